@@ -1,0 +1,193 @@
+import { reasonDue } from '../occlusion-pressure/shelf-life';
+import { EXERCISES } from '../protocol/exercises';
+import { LIMB_LABELS, type Limb } from '../quantity/limb';
+import { MS_PER_DAY } from '../quantity/units';
+import type { RuleId } from '../rules/catalogue';
+import { LIMITS } from '../rules/limits';
+import { screeningIsDue } from '../screening/screening';
+import { type ClientFacts, newest, type PrescriptionFact } from './facts';
+
+export const LINK_IDS = ['screen', 'fit', 'measure', 'load', 'prescribe', 'run'] as const;
+export type LinkId = (typeof LINK_IDS)[number];
+
+export const LINK_LABELS: Record<LinkId, string> = {
+  screen: 'Screen',
+  fit: 'Fit',
+  measure: 'Measure',
+  load: 'Load',
+  prescribe: 'Prescribe',
+  run: 'Run',
+};
+
+/** `missing`: never done. `due`: done, but to be done again. `held`: must not go on. `good`: holds. */
+export type LinkState = 'missing' | 'due' | 'held' | 'good';
+
+/** One link of the chain: its state, the one number that matters, and why, in words. */
+export type Link = { id: LinkId; state: LinkState; figure: string; reason: string; rules: RuleId[] };
+
+/** "today", "1 day old", "12 days old". */
+export function ageWords(atMs: number, nowMs: number): string {
+  const days = Math.floor((nowMs - atMs) / MS_PER_DAY);
+  if (days < 1) return 'today';
+  return days === 1 ? '1 day old' : `${days} days old`;
+}
+
+/** The prescription that counts: the newest one. */
+export const currentPrescription = (facts: ClientFacts): PrescriptionFact | undefined =>
+  newest(facts.prescriptions);
+
+/** The limb the chain speaks of: the prescribed one, else the last one measured or fitted. */
+export function limbInHand(facts: ClientFacts): Limb | undefined {
+  const fresh = newest([...facts.occlusions, ...facts.fits]);
+  const prescription = currentPrescription(facts);
+  return prescription?.plan.exercises[0]?.limbs[0]?.limb ?? fresh?.limb;
+}
+
+/** The six links for one person at `nowMs`, each judged for the limb in hand (chapter 0 of the practice). */
+export function chainOf(facts: ClientFacts, nowMs: number): Link[] {
+  return [
+    screenLink(facts, nowMs),
+    fitLink(facts, nowMs),
+    measureLink(facts, nowMs),
+    loadLink(facts, nowMs),
+    prescribeLink(facts, nowMs),
+    runLink(facts, nowMs),
+  ];
+}
+
+/** Links that keep the current prescription from being run now; empty when a session can start. */
+export function linksThatHold(facts: ClientFacts, nowMs: number): Link[] {
+  return chainOf(facts, nowMs).filter((link) => link.id !== 'run' && link.state !== 'good');
+}
+
+function screenLink(facts: ClientFacts, nowMs: number): Link {
+  const common = { id: 'screen', rules: ['SCR-1'] } satisfies Partial<Link>;
+  const screening = newest(facts.screenings);
+  if (!screening)
+    return { ...common, state: 'missing', figure: 'not screened', reason: 'No screening on record.' };
+  const age = ageWords(screening.atMs, nowMs);
+  if (screening.outcome === 'do-not-start') {
+    return {
+      ...common,
+      state: 'held',
+      figure: 'do not start',
+      reason: screening.note || 'A stop item was found; physician clearance first.',
+    };
+  }
+  return screeningIsDue(screening, nowMs)
+    ? { ...common, state: 'due', figure: 'screen again', reason: `Screening is ${age}; it holds 12 weeks.` }
+    : { ...common, state: 'good', figure: 'clear', reason: `Clear to start, screening ${age}.` };
+}
+
+function fitLink(facts: ClientFacts, nowMs: number): Link {
+  const common = { id: 'fit', rules: ['FIT-1', 'FIT-2'] } satisfies Partial<Link>;
+  const limb = limbInHand(facts);
+  const fit = newest(facts.fits.filter((fact) => fact.limb === limb));
+  if (!limb || !fit)
+    return { ...common, state: 'missing', figure: 'no girth', reason: 'No limb has a girth and a cuff yet.' };
+  return {
+    ...common,
+    state: 'good',
+    figure: `${fit.girthCm} cm`,
+    reason: `${LIMB_LABELS[limb]}: ${fit.girthCm} cm, ${fit.cuffLabel}, ${ageWords(fit.atMs, nowMs)}.`,
+  };
+}
+
+function measureLink(facts: ClientFacts, nowMs: number): Link {
+  const common = { id: 'measure', rules: ['LOP-3', 'LOP-6'] } satisfies Partial<Link>;
+  const limb = limbInHand(facts);
+  const fit = newest(facts.fits.filter((fact) => fact.limb === limb));
+  const occlusion = newest(facts.occlusions.filter((fact) => fact.limb === limb));
+  if (!limb || !occlusion) {
+    return {
+      ...common,
+      state: 'missing',
+      figure: 'no LOP',
+      reason: 'No occlusion pressure measured on this limb.',
+    };
+  }
+  const figure = `${occlusion.pressure.value} ± ${occlusion.uncertaintyMmHg} mmHg`;
+  const age = ageWords(occlusion.atMs, nowMs);
+  const due = reasonDue(
+    { ...occlusion, measuredAtMs: occlusion.atMs },
+    { widthCm: fit?.widthCm ?? occlusion.widthCm, girthCm: fit?.girthCm ?? occlusion.girthCm },
+    facts.shelfLife,
+    nowMs,
+  );
+  const where = `${LIMB_LABELS[limb]}, ${occlusion.position}: ${figure}`;
+  if (due) return { ...common, state: 'due', figure, reason: `${where}, due: ${due}.` };
+  const trials = `${occlusion.trialsUsed} ${occlusion.trialsUsed === 1 ? 'trial' : 'trials'}`;
+  return {
+    ...common,
+    state: 'good',
+    figure,
+    reason: `${where}, ${trials}, ${age}${occlusion.steady ? '' : ', unsteady'}.`,
+  };
+}
+
+function loadLink(facts: ClientFacts, nowMs: number): Link {
+  const common = { id: 'load', rules: ['LOAD-1', 'LOAD-2'] } satisfies Partial<Link>;
+  const prescribed = currentPrescription(facts);
+  const test =
+    (prescribed &&
+      newest(
+        facts.strengthTests.filter(
+          (fact) =>
+            fact.exerciseId === prescribed.plan.exercises[0]?.exerciseId && fact.side === prescribed.side,
+        ),
+      )) ??
+    newest(facts.strengthTests);
+  if (!test) return { ...common, state: 'missing', figure: 'no 1RM', reason: 'No strength test on record.' };
+  const figure = `${test.oneRepMax.value} kg`;
+  const words = `${EXERCISES[test.exerciseId].label}, ${test.side}: 1RM ${figure}, ${ageWords(test.atMs, nowMs)}`;
+  return nowMs - test.atMs > LIMITS.strengthShelfLifeDays * MS_PER_DAY
+    ? { ...common, state: 'due', figure, reason: `${words}; it holds 6 weeks.` }
+    : { ...common, state: 'good', figure, reason: `${words}.` };
+}
+
+function prescribeLink(facts: ClientFacts, nowMs: number): Link {
+  const common = { id: 'prescribe', rules: ['PRS-1', 'LOAD-3'] } satisfies Partial<Link>;
+  const prescription = currentPrescription(facts);
+  const exercise = prescription?.plan.exercises[0];
+  const target = exercise?.limbs[0];
+  if (!prescription || !exercise || !target) {
+    return { ...common, state: 'missing', figure: 'no plan', reason: 'Nothing prescribed yet.' };
+  }
+  const figure = `${target.pressure.value} mmHg`;
+  const words = `${exercise.label}: ${target.pressure.value} mmHg, ${exercise.load.value} kg, ${exercise.protocolLabel}`;
+  const measuredSince = facts.occlusions.some(
+    (fact) => fact.limb === target.limb && fact.atMs > prescription.atMs,
+  );
+  const testedSince = facts.strengthTests.some(
+    (fact) =>
+      fact.exerciseId === exercise.exerciseId &&
+      fact.side === prescription.side &&
+      fact.atMs > prescription.atMs,
+  );
+  if (measuredSince || testedSince) {
+    const what = measuredSince ? 'the occlusion pressure was measured' : 'the strength was tested';
+    return { ...common, state: 'due', figure, reason: `${words}; ${what} again since it was signed.` };
+  }
+  return {
+    ...common,
+    state: 'good',
+    figure,
+    reason: `${words}, signed ${ageWords(prescription.atMs, nowMs)}.`,
+  };
+}
+
+function runLink(facts: ClientFacts, nowMs: number): Link {
+  const common = { id: 'run', rules: ['RUN-5'] } satisfies Partial<Link>;
+  const session = newest(facts.sessions.map((fact) => ({ ...fact, atMs: fact.startedAtMs })));
+  if (!session) return { ...common, state: 'missing', figure: 'not run', reason: 'No session yet.' };
+  if (session.finishedAtMs === null) {
+    return { ...common, state: 'due', figure: 'open', reason: 'A session is open: finish it.' };
+  }
+  const finished = facts.sessions.filter((fact) => fact.finishedAtMs !== null).length;
+  return {
+    ...common,
+    state: 'good',
+    figure: `${finished} done`,
+    reason: `${finished} ${finished === 1 ? 'session' : 'sessions'}, the last ${ageWords(session.atMs, nowMs).replace(' old', ' ago')}.`,
+  };
+}

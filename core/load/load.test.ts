@@ -1,0 +1,87 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { checkLoad, targetLoad } from './target-load';
+import { makeableLoads, type WeightKit } from './weight-kit';
+
+const dumbbells: WeightKit = {
+  kind: 'single-masses',
+  id: 'd',
+  label: 'Dumbbells',
+  massesKg: [2, 4, 1, 6, 8, 10],
+};
+const stack: WeightKit = {
+  kind: 'stack',
+  id: 's',
+  label: 'Stack',
+  lightestKg: 5,
+  stepKg: 2.5,
+  heaviestKg: 20,
+};
+const bar: WeightKit = {
+  kind: 'bar-and-plates',
+  id: 'b',
+  label: 'Bar',
+  barKg: 7.5,
+  pairs: [
+    { plateKg: 1.25, pairs: 2 },
+    { plateKg: 2.5, pairs: 1 },
+    { plateKg: 5, pairs: 1 },
+  ],
+};
+
+describe('what the kit can make (LOAD-4)', () => {
+  it('lists a stack from its lightest pin to its heaviest', () => {
+    expect(makeableLoads(stack).map(({ loadKg }) => loadKg)).toEqual([5, 7.5, 10, 12.5, 15, 17.5, 20]);
+  });
+
+  it('uses the fewest plates that reach a load on a bar', () => {
+    const twelveAndAHalf = makeableLoads(bar).find(({ loadKg }) => loadKg === 12.5);
+    expect(twelveAndAHalf?.recipe).toBe('bar 7.5 kg, each end 2.5');
+    expect(makeableLoads(bar)[0]).toEqual({ loadKg: 7.5, recipe: 'bar 7.5 kg alone' });
+    expect(makeableLoads(bar).at(-1)?.loadKg).toBe(7.5 + 2 * (2 * 1.25 + 2.5 + 5));
+  });
+});
+
+describe('targetLoad (LOAD-3, LOAD-4)', () => {
+  it('rounds down to the kit and tells the true share', () => {
+    const target = targetLoad(28, 25, dumbbells);
+    expect(target.load.value).toBe(6);
+    expect(target.truePercent).toBe(21.4);
+    expect(checkLoad(25, target)).toEqual([]);
+  });
+
+  it('never makes more than the target unless the kit has nothing lighter, and then says so', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom(dumbbells, stack, bar),
+        fc.double({ min: 2, max: 200, noNaN: true }),
+        fc.integer({ min: 10, max: 50 }),
+        (kit, oneRepMaxKg, percent) => {
+          const { load, truePercent } = targetLoad(oneRepMaxKg, percent, kit);
+          const lightest = makeableLoads(kit)[0]?.loadKg ?? 0;
+          expect(load.value <= (oneRepMaxKg * percent) / 100 + 1e-6 || load.value === lightest).toBe(true);
+          if (truePercent > 50) {
+            expect(checkLoad(percent, { load, truePercent, recipe: '' })).toContainEqual(
+              expect.objectContaining({ level: 'hard' }),
+            );
+          }
+        },
+      ),
+    );
+  });
+
+  it('guards above 40 %, refuses above 50 %, notes below 20 %', () => {
+    const at = (percent: number) => checkLoad(percent, targetLoad(100, percent, stack)).map((f) => f.level);
+    expect(at(15)).toEqual(['note']);
+    expect(at(40)).toEqual([]);
+    expect(at(45)).toEqual(['guard']);
+    expect(at(51)).toEqual(['hard']);
+  });
+
+  it('says so when the lightest item is already too heavy', () => {
+    const target = targetLoad(11, 20, stack);
+    expect(target.load.value).toBe(5);
+    expect(checkLoad(20, target)).toMatchObject([{ rule: 'LOAD-4', level: 'guard', subject: 'weightKitId' }]);
+    expect(checkLoad(20, targetLoad(9, 20, stack))).toMatchObject([{ rule: 'LOAD-4', level: 'hard' }]);
+  });
+});

@@ -1,0 +1,83 @@
+import type { Derived } from '../derivation/derived';
+import { tidy, toDecimals } from '../quantity/rounding';
+import type { Finding } from '../rules/finding';
+import { LIMITS } from '../rules/limits';
+import { makeableLoads, type WeightKit } from './weight-kit';
+
+/** The load to use in kg, its true share of the 1RM, and how the kit makes it. */
+export type TargetLoad = { load: Derived; truePercent: number; recipe: string };
+
+/**
+ * Load for a share of the one-repetition maximum, rounded down to what the kit can make (rules LOAD-3, LOAD-4).
+ * @param oneRepMaxKg 1RM in kg
+ * @param percentOneRepMax intended share, in % of 1RM
+ * @returns the heaviest makeable load at or under the target; the lightest one when nothing is under it
+ */
+export function targetLoad(oneRepMaxKg: number, percentOneRepMax: number, kit: WeightKit): TargetLoad {
+  const exactKg = tidy((oneRepMaxKg * percentOneRepMax) / 100);
+  const loads = makeableLoads(kit);
+  const lightest = loads[0];
+  if (!lightest) throw new RangeError(`${kit.label} makes no load.`);
+  const chosen = loads.filter(({ loadKg }) => loadKg <= exactKg).at(-1) ?? lightest;
+  const truePercent = toDecimals((100 * chosen.loadKg) / oneRepMaxKg, 1);
+  return {
+    truePercent,
+    recipe: chosen.recipe,
+    load: {
+      value: chosen.loadKg,
+      unit: 'kg',
+      working: [
+        {
+          label: 'Share of 1RM',
+          detail: `${oneRepMaxKg} kg × ${percentOneRepMax} % = ${toDecimals(exactKg, 2)} kg`,
+        },
+        {
+          label: chosen.loadKg > exactKg ? 'Lightest there is' : 'Rounded down',
+          detail: `${kit.label}: ${chosen.recipe} → ${chosen.loadKg} kg, truly ${truePercent} % of 1RM`,
+        },
+      ],
+      rules: ['LOAD-3', 'LOAD-4'],
+    },
+  };
+}
+
+/** Findings on the intended and the true share of 1RM (rules LOAD-3, LOAD-4). */
+export function checkLoad(percentOneRepMax: number, target: TargetLoad): Finding[] {
+  const { startLow, usualHigh, hardHigh } = LIMITS.percentOneRepMax;
+  const findings: Finding[] = [];
+  if (percentOneRepMax > hardHigh) {
+    findings.push({
+      rule: 'LOAD-3',
+      level: 'hard',
+      subject: 'percentOneRepMax',
+      message: `${percentOneRepMax} % of 1RM is above ${hardHigh} %, which nobody may use under a cuff.`,
+      remedy: `Set ${usualHigh} % or lower.`,
+    });
+  } else if (percentOneRepMax > usualHigh) {
+    findings.push({
+      rule: 'LOAD-3',
+      level: 'guard',
+      subject: 'percentOneRepMax',
+      message: `${percentOneRepMax} % of 1RM is above the usual ${usualHigh} %.`,
+      remedy: `Set ${usualHigh} % or lower, or have a clinician give the reason.`,
+    });
+  } else if (percentOneRepMax < startLow) {
+    findings.push({
+      rule: 'LOAD-3',
+      level: 'note',
+      subject: 'percentOneRepMax',
+      message: `${percentOneRepMax} % of 1RM is below ${startLow} %: meant for early rehabilitation.`,
+      remedy: `Set ${startLow} % or more if the limb allows it.`,
+    });
+  }
+  if (target.truePercent > percentOneRepMax && target.truePercent > usualHigh) {
+    findings.push({
+      rule: 'LOAD-4',
+      level: target.truePercent > hardHigh ? 'hard' : 'guard',
+      subject: 'weightKitId',
+      message: `The lightest this kit makes is ${target.load.value} kg, which is ${target.truePercent} % of 1RM.`,
+      remedy: 'Use other kit, a longer rest, fewer repetitions, or another exercise.',
+    });
+  }
+  return findings;
+}

@@ -1,0 +1,81 @@
+import { z } from 'zod';
+import { tidy, toDecimals } from '../quantity/rounding';
+
+const massKg = z.number().positive().max(500);
+
+/** Weights a practice owns, in kg (rule LOAD-4). */
+export const weightKitSchema = z.discriminatedUnion('kind', [
+  z.object({
+    kind: z.literal('single-masses'),
+    id: z.string(),
+    label: z.string(),
+    massesKg: z.array(massKg).min(1),
+  }),
+  z.object({
+    kind: z.literal('stack'),
+    id: z.string(),
+    label: z.string(),
+    lightestKg: massKg,
+    stepKg: massKg,
+    heaviestKg: massKg,
+  }),
+  z.object({
+    kind: z.literal('bar-and-plates'),
+    id: z.string(),
+    label: z.string(),
+    barKg: massKg,
+    /** Plates as pairs: one goes on each end. */
+    pairs: z.array(z.object({ plateKg: massKg, pairs: z.number().int().positive().max(20) })),
+  }),
+]);
+export type WeightKit = z.infer<typeof weightKitSchema>;
+
+/** A load the kit can make, in kg, and how to make it. */
+export type MakeableLoad = { loadKg: number; recipe: string };
+
+/** Every load the kit can make, lightest first, each with the fewest plates (rule LOAD-4). */
+export function makeableLoads(kit: WeightKit): MakeableLoad[] {
+  switch (kit.kind) {
+    case 'single-masses':
+      return [...new Set(kit.massesKg)]
+        .sort((a, b) => a - b)
+        .map((loadKg) => ({ loadKg, recipe: `${loadKg} kg` }));
+    case 'stack':
+      return stackLoads(kit);
+    case 'bar-and-plates':
+      return barLoads(kit);
+  }
+}
+
+function stackLoads(kit: Extract<WeightKit, { kind: 'stack' }>): MakeableLoad[] {
+  const steps = Math.floor(tidy((kit.heaviestKg - kit.lightestKg) / kit.stepKg));
+  return Array.from({ length: steps + 1 }, (_, step) => {
+    const loadKg = tidy(kit.lightestKg + step * kit.stepKg);
+    return { loadKg, recipe: `pin at ${loadKg} kg` };
+  });
+}
+
+function barLoads(kit: Extract<WeightKit, { kind: 'bar-and-plates' }>): MakeableLoad[] {
+  let best = new Map<number, number[]>([[tidy(kit.barKg), []]]);
+  for (const { plateKg, pairs } of kit.pairs) {
+    const grown = new Map(best);
+    for (const [loadKg, plates] of best) {
+      for (let count = 1; count <= pairs; count += 1) {
+        const heavierKg = tidy(loadKg + 2 * plateKg * count);
+        const more = [...plates, ...Array<number>(count).fill(plateKg)];
+        const known = grown.get(heavierKg);
+        if (!known || more.length < known.length) grown.set(heavierKg, more);
+      }
+    }
+    best = grown;
+  }
+  return [...best]
+    .sort(([a], [b]) => a - b)
+    .map(([loadKg, plates]) => ({ loadKg, recipe: barRecipe(kit.barKg, plates) }));
+}
+
+function barRecipe(barKg: number, plates: readonly number[]): string {
+  if (plates.length === 0) return `bar ${barKg} kg alone`;
+  const heaviestFirst = [...plates].sort((a, b) => b - a).map((plate) => toDecimals(plate, 3));
+  return `bar ${barKg} kg, each end ${heaviestFirst.join(' + ')}`;
+}

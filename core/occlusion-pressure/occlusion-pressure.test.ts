@@ -1,0 +1,174 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { simulateTrial } from '../simulation/limb';
+import { estimateOcclusionPressure, expandedUncertainty } from './estimate';
+import { checkPlausibility, expectedOcclusionPressureMmHg } from './plausibility';
+import { reasonDue } from './shelf-life';
+import { bracket, readTrial, type Trial, trialSchema } from './trial';
+
+const trial = (goneMmHg: number, backMmHg: number, upMmHg = 10, downMmHg = 4): Trial => ({
+  goneMmHg,
+  upMmHg,
+  backMmHg,
+  downMmHg,
+});
+const DAY = 86_400_000;
+
+describe('bracket (LOP-2)', () => {
+  it('works the example of the rule: 174, half-width 2', () => {
+    expect(bracket(trial(200, 172, 50, 4))).toMatchObject({
+      consistent: true,
+      bracket: { low: 172, high: 176 },
+    });
+    expect(readTrial(trial(200, 172, 50, 4), 'bracket')).toEqual({ estimateMmHg: 174, halfWidthMmHg: 2 });
+  });
+
+  it('flags a trial whose two directions cannot both be right', () => {
+    expect(bracket(trial(200, 160, 10, 4))).toMatchObject({ consistent: false, gapMmHg: 26 });
+    expect(readTrial(trial(200, 160, 10, 4), 'bracket')).toBeNull();
+  });
+
+  it('reads one direction only in the first-silence and first-return schools', () => {
+    expect(readTrial(trial(200, 172, 50, 4), 'first-silence')).toEqual({
+      estimateMmHg: 200,
+      halfWidthMmHg: 25,
+    });
+    expect(readTrial(trial(200, 172, 50, 4), 'first-return')).toEqual({
+      estimateMmHg: 172,
+      halfWidthMmHg: 2,
+    });
+  });
+
+  it('contains the truth for any simulated limb and any step sizes', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 80, max: 300, noNaN: true }),
+        fc.integer({ min: 1, max: 50 }),
+        fc.integer({ min: 1, max: 20 }),
+        (occlusionMmHg, upMmHg, downMmHg) => {
+          const result = bracket(simulateTrial({ occlusionMmHg }, upMmHg, downMmHg));
+          expect(result.consistent).toBe(true);
+          if (!result.consistent) return;
+          expect(result.bracket.low).toBeLessThanOrEqual(occlusionMmHg);
+          expect(result.bracket.high).toBeGreaterThanOrEqual(occlusionMmHg);
+        },
+      ),
+    );
+  });
+
+  it('refuses a pulse that went below where it came back, at the field that is wrong', () => {
+    const parsed = trialSchema.safeParse(trial(160, 172));
+    expect(parsed.success).toBe(false);
+    expect(parsed.error?.issues[0]).toMatchObject({ path: ['goneMmHg'] });
+    expect(parsed.error?.issues[0]?.message).toMatch(/gone cannot be below back/);
+  });
+});
+
+describe('estimateOcclusionPressure (LOP-3)', () => {
+  it('gives nothing while no trial can be used', () => {
+    expect(estimateOcclusionPressure([], 2)).toBeNull();
+    expect(estimateOcclusionPressure([trial(200, 160)], 2)).toBeNull();
+  });
+
+  it('says what a single trial costs', () => {
+    const estimate = estimateOcclusionPressure([trial(180, 172)], 2);
+    // a = 2, s² = 64/4 = 16, U = 2·√(4/3 + 16 + 4/12) = 8.41
+    expect(estimate).toMatchObject({
+      uncertaintyMmHg: 9,
+      steady: true,
+      advice: {
+        next: 'another-trial',
+        words: 'One trial is ±9 mmHg; a second that agrees would make it ±6.',
+      },
+    });
+    expect(estimate?.pressure.value).toBe(174);
+  });
+
+  it('is content with two trials within 10 mmHg and takes their mean', () => {
+    const estimate = estimateOcclusionPressure([trial(180, 172), trial(180, 176)], 2);
+    expect(estimate?.pressure.value).toBe(176);
+    expect(estimate?.advice.next).toBe('enough');
+    expect(estimate?.pressure.rules).toContain('LOP-3');
+  });
+
+  it('asks for a third when two differ by more than 10', () => {
+    const estimate = estimateOcclusionPressure([trial(180, 172), trial(200, 190)], 2);
+    expect(estimate?.advice).toMatchObject({ next: 'another-trial' });
+    expect(estimate?.steady).toBe(false);
+  });
+
+  it('takes the median of three that disagree, marks it unsteady and asks to re-fit', () => {
+    const estimate = estimateOcclusionPressure([trial(180, 172), trial(200, 190), trial(170, 164)], 2);
+    expect(estimate?.pressure.value).toBe(174);
+    expect(estimate?.steady).toBe(false);
+    expect(estimate?.advice.next).toBe('refit');
+  });
+
+  it('keeps an inconsistent trial out of the number and in the working', () => {
+    const estimate = estimateOcclusionPressure([trial(200, 160), trial(180, 172)], 2);
+    expect(estimate?.trialsUsed).toBe(1);
+    expect(estimate?.pressure.working[0]?.detail).toMatch(/inconsistent, not used/);
+  });
+
+  it('refuses a fourth trial', () => {
+    expect(() => estimateOcclusionPressure(Array(4).fill(trial(180, 172)), 2)).toThrow(RangeError);
+  });
+
+  it('is less sure with a coarser gauge, wider brackets or trials further apart', () => {
+    const base = expandedUncertainty([174, 176], 2, 2);
+    expect(expandedUncertainty([174, 176], 2, 10)).toBeGreaterThan(base);
+    expect(expandedUncertainty([174, 176], 5, 2)).toBeGreaterThan(base);
+    expect(expandedUncertainty([170, 180], 2, 2)).toBeGreaterThan(base);
+    expect(expandedUncertainty([174, 176, 175], 2, 2)).toBeLessThan(base);
+  });
+
+  it('holds the true pressure within its uncertainty for a careful operator', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 90, max: 290, noNaN: true }),
+        fc.integer({ min: 2, max: 20 }),
+        fc.integer({ min: 2, max: 10 }),
+        (occlusionMmHg, up, down) => {
+          const trials = [up, up + 3].map((step) => simulateTrial({ occlusionMmHg }, step, down));
+          const estimate = estimateOcclusionPressure(trials, 2);
+          expect(Math.abs((estimate?.pressure.value ?? 0) - occlusionMmHg)).toBeLessThanOrEqual(
+            estimate?.uncertaintyMmHg ?? 0,
+          );
+        },
+      ),
+    );
+  });
+});
+
+describe('plausibility (LOP-7)', () => {
+  it('expects more pressure from a narrower cuff on the same limb', () => {
+    expect(expectedOcclusionPressureMmHg(54, 10)).toBeCloseTo(157.0, 1);
+    expect(expectedOcclusionPressureMmHg(54, 5)).toBeGreaterThan(expectedOcclusionPressureMmHg(54, 10));
+  });
+
+  it('accepts the ordinary, questions the odd and refuses the impossible', () => {
+    expect(checkPlausibility(174, 54, 10)).toEqual([]);
+    expect(checkPlausibility(230, 54, 10)).toMatchObject([{ level: 'note', rule: 'LOP-7' }]);
+    expect(checkPlausibility(255, 54, 5)).toMatchObject([
+      { level: 'note', message: '255 mmHg is above 250.' },
+    ]);
+    expect(checkPlausibility(301, 54, 10)).toMatchObject([{ level: 'hard' }]);
+  });
+});
+
+describe('reasonDue (LOP-6)', () => {
+  const stored = { measuredAtMs: 0, widthCm: 10, girthCm: 54, position: 'lying' as const };
+  const same = { widthCm: 10, girthCm: 54 };
+
+  it('holds for its shelf life and no longer', () => {
+    expect(reasonDue(stored, same, '4-weeks', 28 * DAY)).toBeNull();
+    expect(reasonDue(stored, same, '4-weeks', 28 * DAY + 1)).toMatch(/28 days old/);
+    expect(reasonDue(stored, same, 'every-session', DAY)).not.toBeNull();
+  });
+
+  it('is due at once with another cuff width or a girth change over 5 %', () => {
+    expect(reasonDue(stored, { widthCm: 7, girthCm: 54 }, '4-weeks', DAY)).toMatch(/7 cm/);
+    expect(reasonDue(stored, { widthCm: 10, girthCm: 56.7 }, '4-weeks', DAY)).toBeNull();
+    expect(reasonDue(stored, { widthCm: 10, girthCm: 57 }, '4-weeks', DAY)).toMatch(/5.6 %/);
+  });
+});

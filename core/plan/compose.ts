@@ -1,0 +1,168 @@
+import type { Cuff } from '../cuff/cuff';
+import type { Derived } from '../derivation/derived';
+import { checkLoad, targetLoad } from '../load/target-load';
+import type { WeightKit } from '../load/weight-kit';
+import { checkExercisePercent, checkPosition } from '../pressure/check-pressure';
+import { targetPressure } from '../pressure/target-pressure';
+import { EXERCISES, type ExerciseId } from '../protocol/exercises';
+import { PROTOCOLS, type ProtocolId, TEMPOS, type TempoId } from '../protocol/protocols';
+import { type Limb, limbKind, type Position } from '../quantity/limb';
+import type { Finding } from '../rules/finding';
+import type { SchoolId } from '../rules/schools';
+import { checkTimeline } from './check-timeline';
+import { compile } from './compile';
+import type { Plan } from './plan';
+
+/** What the practitioner chose. Percentages of LOP and of 1RM; rest in ms. */
+export type Choices = {
+  limb: Limb;
+  position: Position;
+  exerciseId: ExerciseId;
+  schoolId: SchoolId;
+  protocolId: ProtocolId;
+  tempoId: TempoId;
+  restMs: number;
+  percentLop: number;
+  percentOneRepMax: number;
+};
+
+/** What was measured before, that the choices are applied to. Pressures in mmHg, 1RM in kg. */
+export type Measurements = {
+  cuff: Cuff;
+  occlusion: Derived;
+  uncertaintyMmHg: number;
+  steady: boolean;
+  measuredPosition: Position;
+  oneRepMax: Derived;
+  weightKit: WeightKit;
+  gaugeDivisionMmHg: number;
+};
+
+/**
+ * A one-exercise session from choices and measurements, with everything the rules find about it
+ * (rules PRS-1 to PRS-3, LOP-5, LOAD-3, LOAD-4, PRO-1, PRO-2).
+ * A plan with a hard finding is for showing why, never for running.
+ */
+export function composePlan(choices: Choices, measured: Measurements): { plan: Plan; findings: Finding[] } {
+  const exercise = EXERCISES[choices.exerciseId];
+  const protocol = PROTOCOLS[choices.protocolId];
+  const { target, trueRange } = targetPressure(
+    { value: measured.occlusion.value, uncertainty: measured.uncertaintyMmHg },
+    choices.percentLop,
+    measured.gaugeDivisionMmHg,
+  );
+  const load = targetLoad(measured.oneRepMax.value, choices.percentOneRepMax, measured.weightKit);
+  const plan: Plan = {
+    schoolId: choices.schoolId,
+    gaugeDivisionMmHg: measured.gaugeDivisionMmHg,
+    exercises: [
+      {
+        exerciseId: choices.exerciseId,
+        label: exercise.label,
+        cue: exercise.cue,
+        position: choices.position,
+        limbs: [
+          {
+            limb: choices.limb,
+            cuffId: measured.cuff.id,
+            cuffLabel: measured.cuff.label,
+            occlusion: measured.occlusion,
+            uncertaintyMmHg: measured.uncertaintyMmHg,
+            measuredPosition: measured.measuredPosition,
+            percentLop: choices.percentLop,
+            pressure: target,
+            trueRange,
+          },
+        ],
+        oneRepMax: measured.oneRepMax,
+        load: load.load,
+        loadRecipe: load.recipe,
+        trueLoadPercent: load.truePercent,
+        protocolId: choices.protocolId,
+        protocolLabel: protocol.label,
+        reps: [...protocol.reps],
+        restMs: choices.restMs,
+        inflation: protocol.inflation,
+        reinflateLeadMs: protocol.reinflateLeadMs,
+        tempoId: choices.tempoId,
+        tempo: TEMPOS[choices.tempoId],
+      },
+    ],
+  };
+  const findings = [
+    ...checkLimbOfExercise(choices),
+    ...checkProtocolChoices(choices),
+    ...checkExercisePercent(choices.limb, choices.percentLop, choices.schoolId),
+    ...checkPosition(measured.measuredPosition, choices.position),
+    ...checkCuffPressure(measured.cuff, target.value),
+    ...checkSteady(measured.steady),
+    ...checkLoad(choices.percentOneRepMax, load),
+    ...checkTimeline(compile(plan)),
+  ];
+  return { plan, findings };
+}
+
+function checkLimbOfExercise({ exerciseId, limb }: Choices): Finding[] {
+  const exercise = EXERCISES[exerciseId];
+  if (exercise.limbKind === limbKind(limb)) return [];
+  return [
+    {
+      rule: 'FIT-1',
+      level: 'hard',
+      subject: 'exerciseId',
+      message: `${exercise.label} works the ${exercise.limbKind === 'arm' ? 'arm' : 'leg'}, and the cuff is on the other kind of limb.`,
+      remedy: 'Choose an exercise for the limb that wears the cuff.',
+    },
+  ];
+}
+
+function checkProtocolChoices({ protocolId, tempoId, restMs }: Choices): Finding[] {
+  const protocol = PROTOCOLS[protocolId];
+  const findings: Finding[] = [];
+  if (!protocol.tempos.includes(tempoId)) {
+    findings.push({
+      rule: 'LOAD-5',
+      level: 'note',
+      subject: 'tempoId',
+      message: `${protocol.label} is usually paced ${protocol.tempos.join(' or ')}.`,
+      remedy: `Choose ${protocol.tempos.join(' or ')}.`,
+    });
+  }
+  if (!protocol.restChoicesMs.includes(restMs)) {
+    const seconds = protocol.restChoicesMs.map((ms) => ms / 1000).join(' or ');
+    findings.push({
+      rule: 'PRO-1',
+      level: 'note',
+      subject: 'restMs',
+      message: `${protocol.label} usually rests ${seconds} s.`,
+      remedy: `Set ${seconds} s.`,
+    });
+  }
+  return findings;
+}
+
+function checkCuffPressure(cuff: Cuff, pressureMmHg: number): Finding[] {
+  if (pressureMmHg <= cuff.maxPressureMmHg) return [];
+  return [
+    {
+      rule: 'FIT-2',
+      level: 'hard',
+      subject: 'percentLop',
+      message: `${pressureMmHg} mmHg is above the ${cuff.maxPressureMmHg} mmHg that ${cuff.label} can hold.`,
+      remedy: 'Lower the share of LOP or measure with a wider cuff.',
+    },
+  ];
+}
+
+function checkSteady(steady: boolean): Finding[] {
+  if (steady) return [];
+  return [
+    {
+      rule: 'LOP-3',
+      level: 'note',
+      subject: 'percentLop',
+      message: 'The occlusion pressure is unsteady: its trials ranged over more than 10 mmHg.',
+      remedy: 'Re-fit the cuff and measure again before relying on it.',
+    },
+  ];
+}

@@ -1,0 +1,145 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { PROTOCOLS, protocolIdSchema, TEMPOS, tempoIdSchema } from '../protocol/protocols';
+import { hardFindings } from '../rules/finding';
+import { schoolIdSchema } from '../rules/schools';
+import { doseOf } from '../session/dose';
+import { checkTimeline } from './check-timeline';
+import { compile } from './compile';
+import { clockAtEnds, fenceMs, occlusionClockMs } from './occlusion-clock';
+import { testCuff, testPlan } from './plan.fixture';
+import type { Inflation, Timeline } from './timeline';
+
+const MIN = 60_000;
+const up = (fromMs: number, toMs: number): Inflation => ({
+  fromMs,
+  toMs,
+  steps: [{ atMs: fromMs, pressureMmHg: 100 }],
+});
+const lane = (limb: 'left-arm' | 'left-thigh', ...inflations: Inflation[]) => ({
+  limb,
+  occlusionMmHg: 174,
+  inflations,
+});
+
+describe('compile', () => {
+  it('lays standard-75 out as worked by hand: 20 s settling, 75 × 2 s of work, three rests of 30 s', () => {
+    const { plan, findings } = testPlan();
+    expect(findings).toEqual([]);
+    const timeline = compile(plan);
+    expect(timeline.sets.map(({ fromMs, toMs }) => [fromMs / 1000, toMs / 1000])).toEqual([
+      [20, 80],
+      [110, 140],
+      [170, 200],
+      [230, 260],
+    ]);
+    expect(timeline.lanes[0]?.inflations.map(({ fromMs, toMs }) => [fromMs, toMs])).toEqual([[0, 260_000]]);
+    expect(doseOf(timeline)).toMatchObject({ reps: 75, volumeKgReps: 750, occludedMs: 260_000 });
+    expect(doseOf(timeline).limbs[0]?.pressureTimeMmHgMin).toBeCloseTo((104 * 260) / 60, 6);
+  });
+
+  it('deflates release-75 in each rest and inflates again 5 s before the set', () => {
+    const timeline = compile(testPlan({ protocolId: 'release-75', tempoId: '2-0-2', restMs: 60_000 }).plan);
+    const inflations = timeline.lanes[0]?.inflations ?? [];
+    expect(inflations).toHaveLength(4);
+    expect((inflations[1]?.fromMs ?? 0) - (inflations[0]?.toMs ?? 0)).toBe(55_000);
+    // 55 s of free flow is not yet 60: the clock counts on.
+    expect(clockAtEnds(inflations).at(-1)).toBe(20_000 + 300_000 + 3 * 5_000);
+  });
+});
+
+describe('occlusion clock (PRO-1)', () => {
+  it('pauses below 60 s of free flow and starts again at 60 s', () => {
+    expect(clockAtEnds([up(0, 5 * MIN), up(5.5 * MIN, 8 * MIN)])).toEqual([5 * MIN, 7.5 * MIN]);
+    expect(clockAtEnds([up(0, 5 * MIN), up(6 * MIN, 8 * MIN)])).toEqual([5 * MIN, 2 * MIN]);
+    expect(occlusionClockMs([up(0, 5 * MIN)], 6 * MIN)).toBe(0);
+    expect(occlusionClockMs([up(0, 5 * MIN)], 5.9 * MIN)).toBe(5 * MIN);
+  });
+
+  it('draws the fence where the limit would fall', () => {
+    expect(fenceMs(lane('left-thigh', up(0, 5 * MIN)))).toBe(20 * MIN);
+    expect(fenceMs(lane('left-arm', up(0, 5 * MIN), up(5.5 * MIN, 8 * MIN)))).toBe(15.5 * MIN);
+    expect(fenceMs(lane('left-arm'))).toBeNull();
+  });
+});
+
+describe('checkTimeline (PRO-1, PRO-2)', () => {
+  const timeline = (...lanes: Timeline['lanes']): Timeline => ({ lanes, sets: [], endMs: 30 * MIN });
+
+  it('guards over 10 min and refuses past 15 min on an arm, 20 min on a leg', () => {
+    const level = (limb: 'left-arm' | 'left-thigh', minutes: number) =>
+      checkTimeline(timeline(lane(limb, up(0, minutes * MIN)))).map((finding) => finding.level);
+    expect([10, 11, 15, 15.1].map((m) => level('left-arm', m))).toEqual([[], ['guard'], ['guard'], ['hard']]);
+    expect([10, 20, 20.1].map((m) => level('left-thigh', m))).toEqual([[], ['guard'], ['hard']]);
+  });
+
+  it('refuses arms and legs at the same time, and allows one after the other', () => {
+    const together = timeline(lane('left-arm', up(0, 5 * MIN)), lane('left-thigh', up(MIN, 2 * MIN)));
+    expect(checkTimeline(together)).toMatchObject([{ rule: 'PRO-2', level: 'hard' }]);
+    expect(
+      checkTimeline(timeline(lane('left-arm', up(0, MIN)), lane('left-thigh', up(MIN, 2 * MIN)))),
+    ).toEqual([]);
+  });
+});
+
+describe('composePlan', () => {
+  it('gives the figures a practitioner would work out', () => {
+    const [exercise] = testPlan().plan.exercises;
+    expect(exercise?.limbs[0]?.pressure.value).toBe(104);
+    expect(exercise?.load.value).toBe(10);
+    expect(exercise?.trueLoadPercent).toBe(25);
+  });
+
+  it.each([
+    [{ percentLop: 90 }, 'PRS-3', 'percentLop'],
+    [{ percentOneRepMax: 55 }, 'LOAD-3', 'percentOneRepMax'],
+    [{ exerciseId: 'elbow-flexion' as const }, 'FIT-1', 'exerciseId'],
+    [{ tempoId: '2-0-2' as const, restMs: 300_000 }, 'PRO-1', 'protocolId'],
+  ])('refuses %j beside what causes it', (changes, rule, subject) => {
+    expect(hardFindings(testPlan(changes).findings)).toMatchObject([{ rule, subject }]);
+  });
+
+  it('refuses a pressure the cuff cannot hold and notes an unsteady measurement', () => {
+    const { findings } = testPlan({}, { cuff: { ...testCuff, maxPressureMmHg: 100 }, steady: false });
+    expect(findings.map(({ rule, level }) => [rule, level])).toEqual([
+      ['FIT-2', 'hard'],
+      ['LOP-3', 'note'],
+    ]);
+  });
+
+  it('never passes a hard limit without a hard finding, whatever is chosen', () => {
+    fc.assert(
+      fc.property(
+        fc.record({
+          percentLop: fc.integer({ min: 20, max: 120 }),
+          percentOneRepMax: fc.integer({ min: 5, max: 90 }),
+          restMs: fc.integer({ min: 0, max: 600_000 }),
+          schoolId: fc.constantFrom(...schoolIdSchema.options),
+          protocolId: fc.constantFrom(...protocolIdSchema.options),
+          tempoId: fc.constantFrom(...tempoIdSchema.options),
+        }),
+        fc.double({ min: 90, max: 300, noNaN: true }),
+        fc.double({ min: 8, max: 200, noNaN: true }),
+        (choices, lopMmHg, oneRepMaxKg) => {
+          const { plan, findings } = testPlan(choices, {
+            occlusion: { value: lopMmHg, unit: 'mmHg', working: [], rules: [] },
+            oneRepMax: { value: oneRepMaxKg, unit: 'kg', working: [], rules: [] },
+          });
+          if (hardFindings(findings).length > 0) return;
+          const [exercise] = plan.exercises;
+          const pressure = exercise?.limbs[0]?.pressure.value ?? Number.NaN;
+          expect(pressure / lopMmHg).toBeLessThanOrEqual(0.8 + 1e-4);
+          expect((exercise?.load.value ?? Number.NaN) / oneRepMaxKg).toBeLessThanOrEqual(0.5 + 1e-3);
+          const clocks = clockAtEnds(compile(plan).lanes[0]?.inflations ?? []);
+          expect(Math.max(...clocks)).toBeLessThanOrEqual(20 * MIN);
+        },
+      ),
+    );
+  });
+
+  it('keeps the protocols and tempos of the practice', () => {
+    expect(PROTOCOLS['standard-75'].reps.reduce((a, b) => a + b)).toBe(75);
+    expect(PROTOCOLS['release-75'].reinflateLeadMs).toBe(5000);
+    expect(TEMPOS['1.5-0-1.5']).toEqual({ upMs: 1500, holdMs: 0, downMs: 1500 });
+  });
+});

@@ -1,0 +1,27 @@
+import type { Derived } from '../derivation/derived';
+import { type Limb, limbKind } from '../quantity/limb';
+import { SCHOOLS, type SchoolId } from '../rules/schools';
+
+const POINTS_PER_WEEK = 5;
+
+/**
+ * Share of LOP to propose, in %LOP (rules PRS-2, PRS-4).
+ * @param weeksTrained whole weeks since the first finished session; 0 for a newcomer
+ */
+export function proposedPercent(limb: Limb, schoolId: SchoolId, weeksTrained: number): Derived {
+  const school = SCHOOLS[schoolId];
+  const { start, usual } = school.percentLop[limbKind(limb)];
+  const value = Math.min(usual, start + POINTS_PER_WEEK * weeksTrained);
+  return {
+    value,
+    unit: '%LOP',
+    working: [
+      { label: school.label, detail: `starts at ${start} %, usually ${usual} %` },
+      {
+        label: weeksTrained === 0 ? 'First week' : `Week ${weeksTrained + 1}`,
+        detail: `${start} + ${POINTS_PER_WEEK} × ${weeksTrained}, not above ${usual} → ${value} %`,
+      },
+    ],
+    rules: ['PRS-2', 'PRS-4'],
+  };
+}

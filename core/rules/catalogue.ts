@@ -1,0 +1,22 @@
+import { occlusionPressureRules } from './occlusion-pressure-rules';
+import { loadRules, pressureRules } from './pressure-and-load-rules';
+import { protocolRules } from './protocol-rules';
+import { reviewRules, runRules } from './run-and-review-rules';
+import { fitRules, screenRules } from './screen-and-fit-rules';
+
+/**
+ * Every rule the app works by, by id. Screens quote `text`, checks carry the id, the guide prints the table.
+ */
+export const RULES = {
+  ...screenRules,
+  ...fitRules,
+  ...occlusionPressureRules,
+  ...pressureRules,
+  ...loadRules,
+  ...protocolRules,
+  ...runRules,
+  ...reviewRules,
+} as const;
+
+export type RuleId = keyof typeof RULES;
+export const RULE_IDS = Object.keys(RULES) as RuleId[];

@@ -1,0 +1,31 @@
+import type { LimbKind } from '../quantity/limb';
+import { MS_PER_MINUTE } from '../quantity/units';
+
+/** Numbers that checks compare against. Each is named in the rule it comes from. */
+export const LIMITS = {
+  /** PRS-3 */
+  exercisePercentLop: { guardLow: 40, guardHigh: 80, hardHigh: 80, gradedStartArmLow: 30 },
+  /** PRS-3: never above the occlusion pressure itself, whatever the mode. */
+  anyModePercentLop: 100,
+  /** LOAD-3 */
+  percentOneRepMax: { startLow: 20, startHigh: 30, usualHigh: 40, hardHigh: 50 },
+  /** PRO-1 */
+  continuousOcclusionMs: {
+    hard: { arm: 15 * MS_PER_MINUTE, leg: 20 * MS_PER_MINUTE } satisfies Record<LimbKind, number>,
+    guardPerExercise: 10 * MS_PER_MINUTE,
+    guardAnyLimb: 15 * MS_PER_MINUTE,
+    freeFlowToRestart: 60_000,
+  },
+  /** RUN-1 */
+  alarmShareOfLimit: 0.8,
+  /** LOP-7 */
+  occlusionPressureMmHg: { checkAbove: 250, refuseAbove: 300, plausibleShare: 0.4, confirmWithin: 10 },
+  /** LOP-3 */
+  trials: { most: 3, agreeWithinMmHg: 10, recoveryMs: 60_000 },
+  /** LOAD-1 */
+  repsToFailure: { trustedLow: 3, trustedHigh: 10, refuseAbove: 15 },
+  /** LOAD-2 */
+  strengthShelfLifeDays: 42,
+  /** SCR-1 */
+  screeningShelfLifeDays: 84,
+} as const;

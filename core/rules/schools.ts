@@ -1,0 +1,55 @@
+import { z } from 'zod';
+import type { LimbKind } from '../quantity/limb';
+
+export const schoolIdSchema = z.enum([
+  'clinic',
+  'research-consensus',
+  'graded-start',
+  'gym-accessory',
+  'rest-release',
+]);
+export type SchoolId = z.infer<typeof schoolIdSchema>;
+
+/** Percentages of LOP a school starts at, usually works at, and never goes past. */
+export type PercentRange = { start: number; usual: number; top: number };
+
+export type School = {
+  label: string;
+  percentLop: Record<LimbKind, PercentRange>;
+  betweenSets: string;
+  lastSet: string;
+};
+
+/** The schools of rule PRS-2. */
+export const SCHOOLS: Record<SchoolId, School> = {
+  clinic: {
+    label: 'Clinic',
+    percentLop: { arm: { start: 40, usual: 50, top: 50 }, leg: { start: 60, usual: 80, top: 80 } },
+    betweenSets: 'stay inflated',
+    lastSet: 'failure expected',
+  },
+  'research-consensus': {
+    label: 'Research consensus',
+    percentLop: { arm: { start: 40, usual: 50, top: 80 }, leg: { start: 40, usual: 60, top: 80 } },
+    betweenSets: 'either',
+    lastSet: 'failure or scheme done',
+  },
+  'graded-start': {
+    label: 'Graded start',
+    percentLop: { arm: { start: 30, usual: 40, top: 50 }, leg: { start: 50, usual: 60, top: 80 } },
+    betweenSets: 'stay inflated',
+    lastSet: 'one or two left',
+  },
+  'gym-accessory': {
+    label: 'Gym accessory',
+    percentLop: { arm: { start: 40, usual: 50, top: 60 }, leg: { start: 50, usual: 70, top: 80 } },
+    betweenSets: 'either',
+    lastSet: 'one or two left',
+  },
+  'rest-release': {
+    label: 'Rest-release',
+    percentLop: { arm: { start: 40, usual: 45, top: 50 }, leg: { start: 50, usual: 65, top: 80 } },
+    betweenSets: 'deflate, 60 s rest',
+    lastSet: 'close to failure',
+  },
+};

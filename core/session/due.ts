@@ -1,0 +1,53 @@
+import type { Plan } from '../plan/plan';
+import { setMs } from '../protocol/pace';
+import type { EventBody } from './events';
+import { nextStep } from './next-step';
+import { openSet, type SessionState } from './state';
+
+/** Something the clock makes happen by itself. `key` is the same on every device, so it is recorded once. */
+export type DueEvent = { key: string; atMs: number; body: EventBody };
+
+// A rest that ran out while nobody watched is not followed by a set by itself: the operator starts it.
+const WATCHED_MS = 2_000;
+
+/**
+ * Events the clock owes at `nowMs` wall clock, so that the session runs hands-free (rule RUN-2):
+ * a set ends with the last paced repetition and its rest begins; the next set begins when the rest is over
+ * and the cuff is up. Times are those of the pace, not of the moment somebody looked.
+ */
+export function dueEvents(plan: Plan, state: SessionState, nowMs: number): DueEvent[] {
+  if (state.stopped || state.finishedAtMs !== null) return [];
+  const set = openSet(state);
+  const exercise = set && plan.exercises[set.exerciseIndex];
+  if (set && exercise) {
+    const endMs = set.startedAtMs + setMs(set.plannedReps, exercise.tempo);
+    if (nowMs < endMs) return [];
+    const place = { exerciseIndex: set.exerciseIndex, setIndex: set.setIndex };
+    const key = `${place.exerciseIndex}.${place.setIndex}`;
+    const ended: DueEvent = {
+      key: `set-ended ${key}`,
+      atMs: endMs,
+      body: { type: 'set-ended', ...place, reps: set.plannedReps, reason: 'done' },
+    };
+    if (set.setIndex === exercise.reps.length - 1) return [ended];
+    return [
+      ended,
+      {
+        key: `rest-started ${key}`,
+        atMs: endMs,
+        body: { type: 'rest-started', ...place, restMs: exercise.restMs },
+      },
+    ];
+  }
+  if (!state.rest) return [];
+  const restEndMs = state.rest.startedAtMs + state.rest.restMs;
+  const next = nextStep(plan, state, nowMs);
+  if (next.do !== 'start-set' || nowMs < restEndMs || nowMs - restEndMs > WATCHED_MS) return [];
+  return [
+    {
+      key: `set-started ${next.place.exerciseIndex}.${next.place.setIndex} ${restEndMs}`,
+      atMs: restEndMs,
+      body: { type: 'set-started', ...next.place },
+    },
+  ];
+}

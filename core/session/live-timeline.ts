@@ -1,0 +1,52 @@
+import type { Plan } from '../plan/plan';
+import type { Lane, Timeline, TimelineSet } from '../plan/timeline';
+import { repsByPace } from '../protocol/pace';
+import { correctedReps, type LiveInflation, type SessionState } from './state';
+
+/**
+ * The timeline of what has happened up to `nowMs` (wall clock), in ms from the session's start.
+ * Open inflations and sets end now; a finished session ends when it finished.
+ */
+export function liveTimeline(plan: Plan, state: SessionState, nowMs: number): Timeline {
+  const startMs = state.startedAtMs ?? nowMs;
+  const cuffsUp = state.limbs.some(({ inflations }) => inflations.at(-1)?.toMs === null);
+  // A cuff left up after "finished" still counts: the limb does not know the session is over.
+  const untilMs = cuffsUp ? nowMs : (state.finishedAtMs ?? nowMs);
+  return {
+    lanes: state.limbs.map((limb) => toLane(plan, limb, startMs, untilMs)),
+    sets: state.sets.map((set): TimelineSet => {
+      const exercise = plan.exercises[set.exerciseIndex];
+      if (!exercise) throw new RangeError(`The plan has no exercise ${set.exerciseIndex}.`);
+      const toMs = set.endedAtMs ?? untilMs;
+      const counted = set.countedReps ?? repsByPace(toMs - set.startedAtMs, exercise.tempo, set.plannedReps);
+      return {
+        exerciseIndex: set.exerciseIndex,
+        setIndex: set.setIndex,
+        fromMs: set.startedAtMs - startMs,
+        toMs: toMs - startMs,
+        reps: correctedReps(set, counted),
+        plannedReps: set.plannedReps,
+        loadKg: exercise.load.value,
+        tempo: exercise.tempo,
+      };
+    }),
+    endMs: untilMs - startMs,
+  };
+}
+
+function toLane(plan: Plan, limb: SessionState['limbs'][number], startMs: number, untilMs: number): Lane {
+  const target = plan.exercises
+    .flatMap(({ limbs }) => limbs)
+    .find((candidate) => candidate.limb === limb.limb);
+  return {
+    limb: limb.limb,
+    occlusionMmHg: target?.occlusion.value ?? Number.NaN,
+    inflations: limb.inflations.map((inflation) => closeInflation(inflation, startMs, untilMs)),
+  };
+}
+
+const closeInflation = ({ fromMs, toMs, steps }: LiveInflation, startMs: number, untilMs: number) => ({
+  fromMs: fromMs - startMs,
+  toMs: (toMs ?? untilMs) - startMs,
+  steps: steps.map((step) => ({ ...step, atMs: step.atMs - startMs })),
+});

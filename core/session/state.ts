@@ -1,0 +1,55 @@
+import type { PressureStep } from '../plan/timeline';
+import type { Limb } from '../quantity/limb';
+import type { StopReason } from './events';
+import type { SignId } from './signs';
+
+/** An inflation in a session; `toMs` is null while the cuff is still up. Wall-clock ms. */
+export type LiveInflation = { fromMs: number; toMs: number | null; steps: PressureStep[] };
+
+export type LimbState = { limb: Limb; inflations: LiveInflation[] };
+
+/** One set as it happened. `countedReps` is null until the set has ended; `correctedBy` is added to the count. */
+export type SetRecord = {
+  exerciseIndex: number;
+  setIndex: number;
+  plannedReps: number;
+  startedAtMs: number;
+  endedAtMs: number | null;
+  countedReps: number | null;
+  correctedBy: number;
+  reason: StopReason | null;
+  effort: number | null;
+  jointPain: number | null;
+};
+
+/** All that a log says has happened. Wall-clock ms throughout. */
+export type SessionState = {
+  startedAtMs: number | null;
+  limbs: LimbState[];
+  sets: SetRecord[];
+  rest: { startedAtMs: number; restMs: number } | null;
+  signs: { atMs: number; sign: SignId }[];
+  stopped: { atMs: number; why: string } | null;
+  finishedAtMs: number | null;
+};
+
+export const openInflation = (limb: LimbState | undefined): LiveInflation | null => {
+  const last = limb?.inflations.at(-1);
+  return last && last.toMs === null ? last : null;
+};
+
+export const inflatedLimbs = (state: SessionState): LimbState[] =>
+  state.limbs.filter((limb) => openInflation(limb) !== null);
+
+export const openSet = (state: SessionState): SetRecord | null =>
+  state.sets.find((set) => set.endedAtMs === null) ?? null;
+
+export const findSet = (
+  state: SessionState,
+  place: { exerciseIndex: number; setIndex: number },
+): SetRecord | undefined =>
+  state.sets.find((set) => set.exerciseIndex === place.exerciseIndex && set.setIndex === place.setIndex);
+
+/** Repetitions of a set given its count, with the operator's corrections; never below zero (rule RUN-2). */
+export const correctedReps = (set: SetRecord, counted = set.countedReps ?? 0): number =>
+  Math.max(0, counted + set.correctedBy);
