@@ -1,0 +1,24 @@
+import { z } from 'zod';
+import type { ClientFacts } from '#core/chain/facts';
+import type { Link } from '#core/chain/links';
+import { shelfLifeSchema } from '#core/occlusion-pressure/shelf-life';
+import { screeningOutcomeSchema } from '#core/screening/screening';
+
+export const newClientSchema = z.object({
+  name: z.string().trim().min(1, 'Give the person a name.').max(80, 'At most 80 characters.'),
+  story: z.string().trim().max(400, 'At most 400 characters.').default(''),
+  shelfLife: shelfLifeSchema.default('4-weeks'),
+});
+export type NewClient = z.input<typeof newClientSchema>;
+
+export const newScreeningSchema = z.object({
+  outcome: screeningOutcomeSchema,
+  note: z.string().trim().max(400, 'At most 400 characters.').default(''),
+});
+export type NewScreening = z.input<typeof newScreeningSchema>;
+
+/** One line of the roster. */
+export type ClientSummary = { id: string; name: string; story: string; chain: Link[] };
+
+/** All of one person, with the chain as the server judged it at `judgedAtMs`. */
+export type ClientRecord = ClientSummary & { facts: ClientFacts; judgedAtMs: number };

@@ -1,0 +1,26 @@
+import { z } from 'zod';
+import type { Plan } from '#core/plan/plan';
+import { type SessionEvent, sessionEventSchema } from '#core/session/events';
+
+/** A session to open; the id is made by the client so that opening twice opens once. */
+export const newSessionSchema = z.object({ id: z.uuid(), prescriptionId: z.string().min(1) });
+export type NewSession = z.infer<typeof newSessionSchema>;
+
+export const appendEventsSchema = z.object({
+  events: z
+    .array(sessionEventSchema)
+    .min(1, 'Send at least one event.')
+    .max(500, 'At most 500 events at once.'),
+});
+export type AppendEvents = z.infer<typeof appendEventsSchema>;
+
+/** A session with its frozen plan and its whole log. */
+export type SessionView = {
+  id: string;
+  clientId: string;
+  clientName: string;
+  prescriptionId: string;
+  openedAtMs: number;
+  plan: Plan;
+  events: SessionEvent[];
+};

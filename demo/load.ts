@@ -1,0 +1,96 @@
+import type { MikroORM } from '@mikro-orm/libsql';
+import { pino } from 'pino';
+import { v5 as uuidFrom } from 'uuid';
+import type { ClientRecord } from '#contract/client';
+import { PRACTITIONER_HEADER } from '#contract/practice';
+import type { ClientFacts } from '#core/chain/facts';
+import { newest } from '#core/chain/facts';
+import { currentPrescription } from '#core/chain/links';
+import { createApp } from '#server/app';
+import { CuffEntity, PracticeEntity, PractitionerEntity, WeightKitEntity } from '#server/db/entities';
+import { pastSessionLog } from './past-session';
+import { type Deed, PEOPLE } from './people';
+import { CUFFS, PRACTICE, PRACTITIONERS, WEIGHT_KITS } from './practice';
+
+const NAMESPACE = '6d1f0a52-7c7e-4c9b-9a64-0d6a1b3f52c1';
+const MS_PER_DAY = 86_400_000;
+
+/**
+ * Fills an empty database with the Tidewater Lane practice. Everything about people goes through the server's own
+ * routes with the clock set back, so the demo obeys the same rules as everybody.
+ * @returns whether anything was loaded; a database that has a practice is left alone
+ */
+export async function loadDemo(orm: MikroORM, nowMs: number): Promise<boolean> {
+  const em = orm.em.fork();
+  if ((await em.count(PracticeEntity)) > 0) return false;
+  em.create(PracticeEntity, PRACTICE);
+  for (const [listOrder, practitioner] of PRACTITIONERS.entries()) {
+    em.create(PractitionerEntity, { ...practitioner, listOrder });
+  }
+  for (const spec of CUFFS) em.create(CuffEntity, { id: spec.id, spec });
+  for (const spec of WEIGHT_KITS) em.create(WeightKitEntity, { id: spec.id, spec });
+  await em.flush();
+
+  let clockMs = nowMs;
+  const app = createApp({ orm, now: () => clockMs, log: pino({ level: 'silent' }) });
+  const post = async <T>(path: string, body: unknown): Promise<T> => {
+    const answer = await app.request(`/api${path}`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json', [PRACTITIONER_HEADER]: 'ines' },
+      body: JSON.stringify(body),
+    });
+    if (!answer.ok) throw new Error(`The demo was refused at ${path}: ${await answer.text()}`);
+    return (await answer.json()) as T;
+  };
+
+  for (const { client, deeds } of PEOPLE) {
+    clockMs = nowMs - Math.max(...deeds.map(({ daysAgo }) => daysAgo)) * MS_PER_DAY;
+    let record = await post<ClientRecord>('/clients', client);
+    for (const [place, deed] of deeds.entries()) {
+      // A few minutes between deeds of one day keeps their order.
+      clockMs = nowMs - deed.daysAgo * MS_PER_DAY + place * 300_000 - deeds.length * 300_000;
+      record = await play(deed, record, clockMs, post);
+    }
+  }
+  return true;
+}
+
+const PATHS = {
+  screen: 'screenings',
+  fit: 'fits',
+  measure: 'occlusion-pressures',
+  test: 'strength-tests',
+} as const;
+
+async function play(
+  deed: Deed,
+  record: ClientRecord,
+  atMs: number,
+  post: <T>(path: string, body: unknown) => Promise<T>,
+): Promise<ClientRecord> {
+  const base = `/clients/${record.id}`;
+  switch (deed.do) {
+    case 'prescribe':
+      return post(`${base}/prescriptions`, { ...deed.body, ...measuredFor(record.facts, deed.body) });
+    case 'session': {
+      const prescription = currentPrescription(record.facts);
+      if (!prescription) throw new Error(`${record.name} has nothing to run.`);
+      const session = { id: uuidFrom(`${record.name} ${deed.daysAgo}`, NAMESPACE), startMs: atMs };
+      await post('/sessions', { id: session.id, prescriptionId: prescription.id });
+      await post(`/sessions/${session.id}/events`, {
+        events: pastSessionLog(prescription.plan, session, deed.reps, deed.efforts),
+      });
+      return record;
+    }
+    default:
+      return post(`${base}/${PATHS[deed.do]}`, deed.body);
+  }
+}
+
+function measuredFor(facts: ClientFacts, wanted: { limb: string; exerciseId: string }) {
+  return {
+    occlusionId: newest(facts.occlusions.filter(({ limb }) => limb === wanted.limb))?.id,
+    strengthTestId: newest(facts.strengthTests.filter(({ exerciseId }) => exerciseId === wanted.exerciseId))
+      ?.id,
+  };
+}

@@ -1,0 +1,85 @@
+import type { Practitioner } from '#contract/practice';
+import type { Cuff } from '#core/cuff/cuff';
+import type { WeightKit } from '#core/load/weight-kit';
+
+// Tidewater Lane is an invented practice in an invented harbour town. Nobody in it exists.
+
+export const PRACTICE = {
+  id: 'practice',
+  name: 'Tidewater Lane',
+  gaugeDivisionMmHg: 2,
+  schoolId: 'research-consensus',
+} as const;
+
+export const PRACTITIONERS: Practitioner[] = [
+  { id: 'ines', name: 'Ines Marrable', role: 'clinician' },
+  { id: 'tobias', name: 'Tobias Quillfeather', role: 'coach' },
+  { id: 'hana', name: 'Hana Verdigris', role: 'clinician' },
+];
+
+const cuff = (
+  spec: Pick<Cuff, 'id' | 'label' | 'limbKind' | 'widthCm' | 'girthLowCm' | 'girthHighCm'>,
+): Cuff => ({
+  ...spec,
+  shape: spec.limbKind === 'leg' ? 'contoured' : 'straight',
+  bladder: 'single',
+  canOcclude: true,
+  maxPressureMmHg: 300,
+});
+
+export const CUFFS: Cuff[] = [
+  cuff({ id: 'arm-s', label: 'Arm small', limbKind: 'arm', widthCm: 7, girthLowCm: 20, girthHighCm: 29 }),
+  cuff({ id: 'arm-m', label: 'Arm medium', limbKind: 'arm', widthCm: 8.5, girthLowCm: 27, girthHighCm: 38 }),
+  cuff({ id: 'arm-l', label: 'Arm large', limbKind: 'arm', widthCm: 10, girthLowCm: 36, girthHighCm: 48 }),
+  cuff({
+    id: 'thigh-m',
+    label: 'Thigh medium',
+    limbKind: 'leg',
+    widthCm: 10,
+    girthLowCm: 40,
+    girthHighCm: 56,
+  }),
+  cuff({
+    id: 'thigh-l',
+    label: 'Thigh large',
+    limbKind: 'leg',
+    widthCm: 11.5,
+    girthLowCm: 52,
+    girthHighCm: 72,
+  }),
+];
+
+export const WEIGHT_KITS: WeightKit[] = [
+  {
+    kind: 'stack',
+    id: 'leg-stack',
+    label: 'Leg machine stack',
+    lightestKg: 2.5,
+    stepKg: 2.5,
+    heaviestKg: 90,
+  },
+  {
+    kind: 'single-masses',
+    id: 'dumbbells',
+    label: 'Dumbbells',
+    massesKg: [0.5, 1, 1.5, 2, 3, 4, 5, 6, 8, 10, 12],
+  },
+  {
+    kind: 'single-masses',
+    id: 'ankle-weights',
+    label: 'Ankle weights',
+    massesKg: [0.5, 1, 1.5, 2, 2.5, 3, 4, 5],
+  },
+  {
+    kind: 'bar-and-plates',
+    id: 'bar',
+    label: 'Bar and plates',
+    barKg: 10,
+    pairs: [
+      { plateKg: 1.25, pairs: 1 },
+      { plateKg: 2.5, pairs: 2 },
+      { plateKg: 5, pairs: 2 },
+      { plateKg: 10, pairs: 2 },
+    ],
+  },
+];

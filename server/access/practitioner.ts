@@ -1,0 +1,23 @@
+import { createMiddleware } from 'hono/factory';
+import { PRACTITIONER_HEADER } from '#contract/practice';
+import type { Env } from '../context';
+import { PractitionerEntity } from '../db/entities';
+import { Problem } from '../problem';
+
+const READS = new Set(['GET', 'HEAD', 'OPTIONS']);
+
+/** Finds who is working from the request's header; writes without a known practitioner are refused. */
+export const withPractitioner = createMiddleware<Env>(async (c, next) => {
+  const id = c.req.header(PRACTITIONER_HEADER);
+  const practitioner = id ? await c.var.em.findOne(PractitionerEntity, { id }) : null;
+  if (practitioner)
+    c.set('practitioner', { id: practitioner.id, name: practitioner.name, role: practitioner.role });
+  else if (!READS.has(c.req.method)) {
+    throw new Problem(
+      401,
+      'Who is working?',
+      `Choose a practitioner: the header ${PRACTITIONER_HEADER} names none.`,
+    );
+  }
+  await next();
+});

@@ -1,0 +1,83 @@
+import { serveStatic } from '@hono/node-server/serve-static';
+import type { MikroORM } from '@mikro-orm/libsql';
+import { Hono } from 'hono';
+import { bodyLimit } from 'hono/body-limit';
+import { secureHeaders } from 'hono/secure-headers';
+import type { Logger } from 'pino';
+import { withPractitioner } from './access/practitioner';
+import type { Env } from './context';
+import { answerProblem, notFound, Problem } from './problem';
+import { clientRoutes } from './routes/clients';
+import { practiceRoutes } from './routes/practice';
+import { prescriptionRoutes } from './routes/prescriptions';
+import { sessionRoutes } from './routes/sessions';
+
+export type AppOptions = {
+  orm: MikroORM;
+  /** Wall clock in ms, so that tests can set the day. */
+  now: () => number;
+  log: Logger;
+  /** Folder of the built interface; left out where another server shows it. */
+  webRoot?: string;
+};
+
+/** Typed routes under /api; the web client takes its types from here. */
+const api = new Hono<Env>()
+  .get('/health', (c) => c.json({ ok: true }))
+  .route('/practice', practiceRoutes)
+  .route('/clients', clientRoutes)
+  .route('/clients', prescriptionRoutes)
+  .route('/sessions', sessionRoutes);
+
+export type AppType = typeof api;
+
+const MOST_BYTES = 2 * 1024 * 1024;
+
+/** The whole HTTP application over one database. */
+export function createApp({ orm, now, log, webRoot }: AppOptions): Hono<Env> {
+  const app = new Hono<Env>();
+  app.use(
+    secureHeaders({
+      contentSecurityPolicy: {
+        defaultSrc: ["'self'"],
+        styleSrc: ["'self'", "'unsafe-inline'"],
+        imgSrc: ["'self'", 'data:'],
+        fontSrc: ["'self'"],
+        frameAncestors: ["'none'"],
+      },
+    }),
+  );
+  app.use('/api/*', bodyLimit({ maxSize: MOST_BYTES, onError: (c) => answerProblem(c, tooLarge) }));
+  app.use('/api/*', async (c, next) => {
+    c.set('em', orm.em.fork());
+    c.set('nowMs', now());
+    await next();
+  });
+  app.use('/api/*', withPractitioner);
+  app.route('/api', api);
+  app.all('/api/*', () => {
+    throw notFound('This address');
+  });
+  if (webRoot) {
+    app.use('*', serveStatic({ root: webRoot }));
+    app.get('*', serveStatic({ root: webRoot, path: 'index.html' }));
+  }
+  app.onError((error, c) => {
+    if (error instanceof Problem) return answerProblem(c, error);
+    if (error instanceof SyntaxError || error.message.includes('Malformed JSON')) {
+      return answerProblem(c, new Problem(400, 'Not JSON', 'The request body is not valid JSON.'));
+    }
+    log.error({ err: error, path: c.req.path }, 'request failed');
+    return answerProblem(
+      c,
+      new Problem(
+        500,
+        'Something broke here',
+        'Nothing was stored. Try again; if it stays, see the server log.',
+      ),
+    );
+  });
+  return app;
+}
+
+const tooLarge = new Problem(413, 'Too large', `A request is at most ${MOST_BYTES / 1024 / 1024} MB.`);

@@ -1,0 +1,99 @@
+import type { EntityManager } from '@mikro-orm/libsql';
+import type { ClientRecord, ClientSummary } from '#contract/client';
+import type { ClientFacts } from '#core/chain/facts';
+import { chainOf } from '#core/chain/links';
+import { notFound } from '../problem';
+import {
+  ClientEntity,
+  GirthEntity,
+  OcclusionPressureEntity,
+  PrescriptionEntity,
+  ScreeningEntity,
+  SessionEntity,
+  StrengthTestEntity,
+} from './entities';
+
+/** All people with all that is on record for them: one query a table, whatever the number of people. */
+async function readRecords(em: EntityManager, nowMs: number, only?: string): Promise<ClientRecord[]> {
+  const clients = await em.find(ClientEntity, only ? { id: only } : {}, { orderBy: { name: 'asc' } });
+  const mine = only ? { clientId: only } : {};
+  const [screenings, girths, occlusions, tests, prescriptions, sessions] = [
+    await em.find(ScreeningEntity, mine),
+    await em.find(GirthEntity, mine),
+    await em.find(OcclusionPressureEntity, mine),
+    await em.find(StrengthTestEntity, mine),
+    await em.find(PrescriptionEntity, mine),
+    await em.find(SessionEntity, mine),
+  ];
+  return clients.map((client) => {
+    const ours = <T extends { clientId: string }>(rows: T[]) =>
+      rows.filter((row) => row.clientId === client.id);
+    const facts: ClientFacts = {
+      shelfLife: client.shelfLife,
+      screenings: ours(screenings).map(({ atMs, outcome, note }) => ({ atMs, outcome, note })),
+      fits: ours(girths).map(({ limb, atMs, girthCm, cuffId, cuffLabel, widthCm }) => ({
+        limb,
+        atMs,
+        girthCm,
+        cuffId,
+        cuffLabel,
+        widthCm,
+      })),
+      occlusions: ours(occlusions).map((row) => ({
+        id: row.id,
+        limb: row.limb,
+        position: row.position,
+        cuffId: row.cuffId,
+        cuffLabel: row.cuffLabel,
+        widthCm: row.widthCm,
+        girthCm: row.girthCm,
+        atMs: row.atMs,
+        pressure: row.pressure,
+        uncertaintyMmHg: row.uncertaintyMmHg,
+        steady: row.steady,
+        trialsUsed: row.trialsUsed,
+      })),
+      strengthTests: ours(tests).map(({ id, exerciseId, side, atMs, oneRepMax }) => ({
+        id,
+        exerciseId,
+        side,
+        atMs,
+        oneRepMax,
+      })),
+      prescriptions: ours(prescriptions).map(({ id, atMs, occlusionId, strengthTestId, side, plan }) => ({
+        id,
+        atMs,
+        occlusionId,
+        strengthTestId,
+        side,
+        plan,
+      })),
+      sessions: ours(sessions).map(({ id, prescriptionId, openedAtMs, finishedAtMs }) => ({
+        id,
+        prescriptionId,
+        startedAtMs: openedAtMs,
+        finishedAtMs: finishedAtMs ?? null,
+      })),
+    };
+    return {
+      id: client.id,
+      name: client.name,
+      story: client.story,
+      facts,
+      chain: chainOf(facts, nowMs),
+      judgedAtMs: nowMs,
+    };
+  });
+}
+
+export async function readRoster(em: EntityManager, nowMs: number): Promise<ClientSummary[]> {
+  const records = await readRecords(em, nowMs);
+  return records.map(({ id, name, story, chain }) => ({ id, name, story, chain }));
+}
+
+/** One person with everything on record. @throws Problem 404 when nobody has this id */
+export async function readClient(em: EntityManager, clientId: string, nowMs: number): Promise<ClientRecord> {
+  const [record] = await readRecords(em, nowMs, clientId);
+  if (!record) throw notFound('This person');
+  return record;
+}

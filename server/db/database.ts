@@ -1,0 +1,30 @@
+import { MikroORM } from '@mikro-orm/libsql';
+import { Migrator } from '@mikro-orm/migrations';
+import { ENTITIES } from './entities';
+import { FirstTables } from './migrations/001-first-tables';
+
+/**
+ * Opens the SQLite file in WAL mode and brings it to the newest migration.
+ * @param file path of the database file; it is made when missing, its folder must exist
+ */
+export async function openDatabase(file: string): Promise<MikroORM> {
+  const orm = await MikroORM.init({
+    dbName: file,
+    entities: ENTITIES,
+    extensions: [Migrator],
+    migrations: {
+      migrationsList: [{ name: '001-first-tables', class: FirstTables }],
+      snapshot: false,
+      silent: true,
+      transactional: true,
+    },
+    // Kept small: SQLite writes one at a time, and a session's reads are short.
+    pool: { min: 1, max: 1 },
+  });
+  const connection = orm.em.getConnection();
+  await connection.execute('pragma journal_mode = wal');
+  await connection.execute('pragma synchronous = full');
+  await connection.execute('pragma foreign_keys = on');
+  await orm.getMigrator().up();
+  return orm;
+}

@@ -1,0 +1,220 @@
+import { defineEntity, type InferEntity, p } from '@mikro-orm/core';
+import type { PulseMethod, PulseSite } from '#contract/measurements';
+import type { Role } from '#contract/practice';
+import type { Side } from '#core/chain/facts';
+import type { Cuff } from '#core/cuff/cuff';
+import type { Derived } from '#core/derivation/derived';
+import type { WeightKit } from '#core/load/weight-kit';
+import type { ShelfLife } from '#core/occlusion-pressure/shelf-life';
+import type { ReadingSchool, Trial } from '#core/occlusion-pressure/trial';
+import type { Plan } from '#core/plan/plan';
+import type { ExerciseId } from '#core/protocol/exercises';
+import type { Limb, Position } from '#core/quantity/limb';
+import type { Finding } from '#core/rules/finding';
+import type { SchoolId } from '#core/rules/schools';
+import type { ScreeningOutcome } from '#core/screening/screening';
+import type { SessionEvent, SessionEventType } from '#core/session/events';
+
+// Times are wall-clock ms since 1970; ids are UUIDs as text.
+const id = () => p.string().primary();
+const clientId = () => p.string().index();
+const atMs = () => p.bigint('number');
+const number = () => p.double().$type<number>();
+
+export const PracticeEntity = defineEntity({
+  name: 'Practice',
+  tableName: 'practice',
+  properties: {
+    id: id(),
+    name: p.string(),
+    gaugeDivisionMmHg: p.integer(),
+    schoolId: p.string().$type<SchoolId>(),
+  },
+});
+
+export const PractitionerEntity = defineEntity({
+  name: 'Practitioner',
+  tableName: 'person',
+  properties: { id: id(), name: p.string(), role: p.string().$type<Role>(), listOrder: p.integer() },
+});
+
+export const CuffEntity = defineEntity({
+  name: 'Cuff',
+  tableName: 'cuff',
+  properties: { id: id(), spec: p.json().$type<Cuff>() },
+});
+
+export const WeightKitEntity = defineEntity({
+  name: 'WeightKit',
+  tableName: 'weight_kit',
+  properties: { id: id(), spec: p.json().$type<WeightKit>() },
+});
+
+export const ClientEntity = defineEntity({
+  name: 'Client',
+  tableName: 'client',
+  properties: {
+    id: id(),
+    name: p.string(),
+    story: p.text(),
+    shelfLife: p.string().$type<ShelfLife>(),
+    addedAtMs: atMs(),
+  },
+});
+
+export const ScreeningEntity = defineEntity({
+  name: 'Screening',
+  tableName: 'screening',
+  properties: {
+    id: id(),
+    clientId: clientId(),
+    atMs: atMs(),
+    outcome: p.string().$type<ScreeningOutcome>(),
+    note: p.text(),
+  },
+});
+
+export const GirthEntity = defineEntity({
+  name: 'Girth',
+  tableName: 'girth',
+  properties: {
+    id: id(),
+    clientId: clientId(),
+    atMs: atMs(),
+    limb: p.string().$type<Limb>(),
+    girthCm: number(),
+    cuffId: p.string(),
+    cuffLabel: p.string(),
+    widthCm: number(),
+  },
+});
+
+export const OcclusionPressureEntity = defineEntity({
+  name: 'OcclusionPressure',
+  tableName: 'lop',
+  properties: {
+    id: id(),
+    clientId: clientId(),
+    atMs: atMs(),
+    limb: p.string().$type<Limb>(),
+    position: p.string().$type<Position>(),
+    cuffId: p.string(),
+    cuffLabel: p.string(),
+    widthCm: number(),
+    girthCm: number(),
+    method: p.string().$type<PulseMethod>(),
+    site: p.string().$type<PulseSite>(),
+    readingSchool: p.string().$type<ReadingSchool>(),
+    pressureMmHg: number(),
+    pressure: p.json().$type<Derived>(),
+    uncertaintyMmHg: p.integer(),
+    steady: p.boolean(),
+    trialsUsed: p.integer(),
+  },
+});
+
+export const TrialEntity = defineEntity({
+  name: 'Trial',
+  tableName: 'lop_trial',
+  properties: { id: id(), lopId: p.string().index(), place: p.integer(), readings: p.json().$type<Trial>() },
+});
+
+export const StrengthTestEntity = defineEntity({
+  name: 'StrengthTest',
+  tableName: 'strength_test',
+  properties: {
+    id: id(),
+    clientId: clientId(),
+    atMs: atMs(),
+    exerciseId: p.string().$type<ExerciseId>(),
+    side: p.string().$type<Side>(),
+    loadKg: number(),
+    reps: p.integer(),
+    oneRepMaxKg: number(),
+    oneRepMax: p.json().$type<Derived>(),
+  },
+});
+
+export const PrescriptionEntity = defineEntity({
+  name: 'Prescription',
+  tableName: 'prescription',
+  properties: {
+    id: id(),
+    clientId: clientId(),
+    atMs: atMs(),
+    signedBy: p.string(),
+    occlusionId: p.string(),
+    strengthTestId: p.string(),
+    side: p.string().$type<Side>(),
+    exerciseId: p.string().$type<ExerciseId>(),
+    limb: p.string().$type<Limb>(),
+    pressureMmHg: number(),
+    loadKg: number(),
+    plan: p.json().$type<Plan>(),
+    findings: p.json().$type<Finding[]>(),
+    overrideReason: p.text().nullable(),
+  },
+});
+
+export const SessionEntity = defineEntity({
+  name: 'Session',
+  tableName: 'session',
+  properties: {
+    id: id(),
+    clientId: clientId(),
+    prescriptionId: p.string(),
+    openedAtMs: atMs(),
+    /** Copied from the log's `session-finished` to find open sessions; the log is the truth. */
+    finishedAtMs: p.bigint('number').nullable(),
+    plan: p.json().$type<Plan>(),
+  },
+});
+
+export const SessionEventEntity = defineEntity({
+  name: 'SessionEvent',
+  tableName: 'session_event',
+  properties: {
+    id: id(),
+    sessionId: p.string().index(),
+    deviceId: p.string(),
+    seq: p.integer(),
+    atMs: atMs(),
+    type: p.string().$type<SessionEventType>(),
+    event: p.json().$type<SessionEvent>(),
+    receivedAtMs: atMs(),
+    practitionerId: p.string(),
+  },
+});
+
+export const AuditEntity = defineEntity({
+  name: 'Audit',
+  tableName: 'audit',
+  properties: {
+    id: p.integer().primary().autoincrement(),
+    atMs: atMs(),
+    practitionerId: p.string(),
+    action: p.string(),
+    subject: p.string(),
+    detail: p.json().$type<Record<string, unknown>>(),
+  },
+});
+
+export type PrescriptionRow = InferEntity<typeof PrescriptionEntity>;
+export type SessionRow = InferEntity<typeof SessionEntity>;
+
+export const ENTITIES = [
+  PracticeEntity,
+  PractitionerEntity,
+  CuffEntity,
+  WeightKitEntity,
+  ClientEntity,
+  ScreeningEntity,
+  GirthEntity,
+  OcclusionPressureEntity,
+  TrialEntity,
+  StrengthTestEntity,
+  PrescriptionEntity,
+  SessionEntity,
+  SessionEventEntity,
+  AuditEntity,
+];

@@ -1,0 +1,126 @@
+import { randomUUID } from 'node:crypto';
+import type { Context } from 'hono';
+import { Hono } from 'hono';
+import type { ClientRecord } from '#contract/client';
+import { type NewPrescription, newPrescriptionSchema } from '#contract/prescription';
+import { composePlan } from '#core/plan/compose';
+import { guardFindings, hardFindings } from '#core/rules/finding';
+import type { Env } from '../context';
+import { readClient } from '../db/client-facts';
+import { CuffEntity, PracticeEntity, PrescriptionEntity, WeightKitEntity } from '../db/entities';
+import { withAudit } from '../db/with-audit';
+import { notFound, Problem, refusedByRules } from '../problem';
+import { body } from '../validate';
+
+/** Signing a prescription: every figure is worked out again here, from what is on record. */
+export const prescriptionRoutes = new Hono<Env>().post(
+  '/:id/prescriptions',
+  body(newPrescriptionSchema),
+  async (c) => {
+    const client = await readClient(c.var.em, c.req.param('id'), c.var.nowMs);
+    const { occlusionId, strengthTestId, weightKitId, overrideReason, ...choices } = c.req.valid('json');
+    const measured = await measurementsFor(c, client, { occlusionId, strengthTestId, weightKitId }, choices);
+    const { plan, findings } = composePlan(choices, measured);
+    if (hardFindings(findings).length > 0) throw refusedByRules(hardFindings(findings));
+    const guards = guardFindings(findings);
+    if (guards.length > 0 && c.var.practitioner.role !== 'clinician') throw refusedByRules(guards);
+    if (guards.length > 0 && !overrideReason) {
+      throw new Problem(422, 'A reason is needed', 'A guard is passed only with a clinician’s reason.', [
+        {
+          path: 'overrideReason',
+          message: 'Give the reason for passing the guard.',
+          rule: 'SCR-4',
+          level: 'guard',
+        },
+      ]);
+    }
+    const id = randomUUID();
+    const [exercise] = plan.exercises;
+    const [target] = exercise?.limbs ?? [];
+    if (!exercise || !target) throw new Error('A composed plan has no exercise.');
+    const note = {
+      action: guards.length > 0 ? 'prescribed-past-guard' : 'prescribed',
+      subject: client.id,
+      detail: { id, guards: guards.map(({ rule }) => rule), reason: overrideReason ?? null },
+    };
+    await withAudit(c, note, (em) => {
+      em.create(PrescriptionEntity, {
+        id,
+        clientId: client.id,
+        atMs: c.var.nowMs,
+        signedBy: c.var.practitioner.id,
+        occlusionId,
+        strengthTestId,
+        side: measured.side,
+        exerciseId: choices.exerciseId,
+        limb: choices.limb,
+        pressureMmHg: target.pressure.value,
+        loadKg: exercise.load.value,
+        plan,
+        findings,
+        overrideReason: guards.length > 0 ? (overrideReason ?? null) : null,
+      });
+    });
+    return c.json(await readClient(c.var.em, client.id, c.var.nowMs), 201);
+  },
+);
+
+async function measurementsFor(
+  c: Context<Env>,
+  client: ClientRecord,
+  ids: Pick<NewPrescription, 'occlusionId' | 'strengthTestId' | 'weightKitId'>,
+  choices: Pick<NewPrescription, 'limb' | 'exerciseId'>,
+) {
+  const occlusion = client.facts.occlusions.find((fact) => fact.id === ids.occlusionId);
+  if (!occlusion) throw notFound('This occlusion pressure');
+  if (occlusion.limb !== choices.limb) {
+    throw new Problem(
+      422,
+      'Another limb',
+      'A pressure is never copied from one limb to another: measure this limb.',
+      [
+        {
+          path: 'occlusionId',
+          message: 'This pressure belongs to another limb.',
+          remedy: 'Measure this limb.',
+          rule: 'LOP-4',
+          level: 'hard',
+        },
+      ],
+    );
+  }
+  const test = client.facts.strengthTests.find((fact) => fact.id === ids.strengthTestId);
+  if (!test) throw notFound('This strength test');
+  if (test.exerciseId !== choices.exerciseId) {
+    throw new Problem(
+      422,
+      'Another exercise',
+      'This strength test is of another exercise: test the one prescribed.',
+      [
+        {
+          path: 'strengthTestId',
+          message: 'This test is of another exercise.',
+          remedy: 'Test the one prescribed.',
+          rule: 'LOAD-1',
+          level: 'hard',
+        },
+      ],
+    );
+  }
+  const cuff = await c.var.em.findOne(CuffEntity, { id: occlusion.cuffId });
+  const kit = await c.var.em.findOne(WeightKitEntity, { id: ids.weightKitId });
+  if (!cuff) throw notFound('The cuff it was measured with');
+  if (!kit) throw notFound('This weight kit');
+  const { gaugeDivisionMmHg } = await c.var.em.findOneOrFail(PracticeEntity, { id: 'practice' });
+  return {
+    cuff: cuff.spec,
+    occlusion: occlusion.pressure,
+    uncertaintyMmHg: occlusion.uncertaintyMmHg,
+    steady: occlusion.steady,
+    measuredPosition: occlusion.position,
+    oneRepMax: test.oneRepMax,
+    side: test.side,
+    weightKit: kit.spec,
+    gaugeDivisionMmHg,
+  };
+}

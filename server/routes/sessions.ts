@@ -1,0 +1,147 @@
+import type { EntityManager } from '@mikro-orm/libsql';
+import { Hono } from 'hono';
+import { appendEventsSchema, newSessionSchema, type SessionView } from '#contract/session';
+import { currentPrescription, linksThatHold } from '#core/chain/links';
+import { mergeLogs, type SessionEvent } from '#core/session/events';
+import type { Env } from '../context';
+import { readClient } from '../db/client-facts';
+import {
+  ClientEntity,
+  PrescriptionEntity,
+  SessionEntity,
+  SessionEventEntity,
+  type SessionRow,
+} from '../db/entities';
+import { withAudit } from '../db/with-audit';
+import { notFound, Problem } from '../problem';
+import { body } from '../validate';
+
+/** Sessions and their append-only logs. An event id is accepted once, any number of times. */
+export const sessionRoutes = new Hono<Env>()
+  .get('/open', async (c) => {
+    const open = await c.var.em.find(
+      SessionEntity,
+      { finishedAtMs: null },
+      { orderBy: { openedAtMs: 'asc' } },
+    );
+    return c.json(await viewsOf(c.var.em, open));
+  })
+
+  .post('/', body(newSessionSchema), async (c) => {
+    const { id, prescriptionId } = c.req.valid('json');
+    const already = await c.var.em.findOne(SessionEntity, { id });
+    if (already) return c.json(await viewOf(c.var.em, already), 200);
+    const prescription = await c.var.em.findOne(PrescriptionEntity, { id: prescriptionId });
+    if (!prescription) throw notFound('This prescription');
+    const client = await readClient(c.var.em, prescription.clientId, c.var.nowMs);
+    refuseUnlessReady(client.facts, prescriptionId, c.var.nowMs);
+    const session = await withAudit(
+      c,
+      { action: 'session-opened', subject: client.id, detail: { id } },
+      (em) =>
+        em.create(SessionEntity, {
+          id,
+          clientId: client.id,
+          prescriptionId,
+          openedAtMs: c.var.nowMs,
+          finishedAtMs: null,
+          plan: prescription.plan,
+        }),
+    );
+    return c.json(await viewOf(c.var.em, session), 201);
+  })
+
+  .get('/:id', async (c) => c.json(await viewOf(c.var.em, await findSession(c.var.em, c.req.param('id')))))
+
+  .post('/:id/events', body(appendEventsSchema), async (c) => {
+    const session = await findSession(c.var.em, c.req.param('id'));
+    const { events } = c.req.valid('json');
+    const stray = events.findIndex((event) => event.sessionId !== session.id);
+    if (stray >= 0) {
+      throw new Problem(400, 'Another session', 'An event belongs to another session; none was stored.', [
+        { path: `events.${stray}.sessionId`, message: 'This event belongs to another session.' },
+      ]);
+    }
+    await withAudit(
+      c,
+      { action: 'events-appended', subject: session.id, detail: { count: events.length } },
+      (em) =>
+        appendEvents(em, session, events, {
+          receivedAtMs: c.var.nowMs,
+          practitionerId: c.var.practitioner.id,
+        }),
+    );
+    return c.json({ accepted: events.map(({ id }) => id) });
+  });
+
+async function appendEvents(
+  em: EntityManager,
+  session: SessionRow,
+  events: SessionEvent[],
+  receipt: { receivedAtMs: number; practitionerId: string },
+): Promise<void> {
+  const rows = mergeLogs(events).map((event) => ({
+    id: event.id,
+    sessionId: session.id,
+    deviceId: event.deviceId,
+    seq: event.seq,
+    atMs: event.atMs,
+    type: event.type,
+    event,
+    ...receipt,
+  }));
+  await em.createQueryBuilder(SessionEventEntity).insert(rows).onConflict('id').ignore().execute();
+  const finished = events.find((event) => event.type === 'session-finished');
+  if (finished && session.finishedAtMs === null) {
+    await em.nativeUpdate(SessionEntity, { id: session.id }, { finishedAtMs: finished.atMs });
+  }
+}
+
+function refuseUnlessReady(
+  facts: Parameters<typeof linksThatHold>[0],
+  prescriptionId: string,
+  nowMs: number,
+): void {
+  const held = linksThatHold(facts, nowMs).map(({ id, reason, rules }) => ({
+    path: id,
+    message: reason,
+    rule: rules[0] ?? 'SCR-1',
+    level: 'hard' as const,
+  }));
+  if (held.length > 0) {
+    const words = held.map(({ message }) => message).join(' ');
+    throw new Problem(422, 'Not ready to run', `A link of the chain does not hold. ${words}`, held);
+  }
+  if (currentPrescription(facts)?.id !== prescriptionId) {
+    throw new Problem(409, 'Superseded', 'A newer prescription has been signed: run that one.');
+  }
+  if (facts.sessions.some(({ finishedAtMs }) => finishedAtMs === null)) {
+    throw new Problem(409, 'Already open', 'A session of this person is open: finish it first.');
+  }
+}
+
+async function findSession(em: EntityManager, id: string): Promise<SessionRow> {
+  const session = await em.findOne(SessionEntity, { id });
+  if (!session) throw notFound('This session');
+  return session;
+}
+
+async function viewsOf(em: EntityManager, sessions: SessionRow[]): Promise<SessionView[]> {
+  const rows = await em.find(SessionEventEntity, { sessionId: { $in: sessions.map(({ id }) => id) } });
+  const clients = await em.find(ClientEntity, { id: { $in: sessions.map(({ clientId }) => clientId) } });
+  return sessions.map(({ id, clientId, prescriptionId, openedAtMs, plan }) => ({
+    id,
+    clientId,
+    clientName: clients.find((client) => client.id === clientId)?.name ?? '',
+    prescriptionId,
+    openedAtMs,
+    plan,
+    events: mergeLogs(rows.filter((row) => row.sessionId === id).map(({ event }) => event)),
+  }));
+}
+
+async function viewOf(em: EntityManager, session: SessionRow): Promise<SessionView> {
+  const [view] = await viewsOf(em, [session]);
+  if (!view) throw notFound('This session');
+  return view;
+}

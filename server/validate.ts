@@ -1,0 +1,9 @@
+import { zValidator } from '@hono/zod-validator';
+import type { z } from 'zod';
+import { fromZod } from './problem';
+
+/** Middleware that parses the JSON body with a contract schema, or refuses with the fields to mend. */
+export const body = <T extends z.ZodType>(schema: T) =>
+  zValidator('json', schema, (result) => {
+    if (!result.success) throw fromZod(result.error);
+  });
