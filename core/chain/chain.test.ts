@@ -77,7 +77,10 @@ describe('the chain', () => {
     [
       'a stop item found later',
       {
-        screenings: [...ready.screenings, { atMs: ago(1), outcome: 'do-not-start', note: 'Clot last year, awaiting the physician.' }],
+        screenings: [
+          ...ready.screenings,
+          { atMs: ago(1), outcome: 'do-not-start', note: 'Clot last year, awaiting the physician.' },
+        ],
       },
       'screen',
       'held',

@@ -9,7 +9,7 @@ export type Step = { label: string; detail: string };
 export type Derived<T = number> = {
   value: T;
   unit: Unit;
-  interval?: Interval;
+  interval?: Interval | undefined;
   working: Step[];
   rules: RuleId[];
 };

@@ -191,7 +191,10 @@ describe('nextStep', () => {
     ];
     expect(step(31, stopped)).toMatchObject({ do: 'release', why: 'stopped', limbs: ['left-thigh'] });
     expect(step(5 + 20 * 60, WHOLE_SESSION.slice(0, 4))).toMatchObject({ do: 'release', why: 'limit' });
-    const down: (readonly [number, EventBody])[] = [...stopped, [35, { type: 'cuff-released', limb: 'left-thigh' }]];
+    const down: (readonly [number, EventBody])[] = [
+      ...stopped,
+      [35, { type: 'cuff-released', limb: 'left-thigh' }],
+    ];
     expect(step(36, down).do).toBe('finish');
   });
 

@@ -1,0 +1,59 @@
+import { spawnSync } from 'node:child_process';
+import { createHash } from 'node:crypto';
+import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { fileURLToPath } from 'node:url';
+
+// Runs before anything is installed, so it uses nothing but Node.js.
+
+export const ROOT = fileURLToPath(new URL('..', import.meta.url));
+export const CHROMIUM = process.env.NERVATO_CHROMIUM ?? '/usr/bin/chromium';
+const STAMP = 'node_modules/.nervato-installed';
+
+/** Runs a command with its output shown; ends the process when it fails. */
+export function run(command, args, env = {}) {
+  const { status } = spawnSync(command, args, { cwd: ROOT, stdio: 'inherit', env: { ...process.env, ...env } });
+  if (status !== 0) process.exit(status ?? 1);
+}
+
+/** Installs the packages of the lock file, unless exactly these are there already; needs no network then. */
+export function installPackages() {
+  const [major = 0, minor = 0] = process.versions.node.split('.').map(Number);
+  if (major < 20 || (major === 20 && minor < 19)) {
+    console.error(`Nervato needs Node.js 20.19 or newer; this is ${process.versions.node}.`);
+    process.exit(1);
+  }
+  const lock = createHash('sha256').update(readFileSync(`${ROOT}package-lock.json`)).digest('hex');
+  const stamp = `${ROOT}${STAMP}`;
+  if (existsSync(stamp) && readFileSync(stamp, 'utf8') === lock) return;
+  run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error']);
+  writeFileSync(stamp, lock);
+}
+
+/** Makes sure a Chromium is there for the browser tests, from Debian's packages where that is allowed. */
+export function installChromium() {
+  if (existsSync(CHROMIUM)) return;
+  const isRoot = process.getuid?.() === 0;
+  if (isRoot && existsSync('/usr/bin/apt-get')) {
+    console.log('Installing Chromium from Debian’s packages …');
+    spawnSync('apt-get', ['update', '-qq'], { stdio: 'inherit' });
+    spawnSync('apt-get', ['install', '-y', '-qq', 'chromium'], {
+      stdio: ['ignore', 'ignore', 'inherit'],
+      env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
+    });
+  }
+  if (!existsSync(CHROMIUM)) {
+    console.error(
+      `The browser tests need Chromium at ${CHROMIUM}. Install it (Debian: apt-get install chromium), or name yours in NERVATO_CHROMIUM.`,
+    );
+    process.exit(1);
+  }
+}
+
+/** Builds the interface and the server into dist/. */
+export function build() {
+  run('npm', ['run', '--silent', 'build']);
+}
+
+export function makeFolder(path) {
+  mkdirSync(`${ROOT}${path}`, { recursive: true });
+}

@@ -1,0 +1,64 @@
+import './theme/theme.css';
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { StrictMode } from 'react';
+import { createRoot } from 'react-dom/client';
+import { createBrowserRouter, RouterProvider } from 'react-router';
+import { ApiProblem } from './data/api';
+import { listenToOtherTabs } from './data/live-session';
+import { sendOutbox } from './data/outbox';
+import { Frame } from './shell/Frame';
+import { applyTheme } from './theme/theme';
+import { Today } from './views/today/Today';
+
+const queries = new QueryClient({
+  defaultOptions: {
+    queries: {
+      // What the server refuses stays refused; what it did not hear is asked again.
+      retry: (count, error) => !(error instanceof ApiProblem) && count < 3,
+      networkMode: 'always',
+    },
+    mutations: { networkMode: 'always' },
+  },
+});
+
+const router = createBrowserRouter([
+  {
+    Component: Frame,
+    children: [
+      { index: true, Component: Today },
+      {
+        path: 'people/new',
+        lazy: () =>
+          import('./views/add-person/AddPerson').then(({ AddPerson }) => ({ Component: AddPerson })),
+      },
+      {
+        path: 'people/:clientId/:bench?',
+        lazy: () =>
+          import('./views/person/PersonSheet').then(({ PersonSheet }) => ({ Component: PersonSheet })),
+      },
+      {
+        path: 'sessions/:sessionId',
+        lazy: () =>
+          import('./views/run/SessionSheet').then(({ SessionSheet }) => ({ Component: SessionSheet })),
+      },
+      {
+        path: '*',
+        lazy: () => import('./views/today/NotFound').then(({ NotFound }) => ({ Component: NotFound })),
+      },
+    ],
+  },
+]);
+
+applyTheme();
+listenToOtherTabs(queries);
+void sendOutbox();
+
+const root = document.getElementById('root');
+if (!root) throw new Error('The page has no root element.');
+createRoot(root).render(
+  <StrictMode>
+    <QueryClientProvider client={queries}>
+      <RouterProvider router={router} />
+    </QueryClientProvider>
+  </StrictMode>,
+);

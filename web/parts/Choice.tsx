@@ -1,0 +1,38 @@
+import { ToggleGroup } from 'radix-ui';
+
+/** One of a few, as a row of buttons. */
+export function Choice<T extends string>({
+  label,
+  value,
+  options,
+  onChange,
+}: {
+  label: string;
+  value: T;
+  options: readonly { value: T; label: string; hint?: string }[];
+  onChange: (value: T) => void;
+}) {
+  return (
+    <fieldset>
+      <legend className="text-[15px] font-semibold">{label}</legend>
+      <ToggleGroup.Root
+        type="single"
+        value={value}
+        onValueChange={(next) => next && onChange(next as T)}
+        aria-label={label}
+        className="mt-1 flex flex-wrap gap-1"
+      >
+        {options.map((option) => (
+          <ToggleGroup.Item
+            key={option.value}
+            value={option.value}
+            title={option.hint}
+            className="min-h-11 rounded-sm border border-ink/40 px-3 data-[state=on]:border-plum data-[state=on]:bg-plum data-[state=on]:text-on-plum"
+          >
+            {option.label}
+          </ToggleGroup.Item>
+        ))}
+      </ToggleGroup.Root>
+    </fieldset>
+  );
+}

@@ -1,0 +1,48 @@
+import { type InputHTMLAttributes, type ReactNode, type Ref, useId } from 'react';
+
+/** A labelled input with its unit, and what is wrong with it right beneath. */
+export function Field({
+  label,
+  unit,
+  error,
+  hint,
+  ref,
+  className = '',
+  ...rest
+}: InputHTMLAttributes<HTMLInputElement> & {
+  label: string;
+  unit?: string;
+  error?: string | undefined;
+  hint?: ReactNode;
+  ref?: Ref<HTMLInputElement>;
+}) {
+  const id = useId();
+  return (
+    <div className={className}>
+      <label htmlFor={id} className="text-[15px] font-semibold">
+        {label}
+      </label>
+      <div className="mt-1 flex items-baseline gap-2">
+        <input
+          {...rest}
+          id={id}
+          ref={ref}
+          aria-invalid={error ? true : undefined}
+          aria-describedby={error ? `${id}-error` : undefined}
+          className={`min-h-11 w-full rounded-sm border bg-paper px-3 ${unit ? 'figures text-xl' : ''} ${error ? 'border-ochre' : 'border-ink/40'}`}
+        />
+        {unit && <span className="text-quiet">{unit}</span>}
+      </div>
+      {hint && <p className="mt-1 text-[14px] text-quiet">{hint}</p>}
+      {error && <FieldError id={`${id}-error`}>{error}</FieldError>}
+    </div>
+  );
+}
+
+export function FieldError({ id, children }: { id?: string; children: ReactNode }) {
+  return (
+    <p id={id} role="alert" className="notched mt-1 py-1 text-[15px] text-ochre">
+      {children}
+    </p>
+  );
+}

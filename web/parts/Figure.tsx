@@ -1,0 +1,64 @@
+import { Popover } from 'radix-ui';
+import type { Derived } from '#core/derivation/derived';
+import { RULES } from '#core/rules/catalogue';
+import { plain } from './format';
+
+/** A number with its working: the figure is a button that opens how it came about and the rules behind it. */
+export function Figure({
+  label,
+  derived,
+  suffix,
+  size = 'text-3xl',
+}: {
+  label: string;
+  derived: Derived;
+  /** Words after the number instead of its unit. */
+  suffix?: string;
+  size?: string;
+}) {
+  const range = derived.interval;
+  return (
+    <Popover.Root>
+      <Popover.Trigger
+        className="group flex flex-col items-start text-left"
+        aria-label={`${label}: ${plain(derived.value)} ${suffix ?? derived.unit}, show working`}
+      >
+        <span className="text-[13px] text-quiet">{label}</span>
+        <span className="border-b border-dotted border-quiet group-hover:border-solid group-hover:border-plum">
+          <span className={`figures ${size} leading-tight`}>{plain(derived.value)}</span>
+          <span className="ml-1.5 text-base">{suffix ?? derived.unit}</span>
+        </span>
+        {range && !suffix && (
+          <span className="figures text-[13px] text-quiet">
+            {plain(range.low)}–{plain(range.high)}
+          </span>
+        )}
+      </Popover.Trigger>
+      <Popover.Portal>
+        <Popover.Content
+          sideOffset={6}
+          collisionPadding={12}
+          className="z-40 max-h-[70vh] w-96 max-w-[90vw] overflow-auto rounded-sm border border-ink/40 bg-paper p-4 text-[15px]"
+        >
+          <p className="mb-2 font-semibold">{label}: working</p>
+          <dl className="grid grid-cols-[auto_1fr] gap-x-3 gap-y-1">
+            {derived.working.map((step) => (
+              <div key={`${step.label} ${step.detail}`} className="contents">
+                <dt className="text-quiet">{step.label}</dt>
+                <dd className="figures text-[14px]">{step.detail}</dd>
+              </div>
+            ))}
+          </dl>
+          {derived.rules.map((id) => (
+            <p key={id} className="mt-3 border-t border-rule pt-2 text-[14px]">
+              <strong>
+                {id} {RULES[id].title}.
+              </strong>{' '}
+              {RULES[id].text} <span className="text-quiet">{RULES[id].source}.</span>
+            </p>
+          ))}
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
+  );
+}

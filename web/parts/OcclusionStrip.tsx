@@ -1,0 +1,191 @@
+import { useId } from 'react';
+import { fenceMs, occlusionLimitMs } from '#core/plan/occlusion-clock';
+import type { Inflation, Lane, Timeline, TimelineSet } from '#core/plan/timeline';
+import { repMs } from '#core/protocol/protocols';
+import { LIMB_LABELS } from '#core/quantity/limb';
+import { clock } from './format';
+import { StripTable } from './StripTable';
+import { useWidth } from './use-width';
+
+const LANE_HEIGHT = 92;
+const LEFT = 96;
+const RIGHT = 16;
+const TOP = 22;
+const MINUTE_MS = 60_000;
+
+/**
+ * The occlusion strip: time runs right, one lane a limb, height is pressure as a share of that limb's LOP.
+ * @param planned drawn faint with a hatch @param done drawn solid, over it @param nowMs draws the now-line
+ */
+export function OcclusionStrip({
+  planned,
+  done,
+  nowMs,
+}: {
+  planned?: Timeline;
+  done?: Timeline;
+  nowMs?: number;
+}) {
+  const { ref, width } = useWidth<HTMLDivElement>(900);
+  const hatch = useId();
+  const limbs = [
+    ...new Set([planned, done].flatMap((timeline) => timeline?.lanes.map(({ limb }) => limb) ?? [])),
+  ];
+  const endMs = Math.max(planned?.endMs ?? 0, done?.endMs ?? 0, nowMs ?? 0, MINUTE_MS) * 1.04;
+  const x = (atMs: number) => LEFT + (atMs / endMs) * (width - LEFT - RIGHT);
+  const height = TOP + limbs.length * (LANE_HEIGHT + 26) + 4;
+  const everyMs = endMs > 12 * MINUTE_MS ? 5 * MINUTE_MS : MINUTE_MS;
+  return (
+    <div ref={ref}>
+      <svg width={width} height={height} aria-hidden="true" className="block">
+        <defs>
+          <pattern
+            id={hatch}
+            width="6"
+            height="6"
+            patternUnits="userSpaceOnUse"
+            patternTransform="rotate(45)"
+          >
+            <rect width="6" height="6" fill="var(--color-plum)" opacity="0.14" />
+            <line x1="0" y1="0" x2="0" y2="6" stroke="var(--color-plum)" strokeWidth="2" opacity="0.35" />
+          </pattern>
+        </defs>
+        {Array.from({ length: Math.floor(endMs / everyMs) + 1 }, (_, i) => i * everyMs).map((atMs) => (
+          <g key={atMs}>
+            <line x1={x(atMs)} x2={x(atMs)} y1={TOP} y2={height - 4} stroke="var(--color-rule)" />
+            <text
+              x={x(atMs)}
+              y={14}
+              fontSize="13"
+              textAnchor="middle"
+              fill="var(--color-quiet)"
+              className="figures"
+            >
+              {clock(atMs)}
+            </text>
+          </g>
+        ))}
+        {limbs.map((limb, place) => {
+          const lane = (timeline?: Timeline) => timeline?.lanes.find((candidate) => candidate.limb === limb);
+          const known = lane(done) ?? lane(planned);
+          return (
+            <g key={limb} transform={`translate(0 ${TOP + place * (LANE_HEIGHT + 26)})`}>
+              <LaneFrame limb={LIMB_LABELS[limb]} occlusionMmHg={known?.occlusionMmHg ?? 0} width={width} />
+              {lane(planned) && <Blocks lane={lane(planned)} x={x} fill={`url(#${hatch})`} />}
+              {lane(done) && <Blocks lane={lane(done)} x={x} fill="var(--color-plum)" />}
+              <Sets sets={done?.sets ?? []} x={x} solid />
+              <Sets sets={(planned?.sets ?? []).filter((set) => !isDone(done, set))} x={x} solid={false} />
+              {known && <Fence lane={known} x={x} endMs={endMs} width={width} />}
+            </g>
+          );
+        })}
+        {nowMs !== undefined && (
+          <line
+            x1={x(nowMs)}
+            x2={x(nowMs)}
+            y1={TOP - 4}
+            y2={height}
+            stroke="var(--color-ink)"
+            strokeWidth="2"
+          />
+        )}
+      </svg>
+      <StripTable {...(planned ? { planned } : {})} {...(done ? { done } : {})} />
+    </div>
+  );
+}
+
+const isDone = (done: Timeline | undefined, set: TimelineSet): boolean =>
+  done?.sets.some((other) => other.exerciseIndex === set.exerciseIndex && other.setIndex === set.setIndex) ??
+  false;
+
+function LaneFrame({ limb, occlusionMmHg, width }: { limb: string; occlusionMmHg: number; width: number }) {
+  return (
+    <>
+      <line x1={LEFT} x2={width - RIGHT} y1={0} y2={0} stroke="var(--color-ink)" strokeDasharray="1 3" />
+      <line x1={LEFT} x2={width - RIGHT} y1={LANE_HEIGHT} y2={LANE_HEIGHT} stroke="var(--color-ink)" />
+      <text x={0} y={13} fontSize="13" fill="var(--color-quiet)" className="figures">
+        LOP {occlusionMmHg}
+      </text>
+      <text x={0} y={LANE_HEIGHT} fontSize="15" fill="var(--color-ink)">
+        {limb}
+      </text>
+    </>
+  );
+}
+
+type ToX = (atMs: number) => number;
+
+function Blocks({ lane, x, fill }: { lane: Lane | undefined; x: ToX; fill: string }) {
+  return lane?.inflations.map((inflation) => (
+    <path key={inflation.fromMs} d={outline(inflation, lane.occlusionMmHg, x)} fill={fill} />
+  ));
+}
+
+/** A block follows the pressure step by step; the fall is steep but not instant, as a cuff lets down. */
+function outline({ toMs, steps, fromMs }: Inflation, occlusionMmHg: number, x: ToX): string {
+  const y = (mmHg: number) => LANE_HEIGHT * (1 - Math.min(1.05, mmHg / occlusionMmHg));
+  const points = steps.flatMap((step, i) => {
+    const untilMs = steps[i + 1]?.atMs ?? toMs;
+    return [`L${x(step.atMs)} ${y(step.pressureMmHg)}`, `L${x(untilMs)} ${y(step.pressureMmHg)}`];
+  });
+  return `M${x(fromMs)} ${LANE_HEIGHT} ${points.join(' ')} L${x(toMs) + 5} ${LANE_HEIGHT} Z`;
+}
+
+function Sets({ sets, x, solid }: { sets: readonly TimelineSet[]; x: ToX; solid: boolean }) {
+  return sets.map((set) => {
+    const ticks = Array.from({ length: set.reps }, (_, rep) => set.fromMs + rep * repMs(set.tempo)).filter(
+      (atMs) => atMs <= set.toMs,
+    );
+    const short = set.reps < set.plannedReps && solid;
+    return (
+      <g key={`${set.exerciseIndex} ${set.setIndex}`}>
+        {ticks.map((atMs) => (
+          <line
+            key={atMs}
+            x1={x(atMs)}
+            x2={x(atMs)}
+            y1={LANE_HEIGHT - 16}
+            y2={LANE_HEIGHT - 2}
+            stroke={solid ? 'var(--color-on-plum)' : 'var(--color-plum)'}
+            strokeWidth="1"
+          />
+        ))}
+        <text
+          x={(x(set.fromMs) + x(set.toMs)) / 2}
+          y={LANE_HEIGHT + 17}
+          textAnchor="middle"
+          fontSize="13"
+          fill={solid ? 'var(--color-ink)' : 'var(--color-quiet)'}
+          className="figures"
+        >
+          {short ? `${set.reps}/${set.plannedReps}` : set.reps}
+        </text>
+      </g>
+    );
+  });
+}
+
+function Fence({ lane, x, endMs, width }: { lane: Lane; x: ToX; endMs: number; width: number }) {
+  const atMs = fenceMs(lane);
+  if (atMs === null) return null;
+  const inView = atMs <= endMs;
+  return (
+    <>
+      {inView && (
+        <line
+          x1={x(atMs)}
+          x2={x(atMs)}
+          y1={-4}
+          y2={LANE_HEIGHT}
+          stroke="var(--color-vermilion)"
+          strokeWidth="2"
+          strokeDasharray="6 4"
+        />
+      )}
+      <text x={width - RIGHT} y={-6 + 18} textAnchor="end" fontSize="13" fill="var(--color-quiet)">
+        {inView ? 'limit' : `limit ${clock(occlusionLimitMs(lane))} of occlusion, at ${clock(atMs)} →`}
+      </text>
+    </>
+  );
+}

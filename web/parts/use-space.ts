@@ -1,0 +1,32 @@
+import { useEffect, useRef } from 'react';
+
+const TYPING = 'textarea, select, input:not([inputmode=decimal]):not([inputmode=numeric]), [role=dialog] *';
+
+/**
+ * Space does the next expected thing, wherever the focus rests, unless somebody is typing words or answering a dialog.
+ * Number fields take no spaces, so it works from them too.
+ */
+export function useSpace(action: () => void): void {
+  const latest = useRef(action);
+  latest.current = action;
+  useEffect(() => {
+    const isOurs = (event: KeyboardEvent) =>
+      event.code === 'Space' && !(event.target instanceof Element && event.target.closest(TYPING));
+    const onDown = (event: KeyboardEvent) => {
+      if (!isOurs(event)) return;
+      event.preventDefault();
+      event.stopPropagation();
+      if (!event.repeat) latest.current();
+    };
+    // A focused button would otherwise click itself when the key comes up.
+    const onUp = (event: KeyboardEvent) => {
+      if (isOurs(event)) event.preventDefault();
+    };
+    window.addEventListener('keydown', onDown, true);
+    window.addEventListener('keyup', onUp, true);
+    return () => {
+      window.removeEventListener('keydown', onDown, true);
+      window.removeEventListener('keyup', onUp, true);
+    };
+  }, []);
+}

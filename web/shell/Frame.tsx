@@ -1,0 +1,53 @@
+import { lazy, Suspense, useEffect, useState } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
+import { Outlet } from 'react-router';
+import { Toaster } from 'sonner';
+import { useOpenSessions } from '../data/live-session';
+import { allowSound } from '../sound/tones';
+import { CuffDock } from './CuffDock';
+import { Roster } from './Roster';
+import { SessionDriver } from './SessionDriver';
+import { TopLine } from './TopLine';
+
+const Palette = lazy(() => import('./Palette').then(({ Palette }) => ({ default: Palette })));
+const KeysHelp = lazy(() => import('./KeysHelp').then(({ KeysHelp }) => ({ default: KeysHelp })));
+
+/** Roster, sheet and cuff dock: the frame every view sits in. */
+export function Frame() {
+  const [finding, setFinding] = useState(false);
+  const [showingKeys, setShowingKeys] = useState(false);
+  const sessions = useOpenSessions();
+  useEffect(() => {
+    for (const touch of ['pointerdown', 'keydown']) window.addEventListener(touch, allowSound);
+    return () => {
+      for (const touch of ['pointerdown', 'keydown']) window.removeEventListener(touch, allowSound);
+    };
+  }, []);
+  useHotkeys('mod+k', () => setFinding(true), { preventDefault: true, enableOnFormTags: true });
+  useHotkeys('shift+slash', () => setShowingKeys(true));
+  return (
+    <div className="flex h-full flex-col">
+      <div className="flex min-h-0 flex-1">
+        <Roster />
+        <div className="flex min-w-0 flex-1 flex-col">
+          <TopLine openPalette={() => setFinding(true)} />
+          <main className="min-h-0 flex-1 overflow-y-auto">
+            <Suspense>
+              <Outlet />
+            </Suspense>
+          </main>
+        </div>
+      </div>
+      <CuffDock sessions={sessions} />
+      <SessionDriver sessions={sessions} />
+      <Suspense>
+        {finding && <Palette open onOpenChange={setFinding} showKeys={() => setShowingKeys(true)} />}
+        {showingKeys && <KeysHelp open onOpenChange={setShowingKeys} />}
+      </Suspense>
+      <Toaster
+        position="top-center"
+        toastOptions={{ className: '!rounded-sm !border !border-ink !bg-paper !text-ink' }}
+      />
+    </div>
+  );
+}

@@ -1,0 +1,41 @@
+import { Dialog } from 'radix-ui';
+
+const KEYS: [string, string][] = [
+  ['Space', 'The next expected thing: start set, end set, pulse gone, pulse back'],
+  ['Enter', 'Accept'],
+  ['− / +', 'Correct repetitions, or pressure while measuring'],
+  ['0 … 9', 'Effort after a set'],
+  ['Shift 0 … 9', 'Joint pain after a set'],
+  ['L', 'Loosen by 10 mmHg'],
+  ['T', 'Top up to the target before a set'],
+  ['R', 'Release'],
+  ['.', 'A sign noted'],
+  ['Esc twice', 'Stop now'],
+  ['G then S F M L P R', 'Go to Screen, Fit, Measure, Load, Prescribe, Run'],
+  ['Ctrl K', 'Find people and actions'],
+  ['?', 'These keys'],
+];
+
+export function KeysHelp({ open, onOpenChange }: { open: boolean; onOpenChange: (open: boolean) => void }) {
+  return (
+    <Dialog.Root open={open} onOpenChange={onOpenChange}>
+      <Dialog.Portal>
+        <Dialog.Overlay className="fixed inset-0 z-40 bg-ink/40" />
+        <Dialog.Content
+          aria-describedby={undefined}
+          className="fixed top-24 left-1/2 z-50 w-[560px] max-w-[92vw] -translate-x-1/2 rounded-sm border border-ink bg-paper p-5"
+        >
+          <Dialog.Title className="mb-3 text-xl font-semibold">Keys</Dialog.Title>
+          <dl className="grid grid-cols-[auto_1fr] gap-x-5 gap-y-1.5">
+            {KEYS.map(([key, words]) => (
+              <div key={key} className="contents">
+                <dt className="figures">{key}</dt>
+                <dd>{words}</dd>
+              </div>
+            ))}
+          </dl>
+        </Dialog.Content>
+      </Dialog.Portal>
+    </Dialog.Root>
+  );
+}

@@ -1,0 +1,71 @@
+import { Command } from 'cmdk';
+import { useNavigate } from 'react-router';
+import { LINK_IDS, LINK_LABELS } from '#core/chain/links';
+import { useRoster } from '../data/queries';
+import { toggleTheme } from '../theme/theme';
+
+/** Finds people and actions by a few letters. */
+export function Palette({
+  open,
+  onOpenChange,
+  showKeys,
+}: {
+  open: boolean;
+  onOpenChange: (open: boolean) => void;
+  showKeys: () => void;
+}) {
+  const navigate = useNavigate();
+  const { data: people = [] } = useRoster();
+  const then = (action: () => void) => () => {
+    onOpenChange(false);
+    action();
+  };
+  const row =
+    'flex min-h-11 items-center px-3 data-[selected=true]:bg-plum data-[selected=true]:text-on-plum';
+  return (
+    <Command.Dialog
+      open={open}
+      onOpenChange={onOpenChange}
+      label="Find people and actions"
+      overlayClassName="fixed inset-0 z-40 bg-ink/40"
+      contentClassName="fixed top-24 left-1/2 z-50 w-[560px] max-w-[92vw] -translate-x-1/2 rounded-sm border border-ink bg-paper"
+    >
+      <Command.Input
+        placeholder="A person or an action"
+        className="min-h-13 w-full border-b border-rule bg-paper px-3 text-lg"
+      />
+      <Command.List className="max-h-96 overflow-auto py-1">
+        <Command.Empty className="px-3 py-2">Nothing found. Try part of a name.</Command.Empty>
+        {people.map((person) => (
+          <Command.Item
+            key={person.id}
+            className={row}
+            onSelect={then(() => navigate(`/people/${person.id}`))}
+          >
+            {person.name}
+          </Command.Item>
+        ))}
+        {people.flatMap((person) =>
+          LINK_IDS.map((link) => (
+            <Command.Item
+              key={`${person.id} ${link}`}
+              className={row}
+              onSelect={then(() => navigate(`/people/${person.id}/${link}`))}
+            >
+              {person.name}: {LINK_LABELS[link]}
+            </Command.Item>
+          )),
+        )}
+        <Command.Item className={row} onSelect={then(() => navigate('/people/new'))}>
+          Add a person
+        </Command.Item>
+        <Command.Item className={row} onSelect={then(toggleTheme)}>
+          Change between paper and dark floor theme
+        </Command.Item>
+        <Command.Item className={row} onSelect={then(showKeys)}>
+          Show all keys
+        </Command.Item>
+      </Command.List>
+    </Command.Dialog>
+  );
+}

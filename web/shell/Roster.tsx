@@ -1,0 +1,95 @@
+import { PanelLeftClose, PanelLeftOpen, UserPlus } from 'lucide-react';
+import { useState } from 'react';
+import { NavLink } from 'react-router';
+import type { ClientSummary } from '#contract/client';
+import { LINK_LABELS } from '#core/chain/links';
+import { usePractice, useRoster } from '../data/queries';
+import { Pip } from '../parts/Pip';
+
+/** The people of the practice, six pips each. */
+export function Roster() {
+  const [open, setOpen] = useState(true);
+  const { data: people = [], isError } = useRoster();
+  const { data: practice } = usePractice();
+  if (!open) {
+    return (
+      <nav aria-label="People" className="border-r border-rule p-2 print:hidden">
+        <IconButton label="Show people" onClick={() => setOpen(true)}>
+          <PanelLeftOpen size={20} aria-hidden />
+        </IconButton>
+      </nav>
+    );
+  }
+  return (
+    <nav
+      aria-label="People"
+      className="flex w-60 shrink-0 flex-col overflow-y-auto border-r border-rule print:hidden"
+    >
+      <div className="flex items-center justify-between border-b border-rule px-3 py-2">
+        <NavLink to="/" className="font-semibold">
+          {practice?.settings.name ?? 'Nervato'}
+        </NavLink>
+        <IconButton label="Hide people" onClick={() => setOpen(false)}>
+          <PanelLeftClose size={20} aria-hidden />
+        </IconButton>
+      </div>
+      {isError && (
+        <p className="notched m-3 text-[14px] text-ochre">The list of people cannot be read just now.</p>
+      )}
+      <ul>
+        {people.map((person) => (
+          <li key={person.id} className="border-b border-rule">
+            <NavLink
+              to={`/people/${person.id}`}
+              className="block px-3 py-2 hover:bg-tint aria-[current=page]:border-l-4 aria-[current=page]:border-plum aria-[current=page]:bg-tint"
+            >
+              <span className="block font-semibold">{person.name}</span>
+              <Pips person={person} />
+            </NavLink>
+          </li>
+        ))}
+      </ul>
+      <NavLink
+        to="/people/new"
+        className="mt-auto flex min-h-12 items-center gap-2 border-t border-rule px-3 hover:bg-tint"
+      >
+        <UserPlus size={18} aria-hidden /> Add a person
+      </NavLink>
+    </nav>
+  );
+}
+
+function Pips({ person }: { person: ClientSummary }) {
+  return (
+    <span className="mt-1 flex gap-2">
+      {person.chain.map((link) => (
+        <span key={link.id} title={`${LINK_LABELS[link.id]}: ${link.reason}`}>
+          <span className="sr-only">{LINK_LABELS[link.id]} </span>
+          <Pip state={link.state} />
+        </span>
+      ))}
+    </span>
+  );
+}
+
+function IconButton({
+  label,
+  onClick,
+  children,
+}: {
+  label: string;
+  onClick: () => void;
+  children: React.ReactNode;
+}) {
+  return (
+    <button
+      type="button"
+      aria-label={label}
+      title={label}
+      onClick={onClick}
+      className="rounded-sm p-2 hover:bg-tint"
+    >
+      {children}
+    </button>
+  );
+}

@@ -1,0 +1,49 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { useEffect, useRef } from 'react';
+import { type Cue, paceCues, restCues } from '#core/protocol/pace';
+import { limbClocks } from '#core/session/clocks';
+import { openSet } from '#core/session/state';
+import { appendDue, type LiveSession } from '../data/live-session';
+import { soundAlarm, soundCues } from '../sound/tones';
+
+const TICK_MS = 100;
+// Tones are handed to the sound card a little ahead, so that a busy page keeps the beat.
+const AHEAD_MS = 300;
+const ALARM_EVERY_MS = 4_000;
+
+/** Runs the open sessions whichever view is shown: sets end and begin on the clock, tones and alarms sound. */
+export function SessionDriver({ sessions }: { sessions: readonly LiveSession[] }) {
+  const queries = useQueryClient();
+  const latest = useRef(sessions);
+  latest.current = sessions;
+  useEffect(() => {
+    let soundedToMs = Date.now();
+    let alarmedAtMs = 0;
+    const timer = setInterval(() => {
+      const nowMs = Date.now();
+      const fromMs = Math.max(soundedToMs, nowMs - TICK_MS);
+      soundedToMs = nowMs + AHEAD_MS;
+      for (const session of latest.current) {
+        void appendDue(queries, session, nowMs);
+        soundCues(cuesOf(session, fromMs, soundedToMs), nowMs);
+      }
+      const alarming = latest.current.some(({ view, state }) =>
+        limbClocks(view.plan, state, nowMs).some(({ alarm }) => alarm === 'now'),
+      );
+      if (alarming && nowMs - alarmedAtMs > ALARM_EVERY_MS) {
+        alarmedAtMs = nowMs;
+        soundAlarm();
+      }
+    }, TICK_MS);
+    return () => clearInterval(timer);
+  }, [queries]);
+  return null;
+}
+
+function cuesOf({ view, state }: LiveSession, fromMs: number, toMs: number): Cue[] {
+  if (state.stopped) return [];
+  const set = openSet(state);
+  const exercise = set && view.plan.exercises[set.exerciseIndex];
+  if (set && exercise) return paceCues(set.startedAtMs, exercise.tempo, set.plannedReps, fromMs, toMs);
+  return state.rest ? restCues(state.rest.startedAtMs + state.rest.restMs, fromMs, toMs) : [];
+}

@@ -1,0 +1,86 @@
+import { Command, Moon, Sun, Volume2, VolumeX } from 'lucide-react';
+import { useEffect } from 'react';
+import { workingPractitioner } from '../data/practitioner';
+import { usePractice } from '../data/queries';
+import { KeyHint } from '../parts/Button';
+import { muted } from '../sound/mute';
+import { theme, toggleTheme } from '../theme/theme';
+import { SaveLine } from './SaveLine';
+
+/** Who works, whether all is saved, and the switches that hold in every view. */
+export function TopLine({ openPalette }: { openPalette: () => void }) {
+  const dark = theme.use() === 'floor';
+  const silent = muted.use() === 'yes';
+  return (
+    <header className="flex min-h-11 flex-wrap items-center gap-x-4 border-b border-rule px-4 print:hidden">
+      <SaveLine />
+      <div className="ml-auto flex items-center gap-1">
+        <Who />
+        <Switch
+          label={silent ? 'Sound is off: turn on' : 'Sound is on: mute'}
+          onClick={() => muted.set(silent ? 'no' : 'yes')}
+        >
+          {silent ? <VolumeX size={20} aria-hidden /> : <Volume2 size={20} aria-hidden />}
+        </Switch>
+        <Switch label={dark ? 'Paper theme' : 'Dark floor theme'} onClick={toggleTheme}>
+          {dark ? <Sun size={20} aria-hidden /> : <Moon size={20} aria-hidden />}
+        </Switch>
+        <button
+          type="button"
+          onClick={openPalette}
+          className="flex items-center gap-2 rounded-sm px-2 py-2 text-[14px] hover:bg-tint"
+        >
+          <Command size={18} aria-hidden /> Find <KeyHint>Ctrl K</KeyHint>
+        </button>
+      </div>
+    </header>
+  );
+}
+
+function Who() {
+  const { data: practice } = usePractice();
+  const id = workingPractitioner.use();
+  const known = practice?.practitioners.some((practitioner) => practitioner.id === id);
+  const first = practice?.practitioners[0];
+  useEffect(() => {
+    if (first && !known) workingPractitioner.set(first.id);
+  }, [first, known]);
+  return (
+    <label className="flex items-center gap-2 text-[14px]">
+      <span className="text-quiet">Working</span>
+      <select
+        value={id}
+        onChange={(event) => workingPractitioner.set(event.target.value)}
+        className="min-h-9 rounded-sm border border-ink/40 bg-paper px-2"
+      >
+        {practice?.practitioners.map(({ id: value, name, role }) => (
+          <option key={value} value={value}>
+            {name}, {role}
+          </option>
+        ))}
+      </select>
+    </label>
+  );
+}
+
+function Switch({
+  label,
+  onClick,
+  children,
+}: {
+  label: string;
+  onClick: () => void;
+  children: React.ReactNode;
+}) {
+  return (
+    <button
+      type="button"
+      aria-label={label}
+      title={label}
+      onClick={onClick}
+      className="rounded-sm p-2 hover:bg-tint"
+    >
+      {children}
+    </button>
+  );
+}

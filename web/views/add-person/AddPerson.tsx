@@ -1,0 +1,62 @@
+import { zodResolver } from '@hookform/resolvers/zod';
+import { useForm } from 'react-hook-form';
+import { useNavigate } from 'react-router';
+import { type NewClient, newClientSchema } from '#contract/client';
+import { SHELF_LIFE_DAYS, shelfLifeSchema } from '#core/occlusion-pressure/shelf-life';
+import { api, failureWords, read } from '../../data/api';
+import { useRecordWrite } from '../../data/queries';
+import { Button } from '../../parts/Button';
+import { Field, FieldError } from '../../parts/Field';
+
+export function AddPerson() {
+  const navigate = useNavigate();
+  const add = useRecordWrite((body: NewClient) => read(api.clients.$post({ json: body })));
+  const { register, handleSubmit, formState } = useForm<NewClient>({
+    resolver: zodResolver(newClientSchema) as never,
+    defaultValues: { name: '', story: '', shelfLife: '4-weeks' },
+  });
+  const submit = handleSubmit(async (body) => {
+    const record = await add.mutateAsync(body).catch(() => null);
+    if (record) navigate(`/people/${record.id}/screen`);
+  });
+  return (
+    <form onSubmit={submit} className="max-w-xl space-y-5 p-6" noValidate>
+      <h1 className="text-3xl font-semibold">Add a person</h1>
+      <Field
+        label="Name"
+        autoFocus
+        autoComplete="off"
+        {...register('name')}
+        error={formState.errors.name?.message}
+      />
+      <Field
+        label="Why they come"
+        placeholder="Ferry deckhand, eight weeks after a tendon repair"
+        autoComplete="off"
+        {...register('story')}
+        error={formState.errors.story?.message}
+      />
+      <div>
+        <label htmlFor="shelf-life" className="text-[15px] font-semibold">
+          A measured pressure is kept for
+        </label>
+        <select
+          id="shelf-life"
+          {...register('shelfLife')}
+          className="mt-1 block min-h-11 rounded-sm border border-ink/40 bg-paper px-3"
+        >
+          {shelfLifeSchema.options.map((option) => (
+            <option key={option} value={option}>
+              {SHELF_LIFE_DAYS[option] < 1 ? 'every session' : option.replace('-', ' ')}
+            </option>
+          ))}
+        </select>
+        <p className="mt-1 text-[14px] text-quiet">After an operation: every session (LOP-6).</p>
+      </div>
+      {add.error && <FieldError>{failureWords(add.error)}</FieldError>}
+      <Button type="submit" kind="main" keyHint="Enter" disabled={add.isPending}>
+        Add and screen
+      </Button>
+    </form>
+  );
+}

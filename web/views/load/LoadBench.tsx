@@ -1,0 +1,144 @@
+import { zodResolver } from '@hookform/resolvers/zod';
+import { useForm } from 'react-hook-form';
+import { useNavigate } from 'react-router';
+import type { ClientRecord } from '#contract/client';
+import { type NewStrengthTest, newStrengthTestSchema } from '#contract/measurements';
+import { ageWords, limbInHand } from '#core/chain/links';
+import { EXERCISES, exerciseIdSchema } from '#core/protocol/exercises';
+import { limbKind, limbSide } from '#core/quantity/limb';
+import { checkRepsToFailure, oneRepMax, strengthTestSchema } from '#core/strength/one-rep-max';
+import { api, failureWords, read } from '../../data/api';
+import { useRecordWrite } from '../../data/queries';
+import { BenchHeading } from '../../parts/Bench';
+import { Button } from '../../parts/Button';
+import { Choice } from '../../parts/Choice';
+import { Field, FieldError } from '../../parts/Field';
+import { Figure } from '../../parts/Figure';
+import { FindingLine } from '../../parts/FindingLine';
+
+const typedNumber = {
+  setValueAs: (typed: string | number) =>
+    typed === '' ? undefined : Number(String(typed).replace(',', '.')),
+};
+
+/** A strength test and the one-repetition maximum it gives. */
+export function LoadBench({ client }: { client: ClientRecord }) {
+  const navigate = useNavigate();
+  const limb = limbInHand(client.facts) ?? 'left-thigh';
+  const exercises = exerciseIdSchema.options.filter((id) => EXERCISES[id].limbKind === limbKind(limb));
+  const write = useRecordWrite((json: NewStrengthTest) =>
+    read(api.clients[':id']['strength-tests'].$post({ param: { id: client.id }, json })),
+  );
+  const { register, handleSubmit, watch, setValue, formState } = useForm<NewStrengthTest>({
+    resolver: zodResolver(newStrengthTestSchema),
+    mode: 'onChange',
+    defaultValues: { exerciseId: exercises[0] ?? 'knee-extension', side: limbSide(limb) },
+  });
+  const values = watch();
+  const test = strengthTestSchema.safeParse({ loadKg: values.loadKg, reps: values.reps });
+  const result = test.success ? oneRepMax(test.data) : null;
+  const submit = handleSubmit(async (body) => {
+    const record = await write.mutateAsync(body).catch(() => null);
+    if (record) navigate(`/people/${client.id}/prescribe`);
+  });
+  return (
+    <form onSubmit={submit} noValidate className="grid gap-8 lg:grid-cols-[24rem_1fr]">
+      <div className="space-y-5">
+        <BenchHeading title="Load">
+          One clean set to failure, 3 to 10 repetitions, or a single one.
+        </BenchHeading>
+        <div>
+          <label htmlFor="exercise" className="text-[15px] font-semibold">
+            Exercise
+          </label>
+          <select
+            id="exercise"
+            {...register('exerciseId')}
+            className="mt-1 block min-h-11 w-full rounded-sm border border-ink/40 bg-paper px-3"
+          >
+            {exercises.map((id) => (
+              <option key={id} value={id}>
+                {EXERCISES[id].label}
+              </option>
+            ))}
+          </select>
+        </div>
+        <Choice
+          label="Side"
+          value={values.side}
+          onChange={(side) => setValue('side', side)}
+          options={[
+            { value: 'left', label: 'Left' },
+            { value: 'right', label: 'Right' },
+            { value: 'both', label: 'Both' },
+          ]}
+        />
+        <div className="grid grid-cols-2 gap-4">
+          <Field
+            label="Load"
+            unit="kg"
+            inputMode="decimal"
+            autoFocus
+            {...register('loadKg', typedNumber)}
+            error={formState.errors.loadKg?.message}
+          />
+          <Field
+            label="Repetitions"
+            unit="×"
+            inputMode="numeric"
+            {...register('reps', typedNumber)}
+            error={formState.errors.reps?.message}
+          />
+        </div>
+        <p className="text-[14px] text-quiet">
+          An injured or post-operative side is not tested: test the other side and mark it (LOAD-2).
+        </p>
+        {write.error && <FieldError>{failureWords(write.error)}</FieldError>}
+        <Button type="submit" kind="main" keyHint="Enter" disabled={write.isPending}>
+          Record test
+        </Button>
+      </div>
+      <div>
+        {result ? (
+          <>
+            <Figure label="One-repetition maximum" derived={result} size="text-6xl" />
+            {test.data &&
+              checkRepsToFailure(test.data.reps).map((finding) => (
+                <FindingLine key={finding.message} finding={finding} />
+              ))}
+            {test.data && test.data.reps > 1 && (
+              <dl className="mt-5 grid w-72 grid-cols-[1fr_auto] gap-y-1">
+                {result.working.slice(1, -1).map(({ label, detail }) => (
+                  <div key={label} className="contents">
+                    <dt>{label}</dt>
+                    <dd className="figures text-right">{detail}</dd>
+                  </div>
+                ))}
+              </dl>
+            )}
+          </>
+        ) : (
+          <p className="text-quiet">The seven estimates and their median appear here as you type.</p>
+        )}
+        {client.facts.strengthTests.length > 0 && (
+          <section className="mt-8">
+            <h3 className="font-semibold">Tests on record</h3>
+            <ul className="mt-1 border-t border-rule">
+              {[...client.facts.strengthTests]
+                .sort((a, b) => b.atMs - a.atMs)
+                .map((fact) => (
+                  <li key={fact.id} className="flex gap-6 border-b border-rule py-1.5">
+                    <span className="w-56">
+                      {EXERCISES[fact.exerciseId].label}, {fact.side}
+                    </span>
+                    <span className="figures">{fact.oneRepMax.value} kg</span>
+                    <span className="text-quiet">{ageWords(fact.atMs, client.judgedAtMs)}</span>
+                  </li>
+                ))}
+            </ul>
+          </section>
+        )}
+      </div>
+    </form>
+  );
+}

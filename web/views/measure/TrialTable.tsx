@@ -1,0 +1,68 @@
+import { bracket } from '#core/occlusion-pressure/trial';
+import { FieldError } from '../../parts/Field';
+import { readRow, type Steps, type TrialRow } from './trial-rows';
+
+/** Trials as rows that can be typed and mended; what is wrong stands beneath its row. */
+export function TrialTable({
+  rows,
+  steps,
+  current,
+  onChange,
+}: {
+  rows: readonly TrialRow[];
+  steps: Steps;
+  current: number;
+  onChange: (place: number, row: TrialRow) => void;
+}) {
+  return (
+    <table className="w-full max-w-[640px] border-t border-ink/40">
+      <thead>
+        <tr className="text-left text-[14px] text-quiet">
+          <th className="py-1 font-normal">Trial</th>
+          <th className="font-normal">Gone at</th>
+          <th className="font-normal">Back at</th>
+          <th className="font-normal">Leaves</th>
+        </tr>
+      </thead>
+      <tbody>
+        {rows.map((row, place) => {
+          const read = readRow(row, steps);
+          const wrong = read.state === 'wrong' ? read : null;
+          return (
+            <tr
+              // biome-ignore lint/suspicious/noArrayIndexKey: a row has no identity but its place
+              key={place}
+              className={`border-t border-rule align-top ${place === current ? 'bg-tint' : ''}`}
+            >
+              <td className="px-2 py-2">{place + 1}</td>
+              {(['gone', 'back'] as const).map((side) => (
+                <td key={side} className="py-1 pr-3">
+                  <input
+                    inputMode="numeric"
+                    autoComplete="off"
+                    aria-label={`Trial ${place + 1}, pulse ${side} at, mmHg`}
+                    aria-invalid={wrong?.field === side ? true : undefined}
+                    value={row[side]}
+                    onChange={(event) => onChange(place, { ...row, [side]: event.target.value })}
+                    className={`figures min-h-11 w-24 rounded-sm border bg-paper px-2 text-xl ${wrong?.field === side ? 'border-ochre' : 'border-ink/40'}`}
+                  />
+                </td>
+              ))}
+              <td className="py-2">
+                {wrong && <FieldError>{wrong.words}</FieldError>}
+                {read.state === 'whole' && <span className="figures">{leaves(read.trial)}</span>}
+              </td>
+            </tr>
+          );
+        })}
+      </tbody>
+    </table>
+  );
+}
+
+function leaves(trial: Parameters<typeof bracket>[0]): string {
+  const result = bracket(trial);
+  return result.consistent
+    ? `${result.bracket.low}–${result.bracket.high} mmHg`
+    : `inconsistent: ${result.gapMmHg} mmHg apart, not used`;
+}

@@ -1,0 +1,32 @@
+import { Link } from 'react-router';
+import type { ClientRecord } from '#contract/client';
+import { LINK_LABELS, type LinkId } from '#core/chain/links';
+import { Pip } from '../../parts/Pip';
+
+/** The six links left to right, each with its one number and, where it does not hold, why. */
+export function Chain({ client, chosen }: { client: ClientRecord; chosen: LinkId | null }) {
+  return (
+    <nav aria-label="Chain" className="mt-3 px-6 print:hidden">
+      <ol className="grid grid-cols-3 border-y border-ink/40 lg:grid-cols-6">
+        {client.chain.map((link) => (
+          <li key={link.id} className="border-rule not-last:border-r">
+            <Link
+              to={`/people/${client.id}/${link.id}`}
+              aria-current={link.id === chosen ? 'step' : undefined}
+              title={link.reason}
+              className="block h-full border-b-4 border-transparent px-3 py-2 hover:bg-tint aria-[current=step]:border-plum aria-[current=step]:bg-tint"
+            >
+              <span className="flex items-center gap-2 text-[15px]">
+                <Pip state={link.state} /> {LINK_LABELS[link.id]}
+              </span>
+              <span className="figures mt-1 block text-lg leading-tight">{link.figure}</span>
+              {link.state !== 'good' && link.state !== 'missing' && (
+                <span className="notched mt-1 block text-[13px] leading-snug text-ochre">{link.reason}</span>
+              )}
+            </Link>
+          </li>
+        ))}
+      </ol>
+    </nav>
+  );
+}

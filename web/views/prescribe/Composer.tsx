@@ -1,0 +1,297 @@
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import type { ClientRecord } from '#contract/client';
+import type { NewPrescription } from '#contract/prescription';
+import { newest } from '#core/chain/facts';
+import { currentPrescription } from '#core/chain/links';
+import { compile } from '#core/plan/compile';
+import { type Choices, composePlan } from '#core/plan/compose';
+import { proposedPercent } from '#core/pressure/newcomer-ramp';
+import { EXERCISES } from '#core/protocol/exercises';
+import { PROTOCOLS, protocolIdSchema, tempoIdSchema } from '#core/protocol/protocols';
+import { LIMB_LABELS, POSITIONS } from '#core/quantity/limb';
+import { guardFindings, hardFindings } from '#core/rules/finding';
+import { SCHOOLS, schoolIdSchema } from '#core/rules/schools';
+import { doseOf } from '#core/session/dose';
+import { api, failureWords, fieldProblem, read } from '../../data/api';
+import { usePractitioner, useRecordWrite } from '../../data/queries';
+import { Button } from '../../parts/Button';
+import { Choice } from '../../parts/Choice';
+import { Field, FieldError } from '../../parts/Field';
+import { Figure } from '../../parts/Figure';
+import { FindingsFor } from '../../parts/FindingLine';
+import { clock } from '../../parts/format';
+import { OcclusionStrip } from '../../parts/OcclusionStrip';
+import { Picker } from '../../parts/Picker';
+import type { Basis } from './PrescribeBench';
+
+const MS_PER_WEEK = 7 * 86_400_000;
+const USUAL_LOAD_PERCENT = 25;
+
+type Draft = Omit<Choices, 'percentLop' | 'percentOneRepMax' | 'restMs'> & {
+  percentLop: string;
+  percentOneRepMax: string;
+  restSeconds: string;
+  occlusionId: string;
+  strengthTestId: string;
+  weightKitId: string;
+  overrideReason: string;
+};
+
+const toNumber = (typed: string): number =>
+  typed.trim() === '' ? Number.NaN : Number(typed.replace(',', '.'));
+
+/** The prescription as it is being made: choices left, figures right, the strip beneath, findings at their cause. */
+export function Composer({ client, basis }: { client: ClientRecord; basis: Basis }) {
+  const navigate = useNavigate();
+  const practitioner = usePractitioner();
+  const [draft, setDraft] = useState(() => firstDraft(client, basis));
+  const change = (part: Partial<Draft>) => setDraft((old) => ({ ...old, ...part }));
+  const write = useRecordWrite((json: NewPrescription) =>
+    read(api.clients[':id'].prescriptions.$post({ param: { id: client.id }, json })),
+  );
+  const { occlusions, strengthTests, practice } = basis;
+  const occlusion = occlusions.find(({ id }) => id === draft.occlusionId);
+  const test = strengthTests.find(({ id }) => id === draft.strengthTestId);
+  const weightKit = practice.weightKits.find(({ id }) => id === draft.weightKitId);
+  const cuff = practice.cuffs.find(({ id }) => id === occlusion?.cuffId);
+  if (!occlusion || !test || !weightKit || !cuff) return null;
+
+  const choices: Choices = {
+    limb: occlusion.limb,
+    position: draft.position,
+    exerciseId: test.exerciseId,
+    schoolId: draft.schoolId,
+    protocolId: draft.protocolId,
+    tempoId: draft.tempoId,
+    percentLop: toNumber(draft.percentLop),
+    percentOneRepMax: toNumber(draft.percentOneRepMax),
+    restMs: Math.round(toNumber(draft.restSeconds) * 1000),
+  };
+  const untyped = [choices.percentLop, choices.percentOneRepMax, choices.restMs].some(
+    (value) => !(value >= 0) || value > 1e6,
+  );
+  const composed = untyped
+    ? null
+    : composePlan(choices, {
+        cuff,
+        occlusion: occlusion.pressure,
+        uncertaintyMmHg: occlusion.uncertaintyMmHg,
+        steady: occlusion.steady,
+        measuredPosition: occlusion.position,
+        oneRepMax: test.oneRepMax,
+        weightKit,
+        gaugeDivisionMmHg: practice.settings.gaugeDivisionMmHg,
+      });
+  const findings = composed?.findings ?? [];
+  const hard = hardFindings(findings).length > 0;
+  const guards = guardFindings(findings);
+  const mayOverride = practitioner?.role === 'clinician';
+  const exercise = composed?.plan.exercises[0];
+  const target = exercise?.limbs[0];
+  const timeline = composed && compile(composed.plan);
+  const proposed = proposedPercent(occlusion.limb, draft.schoolId, weeksTrained(client));
+
+  const sign = async () => {
+    const { overrideReason } = draft;
+    const json: NewPrescription = {
+      ...choices,
+      occlusionId: occlusion.id,
+      strengthTestId: test.id,
+      weightKitId: weightKit.id,
+      ...(guards.length > 0 ? { overrideReason } : {}),
+    };
+    const record = await write.mutateAsync(json).catch(() => null);
+    if (record) navigate(`/people/${client.id}/run`);
+  };
+
+  return (
+    <div className="space-y-6">
+      <div className="grid gap-8 lg:grid-cols-[26rem_1fr]">
+        <div className="space-y-4">
+          <Picker
+            label="Pressure measured"
+            value={draft.occlusionId}
+            onChange={(occlusionId) => change({ occlusionId })}
+            options={occlusions.map((fact) => ({
+              value: fact.id,
+              label: `${LIMB_LABELS[fact.limb]}, ${fact.position}: ${fact.pressure.value} ± ${fact.uncertaintyMmHg} mmHg`,
+            }))}
+          />
+          <Picker
+            label="Exercise and 1RM"
+            value={draft.strengthTestId}
+            onChange={(strengthTestId) => change({ strengthTestId })}
+            options={strengthTests.map((fact) => ({
+              value: fact.id,
+              label: `${EXERCISES[fact.exerciseId].label}, ${fact.side}: ${fact.oneRepMax.value} kg`,
+            }))}
+          />
+          <Choice
+            label="Exercised"
+            value={draft.position}
+            onChange={(position) => change({ position })}
+            options={POSITIONS.map((value) => ({ value, label: value }))}
+          />
+          <FindingsFor subject="position" findings={findings} />
+          <Picker
+            label="School"
+            value={draft.schoolId}
+            onChange={(schoolId) =>
+              change({
+                schoolId,
+                percentLop: String(proposedPercent(occlusion.limb, schoolId, weeksTrained(client)).value),
+              })
+            }
+            options={schoolIdSchema.options.map((value) => ({ value, label: SCHOOLS[value].label }))}
+          />
+          <div className="grid grid-cols-2 gap-4">
+            <Field
+              label="Pressure"
+              unit="% LOP"
+              inputMode="decimal"
+              value={draft.percentLop}
+              onChange={(event) => change({ percentLop: event.target.value })}
+              error={fieldProblem(write.error, 'percentLop')}
+              hint={`${SCHOOLS[draft.schoolId].label} proposes ${proposed.value} %`}
+            />
+            <Field
+              label="Load"
+              unit="% 1RM"
+              inputMode="decimal"
+              value={draft.percentOneRepMax}
+              onChange={(event) => change({ percentOneRepMax: event.target.value })}
+              error={fieldProblem(write.error, 'percentOneRepMax')}
+              hint="Start 20–30 %, usual up to 40 %"
+            />
+          </div>
+          <FindingsFor subject="percentLop" findings={findings} />
+          <FindingsFor subject="percentOneRepMax" findings={findings} />
+          <Picker
+            label="Weights"
+            value={draft.weightKitId}
+            onChange={(weightKitId) => change({ weightKitId })}
+            options={practice.weightKits.map(({ id, label }) => ({ value: id, label }))}
+          />
+          <FindingsFor subject="weightKitId" findings={findings} />
+        </div>
+        <div className="space-y-5">
+          {exercise && target && (
+            <div className="flex flex-wrap gap-x-10 gap-y-4">
+              <Figure label="Target pressure" derived={target.pressure} size="text-6xl" />
+              <Figure label="Truly" derived={target.trueRange} />
+              <Figure label={exercise.loadRecipe} derived={exercise.load} size="text-6xl" />
+            </div>
+          )}
+          <Choice
+            label="Protocol"
+            value={draft.protocolId}
+            onChange={(protocolId) => {
+              const { restMs, tempos } = PROTOCOLS[protocolId];
+              const tempoId = tempos.includes(draft.tempoId) ? draft.tempoId : (tempos[0] ?? draft.tempoId);
+              change({ protocolId, tempoId, restSeconds: String(restMs / 1000) });
+            }}
+            options={protocolIdSchema.options.map((value) => ({
+              value,
+              label: `${PROTOCOLS[value].label}: ${PROTOCOLS[value].reps.join('/')}, ${PROTOCOLS[value].inflation === 'continuous' ? 'stay inflated' : 'release each rest'}`,
+            }))}
+          />
+          <div className="flex flex-wrap items-start gap-6">
+            <Choice
+              label="Tempo, seconds up–hold–down"
+              value={draft.tempoId}
+              onChange={(tempoId) => change({ tempoId })}
+              options={tempoIdSchema.options.map((value) => ({ value, label: value.replaceAll('-', '–') }))}
+            />
+            <Field
+              label="Rest"
+              unit="s"
+              className="w-36"
+              inputMode="numeric"
+              value={draft.restSeconds}
+              onChange={(event) => change({ restSeconds: event.target.value })}
+            />
+          </div>
+          {['tempoId', 'restMs', 'protocolId', 'exerciseId'].map((subject) => (
+            <FindingsFor key={subject} subject={subject} findings={findings} />
+          ))}
+          {untyped && (
+            <FieldError>Enter pressure, load and rest as numbers, and the figures come back.</FieldError>
+          )}
+          {timeline && (
+            <p>
+              Occluded <span className="figures">{clock(doseOf(timeline).occludedMs)}</span> in all, longest
+              stretch{' '}
+              <span className="figures">{clock(doseOf(timeline).limbs[0]?.longestContinuousMs ?? 0)}</span>,{' '}
+              <span className="figures">{doseOf(timeline).reps}</span> repetitions.
+            </p>
+          )}
+        </div>
+      </div>
+      {timeline && <OcclusionStrip planned={timeline} />}
+      <div className="flex flex-wrap items-start gap-4">
+        {guards.length > 0 && mayOverride && (
+          <Field
+            className="min-w-72 flex-1"
+            label="Reason for passing the guard"
+            value={draft.overrideReason}
+            onChange={(event) => change({ overrideReason: event.target.value })}
+            error={fieldProblem(write.error, 'overrideReason')}
+          />
+        )}
+        {guards.length > 0 && !mayOverride && (
+          <FieldError>A guard is passed only by a clinician with a reason (SCR-4).</FieldError>
+        )}
+        <Button
+          kind="main"
+          className="mt-7"
+          disabled={
+            !composed ||
+            hard ||
+            (guards.length > 0 && (!mayOverride || draft.overrideReason.trim() === '')) ||
+            write.isPending
+          }
+          onClick={() => void sign()}
+        >
+          Sign as {practitioner?.name ?? '…'}
+        </Button>
+        {write.error && <FieldError>{failureWords(write.error)}</FieldError>}
+      </div>
+    </div>
+  );
+}
+
+function weeksTrained(client: ClientRecord): number {
+  const finished = client.facts.sessions.filter(({ finishedAtMs }) => finishedAtMs !== null);
+  if (finished.length === 0) return 0;
+  const firstMs = Math.min(...finished.map(({ startedAtMs }) => startedAtMs));
+  return Math.floor((client.judgedAtMs - firstMs) / MS_PER_WEEK);
+}
+
+/** Begins from the prescription that counts, or from the newest measurements and the practice's school. */
+function firstDraft(client: ClientRecord, { occlusions, strengthTests, practice }: Basis): Draft {
+  const last = currentPrescription(client.facts)?.plan;
+  const exercise = last?.exercises[0];
+  const occlusion = newest(occlusions);
+  const test =
+    newest(strengthTests.filter((fact) => fact.exerciseId === exercise?.exerciseId)) ?? newest(strengthTests);
+  const schoolId = last?.schoolId ?? practice.settings.schoolId;
+  const limb = occlusion?.limb ?? 'left-thigh';
+  return {
+    limb,
+    position: exercise?.position ?? (test ? EXERCISES[test.exerciseId].position : 'sitting'),
+    exerciseId: test?.exerciseId ?? 'knee-extension',
+    schoolId,
+    protocolId: exercise?.protocolId ?? 'standard-75',
+    tempoId: exercise?.tempoId ?? '1.5-0-1.5',
+    percentLop: String(
+      exercise?.limbs[0]?.percentLop ?? proposedPercent(limb, schoolId, weeksTrained(client)).value,
+    ),
+    percentOneRepMax: String(USUAL_LOAD_PERCENT),
+    restSeconds: String((exercise?.restMs ?? PROTOCOLS['standard-75'].restMs) / 1000),
+    occlusionId: occlusion?.id ?? '',
+    strengthTestId: test?.id ?? '',
+    weightKitId: (limb.endsWith('arm') ? practice.weightKits[1] : practice.weightKits[0])?.id ?? '',
+    overrideReason: '',
+  };
+}

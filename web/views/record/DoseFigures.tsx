@@ -1,0 +1,29 @@
+import type { TimelineSet } from '#core/plan/timeline';
+import type { Dose } from '#core/session/dose';
+import { clock, plain } from '../../parts/format';
+
+/** The dose of a session: each figure in one row, the same for planned and done. */
+export function DoseFigures({ dose, sets }: { dose: Dose; sets: readonly TimelineSet[] }) {
+  const [limb] = dose.limbs;
+  const figures: [string, string, string][] = [
+    ['Repetitions', `${dose.reps}`, `${sets.map(({ reps }) => reps).join(' / ')} of ${dose.plannedReps}`],
+    ['Occluded in all', clock(dose.occludedMs), 'min:s'],
+    ['Longest stretch', clock(limb?.longestContinuousMs ?? 0), 'min:s, continuous'],
+    ['Pressure × time', plain(limb?.pressureTimeMmHgMin ?? 0, 0), 'mmHg·min'],
+    ['Relative', plain(limb?.relativePressureTimePercentLopMin ?? 0, 0), '%LOP·min'],
+    ['Volume', plain(dose.volumeKgReps), 'kg·reps'],
+  ];
+  return (
+    <dl className="grid grid-cols-3 gap-y-4 border-y border-ink/40 py-3 xl:grid-cols-6">
+      {figures.map(([label, value, words]) => (
+        <div key={label}>
+          <dt className="text-[14px] text-quiet">{label}</dt>
+          <dd>
+            <span className="figures block text-4xl">{value}</span>
+            <span className="text-[14px] text-quiet">{words}</span>
+          </dd>
+        </div>
+      ))}
+    </dl>
+  );
+}

@@ -1,0 +1,84 @@
+import { compile } from '#core/plan/compile';
+import { LIMB_LABELS } from '#core/quantity/limb';
+import { doseOf } from '#core/session/dose';
+import { liveTimeline } from '#core/session/live-timeline';
+import { SIGNS } from '#core/session/signs';
+import { correctedReps } from '#core/session/state';
+import type { LiveSession } from '../../data/live-session';
+import { clock, dayAndTime, plain } from '../../parts/format';
+import { OcclusionStrip } from '../../parts/OcclusionStrip';
+import { DoseFigures } from './DoseFigures';
+
+const REASONS = {
+  done: 'all done',
+  failure: 'failure',
+  pain: 'pain',
+  operator: 'ended by the operator',
+} as const;
+
+/** What happened, done over planned: sets, dose, signs (rule RUN-5). All of it is folded from the log. */
+export function RecordView({ session: { view, state } }: { session: LiveSession }) {
+  const timeline = liveTimeline(view.plan, state, state.finishedAtMs ?? Date.now());
+  const dose = doseOf(timeline);
+  const exercise = view.plan.exercises[0];
+  return (
+    <article className="space-y-6">
+      <header>
+        <h1 className="text-3xl font-semibold">
+          {exercise?.label}, {dayAndTime(state.startedAtMs ?? view.openedAtMs)}
+        </h1>
+        <p className="text-quiet">
+          {exercise?.protocolLabel}, {exercise?.load.value} kg ({exercise?.loadRecipe}), done over planned
+        </p>
+      </header>
+      <OcclusionStrip planned={compile(view.plan)} done={timeline} />
+      <DoseFigures dose={dose} sets={timeline.sets} />
+      <table className="w-full max-w-3xl border-t border-ink/40">
+        <thead>
+          <tr className="text-left text-[14px] text-quiet">
+            {['Set', 'Repetitions', 'Lasted', 'Ended', 'Effort', 'Joint pain'].map((head) => (
+              <th key={head} className="py-1 font-normal">
+                {head}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {state.sets.map((set) => (
+            <tr key={`${set.exerciseIndex}.${set.setIndex}`} className="border-t border-rule">
+              <td className="py-1.5">{set.setIndex + 1}</td>
+              <td className="figures">
+                {correctedReps(set)} of {set.plannedReps}
+                {set.correctedBy !== 0 && (
+                  <span className="text-[13px] text-quiet"> corrected {plain(set.correctedBy)}</span>
+                )}
+              </td>
+              <td className="figures">{clock((set.endedAtMs ?? set.startedAtMs) - set.startedAtMs)}</td>
+              <td>{set.reason ? REASONS[set.reason] : '–'}</td>
+              <td className="figures">{set.effort ?? '–'}</td>
+              <td className="figures">{set.jointPain ?? '–'}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {(state.signs.length > 0 || state.stopped) && (
+        <section>
+          <h2 className="text-xl font-semibold">Signs</h2>
+          <ul>
+            {state.signs.map(({ atMs, sign }) => (
+              <li key={atMs}>
+                <span className="figures">{clock(atMs - (state.startedAtMs ?? atMs))}</span>{' '}
+                {SIGNS[sign].label}
+              </li>
+            ))}
+          </ul>
+          {state.stopped && <p className="text-vermilion">Stopped: {state.stopped.why}.</p>}
+        </section>
+      )}
+      <p className="text-[14px] text-quiet">
+        {dose.limbs.map(({ limb }) => LIMB_LABELS[limb]).join(', ')}. {view.events.length} events in the log
+        of this session.
+      </p>
+    </article>
+  );
+}

@@ -1,0 +1,92 @@
+import type { Plan } from '#core/plan/plan';
+import { pacePosition } from '#core/protocol/pace';
+import { repsNow, restLeftMs } from '#core/session/clocks';
+import { nextPlace } from '#core/session/next-step';
+import { correctedReps, findSet, openSet, type SessionState } from '#core/session/state';
+import { clock, countdown } from '../../parts/format';
+
+/** The one number to read from three metres: repetitions in a set, what is left of a rest, time between. */
+export function BigClock({ plan, state, nowMs }: { plan: Plan; state: SessionState; nowMs: number }) {
+  const set = openSet(state);
+  const restMs = restLeftMs(state, nowMs);
+  const reps = repsNow(plan, state, nowMs);
+  return (
+    <div>
+      {set && reps !== null ? (
+        <>
+          <p className="figures text-[160px] leading-none" data-testid="reps">
+            {reps}
+            <span className="text-5xl text-quiet"> / {set.plannedReps}</span>
+          </p>
+          <Phase
+            plan={plan}
+            exerciseIndex={set.exerciseIndex}
+            elapsedMs={nowMs - set.startedAtMs}
+            reps={set.plannedReps}
+          />
+        </>
+      ) : restMs !== null ? (
+        <>
+          <p className={`figures text-[160px] leading-none ${restMs < 0 ? 'text-quiet' : ''}`}>
+            {restMs > 0 ? countdown(restMs) : `+${clock(-restMs)}`}
+          </p>
+          <p className="text-xl">{restMs > 0 ? 'rest left' : 'over the rest'}</p>
+        </>
+      ) : (
+        <p className="figures text-[160px] leading-none">{clock(nowMs - (state.startedAtMs ?? nowMs))}</p>
+      )}
+      <SetDots plan={plan} state={state} />
+    </div>
+  );
+}
+
+const PHASE_WORDS = { up: 'Lift', hold: 'Hold', down: 'Lower' } as const;
+
+/** Where in the repetition the pace is: a bar that fills on the way up and empties on the way down. */
+function Phase({
+  plan,
+  exerciseIndex,
+  elapsedMs,
+  reps,
+}: {
+  plan: Plan;
+  exerciseIndex: number;
+  elapsedMs: number;
+  reps: number;
+}) {
+  const exercise = plan.exercises[exerciseIndex];
+  const pace = exercise && pacePosition(elapsedMs, exercise.tempo, reps);
+  const height = !pace ? 0 : pace.phase === 'up' ? pace.share : pace.phase === 'hold' ? 1 : 1 - pace.share;
+  return (
+    <div className="mt-2 flex items-center gap-4">
+      <div className="h-5 w-72 border border-ink/40">
+        <div className="h-full bg-plum" style={{ width: `${height * 100}%` }} />
+      </div>
+      <span className="text-3xl font-semibold">{pace ? PHASE_WORDS[pace.phase] : ''}</span>
+    </div>
+  );
+}
+
+function SetDots({ plan, state }: { plan: Plan; state: SessionState }) {
+  const next = nextPlace(plan, state);
+  return (
+    <ol className="mt-4 flex flex-wrap gap-2" aria-label="Sets">
+      {plan.exercises.flatMap((exercise, exerciseIndex) =>
+        exercise.reps.map((planned, setIndex) => {
+          const set = findSet(state, { exerciseIndex, setIndex });
+          const ended = set?.endedAtMs != null;
+          const isNext = next?.exerciseIndex === exerciseIndex && next.setIndex === setIndex;
+          return (
+            <li
+              // biome-ignore lint/suspicious/noArrayIndexKey: a set is its place
+              key={`${exerciseIndex}.${setIndex}`}
+              className={`figures min-w-16 border px-2 py-1 text-center text-lg ${ended ? 'border-plum bg-plum text-on-plum' : set || isNext ? 'border-2 border-plum' : 'border-ink/40'}`}
+            >
+              {ended && set ? `${correctedReps(set)}/${planned}` : planned}
+            </li>
+          );
+        }),
+      )}
+    </ol>
+  );
+}

@@ -1,0 +1,153 @@
+import { useRef, useState } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
+import { compile } from '#core/plan/compile';
+import { limbClocks } from '#core/session/clocks';
+import { liveTimeline } from '#core/session/live-timeline';
+import { nextStep } from '#core/session/next-step';
+import { inflatedLimbs, openSet } from '#core/session/state';
+import { type LiveSession, useAppend } from '../../data/live-session';
+import { Button } from '../../parts/Button';
+import { clock } from '../../parts/format';
+import { OcclusionStrip } from '../../parts/OcclusionStrip';
+import { useNow } from '../../parts/use-now';
+import { useSpace } from '../../parts/use-space';
+import { loosenEvents, nextEvents, signEvents, stopEvents, topUpEvents } from './actions';
+import { BigClock } from './BigClock';
+import { PressureRead } from './PressureRead';
+import { releaseEvents } from './release';
+import { SetNotes } from './SetNotes';
+import { SignList } from './SignList';
+import { stepWords } from './step-words';
+
+const TWICE_WITHIN_MS = 800;
+
+/** The live session: what now, what next, and one key for each. Everything shown is folded from the log. */
+export function LiveBench({ session: { view, state } }: { session: LiveSession }) {
+  const nowMs = useNow(100);
+  const append = useAppend(view.id);
+  const [signing, setSigning] = useState(false);
+  const escapedAtMs = useRef(0);
+  const { plan } = view;
+  const step = nextStep(plan, state, nowMs);
+  const words = stepWords(plan, step);
+  const inflated = inflatedLimbs(state).map(({ limb }) => limb);
+  const inSet = openSet(state) !== null;
+
+  const doNext = () => {
+    const pressedMs = Date.now();
+    void append(...nextEvents(plan, state, nextStep(plan, state, pressedMs), pressedMs));
+  };
+  const release = () => {
+    if (inflated.length > 0) void append(...releaseEvents(plan, state, inflated, Date.now()));
+  };
+  const stop = (why: string) => {
+    if (!state.stopped) void append(...stopEvents(plan, state, why, Date.now()));
+  };
+  useSpace(doNext);
+  useHotkeys('r', release);
+  useHotkeys('l', () => void append(...loosenEvents(plan, state)));
+  useHotkeys('t', () => void append(...topUpEvents(plan, state)));
+  useHotkeys('.', () => setSigning(true), { useKey: true });
+  useHotkeys('esc', () => {
+    const pressedMs = Date.now();
+    if (pressedMs - escapedAtMs.current < TWICE_WITHIN_MS) stop('Stopped by the operator');
+    escapedAtMs.current = pressedMs;
+  });
+
+  const exercise = plan.exercises[0];
+  return (
+    <section className="space-y-4">
+      <header className="flex flex-wrap items-baseline justify-between gap-x-6">
+        <h1
+          className={`text-4xl font-semibold ${words.urgent ? 'text-vermilion' : ''}`}
+          aria-live="assertive"
+        >
+          {words.now}
+        </h1>
+        {exercise && (
+          <p className="text-quiet">
+            {exercise.label}, {exercise.load.value} kg ({exercise.loadRecipe}). {exercise.cue}
+          </p>
+        )}
+      </header>
+      {state.stopped && (
+        <p role="alert" className="border-l-4 border-vermilion pl-3 text-xl">
+          <strong className="text-vermilion">Stop.</strong> {state.stopped.why}. Deflate at once, sit or lie
+          down, stay with the person, follow local first-aid policy (RUN-3).
+        </p>
+      )}
+      <div className="grid gap-6 lg:grid-cols-[1fr_20rem]">
+        <BigClock plan={plan} state={state} nowMs={nowMs} />
+        <div className="space-y-3">
+          {limbClocks(plan, state, nowMs)
+            .filter(({ inflated: up }) => up)
+            .map((limb) => (
+              <div key={limb.limb} className="border-y border-ink/40 py-2">
+                <p className="text-[14px] text-quiet">Occluded, of {clock(limb.limitMs)}</p>
+                <p className={`figures text-5xl ${limb.alarm === 'none' ? '' : 'text-vermilion'}`}>
+                  {clock(limb.clockMs)}
+                </p>
+                <PressureRead
+                  limb={limb.limb}
+                  pressureMmHg={limb.pressureMmHg}
+                  target={plan}
+                  append={append}
+                />
+              </div>
+            ))}
+          {inflated.length > 0 && (
+            <div className="grid grid-cols-2 gap-2">
+              <Button keyHint="L" onClick={() => void append(...loosenEvents(plan, state))}>
+                Loosen 10
+              </Button>
+              <Button keyHint="T" disabled={inSet} onClick={() => void append(...topUpEvents(plan, state))}>
+                Top up
+              </Button>
+            </div>
+          )}
+          <SetNotes plan={plan} state={state} append={append} />
+        </div>
+      </div>
+      <div className="flex flex-wrap gap-3">
+        {words.action && (
+          <Button
+            kind={words.urgent ? 'stop' : 'main'}
+            className="min-h-20 min-w-80 flex-1 text-2xl"
+            keyHint="Space"
+            onClick={doNext}
+          >
+            {words.action}
+          </Button>
+        )}
+        {inflated.length > 0 && step.do !== 'release' && (
+          <Button className="min-h-20" keyHint="R" onClick={release}>
+            Release
+          </Button>
+        )}
+        <Button className="min-h-20" keyHint="." onClick={() => setSigning(true)}>
+          Sign noted
+        </Button>
+        {!state.stopped && (
+          <Button
+            kind="stop"
+            className="min-h-20"
+            keyHint="Esc Esc"
+            onClick={() => stop('Stopped by the operator')}
+          >
+            Stop
+          </Button>
+        )}
+      </div>
+      <OcclusionStrip
+        planned={compile(plan)}
+        done={liveTimeline(plan, state, nowMs)}
+        nowMs={nowMs - (state.startedAtMs ?? nowMs)}
+      />
+      <SignList
+        open={signing}
+        onOpenChange={setSigning}
+        note={(sign) => void append(...signEvents(plan, state, sign, Date.now()))}
+      />
+    </section>
+  );
+}

@@ -1,0 +1,51 @@
+import { useState } from 'react';
+import type { Plan } from '#core/plan/plan';
+import type { Limb } from '#core/quantity/limb';
+import type { EventBody } from '#core/session/events';
+
+/** The pressure last read, and a place to type a new reading. */
+export function PressureRead({
+  limb,
+  pressureMmHg,
+  target: plan,
+  append,
+}: {
+  limb: Limb;
+  pressureMmHg: number;
+  target: Plan;
+  append: (...bodies: EventBody[]) => Promise<void>;
+}) {
+  const [typed, setTyped] = useState('');
+  const target = plan.exercises.flatMap(({ limbs }) => limbs).find((candidate) => candidate.limb === limb);
+  const reading = Number(typed);
+  const over = target && reading > target.occlusion.value;
+  const save = (event: React.FormEvent) => {
+    event.preventDefault();
+    if (typed === '' || over) return;
+    void append({ type: 'pressure-read', limb, pressureMmHg: reading, cause: 'read' });
+    setTyped('');
+  };
+  return (
+    <form onSubmit={save}>
+      <div className="flex items-baseline gap-3">
+        <p className="figures text-3xl">{pressureMmHg}</p>
+        <p className="text-[14px] text-quiet">mmHg, target {target?.pressure.value}</p>
+        <input
+          inputMode="numeric"
+          autoComplete="off"
+          aria-label="Pressure read, mmHg"
+          placeholder="read"
+          value={typed}
+          onChange={(event) => setTyped(event.target.value.replace(/[^0-9]/g, '').slice(0, 3))}
+          className="figures ml-auto min-h-11 w-20 rounded-sm border border-ink/40 bg-paper px-2 text-xl"
+        />
+      </div>
+      {over && (
+        <p role="alert" className="notched py-1 text-ochre">
+          {reading} is above this limb’s LOP of {target.occlusion.value}: let it down, then enter what you
+          read (PRS-3).
+        </p>
+      )}
+    </form>
+  );
+}

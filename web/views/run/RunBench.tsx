@@ -1,0 +1,119 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Link, useNavigate } from 'react-router';
+import { v4 as newId } from 'uuid';
+import type { ClientRecord } from '#contract/client';
+import { currentPrescription, LINK_LABELS, linksThatHold } from '#core/chain/links';
+import { compile } from '#core/plan/compile';
+import { LIMB_LABELS } from '#core/quantity/limb';
+import { failureWords } from '../../data/api';
+import { openSession } from '../../data/live-session';
+import { BenchHeading, FirstDo } from '../../parts/Bench';
+import { Button } from '../../parts/Button';
+import { FieldError } from '../../parts/Field';
+import { Figure } from '../../parts/Figure';
+import { dayAndTime } from '../../parts/format';
+import { OcclusionStrip } from '../../parts/OcclusionStrip';
+import { useSpace } from '../../parts/use-space';
+
+/** What will be run, whether it may be, and what was run before. */
+export function RunBench({ client }: { client: ClientRecord }) {
+  const queries = useQueryClient();
+  const navigate = useNavigate();
+  const [failure, setFailure] = useState<unknown>(null);
+  const [opening, setOpening] = useState(false);
+  const prescription = currentPrescription(client.facts);
+  const open = client.facts.sessions.find(({ finishedAtMs }) => finishedAtMs === null);
+  const held = linksThatHold(client.facts, client.judgedAtMs);
+  const ready = prescription && !open && held.length === 0;
+  const start = async () => {
+    if (!ready || opening) return;
+    setOpening(true);
+    setFailure(null);
+    try {
+      navigate(`/sessions/${await openSession(queries, newId(), prescription.id)}`);
+    } catch (error) {
+      setFailure(error);
+    } finally {
+      setOpening(false);
+    }
+  };
+  useSpace(() => void start());
+  const exercise = prescription?.plan.exercises[0];
+  const target = exercise?.limbs[0];
+  return (
+    <section className="space-y-6">
+      <BenchHeading title="Run">
+        {exercise && target
+          ? `${exercise.label}, ${exercise.position}, ${LIMB_LABELS[target.limb].toLowerCase()} with ${target.cuffLabel}`
+          : 'The session, hands-free.'}
+      </BenchHeading>
+      {prescription && exercise && target && (
+        <>
+          <div className="flex flex-wrap items-start gap-x-10 gap-y-4">
+            <Figure label={`${target.percentLop} % of LOP`} derived={target.pressure} size="text-6xl" />
+            <Figure label={exercise.loadRecipe} derived={exercise.load} size="text-6xl" />
+            <div>
+              <p className="text-[13px] text-quiet">{exercise.protocolLabel}</p>
+              <p className="figures text-3xl">{exercise.reps.join(' / ')}</p>
+              <p className="text-[14px] text-quiet">
+                rest {exercise.restMs / 1000} s, tempo {exercise.tempoId.replaceAll('-', '–')},{' '}
+                {exercise.inflation === 'continuous' ? 'cuff stays inflated' : 'release each rest'}
+              </p>
+            </div>
+          </div>
+          <OcclusionStrip planned={compile(prescription.plan)} />
+        </>
+      )}
+      {held.map((link) => (
+        <FirstDo key={link.id} clientId={client.id} link={LINK_LABELS[link.id]}>
+          {link.reason}
+        </FirstDo>
+      ))}
+      {failure !== null && <FieldError>{failureWords(failure)}</FieldError>}
+      {open ? (
+        <Link
+          to={`/sessions/${open.id}`}
+          className="inline-flex min-h-14 items-center rounded-sm bg-plum px-6 text-xl font-semibold text-on-plum"
+        >
+          Go on with the open session
+        </Link>
+      ) : (
+        ready && (
+          <Button
+            kind="main"
+            className="min-h-14 text-xl"
+            keyHint="Space"
+            disabled={opening}
+            onClick={() => void start()}
+          >
+            Open the session
+          </Button>
+        )
+      )}
+      <PastSessions client={client} />
+    </section>
+  );
+}
+
+function PastSessions({ client }: { client: ClientRecord }) {
+  const past = client.facts.sessions
+    .filter(({ finishedAtMs }) => finishedAtMs !== null)
+    .sort((a, b) => b.startedAtMs - a.startedAtMs);
+  if (past.length === 0) return null;
+  return (
+    <section>
+      <h3 className="font-semibold">Sessions on record</h3>
+      <ul className="mt-1 max-w-2xl border-t border-rule">
+        {past.map((session) => (
+          <li key={session.id} className="border-b border-rule">
+            <Link to={`/sessions/${session.id}`} className="flex gap-6 py-2 hover:bg-tint">
+              <span className="figures w-36">{dayAndTime(session.startedAtMs)}</span>
+              <span className="underline underline-offset-4">Record</span>
+            </Link>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}

@@ -1,0 +1,71 @@
+import { Dialog } from 'radix-ui';
+import { SIGNS, type SignId, signIdSchema } from '#core/session/signs';
+
+/** Signs to note: expected ones are kept, stop ones stop the session at once (rule RUN-3). */
+export function SignList({
+  open,
+  onOpenChange,
+  note,
+}: {
+  open: boolean;
+  onOpenChange: (open: boolean) => void;
+  note: (sign: SignId) => void;
+}) {
+  const pick = (sign: SignId) => {
+    onOpenChange(false);
+    note(sign);
+  };
+  const of = (stop: boolean) =>
+    signIdSchema.options.filter((id) => (SIGNS[id].level !== 'expected') === stop);
+  return (
+    <Dialog.Root open={open} onOpenChange={onOpenChange}>
+      <Dialog.Portal>
+        <Dialog.Overlay className="fixed inset-0 z-40 bg-ink/40" />
+        <Dialog.Content
+          aria-describedby={undefined}
+          className="fixed top-16 left-1/2 z-50 w-[720px] max-w-[94vw] -translate-x-1/2 rounded-sm border border-ink bg-paper p-5"
+        >
+          <Dialog.Title className="mb-3 text-xl font-semibold">Which sign?</Dialog.Title>
+          <div className="grid gap-5 md:grid-cols-2">
+            <Group title="Expected: noted" signs={of(false)} pick={pick} />
+            <Group title="Stop: deflate at once" signs={of(true)} pick={pick} stop />
+          </div>
+        </Dialog.Content>
+      </Dialog.Portal>
+    </Dialog.Root>
+  );
+}
+
+function Group({
+  title,
+  signs,
+  pick,
+  stop = false,
+}: {
+  title: string;
+  signs: readonly SignId[];
+  pick: (sign: SignId) => void;
+  stop?: boolean;
+}) {
+  return (
+    <div>
+      <h3 className={`font-semibold ${stop ? 'text-vermilion' : ''}`}>{title}</h3>
+      <ul className="mt-1 border-t border-rule">
+        {signs.map((sign) => (
+          <li key={sign} className="border-b border-rule">
+            <button
+              type="button"
+              className="min-h-11 w-full px-2 text-left hover:bg-tint"
+              onClick={() => pick(sign)}
+            >
+              {SIGNS[sign].label}
+              {SIGNS[sign].level === 'red' && (
+                <span className="ml-2 text-[13px] text-vermilion">no restart today</span>
+              )}
+            </button>
+          </li>
+        ))}
+      </ul>
+    </div>
+  );
+}

@@ -1,0 +1,74 @@
+import type { Plan } from '#core/plan/plan';
+import { roundDownToDivision } from '#core/quantity/rounding';
+import type { EventBody } from '#core/session/events';
+import type { NextStep } from '#core/session/next-step';
+import { SIGNS, type SignId } from '#core/session/signs';
+import { inflatedLimbs, openInflation, openSet, type SessionState } from '#core/session/state';
+import { endSetEvents, releaseEvents } from './release';
+
+const LOOSEN_MMHG = 10;
+
+/** Events of doing the next expected thing. */
+export function nextEvents(plan: Plan, state: SessionState, step: NextStep, nowMs: number): EventBody[] {
+  switch (step.do) {
+    case 'inflate': {
+      const targets = plan.exercises[step.place.exerciseIndex]?.limbs ?? [];
+      return targets.map(({ limb, pressure }) => ({
+        type: 'cuff-inflated',
+        limb,
+        pressureMmHg: pressure.value,
+      }));
+    }
+    case 'start-set':
+      return [{ type: 'set-started', ...step.place }];
+    case 'end-set': {
+      const exercise = plan.exercises[step.place.exerciseIndex];
+      const last = step.place.setIndex === (exercise?.reps.length ?? 0) - 1;
+      const ended = endSetEvents(plan, state, nowMs, 'failure');
+      return last || !exercise
+        ? ended
+        : [...ended, { type: 'rest-started', ...step.place, restMs: exercise.restMs }];
+    }
+    case 'release':
+      return releaseEvents(plan, state, step.limbs, nowMs);
+    case 'finish':
+      return [{ type: 'session-finished' }];
+    default:
+      return [];
+  }
+}
+
+/** Loosens every inflated cuff by 10 mmHg (rule RUN-4). */
+export function loosenEvents(plan: Plan, state: SessionState): EventBody[] {
+  return inflatedLimbs(state).map((limb) => {
+    const nowMmHg = openInflation(limb)?.steps.at(-1)?.pressureMmHg ?? 0;
+    const pressureMmHg = Math.max(
+      0,
+      roundDownToDivision(Math.max(0, nowMmHg - LOOSEN_MMHG), plan.gaugeDivisionMmHg),
+    );
+    return { type: 'pressure-read', limb: limb.limb, pressureMmHg, cause: 'loosened' };
+  });
+}
+
+/** Tops every inflated cuff up to its target, never over it, and only between sets (rule RUN-4). */
+export function topUpEvents(plan: Plan, state: SessionState): EventBody[] {
+  if (openSet(state)) return [];
+  return inflatedLimbs(state).flatMap(({ limb }) => {
+    const target = plan.exercises.flatMap(({ limbs }) => limbs).find((candidate) => candidate.limb === limb);
+    return target
+      ? [{ type: 'pressure-read', limb, pressureMmHg: target.pressure.value, cause: 'top-up' } as const]
+      : [];
+  });
+}
+
+/** Notes a sign; a stop sign stops the session, and the bench then asks for release (rule RUN-3). */
+export function signEvents(plan: Plan, state: SessionState, sign: SignId, nowMs: number): EventBody[] {
+  const noted: EventBody = { type: 'sign-noted', sign };
+  return SIGNS[sign].level === 'expected'
+    ? [noted]
+    : [noted, ...stopEvents(plan, state, SIGNS[sign].label, nowMs)];
+}
+
+export function stopEvents(plan: Plan, state: SessionState, why: string, nowMs: number): EventBody[] {
+  return [...endSetEvents(plan, state, nowMs, 'operator'), { type: 'stopped', why }];
+}

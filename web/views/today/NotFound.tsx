@@ -1,0 +1,15 @@
+import { Link } from 'react-router';
+
+export function NotFound() {
+  return (
+    <div className="p-6">
+      <h1 className="text-2xl font-semibold">There is nothing at this address</h1>
+      <p className="mt-2">
+        It may have been typed wrong.{' '}
+        <Link to="/" className="underline">
+          Back to the people
+        </Link>
+      </p>
+    </div>
+  );
+}

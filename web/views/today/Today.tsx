@@ -1,0 +1,55 @@
+import { Link } from 'react-router';
+import type { ClientSummary } from '#contract/client';
+import { LINK_LABELS } from '#core/chain/links';
+import { usePractice, useRoster } from '../../data/queries';
+import { Pip } from '../../parts/Pip';
+
+/** Who can train now, and for everybody else the one thing that is missing. */
+export function Today() {
+  const { data: people = [] } = useRoster();
+  const { data: practice } = usePractice();
+  return (
+    <div className="max-w-4xl p-6">
+      <h1 className="text-3xl font-semibold">{practice?.settings.name}</h1>
+      <p className="mt-1 text-quiet">Who can train now, and what is next for everybody else.</p>
+      <ul className="mt-6 border-t border-ink/40">
+        {people.map((person) => (
+          <NextThing key={person.id} person={person} />
+        ))}
+      </ul>
+      <p className="mt-6">
+        <Link to="/people/new" className="font-semibold underline underline-offset-4">
+          Add a person
+        </Link>
+      </p>
+      <p className="mt-10 max-w-prose text-[14px] text-quiet">
+        Nervato is decision support. Follow local policy and licensed practice; the person in front of you
+        comes first.
+      </p>
+    </div>
+  );
+}
+
+function NextThing({ person }: { person: ClientSummary }) {
+  const broken = person.chain.find((link) => link.id !== 'run' && link.state !== 'good');
+  const link = broken ?? person.chain.find(({ id }) => id === 'run');
+  if (!link) return null;
+  const prescribed = person.chain.find(({ id }) => id === 'prescribe');
+  return (
+    <li className="border-b border-rule">
+      <Link
+        to={`/people/${person.id}/${link.id}`}
+        className="grid grid-cols-[15rem_1fr_auto] gap-4 py-3 hover:bg-tint"
+      >
+        <span>
+          <span className="block text-xl font-semibold">{person.name}</span>
+          <span className="text-[14px] text-quiet">{person.story}</span>
+        </span>
+        <span>{broken ? broken.reason : `Ready. ${prescribed?.reason ?? ''}`}</span>
+        <span className="flex items-center gap-2 self-start font-semibold">
+          <Pip state={link.state} /> {broken ? LINK_LABELS[link.id] : 'Run'}
+        </span>
+      </Link>
+    </li>
+  );
+}
