@@ -11,7 +11,11 @@ const STAMP = 'node_modules/.nervato-installed';
 
 /** Runs a command with its output shown; ends the process when it fails. */
 export function run(command, args, env = {}) {
-  const { status } = spawnSync(command, args, { cwd: ROOT, stdio: 'inherit', env: { ...process.env, ...env } });
+  const { status } = spawnSync(command, args, {
+    cwd: ROOT,
+    stdio: 'inherit',
+    env: { ...process.env, ...env },
+  });
   if (status !== 0) process.exit(status ?? 1);
 }
 
@@ -22,10 +26,13 @@ export function installPackages() {
     console.error(`Nervato needs Node.js 20.19 or newer; this is ${process.versions.node}.`);
     process.exit(1);
   }
-  const lock = createHash('sha256').update(readFileSync(`${ROOT}package-lock.json`)).digest('hex');
+  const lock = createHash('sha256')
+    .update(readFileSync(`${ROOT}package-lock.json`))
+    .digest('hex');
   const stamp = `${ROOT}${STAMP}`;
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === lock) return;
-  run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error']);
+  // Not `npm ci`: it refuses a lock file made where a registry lacks the binaries of other platforms.
+  run('npm', ['install', '--no-save', '--no-audit', '--no-fund', '--loglevel=error']);
   writeFileSync(stamp, lock);
 }
 

@@ -40,6 +40,7 @@ export function createApp({ orm, now, log, webRoot }: AppOptions): Hono<Env> {
     secureHeaders({
       contentSecurityPolicy: {
         defaultSrc: ["'self'"],
+        scriptSrc: ["'self'"],
         styleSrc: ["'self'", "'unsafe-inline'"],
         imgSrc: ["'self'", 'data:'],
         fontSrc: ["'self'"],

@@ -25,12 +25,17 @@ export type LinkState = 'missing' | 'due' | 'held' | 'good';
 /** One link of the chain: its state, the one number that matters, and why, in words. */
 export type Link = { id: LinkId; state: LinkState; figure: string; reason: string; rules: RuleId[] };
 
-/** "today", "1 day old", "12 days old". */
-export function ageWords(atMs: number, nowMs: number): string {
+function daysWords(atMs: number, nowMs: number, after: string): string {
   const days = Math.floor((nowMs - atMs) / MS_PER_DAY);
   if (days < 1) return 'today';
-  return days === 1 ? '1 day old' : `${days} days old`;
+  return `${days} ${days === 1 ? 'day' : 'days'} ${after}`;
 }
+
+/** "today", "1 day old", "12 days old". */
+export const ageWords = (atMs: number, nowMs: number): string => daysWords(atMs, nowMs, 'old');
+
+/** "today", "1 day ago", "12 days ago". */
+export const agoWords = (atMs: number, nowMs: number): string => daysWords(atMs, nowMs, 'ago');
 
 /** The prescription that counts: the newest one. */
 export const currentPrescription = (facts: ClientFacts): PrescriptionFact | undefined =>
@@ -172,7 +177,7 @@ function prescribeLink(facts: ClientFacts, nowMs: number): Link {
     ...common,
     state: 'good',
     figure,
-    reason: `${words}, signed ${ageWords(prescription.atMs, nowMs)}.`,
+    reason: `${words}, signed ${agoWords(prescription.atMs, nowMs)}.`,
   };
 }
 
@@ -188,6 +193,6 @@ function runLink(facts: ClientFacts, nowMs: number): Link {
     ...common,
     state: 'good',
     figure: `${finished} done`,
-    reason: `${finished} ${finished === 1 ? 'session' : 'sessions'}, the last ${ageWords(session.atMs, nowMs).replace(' old', ' ago')}.`,
+    reason: `${finished} ${finished === 1 ? 'session' : 'sessions'}, the last ${agoWords(session.atMs, nowMs)}.`,
   };
 }

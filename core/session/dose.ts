@@ -18,7 +18,6 @@ export type Dose = {
   occludedMs: number;
   volumeKgReps: number;
   reps: number;
-  plannedReps: number;
 };
 
 /** Dose of a timeline, planned, running or done (rule RUN-5). */
@@ -28,7 +27,6 @@ export function doseOf(timeline: Timeline): Dose {
     occludedMs: unionMs(timeline.lanes.flatMap((lane) => lane.inflations)),
     volumeKgReps: tidy(timeline.sets.reduce((sum, set) => sum + set.loadKg * set.reps, 0)),
     reps: timeline.sets.reduce((sum, set) => sum + set.reps, 0),
-    plannedReps: timeline.sets.reduce((sum, set) => sum + set.plannedReps, 0),
   };
 }
 

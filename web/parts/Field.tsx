@@ -31,7 +31,7 @@ export function Field({
           aria-describedby={error ? `${id}-error` : undefined}
           className={`min-h-11 w-full rounded-sm border bg-paper px-3 ${unit ? 'figures text-xl' : ''} ${error ? 'border-ochre' : 'border-ink/40'}`}
         />
-        {unit && <span className="text-quiet">{unit}</span>}
+        {unit && <span className="whitespace-nowrap text-quiet">{unit}</span>}
       </div>
       {hint && <p className="mt-1 text-[14px] text-quiet">{hint}</p>}
       {error && <FieldError id={`${id}-error`}>{error}</FieldError>}

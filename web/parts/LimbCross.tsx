@@ -16,7 +16,7 @@ export function LimbCross({
       <legend className="text-[15px] font-semibold">
         Limb <span className="font-normal text-quiet">(the person’s own left and right)</span>
       </legend>
-      <div className="mt-1 grid w-72 grid-cols-2 border border-ink/40">
+      <div className="mt-1 grid w-full max-w-72 grid-cols-2 border border-ink/40">
         {LIMBS.map((limb, place) => (
           <label
             key={limb}
@@ -30,7 +30,7 @@ export function LimbCross({
               onChange={() => onChange(limb)}
             />
             <span className="font-semibold">{LIMB_LABELS[limb]}</span>
-            <span className="figures text-[13px]">{known[limb] ?? 'nothing yet'}</span>
+            <span className="text-[13px]">{known[limb] ?? 'nothing yet'}</span>
           </label>
         ))}
       </div>

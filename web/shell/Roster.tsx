@@ -6,9 +6,12 @@ import { LINK_LABELS } from '#core/chain/links';
 import { usePractice, useRoster } from '../data/queries';
 import { Pip } from '../parts/Pip';
 
+// On a tablet the sheet needs the width; the roster is one touch away.
+const ROOMY_PX = 1000;
+
 /** The people of the practice, six pips each. */
 export function Roster() {
-  const [open, setOpen] = useState(true);
+  const [open, setOpen] = useState(() => window.innerWidth >= ROOMY_PX);
   const { data: people = [], isError } = useRoster();
   const { data: practice } = usePractice();
   if (!open) {

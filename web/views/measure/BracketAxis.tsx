@@ -1,16 +1,17 @@
 import type { Estimate } from '#core/occlusion-pressure/estimate';
 import { bracket, type Trial } from '#core/occlusion-pressure/trial';
+import { useWidth } from '../../parts/use-width';
 
 const ROW = 34;
-const WIDTH = 560;
 
 /** Every trial's two brackets on one pressure axis, so that the overlap is seen (rule LOP-2). */
 export function BracketAxis({ trials, estimate }: { trials: readonly Trial[]; estimate: Estimate | null }) {
+  const { ref, width } = useWidth<HTMLDivElement>(400);
   const ranges = trials.map(bracket);
   const edges = ranges.flatMap(({ rising, falling }) => [rising.low, rising.high, falling.low, falling.high]);
   const lowMmHg = Math.floor((Math.min(...edges) - 6) / 10) * 10;
   const highMmHg = Math.ceil((Math.max(...edges) + 6) / 10) * 10;
-  const x = (mmHg: number) => 64 + ((mmHg - lowMmHg) / (highMmHg - lowMmHg)) * (WIDTH - 84);
+  const x = (mmHg: number) => 64 + ((mmHg - lowMmHg) / (highMmHg - lowMmHg)) * (width - 88);
   const height = ROW * (ranges.length + 1) + 26;
   const every = highMmHg - lowMmHg > 80 ? 20 : 10;
   const ticks = Array.from(
@@ -18,86 +19,89 @@ export function BracketAxis({ trials, estimate }: { trials: readonly Trial[]; es
     (_, i) => lowMmHg + i * every,
   );
   return (
-    <svg
-      viewBox={`0 0 ${WIDTH} ${height}`}
-      className="w-full max-w-[640px]"
-      role="img"
-      aria-label={`Brackets of ${trials.length} trials in mmHg${estimate ? `, estimate ${estimate.pressure.value} ± ${estimate.uncertaintyMmHg}` : ''}`}
-    >
-      {ticks.map((mmHg) => (
-        <g key={mmHg}>
-          <line x1={x(mmHg)} x2={x(mmHg)} y1={0} y2={height - 22} stroke="var(--color-rule)" />
-          <text
-            x={x(mmHg)}
-            y={height - 6}
-            textAnchor="middle"
-            fontSize="13"
-            fill="var(--color-quiet)"
-            className="figures"
-          >
-            {mmHg}
-          </text>
-        </g>
-      ))}
-      {ranges.map((range, place) => {
-        const y = place * ROW + 6;
-        return (
-          // biome-ignore lint/suspicious/noArrayIndexKey: trials have no identity but their place
-          <g key={place}>
-            <text x={0} y={y + 15} fontSize="13" fill="var(--color-ink)">
-              Trial {place + 1}
+    <div ref={ref} className="max-w-[640px]">
+      <svg
+        width={width}
+        height={height}
+        className="block"
+        role="img"
+        aria-label={`Brackets of ${trials.length} trials in mmHg${estimate ? `, estimate ${estimate.pressure.value} ± ${estimate.uncertaintyMmHg}` : ''}`}
+      >
+        {ticks.map((mmHg) => (
+          <g key={mmHg}>
+            <line x1={x(mmHg)} x2={x(mmHg)} y1={0} y2={height - 22} stroke="var(--color-rule)" />
+            <text
+              x={x(mmHg)}
+              y={height - 6}
+              textAnchor="middle"
+              fontSize="13"
+              fill="var(--color-quiet)"
+              className="figures"
+            >
+              {mmHg}
             </text>
-            <Bar from={x(range.rising.low)} to={x(range.rising.high)} y={y} label="up" />
-            <Bar from={x(range.falling.low)} to={x(range.falling.high)} y={y + 12} label="down" />
-            {range.consistent ? (
-              <rect
-                x={x(range.bracket.low)}
-                width={Math.max(2, x(range.bracket.high) - x(range.bracket.low))}
-                y={y}
-                height={22}
-                fill="var(--color-plum)"
-              />
-            ) : (
-              <text
-                x={x(Math.max(range.rising.high, range.falling.high)) - 4}
-                y={y + 16}
-                textAnchor="end"
-                fontSize="13"
-                fill="var(--color-ochre)"
-              >
-                inconsistent, {range.gapMmHg} apart
-              </text>
-            )}
           </g>
-        );
-      })}
-      {estimate?.pressure.interval && (
-        <g transform={`translate(0 ${ranges.length * ROW + 16})`} stroke="var(--color-ink)" strokeWidth="2">
-          <text x={0} y={5} fontSize="13" stroke="none" fill="var(--color-ink)">
-            LOP
-          </text>
-          <line
-            x1={x(estimate.pressure.interval.low)}
-            x2={x(estimate.pressure.interval.high)}
-            y1={0}
-            y2={0}
-          />
-          <line
-            x1={x(estimate.pressure.interval.low)}
-            x2={x(estimate.pressure.interval.low)}
-            y1={-6}
-            y2={6}
-          />
-          <line
-            x1={x(estimate.pressure.interval.high)}
-            x2={x(estimate.pressure.interval.high)}
-            y1={-6}
-            y2={6}
-          />
-          <circle cx={x(estimate.pressure.value)} cy={0} r={5} fill="var(--color-paper)" />
-        </g>
-      )}
-    </svg>
+        ))}
+        {ranges.map((range, place) => {
+          const y = place * ROW + 6;
+          return (
+            // biome-ignore lint/suspicious/noArrayIndexKey: trials have no identity but their place
+            <g key={place}>
+              <text x={0} y={y + 15} fontSize="13" fill="var(--color-ink)">
+                Trial {place + 1}
+              </text>
+              <Bar from={x(range.rising.low)} to={x(range.rising.high)} y={y} label="up" />
+              <Bar from={x(range.falling.low)} to={x(range.falling.high)} y={y + 12} label="down" />
+              {range.consistent ? (
+                <rect
+                  x={x(range.bracket.low)}
+                  width={Math.max(2, x(range.bracket.high) - x(range.bracket.low))}
+                  y={y}
+                  height={22}
+                  fill="var(--color-plum)"
+                />
+              ) : (
+                <text
+                  x={x(Math.max(range.rising.high, range.falling.high)) - 4}
+                  y={y + 16}
+                  textAnchor="end"
+                  fontSize="13"
+                  fill="var(--color-ochre)"
+                >
+                  inconsistent, {range.gapMmHg} apart
+                </text>
+              )}
+            </g>
+          );
+        })}
+        {estimate?.pressure.interval && (
+          <g transform={`translate(0 ${ranges.length * ROW + 16})`} stroke="var(--color-ink)" strokeWidth="2">
+            <text x={0} y={5} fontSize="13" stroke="none" fill="var(--color-ink)">
+              LOP
+            </text>
+            <line
+              x1={x(estimate.pressure.interval.low)}
+              x2={x(estimate.pressure.interval.high)}
+              y1={0}
+              y2={0}
+            />
+            <line
+              x1={x(estimate.pressure.interval.low)}
+              x2={x(estimate.pressure.interval.low)}
+              y1={-6}
+              y2={6}
+            />
+            <line
+              x1={x(estimate.pressure.interval.high)}
+              x2={x(estimate.pressure.interval.high)}
+              y1={-6}
+              y2={6}
+            />
+            <circle cx={x(estimate.pressure.value)} cy={0} r={5} fill="var(--color-paper)" />
+          </g>
+        )}
+      </svg>
+    </div>
   );
 }
 

@@ -96,7 +96,7 @@ export function MeasureBench({ client }: { client: ClientRecord }) {
   };
 
   return (
-    <section className="grid gap-8 xl:grid-cols-[20rem_19rem_1fr] lg:grid-cols-[19rem_1fr]">
+    <section className="grid gap-x-8 gap-y-5 md:grid-cols-[18rem_1fr] xl:grid-cols-[18rem_17rem_1fr]">
       <div className="space-y-4">
         <BenchHeading title="Measure">Each limb on its own, in the position it will train in.</BenchHeading>
         <LimbCross value={limb} known={knownPressures(client)} onChange={chooseLimb} />
@@ -121,20 +121,6 @@ export function MeasureBench({ client }: { client: ClientRecord }) {
           onChange={setSite}
           options={SITES[limbKind(limb)].map((value) => ({ value, label: value.replace('-', ' ') }))}
         />
-        <div className="flex gap-4">
-          <StepSelect
-            label="Step up"
-            value={steps.upMmHg}
-            options={UP_STEPS}
-            onChange={(upMmHg) => setSteps({ ...steps, upMmHg })}
-          />
-          <StepSelect
-            label="Step down"
-            value={steps.downMmHg}
-            options={DOWN_STEPS}
-            onChange={(downMmHg) => setSteps({ ...steps, downMmHg })}
-          />
-        </div>
         <Choice
           label="Read the trial by"
           value={readingSchool}
@@ -148,10 +134,24 @@ export function MeasureBench({ client }: { client: ClientRecord }) {
       </div>
       {fit ? (
         <>
-          <div className="space-y-3">
+          <div className="min-w-0 space-y-3">
             <p className="text-[15px]">
               <strong>{LIMB_LABELS[limb]}</strong>, {fit.girthCm} cm, {fit.cuffLabel} ({fit.widthCm} cm wide)
             </p>
+            <div className="flex gap-4">
+              <StepSelect
+                label="Step up"
+                value={steps.upMmHg}
+                options={UP_STEPS}
+                onChange={(upMmHg) => setSteps({ ...steps, upMmHg })}
+              />
+              <StepSelect
+                label="Step down"
+                value={steps.downMmHg}
+                options={DOWN_STEPS}
+                onChange={(downMmHg) => setSteps({ ...steps, downMmHg })}
+              />
+            </div>
             <PressureColumn
               reading={reading}
               setReading={setReading}
@@ -163,13 +163,13 @@ export function MeasureBench({ client }: { client: ClientRecord }) {
             />
             <p className="text-[14px] text-quiet">{TRAPS}</p>
           </div>
-          <div className="space-y-4 lg:col-span-2 xl:col-span-1">
+          <div className="min-w-0 space-y-4 md:col-span-2 xl:col-span-1">
             <TrialTable rows={rows} steps={steps} current={current} onChange={changeRow} />
             {trials.length > 0 && <BracketAxis trials={trials} estimate={estimate} />}
             {estimate && (
-              <div className="flex flex-wrap items-end gap-x-8 gap-y-2">
+              <div className="flex flex-wrap items-center gap-x-5 gap-y-2">
                 <Figure label="Limb occlusion pressure" derived={estimate.pressure} size="text-6xl" />
-                <p className="figures text-3xl">± {estimate.uncertaintyMmHg}</p>
+                <p className="figures text-4xl">±{estimate.uncertaintyMmHg}</p>
               </div>
             )}
             {estimate && <p className="max-w-prose">{estimate.advice.words}</p>}

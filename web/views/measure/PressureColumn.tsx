@@ -40,7 +40,7 @@ export function PressureColumn({
   useHotkeys('+', () => move(stepMmHg), { ...options, useKey: true });
   useHotkeys('-', () => move(-stepMmHg), { ...options, useKey: true });
   return (
-    <div className="flex flex-col items-stretch gap-3 border border-ink/40 p-4" aria-live="polite">
+    <div className="flex flex-col items-stretch gap-3 border border-ink/40 p-3" aria-live="polite">
       <p className="min-h-12">{WORDS[phase].ask}</p>
       {phase === 'recovering' ? (
         <>
@@ -54,11 +54,11 @@ export function PressureColumn({
             <input
               inputMode="numeric"
               autoComplete="off"
-              placeholder="–"
+              placeholder="0"
               disabled={phase === 'full'}
               value={reading}
               onChange={(event) => setReading(event.target.value.replace(/[^0-9]/g, '').slice(0, 3))}
-              className="figures w-full bg-transparent text-center text-8xl leading-none"
+              className="figures w-full bg-transparent text-center text-8xl leading-none placeholder:text-rule"
             />
             <span className="text-quiet">mmHg on the gauge</span>
           </label>

@@ -18,7 +18,7 @@ export function TrialTable({
     <table className="w-full max-w-[640px] border-t border-ink/40">
       <thead>
         <tr className="text-left text-[14px] text-quiet">
-          <th className="py-1 font-normal">Trial</th>
+          <th className="py-1 pr-3 font-normal">Trial</th>
           <th className="font-normal">Gone at</th>
           <th className="font-normal">Back at</th>
           <th className="font-normal">Leaves</th>

@@ -106,156 +106,154 @@ export function Composer({ client, basis }: { client: ClientRecord; basis: Basis
   };
 
   return (
-    <div className="space-y-6">
-      <div className="grid gap-8 lg:grid-cols-[26rem_1fr]">
-        <div className="space-y-4">
-          <Picker
-            label="Pressure measured"
-            value={draft.occlusionId}
-            onChange={(occlusionId) => change({ occlusionId })}
-            options={occlusions.map((fact) => ({
-              value: fact.id,
-              label: `${LIMB_LABELS[fact.limb]}, ${fact.position}: ${fact.pressure.value} ± ${fact.uncertaintyMmHg} mmHg`,
-            }))}
-          />
-          <Picker
-            label="Exercise and 1RM"
-            value={draft.strengthTestId}
-            onChange={(strengthTestId) => change({ strengthTestId })}
-            options={strengthTests.map((fact) => ({
-              value: fact.id,
-              label: `${EXERCISES[fact.exerciseId].label}, ${fact.side}: ${fact.oneRepMax.value} kg`,
-            }))}
-          />
-          <Choice
-            label="Exercised"
-            value={draft.position}
-            onChange={(position) => change({ position })}
-            options={POSITIONS.map((value) => ({ value, label: value }))}
-          />
-          <FindingsFor subject="position" findings={findings} />
-          <Picker
-            label="School"
-            value={draft.schoolId}
-            onChange={(schoolId) =>
-              change({
-                schoolId,
-                percentLop: String(proposedPercent(occlusion.limb, schoolId, weeksTrained(client)).value),
-              })
-            }
-            options={schoolIdSchema.options.map((value) => ({ value, label: SCHOOLS[value].label }))}
-          />
-          <div className="grid grid-cols-2 gap-4">
-            <Field
-              label="Pressure"
-              unit="% LOP"
-              inputMode="decimal"
-              value={draft.percentLop}
-              onChange={(event) => change({ percentLop: event.target.value })}
-              error={fieldProblem(write.error, 'percentLop')}
-              hint={`${SCHOOLS[draft.schoolId].label} proposes ${proposed.value} %`}
-            />
-            <Field
-              label="Load"
-              unit="% 1RM"
-              inputMode="decimal"
-              value={draft.percentOneRepMax}
-              onChange={(event) => change({ percentOneRepMax: event.target.value })}
-              error={fieldProblem(write.error, 'percentOneRepMax')}
-              hint="Start 20–30 %, usual up to 40 %"
-            />
-          </div>
-          <FindingsFor subject="percentLop" findings={findings} />
-          <FindingsFor subject="percentOneRepMax" findings={findings} />
-          <Picker
-            label="Weights"
-            value={draft.weightKitId}
-            onChange={(weightKitId) => change({ weightKitId })}
-            options={practice.weightKits.map(({ id, label }) => ({ value: id, label }))}
-          />
-          <FindingsFor subject="weightKitId" findings={findings} />
-        </div>
-        <div className="space-y-5">
-          {exercise && target && (
-            <div className="flex flex-wrap gap-x-10 gap-y-4">
-              <Figure label="Target pressure" derived={target.pressure} size="text-6xl" />
-              <Figure label="Truly" derived={target.trueRange} />
-              <Figure label={exercise.loadRecipe} derived={exercise.load} size="text-6xl" />
-            </div>
-          )}
-          <Choice
-            label="Protocol"
-            value={draft.protocolId}
-            onChange={(protocolId) => {
-              const { restMs, tempos } = PROTOCOLS[protocolId];
-              const tempoId = tempos.includes(draft.tempoId) ? draft.tempoId : (tempos[0] ?? draft.tempoId);
-              change({ protocolId, tempoId, restSeconds: String(restMs / 1000) });
-            }}
-            options={protocolIdSchema.options.map((value) => ({
-              value,
-              label: `${PROTOCOLS[value].label}: ${PROTOCOLS[value].reps.join('/')}, ${PROTOCOLS[value].inflation === 'continuous' ? 'stay inflated' : 'release each rest'}`,
-            }))}
-          />
-          <div className="flex flex-wrap items-start gap-6">
-            <Choice
-              label="Tempo, seconds up–hold–down"
-              value={draft.tempoId}
-              onChange={(tempoId) => change({ tempoId })}
-              options={tempoIdSchema.options.map((value) => ({ value, label: value.replaceAll('-', '–') }))}
-            />
-            <Field
-              label="Rest"
-              unit="s"
-              className="w-36"
-              inputMode="numeric"
-              value={draft.restSeconds}
-              onChange={(event) => change({ restSeconds: event.target.value })}
-            />
-          </div>
-          {['tempoId', 'restMs', 'protocolId', 'exerciseId'].map((subject) => (
-            <FindingsFor key={subject} subject={subject} findings={findings} />
-          ))}
-          {untyped && (
-            <FieldError>Enter pressure, load and rest as numbers, and the figures come back.</FieldError>
-          )}
-          {timeline && (
-            <p>
-              Occluded <span className="figures">{clock(doseOf(timeline).occludedMs)}</span> in all, longest
-              stretch{' '}
-              <span className="figures">{clock(doseOf(timeline).limbs[0]?.longestContinuousMs ?? 0)}</span>,{' '}
-              <span className="figures">{doseOf(timeline).reps}</span> repetitions.
-            </p>
-          )}
-        </div>
-      </div>
-      {timeline && <OcclusionStrip planned={timeline} />}
-      <div className="flex flex-wrap items-start gap-4">
-        {guards.length > 0 && mayOverride && (
-          <Field
-            className="min-w-72 flex-1"
-            label="Reason for passing the guard"
-            value={draft.overrideReason}
-            onChange={(event) => change({ overrideReason: event.target.value })}
-            error={fieldProblem(write.error, 'overrideReason')}
-          />
-        )}
-        {guards.length > 0 && !mayOverride && (
-          <FieldError>A guard is passed only by a clinician with a reason (SCR-4).</FieldError>
-        )}
-        <Button
-          kind="main"
-          className="mt-7"
-          disabled={
-            !composed ||
-            hard ||
-            (guards.length > 0 && (!mayOverride || draft.overrideReason.trim() === '')) ||
-            write.isPending
+    <div className="grid gap-8 lg:grid-cols-[22rem_1fr]">
+      <div className="space-y-4">
+        <Picker
+          label="Pressure measured"
+          value={draft.occlusionId}
+          onChange={(occlusionId) => change({ occlusionId })}
+          options={occlusions.map((fact) => ({
+            value: fact.id,
+            label: `${LIMB_LABELS[fact.limb]}, ${fact.position}: ${fact.pressure.value} ± ${fact.uncertaintyMmHg} mmHg`,
+          }))}
+        />
+        <Picker
+          label="Exercise and 1RM"
+          value={draft.strengthTestId}
+          onChange={(strengthTestId) => change({ strengthTestId })}
+          options={strengthTests.map((fact) => ({
+            value: fact.id,
+            label: `${EXERCISES[fact.exerciseId].label}, ${fact.side}: ${fact.oneRepMax.value} kg`,
+          }))}
+        />
+        <Choice
+          label="Exercised"
+          value={draft.position}
+          onChange={(position) => change({ position })}
+          options={POSITIONS.map((value) => ({ value, label: value }))}
+        />
+        <FindingsFor subject="position" findings={findings} />
+        <Picker
+          label="School"
+          value={draft.schoolId}
+          onChange={(schoolId) =>
+            change({
+              schoolId,
+              percentLop: String(proposedPercent(occlusion.limb, schoolId, weeksTrained(client)).value),
+            })
           }
-          onClick={() => void sign()}
-        >
-          Sign as {practitioner?.name ?? '…'}
-        </Button>
-        {write.error && <FieldError>{failureWords(write.error)}</FieldError>}
+          options={schoolIdSchema.options.map((value) => ({ value, label: SCHOOLS[value].label }))}
+        />
+        <div className="grid grid-cols-2 gap-4">
+          <Field
+            label="Pressure"
+            unit="% LOP"
+            inputMode="decimal"
+            value={draft.percentLop}
+            onChange={(event) => change({ percentLop: event.target.value })}
+            error={fieldProblem(write.error, 'percentLop')}
+            hint={`${SCHOOLS[draft.schoolId].label} proposes ${proposed.value} %`}
+          />
+          <Field
+            label="Load"
+            unit="% 1RM"
+            inputMode="decimal"
+            value={draft.percentOneRepMax}
+            onChange={(event) => change({ percentOneRepMax: event.target.value })}
+            error={fieldProblem(write.error, 'percentOneRepMax')}
+            hint="Start 20–30 %, usual up to 40 %"
+          />
+        </div>
+        <FindingsFor subject="percentLop" findings={findings} />
+        <FindingsFor subject="percentOneRepMax" findings={findings} />
+        <Picker
+          label="Weights"
+          value={draft.weightKitId}
+          onChange={(weightKitId) => change({ weightKitId })}
+          options={practice.weightKits.map(({ id, label }) => ({ value: id, label }))}
+        />
+        <FindingsFor subject="weightKitId" findings={findings} />
+      </div>
+      <div className="min-w-0 space-y-5">
+        {exercise && target && (
+          <div className="flex flex-wrap gap-x-10 gap-y-4">
+            <Figure label="Target pressure" derived={target.pressure} size="text-6xl" />
+            <Figure label="Truly" derived={target.trueRange} />
+            <Figure label={exercise.loadRecipe} derived={exercise.load} size="text-6xl" />
+          </div>
+        )}
+        <Choice
+          label="Protocol"
+          value={draft.protocolId}
+          onChange={(protocolId) => {
+            const { restMs, tempos } = PROTOCOLS[protocolId];
+            const tempoId = tempos.includes(draft.tempoId) ? draft.tempoId : (tempos[0] ?? draft.tempoId);
+            change({ protocolId, tempoId, restSeconds: String(restMs / 1000) });
+          }}
+          options={protocolIdSchema.options.map((value) => ({
+            value,
+            label: `${PROTOCOLS[value].label}, ${PROTOCOLS[value].inflation === 'continuous' ? 'stays inflated' : 'released each rest'}`,
+          }))}
+        />
+        <div className="flex flex-wrap items-start gap-6">
+          <Choice
+            label="Tempo, seconds up–hold–down"
+            value={draft.tempoId}
+            onChange={(tempoId) => change({ tempoId })}
+            options={tempoIdSchema.options.map((value) => ({ value, label: value.replaceAll('-', '–') }))}
+          />
+          <Field
+            label="Rest"
+            unit="s"
+            className="w-36"
+            inputMode="numeric"
+            value={draft.restSeconds}
+            onChange={(event) => change({ restSeconds: event.target.value })}
+          />
+        </div>
+        {['tempoId', 'restMs', 'protocolId', 'exerciseId'].map((subject) => (
+          <FindingsFor key={subject} subject={subject} findings={findings} />
+        ))}
+        {untyped && (
+          <FieldError>Enter pressure, load and rest as numbers, and the figures come back.</FieldError>
+        )}
+        {timeline && (
+          <p>
+            Occluded <span className="figures">{clock(doseOf(timeline).occludedMs)}</span> in all, longest
+            stretch{' '}
+            <span className="figures">{clock(doseOf(timeline).limbs[0]?.longestContinuousMs ?? 0)}</span>,{' '}
+            <span className="figures">{doseOf(timeline).reps}</span> repetitions.
+          </p>
+        )}
+        {timeline && <OcclusionStrip planned={timeline} />}
+        <div className="flex flex-wrap items-start gap-4">
+          {guards.length > 0 && mayOverride && (
+            <Field
+              className="min-w-72 flex-1"
+              label="Reason for passing the guard"
+              value={draft.overrideReason}
+              onChange={(event) => change({ overrideReason: event.target.value })}
+              error={fieldProblem(write.error, 'overrideReason')}
+            />
+          )}
+          {guards.length > 0 && !mayOverride && (
+            <FieldError>A guard is passed only by a clinician with a reason (SCR-4).</FieldError>
+          )}
+          <Button
+            kind="main"
+            className="mt-7"
+            disabled={
+              !composed ||
+              hard ||
+              (guards.length > 0 && (!mayOverride || draft.overrideReason.trim() === '')) ||
+              write.isPending
+            }
+            onClick={() => void sign()}
+          >
+            Sign as {practitioner?.name ?? '…'}
+          </Button>
+          {write.error && <FieldError>{failureWords(write.error)}</FieldError>}
+        </div>
       </div>
     </div>
   );

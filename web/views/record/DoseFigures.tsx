@@ -2,11 +2,20 @@ import type { TimelineSet } from '#core/plan/timeline';
 import type { Dose } from '#core/session/dose';
 import { clock, plain } from '../../parts/format';
 
-/** The dose of a session: each figure in one row, the same for planned and done. */
-export function DoseFigures({ dose, sets }: { dose: Dose; sets: readonly TimelineSet[] }) {
+/** The dose of a session, each figure with its unit (rule RUN-5). */
+export function DoseFigures({
+  dose,
+  sets,
+  plannedReps,
+}: {
+  dose: Dose;
+  sets: readonly TimelineSet[];
+  /** Of the whole plan, also of sets that were never begun. */
+  plannedReps: number;
+}) {
   const [limb] = dose.limbs;
   const figures: [string, string, string][] = [
-    ['Repetitions', `${dose.reps}`, `${sets.map(({ reps }) => reps).join(' / ')} of ${dose.plannedReps}`],
+    ['Repetitions', `${dose.reps}`, `${sets.map(({ reps }) => reps).join(' / ')} of ${plannedReps}`],
     ['Occluded in all', clock(dose.occludedMs), 'min:s'],
     ['Longest stretch', clock(limb?.longestContinuousMs ?? 0), 'min:s, continuous'],
     ['Pressure × time', plain(limb?.pressureTimeMmHgMin ?? 0, 0), 'mmHg·min'],

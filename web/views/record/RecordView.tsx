@@ -20,6 +20,7 @@ const REASONS = {
 export function RecordView({ session: { view, state } }: { session: LiveSession }) {
   const timeline = liveTimeline(view.plan, state, state.finishedAtMs ?? Date.now());
   const dose = doseOf(timeline);
+  const planned = compile(view.plan);
   const exercise = view.plan.exercises[0];
   return (
     <article className="space-y-6">
@@ -31,8 +32,8 @@ export function RecordView({ session: { view, state } }: { session: LiveSession 
           {exercise?.protocolLabel}, {exercise?.load.value} kg ({exercise?.loadRecipe}), done over planned
         </p>
       </header>
-      <OcclusionStrip planned={compile(view.plan)} done={timeline} />
-      <DoseFigures dose={dose} sets={timeline.sets} />
+      <OcclusionStrip planned={planned} done={timeline} />
+      <DoseFigures dose={dose} sets={timeline.sets} plannedReps={doseOf(planned).reps} />
       <table className="w-full max-w-3xl border-t border-ink/40">
         <thead>
           <tr className="text-left text-[14px] text-quiet">

@@ -68,7 +68,7 @@ function Phase({
 }
 
 function SetDots({ plan, state }: { plan: Plan; state: SessionState }) {
-  const next = nextPlace(plan, state);
+  const next = openSet(state) || state.stopped ? null : nextPlace(plan, state);
   return (
     <ol className="mt-4 flex flex-wrap gap-2" aria-label="Sets">
       {plan.exercises.flatMap((exercise, exerciseIndex) =>

@@ -77,7 +77,39 @@ export function LiveBench({ session: { view, state } }: { session: LiveSession }
         </p>
       )}
       <div className="grid gap-6 lg:grid-cols-[1fr_20rem]">
-        <BigClock plan={plan} state={state} nowMs={nowMs} />
+        <div className="flex min-w-0 flex-col justify-between gap-4">
+          <BigClock plan={plan} state={state} nowMs={nowMs} />
+          <div className="flex flex-wrap gap-3">
+            {words.action && (
+              <Button
+                kind={words.urgent ? 'stop' : 'main'}
+                className="min-h-24 basis-full text-2xl"
+                keyHint="Space"
+                onClick={doNext}
+              >
+                {words.action}
+              </Button>
+            )}
+            {inflated.length > 0 && step.do !== 'release' && (
+              <Button className="min-h-14 flex-1" keyHint="R" onClick={release}>
+                Release
+              </Button>
+            )}
+            <Button className="min-h-14 flex-1" keyHint="." onClick={() => setSigning(true)}>
+              Sign noted
+            </Button>
+            {!state.stopped && (
+              <Button
+                kind="stop"
+                className="min-h-14 flex-1"
+                keyHint="Esc Esc"
+                onClick={() => stop('Stopped by the operator')}
+              >
+                Stop
+              </Button>
+            )}
+          </div>
+        </div>
         <div className="space-y-3">
           {limbClocks(plan, state, nowMs)
             .filter(({ inflated: up }) => up)
@@ -95,7 +127,7 @@ export function LiveBench({ session: { view, state } }: { session: LiveSession }
                 />
               </div>
             ))}
-          {inflated.length > 0 && (
+          {inflated.length > 0 && !state.stopped && (
             <div className="grid grid-cols-2 gap-2">
               <Button keyHint="L" onClick={() => void append(...loosenEvents(plan, state))}>
                 Loosen 10
@@ -107,36 +139,6 @@ export function LiveBench({ session: { view, state } }: { session: LiveSession }
           )}
           <SetNotes plan={plan} state={state} append={append} />
         </div>
-      </div>
-      <div className="flex flex-wrap gap-3">
-        {words.action && (
-          <Button
-            kind={words.urgent ? 'stop' : 'main'}
-            className="min-h-20 min-w-80 flex-1 text-2xl"
-            keyHint="Space"
-            onClick={doNext}
-          >
-            {words.action}
-          </Button>
-        )}
-        {inflated.length > 0 && step.do !== 'release' && (
-          <Button className="min-h-20" keyHint="R" onClick={release}>
-            Release
-          </Button>
-        )}
-        <Button className="min-h-20" keyHint="." onClick={() => setSigning(true)}>
-          Sign noted
-        </Button>
-        {!state.stopped && (
-          <Button
-            kind="stop"
-            className="min-h-20"
-            keyHint="Esc Esc"
-            onClick={() => stop('Stopped by the operator')}
-          >
-            Stop
-          </Button>
-        )}
       </div>
       <OcclusionStrip
         planned={compile(plan)}

@@ -52,7 +52,7 @@ export function loosenEvents(plan: Plan, state: SessionState): EventBody[] {
 
 /** Tops every inflated cuff up to its target, never over it, and only between sets (rule RUN-4). */
 export function topUpEvents(plan: Plan, state: SessionState): EventBody[] {
-  if (openSet(state)) return [];
+  if (openSet(state) || state.stopped) return [];
   return inflatedLimbs(state).flatMap(({ limb }) => {
     const target = plan.exercises.flatMap(({ limbs }) => limbs).find((candidate) => candidate.limb === limb);
     return target
