@@ -1,0 +1,50 @@
+import { hc } from 'hono/client';
+import { PRACTITIONER_HEADER } from '#contract/practice';
+import { type ProblemBody, problemSchema } from '#contract/problem';
+import type { AppType } from '#server/app';
+import { workingPractitioner } from './practitioner';
+
+/** The server's routes with their types; every request says who is working. */
+export const api = hc<AppType>('/api', {
+  headers: () => ({ [PRACTITIONER_HEADER]: workingPractitioner.get() }),
+});
+
+/** What the server said no to, with the fields to mend. */
+export class ApiProblem extends Error {
+  constructor(readonly body: ProblemBody) {
+    super(body.detail);
+  }
+}
+
+type Answer<T> = { ok: boolean; status: number; statusText: string; json: () => Promise<T> };
+
+/**
+ * The body of a typed answer.
+ * @throws ApiProblem when the server refused; TypeError when it was not reached
+ */
+export async function read<T>(asked: Promise<Answer<T>>): Promise<T> {
+  const answer = await asked;
+  if (answer.ok) return answer.json();
+  const body: unknown = await answer.json().catch(() => null);
+  const parsed = problemSchema.safeParse(body);
+  throw parsed.success ? new ApiProblem(parsed.data) : new Error(unreadable(answer));
+}
+
+const unreadable = ({ status, statusText }: Answer<unknown>): string =>
+  `The server answered ${status} ${statusText} without saying why. Try again.`;
+
+/** A failure in words: what the server said, or that it was not reached. */
+export function failureWords(error: unknown): string {
+  if (error instanceof ApiProblem) return error.body.detail;
+  if (error instanceof TypeError) {
+    return 'The server cannot be reached. Nothing typed is lost: try again when it is back.';
+  }
+  return error instanceof Error ? error.message : String(error);
+}
+
+/** What the server said about one field, if anything. */
+export function fieldProblem(error: unknown, path: string): string | undefined {
+  if (!(error instanceof ApiProblem)) return undefined;
+  const found = error.body.errors.find((candidate) => candidate.path === path);
+  return found && [found.message, found.remedy].filter(Boolean).join(' ');
+}

@@ -1,0 +1,121 @@
+import { type QueryClient, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useCallback, useMemo } from 'react';
+import { v5 as idFrom, v4 as newId } from 'uuid';
+import type { SessionView } from '#contract/session';
+import { type DueEvent, dueEvents } from '#core/session/due';
+import { type EventBody, mergeLogs, type SessionEvent } from '#core/session/events';
+import { fold } from '#core/session/fold';
+import type { SessionState } from '#core/session/state';
+import { api, read } from './api';
+import { remember, remembered, useLocalLogs } from './local-log';
+import { keep, sendOutbox, unsentEvents } from './outbox';
+import { KEYS } from './queries';
+
+/** A session with all events known here and the state they fold to. */
+export type LiveSession = { view: SessionView; state: SessionState };
+
+// A page is a device of its own: two tabs never share a sequence.
+const deviceId = newId();
+let nextSeq = 0;
+
+const channel = new BroadcastChannel('nervato-events');
+
+/** Takes up what this device kept before a reload, and follows what other tabs append. */
+export function listenToOtherTabs(queries: QueryClient): void {
+  void unsentEvents().then(remember);
+  channel.addEventListener('message', ({ data }: MessageEvent<SessionEvent[]>) => {
+    remember(data);
+    if (data.some(changesTheRoster)) refreshAfter(queries);
+  });
+}
+
+const changesTheRoster = ({ type }: SessionEvent): boolean =>
+  type === 'session-started' || type === 'session-finished' || type === 'stopped';
+
+function refreshAfter(queries: QueryClient): void {
+  void queries.invalidateQueries({ queryKey: KEYS.openSessions });
+  void queries.invalidateQueries({ queryKey: KEYS.roster });
+  void queries.invalidateQueries({ queryKey: ['client'] });
+}
+
+function stamp(sessionId: string, body: EventBody, atMs: number, id: string): SessionEvent {
+  const seq = nextSeq;
+  nextSeq += 1;
+  return { ...body, id, sessionId, deviceId, seq, atMs } as SessionEvent;
+}
+
+/** Shown at once, kept on this device, then sent (in that order, so that nothing waits for the network). */
+async function appendEvents(queries: QueryClient, events: readonly SessionEvent[]): Promise<void> {
+  if (events.length === 0) return;
+  remember(events);
+  await keep(events);
+  channel.postMessage(events);
+  await sendOutbox();
+  if (events.some(changesTheRoster)) refreshAfter(queries);
+}
+
+/** Appends what a person did, at the moment of the call. */
+export function useAppend(sessionId: string): (...bodies: EventBody[]) => Promise<void> {
+  const queries = useQueryClient();
+  return useCallback(
+    (...bodies) => {
+      const atMs = Date.now();
+      return appendEvents(
+        queries,
+        bodies.map((body) => stamp(sessionId, body, atMs, newId())),
+      );
+    },
+    [queries, sessionId],
+  );
+}
+
+/**
+ * Appends what the clock owes at `nowMs`. Its ids come from the session and the thing owed, so any number of tabs and
+ * devices that watch the same clock record it once.
+ */
+export async function appendDue(queries: QueryClient, session: LiveSession, nowMs: number): Promise<void> {
+  const { id, plan } = session.view;
+  const known = new Set([...session.view.events, ...remembered(id)].map((event) => event.id));
+  const owed = dueEvents(plan, session.state, nowMs)
+    .map((due: DueEvent) => ({ due, eventId: idFrom(due.key, id) }))
+    .filter(({ eventId }) => !known.has(eventId));
+  await appendEvents(
+    queries,
+    owed.map(({ due, eventId }) => stamp(id, due.body, due.atMs, eventId)),
+  );
+}
+
+/** Opens a session on the server, which freezes its plan, and notes its start. @returns the session's id */
+export async function openSession(queries: QueryClient, id: string, prescriptionId: string): Promise<string> {
+  const view = await read<SessionView>(api.sessions.$post({ json: { id, prescriptionId } }));
+  queries.setQueryData(KEYS.session(view.id), view);
+  queries.setQueryData<SessionView[]>(KEYS.openSessions, (open = []) => [...open, view]);
+  await appendEvents(queries, [stamp(view.id, { type: 'session-started' }, Date.now(), newId())]);
+  return view.id;
+}
+
+function foldView(view: SessionView, local: readonly SessionEvent[] = []): LiveSession {
+  const events = mergeLogs(view.events, local);
+  return { view: { ...view, events }, state: fold(view.plan, events) };
+}
+
+/** Sessions that are open, with what happened on this page folded in. */
+export function useOpenSessions(): LiveSession[] {
+  const { data } = useQuery({
+    queryKey: KEYS.openSessions,
+    queryFn: () => read<SessionView[]>(api.sessions.open.$get()),
+  });
+  const local = useLocalLogs();
+  return useMemo(() => (data ?? []).map((view) => foldView(view, local.get(view.id))), [data, local]);
+}
+
+/** One session, open or over. */
+export function useSession(id: string): { session: LiveSession | undefined; error: unknown } {
+  const { data, error } = useQuery({
+    queryKey: KEYS.session(id),
+    queryFn: () => read<SessionView>(api.sessions[':id'].$get({ param: { id } })),
+  });
+  const local = useLocalLogs().get(id);
+  const session = useMemo(() => data && foldView(data, local), [data, local]);
+  return { session, error };
+}
