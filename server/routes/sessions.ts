@@ -74,6 +74,16 @@ export const sessionRoutes = new Hono<Env>()
     return c.json({ accepted: events.map(({ id }) => id) });
   });
 
+// The query builder passes the driver's error through as it is.
+const isUniqueClash = (error: unknown): boolean =>
+  error instanceof Error && 'code' in error && error.code === 'SQLITE_CONSTRAINT_UNIQUE';
+
+const sequenceClash = new Problem(
+  409,
+  'Sequence clash',
+  'Two different events carry the same sequence number of one device; none of this batch was stored. Reload the page: it goes on as a new device.',
+);
+
 async function appendEvents(
   em: EntityManager,
   session: SessionRow,
@@ -90,7 +100,12 @@ async function appendEvents(
     event,
     ...receipt,
   }));
-  await em.createQueryBuilder(SessionEventEntity).insert(rows).onConflict('id').ignore().execute();
+  try {
+    await em.createQueryBuilder(SessionEventEntity).insert(rows).onConflict('id').ignore().execute();
+  } catch (error) {
+    if (isUniqueClash(error)) throw sequenceClash;
+    throw error;
+  }
   const finished = events.find((event) => event.type === 'session-finished');
   if (finished && session.finishedAtMs === null) {
     await em.nativeUpdate(SessionEntity, { id: session.id }, { finishedAtMs: finished.atMs });

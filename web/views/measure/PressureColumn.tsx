@@ -1,6 +1,7 @@
 import { useHotkeys } from 'react-hotkeys-hook';
 import { Button } from '../../parts/Button';
 import { countdown } from '../../parts/format';
+import { usePlusMinus } from '../../parts/use-plus-minus';
 import { useSpace } from '../../parts/use-space';
 
 /** Where the measurement stands: what the next press of Space will record. */
@@ -37,8 +38,7 @@ export function PressureColumn({
   const options = { enableOnFormTags: ['INPUT'] as const, preventDefault: true };
   useHotkeys('arrowup', () => move(stepMmHg), options);
   useHotkeys('arrowdown', () => move(-stepMmHg), options);
-  useHotkeys('+', () => move(stepMmHg), { ...options, useKey: true });
-  useHotkeys('-', () => move(-stepMmHg), { ...options, useKey: true });
+  usePlusMinus((direction) => move(direction * stepMmHg), options);
   return (
     <div className="flex flex-col items-stretch gap-3 border border-ink/40 p-3" aria-live="polite">
       <p className="min-h-12">{WORDS[phase].ask}</p>

@@ -3,6 +3,7 @@ import type { Plan } from '#core/plan/plan';
 import type { EventBody } from '#core/session/events';
 import { correctedReps, type SessionState } from '#core/session/state';
 import { Button } from '../../parts/Button';
+import { usePlusMinus } from '../../parts/use-plus-minus';
 
 const SCALE = Array.from({ length: 11 }, (_, value) => value);
 
@@ -24,8 +25,7 @@ export function SetNotes({
     place && ended && void append({ type: 'set-noted', ...place, effort });
   const notePain = (jointPain: number) =>
     place && ended && void append({ type: 'set-noted', ...place, jointPain });
-  useHotkeys('-', () => correct(-1), { useKey: true });
-  useHotkeys('+', () => correct(1), { useKey: true });
+  usePlusMinus(correct);
   useHotkeys('0,1,2,3,4,5,6,7,8,9', (_, { keys }) => noteEffort(Number(keys?.[0])));
   useHotkeys(
     SCALE.slice(0, 10).map((value) => `shift+${value}`),

@@ -1,0 +1,166 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { pino } from 'pino';
+import { onTestFinished } from 'vitest';
+import type { ClientRecord } from '#contract/client';
+import { PRACTITIONER_HEADER } from '#contract/practice';
+import type { NewPrescription } from '#contract/prescription';
+import type { ProblemBody } from '#contract/problem';
+import type { SessionView } from '#contract/session';
+import { createApp } from './app';
+import { openDatabase } from './db/database';
+import { CuffEntity, PracticeEntity, PractitionerEntity, WeightKitEntity } from './db/entities';
+
+export const DAY_MS = 86_400_000;
+export const NOON_MS = Date.UTC(2026, 4, 4, 12);
+
+const cuff = (
+  id: string,
+  limbKind: 'arm' | 'leg',
+  widthCm: number,
+  girthLowCm: number,
+  girthHighCm: number,
+) => ({
+  id,
+  spec: {
+    id,
+    label: id,
+    limbKind,
+    widthCm,
+    girthLowCm,
+    girthHighCm,
+    shape: 'straight' as const,
+    bladder: 'single' as const,
+    canOcclude: true,
+    maxPressureMmHg: 300,
+  },
+});
+
+const PRACTICE = [
+  [
+    PracticeEntity,
+    { id: 'practice', name: 'Test practice', gaugeDivisionMmHg: 2, schoolId: 'research-consensus' },
+  ],
+  [PractitionerEntity, { id: 'clara', name: 'Clara', role: 'clinician', listOrder: 0 }],
+  [PractitionerEntity, { id: 'colin', name: 'Colin', role: 'coach', listOrder: 1 }],
+  [CuffEntity, cuff('thigh-small', 'leg', 9, 35, 50)],
+  [CuffEntity, cuff('thigh-large', 'leg', 11.5, 48, 72)],
+  [CuffEntity, cuff('arm-one', 'arm', 8, 20, 40)],
+  [
+    WeightKitEntity,
+    {
+      id: 'stack',
+      spec: { kind: 'stack', id: 'stack', label: 'Stack', lightestKg: 2.5, stepKg: 2.5, heaviestKg: 60 },
+    },
+  ],
+] as const;
+
+type Who = 'clara' | 'colin' | 'nobody';
+
+/**
+ * The HTTP application over a new SQLite file with a small practice; both go when the test is over.
+ * `clock.nowMs` is what the server takes for now.
+ */
+export async function startApi() {
+  const folder = mkdtempSync(join(tmpdir(), 'nervato-api-'));
+  const file = join(folder, 'test.sqlite');
+  const clock = { nowMs: NOON_MS };
+  let orm = await openDatabase(file);
+  let app = createApp({ orm, now: () => clock.nowMs, log: pino({ level: 'silent' }) });
+  onTestFinished(async () => {
+    await orm.close();
+    rmSync(folder, { recursive: true });
+  });
+  const em = orm.em.fork();
+  for (const [entity, data] of PRACTICE) em.create(entity as never, data as never);
+  await em.flush();
+
+  const call = async (method: string, path: string, json?: unknown, who: Who = 'clara') => {
+    const answer = await app.request(`/api${path}`, {
+      method,
+      headers: { 'content-type': 'application/json', [PRACTITIONER_HEADER]: who },
+      ...(json === undefined ? {} : { body: typeof json === 'string' ? json : JSON.stringify(json) }),
+    });
+    return { status: answer.status, body: await answer.json() };
+  };
+  return {
+    clock,
+    sql: (statement: string): Promise<Record<string, string>[]> => orm.em.getConnection().execute(statement),
+    /** Closes the file and opens it again, as a restart of the server does. */
+    restart: async () => {
+      await orm.close();
+      orm = await openDatabase(file);
+      app = createApp({ orm, now: () => clock.nowMs, log: pino({ level: 'silent' }) });
+    },
+    get: async <T>(path: string) => (await call('GET', path)).body as T,
+    call,
+    /** Posts what must be accepted. */
+    post: async <T = ClientRecord>(path: string, json: unknown, who: Who = 'clara'): Promise<T> => {
+      const { status, body } = await call('POST', path, json, who);
+      if (status >= 300) throw new Error(`${path}: ${status} ${JSON.stringify(body)}`);
+      return body as T;
+    },
+    /** Posts what must be refused. */
+    refused: async (path: string, json: unknown, who: Who = 'clara') => {
+      const { status, body } = await call('POST', path, json, who);
+      return { status, problem: body as ProblemBody };
+    },
+  };
+}
+
+export type Api = Awaited<ReturnType<typeof startApi>>;
+
+export const TRIAL = { goneMmHg: 180, upMmHg: 10, backMmHg: 172, downMmHg: 4 };
+export const OCCLUSION = {
+  limb: 'left-thigh',
+  position: 'sitting',
+  method: 'doppler',
+  site: 'posterior-tibial',
+  readingSchool: 'bracket',
+  trials: [TRIAL, TRIAL],
+} as const;
+
+/** A person with every link up to Load in order. */
+export async function measuredClient(api: Api): Promise<ClientRecord> {
+  const { id } = await api.post('/clients', { name: 'Test Person' });
+  await api.post(`/clients/${id}/screenings`, { outcome: 'clear-to-start' });
+  await api.post(`/clients/${id}/fits`, { limb: 'left-thigh', girthCm: 55, cuffId: 'thigh-large' });
+  await api.post(`/clients/${id}/occlusion-pressures`, OCCLUSION);
+  return api.post(`/clients/${id}/strength-tests`, {
+    exerciseId: 'knee-extension',
+    side: 'left',
+    loadKg: 30,
+    reps: 8,
+  });
+}
+
+/** A prescription for `client` that breaks no rule, changed by `changes`. */
+export const prescriptionFor = (
+  client: ClientRecord,
+  changes: Partial<NewPrescription> = {},
+): NewPrescription => ({
+  limb: 'left-thigh',
+  position: 'sitting',
+  exerciseId: 'knee-extension',
+  schoolId: 'research-consensus',
+  protocolId: 'standard-75',
+  tempoId: '1-0-1',
+  restMs: 30_000,
+  percentLop: 60,
+  percentOneRepMax: 25,
+  weightKitId: 'stack',
+  occlusionId: client.facts.occlusions[0]?.id ?? '',
+  strengthTestId: client.facts.strengthTests[0]?.id ?? '',
+  ...changes,
+});
+
+export const SESSION_ID = '00000000-0000-4000-8000-000000000000';
+
+/** A session just opened, with the id the events of `core/session` fixtures carry. */
+export async function openSession(api: Api): Promise<SessionView> {
+  const client = await measuredClient(api);
+  const signed = await api.post(`/clients/${client.id}/prescriptions`, prescriptionFor(client));
+  const prescriptionId = signed.facts.prescriptions[0]?.id;
+  return api.post<SessionView>('/sessions', { id: SESSION_ID, prescriptionId });
+}

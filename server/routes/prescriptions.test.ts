@@ -1,0 +1,47 @@
+import { expect, it } from 'vitest';
+import { measuredClient, prescriptionFor, startApi } from '../api.fixture';
+
+it('signs a prescription with figures worked out on the server', async () => {
+  const api = await startApi();
+  const client = await measuredClient(api);
+  const signed = await api.post(`/clients/${client.id}/prescriptions`, prescriptionFor(client));
+  const [exercise] = signed.facts.prescriptions[0]?.plan.exercises ?? [];
+  // 174 mmHg × 60 % = 104.4, down to the division of 2; 25 % of the 1RM, down to the stack's step.
+  expect(exercise?.limbs[0]?.pressure.value).toBe(104);
+  expect(exercise?.load.value).toBe(7.5);
+  expect(exercise?.limbs[0]?.pressure.working.length).toBeGreaterThan(0);
+});
+
+it.each([
+  ['a share of LOP nobody may exercise at', { percentLop: 85 }, 'percentLop', 'PRS-3'],
+  ['a load nobody may use under a cuff', { percentOneRepMax: 55 }, 'percentOneRepMax', 'LOAD-3'],
+  ['more than 20 minutes under a leg cuff', { restMs: 360_000 }, 'protocolId', 'PRO-1'],
+  ['a pressure measured on another limb', { limb: 'right-thigh' }, 'occlusionId', 'LOP-4'],
+  ['a test of another exercise', { exerciseId: 'leg-press' }, 'strengthTestId', 'LOAD-1'],
+] as const)('refuses %s, whoever signs and why', async (_, changes, path, rule) => {
+  const api = await startApi();
+  const client = await measuredClient(api);
+  const json = prescriptionFor(client, { ...changes, overrideReason: 'I insist' });
+  const { status, problem } = await api.refused(`/clients/${client.id}/prescriptions`, json);
+  expect(status).toBe(422);
+  expect(problem.errors).toContainEqual(expect.objectContaining({ path, rule, level: 'hard' }));
+});
+
+it('passes a guard only for a clinician with a reason, and audits it', async () => {
+  const api = await startApi();
+  const client = await measuredClient(api);
+  const path = `/clients/${client.id}/prescriptions`;
+  const lying = prescriptionFor(client, { position: 'lying' });
+  const reasoned = { ...lying, overrideReason: 'Cannot sit yet; pressure watched by eye' };
+  expect((await api.refused(path, reasoned, 'colin')).problem.errors[0]).toMatchObject({ rule: 'LOP-5' });
+  expect((await api.refused(path, lying)).problem.errors[0]).toMatchObject({ path: 'overrideReason' });
+  await api.post(path, reasoned);
+  const [entry] = await api.sql(
+    "select practitioner_id, detail from audit where action = 'prescribed-past-guard'",
+  );
+  expect(entry?.practitioner_id).toBe('clara');
+  expect(JSON.parse(entry?.detail ?? '')).toMatchObject({
+    guards: ['LOP-5'],
+    reason: reasoned.overrideReason,
+  });
+});

@@ -1,0 +1,108 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import type { SessionView } from '#contract/session';
+import type { SessionEvent } from '#core/session/events';
+import { fold } from '#core/session/fold';
+import { logOf, WHOLE_SESSION } from '#core/session/session.fixture';
+import { DAY_MS, measuredClient, openSession, prescriptionFor, SESSION_ID, startApi } from '../api.fixture';
+
+const LOG = logOf(WHOLE_SESSION);
+const EVENTS = `/sessions/${SESSION_ID}/events`;
+
+describe('the event log', () => {
+  it('keeps a session through a restart, and folds to the same state', async () => {
+    const api = await startApi();
+    const { plan } = await openSession(api);
+    await api.post(EVENTS, { events: LOG.slice(0, 9) });
+    await api.restart();
+    const [open] = await api.get<SessionView[]>('/sessions/open');
+    expect(open?.events).toEqual(LOG.slice(0, 9));
+    expect(fold(plan, open?.events ?? [])).toEqual(fold(plan, LOG.slice(0, 9)));
+    await api.post(EVENTS, { events: LOG.slice(9) });
+    expect(await api.get<SessionView[]>('/sessions/open')).toEqual([]);
+    const kept = await api.get<SessionView>(`/sessions/${SESSION_ID}`);
+    expect(fold(plan, kept.events).sets.map((set) => (set.countedReps ?? 0) + set.correctedBy)).toEqual([
+      30, 15, 15, 13,
+    ]);
+  });
+
+  it('takes each event once, in whatever batches, order and repetition it arrives', async () => {
+    const api = await startApi();
+    await openSession(api);
+    const [shuffled] = fc.sample(fc.shuffledSubarray([...LOG, ...LOG], { minLength: 2 * LOG.length }), {
+      numRuns: 1,
+      seed: 7,
+    });
+    for (let at = 0; at < (shuffled?.length ?? 0); at += 5) {
+      await api.post(EVENTS, { events: shuffled?.slice(at, at + 5) });
+    }
+    const kept = await api.get<SessionView>(`/sessions/${SESSION_ID}`);
+    expect(kept.events).toEqual(LOG);
+  });
+
+  it('refuses a batch with a stray event whole', async () => {
+    const api = await startApi();
+    await openSession(api);
+    const stray = { ...LOG[1], sessionId: '00000000-0000-4000-8000-00000000000f' };
+    const { status, problem } = await api.refused(EVENTS, { events: [LOG[0], stray] });
+    expect(status).toBe(400);
+    expect(problem.errors[0]?.path).toBe('events.1.sessionId');
+    expect((await api.get<SessionView>(`/sessions/${SESSION_ID}`)).events).toEqual([]);
+  });
+
+  it('refuses a second event under the same sequence number of a device', async () => {
+    const api = await startApi();
+    await openSession(api);
+    await api.post(EVENTS, { events: [LOG[0]] });
+    const clash = { ...(LOG[1] as SessionEvent), seq: 0 };
+    const { status, problem } = await api.refused(EVENTS, { events: [clash] });
+    expect(status).toBe(409);
+    expect(problem.detail).toContain('sequence');
+  });
+
+  it('cannot be changed or emptied afterwards', async () => {
+    const api = await startApi();
+    await openSession(api);
+    await api.post(EVENTS, { events: LOG });
+    await expect(api.sql('delete from session_event')).rejects.toThrow('append-only');
+    await expect(api.sql('update session_event set seq = 99')).rejects.toThrow('append-only');
+  });
+});
+
+describe('opening a session', () => {
+  it('opens once, however often it is asked', async () => {
+    const api = await startApi();
+    const view = await openSession(api);
+    const again = await api.post<SessionView>('/sessions', {
+      id: SESSION_ID,
+      prescriptionId: view.prescriptionId,
+    });
+    expect(again).toEqual(view);
+  });
+
+  it('is refused while a link does not hold, with the link named', async () => {
+    const api = await startApi();
+    const client = await measuredClient(api);
+    const signed = await api.post(`/clients/${client.id}/prescriptions`, prescriptionFor(client));
+    api.clock.nowMs += 30 * DAY_MS;
+    const { status, problem } = await api.refused('/sessions', {
+      id: SESSION_ID,
+      prescriptionId: signed.facts.prescriptions[0]?.id,
+    });
+    expect(status).toBe(422);
+    expect(problem.errors.map(({ path }) => path)).toEqual(['measure']);
+  });
+
+  it('is refused for a prescription that a newer one has replaced, and while another is open', async () => {
+    const api = await startApi();
+    const view = await openSession(api);
+    const other = '00000000-0000-4000-8000-000000000001';
+    const open = await api.refused('/sessions', { id: other, prescriptionId: view.prescriptionId });
+    expect(open.problem.title).toBe('Already open');
+    const client = await api.get<Parameters<typeof prescriptionFor>[0]>(`/clients/${view.clientId}`);
+    api.clock.nowMs += 1000;
+    await api.post(`/clients/${client.id}/prescriptions`, prescriptionFor(client, { percentLop: 50 }));
+    const old = await api.refused('/sessions', { id: other, prescriptionId: view.prescriptionId });
+    expect(old.problem.title).toBe('Superseded');
+  });
+});

@@ -1,0 +1,133 @@
+import type { Page } from '@playwright/test';
+import { expect, test } from './nervato';
+
+/** Asks the browser for the clock of a whole paced set to be over: 30 repetitions of 2 s would take a minute. */
+const reps = (page: Page) => page.getByTestId('reps');
+const noted = async (page: Page, words: string) =>
+  expect(page.getByText(words, { exact: true })).toBeVisible();
+
+test('a stranger at the door is screened, measured, prescribed, trained and on record', async ({
+  page,
+  nervato,
+}) => {
+  await page.goto('/');
+
+  await test.step('add a person and screen them', async () => {
+    await page.getByRole('link', { name: 'Add a person' }).first().click();
+    await page.getByLabel('Name').fill('Quill Sandersby');
+    await page.getByLabel('Why they come').fill('Ferry deckhand after a tendon repair');
+    await page.keyboard.press('Enter');
+    await page.getByRole('button', { name: 'None of these: clear to start' }).click();
+  });
+
+  await test.step('record a girth and choose the cuff', async () => {
+    await page.getByRole('radio', { name: 'Left thigh' }).check({ force: true });
+    await page.getByLabel('Girth of the left thigh').fill('54.5');
+    await expect(page.getByRole('radio', { name: /Thigh large/ })).toBeChecked();
+    await page.keyboard.press('Enter');
+  });
+
+  await test.step('measure with two keys', async () => {
+    await expect(page.getByRole('button', { name: 'Pulse gone' })).toBeVisible();
+    await page.getByLabel('Gauge reading in mmHg').fill('170');
+    await page.keyboard.press('+');
+    await page.keyboard.press('Space');
+    await page.keyboard.press('-');
+    await page.keyboard.press('-');
+    await page.keyboard.press('Space');
+    await expect(page.getByText('172–176 mmHg')).toBeVisible();
+    await page.getByLabel('Trial 2, pulse gone at, mmHg').fill('180');
+    await page.getByLabel('Trial 2, pulse back at, mmHg').fill('170');
+    await expect(page.getByText(/2 trials within .* mmHg: enough/)).toBeVisible();
+    await page.getByRole('button', { name: /^Record 173/ }).click();
+  });
+
+  await test.step('enter a strength test', async () => {
+    await page.getByLabel('Load').fill('30');
+    await page.getByLabel('Repetitions').fill('8');
+    await expect(page.getByRole('button', { name: /One-repetition maximum: 37.5 kg/ })).toBeVisible();
+    await page.getByRole('button', { name: 'Record test' }).click();
+  });
+
+  await test.step('prescribe by a school and see the working', async () => {
+    await page.getByLabel('School').selectOption('Research consensus');
+    await page.getByLabel('Pressure', { exact: true }).fill('60');
+    await page.getByRole('radio', { name: '1–0–1' }).click();
+    // 173 × 60 % = 103.8 mmHg, down to the gauge's division of 2.
+    await page.getByRole('button', { name: /Target pressure: 102 mmHg/ }).click();
+    await expect(page.getByText('173 mmHg × 60 % = 103.8 mmHg')).toBeVisible();
+    await expect(page.getByText(/PRS-1/).first()).toBeVisible();
+    await page.keyboard.press('Escape');
+    await page.getByRole('button', { name: /^pin at 7.5 kg: 7.5 kg/ }).click();
+    await expect(page.getByText('37.5 kg × 20 %')).toHaveCount(0);
+    await expect(page.getByText('37.5 kg × 25 % = 9.38 kg')).toBeVisible();
+    await page.keyboard.press('Escape');
+    await page.getByRole('button', { name: 'Sign as Ines Marrable' }).click();
+  });
+
+  await page.clock.install();
+  await test.step('run set one hands-free', async () => {
+    await page.getByRole('button', { name: 'Open the session' }).waitFor();
+    await page.keyboard.press('Space');
+    await expect(page.getByRole('heading', { name: 'Inflate left thigh to 102 mmHg' })).toBeVisible();
+    await page.keyboard.press('Space');
+    await expect(page.getByRole('region', { name: 'Cuff dock' })).toContainText(
+      'Quill Sandersby, left thigh',
+    );
+    await page.clock.runFor(15_000);
+    await page.keyboard.press('Space');
+    await page.clock.runFor(20_500);
+    await expect(reps(page)).toHaveText('10 / 30');
+    await page.clock.runFor(40_000);
+    await noted(page, 'rest left');
+    await page.keyboard.press('6');
+    await expect(page.getByRole('button', { name: '6', pressed: true })).toBeVisible();
+  });
+
+  await test.step('reload in set two: it goes on where it was', async () => {
+    await page.clock.runFor(30_000);
+    await expect(reps(page)).toContainText('/ 15');
+    await page.clock.runFor(5_000);
+    const before = Number((await reps(page).textContent())?.split(' / ')[0]);
+    await expect(page.getByText('All saved on the server')).toBeVisible();
+    await page.reload();
+    await expect(reps(page)).toContainText('/ 15');
+    const after = Number((await reps(page).textContent())?.split(' / ')[0]);
+    expect(after).toBeGreaterThanOrEqual(before);
+    expect(before).toBeGreaterThan(0);
+  });
+
+  await test.step('kill the server in set two: the session goes on, and arrives whole', async () => {
+    await nervato.kill();
+    await page.clock.runFor(40_000);
+    await noted(page, 'rest left');
+    await page.keyboard.press('-');
+    await expect(page.getByText(/kept on this device, not yet on the server/)).toBeVisible();
+    await nervato.startServer();
+    await page.clock.runFor(5_000);
+    await expect(page.getByText('All saved on the server')).toBeVisible();
+  });
+
+  await test.step('sets three and four, release, finish', async () => {
+    await page.clock.runFor(60_000);
+    await page.clock.runFor(65_000);
+    await expect(page.getByRole('heading', { name: 'All sets done: deflate slowly' })).toBeVisible();
+    await page.keyboard.press('r');
+    await expect(page.getByText('No cuff is inflated.')).toBeVisible();
+    await page.keyboard.press('Space');
+  });
+
+  await test.step('the record survives a restart of the server', async () => {
+    await expect(page.getByRole('columnheader', { name: 'Joint pain' })).toBeVisible();
+    await expect(page.getByText('All saved on the server')).toBeVisible();
+    await nervato.kill();
+    await nervato.startServer();
+    await page.reload();
+    await expect(page.getByText('30 / 14 / 15 / 15 of 75')).toBeVisible();
+    for (const label of ['Occluded in all', 'Longest stretch', 'Pressure × time', 'Volume']) {
+      await expect(page.getByText(label, { exact: true })).toBeVisible();
+    }
+    // 74 repetitions of 7.5 kg.
+    await expect(page.getByText('555', { exact: true })).toBeVisible();
+  });
+});

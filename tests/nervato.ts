@@ -1,0 +1,92 @@
+import { type ChildProcess, spawn } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { test as base, expect, type Page } from '@playwright/test';
+import getPort from 'get-port';
+
+/** The production server on a demo database of its own; it can be killed and started again at the same address. */
+export class Nervato {
+  private child: ChildProcess | undefined;
+  private constructor(
+    private readonly folder: string,
+    private readonly port: number,
+  ) {}
+
+  static async start(): Promise<Nervato> {
+    const nervato = new Nervato(mkdtempSync(join(tmpdir(), 'nervato-journey-')), await getPort());
+    await nervato.run('load-demo.js', (child) => new Promise((done) => child.once('exit', done)));
+    await nervato.startServer();
+    return nervato;
+  }
+
+  get address(): string {
+    return `http://localhost:${this.port}`;
+  }
+
+  async startServer(): Promise<void> {
+    this.child = await this.run(
+      'main.js',
+      (child) =>
+        new Promise((done, fail) => {
+          child.stdout?.on('data', (text) => String(text).includes('Nervato is at') && done(null));
+          child.once('exit', () => fail(new Error('The server ended before it listened.')));
+        }),
+    );
+  }
+
+  /** Ends the server the hard way, in the middle of whatever it does. */
+  async kill(): Promise<void> {
+    const child = this.child;
+    if (!child) return;
+    this.child = undefined;
+    await new Promise((done) => {
+      child.removeAllListeners('exit').once('exit', done);
+      child.kill('SIGKILL');
+    });
+  }
+
+  async end(): Promise<void> {
+    await this.kill();
+    rmSync(this.folder, { recursive: true, force: true });
+  }
+
+  private async run(file: string, until: (child: ChildProcess) => Promise<unknown>): Promise<ChildProcess> {
+    const child = spawn(process.execPath, [`dist/server/${file}`], {
+      env: {
+        ...process.env,
+        NODE_ENV: 'production',
+        NERVATO_DB: join(this.folder, 'journey.sqlite'),
+        NERVATO_WEB_ROOT: './dist/web',
+        NERVATO_PORT: String(this.port),
+        NERVATO_LOG_LEVEL: 'warn',
+      },
+      stdio: ['ignore', 'pipe', 'inherit'],
+    });
+    await until(child);
+    return child;
+  }
+}
+
+/** A browser test with a server of its own, which ends with it. */
+export const test = base.extend<{ nervato: Nervato }>({
+  // biome-ignore lint/correctness/noEmptyPattern: Playwright reads the names of the fixtures from this pattern
+  nervato: async ({}, use) => {
+    const nervato = await Nervato.start();
+    await use(nervato);
+    await nervato.end();
+  },
+  baseURL: async ({ nervato }, use) => use(nervato.address),
+});
+
+/** Opens a person's sheet from the list of people, as a practitioner does. */
+export async function openPerson(page: Page, name: string): Promise<void> {
+  await page.getByRole('navigation', { name: 'People' }).getByRole('link', { name }).click();
+  await expect(page.getByRole('heading', { level: 1, name })).toBeVisible();
+}
+
+/** Chooses a link of the chain. */
+export const chooseLink = (page: Page, link: string): Promise<void> =>
+  page.getByRole('navigation', { name: 'Chain' }).getByRole('link', { name: link }).click();
+
+export { expect };
