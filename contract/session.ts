@@ -4,7 +4,6 @@ import { type SessionEvent, sessionEventSchema } from '#core/session/events';
 
 /** A session to open; the id is made by the client so that opening twice opens once. */
 export const newSessionSchema = z.object({ id: z.uuid(), prescriptionId: z.string().min(1) });
-export type NewSession = z.infer<typeof newSessionSchema>;
 
 export const appendEventsSchema = z.object({
   events: z
@@ -12,7 +11,6 @@ export const appendEventsSchema = z.object({
     .min(1, 'Send at least one event.')
     .max(500, 'At most 500 events at once.'),
 });
-export type AppendEvents = z.infer<typeof appendEventsSchema>;
 
 /** A session with its frozen plan and its whole log. */
 export type SessionView = {

@@ -13,4 +13,3 @@ export function intersect(a: Interval, b: Interval): Interval | null {
 
 export const middle = ({ low, high }: Interval): number => (low + high) / 2;
 export const halfWidth = ({ low, high }: Interval): number => (high - low) / 2;
-export const contains = ({ low, high }: Interval, value: number): boolean => low <= value && value <= high;

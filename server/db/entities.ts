@@ -199,7 +199,6 @@ export const AuditEntity = defineEntity({
   },
 });
 
-export type PrescriptionRow = InferEntity<typeof PrescriptionEntity>;
 export type SessionRow = InferEntity<typeof SessionEntity>;
 
 export const ENTITIES = [

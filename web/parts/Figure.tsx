@@ -19,20 +19,21 @@ export function Figure({
   const range = derived.interval;
   return (
     <Popover.Root>
-      <Popover.Trigger
-        className="group flex flex-col items-start text-left"
-        aria-label={`${label}: ${plain(derived.value)} ${suffix ?? derived.unit}, show working`}
-      >
-        <span className="text-[13px] text-quiet">{label}</span>
+      <Popover.Trigger className="group flex flex-col items-start text-left">
+        <span className="text-[13px] text-quiet">
+          {label}
+          <span className="sr-only">: </span>
+        </span>
         <span className="border-b border-dotted border-quiet group-hover:border-solid group-hover:border-plum">
-          <span className={`figures ${size} leading-tight`}>{plain(derived.value)}</span>
-          <span className="ml-1.5 text-base">{suffix ?? derived.unit}</span>
+          <span className={`figures ${size} leading-tight`}>{plain(derived.value)}</span>{' '}
+          <span className="text-base">{suffix ?? derived.unit}</span>
         </span>
         {range && !suffix && (
           <span className="figures text-[13px] text-quiet">
             {plain(range.low)}–{plain(range.high)}
           </span>
         )}
+        <span className="sr-only">, show working</span>
       </Popover.Trigger>
       <Popover.Portal>
         <Popover.Content

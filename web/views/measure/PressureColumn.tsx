@@ -63,21 +63,13 @@ export function PressureColumn({
             <span className="text-quiet">mmHg on the gauge</span>
           </label>
           <div className="grid grid-cols-2 gap-2">
-            <Button
-              className="min-h-14 text-xl"
-              onClick={() => move(-stepMmHg)}
-              aria-label={`Down ${stepMmHg} mmHg`}
-              keyHint="−"
-            >
+            <Button className="min-h-14 text-xl" onClick={() => move(-stepMmHg)} keyHint="−">
               −{stepMmHg}
+              <span className="sr-only"> mmHg</span>
             </Button>
-            <Button
-              className="min-h-14 text-xl"
-              onClick={() => move(stepMmHg)}
-              aria-label={`Up ${stepMmHg} mmHg`}
-              keyHint="+"
-            >
+            <Button className="min-h-14 text-xl" onClick={() => move(stepMmHg)} keyHint="+">
               +{stepMmHg}
+              <span className="sr-only"> mmHg</span>
             </Button>
           </div>
           <Button

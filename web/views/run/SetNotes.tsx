@@ -42,11 +42,11 @@ export function SetNotes({
             ? `Set ${set.setIndex + 1}: ${correctedReps(set)} of ${planned}`
             : `Set ${set.setIndex + 1} under way`}
         </span>
-        <Button aria-label={`One repetition fewer in ${name}`} keyHint="−" onClick={() => correct(-1)}>
-          −1
+        <Button keyHint="−" onClick={() => correct(-1)}>
+          −1<span className="sr-only"> repetition in {name}</span>
         </Button>
-        <Button aria-label={`One repetition more in ${name}`} keyHint="+" onClick={() => correct(1)}>
-          +1
+        <Button keyHint="+" onClick={() => correct(1)}>
+          +1<span className="sr-only"> repetition in {name}</span>
         </Button>
       </div>
       {ended && <Scale label={`Effort, ${name}`} keys="0–9" value={set.effort} onChange={noteEffort} />}

@@ -1,0 +1,7 @@
+import { build, installPackages, run } from './set-up.mjs';
+
+// Prints what things cost, as ratios measured in one run on this machine.
+installPackages();
+build();
+for (const file of ['append-events', 'fold-log', 'first-view-size'])
+  run('npx', ['tsx', `scripts/bench/${file}.ts`]);

@@ -1,0 +1,125 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { serve } from '@hono/node-server';
+import autocannon from 'autocannon';
+import Database from 'libsql';
+import { pino } from 'pino';
+import { v4 as newId } from 'uuid';
+import type { ClientSummary } from '#contract/client';
+import { PRACTITIONER_HEADER } from '#contract/practice';
+import type { SessionEvent } from '#core/session/events';
+import { loadDemo } from '#demo/load';
+import { createApp } from '#server/app';
+import { openDatabase } from '#server/db/database';
+
+// Events appended through the HTTP API, against the same rows inserted by a raw prepared statement with the same
+// SQLite settings, one transaction a batch.
+
+const ROUNDS = 400;
+const folder = mkdtempSync(join(tmpdir(), 'nervato-bench-'));
+const orm = await openDatabase(join(folder, 'api.sqlite'));
+await loadDemo(orm, Date.now());
+const app = createApp({ orm, now: Date.now, log: pino({ level: 'silent' }) });
+const headers = { 'content-type': 'application/json', [PRACTITIONER_HEADER]: 'ines' };
+const ask = async <T>(path: string, body?: unknown): Promise<T> => {
+  const answer = await app.request(`/api${path}`, {
+    method: body ? 'POST' : 'GET',
+    headers,
+    ...(body ? { body: JSON.stringify(body) } : {}),
+  });
+  if (!answer.ok) throw new Error(await answer.text());
+  return (await answer.json()) as T;
+};
+const ready = (await ask<ClientSummary[]>('/clients')).find(({ name }) => name === 'Odalys Ferrant');
+const record = await ask<{ facts: { prescriptions: { id: string; atMs: number }[] } }>(
+  `/clients/${ready?.id}`,
+);
+const newest = record.facts.prescriptions.sort((a, b) => b.atMs - a.atMs)[0];
+const sessionId = newId();
+await ask('/sessions', { id: sessionId, prescriptionId: newest?.id });
+
+let seq = 0;
+const makeEvents = (count: number): SessionEvent[] =>
+  Array.from({ length: count }, () => {
+    seq += 1;
+    return {
+      id: newId(),
+      sessionId,
+      deviceId: 'bench',
+      seq,
+      atMs: Date.now(),
+      type: 'pressure-read',
+      limb: 'left-thigh',
+      pressureMmHg: 86,
+      cause: 'read',
+    };
+  });
+
+async function throughApi(batch: number): Promise<number> {
+  const server = serve({ fetch: app.fetch, port: 0 });
+  await new Promise((done) => server.once('listening', done));
+  const address = server.address();
+  if (!address || typeof address === 'string') throw new Error('No port.');
+  const startMs = performance.now();
+  const result = await autocannon({
+    url: `http://127.0.0.1:${address.port}`,
+    connections: 1,
+    amount: ROUNDS,
+    requests: [
+      {
+        method: 'POST',
+        path: `/api/sessions/${sessionId}/events`,
+        headers,
+        setupRequest: (request) => ({ ...request, body: JSON.stringify({ events: makeEvents(batch) }) }),
+      },
+    ],
+  });
+  const seconds = (performance.now() - startMs) / 1000;
+  if (result.non2xx > 0) throw new Error(`${result.non2xx} posts were refused.`);
+  server.close();
+  return (ROUNDS * batch) / seconds;
+}
+
+function raw(batch: number): number {
+  const db = new Database(join(folder, `raw-${batch}.sqlite`));
+  db.exec('pragma journal_mode = wal; pragma synchronous = full;');
+  db.exec(`create table session_event (
+    id text primary key, session_id text not null, device_id text not null, seq integer not null,
+    at_ms integer not null, type text not null, event text not null, received_at_ms integer not null,
+    practitioner_id text not null, unique (session_id, device_id, seq)) strict`);
+  const insert = db.prepare(
+    'insert into session_event values (?, ?, ?, ?, ?, ?, ?, ?, ?) on conflict (id) do nothing',
+  );
+  const startMs = performance.now();
+  for (let round = 0; round < ROUNDS; round += 1) {
+    db.exec('begin');
+    for (const event of makeEvents(batch)) {
+      insert.run(
+        event.id,
+        event.sessionId,
+        event.deviceId,
+        event.seq,
+        event.atMs,
+        event.type,
+        JSON.stringify(event),
+        Date.now(),
+        'ines',
+      );
+    }
+    db.exec('commit');
+  }
+  const seconds = (performance.now() - startMs) / 1000;
+  db.close();
+  return (ROUNDS * batch) / seconds;
+}
+
+for (const batch of [1, 50]) {
+  const api = await throughApi(batch);
+  const statements = raw(batch);
+  console.log(
+    `Append, ${batch} a batch: API ${api.toFixed(0)} events/s, raw SQLite ${statements.toFixed(0)} events/s, ratio 1 : ${(statements / api).toFixed(1)}`,
+  );
+}
+await orm.close();
+rmSync(folder, { recursive: true });

@@ -1,0 +1,21 @@
+import { testPlan } from '#core/plan/plan.fixture';
+import type { EventBody } from '#core/session/events';
+import { fold } from '#core/session/fold';
+import { logOf, WHOLE_SESSION } from '#core/session/session.fixture';
+
+// Fold of a 2,000-event log: a whole session with a pressure reading five times a second.
+
+const readings = Array.from({ length: 2_000 - WHOLE_SESSION.length }, (_, i): [number, EventBody] => [
+  6 + i * 0.13,
+  { type: 'pressure-read', limb: 'left-thigh', pressureMmHg: 100 + (i % 5), cause: 'read' },
+]);
+const log = logOf([...WHOLE_SESSION, ...readings]);
+const { plan } = testPlan();
+const timesMs = Array.from({ length: 50 }, () => {
+  const startMs = performance.now();
+  fold(plan, log);
+  return performance.now() - startMs;
+}).sort((a, b) => a - b);
+console.log(
+  `Fold of ${log.length} events: p50 ${timesMs[25]?.toFixed(2)} ms, p95 ${timesMs[47]?.toFixed(2)} ms`,
+);

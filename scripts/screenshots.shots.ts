@@ -1,0 +1,28 @@
+import { test } from '../tests/nervato';
+import { VIEWS } from '../tests/views';
+
+// One picture of each main view from the demo data, as the README shows them.
+for (const { name, open } of VIEWS) {
+  test(`picture of ${name}`, async ({ page }) => {
+    await page.goto('/');
+    await open(page);
+    await page.waitForTimeout(400);
+    await page.screenshot({ path: `docs/screenshots/${name}.png` });
+  });
+}
+
+test('picture of the live session in the floor theme', async ({ page }) => {
+  await page.addInitScript(() => localStorage.setItem('nervato-theme', 'floor'));
+  await page.goto('/');
+  await VIEWS.find(({ name }) => name === 'live')?.open(page);
+  await page.screenshot({ path: 'docs/screenshots/live-floor.png' });
+});
+
+test('picture of measuring on a tablet', async ({ page }) => {
+  await page.setViewportSize({ width: 820, height: 1180 });
+  await page.goto('/');
+  await page.getByRole('button', { name: 'Show people' }).click();
+  await VIEWS.find(({ name }) => name === 'measure')?.open(page);
+  await page.getByRole('button', { name: 'Hide people' }).click();
+  await page.screenshot({ path: 'docs/screenshots/measure-tablet.png' });
+});
