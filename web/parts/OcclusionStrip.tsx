@@ -159,7 +159,7 @@ function Sets({ sets, x, solid }: { sets: readonly TimelineSet[]; x: ToX; solid:
           fill={solid ? 'var(--color-ink)' : 'var(--color-quiet)'}
           className="figures"
         >
-          {short ? `${set.reps}/${set.plannedReps}` : set.reps}
+          {set.setIndex + 1} · {short ? `${set.reps}/${set.plannedReps}` : set.reps}
         </text>
       </g>
     );
@@ -183,7 +183,16 @@ function Fence({ lane, x, endMs, width }: { lane: Lane; x: ToX; endMs: number; w
           strokeDasharray="6 4"
         />
       )}
-      <text x={width - RIGHT} y={-6 + 18} textAnchor="end" fontSize="13" fill="var(--color-quiet)">
+      <text
+        x={width - RIGHT}
+        y={14}
+        textAnchor="end"
+        fontSize="13"
+        fill="var(--color-quiet)"
+        stroke="var(--color-paper)"
+        strokeWidth="4"
+        paintOrder="stroke"
+      >
         {inView ? 'limit' : `limit ${clock(occlusionLimitMs(lane))} of occlusion, at ${clock(atMs)} →`}
       </text>
     </>

@@ -1,9 +1,10 @@
 import { lazy, Suspense, useEffect, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
-import { Outlet } from 'react-router';
+import { Outlet, useNavigate } from 'react-router';
 import { Toaster } from 'sonner';
 import { useOpenSessions } from '../data/live-session';
 import { allowSound } from '../sound/tones';
+import { toggleTheme } from '../theme/theme';
 import { CuffDock } from './CuffDock';
 import { Roster } from './Roster';
 import { SessionDriver } from './SessionDriver';
@@ -16,6 +17,7 @@ const KeysHelp = lazy(() => import('./KeysHelp').then(({ KeysHelp }) => ({ defau
 export function Frame() {
   const [finding, setFinding] = useState(false);
   const [showingKeys, setShowingKeys] = useState(false);
+  const navigate = useNavigate();
   const sessions = useOpenSessions();
   useEffect(() => {
     for (const touch of ['pointerdown', 'keydown']) window.addEventListener(touch, allowSound);
@@ -25,6 +27,8 @@ export function Frame() {
   }, []);
   useHotkeys('mod+k', () => setFinding(true), { preventDefault: true, enableOnFormTags: true });
   useHotkeys('shift+slash', () => setShowingKeys(true));
+  useHotkeys('g>a', () => navigate('/people/new'));
+  useHotkeys('g>d', toggleTheme);
   return (
     <div className="flex h-full flex-col">
       <div className="flex min-h-0 flex-1">

@@ -12,6 +12,8 @@ const KEYS: [string, string][] = [
   ['.', 'A sign noted'],
   ['Esc twice', 'Stop now'],
   ['G then S F M L P R', 'Go to Screen, Fit, Measure, Load, Prescribe, Run'],
+  ['G A', 'Add a person'],
+  ['G D', 'Paper or dark floor theme'],
   ['Ctrl K', 'Find people and actions'],
   ['?', 'These keys'],
 ];

@@ -2,6 +2,7 @@ import { Command } from 'cmdk';
 import { useNavigate } from 'react-router';
 import { LINK_IDS, LINK_LABELS } from '#core/chain/links';
 import { useRoster } from '../data/queries';
+import { KeyHint } from '../parts/Button';
 import { toggleTheme } from '../theme/theme';
 
 /** Finds people and actions by a few letters. */
@@ -52,20 +53,28 @@ export function Palette({
               className={row}
               onSelect={then(() => navigate(`/people/${person.id}/${link}`))}
             >
-              {person.name}: {LINK_LABELS[link]}
+              {person.name}: {LINK_LABELS[link]} <ItsKey>{`G ${LINK_LABELS[link].charAt(0)}`}</ItsKey>
             </Command.Item>
           )),
         )}
         <Command.Item className={row} onSelect={then(() => navigate('/people/new'))}>
-          Add a person
+          Add a person <ItsKey>G A</ItsKey>
         </Command.Item>
         <Command.Item className={row} onSelect={then(toggleTheme)}>
-          Change between paper and dark floor theme
+          Change between paper and dark floor theme <ItsKey>G D</ItsKey>
         </Command.Item>
         <Command.Item className={row} onSelect={then(showKeys)}>
-          Show all keys
+          Show all keys <ItsKey>?</ItsKey>
         </Command.Item>
       </Command.List>
     </Command.Dialog>
+  );
+}
+
+function ItsKey({ children }: { children: string }) {
+  return (
+    <span className="ml-auto">
+      <KeyHint>{children}</KeyHint>
+    </span>
   );
 }
