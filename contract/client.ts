@@ -2,7 +2,6 @@ import { z } from 'zod';
 import type { ClientFacts } from '#core/chain/facts';
 import type { Link } from '#core/chain/links';
 import { shelfLifeSchema } from '#core/occlusion-pressure/shelf-life';
-import { screeningOutcomeSchema } from '#core/screening/screening';
 
 export const newClientSchema = z.object({
   name: z.string().trim().min(1, 'Give the person a name.').max(80, 'At most 80 characters.'),
@@ -10,12 +9,6 @@ export const newClientSchema = z.object({
   shelfLife: shelfLifeSchema.default('4-weeks'),
 });
 export type NewClient = z.input<typeof newClientSchema>;
-
-export const newScreeningSchema = z.object({
-  outcome: screeningOutcomeSchema,
-  note: z.string().trim().max(400, 'At most 400 characters.').default(''),
-});
-export type NewScreening = z.input<typeof newScreeningSchema>;
 
 /** One line of the roster. */
 export type ClientSummary = { id: string; name: string; story: string; chain: Link[] };

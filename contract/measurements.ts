@@ -1,21 +1,37 @@
 import { z } from 'zod';
+import { pulseMethodSchema, pulseSiteSchema } from '#core/occlusion-pressure/methods';
+import { quickCheckSchema } from '#core/occlusion-pressure/quick-check';
 import { readingSchoolSchema, trialSchema } from '#core/occlusion-pressure/trial';
 import { exerciseIdSchema } from '#core/protocol/exercises';
 import { limbSchema, positionSchema } from '#core/quantity/limb';
 import { LIMITS } from '#core/rules/limits';
+import type { clearanceSchema } from '#core/screening/clearance';
+import type { dayCheckSchema } from '#core/screening/day-check';
+import type { screeningAnswersSchema } from '#core/screening/screening';
 import { strengthTestSchema } from '#core/strength/one-rep-max';
+import type { tightnessSchema } from '#core/tightness/tightness';
 
-export const newFitSchema = z.object({
-  limb: limbSchema,
-  girthCm: z.number('Enter the girth in cm.'),
-  cuffId: z.string('Choose a cuff.').min(1, 'Choose a cuff.'),
-});
+export type NewScreening = z.input<typeof screeningAnswersSchema>;
+export type NewClearance = z.infer<typeof clearanceSchema>;
+export type NewDayCheck = z.infer<typeof dayCheckSchema>;
+export type NewTightness = z.infer<typeof tightnessSchema>;
+
+const girth = { limb: limbSchema, girthCm: z.number('Enter the girth in cm.') };
+
+/** A girth with what goes on there. */
+export const newFitSchema = z.discriminatedUnion('kind', [
+  z.object({
+    ...girth,
+    kind: z.literal('cuff'),
+    cuffId: z.string('Choose a cuff.').min(1, 'Choose a cuff.'),
+  }),
+  z.object({
+    ...girth,
+    kind: z.literal('strap'),
+    strapId: z.string('Choose a strap.').min(1, 'Choose a strap.'),
+  }),
+]);
 export type NewFit = z.infer<typeof newFitSchema>;
-
-export const pulseSiteSchema = z.enum(['radial', 'posterior-tibial', 'dorsalis-pedis']);
-export type PulseSite = z.infer<typeof pulseSiteSchema>;
-export const pulseMethodSchema = z.enum(['doppler', 'palpation']);
-export type PulseMethod = z.infer<typeof pulseMethodSchema>;
 
 /** A measurement of limb occlusion pressure. The cuff and the girth are those fitted to the limb. */
 export const newOcclusionSchema = z.object({
@@ -23,6 +39,8 @@ export const newOcclusionSchema = z.object({
   position: positionSchema,
   method: pulseMethodSchema,
   site: pulseSiteSchema,
+  /** The gauge it is read from; its division enters the uncertainty. */
+  pumpId: z.string('Choose the gauge.').min(1, 'Choose the gauge.'),
   readingSchool: readingSchoolSchema,
   trials: z
     .array(trialSchema)
@@ -30,6 +48,10 @@ export const newOcclusionSchema = z.object({
     .max(LIMITS.trials.most, `At most ${LIMITS.trials.most} trials make one measurement.`),
 });
 export type NewOcclusion = z.infer<typeof newOcclusionSchema>;
+
+/** A quick check of a stored pressure by palpation. */
+export const newQuickCheckSchema = quickCheckSchema.extend({ occlusionId: z.string().min(1) });
+export type NewQuickCheck = z.infer<typeof newQuickCheckSchema>;
 
 export const sideSchema = z.enum(['left', 'right', 'both']);
 

@@ -1,9 +1,12 @@
 import { z } from 'zod';
-import type { Cuff } from '#core/cuff/cuff';
-import type { WeightKit } from '#core/load/weight-kit';
+import { cuffSchema } from '#core/cuff/cuff';
+import { pumpSchema } from '#core/kit/pump';
+import { strapSchema } from '#core/kit/strap';
+import { weightKitSchema } from '#core/load/weight-kit';
 import { schoolIdSchema } from '#core/rules/schools';
+import { stricterSchema } from '#core/screening/items';
 
-/** What a practitioner may do (rule SCR-4): only clinicians pass guards. */
+/** What a practitioner may do (rule SCR-4): only clinicians record clearances and pass guards. */
 export const roleSchema = z.enum(['clinician', 'coach']);
 export type Role = z.infer<typeof roleSchema>;
 
@@ -11,18 +14,33 @@ export type Role = z.infer<typeof roleSchema>;
 export const PRACTITIONER_HEADER = 'x-nervato-practitioner';
 
 export const practiceSettingsSchema = z.object({
-  name: z.string(),
-  gaugeDivisionMmHg: z.number().int().min(1).max(20),
+  name: z.string().trim().min(1, 'Give the practice a name.').max(80),
   schoolId: schoolIdSchema,
+  massUnit: z.enum(['kg', 'lb']),
+  lengthUnit: z.enum(['cm', 'in']),
+  stricter: stricterSchema,
 });
 export type PracticeSettings = z.infer<typeof practiceSettingsSchema>;
 
 export type Practitioner = { id: string; name: string; role: Role };
 
+/** One piece of kit, with the list it belongs to. Its id is made by the client. */
+export const kitItemSchema = z.discriminatedUnion('list', [
+  z.object({ list: z.literal('cuffs'), item: cuffSchema }),
+  z.object({ list: z.literal('pumps'), item: pumpSchema }),
+  z.object({ list: z.literal('weightKits'), item: weightKitSchema }),
+  z.object({ list: z.literal('straps'), item: strapSchema }),
+]);
+export type KitItem = z.infer<typeof kitItemSchema>;
+export type KitList = KitItem['list'];
+
+export const retireKitSchema = z.object({
+  list: z.enum(['cuffs', 'pumps', 'weightKits', 'straps']),
+  id: z.string().min(1),
+});
+
+/** What the practice owns, by list. */
+export type Kit = { [L in KitList]: Extract<KitItem, { list: L }>['item'][] };
+
 /** The practice, its people and its kit, as one read. */
-export type PracticeView = {
-  settings: PracticeSettings;
-  practitioners: Practitioner[];
-  cuffs: Cuff[];
-  weightKits: WeightKit[];
-};
+export type PracticeView = Kit & { settings: PracticeSettings; practitioners: Practitioner[] };

@@ -7,10 +7,10 @@ import type { ClientFacts } from '#core/chain/facts';
 import { newest } from '#core/chain/facts';
 import { currentPrescription } from '#core/chain/links';
 import { createApp } from '#server/app';
-import { CuffEntity, PracticeEntity, PractitionerEntity, WeightKitEntity } from '#server/db/entities';
+import { KitEntity, PracticeEntity, PractitionerEntity } from '#server/db/entities';
 import { pastSessionLog } from './past-session';
 import { type Deed, PEOPLE } from './people';
-import { CUFFS, PRACTICE, PRACTITIONERS, WEIGHT_KITS } from './practice';
+import { CUFFS, PRACTICE, PRACTITIONERS, PUMPS, STRAPS, WEIGHT_KITS } from './practice';
 
 const NAMESPACE = '6d1f0a52-7c7e-4c9b-9a64-0d6a1b3f52c1';
 const MS_PER_DAY = 86_400_000;
@@ -27,8 +27,10 @@ export async function loadDemo(orm: MikroORM, nowMs: number): Promise<boolean> {
   for (const [listOrder, practitioner] of PRACTITIONERS.entries()) {
     em.create(PractitionerEntity, { ...practitioner, listOrder });
   }
-  for (const spec of CUFFS) em.create(CuffEntity, { id: spec.id, spec });
-  for (const spec of WEIGHT_KITS) em.create(WeightKitEntity, { id: spec.id, spec });
+  const kit = { cuffs: CUFFS, pumps: PUMPS, weightKits: WEIGHT_KITS, straps: STRAPS };
+  for (const list of ['cuffs', 'pumps', 'weightKits', 'straps'] as const) {
+    for (const item of kit[list]) em.create(KitEntity, { id: item.id, list, item, retiredAtMs: null });
+  }
   await em.flush();
 
   let clockMs = nowMs;
@@ -57,6 +59,9 @@ export async function loadDemo(orm: MikroORM, nowMs: number): Promise<boolean> {
 
 const PATHS = {
   screen: 'screenings',
+  clear: 'clearances',
+  check: 'day-checks',
+  feel: 'tightness',
   fit: 'fits',
   measure: 'occlusion-pressures',
   test: 'strength-tests',
@@ -75,6 +80,7 @@ async function play(
     case 'session': {
       const prescription = currentPrescription(record.facts);
       if (!prescription) throw new Error(`${record.name} has nothing to run.`);
+      await post(`${base}/day-checks`, { notWell: [], painNow: 1, bloodPressure: null });
       const session = { id: uuidFrom(`${record.name} ${deed.daysAgo}`, NAMESPACE), startMs: atMs };
       await post('/sessions', { id: session.id, prescriptionId: prescription.id });
       await post(`/sessions/${session.id}/events`, {
@@ -82,6 +88,16 @@ async function play(
       });
       return record;
     }
+    case 'confirm': {
+      const occlusionId = newest(record.facts.occlusions)?.id;
+      return post(`${base}/quick-checks`, { occlusionId, ...deed.body });
+    }
+    case 'clear':
+      return post(`${base}/clearances`, {
+        ...deed.body,
+        givenAtMs: atMs,
+        untilMs: atMs + deed.days * MS_PER_DAY,
+      });
     default:
       return post(`${base}/${PATHS[deed.do]}`, deed.body);
   }

@@ -1,12 +1,24 @@
-import type { NewClient, NewScreening } from '#contract/client';
-import type { NewFit, NewOcclusion, NewStrengthTest } from '#contract/measurements';
+import type { NewClient } from '#contract/client';
+import type {
+  NewClearance,
+  NewDayCheck,
+  NewFit,
+  NewOcclusion,
+  NewScreening,
+  NewStrengthTest,
+  NewTightness,
+} from '#contract/measurements';
 import type { NewPrescription } from '#contract/prescription';
 
 /** What somebody did for a person some days ago; the loader plays these through the server's own routes. */
 export type Deed = { daysAgo: number } & (
   | { do: 'screen'; body: NewScreening }
+  | { do: 'clear'; days: number; body: Omit<NewClearance, 'givenAtMs' | 'untilMs'> }
+  | { do: 'check'; body: NewDayCheck }
   | { do: 'fit'; body: NewFit }
+  | { do: 'feel'; body: NewTightness }
   | { do: 'measure'; body: NewOcclusion }
+  | { do: 'confirm'; body: { goneMmHg: number } }
   | { do: 'test'; body: NewStrengthTest }
   | { do: 'prescribe'; body: Omit<NewPrescription, 'occlusionId' | 'strengthTestId'> }
   | { do: 'session'; reps: number[]; efforts: number[] }
@@ -15,6 +27,23 @@ export type Deed = { daysAgo: number } & (
 export type DemoPerson = { client: NewClient; deeds: Deed[] };
 
 const trial = (goneMmHg: number, backMmHg: number) => ({ goneMmHg, upMmHg: 10, backMmHg, downMmHg: 4 });
+
+const readings = (...pairs: [number, number][]) =>
+  pairs.map(([systolicMmHg, diastolicMmHg]) => ({ systolicMmHg, diastolicMmHg }));
+
+const onThigh = (
+  limb: 'left-thigh' | 'right-thigh',
+  position: NewOcclusion['position'],
+  trials: NewOcclusion['trials'],
+): NewOcclusion => ({
+  limb,
+  position,
+  method: 'doppler',
+  site: 'posterior-tibial',
+  pumpId: 'hand-pump',
+  readingSchool: 'bracket',
+  trials,
+});
 
 const kneeExtension = (percentLop: number): Extract<Deed, { do: 'prescribe' }>['body'] => ({
   limb: 'left-thigh',
@@ -29,34 +58,63 @@ const kneeExtension = (percentLop: number): Extract<Deed, { do: 'prescribe' }>['
   weightKitId: 'leg-stack',
 });
 
-/** Ready to run: every link holds, with three sessions behind her. */
+/** Ready to run: every link holds, with three sessions and a history of pressures behind her. */
 const odalys: DemoPerson = {
   client: {
     name: 'Odalys Ferrant',
     story: 'Retired lighthouse painter, short of thigh strength on the left.',
   },
   deeds: [
-    { daysAgo: 16, do: 'screen', body: { outcome: 'clear-to-start', note: 'Resting 128/78.' } },
-    { daysAgo: 16, do: 'fit', body: { limb: 'left-thigh', girthCm: 54.5, cuffId: 'thigh-l' } },
+    { daysAgo: 70, do: 'screen', body: { yes: [], bloodPressures: readings([130, 80], [126, 78]) } },
+    { daysAgo: 70, do: 'fit', body: { kind: 'cuff', limb: 'left-thigh', girthCm: 53, cuffId: 'thigh-l' } },
+    {
+      daysAgo: 70,
+      do: 'measure',
+      body: onThigh('left-thigh', 'sitting', [trial(170, 162), trial(170, 164)]),
+    },
+    {
+      daysAgo: 44,
+      do: 'measure',
+      body: onThigh('left-thigh', 'sitting', [trial(180, 166), trial(180, 176), trial(170, 164)]),
+    },
+    {
+      daysAgo: 16,
+      do: 'screen',
+      body: {
+        yes: ['varicose-veins'],
+        bloodPressures: readings([129, 79], [127, 77]),
+        note: 'Small veins behind the right knee.',
+      },
+    },
+    {
+      daysAgo: 16,
+      do: 'clear',
+      days: 180,
+      body: {
+        subjects: ['varicose-veins'],
+        givenBy: 'Dr Ansgar Pellwright',
+        byPhysician: true,
+        maxPercentLop: 70,
+        limbs: [],
+        modes: [],
+        note: 'Superficial only. Watch the right side.',
+      },
+    },
+    { daysAgo: 16, do: 'fit', body: { kind: 'cuff', limb: 'left-thigh', girthCm: 54.5, cuffId: 'thigh-l' } },
     {
       daysAgo: 16,
       do: 'measure',
-      body: {
-        limb: 'left-thigh',
-        position: 'sitting',
-        method: 'doppler',
-        site: 'posterior-tibial',
-        readingSchool: 'bracket',
-        trials: [trial(180, 170), trial(180, 174)],
-      },
+      body: onThigh('left-thigh', 'sitting', [trial(180, 170), trial(180, 174)]),
     },
     { daysAgo: 15, do: 'test', body: { exerciseId: 'knee-extension', side: 'left', loadKg: 30, reps: 8 } },
     { daysAgo: 15, do: 'prescribe', body: kneeExtension(40) },
     { daysAgo: 14, do: 'session', reps: [30, 15, 13, 9], efforts: [5, 7, 8, 9] },
     { daysAgo: 11, do: 'session', reps: [30, 15, 15, 12], efforts: [4, 6, 8, 9] },
     { daysAgo: 8, do: 'prescribe', body: kneeExtension(45) },
+    { daysAgo: 7, do: 'confirm', body: { goneMmHg: 178 } },
     { daysAgo: 7, do: 'session', reps: [30, 15, 15, 14], efforts: [5, 6, 7, 8] },
     { daysAgo: 2, do: 'prescribe', body: kneeExtension(50) },
+    { daysAgo: 0, do: 'check', body: { notWell: [], painNow: 1, bloodPressure: null } },
   ],
 };
 
@@ -71,9 +129,27 @@ const brisa: DemoPerson = {
     {
       daysAgo: 19,
       do: 'screen',
-      body: { outcome: 'clear-to-start', note: 'Resting 112/70. Fracture healed, hand clinic agrees.' },
+      body: {
+        yes: ['immobilised'],
+        bloodPressures: readings([112, 70], [110, 68]),
+        note: 'Six weeks in plaster.',
+      },
     },
-    { daysAgo: 19, do: 'fit', body: { limb: 'left-arm', girthCm: 27.5, cuffId: 'arm-m' } },
+    {
+      daysAgo: 19,
+      do: 'clear',
+      days: 90,
+      body: {
+        subjects: ['immobilised'],
+        givenBy: 'The hand clinic',
+        byPhysician: true,
+        maxPercentLop: 50,
+        limbs: ['left-arm', 'right-arm'],
+        modes: [],
+        note: 'Fracture healed. Arms only, to 50 %.',
+      },
+    },
+    { daysAgo: 19, do: 'fit', body: { kind: 'cuff', limb: 'left-arm', girthCm: 27.5, cuffId: 'arm-m' } },
     {
       daysAgo: 19,
       do: 'measure',
@@ -82,6 +158,7 @@ const brisa: DemoPerson = {
         position: 'sitting',
         method: 'palpation',
         site: 'radial',
+        pumpId: 'hand-pump',
         readingSchool: 'bracket',
         trials: [trial(130, 120), trial(130, 122)],
       },
@@ -97,9 +174,41 @@ const cassian: DemoPerson = {
     {
       daysAgo: 1,
       do: 'screen',
-      body: { outcome: 'do-not-start', note: 'Resting blood pressure 182/104: see his physician first.' },
+      body: {
+        yes: ['smoker'],
+        bloodPressures: readings([184, 106], [180, 102]),
+        note: 'See his physician first.',
+      },
     },
   ],
 };
 
-export const PEOPLE: DemoPerson[] = [odalys, brisa, cassian];
+/** Trains away from the practice with a marked strap: by feel only. */
+const leocadia: DemoPerson = {
+  client: {
+    name: 'Leocadia Brandt',
+    story: 'Rowing cox who only wants recovery work, often away on the water.',
+  },
+  deeds: [
+    { daysAgo: 9, do: 'screen', body: { yes: [], bloodPressures: readings([118, 74], [116, 72]) } },
+    {
+      daysAgo: 9,
+      do: 'fit',
+      body: { kind: 'strap', limb: 'left-thigh', girthCm: 50.5, strapId: 'strap-thigh' },
+    },
+    {
+      daysAgo: 9,
+      do: 'feel',
+      body: {
+        limb: 'left-thigh',
+        strapId: 'strap-thigh',
+        mark: 6,
+        felt: 7,
+        colourGood: true,
+        noTingling: true,
+      },
+    },
+  ],
+};
+
+export const PEOPLE: DemoPerson[] = [odalys, brisa, cassian, leocadia];

@@ -1,5 +1,7 @@
-import type { Practitioner } from '#contract/practice';
+import type { PracticeSettings, Practitioner } from '#contract/practice';
 import type { Cuff } from '#core/cuff/cuff';
+import type { Pump } from '#core/kit/pump';
+import type { Strap } from '#core/kit/strap';
 import type { WeightKit } from '#core/load/weight-kit';
 
 // Tidewater Lane is an invented practice in an invented harbour town. Nobody in it exists.
@@ -7,9 +9,11 @@ import type { WeightKit } from '#core/load/weight-kit';
 export const PRACTICE = {
   id: 'practice',
   name: 'Tidewater Lane',
-  gaugeDivisionMmHg: 2,
   schoolId: 'research-consensus',
-} as const;
+  massUnit: 'kg',
+  lengthUnit: 'cm',
+  stricter: [],
+} satisfies PracticeSettings & { id: string };
 
 export const PRACTITIONERS: Practitioner[] = [
   { id: 'ines', name: 'Ines Marrable', role: 'clinician' },
@@ -49,6 +53,36 @@ export const CUFFS: Cuff[] = [
   }),
 ];
 
+export const PUMPS: Pump[] = [
+  { id: 'hand-pump', label: 'Hand pump with dial', kind: 'by-hand', divisionMmHg: 2, keepsPressure: true },
+  {
+    id: 'old-pump',
+    label: 'Old hand pump, coarse dial',
+    kind: 'by-hand',
+    divisionMmHg: 5,
+    keepsPressure: false,
+  },
+  {
+    id: 'bench-pump',
+    label: 'Regulated bench pump',
+    kind: 'regulated',
+    divisionMmHg: 1,
+    keepsPressure: true,
+  },
+];
+
+export const STRAPS: Strap[] = [
+  {
+    id: 'strap-thigh',
+    label: 'Marked thigh strap',
+    limbKind: 'leg',
+    widthCm: 7.5,
+    firstMark: 1,
+    lastMark: 15,
+  },
+  { id: 'strap-arm', label: 'Marked arm strap', limbKind: 'arm', widthCm: 5, firstMark: 1, lastMark: 12 },
+];
+
 export const WEIGHT_KITS: WeightKit[] = [
   {
     kind: 'stack',
@@ -82,4 +116,5 @@ export const WEIGHT_KITS: WeightKit[] = [
       { plateKg: 10, pairs: 2 },
     ],
   },
+  { kind: 'bands', id: 'bands', label: 'Bands', names: ['sand', 'moss', 'slate'] },
 ];

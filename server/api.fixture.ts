@@ -4,16 +4,19 @@ import { join } from 'node:path';
 import { pino } from 'pino';
 import { onTestFinished } from 'vitest';
 import type { ClientRecord } from '#contract/client';
-import { PRACTITIONER_HEADER } from '#contract/practice';
+import { type KitItem, PRACTITIONER_HEADER } from '#contract/practice';
 import type { NewPrescription } from '#contract/prescription';
 import type { ProblemBody } from '#contract/problem';
 import type { SessionView } from '#contract/session';
 import { createApp } from './app';
 import { openDatabase } from './db/database';
-import { CuffEntity, PracticeEntity, PractitionerEntity, WeightKitEntity } from './db/entities';
+import { KitEntity, PracticeEntity, PractitionerEntity } from './db/entities';
 
 export const DAY_MS = 86_400_000;
 export const NOON_MS = Date.UTC(2026, 4, 4, 12);
+
+const kit = (list: KitItem['list'], item: KitItem['item']) =>
+  [KitEntity, { id: item.id, list, item, retiredAtMs: null }] as const;
 
 const cuff = (
   id: string,
@@ -21,39 +24,55 @@ const cuff = (
   widthCm: number,
   girthLowCm: number,
   girthHighCm: number,
-) => ({
-  id,
-  spec: {
+) =>
+  kit('cuffs', {
     id,
     label: id,
     limbKind,
     widthCm,
     girthLowCm,
     girthHighCm,
-    shape: 'straight' as const,
-    bladder: 'single' as const,
+    shape: 'straight',
+    bladder: 'single',
     canOcclude: true,
     maxPressureMmHg: 300,
-  },
-});
+  });
 
 const PRACTICE = [
   [
     PracticeEntity,
-    { id: 'practice', name: 'Test practice', gaugeDivisionMmHg: 2, schoolId: 'research-consensus' },
+    {
+      id: 'practice',
+      name: 'Test practice',
+      schoolId: 'research-consensus',
+      massUnit: 'kg',
+      lengthUnit: 'cm',
+      stricter: [],
+    },
   ],
   [PractitionerEntity, { id: 'clara', name: 'Clara', role: 'clinician', listOrder: 0 }],
   [PractitionerEntity, { id: 'colin', name: 'Colin', role: 'coach', listOrder: 1 }],
-  [CuffEntity, cuff('thigh-small', 'leg', 9, 35, 50)],
-  [CuffEntity, cuff('thigh-large', 'leg', 11.5, 48, 72)],
-  [CuffEntity, cuff('arm-one', 'arm', 8, 20, 40)],
-  [
-    WeightKitEntity,
-    {
-      id: 'stack',
-      spec: { kind: 'stack', id: 'stack', label: 'Stack', lightestKg: 2.5, stepKg: 2.5, heaviestKg: 60 },
-    },
-  ],
+  cuff('thigh-small', 'leg', 9, 35, 50),
+  cuff('thigh-large', 'leg', 11.5, 48, 72),
+  cuff('arm-one', 'arm', 8, 20, 40),
+  kit('pumps', { id: 'pump', label: 'Hand pump', kind: 'by-hand', divisionMmHg: 2, keepsPressure: true }),
+  kit('straps', {
+    id: 'strap',
+    label: 'Marked strap',
+    limbKind: 'leg',
+    widthCm: 5,
+    firstMark: 1,
+    lastMark: 12,
+  }),
+  kit('weightKits', {
+    kind: 'stack',
+    id: 'stack',
+    label: 'Stack',
+    lightestKg: 2.5,
+    stepKg: 2.5,
+    heaviestKg: 60,
+  }),
+  kit('weightKits', { kind: 'bands', id: 'bands', label: 'Bands', names: ['yellow', 'red'] }),
 ] as const;
 
 type Who = 'clara' | 'colin' | 'nobody';
@@ -112,11 +131,16 @@ export async function startApi() {
 export type Api = Awaited<ReturnType<typeof startApi>>;
 
 export const TRIAL = { goneMmHg: 180, upMmHg: 10, backMmHg: 172, downMmHg: 4 };
+const CALM = { systolicMmHg: 124, diastolicMmHg: 78 };
+export const CLEAR = { yes: [], bloodPressures: [CALM, CALM] };
+export const WELL = { notWell: [], painNow: 1, bloodPressure: null };
+export const FIT = { kind: 'cuff', limb: 'left-thigh', girthCm: 55, cuffId: 'thigh-large' };
 export const OCCLUSION = {
   limb: 'left-thigh',
   position: 'sitting',
   method: 'doppler',
   site: 'posterior-tibial',
+  pumpId: 'pump',
   readingSchool: 'bracket',
   trials: [TRIAL, TRIAL],
 } as const;
@@ -124,8 +148,8 @@ export const OCCLUSION = {
 /** A person with every link up to Load in order. */
 export async function measuredClient(api: Api): Promise<ClientRecord> {
   const { id } = await api.post('/clients', { name: 'Test Person' });
-  await api.post(`/clients/${id}/screenings`, { outcome: 'clear-to-start' });
-  await api.post(`/clients/${id}/fits`, { limb: 'left-thigh', girthCm: 55, cuffId: 'thigh-large' });
+  await api.post(`/clients/${id}/screenings`, CLEAR);
+  await api.post(`/clients/${id}/fits`, FIT);
   await api.post(`/clients/${id}/occlusion-pressures`, OCCLUSION);
   return api.post(`/clients/${id}/strength-tests`, {
     exerciseId: 'knee-extension',
@@ -161,6 +185,7 @@ export const SESSION_ID = '00000000-0000-4000-8000-000000000000';
 export async function openSession(api: Api): Promise<SessionView> {
   const client = await measuredClient(api);
   const signed = await api.post(`/clients/${client.id}/prescriptions`, prescriptionFor(client));
+  await api.post(`/clients/${client.id}/day-checks`, WELL);
   const prescriptionId = signed.facts.prescriptions[0]?.id;
   return api.post<SessionView>('/sessions', { id: SESSION_ID, prescriptionId });
 }

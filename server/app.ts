@@ -6,9 +6,13 @@ import { secureHeaders } from 'hono/secure-headers';
 import type { Logger } from 'pino';
 import { withPractitioner } from './access/practitioner';
 import type { Env } from './context';
+import { DeviceHub } from './devices/device-hub';
 import { answerProblem, notFound, Problem } from './problem';
 import { clientRoutes } from './routes/clients';
+import { deviceRoutes } from './routes/devices';
+import { occlusionPressureRoutes } from './routes/occlusion-pressures';
 import { practiceRoutes } from './routes/practice';
+import { practiceAttemptRoutes } from './routes/practice-attempts';
 import { prescriptionRoutes } from './routes/prescriptions';
 import { sessionRoutes } from './routes/sessions';
 
@@ -22,14 +26,18 @@ export type AppOptions = {
 };
 
 /** Typed routes under /api; the web client takes its types from here. */
-const api = new Hono<Env>()
-  .get('/health', (c) => c.json({ ok: true }))
-  .route('/practice', practiceRoutes)
-  .route('/clients', clientRoutes)
-  .route('/clients', prescriptionRoutes)
-  .route('/sessions', sessionRoutes);
+const apiRoutes = (now: () => number) =>
+  new Hono<Env>()
+    .get('/health', (c) => c.json({ ok: true }))
+    .route('/practice', practiceRoutes)
+    .route('/clients', clientRoutes)
+    .route('/clients', occlusionPressureRoutes)
+    .route('/clients', prescriptionRoutes)
+    .route('/sessions', sessionRoutes)
+    .route('/practice-attempts', practiceAttemptRoutes)
+    .route('/devices', deviceRoutes(new DeviceHub(), now));
 
-export type AppType = typeof api;
+export type AppType = ReturnType<typeof apiRoutes>;
 
 const MOST_BYTES = 2 * 1024 * 1024;
 
@@ -55,7 +63,7 @@ export function createApp({ orm, now, log, webRoot }: AppOptions): Hono<Env> {
     await next();
   });
   app.use('/api/*', withPractitioner);
-  app.route('/api', api);
+  app.route('/api', apiRoutes(now));
   app.all('/api/*', () => {
     throw notFound('This address');
   });

@@ -2,6 +2,7 @@ import type { Context } from 'hono';
 import type { ContentfulStatusCode } from 'hono/utils/http-status';
 import type { z } from 'zod';
 import type { ProblemBody } from '#contract/problem';
+import type { RuleId } from '#core/rules/catalogue';
 import type { Finding } from '#core/rules/finding';
 
 type FieldError = ProblemBody['errors'][number];
@@ -38,6 +39,16 @@ export function refusedByRules(findings: readonly Finding[]): Problem {
     errors,
   );
 }
+
+/** Refusal of one field by one rule. */
+export const refusedField = (
+  title: string,
+  path: string,
+  rule: RuleId,
+  message: string,
+  remedy: string,
+): Problem =>
+  new Problem(422, title, `${message} ${remedy}`, [{ path, message, remedy, rule, level: 'hard' }]);
 
 export function fromZod(error: z.core.$ZodError): Problem {
   const errors = error.issues.map(({ path, message }) => ({ path: path.join('.'), message }));

@@ -89,4 +89,26 @@ export async function openPerson(page: Page, name: string): Promise<void> {
 export const chooseLink = (page: Page, link: string): Promise<void> =>
   page.getByRole('navigation', { name: 'Chain' }).getByRole('link', { name: link }).click();
 
+/** Answers every question with no by keyboard, takes two readings and records. */
+export async function screenAsClear(page: Page): Promise<void> {
+  await expect(page.getByRole('heading', { name: 'Screen' })).toBeVisible();
+  await page.keyboard.press('n');
+  await page.keyboard.press('Shift+N');
+  for (const reading of ['First', 'Second']) {
+    await page.getByLabel(`${reading}, upper`).fill('124');
+    await page.getByLabel(`${reading}, lower`).fill('78');
+  }
+  await expect(page.getByText('Clear to start', { exact: true })).toBeVisible();
+  await page.getByRole('button', { name: 'Record the screening' }).click();
+  await expect(page.getByText(/Screenings on record/)).toBeVisible();
+}
+
+/** The check on the day by keyboard alone: all well, pain 1, record. */
+export async function checkOnTheDay(page: Page): Promise<void> {
+  await expect(page.getByRole('region', { name: 'Check on the day' })).toBeVisible();
+  await page.keyboard.press('w');
+  await page.keyboard.press('1');
+  await page.keyboard.press('Enter');
+}
+
 export { expect };

@@ -38,6 +38,15 @@ const router = createBrowserRouter([
           import('./views/person/PersonSheet').then(({ PersonSheet }) => ({ Component: PersonSheet })),
       },
       {
+        path: 'kit',
+        lazy: () => import('./views/kit/KitView').then(({ KitView }) => ({ Component: KitView })),
+      },
+      {
+        path: 'practise',
+        lazy: () =>
+          import('./views/practise/PractiseView').then(({ PractiseView }) => ({ Component: PractiseView })),
+      },
+      {
         path: 'sessions/:sessionId',
         lazy: () =>
           import('./views/run/SessionSheet').then(({ SessionSheet }) => ({ Component: SessionSheet })),

@@ -1,18 +1,47 @@
 import { describe, expect, it } from 'vitest';
 import { testPlan } from '../plan/plan.fixture';
+import type { Clearance } from '../screening/clearance';
+import type { DayCheck } from '../screening/day-check';
+import type { ItemId } from '../screening/items';
+import type { Screening } from '../screening/screening';
 import type { ClientFacts } from './facts';
-import { ageWords, chainOf, limbInHand, linksThatHold } from './links';
+import { ageWords, chainOf, dayCheckToday, limbInHand, linksThatHold } from './links';
 
 const DAY = 86_400_000;
 const NOW = 1_800_000_000_000;
 const ago = (days: number) => NOW - days * DAY;
 const derived = (value: number, unit: 'mmHg' | 'kg') => ({ value, unit, working: [], rules: [] });
 const cuff = { cuffId: 'cuff-l', cuffLabel: 'L thigh', widthCm: 11.5 };
+const worn = { kind: 'cuff' as const, cuffId: 'cuff-l', label: 'L thigh', widthCm: 11.5 };
+const calm = { systolicMmHg: 122, diastolicMmHg: 76 };
+const screened = (days: number, yes: ItemId[] = []): Screening => ({
+  atMs: ago(days),
+  version: 1,
+  yes,
+  bloodPressures: [calm, calm],
+  note: '',
+});
+const clearance: Clearance = {
+  subjects: ['diabetes'],
+  givenBy: 'Dr Test',
+  byPhysician: true,
+  givenAtMs: ago(30),
+  untilMs: ago(-30),
+  maxPercentLop: 60,
+  limbs: [],
+  modes: [],
+  note: '',
+};
+const well: DayCheck = { atMs: ago(0.1), notWell: [], painNow: 1, bloodPressure: null };
 
 const nothing: ClientFacts = {
   shelfLife: '4-weeks',
+  stricter: [],
   screenings: [],
+  clearances: [],
+  dayChecks: [],
   fits: [],
+  tightness: [],
   occlusions: [],
   strengthTests: [],
   prescriptions: [],
@@ -20,9 +49,9 @@ const nothing: ClientFacts = {
 };
 
 const ready: ClientFacts = {
-  shelfLife: '4-weeks',
-  screenings: [{ atMs: ago(20), outcome: 'clear-to-start', note: '' }],
-  fits: [{ limb: 'left-thigh', atMs: ago(12), girthCm: 54, ...cuff }],
+  ...nothing,
+  screenings: [screened(20)],
+  fits: [{ limb: 'left-thigh', atMs: ago(12), girthCm: 54, ...worn }],
   occlusions: [
     {
       id: 'lop',
@@ -30,6 +59,10 @@ const ready: ClientFacts = {
       position: 'sitting',
       ...cuff,
       girthCm: 54,
+      method: 'doppler',
+      site: 'posterior-tibial',
+      divisionMmHg: 2,
+      quickChecks: [],
       atMs: ago(12),
       pressure: derived(174, 'mmHg'),
       uncertaintyMmHg: 5,
@@ -68,27 +101,48 @@ describe('the chain', () => {
   });
 
   it.each([
-    [
-      'a screening of 13 weeks',
-      { screenings: [{ atMs: ago(91), outcome: 'clear-to-start', note: '' }] },
-      'screen',
-      'due',
-    ],
+    ['a screening of 13 weeks', { screenings: [screened(91)] }, 'screen', 'due'],
     [
       'a stop item found later',
-      {
-        screenings: [
-          ...ready.screenings,
-          { atMs: ago(1), outcome: 'do-not-start', note: 'Clot last year, awaiting the physician.' },
-        ],
-      },
+      { screenings: [...ready.screenings, screened(1, ['thrombosis'])] },
       'screen',
       'held',
     ],
     ['a pressure past its shelf life', { shelfLife: '10-days' }, 'measure', 'due'],
     [
       'a cuff of another width fitted since',
-      { fits: [...ready.fits, { limb: 'left-thigh', atMs: ago(1), girthCm: 54, ...cuff, widthCm: 7 }] },
+      { fits: [...ready.fits, { limb: 'left-thigh', atMs: ago(1), girthCm: 54, ...worn, widthCm: 7 }] },
+      'measure',
+      'due',
+    ],
+    ['an item without its clearance', { screenings: [screened(1, ['diabetes'])] }, 'screen', 'held'],
+    [
+      'a clearance that has run out',
+      { screenings: [screened(1, ['diabetes'])], clearances: [{ ...clearance, untilMs: ago(1) }] },
+      'screen',
+      'held',
+    ],
+    ['a fever today', { dayChecks: [{ ...well, notWell: ['fever'] }] }, 'screen', 'held'],
+    [
+      'a quick check far off',
+      {
+        occlusions: ready.occlusions.map((lop) => ({
+          ...lop,
+          quickChecks: [{ atMs: ago(1), goneMmHg: 190 }],
+        })),
+      },
+      'measure',
+      'due',
+    ],
+    [
+      'a girth that changed more than 5 %',
+      { fits: [...ready.fits, { limb: 'left-thigh', atMs: ago(1), girthCm: 58, ...worn }] },
+      'measure',
+      'due',
+    ],
+    [
+      'a pressure taken more upright than it will be used',
+      { occlusions: ready.occlusions.map((lop) => ({ ...lop, position: 'standing' })) },
       'measure',
       'due',
     ],
@@ -113,6 +167,38 @@ describe('the chain', () => {
       expect(holding[0]?.reason.length).toBeGreaterThan(15);
     },
   );
+
+  it('holds with an item that a clearance answers, and says that it limits', () => {
+    const facts = { ...ready, screenings: [screened(1, ['diabetes'])], clearances: [clearance] };
+    expect(link(facts, 'screen')).toMatchObject({ state: 'good', figure: 'start with limits' });
+  });
+
+  it('takes a check of today, not of yesterday', () => {
+    expect(dayCheckToday({ ...ready, dayChecks: [well] }, NOW)).toEqual(well);
+    const yesterday = { ...well, atMs: ago(1), notWell: ['fever' as const] };
+    expect(dayCheckToday({ ...ready, dayChecks: [yesterday] }, NOW)).toBeUndefined();
+    expect(link({ ...ready, dayChecks: [yesterday] }, 'screen')?.state).toBe('good');
+  });
+
+  it('says of a strap how tight it felt, and never counts it as measured (TIGHT)', () => {
+    const strap = { kind: 'strap' as const, strapId: 's', label: 'Marked strap', widthCm: 5 };
+    const facts: ClientFacts = {
+      ...ready,
+      fits: [{ limb: 'left-thigh', atMs: ago(1), girthCm: 54, ...strap }],
+    };
+    expect(link(facts, 'measure')?.state).toBe('missing');
+    const felt = {
+      limb: 'left-thigh' as const,
+      atMs: ago(1),
+      strapId: 's',
+      strapLabel: 'Marked strap',
+      mark: 6,
+      felt: 7,
+    };
+    const judged = link({ ...facts, tightness: [felt] }, 'measure');
+    expect(judged).toMatchObject({ state: 'due', figure: 'felt 7 of 10' });
+    expect(judged?.reason).not.toContain('%');
+  });
 
   it('never takes the other limb’s pressure for this one (LOP-4)', () => {
     const facts = {

@@ -1,19 +1,34 @@
 import type { Derived } from '../derivation/derived';
+import type { PulseMethod, PulseSite } from '../occlusion-pressure/methods';
+import type { QuickCheck } from '../occlusion-pressure/quick-check';
 import type { ShelfLife } from '../occlusion-pressure/shelf-life';
 import type { Plan } from '../plan/plan';
 import type { ExerciseId } from '../protocol/exercises';
 import type { Limb, Position } from '../quantity/limb';
+import type { Clearance } from '../screening/clearance';
+import type { DayCheck } from '../screening/day-check';
+import type { Stricter } from '../screening/items';
 import type { Screening } from '../screening/screening';
 
 export type Side = 'left' | 'right' | 'both';
 
+/** A girth, and what goes on there: a cuff that can be measured, or a strap that cannot (rule FIT-5). */
 export type FitFact = {
   limb: Limb;
   atMs: number;
   girthCm: number;
-  cuffId: string;
-  cuffLabel: string;
   widthCm: number;
+  label: string;
+} & ({ kind: 'cuff'; cuffId: string } | { kind: 'strap'; strapId: string });
+
+/** A strap as it was last tightened by feel (rule TIGHT). */
+export type TightnessFact = {
+  limb: Limb;
+  atMs: number;
+  strapId: string;
+  strapLabel: string;
+  mark: number;
+  felt: number;
 };
 
 export type OcclusionFact = {
@@ -25,10 +40,16 @@ export type OcclusionFact = {
   widthCm: number;
   girthCm: number;
   atMs: number;
+  method: PulseMethod;
+  site: PulseSite;
   pressure: Derived;
   uncertaintyMmHg: number;
   steady: boolean;
   trialsUsed: number;
+  /** Division of the gauge it was read from, in mmHg. */
+  divisionMmHg: number;
+  /** Quick checks made since, in any order (rule LOP-7). */
+  quickChecks: QuickCheck[];
 };
 
 export type StrengthFact = {
@@ -59,13 +80,24 @@ export type SessionFact = {
 /** All that is on record for one person and that the chain is judged from. Lists are in any order. */
 export type ClientFacts = {
   shelfLife: ShelfLife;
+  /** What the practice asks more of than the questionnaire does. */
+  stricter: Stricter;
   screenings: Screening[];
+  clearances: Clearance[];
+  dayChecks: DayCheck[];
   fits: FitFact[];
+  tightness: TightnessFact[];
   occlusions: OcclusionFact[];
   strengthTests: StrengthFact[];
   prescriptions: PrescriptionFact[];
   sessions: SessionFact[];
 };
+
+/** The cuff fitted to a limb now: of the newest girth, unless a strap was put there instead. */
+export function fittedCuff(facts: ClientFacts, limb: Limb): Extract<FitFact, { kind: 'cuff' }> | undefined {
+  const fit = newest(facts.fits.filter((fact) => fact.limb === limb));
+  return fit?.kind === 'cuff' ? fit : undefined;
+}
 
 /** The newest of some facts, or `undefined` when there are none. */
 export function newest<T extends { atMs: number }>(facts: readonly T[]): T | undefined {

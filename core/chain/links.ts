@@ -1,11 +1,14 @@
-import { reasonDue } from '../occlusion-pressure/shelf-life';
+import { lastHeldMs, type MeasuredWith, reasonDue } from '../occlusion-pressure/shelf-life';
 import { EXERCISES } from '../protocol/exercises';
-import { LIMB_LABELS, type Limb } from '../quantity/limb';
+import { LIMB_LABELS, type Limb, type Position } from '../quantity/limb';
 import { MS_PER_DAY } from '../quantity/units';
 import type { RuleId } from '../rules/catalogue';
+import { hardFindings } from '../rules/finding';
 import { LIMITS } from '../rules/limits';
+import { DAY_CHECK_HOLDS_MS, type DayCheck, judgeDayCheck } from '../screening/day-check';
+import { DECISION_WORDS, judgeScreening } from '../screening/decide';
 import { screeningIsDue } from '../screening/screening';
-import { type ClientFacts, newest, type PrescriptionFact } from './facts';
+import { type ClientFacts, newest, type OcclusionFact, type PrescriptionFact } from './facts';
 
 export const LINK_IDS = ['screen', 'fit', 'measure', 'load', 'prescribe', 'run'] as const;
 export type LinkId = (typeof LINK_IDS)[number];
@@ -66,22 +69,42 @@ export function linksThatHold(facts: ClientFacts, nowMs: number): Link[] {
 }
 
 function screenLink(facts: ClientFacts, nowMs: number): Link {
-  const common = { id: 'screen', rules: ['SCR-1'] } satisfies Partial<Link>;
+  const common = { id: 'screen', rules: ['SCR-1', 'SCR-2'] } satisfies Partial<Link>;
   const screening = newest(facts.screenings);
   if (!screening)
     return { ...common, state: 'missing', figure: 'not screened', reason: 'No screening on record.' };
   const age = ageWords(screening.atMs, nowMs);
-  if (screening.outcome === 'do-not-start') {
+  const { decision, reasons } = judgeScreening(screening, facts.clearances, facts.stricter, nowMs);
+  const figure = DECISION_WORDS[decision].toLowerCase();
+  if (decision === 'do-not-start' || decision === 'needs-clearance') {
+    const open = reasons.filter(({ clearedBy }) => !clearedBy).map(({ words }) => words);
+    return { ...common, state: 'held', figure, reason: `${DECISION_WORDS[decision]}: ${open.join('; ')}.` };
+  }
+  if (screeningIsDue(screening, nowMs)) {
     return {
       ...common,
-      state: 'held',
-      figure: 'do not start',
-      reason: screening.note || 'A stop item was found; physician clearance first.',
+      state: 'due',
+      figure: 'screen again',
+      reason: `Screening is ${age}; it holds 12 weeks.`,
     };
   }
-  return screeningIsDue(screening, nowMs)
-    ? { ...common, state: 'due', figure: 'screen again', reason: `Screening is ${age}; it holds 12 weeks.` }
-    : { ...common, state: 'good', figure: 'clear', reason: `Clear to start, screening ${age}.` };
+  const today = dayCheckToday(facts, nowMs);
+  const held = today && hardFindings(judgeDayCheck(today))[0];
+  if (held)
+    return {
+      id: 'screen',
+      rules: ['SCR-3'],
+      state: 'held',
+      figure: 'not today',
+      reason: `Not today. ${held.message}`,
+    };
+  return { ...common, state: 'good', figure, reason: `${DECISION_WORDS[decision]}, screening ${age}.` };
+}
+
+/** The check made today, if there is one (rule SCR-3). */
+export function dayCheckToday(facts: ClientFacts, nowMs: number): DayCheck | undefined {
+  const last = newest(facts.dayChecks);
+  return last && nowMs - last.atMs < DAY_CHECK_HOLDS_MS ? last : undefined;
 }
 
 function fitLink(facts: ClientFacts, nowMs: number): Link {
@@ -94,7 +117,7 @@ function fitLink(facts: ClientFacts, nowMs: number): Link {
     ...common,
     state: 'good',
     figure: `${fit.girthCm} cm`,
-    reason: `${LIMB_LABELS[limb]}: ${fit.girthCm} cm, ${fit.cuffLabel}, ${ageWords(fit.atMs, nowMs)}.`,
+    reason: `${LIMB_LABELS[limb]}: ${fit.girthCm} cm, ${fit.label}, ${ageWords(fit.atMs, nowMs)}.`,
   };
 }
 
@@ -102,7 +125,9 @@ function measureLink(facts: ClientFacts, nowMs: number): Link {
   const common = { id: 'measure', rules: ['LOP-3', 'LOP-6'] } satisfies Partial<Link>;
   const limb = limbInHand(facts);
   const fit = newest(facts.fits.filter((fact) => fact.limb === limb));
-  const occlusion = newest(facts.occlusions.filter((fact) => fact.limb === limb));
+  if (limb && fit?.kind === 'strap') return strapLink(facts, limb, nowMs);
+  const position = currentPrescription(facts)?.plan.exercises[0]?.position;
+  const occlusion = limb && bestOcclusion(facts, limb, position);
   if (!limb || !occlusion) {
     return {
       ...common,
@@ -112,22 +137,63 @@ function measureLink(facts: ClientFacts, nowMs: number): Link {
     };
   }
   const figure = `${occlusion.pressure.value} ± ${occlusion.uncertaintyMmHg} mmHg`;
-  const age = ageWords(occlusion.atMs, nowMs);
   const due = reasonDue(
-    { ...occlusion, measuredAtMs: occlusion.atMs },
-    { widthCm: fit?.widthCm ?? occlusion.widthCm, girthCm: fit?.girthCm ?? occlusion.girthCm },
+    measuredWith(occlusion),
+    { widthCm: fit?.widthCm ?? occlusion.widthCm, girthCm: fit?.girthCm ?? occlusion.girthCm, position },
     facts.shelfLife,
     nowMs,
   );
   const where = `${LIMB_LABELS[limb]}, ${occlusion.position}: ${figure}`;
   if (due) return { ...common, state: 'due', figure, reason: `${where}, due: ${due}.` };
   const trials = `${occlusion.trialsUsed} ${occlusion.trialsUsed === 1 ? 'trial' : 'trials'}`;
+  const heldMs = lastHeldMs(measuredWith(occlusion));
+  const age =
+    heldMs > occlusion.atMs ? `confirmed ${agoWords(heldMs, nowMs)}` : ageWords(occlusion.atMs, nowMs);
   return {
     ...common,
     state: 'good',
     figure,
     reason: `${where}, ${trials}, ${age}${occlusion.steady ? '' : ', unsteady'}.`,
   };
+}
+
+/** A strap is second best: it never counts as measured (rule TIGHT). */
+function strapLink(facts: ClientFacts, limb: Limb, nowMs: number): Link {
+  const common = { id: 'measure', rules: ['TIGHT', 'FIT-5'] } satisfies Partial<Link>;
+  const felt = newest(facts.tightness.filter((fact) => fact.limb === limb));
+  if (!felt)
+    return {
+      ...common,
+      state: 'missing',
+      figure: 'not felt',
+      reason: 'The strap has not been tightened by feel yet.',
+    };
+  return {
+    ...common,
+    state: 'due',
+    figure: `felt ${felt.felt} of 10`,
+    reason: `${LIMB_LABELS[limb]}: ${felt.strapLabel} at mark ${felt.mark}, ${agoWords(felt.atMs, nowMs)}. By feel only: a measured cuff is better.`,
+  };
+}
+
+/** What rule LOP-6 asks of a stored pressure. */
+export const measuredWith = (fact: OcclusionFact): MeasuredWith => ({
+  measuredAtMs: fact.atMs,
+  widthCm: fact.widthCm,
+  girthCm: fact.girthCm,
+  position: fact.position,
+  pressureMmHg: fact.pressure.value,
+  quickChecks: fact.quickChecks,
+});
+
+/** The pressure to go by on a limb: the newest in the position it will be used in, else the newest (rule LOP-5). */
+function bestOcclusion(
+  facts: ClientFacts,
+  limb: Limb,
+  position: Position | undefined,
+): OcclusionFact | undefined {
+  const onLimb = facts.occlusions.filter((fact) => fact.limb === limb);
+  return newest(onLimb.filter((fact) => fact.position === position)) ?? newest(onLimb);
 }
 
 function loadLink(facts: ClientFacts, nowMs: number): Link {

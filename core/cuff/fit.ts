@@ -52,6 +52,16 @@ function fitReason(cuff: Cuff, girthCm: number, fits: boolean, largerOfSeveral: 
     : `Too small: made for ${range}, this limb is ${girthCm} cm.`;
 }
 
+const EITHER_WAY_CM = { arm: 4, leg: 8 } as const;
+
+/** What to buy when no cuff of the kit fits: a range that holds this limb with room either way (rule FIT-2). */
+export function rangeToBuy(limb: Limb, girthCm: number): string {
+  const roomCm = EITHER_WAY_CM[limbKind(limb)];
+  const low = Math.floor(girthCm - roomCm);
+  const high = Math.ceil(girthCm + roomCm);
+  return `No cuff in the kit fits: one is needed whose range includes ${toDecimals(girthCm, 1)} cm, such as ${low}–${high} cm.`;
+}
+
 /**
  * What is wrong with putting this cuff on this limb, if anything (rules FIT-1, FIT-2).
  * @param girthCm girth where the cuff goes, in cm
@@ -80,7 +90,7 @@ export function checkCuff(limb: Limb, girthCm: number, cuff: Cuff, cuffs: readon
       message: `${cuff.label} does not fit. ${fit?.reason ?? ''}`.trim(),
       remedy: better
         ? `Use ${better.cuff.label} (${better.cuff.girthLowCm}–${better.cuff.girthHighCm} cm).`
-        : `No cuff in the kit fits: one is needed whose range includes ${girthCm} cm.`,
+        : rangeToBuy(limb, girthCm),
     },
   ];
 }

@@ -8,13 +8,13 @@ export const weightKitSchema = z.discriminatedUnion('kind', [
   z.object({
     kind: z.literal('single-masses'),
     id: z.string(),
-    label: z.string(),
+    label: z.string().trim().min(1, 'Give it a name.'),
     massesKg: z.array(massKg).min(1),
   }),
   z.object({
     kind: z.literal('stack'),
     id: z.string(),
-    label: z.string(),
+    label: z.string().trim().min(1, 'Give it a name.'),
     lightestKg: massKg,
     stepKg: massKg,
     heaviestKg: massKg,
@@ -22,10 +22,17 @@ export const weightKitSchema = z.discriminatedUnion('kind', [
   z.object({
     kind: z.literal('bar-and-plates'),
     id: z.string(),
-    label: z.string(),
+    label: z.string().trim().min(1, 'Give it a name.'),
     barKg: massKg,
     /** Plates as pairs: one goes on each end. */
     pairs: z.array(z.object({ plateKg: massKg, pairs: z.number().int().positive().max(20) })),
+  }),
+  // Bands have names, not kilograms: they never enter a computed load.
+  z.object({
+    kind: z.literal('bands'),
+    id: z.string(),
+    label: z.string().trim().min(1, 'Give it a name.'),
+    names: z.array(z.string().trim().min(1).max(40)).min(1),
   }),
 ]);
 export type WeightKit = z.infer<typeof weightKitSchema>;
@@ -33,7 +40,7 @@ export type WeightKit = z.infer<typeof weightKitSchema>;
 /** A load the kit can make, in kg, and how to make it. */
 export type MakeableLoad = { loadKg: number; recipe: string };
 
-/** Every load the kit can make, lightest first, each with the fewest plates (rule LOAD-4). */
+/** Every load in kg the kit can make, lightest first, each with the fewest plates; none for bands (rule LOAD-4). */
 export function makeableLoads(kit: WeightKit): MakeableLoad[] {
   switch (kit.kind) {
     case 'single-masses':
@@ -44,6 +51,8 @@ export function makeableLoads(kit: WeightKit): MakeableLoad[] {
       return stackLoads(kit);
     case 'bar-and-plates':
       return barLoads(kit);
+    case 'bands':
+      return [];
   }
 }
 

@@ -1,10 +1,16 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { simulateTrial } from '../simulation/limb';
+import { CAREFUL, simulateTrial } from '../simulation/operator';
 import { estimateOcclusionPressure, expandedUncertainty } from './estimate';
+import { checkMethod } from './methods';
 import { checkPlausibility, expectedOcclusionPressureMmHg } from './plausibility';
-import { reasonDue } from './shelf-life';
+import { otherSide, roundOf, sideDifferenceWords } from './round';
+import { dueAtMs, reasonDue } from './shelf-life';
 import { bracket, readTrial, type Trial, trialSchema } from './trial';
+
+/** A limb that does not breathe: its occlusion pressure stays where it is. */
+const still = (occlusionMmHg: number) => ({ occlusionMmHg, heartRateBpm: 60, fadeMmHg: 8, breathMmHg: 0 });
+const QUICK = { ...CAREFUL, dwellMs: 250 };
 
 const trial = (goneMmHg: number, backMmHg: number, upMmHg = 10, downMmHg = 4): Trial => ({
   goneMmHg,
@@ -46,7 +52,7 @@ describe('bracket (LOP-2)', () => {
         fc.integer({ min: 1, max: 50 }),
         fc.integer({ min: 1, max: 20 }),
         (occlusionMmHg, upMmHg, downMmHg) => {
-          const result = bracket(simulateTrial({ occlusionMmHg }, upMmHg, downMmHg));
+          const result = bracket(simulateTrial(still(occlusionMmHg), { ...QUICK, upMmHg, downMmHg }));
           expect(result.consistent).toBe(true);
           if (!result.consistent) return;
           expect(result.bracket.low).toBeLessThanOrEqual(occlusionMmHg);
@@ -129,7 +135,9 @@ describe('estimateOcclusionPressure (LOP-3)', () => {
         fc.integer({ min: 2, max: 20 }),
         fc.integer({ min: 2, max: 10 }),
         (occlusionMmHg, up, down) => {
-          const trials = [up, up + 3].map((step) => simulateTrial({ occlusionMmHg }, step, down));
+          const trials = [up, up + 3].map((step) =>
+            simulateTrial(still(occlusionMmHg), { ...QUICK, upMmHg: step, downMmHg: down }),
+          );
           const estimate = estimateOcclusionPressure(trials, 2);
           expect(Math.abs((estimate?.pressure.value ?? 0) - occlusionMmHg)).toBeLessThanOrEqual(
             estimate?.uncertaintyMmHg ?? 0,
@@ -157,7 +165,14 @@ describe('plausibility (LOP-7)', () => {
 });
 
 describe('reasonDue (LOP-6)', () => {
-  const stored = { measuredAtMs: 0, widthCm: 10, girthCm: 54, position: 'lying' as const };
+  const stored = {
+    measuredAtMs: 0,
+    widthCm: 10,
+    girthCm: 54,
+    position: 'sitting' as const,
+    pressureMmHg: 174,
+    quickChecks: [],
+  };
   const same = { widthCm: 10, girthCm: 54 };
 
   it('holds for its shelf life and no longer', () => {
@@ -170,5 +185,51 @@ describe('reasonDue (LOP-6)', () => {
     expect(reasonDue(stored, { widthCm: 7, girthCm: 54 }, '4-weeks', DAY)).toMatch(/7 cm/);
     expect(reasonDue(stored, { widthCm: 10, girthCm: 56.7 }, '4-weeks', DAY)).toBeNull();
     expect(reasonDue(stored, { widthCm: 10, girthCm: 57 }, '4-weeks', DAY)).toMatch(/5.6 %/);
+  });
+
+  it('is due for a more reclined position, not for a more upright one (LOP-5)', () => {
+    expect(reasonDue(stored, { ...same, position: 'lying' }, '4-weeks', DAY)).toMatch(/higher/);
+    expect(reasonDue(stored, { ...same, position: 'standing' }, '4-weeks', DAY)).toBeNull();
+  });
+
+  it('is renewed by a quick check within 10 mmHg, and made due by one further off (LOP-7)', () => {
+    const checked = (goneMmHg: number, day: number) => ({
+      ...stored,
+      quickChecks: [{ atMs: day * DAY, goneMmHg }],
+    });
+    expect(reasonDue(checked(184, 20), same, '4-weeks', 40 * DAY)).toBeNull();
+    expect(dueAtMs(checked(184, 20), '4-weeks')).toBe(48 * DAY);
+    expect(reasonDue(checked(185, 20), same, '4-weeks', 21 * DAY)).toMatch(/measure again/);
+    expect(dueAtMs(checked(185, 20), '4-weeks')).toBe(28 * DAY);
+  });
+});
+
+describe('method and site (LOP-1)', () => {
+  it('refuses an oximeter on a leg, and says why', () => {
+    expect(checkMethod('left-thigh', 'oximeter', 'finger')).toMatchObject([
+      { level: 'hard', subject: 'method', message: expect.stringContaining('upper limb only') },
+    ]);
+    expect(checkMethod('left-arm', 'oximeter', 'finger')).toEqual([]);
+  });
+
+  it('refuses a site that the limb does not have', () => {
+    expect(checkMethod('left-arm', 'doppler', 'dorsalis-pedis')).toMatchObject([{ subject: 'site' }]);
+    expect(checkMethod('right-thigh', 'palpation', 'dorsalis-pedis')).toEqual([]);
+  });
+});
+
+describe('a round of limbs', () => {
+  it('measures all limbs in one position before the next', () => {
+    expect(roundOf(['right-thigh', 'left-thigh'], ['lying', 'standing'])).toEqual([
+      { limb: 'left-thigh', position: 'lying' },
+      { limb: 'right-thigh', position: 'lying' },
+      { limb: 'left-thigh', position: 'standing' },
+      { limb: 'right-thigh', position: 'standing' },
+    ]);
+  });
+
+  it('says how far the sides are apart', () => {
+    expect(otherSide('left-thigh')).toBe('right-thigh');
+    expect(sideDifferenceWords('left-thigh', 174, 182.5)).toBe('Left thigh is 8.5 mmHg below right thigh.');
   });
 });

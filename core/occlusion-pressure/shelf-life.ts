@@ -1,7 +1,8 @@
 import { z } from 'zod';
-import type { Position } from '../quantity/limb';
+import { type Position, uprightness } from '../quantity/limb';
 import { tidy, toDecimals } from '../quantity/rounding';
 import { MS_PER_DAY } from '../quantity/units';
+import { judgeQuickCheck, type QuickCheck } from './quick-check';
 
 export const shelfLifeSchema = z.enum(['every-session', '7-days', '10-days', '4-weeks', '8-weeks']);
 export type ShelfLife = z.infer<typeof shelfLifeSchema>;
@@ -23,19 +24,32 @@ export type MeasuredWith = {
   widthCm: number;
   girthCm: number;
   position: Position;
+  pressureMmHg: number;
+  quickChecks: readonly QuickCheck[];
 };
 
+/** When a stored pressure was last known to be right: measured, or confirmed by a quick check since (rule LOP-7). */
+export function lastHeldMs({ measuredAtMs, pressureMmHg, quickChecks }: MeasuredWith): number {
+  const confirmed = quickChecks.filter(({ goneMmHg }) => judgeQuickCheck(pressureMmHg, goneMmHg).confirmed);
+  return Math.max(measuredAtMs, ...confirmed.map(({ atMs }) => atMs));
+}
+
 /**
- * Why a stored occlusion pressure may no longer be used, or `null` while it holds (rule LOP-6).
- * @param nowWith the cuff width and girth of today
+ * Why a stored occlusion pressure may no longer be used, or `null` while it holds (rules LOP-5, LOP-6, LOP-7).
+ * @param nowWith the cuff width and girth of today, and the position it will be used in, where that is known
  */
 export function reasonDue(
   stored: MeasuredWith,
-  nowWith: { widthCm: number; girthCm: number },
+  nowWith: { widthCm: number; girthCm: number; position?: Position | undefined },
   shelfLife: ShelfLife,
   nowMs: number,
 ): string | null {
-  const ageDays = (nowMs - stored.measuredAtMs) / MS_PER_DAY;
+  const heldMs = lastHeldMs(stored);
+  const against = stored.quickChecks.find(
+    ({ atMs, goneMmHg }) => atMs > heldMs && !judgeQuickCheck(stored.pressureMmHg, goneMmHg).confirmed,
+  );
+  if (against) return `a quick check found ${judgeQuickCheck(stored.pressureMmHg, against.goneMmHg).words}`;
+  const ageDays = (nowMs - heldMs) / MS_PER_DAY;
   if (ageDays > SHELF_LIFE_DAYS[shelfLife]) {
     return `${Math.floor(ageDays)} days old, kept for ${shelfLife.replace('-', ' ')}`;
   }
@@ -46,5 +60,12 @@ export function reasonDue(
   if (change > GIRTH_CHANGE_SHARE) {
     return `girth changed ${toDecimals(change * 100, 1)} % since it was measured`;
   }
+  if (nowWith.position && uprightness(nowWith.position, stored.position) < 0) {
+    return `measured ${stored.position}, to be used ${nowWith.position}: real restriction would be higher`;
+  }
   return null;
 }
+
+/** When a stored pressure falls due by age alone, wall-clock ms (rule LOP-6). */
+export const dueAtMs = (stored: MeasuredWith, shelfLife: ShelfLife): number =>
+  lastHeldMs(stored) + SHELF_LIFE_DAYS[shelfLife] * MS_PER_DAY;

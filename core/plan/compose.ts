@@ -6,9 +6,10 @@ import { checkExercisePercent, checkPosition } from '../pressure/check-pressure'
 import { targetPressure } from '../pressure/target-pressure';
 import { EXERCISES, type ExerciseId } from '../protocol/exercises';
 import { PROTOCOLS, type ProtocolId, TEMPOS, type TempoId } from '../protocol/protocols';
-import { type Limb, limbKind, type Position } from '../quantity/limb';
+import { LIMB_LABELS, type Limb, limbKind, type Position } from '../quantity/limb';
 import type { Finding } from '../rules/finding';
 import type { SchoolId } from '../rules/schools';
+import type { ClearanceLimits } from '../screening/clearance';
 import { checkTimeline } from './check-timeline';
 import { compile } from './compile';
 import type { Plan } from './plan';
@@ -36,11 +37,13 @@ export type Measurements = {
   oneRepMax: Derived;
   weightKit: WeightKit;
   gaugeDivisionMmHg: number;
+  /** What the clearances in force limit (rule SCR-2). */
+  limits: ClearanceLimits;
 };
 
 /**
  * A one-exercise session from choices and measurements, with everything the rules find about it
- * (rules PRS-1 to PRS-3, LOP-5, LOAD-3, LOAD-4, PRO-1, PRO-2).
+ * (rules SCR-2, PRS-1 to PRS-3, LOP-5, LOAD-3, LOAD-4, PRO-1, PRO-2).
  * A plan with a hard finding is for showing why, never for running.
  */
 export function composePlan(choices: Choices, measured: Measurements): { plan: Plan; findings: Finding[] } {
@@ -90,6 +93,7 @@ export function composePlan(choices: Choices, measured: Measurements): { plan: P
     ],
   };
   const findings = [
+    ...checkClearance(choices, measured.limits),
     ...checkLimbOfExercise(choices),
     ...checkProtocolChoices(choices),
     ...checkExercisePercent(choices.limb, choices.percentLop, choices.schoolId),
@@ -100,6 +104,31 @@ export function composePlan(choices: Choices, measured: Measurements): { plan: P
     ...checkTimeline(compile(plan)),
   ];
   return { plan, findings };
+}
+
+function checkClearance({ limb, percentLop }: Choices, limits: ClearanceLimits): Finding[] {
+  const findings: Finding[] = [];
+  const add = (subject: string, message: string, remedy: string) =>
+    findings.push({ rule: 'SCR-2', level: 'hard', subject, message, remedy });
+  if (limits.maxPercentLop !== null && percentLop > limits.maxPercentLop) {
+    add(
+      'percentLop',
+      `${percentLop} % is above the ${limits.maxPercentLop} % of LOP that ${limits.capFrom} has cleared.`,
+      `Set ${limits.maxPercentLop} % or lower, or have a clinician record a new clearance.`,
+    );
+  }
+  if (limits.limbs && !limits.limbs.includes(limb)) {
+    const allowed = limits.limbs.map((id) => LIMB_LABELS[id].toLowerCase()).join(', ') || 'no limb';
+    add('limb', `The clearance allows ${allowed} only.`, 'Choose a limb that is cleared.');
+  }
+  if (limits.modes && !limits.modes.includes('resistance')) {
+    add(
+      'protocolId',
+      `The clearance allows ${limits.modes.join(', ') || 'no'} work only.`,
+      'Prescribe work that is cleared.',
+    );
+  }
+  return findings;
 }
 
 function checkLimbOfExercise({ exerciseId, limb }: Choices): Finding[] {

@@ -35,6 +35,7 @@ export const testMeasurements: Measurements = {
   oneRepMax: { value: 40, unit: 'kg', working: [], rules: ['LOAD-1'] },
   weightKit: testKit,
   gaugeDivisionMmHg: 2,
+  limits: { maxPercentLop: null, limbs: null, modes: null, capFrom: null },
 };
 
 export const testChoices: Choices = {

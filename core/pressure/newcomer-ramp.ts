@@ -7,11 +7,18 @@ const POINTS_PER_WEEK = 5;
 /**
  * Share of LOP to propose, in %LOP (rules PRS-2, PRS-4).
  * @param weeksTrained whole weeks since the first finished session; 0 for a newcomer
+ * @param capPercentLop what a clearance caps it at, or `null` (rule SCR-2)
  */
-export function proposedPercent(limb: Limb, schoolId: SchoolId, weeksTrained: number): Derived {
+export function proposedPercent(
+  limb: Limb,
+  schoolId: SchoolId,
+  weeksTrained: number,
+  capPercentLop: number | null = null,
+): Derived {
   const school = SCHOOLS[schoolId];
   const { start, usual } = school.percentLop[limbKind(limb)];
-  const value = Math.min(usual, start + POINTS_PER_WEEK * weeksTrained);
+  const ramped = Math.min(usual, start + POINTS_PER_WEEK * weeksTrained);
+  const value = Math.min(ramped, capPercentLop ?? ramped);
   return {
     value,
     unit: '%LOP',
@@ -19,9 +26,10 @@ export function proposedPercent(limb: Limb, schoolId: SchoolId, weeksTrained: nu
       { label: school.label, detail: `starts at ${start} %, usually ${usual} %` },
       {
         label: weeksTrained === 0 ? 'First week' : `Week ${weeksTrained + 1}`,
-        detail: `${start} + ${POINTS_PER_WEEK} × ${weeksTrained}, not above ${usual} → ${value} %`,
+        detail: `${start} + ${POINTS_PER_WEEK} × ${weeksTrained}, not above ${usual} → ${ramped} %`,
       },
+      ...(value < ramped ? [{ label: 'Clearance', detail: `capped at ${capPercentLop} %` }] : []),
     ],
-    rules: ['PRS-2', 'PRS-4'],
+    rules: value < ramped ? ['PRS-2', 'PRS-4', 'SCR-2'] : ['PRS-2', 'PRS-4'],
   };
 }

@@ -21,3 +21,15 @@ export const withPractitioner = createMiddleware<Env>(async (c, next) => {
   }
   await next();
 });
+
+/** Refuses everybody but clinicians (rule SCR-4). @param deed what only they may do, in words */
+export const clinicianOnly = (deed: string) =>
+  createMiddleware<Env>(async (c, next) => {
+    if (c.var.practitioner.role !== 'clinician') {
+      const message = `Only a clinician may ${deed}.`;
+      throw new Problem(403, 'For a clinician', message, [
+        { path: '', message, remedy: 'Ask a clinician of the practice.', rule: 'SCR-4', level: 'hard' },
+      ]);
+    }
+    await next();
+  });

@@ -4,23 +4,45 @@ import type { ClientFacts } from '#core/chain/facts';
 import { chainOf } from '#core/chain/links';
 import { notFound } from '../problem';
 import {
+  ClearanceEntity,
   ClientEntity,
+  DayCheckEntity,
   GirthEntity,
   OcclusionPressureEntity,
+  PracticeEntity,
   PrescriptionEntity,
+  QuickCheckEntity,
   ScreeningEntity,
   SessionEntity,
   StrengthTestEntity,
+  TightnessEntity,
 } from './entities';
 
 /** All people with all that is on record for them: one query a table, whatever the number of people. */
 async function readRecords(em: EntityManager, nowMs: number, only?: string): Promise<ClientRecord[]> {
   const clients = await em.find(ClientEntity, only ? { id: only } : {}, { orderBy: { name: 'asc' } });
   const mine = only ? { clientId: only } : {};
-  const [screenings, girths, occlusions, tests, prescriptions, sessions] = [
+  const practice = await em.findOne(PracticeEntity, { id: 'practice' });
+  const stricter = practice?.stricter ?? [];
+  const [
+    screenings,
+    clearances,
+    dayChecks,
+    girths,
+    tightness,
+    occlusions,
+    quickChecks,
+    tests,
+    prescriptions,
+    sessions,
+  ] = [
     await em.find(ScreeningEntity, mine),
+    await em.find(ClearanceEntity, mine),
+    await em.find(DayCheckEntity, mine),
     await em.find(GirthEntity, mine),
+    await em.find(TightnessEntity, mine),
     await em.find(OcclusionPressureEntity, mine),
+    await em.find(QuickCheckEntity, mine),
     await em.find(StrengthTestEntity, mine),
     await em.find(PrescriptionEntity, mine),
     await em.find(SessionEntity, mine),
@@ -30,14 +52,31 @@ async function readRecords(em: EntityManager, nowMs: number, only?: string): Pro
       rows.filter((row) => row.clientId === client.id);
     const facts: ClientFacts = {
       shelfLife: client.shelfLife,
-      screenings: ours(screenings).map(({ atMs, outcome, note }) => ({ atMs, outcome, note })),
-      fits: ours(girths).map(({ limb, atMs, girthCm, cuffId, cuffLabel, widthCm }) => ({
+      stricter,
+      screenings: ours(screenings).map(({ atMs, version, yes, bloodPressures, note }) => ({
+        atMs,
+        version,
+        yes,
+        bloodPressures,
+        note,
+      })),
+      clearances: ours(clearances).map(({ clearance }) => clearance),
+      dayChecks: ours(dayChecks).map(({ atMs, answers }) => ({ atMs, ...answers })),
+      fits: ours(girths).map(({ limb, atMs, girthCm, kind, kitId, label, widthCm }) => ({
         limb,
         atMs,
         girthCm,
-        cuffId,
-        cuffLabel,
+        label,
         widthCm,
+        ...(kind === 'cuff' ? { kind, cuffId: kitId } : { kind, strapId: kitId }),
+      })),
+      tightness: ours(tightness).map(({ limb, atMs, strapId, strapLabel, mark, felt }) => ({
+        limb,
+        atMs,
+        strapId,
+        strapLabel,
+        mark,
+        felt,
       })),
       occlusions: ours(occlusions).map((row) => ({
         id: row.id,
@@ -52,6 +91,12 @@ async function readRecords(em: EntityManager, nowMs: number, only?: string): Pro
         uncertaintyMmHg: row.uncertaintyMmHg,
         steady: row.steady,
         trialsUsed: row.trialsUsed,
+        method: row.method,
+        site: row.site,
+        divisionMmHg: row.divisionMmHg,
+        quickChecks: quickChecks
+          .filter(({ lopId }) => lopId === row.id)
+          .map(({ atMs, goneMmHg }) => ({ atMs, goneMmHg })),
       })),
       strengthTests: ours(tests).map(({ id, exerciseId, side, atMs, oneRepMax }) => ({
         id,

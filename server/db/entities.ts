@@ -1,10 +1,9 @@
 import { defineEntity, type InferEntity, p } from '@mikro-orm/core';
-import type { PulseMethod, PulseSite } from '#contract/measurements';
-import type { Role } from '#contract/practice';
+import type { KitItem, PracticeSettings, Role } from '#contract/practice';
+import type { NewPracticeAttempt } from '#contract/practice-attempt';
 import type { Side } from '#core/chain/facts';
-import type { Cuff } from '#core/cuff/cuff';
 import type { Derived } from '#core/derivation/derived';
-import type { WeightKit } from '#core/load/weight-kit';
+import type { PulseMethod, PulseSite } from '#core/occlusion-pressure/methods';
 import type { ShelfLife } from '#core/occlusion-pressure/shelf-life';
 import type { ReadingSchool, Trial } from '#core/occlusion-pressure/trial';
 import type { Plan } from '#core/plan/plan';
@@ -12,7 +11,10 @@ import type { ExerciseId } from '#core/protocol/exercises';
 import type { Limb, Position } from '#core/quantity/limb';
 import type { Finding } from '#core/rules/finding';
 import type { SchoolId } from '#core/rules/schools';
-import type { ScreeningOutcome } from '#core/screening/screening';
+import type { BloodPressure } from '#core/screening/blood-pressure';
+import type { Clearance } from '#core/screening/clearance';
+import type { DayCheckAnswers } from '#core/screening/day-check';
+import type { ItemId, Stricter } from '#core/screening/items';
 import type { SessionEvent, SessionEventType } from '#core/session/events';
 
 // Times are wall-clock ms since 1970; ids are UUIDs as text.
@@ -27,8 +29,10 @@ export const PracticeEntity = defineEntity({
   properties: {
     id: id(),
     name: p.string(),
-    gaugeDivisionMmHg: p.integer(),
     schoolId: p.string().$type<SchoolId>(),
+    massUnit: p.string().$type<PracticeSettings['massUnit']>(),
+    lengthUnit: p.string().$type<PracticeSettings['lengthUnit']>(),
+    stricter: p.json().$type<Stricter>(),
   },
 });
 
@@ -38,16 +42,16 @@ export const PractitionerEntity = defineEntity({
   properties: { id: id(), name: p.string(), role: p.string().$type<Role>(), listOrder: p.integer() },
 });
 
-export const CuffEntity = defineEntity({
-  name: 'Cuff',
-  tableName: 'cuff',
-  properties: { id: id(), spec: p.json().$type<Cuff>() },
-});
-
-export const WeightKitEntity = defineEntity({
-  name: 'WeightKit',
-  tableName: 'weight_kit',
-  properties: { id: id(), spec: p.json().$type<WeightKit>() },
+/** All kit, one row a piece; retired pieces stay for the records that name them. */
+export const KitEntity = defineEntity({
+  name: 'Kit',
+  tableName: 'kit',
+  properties: {
+    id: id(),
+    list: p.string().$type<KitItem['list']>(),
+    item: p.json().$type<KitItem['item']>(),
+    retiredAtMs: p.bigint('number').nullable(),
+  },
 });
 
 export const ClientEntity = defineEntity({
@@ -69,9 +73,23 @@ export const ScreeningEntity = defineEntity({
     id: id(),
     clientId: clientId(),
     atMs: atMs(),
-    outcome: p.string().$type<ScreeningOutcome>(),
+    version: p.integer(),
+    yes: p.json().$type<ItemId[]>(),
+    bloodPressures: p.json().$type<BloodPressure[]>(),
     note: p.text(),
   },
+});
+
+export const ClearanceEntity = defineEntity({
+  name: 'Clearance',
+  tableName: 'clearance',
+  properties: { id: id(), clientId: clientId(), atMs: atMs(), clearance: p.json().$type<Clearance>() },
+});
+
+export const DayCheckEntity = defineEntity({
+  name: 'DayCheck',
+  tableName: 'day_check',
+  properties: { id: id(), clientId: clientId(), atMs: atMs(), answers: p.json().$type<DayCheckAnswers>() },
 });
 
 export const GirthEntity = defineEntity({
@@ -83,9 +101,25 @@ export const GirthEntity = defineEntity({
     atMs: atMs(),
     limb: p.string().$type<Limb>(),
     girthCm: number(),
-    cuffId: p.string(),
-    cuffLabel: p.string(),
+    kind: p.string().$type<'cuff' | 'strap'>(),
+    kitId: p.string(),
+    label: p.string(),
     widthCm: number(),
+  },
+});
+
+export const TightnessEntity = defineEntity({
+  name: 'Tightness',
+  tableName: 'tightness',
+  properties: {
+    id: id(),
+    clientId: clientId(),
+    atMs: atMs(),
+    limb: p.string().$type<Limb>(),
+    strapId: p.string(),
+    strapLabel: p.string(),
+    mark: number(),
+    felt: p.integer(),
   },
 });
 
@@ -104,6 +138,8 @@ export const OcclusionPressureEntity = defineEntity({
     girthCm: number(),
     method: p.string().$type<PulseMethod>(),
     site: p.string().$type<PulseSite>(),
+    pumpId: p.string(),
+    divisionMmHg: p.integer(),
     readingSchool: p.string().$type<ReadingSchool>(),
     pressureMmHg: number(),
     pressure: p.json().$type<Derived>(),
@@ -117,6 +153,26 @@ export const TrialEntity = defineEntity({
   name: 'Trial',
   tableName: 'lop_trial',
   properties: { id: id(), lopId: p.string().index(), place: p.integer(), readings: p.json().$type<Trial>() },
+});
+
+export const QuickCheckEntity = defineEntity({
+  name: 'QuickCheck',
+  tableName: 'lop_quick_check',
+  properties: { id: id(), clientId: clientId(), lopId: p.string(), atMs: atMs(), goneMmHg: number() },
+});
+
+export const PracticeAttemptEntity = defineEntity({
+  name: 'PracticeAttempt',
+  tableName: 'practice_attempt',
+  properties: {
+    id: id(),
+    practitionerId: p.string().index(),
+    atMs: atMs(),
+    seed: p.bigint('number'),
+    errorMmHg: number(),
+    points: p.integer(),
+    answer: p.json().$type<NewPracticeAttempt>(),
+  },
 });
 
 export const StrengthTestEntity = defineEntity({
@@ -204,13 +260,17 @@ export type SessionRow = InferEntity<typeof SessionEntity>;
 export const ENTITIES = [
   PracticeEntity,
   PractitionerEntity,
-  CuffEntity,
-  WeightKitEntity,
+  KitEntity,
   ClientEntity,
   ScreeningEntity,
+  ClearanceEntity,
+  DayCheckEntity,
   GirthEntity,
+  TightnessEntity,
   OcclusionPressureEntity,
   TrialEntity,
+  QuickCheckEntity,
+  PracticeAttemptEntity,
   StrengthTestEntity,
   PrescriptionEntity,
   SessionEntity,

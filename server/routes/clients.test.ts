@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { ClientRecord } from '#contract/client';
-import { DAY_MS, measuredClient, OCCLUSION, startApi, TRIAL } from '../api.fixture';
+import { CLEAR, DAY_MS, FIT, measuredClient, OCCLUSION, startApi, TRIAL } from '../api.fixture';
 
 describe('people on record', () => {
   it('adds a person with nothing known, and judges the chain anew after each write', async () => {
@@ -8,7 +8,7 @@ describe('people on record', () => {
     const added = await api.post('/clients', { name: '  Ada Test ' });
     expect(added.name).toBe('Ada Test');
     expect(added.chain.map(({ state }) => state)).toEqual(Array(6).fill('missing'));
-    const screened = await api.post(`/clients/${added.id}/screenings`, { outcome: 'clear-to-start' });
+    const screened = await api.post(`/clients/${added.id}/screenings`, CLEAR);
     expect(screened.chain[0]).toMatchObject({ id: 'screen', state: 'good' });
   });
 
@@ -38,9 +38,9 @@ describe('people on record', () => {
 
 describe('what is refused, beside its field', () => {
   it.each([
-    ['fits', { limb: 'left-thigh', girthCm: 0, cuffId: 'thigh-large' }, 422, 'girthCm', 'FIT-1'],
-    ['fits', { limb: 'left-thigh', girthCm: 40, cuffId: 'thigh-large' }, 422, 'cuffId', 'FIT-2'],
-    ['fits', { limb: 'left-thigh', girthCm: 55, cuffId: 'arm-one' }, 422, 'cuffId', 'FIT-1'],
+    ['fits', { ...FIT, girthCm: 0 }, 422, 'girthCm', 'FIT-1'],
+    ['fits', { ...FIT, girthCm: 40 }, 422, 'cuffId', 'FIT-2'],
+    ['fits', { ...FIT, cuffId: 'arm-one' }, 422, 'cuffId', 'FIT-1'],
     ['occlusion-pressures', { ...OCCLUSION, limb: 'right-thigh' }, 422, 'limb', 'FIT-1'],
     [
       'occlusion-pressures',
@@ -84,11 +84,7 @@ describe('what is refused, beside its field', () => {
   it('names the cuff that would fit', async () => {
     const api = await startApi();
     const { id } = await api.post('/clients', { name: 'Ada' });
-    const { problem } = await api.refused(`/clients/${id}/fits`, {
-      limb: 'left-thigh',
-      girthCm: 40,
-      cuffId: 'thigh-large',
-    });
+    const { problem } = await api.refused(`/clients/${id}/fits`, { ...FIT, girthCm: 40 });
     expect(problem.detail).toContain('Use thigh-small (35–50 cm)');
   });
 

@@ -1,30 +1,33 @@
 import { randomUUID } from 'node:crypto';
 import { Hono } from 'hono';
-import { newClientSchema, newScreeningSchema } from '#contract/client';
-import { newFitSchema, newOcclusionSchema, newStrengthTestSchema } from '#contract/measurements';
-import { newest } from '#core/chain/facts';
+import { newClientSchema } from '#contract/client';
+import { newFitSchema, newStrengthTestSchema } from '#contract/measurements';
 import { checkCuff, checkGirth } from '#core/cuff/fit';
-import { estimateOcclusionPressure } from '#core/occlusion-pressure/estimate';
-import { checkPlausibility } from '#core/occlusion-pressure/plausibility';
+import { limbKind } from '#core/quantity/limb';
 import { hardFindings } from '#core/rules/finding';
+import { clearanceSchema } from '#core/screening/clearance';
+import { dayCheckSchema } from '#core/screening/day-check';
+import { SCREEN_VERSION, screeningAnswersSchema } from '#core/screening/screening';
 import { oneRepMax } from '#core/strength/one-rep-max';
+import { checkTightness, tightnessSchema } from '#core/tightness/tightness';
+import { clinicianOnly } from '../access/practitioner';
 import type { Env } from '../context';
 import { readClient, readRoster } from '../db/client-facts';
 import {
+  ClearanceEntity,
   ClientEntity,
-  CuffEntity,
+  DayCheckEntity,
   GirthEntity,
-  OcclusionPressureEntity,
-  PracticeEntity,
   ScreeningEntity,
   StrengthTestEntity,
-  TrialEntity,
+  TightnessEntity,
 } from '../db/entities';
+import { findKit, readKit } from '../db/kit';
 import { withAudit } from '../db/with-audit';
-import { notFound, Problem, refusedByRules } from '../problem';
+import { refusedByRules, refusedField } from '../problem';
 import { body } from '../validate';
 
-/** People and what is measured on them. Every answer to a write is the whole record, with the chain judged anew. */
+/** People and what is known of them. Every answer to a write is the whole record, with the chain judged anew. */
 export const clientRoutes = new Hono<Env>()
   .get('/', async (c) => c.json(await readRoster(c.var.em, c.var.nowMs)))
 
@@ -38,95 +41,79 @@ export const clientRoutes = new Hono<Env>()
 
   .get('/:id', async (c) => c.json(await readClient(c.var.em, c.req.param('id'), c.var.nowMs)))
 
-  .post('/:id/screenings', body(newScreeningSchema), async (c) => {
+  .post('/:id/screenings', body(screeningAnswersSchema), async (c) => {
     const client = await readClient(c.var.em, c.req.param('id'), c.var.nowMs);
-    const screening = c.req.valid('json');
+    const screening = { version: SCREEN_VERSION, ...c.req.valid('json') };
     await withAudit(c, { action: 'screened', subject: client.id, detail: screening }, (em) => {
       em.create(ScreeningEntity, { id: randomUUID(), clientId: client.id, atMs: c.var.nowMs, ...screening });
     });
     return c.json(await readClient(c.var.em, client.id, c.var.nowMs), 201);
   })
 
-  .post('/:id/fits', body(newFitSchema), async (c) => {
+  .post('/:id/clearances', clinicianOnly('record a clearance'), body(clearanceSchema), async (c) => {
     const client = await readClient(c.var.em, c.req.param('id'), c.var.nowMs);
-    const { limb, girthCm, cuffId } = c.req.valid('json');
-    const cuffs = (await c.var.em.findAll(CuffEntity)).map(({ spec }) => spec);
-    const cuff = cuffs.find((candidate) => candidate.id === cuffId);
-    if (!cuff) throw notFound('This cuff');
-    const wrongGirth = checkGirth(limb, girthCm);
-    const findings = wrongGirth.length > 0 ? wrongGirth : checkCuff(limb, girthCm, cuff, cuffs);
-    if (findings.length > 0) throw refusedByRules(findings);
-    const fit = { limb, girthCm, cuffId, cuffLabel: cuff.label, widthCm: cuff.widthCm };
-    await withAudit(c, { action: 'fitted', subject: client.id, detail: fit }, (em) => {
-      em.create(GirthEntity, { id: randomUUID(), clientId: client.id, atMs: c.var.nowMs, ...fit });
+    const clearance = c.req.valid('json');
+    await withAudit(c, { action: 'clearance-recorded', subject: client.id, detail: clearance }, (em) => {
+      em.create(ClearanceEntity, { id: randomUUID(), clientId: client.id, atMs: c.var.nowMs, clearance });
     });
     return c.json(await readClient(c.var.em, client.id, c.var.nowMs), 201);
   })
 
-  .post('/:id/occlusion-pressures', body(newOcclusionSchema), async (c) => {
+  .post('/:id/day-checks', body(dayCheckSchema), async (c) => {
     const client = await readClient(c.var.em, c.req.param('id'), c.var.nowMs);
-    const { trials, ...how } = c.req.valid('json');
-    const fit = newest(client.facts.fits.filter((fact) => fact.limb === how.limb));
-    if (!fit) {
-      throw new Problem(
-        422,
-        'Fit first',
-        'No cuff is fitted to this limb: record its girth and choose a cuff first.',
-        [
-          {
-            path: 'limb',
-            message: 'No cuff is fitted to this limb.',
-            remedy: 'Record its girth and choose a cuff first.',
-            rule: 'FIT-1',
-          },
-        ],
+    const answers = c.req.valid('json');
+    await withAudit(c, { action: 'checked-on-the-day', subject: client.id, detail: answers }, (em) => {
+      em.create(DayCheckEntity, { id: randomUUID(), clientId: client.id, atMs: c.var.nowMs, answers });
+    });
+    return c.json(await readClient(c.var.em, client.id, c.var.nowMs), 201);
+  })
+
+  .post('/:id/fits', body(newFitSchema), async (c) => {
+    const client = await readClient(c.var.em, c.req.param('id'), c.var.nowMs);
+    const fit = c.req.valid('json');
+    const { limb, girthCm, kind } = fit;
+    const kit = await readKit(c.var.em);
+    const worn =
+      fit.kind === 'cuff'
+        ? await findKit(c.var.em, 'cuffs', fit.cuffId)
+        : await findKit(c.var.em, 'straps', fit.strapId);
+    const wrongGirth = checkGirth(limb, girthCm);
+    if (wrongGirth.length > 0) throw refusedByRules(wrongGirth);
+    if ('canOcclude' in worn) {
+      const misfit = checkCuff(limb, girthCm, worn, kit.cuffs);
+      if (misfit.length > 0) throw refusedByRules(misfit);
+    } else if (worn.limbKind !== limbKind(limb)) {
+      throw refusedField(
+        'Refused by a rule',
+        'strapId',
+        'FIT-1',
+        `${worn.label} is made for the other kind of limb.`,
+        'Choose another strap.',
       );
     }
-    const { gaugeDivisionMmHg } = await c.var.em.findOneOrFail(PracticeEntity, { id: 'practice' });
-    const estimate = estimateOcclusionPressure(trials, gaugeDivisionMmHg, how.readingSchool);
-    if (!estimate) {
-      throw new Problem(
-        422,
-        'Inconsistent',
-        'In no trial can rising and falling both be right: measure again.',
-        [
-          {
-            path: 'trials',
-            message: 'In no trial can rising and falling both be right.',
-            remedy: 'Measure again.',
-            rule: 'LOP-2',
-          },
-        ],
-      );
-    }
-    const refused = hardFindings(checkPlausibility(estimate.pressure.value, fit.girthCm, fit.widthCm));
+    const row = { limb, girthCm, kind, kitId: worn.id, label: worn.label, widthCm: worn.widthCm };
+    await withAudit(c, { action: 'fitted', subject: client.id, detail: row }, (em) => {
+      em.create(GirthEntity, { id: randomUUID(), clientId: client.id, atMs: c.var.nowMs, ...row });
+    });
+    return c.json(await readClient(c.var.em, client.id, c.var.nowMs), 201);
+  })
+
+  .post('/:id/tightness', body(tightnessSchema), async (c) => {
+    const client = await readClient(c.var.em, c.req.param('id'), c.var.nowMs);
+    const felt = c.req.valid('json');
+    const strap = await findKit(c.var.em, 'straps', felt.strapId);
+    const refused = hardFindings(checkTightness(felt, strap));
     if (refused.length > 0) throw refusedByRules(refused);
-    const id = randomUUID();
-    await withAudit(
-      c,
-      { action: 'occlusion-pressure-measured', subject: client.id, detail: { id } },
-      async (em) => {
-        em.create(OcclusionPressureEntity, {
-          id,
-          clientId: client.id,
-          atMs: c.var.nowMs,
-          ...how,
-          cuffId: fit.cuffId,
-          cuffLabel: fit.cuffLabel,
-          widthCm: fit.widthCm,
-          girthCm: fit.girthCm,
-          pressureMmHg: estimate.pressure.value,
-          pressure: estimate.pressure,
-          uncertaintyMmHg: estimate.uncertaintyMmHg,
-          steady: estimate.steady,
-          trialsUsed: estimate.trialsUsed,
-        });
-        await em.flush();
-        trials.forEach((readings, place) => {
-          em.create(TrialEntity, { id: randomUUID(), lopId: id, place, readings });
-        });
-      },
-    );
+    const row = {
+      limb: felt.limb,
+      strapId: strap.id,
+      strapLabel: strap.label,
+      mark: felt.mark,
+      felt: felt.felt,
+    };
+    await withAudit(c, { action: 'tightened-by-feel', subject: client.id, detail: row }, (em) => {
+      em.create(TightnessEntity, { id: randomUUID(), clientId: client.id, atMs: c.var.nowMs, ...row });
+    });
     return c.json(await readClient(c.var.em, client.id, c.var.nowMs), 201);
   })
 

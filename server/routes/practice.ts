@@ -1,17 +1,55 @@
+import type { EntityManager } from '@mikro-orm/libsql';
 import { Hono } from 'hono';
-import type { PracticeView } from '#contract/practice';
+import {
+  kitItemSchema,
+  type PracticeView,
+  practiceSettingsSchema,
+  retireKitSchema,
+} from '#contract/practice';
+import { clinicianOnly } from '../access/practitioner';
 import type { Env } from '../context';
-import { CuffEntity, PracticeEntity, PractitionerEntity, WeightKitEntity } from '../db/entities';
+import { KitEntity, PracticeEntity, PractitionerEntity } from '../db/entities';
+import { findKit, readKit } from '../db/kit';
+import { withAudit } from '../db/with-audit';
+import { body } from '../validate';
 
-export const practiceRoutes = new Hono<Env>().get('/', async (c) => {
-  const { em } = c.var;
-  const { name, gaugeDivisionMmHg, schoolId } = await em.findOneOrFail(PracticeEntity, { id: 'practice' });
+/** The practice, its people, settings and kit. Every answer to a write is the whole practice. */
+export const practiceRoutes = new Hono<Env>()
+  .get('/', async (c) => c.json(await readPractice(c.var.em)))
+
+  .post('/settings', clinicianOnly('change the settings'), body(practiceSettingsSchema), async (c) => {
+    const settings = c.req.valid('json');
+    await withAudit(c, { action: 'settings-changed', subject: 'practice', detail: settings }, (em) =>
+      em.nativeUpdate(PracticeEntity, { id: 'practice' }, settings),
+    );
+    return c.json(await readPractice(c.var.em));
+  })
+
+  .post('/kit', body(kitItemSchema), async (c) => {
+    const { list, item } = c.req.valid('json');
+    await withAudit(c, { action: 'kit-kept', subject: item.id, detail: { list, item } }, (em) =>
+      em.upsert(KitEntity, { id: item.id, list, item, retiredAtMs: null }),
+    );
+    return c.json(await readPractice(c.var.em));
+  })
+
+  .post('/kit/retire', body(retireKitSchema), async (c) => {
+    const { list, id } = c.req.valid('json');
+    await findKit(c.var.em, list, id);
+    await withAudit(c, { action: 'kit-retired', subject: id, detail: { list } }, (em) =>
+      em.nativeUpdate(KitEntity, { id, list }, { retiredAtMs: c.var.nowMs }),
+    );
+    return c.json(await readPractice(c.var.em));
+  });
+
+async function readPractice(shared: EntityManager): Promise<PracticeView> {
+  // A fresh unit of work sees what a write beside the identity map has just changed.
+  const em = shared.fork();
+  const { id: _, ...settings } = await em.findOneOrFail(PracticeEntity, { id: 'practice' });
   const practitioners = await em.findAll(PractitionerEntity, { orderBy: { listOrder: 'asc' } });
-  const view: PracticeView = {
-    settings: { name, gaugeDivisionMmHg, schoolId },
+  return {
+    settings,
     practitioners: practitioners.map(({ id, name, role }) => ({ id, name, role })),
-    cuffs: (await em.findAll(CuffEntity)).map(({ spec }) => spec),
-    weightKits: (await em.findAll(WeightKitEntity)).map(({ spec }) => spec),
+    ...(await readKit(em)),
   };
-  return c.json(view);
-});
+}

@@ -3,13 +3,16 @@ import type { Context } from 'hono';
 import { Hono } from 'hono';
 import type { ClientRecord } from '#contract/client';
 import { type NewPrescription, newPrescriptionSchema } from '#contract/prescription';
+import { makeableLoads } from '#core/load/weight-kit';
 import { composePlan } from '#core/plan/compose';
 import { guardFindings, hardFindings } from '#core/rules/finding';
+import { limitsInForce } from '#core/screening/clearance';
 import type { Env } from '../context';
 import { readClient } from '../db/client-facts';
-import { CuffEntity, PracticeEntity, PrescriptionEntity, WeightKitEntity } from '../db/entities';
+import { PrescriptionEntity } from '../db/entities';
+import { findKit } from '../db/kit';
 import { withAudit } from '../db/with-audit';
-import { notFound, Problem, refusedByRules } from '../problem';
+import { notFound, Problem, refusedByRules, refusedField } from '../problem';
 import { body } from '../validate';
 
 /** Signing a prescription: every figure is worked out again here, from what is on record. */
@@ -74,53 +77,45 @@ async function measurementsFor(
   const occlusion = client.facts.occlusions.find((fact) => fact.id === ids.occlusionId);
   if (!occlusion) throw notFound('This occlusion pressure');
   if (occlusion.limb !== choices.limb) {
-    throw new Problem(
-      422,
+    throw refusedField(
       'Another limb',
-      'A pressure is never copied from one limb to another: measure this limb.',
-      [
-        {
-          path: 'occlusionId',
-          message: 'This pressure belongs to another limb.',
-          remedy: 'Measure this limb.',
-          rule: 'LOP-4',
-          level: 'hard',
-        },
-      ],
+      'occlusionId',
+      'LOP-4',
+      'This pressure belongs to another limb and is never copied.',
+      'Measure this limb.',
     );
   }
   const test = client.facts.strengthTests.find((fact) => fact.id === ids.strengthTestId);
   if (!test) throw notFound('This strength test');
   if (test.exerciseId !== choices.exerciseId) {
-    throw new Problem(
-      422,
+    throw refusedField(
       'Another exercise',
-      'This strength test is of another exercise: test the one prescribed.',
-      [
-        {
-          path: 'strengthTestId',
-          message: 'This test is of another exercise.',
-          remedy: 'Test the one prescribed.',
-          rule: 'LOAD-1',
-          level: 'hard',
-        },
-      ],
+      'strengthTestId',
+      'LOAD-1',
+      'This test is of another exercise.',
+      'Test the one prescribed.',
     );
   }
-  const cuff = await c.var.em.findOne(CuffEntity, { id: occlusion.cuffId });
-  const kit = await c.var.em.findOne(WeightKitEntity, { id: ids.weightKitId });
-  if (!cuff) throw notFound('The cuff it was measured with');
-  if (!kit) throw notFound('This weight kit');
-  const { gaugeDivisionMmHg } = await c.var.em.findOneOrFail(PracticeEntity, { id: 'practice' });
+  const weightKit = await findKit(c.var.em, 'weightKits', ids.weightKitId);
+  if (makeableLoads(weightKit).length === 0) {
+    throw refusedField(
+      'No kilograms',
+      'weightKitId',
+      'LOAD-4',
+      `${weightKit.label} has no load in kg.`,
+      'Choose weights that have.',
+    );
+  }
   return {
-    cuff: cuff.spec,
+    cuff: await findKit(c.var.em, 'cuffs', occlusion.cuffId),
     occlusion: occlusion.pressure,
     uncertaintyMmHg: occlusion.uncertaintyMmHg,
     steady: occlusion.steady,
     measuredPosition: occlusion.position,
     oneRepMax: test.oneRepMax,
     side: test.side,
-    weightKit: kit.spec,
-    gaugeDivisionMmHg,
+    weightKit,
+    gaugeDivisionMmHg: occlusion.divisionMmHg,
+    limits: limitsInForce(client.facts.clearances, c.var.nowMs),
   };
 }

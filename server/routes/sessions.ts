@@ -1,7 +1,7 @@
 import type { EntityManager } from '@mikro-orm/libsql';
 import { Hono } from 'hono';
 import { appendEventsSchema, newSessionSchema, type SessionView } from '#contract/session';
-import { currentPrescription, linksThatHold } from '#core/chain/links';
+import { currentPrescription, dayCheckToday, linksThatHold } from '#core/chain/links';
 import { mergeLogs, type SessionEvent } from '#core/session/events';
 import type { Env } from '../context';
 import { readClient } from '../db/client-facts';
@@ -13,7 +13,7 @@ import {
   type SessionRow,
 } from '../db/entities';
 import { withAudit } from '../db/with-audit';
-import { notFound, Problem } from '../problem';
+import { notFound, Problem, refusedField } from '../problem';
 import { body } from '../validate';
 
 /** Sessions and their append-only logs. An event id is accepted once, any number of times. */
@@ -126,6 +126,15 @@ function refuseUnlessReady(
   if (held.length > 0) {
     const words = held.map(({ message }) => message).join(' ');
     throw new Problem(422, 'Not ready to run', `A link of the chain does not hold. ${words}`, held);
+  }
+  if (!dayCheckToday(facts, nowMs)) {
+    throw refusedField(
+      'Not ready to run',
+      'dayCheck',
+      'SCR-3',
+      'There is no on-the-day check of today.',
+      'Make it first; it takes ten seconds.',
+    );
   }
   if (currentPrescription(facts)?.id !== prescriptionId) {
     throw new Problem(409, 'Superseded', 'A newer prescription has been signed: run that one.');

@@ -9,6 +9,7 @@ export const KEYS = {
   practice: ['practice'],
   roster: ['roster'],
   client: (id: string) => ['client', id],
+  practiceAttempts: ['practice-attempts'],
   openSessions: ['sessions', 'open'],
   session: (id: string) => ['sessions', id],
 } as const;

@@ -2,6 +2,7 @@ import { Popover } from 'radix-ui';
 import type { Derived } from '#core/derivation/derived';
 import { RULES } from '#core/rules/catalogue';
 import { plain } from './format';
+import { useUnits } from './units';
 
 /** A number with its working: the figure is a button that opens how it came about and the rules behind it. */
 export function Figure({
@@ -16,6 +17,10 @@ export function Figure({
   suffix?: string;
   size?: string;
 }) {
+  const { mass, length } = useUnits();
+  const measure = { kg: mass, cm: length }[derived.unit as 'kg' | 'cm'];
+  const figure = (value: number) => (measure ? plain(Number(measure.show(value))) : plain(value));
+  const unit = measure?.unit ?? derived.unit;
   const range = derived.interval;
   return (
     <Popover.Root>
@@ -25,12 +30,12 @@ export function Figure({
           <span className="sr-only">: </span>
         </span>
         <span className="border-b border-dotted border-quiet group-hover:border-solid group-hover:border-plum">
-          <span className={`figures ${size} leading-tight`}>{plain(derived.value)}</span>{' '}
-          <span className="text-base">{suffix ?? derived.unit}</span>
+          <span className={`figures ${size} leading-tight`}>{figure(derived.value)}</span>{' '}
+          <span className="text-base">{suffix ?? unit}</span>
         </span>
         {range && !suffix && (
           <span className="figures text-[13px] text-quiet">
-            {plain(range.low)}–{plain(range.high)}
+            {figure(range.low)}–{figure(range.high)}
           </span>
         )}
         <span className="sr-only">, show working</span>

@@ -13,5 +13,8 @@ export const countdown = (ms: number): string => clock(Math.ceil(ms / 1000) * 10
 /** "24 Nov, 14:05". */
 export const dayAndTime = (atMs: number): string => format(atMs, 'd MMM, HH:mm');
 
+/** "24 Nov 2026". */
+export const day = (atMs: number): string => format(atMs, 'd MMM yyyy');
+
 /** At most `decimals` places, without trailing zeros. */
 export const plain = (value: number, decimals = 1): string => String(Number(value.toFixed(decimals)));

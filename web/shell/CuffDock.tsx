@@ -1,8 +1,10 @@
+import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
 import { LIMB_LABELS } from '#core/quantity/limb';
 import { limbClocks } from '#core/session/clocks';
 import { inflatedLimbs } from '#core/session/state';
 import { type LiveSession, useAppend } from '../data/live-session';
+import { type Connected, useConnected } from '../devices/connected';
 import { Button } from '../parts/Button';
 import { clock } from '../parts/format';
 import { useNow } from '../parts/use-now';
@@ -11,18 +13,65 @@ import { releaseEvents } from '../views/run/release';
 /** Every inflated cuff, its clock and what is left, in every view (rule RUN-1). */
 export function CuffDock({ sessions }: { sessions: readonly LiveSession[] }) {
   const inflated = sessions.filter(({ state }) => inflatedLimbs(state).length > 0);
+  const measuring = useMeasuringCuff();
   return (
     <section aria-label="Cuff dock" className="border-t border-ink/40 bg-paper px-4 print:hidden">
-      {inflated.length === 0 ? (
+      {inflated.length === 0 && !measuring ? (
         <p className="py-1 text-[14px] text-quiet">No cuff is inflated.</p>
       ) : (
         <ul className="divide-y divide-rule">
           {inflated.map((session) => (
             <DockedSession key={session.view.id} session={session} />
           ))}
+          {measuring && <DockedDevice {...measuring} />}
         </ul>
       )}
     </section>
+  );
+}
+
+const DOWN_MMHG = 5;
+
+type MeasuringCuff = { connected: Connected; pressureMmHg: number; sinceMs: number };
+
+/** The cuff of a connected device while it is up, with when that began. */
+function useMeasuringCuff(): MeasuringCuff | null {
+  const connected = useConnected();
+  const [cuff, setCuff] = useState<MeasuringCuff | null>(null);
+  useEffect(() => {
+    setCuff(null);
+    return connected?.source.subscribe((frame) => {
+      const pressureMmHg = Math.round(frame?.pressureMmHg ?? 0);
+      setCuff((old) => {
+        // A lost stream does not let a cuff down: the last that was known stays on screen.
+        if (!frame) return old;
+        if (pressureMmHg < DOWN_MMHG) return null;
+        if (old?.pressureMmHg === pressureMmHg) return old;
+        return { connected, pressureMmHg, sinceMs: old?.sinceMs ?? frame.atMs };
+      });
+    });
+  }, [connected]);
+  return cuff;
+}
+
+function DockedDevice({ connected, pressureMmHg, sinceMs }: MeasuringCuff) {
+  const nowMs = useNow(250);
+  return (
+    <li className="flex flex-wrap items-center gap-x-6 gap-y-1 py-2">
+      <Link
+        to={connected.address}
+        className="min-w-52 font-semibold underline decoration-rule underline-offset-4"
+      >
+        {connected.label}
+      </Link>
+      <span className="figures text-xl">{pressureMmHg} mmHg</span>
+      <span className="figures text-xl">
+        {clock(nowMs - sinceMs)} <span className="text-[14px] text-quiet">up</span>
+      </span>
+      <Button className="ml-auto" onClick={() => connected.source.command({ do: 'release' })}>
+        Release the measuring cuff
+      </Button>
+    </li>
   );
 }
 

@@ -60,6 +60,12 @@ export function Palette({
         <Command.Item className={row} onSelect={then(() => navigate('/people/new'))}>
           Add a person <ItsKey>G A</ItsKey>
         </Command.Item>
+        <Command.Item className={row} onSelect={then(() => navigate('/kit'))}>
+          Kit and practice <ItsKey>G K</ItsKey>
+        </Command.Item>
+        <Command.Item className={row} onSelect={then(() => navigate('/practise'))}>
+          Practise measuring <ItsKey>G E</ItsKey>
+        </Command.Item>
         <Command.Item className={row} onSelect={then(toggleTheme)}>
           Change between paper and dark floor theme <ItsKey>G D</ItsKey>
         </Command.Item>

@@ -1,4 +1,4 @@
-import { PanelLeftClose, PanelLeftOpen, UserPlus } from 'lucide-react';
+import { Gauge, PanelLeftClose, PanelLeftOpen, UserPlus, Wrench } from 'lucide-react';
 import { useState } from 'react';
 import { NavLink } from 'react-router';
 import type { ClientSummary } from '#contract/client';
@@ -8,6 +8,12 @@ import { Pip } from '../parts/Pip';
 
 // On a tablet the sheet needs the width; the roster is one touch away.
 const ROOMY_PX = 1000;
+
+const PLACES = [
+  { to: '/people/new', label: 'Add a person', Icon: UserPlus },
+  { to: '/kit', label: 'Kit and practice', Icon: Wrench },
+  { to: '/practise', label: 'Practise measuring', Icon: Gauge },
+];
 
 /** The people of the practice, six pips each. */
 export function Roster() {
@@ -52,12 +58,18 @@ export function Roster() {
           </li>
         ))}
       </ul>
-      <NavLink
-        to="/people/new"
-        className="mt-auto flex min-h-12 items-center gap-2 border-t border-rule px-3 hover:bg-tint"
-      >
-        <UserPlus size={18} aria-hidden /> Add a person
-      </NavLink>
+      <ul className="mt-auto border-t border-rule">
+        {PLACES.map(({ to, label, Icon }) => (
+          <li key={to}>
+            <NavLink
+              to={to}
+              className="flex min-h-11 items-center gap-2 px-3 hover:bg-tint aria-[current=page]:bg-tint"
+            >
+              <Icon size={18} aria-hidden /> {label}
+            </NavLink>
+          </li>
+        ))}
+      </ul>
     </nav>
   );
 }

@@ -9,34 +9,55 @@ export class FirstTables extends Migration {
 
 const STATEMENTS = [
   `create table practice (
-    id text primary key, name text not null, gauge_division_mm_hg integer not null, school_id text not null
+    id text primary key, name text not null, school_id text not null,
+    mass_unit text not null check (mass_unit in ('kg', 'lb')),
+    length_unit text not null check (length_unit in ('cm', 'in')), stricter text not null
   ) strict`,
   `create table person (
     id text primary key, name text not null, role text not null check (role in ('clinician', 'coach')),
     list_order integer not null
   ) strict`,
-  `create table cuff (id text primary key, spec text not null) strict`,
-  `create table weight_kit (id text primary key, spec text not null) strict`,
+  `create table kit (
+    id text primary key, list text not null check (list in ('cuffs', 'pumps', 'weightKits', 'straps')),
+    item text not null, retired_at_ms integer
+  ) strict`,
   `create table client (
     id text primary key, name text not null, story text not null, shelf_life text not null,
     added_at_ms integer not null
   ) strict`,
   `create table screening (
     id text primary key, client_id text not null references client (id), at_ms integer not null,
-    outcome text not null check (outcome in ('clear-to-start', 'do-not-start')), note text not null
+    version integer not null, yes text not null, blood_pressures text not null, note text not null
   ) strict`,
   `create index screening_client on screening (client_id)`,
+  `create table clearance (
+    id text primary key, client_id text not null references client (id), at_ms integer not null,
+    clearance text not null
+  ) strict`,
+  `create index clearance_client on clearance (client_id)`,
+  `create table day_check (
+    id text primary key, client_id text not null references client (id), at_ms integer not null,
+    answers text not null
+  ) strict`,
+  `create index day_check_client on day_check (client_id)`,
   `create table girth (
     id text primary key, client_id text not null references client (id), at_ms integer not null,
-    limb text not null, girth_cm real not null check (girth_cm > 0), cuff_id text not null references cuff (id),
-    cuff_label text not null, width_cm real not null
+    limb text not null, girth_cm real not null check (girth_cm > 0),
+    kind text not null check (kind in ('cuff', 'strap')), kit_id text not null references kit (id),
+    label text not null, width_cm real not null
   ) strict`,
   `create index girth_client on girth (client_id)`,
+  `create table tightness (
+    id text primary key, client_id text not null references client (id), at_ms integer not null,
+    limb text not null, strap_id text not null references kit (id), strap_label text not null,
+    mark real not null, felt integer not null check (felt between 0 and 10)
+  ) strict`,
+  `create index tightness_client on tightness (client_id)`,
   `create table lop (
     id text primary key, client_id text not null references client (id), at_ms integer not null,
-    limb text not null, position text not null, cuff_id text not null references cuff (id),
+    limb text not null, position text not null, cuff_id text not null references kit (id),
     cuff_label text not null, width_cm real not null, girth_cm real not null, method text not null,
-    site text not null, reading_school text not null,
+    site text not null, pump_id text not null references kit (id), division_mm_hg integer not null, reading_school text not null,
     pressure_mm_hg real not null check (pressure_mm_hg between 20 and 300), pressure text not null,
     uncertainty_mm_hg integer not null, steady integer not null, trials_used integer not null
   ) strict`,
@@ -45,6 +66,16 @@ const STATEMENTS = [
     id text primary key, lop_id text not null references lop (id), place integer not null, readings text not null
   ) strict`,
   `create index lop_trial_lop on lop_trial (lop_id)`,
+  `create table lop_quick_check (
+    id text primary key, client_id text not null references client (id), lop_id text not null references lop (id),
+    at_ms integer not null, gone_mm_hg real not null
+  ) strict`,
+  `create index lop_quick_check_client on lop_quick_check (client_id)`,
+  `create table practice_attempt (
+    id text primary key, practitioner_id text not null references person (id), at_ms integer not null,
+    seed integer not null, error_mm_hg real not null, points integer not null, answer text not null
+  ) strict`,
+  `create index practice_attempt_practitioner on practice_attempt (practitioner_id)`,
   `create table strength_test (
     id text primary key, client_id text not null references client (id), at_ms integer not null,
     exercise_id text not null, side text not null, load_kg real not null, reps integer not null,

@@ -4,7 +4,7 @@ import type { ClientRecord } from '#contract/client';
 import type { NewFit } from '#contract/measurements';
 import { newest } from '#core/chain/facts';
 import { limbInHand } from '#core/chain/links';
-import { checkCuff, checkGirth, rankCuffs } from '#core/cuff/fit';
+import { checkCuff, checkGirth, rangeToBuy, rankCuffs } from '#core/cuff/fit';
 import { LIMB_LABELS, LIMBS, type Limb, limbKind } from '#core/quantity/limb';
 import { api, failureWords, fieldProblem, read } from '../../data/api';
 import { usePractice, useRecordWrite } from '../../data/queries';
@@ -12,16 +12,25 @@ import { BenchHeading } from '../../parts/Bench';
 import { Button } from '../../parts/Button';
 import { Field, FieldError } from '../../parts/Field';
 import { LimbCross } from '../../parts/LimbCross';
+import { useUnits } from '../../parts/units';
 
 const WHERE = {
   arm: 'Just below the armpit, arm hanging relaxed. Never over the elbow or the forearm.',
   leg: 'Just below the greater trochanter, thigh relaxed. Never over the knee or the calf.',
 } as const;
 
-/** A limb's girth and the cuff that fits it. */
+const PLACING = [
+  'One finger goes under it, not two.',
+  'Stem or buckle faces you.',
+  'Strap secured: limbs are cones, it creeps.',
+  'A pinch means it sits too low: let it down, move it up.',
+];
+
+/** A limb's girth and the cuff that fits it, or the strap that takes its place. */
 export function FitBench({ client }: { client: ClientRecord }) {
   const navigate = useNavigate();
   const { data: practice } = usePractice();
+  const { length } = useUnits();
   const [limb, setLimb] = useState<Limb>(limbInHand(client.facts) ?? 'left-thigh');
   const [girth, setGirth] = useState('');
   const [picked, setPicked] = useState<string | null>(null);
@@ -29,22 +38,29 @@ export function FitBench({ client }: { client: ClientRecord }) {
     read(api.clients[':id'].fits.$post({ param: { id: client.id }, json })),
   );
   const cuffs = practice?.cuffs ?? [];
-  const girthCm = Number(girth.replace(',', '.'));
+  const straps = practice?.straps.filter((strap) => strap.limbKind === limbKind(limb)) ?? [];
+  const girthCm = length.parse(girth);
   const typed = girth.trim() !== '';
-  const wrong = typed ? checkGirth(limb, girthCm)[0] : undefined;
-  const wrongWords = Number.isNaN(girthCm)
-    ? 'Enter the girth as a number of centimetres.'
-    : wrong && `${wrong.message} ${wrong.remedy}`;
+  const wrong = typed && !Number.isNaN(girthCm) ? checkGirth(limb, girthCm)[0] : undefined;
+  const wrongWords =
+    typed && Number.isNaN(girthCm)
+      ? `Enter the girth as a number in ${length.unit}.`
+      : wrong && `${wrong.message} ${wrong.remedy}`;
   const ranked = typed && !wrongWords ? rankCuffs(limb, girthCm, cuffs) : [];
-  const cuffId = picked ?? ranked.find(({ fits }) => fits)?.cuff.id;
+  const strap = straps.find(({ id }) => id === picked);
+  const cuffId = strap ? undefined : (picked ?? ranked.find(({ fits }) => fits)?.cuff.id);
   const cuff = cuffs.find(({ id }) => id === cuffId);
   const misfit = cuff && ranked.length > 0 ? checkCuff(limb, girthCm, cuff, cuffs)[0] : undefined;
   const noneFits = ranked.length > 0 && !ranked.some(({ fits }) => fits);
+  const ready = ranked.length > 0 && !misfit && (cuffId !== undefined || strap !== undefined);
 
   const save = async (event: React.FormEvent) => {
     event.preventDefault();
-    if (!cuffId || wrongWords || misfit) return;
-    const record = await write.mutateAsync({ limb, girthCm, cuffId }).catch(() => null);
+    if (!ready) return;
+    const worn = strap
+      ? ({ kind: 'strap', strapId: strap.id } as const)
+      : ({ kind: 'cuff', cuffId: cuffId ?? '' } as const);
+    const record = await write.mutateAsync({ limb, girthCm, ...worn }).catch(() => null);
     if (record) navigate(`/people/${client.id}/measure`);
   };
 
@@ -54,7 +70,7 @@ export function FitBench({ client }: { client: ClientRecord }) {
         <BenchHeading title="Fit">Girth where the cuff goes, then the cuff.</BenchHeading>
         <LimbCross
           value={limb}
-          known={knownGirths(client)}
+          known={knownGirths(client, length.words)}
           onChange={(next) => {
             setLimb(next);
             setPicked(null);
@@ -62,9 +78,10 @@ export function FitBench({ client }: { client: ClientRecord }) {
         />
         <Field
           label={`Girth of the ${LIMB_LABELS[limb].toLowerCase()}`}
-          unit="cm"
+          unit={length.unit}
           inputMode="decimal"
           autoFocus
+          autoComplete="off"
           value={girth}
           onChange={(event) => {
             setGirth(event.target.value);
@@ -93,52 +110,71 @@ export function FitBench({ client }: { client: ClientRecord }) {
                   onChange={() => setPicked(id)}
                 />
                 <span>
-                  <strong className={fits ? '' : 'font-normal'}>{label}</strong>, {widthCm} cm wide
+                  <strong className={fits ? '' : 'font-normal'}>{label}</strong>, {length.words(widthCm)} wide
                   <span className="block text-[14px]">{reason}</span>
                 </span>
-                <span className="figures text-[14px]" title="Bladder width ÷ girth (FIT-3)">
+                <span
+                  className="figures text-[14px]"
+                  title="Bladder width ÷ girth: narrow needs more (FIT-3)"
+                >
                   {widthToGirth.toFixed(2)} width ÷ girth
                 </span>
               </label>
             </li>
           ))}
         </ul>
-        {noneFits && !misfit && (
-          <FieldError>
-            No cuff in the kit fits: one is needed whose range includes {girthCm} cm (FIT-2).
-          </FieldError>
-        )}
+        {noneFits && !misfit && <FieldError>{rangeToBuy(limb, girthCm)} (FIT-2)</FieldError>}
         {misfit && (
           <FieldError>
             {misfit.message} {misfit.remedy}
           </FieldError>
         )}
+        {ranked.length > 0 && straps.length > 0 && (
+          <fieldset className="mt-4">
+            <legend className="text-[14px] text-quiet">
+              Nothing with a gauge at hand? By feel only, never as %LOP (TIGHT)
+            </legend>
+            {straps.map(({ id, label, firstMark, lastMark }) => (
+              <label key={id} className="flex min-h-11 items-center gap-2 px-2 has-checked:bg-tint">
+                <input
+                  type="radio"
+                  name="cuff"
+                  className="accent-plum"
+                  checked={strap?.id === id}
+                  onChange={() => setPicked(id)}
+                />
+                {label}, marks {firstMark}–{lastMark}
+              </label>
+            ))}
+          </fieldset>
+        )}
         {write.error && <FieldError>{failureWords(write.error)}</FieldError>}
-        {cuffId && !misfit && !wrongWords && (
-          <p className="mt-4 max-w-prose text-[15px]">
-            Snug before inflating: one finger under, stem facing you, strap secured. A pinch means it sits too
-            low: let it down, move it up (FIT-4).
-          </p>
+        {ready && (
+          <ul className="mt-4 list-inside list-disc text-[15px]" aria-label="Placing it (FIT-4)">
+            {PLACING.map((line) => (
+              <li key={line}>{line}</li>
+            ))}
+          </ul>
         )}
         <Button
           type="submit"
           kind="main"
           keyHint="Enter"
           className="mt-4"
-          disabled={!cuffId || Boolean(wrongWords) || Boolean(misfit) || write.isPending}
+          disabled={!ready || write.isPending}
         >
-          Record girth and cuff
+          {strap ? 'Record girth and strap' : 'Record girth and cuff'}
         </Button>
       </div>
     </form>
   );
 }
 
-function knownGirths(client: ClientRecord): Partial<Record<Limb, string>> {
+function knownGirths(client: ClientRecord, words: (cm: number) => string): Partial<Record<Limb, string>> {
   return Object.fromEntries(
     LIMBS.flatMap((limb) => {
       const fit = newest(client.facts.fits.filter((fact) => fact.limb === limb));
-      return fit ? [[limb, `${fit.girthCm} cm, ${fit.cuffLabel}`]] : [];
+      return fit ? [[limb, `${words(fit.girthCm)}, ${fit.label}`]] : [];
     }),
   );
 }

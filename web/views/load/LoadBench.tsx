@@ -15,15 +15,17 @@ import { Choice } from '../../parts/Choice';
 import { Field, FieldError } from '../../parts/Field';
 import { Figure } from '../../parts/Figure';
 import { FindingLine } from '../../parts/FindingLine';
+import { toNumber, useUnits } from '../../parts/units';
 
-const typedNumber = {
-  setValueAs: (typed: string | number) =>
-    typed === '' ? undefined : Number(String(typed).replace(',', '.')),
-};
+const typedWith = (parse: (typed: string) => number) => ({
+  setValueAs: (typed: string | number | undefined) =>
+    typed === '' || typed === undefined ? undefined : typeof typed === 'number' ? typed : parse(typed),
+});
 
 /** A strength test and the one-repetition maximum it gives. */
 export function LoadBench({ client }: { client: ClientRecord }) {
   const navigate = useNavigate();
+  const { mass } = useUnits();
   const limb = limbInHand(client.facts) ?? 'left-thigh';
   const exercises = exerciseIdSchema.options.filter((id) => EXERCISES[id].limbKind === limbKind(limb));
   const write = useRecordWrite((json: NewStrengthTest) =>
@@ -76,17 +78,17 @@ export function LoadBench({ client }: { client: ClientRecord }) {
         <div className="grid grid-cols-2 gap-4">
           <Field
             label="Load"
-            unit="kg"
+            unit={mass.unit}
             inputMode="decimal"
             autoFocus
-            {...register('loadKg', typedNumber)}
+            {...register('loadKg', typedWith(mass.parse))}
             error={formState.errors.loadKg?.message}
           />
           <Field
             label="Repetitions"
             unit="×"
             inputMode="numeric"
-            {...register('reps', typedNumber)}
+            {...register('reps', typedWith(toNumber))}
             error={formState.errors.reps?.message}
           />
         </div>
@@ -131,7 +133,7 @@ export function LoadBench({ client }: { client: ClientRecord }) {
                     <span className="w-56">
                       {EXERCISES[fact.exerciseId].label}, {fact.side}
                     </span>
-                    <span className="figures">{fact.oneRepMax.value} kg</span>
+                    <span className="figures">{mass.words(fact.oneRepMax.value)}</span>
                     <span className="text-quiet">{ageWords(fact.atMs, client.judgedAtMs)}</span>
                   </li>
                 ))}

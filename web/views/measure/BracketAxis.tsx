@@ -5,12 +5,22 @@ import { useWidth } from '../../parts/use-width';
 const ROW = 34;
 
 /** Every trial's two brackets on one pressure axis, so that the overlap is seen (rule LOP-2). */
-export function BracketAxis({ trials, estimate }: { trials: readonly Trial[]; estimate: Estimate | null }) {
+export function BracketAxis({
+  trials,
+  estimate,
+  expectedMmHg,
+}: {
+  trials: readonly Trial[];
+  estimate: Estimate | null;
+  /** What girth and width let expect; a check only (rule LOP-7). */
+  expectedMmHg: number;
+}) {
   const { ref, width } = useWidth<HTMLDivElement>(400);
   const ranges = trials.map(bracket);
   const edges = ranges.flatMap(({ rising, falling }) => [rising.low, rising.high, falling.low, falling.high]);
   const lowMmHg = Math.floor((Math.min(...edges) - 6) / 10) * 10;
   const highMmHg = Math.ceil((Math.max(...edges) + 6) / 10) * 10;
+  const expectedInView = lowMmHg <= expectedMmHg && expectedMmHg <= highMmHg;
   const x = (mmHg: number) => 64 + ((mmHg - lowMmHg) / (highMmHg - lowMmHg)) * (width - 88);
   const height = ROW * (ranges.length + 1) + 26;
   const every = highMmHg - lowMmHg > 80 ? 20 : 10;
@@ -42,6 +52,11 @@ export function BracketAxis({ trials, estimate }: { trials: readonly Trial[]; es
             </text>
           </g>
         ))}
+        {expectedInView && (
+          <path d={`M${x(expectedMmHg)} ${height - 20} l-5 8 h10 z`} fill="none" stroke="var(--color-quiet)">
+            <title>expected for this girth and cuff, as a check only</title>
+          </path>
+        )}
         {ranges.map((range, place) => {
           const y = place * ROW + 6;
           return (

@@ -1,47 +1,74 @@
 import { useHotkeys } from 'react-hotkeys-hook';
+import type { DeviceFrame } from '#contract/device';
+import type { PressureSource } from '../../devices/pressure-source';
 import { Button } from '../../parts/Button';
 import { countdown } from '../../parts/format';
 import { usePlusMinus } from '../../parts/use-plus-minus';
 import { useSpace } from '../../parts/use-space';
 
-/** Where the measurement stands: what the next press of Space will record. */
-export type ColumnPhase = 'rising' | 'falling' | 'recovering' | 'full';
+/** Where the measurement stands: what the next press of Space will do. */
+export type ColumnPhase =
+  | 'rising'
+  | 'falling'
+  | 'deflate'
+  | 'recovering'
+  | 'full'
+  | 'automatic'
+  | 'measuring';
 
 const WORDS: Record<ColumnPhase, { ask: string; button: string }> = {
   rising: { ask: 'Inflate in steps. Press when the pulse is gone.', button: 'Pulse gone' },
   falling: { ask: 'Deflate in steps. Press when the pulse is back.', button: 'Pulse back' },
+  deflate: { ask: 'Let the cuff down fully.', button: 'Release' },
   recovering: { ask: 'Cuff fully down. Wait before the next trial.', button: 'Waiting' },
   full: { ask: 'Three trials taken.', button: 'Done' },
+  automatic: { ask: 'The pump measures by itself. Enter or let it run.', button: 'Take the pump’s figure' },
+  measuring: { ask: 'The pump is measuring. Keep still, nobody talks.', button: 'Measuring' },
 };
 
-/** The large reading and its keys: Space records, + and − move by the step, digits type it. */
+/** The large reading and its two keys: Space does the next expected thing, + and − move by the step. */
 export function PressureColumn({
-  reading,
-  setReading,
+  source,
+  frame,
   phase,
   stepMmHg,
   recoveryLeftMs,
-  record,
+  next,
   skipRecovery,
 }: {
-  reading: string;
-  setReading: (reading: string) => void;
+  source: PressureSource;
+  frame: DeviceFrame | null;
   phase: ColumnPhase;
   stepMmHg: number;
   recoveryLeftMs: number;
-  record: () => void;
+  next: () => void;
   skipRecovery: () => void;
 }) {
-  const move = (by: number) => setReading(String(Math.max(0, (Number(reading) || 0) + by)));
-  const ready = (phase === 'rising' || phase === 'falling') && Number(reading) > 0;
-  useSpace(() => ready && record());
+  const typed = source.kind === 'typed';
+  const pressureMmHg = Math.round(frame?.pressureMmHg ?? 0);
+  const move = (direction: 1 | -1) => {
+    if (source.kind === 'regulated') {
+      source.command({ do: 'inflate-to', pressureMmHg: Math.max(0, pressureMmHg + direction * stepMmHg) });
+    } else {
+      source.command({ do: direction > 0 ? 'squeeze' : 'bleed', byMmHg: stepMmHg });
+    }
+  };
+  const release = () => source.command({ do: 'release' });
+  const ready =
+    phase === 'deflate' ||
+    (phase === 'automatic' && (!typed || pressureMmHg > 0)) ||
+    ((phase === 'rising' || phase === 'falling') && pressureMmHg > 0);
+  useSpace(() => ready && next());
   const options = { enableOnFormTags: ['INPUT'] as const, preventDefault: true };
-  useHotkeys('arrowup', () => move(stepMmHg), options);
-  useHotkeys('arrowdown', () => move(-stepMmHg), options);
-  usePlusMinus((direction) => move(direction * stepMmHg), options);
+  useHotkeys('arrowup', () => move(1), options);
+  useHotkeys('arrowdown', () => move(-1), options);
+  usePlusMinus(move, options);
+  useHotkeys('r', release);
   return (
-    <div className="flex flex-col items-stretch gap-3 border border-ink/40 p-3" aria-live="polite">
-      <p className="min-h-12">{WORDS[phase].ask}</p>
+    <div className="flex flex-col items-stretch gap-3 border border-ink/40 p-3">
+      <p className="min-h-12" aria-live="polite">
+        {frame ? WORDS[phase].ask : 'The stream is lost. Read the gauge by hand, and let the cuff down.'}
+      </p>
       {phase === 'recovering' ? (
         <>
           <p className="figures text-center text-7xl">{countdown(recoveryLeftMs)}</p>
@@ -56,31 +83,36 @@ export function PressureColumn({
               autoComplete="off"
               placeholder="0"
               disabled={phase === 'full'}
-              value={reading}
-              onChange={(event) => setReading(event.target.value.replace(/[^0-9]/g, '').slice(0, 3))}
+              readOnly={!typed}
+              value={!frame ? '–' : pressureMmHg === 0 && typed ? '' : pressureMmHg}
+              onChange={(event) =>
+                source.command({
+                  do: 'inflate-to',
+                  pressureMmHg: Number(event.target.value.replace(/[^0-9]/g, '').slice(0, 3)),
+                })
+              }
               className="figures w-full bg-transparent text-center text-8xl leading-none placeholder:text-rule"
             />
-            <span className="text-quiet">mmHg on the gauge</span>
+            <span className="text-quiet">{typed ? 'mmHg on the gauge' : 'mmHg, read by the app'}</span>
           </label>
           <div className="grid grid-cols-2 gap-2">
-            <Button className="min-h-14 text-xl" onClick={() => move(-stepMmHg)} keyHint="−">
+            <Button className="min-h-14 text-xl" onClick={() => move(-1)} keyHint="−">
               −{stepMmHg}
               <span className="sr-only"> mmHg</span>
             </Button>
-            <Button className="min-h-14 text-xl" onClick={() => move(stepMmHg)} keyHint="+">
+            <Button className="min-h-14 text-xl" onClick={() => move(1)} keyHint="+">
               +{stepMmHg}
               <span className="sr-only"> mmHg</span>
             </Button>
           </div>
-          <Button
-            kind="main"
-            className="min-h-20 text-2xl"
-            keyHint="Space"
-            disabled={!ready}
-            onClick={record}
-          >
+          <Button kind="main" className="min-h-20 text-2xl" keyHint="Space" disabled={!ready} onClick={next}>
             {WORDS[phase].button}
           </Button>
+          {!typed && phase !== 'deflate' && (
+            <Button keyHint="R" onClick={release}>
+              Release
+            </Button>
+          )}
         </>
       )}
     </div>

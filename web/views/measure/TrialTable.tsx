@@ -1,16 +1,14 @@
 import { bracket } from '#core/occlusion-pressure/trial';
 import { FieldError } from '../../parts/Field';
-import { readRow, type Steps, type TrialRow } from './trial-rows';
+import { readRow, type TrialRow } from './trial-rows';
 
 /** Trials as rows that can be typed and mended; what is wrong stands beneath its row. */
 export function TrialTable({
   rows,
-  steps,
   current,
   onChange,
 }: {
   rows: readonly TrialRow[];
-  steps: Steps;
   current: number;
   onChange: (place: number, row: TrialRow) => void;
 }) {
@@ -26,7 +24,7 @@ export function TrialTable({
       </thead>
       <tbody>
         {rows.map((row, place) => {
-          const read = readRow(row, steps);
+          const read = readRow(row);
           const wrong = read.state === 'wrong' ? read : null;
           return (
             <tr

@@ -3,6 +3,8 @@ import type { ClientRecord } from '#contract/client';
 import { LINK_LABELS, type LinkId } from '#core/chain/links';
 import { Pip } from '../../parts/Pip';
 
+const startsWithDigit = (words: string): boolean => /^\d/.test(words);
+
 /** The six links left to right, each with its one number and, where it does not hold, why. */
 export function Chain({ client, chosen }: { client: ClientRecord; chosen: LinkId | null }) {
   return (
@@ -19,7 +21,11 @@ export function Chain({ client, chosen }: { client: ClientRecord; chosen: LinkId
               <span className="flex items-center gap-2 text-[15px]">
                 <Pip state={link.state} /> {LINK_LABELS[link.id]}
               </span>
-              <span className="figures mt-1 block text-lg leading-tight">{link.figure}</span>
+              <span
+                className={`mt-1 block text-lg leading-tight ${startsWithDigit(link.figure) ? 'figures' : ''}`}
+              >
+                {link.figure}
+              </span>
               {link.state !== 'good' && link.state !== 'missing' && (
                 <span className="notched mt-1 block text-[13px] leading-snug text-ochre">{link.reason}</span>
               )}

@@ -4,6 +4,7 @@ import type { ClientRecord } from '#contract/client';
 import type { NewPrescription } from '#contract/prescription';
 import { newest } from '#core/chain/facts';
 import { currentPrescription } from '#core/chain/links';
+import { makeableLoads } from '#core/load/weight-kit';
 import { compile } from '#core/plan/compile';
 import { type Choices, composePlan } from '#core/plan/compose';
 import { proposedPercent } from '#core/pressure/newcomer-ramp';
@@ -12,6 +13,7 @@ import { PROTOCOLS, protocolIdSchema, tempoIdSchema } from '#core/protocol/proto
 import { LIMB_LABELS, POSITIONS } from '#core/quantity/limb';
 import { guardFindings, hardFindings } from '#core/rules/finding';
 import { SCHOOLS, schoolIdSchema } from '#core/rules/schools';
+import { limitsInForce } from '#core/screening/clearance';
 import { doseOf } from '#core/session/dose';
 import { api, failureWords, fieldProblem, read } from '../../data/api';
 import { usePractitioner, useRecordWrite } from '../../data/queries';
@@ -23,6 +25,7 @@ import { FindingsFor } from '../../parts/FindingLine';
 import { clock } from '../../parts/format';
 import { OcclusionStrip } from '../../parts/OcclusionStrip';
 import { Picker } from '../../parts/Picker';
+import { toNumber } from '../../parts/units';
 import type { Basis } from './PrescribeBench';
 
 const MS_PER_WEEK = 7 * 86_400_000;
@@ -38,9 +41,6 @@ type Draft = Omit<Choices, 'percentLop' | 'percentOneRepMax' | 'restMs'> & {
   overrideReason: string;
 };
 
-const toNumber = (typed: string): number =>
-  typed.trim() === '' ? Number.NaN : Number(typed.replace(',', '.'));
-
 /** The prescription as it is being made: choices left, figures right, the strip beneath, findings at their cause. */
 export function Composer({ client, basis }: { client: ClientRecord; basis: Basis }) {
   const navigate = useNavigate();
@@ -51,9 +51,11 @@ export function Composer({ client, basis }: { client: ClientRecord; basis: Basis
     read(api.clients[':id'].prescriptions.$post({ param: { id: client.id }, json })),
   );
   const { occlusions, strengthTests, practice } = basis;
+  const limits = limitsInForce(client.facts.clearances, client.judgedAtMs);
+  const weightKits = practice.weightKits.filter((kit) => makeableLoads(kit).length > 0);
   const occlusion = occlusions.find(({ id }) => id === draft.occlusionId);
   const test = strengthTests.find(({ id }) => id === draft.strengthTestId);
-  const weightKit = practice.weightKits.find(({ id }) => id === draft.weightKitId);
+  const weightKit = weightKits.find(({ id }) => id === draft.weightKitId);
   const cuff = practice.cuffs.find(({ id }) => id === occlusion?.cuffId);
   if (!occlusion || !test || !weightKit || !cuff) return null;
 
@@ -81,7 +83,8 @@ export function Composer({ client, basis }: { client: ClientRecord; basis: Basis
         measuredPosition: occlusion.position,
         oneRepMax: test.oneRepMax,
         weightKit,
-        gaugeDivisionMmHg: practice.settings.gaugeDivisionMmHg,
+        gaugeDivisionMmHg: occlusion.divisionMmHg,
+        limits,
       });
   const findings = composed?.findings ?? [];
   const hard = hardFindings(findings).length > 0;
@@ -90,7 +93,12 @@ export function Composer({ client, basis }: { client: ClientRecord; basis: Basis
   const exercise = composed?.plan.exercises[0];
   const target = exercise?.limbs[0];
   const timeline = composed && compile(composed.plan);
-  const proposed = proposedPercent(occlusion.limb, draft.schoolId, weeksTrained(client));
+  const proposed = proposedPercent(
+    occlusion.limb,
+    draft.schoolId,
+    weeksTrained(client),
+    limits.maxPercentLop,
+  );
 
   const sign = async () => {
     const { overrideReason } = draft;
@@ -139,7 +147,9 @@ export function Composer({ client, basis }: { client: ClientRecord; basis: Basis
           onChange={(schoolId) =>
             change({
               schoolId,
-              percentLop: String(proposedPercent(occlusion.limb, schoolId, weeksTrained(client)).value),
+              percentLop: String(
+                proposedPercent(occlusion.limb, schoolId, weeksTrained(client), limits.maxPercentLop).value,
+              ),
             })
           }
           options={schoolIdSchema.options.map((value) => ({ value, label: SCHOOLS[value].label }))}
@@ -170,7 +180,7 @@ export function Composer({ client, basis }: { client: ClientRecord; basis: Basis
           label="Weights"
           value={draft.weightKitId}
           onChange={(weightKitId) => change({ weightKitId })}
-          options={practice.weightKits.map(({ id, label }) => ({ value: id, label }))}
+          options={weightKits.map(({ id, label }) => ({ value: id, label }))}
         />
         <FindingsFor subject="weightKitId" findings={findings} />
       </div>
@@ -211,7 +221,7 @@ export function Composer({ client, basis }: { client: ClientRecord; basis: Basis
             onChange={(event) => change({ restSeconds: event.target.value })}
           />
         </div>
-        {['tempoId', 'restMs', 'protocolId', 'exerciseId'].map((subject) => (
+        {['limb', 'tempoId', 'restMs', 'protocolId', 'exerciseId'].map((subject) => (
           <FindingsFor key={subject} subject={subject} findings={findings} />
         ))}
         {untyped && (
@@ -283,7 +293,13 @@ function firstDraft(client: ClientRecord, { occlusions, strengthTests, practice 
     protocolId: exercise?.protocolId ?? 'standard-75',
     tempoId: exercise?.tempoId ?? '1.5-0-1.5',
     percentLop: String(
-      exercise?.limbs[0]?.percentLop ?? proposedPercent(limb, schoolId, weeksTrained(client)).value,
+      exercise?.limbs[0]?.percentLop ??
+        proposedPercent(
+          limb,
+          schoolId,
+          weeksTrained(client),
+          limitsInForce(client.facts.clearances, client.judgedAtMs).maxPercentLop,
+        ).value,
     ),
     percentOneRepMax: String(USUAL_LOAD_PERCENT),
     restSeconds: String((exercise?.restMs ?? PROTOCOLS['standard-75'].restMs) / 1000),

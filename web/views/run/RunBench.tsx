@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { v4 as newId } from 'uuid';
 import type { ClientRecord } from '#contract/client';
-import { currentPrescription, LINK_LABELS, linksThatHold } from '#core/chain/links';
+import { currentPrescription, dayCheckToday, LINK_LABELS, linksThatHold } from '#core/chain/links';
 import { compile } from '#core/plan/compile';
 import { LIMB_LABELS } from '#core/quantity/limb';
 import { failureWords } from '../../data/api';
@@ -15,6 +15,7 @@ import { Figure } from '../../parts/Figure';
 import { dayAndTime } from '../../parts/format';
 import { OcclusionStrip } from '../../parts/OcclusionStrip';
 import { useSpace } from '../../parts/use-space';
+import { DayCheckForm } from '../screen/DayCheckForm';
 
 /** What will be run, whether it may be, and what was run before. */
 export function RunBench({ client }: { client: ClientRecord }) {
@@ -25,7 +26,8 @@ export function RunBench({ client }: { client: ClientRecord }) {
   const prescription = currentPrescription(client.facts);
   const open = client.facts.sessions.find(({ finishedAtMs }) => finishedAtMs === null);
   const held = linksThatHold(client.facts, client.judgedAtMs);
-  const ready = prescription && !open && held.length === 0;
+  const checked = dayCheckToday(client.facts, client.judgedAtMs) !== undefined;
+  const ready = prescription && !open && held.length === 0 && checked;
   const start = async () => {
     if (!ready || opening) return;
     setOpening(true);
@@ -70,6 +72,7 @@ export function RunBench({ client }: { client: ClientRecord }) {
           {link.reason}
         </FirstDo>
       ))}
+      {prescription && !open && held.length === 0 && !checked && <DayCheckForm client={client} />}
       {failure !== null && <FieldError>{failureWords(failure)}</FieldError>}
       {open ? (
         <Link

@@ -3,9 +3,8 @@ import type { Plan } from '#core/plan/plan';
 import type { EventBody } from '#core/session/events';
 import { correctedReps, type SessionState } from '#core/session/state';
 import { Button } from '../../parts/Button';
+import { Scale } from '../../parts/Scale';
 import { usePlusMinus } from '../../parts/use-plus-minus';
-
-const SCALE = Array.from({ length: 11 }, (_, value) => value);
 
 /** Corrections and notes of the set in hand: repetitions, effort and joint pain, one key each (rule RUN-2). */
 export function SetNotes({
@@ -28,7 +27,7 @@ export function SetNotes({
   usePlusMinus(correct);
   useHotkeys('0,1,2,3,4,5,6,7,8,9', (_, { keys }) => noteEffort(Number(keys?.[0])));
   useHotkeys(
-    SCALE.slice(0, 10).map((value) => `shift+${value}`),
+    Array.from({ length: 10 }, (_, value) => `shift+${value}`),
     (_, { keys }) => notePain(Number(keys?.at(-1))),
   );
   if (!set || !place) return null;
@@ -54,38 +53,5 @@ export function SetNotes({
         <Scale label={`Joint pain, ${name}`} keys="Shift 0–9" value={set.jointPain} onChange={notePain} />
       )}
     </div>
-  );
-}
-
-function Scale({
-  label,
-  keys,
-  value,
-  onChange,
-}: {
-  label: string;
-  keys: string;
-  value: number | null;
-  onChange: (value: number) => void;
-}) {
-  return (
-    <fieldset>
-      <legend className="text-[14px]">
-        {label} <span className="figures text-[13px] text-quiet">{keys}</span>
-      </legend>
-      <div className="grid grid-cols-11">
-        {SCALE.map((step) => (
-          <button
-            key={step}
-            type="button"
-            aria-pressed={value === step}
-            onClick={() => onChange(step)}
-            className="figures min-h-11 border border-rule text-[15px] aria-pressed:bg-plum aria-pressed:text-on-plum"
-          >
-            {step}
-          </button>
-        ))}
-      </div>
-    </fieldset>
   );
 }

@@ -1,70 +1,172 @@
 import { useState } from 'react';
-import { useNavigate } from 'react-router';
-import type { ClientRecord, NewScreening } from '#contract/client';
+import type { ClientRecord } from '#contract/client';
+import type { NewScreening } from '#contract/measurements';
 import { newest } from '#core/chain/facts';
-import { STOP_ITEMS } from '#core/screening/screening';
+import { dayCheckToday } from '#core/chain/links';
+import { bloodPressureWords, meanBloodPressure } from '#core/screening/blood-pressure';
+import { judgeDayCheck } from '#core/screening/day-check';
+import { judgeScreening } from '#core/screening/decide';
+import { changesSince, ITEM_IDS, type Screening } from '#core/screening/screening';
 import { api, failureWords, read } from '../../data/api';
 import { useRecordWrite } from '../../data/queries';
 import { BenchHeading } from '../../parts/Bench';
 import { Button } from '../../parts/Button';
 import { Field, FieldError } from '../../parts/Field';
+import { FindingLine } from '../../parts/FindingLine';
 import { dayAndTime } from '../../parts/format';
+import { BloodPressureFields, NO_PRESSURE, readPressure } from './BloodPressureFields';
+import { Clearances } from './Clearances';
+import { DayCheckForm } from './DayCheckForm';
+import { JudgementLines } from './JudgementLines';
+import { type Answers, Questionnaire } from './Questionnaire';
 
-/** Declares the outcome of a screening done in person. */
+/** Whether a person may start: the questionnaire, the blood pressure, clearances, and the check on the day. */
 export function ScreenBench({ client }: { client: ClientRecord }) {
-  const navigate = useNavigate();
+  const last = newest(client.facts.screenings);
+  const [screening, setScreening] = useState(!last);
+  if (screening || !last) return <NewScreeningForm client={client} done={() => setScreening(false)} />;
+  return <ScreeningOnRecord client={client} last={last} screenAgain={() => setScreening(true)} />;
+}
+
+function NewScreeningForm({ client, done }: { client: ClientRecord; done: () => void }) {
+  const last = newest(client.facts.screenings);
+  const [answers, setAnswers] = useState<Answers>({});
+  const [typed, setTyped] = useState([NO_PRESSURE, NO_PRESSURE]);
   const [note, setNote] = useState('');
   const write = useRecordWrite((json: NewScreening) =>
     read(api.clients[':id'].screenings.$post({ param: { id: client.id }, json })),
   );
-  const last = newest(client.facts.screenings);
-  const declare = async (outcome: NewScreening['outcome']) => {
-    const record = await write.mutateAsync({ outcome, note }).catch(() => null);
-    if (!record) return;
-    setNote('');
-    if (outcome === 'clear-to-start') navigate(`/people/${client.id}/fit`);
+  const yes = ITEM_IDS.filter((id) => answers[id]);
+  const unanswered = ITEM_IDS.filter((id) => answers[id] === undefined).length;
+  const bloodPressures = typed.flatMap((one) => readPressure(one).reading ?? []);
+  const judgement = judgeScreening(
+    { yes, bloodPressures },
+    client.facts.clearances,
+    client.facts.stricter,
+    client.judgedAtMs,
+  );
+  const complete = unanswered === 0 && bloodPressures.length >= 2;
+  const save = async () => {
+    if (await write.mutateAsync({ yes, bloodPressures, note }).catch(() => null)) done();
   };
   return (
     <section className="grid gap-8 lg:grid-cols-[1fr_22rem]">
       <div>
-        <BenchHeading title="Screen">
-          Ask each of these, take a resting blood pressure, then declare the outcome.
-        </BenchHeading>
-        <ul className="grid gap-x-8 md:grid-cols-2">
-          {STOP_ITEMS.map((item) => (
-            <li key={item} className="border-b border-rule py-1.5">
-              {item}
-            </li>
-          ))}
-        </ul>
-        <p className="mt-3 text-[14px] text-quiet">
-          Any of these stops the start until a physician has cleared it (SCR-1). A screening holds 12 weeks.
-        </p>
+        <BenchHeading title="Screen">Ask each of these. A screening holds 12 weeks (SCR-1).</BenchHeading>
+        <Questionnaire
+          answers={answers}
+          lastTime={last?.yes ?? null}
+          stricter={client.facts.stricter}
+          onChange={setAnswers}
+        />
       </div>
-      <div className="space-y-4">
-        {last && (
+      <div className="space-y-4 lg:sticky lg:top-4 lg:self-start">
+        <h3 className="text-xl font-semibold">Resting blood pressure</h3>
+        {typed.map((one, place) => (
+          <BloodPressureFields
+            // biome-ignore lint/suspicious/noArrayIndexKey: a reading is its place
+            key={place}
+            label={place === 0 ? 'First' : 'Second'}
+            typed={one}
+            onChange={(next) => setTyped(typed.map((old, i) => (i === place ? next : old)))}
+          />
+        ))}
+        {bloodPressures.length >= 2 && (
           <p>
-            Last: <strong>{last.outcome === 'clear-to-start' ? 'clear to start' : 'do not start'}</strong>,{' '}
-            {dayAndTime(last.atMs)}. {last.note}
+            Mean{' '}
+            <span className="figures text-2xl">{bloodPressureWords(meanBloodPressure(bloodPressures))}</span>{' '}
+            mmHg
           </p>
         )}
-        <Field
-          label="Blood pressure and anything to remember"
-          placeholder="Resting 128/78"
-          value={note}
-          maxLength={400}
-          onChange={(event) => setNote(event.target.value)}
-        />
-        <div className="flex flex-col gap-2">
-          <Button kind="main" disabled={write.isPending} onClick={() => void declare('clear-to-start')}>
-            None of these: clear to start
-          </Button>
-          <Button disabled={write.isPending} onClick={() => void declare('do-not-start')}>
-            Something found: do not start
-          </Button>
-        </div>
+        <Field label="Note" value={note} maxLength={400} onChange={(event) => setNote(event.target.value)} />
+        {complete ? (
+          <JudgementLines judgement={judgement} />
+        ) : (
+          <p className="text-quiet">
+            {unanswered > 0 ? `${unanswered} still to answer` : 'All answered'}
+            {bloodPressures.length < 2 && ', two readings a minute apart'}.
+          </p>
+        )}
         {write.error && <FieldError>{failureWords(write.error)}</FieldError>}
+        <div className="flex gap-2">
+          <Button kind="main" disabled={!complete || write.isPending} onClick={() => void save()}>
+            Record the screening
+          </Button>
+          {last && <Button onClick={done}>Leave it</Button>}
+        </div>
       </div>
+    </section>
+  );
+}
+
+function ScreeningOnRecord({
+  client,
+  last,
+  screenAgain,
+}: {
+  client: ClientRecord;
+  last: Screening;
+  screenAgain: () => void;
+}) {
+  const judgement = judgeScreening(last, client.facts.clearances, client.facts.stricter, client.judgedAtMs);
+  const open = judgement.reasons.filter(({ clearedBy }) => clearedBy === null);
+  const today = dayCheckToday(client.facts, client.judgedAtMs);
+  const [checkingAgain, setCheckingAgain] = useState(false);
+  return (
+    <section className="grid gap-8 lg:grid-cols-2">
+      <div className="space-y-5">
+        <BenchHeading title="Screen">
+          Screened {dayAndTime(last.atMs)}, resting{' '}
+          {bloodPressureWords(meanBloodPressure(last.bloodPressures))} mmHg. {last.note}
+        </BenchHeading>
+        <JudgementLines judgement={judgement} />
+        <Button onClick={screenAgain}>Health has changed: screen again</Button>
+        <History screenings={client.facts.screenings} />
+      </div>
+      <div className="space-y-6">
+        {today && (
+          <section>
+            <h3 className="text-xl font-semibold">On the day</h3>
+            <p>
+              Checked today, {dayAndTime(today.atMs)}: pain {today.painNow} of 10
+              {today.bloodPressure && `, ${bloodPressureWords(today.bloodPressure)} mmHg`}.
+            </p>
+            {judgeDayCheck(today).map((finding) => (
+              <FindingLine key={finding.message} finding={finding} />
+            ))}
+            {!checkingAgain && (
+              <Button className="mt-2" onClick={() => setCheckingAgain(true)}>
+                Check again
+              </Button>
+            )}
+          </section>
+        )}
+        {(!today || checkingAgain) && <DayCheckForm client={client} done={() => setCheckingAgain(false)} />}
+        <Clearances client={client} open={open} />
+      </div>
+    </section>
+  );
+}
+
+/** Every screening kept, newest first, with what changed from the one before. */
+function History({ screenings }: { screenings: readonly Screening[] }) {
+  const newestFirst = [...screenings].sort((a, b) => b.atMs - a.atMs);
+  return (
+    <section>
+      <h3 className="font-semibold">Screenings on record</h3>
+      <ul className="mt-1">
+        {newestFirst.map((screening, place) => {
+          const before = newestFirst[place + 1];
+          const changes = before ? changesSince(before, screening) : [];
+          return (
+            <li key={screening.atMs} className="border-t border-rule py-1.5 text-[15px]">
+              {dayAndTime(screening.atMs)}, {bloodPressureWords(meanBloodPressure(screening.bloodPressures))}{' '}
+              mmHg, questions version {screening.version}.{' '}
+              {before ? changes.join('. ') || 'Nothing changed.' : 'The first.'}
+            </li>
+          );
+        })}
+      </ul>
     </section>
   );
 }

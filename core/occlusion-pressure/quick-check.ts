@@ -1,0 +1,28 @@
+import { z } from 'zod';
+import { toDecimals } from '../quantity/rounding';
+import { LIMITS } from '../rules/limits';
+
+/** A quick check: the pressure in mmHg at which the palpated pulse went (rule LOP-7). */
+export const quickCheckSchema = z.object({
+  goneMmHg: z
+    .number('Enter the pressure at which the pulse went.')
+    .min(20, 'A reading below 20 mmHg is not an occlusion pressure.')
+    .max(300, 'Above 300 mmHg is refused: check overlap, zero and probe.'),
+});
+
+export type QuickCheck = { atMs: number; goneMmHg: number };
+
+/**
+ * Whether a quick check confirms a stored occlusion pressure, in words (rule LOP-7).
+ * @returns `confirmed` within ±10 mmHg, which renews the shelf life; otherwise the stored one is due at once
+ */
+export function judgeQuickCheck(storedMmHg: number, goneMmHg: number): { confirmed: boolean; words: string } {
+  const apartMmHg = toDecimals(Math.abs(goneMmHg - storedMmHg), 1);
+  const within = LIMITS.occlusionPressureMmHg.confirmWithin;
+  return apartMmHg <= within
+    ? { confirmed: true, words: `${goneMmHg} is ${apartMmHg} from ${storedMmHg}: confirmed.` }
+    : {
+        confirmed: false,
+        words: `${goneMmHg} is ${apartMmHg} from ${storedMmHg}, more than ${within}: measure again.`,
+      };
+}

@@ -1,0 +1,25 @@
+import { LIMB_LABELS, type Limb, limbSide, type Position } from '../quantity/limb';
+import { toDecimals } from '../quantity/rounding';
+
+/** One thing to measure in a round through several limbs and positions. */
+export type RoundItem = { limb: Limb; position: Position };
+
+const ORDER: Limb[] = ['left-arm', 'right-arm', 'left-thigh', 'right-thigh'];
+
+/** A round in the order that moves the person least: all limbs in one position, then the next (rules LOP-4, LOP-5). */
+export const roundOf = (limbs: readonly Limb[], positions: readonly Position[]): RoundItem[] =>
+  positions.flatMap((position) =>
+    ORDER.filter((limb) => limbs.includes(limb)).map((limb) => ({ limb, position })),
+  );
+
+/** The same kind of limb on the other side. */
+export const otherSide = (limb: Limb): Limb =>
+  (limbSide(limb) === 'left' ? limb.replace('left', 'right') : limb.replace('right', 'left')) as Limb;
+
+/** "Left thigh is 8 mmHg above right thigh." Never a reason to copy one to the other (rule LOP-4). */
+export function sideDifferenceWords(limb: Limb, thisMmHg: number, otherMmHg: number): string {
+  const difference = toDecimals(thisMmHg - otherMmHg, 1);
+  const other = LIMB_LABELS[otherSide(limb)].toLowerCase();
+  if (difference === 0) return `${LIMB_LABELS[limb]} is the same as ${other}.`;
+  return `${LIMB_LABELS[limb]} is ${Math.abs(difference)} mmHg ${difference > 0 ? 'above' : 'below'} ${other}.`;
+}

@@ -1,0 +1,58 @@
+import { z } from 'zod';
+import { mean } from '../quantity/statistics';
+import type { ItemLevel } from './items';
+
+/** One resting blood pressure in mmHg. */
+export const bloodPressureSchema = z
+  .object({
+    systolicMmHg: z
+      .number('Enter the upper reading.')
+      .int('Whole mmHg.')
+      .min(60, 'Below 60: read again.')
+      .max(280, 'Above 280: read again.'),
+    diastolicMmHg: z
+      .number('Enter the lower reading.')
+      .int('Whole mmHg.')
+      .min(30, 'Below 30: read again.')
+      .max(180, 'Above 180: read again.'),
+  })
+  .superRefine((reading, context) => {
+    if (reading.diastolicMmHg < reading.systolicMmHg) return;
+    context.addIssue({
+      code: 'custom',
+      path: ['diastolicMmHg'],
+      message: `The lower reading ${reading.diastolicMmHg} is not below the upper ${reading.systolicMmHg}: swap or read again.`,
+    });
+  });
+export type BloodPressure = z.infer<typeof bloodPressureSchema>;
+
+// Rules SCR-1 and SCR-3: at or above either figure.
+const STOP = { systolicMmHg: 180, diastolicMmHg: 110 };
+const CLEAR = { systolicMmHg: 140, diastolicMmHg: 90 };
+const HOLD_TODAY = { systolicMmHg: 160, diastolicMmHg: 100 };
+
+const reaches = (reading: BloodPressure, limit: BloodPressure): boolean =>
+  reading.systolicMmHg >= limit.systolicMmHg || reading.diastolicMmHg >= limit.diastolicMmHg;
+
+/**
+ * Mean of the readings of one sitting, in whole mmHg, rounded up: the higher is the safer one to judge (rule SCR-1).
+ * @throws RangeError when there is none
+ */
+export function meanBloodPressure(readings: readonly BloodPressure[]): BloodPressure {
+  return {
+    systolicMmHg: Math.ceil(mean(readings.map(({ systolicMmHg }) => systolicMmHg))),
+    diastolicMmHg: Math.ceil(mean(readings.map(({ diastolicMmHg }) => diastolicMmHg))),
+  };
+}
+
+/** What a resting blood pressure means for starting (rule SCR-1), or `null` when it is no matter. */
+export function bloodPressureLevel(reading: BloodPressure): Exclude<ItemLevel, 'note'> | null {
+  if (reaches(reading, STOP)) return 'stop';
+  return reaches(reading, CLEAR) ? 'clear' : null;
+}
+
+/** Whether a reading of today holds the session for the day (rule SCR-3). */
+export const holdsToday = (reading: BloodPressure): boolean => reaches(reading, HOLD_TODAY);
+
+export const bloodPressureWords = ({ systolicMmHg, diastolicMmHg }: BloodPressure): string =>
+  `${systolicMmHg}/${diastolicMmHg}`;

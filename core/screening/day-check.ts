@@ -1,0 +1,65 @@
+import { z } from 'zod';
+import type { Finding } from '../rules/finding';
+import { bloodPressureSchema, bloodPressureWords, holdsToday } from './blood-pressure';
+
+export const daySignSchema = z.enum(['swelling', 'skin', 'fever', 'sleep', 'joint']);
+/** What can be wrong on the day; each is asked so that yes means well. */
+export type DaySign = z.infer<typeof daySignSchema>;
+
+/** Questions of the day, with what a no means (rule SCR-3). */
+export const DAY_SIGNS: Record<DaySign, { ask: string; no: string; holds: boolean; postOperative?: true }> = {
+  swelling: { ask: 'Swelling going down, or none', no: 'Swelling is not going down', holds: true },
+  joint: {
+    ask: 'At least 4 days since surgery, joint quiet',
+    no: 'Surgery is under 4 days ago or the joint is not quiet',
+    holds: true,
+    postOperative: true,
+  },
+  skin: { ask: 'Skin intact under the cuff', no: 'Skin is not intact under the cuff', holds: true },
+  fever: { ask: 'No fever', no: 'Fever', holds: true },
+  sleep: { ask: 'Slept and hydrated', no: 'Short of sleep or water', holds: false },
+};
+
+/** The on-the-day check. `notWell` lists the questions answered no. */
+export const dayCheckSchema = z.object({
+  notWell: z.array(daySignSchema),
+  painNow: z.number('Give the pain now, 0 to 10.').int().min(0).max(10),
+  bloodPressure: bloodPressureSchema.nullable(),
+});
+export type DayCheckAnswers = z.infer<typeof dayCheckSchema>;
+export type DayCheck = DayCheckAnswers & { atMs: number };
+
+/** A check holds for the day it was made on: twelve hours, so that a night shift is one day. */
+export const DAY_CHECK_HOLDS_MS = 12 * 3_600_000;
+
+const PAIN_TO_ASK_ABOUT = 5;
+
+/** Findings of a check on the day: `hard` holds the session today (rule SCR-3). */
+export function judgeDayCheck({ notWell, painNow, bloodPressure }: DayCheckAnswers): Finding[] {
+  const findings: Finding[] = notWell.map((sign) => ({
+    rule: 'SCR-3',
+    level: DAY_SIGNS[sign].holds ? 'hard' : 'note',
+    subject: sign,
+    message: `${DAY_SIGNS[sign].no}.`,
+    remedy: DAY_SIGNS[sign].holds ? 'Not today: check again at the next visit.' : 'Start low, and watch.',
+  }));
+  if (bloodPressure && holdsToday(bloodPressure)) {
+    findings.push({
+      rule: 'SCR-3',
+      level: 'hard',
+      subject: 'bloodPressure',
+      message: `Blood pressure ${bloodPressureWords(bloodPressure)} today is at or above 160 or 100.`,
+      remedy: 'Not today: rest, measure again, and refer if it stays.',
+    });
+  }
+  if (painNow >= PAIN_TO_ASK_ABOUT) {
+    findings.push({
+      rule: 'SCR-3',
+      level: 'note',
+      subject: 'painNow',
+      message: `Pain now is ${painNow} of 10.`,
+      remedy: 'Ask where and since when before you begin.',
+    });
+  }
+  return findings;
+}

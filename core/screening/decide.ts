@@ -1,0 +1,93 @@
+import type { RuleId } from '../rules/catalogue';
+import { bloodPressureLevel, bloodPressureWords, meanBloodPressure } from './blood-pressure';
+import { type Clearance, type ClearanceSubject, hasLimits, isInForce } from './clearance';
+import { type ItemLevel, levelOf, SCREEN_ITEMS, type Stricter } from './items';
+import type { Screening } from './screening';
+
+export type Decision = 'clear-to-start' | 'start-with-limits' | 'needs-clearance' | 'do-not-start';
+
+export const DECISION_WORDS: Record<Decision, string> = {
+  'clear-to-start': 'Clear to start',
+  'start-with-limits': 'Start with limits',
+  'needs-clearance': 'Needs clearance',
+  'do-not-start': 'Do not start',
+};
+
+/** Why a screening came out as it did: one item, what it means, and what clears it, if anything does. */
+export type Reason = {
+  subject: ClearanceSubject;
+  level: ItemLevel;
+  words: string;
+  /** The clearance that answers it, in words; null while none does. */
+  clearedBy: string | null;
+  rule: RuleId;
+};
+
+export type Judgement = { decision: Decision; reasons: Reason[] };
+
+/**
+ * Decision on starting, with every reason (rules SCR-1, SCR-2).
+ * A stop item is answered only by a physician's clearance, and a stop by blood pressure only by a lower reading.
+ */
+export function judgeScreening(
+  screening: Pick<Screening, 'yes' | 'bloodPressures'>,
+  clearances: readonly Clearance[],
+  stricter: Stricter,
+  nowMs: number,
+): Judgement {
+  const inForce = clearances.filter((clearance) => isInForce(clearance, nowMs));
+  const found = [...itemReasons(screening, stricter), ...bloodPressureReasons(screening)];
+  const reasons = found.map((reason) => ({ ...reason, clearedBy: clearedBy(reason, inForce) }));
+  const open = (level: ItemLevel) => reasons.some((reason) => reason.level === level && !reason.clearedBy);
+  const limited = inForce.some(hasLimits);
+  const decision: Decision = open('stop')
+    ? 'do-not-start'
+    : open('clear')
+      ? 'needs-clearance'
+      : limited
+        ? 'start-with-limits'
+        : 'clear-to-start';
+  return { decision, reasons };
+}
+
+type Found = Omit<Reason, 'clearedBy'>;
+
+function itemReasons({ yes }: Pick<Screening, 'yes'>, stricter: Stricter): Found[] {
+  return yes.map((subject) => {
+    const alone = levelOf(subject, stricter);
+    // Smoking by itself is noted; together with anything else it needs a clearance (SCR-1).
+    const withOthers = subject === 'smoker' && yes.length > 1 && alone === 'note';
+    const { label } = SCREEN_ITEMS[subject];
+    return {
+      subject,
+      level: withOthers ? 'clear' : alone,
+      words: withOthers ? `${label}, together with another item` : label,
+      rule: 'SCR-1',
+    };
+  });
+}
+
+function bloodPressureReasons({ bloodPressures }: Pick<Screening, 'bloodPressures'>): Found[] {
+  if (bloodPressures.length === 0) return [];
+  const mean = meanBloodPressure(bloodPressures);
+  const level = bloodPressureLevel(mean);
+  if (!level) return [];
+  const limit = level === 'stop' ? '180 or 110' : '140 or 90';
+  return [
+    {
+      subject: 'blood-pressure',
+      level,
+      words: `Resting blood pressure ${bloodPressureWords(mean)}, at or above ${limit}`,
+      rule: 'SCR-1',
+    },
+  ];
+}
+
+function clearedBy({ subject, level }: Found, inForce: readonly Clearance[]): string | null {
+  if (level === 'note') return 'noted';
+  if (level === 'stop' && subject === 'blood-pressure') return null;
+  const answer = inForce.find(
+    (clearance) => clearance.subjects.includes(subject) && (level !== 'stop' || clearance.byPhysician),
+  );
+  return answer ? `cleared by ${answer.givenBy}` : null;
+}

@@ -1,0 +1,175 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { LIMBS } from '../quantity/limb';
+import { bloodPressureLevel, bloodPressureSchema, holdsToday, meanBloodPressure } from './blood-pressure';
+import { type Clearance, limitsInForce } from './clearance';
+import { judgeDayCheck } from './day-check';
+import { judgeScreening } from './decide';
+import { itemIdSchema, levelOf, SCREEN_ITEMS } from './items';
+import { changesSince, ITEM_IDS } from './screening';
+
+const NOW = 1_800_000_000_000;
+const calm = { systolicMmHg: 122, diastolicMmHg: 76 };
+const screening = (yes: (typeof ITEM_IDS)[number][], systolicMmHg = 122) => ({
+  yes,
+  bloodPressures: [
+    { ...calm, systolicMmHg },
+    { ...calm, systolicMmHg },
+  ],
+});
+const clearance = (changes: Partial<Clearance> = {}): Clearance => ({
+  subjects: ['diabetes'],
+  givenBy: 'Dr Test',
+  byPhysician: false,
+  givenAtMs: NOW - 1000,
+  untilMs: null,
+  maxPercentLop: null,
+  limbs: [],
+  modes: [],
+  note: '',
+  ...changes,
+});
+const judge = (...[answers, clearances = []]: [ReturnType<typeof screening>, Clearance[]?]) =>
+  judgeScreening(answers, clearances, [], NOW);
+
+describe('the decision (SCR-1, SCR-2)', () => {
+  it('is clear to start when nothing is found', () => {
+    expect(judge(screening([]))).toEqual({ decision: 'clear-to-start', reasons: [] });
+  });
+
+  it('is do not start for any stop item, whatever else is answered', () => {
+    const stops = ITEM_IDS.filter((id) => SCREEN_ITEMS[id].level === 'stop');
+    expect(stops).toHaveLength(11);
+    fc.assert(
+      fc.property(fc.constantFrom(...stops), fc.subarray(ITEM_IDS), (stop, others) => {
+        const yes = [...new Set([stop, ...others])];
+        expect(judge(screening(yes)).decision).toBe('do-not-start');
+      }),
+    );
+  });
+
+  it('needs a clearance for a clear item, and starts once one in force answers it', () => {
+    expect(judge(screening(['diabetes'])).decision).toBe('needs-clearance');
+    expect(judge(screening(['diabetes']), [clearance()]).decision).toBe('clear-to-start');
+    expect(judge(screening(['diabetes']), [clearance({ maxPercentLop: 50 })]).decision).toBe(
+      'start-with-limits',
+    );
+    expect(judge(screening(['diabetes']), [clearance({ untilMs: NOW - 1 })]).decision).toBe(
+      'needs-clearance',
+    );
+    expect(judge(screening(['diabetes', 'varicose-veins']), [clearance()]).decision).toBe('needs-clearance');
+  });
+
+  it('takes a physician’s word for a stop item, and nobody’s for a blood pressure of 180', () => {
+    const stroke = clearance({ subjects: ['stroke'] });
+    expect(judge(screening(['stroke']), [stroke]).decision).toBe('do-not-start');
+    expect(judge(screening(['stroke']), [{ ...stroke, byPhysician: true }]).decision).toBe('clear-to-start');
+    const pressure = clearance({ subjects: ['blood-pressure'], byPhysician: true });
+    expect(judge(screening([], 182), [pressure]).decision).toBe('do-not-start');
+    expect(judge(screening([], 150), [pressure]).decision).toBe('clear-to-start');
+  });
+
+  it('notes smoking alone, and asks for a clearance together with anything else', () => {
+    expect(judge(screening(['smoker']))).toMatchObject({
+      decision: 'clear-to-start',
+      reasons: [{ level: 'note' }],
+    });
+    const both = judge(screening(['smoker', 'diabetes']), [clearance()]);
+    expect(both.decision).toBe('needs-clearance');
+  });
+
+  it('lets a practice be stricter and never milder', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...itemIdSchema.options),
+        fc.constantFrom('clear' as const, 'stop' as const),
+        (id, own) => {
+          const rank = { note: 0, clear: 1, stop: 2 };
+          expect(rank[levelOf(id, [{ item: id, level: own }])]).toBeGreaterThanOrEqual(
+            rank[SCREEN_ITEMS[id].level],
+          );
+        },
+      ),
+    );
+    expect(
+      judgeScreening(screening(['diabetes']), [], [{ item: 'diabetes', level: 'stop' }], NOW).decision,
+    ).toBe('do-not-start');
+  });
+
+  it('says what changed since last time', () => {
+    const before = { ...screening(['diabetes', 'smoker']), atMs: 0, version: 1, note: '' };
+    expect(changesSince(before, screening(['diabetes', 'pregnancy']))).toEqual([
+      'New: Pregnancy',
+      'No longer: Smokes',
+    ]);
+  });
+});
+
+describe('blood pressure', () => {
+  it('judges either figure', () => {
+    expect(bloodPressureLevel(calm)).toBeNull();
+    expect(bloodPressureLevel({ systolicMmHg: 139, diastolicMmHg: 90 })).toBe('clear');
+    expect(bloodPressureLevel({ systolicMmHg: 140, diastolicMmHg: 89 })).toBe('clear');
+    expect(bloodPressureLevel({ systolicMmHg: 150, diastolicMmHg: 110 })).toBe('stop');
+    expect(bloodPressureLevel({ systolicMmHg: 180, diastolicMmHg: 80 })).toBe('stop');
+    expect(holdsToday({ systolicMmHg: 159, diastolicMmHg: 99 })).toBe(false);
+    expect(holdsToday({ systolicMmHg: 160, diastolicMmHg: 80 })).toBe(true);
+  });
+
+  it('takes the mean of a sitting, to the safer side', () => {
+    const mean = meanBloodPressure([calm, { systolicMmHg: 127, diastolicMmHg: 81 }]);
+    expect(mean).toEqual({ systolicMmHg: 125, diastolicMmHg: 79 });
+  });
+
+  it('refuses a lower reading that is not lower, at that field', () => {
+    const parsed = bloodPressureSchema.safeParse({ systolicMmHg: 80, diastolicMmHg: 120 });
+    expect(parsed.error?.issues[0]).toMatchObject({ path: ['diastolicMmHg'] });
+  });
+});
+
+describe('limits of clearances (SCR-2)', () => {
+  it('takes the lowest cap and only what every clearance allows', () => {
+    const limits = limitsInForce(
+      [
+        clearance({ maxPercentLop: 60, limbs: ['left-thigh', 'right-thigh'], givenBy: 'A' }),
+        clearance({ maxPercentLop: 50, limbs: ['left-thigh', 'left-arm'], modes: ['passive'], givenBy: 'B' }),
+        clearance({ maxPercentLop: 30, untilMs: NOW - 1, givenBy: 'C' }),
+      ],
+      NOW,
+    );
+    expect(limits).toEqual({ maxPercentLop: 50, capFrom: 'B', limbs: ['left-thigh'], modes: ['passive'] });
+  });
+
+  it('never grows by another clearance', () => {
+    const some = fc.record({
+      maxPercentLop: fc.option(fc.integer({ min: 10, max: 100 })),
+      limbs: fc.subarray([...LIMBS]),
+    });
+    fc.assert(
+      fc.property(fc.array(some, { minLength: 1, maxLength: 4 }), some, (before, added) => {
+        const few = limitsInForce(before.map(clearance), NOW);
+        const more = limitsInForce([...before, added].map(clearance), NOW);
+        expect(more.maxPercentLop ?? 101).toBeLessThanOrEqual(few.maxPercentLop ?? 101);
+        const allowed = few.limbs ?? LIMBS;
+        expect((more.limbs ?? LIMBS).every((limb) => allowed.includes(limb))).toBe(true);
+      }),
+    );
+  });
+});
+
+describe('on the day (SCR-3)', () => {
+  const well = { notWell: [], painNow: 0, bloodPressure: null };
+  it('finds nothing when all is well', () => expect(judgeDayCheck(well)).toEqual([]));
+  it.each([
+    [{ ...well, notWell: ['fever' as const] }, 'hard', 'fever'],
+    [{ ...well, notWell: ['skin' as const] }, 'hard', 'skin'],
+    [{ ...well, notWell: ['joint' as const] }, 'hard', 'joint'],
+    [{ ...well, notWell: ['sleep' as const] }, 'note', 'sleep'],
+    [{ ...well, bloodPressure: { systolicMmHg: 150, diastolicMmHg: 100 } }, 'hard', 'bloodPressure'],
+    [{ ...well, painNow: 5 }, 'note', 'painNow'],
+  ] as const)('finds %j', (answers, level, subject) => {
+    expect(judgeDayCheck({ ...answers, notWell: [...answers.notWell] })).toMatchObject([
+      { level, subject, rule: 'SCR-3' },
+    ]);
+  });
+});

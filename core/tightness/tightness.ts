@@ -1,0 +1,66 @@
+import { z } from 'zod';
+import { type Limb, limbKind, limbSchema } from '../quantity/limb';
+import type { Finding } from '../rules/finding';
+
+/** Felt tightness to aim for, 0 none to 10 pain (rule TIGHT). */
+export const TIGHTNESS_AIM = { arm: { low: 6, high: 7 }, leg: { low: 7, high: 7 } } as const;
+
+export const TIGHTNESS_WORDS: Record<number, string> = { 0: 'none', 7: 'snug without pain', 10: 'pain' };
+
+/** A strap tightened by feel: the mark, the felt tightness, and the two-second look (rule TIGHT). */
+export const tightnessSchema = z.object({
+  limb: limbSchema,
+  strapId: z.string('Choose a strap.').min(1, 'Choose a strap.'),
+  mark: z.number('Enter the mark on the strap.').min(0).max(100),
+  felt: z.number('How tight does it feel, 0 to 10?').int().min(0).max(10),
+  colourGood: z.boolean(),
+  noTingling: z.boolean(),
+});
+export type Tightness = z.infer<typeof tightnessSchema>;
+
+/**
+ * Findings on a strap put on by feel (rule TIGHT). A felt tightness is never a share of the occlusion pressure.
+ * @param marks the marks printed on the strap
+ */
+export function checkTightness(
+  { limb, mark, felt, colourGood, noTingling }: Omit<Tightness, 'strapId'>,
+  marks: { firstMark: number; lastMark: number },
+): Finding[] {
+  const { low, high } = TIGHTNESS_AIM[limbKind(limb)];
+  const findings: Finding[] = [];
+  const add = (level: Finding['level'], subject: string, message: string, remedy: string) =>
+    findings.push({ rule: 'TIGHT', level, subject, message, remedy });
+  if (mark < marks.firstMark || mark > marks.lastMark) {
+    add(
+      'hard',
+      'mark',
+      `This strap has marks ${marks.firstMark} to ${marks.lastMark}; ${mark} is not one of them.`,
+      'Read the mark at the buckle again.',
+    );
+  }
+  if (!colourGood) add('hard', 'colourGood', 'The colour is not good.', 'Loosen at once and see it return.');
+  if (!noTingling)
+    add('hard', 'noTingling', 'There is tingling.', 'Loosen at once, move the strap up, start lower.');
+  if (felt > high) {
+    add(
+      'hard',
+      'felt',
+      `Felt ${felt} of 10 is tighter than ${high}.`,
+      `Loosen a mark and ask again: aim for ${aimWords(limb)}.`,
+    );
+  } else if (felt < low) {
+    add(
+      'note',
+      'felt',
+      `Felt ${felt} of 10 is under the aim of ${aimWords(limb)}.`,
+      'Go up one mark at a time, and ask again.',
+    );
+  }
+  return findings;
+}
+
+/** "6–7" for an arm, "7" for a leg. */
+export function aimWords(limb: Limb): string {
+  const { low, high } = TIGHTNESS_AIM[limbKind(limb)];
+  return low === high ? `${low}` : `${low}–${high}`;
+}

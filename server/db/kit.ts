@@ -1,0 +1,30 @@
+import type { EntityManager } from '@mikro-orm/libsql';
+import type { Kit, KitList } from '#contract/practice';
+import { notFound } from '../problem';
+import { KitEntity } from './entities';
+
+const NAMES: Record<KitList, string> = {
+  cuffs: 'This cuff',
+  pumps: 'This gauge',
+  weightKits: 'This weight kit',
+  straps: 'This strap',
+};
+
+/** The kit in use, by list; retired pieces are left out. */
+export async function readKit(em: EntityManager): Promise<Kit> {
+  const rows = await em.find(KitEntity, { retiredAtMs: null });
+  const of = <L extends KitList>(list: L) =>
+    rows.filter((row) => row.list === list).map((row) => row.item) as Kit[L];
+  return { cuffs: of('cuffs'), pumps: of('pumps'), weightKits: of('weightKits'), straps: of('straps') };
+}
+
+/** One piece of kit, in use or retired. @throws Problem 404 when there is none of this id in the list */
+export async function findKit<L extends KitList>(
+  em: EntityManager,
+  list: L,
+  id: string,
+): Promise<Kit[L][number]> {
+  const row = await em.findOne(KitEntity, { id, list });
+  if (!row) throw notFound(NAMES[list]);
+  return row.item as Kit[L][number];
+}

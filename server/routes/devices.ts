@@ -1,0 +1,67 @@
+import { Hono } from 'hono';
+import { streamSSE } from 'hono/streaming';
+import { deviceCommandSchema, newDeviceSchema } from '#contract/device';
+import { fittedCuff, newest } from '#core/chain/facts';
+import { limbKind } from '#core/quantity/limb';
+import { meanBloodPressure } from '#core/screening/blood-pressure';
+import { makeLimb } from '#core/simulation/limb';
+import { seedOf } from '#core/simulation/random';
+import type { Env } from '../context';
+import { readClient } from '../db/client-facts';
+import type { DeviceHub } from '../devices/device-hub';
+import { notFound, refusedField } from '../problem';
+import { body } from '../validate';
+
+export const FRAME_MS = 50;
+const USUAL_SYSTOLIC_MMHG = 122;
+
+/** Simulated devices: a stream of frames at 20 Hz and a place for commands (docs/device-protocol.md). */
+export const deviceRoutes = (hub: DeviceHub, now: () => number) =>
+  new Hono<Env>()
+    .post('/', body(newDeviceSchema), async (c) => {
+      const { clientId, limb, position, kind } = c.req.valid('json');
+      const client = await readClient(c.var.em, clientId, c.var.nowMs);
+      const fit = fittedCuff(client.facts, limb);
+      if (!fit) {
+        throw refusedField(
+          'Fit first',
+          'limb',
+          'FIT-1',
+          'No cuff is fitted to this limb.',
+          'Record its girth and choose a cuff first.',
+        );
+      }
+      const readings = newest(client.facts.screenings)?.bloodPressures ?? [];
+      const systolicMmHg =
+        readings.length > 0 ? meanBloodPressure(readings).systolicMmHg : USUAL_SYSTOLIC_MMHG;
+      // The two thighs of one person are alike, but not the same.
+      const seed = seedOf(`${client.name} ${limb}`);
+      const simulated = makeLimb({
+        limb,
+        position,
+        girthCm: fit.girthCm,
+        widthCm: fit.widthCm,
+        systolicMmHg,
+        seed,
+      });
+      const device = hub.add(simulated, kind, seed, now());
+      return c.json({ id: device.id, limbKind: limbKind(limb) }, 201);
+    })
+
+    .get('/:id/stream', (c) => {
+      const device = hub.find(c.req.param('id'));
+      if (!device) throw notFound('This device');
+      return streamSSE(c, async (stream) => {
+        while (!stream.aborted) {
+          await stream.writeSSE({ data: JSON.stringify(device.frame(now())) });
+          await stream.sleep(FRAME_MS);
+        }
+      });
+    })
+
+    .post('/:id/commands', body(deviceCommandSchema), (c) => {
+      const device = hub.find(c.req.param('id'));
+      if (!device) throw notFound('This device');
+      device.command(c.req.valid('json'), now());
+      return c.json(device.frame(now()));
+    });

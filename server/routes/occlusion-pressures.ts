@@ -1,0 +1,92 @@
+import { randomUUID } from 'node:crypto';
+import { Hono } from 'hono';
+import { newOcclusionSchema, newQuickCheckSchema } from '#contract/measurements';
+import { fittedCuff } from '#core/chain/facts';
+import { estimateOcclusionPressure } from '#core/occlusion-pressure/estimate';
+import { checkMethod } from '#core/occlusion-pressure/methods';
+import { checkPlausibility } from '#core/occlusion-pressure/plausibility';
+import { judgeQuickCheck } from '#core/occlusion-pressure/quick-check';
+import { hardFindings } from '#core/rules/finding';
+import type { Env } from '../context';
+import { readClient } from '../db/client-facts';
+import { OcclusionPressureEntity, QuickCheckEntity, TrialEntity } from '../db/entities';
+import { findKit } from '../db/kit';
+import { withAudit } from '../db/with-audit';
+import { notFound, refusedByRules, refusedField } from '../problem';
+import { body } from '../validate';
+
+/** Limb occlusion pressures: measured by trials, confirmed by quick checks. The server works every figure out again. */
+export const occlusionPressureRoutes = new Hono<Env>()
+  .post('/:id/occlusion-pressures', body(newOcclusionSchema), async (c) => {
+    const client = await readClient(c.var.em, c.req.param('id'), c.var.nowMs);
+    const { trials, ...how } = c.req.valid('json');
+    const wrongMethod = checkMethod(how.limb, how.method, how.site);
+    if (wrongMethod.length > 0) throw refusedByRules(wrongMethod);
+    const fit = fittedCuff(client.facts, how.limb);
+    if (!fit) {
+      throw refusedField(
+        'Fit first',
+        'limb',
+        'FIT-1',
+        'No cuff is fitted to this limb.',
+        'Record its girth and choose a cuff first.',
+      );
+    }
+    const { divisionMmHg } = await findKit(c.var.em, 'pumps', how.pumpId);
+    const estimate = estimateOcclusionPressure(trials, divisionMmHg, how.readingSchool);
+    if (!estimate) {
+      throw refusedField(
+        'Inconsistent',
+        'trials',
+        'LOP-2',
+        'In no trial can rising and falling both be right.',
+        'Measure again.',
+      );
+    }
+    const refused = hardFindings(checkPlausibility(estimate.pressure.value, fit.girthCm, fit.widthCm));
+    if (refused.length > 0) throw refusedByRules(refused);
+    const id = randomUUID();
+    const note = { action: 'occlusion-pressure-measured', subject: client.id, detail: { id } };
+    await withAudit(c, note, async (em) => {
+      em.create(OcclusionPressureEntity, {
+        id,
+        clientId: client.id,
+        atMs: c.var.nowMs,
+        ...how,
+        divisionMmHg,
+        cuffId: fit.cuffId,
+        cuffLabel: fit.label,
+        widthCm: fit.widthCm,
+        girthCm: fit.girthCm,
+        pressureMmHg: estimate.pressure.value,
+        pressure: estimate.pressure,
+        uncertaintyMmHg: estimate.uncertaintyMmHg,
+        steady: estimate.steady,
+        trialsUsed: estimate.trialsUsed,
+      });
+      // The trials point at the row above, so it has to be there first.
+      await em.flush();
+      trials.forEach((readings, place) => {
+        em.create(TrialEntity, { id: randomUUID(), lopId: id, place, readings });
+      });
+    });
+    return c.json(await readClient(c.var.em, client.id, c.var.nowMs), 201);
+  })
+
+  .post('/:id/quick-checks', body(newQuickCheckSchema), async (c) => {
+    const client = await readClient(c.var.em, c.req.param('id'), c.var.nowMs);
+    const { occlusionId, goneMmHg } = c.req.valid('json');
+    const stored = client.facts.occlusions.find(({ id }) => id === occlusionId);
+    if (!stored) throw notFound('This occlusion pressure');
+    const detail = { occlusionId, goneMmHg, ...judgeQuickCheck(stored.pressure.value, goneMmHg) };
+    await withAudit(c, { action: 'quick-checked', subject: client.id, detail }, (em) => {
+      em.create(QuickCheckEntity, {
+        id: randomUUID(),
+        clientId: client.id,
+        lopId: occlusionId,
+        atMs: c.var.nowMs,
+        goneMmHg,
+      });
+    });
+    return c.json(await readClient(c.var.em, client.id, c.var.nowMs), 201);
+  });

@@ -1,0 +1,51 @@
+import type { DeviceFrame } from '#contract/device';
+import { beatPhase, pulseStrength, type SimulatedLimb } from '#core/simulation/limb';
+import { advancePump, commandPump, newPump } from '#core/simulation/pumps';
+import { seededRandom } from '#core/simulation/random';
+import { oximeterAfter } from '#core/simulation/sensors';
+import { FrameHub, type PressureSource } from './pressure-source';
+
+const FRAME_MS = 50;
+
+/** A hand pump on a simulated limb of this page, for the practice bench. `limb` is asked anew for each frame. */
+export function localSource(limb: () => SimulatedLimb, seed: number): PressureSource {
+  const hub = new FrameHub();
+  const random = seededRandom(seed);
+  let pump = newPump('by-hand');
+  let oximeter = 1;
+  let seq = 0;
+  let lastMs = Date.now();
+  const frame = (): DeviceFrame => {
+    const nowMs = Date.now();
+    const elapsedMs = nowMs - lastMs;
+    lastMs = nowMs;
+    seq += 1;
+    const strengthAt = (cuffMmHg: number) => pulseStrength(limb(), cuffMmHg, nowMs);
+    pump = advancePump(pump, elapsedMs, strengthAt, random);
+    const strength = strengthAt(pump.pressureMmHg);
+    oximeter = oximeterAfter(oximeter, strength, elapsedMs);
+    return {
+      v: 1,
+      deviceId: 'practice',
+      seq,
+      atMs: nowMs,
+      pressureMmHg: Math.round(pump.pressureMmHg),
+      valve: pump.valveOpen ? 'open' : 'closed',
+      plugged: pump.plugged,
+      pulse: { strength, phase: beatPhase(limb(), nowMs), rateBpm: Math.round(limb().heartRateBpm) },
+      oximeter,
+      measuring: false,
+      measuredMmHg: null,
+    };
+  };
+  const timer = setInterval(() => hub.publish(frame()), FRAME_MS);
+  return {
+    kind: 'by-hand',
+    subscribe: (listener) => hub.subscribe(listener),
+    command: (command) => {
+      pump = commandPump(pump, command);
+      hub.publish(frame());
+    },
+    close: () => clearInterval(timer),
+  };
+}

@@ -1,0 +1,35 @@
+import { cmToIn, inToCm, kgToLb, lbToKg } from '#core/quantity/units';
+import { usePractice } from '../data/queries';
+import { plain } from './format';
+
+/** One measure as the practice shows and types it. The core always gets kg and cm. */
+export type Measure = {
+  unit: string;
+  /** "54.5 cm" from the core's figure. */
+  words: (value: number) => string;
+  /** The core's figure from what was typed in the practice's unit; NaN when it is no number. */
+  parse: (typed: string) => number;
+  /** The practice's figure from the core's, to fill a field with. */
+  show: (value: number) => string;
+};
+
+const measure = (unit: string, to: (value: number) => number, from: (value: number) => number): Measure => ({
+  unit,
+  words: (value) => `${plain(to(value))} ${unit}`,
+  parse: (typed) => (typed.trim() === '' ? Number.NaN : from(Number(typed.replace(',', '.')))),
+  show: (value) => plain(to(value), 2),
+});
+const same = (value: number) => value;
+
+const MASS = { kg: measure('kg', same, same), lb: measure('lb', kgToLb, lbToKg) };
+const LENGTH = { cm: measure('cm', same, same), in: measure('in', cmToIn, inToCm) };
+
+/** The units this practice works in. */
+export function useUnits(): { mass: Measure; length: Measure } {
+  const settings = usePractice().data?.settings;
+  return { mass: MASS[settings?.massUnit ?? 'kg'], length: LENGTH[settings?.lengthUnit ?? 'cm'] };
+}
+
+/** A typed number, comma or point; NaN when there is none. */
+export const toNumber = (typed: string): number =>
+  typed.trim() === '' ? Number.NaN : Number(typed.replace(',', '.'));

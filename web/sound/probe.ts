@@ -1,0 +1,47 @@
+import type { DeviceFrame } from '#contract/device';
+import { flowShape } from '#core/simulation/limb';
+import { probeSound } from '#core/simulation/sensors';
+import { muted } from './mute';
+
+const FRAME_S = 0.06;
+const LOUDEST = 0.5;
+
+/** A Doppler probe to hear: a whoosh that follows the blood, and the noise of the room. */
+export type ProbeSound = { follow: (frame: DeviceFrame | null) => void; close: () => void };
+
+/**
+ * Starts the sound of a probe. Call it from a touch or a key: browsers allow sound only then.
+ * @param knobs volume and room noise, 0–1, asked anew for each frame
+ */
+export function startProbe(knobs: () => { volume: number; roomNoise: number }): ProbeSound {
+  const audio = new AudioContext();
+  const hiss = noise(audio);
+  const whoosh = new GainNode(audio, { gain: 0 });
+  const room = new GainNode(audio, { gain: 0 });
+  hiss
+    .connect(new BiquadFilterNode(audio, { type: 'bandpass', frequency: 480, Q: 1.1 }))
+    .connect(whoosh)
+    .connect(audio.destination);
+  hiss
+    .connect(new BiquadFilterNode(audio, { type: 'lowpass', frequency: 900 }))
+    .connect(room)
+    .connect(audio.destination);
+  hiss.start();
+  const glide = (gain: GainNode, to: number) =>
+    gain.gain.linearRampToValueAtTime(muted.get() === 'yes' ? 0 : LOUDEST * to, audio.currentTime + FRAME_S);
+  return {
+    follow: (frame) => {
+      const sound = probeSound(frame?.pulse?.strength ?? 0, knobs());
+      glide(whoosh, sound.whoosh * flowShape(frame?.pulse?.phase ?? 1));
+      glide(room, sound.noise / 4);
+    },
+    close: () => void audio.close(),
+  };
+}
+
+function noise(audio: AudioContext): AudioBufferSourceNode {
+  const buffer = audio.createBuffer(1, 2 * audio.sampleRate, audio.sampleRate);
+  const samples = buffer.getChannelData(0);
+  for (let i = 0; i < samples.length; i += 1) samples[i] = 2 * Math.random() - 1;
+  return new AudioBufferSourceNode(audio, { buffer, loop: true });
+}

@@ -1,0 +1,104 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { v4 as newId } from 'uuid';
+import { type KitItem, kitItemSchema } from '#contract/practice';
+import { api, failureWords, read } from '../../data/api';
+import { KEYS } from '../../data/queries';
+import { Button } from '../../parts/Button';
+import { Field, FieldError } from '../../parts/Field';
+import { Picker } from '../../parts/Picker';
+import { useUnits } from '../../parts/units';
+import { fromTyped, KINDS, type KitField, type KitKind, toTyped } from './kit-fields';
+
+/** One piece of kit to add or change, made from the table of its kind; each error stands at its field. */
+export function KitForm({
+  kind,
+  item,
+  done,
+}: {
+  kind: KitKind;
+  item?: KitItem['item'] | undefined;
+  done: () => void;
+}) {
+  const queries = useQueryClient();
+  const units = useUnits();
+  const { list, fixed, fields } = KINDS[kind];
+  const [typed, setTyped] = useState<Record<string, string>>(() =>
+    Object.fromEntries(
+      fields.map((field: KitField) => [
+        field.key,
+        toTyped(field, (item as Record<string, unknown> | undefined)?.[field.key], units),
+      ]),
+    ),
+  );
+  const [tried, setTried] = useState(false);
+  const [id] = useState(item?.id ?? newId());
+  const write = useMutation({
+    mutationFn: (json: KitItem) => read(api.practice.kit.$post({ json })),
+    onSuccess: (practice) => queries.setQueryData(KEYS.practice, practice),
+  });
+  const parsed = kitItemSchema.safeParse({
+    list,
+    item: {
+      id,
+      ...fixed,
+      ...Object.fromEntries(
+        fields.map((field: KitField) => [field.key, fromTyped(field, typed[field.key] ?? '', units)]),
+      ),
+    },
+  });
+  const wrong = (key: string) => {
+    const issue = tried && parsed.error?.issues.find(({ path }) => path.includes(key));
+    if (!issue) return undefined;
+    return issue.code === 'invalid_type' ? 'Enter a number.' : issue.message;
+  };
+  const save = async (event: React.FormEvent) => {
+    event.preventDefault();
+    setTried(true);
+    if (parsed.success && (await write.mutateAsync(parsed.data).catch(() => null))) done();
+  };
+  return (
+    <form onSubmit={save} noValidate className="my-3 max-w-3xl border-y border-ink/40 py-3">
+      <div className="grid gap-3 sm:grid-cols-3">
+        {fields.map((field: KitField) => {
+          const { key, label, type } = field;
+          const change = (value: string) => setTyped({ ...typed, [key]: value });
+          const choices =
+            type === 'yes-no' ? { yes: 'yes', no: 'no' } : typeof type === 'object' ? type.choices : null;
+          if (choices) {
+            return (
+              <Picker
+                key={key}
+                label={label}
+                value={typed[key] ?? ''}
+                onChange={change}
+                options={Object.entries(choices).map(([value, words]) => ({ value, label: words }))}
+              />
+            );
+          }
+          const unit =
+            type === 'mass' || type === 'masses' || type === 'pairs' ? units.mass.unit : units.length.unit;
+          return (
+            <Field
+              key={key}
+              label={label}
+              {...(type === 'text' || type === 'words' || type === 'number' ? {} : { unit })}
+              className={type === 'masses' || type === 'words' || type === 'pairs' ? 'sm:col-span-2' : ''}
+              autoComplete="off"
+              value={typed[key] ?? ''}
+              onChange={(event) => change(event.target.value)}
+              error={wrong(key)}
+            />
+          );
+        })}
+      </div>
+      {write.error && <FieldError>{failureWords(write.error)}</FieldError>}
+      <div className="mt-3 flex gap-2">
+        <Button type="submit" kind="main" disabled={write.isPending}>
+          Keep it
+        </Button>
+        <Button onClick={done}>Leave it</Button>
+      </div>
+    </form>
+  );
+}

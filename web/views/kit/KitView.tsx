@@ -1,0 +1,160 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import type { KitItem, KitList, PracticeSettings } from '#contract/practice';
+import { RULES } from '#core/rules/catalogue';
+import { type ItemId, SCREEN_ITEMS } from '#core/screening/items';
+import { ITEM_IDS } from '#core/screening/screening';
+import { api, failureWords, read } from '../../data/api';
+import { KEYS, usePractice, usePractitioner } from '../../data/queries';
+import { Button } from '../../parts/Button';
+import { Choice } from '../../parts/Choice';
+import { FieldError } from '../../parts/Field';
+import { Ticks } from '../../parts/Ticks';
+import { useUnits } from '../../parts/units';
+import { KitForm } from './KitForm';
+import { isOfKind, KINDS, KIT_KINDS, type KitField, type KitKind, toTyped } from './kit-fields';
+
+/** What the practice owns, and the units and strictness it works with. */
+export function KitView() {
+  const { data: practice } = usePractice();
+  if (!practice) return <p className="p-6 text-quiet">Reading the practice…</p>;
+  return (
+    <div className="p-6">
+      <h1 className="text-3xl font-semibold">Kit and practice</h1>
+      <p className="text-quiet">Every pressure and load is rounded to what stands here.</p>
+      <Settings settings={practice.settings} />
+      {KIT_KINDS.map((kind) => (
+        <KitSection key={kind} kind={kind} items={practice[KINDS[kind].list]} />
+      ))}
+    </div>
+  );
+}
+
+function KitSection({ kind, items }: { kind: KitKind; items: readonly KitItem['item'][] }) {
+  const queries = useQueryClient();
+  const [open, setOpen] = useState<string | null>(null);
+  const { title, add, list } = KINDS[kind];
+  const mine = items.filter((item) => isOfKind(kind, item));
+  const retire = useMutation({
+    mutationFn: (json: { list: KitList; id: string }) => read(api.practice.kit.retire.$post({ json })),
+    onSuccess: (practice) => queries.setQueryData(KEYS.practice, practice),
+  });
+  return (
+    <section className="mt-7" aria-label={title}>
+      <h2 className="text-xl font-semibold">{title}</h2>
+      <ul className="mt-1 max-w-5xl border-t border-ink/40">
+        {mine.map((item) => (
+          <li key={item.id} className="border-b border-rule py-1">
+            <div className="flex flex-wrap items-center gap-x-4">
+              <strong className="min-w-52">{item.label}</strong>
+              <span className="flex-1 text-[15px]">
+                <Summary kind={kind} item={item} />
+              </span>
+              <button
+                type="button"
+                className="min-h-11 underline underline-offset-4"
+                onClick={() => setOpen(open === item.id ? null : item.id)}
+              >
+                Change<span className="sr-only"> {item.label}</span>
+              </button>
+              <button
+                type="button"
+                className="min-h-11 underline underline-offset-4"
+                onClick={() => retire.mutate({ list, id: item.id })}
+              >
+                Retire<span className="sr-only"> {item.label}</span>
+              </button>
+            </div>
+            {open === item.id && <KitForm kind={kind} item={item} done={() => setOpen(null)} />}
+          </li>
+        ))}
+      </ul>
+      {retire.error && <FieldError>{failureWords(retire.error)}</FieldError>}
+      {open === 'new' ? (
+        <KitForm kind={kind} done={() => setOpen(null)} />
+      ) : (
+        <Button className="mt-2" onClick={() => setOpen('new')}>
+          {add}
+        </Button>
+      )}
+    </section>
+  );
+}
+
+/** All fields of a piece in one line, but its name. */
+function Summary({ kind, item }: { kind: KitKind; item: KitItem['item'] }) {
+  const units = useUnits();
+  const unitOf: Partial<Record<string, string>> = {
+    mass: units.mass.unit,
+    masses: units.mass.unit,
+    pairs: units.mass.unit,
+    length: units.length.unit,
+  };
+  return KINDS[kind].fields
+    .filter(({ key }) => key !== 'label')
+    .map((field: KitField) => {
+      const typed = toTyped(field, (item as Record<string, unknown>)[field.key], units);
+      const words = typeof field.type === 'object' ? (field.type.choices[typed] ?? typed) : typed;
+      const unit = typeof field.type === 'string' ? unitOf[field.type] : undefined;
+      return `${field.label.split(',')[0]?.toLowerCase()} ${words}${unit ? ` ${unit}` : ''}`;
+    })
+    .join(' · ');
+}
+
+/** Units, and which screening items are asked more of; only a clinician changes them (rules SCR-1, SCR-4). */
+function Settings({ settings }: { settings: PracticeSettings }) {
+  const queries = useQueryClient();
+  const practitioner = usePractitioner();
+  const write = useMutation({
+    mutationFn: (json: PracticeSettings) => read(api.practice.settings.$post({ json })),
+    onSuccess: (practice) => {
+      queries.setQueryData(KEYS.practice, practice);
+      return queries.invalidateQueries({ queryKey: KEYS.roster });
+    },
+  });
+  const change = (part: Partial<PracticeSettings>) => write.mutate({ ...settings, ...part });
+  const mayBeStricter = ITEM_IDS.filter((id) => SCREEN_ITEMS[id].level === 'clear');
+  const stops = settings.stricter.filter(({ level }) => level === 'stop').map(({ item }) => item);
+  if (practitioner?.role !== 'clinician') {
+    return (
+      <p className="mt-4 text-[15px] text-quiet">Units and strictness are changed by a clinician (SCR-4).</p>
+    );
+  }
+  return (
+    <section className="mt-5 max-w-5xl space-y-3" aria-label="Settings">
+      <div className="flex flex-wrap gap-8">
+        <Choice
+          label="Weights in"
+          value={settings.massUnit}
+          onChange={(massUnit) => change({ massUnit })}
+          options={[
+            { value: 'kg', label: 'kg' },
+            { value: 'lb', label: 'lb' },
+          ]}
+        />
+        <Choice
+          label="Lengths in"
+          value={settings.lengthUnit}
+          onChange={(lengthUnit) => change({ lengthUnit })}
+          options={[
+            { value: 'cm', label: 'cm' },
+            { value: 'in', label: 'in' },
+          ]}
+        />
+      </div>
+      <details>
+        <summary className="min-h-11 cursor-pointer py-2 text-[15px] font-semibold">
+          Stricter screening: {stops.length === 0 ? 'none' : `${stops.length} more items stop`}
+        </summary>
+        <p className="text-[14px] text-quiet">{RULES['SCR-1'].text}</p>
+        <Ticks<ItemId>
+          label="These stop a start here, though the rule only asks for a clearance"
+          options={mayBeStricter.map((value) => ({ value, label: SCREEN_ITEMS[value].label }))}
+          chosen={stops}
+          onChange={(chosen) => change({ stricter: chosen.map((item) => ({ item, level: 'stop' })) })}
+        />
+      </details>
+      {write.error && <FieldError>{failureWords(write.error)}</FieldError>}
+    </section>
+  );
+}

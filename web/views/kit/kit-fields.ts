@@ -1,0 +1,152 @@
+import type { KitItem, KitList } from '#contract/practice';
+import type { Measure } from '../../parts/units';
+
+/** One field of a kind of kit: how it is typed and what it becomes. `mass` and `length` follow the practice's units. */
+export type KitField = {
+  key: string;
+  label: string;
+  type:
+    | 'text'
+    | 'number'
+    | 'mass'
+    | 'length'
+    | 'masses'
+    | 'words'
+    | 'pairs'
+    | { choices: Record<string, string> }
+    | 'yes-no';
+};
+
+type Kind = { list: KitList; title: string; add: string; fixed: Record<string, unknown>; fields: KitField[] };
+
+const LIMB_KIND: KitField = {
+  key: 'limbKind',
+  label: 'For',
+  type: { choices: { arm: 'arm', leg: 'thigh' } },
+};
+const LABEL: KitField = { key: 'label', label: 'Name', type: 'text' };
+
+/** Every kind of kit with its fields; the form and the list are made from this table. */
+export const KINDS = {
+  cuff: {
+    list: 'cuffs',
+    title: 'Cuffs',
+    add: 'Add a cuff',
+    fixed: {},
+    fields: [
+      LABEL,
+      LIMB_KIND,
+      { key: 'widthCm', label: 'Bladder width', type: 'length' },
+      { key: 'girthLowCm', label: 'Girth from', type: 'length' },
+      { key: 'girthHighCm', label: 'Girth to', type: 'length' },
+      { key: 'shape', label: 'Shape', type: { choices: { straight: 'straight', contoured: 'contoured' } } },
+      { key: 'bladder', label: 'Bladder', type: { choices: { single: 'single', segmented: 'segmented' } } },
+      { key: 'canOcclude', label: 'Can fully occlude', type: 'yes-no' },
+      { key: 'maxPressureMmHg', label: 'Highest pressure, mmHg', type: 'number' },
+    ],
+  },
+  pump: {
+    list: 'pumps',
+    title: 'Gauges and pumps',
+    add: 'Add a gauge or pump',
+    fixed: {},
+    fields: [
+      LABEL,
+      { key: 'kind', label: 'Kind', type: { choices: { 'by-hand': 'by hand', regulated: 'regulated' } } },
+      { key: 'divisionMmHg', label: 'Division, mmHg', type: 'number' },
+      { key: 'keepsPressure', label: 'Keeps pressure when unplugged', type: 'yes-no' },
+    ],
+  },
+  masses: {
+    list: 'weightKits',
+    title: 'Dumbbells and ankle weights',
+    add: 'Add dumbbells or ankle weights',
+    fixed: { kind: 'single-masses' },
+    fields: [LABEL, { key: 'massesKg', label: 'Weights, separated by spaces', type: 'masses' }],
+  },
+  bar: {
+    list: 'weightKits',
+    title: 'Bars and plates',
+    add: 'Add a bar and plates',
+    fixed: { kind: 'bar-and-plates' },
+    fields: [
+      LABEL,
+      { key: 'barKg', label: 'Bar', type: 'mass' },
+      { key: 'pairs', label: 'Plates as weight × pairs, such as 1.25×1 2.5×2', type: 'pairs' },
+    ],
+  },
+  stack: {
+    list: 'weightKits',
+    title: 'Stacks',
+    add: 'Add a stack',
+    fixed: { kind: 'stack' },
+    fields: [
+      LABEL,
+      { key: 'lightestKg', label: 'Lightest', type: 'mass' },
+      { key: 'stepKg', label: 'Step', type: 'mass' },
+      { key: 'heaviestKg', label: 'Heaviest', type: 'mass' },
+    ],
+  },
+  bands: {
+    list: 'weightKits',
+    title: 'Bands',
+    add: 'Add bands',
+    fixed: { kind: 'bands' },
+    fields: [LABEL, { key: 'names', label: 'Names, lightest first, separated by spaces', type: 'words' }],
+  },
+  strap: {
+    list: 'straps',
+    title: 'Marked straps, without a gauge',
+    add: 'Add a strap',
+    fixed: {},
+    fields: [
+      LABEL,
+      LIMB_KIND,
+      { key: 'widthCm', label: 'Width', type: 'length' },
+      { key: 'firstMark', label: 'First mark', type: 'number' },
+      { key: 'lastMark', label: 'Last mark', type: 'number' },
+    ],
+  },
+} as const satisfies Record<string, Kind>;
+export type KitKind = keyof typeof KINDS;
+
+export const KIT_KINDS = Object.keys(KINDS) as KitKind[];
+
+/** Whether a piece of a list is of this kind; weights of all kinds share one list. */
+export const isOfKind = (kind: KitKind, item: KitItem['item']): boolean =>
+  Object.entries(KINDS[kind].fixed).every(([key, value]) => (item as Record<string, unknown>)[key] === value);
+
+type Units = { mass: Measure; length: Measure };
+type Pair = { plateKg: number; pairs: number };
+const parts = (typed: string): string[] => typed.split(/[\s;]+/).filter(Boolean);
+
+/** A field as text for its input. */
+export function toTyped({ type }: KitField, value: unknown, { mass, length }: Units): string {
+  if (value === undefined)
+    return type === 'yes-no' ? 'yes' : typeof type === 'object' ? (Object.keys(type.choices)[0] ?? '') : '';
+  if (type === 'mass') return mass.show(value as number);
+  if (type === 'length') return length.show(value as number);
+  if (type === 'masses') return (value as number[]).map(mass.show).join(' ');
+  if (type === 'words') return (value as string[]).join(' ');
+  if (type === 'pairs')
+    return (value as Pair[]).map(({ plateKg, pairs }) => `${mass.show(plateKg)}×${pairs}`).join(' ');
+  if (type === 'yes-no') return value ? 'yes' : 'no';
+  return String(value);
+}
+
+/** What was typed as the value the schema judges; a figure that cannot be read becomes NaN, which it refuses. */
+export function fromTyped({ type }: KitField, typed: string, { mass, length }: Units): unknown {
+  if (type === 'mass') return mass.parse(typed);
+  if (type === 'length') return length.parse(typed);
+  if (type === 'number') return typed.trim() === '' ? Number.NaN : Number(typed.replace(',', '.'));
+  if (type === 'masses') return parts(typed).map(mass.parse);
+  if (type === 'words') return parts(typed);
+  if (type === 'yes-no') return typed === 'yes';
+  if (type === 'pairs') {
+    return parts(typed).map((part) => {
+      const [plate = '', pairs = ''] = part.split(/[×x*]/);
+      return { plateKg: mass.parse(plate), pairs: Number(pairs) };
+    });
+  }
+  return typed;
+}

@@ -1,0 +1,151 @@
+import { lazy, Suspense, useState } from 'react';
+import type { ClientRecord } from '#contract/client';
+import type { NewQuickCheck } from '#contract/measurements';
+import { fittedCuff, newest, type OcclusionFact } from '#core/chain/facts';
+import { ageWords, measuredWith } from '#core/chain/links';
+import { judgeQuickCheck } from '#core/occlusion-pressure/quick-check';
+import { dueAtMs, reasonDue } from '#core/occlusion-pressure/shelf-life';
+import { LIMB_LABELS, LIMBS, POSITIONS } from '#core/quantity/limb';
+import { api, failureWords, fieldProblem, read } from '../../data/api';
+import { useRecordWrite } from '../../data/queries';
+import { Button } from '../../parts/Button';
+import { Field, FieldError } from '../../parts/Field';
+import { day } from '../../parts/format';
+import { toNumber } from '../../parts/units';
+
+const PressureHistory = lazy(() =>
+  import('./PressureHistory').then(({ PressureHistory }) => ({ default: PressureHistory })),
+);
+
+/** What is known for each limb, position and cuff: the newest pressure, its age, when it is due, and its history. */
+export function KnownPressures({ client }: { client: ClientRecord }) {
+  const rows = newestByPlace(client.facts.occlusions);
+  const [openId, setOpenId] = useState<string | null>(null);
+  const open = rows.find(({ id }) => id === openId);
+  if (rows.length === 0) return null;
+  return (
+    <section className="mt-8 border-t border-ink/40 pt-4">
+      <h3 className="text-xl font-semibold">Pressures on record</h3>
+      <table className="mt-2 w-full max-w-5xl">
+        <thead>
+          <tr className="text-left text-[14px] text-quiet">
+            {['Limb and position', 'Cuff', 'LOP', 'Measured', 'Due', ''].map((head) => (
+              <th key={head} className="py-1 pr-3 font-normal">
+                {head || <span className="sr-only">Actions</span>}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map((fact) => (
+            <tr key={fact.id} className="border-t border-rule align-top">
+              <td className="py-2 pr-3">
+                {LIMB_LABELS[fact.limb]}, {fact.position}
+              </td>
+              <td className="py-2 pr-3">{fact.cuffLabel}</td>
+              <td className="figures py-2 pr-3 text-lg whitespace-nowrap">
+                {fact.pressure.value} ± {fact.uncertaintyMmHg}
+              </td>
+              <td className="py-2 pr-3">
+                {ageWords(fact.atMs, client.judgedAtMs)}
+                {fact.quickChecks.length > 0 && `, quick checks: ${fact.quickChecks.length}`}
+                {!fact.steady && ', unsteady'}
+              </td>
+              <td className="py-2 pr-3">
+                <Due client={client} fact={fact} />
+              </td>
+              <td className="py-1">
+                <button
+                  type="button"
+                  aria-expanded={fact.id === openId}
+                  onClick={() => setOpenId(fact.id === openId ? null : fact.id)}
+                  className="min-h-11 font-semibold underline underline-offset-4"
+                >
+                  Check and history
+                  <span className="sr-only">
+                    , {LIMB_LABELS[fact.limb]}, {fact.position}
+                  </span>
+                </button>
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {open && (
+        <div className="mt-4 grid gap-8 lg:grid-cols-[20rem_1fr]">
+          <QuickCheckForm key={open.id} client={client} fact={open} />
+          <Suspense fallback={<p className="text-quiet">Drawing…</p>}>
+            <PressureHistory facts={client.facts.occlusions.filter((fact) => samePlace(fact, open))} />
+          </Suspense>
+        </div>
+      )}
+    </section>
+  );
+}
+
+function Due({ client, fact }: { client: ClientRecord; fact: OcclusionFact }) {
+  const fit = fittedCuff(client.facts, fact.limb);
+  const due = reasonDue(
+    measuredWith(fact),
+    { widthCm: fit?.widthCm ?? fact.widthCm, girthCm: fit?.girthCm ?? fact.girthCm },
+    client.facts.shelfLife,
+    client.judgedAtMs,
+  );
+  return due ? (
+    <span className="notched block text-ochre">due: {due}</span>
+  ) : (
+    day(dueAtMs(measuredWith(fact), client.facts.shelfLife))
+  );
+}
+
+/** Inflate until the palpated pulse goes: within ±10 the stored pressure is confirmed (rule LOP-7). */
+function QuickCheckForm({ client, fact }: { client: ClientRecord; fact: OcclusionFact }) {
+  const [typed, setTyped] = useState('');
+  const write = useRecordWrite((json: NewQuickCheck) =>
+    read(api.clients[':id']['quick-checks'].$post({ param: { id: client.id }, json })),
+  );
+  const goneMmHg = toNumber(typed);
+  const verdict = goneMmHg > 0 ? judgeQuickCheck(fact.pressure.value, goneMmHg) : null;
+  const save = async (event: React.FormEvent) => {
+    event.preventDefault();
+    if (!verdict) return;
+    if (await write.mutateAsync({ occlusionId: fact.id, goneMmHg }).catch(() => null)) setTyped('');
+  };
+  return (
+    <form onSubmit={save} noValidate className="space-y-2">
+      <Field
+        label="Quick check: pulse under the fingers gone at"
+        unit="mmHg"
+        inputMode="numeric"
+        autoComplete="off"
+        value={typed}
+        onChange={(event) => setTyped(event.target.value)}
+        error={fieldProblem(write.error, 'goneMmHg')}
+        hint="Within ±10 it is confirmed and its shelf life begins anew (LOP-7)."
+      />
+      {verdict && (
+        <p className={verdict.confirmed ? '' : 'notched text-ochre'} role="status">
+          {verdict.words}
+        </p>
+      )}
+      {write.error && <FieldError>{failureWords(write.error)}</FieldError>}
+      <Button type="submit" disabled={!verdict || write.isPending}>
+        Record the check
+      </Button>
+    </form>
+  );
+}
+
+const samePlace = (a: OcclusionFact, b: OcclusionFact): boolean =>
+  a.limb === b.limb && a.position === b.position && a.cuffId === b.cuffId;
+
+function newestByPlace(facts: readonly OcclusionFact[]): OcclusionFact[] {
+  const places = facts.filter((fact, i) => facts.findIndex((other) => samePlace(fact, other)) === i);
+  return places
+    .flatMap((place) => newest(facts.filter((fact) => samePlace(fact, place))) ?? [])
+    .sort(
+      (a, b) =>
+        LIMBS.indexOf(a.limb) - LIMBS.indexOf(b.limb) ||
+        POSITIONS.indexOf(a.position) - POSITIONS.indexOf(b.position),
+    );
+}

@@ -1,0 +1,89 @@
+import type { Pump } from '#core/kit/pump';
+import { METHODS, pulseMethodSchema, SITE_LABELS } from '#core/occlusion-pressure/methods';
+import { READING_SCHOOLS, readingSchoolSchema } from '#core/occlusion-pressure/trial';
+import { type Limb, limbKind } from '#core/quantity/limb';
+import { Picker } from '../../parts/Picker';
+import type { ReadingFrom, Setup } from './setup';
+
+const UP_STEPS = [5, 10, 20, 50];
+const DOWN_STEPS = [2, 4, 5, 10];
+const FROM: { value: ReadingFrom; label: string }[] = [
+  { value: 'typed', label: 'a gauge, typed' },
+  { value: 'by-hand', label: 'simulated hand pump' },
+  { value: 'regulated', label: 'simulated regulated pump' },
+];
+
+const asOptions = (steps: readonly number[]) =>
+  steps.map((step) => ({ value: String(step), label: `${step} mmHg` }));
+
+/** How a trial is taken: by what, where, read from which gauge, in which steps. */
+export function SetupFields({
+  setup,
+  limb,
+  pumps,
+  onChange,
+}: {
+  setup: Setup;
+  limb: Limb;
+  pumps: readonly Pump[];
+  onChange: (part: Partial<Setup>) => void;
+}) {
+  const sites = METHODS[setup.method].sites[limbKind(limb)];
+  return (
+    <div className="grid grid-cols-2 gap-3">
+      <Picker
+        label="Pulse by"
+        value={setup.method}
+        onChange={(method) => onChange({ method })}
+        options={pulseMethodSchema.options.map((value) => ({ value, label: METHODS[value].label }))}
+      />
+      <Picker
+        label="Site"
+        value={setup.site}
+        onChange={(site) => onChange({ site })}
+        options={(sites.length > 0 ? sites : [setup.site]).map((value) => ({
+          value,
+          label: SITE_LABELS[value],
+        }))}
+      />
+      <Picker
+        label="Gauge"
+        value={setup.pumpId}
+        onChange={(pumpId) => onChange({ pumpId })}
+        options={pumps.map(({ id, label, divisionMmHg }) => ({
+          value: id,
+          label: `${label}, ±${divisionMmHg}`,
+        }))}
+      />
+      <Picker
+        label="Reading from"
+        value={setup.from}
+        onChange={(from) => onChange({ from })}
+        options={FROM}
+      />
+      <Picker
+        label="Step up"
+        value={String(setup.steps.upMmHg)}
+        onChange={(step) => onChange({ steps: { ...setup.steps, upMmHg: Number(step) } })}
+        options={asOptions(UP_STEPS)}
+      />
+      <Picker
+        label="Step down"
+        value={String(setup.steps.downMmHg)}
+        onChange={(step) => onChange({ steps: { ...setup.steps, downMmHg: Number(step) } })}
+        options={asOptions(DOWN_STEPS)}
+      />
+      <div className="col-span-2">
+        <Picker
+          label="A trial reads as"
+          value={setup.readingSchool}
+          onChange={(readingSchool) => onChange({ readingSchool })}
+          options={readingSchoolSchema.options.map((value) => ({
+            value,
+            label: `${READING_SCHOOLS[value].label}: ${READING_SCHOOLS[value].words}`,
+          }))}
+        />
+      </div>
+    </div>
+  );
+}

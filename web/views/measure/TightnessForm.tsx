@@ -1,0 +1,137 @@
+import { useState } from 'react';
+import type { ClientRecord } from '#contract/client';
+import type { NewTightness } from '#contract/measurements';
+import { type FitFact, newest } from '#core/chain/facts';
+import type { Strap } from '#core/kit/strap';
+import { LIMB_LABELS, type Limb } from '#core/quantity/limb';
+import { hardFindings } from '#core/rules/finding';
+import { aimWords, checkTightness, TIGHTNESS_WORDS } from '#core/tightness/tightness';
+import { api, failureWords, read } from '../../data/api';
+import { useRecordWrite } from '../../data/queries';
+import { Button } from '../../parts/Button';
+import { Field, FieldError } from '../../parts/Field';
+import { FindingLine } from '../../parts/FindingLine';
+import { dayAndTime } from '../../parts/format';
+import { Scale } from '../../parts/Scale';
+import { toNumber } from '../../parts/units';
+
+/** A strap tightened by feel: second best, and never a share of the occlusion pressure (rule TIGHT). */
+export function TightnessForm({
+  client,
+  fit,
+  limb,
+  strap,
+  saved,
+}: {
+  client: ClientRecord;
+  fit: Extract<FitFact, { kind: 'strap' }>;
+  limb: Limb;
+  strap: Strap;
+  saved: () => void;
+}) {
+  const last = newest(
+    client.facts.tightness.filter((fact) => fact.limb === limb && fact.strapId === fit.strapId),
+  );
+  const [mark, setMark] = useState(last ? String(last.mark) : '');
+  const [felt, setFelt] = useState<number | null>(null);
+  const [looks, setLooks] = useState<{ colourGood?: boolean; noTingling?: boolean }>({});
+  const write = useRecordWrite((json: NewTightness) =>
+    read(api.clients[':id'].tightness.$post({ param: { id: client.id }, json })),
+  );
+  const complete =
+    !Number.isNaN(toNumber(mark)) &&
+    felt !== null &&
+    looks.colourGood !== undefined &&
+    looks.noTingling !== undefined;
+  const answers = {
+    limb,
+    strapId: fit.strapId,
+    mark: toNumber(mark),
+    felt: felt ?? 0,
+    colourGood: looks.colourGood ?? true,
+    noTingling: looks.noTingling ?? true,
+  };
+  const findings = complete ? checkTightness(answers, strap) : [];
+  const save = async () => {
+    if (await write.mutateAsync(answers).catch(() => null)) saved();
+  };
+  return (
+    <div className="max-w-2xl min-w-0 space-y-4 md:col-span-1 xl:col-span-2">
+      <p className="notched py-1 text-ochre">
+        By feel only. People misjudge tightness, so this never counts as a measured pressure; a cuff with a
+        gauge is better (TIGHT).
+      </p>
+      <p>
+        <strong>{LIMB_LABELS[limb]}</strong>, {strap.label}, marks {strap.firstMark}–{strap.lastMark}. Start
+        low, go up one mark at a time, aim for <span className="figures text-xl">{aimWords(limb)}</span> of
+        10.
+        {last && ` Last time mark ${last.mark}, felt ${last.felt}, ${dayAndTime(last.atMs)}.`}
+      </p>
+      <Field
+        label="Mark at the buckle"
+        className="max-w-40"
+        inputMode="decimal"
+        autoComplete="off"
+        value={mark}
+        onChange={(event) => setMark(event.target.value)}
+      />
+      <Scale
+        label={`How tight it feels: ${Object.entries(TIGHTNESS_WORDS)
+          .map(([step, words]) => `${step} ${words}`)
+          .join(', ')}`}
+        value={felt}
+        onChange={setFelt}
+      />
+      <div className="flex flex-wrap gap-6">
+        <YesNo
+          label="Colour good"
+          value={looks.colourGood}
+          onChange={(colourGood) => setLooks({ ...looks, colourGood })}
+        />
+        <YesNo
+          label="No tingling"
+          value={looks.noTingling}
+          onChange={(noTingling) => setLooks({ ...looks, noTingling })}
+        />
+      </div>
+      {findings.map((finding) => (
+        <FindingLine key={finding.message} finding={finding} />
+      ))}
+      {write.error && <FieldError>{failureWords(write.error)}</FieldError>}
+      <Button
+        kind="main"
+        disabled={!complete || hardFindings(findings).length > 0 || write.isPending}
+        onClick={() => void save()}
+      >
+        Record mark and feel
+      </Button>
+    </div>
+  );
+}
+
+function YesNo({
+  label,
+  value,
+  onChange,
+}: {
+  label: string;
+  value: boolean | undefined;
+  onChange: (value: boolean) => void;
+}) {
+  return (
+    <fieldset className="flex items-center gap-2">
+      <legend className="float-left mr-3">{label}</legend>
+      {[true, false].map((yes) => (
+        <button
+          key={String(yes)}
+          type="button"
+          aria-pressed={value === yes}
+          onClick={() => onChange(yes)}
+          className="min-h-11 min-w-14 rounded-sm border border-ink/40 px-2 aria-pressed:border-plum aria-pressed:bg-plum aria-pressed:text-on-plum"
+        >
+          {yes ? 'Yes' : 'No'}
+        </button>
+      ))}
+    </fieldset>
+  );
+}

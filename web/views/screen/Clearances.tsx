@@ -1,0 +1,188 @@
+import { useState } from 'react';
+import type { ClientRecord } from '#contract/client';
+import type { NewClearance } from '#contract/measurements';
+import { LIMB_LABELS, LIMBS } from '#core/quantity/limb';
+import {
+  type Clearance,
+  type ClearanceSubject,
+  clearanceSchema,
+  isInForce,
+  workModeSchema,
+} from '#core/screening/clearance';
+import type { Reason } from '#core/screening/decide';
+import { SCREEN_ITEMS } from '#core/screening/items';
+import { api, failureWords, read } from '../../data/api';
+import { usePractitioner, useRecordWrite } from '../../data/queries';
+import { Button } from '../../parts/Button';
+import { Field, FieldError } from '../../parts/Field';
+import { day } from '../../parts/format';
+import { Ticks } from '../../parts/Ticks';
+
+const subjectWords = (subject: ClearanceSubject): string =>
+  subject === 'blood-pressure' ? 'Resting blood pressure' : SCREEN_ITEMS[subject].label;
+
+/** What a clearance limits, in words; "no limits" when nothing. */
+function limitWords({ maxPercentLop, limbs, modes }: Clearance): string {
+  const parts = [
+    maxPercentLop === null ? '' : `to ${maxPercentLop} % of LOP`,
+    limbs.length > 0 ? limbs.map((limb) => LIMB_LABELS[limb].toLowerCase()).join(', ') : '',
+    modes.length > 0 ? `${modes.join(', ')} only` : '',
+  ];
+  return parts.filter(Boolean).join('; ') || 'no limits';
+}
+
+/** Clearances on record, and a new one by a clinician (rules SCR-2, SCR-4). */
+export function Clearances({ client, open }: { client: ClientRecord; open: readonly Reason[] }) {
+  const practitioner = usePractitioner();
+  const [adding, setAdding] = useState(false);
+  const { clearances } = client.facts;
+  const mayRecord = practitioner?.role === 'clinician';
+  return (
+    <section>
+      <h3 className="text-xl font-semibold">Clearances</h3>
+      {clearances.length === 0 && <p className="text-quiet">None on record.</p>}
+      <ul className="mt-1">
+        {clearances.map((clearance) => (
+          <li
+            key={`${clearance.givenAtMs} ${clearance.givenBy}`}
+            className="border-t border-rule py-2 text-[15px]"
+          >
+            <strong>{clearance.givenBy}</strong>
+            {clearance.byPhysician && ', physician'}: {clearance.subjects.map(subjectWords).join(', ')}.{' '}
+            {limitWords(clearance)}.{' '}
+            <span className="text-quiet">
+              {day(clearance.givenAtMs)} to {clearance.untilMs === null ? 'no end' : day(clearance.untilMs)}
+              {!isInForce(clearance, client.judgedAtMs) && ', run out'}
+            </span>{' '}
+            {clearance.note}
+          </li>
+        ))}
+      </ul>
+      {!mayRecord && <p className="text-[14px] text-quiet">Only a clinician records a clearance (SCR-4).</p>}
+      {mayRecord && !adding && (
+        <Button className="mt-2" onClick={() => setAdding(true)}>
+          Record a clearance
+        </Button>
+      )}
+      {mayRecord && adding && <ClearanceForm client={client} open={open} done={() => setAdding(false)} />}
+    </section>
+  );
+}
+
+function ClearanceForm({
+  client,
+  open,
+  done,
+}: {
+  client: ClientRecord;
+  open: readonly Reason[];
+  done: () => void;
+}) {
+  const subjects = [...new Set(open.map(({ subject }) => subject))];
+  const [form, setForm] = useState({
+    subjects: subjects as ClearanceSubject[],
+    givenBy: '',
+    byPhysician: open.some(({ level }) => level === 'stop'),
+    until: '',
+    cap: '',
+    limbs: [] as NewClearance['limbs'],
+    modes: [] as NewClearance['modes'],
+    note: '',
+  });
+  const [tried, setTried] = useState(false);
+  const change = (part: Partial<typeof form>) => setForm({ ...form, ...part });
+  const write = useRecordWrite((json: NewClearance) =>
+    read(api.clients[':id'].clearances.$post({ param: { id: client.id }, json })),
+  );
+  const parsed = clearanceSchema.safeParse({
+    subjects: form.subjects,
+    givenBy: form.givenBy,
+    byPhysician: form.byPhysician,
+    givenAtMs: client.judgedAtMs,
+    // A day named is included to its end.
+    untilMs: form.until === '' ? null : new Date(`${form.until}T23:59:59`).getTime(),
+    maxPercentLop: form.cap.trim() === '' ? null : Number(form.cap),
+    limbs: form.limbs,
+    modes: form.modes,
+    note: form.note,
+  });
+  const wrong = (path: string) =>
+    tried ? parsed.error?.issues.find((issue) => issue.path[0] === path)?.message : undefined;
+  const save = async (event: React.FormEvent) => {
+    event.preventDefault();
+    setTried(true);
+    if (!parsed.success) return;
+    if (await write.mutateAsync(parsed.data).catch(() => null)) done();
+  };
+  return (
+    <form onSubmit={save} noValidate className="mt-3 space-y-3 border-t border-ink/40 pt-3">
+      <Ticks
+        label="It clears"
+        options={(subjects.length > 0 ? subjects : (Object.keys(SCREEN_ITEMS) as ClearanceSubject[])).map(
+          (value) => ({
+            value,
+            label: subjectWords(value),
+          }),
+        )}
+        chosen={form.subjects}
+        onChange={(chosen) => change({ subjects: chosen })}
+        error={wrong('subjects')}
+      />
+      <Field
+        label="Given by"
+        value={form.givenBy}
+        autoComplete="off"
+        onChange={(event) => change({ givenBy: event.target.value })}
+        error={wrong('givenBy')}
+      />
+      <label className="flex min-h-11 items-center gap-2">
+        <input
+          type="checkbox"
+          className="size-5 accent-plum"
+          checked={form.byPhysician}
+          onChange={(event) => change({ byPhysician: event.target.checked })}
+        />
+        A physician
+      </label>
+      <div className="grid grid-cols-2 gap-3">
+        <Field
+          label="Until"
+          type="date"
+          value={form.until}
+          onChange={(event) => change({ until: event.target.value })}
+          hint="Empty: no end"
+          error={wrong('untilMs')}
+        />
+        <Field
+          label="At most"
+          unit="% LOP"
+          inputMode="numeric"
+          value={form.cap}
+          onChange={(event) => change({ cap: event.target.value })}
+          hint="Empty: no cap"
+          error={wrong('maxPercentLop')}
+        />
+      </div>
+      <Ticks
+        label="Only these limbs (none ticked: all)"
+        options={LIMBS.map((value) => ({ value, label: LIMB_LABELS[value] }))}
+        chosen={form.limbs}
+        onChange={(limbs) => change({ limbs })}
+      />
+      <Ticks
+        label="Only this work (none ticked: all)"
+        options={workModeSchema.options.map((value) => ({ value, label: value }))}
+        chosen={form.modes}
+        onChange={(modes) => change({ modes })}
+      />
+      <Field label="Note" value={form.note} onChange={(event) => change({ note: event.target.value })} />
+      {write.error && <FieldError>{failureWords(write.error)}</FieldError>}
+      <div className="flex gap-2">
+        <Button type="submit" kind="main" disabled={write.isPending}>
+          Record the clearance
+        </Button>
+        <Button onClick={done}>Leave it</Button>
+      </div>
+    </form>
+  );
+}

@@ -1,0 +1,92 @@
+import { useState } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
+import type { ClientRecord } from '#contract/client';
+import type { NewDayCheck } from '#contract/measurements';
+import { newest } from '#core/chain/facts';
+import { bloodPressureLevel, meanBloodPressure } from '#core/screening/blood-pressure';
+import { DAY_SIGNS, type DaySign, daySignSchema, judgeDayCheck } from '#core/screening/day-check';
+import { api, failureWords, read } from '../../data/api';
+import { useRecordWrite } from '../../data/queries';
+import { Button } from '../../parts/Button';
+import { FieldError } from '../../parts/Field';
+import { FindingLine } from '../../parts/FindingLine';
+import { Scale } from '../../parts/Scale';
+import { BloodPressureFields, NO_PRESSURE, readPressure } from './BloodPressureFields';
+
+/** The check on the day: W says all is well, a digit gives the pain, Enter records (rule SCR-3). */
+export function DayCheckForm({ client, done }: { client: ClientRecord; done?: () => void }) {
+  const last = newest(client.facts.screenings);
+  const signs = daySignSchema.options.filter(
+    (sign) => !DAY_SIGNS[sign].postOperative || last?.yes.includes('recent-surgery'),
+  );
+  const asksPressure =
+    last !== undefined &&
+    last.bloodPressures.length > 0 &&
+    bloodPressureLevel(meanBloodPressure(last.bloodPressures)) !== null;
+  const [well, setWell] = useState<Partial<Record<DaySign, boolean>>>({});
+  const [painNow, setPainNow] = useState<number | null>(null);
+  const [typed, setTyped] = useState(NO_PRESSURE);
+  const write = useRecordWrite((json: NewDayCheck) =>
+    read(api.clients[':id']['day-checks'].$post({ param: { id: client.id }, json })),
+  );
+  const { reading } = readPressure(typed);
+  const answered = signs.every((sign) => well[sign] !== undefined);
+  const complete = answered && painNow !== null && (!asksPressure || reading !== null);
+  const answers: NewDayCheck = {
+    notWell: signs.filter((sign) => well[sign] === false),
+    painNow: painNow ?? 0,
+    bloodPressure: reading,
+  };
+  const allWell = () => setWell(Object.fromEntries(signs.map((sign) => [sign, true])));
+  const record = async () => {
+    if (!complete || write.isPending) return;
+    if (await write.mutateAsync(answers).catch(() => null)) done?.();
+  };
+  useHotkeys('w', allWell);
+  useHotkeys('0,1,2,3,4,5,6,7,8,9', (_, { keys }) => setPainNow(Number(keys?.[0])));
+  useHotkeys('enter', () => void record(), { enableOnFormTags: ['INPUT'], preventDefault: true });
+  return (
+    <section aria-label="Check on the day" className="space-y-3">
+      <h3 className="text-xl font-semibold">On the day</h3>
+      <ul className="grid gap-x-6 sm:grid-cols-2">
+        {signs.map((sign) => (
+          <li key={sign} className="grid grid-cols-[1fr_auto] items-center gap-2 border-b border-rule py-1">
+            <span>{DAY_SIGNS[sign].ask}</span>
+            <span className="flex gap-1">
+              {[true, false].map((yes) => (
+                <button
+                  key={String(yes)}
+                  type="button"
+                  aria-pressed={well[sign] === yes}
+                  onClick={() => setWell({ ...well, [sign]: yes })}
+                  className="min-h-9 min-w-12 rounded-sm border border-ink/40 px-2 text-[15px] aria-pressed:border-plum aria-pressed:bg-plum aria-pressed:text-on-plum"
+                >
+                  {yes ? 'Yes' : 'No'}
+                  <span className="sr-only">, {DAY_SIGNS[sign].ask}</span>
+                </button>
+              ))}
+            </span>
+          </li>
+        ))}
+      </ul>
+      <Scale label="Pain now" keys="0–9" value={painNow} onChange={setPainNow} />
+      {asksPressure && <BloodPressureFields label="Blood pressure today" typed={typed} onChange={setTyped} />}
+      {complete &&
+        judgeDayCheck(answers).map((finding) => <FindingLine key={finding.message} finding={finding} />)}
+      {write.error && <FieldError>{failureWords(write.error)}</FieldError>}
+      <div className="flex flex-wrap gap-2">
+        <Button keyHint="W" onClick={allWell}>
+          All well
+        </Button>
+        <Button
+          kind="main"
+          keyHint="Enter"
+          disabled={!complete || write.isPending}
+          onClick={() => void record()}
+        >
+          Record the check
+        </Button>
+      </div>
+    </section>
+  );
+}
