@@ -1,7 +1,8 @@
-import { build, installPackages, run } from './set-up.mjs';
+import { build, installChromium, installPackages, run } from './set-up.mjs';
 
 // Prints what things cost, as ratios measured in one run on this machine.
 installPackages();
+installChromium();
 build();
-for (const file of ['append-events', 'fold-log', 'first-view-size'])
+for (const file of ['append-events', 'fold-log', 'first-view-size', 'device-stream'])
   run('npx', ['tsx', `scripts/bench/${file}.ts`]);

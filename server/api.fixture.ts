@@ -120,6 +120,14 @@ export async function startApi() {
       if (status >= 300) throw new Error(`${path}: ${status} ${JSON.stringify(body)}`);
       return body as T;
     },
+    /** The first message of an event stream, which is then left. */
+    firstOfStream: async (path: string): Promise<unknown> => {
+      const answer = await app.request(`/api${path}`);
+      const reader = answer.body?.getReader();
+      const { value } = (await reader?.read()) ?? {};
+      await reader?.cancel();
+      return JSON.parse(new TextDecoder().decode(value).replace(/^data: /, ''));
+    },
     /** Posts what must be refused. */
     refused: async (path: string, json: unknown, who: Who = 'clara') => {
       const { status, body } = await call('POST', path, json, who);

@@ -87,7 +87,10 @@ export async function openPerson(page: Page, name: string): Promise<void> {
 
 /** Chooses a link of the chain. */
 export const chooseLink = (page: Page, link: string): Promise<void> =>
-  page.getByRole('navigation', { name: 'Chain' }).getByRole('link', { name: link }).click();
+  page
+    .getByRole('navigation', { name: 'Chain' })
+    .getByRole('link', { name: new RegExp(`^\\w+ ${link}`) })
+    .click();
 
 /** Answers every question with no by keyboard, takes two readings and records. */
 export async function screenAsClear(page: Page): Promise<void> {

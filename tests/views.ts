@@ -24,6 +24,22 @@ const measureATrial: View['open'] = async (page) => {
   await expect(page.getByRole('button', { name: /Limb occlusion pressure/ })).toBeVisible();
 };
 
+const pressureHistory: View['open'] = async (page) => {
+  await bench('Odalys Ferrant', 'Measure', 'Pressures on record')(page);
+  await page.getByRole('button', { name: /Check and history/ }).click();
+  await page.getByLabel(/Quick check/).fill('168');
+  await expect(page.getByRole('img', { name: /^Pressures:/ })).toBeVisible();
+  await page.getByRole('img', { name: /^Pressures:/ }).scrollIntoViewIfNeeded();
+};
+
+const practise: View['open'] = async (page) => {
+  await page.getByRole('link', { name: 'Practise measuring' }).click();
+  await page.getByRole('button', { name: 'Start a case' }).click();
+  for (let press = 0; press < 9; press += 1) await page.keyboard.press('+');
+  await expect(page.getByTestId('practise-pressure')).toContainText('90');
+  await page.waitForTimeout(2_000);
+};
+
 const runLive: View['open'] = async (page) => {
   await bench('Odalys Ferrant', 'Run', 'Open the session')(page);
   await page.clock.install();
@@ -57,7 +73,24 @@ export const VIEWS: View[] = [
       await expect(page.getByLabel('Name')).toBeVisible();
     },
   },
-  { name: 'screen', open: bench('Cassian Wetherhold', 'Screen', 'Resting blood pressure') },
+  {
+    name: 'screen',
+    open: async (page) => {
+      await bench('Cassian Wetherhold', 'Screen', 'Do not start')(page);
+      await page.getByRole('button', { name: 'Health has changed: screen again' }).click();
+      await page.getByRole('group', { name: 'Diabetes' }).getByRole('button', { name: 'Yes' }).click();
+      await page.keyboard.press('Shift+N');
+      for (const [reading, upper] of [
+        ['First', '148'],
+        ['Second', '144'],
+      ]) {
+        await page.getByLabel(`${reading}, upper`).fill(upper ?? '');
+        await page.getByLabel(`${reading}, lower`).fill('88');
+      }
+      await expect(page.getByText('Needs clearance', { exact: true })).toBeVisible();
+    },
+  },
+  { name: 'screened', open: bench('Odalys Ferrant', 'Screen', 'Clearances') },
   {
     name: 'fit',
     open: async (page) => {
@@ -66,6 +99,8 @@ export const VIEWS: View[] = [
     },
   },
   { name: 'measure', open: measureATrial },
+  { name: 'pressures', open: pressureHistory },
+  { name: 'by-feel', open: bench('Leocadia Brandt', 'Measure', 'By feel only') },
   {
     name: 'load',
     open: async (page) => {
@@ -78,4 +113,12 @@ export const VIEWS: View[] = [
   { name: 'run', open: bench('Odalys Ferrant', 'Run', 'Sessions on record') },
   { name: 'live', open: runLive },
   { name: 'record', open: aRecord },
+  {
+    name: 'kit',
+    open: async (page) => {
+      await page.getByRole('link', { name: 'Kit and practice' }).click();
+      await expect(page.getByRole('heading', { name: 'Gauges and pumps' })).toBeVisible();
+    },
+  },
+  { name: 'practise', open: practise },
 ];

@@ -1,0 +1,122 @@
+import { spawn } from 'node:child_process';
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { chromium } from '@playwright/test';
+import getPort from 'get-port';
+import type { ClientSummary } from '#contract/client';
+import { PRACTITIONER_HEADER } from '#contract/practice';
+import { LIMBS } from '#core/quantity/limb';
+
+// Eight simulated limbs streaming at 20 Hz: the server's share of one core, and the main thread of a page that reads
+// and draws them, in ms per second.
+
+const SECONDS = 10;
+const folder = mkdtempSync(join(tmpdir(), 'nervato-bench-'));
+const port = await getPort();
+const env = {
+  ...process.env,
+  NODE_ENV: 'production',
+  NERVATO_DB: join(folder, 'stream.sqlite'),
+  NERVATO_WEB_ROOT: './dist/web',
+  NERVATO_PORT: String(port),
+  NERVATO_LOG_LEVEL: 'warn',
+};
+const start = (file: string) =>
+  spawn(process.execPath, [`dist/server/${file}`], { env, stdio: ['ignore', 'pipe', 'inherit'] });
+await new Promise((done) => start('load-demo.js').once('exit', done));
+const server = start('main.js');
+await new Promise<void>((done) => {
+  server.stdout.on('data', (text) => String(text).includes('Nervato is at') && done());
+});
+
+const base = `http://localhost:${port}`;
+const headers = { 'content-type': 'application/json', [PRACTITIONER_HEADER]: 'ines' };
+const post = async (path: string, body: unknown) =>
+  (await fetch(`${base}/api${path}`, { method: 'POST', headers, body: JSON.stringify(body) })).json();
+const people: ClientSummary[] = await (await fetch(`${base}/api/clients`)).json();
+const ids: string[] = [];
+for (const { id: clientId } of people.slice(0, 2)) {
+  for (const limb of LIMBS) {
+    const fit = limb.endsWith('arm') ? { girthCm: 30, cuffId: 'arm-m' } : { girthCm: 55, cuffId: 'thigh-l' };
+    await post(`/clients/${clientId}/fits`, { kind: 'cuff', limb, ...fit });
+    ids.push((await post('/devices', { clientId, limb, position: 'sitting', kind: 'by-hand' })).id);
+  }
+}
+
+/** CPU time a process has used, in ms (Linux counts it in hundredths of a second). */
+const cpuMs = (pid: number): number => {
+  const fields = readFileSync(`/proc/${pid}/stat`, 'utf8').split(') ')[1]?.split(' ') ?? [];
+  return 10 * (Number(fields[11]) + Number(fields[12]));
+};
+
+const browser = await chromium.launch({
+  executablePath: process.env.NERVATO_CHROMIUM ?? '/usr/bin/chromium',
+  args: [
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-quic',
+    '--no-first-run',
+    '--disable-background-networking',
+  ],
+});
+const page = await browser.newPage();
+await page.goto(base);
+const session = await page.context().newCDPSession(page);
+await session.send('Performance.enable');
+const taskMs = async (): Promise<number> => {
+  const { metrics } = await session.send('Performance.getMetrics');
+  return 1000 * (metrics.find(({ name }) => name === 'TaskDuration')?.value ?? 0);
+};
+const idleFromMs = await taskMs();
+await page.waitForTimeout(3_000);
+const idlePerSecond = ((await taskMs()) - idleFromMs) / 3;
+
+const serverFromMs = cpuMs(server.pid ?? 0);
+const pageFromMs = await taskMs();
+// A browser holds six streams to one address over HTTP/1.1; the other two are read from here.
+const here = new AbortController();
+for (const id of ids.slice(6)) {
+  void fetch(`${base}/api/devices/${id}/stream`, { signal: here.signal })
+    .then(async (answer) => {
+      for await (const _ of answer.body ?? []);
+    })
+    .catch(() => {});
+}
+const frames = await page.evaluate(
+  async ([deviceIds, seconds]) => {
+    let count = 0;
+    const canvas = document.createElement('canvas');
+    const pen = canvas.getContext('2d');
+    const streams = deviceIds.map((id) => {
+      const stream = new EventSource(`/api/devices/${id}/stream`);
+      const points: number[] = [];
+      stream.onmessage = ({ data }) => {
+        const frame = JSON.parse(data);
+        count += 1;
+        points.push(frame.pulse.strength * frame.pulse.phase);
+        if (points.length > 100) points.shift();
+        pen?.clearRect(0, 0, canvas.width, canvas.height);
+        pen?.beginPath();
+        points.forEach((height, x) => {
+          pen?.lineTo(3 * x, 100 * height);
+        });
+        pen?.stroke();
+      };
+      return stream;
+    });
+    await new Promise((done) => setTimeout(done, seconds * 1000));
+    for (const stream of streams) stream.close();
+    return count;
+  },
+  [ids.slice(0, 6), SECONDS] as const,
+);
+here.abort();
+const serverShare = (cpuMs(server.pid ?? 0) - serverFromMs) / (10 * SECONDS);
+const pagePerSecond = ((await taskMs()) - pageFromMs) / SECONDS;
+console.log(
+  `Device stream, 8 limbs: server ${serverShare.toFixed(1)} % of one core; page, 6 of them, ${(frames / SECONDS).toFixed(0)} frames/s, main thread ${pagePerSecond.toFixed(1)} ms/s (idle ${idlePerSecond.toFixed(1)} ms/s)`,
+);
+await browser.close();
+server.kill();
+rmSync(folder, { recursive: true, force: true });

@@ -1,0 +1,141 @@
+import { describe, expect, it } from 'vitest';
+import { DAY_MS, FIT, measuredClient, OCCLUSION, startApi } from '../api.fixture';
+
+const measureLink = (client: { chain: { id: string }[] }) => client.chain.find(({ id }) => id === 'measure');
+
+describe('measuring', () => {
+  it('refuses an oximeter on a leg, and says why', async () => {
+    const api = await startApi();
+    const client = await measuredClient(api);
+    const { status, problem } = await api.refused(`/clients/${client.id}/occlusion-pressures`, {
+      ...OCCLUSION,
+      method: 'oximeter',
+      site: 'finger',
+    });
+    expect(status).toBe(422);
+    expect(problem.errors[0]).toMatchObject({ path: 'method', rule: 'LOP-1' });
+    expect(problem.detail).toContain('upper limb only');
+  });
+
+  it('takes the division of the gauge into the uncertainty', async () => {
+    const api = await startApi();
+    const client = await measuredClient(api);
+    const coarse = { id: 'coarse', label: 'Coarse', kind: 'by-hand', divisionMmHg: 20, keepsPressure: true };
+    await api.post('/practice/kit', { list: 'pumps', item: coarse });
+    const again = await api.post(`/clients/${client.id}/occlusion-pressures`, {
+      ...OCCLUSION,
+      pumpId: 'coarse',
+    });
+    const of = (divisionMmHg: number) =>
+      again.facts.occlusions.find((fact) => fact.divisionMmHg === divisionMmHg)?.uncertaintyMmHg ?? 0;
+    expect(of(20)).toBeGreaterThan(of(2));
+  });
+});
+
+describe('quick checks (LOP-7)', () => {
+  it('renew the shelf life within 10 mmHg', async () => {
+    const api = await startApi();
+    const client = await measuredClient(api);
+    const [stored] = client.facts.occlusions;
+    api.clock.nowMs += 20 * DAY_MS;
+    await api.post(`/clients/${client.id}/quick-checks`, { occlusionId: stored?.id, goneMmHg: 182 });
+    api.clock.nowMs += 20 * DAY_MS;
+    const later = await api.get<typeof client>(`/clients/${client.id}`);
+    expect(measureLink(later)).toMatchObject({ state: 'good' });
+  });
+
+  it('make the pressure due when further off', async () => {
+    const api = await startApi();
+    const client = await measuredClient(api);
+    const [stored] = client.facts.occlusions;
+    api.clock.nowMs += DAY_MS;
+    const body = { occlusionId: stored?.id, goneMmHg: 190 };
+    expect(measureLink(await api.post(`/clients/${client.id}/quick-checks`, body))).toMatchObject({
+      state: 'due',
+    });
+    const nobody = await api.refused(`/clients/${client.id}/quick-checks`, { ...body, occlusionId: 'none' });
+    expect(nobody.status).toBe(404);
+  });
+});
+
+describe('straps (TIGHT)', () => {
+  const felt = { limb: 'left-thigh', strapId: 'strap', mark: 6, felt: 7, colourGood: true, noTingling: true };
+
+  it('are kept with their mark, and never count as measured', async () => {
+    const api = await startApi();
+    const { id } = await api.post('/clients', { name: 'Ada' });
+    await api.post(`/clients/${id}/fits`, {
+      kind: 'strap',
+      limb: 'left-thigh',
+      girthCm: 55,
+      strapId: 'strap',
+    });
+    const client = await api.post(`/clients/${id}/tightness`, felt);
+    expect(client.facts.tightness[0]).toMatchObject({ mark: 6, felt: 7, strapLabel: 'Marked strap' });
+    expect(measureLink(client)).toMatchObject({ state: 'due', figure: 'felt 7 of 10' });
+    const { problem } = await api.refused(`/clients/${id}/occlusion-pressures`, OCCLUSION);
+    expect(problem.errors[0]?.path).toBe('limb');
+  });
+
+  it('are refused too tight, with tingling, off their marks and on the wrong limb', async () => {
+    const api = await startApi();
+    const { id } = await api.post('/clients', { name: 'Ada' });
+    for (const [change, path] of [
+      [{ felt: 9 }, 'felt'],
+      [{ noTingling: false }, 'noTingling'],
+      [{ mark: 40 }, 'mark'],
+    ] as const) {
+      const { problem } = await api.refused(`/clients/${id}/tightness`, { ...felt, ...change });
+      expect(problem.errors[0]).toMatchObject({ path, rule: 'TIGHT' });
+    }
+    const arm = { kind: 'strap', limb: 'left-arm', girthCm: 30, strapId: 'strap' };
+    expect((await api.refused(`/clients/${id}/fits`, arm)).problem.errors[0]?.path).toBe('strapId');
+  });
+});
+
+describe('kit', () => {
+  it('is added, changed and retired, and what was measured with it stays', async () => {
+    const api = await startApi();
+    const client = await measuredClient(api);
+    await api.post('/practice/kit/retire', { list: 'cuffs', id: 'thigh-large' });
+    const practice = await api.get<{ cuffs: { id: string }[] }>('/practice');
+    expect(practice.cuffs.map(({ id }) => id)).not.toContain('thigh-large');
+    const kept = await api.get<typeof client>(`/clients/${client.id}`);
+    expect(kept.facts.occlusions[0]?.cuffLabel).toBe('thigh-large');
+    const { status } = await api.refused('/practice/kit/retire', { list: 'straps', id: 'thigh-large' });
+    expect(status).toBe(404);
+  });
+
+  it('is refused with the field that is wrong', async () => {
+    const api = await startApi();
+    const strap = { id: 's', label: '', limbKind: 'leg', widthCm: 5, firstMark: 9, lastMark: 3 };
+    const { problem } = await api.refused('/practice/kit', { list: 'straps', item: strap });
+    expect(problem.errors.map(({ path }) => path)).toContain('item.label');
+  });
+
+  it('leaves the settings to clinicians', async () => {
+    const api = await startApi();
+    expect((await api.refused('/practice/settings', {}, 'colin')).status).toBe(403);
+  });
+
+  it('has no load in kg in bands, and says so', async () => {
+    const api = await startApi();
+    const client = await measuredClient(api);
+    await api.post(`/clients/${client.id}/fits`, FIT);
+    const { problem } = await api.refused(`/clients/${client.id}/prescriptions`, {
+      limb: 'left-thigh',
+      position: 'sitting',
+      exerciseId: 'knee-extension',
+      schoolId: 'research-consensus',
+      protocolId: 'standard-75',
+      tempoId: '1-0-1',
+      restMs: 30_000,
+      percentLop: 60,
+      percentOneRepMax: 25,
+      weightKitId: 'bands',
+      occlusionId: client.facts.occlusions[0]?.id,
+      strengthTestId: client.facts.strengthTests[0]?.id,
+    });
+    expect(problem.errors[0]).toMatchObject({ path: 'weightKitId', rule: 'LOAD-4' });
+  });
+});

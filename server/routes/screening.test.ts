@@ -1,0 +1,135 @@
+import { describe, expect, it } from 'vitest';
+import type { ClientRecord } from '#contract/client';
+import type { NewClearance } from '#contract/measurements';
+import {
+  CLEAR,
+  measuredClient,
+  NOON_MS,
+  openSession,
+  prescriptionFor,
+  SESSION_ID,
+  startApi,
+  WELL,
+} from '../api.fixture';
+
+const clearance = (changes: Partial<NewClearance> = {}): NewClearance => ({
+  subjects: ['diabetes'],
+  givenBy: 'Dr Test',
+  byPhysician: true,
+  givenAtMs: NOON_MS,
+  untilMs: NOON_MS + 90 * 86_400_000,
+  maxPercentLop: null,
+  limbs: [],
+  modes: [],
+  note: '',
+  ...changes,
+});
+
+describe('screening', () => {
+  it('keeps every version, and judges the newest', async () => {
+    const api = await startApi();
+    const { id } = await api.post('/clients', { name: 'Ada' });
+    await api.post(`/clients/${id}/screenings`, CLEAR);
+    api.clock.nowMs += 1000;
+    const again = await api.post(`/clients/${id}/screenings`, { ...CLEAR, yes: ['diabetes'] });
+    expect(again.facts.screenings).toHaveLength(2);
+    expect(again.chain[0]).toMatchObject({ state: 'held', figure: 'needs clearance' });
+  });
+
+  it('asks for two readings, each with the lower below the upper', async () => {
+    const api = await startApi();
+    const { id } = await api.post('/clients', { name: 'Ada' });
+    const [reading] = CLEAR.bloodPressures;
+    const one = await api.refused(`/clients/${id}/screenings`, { ...CLEAR, bloodPressures: [reading] });
+    expect(one.problem.errors[0]?.path).toBe('bloodPressures');
+    const swapped = { systolicMmHg: 70, diastolicMmHg: 120 };
+    const wrong = await api.refused(`/clients/${id}/screenings`, {
+      ...CLEAR,
+      bloodPressures: [reading, swapped],
+    });
+    expect(wrong.problem.errors[0]?.path).toBe('bloodPressures.1.diastolicMmHg');
+  });
+
+  it('obeys what a practice makes stricter', async () => {
+    const api = await startApi();
+    const { id } = await api.post('/clients', { name: 'Ada' });
+    await api.post(`/clients/${id}/screenings`, { ...CLEAR, yes: ['diabetes'] });
+    await api.post('/practice/settings', {
+      name: 'Test practice',
+      schoolId: 'research-consensus',
+      massUnit: 'lb',
+      lengthUnit: 'in',
+      stricter: [{ item: 'diabetes', level: 'stop' }],
+    });
+    const judged = await api.get<ClientRecord>(`/clients/${id}`);
+    expect(judged.chain[0]?.figure).toBe('do not start');
+  });
+});
+
+describe('clearances (SCR-2, SCR-4)', () => {
+  it('are recorded by clinicians only', async () => {
+    const api = await startApi();
+    const { id } = await api.post('/clients', { name: 'Ada' });
+    const { status, problem } = await api.refused(`/clients/${id}/clearances`, clearance(), 'colin');
+    expect(status).toBe(403);
+    expect(problem.errors[0]).toMatchObject({ rule: 'SCR-4' });
+    const recorded = await api.post(`/clients/${id}/clearances`, clearance());
+    expect(recorded.facts.clearances).toEqual([clearance()]);
+  });
+
+  it.each([
+    ['a cap', { maxPercentLop: 50 }, 'percentLop'],
+    ['limbs', { limbs: ['left-arm' as const] }, 'limb'],
+    ['work', { modes: ['passive' as const] }, 'protocolId'],
+  ])('limit what can be prescribed by %s', async (_, limits, path) => {
+    const api = await startApi();
+    const client = await measuredClient(api);
+    await api.post(`/clients/${client.id}/clearances`, clearance(limits));
+    const { problem } = await api.refused(
+      `/clients/${client.id}/prescriptions`,
+      prescriptionFor(client, { overrideReason: 'I insist' }),
+    );
+    expect(problem.errors).toContainEqual(expect.objectContaining({ path, rule: 'SCR-2', level: 'hard' }));
+  });
+});
+
+describe('the check on the day (SCR-3)', () => {
+  it('is needed before a session opens, and only one of today counts', async () => {
+    const api = await startApi();
+    const client = await measuredClient(api);
+    const signed = await api.post(`/clients/${client.id}/prescriptions`, prescriptionFor(client));
+    const session = { id: SESSION_ID, prescriptionId: signed.facts.prescriptions[0]?.id };
+    expect((await api.refused('/sessions', session)).problem.errors[0]).toMatchObject({ path: 'dayCheck' });
+    await api.post(`/clients/${client.id}/day-checks`, WELL);
+    api.clock.nowMs += 13 * 3_600_000;
+    expect((await api.refused('/sessions', session)).problem.errors[0]).toMatchObject({ path: 'dayCheck' });
+    await api.post(`/clients/${client.id}/day-checks`, WELL);
+    await api.post('/sessions', session);
+  });
+
+  it('holds the session when something is not well', async () => {
+    const api = await startApi();
+    const view = await openSession(api);
+    await api.post(`/sessions/${SESSION_ID}/events`, {
+      events: [
+        {
+          id: '00000000-0000-4000-8000-0000000000aa',
+          sessionId: SESSION_ID,
+          deviceId: 'd',
+          seq: 0,
+          atMs: NOON_MS,
+          type: 'session-finished',
+        },
+      ],
+    });
+    api.clock.nowMs += 1000;
+    const high = { systolicMmHg: 164, diastolicMmHg: 92 };
+    await api.post(`/clients/${view.clientId}/day-checks`, { ...WELL, bloodPressure: high });
+    const { status, problem } = await api.refused('/sessions', {
+      id: '00000000-0000-4000-8000-000000000009',
+      prescriptionId: view.prescriptionId,
+    });
+    expect(status).toBe(422);
+    expect(problem.detail).toContain('164/92');
+  });
+});

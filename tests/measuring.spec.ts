@@ -1,0 +1,111 @@
+import { makeLimb } from '#core/simulation/limb';
+import { seedOf } from '#core/simulation/random';
+import { chooseLink, expect, openPerson, test } from './nervato';
+import { ProbeEar } from './probe-ear';
+
+test('two keys and a simulated limb give its true pressure within the stated uncertainty', async ({
+  page,
+}) => {
+  await page.goto('/');
+  await openPerson(page, 'Odalys Ferrant');
+  await chooseLink(page, 'Measure');
+  await page.getByText(/^Set-up:/).click();
+  const ear = await ProbeEar.of(page, () =>
+    page.getByLabel('Reading from').selectOption('simulated hand pump'),
+  );
+  await expect(page.getByRole('img', { name: 'Pulse trace' })).toBeVisible();
+
+  for (const trial of [1, 2]) {
+    await test.step(`trial ${trial}`, async () => {
+      await expect(page.getByRole('button', { name: /Pulse gone/ })).toBeVisible();
+      // Straight to where it gets interesting, then in steps.
+      for (let press = 0; press < 10; press += 1) await page.keyboard.press('+');
+      while (await ear.hears()) await page.keyboard.press('+');
+      await page.keyboard.press('Space');
+      await expect(page.getByRole('region', { name: 'Cuff dock' })).toContainText('Measuring Odalys Ferrant');
+      do await page.keyboard.press('-');
+      while (!(await ear.hears()));
+      await page.keyboard.press('Space');
+      await page.keyboard.press('Space');
+      await page.getByRole('button', { name: 'It has been 60 s already' }).click();
+      await expect(page.getByText('No cuff is inflated.')).toBeVisible();
+    });
+  }
+  ear.stop();
+
+  await expect(page.getByText(/2 trials within .* mmHg: enough/)).toBeVisible();
+  const record = page.getByRole('button', { name: /^Record \d/ });
+  const [, value, uncertainty] = (await record.textContent())?.match(/Record ([\d.]+) ± (\d+)/) ?? [];
+  const truth = makeLimb({
+    limb: 'left-thigh',
+    position: 'sitting',
+    girthCm: 54.5,
+    widthCm: 11.5,
+    systolicMmHg: 128,
+    seed: seedOf('Odalys Ferrant left-thigh'),
+  });
+  expect(Math.abs(Number(value) - truth.occlusionMmHg)).toBeLessThanOrEqual(Number(uncertainty));
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { name: 'Load' })).toBeVisible();
+  await expect(page.getByRole('navigation', { name: 'Chain' })).toContainText(
+    `${value} ± ${uncertainty} mmHg`,
+  );
+});
+
+test('a round measures several limbs, a quick check confirms, and a leg refuses an oximeter', async ({
+  page,
+}) => {
+  await page.goto('/');
+  await openPerson(page, 'Odalys Ferrant');
+
+  await test.step('fit the other thigh', async () => {
+    await chooseLink(page, 'Fit');
+    await page.getByRole('radio', { name: 'Right thigh' }).check({ force: true });
+    await page.getByLabel('Girth of the right thigh').fill('55');
+    await page.keyboard.press('Enter');
+  });
+
+  await test.step('both thighs, sitting, one after the other', async () => {
+    await page.getByText('Several limbs in a round').click();
+    await page.getByLabel('lying', { exact: true }).uncheck();
+    await page.getByRole('button', { name: 'Start the round' }).click();
+    for (const limb of ['Left thigh', 'Right thigh']) {
+      await expect(page.getByRole('listitem').filter({ hasText: `${limb}, sitting` })).toHaveAttribute(
+        'aria-current',
+        'step',
+      );
+      await page.getByLabel('Trial 1, pulse gone at, mmHg').fill('180');
+      await page.getByLabel('Trial 1, pulse back at, mmHg').fill(limb === 'Left thigh' ? '172' : '176');
+      if (limb === 'Right thigh') {
+        await expect(page.getByText('Right thigh is 4 mmHg above left thigh.')).toBeVisible();
+      }
+      await page.getByRole('button', { name: /^Record \d/ }).click();
+    }
+    await expect(page.getByRole('heading', { name: 'Load' })).toBeVisible();
+  });
+
+  await test.step('a quick check within ten', async () => {
+    await chooseLink(page, 'Measure');
+    await page.getByRole('button', { name: /Check and history ?, Left thigh, sitting/ }).click();
+    await expect(page.getByRole('img', { name: /^Pressures: .*174/ })).toBeVisible();
+    const check = page.getByLabel(/Quick check/);
+    await check.fill('190');
+    await expect(page.getByText(/190 is 16 from 174, more than 10: measure again/)).toBeVisible();
+    await check.fill('180');
+    await page.getByRole('button', { name: 'Record the check' }).click();
+    await expect(page.getByText(/quick checks: 1/)).toBeVisible();
+  });
+
+  await test.step('an oximeter on a leg', async () => {
+    await page.getByText(/^Set-up:/).click();
+    await page.getByLabel('Pulse by').selectOption('oximeter trace');
+    await expect(page.getByText(/upper limb only/)).toBeVisible();
+  });
+
+  await test.step('half a trial survives going elsewhere', async () => {
+    await page.getByLabel('Trial 1, pulse gone at, mmHg').fill('170');
+    await chooseLink(page, 'Fit');
+    await chooseLink(page, 'Measure');
+    await expect(page.getByLabel('Trial 1, pulse gone at, mmHg')).toHaveValue('170');
+  });
+});

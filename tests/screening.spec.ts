@@ -1,0 +1,129 @@
+import { chooseLink, expect, openPerson, screenAsClear, test } from './nervato';
+
+test('a screening finds an item, a clinician clears it with a cap, and the cap is obeyed', async ({
+  page,
+}) => {
+  await page.goto('/');
+  await openPerson(page, 'Odalys Ferrant');
+  await chooseLink(page, 'Screen');
+
+  await test.step('what was yes last time is shown, and a new item needs a clearance', async () => {
+    await page.getByRole('button', { name: 'Health has changed: screen again' }).click();
+    await expect(page.getByText('yes last time')).toBeVisible();
+    const diabetes = page.getByRole('group', { name: 'Diabetes' });
+    await diabetes.getByRole('button', { name: 'Yes' }).click();
+    await page.keyboard.press('Shift+N');
+    for (const reading of ['First', 'Second']) {
+      await page.getByLabel(`${reading}, upper`).fill('126');
+      await page.getByLabel(`${reading}, lower`).fill('80');
+    }
+    await expect(page.getByText('Needs clearance', { exact: true })).toBeVisible();
+    await page.getByRole('button', { name: 'Record the screening' }).click();
+    await expect(page.getByText(/New: Diabetes. No longer: Varicose veins/)).toBeVisible();
+    await expect(page.getByRole('navigation', { name: 'Chain' })).toContainText('needs clearance');
+  });
+
+  await test.step('a coach cannot clear it', async () => {
+    await page
+      .getByRole('combobox', { name: 'Working' })
+      .selectOption({ label: 'Tobias Quillfeather, coach' });
+    await expect(page.getByText('Only a clinician records a clearance (SCR-4).')).toBeVisible();
+    await expect(page.getByRole('button', { name: 'Record a clearance' })).toHaveCount(0);
+  });
+
+  await test.step('a clinician can, with a cap', async () => {
+    await page.getByRole('combobox', { name: 'Working' }).selectOption({ label: 'Ines Marrable, clinician' });
+    await page.getByRole('button', { name: 'Record a clearance' }).click();
+    await page.getByRole('button', { name: 'Record the clearance' }).click();
+    await expect(page.getByText('Say who gave it.')).toBeVisible();
+    await page.getByLabel('Given by').fill('Dr Wren Halloway');
+    await page.getByLabel('At most').fill('45');
+    await page.getByRole('button', { name: 'Record the clearance' }).click();
+    await expect(page.getByText('Start with limits', { exact: true }).first()).toBeVisible();
+  });
+
+  await test.step('the cap is obeyed where pressure is prescribed', async () => {
+    await chooseLink(page, 'Prescribe');
+    await expect(
+      page.getByText(/50 % is above the 45 % of LOP that Dr Wren Halloway has cleared/),
+    ).toBeVisible();
+    await expect(page.getByRole('button', { name: /^Sign as/ })).toBeDisabled();
+  });
+});
+
+test('the check on the day takes three keys, and holds the session when something is wrong', async ({
+  page,
+}) => {
+  await page.goto('/');
+  await openPerson(page, 'Odalys Ferrant');
+  await chooseLink(page, 'Screen');
+  await page.getByRole('button', { name: 'Check again' }).click();
+  await page.getByRole('button', { name: 'All well' }).click();
+  await page.getByRole('button', { name: /^No ?, No fever$/ }).click();
+  await page.keyboard.press('2');
+  await expect(page.getByText('Fever.')).toBeVisible();
+  await page.keyboard.press('Enter');
+  await chooseLink(page, 'Run');
+  await expect(page.getByText('Not today. Fever.').first()).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Open the session' })).toHaveCount(0);
+});
+
+test('kit in pounds and inches: a new cuff is ranked, and a strap goes by feel', async ({ page }) => {
+  await page.goto('/kit');
+  await test.step('units and a new cuff', async () => {
+    await page.getByRole('radio', { name: 'in', exact: true }).click();
+    const cuffs = page.getByRole('region', { name: 'Cuffs' });
+    await cuffs.getByRole('button', { name: 'Add a cuff' }).click();
+    await cuffs.getByLabel('Name').fill('Thigh extra large');
+    await cuffs.getByLabel('For', { exact: true }).selectOption('thigh');
+    await cuffs.getByLabel('Bladder width').fill('5');
+    await cuffs.getByLabel('Girth from').fill('26');
+    await cuffs.getByRole('button', { name: 'Keep it' }).click();
+    await expect(cuffs.getByText('Enter a number.').first()).toBeVisible();
+    await expect(cuffs.getByLabel('Name')).toHaveValue('Thigh extra large');
+    await cuffs.getByLabel('Girth to').fill('34');
+    await cuffs.getByLabel('Highest pressure').fill('300');
+    await cuffs.getByRole('button', { name: 'Keep it' }).click();
+    await expect(cuffs.getByText('Thigh extra large').first()).toBeVisible();
+  });
+  await test.step('a stranger is screened and gets it', async () => {
+    await page.getByRole('link', { name: 'Add a person' }).first().click();
+    await page.getByLabel('Name').fill('Perrin Oakhollow');
+    await page.keyboard.press('Enter');
+    await screenAsClear(page);
+    await chooseLink(page, 'Fit');
+    await page.getByLabel('Girth of the left thigh').fill('30');
+    await expect(page.getByRole('radio', { name: /Thigh extra large/ })).toBeEnabled();
+    await page.getByLabel('Girth of the left thigh').fill('42');
+    await expect(page.getByText(/one is needed whose range includes 106.7 cm/)).toBeVisible();
+    await page.getByLabel('Girth of the left thigh').fill('22');
+  });
+  await test.step('by feel only, and said so', async () => {
+    await page.getByRole('radio', { name: /Marked thigh strap/ }).check();
+    await page.getByRole('button', { name: 'Record girth and strap' }).click();
+    await page.getByLabel('Mark at the buckle').fill('5');
+    await page.getByRole('button', { name: '8', exact: true }).click();
+    await page.getByRole('group', { name: 'Colour good' }).getByRole('button', { name: 'Yes' }).click();
+    await page.getByRole('group', { name: 'No tingling' }).getByRole('button', { name: 'Yes' }).click();
+    await expect(page.getByText(/Felt 8 of 10 is tighter than 7/)).toBeVisible();
+    await page.getByRole('button', { name: '7', exact: true }).click();
+    await page.getByRole('button', { name: 'Record mark and feel' }).click();
+    await expect(page.getByRole('navigation', { name: 'Chain' })).toContainText('felt 7 of 10');
+    await expect(page.getByRole('navigation', { name: 'Chain' })).not.toContainText('%');
+  });
+});
+
+test('the practice bench sets a case, hides the truth, and scores it', async ({ page }) => {
+  await page.goto('/practise');
+  await page.getByRole('button', { name: 'Start a case' }).click();
+  for (let press = 0; press < 12; press += 1) await page.keyboard.press('+');
+  await expect(page.getByTestId('practise-pressure')).toContainText('120');
+  await page.getByRole('button', { name: 'The person is talking' }).click();
+  await expect(page.getByRole('button', { name: 'Ask for quiet: done' })).toBeDisabled();
+  await page.getByLabel('I state the occlusion pressure as').fill('150');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('of 100 points')).toBeVisible();
+  await expect(page.getByRole('img', { name: /^Points:/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Another case' }).click();
+  await expect(page.getByRole('button', { name: 'Done: score me' })).toBeDisabled();
+});
