@@ -10,6 +10,8 @@ export const newClientSchema = z.object({
 });
 export type NewClient = z.input<typeof newClientSchema>;
 
+export const newShelfLifeSchema = z.object({ shelfLife: shelfLifeSchema });
+
 /** One line of the roster. */
 export type ClientSummary = { id: string; name: string; story: string; chain: Link[] };
 

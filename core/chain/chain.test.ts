@@ -122,6 +122,15 @@ describe('the chain', () => {
       'screen',
       'held',
     ],
+    [
+      'an operation, after which a pressure holds for one session',
+      {
+        screenings: [screened(1, ['recent-surgery'])],
+        clearances: [{ ...clearance, subjects: ['recent-surgery'] }],
+      },
+      'measure',
+      'due',
+    ],
     ['a fever today', { dayChecks: [{ ...well, notWell: ['fever'] }] }, 'screen', 'held'],
     [
       'a quick check far off',

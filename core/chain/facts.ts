@@ -93,6 +93,12 @@ export type ClientFacts = {
   sessions: SessionFact[];
 };
 
+/** How long a pressure of this person holds: every session after an operation, else as set for them (rule LOP-6). */
+export function shelfLifeOf(facts: ClientFacts): ShelfLife {
+  const operated = newest(facts.screenings)?.yes.includes('recent-surgery');
+  return operated ? 'every-session' : facts.shelfLife;
+}
+
 /** The cuff fitted to a limb now: of the newest girth, unless a strap was put there instead. */
 export function fittedCuff(facts: ClientFacts, limb: Limb): Extract<FitFact, { kind: 'cuff' }> | undefined {
   const fit = newest(facts.fits.filter((fact) => fact.limb === limb));

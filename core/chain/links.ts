@@ -8,7 +8,7 @@ import { LIMITS } from '../rules/limits';
 import { DAY_CHECK_HOLDS_MS, type DayCheck, judgeDayCheck } from '../screening/day-check';
 import { DECISION_WORDS, judgeScreening } from '../screening/decide';
 import { screeningIsDue } from '../screening/screening';
-import { type ClientFacts, newest, type OcclusionFact, type PrescriptionFact } from './facts';
+import { type ClientFacts, newest, type OcclusionFact, type PrescriptionFact, shelfLifeOf } from './facts';
 
 export const LINK_IDS = ['screen', 'fit', 'measure', 'load', 'prescribe', 'run'] as const;
 export type LinkId = (typeof LINK_IDS)[number];
@@ -140,7 +140,7 @@ function measureLink(facts: ClientFacts, nowMs: number): Link {
   const due = reasonDue(
     measuredWith(occlusion),
     { widthCm: fit?.widthCm ?? occlusion.widthCm, girthCm: fit?.girthCm ?? occlusion.girthCm, position },
-    facts.shelfLife,
+    shelfLifeOf(facts),
     nowMs,
   );
   const where = `${LIMB_LABELS[limb]}, ${occlusion.position}: ${figure}`;

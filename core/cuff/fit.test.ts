@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { Cuff } from './cuff';
-import { checkCuff, checkGirth, rankCuffs } from './fit';
+import { checkCuff, checkGirth, rangeToBuy, rankCuffs } from './fit';
 
 const cuff = (
   id: string,
@@ -57,6 +57,17 @@ describe('which cuff fits (FIT-2)', () => {
     expect(checkCuff('left-thigh', 90, small, kit)[0]?.remedy).toMatch(/includes 90 cm/);
     expect(checkCuff('left-thigh', 30, kit[3] as Cuff, kit)).toMatchObject([{ rule: 'FIT-1' }]);
     expect(checkCuff('left-thigh', 54, kit[0] as Cuff, kit)).toEqual([]);
+  });
+
+  it('never offers a cuff that cannot stop the flow', () => {
+    const wrap = { ...(kit[0] as Cuff), canOcclude: false };
+    expect(rankCuffs('left-thigh', 54, [wrap])).toMatchObject([{ fits: false }]);
+    expect(checkCuff('left-thigh', 54, wrap, kit)[0]?.message).toMatch(/Cannot stop the flow/);
+  });
+
+  it('says what range to buy when none fits', () => {
+    expect(rangeToBuy('left-thigh', 90)).toContain('82–98 cm');
+    expect(rangeToBuy('left-arm', 50)).toContain('46–54 cm');
   });
 
   it('refuses a girth of 0 beside the field', () => {

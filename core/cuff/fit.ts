@@ -32,7 +32,10 @@ export function rankCuffs(limb: Limb, girthCm: number, cuffs: readonly Cuff[]): 
   const kind = limbKind(limb);
   const ranked = cuffs
     .filter((cuff) => cuff.limbKind === kind)
-    .map((cuff) => ({ cuff, fits: cuff.girthLowCm <= girthCm && girthCm <= cuff.girthHighCm }))
+    .map((cuff) => ({
+      cuff,
+      fits: cuff.canOcclude && cuff.girthLowCm <= girthCm && girthCm <= cuff.girthHighCm,
+    }))
     .sort((a, b) => Number(b.fits) - Number(a.fits) || b.cuff.girthHighCm - a.cuff.girthHighCm);
   const fitting = ranked.filter(({ fits }) => fits).length;
   return ranked.map(({ cuff, fits }, place) => ({
@@ -45,6 +48,7 @@ export function rankCuffs(limb: Limb, girthCm: number, cuffs: readonly Cuff[]): 
 
 function fitReason(cuff: Cuff, girthCm: number, fits: boolean, largerOfSeveral: boolean): string {
   const range = `${cuff.girthLowCm}–${cuff.girthHighCm} cm`;
+  if (!cuff.canOcclude) return 'Cannot stop the flow, so no occlusion pressure can be measured with it.';
   if (largerOfSeveral) return `Fits ${range}, and is the larger of those that fit: the ends overlap.`;
   if (fits) return `Fits ${range}.`;
   return girthCm < cuff.girthLowCm

@@ -16,6 +16,14 @@ export const SHELF_LIFE_DAYS: Record<ShelfLife, number> = {
   '8-weeks': 56,
 };
 
+export const SHELF_LIFE_LABELS: Record<ShelfLife, string> = {
+  'every-session': 'one session',
+  '7-days': '7 days',
+  '10-days': '10 days',
+  '4-weeks': '4 weeks',
+  '8-weeks': '8 weeks',
+};
+
 const GIRTH_CHANGE_SHARE = 0.05;
 
 /** What a stored pressure was measured with. */
@@ -51,7 +59,7 @@ export function reasonDue(
   if (against) return `a quick check found ${judgeQuickCheck(stored.pressureMmHg, against.goneMmHg).words}`;
   const ageDays = (nowMs - heldMs) / MS_PER_DAY;
   if (ageDays > SHELF_LIFE_DAYS[shelfLife]) {
-    return `${Math.floor(ageDays)} days old, kept for ${shelfLife.replace('-', ' ')}`;
+    return `${Math.floor(ageDays)} days old, kept for ${SHELF_LIFE_LABELS[shelfLife]}`;
   }
   if (stored.widthCm !== nowWith.widthCm) {
     return `measured with a ${stored.widthCm} cm cuff, now ${nowWith.widthCm} cm`;

@@ -32,6 +32,8 @@ export const PUMP_TOP_MMHG = 300;
 const FALL_MMHG_PER_S = 90;
 const REGULATED_MMHG_PER_S = 40;
 const LEAK_MMHG_PER_S = 1.5;
+/** Tissue under a cuff swells and presses back; only a regulated pump lets that out. */
+const SWELL_MMHG_PER_MIN = 1;
 const SETTLE_SHARE = 0.04;
 const MEASURE_MMHG_PER_S = 12;
 const MEASURE_ERROR_MMHG = 3;
@@ -110,7 +112,10 @@ export function advancePump(
   }
   if (!pump.plugged) return { ...pump, pressureMmHg: within(pump.pressureMmHg - LEAK_MMHG_PER_S * seconds) };
   if (pump.measuring) return advanceMeasurement(pump, seconds, strengthAt, random);
-  if (pump.kind === 'by-hand') return pump;
+  if (pump.kind === 'by-hand') {
+    const swellMmHg = pump.pressureMmHg > 0 ? (SWELL_MMHG_PER_MIN * seconds) / 60 : 0;
+    return { ...pump, pressureMmHg: within(pump.pressureMmHg + swellMmHg) };
+  }
   const missingMmHg = pump.targetMmHg - pump.pressureMmHg;
   const stepMmHg = Math.sign(missingMmHg) * Math.min(Math.abs(missingMmHg), REGULATED_MMHG_PER_S * seconds);
   return { ...pump, pressureMmHg: within(pump.pressureMmHg + stepMmHg) };

@@ -36,6 +36,16 @@ describe('people on record', () => {
   });
 });
 
+it('keeps a pressure as long as is set for the person', async () => {
+  const api = await startApi();
+  const { id } = await measuredClient(api);
+  api.clock.nowMs += 9 * DAY_MS;
+  const shorter = await api.post(`/clients/${id}/shelf-life`, { shelfLife: '7-days' });
+  expect(shorter.chain.find((link) => link.id === 'measure')).toMatchObject({ state: 'due' });
+  const { problem } = await api.refused(`/clients/${id}/shelf-life`, { shelfLife: 'for-ever' });
+  expect(problem.errors[0]?.path).toBe('shelfLife');
+});
+
 describe('what is refused, beside its field', () => {
   it.each([
     ['fits', { ...FIT, girthCm: 0 }, 422, 'girthCm', 'FIT-1'],

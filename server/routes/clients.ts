@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { Hono } from 'hono';
-import { newClientSchema } from '#contract/client';
+import { newClientSchema, newShelfLifeSchema } from '#contract/client';
 import { newFitSchema, newStrengthTestSchema } from '#contract/measurements';
 import { checkCuff, checkGirth } from '#core/cuff/fit';
 import { limbKind } from '#core/quantity/limb';
@@ -40,6 +40,15 @@ export const clientRoutes = new Hono<Env>()
   })
 
   .get('/:id', async (c) => c.json(await readClient(c.var.em, c.req.param('id'), c.var.nowMs)))
+
+  .post('/:id/shelf-life', body(newShelfLifeSchema), async (c) => {
+    const client = await readClient(c.var.em, c.req.param('id'), c.var.nowMs);
+    const detail = c.req.valid('json');
+    await withAudit(c, { action: 'shelf-life-set', subject: client.id, detail }, (em) =>
+      em.nativeUpdate(ClientEntity, { id: client.id }, detail),
+    );
+    return c.json(await readClient(c.var.em.fork(), client.id, c.var.nowMs));
+  })
 
   .post('/:id/screenings', body(screeningAnswersSchema), async (c) => {
     const client = await readClient(c.var.em, c.req.param('id'), c.var.nowMs);

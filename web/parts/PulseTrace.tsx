@@ -34,7 +34,6 @@ export function PulseTrace({
   return (
     <canvas
       ref={canvas}
-      width={280}
       height={HEIGHT}
       className="h-14 w-full border-b border-rule"
       aria-label="Pulse trace"
@@ -51,6 +50,7 @@ function heightOf(frame: DeviceFrame, follows: 'probe' | 'oximeter', volume: num
 function draw(canvas: HTMLCanvasElement, points: readonly { atMs: number; height: number }[], nowMs: number) {
   const pen = canvas.getContext('2d');
   if (!pen) return;
+  if (canvas.width !== canvas.clientWidth) canvas.width = canvas.clientWidth;
   pen.clearRect(0, 0, canvas.width, HEIGHT);
   pen.strokeStyle = getComputedStyle(canvas).color;
   pen.lineWidth = 2;

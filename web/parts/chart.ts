@@ -26,5 +26,8 @@ export const faint = (hex: string, opacity: number): string =>
 export function axisLook() {
   Chart.defaults.font.family = 'Atkinson Hyperlegible Next Variable';
   Chart.defaults.font.size = 13;
-  return { ticks: { color: themeColour('quiet') }, grid: { color: themeColour('rule') } };
+  return {
+    ticks: { color: themeColour('quiet'), maxRotation: 0, maxTicksLimit: 8 },
+    grid: { color: themeColour('rule') },
+  };
 }

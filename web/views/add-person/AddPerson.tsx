@@ -2,7 +2,7 @@ import { zodResolver } from '@hookform/resolvers/zod';
 import { useForm } from 'react-hook-form';
 import { useNavigate } from 'react-router';
 import { type NewClient, newClientSchema } from '#contract/client';
-import { SHELF_LIFE_DAYS, shelfLifeSchema } from '#core/occlusion-pressure/shelf-life';
+import { SHELF_LIFE_LABELS, shelfLifeSchema } from '#core/occlusion-pressure/shelf-life';
 import { api, failureWords, read } from '../../data/api';
 import { useRecordWrite } from '../../data/queries';
 import { Button } from '../../parts/Button';
@@ -47,7 +47,7 @@ export function AddPerson() {
         >
           {shelfLifeSchema.options.map((option) => (
             <option key={option} value={option}>
-              {SHELF_LIFE_DAYS[option] < 1 ? 'every session' : option.replace('-', ' ')}
+              {SHELF_LIFE_LABELS[option]}
             </option>
           ))}
         </select>

@@ -2,7 +2,7 @@ import type { Estimate } from '#core/occlusion-pressure/estimate';
 import { bracket, type Trial } from '#core/occlusion-pressure/trial';
 import { useWidth } from '../../parts/use-width';
 
-const ROW = 34;
+const ROW = 30;
 
 /** Every trial's two brackets on one pressure axis, so that the overlap is seen (rule LOP-2). */
 export function BracketAxis({

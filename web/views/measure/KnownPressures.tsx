@@ -1,16 +1,23 @@
 import { lazy, Suspense, useState } from 'react';
 import type { ClientRecord } from '#contract/client';
 import type { NewQuickCheck } from '#contract/measurements';
-import { fittedCuff, newest, type OcclusionFact } from '#core/chain/facts';
+import { fittedCuff, newest, type OcclusionFact, shelfLifeOf } from '#core/chain/facts';
 import { ageWords, measuredWith } from '#core/chain/links';
 import { judgeQuickCheck } from '#core/occlusion-pressure/quick-check';
-import { dueAtMs, reasonDue } from '#core/occlusion-pressure/shelf-life';
+import {
+  dueAtMs,
+  reasonDue,
+  SHELF_LIFE_LABELS,
+  type ShelfLife,
+  shelfLifeSchema,
+} from '#core/occlusion-pressure/shelf-life';
 import { LIMB_LABELS, LIMBS, POSITIONS } from '#core/quantity/limb';
 import { api, failureWords, fieldProblem, read } from '../../data/api';
 import { useRecordWrite } from '../../data/queries';
 import { Button } from '../../parts/Button';
 import { Field, FieldError } from '../../parts/Field';
 import { day } from '../../parts/format';
+import { Picker } from '../../parts/Picker';
 import { toNumber } from '../../parts/units';
 
 const PressureHistory = lazy(() =>
@@ -25,7 +32,10 @@ export function KnownPressures({ client }: { client: ClientRecord }) {
   if (rows.length === 0) return null;
   return (
     <section className="mt-8 border-t border-ink/40 pt-4">
-      <h3 className="text-xl font-semibold">Pressures on record</h3>
+      <div className="flex flex-wrap items-end justify-between gap-4">
+        <h3 className="text-xl font-semibold">Pressures on record</h3>
+        <KeptFor client={client} />
+      </div>
       <table className="mt-2 w-full max-w-5xl">
         <thead>
           <tr className="text-left text-[14px] text-quiet">
@@ -83,18 +93,42 @@ export function KnownPressures({ client }: { client: ClientRecord }) {
   );
 }
 
+/** How long a pressure of this person holds (rule LOP-6). After an operation that is one session, whatever is set. */
+function KeptFor({ client }: { client: ClientRecord }) {
+  const write = useRecordWrite((json: { shelfLife: ShelfLife }) =>
+    read(api.clients[':id']['shelf-life'].$post({ param: { id: client.id }, json })),
+  );
+  const inForce = shelfLifeOf(client.facts);
+  return (
+    <div>
+      <Picker
+        label="A pressure is kept for"
+        value={client.facts.shelfLife}
+        onChange={(shelfLife) => write.mutate({ shelfLife })}
+        options={shelfLifeSchema.options.map((value) => ({ value, label: SHELF_LIFE_LABELS[value] }))}
+      />
+      {inForce !== client.facts.shelfLife && (
+        <p className="notched mt-1 text-[14px] text-ochre">
+          After an operation: {SHELF_LIFE_LABELS[inForce]} (LOP-6).
+        </p>
+      )}
+      {write.error && <FieldError>{failureWords(write.error)}</FieldError>}
+    </div>
+  );
+}
+
 function Due({ client, fact }: { client: ClientRecord; fact: OcclusionFact }) {
   const fit = fittedCuff(client.facts, fact.limb);
   const due = reasonDue(
     measuredWith(fact),
     { widthCm: fit?.widthCm ?? fact.widthCm, girthCm: fit?.girthCm ?? fact.girthCm },
-    client.facts.shelfLife,
+    shelfLifeOf(client.facts),
     client.judgedAtMs,
   );
   return due ? (
     <span className="notched block text-ochre">due: {due}</span>
   ) : (
-    day(dueAtMs(measuredWith(fact), client.facts.shelfLife))
+    day(dueAtMs(measuredWith(fact), shelfLifeOf(client.facts)))
   );
 }
 

@@ -218,8 +218,8 @@ export function MeasureCuff({
         )}
         {estimate && (
           <div className="flex flex-wrap items-center gap-x-5 gap-y-2">
-            <Figure label="Limb occlusion pressure" derived={estimate.pressure} size="text-6xl" />
-            <p className="figures text-4xl">±{estimate.uncertaintyMmHg}</p>
+            <Figure label="Limb occlusion pressure" derived={estimate.pressure} size="text-5xl" />
+            <p className="figures text-3xl">±{estimate.uncertaintyMmHg}</p>
           </div>
         )}
         {estimate && <p className="max-w-prose">{estimate.advice.words}</p>}

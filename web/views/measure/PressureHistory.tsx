@@ -28,7 +28,11 @@ export function PressureHistory({ facts }: { facts: readonly OcclusionFact[] }) 
             animation: false,
             maintainAspectRatio: false,
             scales: {
-              x: { type: 'time', time: { minUnit: 'day' }, ...axisLook() },
+              x: {
+                type: 'time',
+                time: { minUnit: 'day', displayFormats: { day: 'd MMM', week: 'd MMM', month: 'MMM' } },
+                ...axisLook(),
+              },
               y: { grace: 8, ...axisLook() },
             },
             plugins: { tooltip: { displayColors: false } },

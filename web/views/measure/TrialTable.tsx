@@ -42,13 +42,15 @@ export function TrialTable({
                     aria-invalid={wrong?.field === side ? true : undefined}
                     value={row[side]}
                     onChange={(event) => onChange(place, { ...row, [side]: event.target.value })}
-                    className={`figures min-h-11 w-24 rounded-sm border bg-paper px-2 text-xl ${wrong?.field === side ? 'border-ochre' : 'border-ink/40'}`}
+                    className={`figures min-h-10 w-20 rounded-sm border bg-paper px-2 text-xl ${wrong?.field === side ? 'border-ochre' : 'border-ink/40'}`}
                   />
                 </td>
               ))}
               <td className="py-2">
                 {wrong && <FieldError>{wrong.words}</FieldError>}
-                {read.state === 'whole' && <span className="figures">{leaves(read.trial)}</span>}
+                {read.state === 'whole' && (
+                  <span className="figures whitespace-nowrap">{leaves(read.trial)}</span>
+                )}
               </td>
             </tr>
           );

@@ -60,7 +60,7 @@ export function Questionnaire({
                     onChange({ ...answers, [id]: yes });
                     setCurrent(Math.min(place + 1, ITEM_IDS.length - 1));
                   }}
-                  className="min-h-9 min-w-12 rounded-sm border border-ink/40 px-2 text-[15px] aria-pressed:border-plum aria-pressed:bg-plum aria-pressed:text-on-plum"
+                  className={`min-h-9 min-w-12 rounded-sm border border-ink/40 px-2 text-[15px] aria-pressed:font-semibold ${yes ? 'aria-pressed:border-plum aria-pressed:bg-plum aria-pressed:text-on-plum' : 'aria-pressed:border-ink aria-pressed:bg-tint'}`}
                 >
                   {yes ? 'Yes' : 'No'}
                 </button>
