@@ -7,6 +7,7 @@ import getPort from 'get-port';
 import type { ClientSummary } from '#contract/client';
 import { PRACTITIONER_HEADER } from '#contract/practice';
 import { LIMBS } from '#core/quantity/limb';
+import { CHROMIUM_LAUNCH } from '../../tests/chromium';
 
 // Eight simulated limbs streaming at 20 Hz: the server's share of one core, and the main thread of a page that reads
 // and draws them, in ms per second.
@@ -50,16 +51,7 @@ const cpuMs = (pid: number): number => {
   return 10 * (Number(fields[11]) + Number(fields[12]));
 };
 
-const browser = await chromium.launch({
-  executablePath: process.env.NERVATO_CHROMIUM ?? '/usr/bin/chromium',
-  args: [
-    '--no-sandbox',
-    '--disable-gpu',
-    '--disable-quic',
-    '--no-first-run',
-    '--disable-background-networking',
-  ],
-});
+const browser = await chromium.launch(CHROMIUM_LAUNCH);
 const page = await browser.newPage();
 await page.goto(base);
 const session = await page.context().newCDPSession(page);

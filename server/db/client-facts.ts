@@ -1,8 +1,9 @@
 import type { EntityManager } from '@mikro-orm/libsql';
 import type { ClientRecord, ClientSummary } from '#contract/client';
-import type { ClientFacts } from '#core/chain/facts';
+import { type ClientFacts, fittedCuff } from '#core/chain/facts';
 import { chainOf } from '#core/chain/links';
-import { notFound } from '../problem';
+import type { Limb } from '#core/quantity/limb';
+import { notFound, refusedField } from '../problem';
 import {
   ClearanceEntity,
   ClientEntity,
@@ -141,4 +142,17 @@ export async function readClient(em: EntityManager, clientId: string, nowMs: num
   const [record] = await readRecords(em, nowMs, clientId);
   if (!record) throw notFound('This person');
   return record;
+}
+
+/** The cuff fitted to a limb. @throws Problem 422 when there is none (rule FIT-1) */
+export function requireFittedCuff(client: ClientRecord, limb: Limb) {
+  const fit = fittedCuff(client.facts, limb);
+  if (fit) return fit;
+  throw refusedField(
+    'Fit first',
+    'limb',
+    'FIT-1',
+    'No cuff is fitted to this limb.',
+    'Record its girth and choose a cuff first.',
+  );
 }

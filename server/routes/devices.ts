@@ -1,15 +1,15 @@
 import { Hono } from 'hono';
 import { streamSSE } from 'hono/streaming';
 import { deviceCommandSchema, newDeviceSchema } from '#contract/device';
-import { fittedCuff, newest } from '#core/chain/facts';
+import { newest } from '#core/chain/facts';
 import { limbKind } from '#core/quantity/limb';
 import { meanBloodPressure } from '#core/screening/blood-pressure';
 import { makeLimb } from '#core/simulation/limb';
 import { seedOf } from '#core/simulation/random';
 import type { Env } from '../context';
-import { readClient } from '../db/client-facts';
+import { readClient, requireFittedCuff } from '../db/client-facts';
 import type { DeviceHub } from '../devices/device-hub';
-import { notFound, refusedField } from '../problem';
+import { notFound } from '../problem';
 import { body } from '../validate';
 
 export const FRAME_MS = 50;
@@ -21,16 +21,7 @@ export const deviceRoutes = (hub: DeviceHub, now: () => number) =>
     .post('/', body(newDeviceSchema), async (c) => {
       const { clientId, limb, position, kind } = c.req.valid('json');
       const client = await readClient(c.var.em, clientId, c.var.nowMs);
-      const fit = fittedCuff(client.facts, limb);
-      if (!fit) {
-        throw refusedField(
-          'Fit first',
-          'limb',
-          'FIT-1',
-          'No cuff is fitted to this limb.',
-          'Record its girth and choose a cuff first.',
-        );
-      }
+      const fit = requireFittedCuff(client, limb);
       const readings = newest(client.facts.screenings)?.bloodPressures ?? [];
       const systolicMmHg =
         readings.length > 0 ? meanBloodPressure(readings).systolicMmHg : USUAL_SYSTOLIC_MMHG;

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { DAY_MS, FIT, measuredClient, OCCLUSION, startApi } from '../api.fixture';
+import { DAY_MS, measuredClient, OCCLUSION, prescriptionFor, startApi } from '../api.fixture';
 
 const measureLink = (client: { chain: { id: string }[] }) => client.chain.find(({ id }) => id === 'measure');
 
@@ -121,21 +121,10 @@ describe('kit', () => {
   it('has no load in kg in bands, and says so', async () => {
     const api = await startApi();
     const client = await measuredClient(api);
-    await api.post(`/clients/${client.id}/fits`, FIT);
-    const { problem } = await api.refused(`/clients/${client.id}/prescriptions`, {
-      limb: 'left-thigh',
-      position: 'sitting',
-      exerciseId: 'knee-extension',
-      schoolId: 'research-consensus',
-      protocolId: 'standard-75',
-      tempoId: '1-0-1',
-      restMs: 30_000,
-      percentLop: 60,
-      percentOneRepMax: 25,
-      weightKitId: 'bands',
-      occlusionId: client.facts.occlusions[0]?.id,
-      strengthTestId: client.facts.strengthTests[0]?.id,
-    });
+    const { problem } = await api.refused(
+      `/clients/${client.id}/prescriptions`,
+      prescriptionFor(client, { weightKitId: 'bands' }),
+    );
     expect(problem.errors[0]).toMatchObject({ path: 'weightKitId', rule: 'LOAD-4' });
   });
 });

@@ -1,14 +1,13 @@
 import { randomUUID } from 'node:crypto';
 import { Hono } from 'hono';
 import { newOcclusionSchema, newQuickCheckSchema } from '#contract/measurements';
-import { fittedCuff } from '#core/chain/facts';
 import { estimateOcclusionPressure } from '#core/occlusion-pressure/estimate';
 import { checkMethod } from '#core/occlusion-pressure/methods';
 import { checkPlausibility } from '#core/occlusion-pressure/plausibility';
 import { judgeQuickCheck } from '#core/occlusion-pressure/quick-check';
 import { hardFindings } from '#core/rules/finding';
 import type { Env } from '../context';
-import { readClient } from '../db/client-facts';
+import { readClient, requireFittedCuff } from '../db/client-facts';
 import { OcclusionPressureEntity, QuickCheckEntity, TrialEntity } from '../db/entities';
 import { findKit } from '../db/kit';
 import { withAudit } from '../db/with-audit';
@@ -22,16 +21,7 @@ export const occlusionPressureRoutes = new Hono<Env>()
     const { trials, ...how } = c.req.valid('json');
     const wrongMethod = checkMethod(how.limb, how.method, how.site);
     if (wrongMethod.length > 0) throw refusedByRules(wrongMethod);
-    const fit = fittedCuff(client.facts, how.limb);
-    if (!fit) {
-      throw refusedField(
-        'Fit first',
-        'limb',
-        'FIT-1',
-        'No cuff is fitted to this limb.',
-        'Record its girth and choose a cuff first.',
-      );
-    }
+    const fit = requireFittedCuff(client, how.limb);
     const { divisionMmHg } = await findKit(c.var.em, 'pumps', how.pumpId);
     const estimate = estimateOcclusionPressure(trials, divisionMmHg, how.readingSchool);
     if (!estimate) {

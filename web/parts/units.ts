@@ -21,13 +21,19 @@ const measure = (unit: string, to: (value: number) => number, from: (value: numb
 });
 const same = (value: number) => value;
 
-const MASS = { kg: measure('kg', same, same), lb: measure('lb', kgToLb, lbToKg) };
-const LENGTH = { cm: measure('cm', same, same), in: measure('in', cmToIn, inToCm) };
+/** Every unit a practice can choose. */
+export const UNITS = {
+  mass: { kg: measure('kg', same, same), lb: measure('lb', kgToLb, lbToKg) },
+  length: { cm: measure('cm', same, same), in: measure('in', cmToIn, inToCm) },
+};
 
 /** The units this practice works in. */
 export function useUnits(): { mass: Measure; length: Measure } {
   const settings = usePractice().data?.settings;
-  return { mass: MASS[settings?.massUnit ?? 'kg'], length: LENGTH[settings?.lengthUnit ?? 'cm'] };
+  return {
+    mass: UNITS.mass[settings?.massUnit ?? 'kg'],
+    length: UNITS.length[settings?.lengthUnit ?? 'cm'],
+  };
 }
 
 /** A typed number, comma or point; NaN when there is none. */

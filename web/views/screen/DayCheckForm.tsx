@@ -11,7 +11,8 @@ import { Button } from '../../parts/Button';
 import { FieldError } from '../../parts/Field';
 import { FindingLine } from '../../parts/FindingLine';
 import { Scale } from '../../parts/Scale';
-import { BloodPressureFields, NO_PRESSURE, readPressure } from './BloodPressureFields';
+import { BloodPressureFields } from './BloodPressureFields';
+import { NO_PRESSURE, readPressure } from './typed-pressure';
 
 /** The check on the day: W says all is well, a digit gives the pain, Enter records (rule SCR-3). */
 export function DayCheckForm({ client, done }: { client: ClientRecord; done?: () => void }) {

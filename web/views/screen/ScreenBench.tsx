@@ -14,11 +14,12 @@ import { Button } from '../../parts/Button';
 import { Field, FieldError } from '../../parts/Field';
 import { FindingLine } from '../../parts/FindingLine';
 import { dayAndTime } from '../../parts/format';
-import { BloodPressureFields, NO_PRESSURE, readPressure } from './BloodPressureFields';
+import { BloodPressureFields } from './BloodPressureFields';
 import { Clearances } from './Clearances';
 import { DayCheckForm } from './DayCheckForm';
 import { JudgementLines } from './JudgementLines';
 import { type Answers, Questionnaire } from './Questionnaire';
+import { NO_PRESSURE, readPressure } from './typed-pressure';
 
 /** Whether a person may start: the questionnaire, the blood pressure, clearances, and the check on the day. */
 export function ScreenBench({ client }: { client: ClientRecord }) {

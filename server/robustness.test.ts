@@ -1,0 +1,46 @@
+import fc from 'fast-check';
+import { expect, it } from 'vitest';
+import { problemSchema } from '#contract/problem';
+import { openSession, SESSION_ID, startApi } from './api.fixture';
+
+const PATHS = (clientId: string) => [
+  '/clients',
+  `/clients/${clientId}/screenings`,
+  `/clients/${clientId}/clearances`,
+  `/clients/${clientId}/day-checks`,
+  `/clients/${clientId}/shelf-life`,
+  `/clients/${clientId}/fits`,
+  `/clients/${clientId}/tightness`,
+  `/clients/${clientId}/occlusion-pressures`,
+  `/clients/${clientId}/quick-checks`,
+  `/clients/${clientId}/strength-tests`,
+  `/clients/${clientId}/prescriptions`,
+  '/sessions',
+  `/sessions/${SESSION_ID}/events`,
+  '/practice/settings',
+  '/practice/kit',
+  '/practice/kit/retire',
+  '/devices',
+  '/practice-attempts',
+];
+
+it('answers anything at all with a problem that says what is wrong, and stores nothing of it', async () => {
+  const api = await startApi();
+  const { clientId } = await openSession(api);
+  const before = await api.get(`/clients/${clientId}`);
+  await fc.assert(
+    fc.asyncProperty(
+      fc.constantFrom(...PATHS(clientId)),
+      fc.oneof(fc.json(), fc.json({ maxDepth: 3 }), fc.string()),
+      async (path, body) => {
+        const answer = await api.refused(path, body);
+        expect(answer.status).toBeGreaterThanOrEqual(400);
+        expect(answer.status).toBeLessThan(500);
+        const problem = problemSchema.parse(answer.problem);
+        expect(problem.detail.length).toBeGreaterThan(5);
+      },
+    ),
+    { numRuns: 150 },
+  );
+  expect(await api.get(`/clients/${clientId}`)).toEqual(before);
+});

@@ -1,0 +1,13 @@
+/** How Debian's Chromium is started, headless and without reaching for the network by itself. */
+export const CHROMIUM_LAUNCH = {
+  executablePath: process.env.NERVATO_CHROMIUM ?? '/usr/bin/chromium',
+  args: [
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-quic',
+    '--no-first-run',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+  ],
+};
