@@ -4,9 +4,10 @@ import { CHROMIUM_LAUNCH } from './tests/chromium';
 export default defineConfig({
   testDir: 'tests',
   testMatch: '*.spec.ts',
+  globalSetup: './tests/demo-template.ts',
   workers: 2,
   fullyParallel: true,
-  timeout: 180_000,
+  timeout: 300_000,
   expect: { timeout: 15_000 },
   reporter: [['list'], ['json', { outputFile: 'test-results/playwright.json' }]],
   outputDir: 'test-results/playwright',

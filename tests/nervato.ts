@@ -1,9 +1,10 @@
 import { type ChildProcess, spawn } from 'node:child_process';
-import { mkdtempSync, rmSync } from 'node:fs';
+import { copyFileSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { test as base, expect, type Page } from '@playwright/test';
+import { test as base, expect, type Locator, type Page } from '@playwright/test';
 import getPort from 'get-port';
+import { DEMO_TEMPLATE } from './demo-template';
 
 /** The production server on a demo database of its own; it can be killed and started again at the same address. */
 export class Nervato {
@@ -15,9 +16,13 @@ export class Nervato {
 
   static async start(): Promise<Nervato> {
     const nervato = new Nervato(mkdtempSync(join(tmpdir(), 'nervato-journey-')), await getPort());
-    await nervato.run('load-demo.js', (child) => new Promise((done) => child.once('exit', done)));
+    copyFileSync(DEMO_TEMPLATE, nervato.database);
     await nervato.startServer();
     return nervato;
+  }
+
+  private get database(): string {
+    return join(this.folder, 'journey.sqlite');
   }
 
   get address(): string {
@@ -56,7 +61,7 @@ export class Nervato {
       env: {
         ...process.env,
         NODE_ENV: 'production',
-        NERVATO_DB: join(this.folder, 'journey.sqlite'),
+        NERVATO_DB: this.database,
         NERVATO_WEB_ROOT: './dist/web',
         NERVATO_PORT: String(this.port),
         NERVATO_LOG_LEVEL: 'warn',
@@ -91,6 +96,23 @@ export const chooseLink = (page: Page, link: string): Promise<void> =>
     .getByRole('navigation', { name: 'Chain' })
     .getByRole('link', { name: new RegExp(`^\\w+ ${link}`) })
     .click();
+
+/** Takes the page's clock in hand: from now on time passes only by `page.clock.runFor`, however slow the machine. */
+export async function holdClock(page: Page): Promise<void> {
+  await page.clock.install();
+  await page.clock.pauseAt(Date.now() + 1_000);
+}
+
+const STEP_MS = 500;
+
+/** Lets time pass on a held clock until something is to be seen; fails when it is not within `mostMs` of that time. */
+export async function passUntil(page: Page, seen: Locator, mostMs = 150_000): Promise<void> {
+  for (let passedMs = 0; passedMs < mostMs; passedMs += STEP_MS) {
+    if (await seen.isVisible()) return;
+    await page.clock.runFor(STEP_MS);
+  }
+  await expect(seen).toBeVisible({ timeout: 1_000 });
+}
 
 /** Answers every question with no by keyboard, takes two readings and records. */
 export async function screenAsClear(page: Page): Promise<void> {

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { chooseLink, expect, openPerson } from './nervato';
+import { chooseLink, expect, holdClock, openPerson, passUntil } from './nervato';
 
 /** A main view and how a practitioner gets there from the first page. */
 export type View = { name: string; open: (page: Page) => Promise<void> };
@@ -42,16 +42,17 @@ const practise: View['open'] = async (page) => {
 
 const runLive: View['open'] = async (page) => {
   await bench('Odalys Ferrant', 'Run', 'Open the session')(page);
-  await page.clock.install();
+  await holdClock(page);
   await page.keyboard.press('Space');
-  await expect(page.getByRole('heading', { name: /^Inflate/ })).toBeVisible();
+  await passUntil(page, page.getByRole('heading', { name: /^Inflate/ }));
   await page.keyboard.press('Space');
   await page.clock.runFor(15_000);
   await page.keyboard.press('Space');
-  await page.clock.runFor(90_500);
+  await passUntil(page, page.getByText('rest left', { exact: true }));
   await page.keyboard.press('5');
-  await page.clock.runFor(52_000);
-  await expect(page.getByTestId('reps')).toBeVisible();
+  await passUntil(page, page.getByTestId('reps').filter({ hasText: '7 / 15' }));
+  await passUntil(page, page.getByText('All saved on the server'));
+  await page.clock.resume();
 };
 
 const aRecord: View['open'] = async (page) => {

@@ -8,7 +8,7 @@ import { openSet, type SessionState } from './state';
 export type DueEvent = { key: string; atMs: number; body: EventBody };
 
 // A rest that ran out while nobody watched is not followed by a set by itself: the operator starts it.
-const WATCHED_MS = 2_000;
+const WATCHED_MS = 5_000;
 
 /**
  * Events the clock owes at `nowMs` wall clock, so that the session runs hands-free (rule RUN-2):

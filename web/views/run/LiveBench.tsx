@@ -1,10 +1,11 @@
-import { useRef, useState } from 'react';
+import { memo, useMemo, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { compile } from '#core/plan/compile';
+import type { Plan } from '#core/plan/plan';
 import { limbClocks } from '#core/session/clocks';
 import { liveTimeline } from '#core/session/live-timeline';
 import { nextStep } from '#core/session/next-step';
-import { inflatedLimbs, openSet } from '#core/session/state';
+import { inflatedLimbs, openSet, type SessionState } from '#core/session/state';
 import { type LiveSession, useAppend } from '../../data/live-session';
 import { Button } from '../../parts/Button';
 import { clock } from '../../parts/format';
@@ -20,6 +21,8 @@ import { SignList } from './SignList';
 import { stepWords } from './step-words';
 
 const TWICE_WITHIN_MS = 800;
+// The strip moves about a pixel a second: drawing it with every tick of the clock would only cost battery.
+const STRIP_EVERY_MS = 1_000;
 
 /** The live session: what now, what next, and one key for each. Everything shown is folded from the log. */
 export function LiveBench({ session: { view, state } }: { session: LiveSession }) {
@@ -28,6 +31,9 @@ export function LiveBench({ session: { view, state } }: { session: LiveSession }
   const [signing, setSigning] = useState(false);
   const escapedAtMs = useRef(0);
   const { plan } = view;
+  const second = Math.floor(nowMs / STRIP_EVERY_MS);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: drawn anew each second and after each event
+  const stripNowMs = useMemo(() => nowMs, [second, state]);
   const step = nextStep(plan, state, nowMs);
   const words = stepWords(plan, step);
   const inflated = inflatedLimbs(state).map(({ limb }) => limb);
@@ -140,11 +146,7 @@ export function LiveBench({ session: { view, state } }: { session: LiveSession }
           <SetNotes plan={plan} state={state} append={append} />
         </div>
       </div>
-      <OcclusionStrip
-        planned={compile(plan)}
-        done={liveTimeline(plan, state, nowMs)}
-        nowMs={nowMs - (state.startedAtMs ?? nowMs)}
-      />
+      <LiveStrip plan={plan} state={state} nowMs={stripNowMs} />
       <SignList
         open={signing}
         onOpenChange={setSigning}
@@ -153,3 +155,22 @@ export function LiveBench({ session: { view, state } }: { session: LiveSession }
     </section>
   );
 }
+
+const LiveStrip = memo(function LiveStrip({
+  plan,
+  state,
+  nowMs,
+}: {
+  plan: Plan;
+  state: SessionState;
+  nowMs: number;
+}) {
+  const planned = useMemo(() => compile(plan), [plan]);
+  return (
+    <OcclusionStrip
+      planned={planned}
+      done={liveTimeline(plan, state, nowMs)}
+      nowMs={nowMs - (state.startedAtMs ?? nowMs)}
+    />
+  );
+});

@@ -1,0 +1,114 @@
+import type { Page } from '@playwright/test';
+import { chooseLink, expect, holdClock, openPerson, passUntil, test } from './nervato';
+
+const heading = (page: Page, name: string | RegExp) => page.getByRole('heading', { name });
+const dock = (page: Page) => page.getByRole('region', { name: 'Cuff dock' });
+const nothingInflated = (page: Page) => dock(page).getByText('No cuff is inflated.');
+const reps = (page: Page) => page.getByTestId('reps');
+
+/** Opens the session that is ready, inflates and starts set one, with the page's clock in the test's hand. */
+async function startSetOne(page: Page): Promise<void> {
+  await page.getByRole('button', { name: 'Open the session' }).waitFor();
+  await holdClock(page);
+  await page.keyboard.press('Space');
+  await passUntil(page, heading(page, /^Inflate left thigh/));
+  await page.keyboard.press('Space');
+  await passUntil(page, heading(page, 'Next: set 1'));
+  await page.keyboard.press('Space');
+  await passUntil(page, reps(page));
+}
+
+async function openOdalys(page: Page, link: string): Promise<void> {
+  await page.goto('/');
+  await openPerson(page, 'Odalys Ferrant');
+  await chooseLink(page, link);
+}
+
+test('a stop sign leads at once to the release, which stays until it is done', async ({ page }) => {
+  await openOdalys(page, 'Run');
+  await startSetOne(page);
+  await passUntil(page, reps(page).filter({ hasText: '3 / 30' }));
+  await page.keyboard.press('.');
+  await page.getByRole('button', { name: /Numb or tingling/ }).click();
+  await passUntil(page, heading(page, 'Release now'));
+  await expect(page.getByRole('alert').filter({ hasText: 'Deflate at once, sit or lie down' })).toBeVisible();
+  await page.clock.runFor(20_000);
+  await expect(heading(page, 'Release now')).toBeVisible();
+  await page.keyboard.press('Space');
+  await passUntil(page, nothingInflated(page));
+  await page.keyboard.press('Space');
+  await passUntil(page, page.getByText('Stopped: Numb or tingling.'));
+  await expect(page.getByRole('cell', { name: '3 of 30', exact: true })).toBeVisible();
+});
+
+test('Esc twice stops, once does nothing', async ({ page }) => {
+  await openOdalys(page, 'Run');
+  await startSetOne(page);
+  await page.keyboard.press('Escape');
+  await page.clock.runFor(2_000);
+  await page.keyboard.press('Escape');
+  await page.clock.runFor(100);
+  await expect(reps(page)).toBeVisible();
+  await page.keyboard.press('Escape');
+  await passUntil(page, heading(page, 'Release now'));
+});
+
+test('the occlusion limit alarms at 80 and 100 % in every view, and asks until the cuff is down', async ({
+  page,
+}) => {
+  await openOdalys(page, 'Run');
+  await startSetOne(page);
+  await page.keyboard.press('g');
+  await page.keyboard.press('k');
+  await passUntil(page, heading(page, 'Kit and practice'));
+  await page.clock.fastForward(16 * 60_000);
+  await passUntil(page, dock(page).getByText('Limit is near'));
+  await page.clock.fastForward(4 * 60_000);
+  await passUntil(page, dock(page).getByText('Deflate now'));
+  await dock(page)
+    .getByRole('link', { name: /Odalys Ferrant/ })
+    .click();
+  await passUntil(page, heading(page, 'Deflate now: the limit is reached'));
+  await dock(page).getByRole('button', { name: 'Release left thigh' }).click();
+  await passUntil(page, nothingInflated(page));
+});
+
+test('a page closed with the cuff up comes back to its clock', async ({ page, context }) => {
+  await openOdalys(page, 'Run');
+  await startSetOne(page);
+  await passUntil(page, page.getByText('All saved on the server'));
+  await page.close();
+  const again = await context.newPage();
+  await again.clock.resume();
+  await again.goto('/');
+  await dock(again).getByRole('link', { name: 'Odalys Ferrant, left thigh' }).click();
+  await expect(again.getByRole('button', { name: /Release left thigh/ })).toBeVisible();
+});
+
+test('the release protocol asks for the cuff down in each rest and up again before the set', async ({
+  page,
+}) => {
+  await openOdalys(page, 'Prescribe');
+  await page.getByRole('radio', { name: /Release 75/ }).click();
+  await page.getByRole('button', { name: /^Sign as/ }).click();
+  await startSetOne(page);
+  await passUntil(page, heading(page, 'Rest: let the cuff down'));
+  await page.keyboard.press('Space');
+  await passUntil(page, nothingInflated(page));
+  await passUntil(page, heading(page, /Rest, cuff down. Set 2 is next/));
+  await passUntil(page, heading(page, /^Inflate left thigh/));
+  await page.keyboard.press('Space');
+  await passUntil(page, reps(page).filter({ hasText: '/ 15' }));
+});
+
+test('two tabs watch one session, and what one does the other shows', async ({ page, context }) => {
+  await openOdalys(page, 'Run');
+  await startSetOne(page);
+  await passUntil(page, page.getByText('All saved on the server'));
+  const other = await context.newPage();
+  await other.goto(page.url());
+  await passUntil(other, reps(other));
+  await other.keyboard.press('r');
+  await passUntil(other, nothingInflated(other));
+  await passUntil(page, nothingInflated(page));
+});
