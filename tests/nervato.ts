@@ -103,7 +103,7 @@ export async function holdClock(page: Page): Promise<void> {
   await page.clock.pauseAt(Date.now() + 1_000);
 }
 
-const STEP_MS = 500;
+const STEP_MS = 1_000;
 
 /** Lets time pass on a held clock until something is to be seen; fails when it is not within `mostMs` of that time. */
 export async function passUntil(page: Page, seen: Locator, mostMs = 150_000): Promise<void> {

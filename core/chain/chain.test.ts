@@ -36,6 +36,7 @@ const well: DayCheck = { atMs: ago(0.1), notWell: [], painNow: 1, bloodPressure:
 
 const nothing: ClientFacts = {
   shelfLife: '4-weeks',
+  units: { mass: 'kg', length: 'cm' },
   stricter: [],
   screenings: [],
   clearances: [],
@@ -223,6 +224,13 @@ describe('the chain', () => {
     expect(link({ ...ready, sessions: [{ ...session, finishedAtMs: null }] }, 'run')).toMatchObject({
       state: 'due',
     });
+  });
+
+  it('speaks in the units of the practice', () => {
+    const facts: ClientFacts = { ...ready, units: { mass: 'lb', length: 'in' } };
+    expect(link(facts, 'fit')?.figure).toBe('21.3 in');
+    expect(link(facts, 'load')?.figure).toBe('88.18 lb');
+    expect(link(facts, 'prescribe')?.reason).toContain('22.05 lb');
   });
 
   it('says ages as people do', () => {

@@ -5,6 +5,7 @@ import type { ShelfLife } from '../occlusion-pressure/shelf-life';
 import type { Plan } from '../plan/plan';
 import type { ExerciseId } from '../protocol/exercises';
 import type { Limb, Position } from '../quantity/limb';
+import type { DisplayUnits } from '../quantity/units';
 import type { Clearance } from '../screening/clearance';
 import type { DayCheck } from '../screening/day-check';
 import type { Stricter } from '../screening/items';
@@ -80,6 +81,7 @@ export type SessionFact = {
 /** All that is on record for one person and that the chain is judged from. Lists are in any order. */
 export type ClientFacts = {
   shelfLife: ShelfLife;
+  units: DisplayUnits;
   /** What the practice asks more of than the questionnaire does. */
   stricter: Stricter;
   screenings: Screening[];

@@ -1,7 +1,7 @@
 import { lastHeldMs, type MeasuredWith, reasonDue } from '../occlusion-pressure/shelf-life';
 import { EXERCISES } from '../protocol/exercises';
 import { LIMB_LABELS, type Limb, type Position } from '../quantity/limb';
-import { MS_PER_DAY } from '../quantity/units';
+import { lengthWords, MS_PER_DAY, massWords } from '../quantity/units';
 import type { RuleId } from '../rules/catalogue';
 import { hardFindings } from '../rules/finding';
 import { LIMITS } from '../rules/limits';
@@ -116,8 +116,8 @@ function fitLink(facts: ClientFacts, nowMs: number): Link {
   return {
     ...common,
     state: 'good',
-    figure: `${fit.girthCm} cm`,
-    reason: `${LIMB_LABELS[limb]}: ${fit.girthCm} cm, ${fit.label}, ${ageWords(fit.atMs, nowMs)}.`,
+    figure: lengthWords(fit.girthCm, facts.units.length),
+    reason: `${LIMB_LABELS[limb]}: ${lengthWords(fit.girthCm, facts.units.length)}, ${fit.label}, ${ageWords(fit.atMs, nowMs)}.`,
   };
 }
 
@@ -209,7 +209,7 @@ function loadLink(facts: ClientFacts, nowMs: number): Link {
       )) ??
     newest(facts.strengthTests);
   if (!test) return { ...common, state: 'missing', figure: 'no 1RM', reason: 'No strength test on record.' };
-  const figure = `${test.oneRepMax.value} kg`;
+  const figure = massWords(test.oneRepMax.value, facts.units.mass);
   const words = `${EXERCISES[test.exerciseId].label}, ${test.side}: 1RM ${figure}, ${ageWords(test.atMs, nowMs)}`;
   return nowMs - test.atMs > LIMITS.strengthShelfLifeDays * MS_PER_DAY
     ? { ...common, state: 'due', figure, reason: `${words}; it holds 6 weeks.` }
@@ -225,7 +225,7 @@ function prescribeLink(facts: ClientFacts, nowMs: number): Link {
     return { ...common, state: 'missing', figure: 'no plan', reason: 'Nothing prescribed yet.' };
   }
   const figure = `${target.pressure.value} mmHg`;
-  const words = `${exercise.label}: ${target.pressure.value} mmHg, ${exercise.load.value} kg, ${exercise.protocolLabel}`;
+  const words = `${exercise.label}: ${target.pressure.value} mmHg, ${massWords(exercise.load.value, facts.units.mass)}, ${exercise.protocolLabel}`;
   const measuredSince = facts.occlusions.some(
     (fact) => fact.limb === target.limb && fact.atMs > prescription.atMs,
   );

@@ -34,6 +34,11 @@ describe('what the kit can make (LOAD-4)', () => {
     expect(makeableLoads(stack).map(({ loadKg }) => loadKg)).toEqual([5, 7.5, 10, 12.5, 15, 17.5, 20]);
   });
 
+  it('says how in the practice’s own unit', () => {
+    const pounds: WeightKit = { kind: 'single-masses', id: 'd', label: 'D', massesKg: [4.53592] };
+    expect(makeableLoads(pounds, 'lb')[0]?.recipe).toBe('10 lb');
+  });
+
   it('uses the fewest plates that reach a load on a bar', () => {
     const twelveAndAHalf = makeableLoads(bar).find(({ loadKg }) => loadKg === 12.5);
     expect(twelveAndAHalf?.recipe).toBe('bar 7.5 kg, each end 2.5');

@@ -1,5 +1,6 @@
 import type { Derived } from '../derivation/derived';
 import { tidy, toDecimals } from '../quantity/rounding';
+import type { DisplayUnits } from '../quantity/units';
 import type { Finding } from '../rules/finding';
 import { LIMITS } from '../rules/limits';
 import { makeableLoads, type WeightKit } from './weight-kit';
@@ -11,11 +12,17 @@ export type TargetLoad = { load: Derived; truePercent: number; recipe: string };
  * Load for a share of the one-repetition maximum, rounded down to what the kit can make (rules LOAD-3, LOAD-4).
  * @param oneRepMaxKg 1RM in kg
  * @param percentOneRepMax intended share, in % of 1RM
+ * @param unit of the recipe's words; the working is in kg
  * @returns the heaviest makeable load at or under the target; the lightest one when nothing is under it
  */
-export function targetLoad(oneRepMaxKg: number, percentOneRepMax: number, kit: WeightKit): TargetLoad {
+export function targetLoad(
+  oneRepMaxKg: number,
+  percentOneRepMax: number,
+  kit: WeightKit,
+  unit: DisplayUnits['mass'] = 'kg',
+): TargetLoad {
   const exactKg = tidy((oneRepMaxKg * percentOneRepMax) / 100);
-  const loads = makeableLoads(kit);
+  const loads = makeableLoads(kit, unit);
   const lightest = loads[0];
   if (!lightest) throw new RangeError(`${kit.label} makes no load.`);
   const chosen = loads.filter(({ loadKg }) => loadKg <= exactKg).at(-1) ?? lightest;

@@ -1,5 +1,8 @@
 import { z } from 'zod';
-import { tidy, toDecimals } from '../quantity/rounding';
+import { tidy } from '../quantity/rounding';
+import { type DisplayUnits, massIn, massWords } from '../quantity/units';
+
+type MassUnit = DisplayUnits['mass'];
 
 const massKg = z.number().positive().max(500);
 
@@ -40,31 +43,31 @@ export type WeightKit = z.infer<typeof weightKitSchema>;
 /** A load the kit can make, in kg, and how to make it. */
 export type MakeableLoad = { loadKg: number; recipe: string };
 
-/** Every load in kg the kit can make, lightest first, each with the fewest plates; none for bands (rule LOAD-4). */
-export function makeableLoads(kit: WeightKit): MakeableLoad[] {
+/** Every load in kg the kit can make, lightest first, each with the fewest plates; none for bands (rule LOAD-4). @param unit of the recipe’s words */
+export function makeableLoads(kit: WeightKit, unit: MassUnit = 'kg'): MakeableLoad[] {
   switch (kit.kind) {
     case 'single-masses':
       return [...new Set(kit.massesKg)]
         .sort((a, b) => a - b)
-        .map((loadKg) => ({ loadKg, recipe: `${loadKg} kg` }));
+        .map((loadKg) => ({ loadKg, recipe: massWords(loadKg, unit) }));
     case 'stack':
-      return stackLoads(kit);
+      return stackLoads(kit, unit);
     case 'bar-and-plates':
-      return barLoads(kit);
+      return barLoads(kit, unit);
     case 'bands':
       return [];
   }
 }
 
-function stackLoads(kit: Extract<WeightKit, { kind: 'stack' }>): MakeableLoad[] {
+function stackLoads(kit: Extract<WeightKit, { kind: 'stack' }>, unit: MassUnit): MakeableLoad[] {
   const steps = Math.floor(tidy((kit.heaviestKg - kit.lightestKg) / kit.stepKg));
   return Array.from({ length: steps + 1 }, (_, step) => {
     const loadKg = tidy(kit.lightestKg + step * kit.stepKg);
-    return { loadKg, recipe: `pin at ${loadKg} kg` };
+    return { loadKg, recipe: `pin at ${massWords(loadKg, unit)}` };
   });
 }
 
-function barLoads(kit: Extract<WeightKit, { kind: 'bar-and-plates' }>): MakeableLoad[] {
+function barLoads(kit: Extract<WeightKit, { kind: 'bar-and-plates' }>, unit: MassUnit): MakeableLoad[] {
   let best = new Map<number, number[]>([[tidy(kit.barKg), []]]);
   for (const { plateKg, pairs } of kit.pairs) {
     const grown = new Map(best);
@@ -80,11 +83,11 @@ function barLoads(kit: Extract<WeightKit, { kind: 'bar-and-plates' }>): Makeable
   }
   return [...best]
     .sort(([a], [b]) => a - b)
-    .map(([loadKg, plates]) => ({ loadKg, recipe: barRecipe(kit.barKg, plates) }));
+    .map(([loadKg, plates]) => ({ loadKg, recipe: barRecipe(kit.barKg, plates, unit) }));
 }
 
-function barRecipe(barKg: number, plates: readonly number[]): string {
-  if (plates.length === 0) return `bar ${barKg} kg alone`;
-  const heaviestFirst = [...plates].sort((a, b) => b - a).map((plate) => toDecimals(plate, 3));
-  return `bar ${barKg} kg, each end ${heaviestFirst.join(' + ')}`;
+function barRecipe(barKg: number, plates: readonly number[], unit: MassUnit): string {
+  if (plates.length === 0) return `bar ${massWords(barKg, unit)} alone`;
+  const heaviestFirst = [...plates].sort((a, b) => b - a).map((plate) => massIn(plate, unit));
+  return `bar ${massWords(barKg, unit)}, each end ${heaviestFirst.join(' + ')}`;
 }

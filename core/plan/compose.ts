@@ -7,6 +7,7 @@ import { targetPressure } from '../pressure/target-pressure';
 import { EXERCISES, type ExerciseId } from '../protocol/exercises';
 import { PROTOCOLS, type ProtocolId, TEMPOS, type TempoId } from '../protocol/protocols';
 import { LIMB_LABELS, type Limb, limbKind, type Position } from '../quantity/limb';
+import type { DisplayUnits } from '../quantity/units';
 import type { Finding } from '../rules/finding';
 import type { SchoolId } from '../rules/schools';
 import type { ClearanceLimits } from '../screening/clearance';
@@ -36,6 +37,7 @@ export type Measurements = {
   measuredPosition: Position;
   oneRepMax: Derived;
   weightKit: WeightKit;
+  massUnit: DisplayUnits['mass'];
   gaugeDivisionMmHg: number;
   /** What the clearances in force limit (rule SCR-2). */
   limits: ClearanceLimits;
@@ -54,7 +56,12 @@ export function composePlan(choices: Choices, measured: Measurements): { plan: P
     choices.percentLop,
     measured.gaugeDivisionMmHg,
   );
-  const load = targetLoad(measured.oneRepMax.value, choices.percentOneRepMax, measured.weightKit);
+  const load = targetLoad(
+    measured.oneRepMax.value,
+    choices.percentOneRepMax,
+    measured.weightKit,
+    measured.massUnit,
+  );
   const plan: Plan = {
     schoolId: choices.schoolId,
     gaugeDivisionMmHg: measured.gaugeDivisionMmHg,

@@ -34,6 +34,7 @@ export const testMeasurements: Measurements = {
   measuredPosition: 'sitting',
   oneRepMax: { value: 40, unit: 'kg', working: [], rules: ['LOAD-1'] },
   weightKit: testKit,
+  massUnit: 'kg',
   gaugeDivisionMmHg: 2,
   limits: { maxPercentLop: null, limbs: null, modes: null, capFrom: null },
 };

@@ -1,3 +1,5 @@
+import { toDecimals } from './rounding';
+
 /** Every unit a figure in Nervato can carry. The core computes in mmHg, kg, cm and ms. */
 export type Unit =
   | 'mmHg'
@@ -25,3 +27,18 @@ export const lbToKg = (massLb: number): number => massLb * KG_PER_LB;
 export const cmToIn = (lengthCm: number): number => lengthCm / CM_PER_IN;
 /** Centimetres, from inches typed in. */
 export const inToCm = (lengthIn: number): number => lengthIn * CM_PER_IN;
+
+/** The units a practice shows and types; the core computes in kg and cm whatever they are. */
+export type DisplayUnits = { mass: 'kg' | 'lb'; length: 'cm' | 'in' };
+
+/** Kilograms in the practice's unit, to a hundredth. */
+export const massIn = (massKg: number, unit: DisplayUnits['mass']): number =>
+  toDecimals(unit === 'kg' ? massKg : kgToLb(massKg), 2);
+
+/** "37.5 kg" or "82.67 lb", from kilograms. */
+export const massWords = (massKg: number, unit: DisplayUnits['mass']): string =>
+  `${massIn(massKg, unit)} ${unit}`;
+
+/** "54.5 cm" or "21.5 in", from centimetres. */
+export const lengthWords = (lengthCm: number, unit: DisplayUnits['length']): string =>
+  `${toDecimals(unit === 'cm' ? lengthCm : cmToIn(lengthCm), 1)} ${unit}`;

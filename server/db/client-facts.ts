@@ -53,6 +53,7 @@ async function readRecords(em: EntityManager, nowMs: number, only?: string): Pro
       rows.filter((row) => row.clientId === client.id);
     const facts: ClientFacts = {
       shelfLife: client.shelfLife,
+      units: { mass: practice?.massUnit ?? 'kg', length: practice?.lengthUnit ?? 'cm' },
       stricter,
       screenings: ours(screenings).map(({ atMs, version, yes, bloodPressures, note }) => ({
         atMs,

@@ -115,6 +115,7 @@ async function measurementsFor(
     oneRepMax: test.oneRepMax,
     side: test.side,
     weightKit,
+    massUnit: client.facts.units.mass,
     gaugeDivisionMmHg: occlusion.divisionMmHg,
     limits: limitsInForce(client.facts.clearances, c.var.nowMs),
   };

@@ -11,6 +11,7 @@ import { proposedPercent } from '#core/pressure/newcomer-ramp';
 import { EXERCISES } from '#core/protocol/exercises';
 import { PROTOCOLS, protocolIdSchema, tempoIdSchema } from '#core/protocol/protocols';
 import { LIMB_LABELS, POSITIONS } from '#core/quantity/limb';
+import { massWords } from '#core/quantity/units';
 import { guardFindings, hardFindings } from '#core/rules/finding';
 import { SCHOOLS, schoolIdSchema } from '#core/rules/schools';
 import { limitsInForce } from '#core/screening/clearance';
@@ -83,6 +84,7 @@ export function Composer({ client, basis }: { client: ClientRecord; basis: Basis
         measuredPosition: occlusion.position,
         oneRepMax: test.oneRepMax,
         weightKit,
+        massUnit: client.facts.units.mass,
         gaugeDivisionMmHg: occlusion.divisionMmHg,
         limits,
       });
@@ -131,7 +133,7 @@ export function Composer({ client, basis }: { client: ClientRecord; basis: Basis
           onChange={(strengthTestId) => change({ strengthTestId })}
           options={strengthTests.map((fact) => ({
             value: fact.id,
-            label: `${EXERCISES[fact.exerciseId].label}, ${fact.side}: ${fact.oneRepMax.value} kg`,
+            label: `${EXERCISES[fact.exerciseId].label}, ${fact.side}: ${massWords(fact.oneRepMax.value, client.facts.units.mass)}`,
           }))}
         />
         <Choice

@@ -1,6 +1,7 @@
 import type { TimelineSet } from '#core/plan/timeline';
 import type { Dose } from '#core/session/dose';
 import { clock, plain } from '../../parts/format';
+import { useUnits } from '../../parts/units';
 
 /** The dose of a session, each figure with its unit (rule RUN-5). */
 export function DoseFigures({
@@ -13,6 +14,7 @@ export function DoseFigures({
   /** Of the whole plan, also of sets that were never begun. */
   plannedReps: number;
 }) {
+  const { mass } = useUnits();
   const [limb] = dose.limbs;
   const figures: [string, string, string][] = [
     ['Repetitions', `${dose.reps}`, `${sets.map(({ reps }) => reps).join(' / ')} of ${plannedReps}`],
@@ -20,7 +22,7 @@ export function DoseFigures({
     ['Longest stretch', clock(limb?.longestContinuousMs ?? 0), 'min:s, continuous'],
     ['Pressure × time', plain(limb?.pressureTimeMmHgMin ?? 0, 0), 'mmHg·min'],
     ['Relative', plain(limb?.relativePressureTimePercentLopMin ?? 0, 0), '%LOP·min'],
-    ['Volume', plain(dose.volumeKgReps), 'kg·reps'],
+    ['Volume', plain(Number(mass.show(dose.volumeKgReps))), `${mass.unit}·reps`],
   ];
   return (
     <dl className="grid grid-cols-3 gap-y-4 border-y border-ink/40 py-3 xl:grid-cols-6">

@@ -7,6 +7,7 @@ import { correctedReps } from '#core/session/state';
 import type { LiveSession } from '../../data/live-session';
 import { clock, dayAndTime, plain } from '../../parts/format';
 import { OcclusionStrip } from '../../parts/OcclusionStrip';
+import { useUnits } from '../../parts/units';
 import { DoseFigures } from './DoseFigures';
 
 const REASONS = {
@@ -20,6 +21,7 @@ const REASONS = {
 export function RecordView({ session: { view, state } }: { session: LiveSession }) {
   const timeline = liveTimeline(view.plan, state, state.finishedAtMs ?? Date.now());
   const dose = doseOf(timeline);
+  const { mass } = useUnits();
   const planned = compile(view.plan);
   const exercise = view.plan.exercises[0];
   return (
@@ -29,7 +31,8 @@ export function RecordView({ session: { view, state } }: { session: LiveSession 
           {exercise?.label}, {dayAndTime(state.startedAtMs ?? view.openedAtMs)}
         </h1>
         <p className="text-quiet">
-          {exercise?.protocolLabel}, {exercise?.load.value} kg ({exercise?.loadRecipe}), done over planned
+          {exercise?.protocolLabel}, {exercise && mass.words(exercise.load.value)} ({exercise?.loadRecipe}),
+          done over planned
         </p>
       </header>
       <OcclusionStrip planned={planned} done={timeline} />

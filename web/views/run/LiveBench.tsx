@@ -10,6 +10,7 @@ import { type LiveSession, useAppend } from '../../data/live-session';
 import { Button } from '../../parts/Button';
 import { clock } from '../../parts/format';
 import { OcclusionStrip } from '../../parts/OcclusionStrip';
+import { useUnits } from '../../parts/units';
 import { useNow } from '../../parts/use-now';
 import { useSpace } from '../../parts/use-space';
 import { loosenEvents, nextEvents, signEvents, stopEvents, topUpEvents } from './actions';
@@ -27,6 +28,7 @@ const STRIP_EVERY_MS = 1_000;
 /** The live session: what now, what next, and one key for each. Everything shown is folded from the log. */
 export function LiveBench({ session: { view, state } }: { session: LiveSession }) {
   const nowMs = useNow(100);
+  const { mass } = useUnits();
   const append = useAppend(view.id);
   const [signing, setSigning] = useState(false);
   const escapedAtMs = useRef(0);
@@ -72,7 +74,7 @@ export function LiveBench({ session: { view, state } }: { session: LiveSession }
         </h1>
         {exercise && (
           <p className="text-quiet">
-            {exercise.label}, {exercise.load.value} kg ({exercise.loadRecipe}). {exercise.cue}
+            {exercise.label}, {mass.words(exercise.load.value)} ({exercise.loadRecipe}). {exercise.cue}
           </p>
         )}
       </header>
