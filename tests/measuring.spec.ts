@@ -109,3 +109,38 @@ test('a round measures several limbs, a quick check confirms, and a leg refuses 
     await expect(page.getByLabel('Trial 1, pulse gone at, mmHg')).toHaveValue('170');
   });
 });
+
+test('a lost stream is said at once, and the measurement goes on by hand', async ({ page, nervato }) => {
+  await page.goto('/');
+  await openPerson(page, 'Odalys Ferrant');
+  await chooseLink(page, 'Measure');
+  await page.getByText(/^Set-up:/).click();
+  await page.getByLabel('Reading from').selectOption('simulated regulated pump');
+  await expect(page.getByText('mmHg, read by the app')).toBeVisible();
+  await page.keyboard.press('+');
+  await expect(page.getByRole('region', { name: 'Cuff dock' })).toContainText('Measuring Odalys Ferrant');
+  await nervato.kill();
+  await expect(page.getByText(/The stream is lost. Read the gauge by hand/)).toBeVisible();
+  const dock = page.getByRole('region', { name: 'Cuff dock' });
+  await expect(dock.getByRole('alert')).toHaveText('Stream lost: let it down by hand');
+  await page.getByLabel('Reading from').selectOption('a gauge, typed');
+  await dock.getByRole('button', { name: 'It is down' }).click();
+  await expect(dock).toContainText('No cuff is inflated.');
+  await page.getByLabel('Gauge reading in mmHg').fill('180');
+  await page.keyboard.press('Space');
+  await expect(page.getByLabel('Trial 1, pulse gone at, mmHg')).toHaveValue('180');
+});
+
+test('a regulated pump measures by itself, and its figure becomes a trial', async ({ page }) => {
+  await page.goto('/');
+  await openPerson(page, 'Odalys Ferrant');
+  await chooseLink(page, 'Measure');
+  await page.getByText(/^Set-up:/).click();
+  await page.getByLabel('Pulse by').selectOption('the pump itself');
+  await page.getByLabel('Reading from').selectOption('simulated regulated pump');
+  await expect(page.getByText('mmHg, read by the app')).toBeVisible();
+  await page.keyboard.press('Space');
+  await expect(page.getByText('The pump is measuring. Keep still, nobody talks.')).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Record \d/ })).toBeEnabled({ timeout: 40_000 });
+  await expect(page.getByLabel('Trial 1, pulse gone at, mmHg')).not.toHaveValue('');
+});

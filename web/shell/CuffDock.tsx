@@ -4,7 +4,7 @@ import { LIMB_LABELS } from '#core/quantity/limb';
 import { limbClocks } from '#core/session/clocks';
 import { inflatedLimbs } from '#core/session/state';
 import { type LiveSession, useAppend } from '../data/live-session';
-import { type Connected, useConnected } from '../devices/connected';
+import { type Connected, connect, useConnected } from '../devices/connected';
 import { Button } from '../parts/Button';
 import { clock } from '../parts/format';
 import { useNow } from '../parts/use-now';
@@ -32,7 +32,7 @@ export function CuffDock({ sessions }: { sessions: readonly LiveSession[] }) {
 
 const DOWN_MMHG = 5;
 
-type MeasuringCuff = { connected: Connected; pressureMmHg: number; sinceMs: number };
+type MeasuringCuff = { connected: Connected; pressureMmHg: number; sinceMs: number; lost: boolean };
 
 /** The cuff of a connected device while it is up, with when that began. */
 function useMeasuringCuff(): MeasuringCuff | null {
@@ -44,17 +44,17 @@ function useMeasuringCuff(): MeasuringCuff | null {
       const pressureMmHg = Math.round(frame?.pressureMmHg ?? 0);
       setCuff((old) => {
         // A lost stream does not let a cuff down: the last that was known stays on screen.
-        if (!frame) return old;
+        if (!frame) return old && { ...old, lost: true };
         if (pressureMmHg < DOWN_MMHG) return null;
-        if (old?.pressureMmHg === pressureMmHg) return old;
-        return { connected, pressureMmHg, sinceMs: old?.sinceMs ?? frame.atMs };
+        if (old?.pressureMmHg === pressureMmHg && !old.lost) return old;
+        return { connected, pressureMmHg, sinceMs: old?.sinceMs ?? frame.atMs, lost: false };
       });
     });
   }, [connected]);
   return cuff;
 }
 
-function DockedDevice({ connected, pressureMmHg, sinceMs }: MeasuringCuff) {
+function DockedDevice({ connected, pressureMmHg, sinceMs, lost }: MeasuringCuff) {
   const nowMs = useNow(250);
   return (
     <li className="flex flex-wrap items-center gap-x-6 gap-y-1 py-2">
@@ -68,9 +68,20 @@ function DockedDevice({ connected, pressureMmHg, sinceMs }: MeasuringCuff) {
       <span className="figures text-xl">
         {clock(nowMs - sinceMs)} <span className="text-[14px] text-quiet">up</span>
       </span>
-      <Button className="ml-auto" onClick={() => connected.source.command({ do: 'release' })}>
-        Release the measuring cuff
-      </Button>
+      {lost ? (
+        <>
+          <strong role="alert" className="notched text-ochre">
+            Stream lost: let it down by hand
+          </strong>
+          <Button className="ml-auto" onClick={() => connect(null)}>
+            It is down
+          </Button>
+        </>
+      ) : (
+        <Button className="ml-auto" onClick={() => connected.source.command({ do: 'release' })}>
+          Release the measuring cuff
+        </Button>
+      )}
     </li>
   );
 }

@@ -203,7 +203,10 @@ export function MeasureCuff({
             setVolume={setVolume}
           />
         )}
-        <p className="text-[14px] text-quiet">{METHODS[setup.method].traps.join('. ')}.</p>
+        <p className="text-[14px] text-quiet">
+          {METHODS[setup.method].traps.join('. ')}.
+          {pump && !pump.keepsPressure && ' This pump leaks once unplugged: read first.'}
+        </p>
       </div>
       <div className="min-w-0 space-y-4 md:col-span-2 xl:col-span-1">
         <TrialTable rows={rows} current={current} onChange={changeRow} />

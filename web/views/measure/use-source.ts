@@ -44,9 +44,10 @@ export function useSource(
       left = true;
       const now = connectedNow();
       if (now?.key !== key) return;
-      let pressureMmHg = 0;
+      // While the stream is lost nobody knows that the cuff is down, so it stays in the dock.
+      let pressureMmHg = Number.POSITIVE_INFINITY;
       now.source.subscribe((frame) => {
-        pressureMmHg = frame?.pressureMmHg ?? 0;
+        pressureMmHg = frame?.pressureMmHg ?? Number.POSITIVE_INFINITY;
       })();
       if (pressureMmHg < DOWN_MMHG) connect(null);
     };
