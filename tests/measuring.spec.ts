@@ -87,7 +87,7 @@ test('a round measures several limbs, a quick check confirms, and a leg refuses 
   await test.step('a quick check within ten', async () => {
     await chooseLink(page, 'Measure');
     await page.getByRole('button', { name: /Check and history ?, Left thigh, sitting/ }).click();
-    await expect(page.getByRole('img', { name: /^Pressures: .*174/ })).toBeVisible();
+    await expect(page.getByRole('img', { name: /^History: .*174/ })).toBeVisible();
     const check = page.getByLabel(/Quick check/);
     await check.fill('190');
     await expect(page.getByText(/190 is 16 from 174, more than 10: measure again/)).toBeVisible();

@@ -28,8 +28,8 @@ const pressureHistory: View['open'] = async (page) => {
   await bench('Odalys Ferrant', 'Measure', 'Pressures on record')(page);
   await page.getByRole('button', { name: /Check and history/ }).click();
   await page.getByLabel(/Quick check/).fill('168');
-  await expect(page.getByRole('img', { name: /^Pressures:/ })).toBeVisible();
-  await page.getByRole('img', { name: /^Pressures:/ }).scrollIntoViewIfNeeded();
+  await expect(page.getByRole('img', { name: /^History:/ })).toBeVisible();
+  await page.getByRole('img', { name: /^History:/ }).scrollIntoViewIfNeeded();
 };
 
 const practise: View['open'] = async (page) => {

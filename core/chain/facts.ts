@@ -10,8 +10,7 @@ import type { Clearance } from '../screening/clearance';
 import type { DayCheck } from '../screening/day-check';
 import type { Stricter } from '../screening/items';
 import type { Screening } from '../screening/screening';
-
-export type Side = 'left' | 'right' | 'both';
+import type { Side } from '../strength/side';
 
 /** A girth, and what goes on there: a cuff that can be measured, or a strap that cannot (rule FIT-5). */
 export type FitFact = {

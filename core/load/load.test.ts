@@ -62,17 +62,25 @@ describe('targetLoad (LOAD-3, LOAD-4)', () => {
         fc.double({ min: 2, max: 200, noNaN: true }),
         fc.integer({ min: 10, max: 50 }),
         (kit, oneRepMaxKg, percent) => {
-          const { load, truePercent } = targetLoad(oneRepMaxKg, percent, kit);
+          const target = targetLoad(oneRepMaxKg, percent, kit);
+          const { load, truePercent } = target;
           const lightest = makeableLoads(kit)[0]?.loadKg ?? 0;
           expect(load.value <= (oneRepMaxKg * percent) / 100 + 1e-6 || load.value === lightest).toBe(true);
           if (truePercent > 50) {
-            expect(checkLoad(percent, { load, truePercent, recipe: '' })).toContainEqual(
-              expect.objectContaining({ level: 'hard' }),
-            );
+            expect(checkLoad(percent, target)).toContainEqual(expect.objectContaining({ level: 'hard' }));
           }
         },
       ),
     );
+  });
+
+  it('names the next step down and up, and none past the ends of the kit', () => {
+    const dumbbells: WeightKit = { kind: 'single-masses', id: 'd', label: 'D', massesKg: [2, 4, 6] };
+    const middle = targetLoad(20, 25, dumbbells);
+    expect(middle.lighter).toMatchObject({ loadKg: 2, percent: 10 });
+    expect(middle.heavier).toMatchObject({ loadKg: 6, percent: 30, recipe: '6 kg' });
+    expect(targetLoad(20, 5, dumbbells).lighter).toBeNull();
+    expect(targetLoad(20, 40, dumbbells).heavier).toBeNull();
   });
 
   it('guards above 40 %, refuses above 50 %, notes below 20 %', () => {

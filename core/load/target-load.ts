@@ -5,8 +5,17 @@ import type { Finding } from '../rules/finding';
 import { LIMITS } from '../rules/limits';
 import { makeableLoads, type WeightKit } from './weight-kit';
 
-/** The load to use in kg, its true share of the 1RM, and how the kit makes it. */
-export type TargetLoad = { load: Derived; truePercent: number; recipe: string };
+/** A load the kit makes next to the chosen one, in kg, with its share of the 1RM. */
+export type LoadStep = { loadKg: number; percent: number; recipe: string };
+
+/** The load to use in kg, its true share of the 1RM, how the kit makes it, and its neighbours. */
+export type TargetLoad = {
+  load: Derived;
+  truePercent: number;
+  recipe: string;
+  lighter: LoadStep | null;
+  heavier: LoadStep | null;
+};
 
 /**
  * Load for a share of the one-repetition maximum, rounded down to what the kit can make (rules LOAD-3, LOAD-4).
@@ -26,8 +35,16 @@ export function targetLoad(
   const lightest = loads[0];
   if (!lightest) throw new RangeError(`${kit.label} makes no load.`);
   const chosen = loads.filter(({ loadKg }) => loadKg <= exactKg).at(-1) ?? lightest;
-  const truePercent = toDecimals((100 * chosen.loadKg) / oneRepMaxKg, 1);
+  const share = (loadKg: number) => toDecimals((100 * loadKg) / oneRepMaxKg, 1);
+  const truePercent = share(chosen.loadKg);
+  const place = loads.indexOf(chosen);
+  const step = (by: number): LoadStep | null => {
+    const made = loads[place + by];
+    return made ? { ...made, percent: share(made.loadKg) } : null;
+  };
   return {
+    lighter: step(-1),
+    heavier: step(1),
     truePercent,
     recipe: chosen.recipe,
     load: {

@@ -1,16 +1,17 @@
 import type { Cuff } from '../cuff/cuff';
 import type { Derived } from '../derivation/derived';
-import { checkLoad, targetLoad } from '../load/target-load';
+import { checkLoad, type TargetLoad, targetLoad } from '../load/target-load';
 import type { WeightKit } from '../load/weight-kit';
 import { checkExercisePercent, checkPosition } from '../pressure/check-pressure';
 import { targetPressure } from '../pressure/target-pressure';
 import { EXERCISES, type ExerciseId } from '../protocol/exercises';
 import { PROTOCOLS, type ProtocolId, TEMPOS, type TempoId } from '../protocol/protocols';
-import { LIMB_LABELS, type Limb, limbKind, type Position } from '../quantity/limb';
+import { LIMB_LABELS, type Limb, limbKind, limbSide, type Position } from '../quantity/limb';
 import type { DisplayUnits } from '../quantity/units';
 import type { Finding } from '../rules/finding';
 import type { SchoolId } from '../rules/schools';
 import type { ClearanceLimits } from '../screening/clearance';
+import type { Side } from '../strength/side';
 import { checkTimeline } from './check-timeline';
 import { compile } from './compile';
 import type { Plan } from './plan';
@@ -36,6 +37,7 @@ export type Measurements = {
   steady: boolean;
   measuredPosition: Position;
   oneRepMax: Derived;
+  testedSide: Side;
   weightKit: WeightKit;
   massUnit: DisplayUnits['mass'];
   gaugeDivisionMmHg: number;
@@ -48,7 +50,10 @@ export type Measurements = {
  * (rules SCR-2, PRS-1 to PRS-3, LOP-5, LOAD-3, LOAD-4, PRO-1, PRO-2).
  * A plan with a hard finding is for showing why, never for running.
  */
-export function composePlan(choices: Choices, measured: Measurements): { plan: Plan; findings: Finding[] } {
+export function composePlan(
+  choices: Choices,
+  measured: Measurements,
+): { plan: Plan; load: TargetLoad; findings: Finding[] } {
   const exercise = EXERCISES[choices.exerciseId];
   const protocol = PROTOCOLS[choices.protocolId];
   const { target, trueRange } = targetPressure(
@@ -107,10 +112,11 @@ export function composePlan(choices: Choices, measured: Measurements): { plan: P
     ...checkPosition(measured.measuredPosition, choices.position),
     ...checkCuffPressure(measured.cuff, target.value),
     ...checkSteady(measured.steady),
+    ...checkTestedSide(choices.limb, measured.testedSide),
     ...checkLoad(choices.percentOneRepMax, load),
     ...checkTimeline(compile(plan)),
   ];
-  return { plan, findings };
+  return { plan, load, findings };
 }
 
 function checkClearance({ limb, percentLop }: Choices, limits: ClearanceLimits): Finding[] {
@@ -186,6 +192,20 @@ function checkCuffPressure(cuff: Cuff, pressureMmHg: number): Finding[] {
       subject: 'percentLop',
       message: `${pressureMmHg} mmHg is above the ${cuff.maxPressureMmHg} mmHg that ${cuff.label} can hold.`,
       remedy: 'Lower the share of LOP or measure with a wider cuff.',
+    },
+  ];
+}
+
+/** The other side's 1RM may stand in for a side that is not tested, and is marked (rule LOAD-2). */
+function checkTestedSide(limb: Limb, testedSide: Side): Finding[] {
+  if (testedSide === 'both' || testedSide === limbSide(limb)) return [];
+  return [
+    {
+      rule: 'LOAD-2',
+      level: 'note',
+      subject: 'strengthTestId',
+      message: `The 1RM is of the ${testedSide} side, standing in for the ${limbSide(limb)}.`,
+      remedy: 'Right for an injured or post-operative side; test this side once it may be tested.',
     },
   ];
 }

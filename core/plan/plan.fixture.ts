@@ -33,6 +33,7 @@ export const testMeasurements: Measurements = {
   steady: true,
   measuredPosition: 'sitting',
   oneRepMax: { value: 40, unit: 'kg', working: [], rules: ['LOAD-1'] },
+  testedSide: 'left',
   weightKit: testKit,
   massUnit: 'kg',
   gaugeDivisionMmHg: 2,

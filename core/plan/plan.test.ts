@@ -2,12 +2,13 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { PROTOCOLS, protocolIdSchema, TEMPOS, tempoIdSchema } from '../protocol/protocols';
 import { hardFindings } from '../rules/finding';
-import { schoolIdSchema } from '../rules/schools';
+import { type SchoolId, schoolIdSchema } from '../rules/schools';
 import { doseOf } from '../session/dose';
 import { checkTimeline } from './check-timeline';
+import { compareSchools } from './compare-schools';
 import { compile } from './compile';
 import { clockAtEnds, fenceMs, occlusionClockMs } from './occlusion-clock';
-import { testCuff, testPlan } from './plan.fixture';
+import { testChoices, testCuff, testMeasurements, testPlan } from './plan.fixture';
 import type { Inflation, Timeline } from './timeline';
 
 const MIN = 60_000;
@@ -142,4 +143,40 @@ describe('composePlan', () => {
     expect(PROTOCOLS['release-75'].reinflateLeadMs).toBe(5000);
     expect(TEMPOS['1.5-0-1.5']).toEqual({ upMs: 1500, holdMs: 0, downMs: 1500 });
   });
+});
+
+describe('the schools side by side (PRS-2)', () => {
+  const rows = compareSchools(testChoices, testMeasurements, 0);
+  const row = (schoolId: SchoolId) => rows.find((candidate) => candidate.schoolId === schoolId);
+
+  it('gives what each would do for the same person, as worked by hand', () => {
+    // LOP 174 mmHg, gauge division 2, in the first week: each school starts where its table says.
+    expect(rows.map(({ percentLop, pressureMmHg }) => [percentLop, pressureMmHg])).toEqual([
+      [60, 104],
+      [40, 68],
+      [50, 86],
+      [50, 86],
+      [50, 86],
+    ]);
+  });
+
+  it('deflates between sets where the school does, so the longest stretch is shorter', () => {
+    const released = row('rest-release');
+    expect(released?.longestMs).toBeLessThan(row('clinic')?.longestMs ?? 0);
+    expect(released?.occludedMs).toBeGreaterThan(released?.longestMs ?? 0);
+  });
+
+  it('obeys a clearance in every school', () => {
+    const limits = { ...testMeasurements.limits, maxPercentLop: 45, capFrom: 'Dr Test' };
+    for (const capped of compareSchools(testChoices, { ...testMeasurements, limits }, 8)) {
+      expect(capped.percentLop).toBeLessThanOrEqual(45);
+    }
+  });
+});
+
+it('marks a 1RM that stands in from the other side (LOAD-2)', () => {
+  expect(testPlan({}, { testedSide: 'right' }).findings).toContainEqual(
+    expect.objectContaining({ rule: 'LOAD-2', level: 'note', subject: 'strengthTestId' }),
+  );
+  expect(testPlan({}, { testedSide: 'both' }).findings).toEqual([]);
 });

@@ -1,68 +1,22 @@
 import { z } from 'zod';
-import type { LimbKind, Position } from '../quantity/limb';
+import { ARM_EXERCISES } from './arm-exercises';
+import type { Exercise } from './exercise';
+import { LEG_EXERCISES } from './leg-exercises';
 
-export const exerciseIdSchema = z.enum([
-  'knee-extension',
-  'straight-leg-raise',
-  'leg-press',
-  'bodyweight-box-squat',
-  'elbow-flexion',
-  'elbow-extension',
-  'wrist-extension',
-  'grip-squeeze',
-]);
-export type ExerciseId = z.infer<typeof exerciseIdSchema>;
+const LIBRARY = { ...LEG_EXERCISES, ...ARM_EXERCISES };
+export type ExerciseId = keyof typeof LIBRARY;
 
-/** An exercise: which kind of limb wears the cuff, the position it is done in, and a one-line cue. */
-export type Exercise = { label: string; limbKind: LimbKind; position: Position; cue: string };
+/** The exercise library, as data. */
+export const EXERCISES: Record<ExerciseId, Exercise> = LIBRARY;
+export const EXERCISE_IDS = Object.keys(LIBRARY) as ExerciseId[];
+export const exerciseIdSchema = z.enum(EXERCISE_IDS as [ExerciseId, ...ExerciseId[]]);
 
-export const EXERCISES: Record<ExerciseId, Exercise> = {
-  'knee-extension': {
-    label: 'Knee extension',
-    limbKind: 'leg',
-    position: 'sitting',
-    cue: 'Straighten all the way, toes up, lower as slowly as you lifted.',
-  },
-  'straight-leg-raise': {
-    label: 'Straight leg raise',
-    limbKind: 'leg',
-    position: 'lying',
-    cue: 'Knee locked, lift to the height of the other knee.',
-  },
-  'leg-press': {
-    label: 'Leg press',
-    limbKind: 'leg',
-    position: 'sitting',
-    cue: 'Push through the heel and stop short of locking the knee.',
-  },
-  'bodyweight-box-squat': {
-    label: 'Box squat',
-    limbKind: 'leg',
-    position: 'standing',
-    cue: 'Sit back to the box, touch it lightly, stand tall.',
-  },
-  'elbow-flexion': {
-    label: 'Elbow flexion',
-    limbKind: 'arm',
-    position: 'sitting',
-    cue: 'Elbow at your side, palm up, no swing.',
-  },
-  'elbow-extension': {
-    label: 'Elbow extension',
-    limbKind: 'arm',
-    position: 'sitting',
-    cue: 'Upper arm still, straighten fully.',
-  },
-  'wrist-extension': {
-    label: 'Wrist extension',
-    limbKind: 'arm',
-    position: 'sitting',
-    cue: 'Forearm on the table, lift the back of the hand.',
-  },
-  'grip-squeeze': {
-    label: 'Grip squeeze',
-    limbKind: 'arm',
-    position: 'sitting',
-    cue: 'Squeeze, hold a breath’s length, open the hand fully.',
-  },
-};
+/** Exercises whose name, muscle, equipment or kind contain every word of `sought`, in the library's order. */
+export function findExercises(sought: string, among: readonly ExerciseId[] = EXERCISE_IDS): ExerciseId[] {
+  const words = sought.toLowerCase().split(/\s+/).filter(Boolean);
+  return among.filter((id) => {
+    const { label, muscle, equipment, kind, position } = EXERCISES[id];
+    const text = `${label} ${muscle} ${equipment.replace('-', ' ')} ${kind} ${position}`.toLowerCase();
+    return words.every((word) => text.includes(word));
+  });
+}

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import type { ProtocolId } from '../protocol/protocols';
 import type { LimbKind } from '../quantity/limb';
 
 export const schoolIdSchema = z.enum([
@@ -17,6 +18,7 @@ export type School = {
   label: string;
   percentLop: Record<LimbKind, PercentRange>;
   betweenSets: string;
+  usualProtocol: ProtocolId;
   lastSet: string;
 };
 
@@ -26,30 +28,35 @@ export const SCHOOLS: Record<SchoolId, School> = {
     label: 'Clinic',
     percentLop: { arm: { start: 40, usual: 50, top: 50 }, leg: { start: 60, usual: 80, top: 80 } },
     betweenSets: 'stay inflated',
+    usualProtocol: 'standard-75',
     lastSet: 'failure expected',
   },
   'research-consensus': {
     label: 'Research consensus',
     percentLop: { arm: { start: 40, usual: 50, top: 80 }, leg: { start: 40, usual: 60, top: 80 } },
     betweenSets: 'either',
+    usualProtocol: 'standard-75',
     lastSet: 'failure or scheme done',
   },
   'graded-start': {
     label: 'Graded start',
     percentLop: { arm: { start: 30, usual: 40, top: 50 }, leg: { start: 50, usual: 60, top: 80 } },
     betweenSets: 'stay inflated',
+    usualProtocol: 'standard-75',
     lastSet: 'one or two left',
   },
   'gym-accessory': {
     label: 'Gym accessory',
     percentLop: { arm: { start: 40, usual: 50, top: 60 }, leg: { start: 50, usual: 70, top: 80 } },
     betweenSets: 'either',
+    usualProtocol: 'standard-75',
     lastSet: 'one or two left',
   },
   'rest-release': {
     label: 'Rest-release',
     percentLop: { arm: { start: 40, usual: 45, top: 50 }, leg: { start: 50, usual: 65, top: 80 } },
     betweenSets: 'deflate, 60 s rest',
+    usualProtocol: 'release-75',
     lastSet: 'close to failure',
   },
 };

@@ -1,7 +1,6 @@
 import { defineEntity, type InferEntity, p } from '@mikro-orm/core';
 import type { KitItem, PracticeSettings, Role } from '#contract/practice';
 import type { NewPracticeAttempt } from '#contract/practice-attempt';
-import type { Side } from '#core/chain/facts';
 import type { Derived } from '#core/derivation/derived';
 import type { PulseMethod, PulseSite } from '#core/occlusion-pressure/methods';
 import type { ShelfLife } from '#core/occlusion-pressure/shelf-life';
@@ -16,6 +15,7 @@ import type { Clearance } from '#core/screening/clearance';
 import type { DayCheckAnswers } from '#core/screening/day-check';
 import type { ItemId, Stricter } from '#core/screening/items';
 import type { SessionEvent, SessionEventType } from '#core/session/events';
+import type { Side } from '#core/strength/side';
 
 // Times are wall-clock ms since 1970; ids are UUIDs as text.
 const id = () => p.string().primary();

@@ -3,8 +3,10 @@ import { useForm } from 'react-hook-form';
 import { useNavigate } from 'react-router';
 import type { ClientRecord } from '#contract/client';
 import { type NewStrengthTest, newStrengthTestSchema } from '#contract/measurements';
-import { ageWords, limbInHand } from '#core/chain/links';
-import { EXERCISES, exerciseIdSchema } from '#core/protocol/exercises';
+import { newest } from '#core/chain/facts';
+import { limbInHand } from '#core/chain/links';
+import { isWeighed } from '#core/protocol/exercise';
+import { EXERCISE_IDS, EXERCISES } from '#core/protocol/exercises';
 import { limbKind, limbSide } from '#core/quantity/limb';
 import { checkRepsToFailure, oneRepMax, strengthTestSchema } from '#core/strength/one-rep-max';
 import { api, failureWords, read } from '../../data/api';
@@ -16,6 +18,9 @@ import { Field, FieldError } from '../../parts/Field';
 import { Figure } from '../../parts/Figure';
 import { FindingLine } from '../../parts/FindingLine';
 import { toNumber, useUnits } from '../../parts/units';
+import { ExercisePicker } from './ExercisePicker';
+import { FormulaDots } from './FormulaDots';
+import { TestsOnRecord } from './TestsOnRecord';
 
 const typedWith = (parse: (typed: string) => number) => ({
   setValueAs: (typed: string | number | undefined) =>
@@ -27,7 +32,9 @@ export function LoadBench({ client }: { client: ClientRecord }) {
   const navigate = useNavigate();
   const { mass } = useUnits();
   const limb = limbInHand(client.facts) ?? 'left-thigh';
-  const exercises = exerciseIdSchema.options.filter((id) => EXERCISES[id].limbKind === limbKind(limb));
+  const exercises = EXERCISE_IDS.filter(
+    (id) => EXERCISES[id].limbKind === limbKind(limb) && isWeighed(EXERCISES[id]),
+  );
   const write = useRecordWrite((json: NewStrengthTest) =>
     read(api.clients[':id']['strength-tests'].$post({ param: { id: client.id }, json })),
   );
@@ -38,6 +45,11 @@ export function LoadBench({ client }: { client: ClientRecord }) {
   });
   const values = watch();
   const test = strengthTestSchema.safeParse({ loadKg: values.loadKg, reps: values.reps });
+  const otherSide = newest(
+    client.facts.strengthTests.filter(
+      (fact) => fact.exerciseId === values.exerciseId && fact.side !== values.side && fact.side !== 'both',
+    ),
+  );
   const result = test.success ? oneRepMax(test.data) : null;
   const submit = handleSubmit(async (body) => {
     const record = await write.mutateAsync(body).catch(() => null);
@@ -49,22 +61,11 @@ export function LoadBench({ client }: { client: ClientRecord }) {
         <BenchHeading title="Load">
           One clean set to failure, 3 to 10 repetitions, or a single one.
         </BenchHeading>
-        <div>
-          <label htmlFor="exercise" className="text-[15px] font-semibold">
-            Exercise
-          </label>
-          <select
-            id="exercise"
-            {...register('exerciseId')}
-            className="mt-1 block min-h-11 w-full rounded-sm border border-ink/40 bg-paper px-3"
-          >
-            {exercises.map((id) => (
-              <option key={id} value={id}>
-                {EXERCISES[id].label}
-              </option>
-            ))}
-          </select>
-        </div>
+        <ExercisePicker
+          among={exercises}
+          value={values.exerciseId}
+          onChange={(exerciseId) => setValue('exerciseId', exerciseId)}
+        />
         <Choice
           label="Side"
           value={values.side}
@@ -93,7 +94,8 @@ export function LoadBench({ client }: { client: ClientRecord }) {
           />
         </div>
         <p className="text-[14px] text-quiet">
-          An injured or post-operative side is not tested: test the other side and mark it (LOAD-2).
+          An injured or post-operative side is not tested: the other side stands in, marked (LOAD-2).
+          {otherSide && ` On record for the ${otherSide.side}: ${mass.words(otherSide.oneRepMax.value)}.`}
         </p>
         {write.error && <FieldError>{failureWords(write.error)}</FieldError>}
         <Button type="submit" kind="main" keyHint="Enter" disabled={write.isPending}>
@@ -108,38 +110,12 @@ export function LoadBench({ client }: { client: ClientRecord }) {
               checkRepsToFailure(test.data.reps).map((finding) => (
                 <FindingLine key={finding.message} finding={finding} />
               ))}
-            {test.data && test.data.reps > 1 && (
-              <dl className="mt-5 grid w-72 grid-cols-[1fr_auto] gap-y-1">
-                {result.working.slice(1, -1).map(({ label, detail }) => (
-                  <div key={label} className="contents">
-                    <dt>{label}</dt>
-                    <dd className="figures text-right">{detail}</dd>
-                  </div>
-                ))}
-              </dl>
-            )}
+            <FormulaDots oneRepMax={result} />
           </>
         ) : (
           <p className="text-quiet">The seven estimates and their median appear here as you type.</p>
         )}
-        {client.facts.strengthTests.length > 0 && (
-          <section className="mt-8">
-            <h3 className="font-semibold">Tests on record</h3>
-            <ul className="mt-1 border-t border-rule">
-              {[...client.facts.strengthTests]
-                .sort((a, b) => b.atMs - a.atMs)
-                .map((fact) => (
-                  <li key={fact.id} className="flex gap-6 border-b border-rule py-1.5">
-                    <span className="w-56">
-                      {EXERCISES[fact.exerciseId].label}, {fact.side}
-                    </span>
-                    <span className="figures">{mass.words(fact.oneRepMax.value)}</span>
-                    <span className="text-quiet">{ageWords(fact.atMs, client.judgedAtMs)}</span>
-                  </li>
-                ))}
-            </ul>
-          </section>
-        )}
+        <TestsOnRecord client={client} />
       </div>
     </form>
   );

@@ -12,6 +12,7 @@ import {
   shelfLifeSchema,
 } from '#core/occlusion-pressure/shelf-life';
 import { LIMB_LABELS, LIMBS, POSITIONS } from '#core/quantity/limb';
+import { LIMITS } from '#core/rules/limits';
 import { api, failureWords, fieldProblem, read } from '../../data/api';
 import { useRecordWrite } from '../../data/queries';
 import { Button } from '../../parts/Button';
@@ -20,9 +21,11 @@ import { day } from '../../parts/format';
 import { Picker } from '../../parts/Picker';
 import { toNumber } from '../../parts/units';
 
-const PressureHistory = lazy(() =>
-  import('./PressureHistory').then(({ PressureHistory }) => ({ default: PressureHistory })),
+const HistoryChart = lazy(() =>
+  import('../../parts/HistoryChart').then(({ HistoryChart }) => ({ default: HistoryChart })),
 );
+
+const WITHIN_MMHG = LIMITS.occlusionPressureMmHg.confirmWithin;
 
 /** What is known for each limb, position and cuff: the newest pressure, its age, when it is due, and its history. */
 export function KnownPressures({ client }: { client: ClientRecord }) {
@@ -85,7 +88,14 @@ export function KnownPressures({ client }: { client: ClientRecord }) {
         <div className="mt-4 grid gap-8 lg:grid-cols-[20rem_1fr]">
           <QuickCheckForm key={open.id} client={client} fact={open} />
           <Suspense fallback={<p className="text-quiet">Drawing…</p>}>
-            <PressureHistory facts={client.facts.occlusions.filter((fact) => samePlace(fact, open))} />
+            <HistoryChart
+              caption={`${LIMB_LABELS[open.limb]}, ${open.position}, ${open.cuffLabel}: mmHg, with ±${WITHIN_MMHG} about the newest`}
+              unit="mmHg"
+              within={WITHIN_MMHG}
+              points={client.facts.occlusions
+                .filter((fact) => samePlace(fact, open))
+                .map(({ atMs, pressure }) => ({ atMs, value: pressure.value }))}
+            />
           </Suspense>
         </div>
       )}

@@ -4,9 +4,11 @@ import type { ClientRecord } from '#contract/client';
 import type { NewPrescription } from '#contract/prescription';
 import { newest } from '#core/chain/facts';
 import { currentPrescription } from '#core/chain/links';
+import type { LoadStep } from '#core/load/target-load';
 import { makeableLoads } from '#core/load/weight-kit';
+import { compareSchools } from '#core/plan/compare-schools';
 import { compile } from '#core/plan/compile';
-import { type Choices, composePlan } from '#core/plan/compose';
+import { type Choices, composePlan, type Measurements } from '#core/plan/compose';
 import { proposedPercent } from '#core/pressure/newcomer-ramp';
 import { EXERCISES } from '#core/protocol/exercises';
 import { PROTOCOLS, protocolIdSchema, tempoIdSchema } from '#core/protocol/protocols';
@@ -28,6 +30,7 @@ import { OcclusionStrip } from '../../parts/OcclusionStrip';
 import { Picker } from '../../parts/Picker';
 import { toNumber } from '../../parts/units';
 import type { Basis } from './PrescribeBench';
+import { SchoolsTable } from './SchoolsTable';
 
 const MS_PER_WEEK = 7 * 86_400_000;
 const USUAL_LOAD_PERCENT = 25;
@@ -74,24 +77,27 @@ export function Composer({ client, basis }: { client: ClientRecord; basis: Basis
   const untyped = [choices.percentLop, choices.percentOneRepMax, choices.restMs].some(
     (value) => !(value >= 0) || value > 1e6,
   );
-  const composed = untyped
-    ? null
-    : composePlan(choices, {
-        cuff,
-        occlusion: occlusion.pressure,
-        uncertaintyMmHg: occlusion.uncertaintyMmHg,
-        steady: occlusion.steady,
-        measuredPosition: occlusion.position,
-        oneRepMax: test.oneRepMax,
-        weightKit,
-        massUnit: client.facts.units.mass,
-        gaugeDivisionMmHg: occlusion.divisionMmHg,
-        limits,
-      });
+  const measured: Measurements = {
+    cuff,
+    occlusion: occlusion.pressure,
+    uncertaintyMmHg: occlusion.uncertaintyMmHg,
+    steady: occlusion.steady,
+    measuredPosition: occlusion.position,
+    oneRepMax: test.oneRepMax,
+    testedSide: test.side,
+    weightKit,
+    massUnit: client.facts.units.mass,
+    gaugeDivisionMmHg: occlusion.divisionMmHg,
+    limits,
+  };
+  const composed = untyped ? null : composePlan(choices, measured);
   const findings = composed?.findings ?? [];
   const hard = hardFindings(findings).length > 0;
   const guards = guardFindings(findings);
   const mayOverride = practitioner?.role === 'clinician';
+  const load = composed?.load;
+  const stepWords = ({ loadKg, percent }: LoadStep) =>
+    `${massWords(loadKg, client.facts.units.mass)} (${percent} %)`;
   const exercise = composed?.plan.exercises[0];
   const target = exercise?.limbs[0];
   const timeline = composed && compile(composed.plan);
@@ -136,6 +142,7 @@ export function Composer({ client, basis }: { client: ClientRecord; basis: Basis
             label: `${EXERCISES[fact.exerciseId].label}, ${fact.side}: ${massWords(fact.oneRepMax.value, client.facts.units.mass)}`,
           }))}
         />
+        <FindingsFor subject="strengthTestId" findings={findings} />
         <Choice
           label="Exercised"
           value={draft.position}
@@ -191,7 +198,19 @@ export function Composer({ client, basis }: { client: ClientRecord; basis: Basis
           <div className="flex flex-wrap gap-x-10 gap-y-4">
             <Figure label="Target pressure" derived={target.pressure} size="text-6xl" />
             <Figure label="Truly" derived={target.trueRange} />
-            <Figure label={exercise.loadRecipe} derived={exercise.load} size="text-6xl" />
+            <div>
+              <Figure label={exercise.loadRecipe} derived={exercise.load} size="text-6xl" />
+              {load && (
+                <p className="text-[14px] text-quiet">
+                  {[
+                    load.lighter && `down ${stepWords(load.lighter)}`,
+                    load.heavier && `up ${stepWords(load.heavier)}`,
+                  ]
+                    .filter(Boolean)
+                    .join(', ')}
+                </p>
+              )}
+            </div>
           </div>
         )}
         <Choice
@@ -238,6 +257,28 @@ export function Composer({ client, basis }: { client: ClientRecord; basis: Basis
           </p>
         )}
         {timeline && <OcclusionStrip planned={timeline} />}
+        {composed && (
+          <details>
+            <summary className="min-h-11 cursor-pointer py-2 text-[15px] font-semibold">
+              The schools side by side
+            </summary>
+            <SchoolsTable
+              rows={compareSchools(choices, measured, weeksTrained(client))}
+              chosen={draft.schoolId}
+              choose={({ schoolId, protocolId, percentLop }) =>
+                change({
+                  schoolId,
+                  protocolId,
+                  percentLop: String(percentLop),
+                  restSeconds: String(PROTOCOLS[protocolId].restMs / 1000),
+                  tempoId: PROTOCOLS[protocolId].tempos.includes(draft.tempoId)
+                    ? draft.tempoId
+                    : (PROTOCOLS[protocolId].tempos[0] ?? draft.tempoId),
+                })
+              }
+            />
+          </details>
+        )}
         <div className="flex flex-wrap items-start gap-4">
           {guards.length > 0 && mayOverride && (
             <Field

@@ -1,0 +1,2 @@
+/** Which side a strength test was done on. */
+export type Side = 'left' | 'right' | 'both';

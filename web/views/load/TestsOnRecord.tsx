@@ -1,0 +1,72 @@
+import { lazy, Suspense, useState } from 'react';
+import type { ClientRecord } from '#contract/client';
+import { newest, type StrengthFact } from '#core/chain/facts';
+import { ageWords } from '#core/chain/links';
+import { EXERCISES } from '#core/protocol/exercises';
+import { MS_PER_DAY } from '#core/quantity/units';
+import { LIMITS } from '#core/rules/limits';
+import { useUnits } from '../../parts/units';
+
+const HistoryChart = lazy(() =>
+  import('../../parts/HistoryChart').then(({ HistoryChart }) => ({ default: HistoryChart })),
+);
+/** A change of the 1RM below this share says nothing (rule REV-9). */
+const ERROR_SHARE = 0.05;
+
+/** The newest 1RM of each exercise and side, whether it still holds, and how it came along. */
+export function TestsOnRecord({ client }: { client: ClientRecord }) {
+  const { mass } = useUnits();
+  const [openId, setOpenId] = useState<string | null>(null);
+  const tests = client.facts.strengthTests;
+  const rows = tests
+    .filter((fact) => newest(tests.filter((other) => sameTest(fact, other)))?.id === fact.id)
+    .sort((a, b) => b.atMs - a.atMs);
+  const open = rows.find(({ id }) => id === openId);
+  if (rows.length === 0) return null;
+  return (
+    <section className="mt-8">
+      <h3 className="font-semibold">Tests on record</h3>
+      <ul className="mt-1 border-t border-rule">
+        {rows.map((fact) => {
+          const due = client.judgedAtMs - fact.atMs > LIMITS.strengthShelfLifeDays * MS_PER_DAY;
+          return (
+            <li key={fact.id} className="border-b border-rule">
+              <button
+                type="button"
+                aria-expanded={fact.id === openId}
+                onClick={() => setOpenId(fact.id === openId ? null : fact.id)}
+                className="flex min-h-11 w-full flex-wrap items-center gap-x-6 text-left hover:bg-tint"
+              >
+                <span className="w-56">
+                  {EXERCISES[fact.exerciseId].label}, {fact.side}
+                </span>
+                <span className="figures text-lg">{mass.words(fact.oneRepMax.value)}</span>
+                <span className={due ? 'notched text-ochre' : 'text-quiet'}>
+                  {ageWords(fact.atMs, client.judgedAtMs)}
+                  {due && ': test again, it holds 6 weeks (LOAD-2)'}
+                </span>
+              </button>
+            </li>
+          );
+        })}
+      </ul>
+      {open && (
+        <div className="mt-3">
+          <Suspense fallback={<p className="text-quiet">Drawing…</p>}>
+            <HistoryChart
+              caption={`${EXERCISES[open.exerciseId].label}, ${open.side}: 1RM in ${mass.unit}, with ±5 % about the newest`}
+              unit={mass.unit}
+              within={Number(mass.show(open.oneRepMax.value)) * ERROR_SHARE}
+              points={tests
+                .filter((fact) => sameTest(fact, open))
+                .map(({ atMs, oneRepMax }) => ({ atMs, value: Number(mass.show(oneRepMax.value)) }))}
+            />
+          </Suspense>
+        </div>
+      )}
+    </section>
+  );
+}
+
+const sameTest = (a: StrengthFact, b: StrengthFact): boolean =>
+  a.exerciseId === b.exerciseId && a.side === b.side;

@@ -1,0 +1,78 @@
+import type { SchoolRow } from '#core/plan/compare-schools';
+import { PROTOCOLS } from '#core/protocol/protocols';
+import { SCHOOLS, type SchoolId } from '#core/rules/schools';
+import { clock } from '../../parts/format';
+import { useUnits } from '../../parts/units';
+
+/** The same person under each school; what differs from the chosen one stands out. */
+export function SchoolsTable({
+  rows,
+  chosen,
+  choose,
+}: {
+  rows: readonly SchoolRow[];
+  chosen: SchoolId;
+  choose: (row: SchoolRow) => void;
+}) {
+  const { mass } = useUnits();
+  const mine = rows.find(({ schoolId }) => schoolId === chosen);
+  const columns: { head: string; of: (row: SchoolRow) => string }[] = [
+    { head: '% LOP', of: ({ percentLop }) => `${percentLop}` },
+    { head: 'mmHg', of: ({ pressureMmHg }) => `${pressureMmHg}` },
+    { head: mass.unit, of: ({ loadKg }) => mass.show(loadKg) },
+    { head: 'Occluded', of: ({ occludedMs }) => clock(occludedMs) },
+    { head: 'Longest', of: ({ longestMs }) => clock(longestMs) },
+    { head: 'Lasts', of: ({ lastsMs }) => clock(lastsMs) },
+  ];
+  return (
+    <table className="w-full max-w-3xl">
+      <caption className="text-left text-[14px] text-quiet">
+        This week’s start of each school, all else as chosen. Bold: differs from {SCHOOLS[chosen].label}.
+      </caption>
+      <thead>
+        <tr className="text-left text-[14px] text-quiet">
+          <th className="py-1 font-normal">School</th>
+          {columns.map(({ head }) => (
+            <th key={head} className="font-normal">
+              {head}
+            </th>
+          ))}
+          <th className="font-normal">Between sets, last set</th>
+          <th>
+            <span className="sr-only">Choose</span>
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {rows.map((row) => (
+          <tr
+            key={row.schoolId}
+            className={`border-t border-rule ${row.schoolId === chosen ? 'bg-tint' : ''}`}
+          >
+            <td className="py-1.5 pr-2">{SCHOOLS[row.schoolId].label}</td>
+            {columns.map(({ head, of }) => (
+              <td key={head} className={`figures pr-2 ${mine && of(row) !== of(mine) ? 'font-bold' : ''}`}>
+                {of(row)}
+              </td>
+            ))}
+            <td className="pr-2 text-[14px]">
+              {PROTOCOLS[row.protocolId].inflation === 'continuous' ? 'stays inflated' : 'released'},{' '}
+              {SCHOOLS[row.schoolId].lastSet}
+            </td>
+            <td>
+              {row.schoolId !== chosen && (
+                <button
+                  type="button"
+                  className="min-h-9 underline underline-offset-4"
+                  onClick={() => choose(row)}
+                >
+                  Use<span className="sr-only"> {SCHOOLS[row.schoolId].label}</span>
+                </button>
+              )}
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
