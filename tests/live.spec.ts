@@ -112,3 +112,20 @@ test('two tabs watch one session, and what one does the other shows', async ({ p
   await passUntil(other, nothingInflated(other));
   await passUntil(page, nothingInflated(page));
 });
+
+test('a red sign locks the day', async ({ page }) => {
+  await openOdalys(page, 'Run');
+  await startSetOne(page);
+  await page.keyboard.press('.');
+  await page.getByRole('button', { name: /^Chest pain/ }).click();
+  await passUntil(page, heading(page, 'Release now'));
+  await page.keyboard.press('Space');
+  await passUntil(page, nothingInflated(page));
+  await page.keyboard.press('Space');
+  await passUntil(page, page.getByText('Stopped: Chest pain.'));
+  await passUntil(page, page.getByText('All saved on the server'));
+  await page.clock.resume();
+  await page.getByRole('link', { name: 'Odalys Ferrant' }).last().click();
+  await expect(page.getByText(/Not today. Chest pain in the last session/).first()).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Open the session' })).toHaveCount(0);
+});

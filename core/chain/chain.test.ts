@@ -132,6 +132,22 @@ describe('the chain', () => {
       'measure',
       'due',
     ],
+    [
+      'a red sign within the day',
+      {
+        sessions: [
+          {
+            id: 's',
+            prescriptionId: 'rx',
+            startedAtMs: ago(0.5),
+            finishedAtMs: ago(0.4),
+            redSigns: [{ atMs: ago(0.4), sign: 'dizzy' }],
+          },
+        ],
+      },
+      'screen',
+      'held',
+    ],
     ['a fever today', { dayChecks: [{ ...well, notWell: ['fever'] }] }, 'screen', 'held'],
     [
       'a quick check far off',
@@ -219,11 +235,26 @@ describe('the chain', () => {
   });
 
   it('speaks of sessions run and open', () => {
-    const session = { id: 's', prescriptionId: 'rx', startedAtMs: ago(3), finishedAtMs: ago(3) };
+    const session = {
+      id: 's',
+      prescriptionId: 'rx',
+      startedAtMs: ago(3),
+      finishedAtMs: ago(3),
+      redSigns: [],
+    };
     expect(link({ ...ready, sessions: [session] }, 'run')?.reason).toBe('1 session, the last 3 days ago.');
     expect(link({ ...ready, sessions: [{ ...session, finishedAtMs: null }] }, 'run')).toMatchObject({
       state: 'due',
     });
+  });
+
+  it('lets a person start again the day after a red sign (RUN-3)', () => {
+    const session = { id: 's', prescriptionId: 'rx', startedAtMs: ago(1.2), finishedAtMs: ago(1.1) };
+    const facts: ClientFacts = {
+      ...ready,
+      sessions: [{ ...session, redSigns: [{ atMs: ago(1.1), sign: 'dizzy' }] }],
+    };
+    expect(linksThatHold(facts, NOW)).toEqual([]);
   });
 
   it('speaks in the units of the practice', () => {

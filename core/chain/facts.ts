@@ -10,6 +10,7 @@ import type { Clearance } from '../screening/clearance';
 import type { DayCheck } from '../screening/day-check';
 import type { Stricter } from '../screening/items';
 import type { Screening } from '../screening/screening';
+import type { SignId } from '../session/signs';
 import type { Side } from '../strength/side';
 
 /** A girth, and what goes on there: a cuff that can be measured, or a strap that cannot (rule FIT-5). */
@@ -75,6 +76,8 @@ export type SessionFact = {
   prescriptionId: string;
   startedAtMs: number;
   finishedAtMs: number | null;
+  /** Signs noted in it after which nobody restarts that day (rule RUN-3). */
+  redSigns: { atMs: number; sign: SignId }[];
 };
 
 /** All that is on record for one person and that the chain is judged from. Lists are in any order. */

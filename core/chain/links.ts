@@ -8,6 +8,7 @@ import { LIMITS } from '../rules/limits';
 import { DAY_CHECK_HOLDS_MS, type DayCheck, judgeDayCheck } from '../screening/day-check';
 import { DECISION_WORDS, judgeScreening } from '../screening/decide';
 import { screeningIsDue } from '../screening/screening';
+import { RED_SIGN_LOCK_MS, SIGNS } from '../session/signs';
 import { type ClientFacts, newest, type OcclusionFact, type PrescriptionFact, shelfLifeOf } from './facts';
 
 export const LINK_IDS = ['screen', 'fit', 'measure', 'load', 'prescribe', 'run'] as const;
@@ -86,6 +87,16 @@ function screenLink(facts: ClientFacts, nowMs: number): Link {
       state: 'due',
       figure: 'screen again',
       reason: `Screening is ${age}; it holds 12 weeks.`,
+    };
+  }
+  const red = newest(facts.sessions.flatMap(({ redSigns }) => redSigns));
+  if (red && nowMs - red.atMs < RED_SIGN_LOCK_MS) {
+    return {
+      id: 'screen',
+      rules: ['RUN-3'],
+      state: 'held',
+      figure: 'not today',
+      reason: `Not today. ${SIGNS[red.sign].label} in the last session: no restart within a day; screen again first.`,
     };
   }
   const today = dayCheckToday(facts, nowMs);

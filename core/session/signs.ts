@@ -37,3 +37,6 @@ export const SIGNS: Record<SignId, { label: string; level: SignLevel }> = {
   headache: { label: 'Headache', level: 'red' },
   sight: { label: 'Trouble seeing', level: 'red' },
 };
+
+/** How long nobody restarts after a red sign: until the next day at the same time (rule RUN-3). */
+export const RED_SIGN_LOCK_MS = 24 * 3_600_000;

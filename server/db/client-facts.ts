@@ -3,6 +3,7 @@ import type { ClientRecord, ClientSummary } from '#contract/client';
 import { type ClientFacts, fittedCuff } from '#core/chain/facts';
 import { chainOf } from '#core/chain/links';
 import type { Limb } from '#core/quantity/limb';
+import { RED_SIGN_LOCK_MS, SIGNS, type SignId } from '#core/session/signs';
 import { notFound, refusedField } from '../problem';
 import {
   ClearanceEntity,
@@ -15,6 +16,7 @@ import {
   QuickCheckEntity,
   ScreeningEntity,
   SessionEntity,
+  SessionEventEntity,
   StrengthTestEntity,
   TightnessEntity,
 } from './entities';
@@ -48,6 +50,10 @@ async function readRecords(em: EntityManager, nowMs: number, only?: string): Pro
     await em.find(PrescriptionEntity, mine),
     await em.find(SessionEntity, mine),
   ];
+  const redSigns = await readRedSigns(
+    em,
+    sessions.filter(({ openedAtMs }) => nowMs - openedAtMs < 2 * RED_SIGN_LOCK_MS).map(({ id }) => id),
+  );
   return clients.map((client) => {
     const ours = <T extends { clientId: string }>(rows: T[]) =>
       rows.filter((row) => row.clientId === client.id);
@@ -120,6 +126,7 @@ async function readRecords(em: EntityManager, nowMs: number, only?: string): Pro
         prescriptionId,
         startedAtMs: openedAtMs,
         finishedAtMs: finishedAtMs ?? null,
+        redSigns: redSigns.get(id) ?? [],
       })),
     };
     return {
@@ -131,6 +138,17 @@ async function readRecords(em: EntityManager, nowMs: number, only?: string): Pro
       judgedAtMs: nowMs,
     };
   });
+}
+
+/** Red signs of some sessions, from their logs; only those of yesterday and today can lock anybody. */
+async function readRedSigns(em: EntityManager, sessionIds: string[]) {
+  const noted = await em.find(SessionEventEntity, { sessionId: { $in: sessionIds }, type: 'sign-noted' });
+  const bySession = new Map<string, { atMs: number; sign: SignId }[]>();
+  for (const { sessionId, atMs, event } of noted) {
+    if (event.type !== 'sign-noted' || SIGNS[event.sign].level !== 'red') continue;
+    bySession.set(sessionId, [...(bySession.get(sessionId) ?? []), { atMs, sign: event.sign }]);
+  }
+  return bySession;
 }
 
 export async function readRoster(em: EntityManager, nowMs: number): Promise<ClientSummary[]> {

@@ -4,7 +4,15 @@ import type { SessionView } from '#contract/session';
 import type { SessionEvent } from '#core/session/events';
 import { fold } from '#core/session/fold';
 import { logOf, WHOLE_SESSION } from '#core/session/session.fixture';
-import { DAY_MS, measuredClient, openSession, prescriptionFor, SESSION_ID, startApi } from '../api.fixture';
+import {
+  DAY_MS,
+  measuredClient,
+  openSession,
+  prescriptionFor,
+  SESSION_ID,
+  startApi,
+  WELL,
+} from '../api.fixture';
 
 const LOG = logOf(WHOLE_SESSION);
 const EVENTS = `/sessions/${SESSION_ID}/events`;
@@ -91,6 +99,30 @@ describe('opening a session', () => {
     });
     expect(status).toBe(422);
     expect(problem.errors.map(({ path }) => path)).toEqual(['measure']);
+  });
+
+  it('is refused for a day after a red sign, whoever asks (RUN-3)', async () => {
+    const api = await startApi();
+    const view = await openSession(api);
+    const events = logOf([
+      [0, { type: 'session-started' }],
+      [30, { type: 'sign-noted', sign: 'chest-pain' }],
+      [31, { type: 'stopped', why: 'Chest pain' }],
+      [40, { type: 'session-finished' }],
+    ]).map((event) => ({ ...event, atMs: api.clock.nowMs + event.seq }));
+    await api.post(EVENTS, { events });
+    api.clock.nowMs += 3_600_000;
+    const again = {
+      id: '00000000-0000-4000-8000-000000000002',
+      prescriptionId: view.prescriptionId,
+    };
+    const { status, problem } = await api.refused('/sessions', again);
+    expect(status).toBe(422);
+    expect(problem.errors[0]).toMatchObject({ path: 'screen', rule: 'RUN-3' });
+    expect(problem.detail).toContain('Chest pain');
+    api.clock.nowMs += DAY_MS;
+    await api.post(`/clients/${view.clientId}/day-checks`, WELL);
+    await api.post('/sessions', again);
   });
 
   it('is refused for a prescription that a newer one has replaced, and while another is open', async () => {
