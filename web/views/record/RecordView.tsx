@@ -9,6 +9,7 @@ import { clock, dayAndTime, plain } from '../../parts/format';
 import { OcclusionStrip } from '../../parts/OcclusionStrip';
 import { useUnits } from '../../parts/units';
 import { DoseFigures } from './DoseFigures';
+import { NextTime } from './NextTime';
 
 const REASONS = {
   done: 'all done',
@@ -18,7 +19,8 @@ const REASONS = {
 } as const;
 
 /** What happened, done over planned: sets, dose, signs (rule RUN-5). All of it is folded from the log. */
-export function RecordView({ session: { view, state } }: { session: LiveSession }) {
+export function RecordView({ session }: { session: LiveSession }) {
+  const { view, state } = session;
   const timeline = liveTimeline(view.plan, state, state.finishedAtMs ?? Date.now());
   const dose = doseOf(timeline);
   const { mass } = useUnits();
@@ -36,6 +38,7 @@ export function RecordView({ session: { view, state } }: { session: LiveSession 
         </p>
       </header>
       <OcclusionStrip planned={planned} done={timeline} />
+      <NextTime session={session} />
       <DoseFigures dose={dose} sets={timeline.sets} plannedReps={doseOf(planned).reps} />
       <table className="w-full max-w-3xl border-t border-ink/40">
         <thead>

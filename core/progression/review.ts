@@ -1,0 +1,163 @@
+import type { Plan } from '../plan/plan';
+import { limbKind } from '../quantity/limb';
+import type { RuleId } from '../rules/catalogue';
+import { LIMITS } from '../rules/limits';
+import { SCHOOLS } from '../rules/schools';
+import { SIGNS } from '../session/signs';
+import { correctedReps, type SessionState } from '../session/state';
+
+/** What to change next time. Points of %LOP, kit steps of load, ms of rest; an empty change holds. */
+export type Change = {
+  pressurePoints?: number;
+  loadSteps?: -1 | 1;
+  restMs?: number;
+  heavyBridge?: true;
+};
+
+/** What a session suggests for the next one, why, and by which rule. It informs; whoever signs decides. */
+export type Recommendation = { rule: RuleId; change: Change; reason: string };
+
+/** A session as the review looks at it. */
+export type Reviewed = { plan: Plan; state: SessionState };
+
+const POINTS = { down: -10, up: 5 };
+const REST_STEP_MS = 15_000;
+const REST_MOST_MS = 60_000;
+const ENOUGH_SHARE = 0.8;
+const PAIN = { riseMost: 2, most: 5 };
+const EASY_EFFORT = 6;
+const HARD_EFFORT = 8;
+
+type Facts = ReturnType<typeof factsOf>;
+
+/** What the rules look at, read off one session. */
+function factsOf({ plan, state }: Reviewed) {
+  const [exercise] = plan.exercises;
+  const [target] = exercise?.limbs ?? [];
+  if (!exercise || !target) throw new RangeError('A plan without an exercise cannot be reviewed.');
+  const done = state.sets.reduce((sum, set) => sum + correctedReps(set), 0);
+  const planned = exercise.reps.reduce((sum, reps) => sum + reps, 0);
+  const [first] = state.sets;
+  const kind = limbKind(target.limb);
+  const graded = kind === 'arm' && plan.schoolId === 'graded-start';
+  return {
+    exercise,
+    target,
+    done,
+    planned,
+    share: done / planned,
+    allDone: done >= planned,
+    firstShort: first === undefined || correctedReps(first) < first.plannedReps,
+    mostPain: Math.max(0, ...state.sets.map(({ jointPain }) => jointPain ?? 0)),
+    lastEffort: state.sets.at(-1)?.effort ?? null,
+    stopSign: state.signs.find(({ sign }) => SIGNS[sign].level !== 'expected'),
+    usual: SCHOOLS[plan.schoolId].percentLop[kind].usual,
+    floor: graded ? LIMITS.exercisePercentLop.gradedStartArmLow : LIMITS.exercisePercentLop.guardLow,
+    mayGoUp: exercise.trueLoadPercent < LIMITS.percentOneRepMax.usualHigh,
+  };
+}
+
+const isEasy = ({ allDone, lastEffort }: Facts): boolean =>
+  allDone && lastEffort !== null && lastEffort <= EASY_EFFORT;
+const isFirm = ({ allDone, lastEffort }: Facts): boolean =>
+  allDone && lastEffort !== null && lastEffort > EASY_EFFORT && lastEffort <= HARD_EFFORT;
+
+/**
+ * The change for the next session (rules REV-1 to REV-8, the first that matches).
+ * @param painBefore pain before the session, 0–10, or `null` when nobody asked
+ * @param before the session before this one, or `null`
+ * @param capPercentLop what a clearance caps the pressure at, or `null` (rule SCR-2)
+ */
+export function recommend(
+  session: Reviewed,
+  painBefore: number | null,
+  before: Reviewed | null,
+  capPercentLop: number | null,
+): Recommendation {
+  const now = factsOf(session);
+  const last = before && factsOf(before);
+  const { percentLop } = now.target;
+  // Never under the floor; who already trains there by a clinician's word stays.
+  const lower = (): Change => {
+    const pressurePoints = Math.max(now.floor - percentLop, POINTS.down);
+    return pressurePoints < 0 ? { pressurePoints } : {};
+  };
+  const lighter = (rule: RuleId, reason: string): Recommendation => ({
+    rule,
+    change: { loadSteps: -1 },
+    reason,
+  });
+
+  if (now.stopSign) {
+    return {
+      rule: 'REV-1',
+      change: lower(),
+      reason: `${SIGNS[now.stopSign.sign].label}: hold, screen again, then start lower.`,
+    };
+  }
+  const rise = painBefore === null ? 0 : now.mostPain - painBefore;
+  if (now.mostPain > PAIN.most || rise > PAIN.riseMost) {
+    return lighter('REV-2', `Joint pain reached ${now.mostPain} of 10${rise > 0 ? `, up ${rise}` : ''}.`);
+  }
+  if (now.firstShort) {
+    const heavy = now.exercise.trueLoadPercent > LIMITS.percentOneRepMax.startLow;
+    if (heavy) return lighter('REV-3', 'Set one was not finished.');
+    return {
+      rule: 'REV-3',
+      change: lower(),
+      reason: 'Set one was not finished, and the load is already low.',
+    };
+  }
+  if (now.share < ENOUGH_SHARE) {
+    const words = `${now.done} of ${now.planned} repetitions.`;
+    if (now.exercise.restMs >= REST_MOST_MS) return lighter('REV-4', words);
+    const restMs = Math.min(REST_MOST_MS, now.exercise.restMs + REST_STEP_MS);
+    return { rule: 'REV-4', change: { restMs }, reason: words };
+  }
+  if (!now.allDone) {
+    return {
+      rule: 'REV-5',
+      change: {},
+      reason: `${now.done} of ${now.planned}, ended in the last set: on target.`,
+    };
+  }
+  if (isFirm(now)) {
+    const twice = last !== null && isFirm(last);
+    return twice && now.mayGoUp
+      ? { rule: 'REV-6', change: { loadSteps: 1 }, reason: 'All done twice running, effort 7–8.' }
+      : { rule: 'REV-6', change: {}, reason: `All done, effort ${now.lastEffort}: hold.` };
+  }
+  if (isEasy(now)) return afterEasy(now, last, capPercentLop);
+  return { rule: 'REV-5', change: {}, reason: 'All done, and hard: on target.' };
+}
+
+function afterEasy(now: Facts, last: Facts | null, capPercentLop: number | null): Recommendation {
+  const { percentLop } = now.target;
+  const top = Math.min(now.usual, capPercentLop ?? now.usual);
+  const easy = `All done, effort ${now.lastEffort}`;
+  if (percentLop < top) {
+    return {
+      rule: 'REV-7',
+      change: { pressurePoints: Math.min(POINTS.up, top - percentLop) },
+      reason: `${easy}: pressure towards the usual ${top} %.`,
+    };
+  }
+  if (now.mayGoUp)
+    return { rule: 'REV-7', change: { loadSteps: 1 }, reason: `${easy} at the usual pressure.` };
+  return last && isEasy(last)
+    ? { rule: 'REV-8', change: { heavyBridge: true }, reason: 'Load at 40 % and easy twice.' }
+    : { rule: 'REV-8', change: {}, reason: `${easy} at 40 %: once more before the heavy bridge.` };
+}
+
+/** A change in the fewest words. */
+export function changeWords({ pressurePoints, loadSteps, restMs, heavyBridge }: Change): string {
+  const parts = [
+    pressurePoints !== undefined &&
+      `pressure ${pressurePoints > 0 ? '+' : '−'}${Math.abs(pressurePoints)} points`,
+    loadSteps === 1 && 'load one step up',
+    loadSteps === -1 && 'load one step down',
+    restMs !== undefined && `rest ${restMs / 1000} s`,
+    heavyBridge && 'propose the heavy bridge, and retest the 1RM',
+  ].filter(Boolean);
+  return parts.join(', ') || 'hold';
+}

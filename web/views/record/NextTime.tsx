@@ -1,0 +1,36 @@
+import { changeWords, recommend } from '#core/progression/review';
+import { RULES } from '#core/rules/catalogue';
+import { limitsInForce } from '#core/screening/clearance';
+import { type LiveSession, useSession } from '../../data/live-session';
+import { useClient } from '../../data/queries';
+
+/** What the session suggests for the next one, with its reason and rule. Whoever signs decides. */
+export function NextTime({ session: { view, state } }: { session: LiveSession }) {
+  const { data: client } = useClient(view.clientId);
+  const earlier = client?.facts.sessions
+    .filter(({ id, startedAtMs }) => id !== view.id && startedAtMs < view.openedAtMs)
+    .sort((a, b) => b.startedAtMs - a.startedAtMs)[0];
+  const { session: before } = useSession(earlier?.id ?? view.id);
+  if (!client || !before || state.sets.length === 0) return null;
+  const check = client.facts.dayChecks
+    .filter(({ atMs }) => atMs <= view.openedAtMs)
+    .sort((a, b) => b.atMs - a.atMs)[0];
+  const { change, reason, rule } = recommend(
+    { plan: view.plan, state },
+    check?.painNow ?? null,
+    earlier ? { plan: before.view.plan, state: before.state } : null,
+    limitsInForce(client.facts.clearances, client.judgedAtMs).maxPercentLop,
+  );
+  return (
+    <section className="border-l-4 border-plum pl-4">
+      <h2 className="text-[14px] text-quiet">Next time</h2>
+      <p className="text-2xl font-semibold first-letter:uppercase">{changeWords(change)}</p>
+      <p>
+        {reason}{' '}
+        <abbr className="text-[13px] no-underline" title={RULES[rule].text}>
+          {rule}
+        </abbr>
+      </p>
+    </section>
+  );
+}
