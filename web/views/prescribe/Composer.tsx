@@ -2,8 +2,6 @@ import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { ClientRecord } from '#contract/client';
 import type { NewPrescription } from '#contract/prescription';
-import { newest } from '#core/chain/facts';
-import { currentPrescription } from '#core/chain/links';
 import type { LoadStep } from '#core/load/target-load';
 import { makeableLoads } from '#core/load/weight-kit';
 import { compareSchools } from '#core/plan/compare-schools';
@@ -29,21 +27,9 @@ import { clock } from '../../parts/format';
 import { OcclusionStrip } from '../../parts/OcclusionStrip';
 import { Picker } from '../../parts/Picker';
 import { toNumber } from '../../parts/units';
+import { type Draft, firstDraft, weeksTrained } from './draft';
 import type { Basis } from './PrescribeBench';
 import { SchoolsTable } from './SchoolsTable';
-
-const MS_PER_WEEK = 7 * 86_400_000;
-const USUAL_LOAD_PERCENT = 25;
-
-type Draft = Omit<Choices, 'percentLop' | 'percentOneRepMax' | 'restMs'> & {
-  percentLop: string;
-  percentOneRepMax: string;
-  restSeconds: string;
-  occlusionId: string;
-  strengthTestId: string;
-  weightKitId: string;
-  overrideReason: string;
-};
 
 /** The prescription as it is being made: choices left, figures right, the strip beneath, findings at their cause. */
 export function Composer({ client, basis }: { client: ClientRecord; basis: Basis }) {
@@ -310,45 +296,4 @@ export function Composer({ client, basis }: { client: ClientRecord; basis: Basis
       </div>
     </div>
   );
-}
-
-function weeksTrained(client: ClientRecord): number {
-  const finished = client.facts.sessions.filter(({ finishedAtMs }) => finishedAtMs !== null);
-  if (finished.length === 0) return 0;
-  const firstMs = Math.min(...finished.map(({ startedAtMs }) => startedAtMs));
-  return Math.floor((client.judgedAtMs - firstMs) / MS_PER_WEEK);
-}
-
-/** Begins from the prescription that counts, or from the newest measurements and the practice's school. */
-function firstDraft(client: ClientRecord, { occlusions, strengthTests, practice }: Basis): Draft {
-  const last = currentPrescription(client.facts)?.plan;
-  const exercise = last?.exercises[0];
-  const occlusion = newest(occlusions);
-  const test =
-    newest(strengthTests.filter((fact) => fact.exerciseId === exercise?.exerciseId)) ?? newest(strengthTests);
-  const schoolId = last?.schoolId ?? practice.settings.schoolId;
-  const limb = occlusion?.limb ?? 'left-thigh';
-  return {
-    limb,
-    position: exercise?.position ?? (test ? EXERCISES[test.exerciseId].position : 'sitting'),
-    exerciseId: test?.exerciseId ?? 'knee-extension',
-    schoolId,
-    protocolId: exercise?.protocolId ?? 'standard-75',
-    tempoId: exercise?.tempoId ?? '1.5-0-1.5',
-    percentLop: String(
-      exercise?.limbs[0]?.percentLop ??
-        proposedPercent(
-          limb,
-          schoolId,
-          weeksTrained(client),
-          limitsInForce(client.facts.clearances, client.judgedAtMs).maxPercentLop,
-        ).value,
-    ),
-    percentOneRepMax: String(USUAL_LOAD_PERCENT),
-    restSeconds: String((exercise?.restMs ?? PROTOCOLS['standard-75'].restMs) / 1000),
-    occlusionId: occlusion?.id ?? '',
-    strengthTestId: test?.id ?? '',
-    weightKitId: (limb.endsWith('arm') ? practice.weightKits[1] : practice.weightKits[0])?.id ?? '',
-    overrideReason: '',
-  };
 }
