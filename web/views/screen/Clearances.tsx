@@ -48,7 +48,7 @@ export function Clearances({ client, open }: { client: ClientRecord; open: reado
             className="border-t border-rule py-2 text-[15px]"
           >
             <strong>{clearance.givenBy}</strong>
-            {clearance.byPhysician && ', physician'}: {clearance.subjects.map(subjectWords).join(', ')}.{' '}
+            {clearance.byPhysician && ', physician'}: {clearance.subjects.map(subjectWords).join(', ')};{' '}
             {limitWords(clearance)}.{' '}
             <span className="text-quiet">
               {day(clearance.givenAtMs)} to {clearance.untilMs === null ? 'no end' : day(clearance.untilMs)}
