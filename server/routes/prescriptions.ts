@@ -5,6 +5,7 @@ import type { ClientRecord } from '#contract/client';
 import { type NewPrescription, newPrescriptionSchema } from '#contract/prescription';
 import { makeableLoads } from '#core/load/weight-kit';
 import { composePlan } from '#core/plan/compose';
+import { measurementsOf } from '#core/plan/measurements';
 import { guardFindings, hardFindings } from '#core/rules/finding';
 import { limitsInForce } from '#core/screening/clearance';
 import type { Env } from '../context';
@@ -106,17 +107,10 @@ async function measurementsFor(
       'Choose weights that have.',
     );
   }
-  return {
+  return measurementsOf(occlusion, test, {
     cuff: await findKit(c.var.em, 'cuffs', occlusion.cuffId),
-    occlusion: occlusion.pressure,
-    uncertaintyMmHg: occlusion.uncertaintyMmHg,
-    steady: occlusion.steady,
-    measuredPosition: occlusion.position,
-    oneRepMax: test.oneRepMax,
-    testedSide: test.side,
     weightKit,
     massUnit: client.facts.units.mass,
-    gaugeDivisionMmHg: occlusion.divisionMmHg,
     limits: limitsInForce(client.facts.clearances, c.var.nowMs),
-  };
+  });
 }

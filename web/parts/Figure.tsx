@@ -19,7 +19,7 @@ export function Figure({
 }) {
   const { mass, length } = useUnits();
   const measure = { kg: mass, cm: length }[derived.unit as 'kg' | 'cm'];
-  const figure = (value: number) => (measure ? plain(Number(measure.show(value))) : plain(value));
+  const figure = (value: number) => (measure ? measure.show(value) : plain(value));
   const unit = measure?.unit ?? derived.unit;
   const range = derived.interval;
   return (

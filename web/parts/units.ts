@@ -1,4 +1,4 @@
-import { cmToIn, inToCm, kgToLb, lbToKg } from '#core/quantity/units';
+import { cmToIn, inToCm, kgToLb, lbToKg, lengthWords, massWords } from '#core/quantity/units';
 import { usePractice } from '../data/queries';
 import { plain } from './format';
 
@@ -13,9 +13,14 @@ export type Measure = {
   show: (value: number) => string;
 };
 
-const measure = (unit: string, to: (value: number) => number, from: (value: number) => number): Measure => ({
+const measure = (
+  unit: string,
+  to: (value: number) => number,
+  from: (value: number) => number,
+  words: Measure['words'],
+): Measure => ({
   unit,
-  words: (value) => `${plain(to(value))} ${unit}`,
+  words,
   parse: (typed) => (typed.trim() === '' ? Number.NaN : from(Number(typed.replace(',', '.')))),
   show: (value) => plain(to(value), 2),
 });
@@ -23,8 +28,14 @@ const same = (value: number) => value;
 
 /** Every unit a practice can choose. */
 export const UNITS = {
-  mass: { kg: measure('kg', same, same), lb: measure('lb', kgToLb, lbToKg) },
-  length: { cm: measure('cm', same, same), in: measure('in', cmToIn, inToCm) },
+  mass: {
+    kg: measure('kg', same, same, (kg) => massWords(kg, 'kg')),
+    lb: measure('lb', kgToLb, lbToKg, (kg) => massWords(kg, 'lb')),
+  },
+  length: {
+    cm: measure('cm', same, same, (cm) => lengthWords(cm, 'cm')),
+    in: measure('in', cmToIn, inToCm, (cm) => lengthWords(cm, 'in')),
+  },
 };
 
 /** The units this practice works in. */

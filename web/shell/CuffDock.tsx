@@ -5,6 +5,7 @@ import { limbClocks } from '#core/session/clocks';
 import { inflatedLimbs } from '#core/session/state';
 import { type LiveSession, useAppend } from '../data/live-session';
 import { type Connected, connect, useConnected } from '../devices/connected';
+import { CUFF_DOWN_MMHG } from '../devices/pressure-source';
 import { Button } from '../parts/Button';
 import { clock } from '../parts/format';
 import { useNow } from '../parts/use-now';
@@ -30,8 +31,6 @@ export function CuffDock({ sessions }: { sessions: readonly LiveSession[] }) {
   );
 }
 
-const DOWN_MMHG = 5;
-
 type MeasuringCuff = { connected: Connected; pressureMmHg: number; sinceMs: number; lost: boolean };
 
 /** The cuff of a connected device while it is up, with when that began. */
@@ -45,7 +44,7 @@ function useMeasuringCuff(): MeasuringCuff | null {
       setCuff((old) => {
         // A lost stream does not let a cuff down: the last that was known stays on screen.
         if (!frame) return old && { ...old, lost: true };
-        if (pressureMmHg < DOWN_MMHG) return null;
+        if (pressureMmHg < CUFF_DOWN_MMHG) return null;
         if (old?.pressureMmHg === pressureMmHg && !old.lost) return old;
         return { connected, pressureMmHg, sinceMs: old?.sinceMs ?? frame.atMs, lost: false };
       });

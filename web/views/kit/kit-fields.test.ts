@@ -92,7 +92,8 @@ describe('units', () => {
   it('read a comma as a point, and nothing as no number', () => {
     expect(UNITS.length.cm.parse('54,5')).toBe(54.5);
     expect(UNITS.length.in.parse('10')).toBe(25.4);
-    expect(UNITS.mass.lb.words(10)).toBe('22 lb');
+    expect(UNITS.mass.lb.words(10)).toBe('22.05 lb');
+    expect(UNITS.mass.kg.words(1.25)).toBe('1.25 kg');
     for (const typed of ['', ' ', 'ten']) expect(UNITS.mass.kg.parse(typed)).toBeNaN();
   });
 });

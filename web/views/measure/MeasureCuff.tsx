@@ -14,6 +14,7 @@ import { hardFindings } from '#core/rules/finding';
 import { LIMITS } from '#core/rules/limits';
 import { api, failureWords, read } from '../../data/api';
 import { useRecordWrite } from '../../data/queries';
+import { CUFF_DOWN_MMHG } from '../../devices/pressure-source';
 import { useFrame } from '../../devices/use-frame';
 import { Button } from '../../parts/Button';
 import { FieldError } from '../../parts/Field';
@@ -30,8 +31,6 @@ import { type Setup, setupFor } from './setup';
 import { TrialTable } from './TrialTable';
 import { emptyRow, readRow, rowOf, type TrialRow, withRoom } from './trial-rows';
 import { useSource } from './use-source';
-
-const DOWN_MMHG = 5;
 
 /** One limb in one position under its cuff: the two-key measurement, its trials and what they amount to. */
 export function MeasureCuff({
@@ -100,7 +99,7 @@ export function MeasureCuff({
   }
 
   // The 60 s of free flow count from the moment the cuff is really down (LOP-3).
-  const isDown = (frame?.pressureMmHg ?? 0) < DOWN_MMHG;
+  const isDown = (frame?.pressureMmHg ?? 0) < CUFF_DOWN_MMHG;
   useEffect(() => {
     if (!toDeflate || !isDown) return;
     setToDeflate(false);

@@ -2,12 +2,10 @@ import { useEffect, useState } from 'react';
 import type { NewDevice } from '#contract/device';
 import { failureWords } from '../../data/api';
 import { connect, connectedNow } from '../../devices/connected';
-import type { PressureSource } from '../../devices/pressure-source';
+import { CUFF_DOWN_MMHG, type PressureSource } from '../../devices/pressure-source';
 import { serverSource } from '../../devices/server-source';
 import { typedSource } from '../../devices/typed-source';
 import type { ReadingFrom } from './setup';
-
-const DOWN_MMHG = 5;
 
 /**
  * The source that a limb is measured with. A simulated device goes on in the dock when the bench is left with its cuff
@@ -49,7 +47,7 @@ export function useSource(
       now.source.subscribe((frame) => {
         pressureMmHg = frame?.pressureMmHg ?? Number.POSITIVE_INFINITY;
       })();
-      if (pressureMmHg < DOWN_MMHG) connect(null);
+      if (pressureMmHg < CUFF_DOWN_MMHG) connect(null);
     };
   }, [from, clientId, limb, position, label]);
   return { source: from === 'typed' ? typed : (device ?? typed), trouble };

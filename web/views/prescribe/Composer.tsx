@@ -6,7 +6,8 @@ import type { LoadStep } from '#core/load/target-load';
 import { makeableLoads } from '#core/load/weight-kit';
 import { compareSchools } from '#core/plan/compare-schools';
 import { compile } from '#core/plan/compile';
-import { type Choices, composePlan, type Measurements } from '#core/plan/compose';
+import { type Choices, composePlan } from '#core/plan/compose';
+import { measurementsOf } from '#core/plan/measurements';
 import { proposedPercent } from '#core/pressure/newcomer-ramp';
 import { EXERCISES } from '#core/protocol/exercises';
 import { PROTOCOLS, protocolIdSchema, tempoIdSchema } from '#core/protocol/protocols';
@@ -63,19 +64,12 @@ export function Composer({ client, basis }: { client: ClientRecord; basis: Basis
   const untyped = [choices.percentLop, choices.percentOneRepMax, choices.restMs].some(
     (value) => !(value >= 0) || value > 1e6,
   );
-  const measured: Measurements = {
+  const measured = measurementsOf(occlusion, test, {
     cuff,
-    occlusion: occlusion.pressure,
-    uncertaintyMmHg: occlusion.uncertaintyMmHg,
-    steady: occlusion.steady,
-    measuredPosition: occlusion.position,
-    oneRepMax: test.oneRepMax,
-    testedSide: test.side,
     weightKit,
     massUnit: client.facts.units.mass,
-    gaugeDivisionMmHg: occlusion.divisionMmHg,
     limits,
-  };
+  });
   const composed = untyped ? null : composePlan(choices, measured);
   const findings = composed?.findings ?? [];
   const hard = hardFindings(findings).length > 0;

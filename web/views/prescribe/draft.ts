@@ -5,10 +5,11 @@ import type { Choices } from '#core/plan/compose';
 import { proposedPercent } from '#core/pressure/newcomer-ramp';
 import { EXERCISES } from '#core/protocol/exercises';
 import { PROTOCOLS } from '#core/protocol/protocols';
+import { MS_PER_DAY } from '#core/quantity/units';
 import { limitsInForce } from '#core/screening/clearance';
 import type { Basis } from './PrescribeBench';
 
-const MS_PER_WEEK = 7 * 86_400_000;
+const MS_PER_WEEK = 7 * MS_PER_DAY;
 const USUAL_LOAD_PERCENT = 25;
 
 /** A prescription as typed so far; figures as text, so nothing typed is lost. */
