@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { testPlan } from '../plan/plan.fixture';
+import { testOcclusion, testPlan } from '../plan/plan.fixture';
 import type { Clearance } from '../screening/clearance';
 import type { DayCheck } from '../screening/day-check';
 import type { ItemId } from '../screening/items';
@@ -11,7 +11,6 @@ const DAY = 86_400_000;
 const NOW = 1_800_000_000_000;
 const ago = (days: number) => NOW - days * DAY;
 const derived = (value: number, unit: 'mmHg' | 'kg') => ({ value, unit, working: [], rules: [] });
-const cuff = { cuffId: 'cuff-l', cuffLabel: 'L thigh', widthCm: 11.5 };
 const worn = { kind: 'cuff' as const, cuffId: 'cuff-l', label: 'L thigh', widthCm: 11.5 };
 const calm = { systolicMmHg: 122, diastolicMmHg: 76 };
 const screened = (days: number, yes: ItemId[] = []): Screening => ({
@@ -38,6 +37,7 @@ const nothing: ClientFacts = {
   shelfLife: '4-weeks',
   units: { mass: 'kg', length: 'cm' },
   stricter: [],
+  ownExercises: {},
   screenings: [],
   clearances: [],
   dayChecks: [],
@@ -53,24 +53,7 @@ const ready: ClientFacts = {
   ...nothing,
   screenings: [screened(20)],
   fits: [{ limb: 'left-thigh', atMs: ago(12), girthCm: 54, ...worn }],
-  occlusions: [
-    {
-      id: 'lop',
-      limb: 'left-thigh',
-      position: 'sitting',
-      ...cuff,
-      girthCm: 54,
-      method: 'doppler',
-      site: 'posterior-tibial',
-      divisionMmHg: 2,
-      quickChecks: [],
-      atMs: ago(12),
-      pressure: derived(174, 'mmHg'),
-      uncertaintyMmHg: 5,
-      steady: true,
-      trialsUsed: 3,
-    },
-  ],
+  occlusions: [testOcclusion({ atMs: ago(12), trialsUsed: 3 })],
   strengthTests: [
     { id: 'test', exerciseId: 'knee-extension', side: 'left', atMs: ago(10), oneRepMax: derived(40, 'kg') },
   ],
@@ -78,9 +61,8 @@ const ready: ClientFacts = {
     {
       id: 'rx',
       atMs: ago(1),
-      occlusionId: 'lop',
-      strengthTestId: 'test',
-      side: 'left',
+      signedBy: 'clara',
+      overrideReason: null,
       plan: testPlan().plan,
     },
   ],

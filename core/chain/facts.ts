@@ -2,8 +2,9 @@ import type { Derived } from '../derivation/derived';
 import type { PulseMethod, PulseSite } from '../occlusion-pressure/methods';
 import type { QuickCheck } from '../occlusion-pressure/quick-check';
 import type { ShelfLife } from '../occlusion-pressure/shelf-life';
+import type { ReadingSchool, Trial } from '../occlusion-pressure/trial';
 import type { Plan } from '../plan/plan';
-import type { ExerciseId } from '../protocol/exercises';
+import { EXERCISES, type ExerciseId, type Library } from '../protocol/exercises';
 import type { Limb, Position } from '../quantity/limb';
 import type { DisplayUnits } from '../quantity/units';
 import type { Clearance } from '../screening/clearance';
@@ -47,6 +48,9 @@ export type OcclusionFact = {
   uncertaintyMmHg: number;
   steady: boolean;
   trialsUsed: number;
+  /** The trials in the order taken and how they were read. */
+  trials: Trial[];
+  readingSchool: ReadingSchool;
   /** Division of the gauge it was read from, in mmHg. */
   divisionMmHg: number;
   /** Quick checks made since, in any order (rule LOP-7). */
@@ -61,13 +65,14 @@ export type StrengthFact = {
   oneRepMax: Derived;
 };
 
-/** A signed prescription and what it was signed from. */
+/** A signed prescription; its plan names the measurements it was signed from. */
 export type PrescriptionFact = {
   id: string;
   atMs: number;
-  occlusionId: string;
-  strengthTestId: string;
-  side: Side;
+  /** Id of the practitioner who signed it. */
+  signedBy: string;
+  /** Why guards were passed, where some were. */
+  overrideReason: string | null;
   plan: Plan;
 };
 
@@ -86,6 +91,8 @@ export type ClientFacts = {
   units: DisplayUnits;
   /** What the practice asks more of than the questionnaire does. */
   stricter: Stricter;
+  /** Exercises the practice has added or changed. */
+  ownExercises: Library;
   screenings: Screening[];
   clearances: Clearance[];
   dayChecks: DayCheck[];
@@ -99,9 +106,16 @@ export type ClientFacts = {
 
 /** How long a pressure of this person holds: every session after an operation, else as set for them (rule LOP-6). */
 export function shelfLifeOf(facts: ClientFacts): ShelfLife {
-  const operated = newest(facts.screenings)?.yes.includes('recent-surgery');
-  return operated ? 'every-session' : facts.shelfLife;
+  return isPostOperative(facts) ? 'every-session' : facts.shelfLife;
 }
+
+/** Whether an operation of the last 12 weeks is on record (rules SCR-4, LOP-6). */
+export const isPostOperative = (facts: ClientFacts): boolean =>
+  newest(facts.screenings)?.yes.includes('recent-surgery') ?? false;
+
+/** Name of an exercise; the id itself for one that is in no library any more. */
+export const exerciseLabel = ({ ownExercises }: Pick<ClientFacts, 'ownExercises'>, id: ExerciseId): string =>
+  ownExercises[id]?.label ?? (EXERCISES as Library)[id]?.label ?? id;
 
 /** The cuff fitted to a limb now: of the newest girth, unless a strap was put there instead. */
 export function fittedCuff(facts: ClientFacts, limb: Limb): Extract<FitFact, { kind: 'cuff' }> | undefined {

@@ -1,5 +1,4 @@
 import { lastHeldMs, type MeasuredWith, reasonDue } from '../occlusion-pressure/shelf-life';
-import { EXERCISES } from '../protocol/exercises';
 import { LIMB_LABELS, type Limb, type Position } from '../quantity/limb';
 import { lengthWords, MS_PER_DAY, massWords } from '../quantity/units';
 import type { RuleId } from '../rules/catalogue';
@@ -9,7 +8,15 @@ import { DAY_CHECK_HOLDS_MS, type DayCheck, judgeDayCheck } from '../screening/d
 import { DECISION_WORDS, judgeScreening } from '../screening/decide';
 import { screeningIsDue } from '../screening/screening';
 import { RED_SIGN_LOCK_MS, SIGNS } from '../session/signs';
-import { type ClientFacts, newest, type OcclusionFact, type PrescriptionFact, shelfLifeOf } from './facts';
+import {
+  type ClientFacts,
+  exerciseLabel,
+  newest,
+  type OcclusionFact,
+  type PrescriptionFact,
+  type StrengthFact,
+  shelfLifeOf,
+} from './facts';
 
 export const LINK_IDS = ['screen', 'fit', 'measure', 'load', 'prescribe', 'run'] as const;
 export type LinkId = (typeof LINK_IDS)[number];
@@ -52,7 +59,30 @@ export function limbInHand(facts: ClientFacts): Limb | undefined {
   return prescription?.plan.exercises[0]?.limbs[0]?.limb ?? fresh?.limb;
 }
 
-/** The six links for one person at `nowMs`, each judged for the limb in hand (chapter 0 of the practice). */
+/** A limb under a cuff in a position, as a session needs it measured. */
+type Use = { limb: Limb; position: Position | undefined };
+
+/** Every limb and position the current prescription uses, or the limb in hand when there is none. */
+function usesOf(facts: ClientFacts): Use[] {
+  const uses = (currentPrescription(facts)?.plan.exercises ?? []).flatMap(({ limbs, position }) =>
+    limbs.map(({ limb }) => ({ limb, position })),
+  );
+  const seen = new Set<string>();
+  const once = uses.filter(({ limb, position }) => {
+    const key = `${limb} ${position}`;
+    return !seen.has(key) && seen.add(key);
+  });
+  const limb = limbInHand(facts);
+  return once.length === 0 && limb ? [{ limb, position: undefined }] : once;
+}
+
+const WORST_FIRST: readonly LinkState[] = ['held', 'missing', 'due', 'good'];
+
+/** A link that must hold for several limbs or exercises is as good as the worst of them. */
+const worstOf = (links: readonly Link[]): Link | undefined =>
+  WORST_FIRST.map((state) => links.find((link) => link.state === state)).find((link) => link !== undefined);
+
+/** The six links for one person at `nowMs`, each judged for all the prescription needs (chapter 0 of the practice). */
 export function chainOf(facts: ClientFacts, nowMs: number): Link[] {
   return [
     screenLink(facts, nowMs),
@@ -120,31 +150,57 @@ export function dayCheckToday(facts: ClientFacts, nowMs: number): DayCheck | und
 
 function fitLink(facts: ClientFacts, nowMs: number): Link {
   const common = { id: 'fit', rules: ['FIT-1', 'FIT-2'] } satisfies Partial<Link>;
-  const limb = limbInHand(facts);
-  const fit = newest(facts.fits.filter((fact) => fact.limb === limb));
-  if (!limb || !fit)
-    return { ...common, state: 'missing', figure: 'no girth', reason: 'No limb has a girth and a cuff yet.' };
-  return {
-    ...common,
-    state: 'good',
-    figure: lengthWords(fit.girthCm, facts.units.length),
-    reason: `${LIMB_LABELS[limb]}: ${lengthWords(fit.girthCm, facts.units.length)}, ${fit.label}, ${ageWords(fit.atMs, nowMs)}.`,
-  };
+  const links = usesOf(facts).map(({ limb }): Link => {
+    const fit = newest(facts.fits.filter((fact) => fact.limb === limb));
+    if (!fit) {
+      return {
+        ...common,
+        state: 'missing',
+        figure: 'no girth',
+        reason: `${LIMB_LABELS[limb]}: no girth yet.`,
+      };
+    }
+    const girth = lengthWords(fit.girthCm, facts.units.length);
+    return {
+      ...common,
+      state: 'good',
+      figure: girth,
+      reason: `${LIMB_LABELS[limb]}: ${girth}, ${fit.label}, ${ageWords(fit.atMs, nowMs)}.`,
+    };
+  });
+  return (
+    worstOf(links) ?? {
+      ...common,
+      state: 'missing',
+      figure: 'no girth',
+      reason: 'No limb has a girth and a cuff yet.',
+    }
+  );
 }
 
 function measureLink(facts: ClientFacts, nowMs: number): Link {
+  return (
+    worstOf(usesOf(facts).map((use) => measureLinkFor(facts, use, nowMs))) ?? {
+      id: 'measure',
+      rules: ['LOP-3', 'LOP-6'],
+      state: 'missing',
+      figure: 'no LOP',
+      reason: 'No occlusion pressure measured yet.',
+    }
+  );
+}
+
+function measureLinkFor(facts: ClientFacts, { limb, position }: Use, nowMs: number): Link {
   const common = { id: 'measure', rules: ['LOP-3', 'LOP-6'] } satisfies Partial<Link>;
-  const limb = limbInHand(facts);
   const fit = newest(facts.fits.filter((fact) => fact.limb === limb));
-  if (limb && fit?.kind === 'strap') return strapLink(facts, limb, nowMs);
-  const position = currentPrescription(facts)?.plan.exercises[0]?.position;
-  const occlusion = limb && bestOcclusion(facts, limb, position);
-  if (!limb || !occlusion) {
+  if (fit?.kind === 'strap') return strapLink(facts, limb, nowMs);
+  const occlusion = bestOcclusion(facts, limb, position);
+  if (!occlusion) {
     return {
       ...common,
       state: 'missing',
       figure: 'no LOP',
-      reason: 'No occlusion pressure measured on this limb.',
+      reason: `No occlusion pressure measured on the ${LIMB_LABELS[limb].toLowerCase()}.`,
     };
   }
   const figure = `${occlusion.pressure.value} ± ${occlusion.uncertaintyMmHg} mmHg`;
@@ -209,19 +265,29 @@ function bestOcclusion(
 
 function loadLink(facts: ClientFacts, nowMs: number): Link {
   const common = { id: 'load', rules: ['LOAD-1', 'LOAD-2'] } satisfies Partial<Link>;
-  const prescribed = currentPrescription(facts);
-  const test =
-    (prescribed &&
+  const exercises = currentPrescription(facts)?.plan.exercises ?? [];
+  const weighed = exercises.filter(({ strength }) => strength !== null);
+  if (exercises.length > 0 && weighed.length === 0) {
+    const [first] = exercises;
+    return { ...common, state: 'good', figure: first?.loadRecipe ?? '', reason: 'Work without kilograms.' };
+  }
+  const links = weighed.map(({ exerciseId, strength }) =>
+    strengthLink(
+      facts,
       newest(
-        facts.strengthTests.filter(
-          (fact) =>
-            fact.exerciseId === prescribed.plan.exercises[0]?.exerciseId && fact.side === prescribed.side,
-        ),
-      )) ??
-    newest(facts.strengthTests);
+        facts.strengthTests.filter((fact) => fact.exerciseId === exerciseId && fact.side === strength?.side),
+      ),
+      nowMs,
+    ),
+  );
+  return worstOf(links) ?? strengthLink(facts, newest(facts.strengthTests), nowMs);
+}
+
+function strengthLink(facts: ClientFacts, test: StrengthFact | undefined, nowMs: number): Link {
+  const common = { id: 'load', rules: ['LOAD-1', 'LOAD-2'] } satisfies Partial<Link>;
   if (!test) return { ...common, state: 'missing', figure: 'no 1RM', reason: 'No strength test on record.' };
   const figure = massWords(test.oneRepMax.value, facts.units.mass);
-  const words = `${EXERCISES[test.exerciseId].label}, ${test.side}: 1RM ${figure}, ${ageWords(test.atMs, nowMs)}`;
+  const words = `${exerciseLabel(facts, test.exerciseId)}, ${test.side}: 1RM ${figure}, ${ageWords(test.atMs, nowMs)}`;
   return nowMs - test.atMs > LIMITS.strengthShelfLifeDays * MS_PER_DAY
     ? { ...common, state: 'due', figure, reason: `${words}; it holds 6 weeks.` }
     : { ...common, state: 'good', figure, reason: `${words}.` };
@@ -230,32 +296,38 @@ function loadLink(facts: ClientFacts, nowMs: number): Link {
 function prescribeLink(facts: ClientFacts, nowMs: number): Link {
   const common = { id: 'prescribe', rules: ['PRS-1', 'LOAD-3'] } satisfies Partial<Link>;
   const prescription = currentPrescription(facts);
-  const exercise = prescription?.plan.exercises[0];
+  const [exercise, ...others] = prescription?.plan.exercises ?? [];
   const target = exercise?.limbs[0];
   if (!prescription || !exercise || !target) {
     return { ...common, state: 'missing', figure: 'no plan', reason: 'Nothing prescribed yet.' };
   }
   const figure = `${target.pressure.value} mmHg`;
-  const words = `${exercise.label}: ${target.pressure.value} mmHg, ${massWords(exercise.load.value, facts.units.mass)}, ${exercise.protocolLabel}`;
-  const measuredSince = facts.occlusions.some(
-    (fact) => fact.limb === target.limb && fact.atMs > prescription.atMs,
-  );
-  const testedSince = facts.strengthTests.some(
-    (fact) =>
-      fact.exerciseId === exercise.exerciseId &&
-      fact.side === prescription.side &&
-      fact.atMs > prescription.atMs,
-  );
-  if (measuredSince || testedSince) {
-    const what = measuredSince ? 'the occlusion pressure was measured' : 'the strength was tested';
-    return { ...common, state: 'due', figure, reason: `${words}; ${what} again since it was signed.` };
-  }
+  const load = exercise.strength ? massWords(exercise.load.value, facts.units.mass) : exercise.loadRecipe;
+  const more = others.length > 0 ? `, and ${others.length} more` : '';
+  const words = `${exercise.label}: ${target.pressure.value} mmHg, ${load}, ${exercise.protocolLabel}${more}`;
+  const changed = changedSince(facts, prescription);
+  if (changed)
+    return { ...common, state: 'due', figure, reason: `${words}; ${changed} since it was signed.` };
   return {
     ...common,
     state: 'good',
     figure,
     reason: `${words}, signed ${agoWords(prescription.atMs, nowMs)}.`,
   };
+}
+
+/** What was measured again after a prescription that rests on it, in words, or `null`. */
+function changedSince(facts: ClientFacts, { plan, atMs }: PrescriptionFact): string | null {
+  const limbs = plan.exercises.flatMap((exercise) => exercise.limbs.map(({ limb }) => limb));
+  if (facts.occlusions.some((fact) => limbs.includes(fact.limb) && fact.atMs > atMs)) {
+    return 'the occlusion pressure was measured again';
+  }
+  const tested = plan.exercises.some(({ exerciseId, strength }) =>
+    facts.strengthTests.some(
+      (fact) => fact.exerciseId === exerciseId && fact.side === strength?.side && fact.atMs > atMs,
+    ),
+  );
+  return tested ? 'the strength was tested again' : null;
 }
 
 function runLink(facts: ClientFacts, nowMs: number): Link {

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { checkLoad, targetLoad } from './target-load';
+import { checkLoad, targetLoad, withoutKilograms } from './target-load';
 import { makeableLoads, type WeightKit } from './weight-kit';
 
 const dumbbells: WeightKit = {
@@ -47,6 +47,39 @@ describe('what the kit can make (LOAD-4)', () => {
   });
 });
 
+describe('kit with mixed marks, and none at all (LOAD-4)', () => {
+  it('names each plate as it is marked, and adds kilograms and pounds up', () => {
+    const mixed: WeightKit = {
+      kind: 'bar-and-plates',
+      id: 'm',
+      label: 'Mixed',
+      barKg: 10,
+      pairs: [
+        { plateKg: 2.5, pairs: 1 },
+        { plateKg: 4.5359237, pairs: 1, markedIn: 'lb' },
+      ],
+    };
+    expect(makeableLoads(mixed).map(({ recipe }) => recipe)).toEqual([
+      'bar 10 kg alone',
+      'bar 10 kg, each end 2.5',
+      'bar 10 kg, each end 10 lb',
+      'bar 10 kg, each end 10 lb + 2.5 kg',
+    ]);
+    expect(targetLoad(80, 30, mixed).load.value).toBeCloseTo(10 + 2 * 4.5359237, 4);
+  });
+
+  it('steps through bands and body weight by name', () => {
+    const bands: WeightKit = { kind: 'bands', id: 'b', label: 'Bands', names: ['sand', 'moss', 'slate'] };
+    const moss = withoutKilograms('moss', [bands]);
+    expect([moss.lighter?.recipe, moss.heavier?.recipe]).toEqual(['sand', 'slate']);
+    expect(withoutKilograms('body weight', [bands])).toMatchObject({
+      lighter: { recipe: 'body weight with help', loadKg: null },
+      heavier: null,
+      truePercent: null,
+    });
+  });
+});
+
 describe('targetLoad (LOAD-3, LOAD-4)', () => {
   it('rounds down to the kit and tells the true share', () => {
     const target = targetLoad(28, 25, dumbbells);
@@ -66,7 +99,7 @@ describe('targetLoad (LOAD-3, LOAD-4)', () => {
           const { load, truePercent } = target;
           const lightest = makeableLoads(kit)[0]?.loadKg ?? 0;
           expect(load.value <= (oneRepMaxKg * percent) / 100 + 1e-6 || load.value === lightest).toBe(true);
-          if (truePercent > 50) {
+          if ((truePercent ?? 0) > 50) {
             expect(checkLoad(percent, target)).toContainEqual(expect.objectContaining({ level: 'hard' }));
           }
         },

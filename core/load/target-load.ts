@@ -3,15 +3,15 @@ import { tidy, toDecimals } from '../quantity/rounding';
 import type { DisplayUnits } from '../quantity/units';
 import type { Finding } from '../rules/finding';
 import { LIMITS } from '../rules/limits';
-import { makeableLoads, type WeightKit } from './weight-kit';
+import { makeableLoads, unweighedSteps, type WeightKit } from './weight-kit';
 
-/** A load the kit makes next to the chosen one, in kg, with its share of the 1RM. */
-export type LoadStep = { loadKg: number; percent: number; recipe: string };
+/** A load next to the chosen one, in kg, with its share of the 1RM; a band or body weight has neither. */
+export type LoadStep = { loadKg: number | null; percent: number | null; recipe: string };
 
-/** The load to use in kg, its true share of the 1RM, how the kit makes it, and its neighbours. */
+/** The load to use in kg, its true share of the 1RM (null without kilograms), how it is made, and its neighbours. */
 export type TargetLoad = {
   load: Derived;
-  truePercent: number;
+  truePercent: number | null;
   recipe: string;
   lighter: LoadStep | null;
   heavier: LoadStep | null;
@@ -65,6 +65,28 @@ export function targetLoad(
   };
 }
 
+/** Work without kilograms: a band or body weight by name, and its neighbours (rule LOAD-4). */
+export function withoutKilograms(chosen: string, kits: readonly WeightKit[]): TargetLoad {
+  const steps = unweighedSteps(chosen, kits);
+  const place = steps.indexOf(chosen);
+  const step = (by: number): LoadStep | null => {
+    const recipe = place < 0 ? undefined : steps[place + by];
+    return recipe === undefined ? null : { loadKg: null, percent: null, recipe };
+  };
+  return {
+    lighter: step(-1),
+    heavier: step(1),
+    truePercent: null,
+    recipe: chosen,
+    load: {
+      value: 0,
+      unit: 'kg',
+      working: [{ label: 'Without kilograms', detail: `${chosen}: it enters no computed load` }],
+      rules: ['LOAD-4'],
+    },
+  };
+}
+
 /** Findings on the intended and the true share of 1RM (rules LOAD-3, LOAD-4). */
 export function checkLoad(percentOneRepMax: number, target: TargetLoad): Finding[] {
   const { startLow, usualHigh, hardHigh } = LIMITS.percentOneRepMax;
@@ -76,6 +98,7 @@ export function checkLoad(percentOneRepMax: number, target: TargetLoad): Finding
       subject: 'percentOneRepMax',
       message: `${percentOneRepMax} % of 1RM is above ${hardHigh} %, which nobody may use under a cuff.`,
       remedy: `Set ${usualHigh} % or lower.`,
+      fix: { set: 'percentOneRepMax', to: usualHigh },
     });
   } else if (percentOneRepMax > usualHigh) {
     findings.push({
@@ -84,6 +107,7 @@ export function checkLoad(percentOneRepMax: number, target: TargetLoad): Finding
       subject: 'percentOneRepMax',
       message: `${percentOneRepMax} % of 1RM is above the usual ${usualHigh} %.`,
       remedy: `Set ${usualHigh} % or lower, or have a clinician give the reason.`,
+      fix: { set: 'percentOneRepMax', to: usualHigh },
     });
   } else if (percentOneRepMax < startLow) {
     findings.push({
@@ -92,14 +116,16 @@ export function checkLoad(percentOneRepMax: number, target: TargetLoad): Finding
       subject: 'percentOneRepMax',
       message: `${percentOneRepMax} % of 1RM is below ${startLow} %: meant for early rehabilitation.`,
       remedy: `Set ${startLow} % or more if the limb allows it.`,
+      fix: { set: 'percentOneRepMax', to: startLow },
     });
   }
-  if (target.truePercent > percentOneRepMax && target.truePercent > usualHigh) {
+  const { truePercent } = target;
+  if (truePercent !== null && truePercent > percentOneRepMax && truePercent > usualHigh) {
     findings.push({
       rule: 'LOAD-4',
-      level: target.truePercent > hardHigh ? 'hard' : 'guard',
+      level: truePercent > hardHigh ? 'hard' : 'guard',
       subject: 'weightKitId',
-      message: `The lightest this kit makes is ${target.load.value} kg, which is ${target.truePercent} % of 1RM.`,
+      message: `The lightest this kit makes is ${target.load.value} kg, which is ${truePercent} % of 1RM.`,
       remedy: 'Use other kit, a longer rest, fewer repetitions, or another exercise.',
     });
   }

@@ -27,8 +27,14 @@ export const weightKitSchema = z.discriminatedUnion('kind', [
     id: z.string(),
     label: z.string().trim().min(1, 'Give it a name.'),
     barKg: massKg,
-    /** Plates as pairs: one goes on each end. */
-    pairs: z.array(z.object({ plateKg: massKg, pairs: z.number().int().positive().max(20) })),
+    /** Plates as pairs: one goes on each end. `markedIn` is the unit printed on them, where it is not the practice's. */
+    pairs: z.array(
+      z.object({
+        plateKg: massKg,
+        pairs: z.number().int().positive().max(20),
+        markedIn: z.enum(['kg', 'lb']).optional(),
+      }),
+    ),
   }),
   // Bands have names, not kilograms: they never enter a computed load.
   z.object({
@@ -68,13 +74,13 @@ function stackLoads(kit: Extract<WeightKit, { kind: 'stack' }>, unit: MassUnit):
 }
 
 function barLoads(kit: Extract<WeightKit, { kind: 'bar-and-plates' }>, unit: MassUnit): MakeableLoad[] {
-  let best = new Map<number, number[]>([[tidy(kit.barKg), []]]);
-  for (const { plateKg, pairs } of kit.pairs) {
+  let best = new Map<number, Plate[]>([[tidy(kit.barKg), []]]);
+  for (const plate of kit.pairs) {
     const grown = new Map(best);
     for (const [loadKg, plates] of best) {
-      for (let count = 1; count <= pairs; count += 1) {
-        const heavierKg = tidy(loadKg + 2 * plateKg * count);
-        const more = [...plates, ...Array<number>(count).fill(plateKg)];
+      for (let count = 1; count <= plate.pairs; count += 1) {
+        const heavierKg = tidy(loadKg + 2 * plate.plateKg * count);
+        const more = [...plates, ...Array<Plate>(count).fill(plate)];
         const known = grown.get(heavierKg);
         if (!known || more.length < known.length) grown.set(heavierKg, more);
       }
@@ -86,8 +92,23 @@ function barLoads(kit: Extract<WeightKit, { kind: 'bar-and-plates' }>, unit: Mas
     .map(([loadKg, plates]) => ({ loadKg, recipe: barRecipe(kit.barKg, plates, unit) }));
 }
 
-function barRecipe(barKg: number, plates: readonly number[], unit: MassUnit): string {
+type Plate = Extract<WeightKit, { kind: 'bar-and-plates' }>['pairs'][number];
+
+/** Each plate reads as it is marked, so that whoever loads the bar finds it. */
+function barRecipe(barKg: number, plates: readonly Plate[], unit: MassUnit): string {
   if (plates.length === 0) return `bar ${massWords(barKg, unit)} alone`;
-  const heaviestFirst = [...plates].sort((a, b) => b - a).map((plate) => massIn(plate, unit));
+  const mixed = plates.some(({ markedIn = unit }) => markedIn !== unit);
+  const heaviestFirst = [...plates]
+    .sort((a, b) => b.plateKg - a.plateKg)
+    .map(({ plateKg, markedIn = unit }) => (mixed ? massWords(plateKg, markedIn) : massIn(plateKg, unit)));
   return `bar ${massWords(barKg, unit)}, each end ${heaviestFirst.join(' + ')}`;
+}
+
+/** Resistances without kilograms, lightest first: what a limb or a body weighs, made easier or whole. */
+export const BODY_WEIGHT_STEPS = ['limb weight only', 'body weight with help', 'body weight'] as const;
+
+/** What resists without kilograms, lightest first, for one that is chosen: its bands, or the steps of body weight. */
+export function unweighedSteps(chosen: string, kits: readonly WeightKit[]): readonly string[] {
+  const bands = kits.find((kit) => kit.kind === 'bands' && kit.names.includes(chosen));
+  return bands?.kind === 'bands' ? bands.names : BODY_WEIGHT_STEPS;
 }

@@ -18,7 +18,11 @@ function checkLane(lane: Lane): Finding[] {
   const limitMs = occlusionLimitMs(lane);
   const { guardPerExercise, guardAnyLimb } = LIMITS.continuousOcclusionMs;
   const remedy = 'Shorten the rests, use a faster tempo, or release between sets for at least 60 s.';
-  const common = { rule: 'PRO-1', subject: 'protocolId' } as const;
+  const common = {
+    rule: 'PRO-1',
+    subject: 'protocolId',
+    fix: { set: 'release', to: 'each-rest' },
+  } as const;
   if (longestMs > limitMs) {
     return [
       {

@@ -1,14 +1,15 @@
 import { proposedPercent } from '../pressure/newcomer-ramp';
-import { PROTOCOLS, type ProtocolId } from '../protocol/protocols';
+import { PROTOCOLS } from '../protocol/protocols';
 import { SCHOOLS, type SchoolId, schoolIdSchema } from '../rules/schools';
 import { doseOf } from '../session/dose';
+import { type ExerciseChoice, type SessionChoice, setsOf } from './choices';
 import { compile } from './compile';
-import { type Choices, composePlan, type Measurements } from './compose';
+import { type Basis, composeSession } from './compose';
 
-/** What one school amounts to for one person. Pressure in mmHg, load in kg, times in ms. */
+/** What one school amounts to for one person. Pressure in mmHg, load in kg, both of the first exercise; times in ms. */
 export type SchoolRow = {
   schoolId: SchoolId;
-  protocolId: ProtocolId;
+  session: SessionChoice;
   percentLop: number;
   pressureMmHg: number;
   loadKg: number;
@@ -18,32 +19,63 @@ export type SchoolRow = {
 };
 
 /**
- * The same person under each school: its proposed pressure for the weeks trained and its usual protocol (rules PRS-2,
- * PRS-4). All else stays as chosen, so what differs is the school.
+ * A session as another school would begin it: its proposed pressure for the weeks trained and, for resistance work, its
+ * usual protocol (rules PRS-2, PRS-4). All else stays as chosen.
  */
-export function compareSchools(choices: Choices, measured: Measurements, weeksTrained: number): SchoolRow[] {
+export function underSchool(
+  session: SessionChoice,
+  schoolId: SchoolId,
+  basis: Pick<Basis, 'limits'>,
+  weeksTrained: number,
+): SessionChoice {
+  return {
+    ...session,
+    schoolId,
+    exercises: session.exercises.map((choice) =>
+      PROTOCOLS[choice.protocolId].mode === 'resistance'
+        ? exerciseUnderSchool(choice, schoolId, basis.limits.maxPercentLop, weeksTrained)
+        : choice,
+    ),
+  };
+}
+
+function exerciseUnderSchool(
+  choice: ExerciseChoice,
+  schoolId: SchoolId,
+  capPercentLop: number | null,
+  weeksTrained: number,
+): ExerciseChoice {
+  const protocolId = SCHOOLS[schoolId].usualProtocol;
+  const { tempos, restMs } = PROTOCOLS[protocolId];
+  return {
+    ...choice,
+    protocolId,
+    tempoId: tempos.includes(choice.tempoId) ? choice.tempoId : (tempos[0] ?? choice.tempoId),
+    sets: setsOf(protocolId, restMs, choice.sets.at(-1)?.restMs ?? restMs),
+    limbs: choice.limbs.map((limb) => ({
+      ...limb,
+      percentLop: proposedPercent(limb.limb, schoolId, weeksTrained, capPercentLop).value,
+    })),
+  };
+}
+
+/** The same person and exercises under each school, so that what differs is the school (rule PRS-2). */
+export function compareSchools(session: SessionChoice, basis: Basis, weeksTrained: number): SchoolRow[] {
   return schoolIdSchema.options.map((schoolId) => {
-    const protocolId = SCHOOLS[schoolId].usualProtocol;
-    const { tempos, restMs } = PROTOCOLS[protocolId];
-    const percentLop = proposedPercent(
-      choices.limb,
-      schoolId,
-      weeksTrained,
-      measured.limits.maxPercentLop,
-    ).value;
-    const tempoId = tempos.includes(choices.tempoId) ? choices.tempoId : (tempos[0] ?? choices.tempoId);
-    const { plan } = composePlan({ ...choices, schoolId, protocolId, tempoId, restMs, percentLop }, measured);
+    const theirs = underSchool(session, schoolId, basis, weeksTrained);
+    const { plan } = composeSession(theirs, basis);
     const timeline = compile(plan);
     const dose = doseOf(timeline);
     const [exercise] = plan.exercises;
+    const [target] = exercise?.limbs ?? [];
     return {
       schoolId,
-      protocolId,
-      percentLop,
-      pressureMmHg: exercise?.limbs[0]?.pressure.value ?? 0,
+      session: theirs,
+      percentLop: target?.percentLop ?? 0,
+      pressureMmHg: target?.pressure.value ?? 0,
       loadKg: exercise?.load.value ?? 0,
       occludedMs: dose.occludedMs,
-      longestMs: dose.limbs[0]?.longestContinuousMs ?? 0,
+      longestMs: Math.max(0, ...dose.limbs.map(({ longestContinuousMs }) => longestContinuousMs)),
       lastsMs: timeline.endMs,
     };
   });

@@ -1,67 +1,106 @@
-import { setMs } from '../protocol/pace';
-import { LIMITS } from '../rules/limits';
-import type { Plan, PlannedExercise } from './plan';
+import { PRIMING, primingMs } from '../pressure/priming';
+import type { Limb } from '../quantity/limb';
+import type { LimbTarget, Plan, PlannedExercise } from './plan';
 import type { Inflation, Lane, Timeline, TimelineSet } from './timeline';
 
 /** Time from inflating to the first repetition: settle the pressure and get set (rule PRS-5). */
-const SETTLE_MS = 20_000;
+export const SETTLE_MS = 20_000;
 
 /**
- * The timeline a plan will follow when nobody runs late; the cuffs are down ≥ 60 s between exercises (rule PRO-1).
+ * The timeline a plan will follow when nobody runs late.
+ * A cuff goes up before an exercise, settles, and comes down where a set says so, at the end, and wherever the next
+ * exercise is done by other limbs.
  * @returns times in ms from the start; planned pressures and repetitions
  */
 export function compile(plan: Plan): Timeline {
-  const lanes = new Map<string, Lane>();
+  const cuffs = new Map<Limb, Cuff>();
   const sets: TimelineSet[] = [];
-  let startMs = 0;
-  let endMs = 0;
+  let clockMs = 0;
   plan.exercises.forEach((exercise, exerciseIndex) => {
-    const span = compileExercise(exercise, exerciseIndex, startMs);
-    sets.push(...span.sets);
-    for (const target of exercise.limbs) {
-      const lane = lanes.get(target.limb) ?? {
-        limb: target.limb,
-        occlusionMmHg: target.occlusion.value,
-        inflations: [],
-      };
-      lane.inflations.push(
-        ...span.inflated.map(({ fromMs, toMs }) => ({
-          fromMs,
-          toMs,
-          steps: [{ atMs: fromMs, pressureMmHg: target.pressure.value }],
-        })),
-      );
-      lanes.set(target.limb, lane);
+    const limbs = exercise.limbs.map((target) => cuffOf(cuffs, target));
+    const anew = limbs.some((cuff) => !cuff.isUp());
+    if (anew) {
+      prime(exercise, limbs, clockMs);
+      clockMs += primingMs(cyclesOf(exercise));
     }
-    endMs = span.endMs;
-    startMs = endMs + LIMITS.continuousOcclusionMs.freeFlowToRestart;
+    inflateAll(exercise, limbs, clockMs);
+    if (anew) clockMs += SETTLE_MS;
+    exercise.sets.forEach((set, setIndex) => {
+      const fromMs = clockMs;
+      const toMs = fromMs + set.workMs;
+      sets.push({
+        exerciseIndex,
+        setIndex,
+        fromMs,
+        toMs,
+        reps: set.reps,
+        plannedReps: set.reps,
+        loadKg: exercise.load.value,
+        tempo: exercise.tempo,
+      });
+      clockMs = toMs + set.restMs;
+      const last = setIndex === exercise.sets.length - 1;
+      for (const [limb, cuff] of cuffs) {
+        if (set.release || (last && !usesLimb(plan.exercises[exerciseIndex + 1], limb))) cuff.release(toMs);
+      }
+      if (set.release && !last) {
+        inflateAll(exercise, limbs, Math.max(toMs, clockMs - exercise.reinflateLeadMs));
+      }
+    });
   });
-  return { lanes: [...lanes.values()], sets, endMs };
+  return {
+    lanes: [...cuffs.values()].map(({ lane }) => lane),
+    sets,
+    endMs: sets.at(-1)?.toMs ?? 0,
+  };
 }
 
-function compileExercise(exercise: PlannedExercise, exerciseIndex: number, startMs: number) {
-  const released = exercise.inflation === 'release-each-rest';
-  const sets: TimelineSet[] = [];
-  const inflated: Pick<Inflation, 'fromMs' | 'toMs'>[] = [];
-  let fromMs = startMs + SETTLE_MS;
-  exercise.reps.forEach((reps, setIndex) => {
-    const toMs = fromMs + setMs(reps, exercise.tempo);
-    sets.push({
-      exerciseIndex,
-      setIndex,
-      fromMs,
-      toMs,
-      reps,
-      plannedReps: reps,
-      loadKg: exercise.load.value,
-      tempo: exercise.tempo,
+const usesLimb = (exercise: PlannedExercise | undefined, limb: Limb): boolean =>
+  exercise?.limbs.some((target) => target.limb === limb) ?? false;
+
+const cyclesOf = ({ limbs }: PlannedExercise): number =>
+  Math.max(0, ...limbs.map(({ primingMmHg }) => primingMmHg.length));
+
+function inflateAll(exercise: PlannedExercise, cuffs: readonly Cuff[], atMs: number): void {
+  for (const [place, target] of exercise.limbs.entries()) cuffs[place]?.inflate(atMs, target.pressure.value);
+}
+
+function prime(exercise: PlannedExercise, cuffs: readonly Cuff[], startMs: number): void {
+  exercise.limbs.forEach(({ primingMmHg }, place) => {
+    primingMmHg.forEach((pressureMmHg, cycle) => {
+      const fromMs = startMs + primingMs(cycle);
+      cuffs[place]?.inflate(fromMs, pressureMmHg);
+      cuffs[place]?.release(fromMs + PRIMING.onMs);
     });
-    if (released) {
-      inflated.push({ fromMs: setIndex === 0 ? startMs : fromMs - exercise.reinflateLeadMs, toMs });
-    }
-    fromMs = toMs + exercise.restMs;
   });
-  const endMs = sets.at(-1)?.toMs ?? startMs;
-  if (!released) inflated.push({ fromMs: startMs, toMs: endMs });
-  return { sets, inflated, endMs };
+}
+
+type Cuff = ReturnType<typeof newCuff>;
+
+function cuffOf(cuffs: Map<Limb, Cuff>, target: LimbTarget): Cuff {
+  const cuff = cuffs.get(target.limb) ?? newCuff(target);
+  cuffs.set(target.limb, cuff);
+  return cuff;
+}
+
+/** A cuff as it goes up and down along the lane of its limb. */
+function newCuff({ limb, occlusion }: LimbTarget) {
+  const lane: Lane = { limb, occlusionMmHg: occlusion.value, inflations: [] };
+  let open: Inflation | null = null;
+  return {
+    lane,
+    isUp: () => open !== null,
+    inflate: (atMs: number, pressureMmHg: number) => {
+      if (!open) {
+        open = { fromMs: atMs, toMs: atMs, steps: [{ atMs, pressureMmHg }] };
+        lane.inflations.push(open);
+      } else if (open.steps.at(-1)?.pressureMmHg !== pressureMmHg) {
+        open.steps.push({ atMs, pressureMmHg });
+      }
+    },
+    release: (atMs: number) => {
+      if (open) open.toMs = atMs;
+      open = null;
+    },
+  };
 }

@@ -1,8 +1,14 @@
+import type { OcclusionFact, StrengthFact } from '../chain/facts';
 import type { Cuff } from '../cuff/cuff';
 import type { WeightKit } from '../load/weight-kit';
-import { type Choices, composePlan, type Measurements } from './compose';
+import { libraryOf } from '../protocol/exercises';
+import type { ProtocolId, TempoId } from '../protocol/protocols';
+import type { Limb, Position } from '../quantity/limb';
+import type { SchoolId } from '../rules/schools';
+import { type ExerciseChoice, type SessionChoice, setsOf } from './choices';
+import { type Basis, composeSession } from './compose';
 
-// A plan for tests: left thigh, LOP 174 ± 5, knee extension with a 1RM of 40 kg.
+// A person for tests: thighs with an LOP of 174 ± 5, knee extension with a 1RM of 40 kg on the left.
 
 export const testCuff: Cuff = {
   id: 'cuff-l',
@@ -26,31 +32,97 @@ export const testKit: WeightKit = {
   heaviestKg: 60,
 };
 
-export const testMeasurements: Measurements = {
-  cuff: testCuff,
-  occlusion: { value: 174, unit: 'mmHg', working: [], rules: ['LOP-3'] },
-  uncertaintyMmHg: 5,
-  steady: true,
-  measuredPosition: 'sitting',
-  oneRepMax: { value: 40, unit: 'kg', working: [], rules: ['LOAD-1'] },
-  testedSide: 'left',
-  weightKit: testKit,
-  massUnit: 'kg',
-  gaugeDivisionMmHg: 2,
-  limits: { maxPercentLop: null, limbs: null, modes: null, capFrom: null },
-};
-
-export const testChoices: Choices = {
+export const testOcclusion = (changes: Partial<OcclusionFact> = {}): OcclusionFact => ({
+  id: 'lop',
   limb: 'left-thigh',
   position: 'sitting',
+  cuffId: 'cuff-l',
+  cuffLabel: 'L thigh 11.5',
+  widthCm: 11.5,
+  girthCm: 54,
+  atMs: 0,
+  method: 'doppler',
+  site: 'posterior-tibial',
+  pressure: { value: 174, unit: 'mmHg', working: [], rules: ['LOP-3'] },
+  uncertaintyMmHg: 5,
+  steady: true,
+  trialsUsed: 2,
+  trials: [
+    { goneMmHg: 180, upMmHg: 10, backMmHg: 172, downMmHg: 4 },
+    { goneMmHg: 180, upMmHg: 10, backMmHg: 172, downMmHg: 4 },
+  ],
+  readingSchool: 'bracket',
+  divisionMmHg: 2,
+  quickChecks: [],
+  ...changes,
+});
+
+export const testStrength = (changes: Partial<StrengthFact> = {}): StrengthFact => ({
+  id: 'test',
   exerciseId: 'knee-extension',
-  schoolId: 'research-consensus',
-  protocolId: 'standard-75',
-  tempoId: '1-0-1',
-  restMs: 30_000,
-  percentLop: 60,
-  percentOneRepMax: 25,
+  side: 'left',
+  atMs: 0,
+  oneRepMax: { value: 40, unit: 'kg', working: [], rules: ['LOAD-1'] },
+  ...changes,
+});
+
+export const testBasis = (changes: Partial<Basis> = {}): Basis => ({
+  occlusions: [testOcclusion(), testOcclusion({ id: 'lop-right', limb: 'right-thigh' })],
+  strengthTests: [testStrength()],
+  cuffs: [testCuff],
+  weightKits: [testKit],
+  library: libraryOf({}),
+  massUnit: 'kg',
+  limits: { maxPercentLop: null, limbs: null, modes: null, capFrom: null },
+  postOperative: false,
+  prescriber: 'clinician',
+  ...changes,
+});
+
+/** What tests change about the one exercise, said flatly. */
+export type TestChoices = {
+  limb?: Limb;
+  position?: Position;
+  exerciseId?: string;
+  schoolId?: SchoolId;
+  protocolId?: ProtocolId;
+  tempoId?: TempoId;
+  restMs?: number;
+  percentLop?: number;
+  percentOneRepMax?: number;
 };
 
-export const testPlan = (changes: Partial<Choices> = {}, measured: Partial<Measurements> = {}) =>
-  composePlan({ ...testChoices, ...changes }, { ...testMeasurements, ...measured });
+export function testExercise(changes: TestChoices = {}, more: Partial<ExerciseChoice> = {}): ExerciseChoice {
+  const { protocolId = 'standard-75', restMs = 30_000, limb = 'left-thigh' } = changes;
+  return {
+    exerciseId: changes.exerciseId ?? 'knee-extension',
+    position: changes.position ?? 'sitting',
+    limbs: [
+      {
+        limb,
+        occlusionId: limb === 'right-thigh' ? 'lop-right' : 'lop',
+        percentLop: changes.percentLop ?? 60,
+      },
+    ],
+    load: {
+      kind: 'weighed',
+      strengthTestId: 'test',
+      weightKitId: 'stack',
+      percentOneRepMax: changes.percentOneRepMax ?? 25,
+    },
+    protocolId,
+    tempoId: changes.tempoId ?? '1-0-1',
+    sets: setsOf(protocolId, restMs, 60_000),
+    primed: false,
+    ...more,
+  };
+}
+
+export const testSession = (changes: TestChoices = {}): SessionChoice => ({
+  goal: 'size',
+  schoolId: changes.schoolId ?? 'research-consensus',
+  exercises: [testExercise(changes)],
+});
+
+export const testPlan = (changes: TestChoices = {}, basis: Partial<Basis> = {}) =>
+  composeSession(testSession(changes), testBasis(basis));

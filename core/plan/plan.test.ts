@@ -8,7 +8,7 @@ import { checkTimeline } from './check-timeline';
 import { compareSchools } from './compare-schools';
 import { compile } from './compile';
 import { clockAtEnds, fenceMs, occlusionClockMs } from './occlusion-clock';
-import { testChoices, testCuff, testMeasurements, testPlan } from './plan.fixture';
+import { testBasis, testCuff, testOcclusion, testPlan, testSession, testStrength } from './plan.fixture';
 import type { Inflation, Timeline } from './timeline';
 
 const MIN = 60_000;
@@ -83,7 +83,7 @@ describe('checkTimeline (PRO-1, PRO-2)', () => {
   });
 });
 
-describe('composePlan', () => {
+describe('composeSession', () => {
   it('gives the figures a practitioner would work out', () => {
     const [exercise] = testPlan().plan.exercises;
     expect(exercise?.limbs[0]?.pressure.value).toBe(104);
@@ -97,11 +97,15 @@ describe('composePlan', () => {
     [{ exerciseId: 'elbow-flexion' as const }, 'FIT-1', 'exerciseId'],
     [{ tempoId: '2-0-2' as const, restMs: 300_000 }, 'PRO-1', 'protocolId'],
   ])('refuses %j beside what causes it', (changes, rule, subject) => {
-    expect(hardFindings(testPlan(changes).findings)).toMatchObject([{ rule, subject }]);
+    const [first] = hardFindings(testPlan(changes).findings);
+    expect(first).toMatchObject({ rule, subject });
   });
 
   it('refuses a pressure the cuff cannot hold and notes an unsteady measurement', () => {
-    const { findings } = testPlan({}, { cuff: { ...testCuff, maxPressureMmHg: 100 }, steady: false });
+    const { findings } = testPlan(
+      {},
+      { cuffs: [{ ...testCuff, maxPressureMmHg: 100 }], occlusions: [testOcclusion({ steady: false })] },
+    );
     expect(findings.map(({ rule, level }) => [rule, level])).toEqual([
       ['FIT-2', 'hard'],
       ['LOP-3', 'note'],
@@ -123,8 +127,12 @@ describe('composePlan', () => {
         fc.double({ min: 8, max: 200, noNaN: true }),
         (choices, lopMmHg, oneRepMaxKg) => {
           const { plan, findings } = testPlan(choices, {
-            occlusion: { value: lopMmHg, unit: 'mmHg', working: [], rules: [] },
-            oneRepMax: { value: oneRepMaxKg, unit: 'kg', working: [], rules: [] },
+            occlusions: [
+              testOcclusion({ pressure: { value: lopMmHg, unit: 'mmHg', working: [], rules: [] } }),
+            ],
+            strengthTests: [
+              testStrength({ oneRepMax: { value: oneRepMaxKg, unit: 'kg', working: [], rules: [] } }),
+            ],
           });
           if (hardFindings(findings).length > 0) return;
           const [exercise] = plan.exercises;
@@ -139,14 +147,15 @@ describe('composePlan', () => {
   });
 
   it('keeps the protocols and tempos of the practice', () => {
-    expect(PROTOCOLS['standard-75'].reps.reduce((a, b) => a + b)).toBe(75);
+    const standard = PROTOCOLS['standard-75'].sets.map((set) => ('reps' in set ? set.reps : 0));
+    expect(standard).toEqual([30, 15, 15, 15]);
     expect(PROTOCOLS['release-75'].reinflateLeadMs).toBe(5000);
     expect(TEMPOS['1.5-0-1.5']).toEqual({ upMs: 1500, holdMs: 0, downMs: 1500 });
   });
 });
 
 describe('the schools side by side (PRS-2)', () => {
-  const rows = compareSchools(testChoices, testMeasurements, 0);
+  const rows = compareSchools(testSession(), testBasis(), 0);
   const row = (schoolId: SchoolId) => rows.find((candidate) => candidate.schoolId === schoolId);
 
   it('gives what each would do for the same person, as worked by hand', () => {
@@ -167,16 +176,16 @@ describe('the schools side by side (PRS-2)', () => {
   });
 
   it('obeys a clearance in every school', () => {
-    const limits = { ...testMeasurements.limits, maxPercentLop: 45, capFrom: 'Dr Test' };
-    for (const capped of compareSchools(testChoices, { ...testMeasurements, limits }, 8)) {
+    const limits = { ...testBasis().limits, maxPercentLop: 45, capFrom: 'Dr Test' };
+    for (const capped of compareSchools(testSession(), testBasis({ limits }), 8)) {
       expect(capped.percentLop).toBeLessThanOrEqual(45);
     }
   });
 });
 
 it('marks a 1RM that stands in from the other side (LOAD-2)', () => {
-  expect(testPlan({}, { testedSide: 'right' }).findings).toContainEqual(
+  expect(testPlan({}, { strengthTests: [testStrength({ side: 'right' })] }).findings).toContainEqual(
     expect.objectContaining({ rule: 'LOAD-2', level: 'note', subject: 'strengthTestId' }),
   );
-  expect(testPlan({}, { testedSide: 'both' }).findings).toEqual([]);
+  expect(testPlan({}, { strengthTests: [testStrength({ side: 'both' })] }).findings).toEqual([]);
 });

@@ -1,12 +1,16 @@
 import type { Derived } from '../derivation/derived';
 import type { ExerciseId } from '../protocol/exercises';
-import type { Protocol, ProtocolId, Tempo, TempoId } from '../protocol/protocols';
+import type { ProtocolId, Tempo, TempoId } from '../protocol/protocols';
 import type { Limb, Position } from '../quantity/limb';
 import type { SchoolId } from '../rules/schools';
+import type { WorkMode } from '../screening/clearance';
+import type { Side } from '../strength/side';
+import type { GoalId } from './goals';
 
 /** One limb under a cuff: what was measured, and the pressure asked of it. Pressures in mmHg. */
 export type LimbTarget = {
   limb: Limb;
+  occlusionId: string;
   cuffId: string;
   cuffLabel: string;
   occlusion: Derived;
@@ -15,7 +19,21 @@ export type LimbTarget = {
   percentLop: number;
   pressure: Derived;
   trueRange: Derived;
+  /** Pressures of the priming cycles before the first set, lowest first; none when not primed (rule PRS-6). */
+  primingMmHg: number[];
 };
+
+/** One set: `workMs` is its length at the pace; `reps` is 0 for timed work; the cuff goes down in a rest with `release`. */
+export type PlannedSet = {
+  reps: number;
+  workMs: number;
+  restMs: number;
+  release: boolean;
+  untilFailure: boolean;
+};
+
+/** The test a load is a share of; `side` may be the other one, standing in (rule LOAD-2). */
+export type TestedStrength = { testId: string; side: Side; oneRepMax: Derived };
 
 /** One exercise as it will be run. Everything needed to run it is copied in, so the plan never changes. */
 export type PlannedExercise = {
@@ -23,20 +41,29 @@ export type PlannedExercise = {
   label: string;
   cue: string;
   position: Position;
+  mode: WorkMode;
   limbs: LimbTarget[];
-  oneRepMax: Derived;
+  /** Null for body weight, bands, passive and aerobic work; the load is then 0 kg and the recipe says what resists. */
+  strength: TestedStrength | null;
   load: Derived;
   loadRecipe: string;
-  trueLoadPercent: number;
+  trueLoadPercent: number | null;
   protocolId: ProtocolId;
   protocolLabel: string;
-  reps: number[];
-  restMs: number;
-  inflation: Protocol['inflation'];
+  sets: PlannedSet[];
   reinflateLeadMs: number;
   tempoId: TempoId;
   tempo: Tempo;
 };
 
 /** A signed session, frozen: the figures with the derivations they were signed with. */
-export type Plan = { schoolId: SchoolId; gaugeDivisionMmHg: number; exercises: PlannedExercise[] };
+export type Plan = {
+  goal: GoalId;
+  schoolId: SchoolId;
+  gaugeDivisionMmHg: number;
+  exercises: PlannedExercise[];
+};
+
+/** Whether the cuffs of an exercise stay up in all its rests. */
+export const staysInflated = ({ sets }: Pick<PlannedExercise, 'sets'>): boolean =>
+  sets.slice(0, -1).every(({ release }) => !release);

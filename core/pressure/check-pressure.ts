@@ -1,3 +1,4 @@
+import type { Protocol } from '../protocol/protocols';
 import { type Limb, limbKind, type Position, uprightness } from '../quantity/limb';
 import type { Finding } from '../rules/finding';
 import { LIMITS } from '../rules/limits';
@@ -6,8 +7,14 @@ import { SCHOOLS, type SchoolId } from '../rules/schools';
 /**
  * Findings on the share of LOP asked of a limb that exercises (rules PRS-2, PRS-3).
  * @param percentLop intended share, in % of LOP
+ * @param byProtocol the share the protocol brings with it, before which the school's steps back
  */
-export function checkExercisePercent(limb: Limb, percentLop: number, schoolId: SchoolId): Finding[] {
+export function checkExercisePercent(
+  limb: Limb,
+  percentLop: number,
+  schoolId: SchoolId,
+  byProtocol: Protocol['percentLop'] = null,
+): Finding[] {
   const { guardLow, gradedStartArmLow, hardHigh } = LIMITS.exercisePercentLop;
   const kind = limbKind(limb);
   if (percentLop > hardHigh) {
@@ -18,6 +25,7 @@ export function checkExercisePercent(limb: Limb, percentLop: number, schoolId: S
         subject: 'percentLop',
         message: `${percentLop} % is above ${hardHigh} % of LOP, which nobody may exercise at.`,
         remedy: `Set ${hardHigh} % or lower.`,
+        fix: { set: 'percentLop', to: hardHigh },
       },
     ];
   }
@@ -30,18 +38,23 @@ export function checkExercisePercent(limb: Limb, percentLop: number, schoolId: S
         subject: 'percentLop',
         message: `${percentLop} % is below the ${low} % that exercise is usually done at.`,
         remedy: `Set ${low} % or more, or have a clinician give the reason.`,
+        fix: { set: 'percentLop', to: low },
       },
     ];
   }
   const { start, top } = SCHOOLS[schoolId].percentLop[kind];
-  if (start <= percentLop && percentLop <= top) return [];
+  const range = byProtocol ?? { low: start, high: top };
+  if (range.low <= percentLop && percentLop <= range.high) return [];
+  const who = byProtocol ? 'This protocol' : SCHOOLS[schoolId].label;
+  const span = range.low === range.high ? `${range.low}` : `${range.low}–${range.high}`;
   return [
     {
       rule: 'PRS-2',
       level: 'note',
       subject: 'percentLop',
-      message: `${SCHOOLS[schoolId].label} works at ${start}–${top} % on this limb; ${percentLop} % is outside it.`,
-      remedy: `Set ${start}–${top} %, or choose another school.`,
+      message: `${who} works at ${span} % on this limb; ${percentLop} % is outside it.`,
+      remedy: byProtocol ? `Set ${span} %.` : `Set ${span} %, or choose another school.`,
+      fix: { set: 'percentLop', to: percentLop < range.low ? range.low : range.high },
     },
   ];
 }
@@ -65,7 +78,39 @@ export function checkPosition(measured: Position, exercised: Position): Finding[
           ...common,
           level: 'guard',
           message: `Measured ${measured}, exercised ${exercised}: real restriction is higher than planned.`,
-          remedy: `Measure again ${exercised}, or have a clinician give the reason.`,
+          remedy: `Exercise ${measured}, measure again ${exercised}, or have a clinician give the reason.`,
+          fix: { set: 'position', to: measured },
         },
       ];
+}
+
+/**
+ * Findings on the share of LOP of passive cycles, where no limb exercises (rule PRS-3).
+ * @param percentLop intended share, in % of LOP
+ */
+export function checkPassivePercent(percentLop: number): Finding[] {
+  const { passiveLow, hardHigh } = LIMITS.passivePercentLop;
+  if (percentLop > hardHigh) {
+    return [
+      {
+        rule: 'PRS-3',
+        level: 'hard',
+        subject: 'percentLop',
+        message: `${percentLop} % is above the occlusion pressure itself.`,
+        remedy: `Set ${hardHigh} % or lower.`,
+        fix: { set: 'percentLop', to: hardHigh },
+      },
+    ];
+  }
+  if (percentLop >= passiveLow) return [];
+  return [
+    {
+      rule: 'PRS-3',
+      level: 'note',
+      subject: 'percentLop',
+      message: `Passive cycles are done at ${passiveLow}–${hardHigh} % of LOP.`,
+      remedy: `Set ${passiveLow} % or more.`,
+      fix: { set: 'percentLop', to: passiveLow },
+    },
+  ];
 }

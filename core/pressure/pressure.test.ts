@@ -1,7 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { checkExercisePercent, checkPosition } from './check-pressure';
+import { checkExercisePercent, checkPassivePercent, checkPosition } from './check-pressure';
 import { proposedPercent } from './newcomer-ramp';
+import { primingPressures } from './priming';
+import { rangeSensitivity } from './range-sensitivity';
 import { targetPressure } from './target-pressure';
 
 describe('targetPressure (PRS-1)', () => {
@@ -65,5 +67,46 @@ describe('newcomer ramp (PRS-4)', () => {
       (week) => proposedPercent('left-thigh', 'research-consensus', week).value,
     );
     expect(weeks).toEqual([40, 45, 55, 60, 60]);
+  });
+});
+
+describe('priming cycles (PRS-6)', () => {
+  it('go from 60 % in steps of 20 mmHg to the target, never past it', () => {
+    expect(primingPressures(104, 2)).toEqual([62, 82, 102, 104]);
+    expect(primingPressures(40, 2)).toEqual([24, 40]);
+    fc.assert(
+      fc.property(fc.integer({ min: 20, max: 250 }), fc.constantFrom(1, 2, 5), (targetMmHg, division) => {
+        const pressures = primingPressures(targetMmHg, division);
+        expect(pressures.at(-1)).toBe(targetMmHg);
+        expect(Math.max(...pressures)).toBe(targetMmHg);
+      }),
+    );
+  });
+});
+
+describe('passive cycles (PRS-3)', () => {
+  it('are refused above 100 % and noted below 70 %', () => {
+    expect(checkPassivePercent(101)).toMatchObject([{ level: 'hard', fix: { to: 100 } }]);
+    expect(checkPassivePercent(100)).toEqual([]);
+    expect(checkPassivePercent(69)).toMatchObject([{ level: 'note', fix: { to: 70 } }]);
+  });
+});
+
+describe('how the true range would change (LOP-3, PRS-1)', () => {
+  const trial = { goneMmHg: 180, upMmHg: 10, backMmHg: 172, downMmHg: 4 };
+  const measured = { pressureMmHg: 174, trials: [trial], readingSchool: 'bracket', divisionMmHg: 5 } as const;
+
+  it('narrows with one more trial and with a finer gauge', () => {
+    const [now, trialMore, finer] = rangeSensitivity(measured, 60, 1);
+    const width = (row: typeof now) => (row ? row.high - row.low : Number.NaN);
+    expect(now?.label).toBe('As measured');
+    expect(width(trialMore)).toBeLessThan(width(now));
+    expect(width(finer)).toBeLessThan(width(now));
+  });
+
+  it('offers no fourth trial and no gauge that is not finer', () => {
+    expect(
+      rangeSensitivity({ ...measured, trials: [trial, trial, trial], divisionMmHg: 1 }, 60, 1),
+    ).toHaveLength(1);
   });
 });

@@ -1,7 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import type { Choices } from '../plan/compose';
-import { testPlan } from '../plan/plan.fixture';
+import { type TestChoices, testPlan } from '../plan/plan.fixture';
 import type { EventBody } from '../session/events';
 import { fold } from '../session/fold';
 import { logOf } from '../session/session.fixture';
@@ -11,7 +10,7 @@ import { changeWords, type Reviewed, recommend } from './review';
 /** A session with these repetitions, effort after the last set, and joint pain, under a plan changed by `choices`. */
 function session(
   reps: number[],
-  { effort = 7, pain = 1, signs = [] as EventBody[], choices = {} as Partial<Choices> } = {},
+  { effort = 7, pain = 1, signs = [] as EventBody[], choices = {} as TestChoices } = {},
 ): Reviewed {
   const { plan } = testPlan(choices);
   const entries: [number, EventBody][] = [[0, { type: 'session-started' }]];

@@ -1,10 +1,10 @@
-import type { Plan } from '../plan/plan';
+import type { Plan, PlannedSet } from '../plan/plan';
 import { limbKind } from '../quantity/limb';
 import type { RuleId } from '../rules/catalogue';
 import { LIMITS } from '../rules/limits';
 import { SCHOOLS } from '../rules/schools';
 import { SIGNS } from '../session/signs';
-import { correctedReps, type SessionState } from '../session/state';
+import { correctedReps, type SessionState, type SetRecord } from '../session/state';
 
 /** What to change next time. Points of %LOP, kit steps of load, ms of rest; an empty change holds. */
 export type Change = {
@@ -30,14 +30,21 @@ const HARD_EFFORT = 8;
 
 type Facts = ReturnType<typeof factsOf>;
 
-/** What the rules look at, read off one session. */
-function factsOf({ plan, state }: Reviewed) {
-  const [exercise] = plan.exercises;
+/** What the rules look at, read off one exercise of a session. */
+function factsOf({ plan, state }: Reviewed, exerciseIndex: number) {
+  const exercise = plan.exercises[exerciseIndex];
   const [target] = exercise?.limbs ?? [];
-  if (!exercise || !target) throw new RangeError('A plan without an exercise cannot be reviewed.');
-  const done = state.sets.reduce((sum, set) => sum + correctedReps(set), 0);
-  const planned = exercise.reps.reduce((sum, reps) => sum + reps, 0);
-  const [first] = state.sets;
+  if (!exercise || !target) throw new RangeError(`The plan has no exercise ${exerciseIndex}.`);
+  const sets = state.sets.filter((set) => set.exerciseIndex === exerciseIndex);
+  const doneIn = (set: SetRecord): number => {
+    const planned = exercise.sets[set.setIndex];
+    if (planned && countsReps(planned)) return correctedReps(set);
+    return set.endedAtMs !== null && (set.reason === 'done' || set.reason === 'failure') ? 1 : 0;
+  };
+  const asked = (set: PlannedSet | undefined): number => (set && countsReps(set) ? set.reps : 1);
+  const done = sets.reduce((sum, set) => sum + doneIn(set), 0);
+  const planned = exercise.sets.reduce((sum, set) => sum + asked(set), 0);
+  const [first] = sets;
   const kind = limbKind(target.limb);
   const graded = kind === 'arm' && plan.schoolId === 'graded-start';
   return {
@@ -47,15 +54,21 @@ function factsOf({ plan, state }: Reviewed) {
     planned,
     share: done / planned,
     allDone: done >= planned,
-    firstShort: first === undefined || correctedReps(first) < first.plannedReps,
-    mostPain: Math.max(0, ...state.sets.map(({ jointPain }) => jointPain ?? 0)),
-    lastEffort: state.sets.at(-1)?.effort ?? null,
+    restMs: Math.max(0, ...exercise.sets.slice(0, -1).map(({ restMs }) => restMs)),
+    loadPercent: exercise.trueLoadPercent ?? 0,
+    firstShort: first === undefined || doneIn(first) < asked(exercise.sets[first.setIndex]),
+    mostPain: Math.max(0, ...sets.map(({ jointPain }) => jointPain ?? 0)),
+    lastEffort: sets.at(-1)?.effort ?? null,
     stopSign: state.signs.find(({ sign }) => SIGNS[sign].level !== 'expected'),
     usual: SCHOOLS[plan.schoolId].percentLop[kind].usual,
     floor: graded ? LIMITS.exercisePercentLop.gradedStartArmLow : LIMITS.exercisePercentLop.guardLow,
-    mayGoUp: exercise.trueLoadPercent < LIMITS.percentOneRepMax.usualHigh,
+    mayGoUp:
+      exercise.trueLoadPercent !== null && exercise.trueLoadPercent < LIMITS.percentOneRepMax.usualHigh,
   };
 }
+
+/** Timed sets and sets to failure count as done or not, never by their repetitions. */
+const countsReps = ({ reps, untilFailure }: PlannedSet): boolean => reps > 0 && !untilFailure;
 
 const isEasy = ({ allDone, lastEffort }: Facts): boolean =>
   allDone && lastEffort !== null && lastEffort <= EASY_EFFORT;
@@ -63,19 +76,23 @@ const isFirm = ({ allDone, lastEffort }: Facts): boolean =>
   allDone && lastEffort !== null && lastEffort > EASY_EFFORT && lastEffort <= HARD_EFFORT;
 
 /**
- * The change for the next session (rules REV-1 to REV-8, the first that matches).
+ * The change of one exercise for the next session (rules REV-1 to REV-8, the first that matches).
  * @param painBefore pain before the session, 0–10, or `null` when nobody asked
  * @param before the session before this one, or `null`
  * @param capPercentLop what a clearance caps the pressure at, or `null` (rule SCR-2)
+ * @param exerciseIndex which exercise of the plan; in the session before, the same exercise is looked for
  */
 export function recommend(
   session: Reviewed,
   painBefore: number | null,
   before: Reviewed | null,
   capPercentLop: number | null,
+  exerciseIndex = 0,
 ): Recommendation {
-  const now = factsOf(session);
-  const last = before && factsOf(before);
+  const now = factsOf(session, exerciseIndex);
+  const sameBefore =
+    before?.plan.exercises.findIndex(({ exerciseId }) => exerciseId === now.exercise.exerciseId) ?? -1;
+  const last = before && sameBefore >= 0 ? factsOf(before, sameBefore) : null;
   const { percentLop } = now.target;
   // Never under the floor; who already trains there by a clinician's word stays.
   const lower = (): Change => {
@@ -100,7 +117,7 @@ export function recommend(
     return lighter('REV-2', `Joint pain reached ${now.mostPain} of 10${rise > 0 ? `, up ${rise}` : ''}.`);
   }
   if (now.firstShort) {
-    const heavy = now.exercise.trueLoadPercent > LIMITS.percentOneRepMax.startLow;
+    const heavy = now.loadPercent > LIMITS.percentOneRepMax.startLow;
     if (heavy) return lighter('REV-3', 'Set one was not finished.');
     return {
       rule: 'REV-3',
@@ -110,8 +127,8 @@ export function recommend(
   }
   if (now.share < ENOUGH_SHARE) {
     const words = `${now.done} of ${now.planned} repetitions.`;
-    if (now.exercise.restMs >= REST_MOST_MS) return lighter('REV-4', words);
-    const restMs = Math.min(REST_MOST_MS, now.exercise.restMs + REST_STEP_MS);
+    if (now.restMs >= REST_MOST_MS) return lighter('REV-4', words);
+    const restMs = Math.min(REST_MOST_MS, now.restMs + REST_STEP_MS);
     return { rule: 'REV-4', change: { restMs }, reason: words };
   }
   if (!now.allDone) {

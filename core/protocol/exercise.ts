@@ -1,34 +1,41 @@
-import type { LimbKind, Position } from '../quantity/limb';
+import { z } from 'zod';
+import { limbKindSchema, positionSchema } from '../quantity/limb';
 
-/** A rung of the rehabilitation ladder (rule PRO-5). */
-export type Rung = 'passive' | 'isometric' | 'unloaded' | 'loaded' | 'functional';
+/** Rungs of the rehabilitation ladder, lowest first (rule PRO-5). */
+export const rungSchema = z.enum(['passive', 'isometric', 'unloaded', 'loaded', 'functional']);
+export type Rung = z.infer<typeof rungSchema>;
 
 /** What loads an exercise; a stack, dumbbells, a bar and ankle weights can be weighed, the others cannot. */
-export type Equipment =
-  | 'stack'
-  | 'dumbbells'
-  | 'bar'
-  | 'ankle-weights'
-  | 'bands'
-  | 'body-weight'
-  | 'machine'
-  | 'none';
+export const equipmentSchema = z.enum([
+  'stack',
+  'dumbbells',
+  'bar',
+  'ankle-weights',
+  'bands',
+  'body-weight',
+  'machine',
+  'none',
+]);
+export type Equipment = z.infer<typeof equipmentSchema>;
+
+export const exerciseKindSchema = z.enum(['isolated', 'compound', 'functional', 'aerobic', 'passive']);
 
 /** An exercise: what it works, which kind of limb wears the cuff, how it is done, and a one-line cue. */
-export type Exercise = {
-  label: string;
-  muscle: string;
+export const exerciseSchema = z.object({
+  label: z.string().trim().min(1, 'Give it a name.').max(60, 'At most 60 characters.'),
+  muscle: z.string().trim().min(1, 'Name the muscle group.').max(60, 'At most 60 characters.'),
   /** Joints that move; none for holds and passive work. */
-  joints: readonly string[];
-  limbKind: LimbKind;
-  position: Position;
-  kind: 'isolated' | 'compound' | 'functional' | 'aerobic' | 'passive';
+  joints: z.array(z.string().trim().min(1).max(30)).readonly(),
+  limbKind: limbKindSchema,
+  position: positionSchema,
+  kind: exerciseKindSchema,
   /** Done with one limb, with both at once, or either way. */
-  sides: 'one' | 'both' | 'either';
-  equipment: Equipment;
-  rung: Rung;
-  cue: string;
-};
+  sides: z.enum(['one', 'both', 'either']),
+  equipment: equipmentSchema,
+  rung: rungSchema,
+  cue: z.string().trim().min(1, 'Say in one line how to cue it.').max(160, 'At most 160 characters.'),
+});
+export type Exercise = z.infer<typeof exerciseSchema>;
 
 const WEIGHED: readonly Equipment[] = ['stack', 'dumbbells', 'bar', 'ankle-weights'];
 

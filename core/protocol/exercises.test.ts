@@ -1,27 +1,26 @@
 import { describe, expect, it } from 'vitest';
-import { isWeighed } from './exercise';
-import { EXERCISE_IDS, EXERCISES, exerciseIdSchema, findExercises } from './exercises';
+import { exerciseSchema, isWeighed } from './exercise';
+import { findExercises, libraryOf } from './exercises';
+
+const LIBRARY = libraryOf({});
+const ALL = Object.values(LIBRARY);
 
 describe('the exercise library', () => {
   it('has about sixty exercises, each name once, each with a cue in one line', () => {
-    expect(EXERCISE_IDS.length).toBeGreaterThanOrEqual(60);
-    const labels = EXERCISE_IDS.map((id) => EXERCISES[id].label);
-    expect(new Set(labels).size).toBe(labels.length);
-    for (const id of EXERCISE_IDS) expect(EXERCISES[id].cue).toMatch(/^[^\n]{15,90}\.$/);
+    expect(ALL.length).toBeGreaterThanOrEqual(60);
+    expect(new Set(ALL.map(({ label }) => label)).size).toBe(ALL.length);
+    for (const { cue } of ALL) expect(cue).toMatch(/^[^\n]{15,90}\.$/);
   });
 
   it('has something for each kind of limb on every rung of the ladder (PRO-5)', () => {
     for (const limbKind of ['arm', 'leg']) {
-      const rungs = EXERCISE_IDS.filter((id) => EXERCISES[id].limbKind === limbKind).map(
-        (id) => EXERCISES[id].rung,
-      );
+      const rungs = ALL.filter((exercise) => exercise.limbKind === limbKind).map(({ rung }) => rung);
       expect(new Set(rungs)).toEqual(new Set(['passive', 'isometric', 'unloaded', 'loaded', 'functional']));
     }
   });
 
   it('moves no joint in holds and passive work, and weighs neither', () => {
-    for (const id of EXERCISE_IDS) {
-      const exercise = EXERCISES[id];
+    for (const exercise of ALL) {
       if (exercise.rung !== 'isometric' && exercise.rung !== 'passive') continue;
       expect(exercise.joints).toEqual([]);
       expect(isWeighed(exercise)).toBe(false);
@@ -29,14 +28,17 @@ describe('the exercise library', () => {
   });
 
   it('is found by name, muscle, kit or position, in any order of words', () => {
-    expect(findExercises('biceps dumbbells')).toContain('hammer-curl');
-    expect(findExercises('STANDING calf')).toEqual(['calf-raise-standing']);
-    expect(findExercises('')).toEqual(EXERCISE_IDS);
-    expect(findExercises('trampoline')).toEqual([]);
+    expect(findExercises('biceps dumbbells', LIBRARY)).toContain('hammer-curl');
+    expect(findExercises('STANDING calf', LIBRARY)).toEqual(['calf-raise-standing']);
+    expect(findExercises('', LIBRARY)).toHaveLength(ALL.length);
+    expect(findExercises('trampoline', LIBRARY)).toEqual([]);
   });
 
-  it('is what the schema accepts', () => {
-    expect(exerciseIdSchema.safeParse('goblet-squat').success).toBe(true);
-    expect(exerciseIdSchema.safeParse('somersault').success).toBe(false);
+  it('is what the schema accepts, and takes the practice’s own exercises before the standard ones', () => {
+    for (const exercise of ALL) expect(exerciseSchema.safeParse(exercise).success).toBe(true);
+    const own = { ...LIBRARY['goblet-squat'], label: 'Goblet squat to a bench' } as (typeof ALL)[number];
+    const library = libraryOf({ 'goblet-squat': own, 'bench-squat': own });
+    expect(library['goblet-squat']?.label).toBe('Goblet squat to a bench');
+    expect(findExercises('bench goblet', library)).toEqual(['goblet-squat', 'bench-squat']);
   });
 });

@@ -1,22 +1,27 @@
-import { z } from 'zod';
 import { ARM_EXERCISES } from './arm-exercises';
 import type { Exercise } from './exercise';
 import { LEG_EXERCISES } from './leg-exercises';
 
-const LIBRARY = { ...LEG_EXERCISES, ...ARM_EXERCISES };
-export type ExerciseId = keyof typeof LIBRARY;
+const STANDARD = { ...LEG_EXERCISES, ...ARM_EXERCISES };
+export type StandardExerciseId = keyof typeof STANDARD;
 
-/** The exercise library, as data. */
-export const EXERCISES: Record<ExerciseId, Exercise> = LIBRARY;
-export const EXERCISE_IDS = Object.keys(LIBRARY) as ExerciseId[];
-export const exerciseIdSchema = z.enum(EXERCISE_IDS as [ExerciseId, ...ExerciseId[]]);
+/** Id of an exercise of the library, or of one the practice has added. */
+export type ExerciseId = string;
+export type Library = Readonly<Record<ExerciseId, Exercise>>;
+
+/** The exercises every practice starts with, as data. */
+export const EXERCISES: Record<StandardExerciseId, Exercise> = STANDARD;
+
+/** The whole library of a practice: its own exercises stand before the standard ones of the same id. */
+export const libraryOf = (own: Library): Library => ({ ...EXERCISES, ...own });
 
 /** Exercises whose name, muscle, equipment or kind contain every word of `sought`, in the library's order. */
-export function findExercises(sought: string, among: readonly ExerciseId[] = EXERCISE_IDS): ExerciseId[] {
+export function findExercises(sought: string, library: Library): ExerciseId[] {
   const words = sought.toLowerCase().split(/\s+/).filter(Boolean);
-  return among.filter((id) => {
-    const { label, muscle, equipment, kind, position } = EXERCISES[id];
-    const text = `${label} ${muscle} ${equipment.replace('-', ' ')} ${kind} ${position}`.toLowerCase();
-    return words.every((word) => text.includes(word));
-  });
+  return Object.entries(library)
+    .filter(([, { label, muscle, equipment, kind, position }]) => {
+      const text = `${label} ${muscle} ${equipment.replace('-', ' ')} ${kind} ${position}`.toLowerCase();
+      return words.every((word) => text.includes(word));
+    })
+    .map(([id]) => id);
 }

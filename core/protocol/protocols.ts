@@ -1,51 +1,183 @@
 import { z } from 'zod';
+import type { WorkMode } from '../screening/clearance';
 
-export const protocolIdSchema = z.enum(['standard-75', 'release-75']);
+export const protocolIdSchema = z.enum([
+  'standard-75',
+  'release-75',
+  'near-failure',
+  'fail-book-ends',
+  'falling-reps',
+  'quick-pair',
+  'warm-up',
+  'recovery-light',
+  'aerobic',
+  'passive-recovery',
+  'passive-rehab',
+]);
 export type ProtocolId = z.infer<typeof protocolIdSchema>;
 
 /** Seconds of one repetition, written up–hold–down. */
 export type Tempo = { upMs: number; holdMs: number; downMs: number };
 
-export const tempoIdSchema = z.enum(['1-0-1', '1.5-0-1.5', '2-0-2']);
+export const tempoIdSchema = z.enum(['1-0-1', '1.5-0-1.5', '2-0-1', '2-0-2', '3-0-3', '1-5-1']);
 export type TempoId = z.infer<typeof tempoIdSchema>;
 
 export const TEMPOS: Record<TempoId, Tempo> = {
   '1-0-1': { upMs: 1000, holdMs: 0, downMs: 1000 },
   '1.5-0-1.5': { upMs: 1500, holdMs: 0, downMs: 1500 },
+  '2-0-1': { upMs: 2000, holdMs: 0, downMs: 1000 },
   '2-0-2': { upMs: 2000, holdMs: 0, downMs: 2000 },
+  '3-0-3': { upMs: 3000, holdMs: 0, downMs: 3000 },
+  '1-5-1': { upMs: 1000, holdMs: 5000, downMs: 1000 },
 };
 
 export const repMs = ({ upMs, holdMs, downMs }: Tempo): number => upMs + holdMs + downMs;
 
-/** A scheme of sets: repetitions, rest, inflation and the tempos it may be done at. */
+/** One set of a protocol: repetitions at the pace, or work for a time. */
+export type ProtocolSet = { reps: number; untilFailure: boolean } | { workMs: number };
+
+/** A scheme of sets: what is done in each, rest, inflation and the tempos it may be done at (chapter 6). */
 export type Protocol = {
   label: string;
-  reps: readonly number[];
+  mode: WorkMode;
+  sets: readonly ProtocolSet[];
   restMs: number;
-  restChoicesMs: readonly number[];
+  /** Rests it is usually done with, shortest and longest. */
+  restRangeMs: readonly [number, number];
   inflation: 'continuous' | 'release-each-rest';
   /** How long before the next set the cuff is inflated again, where it is released in the rest. */
   reinflateLeadMs: number;
   tempos: readonly TempoId[];
+  /** Share of LOP it brings with it; null leaves that to the school. */
+  percentLop: { usual: number; low: number; high: number } | null;
 };
+
+const SECOND_MS = 1000;
+const MINUTE_MS = 60 * SECOND_MS;
+// A set to failure is paced no further than this: thirty clean repetitions must be possible anyway (LOAD-5).
+const FAILURE_PACED_TO = 40;
+const NEAR_FAILURE_PACED_TO = 30;
+
+const sets = (...reps: number[]): ProtocolSet[] =>
+  reps.map((count) => ({ reps: count, untilFailure: false }));
+const failing = (reps: number): ProtocolSet => ({ reps, untilFailure: true });
+const spells = (count: number, workMs: number): ProtocolSet[] =>
+  Array.from({ length: count }, () => ({ workMs }));
+
+const stays = { inflation: 'continuous', reinflateLeadMs: 0 } as const;
+const released = { inflation: 'release-each-rest', reinflateLeadMs: 5 * SECOND_MS } as const;
 
 export const PROTOCOLS: Record<ProtocolId, Protocol> = {
   'standard-75': {
     label: 'Standard 75',
-    reps: [30, 15, 15, 15],
-    restMs: 30_000,
-    restChoicesMs: [30_000, 45_000, 60_000],
-    inflation: 'continuous',
-    reinflateLeadMs: 0,
+    mode: 'resistance',
+    sets: sets(30, 15, 15, 15),
+    restMs: 30 * SECOND_MS,
+    restRangeMs: [30 * SECOND_MS, 60 * SECOND_MS],
+    ...stays,
     tempos: ['1-0-1', '1.5-0-1.5', '2-0-2'],
+    percentLop: null,
   },
   'release-75': {
     label: 'Release 75',
-    reps: [30, 15, 15, 15],
-    restMs: 60_000,
-    restChoicesMs: [60_000],
-    inflation: 'release-each-rest',
-    reinflateLeadMs: 5_000,
+    mode: 'resistance',
+    sets: sets(30, 15, 15, 15),
+    restMs: 60 * SECOND_MS,
+    restRangeMs: [60 * SECOND_MS, 60 * SECOND_MS],
+    ...released,
     tempos: ['2-0-2'],
+    percentLop: null,
+  },
+  'near-failure': {
+    label: 'Near failure',
+    mode: 'resistance',
+    sets: [1, 2, 3].map(() => failing(NEAR_FAILURE_PACED_TO)),
+    restMs: 60 * SECOND_MS,
+    restRangeMs: [60 * SECOND_MS, 60 * SECOND_MS],
+    ...released,
+    tempos: ['1.5-0-1.5'],
+    percentLop: null,
+  },
+  'fail-book-ends': {
+    label: 'Failure first and last',
+    mode: 'resistance',
+    sets: [failing(FAILURE_PACED_TO), ...sets(15, 12), failing(FAILURE_PACED_TO)],
+    restMs: 30 * SECOND_MS,
+    restRangeMs: [30 * SECOND_MS, 30 * SECOND_MS],
+    ...stays,
+    tempos: ['1-0-1'],
+    percentLop: null,
+  },
+  'falling-reps': {
+    label: 'Falling 60',
+    mode: 'resistance',
+    sets: sets(25, 20, 15),
+    restMs: 30 * SECOND_MS,
+    restRangeMs: [30 * SECOND_MS, 30 * SECOND_MS],
+    ...stays,
+    tempos: ['2-0-1', '1-5-1'],
+    percentLop: null,
+  },
+  'quick-pair': {
+    label: 'Quick pair',
+    mode: 'resistance',
+    sets: sets(30, 20),
+    restMs: 15 * SECOND_MS,
+    restRangeMs: [15 * SECOND_MS, 15 * SECOND_MS],
+    ...stays,
+    tempos: ['2-0-2'],
+    percentLop: null,
+  },
+  'warm-up': {
+    label: 'Warm-up',
+    mode: 'activation',
+    sets: sets(15, 15, 15),
+    restMs: 30 * SECOND_MS,
+    restRangeMs: [30 * SECOND_MS, 30 * SECOND_MS],
+    ...stays,
+    tempos: ['1-0-1'],
+    percentLop: { usual: 60, low: 60, high: 60 },
+  },
+  'recovery-light': {
+    label: 'Light recovery',
+    mode: 'recovery',
+    sets: sets(12, 12),
+    restMs: 60 * SECOND_MS,
+    restRangeMs: [0, 10 * MINUTE_MS],
+    ...stays,
+    tempos: ['3-0-3', '2-0-2'],
+    percentLop: null,
+  },
+  aerobic: {
+    label: 'Aerobic',
+    mode: 'aerobic',
+    sets: spells(2, 5 * MINUTE_MS),
+    restMs: MINUTE_MS,
+    restRangeMs: [0, 5 * MINUTE_MS],
+    ...released,
+    tempos: [],
+    percentLop: { usual: 60, low: 60, high: 80 },
+  },
+  'passive-recovery': {
+    label: 'Passive recovery',
+    mode: 'passive',
+    sets: spells(3, 5 * MINUTE_MS),
+    restMs: MINUTE_MS,
+    restRangeMs: [MINUTE_MS, MINUTE_MS],
+    ...released,
+    reinflateLeadMs: 0,
+    tempos: [],
+    percentLop: { usual: 80, low: 80, high: 100 },
+  },
+  'passive-rehab': {
+    label: 'Passive rehabilitation',
+    mode: 'passive',
+    sets: spells(4, 5 * MINUTE_MS),
+    restMs: 3 * MINUTE_MS,
+    restRangeMs: [3 * MINUTE_MS, 5 * MINUTE_MS],
+    ...released,
+    reinflateLeadMs: 0,
+    tempos: [],
+    percentLop: { usual: 70, low: 70, high: 100 },
   },
 };

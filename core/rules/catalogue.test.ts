@@ -10,7 +10,7 @@ describe('the rule catalogue', () => {
     const expected = Object.entries(CHAPTERS).flatMap(([chapter, count]) =>
       Array.from({ length: count }, (_, i) => `${chapter}-${i + 1}`),
     );
-    expect([...RULE_IDS].sort()).toEqual([...expected, 'TIGHT'].sort());
+    expect([...RULE_IDS].sort()).toEqual([...expected, 'PRO', 'TIGHT'].sort());
   });
 
   it('gives each rule words and a source', () => {

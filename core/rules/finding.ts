@@ -1,4 +1,16 @@
+import type { TempoId } from '../protocol/protocols';
+import type { Position } from '../quantity/limb';
 import type { RuleId } from './catalogue';
+
+/** A change of one choice: of the exercise a finding belongs to, or of every exercise when it belongs to none. */
+export type Fix =
+  | { set: 'percentLop' | 'percentOneRepMax' | 'restMs'; to: number }
+  | { set: 'tempoId'; to: TempoId }
+  | { set: 'position'; to: Position }
+  | { set: 'weightKitId'; to: string }
+  | { set: 'release'; to: 'each-rest' | 'after-exercise' }
+  | { set: 'order'; to: 'compound-first' }
+  | { set: 'exercise'; to: 'remove' };
 
 /**
  * What a check found. `hard` cannot be passed by anyone; `guard` needs a clinician and a reason;
@@ -10,6 +22,10 @@ export type Finding = {
   subject: string;
   message: string;
   remedy: string;
+  /** Place in the session of the exercise it belongs to, where it belongs to one. */
+  exerciseIndex?: number;
+  /** The remedy as a change that can be applied at once, where there is one. */
+  fix?: Fix;
 };
 
 export const hardFindings = (findings: readonly Finding[]): Finding[] =>

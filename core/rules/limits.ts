@@ -6,7 +6,7 @@ export const LIMITS = {
   /** PRS-3 */
   exercisePercentLop: { guardLow: 40, guardHigh: 80, hardHigh: 80, gradedStartArmLow: 30 },
   /** PRS-3: never above the occlusion pressure itself, whatever the mode. */
-  anyModePercentLop: 100,
+  passivePercentLop: { passiveLow: 70, hardHigh: 100 },
   /** LOAD-3 */
   percentOneRepMax: { startLow: 20, startHigh: 30, usualHigh: 40, hardHigh: 50 },
   /** PRO-1 */

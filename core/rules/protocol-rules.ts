@@ -1,6 +1,12 @@
 import { HOUSE, type Rule } from './rule';
 
 export const protocolRules = {
+  PRO: {
+    title: 'Schemes and their order',
+    text: 'One to three exercises per limb and muscle plus one functional; compound before isolated, larger before smaller. A pair may share an inflation if PRO-1 holds. Every scheme is an editable copy.',
+    level: 'note',
+    source: HOUSE,
+  },
   'PRO-1': {
     title: 'Continuous occlusion',
     text: 'Per limb, never past 15 min on an arm or 20 min on a leg. Guard: 10 min per exercise, 15 on any limb. The clock starts again only after 60 s of free flow.',

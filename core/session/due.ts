@@ -1,7 +1,6 @@
 import type { Plan } from '../plan/plan';
-import { setMs } from '../protocol/pace';
 import type { EventBody } from './events';
-import { nextStep } from './next-step';
+import { isLastSet, lastSet, nextStep, releasesAfter } from './next-step';
 import { openSet, type SessionState } from './state';
 
 /** Something the clock makes happen by itself. `key` is the same on every device, so it is recorded once. */
@@ -18,9 +17,9 @@ const WATCHED_MS = 5_000;
 export function dueEvents(plan: Plan, state: SessionState, nowMs: number): DueEvent[] {
   if (state.stopped || state.finishedAtMs !== null) return [];
   const set = openSet(state);
-  const exercise = set && plan.exercises[set.exerciseIndex];
-  if (set && exercise) {
-    const endMs = set.startedAtMs + setMs(set.plannedReps, exercise.tempo);
+  const planned = set && plan.exercises[set.exerciseIndex]?.sets[set.setIndex];
+  if (set && planned) {
+    const endMs = set.startedAtMs + planned.workMs;
     if (nowMs < endMs) return [];
     const place = { exerciseIndex: set.exerciseIndex, setIndex: set.setIndex };
     const key = `${place.exerciseIndex}.${place.setIndex}`;
@@ -29,13 +28,13 @@ export function dueEvents(plan: Plan, state: SessionState, nowMs: number): DueEv
       atMs: endMs,
       body: { type: 'set-ended', ...place, reps: set.plannedReps, reason: 'done' },
     };
-    if (set.setIndex === exercise.reps.length - 1) return [ended];
+    if (isLastSet(plan, place)) return [ended];
     return [
       ended,
       {
         key: `rest-started ${key}`,
         atMs: endMs,
-        body: { type: 'rest-started', ...place, restMs: exercise.restMs },
+        body: { type: 'rest-started', ...place, restMs: planned.restMs },
       },
     ];
   }
@@ -43,6 +42,9 @@ export function dueEvents(plan: Plan, state: SessionState, nowMs: number): DueEv
   const restEndMs = state.rest.startedAtMs + state.rest.restMs;
   const next = nextStep(plan, state, nowMs);
   if (next.do !== 'start-set' || nowMs < restEndMs || nowMs - restEndMs > WATCHED_MS) return [];
+  // After a new inflation the pressure is settled first: the first set of an exercise is then started by hand (PRS-5).
+  const before = lastSet(state);
+  if (next.place.setIndex === 0 && before && releasesAfter(plan, before)) return [];
   return [
     {
       key: `set-started ${next.place.exerciseIndex}.${next.place.setIndex} ${restEndMs}`,

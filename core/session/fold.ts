@@ -98,12 +98,12 @@ function startSet(
   state: SessionState,
   event: Extract<SessionEvent, { type: 'set-started' }>,
 ): void {
-  const plannedReps = plan.exercises[event.exerciseIndex]?.reps[event.setIndex];
-  if (plannedReps === undefined || findSet(state, event) || openSet(state)) return;
+  const planned = plan.exercises[event.exerciseIndex]?.sets[event.setIndex];
+  if (!planned || findSet(state, event) || openSet(state)) return;
   state.sets.push({
     exerciseIndex: event.exerciseIndex,
     setIndex: event.setIndex,
-    plannedReps,
+    plannedReps: planned.reps,
     startedAtMs: event.atMs,
     endedAtMs: null,
     countedReps: null,

@@ -1,28 +1,33 @@
 import type { Plan, PlannedExercise } from '../plan/plan';
+import { PRIMING } from '../pressure/priming';
 import type { Limb } from '../quantity/limb';
 import { limbClocks, restLeftMs } from './clocks';
-import { findSet, inflatedLimbs, openInflation, openSet, type SessionState } from './state';
+import { findSet, inflatedLimbs, openInflation, openSet, type SessionState, type SetRecord } from './state';
 
 export type SetPlace = { exerciseIndex: number; setIndex: number };
+/** A cuff and the pressure it is to be brought to, in mmHg. */
+export type CuffTarget = { limb: Limb; pressureMmHg: number };
 
-/** The one thing expected next: what Space does. `why` says what asks for a release. */
+/** The one thing expected next: what Space does. `why` says what asks for a release, or for what the cuff goes up. */
 export type NextStep =
-  | { do: 'inflate'; limbs: Limb[]; place: SetPlace }
+  | { do: 'inflate'; cuffs: CuffTarget[]; place: SetPlace; why: 'set' | 'priming' }
   | { do: 'start-set'; place: SetPlace }
   | { do: 'end-set'; place: SetPlace }
-  | { do: 'wait'; place: SetPlace; untilMs: number }
-  | { do: 'release'; limbs: Limb[]; why: 'limit' | 'stopped' | 'rest' | 'between-exercises' | 'sets-done' }
+  | { do: 'wait'; place: SetPlace; untilMs: number; why: 'rest' | 'primed-up' | 'primed-down' }
+  | {
+      do: 'release';
+      limbs: Limb[];
+      why: 'limit' | 'stopped' | 'rest' | 'between-exercises' | 'sets-done' | 'priming';
+    }
   | { do: 'finish' }
   | { do: 'nothing' };
 
-/** What the operator is expected to do at `nowMs` wall clock (rules RUN-1, RUN-2, RUN-5, PRO-1). */
+type ReleaseWhy = Extract<NextStep, { do: 'release' }>['why'];
+
+/** What the operator is expected to do at `nowMs` wall clock (rules RUN-1, RUN-2, RUN-5, PRO-1, PRS-6). */
 export function nextStep(plan: Plan, state: SessionState, nowMs: number): NextStep {
   const inflated = inflatedLimbs(state).map(({ limb }) => limb);
-  const release = (why: Extract<NextStep, { do: 'release' }>['why']): NextStep => ({
-    do: 'release',
-    limbs: inflated,
-    why,
-  });
+  const release = (why: ReleaseWhy, limbs: Limb[] = inflated): NextStep => ({ do: 'release', limbs, why });
   if (inflated.length > 0 && limbClocks(plan, state, nowMs).some(({ alarm }) => alarm === 'now')) {
     return release('limit');
   }
@@ -35,43 +40,87 @@ export function nextStep(plan: Plan, state: SessionState, nowMs: number): NextSt
   const place = nextPlace(plan, state);
   const exercise = place && plan.exercises[place.exerciseIndex];
   if (!place || !exercise) return inflated.length > 0 ? release('sets-done') : { do: 'finish' };
-  if (inflated.length === 0) return beforeInflating(exercise, place, state, nowMs);
-  if (state.rest && exercise.inflation === 'release-each-rest' && !upSince(state, state.rest.startedAtMs)) {
-    return release('rest');
+
+  const strangers = inflated.filter((limb) => !exercise.limbs.some((target) => target.limb === limb));
+  if (strangers.length > 0) return release('between-exercises', strangers);
+  const last = lastSet(state);
+  if (inflated.length > 0 && last && releasesAfter(plan, last) && upBefore(state, last)) {
+    return release(place.setIndex === 0 ? 'between-exercises' : 'rest');
   }
-  if (place.setIndex === 0 && place.exerciseIndex > 0 && usedBefore(state))
-    return release('between-exercises');
-  return { do: 'start-set', place };
+  const priming = primingOf(exercise, place, state);
+  if (priming) {
+    const { last, cycle } = priming;
+    if (last?.toMs === null) {
+      const untilMs = last.fromMs + PRIMING.onMs;
+      if (nowMs >= untilMs) return release('priming');
+      return { do: 'wait', place, untilMs, why: 'primed-up' };
+    }
+    const untilMs = (last?.toMs ?? 0) + PRIMING.offMs;
+    if (cycle > 0 && nowMs < untilMs) return { do: 'wait', place, untilMs, why: 'primed-down' };
+  }
+  const down = exercise.limbs.filter(({ limb }) => !inflated.includes(limb));
+  if (down.length === 0) return { do: 'start-set', place };
+  const waiting = waitForRest(plan, exercise, place, state, nowMs);
+  if (waiting) return waiting;
+  const cuffs = down.map(({ limb, pressure, primingMmHg }) => ({
+    limb,
+    pressureMmHg: (priming && primingMmHg[priming.cycle]) ?? pressure.value,
+  }));
+  const primes =
+    priming !== null && exercise.limbs.some(({ primingMmHg }) => priming.cycle < primingMmHg.length);
+  return { do: 'inflate', cuffs, place, why: primes ? 'priming' : 'set' };
 }
 
-function beforeInflating(
+/** A cuff that was let down stays down until the rest is over, but for the lead it needs to come up (rule RUN-2). */
+function waitForRest(
+  plan: Plan,
   exercise: PlannedExercise,
   place: SetPlace,
   state: SessionState,
   nowMs: number,
-): NextStep {
+): NextStep | null {
+  const last = lastSet(state);
   const leftMs = restLeftMs(state, nowMs);
-  if (exercise.inflation === 'release-each-rest' && leftMs !== null && leftMs > exercise.reinflateLeadMs) {
-    return { do: 'wait', place, untilMs: nowMs + leftMs - exercise.reinflateLeadMs };
-  }
-  return { do: 'inflate', limbs: exercise.limbs.map(({ limb }) => limb), place };
+  if (!last || leftMs === null || !releasesAfter(plan, last)) return null;
+  const leadMs = place.setIndex === 0 ? 0 : exercise.reinflateLeadMs;
+  return leftMs > leadMs ? { do: 'wait', place, untilMs: nowMs + leftMs - leadMs, why: 'rest' } : null;
+}
+
+/**
+ * The priming before the first set of an exercise: the newest inflation of it and how many cycles have gone up
+ * (rule PRS-6). `null` when there is none, or the cuff is up for the work itself.
+ */
+function primingOf(exercise: PlannedExercise, place: SetPlace, state: SessionState) {
+  const cycles = Math.max(0, ...exercise.limbs.map(({ primingMmHg }) => primingMmHg.length));
+  if (place.setIndex > 0 || cycles === 0) return null;
+  const sinceMs = lastSet(state)?.endedAtMs ?? 0;
+  const limb = state.limbs.find((candidate) => candidate.limb === exercise.limbs[0]?.limb);
+  const inflations = limb?.inflations.filter(({ fromMs }) => fromMs >= sinceMs) ?? [];
+  return inflations.length > cycles ? null : { last: inflations.at(-1), cycle: inflations.length };
 }
 
 /** The first set of the plan that has not been started, or `null` when all have. */
 export function nextPlace(plan: Plan, state: SessionState): SetPlace | null {
   for (const [exerciseIndex, exercise] of plan.exercises.entries()) {
-    for (const setIndex of exercise.reps.keys()) {
+    for (const setIndex of exercise.sets.keys()) {
       if (!findSet(state, { exerciseIndex, setIndex })) return { exerciseIndex, setIndex };
     }
   }
   return null;
 }
 
-const upSince = (state: SessionState, sinceMs: number): boolean =>
-  inflatedLimbs(state).every((limb) => (openInflation(limb)?.fromMs ?? 0) >= sinceMs);
+/** Whether no set of the plan comes after this one. */
+export const isLastSet = (plan: Plan, { exerciseIndex, setIndex }: SetPlace): boolean =>
+  exerciseIndex === plan.exercises.length - 1 &&
+  setIndex === (plan.exercises[exerciseIndex]?.sets.length ?? 0) - 1;
 
-/** Whether a set was done under the inflation that is still up. */
-const usedBefore = (state: SessionState): boolean =>
-  inflatedLimbs(state).some((limb) =>
-    state.sets.some((set) => set.startedAtMs >= (openInflation(limb)?.fromMs ?? Number.POSITIVE_INFINITY)),
-  );
+/** The set that was started last. */
+export const lastSet = (state: SessionState): SetRecord | undefined => state.sets.at(-1);
+
+/** Whether the cuff comes down after a set of the plan. */
+export const releasesAfter = (plan: Plan, { exerciseIndex, setIndex }: SetPlace): boolean =>
+  plan.exercises[exerciseIndex]?.sets[setIndex]?.release ?? false;
+
+/** Whether a cuff is still up from the inflation the set was done under. */
+const upBefore = (state: SessionState, set: SetRecord): boolean =>
+  inflatedLimbs(state).some((limb) => (openInflation(limb)?.fromMs ?? 0) < (set.endedAtMs ?? 0));

@@ -1,5 +1,6 @@
 import type { KitItem, KitList } from '#contract/practice';
-import type { Measure } from '../../parts/units';
+import { lbToKg, massIn } from '#core/quantity/units';
+import { type Measure, toNumber } from '../../parts/units';
 
 /** One field of a kind of kit: how it is typed and what it becomes. `mass` and `length` follow the practice's units. */
 export type KitField = {
@@ -72,7 +73,7 @@ export const KINDS = {
     fields: [
       LABEL,
       { key: 'barKg', label: 'Bar', type: 'mass' },
-      { key: 'pairs', label: 'Plates as weight × pairs, such as 1.25×1 2.5×2', type: 'pairs' },
+      { key: 'pairs', label: 'Plates as weight × pairs, such as 1.25×1 2.5×2 10lb×1', type: 'pairs' },
     ],
   },
   stack: {
@@ -117,7 +118,8 @@ export const isOfKind = (kind: KitKind, item: KitItem['item']): boolean =>
   Object.entries(KINDS[kind].fixed).every(([key, value]) => (item as Record<string, unknown>)[key] === value);
 
 type Units = { mass: Measure; length: Measure };
-type Pair = { plateKg: number; pairs: number };
+type Pair = { plateKg: number; pairs: number; markedIn?: 'kg' | 'lb' };
+const MARKED = /^(.*?)(kg|lb)$/i;
 const parts = (typed: string): string[] => typed.split(/[\s;]+/).filter(Boolean);
 
 /** A field as text for its input. */
@@ -129,7 +131,11 @@ export function toTyped({ type }: KitField, value: unknown, { mass, length }: Un
   if (type === 'masses') return (value as number[]).map(mass.show).join(' ');
   if (type === 'words') return (value as string[]).join(' ');
   if (type === 'pairs')
-    return (value as Pair[]).map(({ plateKg, pairs }) => `${mass.show(plateKg)}×${pairs}`).join(' ');
+    return (value as Pair[])
+      .map(({ plateKg, pairs, markedIn }) =>
+        markedIn ? `${massIn(plateKg, markedIn)}${markedIn}×${pairs}` : `${mass.show(plateKg)}×${pairs}`,
+      )
+      .join(' ');
   if (type === 'yes-no') return value ? 'yes' : 'no';
   return String(value);
 }
@@ -145,7 +151,11 @@ export function fromTyped({ type }: KitField, typed: string, { mass, length }: U
   if (type === 'pairs') {
     return parts(typed).map((part) => {
       const [plate = '', pairs = ''] = part.split(/[×x*]/);
-      return { plateKg: mass.parse(plate), pairs: Number(pairs) };
+      const [, figure = '', unit] = MARKED.exec(plate) ?? [];
+      if (!unit) return { plateKg: mass.parse(plate), pairs: Number(pairs) };
+      const markedIn = unit.toLowerCase() as 'kg' | 'lb';
+      const typed = toNumber(figure);
+      return { plateKg: markedIn === 'lb' ? lbToKg(typed) : typed, pairs: Number(pairs), markedIn };
     });
   }
   return typed;

@@ -1,0 +1,67 @@
+import type { Library } from '../protocol/exercises';
+import type { Finding } from '../rules/finding';
+import { LIMITS } from '../rules/limits';
+import { orderRank } from './check-session';
+import type { ExerciseChoice, SessionChoice } from './choices';
+
+const FREE_MS = LIMITS.continuousOcclusionMs.freeFlowToRestart;
+
+/** The session with the remedy of a finding applied; unchanged when the finding has none. */
+export function applyFix(
+  session: SessionChoice,
+  { fix, exerciseIndex }: Finding,
+  library: Library,
+): SessionChoice {
+  if (!fix) return session;
+  if (fix.set === 'order') {
+    const rank = ({ exerciseId }: ExerciseChoice) => {
+      const exercise = library[exerciseId];
+      return exercise ? orderRank(exercise) : 0;
+    };
+    return { ...session, exercises: [...session.exercises].sort((a, b) => rank(a) - rank(b)) };
+  }
+  const mine = (place: number) => exerciseIndex === undefined || place === exerciseIndex;
+  if (fix.set === 'exercise') {
+    return { ...session, exercises: session.exercises.filter((_, place) => !mine(place)) };
+  }
+  return {
+    ...session,
+    exercises: session.exercises.map((choice, place) => (mine(place) ? changed(choice, fix) : choice)),
+  };
+}
+
+type ChoiceFix = Exclude<NonNullable<Finding['fix']>, { set: 'order' | 'exercise' }>;
+
+function changed(choice: ExerciseChoice, fix: ChoiceFix): ExerciseChoice {
+  const inRests = (part: Partial<ExerciseChoice['sets'][number]>) =>
+    choice.sets.map((set, place) => (place < choice.sets.length - 1 ? { ...set, ...part } : set));
+  switch (fix.set) {
+    case 'percentLop':
+      return { ...choice, limbs: choice.limbs.map((limb) => ({ ...limb, percentLop: fix.to })) };
+    case 'percentOneRepMax':
+      return choice.load.kind === 'weighed'
+        ? { ...choice, load: { ...choice.load, percentOneRepMax: fix.to } }
+        : choice;
+    case 'weightKitId':
+      return choice.load.kind === 'weighed'
+        ? { ...choice, load: { ...choice.load, weightKitId: fix.to } }
+        : choice;
+    case 'restMs':
+      return { ...choice, sets: inRests({ restMs: fix.to }) };
+    case 'release':
+      return fix.to === 'each-rest'
+        ? { ...choice, sets: inRests({ release: true, restMs: FREE_MS }) }
+        : {
+            ...choice,
+            sets: choice.sets.map((set, place) =>
+              place === choice.sets.length - 1
+                ? { ...set, release: true, restMs: Math.max(set.restMs, FREE_MS) }
+                : set,
+            ),
+          };
+    case 'tempoId':
+      return { ...choice, tempoId: fix.to };
+    case 'position':
+      return { ...choice, position: fix.to };
+  }
+}

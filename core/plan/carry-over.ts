@@ -1,0 +1,54 @@
+import { targetLoad } from '../load/target-load';
+import type { WeightKit } from '../load/weight-kit';
+import type { Change } from '../progression/review';
+import type { ExerciseId } from '../protocol/exercises';
+import { LIMITS } from '../rules/limits';
+import type { Plan, PlannedExercise } from './plan';
+
+/** What one exercise takes over from its last session, the reviewed change applied. Shares in %, rest in ms. */
+export type Carried = { percentLop: number; percentOneRepMax: number | null; restMs: number | null };
+
+/**
+ * What the next draft takes over from the last plan, with a change for each exercise (rules REV-1 to REV-8).
+ * @param changes by the place of the exercise in the plan; missing ones hold
+ */
+export function carryOver(
+  plan: Plan,
+  changes: readonly (Change | undefined)[],
+  kits: readonly WeightKit[],
+): Map<ExerciseId, Carried> {
+  return new Map(
+    plan.exercises.map((exercise, place) => [
+      exercise.exerciseId,
+      carried(exercise, changes[place] ?? {}, kits),
+    ]),
+  );
+}
+
+function carried(exercise: PlannedExercise, change: Change, kits: readonly WeightKit[]): Carried {
+  const { hardHigh } = LIMITS.exercisePercentLop;
+  const percentLop = Math.max(...exercise.limbs.map((limb) => limb.percentLop));
+  const rests = exercise.sets.slice(0, -1).map(({ restMs }) => restMs);
+  return {
+    percentLop: Math.min(Math.max(hardHigh, percentLop), percentLop + (change.pressurePoints ?? 0)),
+    percentOneRepMax: steppedPercent(exercise, change.loadSteps ?? 0, kits),
+    restMs: change.restMs ?? rests[0] ?? null,
+  };
+}
+
+/** Share of 1RM that makes the load one kit step away, never above the usual 40 % by a step up. */
+function steppedPercent(exercise: PlannedExercise, steps: number, kits: readonly WeightKit[]): number | null {
+  const { strength, trueLoadPercent } = exercise;
+  if (!strength || trueLoadPercent === null) return null;
+  const oneRepMaxKg = strength.oneRepMax.value;
+  const made = kits
+    .filter(({ kind }) => kind !== 'bands')
+    .map((kit) => targetLoad(oneRepMaxKg, trueLoadPercent + 0.05, kit))
+    .find(({ load, recipe }) => load.value === exercise.load.value && recipe === exercise.loadRecipe);
+  const step = steps > 0 ? made?.heavier : steps < 0 ? made?.lighter : null;
+  const percent = step?.percent ?? trueLoadPercent;
+  const { usualHigh } = LIMITS.percentOneRepMax;
+  if (steps > 0 && percent > usualHigh) return trueLoadPercent;
+  // A tenth more, so that rounding down to the kit lands on the step and not under it.
+  return Math.min(Math.max(usualHigh, trueLoadPercent), Math.round((percent + 0.1) * 10) / 10);
+}

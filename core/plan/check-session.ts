@@ -1,0 +1,121 @@
+import type { Exercise } from '../protocol/exercise';
+import { limbKind } from '../quantity/limb';
+import type { Finding } from '../rules/finding';
+import { LIMITS } from '../rules/limits';
+import type { Resolved } from './compose';
+import type { Plan, PlannedExercise } from './plan';
+
+const MOST_PER_MUSCLE = 3;
+
+/** What the rules find about exercises together: their order, their number, and what they share (chapter 6). */
+export function checkSession(resolved: readonly Resolved[], plan: Plan): Finding[] {
+  return [
+    ...plan.exercises.flatMap((exercise, place) => checkBetween(exercise, plan.exercises[place + 1], place)),
+    ...checkOrder(resolved),
+    ...checkNumber(resolved),
+  ];
+}
+
+/** Where the cuff stays up into the next exercise, or has too little free flow before it (rule PRO-1). */
+function checkBetween(
+  exercise: PlannedExercise,
+  next: PlannedExercise | undefined,
+  place: number,
+): Finding[] {
+  const last = exercise.sets.at(-1);
+  if (!last || !next) return [];
+  const common = { rule: 'PRO-1', subject: 'release', exerciseIndex: place } as const;
+  const fix = { set: 'release', to: 'after-exercise' } as const;
+  const shared = next.limbs.filter(({ limb }) => exercise.limbs.some((target) => target.limb === limb));
+  if (!last.release) {
+    const same =
+      shared.length === next.limbs.length &&
+      next.limbs.length === exercise.limbs.length &&
+      shared.every(({ limb, pressure }) => pressureOn(exercise, limb) === pressure.value);
+    if (same && next.limbs.every(({ primingMmHg }) => primingMmHg.length === 0)) return [];
+    return [
+      {
+        ...common,
+        level: 'hard',
+        message: `${exercise.label} and ${next.label} cannot share an inflation: they need the same limbs at the same pressure, and no priming between.`,
+        remedy: 'Let the cuff down between them.',
+        fix,
+      },
+    ];
+  }
+  const freeMs = LIMITS.continuousOcclusionMs.freeFlowToRestart;
+  if (shared.length === 0 || last.restMs >= freeMs) return [];
+  return [
+    {
+      ...common,
+      level: 'note',
+      message: `${last.restMs / 1000} s of free flow before ${next.label}: the occlusion clock goes on counting below ${freeMs / 1000} s.`,
+      remedy: `Let it flow for ${freeMs / 1000} s.`,
+      fix,
+    },
+  ];
+}
+
+const pressureOn = ({ limbs }: PlannedExercise, limb: string): number | undefined =>
+  limbs.find((target) => target.limb === limb)?.pressure.value;
+
+const MUSCLE_ORDER: readonly Exercise['kind'][] = [
+  'compound',
+  'functional',
+  'isolated',
+  'aerobic',
+  'passive',
+];
+
+/** Compound before isolated work of the same kind of limb. */
+export const isOutOfOrder = (before: Exercise, after: Exercise): boolean =>
+  before.limbKind === after.limbKind && before.kind === 'isolated' && after.kind === 'compound';
+
+export const orderRank = ({ kind, joints }: Exercise): number =>
+  MUSCLE_ORDER.indexOf(kind) * 10 - joints.length;
+
+function checkOrder(resolved: readonly Resolved[]): Finding[] {
+  const later = resolved.findIndex(({ exercise }, place) =>
+    resolved.slice(0, place).some((before) => isOutOfOrder(before.exercise, exercise)),
+  );
+  const late = resolved[later];
+  if (!late) return [];
+  return [
+    {
+      rule: 'PRO',
+      level: 'note',
+      subject: 'order',
+      exerciseIndex: later,
+      message: `${late.exercise.label} is compound and comes after isolated work.`,
+      remedy: 'Put compound exercises first.',
+      fix: { set: 'order', to: 'compound-first' },
+    },
+  ];
+}
+
+function checkNumber(resolved: readonly Resolved[]): Finding[] {
+  const places = new Map<string, number[]>();
+  resolved.forEach(({ choice, exercise }, place) => {
+    if (exercise.kind === 'functional') return;
+    for (const { limb } of choice.limbs) {
+      const key = `${limb} ${exercise.muscle}`;
+      places.set(key, [...(places.get(key) ?? []), place]);
+    }
+  });
+  const over = [...places.values()].find((list) => list.length > MOST_PER_MUSCLE);
+  const place = over?.[MOST_PER_MUSCLE];
+  const extra = place === undefined ? undefined : resolved[place];
+  if (place === undefined || !extra) return [];
+  const kind = extra.choice.limbs[0] && limbKind(extra.choice.limbs[0].limb);
+  return [
+    {
+      rule: 'PRO',
+      level: 'note',
+      subject: 'exerciseId',
+      exerciseIndex: place,
+      message: `More than ${MOST_PER_MUSCLE} exercises for the ${extra.exercise.muscle} of one ${kind}.`,
+      remedy: 'One to three and one functional are enough.',
+      fix: { set: 'exercise', to: 'remove' },
+    },
+  ];
+}

@@ -1,0 +1,228 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import type { Cuff } from '../cuff/cuff';
+import type { WeightKit } from '../load/weight-kit';
+import { rungSchema } from '../protocol/exercise';
+import { limbSchema, positionSchema } from '../quantity/limb';
+import { hardFindings } from '../rules/finding';
+import { schoolIdSchema } from '../rules/schools';
+import { workModeSchema } from '../screening/clearance';
+import { carryOver } from './carry-over';
+import { sessionChoiceSchema } from './choices';
+import { compile } from './compile';
+import { composeSession } from './compose';
+import { type DraftWish, draftSession } from './draft-session';
+import { goalIdSchema } from './goals';
+import { clockAtEnds } from './occlusion-clock';
+import {
+  testBasis,
+  testCuff,
+  testExercise,
+  testKit,
+  testOcclusion,
+  testPlan,
+  testSession,
+  testStrength,
+} from './plan.fixture';
+import { fitTemplate } from './template';
+
+const wish = (changes: Partial<DraftWish> = {}): DraftWish => ({
+  goal: 'size',
+  schoolId: 'research-consensus',
+  limbs: ['left-thigh'],
+  together: false,
+  rung: 'isometric',
+  weeksTrained: 3,
+  newcomer: false,
+  isolatedOnly: false,
+  carried: new Map(),
+  ...changes,
+});
+const basis = testBasis({
+  strengthTests: [testStrength(), testStrength({ id: 'press', exerciseId: 'leg-press', side: 'both' })],
+});
+const names = (changes: Partial<DraftWish>, over = basis) =>
+  draftSession(wish(changes), over).session?.exercises.map(({ exerciseId }) => exerciseId);
+
+describe('the first draft of a session', () => {
+  it('takes the tested exercises, compound first, at the share of the week', () => {
+    const { session } = draftSession(wish(), basis);
+    expect(session?.exercises.map(({ exerciseId }) => exerciseId)).toEqual(['leg-press', 'knee-extension']);
+    expect(session?.exercises[0]?.limbs).toEqual([
+      { limb: 'left-thigh', occlusionId: 'lop', percentLop: 55 },
+    ]);
+    expect(session?.exercises[0]?.load).toMatchObject({ weightKitId: 'stack', percentOneRepMax: 25 });
+  });
+
+  it('does a pair of limbs at once where the exercise allows it, or one after the other', () => {
+    const limbs = ['left-thigh', 'right-thigh'] as const;
+    const at = (together: boolean) =>
+      draftSession(wish({ limbs: [...limbs], together }), basis).session?.exercises.map((choice) =>
+        choice.limbs.map(({ limb }) => limb),
+      );
+    expect(at(true)).toEqual([[...limbs], [...limbs]]);
+    expect(at(false)).toEqual([['left-thigh'], ['right-thigh'], ['left-thigh'], ['right-thigh']]);
+  });
+
+  it('primes a newcomer once a limb', () => {
+    const { session } = draftSession(wish({ newcomer: true, weeksTrained: 0 }), basis);
+    expect(session?.exercises.map(({ primed }) => primed)).toEqual([true, false]);
+    expect(session?.exercises[0]?.limbs[0]?.percentLop).toBe(40);
+  });
+
+  it('makes each goal of its own kind of work', () => {
+    expect(names({ goal: 'passive' })).toEqual(['passive-cuff-leg']);
+    expect(names({ goal: 'aerobic' })).toHaveLength(1);
+    expect(names({ goal: 'recovery' })).toHaveLength(3);
+    expect(names({ goal: 'rehab', rung: 'isometric' })).toContain('quad-set');
+  });
+
+  it('keeps to isolated exercises in the first month (PRO-6)', () => {
+    expect(names({ isolatedOnly: true })).toEqual(['knee-extension']);
+  });
+
+  it('says why there is none: not measured, not cleared, not a coach’s work', () => {
+    const why = (changes: Partial<DraftWish>, over = basis) => draftSession(wish(changes), over);
+    expect(why({ limbs: ['left-arm'] })).toMatchObject({ session: null, notes: [/measure/] });
+    const coach = testBasis({ prescriber: 'coach' });
+    expect(why({ goal: 'passive' }, coach).notes[0]).toContain('SCR-4');
+    const cleared = testBasis({ limits: { ...basis.limits, modes: ['recovery'] } });
+    expect(why({}, cleared).notes[0]).toContain('SCR-2');
+  });
+
+  it('carries the accepted review over: points of pressure, a step of load, rest', () => {
+    const { plan } = testPlan({ percentLop: 50 });
+    const carried = carryOver(plan, [{ pressurePoints: 5, loadSteps: 1, restMs: 45_000 }], [testKit]);
+    const { session } = draftSession(wish({ carried }), basis);
+    const extension = session?.exercises.find(({ exerciseId }) => exerciseId === 'knee-extension');
+    expect(extension?.limbs[0]?.percentLop).toBe(55);
+    expect(extension?.sets[0]?.restMs).toBe(45_000);
+    expect(session && composeSession(session, basis).plan.exercises[1]?.load.value).toBe(12.5);
+    const held = carryOver(plan, [{}], [testKit]).get('knee-extension');
+    expect(held).toMatchObject({ percentLop: 50, percentOneRepMax: 25.1 });
+  });
+});
+
+describe('a template', () => {
+  const template = { ...testSession(), exercises: [testExercise({ percentLop: 75 })] };
+
+  it('takes this person’s own pressure and test, and comes down to what is cleared', () => {
+    const mine = testBasis({
+      occlusions: [testOcclusion({ id: 'mine' })],
+      strengthTests: [testStrength({ id: 'own-test' })],
+      limits: { ...basis.limits, maxPercentLop: 60, capFrom: 'Dr Test' },
+    });
+    const { session } = fitTemplate(template, mine);
+    expect(session?.exercises[0]?.limbs).toEqual([
+      { limb: 'left-thigh', occlusionId: 'mine', percentLop: 60 },
+    ]);
+    expect(session?.exercises[0]?.load).toMatchObject({ strengthTestId: 'own-test' });
+  });
+
+  it('says what it cannot take over', () => {
+    expect(fitTemplate(template, testBasis({ occlusions: [] }))).toMatchObject({ session: null });
+    const untested = fitTemplate(template, testBasis({ strengthTests: [] }));
+    expect(untested.session?.exercises[0]?.load).toEqual({ kind: 'unweighed', with: 'limb weight only' });
+    expect(untested.notes[0]).toContain('no strength test');
+  });
+});
+
+const arm: Cuff = { ...testCuff, id: 'cuff-a', limbKind: 'arm', widthCm: 8, girthLowCm: 20, girthHighCm: 40 };
+const bands: WeightKit = { kind: 'bands', id: 'bands', label: 'Bands', names: ['sand', 'moss'] };
+const dumbbells: WeightKit = { kind: 'single-masses', id: 'd', label: 'Dumbbells', massesKg: [1, 2, 4, 8] };
+
+describe('any draft for any valid person', () => {
+  const person = fc.record({
+    occlusions: fc.array(
+      fc.record({
+        limb: fc.constantFrom(...limbSchema.options),
+        position: fc.constantFrom(...positionSchema.options),
+        valueMmHg: fc.integer({ min: 90, max: 300 }),
+        uncertaintyMmHg: fc.integer({ min: 3, max: 20 }),
+      }),
+      { minLength: 1, maxLength: 6 },
+    ),
+    tests: fc.array(
+      fc.record({
+        exerciseId: fc.constantFrom(
+          'knee-extension',
+          'leg-press',
+          'elbow-flexion',
+          'bench-press',
+          'hammer-curl',
+        ),
+        side: fc.constantFrom('left', 'right', 'both'),
+        oneRepMaxKg: fc.double({ min: 2, max: 200, noNaN: true }),
+      } as const),
+      { maxLength: 6 },
+    ),
+    maxPercentLop: fc.option(fc.integer({ min: 10, max: 100 })),
+    modes: fc.option(fc.subarray(workModeSchema.options, { minLength: 1 })),
+    limbs: fc.option(fc.subarray(limbSchema.options, { minLength: 1 })),
+    maxPressureMmHg: fc.integer({ min: 120, max: 300 }),
+    prescriber: fc.constantFrom('clinician', 'coach'),
+    postOperative: fc.boolean(),
+  } as const);
+  const wished = fc.record({
+    goal: fc.constantFrom(...goalIdSchema.options),
+    schoolId: fc.constantFrom(...schoolIdSchema.options),
+    limbs: fc.constantFrom(
+      ['left-arm'],
+      ['right-thigh'],
+      ['left-thigh', 'right-thigh'],
+      ['left-arm', 'right-arm'],
+    ),
+    together: fc.boolean(),
+    rung: fc.constantFrom(...rungSchema.options),
+    weeksTrained: fc.nat(20),
+    newcomer: fc.boolean(),
+  });
+
+  it('breaks no hard limit and is something that could be posted', () => {
+    let drafted = 0;
+    fc.assert(
+      fc.property(person, wished, (who, asked) => {
+        const over = testBasis({
+          occlusions: who.occlusions.map(({ valueMmHg, ...fact }, i) =>
+            testOcclusion({
+              ...fact,
+              id: `lop-${i}`,
+              cuffId: fact.limb.endsWith('arm') ? 'cuff-a' : 'cuff-l',
+              widthCm: fact.limb.endsWith('arm') ? 8 : 11.5,
+              pressure: { value: valueMmHg, unit: 'mmHg', working: [], rules: [] },
+            }),
+          ),
+          strengthTests: who.tests.map(({ oneRepMaxKg, ...fact }, i) =>
+            testStrength({
+              ...fact,
+              id: `test-${i}`,
+              oneRepMax: { value: oneRepMaxKg, unit: 'kg', working: [], rules: [] },
+            }),
+          ),
+          cuffs: [testCuff, arm].map((cuff) => ({ ...cuff, maxPressureMmHg: who.maxPressureMmHg })),
+          weightKits: [testKit, dumbbells, bands],
+          limits: {
+            maxPercentLop: who.maxPercentLop,
+            modes: who.modes,
+            limbs: who.limbs,
+            capFrom: 'Dr Test',
+          },
+          prescriber: who.prescriber,
+          postOperative: who.postOperative,
+        });
+        const { session, notes } = draftSession(wish(asked as Partial<DraftWish>), over);
+        expect(notes.length).toBeGreaterThan(0);
+        if (!session) return;
+        drafted += 1;
+        expect(sessionChoiceSchema.safeParse(session).error).toBeUndefined();
+        const { plan, findings } = composeSession(session, over);
+        expect(hardFindings(findings)).toEqual([]);
+        for (const lane of compile(plan).lanes) {
+          expect(Math.max(...clockAtEnds(lane.inflations))).toBeLessThanOrEqual(20 * 60_000);
+        }
+      }),
+      { numRuns: 300 },
+    );
+    expect(drafted).toBeGreaterThan(20);
+  });
+});

@@ -1,0 +1,200 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import type { Limb } from '../quantity/limb';
+import { guardFindings, hardFindings } from '../rules/finding';
+import { doseOf } from '../session/dose';
+import { applyFix } from './apply-fix';
+import { type ExerciseChoice, type SessionChoice, sessionChoiceSchema, setsOf } from './choices';
+import { compile } from './compile';
+import { composeSession } from './compose';
+import { testBasis, testExercise, testOcclusion, testStrength } from './plan.fixture';
+
+const S = 1000;
+const basis = testBasis({
+  strengthTests: [testStrength(), testStrength({ id: 'press', exerciseId: 'leg-press', side: 'both' })],
+});
+const session = (...exercises: ExerciseChoice[]): SessionChoice => ({
+  goal: 'size',
+  schoolId: 'research-consensus',
+  exercises,
+});
+const compose = (...exercises: ExerciseChoice[]) => composeSession(session(...exercises), basis);
+const spans = (plan: ReturnType<typeof compose>['plan'], limb: Limb) =>
+  compile(plan)
+    .lanes.find((lane) => lane.limb === limb)
+    ?.inflations.map(({ fromMs, toMs }) => [fromMs / S, toMs / S]);
+const press = testExercise(
+  { exerciseId: 'leg-press' },
+  { load: { kind: 'weighed', strengthTestId: 'press', weightKitId: 'stack', percentOneRepMax: 25 } },
+);
+const pair = [
+  { limb: 'left-thigh', occlusionId: 'lop', percentLop: 60 },
+  { limb: 'right-thigh', occlusionId: 'lop-right', percentLop: 60 },
+] as const;
+
+describe('a session of several exercises', () => {
+  it('lets the cuff down 60 s between exercises and settles again, as worked by hand', () => {
+    const { plan, findings } = compose(press, testExercise());
+    // 20 s settling + 240 s of sets and rests = 260 s; 60 s down; the same again.
+    expect(spans(plan, 'left-thigh')).toEqual([
+      [0, 260],
+      [320, 580],
+    ]);
+    expect(doseOf(compile(plan))).toMatchObject({ reps: 150, volumeKgReps: 1500, occludedMs: 520 * S });
+    expect(hardFindings(findings)).toEqual([]);
+  });
+
+  it('shares one inflation in a superset, and counts it as one stretch', () => {
+    const stay = press.sets.map((set, i) => (i === 3 ? { ...set, release: false, restMs: 30_000 } : set));
+    const { plan, findings } = compose({ ...press, sets: stay }, testExercise());
+    expect(spans(plan, 'left-thigh')).toEqual([[0, 20 + 240 + 30 + 240]]);
+    expect(hardFindings(findings)).toEqual([]);
+    const other = compose({ ...press, sets: stay }, testExercise({ percentLop: 50 }));
+    expect(hardFindings(other.findings)).toMatchObject([{ rule: 'PRO-1', subject: 'release' }]);
+  });
+
+  it('occludes two thighs at once, or one after the other with the other in free flow', () => {
+    const together = compose({ ...press, limbs: [...pair] });
+    expect(spans(together.plan, 'right-thigh')).toEqual([[0, 260]]);
+    expect(doseOf(compile(together.plan)).occludedMs).toBe(260 * S);
+    const inTurn = compose(press, testExercise({ limb: 'right-thigh', exerciseId: 'knee-extension' }));
+    expect(spans(inTurn.plan, 'left-thigh')).toEqual([[0, 260]]);
+    expect(spans(inTurn.plan, 'right-thigh')).toEqual([[320, 580]]);
+  });
+
+  it('primes from 60 % of the target in cycles of 30 s on and 10 s off (PRS-6)', () => {
+    const { plan } = compose({ ...testExercise(), primed: true });
+    expect(plan.exercises[0]?.limbs[0]?.primingMmHg).toEqual([62, 82, 102, 104]);
+    expect(spans(plan, 'left-thigh')).toEqual([
+      [0, 30],
+      [40, 70],
+      [80, 110],
+      [120, 150],
+      [160, 160 + 260],
+    ]);
+  });
+
+  it('cycles passively at up to 100 %, lying or sitting, without exercise (PRS-3)', () => {
+    const cycle = (changes: Partial<ExerciseChoice>, percentLop = 90) =>
+      composeSession(
+        session({
+          ...testExercise(
+            { exerciseId: 'passive-cuff-leg', protocolId: 'passive-recovery', percentLop, position: 'lying' },
+            { load: { kind: 'unweighed', with: 'limb weight only' } },
+          ),
+          sets: setsOf('passive-recovery', 60_000, 60_000),
+          ...changes,
+        }),
+        testBasis({ occlusions: [testOcclusion({ position: 'lying' })] }),
+      );
+    const { plan, findings } = cycle({});
+    expect(findings).toEqual([]);
+    expect(spans(plan, 'left-thigh')).toEqual([
+      [0, 320],
+      [380, 680],
+      [740, 1040],
+    ]);
+    expect(hardFindings(cycle({}, 101).findings)).toMatchObject([{ rule: 'PRS-3', subject: 'percentLop' }]);
+    expect(hardFindings(cycle({ position: 'standing' }).findings)).toMatchObject([{ subject: 'position' }]);
+    // The same share with an exercise is refused twice over.
+    const worked = cycle({ exerciseId: 'quad-set' });
+    expect(hardFindings(worked.findings).map(({ subject }) => subject)).toEqual(['percentLop', 'protocolId']);
+  });
+
+  it('is not prescribed passive or post-operative by a coach (SCR-4)', () => {
+    const coach = testBasis({ prescriber: 'coach', postOperative: true });
+    const { findings } = composeSession(session(testExercise()), coach);
+    expect(hardFindings(findings)).toMatchObject([{ rule: 'SCR-4' }]);
+  });
+
+  it('puts a compound exercise after isolated work right with one remedy', () => {
+    const wrong = session(testExercise(), press);
+    const finding = composeSession(wrong, basis).findings.find(({ subject }) => subject === 'order');
+    expect(finding).toMatchObject({ level: 'note', exerciseIndex: 1 });
+    if (!finding) return;
+    const mended = applyFix(wrong, finding, basis.library);
+    expect(mended.exercises.map(({ exerciseId }) => exerciseId)).toEqual(['leg-press', 'knee-extension']);
+  });
+});
+
+describe('remedies', () => {
+  const set = fc.record({
+    reps: fc.integer({ min: 1, max: 60 }),
+    workMs: fc.constant(null),
+    restMs: fc.integer({ min: 0, max: 200 }).map((s) => s * S),
+    release: fc.boolean(),
+    untilFailure: fc.boolean(),
+  });
+  const choice = fc.record({
+    percentLop: fc.integer({ min: 20, max: 110 }),
+    percentOneRepMax: fc.integer({ min: 5, max: 90 }),
+    position: fc.constantFrom('lying', 'sitting', 'standing'),
+    exerciseId: fc.constantFrom('leg-press', 'knee-extension'),
+    tempoId: fc.constantFrom('1-0-1', '2-0-2', '3-0-3'),
+  } as const);
+  const any = fc
+    .array(fc.tuple(choice, fc.array(set, { minLength: 1, maxLength: 5 })), { minLength: 1, maxLength: 4 })
+    .map((list) =>
+      session(
+        ...list.map(([flat, sets]) => {
+          const base = flat.exerciseId === 'leg-press' ? press : testExercise();
+          const load = { ...base.load, percentOneRepMax: flat.percentOneRepMax };
+          return { ...testExercise(flat), sets, load } as ExerciseChoice;
+        }),
+      ),
+    );
+
+  it('take away the finding they belong to, one at a time', () => {
+    fc.assert(
+      fc.property(any, (start) => {
+        const [finding] = composeSession(start, basis).findings.filter(
+          ({ fix }) => fix && fix.set !== 'exercise' && fix.set !== 'order' && fix.set !== 'release',
+        );
+        if (!finding) return;
+        const after = composeSession(applyFix(start, finding, basis.library), basis).findings;
+        const same = after.filter(
+          ({ rule, subject, level, exerciseIndex }) =>
+            rule === finding.rule &&
+            subject === finding.subject &&
+            level === finding.level &&
+            exerciseIndex === finding.exerciseIndex,
+        );
+        expect(same).toEqual([]);
+      }),
+    );
+  });
+
+  it('lead, applied over and over, to a session without a hard finding', () => {
+    fc.assert(
+      fc.property(any, (start) => {
+        let now = start;
+        for (let round = 0; round < 60; round += 1) {
+          const [finding] = hardFindings(composeSession(now, basis).findings);
+          if (!finding?.fix) break;
+          const next = applyFix(now, finding, basis.library);
+          if (next === now || next.exercises.length === 0) break;
+          now = next;
+        }
+        for (const finding of hardFindings(composeSession(now, basis).findings)) {
+          // What is left has no single remedy: sets of a length that no release can mend.
+          expect(finding.rule).toBe('PRO-1');
+        }
+        expect(sessionChoiceSchema.safeParse(now).success).toBe(true);
+      }),
+      { numRuns: 60 },
+    );
+  });
+
+  it('give guards and hard findings a place to be shown beside', () => {
+    fc.assert(
+      fc.property(any, (start) => {
+        const { findings } = composeSession(start, basis);
+        for (const { subject, message, remedy } of [...guardFindings(findings), ...hardFindings(findings)]) {
+          expect(subject).not.toBe('');
+          expect(message.endsWith('.') && remedy.endsWith('.')).toBe(true);
+        }
+      }),
+      { numRuns: 40 },
+    );
+  });
+});

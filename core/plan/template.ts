@@ -1,0 +1,57 @@
+import { PROTOCOLS } from '../protocol/protocols';
+import { LIMB_LABELS } from '../quantity/limb';
+import type { SessionChoice } from './choices';
+import type { Basis } from './compose';
+import { type Draft, occlusionFor, testFor } from './draft-session';
+
+/**
+ * A kept session applied to a person: the same exercises and schemes, this person's own pressures and tests (rules LOP-4,
+ * LOAD-2). Shares of LOP come down to what is cleared.
+ * @returns the session, or why it cannot be made; `notes` say what was changed
+ */
+export function fitTemplate(template: SessionChoice, basis: Basis): Draft {
+  const notes: string[] = [];
+  const exercises: SessionChoice['exercises'] = [];
+  for (const choice of template.exercises) {
+    const exercise = basis.library[choice.exerciseId];
+    if (!exercise) {
+      notes.push('An exercise of the template is no longer in the library and was left out.');
+      continue;
+    }
+    const cap = PROTOCOLS[choice.protocolId].mode === 'passive' ? 100 : 80;
+    const most = Math.min(cap, basis.limits.maxPercentLop ?? cap);
+    const limbs = choice.limbs.flatMap((limb) => {
+      const occlusion = occlusionFor(limb.limb, choice.position, basis);
+      if (!occlusion) {
+        notes.push(`${exercise.label}: no pressure measured on the ${LIMB_LABELS[limb.limb].toLowerCase()}.`);
+        return [];
+      }
+      return [{ limb: limb.limb, occlusionId: occlusion.id, percentLop: Math.min(limb.percentLop, most) }];
+    });
+    if (limbs.length === 0) continue;
+    const test =
+      choice.load.kind === 'weighed'
+        ? testFor(
+            choice.exerciseId,
+            choice.limbs.map(({ limb }) => limb),
+            basis.strengthTests,
+          )
+        : null;
+    if (choice.load.kind === 'weighed' && !test) {
+      notes.push(`${exercise.label}: no strength test on record, so it starts without kilograms.`);
+    }
+    exercises.push({
+      ...choice,
+      limbs,
+      load:
+        choice.load.kind === 'weighed'
+          ? test
+            ? { ...choice.load, strengthTestId: test.id }
+            : { kind: 'unweighed', with: 'limb weight only' }
+          : choice.load,
+    });
+  }
+  return exercises.length > 0
+    ? { session: { ...template, exercises }, notes }
+    : { session: null, notes: [...notes, 'Nothing of this template can be used yet.'] };
+}

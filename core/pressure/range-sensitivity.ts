@@ -1,0 +1,55 @@
+import { expandedUncertainty } from '../occlusion-pressure/estimate';
+import { type ReadingSchool, readTrial, type Trial } from '../occlusion-pressure/trial';
+import { mean } from '../quantity/statistics';
+import { LIMITS } from '../rules/limits';
+import { targetPressure } from './target-pressure';
+
+/** A pressure as it was measured: what its true range depends on. Pressures in mmHg. */
+export type Measured = {
+  pressureMmHg: number;
+  trials: readonly Trial[];
+  readingSchool: ReadingSchool;
+  divisionMmHg: number;
+};
+
+/** The true range of a target, in %LOP, under one way of measuring. */
+export type RangeIf = { label: string; uncertaintyMmHg: number; low: number; high: number };
+
+/**
+ * How the true range of a target would change with one more trial that agrees, and with a finer gauge (rules LOP-3,
+ * PRS-1). The first row is the measurement as it is.
+ * @param percentLop intended share, in % of LOP
+ * @param finestDivisionMmHg division of the finest gauge at hand
+ */
+export function rangeSensitivity(
+  measured: Measured,
+  percentLop: number,
+  finestDivisionMmHg: number,
+): RangeIf[] {
+  const { pressureMmHg, divisionMmHg } = measured;
+  const used = measured.trials
+    .map((trial) => readTrial(trial, measured.readingSchool))
+    .filter((reading) => reading !== null);
+  if (used.length === 0) return [];
+  const estimates = used.map(({ estimateMmHg }) => estimateMmHg);
+  const halfWidth = mean(used.map(({ halfWidthMmHg }) => halfWidthMmHg));
+  const rowFor = (label: string, values: readonly number[], division: number): RangeIf => {
+    const uncertaintyMmHg = Math.ceil(expandedUncertainty(values, halfWidth, division));
+    const { trueRange } = targetPressure(
+      { value: pressureMmHg, uncertainty: uncertaintyMmHg },
+      percentLop,
+      division,
+    );
+    return { label, uncertaintyMmHg, low: trueRange.interval?.low ?? 0, high: trueRange.interval?.high ?? 0 };
+  };
+  const more = [...estimates, mean(estimates)];
+  return [
+    rowFor('As measured', estimates, divisionMmHg),
+    ...(estimates.length < LIMITS.trials.most
+      ? [rowFor('One more trial that agrees', more, divisionMmHg)]
+      : []),
+    ...(finestDivisionMmHg < divisionMmHg
+      ? [rowFor(`A gauge with divisions of ${finestDivisionMmHg} mmHg`, estimates, finestDivisionMmHg)]
+      : []),
+  ];
+}

@@ -1,0 +1,22 @@
+import { MS_PER_DAY } from '../quantity/units';
+
+/** Days since 1 January 1970 on the calendar of the practice: a date without a time or a zone. */
+export type Day = number;
+
+const FIRST_WEEKDAY = 3;
+const ISO_DAY = /^\d{4}-\d{2}-\d{2}$/;
+
+/** A day from "2026-05-04"; NaN when it is none. */
+export function dayOf(isoDay: string): Day {
+  const ms = ISO_DAY.test(isoDay) ? Date.parse(`${isoDay}T00:00:00Z`) : Number.NaN;
+  return ms / MS_PER_DAY;
+}
+
+/** "2026-05-04". */
+// biome-ignore lint/plugin: a date made from its argument reads no clock
+export const isoOf = (day: Day): string => new Date(day * MS_PER_DAY).toISOString().slice(0, 10);
+
+/** 0 is Monday, 6 is Sunday. */
+export const weekdayOf = (day: Day): number => (((day + FIRST_WEEKDAY) % 7) + 7) % 7;
+
+export const WEEKDAY_LABELS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'] as const;

@@ -1,0 +1,47 @@
+import { z } from 'zod';
+import { type Rung, rungSchema } from '../protocol/exercise';
+
+/** What the rungs of the ladder are judged by (rule PRO-5). */
+export const ladderAnswersSchema = z.object({
+  /** Pain at rest or in daily life, 0–10. */
+  pain: z.number().int().min(0).max(10),
+  swellingDown: z.boolean(),
+  rangeGood: z.boolean(),
+  /** Null when there was no operation. */
+  daysSinceSurgery: z.number().int().min(0).max(1000).nullable(),
+  clinicianAgrees: z.boolean(),
+});
+export type LadderAnswers = z.infer<typeof ladderAnswersSchema>;
+
+type Criterion = { words: string; met: (answers: LadderAnswers) => boolean };
+
+const CRITERIA = {
+  quiet: {
+    words: 'four days or more since surgery',
+    met: ({ daysSinceSurgery }) => (daysSinceSurgery ?? 4) >= 4,
+  },
+  swelling: { words: 'swelling going down', met: ({ swellingDown }) => swellingDown },
+  pain: { words: 'pain 3 or less', met: ({ pain }) => pain <= 3 },
+  range: { words: 'range of the exercise without a lag', met: ({ rangeGood }) => rangeGood },
+  word: { words: 'the clinician’s word', met: ({ clinicianAgrees }) => clinicianAgrees },
+} satisfies Record<string, Criterion>;
+
+/** What each rung is entered by; a higher one asks for all that a lower one does (rules PRO-5, SCR-3, REV-2). */
+export const RUNG_ENTRY: Record<Rung, readonly (keyof typeof CRITERIA)[]> = {
+  passive: ['quiet'],
+  isometric: ['quiet', 'swelling'],
+  unloaded: ['quiet', 'swelling', 'pain'],
+  loaded: ['quiet', 'swelling', 'pain', 'range'],
+  functional: ['quiet', 'swelling', 'pain', 'range', 'word'],
+};
+
+/** What keeps a person from a rung, in words; empty when it may be entered. */
+export const missingFor = (rung: Rung, answers: LadderAnswers): string[] =>
+  RUNG_ENTRY[rung]
+    .map((key) => CRITERIA[key])
+    .filter(({ met }) => !met(answers))
+    .map(({ words }) => words);
+
+/** The highest rung whose criteria are all met, or `null` when not even the first may be entered. */
+export const highestRung = (answers: LadderAnswers): Rung | null =>
+  [...rungSchema.options].reverse().find((rung) => missingFor(rung, answers).length === 0) ?? null;

@@ -1,0 +1,143 @@
+import type { RuleId } from '../rules/catalogue';
+import { type Day, WEEKDAY_LABELS, weekdayOf } from './days';
+
+/** What sessions are placed under. Days are numbers of days; weekdays run from 0, Monday. */
+export type Constraints = {
+  startDay: Day;
+  weeks: number;
+  perWeek: number;
+  available: readonly number[];
+  /** Weekdays of heavy training, and whether sessions keep apart from them or finish them (rule PRO-4). */
+  heavy: readonly number[];
+  besideHeavy: 'apart' | 'finisher';
+  daysOff: readonly Day[];
+  /** Sessions already done; they stay and count. */
+  done: readonly Day[];
+  /** No session is placed before this day. */
+  fromDay: Day;
+  /** Days planned before, which a re-plan would rather keep. */
+  kept: readonly Day[];
+};
+
+/** A wish that could not be met, in words. */
+export type Unmet = { week: number; message: string; rule: RuleId };
+
+export type Placement = { days: Day[]; unmet: Unmet[] };
+
+const COST = { nextDay: 20, besideHeavyDay: 4, moved: 3, perDayOffEven: 1 };
+
+/** One way to fill a week: its days, in order. */
+type Fill = readonly Day[];
+/** The cheapest way to reach the end of a week with `lastDay` as its last session. */
+type Path = { cost: number; days: Day[]; lastDay: Day };
+
+/**
+ * Days for the sessions of a block, spread as evenly as the constraints allow (rules PRO-3, PRO-4).
+ * Never two on one day, so at least 24 h apart at one hour; never on a day off, an unavailable weekday or, when apart, a
+ * heavy one. Weeks run from the start day. Of all placements it returns one of least cost, by dynamic programming.
+ * @returns the days in order, those done included, and what could not be satisfied
+ */
+export function placeSessions(constraints: Constraints): Placement {
+  const { weeks, startDay, perWeek, done } = constraints;
+  const unmet: Unmet[] = [];
+  let paths: Path[] = [{ cost: 0, days: [], lastDay: Number.NEGATIVE_INFINITY }];
+  for (let week = 0; week < weeks; week += 1) {
+    const firstDay = startDay + 7 * week;
+    const over = done.filter((day) => day >= firstDay && day < firstDay + 7);
+    const allowed = allowedDays(constraints, firstDay).filter((day) => !over.includes(day));
+    const isPast = firstDay + 7 <= constraints.fromDay;
+    const wanted = isPast ? 0 : Math.max(0, perWeek - over.length);
+    const count = Math.min(wanted, allowed.length);
+    if (count < wanted) unmet.push(shortfall(week, over.length + count, perWeek, constraints));
+    const fills = subsets(allowed, count).map((days) => [...days, ...over].sort((a, b) => a - b));
+    paths = extend(paths, fills, constraints);
+  }
+  const best = cheapest(paths);
+  return { days: best.days, unmet: [...unmet, ...consecutive(best.days, constraints)] };
+}
+
+function allowedDays(constraints: Constraints, firstDay: Day): Day[] {
+  const { available, heavy, besideHeavy, daysOff, fromDay } = constraints;
+  return Array.from({ length: 7 }, (_, i) => firstDay + i).filter((day) => {
+    const weekday = weekdayOf(day);
+    if (day < fromDay || daysOff.includes(day) || !available.includes(weekday)) return false;
+    return besideHeavy === 'finisher'
+      ? heavy.length === 0 || heavy.includes(weekday)
+      : !heavy.includes(weekday);
+  });
+}
+
+/** All choices of `count` days, each in order. */
+function subsets(days: readonly Day[], count: number): Fill[] {
+  if (count === 0) return [[]];
+  return days.flatMap((day, i) => subsets(days.slice(i + 1), count - 1).map((rest) => [day, ...rest]));
+}
+
+/** Keeps, for each last day, only the cheapest path: what comes after depends on nothing else. */
+function extend(paths: readonly Path[], fills: readonly Fill[], constraints: Constraints): Path[] {
+  const best = new Map<Day, Path>();
+  for (const path of paths) {
+    for (const fill of fills) {
+      const lastDay = fill.at(-1) ?? path.lastDay;
+      const cost = path.cost + costOf(fill, path.lastDay, constraints);
+      const known = best.get(lastDay);
+      if (!known || cost < known.cost) best.set(lastDay, { cost, days: [...path.days, ...fill], lastDay });
+    }
+  }
+  return [...best.values()];
+}
+
+const cheapest = (paths: readonly Path[]): Path =>
+  paths.reduce((low, path) => (path.cost < low.cost ? path : low));
+
+function costOf(
+  fill: Fill,
+  lastDay: Day,
+  { perWeek, heavy, besideHeavy, kept, fromDay }: Constraints,
+): number {
+  const even = 7 / perWeek;
+  let before = lastDay;
+  let cost = 0;
+  for (const day of fill) {
+    const gap = day - before;
+    if (Number.isFinite(gap)) {
+      cost += COST.perDayOffEven * (gap - even) ** 2;
+      if (gap === 1) cost += COST.nextDay;
+    }
+    const weekday = weekdayOf(day);
+    if (besideHeavy === 'apart' && heavy.includes((weekday + 1) % 7)) cost += COST.besideHeavyDay;
+    if (kept.length > 0 && day >= fromDay && !kept.includes(day)) cost += COST.moved;
+    before = day;
+  }
+  return cost;
+}
+
+function shortfall(week: number, placed: number, perWeek: number, constraints: Constraints): Unmet {
+  const reasons = [
+    `open on ${constraints.available.map((weekday) => WEEKDAY_LABELS[weekday]).join(', ')}`,
+    constraints.heavy.length > 0 &&
+      `${constraints.besideHeavy === 'apart' ? 'not' : 'only'} on heavy days (${constraints.heavy.map((weekday) => WEEKDAY_LABELS[weekday]).join(', ')})`,
+    constraints.daysOff.length > 0 && 'days off',
+  ].filter(Boolean);
+  return {
+    week,
+    rule: 'PRO-3',
+    message: `Week ${week + 1}: ${placed} of ${perWeek} sessions fit (${reasons.join('; ')}).${placed < 2 ? ' Fewer than two a week rarely works.' : ''}`,
+  };
+}
+
+function consecutive(days: readonly Day[], { startDay, done, perWeek }: Constraints): Unmet[] {
+  if (perWeek > 3) return [];
+  return days.flatMap((day, i) => {
+    const next = days[i + 1];
+    if (next !== day + 1 || (done.includes(day) && done.includes(next))) return [];
+    const week = Math.floor((next - startDay) / 7);
+    return [
+      {
+        week,
+        rule: 'PRO-3' as const,
+        message: `Week ${week + 1}: ${WEEKDAY_LABELS[weekdayOf(day)]} and ${WEEKDAY_LABELS[weekdayOf(next)]} follow each other; a day between would be better.`,
+      },
+    ];
+  });
+}
