@@ -2,7 +2,6 @@ import { z } from 'zod';
 import { pulseMethodSchema, pulseSiteSchema } from '#core/occlusion-pressure/methods';
 import { quickCheckSchema } from '#core/occlusion-pressure/quick-check';
 import { readingSchoolSchema, trialSchema } from '#core/occlusion-pressure/trial';
-import { exerciseIdSchema } from '#core/protocol/exercises';
 import { limbSchema, positionSchema } from '#core/quantity/limb';
 import { LIMITS } from '#core/rules/limits';
 import type { clearanceSchema } from '#core/screening/clearance';
@@ -56,7 +55,7 @@ export type NewQuickCheck = z.infer<typeof newQuickCheckSchema>;
 export const sideSchema = z.enum(['left', 'right', 'both']);
 
 export const newStrengthTestSchema = strengthTestSchema.extend({
-  exerciseId: exerciseIdSchema,
+  exerciseId: z.string().min(1, 'Choose an exercise.'),
   side: sideSchema,
 });
 export type NewStrengthTest = z.infer<typeof newStrengthTestSchema>;

@@ -3,6 +3,8 @@ import { cuffSchema } from '#core/cuff/cuff';
 import { pumpSchema } from '#core/kit/pump';
 import { strapSchema } from '#core/kit/strap';
 import { weightKitSchema } from '#core/load/weight-kit';
+import { sessionChoiceSchema } from '#core/plan/choices';
+import { type Exercise, exerciseSchema } from '#core/protocol/exercise';
 import { schoolIdSchema } from '#core/rules/schools';
 import { stricterSchema } from '#core/screening/items';
 
@@ -42,5 +44,27 @@ export const retireKitSchema = z.object({
 /** What the practice owns, by list. */
 export type Kit = { [L in KitList]: Extract<KitItem, { list: L }>['item'][] };
 
-/** The practice, its people and its kit, as one read. */
-export type PracticeView = Kit & { settings: PracticeSettings; practitioners: Practitioner[] };
+/** An exercise the practice has added, or its own version of a standard one under the same id. */
+export const ownExerciseSchema = z.object({
+  id: z.string().regex(/^[a-z0-9-]{1,60}$/, 'An id is of small letters, figures and dashes.'),
+  exercise: exerciseSchema,
+});
+export type OwnExercise = z.infer<typeof ownExerciseSchema>;
+
+/** A session kept under a name, to be applied to anybody. Its id is made by the client. */
+export const templateSchema = z.object({
+  id: z.uuid(),
+  name: z.string().trim().min(1, 'Give the template a name.').max(60, 'At most 60 characters.'),
+  session: sessionChoiceSchema,
+});
+export type Template = z.infer<typeof templateSchema>;
+
+export const retireSchema = z.object({ id: z.string().min(1) });
+
+/** The practice, its people, its kit, its own exercises and its templates, as one read. */
+export type PracticeView = Kit & {
+  settings: PracticeSettings;
+  practitioners: Practitioner[];
+  ownExercises: Record<string, Exercise>;
+  templates: Template[];
+};

@@ -6,10 +6,12 @@ import { PRACTITIONER_HEADER } from '#contract/practice';
 import type { ClientFacts } from '#core/chain/facts';
 import { newest } from '#core/chain/facts';
 import { currentPrescription } from '#core/chain/links';
+import { basisOf, weeksTrained } from '#core/plan/basis';
+import { draftSession } from '#core/plan/draft-session';
 import { createApp } from '#server/app';
 import { KitEntity, PracticeEntity, PractitionerEntity } from '#server/db/entities';
 import { pastSessionLog } from './past-session';
-import { type Deed, PEOPLE } from './people';
+import { type Deed, PEOPLE, type PrescribeWish } from './people';
 import { CUFFS, PRACTICE, PRACTITIONERS, PUMPS, STRAPS, WEIGHT_KITS } from './practice';
 
 const NAMESPACE = '6d1f0a52-7c7e-4c9b-9a64-0d6a1b3f52c1';
@@ -65,6 +67,7 @@ const PATHS = {
   fit: 'fits',
   measure: 'occlusion-pressures',
   test: 'strength-tests',
+  plan: 'programmes',
 } as const;
 
 async function play(
@@ -76,7 +79,7 @@ async function play(
   const base = `/clients/${record.id}`;
   switch (deed.do) {
     case 'prescribe':
-      return post(`${base}/prescriptions`, { ...deed.body, ...measuredFor(record.facts, deed.body) });
+      return post(`${base}/prescriptions`, draftFor(record.facts, deed.wish, atMs));
     case 'session': {
       const prescription = currentPrescription(record.facts);
       if (!prescription) throw new Error(`${record.name} has nothing to run.`);
@@ -103,10 +106,28 @@ async function play(
   }
 }
 
-function measuredFor(facts: ClientFacts, wanted: { limb: string; exerciseId: string }) {
-  return {
-    occlusionId: newest(facts.occlusions.filter(({ limb }) => limb === wanted.limb))?.id,
-    strengthTestId: newest(facts.strengthTests.filter(({ exerciseId }) => exerciseId === wanted.exerciseId))
-      ?.id,
-  };
+/** What the app itself would draft for this person, at the share of LOP and the tempo somebody then chose. */
+function draftFor(facts: ClientFacts, wish: PrescribeWish, nowMs: number) {
+  const { percentLop, tempoId = '1.5-0-1.5', together = false } = wish;
+  const { session, notes } = draftSession(
+    {
+      goal: wish.goal,
+      schoolId: PRACTICE.schoolId,
+      limbs: wish.limbs,
+      together,
+      rung: 'isometric',
+      weeksTrained: weeksTrained(facts, nowMs),
+      newcomer: false,
+      isolatedOnly: false,
+      carried: new Map(),
+    },
+    basisOf(facts, { cuffs: CUFFS, weightKits: WEIGHT_KITS }, 'clinician', nowMs),
+  );
+  if (!session) throw new Error(`No draft: ${notes.join(' ')}`);
+  const exercises = session.exercises.map((choice) => ({
+    ...choice,
+    tempoId,
+    limbs: choice.limbs.map((limb) => ({ ...limb, percentLop: percentLop ?? limb.percentLop })),
+  }));
+  return { ...session, exercises };
 }

@@ -17,8 +17,8 @@ export function pastSessionLog(
   efforts: readonly number[],
 ): SessionEvent[] {
   const bodies: [number, EventBody][] = [];
-  const exercise = plan.exercises[0];
-  const target = exercise?.limbs[0];
+  const [exercise] = plan.exercises;
+  const [target] = exercise?.limbs ?? [];
   if (!exercise || !target) throw new Error('The plan has nothing to run.');
   const cuff = { limb: target.limb, pressureMmHg: target.pressure.value };
   let clockMs = session.startMs;
@@ -31,16 +31,16 @@ export function pastSessionLog(
   const settledMmHg = cuff.pressureMmHg - plan.gaugeDivisionMmHg;
   note(3 * NEXT_TOUCH_MS, { type: 'pressure-read', ...cuff, pressureMmHg: settledMmHg, cause: 'read' });
   note(NEXT_TOUCH_MS, { type: 'pressure-read', ...cuff, cause: 'top-up' });
-  exercise.reps.forEach((planned, setIndex) => {
+  exercise.sets.forEach((planned, setIndex) => {
     const place = { exerciseIndex: 0, setIndex };
     const done = reps[setIndex] ?? 0;
-    const restMs = setIndex === exercise.reps.length - 1 ? 0 : exercise.restMs;
+    const restMs = setIndex === exercise.sets.length - 1 ? 0 : planned.restMs;
     note(setIndex === 0 ? NEXT_TOUCH_MS : 0, { type: 'set-started', ...place });
     note(setMs(done, exercise.tempo), {
       type: 'set-ended',
       ...place,
       reps: done,
-      reason: done < planned ? 'failure' : 'done',
+      reason: done < planned.reps ? 'failure' : 'done',
     });
     if (restMs > 0) note(0, { type: 'rest-started', ...place, restMs });
     note(NEXT_TOUCH_MS, { type: 'set-noted', ...place, effort: efforts[setIndex] ?? 0, jointPain: 1 });

@@ -8,7 +8,19 @@ import type {
   NewStrengthTest,
   NewTightness,
 } from '#contract/measurements';
-import type { NewPrescription } from '#contract/prescription';
+import type { NewProgramme } from '#contract/programme';
+import type { GoalId } from '#core/plan/goals';
+import type { TempoId } from '#core/protocol/protocols';
+import type { Limb } from '#core/quantity/limb';
+
+/** What a demo prescription asks of the draft. */
+export type PrescribeWish = {
+  goal: GoalId;
+  limbs: Limb[];
+  percentLop?: number;
+  tempoId?: TempoId;
+  together?: boolean;
+};
 
 /** What somebody did for a person some days ago; the loader plays these through the server's own routes. */
 export type Deed = { daysAgo: number } & (
@@ -20,7 +32,8 @@ export type Deed = { daysAgo: number } & (
   | { do: 'measure'; body: NewOcclusion }
   | { do: 'confirm'; body: { goneMmHg: number } }
   | { do: 'test'; body: NewStrengthTest }
-  | { do: 'prescribe'; body: Omit<NewPrescription, 'occlusionId' | 'strengthTestId'> }
+  | { do: 'prescribe'; wish: PrescribeWish }
+  | { do: 'plan'; body: NewProgramme }
   | { do: 'session'; reps: number[]; efforts: number[] }
 );
 
@@ -45,18 +58,7 @@ const onThigh = (
   trials,
 });
 
-const kneeExtension = (percentLop: number): Extract<Deed, { do: 'prescribe' }>['body'] => ({
-  limb: 'left-thigh',
-  position: 'sitting',
-  exerciseId: 'knee-extension',
-  schoolId: 'research-consensus',
-  protocolId: 'standard-75',
-  tempoId: '1.5-0-1.5',
-  restMs: 30_000,
-  percentLop,
-  percentOneRepMax: 25,
-  weightKitId: 'leg-stack',
-});
+const thighs = { goal: 'size' as const, limbs: ['left-thigh' as const] };
 
 /** Ready to run: every link holds, with three sessions and a history of pressures behind her. */
 const odalys: DemoPerson = {
@@ -107,13 +109,13 @@ const odalys: DemoPerson = {
       body: onThigh('left-thigh', 'sitting', [trial(180, 170), trial(180, 174)]),
     },
     { daysAgo: 15, do: 'test', body: { exerciseId: 'knee-extension', side: 'left', loadKg: 30, reps: 8 } },
-    { daysAgo: 15, do: 'prescribe', body: kneeExtension(40) },
+    { daysAgo: 15, do: 'prescribe', wish: { ...thighs, percentLop: 40 } },
     { daysAgo: 14, do: 'session', reps: [30, 15, 13, 9], efforts: [5, 7, 8, 9] },
     { daysAgo: 11, do: 'session', reps: [30, 15, 15, 12], efforts: [4, 6, 8, 9] },
-    { daysAgo: 8, do: 'prescribe', body: kneeExtension(45) },
+    { daysAgo: 8, do: 'prescribe', wish: { ...thighs, percentLop: 45 } },
     { daysAgo: 7, do: 'confirm', body: { goneMmHg: 178 } },
     { daysAgo: 7, do: 'session', reps: [30, 15, 15, 14], efforts: [5, 6, 7, 8] },
-    { daysAgo: 2, do: 'prescribe', body: kneeExtension(50) },
+    { daysAgo: 2, do: 'prescribe', wish: { ...thighs, percentLop: 50 } },
     { daysAgo: 0, do: 'check', body: { notWell: [], painNow: 1, bloodPressure: null } },
   ],
 };

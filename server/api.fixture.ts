@@ -8,6 +8,8 @@ import { type KitItem, PRACTITIONER_HEADER } from '#contract/practice';
 import type { NewPrescription } from '#contract/prescription';
 import type { ProblemBody } from '#contract/problem';
 import type { SessionView } from '#contract/session';
+import type { ExerciseChoice } from '#core/plan/choices';
+import { type TestChoices, testExercise } from '#core/plan/plan.fixture';
 import { createApp } from './app';
 import { openDatabase } from './db/database';
 import { KitEntity, PracticeEntity, PractitionerEntity } from './db/entities';
@@ -167,24 +169,27 @@ export async function measuredClient(api: Api): Promise<ClientRecord> {
   });
 }
 
-/** A prescription for `client` that breaks no rule, changed by `changes`. */
-export const prescriptionFor = (
-  client: ClientRecord,
-  changes: Partial<NewPrescription> = {},
-): NewPrescription => ({
-  limb: 'left-thigh',
-  position: 'sitting',
-  exerciseId: 'knee-extension',
-  schoolId: 'research-consensus',
-  protocolId: 'standard-75',
-  tempoId: '1-0-1',
-  restMs: 30_000,
-  percentLop: 60,
-  percentOneRepMax: 25,
-  weightKitId: 'stack',
-  occlusionId: client.facts.occlusions[0]?.id ?? '',
-  strengthTestId: client.facts.strengthTests[0]?.id ?? '',
-  ...changes,
+/** One exercise for `client` that breaks no rule, changed by `changes`. */
+export const exerciseFor = (client: ClientRecord, changes: TestChoices = {}): ExerciseChoice => {
+  const [limb] = testExercise(changes).limbs;
+  const occlusionId = client.facts.occlusions[0]?.id ?? '';
+  const { percentOneRepMax = 25 } = changes;
+  return testExercise(changes, {
+    limbs: limb ? [{ ...limb, occlusionId }] : [],
+    load: {
+      kind: 'weighed',
+      strengthTestId: client.facts.strengthTests[0]?.id ?? '',
+      weightKitId: 'stack',
+      percentOneRepMax,
+    },
+  });
+};
+
+/** A prescription of one exercise for `client` that breaks no rule, changed by `changes`. */
+export const prescriptionFor = (client: ClientRecord, changes: TestChoices = {}): NewPrescription => ({
+  goal: 'size',
+  schoolId: changes.schoolId ?? 'research-consensus',
+  exercises: [exerciseFor(client, changes)],
 });
 
 export const SESSION_ID = '00000000-0000-4000-8000-000000000000';

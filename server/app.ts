@@ -14,6 +14,7 @@ import { occlusionPressureRoutes } from './routes/occlusion-pressures';
 import { practiceRoutes } from './routes/practice';
 import { practiceAttemptRoutes } from './routes/practice-attempts';
 import { prescriptionRoutes } from './routes/prescriptions';
+import { programmeRoutes } from './routes/programmes';
 import { sessionRoutes } from './routes/sessions';
 
 export type AppOptions = {
@@ -33,6 +34,7 @@ const apiRoutes = (now: () => number) =>
     .route('/clients', clientRoutes)
     .route('/clients', occlusionPressureRoutes)
     .route('/clients', prescriptionRoutes)
+    .route('/clients', programmeRoutes)
     .route('/sessions', sessionRoutes)
     .route('/practice-attempts', practiceAttemptRoutes)
     .route('/devices', deviceRoutes(new DeviceHub(), now));

@@ -24,8 +24,8 @@ export const notFound = (what: string): Problem =>
 
 /** Refusal made of rule findings, each at the field it belongs to. */
 export function refusedByRules(findings: readonly Finding[]): Problem {
-  const errors = findings.map(({ subject, message, remedy, rule, level }) => ({
-    path: subject,
+  const errors = findings.map(({ subject, message, remedy, rule, level, exerciseIndex }) => ({
+    path: exerciseIndex === undefined ? subject : `exercises.${exerciseIndex}.${subject}`,
     message,
     remedy,
     rule,

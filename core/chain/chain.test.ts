@@ -46,6 +46,7 @@ const nothing: ClientFacts = {
   occlusions: [],
   strengthTests: [],
   prescriptions: [],
+  programmes: [],
   sessions: [],
 };
 

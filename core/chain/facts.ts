@@ -4,6 +4,7 @@ import type { QuickCheck } from '../occlusion-pressure/quick-check';
 import type { ShelfLife } from '../occlusion-pressure/shelf-life';
 import type { ReadingSchool, Trial } from '../occlusion-pressure/trial';
 import type { Plan } from '../plan/plan';
+import type { Programme } from '../programme/programme';
 import { EXERCISES, type ExerciseId, type Library } from '../protocol/exercises';
 import type { Limb, Position } from '../quantity/limb';
 import type { DisplayUnits } from '../quantity/units';
@@ -85,6 +86,9 @@ export type SessionFact = {
   redSigns: { atMs: number; sign: SignId }[];
 };
 
+/** A block of training as it was kept; the newest counts. */
+export type ProgrammeFact = Programme & { id: string; atMs: number };
+
 /** All that is on record for one person and that the chain is judged from. Lists are in any order. */
 export type ClientFacts = {
   shelfLife: ShelfLife;
@@ -101,6 +105,7 @@ export type ClientFacts = {
   occlusions: OcclusionFact[];
   strengthTests: StrengthFact[];
   prescriptions: PrescriptionFact[];
+  programmes: ProgrammeFact[];
   sessions: SessionFact[];
 };
 

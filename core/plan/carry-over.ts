@@ -25,7 +25,7 @@ export function carryOver(
   );
 }
 
-function carried(exercise: PlannedExercise, change: Change, kits: readonly WeightKit[]): Carried {
+export function carried(exercise: PlannedExercise, change: Change, kits: readonly WeightKit[]): Carried {
   const { hardHigh } = LIMITS.exercisePercentLop;
   const percentLop = Math.max(...exercise.limbs.map((limb) => limb.percentLop));
   const rests = exercise.sets.slice(0, -1).map(({ restMs }) => restMs);
@@ -36,19 +36,22 @@ function carried(exercise: PlannedExercise, change: Change, kits: readonly Weigh
   };
 }
 
-/** Share of 1RM that makes the load one kit step away, never above the usual 40 % by a step up. */
-function steppedPercent(exercise: PlannedExercise, steps: number, kits: readonly WeightKit[]): number | null {
-  const { strength, trueLoadPercent } = exercise;
-  if (!strength || trueLoadPercent === null) return null;
-  const oneRepMaxKg = strength.oneRepMax.value;
-  const made = kits
-    .filter(({ kind }) => kind !== 'bands')
-    .map((kit) => targetLoad(oneRepMaxKg, trueLoadPercent + 0.05, kit))
-    .find(({ load, recipe }) => load.value === exercise.load.value && recipe === exercise.loadRecipe);
-  const step = steps > 0 ? made?.heavier : steps < 0 ? made?.lighter : null;
-  const percent = step?.percent ?? trueLoadPercent;
+/** The share of 1RM as it was asked for, or the one that makes the load a kit step away; up never above the usual 40 %. */
+function steppedPercent(
+  { strength, trueLoadPercent }: PlannedExercise,
+  steps: number,
+  kits: readonly WeightKit[],
+): number | null {
+  if (!strength) return null;
+  const asked = strength.percentOneRepMax;
+  const kit = kits.find(({ id }) => id === strength.weightKitId);
+  if (steps === 0 || !kit) return asked;
+  const made = targetLoad(strength.oneRepMax.value, asked, kit);
+  const step = steps > 0 ? made.heavier : made.lighter;
+  if (!step?.percent) return asked;
   const { usualHigh } = LIMITS.percentOneRepMax;
-  if (steps > 0 && percent > usualHigh) return trueLoadPercent;
+  if (steps > 0 && step.percent > usualHigh) return asked;
   // A tenth more, so that rounding down to the kit lands on the step and not under it.
-  return Math.min(Math.max(usualHigh, trueLoadPercent), Math.round((percent + 0.1) * 10) / 10);
+  const percent = Math.round((step.percent + 0.1) * 10) / 10;
+  return Math.min(Math.max(usualHigh, trueLoadPercent ?? 0), percent);
 }

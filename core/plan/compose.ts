@@ -15,7 +15,7 @@ import { checkSession } from './check-session';
 import { checkTimeline } from './check-timeline';
 import { type ExerciseChoice, type LimbChoice, type SessionChoice, workMsOf } from './choices';
 import { compile } from './compile';
-import type { LimbTarget, Plan, PlannedExercise } from './plan';
+import type { LimbTarget, Plan, PlannedExercise, TestedStrength } from './plan';
 
 /** What is on record for a person and what the practice owns: all that choices are applied to. */
 export type Basis = {
@@ -136,7 +136,7 @@ function plannedExercise({ choice, exercise, limbs, test, load }: Resolved): Pla
     position: choice.position,
     mode: protocol.mode,
     limbs: limbs.map((limb) => limbTarget(limb, choice.primed)),
-    strength: test && { testId: test.id, side: test.side, oneRepMax: test.oneRepMax },
+    strength: strengthOf(choice, test),
     load: load.load,
     loadRecipe: load.recipe,
     trueLoadPercent: load.truePercent,
@@ -153,6 +153,12 @@ function plannedExercise({ choice, exercise, limbs, test, load }: Resolved): Pla
     tempoId: choice.tempoId,
     tempo: TEMPOS[choice.tempoId],
   };
+}
+
+function strengthOf({ load }: ExerciseChoice, test: StrengthFact | null): TestedStrength | null {
+  if (load.kind !== 'weighed' || !test) return null;
+  const { percentOneRepMax, weightKitId } = load;
+  return { testId: test.id, side: test.side, oneRepMax: test.oneRepMax, percentOneRepMax, weightKitId };
 }
 
 function limbTarget({ choice, occlusion, cuff }: Resolved['limbs'][number], primed: boolean): LimbTarget {

@@ -13,6 +13,7 @@ import { compile } from './compile';
 import { composeSession } from './compose';
 import { type DraftWish, draftSession } from './draft-session';
 import { goalIdSchema } from './goals';
+import { nextSession } from './next-session';
 import { clockAtEnds } from './occlusion-clock';
 import {
   testBasis,
@@ -99,7 +100,7 @@ describe('the first draft of a session', () => {
     expect(extension?.sets[0]?.restMs).toBe(45_000);
     expect(session && composeSession(session, basis).plan.exercises[1]?.load.value).toBe(12.5);
     const held = carryOver(plan, [{}], [testKit]).get('knee-extension');
-    expect(held).toMatchObject({ percentLop: 50, percentOneRepMax: 25.1 });
+    expect(held).toMatchObject({ percentLop: 50, percentOneRepMax: 25 });
   });
 });
 
@@ -124,6 +125,22 @@ describe('a template', () => {
     const untested = fitTemplate(template, testBasis({ strengthTests: [] }));
     expect(untested.session?.exercises[0]?.load).toEqual({ kind: 'unweighed', with: 'limb weight only' });
     expect(untested.notes[0]).toContain('no strength test');
+  });
+});
+
+describe('the next session after a plan', () => {
+  it('is the same again when nothing changed, and takes up a review and a new test', () => {
+    const { plan } = testPlan({ percentLop: 50 });
+    const same = nextSession(plan, [], basis).session;
+    expect(same && composeSession(same, basis).plan).toEqual(plan);
+    const changed = nextSession(plan, [{ pressurePoints: 5, loadSteps: -1, restMs: 45_000 }], basis).session;
+    const [exercise] = changed ? composeSession(changed, basis).plan.exercises : [];
+    expect(exercise?.limbs[0]?.percentLop).toBe(55);
+    expect(exercise?.load.value).toBe(7.5);
+    expect(exercise?.sets.map(({ restMs }) => restMs)).toEqual([45_000, 45_000, 45_000, 60_000]);
+    const again = testStrength({ id: 'newer', atMs: 9 });
+    const tested = nextSession(plan, [], testBasis({ strengthTests: [testStrength(), again] })).session;
+    expect(tested?.exercises[0]?.load).toMatchObject({ strengthTestId: 'newer' });
   });
 });
 
@@ -210,7 +227,7 @@ describe('any draft for any valid person', () => {
           prescriber: who.prescriber,
           postOperative: who.postOperative,
         });
-        const { session, notes } = draftSession(wish(asked as Partial<DraftWish>), over);
+        const { session, notes } = draftSession(wish({ ...asked, limbs: [...asked.limbs] }), over);
         expect(notes.length).toBeGreaterThan(0);
         if (!session) return;
         drafted += 1;

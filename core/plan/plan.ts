@@ -32,8 +32,15 @@ export type PlannedSet = {
   untilFailure: boolean;
 };
 
-/** The test a load is a share of; `side` may be the other one, standing in (rule LOAD-2). */
-export type TestedStrength = { testId: string; side: Side; oneRepMax: Derived };
+/** The test a load is a share of and the kit it is made from; `side` may be the other one, standing in (rule LOAD-2). */
+export type TestedStrength = {
+  testId: string;
+  side: Side;
+  oneRepMax: Derived;
+  /** The share of 1RM that was asked for, in %. */
+  percentOneRepMax: number;
+  weightKitId: string;
+};
 
 /** One exercise as it will be run. Everything needed to run it is copied in, so the plan never changes. */
 export type PlannedExercise = {

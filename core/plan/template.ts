@@ -1,8 +1,10 @@
+import type { StrengthFact } from '../chain/facts';
+import type { Exercise } from '../protocol/exercise';
 import { PROTOCOLS } from '../protocol/protocols';
 import { LIMB_LABELS } from '../quantity/limb';
-import type { SessionChoice } from './choices';
+import type { ExerciseChoice, SessionChoice } from './choices';
 import type { Basis } from './compose';
-import { type Draft, occlusionFor, testFor } from './draft-session';
+import { bestKit, type Draft, occlusionFor, testFor } from './draft-session';
 
 /**
  * A kept session applied to a person: the same exercises and schemes, this person's own pressures and tests (rules LOP-4,
@@ -46,7 +48,7 @@ export function fitTemplate(template: SessionChoice, basis: Basis): Draft {
       load:
         choice.load.kind === 'weighed'
           ? test
-            ? { ...choice.load, strengthTestId: test.id }
+            ? { ...choice.load, strengthTestId: test.id, weightKitId: kitFor(choice, test, exercise, basis) }
             : { kind: 'unweighed', with: 'limb weight only' }
           : choice.load,
     });
@@ -54,4 +56,16 @@ export function fitTemplate(template: SessionChoice, basis: Basis): Draft {
   return exercises.length > 0
     ? { session: { ...template, exercises }, notes }
     : { session: null, notes: [...notes, 'Nothing of this template can be used yet.'] };
+}
+
+/** The kit of the template while the practice has it; otherwise the one that comes closest. */
+function kitFor(
+  { load }: ExerciseChoice,
+  test: StrengthFact,
+  { equipment }: Exercise,
+  { weightKits }: Basis,
+): string {
+  if (load.kind !== 'weighed') return '';
+  if (weightKits.some(({ id }) => id === load.weightKitId)) return load.weightKitId;
+  return bestKit(equipment, test.oneRepMax.value, load.percentOneRepMax, weightKits)?.id ?? load.weightKitId;
 }

@@ -13,13 +13,16 @@ import {
   OcclusionPressureEntity,
   PracticeEntity,
   PrescriptionEntity,
+  ProgrammeEntity,
   QuickCheckEntity,
   ScreeningEntity,
   SessionEntity,
   SessionEventEntity,
   StrengthTestEntity,
   TightnessEntity,
+  TrialEntity,
 } from './entities';
+import { readOwnExercises } from './library';
 
 /** All people with all that is on record for them: one query a table, whatever the number of people. */
 async function readRecords(em: EntityManager, nowMs: number, only?: string): Promise<ClientRecord[]> {
@@ -37,6 +40,7 @@ async function readRecords(em: EntityManager, nowMs: number, only?: string): Pro
     quickChecks,
     tests,
     prescriptions,
+    programmes,
     sessions,
   ] = [
     await em.find(ScreeningEntity, mine),
@@ -48,8 +52,17 @@ async function readRecords(em: EntityManager, nowMs: number, only?: string): Pro
     await em.find(QuickCheckEntity, mine),
     await em.find(StrengthTestEntity, mine),
     await em.find(PrescriptionEntity, mine),
+    await em.find(ProgrammeEntity, mine),
     await em.find(SessionEntity, mine),
   ];
+  const trials = await em.find(
+    TrialEntity,
+    { lopId: { $in: occlusions.map(({ id }) => id) } },
+    { orderBy: { place: 'asc' } },
+  );
+  const trialsOf = (lopId: string) =>
+    trials.filter((trial) => trial.lopId === lopId).map(({ readings }) => readings);
+  const ownExercises = await readOwnExercises(em);
   const redSigns = await readRedSigns(
     em,
     sessions.filter(({ openedAtMs }) => nowMs - openedAtMs < 2 * RED_SIGN_LOCK_MS).map(({ id }) => id),
@@ -61,6 +74,7 @@ async function readRecords(em: EntityManager, nowMs: number, only?: string): Pro
       shelfLife: client.shelfLife,
       units: { mass: practice?.massUnit ?? 'kg', length: practice?.lengthUnit ?? 'cm' },
       stricter,
+      ownExercises,
       screenings: ours(screenings).map(({ atMs, version, yes, bloodPressures, note }) => ({
         atMs,
         version,
@@ -99,6 +113,8 @@ async function readRecords(em: EntityManager, nowMs: number, only?: string): Pro
         uncertaintyMmHg: row.uncertaintyMmHg,
         steady: row.steady,
         trialsUsed: row.trialsUsed,
+        trials: trialsOf(row.id),
+        readingSchool: row.readingSchool,
         method: row.method,
         site: row.site,
         divisionMmHg: row.divisionMmHg,
@@ -113,14 +129,14 @@ async function readRecords(em: EntityManager, nowMs: number, only?: string): Pro
         atMs,
         oneRepMax,
       })),
-      prescriptions: ours(prescriptions).map(({ id, atMs, occlusionId, strengthTestId, side, plan }) => ({
+      prescriptions: ours(prescriptions).map(({ id, atMs, signedBy, overrideReason, plan }) => ({
         id,
         atMs,
-        occlusionId,
-        strengthTestId,
-        side,
+        signedBy,
+        overrideReason: overrideReason ?? null,
         plan,
       })),
+      programmes: ours(programmes).map(({ id, atMs, wish, days }) => ({ id, atMs, wish, days })),
       sessions: ours(sessions).map(({ id, prescriptionId, openedAtMs, finishedAtMs }) => ({
         id,
         prescriptionId,

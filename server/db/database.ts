@@ -2,6 +2,7 @@ import { MikroORM } from '@mikro-orm/libsql';
 import { Migrator } from '@mikro-orm/migrations';
 import { ENTITIES } from './entities';
 import { FirstTables } from './migrations/001-first-tables';
+import { WholeSessions } from './migrations/002-whole-sessions';
 
 /**
  * Opens the SQLite file in WAL mode and brings it to the newest migration.
@@ -13,7 +14,10 @@ export async function openDatabase(file: string): Promise<MikroORM> {
     entities: ENTITIES,
     extensions: [Migrator],
     migrations: {
-      migrationsList: [{ name: '001-first-tables', class: FirstTables }],
+      migrationsList: [
+        { name: '001-first-tables', class: FirstTables },
+        { name: '002-whole-sessions', class: WholeSessions },
+      ],
       snapshot: false,
       silent: true,
       transactional: true,

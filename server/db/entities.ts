@@ -5,7 +5,10 @@ import type { Derived } from '#core/derivation/derived';
 import type { PulseMethod, PulseSite } from '#core/occlusion-pressure/methods';
 import type { ShelfLife } from '#core/occlusion-pressure/shelf-life';
 import type { ReadingSchool, Trial } from '#core/occlusion-pressure/trial';
+import type { SessionChoice } from '#core/plan/choices';
 import type { Plan } from '#core/plan/plan';
+import type { ProgrammeWish } from '#core/programme/programme';
+import type { Exercise } from '#core/protocol/exercise';
 import type { ExerciseId } from '#core/protocol/exercises';
 import type { Limb, Position } from '#core/quantity/limb';
 import type { Finding } from '#core/rules/finding';
@@ -199,9 +202,7 @@ export const PrescriptionEntity = defineEntity({
     clientId: clientId(),
     atMs: atMs(),
     signedBy: p.string(),
-    occlusionId: p.string(),
-    strengthTestId: p.string(),
-    side: p.string().$type<Side>(),
+    /** Of the first exercise, to search by; the plan is the truth. */
     exerciseId: p.string().$type<ExerciseId>(),
     limb: p.string().$type<Limb>(),
     pressureMmHg: number(),
@@ -209,6 +210,41 @@ export const PrescriptionEntity = defineEntity({
     plan: p.json().$type<Plan>(),
     findings: p.json().$type<Finding[]>(),
     overrideReason: p.text().nullable(),
+  },
+});
+
+/** A block of training; the newest of a person counts. */
+export const ProgrammeEntity = defineEntity({
+  name: 'Programme',
+  tableName: 'programme',
+  properties: {
+    id: id(),
+    clientId: clientId(),
+    atMs: atMs(),
+    keptBy: p.string(),
+    wish: p.json().$type<ProgrammeWish>(),
+    days: p.json().$type<string[]>(),
+    overrideReason: p.text().nullable(),
+  },
+});
+
+/** An exercise of the practice's own; retired ones stay for the records that name them. */
+export const ExerciseEntity = defineEntity({
+  name: 'Exercise',
+  tableName: 'exercise',
+  properties: { id: id(), exercise: p.json().$type<Exercise>(), retiredAtMs: p.bigint('number').nullable() },
+});
+
+export const TemplateEntity = defineEntity({
+  name: 'Template',
+  tableName: 'template',
+  properties: {
+    id: id(),
+    name: p.string(),
+    session: p.json().$type<SessionChoice>(),
+    keptBy: p.string(),
+    keptAtMs: atMs(),
+    retiredAtMs: p.bigint('number').nullable(),
   },
 });
 
@@ -273,6 +309,9 @@ export const ENTITIES = [
   PracticeAttemptEntity,
   StrengthTestEntity,
   PrescriptionEntity,
+  ProgrammeEntity,
+  ExerciseEntity,
+  TemplateEntity,
   SessionEntity,
   SessionEventEntity,
   AuditEntity,

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { DAY_MS, measuredClient, OCCLUSION, prescriptionFor, startApi } from '../api.fixture';
+import { DAY_MS, exerciseFor, measuredClient, OCCLUSION, prescriptionFor, startApi } from '../api.fixture';
 
 const measureLink = (client: { chain: { id: string }[] }) => client.chain.find(({ id }) => id === 'measure');
 
@@ -121,10 +121,15 @@ describe('kit', () => {
   it('has no load in kg in bands, and says so', async () => {
     const api = await startApi();
     const client = await measuredClient(api);
-    const { problem } = await api.refused(
-      `/clients/${client.id}/prescriptions`,
-      prescriptionFor(client, { weightKitId: 'bands' }),
-    );
-    expect(problem.errors[0]).toMatchObject({ path: 'weightKitId', rule: 'LOAD-4' });
+    const exercise = exerciseFor(client);
+    const banded = { ...exercise, load: { ...exercise.load, weightKitId: 'bands' } };
+    const { problem } = await api.refused(`/clients/${client.id}/prescriptions`, {
+      ...prescriptionFor(client),
+      exercises: [banded],
+    });
+    expect(problem.errors[0]).toMatchObject({
+      path: 'exercises.0.load.weightKitId',
+      message: 'Bands has no load in kg.',
+    });
   });
 });

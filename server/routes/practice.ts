@@ -2,14 +2,24 @@ import type { EntityManager } from '@mikro-orm/libsql';
 import { Hono } from 'hono';
 import {
   kitItemSchema,
+  ownExerciseSchema,
   type PracticeView,
   practiceSettingsSchema,
   retireKitSchema,
+  retireSchema,
+  templateSchema,
 } from '#contract/practice';
 import { clinicianOnly } from '../access/practitioner';
 import type { Env } from '../context';
-import { KitEntity, PracticeEntity, PractitionerEntity } from '../db/entities';
+import {
+  ExerciseEntity,
+  KitEntity,
+  PracticeEntity,
+  PractitionerEntity,
+  TemplateEntity,
+} from '../db/entities';
 import { findKit, readKit } from '../db/kit';
+import { readOwnExercises } from '../db/library';
 import { withAudit } from '../db/with-audit';
 import { body } from '../validate';
 
@@ -40,6 +50,39 @@ export const practiceRoutes = new Hono<Env>()
       em.nativeUpdate(KitEntity, { id, list }, { retiredAtMs: c.var.nowMs }),
     );
     return c.json(await readPractice(c.var.em));
+  })
+
+  .post('/exercises', body(ownExerciseSchema), async (c) => {
+    const { id, exercise } = c.req.valid('json');
+    await withAudit(c, { action: 'exercise-kept', subject: id, detail: { exercise } }, (em) =>
+      em.upsert(ExerciseEntity, { id, exercise, retiredAtMs: null }),
+    );
+    return c.json(await readPractice(c.var.em));
+  })
+
+  .post('/exercises/retire', body(retireSchema), async (c) => {
+    const { id } = c.req.valid('json');
+    await withAudit(c, { action: 'exercise-retired', subject: id, detail: {} }, (em) =>
+      em.nativeUpdate(ExerciseEntity, { id }, { retiredAtMs: c.var.nowMs }),
+    );
+    return c.json(await readPractice(c.var.em));
+  })
+
+  .post('/templates', body(templateSchema), async (c) => {
+    const template = c.req.valid('json');
+    const row = { ...template, keptBy: c.var.practitioner.id, keptAtMs: c.var.nowMs, retiredAtMs: null };
+    await withAudit(c, { action: 'template-kept', subject: template.id, detail: template }, (em) =>
+      em.upsert(TemplateEntity, row),
+    );
+    return c.json(await readPractice(c.var.em));
+  })
+
+  .post('/templates/retire', body(retireSchema), async (c) => {
+    const { id } = c.req.valid('json');
+    await withAudit(c, { action: 'template-retired', subject: id, detail: {} }, (em) =>
+      em.nativeUpdate(TemplateEntity, { id }, { retiredAtMs: c.var.nowMs }),
+    );
+    return c.json(await readPractice(c.var.em));
   });
 
 async function readPractice(shared: EntityManager): Promise<PracticeView> {
@@ -47,9 +90,12 @@ async function readPractice(shared: EntityManager): Promise<PracticeView> {
   const em = shared.fork();
   const { id: _, ...settings } = await em.findOneOrFail(PracticeEntity, { id: 'practice' });
   const practitioners = await em.findAll(PractitionerEntity, { orderBy: { listOrder: 'asc' } });
+  const templates = await em.find(TemplateEntity, { retiredAtMs: null }, { orderBy: { name: 'asc' } });
   return {
     settings,
     practitioners: practitioners.map(({ id, name, role }) => ({ id, name, role })),
+    ownExercises: await readOwnExercises(em),
+    templates: templates.map(({ id, name, session }) => ({ id, name, session })),
     ...(await readKit(em)),
   };
 }

@@ -1,5 +1,5 @@
 import { expect, it } from 'vitest';
-import { measuredClient, prescriptionFor, startApi } from '../api.fixture';
+import { exerciseFor, measuredClient, prescriptionFor, startApi } from '../api.fixture';
 
 it('signs a prescription with figures worked out on the server', async () => {
   const api = await startApi();
@@ -13,15 +13,15 @@ it('signs a prescription with figures worked out on the server', async () => {
 });
 
 it.each([
-  ['a share of LOP nobody may exercise at', { percentLop: 85 }, 'percentLop', 'PRS-3'],
-  ['a load nobody may use under a cuff', { percentOneRepMax: 55 }, 'percentOneRepMax', 'LOAD-3'],
+  ['a share of LOP nobody may exercise at', { percentLop: 85 }, 'exercises.0.percentLop', 'PRS-3'],
+  ['a load nobody may use under a cuff', { percentOneRepMax: 55 }, 'exercises.0.percentOneRepMax', 'LOAD-3'],
   ['more than 20 minutes under a leg cuff', { restMs: 360_000 }, 'protocolId', 'PRO-1'],
-  ['a pressure measured on another limb', { limb: 'right-thigh' }, 'occlusionId', 'LOP-4'],
-  ['a test of another exercise', { exerciseId: 'leg-press' }, 'strengthTestId', 'LOAD-1'],
+  ['a pressure measured on another limb', { limb: 'right-thigh' }, 'exercises.0.limb', 'LOP-4'],
+  ['a test of another exercise', { exerciseId: 'leg-press' }, 'exercises.0.strengthTestId', 'LOAD-1'],
 ] as const)('refuses %s, whoever signs and why', async (_, changes, path, rule) => {
   const api = await startApi();
   const client = await measuredClient(api);
-  const json = prescriptionFor(client, { ...changes, overrideReason: 'I insist' });
+  const json = { ...prescriptionFor(client, changes), overrideReason: 'I insist' };
   const { status, problem } = await api.refused(`/clients/${client.id}/prescriptions`, json);
   expect(status).toBe(422);
   expect(problem.errors).toContainEqual(expect.objectContaining({ path, rule, level: 'hard' }));
@@ -44,4 +44,44 @@ it('passes a guard only for a clinician with a reason, and audits it', async () 
     guards: ['LOP-5'],
     reason: reasoned.overrideReason,
   });
+});
+
+it('signs a session of several exercises, and refuses what is not on record by its place', async () => {
+  const api = await startApi();
+  const client = await measuredClient(api);
+  const path = `/clients/${client.id}/prescriptions`;
+  const one = exerciseFor(client);
+  const light = { ...one, load: { kind: 'unweighed', with: 'body weight' } };
+  const signed = await api.post(path, { ...prescriptionFor(client), exercises: [one, light] });
+  expect(signed.facts.prescriptions[0]?.plan.exercises.map(({ load }) => load.value)).toEqual([7.5, 0]);
+  const stray = { ...one, limbs: [{ ...one.limbs[0], occlusionId: 'of somebody else' }] };
+  const { status, problem } = await api.refused(path, {
+    ...prescriptionFor(client),
+    exercises: [one, stray],
+  });
+  expect(status).toBe(422);
+  expect(problem.errors[0]).toMatchObject({ path: 'exercises.1.limbs.0.occlusionId' });
+});
+
+it('keeps passive work for clinicians, whatever a coach posts (SCR-4)', async () => {
+  const api = await startApi();
+  const client = await measuredClient(api);
+  const passive = {
+    ...prescriptionFor(client),
+    exercises: [
+      {
+        ...exerciseFor(client, {
+          exerciseId: 'passive-cuff-leg',
+          protocolId: 'passive-recovery',
+          percentLop: 80,
+          restMs: 60_000,
+        }),
+        load: { kind: 'unweighed', with: 'limb weight only' },
+      },
+    ],
+  };
+  const path = `/clients/${client.id}/prescriptions`;
+  const { problem } = await api.refused(path, { ...passive, overrideReason: 'I insist' }, 'colin');
+  expect(problem.errors).toContainEqual(expect.objectContaining({ rule: 'SCR-4', level: 'hard' }));
+  expect((await api.post(path, passive)).facts.prescriptions).toHaveLength(1);
 });

@@ -78,17 +78,17 @@ describe('clearances (SCR-2, SCR-4)', () => {
   });
 
   it.each([
-    ['a cap', { maxPercentLop: 50 }, 'percentLop'],
-    ['limbs', { limbs: ['left-arm' as const] }, 'limb'],
-    ['work', { modes: ['passive' as const] }, 'protocolId'],
+    ['a cap', { maxPercentLop: 50 }, 'exercises.0.percentLop'],
+    ['limbs', { limbs: ['left-arm' as const] }, 'exercises.0.limb'],
+    ['work', { modes: ['passive' as const] }, 'exercises.0.protocolId'],
   ])('limit what can be prescribed by %s', async (_, limits, path) => {
     const api = await startApi();
     const client = await measuredClient(api);
     await api.post(`/clients/${client.id}/clearances`, clearance(limits));
-    const { problem } = await api.refused(
-      `/clients/${client.id}/prescriptions`,
-      prescriptionFor(client, { overrideReason: 'I insist' }),
-    );
+    const { problem } = await api.refused(`/clients/${client.id}/prescriptions`, {
+      ...prescriptionFor(client),
+      overrideReason: 'I insist',
+    });
     expect(problem.errors).toContainEqual(expect.objectContaining({ path, rule: 'SCR-2', level: 'hard' }));
   });
 });

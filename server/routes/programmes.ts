@@ -1,0 +1,50 @@
+import { randomUUID } from 'node:crypto';
+import { Hono } from 'hono';
+import { newProgrammeSchema } from '#contract/programme';
+import { newest } from '#core/chain/facts';
+import { checkProgramme } from '#core/programme/programme';
+import { passGuards } from '../access/guards';
+import type { Env } from '../context';
+import { readClient } from '../db/client-facts';
+import { PracticeEntity, ProgrammeEntity } from '../db/entities';
+import { withAudit } from '../db/with-audit';
+import { calendarOf } from '../interchange/programme-calendar';
+import { notFound } from '../problem';
+import { body } from '../validate';
+
+/** Blocks of training: kept as planned, and handed out as a calendar file. */
+export const programmeRoutes = new Hono<Env>()
+  .post('/:id/programmes', body(newProgrammeSchema), async (c) => {
+    const client = await readClient(c.var.em, c.req.param('id'), c.var.nowMs);
+    const { overrideReason, ...programme } = c.req.valid('json');
+    const { guards, reason } = passGuards(checkProgramme(programme), c.var.practitioner, overrideReason);
+    const id = randomUUID();
+    const note = {
+      action: guards.length > 0 ? 'programme-kept-past-guard' : 'programme-kept',
+      subject: client.id,
+      detail: { id, guards: guards.map(({ rule }) => rule), reason },
+    };
+    await withAudit(c, note, (em) => {
+      em.create(ProgrammeEntity, {
+        id,
+        clientId: client.id,
+        atMs: c.var.nowMs,
+        keptBy: c.var.practitioner.id,
+        wish: programme.wish,
+        days: [...programme.days].sort(),
+        overrideReason: reason,
+      });
+    });
+    return c.json(await readClient(c.var.em, client.id, c.var.nowMs), 201);
+  })
+
+  .get('/:id/programme.ics', async (c) => {
+    const client = await readClient(c.var.em, c.req.param('id'), c.var.nowMs);
+    const programme = newest(client.facts.programmes);
+    if (!programme) throw notFound('A block for this person');
+    const practice = await c.var.em.findOneOrFail(PracticeEntity, { id: 'practice' });
+    return c.body(calendarOf(programme, practice.name, c.var.nowMs), 200, {
+      'content-type': 'text/calendar; charset=utf-8',
+      'content-disposition': 'attachment; filename="training-block.ics"',
+    });
+  });
