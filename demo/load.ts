@@ -67,7 +67,6 @@ const PATHS = {
   fit: 'fits',
   measure: 'occlusion-pressures',
   test: 'strength-tests',
-  plan: 'programmes',
 } as const;
 
 async function play(
@@ -90,6 +89,10 @@ async function play(
         events: pastSessionLog(prescription.plan, session, deed.reps, deed.efforts),
       });
       return record;
+    }
+    case 'plan': {
+      const isoDay = new Date(atMs).toISOString().slice(0, 10);
+      return post(`${base}/programmes`, deed.body(isoDay));
     }
     case 'confirm': {
       const occlusionId = newest(record.facts.occlusions)?.id;

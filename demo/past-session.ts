@@ -17,37 +17,39 @@ export function pastSessionLog(
   efforts: readonly number[],
 ): SessionEvent[] {
   const bodies: [number, EventBody][] = [];
-  const [exercise] = plan.exercises;
-  const [target] = exercise?.limbs ?? [];
-  if (!exercise || !target) throw new Error('The plan has nothing to run.');
-  const cuff = { limb: target.limb, pressureMmHg: target.pressure.value };
   let clockMs = session.startMs;
   const note = (waitMs: number, body: EventBody) => {
     clockMs += waitMs;
     bodies.push([clockMs, body]);
   };
   note(0, { type: 'session-started' });
-  note(2 * NEXT_TOUCH_MS, { type: 'cuff-inflated', ...cuff });
-  const settledMmHg = cuff.pressureMmHg - plan.gaugeDivisionMmHg;
-  note(3 * NEXT_TOUCH_MS, { type: 'pressure-read', ...cuff, pressureMmHg: settledMmHg, cause: 'read' });
-  note(NEXT_TOUCH_MS, { type: 'pressure-read', ...cuff, cause: 'top-up' });
-  exercise.sets.forEach((planned, setIndex) => {
-    const place = { exerciseIndex: 0, setIndex };
-    const done = reps[setIndex] ?? 0;
-    const restMs = setIndex === exercise.sets.length - 1 ? 0 : planned.restMs;
-    note(setIndex === 0 ? NEXT_TOUCH_MS : 0, { type: 'set-started', ...place });
-    note(setMs(done, exercise.tempo), {
-      type: 'set-ended',
-      ...place,
-      reps: done,
-      reason: done < planned.reps ? 'failure' : 'done',
+  plan.exercises.forEach((exercise, exerciseIndex) => {
+    const cuffs = exercise.limbs.map(({ limb, pressure }) => ({ limb, pressureMmHg: pressure.value }));
+    for (const cuff of cuffs) note(2 * NEXT_TOUCH_MS, { type: 'cuff-inflated', ...cuff });
+    for (const cuff of cuffs) {
+      const settledMmHg = cuff.pressureMmHg - plan.gaugeDivisionMmHg;
+      note(2 * NEXT_TOUCH_MS, { type: 'pressure-read', ...cuff, pressureMmHg: settledMmHg, cause: 'read' });
+      note(NEXT_TOUCH_MS, { type: 'pressure-read', ...cuff, cause: 'top-up' });
+    }
+    exercise.sets.forEach((planned, setIndex) => {
+      const place = { exerciseIndex, setIndex };
+      const done = reps[setIndex] ?? 0;
+      const isLast = setIndex === exercise.sets.length - 1;
+      note(setIndex === 0 ? NEXT_TOUCH_MS : 0, { type: 'set-started', ...place });
+      note(setMs(done, exercise.tempo), {
+        type: 'set-ended',
+        ...place,
+        reps: done,
+        reason: done < planned.reps ? 'failure' : 'done',
+      });
+      if (!isLast) note(0, { type: 'rest-started', ...place, restMs: planned.restMs });
+      note(NEXT_TOUCH_MS, { type: 'set-noted', ...place, effort: efforts[setIndex] ?? 0, jointPain: 1 });
+      if (!isLast) clockMs += Math.max(0, planned.restMs - NEXT_TOUCH_MS);
     });
-    if (restMs > 0) note(0, { type: 'rest-started', ...place, restMs });
-    note(NEXT_TOUCH_MS, { type: 'set-noted', ...place, effort: efforts[setIndex] ?? 0, jointPain: 1 });
-    clockMs += Math.max(0, restMs - NEXT_TOUCH_MS);
+    for (const { limb } of cuffs) note(2 * NEXT_TOUCH_MS, { type: 'cuff-released', limb });
+    clockMs += 60_000;
   });
-  note(3 * NEXT_TOUCH_MS, { type: 'cuff-released', limb: target.limb });
-  note(60_000, { type: 'session-finished' });
+  note(0, { type: 'session-finished' });
   return bodies.map(
     ([eventAtMs, body], seq) =>
       ({

@@ -10,6 +10,9 @@ import type {
 } from '#contract/measurements';
 import type { NewProgramme } from '#contract/programme';
 import type { GoalId } from '#core/plan/goals';
+import { isoOf } from '#core/programme/days';
+import { placeSessions } from '#core/programme/place-sessions';
+import { constraintsOf } from '#core/programme/programme';
 import type { TempoId } from '#core/protocol/protocols';
 import type { Limb } from '#core/quantity/limb';
 
@@ -33,7 +36,7 @@ export type Deed = { daysAgo: number } & (
   | { do: 'confirm'; body: { goneMmHg: number } }
   | { do: 'test'; body: NewStrengthTest }
   | { do: 'prescribe'; wish: PrescribeWish }
-  | { do: 'plan'; body: NewProgramme }
+  | { do: 'plan'; body: (isoDay: string) => NewProgramme }
   | { do: 'session'; reps: number[]; efforts: number[] }
 );
 
@@ -213,4 +216,93 @@ const leocadia: DemoPerson = {
   ],
 };
 
-export const PEOPLE: DemoPerson[] = [odalys, brisa, cassian, leocadia];
+/** Mondays and Thursdays for eight weeks, from the day it was planned. */
+function eightWeeks(startsOn: string): NewProgramme {
+  const wish: NewProgramme['wish'] = {
+    goal: 'size',
+    schoolId: 'research-consensus',
+    limb: 'left-thigh',
+    startsOn,
+    weeks: 8,
+    perWeek: 2,
+    available: [0, 1, 2, 3, 4],
+    heavy: [2],
+    besideHeavy: 'apart',
+    deloadEvery: 4,
+    daysOff: [],
+    atTime: '17:30',
+  };
+  return { wish, days: placeSessions(constraintsOf(wish)).days.map(isoOf) };
+}
+
+/** Two thighs, three tests and a block of weeks with a missed day: the whole of Prescribe. */
+const rufus: DemoPerson = {
+  client: { name: 'Rufus Tarnholm', story: 'Stage-lighting rigger, keeps his legs through a deload.' },
+  deeds: [
+    { daysAgo: 24, do: 'screen', body: { yes: [], bloodPressures: readings([124, 76], [122, 78]) } },
+    { daysAgo: 24, do: 'fit', body: { kind: 'cuff', limb: 'left-thigh', girthCm: 60, cuffId: 'thigh-l' } },
+    { daysAgo: 24, do: 'fit', body: { kind: 'cuff', limb: 'right-thigh', girthCm: 61, cuffId: 'thigh-l' } },
+    {
+      daysAgo: 24,
+      do: 'measure',
+      body: onThigh('left-thigh', 'sitting', [trial(190, 182), trial(190, 184)]),
+    },
+    {
+      daysAgo: 24,
+      do: 'measure',
+      body: onThigh('right-thigh', 'sitting', [trial(200, 190), trial(190, 186)]),
+    },
+    { daysAgo: 23, do: 'test', body: { exerciseId: 'leg-press', side: 'both', loadKg: 90, reps: 8 } },
+    { daysAgo: 23, do: 'test', body: { exerciseId: 'knee-extension', side: 'left', loadKg: 40, reps: 9 } },
+    { daysAgo: 23, do: 'test', body: { exerciseId: 'knee-extension', side: 'right', loadKg: 42.5, reps: 9 } },
+    {
+      daysAgo: 23,
+      do: 'prescribe',
+      wish: { goal: 'size', limbs: ['left-thigh', 'right-thigh'], together: true },
+    },
+    { daysAgo: 22, do: 'plan', body: (on) => eightWeeks(on) },
+    { daysAgo: 20, do: 'session', reps: [30, 15, 15, 15], efforts: [5, 6, 7, 8] },
+    { daysAgo: 13, do: 'session', reps: [30, 15, 15, 15], efforts: [4, 5, 6, 6] },
+  ],
+};
+
+/** Four weeks out of a tendon repair: the ladder, and work only a clinician prescribes. */
+const maren: DemoPerson = {
+  client: {
+    name: 'Maren Holdwick',
+    story: 'Ferry deckhand, four weeks after a tendon repair at the right knee.',
+  },
+  deeds: [
+    {
+      daysAgo: 3,
+      do: 'screen',
+      body: {
+        yes: ['recent-surgery'],
+        bloodPressures: readings([118, 72], [116, 74]),
+        note: 'Tendon repair, healing well.',
+      },
+    },
+    {
+      daysAgo: 3,
+      do: 'clear',
+      days: 60,
+      body: {
+        subjects: ['recent-surgery'],
+        givenBy: 'Dr Imke Sallowby',
+        byPhysician: true,
+        maxPercentLop: 80,
+        limbs: ['right-thigh'],
+        modes: [],
+        note: 'Operated side only. Up to 80 %.',
+      },
+    },
+    { daysAgo: 3, do: 'fit', body: { kind: 'cuff', limb: 'right-thigh', girthCm: 52, cuffId: 'thigh-l' } },
+    {
+      daysAgo: 0,
+      do: 'measure',
+      body: onThigh('right-thigh', 'lying', [trial(170, 158), trial(160, 156)]),
+    },
+  ],
+};
+
+export const PEOPLE: DemoPerson[] = [odalys, brisa, cassian, leocadia, rufus, maren];

@@ -31,6 +31,7 @@ export function compile(plan: Plan): Timeline {
       sets.push({
         exerciseIndex,
         setIndex,
+        limbs: exercise.limbs.map(({ limb }) => limb),
         fromMs,
         toMs,
         reps: set.reps,

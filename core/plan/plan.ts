@@ -72,5 +72,5 @@ export type Plan = {
 };
 
 /** Whether the cuffs of an exercise stay up in all its rests. */
-export const staysInflated = ({ sets }: Pick<PlannedExercise, 'sets'>): boolean =>
+export const staysInflated = ({ sets }: { sets: readonly Pick<PlannedSet, 'release'>[] }): boolean =>
   sets.slice(0, -1).every(({ release }) => !release);

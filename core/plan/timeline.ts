@@ -14,6 +14,8 @@ export type Lane = { limb: Limb; occlusionMmHg: number; inflations: Inflation[] 
 export type TimelineSet = {
   exerciseIndex: number;
   setIndex: number;
+  /** Limbs that work in it. */
+  limbs: Limb[];
   fromMs: number;
   toMs: number;
   reps: number;

@@ -22,6 +22,7 @@ export function liveTimeline(plan: Plan, state: SessionState, nowMs: number): Ti
       return {
         exerciseIndex: set.exerciseIndex,
         setIndex: set.setIndex,
+        limbs: exercise.limbs.map(({ limb }) => limb),
         fromMs: set.startedAtMs - startMs,
         toMs: toMs - startMs,
         reps: correctedReps(set, counted),

@@ -1,5 +1,6 @@
 import { RULES } from '#core/rules/catalogue';
 import type { Finding } from '#core/rules/finding';
+import { KeyHint } from './Button';
 
 const WORDS: Record<Finding['level'], string> = {
   hard: 'Not allowed',
@@ -7,22 +8,47 @@ const WORDS: Record<Finding['level'], string> = {
   note: 'Note',
 };
 
-/** One finding beside what caused it: what, how to mend it, and the rule behind it. */
-export function FindingLine({ finding }: { finding: Finding }) {
+/** Applies the remedy of a finding, and the key that does so. */
+export type Mend = { apply: () => void; key: string };
+
+/** One finding beside what caused it: what, how to mend it, the rule behind it, and the remedy as one key. */
+export function FindingLine({ finding, mend }: { finding: Finding; mend?: Mend | undefined }) {
   const tone = finding.level === 'note' ? 'text-ink' : 'text-ochre';
   return (
-    <p className={`notched py-1 text-[15px] ${tone}`} role={finding.level === 'note' ? undefined : 'alert'}>
-      <strong>{WORDS[finding.level]}.</strong> {finding.message} {finding.remedy}{' '}
+    <div className={`notched py-1 text-[15px] ${tone}`} role={finding.level === 'note' ? undefined : 'alert'}>
+      <strong>{WORDS[finding.level]}.</strong> {finding.message}{' '}
+      {mend ? (
+        <button
+          type="button"
+          onClick={mend.apply}
+          className="inline-flex min-h-8 items-center gap-2 font-semibold underline underline-offset-4"
+        >
+          {finding.remedy.replace(/\.$/, '')}
+          <KeyHint>{mend.key}</KeyHint>
+        </button>
+      ) : (
+        finding.remedy
+      )}{' '}
       <abbr className="text-[13px] no-underline" title={RULES[finding.rule].text}>
         {finding.rule}
       </abbr>
-    </p>
+    </div>
   );
 }
 
-/** The findings that belong to one field. */
-export function FindingsFor({ subject, findings }: { subject: string; findings: readonly Finding[] }) {
+/** The findings that belong to one of some fields. @param mendOf the remedy of a finding, where it has one */
+export function FindingsFor({
+  subjects,
+  findings,
+  mendOf,
+}: {
+  subjects: readonly string[];
+  findings: readonly Finding[];
+  mendOf?: (finding: Finding) => Mend | undefined;
+}) {
   return findings
-    .filter((finding) => finding.subject === subject)
-    .map((finding) => <FindingLine key={finding.message} finding={finding} />);
+    .filter((finding) => subjects.includes(finding.subject))
+    .map((finding) => (
+      <FindingLine key={`${finding.rule} ${finding.message}`} finding={finding} mend={mendOf?.(finding)} />
+    ));
 }

@@ -1,8 +1,8 @@
-import { useId } from 'react';
+import { type ReactNode, useId } from 'react';
 import { fenceMs, occlusionLimitMs } from '#core/plan/occlusion-clock';
 import type { Inflation, Lane, Timeline, TimelineSet } from '#core/plan/timeline';
 import { repMs } from '#core/protocol/protocols';
-import { LIMB_LABELS } from '#core/quantity/limb';
+import { LIMB_LABELS, type Limb } from '#core/quantity/limb';
 import { clock } from './format';
 import { StripTable } from './StripTable';
 import { useWidth } from './use-width';
@@ -13,18 +13,26 @@ const RIGHT = 16;
 const TOP = 22;
 const MINUTE_MS = 60_000;
 
+/** Where a time stands on the strip, for what is laid over it. */
+export type StripScale = { x: (atMs: number) => number; msPerPx: number; left: number };
+
 /**
  * The occlusion strip: time runs right, one lane a limb, height is pressure as a share of that limb's LOP.
  * @param planned drawn faint with a hatch @param done drawn solid, over it @param nowMs draws the now-line
+ * @param names of the exercises, written where each begins when there are several @param handles to edit it by
  */
 export function OcclusionStrip({
   planned,
   done,
   nowMs,
+  names = [],
+  handles,
 }: {
   planned?: Timeline;
   done?: Timeline;
   nowMs?: number;
+  names?: readonly string[];
+  handles?: (scale: StripScale) => ReactNode;
 }) {
   const { ref, width } = useWidth<HTMLDivElement>(900);
   const hatch = useId();
@@ -34,9 +42,9 @@ export function OcclusionStrip({
   const endMs = Math.max(planned?.endMs ?? 0, done?.endMs ?? 0, nowMs ?? 0, MINUTE_MS) * 1.04;
   const x = (atMs: number) => LEFT + (atMs / endMs) * (width - LEFT - RIGHT);
   const height = TOP + limbs.length * (LANE_HEIGHT + 26) + 4;
-  const everyMs = endMs > 12 * MINUTE_MS ? 5 * MINUTE_MS : MINUTE_MS;
+  const everyMs = (endMs > 24 * MINUTE_MS ? 5 : endMs > 12 * MINUTE_MS ? 2 : 1) * MINUTE_MS;
   return (
-    <div ref={ref}>
+    <div ref={ref} className="relative">
       <svg width={width} height={height} aria-hidden="true" className="block">
         <defs>
           <pattern
@@ -73,8 +81,13 @@ export function OcclusionStrip({
               <LaneFrame limb={LIMB_LABELS[limb]} occlusionMmHg={known?.occlusionMmHg ?? 0} width={width} />
               {lane(planned) && <Blocks lane={lane(planned)} x={x} fill={`url(#${hatch})`} />}
               {lane(done) && <Blocks lane={lane(done)} x={x} fill="var(--color-plum)" />}
-              <Sets sets={done?.sets ?? []} x={x} solid />
-              <Sets sets={(planned?.sets ?? []).filter((set) => !isDone(done, set))} x={x} solid={false} />
+              <Sets sets={(done?.sets ?? []).filter((set) => set.limbs.includes(limb))} x={x} solid />
+              <Sets
+                sets={(planned?.sets ?? []).filter((set) => set.limbs.includes(limb) && !isDone(done, set))}
+                x={x}
+                solid={false}
+              />
+              {names.length > 1 && <Names names={names} timeline={planned ?? done} limb={limb} x={x} />}
               {known && <Fence lane={known} x={x} endMs={endMs} width={width} />}
             </g>
           );
@@ -90,6 +103,7 @@ export function OcclusionStrip({
           />
         )}
       </svg>
+      {handles?.({ x, msPerPx: endMs / (width - LEFT - RIGHT), left: LEFT })}
       <StripTable {...(planned ? { planned } : {})} {...(done ? { done } : {})} />
     </div>
   );
@@ -98,6 +112,41 @@ export function OcclusionStrip({
 const isDone = (done: Timeline | undefined, set: TimelineSet): boolean =>
   done?.sets.some((other) => other.exerciseIndex === set.exerciseIndex && other.setIndex === set.setIndex) ??
   false;
+
+/** The name of each exercise where it begins on a lane, as far as there is room before the next. */
+function Names({
+  names,
+  timeline,
+  limb,
+  x,
+}: {
+  names: readonly string[];
+  timeline: Timeline | undefined;
+  limb: Limb;
+  x: ToX;
+}) {
+  const firsts = (timeline?.sets ?? []).filter((set) => set.setIndex === 0 && set.limbs.includes(limb));
+  return firsts.map((set, place) => {
+    const next = firsts[place + 1];
+    const room = (next ? x(next.fromMs) : x(timeline?.endMs ?? 0)) - x(set.fromMs);
+    const name = names[set.exerciseIndex] ?? '';
+    const letters = Math.max(1, Math.floor(room / 7.5) - 1);
+    return (
+      <text
+        key={set.exerciseIndex}
+        x={x(set.fromMs)}
+        y={14}
+        fontSize="13"
+        fill="var(--color-ink)"
+        stroke="var(--color-paper)"
+        strokeWidth="4"
+        paintOrder="stroke"
+      >
+        {name.length > letters ? `${name.slice(0, letters)}…` : name}
+      </text>
+    );
+  });
+}
 
 function LaneFrame({ limb, occlusionMmHg, width }: { limb: string; occlusionMmHg: number; width: number }) {
   return (
@@ -159,11 +208,24 @@ function Sets({ sets, x, solid }: { sets: readonly TimelineSet[]; x: ToX; solid:
           fill={solid ? 'var(--color-ink)' : 'var(--color-quiet)'}
           className="figures"
         >
-          {set.setIndex + 1} · {short ? `${set.reps}/${set.plannedReps}` : set.reps}
+          {setWords(set, short, x(set.toMs) - x(set.fromMs))}
         </text>
       </g>
     );
   });
+}
+
+const WIDE_ENOUGH = 52;
+
+/** "1 · 30" where there is room, else the repetitions alone; the length for work by the clock. */
+function setWords(set: TimelineSet, short: boolean, widthPx: number): string {
+  const amount =
+    set.plannedReps === 0
+      ? clock(set.toMs - set.fromMs)
+      : short
+        ? `${set.reps}/${set.plannedReps}`
+        : `${set.reps}`;
+  return widthPx < WIDE_ENOUGH ? amount : `${set.setIndex + 1} · ${amount}`;
 }
 
 function Fence({ lane, x, endMs, width }: { lane: Lane; x: ToX; endMs: number; width: number }) {

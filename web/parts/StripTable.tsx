@@ -37,7 +37,9 @@ export function StripTable({ planned, done }: { planned?: Timeline; done?: Timel
               <td>{clock(set.fromMs)}</td>
               <td>{clock(set.toMs)}</td>
               <td>
-                {set.reps} of {set.plannedReps} repetitions
+                {set.plannedReps === 0
+                  ? 'work by the clock'
+                  : `${set.reps} of ${set.plannedReps} repetitions`}
               </td>
             </tr>
           )),

@@ -1,27 +1,31 @@
 import { useState } from 'react';
-import { EXERCISES, type ExerciseId, findExercises } from '#core/protocol/exercises';
+import { type ExerciseId, findExercises, type Library } from '#core/protocol/exercises';
 import { Field } from '../../parts/Field';
 
 const MOST_SHOWN = 6;
 
 /** An exercise by a few letters of its name, muscle or kit. */
 export function ExercisePicker({
-  among,
+  label = 'Exercise',
+  library,
   value,
   onChange,
 }: {
-  among: readonly ExerciseId[];
-  value: ExerciseId;
+  label?: string;
+  library: Library;
+  /** Null while none is chosen. */
+  value: ExerciseId | null;
   onChange: (id: ExerciseId) => void;
 }) {
   const [sought, setSought] = useState('');
-  const found = findExercises(sought, among);
-  const shown = sought.trim() === '' ? [value] : found.slice(0, MOST_SHOWN);
+  const found = findExercises(sought, library);
+  const shown = sought.trim() === '' ? (value === null ? [] : [value]) : found.slice(0, MOST_SHOWN);
+  const chosen = value === null ? undefined : library[value];
   return (
     <div>
       <Field
-        label="Exercise"
-        placeholder={`Search ${among.length}: name, muscle, kit`}
+        label={label}
+        placeholder={`Search ${Object.keys(library).length}: name, muscle, kit`}
         autoComplete="off"
         value={sought}
         onChange={(event) => setSought(event.target.value)}
@@ -39,15 +43,15 @@ export function ExercisePicker({
               }}
               className="min-h-11 w-full px-2 text-left aria-pressed:bg-tint aria-pressed:font-semibold"
             >
-              {EXERCISES[id].label}
+              {library[id]?.label}
               <span className="ml-2 text-[13px] font-normal text-quiet">
-                {EXERCISES[id].muscle}, {EXERCISES[id].position}, {EXERCISES[id].equipment.replace('-', ' ')}
+                {library[id]?.muscle}, {library[id]?.position}, {library[id]?.equipment.replace('-', ' ')}
               </span>
             </button>
           </li>
         ))}
       </ul>
-      <p className="text-[14px] text-quiet">{EXERCISES[value].cue}</p>
+      {chosen && <p className="text-[14px] text-quiet">{chosen.cue}</p>}
     </div>
   );
 }

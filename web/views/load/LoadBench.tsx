@@ -6,7 +6,7 @@ import { type NewStrengthTest, newStrengthTestSchema } from '#contract/measureme
 import { newest } from '#core/chain/facts';
 import { limbInHand } from '#core/chain/links';
 import { isWeighed } from '#core/protocol/exercise';
-import { EXERCISE_IDS, EXERCISES } from '#core/protocol/exercises';
+import { libraryOf } from '#core/protocol/exercises';
 import { limbKind, limbSide } from '#core/quantity/limb';
 import { checkRepsToFailure, oneRepMax, strengthTestSchema } from '#core/strength/one-rep-max';
 import { api, failureWords, read } from '../../data/api';
@@ -32,8 +32,10 @@ export function LoadBench({ client }: { client: ClientRecord }) {
   const navigate = useNavigate();
   const { mass } = useUnits();
   const limb = limbInHand(client.facts) ?? 'left-thigh';
-  const exercises = EXERCISE_IDS.filter(
-    (id) => EXERCISES[id].limbKind === limbKind(limb) && isWeighed(EXERCISES[id]),
+  const library = Object.fromEntries(
+    Object.entries(libraryOf(client.facts.ownExercises)).filter(
+      ([, exercise]) => exercise.limbKind === limbKind(limb) && isWeighed(exercise),
+    ),
   );
   const write = useRecordWrite((json: NewStrengthTest) =>
     read(api.clients[':id']['strength-tests'].$post({ param: { id: client.id }, json })),
@@ -41,7 +43,7 @@ export function LoadBench({ client }: { client: ClientRecord }) {
   const { register, handleSubmit, watch, setValue, formState } = useForm<NewStrengthTest>({
     resolver: zodResolver(newStrengthTestSchema),
     mode: 'onChange',
-    defaultValues: { exerciseId: exercises[0] ?? 'knee-extension', side: limbSide(limb) },
+    defaultValues: { exerciseId: Object.keys(library)[0] ?? 'knee-extension', side: limbSide(limb) },
   });
   const values = watch();
   const test = strengthTestSchema.safeParse({ loadKg: values.loadKg, reps: values.reps });
@@ -62,7 +64,7 @@ export function LoadBench({ client }: { client: ClientRecord }) {
           One clean set to failure, 3 to 10 repetitions, or a single one.
         </BenchHeading>
         <ExercisePicker
-          among={exercises}
+          library={library}
           value={values.exerciseId}
           onChange={(exerciseId) => setValue('exerciseId', exerciseId)}
         />

@@ -1,8 +1,7 @@
 import { lazy, Suspense, useState } from 'react';
 import type { ClientRecord } from '#contract/client';
-import { newest, type StrengthFact } from '#core/chain/facts';
+import { exerciseLabel, newest, type StrengthFact } from '#core/chain/facts';
 import { ageWords } from '#core/chain/links';
-import { EXERCISES } from '#core/protocol/exercises';
 import { MS_PER_DAY } from '#core/quantity/units';
 import { LIMITS } from '#core/rules/limits';
 import { useUnits } from '../../parts/units';
@@ -38,7 +37,7 @@ export function TestsOnRecord({ client }: { client: ClientRecord }) {
                 className="flex min-h-11 w-full flex-wrap items-center gap-x-6 text-left hover:bg-tint"
               >
                 <span className="w-56">
-                  {EXERCISES[fact.exerciseId].label}, {fact.side}
+                  {exerciseLabel(client.facts, fact.exerciseId)}, {fact.side}
                 </span>
                 <span className="figures text-lg">{mass.words(fact.oneRepMax.value)}</span>
                 <span className={due ? 'notched text-ochre' : 'text-quiet'}>
@@ -54,7 +53,7 @@ export function TestsOnRecord({ client }: { client: ClientRecord }) {
         <div className="mt-3">
           <Suspense fallback={<p className="text-quiet">Drawing…</p>}>
             <HistoryChart
-              caption={`${EXERCISES[open.exerciseId].label}, ${open.side}: 1RM in ${mass.unit}, with ±5 % about the newest`}
+              caption={`${exerciseLabel(client.facts, open.exerciseId)}, ${open.side}: 1RM in ${mass.unit}, with ±5 % about the newest`}
               unit={mass.unit}
               within={Number(mass.show(open.oneRepMax.value)) * ERROR_SHARE}
               points={tests

@@ -1,42 +1,50 @@
+import { useSearchParams } from 'react-router';
 import type { ClientRecord } from '#contract/client';
-import type { PracticeView } from '#contract/practice';
-import { newest, type OcclusionFact, type StrengthFact } from '#core/chain/facts';
-import { limbInHand } from '#core/chain/links';
-import { EXERCISES } from '#core/protocol/exercises';
-import { limbKind } from '#core/quantity/limb';
 import { usePractice } from '../../data/queries';
 import { BenchHeading, FirstDo } from '../../parts/Bench';
+import { Choice } from '../../parts/Choice';
+import { BlockBench } from '../block/BlockBench';
 import { Composer } from './Composer';
+import { useLastReview } from './use-last-review';
 
-/** What a prescription is made from; the composer starts once all of it is on record. */
-export type Basis = { occlusions: OcclusionFact[]; strengthTests: StrengthFact[]; practice: PracticeView };
+const PARTS = {
+  session: 'A whole session from goal and measurements, with every figure’s working.',
+  block: 'Sessions over the weeks: where they fall, how the pressure rises, what falls due.',
+} as const;
+type Part = keyof typeof PARTS;
 
 export function PrescribeBench({ client }: { client: ClientRecord }) {
   const { data: practice } = usePractice();
-  const limb = limbInHand(client.facts);
-  const occlusions = client.facts.occlusions.filter((fact) => fact.limb === limb);
-  const strengthTests = client.facts.strengthTests.filter(
-    (fact) => limb && EXERCISES[fact.exerciseId].limbKind === limbKind(limb),
-  );
-  if (!practice) return null;
+  const review = useLastReview(client);
+  const [search, setSearch] = useSearchParams();
+  const part: Part = search.get('part') === 'block' ? 'block' : 'session';
+  if (!practice || !review) return <p className="text-quiet">Reading the last sessions…</p>;
   return (
     <section>
-      <BenchHeading title="Prescribe">
-        One exercise: pressure, load and protocol, with every figure’s working.
-      </BenchHeading>
-      {occlusions.length === 0 ? (
+      <div className="flex flex-wrap items-start justify-between gap-x-8">
+        <BenchHeading title="Prescribe">{PARTS[part]}</BenchHeading>
+        <Choice
+          label="Plan"
+          value={part}
+          onChange={(next) => setSearch(next === 'block' ? { part: next } : {}, { replace: true })}
+          options={[
+            { value: 'session', label: 'The next session' },
+            { value: 'block', label: 'A block of weeks' },
+          ]}
+        />
+      </div>
+      {client.facts.occlusions.length === 0 ? (
         <FirstDo clientId={client.id} link="Measure">
-          No occlusion pressure is on record for this limb.
+          No occlusion pressure is on record yet.
         </FirstDo>
-      ) : strengthTests.length === 0 ? (
-        <FirstDo clientId={client.id} link="Load">
-          No strength test is on record for this kind of limb.
-        </FirstDo>
+      ) : part === 'block' ? (
+        <BlockBench client={client} practice={practice} />
       ) : (
         <Composer
-          key={newest(occlusions)?.id}
+          key={`${client.facts.occlusions.length} ${client.facts.strengthTests.length} ${client.facts.prescriptions.length}`}
           client={client}
-          basis={{ occlusions, strengthTests, practice }}
+          practice={practice}
+          review={review}
         />
       )}
     </section>

@@ -1,20 +1,27 @@
-import type { SchoolRow } from '#core/plan/compare-schools';
-import { PROTOCOLS } from '#core/protocol/protocols';
-import { SCHOOLS, type SchoolId } from '#core/rules/schools';
+import { useMemo } from 'react';
+import type { SessionChoice } from '#core/plan/choices';
+import { compareSchools, type SchoolRow } from '#core/plan/compare-schools';
+import type { Basis } from '#core/plan/compose';
+import { staysInflated } from '#core/plan/plan';
+import { SCHOOLS } from '#core/rules/schools';
 import { clock } from '../../parts/format';
 import { useUnits } from '../../parts/units';
 
 /** The same person under each school; what differs from the chosen one stands out. */
 export function SchoolsTable({
-  rows,
-  chosen,
+  session,
+  basis,
+  weeksTrained,
   choose,
 }: {
-  rows: readonly SchoolRow[];
-  chosen: SchoolId;
+  session: SessionChoice;
+  basis: Basis;
+  weeksTrained: number;
   choose: (row: SchoolRow) => void;
 }) {
   const { mass } = useUnits();
+  const rows = useMemo(() => compareSchools(session, basis, weeksTrained), [session, basis, weeksTrained]);
+  const chosen = session.schoolId;
   const mine = rows.find(({ schoolId }) => schoolId === chosen);
   const columns: { head: string; of: (row: SchoolRow) => string }[] = [
     { head: '% LOP', of: ({ percentLop }) => `${percentLop}` },
@@ -27,7 +34,8 @@ export function SchoolsTable({
   return (
     <table className="w-full max-w-3xl">
       <caption className="text-left text-[14px] text-quiet">
-        This week’s start of each school, all else as chosen. Bold: differs from {SCHOOLS[chosen].label}.
+        This week’s start of each school for the same exercises; pressure and load of the first one. Bold:
+        differs from {SCHOOLS[chosen].label}.
       </caption>
       <thead>
         <tr className="text-left text-[14px] text-quiet">
@@ -56,7 +64,7 @@ export function SchoolsTable({
               </td>
             ))}
             <td className="pr-2 text-[14px]">
-              {PROTOCOLS[row.protocolId].inflation === 'continuous' ? 'stays inflated' : 'released'},{' '}
+              {row.session.exercises.every(staysInflated) ? 'stays inflated' : 'released'},{' '}
               {SCHOOLS[row.schoolId].lastSet}
             </td>
             <td>

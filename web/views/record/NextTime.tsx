@@ -15,22 +15,36 @@ export function NextTime({ session: { view, state } }: { session: LiveSession })
   const check = client.facts.dayChecks
     .filter(({ atMs }) => atMs <= view.openedAtMs)
     .sort((a, b) => b.atMs - a.atMs)[0];
-  const { change, reason, rule } = recommend(
-    { plan: view.plan, state },
-    check?.painNow ?? null,
-    earlier ? { plan: before.view.plan, state: before.state } : null,
-    limitsInForce(client.facts.clearances, client.judgedAtMs).maxPercentLop,
+  const cap = limitsInForce(client.facts.clearances, client.judgedAtMs).maxPercentLop;
+  const done = view.plan.exercises.flatMap((exercise, place) =>
+    state.sets.some(({ exerciseIndex }) => exerciseIndex === place) ? [{ exercise, place }] : [],
   );
   return (
-    <section className="border-l-4 border-plum pl-4">
+    <section className="space-y-2 border-l-4 border-plum pl-4">
       <h2 className="text-[14px] text-quiet">Next time</h2>
-      <p className="text-2xl font-semibold first-letter:uppercase">{changeWords(change)}</p>
-      <p>
-        {reason}{' '}
-        <abbr className="text-[13px] no-underline" title={RULES[rule].text}>
-          {rule}
-        </abbr>
-      </p>
+      {done.map(({ exercise, place }) => {
+        const { change, reason, rule } = recommend(
+          { plan: view.plan, state },
+          check?.painNow ?? null,
+          earlier ? { plan: before.view.plan, state: before.state } : null,
+          cap,
+          place,
+        );
+        return (
+          <div key={place}>
+            <p className="text-2xl font-semibold first-letter:uppercase">
+              {done.length > 1 && `${exercise.label}: `}
+              {changeWords(change)}
+            </p>
+            <p>
+              {reason}{' '}
+              <abbr className="text-[13px] no-underline" title={RULES[rule].text}>
+                {rule}
+              </abbr>
+            </p>
+          </div>
+        );
+      })}
     </section>
   );
 }

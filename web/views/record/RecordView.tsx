@@ -1,4 +1,5 @@
 import { compile } from '#core/plan/compile';
+import type { PlannedExercise } from '#core/plan/plan';
 import { LIMB_LABELS } from '#core/quantity/limb';
 import { doseOf } from '#core/session/dose';
 import { liveTimeline } from '#core/session/live-timeline';
@@ -7,7 +8,7 @@ import { correctedReps } from '#core/session/state';
 import type { LiveSession } from '../../data/live-session';
 import { clock, dayAndTime, plain } from '../../parts/format';
 import { OcclusionStrip } from '../../parts/OcclusionStrip';
-import { useUnits } from '../../parts/units';
+import { type Measure, useUnits } from '../../parts/units';
 import { DoseFigures } from './DoseFigures';
 import { NextTime } from './NextTime';
 
@@ -18,6 +19,9 @@ const REASONS = {
   operator: 'ended by the operator',
 } as const;
 
+const loadWords = (exercise: PlannedExercise, mass: Measure): string =>
+  exercise.strength ? `${mass.words(exercise.load.value)} (${exercise.loadRecipe})` : exercise.loadRecipe;
+
 /** What happened, done over planned: sets, dose, signs (rule RUN-5). All of it is folded from the log. */
 export function RecordView({ session }: { session: LiveSession }) {
   const { view, state } = session;
@@ -25,19 +29,22 @@ export function RecordView({ session }: { session: LiveSession }) {
   const dose = doseOf(timeline);
   const { mass } = useUnits();
   const planned = compile(view.plan);
-  const exercise = view.plan.exercises[0];
+  const { exercises } = view.plan;
+  const title = exercises.length > 1 ? `${exercises.length} exercises` : (exercises[0]?.label ?? '');
   return (
     <article className="space-y-6">
       <header>
         <h1 className="text-3xl font-semibold">
-          {exercise?.label}, {dayAndTime(state.startedAtMs ?? view.openedAtMs)}
+          {title}, {dayAndTime(state.startedAtMs ?? view.openedAtMs)}
         </h1>
         <p className="text-quiet">
-          {exercise?.protocolLabel}, {exercise && mass.words(exercise.load.value)} ({exercise?.loadRecipe}),
-          done over planned
+          {exercises
+            .map((exercise) => `${exercise.label}: ${exercise.protocolLabel}, ${loadWords(exercise, mass)}`)
+            .join('; ')}
+          . Done over planned.
         </p>
       </header>
-      <OcclusionStrip planned={planned} done={timeline} />
+      <OcclusionStrip planned={planned} done={timeline} names={exercises.map(({ label }) => label)} />
       <NextTime session={session} />
       <DoseFigures dose={dose} sets={timeline.sets} plannedReps={doseOf(planned).reps} />
       <table className="w-full max-w-3xl border-t border-ink/40">
@@ -53,9 +60,12 @@ export function RecordView({ session }: { session: LiveSession }) {
         <tbody>
           {state.sets.map((set) => (
             <tr key={`${set.exerciseIndex}.${set.setIndex}`} className="border-t border-rule">
-              <td className="py-1.5">{set.setIndex + 1}</td>
+              <td className="py-1.5">
+                {exercises.length > 1 && `${exercises[set.exerciseIndex]?.label}, `}
+                {set.setIndex + 1}
+              </td>
               <td className="figures">
-                {correctedReps(set)} of {set.plannedReps}
+                {set.plannedReps === 0 ? 'by the clock' : `${correctedReps(set)} of ${set.plannedReps}`}
                 {set.correctedBy !== 0 && (
                   <span className="text-[13px] text-quiet"> corrected {plain(set.correctedBy)}</span>
                 )}

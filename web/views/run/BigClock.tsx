@@ -2,7 +2,7 @@ import type { Plan } from '#core/plan/plan';
 import { pacePosition } from '#core/protocol/pace';
 import { repsNow, restLeftMs } from '#core/session/clocks';
 import { nextPlace } from '#core/session/next-step';
-import { correctedReps, findSet, openSet, type SessionState } from '#core/session/state';
+import { correctedReps, findSet, openSet, type SessionState, type SetRecord } from '#core/session/state';
 import { clock, countdown } from '../../parts/format';
 
 /** The one number to read from three metres: repetitions in a set, what is left of a rest, time between. */
@@ -12,7 +12,14 @@ export function BigClock({ plan, state, nowMs }: { plan: Plan; state: SessionSta
   const reps = repsNow(plan, state, nowMs);
   return (
     <div>
-      {set && reps !== null ? (
+      {set && set.plannedReps === 0 ? (
+        <>
+          <p className="figures text-[160px] leading-none">
+            {countdown(Math.max(0, set.startedAtMs + workMsOfSet(plan, set) - nowMs))}
+          </p>
+          <p className="text-xl">left of this spell</p>
+        </>
+      ) : set && reps !== null ? (
         <>
           <p className="figures text-[160px] leading-none" data-testid="reps">
             {reps}
@@ -39,6 +46,9 @@ export function BigClock({ plan, state, nowMs }: { plan: Plan; state: SessionSta
     </div>
   );
 }
+
+const workMsOfSet = (plan: Plan, { exerciseIndex, setIndex }: SetRecord): number =>
+  plan.exercises[exerciseIndex]?.sets[setIndex]?.workMs ?? 0;
 
 const PHASE_WORDS = { up: 'Lift', hold: 'Hold', down: 'Lower' } as const;
 
@@ -72,7 +82,7 @@ function SetDots({ plan, state }: { plan: Plan; state: SessionState }) {
   return (
     <ol className="mt-4 flex flex-wrap gap-2" aria-label="Sets">
       {plan.exercises.flatMap((exercise, exerciseIndex) =>
-        exercise.reps.map((planned, setIndex) => {
+        exercise.sets.map((planned, setIndex) => {
           const set = findSet(state, { exerciseIndex, setIndex });
           const ended = set?.endedAtMs != null;
           const isNext = next?.exerciseIndex === exerciseIndex && next.setIndex === setIndex;
@@ -82,7 +92,11 @@ function SetDots({ plan, state }: { plan: Plan; state: SessionState }) {
               key={`${exerciseIndex}.${setIndex}`}
               className={`figures min-w-16 border px-2 py-1 text-center text-lg ${ended ? 'border-plum bg-plum text-on-plum' : set || isNext ? 'border-2 border-plum' : 'border-ink/40'}`}
             >
-              {ended && set ? `${correctedReps(set)}/${planned}` : planned}
+              {planned.reps === 0
+                ? clock(planned.workMs)
+                : ended && set
+                  ? `${correctedReps(set)}/${planned.reps}`
+                  : planned.reps}
             </li>
           );
         }),

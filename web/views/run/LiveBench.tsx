@@ -4,7 +4,7 @@ import { compile } from '#core/plan/compile';
 import type { Plan } from '#core/plan/plan';
 import { limbClocks } from '#core/session/clocks';
 import { liveTimeline } from '#core/session/live-timeline';
-import { nextStep } from '#core/session/next-step';
+import { nextPlace, nextStep } from '#core/session/next-step';
 import { inflatedLimbs, openSet, type SessionState } from '#core/session/state';
 import { type LiveSession, useAppend } from '../../data/live-session';
 import { Button } from '../../parts/Button';
@@ -62,7 +62,10 @@ export function LiveBench({ session: { view, state } }: { session: LiveSession }
     escapedAtMs.current = pressedMs;
   });
 
-  const exercise = plan.exercises[0];
+  const place = nextPlace(plan, state);
+  const set = state.sets.at(-1);
+  // While a set runs or was the last one, its exercise is in hand; otherwise that of the next set.
+  const exercise = plan.exercises[inSet || !place ? (set?.exerciseIndex ?? 0) : place.exerciseIndex];
   return (
     <section className="space-y-4">
       <header className="flex flex-wrap items-baseline justify-between gap-x-6">
@@ -74,7 +77,11 @@ export function LiveBench({ session: { view, state } }: { session: LiveSession }
         </h1>
         {exercise && (
           <p className="text-quiet">
-            {exercise.label}, {mass.words(exercise.load.value)} ({exercise.loadRecipe}). {exercise.cue}
+            {exercise.label},{' '}
+            {exercise.strength
+              ? `${mass.words(exercise.load.value)} (${exercise.loadRecipe})`
+              : exercise.loadRecipe}
+            . {exercise.cue}
           </p>
         )}
       </header>
@@ -171,6 +178,7 @@ const LiveStrip = memo(function LiveStrip({
   return (
     <OcclusionStrip
       planned={planned}
+      names={plan.exercises.map(({ label }) => label)}
       done={liveTimeline(plan, state, nowMs)}
       nowMs={nowMs - (state.startedAtMs ?? nowMs)}
     />

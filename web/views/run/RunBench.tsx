@@ -4,18 +4,17 @@ import { Link, useNavigate } from 'react-router';
 import { v4 as newId } from 'uuid';
 import type { ClientRecord } from '#contract/client';
 import { currentPrescription, dayCheckToday, LINK_LABELS, linksThatHold } from '#core/chain/links';
-import { compile } from '#core/plan/compile';
+import { GOALS } from '#core/plan/goals';
 import { LIMB_LABELS } from '#core/quantity/limb';
 import { failureWords } from '../../data/api';
 import { openSession } from '../../data/live-session';
 import { BenchHeading, FirstDo } from '../../parts/Bench';
 import { Button } from '../../parts/Button';
 import { FieldError } from '../../parts/Field';
-import { Figure } from '../../parts/Figure';
 import { dayAndTime } from '../../parts/format';
-import { OcclusionStrip } from '../../parts/OcclusionStrip';
 import { useSpace } from '../../parts/use-space';
 import { DayCheckForm } from '../screen/DayCheckForm';
+import { PlanSummary } from './PlanSummary';
 
 /** What will be run, whether it may be, and what was run before. */
 export function RunBench({ client }: { client: ClientRecord }) {
@@ -41,32 +40,18 @@ export function RunBench({ client }: { client: ClientRecord }) {
     }
   };
   useSpace(() => void start());
-  const exercise = prescription?.plan.exercises[0];
+  const [exercise, ...others] = prescription?.plan.exercises ?? [];
   const target = exercise?.limbs[0];
   return (
     <section className="space-y-6">
       <BenchHeading title="Run">
         {exercise && target
-          ? `${exercise.label}, ${exercise.position}, ${LIMB_LABELS[target.limb].toLowerCase()} with ${target.cuffLabel}`
+          ? others.length > 0
+            ? `${1 + others.length} exercises, ${GOALS[prescription?.plan.goal ?? 'size'].label.toLowerCase()}`
+            : `${exercise.label}, ${exercise.position}, ${LIMB_LABELS[target.limb].toLowerCase()} with ${target.cuffLabel}`
           : 'The session, hands-free.'}
       </BenchHeading>
-      {prescription && exercise && target && (
-        <>
-          <div className="flex flex-wrap items-start gap-x-10 gap-y-4">
-            <Figure label={`${target.percentLop} % of LOP`} derived={target.pressure} size="text-6xl" />
-            <Figure label={exercise.loadRecipe} derived={exercise.load} size="text-6xl" />
-            <div>
-              <p className="text-[13px] text-quiet">{exercise.protocolLabel}</p>
-              <p className="figures text-3xl">{exercise.reps.join(' / ')}</p>
-              <p className="text-[14px] text-quiet">
-                rest {exercise.restMs / 1000} s, tempo {exercise.tempoId.replaceAll('-', '–')},{' '}
-                {exercise.inflation === 'continuous' ? 'cuff stays inflated' : 'release each rest'}
-              </p>
-            </div>
-          </div>
-          <OcclusionStrip planned={compile(prescription.plan)} />
-        </>
-      )}
+      {prescription && <PlanSummary plan={prescription.plan} />}
       {held.map((link) => (
         <FirstDo key={link.id} clientId={client.id} link={LINK_LABELS[link.id]}>
           {link.reason}

@@ -32,7 +32,7 @@ export function SetNotes({
   );
   if (!set || !place) return null;
   const name = `set ${set.setIndex + 1}`;
-  const planned = plan.exercises[set.exerciseIndex]?.reps[set.setIndex];
+  const planned = plan.exercises[set.exerciseIndex]?.sets[set.setIndex]?.reps;
   return (
     <div className="space-y-2">
       <div className="flex items-center gap-2">

@@ -1,7 +1,7 @@
 import type { Plan } from '#core/plan/plan';
 import { roundDownToDivision } from '#core/quantity/rounding';
 import type { EventBody } from '#core/session/events';
-import type { NextStep } from '#core/session/next-step';
+import { isLastSet, type NextStep } from '#core/session/next-step';
 import { SIGNS, type SignId } from '#core/session/signs';
 import { inflatedLimbs, openInflation, openSet, type SessionState } from '#core/session/state';
 import { endSetEvents, releaseEvents } from './release';
@@ -11,23 +11,16 @@ const LOOSEN_MMHG = 10;
 /** Events of doing the next expected thing. */
 export function nextEvents(plan: Plan, state: SessionState, step: NextStep, nowMs: number): EventBody[] {
   switch (step.do) {
-    case 'inflate': {
-      const targets = plan.exercises[step.place.exerciseIndex]?.limbs ?? [];
-      return targets.map(({ limb, pressure }) => ({
-        type: 'cuff-inflated',
-        limb,
-        pressureMmHg: pressure.value,
-      }));
-    }
+    case 'inflate':
+      return step.cuffs.map((cuff) => ({ type: 'cuff-inflated', ...cuff }));
     case 'start-set':
       return [{ type: 'set-started', ...step.place }];
     case 'end-set': {
-      const exercise = plan.exercises[step.place.exerciseIndex];
-      const last = step.place.setIndex === (exercise?.reps.length ?? 0) - 1;
+      const planned = plan.exercises[step.place.exerciseIndex]?.sets[step.place.setIndex];
       const ended = endSetEvents(plan, state, nowMs, 'failure');
-      return last || !exercise
+      return isLastSet(plan, step.place) || !planned
         ? ended
-        : [...ended, { type: 'rest-started', ...step.place, restMs: exercise.restMs }];
+        : [...ended, { type: 'rest-started', ...step.place, restMs: planned.restMs }];
     }
     case 'release':
       return releaseEvents(plan, state, step.limbs, nowMs);

@@ -1,6 +1,6 @@
 import type { Plan } from '#core/plan/plan';
 import { LIMB_LABELS } from '#core/quantity/limb';
-import type { NextStep } from '#core/session/next-step';
+import type { NextStep, SetPlace } from '#core/session/next-step';
 
 /** What happens now and what Space does, in the fewest words that can be read from three metres. */
 export type StepWords = { now: string; action: string | null; urgent?: boolean };
@@ -11,23 +11,38 @@ const RELEASE_WORDS: Record<Extract<NextStep, { do: 'release' }>['why'], string>
   rest: 'Rest: let the cuff down',
   'between-exercises': 'Let the cuff down between exercises',
   'sets-done': 'All sets done: deflate slowly',
+  priming: 'Priming: let the cuff down',
 };
+
+const WAIT_WORDS: Record<Extract<NextStep, { do: 'wait' }>['why'], (next: string) => string> = {
+  rest: (next) => `Rest, cuff down. ${capital(next)} is next`,
+  'primed-up': () => 'Priming: keep it up for 30 s',
+  'primed-down': () => 'Priming: 10 s of free flow',
+};
+
+const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
+
+/** "set 2", with the exercise where the plan has several. */
+const nameOf = (plan: Plan, { exerciseIndex, setIndex }: SetPlace): string =>
+  plan.exercises.length > 1
+    ? `${plan.exercises[exerciseIndex]?.label}, set ${setIndex + 1}`
+    : `set ${setIndex + 1}`;
 
 export function stepWords(plan: Plan, step: NextStep): StepWords {
   switch (step.do) {
     case 'inflate': {
-      const targets = plan.exercises[step.place.exerciseIndex]?.limbs ?? [];
-      const words = targets.map(
-        ({ limb, pressure }) => `${LIMB_LABELS[limb].toLowerCase()} to ${pressure.value} mmHg`,
+      const words = step.cuffs.map(
+        ({ limb, pressureMmHg }) => `${LIMB_LABELS[limb].toLowerCase()} to ${pressureMmHg} mmHg`,
       );
-      return { now: `Inflate ${words.join(', ')}`, action: 'Inflated' };
+      const what = step.why === 'priming' ? 'Prime' : 'Inflate';
+      return { now: `${what} ${words.join(', ')}`, action: 'Inflated' };
     }
     case 'start-set':
-      return { now: `Next: set ${step.place.setIndex + 1}`, action: `Start set ${step.place.setIndex + 1}` };
+      return { now: `Next: ${nameOf(plan, step.place)}`, action: `Start set ${step.place.setIndex + 1}` };
     case 'end-set':
-      return { now: `Set ${step.place.setIndex + 1}`, action: 'End the set here' };
+      return { now: capital(nameOf(plan, step.place)), action: 'End the set here' };
     case 'wait':
-      return { now: `Rest, cuff down. Set ${step.place.setIndex + 1} is next`, action: null };
+      return { now: WAIT_WORDS[step.why](nameOf(plan, step.place)), action: null };
     case 'release':
       return {
         now: RELEASE_WORDS[step.why],

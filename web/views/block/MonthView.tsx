@@ -1,0 +1,61 @@
+import { addMonths, format } from 'date-fns';
+import { useState } from 'react';
+import { dayOf, isoOf, WEEKDAY_LABELS, weekdayOf } from '#core/programme/days';
+import type { ProgrammeWeek } from '#core/programme/programme';
+import { Button } from '../../parts/Button';
+import { DayCell } from './DayCell';
+import type { BlockState } from './use-block';
+
+/** One month, weeks from Monday; the pressure of the week stands with each of its sessions. */
+export function MonthView({ weeks, block }: { weeks: ProgrammeWeek[]; block: BlockState }) {
+  const [month, setMonth] = useState(() => block.programme.wish.startsOn.slice(0, 7));
+  const firstDay = dayOf(`${month}-01`);
+  const from = firstDay - weekdayOf(firstDay);
+  const date = new Date(`${month}-01T12:00:00`);
+  const go = (by: number) => setMonth(format(addMonths(date, by), 'yyyy-MM'));
+  const rows = Array.from({ length: 6 }, (_, row) => from + 7 * row).filter(
+    (day) => day === from || isoOf(day).startsWith(month),
+  );
+  const shares = weeks.filter(({ days }) => days.some((day) => isoOf(day).startsWith(month)));
+  return (
+    <div>
+      <div className="flex items-center gap-3">
+        <Button onClick={() => go(-1)} aria-label="The month before">
+          ←
+        </Button>
+        <h3 className="min-w-40 text-xl font-semibold" aria-live="polite">
+          {format(date, 'MMMM yyyy')}
+        </h3>
+        <Button onClick={() => go(1)} aria-label="The month after">
+          →
+        </Button>
+        <span className="text-[15px] text-quiet">
+          {shares.map(({ week, percentLop }) => `week ${week + 1}: ${percentLop} %`).join(', ')}
+        </span>
+      </div>
+      <table className="mt-2 w-full max-w-3xl table-fixed">
+        <caption className="sr-only">{format(date, 'MMMM yyyy')}</caption>
+        <thead>
+          <tr className="text-left text-[14px] text-quiet">
+            {WEEKDAY_LABELS.map((label) => (
+              <th key={label} className="px-2 font-normal">
+                {label}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map((row) => (
+            <tr key={row} className="border-t border-rule">
+              {Array.from({ length: 7 }, (_, i) => row + i).map((day) => (
+                <td key={day} className="p-0.5">
+                  <DayCell day={day} block={block} outside={!isoOf(day).startsWith(month)} />
+                </td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}

@@ -1,0 +1,289 @@
+import { Link } from 'react-router';
+import type { PracticeView } from '#contract/practice';
+import type { LoadStep, TargetLoad } from '#core/load/target-load';
+import { makeableLoads, unweighedSteps } from '#core/load/weight-kit';
+import type { ExerciseChoice } from '#core/plan/choices';
+import { bestKit, testFor } from '#core/plan/draft-session';
+import type { PlannedExercise } from '#core/plan/plan';
+import { proposedPercent } from '#core/pressure/newcomer-ramp';
+import { isWeighed } from '#core/protocol/exercise';
+import { PROTOCOLS, protocolIdSchema, tempoIdSchema } from '#core/protocol/protocols';
+import { LIMB_LABELS, limbKind, POSITIONS } from '#core/quantity/limb';
+import { massWords } from '#core/quantity/units';
+import { SCHOOLS } from '#core/rules/schools';
+import { Choice } from '../../parts/Choice';
+import { Figure } from '../../parts/Figure';
+import { FindingsFor } from '../../parts/FindingLine';
+import { NumberField } from '../../parts/NumberField';
+import { Picker } from '../../parts/Picker';
+import { measuredLimbs, withLimbs, withProtocol } from './choices';
+import { RangeIfs } from './RangeIfs';
+import { SetsTable } from './SetsTable';
+import type { ComposerState } from './use-composer';
+
+/** Everything about one exercise: figures with their working above, choices beneath, findings at their cause. */
+export function ExerciseEditor({
+  composer,
+  choice,
+  place,
+  clientId,
+  practice,
+}: {
+  composer: ComposerState;
+  choice: ExerciseChoice;
+  place: number;
+  clientId: string;
+  practice: PracticeView;
+}) {
+  const { basis, changeExercise, composed, mendOf, session, weeks } = composer;
+  const findings = composer.findings.filter(({ exerciseIndex }) => exerciseIndex === place);
+  const set = (part: Partial<ExerciseChoice>) => changeExercise(place, { ...choice, ...part });
+  const exercise = basis.library[choice.exerciseId];
+  const planned = composed?.plan.exercises[place];
+  const load = composed?.loads[place];
+  const [first] = choice.limbs;
+  if (!exercise || !first || !session) return null;
+  const protocol = PROTOCOLS[choice.protocolId];
+  const kind = limbKind(first.limb);
+  const limbs = measuredLimbs(basis, kind);
+  const proposed = proposedPercent(first.limb, session.schoolId, weeks, basis.limits.maxPercentLop);
+  const show = (...subjects: string[]) => (
+    <FindingsFor subjects={subjects} findings={findings} mendOf={mendOf} />
+  );
+  return (
+    <section aria-label={exercise.label} className="min-w-0 space-y-4">
+      <div>
+        <h3 className="text-xl font-semibold">{exercise.label}</h3>
+        <p className="text-[15px] text-quiet">{exercise.cue}</p>
+      </div>
+      {planned && load && <Figures planned={planned} load={load} unit={basis.massUnit} />}
+      <div className="grid gap-x-8 gap-y-4 xl:grid-cols-2">
+        <div className="space-y-4">
+          <Choice
+            label="Limb under the cuff"
+            value={choice.limbs.map(({ limb }) => limb).join(' ')}
+            onChange={(key) =>
+              changeExercise(
+                place,
+                withLimbs(
+                  choice,
+                  limbs.filter((limb) => key.split(' ').includes(limb)),
+                  basis,
+                ),
+              )
+            }
+            options={[
+              ...limbs.map((limb) => ({ value: limb as string, label: LIMB_LABELS[limb] })),
+              ...(limbs.length > 1 ? [{ value: limbs.join(' '), label: 'Both at once' }] : []),
+            ]}
+          />
+          {show('limb', 'exerciseId', 'order')}
+          <Choice
+            label="Exercised"
+            value={choice.position}
+            onChange={(position) =>
+              changeExercise(
+                place,
+                withLimbs(
+                  { ...choice, position },
+                  choice.limbs.map(({ limb }) => limb),
+                  basis,
+                ),
+              )
+            }
+            options={POSITIONS.map((value) => ({ value, label: value }))}
+          />
+          {show('position')}
+          <div className="grid grid-cols-2 gap-4">
+            <NumberField
+              label="Pressure"
+              unit="% LOP"
+              value={first.percentLop}
+              onValue={(percentLop) => set({ limbs: choice.limbs.map((limb) => ({ ...limb, percentLop })) })}
+              hint={
+                protocol.percentLop
+                  ? `${protocol.label} takes ${protocol.percentLop.usual} %`
+                  : `${SCHOOLS[session.schoolId].label} proposes ${proposed.value} %`
+              }
+            />
+            {choice.load.kind === 'weighed' && (
+              <NumberField
+                label="Load"
+                unit="% 1RM"
+                value={choice.load.percentOneRepMax}
+                onValue={(percentOneRepMax) =>
+                  choice.load.kind === 'weighed' && set({ load: { ...choice.load, percentOneRepMax } })
+                }
+                hint="Start 20–30 %, usual up to 40 %"
+              />
+            )}
+          </div>
+          {show('percentLop', 'percentOneRepMax')}
+          <LoadPickers composer={composer} choice={choice} set={set} clientId={clientId} />
+          {show('strengthTestId', 'weightKitId')}
+        </div>
+        <div className="space-y-4">
+          <Picker
+            label="Protocol"
+            value={choice.protocolId}
+            onChange={(protocolId) => changeExercise(place, withProtocol(choice, protocolId))}
+            options={protocolIdSchema.options.map((value) => ({
+              value,
+              label: `${PROTOCOLS[value].label}, ${PROTOCOLS[value].inflation === 'continuous' ? 'stays inflated' : 'released each rest'}`,
+            }))}
+          />
+          {show('protocolId')}
+          {protocol.tempos.length > 0 && (
+            <Choice
+              label="Tempo, seconds up–hold–down"
+              value={choice.tempoId}
+              onChange={(tempoId) => set({ tempoId })}
+              options={tempoIdSchema.options.map((value) => ({ value, label: value.replaceAll('-', '–') }))}
+            />
+          )}
+          {show('tempoId')}
+          <SetsTable choice={choice} change={(to) => changeExercise(place, to)} />
+          {show('restMs', 'sets', 'release')}
+          <label className="flex min-h-11 items-center gap-2">
+            <input
+              type="checkbox"
+              className="size-5 accent-plum"
+              checked={choice.primed}
+              onChange={(event) => set({ primed: event.target.checked })}
+            />
+            Priming cycles first
+            {planned?.limbs[0] && planned.limbs[0].primingMmHg.length > 0 && (
+              <span className="figures text-[14px] text-quiet">
+                {planned.limbs[0].primingMmHg.join(', ')} mmHg
+              </span>
+            )}
+          </label>
+        </div>
+      </div>
+      {planned && <RangeIfs limbs={planned.limbs} facts={basis.occlusions} practice={practice} />}
+    </section>
+  );
+}
+
+function Figures({ planned, load, unit }: { planned: PlannedExercise; load: TargetLoad; unit: 'kg' | 'lb' }) {
+  const one = planned.limbs.length === 1;
+  return (
+    <div className="flex flex-wrap gap-x-10 gap-y-3">
+      {planned.limbs.map((target) => (
+        <div key={target.limb} className="flex gap-x-6">
+          <Figure
+            label={one ? 'Target pressure' : `Target, ${LIMB_LABELS[target.limb].toLowerCase()}`}
+            derived={target.pressure}
+            size={one ? 'text-6xl' : 'text-4xl'}
+          />
+          <Figure label="Truly" derived={target.trueRange} />
+        </div>
+      ))}
+      <div>
+        {planned.strength ? (
+          <Figure label={planned.loadRecipe} derived={planned.load} size={one ? 'text-6xl' : 'text-4xl'} />
+        ) : (
+          <p className="pt-4 text-2xl">{planned.loadRecipe}</p>
+        )}
+        <p className="text-[14px] text-quiet">
+          {[
+            load.lighter && `down ${stepWords(load.lighter, unit)}`,
+            load.heavier && `up ${stepWords(load.heavier, unit)}`,
+          ]
+            .filter(Boolean)
+            .join(', ')}
+        </p>
+      </div>
+    </div>
+  );
+}
+
+const stepWords = ({ loadKg, percent, recipe }: LoadStep, unit: 'kg' | 'lb'): string =>
+  loadKg === null ? recipe : `${massWords(loadKg, unit)} (${percent} %)`;
+
+/** What resists: a test with a kit, or a band, body weight, or the limb alone. */
+function LoadPickers({
+  composer: { basis },
+  choice,
+  set,
+  clientId,
+}: {
+  composer: ComposerState;
+  choice: ExerciseChoice;
+  set: (part: Partial<ExerciseChoice>) => void;
+  clientId: string;
+}) {
+  const exercise = basis.library[choice.exerciseId];
+  const tests = basis.strengthTests.filter(({ exerciseId }) => exerciseId === choice.exerciseId);
+  const kits = basis.weightKits.filter((kit) => makeableLoads(kit).length > 0);
+  const bands = basis.weightKits.flatMap((kit) => (kit.kind === 'bands' ? kit.names : []));
+  const { load } = choice;
+  const unweighed = [...new Set([...unweighedSteps('', basis.weightKits), ...bands])];
+  if (!exercise) return null;
+  const weigh = () => {
+    const test = testFor(
+      choice.exerciseId,
+      choice.limbs.map(({ limb }) => limb),
+      basis.strengthTests,
+    );
+    const kit = test && bestKit(exercise.equipment, test.oneRepMax.value, 25, basis.weightKits);
+    if (test && kit) {
+      set({ load: { kind: 'weighed', strengthTestId: test.id, weightKitId: kit.id, percentOneRepMax: 25 } });
+    }
+  };
+  return (
+    <>
+      {isWeighed(exercise) && tests.length === 0 && (
+        <p className="notched py-1 text-[15px]">
+          No strength test of this exercise: it goes without kilograms until there is one.{' '}
+          <Link to={`/people/${clientId}/load`} className="font-semibold underline underline-offset-4">
+            Test it
+          </Link>
+        </p>
+      )}
+      {load.kind === 'weighed' && (
+        <>
+          <Picker
+            label="1RM it goes by"
+            value={load.strengthTestId}
+            onChange={(strengthTestId) => set({ load: { ...load, strengthTestId } })}
+            options={tests.map((fact) => ({
+              value: fact.id,
+              label: `${exercise.label}, ${fact.side}: ${massWords(fact.oneRepMax.value, basis.massUnit)}`,
+            }))}
+          />
+          <Picker
+            label="Weights"
+            value={load.weightKitId}
+            onChange={(weightKitId) =>
+              set({
+                load:
+                  weightKitId === ''
+                    ? { kind: 'unweighed', with: 'limb weight only' }
+                    : { ...load, weightKitId },
+              })
+            }
+            options={[
+              ...kits.map(({ id, label }) => ({ value: id, label })),
+              { value: '', label: 'without kilograms' },
+            ]}
+          />
+        </>
+      )}
+      {load.kind === 'unweighed' && (
+        <Picker
+          label="Resistance"
+          value={load.with}
+          onChange={(resistance) =>
+            resistance === '' ? weigh() : set({ load: { kind: 'unweighed', with: resistance } })
+          }
+          options={[
+            ...(unweighed.includes(load.with) ? [] : [{ value: load.with, label: load.with }]),
+            ...unweighed.map((value) => ({ value, label: value })),
+            ...(tests.length > 0 ? [{ value: '', label: 'weights, by the 1RM' }] : []),
+          ]}
+        />
+      )}
+    </>
+  );
+}

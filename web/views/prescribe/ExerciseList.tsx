@@ -1,0 +1,178 @@
+import {
+  closestCenter,
+  DndContext,
+  type DragEndEvent,
+  KeyboardSensor,
+  PointerSensor,
+  useSensor,
+  useSensors,
+} from '@dnd-kit/core';
+import {
+  arrayMove,
+  SortableContext,
+  sortableKeyboardCoordinates,
+  useSortable,
+  verticalListSortingStrategy,
+} from '@dnd-kit/sortable';
+import { CSS } from '@dnd-kit/utilities';
+import { GripVertical, X } from 'lucide-react';
+import { useState } from 'react';
+import type { SessionChoice } from '#core/plan/choices';
+import type { PlannedExercise } from '#core/plan/plan';
+import { limbKind } from '#core/quantity/limb';
+import { useUnits } from '../../parts/units';
+import { ExercisePicker } from '../load/ExercisePicker';
+import { setsWords } from '../run/PlanSummary';
+import { changeSet, mayShare, newExercise, sideWords } from './choices';
+import type { ComposerState } from './use-composer';
+
+/** The exercises in order: drag one by its grip, or move it with the arrow keys; between two, what they share. */
+export function ExerciseList({ composer, session }: { composer: ComposerState; session: SessionChoice }) {
+  const { change, setSelected, basis, wish } = composer;
+  const [refused, setRefused] = useState('');
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
+    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+  );
+  const { exercises } = session;
+  const ids = exercises.map((_, place) => `exercise ${place}`);
+  const drop = ({ active, over }: DragEndEvent) => {
+    if (!over || active.id === over.id) return;
+    const to = ids.indexOf(String(over.id));
+    change({ ...session, exercises: arrayMove(exercises, ids.indexOf(String(active.id)), to) });
+    setSelected(to);
+  };
+  const kind = wish.limbs[0] && limbKind(wish.limbs[0]);
+  const add = (id: string) => {
+    const made = newExercise(id, exercises.at(-1), wish.limbs, basis);
+    setRefused(made ? '' : 'Measure this limb first: its pressure is not on record.');
+    if (!made) return;
+    change({ ...session, exercises: [...exercises, made] });
+    setSelected(exercises.length);
+  };
+  return (
+    <div>
+      <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={drop}>
+        <SortableContext items={ids} strategy={verticalListSortingStrategy}>
+          <ol className="border-t border-ink/40" aria-label="Exercises in order">
+            {exercises.map((_, place) => (
+              <Row
+                key={ids[place]}
+                id={ids[place] ?? ''}
+                place={place}
+                composer={composer}
+                session={session}
+              />
+            ))}
+          </ol>
+        </SortableContext>
+      </DndContext>
+      {exercises.length < 8 && (
+        <div className="mt-4">
+          <ExercisePicker
+            label="Add an exercise"
+            library={Object.fromEntries(
+              Object.entries(basis.library).filter(([, exercise]) => exercise.limbKind === kind),
+            )}
+            value={null}
+            onChange={add}
+          />
+          {refused && <p className="notched py-1 text-ochre">{refused}</p>}
+        </div>
+      )}
+    </div>
+  );
+}
+
+function Row({
+  id,
+  place,
+  composer,
+  session,
+}: {
+  id: string;
+  place: number;
+  composer: ComposerState;
+  session: SessionChoice;
+}) {
+  const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({ id });
+  const { selected, setSelected, change, changeExercise, composed, basis, findings } = composer;
+  const choice = session.exercises[place];
+  if (!choice) return null;
+  const name = basis.library[choice.exerciseId]?.label ?? choice.exerciseId;
+  const mine = findings.filter(
+    ({ exerciseIndex, level }) => exerciseIndex === place && level !== 'note',
+  ).length;
+  const last = choice.sets.length - 1;
+  const shares = choice.sets[last]?.release === false;
+  const planned = composed?.plan.exercises[place];
+  return (
+    <li
+      ref={setNodeRef}
+      style={{ transform: CSS.Translate.toString(transform), transition: transition ?? undefined }}
+      className={`border-b border-rule bg-paper ${isDragging ? 'relative z-10 outline-2 outline-plum' : ''}`}
+    >
+      <div className={`flex items-stretch ${place === selected ? 'bg-tint' : ''}`}>
+        <button
+          type="button"
+          {...attributes}
+          {...listeners}
+          aria-label={`Move ${name}, ${sideWords(choice)}`}
+          className="flex w-8 touch-none items-center justify-center text-quiet"
+        >
+          <GripVertical size={18} />
+        </button>
+        <button
+          type="button"
+          aria-pressed={place === selected}
+          onClick={() => setSelected(place)}
+          className="min-h-14 flex-1 py-1 text-left"
+        >
+          <span className={place === selected ? 'font-semibold' : ''}>
+            {place + 1}. {name}
+            <span className="font-normal text-quiet">, {sideWords(choice)}</span>
+          </span>
+          <span className="figures block text-[14px] text-quiet">
+            {planned ? <PlannedWords exercise={planned} /> : 'a figure is missing'}
+          </span>
+          {mine > 0 && <span className="notched block text-[14px] text-ochre">{mine} to mend</span>}
+        </button>
+        <button
+          type="button"
+          aria-label={`Leave out ${name}, ${sideWords(choice)}`}
+          disabled={session.exercises.length === 1}
+          onClick={() => change({ ...session, exercises: session.exercises.filter((_, i) => i !== place) })}
+          className="flex w-9 items-center justify-center text-quiet disabled:opacity-30"
+        >
+          <X size={18} />
+        </button>
+      </div>
+      {mayShare(choice, session.exercises[place + 1]) && (
+        <label className="flex min-h-9 items-center gap-2 pl-8 text-[14px]">
+          <input
+            type="checkbox"
+            className="size-4 accent-plum"
+            checked={shares}
+            onChange={(event) =>
+              changeExercise(
+                place,
+                changeSet(choice, last, {
+                  release: !event.target.checked,
+                  restMs: event.target.checked ? 30_000 : 60_000,
+                }),
+              )
+            }
+          />
+          shares its inflation with the next
+        </label>
+      )}
+    </li>
+  );
+}
+
+function PlannedWords({ exercise }: { exercise: PlannedExercise }) {
+  const { mass } = useUnits();
+  const pressures = exercise.limbs.map(({ pressure }) => pressure.value).join(' | ');
+  const load = exercise.strength ? mass.words(exercise.load.value) : exercise.loadRecipe;
+  return `${pressures} mmHg, ${load}, ${setsWords(exercise).replaceAll(' ', '')}`;
+}

@@ -1,0 +1,60 @@
+import { addMilliseconds, format } from 'date-fns';
+import type { SessionChoice } from '#core/plan/choices';
+import type { Plan } from '#core/plan/plan';
+import type { Timeline } from '#core/plan/timeline';
+import { LIMB_LABELS } from '#core/quantity/limb';
+import { doseOf } from '#core/session/dose';
+import { clock } from '../../parts/format';
+import { OcclusionStrip } from '../../parts/OcclusionStrip';
+import { useNow } from '../../parts/use-now';
+import { StripHandles } from './StripHandles';
+
+const MINUTE_MS = 60_000;
+
+/** The planned session on the strip, edited by dragging, with what it adds up to above it. */
+export function PlanStrip({
+  plan,
+  timeline,
+  session,
+  change,
+}: {
+  plan: Plan;
+  timeline: Timeline;
+  session: SessionChoice;
+  change: (next: SessionChoice) => void;
+}) {
+  const nowMs = useNow(MINUTE_MS);
+  const dose = doseOf(timeline);
+  return (
+    <section aria-label="The session on the strip">
+      <dl className="flex flex-wrap gap-x-8 gap-y-1 pb-2">
+        {dose.limbs.map(({ limb, totalOcclusionMs, longestContinuousMs }) => (
+          <Amount key={limb} name={LIMB_LABELS[limb]}>
+            {clock(totalOcclusionMs)} occluded, longest {clock(longestContinuousMs)}
+          </Amount>
+        ))}
+        {dose.limbs.length > 1 && <Amount name="Any cuff up">{clock(dose.occludedMs)}</Amount>}
+        <Amount name="Repetitions">{dose.reps}</Amount>
+        <Amount name="Lasts">
+          {clock(timeline.endMs)}, to {format(addMilliseconds(nowMs, timeline.endMs), 'HH:mm')} if begun now
+        </Amount>
+      </dl>
+      <OcclusionStrip
+        planned={timeline}
+        names={plan.exercises.map(({ label }) => label)}
+        handles={(scale) => (
+          <StripHandles scale={scale} timeline={timeline} session={session} change={change} />
+        )}
+      />
+    </section>
+  );
+}
+
+function Amount({ name, children }: { name: string; children: React.ReactNode }) {
+  return (
+    <div>
+      <dt className="text-[13px] text-quiet">{name}</dt>
+      <dd className="figures text-[15px]">{children}</dd>
+    </div>
+  );
+}

@@ -1,0 +1,93 @@
+import type { PracticeView } from '#contract/practice';
+import type { OcclusionFact } from '#core/chain/facts';
+import { expectedOcclusionPressureMmHg } from '#core/occlusion-pressure/plausibility';
+import type { LimbTarget } from '#core/plan/plan';
+import { rangeSensitivity } from '#core/pressure/range-sensitivity';
+import { LIMB_LABELS } from '#core/quantity/limb';
+import { plain } from '../../parts/format';
+
+/** How sure the pressure is, what would make it surer, and what another width of cuff would mean. */
+export function RangeIfs({
+  limbs,
+  facts,
+  practice,
+}: {
+  limbs: readonly LimbTarget[];
+  facts: readonly OcclusionFact[];
+  practice: PracticeView;
+}) {
+  const finest = Math.min(...practice.pumps.map(({ divisionMmHg }) => divisionMmHg));
+  return (
+    <details>
+      <summary className="min-h-11 cursor-pointer py-2 text-[15px] font-semibold">
+        How sure the pressure is
+      </summary>
+      {limbs.map((target) => {
+        const fact = facts.find(({ id }) => id === target.occlusionId);
+        if (!fact) return null;
+        const rows = rangeSensitivity(
+          { ...fact, pressureMmHg: fact.pressure.value },
+          target.percentLop,
+          finest,
+        );
+        return (
+          <div key={target.limb} className="mb-4 max-w-3xl">
+            <p className="font-semibold">
+              {LIMB_LABELS[target.limb]}: {target.percentLop} % asked
+            </p>
+            <ul>
+              {rows.map(({ label, uncertaintyMmHg, low, high }) => (
+                <li
+                  key={label}
+                  className="grid grid-cols-[17rem_5rem_1fr] items-center gap-3 border-t border-rule py-1"
+                >
+                  <span>{label}</span>
+                  <span className="figures">± {uncertaintyMmHg}</span>
+                  <RangeBar low={low} high={high} asked={target.percentLop} />
+                </li>
+              ))}
+            </ul>
+            <p className="mt-1 text-[14px] text-quiet">{widthWords(fact, practice)}</p>
+          </div>
+        );
+      })}
+    </details>
+  );
+}
+
+const FROM = 30;
+const TO = 105;
+
+/** The true range on a scale of %LOP, with the share that was asked for. */
+function RangeBar({ low, high, asked }: { low: number; high: number; asked: number }) {
+  const at = (percent: number) => `${(100 * (Math.min(TO, Math.max(FROM, percent)) - FROM)) / (TO - FROM)}%`;
+  return (
+    <span className="flex items-center gap-3">
+      <span className="relative h-4 flex-1 border-b border-ink/40" aria-hidden="true">
+        <span
+          className="absolute top-0 h-full bg-plum/40"
+          style={{ left: at(low), width: `calc(${at(high)} - ${at(low)})` }}
+        />
+        <span className="absolute top-0 h-full w-0.5 bg-ink" style={{ left: at(asked) }} />
+      </span>
+      <span className="figures w-32 text-[15px]">
+        {low}–{high} %LOP
+      </span>
+    </span>
+  );
+}
+
+/** What a narrower or wider cuff would mean: a rule of thumb to explain, never a pressure to use (FIT-3, LOP-7). */
+function widthWords({ widthCm, girthCm, cuffId, limb }: OcclusionFact, { cuffs }: PracticeView): string {
+  const kind = limb.endsWith('arm') ? 'arm' : 'leg';
+  const others = cuffs
+    .filter(({ id, limbKind, widthCm: width }) => id !== cuffId && limbKind === kind && width !== widthCm)
+    .map(
+      ({ label, widthCm: width }) =>
+        `${label}, ${plain(width)} cm: about ${plain(expectedOcclusionPressureMmHg(girthCm, width), 0)} mmHg`,
+    );
+  const mine = `Width ÷ girth is ${plain(widthCm / girthCm, 2)}. A narrow cuff needs more pressure than a wide one, so a pressure never carries over (FIT-3).`;
+  return others.length > 0
+    ? `${mine} By the rule of thumb of LOP-7, to be measured and never used: ${others.join('; ')}.`
+    : mine;
+}

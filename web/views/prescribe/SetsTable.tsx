@@ -1,0 +1,171 @@
+import { Plus, X } from 'lucide-react';
+import type { ExerciseChoice } from '#core/plan/choices';
+import { plain } from '../../parts/format';
+import { NumberField } from '../../parts/NumberField';
+import { useTypedNumber } from '../../parts/use-typed-number';
+import { changeSet } from './choices';
+
+/** Every set by itself: repetitions or minutes, the rest after it, and whether the cuff comes down in it. */
+export function SetsTable({
+  choice,
+  change,
+}: {
+  choice: ExerciseChoice;
+  change: (to: ExerciseChoice) => void;
+}) {
+  const { sets } = choice;
+  const last = sets.length - 1;
+  const rests = [...new Set(sets.slice(0, -1).map(({ restMs }) => restMs))];
+  const add = () => {
+    const like = sets[last];
+    if (!like) return;
+    const before = { ...like, restMs: rests[0] ?? 30_000, release: sets[0]?.release ?? false };
+    change({ ...choice, sets: [...sets.slice(0, -1), before, like] });
+  };
+  const leaveOut = (place: number) => {
+    const kept = sets.filter((_, i) => i !== place);
+    const end = sets[last];
+    change({
+      ...choice,
+      // The last set keeps the way to the next exercise.
+      sets: kept.map((set, i) =>
+        i === kept.length - 1 && end ? { ...set, restMs: end.restMs, release: end.release } : set,
+      ),
+    });
+  };
+  return (
+    <div>
+      {last > 0 && (
+        <NumberField
+          label="Rest"
+          unit="s, all"
+          className="mb-2 w-44"
+          value={rests.length === 1 && rests[0] !== undefined ? rests[0] / 1000 : Number.NaN}
+          error={
+            rests.length > 1 ? `Each its own: ${rests.map((ms) => plain(ms / 1000)).join(', ')} s` : undefined
+          }
+          onValue={(seconds) =>
+            change({
+              ...choice,
+              sets: sets.map((set, i) => (i < last ? { ...set, restMs: Math.round(seconds * 1000) } : set)),
+            })
+          }
+        />
+      )}
+      <table className="w-full text-left">
+        <thead>
+          <tr className="text-[14px] text-quiet">
+            <th className="font-normal">Set</th>
+            <th className="font-normal">{sets[0]?.workMs === null ? 'Repetitions' : 'Minutes'}</th>
+            <th className="font-normal">To failure</th>
+            <th className="font-normal">Rest, s</th>
+            <th className="font-normal">Cuff down</th>
+            <th>
+              <span className="sr-only">Leave out</span>
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {sets.map((set, place) => (
+            <tr
+              // biome-ignore lint/suspicious/noArrayIndexKey: a set is its place
+              key={place}
+              className="border-t border-rule"
+            >
+              <td className="figures py-1">{place + 1}</td>
+              <td>
+                {set.workMs === null ? (
+                  <Cell
+                    label={`Set ${place + 1}, repetitions`}
+                    value={set.reps}
+                    onValue={(reps) => change(changeSet(choice, place, { reps }))}
+                  />
+                ) : (
+                  <Cell
+                    label={`Set ${place + 1}, minutes`}
+                    value={set.workMs / 60_000}
+                    onValue={(minutes) =>
+                      change(changeSet(choice, place, { workMs: Math.round(minutes * 60_000) }))
+                    }
+                  />
+                )}
+              </td>
+              <td>
+                {set.workMs === null && (
+                  <input
+                    type="checkbox"
+                    className="size-5 accent-plum"
+                    aria-label={`Set ${place + 1}, to failure`}
+                    checked={set.untilFailure}
+                    onChange={(event) =>
+                      change(changeSet(choice, place, { untilFailure: event.target.checked }))
+                    }
+                  />
+                )}
+              </td>
+              <td>
+                {place < last ? (
+                  <Cell
+                    label={`Set ${place + 1}, rest after it, seconds`}
+                    value={set.restMs / 1000}
+                    onValue={(seconds) =>
+                      change(changeSet(choice, place, { restMs: Math.round(seconds * 1000) }))
+                    }
+                  />
+                ) : (
+                  <span className="figures text-[14px] text-quiet">{plain(set.restMs / 1000)} to next</span>
+                )}
+              </td>
+              <td>
+                <input
+                  type="checkbox"
+                  className="size-5 accent-plum"
+                  aria-label={`Set ${place + 1}, cuff down after it`}
+                  checked={set.release}
+                  onChange={(event) => change(changeSet(choice, place, { release: event.target.checked }))}
+                />
+              </td>
+              <td>
+                <button
+                  type="button"
+                  aria-label={`Leave out set ${place + 1}`}
+                  disabled={sets.length === 1}
+                  onClick={() => leaveOut(place)}
+                  className="flex size-9 items-center justify-center text-quiet disabled:opacity-30"
+                >
+                  <X size={16} />
+                </button>
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {sets.length < 12 && (
+        <button
+          type="button"
+          onClick={add}
+          className="mt-1 inline-flex min-h-9 items-center gap-1 underline underline-offset-4"
+        >
+          <Plus size={16} /> One more set
+        </button>
+      )}
+    </div>
+  );
+}
+
+/** A number in a cell; the column says what it is. */
+function Cell({ label, value, onValue }: { label: string; value: number; onValue: (value: number) => void }) {
+  const { typed, type, untyped } = useTypedNumber(value, onValue);
+  return (
+    <input
+      type="text"
+      inputMode="decimal"
+      autoComplete="off"
+      aria-label={label}
+      aria-invalid={untyped || undefined}
+      value={typed}
+      onChange={(event) => type(event.target.value)}
+      className="figures my-0.5 min-h-9 w-16 rounded-sm border border-ink/40 bg-paper px-2 aria-invalid:border-ochre"
+    />
+  );
+}

@@ -1,0 +1,118 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import { toast } from 'sonner';
+import { v4 as newId } from 'uuid';
+import type { ClientRecord } from '#contract/client';
+import type { Template } from '#contract/practice';
+import type { NewPrescription } from '#contract/prescription';
+import type { SessionChoice } from '#core/plan/choices';
+import { guardFindings, hardFindings } from '#core/rules/finding';
+import { api, failureWords, fieldProblem, read } from '../../data/api';
+import { KEYS, usePractitioner, useRecordWrite } from '../../data/queries';
+import { Button } from '../../parts/Button';
+import { Field, FieldError } from '../../parts/Field';
+import type { ComposerState } from './use-composer';
+
+/** What stands between the draft and a signature, the signature itself, and keeping it as a template. */
+export function SignBar({
+  composer,
+  client,
+  session,
+}: {
+  composer: ComposerState;
+  client: ClientRecord;
+  session: SessionChoice;
+}) {
+  const navigate = useNavigate();
+  const practitioner = usePractitioner();
+  const [overrideReason, setReason] = useState('');
+  const write = useRecordWrite((json: NewPrescription) =>
+    read(api.clients[':id'].prescriptions.$post({ param: { id: client.id }, json })),
+  );
+  const hard = hardFindings(composer.findings).length;
+  const guards = guardFindings(composer.findings);
+  const mayOverride = practitioner?.role === 'clinician';
+  const sign = async () => {
+    const json = { ...session, ...(guards.length > 0 ? { overrideReason } : {}) };
+    const record = await write.mutateAsync(json).catch(() => null);
+    if (!record) return;
+    composer.clearKept();
+    navigate(`/people/${client.id}/run`);
+  };
+  return (
+    <div className="flex flex-wrap items-end gap-4 border-t border-ink/40 pt-4">
+      {guards.length > 0 && mayOverride && (
+        <Field
+          className="min-w-72 flex-1"
+          label={`Reason for passing ${guards.length === 1 ? 'the guard' : `${guards.length} guards`}`}
+          value={overrideReason}
+          onChange={(event) => setReason(event.target.value)}
+          error={fieldProblem(write.error, 'overrideReason')}
+        />
+      )}
+      {guards.length > 0 && !mayOverride && (
+        <FieldError>A guard is passed only by a clinician with a reason (SCR-4).</FieldError>
+      )}
+      {hard > 0 && (
+        <p className="notched py-1 text-ochre">
+          {hard === 1 ? 'One thing is' : `${hard} things are`} not allowed and cannot be signed by anybody.
+        </p>
+      )}
+      <Button
+        kind="main"
+        disabled={
+          !composer.composed ||
+          hard > 0 ||
+          (guards.length > 0 && (!mayOverride || overrideReason.trim() === '')) ||
+          write.isPending
+        }
+        onClick={() => void sign()}
+      >
+        Sign as {practitioner?.name ?? '…'}
+      </Button>
+      <KeepAsTemplate session={session} disabled={!composer.composed || hard > 0} />
+      {write.error && <FieldError>{failureWords(write.error)}</FieldError>}
+    </div>
+  );
+}
+
+function KeepAsTemplate({ session, disabled }: { session: SessionChoice; disabled: boolean }) {
+  const queries = useQueryClient();
+  const [name, setName] = useState<string | null>(null);
+  const keep = useMutation({
+    mutationFn: (json: Template) => read(api.practice.templates.$post({ json })),
+    onSuccess: (practice) => {
+      queries.setQueryData(KEYS.practice, practice);
+      toast.success('Kept as a template.');
+      setName(null);
+    },
+  });
+  if (name === null) {
+    return (
+      <Button disabled={disabled} onClick={() => setName('')}>
+        Keep as a template
+      </Button>
+    );
+  }
+  return (
+    <form
+      className="flex items-end gap-2"
+      onSubmit={(event) => {
+        event.preventDefault();
+        keep.mutate({ id: newId(), name, session });
+      }}
+    >
+      <Field
+        label="Name of the template"
+        autoFocus
+        value={name}
+        onChange={(event) => setName(event.target.value)}
+        error={fieldProblem(keep.error, 'name') ?? (keep.error ? failureWords(keep.error) : undefined)}
+      />
+      <Button type="submit" disabled={name.trim() === '' || keep.isPending}>
+        Keep
+      </Button>
+    </form>
+  );
+}

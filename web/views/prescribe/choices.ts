@@ -1,0 +1,128 @@
+import type { ExerciseChoice, SessionChoice, SetChoice } from '#core/plan/choices';
+import { setsOf } from '#core/plan/choices';
+import type { Basis } from '#core/plan/compose';
+import { bestKit, occlusionFor, testFor } from '#core/plan/draft-session';
+import { isWeighed } from '#core/protocol/exercise';
+import type { ExerciseId } from '#core/protocol/exercises';
+import { PROTOCOLS, type ProtocolId } from '#core/protocol/protocols';
+import { type Limb, limbKind, limbSide } from '#core/quantity/limb';
+import { LIMITS } from '#core/rules/limits';
+
+const USUAL_LOAD_PERCENT = 25;
+
+/** Whether every figure in the choices is one; a half-typed number is NaN. */
+export const isComplete = ({ exercises }: SessionChoice): boolean =>
+  exercises.length > 0 &&
+  exercises.every(
+    ({ limbs, load, sets }) =>
+      limbs.length > 0 &&
+      sets.length > 0 &&
+      limbs.every(({ percentLop }) => percentLop >= 1 && percentLop <= 200) &&
+      (load.kind === 'unweighed' || (load.percentOneRepMax >= 1 && load.percentOneRepMax <= 200)) &&
+      sets.every(
+        ({ reps, workMs, restMs }) =>
+          Number.isInteger(reps) &&
+          reps >= 0 &&
+          reps <= 100 &&
+          (workMs === null ? reps > 0 : workMs >= 10_000 && workMs <= 1_800_000) &&
+          restMs >= 0 &&
+          restMs <= 600_000,
+      ),
+  );
+
+/** An exercise with another protocol, as an editable copy of it. */
+export function withProtocol(choice: ExerciseChoice, protocolId: ProtocolId): ExerciseChoice {
+  const { tempos, restMs, percentLop } = PROTOCOLS[protocolId];
+  return {
+    ...choice,
+    protocolId,
+    tempoId: tempos.includes(choice.tempoId) ? choice.tempoId : (tempos[0] ?? choice.tempoId),
+    sets: setsOf(protocolId, restMs, LIMITS.continuousOcclusionMs.freeFlowToRestart),
+    limbs: percentLop
+      ? choice.limbs.map((limb) => ({ ...limb, percentLop: percentLop.usual }))
+      : choice.limbs,
+  };
+}
+
+/** An exercise on other limbs, each by its own measured pressure; limbs never measured are left out. */
+export function withLimbs(choice: ExerciseChoice, limbs: readonly Limb[], basis: Basis): ExerciseChoice {
+  const percentLop = choice.limbs[0]?.percentLop ?? LIMITS.exercisePercentLop.guardLow;
+  const kept = limbs.flatMap((limb) => {
+    const occlusion = occlusionFor(limb, choice.position, basis);
+    return occlusion ? [{ limb, occlusionId: occlusion.id, percentLop }] : [];
+  });
+  if (kept.length === 0) return choice;
+  const test =
+    choice.load.kind === 'weighed' ? testFor(choice.exerciseId, limbs, basis.strengthTests) : undefined;
+  return {
+    ...choice,
+    limbs: kept,
+    load: choice.load.kind === 'weighed' && test ? { ...choice.load, strengthTestId: test.id } : choice.load,
+  };
+}
+
+/** Another exercise added like the last one, on the same limbs, loaded from its own test if there is one. */
+export function newExercise(
+  id: ExerciseId,
+  like: ExerciseChoice | undefined,
+  limbs: readonly Limb[],
+  basis: Basis,
+): ExerciseChoice | null {
+  const exercise = basis.library[id];
+  if (!exercise) return null;
+  const protocolId: ProtocolId =
+    exercise.kind === 'passive'
+      ? 'passive-recovery'
+      : exercise.kind === 'aerobic'
+        ? 'aerobic'
+        : 'standard-75';
+  const test = isWeighed(exercise) ? testFor(id, limbs, basis.strengthTests) : undefined;
+  const kit = test && bestKit(exercise.equipment, test.oneRepMax.value, USUAL_LOAD_PERCENT, basis.weightKits);
+  const made = withLimbs(
+    withProtocol(
+      {
+        exerciseId: id,
+        position: exercise.position,
+        limbs: [
+          { limb: limbs[0] ?? 'left-thigh', occlusionId: '', percentLop: like?.limbs[0]?.percentLop ?? 50 },
+        ],
+        load:
+          test && kit
+            ? {
+                kind: 'weighed',
+                strengthTestId: test.id,
+                weightKitId: kit.id,
+                percentOneRepMax: USUAL_LOAD_PERCENT,
+              }
+            : { kind: 'unweighed', with: 'limb weight only' },
+        protocolId,
+        tempoId: like?.tempoId ?? '1.5-0-1.5',
+        sets: [],
+        primed: false,
+      },
+      protocolId,
+    ),
+    exercise.sides === 'one' ? limbs.slice(0, 1) : limbs,
+    basis,
+  );
+  return made.limbs[0]?.occlusionId ? made : null;
+}
+
+/** Whether two neighbours could share an inflation by their limbs; the rules judge the rest. */
+export const mayShare = (a: ExerciseChoice, b: ExerciseChoice | undefined): boolean =>
+  b !== undefined &&
+  a.limbs.length === b.limbs.length &&
+  a.limbs.every(({ limb }) => b.limbs.some((other) => other.limb === limb));
+
+export const changeSet = (choice: ExerciseChoice, at: number, part: Partial<SetChoice>): ExerciseChoice => ({
+  ...choice,
+  sets: choice.sets.map((set, place) => (place === at ? { ...set, ...part } : set)),
+});
+
+/** "left", "right" or "both", as sides are written in lists. */
+export const sideWords = ({ limbs }: ExerciseChoice): string =>
+  limbs.length > 1 ? 'both' : limbs[0] ? limbSide(limbs[0].limb) : '';
+
+/** Limbs of one kind that were measured. */
+export const measuredLimbs = ({ occlusions }: Basis, kind: 'arm' | 'leg'): Limb[] =>
+  [...new Set(occlusions.map(({ limb }) => limb))].filter((limb) => limbKind(limb) === kind).sort();

@@ -1,0 +1,117 @@
+import { useMemo, useState } from 'react';
+import type { ClientRecord } from '#contract/client';
+import type { PracticeView } from '#contract/practice';
+import { currentPrescription, limbInHand } from '#core/chain/links';
+import { applyFix } from '#core/plan/apply-fix';
+import { basisOf, weeksTrained } from '#core/plan/basis';
+import { carryOver } from '#core/plan/carry-over';
+import type { ExerciseChoice, SessionChoice } from '#core/plan/choices';
+import { type Basis, type Composed, composeSession } from '#core/plan/compose';
+import { type DraftWish, draftSession } from '#core/plan/draft-session';
+import { nextSession } from '#core/plan/next-session';
+import { fitTemplate } from '#core/plan/template';
+import type { Finding } from '#core/rules/finding';
+import { usePractitioner } from '../../data/queries';
+import type { Mend } from '../../parts/FindingLine';
+import { useDraft } from '../../parts/use-draft';
+import { isComplete } from './choices';
+import type { LastReview } from './use-last-review';
+
+/** What the draft is asked for, as far as it is chosen in the composer. */
+export type Wish = Pick<DraftWish, 'goal' | 'schoolId' | 'limbs' | 'together' | 'rung' | 'isolatedOnly'>;
+
+const MOST_KEYS = 9;
+
+/** The session being composed: choices, what they come to, what the rules find, and how each finding is mended. */
+export function useComposer(client: ClientRecord, practice: PracticeView, review: LastReview) {
+  const practitioner = usePractitioner();
+  const basis: Basis = useMemo(
+    () => basisOf(client.facts, practice, practitioner?.role ?? 'coach', client.judgedAtMs),
+    [client, practice, practitioner?.role],
+  );
+  const last = currentPrescription(client.facts);
+  const weeks = weeksTrained(client.facts, client.judgedAtMs);
+  const newcomer = client.facts.sessions.every(({ finishedAtMs }) => finishedAtMs === null);
+  const [wish, setWish] = useState<Wish>(() => ({
+    goal: last?.plan.goal ?? 'size',
+    schoolId: last?.plan.schoolId ?? practice.settings.schoolId,
+    limbs: [limbInHand(client.facts) ?? 'left-thigh'],
+    together: false,
+    rung: 'isometric',
+    isolatedOnly: false,
+  }));
+  const draftFrom = (asked: Wish) =>
+    draftSession(
+      {
+        ...asked,
+        weeksTrained: weeks,
+        newcomer,
+        carried: last ? carryOver(last.plan, review.changes, practice.weightKits) : new Map(),
+      },
+      basis,
+    );
+  const [kept, setKept, clearKept] = useDraft<SessionChoice | null>(
+    `prescribe ${client.id} ${last?.id ?? ''} ${client.facts.occlusions.length} ${client.facts.strengthTests.length}`,
+    null,
+  );
+  const [{ session, notes }, setDraft] = useState(() => {
+    if (kept) return { session: kept, notes: ['Taken up where it was left.'] };
+    const first = last ? nextSession(last.plan, review.changes, basis) : draftFrom(wish);
+    return { ...first, notes: [...review.words, ...first.notes] };
+  });
+  const [selected, setSelected] = useState(0);
+
+  const change = (next: SessionChoice | null, why: string[] = notes) => {
+    setDraft({ session: next, notes: why });
+    setSelected((place) => Math.max(0, Math.min(place, (next?.exercises.length ?? 1) - 1)));
+    if (next && isComplete(next)) setKept(next);
+  };
+  const changeExercise = (place: number, to: ExerciseChoice) =>
+    session && change({ ...session, exercises: session.exercises.map((old, i) => (i === place ? to : old)) });
+  const draftAgain = (asked: Wish) => {
+    setWish(asked);
+    const made = draftFrom(asked);
+    change(made.session, made.notes);
+  };
+
+  const composed: Composed | null = useMemo(
+    () => (session && isComplete(session) ? composeSession(session, basis) : null),
+    [session, basis],
+  );
+  const findings = composed?.findings ?? [];
+  const mendable = findings.filter(({ fix }) => fix);
+  const mend = (finding: Finding) => session && change(applyFix(session, finding, basis.library));
+  const mendOf = (finding: Finding): Mend | undefined => {
+    const place = mendable.indexOf(finding);
+    if (place < 0) return undefined;
+    return { apply: () => mend(finding), key: place < MOST_KEYS ? `Alt ${place + 1}` : '' };
+  };
+  const mendAt = (place: number) => {
+    const finding = mendable[place];
+    if (finding) mend(finding);
+  };
+  const takeTemplate = (template: SessionChoice) => {
+    const made = fitTemplate(template, basis);
+    change(made.session, made.notes);
+  };
+  return {
+    basis,
+    wish,
+    draftAgain,
+    session,
+    notes,
+    change,
+    changeExercise,
+    selected,
+    setSelected,
+    composed,
+    findings,
+    mendOf,
+    mendAt,
+    takeTemplate,
+    clearKept,
+    weeks,
+  };
+}
+
+export type ComposerState = ReturnType<typeof useComposer>;

@@ -1,0 +1,55 @@
+import { useQueries } from '@tanstack/react-query';
+import type { ClientRecord } from '#contract/client';
+import type { SessionView } from '#contract/session';
+import { currentPrescription } from '#core/chain/links';
+import type { SeenExercise } from '#core/forecast/fit-trainee';
+import { seenSets } from '#core/forecast/seen-sets';
+import { type Change, changeWords, recommend } from '#core/progression/review';
+import { limitsInForce } from '#core/screening/clearance';
+import { fold } from '#core/session/fold';
+import { api, read } from '../../data/api';
+import { KEYS } from '../../data/queries';
+
+const MOST_SESSIONS = 6;
+
+/** What past sessions say: changes of the last one's exercises with their words, and the sets the model learns from. */
+export type LastReview = { changes: Change[]; words: string[]; seen: SeenExercise[] };
+
+/** Reads the last sessions and reviews the newest; `undefined` while they are being read. */
+export function useLastReview(client: ClientRecord): LastReview | undefined {
+  const finished = client.facts.sessions
+    .filter(({ finishedAtMs }) => finishedAtMs !== null)
+    .sort((a, b) => b.startedAtMs - a.startedAtMs)
+    .slice(0, MOST_SESSIONS);
+  const answers = useQueries({
+    queries: finished.map(({ id }) => ({
+      queryKey: KEYS.session(id),
+      queryFn: () => read<SessionView>(api.sessions[':id'].$get({ param: { id } })),
+    })),
+  });
+  if (answers.some(({ isPending }) => isPending)) return undefined;
+  const past = answers.flatMap(({ data }) =>
+    data ? [{ view: data, plan: data.plan, state: fold(data.plan, data.events) }] : [],
+  );
+  const seen = past.flatMap(seenSets);
+  const [last, before] = past;
+  // A plan signed after the last session was already a decision about it.
+  if (!last || last.view.prescriptionId !== currentPrescription(client.facts)?.id) {
+    return { changes: [], words: [], seen };
+  }
+  const check = client.facts.dayChecks
+    .filter(({ atMs }) => atMs <= last.view.openedAtMs)
+    .sort((a, b) => b.atMs - a.atMs)[0];
+  const cap = limitsInForce(client.facts.clearances, client.judgedAtMs).maxPercentLop;
+  const reviews = last.plan.exercises.map((_, place) =>
+    recommend(last, check?.painNow ?? null, before ?? null, cap, place),
+  );
+  return {
+    changes: reviews.map(({ change }) => change),
+    words: reviews.map(
+      ({ change, reason, rule }, place) =>
+        `${last.plan.exercises[place]?.label}: ${changeWords(change)}. ${reason} (${rule})`,
+    ),
+    seen,
+  };
+}
