@@ -20,6 +20,8 @@ export const practiceSettingsSchema = z.object({
   schoolId: schoolIdSchema,
   massUnit: z.enum(['kg', 'lb']),
   lengthUnit: z.enum(['cm', 'in']),
+  /** Whom people call; printed on their sheets. */
+  phone: z.string().trim().max(40, 'At most 40 characters.').default(''),
   stricter: stricterSchema,
 });
 export type PracticeSettings = z.infer<typeof practiceSettingsSchema>;

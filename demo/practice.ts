@@ -12,6 +12,7 @@ export const PRACTICE = {
   schoolId: 'research-consensus',
   massUnit: 'kg',
   lengthUnit: 'cm',
+  phone: '555 0142',
   stricter: [],
 } satisfies PracticeSettings & { id: string };
 

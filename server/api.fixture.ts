@@ -49,6 +49,7 @@ const PRACTICE = [
       schoolId: 'research-consensus',
       massUnit: 'kg',
       lengthUnit: 'cm',
+      phone: '',
       stricter: [],
     },
   ],

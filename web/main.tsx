@@ -24,6 +24,10 @@ const queries = new QueryClient({
 
 const router = createBrowserRouter([
   {
+    path: 'people/:clientId/sheet/:reader',
+    lazy: () => import('./views/sheet/SheetView').then(({ SheetView }) => ({ Component: SheetView })),
+  },
+  {
     Component: Frame,
     children: [
       { index: true, Component: Today },

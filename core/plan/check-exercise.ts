@@ -12,7 +12,7 @@ import type { Basis, Resolved } from './compose';
 /** Everything the rules find about one exercise by itself. */
 export function checkExercise(one: Resolved, schoolId: SchoolId, basis: Basis): Finding[] {
   const passive = isPassive(one);
-  return [
+  const findings = [
     ...checkRole(one, basis),
     ...checkClearance(one, basis.limits),
     ...one.limbs.flatMap(({ choice, occlusion, cuff }) => [
@@ -36,6 +36,10 @@ export function checkExercise(one: Resolved, schoolId: SchoolId, basis: Basis): 
     ...(one.choice.load.kind === 'weighed' ? checkLoad(one.choice.load.percentOneRepMax, one.load) : []),
     ...checkProtocolChoices(one),
   ];
+  // Two limbs at the same share say the same thing once.
+  return findings.filter(
+    (finding, i) => findings.findIndex((other) => other.message === finding.message) === i,
+  );
 }
 
 /** Passive cycles only count as passive when nothing is exercised. */

@@ -35,6 +35,7 @@ export const PracticeEntity = defineEntity({
     schoolId: p.string().$type<SchoolId>(),
     massUnit: p.string().$type<PracticeSettings['massUnit']>(),
     lengthUnit: p.string().$type<PracticeSettings['lengthUnit']>(),
+    phone: p.string(),
     stricter: p.json().$type<Stricter>(),
   },
 });

@@ -3,18 +3,21 @@ import { ToggleGroup } from 'radix-ui';
 /** One of a few, as a row of buttons. */
 export function Choice<T extends string>({
   label,
+  hideLabel = false,
   value,
   options,
   onChange,
 }: {
   label: string;
+  /** Kept for screen readers only, where what it is about stands beside it. */
+  hideLabel?: boolean;
   value: T;
   options: readonly { value: T; label: string; hint?: string }[];
   onChange: (value: T) => void;
 }) {
   return (
     <fieldset>
-      <legend className="text-[15px] font-semibold">{label}</legend>
+      <legend className={hideLabel ? 'sr-only' : 'text-[15px] font-semibold'}>{label}</legend>
       <ToggleGroup.Root
         type="single"
         value={value}

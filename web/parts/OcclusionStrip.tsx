@@ -7,7 +7,7 @@ import { clock } from './format';
 import { StripTable } from './StripTable';
 import { useWidth } from './use-width';
 
-const LANE_HEIGHT = 92;
+const USUAL_LANE_HEIGHT = 92;
 const LEFT = 96;
 const RIGHT = 16;
 const TOP = 22;
@@ -26,12 +26,14 @@ export function OcclusionStrip({
   done,
   nowMs,
   names = [],
+  laneHeight = USUAL_LANE_HEIGHT,
   handles,
 }: {
   planned?: Timeline;
   done?: Timeline;
   nowMs?: number;
   names?: readonly string[];
+  laneHeight?: number;
   handles?: (scale: StripScale) => ReactNode;
 }) {
   const { ref, width } = useWidth<HTMLDivElement>(900);
@@ -41,7 +43,7 @@ export function OcclusionStrip({
   ];
   const endMs = Math.max(planned?.endMs ?? 0, done?.endMs ?? 0, nowMs ?? 0, MINUTE_MS) * 1.04;
   const x = (atMs: number) => LEFT + (atMs / endMs) * (width - LEFT - RIGHT);
-  const height = TOP + limbs.length * (LANE_HEIGHT + 26) + 4;
+  const height = TOP + limbs.length * (laneHeight + 26) + 4;
   const everyMs = (endMs > 24 * MINUTE_MS ? 5 : endMs > 12 * MINUTE_MS ? 2 : 1) * MINUTE_MS;
   return (
     <div ref={ref} className="relative">
@@ -77,18 +79,31 @@ export function OcclusionStrip({
           const lane = (timeline?: Timeline) => timeline?.lanes.find((candidate) => candidate.limb === limb);
           const known = lane(done) ?? lane(planned);
           return (
-            <g key={limb} transform={`translate(0 ${TOP + place * (LANE_HEIGHT + 26)})`}>
-              <LaneFrame limb={LIMB_LABELS[limb]} occlusionMmHg={known?.occlusionMmHg ?? 0} width={width} />
-              {lane(planned) && <Blocks lane={lane(planned)} x={x} fill={`url(#${hatch})`} />}
-              {lane(done) && <Blocks lane={lane(done)} x={x} fill="var(--color-plum)" />}
-              <Sets sets={(done?.sets ?? []).filter((set) => set.limbs.includes(limb))} x={x} solid />
+            <g key={limb} transform={`translate(0 ${TOP + place * (laneHeight + 26)})`}>
+              <LaneFrame
+                limb={LIMB_LABELS[limb]}
+                occlusionMmHg={known?.occlusionMmHg ?? 0}
+                width={width}
+                height={laneHeight}
+              />
+              {lane(planned) && (
+                <Blocks lane={lane(planned)} x={x} fill={`url(#${hatch})`} height={laneHeight} />
+              )}
+              {lane(done) && <Blocks lane={lane(done)} x={x} fill="var(--color-plum)" height={laneHeight} />}
+              <Sets
+                sets={(done?.sets ?? []).filter((set) => set.limbs.includes(limb))}
+                x={x}
+                solid
+                height={laneHeight}
+              />
               <Sets
                 sets={(planned?.sets ?? []).filter((set) => set.limbs.includes(limb) && !isDone(done, set))}
                 x={x}
                 solid={false}
+                height={laneHeight}
               />
               {names.length > 1 && <Names names={names} timeline={planned ?? done} limb={limb} x={x} />}
-              {known && <Fence lane={known} x={x} endMs={endMs} width={width} />}
+              {known && <Fence lane={known} x={x} endMs={endMs} width={width} height={laneHeight} />}
             </g>
           );
         })}
@@ -148,15 +163,25 @@ function Names({
   });
 }
 
-function LaneFrame({ limb, occlusionMmHg, width }: { limb: string; occlusionMmHg: number; width: number }) {
+function LaneFrame({
+  limb,
+  occlusionMmHg,
+  width,
+  height,
+}: {
+  limb: string;
+  occlusionMmHg: number;
+  width: number;
+  height: number;
+}) {
   return (
     <>
       <line x1={LEFT} x2={width - RIGHT} y1={0} y2={0} stroke="var(--color-ink)" strokeDasharray="1 3" />
-      <line x1={LEFT} x2={width - RIGHT} y1={LANE_HEIGHT} y2={LANE_HEIGHT} stroke="var(--color-ink)" />
+      <line x1={LEFT} x2={width - RIGHT} y1={height} y2={height} stroke="var(--color-ink)" />
       <text x={0} y={13} fontSize="13" fill="var(--color-quiet)" className="figures">
         LOP {occlusionMmHg}
       </text>
-      <text x={0} y={LANE_HEIGHT} fontSize="15" fill="var(--color-ink)">
+      <text x={0} y={height} fontSize="15" fill="var(--color-ink)">
         {limb}
       </text>
     </>
@@ -165,23 +190,33 @@ function LaneFrame({ limb, occlusionMmHg, width }: { limb: string; occlusionMmHg
 
 type ToX = (atMs: number) => number;
 
-function Blocks({ lane, x, fill }: { lane: Lane | undefined; x: ToX; fill: string }) {
+function Blocks({ lane, x, fill, height }: { lane: Lane | undefined; x: ToX; fill: string; height: number }) {
   return lane?.inflations.map((inflation) => (
-    <path key={inflation.fromMs} d={outline(inflation, lane.occlusionMmHg, x)} fill={fill} />
+    <path key={inflation.fromMs} d={outline(inflation, lane.occlusionMmHg, x, height)} fill={fill} />
   ));
 }
 
 /** A block follows the pressure step by step; the fall is steep but not instant, as a cuff lets down. */
-function outline({ toMs, steps, fromMs }: Inflation, occlusionMmHg: number, x: ToX): string {
-  const y = (mmHg: number) => LANE_HEIGHT * (1 - Math.min(1.05, mmHg / occlusionMmHg));
+function outline({ toMs, steps, fromMs }: Inflation, occlusionMmHg: number, x: ToX, height: number): string {
+  const y = (mmHg: number) => height * (1 - Math.min(1.05, mmHg / occlusionMmHg));
   const points = steps.flatMap((step, i) => {
     const untilMs = steps[i + 1]?.atMs ?? toMs;
     return [`L${x(step.atMs)} ${y(step.pressureMmHg)}`, `L${x(untilMs)} ${y(step.pressureMmHg)}`];
   });
-  return `M${x(fromMs)} ${LANE_HEIGHT} ${points.join(' ')} L${x(toMs) + 5} ${LANE_HEIGHT} Z`;
+  return `M${x(fromMs)} ${height} ${points.join(' ')} L${x(toMs) + 5} ${height} Z`;
 }
 
-function Sets({ sets, x, solid }: { sets: readonly TimelineSet[]; x: ToX; solid: boolean }) {
+function Sets({
+  sets,
+  x,
+  solid,
+  height,
+}: {
+  sets: readonly TimelineSet[];
+  x: ToX;
+  solid: boolean;
+  height: number;
+}) {
   return sets.map((set) => {
     const ticks = Array.from({ length: set.reps }, (_, rep) => set.fromMs + rep * repMs(set.tempo)).filter(
       (atMs) => atMs <= set.toMs,
@@ -194,15 +229,15 @@ function Sets({ sets, x, solid }: { sets: readonly TimelineSet[]; x: ToX; solid:
             key={atMs}
             x1={x(atMs)}
             x2={x(atMs)}
-            y1={LANE_HEIGHT - 16}
-            y2={LANE_HEIGHT - 2}
+            y1={height - 16}
+            y2={height - 2}
             stroke={solid ? 'var(--color-on-plum)' : 'var(--color-plum)'}
             strokeWidth="1"
           />
         ))}
         <text
           x={(x(set.fromMs) + x(set.toMs)) / 2}
-          y={LANE_HEIGHT + 17}
+          y={height + 17}
           textAnchor="middle"
           fontSize="13"
           fill={solid ? 'var(--color-ink)' : 'var(--color-quiet)'}
@@ -215,7 +250,9 @@ function Sets({ sets, x, solid }: { sets: readonly TimelineSet[]; x: ToX; solid:
   });
 }
 
-const WIDE_ENOUGH = 52;
+const WIDE_ENOUGH = 46;
+/** Below this width a fence out of view is named in few words. */
+const ROOMY = 900;
 
 /** "1 · 30" where there is room, else the repetitions alone; the length for work by the clock. */
 function setWords(set: TimelineSet, short: boolean, widthPx: number): string {
@@ -228,7 +265,19 @@ function setWords(set: TimelineSet, short: boolean, widthPx: number): string {
   return widthPx < WIDE_ENOUGH ? amount : `${set.setIndex + 1} · ${amount}`;
 }
 
-function Fence({ lane, x, endMs, width }: { lane: Lane; x: ToX; endMs: number; width: number }) {
+function Fence({
+  lane,
+  x,
+  endMs,
+  width,
+  height,
+}: {
+  lane: Lane;
+  x: ToX;
+  endMs: number;
+  width: number;
+  height: number;
+}) {
   const atMs = fenceMs(lane);
   if (atMs === null) return null;
   const inView = atMs <= endMs;
@@ -239,7 +288,7 @@ function Fence({ lane, x, endMs, width }: { lane: Lane; x: ToX; endMs: number; w
           x1={x(atMs)}
           x2={x(atMs)}
           y1={-4}
-          y2={LANE_HEIGHT}
+          y2={height}
           stroke="var(--color-vermilion)"
           strokeWidth="2"
           strokeDasharray="6 4"
@@ -255,7 +304,11 @@ function Fence({ lane, x, endMs, width }: { lane: Lane; x: ToX; endMs: number; w
         strokeWidth="4"
         paintOrder="stroke"
       >
-        {inView ? 'limit' : `limit ${clock(occlusionLimitMs(lane))} of occlusion, at ${clock(atMs)} →`}
+        {inView
+          ? 'limit'
+          : width < ROOMY
+            ? `limit ${clock(occlusionLimitMs(lane))} →`
+            : `limit ${clock(occlusionLimitMs(lane))} of occlusion, at ${clock(atMs)} →`}
       </text>
     </>
   );

@@ -73,6 +73,7 @@ function upgradePlan(json: string, from: OldPrescription): string {
 }
 
 const STATEMENTS = [
+  "alter table practice add column phone text not null default ''",
   'alter table prescription drop column occlusion_id',
   'alter table prescription drop column strength_test_id',
   'alter table prescription drop column side',

@@ -32,7 +32,7 @@ export function BlockBench({ client, practice }: { client: ClientRecord; practic
   const cap = limitsInForce(client.facts.clearances, client.judgedAtMs).maxPercentLop;
   const weeks = problem ? [] : weeksOf(programme, block.weeks, cap);
   return (
-    <div className="grid gap-8 lg:grid-cols-[20rem_1fr]">
+    <div className="grid gap-8 lg:grid-cols-[16rem_1fr]">
       <BlockWishForm block={block} />
       <div className="min-w-0 space-y-4">
         {missed.length > 0 && (

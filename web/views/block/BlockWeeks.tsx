@@ -13,12 +13,12 @@ export function BlockWeeks({ weeks, block }: { weeks: ProgrammeWeek[]; block: Bl
         <tr className="text-left text-[14px] text-quiet">
           <th className="w-10 font-normal">Week</th>
           {Array.from({ length: 7 }, (_, i) => weekdayOf(startDay + i)).map((weekday) => (
-            <th key={weekday} className="px-2 font-normal">
+            <th key={weekday} className="px-1.5 font-normal">
               {WEEKDAY_LABELS[weekday]}
             </th>
           ))}
-          <th className="w-20 font-normal">% LOP</th>
-          <th className="w-40 font-normal">Due</th>
+          <th className="w-14 font-normal">% LOP</th>
+          <th className="w-32 font-normal">Due</th>
         </tr>
       </thead>
       <tbody>

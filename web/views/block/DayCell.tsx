@@ -38,7 +38,7 @@ export function DayCell({
       aria-pressed={planned}
       aria-label={`${format(date, 'EEEE d MMMM')}${states.length > 0 ? `: ${states.join(', ')}` : ''}`}
       onClick={() => block.toggle(iso)}
-      className={`flex h-14 w-full flex-col items-start rounded-sm px-2 py-1 text-left hover:bg-tint ${look} ${outside ? 'opacity-45' : ''} ${day === block.today ? 'underline underline-offset-4' : ''}`}
+      className={`flex h-14 w-full flex-col items-start rounded-sm px-1.5 py-1 text-left hover:bg-tint ${look} ${outside ? 'opacity-45' : ''} ${day === block.today ? 'underline underline-offset-4' : ''}`}
     >
       <span className="figures text-[15px]">{format(date, date.getDate() === 1 ? 'd MMM' : 'd')}</span>
       <span className="text-[13px] leading-tight">{states.join(', ')}</span>

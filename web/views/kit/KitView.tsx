@@ -8,7 +8,7 @@ import { api, failureWords, read } from '../../data/api';
 import { KEYS, usePractice, usePractitioner } from '../../data/queries';
 import { Button } from '../../parts/Button';
 import { Choice } from '../../parts/Choice';
-import { FieldError } from '../../parts/Field';
+import { Field, FieldError } from '../../parts/Field';
 import { Ticks } from '../../parts/Ticks';
 import { useUnits } from '../../parts/units';
 import { KitForm } from './KitForm';
@@ -101,6 +101,22 @@ function Summary({ kind, item }: { kind: KitKind; item: KitItem['item'] }) {
     .join(' · ');
 }
 
+/** Whom people call; it stands on the sheet they are given. */
+function Phone({ phone, save }: { phone: string; save: (phone: string) => void }) {
+  const [typed, setTyped] = useState(phone);
+  return (
+    <div className="flex items-end gap-3">
+      <Field
+        label="Telephone on the sheets"
+        type="tel"
+        value={typed}
+        onChange={(event) => setTyped(event.target.value)}
+      />
+      {typed !== phone && <Button onClick={() => save(typed)}>Save</Button>}
+    </div>
+  );
+}
+
 /** Units, and which screening items are asked more of; only a clinician changes them (rules SCR-1, SCR-4). */
 function Settings({ settings }: { settings: PracticeSettings }) {
   const queries = useQueryClient();
@@ -142,6 +158,7 @@ function Settings({ settings }: { settings: PracticeSettings }) {
           ]}
         />
       </div>
+      <Phone phone={settings.phone} save={(phone) => change({ phone })} />
       <details>
         <summary className="min-h-11 cursor-pointer py-2 text-[15px] font-semibold">
           Stricter screening: {stops.length === 0 ? 'none' : `${stops.length} more items stop`}

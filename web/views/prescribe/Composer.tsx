@@ -2,6 +2,7 @@ import { useHotkeys } from 'react-hotkeys-hook';
 import type { ClientRecord } from '#contract/client';
 import type { PracticeView } from '#contract/practice';
 import { compile } from '#core/plan/compile';
+import { Button } from '../../parts/Button';
 import { FindingsFor } from '../../parts/FindingLine';
 import { EffortForecast } from './EffortForecast';
 import { ExerciseEditor } from './ExerciseEditor';
@@ -31,10 +32,12 @@ export function Composer({
     (event) => mendAt(Number(event.code.replace(/\D/g, '')) - 1),
     { enableOnFormTags: true, preventDefault: true },
   );
+  const draftAnew = () => composer.draftAgain(composer.wish);
+  useHotkeys('d', draftAnew);
   const chosen = session?.exercises[selected];
   const ofNone = findings.filter(({ exerciseIndex }) => exerciseIndex === undefined);
   return (
-    <div className="space-y-6">
+    <div className="space-y-4">
       <WishBar composer={composer} practice={practice} />
       {composer.wish.goal === 'rehab' && (
         <RungCheck
@@ -43,15 +46,26 @@ export function Composer({
           take={(rung) => composer.draftAgain({ ...composer.wish, rung })}
         />
       )}
-      {notes.length > 0 && (
-        <ul className="max-w-4xl text-[15px] text-quiet" aria-label="About this draft">
+      <div className="flex flex-wrap items-start justify-between gap-x-6 gap-y-2">
+        <ul className="max-w-3xl flex-1 text-[15px] text-quiet" aria-label="About this draft">
           {notes.map((note) => (
             <li key={note}>{note}</li>
           ))}
         </ul>
-      )}
+        <Button keyHint="D" onClick={draftAnew}>
+          Draft anew
+        </Button>
+      </div>
       {session && (
         <>
+          {composed && (
+            <PlanStrip
+              plan={composed.plan}
+              timeline={compile(composed.plan)}
+              session={session}
+              change={composer.change}
+            />
+          )}
           <div className="grid gap-8 lg:grid-cols-[21rem_1fr]">
             <ExerciseList composer={composer} session={session} />
             {chosen && (
@@ -73,12 +87,6 @@ export function Composer({
             />
             {composed ? (
               <>
-                <PlanStrip
-                  plan={composed.plan}
-                  timeline={compile(composed.plan)}
-                  session={session}
-                  change={composer.change}
-                />
                 <EffortForecast plan={composed.plan} seen={review.seen} />
                 <details>
                   <summary className="min-h-11 cursor-pointer py-2 text-[15px] font-semibold">

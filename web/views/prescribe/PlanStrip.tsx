@@ -10,6 +10,7 @@ import { useNow } from '../../parts/use-now';
 import { StripHandles } from './StripHandles';
 
 const MINUTE_MS = 60_000;
+const COMPACT_LANE = 60;
 
 /** The planned session on the strip, edited by dragging, with what it adds up to above it. */
 export function PlanStrip({
@@ -29,19 +30,20 @@ export function PlanStrip({
     <section aria-label="The session on the strip">
       <dl className="flex flex-wrap gap-x-8 gap-y-1 pb-2">
         {dose.limbs.map(({ limb, totalOcclusionMs, longestContinuousMs }) => (
-          <Amount key={limb} name={LIMB_LABELS[limb]}>
-            {clock(totalOcclusionMs)} occluded, longest {clock(longestContinuousMs)}
+          <Amount key={limb} name={`${LIMB_LABELS[limb]} occluded`}>
+            {clock(totalOcclusionMs)}, longest {clock(longestContinuousMs)}
           </Amount>
         ))}
         {dose.limbs.length > 1 && <Amount name="Any cuff up">{clock(dose.occludedMs)}</Amount>}
         <Amount name="Repetitions">{dose.reps}</Amount>
-        <Amount name="Lasts">
-          {clock(timeline.endMs)}, to {format(addMilliseconds(nowMs, timeline.endMs), 'HH:mm')} if begun now
+        <Amount name="Lasts, if begun now">
+          {clock(timeline.endMs)}, ends {format(addMilliseconds(nowMs, timeline.endMs), 'HH:mm')}
         </Amount>
       </dl>
       <OcclusionStrip
         planned={timeline}
         names={plan.exercises.map(({ label }) => label)}
+        laneHeight={COMPACT_LANE}
         handles={(scale) => (
           <StripHandles scale={scale} timeline={timeline} session={session} change={change} />
         )}

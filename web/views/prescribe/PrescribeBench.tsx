@@ -1,18 +1,15 @@
 import { useSearchParams } from 'react-router';
 import type { ClientRecord } from '#contract/client';
 import { usePractice } from '../../data/queries';
-import { BenchHeading, FirstDo } from '../../parts/Bench';
+import { FirstDo } from '../../parts/Bench';
 import { Choice } from '../../parts/Choice';
 import { BlockBench } from '../block/BlockBench';
 import { Composer } from './Composer';
 import { useLastReview } from './use-last-review';
 
-const PARTS = {
-  session: 'A whole session from goal and measurements, with every figure’s working.',
-  block: 'Sessions over the weeks: where they fall, how the pressure rises, what falls due.',
-} as const;
-type Part = keyof typeof PARTS;
+type Part = 'session' | 'block';
 
+/** The next session, or the weeks it belongs to. */
 export function PrescribeBench({ client }: { client: ClientRecord }) {
   const { data: practice } = usePractice();
   const review = useLastReview(client);
@@ -21,10 +18,11 @@ export function PrescribeBench({ client }: { client: ClientRecord }) {
   if (!practice || !review) return <p className="text-quiet">Reading the last sessions…</p>;
   return (
     <section>
-      <div className="flex flex-wrap items-start justify-between gap-x-8">
-        <BenchHeading title="Prescribe">{PARTS[part]}</BenchHeading>
+      <div className="mb-3 flex flex-wrap items-center justify-between gap-x-8">
+        <h2 className="text-2xl font-semibold">Prescribe</h2>
         <Choice
-          label="Plan"
+          label="What to plan"
+          hideLabel
           value={part}
           onChange={(next) => setSearch(next === 'block' ? { part: next } : {}, { replace: true })}
           options={[

@@ -56,8 +56,8 @@ export function SetsTable({
         <thead>
           <tr className="text-[14px] text-quiet">
             <th className="font-normal">Set</th>
-            <th className="font-normal">{sets[0]?.workMs === null ? 'Repetitions' : 'Minutes'}</th>
-            <th className="font-normal">To failure</th>
+            <th className="font-normal">{sets[0]?.workMs === null ? 'Reps' : 'Minutes'}</th>
+            <th className="font-normal">To fail</th>
             <th className="font-normal">Rest, s</th>
             <th className="font-normal">Cuff down</th>
             <th>
@@ -113,7 +113,9 @@ export function SetsTable({
                     }
                   />
                 ) : (
-                  <span className="figures text-[14px] text-quiet">{plain(set.restMs / 1000)} to next</span>
+                  <span className="figures pl-2 text-quiet" title="To the next exercise">
+                    {plain(set.restMs / 1000)} →
+                  </span>
                 )}
               </td>
               <td>

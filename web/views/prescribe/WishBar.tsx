@@ -1,11 +1,9 @@
-import { useHotkeys } from 'react-hotkeys-hook';
 import type { PracticeView } from '#contract/practice';
 import { underSchool } from '#core/plan/compare-schools';
 import { GOALS, goalIdSchema, RUNG_LABELS } from '#core/plan/goals';
 import { rungSchema } from '#core/protocol/exercise';
 import { LIMB_LABELS, type Limb } from '#core/quantity/limb';
 import { SCHOOLS, schoolIdSchema } from '#core/rules/schools';
-import { Button } from '../../parts/Button';
 import { Choice } from '../../parts/Choice';
 import { Picker } from '../../parts/Picker';
 import { measuredLimbs } from './choices';
@@ -22,10 +20,9 @@ export function WishBar({ composer, practice }: { composer: ComposerState; pract
   });
   const setOf = (limbs: readonly Limb[]) => [...limbs].sort().join(' ');
   const draft = (part: Partial<Wish> = {}) => draftAgain({ ...wish, ...part });
-  useHotkeys('d', () => draft());
   return (
-    <div className="flex flex-wrap items-end gap-x-5 gap-y-3">
-      <div className="w-52">
+    <div className="flex flex-wrap items-end gap-x-4 gap-y-3">
+      <div className="w-44">
         <Picker
           label="Goal"
           value={wish.goal}
@@ -33,7 +30,7 @@ export function WishBar({ composer, practice }: { composer: ComposerState; pract
           options={goalIdSchema.options.map((value) => ({ value, label: GOALS[value].label }))}
         />
       </div>
-      <div className="w-52">
+      <div className="w-44">
         <Picker
           label="School"
           value={session?.schoolId ?? wish.schoolId}
@@ -44,7 +41,7 @@ export function WishBar({ composer, practice }: { composer: ComposerState; pract
           options={schoolIdSchema.options.map((value) => ({ value, label: SCHOOLS[value].label }))}
         />
       </div>
-      <div className="w-48">
+      <div className="w-40">
         <Picker
           label="Limbs"
           value={setOf(wish.limbs)}
@@ -75,7 +72,7 @@ export function WishBar({ composer, practice }: { composer: ComposerState; pract
         />
       )}
       {wish.goal === 'rehab' && (
-        <div className="w-48">
+        <div className="w-40">
           <Picker
             label="Rung"
             value={wish.rung}
@@ -84,7 +81,7 @@ export function WishBar({ composer, practice }: { composer: ComposerState; pract
           />
         </div>
       )}
-      <div className="w-52">
+      <div className="w-44">
         <Picker
           label="Template"
           value={wish.isolatedOnly ? FIRST_MONTH : ''}
@@ -100,9 +97,6 @@ export function WishBar({ composer, practice }: { composer: ComposerState; pract
           ]}
         />
       </div>
-      <Button keyHint="D" onClick={() => draft()}>
-        Draft anew
-      </Button>
     </div>
   );
 }

@@ -9,7 +9,9 @@ import type { ExerciseChoice, SessionChoice } from '#core/plan/choices';
 import { type Basis, type Composed, composeSession } from '#core/plan/compose';
 import { type DraftWish, draftSession } from '#core/plan/draft-session';
 import { nextSession } from '#core/plan/next-session';
+import type { Plan } from '#core/plan/plan';
 import { fitTemplate } from '#core/plan/template';
+import type { Limb } from '#core/quantity/limb';
 import type { Finding } from '#core/rules/finding';
 import { usePractitioner } from '../../data/queries';
 import type { Mend } from '../../parts/FindingLine';
@@ -21,6 +23,16 @@ import type { LastReview } from './use-last-review';
 export type Wish = Pick<DraftWish, 'goal' | 'schoolId' | 'limbs' | 'together' | 'rung' | 'isolatedOnly'>;
 
 const MOST_KEYS = 9;
+
+/** The limbs the last plan worked, and whether two of them at once. */
+function limbsOf(plan: Plan | undefined, otherwise: Limb): Pick<Wish, 'limbs' | 'together'> {
+  const all = plan?.exercises.flatMap(({ limbs }) => limbs.map(({ limb }) => limb)) ?? [];
+  const limbs = [...new Set(all)];
+  return {
+    limbs: limbs.length > 0 ? limbs : [otherwise],
+    together: plan?.exercises.some((exercise) => exercise.limbs.length > 1) ?? false,
+  };
+}
 
 /** The session being composed: choices, what they come to, what the rules find, and how each finding is mended. */
 export function useComposer(client: ClientRecord, practice: PracticeView, review: LastReview) {
@@ -35,8 +47,7 @@ export function useComposer(client: ClientRecord, practice: PracticeView, review
   const [wish, setWish] = useState<Wish>(() => ({
     goal: last?.plan.goal ?? 'size',
     schoolId: last?.plan.schoolId ?? practice.settings.schoolId,
-    limbs: [limbInHand(client.facts) ?? 'left-thigh'],
-    together: false,
+    ...limbsOf(last?.plan, limbInHand(client.facts) ?? 'left-thigh'),
     rung: 'isometric',
     isolatedOnly: false,
   }));

@@ -52,6 +52,19 @@ export function RunBench({ client }: { client: ClientRecord }) {
           : 'The session, hands-free.'}
       </BenchHeading>
       {prescription && <PlanSummary plan={prescription.plan} />}
+      {prescription && (
+        <p className="flex flex-wrap gap-x-6">
+          {(['person', 'operator'] as const).map((reader) => (
+            <Link
+              key={reader}
+              to={`/people/${client.id}/sheet/${reader}`}
+              className="min-h-9 underline underline-offset-4"
+            >
+              Sheet for the {reader}
+            </Link>
+          ))}
+        </p>
+      )}
       {held.map((link) => (
         <FirstDo key={link.id} clientId={client.id} link={LINK_LABELS[link.id]}>
           {link.reason}

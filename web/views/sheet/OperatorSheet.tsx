@@ -1,0 +1,122 @@
+import type { Derived } from '#core/derivation/derived';
+import { compile } from '#core/plan/compile';
+import { occlusionLimitMs } from '#core/plan/occlusion-clock';
+import type { Plan } from '#core/plan/plan';
+import { LIMB_LABELS } from '#core/quantity/limb';
+import { clock, dayAndTime } from '../../parts/format';
+import { OcclusionStrip } from '../../parts/OcclusionStrip';
+import { useUnits } from '../../parts/units';
+import { restWords } from '../run/PlanSummary';
+import type { SheetProps } from './PersonalSheet';
+
+/** One page for who runs it: pressures and limits, boxes to fill in by hand, and how each figure came about. */
+export function OperatorSheet({ client, prescription, practice }: SheetProps) {
+  const { mass } = useUnits();
+  const { plan, atMs, signedBy, overrideReason } = prescription;
+  const signer = practice.practitioners.find(({ id }) => id === signedBy);
+  return (
+    <article className="space-y-3 text-[15px]">
+      <header className="flex justify-between border-b-2 border-ink pb-1">
+        <h1 className="text-2xl font-semibold">{client.name}</h1>
+        <p>
+          Signed {dayAndTime(atMs)}, {signer?.name} ({signer?.role})
+        </p>
+      </header>
+      {overrideReason && <p className="notched py-1">Guard passed: {overrideReason}</p>}
+      {plan.exercises.map((exercise, place) => (
+        <section
+          // biome-ignore lint/suspicious/noArrayIndexKey: an exercise is its place
+          key={place}
+          className="break-inside-avoid"
+        >
+          <h2 className="font-semibold">
+            {place + 1}. {exercise.label}, {exercise.position}:{' '}
+            {exercise.strength
+              ? `${mass.words(exercise.load.value)} (${exercise.loadRecipe}), ${exercise.trueLoadPercent} % of 1RM`
+              : exercise.loadRecipe}
+          </h2>
+          <p>{restWords(exercise)}</p>
+          <ul>
+            {exercise.limbs.map((target) => (
+              <li key={target.limb}>
+                {LIMB_LABELS[target.limb]}, {target.cuffLabel}: inflate to{' '}
+                <strong className="figures text-xl">{target.pressure.value} mmHg</strong> ({target.percentLop}{' '}
+                % of LOP {target.occlusion.value} ± {target.uncertaintyMmHg}, {target.measuredPosition}; truly{' '}
+                {target.trueRange.interval?.low}–{target.trueRange.interval?.high} %). Never longer than{' '}
+                {clock(occlusionLimitMs(target))} (PRO-1).
+                {target.primingMmHg.length > 0 && ` Prime: ${target.primingMmHg.join(', ')} mmHg.`}
+              </li>
+            ))}
+          </ul>
+          <table className="mt-1 w-full border-collapse text-left">
+            <thead>
+              <tr>
+                {[
+                  'Set',
+                  'Planned',
+                  'Done',
+                  'Effort 0–10',
+                  'Joint pain 0–10',
+                  'mmHg read',
+                  'Colour, feeling',
+                ].map((head) => (
+                  <th key={head} className="border border-ink/40 px-2 font-normal">
+                    {head}
+                  </th>
+                ))}
+              </tr>
+            </thead>
+            <tbody>
+              {exercise.sets.map((set, setIndex) => (
+                <tr
+                  // biome-ignore lint/suspicious/noArrayIndexKey: a set is its place
+                  key={setIndex}
+                  className="h-8"
+                >
+                  <td className="figures border border-ink/40 px-2">{setIndex + 1}</td>
+                  <td className="figures border border-ink/40 px-2">
+                    {set.reps === 0 ? clock(set.workMs) : set.reps}
+                    {set.untilFailure && ' or failure'}
+                  </td>
+                  {Array.from({ length: 5 }, (_, i) => `box ${i}`).map((box) => (
+                    <td key={box} className="border border-ink/40" />
+                  ))}
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </section>
+      ))}
+      <OcclusionStrip
+        planned={compile(plan)}
+        names={plan.exercises.map(({ label }) => label)}
+        laneHeight={40}
+      />
+      <section className="break-inside-avoid">
+        <h2 className="font-semibold">How the figures came about</h2>
+        <ul className="text-[13px]">
+          {workings(plan).map((words) => (
+            <li key={words}>{words}</li>
+          ))}
+        </ul>
+      </section>
+      <p className="text-[13px] text-quiet">
+        Decision support; follow local policy and licensed practice. Stop signs: deflate at once (RUN-3).
+      </p>
+    </article>
+  );
+}
+
+/** One line a figure: what it is, how it came about, and by which rules. */
+function workings({ exercises }: Plan): string[] {
+  return exercises.flatMap(({ label, limbs, load }, place) => [
+    ...limbs.map(
+      ({ limb, pressure }) =>
+        `${place + 1}. ${label}, ${LIMB_LABELS[limb].toLowerCase()}: ${workingWords(pressure)}`,
+    ),
+    `${place + 1}. ${label}, load: ${workingWords(load)}`,
+  ]);
+}
+
+const workingWords = ({ working, rules }: Derived): string =>
+  `${working.map(({ label, detail }) => `${label} ${detail}`).join('; ')} (${rules.join(', ')})`;

@@ -1,0 +1,95 @@
+import type { ClientRecord } from '#contract/client';
+import type { PracticeView } from '#contract/practice';
+import type { PrescriptionFact } from '#core/chain/facts';
+import { compile } from '#core/plan/compile';
+import { GOALS } from '#core/plan/goals';
+import { LIMB_LABELS, limbsWords } from '#core/quantity/limb';
+import { doseOf } from '#core/session/dose';
+import { SIGNS, signIdSchema } from '#core/session/signs';
+import { clock, day } from '../../parts/format';
+import { OcclusionStrip } from '../../parts/OcclusionStrip';
+import { useUnits } from '../../parts/units';
+import { restWords, setsWords } from '../run/PlanSummary';
+
+export type SheetProps = { client: ClientRecord; prescription: PrescriptionFact; practice: PracticeView };
+
+const STOP_SIGNS = signIdSchema.options.filter((id) => SIGNS[id].level !== 'expected');
+const EXPECTED = signIdSchema.options.filter((id) => SIGNS[id].level === 'expected');
+
+/** One page for the person: what is done, in large figures; what is normal; when to stop; whom to call. */
+export function PersonalSheet({ client, prescription, practice }: SheetProps) {
+  const { mass } = useUnits();
+  const { plan, atMs, signedBy } = prescription;
+  const timeline = compile(plan);
+  const signer = practice.practitioners.find(({ id }) => id === signedBy);
+  return (
+    <article className="space-y-4">
+      <header className="border-b-2 border-ink pb-2">
+        <h1 className="text-3xl font-semibold">{client.name}</h1>
+        <p>
+          {GOALS[plan.goal].label}. Signed {day(atMs)} by {signer?.name ?? 'the practice'},{' '}
+          {practice.settings.name}.
+        </p>
+      </header>
+      {plan.exercises.map((exercise, place) => (
+        <section
+          // biome-ignore lint/suspicious/noArrayIndexKey: an exercise is its place
+          key={place}
+          className="break-inside-avoid border-b border-rule pb-2"
+        >
+          <h2 className="text-xl font-semibold">
+            {place + 1}. {exercise.label}, {limbsWords(exercise.limbs.map(({ limb }) => limb))}
+          </h2>
+          <p className="flex flex-wrap items-baseline gap-x-8">
+            <span className="figures text-4xl">{setsWords(exercise)}</span>
+            <span className="figures text-4xl">
+              {exercise.strength ? mass.words(exercise.load.value) : exercise.loadRecipe}
+            </span>
+            <span className="text-[15px]">
+              {exercise.strength && `${exercise.loadRecipe}, `}
+              {restWords(exercise)}
+            </span>
+          </p>
+          <p>
+            {exercise.limbs
+              .map(
+                ({ limb, pressure, cuffLabel }) =>
+                  `${LIMB_LABELS[limb]}: ${pressure.value} mmHg, ${cuffLabel}`,
+              )
+              .join('. ')}
+            . {exercise.cue}
+          </p>
+        </section>
+      ))}
+      <OcclusionStrip planned={timeline} names={plan.exercises.map(({ label }) => label)} laneHeight={48} />
+      <p>
+        It lasts about <span className="figures">{clock(timeline.endMs)}</span>; the cuff is up for{' '}
+        <span className="figures">{clock(doseOf(timeline).occludedMs)}</span> of it.
+      </p>
+      <section className="grid break-inside-avoid grid-cols-2 gap-8">
+        <div>
+          <h2 className="font-semibold">Normal while the cuff is up</h2>
+          <p>{EXPECTED.map((id) => SIGNS[id].label).join(', ')}.</p>
+        </div>
+        <div className="border-l-4 border-vermilion pl-3">
+          <h2 className="font-semibold text-vermilion">Stop, and let the cuff down at once</h2>
+          <p>{STOP_SIGNS.map((id) => SIGNS[id].label).join(', ')}.</p>
+          <p className="mt-1">Sit or lie down and stay with somebody. Then no more that day.</p>
+        </div>
+      </section>
+      <p className="border-t-2 border-ink pt-2 text-xl">
+        Questions, or numbness or bruising later: {practice.settings.name}
+        {practice.settings.phone && (
+          <>
+            , <span className="figures">{practice.settings.phone}</span>
+          </>
+        )}
+        {signer && `, ask for ${signer.name}`}. In an emergency, the local emergency number.
+      </p>
+      <p className="text-[13px] text-quiet">
+        Decision support; follow local policy and licensed practice. The pressures hold only for this person,
+        limb, position and cuff.
+      </p>
+    </article>
+  );
+}

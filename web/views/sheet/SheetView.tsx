@@ -1,0 +1,72 @@
+import { useState } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
+import { Link, useParams } from 'react-router';
+import { currentPrescription } from '#core/chain/links';
+import { failureWords } from '../../data/api';
+import { useClient, usePractice } from '../../data/queries';
+import { Button } from '../../parts/Button';
+import { Choice } from '../../parts/Choice';
+import { FieldError } from '../../parts/Field';
+import { OperatorSheet } from './OperatorSheet';
+import { PersonalSheet } from './PersonalSheet';
+
+const PAPERS = { A4: '210mm', Letter: '216mm' } as const;
+type Paper = keyof typeof PAPERS;
+
+/** The signed prescription on one page, for the person or for who runs the session; printed from here. */
+export function SheetView() {
+  const { clientId = '', reader } = useParams();
+  const { data: client, error } = useClient(clientId);
+  const { data: practice } = usePractice();
+  const [paper, setPaper] = useState<Paper>('A4');
+  const print = () => window.print();
+  useHotkeys('p', print);
+  if (error) return <FieldError>{failureWords(error)}</FieldError>;
+  if (!client || !practice) return <p className="p-6 text-quiet">Reading the record…</p>;
+  const prescription = currentPrescription(client.facts);
+  if (!prescription) {
+    return (
+      <p className="p-6">
+        Nothing is prescribed yet.{' '}
+        <Link className="underline underline-offset-4" to={`/people/${clientId}/prescribe`}>
+          Prescribe first
+        </Link>
+      </p>
+    );
+  }
+  const Sheet = reader === 'operator' ? OperatorSheet : PersonalSheet;
+  return (
+    <div className="h-full overflow-auto print:h-auto print:overflow-visible">
+      <style>{`@page { size: ${paper}; margin: 12mm; }`}</style>
+      <nav className="flex flex-wrap items-end gap-6 border-b border-rule p-4 print:hidden">
+        <Link to={`/people/${clientId}/run`} className="min-h-11 py-2 underline underline-offset-4">
+          Back to {client.name}
+        </Link>
+        <div className="flex min-h-11 items-center gap-4">
+          {(['person', 'operator'] as const).map((value) => (
+            <Link
+              key={value}
+              to={`/people/${clientId}/sheet/${value}`}
+              aria-current={(reader === 'operator') === (value === 'operator') ? 'page' : undefined}
+              className="py-2 aria-[current]:border-b-4 aria-[current]:border-plum aria-[current]:font-semibold"
+            >
+              {value === 'person' ? 'For the person' : 'For the operator'}
+            </Link>
+          ))}
+        </div>
+        <Choice
+          label="Paper"
+          value={paper}
+          onChange={setPaper}
+          options={(Object.keys(PAPERS) as Paper[]).map((value) => ({ value, label: value }))}
+        />
+        <Button kind="main" keyHint="P" onClick={print}>
+          Print
+        </Button>
+      </nav>
+      <main className="mx-auto bg-paper px-8 py-6 print:w-auto print:p-0" style={{ maxWidth: PAPERS[paper] }}>
+        <Sheet client={client} prescription={prescription} practice={practice} />
+      </main>
+    </div>
+  );
+}
