@@ -123,6 +123,11 @@ export async function startApi() {
       if (status >= 300) throw new Error(`${path}: ${status} ${JSON.stringify(body)}`);
       return body as T;
     },
+    /** Reads what is not JSON. */
+    text: async (path: string) => {
+      const answer = await app.request(`/api${path}`);
+      return { status: answer.status, text: await answer.text() };
+    },
     /** The first message of an event stream, which is then left. */
     firstOfStream: async (path: string): Promise<unknown> => {
       const answer = await app.request(`/api${path}`);

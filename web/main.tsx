@@ -42,6 +42,13 @@ const router = createBrowserRouter([
           import('./views/person/PersonSheet').then(({ PersonSheet }) => ({ Component: PersonSheet })),
       },
       {
+        path: 'exercises',
+        lazy: () =>
+          import('./views/exercises/ExercisesView').then(({ ExercisesView }) => ({
+            Component: ExercisesView,
+          })),
+      },
+      {
         path: 'kit',
         lazy: () => import('./views/kit/KitView').then(({ KitView }) => ({ Component: KitView })),
       },

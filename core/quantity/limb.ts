@@ -4,13 +4,6 @@ import { z } from 'zod';
 export const limbSchema = z.enum(['left-arm', 'right-arm', 'left-thigh', 'right-thigh']);
 export type Limb = z.infer<typeof limbSchema>;
 
-/** "left thigh", or "both thighs" for a pair. */
-export function limbsWords(limbs: readonly Limb[]): string {
-  const [first] = limbs;
-  if (limbs.length === 2 && first) return limbKind(first) === 'arm' ? 'both arms' : 'both thighs';
-  return limbs.map((limb) => LIMB_LABELS[limb].toLowerCase()).join(' and ');
-}
-
 export const limbKindSchema = z.enum(['arm', 'leg']);
 export type LimbKind = z.infer<typeof limbKindSchema>;
 

@@ -3,6 +3,7 @@ import { Hono } from 'hono';
 import { newClientSchema, newShelfLifeSchema } from '#contract/client';
 import { newFitSchema, newStrengthTestSchema } from '#contract/measurements';
 import { checkCuff, checkGirth } from '#core/cuff/fit';
+import { libraryOf } from '#core/protocol/exercises';
 import { limbKind } from '#core/quantity/limb';
 import { hardFindings } from '#core/rules/finding';
 import { clearanceSchema } from '#core/screening/clearance';
@@ -129,6 +130,15 @@ export const clientRoutes = new Hono<Env>()
   .post('/:id/strength-tests', body(newStrengthTestSchema), async (c) => {
     const client = await readClient(c.var.em, c.req.param('id'), c.var.nowMs);
     const test = c.req.valid('json');
+    if (!(test.exerciseId in libraryOf(client.facts.ownExercises))) {
+      throw refusedField(
+        'Unknown exercise',
+        'exerciseId',
+        'LOAD-1',
+        'This exercise is not in the library.',
+        'Choose one that is, or add it first.',
+      );
+    }
     const result = oneRepMax(test);
     await withAudit(c, { action: 'strength-tested', subject: client.id, detail: test }, (em) => {
       em.create(StrengthTestEntity, {

@@ -60,6 +60,9 @@ export function Palette({
         <Command.Item className={row} onSelect={then(() => navigate('/people/new'))}>
           Add a person <ItsKey>G A</ItsKey>
         </Command.Item>
+        <Command.Item className={row} onSelect={then(() => navigate('/exercises'))}>
+          Exercises <ItsKey>G E</ItsKey>
+        </Command.Item>
         <Command.Item className={row} onSelect={then(() => navigate('/kit'))}>
           Kit and practice <ItsKey>G K</ItsKey>
         </Command.Item>

@@ -1,4 +1,4 @@
-import { Gauge, PanelLeftClose, PanelLeftOpen, UserPlus, Wrench } from 'lucide-react';
+import { Dumbbell, Gauge, PanelLeftClose, PanelLeftOpen, UserPlus, Wrench } from 'lucide-react';
 import { useState } from 'react';
 import { NavLink } from 'react-router';
 import type { ClientSummary } from '#contract/client';
@@ -11,6 +11,7 @@ const ROOMY_PX = 1000;
 
 const PLACES = [
   { to: '/people/new', label: 'Add a person', Icon: UserPlus },
+  { to: '/exercises', label: 'Exercises', Icon: Dumbbell },
   { to: '/kit', label: 'Kit and practice', Icon: Wrench },
   { to: '/practise', label: 'Practise measuring', Icon: Gauge },
 ];

@@ -1,6 +1,8 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import type { KitItem, KitList, PracticeSettings } from '#contract/practice';
+import type { KitItem, KitList, PracticeSettings, Template } from '#contract/practice';
+import { GOALS } from '#core/plan/goals';
+import { type Library, libraryOf } from '#core/protocol/exercises';
 import { RULES } from '#core/rules/catalogue';
 import { type ItemId, SCREEN_ITEMS } from '#core/screening/items';
 import { ITEM_IDS } from '#core/screening/screening';
@@ -26,6 +28,7 @@ export function KitView() {
       {KIT_KINDS.map((kind) => (
         <KitSection key={kind} kind={kind} items={practice[KINDS[kind].list]} />
       ))}
+      <Templates templates={practice.templates} library={libraryOf(practice.ownExercises)} />
     </div>
   );
 }
@@ -77,6 +80,42 @@ function KitSection({ kind, items }: { kind: KitKind; items: readonly KitItem['i
           {add}
         </Button>
       )}
+    </section>
+  );
+}
+
+/** Sessions kept under a name; applied from Prescribe, taken away here. */
+function Templates({ templates, library }: { templates: readonly Template[]; library: Library }) {
+  const queries = useQueryClient();
+  const retire = useMutation({
+    mutationFn: (id: string) => read(api.practice.templates.retire.$post({ json: { id } })),
+    onSuccess: (practice) => queries.setQueryData(KEYS.practice, practice),
+  });
+  return (
+    <section className="mt-7" aria-label="Templates">
+      <h2 className="text-xl font-semibold">Templates</h2>
+      {templates.length === 0 && (
+        <p className="text-quiet">None yet: keep one from a session in Prescribe.</p>
+      )}
+      <ul className="mt-1 max-w-5xl border-t border-ink/40">
+        {templates.map(({ id, name, session }) => (
+          <li key={id} className="flex flex-wrap items-center gap-x-4 border-b border-rule py-1">
+            <strong className="min-w-52">{name}</strong>
+            <span className="flex-1 text-[15px]">
+              {GOALS[session.goal].label}:{' '}
+              {session.exercises.map(({ exerciseId }) => library[exerciseId]?.label ?? exerciseId).join(', ')}
+            </span>
+            <button
+              type="button"
+              className="min-h-11 underline underline-offset-4"
+              onClick={() => retire.mutate(id)}
+            >
+              Retire<span className="sr-only"> {name}</span>
+            </button>
+          </li>
+        ))}
+      </ul>
+      {retire.error && <FieldError>{failureWords(retire.error)}</FieldError>}
     </section>
   );
 }

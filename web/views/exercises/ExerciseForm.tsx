@@ -1,0 +1,163 @@
+import { zodResolver } from '@hookform/resolvers/zod';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useForm } from 'react-hook-form';
+import { z } from 'zod';
+import type { OwnExercise } from '#contract/practice';
+import { RUNG_LABELS } from '#core/plan/goals';
+import {
+  type Exercise,
+  equipmentSchema,
+  exerciseKindSchema,
+  exerciseSchema,
+  rungSchema,
+} from '#core/protocol/exercise';
+import type { Library } from '#core/protocol/exercises';
+import { POSITIONS } from '#core/quantity/limb';
+import { api, failureWords, read } from '../../data/api';
+import { KEYS } from '../../data/queries';
+import { Button } from '../../parts/Button';
+import { Choice } from '../../parts/Choice';
+import { Field, FieldError } from '../../parts/Field';
+import { Picker } from '../../parts/Picker';
+
+const typedSchema = exerciseSchema.extend({ joints: z.string() });
+type Typed = z.infer<typeof typedSchema>;
+
+const EMPTY: Typed = {
+  label: '',
+  muscle: '',
+  joints: '',
+  limbKind: 'leg',
+  position: 'sitting',
+  kind: 'isolated',
+  sides: 'either',
+  equipment: 'stack',
+  rung: 'loaded',
+  cue: '',
+};
+
+const toTyped = (exercise: Exercise): Typed => ({ ...exercise, joints: exercise.joints.join(', ') });
+const fromTyped = ({ joints, ...rest }: Typed): Exercise => ({
+  ...rest,
+  joints: joints
+    .split(',')
+    .map((joint) => joint.trim())
+    .filter(Boolean),
+});
+
+/** An id from a name that no exercise has yet. */
+function newId(label: string, library: Library): string {
+  const base =
+    label
+      .toLowerCase()
+      .normalize('NFD')
+      .replace(/[^a-z0-9]+/g, '-')
+      .replace(/^-|-$/g, '')
+      .slice(0, 50) || 'exercise';
+  for (let number = 1; ; number += 1) {
+    const id = number === 1 ? `own-${base}` : `own-${base}-${number}`;
+    if (!(id in library)) return id;
+  }
+}
+
+/** One exercise to add or to change. @param id null for a new one */
+export function ExerciseForm({
+  id,
+  library,
+  done,
+}: {
+  id: string | null;
+  library: Library;
+  done: () => void;
+}) {
+  const queries = useQueryClient();
+  const known = id === null ? undefined : library[id];
+  const { register, handleSubmit, watch, setValue, formState } = useForm<Typed>({
+    resolver: zodResolver(typedSchema),
+    defaultValues: known ? toTyped(known) : EMPTY,
+  });
+  const keep = useMutation({
+    mutationFn: (json: OwnExercise) => read(api.practice.exercises.$post({ json })),
+    onSuccess: async (practice) => {
+      queries.setQueryData(KEYS.practice, practice);
+      // Records carry the practice's exercises with them.
+      await queries.invalidateQueries({ queryKey: ['client'] });
+      done();
+    },
+  });
+  const values = watch();
+  const { errors } = formState;
+  const submit = handleSubmit((typed) =>
+    keep.mutate({ id: id ?? newId(typed.label, library), exercise: fromTyped(typed) }),
+  );
+  const words = (value: string) => ({ value, label: value.replace('-', ' ') });
+  return (
+    <form onSubmit={submit} noValidate className="my-3 max-w-4xl space-y-3 border-l-4 border-plum pl-4">
+      <div className="grid gap-4 sm:grid-cols-3">
+        <Field label="Name" autoFocus {...register('label')} error={errors.label?.message} />
+        <Field label="Muscle group" {...register('muscle')} error={errors.muscle?.message} />
+        <Field
+          label="Joints that move"
+          hint="Separated by commas; none for a hold"
+          {...register('joints')}
+          error={errors.joints?.message}
+        />
+      </div>
+      <Field label="Cue, one line" {...register('cue')} error={errors.cue?.message} />
+      <div className="flex flex-wrap gap-x-6 gap-y-3">
+        <Choice
+          label="Cuff on"
+          value={values.limbKind}
+          onChange={(value) => setValue('limbKind', value)}
+          options={[
+            { value: 'leg', label: 'thigh' },
+            { value: 'arm', label: 'arm' },
+          ]}
+        />
+        <Choice
+          label="Position"
+          value={values.position}
+          onChange={(value) => setValue('position', value)}
+          options={POSITIONS.map((value) => ({ value, label: value }))}
+        />
+        <Choice
+          label="Limbs at once"
+          value={values.sides}
+          onChange={(value) => setValue('sides', value)}
+          options={[
+            { value: 'one', label: 'one' },
+            { value: 'both', label: 'both' },
+            { value: 'either', label: 'either way' },
+          ]}
+        />
+      </div>
+      <div className="grid gap-4 sm:grid-cols-3">
+        <Picker
+          label="Kind"
+          value={values.kind}
+          onChange={(value) => setValue('kind', value as Typed['kind'])}
+          options={exerciseKindSchema.options.map(words)}
+        />
+        <Picker
+          label="Kit"
+          value={values.equipment}
+          onChange={(value) => setValue('equipment', value as Typed['equipment'])}
+          options={equipmentSchema.options.map(words)}
+        />
+        <Picker
+          label="Rung of the ladder"
+          value={values.rung}
+          onChange={(value) => setValue('rung', value)}
+          options={rungSchema.options.map((value) => ({ value, label: RUNG_LABELS[value] }))}
+        />
+      </div>
+      {keep.error && <FieldError>{failureWords(keep.error)}</FieldError>}
+      <div className="flex gap-3">
+        <Button type="submit" kind="main" disabled={keep.isPending}>
+          Keep
+        </Button>
+        <Button onClick={done}>Leave as it was</Button>
+      </div>
+    </form>
+  );
+}

@@ -1,0 +1,110 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { RUNG_LABELS } from '#core/plan/goals';
+import { EXERCISES, findExercises, type Library, libraryOf } from '#core/protocol/exercises';
+import { api, failureWords, read } from '../../data/api';
+import { KEYS, usePractice } from '../../data/queries';
+import { Button } from '../../parts/Button';
+import { Field, FieldError } from '../../parts/Field';
+import { ExerciseForm } from './ExerciseForm';
+
+/** The exercise library: searched, changed, and added to; what the practice made its own is marked. */
+export function ExercisesView() {
+  const queries = useQueryClient();
+  const { data: practice } = usePractice();
+  const [sought, setSought] = useState('');
+  const [open, setOpen] = useState<string | null>(null);
+  const retire = useMutation({
+    mutationFn: (id: string) => read(api.practice.exercises.retire.$post({ json: { id } })),
+    onSuccess: (changed) => queries.setQueryData(KEYS.practice, changed),
+  });
+  if (!practice) return <p className="p-6 text-quiet">Reading the practice…</p>;
+  const library = libraryOf(practice.ownExercises);
+  const found = findExercises(sought, library);
+  return (
+    <div className="p-6">
+      <h1 className="text-3xl font-semibold">Exercises</h1>
+      <p className="text-quiet">
+        {Object.keys(library).length} in the library, {Object.keys(practice.ownExercises).length} of the
+        practice’s own. Sessions already signed keep what they were signed with.
+      </p>
+      <div className="my-4 flex flex-wrap items-end gap-4">
+        <Field
+          label="Search"
+          className="w-96 max-w-full"
+          placeholder="Name, muscle, kit, kind or position"
+          autoComplete="off"
+          value={sought}
+          onChange={(event) => setSought(event.target.value)}
+          error={found.length === 0 ? 'Nothing found: try fewer letters.' : undefined}
+        />
+        <Button onClick={() => setOpen('new')}>Add an exercise</Button>
+      </div>
+      {open === 'new' && <ExerciseForm id={null} library={library} done={() => setOpen(null)} />}
+      {retire.error && <FieldError>{failureWords(retire.error)}</FieldError>}
+      <ul className="max-w-5xl border-t border-ink/40">
+        {found.map((id) => (
+          <li key={id} className="border-b border-rule">
+            <Line
+              id={id}
+              library={library}
+              own={id in practice.ownExercises}
+              onChange={() => setOpen(open === id ? null : id)}
+              onRetire={() => retire.mutate(id)}
+            />
+            {open === id && <ExerciseForm id={id} library={library} done={() => setOpen(null)} />}
+          </li>
+        ))}
+      </ul>
+    </div>
+  );
+}
+
+function Line({
+  id,
+  library,
+  own,
+  onChange,
+  onRetire,
+}: {
+  id: string;
+  library: Library;
+  own: boolean;
+  onChange: () => void;
+  onRetire: () => void;
+}) {
+  const exercise = library[id];
+  if (!exercise) return null;
+  const { label, muscle, joints, position, kind, sides, equipment, rung, cue, limbKind } = exercise;
+  const words = [
+    muscle,
+    joints.length > 0 ? joints.join(' and ') : 'no joint moves',
+    limbKind === 'arm' ? 'arm' : 'thigh',
+    position,
+    kind,
+    sides === 'either' ? 'one or both' : sides,
+    equipment.replace('-', ' '),
+    `rung: ${RUNG_LABELS[rung].toLowerCase()}`,
+  ];
+  return (
+    <div className="flex flex-wrap items-center gap-x-4 py-1">
+      <div className="min-w-72 flex-1">
+        <p>
+          <strong>{label}</strong>
+          {own && <span className="ml-2 text-[14px] text-plum">the practice’s own</span>}
+        </p>
+        <p className="text-[15px]">{words.join(' · ')}</p>
+        <p className="text-[15px] text-quiet">{cue}</p>
+      </div>
+      <button type="button" className="min-h-11 underline underline-offset-4" onClick={onChange}>
+        Change<span className="sr-only"> {label}</span>
+      </button>
+      {own && (
+        <button type="button" className="min-h-11 underline underline-offset-4" onClick={onRetire}>
+          {id in EXERCISES ? 'Back to the standard' : 'Retire'}
+          <span className="sr-only">, {label}</span>
+        </button>
+      )}
+    </div>
+  );
+}
