@@ -120,6 +120,7 @@ function draftFor(facts: ClientFacts, wish: PrescribeWish, nowMs: number) {
       together,
       rung: 'isometric',
       weeksTrained: weeksTrained(facts, nowMs),
+      passiveDays: 0,
       newcomer: false,
       isolatedOnly: false,
       carried: new Map(),

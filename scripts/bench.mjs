@@ -4,5 +4,5 @@ import { build, installChromium, installPackages, run } from './set-up.mjs';
 installPackages();
 installChromium();
 build();
-for (const file of ['append-events', 'fold-log', 'first-view-size', 'device-stream'])
+for (const file of ['append-events', 'fold-log', 'plan-session', 'first-view-size', 'device-stream'])
   run('npx', ['tsx', `scripts/bench/${file}.ts`]);

@@ -51,6 +51,7 @@ test('a stranger at the door is screened, measured, prescribed, trained and on r
   await test.step('prescribe by a school and see the working', async () => {
     await page.getByLabel('School').selectOption('Research consensus');
     await page.getByLabel('Pressure', { exact: true }).fill('60');
+    await page.getByLabel('Priming cycles first').uncheck();
     await page.getByRole('radio', { name: '1–0–1' }).click();
     // 173 × 60 % = 103.8 mmHg, down to the gauge's division of 2.
     await page.getByRole('button', { name: /Target pressure.*102 mmHg/ }).click();

@@ -89,7 +89,7 @@ test('the release protocol asks for the cuff down in each rest and up again befo
   page,
 }) => {
   await openOdalys(page, 'Prescribe');
-  await page.getByRole('radio', { name: /Release 75/ }).click();
+  await page.getByLabel('Protocol').selectOption('release-75');
   await page.getByRole('button', { name: /^Sign as/ }).click();
   await startSetOne(page);
   await passUntil(page, heading(page, 'Rest: let the cuff down'));

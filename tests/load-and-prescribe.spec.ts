@@ -1,6 +1,6 @@
 import { chooseLink, expect, openPerson, test } from './nervato';
 
-test('an exercise is searched and tested, the other side stands in marked, and the schools are compared', async ({
+test('an exercise is searched and tested, added to the session with the other side standing in, and the schools are compared', async ({
   page,
 }) => {
   await page.goto('/');
@@ -25,8 +25,10 @@ test('an exercise is searched and tested, the other side stands in marked, and t
     await page.getByRole('button', { name: 'Record test' }).click();
   });
 
-  await test.step('the left thigh is prescribed from it, marked', async () => {
-    await page.getByLabel('Exercise and 1RM').selectOption({ label: 'Leg curl, seated, right: 28 kg' });
+  await test.step('the left thigh takes it up, marked', async () => {
+    await page.getByLabel('Add an exercise').fill('leg curl seated');
+    await page.getByRole('button', { name: /^Leg curl, seated/ }).click();
+    await expect(page.getByLabel('1RM it goes by')).toContainText('Leg curl, seated, right: 28 kg');
     await expect(page.getByText('The 1RM is of the right side, standing in for the left.')).toBeVisible();
     await expect(page.getByText(/^down .* kg .*up .* kg/)).toBeVisible();
   });
@@ -38,11 +40,189 @@ test('an exercise is searched and tested, the other side stands in marked, and t
     await row.getByRole('button', { name: 'Use Rest-release' }).click();
     await expect(page.getByLabel('School')).toHaveValue('rest-release');
     await expect(page.getByLabel('Rest', { exact: true })).toHaveValue('60');
-    await expect(page.getByRole('radio', { name: /Release 75/ })).toBeChecked();
+    await expect(page.getByLabel('Protocol')).toHaveValue('release-75');
   });
 
   await test.step('it is signed with the mark', async () => {
     await page.getByRole('button', { name: /^Sign as/ }).click();
-    await expect(page.getByText(/Leg curl, seated, sitting, left thigh/)).toBeVisible();
+    await expect(page.getByText('2. Leg curl, seated, sitting')).toBeVisible();
   });
+});
+
+test('a session is drafted, edited, mended, signed and printed', async ({ page }) => {
+  await page.goto('/');
+  await openPerson(page, 'Rufus Tarnholm');
+  await chooseLink(page, 'Prescribe');
+  const editor = page.getByRole('region', { name: 'Leg press' });
+  const order = page.getByRole('list', { name: 'Exercises in order' });
+  const press = page.getByRole('button', { name: 'Move Leg press, both' });
+
+  await test.step('the draft takes up the last review', async () => {
+    await expect(page.getByText(/^Leg press: pressure \+5 points.*REV-7/)).toBeVisible();
+    await expect(editor.getByRole('button', { name: /Target, left thigh.*82 mmHg/ })).toBeVisible();
+    await expect(page.getByText(/All sets finished in/)).toBeVisible();
+  });
+
+  await test.step('exercises are put in another order by keys, and the order is questioned', async () => {
+    await press.focus();
+    await page.keyboard.press('Space');
+    await page.waitForTimeout(250);
+    await page.keyboard.press('ArrowDown');
+    await page.waitForTimeout(250);
+    await page.keyboard.press('Space');
+    await expect(order.getByRole('listitem').first()).toContainText('Knee extension');
+    await expect(page.getByText('Leg press is compound and comes after isolated work.')).toBeVisible();
+  });
+
+  await test.step('three findings are provoked', async () => {
+    await editor.getByLabel('Pressure', { exact: true }).fill('88');
+    await editor.getByLabel('Load', { exact: true }).fill('45');
+    await expect(editor.getByText('88 % is above 80 % of LOP, which nobody may exercise at.')).toBeVisible();
+    await expect(editor.getByText('45 % of 1RM is above the usual 40 %.')).toBeVisible();
+    await expect(page.getByRole('button', { name: /^Sign as/ })).toBeDisabled();
+  });
+
+  await test.step('each is mended by one key, also while typing', async () => {
+    await expect(editor.getByRole('button', { name: 'Set 80 % or lower' })).toBeVisible();
+    for (let press = 0; press < 3; press += 1) await page.keyboard.press('Alt+1');
+    await expect(order.getByRole('listitem').first()).toContainText('Leg press');
+    const mended = page.getByRole('button', { name: /1\. Leg press/ });
+    await mended.click();
+    await expect(editor.getByLabel('Pressure', { exact: true })).toHaveValue('80');
+    await expect(editor.getByLabel('Load', { exact: true })).toHaveValue('40');
+    await expect(editor.getByText(/Not allowed/)).toHaveCount(0);
+  });
+
+  await test.step('a rest is dragged on the strip, a release moved, and the numbers follow', async () => {
+    const rest = page.getByRole('slider', { name: 'Rest after exercise 1, set 1' });
+    await expect(rest).toHaveAttribute('aria-valuetext', '30 s');
+    await rest.press('ArrowRight');
+    await expect(editor.getByLabel('Set 1, rest after it, seconds')).toHaveValue('35');
+    const box = await rest.boundingBox();
+    if (!box) throw new Error('The handle has no place.');
+    await page.mouse.move(box.x + 5, box.y + 5);
+    await page.mouse.down();
+    await page.mouse.move(box.x + 60, box.y + 5, { steps: 4 });
+    await page.mouse.up();
+    const seconds = Number(await editor.getByLabel('Set 1, rest after it, seconds').inputValue());
+    expect(seconds).toBeGreaterThan(50);
+    await page.getByRole('button', { name: 'Cuff down after exercise 1, set 1' }).click();
+    await expect(editor.getByLabel('Set 1, cuff down after it')).toBeChecked();
+  });
+
+  await test.step('half a number keeps the figures waiting and loses nothing', async () => {
+    await editor.getByLabel('Pressure', { exact: true }).fill('');
+    await expect(
+      page.getByText('Fill in every figure, within its range, and the strip comes back.'),
+    ).toBeVisible();
+    await editor.getByLabel('Pressure', { exact: true }).fill('50');
+    await expect(editor.getByRole('button', { name: /Target, left thigh.*92 mmHg/ })).toBeVisible();
+  });
+
+  await test.step('what is half made survives a reload', async () => {
+    await page.reload();
+    await expect(page.getByText('Taken up where it was left.')).toBeVisible();
+    await expect(editor.getByLabel('Pressure', { exact: true })).toHaveValue('50');
+  });
+
+  await test.step('it is kept as a template and signed', async () => {
+    await page.getByRole('button', { name: 'Keep as a template' }).click();
+    await page.getByLabel('Name of the template').fill('Thighs, firm');
+    await page.keyboard.press('Enter');
+    await expect(page.getByLabel('Template', { exact: true })).toContainText('Thighs, firm');
+    await page.getByRole('button', { name: 'Sign as Ines Marrable' }).click();
+    await expect(page.getByText('2 exercises, size')).toBeVisible();
+  });
+
+  await test.step('the sheets are one page each, for both papers', async () => {
+    for (const reader of ['person', 'operator']) {
+      await page.getByRole('link', { name: `Sheet for the ${reader}` }).click();
+      await expect(page.getByRole('heading', { name: 'Rufus Tarnholm' })).toBeVisible();
+      for (const paper of ['A4', 'Letter'] as const) {
+        await page.getByRole('radio', { name: paper }).click();
+        const pdf = await page.pdf({ preferCSSPageSize: true });
+        expect(pdf.toString('latin1').match(/\/Type\s*\/Page[^s]/g)).toHaveLength(1);
+      }
+      await page.getByRole('link', { name: 'Back to Rufus Tarnholm' }).click();
+    }
+  });
+});
+
+test('a block is planned, kept, planned again after missed days, and handed out as a calendar', async ({
+  page,
+}) => {
+  await page.goto('/');
+  await openPerson(page, 'Odalys Ferrant');
+  await chooseLink(page, 'Prescribe');
+  await page.getByRole('radio', { name: 'A block of weeks' }).click();
+  const sessions = page.getByRole('button', { name: /: .*session/ });
+
+  await test.step('days follow the wish', async () => {
+    await expect(page.getByText('16 sessions in 8 weeks')).toBeVisible();
+    await page.getByLabel('Weeks', { exact: true }).fill('40');
+    await expect(page.getByText('A block lasts at most 12 weeks.')).toBeVisible();
+    await page.getByLabel('Weeks', { exact: true }).fill('4');
+    await expect(sessions).toHaveCount(8);
+    await page.getByRole('group', { name: 'Heavy training on' }).getByLabel('Tue').check();
+    await page.getByRole('group', { name: 'Can come on' }).getByLabel('Mon').uncheck();
+    await page.getByRole('group', { name: 'Can come on' }).getByLabel('Wed').uncheck();
+    await page.getByRole('group', { name: 'Can come on' }).getByLabel('Fri').uncheck();
+    await expect(page.getByText(/Week 2: 1 of 2 sessions fit/)).toBeVisible();
+    await page.getByRole('group', { name: 'Can come on' }).getByLabel('Mon').check();
+    await expect(page.getByText(/sessions fit/)).toHaveCount(0);
+  });
+
+  await test.step('a day is added by hand and the block kept', async () => {
+    await page.getByRole('radio', { name: 'months' }).click();
+    await expect(page.getByRole('button', { name: 'The month after' })).toBeVisible();
+    await page.getByRole('radio', { name: 'the block' }).click();
+    const before = await sessions.count();
+    await page
+      .getByRole('button', { name: /^Sunday/ })
+      .first()
+      .click();
+    await expect(sessions).toHaveCount(before + 1);
+    await page.getByRole('button', { name: 'Keep the block' }).click();
+    await expect(page.getByRole('button', { name: 'Kept' })).toBeDisabled();
+  });
+
+  await test.step('it is handed out as a calendar', async () => {
+    const [file] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('link', { name: 'Calendar file of the kept block' }).click(),
+    ]);
+    expect(file.suggestedFilename()).toBe('training-block.ics');
+  });
+
+  await test.step('after missed days what is left is placed anew', async () => {
+    await openPerson(page, 'Rufus Tarnholm');
+    await chooseLink(page, 'Prescribe');
+    await page.getByRole('radio', { name: 'A block of weeks' }).click();
+    const missed = page.getByRole('button', { name: /: .*missed/ });
+    expect(await missed.count()).toBeGreaterThan(0);
+    await page.getByRole('button', { name: 'Plan again from today' }).click();
+    await expect(missed).toHaveCount(0);
+    await page.getByRole('button', { name: 'Keep the block' }).click();
+    await expect(page.getByRole('button', { name: 'Kept' })).toBeVisible();
+  });
+});
+
+test('a practice adds an exercise of its own, and it is found where exercises are chosen', async ({
+  page,
+}) => {
+  await page.goto('/');
+  await page.getByRole('link', { name: 'Exercises', exact: true }).click();
+  await page.getByRole('button', { name: 'Add an exercise' }).click();
+  await page.getByLabel('Name').fill('Harbour step-down');
+  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await expect(page.getByText('Name the muscle group.')).toBeVisible();
+  await page.getByLabel('Muscle group').fill('quadriceps');
+  await page.getByLabel('Cue, one line').fill('Heel down slowly, hips level.');
+  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await page.getByLabel('Search').fill('harbour');
+  await expect(page.getByText('the practice’s own', { exact: true })).toBeVisible();
+  await openPerson(page, 'Odalys Ferrant');
+  await chooseLink(page, 'Prescribe');
+  await page.getByLabel('Add an exercise').fill('harbour');
+  await expect(page.getByRole('button', { name: /^Harbour step-down/ })).toBeVisible();
 });

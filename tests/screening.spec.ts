@@ -44,6 +44,8 @@ test('a screening finds an item, a clinician clears it with a cap, and the cap i
 
   await test.step('the cap is obeyed where pressure is prescribed', async () => {
     await chooseLink(page, 'Prescribe');
+    await expect(page.getByLabel('Pressure', { exact: true })).toHaveValue('45');
+    await page.getByLabel('Pressure', { exact: true }).fill('50');
     await expect(
       page.getByText(/50 % is above the 45 % of LOP that Dr Wren Halloway has cleared/),
     ).toBeVisible();

@@ -110,10 +110,39 @@ export const VIEWS: View[] = [
       await page.getByLabel('Repetitions').fill('8');
     },
   },
-  { name: 'prescribe', open: bench('Odalys Ferrant', 'Prescribe', 'Target pressure') },
+  {
+    name: 'prescribe',
+    open: async (page) => {
+      await bench('Rufus Tarnholm', 'Prescribe', 'Target, left thigh')(page);
+      await expect(page.getByText(/All sets finished in/)).toBeVisible();
+    },
+  },
+  {
+    name: 'block',
+    open: async (page) => {
+      await bench('Rufus Tarnholm', 'Prescribe', 'Target, left thigh')(page);
+      await page.getByRole('radio', { name: 'A block of weeks' }).click();
+      await expect(page.getByText('16 sessions in 8 weeks')).toBeVisible();
+    },
+  },
+  {
+    name: 'sheet',
+    open: async (page) => {
+      await bench('Rufus Tarnholm', 'Run', 'Sheet for the person')(page);
+      await page.getByRole('link', { name: 'Sheet for the person' }).click();
+      await expect(page.getByText('Normal while the cuff is up')).toBeVisible();
+    },
+  },
   { name: 'run', open: bench('Odalys Ferrant', 'Run', 'Sessions on record') },
   { name: 'live', open: runLive },
   { name: 'record', open: aRecord },
+  {
+    name: 'exercises',
+    open: async (page) => {
+      await page.getByRole('link', { name: 'Exercises', exact: true }).click();
+      await expect(page.getByLabel('Search')).toBeVisible();
+    },
+  },
   {
     name: 'kit',
     open: async (page) => {

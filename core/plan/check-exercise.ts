@@ -19,7 +19,7 @@ export function checkExercise(one: Resolved, schoolId: SchoolId, basis: Basis): 
       ...checkOwnLimb(choice.limb, occlusion.limb),
       ...checkLimbOfExercise(choice.limb, one),
       ...(passive
-        ? checkPassivePercent(choice.percentLop)
+        ? checkPassivePercent(choice.percentLop, basis.postOperative)
         : checkExercisePercent(
             choice.limb,
             choice.percentLop,
@@ -29,10 +29,12 @@ export function checkExercise(one: Resolved, schoolId: SchoolId, basis: Basis): 
       ...checkPosition(occlusion.position, one.choice.position),
       ...checkCuff(cuff, occlusion.widthCm, (occlusion.pressure.value * choice.percentLop) / 100),
       ...checkSteady(occlusion.steady),
+      ...checkDue(choice.limb, basis.due.get(occlusion.id)),
     ]),
     ...checkSides(one),
     ...checkPassive(one, passive),
     ...checkTest(one),
+    ...checkTestDue(one, basis),
     ...(one.choice.load.kind === 'weighed' ? checkLoad(one.choice.load.percentOneRepMax, one.load) : []),
     ...checkProtocolChoices(one),
   ];
@@ -205,6 +207,34 @@ function checkSteady(steady: boolean): Finding[] {
       subject: 'percentLop',
       message: 'The occlusion pressure is unsteady: its trials ranged over more than 10 mmHg.',
       remedy: 'Re-fit the cuff and measure again before relying on it.',
+    },
+  ];
+}
+
+/** It may be signed, but a session does not open on it: the chain asks for the measurement first. */
+function checkDue(limb: Limb, reason: string | undefined): Finding[] {
+  if (!reason) return [];
+  return [
+    {
+      rule: 'LOP-6',
+      level: 'note',
+      subject: 'percentLop',
+      message: `The pressure of the ${LIMB_LABELS[limb].toLowerCase()} is due: ${reason}.`,
+      remedy: 'Measure again before it is run.',
+    },
+  ];
+}
+
+function checkTestDue({ test }: Resolved, { due }: Basis): Finding[] {
+  const age = test && due.get(test.id);
+  if (!age) return [];
+  return [
+    {
+      rule: 'LOAD-2',
+      level: 'note',
+      subject: 'strengthTestId',
+      message: `The strength test is ${age}; it holds 6 weeks.`,
+      remedy: 'Test again before it is run.',
     },
   ];
 }

@@ -27,6 +27,8 @@ export type Basis = {
   massUnit: DisplayUnits['mass'];
   /** What the clearances in force limit (rule SCR-2). */
   limits: ClearanceLimits;
+  /** Why a measured pressure or a strength test no longer holds, by its id (rules LOP-6, LOAD-2). */
+  due: ReadonlyMap<string, string>;
   /** An operation in the last 12 weeks. */
   postOperative: boolean;
   prescriber: 'clinician' | 'coach';

@@ -34,6 +34,7 @@ const wish = (changes: Partial<DraftWish> = {}): DraftWish => ({
   together: false,
   rung: 'isometric',
   weeksTrained: 3,
+  passiveDays: 0,
   newcomer: false,
   isolatedOnly: false,
   carried: new Map(),
@@ -80,6 +81,16 @@ describe('the first draft of a session', () => {
 
   it('keeps to isolated exercises in the first month (PRO-6)', () => {
     expect(names({ isolatedOnly: true })).toEqual(['knee-extension']);
+  });
+
+  it('builds passive pressure up again after an operation (PRS-4)', () => {
+    const operated = testBasis({ postOperative: true });
+    const onDay = (passiveDays: number) => {
+      const { session } = draftSession(wish({ goal: 'passive', passiveDays }), operated);
+      return session ? composeSession(session, operated).plan.exercises[0]?.limbs[0]?.pressure.value : null;
+    };
+    // 80 % of 174 is 139: 99, 109, 119, 129, 139, each down to a whole share of LOP and to the gauge.
+    expect([0, 1, 2, 3, 4, 9].map(onDay)).toEqual([98, 106, 118, 128, 138, 138]);
   });
 
   it('says why there is none: not measured, not cleared, not a coach’s work', () => {

@@ -2,11 +2,12 @@ import type { OcclusionFact, StrengthFact } from '../chain/facts';
 import { newest } from '../chain/facts';
 import { targetLoad } from '../load/target-load';
 import { makeableLoads, type WeightKit } from '../load/weight-kit';
-import { proposedPercent } from '../pressure/newcomer-ramp';
+import { passiveReEntryMmHg, proposedPercent } from '../pressure/newcomer-ramp';
 import { type Equipment, type Exercise, isWeighed, type Rung } from '../protocol/exercise';
 import type { ExerciseId } from '../protocol/exercises';
 import { PROTOCOLS, type ProtocolId } from '../protocol/protocols';
 import { LIMB_LABELS, type Limb, limbKind, limbSide, type Position, uprightness } from '../quantity/limb';
+import { tidy } from '../quantity/rounding';
 import { LIMITS } from '../rules/limits';
 import { SCHOOLS, type SchoolId } from '../rules/schools';
 import type { Side } from '../strength/side';
@@ -28,6 +29,8 @@ export type DraftWish = {
   rung: Rung;
   /** Whole weeks since the first finished session (rule PRS-4). */
   weeksTrained: number;
+  /** Whole days since the first passive session, for the way back after an operation (rule PRS-4). */
+  passiveDays: number;
   /** Nobody has run a session with this person yet: begins with priming (rule PRS-6). */
   newcomer: boolean;
   /** Isolated exercises only, as in the first month (rule PRO-6). */
@@ -59,6 +62,11 @@ export function draftSession(wish: DraftWish, basis: Basis): Draft {
   }
   if (exercises.length === 0) {
     return { session: null, notes: [...notes, 'Nothing in the library fits: add an exercise by hand.'] };
+  }
+  if (basis.postOperative && exercises.some(({ protocolId }) => PROTOCOLS[protocolId].mode === 'passive')) {
+    notes.push(
+      'After an operation: 40 mmHg under the training pressure, 10 more each day until it is reached (PRS-4).',
+    );
   }
   if (wish.newcomer && GOALS[wish.goal].from !== 'passive') {
     notes.push('Newcomer: the first inflation of each limb is primed (PRS-6).');
@@ -182,7 +190,7 @@ function limbChoice(
   limb: Limb,
   exercise: Exercise,
   protocolId: ProtocolId,
-  { schoolId, weeksTrained }: DraftWish,
+  { schoolId, weeksTrained, passiveDays }: DraftWish,
   basis: Basis,
   carried: Carried | undefined,
 ): LimbChoice | null {
@@ -190,10 +198,19 @@ function limbChoice(
   const cuff = basis.cuffs.find(({ id }) => id === occlusion?.cuffId);
   if (!occlusion || !cuff) return null;
   const cap = basis.limits.maxPercentLop ?? 100;
-  const asked =
+  const { mode } = PROTOCOLS[protocolId];
+  const wanted =
     PROTOCOLS[protocolId].percentLop?.usual ??
     carried?.percentLop ??
     proposedPercent(limb, schoolId, weeksTrained, basis.limits.maxPercentLop).value;
+  const lopMmHg = occlusion.pressure.value;
+  const asked =
+    mode === 'passive' && basis.postOperative
+      ? Math.max(
+          1,
+          Math.floor(tidy((100 * passiveReEntryMmHg((lopMmHg * wanted) / 100, passiveDays)) / lopMmHg)),
+        )
+      : wanted;
   const held = Math.floor((100 * cuff.maxPressureMmHg) / occlusion.pressure.value);
   return { limb, occlusionId: occlusion.id, percentLop: Math.min(asked, cap, held) };
 }

@@ -74,6 +74,7 @@ export const testBasis = (changes: Partial<Basis> = {}): Basis => ({
   library: libraryOf({}),
   massUnit: 'kg',
   limits: { maxPercentLop: null, limbs: null, modes: null, capFrom: null },
+  due: new Map(),
   postOperative: false,
   prescriber: 'clinician',
   ...changes,

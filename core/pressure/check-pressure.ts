@@ -87,8 +87,9 @@ export function checkPosition(measured: Position, exercised: Position): Finding[
 /**
  * Findings on the share of LOP of passive cycles, where no limb exercises (rule PRS-3).
  * @param percentLop intended share, in % of LOP
+ * @param reEntry after an operation the pressure is built up from below, so a low share is as it should be (rule PRS-4)
  */
-export function checkPassivePercent(percentLop: number): Finding[] {
+export function checkPassivePercent(percentLop: number, reEntry = false): Finding[] {
   const { passiveLow, hardHigh } = LIMITS.passivePercentLop;
   if (percentLop > hardHigh) {
     return [
@@ -102,7 +103,7 @@ export function checkPassivePercent(percentLop: number): Finding[] {
       },
     ];
   }
-  if (percentLop >= passiveLow) return [];
+  if (percentLop >= passiveLow || reEntry) return [];
   return [
     {
       rule: 'PRS-3',

@@ -3,6 +3,7 @@ import { type Limb, limbKind } from '../quantity/limb';
 import { SCHOOLS, type SchoolId } from '../rules/schools';
 
 const POINTS_PER_WEEK = 5;
+const RE_ENTRY_MMHG = { below: 40, aDay: 10 };
 
 /**
  * Share of LOP to propose, in %LOP (rules PRS-2, PRS-4).
@@ -33,3 +34,11 @@ export function proposedPercent(
     rules: value < ramped ? ['PRS-2', 'PRS-4', 'SCR-2'] : ['PRS-2', 'PRS-4'],
   };
 }
+
+/**
+ * Pressure of passive cycles after an operation: 40 mmHg under the training pressure on the first day, 10 more each day,
+ * until it is reached (rule PRS-4).
+ * @param trainingMmHg the pressure to build up to @param days whole days since the first one; 0 on it
+ */
+export const passiveReEntryMmHg = (trainingMmHg: number, days: number): number =>
+  Math.max(0, Math.min(trainingMmHg, trainingMmHg - RE_ENTRY_MMHG.below + RE_ENTRY_MMHG.aDay * days));

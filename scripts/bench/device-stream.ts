@@ -1,37 +1,17 @@
-import { spawn } from 'node:child_process';
-import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
+import { readFileSync } from 'node:fs';
 import { chromium } from '@playwright/test';
-import getPort from 'get-port';
 import type { ClientSummary } from '#contract/client';
 import { PRACTITIONER_HEADER } from '#contract/practice';
 import { LIMBS } from '#core/quantity/limb';
 import { CHROMIUM_LAUNCH } from '../../tests/chromium';
+import { startDemoServer } from './demo-server';
 
 // Eight simulated limbs streaming at 20 Hz: the server's share of one core, and the main thread of a page that reads
 // and draws them, in ms per second.
 
 const SECONDS = 10;
-const folder = mkdtempSync(join(tmpdir(), 'nervato-bench-'));
-const port = await getPort();
-const env = {
-  ...process.env,
-  NODE_ENV: 'production',
-  NERVATO_DB: join(folder, 'stream.sqlite'),
-  NERVATO_WEB_ROOT: './dist/web',
-  NERVATO_PORT: String(port),
-  NERVATO_LOG_LEVEL: 'warn',
-};
-const start = (file: string) =>
-  spawn(process.execPath, [`dist/server/${file}`], { env, stdio: ['ignore', 'pipe', 'inherit'] });
-await new Promise((done) => start('load-demo.js').once('exit', done));
-const server = start('main.js');
-await new Promise<void>((done) => {
-  server.stdout.on('data', (text) => String(text).includes('Nervato is at') && done());
-});
-
-const base = `http://localhost:${port}`;
+const server = await startDemoServer();
+const base = server.address;
 const headers = { 'content-type': 'application/json', [PRACTITIONER_HEADER]: 'ines' };
 const post = async (path: string, body: unknown) =>
   (await fetch(`${base}/api${path}`, { method: 'POST', headers, body: JSON.stringify(body) })).json();
@@ -64,7 +44,7 @@ const idleFromMs = await taskMs();
 await page.waitForTimeout(3_000);
 const idlePerSecond = ((await taskMs()) - idleFromMs) / 3;
 
-const serverFromMs = cpuMs(server.pid ?? 0);
+const serverFromMs = cpuMs(server.pid);
 const pageFromMs = await taskMs();
 // A browser holds six streams to one address over HTTP/1.1; the other two are read from here.
 const here = new AbortController();
@@ -104,11 +84,10 @@ const frames = await page.evaluate(
   [ids.slice(0, 6), SECONDS] as const,
 );
 here.abort();
-const serverShare = (cpuMs(server.pid ?? 0) - serverFromMs) / (10 * SECONDS);
+const serverShare = (cpuMs(server.pid) - serverFromMs) / (10 * SECONDS);
 const pagePerSecond = ((await taskMs()) - pageFromMs) / SECONDS;
 console.log(
   `Device stream, 8 limbs: server ${serverShare.toFixed(1)} % of one core; page, 6 of them, ${(frames / SECONDS).toFixed(0)} frames/s, main thread ${pagePerSecond.toFixed(1)} ms/s (idle ${idlePerSecond.toFixed(1)} ms/s)`,
 );
 await browser.close();
-server.kill();
-rmSync(folder, { recursive: true, force: true });
+server.stop();

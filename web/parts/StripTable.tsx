@@ -5,46 +5,49 @@ import { clock } from './format';
 /** The strip's content as a table, for screen readers. */
 export function StripTable({ planned, done }: { planned?: Timeline; done?: Timeline }) {
   return (
-    <table className="sr-only">
-      <caption>Occlusion strip: inflations and sets, times from the start</caption>
-      <thead>
-        <tr>
-          <th>What</th>
-          <th>From</th>
-          <th>To</th>
-          <th>How much</th>
-        </tr>
-      </thead>
-      <tbody>
-        {[['planned', planned] as const, ['done', done] as const].flatMap(([tense, timeline]) => [
-          ...(timeline?.lanes ?? []).flatMap((lane) =>
-            lane.inflations.map((inflation) => (
-              <tr key={`${tense} ${lane.limb} ${inflation.fromMs}`}>
+    // A table is never smaller than its content, so what hides it stands around it.
+    <div className="sr-only">
+      <table>
+        <caption>Occlusion strip: inflations and sets, times from the start</caption>
+        <thead>
+          <tr>
+            <th>What</th>
+            <th>From</th>
+            <th>To</th>
+            <th>How much</th>
+          </tr>
+        </thead>
+        <tbody>
+          {[['planned', planned] as const, ['done', done] as const].flatMap(([tense, timeline]) => [
+            ...(timeline?.lanes ?? []).flatMap((lane) =>
+              lane.inflations.map((inflation) => (
+                <tr key={`${tense} ${lane.limb} ${inflation.fromMs}`}>
+                  <td>
+                    {LIMB_LABELS[lane.limb]} inflated, {tense}
+                  </td>
+                  <td>{clock(inflation.fromMs)}</td>
+                  <td>{clock(inflation.toMs)}</td>
+                  <td>{inflation.steps.map((step) => `${step.pressureMmHg} mmHg`).join(', ')}</td>
+                </tr>
+              )),
+            ),
+            ...(timeline?.sets ?? []).map((set) => (
+              <tr key={`${tense} ${set.exerciseIndex} ${set.setIndex}`}>
                 <td>
-                  {LIMB_LABELS[lane.limb]} inflated, {tense}
+                  Set {set.setIndex + 1}, {tense}
                 </td>
-                <td>{clock(inflation.fromMs)}</td>
-                <td>{clock(inflation.toMs)}</td>
-                <td>{inflation.steps.map((step) => `${step.pressureMmHg} mmHg`).join(', ')}</td>
+                <td>{clock(set.fromMs)}</td>
+                <td>{clock(set.toMs)}</td>
+                <td>
+                  {set.plannedReps === 0
+                    ? 'work by the clock'
+                    : `${set.reps} of ${set.plannedReps} repetitions`}
+                </td>
               </tr>
             )),
-          ),
-          ...(timeline?.sets ?? []).map((set) => (
-            <tr key={`${tense} ${set.exerciseIndex} ${set.setIndex}`}>
-              <td>
-                Set {set.setIndex + 1}, {tense}
-              </td>
-              <td>{clock(set.fromMs)}</td>
-              <td>{clock(set.toMs)}</td>
-              <td>
-                {set.plannedReps === 0
-                  ? 'work by the clock'
-                  : `${set.reps} of ${set.plannedReps} repetitions`}
-              </td>
-            </tr>
-          )),
-        ])}
-      </tbody>
-    </table>
+          ])}
+        </tbody>
+      </table>
+    </div>
   );
 }

@@ -13,6 +13,7 @@ import {
   missedDays,
   type Programme,
   type ProgrammeWish,
+  programmeSchema,
   programmeWishSchema,
 } from '#core/programme/programme';
 import { planningWorker } from '../../workers/planning';
@@ -37,6 +38,12 @@ function firstWish(client: ClientRecord, practice: PracticeView): ProgrammeWish 
     atTime: '17:30',
   };
 }
+
+/** Whether two blocks say the same; the schema puts their fields in one order. */
+const isSame = (a: Programme, b: Programme): boolean => {
+  const [one, other] = [programmeSchema.safeParse(a), programmeSchema.safeParse(b)];
+  return one.success && other.success && JSON.stringify(one.data) === JSON.stringify(other.data);
+};
 
 /** A block as it is being planned: the wish, the days placed for it, and what was moved by hand. */
 export function useBlock(client: ClientRecord, practice: PracticeView) {
@@ -70,7 +77,7 @@ export function useBlock(client: ClientRecord, practice: PracticeView) {
     done,
     today,
     missed,
-    isKept: kept !== undefined && byHand === kept.days && wish === kept.wish,
+    isKept: kept !== undefined && isSame(programme, kept),
     weeks: weeksTrained(client.facts, client.judgedAtMs),
     change: (part: Partial<ProgrammeWish>) => {
       setWish((old) => ({ ...old, ...part }));

@@ -3,7 +3,7 @@ import type { ClientRecord } from '#contract/client';
 import type { PracticeView } from '#contract/practice';
 import { currentPrescription, limbInHand } from '#core/chain/links';
 import { applyFix } from '#core/plan/apply-fix';
-import { basisOf, weeksTrained } from '#core/plan/basis';
+import { basisOf, passiveDays, weeksTrained } from '#core/plan/basis';
 import { carryOver } from '#core/plan/carry-over';
 import type { ExerciseChoice, SessionChoice } from '#core/plan/choices';
 import { type Basis, type Composed, composeSession } from '#core/plan/compose';
@@ -56,6 +56,7 @@ export function useComposer(client: ClientRecord, practice: PracticeView, review
       {
         ...asked,
         weeksTrained: weeks,
+        passiveDays: passiveDays(client.facts, client.judgedAtMs),
         newcomer,
         carried: last ? carryOver(last.plan, review.changes, practice.weightKits) : new Map(),
       },

@@ -7,11 +7,9 @@ import { useClient, usePractice } from '../../data/queries';
 import { Button } from '../../parts/Button';
 import { Choice } from '../../parts/Choice';
 import { FieldError } from '../../parts/Field';
+import { OnePage, PAPERS, type Paper } from './OnePage';
 import { OperatorSheet } from './OperatorSheet';
 import { PersonalSheet } from './PersonalSheet';
-
-const PAPERS = { A4: '210mm', Letter: '216mm' } as const;
-type Paper = keyof typeof PAPERS;
 
 /** The signed prescription on one page, for the person or for who runs the session; printed from here. */
 export function SheetView() {
@@ -37,7 +35,6 @@ export function SheetView() {
   const Sheet = reader === 'operator' ? OperatorSheet : PersonalSheet;
   return (
     <div className="h-full overflow-auto print:h-auto print:overflow-visible">
-      <style>{`@page { size: ${paper}; margin: 12mm; }`}</style>
       <nav className="flex flex-wrap items-end gap-6 border-b border-rule p-4 print:hidden">
         <Link to={`/people/${clientId}/run`} className="min-h-11 py-2 underline underline-offset-4">
           Back to {client.name}
@@ -64,9 +61,11 @@ export function SheetView() {
           Print
         </Button>
       </nav>
-      <main className="mx-auto bg-paper px-8 py-6 print:w-auto print:p-0" style={{ maxWidth: PAPERS[paper] }}>
-        <Sheet client={client} prescription={prescription} practice={practice} />
-      </main>
+      <div className="py-6 print:p-0">
+        <OnePage key={`${reader} ${paper}`} paper={paper}>
+          <Sheet client={client} prescription={prescription} practice={practice} />
+        </OnePage>
+      </div>
     </div>
   );
 }

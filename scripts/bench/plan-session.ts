@@ -1,0 +1,96 @@
+import { readdirSync } from 'node:fs';
+import { chromium } from '@playwright/test';
+import { composeSession } from '#core/plan/compose';
+import { testBasis, testExercise } from '#core/plan/plan.fixture';
+import { dayOf } from '#core/programme/days';
+import { CHROMIUM_LAUNCH } from '../../tests/chromium';
+import { startDemoServer } from './demo-server';
+
+// A session of six exercises composed, compiled and checked; then, in the page's worker, a forecast of 10,000 runs and
+// the placing of a block of twelve weeks, with the longest task of the page's own thread meanwhile.
+
+const percentiles = (timesMs: number[]): string => {
+  const sorted = [...timesMs].sort((a, b) => a - b);
+  const at = (share: number) => sorted[Math.floor(share * (sorted.length - 1))]?.toFixed(2);
+  return `p50 ${at(0.5)} ms, p95 ${at(0.95)} ms`;
+};
+
+const session = {
+  goal: 'size',
+  schoolId: 'research-consensus',
+  exercises: Array.from({ length: 6 }, (_, i) =>
+    testExercise({ limb: i % 2 === 0 ? 'left-thigh' : 'right-thigh' }),
+  ),
+} as const;
+const choices = { ...session, exercises: [...session.exercises] };
+const basis = testBasis();
+const composing = Array.from({ length: 200 }, () => {
+  const startMs = performance.now();
+  composeSession(choices, basis);
+  return performance.now() - startMs;
+});
+console.log(`Compose, compile and check 6 exercises: ${percentiles(composing)}`);
+
+const { plan } = composeSession(choices, basis);
+const question = { plan, seen: [], runs: 10_000, seed: 1 };
+const constraints = {
+  startDay: dayOf('2026-05-04'),
+  weeks: 12,
+  perWeek: 3,
+  available: [0, 1, 2, 3, 4, 5, 6],
+  heavy: [1],
+  besideHeavy: 'apart',
+  daysOff: [],
+  done: [],
+  kept: [],
+  fromDay: dayOf('2026-05-04'),
+};
+const server = await startDemoServer();
+const browser = await chromium.launch(CHROMIUM_LAUNCH);
+const page = await browser.newPage();
+await page.goto(server.address);
+const file = readdirSync('dist/web/assets').find((name) => name.startsWith('planning.worker'));
+const measured = await page.evaluate(
+  async ([url, asked, limits]) => {
+    const worker = new Worker(url, { type: 'module' });
+    // The worker's own protocol: one message names a function and its arguments, one answers.
+    const call = (path: string, value: unknown) =>
+      new Promise<void>((done) => {
+        const id = crypto.randomUUID();
+        const listen = ({ data }: MessageEvent) => {
+          if (data.id !== id) return;
+          worker.removeEventListener('message', listen);
+          done();
+        };
+        worker.addEventListener('message', listen);
+        worker.postMessage({ id, type: 'APPLY', path: [path], argumentList: [{ type: 'RAW', value }] });
+      });
+    const timesOf = async (path: string, value: unknown, count: number) => {
+      const timesMs: number[] = [];
+      for (let i = 0; i < count; i += 1) {
+        const startMs = performance.now();
+        await call(path, value);
+        timesMs.push(performance.now() - startMs);
+      }
+      return timesMs;
+    };
+    await call('placeSessions', limits);
+    let longestMs = 0;
+    let last = performance.now();
+    // The gap between two timer ticks is the longest that anything held the thread.
+    const ticking = setInterval(() => {
+      longestMs = Math.max(longestMs, performance.now() - last - 4);
+      last = performance.now();
+    }, 4);
+    const forecast = await timesOf('forecast', asked, 20);
+    const solve = await timesOf('placeSessions', limits, 20);
+    clearInterval(ticking);
+    return { forecast, solve, longestMs };
+  },
+  [`/assets/${file}`, question, constraints] as const,
+);
+console.log(`Forecast of 10,000 runs in the worker, 6 exercises: ${percentiles(measured.forecast)}`);
+console.log(`Placing 36 sessions in 12 weeks in the worker: ${percentiles(measured.solve)}`);
+console.log(`Longest hold of the page's thread meanwhile: ${measured.longestMs.toFixed(1)} ms`);
+await browser.close();
+server.stop();
