@@ -48,6 +48,8 @@ const constraints = {
 const server = await startDemoServer();
 const browser = await chromium.launch(CHROMIUM_LAUNCH);
 const page = await browser.newPage();
+// The runner names functions by a helper of its own, which the page does not have.
+await page.addInitScript('globalThis.__name = (named) => named');
 await page.goto(server.address);
 const file = readdirSync('dist/web/assets').find((name) => name.startsWith('planning.worker'));
 const measured = await page.evaluate(
