@@ -1,7 +1,8 @@
 import type { Plan } from '../plan/plan';
+import { limbClocks } from './clocks';
 import type { EventBody } from './events';
 import { isLastSet, lastSet, nextStep, releasesAfter } from './next-step';
-import { openSet, type SessionState } from './state';
+import { openInflation, openSet, restInHand, type SessionState } from './state';
 
 /** Something the clock makes happen by itself. `key` is the same on every device, so it is recorded once. */
 export type DueEvent = { key: string; atMs: number; body: EventBody };
@@ -15,6 +16,8 @@ const WATCHED_MS = 5_000;
  * and the cuff is up. Times are those of the pace, not of the moment somebody looked.
  */
 export function dueEvents(plan: Plan, state: SessionState, nowMs: number): DueEvent[] {
+  const ignored = ignoredAlarms(plan, state, nowMs);
+  if (ignored.length > 0) return ignored;
   if (state.stopped || state.finishedAtMs !== null) return [];
   const set = openSet(state);
   const planned = set && plan.exercises[set.exerciseIndex]?.sets[set.setIndex];
@@ -34,7 +37,11 @@ export function dueEvents(plan: Plan, state: SessionState, nowMs: number): DueEv
       {
         key: `rest-started ${key}`,
         atMs: endMs,
-        body: { type: 'rest-started', ...place, restMs: planned.restMs },
+        body: {
+          type: 'rest-started',
+          ...place,
+          restMs: restInHand(state, place.exerciseIndex, planned.restMs),
+        },
       },
     ];
   }
@@ -52,4 +59,21 @@ export function dueEvents(plan: Plan, state: SessionState, nowMs: number): DueEv
       body: { type: 'set-started', ...next.place },
     },
   ];
+}
+
+/** How long the limit may be passed before it is recorded that the alarm was ignored. */
+const IGNORED_AFTER_MS = 15_000;
+
+/** Once an inflation: the limit was passed a while ago and the cuff is still up (rule RUN-1). */
+function ignoredAlarms(plan: Plan, state: SessionState, nowMs: number): DueEvent[] {
+  return limbClocks(plan, state, nowMs).flatMap(({ limb, alarm, leftMs }) => {
+    const open = openInflation(state.limbs.find((candidate) => candidate.limb === limb));
+    const atMs = nowMs + leftMs + IGNORED_AFTER_MS;
+    if (alarm !== 'now' || !open || nowMs < atMs) return [];
+    if (state.ignoredAlarms.some((ignored) => ignored.limb === limb && ignored.atMs >= open.fromMs))
+      return [];
+    return [
+      { key: `alarm-ignored ${limb} ${open.fromMs}`, atMs, body: { type: 'alarm-ignored', limb } as const },
+    ];
+  });
 }

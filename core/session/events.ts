@@ -17,6 +17,24 @@ const setPlace = {
   setIndex: z.number().int().min(0).max(50),
 };
 const scale = z.number().int().min(0).max(10);
+const loadKg = z.number().min(0).max(500);
+
+/** What the bench may offer after a set that fell short: loosen, lighten, or rest longer (rules RUN-4, REV-3, REV-4). */
+export const offerSchema = z.discriminatedUnion('kind', [
+  z.object({ kind: z.literal('loosen'), byMmHg: z.number().int().positive().max(50) }),
+  z.object({ kind: z.literal('lighten'), loadKg, recipe: z.string().max(120) }),
+  z.object({ kind: z.literal('rest'), restMs: z.number().int().min(0).max(600_000) }),
+]);
+export type Offer = z.infer<typeof offerSchema>;
+
+/** How the person was the day after (rule RUN-6). */
+export const followUpSchema = z.object({
+  soreness: scale,
+  bruising: z.enum(['none', 'small', 'wide']),
+  pinpointBleeding: z.boolean(),
+  numbness: z.boolean(),
+});
+export type FollowUp = z.infer<typeof followUpSchema>;
 
 export const stopReasonSchema = z.enum(['done', 'failure', 'pain', 'operator']);
 /** Why a set ended (rule RUN-2). */
@@ -64,6 +82,50 @@ export const sessionEventSchema = z.discriminatedUnion('type', [
     effort: scale.optional(),
     jointPain: scale.optional(),
   }),
+  // The set was begun earlier or later than it was noted; it moves by this much.
+  z.object({
+    ...stamp,
+    type: z.literal('start-corrected'),
+    ...setPlace,
+    byMs: z.number().int().min(-600_000).max(600_000),
+  }),
+  // Another load was lifted than planned, in this set and those of the exercise after it.
+  z.object({ ...stamp, type: z.literal('load-corrected'), ...setPlace, loadKg }),
+  z.object({
+    ...stamp,
+    type: z.literal('heart-rate-noted'),
+    ...setPlace,
+    moment: z.enum(['minute-5', 'end']),
+    beatsPerMinute: z.number().int().min(30).max(240),
+  }),
+  z.object({ ...stamp, type: z.literal('colour-checked'), ...setPlace, good: z.boolean() }),
+  z.object({
+    ...stamp,
+    type: z.literal('offer-answered'),
+    ...setPlace,
+    offer: offerSchema,
+    accepted: z.boolean(),
+    reason: z.string().max(300),
+  }),
+  // The occlusion limit was passed by a while and the cuff was still up (rule RUN-1).
+  z.object({ ...stamp, type: z.literal('alarm-ignored'), limb: limbSchema }),
+  // Takes a correction or a note back; what happened to the limb cannot be undone.
+  z.object({ ...stamp, type: z.literal('undone'), eventId: z.uuid() }),
+  z.object({
+    ...stamp,
+    type: z.literal('review-answered'),
+    exerciseIndex: setPlace.exerciseIndex,
+    rule: z.string().regex(/^REV-[1-9]$/),
+    answer: z.enum(['accepted', 'edited', 'declined']),
+    change: z.object({
+      pressurePoints: z.number().min(-40).max(20).optional(),
+      loadSteps: z.union([z.literal(-1), z.literal(1)]).optional(),
+      restMs: z.number().int().min(0).max(600_000).optional(),
+      heavyBridge: z.literal(true).optional(),
+    }),
+    reason: z.string().trim().max(300),
+  }),
+  z.object({ ...stamp, type: z.literal('followed-up'), ...followUpSchema.shape }),
   z.object({ ...stamp, type: z.literal('sign-noted'), sign: signIdSchema }),
   z.object({ ...stamp, type: z.literal('cuff-released'), limb: limbSchema }),
   z.object({ ...stamp, type: z.literal('stopped'), why: z.string().trim().min(1).max(300) }),
@@ -85,11 +147,20 @@ const RANK: Record<SessionEventType, number> = {
   'set-ended': 4,
   'rest-started': 5,
   'reps-corrected': 6,
-  'set-noted': 7,
-  'sign-noted': 8,
-  'cuff-released': 9,
-  stopped: 10,
-  'session-finished': 11,
+  'start-corrected': 7,
+  'load-corrected': 8,
+  'set-noted': 9,
+  'heart-rate-noted': 10,
+  'colour-checked': 11,
+  'offer-answered': 12,
+  'sign-noted': 13,
+  'alarm-ignored': 14,
+  'cuff-released': 15,
+  stopped: 16,
+  'session-finished': 17,
+  'review-answered': 18,
+  'followed-up': 19,
+  undone: 20,
 };
 
 function compareEvents(a: SessionEvent, b: SessionEvent): number {

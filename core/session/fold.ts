@@ -1,5 +1,5 @@
 import type { Plan } from '../plan/plan';
-import { mergeLogs, type SessionEvent } from './events';
+import { mergeLogs, type SessionEvent, type SessionEventType } from './events';
 import { findSet, openInflation, openSet, type SessionState } from './state';
 
 /**
@@ -13,11 +13,38 @@ export function fold(plan: Plan, events: readonly SessionEvent[]): SessionState 
     sets: [],
     rest: null,
     signs: [],
+    offers: [],
+    ignoredAlarms: [],
+    reviews: [],
+    followUp: null,
     stopped: null,
     finishedAtMs: null,
   };
-  for (const event of mergeLogs(events)) apply(plan, state, event);
+  const log = mergeLogs(events);
+  const undone = undoneIds(log);
+  for (const event of log) if (!undone.has(event.id)) apply(plan, state, event);
   return state;
+}
+
+const UNDOABLE: readonly SessionEventType[] = [
+  'reps-corrected',
+  'start-corrected',
+  'load-corrected',
+  'set-noted',
+  'heart-rate-noted',
+  'colour-checked',
+];
+
+/** Corrections and notes that can still be taken back, oldest first. */
+export function undoable(events: readonly SessionEvent[]): SessionEvent[] {
+  const log = mergeLogs(events);
+  const undone = undoneIds(log);
+  return log.filter(({ id, type }) => UNDOABLE.includes(type) && !undone.has(id));
+}
+
+function undoneIds(log: readonly SessionEvent[]): Set<string> {
+  const asked = new Set(log.flatMap((event) => (event.type === 'undone' ? [event.eventId] : [])));
+  return new Set(log.filter(({ id, type }) => asked.has(id) && UNDOABLE.includes(type)).map(({ id }) => id));
 }
 
 function apply(plan: Plan, state: SessionState, event: SessionEvent): void {
@@ -50,6 +77,49 @@ function apply(plan: Plan, state: SessionState, event: SessionEvent): void {
       if (set) set.correctedBy += event.byReps;
       return;
     }
+    case 'start-corrected': {
+      const set = findSet(state, event);
+      // A set cannot end before it began.
+      if (set)
+        set.startedAtMs = Math.min(set.startedAtMs + event.byMs, set.endedAtMs ?? Number.POSITIVE_INFINITY);
+      return;
+    }
+    case 'load-corrected': {
+      const set = findSet(state, event);
+      if (set) set.loadKg = event.loadKg;
+      return;
+    }
+    case 'heart-rate-noted': {
+      const { moment, beatsPerMinute } = event;
+      findSet(state, event)?.heartRates.push({ moment, beatsPerMinute });
+      return;
+    }
+    case 'colour-checked': {
+      const set = findSet(state, event);
+      if (set) set.colourGood = event.good;
+      return;
+    }
+    case 'offer-answered': {
+      const { exerciseIndex, setIndex, offer, accepted } = event;
+      state.offers.push({ exerciseIndex, setIndex, offer, accepted });
+      return;
+    }
+    case 'alarm-ignored':
+      state.ignoredAlarms.push({ atMs: event.atMs, limb: event.limb });
+      return;
+    case 'review-answered': {
+      const { exerciseIndex, rule, answer, change, reason } = event;
+      state.reviews = state.reviews.filter((review) => review.exerciseIndex !== exerciseIndex);
+      state.reviews.push({ exerciseIndex, rule, answer, change, reason });
+      return;
+    }
+    case 'followed-up': {
+      const { soreness, bruising, pinpointBleeding, numbness } = event;
+      state.followUp = { soreness, bruising, pinpointBleeding, numbness };
+      return;
+    }
+    case 'undone':
+      return;
     case 'rest-started':
       if (!openSet(state)) state.rest = { startedAtMs: event.atMs, restMs: event.restMs };
       return;
@@ -93,6 +163,19 @@ function inflate(state: SessionState, event: Extract<SessionEvent, { type: 'cuff
   else limb.inflations.push({ fromMs: event.atMs, toMs: null, steps: [step] });
 }
 
+/** A load that was corrected or lightened goes on through the exercise; null while it is the plan's. */
+function liftedBefore(state: SessionState, exerciseIndex: number): number | null {
+  const offered = state.offers
+    .filter((one) => one.accepted && one.exerciseIndex === exerciseIndex)
+    .at(-1)?.offer;
+  const last = state.sets.filter((set) => set.exerciseIndex === exerciseIndex).at(-1);
+  const offeredAfter = state.offers.some(
+    (one) => one.accepted && one.exerciseIndex === exerciseIndex && one.setIndex === last?.setIndex,
+  );
+  if (offered?.kind === 'lighten' && offeredAfter) return offered.loadKg;
+  return last?.loadKg ?? null;
+}
+
 function startSet(
   plan: Plan,
   state: SessionState,
@@ -111,6 +194,9 @@ function startSet(
     reason: null,
     effort: null,
     jointPain: null,
+    loadKg: liftedBefore(state, event.exerciseIndex),
+    heartRates: [],
+    colourGood: null,
   });
   state.rest = null;
 }

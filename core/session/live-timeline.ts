@@ -27,7 +27,7 @@ export function liveTimeline(plan: Plan, state: SessionState, nowMs: number): Ti
         toMs: toMs - startMs,
         reps: correctedReps(set, counted),
         plannedReps: set.plannedReps,
-        loadKg: exercise.load.value,
+        loadKg: set.loadKg ?? exercise.load.value,
         tempo: exercise.tempo,
       };
     }),

@@ -1,6 +1,6 @@
 import type { PressureStep } from '../plan/timeline';
 import type { Limb } from '../quantity/limb';
-import type { StopReason } from './events';
+import type { FollowUp, Offer, SessionEvent, StopReason } from './events';
 import type { SignId } from './signs';
 
 /** An inflation in a session; `toMs` is null while the cuff is still up. Wall-clock ms. */
@@ -20,7 +20,21 @@ export type SetRecord = {
   reason: StopReason | null;
   effort: number | null;
   jointPain: number | null;
+  /** In kg, where another load was lifted than planned; null for the plan's. */
+  loadKg: number | null;
+  heartRates: { moment: 'minute-5' | 'end'; beatsPerMinute: number }[];
+  /** Colour and feeling after it; null while nobody looked. */
+  colourGood: boolean | null;
 };
+
+/** What was offered after a set, and the answer. */
+export type OfferRecord = { exerciseIndex: number; setIndex: number; offer: Offer; accepted: boolean };
+
+/** What somebody answered to the review of one exercise. */
+export type ReviewAnswer = Pick<
+  Extract<SessionEvent, { type: 'review-answered' }>,
+  'exerciseIndex' | 'rule' | 'answer' | 'change' | 'reason'
+>;
 
 /** All that a log says has happened. Wall-clock ms throughout. */
 export type SessionState = {
@@ -29,9 +43,25 @@ export type SessionState = {
   sets: SetRecord[];
   rest: { startedAtMs: number; restMs: number } | null;
   signs: { atMs: number; sign: SignId }[];
+  offers: OfferRecord[];
+  ignoredAlarms: { atMs: number; limb: Limb }[];
+  reviews: ReviewAnswer[];
+  followUp: FollowUp | null;
   stopped: { atMs: number; why: string } | null;
   finishedAtMs: number | null;
 };
+
+/** The load of the next set of an exercise: the last one lifted in it, or the plan's. In kg. */
+export const loadInHand = (state: SessionState, exerciseIndex: number, plannedKg: number): number =>
+  state.sets.filter((set) => set.exerciseIndex === exerciseIndex).at(-1)?.loadKg ?? plannedKg;
+
+/** The rest after the next sets of an exercise: as accepted in the session, or the plan's. In ms. */
+export const restInHand = (state: SessionState, exerciseIndex: number, plannedMs: number): number =>
+  state.offers.reduce(
+    (restMs, { exerciseIndex: of, offer, accepted }) =>
+      accepted && of === exerciseIndex && offer.kind === 'rest' ? offer.restMs : restMs,
+    plannedMs,
+  );
 
 export const openInflation = (limb: LimbState | undefined): LiveInflation | null => {
   const last = limb?.inflations.at(-1);

@@ -15,6 +15,7 @@ const KEYS: [string, string][] = [
   ['N / Y', 'No or yes to a screening question; Shift N: all the rest no'],
   ['W', 'All well, on the day'],
   ['G A', 'Add a person'],
+  ['G X', 'Exercises'],
   ['G K', 'Kit and practice'],
   ['G E', 'Practise measuring'],
   ['G D', 'Paper or dark floor theme'],

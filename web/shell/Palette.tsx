@@ -61,7 +61,7 @@ export function Palette({
           Add a person <ItsKey>G A</ItsKey>
         </Command.Item>
         <Command.Item className={row} onSelect={then(() => navigate('/exercises'))}>
-          Exercises <ItsKey>G E</ItsKey>
+          Exercises <ItsKey>G X</ItsKey>
         </Command.Item>
         <Command.Item className={row} onSelect={then(() => navigate('/kit'))}>
           Kit and practice <ItsKey>G K</ItsKey>

@@ -3,7 +3,7 @@ import { roundDownToDivision } from '#core/quantity/rounding';
 import type { EventBody } from '#core/session/events';
 import { isLastSet, type NextStep } from '#core/session/next-step';
 import { SIGNS, type SignId } from '#core/session/signs';
-import { inflatedLimbs, openInflation, openSet, type SessionState } from '#core/session/state';
+import { inflatedLimbs, openInflation, openSet, restInHand, type SessionState } from '#core/session/state';
 import { endSetEvents, releaseEvents } from './release';
 
 const LOOSEN_MMHG = 10;
@@ -20,7 +20,14 @@ export function nextEvents(plan: Plan, state: SessionState, step: NextStep, nowM
       const ended = endSetEvents(plan, state, nowMs, 'failure');
       return isLastSet(plan, step.place) || !planned
         ? ended
-        : [...ended, { type: 'rest-started', ...step.place, restMs: planned.restMs }];
+        : [
+            ...ended,
+            {
+              type: 'rest-started',
+              ...step.place,
+              restMs: restInHand(state, step.place.exerciseIndex, planned.restMs),
+            },
+          ];
     }
     case 'release':
       return releaseEvents(plan, state, step.limbs, nowMs);

@@ -1,0 +1,85 @@
+import { makeableLoads, type WeightKit } from '../load/weight-kit';
+import type { Plan } from '../plan/plan';
+import type { RuleId } from '../rules/catalogue';
+import { LIMITS } from '../rules/limits';
+import type { Offer } from './events';
+import { correctedReps, loadInHand, restInHand, type SessionState } from './state';
+
+/** A change for the rest of an exercise, with why; null when the set was as it should be. */
+export type OfferedChange = {
+  offer: Offer;
+  reason: string;
+  rule: RuleId;
+  exerciseIndex: number;
+  setIndex: number;
+};
+
+const HARD_EFFORT = 8;
+const LOOSEN_MMHG = 10;
+const REST = { stepMs: 15_000, mostMs: 60_000 };
+
+/**
+ * What a practitioner would change after a first set that fell short or felt too hard: a lighter load; at 20 % of 1RM or
+ * less, or without kilograms, a looser cuff; after a later set, a longer rest (rules RUN-4, REV-3, REV-4).
+ * Asked once a set, while others of the exercise are still to come.
+ */
+export function offerAfterSet(
+  plan: Plan,
+  state: SessionState,
+  kits: readonly WeightKit[],
+): OfferedChange | null {
+  const set = state.sets.at(-1);
+  const exercise = set && plan.exercises[set.exerciseIndex];
+  const planned = exercise?.sets[set?.setIndex ?? 0];
+  if (!set || !exercise || !planned || set.endedAtMs === null || state.stopped) return null;
+  const { exerciseIndex, setIndex } = set;
+  const answered = state.offers.some(
+    (one) => one.exerciseIndex === exerciseIndex && one.setIndex === setIndex,
+  );
+  if (answered || setIndex >= exercise.sets.length - 1 || planned.untilFailure || planned.reps === 0)
+    return null;
+  const reps = correctedReps(set);
+  const short = reps < planned.reps;
+  const place = { exerciseIndex, setIndex };
+  if (setIndex > 0) {
+    const restMs = restInHand(state, exerciseIndex, planned.restMs);
+    if (!short || restMs >= REST.mostMs) return null;
+    const longer = Math.min(REST.mostMs, restMs + REST.stepMs);
+    return {
+      ...place,
+      offer: { kind: 'rest', restMs: longer },
+      reason: `${reps} of ${planned.reps}: rest ${longer / 1000} s instead of ${restMs / 1000}.`,
+      rule: 'REV-4',
+    };
+  }
+  if (!short && (set.effort ?? 0) <= HARD_EFFORT) return null;
+  const why = short ? `Set one ended at ${reps} of ${planned.reps}` : `Set one felt ${set.effort} of 10`;
+  const lighter = lighterLoad(plan, state, exerciseIndex, kits);
+  if (lighter)
+    return {
+      ...place,
+      offer: { kind: 'lighten', ...lighter },
+      reason: `${why}: one step lighter.`,
+      rule: 'REV-3',
+    };
+  return {
+    ...place,
+    offer: { kind: 'loosen', byMmHg: LOOSEN_MMHG },
+    reason: `${why}, and the load is already low: loosen by ${LOOSEN_MMHG} mmHg.`,
+    rule: 'RUN-4',
+  };
+}
+
+function lighterLoad(plan: Plan, state: SessionState, exerciseIndex: number, kits: readonly WeightKit[]) {
+  const exercise = plan.exercises[exerciseIndex];
+  const { strength } = exercise ?? {};
+  if (!exercise || !strength) return null;
+  if ((exercise.trueLoadPercent ?? 0) <= LIMITS.percentOneRepMax.startLow) return null;
+  const kit = kits.find(({ id }) => id === strength.weightKitId);
+  const nowKg = loadInHand(state, exerciseIndex, exercise.load.value);
+  return kit
+    ? (makeableLoads(kit)
+        .filter(({ loadKg }) => loadKg < nowKg)
+        .at(-1) ?? null)
+    : null;
+}

@@ -1,0 +1,112 @@
+import { describe, expect, it } from 'vitest';
+import { type ExerciseChoice, setsOf } from '../plan/choices';
+import { composeSession } from '../plan/compose';
+import type { Plan } from '../plan/plan';
+import { testBasis, testExercise } from '../plan/plan.fixture';
+import { dueEvents } from './due';
+import type { EventBody } from './events';
+import { fold } from './fold';
+import { nextStep } from './next-step';
+import { logOf, START_MS } from './session.fixture';
+
+const at = (seconds: number) => START_MS + seconds * 1000;
+const left = { limb: 'left-thigh', pressureMmHg: 104 } as const;
+const first = { exerciseIndex: 0, setIndex: 0 };
+
+describe('a session of several exercises and priming (PRO-1, PRS-6)', () => {
+  const press = testExercise(
+    { exerciseId: 'leg-press', protocolId: 'quick-pair', tempoId: '2-0-2' },
+    { load: { kind: 'unweighed', with: 'body weight' } },
+  );
+  const compose = (...exercises: ExerciseChoice[]) =>
+    composeSession({ goal: 'size', schoolId: 'research-consensus', exercises }, testBasis()).plan;
+  const stepAt = (over: Plan, seconds: number, log: readonly (readonly [number, EventBody])[]) =>
+    nextStep(over, fold(over, logOf(log)), at(seconds));
+  const ended = (over: Plan, exerciseIndex: number, setIndex: number, from: number) => {
+    const set = over.exercises[exerciseIndex]?.sets[setIndex];
+    const toSeconds = from + (set?.workMs ?? 0) / 1000;
+    const where = { exerciseIndex, setIndex };
+    return [
+      [from, { type: 'set-started', ...where }],
+      [toSeconds, { type: 'set-ended', ...where, reps: set?.reps ?? 0, reason: 'done' }],
+      [toSeconds, { type: 'rest-started', ...where, restMs: set?.restMs ?? 0 }],
+    ] as (readonly [number, EventBody])[];
+  };
+  const begun: (readonly [number, EventBody])[] = [
+    [0, { type: 'session-started' }],
+    [5, { type: 'cuff-inflated', ...left }],
+  ];
+
+  it('goes through the cycles: up 30 s, down 10 s, higher, and then the work', () => {
+    const primed = compose({ ...press, primed: true });
+    const log: [number, EventBody][] = [[0, { type: 'session-started' }]];
+    expect(stepAt(primed, 1, log)).toMatchObject({
+      do: 'inflate',
+      why: 'priming',
+      cuffs: [{ pressureMmHg: 62 }],
+    });
+    [62, 82, 102, 104].forEach((pressureMmHg, cycle) => {
+      const upAt = 10 + 40 * cycle;
+      expect(stepAt(primed, upAt, log)).toMatchObject({ do: 'inflate', cuffs: [{ pressureMmHg }] });
+      log.push([upAt, { type: 'cuff-inflated', limb: 'left-thigh', pressureMmHg }]);
+      expect(stepAt(primed, upAt + 29, log)).toMatchObject({ do: 'wait', why: 'primed-up' });
+      expect(stepAt(primed, upAt + 30, log)).toMatchObject({ do: 'release', why: 'priming' });
+      log.push([upAt + 30, { type: 'cuff-released', limb: 'left-thigh' }]);
+      expect(stepAt(primed, upAt + 35, log)).toMatchObject({ do: 'wait', why: 'primed-down' });
+    });
+    expect(stepAt(primed, 171, log)).toMatchObject({
+      do: 'inflate',
+      why: 'set',
+      cuffs: [{ pressureMmHg: 104 }],
+    });
+    log.push([172, { type: 'cuff-inflated', ...left }]);
+    expect(stepAt(primed, 173, log)).toMatchObject({ do: 'start-set' });
+  });
+
+  it('lets the cuff down between exercises, waits out the rest, and starts the next by hand', () => {
+    const two = compose(press, press);
+    const log = [...begun, ...ended(two, 0, 0, 20), ...ended(two, 0, 1, 155)];
+    expect(stepAt(two, 236, log)).toMatchObject({ do: 'release', why: 'between-exercises' });
+    log.push([236, { type: 'cuff-released', limb: 'left-thigh' }]);
+    expect(stepAt(two, 290, log)).toMatchObject({ do: 'wait', why: 'rest' });
+    expect(stepAt(two, 296, log)).toMatchObject({ do: 'inflate', place: { exerciseIndex: 1, setIndex: 0 } });
+    log.push([296, { type: 'cuff-inflated', ...left }]);
+    expect(dueEvents(two, fold(two, logOf(log)), at(296))).toEqual([]);
+    expect(stepAt(two, 310, log)).toMatchObject({
+      do: 'start-set',
+      place: { exerciseIndex: 1, setIndex: 0 },
+    });
+  });
+
+  it('goes straight on in a superset, the cuff still up', () => {
+    const sets = press.sets.map((set, i) => (i === 1 ? { ...set, release: false, restMs: 15_000 } : set));
+    const two = compose({ ...press, sets }, press);
+    const log = [...begun, ...ended(two, 0, 0, 20), ...ended(two, 0, 1, 155)];
+    expect(dueEvents(two, fold(two, logOf(log)), at(250))).toMatchObject([
+      { atMs: at(250), body: { type: 'set-started', exerciseIndex: 1, setIndex: 0 } },
+    ]);
+  });
+
+  it('releases the limb that rests before the other one goes up', () => {
+    const two = compose(press, testExercise({ limb: 'right-thigh' }));
+    const log = [...begun, ...ended(two, 0, 0, 20), ...ended(two, 0, 1, 155)];
+    expect(stepAt(two, 236, log)).toMatchObject({ do: 'release', limbs: ['left-thigh'] });
+    log.push([236, { type: 'cuff-released', limb: 'left-thigh' }]);
+    expect(stepAt(two, 296, log)).toMatchObject({ do: 'inflate', cuffs: [{ limb: 'right-thigh' }] });
+  });
+
+  it('ends timed work by the clock', () => {
+    const passive = compose(
+      testExercise(
+        { exerciseId: 'passive-cuff-leg', protocolId: 'passive-recovery' },
+        {
+          load: { kind: 'unweighed', with: 'limb weight only' },
+          sets: setsOf('passive-recovery', 60_000, 0),
+        },
+      ),
+    );
+    const log: (readonly [number, EventBody])[] = [...begun, [20, { type: 'set-started', ...first }]];
+    expect(dueEvents(passive, fold(passive, logOf(log)), at(319))).toEqual([]);
+    expect(dueEvents(passive, fold(passive, logOf(log)), at(320))[0]).toMatchObject({ atMs: at(320) });
+  });
+});
