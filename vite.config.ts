@@ -1,12 +1,45 @@
 import tailwindcss from '@tailwindcss/vite';
 import react from '@vitejs/plugin-react';
 import { defineConfig } from 'vite';
+import { VitePWA } from 'vite-plugin-pwa';
 
 const apiPort = process.env.NERVATO_API_PORT ?? '4310';
 
+// Records that are read are kept on the device, newest first from the server: an open session goes on without it.
+const RECORDS = /\/api\/(practice|clients|sessions)(\/(?!feed)[^/?]*)?$/;
+
+/** Installable, and the whole interface is there without a network; streams and files are never kept. */
+const offline = () =>
+  VitePWA({
+    registerType: 'autoUpdate',
+    injectRegister: false,
+    manifest: {
+      name: 'Nervato',
+      short_name: 'Nervato',
+      description: 'Blood flow restriction training: screened, measured, prescribed, run and on record.',
+      display: 'standalone',
+      background_color: '#FAF8F4',
+      theme_color: '#FAF8F4',
+      icons: [{ src: '/mark.svg', sizes: 'any', type: 'image/svg+xml' }],
+    },
+    workbox: {
+      globPatterns: ['**/*.{js,css,html,svg,woff2}'],
+      navigateFallbackDenylist: [/^\/api\//],
+      clientsClaim: true,
+      skipWaiting: true,
+      runtimeCaching: [
+        {
+          urlPattern: RECORDS,
+          handler: 'NetworkFirst',
+          options: { cacheName: 'records', expiration: { maxEntries: 200, maxAgeSeconds: 7 * 86_400 } },
+        },
+      ],
+    },
+  });
+
 export default defineConfig(({ isSsrBuild }) => ({
   root: isSsrBuild ? '.' : 'web',
-  plugins: isSsrBuild ? [] : [react(), tailwindcss()],
+  plugins: isSsrBuild ? [] : [react(), tailwindcss(), offline()],
   build: isSsrBuild
     ? {
         target: 'node20',

@@ -12,6 +12,13 @@ export const appendEventsSchema = z.object({
     .max(500, 'At most 500 events at once.'),
 });
 
+/** What a device that follows the sessions is told: events as they are stored, or that a session was opened. */
+export const feedMessageSchema = z.object({
+  opened: z.uuid().nullable(),
+  events: z.array(sessionEventSchema),
+});
+export type FeedMessage = z.infer<typeof feedMessageSchema>;
+
 /** A session with its frozen plan and its whole log. */
 export type SessionView = {
   id: string;

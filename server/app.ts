@@ -7,6 +7,7 @@ import type { Logger } from 'pino';
 import { withPractitioner } from './access/practitioner';
 import type { Env } from './context';
 import { DeviceHub } from './devices/device-hub';
+import { SessionFeed } from './live/session-feed';
 import { answerProblem, notFound, Problem } from './problem';
 import { clientRoutes } from './routes/clients';
 import { deviceRoutes } from './routes/devices';
@@ -35,7 +36,7 @@ const apiRoutes = (now: () => number) =>
     .route('/clients', occlusionPressureRoutes)
     .route('/clients', prescriptionRoutes)
     .route('/clients', programmeRoutes)
-    .route('/sessions', sessionRoutes)
+    .route('/sessions', sessionRoutes(new SessionFeed()))
     .route('/practice-attempts', practiceAttemptRoutes)
     .route('/devices', deviceRoutes(new DeviceHub(), now));
 

@@ -136,4 +136,13 @@ export async function checkOnTheDay(page: Page): Promise<void> {
   await page.keyboard.press('Enter');
 }
 
+/** The same, for a person who may have been checked already. */
+export async function checkOnTheDayIfAsked(page: Page): Promise<void> {
+  const form = page.getByRole('region', { name: 'Check on the day' });
+  const ready = page.getByRole('button', { name: 'Open the session' });
+  await expect(form.or(ready)).toBeVisible();
+  if (await form.isVisible()) await checkOnTheDay(page);
+  await expect(ready).toBeVisible();
+}
+
 export { expect };

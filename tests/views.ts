@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { chooseLink, expect, holdClock, openPerson, passUntil } from './nervato';
+import { checkOnTheDayIfAsked, chooseLink, expect, holdClock, openPerson, passUntil } from './nervato';
 
 /** A main view and how a practitioner gets there from the first page. */
 export type View = { name: string; open: (page: Page) => Promise<void> };
@@ -53,6 +53,26 @@ const runLive: View['open'] = async (page) => {
   await passUntil(page, page.getByTestId('reps').filter({ hasText: '7 / 15' }));
   await passUntil(page, page.getByText('All saved on the server'));
   await page.clock.resume();
+};
+
+/** Three people train at once: one in a set, one resting, one to be inflated. */
+const floor: View['open'] = async (page) => {
+  for (const [person, steps] of [
+    ['Odalys Ferrant', 3],
+    ['Rufus Tarnholm', 2],
+  ] as const) {
+    await openPerson(page, person);
+    await chooseLink(page, 'Run');
+    await checkOnTheDayIfAsked(page);
+    await page.getByRole('button', { name: 'Open the session' }).click();
+    await expect(page.getByRole('heading', { name: /^Inflate/ })).toBeVisible();
+    for (let step = 1; step < steps; step += 1) {
+      await page.keyboard.press('Space');
+      await page.waitForTimeout(300);
+    }
+  }
+  await page.getByRole('link', { name: 'Floor', exact: true }).click();
+  await expect(page.getByRole('listitem').filter({ hasText: 'Rufus Tarnholm' }).last()).toBeVisible();
 };
 
 const aRecord: View['open'] = async (page) => {
@@ -135,6 +155,7 @@ export const VIEWS: View[] = [
   },
   { name: 'run', open: bench('Odalys Ferrant', 'Run', 'Sessions on record') },
   { name: 'live', open: runLive },
+  { name: 'floor', open: floor },
   { name: 'record', open: aRecord },
   {
     name: 'exercises',

@@ -1,11 +1,12 @@
 import './theme/theme.css';
+import { registerSW } from 'virtual:pwa-register';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { createBrowserRouter, RouterProvider } from 'react-router';
 import { z } from 'zod';
 import { ApiProblem } from './data/api';
-import { listenToOtherTabs } from './data/live-session';
+import { followOtherDevices, listenToOtherTabs } from './data/live-session';
 import { sendOutbox } from './data/outbox';
 import { Frame } from './shell/Frame';
 import { applyTheme } from './theme/theme';
@@ -42,6 +43,10 @@ const router = createBrowserRouter([
           import('./views/person/PersonSheet').then(({ PersonSheet }) => ({ Component: PersonSheet })),
       },
       {
+        path: 'floor',
+        lazy: () => import('./views/floor/FloorView').then(({ FloorView }) => ({ Component: FloorView })),
+      },
+      {
         path: 'exercises',
         lazy: () =>
           import('./views/exercises/ExercisesView').then(({ ExercisesView }) => ({
@@ -74,7 +79,10 @@ const router = createBrowserRouter([
 z.config({ jitless: true });
 applyTheme();
 listenToOtherTabs(queries);
+followOtherDevices(queries);
 void sendOutbox();
+
+registerSW({ immediate: true });
 
 const root = document.getElementById('root');
 if (!root) throw new Error('The page has no root element.');

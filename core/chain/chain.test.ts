@@ -125,6 +125,7 @@ describe('the chain', () => {
             startedAtMs: ago(0.5),
             finishedAtMs: ago(0.4),
             redSigns: [{ atMs: ago(0.4), sign: 'dizzy' }],
+            followUp: null,
           },
         ],
       },
@@ -224,6 +225,7 @@ describe('the chain', () => {
       startedAtMs: ago(3),
       finishedAtMs: ago(3),
       redSigns: [],
+      followUp: null,
     };
     expect(link({ ...ready, sessions: [session] }, 'run')?.reason).toBe('1 session, the last 3 days ago.');
     expect(link({ ...ready, sessions: [{ ...session, finishedAtMs: null }] }, 'run')).toMatchObject({
@@ -235,7 +237,7 @@ describe('the chain', () => {
     const session = { id: 's', prescriptionId: 'rx', startedAtMs: ago(1.2), finishedAtMs: ago(1.1) };
     const facts: ClientFacts = {
       ...ready,
-      sessions: [{ ...session, redSigns: [{ atMs: ago(1.1), sign: 'dizzy' }] }],
+      sessions: [{ ...session, redSigns: [{ atMs: ago(1.1), sign: 'dizzy' }], followUp: null }],
     };
     expect(linksThatHold(facts, NOW)).toEqual([]);
   });

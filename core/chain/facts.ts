@@ -12,6 +12,7 @@ import type { Clearance } from '../screening/clearance';
 import type { DayCheck } from '../screening/day-check';
 import type { Stricter } from '../screening/items';
 import type { Screening } from '../screening/screening';
+import type { FollowUp } from '../session/events';
 import type { SignId } from '../session/signs';
 import type { Side } from '../strength/side';
 
@@ -84,6 +85,8 @@ export type SessionFact = {
   finishedAtMs: number | null;
   /** Signs noted in it after which nobody restarts that day (rule RUN-3). */
   redSigns: { atMs: number; sign: SignId }[];
+  /** How the person was the day after; null while nobody asked (rule RUN-6). */
+  followUp: (FollowUp & { atMs: number }) | null;
 };
 
 /** A block of training as it was kept; the newest counts. */

@@ -14,6 +14,7 @@ import {
   newest,
   type OcclusionFact,
   type PrescriptionFact,
+  type SessionFact,
   type StrengthFact,
   shelfLifeOf,
 } from './facts';
@@ -129,6 +130,16 @@ function screenLink(facts: ClientFacts, nowMs: number): Link {
       reason: `Not today. ${SIGNS[red.sign].label} in the last session: no restart within a day; screen again first.`,
     };
   }
+  const after = followUpThatHolds(facts, nowMs);
+  if (after) {
+    return {
+      id: 'screen',
+      rules: ['RUN-6'],
+      state: 'held',
+      figure: 'look first',
+      reason: `${after} after the last session: no restart before a new screening.`,
+    };
+  }
   const today = dayCheckToday(facts, nowMs);
   const held = today && hardFindings(judgeDayCheck(today))[0];
   if (held)
@@ -140,6 +151,28 @@ function screenLink(facts: ClientFacts, nowMs: number): Link {
       reason: `Not today. ${held.message}`,
     };
   return { ...common, state: 'good', figure, reason: `${DECISION_WORDS[decision]}, screening ${age}.` };
+}
+
+/** Numbness or wide bruising after the last session, until the person is screened again (rule RUN-6). */
+function followUpThatHolds(facts: ClientFacts, nowMs: number): string | null {
+  const said = newest(facts.sessions.flatMap(({ followUp }) => (followUp ? [followUp] : [])));
+  const screening = newest(facts.screenings);
+  if (!said || said.atMs > nowMs || (screening && screening.atMs > said.atMs)) return null;
+  if (said.numbness) return 'Numbness';
+  return said.bruising === 'wide' ? 'Wide bruising' : null;
+}
+
+const ASK_FROM_MS = 12 * 60 * 60_000;
+const ASK_UNTIL_MS = 4 * MS_PER_DAY;
+
+/** The finished session somebody is still to be asked about: from half a day after it, for a few days (rule RUN-6). */
+export function sessionToAskAbout({ sessions }: ClientFacts, nowMs: number): SessionFact | undefined {
+  const last = newest(
+    sessions.flatMap((fact) => (fact.finishedAtMs === null ? [] : [{ fact, atMs: fact.finishedAtMs }])),
+  );
+  if (!last || last.fact.followUp) return undefined;
+  const sinceMs = nowMs - last.atMs;
+  return sinceMs >= ASK_FROM_MS && sinceMs < ASK_UNTIL_MS ? last.fact : undefined;
 }
 
 /** The check made today, if there is one (rule SCR-3). */
@@ -336,6 +369,16 @@ function runLink(facts: ClientFacts, nowMs: number): Link {
   if (!session) return { ...common, state: 'missing', figure: 'not run', reason: 'No session yet.' };
   if (session.finishedAtMs === null) {
     return { ...common, state: 'due', figure: 'open', reason: 'A session is open: finish it.' };
+  }
+  const ask = sessionToAskAbout(facts, nowMs);
+  if (ask) {
+    return {
+      id: 'run',
+      rules: ['RUN-6'],
+      state: 'due',
+      figure: 'ask',
+      reason: `Ask how the session ${agoWords(ask.startedAtMs, nowMs)} was: soreness, bruising, numbness.`,
+    };
   }
   const finished = facts.sessions.filter((fact) => fact.finishedAtMs !== null).length;
   return {

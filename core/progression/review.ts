@@ -178,3 +178,48 @@ export function changeWords({ pressurePoints, loadSteps, restMs, heavyBridge }: 
   ].filter(Boolean);
   return parts.join(', ') || 'hold';
 }
+
+/** A change as it came from a log or a form: only what it says, nothing undefined. */
+export const tidyChange = ({
+  pressurePoints,
+  loadSteps,
+  restMs,
+  heavyBridge,
+}: {
+  pressurePoints?: number | undefined;
+  loadSteps?: -1 | 1 | undefined;
+  restMs?: number | undefined;
+  heavyBridge?: true | undefined;
+}): Change => ({
+  ...(pressurePoints ? { pressurePoints } : {}),
+  ...(loadSteps ? { loadSteps } : {}),
+  ...(restMs !== undefined ? { restMs } : {}),
+  ...(heavyBridge ? { heavyBridge } : {}),
+});
+
+/**
+ * An edited change, checked against the rules again: what nobody may do next time, in words, or `null` when it may be done
+ * (rules PRS-3, SCR-2, LOAD-3).
+ */
+export function whyNotChange(
+  { plan }: Pick<Reviewed, 'plan'>,
+  exerciseIndex: number,
+  change: Change,
+  capPercentLop: number | null,
+): string | null {
+  const exercise = plan.exercises[exerciseIndex];
+  const percent = Math.max(0, ...(exercise?.limbs.map(({ percentLop }) => percentLop) ?? []));
+  const next = percent + (change.pressurePoints ?? 0);
+  const most =
+    exercise?.mode === 'passive' ? LIMITS.passivePercentLop.hardHigh : LIMITS.exercisePercentLop.hardHigh;
+  if (next > most) return `${next} % of LOP is above ${most} % (PRS-3).`;
+  if (capPercentLop !== null && next > capPercentLop)
+    return `${next} % is above the ${capPercentLop} % that is cleared (SCR-2).`;
+  const low = LIMITS.exercisePercentLop.gradedStartArmLow;
+  if (change.pressurePoints && next < low) return `${next} % of LOP is below ${low} % (PRS-3).`;
+  const heavy = exercise?.trueLoadPercent ?? 0;
+  if (change.loadSteps === 1 && heavy >= LIMITS.percentOneRepMax.usualHigh) {
+    return `The load is at ${heavy} % of 1RM already (LOAD-3).`;
+  }
+  return null;
+}

@@ -3,6 +3,7 @@ import type { ClientRecord, ClientSummary } from '#contract/client';
 import { type ClientFacts, fittedCuff } from '#core/chain/facts';
 import { chainOf } from '#core/chain/links';
 import type { Limb } from '#core/quantity/limb';
+import type { FollowUp } from '#core/session/events';
 import { RED_SIGN_LOCK_MS, SIGNS, type SignId } from '#core/session/signs';
 import { notFound, refusedField } from '../problem';
 import {
@@ -66,6 +67,10 @@ async function readRecords(em: EntityManager, nowMs: number, only?: string): Pro
   const redSigns = await readRedSigns(
     em,
     sessions.filter(({ openedAtMs }) => nowMs - openedAtMs < 2 * RED_SIGN_LOCK_MS).map(({ id }) => id),
+  );
+  const followUps = await readFollowUps(
+    em,
+    sessions.map(({ id }) => id),
   );
   return clients.map((client) => {
     const ours = <T extends { clientId: string }>(rows: T[]) =>
@@ -143,6 +148,7 @@ async function readRecords(em: EntityManager, nowMs: number, only?: string): Pro
         startedAtMs: openedAtMs,
         finishedAtMs: finishedAtMs ?? null,
         redSigns: redSigns.get(id) ?? [],
+        followUp: followUps.get(id) ?? null,
       })),
     };
     return {
@@ -163,6 +169,22 @@ async function readRedSigns(em: EntityManager, sessionIds: string[]) {
   for (const { sessionId, atMs, event } of noted) {
     if (event.type !== 'sign-noted' || SIGNS[event.sign].level !== 'red') continue;
     bySession.set(sessionId, [...(bySession.get(sessionId) ?? []), { atMs, sign: event.sign }]);
+  }
+  return bySession;
+}
+
+/** What was answered the day after, from the logs; the newest answer of a session counts. */
+async function readFollowUps(em: EntityManager, sessionIds: string[]) {
+  const rows = await em.find(
+    SessionEventEntity,
+    { sessionId: { $in: sessionIds }, type: 'followed-up' },
+    { orderBy: { atMs: 'asc' } },
+  );
+  const bySession = new Map<string, FollowUp & { atMs: number }>();
+  for (const { sessionId, atMs, event } of rows) {
+    if (event.type !== 'followed-up') continue;
+    const { soreness, bruising, pinpointBleeding, numbness } = event;
+    bySession.set(sessionId, { atMs, soreness, bruising, pinpointBleeding, numbness });
   }
   return bySession;
 }

@@ -1,6 +1,7 @@
 import type { EntityManager } from '@mikro-orm/libsql';
 import { Hono } from 'hono';
-import { appendEventsSchema, newSessionSchema, type SessionView } from '#contract/session';
+import { streamSSE } from 'hono/streaming';
+import { appendEventsSchema, type FeedMessage, newSessionSchema, type SessionView } from '#contract/session';
 import { currentPrescription, dayCheckToday, linksThatHold } from '#core/chain/links';
 import { mergeLogs, type SessionEvent } from '#core/session/events';
 import type { Env } from '../context';
@@ -13,66 +14,103 @@ import {
   type SessionRow,
 } from '../db/entities';
 import { withAudit } from '../db/with-audit';
+import type { SessionFeed } from '../live/session-feed';
 import { notFound, Problem, refusedField } from '../problem';
 import { body } from '../validate';
 
+/** A quiet stream is written to now and then, so that nothing on the way takes it for dead. */
+const KEEP_ALIVE_MS = 15_000;
+
 /** Sessions and their append-only logs. An event id is accepted once, any number of times. */
-export const sessionRoutes = new Hono<Env>()
-  .get('/open', async (c) => {
-    const open = await c.var.em.find(
-      SessionEntity,
-      { finishedAtMs: null },
-      { orderBy: { openedAtMs: 'asc' } },
-    );
-    return c.json(await viewsOf(c.var.em, open));
-  })
+export const sessionRoutes = (feed: SessionFeed) =>
+  new Hono<Env>()
+    .get('/feed', (c) =>
+      streamSSE(c, async (stream) => {
+        const waiting: FeedMessage[] = [];
+        let wake = () => {};
+        const stop = feed.subscribe((message) => {
+          waiting.push(message);
+          wake();
+        });
+        stream.onAbort(() => {
+          stop();
+          wake();
+        });
+        // Said at once, so that who connects knows that the stream stands.
+        await stream.writeSSE({ event: 'ready', data: '' });
+        while (!stream.aborted) {
+          const message = waiting.shift();
+          if (message) {
+            await stream.writeSSE({ data: JSON.stringify(message) });
+            continue;
+          }
+          const timer = setTimeout(() => wake(), KEEP_ALIVE_MS);
+          await new Promise<void>((done) => {
+            wake = done;
+          });
+          clearTimeout(timer);
+          if (waiting.length === 0 && !stream.aborted) await stream.writeSSE({ event: 'ready', data: '' });
+        }
+      }),
+    )
 
-  .post('/', body(newSessionSchema), async (c) => {
-    const { id, prescriptionId } = c.req.valid('json');
-    const already = await c.var.em.findOne(SessionEntity, { id });
-    if (already) return c.json(await viewOf(c.var.em, already), 200);
-    const prescription = await c.var.em.findOne(PrescriptionEntity, { id: prescriptionId });
-    if (!prescription) throw notFound('This prescription');
-    const client = await readClient(c.var.em, prescription.clientId, c.var.nowMs);
-    refuseUnlessReady(client.facts, prescriptionId, c.var.nowMs);
-    const session = await withAudit(
-      c,
-      { action: 'session-opened', subject: client.id, detail: { id } },
-      (em) =>
-        em.create(SessionEntity, {
-          id,
-          clientId: client.id,
-          prescriptionId,
-          openedAtMs: c.var.nowMs,
-          finishedAtMs: null,
-          plan: prescription.plan,
-        }),
-    );
-    return c.json(await viewOf(c.var.em, session), 201);
-  })
+    .get('/open', async (c) => {
+      const open = await c.var.em.find(
+        SessionEntity,
+        { finishedAtMs: null },
+        { orderBy: { openedAtMs: 'asc' } },
+      );
+      return c.json(await viewsOf(c.var.em, open));
+    })
 
-  .get('/:id', async (c) => c.json(await viewOf(c.var.em, await findSession(c.var.em, c.req.param('id')))))
+    .post('/', body(newSessionSchema), async (c) => {
+      const { id, prescriptionId } = c.req.valid('json');
+      const already = await c.var.em.findOne(SessionEntity, { id });
+      if (already) return c.json(await viewOf(c.var.em, already), 200);
+      const prescription = await c.var.em.findOne(PrescriptionEntity, { id: prescriptionId });
+      if (!prescription) throw notFound('This prescription');
+      const client = await readClient(c.var.em, prescription.clientId, c.var.nowMs);
+      refuseUnlessReady(client.facts, prescriptionId, c.var.nowMs);
+      const session = await withAudit(
+        c,
+        { action: 'session-opened', subject: client.id, detail: { id } },
+        (em) =>
+          em.create(SessionEntity, {
+            id,
+            clientId: client.id,
+            prescriptionId,
+            openedAtMs: c.var.nowMs,
+            finishedAtMs: null,
+            plan: prescription.plan,
+          }),
+      );
+      feed.publish({ opened: session.id, events: [] });
+      return c.json(await viewOf(c.var.em, session), 201);
+    })
 
-  .post('/:id/events', body(appendEventsSchema), async (c) => {
-    const session = await findSession(c.var.em, c.req.param('id'));
-    const { events } = c.req.valid('json');
-    const stray = events.findIndex((event) => event.sessionId !== session.id);
-    if (stray >= 0) {
-      throw new Problem(400, 'Another session', 'An event belongs to another session; none was stored.', [
-        { path: `events.${stray}.sessionId`, message: 'This event belongs to another session.' },
-      ]);
-    }
-    await withAudit(
-      c,
-      { action: 'events-appended', subject: session.id, detail: { count: events.length } },
-      (em) =>
-        appendEvents(em, session, events, {
-          receivedAtMs: c.var.nowMs,
-          practitionerId: c.var.practitioner.id,
-        }),
-    );
-    return c.json({ accepted: events.map(({ id }) => id) });
-  });
+    .get('/:id', async (c) => c.json(await viewOf(c.var.em, await findSession(c.var.em, c.req.param('id')))))
+
+    .post('/:id/events', body(appendEventsSchema), async (c) => {
+      const session = await findSession(c.var.em, c.req.param('id'));
+      const { events } = c.req.valid('json');
+      const stray = events.findIndex((event) => event.sessionId !== session.id);
+      if (stray >= 0) {
+        throw new Problem(400, 'Another session', 'An event belongs to another session; none was stored.', [
+          { path: `events.${stray}.sessionId`, message: 'This event belongs to another session.' },
+        ]);
+      }
+      await withAudit(
+        c,
+        { action: 'events-appended', subject: session.id, detail: { count: events.length } },
+        (em) =>
+          appendEvents(em, session, events, {
+            receivedAtMs: c.var.nowMs,
+            practitionerId: c.var.practitioner.id,
+          }),
+      );
+      feed.publish({ opened: null, events });
+      return c.json({ accepted: events.map(({ id }) => id) });
+    });
 
 // The query builder passes the driver's error through as it is.
 const isUniqueClash = (error: unknown): boolean =>

@@ -1,7 +1,7 @@
 import { type QueryClient, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useMemo } from 'react';
 import { v5 as idFrom, v4 as newId } from 'uuid';
-import type { SessionView } from '#contract/session';
+import { feedMessageSchema, type SessionView } from '#contract/session';
 import { type DueEvent, dueEvents } from '#core/session/due';
 import { type EventBody, mergeLogs, type SessionEvent } from '#core/session/events';
 import { fold } from '#core/session/fold';
@@ -30,10 +30,35 @@ export function listenToOtherTabs(queries: QueryClient): void {
 }
 
 const changesTheRoster = ({ type }: SessionEvent): boolean =>
-  type === 'session-started' || type === 'session-finished' || type === 'stopped';
+  ['session-started', 'session-finished', 'stopped', 'followed-up', 'review-answered'].includes(type);
+
+/**
+ * Follows what other devices append, over one stream for all sessions. When it stands again after a break, the open
+ * sessions are asked for anew: what happened meanwhile is in their logs.
+ */
+export function followOtherDevices(queries: QueryClient): void {
+  const feed = new EventSource('/api/sessions/feed');
+  let broken = false;
+  feed.onerror = () => {
+    broken = true;
+  };
+  feed.addEventListener('ready', () => {
+    if (!broken) return;
+    broken = false;
+    void sendOutbox();
+    void queries.invalidateQueries({ queryKey: ['sessions'] });
+  });
+  feed.onmessage = ({ data }) => {
+    const message = feedMessageSchema.safeParse(JSON.parse(data));
+    if (!message.success) return;
+    const { opened, events } = message.data;
+    remember(events);
+    if (opened || events.some(changesTheRoster)) refreshAfter(queries);
+  };
+}
 
 function refreshAfter(queries: QueryClient): void {
-  void queries.invalidateQueries({ queryKey: KEYS.openSessions });
+  void queries.invalidateQueries({ queryKey: ['sessions'] });
   void queries.invalidateQueries({ queryKey: KEYS.roster });
   void queries.invalidateQueries({ queryKey: ['client'] });
 }

@@ -28,6 +28,7 @@ export function Frame() {
   useHotkeys('mod+k', () => setFinding(true), { preventDefault: true, enableOnFormTags: true });
   useHotkeys('shift+slash', () => setShowingKeys(true));
   useHotkeys('g>a', () => navigate('/people/new'));
+  useHotkeys('g>o', () => navigate('/floor'));
   useHotkeys('g>x', () => navigate('/exercises'));
   useHotkeys('g>k', () => navigate('/kit'));
   useHotkeys('g>e', () => navigate('/practise'));

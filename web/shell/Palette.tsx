@@ -60,6 +60,9 @@ export function Palette({
         <Command.Item className={row} onSelect={then(() => navigate('/people/new'))}>
           Add a person <ItsKey>G A</ItsKey>
         </Command.Item>
+        <Command.Item className={row} onSelect={then(() => navigate('/floor'))}>
+          The floor, everybody who trains now <ItsKey>G O</ItsKey>
+        </Command.Item>
         <Command.Item className={row} onSelect={then(() => navigate('/exercises'))}>
           Exercises <ItsKey>G X</ItsKey>
         </Command.Item>

@@ -1,4 +1,4 @@
-import { Dumbbell, Gauge, PanelLeftClose, PanelLeftOpen, UserPlus, Wrench } from 'lucide-react';
+import { Dumbbell, Gauge, LayoutList, PanelLeftClose, PanelLeftOpen, UserPlus, Wrench } from 'lucide-react';
 import { useState } from 'react';
 import { NavLink } from 'react-router';
 import type { ClientSummary } from '#contract/client';
@@ -10,6 +10,7 @@ import { Pip } from '../parts/Pip';
 const ROOMY_PX = 1000;
 
 const PLACES = [
+  { to: '/floor', label: 'Floor', Icon: LayoutList },
   { to: '/people/new', label: 'Add a person', Icon: UserPlus },
   { to: '/exercises', label: 'Exercises', Icon: Dumbbell },
   { to: '/kit', label: 'Kit and practice', Icon: Wrench },

@@ -2,8 +2,9 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useRef } from 'react';
 import { type Cue, paceCues, restCues } from '#core/protocol/pace';
 import { limbClocks } from '#core/session/clocks';
-import { openSet } from '#core/session/state';
+import { inflatedLimbs, openSet } from '#core/session/state';
 import { appendDue, type LiveSession } from '../data/live-session';
+import { useWakeLock } from '../parts/use-wake-lock';
 import { soundAlarm, soundCues } from '../sound/tones';
 
 const TICK_MS = 100;
@@ -16,6 +17,7 @@ export function SessionDriver({ sessions }: { sessions: readonly LiveSession[] }
   const queries = useQueryClient();
   const latest = useRef(sessions);
   latest.current = sessions;
+  useWakeLock(sessions.some(({ state }) => inflatedLimbs(state).length > 0 || state.rest !== null));
   useEffect(() => {
     let soundedToMs = Date.now();
     let alarmedAtMs = 0;

@@ -36,11 +36,17 @@ export function DayCell({
     <button
       type="button"
       aria-pressed={planned}
-      aria-label={`${format(date, 'EEEE d MMMM')}${states.length > 0 ? `: ${states.join(', ')}` : ''}`}
       onClick={() => block.toggle(iso)}
       className={`flex h-14 w-full flex-col items-start rounded-sm px-1.5 py-1 text-left hover:bg-tint ${look} ${outside ? 'opacity-45' : ''} ${day === block.today ? 'underline underline-offset-4' : ''}`}
     >
-      <span className="figures text-[15px]">{format(date, date.getDate() === 1 ? 'd MMM' : 'd')}</span>
+      <span className="figures text-[15px]">
+        <span className="sr-only">{format(date, 'EEEE')} </span>
+        {format(date, date.getDate() === 1 ? 'd MMM' : 'd')}
+        <span className="sr-only">
+          {format(date, ' MMMM')}
+          {states.length > 0 && ': '}
+        </span>
+      </span>
       <span className="text-[13px] leading-tight">{states.join(', ')}</span>
     </button>
   );

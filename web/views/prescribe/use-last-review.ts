@@ -4,13 +4,15 @@ import type { SessionView } from '#contract/session';
 import { currentPrescription } from '#core/chain/links';
 import type { SeenExercise } from '#core/forecast/fit-trainee';
 import { seenSets } from '#core/forecast/seen-sets';
-import { type Change, changeWords, recommend } from '#core/progression/review';
+import { type Change, changeWords, recommend, tidyChange } from '#core/progression/review';
 import { limitsInForce } from '#core/screening/clearance';
 import { fold } from '#core/session/fold';
 import { api, read } from '../../data/api';
 import { KEYS } from '../../data/queries';
 
 const MOST_SESSIONS = 6;
+
+const ANSWERED = { accepted: 'Accepted', edited: 'Edited', declined: 'Declined' } as const;
 
 /** What past sessions say: changes of the last one's exercises with their words, and the sets the model learns from. */
 export type LastReview = { changes: Change[]; words: string[]; seen: SeenExercise[] };
@@ -41,14 +43,22 @@ export function useLastReview(client: ClientRecord): LastReview | undefined {
     .filter(({ atMs }) => atMs <= last.view.openedAtMs)
     .sort((a, b) => b.atMs - a.atMs)[0];
   const cap = limitsInForce(client.facts.clearances, client.judgedAtMs).maxPercentLop;
-  const reviews = last.plan.exercises.map((_, place) =>
-    recommend(last, check?.painNow ?? null, before ?? null, cap, place),
-  );
+  const reviews = last.plan.exercises.map((_, place) => {
+    const answer = last.state.reviews.find(({ exerciseIndex }) => exerciseIndex === place);
+    const advised = recommend(last, check?.painNow ?? null, before ?? null, cap, place);
+    if (!answer) return { ...advised, answered: '' };
+    const change = answer.answer === 'declined' ? {} : tidyChange(answer.change);
+    return {
+      ...advised,
+      change,
+      answered: ` ${ANSWERED[answer.answer]}${answer.reason ? `: ${answer.reason}` : ''}.`,
+    };
+  });
   return {
     changes: reviews.map(({ change }) => change),
     words: reviews.map(
-      ({ change, reason, rule }, place) =>
-        `${last.plan.exercises[place]?.label}: ${changeWords(change)}. ${reason} (${rule})`,
+      ({ change, reason, rule, answered }, place) =>
+        `${last.plan.exercises[place]?.label}: ${changeWords(change)}. ${reason} (${rule})${answered}`,
     ),
     seen,
   };

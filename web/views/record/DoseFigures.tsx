@@ -18,6 +18,11 @@ export function DoseFigures({
   const [limb] = dose.limbs;
   const figures: [string, string, string][] = [
     ['Repetitions', `${dose.reps}`, `${sets.map(({ reps }) => reps).join(' / ')} of ${plannedReps}`],
+    [
+      'Adherence',
+      plannedReps > 0 ? `${Math.round((100 * dose.reps) / plannedReps)} %` : '–',
+      'of the planned repetitions',
+    ],
     ['Occluded in all', clock(dose.occludedMs), 'min:s'],
     ['Longest stretch', clock(limb?.longestContinuousMs ?? 0), 'min:s, continuous'],
     ['Pressure × time', plain(limb?.pressureTimeMmHgMin ?? 0, 0), 'mmHg·min'],
@@ -25,7 +30,7 @@ export function DoseFigures({
     ['Volume', plain(Number(mass.show(dose.volumeKgReps))), `${mass.unit}·reps`],
   ];
   return (
-    <dl className="grid grid-cols-3 gap-y-4 border-y border-ink/40 py-3 xl:grid-cols-6">
+    <dl className="grid grid-cols-3 gap-y-4 border-y border-ink/40 py-3 xl:grid-cols-7">
       {figures.map(([label, value, words]) => (
         <div key={label}>
           <dt className="text-[14px] text-quiet">{label}</dt>

@@ -1,12 +1,14 @@
 import { changeWords, recommend } from '#core/progression/review';
 import { RULES } from '#core/rules/catalogue';
 import { limitsInForce } from '#core/screening/clearance';
-import { type LiveSession, useSession } from '../../data/live-session';
+import { type LiveSession, useAppend, useSession } from '../../data/live-session';
 import { useClient } from '../../data/queries';
+import { ReviewAnswerForm } from './ReviewAnswerForm';
 
 /** What the session suggests for the next one, with its reason and rule. Whoever signs decides. */
 export function NextTime({ session: { view, state } }: { session: LiveSession }) {
   const { data: client } = useClient(view.clientId);
+  const append = useAppend(view.id);
   const earlier = client?.facts.sessions
     .filter(({ id, startedAtMs }) => id !== view.id && startedAtMs < view.openedAtMs)
     .sort((a, b) => b.startedAtMs - a.startedAtMs)[0];
@@ -23,13 +25,14 @@ export function NextTime({ session: { view, state } }: { session: LiveSession })
     <section className="space-y-2 border-l-4 border-plum pl-4">
       <h2 className="text-[14px] text-quiet">Next time</h2>
       {done.map(({ exercise, place }) => {
-        const { change, reason, rule } = recommend(
+        const advice = recommend(
           { plan: view.plan, state },
           check?.painNow ?? null,
           earlier ? { plan: before.view.plan, state: before.state } : null,
           cap,
           place,
         );
+        const { change, reason, rule } = advice;
         return (
           <div key={place}>
             <p className="text-2xl font-semibold first-letter:uppercase">
@@ -42,6 +45,14 @@ export function NextTime({ session: { view, state } }: { session: LiveSession })
                 {rule}
               </abbr>
             </p>
+            <ReviewAnswerForm
+              plan={view.plan}
+              exerciseIndex={place}
+              advice={advice}
+              answer={state.reviews.find(({ exerciseIndex }) => exerciseIndex === place)}
+              capPercentLop={cap}
+              append={append}
+            />
           </div>
         );
       })}

@@ -5,11 +5,13 @@ import { doseOf } from '#core/session/dose';
 import { liveTimeline } from '#core/session/live-timeline';
 import { SIGNS } from '#core/session/signs';
 import { correctedReps } from '#core/session/state';
-import type { LiveSession } from '../../data/live-session';
+import { type LiveSession, useAppend } from '../../data/live-session';
 import { clock, dayAndTime, plain } from '../../parts/format';
 import { OcclusionStrip } from '../../parts/OcclusionStrip';
 import { type Measure, useUnits } from '../../parts/units';
 import { DoseFigures } from './DoseFigures';
+import { FollowUpForm } from './FollowUpForm';
+import { Happenings } from './Happenings';
 import { NextTime } from './NextTime';
 
 const REASONS = {
@@ -29,6 +31,7 @@ export function RecordView({ session }: { session: LiveSession }) {
   const dose = doseOf(timeline);
   const { mass } = useUnits();
   const planned = compile(view.plan);
+  const append = useAppend(view.id);
   const { exercises } = view.plan;
   const title = exercises.length > 1 ? `${exercises.length} exercises` : (exercises[0]?.label ?? '');
   return (
@@ -50,11 +53,13 @@ export function RecordView({ session }: { session: LiveSession }) {
       <table className="w-full max-w-3xl border-t border-ink/40">
         <thead>
           <tr className="text-left text-[14px] text-quiet">
-            {['Set', 'Repetitions', 'Lasted', 'Ended', 'Effort', 'Joint pain'].map((head) => (
-              <th key={head} className="py-1 font-normal">
-                {head}
-              </th>
-            ))}
+            {['Set', 'Repetitions', 'Load', 'Lasted', 'Ended', 'Effort', 'Joint pain', 'Colour'].map(
+              (head) => (
+                <th key={head} className="py-1 font-normal">
+                  {head}
+                </th>
+              ),
+            )}
           </tr>
         </thead>
         <tbody>
@@ -70,10 +75,14 @@ export function RecordView({ session }: { session: LiveSession }) {
                   <span className="text-[13px] text-quiet"> corrected {plain(set.correctedBy)}</span>
                 )}
               </td>
+              <td className="figures">
+                {mass.show(set.loadKg ?? exercises[set.exerciseIndex]?.load.value ?? 0)}
+              </td>
               <td className="figures">{clock((set.endedAtMs ?? set.startedAtMs) - set.startedAtMs)}</td>
               <td>{set.reason ? REASONS[set.reason] : '–'}</td>
               <td className="figures">{set.effort ?? '–'}</td>
               <td className="figures">{set.jointPain ?? '–'}</td>
+              <td>{set.colourGood === null ? '–' : set.colourGood ? 'good' : 'not good'}</td>
             </tr>
           ))}
         </tbody>
@@ -92,6 +101,8 @@ export function RecordView({ session }: { session: LiveSession }) {
           {state.stopped && <p className="text-vermilion">Stopped: {state.stopped.why}.</p>}
         </section>
       )}
+      <Happenings session={session} />
+      <FollowUpForm known={state.followUp} append={append} />
       <p className="text-[14px] text-quiet">
         {dose.limbs.map(({ limb }) => LIMB_LABELS[limb]).join(', ')}. {view.events.length} events in the log
         of this session.

@@ -1,4 +1,4 @@
-import { memo, useMemo, useRef, useState } from 'react';
+import { memo, useEffect, useMemo, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { compile } from '#core/plan/compile';
 import type { Plan } from '#core/plan/plan';
@@ -13,8 +13,12 @@ import { OcclusionStrip } from '../../parts/OcclusionStrip';
 import { useUnits } from '../../parts/units';
 import { useNow } from '../../parts/use-now';
 import { useSpace } from '../../parts/use-space';
+import { toggleFullScreen } from '../../shell/full-screen';
+import { say } from '../../sound/voice';
 import { loosenEvents, nextEvents, signEvents, stopEvents, topUpEvents } from './actions';
 import { BigClock } from './BigClock';
+import { Corrections } from './Corrections';
+import { OfferPanel } from './OfferPanel';
 import { PressureRead } from './PressureRead';
 import { releaseEvents } from './release';
 import { SetNotes } from './SetNotes';
@@ -62,6 +66,8 @@ export function LiveBench({ session: { view, state } }: { session: LiveSession }
     escapedAtMs.current = pressedMs;
   });
 
+  useHotkeys('f', toggleFullScreen);
+  useEffect(() => say(words.now), [words.now]);
   const place = nextPlace(plan, state);
   const set = state.sets.at(-1);
   // While a set runs or was the last one, its exercise is in hand; otherwise that of the next set.
@@ -152,7 +158,9 @@ export function LiveBench({ session: { view, state } }: { session: LiveSession }
               </Button>
             </div>
           )}
+          <OfferPanel plan={plan} state={state} append={append} />
           <SetNotes plan={plan} state={state} append={append} />
+          <Corrections plan={plan} state={state} events={view.events} append={append} />
         </div>
       </div>
       <LiveStrip plan={plan} state={state} nowMs={stripNowMs} />

@@ -1,7 +1,8 @@
+import { useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import type { Plan } from '#core/plan/plan';
 import type { EventBody } from '#core/session/events';
-import { correctedReps, type SessionState } from '#core/session/state';
+import { correctedReps, type SessionState, type SetRecord } from '#core/session/state';
 import { Button } from '../../parts/Button';
 import { Scale } from '../../parts/Scale';
 import { usePlusMinus } from '../../parts/use-plus-minus';
@@ -24,6 +25,9 @@ export function SetNotes({
     place && ended && void append({ type: 'set-noted', ...place, effort });
   const notePain = (jointPain: number) =>
     place && ended && void append({ type: 'set-noted', ...place, jointPain });
+  const noteColour = (good: boolean) =>
+    place && ended && void append({ type: 'colour-checked', ...place, good });
+  useHotkeys('c', () => noteColour(true));
   usePlusMinus(correct);
   useHotkeys('0,1,2,3,4,5,6,7,8,9', (_, { keys }) => noteEffort(Number(keys?.[0])));
   useHotkeys(
@@ -33,12 +37,15 @@ export function SetNotes({
   if (!set || !place) return null;
   const name = `set ${set.setIndex + 1}`;
   const planned = plan.exercises[set.exerciseIndex]?.sets[set.setIndex]?.reps;
+  const aerobic = plan.exercises[set.exerciseIndex]?.mode === 'aerobic';
   return (
     <div className="space-y-2">
       <div className="flex items-center gap-2">
         <span className="mr-auto">
           {ended
-            ? `Set ${set.setIndex + 1}: ${correctedReps(set)} of ${planned}`
+            ? planned === 0
+              ? `Set ${set.setIndex + 1} done`
+              : `Set ${set.setIndex + 1}: ${correctedReps(set)} of ${planned}`
             : `Set ${set.setIndex + 1} under way`}
         </span>
         <Button keyHint="−" onClick={() => correct(-1)}>
@@ -48,10 +55,67 @@ export function SetNotes({
           +1<span className="sr-only"> repetition in {name}</span>
         </Button>
       </div>
+      {ended && (
+        <div className="flex items-center gap-2">
+          <span className="mr-auto text-[14px]">Colour and feeling, {name}</span>
+          <Button keyHint="C" aria-pressed={set.colourGood === true} onClick={() => noteColour(true)}>
+            {set.colourGood ? 'Good ✓' : 'Good'}
+          </Button>
+          <Button aria-pressed={set.colourGood === false} onClick={() => noteColour(false)}>
+            Not
+          </Button>
+        </div>
+      )}
+      {aerobic && <HeartRate place={place} set={set} append={append} />}
       {ended && <Scale label={`Effort, ${name}`} keys="0–9" value={set.effort} onChange={noteEffort} />}
       {ended && (
         <Scale label={`Joint pain, ${name}`} keys="Shift 0–9" value={set.jointPain} onChange={notePain} />
       )}
     </div>
+  );
+}
+
+const MOMENTS = { 'minute-5': 'at minute 5', end: 'at the end' } as const;
+
+/** Heart rate of aerobic work, at minute 5 and at the end. */
+function HeartRate({
+  place,
+  set,
+  append,
+}: {
+  place: { exerciseIndex: number; setIndex: number };
+  set: SetRecord;
+  append: (...bodies: EventBody[]) => Promise<void>;
+}) {
+  const [typed, setTyped] = useState('');
+  const moment = set.endedAtMs === null ? 'minute-5' : 'end';
+  const save = (event: React.FormEvent) => {
+    event.preventDefault();
+    const beatsPerMinute = Number(typed);
+    if (!Number.isInteger(beatsPerMinute) || beatsPerMinute < 30 || beatsPerMinute > 240) return;
+    void append({ type: 'heart-rate-noted', ...place, moment, beatsPerMinute });
+    setTyped('');
+  };
+  return (
+    <form onSubmit={save} className="flex flex-wrap items-center gap-2 text-[15px]">
+      <label className="flex items-center gap-2">
+        Heart rate {MOMENTS[moment]}
+        <input
+          inputMode="numeric"
+          autoComplete="off"
+          value={typed}
+          onChange={(event) => setTyped(event.target.value.replace(/\D/g, '').slice(0, 3))}
+          className="figures min-h-11 w-20 rounded-sm border border-ink/40 bg-paper px-2 text-xl"
+        />
+      </label>
+      <Button type="submit" disabled={typed === ''}>
+        Note
+      </Button>
+      {set.heartRates.map(({ moment: when, beatsPerMinute }) => (
+        <span key={`${when} ${beatsPerMinute}`} className="figures text-[14px] text-quiet">
+          {beatsPerMinute} {MOMENTS[when]}
+        </span>
+      ))}
+    </form>
   );
 }

@@ -1,0 +1,144 @@
+import type { Page } from '@playwright/test';
+import { checkOnTheDayIfAsked, chooseLink, expect, openPerson, test } from './nervato';
+
+const dock = (page: Page) => page.getByRole('region', { name: 'Cuff dock' });
+const saved = (page: Page) => page.getByText('All saved on the server');
+
+async function openSession(page: Page, person: string): Promise<void> {
+  await openPerson(page, person);
+  await chooseLink(page, 'Run');
+  await checkOnTheDayIfAsked(page);
+  await page.getByRole('button', { name: 'Open the session' }).click();
+  await expect(page.getByRole('heading', { name: /^Inflate/ })).toBeVisible();
+}
+
+test('a session open on two devices stays the same on both, and both may act', async ({
+  page,
+  browser,
+  nervato,
+}) => {
+  await page.goto('/');
+  await openSession(page, 'Odalys Ferrant');
+  const other = await (await browser.newContext()).newPage();
+  await other.goto(nervato.address);
+  await expect(dock(other).getByText('No cuff is inflated.')).toBeVisible();
+  await page.keyboard.press('Space');
+  await expect(dock(other).getByRole('link', { name: 'Odalys Ferrant, left thigh' })).toBeVisible();
+  await dock(other).getByRole('button', { name: 'Release left thigh' }).click();
+  await expect(dock(page).getByText('No cuff is inflated.')).toBeVisible();
+  await other.context().close();
+});
+
+test('the floor has a lane for everybody, goes to one by a figure, and does the next thing in one touch', async ({
+  page,
+}) => {
+  await page.goto('/');
+  await openSession(page, 'Odalys Ferrant');
+  await page.keyboard.press('Space');
+  await openSession(page, 'Rufus Tarnholm');
+  await page.keyboard.press('g');
+  await page.keyboard.press('o');
+  const lane = (name: string) =>
+    page.getByRole('main').getByRole('listitem').filter({ hasText: name }).first();
+  await expect(lane('Odalys Ferrant')).toContainText('Left thigh');
+  await expect(lane('Rufus Tarnholm')).toContainText('cuff down');
+  await page.getByRole('button', { name: 'Inflated for Rufus Tarnholm' }).click();
+  await expect(lane('Rufus Tarnholm')).toContainText('Right thigh');
+  await page.getByRole('button', { name: 'Start set 1 for Odalys Ferrant' }).click();
+  await expect(lane('Odalys Ferrant')).toContainText('/30');
+  await page.keyboard.press('2');
+  await expect(page).toHaveURL(/\/sessions\//);
+});
+
+test('with the server gone, a session survives a reload, is finished, and arrives whole', async ({
+  page,
+  nervato,
+}) => {
+  await page.goto('/');
+  // The interface and what it reads are kept on the device from the first visit that it controls.
+  await page.evaluate(async () => {
+    await navigator.serviceWorker.ready;
+  });
+  await openSession(page, 'Odalys Ferrant');
+  await page.keyboard.press('Space');
+  await expect(page.getByRole('heading', { name: 'Next: set 1' })).toBeVisible();
+  await page.keyboard.press('Space');
+  await expect(page.getByTestId('reps')).toBeVisible();
+  await expect(saved(page)).toBeVisible();
+  await page.reload();
+  await expect(page.getByTestId('reps')).toBeVisible();
+
+  await nervato.kill();
+  await page.keyboard.press('-');
+  await expect(page.getByText(/kept on this device, not yet on the server/)).toBeVisible();
+  await page.reload();
+  await expect(page.getByTestId('reps')).toBeVisible();
+  await page.keyboard.press('Space');
+  await expect(page.getByRole('button', { name: /Release/ }).first()).toBeVisible();
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'Released' }).click();
+  await page.getByRole('button', { name: 'Finish and keep the record' }).click();
+  await expect(page.getByRole('columnheader', { name: 'Joint pain' })).toBeVisible();
+
+  await nervato.startServer();
+  await expect(saved(page)).toBeVisible();
+  const other = await page.context().newPage();
+  await other.goto(page.url());
+  await expect(other.getByText(/Stopped: Stopped by the operator/)).toBeVisible();
+  await expect(other.getByText(/corrected -1|corrected −1/)).toBeVisible();
+});
+
+test('the bench offers a change after a short set, corrections are undone, and the review is answered', async ({
+  page,
+}) => {
+  await page.goto('/');
+  await openSession(page, 'Odalys Ferrant');
+  await page.keyboard.press('Space');
+  await expect(page.getByRole('heading', { name: 'Next: set 1' })).toBeVisible();
+  await page.keyboard.press('Space');
+  await expect(page.getByTestId('reps')).toContainText('1 / 30');
+  await page.keyboard.press('Space');
+  await expect(page.getByText(/Set one ended at .* of 30/)).toBeVisible();
+  await page.keyboard.press('n');
+  await expect(page.getByText(/Set one ended at/)).toHaveCount(0);
+  await page.keyboard.press('+');
+  await page.keyboard.press('c');
+  await expect(page.getByRole('button', { name: 'Undo the colour' })).toBeVisible();
+  await page.keyboard.press('u');
+  await page.keyboard.press('u');
+  await expect(page.getByRole('button', { name: /^Undo/ })).toHaveCount(0);
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'Released' }).click();
+  await page.getByRole('button', { name: 'Finish and keep the record' }).click();
+  await expect(page.getByText('0 corrections, 2 taken back.')).toBeVisible();
+  await expect(page.getByText(/set 1: .* left\./)).toBeVisible();
+
+  await test.step('an edit past a limit is refused, a declined review needs a reason', async () => {
+    await page.getByRole('button', { name: 'Edit for Knee extension' }).click();
+    await page.getByLabel('Pressure', { exact: true }).fill('40');
+    await expect(page.getByText(/90 % of LOP is above 80 % \(PRS-3\)/)).toBeVisible();
+    await page.getByRole('button', { name: 'Decline for Knee extension' }).click();
+    await expect(page.getByRole('button', { name: 'Decline', exact: true })).toBeDisabled();
+    await page.getByLabel('Reason').fill('a bad day, same again');
+    await page.getByRole('button', { name: 'Decline', exact: true }).click();
+    await expect(page.getByText('Declined: a bad day, same again.')).toBeVisible();
+  });
+
+  await test.step('the day after is noted, and numbness holds the next session', async () => {
+    const after = page.getByRole('region', { name: 'The day after' });
+    await after.getByRole('group', { name: 'Numbness' }).getByRole('radio', { name: 'yes' }).click();
+    await after.getByRole('button', { name: 'Note' }).click();
+    await expect(after.getByText(/Asked: soreness 0 of 10.*numbness/)).toBeVisible();
+    await openPerson(page, 'Odalys Ferrant');
+    await chooseLink(page, 'Run');
+    await expect(page.getByText(/Numbness after the last session/).first()).toBeVisible();
+  });
+
+  await test.step('the next draft goes by the answer', async () => {
+    await chooseLink(page, 'Prescribe');
+    await expect(page.getByText(/Declined: a bad day, same again/)).toBeVisible();
+    await expect(page.getByLabel('Pressure', { exact: true })).toHaveValue('50');
+  });
+});

@@ -1,0 +1,62 @@
+import { useState } from 'react';
+import type { EventBody, FollowUp } from '#core/session/events';
+import { Button } from '../../parts/Button';
+import { Choice } from '../../parts/Choice';
+import { Scale } from '../../parts/Scale';
+
+const BRUISING = { none: 'none', small: 'small', wide: 'wide' } as const;
+
+/** How the person was the day after; numbness or wide bruising holds the next session (rule RUN-6). */
+export function FollowUpForm({
+  known,
+  append,
+}: {
+  known: FollowUp | null;
+  append: (...bodies: EventBody[]) => Promise<void>;
+}) {
+  const [answers, setAnswers] = useState<FollowUp>(
+    known ?? { soreness: 0, bruising: 'none', pinpointBleeding: false, numbness: false },
+  );
+  const yesNo = (label: string, key: 'pinpointBleeding' | 'numbness') => (
+    <Choice
+      label={label}
+      value={answers[key] ? 'yes' : 'no'}
+      onChange={(value) => setAnswers({ ...answers, [key]: value === 'yes' })}
+      options={[
+        { value: 'no', label: 'no' },
+        { value: 'yes', label: 'yes' },
+      ]}
+    />
+  );
+  return (
+    <section
+      className="max-w-4xl space-y-2 border-t border-ink/40 pt-3 print:hidden"
+      aria-label="The day after"
+    >
+      <h2 className="text-xl font-semibold">The day after</h2>
+      <p className="text-[15px] text-quiet">
+        {known
+          ? `Asked: soreness ${known.soreness} of 10, bruising ${BRUISING[known.bruising]}${known.pinpointBleeding ? ', pinpoint bleeding' : ''}${known.numbness ? ', numbness' : ''}.`
+          : 'Ask next day. Numbness or wide bruising holds the next session (RUN-6).'}
+      </p>
+      <Scale
+        label="Soreness"
+        value={answers.soreness}
+        onChange={(soreness) => setAnswers({ ...answers, soreness })}
+      />
+      <div className="flex flex-wrap items-end gap-6">
+        <Choice
+          label="Bruising"
+          value={answers.bruising}
+          onChange={(bruising) => setAnswers({ ...answers, bruising })}
+          options={(['none', 'small', 'wide'] as const).map((value) => ({ value, label: BRUISING[value] }))}
+        />
+        {yesNo('Pinpoint bleeding', 'pinpointBleeding')}
+        {yesNo('Numbness', 'numbness')}
+        <Button onClick={() => void append({ type: 'followed-up', ...answers })}>
+          {known ? 'Note again' : 'Note'}
+        </Button>
+      </div>
+    </section>
+  );
+}

@@ -1,0 +1,49 @@
+import { LIMB_LABELS } from '#core/quantity/limb';
+import type { SessionEvent } from '#core/session/events';
+import { undoable } from '#core/session/fold';
+import type { LiveSession } from '../../data/live-session';
+import { clock } from '../../parts/format';
+import { useUnits } from '../../parts/units';
+
+const CORRECTIONS: readonly SessionEvent['type'][] = ['reps-corrected', 'start-corrected', 'load-corrected'];
+
+/** What went otherwise than planned: corrections, changes offered and taken or left, alarms that were passed. */
+export function Happenings({ session: { view, state } }: { session: LiveSession }) {
+  const { mass } = useUnits();
+  const startMs = state.startedAtMs ?? view.openedAtMs;
+  const kept = undoable(view.events).filter(({ type }) => CORRECTIONS.includes(type)).length;
+  const undone = view.events.filter(({ type }) => type === 'undone').length;
+  const lines = [
+    kept + undone > 0 && `${kept} ${kept === 1 ? 'correction' : 'corrections'}, ${undone} taken back.`,
+    ...state.offers.map(({ exerciseIndex, setIndex, offer, accepted }) => {
+      const words =
+        offer.kind === 'loosen'
+          ? `loosen by ${offer.byMmHg} mmHg`
+          : offer.kind === 'rest'
+            ? `rest ${offer.restMs / 1000} s`
+            : `go on with ${mass.words(offer.loadKg)}`;
+      return `After ${view.plan.exercises[exerciseIndex]?.label}, set ${setIndex + 1}: ${words}, ${accepted ? 'taken' : 'left'}.`;
+    }),
+    ...state.ignoredAlarms.map(
+      ({ atMs, limb }) =>
+        `${clock(atMs - startMs)}: the limit of the ${LIMB_LABELS[limb].toLowerCase()} was passed and the cuff was still up (RUN-1).`,
+    ),
+    ...state.sets.flatMap(({ setIndex, heartRates }) =>
+      heartRates.map(
+        ({ moment, beatsPerMinute }) =>
+          `Heart rate, set ${setIndex + 1}, ${moment === 'end' ? 'at the end' : 'at minute 5'}: ${beatsPerMinute}.`,
+      ),
+    ),
+  ].filter((line) => line !== false);
+  if (lines.length === 0) return null;
+  return (
+    <section>
+      <h2 className="text-xl font-semibold">On the way</h2>
+      <ul>
+        {lines.map((line) => (
+          <li key={line}>{line}</li>
+        ))}
+      </ul>
+    </section>
+  );
+}

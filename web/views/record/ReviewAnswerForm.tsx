@@ -1,0 +1,125 @@
+import { useState } from 'react';
+import type { Plan } from '#core/plan/plan';
+import {
+  type Change,
+  changeWords,
+  type Recommendation,
+  tidyChange,
+  whyNotChange,
+} from '#core/progression/review';
+import type { EventBody } from '#core/session/events';
+import type { ReviewAnswer } from '#core/session/state';
+import { Button } from '../../parts/Button';
+import { Choice } from '../../parts/Choice';
+import { Field, FieldError } from '../../parts/Field';
+import { NumberField } from '../../parts/NumberField';
+
+const ANSWERED = { accepted: 'Accepted', edited: 'Edited', declined: 'Declined' } as const;
+
+/** Accept, edit or decline what the review suggests; the answer is an event, and the next draft goes by it. */
+export function ReviewAnswerForm({
+  plan,
+  exerciseIndex,
+  advice,
+  answer,
+  capPercentLop,
+  append,
+}: {
+  plan: Plan;
+  exerciseIndex: number;
+  advice: Recommendation;
+  answer: ReviewAnswer | undefined;
+  capPercentLop: number | null;
+  append: (...bodies: EventBody[]) => Promise<void>;
+}) {
+  const [open, setOpen] = useState<'edited' | 'declined' | null>(null);
+  const [change, setChange] = useState<Change>(advice.change);
+  const [reason, setReason] = useState('');
+  const label = plan.exercises[exerciseIndex]?.label;
+  const refused = open === 'edited' ? whyNotChange({ plan }, exerciseIndex, change, capPercentLop) : null;
+  const give = (kind: ReviewAnswer['answer'], given: Change, why: string) => {
+    void append({
+      type: 'review-answered',
+      exerciseIndex,
+      rule: advice.rule,
+      answer: kind,
+      change: given,
+      reason: why,
+    });
+    setOpen(null);
+  };
+  return (
+    <div className="mt-1 space-y-2">
+      {answer && (
+        <p className="text-[15px]">
+          {ANSWERED[answer.answer]}
+          {answer.answer === 'edited' && `: ${changeWords(tidyChange(answer.change))}`}
+          {answer.reason && `: ${answer.reason}`}.
+        </p>
+      )}
+      <div className="flex flex-wrap gap-2 print:hidden">
+        <Button onClick={() => give('accepted', advice.change, '')}>
+          Accept<span className="sr-only"> for {label}</span>
+        </Button>
+        <Button onClick={() => setOpen(open === 'edited' ? null : 'edited')}>
+          Edit<span className="sr-only"> for {label}</span>
+        </Button>
+        <Button onClick={() => setOpen(open === 'declined' ? null : 'declined')}>
+          Decline<span className="sr-only"> for {label}</span>
+        </Button>
+      </div>
+      {open && (
+        <form
+          className="flex flex-wrap items-end gap-4"
+          onSubmit={(event) => {
+            event.preventDefault();
+            if (open === 'declined') give('declined', {}, reason);
+            else if (!refused) give('edited', tidyChange(change), reason);
+          }}
+        >
+          {open === 'edited' && (
+            <>
+              <NumberField
+                label="Pressure"
+                unit="points"
+                className="w-36"
+                value={change.pressurePoints ?? 0}
+                onValue={(pressurePoints) => setChange({ ...change, pressurePoints })}
+              />
+              <Choice
+                label="Load"
+                value={String(change.loadSteps ?? 0)}
+                onChange={(steps) => {
+                  const { loadSteps: _, ...rest } = change;
+                  setChange(steps === '0' ? rest : { ...rest, loadSteps: steps === '1' ? 1 : -1 });
+                }}
+                options={[
+                  { value: '-1', label: 'step down' },
+                  { value: '0', label: 'hold' },
+                  { value: '1', label: 'step up' },
+                ]}
+              />
+            </>
+          )}
+          <Field
+            label="Reason"
+            className="min-w-64 flex-1"
+            value={reason}
+            onChange={(event) => setReason(event.target.value)}
+          />
+          <Button
+            type="submit"
+            disabled={
+              (open === 'declined' && reason.trim() === '') ||
+              refused !== null ||
+              Number.isNaN(change.pressurePoints ?? 0)
+            }
+          >
+            {open === 'edited' ? 'Keep the edit' : 'Decline'}
+          </Button>
+          {refused && <FieldError>{refused}</FieldError>}
+        </form>
+      )}
+    </div>
+  );
+}

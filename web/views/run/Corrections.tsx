@@ -1,0 +1,95 @@
+import { useState } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
+import type { Plan } from '#core/plan/plan';
+import type { EventBody, SessionEvent } from '#core/session/events';
+import { undoable } from '#core/session/fold';
+import { loadInHand, type SessionState } from '#core/session/state';
+import { Button } from '../../parts/Button';
+import { useUnits } from '../../parts/units';
+
+const LATE_MS = 5_000;
+
+const UNDO_WORDS: Partial<Record<SessionEvent['type'], string>> = {
+  'reps-corrected': 'the repetitions',
+  'start-corrected': 'the start',
+  'load-corrected': 'the load',
+  'set-noted': 'the note',
+  'heart-rate-noted': 'the heart rate',
+  'colour-checked': 'the colour',
+};
+
+/** What was noted late or wrong: when the set began, what was lifted; and the last correction taken back (rule RUN-2). */
+export function Corrections({
+  plan,
+  state,
+  events,
+  append,
+}: {
+  plan: Plan;
+  state: SessionState;
+  events: readonly SessionEvent[];
+  append: (...bodies: EventBody[]) => Promise<void>;
+}) {
+  const { mass } = useUnits();
+  const [typed, setTyped] = useState('');
+  const set = state.sets.at(-1);
+  const exercise = set && plan.exercises[set.exerciseIndex];
+  const last = undoable(events).at(-1);
+  const undo = () => last && void append({ type: 'undone', eventId: last.id });
+  useHotkeys('u', undo);
+  if (!set || !exercise) return null;
+  const place = { exerciseIndex: set.exerciseIndex, setIndex: set.setIndex };
+  const nowKg = loadInHand(state, set.exerciseIndex, exercise.load.value);
+  const shift = (byMs: number) => void append({ type: 'start-corrected', ...place, byMs });
+  const saveLoad = (event: React.FormEvent) => {
+    event.preventDefault();
+    const loadKg = mass.parse(typed);
+    if (!(loadKg >= 0) || loadKg > 500) return;
+    void append({ type: 'load-corrected', ...place, loadKg });
+    setTyped('');
+  };
+  return (
+    <details className="border-t border-rule pt-1">
+      <summary className="flex min-h-11 cursor-pointer items-center gap-3 text-[15px]">
+        Correct set {set.setIndex + 1}
+        {last && (
+          <Button
+            keyHint="U"
+            className="ml-auto"
+            onClick={(event) => {
+              event.preventDefault();
+              undo();
+            }}
+          >
+            Undo {UNDO_WORDS[last.type]}
+          </Button>
+        )}
+      </summary>
+      <div className="space-y-2 pb-2">
+        <div className="flex items-center gap-2">
+          <span className="mr-auto text-[15px]">It began</span>
+          <Button onClick={() => shift(-LATE_MS)}>5 s earlier</Button>
+          <Button onClick={() => shift(LATE_MS)}>5 s later</Button>
+        </div>
+        {exercise.strength && (
+          <form onSubmit={saveLoad} className="flex items-center gap-2">
+            <label className="mr-auto flex items-center gap-2 text-[15px]">
+              Lifted {mass.words(nowKg)}; really
+              <input
+                inputMode="decimal"
+                autoComplete="off"
+                value={typed}
+                onChange={(event) => setTyped(event.target.value)}
+                className="figures min-h-11 w-20 rounded-sm border border-ink/40 bg-paper px-2 text-xl"
+              />
+              {mass.unit}
+            </label>
+            <Button type="submit" disabled={typed.trim() === ''}>
+              Save
+            </Button>
+          </form>
+        )}
+      </div>
+    </details>
+  );
+}
