@@ -142,3 +142,27 @@ test('the bench offers a change after a short set, corrections are undone, and t
     await expect(page.getByLabel('Pressure', { exact: true })).toHaveValue('50');
   });
 });
+
+test('a regulated pump inflates, holds, reports and releases; its loss is said, and hands go on', async ({
+  page,
+  nervato,
+}) => {
+  await page.goto('/');
+  await openSession(page, 'Odalys Ferrant');
+  await page.getByText('Pump', { exact: true }).first().click();
+  await page.getByLabel('Pump').selectOption('regulated');
+  await expect(page.getByText('It reports')).toBeVisible();
+  await page.keyboard.press('Space');
+  await expect(dock(page).getByRole('link', { name: 'Odalys Ferrant, left thigh' })).toBeVisible();
+  // 50 % of 175.3 mmHg, down to the gauge's division.
+  await expect(dock(page).getByText('86 mmHg')).toBeVisible();
+  await page.keyboard.press('r');
+  await expect(dock(page).getByText('No cuff is inflated.')).toBeVisible();
+  await expect(page.getByText('It reports 0 mmHg')).toBeVisible();
+  await page.keyboard.press('Space');
+  await expect(dock(page).getByRole('link', { name: 'Odalys Ferrant, left thigh' })).toBeVisible();
+  await nervato.kill();
+  await expect(page.getByText('The pump’s stream is lost: read the gauge and go on by hand.')).toBeVisible();
+  await page.keyboard.press('r');
+  await expect(dock(page).getByText('No cuff is inflated.')).toBeVisible();
+});

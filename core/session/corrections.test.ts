@@ -1,13 +1,18 @@
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { Plan } from '../plan/plan';
 import { testKit, testPlan } from '../plan/plan.fixture';
+import { attentionOf, compareAttention } from './attention';
 import { doseOf } from './dose';
 import { dueEvents } from './due';
-import type { EventBody } from './events';
+import type { EventBody, SessionEvent } from './events';
 import { fold, undoable } from './fold';
 import { liveTimeline } from './live-timeline';
+import { nextStep } from './next-step';
 import { offerAfterSet } from './offer';
+import { pumpEvents } from './pump-events';
 import { logOf, START_MS, WHOLE_SESSION } from './session.fixture';
+import { settlingWords } from './settling';
 
 const { plan } = testPlan();
 const whole = logOf(WHOLE_SESSION);
@@ -179,5 +184,97 @@ describe('what the bench offers after a set (RUN-4, REV-3, REV-4)', () => {
     ];
     const dose = doseOf(liveTimeline(plan, fold(plan, logOf(accepted)), at(200)));
     expect(dose.volumeKgReps).toBe(22 * 10 + 15 * 7.5);
+  });
+});
+
+describe('a pump that reports (RUN-1, PRS-5)', () => {
+  const begun = fold(plan, upTo(0));
+  const up = fold(plan, upTo(5));
+
+  it('starts the clock early, writes down what changed by a division, and ends it when the cuff is down', () => {
+    expect(pumpEvents(plan, begun, 'left-thigh', 12, at(5))).toEqual([]);
+    expect(pumpEvents(plan, begun, 'left-thigh', 21.4, at(5))).toEqual([
+      { type: 'cuff-inflated', limb: 'left-thigh', pressureMmHg: 21 },
+    ]);
+    expect(pumpEvents(plan, up, 'left-thigh', 100.2, at(9))).toEqual([
+      { type: 'pressure-read', limb: 'left-thigh', pressureMmHg: 100, cause: 'read' },
+    ]);
+    expect(pumpEvents(plan, up, 'left-thigh', 103.4, at(9))).toEqual([]);
+    expect(pumpEvents(plan, up, 'left-thigh', 90, at(6))).toEqual([]);
+    expect(pumpEvents(plan, up, 'left-thigh', 3, at(6))).toEqual([
+      { type: 'cuff-released', limb: 'left-thigh' },
+    ]);
+  });
+
+  it('is settled once a reading is within a division, and asked for three rounds at most', () => {
+    const words = (...readings: number[]) => {
+      const log = [
+        ...upTo(5),
+        ...logOf(
+          readings.map((pressureMmHg, i) => [
+            6 + i,
+            { type: 'pressure-read', limb: 'left-thigh', pressureMmHg, cause: 'read' },
+          ]),
+          'phone',
+        ),
+      ];
+      const state = fold(plan, log);
+      return settlingWords(plan, state, nextStep(plan, state, at(20)));
+    };
+    expect(words()).toContain('two contractions');
+    expect(words(96)).toContain('top up');
+    expect(words(96, 103)).toBeNull();
+    expect(words(90, 92, 94)).toBeNull();
+  });
+});
+
+describe('two devices whose clocks differ', () => {
+  it('fold to one state whichever arrives first, and no clock runs backwards', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: -3_000, max: 3_000 }), fc.array(fc.nat(1_000)), (skewMs, order) => {
+        const other = logOf(
+          [
+            [30, { type: 'set-noted', exerciseIndex: 0, setIndex: 0, effort: 7 }],
+            [275, { type: 'cuff-released', limb: 'left-thigh' }],
+          ],
+          'phone',
+        ).map((event) => ({ ...event, atMs: event.atMs + skewMs }));
+        const mine = whole.filter(({ type }) => type !== 'cuff-released');
+        const shuffled = [...mine, ...other]
+          .map((event, i) => ({ event, key: order[i % Math.max(1, order.length)] ?? i }))
+          .sort((a, b) => a.key - b.key)
+          .map(({ event }) => event);
+        const state = fold(plan, shuffled);
+        expect(state).toEqual(fold(plan, [...other, ...mine]));
+        for (const { inflations } of state.limbs) {
+          for (const { fromMs, toMs } of inflations)
+            expect((toMs ?? fromMs) - fromMs).toBeGreaterThanOrEqual(0);
+        }
+        expect(Math.abs(doseOf(liveTimeline(plan, state, at(400))).occludedMs - 270_000)).toBeLessThanOrEqual(
+          3_000,
+        );
+      }),
+    );
+  });
+});
+
+describe('who needs attention first on the floor', () => {
+  it('is the limit, then a stop, then what is asked for, then what runs by itself', () => {
+    const need = (log: SessionEvent[], seconds: number) =>
+      attentionOf(plan, fold(plan, log), at(seconds)).need;
+    expect(need(upTo(5), 5 + 1200)).toBe('limit');
+    expect(need([...upTo(25), ...logOf([[30, { type: 'stopped', why: 'dizzy' }]], 'phone')], 31)).toBe(
+      'stopped',
+    );
+    expect(need(upTo(5), 5 + 960)).toBe('limit-near');
+    expect(need(upTo(20), 21)).toBe('act');
+    expect(need(upTo(25), 80)).toBe('soon');
+    expect(need(upTo(25), 30)).toBe('runs');
+    expect(need(whole, 400)).toBe('over');
+    const order = [need(upTo(25), 30), need(upTo(5), 1205), need(upTo(20), 21)].map((kind) => ({
+      need: kind,
+      inMs: 0,
+    }));
+    expect([...order].sort(compareAttention).map(({ need: kind }) => kind)).toEqual(['limit', 'act', 'runs']);
   });
 });

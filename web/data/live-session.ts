@@ -79,19 +79,19 @@ async function appendEvents(queries: QueryClient, events: readonly SessionEvent[
   if (events.some(changesTheRoster)) refreshAfter(queries);
 }
 
+/** Appends what happened to a session, at the moment of the call. */
+export function appendNow(queries: QueryClient, sessionId: string, ...bodies: EventBody[]): Promise<void> {
+  const atMs = Date.now();
+  return appendEvents(
+    queries,
+    bodies.map((body) => stamp(sessionId, body, atMs, newId())),
+  );
+}
+
 /** Appends what a person did, at the moment of the call. */
 export function useAppend(sessionId: string): (...bodies: EventBody[]) => Promise<void> {
   const queries = useQueryClient();
-  return useCallback(
-    (...bodies) => {
-      const atMs = Date.now();
-      return appendEvents(
-        queries,
-        bodies.map((body) => stamp(sessionId, body, atMs, newId())),
-      );
-    },
-    [queries, sessionId],
-  );
+  return useCallback((...bodies) => appendNow(queries, sessionId, ...bodies), [queries, sessionId]);
 }
 
 /**

@@ -6,6 +6,7 @@ import { useOpenSessions } from '../data/live-session';
 import { allowSound } from '../sound/tones';
 import { toggleTheme } from '../theme/theme';
 import { CuffDock } from './CuffDock';
+import { PumpDriver } from './PumpDriver';
 import { Roster } from './Roster';
 import { SessionDriver } from './SessionDriver';
 import { TopLine } from './TopLine';
@@ -48,6 +49,7 @@ export function Frame() {
       </div>
       <CuffDock sessions={sessions} />
       <SessionDriver sessions={sessions} />
+      <PumpDriver sessions={sessions} />
       <Suspense>
         {finding && <Palette open onOpenChange={setFinding} showKeys={() => setShowingKeys(true)} />}
         {showingKeys && <KeysHelp open onOpenChange={setShowingKeys} />}

@@ -5,7 +5,7 @@ import { limbClocks } from '#core/session/clocks';
 import { inflatedLimbs, openSet } from '#core/session/state';
 import { appendDue, type LiveSession } from '../data/live-session';
 import { useWakeLock } from '../parts/use-wake-lock';
-import { soundAlarm, soundCues } from '../sound/tones';
+import { soundAlarm, soundCues, soundNear } from '../sound/tones';
 
 const TICK_MS = 100;
 // Tones are handed to the sound card a little ahead, so that a busy page keeps the beat.
@@ -21,17 +21,24 @@ export function SessionDriver({ sessions }: { sessions: readonly LiveSession[] }
   useEffect(() => {
     let soundedToMs = Date.now();
     let alarmedAtMs = 0;
+    const near = new Set<string>();
     const timer = setInterval(() => {
       const nowMs = Date.now();
       const fromMs = Math.max(soundedToMs, nowMs - TICK_MS);
       soundedToMs = nowMs + AHEAD_MS;
       for (const session of latest.current) {
         void appendDue(queries, session, nowMs);
-        soundCues(cuesOf(session, fromMs, soundedToMs), nowMs);
+        if (isHeard(session, latest.current)) soundCues(cuesOf(session, fromMs, soundedToMs), nowMs);
       }
-      const alarming = latest.current.some(({ view, state }) =>
-        limbClocks(view.plan, state, nowMs).some(({ alarm }) => alarm === 'now'),
+      const clocks = latest.current.flatMap(({ view, state }) =>
+        limbClocks(view.plan, state, nowMs).map((clock) => ({ ...clock, key: `${view.id} ${clock.limb}` })),
       );
+      for (const { key, alarm } of clocks) {
+        if (alarm === 'soon' && !near.has(key)) soundNear();
+        if (alarm === 'none') near.delete(key);
+        else near.add(key);
+      }
+      const alarming = clocks.some(({ alarm }) => alarm === 'now');
       if (alarming && nowMs - alarmedAtMs > ALARM_EVERY_MS) {
         alarmedAtMs = nowMs;
         soundAlarm();
@@ -41,6 +48,10 @@ export function SessionDriver({ sessions }: { sessions: readonly LiveSession[] }
   }, [queries]);
   return null;
 }
+
+/** Paces of several people at once are noise: the one in view is heard, or the only one there is. */
+const isHeard = ({ view }: LiveSession, all: readonly LiveSession[]): boolean =>
+  all.length === 1 || window.location.pathname === `/sessions/${view.id}`;
 
 function cuesOf({ view, state }: LiveSession, fromMs: number, toMs: number): Cue[] {
   if (state.stopped) return [];

@@ -1,45 +1,22 @@
-import {
-  Command,
-  Maximize,
-  MessageCircle,
-  MessageCircleOff,
-  Moon,
-  Sun,
-  Volume2,
-  VolumeX,
-} from 'lucide-react';
+import { Command, Maximize, Moon, Sun } from 'lucide-react';
 import { useEffect } from 'react';
 import { workingPractitioner } from '../data/practitioner';
 import { usePractice } from '../data/queries';
 import { KeyHint } from '../parts/Button';
-import { muted } from '../sound/mute';
-import { spoken } from '../sound/voice';
 import { theme, toggleTheme } from '../theme/theme';
 import { toggleFullScreen } from './full-screen';
 import { SaveLine } from './SaveLine';
+import { SoundSettings } from './SoundSettings';
 
 /** Who works, whether all is saved, and the switches that hold in every view. */
 export function TopLine({ openPalette }: { openPalette: () => void }) {
   const dark = theme.use() === 'floor';
-  const silent = muted.use() === 'yes';
-  const talks = spoken.use() === 'yes';
   return (
     <header className="flex min-h-11 flex-wrap items-center gap-x-4 border-b border-rule px-4 print:hidden">
       <SaveLine />
       <div className="ml-auto flex items-center gap-1">
         <Who />
-        <Switch
-          label={silent ? 'Sound is off: turn on' : 'Sound is on: mute'}
-          onClick={() => muted.set(silent ? 'no' : 'yes')}
-        >
-          {silent ? <VolumeX size={20} aria-hidden /> : <Volume2 size={20} aria-hidden />}
-        </Switch>
-        <Switch
-          label={talks ? 'Spoken cues are on: turn off' : 'Spoken cues are off: turn on'}
-          onClick={() => spoken.set(talks ? 'no' : 'yes')}
-        >
-          {talks ? <MessageCircle size={20} aria-hidden /> : <MessageCircleOff size={20} aria-hidden />}
-        </Switch>
+        <SoundSettings />
         <Switch label="Full screen" onClick={toggleFullScreen}>
           <Maximize size={20} aria-hidden />
         </Switch>

@@ -1,5 +1,5 @@
 import type { Cue } from '#core/protocol/pace';
-import { muted } from './mute';
+import { muted, paced } from './mute';
 
 type Tone = { hz: number; lengthS: number; gain: number };
 
@@ -24,8 +24,12 @@ export function allowSound(): void {
 
 /** Sounds pace tones and ticks at their own wall-clock times, some of which are a moment ahead. */
 export function soundCues(cues: readonly Cue[], nowMs: number): void {
+  if (paced.get() !== 'yes') return;
   for (const { tone, atMs } of cues) sound(TONES[tone], Math.max(0, atMs - nowMs) / 1000);
 }
+
+/** One soft note when 80 % of the limit is reached. */
+export const soundNear = (): void => sound({ hz: 740, lengthS: 0.4, gain: 0.25 }, 0);
 
 /** The two-note alarm of the occlusion limit. */
 export function soundAlarm(): void {

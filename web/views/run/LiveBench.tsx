@@ -3,10 +3,13 @@ import { useHotkeys } from 'react-hotkeys-hook';
 import { compile } from '#core/plan/compile';
 import type { Plan } from '#core/plan/plan';
 import { limbClocks } from '#core/session/clocks';
+import type { EventBody } from '#core/session/events';
 import { liveTimeline } from '#core/session/live-timeline';
 import { nextPlace, nextStep } from '#core/session/next-step';
+import { settlingWords } from '#core/session/settling';
 import { inflatedLimbs, openSet, type SessionState } from '#core/session/state';
 import { type LiveSession, useAppend } from '../../data/live-session';
+import { inflateByPump, pumpOf } from '../../devices/session-pumps';
 import { Button } from '../../parts/Button';
 import { clock } from '../../parts/format';
 import { OcclusionStrip } from '../../parts/OcclusionStrip';
@@ -18,12 +21,14 @@ import { say } from '../../sound/voice';
 import { loosenEvents, nextEvents, signEvents, stopEvents, topUpEvents } from './actions';
 import { BigClock } from './BigClock';
 import { Corrections } from './Corrections';
+import { LiveForecast } from './LiveForecast';
 import { OfferPanel } from './OfferPanel';
 import { PressureRead } from './PressureRead';
+import { PumpPanel } from './PumpPanel';
 import { releaseEvents } from './release';
 import { SetNotes } from './SetNotes';
 import { SignList } from './SignList';
-import { stepWords } from './step-words';
+import { promptWords, stepWords } from './step-words';
 
 const TWICE_WITHIN_MS = 800;
 // The strip moves about a pixel a second: drawing it with every tick of the clock would only cost battery.
@@ -47,7 +52,20 @@ export function LiveBench({ session: { view, state } }: { session: LiveSession }
 
   const doNext = () => {
     const pressedMs = Date.now();
-    void append(...nextEvents(plan, state, nextStep(plan, state, pressedMs), pressedMs));
+    const due = nextStep(plan, state, pressedMs);
+    // A regulated pump is told, and reports by itself when the cuff is up; what is inflated by hand is noted at once.
+    const byHand =
+      due.do === 'inflate'
+        ? due.cuffs.filter((cuff) => !inflateByPump(view.id, cuff.limb, cuff.pressureMmHg, pressedMs))
+        : [];
+    const step = due.do === 'inflate' ? { ...due, cuffs: byHand } : due;
+    void append(...nextEvents(plan, state, step, pressedMs));
+  };
+  const bring = (events: EventBody[]) => {
+    for (const event of events) {
+      if (event.type === 'pressure-read') inflateByPump(view.id, event.limb, event.pressureMmHg, Date.now());
+    }
+    void append(...events);
   };
   const release = () => {
     if (inflated.length > 0) void append(...releaseEvents(plan, state, inflated, Date.now()));
@@ -57,8 +75,8 @@ export function LiveBench({ session: { view, state } }: { session: LiveSession }
   };
   useSpace(doNext);
   useHotkeys('r', release);
-  useHotkeys('l', () => void append(...loosenEvents(plan, state)));
-  useHotkeys('t', () => void append(...topUpEvents(plan, state)));
+  useHotkeys('l', () => bring(loosenEvents(plan, state)));
+  useHotkeys('t', () => bring(topUpEvents(plan, state)));
   useHotkeys('.', () => setSigning(true), { useKey: true });
   useHotkeys('esc', () => {
     const pressedMs = Date.now();
@@ -71,6 +89,7 @@ export function LiveBench({ session: { view, state } }: { session: LiveSession }
   const place = nextPlace(plan, state);
   const set = state.sets.at(-1);
   // While a set runs or was the last one, its exercise is in hand; otherwise that of the next set.
+  const hint = settlingWords(plan, state, step) ?? promptWords(step, state, nowMs);
   const exercise = plan.exercises[inSet || !place ? (set?.exerciseIndex ?? 0) : place.exerciseIndex];
   return (
     <section className="space-y-4">
@@ -91,6 +110,7 @@ export function LiveBench({ session: { view, state } }: { session: LiveSession }
           </p>
         )}
       </header>
+      {hint && <p className="text-xl">{hint}</p>}
       {state.stopped && (
         <p role="alert" className="border-l-4 border-vermilion pl-3 text-xl">
           <strong className="text-vermilion">Stop.</strong> {state.stopped.why}. Deflate at once, sit or lie
@@ -108,7 +128,9 @@ export function LiveBench({ session: { view, state } }: { session: LiveSession }
                 keyHint="Space"
                 onClick={doNext}
               >
-                {words.action}
+                {step.do === 'inflate' && step.cuffs.some(({ limb }) => pumpOf(view.id, limb))
+                  ? 'Inflate'
+                  : words.action}
               </Button>
             )}
             {inflated.length > 0 && step.do !== 'release' && (
@@ -150,16 +172,31 @@ export function LiveBench({ session: { view, state } }: { session: LiveSession }
             ))}
           {inflated.length > 0 && !state.stopped && (
             <div className="grid grid-cols-2 gap-2">
-              <Button keyHint="L" onClick={() => void append(...loosenEvents(plan, state))}>
+              <Button keyHint="L" onClick={() => bring(loosenEvents(plan, state))}>
                 Loosen 10
               </Button>
-              <Button keyHint="T" disabled={inSet} onClick={() => void append(...topUpEvents(plan, state))}>
+              <Button keyHint="T" disabled={inSet} onClick={() => bring(topUpEvents(plan, state))}>
                 Top up
               </Button>
             </div>
           )}
+          {exercise && !state.stopped && (
+            <details>
+              <summary className="min-h-11 cursor-pointer py-2 text-[15px]">Pump</summary>
+              {exercise.limbs.map((target) => (
+                <PumpPanel
+                  key={target.limb}
+                  sessionId={view.id}
+                  clientId={view.clientId}
+                  position={exercise.position}
+                  target={target}
+                />
+              ))}
+            </details>
+          )}
           <OfferPanel plan={plan} state={state} append={append} />
           <SetNotes plan={plan} state={state} append={append} />
+          <LiveForecast plan={plan} state={state} clientId={view.clientId} />
           <Corrections plan={plan} state={state} events={view.events} append={append} />
         </div>
       </div>

@@ -1,6 +1,8 @@
 import type { Plan } from '#core/plan/plan';
 import { LIMB_LABELS } from '#core/quantity/limb';
 import type { NextStep, SetPlace } from '#core/session/next-step';
+import type { SessionState } from '#core/session/state';
+import { countdown } from '../../parts/format';
 
 /** What happens now and what Space does, in the fewest words that can be read from three metres. */
 export type StepWords = { now: string; action: string | null; urgent?: boolean };
@@ -54,4 +56,25 @@ export function stepWords(plan: Plan, step: NextStep): StepWords {
     case 'nothing':
       return { now: 'Finished', action: null };
   }
+}
+
+const WALK_MS = 60_000;
+
+/** A prompt for the hands where a step has one: placement before a cuff first goes up, the walk after the last release. */
+export function promptWords(step: NextStep, state: SessionState, nowMs: number): string | null {
+  if (
+    step.do === 'inflate' &&
+    step.cuffs.some(({ limb }) => !state.limbs.some((worn) => worn.limb === limb))
+  ) {
+    return 'Cuff high on the limb, one finger under, stem facing you, strap secured, gauge at zero (FIT-4).';
+  }
+  if (step.do === 'release' && step.why === 'sets-done')
+    return 'Let it down slowly, and watch colour come back (RUN-5).';
+  if (step.do !== 'finish') return null;
+  const downMs = Math.max(
+    0,
+    ...state.limbs.flatMap(({ inflations }) => inflations.map(({ toMs }) => toMs ?? 0)),
+  );
+  const leftMs = downMs + WALK_MS - nowMs;
+  return downMs > 0 && leftMs > 0 ? `Walk: ${countdown(leftMs)} left of a minute.` : null;
 }

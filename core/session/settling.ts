@@ -1,0 +1,28 @@
+import type { Plan } from '../plan/plan';
+import type { NextStep } from './next-step';
+import { openInflation, type SessionState } from './state';
+
+const MOST_ROUNDS = 3;
+
+/**
+ * What to do before the first set under a fresh inflation: contract, read and top up, until the reading is within one
+ * division of the target, three times at most (rule PRS-5). `null` when it is not the moment, or the pressure has settled.
+ */
+export function settlingWords(plan: Plan, state: SessionState, step: NextStep): string | null {
+  if (step.do !== 'start-set' || step.place.setIndex > 0) return null;
+  const exercise = plan.exercises[step.place.exerciseIndex];
+  const steps = (exercise?.limbs ?? []).map(({ limb, pressure }) => ({
+    targetMmHg: pressure.value,
+    read: openInflation(state.limbs.find((candidate) => candidate.limb === limb))?.steps ?? [],
+  }));
+  const rounds = Math.min(...steps.map(({ read }) => read.length - 1));
+  if (rounds >= MOST_ROUNDS) return null;
+  const off = steps.some(
+    ({ targetMmHg, read }) =>
+      Math.abs((read.at(-1)?.pressureMmHg ?? 0) - targetMmHg) > plan.gaugeDivisionMmHg,
+  );
+  if (rounds > 0 && !off) return null;
+  return rounds > 0
+    ? 'It fell by more than a division: top up, contract twice, read again (PRS-5).'
+    : 'Settle: two contractions of 2 s, read the gauge, top up (PRS-5).';
+}

@@ -1,0 +1,52 @@
+import { Volume2, VolumeX } from 'lucide-react';
+import { Popover } from 'radix-ui';
+import type { StoredValue } from '../parts/stored-value';
+import { muted, paced } from '../sound/mute';
+import { spoken } from '../sound/voice';
+
+const SETTINGS: { value: StoredValue; on: string; off: string; label: string }[] = [
+  { value: muted, on: 'no', off: 'yes', label: 'Sound, alarms too' },
+  { value: paced, on: 'yes', off: 'no', label: 'Pace tones and ticks' },
+  { value: spoken, on: 'yes', off: 'no', label: 'Spoken cues' },
+];
+
+/** What this device sounds. The eye always has the same message. */
+export function SoundSettings() {
+  const silent = muted.use() === 'yes';
+  return (
+    <Popover.Root>
+      <Popover.Trigger
+        aria-label={silent ? 'Sound is off: settings' : 'Sound is on: settings'}
+        className="rounded-sm p-2 hover:bg-tint"
+      >
+        {silent ? <VolumeX size={20} aria-hidden /> : <Volume2 size={20} aria-hidden />}
+      </Popover.Trigger>
+      <Popover.Portal>
+        <Popover.Content
+          sideOffset={6}
+          collisionPadding={12}
+          aria-label="Sound on this device"
+          className="z-40 rounded-sm border border-ink/40 bg-paper p-4"
+        >
+          {SETTINGS.map((setting) => (
+            <Tick key={setting.label} {...setting} />
+          ))}
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
+  );
+}
+
+function Tick({ value, on, off, label }: (typeof SETTINGS)[number]) {
+  return (
+    <label className="flex min-h-11 items-center gap-2">
+      <input
+        type="checkbox"
+        className="size-5 accent-plum"
+        checked={value.use() === on}
+        onChange={(event) => value.set(event.target.checked ? on : off)}
+      />
+      {label}
+    </label>
+  );
+}

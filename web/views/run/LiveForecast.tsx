@@ -1,0 +1,42 @@
+import type { ClientRecord } from '#contract/client';
+import { seenSets } from '#core/forecast/seen-sets';
+import type { Plan } from '#core/plan/plan';
+import { findSet, type SessionState } from '#core/session/state';
+import { useClient } from '../../data/queries';
+import { useForecast } from '../prescribe/use-forecast';
+import { useLastReview } from '../prescribe/use-last-review';
+
+/** What the rest of the session is likely to bring, worked out again after each set. It informs, no more. */
+export function LiveForecast({
+  plan,
+  state,
+  clientId,
+}: {
+  plan: Plan;
+  state: SessionState;
+  clientId: string;
+}) {
+  const { data: client } = useClient(clientId);
+  return client ? <Lines plan={plan} state={state} client={client} /> : null;
+}
+
+function Lines({ plan, state, client }: { plan: Plan; state: SessionState; client: ClientRecord }) {
+  const past = useLastReview(client)?.seen ?? [];
+  const { data: forecast } = useForecast(plan, [...past, ...seenSets({ plan, state })]);
+  const left = forecast?.sets.filter((set) => !findSet(state, set)) ?? [];
+  if (left.length === 0 || state.stopped) return null;
+  return (
+    <section aria-label="Likely from here">
+      <h2 className="text-[14px] text-quiet">Likely from here</h2>
+      <ul className="figures text-[15px]">
+        {left.slice(0, 4).map(({ exerciseIndex, setIndex, plannedReps, likelyReps, lowReps, highReps }) => (
+          <li key={`${exerciseIndex}.${setIndex}`}>
+            {plan.exercises.length > 1 && `${plan.exercises[exerciseIndex]?.label}, `}set {setIndex + 1}:{' '}
+            {likelyReps} of {plannedReps}
+            {lowReps !== highReps && ` (${lowReps}–${highReps})`}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
