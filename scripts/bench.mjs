@@ -4,5 +4,12 @@ import { build, installChromium, installPackages, run } from './set-up.mjs';
 installPackages();
 installChromium();
 build();
-for (const file of ['append-events', 'fold-log', 'plan-session', 'first-view-size', 'device-stream'])
+for (const file of [
+  'append-events',
+  'fold-log',
+  'plan-session',
+  'first-view-size',
+  'device-stream',
+  'floor-live',
+])
   run('npx', ['tsx', `scripts/bench/${file}.ts`]);

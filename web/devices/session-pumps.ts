@@ -12,7 +12,7 @@ export type SessionPump = {
   /** The last that was reported; null before the first frame and while the stream is lost. */
   pressureMmHg: number | null;
   lost: boolean;
-  /** When it was last told to inflate, wall clock; it is not let down again before it could obey. */
+  /** When it was last told to inflate, wall clock; a release before that is no reason to come down. */
   toldAtMs: number;
 };
 

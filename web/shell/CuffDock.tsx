@@ -15,14 +15,20 @@ import { releaseEvents } from '../views/run/release';
 export function CuffDock({ sessions }: { sessions: readonly LiveSession[] }) {
   const inflated = sessions.filter(({ state }) => inflatedLimbs(state).length > 0);
   const measuring = useMeasuringCuff();
+  const cuffs = inflated.reduce((sum, { state }) => sum + inflatedLimbs(state).length, 0);
+  const compact = cuffs > ROOMY_CUFFS;
   return (
     <section aria-label="Cuff dock" className="border-t border-ink/40 bg-paper px-4 print:hidden">
       {inflated.length === 0 && !measuring ? (
         <p className="py-1 text-[14px] text-quiet">No cuff is inflated.</p>
       ) : (
-        <ul className="divide-y divide-rule">
+        <ul
+          className={
+            compact ? 'grid max-h-[32vh] gap-x-8 overflow-y-auto xl:grid-cols-2' : 'divide-y divide-rule'
+          }
+        >
           {inflated.map((session) => (
-            <DockedSession key={session.view.id} session={session} />
+            <DockedSession key={session.view.id} session={session} compact={compact} />
           ))}
           {measuring && <DockedDevice {...measuring} />}
         </ul>
@@ -85,14 +91,20 @@ function DockedDevice({ connected, pressureMmHg, sinceMs, lost }: MeasuringCuff)
   );
 }
 
+/** More cuffs than this are set in two columns, so that the sheet keeps its room. */
+const ROOMY_CUFFS = 3;
+
 const ALARM_WORDS = { none: '', soon: 'Limit is near', now: 'Deflate now' } as const;
 
-function DockedSession({ session: { view, state } }: { session: LiveSession }) {
+function DockedSession({ session: { view, state }, compact }: { session: LiveSession; compact: boolean }) {
   const nowMs = useNow(250);
   const append = useAppend(view.id);
   const clocks = limbClocks(view.plan, state, nowMs).filter(({ inflated }) => inflated);
   return clocks.map(({ limb, pressureMmHg, clockMs, limitMs, leftMs, alarm }) => (
-    <li key={limb} className="flex flex-wrap items-center gap-x-6 gap-y-1 py-2">
+    <li
+      key={limb}
+      className={`flex flex-wrap items-center gap-y-1 ${compact ? 'gap-x-3 border-b border-rule py-0.5' : 'gap-x-6 py-2'}`}
+    >
       <Link
         to={`/sessions/${view.id}`}
         className="min-w-52 font-semibold underline decoration-rule underline-offset-4"
@@ -104,7 +116,7 @@ function DockedSession({ session: { view, state } }: { session: LiveSession }) {
         {clock(clockMs)} <span className="text-[14px] text-quiet">occluded</span>
       </span>
       <span className={`figures text-xl ${alarm === 'none' ? '' : 'font-bold text-vermilion'}`}>
-        {clock(leftMs)} <span className="text-[14px]">left of {clock(limitMs)}</span>
+        {clock(leftMs)} <span className="text-[14px]">left{!compact && ` of ${clock(limitMs)}`}</span>
       </span>
       {alarm !== 'none' && (
         <strong role="alert" className={alarm === 'now' ? 'text-vermilion' : 'notched text-ochre'}>
@@ -116,7 +128,13 @@ function DockedSession({ session: { view, state } }: { session: LiveSession }) {
         kind={alarm === 'now' ? 'stop' : 'plain'}
         onClick={() => void append(...releaseEvents(view.plan, state, [limb], Date.now()))}
       >
-        Release {LIMB_LABELS[limb].toLowerCase()}
+        {compact ? (
+          <>
+            Release<span className="sr-only"> {LIMB_LABELS[limb].toLowerCase()}</span>
+          </>
+        ) : (
+          `Release ${LIMB_LABELS[limb].toLowerCase()}`
+        )}
       </Button>
     </li>
   ));

@@ -1,15 +1,12 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useRef } from 'react';
 import { pumpEvents } from '#core/session/pump-events';
-import { openInflation } from '#core/session/state';
 import { appendNow, type LiveSession } from '../data/live-session';
 import { CUFF_DOWN_MMHG } from '../devices/pressure-source';
 import { disconnectPump, sessionPumps } from '../devices/session-pumps';
 import { soundAlarm } from '../sound/tones';
 
 const LOOK_EVERY_MS = 200;
-/** A pump takes a moment to rise; until then it is not let down for being down on record. */
-const RISE_MS = 5_000;
 
 /** Writes what the pumps report into their sessions, lets them down where a cuff was released, and hears their loss. */
 export function PumpDriver({ sessions }: { sessions: readonly LiveSession[] }) {
@@ -18,7 +15,9 @@ export function PumpDriver({ sessions }: { sessions: readonly LiveSession[] }) {
   latest.current = sessions;
   useEffect(() => {
     const lost = new Set<string>();
+    // By cuff and inflation: told to come down, and seen to be down.
     const letDown = new Set<string>();
+    const settled = new Set<string>();
     const timer = setInterval(() => {
       const nowMs = Date.now();
       for (const { sessionId, limb, source, pressureMmHg, lost: isLost, toldAtMs } of sessionPumps()) {
@@ -33,15 +32,17 @@ export function PumpDriver({ sessions }: { sessions: readonly LiveSession[] }) {
         }
         if (isLost || pressureMmHg === null) continue;
         const { view, state } = session;
-        const open = openInflation(state.limbs.find((candidate) => candidate.limb === limb));
-        if (pressureMmHg < CUFF_DOWN_MMHG) letDown.delete(key);
-        // Released on record, by whoever and wherever: the pump follows.
-        const released = !open && state.limbs.some((candidate) => candidate.limb === limb);
-        if (released && pressureMmHg >= CUFF_DOWN_MMHG && nowMs - toldAtMs > RISE_MS && !letDown.has(key)) {
-          letDown.add(key);
-          source.command({ do: 'release' });
+        const last = state.limbs.find((candidate) => candidate.limb === limb)?.inflations.at(-1);
+        if (last?.toMs != null && last.toMs >= toldAtMs && !settled.has(`${key} ${last.fromMs}`)) {
+          // Released on record, by whoever and wherever: the pump follows, and until it is down it says nothing new.
+          const inflation = `${key} ${last.fromMs}`;
+          if (pressureMmHg < CUFF_DOWN_MMHG) settled.add(inflation);
+          else if (!letDown.has(inflation)) {
+            letDown.add(inflation);
+            source.command({ do: 'release' });
+          }
+          continue;
         }
-        if (letDown.has(key)) continue;
         void appendNow(queries, sessionId, ...pumpEvents(view.plan, state, limb, pressureMmHg, nowMs));
       }
     }, LOOK_EVERY_MS);

@@ -49,47 +49,40 @@ export function Corrections({
     setTyped('');
   };
   return (
-    <details className="border-t border-rule pt-1">
-      <summary className="flex min-h-11 cursor-pointer items-center gap-3 text-[15px]">
-        Correct set {set.setIndex + 1}
-        {last && (
-          <Button
-            keyHint="U"
-            className="ml-auto"
-            onClick={(event) => {
-              event.preventDefault();
-              undo();
-            }}
-          >
-            Undo {UNDO_WORDS[last.type]}
-          </Button>
-        )}
-      </summary>
-      <div className="space-y-2 pb-2">
-        <div className="flex items-center gap-2">
-          <span className="mr-auto text-[15px]">It began</span>
-          <Button onClick={() => shift(-LATE_MS)}>5 s earlier</Button>
-          <Button onClick={() => shift(LATE_MS)}>5 s later</Button>
+    <div className="border-t border-rule pt-1">
+      {last && (
+        <Button keyHint="U" onClick={undo}>
+          Undo {UNDO_WORDS[last.type]}
+        </Button>
+      )}
+      <details>
+        <summary className="min-h-11 cursor-pointer py-2 text-[15px]">Correct set {set.setIndex + 1}</summary>
+        <div className="space-y-2 pb-2">
+          <div className="flex items-center gap-2">
+            <span className="mr-auto text-[15px]">It began</span>
+            <Button onClick={() => shift(-LATE_MS)}>5 s earlier</Button>
+            <Button onClick={() => shift(LATE_MS)}>5 s later</Button>
+          </div>
+          {exercise.strength && (
+            <form onSubmit={saveLoad} className="flex items-center gap-2">
+              <label className="mr-auto flex items-center gap-2 text-[15px]">
+                Lifted {mass.words(nowKg)}; really
+                <input
+                  inputMode="decimal"
+                  autoComplete="off"
+                  value={typed}
+                  onChange={(event) => setTyped(event.target.value)}
+                  className="figures min-h-11 w-20 rounded-sm border border-ink/40 bg-paper px-2 text-xl"
+                />
+                {mass.unit}
+              </label>
+              <Button type="submit" disabled={typed.trim() === ''}>
+                Save
+              </Button>
+            </form>
+          )}
         </div>
-        {exercise.strength && (
-          <form onSubmit={saveLoad} className="flex items-center gap-2">
-            <label className="mr-auto flex items-center gap-2 text-[15px]">
-              Lifted {mass.words(nowKg)}; really
-              <input
-                inputMode="decimal"
-                autoComplete="off"
-                value={typed}
-                onChange={(event) => setTyped(event.target.value)}
-                className="figures min-h-11 w-20 rounded-sm border border-ink/40 bg-paper px-2 text-xl"
-              />
-              {mass.unit}
-            </label>
-            <Button type="submit" disabled={typed.trim() === ''}>
-              Save
-            </Button>
-          </form>
-        )}
-      </div>
-    </details>
+      </details>
+    </div>
   );
 }

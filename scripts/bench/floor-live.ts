@@ -1,0 +1,169 @@
+import { randomUUID } from 'node:crypto';
+import { chromium } from '@playwright/test';
+import type { ClientRecord } from '#contract/client';
+import { PRACTITIONER_HEADER } from '#contract/practice';
+import type { SessionView } from '#contract/session';
+import { basisOf } from '#core/plan/basis';
+import { draftSession } from '#core/plan/draft-session';
+import type { EventBody } from '#core/session/events';
+import { CUFFS, WEIGHT_KITS } from '#demo/practice';
+import { CHROMIUM_LAUNCH } from '../../tests/chromium';
+import { startDemoServer } from './demo-server';
+
+// Eight sessions at once: the main thread of the page that shows the floor, the time from Space to paint on the live
+// bench, and how long an event takes from one device to another.
+
+const PEOPLE = 8;
+const SECONDS = 10;
+const TRIAL = { goneMmHg: 180, upMmHg: 10, backMmHg: 172, downMmHg: 4 };
+const CALM = { systolicMmHg: 122, diastolicMmHg: 76 };
+
+const server = await startDemoServer();
+const headers = { 'content-type': 'application/json', [PRACTITIONER_HEADER]: 'ines' };
+async function post<T>(path: string, body: unknown): Promise<T> {
+  const answer = await fetch(`${server.address}/api${path}`, {
+    method: 'POST',
+    headers,
+    body: JSON.stringify(body),
+  });
+  if (!answer.ok) throw new Error(`${path}: ${await answer.text()}`);
+  return answer.json() as Promise<T>;
+}
+const percentile = (timesMs: readonly number[], share: number): string =>
+  ([...timesMs].sort((a, b) => a - b)[Math.floor(share * (timesMs.length - 1))] ?? Number.NaN).toFixed(1);
+
+async function openFor(name: string): Promise<SessionView> {
+  const { id } = await post<ClientRecord>('/clients', { name });
+  await post(`/clients/${id}/screenings`, { yes: [], bloodPressures: [CALM, CALM], note: '' });
+  await post(`/clients/${id}/fits`, { kind: 'cuff', limb: 'left-thigh', girthCm: 55, cuffId: 'thigh-l' });
+  await post(`/clients/${id}/occlusion-pressures`, {
+    limb: 'left-thigh',
+    position: 'sitting',
+    method: 'doppler',
+    site: 'posterior-tibial',
+    pumpId: 'hand-pump',
+    readingSchool: 'bracket',
+    trials: [TRIAL, TRIAL],
+  });
+  const record = await post<ClientRecord>(`/clients/${id}/strength-tests`, {
+    exerciseId: 'knee-extension',
+    side: 'left',
+    loadKg: 30,
+    reps: 8,
+  });
+  const { session } = draftSession(
+    {
+      goal: 'size',
+      schoolId: 'research-consensus',
+      limbs: ['left-thigh'],
+      together: false,
+      rung: 'loaded',
+      weeksTrained: 2,
+      passiveDays: 0,
+      newcomer: false,
+      isolatedOnly: false,
+      carried: new Map(),
+    },
+    basisOf(record.facts, { cuffs: CUFFS, weightKits: WEIGHT_KITS }, 'clinician', record.judgedAtMs),
+  );
+  const signed = await post<ClientRecord>(`/clients/${id}/prescriptions`, session);
+  await post(`/clients/${id}/day-checks`, { notWell: [], painNow: 0, bloodPressure: null });
+  return post('/sessions', { id: randomUUID(), prescriptionId: signed.facts.prescriptions[0]?.id });
+}
+
+const seqs = new Map<string, number>();
+const append = (sessionId: string, ...bodies: EventBody[]) =>
+  post(`/sessions/${sessionId}/events`, {
+    events: bodies.map((body) => {
+      const seq = (seqs.get(sessionId) ?? 0) + 1;
+      seqs.set(sessionId, seq);
+      return { ...body, id: randomUUID(), sessionId, deviceId: 'bench', seq, atMs: Date.now() };
+    }),
+  });
+
+const sessions: SessionView[] = [];
+for (let person = 1; person <= PEOPLE; person += 1) sessions.push(await openFor(`Bench Person ${person}`));
+const place = { exerciseIndex: 0, setIndex: 0 };
+for (const { id } of sessions) {
+  await append(
+    id,
+    { type: 'session-started' },
+    { type: 'cuff-inflated', limb: 'left-thigh', pressureMmHg: 104 },
+    { type: 'set-started', ...place },
+  );
+}
+
+const browser = await chromium.launch(CHROMIUM_LAUNCH);
+const page = await browser.newPage();
+await page.addInitScript('globalThis.__name = (named) => named');
+await page.goto(`${server.address}/floor`);
+await page.getByText('Bench Person 8').first().waitFor();
+const devtools = await page.context().newCDPSession(page);
+await devtools.send('Performance.enable');
+const taskMs = async (): Promise<number> => {
+  const { metrics } = await devtools.send('Performance.getMetrics');
+  return 1000 * (metrics.find(({ name }) => name === 'TaskDuration')?.value ?? 0);
+};
+await page.waitForTimeout(2_000);
+const fromMs = await taskMs();
+await page.waitForTimeout(SECONDS * 1000);
+const perSecond = ((await taskMs()) - fromMs) / SECONDS;
+console.log(`Floor with ${PEOPLE} live sessions: main thread ${perSecond.toFixed(1)} ms/s`);
+
+await page.goto(`${server.address}/sessions/${sessions[0]?.id}`);
+await page.getByRole('button', { name: 'End the set here' }).waitFor();
+await page.evaluate(() => {
+  const timesMs: number[] = [];
+  (window as unknown as { timesMs: number[] }).timesMs = timesMs;
+  window.addEventListener(
+    'keydown',
+    ({ timeStamp }) => {
+      // The frame after the key, and then the task after that frame was painted.
+      requestAnimationFrame(() => setTimeout(() => timesMs.push(performance.now() - timeStamp)));
+    },
+    true,
+  );
+});
+for (let press = 0; press < 8; press += 1) {
+  await page.keyboard.press('Space');
+  await page.waitForTimeout(400);
+}
+const paints = await page.evaluate(() => (window as unknown as { timesMs: number[] }).timesMs);
+console.log(
+  `Space to paint on the live bench: p50 ${percentile(paints, 0.5)} ms, p95 ${percentile(paints, 0.95)} ms`,
+);
+
+const other = await (await browser.newContext()).newPage();
+await other.addInitScript('globalThis.__name = (named) => named');
+await other.goto(`${server.address}/kit`);
+await other.evaluate(() => {
+  const heard: Record<string, number> = {};
+  (window as unknown as { heard: Record<string, number> }).heard = heard;
+  const feed = new EventSource('/api/sessions/feed');
+  feed.onmessage = ({ data }) => {
+    for (const { id } of JSON.parse(data).events) heard[id] = Date.now();
+  };
+  return new Promise((done) => feed.addEventListener('ready', done, { once: true }));
+});
+const sent = new Map<string, number>();
+for (let i = 0; i < 60; i += 1) {
+  const session = sessions[1 + (i % (PEOPLE - 1))];
+  if (!session) continue;
+  const id = randomUUID();
+  const seq = (seqs.get(session.id) ?? 0) + 1;
+  seqs.set(session.id, seq);
+  const atMs = Date.now();
+  const event = { type: 'pressure-read', limb: 'left-thigh', pressureMmHg: 100 + (i % 5), cause: 'read' };
+  sent.set(id, atMs);
+  await post(`/sessions/${session.id}/events`, {
+    events: [{ ...event, id, sessionId: session.id, deviceId: 'bench', seq, atMs }],
+  });
+}
+await other.waitForTimeout(500);
+const heard = await other.evaluate(() => (window as unknown as { heard: Record<string, number> }).heard);
+const delays = [...sent].flatMap(([id, atMs]) => (heard[id] === undefined ? [] : [heard[id] - atMs]));
+console.log(
+  `From one device to another: ${delays.length} of ${sent.size} heard, p50 ${percentile(delays, 0.5)} ms, p95 ${percentile(delays, 0.95)} ms`,
+);
+await browser.close();
+server.stop();
