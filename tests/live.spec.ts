@@ -73,7 +73,10 @@ test('the occlusion limit alarms at 80 and 100 % in every view, and asks until t
   await passUntil(page, nothingInflated(page));
 });
 
-test('a page closed with the cuff up comes back to its clock', async ({ page, context }) => {
+test('a page closed with the cuff up comes back to the release question, and to its clock', async ({
+  page,
+  context,
+}) => {
   await openOdalys(page, 'Run');
   await startSetOne(page);
   await passUntil(page, page.getByText('All saved on the server'));
@@ -81,6 +84,10 @@ test('a page closed with the cuff up comes back to its clock', async ({ page, co
   const again = await context.newPage();
   await again.clock.resume();
   await again.goto('/');
+  const question = again.getByRole('alertdialog', { name: 'Is the cuff of Odalys Ferrant still up?' });
+  await expect(question).toContainText('occluded');
+  await question.getByRole('button', { name: 'Still up, go on' }).click();
+  await expect(question).toHaveCount(0);
   await dock(again).getByRole('link', { name: 'Odalys Ferrant, left thigh' }).click();
   await expect(again.getByRole('button', { name: /Release left thigh/ })).toBeVisible();
 });

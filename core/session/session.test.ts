@@ -9,6 +9,7 @@ import { fold } from './fold';
 import { liveTimeline } from './live-timeline';
 import { nextStep } from './next-step';
 import { logOf, SESSION_ID, START_MS, WHOLE_SESSION } from './session.fixture';
+import { totalsOf } from './totals';
 
 const { plan } = testPlan();
 const released = testPlan({ protocolId: 'release-75', tempoId: '2-0-2', restMs: 60_000 }).plan;
@@ -131,6 +132,17 @@ describe('clocks (RUN-1, RUN-2)', () => {
 });
 
 describe('dose (RUN-5)', () => {
+  it('adds up over sessions, per limb and in all', () => {
+    const one = doseOf(liveTimeline(plan, fold(plan, whole), at(9999)));
+    expect(totalsOf([one, one])).toMatchObject({
+      sessions: 2,
+      occludedMs: 540_000,
+      volumeKgReps: 1460,
+      limbs: [{ limb: 'left-thigh', totalOcclusionMs: 540_000, pressureTimeMmHgMin: 902 }],
+    });
+    expect(totalsOf([])).toMatchObject({ sessions: 0, limbs: [] });
+  });
+
   it('adds up as worked by hand', () => {
     const dose = doseOf(liveTimeline(plan, fold(plan, whole), at(9999)));
     expect(dose).toMatchObject({ reps: 73, volumeKgReps: 730, occludedMs: 270_000 });

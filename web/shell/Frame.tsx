@@ -7,6 +7,7 @@ import { allowSound } from '../sound/tones';
 import { toggleTheme } from '../theme/theme';
 import { CuffDock } from './CuffDock';
 import { PumpDriver } from './PumpDriver';
+import { ReopenQuestion } from './ReopenQuestion';
 import { Roster } from './Roster';
 import { SessionDriver } from './SessionDriver';
 import { TopLine } from './TopLine';
@@ -40,6 +41,7 @@ export function Frame() {
         <Roster />
         <div className="flex min-w-0 flex-1 flex-col">
           <TopLine openPalette={() => setFinding(true)} />
+          <ReopenQuestion sessions={sessions} />
           <main className="min-h-0 flex-1 overflow-y-auto">
             <Suspense>
               <Outlet />

@@ -7,6 +7,7 @@ import { FindingsFor } from '../../parts/FindingLine';
 import { EffortForecast } from './EffortForecast';
 import { ExerciseEditor } from './ExerciseEditor';
 import { ExerciseList } from './ExerciseList';
+import { GivenSoFar } from './GivenSoFar';
 import { PlanStrip } from './PlanStrip';
 import { RungCheck } from './RungCheck';
 import { SchoolsTable } from './SchoolsTable';
@@ -106,6 +107,7 @@ export function Composer({
               </p>
             )}
           </div>
+          <GivenSoFar given={review.given} hasBlock={client.facts.programmes.length > 0} />
           <SignBar composer={composer} client={client} session={session} />
         </>
       )}

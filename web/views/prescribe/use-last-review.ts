@@ -1,21 +1,34 @@
 import { useQueries } from '@tanstack/react-query';
 import type { ClientRecord } from '#contract/client';
 import type { SessionView } from '#contract/session';
+import { newest } from '#core/chain/facts';
 import { currentPrescription } from '#core/chain/links';
 import type { SeenExercise } from '#core/forecast/fit-trainee';
 import { seenSets } from '#core/forecast/seen-sets';
 import { type Change, changeWords, recommend, tidyChange } from '#core/progression/review';
+import { MS_PER_DAY } from '#core/quantity/units';
 import { limitsInForce } from '#core/screening/clearance';
+import { doseOf } from '#core/session/dose';
 import { fold } from '#core/session/fold';
+import { liveTimeline } from '#core/session/live-timeline';
+import { type Totals, totalsOf } from '#core/session/totals';
 import { api, read } from '../../data/api';
 import { KEYS } from '../../data/queries';
 
-const MOST_SESSIONS = 6;
+// A block has at most 84 sessions; a week at most seven, and what the model learns from needs no more.
+const MOST_SESSIONS = 24;
+const MOST_LEARNT = 6;
 
 const ANSWERED = { accepted: 'Accepted', edited: 'Edited', declined: 'Declined' } as const;
 
 /** What past sessions say: changes of the last one's exercises with their words, and the sets the model learns from. */
-export type LastReview = { changes: Change[]; words: string[]; seen: SeenExercise[] };
+export type LastReview = {
+  changes: Change[];
+  words: string[];
+  seen: SeenExercise[];
+  /** What the last seven days and the block gave (rule RUN-5). */
+  given: { week: Totals; block: Totals };
+};
 
 /** Reads the last sessions and reviews the newest; `undefined` while they are being read. */
 export function useLastReview(client: ClientRecord): LastReview | undefined {
@@ -33,11 +46,23 @@ export function useLastReview(client: ClientRecord): LastReview | undefined {
   const past = answers.flatMap(({ data }) =>
     data ? [{ view: data, plan: data.plan, state: fold(data.plan, data.events) }] : [],
   );
-  const seen = past.flatMap(seenSets);
+  const seen = past.slice(0, MOST_LEARNT).flatMap(seenSets);
+  const since = (fromMs: number) =>
+    totalsOf(
+      past
+        .filter(({ view }) => view.openedAtMs >= fromMs)
+        .map(({ plan, state }) => doseOf(liveTimeline(plan, state, client.judgedAtMs))),
+    );
+  const block = newest(client.facts.programmes);
+  const weekAgoMs = client.judgedAtMs - 7 * MS_PER_DAY;
+  const given = {
+    week: since(weekAgoMs),
+    block: since(block ? Date.parse(block.wish.startsOn) : weekAgoMs),
+  };
   const [last, before] = past;
   // A plan signed after the last session was already a decision about it.
   if (!last || last.view.prescriptionId !== currentPrescription(client.facts)?.id) {
-    return { changes: [], words: [], seen };
+    return { changes: [], words: [], seen, given };
   }
   const check = client.facts.dayChecks
     .filter(({ atMs }) => atMs <= last.view.openedAtMs)
@@ -55,6 +80,7 @@ export function useLastReview(client: ClientRecord): LastReview | undefined {
     };
   });
   return {
+    given,
     changes: reviews.map(({ change }) => change),
     words: reviews.map(
       ({ change, reason, rule, answered }, place) =>

@@ -114,7 +114,8 @@ export function LiveBench({ session: { view, state } }: { session: LiveSession }
       {state.stopped && (
         <p role="alert" className="border-l-4 border-vermilion pl-3 text-xl">
           <strong className="text-vermilion">Stop.</strong> {state.stopped.why}. Deflate at once, sit or lie
-          down, stay with the person, follow local first-aid policy (RUN-3).
+          down, stay with the person, follow local first-aid policy. Note what was felt, where, and when it
+          passed (RUN-3).
         </p>
       )}
       <div className="grid gap-6 lg:grid-cols-[1fr_20rem]">

@@ -1,0 +1,27 @@
+import type { Limb } from '../quantity/limb';
+import type { Dose } from './dose';
+
+/** Doses of several sessions added up, per limb and in all (rule RUN-5). */
+export type Totals = {
+  sessions: number;
+  occludedMs: number;
+  volumeKgReps: number;
+  limbs: { limb: Limb; totalOcclusionMs: number; pressureTimeMmHgMin: number }[];
+};
+
+/** Adds up what sessions gave, of a week or a block. */
+export function totalsOf(doses: readonly Dose[]): Totals {
+  const limbs = new Map<Limb, Totals['limbs'][number]>();
+  for (const { limb, totalOcclusionMs, pressureTimeMmHgMin } of doses.flatMap((dose) => dose.limbs)) {
+    const sum = limbs.get(limb) ?? { limb, totalOcclusionMs: 0, pressureTimeMmHgMin: 0 };
+    sum.totalOcclusionMs += totalOcclusionMs;
+    sum.pressureTimeMmHgMin += pressureTimeMmHgMin;
+    limbs.set(limb, sum);
+  }
+  return {
+    sessions: doses.length,
+    occludedMs: doses.reduce((sum, dose) => sum + dose.occludedMs, 0),
+    volumeKgReps: doses.reduce((sum, dose) => sum + dose.volumeKgReps, 0),
+    limbs: [...limbs.values()],
+  };
+}

@@ -1,0 +1,69 @@
+import { useState } from 'react';
+import { LIMB_LABELS } from '#core/quantity/limb';
+import { limbClocks } from '#core/session/clocks';
+import { inflatedLimbs, openInflation } from '#core/session/state';
+import { type LiveSession, useAppend } from '../data/live-session';
+import { Button } from '../parts/Button';
+import { clock } from '../parts/format';
+import { useNow } from '../parts/use-now';
+import { releaseEvents } from '../views/run/release';
+
+const loadedAtMs = Date.now();
+
+/** When the cuff that has been up longest went up, wall clock; infinity when none is. */
+const upSinceMs = ({ state }: LiveSession): number =>
+  Math.min(
+    Number.POSITIVE_INFINITY,
+    ...inflatedLimbs(state).map((limb) => openInflation(limb)?.fromMs ?? Number.POSITIVE_INFINITY),
+  );
+
+/** After the page was closed with a cuff up, the first thing asked is whether it still is (rule RUN-1). */
+export function ReopenQuestion({ sessions }: { sessions: readonly LiveSession[] }) {
+  const [answered, setAnswered] = useState<readonly string[]>([]);
+  return sessions
+    .filter((session) => upSinceMs(session) < loadedAtMs && !answered.includes(session.view.id))
+    .map((session) => (
+      <Question
+        key={session.view.id}
+        session={session}
+        answered={() => setAnswered((ids) => [...ids, session.view.id])}
+      />
+    ));
+}
+
+function Question({ session: { view, state }, answered }: { session: LiveSession; answered: () => void }) {
+  const nowMs = useNow(1_000);
+  const append = useAppend(view.id);
+  const up = limbClocks(view.plan, state, nowMs).filter(({ inflated }) => inflated);
+  const words = up.map(
+    ({ limb, clockMs }) => `${LIMB_LABELS[limb].toLowerCase()}, ${clock(clockMs)} occluded`,
+  );
+  return (
+    <section
+      role="alertdialog"
+      aria-label={`Is the cuff of ${view.clientName} still up?`}
+      className="flex flex-wrap items-center gap-4 border-b-4 border-vermilion bg-tint px-6 py-3"
+    >
+      <p className="mr-auto text-xl">
+        <strong>Is the cuff of {view.clientName} still up?</strong> This page was closed: {words.join('; ')}.
+      </p>
+      <Button
+        kind="stop"
+        onClick={() => {
+          void append(
+            ...releaseEvents(
+              view.plan,
+              state,
+              up.map(({ limb }) => limb),
+              Date.now(),
+            ),
+          );
+          answered();
+        }}
+      >
+        It is down now
+      </Button>
+      <Button onClick={answered}>Still up, go on</Button>
+    </section>
+  );
+}

@@ -1,0 +1,33 @@
+import { LIMB_LABELS } from '#core/quantity/limb';
+import type { Totals } from '#core/session/totals';
+import { clock, plain } from '../../parts/format';
+import { useUnits } from '../../parts/units';
+import type { LastReview } from './use-last-review';
+
+/** What was given already, per limb: the last seven days, and the block (rule RUN-5). */
+export function GivenSoFar({ given, hasBlock }: { given: LastReview['given']; hasBlock: boolean }) {
+  if (given.week.sessions === 0 && given.block.sessions === 0) return null;
+  return (
+    <section aria-label="Given so far">
+      <h3 className="font-semibold">Given so far</h3>
+      <Line name="Last seven days" totals={given.week} />
+      {hasBlock && <Line name="This block" totals={given.block} />}
+    </section>
+  );
+}
+
+function Line({ name, totals }: { name: string; totals: Totals }) {
+  const { mass } = useUnits();
+  const limbs = totals.limbs.map(
+    ({ limb, totalOcclusionMs, pressureTimeMmHgMin }) =>
+      `${LIMB_LABELS[limb].toLowerCase()} ${clock(totalOcclusionMs)} occluded, ${plain(pressureTimeMmHgMin, 0)} mmHg·min`,
+  );
+  return (
+    <p className="text-[15px]">
+      {name}: {totals.sessions} {totals.sessions === 1 ? 'session' : 'sessions'}
+      {totals.sessions > 0 &&
+        `; ${limbs.join('; ')}; ${plain(Number(mass.show(totals.volumeKgReps)), 0)} ${mass.unit}·reps`}
+      .
+    </p>
+  );
+}
