@@ -128,6 +128,28 @@ export async function startApi() {
       const answer = await app.request(`/api${path}`);
       return { status: answer.status, text: await answer.text() };
     },
+    /** Follows an event stream, message by message; what it says before the first one is passed over. */
+    follow: async (path: string) => {
+      const answer = await app.request(`/api${path}`);
+      const reader = answer.body?.getReader();
+      const decoder = new TextDecoder();
+      let text = '';
+      const next = async (): Promise<unknown> => {
+        for (;;) {
+          const message = /^data: (\{.*\})$/m.exec(text);
+          if (message) {
+            text = text.slice(message.index + message[0].length);
+            return JSON.parse(message[1] ?? '');
+          }
+          const { value, done } = (await reader?.read()) ?? { done: true };
+          if (done) throw new Error('The stream ended.');
+          text += decoder.decode(value);
+        }
+      };
+      // The stream says that it stands before it says anything else.
+      while (!text.includes('event: ready')) text += decoder.decode((await reader?.read())?.value);
+      return { next, leave: async () => reader?.cancel() };
+    },
     /** The first message of an event stream, which is then left. */
     firstOfStream: async (path: string): Promise<unknown> => {
       const answer = await app.request(`/api${path}`);

@@ -222,12 +222,14 @@ describe('the chain', () => {
     const session = {
       id: 's',
       prescriptionId: 'rx',
-      startedAtMs: ago(3),
-      finishedAtMs: ago(3),
+      startedAtMs: ago(5),
+      finishedAtMs: ago(5),
       redSigns: [],
       followUp: null,
     };
-    expect(link({ ...ready, sessions: [session] }, 'run')?.reason).toBe('1 session, the last 3 days ago.');
+    expect(link({ ...ready, sessions: [session] }, 'run')?.reason).toBe('1 session, the last 5 days ago.');
+    const recent = { ...session, startedAtMs: ago(1), finishedAtMs: ago(1) };
+    expect(link({ ...ready, sessions: [recent] }, 'run')).toMatchObject({ state: 'due', figure: 'ask' });
     expect(link({ ...ready, sessions: [{ ...session, finishedAtMs: null }] }, 'run')).toMatchObject({
       state: 'due',
     });

@@ -1,11 +1,12 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { type TestChoices, testPlan } from '../plan/plan.fixture';
+import { composeSession } from '../plan/compose';
+import { type TestChoices, testBasis, testExercise, testPlan, testSession } from '../plan/plan.fixture';
 import type { EventBody } from '../session/events';
 import { fold } from '../session/fold';
 import { logOf } from '../session/session.fixture';
 import { signIdSchema } from '../session/signs';
-import { changeWords, type Reviewed, recommend } from './review';
+import { type Change, changeWords, type Reviewed, recommend, tidyChange, whyNotChange } from './review';
 
 /** A session with these repetitions, effort after the last set, and joint pain, under a plan changed by `choices`. */
 function session(
@@ -115,5 +116,62 @@ describe('the review (REV-1 to REV-8, first match wins)', () => {
     expect(changeWords({ pressurePoints: -10 })).toBe('pressure −10 points');
     expect(changeWords({ restMs: 45_000 })).toBe('rest 45 s');
     expect(changeWords({ loadSteps: 1 })).toBe('load one step up');
+  });
+});
+
+describe('an edited change, checked again', () => {
+  const why = (change: Change, choices: TestChoices = {}, cap: number | null = null) =>
+    whyNotChange(testPlan(choices), 0, change, cap);
+
+  it('is refused past a limit, past a clearance, and up from the usual load', () => {
+    expect(why({ pressurePoints: 5 }, { percentLop: 60 })).toBeNull();
+    expect(why({ pressurePoints: 25 }, { percentLop: 60 })).toContain('PRS-3');
+    expect(why({ pressurePoints: 5 }, { percentLop: 60 }, 60)).toContain('SCR-2');
+    expect(why({ pressurePoints: -20 }, { percentLop: 45 })).toContain('below');
+    const heavy = testPlan();
+    for (const exercise of heavy.plan.exercises) exercise.trueLoadPercent = 40;
+    expect(whyNotChange(heavy, 0, { loadSteps: 1 }, null)).toContain('LOAD-3');
+    expect(why({ loadSteps: -1 }, { percentOneRepMax: 40 })).toBeNull();
+  });
+
+  it('says nothing that was left out', () => {
+    expect(tidyChange({ pressurePoints: 0, loadSteps: undefined, restMs: 45_000 })).toEqual({
+      restMs: 45_000,
+    });
+  });
+});
+
+describe('several exercises, each by itself', () => {
+  it('are reviewed by their own sets', () => {
+    const { plan } = composeSession(
+      { ...testSession(), exercises: [testExercise({ percentLop: 50 }), testExercise({ percentLop: 50 })] },
+      testBasis(),
+    );
+    const entries: [number, EventBody][] = [[0, { type: 'session-started' }]];
+    [ALL, [22, 10, 8, 6]].forEach((reps, exerciseIndex) => {
+      reps.forEach((done, setIndex) => {
+        const place = { exerciseIndex, setIndex };
+        const fromSeconds = 10 + 1000 * exerciseIndex + 100 * setIndex;
+        entries.push([fromSeconds, { type: 'set-started', ...place }]);
+        entries.push([fromSeconds + 60, { type: 'set-ended', ...place, reps: done, reason: 'done' }]);
+        entries.push([fromSeconds + 62, { type: 'set-noted', ...place, effort: 5 }]);
+      });
+    });
+    const state = fold(plan, logOf(entries));
+    const rule = (exerciseIndex: number) => recommend({ plan, state }, 1, null, null, exerciseIndex).rule;
+    expect([rule(0), rule(1)]).toEqual(['REV-7', 'REV-3']);
+  });
+
+  it('count work by the clock and sets to failure as done or not', () => {
+    const passive = testPlan({ exerciseId: 'knee-extension', protocolId: 'near-failure' }).plan;
+    const entries: [number, EventBody][] = [[0, { type: 'session-started' }]];
+    passive.exercises[0]?.sets.forEach((_, setIndex) => {
+      const place = { exerciseIndex: 0, setIndex };
+      entries.push([100 * setIndex + 10, { type: 'set-started', ...place }]);
+      entries.push([100 * setIndex + 60, { type: 'set-ended', ...place, reps: 18, reason: 'failure' }]);
+      entries.push([100 * setIndex + 62, { type: 'set-noted', ...place, effort: 9 }]);
+    });
+    const state = fold(passive, logOf(entries));
+    expect(recommend({ plan: passive, state }, 1, null, null)).toMatchObject({ rule: 'REV-5', change: {} });
   });
 });

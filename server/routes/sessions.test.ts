@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import type { ClientRecord } from '#contract/client';
 import type { SessionView } from '#contract/session';
 import type { SessionEvent } from '#core/session/events';
 import { fold } from '#core/session/fold';
@@ -136,5 +137,33 @@ describe('opening a session', () => {
     await api.post(`/clients/${client.id}/prescriptions`, prescriptionFor(client, { percentLop: 50 }));
     const old = await api.refused('/sessions', { id: other, prescriptionId: view.prescriptionId });
     expect(old.problem.title).toBe('Superseded');
+  });
+});
+
+describe('what happens to a session, told on', () => {
+  it('reaches who follows the feed, as it is stored', async () => {
+    const api = await startApi();
+    await openSession(api);
+    const feed = await api.follow('/sessions/feed');
+    await api.post(EVENTS, { events: LOG.slice(0, 2) });
+    expect(await feed.next()).toEqual({ opened: null, events: LOG.slice(0, 2) });
+    // What is refused is not told.
+    await api.refused(EVENTS, { events: [{ ...LOG[2], sessionId: '00000000-0000-4000-8000-0000000000ff' }] });
+    await api.post(EVENTS, { events: LOG.slice(2, 3) });
+    expect(await feed.next()).toEqual({ opened: null, events: LOG.slice(2, 3) });
+    await feed.leave();
+  });
+
+  it('carries the day after into the record, where numbness holds the next session (RUN-6)', async () => {
+    const api = await startApi();
+    const { clientId } = await openSession(api);
+    await api.post(EVENTS, { events: LOG });
+    const said = { soreness: 4, bruising: 'none', pinpointBleeding: false, numbness: true };
+    api.clock.nowMs += DAY_MS;
+    const event = { ...LOG[0], ...said, type: 'followed-up', seq: 900, atMs: api.clock.nowMs - 1_000 };
+    await api.post(EVENTS, { events: [{ ...event, id: '00000000-0000-4000-8000-0000000000aa' }] });
+    const record = await api.get<ClientRecord>(`/clients/${clientId}`);
+    expect(record.facts.sessions[0]?.followUp).toMatchObject(said);
+    expect(record.chain.find(({ id }) => id === 'screen')).toMatchObject({ state: 'held', rules: ['RUN-6'] });
   });
 });

@@ -97,3 +97,14 @@ describe('units', () => {
     for (const typed of ['', ' ', 'ten']) expect(UNITS.mass.kg.parse(typed)).toBeNaN();
   });
 });
+
+it('reads plates marked in another unit, and shows them as they are marked', () => {
+  const field = KINDS.bar.fields.find(({ key }) => key === 'pairs') as KitField;
+  const pairs = fromTyped(field, '2.5×2 10lb×1 5KG x 1'.replace(' x ', 'x'), METRIC);
+  expect(pairs).toEqual([
+    { plateKg: 2.5, pairs: 2 },
+    { plateKg: expect.closeTo(4.536, 3), pairs: 1, markedIn: 'lb' },
+    { plateKg: 5, pairs: 1, markedIn: 'kg' },
+  ]);
+  expect(toTyped(field, pairs, METRIC)).toBe('2.5×2 10lb×1 5kg×1');
+});

@@ -1,0 +1,92 @@
+import { describe, expect, it } from 'vitest';
+import { testBasis, testExercise, testOcclusion, testSession, testStrength } from '#core/plan/plan.fixture';
+import {
+  changeSet,
+  isComplete,
+  mayShare,
+  measuredLimbs,
+  newExercise,
+  sideWords,
+  withLimbs,
+  withProtocol,
+} from './choices';
+
+const basis = testBasis({
+  occlusions: [
+    testOcclusion(),
+    testOcclusion({ id: 'standing', position: 'standing' }),
+    testOcclusion({ id: 'lop-right', limb: 'right-thigh' }),
+  ],
+  strengthTests: [
+    testStrength(),
+    testStrength({ id: 'right', side: 'right' }),
+    testStrength({ id: 'press', exerciseId: 'leg-press', side: 'both' }),
+  ],
+});
+const choice = testExercise();
+
+describe('an exercise as it is edited', () => {
+  it('takes another protocol as a copy: its sets, its tempo where the old one does not fit, its own share of LOP', () => {
+    const released = withProtocol(choice, 'release-75');
+    expect(released.sets.map(({ release, restMs }) => [release, restMs])).toEqual([
+      [true, 60_000],
+      [true, 60_000],
+      [true, 60_000],
+      [true, 60_000],
+    ]);
+    expect(released.tempoId).toBe('2-0-2');
+    expect(released.limbs[0]?.percentLop).toBe(60);
+    expect(withProtocol(choice, 'passive-recovery').limbs[0]?.percentLop).toBe(80);
+    expect(withProtocol(choice, 'aerobic').sets.map(({ workMs }) => workMs)).toEqual([300_000, 300_000]);
+  });
+
+  it('goes by each limb’s own pressure in the position, and by the test of the side', () => {
+    const right = withLimbs(choice, ['right-thigh'], basis);
+    expect(right.limbs).toEqual([{ limb: 'right-thigh', occlusionId: 'lop-right', percentLop: 60 }]);
+    expect(right.load).toMatchObject({ strengthTestId: 'right' });
+    const standing = withLimbs({ ...choice, position: 'standing' }, ['left-thigh'], basis);
+    expect(standing.limbs[0]?.occlusionId).toBe('standing');
+    // A limb that was never measured is not put under a cuff.
+    expect(withLimbs(choice, ['left-arm'], basis)).toEqual(choice);
+  });
+
+  it('is added with its own test and kit, without kilograms where there is none, and not on an unmeasured limb', () => {
+    expect(newExercise('leg-press', choice, ['left-thigh', 'right-thigh'], basis)).toMatchObject({
+      limbs: [{ occlusionId: 'lop' }, { occlusionId: 'lop-right' }],
+      load: { kind: 'weighed', strengthTestId: 'press', weightKitId: 'stack' },
+    });
+    expect(newExercise('bridge-single', choice, ['left-thigh', 'right-thigh'], basis)).toMatchObject({
+      limbs: [{ limb: 'left-thigh' }],
+      load: { kind: 'unweighed' },
+    });
+    expect(newExercise('passive-cuff-leg', choice, ['left-thigh'], basis)?.protocolId).toBe(
+      'passive-recovery',
+    );
+    expect(newExercise('elbow-flexion', choice, ['left-arm'], basis)).toBeNull();
+    expect(newExercise('somersault', choice, ['left-thigh'], basis)).toBeNull();
+  });
+
+  it('may share an inflation only with a neighbour on the same limbs', () => {
+    expect(mayShare(choice, testExercise())).toBe(true);
+    expect(mayShare(choice, testExercise({ limb: 'right-thigh' }))).toBe(false);
+    expect(mayShare(choice, undefined)).toBe(false);
+  });
+
+  it('is complete when every figure is one, within its range', () => {
+    const session = (changes: object) => ({ ...testSession(), exercises: [{ ...choice, ...changes }] });
+    expect(isComplete(session({}))).toBe(true);
+    expect(isComplete({ ...testSession(), exercises: [] })).toBe(false);
+    expect(isComplete(session({ limbs: [{ ...choice.limbs[0], percentLop: Number.NaN }] }))).toBe(false);
+    expect(isComplete(session(changeSet(choice, 1, { reps: 7.5 })))).toBe(false);
+    expect(isComplete(session(changeSet(choice, 1, { restMs: -1 })))).toBe(false);
+    expect(isComplete(session(changeSet(choice, 1, { reps: 0 })))).toBe(false);
+    expect(isComplete(session(changeSet(choice, 1, { reps: 0, workMs: 60_000 })))).toBe(true);
+  });
+
+  it('says its side in a word, and which limbs were measured', () => {
+    expect(sideWords(choice)).toBe('left');
+    expect(sideWords(withLimbs(choice, ['left-thigh', 'right-thigh'], basis))).toBe('both');
+    expect(measuredLimbs(basis, 'leg')).toEqual(['left-thigh', 'right-thigh']);
+    expect(measuredLimbs(basis, 'arm')).toEqual([]);
+  });
+});

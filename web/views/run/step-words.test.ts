@@ -1,0 +1,74 @@
+import { describe, expect, it } from 'vitest';
+import { composeSession } from '#core/plan/compose';
+import { testBasis, testExercise, testPlan, testSession } from '#core/plan/plan.fixture';
+import type { EventBody } from '#core/session/events';
+import { fold } from '#core/session/fold';
+import { nextStep } from '#core/session/next-step';
+import { logOf, START_MS } from '#core/session/session.fixture';
+import { promptWords, stepWords } from './step-words';
+
+const { plan } = testPlan();
+const two = composeSession(
+  { ...testSession(), exercises: [testExercise(), testExercise()] },
+  testBasis(),
+).plan;
+type Entry = readonly [number, EventBody];
+const begun: Entry[] = [[0, { type: 'session-started' }]];
+const up: Entry[] = [...begun, [5, { type: 'cuff-inflated', limb: 'left-thigh', pressureMmHg: 104 }]];
+
+const at = (over: typeof plan, seconds: number, log: Entry[]) => {
+  const state = fold(over, logOf(log));
+  const nowMs = START_MS + seconds * 1000;
+  const step = nextStep(over, state, nowMs);
+  return { ...stepWords(over, step), prompt: promptWords(step, state, nowMs) };
+};
+
+describe('what the bench says', () => {
+  it('names the pressure to inflate to, and prompts the hands the first time', () => {
+    expect(at(plan, 1, begun)).toMatchObject({
+      now: 'Inflate left thigh to 104 mmHg',
+      action: 'Inflated',
+      prompt: expect.stringContaining('FIT-4'),
+    });
+  });
+
+  it('names the set, and the exercise too where there are several', () => {
+    expect(at(plan, 20, up)).toMatchObject({ now: 'Next: set 1', action: 'Start set 1' });
+    expect(at(two, 20, up).now).toBe('Next: Knee extension, set 1');
+  });
+
+  it('asks for the release at the limit and after a stop before anything else', () => {
+    expect(at(plan, 1300, up)).toMatchObject({ now: expect.stringContaining('Deflate now'), urgent: true });
+    expect(at(plan, 30, [...up, [20, { type: 'stopped', why: 'Dizzy' }]])).toMatchObject({
+      now: 'Release now',
+      urgent: true,
+    });
+  });
+
+  it('primes in words of its own', () => {
+    const primed = composeSession(
+      { ...testSession(), exercises: [{ ...testExercise(), primed: true }] },
+      testBasis(),
+    ).plan;
+    expect(at(primed, 1, begun).now).toBe('Prime left thigh to 62 mmHg');
+    const first: Entry[] = [...begun, [5, { type: 'cuff-inflated', limb: 'left-thigh', pressureMmHg: 62 }]];
+    expect(at(primed, 10, first)).toMatchObject({ now: 'Priming: keep it up for 30 s', action: null });
+    expect(at(primed, 36, first).now).toBe('Priming: let the cuff down');
+  });
+
+  it('counts the walk down after the last release', () => {
+    const done: Entry[] = [...up];
+    plan.exercises[0]?.sets.forEach(({ reps }, setIndex) => {
+      const place = { exerciseIndex: 0, setIndex };
+      done.push([100 + 100 * setIndex, { type: 'set-started', ...place }]);
+      done.push([150 + 100 * setIndex, { type: 'set-ended', ...place, reps, reason: 'done' }]);
+    });
+    expect(at(plan, 460, done)).toMatchObject({
+      now: 'All sets done: deflate slowly',
+      prompt: expect.stringContaining('slowly'),
+    });
+    const down: Entry[] = [...done, [470, { type: 'cuff-released', limb: 'left-thigh' }]];
+    expect(at(plan, 480, down).prompt).toBe('Walk: 0:50 left of a minute.');
+    expect(at(plan, 540, down).prompt).toBeNull();
+  });
+});
