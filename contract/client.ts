@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import type { ClientFacts } from '#core/chain/facts';
-import type { Link } from '#core/chain/links';
+import type { Link } from '#core/chain/link';
 import { shelfLifeSchema } from '#core/occlusion-pressure/shelf-life';
 
 export const newClientSchema = z.object({

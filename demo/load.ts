@@ -131,7 +131,9 @@ function draftFor(facts: ClientFacts, wish: PrescribeWish, nowMs: number) {
   const exercises = session.exercises.map((choice) => ({
     ...choice,
     tempoId,
-    limbs: choice.limbs.map((limb) => ({ ...limb, percentLop: percentLop ?? limb.percentLop })),
+    limbs: choice.limbs.map((limb) =>
+      limb.strapId ? limb : { ...limb, percentLop: percentLop ?? limb.percentLop },
+    ),
   }));
   return { ...session, exercises };
 }

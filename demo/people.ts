@@ -213,6 +213,7 @@ const leocadia: DemoPerson = {
         noTingling: true,
       },
     },
+    { daysAgo: 8, do: 'prescribe', wish: { goal: 'recovery', limbs: ['left-thigh'], tempoId: '3-0-3' } },
   ],
 };
 

@@ -166,3 +166,25 @@ test('a regulated pump inflates, holds, reports and releases; its loss is said, 
   await page.keyboard.press('r');
   await expect(dock(page).getByText('No cuff is inflated.')).toBeVisible();
 });
+
+test('a strap by feel is tightened to its mark, and looked at after every set', async ({ page }) => {
+  await page.goto('/');
+  await openPerson(page, 'Leocadia Brandt');
+  await chooseLink(page, 'Prescribe');
+  await expect(
+    page.getByText('By feel: people misjudge it, and nobody knows the pressure.').first(),
+  ).toBeVisible();
+  await page.getByRole('button', { name: 'Sign as Ines Marrable' }).click();
+  await checkOnTheDayIfAsked(page);
+  await page.getByRole('button', { name: 'Open the session' }).click();
+  await expect(page.getByRole('heading', { name: 'Tighten left thigh to mark 6' })).toBeVisible();
+  await page.keyboard.press('Space');
+  await expect(dock(page).getByText('by feel')).toBeVisible();
+  await expect(page.getByRole('heading', { name: /^Next: .* set 1/ })).toBeVisible();
+  await page.keyboard.press('Space');
+  await expect(page.getByTestId('reps')).toBeVisible();
+  await page.keyboard.press('Space');
+  await expect(page.getByRole('heading', { name: 'Look: colour good, no tingling?' })).toBeVisible();
+  await page.getByRole('button', { name: 'Not', exact: true }).click();
+  await expect(page.getByRole('dialog')).toBeVisible();
+});

@@ -1,13 +1,13 @@
 import { lastHeldMs, type MeasuredWith, reasonDue } from '../occlusion-pressure/shelf-life';
 import { LIMB_LABELS, type Limb, type Position } from '../quantity/limb';
 import { lengthWords, MS_PER_DAY, massWords } from '../quantity/units';
-import type { RuleId } from '../rules/catalogue';
 import { hardFindings } from '../rules/finding';
 import { LIMITS } from '../rules/limits';
 import { DAY_CHECK_HOLDS_MS, type DayCheck, judgeDayCheck } from '../screening/day-check';
 import { DECISION_WORDS, judgeScreening } from '../screening/decide';
 import { screeningIsDue } from '../screening/screening';
 import { RED_SIGN_LOCK_MS, SIGNS } from '../session/signs';
+import { ageWords, agoWords } from './age-words';
 import { followUpThatHolds, sessionToAskAbout } from './day-after';
 import {
   type ClientFacts,
@@ -18,36 +18,7 @@ import {
   type StrengthFact,
   shelfLifeOf,
 } from './facts';
-
-export const LINK_IDS = ['screen', 'fit', 'measure', 'load', 'prescribe', 'run'] as const;
-export type LinkId = (typeof LINK_IDS)[number];
-
-export const LINK_LABELS: Record<LinkId, string> = {
-  screen: 'Screen',
-  fit: 'Fit',
-  measure: 'Measure',
-  load: 'Load',
-  prescribe: 'Prescribe',
-  run: 'Run',
-};
-
-/** `missing`: never done. `due`: done, but to be done again. `held`: must not go on. `good`: holds. */
-export type LinkState = 'missing' | 'due' | 'held' | 'good';
-
-/** One link of the chain: its state, the one number that matters, and why, in words. */
-export type Link = { id: LinkId; state: LinkState; figure: string; reason: string; rules: RuleId[] };
-
-function daysWords(atMs: number, nowMs: number, after: string): string {
-  const days = Math.floor((nowMs - atMs) / MS_PER_DAY);
-  if (days < 1) return 'today';
-  return `${days} ${days === 1 ? 'day' : 'days'} ${after}`;
-}
-
-/** "today", "1 day old", "12 days old". */
-export const ageWords = (atMs: number, nowMs: number): string => daysWords(atMs, nowMs, 'old');
-
-/** "today", "1 day ago", "12 days ago". */
-export const agoWords = (atMs: number, nowMs: number): string => daysWords(atMs, nowMs, 'ago');
+import type { Link, LinkState } from './link';
 
 /** The prescription that counts: the newest one. */
 export const currentPrescription = (facts: ClientFacts): PrescriptionFact | undefined =>
@@ -237,6 +208,9 @@ function measureLinkFor(facts: ClientFacts, { limb, position }: Use, nowMs: numb
 
 /** A strap is second best: it never counts as measured (rule TIGHT). */
 function strapLink(facts: ClientFacts, limb: Limb, nowMs: number): Link {
+  const prescribed = currentPrescription(facts)?.plan.exercises.some((exercise) =>
+    exercise.limbs.some((target) => target.limb === limb && target.byFeel),
+  );
   const common = { id: 'measure', rules: ['TIGHT', 'FIT-5'] } satisfies Partial<Link>;
   const felt = newest(facts.tightness.filter((fact) => fact.limb === limb));
   if (!felt)
@@ -248,7 +222,8 @@ function strapLink(facts: ClientFacts, limb: Limb, nowMs: number): Link {
     };
   return {
     ...common,
-    state: 'due',
+    // Somebody prescribed it by feel, knowing what it is: then it may be run.
+    state: prescribed ? 'good' : 'due',
     figure: `felt ${felt.felt} of 10`,
     reason: `${LIMB_LABELS[limb]}: ${felt.strapLabel} at mark ${felt.mark}, ${agoWords(felt.atMs, nowMs)}. By feel only: a measured cuff is better.`,
   };

@@ -51,7 +51,8 @@ export function fatigueAfterRest(
 /** An exercise of a plan for the model, or `null` where there is nothing to go by: no 1RM, or work by the clock. */
 export function modelOf({ trueLoadPercent, limbs, sets }: PlannedExercise): ModelExercise | null {
   const [target] = limbs;
-  if (!target || trueLoadPercent === null || trueLoadPercent <= 0 || trueLoadPercent >= 100) return null;
+  if (!target || target.byFeel || trueLoadPercent === null || trueLoadPercent <= 0 || trueLoadPercent >= 100)
+    return null;
   if (sets.some(({ reps }) => reps === 0)) return null;
   const share = target.pressure.value / target.occlusion.value;
   return {

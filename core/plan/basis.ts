@@ -1,5 +1,6 @@
+import { ageWords } from '../chain/age-words';
 import { type ClientFacts, isPostOperative, newest, shelfLifeOf } from '../chain/facts';
-import { ageWords, measuredWith } from '../chain/links';
+import { measuredWith } from '../chain/links';
 import type { Cuff } from '../cuff/cuff';
 import type { WeightKit } from '../load/weight-kit';
 import { reasonDue } from '../occlusion-pressure/shelf-life';
@@ -18,6 +19,7 @@ export const basisOf = (
 ): Basis => ({
   occlusions: facts.occlusions,
   strengthTests: facts.strengthTests,
+  tightness: facts.tightness,
   cuffs: kit.cuffs,
   weightKits: kit.weightKits,
   library: libraryOf(facts.ownExercises),

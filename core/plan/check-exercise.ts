@@ -31,6 +31,8 @@ export function checkExercise(one: Resolved, schoolId: SchoolId, basis: Basis): 
       ...checkSteady(occlusion.steady),
       ...checkDue(choice.limb, basis.due.get(occlusion.id)),
     ]),
+    ...one.straps.flatMap(({ limb }) => checkLimbOfExercise(limb, one)),
+    ...checkStraps(one, basis.limits),
     ...checkSides(one),
     ...checkPassive(one, passive),
     ...checkTest(one),
@@ -193,6 +195,39 @@ function checkCuff(cuff: Cuff, measuredWidthCm: number, pressureMmHg: number): F
       subject: 'percentLop',
       message: `${cuff.label} is ${cuff.widthCm} cm wide; the pressure was measured with ${measuredWidthCm} cm and never carries over.`,
       remedy: 'Measure again with this cuff.',
+    });
+  }
+  return findings;
+}
+
+/** A strap is second best: it keeps no cap, does no passive work, and is looked at after every set (rule TIGHT). */
+function checkStraps({ choice, straps }: Resolved, { maxPercentLop, capFrom }: ClearanceLimits): Finding[] {
+  if (straps.length === 0) return [];
+  const findings: Finding[] = [
+    {
+      rule: 'TIGHT',
+      level: 'note',
+      subject: 'limb',
+      message: 'By feel: people misjudge it, and nobody knows the pressure.',
+      remedy: 'Start low, and check colour and tingling after every set; a measured cuff is better.',
+    },
+  ];
+  if (maxPercentLop !== null) {
+    findings.push({
+      rule: 'SCR-2',
+      level: 'hard',
+      subject: 'limb',
+      message: `${capFrom} has cleared ${maxPercentLop} % of LOP at most, which a strap cannot keep.`,
+      remedy: 'Use a cuff that can be measured.',
+    });
+  }
+  if (PROTOCOLS[choice.protocolId].mode === 'passive') {
+    findings.push({
+      rule: 'TIGHT',
+      level: 'hard',
+      subject: 'protocolId',
+      message: 'Passive cycles need a pressure, and a strap has none.',
+      remedy: 'Use a cuff that can be measured.',
     });
   }
   return findings;

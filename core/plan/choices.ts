@@ -10,8 +10,10 @@ const restMs = z
   .int()
   .min(0, 'A rest cannot be negative.')
   .max(600_000, 'A rest is at most 10 minutes.');
-const percent = (of: string) =>
-  z.number(`Enter a share of ${of} in %.`).min(1, 'At least 1 %.').max(200, 'At most 200 %.');
+const percentOneRepMax = z
+  .number('Enter a share of 1RM in %.')
+  .min(1, 'At least 1 %.')
+  .max(200, 'At most 200 %.');
 
 /**
  * One set: repetitions at the pace, or work for a time; the rest after it, and whether the cuff is let down in it.
@@ -32,12 +34,23 @@ export const setChoiceSchema = z.object({
 });
 export type SetChoice = z.infer<typeof setChoiceSchema>;
 
-/** A limb under a cuff: the measured pressure it goes by and the share of it. */
-export const limbChoiceSchema = z.object({
-  limb: limbSchema,
-  occlusionId: z.string('Measure the limb first.').min(1, 'Measure the limb first.'),
-  percentLop: percent('LOP'),
-});
+/** A limb under a cuff: the measured pressure it goes by and the share of it; or under a strap. */
+export const limbChoiceSchema = z
+  .object({
+    limb: limbSchema,
+    /** Empty for a strap. */
+    occlusionId: z.string('Measure the limb first.'),
+    /** 0 for a strap. */
+    percentLop: z.number('Enter a share of LOP in %.').min(0).max(200, 'At most 200 %.'),
+    /** A strap tightened by feel stands in for a measured cuff (rule TIGHT). */
+    strapId: z.string().optional(),
+  })
+  .superRefine(({ occlusionId, percentLop, strapId }, context) => {
+    if (strapId) return;
+    if (occlusionId === '')
+      context.addIssue({ code: 'custom', path: ['occlusionId'], message: 'Measure the limb first.' });
+    if (percentLop < 1) context.addIssue({ code: 'custom', path: ['percentLop'], message: 'At least 1 %.' });
+  });
 export type LimbChoice = z.infer<typeof limbChoiceSchema>;
 
 /** A load as a share of a tested 1RM made from kit, or a resistance without kilograms (rules LOAD-3, LOAD-4). */
@@ -46,7 +59,7 @@ export const loadChoiceSchema = z.discriminatedUnion('kind', [
     kind: z.literal('weighed'),
     strengthTestId: z.string('Record a strength test first.').min(1, 'Record a strength test first.'),
     weightKitId: z.string('Choose the weights.').min(1, 'Choose the weights.'),
-    percentOneRepMax: percent('1RM'),
+    percentOneRepMax,
   }),
   z.object({ kind: z.literal('unweighed'), with: z.string().trim().min(1, 'Say what resists.').max(60) }),
 ]);

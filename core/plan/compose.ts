@@ -1,5 +1,6 @@
-import type { OcclusionFact, StrengthFact } from '../chain/facts';
+import { newest, type OcclusionFact, type StrengthFact, type TightnessFact } from '../chain/facts';
 import type { Cuff } from '../cuff/cuff';
+import type { Derived } from '../derivation/derived';
 import { type TargetLoad, targetLoad, withoutKilograms } from '../load/target-load';
 import type { WeightKit } from '../load/weight-kit';
 import { primingPressures } from '../pressure/priming';
@@ -21,6 +22,8 @@ import type { LimbTarget, Plan, PlannedExercise, TestedStrength } from './plan';
 export type Basis = {
   occlusions: readonly OcclusionFact[];
   strengthTests: readonly StrengthFact[];
+  /** Straps as they were last tightened by feel. */
+  tightness: readonly TightnessFact[];
   cuffs: readonly Cuff[];
   weightKits: readonly WeightKit[];
   library: Library;
@@ -39,6 +42,8 @@ export type Resolved = {
   choice: ExerciseChoice;
   exercise: Exercise;
   limbs: { choice: LimbChoice; occlusion: OcclusionFact; cuff: Cuff }[];
+  /** Limbs under a strap instead. */
+  straps: TightnessFact[];
   test: StrengthFact | null;
   kit: WeightKit | null;
   load: TargetLoad;
@@ -70,6 +75,7 @@ export function composeSession(session: SessionChoice, basis: Basis): Composed {
     goal: session.goal,
     schoolId: session.schoolId,
     gaugeDivisionMmHg: Math.max(
+      1,
       ...resolved.flatMap(({ limbs }) => limbs.map(({ occlusion }) => occlusion.divisionMmHg)),
     ),
     exercises: resolved.map(plannedExercise),
@@ -90,7 +96,18 @@ function resolve(choice: ExerciseChoice, place: number, basis: Basis): Resolved 
   if (!exercise) {
     throw new UnknownChoice(at('exerciseId'), 'This exercise is not in the library.', 'Choose another.');
   }
-  const limbs = choice.limbs.map((limb, index) => {
+  const straps = choice.limbs.flatMap(({ limb, strapId }, index) => {
+    if (!strapId) return [];
+    const felt = newest(basis.tightness.filter((fact) => fact.limb === limb && fact.strapId === strapId));
+    if (felt) return [felt];
+    throw new UnknownChoice(
+      at(`limbs.${index}.strapId`),
+      'This strap was not tightened on this limb yet.',
+      'Tighten it by feel first.',
+    );
+  });
+  const limbs = choice.limbs.flatMap((limb, index) => {
+    if (limb.strapId) return [];
     const occlusion = basis.occlusions.find(({ id }) => id === limb.occlusionId);
     const cuff = basis.cuffs.find(({ id }) => id === occlusion?.cuffId);
     if (!occlusion || !cuff) {
@@ -100,7 +117,7 @@ function resolve(choice: ExerciseChoice, place: number, basis: Basis): Resolved 
         'Measure the limb.',
       );
     }
-    return { choice: limb, occlusion, cuff };
+    return [{ choice: limb, occlusion, cuff }];
   });
   const { load } = choice;
   if (load.kind === 'unweighed') {
@@ -108,6 +125,7 @@ function resolve(choice: ExerciseChoice, place: number, basis: Basis): Resolved 
       choice,
       exercise,
       limbs,
+      straps,
       test: null,
       kit: null,
       load: withoutKilograms(load.with, basis.weightKits),
@@ -126,10 +144,10 @@ function resolve(choice: ExerciseChoice, place: number, basis: Basis): Resolved 
     );
   }
   const target = targetLoad(test.oneRepMax.value, load.percentOneRepMax, kit, basis.massUnit);
-  return { choice, exercise, limbs, test, kit, load: target };
+  return { choice, exercise, limbs, straps, test, kit, load: target };
 }
 
-function plannedExercise({ choice, exercise, limbs, test, load }: Resolved): PlannedExercise {
+function plannedExercise({ choice, exercise, limbs, straps, test, load }: Resolved): PlannedExercise {
   const protocol = PROTOCOLS[choice.protocolId];
   return {
     exerciseId: choice.exerciseId,
@@ -137,7 +155,10 @@ function plannedExercise({ choice, exercise, limbs, test, load }: Resolved): Pla
     cue: exercise.cue,
     position: choice.position,
     mode: protocol.mode,
-    limbs: limbs.map((limb) => limbTarget(limb, choice.primed)),
+    limbs: [
+      ...limbs.map((limb) => limbTarget(limb, choice.primed)),
+      ...straps.map((felt) => strapTarget(felt, choice)),
+    ],
     strength: strengthOf(choice, test),
     load: load.load,
     loadRecipe: load.recipe,
@@ -180,6 +201,34 @@ function limbTarget({ choice, occlusion, cuff }: Resolved['limbs'][number], prim
     percentLop: choice.percentLop,
     pressure: target,
     trueRange,
+    byFeel: null,
     primingMmHg: primed ? primingPressures(target.value, occlusion.divisionMmHg) : [],
+  };
+}
+
+/** A strap has no pressure anybody knows: its figures are 0, and never a share of LOP (rule TIGHT). */
+function strapTarget(
+  { limb, strapId, strapLabel, mark, felt }: TightnessFact,
+  { position }: ExerciseChoice,
+): LimbTarget {
+  const unknown = (unit: 'mmHg' | '%LOP'): Derived => ({
+    value: 0,
+    unit,
+    working: [{ label: 'By feel', detail: `mark ${mark}, felt ${felt} of 10: nobody knows the pressure` }],
+    rules: ['TIGHT'],
+  });
+  return {
+    limb,
+    occlusionId: '',
+    cuffId: strapId,
+    cuffLabel: strapLabel,
+    occlusion: unknown('mmHg'),
+    uncertaintyMmHg: 0,
+    measuredPosition: position,
+    percentLop: 0,
+    pressure: unknown('mmHg'),
+    trueRange: unknown('%LOP'),
+    byFeel: { strapId, mark, felt },
+    primingMmHg: [],
   };
 }

@@ -1,4 +1,4 @@
-import type { OcclusionFact, StrengthFact } from '../chain/facts';
+import type { OcclusionFact, StrengthFact, TightnessFact } from '../chain/facts';
 import { newest } from '../chain/facts';
 import { targetLoad } from '../load/target-load';
 import { makeableLoads, type WeightKit } from '../load/weight-kit';
@@ -76,12 +76,18 @@ export function draftSession(wish: DraftWish, basis: Basis): Draft {
 }
 
 function whyNot({ goal, limbs, rung, schoolId }: DraftWish, basis: Basis): string | null {
-  const missing = limbs.find((limb) => !basis.occlusions.some((fact) => fact.limb === limb));
+  const missing = limbs.find(
+    (limb) => !basis.occlusions.some((fact) => fact.limb === limb) && !strapFor(limb, basis),
+  );
   if (limbs.length === 0) return 'Choose a limb.';
   if (missing) return `${LIMB_LABELS[missing]}: measure its occlusion pressure first (LOP-4).`;
   const barred = limbs.find((limb) => basis.limits.limbs && !basis.limits.limbs.includes(limb));
   if (barred) return `${LIMB_LABELS[barred]} is not cleared (SCR-2).`;
   const { mode } = PROTOCOLS[protocolFor(goal, rung, schoolId)];
+  const strapped = limbs.some((limb) => strapFor(limb, basis));
+  if (strapped && mode === 'passive') return 'Passive cycles need a pressure, and a strap has none (TIGHT).';
+  if (strapped && basis.limits.maxPercentLop !== null)
+    return 'A cap on the pressure cannot be kept by a strap (SCR-2).';
   if (basis.limits.modes && !basis.limits.modes.includes(mode))
     return `The clearance does not allow ${mode} work (SCR-2).`;
   if (basis.prescriber === 'coach' && (mode === 'passive' || basis.postOperative)) {
@@ -154,6 +160,19 @@ export function occlusionFor(limb: Limb, position: Position, basis: Basis): Occl
   );
 }
 
+/** The strap that was tightened on a limb by feel, where nothing was measured on it (rule TIGHT). */
+export const strapFor = (limb: Limb, { occlusions, tightness }: Basis): TightnessFact | undefined =>
+  occlusions.some((fact) => fact.limb === limb)
+    ? undefined
+    : newest(tightness.filter((fact) => fact.limb === limb));
+
+export const strapChoice = ({ limb, strapId }: TightnessFact): LimbChoice => ({
+  limb,
+  occlusionId: '',
+  percentLop: 0,
+  strapId,
+});
+
 /** The choices of one exercise for all limbs, or why it was left out. */
 function choicesFor(id: ExerciseId, wish: DraftWish, basis: Basis): ExerciseChoice[] | string {
   const exercise = basis.library[id];
@@ -195,6 +214,8 @@ function limbChoice(
   carried: Carried | undefined,
 ): LimbChoice | null {
   const occlusion = occlusionFor(limb, exercise.position, basis);
+  const strap = occlusion ? undefined : strapFor(limb, basis);
+  if (strap) return strapChoice(strap);
   const cuff = basis.cuffs.find(({ id }) => id === occlusion?.cuffId);
   if (!occlusion || !cuff) return null;
   const cap = basis.limits.maxPercentLop ?? 100;

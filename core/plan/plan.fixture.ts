@@ -69,6 +69,7 @@ export const testStrength = (changes: Partial<StrengthFact> = {}): StrengthFact 
 export const testBasis = (changes: Partial<Basis> = {}): Basis => ({
   occlusions: [testOcclusion(), testOcclusion({ id: 'lop-right', limb: 'right-thigh' })],
   strengthTests: [testStrength()],
+  tightness: [],
   cuffs: [testCuff],
   weightKits: [testKit],
   library: libraryOf({}),

@@ -19,6 +19,8 @@ export type LimbTarget = {
   percentLop: number;
   pressure: Derived;
   trueRange: Derived;
+  /** A strap by its mark and how it felt, 0–10; its pressures are then 0 and mean nothing (rule TIGHT). */
+  byFeel: { strapId: string; mark: number; felt: number } | null;
   /** Pressures of the priming cycles before the first set, lowest first; none when not primed (rule PRS-6). */
   primingMmHg: number[];
 };

@@ -4,7 +4,7 @@ import { PROTOCOLS } from '../protocol/protocols';
 import { LIMB_LABELS } from '../quantity/limb';
 import type { ExerciseChoice, SessionChoice } from './choices';
 import type { Basis } from './compose';
-import { bestKit, type Draft, occlusionFor, testFor } from './draft-session';
+import { bestKit, type Draft, occlusionFor, strapChoice, strapFor, testFor } from './draft-session';
 
 /**
  * A kept session applied to a person: the same exercises and schemes, this person's own pressures and tests (rules LOP-4,
@@ -24,6 +24,8 @@ export function fitTemplate(template: SessionChoice, basis: Basis): Draft {
     const most = Math.min(cap, basis.limits.maxPercentLop ?? cap);
     const limbs = choice.limbs.flatMap((limb) => {
       const occlusion = occlusionFor(limb.limb, choice.position, basis);
+      const strap = strapFor(limb.limb, basis);
+      if (strap) return [strapChoice(strap)];
       if (!occlusion) {
         notes.push(`${exercise.label}: no pressure measured on the ${LIMB_LABELS[limb.limb].toLowerCase()}.`);
         return [];

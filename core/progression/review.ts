@@ -60,8 +60,13 @@ function factsOf({ plan, state }: Reviewed, exerciseIndex: number) {
     mostPain: Math.max(0, ...sets.map(({ jointPain }) => jointPain ?? 0)),
     lastEffort: sets.at(-1)?.effort ?? null,
     stopSign: state.signs.find(({ sign }) => SIGNS[sign].level !== 'expected'),
-    usual: SCHOOLS[plan.schoolId].percentLop[kind].usual,
-    floor: graded ? LIMITS.exercisePercentLop.gradedStartArmLow : LIMITS.exercisePercentLop.guardLow,
+    // A strap is neither loosened nor tightened by points.
+    usual: target.byFeel ? target.percentLop : SCHOOLS[plan.schoolId].percentLop[kind].usual,
+    floor: target.byFeel
+      ? target.percentLop
+      : graded
+        ? LIMITS.exercisePercentLop.gradedStartArmLow
+        : LIMITS.exercisePercentLop.guardLow,
     mayGoUp:
       exercise.trueLoadPercent !== null && exercise.trueLoadPercent < LIMITS.percentOneRepMax.usualHigh,
   };

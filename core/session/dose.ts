@@ -38,7 +38,9 @@ function limbDose(lane: Lane): LimbDose {
     totalOcclusionMs: lengths.reduce((sum, length) => sum + length, 0),
     longestContinuousMs: Math.max(0, ...lengths),
     pressureTimeMmHgMin: tidy(pressureTimeMmHgMin),
-    relativePressureTimePercentLopMin: tidy((100 * pressureTimeMmHgMin) / lane.occlusionMmHg),
+    // A strap by feel has no LOP: what is unknown is left at nothing.
+    relativePressureTimePercentLopMin:
+      lane.occlusionMmHg > 0 ? tidy((100 * pressureTimeMmHgMin) / lane.occlusionMmHg) : 0,
   };
 }
 

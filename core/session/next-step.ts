@@ -12,6 +12,7 @@ export type CuffTarget = { limb: Limb; pressureMmHg: number };
 export type NextStep =
   | { do: 'inflate'; cuffs: CuffTarget[]; place: SetPlace; why: 'set' | 'priming' }
   | { do: 'start-set'; place: SetPlace }
+  | { do: 'check-colour'; place: SetPlace }
   | { do: 'end-set'; place: SetPlace }
   | { do: 'wait'; place: SetPlace; untilMs: number; why: 'rest' | 'primed-up' | 'primed-down' }
   | {
@@ -37,6 +38,8 @@ export function nextStep(plan: Plan, state: SessionState, nowMs: number): NextSt
 
   const set = openSet(state);
   if (set) return { do: 'end-set', place: { exerciseIndex: set.exerciseIndex, setIndex: set.setIndex } };
+  const unseen = colourToCheck(plan, state);
+  if (unseen) return { do: 'check-colour', place: unseen };
   const place = nextPlace(plan, state);
   const exercise = place && plan.exercises[place.exerciseIndex];
   if (!place || !exercise) return inflated.length > 0 ? release('sets-done') : { do: 'finish' };
@@ -113,6 +116,15 @@ export function nextPlace(plan: Plan, state: SessionState): SetPlace | null {
 export const isLastSet = (plan: Plan, { exerciseIndex, setIndex }: SetPlace): boolean =>
   exerciseIndex === plan.exercises.length - 1 &&
   setIndex === (plan.exercises[exerciseIndex]?.sets.length ?? 0) - 1;
+
+/** Under a strap, the last set whose colour and feeling nobody has looked at yet (rule TIGHT). */
+function colourToCheck(plan: Plan, state: SessionState): SetPlace | null {
+  const last = lastSet(state);
+  const byFeel = last && plan.exercises[last.exerciseIndex]?.limbs.some((target) => target.byFeel);
+  return last && byFeel && last.colourGood === null
+    ? { exerciseIndex: last.exerciseIndex, setIndex: last.setIndex }
+    : null;
+}
 
 /** The set that was started last. */
 export const lastSet = (state: SessionState): SetRecord | undefined => state.sets.at(-1);

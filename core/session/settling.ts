@@ -11,6 +11,7 @@ const MOST_ROUNDS = 3;
 export function settlingWords(plan: Plan, state: SessionState, step: NextStep): string | null {
   if (step.do !== 'start-set' || step.place.setIndex > 0) return null;
   const exercise = plan.exercises[step.place.exerciseIndex];
+  if (exercise?.limbs.some(({ byFeel }) => byFeel)) return null;
   const steps = (exercise?.limbs ?? []).map(({ limb, pressure }) => ({
     targetMmHg: pressure.value,
     read: openInflation(state.limbs.find((candidate) => candidate.limb === limb))?.steps ?? [],

@@ -179,7 +179,7 @@ function LaneFrame({
       <line x1={LEFT} x2={width - RIGHT} y1={0} y2={0} stroke="var(--color-ink)" strokeDasharray="1 3" />
       <line x1={LEFT} x2={width - RIGHT} y1={height} y2={height} stroke="var(--color-ink)" />
       <text x={0} y={13} fontSize="13" fill="var(--color-quiet)" className="figures">
-        LOP {occlusionMmHg}
+        {occlusionMmHg > 0 ? `LOP ${occlusionMmHg}` : 'by feel'}
       </text>
       <text x={0} y={height} fontSize="15" fill="var(--color-ink)">
         {limb}
@@ -187,6 +187,8 @@ function LaneFrame({
     </>
   );
 }
+
+const FELT_SHARE = 0.5;
 
 type ToX = (atMs: number) => number;
 
@@ -198,7 +200,9 @@ function Blocks({ lane, x, fill, height }: { lane: Lane | undefined; x: ToX; fil
 
 /** A block follows the pressure step by step; the fall is steep but not instant, as a cuff lets down. */
 function outline({ toMs, steps, fromMs }: Inflation, occlusionMmHg: number, x: ToX, height: number): string {
-  const y = (mmHg: number) => height * (1 - Math.min(1.05, mmHg / occlusionMmHg));
+  // A strap by feel has no pressure: its block is half as high as the lane and says nothing by it.
+  const share = (mmHg: number) => (occlusionMmHg > 0 ? Math.min(1.05, mmHg / occlusionMmHg) : FELT_SHARE);
+  const y = (mmHg: number) => height * (1 - share(mmHg));
   const points = steps.flatMap((step, i) => {
     const untilMs = steps[i + 1]?.atMs ?? toMs;
     return [`L${x(step.atMs)} ${y(step.pressureMmHg)}`, `L${x(untilMs)} ${y(step.pressureMmHg)}`];

@@ -1,6 +1,6 @@
 import type { Timeline } from '#core/plan/timeline';
 import { LIMB_LABELS } from '#core/quantity/limb';
-import { clock } from './format';
+import { clock, pressureWords } from './format';
 
 /** The strip's content as a table, for screen readers. */
 export function StripTable({ planned, done }: { planned?: Timeline; done?: Timeline }) {
@@ -27,7 +27,7 @@ export function StripTable({ planned, done }: { planned?: Timeline; done?: Timel
                   </td>
                   <td>{clock(inflation.fromMs)}</td>
                   <td>{clock(inflation.toMs)}</td>
-                  <td>{inflation.steps.map((step) => `${step.pressureMmHg} mmHg`).join(', ')}</td>
+                  <td>{inflation.steps.map((step) => pressureWords(step.pressureMmHg)).join(', ')}</td>
                 </tr>
               )),
             ),

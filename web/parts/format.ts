@@ -10,6 +10,10 @@ export function clock(ms: number): string {
 /** "0:30" for countdowns; rounds up, so it reads 0:00 only when the time is really over. */
 export const countdown = (ms: number): string => clock(Math.ceil(ms / 1000) * 1000);
 
+/** "104 mmHg", or that a strap is up whose pressure nobody knows. */
+export const pressureWords = (pressureMmHg: number): string =>
+  pressureMmHg > 0 ? `${pressureMmHg} mmHg` : 'by feel';
+
 /** "24 Nov, 14:05". */
 export const dayAndTime = (atMs: number): string => format(atMs, 'd MMM, HH:mm');
 

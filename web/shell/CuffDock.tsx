@@ -7,7 +7,7 @@ import { type LiveSession, useAppend } from '../data/live-session';
 import { type Connected, connect, useConnected } from '../devices/connected';
 import { CUFF_DOWN_MMHG } from '../devices/pressure-source';
 import { Button } from '../parts/Button';
-import { clock } from '../parts/format';
+import { clock, pressureWords } from '../parts/format';
 import { useNow } from '../parts/use-now';
 import { releaseEvents } from '../views/run/release';
 
@@ -111,7 +111,7 @@ function DockedSession({ session: { view, state }, compact }: { session: LiveSes
       >
         {view.clientName}, {LIMB_LABELS[limb].toLowerCase()}
       </Link>
-      <span className="figures text-xl">{pressureMmHg} mmHg</span>
+      <span className="figures text-xl">{pressureWords(pressureMmHg)}</span>
       <span className="figures text-xl">
         {clock(clockMs)} <span className="text-[14px] text-quiet">occluded</span>
       </span>

@@ -51,7 +51,12 @@ function upgradePlan(json: string, from: OldPrescription): string {
     return {
       ...exercise,
       mode: 'resistance',
-      limbs: limbs.map((limb) => ({ ...limb, occlusionId: from.occlusion_id, primingMmHg: [] })),
+      limbs: limbs.map((limb) => ({
+        ...limb,
+        occlusionId: from.occlusion_id,
+        byFeel: null,
+        primingMmHg: [],
+      })),
       // Which kit was loaded was not kept; the next draft chooses one anew.
       strength: {
         testId: from.strength_test_id,

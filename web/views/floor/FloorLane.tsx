@@ -6,7 +6,7 @@ import { nextStep } from '#core/session/next-step';
 import { openSet } from '#core/session/state';
 import { type LiveSession, useAppend } from '../../data/live-session';
 import { Button, KeyHint } from '../../parts/Button';
-import { clock, countdown } from '../../parts/format';
+import { clock, countdown, pressureWords } from '../../parts/format';
 import { nextEvents } from '../run/actions';
 import { stepWords } from '../run/step-words';
 
@@ -77,7 +77,7 @@ export function FloorLane({
           {worn.length === 0 && <li className="text-quiet">cuff down</li>}
           {worn.map(({ limb, pressureMmHg, clockMs, leftMs, alarm }) => (
             <li key={limb} className={alarm === 'none' ? '' : 'font-bold text-vermilion'}>
-              {LIMB_LABELS[limb]} <span className="figures">{pressureMmHg} mmHg</span>,{' '}
+              {LIMB_LABELS[limb]} <span className="figures">{pressureWords(pressureMmHg)}</span>,{' '}
               <span className="figures text-xl">{clock(clockMs)}</span>, left{' '}
               <span className="figures text-xl">{clock(leftMs)}</span>
             </li>

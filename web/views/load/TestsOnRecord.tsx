@@ -1,7 +1,7 @@
 import { lazy, Suspense, useState } from 'react';
 import type { ClientRecord } from '#contract/client';
+import { ageWords } from '#core/chain/age-words';
 import { exerciseLabel, newest, type StrengthFact } from '#core/chain/facts';
-import { ageWords } from '#core/chain/links';
 import { MS_PER_DAY } from '#core/quantity/units';
 import { LIMITS } from '#core/rules/limits';
 import { useUnits } from '../../parts/units';

@@ -1,8 +1,9 @@
 import { lazy, Suspense, useState } from 'react';
 import type { ClientRecord } from '#contract/client';
 import type { NewQuickCheck } from '#contract/measurements';
+import { ageWords } from '#core/chain/age-words';
 import { fittedCuff, newest, type OcclusionFact, shelfLifeOf } from '#core/chain/facts';
-import { ageWords, measuredWith } from '#core/chain/links';
+import { measuredWith } from '#core/chain/links';
 import { judgeQuickCheck } from '#core/occlusion-pressure/quick-check';
 import {
   dueAtMs,

@@ -16,6 +16,7 @@ import { Figure } from '../../parts/Figure';
 import { FindingsFor } from '../../parts/FindingLine';
 import { NumberField } from '../../parts/NumberField';
 import { Picker } from '../../parts/Picker';
+import { Strapped } from '../../parts/Strapped';
 import { measuredLimbs, withLimbs, withProtocol } from './choices';
 import { RangeIfs } from './RangeIfs';
 import { SetsTable } from './SetsTable';
@@ -95,17 +96,21 @@ export function ExerciseEditor({
           />
           {show('position')}
           <div className="grid grid-cols-2 gap-4">
-            <NumberField
-              label="Pressure"
-              unit="% LOP"
-              value={first.percentLop}
-              onValue={(percentLop) => set({ limbs: choice.limbs.map((limb) => ({ ...limb, percentLop })) })}
-              hint={
-                protocol.percentLop
-                  ? `${protocol.label} takes ${protocol.percentLop.usual} %`
-                  : `${SCHOOLS[session.schoolId].label} proposes ${proposed.value} %`
-              }
-            />
+            {!first.strapId && (
+              <NumberField
+                label="Pressure"
+                unit="% LOP"
+                value={first.percentLop}
+                onValue={(percentLop) =>
+                  set({ limbs: choice.limbs.map((limb) => (limb.strapId ? limb : { ...limb, percentLop })) })
+                }
+                hint={
+                  protocol.percentLop
+                    ? `${protocol.label} takes ${protocol.percentLop.usual} %`
+                    : `${SCHOOLS[session.schoolId].label} proposes ${proposed.value} %`
+                }
+              />
+            )}
             {choice.load.kind === 'weighed' && (
               <NumberField
                 label="Load"
@@ -160,7 +165,9 @@ export function ExerciseEditor({
           </label>
         </div>
       </div>
-      {planned && <RangeIfs limbs={planned.limbs} facts={basis.occlusions} practice={practice} />}
+      {planned && !first.strapId && (
+        <RangeIfs limbs={planned.limbs} facts={basis.occlusions} practice={practice} />
+      )}
     </section>
   );
 }
@@ -169,16 +176,20 @@ function Figures({ planned, load, unit }: { planned: PlannedExercise; load: Targ
   const one = planned.limbs.length === 1;
   return (
     <div className="flex flex-wrap gap-x-10 gap-y-3">
-      {planned.limbs.map((target) => (
-        <div key={target.limb} className="flex gap-x-6">
-          <Figure
-            label={one ? 'Target pressure' : `Target, ${LIMB_LABELS[target.limb].toLowerCase()}`}
-            derived={target.pressure}
-            size={one ? 'text-6xl' : 'text-4xl'}
-          />
-          <Figure label="Truly" derived={target.trueRange} />
-        </div>
-      ))}
+      {planned.limbs.map((target) =>
+        target.byFeel ? (
+          <Strapped key={target.limb} limb={target.limb} {...target.byFeel} />
+        ) : (
+          <div key={target.limb} className="flex gap-x-6">
+            <Figure
+              label={one ? 'Target pressure' : `Target, ${LIMB_LABELS[target.limb].toLowerCase()}`}
+              derived={target.pressure}
+              size={one ? 'text-6xl' : 'text-4xl'}
+            />
+            <Figure label="Truly" derived={target.trueRange} />
+          </div>
+        ),
+      )}
       <div>
         {planned.strength ? (
           <Figure label={planned.loadRecipe} derived={planned.load} size={one ? 'text-6xl' : 'text-4xl'} />

@@ -172,7 +172,9 @@ function Row({
 
 function PlannedWords({ exercise }: { exercise: PlannedExercise }) {
   const { mass } = useUnits();
-  const pressures = exercise.limbs.map(({ pressure }) => pressure.value).join(' | ');
+  const pressures = exercise.limbs
+    .map(({ pressure, byFeel }) => (byFeel ? `mark ${byFeel.mark}` : `${pressure.value} mmHg`))
+    .join(' | ');
   const load = exercise.strength ? mass.words(exercise.load.value) : exercise.loadRecipe;
-  return `${pressures} mmHg, ${load}, ${setsWords(exercise).replaceAll(' ', '')}`;
+  return `${pressures}, ${load}, ${setsWords(exercise).replaceAll(' ', '')}`;
 }

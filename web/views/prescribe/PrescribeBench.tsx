@@ -31,7 +31,7 @@ export function PrescribeBench({ client }: { client: ClientRecord }) {
           ]}
         />
       </div>
-      {client.facts.occlusions.length === 0 ? (
+      {client.facts.occlusions.length === 0 && client.facts.tightness.length === 0 ? (
         <FirstDo clientId={client.id} link="Measure">
           No occlusion pressure is on record yet.
         </FirstDo>

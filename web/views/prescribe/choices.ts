@@ -1,7 +1,7 @@
 import type { ExerciseChoice, SessionChoice, SetChoice } from '#core/plan/choices';
 import { setsOf } from '#core/plan/choices';
 import type { Basis } from '#core/plan/compose';
-import { bestKit, occlusionFor, testFor } from '#core/plan/draft-session';
+import { bestKit, occlusionFor, strapChoice, strapFor, testFor } from '#core/plan/draft-session';
 import { isWeighed } from '#core/protocol/exercise';
 import type { ExerciseId } from '#core/protocol/exercises';
 import { PROTOCOLS, type ProtocolId } from '#core/protocol/protocols';
@@ -17,7 +17,7 @@ export const isComplete = ({ exercises }: SessionChoice): boolean =>
     ({ limbs, load, sets }) =>
       limbs.length > 0 &&
       sets.length > 0 &&
-      limbs.every(({ percentLop }) => percentLop >= 1 && percentLop <= 200) &&
+      limbs.every(({ percentLop, strapId }) => strapId || (percentLop >= 1 && percentLop <= 200)) &&
       (load.kind === 'unweighed' || (load.percentOneRepMax >= 1 && load.percentOneRepMax <= 200)) &&
       sets.every(
         ({ reps, workMs, restMs }) =>
@@ -46,8 +46,10 @@ export function withProtocol(choice: ExerciseChoice, protocolId: ProtocolId): Ex
 
 /** An exercise on other limbs, each by its own measured pressure; limbs never measured are left out. */
 export function withLimbs(choice: ExerciseChoice, limbs: readonly Limb[], basis: Basis): ExerciseChoice {
-  const percentLop = choice.limbs[0]?.percentLop ?? LIMITS.exercisePercentLop.guardLow;
+  const percentLop = choice.limbs[0]?.percentLop || LIMITS.exercisePercentLop.guardLow;
   const kept = limbs.flatMap((limb) => {
+    const strap = strapFor(limb, basis);
+    if (strap) return [strapChoice(strap)];
     const occlusion = occlusionFor(limb, choice.position, basis);
     return occlusion ? [{ limb, occlusionId: occlusion.id, percentLop }] : [];
   });
@@ -105,7 +107,7 @@ export function newExercise(
     exercise.sides === 'one' ? limbs.slice(0, 1) : limbs,
     basis,
   );
-  return made.limbs[0]?.occlusionId ? made : null;
+  return made.limbs[0]?.occlusionId || made.limbs[0]?.strapId ? made : null;
 }
 
 /** Whether two neighbours could share an inflation by their limbs; the rules judge the rest. */
@@ -123,6 +125,8 @@ export const changeSet = (choice: ExerciseChoice, at: number, part: Partial<SetC
 export const sideWords = ({ limbs }: ExerciseChoice): string =>
   limbs.length > 1 ? 'both' : limbs[0] ? limbSide(limbs[0].limb) : '';
 
-/** Limbs of one kind that were measured. */
-export const measuredLimbs = ({ occlusions }: Basis, kind: 'arm' | 'leg'): Limb[] =>
-  [...new Set(occlusions.map(({ limb }) => limb))].filter((limb) => limbKind(limb) === kind).sort();
+/** Limbs of one kind that were measured, or strapped by feel. */
+export const measuredLimbs = ({ occlusions, tightness }: Basis, kind: 'arm' | 'leg'): Limb[] =>
+  [...new Set([...occlusions, ...tightness].map(({ limb }) => limb))]
+    .filter((limb) => limbKind(limb) === kind)
+    .sort();

@@ -18,7 +18,7 @@ import { useNow } from '../../parts/use-now';
 import { useSpace } from '../../parts/use-space';
 import { toggleFullScreen } from '../../shell/full-screen';
 import { say } from '../../sound/voice';
-import { loosenEvents, nextEvents, signEvents, stopEvents, topUpEvents } from './actions';
+import { isStrapped, loosenEvents, nextEvents, signEvents, stopEvents, topUpEvents } from './actions';
 import { BigClock } from './BigClock';
 import { Corrections } from './Corrections';
 import { LiveForecast } from './LiveForecast';
@@ -163,12 +163,16 @@ export function LiveBench({ session: { view, state } }: { session: LiveSession }
                 <p className={`figures text-5xl ${limb.alarm === 'none' ? '' : 'text-vermilion'}`}>
                   {clock(limb.clockMs)}
                 </p>
-                <PressureRead
-                  limb={limb.limb}
-                  pressureMmHg={limb.pressureMmHg}
-                  target={plan}
-                  append={append}
-                />
+                {isStrapped(plan, limb.limb) ? (
+                  <p>By feel: check colour and tingling (TIGHT).</p>
+                ) : (
+                  <PressureRead
+                    limb={limb.limb}
+                    pressureMmHg={limb.pressureMmHg}
+                    target={plan}
+                    append={append}
+                  />
+                )}
               </div>
             ))}
           {inflated.length > 0 && !state.stopped && (
@@ -181,7 +185,7 @@ export function LiveBench({ session: { view, state } }: { session: LiveSession }
               </Button>
             </div>
           )}
-          {exercise && !state.stopped && (
+          {exercise && !state.stopped && !exercise.limbs.some(({ byFeel }) => byFeel) && (
             <details>
               <summary className="min-h-11 cursor-pointer py-2 text-[15px]">Pump</summary>
               {exercise.limbs.map((target) => (
@@ -196,7 +200,7 @@ export function LiveBench({ session: { view, state } }: { session: LiveSession }
             </details>
           )}
           <OfferPanel plan={plan} state={state} append={append} />
-          <SetNotes plan={plan} state={state} append={append} />
+          <SetNotes plan={plan} state={state} append={append} notGood={() => setSigning(true)} />
           <LiveForecast plan={plan} state={state} clientId={view.clientId} />
           <Corrections plan={plan} state={state} events={view.events} append={append} />
         </div>

@@ -4,6 +4,7 @@ import { LIMB_LABELS } from '#core/quantity/limb';
 import { Figure } from '../../parts/Figure';
 import { clock } from '../../parts/format';
 import { OcclusionStrip } from '../../parts/OcclusionStrip';
+import { Strapped } from '../../parts/Strapped';
 
 /** What was prescribed: each exercise with its pressures, load and sets, and the strip beneath. */
 export function PlanSummary({ plan }: { plan: Plan }) {
@@ -21,14 +22,18 @@ export function PlanSummary({ plan }: { plan: Plan }) {
             </p>
           )}
           <div className="flex flex-wrap items-start gap-x-10 gap-y-4">
-            {exercise.limbs.map((target) => (
-              <Figure
-                key={target.limb}
-                label={`${exercise.limbs.length > 1 || plan.exercises.length > 1 ? `${LIMB_LABELS[target.limb]}, ` : ''}${target.percentLop} % of LOP`}
-                derived={target.pressure}
-                size={plan.exercises.length > 1 ? 'text-4xl' : 'text-6xl'}
-              />
-            ))}
+            {exercise.limbs.map((target) =>
+              target.byFeel ? (
+                <Strapped key={target.limb} limb={target.limb} {...target.byFeel} />
+              ) : (
+                <Figure
+                  key={target.limb}
+                  label={`${exercise.limbs.length > 1 || plan.exercises.length > 1 ? `${LIMB_LABELS[target.limb]}, ` : ''}${target.percentLop} % of LOP`}
+                  derived={target.pressure}
+                  size={plan.exercises.length > 1 ? 'text-4xl' : 'text-6xl'}
+                />
+              ),
+            )}
             {exercise.strength ? (
               <Figure
                 label={exercise.loadRecipe}

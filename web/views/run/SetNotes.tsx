@@ -12,10 +12,13 @@ export function SetNotes({
   plan,
   state,
   append,
+  notGood,
 }: {
   plan: Plan;
   state: SessionState;
   append: (...bodies: EventBody[]) => Promise<void>;
+  /** Colour or feeling is not good: what it is, is asked at once. */
+  notGood: () => void;
 }) {
   const set = state.sets.at(-1);
   const place = set && { exerciseIndex: set.exerciseIndex, setIndex: set.setIndex };
@@ -61,7 +64,13 @@ export function SetNotes({
           <Button keyHint="C" aria-pressed={set.colourGood === true} onClick={() => noteColour(true)}>
             {set.colourGood ? 'Good ✓' : 'Good'}
           </Button>
-          <Button aria-pressed={set.colourGood === false} onClick={() => noteColour(false)}>
+          <Button
+            aria-pressed={set.colourGood === false}
+            onClick={() => {
+              noteColour(false);
+              notGood();
+            }}
+          >
             Not
           </Button>
         </div>

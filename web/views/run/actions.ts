@@ -1,4 +1,5 @@
 import type { Plan } from '#core/plan/plan';
+import type { Limb } from '#core/quantity/limb';
 import { roundDownToDivision } from '#core/quantity/rounding';
 import type { EventBody } from '#core/session/events';
 import { isLastSet, type NextStep } from '#core/session/next-step';
@@ -13,6 +14,8 @@ export function nextEvents(plan: Plan, state: SessionState, step: NextStep, nowM
   switch (step.do) {
     case 'inflate':
       return step.cuffs.map((cuff) => ({ type: 'cuff-inflated', ...cuff }));
+    case 'check-colour':
+      return [{ type: 'colour-checked', ...step.place, good: true }];
     case 'start-set':
       return [{ type: 'set-started', ...step.place }];
     case 'end-set': {
@@ -38,16 +41,22 @@ export function nextEvents(plan: Plan, state: SessionState, step: NextStep, nowM
   }
 }
 
+/** Whether a limb is under a strap, which has no pressure to read or change (rule TIGHT). */
+export const isStrapped = (plan: Plan, limb: Limb): boolean =>
+  plan.exercises.some(({ limbs }) => limbs.some((target) => target.limb === limb && target.byFeel));
+
 /** Loosens every inflated cuff by 10 mmHg (rule RUN-4). */
 export function loosenEvents(plan: Plan, state: SessionState): EventBody[] {
-  return inflatedLimbs(state).map((limb) => {
-    const nowMmHg = openInflation(limb)?.steps.at(-1)?.pressureMmHg ?? 0;
-    const pressureMmHg = Math.max(
-      0,
-      roundDownToDivision(Math.max(0, nowMmHg - LOOSEN_MMHG), plan.gaugeDivisionMmHg),
-    );
-    return { type: 'pressure-read', limb: limb.limb, pressureMmHg, cause: 'loosened' };
-  });
+  return inflatedLimbs(state)
+    .filter(({ limb }) => !isStrapped(plan, limb))
+    .map((limb) => {
+      const nowMmHg = openInflation(limb)?.steps.at(-1)?.pressureMmHg ?? 0;
+      const pressureMmHg = Math.max(
+        0,
+        roundDownToDivision(Math.max(0, nowMmHg - LOOSEN_MMHG), plan.gaugeDivisionMmHg),
+      );
+      return { type: 'pressure-read', limb: limb.limb, pressureMmHg, cause: 'loosened' };
+    });
 }
 
 /** Tops every inflated cuff up to its target, never over it, and only between sets (rule RUN-4). */
@@ -55,7 +64,7 @@ export function topUpEvents(plan: Plan, state: SessionState): EventBody[] {
   if (openSet(state) || state.stopped) return [];
   return inflatedLimbs(state).flatMap(({ limb }) => {
     const target = plan.exercises.flatMap(({ limbs }) => limbs).find((candidate) => candidate.limb === limb);
-    return target
+    return target && !target.byFeel
       ? [{ type: 'pressure-read', limb, pressureMmHg: target.pressure.value, cause: 'top-up' } as const]
       : [];
   });

@@ -33,12 +33,24 @@ const nameOf = (plan: Plan, { exerciseIndex, setIndex }: SetPlace): string =>
 export function stepWords(plan: Plan, step: NextStep): StepWords {
   switch (step.do) {
     case 'inflate': {
+      const strapped = plan.exercises[step.place.exerciseIndex]?.limbs.filter(({ byFeel }) => byFeel) ?? [];
+      if (strapped.length > 0) {
+        const marks = strapped.map(
+          ({ limb, byFeel }) => `${LIMB_LABELS[limb].toLowerCase()} to mark ${byFeel?.mark}`,
+        );
+        return { now: `Tighten ${marks.join(', ')}`, action: 'Tightened' };
+      }
       const words = step.cuffs.map(
         ({ limb, pressureMmHg }) => `${LIMB_LABELS[limb].toLowerCase()} to ${pressureMmHg} mmHg`,
       );
       const what = step.why === 'priming' ? 'Prime' : 'Inflate';
       return { now: `${what} ${words.join(', ')}`, action: 'Inflated' };
     }
+    case 'check-colour':
+      return {
+        now: 'Look: colour good, no tingling?',
+        action: 'Colour and feeling good',
+      };
     case 'start-set':
       return { now: `Next: ${nameOf(plan, step.place)}`, action: `Start set ${step.place.setIndex + 1}` };
     case 'end-set':

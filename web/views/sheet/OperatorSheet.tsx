@@ -37,16 +37,26 @@ export function OperatorSheet({ client, prescription, practice }: SheetProps) {
           </h2>
           <p>{restWords(exercise)}</p>
           <ul>
-            {exercise.limbs.map((target) => (
-              <li key={target.limb}>
-                {LIMB_LABELS[target.limb]}, {target.cuffLabel}: inflate to{' '}
-                <strong className="figures text-xl">{target.pressure.value} mmHg</strong> ({target.percentLop}{' '}
-                % of LOP {target.occlusion.value} ± {target.uncertaintyMmHg}, {target.measuredPosition}; truly{' '}
-                {target.trueRange.interval?.low}–{target.trueRange.interval?.high} %). Never longer than{' '}
-                {clock(occlusionLimitMs(target))} (PRO-1).
-                {target.primingMmHg.length > 0 && ` Prime: ${target.primingMmHg.join(', ')} mmHg.`}
-              </li>
-            ))}
+            {exercise.limbs.map((target) =>
+              target.byFeel ? (
+                <li key={target.limb}>
+                  {LIMB_LABELS[target.limb]}, {target.cuffLabel}: to{' '}
+                  <strong className="figures text-xl">mark {target.byFeel.mark}</strong> (felt{' '}
+                  {target.byFeel.felt} of 10, by feel: check colour and tingling after every set). Never
+                  longer than {clock(occlusionLimitMs(target))} (PRO-1).
+                </li>
+              ) : (
+                <li key={target.limb}>
+                  {LIMB_LABELS[target.limb]}, {target.cuffLabel}: inflate to{' '}
+                  <strong className="figures text-xl">{target.pressure.value} mmHg</strong> (
+                  {target.percentLop} % of LOP {target.occlusion.value} ± {target.uncertaintyMmHg},{' '}
+                  {target.measuredPosition}; truly {target.trueRange.interval?.low}–
+                  {target.trueRange.interval?.high} %). Never longer than {clock(occlusionLimitMs(target))}{' '}
+                  (PRO-1).
+                  {target.primingMmHg.length > 0 && ` Prime: ${target.primingMmHg.join(', ')} mmHg.`}
+                </li>
+              ),
+            )}
           </ul>
           <table className="mt-1 w-full border-collapse text-left">
             <thead>

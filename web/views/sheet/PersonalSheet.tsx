@@ -53,8 +53,8 @@ export function PersonalSheet({ client, prescription, practice }: SheetProps) {
           <p>
             {exercise.limbs
               .map(
-                ({ limb, pressure, cuffLabel }) =>
-                  `${LIMB_LABELS[limb]}: ${pressure.value} mmHg, ${cuffLabel}`,
+                ({ limb, pressure, cuffLabel, byFeel }) =>
+                  `${LIMB_LABELS[limb]}: ${byFeel ? `mark ${byFeel.mark}, felt ${byFeel.felt} of 10` : `${pressure.value} mmHg`}, ${cuffLabel}`,
               )
               .join('. ')}
             . {exercise.cue}

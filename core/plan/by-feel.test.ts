@@ -1,0 +1,144 @@
+import { describe, expect, it } from 'vitest';
+import type { ClientFacts, TightnessFact } from '../chain/facts';
+import { chainOf } from '../chain/links';
+import { modelOf } from '../forecast/fatigue-model';
+import { recommend } from '../progression/review';
+import { hardFindings } from '../rules/finding';
+import { doseOf } from '../session/dose';
+import type { EventBody } from '../session/events';
+import { fold } from '../session/fold';
+import { liveTimeline } from '../session/live-timeline';
+import { nextStep } from '../session/next-step';
+import { logOf, START_MS } from '../session/session.fixture';
+import { sessionChoiceSchema } from './choices';
+import { composeSession } from './compose';
+import { draftSession } from './draft-session';
+import { testBasis, testExercise, testOcclusion } from './plan.fixture';
+
+const felt: TightnessFact = {
+  limb: 'left-thigh',
+  atMs: START_MS,
+  strapId: 'strap',
+  strapLabel: 'Marked strap',
+  mark: 6,
+  felt: 7,
+};
+const basis = testBasis({ occlusions: [], tightness: [felt] });
+const strapped = testExercise(
+  {},
+  { limbs: [{ limb: 'left-thigh', occlusionId: '', percentLop: 0, strapId: 'strap' }] },
+);
+const session = { goal: 'size', schoolId: 'research-consensus', exercises: [strapped] } as const;
+const compose = (over = basis, exercise = strapped) =>
+  composeSession({ ...session, exercises: [exercise] }, over);
+const { plan } = compose();
+
+describe('a session under a strap, by feel (TIGHT)', () => {
+  it('carries the mark and no pressure, and says that nobody knows it', () => {
+    const { findings } = compose();
+    expect(plan.exercises[0]?.limbs[0]).toMatchObject({
+      byFeel: { mark: 6, felt: 7 },
+      percentLop: 0,
+      pressure: { value: 0 },
+    });
+    expect(findings).toMatchObject([{ rule: 'TIGHT', level: 'note' }]);
+    expect(sessionChoiceSchema.safeParse({ ...session, exercises: [strapped] }).success).toBe(true);
+  });
+
+  it('is refused where a cap must be kept, where work is passive, and before it was tightened', () => {
+    const capped = testBasis({
+      ...basis,
+      limits: { maxPercentLop: 50, limbs: null, modes: null, capFrom: 'Dr Test' },
+    });
+    expect(hardFindings(compose(capped).findings)).toMatchObject([{ rule: 'SCR-2' }]);
+    const passive = { ...strapped, exerciseId: 'passive-cuff-leg', protocolId: 'passive-recovery' as const };
+    expect(hardFindings(compose(basis, passive).findings).map(({ rule }) => rule)).toContain('TIGHT');
+    expect(() => compose(testBasis({ occlusions: [] }))).toThrow(/not tightened/);
+  });
+
+  it('is drafted where nothing was measured, and never where something was', () => {
+    const wish = {
+      goal: 'recovery',
+      schoolId: 'research-consensus',
+      limbs: ['left-thigh'],
+      together: false,
+      rung: 'unloaded',
+      weeksTrained: 0,
+      passiveDays: 0,
+      newcomer: false,
+      isolatedOnly: false,
+      carried: new Map(),
+    } as const;
+    const draft = (over = basis) => draftSession({ ...wish, limbs: [...wish.limbs] }, over).session;
+    expect(draft()?.exercises[0]?.limbs[0]).toMatchObject({ strapId: 'strap' });
+    const measured = testBasis({ occlusions: [testOcclusion()], tightness: [felt] });
+    expect(draft(measured)?.exercises[0]?.limbs[0]).toMatchObject({ occlusionId: 'lop' });
+    expect(draftSession({ ...wish, goal: 'passive', limbs: ['left-thigh'] }, basis).notes[0]).toContain(
+      'TIGHT',
+    );
+  });
+
+  it('asks for colour and feeling after every set before it goes on', () => {
+    const log: [number, EventBody][] = [
+      [0, { type: 'session-started' }],
+      [5, { type: 'cuff-inflated', limb: 'left-thigh', pressureMmHg: 0 }],
+      [10, { type: 'set-started', exerciseIndex: 0, setIndex: 0 }],
+      [70, { type: 'set-ended', exerciseIndex: 0, setIndex: 0, reps: 30, reason: 'done' }],
+    ];
+    const stepAt = (entries: typeof log) => nextStep(plan, fold(plan, logOf(entries)), START_MS + 80_000).do;
+    expect(stepAt(log.slice(0, 2))).toBe('start-set');
+    expect(stepAt(log)).toBe('check-colour');
+    const looked: typeof log = [
+      ...log,
+      [72, { type: 'colour-checked', exerciseIndex: 0, setIndex: 0, good: true }],
+    ];
+    expect(stepAt(looked)).toBe('start-set');
+    const dose = doseOf(liveTimeline(plan, fold(plan, logOf(looked)), START_MS + 80_000));
+    expect(dose.limbs[0]).toMatchObject({
+      totalOcclusionMs: 75_000,
+      pressureTimeMmHgMin: 0,
+      relativePressureTimePercentLopMin: 0,
+    });
+  });
+
+  it('is neither forecast nor changed by points of pressure', () => {
+    const [exercise] = plan.exercises;
+    expect(exercise && modelOf(exercise)).toBeNull();
+    const entries: [number, EventBody][] = [[0, { type: 'session-started' }]];
+    exercise?.sets.forEach(({ reps }, setIndex) => {
+      const place = { exerciseIndex: 0, setIndex };
+      entries.push([100 * setIndex + 10, { type: 'set-started', ...place }]);
+      entries.push([100 * setIndex + 60, { type: 'set-ended', ...place, reps, reason: 'done' }]);
+      entries.push([100 * setIndex + 62, { type: 'set-noted', ...place, effort: 4 }]);
+    });
+    const easy = { plan, state: fold(plan, logOf(entries)) };
+    expect(recommend(easy, 1, null, null).change).toEqual({ loadSteps: 1 });
+    const stopped = fold(plan, logOf([...entries, [500, { type: 'sign-noted', sign: 'dizzy' }]]));
+    expect(recommend({ plan, state: stopped }, 1, null, null)).toMatchObject({ rule: 'REV-1', change: {} });
+  });
+
+  it('may be run once somebody has prescribed it', () => {
+    const facts = (prescribed: boolean): ClientFacts => ({
+      shelfLife: '4-weeks',
+      units: { mass: 'kg', length: 'cm' },
+      stricter: [],
+      ownExercises: {},
+      screenings: [],
+      clearances: [],
+      dayChecks: [],
+      fits: [
+        { kind: 'strap', strapId: 'strap', limb: 'left-thigh', atMs: 1, girthCm: 52, widthCm: 7, label: 'S' },
+      ],
+      tightness: [felt],
+      occlusions: [],
+      strengthTests: [],
+      prescriptions: prescribed ? [{ id: 'rx', atMs: 2, signedBy: 'c', overrideReason: null, plan }] : [],
+      programmes: [],
+      sessions: [],
+    });
+    const measure = (prescribed: boolean) =>
+      chainOf(facts(prescribed), START_MS).find(({ id }) => id === 'measure');
+    expect(measure(false)).toMatchObject({ state: 'due', figure: 'felt 7 of 10' });
+    expect(measure(true)).toMatchObject({ state: 'good', figure: 'felt 7 of 10' });
+  });
+});
