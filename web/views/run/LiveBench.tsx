@@ -28,7 +28,7 @@ import { PumpPanel } from './PumpPanel';
 import { releaseEvents } from './release';
 import { SetNotes } from './SetNotes';
 import { SignList } from './SignList';
-import { promptWords, stepWords } from './step-words';
+import { promptWords, stepWords, thenWords } from './step-words';
 
 const TWICE_WITHIN_MS = 800;
 // The strip moves about a pixel a second: drawing it with every tick of the clock would only cost battery.
@@ -89,7 +89,8 @@ export function LiveBench({ session: { view, state } }: { session: LiveSession }
   const place = nextPlace(plan, state);
   const set = state.sets.at(-1);
   // While a set runs or was the last one, its exercise is in hand; otherwise that of the next set.
-  const hint = settlingWords(plan, state, step) ?? promptWords(step, state, nowMs);
+  const hint = settlingWords(plan, state, step) ?? promptWords(plan, step, state, nowMs);
+  const after = thenWords(plan, state);
   const exercise = plan.exercises[inSet || !place ? (set?.exerciseIndex ?? 0) : place.exerciseIndex];
   return (
     <section className="space-y-4">
@@ -120,6 +121,7 @@ export function LiveBench({ session: { view, state } }: { session: LiveSession }
       )}
       <div className="grid gap-6 lg:grid-cols-[1fr_20rem]">
         <div className="flex min-w-0 flex-col justify-between gap-4">
+          {after && <p className="text-xl text-quiet">{after}</p>}
           <BigClock plan={plan} state={state} nowMs={nowMs} />
           <div className="flex flex-wrap gap-3">
             {words.action && (

@@ -19,6 +19,8 @@ export function PressureRead({
   const target = plan.exercises.flatMap(({ limbs }) => limbs).find((candidate) => candidate.limb === limb);
   const reading = Number(typed);
   const over = target && reading > target.occlusion.value;
+  const drift = pressureMmHg - (target?.pressure.value ?? pressureMmHg);
+  const drifts = Math.abs(drift) > plan.gaugeDivisionMmHg;
   const save = (event: React.FormEvent) => {
     event.preventDefault();
     if (typed === '' || over) return;
@@ -40,6 +42,12 @@ export function PressureRead({
           className="figures ml-auto min-h-11 w-20 rounded-sm border border-ink/40 bg-paper px-2 text-xl"
         />
       </div>
+      {drifts && (
+        <p className="text-[14px] text-ochre">
+          {Math.abs(drift)}{' '}
+          {drift < 0 ? 'under the target: top up before a set' : 'over the target: let some out'}
+        </p>
+      )}
       {over && (
         <p role="alert" className="notched py-1 text-ochre">
           {reading} is above this limb’s LOP of {target.occlusion.value}: let it down, then enter what you

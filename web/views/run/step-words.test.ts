@@ -5,7 +5,7 @@ import type { EventBody } from '#core/session/events';
 import { fold } from '#core/session/fold';
 import { nextStep } from '#core/session/next-step';
 import { logOf, START_MS } from '#core/session/session.fixture';
-import { promptWords, stepWords } from './step-words';
+import { promptWords, stepWords, thenWords } from './step-words';
 
 const { plan } = testPlan();
 const two = composeSession(
@@ -20,7 +20,11 @@ const at = (over: typeof plan, seconds: number, log: Entry[]) => {
   const state = fold(over, logOf(log));
   const nowMs = START_MS + seconds * 1000;
   const step = nextStep(over, state, nowMs);
-  return { ...stepWords(over, step), prompt: promptWords(step, state, nowMs) };
+  return {
+    ...stepWords(over, step),
+    prompt: promptWords(over, step, state, nowMs),
+    after: thenWords(over, state),
+  };
 };
 
 describe('what the bench says', () => {
@@ -35,6 +39,18 @@ describe('what the bench says', () => {
   it('names the set, and the exercise too where there are several', () => {
     expect(at(plan, 20, up)).toMatchObject({ now: 'Next: set 1', action: 'Start set 1' });
     expect(at(two, 20, up).now).toBe('Next: Knee extension, set 1');
+  });
+
+  it('says what comes then: the rest and the set after it, or the cuff coming down', () => {
+    const inSet: Entry[] = [...up, [20, { type: 'set-started', exerciseIndex: 0, setIndex: 0 }]];
+    expect(at(plan, 30, inSet).after).toBe('Then rest 0:30, and set 2, 15 repetitions.');
+    const resting: Entry[] = [
+      ...inSet,
+      [80, { type: 'set-ended', exerciseIndex: 0, setIndex: 0, reps: 30, reason: 'done' }],
+      [80, { type: 'rest-started', exerciseIndex: 0, setIndex: 0, restMs: 30_000 }],
+    ];
+    expect(at(plan, 90, resting).after).toBe('Then set 2, 15 repetitions.');
+    expect(at(plan, 1, begun).after).toBeNull();
   });
 
   it('asks for the release at the limit and after a stop before anything else', () => {

@@ -1,8 +1,8 @@
 import type { Plan } from '#core/plan/plan';
 import { LIMB_LABELS } from '#core/quantity/limb';
-import type { NextStep, SetPlace } from '#core/session/next-step';
-import type { SessionState } from '#core/session/state';
-import { countdown } from '../../parts/format';
+import { type NextStep, nextPlace, type SetPlace } from '#core/session/next-step';
+import { openSet, restInHand, type SessionState } from '#core/session/state';
+import { clock, countdown } from '../../parts/format';
 
 /** What happens now and what Space does, in the fewest words that can be read from three metres. */
 export type StepWords = { now: string; action: string | null; urgent?: boolean };
@@ -72,8 +72,25 @@ export function stepWords(plan: Plan, step: NextStep): StepWords {
 
 const WALK_MS = 60_000;
 
+/** What comes after what is done now: the rest of a set, or the set after a rest. `null` when nothing does. */
+export function thenWords(plan: Plan, state: SessionState): string | null {
+  const set = openSet(state);
+  const place = nextPlace(plan, state);
+  const next = place && plan.exercises[place.exerciseIndex]?.sets[place.setIndex];
+  if (!place || !next) return set ? 'Then the cuff comes down.' : null;
+  const amount = next.reps > 0 ? `${next.reps} repetitions` : clock(next.workMs);
+  const words = `${nameOf(plan, place)}, ${amount}`;
+  if (!set) return state.rest ? `Then ${words}.` : null;
+  const planned = plan.exercises[set.exerciseIndex]?.sets[set.setIndex];
+  const restMs = restInHand(state, set.exerciseIndex, planned?.restMs ?? 0);
+  return `Then rest ${clock(restMs)}${planned?.release ? ', cuff down' : ''}, and ${words}.`;
+}
+
 /** A prompt for the hands where a step has one: placement before a cuff first goes up, the walk after the last release. */
-export function promptWords(step: NextStep, state: SessionState, nowMs: number): string | null {
+export function promptWords(plan: Plan, step: NextStep, state: SessionState, nowMs: number): string | null {
+  if (step.do === 'end-set' && plan.exercises[step.place.exerciseIndex]?.mode === 'aerobic') {
+    return 'Talking pace. Heart rate at minute 5 and at the end.';
+  }
   if (
     step.do === 'inflate' &&
     step.cuffs.some(({ limb }) => !state.limbs.some((worn) => worn.limb === limb))
