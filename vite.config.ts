@@ -11,7 +11,8 @@ const RECORDS = /\/api\/(practice|clients|sessions)(\/(?!feed)[^/?]*)?$/;
 /** Installable, and the whole interface is there without a network; streams and files are never kept. */
 const offline = () =>
   VitePWA({
-    registerType: 'autoUpdate',
+    // A new version waits until the app is opened anew: nobody's session is reloaded under their hands.
+    registerType: 'prompt',
     injectRegister: false,
     manifest: {
       name: 'Nervato',
@@ -26,7 +27,6 @@ const offline = () =>
       globPatterns: ['**/*.{js,css,html,svg,woff2}'],
       navigateFallbackDenylist: [/^\/api\//],
       clientsClaim: true,
-      skipWaiting: true,
       runtimeCaching: [
         {
           urlPattern: RECORDS,

@@ -287,10 +287,10 @@ function prescribeLink(facts: ClientFacts, nowMs: number): Link {
   if (!prescription || !exercise || !target) {
     return { ...common, state: 'missing', figure: 'no plan', reason: 'Nothing prescribed yet.' };
   }
-  const figure = `${target.pressure.value} mmHg`;
+  const figure = target.byFeel ? `mark ${target.byFeel.mark}` : `${target.pressure.value} mmHg`;
   const load = exercise.strength ? massWords(exercise.load.value, facts.units.mass) : exercise.loadRecipe;
   const more = others.length > 0 ? `, and ${others.length} more` : '';
-  const words = `${exercise.label}: ${target.pressure.value} mmHg, ${load}, ${exercise.protocolLabel}${more}`;
+  const words = `${exercise.label}: ${figure}, ${load}, ${exercise.protocolLabel}${more}`;
   const changed = changedSince(facts, prescription);
   if (changed)
     return { ...common, state: 'due', figure, reason: `${words}; ${changed} since it was signed.` };

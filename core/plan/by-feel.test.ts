@@ -140,5 +140,8 @@ describe('a session under a strap, by feel (TIGHT)', () => {
       chainOf(facts(prescribed), START_MS).find(({ id }) => id === 'measure');
     expect(measure(false)).toMatchObject({ state: 'due', figure: 'felt 7 of 10' });
     expect(measure(true)).toMatchObject({ state: 'good', figure: 'felt 7 of 10' });
+    const prescribed = chainOf(facts(true), START_MS).find(({ id }) => id === 'prescribe');
+    expect(prescribed?.figure).toBe('mark 6');
+    expect(prescribed?.reason).not.toContain('mmHg');
   });
 });

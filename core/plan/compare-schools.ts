@@ -52,10 +52,11 @@ function exerciseUnderSchool(
     protocolId,
     tempoId: tempos.includes(choice.tempoId) ? choice.tempoId : (tempos[0] ?? choice.tempoId),
     sets: setsOf(protocolId, restMs, choice.sets.at(-1)?.restMs ?? restMs),
-    limbs: choice.limbs.map((limb) => ({
-      ...limb,
-      percentLop: proposedPercent(limb.limb, schoolId, weeksTrained, capPercentLop).value,
-    })),
+    limbs: choice.limbs.map((limb) =>
+      limb.strapId
+        ? limb
+        : { ...limb, percentLop: proposedPercent(limb.limb, schoolId, weeksTrained, capPercentLop).value },
+    ),
   };
 }
 

@@ -40,12 +40,14 @@ export function BlockWishForm({ block: { wish, change } }: { block: BlockState }
       />
       <div className="grid grid-cols-2 gap-4">
         <Field
+          className="col-span-2"
           label="Starts on"
           type="date"
           value={wish.startsOn}
           onChange={(event) => change({ startsOn: event.target.value })}
         />
         <Field
+          className="col-span-2"
           label="At"
           type="time"
           value={wish.atTime}

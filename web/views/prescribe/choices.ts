@@ -39,7 +39,7 @@ export function withProtocol(choice: ExerciseChoice, protocolId: ProtocolId): Ex
     tempoId: tempos.includes(choice.tempoId) ? choice.tempoId : (tempos[0] ?? choice.tempoId),
     sets: setsOf(protocolId, restMs, LIMITS.continuousOcclusionMs.freeFlowToRestart),
     limbs: percentLop
-      ? choice.limbs.map((limb) => ({ ...limb, percentLop: percentLop.usual }))
+      ? choice.limbs.map((limb) => (limb.strapId ? limb : { ...limb, percentLop: percentLop.usual }))
       : choice.limbs,
   };
 }
