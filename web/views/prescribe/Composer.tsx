@@ -49,7 +49,7 @@ export function Composer({
       )}
       <div className="flex flex-wrap items-start justify-between gap-x-6 gap-y-2">
         <ul className="max-w-3xl flex-1 text-[15px] text-quiet" aria-label="About this draft">
-          {notes.map((note) => (
+          {[...new Set(notes)].map((note) => (
             <li key={note}>{note}</li>
           ))}
         </ul>
@@ -103,7 +103,7 @@ export function Composer({
               </>
             ) : (
               <p className="notched py-1 text-ochre" role="alert">
-                Fill in every figure, within its range, and the strip comes back.
+                {composer.missing ?? 'Fill in every figure, within its range, and the strip comes back.'}
               </p>
             )}
           </div>

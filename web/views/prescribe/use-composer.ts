@@ -6,7 +6,7 @@ import { applyFix } from '#core/plan/apply-fix';
 import { basisOf, passiveDays, weeksTrained } from '#core/plan/basis';
 import { carryOver } from '#core/plan/carry-over';
 import type { ExerciseChoice, SessionChoice } from '#core/plan/choices';
-import { type Basis, type Composed, composeSession } from '#core/plan/compose';
+import { type Basis, type Composed, composeSession, UnknownChoice } from '#core/plan/compose';
 import { type DraftWish, draftSession } from '#core/plan/draft-session';
 import { nextSession } from '#core/plan/next-session';
 import type { Plan } from '#core/plan/plan';
@@ -32,6 +32,19 @@ function limbsOf(plan: Plan | undefined, otherwise: Limb): Pick<Wish, 'limbs' | 
     limbs: limbs.length > 0 ? limbs : [otherwise],
     together: plan?.exercises.some((exercise) => exercise.limbs.length > 1) ?? false,
   };
+}
+
+type Made = { composed: Composed | null; missing: string | null };
+
+/** The composed session; or nothing while a figure is half typed, or what its choices point to is gone from the record. */
+function composeOrSay(session: SessionChoice | null, basis: Basis): Made {
+  if (!session || !isComplete(session)) return { composed: null, missing: null };
+  try {
+    return { composed: composeSession(session, basis), missing: null };
+  } catch (error) {
+    if (!(error instanceof UnknownChoice)) throw error;
+    return { composed: null, missing: `${error.message} ${error.remedy} Or draft anew.` };
+  }
 }
 
 /** The session being composed: choices, what they come to, what the rules find, and how each finding is mended. */
@@ -86,10 +99,7 @@ export function useComposer(client: ClientRecord, practice: PracticeView, review
     change(made.session, made.notes);
   };
 
-  const composed: Composed | null = useMemo(
-    () => (session && isComplete(session) ? composeSession(session, basis) : null),
-    [session, basis],
-  );
+  const { composed, missing } = useMemo(() => composeOrSay(session, basis), [session, basis]);
   const findings = composed?.findings ?? [];
   const mendable = findings.filter(({ fix }) => fix);
   const mend = (finding: Finding) => session && change(applyFix(session, finding, basis.library));
@@ -117,6 +127,7 @@ export function useComposer(client: ClientRecord, practice: PracticeView, review
     selected,
     setSelected,
     composed,
+    missing,
     findings,
     mendOf,
     mendAt,
