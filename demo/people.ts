@@ -264,7 +264,6 @@ const rufus: DemoPerson = {
     { daysAgo: 20, do: 'session', reps: [30, 15, 15, 15], efforts: [5, 6, 7, 8] },
     { daysAgo: 13, do: 'session', reps: [30, 15, 15, 15], efforts: [4, 5, 6, 6] },
     { daysAgo: 12, do: 'plan', body: (on) => eightWeeks(on) },
-    { daysAgo: 9, do: 'session', reps: [30, 15, 15, 15], efforts: [4, 5, 6, 7] },
     { daysAgo: 6, do: 'session', reps: [30, 15, 15, 15], efforts: [4, 5, 6, 6] },
   ],
 };
