@@ -1,12 +1,16 @@
 import { Command, Maximize, Moon, Sun } from 'lucide-react';
-import { useEffect } from 'react';
+import { lazy, Suspense, useEffect } from 'react';
 import { workingPractitioner } from '../data/practitioner';
 import { usePractice } from '../data/queries';
 import { KeyHint } from '../parts/Button';
 import { theme, toggleTheme } from '../theme/theme';
 import { toggleFullScreen } from './full-screen';
 import { SaveLine } from './SaveLine';
-import { SoundSettings } from './SoundSettings';
+
+// It brings the popover with it, which the first view can do without.
+const SoundSettings = lazy(() =>
+  import('./SoundSettings').then((module) => ({ default: module.SoundSettings })),
+);
 
 /** Who works, whether all is saved, and the switches that hold in every view. */
 export function TopLine({ openPalette }: { openPalette: () => void }) {
@@ -16,7 +20,9 @@ export function TopLine({ openPalette }: { openPalette: () => void }) {
       <SaveLine />
       <div className="ml-auto flex items-center gap-1">
         <Who />
-        <SoundSettings />
+        <Suspense fallback={<span className="size-9" />}>
+          <SoundSettings />
+        </Suspense>
         <Switch label="Full screen" onClick={toggleFullScreen}>
           <Maximize size={20} aria-hidden />
         </Switch>
