@@ -15,3 +15,6 @@ export const pumpSchema = z.object({
   keepsPressure: z.boolean(),
 });
 export type Pump = z.infer<typeof pumpSchema>;
+
+/** Below this a cuff counts as let down: a gauge seldom reads zero to the millimetre. */
+export const CUFF_DOWN_MMHG = 5;

@@ -149,7 +149,7 @@ const isMeasured = (
   limbs.every((limb) => occlusions.some((fact) => fact.limb === limb && fact.position === position));
 
 /** The pressure to go by on a limb: measured in the position, else the newest that is not from more upright. */
-export function occlusionFor(limb: Limb, position: Position, basis: Basis): OcclusionFact | undefined {
+function occlusionFor(limb: Limb, position: Position, basis: Basis): OcclusionFact | undefined {
   const onLimb = basis.occlusions.filter(
     (fact) => fact.limb === limb && basis.cuffs.some(({ id }) => id === fact.cuffId),
   );
@@ -161,24 +161,36 @@ export function occlusionFor(limb: Limb, position: Position, basis: Basis): Occl
 }
 
 /** The strap that was tightened on a limb by feel, where nothing was measured on it (rule TIGHT). */
-export const strapFor = (limb: Limb, { occlusions, tightness }: Basis): TightnessFact | undefined =>
+const strapFor = (limb: Limb, { occlusions, tightness }: Basis): TightnessFact | undefined =>
   occlusions.some((fact) => fact.limb === limb)
     ? undefined
     : newest(tightness.filter((fact) => fact.limb === limb));
 
-export const strapChoice = ({ limb, strapId }: TightnessFact): LimbChoice => ({
+const strapChoice = ({ limb, strapId }: TightnessFact): LimbChoice => ({
   limb,
   occlusionId: '',
   percentLop: 0,
   strapId,
 });
 
+/** A limb at a share of its own measured pressure, or under the strap it has instead; `null` when it has neither. */
+export function wornChoice(
+  limb: Limb,
+  position: Position,
+  percentLop: number,
+  basis: Basis,
+): LimbChoice | null {
+  const strap = strapFor(limb, basis);
+  if (strap) return strapChoice(strap);
+  const occlusion = occlusionFor(limb, position, basis);
+  return occlusion ? { limb, occlusionId: occlusion.id, percentLop } : null;
+}
+
 /** The choices of one exercise for all limbs, or why it was left out. */
 function choicesFor(id: ExerciseId, wish: DraftWish, basis: Basis): ExerciseChoice[] | string {
   const exercise = basis.library[id];
   if (!exercise) return `${id} is not in the library.`;
-  const protocolId =
-    wish.goal === 'rehab' ? RUNG_PROTOCOLS[wish.rung] : protocolFor(wish.goal, wish.rung, wish.schoolId);
+  const protocolId = protocolFor(wish.goal, wish.rung, wish.schoolId);
   const together =
     wish.limbs.length > 1 && exercise.sides !== 'one' && (wish.together || exercise.sides === 'both');
   const groups = together ? [wish.limbs] : wish.limbs.map((limb) => [limb]);

@@ -2,9 +2,10 @@ import type { StrengthFact } from '../chain/facts';
 import type { Exercise } from '../protocol/exercise';
 import { PROTOCOLS } from '../protocol/protocols';
 import { LIMB_LABELS } from '../quantity/limb';
+import { mostPercentLop } from '../rules/limits';
 import type { ExerciseChoice, SessionChoice } from './choices';
 import type { Basis } from './compose';
-import { bestKit, type Draft, occlusionFor, strapChoice, strapFor, testFor } from './draft-session';
+import { bestKit, type Draft, testFor, wornChoice } from './draft-session';
 
 /**
  * A kept session applied to a person: the same exercises and schemes, this person's own pressures and tests (rules LOP-4,
@@ -20,17 +21,13 @@ export function fitTemplate(template: SessionChoice, basis: Basis): Draft {
       notes.push('An exercise of the template is no longer in the library and was left out.');
       continue;
     }
-    const cap = PROTOCOLS[choice.protocolId].mode === 'passive' ? 100 : 80;
+    const cap = mostPercentLop(PROTOCOLS[choice.protocolId].mode);
     const most = Math.min(cap, basis.limits.maxPercentLop ?? cap);
-    const limbs = choice.limbs.flatMap((limb) => {
-      const occlusion = occlusionFor(limb.limb, choice.position, basis);
-      const strap = strapFor(limb.limb, basis);
-      if (strap) return [strapChoice(strap)];
-      if (!occlusion) {
-        notes.push(`${exercise.label}: no pressure measured on the ${LIMB_LABELS[limb.limb].toLowerCase()}.`);
-        return [];
-      }
-      return [{ limb: limb.limb, occlusionId: occlusion.id, percentLop: Math.min(limb.percentLop, most) }];
+    const limbs = choice.limbs.flatMap(({ limb, percentLop }) => {
+      const worn = wornChoice(limb, choice.position, Math.min(percentLop, most), basis);
+      if (worn) return [worn];
+      notes.push(`${exercise.label}: no pressure measured on the ${LIMB_LABELS[limb].toLowerCase()}.`);
+      return [];
     });
     if (limbs.length === 0) continue;
     const test =

@@ -1,7 +1,7 @@
 import type { Plan, PlannedSet } from '../plan/plan';
 import { limbKind } from '../quantity/limb';
 import type { RuleId } from '../rules/catalogue';
-import { LIMITS } from '../rules/limits';
+import { LIMITS, mostPercentLop } from '../rules/limits';
 import { SCHOOLS } from '../rules/schools';
 import { SIGNS } from '../session/signs';
 import { correctedReps, type SessionState, type SetRecord } from '../session/state';
@@ -215,8 +215,7 @@ export function whyNotChange(
   const exercise = plan.exercises[exerciseIndex];
   const percent = Math.max(0, ...(exercise?.limbs.map(({ percentLop }) => percentLop) ?? []));
   const next = percent + (change.pressurePoints ?? 0);
-  const most =
-    exercise?.mode === 'passive' ? LIMITS.passivePercentLop.hardHigh : LIMITS.exercisePercentLop.hardHigh;
+  const most = mostPercentLop(exercise?.mode ?? 'resistance');
   if (next > most) return `${next} % of LOP is above ${most} % (PRS-3).`;
   if (capPercentLop !== null && next > capPercentLop)
     return `${next} % is above the ${capPercentLop} % that is cleared (SCR-2).`;

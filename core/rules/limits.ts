@@ -1,5 +1,6 @@
 import type { LimbKind } from '../quantity/limb';
 import { MS_PER_MINUTE } from '../quantity/units';
+import type { WorkMode } from '../screening/clearance';
 
 /** Numbers that checks compare against. Each is named in the rule it comes from. */
 export const LIMITS = {
@@ -29,3 +30,7 @@ export const LIMITS = {
   /** SCR-1 */
   screeningShelfLifeDays: 84,
 } as const;
+
+/** The most anybody may put on a limb, in %LOP: below occlusion while it exercises, never above it (rule PRS-3, hard). */
+export const mostPercentLop = (mode: WorkMode): number =>
+  mode === 'passive' ? LIMITS.passivePercentLop.hardHigh : LIMITS.exercisePercentLop.hardHigh;

@@ -1,6 +1,6 @@
 import type { Plan } from '../plan/plan';
 import { limbClocks, restLeftMs } from './clocks';
-import { nextStep } from './next-step';
+import { type NextStep, nextStep } from './next-step';
 import { inflatedLimbs, openSet, type SessionState } from './state';
 
 /** How much a session needs somebody, most first. */
@@ -18,17 +18,16 @@ export function attentionOf(plan: Plan, state: SessionState, nowMs: number): Att
   if (up.some(({ alarm }) => alarm === 'soon')) return { need: 'limit-near', inMs: leftMs };
   const step = nextStep(plan, state, nowMs);
   if (step.do === 'nothing') return { need: 'over', inMs: Number.POSITIVE_INFINITY };
-  const inMs = untilNeeded(plan, state, nowMs);
+  const inMs = untilNeeded(plan, state, step, nowMs);
   if (inMs <= 0) return { need: 'act', inMs };
   return { need: inMs <= SOON_MS ? 'soon' : 'runs', inMs };
 }
 
 /** How long the session runs by itself: the rest of a set, of a rest with the cuff up, or of a wait. */
-function untilNeeded(plan: Plan, state: SessionState, nowMs: number): number {
+function untilNeeded(plan: Plan, state: SessionState, step: NextStep, nowMs: number): number {
   const set = openSet(state);
   const planned = set && plan.exercises[set.exerciseIndex]?.sets[set.setIndex];
   if (set && planned) return set.startedAtMs + planned.workMs - nowMs;
-  const step = nextStep(plan, state, nowMs);
   if (step.do === 'wait') return step.untilMs - nowMs;
   if (step.do === 'start-set' && step.place.setIndex > 0) return Math.max(0, restLeftMs(state, nowMs) ?? 0);
   return 0;

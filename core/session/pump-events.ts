@@ -1,3 +1,4 @@
+import { CUFF_DOWN_MMHG } from '../kit/pump';
 import type { Plan } from '../plan/plan';
 import type { Limb } from '../quantity/limb';
 import type { EventBody } from './events';
@@ -5,8 +6,6 @@ import { openInflation, type SessionState } from './state';
 
 /** From this pressure on a cuff counts as up: the clock begins early rather than late. */
 const UP_MMHG = 20;
-/** Below this it counts as down: a gauge seldom reads zero to the millimetre. */
-const DOWN_MMHG = 5;
 /** A drift is written down at most this often. */
 const READ_EVERY_MS = 3_000;
 
@@ -26,7 +25,7 @@ export function pumpEvents(
   const open = openInflation(state.limbs.find((candidate) => candidate.limb === limb));
   const read = Math.round(pressureMmHg);
   if (!open) return pressureMmHg >= UP_MMHG ? [{ type: 'cuff-inflated', limb, pressureMmHg: read }] : [];
-  if (pressureMmHg < DOWN_MMHG) return [{ type: 'cuff-released', limb }];
+  if (pressureMmHg < CUFF_DOWN_MMHG) return [{ type: 'cuff-released', limb }];
   const last = open.steps.at(-1);
   if (!last || nowMs - last.atMs < READ_EVERY_MS) return [];
   if (Math.abs(read - last.pressureMmHg) < plan.gaugeDivisionMmHg) return [];

@@ -1,32 +1,23 @@
-import { useSyncExternalStore } from 'react';
 import { mergeLogs, type SessionEvent } from '#core/session/events';
+import { store } from '../parts/store';
 import { bySession } from './by-session';
 
 // Events this page made, found in the outbox, or heard from another tab. They are kept while the page lives, so that
 // an answer of the server that was under way when an event happened cannot make it disappear.
-let logs: ReadonlyMap<string, readonly SessionEvent[]> = new Map();
-const listeners = new Set<() => void>();
+const logs = store<ReadonlyMap<string, readonly SessionEvent[]>>(new Map());
 
 /** Adds events to the log of their sessions; those already known change nothing. */
 export function remember(events: readonly SessionEvent[]): void {
   if (events.length === 0) return;
-  const grown = new Map(logs);
+  const grown = new Map(logs.get());
   for (const [sessionId, part] of bySession(events)) {
     grown.set(sessionId, mergeLogs(grown.get(sessionId) ?? [], part));
   }
-  logs = grown;
-  for (const listener of listeners) listener();
+  logs.set(grown);
 }
 
 /** Events of one session known on this page. */
-export const remembered = (sessionId: string): readonly SessionEvent[] => logs.get(sessionId) ?? [];
+export const remembered = (sessionId: string): readonly SessionEvent[] => logs.get().get(sessionId) ?? [];
 
 /** All logs of this page, by session id; renders again when one grows. */
-export const useLocalLogs = (): ReadonlyMap<string, readonly SessionEvent[]> =>
-  useSyncExternalStore(
-    (listener) => {
-      listeners.add(listener);
-      return () => listeners.delete(listener);
-    },
-    () => logs,
-  );
+export const useLocalLogs = logs.use;

@@ -1,6 +1,6 @@
 import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
-import { useSyncExternalStore } from 'react';
 import type { SessionEvent } from '#core/session/events';
+import { store } from '../parts/store';
 import { ApiProblem, api, read } from './api';
 import { bySession } from './by-session';
 
@@ -30,21 +30,10 @@ const open = () => {
   return database;
 };
 
-let state: OutboxState = { unsent: 0, trouble: null, words: '' };
-const listeners = new Set<() => void>();
-function setState(part: Partial<OutboxState>): void {
-  state = { ...state, ...part };
-  for (const listener of listeners) listener();
-}
+const state = store<OutboxState>({ unsent: 0, trouble: null, words: '' });
+const setState = (part: Partial<OutboxState>): void => state.set({ ...state.get(), ...part });
 
-export const useOutbox = (): OutboxState =>
-  useSyncExternalStore(
-    (listener) => {
-      listeners.add(listener);
-      return () => listeners.delete(listener);
-    },
-    () => state,
-  );
+export const useOutbox = state.use;
 
 /** Events still kept here, for all sessions. */
 export const unsentEvents = async (): Promise<SessionEvent[]> => (await open()).getAll('events');
@@ -86,7 +75,7 @@ async function sendAll(): Promise<void> {
     setState({ unsent: (await unsentEvents()).length, trouble: 'unreached', words: '' });
   }
   failed.clear();
-  if (state.unsent > 0) retry = setTimeout(() => void sendOutbox(), RETRY_MS);
+  if (state.get().unsent > 0) retry = setTimeout(() => void sendOutbox(), RETRY_MS);
 }
 
 // Sessions whose events were refused in this round: the others still go out.

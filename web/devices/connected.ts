@@ -1,4 +1,4 @@
-import { useSyncExternalStore } from 'react';
+import { store } from '../parts/store';
 import type { PressureSource } from './pressure-source';
 
 /** A device that is connected outside a session, so that the dock can show and release it in every view. */
@@ -11,23 +11,17 @@ export type Connected = {
   source: PressureSource;
 };
 
-let connected: Connected | null = null;
-const listeners = new Set<() => void>();
+const connected = store<Connected | null>(null);
 
-export const connectedNow = (): Connected | null => connected;
+export const connectedNow = connected.get;
+export const useConnected = connected.use;
 
 /** Connects a device in place of the one before, which is let down and closed. */
 export function connect(next: Connected | null): void {
-  if (connected && connected.source !== next?.source) {
-    connected.source.command({ do: 'release' });
-    connected.source.close();
+  const before = connected.get();
+  if (before && before.source !== next?.source) {
+    before.source.command({ do: 'release' });
+    before.source.close();
   }
-  connected = next;
-  for (const listener of listeners) listener();
+  connected.set(next);
 }
-
-export const useConnected = (): Connected | null =>
-  useSyncExternalStore((listener) => {
-    listeners.add(listener);
-    return () => listeners.delete(listener);
-  }, connectedNow);

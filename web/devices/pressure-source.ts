@@ -1,8 +1,5 @@
 import type { DeviceCommand, DeviceFrame } from '#contract/device';
 
-/** Below this a cuff counts as let down: a gauge seldom reads zero to the millimetre. */
-export const CUFF_DOWN_MMHG = 5;
-
 /**
  * Where cuff pressure comes from: typed by hand, a simulated device of the server, or one of this page. Nothing else
  * in the interface knows which.

@@ -1,6 +1,6 @@
-import { useSyncExternalStore } from 'react';
 import type { NewDevice } from '#contract/device';
 import type { Limb } from '#core/quantity/limb';
+import { store } from '../parts/store';
 import type { PressureSource } from './pressure-source';
 import { serverSource } from './server-source';
 
@@ -16,32 +16,26 @@ export type SessionPump = {
   toldAtMs: number;
 };
 
-let pumps: readonly SessionPump[] = [];
-const listeners = new Set<() => void>();
-function set(next: readonly SessionPump[]): void {
-  pumps = next;
-  for (const listener of listeners) listener();
-}
+const pumps = store<readonly SessionPump[]>([]);
 
 const isOf = (sessionId: string, limb: Limb) => (pump: SessionPump) =>
   pump.sessionId === sessionId && pump.limb === limb;
 
-export const sessionPumps = (): readonly SessionPump[] => pumps;
+export const sessionPumps = pumps.get;
+export const useSessionPumps = pumps.use;
 export const pumpOf = (sessionId: string, limb: Limb): SessionPump | undefined =>
-  pumps.find(isOf(sessionId, limb));
+  pumps.get().find(isOf(sessionId, limb));
 
-export const useSessionPumps = (): readonly SessionPump[] =>
-  useSyncExternalStore((listener) => {
-    listeners.add(listener);
-    return () => listeners.delete(listener);
-  }, sessionPumps);
+function replace(known: SessionPump, part: Partial<SessionPump>): void {
+  pumps.set(pumps.get().map((pump) => (pump === known ? { ...pump, ...part } : pump)));
+}
 
 /** Connects a simulated pump of the server to a cuff. @throws as `read` does */
 export async function connectPump(sessionId: string, device: NewDevice): Promise<void> {
   const { limb } = device;
   const source = await serverSource(device);
   disconnectPump(sessionId, limb);
-  set([...pumps, { sessionId, limb, source, pressureMmHg: null, lost: false, toldAtMs: 0 }]);
+  pumps.set([...pumps.get(), { sessionId, limb, source, pressureMmHg: null, lost: false, toldAtMs: 0 }]);
   source.subscribe((frame) => {
     const known = pumpOf(sessionId, limb);
     if (known?.source !== source) return;
@@ -49,7 +43,7 @@ export async function connectPump(sessionId: string, device: NewDevice): Promise
     const lost = frame === null && known.pressureMmHg !== null;
     const pressureMmHg = frame ? frame.pressureMmHg : known.pressureMmHg;
     if (known.lost === lost && known.pressureMmHg === pressureMmHg) return;
-    set(pumps.map((pump) => (pump === known ? { ...pump, pressureMmHg, lost } : pump)));
+    replace(known, { pressureMmHg, lost });
   });
 }
 
@@ -59,14 +53,14 @@ export function disconnectPump(sessionId: string, limb: Limb): void {
   if (!known) return;
   known.source.command({ do: 'release' });
   known.source.close();
-  set(pumps.filter((pump) => pump !== known));
+  pumps.set(pumps.get().filter((pump) => pump !== known));
 }
 
 /** Brings a regulated pump to a pressure. @returns false where there is none, and somebody inflates by hand */
 export function inflateByPump(sessionId: string, limb: Limb, pressureMmHg: number, nowMs: number): boolean {
   const known = pumpOf(sessionId, limb);
   if (known?.source.kind !== 'regulated' || known.lost) return false;
-  set(pumps.map((pump) => (pump === known ? { ...pump, toldAtMs: nowMs } : pump)));
+  replace(known, { toldAtMs: nowMs });
   known.source.command({ do: 'inflate-to', pressureMmHg });
   return true;
 }

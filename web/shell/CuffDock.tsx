@@ -1,11 +1,11 @@
 import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
+import { CUFF_DOWN_MMHG } from '#core/kit/pump';
 import { LIMB_LABELS } from '#core/quantity/limb';
 import { limbClocks } from '#core/session/clocks';
 import { inflatedLimbs } from '#core/session/state';
 import { type LiveSession, useAppend } from '../data/live-session';
 import { type Connected, connect, useConnected } from '../devices/connected';
-import { CUFF_DOWN_MMHG } from '../devices/pressure-source';
 import { Button } from '../parts/Button';
 import { clock, pressureWords } from '../parts/format';
 import { useNow } from '../parts/use-now';

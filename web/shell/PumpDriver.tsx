@@ -1,8 +1,8 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useRef } from 'react';
+import { CUFF_DOWN_MMHG } from '#core/kit/pump';
 import { pumpEvents } from '#core/session/pump-events';
 import { appendNow, type LiveSession } from '../data/live-session';
-import { CUFF_DOWN_MMHG } from '../devices/pressure-source';
 import { disconnectPump, sessionPumps } from '../devices/session-pumps';
 import { soundAlarm } from '../sound/tones';
 

@@ -3,14 +3,14 @@ import type { ClientRecord } from '#contract/client';
 import type { PracticeView } from '#contract/practice';
 import type { NewProgramme } from '#contract/programme';
 import { checkProgramme, weeksOf } from '#core/programme/programme';
-import { guardFindings, hardFindings } from '#core/rules/finding';
 import { limitsInForce } from '#core/screening/clearance';
 import { api, failureWords, read } from '../../data/api';
-import { usePractitioner, useRecordWrite } from '../../data/queries';
+import { useRecordWrite } from '../../data/queries';
 import { Button } from '../../parts/Button';
 import { Choice } from '../../parts/Choice';
-import { Field, FieldError } from '../../parts/Field';
+import { FieldError } from '../../parts/Field';
 import { FindingLine } from '../../parts/FindingLine';
+import { useGuards } from '../../parts/use-guards';
 import { BlockWeeks } from './BlockWeeks';
 import { BlockWishForm } from './BlockWishForm';
 import { MonthView } from './MonthView';
@@ -19,16 +19,13 @@ import { useBlock } from './use-block';
 /** A block of weeks: the wish left, where the sessions fall right; kept, handed out, and planned again after a miss. */
 export function BlockBench({ client, practice }: { client: ClientRecord; practice: PracticeView }) {
   const block = useBlock(client, practice);
-  const practitioner = usePractitioner();
   const [view, setView] = useState<'weeks' | 'month'>('weeks');
-  const [overrideReason, setReason] = useState('');
   const write = useRecordWrite((json: NewProgramme) =>
     read(api.clients[':id'].programmes.$post({ param: { id: client.id }, json })),
   );
   const { programme, unmet, problem, missed } = block;
   const findings = checkProgramme(programme);
-  const guards = guardFindings(findings);
-  const mayOverride = practitioner?.role === 'clinician';
+  const { mayPass, reason, asked } = useGuards(findings, write.error);
   const cap = limitsInForce(client.facts.clearances, client.judgedAtMs).maxPercentLop;
   const weeks = problem ? [] : weeksOf(programme, block.weeks, cap);
   return (
@@ -77,28 +74,17 @@ export function BlockBench({ client, practice }: { client: ClientRecord; practic
           heavy work (PRO-4).
         </p>
         <div className="flex flex-wrap items-end gap-4 border-t border-ink/40 pt-4">
-          {guards.length > 0 && mayOverride && (
-            <Field
-              className="min-w-72 flex-1"
-              label="Reason for passing the guard"
-              value={overrideReason}
-              onChange={(event) => setReason(event.target.value)}
-            />
-          )}
-          {guards.length > 0 && !mayOverride && (
-            <FieldError>A guard is passed only by a clinician with a reason (SCR-4).</FieldError>
-          )}
+          {asked}
           <Button
             kind="main"
             disabled={
               problem !== undefined ||
               programme.days.length === 0 ||
-              hardFindings(findings).length > 0 ||
-              (guards.length > 0 && (!mayOverride || overrideReason.trim() === '')) ||
+              !mayPass ||
               block.isKept ||
               write.isPending
             }
-            onClick={() => write.mutate({ ...programme, ...(guards.length > 0 ? { overrideReason } : {}) })}
+            onClick={() => write.mutate({ ...programme, ...reason })}
           >
             {block.isKept ? 'Kept' : 'Keep the block'}
           </Button>

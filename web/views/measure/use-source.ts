@@ -1,8 +1,9 @@
 import { useEffect, useState } from 'react';
 import type { NewDevice } from '#contract/device';
+import { CUFF_DOWN_MMHG } from '#core/kit/pump';
 import { failureWords } from '../../data/api';
 import { connect, connectedNow } from '../../devices/connected';
-import { CUFF_DOWN_MMHG, type PressureSource } from '../../devices/pressure-source';
+import type { PressureSource } from '../../devices/pressure-source';
 import { serverSource } from '../../devices/server-source';
 import { typedSource } from '../../devices/typed-source';
 import type { ReadingFrom } from './setup';

@@ -7,11 +7,12 @@ import type { ClientRecord } from '#contract/client';
 import type { Template } from '#contract/practice';
 import type { NewPrescription } from '#contract/prescription';
 import type { SessionChoice } from '#core/plan/choices';
-import { guardFindings, hardFindings } from '#core/rules/finding';
+import { hardFindings } from '#core/rules/finding';
 import { api, failureWords, fieldProblem, read } from '../../data/api';
 import { KEYS, usePractitioner, useRecordWrite } from '../../data/queries';
 import { Button } from '../../parts/Button';
 import { Field, FieldError } from '../../parts/Field';
+import { useGuards } from '../../parts/use-guards';
 import type { ComposerState } from './use-composer';
 
 /** What stands between the draft and a signature, the signature itself, and keeping it as a template. */
@@ -26,15 +27,13 @@ export function SignBar({
 }) {
   const navigate = useNavigate();
   const practitioner = usePractitioner();
-  const [overrideReason, setReason] = useState('');
   const write = useRecordWrite((json: NewPrescription) =>
     read(api.clients[':id'].prescriptions.$post({ param: { id: client.id }, json })),
   );
+  const { mayPass, reason, asked } = useGuards(composer.findings, write.error);
   const hard = hardFindings(composer.findings).length;
-  const guards = guardFindings(composer.findings);
-  const mayOverride = practitioner?.role === 'clinician';
   const sign = async () => {
-    const json = { ...session, ...(guards.length > 0 ? { overrideReason } : {}) };
+    const json = { ...session, ...reason };
     const record = await write.mutateAsync(json).catch(() => null);
     if (!record) return;
     composer.clearKept();
@@ -42,18 +41,7 @@ export function SignBar({
   };
   return (
     <div className="flex flex-wrap items-end gap-4 border-t border-ink/40 pt-4">
-      {guards.length > 0 && mayOverride && (
-        <Field
-          className="min-w-72 flex-1"
-          label={`Reason for passing ${guards.length === 1 ? 'the guard' : `${guards.length} guards`}`}
-          value={overrideReason}
-          onChange={(event) => setReason(event.target.value)}
-          error={fieldProblem(write.error, 'overrideReason')}
-        />
-      )}
-      {guards.length > 0 && !mayOverride && (
-        <FieldError>A guard is passed only by a clinician with a reason (SCR-4).</FieldError>
-      )}
+      {asked}
       {hard > 0 && (
         <p className="notched py-1 text-ochre">
           {hard === 1 ? 'One thing is' : `${hard} things are`} not allowed and cannot be signed by anybody.
@@ -61,12 +49,7 @@ export function SignBar({
       )}
       <Button
         kind="main"
-        disabled={
-          !composer.composed ||
-          hard > 0 ||
-          (guards.length > 0 && (!mayOverride || overrideReason.trim() === '')) ||
-          write.isPending
-        }
+        disabled={!composer.composed || !mayPass || write.isPending}
         onClick={() => void sign()}
       >
         Sign as {practitioner?.name ?? '…'}

@@ -1,7 +1,7 @@
 import type { ExerciseChoice, SessionChoice, SetChoice } from '#core/plan/choices';
 import { setsOf } from '#core/plan/choices';
 import type { Basis } from '#core/plan/compose';
-import { bestKit, occlusionFor, strapChoice, strapFor, testFor } from '#core/plan/draft-session';
+import { bestKit, testFor, wornChoice } from '#core/plan/draft-session';
 import { isWeighed } from '#core/protocol/exercise';
 import type { ExerciseId } from '#core/protocol/exercises';
 import { PROTOCOLS, type ProtocolId } from '#core/protocol/protocols';
@@ -47,12 +47,9 @@ export function withProtocol(choice: ExerciseChoice, protocolId: ProtocolId): Ex
 /** An exercise on other limbs, each by its own measured pressure; limbs never measured are left out. */
 export function withLimbs(choice: ExerciseChoice, limbs: readonly Limb[], basis: Basis): ExerciseChoice {
   const percentLop = choice.limbs[0]?.percentLop || LIMITS.exercisePercentLop.guardLow;
-  const kept = limbs.flatMap((limb) => {
-    const strap = strapFor(limb, basis);
-    if (strap) return [strapChoice(strap)];
-    const occlusion = occlusionFor(limb, choice.position, basis);
-    return occlusion ? [{ limb, occlusionId: occlusion.id, percentLop }] : [];
-  });
+  const kept = limbs
+    .map((limb) => wornChoice(limb, choice.position, percentLop, basis))
+    .filter((worn) => worn !== null);
   if (kept.length === 0) return choice;
   const test =
     choice.load.kind === 'weighed' ? testFor(choice.exerciseId, limbs, basis.strengthTests) : undefined;

@@ -17,7 +17,7 @@ import { KEYS } from '../../data/queries';
 
 // A block has at most 84 sessions; a week at most seven, and what the model learns from needs no more.
 const MOST_SESSIONS = 24;
-const MOST_LEARNT = 6;
+export const MOST_LEARNT = 6;
 
 const ANSWERED = { accepted: 'Accepted', edited: 'Edited', declined: 'Declined' } as const;
 
@@ -30,12 +30,12 @@ export type LastReview = {
   given: { week: Totals; block: Totals };
 };
 
-/** Reads the last sessions and reviews the newest; `undefined` while they are being read. */
-export function useLastReview(client: ClientRecord): LastReview | undefined {
+/** The newest finished sessions with what their logs fold to; `undefined` while they are being read. */
+export function usePastSessions(client: ClientRecord, most: number) {
   const finished = client.facts.sessions
     .filter(({ finishedAtMs }) => finishedAtMs !== null)
     .sort((a, b) => b.startedAtMs - a.startedAtMs)
-    .slice(0, MOST_SESSIONS);
+    .slice(0, most);
   const answers = useQueries({
     queries: finished.map(({ id }) => ({
       queryKey: KEYS.session(id),
@@ -43,9 +43,15 @@ export function useLastReview(client: ClientRecord): LastReview | undefined {
     })),
   });
   if (answers.some(({ isPending }) => isPending)) return undefined;
-  const past = answers.flatMap(({ data }) =>
+  return answers.flatMap(({ data }) =>
     data ? [{ view: data, plan: data.plan, state: fold(data.plan, data.events) }] : [],
   );
+}
+
+/** Reviews the newest session and adds up the last ones; `undefined` while they are being read. */
+export function useLastReview(client: ClientRecord): LastReview | undefined {
+  const past = usePastSessions(client, MOST_SESSIONS);
+  if (!past) return undefined;
   const seen = past.slice(0, MOST_LEARNT).flatMap(seenSets);
   const since = (fromMs: number) =>
     totalsOf(

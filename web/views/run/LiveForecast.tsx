@@ -1,13 +1,17 @@
+import { memo } from 'react';
 import type { ClientRecord } from '#contract/client';
 import { seenSets } from '#core/forecast/seen-sets';
 import type { Plan } from '#core/plan/plan';
 import { findSet, type SessionState } from '#core/session/state';
 import { useClient } from '../../data/queries';
 import { useForecast } from '../prescribe/use-forecast';
-import { useLastReview } from '../prescribe/use-last-review';
+import { MOST_LEARNT, usePastSessions } from '../prescribe/use-last-review';
 
-/** What the rest of the session is likely to bring, worked out again after each set. It informs, no more. */
-export function LiveForecast({
+/**
+ * What the rest of the session is likely to bring, worked out again after each set. It informs, no more.
+ * Past logs are folded for it, so it is drawn anew after an event, not with every tick of the clock.
+ */
+export const LiveForecast = memo(function LiveForecast({
   plan,
   state,
   clientId,
@@ -18,10 +22,10 @@ export function LiveForecast({
 }) {
   const { data: client } = useClient(clientId);
   return client ? <Lines plan={plan} state={state} client={client} /> : null;
-}
+});
 
 function Lines({ plan, state, client }: { plan: Plan; state: SessionState; client: ClientRecord }) {
-  const past = useLastReview(client)?.seen ?? [];
+  const past = (usePastSessions(client, MOST_LEARNT) ?? []).flatMap(seenSets);
   const { data: forecast } = useForecast(plan, [...past, ...seenSets({ plan, state })]);
   const left = forecast?.sets.filter((set) => !findSet(state, set)) ?? [];
   if (left.length === 0 || state.stopped) return null;
