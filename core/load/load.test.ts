@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { checkLoad, targetLoad, withoutKilograms } from './target-load';
-import { makeableLoads, type WeightKit } from './weight-kit';
+import { MOST_LOADS, makeableLoads, type WeightKit, weightKitSchema } from './weight-kit';
 
 const dumbbells: WeightKit = {
   kind: 'single-masses',
@@ -44,6 +44,28 @@ describe('what the kit can make (LOAD-4)', () => {
     expect(twelveAndAHalf?.recipe).toBe('bar 7.5 kg, each end 2.5');
     expect(makeableLoads(bar)[0]).toEqual({ loadKg: 7.5, recipe: 'bar 7.5 kg alone' });
     expect(makeableLoads(bar).at(-1)?.loadKg).toBe(7.5 + 2 * (2 * 1.25 + 2.5 + 5));
+  });
+});
+
+describe('kit with absurd steps (LOAD-4)', () => {
+  const absurd: WeightKit = { ...stack, lightestKg: 0.000001, stepKg: 0.000001, heaviestKg: 500 };
+  const plates = Array.from({ length: 20 }, (_, i) => ({ plateKg: 0.001 * 1.4 ** i, pairs: 20 }));
+  const fineBar: WeightKit = { ...bar, pairs: plates };
+
+  it('is refused in words that say what to enter', () => {
+    const wordsOf = (kit: WeightKit) =>
+      weightKitSchema.safeParse(kit).error?.issues.map(({ message }) => message) ?? [];
+    expect(wordsOf(absurd)).toEqual([expect.stringContaining('more than 2000 loads')]);
+    expect(wordsOf(fineBar)).toEqual([expect.stringContaining('leave out')]);
+    expect(wordsOf({ ...stack, heaviestKg: 1 })).toEqual([
+      expect.stringContaining('lighter than the lightest'),
+    ]);
+    expect([stack, bar, dumbbells].flatMap(wordsOf)).toEqual([]);
+  });
+
+  it('makes no more than 2,000 loads where it is on record already', () => {
+    expect(makeableLoads(absurd)).toHaveLength(MOST_LOADS);
+    expect(makeableLoads(fineBar).length).toBeLessThanOrEqual(MOST_LOADS);
   });
 });
 

@@ -4,20 +4,23 @@ import { type DisplayUnits, massIn, massWords } from '../quantity/units';
 
 type MassUnit = DisplayUnits['mass'];
 
-const massKg = z.number().positive().max(500);
+/** No exercise has more loads than this to choose from (rule LOAD-4). */
+export const MOST_LOADS = 2_000;
 
-/** Weights a practice owns, in kg (rule LOAD-4). */
-export const weightKitSchema = z.discriminatedUnion('kind', [
+const massKg = z.number().positive().max(500);
+const label = z.string().trim().min(1, 'Give it a name.').max(60, 'At most 60 characters.');
+
+const kinds = z.discriminatedUnion('kind', [
   z.object({
     kind: z.literal('single-masses'),
     id: z.string(),
-    label: z.string().trim().min(1, 'Give it a name.'),
-    massesKg: z.array(massKg).min(1),
+    label,
+    massesKg: z.array(massKg).min(1, 'Enter at least one weight.').max(200, 'At most 200 weights.'),
   }),
   z.object({
     kind: z.literal('stack'),
     id: z.string(),
-    label: z.string().trim().min(1, 'Give it a name.'),
+    label,
     lightestKg: massKg,
     stepKg: massKg,
     heaviestKg: massKg,
@@ -25,31 +28,49 @@ export const weightKitSchema = z.discriminatedUnion('kind', [
   z.object({
     kind: z.literal('bar-and-plates'),
     id: z.string(),
-    label: z.string().trim().min(1, 'Give it a name.'),
+    label,
     barKg: massKg,
     /** Plates as pairs: one goes on each end. `markedIn` is the unit printed on them, where it is not the practice's. */
-    pairs: z.array(
-      z.object({
-        plateKg: massKg,
-        pairs: z.number().int().positive().max(20),
-        markedIn: z.enum(['kg', 'lb']).optional(),
-      }),
-    ),
+    pairs: z
+      .array(
+        z.object({
+          plateKg: massKg,
+          pairs: z.number().int().positive().max(20),
+          markedIn: z.enum(['kg', 'lb']).optional(),
+        }),
+      )
+      .max(20, 'At most 20 kinds of plate.'),
   }),
   // Bands have names, not kilograms: they never enter a computed load.
   z.object({
     kind: z.literal('bands'),
     id: z.string(),
-    label: z.string().trim().min(1, 'Give it a name.'),
-    names: z.array(z.string().trim().min(1).max(40)).min(1),
+    label,
+    names: z.array(z.string().trim().min(1).max(40)).min(1).max(40, 'At most 40 bands.'),
   }),
 ]);
-export type WeightKit = z.infer<typeof weightKitSchema>;
+export type WeightKit = z.infer<typeof kinds>;
+
+/** Weights a practice owns, in kg; steps so fine that nobody could choose are refused (rule LOAD-4). */
+export const weightKitSchema = kinds.superRefine((kit, context) => {
+  const mend = (path: string, message: string) => context.addIssue({ code: 'custom', path: [path], message });
+  if (kit.kind === 'stack' && kit.heaviestKg < kit.lightestKg) {
+    mend('heaviestKg', 'The heaviest pin is lighter than the lightest: swap them.');
+  } else if (kit.kind === 'stack' && stackSteps(kit) >= MOST_LOADS) {
+    mend('stepKg', `That makes more than ${MOST_LOADS} loads: enter the step from pin to pin in kg.`);
+  } else if (kit.kind === 'bar-and-plates' && barLoads(kit, 'kg').length >= MOST_LOADS) {
+    mend('pairs', `These plates make ${MOST_LOADS} loads or more: leave out the ones nobody uses.`);
+  }
+});
 
 /** A load the kit can make, in kg, and how to make it. */
 export type MakeableLoad = { loadKg: number; recipe: string };
 
-/** Every load in kg the kit can make, lightest first, each with the fewest plates; none for bands (rule LOAD-4). @param unit of the recipe’s words */
+/**
+ * Every load in kg the kit can make, lightest first, each with the fewest plates; none for bands (rule LOAD-4).
+ * At most 2,000, the lightest of them, for kit that was kept before there was a bound.
+ * @param unit of the recipe’s words
+ */
 export function makeableLoads(kit: WeightKit, unit: MassUnit = 'kg'): MakeableLoad[] {
   switch (kit.kind) {
     case 'single-masses':
@@ -65,9 +86,11 @@ export function makeableLoads(kit: WeightKit, unit: MassUnit = 'kg'): MakeableLo
   }
 }
 
+const stackSteps = ({ lightestKg, stepKg, heaviestKg }: Extract<WeightKit, { kind: 'stack' }>): number =>
+  Math.max(0, Math.floor(tidy((heaviestKg - lightestKg) / stepKg)));
+
 function stackLoads(kit: Extract<WeightKit, { kind: 'stack' }>, unit: MassUnit): MakeableLoad[] {
-  const steps = Math.floor(tidy((kit.heaviestKg - kit.lightestKg) / kit.stepKg));
-  return Array.from({ length: steps + 1 }, (_, step) => {
+  return Array.from({ length: Math.min(MOST_LOADS, stackSteps(kit) + 1) }, (_, step) => {
     const loadKg = tidy(kit.lightestKg + step * kit.stepKg);
     return { loadKg, recipe: `pin at ${massWords(loadKg, unit)}` };
   });
@@ -75,7 +98,9 @@ function stackLoads(kit: Extract<WeightKit, { kind: 'stack' }>, unit: MassUnit):
 
 function barLoads(kit: Extract<WeightKit, { kind: 'bar-and-plates' }>, unit: MassUnit): MakeableLoad[] {
   let best = new Map<number, Plate[]>([[tidy(kit.barKg), []]]);
-  for (const plate of kit.pairs) {
+  // Lightest plates first, so that what a bound leaves out are the heaviest loads.
+  for (const plate of [...kit.pairs].sort((a, b) => a.plateKg - b.plateKg)) {
+    if (best.size >= MOST_LOADS) break;
     const grown = new Map(best);
     for (const [loadKg, plates] of best) {
       for (let count = 1; count <= plate.pairs; count += 1) {
@@ -89,6 +114,7 @@ function barLoads(kit: Extract<WeightKit, { kind: 'bar-and-plates' }>, unit: Mas
   }
   return [...best]
     .sort(([a], [b]) => a - b)
+    .slice(0, MOST_LOADS)
     .map(([loadKg, plates]) => ({ loadKg, recipe: barRecipe(kit.barKg, plates, unit) }));
 }
 
