@@ -19,19 +19,24 @@ const percentOneRepMax = z
  * One set: repetitions at the pace, or work for a time; the rest after it, and whether the cuff is let down in it.
  * After the last set of an exercise the rest is the way to the next exercise.
  */
-export const setChoiceSchema = z.object({
-  reps: z.number('Enter repetitions.').int().min(0).max(100, 'At most 100 repetitions in a set.'),
-  /** Length of timed work in ms; null for a set of repetitions. */
-  workMs: z
-    .number('Enter a time.')
-    .int()
-    .min(10_000, 'At least 10 s.')
-    .max(1_800_000, 'At most 30 min.')
-    .nullable(),
-  restMs,
-  release: z.boolean(),
-  untilFailure: z.boolean(),
-});
+export const setChoiceSchema = z
+  .object({
+    reps: z.number('Enter repetitions.').int().min(0).max(100, 'At most 100 repetitions in a set.'),
+    /** Length of timed work in ms; null for a set of repetitions. */
+    workMs: z
+      .number('Enter a time.')
+      .int()
+      .min(10_000, 'At least 10 s.')
+      .max(1_800_000, 'At most 30 min.')
+      .nullable(),
+    restMs,
+    release: z.boolean(),
+    untilFailure: z.boolean(),
+  })
+  .refine(({ reps, workMs }) => reps > 0 || workMs !== null, {
+    path: ['reps'],
+    message: 'A set of nothing: enter at least one repetition, or a time.',
+  });
 export type SetChoice = z.infer<typeof setChoiceSchema>;
 
 /** A limb under a cuff: the measured pressure it goes by and the share of it; or under a strap. */

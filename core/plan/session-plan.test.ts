@@ -32,6 +32,19 @@ const pair = [
   { limb: 'right-thigh', occlusionId: 'lop-right', percentLop: 60 },
 ] as const;
 
+describe('a set of nothing', () => {
+  it('is refused, with what to enter', () => {
+    const empty = { reps: 0, workMs: null, restMs: 0, release: true, untilFailure: false };
+    const { error } = sessionChoiceSchema.safeParse(session({ ...press, sets: [empty] }));
+    expect(error?.issues).toMatchObject([
+      {
+        path: ['exercises', 0, 'sets', 0, 'reps'],
+        message: expect.stringContaining('at least one repetition'),
+      },
+    ]);
+  });
+});
+
 describe('a session of several exercises', () => {
   it('lets the cuff down 60 s between exercises and settles again, as worked by hand', () => {
     const { plan, findings } = compose(press, testExercise());
