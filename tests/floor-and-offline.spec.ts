@@ -29,6 +29,33 @@ test('a session open on two devices stays the same on both, and both may act', a
   await other.context().close();
 });
 
+test('ten tabs share one stream: all open, all hear, and one that goes is followed by the next', async ({
+  page,
+  nervato,
+}) => {
+  await page.goto('/');
+  const tabs = [page];
+  for (let tab = 1; tab < 10; tab += 1) {
+    const next = await page.context().newPage();
+    await next.goto(nervato.address);
+    await expect(dock(next).getByText('No cuff is inflated.')).toBeVisible();
+    tabs.push(next);
+  }
+  // The first tab read for all; now another one has to.
+  const [first, second, ...others] = tabs;
+  if (!first || !second) throw new Error('There are ten tabs.');
+  await first.close();
+  const elsewhere = await (await page.context().browser()?.newContext())?.newPage();
+  if (!elsewhere) throw new Error('There is another device.');
+  await elsewhere.goto(nervato.address);
+  await openSession(elsewhere, 'Odalys Ferrant');
+  await elsewhere.keyboard.press('Space');
+  for (const tab of [second, ...others]) {
+    await expect(dock(tab).getByRole('link', { name: 'Odalys Ferrant, left thigh' })).toBeVisible();
+  }
+  await elsewhere.context().close();
+});
+
 test('the floor has a lane for everybody, goes to one by a figure, and does the next thing in one touch', async ({
   page,
 }) => {

@@ -1,12 +1,13 @@
 import { type QueryClient, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useMemo } from 'react';
 import { v5 as idFrom, v4 as newId } from 'uuid';
-import { feedMessageSchema, type SessionView } from '#contract/session';
+import type { SessionView } from '#contract/session';
 import { type DueEvent, dueEvents } from '#core/session/due';
 import { type EventBody, mergeLogs, type SessionEvent } from '#core/session/events';
 import { fold } from '#core/session/fold';
 import type { SessionState } from '#core/session/state';
 import { api, read } from './api';
+import { followFeed } from './feed';
 import { remember, remembered, useLocalLogs } from './local-log';
 import { keep, sendOutbox, unsentEvents } from './outbox';
 import { KEYS } from './queries';
@@ -33,28 +34,20 @@ const changesTheRoster = ({ type }: SessionEvent): boolean =>
   ['session-started', 'session-finished', 'stopped', 'followed-up', 'review-answered'].includes(type);
 
 /**
- * Follows what other devices append, over one stream for all sessions. When it stands again after a break, the open
- * sessions are asked for anew: what happened meanwhile is in their logs.
+ * Follows what other devices append, over one stream for all sessions and all tabs. When it stands again after a break,
+ * the open sessions are asked for anew: what happened meanwhile is in their logs.
  */
 export function followOtherDevices(queries: QueryClient): void {
-  const feed = new EventSource('/api/sessions/feed');
-  let broken = false;
-  feed.onerror = () => {
-    broken = true;
-  };
-  feed.addEventListener('ready', () => {
-    if (!broken) return;
-    broken = false;
-    void sendOutbox();
-    void queries.invalidateQueries({ queryKey: ['sessions'] });
+  followFeed({
+    onMessage: ({ opened, events }) => {
+      remember(events);
+      if (opened || events.some(changesTheRoster)) refreshAfter(queries);
+    },
+    onBack: () => {
+      void sendOutbox();
+      void queries.invalidateQueries({ queryKey: ['sessions'] });
+    },
   });
-  feed.onmessage = ({ data }) => {
-    const message = feedMessageSchema.safeParse(JSON.parse(data));
-    if (!message.success) return;
-    const { opened, events } = message.data;
-    remember(events);
-    if (opened || events.some(changesTheRoster)) refreshAfter(queries);
-  };
 }
 
 function refreshAfter(queries: QueryClient): void {

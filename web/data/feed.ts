@@ -1,0 +1,76 @@
+import { type FeedMessage, feedMessageSchema } from '#contract/session';
+
+/** What a page does with the feed: with what it says, and when it stands again after a break. */
+export type FeedListener = { onMessage: (message: FeedMessage) => void; onBack: () => void };
+
+type Said = { said: 'message'; message: FeedMessage } | { said: 'back' };
+
+const LOCK = 'nervato-feed';
+
+/**
+ * Follows the sessions' feed. A browser opens only six connections to one address, so its tabs share one stream: the tab
+ * that holds the lock reads it and tells the others; when it goes, the next one takes over.
+ */
+export function followFeed(listener: FeedListener): void {
+  const tabs = new BroadcastChannel(LOCK);
+  const hear = (said: Said) => (said.said === 'back' ? listener.onBack() : listener.onMessage(said.message));
+  tabs.addEventListener('message', ({ data }: MessageEvent<Said>) => hear(data));
+  const tell = (said: Said) => {
+    tabs.postMessage(said);
+    hear(said);
+  };
+  if ('locks' in navigator) readWhileFirst(tell);
+  else readWhileSeen(tell);
+}
+
+/** Holds the lock, and so the stream, until the page is left; a page taken back from the cache queues up again. */
+function readWhileFirst(tell: (said: Said) => void): void {
+  const hold = async (missed: boolean) => {
+    const close = readStream(tell, missed);
+    await new Promise((left) => window.addEventListener('pagehide', left, { once: true }));
+    close();
+  };
+  const queueUp = async () => {
+    const had = await navigator.locks.request(LOCK, { ifAvailable: true }, async (lock) => {
+      if (lock) await hold(false);
+      return lock !== null;
+    });
+    // Between the tab that went and this one something may have been said that nobody read.
+    if (!had) await navigator.locks.request(LOCK, () => hold(true));
+  };
+  void queueUp();
+  window.addEventListener('pageshow', ({ persisted }) => persisted && void queueUp());
+}
+
+/** Without locks (an address without TLS) only tabs that are in view hold a stream. */
+function readWhileSeen(tell: (said: Said) => void): void {
+  let close: (() => void) | null = null;
+  const look = (missed: boolean) => {
+    if (document.visibilityState === 'visible') close ??= readStream(tell, missed);
+    else {
+      close?.();
+      close = null;
+    }
+  };
+  document.addEventListener('visibilitychange', () => look(true));
+  window.addEventListener('pagehide', () => close?.());
+  look(false);
+}
+
+/** @param missed whether something may have been said before this stream stood @returns how to close it */
+function readStream(tell: (said: Said) => void, missed: boolean): () => void {
+  const stream = new EventSource('/api/sessions/feed');
+  let broken = missed;
+  stream.onerror = () => {
+    broken = true;
+  };
+  stream.addEventListener('ready', () => {
+    if (broken) tell({ said: 'back' });
+    broken = false;
+  });
+  stream.onmessage = ({ data }) => {
+    const message = feedMessageSchema.safeParse(JSON.parse(data));
+    if (message.success) tell({ said: 'message', message: message.data });
+  };
+  return () => stream.close();
+}
