@@ -67,10 +67,7 @@ async function readRecords(em: EntityManager, nowMs: number, only?: string): Pro
   const trialsOf = (lopId: string) =>
     trials.filter((trial) => trial.lopId === lopId).map(({ readings }) => readings);
   const ownExercises = await readOwnExercises(em);
-  const redSigns = await readRedSigns(
-    em,
-    sessions.filter(({ openedAtMs }) => nowMs - openedAtMs < 2 * RED_SIGN_LOCK_MS).map(({ id }) => id),
-  );
+  const redSigns = await readRedSigns(em, nowMs);
   const followUps = await readFollowUps(
     em,
     sessions.map(({ id }) => id),
@@ -165,13 +162,19 @@ async function readRecords(em: EntityManager, nowMs: number, only?: string): Pro
   });
 }
 
-/** Red signs of some sessions, from their logs; only those of yesterday and today can lock anybody. */
-async function readRedSigns(em: EntityManager, sessionIds: string[]) {
-  const noted = await em.find(SessionEventEntity, { sessionId: { $in: sessionIds }, type: 'sign-noted' });
+/**
+ * Red signs that can still lock anybody, from the logs. What counts is when the server heard of them: a device may have
+ * been offline for days, or its clock wrong (rule SCR-5).
+ */
+async function readRedSigns(em: EntityManager, nowMs: number) {
+  const noted = await em.find(SessionEventEntity, {
+    type: 'sign-noted',
+    receivedAtMs: { $gt: nowMs - RED_SIGN_LOCK_MS },
+  });
   const bySession = new Map<string, { atMs: number; sign: SignId }[]>();
-  for (const { sessionId, atMs, event } of noted) {
+  for (const { sessionId, receivedAtMs, event } of noted) {
     if (event.type !== 'sign-noted' || SIGNS[event.sign].level !== 'red') continue;
-    bySession.set(sessionId, [...(bySession.get(sessionId) ?? []), { atMs, sign: event.sign }]);
+    bySession.set(sessionId, [...(bySession.get(sessionId) ?? []), { atMs: receivedAtMs, sign: event.sign }]);
   }
   return bySession;
 }

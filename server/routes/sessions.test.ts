@@ -126,6 +126,25 @@ describe('opening a session', () => {
     await api.post('/sessions', again);
   });
 
+  it('goes by when a red sign was received, not by the clock of the device that noted it (SCR-5)', async () => {
+    const api = await startApi();
+    const view = await openSession(api);
+    const daysBehind = logOf([
+      [0, { type: 'session-started' }],
+      [30, { type: 'sign-noted', sign: 'dizzy' }],
+      [40, { type: 'session-finished' }],
+    ]).map((event) => ({ ...event, atMs: api.clock.nowMs - 40 * DAY_MS + event.seq }));
+    // It was offline for three days as well.
+    api.clock.nowMs += 3 * DAY_MS;
+    await api.post(EVENTS, { events: daysBehind });
+    await api.post(`/clients/${view.clientId}/day-checks`, WELL);
+    const { problem } = await api.refused('/sessions', {
+      id: '00000000-0000-4000-8000-000000000002',
+      prescriptionId: view.prescriptionId,
+    });
+    expect(problem.detail).toContain('Dizzy');
+  });
+
   it('is refused for a prescription that a newer one has replaced, and while another is open', async () => {
     const api = await startApi();
     const view = await openSession(api);
