@@ -1,8 +1,10 @@
 import type { Plan } from '../plan/plan';
 import { limbClocks } from './clocks';
 import type { EventBody } from './events';
-import { isLastSet, lastSet, nextStep, releasesAfter } from './next-step';
-import { openInflation, openSet, restInHand, type SessionState } from './state';
+import { restInHand } from './in-hand';
+import { nextStep } from './next-step';
+import { isLastSet, lastSet, releasesAfter } from './places';
+import { openInflation, openSet, type SessionState } from './state';
 
 /** Something the clock makes happen by itself. `key` is the same on every device, so it is recorded once. */
 export type DueEvent = { key: string; atMs: number; body: EventBody };
@@ -40,7 +42,7 @@ export function dueEvents(plan: Plan, state: SessionState, nowMs: number): DueEv
         body: {
           type: 'rest-started',
           ...place,
-          restMs: restInHand(state, place.exerciseIndex, planned.restMs),
+          restMs: restInHand(plan, state, place.exerciseIndex, planned.restMs),
         },
       },
     ];

@@ -1,5 +1,6 @@
 import type { Plan } from '../plan/plan';
 import { mergeLogs, type SessionEvent, type SessionEventType } from './events';
+import { dueMmHg, inHand, loadInHand } from './in-hand';
 import { findSet, openInflation, openSet, type SessionState } from './state';
 
 /**
@@ -10,6 +11,7 @@ export function fold(plan: Plan, events: readonly SessionEvent[]): SessionState 
   const state: SessionState = {
     startedAtMs: null,
     limbs: [],
+    loosenedMmHg: {},
     sets: [],
     rest: null,
     signs: [],
@@ -56,10 +58,7 @@ function apply(plan: Plan, state: SessionState, event: SessionEvent): void {
       inflate(state, event);
       return;
     case 'pressure-read':
-      openInflation(state.limbs.find(({ limb }) => limb === event.limb))?.steps.push({
-        atMs: event.atMs,
-        pressureMmHg: event.pressureMmHg,
-      });
+      readPressure(plan, state, event);
       return;
     case 'set-started':
       startSet(plan, state, event);
@@ -163,17 +162,22 @@ function inflate(state: SessionState, event: Extract<SessionEvent, { type: 'cuff
   else limb.inflations.push({ fromMs: event.atMs, toMs: null, steps: [step] });
 }
 
-/** A load that was corrected or lightened goes on through the exercise; null while it is the plan's. */
-function liftedBefore(state: SessionState, exerciseIndex: number): number | null {
-  const offered = state.offers
-    .filter((one) => one.accepted && one.exerciseIndex === exerciseIndex)
-    .at(-1)?.offer;
-  const last = state.sets.filter((set) => set.exerciseIndex === exerciseIndex).at(-1);
-  const offeredAfter = state.offers.some(
-    (one) => one.accepted && one.exerciseIndex === exerciseIndex && one.setIndex === last?.setIndex,
-  );
-  if (offered?.kind === 'lighten' && offeredAfter) return offered.loadKg;
-  return last?.loadKg ?? null;
+/** A reading goes on the clock; one that was meant to change the pressure also changes the target in hand (rule RUN-7). */
+function readPressure(
+  plan: Plan,
+  state: SessionState,
+  { limb, atMs, pressureMmHg, cause }: Extract<SessionEvent, { type: 'pressure-read' }>,
+): void {
+  const open = openInflation(state.limbs.find((candidate) => candidate.limb === limb));
+  if (!open) return;
+  open.steps.push({ atMs, pressureMmHg });
+  if (cause === 'read') return;
+  const now = inHand(plan, state);
+  const target = now?.limbs.find((candidate) => candidate.limb === limb);
+  if (!now || !target) return;
+  const under = Math.max(0, dueMmHg(state, now.exercise, now.place, target.signed) - pressureMmHg);
+  const before = state.loosenedMmHg[limb] ?? 0;
+  state.loosenedMmHg[limb] = cause === 'loosened' ? Math.max(before, under) : Math.min(before, under);
 }
 
 function startSet(
@@ -181,7 +185,9 @@ function startSet(
   state: SessionState,
   event: Extract<SessionEvent, { type: 'set-started' }>,
 ): void {
-  const planned = plan.exercises[event.exerciseIndex]?.sets[event.setIndex];
+  const exercise = plan.exercises[event.exerciseIndex];
+  const planned = exercise?.sets[event.setIndex];
+  const lifted = loadInHand(state, event.exerciseIndex, exercise?.load.value ?? 0);
   if (!planned || findSet(state, event) || openSet(state)) return;
   state.sets.push({
     exerciseIndex: event.exerciseIndex,
@@ -194,7 +200,7 @@ function startSet(
     reason: null,
     effort: null,
     jointPain: null,
-    loadKg: liftedBefore(state, event.exerciseIndex),
+    loadKg: lifted === exercise?.load.value ? null : lifted,
     heartRates: [],
     colourGood: null,
   });

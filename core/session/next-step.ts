@@ -2,9 +2,10 @@ import type { Plan, PlannedExercise } from '../plan/plan';
 import { PRIMING } from '../pressure/priming';
 import type { Limb } from '../quantity/limb';
 import { limbClocks, restLeftMs } from './clocks';
-import { findSet, inflatedLimbs, openInflation, openSet, type SessionState, type SetRecord } from './state';
+import { inHand, isUpSince, primingOf } from './in-hand';
+import { lastSet, nextPlace, releasesAfter, type SetPlace } from './places';
+import { inflatedLimbs, openSet, type SessionState } from './state';
 
-export type SetPlace = { exerciseIndex: number; setIndex: number };
 /** A cuff and the pressure it is to be brought to, in mmHg. */
 export type CuffTarget = { limb: Limb; pressureMmHg: number };
 
@@ -47,7 +48,7 @@ export function nextStep(plan: Plan, state: SessionState, nowMs: number): NextSt
   const strangers = inflated.filter((limb) => !exercise.limbs.some((target) => target.limb === limb));
   if (strangers.length > 0) return release('between-exercises', strangers);
   const last = lastSet(state);
-  if (inflated.length > 0 && last && releasesAfter(plan, last) && upBefore(state, last)) {
+  if (inflated.length > 0 && last && releasesAfter(plan, last) && isUpSince(state, last)) {
     return release(place.setIndex === 0 ? 'between-exercises' : 'rest');
   }
   const priming = primingOf(exercise, place, state);
@@ -59,16 +60,18 @@ export function nextStep(plan: Plan, state: SessionState, nowMs: number): NextSt
       return { do: 'wait', place, untilMs, why: 'primed-up' };
     }
     const untilMs = (last?.toMs ?? 0) + PRIMING.offMs;
-    if (cycle > 0 && nowMs < untilMs) return { do: 'wait', place, untilMs, why: 'primed-down' };
+    if (cycle > 0 && last && nowMs < untilMs) return { do: 'wait', place, untilMs, why: 'primed-down' };
   }
   const down = exercise.limbs.filter(({ limb }) => !inflated.includes(limb));
   if (down.length === 0) return { do: 'start-set', place };
   const waiting = waitForRest(plan, exercise, place, state, nowMs);
   if (waiting) return waiting;
-  const cuffs = down.map(({ limb, pressure, primingMmHg }) => ({
-    limb,
-    pressureMmHg: (priming && primingMmHg[priming.cycle]) ?? pressure.value,
-  }));
+  const targets = inHand(plan, state)?.limbs ?? [];
+  const cuffs = down.flatMap(({ limb }) =>
+    targets
+      .filter((target) => target.limb === limb)
+      .map(({ targetMmHg }) => ({ limb, pressureMmHg: targetMmHg })),
+  );
   const primes =
     priming !== null && exercise.limbs.some(({ primingMmHg }) => priming.cycle < primingMmHg.length);
   return { do: 'inflate', cuffs, place, why: primes ? 'priming' : 'set' };
@@ -89,34 +92,6 @@ function waitForRest(
   return leftMs > leadMs ? { do: 'wait', place, untilMs: nowMs + leftMs - leadMs, why: 'rest' } : null;
 }
 
-/**
- * The priming before the first set of an exercise: the newest inflation of it and how many cycles have gone up
- * (rule PRS-6). `null` when there is none, or the cuff is up for the work itself.
- */
-function primingOf(exercise: PlannedExercise, place: SetPlace, state: SessionState) {
-  const cycles = Math.max(0, ...exercise.limbs.map(({ primingMmHg }) => primingMmHg.length));
-  if (place.setIndex > 0 || cycles === 0) return null;
-  const sinceMs = lastSet(state)?.endedAtMs ?? 0;
-  const limb = state.limbs.find((candidate) => candidate.limb === exercise.limbs[0]?.limb);
-  const inflations = limb?.inflations.filter(({ fromMs }) => fromMs >= sinceMs) ?? [];
-  return inflations.length > cycles ? null : { last: inflations.at(-1), cycle: inflations.length };
-}
-
-/** The first set of the plan that has not been started, or `null` when all have. */
-export function nextPlace(plan: Plan, state: SessionState): SetPlace | null {
-  for (const [exerciseIndex, exercise] of plan.exercises.entries()) {
-    for (const setIndex of exercise.sets.keys()) {
-      if (!findSet(state, { exerciseIndex, setIndex })) return { exerciseIndex, setIndex };
-    }
-  }
-  return null;
-}
-
-/** Whether no set of the plan comes after this one. */
-export const isLastSet = (plan: Plan, { exerciseIndex, setIndex }: SetPlace): boolean =>
-  exerciseIndex === plan.exercises.length - 1 &&
-  setIndex === (plan.exercises[exerciseIndex]?.sets.length ?? 0) - 1;
-
 /** Under a strap, the last set whose colour and feeling nobody has looked at yet (rule TIGHT). */
 function colourToCheck(plan: Plan, state: SessionState): SetPlace | null {
   const last = lastSet(state);
@@ -125,14 +100,3 @@ function colourToCheck(plan: Plan, state: SessionState): SetPlace | null {
     ? { exerciseIndex: last.exerciseIndex, setIndex: last.setIndex }
     : null;
 }
-
-/** The set that was started last. */
-export const lastSet = (state: SessionState): SetRecord | undefined => state.sets.at(-1);
-
-/** Whether the cuff comes down after a set of the plan. */
-export const releasesAfter = (plan: Plan, { exerciseIndex, setIndex }: SetPlace): boolean =>
-  plan.exercises[exerciseIndex]?.sets[setIndex]?.release ?? false;
-
-/** Whether a cuff is still up from the inflation the set was done under. */
-const upBefore = (state: SessionState, set: SetRecord): boolean =>
-  inflatedLimbs(state).some((limb) => (openInflation(limb)?.fromMs ?? 0) < (set.endedAtMs ?? 0));

@@ -3,7 +3,8 @@ import type { Plan } from '../plan/plan';
 import type { RuleId } from '../rules/catalogue';
 import { LIMITS } from '../rules/limits';
 import type { Offer } from './events';
-import { correctedReps, loadInHand, restInHand, type SessionState } from './state';
+import { loadInHand, restInHand } from './in-hand';
+import { correctedReps, type SessionState } from './state';
 
 /** A change for the rest of an exercise, with why; null when the set was as it should be. */
 export type OfferedChange = {
@@ -42,7 +43,7 @@ export function offerAfterSet(
   const short = reps < planned.reps;
   const place = { exerciseIndex, setIndex };
   if (setIndex > 0) {
-    const restMs = restInHand(state, exerciseIndex, planned.restMs);
+    const restMs = restInHand(plan, state, exerciseIndex, planned.restMs);
     if (!short || restMs >= REST.mostMs) return null;
     const longer = Math.min(REST.mostMs, restMs + REST.stepMs);
     return {

@@ -1,4 +1,5 @@
 import type { Plan } from '../plan/plan';
+import { inHand } from './in-hand';
 import type { NextStep } from './next-step';
 import { openInflation, type SessionState } from './state';
 
@@ -10,10 +11,10 @@ const MOST_ROUNDS = 3;
  */
 export function settlingWords(plan: Plan, state: SessionState, step: NextStep): string | null {
   if (step.do !== 'start-set' || step.place.setIndex > 0) return null;
-  const exercise = plan.exercises[step.place.exerciseIndex];
-  if (exercise?.limbs.some(({ byFeel }) => byFeel)) return null;
-  const steps = (exercise?.limbs ?? []).map(({ limb, pressure }) => ({
-    targetMmHg: pressure.value,
+  const limbs = inHand(plan, state)?.limbs ?? [];
+  if (limbs.some(({ signed }) => signed.byFeel)) return null;
+  const steps = limbs.map(({ limb, targetMmHg }) => ({
+    targetMmHg,
     read: openInflation(state.limbs.find((candidate) => candidate.limb === limb))?.steps ?? [],
   }));
   const rounds = Math.min(...steps.map(({ read }) => read.length - 1));

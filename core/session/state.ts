@@ -40,6 +40,8 @@ export type ReviewAnswer = Pick<
 export type SessionState = {
   startedAtMs: number | null;
   limbs: LimbState[];
+  /** What was loosened on a limb and not taken back, in mmHg; it follows the limb into later exercises (rule RUN-7). */
+  loosenedMmHg: Partial<Record<Limb, number>>;
   sets: SetRecord[];
   rest: { startedAtMs: number; restMs: number } | null;
   signs: { atMs: number; sign: SignId }[];
@@ -50,18 +52,6 @@ export type SessionState = {
   stopped: { atMs: number; why: string } | null;
   finishedAtMs: number | null;
 };
-
-/** The load of the next set of an exercise: the last one lifted in it, or the plan's. In kg. */
-export const loadInHand = (state: SessionState, exerciseIndex: number, plannedKg: number): number =>
-  state.sets.filter((set) => set.exerciseIndex === exerciseIndex).at(-1)?.loadKg ?? plannedKg;
-
-/** The rest after the next sets of an exercise: as accepted in the session, or the plan's. In ms. */
-export const restInHand = (state: SessionState, exerciseIndex: number, plannedMs: number): number =>
-  state.offers.reduce(
-    (restMs, { exerciseIndex: of, offer, accepted }) =>
-      accepted && of === exerciseIndex && offer.kind === 'rest' ? offer.restMs : restMs,
-    plannedMs,
-  );
 
 export const openInflation = (limb: LimbState | undefined): LiveInflation | null => {
   const last = limb?.inflations.at(-1);

@@ -1,7 +1,7 @@
 import type { Plan } from '#core/plan/plan';
 import { pacePosition } from '#core/protocol/pace';
 import { repsNow, restLeftMs } from '#core/session/clocks';
-import { nextPlace } from '#core/session/next-step';
+import { nextPlace } from '#core/session/places';
 import { correctedReps, findSet, openSet, type SessionState, type SetRecord } from '#core/session/state';
 import { clock, countdown } from '../../parts/format';
 

@@ -3,7 +3,8 @@ import { useHotkeys } from 'react-hotkeys-hook';
 import type { Plan } from '#core/plan/plan';
 import type { EventBody, SessionEvent } from '#core/session/events';
 import { undoable } from '#core/session/fold';
-import { loadInHand, type SessionState } from '#core/session/state';
+import { loadInHand } from '#core/session/in-hand';
+import type { SessionState } from '#core/session/state';
 import { Button } from '../../parts/Button';
 import { useUnits } from '../../parts/units';
 

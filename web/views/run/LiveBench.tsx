@@ -4,8 +4,9 @@ import { compile } from '#core/plan/compile';
 import type { Plan } from '#core/plan/plan';
 import { limbClocks } from '#core/session/clocks';
 import type { EventBody } from '#core/session/events';
+import { inHand } from '#core/session/in-hand';
 import { liveTimeline } from '#core/session/live-timeline';
-import { nextPlace, nextStep } from '#core/session/next-step';
+import { nextStep } from '#core/session/next-step';
 import { settlingWords } from '#core/session/settling';
 import { inflatedLimbs, openSet, type SessionState } from '#core/session/state';
 import { type LiveSession, useAppend } from '../../data/live-session';
@@ -86,12 +87,10 @@ export function LiveBench({ session: { view, state } }: { session: LiveSession }
 
   useHotkeys('f', toggleFullScreen);
   useEffect(() => say(words.now), [words.now]);
-  const place = nextPlace(plan, state);
-  const set = state.sets.at(-1);
-  // While a set runs or was the last one, its exercise is in hand; otherwise that of the next set.
+  const hand = inHand(plan, state);
   const hint = settlingWords(plan, state, step) ?? promptWords(plan, step, state, nowMs);
   const after = thenWords(plan, state);
-  const exercise = plan.exercises[inSet || !place ? (set?.exerciseIndex ?? 0) : place.exerciseIndex];
+  const exercise = hand?.exercise;
   return (
     <section className="space-y-4">
       <header className="flex flex-wrap items-baseline justify-between gap-x-6">
@@ -101,13 +100,11 @@ export function LiveBench({ session: { view, state } }: { session: LiveSession }
         >
           {words.now}
         </h1>
-        {exercise && (
+        {hand && exercise && (
           <p className="text-quiet">
             {exercise.label},{' '}
-            {exercise.strength
-              ? `${mass.words(exercise.load.value)} (${exercise.loadRecipe})`
-              : exercise.loadRecipe}
-            . {exercise.cue}
+            {exercise.strength ? `${mass.words(hand.loadKg)} (${exercise.loadRecipe})` : exercise.loadRecipe}.{' '}
+            {exercise.cue}
           </p>
         )}
       </header>
@@ -159,24 +156,21 @@ export function LiveBench({ session: { view, state } }: { session: LiveSession }
         <div className="space-y-3">
           {limbClocks(plan, state, nowMs)
             .filter(({ inflated: up }) => up)
-            .map((limb) => (
-              <div key={limb.limb} className="border-y border-ink/40 py-2">
-                <p className="text-[14px] text-quiet">Occluded, of {clock(limb.limitMs)}</p>
-                <p className={`figures text-5xl ${limb.alarm === 'none' ? '' : 'text-vermilion'}`}>
-                  {clock(limb.clockMs)}
-                </p>
-                {isStrapped(plan, limb.limb) ? (
-                  <p>By feel: check colour and tingling (TIGHT).</p>
-                ) : (
-                  <PressureRead
-                    limb={limb.limb}
-                    pressureMmHg={limb.pressureMmHg}
-                    target={plan}
-                    append={append}
-                  />
-                )}
-              </div>
-            ))}
+            .map((limb) => {
+              const target = hand?.limbs.find((one) => one.limb === limb.limb);
+              return (
+                <div key={limb.limb} className="border-y border-ink/40 py-2">
+                  <p className="text-[14px] text-quiet">Occluded, of {clock(limb.limitMs)}</p>
+                  <p className={`figures text-5xl ${limb.alarm === 'none' ? '' : 'text-vermilion'}`}>
+                    {clock(limb.clockMs)}
+                  </p>
+                  {isStrapped(plan, limb.limb) && <p>By feel: check colour and tingling (TIGHT).</p>}
+                  {target && !target.signed.byFeel && (
+                    <PressureRead target={target} divisionMmHg={plan.gaugeDivisionMmHg} append={append} />
+                  )}
+                </div>
+              );
+            })}
           {inflated.length > 0 && !state.stopped && (
             <div className="grid grid-cols-2 gap-2">
               <Button keyHint="L" onClick={() => bring(loosenEvents(plan, state))}>

@@ -1,26 +1,25 @@
 import { useState } from 'react';
-import type { Plan } from '#core/plan/plan';
-import type { Limb } from '#core/quantity/limb';
 import type { EventBody } from '#core/session/events';
+import type { LimbInHand } from '#core/session/in-hand';
 
 /** The pressure last read, and a place to type a new reading. */
 export function PressureRead({
-  limb,
-  pressureMmHg,
-  target: plan,
+  target,
+  divisionMmHg,
   append,
 }: {
-  limb: Limb;
-  pressureMmHg: number;
-  target: Plan;
+  target: LimbInHand;
+  divisionMmHg: number;
   append: (...bodies: EventBody[]) => Promise<void>;
 }) {
   const [typed, setTyped] = useState('');
-  const target = plan.exercises.flatMap(({ limbs }) => limbs).find((candidate) => candidate.limb === limb);
+  const { limb, targetMmHg, readMmHg } = target;
+  const pressureMmHg = readMmHg ?? targetMmHg;
+  const occlusionMmHg = target.signed.occlusion.value;
   const reading = Number(typed);
-  const over = target && reading > target.occlusion.value;
-  const drift = pressureMmHg - (target?.pressure.value ?? pressureMmHg);
-  const drifts = Math.abs(drift) > plan.gaugeDivisionMmHg;
+  const over = reading > occlusionMmHg;
+  const drift = pressureMmHg - targetMmHg;
+  const drifts = Math.abs(drift) > divisionMmHg;
   const save = (event: React.FormEvent) => {
     event.preventDefault();
     if (typed === '' || over) return;
@@ -31,7 +30,7 @@ export function PressureRead({
     <form onSubmit={save}>
       <div className="flex items-baseline gap-3">
         <p className="figures text-3xl">{pressureMmHg}</p>
-        <p className="text-[14px] text-quiet">mmHg, target {target?.pressure.value}</p>
+        <p className="text-[14px] text-quiet">mmHg, target {targetMmHg}</p>
         <input
           inputMode="numeric"
           autoComplete="off"
@@ -50,8 +49,8 @@ export function PressureRead({
       )}
       {over && (
         <p role="alert" className="notched py-1 text-ochre">
-          {reading} is above this limb’s LOP of {target.occlusion.value}: let it down, then enter what you
-          read (PRS-3).
+          {reading} is above this limb’s LOP of {occlusionMmHg}: let it down, then enter what you read
+          (PRS-3).
         </p>
       )}
     </form>

@@ -2,9 +2,11 @@ import type { Plan } from '#core/plan/plan';
 import type { Limb } from '#core/quantity/limb';
 import { roundDownToDivision } from '#core/quantity/rounding';
 import type { EventBody } from '#core/session/events';
-import { isLastSet, type NextStep } from '#core/session/next-step';
+import { inHand, restInHand } from '#core/session/in-hand';
+import type { NextStep } from '#core/session/next-step';
+import { isLastSet } from '#core/session/places';
 import { SIGNS, type SignId } from '#core/session/signs';
-import { inflatedLimbs, openInflation, openSet, restInHand, type SessionState } from '#core/session/state';
+import { inflatedLimbs, openInflation, openSet, type SessionState } from '#core/session/state';
 import { endSetEvents, releaseEvents } from './release';
 
 const LOOSEN_MMHG = 10;
@@ -28,7 +30,7 @@ export function nextEvents(plan: Plan, state: SessionState, step: NextStep, nowM
             {
               type: 'rest-started',
               ...step.place,
-              restMs: restInHand(state, step.place.exerciseIndex, planned.restMs),
+              restMs: restInHand(plan, state, step.place.exerciseIndex, planned.restMs),
             },
           ];
     }
@@ -59,15 +61,14 @@ export function loosenEvents(plan: Plan, state: SessionState): EventBody[] {
     });
 }
 
-/** Tops every inflated cuff up to its target, never over it, and only between sets (rule RUN-4). */
+/** Tops every inflated cuff up to its target in hand, never over it, and only between sets (rules RUN-4, RUN-7). */
 export function topUpEvents(plan: Plan, state: SessionState): EventBody[] {
   if (openSet(state) || state.stopped) return [];
-  return inflatedLimbs(state).flatMap(({ limb }) => {
-    const target = plan.exercises.flatMap(({ limbs }) => limbs).find((candidate) => candidate.limb === limb);
-    return target && !target.byFeel
-      ? [{ type: 'pressure-read', limb, pressureMmHg: target.pressure.value, cause: 'top-up' } as const]
-      : [];
-  });
+  return (inHand(plan, state)?.limbs ?? []).flatMap(({ limb, signed, targetMmHg, readMmHg }) =>
+    readMmHg !== null && !signed.byFeel
+      ? [{ type: 'pressure-read', limb, pressureMmHg: targetMmHg, cause: 'top-up' } as const]
+      : [],
+  );
 }
 
 /** Notes a sign; a stop sign stops the session, and the bench then asks for release (rule RUN-3). */

@@ -1,7 +1,9 @@
 import type { Plan } from '#core/plan/plan';
 import { LIMB_LABELS } from '#core/quantity/limb';
-import { type NextStep, nextPlace, type SetPlace } from '#core/session/next-step';
-import { openSet, restInHand, type SessionState } from '#core/session/state';
+import { restInHand } from '#core/session/in-hand';
+import type { NextStep } from '#core/session/next-step';
+import { nextPlace, type SetPlace } from '#core/session/places';
+import { openSet, type SessionState } from '#core/session/state';
 import { clock, countdown } from '../../parts/format';
 
 /** What happens now and what Space does, in the fewest words that can be read from three metres. */
@@ -82,7 +84,7 @@ export function thenWords(plan: Plan, state: SessionState): string | null {
   const words = `${nameOf(plan, place)}, ${amount}`;
   if (!set) return state.rest ? `Then ${words}.` : null;
   const planned = plan.exercises[set.exerciseIndex]?.sets[set.setIndex];
-  const restMs = restInHand(state, set.exerciseIndex, planned?.restMs ?? 0);
+  const restMs = restInHand(plan, state, set.exerciseIndex, planned?.restMs ?? 0);
   return `Then rest ${clock(restMs)}${planned?.release ? ', cuff down' : ''}, and ${words}.`;
 }
 

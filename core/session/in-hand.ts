@@ -1,0 +1,157 @@
+import type { LimbTarget, Plan, PlannedExercise, PlannedSet } from '../plan/plan';
+import type { Limb } from '../quantity/limb';
+import { roundDownToDivision } from '../quantity/rounding';
+import { lastSet, nextPlace, releasesAfter, type SetPlace } from './places';
+import {
+  inflatedLimbs,
+  type LiveInflation,
+  openInflation,
+  openSet,
+  type SessionState,
+  type SetRecord,
+} from './state';
+
+/** One limb of the exercise in hand. Pressures in mmHg. */
+export type LimbInHand = {
+  limb: Limb;
+  /** As it was signed. */
+  signed: LimbTarget;
+  /** What it is to be brought to now: signed, or the priming cycle's, less what was loosened. */
+  targetMmHg: number;
+  /** As it was last read; null while the cuff is down. */
+  readMmHg: number | null;
+};
+
+/** What is in hand at a moment (rule RUN-7): everything shown, said, pumped, forecast and added up reads it. */
+export type InHand = {
+  exerciseIndex: number;
+  exercise: PlannedExercise;
+  /** The set under way, else the next one of this exercise; null when none of it is left. */
+  place: SetPlace | null;
+  set: PlannedSet | null;
+  limbs: LimbInHand[];
+  /** In kg; 0 for work without kilograms. */
+  loadKg: number;
+  /** After the set in hand, in ms. */
+  restMs: number;
+};
+
+/**
+ * The exercise, set, targets, load and rest of now (rule RUN-7).
+ * @returns null for a plan without exercises
+ * @example two exercises at 138 and 68 mmHg on one limb, in the second: limbs[0].targetMmHg //=> 68
+ */
+export function inHand(plan: Plan, state: SessionState): InHand | null {
+  const open = openSet(state);
+  const next = open ? null : nextPlace(plan, state);
+  const last = lastSet(state);
+  const exerciseIndex = exerciseIndexInHand(plan, state, next);
+  const exercise = plan.exercises[exerciseIndex];
+  if (!exercise) return null;
+  const place = open
+    ? { exerciseIndex, setIndex: open.setIndex }
+    : next?.exerciseIndex === exerciseIndex
+      ? next
+      : null;
+  const set = (place && exercise.sets[place.setIndex]) ?? null;
+  const restAfter = set ?? exercise.sets[last?.setIndex ?? 0];
+  return {
+    exerciseIndex,
+    exercise,
+    place,
+    set,
+    limbs: exercise.limbs.map((signed) => ({
+      limb: signed.limb,
+      signed,
+      targetMmHg: targetInHand(plan, state, exercise, place, signed),
+      readMmHg: openInflation(limbOf(state, signed.limb))?.steps.at(-1)?.pressureMmHg ?? null,
+    })),
+    loadKg: loadInHand(state, exerciseIndex, exercise.load.value),
+    restMs: restInHand(plan, state, exerciseIndex, restAfter?.restMs ?? 0),
+  };
+}
+
+/** A set's exercise while it runs; that of the inflation that is still up; else that of the next set. */
+function exerciseIndexInHand(plan: Plan, state: SessionState, next: SetPlace | null): number {
+  const last = lastSet(state);
+  if (!last) return next?.exerciseIndex ?? 0;
+  if (!next || last.endedAtMs === null) return last.exerciseIndex;
+  return releasesAfter(plan, last) && isUpSince(state, last) ? last.exerciseIndex : next.exerciseIndex;
+}
+
+/** Whether a cuff is still up from the inflation the set was done under. */
+export const isUpSince = (state: SessionState, set: SetRecord): boolean =>
+  inflatedLimbs(state).some((limb) => (openInflation(limb)?.fromMs ?? 0) < (set.endedAtMs ?? 0));
+
+const limbOf = (state: SessionState, limb: Limb) => state.limbs.find((candidate) => candidate.limb === limb);
+
+function targetInHand(
+  plan: Plan,
+  state: SessionState,
+  exercise: PlannedExercise,
+  place: SetPlace | null,
+  signed: LimbTarget,
+): number {
+  const due = dueMmHg(state, exercise, place, signed);
+  const loosened = state.loosenedMmHg[signed.limb] ?? 0;
+  return loosened === 0 ? due : roundDownToDivision(Math.max(0, due - loosened), plan.gaugeDivisionMmHg);
+}
+
+/** The pressure signed for this moment: that of the priming cycle while there is one, else the target. */
+export function dueMmHg(
+  state: SessionState,
+  exercise: PlannedExercise,
+  place: SetPlace | null,
+  { pressure, primingMmHg }: LimbTarget,
+): number {
+  const priming = place && primingOf(exercise, place, state);
+  return (priming ? primingMmHg[priming.cycle] : undefined) ?? pressure.value;
+}
+
+/** Priming before the first set: the newest inflation of it, and the cycle that is up or comes next, from 0. */
+export type Priming = { last: LiveInflation | undefined; cycle: number };
+
+/**
+ * The priming before the first set of an exercise (rule PRS-6). `null` when there is none, or the cuff is up for the work
+ * itself; `cycle` is beyond the last one when all have been done.
+ */
+export function primingOf(exercise: PlannedExercise, place: SetPlace, state: SessionState): Priming | null {
+  const cycles = Math.max(0, ...exercise.limbs.map(({ primingMmHg }) => primingMmHg.length));
+  if (place.setIndex > 0 || cycles === 0) return null;
+  const before = lastSet(state);
+  // The set itself is under way: its priming is over.
+  if (before?.exerciseIndex === place.exerciseIndex && before.setIndex === place.setIndex) return null;
+  const sinceMs = before?.endedAtMs ?? 0;
+  const limb = limbOf(state, exercise.limbs[0]?.limb ?? 'left-arm');
+  const inflations = limb?.inflations.filter(({ fromMs }) => fromMs >= sinceMs) ?? [];
+  if (inflations.length > cycles) return null;
+  const last = inflations.at(-1);
+  return { last, cycle: inflations.length - (last?.toMs === null ? 1 : 0) };
+}
+
+/** The load of the next set of an exercise: as it was lightened or corrected, else the plan's. In kg. */
+export function loadInHand(state: SessionState, exerciseIndex: number, plannedKg: number): number {
+  const last = state.sets.filter((set) => set.exerciseIndex === exerciseIndex).at(-1);
+  const lightened = state.offers
+    .filter((one) => one.accepted && one.exerciseIndex === exerciseIndex && one.offer.kind === 'lighten')
+    .at(-1);
+  // An offer is of the set it was made after; a later set carries its own load.
+  if (lightened?.offer.kind === 'lighten' && lightened.setIndex === last?.setIndex)
+    return lightened.offer.loadKg;
+  return last?.loadKg ?? plannedKg;
+}
+
+/** The rest after the next sets of an exercise, on whichever side: as accepted in the session, or the plan's. In ms. */
+export function restInHand(
+  plan: Plan,
+  state: SessionState,
+  exerciseIndex: number,
+  plannedMs: number,
+): number {
+  const idOf = (index: number) => plan.exercises[index]?.exerciseId;
+  return state.offers.reduce(
+    (restMs, { exerciseIndex: of, offer, accepted }) =>
+      accepted && idOf(of) === idOf(exerciseIndex) && offer.kind === 'rest' ? offer.restMs : restMs,
+    plannedMs,
+  );
+}
