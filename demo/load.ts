@@ -132,7 +132,7 @@ function draftFor(facts: ClientFacts, wish: PrescribeWish, nowMs: number) {
     ...choice,
     tempoId,
     limbs: choice.limbs.map((limb) =>
-      limb.strapId ? limb : { ...limb, percentLop: percentLop ?? limb.percentLop },
+      limb.kind === 'measured' ? { ...limb, percentLop: percentLop ?? limb.percentLop } : limb,
     ),
   }));
   return { ...session, exercises };

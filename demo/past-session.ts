@@ -1,6 +1,7 @@
 import { v5 as uuidFrom } from 'uuid';
-import type { Plan } from '#core/plan/plan';
+import { measuredLimbs, type Plan } from '#core/plan/plan';
 import { setMs } from '#core/protocol/pace';
+import { pacedReps } from '#core/protocol/set-work';
 import type { EventBody, SessionEvent } from '#core/session/events';
 
 const NEXT_TOUCH_MS = 4_000;
@@ -24,10 +25,15 @@ export function pastSessionLog(
   };
   note(0, { type: 'session-started' });
   plan.exercises.forEach((exercise, exerciseIndex) => {
-    const cuffs = exercise.limbs.map(({ limb, pressure }) => ({ limb, pressureMmHg: pressure.value }));
-    for (const cuff of cuffs) note(2 * NEXT_TOUCH_MS, { type: 'cuff-inflated', ...cuff });
-    for (const cuff of cuffs) {
-      const settledMmHg = cuff.pressureMmHg - plan.gaugeDivisionMmHg;
+    const cuffs = measuredLimbs(exercise).map(({ limb, pressure, divisionMmHg }) => ({
+      limb,
+      pressureMmHg: pressure.value,
+      divisionMmHg,
+    }));
+    for (const { divisionMmHg: _, ...cuff } of cuffs)
+      note(2 * NEXT_TOUCH_MS, { type: 'cuff-inflated', ...cuff });
+    for (const { divisionMmHg, ...cuff } of cuffs) {
+      const settledMmHg = cuff.pressureMmHg - divisionMmHg;
       note(2 * NEXT_TOUCH_MS, { type: 'pressure-read', ...cuff, pressureMmHg: settledMmHg, cause: 'read' });
       note(NEXT_TOUCH_MS, { type: 'pressure-read', ...cuff, cause: 'top-up' });
     }
@@ -40,7 +46,7 @@ export function pastSessionLog(
         type: 'set-ended',
         ...place,
         reps: done,
-        reason: done < planned.reps ? 'failure' : 'done',
+        reason: done < (pacedReps(planned.work) ?? 0) ? 'failure' : 'done',
       });
       if (!isLast) note(0, { type: 'rest-started', ...place, restMs: planned.restMs });
       note(NEXT_TOUCH_MS, { type: 'set-noted', ...place, effort: efforts[setIndex] ?? 0, jointPain: 1 });

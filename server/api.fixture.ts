@@ -203,7 +203,7 @@ export const exerciseFor = (client: ClientRecord, changes: TestChoices = {}): Ex
   const occlusionId = client.facts.occlusions[0]?.id ?? '';
   const { percentOneRepMax = 25 } = changes;
   return testExercise(changes, {
-    limbs: limb ? [{ ...limb, occlusionId }] : [],
+    limbs: limb?.kind === 'measured' ? [{ ...limb, occlusionId }] : [],
     load: {
       kind: 'weighed',
       strengthTestId: client.facts.strengthTests[0]?.id ?? '',

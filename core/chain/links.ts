@@ -209,7 +209,7 @@ function measureLinkFor(facts: ClientFacts, { limb, position }: Use, nowMs: numb
 /** A strap is second best: it never counts as measured (rule TIGHT). */
 function strapLink(facts: ClientFacts, limb: Limb, nowMs: number): Link {
   const prescribed = currentPrescription(facts)?.plan.exercises.some((exercise) =>
-    exercise.limbs.some((target) => target.limb === limb && target.byFeel),
+    exercise.limbs.some((target) => target.limb === limb && target.kind === 'by-feel'),
   );
   const common = { id: 'measure', rules: ['TIGHT', 'FIT-5'] } satisfies Partial<Link>;
   const felt = newest(facts.tightness.filter((fact) => fact.limb === limb));
@@ -252,16 +252,18 @@ function bestOcclusion(
 function loadLink(facts: ClientFacts, nowMs: number): Link {
   const common = { id: 'load', rules: ['LOAD-1', 'LOAD-2'] } satisfies Partial<Link>;
   const exercises = currentPrescription(facts)?.plan.exercises ?? [];
-  const weighed = exercises.filter(({ strength }) => strength !== null);
+  const weighed = exercises.flatMap(({ exerciseId, load }) =>
+    load.kind === 'weighed' ? [{ exerciseId, load }] : [],
+  );
   if (exercises.length > 0 && weighed.length === 0) {
     const [first] = exercises;
-    return { ...common, state: 'good', figure: first?.loadRecipe ?? '', reason: 'Work without kilograms.' };
+    return { ...common, state: 'good', figure: first?.load.recipe ?? '', reason: 'Work without kilograms.' };
   }
-  const links = weighed.map(({ exerciseId, strength }) =>
+  const links = weighed.map(({ exerciseId, load }) =>
     strengthLink(
       facts,
       newest(
-        facts.strengthTests.filter((fact) => fact.exerciseId === exerciseId && fact.side === strength?.side),
+        facts.strengthTests.filter((fact) => fact.exerciseId === exerciseId && fact.side === load.testedSide),
       ),
       nowMs,
     ),
@@ -287,8 +289,11 @@ function prescribeLink(facts: ClientFacts, nowMs: number): Link {
   if (!prescription || !exercise || !target) {
     return { ...common, state: 'missing', figure: 'no plan', reason: 'Nothing prescribed yet.' };
   }
-  const figure = target.byFeel ? `mark ${target.byFeel.mark}` : `${target.pressure.value} mmHg`;
-  const load = exercise.strength ? massWords(exercise.load.value, facts.units.mass) : exercise.loadRecipe;
+  const figure = target.kind === 'by-feel' ? `mark ${target.mark}` : `${target.pressure.value} mmHg`;
+  const load =
+    exercise.load.kind === 'weighed'
+      ? massWords(exercise.load.load.value, facts.units.mass)
+      : exercise.load.recipe;
   const more = others.length > 0 ? `, and ${others.length} more` : '';
   const words = `${exercise.label}: ${figure}, ${load}, ${exercise.protocolLabel}${more}`;
   const changed = changedSince(facts, prescription);
@@ -308,9 +313,13 @@ function changedSince(facts: ClientFacts, { plan, atMs }: PrescriptionFact): str
   if (facts.occlusions.some((fact) => limbs.includes(fact.limb) && fact.atMs > atMs)) {
     return 'the occlusion pressure was measured again';
   }
-  const tested = plan.exercises.some(({ exerciseId, strength }) =>
+  const tested = plan.exercises.some(({ exerciseId, load }) =>
     facts.strengthTests.some(
-      (fact) => fact.exerciseId === exerciseId && fact.side === strength?.side && fact.atMs > atMs,
+      (fact) =>
+        load.kind === 'weighed' &&
+        fact.exerciseId === exerciseId &&
+        fact.side === load.testedSide &&
+        fact.atMs > atMs,
     ),
   );
   return tested ? 'the strength was tested again' : null;

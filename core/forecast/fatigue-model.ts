@@ -1,4 +1,5 @@
 import type { PlannedExercise } from '../plan/plan';
+import { pacedReps } from '../protocol/set-work';
 
 /**
  * A model of how a set of repetitions tires one muscle under a cuff. It is a planning aid made for this app, not a
@@ -48,21 +49,18 @@ export function fatigueAfterRest(
   return fatigue * Math.exp((-recovery * restMs) / tauMs);
 }
 
-/** An exercise of a plan for the model, or `null` where there is nothing to go by: no 1RM, or work by the clock. */
-export function modelOf({ trueLoadPercent, limbs, sets }: PlannedExercise): ModelExercise | null {
+/** An exercise of a plan for the model, or `null` where there is nothing to go by: no 1RM, no LOP, or work by the clock. */
+export function modelOf({ load, limbs, sets }: PlannedExercise): ModelExercise | null {
   const [target] = limbs;
-  if (!target || target.byFeel || trueLoadPercent === null || trueLoadPercent <= 0 || trueLoadPercent >= 100)
-    return null;
-  if (sets.some(({ reps }) => reps === 0)) return null;
+  if (target?.kind !== 'measured' || load.kind !== 'weighed') return null;
+  if (load.truePercent <= 0 || load.truePercent >= 100) return null;
   const share = target.pressure.value / target.occlusion.value;
-  return {
-    freshReps: freshReps(trueLoadPercent / 100, share),
-    sets: sets.map(({ reps, restMs, release }) => ({
-      plannedReps: reps,
-      restMs,
-      restingShare: release ? 0 : share,
-    })),
-  };
+  const modelSets = sets.flatMap(({ work, restMs, release }) => {
+    const plannedReps = pacedReps(work);
+    return plannedReps === null ? [] : [{ plannedReps, restMs, restingShare: release ? 0 : share }];
+  });
+  if (modelSets.length < sets.length) return null;
+  return { freshReps: freshReps(load.truePercent / 100, share), sets: modelSets };
 }
 
 /**

@@ -60,8 +60,11 @@ describe('the fatigue model', () => {
 
   it('says nothing without a 1RM or by the clock', () => {
     const [exercise] = plan.exercises;
-    expect(exercise && modelOf({ ...exercise, trueLoadPercent: null })).toBeNull();
-    const timed = exercise?.sets.map((set) => ({ ...set, reps: 0 })) ?? [];
+    expect(
+      exercise && modelOf({ ...exercise, load: { kind: 'unweighed', recipe: 'body weight' } }),
+    ).toBeNull();
+    const timed =
+      exercise?.sets.map((set) => ({ ...set, work: { kind: 'timed', workMs: 60_000 } }) as const) ?? [];
     expect(exercise && modelOf({ ...exercise, sets: timed })).toBeNull();
   });
 });

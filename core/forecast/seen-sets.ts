@@ -14,7 +14,7 @@ export function seenSets({ plan, state }: { plan: Plan; state: SessionState }): 
       if (set.endedAtMs === null || set.setIndex !== done.length) break;
       if (set.reason !== 'done' && set.reason !== 'failure') break;
       const reps = correctedReps(set);
-      done.push({ reps, failed: set.reason === 'failure' || reps < set.plannedReps });
+      done.push({ reps, failed: set.reason === 'failure' || reps < (set.plannedReps ?? 0) });
     }
     return done.length > 0 ? [{ model, done }] : [];
   });

@@ -2,7 +2,7 @@ import type { Library } from '../protocol/exercises';
 import type { Finding } from '../rules/finding';
 import { LIMITS } from '../rules/limits';
 import { orderRank } from './check-session';
-import type { ExerciseChoice, SessionChoice } from './choices';
+import { type ExerciseChoice, type SessionChoice, withPercentLop } from './choices';
 
 const FREE_MS = LIMITS.continuousOcclusionMs.freeFlowToRestart;
 
@@ -37,7 +37,7 @@ function changed(choice: ExerciseChoice, fix: ChoiceFix): ExerciseChoice {
     choice.sets.map((set, place) => (place < choice.sets.length - 1 ? { ...set, ...part } : set));
   switch (fix.set) {
     case 'percentLop':
-      return { ...choice, limbs: choice.limbs.map((limb) => ({ ...limb, percentLop: fix.to })) };
+      return { ...choice, limbs: withPercentLop(choice.limbs, fix.to) };
     case 'percentOneRepMax':
       return choice.load.kind === 'weighed'
         ? { ...choice, load: { ...choice.load, percentOneRepMax: fix.to } }

@@ -3,6 +3,7 @@ import type { ClientFacts, TightnessFact } from '../chain/facts';
 import { chainOf } from '../chain/links';
 import { modelOf } from '../forecast/fatigue-model';
 import { recommend } from '../progression/review';
+import { pacedReps } from '../protocol/set-work';
 import { hardFindings } from '../rules/finding';
 import { doseOf } from '../session/dose';
 import type { EventBody } from '../session/events';
@@ -24,10 +25,7 @@ const felt: TightnessFact = {
   felt: 7,
 };
 const basis = testBasis({ occlusions: [], tightness: [felt] });
-const strapped = testExercise(
-  {},
-  { limbs: [{ limb: 'left-thigh', occlusionId: '', percentLop: 0, strapId: 'strap' }] },
-);
+const strapped = testExercise({}, { limbs: [{ kind: 'by-feel', limb: 'left-thigh', strapId: 'strap' }] });
 const session = { goal: 'size', schoolId: 'research-consensus', exercises: [strapped] } as const;
 const compose = (over = basis, exercise = strapped) =>
   composeSession({ ...session, exercises: [exercise] }, over);
@@ -36,10 +34,13 @@ const { plan } = compose();
 describe('a session under a strap, by feel (TIGHT)', () => {
   it('carries the mark and no pressure, and says that nobody knows it', () => {
     const { findings } = compose();
-    expect(plan.exercises[0]?.limbs[0]).toMatchObject({
-      byFeel: { mark: 6, felt: 7 },
-      percentLop: 0,
-      pressure: { value: 0 },
+    expect(plan.exercises[0]?.limbs[0]).toEqual({
+      kind: 'by-feel',
+      limb: 'left-thigh',
+      strapId: 'strap',
+      strapLabel: 'Marked strap',
+      mark: 6,
+      felt: 7,
     });
     expect(findings).toMatchObject([{ rule: 'TIGHT', level: 'note' }]);
     expect(sessionChoiceSchema.safeParse({ ...session, exercises: [strapped] }).success).toBe(true);
@@ -96,8 +97,8 @@ describe('a session under a strap, by feel (TIGHT)', () => {
     const dose = doseOf(liveTimeline(plan, fold(plan, logOf(looked)), START_MS + 80_000));
     expect(dose.limbs[0]).toMatchObject({
       totalOcclusionMs: 75_000,
-      pressureTimeMmHgMin: 0,
-      relativePressureTimePercentLopMin: 0,
+      pressureTimeMmHgMin: null,
+      relativePressureTimePercentLopMin: null,
     });
   });
 
@@ -105,7 +106,8 @@ describe('a session under a strap, by feel (TIGHT)', () => {
     const [exercise] = plan.exercises;
     expect(exercise && modelOf(exercise)).toBeNull();
     const entries: [number, EventBody][] = [[0, { type: 'session-started' }]];
-    exercise?.sets.forEach(({ reps }, setIndex) => {
+    exercise?.sets.forEach(({ work }, setIndex) => {
+      const reps = pacedReps(work) ?? 0;
       const place = { exerciseIndex: 0, setIndex };
       entries.push([100 * setIndex + 10, { type: 'set-started', ...place }]);
       entries.push([100 * setIndex + 60, { type: 'set-ended', ...place, reps, reason: 'done' }]);

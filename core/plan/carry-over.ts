@@ -3,7 +3,7 @@ import type { WeightKit } from '../load/weight-kit';
 import type { Change } from '../progression/review';
 import type { ExerciseId } from '../protocol/exercises';
 import { LIMITS } from '../rules/limits';
-import type { Plan, PlannedExercise } from './plan';
+import { measuredLimbs, type Plan, type PlannedExercise } from './plan';
 
 /** What one exercise takes over from its last session, the reviewed change applied. Shares in %, rest in ms. */
 export type Carried = { percentLop: number; percentOneRepMax: number | null; restMs: number | null };
@@ -27,7 +27,7 @@ export function carryOver(
 
 export function carried(exercise: PlannedExercise, change: Change, kits: readonly WeightKit[]): Carried {
   const { hardHigh } = LIMITS.exercisePercentLop;
-  const percentLop = Math.max(...exercise.limbs.map((limb) => limb.percentLop));
+  const percentLop = Math.max(0, ...measuredLimbs(exercise).map((limb) => limb.percentLop));
   const rests = exercise.sets.slice(0, -1).map(({ restMs }) => restMs);
   return {
     percentLop: Math.min(Math.max(hardHigh, percentLop), percentLop + (change.pressurePoints ?? 0)),
@@ -37,21 +37,17 @@ export function carried(exercise: PlannedExercise, change: Change, kits: readonl
 }
 
 /** The share of 1RM as it was asked for, or the one that makes the load a kit step away; up never above the usual 40 %. */
-function steppedPercent(
-  { strength, trueLoadPercent }: PlannedExercise,
-  steps: number,
-  kits: readonly WeightKit[],
-): number | null {
-  if (!strength) return null;
-  const asked = strength.percentOneRepMax;
-  const kit = kits.find(({ id }) => id === strength.weightKitId);
+function steppedPercent({ load }: PlannedExercise, steps: number, kits: readonly WeightKit[]): number | null {
+  if (load.kind !== 'weighed') return null;
+  const asked = load.percentOneRepMax;
+  const kit = kits.find(({ id }) => id === load.weightKitId);
   if (steps === 0 || !kit) return asked;
-  const made = targetLoad(strength.oneRepMax.value, asked, kit);
+  const made = targetLoad(load.oneRepMax.value, asked, kit);
   const step = steps > 0 ? made.heavier : made.lighter;
   if (!step?.percent) return asked;
   const { usualHigh } = LIMITS.percentOneRepMax;
   if (steps > 0 && step.percent > usualHigh) return asked;
   // A tenth more, so that rounding down to the kit lands on the step and not under it.
   const percent = Math.round((step.percent + 0.1) * 10) / 10;
-  return Math.min(Math.max(usualHigh, trueLoadPercent ?? 0), percent);
+  return Math.min(Math.max(usualHigh, load.truePercent), percent);
 }

@@ -2,6 +2,7 @@ import type { Cuff } from '../cuff/cuff';
 import { checkLoad } from '../load/target-load';
 import { checkExercisePercent, checkPassivePercent, checkPosition } from '../pressure/check-pressure';
 import { PROTOCOLS } from '../protocol/protocols';
+import { pacedReps } from '../protocol/set-work';
 import { LIMB_LABELS, type Limb, limbKind, limbSide } from '../quantity/limb';
 import type { Finding } from '../rules/finding';
 import { LIMITS } from '../rules/limits';
@@ -329,7 +330,7 @@ function checkProtocolChoices({ choice, load }: Resolved): Finding[] {
     });
   }
   const heavy = load.truePercent !== null && load.truePercent > LIMITS.percentOneRepMax.usualHigh;
-  if (heavy && Math.max(...choice.sets.map(({ reps }) => reps)) >= 30) {
+  if (heavy && Math.max(0, ...choice.sets.map(({ work }) => pacedReps(work) ?? 0)) >= 30) {
     findings.push({
       rule: 'LOAD-5',
       level: 'note',

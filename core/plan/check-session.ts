@@ -3,7 +3,7 @@ import { limbKind } from '../quantity/limb';
 import type { Finding } from '../rules/finding';
 import { LIMITS } from '../rules/limits';
 import type { Resolved } from './compose';
-import type { Plan, PlannedExercise } from './plan';
+import { type LimbTarget, type Plan, type PlannedExercise, primingCycles } from './plan';
 
 const MOST_PER_MUSCLE = 3;
 
@@ -31,13 +31,13 @@ function checkBetween(
     const same =
       shared.length === next.limbs.length &&
       next.limbs.length === exercise.limbs.length &&
-      shared.every(({ limb, pressure }) => pressureOn(exercise, limb) === pressure.value);
-    if (same && next.limbs.every(({ primingMmHg }) => primingMmHg.length === 0)) return [];
+      shared.every((target) => sharesWith(exercise, target));
+    if (same && primingCycles(next) === 0) return [];
     return [
       {
         ...common,
         level: 'hard',
-        message: `${exercise.label} and ${next.label} cannot share an inflation: they need the same limbs at the same pressure, and no priming between.`,
+        message: `${exercise.label} and ${next.label} cannot share an inflation: they need the same limbs at the same pressure of the same LOP, and no priming between.`,
         remedy: 'Let the cuff down between them.',
         fix,
       },
@@ -56,8 +56,13 @@ function checkBetween(
   ];
 }
 
-const pressureOn = ({ limbs }: PlannedExercise, limb: string): number | undefined =>
-  limbs.find((target) => target.limb === limb)?.pressure.value;
+/** Whether a limb of the next exercise could go on under the cuff as it is. */
+const sharesWith = ({ limbs }: PlannedExercise, next: LimbTarget): boolean =>
+  limbs.some((target) => {
+    if (target.limb !== next.limb) return false;
+    if (target.kind === 'by-feel' || next.kind === 'by-feel') return target.kind === next.kind;
+    return target.pressure.value === next.pressure.value && target.occlusionId === next.occlusionId;
+  });
 
 const MUSCLE_ORDER: readonly Exercise['kind'][] = [
   'compound',

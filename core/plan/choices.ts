@@ -1,6 +1,6 @@
 import { z } from 'zod';
-import { setMs } from '../protocol/pace';
-import { PROTOCOLS, type ProtocolId, protocolIdSchema, TEMPOS, tempoIdSchema } from '../protocol/protocols';
+import { PROTOCOLS, type ProtocolId, protocolIdSchema, tempoIdSchema } from '../protocol/protocols';
+import { setWorkSchema } from '../protocol/set-work';
 import { limbSchema, positionSchema } from '../quantity/limb';
 import { schoolIdSchema } from '../rules/schools';
 import { goalIdSchema } from './goals';
@@ -16,47 +16,24 @@ const percentOneRepMax = z
   .max(200, 'At most 200 %.');
 
 /**
- * One set: repetitions at the pace, or work for a time; the rest after it, and whether the cuff is let down in it.
+ * One set: what is done in it; the rest after it, and whether the cuff is let down in that.
  * After the last set of an exercise the rest is the way to the next exercise.
  */
-export const setChoiceSchema = z
-  .object({
-    reps: z.number('Enter repetitions.').int().min(0).max(100, 'At most 100 repetitions in a set.'),
-    /** Length of timed work in ms; null for a set of repetitions. */
-    workMs: z
-      .number('Enter a time.')
-      .int()
-      .min(10_000, 'At least 10 s.')
-      .max(1_800_000, 'At most 30 min.')
-      .nullable(),
-    restMs,
-    release: z.boolean(),
-    untilFailure: z.boolean(),
-  })
-  .refine(({ reps, workMs }) => reps > 0 || workMs !== null, {
-    path: ['reps'],
-    message: 'A set of nothing: enter at least one repetition, or a time.',
-  });
+export const setChoiceSchema = z.object({ work: setWorkSchema, restMs, release: z.boolean() });
 export type SetChoice = z.infer<typeof setChoiceSchema>;
 
-/** A limb under a cuff: the measured pressure it goes by and the share of it; or under a strap. */
-export const limbChoiceSchema = z
-  .object({
+/** A limb under a cuff: the measured pressure it goes by and the share of it; or under a strap by feel (rule TIGHT). */
+export const limbChoiceSchema = z.discriminatedUnion('kind', [
+  z.object({
+    kind: z.literal('measured'),
     limb: limbSchema,
-    /** Empty for a strap. */
-    occlusionId: z.string('Measure the limb first.'),
-    /** 0 for a strap. */
-    percentLop: z.number('Enter a share of LOP in %.').min(0).max(200, 'At most 200 %.'),
-    /** A strap tightened by feel stands in for a measured cuff (rule TIGHT). */
-    strapId: z.string().optional(),
-  })
-  .superRefine(({ occlusionId, percentLop, strapId }, context) => {
-    if (strapId) return;
-    if (occlusionId === '')
-      context.addIssue({ code: 'custom', path: ['occlusionId'], message: 'Measure the limb first.' });
-    if (percentLop < 1) context.addIssue({ code: 'custom', path: ['percentLop'], message: 'At least 1 %.' });
-  });
+    occlusionId: z.string('Measure the limb first.').min(1, 'Measure the limb first.'),
+    percentLop: z.number('Enter a share of LOP in %.').min(1, 'At least 1 %.').max(200, 'At most 200 %.'),
+  }),
+  z.object({ kind: z.literal('by-feel'), limb: limbSchema, strapId: z.string().min(1, 'Choose the strap.') }),
+]);
 export type LimbChoice = z.infer<typeof limbChoiceSchema>;
+export type MeasuredChoice = Extract<LimbChoice, { kind: 'measured' }>;
 
 /** A load as a share of a tested 1RM made from kit, or a resistance without kilograms (rules LOAD-3, LOAD-4). */
 export const loadChoiceSchema = z.discriminatedUnion('kind', [
@@ -94,20 +71,20 @@ export type SessionChoice = z.infer<typeof sessionChoiceSchema>;
 /** Sets of a protocol, as an editable copy. @param afterMs rest to the next exercise, in ms, with the cuff down */
 export function setsOf(protocolId: ProtocolId, restMs: number, afterMs: number): SetChoice[] {
   const { sets, inflation } = PROTOCOLS[protocolId];
-  return sets.map((set, place) => {
+  return sets.map((work, place) => {
     const last = place === sets.length - 1;
     return {
-      reps: 'reps' in set ? set.reps : 0,
-      workMs: 'workMs' in set ? set.workMs : null,
-      untilFailure: 'reps' in set && set.untilFailure,
+      work,
       restMs: last ? afterMs : restMs,
       release: last || inflation === 'release-each-rest',
     };
   });
 }
 
-/** How long the work of a set lasts at its pace, in ms. */
-export const workMsOf = (
-  { reps, workMs }: Pick<SetChoice, 'reps' | 'workMs'>,
-  tempoId: ExerciseChoice['tempoId'],
-): number => workMs ?? setMs(reps, TEMPOS[tempoId]);
+/** The limbs of a choice that go by a measured pressure. */
+export const measuredChoices = ({ limbs }: Pick<ExerciseChoice, 'limbs'>): MeasuredChoice[] =>
+  limbs.filter((limb) => limb.kind === 'measured');
+
+/** Another share of LOP on every measured limb. */
+export const withPercentLop = (limbs: readonly LimbChoice[], percentLop: number): LimbChoice[] =>
+  limbs.map((limb) => (limb.kind === 'measured' ? { ...limb, percentLop } : limb));

@@ -5,14 +5,16 @@ import { doseOf } from '../session/dose';
 import { type ExerciseChoice, type SessionChoice, setsOf } from './choices';
 import { compile } from './compile';
 import { type Basis, composeSession } from './compose';
+import { plannedKg } from './plan';
 
 /** What one school amounts to for one person. Pressure in mmHg, load in kg, both of the first exercise; times in ms. */
 export type SchoolRow = {
   schoolId: SchoolId;
   session: SessionChoice;
-  percentLop: number;
-  pressureMmHg: number;
-  loadKg: number;
+  /** Null under a strap. */
+  pressure: { percentLop: number; pressureMmHg: number } | null;
+  /** Null without kilograms. */
+  loadKg: number | null;
   occludedMs: number;
   longestMs: number;
   lastsMs: number;
@@ -53,7 +55,7 @@ function exerciseUnderSchool(
     tempoId: tempos.includes(choice.tempoId) ? choice.tempoId : (tempos[0] ?? choice.tempoId),
     sets: setsOf(protocolId, restMs, choice.sets.at(-1)?.restMs ?? restMs),
     limbs: choice.limbs.map((limb) =>
-      limb.strapId
+      limb.kind === 'by-feel'
         ? limb
         : { ...limb, percentLop: proposedPercent(limb.limb, schoolId, weeksTrained, capPercentLop).value },
     ),
@@ -72,9 +74,11 @@ export function compareSchools(session: SessionChoice, basis: Basis, weeksTraine
     return {
       schoolId,
       session: theirs,
-      percentLop: target?.percentLop ?? 0,
-      pressureMmHg: target?.pressure.value ?? 0,
-      loadKg: exercise?.load.value ?? 0,
+      pressure:
+        target?.kind === 'measured'
+          ? { percentLop: target.percentLop, pressureMmHg: target.pressure.value }
+          : null,
+      loadKg: exercise ? plannedKg(exercise.load) : null,
       occludedMs: dose.occludedMs,
       longestMs: Math.max(0, ...dose.limbs.map(({ longestContinuousMs }) => longestContinuousMs)),
       lastsMs: timeline.endMs,

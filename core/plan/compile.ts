@@ -1,6 +1,7 @@
 import { PRIMING, primingMs } from '../pressure/priming';
+import { pacedReps } from '../protocol/set-work';
 import type { Limb } from '../quantity/limb';
-import type { LimbTarget, Plan, PlannedExercise } from './plan';
+import { type LimbTarget, type Plan, type PlannedExercise, plannedKg, primingCycles } from './plan';
 import type { Inflation, Lane, Timeline, TimelineSet } from './timeline';
 
 /** Time from inflating to the first repetition: settle the pressure and get set (rule PRS-5). */
@@ -21,22 +22,22 @@ export function compile(plan: Plan): Timeline {
     const anew = limbs.some((cuff) => !cuff.isUp());
     if (anew) {
       prime(exercise, limbs, clockMs);
-      clockMs += primingMs(cyclesOf(exercise));
+      clockMs += primingMs(primingCycles(exercise));
     }
     inflateAll(exercise, limbs, clockMs);
     if (anew) clockMs += SETTLE_MS;
     exercise.sets.forEach((set, setIndex) => {
       const fromMs = clockMs;
-      const toMs = fromMs + set.workMs;
+      const toMs = fromMs + set.lastsMs;
       sets.push({
         exerciseIndex,
         setIndex,
         limbs: exercise.limbs.map(({ limb }) => limb),
         fromMs,
         toMs,
-        reps: set.reps,
-        plannedReps: set.reps,
-        loadKg: exercise.load.value,
+        reps: pacedReps(set.work) ?? 0,
+        plannedReps: pacedReps(set.work),
+        loadKg: plannedKg(exercise.load),
         tempo: exercise.tempo,
       });
       clockMs = toMs + set.restMs;
@@ -59,22 +60,28 @@ export function compile(plan: Plan): Timeline {
 const usesLimb = (exercise: PlannedExercise | undefined, limb: Limb): boolean =>
   exercise?.limbs.some((target) => target.limb === limb) ?? false;
 
-const cyclesOf = ({ limbs }: PlannedExercise): number =>
-  Math.max(0, ...limbs.map(({ primingMmHg }) => primingMmHg.length));
-
 function inflateAll(exercise: PlannedExercise, cuffs: readonly Cuff[], atMs: number): void {
-  for (const [place, target] of exercise.limbs.entries()) cuffs[place]?.inflate(atMs, target.pressure.value);
+  for (const [place, target] of exercise.limbs.entries())
+    cuffs[place]?.inflate(atMs, occlusionOf(target), plannedStep(target));
 }
 
 function prime(exercise: PlannedExercise, cuffs: readonly Cuff[], startMs: number): void {
-  exercise.limbs.forEach(({ primingMmHg }, place) => {
-    primingMmHg.forEach((pressureMmHg, cycle) => {
+  exercise.limbs.forEach((target, place) => {
+    const cycles = target.kind === 'measured' ? target.primingMmHg : [];
+    cycles.forEach((pressureMmHg, cycle) => {
       const fromMs = startMs + primingMs(cycle);
-      cuffs[place]?.inflate(fromMs, pressureMmHg);
+      cuffs[place]?.inflate(fromMs, occlusionOf(target), pressureMmHg);
       cuffs[place]?.release(fromMs + PRIMING.onMs);
     });
   });
 }
+
+/** A planned pressure in mmHg; null under a strap, which has none. */
+const plannedStep = (target: LimbTarget): number | null =>
+  target.kind === 'measured' ? target.pressure.value : null;
+
+const occlusionOf = (target: LimbTarget): number | null =>
+  target.kind === 'measured' ? target.occlusion.value : null;
 
 type Cuff = ReturnType<typeof newCuff>;
 
@@ -85,15 +92,15 @@ function cuffOf(cuffs: Map<Limb, Cuff>, target: LimbTarget): Cuff {
 }
 
 /** A cuff as it goes up and down along the lane of its limb. */
-function newCuff({ limb, occlusion }: LimbTarget) {
-  const lane: Lane = { limb, occlusionMmHg: occlusion.value, inflations: [] };
+function newCuff(target: LimbTarget) {
+  const lane: Lane = { limb: target.limb, inflations: [] };
   let open: Inflation | null = null;
   return {
     lane,
     isUp: () => open !== null,
-    inflate: (atMs: number, pressureMmHg: number) => {
+    inflate: (atMs: number, occlusionMmHg: number | null, pressureMmHg: number | null) => {
       if (!open) {
-        open = { fromMs: atMs, toMs: atMs, steps: [{ atMs, pressureMmHg }] };
+        open = { fromMs: atMs, toMs: atMs, occlusionMmHg, steps: [{ atMs, pressureMmHg }] };
         lane.inflations.push(open);
       } else if (open.steps.at(-1)?.pressureMmHg !== pressureMmHg) {
         open.steps.push({ atMs, pressureMmHg });

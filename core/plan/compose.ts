@@ -1,6 +1,5 @@
 import { newest, type OcclusionFact, type StrengthFact, type TightnessFact } from '../chain/facts';
 import type { Cuff } from '../cuff/cuff';
-import type { Derived } from '../derivation/derived';
 import { type TargetLoad, targetLoad, withoutKilograms } from '../load/target-load';
 import type { WeightKit } from '../load/weight-kit';
 import { primingPressures } from '../pressure/priming';
@@ -8,15 +7,23 @@ import { targetPressure } from '../pressure/target-pressure';
 import type { Exercise } from '../protocol/exercise';
 import type { Library } from '../protocol/exercises';
 import { PROTOCOLS, TEMPOS } from '../protocol/protocols';
+import { workMsOf } from '../protocol/set-work';
 import type { DisplayUnits } from '../quantity/units';
 import type { Finding } from '../rules/finding';
 import type { ClearanceLimits } from '../screening/clearance';
 import { checkExercise } from './check-exercise';
 import { checkSession } from './check-session';
 import { checkTimeline } from './check-timeline';
-import { type ExerciseChoice, type LimbChoice, type SessionChoice, workMsOf } from './choices';
+import type { ExerciseChoice, MeasuredChoice, SessionChoice } from './choices';
 import { compile } from './compile';
-import type { LimbTarget, Plan, PlannedExercise, TestedStrength } from './plan';
+import {
+  type FeltTarget,
+  type MeasuredTarget,
+  PLAN_VERSION,
+  type Plan,
+  type PlannedExercise,
+  type PlannedLoad,
+} from './plan';
 
 /** What is on record for a person and what the practice owns: all that choices are applied to. */
 export type Basis = {
@@ -41,7 +48,7 @@ export type Basis = {
 export type Resolved = {
   choice: ExerciseChoice;
   exercise: Exercise;
-  limbs: { choice: LimbChoice; occlusion: OcclusionFact; cuff: Cuff }[];
+  limbs: { choice: MeasuredChoice; occlusion: OcclusionFact; cuff: Cuff }[];
   /** Limbs under a strap instead. */
   straps: TightnessFact[];
   test: StrengthFact | null;
@@ -72,12 +79,9 @@ export class UnknownChoice extends Error {
 export function composeSession(session: SessionChoice, basis: Basis): Composed {
   const resolved = session.exercises.map((choice, place) => resolve(choice, place, basis));
   const plan: Plan = {
+    version: PLAN_VERSION,
     goal: session.goal,
     schoolId: session.schoolId,
-    gaugeDivisionMmHg: Math.max(
-      1,
-      ...resolved.flatMap(({ limbs }) => limbs.map(({ occlusion }) => occlusion.divisionMmHg)),
-    ),
     exercises: resolved.map(plannedExercise),
   };
   const findings = [
@@ -96,8 +100,9 @@ function resolve(choice: ExerciseChoice, place: number, basis: Basis): Resolved 
   if (!exercise) {
     throw new UnknownChoice(at('exerciseId'), 'This exercise is not in the library.', 'Choose another.');
   }
-  const straps = choice.limbs.flatMap(({ limb, strapId }, index) => {
-    if (!strapId) return [];
+  const straps = choice.limbs.flatMap((worn, index) => {
+    if (worn.kind !== 'by-feel') return [];
+    const { limb, strapId } = worn;
     const felt = newest(basis.tightness.filter((fact) => fact.limb === limb && fact.strapId === strapId));
     if (felt) return [felt];
     throw new UnknownChoice(
@@ -107,7 +112,7 @@ function resolve(choice: ExerciseChoice, place: number, basis: Basis): Resolved 
     );
   });
   const limbs = choice.limbs.flatMap((limb, index) => {
-    if (limb.strapId) return [];
+    if (limb.kind !== 'measured') return [];
     const occlusion = basis.occlusions.find(({ id }) => id === limb.occlusionId);
     const cuff = basis.cuffs.find(({ id }) => id === occlusion?.cuffId);
     if (!occlusion || !cuff) {
@@ -155,22 +160,15 @@ function plannedExercise({ choice, exercise, limbs, straps, test, load }: Resolv
     cue: exercise.cue,
     position: choice.position,
     mode: protocol.mode,
-    limbs: [
-      ...limbs.map((limb) => limbTarget(limb, choice.primed)),
-      ...straps.map((felt) => strapTarget(felt, choice)),
-    ],
-    strength: strengthOf(choice, test),
-    load: load.load,
-    loadRecipe: load.recipe,
-    trueLoadPercent: load.truePercent,
+    limbs: [...limbs.map((limb) => limbTarget(limb, choice.primed)), ...straps.map(strapTarget)],
+    load: plannedLoad(choice, test, load),
     protocolId: choice.protocolId,
     protocolLabel: protocol.label,
-    sets: choice.sets.map((set) => ({
-      reps: set.workMs === null ? set.reps : 0,
-      workMs: workMsOf(set, choice.tempoId),
-      restMs: set.restMs,
-      release: set.release,
-      untilFailure: set.untilFailure,
+    sets: choice.sets.map(({ work, restMs, release }) => ({
+      work,
+      lastsMs: workMsOf(work, TEMPOS[choice.tempoId]),
+      restMs,
+      release,
     })),
     reinflateLeadMs: protocol.reinflateLeadMs,
     tempoId: choice.tempoId,
@@ -178,57 +176,55 @@ function plannedExercise({ choice, exercise, limbs, straps, test, load }: Resolv
   };
 }
 
-function strengthOf({ load }: ExerciseChoice, test: StrengthFact | null): TestedStrength | null {
-  if (load.kind !== 'weighed' || !test) return null;
-  const { percentOneRepMax, weightKitId } = load;
-  return { testId: test.id, side: test.side, oneRepMax: test.oneRepMax, percentOneRepMax, weightKitId };
+function plannedLoad(
+  { load: choice }: ExerciseChoice,
+  test: StrengthFact | null,
+  made: TargetLoad,
+): PlannedLoad {
+  if (choice.kind !== 'weighed' || !test || made.truePercent === null) {
+    return { kind: 'unweighed', recipe: made.recipe };
+  }
+  return {
+    kind: 'weighed',
+    load: made.load,
+    recipe: made.recipe,
+    truePercent: made.truePercent,
+    testId: test.id,
+    testedSide: test.side,
+    oneRepMax: test.oneRepMax,
+    percentOneRepMax: choice.percentOneRepMax,
+    weightKitId: choice.weightKitId,
+  };
 }
 
-function limbTarget({ choice, occlusion, cuff }: Resolved['limbs'][number], primed: boolean): LimbTarget {
+function limbTarget({ choice, occlusion, cuff }: Resolved['limbs'][number], primed: boolean): MeasuredTarget {
   const { target, trueRange } = targetPressure(
     { value: occlusion.pressure.value, uncertainty: occlusion.uncertaintyMmHg },
     choice.percentLop,
     occlusion.divisionMmHg,
   );
   return {
+    kind: 'measured',
     limb: choice.limb,
     occlusionId: occlusion.id,
     cuffId: cuff.id,
     cuffLabel: cuff.label,
     occlusion: occlusion.pressure,
     uncertaintyMmHg: occlusion.uncertaintyMmHg,
+    divisionMmHg: occlusion.divisionMmHg,
     measuredPosition: occlusion.position,
     percentLop: choice.percentLop,
     pressure: target,
     trueRange,
-    byFeel: null,
     primingMmHg: primed ? primingPressures(target.value, occlusion.divisionMmHg) : [],
   };
 }
 
-/** A strap has no pressure anybody knows: its figures are 0, and never a share of LOP (rule TIGHT). */
-function strapTarget(
-  { limb, strapId, strapLabel, mark, felt }: TightnessFact,
-  { position }: ExerciseChoice,
-): LimbTarget {
-  const unknown = (unit: 'mmHg' | '%LOP'): Derived => ({
-    value: 0,
-    unit,
-    working: [{ label: 'By feel', detail: `mark ${mark}, felt ${felt} of 10: nobody knows the pressure` }],
-    rules: ['TIGHT'],
-  });
-  return {
-    limb,
-    occlusionId: '',
-    cuffId: strapId,
-    cuffLabel: strapLabel,
-    occlusion: unknown('mmHg'),
-    uncertaintyMmHg: 0,
-    measuredPosition: position,
-    percentLop: 0,
-    pressure: unknown('mmHg'),
-    trueRange: unknown('%LOP'),
-    byFeel: { strapId, mark, felt },
-    primingMmHg: [],
-  };
-}
+const strapTarget = ({ limb, strapId, strapLabel, mark, felt }: TightnessFact): FeltTarget => ({
+  kind: 'by-feel',
+  limb,
+  strapId,
+  strapLabel,
+  mark,
+  felt,
+});

@@ -166,12 +166,7 @@ const strapFor = (limb: Limb, { occlusions, tightness }: Basis): TightnessFact |
     ? undefined
     : newest(tightness.filter((fact) => fact.limb === limb));
 
-const strapChoice = ({ limb, strapId }: TightnessFact): LimbChoice => ({
-  limb,
-  occlusionId: '',
-  percentLop: 0,
-  strapId,
-});
+const strapChoice = ({ limb, strapId }: TightnessFact): LimbChoice => ({ kind: 'by-feel', limb, strapId });
 
 /** A limb at a share of its own measured pressure, or under the strap it has instead; `null` when it has neither. */
 export function wornChoice(
@@ -183,7 +178,7 @@ export function wornChoice(
   const strap = strapFor(limb, basis);
   if (strap) return strapChoice(strap);
   const occlusion = occlusionFor(limb, position, basis);
-  return occlusion ? { limb, occlusionId: occlusion.id, percentLop } : null;
+  return occlusion ? { kind: 'measured', limb, occlusionId: occlusion.id, percentLop } : null;
 }
 
 /** The choices of one exercise for all limbs, or why it was left out. */
@@ -245,7 +240,7 @@ function limbChoice(
         )
       : wanted;
   const held = Math.floor((100 * cuff.maxPressureMmHg) / occlusion.pressure.value);
-  return { limb, occlusionId: occlusion.id, percentLop: Math.min(asked, cap, held) };
+  return { kind: 'measured', limb, occlusionId: occlusion.id, percentLop: Math.min(asked, cap, held) };
 }
 
 /** The load of an exercise, or why the kit cannot make one light enough. */

@@ -1,6 +1,7 @@
 import type { Change } from '../progression/review';
 import { carried } from './carry-over';
 import type { ExerciseChoice } from './choices';
+import { exerciseChoiceOf } from './choices-of';
 import type { Basis } from './compose';
 import type { Draft } from './draft-session';
 import type { Plan, PlannedExercise } from './plan';
@@ -18,33 +19,22 @@ export function nextSession(plan: Plan, changes: readonly (Change | undefined)[]
 
 function choiceOf(exercise: PlannedExercise, change: Change, { weightKits }: Basis): ExerciseChoice {
   const { percentOneRepMax } = carried(exercise, change, weightKits);
-  const { strength, tempoId, protocolId, position, exerciseId } = exercise;
+  const choice = exerciseChoiceOf(exercise);
+  const last = choice.sets.length - 1;
   return {
-    exerciseId,
-    position,
-    protocolId,
-    tempoId,
-    limbs: exercise.limbs.map(({ limb, occlusionId, percentLop }) => ({
-      limb,
-      occlusionId,
-      percentLop: percentLop + (change.pressurePoints ?? 0),
-    })),
+    ...choice,
+    limbs: choice.limbs.map((limb) =>
+      limb.kind === 'measured'
+        ? { ...limb, percentLop: limb.percentLop + (change.pressurePoints ?? 0) }
+        : limb,
+    ),
     load:
-      strength && percentOneRepMax !== null
-        ? {
-            kind: 'weighed',
-            strengthTestId: strength.testId,
-            weightKitId: strength.weightKitId,
-            percentOneRepMax,
-          }
-        : { kind: 'unweighed', with: exercise.loadRecipe },
-    sets: exercise.sets.map(({ reps, workMs, restMs, release, untilFailure }, place) => ({
-      reps,
-      workMs: reps === 0 ? workMs : null,
-      restMs: place < exercise.sets.length - 1 ? (change.restMs ?? restMs) : restMs,
-      release,
-      untilFailure,
-    })),
+      choice.load.kind === 'weighed' && percentOneRepMax !== null
+        ? { ...choice.load, percentOneRepMax }
+        : choice.load,
+    sets: choice.sets.map((set, place) =>
+      place < last ? { ...set, restMs: change.restMs ?? set.restMs } : set,
+    ),
     primed: false,
   };
 }

@@ -7,6 +7,7 @@ import type { Limb, Position } from '../quantity/limb';
 import type { SchoolId } from '../rules/schools';
 import { type ExerciseChoice, type SessionChoice, setsOf } from './choices';
 import { type Basis, composeSession } from './compose';
+import type { MeasuredTarget, Plan, PlannedLoad } from './plan';
 
 // A person for tests: thighs with an LOP of 174 ± 5, knee extension with a 1RM of 40 kg on the left.
 
@@ -101,6 +102,7 @@ export function testExercise(changes: TestChoices = {}, more: Partial<ExerciseCh
     position: changes.position ?? 'sitting',
     limbs: [
       {
+        kind: 'measured',
         limb,
         occlusionId: limb === 'right-thigh' ? 'lop-right' : 'lop',
         percentLop: changes.percentLop ?? 60,
@@ -128,3 +130,25 @@ export const testSession = (changes: TestChoices = {}): SessionChoice => ({
 
 export const testPlan = (changes: TestChoices = {}, basis: Partial<Basis> = {}) =>
   composeSession(testSession(changes), testBasis(basis));
+
+/** A measured limb of a plan, by the place of its exercise and its own. @throws where there is none */
+export function measuredTarget(plan: Plan, exerciseIndex = 0, limbIndex = 0): MeasuredTarget {
+  const target = plan.exercises[exerciseIndex]?.limbs[limbIndex];
+  if (target?.kind !== 'measured') throw new Error('The plan has no measured limb there.');
+  return target;
+}
+
+/** A load in kilograms of a plan. @throws where there is none */
+export function weighedLoad(plan: Plan, exerciseIndex = 0): Extract<PlannedLoad, { kind: 'weighed' }> {
+  const load = plan.exercises[exerciseIndex]?.load;
+  if (load?.kind !== 'weighed') throw new Error('The plan has no load in kilograms there.');
+  return load;
+}
+
+/** A copy of a plan whose first load counts as another share of 1RM, in %. */
+export const withTruePercent = (plan: Plan, truePercent: number): Plan => ({
+  ...plan,
+  exercises: plan.exercises.map((exercise) =>
+    exercise.load.kind === 'weighed' ? { ...exercise, load: { ...exercise.load, truePercent } } : exercise,
+  ),
+});

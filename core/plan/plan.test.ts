@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { PROTOCOLS, protocolIdSchema, TEMPOS, tempoIdSchema } from '../protocol/protocols';
+import { pacedReps } from '../protocol/set-work';
 import { hardFindings } from '../rules/finding';
 import { type SchoolId, schoolIdSchema } from '../rules/schools';
 import { doseOf } from '../session/dose';
@@ -8,18 +9,27 @@ import { checkTimeline } from './check-timeline';
 import { compareSchools } from './compare-schools';
 import { compile } from './compile';
 import { clockAtEnds, fenceMs, occlusionClockMs } from './occlusion-clock';
-import { testBasis, testCuff, testOcclusion, testPlan, testSession, testStrength } from './plan.fixture';
+import {
+  measuredTarget,
+  testBasis,
+  testCuff,
+  testOcclusion,
+  testPlan,
+  testSession,
+  testStrength,
+  weighedLoad,
+} from './plan.fixture';
 import type { Inflation, Timeline } from './timeline';
 
 const MIN = 60_000;
 const up = (fromMs: number, toMs: number): Inflation => ({
   fromMs,
   toMs,
+  occlusionMmHg: 174,
   steps: [{ atMs: fromMs, pressureMmHg: 100 }],
 });
 const lane = (limb: 'left-arm' | 'left-thigh', ...inflations: Inflation[]) => ({
   limb,
-  occlusionMmHg: 174,
   inflations,
 });
 
@@ -85,10 +95,9 @@ describe('checkTimeline (PRO-1, PRO-2)', () => {
 
 describe('composeSession', () => {
   it('gives the figures a practitioner would work out', () => {
-    const [exercise] = testPlan().plan.exercises;
-    expect(exercise?.limbs[0]?.pressure.value).toBe(104);
-    expect(exercise?.load.value).toBe(10);
-    expect(exercise?.trueLoadPercent).toBe(25);
+    const { plan } = testPlan();
+    expect(measuredTarget(plan).pressure.value).toBe(104);
+    expect(weighedLoad(plan)).toMatchObject({ load: { value: 10 }, truePercent: 25 });
   });
 
   it.each([
@@ -135,10 +144,9 @@ describe('composeSession', () => {
             ],
           });
           if (hardFindings(findings).length > 0) return;
-          const [exercise] = plan.exercises;
-          const pressure = exercise?.limbs[0]?.pressure.value ?? Number.NaN;
+          const pressure = measuredTarget(plan).pressure.value;
           expect(pressure / lopMmHg).toBeLessThanOrEqual(0.8 + 1e-4);
-          expect((exercise?.load.value ?? Number.NaN) / oneRepMaxKg).toBeLessThanOrEqual(0.5 + 1e-3);
+          expect(weighedLoad(plan).load.value / oneRepMaxKg).toBeLessThanOrEqual(0.5 + 1e-3);
           const clocks = clockAtEnds(compile(plan).lanes[0]?.inflations ?? []);
           expect(Math.max(...clocks)).toBeLessThanOrEqual(20 * MIN);
         },
@@ -147,7 +155,7 @@ describe('composeSession', () => {
   });
 
   it('keeps the protocols and tempos of the practice', () => {
-    const standard = PROTOCOLS['standard-75'].sets.map((set) => ('reps' in set ? set.reps : 0));
+    const standard = PROTOCOLS['standard-75'].sets.map(pacedReps);
     expect(standard).toEqual([30, 15, 15, 15]);
     expect(PROTOCOLS['release-75'].reinflateLeadMs).toBe(5000);
     expect(TEMPOS['1.5-0-1.5']).toEqual({ upMs: 1500, holdMs: 0, downMs: 1500 });
@@ -160,7 +168,7 @@ describe('the schools side by side (PRS-2)', () => {
 
   it('gives what each would do for the same person, as worked by hand', () => {
     // LOP 174 mmHg, gauge division 2, in the first week: each school starts where its table says.
-    expect(rows.map(({ percentLop, pressureMmHg }) => [percentLop, pressureMmHg])).toEqual([
+    expect(rows.map(({ pressure }) => [pressure?.percentLop, pressure?.pressureMmHg])).toEqual([
       [60, 104],
       [40, 68],
       [50, 86],
@@ -178,7 +186,7 @@ describe('the schools side by side (PRS-2)', () => {
   it('obeys a clearance in every school', () => {
     const limits = { ...testBasis().limits, maxPercentLop: 45, capFrom: 'Dr Test' };
     for (const capped of compareSchools(testSession(), testBasis({ limits }), 8)) {
-      expect(capped.percentLop).toBeLessThanOrEqual(45);
+      expect(capped.pressure?.percentLop).toBeLessThanOrEqual(45);
     }
   });
 });

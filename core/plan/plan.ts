@@ -1,48 +1,81 @@
 import type { Derived } from '../derivation/derived';
 import type { ExerciseId } from '../protocol/exercises';
 import type { ProtocolId, Tempo, TempoId } from '../protocol/protocols';
+import type { SetWork } from '../protocol/set-work';
 import type { Limb, Position } from '../quantity/limb';
 import type { SchoolId } from '../rules/schools';
 import type { WorkMode } from '../screening/clearance';
 import type { Side } from '../strength/side';
 import type { GoalId } from './goals';
 
-/** One limb under a cuff: what was measured, and the pressure asked of it. Pressures in mmHg. */
-export type LimbTarget = {
+/** The shape plans are made in now; older ones are read by `versions/read-plan`. */
+export const PLAN_VERSION = 3;
+
+/** A limb under a measured cuff: what was measured, and the pressure asked of it. Pressures in mmHg. */
+export type MeasuredTarget = {
+  kind: 'measured';
   limb: Limb;
   occlusionId: string;
   cuffId: string;
   cuffLabel: string;
   occlusion: Derived;
   uncertaintyMmHg: number;
+  /** Of the gauge it was measured with; targets are rounded down to it. */
+  divisionMmHg: number;
   measuredPosition: Position;
   percentLop: number;
   pressure: Derived;
   trueRange: Derived;
-  /** A strap by its mark and how it felt, 0–10; its pressures are then 0 and mean nothing (rule TIGHT). */
-  byFeel: { strapId: string; mark: number; felt: number } | null;
   /** Pressures of the priming cycles before the first set, lowest first; none when not primed (rule PRS-6). */
   primingMmHg: number[];
 };
 
-/** One set: `workMs` is its length at the pace; `reps` is 0 for timed work; the cuff goes down in a rest with `release`. */
-export type PlannedSet = {
-  reps: number;
-  workMs: number;
-  restMs: number;
-  release: boolean;
-  untilFailure: boolean;
+/** A limb under a strap by its mark and how it felt, 0–10; nobody knows its pressure (rule TIGHT). */
+export type FeltTarget = {
+  kind: 'by-feel';
+  limb: Limb;
+  strapId: string;
+  strapLabel: string;
+  mark: number;
+  felt: number;
 };
 
-/** The test a load is a share of and the kit it is made from; `side` may be the other one, standing in (rule LOAD-2). */
-export type TestedStrength = {
-  testId: string;
-  side: Side;
-  oneRepMax: Derived;
-  /** The share of 1RM that was asked for, in %. */
-  percentOneRepMax: number;
-  weightKitId: string;
-};
+export type LimbTarget = MeasuredTarget | FeltTarget;
+
+export const isMeasured = (target: LimbTarget): target is MeasuredTarget => target.kind === 'measured';
+
+/** What is worn there, as it is called in the kit. */
+export const wornLabel = (target: LimbTarget): string =>
+  target.kind === 'measured' ? target.cuffLabel : target.strapLabel;
+
+/** One set: what is done and how long that lasts; the rest after it; the cuff goes down in a rest with `release`. */
+export type PlannedSet = { work: SetWork; lastsMs: number; restMs: number; release: boolean };
+
+/**
+ * A load in kg, with the test it is a share of and the kit it is made from; or what resists without kilograms
+ * (rules LOAD-2 to LOAD-4).
+ */
+export type PlannedLoad =
+  | {
+      kind: 'weighed';
+      load: Derived;
+      recipe: string;
+      /** The share of 1RM it truly is, in %. */
+      truePercent: number;
+      testId: string;
+      /** May be the other side, standing in (rule LOAD-2). */
+      testedSide: Side;
+      oneRepMax: Derived;
+      /** The share of 1RM that was asked for, in %. */
+      percentOneRepMax: number;
+      /** Null in plans of the first release, which did not keep it. */
+      weightKitId: string | null;
+    }
+  | { kind: 'unweighed'; recipe: string };
+
+/** In kg; null for work without kilograms. */
+export const plannedKg = (load: PlannedLoad): number | null =>
+  load.kind === 'weighed' ? load.load.value : null;
 
 /** One exercise as it will be run. Everything needed to run it is copied in, so the plan never changes. */
 export type PlannedExercise = {
@@ -52,11 +85,7 @@ export type PlannedExercise = {
   position: Position;
   mode: WorkMode;
   limbs: LimbTarget[];
-  /** Null for body weight, bands, passive and aerobic work; the load is then 0 kg and the recipe says what resists. */
-  strength: TestedStrength | null;
-  load: Derived;
-  loadRecipe: string;
-  trueLoadPercent: number | null;
+  load: PlannedLoad;
   protocolId: ProtocolId;
   protocolLabel: string;
   sets: PlannedSet[];
@@ -67,12 +96,24 @@ export type PlannedExercise = {
 
 /** A signed session, frozen: the figures with the derivations they were signed with. */
 export type Plan = {
+  version: typeof PLAN_VERSION;
   goal: GoalId;
   schoolId: SchoolId;
-  gaugeDivisionMmHg: number;
   exercises: PlannedExercise[];
 };
 
 /** Whether the cuffs of an exercise stay up in all its rests. */
 export const staysInflated = ({ sets }: { sets: readonly Pick<PlannedSet, 'release'>[] }): boolean =>
   sets.slice(0, -1).every(({ release }) => !release);
+
+/** Limbs of an exercise whose pressure is known. */
+export const measuredLimbs = ({ limbs }: Pick<PlannedExercise, 'limbs'>): MeasuredTarget[] =>
+  limbs.filter(isMeasured);
+
+/** Whether a limb of it is under a strap. */
+export const isByFeel = ({ limbs }: Pick<PlannedExercise, 'limbs'>): boolean =>
+  limbs.some(({ kind }) => kind === 'by-feel');
+
+/** Priming cycles before its first set. */
+export const primingCycles = (exercise: Pick<PlannedExercise, 'limbs'>): number =>
+  Math.max(0, ...measuredLimbs(exercise).map(({ primingMmHg }) => primingMmHg.length));

@@ -7,7 +7,7 @@ import { applyFix } from './apply-fix';
 import { type ExerciseChoice, type SessionChoice, sessionChoiceSchema, setsOf } from './choices';
 import { compile } from './compile';
 import { composeSession } from './compose';
-import { testBasis, testExercise, testOcclusion, testStrength } from './plan.fixture';
+import { measuredTarget, testBasis, testExercise, testOcclusion, testStrength } from './plan.fixture';
 
 const S = 1000;
 const basis = testBasis({
@@ -28,17 +28,17 @@ const press = testExercise(
   { load: { kind: 'weighed', strengthTestId: 'press', weightKitId: 'stack', percentOneRepMax: 25 } },
 );
 const pair = [
-  { limb: 'left-thigh', occlusionId: 'lop', percentLop: 60 },
-  { limb: 'right-thigh', occlusionId: 'lop-right', percentLop: 60 },
+  { kind: 'measured', limb: 'left-thigh', occlusionId: 'lop', percentLop: 60 },
+  { kind: 'measured', limb: 'right-thigh', occlusionId: 'lop-right', percentLop: 60 },
 ] as const;
 
 describe('a set of nothing', () => {
   it('is refused, with what to enter', () => {
-    const empty = { reps: 0, workMs: null, restMs: 0, release: true, untilFailure: false };
+    const empty = { work: { kind: 'reps', reps: 0 }, restMs: 0, release: true } as const;
     const { error } = sessionChoiceSchema.safeParse(session({ ...press, sets: [empty] }));
     expect(error?.issues).toMatchObject([
       {
-        path: ['exercises', 0, 'sets', 0, 'reps'],
+        path: ['exercises', 0, 'sets', 0, 'work', 'reps'],
         message: expect.stringContaining('at least one repetition'),
       },
     ]);
@@ -77,7 +77,7 @@ describe('a session of several exercises', () => {
 
   it('primes from 60 % of the target in cycles of 30 s on and 10 s off (PRS-6)', () => {
     const { plan } = compose({ ...testExercise(), primed: true });
-    expect(plan.exercises[0]?.limbs[0]?.primingMmHg).toEqual([62, 82, 102, 104]);
+    expect(measuredTarget(plan).primingMmHg).toEqual([62, 82, 102, 104]);
     expect(spans(plan, 'left-thigh')).toEqual([
       [0, 30],
       [40, 70],
@@ -132,11 +132,13 @@ describe('a session of several exercises', () => {
 
 describe('remedies', () => {
   const set = fc.record({
-    reps: fc.integer({ min: 1, max: 60 }),
-    workMs: fc.constant(null),
+    work: fc.oneof(
+      fc.record({ kind: fc.constant('reps' as const), reps: fc.integer({ min: 1, max: 60 }) }),
+      fc.record({ kind: fc.constant('to-failure' as const), pacedTo: fc.integer({ min: 1, max: 60 }) }),
+      fc.record({ kind: fc.constant('timed' as const), workMs: fc.integer({ min: 10_000, max: 120_000 }) }),
+    ),
     restMs: fc.integer({ min: 0, max: 200 }).map((s) => s * S),
     release: fc.boolean(),
-    untilFailure: fc.boolean(),
   });
   const choice = fc.record({
     percentLop: fc.integer({ min: 20, max: 110 }),

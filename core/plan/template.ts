@@ -2,7 +2,7 @@ import type { StrengthFact } from '../chain/facts';
 import type { Exercise } from '../protocol/exercise';
 import { PROTOCOLS } from '../protocol/protocols';
 import { LIMB_LABELS } from '../quantity/limb';
-import { mostPercentLop } from '../rules/limits';
+import { LIMITS, mostPercentLop } from '../rules/limits';
 import type { ExerciseChoice, SessionChoice } from './choices';
 import type { Basis } from './compose';
 import { bestKit, type Draft, testFor, wornChoice } from './draft-session';
@@ -23,10 +23,11 @@ export function fitTemplate(template: SessionChoice, basis: Basis): Draft {
     }
     const cap = mostPercentLop(PROTOCOLS[choice.protocolId].mode);
     const most = Math.min(cap, basis.limits.maxPercentLop ?? cap);
-    const limbs = choice.limbs.flatMap(({ limb, percentLop }) => {
-      const worn = wornChoice(limb, choice.position, Math.min(percentLop, most), basis);
+    const limbs = choice.limbs.flatMap((limb) => {
+      const percentLop = limb.kind === 'measured' ? limb.percentLop : LIMITS.exercisePercentLop.guardLow;
+      const worn = wornChoice(limb.limb, choice.position, Math.min(percentLop, most), basis);
       if (worn) return [worn];
-      notes.push(`${exercise.label}: no pressure measured on the ${LIMB_LABELS[limb].toLowerCase()}.`);
+      notes.push(`${exercise.label}: no pressure measured on the ${LIMB_LABELS[limb.limb].toLowerCase()}.`);
       return [];
     });
     if (limbs.length === 0) continue;

@@ -1,14 +1,22 @@
 import type { Tempo } from '../protocol/protocols';
 import type { Limb } from '../quantity/limb';
 
-/** A pressure in mmHg and when it came to hold, in ms on the timeline's clock. */
-export type PressureStep = { atMs: number; pressureMmHg: number };
+/** A pressure in mmHg, null under a strap, and when it came to hold, in ms on the timeline's clock. */
+export type PressureStep = { atMs: number; pressureMmHg: number | null };
 
-/** One uninterrupted inflation of one cuff. `steps` starts at `fromMs` and is in time order. */
-export type Inflation = { fromMs: number; toMs: number; steps: PressureStep[] };
+/**
+ * One uninterrupted inflation of one cuff. `steps` starts at `fromMs` and is in time order. `occlusionMmHg` is the LOP
+ * its exercise goes by, so that each is shown and added up as a share of its own; null under a strap.
+ */
+export type Inflation = {
+  fromMs: number;
+  toMs: number;
+  occlusionMmHg: number | null;
+  steps: PressureStep[];
+};
 
-/** What one limb's cuff does over time. `occlusionMmHg` is the limb's LOP, the top edge of its lane. */
-export type Lane = { limb: Limb; occlusionMmHg: number; inflations: Inflation[] };
+/** What one limb's cuff does over time. */
+export type Lane = { limb: Limb; inflations: Inflation[] };
 
 /** One set on the timeline. `reps` are those done (or planned, in a plan). */
 export type TimelineSet = {
@@ -19,8 +27,10 @@ export type TimelineSet = {
   fromMs: number;
   toMs: number;
   reps: number;
-  plannedReps: number;
-  loadKg: number;
+  /** Null for work by the clock. */
+  plannedReps: number | null;
+  /** Null without kilograms. */
+  loadKg: number | null;
   tempo: Tempo;
 };
 

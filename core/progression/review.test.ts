@@ -1,7 +1,15 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { composeSession } from '../plan/compose';
-import { type TestChoices, testBasis, testExercise, testPlan, testSession } from '../plan/plan.fixture';
+import {
+  type TestChoices,
+  testBasis,
+  testExercise,
+  testPlan,
+  testSession,
+  weighedLoad,
+  withTruePercent,
+} from '../plan/plan.fixture';
 import type { EventBody } from '../session/events';
 import { fold } from '../session/fold';
 import { logOf } from '../session/session.fixture';
@@ -78,10 +86,8 @@ describe('the review (REV-1 to REV-8, first match wins)', () => {
   });
 
   it('REV-8: at 40 % and easy twice, the heavy bridge', () => {
-    const light = session(ALL, { effort: 4, choices: { percentOneRepMax: 40, percentLop: 60 } });
-    light.plan.exercises.forEach((exercise) => {
-      exercise.trueLoadPercent = 40;
-    });
+    const easy = session(ALL, { effort: 4, choices: { percentOneRepMax: 40, percentLop: 60 } });
+    const light = { ...easy, plan: withTruePercent(easy.plan, 40) };
     expect(review(light)).toMatchObject({ rule: 'REV-8', change: {} });
     expect(review(light, light)).toMatchObject({ rule: 'REV-8', change: { heavyBridge: true } });
   });
@@ -105,7 +111,7 @@ describe('the review (REV-1 to REV-8, first match wins)', () => {
         expect(next).toBeGreaterThanOrEqual(40);
         expect(next).toBeLessThanOrEqual(80);
         if ((change.pressurePoints ?? 0) > 0) expect(next).toBeLessThanOrEqual(cap ?? 80);
-        if (change.loadSteps === 1) expect(now.plan.exercises[0]?.trueLoadPercent).toBeLessThan(40);
+        if (change.loadSteps === 1) expect(weighedLoad(now.plan).truePercent).toBeLessThan(40);
         expect(change.restMs ?? 0).toBeLessThanOrEqual(60_000);
       }),
     );
@@ -128,8 +134,7 @@ describe('an edited change, checked again', () => {
     expect(why({ pressurePoints: 25 }, { percentLop: 60 })).toContain('PRS-3');
     expect(why({ pressurePoints: 5 }, { percentLop: 60 }, 60)).toContain('SCR-2');
     expect(why({ pressurePoints: -20 }, { percentLop: 45 })).toContain('below');
-    const heavy = testPlan();
-    for (const exercise of heavy.plan.exercises) exercise.trueLoadPercent = 40;
+    const heavy = { plan: withTruePercent(testPlan().plan, 40) };
     expect(whyNotChange(heavy, 0, { loadSteps: 1 }, null)).toContain('LOAD-3');
     expect(why({ loadSteps: -1 }, { percentOneRepMax: 40 })).toBeNull();
   });

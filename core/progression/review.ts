@@ -1,4 +1,4 @@
-import type { Plan, PlannedSet } from '../plan/plan';
+import { measuredLimbs, type Plan, type PlannedSet } from '../plan/plan';
 import { limbKind } from '../quantity/limb';
 import type { RuleId } from '../rules/catalogue';
 import { LIMITS, mostPercentLop } from '../rules/limits';
@@ -38,14 +38,17 @@ function factsOf({ plan, state }: Reviewed, exerciseIndex: number) {
   const sets = state.sets.filter((set) => set.exerciseIndex === exerciseIndex);
   const doneIn = (set: SetRecord): number => {
     const planned = exercise.sets[set.setIndex];
-    if (planned && countsReps(planned)) return correctedReps(set);
+    if (planned?.work.kind === 'reps') return correctedReps(set);
     return set.endedAtMs !== null && (set.reason === 'done' || set.reason === 'failure') ? 1 : 0;
   };
-  const asked = (set: PlannedSet | undefined): number => (set && countsReps(set) ? set.reps : 1);
+  const asked = (set: PlannedSet | undefined): number => (set?.work.kind === 'reps' ? set.work.reps : 1);
   const done = sets.reduce((sum, set) => sum + doneIn(set), 0);
   const planned = exercise.sets.reduce((sum, set) => sum + asked(set), 0);
   const [first] = sets;
   const kind = limbKind(target.limb);
+  const truePercent = exercise.load.kind === 'weighed' ? exercise.load.truePercent : null;
+  // A strap is neither loosened nor tightened by points.
+  const percentLop = target.kind === 'measured' ? target.percentLop : null;
   const graded = kind === 'arm' && plan.schoolId === 'graded-start';
   return {
     exercise,
@@ -55,25 +58,22 @@ function factsOf({ plan, state }: Reviewed, exerciseIndex: number) {
     share: done / planned,
     allDone: done >= planned,
     restMs: Math.max(0, ...exercise.sets.slice(0, -1).map(({ restMs }) => restMs)),
-    loadPercent: exercise.trueLoadPercent ?? 0,
+    loadPercent: truePercent ?? 0,
     firstShort: first === undefined || doneIn(first) < asked(exercise.sets[first.setIndex]),
     mostPain: Math.max(0, ...sets.map(({ jointPain }) => jointPain ?? 0)),
     lastEffort: sets.at(-1)?.effort ?? null,
     stopSign: state.signs.find(({ sign }) => SIGNS[sign].level !== 'expected'),
-    // A strap is neither loosened nor tightened by points.
-    usual: target.byFeel ? target.percentLop : SCHOOLS[plan.schoolId].percentLop[kind].usual,
-    floor: target.byFeel
-      ? target.percentLop
-      : graded
-        ? LIMITS.exercisePercentLop.gradedStartArmLow
-        : LIMITS.exercisePercentLop.guardLow,
-    mayGoUp:
-      exercise.trueLoadPercent !== null && exercise.trueLoadPercent < LIMITS.percentOneRepMax.usualHigh,
+    percentLop,
+    usual: percentLop === null ? 0 : SCHOOLS[plan.schoolId].percentLop[kind].usual,
+    floor:
+      percentLop === null
+        ? 0
+        : graded
+          ? LIMITS.exercisePercentLop.gradedStartArmLow
+          : LIMITS.exercisePercentLop.guardLow,
+    mayGoUp: truePercent !== null && truePercent < LIMITS.percentOneRepMax.usualHigh,
   };
 }
-
-/** Timed sets and sets to failure count as done or not, never by their repetitions. */
-const countsReps = ({ reps, untilFailure }: PlannedSet): boolean => reps > 0 && !untilFailure;
 
 const isEasy = ({ allDone, lastEffort }: Facts): boolean =>
   allDone && lastEffort !== null && lastEffort <= EASY_EFFORT;
@@ -98,9 +98,10 @@ export function recommend(
   const sameBefore =
     before?.plan.exercises.findIndex(({ exerciseId }) => exerciseId === now.exercise.exerciseId) ?? -1;
   const last = before && sameBefore >= 0 ? factsOf(before, sameBefore) : null;
-  const { percentLop } = now.target;
+  const { percentLop } = now;
   // Never under the floor; who already trains there by a clinician's word stays.
   const lower = (): Change => {
+    if (percentLop === null) return {};
     const pressurePoints = Math.max(now.floor - percentLop, POINTS.down);
     return pressurePoints < 0 ? { pressurePoints } : {};
   };
@@ -154,10 +155,10 @@ export function recommend(
 }
 
 function afterEasy(now: Facts, last: Facts | null, capPercentLop: number | null): Recommendation {
-  const { percentLop } = now.target;
+  const { percentLop } = now;
   const top = Math.min(now.usual, capPercentLop ?? now.usual);
   const easy = `All done, effort ${now.lastEffort}`;
-  if (percentLop < top) {
+  if (percentLop !== null && percentLop < top) {
     return {
       rule: 'REV-7',
       change: { pressurePoints: Math.min(POINTS.up, top - percentLop) },
@@ -213,7 +214,10 @@ export function whyNotChange(
   capPercentLop: number | null,
 ): string | null {
   const exercise = plan.exercises[exerciseIndex];
-  const percent = Math.max(0, ...(exercise?.limbs.map(({ percentLop }) => percentLop) ?? []));
+  const percent = Math.max(
+    0,
+    ...(exercise ? measuredLimbs(exercise).map(({ percentLop }) => percentLop) : []),
+  );
   const next = percent + (change.pressurePoints ?? 0);
   const most = mostPercentLop(exercise?.mode ?? 'resistance');
   if (next > most) return `${next} % of LOP is above ${most} % (PRS-3).`;
@@ -221,7 +225,7 @@ export function whyNotChange(
     return `${next} % is above the ${capPercentLop} % that is cleared (SCR-2).`;
   const low = LIMITS.exercisePercentLop.gradedStartArmLow;
   if (change.pressurePoints && next < low) return `${next} % of LOP is below ${low} % (PRS-3).`;
-  const heavy = exercise?.trueLoadPercent ?? 0;
+  const heavy = exercise?.load.kind === 'weighed' ? exercise.load.truePercent : 0;
   if (change.loadSteps === 1 && heavy >= LIMITS.percentOneRepMax.usualHigh) {
     return `The load is at ${heavy} % of 1RM already (LOAD-3).`;
   }

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import type { WorkMode } from '../screening/clearance';
+import type { SetWork } from './set-work';
 
 export const protocolIdSchema = z.enum([
   'standard-75',
@@ -33,14 +34,11 @@ export const TEMPOS: Record<TempoId, Tempo> = {
 
 export const repMs = ({ upMs, holdMs, downMs }: Tempo): number => upMs + holdMs + downMs;
 
-/** One set of a protocol: repetitions at the pace, or work for a time. */
-export type ProtocolSet = { reps: number; untilFailure: boolean } | { workMs: number };
-
 /** A scheme of sets: what is done in each, rest, inflation and the tempos it may be done at (chapter 6). */
 export type Protocol = {
   label: string;
   mode: WorkMode;
-  sets: readonly ProtocolSet[];
+  sets: readonly SetWork[];
   restMs: number;
   /** Rests it is usually done with, shortest and longest. */
   restRangeMs: readonly [number, number];
@@ -58,13 +56,14 @@ const MINUTE_MS = 60 * SECOND_MS;
 const FAILURE_PACED_TO = 40;
 const NEAR_FAILURE_PACED_TO = 30;
 
-const sets = (...reps: number[]): ProtocolSet[] =>
-  reps.map((count) => ({ reps: count, untilFailure: false }));
-const failing = (reps: number): ProtocolSet => ({ reps, untilFailure: true });
-const spells = (count: number, workMs: number): ProtocolSet[] =>
-  Array.from({ length: count }, () => ({ workMs }));
+const sets = (...counts: number[]): SetWork[] => counts.map((reps) => ({ kind: 'reps', reps }));
+const failing = (pacedTo: number): SetWork => ({ kind: 'to-failure', pacedTo });
+const spells = (count: number, workMs: number): SetWork[] =>
+  Array.from({ length: count }, () => ({ kind: 'timed', workMs }));
 
 const stays = { inflation: 'continuous', reinflateLeadMs: 0 } as const;
+// The cuff is up again 5 s before the set, so that 60 s of free flow start the occlusion clock anew (PRO-1).
+const RELEASED_REST_MS = 65 * SECOND_MS;
 const released = { inflation: 'release-each-rest', reinflateLeadMs: 5 * SECOND_MS } as const;
 
 export const PROTOCOLS: Record<ProtocolId, Protocol> = {
@@ -82,8 +81,8 @@ export const PROTOCOLS: Record<ProtocolId, Protocol> = {
     label: 'Release 75',
     mode: 'resistance',
     sets: sets(30, 15, 15, 15),
-    restMs: 60 * SECOND_MS,
-    restRangeMs: [60 * SECOND_MS, 60 * SECOND_MS],
+    restMs: RELEASED_REST_MS,
+    restRangeMs: [RELEASED_REST_MS, RELEASED_REST_MS],
     ...released,
     tempos: ['2-0-2'],
     percentLop: null,
@@ -92,8 +91,8 @@ export const PROTOCOLS: Record<ProtocolId, Protocol> = {
     label: 'Near failure',
     mode: 'resistance',
     sets: [1, 2, 3].map(() => failing(NEAR_FAILURE_PACED_TO)),
-    restMs: 60 * SECOND_MS,
-    restRangeMs: [60 * SECOND_MS, 60 * SECOND_MS],
+    restMs: RELEASED_REST_MS,
+    restRangeMs: [RELEASED_REST_MS, RELEASED_REST_MS],
     ...released,
     tempos: ['1.5-0-1.5'],
     percentLop: null,
@@ -152,7 +151,7 @@ export const PROTOCOLS: Record<ProtocolId, Protocol> = {
     label: 'Aerobic',
     mode: 'aerobic',
     sets: spells(2, 5 * MINUTE_MS),
-    restMs: MINUTE_MS,
+    restMs: RELEASED_REST_MS,
     restRangeMs: [0, 5 * MINUTE_MS],
     ...released,
     tempos: [],

@@ -27,7 +27,7 @@ export function attentionOf(plan: Plan, state: SessionState, nowMs: number): Att
 function untilNeeded(plan: Plan, state: SessionState, step: NextStep, nowMs: number): number {
   const set = openSet(state);
   const planned = set && plan.exercises[set.exerciseIndex]?.sets[set.setIndex];
-  if (set && planned) return set.startedAtMs + planned.workMs - nowMs;
+  if (set && planned) return set.startedAtMs + planned.lastsMs - nowMs;
   if (step.do === 'wait') return step.untilMs - nowMs;
   if (step.do === 'start-set' && step.place.setIndex > 0) return Math.max(0, restLeftMs(state, nowMs) ?? 0);
   return 0;

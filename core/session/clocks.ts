@@ -13,7 +13,8 @@ export type OcclusionAlarm = 'none' | 'soon' | 'now';
 export type LimbClock = {
   limb: Limb;
   inflated: boolean;
-  pressureMmHg: number;
+  /** As last read; null while it is down, and under a strap. */
+  pressureMmHg: number | null;
   clockMs: number;
   limitMs: number;
   leftMs: number;
@@ -30,7 +31,7 @@ export function limbClocks(plan: Plan, state: SessionState, nowMs: number): Limb
     return {
       limb: lane.limb,
       inflated: open !== null,
-      pressureMmHg: open?.steps.at(-1)?.pressureMmHg ?? 0,
+      pressureMmHg: open?.steps.at(-1)?.pressureMmHg ?? null,
       clockMs,
       limitMs,
       leftMs: limitMs - clockMs,
@@ -49,7 +50,7 @@ export function repsNow(plan: Plan, state: SessionState, nowMs: number): number 
   const set = openSet(state);
   const exercise = set && plan.exercises[set.exerciseIndex];
   if (!set || !exercise) return null;
-  return correctedReps(set, repsByPace(nowMs - set.startedAtMs, exercise.tempo, set.plannedReps));
+  return correctedReps(set, repsByPace(nowMs - set.startedAtMs, exercise.tempo, set.plannedReps ?? 0));
 }
 
 /** What is left of the rest at `nowMs`, in ms; negative when it is overdue, `null` when nobody rests. */

@@ -1,3 +1,4 @@
+import { clockAtEnds } from '../plan/occlusion-clock';
 import type { Inflation, Lane, Timeline } from '../plan/timeline';
 import type { Limb } from '../quantity/limb';
 import { tidy } from '../quantity/rounding';
@@ -7,9 +8,12 @@ import { MS_PER_MINUTE } from '../quantity/units';
 export type LimbDose = {
   limb: Limb;
   totalOcclusionMs: number;
+  /** The highest the occlusion clock stood at (rule PRO-1). */
   longestContinuousMs: number;
-  pressureTimeMmHgMin: number;
-  relativePressureTimePercentLopMin: number;
+  /** Null where no pressure is known. */
+  pressureTimeMmHgMin: number | null;
+  /** Each inflation as a share of its own exercise's LOP; null without one. */
+  relativePressureTimePercentLopMin: number | null;
 };
 
 /** What a session gave. `occludedMs` is the time at least one cuff was up; `volumeKgReps` is Σ load × repetitions. */
@@ -25,30 +29,41 @@ export function doseOf(timeline: Timeline): Dose {
   return {
     limbs: timeline.lanes.map(limbDose),
     occludedMs: unionMs(timeline.lanes.flatMap((lane) => lane.inflations)),
-    volumeKgReps: tidy(timeline.sets.reduce((sum, set) => sum + set.loadKg * set.reps, 0)),
+    volumeKgReps: tidy(timeline.sets.reduce((sum, set) => sum + (set.loadKg ?? 0) * set.reps, 0)),
     reps: timeline.sets.reduce((sum, set) => sum + set.reps, 0),
   };
 }
 
-function limbDose(lane: Lane): LimbDose {
-  const lengths = lane.inflations.map(({ fromMs, toMs }) => toMs - fromMs);
-  const pressureTimeMmHgMin = lane.inflations.reduce((sum, inflation) => sum + pressureTime(inflation), 0);
+function limbDose({ limb, inflations }: Lane): LimbDose {
+  const lengths = inflations.map(({ fromMs, toMs }) => toMs - fromMs);
   return {
-    limb: lane.limb,
+    limb,
     totalOcclusionMs: lengths.reduce((sum, length) => sum + length, 0),
-    longestContinuousMs: Math.max(0, ...lengths),
-    pressureTimeMmHgMin: tidy(pressureTimeMmHgMin),
-    // A strap by feel has no LOP: what is unknown is left at nothing.
-    relativePressureTimePercentLopMin:
-      lane.occlusionMmHg > 0 ? tidy((100 * pressureTimeMmHgMin) / lane.occlusionMmHg) : 0,
+    longestContinuousMs: Math.max(0, ...clockAtEnds(inflations)),
+    pressureTimeMmHgMin: addUp(inflations.map(pressureTime)),
+    relativePressureTimePercentLopMin: addUp(
+      inflations.map((inflation) => {
+        const time = pressureTime(inflation);
+        return time === null || inflation.occlusionMmHg === null
+          ? null
+          : (100 * time) / inflation.occlusionMmHg;
+      }),
+    ),
   };
 }
 
-/** Area under the pressure of one inflation, in mmHg·min. Each reading holds until the next. */
-function pressureTime({ toMs, steps }: Inflation): number {
+/** The sum of what is known; null when nothing is. */
+function addUp(amounts: readonly (number | null)[]): number | null {
+  const known = amounts.filter((amount) => amount !== null);
+  return known.length === 0 ? null : tidy(known.reduce((sum, amount) => sum + amount, 0));
+}
+
+/** Area under the pressure of one inflation, in mmHg·min. Each reading holds until the next; null under a strap. */
+function pressureTime({ toMs, steps }: Inflation): number | null {
+  if (steps.some(({ pressureMmHg }) => pressureMmHg === null)) return null;
   return steps.reduce((sum, step, index) => {
     const untilMs = steps[index + 1]?.atMs ?? toMs;
-    return sum + (step.pressureMmHg * (untilMs - step.atMs)) / MS_PER_MINUTE;
+    return sum + ((step.pressureMmHg ?? 0) * (untilMs - step.atMs)) / MS_PER_MINUTE;
   }, 0);
 }
 

@@ -24,14 +24,14 @@ export function dueEvents(plan: Plan, state: SessionState, nowMs: number): DueEv
   const set = openSet(state);
   const planned = set && plan.exercises[set.exerciseIndex]?.sets[set.setIndex];
   if (set && planned) {
-    const endMs = set.startedAtMs + planned.workMs;
+    const endMs = set.startedAtMs + planned.lastsMs;
     if (nowMs < endMs) return [];
     const place = { exerciseIndex: set.exerciseIndex, setIndex: set.setIndex };
     const key = `${place.exerciseIndex}.${place.setIndex}`;
     const ended: DueEvent = {
       key: `set-ended ${key}`,
       atMs: endMs,
-      body: { type: 'set-ended', ...place, reps: set.plannedReps, reason: 'done' },
+      body: { type: 'set-ended', ...place, reps: set.plannedReps ?? 0, reason: 'done' },
     };
     if (isLastSet(plan, place)) return [ended];
     return [

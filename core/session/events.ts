@@ -11,7 +11,8 @@ const stamp = {
   /** Wall-clock time in ms since 1970. */
   atMs: z.number().int().positive(),
 };
-const cuffPressure = { limb: limbSchema, pressureMmHg: z.number().min(0).max(400) };
+const pressureMmHg = z.number().min(0).max(400);
+const cuffPressure = { limb: limbSchema, pressureMmHg };
 const setPlace = {
   exerciseIndex: z.number().int().min(0).max(50),
   setIndex: z.number().int().min(0).max(50),
@@ -46,7 +47,13 @@ export type StopReason = z.infer<typeof stopReasonSchema>;
  */
 export const sessionEventSchema = z.discriminatedUnion('type', [
   z.object({ ...stamp, type: z.literal('session-started') }),
-  z.object({ ...stamp, type: z.literal('cuff-inflated'), ...cuffPressure }),
+  // Null under a strap, whose pressure nobody knows.
+  z.object({
+    ...stamp,
+    type: z.literal('cuff-inflated'),
+    limb: limbSchema,
+    pressureMmHg: pressureMmHg.nullable(),
+  }),
   z.object({
     ...stamp,
     type: z.literal('pressure-read'),

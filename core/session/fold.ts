@@ -1,6 +1,7 @@
-import type { Plan } from '../plan/plan';
+import { type Plan, plannedKg } from '../plan/plan';
+import { pacedReps } from '../protocol/set-work';
 import { mergeLogs, type SessionEvent, type SessionEventType } from './events';
-import { dueMmHg, inHand, loadInHand } from './in-hand';
+import { dueMmHg, inHand, loadInHand, signedInHand } from './in-hand';
 import { findSet, openInflation, openSet, type SessionState } from './state';
 
 /**
@@ -12,6 +13,7 @@ export function fold(plan: Plan, events: readonly SessionEvent[]): SessionState 
     startedAtMs: null,
     limbs: [],
     loosenedMmHg: {},
+    marksMoved: {},
     sets: [],
     rest: null,
     signs: [],
@@ -55,7 +57,7 @@ function apply(plan: Plan, state: SessionState, event: SessionEvent): void {
       state.startedAtMs ??= event.atMs;
       return;
     case 'cuff-inflated':
-      inflate(state, event);
+      inflate(plan, state, event);
       return;
     case 'pressure-read':
       readPressure(plan, state, event);
@@ -149,17 +151,26 @@ function apply(plan: Plan, state: SessionState, event: SessionEvent): void {
   }
 }
 
-function inflate(state: SessionState, event: Extract<SessionEvent, { type: 'cuff-inflated' }>): void {
+function inflate(
+  plan: Plan,
+  state: SessionState,
+  event: Extract<SessionEvent, { type: 'cuff-inflated' }>,
+): void {
   let limb = state.limbs.find((candidate) => candidate.limb === event.limb);
   if (!limb) {
     limb = { limb: event.limb, inflations: [] };
     state.limbs.push(limb);
   }
-  const step = { atMs: event.atMs, pressureMmHg: event.pressureMmHg };
+  const signed = signedInHand(plan, state, event.limb);
+  // Logs of older devices wrote 0 for a strap.
+  const step = { atMs: event.atMs, pressureMmHg: signed?.kind === 'by-feel' ? null : event.pressureMmHg };
   const open = openInflation(limb);
   // Inflating a cuff that is already up is a change of pressure, not a new clock.
   if (open) open.steps.push(step);
-  else limb.inflations.push({ fromMs: event.atMs, toMs: null, steps: [step] });
+  else {
+    const occlusionMmHg = signed?.kind === 'measured' ? signed.occlusion.value : null;
+    limb.inflations.push({ fromMs: event.atMs, toMs: null, occlusionMmHg, steps: [step] });
+  }
 }
 
 /** A reading goes on the clock; one that was meant to change the pressure also changes the target in hand (rule RUN-7). */
@@ -174,7 +185,7 @@ function readPressure(
   if (cause === 'read') return;
   const now = inHand(plan, state);
   const target = now?.limbs.find((candidate) => candidate.limb === limb);
-  if (!now || !target) return;
+  if (!now || target?.kind !== 'measured') return;
   const under = Math.max(0, dueMmHg(state, now.exercise, now.place, target.signed) - pressureMmHg);
   const before = state.loosenedMmHg[limb] ?? 0;
   state.loosenedMmHg[limb] = cause === 'loosened' ? Math.max(before, under) : Math.min(before, under);
@@ -187,12 +198,12 @@ function startSet(
 ): void {
   const exercise = plan.exercises[event.exerciseIndex];
   const planned = exercise?.sets[event.setIndex];
-  const lifted = loadInHand(state, event.exerciseIndex, exercise?.load.value ?? 0);
-  if (!planned || findSet(state, event) || openSet(state)) return;
+  if (!exercise || !planned || findSet(state, event) || openSet(state)) return;
+  const lifted = loadInHand(state, event.exerciseIndex, exercise.load);
   state.sets.push({
     exerciseIndex: event.exerciseIndex,
     setIndex: event.setIndex,
-    plannedReps: planned.reps,
+    plannedReps: pacedReps(planned.work),
     startedAtMs: event.atMs,
     endedAtMs: null,
     countedReps: null,
@@ -200,7 +211,7 @@ function startSet(
     reason: null,
     effort: null,
     jointPain: null,
-    loadKg: lifted === exercise?.load.value ? null : lifted,
+    loadKg: lifted === plannedKg(exercise.load) ? null : lifted,
     heartRates: [],
     colourGood: null,
   });

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { setsOf } from '../plan/choices';
 import { composeSession } from '../plan/compose';
-import { testBasis, testExercise, testOcclusion } from '../plan/plan.fixture';
+import { measuredTarget, testBasis, testExercise, testOcclusion } from '../plan/plan.fixture';
 import type { EventBody } from './events';
 import { fold } from './fold';
 import { inHand } from './in-hand';
@@ -34,7 +34,7 @@ const raising = testExercise(
   { exerciseId: 'straight-leg-raise', position: 'lying' },
   {
     load: bodyWeight,
-    limbs: [{ limb, occlusionId: 'lying', percentLop: 40 }],
+    limbs: [{ kind: 'measured', limb, occlusionId: 'lying', percentLop: 40 }],
     sets: setsOf('quick-pair', 15_000, 60_000),
   },
 );
@@ -55,7 +55,10 @@ const firstDone: Entries = [
   ...set(0, 0, 30),
   ...set(0, 1, 60),
 ];
-const targetAfter = (log: Entries, over = plan) => inHand(over, fold(over, logOf(log)))?.limbs[0]?.targetMmHg;
+const targetAfter = (log: Entries, over = plan) => {
+  const target = inHand(over, fold(over, logOf(log)))?.limbs[0];
+  return target?.kind === 'measured' ? target.targetMmHg : undefined;
+};
 
 describe('what is in hand (RUN-7)', () => {
   it('is the first exercise until its cuff is down, then the second with its own target', () => {
@@ -77,7 +80,7 @@ describe('what is in hand (RUN-7)', () => {
   it('is the cycle’s target while priming, and no top up to the set’s is asked for', () => {
     const primed = planOf({ ...pressing, primed: true });
     const up: Entries = [[0, { type: 'session-started' }], inflated(5, 82)];
-    expect(primed.exercises[0]?.limbs[0]?.primingMmHg).toEqual([82, 102, 122, 138]);
+    expect(measuredTarget(primed).primingMmHg).toEqual([82, 102, 122, 138]);
     expect(targetAfter(up, primed)).toBe(82);
     const next: Entries = [...up, released(35)];
     expect(targetAfter(next, primed)).toBe(102);

@@ -1,4 +1,14 @@
-import type { LimbTarget, Plan, PlannedExercise, PlannedSet } from '../plan/plan';
+import {
+  type FeltTarget,
+  type LimbTarget,
+  type MeasuredTarget,
+  type Plan,
+  type PlannedExercise,
+  type PlannedLoad,
+  type PlannedSet,
+  plannedKg,
+  primingCycles,
+} from '../plan/plan';
 import type { Limb } from '../quantity/limb';
 import { roundDownToDivision } from '../quantity/rounding';
 import { lastSet, nextPlace, releasesAfter, type SetPlace } from './places';
@@ -11,16 +21,22 @@ import {
   type SetRecord,
 } from './state';
 
-/** One limb of the exercise in hand. Pressures in mmHg. */
-export type LimbInHand = {
+/** A measured limb of the exercise in hand. Pressures in mmHg. */
+export type MeasuredInHand = {
+  kind: 'measured';
   limb: Limb;
   /** As it was signed. */
-  signed: LimbTarget;
+  signed: MeasuredTarget;
   /** What it is to be brought to now: signed, or the priming cycle's, less what was loosened. */
   targetMmHg: number;
   /** As it was last read; null while the cuff is down. */
   readMmHg: number | null;
 };
+
+/** A strapped limb of the exercise in hand: the mark it is to be at now (rule TIGHT). */
+export type FeltInHand = { kind: 'by-feel'; limb: Limb; signed: FeltTarget; mark: number; up: boolean };
+
+export type LimbInHand = MeasuredInHand | FeltInHand;
 
 /** What is in hand at a moment (rule RUN-7): everything shown, said, pumped, forecast and added up reads it. */
 export type InHand = {
@@ -30,8 +46,8 @@ export type InHand = {
   place: SetPlace | null;
   set: PlannedSet | null;
   limbs: LimbInHand[];
-  /** In kg; 0 for work without kilograms. */
-  loadKg: number;
+  /** As it was lightened or corrected; null for work without kilograms. */
+  loadKg: number | null;
   /** After the set in hand, in ms. */
   restMs: number;
 };
@@ -60,13 +76,8 @@ export function inHand(plan: Plan, state: SessionState): InHand | null {
     exercise,
     place,
     set,
-    limbs: exercise.limbs.map((signed) => ({
-      limb: signed.limb,
-      signed,
-      targetMmHg: targetInHand(plan, state, exercise, place, signed),
-      readMmHg: openInflation(limbOf(state, signed.limb))?.steps.at(-1)?.pressureMmHg ?? null,
-    })),
-    loadKg: loadInHand(state, exerciseIndex, exercise.load.value),
+    limbs: exercise.limbs.map((signed) => limbInHand(state, exercise, place, signed)),
+    loadKg: loadInHand(state, exerciseIndex, exercise.load),
     restMs: restInHand(plan, state, exerciseIndex, restAfter?.restMs ?? 0),
   };
 }
@@ -85,16 +96,40 @@ export const isUpSince = (state: SessionState, set: SetRecord): boolean =>
 
 const limbOf = (state: SessionState, limb: Limb) => state.limbs.find((candidate) => candidate.limb === limb);
 
-function targetInHand(
-  plan: Plan,
+function limbInHand(
   state: SessionState,
   exercise: PlannedExercise,
   place: SetPlace | null,
   signed: LimbTarget,
-): number {
+): LimbInHand {
+  const { limb } = signed;
+  const open = openInflation(limbOf(state, limb));
+  if (signed.kind === 'by-feel') {
+    return {
+      kind: 'by-feel',
+      limb,
+      signed,
+      mark: signed.mark + (state.marksMoved[limb] ?? 0),
+      up: open !== null,
+    };
+  }
   const due = dueMmHg(state, exercise, place, signed);
-  const loosened = state.loosenedMmHg[signed.limb] ?? 0;
-  return loosened === 0 ? due : roundDownToDivision(Math.max(0, due - loosened), plan.gaugeDivisionMmHg);
+  const loosened = state.loosenedMmHg[limb] ?? 0;
+  return {
+    kind: 'measured',
+    limb,
+    signed,
+    targetMmHg: loosened === 0 ? due : roundDownToDivision(Math.max(0, due - loosened), signed.divisionMmHg),
+    readMmHg: open?.steps.at(-1)?.pressureMmHg ?? null,
+  };
+}
+
+/** What was signed for a limb of the exercise in hand, or for the first exercise that uses it. */
+export function signedInHand(plan: Plan, state: SessionState, limb: Limb): LimbTarget | undefined {
+  const next = openSet(state) ? null : nextPlace(plan, state);
+  const exercise = plan.exercises[exerciseIndexInHand(plan, state, next)];
+  const of = (targets: readonly LimbTarget[] = []) => targets.find((target) => target.limb === limb);
+  return of(exercise?.limbs) ?? of(plan.exercises.flatMap(({ limbs }) => limbs));
 }
 
 /** The pressure signed for this moment: that of the priming cycle while there is one, else the target. */
@@ -102,7 +137,7 @@ export function dueMmHg(
   state: SessionState,
   exercise: PlannedExercise,
   place: SetPlace | null,
-  { pressure, primingMmHg }: LimbTarget,
+  { pressure, primingMmHg }: MeasuredTarget,
 ): number {
   const priming = place && primingOf(exercise, place, state);
   return (priming ? primingMmHg[priming.cycle] : undefined) ?? pressure.value;
@@ -116,7 +151,7 @@ export type Priming = { last: LiveInflation | undefined; cycle: number };
  * itself; `cycle` is beyond the last one when all have been done.
  */
 export function primingOf(exercise: PlannedExercise, place: SetPlace, state: SessionState): Priming | null {
-  const cycles = Math.max(0, ...exercise.limbs.map(({ primingMmHg }) => primingMmHg.length));
+  const cycles = primingCycles(exercise);
   if (place.setIndex > 0 || cycles === 0) return null;
   const before = lastSet(state);
   // The set itself is under way: its priming is over.
@@ -129,8 +164,8 @@ export function primingOf(exercise: PlannedExercise, place: SetPlace, state: Ses
   return { last, cycle: inflations.length - (last?.toMs === null ? 1 : 0) };
 }
 
-/** The load of the next set of an exercise: as it was lightened or corrected, else the plan's. In kg. */
-export function loadInHand(state: SessionState, exerciseIndex: number, plannedKg: number): number {
+/** The load of the next set of an exercise in kg: as it was lightened or corrected, else the plan's; null without kilograms. */
+export function loadInHand(state: SessionState, exerciseIndex: number, load: PlannedLoad): number | null {
   const last = state.sets.filter((set) => set.exerciseIndex === exerciseIndex).at(-1);
   const lightened = state.offers
     .filter((one) => one.accepted && one.exerciseIndex === exerciseIndex && one.offer.kind === 'lighten')
@@ -138,7 +173,7 @@ export function loadInHand(state: SessionState, exerciseIndex: number, plannedKg
   // An offer is of the set it was made after; a later set carries its own load.
   if (lightened?.offer.kind === 'lighten' && lightened.setIndex === last?.setIndex)
     return lightened.offer.loadKg;
-  return last?.loadKg ?? plannedKg;
+  return last?.loadKg ?? plannedKg(load);
 }
 
 /** The rest after the next sets of an exercise, on whichever side: as accepted in the session, or the plan's. In ms. */

@@ -1,5 +1,5 @@
-import type { Plan } from '../plan/plan';
-import type { Lane, Timeline, TimelineSet } from '../plan/timeline';
+import { type Plan, plannedKg } from '../plan/plan';
+import type { Inflation, Timeline, TimelineSet } from '../plan/timeline';
 import { repsByPace } from '../protocol/pace';
 import { correctedReps, type LiveInflation, type SessionState } from './state';
 
@@ -13,12 +13,16 @@ export function liveTimeline(plan: Plan, state: SessionState, nowMs: number): Ti
   // A cuff left up after "finished" still counts: the limb does not know the session is over.
   const untilMs = cuffsUp ? nowMs : (state.finishedAtMs ?? nowMs);
   return {
-    lanes: state.limbs.map((limb) => toLane(plan, limb, startMs, untilMs)),
+    lanes: state.limbs.map(({ limb, inflations }) => ({
+      limb,
+      inflations: inflations.map((inflation) => closeInflation(inflation, startMs, untilMs)),
+    })),
     sets: state.sets.map((set): TimelineSet => {
       const exercise = plan.exercises[set.exerciseIndex];
       if (!exercise) throw new RangeError(`The plan has no exercise ${set.exerciseIndex}.`);
       const toMs = set.endedAtMs ?? untilMs;
-      const counted = set.countedReps ?? repsByPace(toMs - set.startedAtMs, exercise.tempo, set.plannedReps);
+      const counted =
+        set.countedReps ?? repsByPace(toMs - set.startedAtMs, exercise.tempo, set.plannedReps ?? 0);
       return {
         exerciseIndex: set.exerciseIndex,
         setIndex: set.setIndex,
@@ -27,7 +31,7 @@ export function liveTimeline(plan: Plan, state: SessionState, nowMs: number): Ti
         toMs: toMs - startMs,
         reps: correctedReps(set, counted),
         plannedReps: set.plannedReps,
-        loadKg: set.loadKg ?? exercise.load.value,
+        loadKg: set.loadKg ?? plannedKg(exercise.load),
         tempo: exercise.tempo,
       };
     }),
@@ -35,18 +39,12 @@ export function liveTimeline(plan: Plan, state: SessionState, nowMs: number): Ti
   };
 }
 
-function toLane(plan: Plan, limb: SessionState['limbs'][number], startMs: number, untilMs: number): Lane {
-  const target = plan.exercises
-    .flatMap(({ limbs }) => limbs)
-    .find((candidate) => candidate.limb === limb.limb);
-  return {
-    limb: limb.limb,
-    occlusionMmHg: target?.occlusion.value ?? Number.NaN,
-    inflations: limb.inflations.map((inflation) => closeInflation(inflation, startMs, untilMs)),
-  };
-}
-
-const closeInflation = ({ fromMs, toMs, steps }: LiveInflation, startMs: number, untilMs: number) => ({
+const closeInflation = (
+  { fromMs, toMs, occlusionMmHg, steps }: LiveInflation,
+  startMs: number,
+  untilMs: number,
+): Inflation => ({
+  occlusionMmHg,
   fromMs: fromMs - startMs,
   toMs: (toMs ?? untilMs) - startMs,
   steps: steps.map((step) => ({ ...step, atMs: step.atMs - startMs })),

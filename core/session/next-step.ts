@@ -1,4 +1,4 @@
-import type { Plan, PlannedExercise } from '../plan/plan';
+import { isByFeel, type Plan, type PlannedExercise, primingCycles } from '../plan/plan';
 import { PRIMING } from '../pressure/priming';
 import type { Limb } from '../quantity/limb';
 import { limbClocks, restLeftMs } from './clocks';
@@ -6,8 +6,8 @@ import { inHand, isUpSince, primingOf } from './in-hand';
 import { lastSet, nextPlace, releasesAfter, type SetPlace } from './places';
 import { inflatedLimbs, openSet, type SessionState } from './state';
 
-/** A cuff and the pressure it is to be brought to, in mmHg. */
-export type CuffTarget = { limb: Limb; pressureMmHg: number };
+/** A cuff and the pressure it is to be brought to, in mmHg; null for a strap, which goes to its mark. */
+export type CuffTarget = { limb: Limb; pressureMmHg: number | null };
 
 /** The one thing expected next: what Space does. `why` says what asks for a release, or for what the cuff goes up. */
 export type NextStep =
@@ -67,13 +67,15 @@ export function nextStep(plan: Plan, state: SessionState, nowMs: number): NextSt
   const waiting = waitForRest(plan, exercise, place, state, nowMs);
   if (waiting) return waiting;
   const targets = inHand(plan, state)?.limbs ?? [];
-  const cuffs = down.flatMap(({ limb }) =>
-    targets
-      .filter((target) => target.limb === limb)
-      .map(({ targetMmHg }) => ({ limb, pressureMmHg: targetMmHg })),
-  );
-  const primes =
-    priming !== null && exercise.limbs.some(({ primingMmHg }) => priming.cycle < primingMmHg.length);
+  const cuffs = targets
+    .filter(({ limb }) => down.some((target) => target.limb === limb))
+    .map(
+      (target): CuffTarget => ({
+        limb: target.limb,
+        pressureMmHg: target.kind === 'measured' ? target.targetMmHg : null,
+      }),
+    );
+  const primes = priming !== null && priming.cycle < primingCycles(exercise);
   return { do: 'inflate', cuffs, place, why: primes ? 'priming' : 'set' };
 }
 
@@ -95,8 +97,8 @@ function waitForRest(
 /** Under a strap, the last set whose colour and feeling nobody has looked at yet (rule TIGHT). */
 function colourToCheck(plan: Plan, state: SessionState): SetPlace | null {
   const last = lastSet(state);
-  const byFeel = last && plan.exercises[last.exerciseIndex]?.limbs.some((target) => target.byFeel);
-  return last && byFeel && last.colourGood === null
+  const exercise = last && plan.exercises[last.exerciseIndex];
+  return last && exercise && isByFeel(exercise) && last.colourGood === null
     ? { exerciseIndex: last.exerciseIndex, setIndex: last.setIndex }
     : null;
 }

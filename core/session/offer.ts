@@ -37,10 +37,9 @@ export function offerAfterSet(
   const answered = state.offers.some(
     (one) => one.exerciseIndex === exerciseIndex && one.setIndex === setIndex,
   );
-  if (answered || setIndex >= exercise.sets.length - 1 || planned.untilFailure || planned.reps === 0)
-    return null;
+  if (answered || setIndex >= exercise.sets.length - 1 || planned.work.kind !== 'reps') return null;
   const reps = correctedReps(set);
-  const short = reps < planned.reps;
+  const short = reps < planned.work.reps;
   const place = { exerciseIndex, setIndex };
   if (setIndex > 0) {
     const restMs = restInHand(plan, state, exerciseIndex, planned.restMs);
@@ -49,12 +48,12 @@ export function offerAfterSet(
     return {
       ...place,
       offer: { kind: 'rest', restMs: longer },
-      reason: `${reps} of ${planned.reps}: rest ${longer / 1000} s instead of ${restMs / 1000}.`,
+      reason: `${reps} of ${planned.work.reps}: rest ${longer / 1000} s instead of ${restMs / 1000}.`,
       rule: 'REV-4',
     };
   }
   if (!short && (set.effort ?? 0) <= HARD_EFFORT) return null;
-  const why = short ? `Set one ended at ${reps} of ${planned.reps}` : `Set one felt ${set.effort} of 10`;
+  const why = short ? `Set one ended at ${reps} of ${planned.work.reps}` : `Set one felt ${set.effort} of 10`;
   const lighter = lighterLoad(plan, state, exerciseIndex, kits);
   if (lighter)
     return {
@@ -72,12 +71,10 @@ export function offerAfterSet(
 }
 
 function lighterLoad(plan: Plan, state: SessionState, exerciseIndex: number, kits: readonly WeightKit[]) {
-  const exercise = plan.exercises[exerciseIndex];
-  const { strength } = exercise ?? {};
-  if (!exercise || !strength) return null;
-  if ((exercise.trueLoadPercent ?? 0) <= LIMITS.percentOneRepMax.startLow) return null;
-  const kit = kits.find(({ id }) => id === strength.weightKitId);
-  const nowKg = loadInHand(state, exerciseIndex, exercise.load.value);
+  const load = plan.exercises[exerciseIndex]?.load;
+  if (load?.kind !== 'weighed' || load.truePercent <= LIMITS.percentOneRepMax.startLow) return null;
+  const kit = kits.find(({ id }) => id === load.weightKitId);
+  const nowKg = loadInHand(state, exerciseIndex, load) ?? 0;
   return kit
     ? (makeableLoads(kit)
         .filter(({ loadKg }) => loadKg < nowKg)

@@ -2,6 +2,7 @@ import { CUFF_DOWN_MMHG } from '../kit/pump';
 import type { Plan } from '../plan/plan';
 import type { Limb } from '../quantity/limb';
 import type { EventBody } from './events';
+import { signedInHand } from './in-hand';
 import { openInflation, type SessionState } from './state';
 
 /** From this pressure on a cuff counts as up: the clock begins early rather than late. */
@@ -27,7 +28,12 @@ export function pumpEvents(
   if (!open) return pressureMmHg >= UP_MMHG ? [{ type: 'cuff-inflated', limb, pressureMmHg: read }] : [];
   if (pressureMmHg < CUFF_DOWN_MMHG) return [{ type: 'cuff-released', limb }];
   const last = open.steps.at(-1);
-  if (!last || nowMs - last.atMs < READ_EVERY_MS) return [];
-  if (Math.abs(read - last.pressureMmHg) < plan.gaugeDivisionMmHg) return [];
+  if (last?.pressureMmHg == null || nowMs - last.atMs < READ_EVERY_MS) return [];
+  if (Math.abs(read - last.pressureMmHg) < divisionOf(plan, state, limb)) return [];
   return [{ type: 'pressure-read', limb, pressureMmHg: read, cause: 'read' }];
+}
+
+function divisionOf(plan: Plan, state: SessionState, limb: Limb): number {
+  const signed = signedInHand(plan, state, limb);
+  return signed?.kind === 'measured' ? signed.divisionMmHg : 1;
 }

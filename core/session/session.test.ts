@@ -163,8 +163,14 @@ describe('dose (RUN-5)', () => {
   it('counts two cuffs at once as one occlusion of the person', () => {
     const lanes = (['left-thigh', 'right-thigh'] as const).map((limb, i) => ({
       limb,
-      occlusionMmHg: 170,
-      inflations: [{ fromMs: i * 1000, toMs: 60_000, steps: [{ atMs: i * 1000, pressureMmHg: 100 }] }],
+      inflations: [
+        {
+          fromMs: i * 1000,
+          toMs: 60_000,
+          occlusionMmHg: 170,
+          steps: [{ atMs: i * 1000, pressureMmHg: 100 }],
+        },
+      ],
     }));
     expect(doseOf({ lanes, sets: [], endMs: 60_000 }).occludedMs).toBe(60_000);
   });

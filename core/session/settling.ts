@@ -12,16 +12,18 @@ const MOST_ROUNDS = 3;
 export function settlingWords(plan: Plan, state: SessionState, step: NextStep): string | null {
   if (step.do !== 'start-set' || step.place.setIndex > 0) return null;
   const limbs = inHand(plan, state)?.limbs ?? [];
-  if (limbs.some(({ signed }) => signed.byFeel)) return null;
-  const steps = limbs.map(({ limb, targetMmHg }) => ({
+  const measured = limbs.filter((target) => target.kind === 'measured');
+  if (measured.length < limbs.length) return null;
+  const steps = measured.map(({ limb, targetMmHg, signed }) => ({
     targetMmHg,
+    divisionMmHg: signed.divisionMmHg,
     read: openInflation(state.limbs.find((candidate) => candidate.limb === limb))?.steps ?? [],
   }));
   const rounds = Math.min(...steps.map(({ read }) => read.length - 1));
   if (rounds >= MOST_ROUNDS) return null;
   const off = steps.some(
-    ({ targetMmHg, read }) =>
-      Math.abs((read.at(-1)?.pressureMmHg ?? 0) - targetMmHg) > plan.gaugeDivisionMmHg,
+    ({ targetMmHg, divisionMmHg, read }) =>
+      Math.abs((read.at(-1)?.pressureMmHg ?? 0) - targetMmHg) > divisionMmHg,
   );
   if (rounds > 0 && !off) return null;
   return rounds > 0

@@ -3,6 +3,7 @@ import { type ExerciseChoice, setsOf } from '../plan/choices';
 import { composeSession } from '../plan/compose';
 import type { Plan } from '../plan/plan';
 import { testBasis, testExercise } from '../plan/plan.fixture';
+import { pacedReps } from '../protocol/set-work';
 import { dueEvents } from './due';
 import type { EventBody } from './events';
 import { fold } from './fold';
@@ -24,11 +25,11 @@ describe('a session of several exercises and priming (PRO-1, PRS-6)', () => {
     nextStep(over, fold(over, logOf(log)), at(seconds));
   const ended = (over: Plan, exerciseIndex: number, setIndex: number, from: number) => {
     const set = over.exercises[exerciseIndex]?.sets[setIndex];
-    const toSeconds = from + (set?.workMs ?? 0) / 1000;
+    const toSeconds = from + (set?.lastsMs ?? 0) / 1000;
     const where = { exerciseIndex, setIndex };
     return [
       [from, { type: 'set-started', ...where }],
-      [toSeconds, { type: 'set-ended', ...where, reps: set?.reps ?? 0, reason: 'done' }],
+      [toSeconds, { type: 'set-ended', ...where, reps: (set && pacedReps(set.work)) ?? 0, reason: 'done' }],
       [toSeconds, { type: 'rest-started', ...where, restMs: set?.restMs ?? 0 }],
     ] as (readonly [number, EventBody])[];
   };

@@ -4,7 +4,13 @@ import type { FollowUp, Offer, SessionEvent, StopReason } from './events';
 import type { SignId } from './signs';
 
 /** An inflation in a session; `toMs` is null while the cuff is still up. Wall-clock ms. */
-export type LiveInflation = { fromMs: number; toMs: number | null; steps: PressureStep[] };
+export type LiveInflation = {
+  fromMs: number;
+  toMs: number | null;
+  /** Of the exercise it went up for; null under a strap. */
+  occlusionMmHg: number | null;
+  steps: PressureStep[];
+};
 
 export type LimbState = { limb: Limb; inflations: LiveInflation[] };
 
@@ -12,7 +18,8 @@ export type LimbState = { limb: Limb; inflations: LiveInflation[] };
 export type SetRecord = {
   exerciseIndex: number;
   setIndex: number;
-  plannedReps: number;
+  /** Repetitions the pace goes to; null for work by the clock. */
+  plannedReps: number | null;
   startedAtMs: number;
   endedAtMs: number | null;
   countedReps: number | null;
@@ -42,6 +49,8 @@ export type SessionState = {
   limbs: LimbState[];
   /** What was loosened on a limb and not taken back, in mmHg; it follows the limb into later exercises (rule RUN-7). */
   loosenedMmHg: Partial<Record<Limb, number>>;
+  /** Marks a strap was moved by, tighter above 0 (rule TIGHT). */
+  marksMoved: Partial<Record<Limb, number>>;
   sets: SetRecord[];
   rest: { startedAtMs: number; restMs: number } | null;
   signs: { atMs: number; sign: SignId }[];

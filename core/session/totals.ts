@@ -6,16 +6,17 @@ export type Totals = {
   sessions: number;
   occludedMs: number;
   volumeKgReps: number;
-  limbs: { limb: Limb; totalOcclusionMs: number; pressureTimeMmHgMin: number }[];
+  limbs: { limb: Limb; totalOcclusionMs: number; pressureTimeMmHgMin: number | null }[];
 };
 
 /** Adds up what sessions gave, of a week or a block. */
 export function totalsOf(doses: readonly Dose[]): Totals {
   const limbs = new Map<Limb, Totals['limbs'][number]>();
   for (const { limb, totalOcclusionMs, pressureTimeMmHgMin } of doses.flatMap((dose) => dose.limbs)) {
-    const sum = limbs.get(limb) ?? { limb, totalOcclusionMs: 0, pressureTimeMmHgMin: 0 };
+    const sum = limbs.get(limb) ?? { limb, totalOcclusionMs: 0, pressureTimeMmHgMin: null };
     sum.totalOcclusionMs += totalOcclusionMs;
-    sum.pressureTimeMmHgMin += pressureTimeMmHgMin;
+    if (pressureTimeMmHgMin !== null)
+      sum.pressureTimeMmHgMin = (sum.pressureTimeMmHgMin ?? 0) + pressureTimeMmHgMin;
     limbs.set(limb, sum);
   }
   return {

@@ -2,6 +2,7 @@ import type { EntityManager } from '@mikro-orm/libsql';
 import type { ClientRecord, ClientSummary } from '#contract/client';
 import { type ClientFacts, fittedCuff } from '#core/chain/facts';
 import { chainOf } from '#core/chain/links';
+import { readPlan } from '#core/plan/versions/read-plan';
 import type { Limb } from '#core/quantity/limb';
 import type { FollowUp } from '#core/session/events';
 import { RED_SIGN_LOCK_MS, SIGNS, type SignId } from '#core/session/signs';
@@ -139,7 +140,7 @@ async function readRecords(em: EntityManager, nowMs: number, only?: string): Pro
         atMs,
         signedBy,
         overrideReason: overrideReason ?? null,
-        plan,
+        plan: readPlan(plan),
       })),
       programmes: ours(programmes).map(({ id, atMs, wish, days }) => ({ id, atMs, wish, days })),
       sessions: ours(sessions).map(({ id, prescriptionId, openedAtMs, finishedAtMs }) => ({

@@ -3,6 +3,7 @@ import { Migrator } from '@mikro-orm/migrations';
 import { ENTITIES } from './entities';
 import { FirstTables } from './migrations/001-first-tables';
 import { WholeSessions } from './migrations/002-whole-sessions';
+import { OneTruth } from './migrations/003-one-truth';
 
 /**
  * Opens the SQLite file in WAL mode and brings it to the newest migration.
@@ -17,6 +18,7 @@ export async function openDatabase(file: string): Promise<MikroORM> {
       migrationsList: [
         { name: '001-first-tables', class: FirstTables },
         { name: '002-whole-sessions', class: WholeSessions },
+        { name: '003-one-truth', class: OneTruth },
       ],
       snapshot: false,
       silent: true,

@@ -5,8 +5,6 @@ import type { Derived } from '#core/derivation/derived';
 import type { PulseMethod, PulseSite } from '#core/occlusion-pressure/methods';
 import type { ShelfLife } from '#core/occlusion-pressure/shelf-life';
 import type { ReadingSchool, Trial } from '#core/occlusion-pressure/trial';
-import type { SessionChoice } from '#core/plan/choices';
-import type { Plan } from '#core/plan/plan';
 import type { ProgrammeWish } from '#core/programme/programme';
 import type { Exercise } from '#core/protocol/exercise';
 import type { ExerciseId } from '#core/protocol/exercises';
@@ -206,9 +204,8 @@ export const PrescriptionEntity = defineEntity({
     /** Of the first exercise, to search by; the plan is the truth. */
     exerciseId: p.string().$type<ExerciseId>(),
     limb: p.string().$type<Limb>(),
-    pressureMmHg: number(),
-    loadKg: number(),
-    plan: p.json().$type<Plan>(),
+    /** As it was signed, in the shape of its version: read it by `readPlan`. */
+    plan: p.json().$type<unknown>(),
     findings: p.json().$type<Finding[]>(),
     overrideReason: p.text().nullable(),
   },
@@ -242,7 +239,8 @@ export const TemplateEntity = defineEntity({
   properties: {
     id: id(),
     name: p.string(),
-    session: p.json().$type<SessionChoice>(),
+    /** In the shape it was kept in: read it by `readSessionChoice`. */
+    session: p.json().$type<unknown>(),
     keptBy: p.string(),
     keptAtMs: atMs(),
     retiredAtMs: p.bigint('number').nullable(),
@@ -259,7 +257,8 @@ export const SessionEntity = defineEntity({
     openedAtMs: atMs(),
     /** Copied from the log's `session-finished` to find open sessions; the log is the truth. */
     finishedAtMs: p.bigint('number').nullable(),
-    plan: p.json().$type<Plan>(),
+    /** Frozen when it was opened, in the shape of its version: read it by `readPlan`. */
+    plan: p.json().$type<unknown>(),
   },
 });
 

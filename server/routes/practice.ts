@@ -9,6 +9,7 @@ import {
   retireSchema,
   templateSchema,
 } from '#contract/practice';
+import { readSessionChoice } from '#core/plan/versions/read-plan';
 import { clinicianOnly } from '../access/practitioner';
 import type { Env } from '../context';
 import {
@@ -95,7 +96,10 @@ async function readPractice(shared: EntityManager): Promise<PracticeView> {
     settings,
     practitioners: practitioners.map(({ id, name, role }) => ({ id, name, role })),
     ownExercises: await readOwnExercises(em),
-    templates: templates.map(({ id, name, session }) => ({ id, name, session })),
+    templates: templates.flatMap(({ id, name, session: kept }) => {
+      const session = readSessionChoice(kept);
+      return session ? [{ id, name, session }] : [];
+    }),
     ...(await readKit(em)),
   };
 }

@@ -41,8 +41,6 @@ export const prescriptionRoutes = new Hono<Env>().post(
         signedBy: c.var.practitioner.id,
         exerciseId: exercise.exerciseId,
         limb: target.limb,
-        pressureMmHg: target.pressure.value,
-        loadKg: exercise.load.value,
         plan,
         findings,
         overrideReason: reason,

@@ -3,6 +3,7 @@ import { Hono } from 'hono';
 import { streamSSE } from 'hono/streaming';
 import { appendEventsSchema, type FeedMessage, newSessionSchema, type SessionView } from '#contract/session';
 import { currentPrescription, dayCheckToday, linksThatHold } from '#core/chain/links';
+import { readPlan } from '#core/plan/versions/read-plan';
 import { mergeLogs, type SessionEvent } from '#core/session/events';
 import type { Env } from '../context';
 import { readClient } from '../db/client-facts';
@@ -197,7 +198,7 @@ async function viewsOf(em: EntityManager, sessions: SessionRow[]): Promise<Sessi
     clientName: clients.find((client) => client.id === clientId)?.name ?? '',
     prescriptionId,
     openedAtMs,
-    plan,
+    plan: readPlan(plan),
     events: mergeLogs(rows.filter((row) => row.sessionId === id).map(({ event }) => event)),
   }));
 }

@@ -80,12 +80,7 @@ export function OcclusionStrip({
           const known = lane(done) ?? lane(planned);
           return (
             <g key={limb} transform={`translate(0 ${TOP + place * (laneHeight + 26)})`}>
-              <LaneFrame
-                limb={LIMB_LABELS[limb]}
-                occlusionMmHg={known?.occlusionMmHg ?? 0}
-                width={width}
-                height={laneHeight}
-              />
+              <LaneFrame limb={LIMB_LABELS[limb]} lops={lopsOf(known)} width={width} height={laneHeight} />
               {lane(planned) && (
                 <Blocks lane={lane(planned)} x={x} fill={`url(#${hatch})`} height={laneHeight} />
               )}
@@ -163,14 +158,18 @@ function Names({
   });
 }
 
+/** The pressures that stop the flow in this limb, one for each position it is used in. */
+const lopsOf = (lane: Lane | undefined): number[] =>
+  [...new Set(lane?.inflations.map(({ occlusionMmHg }) => occlusionMmHg))].filter((mmHg) => mmHg !== null);
+
 function LaneFrame({
   limb,
-  occlusionMmHg,
+  lops,
   width,
   height,
 }: {
   limb: string;
-  occlusionMmHg: number;
+  lops: readonly number[];
   width: number;
   height: number;
 }) {
@@ -179,7 +178,7 @@ function LaneFrame({
       <line x1={LEFT} x2={width - RIGHT} y1={0} y2={0} stroke="var(--color-ink)" strokeDasharray="1 3" />
       <line x1={LEFT} x2={width - RIGHT} y1={height} y2={height} stroke="var(--color-ink)" />
       <text x={0} y={13} fontSize="13" fill="var(--color-quiet)" className="figures">
-        {occlusionMmHg > 0 ? `LOP ${occlusionMmHg}` : 'by feel'}
+        {lops.length > 0 ? `LOP ${lops.join(', ')}` : 'by feel'}
       </text>
       <text x={0} y={height} fontSize="15" fill="var(--color-ink)">
         {limb}
@@ -194,15 +193,16 @@ type ToX = (atMs: number) => number;
 
 function Blocks({ lane, x, fill, height }: { lane: Lane | undefined; x: ToX; fill: string; height: number }) {
   return lane?.inflations.map((inflation) => (
-    <path key={inflation.fromMs} d={outline(inflation, lane.occlusionMmHg, x, height)} fill={fill} />
+    <path key={inflation.fromMs} d={outline(inflation, x, height)} fill={fill} />
   ));
 }
 
 /** A block follows the pressure step by step; the fall is steep but not instant, as a cuff lets down. */
-function outline({ toMs, steps, fromMs }: Inflation, occlusionMmHg: number, x: ToX, height: number): string {
+function outline({ toMs, steps, fromMs, occlusionMmHg }: Inflation, x: ToX, height: number): string {
   // A strap by feel has no pressure: its block is half as high as the lane and says nothing by it.
-  const share = (mmHg: number) => (occlusionMmHg > 0 ? Math.min(1.05, mmHg / occlusionMmHg) : FELT_SHARE);
-  const y = (mmHg: number) => height * (1 - share(mmHg));
+  const share = (mmHg: number | null) =>
+    occlusionMmHg !== null && mmHg !== null ? Math.min(1.05, mmHg / occlusionMmHg) : FELT_SHARE;
+  const y = (mmHg: number | null) => height * (1 - share(mmHg));
   const points = steps.flatMap((step, i) => {
     const untilMs = steps[i + 1]?.atMs ?? toMs;
     return [`L${x(step.atMs)} ${y(step.pressureMmHg)}`, `L${x(untilMs)} ${y(step.pressureMmHg)}`];
@@ -225,7 +225,7 @@ function Sets({
     const ticks = Array.from({ length: set.reps }, (_, rep) => set.fromMs + rep * repMs(set.tempo)).filter(
       (atMs) => atMs <= set.toMs,
     );
-    const short = set.reps < set.plannedReps && solid;
+    const short = set.plannedReps !== null && set.reps < set.plannedReps && solid;
     return (
       <g key={`${set.exerciseIndex} ${set.setIndex}`}>
         {ticks.map((atMs) => (
@@ -261,7 +261,7 @@ const ROOMY = 900;
 /** "1 · 30" where there is room, else the repetitions alone; the length for work by the clock. */
 function setWords(set: TimelineSet, short: boolean, widthPx: number): string {
   const amount =
-    set.plannedReps === 0
+    set.plannedReps === null
       ? clock(set.toMs - set.fromMs)
       : short
         ? `${set.reps}/${set.plannedReps}`

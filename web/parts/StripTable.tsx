@@ -39,7 +39,7 @@ export function StripTable({ planned, done }: { planned?: Timeline; done?: Timel
                 <td>{clock(set.fromMs)}</td>
                 <td>{clock(set.toMs)}</td>
                 <td>
-                  {set.plannedReps === 0
+                  {set.plannedReps === null
                     ? 'work by the clock'
                     : `${set.reps} of ${set.plannedReps} repetitions`}
                 </td>

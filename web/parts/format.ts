@@ -11,8 +11,8 @@ export function clock(ms: number): string {
 export const countdown = (ms: number): string => clock(Math.ceil(ms / 1000) * 1000);
 
 /** "104 mmHg", or that a strap is up whose pressure nobody knows. */
-export const pressureWords = (pressureMmHg: number): string =>
-  pressureMmHg > 0 ? `${pressureMmHg} mmHg` : 'by feel';
+export const pressureWords = (pressureMmHg: number | null): string =>
+  pressureMmHg !== null ? `${pressureMmHg} mmHg` : 'by feel';
 
 /** "24 Nov, 14:05". */
 export const dayAndTime = (atMs: number): string => format(atMs, 'd MMM, HH:mm');

@@ -57,6 +57,6 @@ function cuesOf({ view, state }: LiveSession, fromMs: number, toMs: number): Cue
   if (state.stopped) return [];
   const set = openSet(state);
   const exercise = set && view.plan.exercises[set.exerciseIndex];
-  if (set && exercise) return paceCues(set.startedAtMs, exercise.tempo, set.plannedReps, fromMs, toMs);
+  if (set && exercise) return paceCues(set.startedAtMs, exercise.tempo, set.plannedReps ?? 0, fromMs, toMs);
   return state.rest ? restCues(state.rest.startedAtMs + state.rest.restMs, fromMs, toMs) : [];
 }

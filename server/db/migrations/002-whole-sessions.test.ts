@@ -5,7 +5,8 @@ import { MikroORM } from '@mikro-orm/libsql';
 import { Migrator } from '@mikro-orm/migrations';
 import { expect, it, onTestFinished } from 'vitest';
 import { compile } from '#core/plan/compile';
-import type { Plan } from '#core/plan/plan';
+import { readPlan } from '#core/plan/versions/read-plan';
+import { pacedReps } from '#core/protocol/set-work';
 import { openDatabase } from '../database';
 import { ENTITIES, PrescriptionEntity, SessionEntity } from '../entities';
 import { FirstTables } from './001-first-tables';
@@ -84,17 +85,24 @@ it('turns plans of the first release into plans of sets, losing nothing', async 
     rmSync(folder, { recursive: true });
   });
   const em = orm.em.fork();
-  const { plan } = await em.findOneOrFail(PrescriptionEntity, { id: 'rx' });
-  expect((await em.findOneOrFail(SessionEntity, { id: 's' })).plan).toEqual(plan);
-  const [exercise] = (plan as Plan).exercises;
-  expect(exercise?.sets.map(({ reps, workMs }) => [reps, workMs])).toEqual([
+  const { plan: stored } = await em.findOneOrFail(PrescriptionEntity, { id: 'rx' });
+  expect((await em.findOneOrFail(SessionEntity, { id: 's' })).plan).toEqual(stored);
+  const plan = readPlan(stored);
+  const [exercise] = plan.exercises;
+  expect(exercise?.sets.map(({ work, lastsMs }) => [pacedReps(work), lastsMs])).toEqual([
     [30, 60_000],
     [15, 30_000],
     [15, 30_000],
     [15, 30_000],
   ]);
-  expect(exercise?.strength).toMatchObject({ testId: 'test', side: 'left', oneRepMax: { value: 40 } });
-  expect(exercise?.limbs[0]?.occlusionId).toBe('lop');
+  expect(exercise?.load).toMatchObject({
+    kind: 'weighed',
+    testId: 'test',
+    testedSide: 'left',
+    oneRepMax: { value: 40 },
+    weightKitId: null,
+  });
+  expect(exercise?.limbs[0]).toMatchObject({ kind: 'measured', occlusionId: 'lop', divisionMmHg: 2 });
   // The same timeline as it had: 20 s settling, 75 × 2 s, three rests of 30 s.
   expect(compile(plan).lanes[0]?.inflations.map(({ toMs }) => toMs)).toEqual([260_000]);
 });

@@ -2,6 +2,7 @@ import { Link } from 'react-router';
 import { LIMB_LABELS } from '#core/quantity/limb';
 import type { Attention } from '#core/session/attention';
 import { limbClocks, repsNow, restLeftMs } from '#core/session/clocks';
+import { inHand } from '#core/session/in-hand';
 import { nextStep } from '#core/session/next-step';
 import { openSet } from '#core/session/state';
 import { type LiveSession, useAppend } from '../../data/live-session';
@@ -35,7 +36,7 @@ export function FloorLane({
   const append = useAppend(view.id);
   const { plan } = view;
   const step = nextStep(plan, state, nowMs);
-  const words = stepWords(plan, step);
+  const words = stepWords(plan, step, inHand(plan, state)?.limbs);
   const set = openSet(state);
   const reps = repsNow(plan, state, nowMs);
   const restMs = restLeftMs(state, nowMs);
@@ -58,7 +59,7 @@ export function FloorLane({
           <p className={words.urgent ? 'font-semibold text-vermilion' : ''}>{words.now}</p>
         </div>
         <p className="figures text-5xl leading-none">
-          {set && reps !== null && set.plannedReps > 0 ? (
+          {set && reps !== null && set.plannedReps !== null ? (
             <>
               {reps}
               <span className="text-xl text-quiet">/{set.plannedReps}</span>

@@ -2,9 +2,9 @@ import { Link } from 'react-router';
 import type { PracticeView } from '#contract/practice';
 import type { LoadStep, TargetLoad } from '#core/load/target-load';
 import { makeableLoads, unweighedSteps } from '#core/load/weight-kit';
-import type { ExerciseChoice } from '#core/plan/choices';
+import { type ExerciseChoice, withPercentLop } from '#core/plan/choices';
 import { bestKit, testFor } from '#core/plan/draft-session';
-import type { PlannedExercise } from '#core/plan/plan';
+import { measuredLimbs as measuredTargets, type PlannedExercise } from '#core/plan/plan';
 import { proposedPercent } from '#core/pressure/newcomer-ramp';
 import { isWeighed } from '#core/protocol/exercise';
 import { PROTOCOLS, protocolIdSchema, tempoIdSchema } from '#core/protocol/protocols';
@@ -96,14 +96,12 @@ export function ExerciseEditor({
           />
           {show('position')}
           <div className="grid grid-cols-2 gap-4">
-            {!first.strapId && (
+            {first.kind === 'measured' && (
               <NumberField
                 label="Pressure"
                 unit="% LOP"
                 value={first.percentLop}
-                onValue={(percentLop) =>
-                  set({ limbs: choice.limbs.map((limb) => (limb.strapId ? limb : { ...limb, percentLop })) })
-                }
+                onValue={(percentLop) => set({ limbs: withPercentLop(choice.limbs, percentLop) })}
                 hint={
                   protocol.percentLop
                     ? `${protocol.label} takes ${protocol.percentLop.usual} %`
@@ -157,7 +155,7 @@ export function ExerciseEditor({
               onChange={(event) => set({ primed: event.target.checked })}
             />
             Priming cycles first
-            {planned?.limbs[0] && planned.limbs[0].primingMmHg.length > 0 && (
+            {planned?.limbs[0]?.kind === 'measured' && planned.limbs[0].primingMmHg.length > 0 && (
               <span className="figures text-[14px] text-quiet">
                 {planned.limbs[0].primingMmHg.join(', ')} mmHg
               </span>
@@ -165,8 +163,8 @@ export function ExerciseEditor({
           </label>
         </div>
       </div>
-      {planned && !first.strapId && (
-        <RangeIfs limbs={planned.limbs} facts={basis.occlusions} practice={practice} />
+      {planned && first.kind === 'measured' && (
+        <RangeIfs limbs={measuredTargets(planned)} facts={basis.occlusions} practice={practice} />
       )}
     </section>
   );
@@ -177,8 +175,8 @@ function Figures({ planned, load, unit }: { planned: PlannedExercise; load: Targ
   return (
     <div className="flex flex-wrap gap-x-10 gap-y-3">
       {planned.limbs.map((target) =>
-        target.byFeel ? (
-          <Strapped key={target.limb} limb={target.limb} {...target.byFeel} />
+        target.kind === 'by-feel' ? (
+          <Strapped key={target.limb} {...target} />
         ) : (
           <div key={target.limb} className="flex gap-x-6">
             <Figure
@@ -191,10 +189,14 @@ function Figures({ planned, load, unit }: { planned: PlannedExercise; load: Targ
         ),
       )}
       <div>
-        {planned.strength ? (
-          <Figure label={planned.loadRecipe} derived={planned.load} size={one ? 'text-6xl' : 'text-4xl'} />
+        {planned.load.kind === 'weighed' ? (
+          <Figure
+            label={planned.load.recipe}
+            derived={planned.load.load}
+            size={one ? 'text-6xl' : 'text-4xl'}
+          />
         ) : (
-          <p className="pt-4 text-2xl">{planned.loadRecipe}</p>
+          <p className="pt-4 text-2xl">{planned.load.recipe}</p>
         )}
         <p className="text-[14px] text-quiet">
           {[

@@ -173,8 +173,8 @@ function Row({
 function PlannedWords({ exercise }: { exercise: PlannedExercise }) {
   const { mass } = useUnits();
   const pressures = exercise.limbs
-    .map(({ pressure, byFeel }) => (byFeel ? `mark ${byFeel.mark}` : `${pressure.value} mmHg`))
+    .map((target) => (target.kind === 'by-feel' ? `mark ${target.mark}` : `${target.pressure.value} mmHg`))
     .join(' | ');
-  const load = exercise.strength ? mass.words(exercise.load.value) : exercise.loadRecipe;
+  const load = exercise.load.kind === 'weighed' ? mass.words(exercise.load.load.value) : exercise.load.recipe;
   return `${pressures}, ${load}, ${setsWords(exercise).replaceAll(' ', '')}`;
 }

@@ -20,7 +20,7 @@ function Line({ name, totals }: { name: string; totals: Totals }) {
   const { mass } = useUnits();
   const limbs = totals.limbs.map(
     ({ limb, totalOcclusionMs, pressureTimeMmHgMin }) =>
-      `${LIMB_LABELS[limb].toLowerCase()} ${clock(totalOcclusionMs)} occluded, ${plain(pressureTimeMmHgMin, 0)} mmHg·min`,
+      `${LIMB_LABELS[limb].toLowerCase()} ${clock(totalOcclusionMs)} occluded${pressureTimeMmHgMin === null ? ', by feel' : `, ${plain(pressureTimeMmHgMin, 0)} mmHg·min`}`,
   );
   return (
     <p className="text-[15px]">

@@ -1,7 +1,7 @@
 import type { PracticeView } from '#contract/practice';
 import type { OcclusionFact } from '#core/chain/facts';
 import { expectedOcclusionPressureMmHg } from '#core/occlusion-pressure/plausibility';
-import type { LimbTarget } from '#core/plan/plan';
+import type { MeasuredTarget } from '#core/plan/plan';
 import { rangeSensitivity } from '#core/pressure/range-sensitivity';
 import { LIMB_LABELS } from '#core/quantity/limb';
 import { plain } from '../../parts/format';
@@ -12,7 +12,7 @@ export function RangeIfs({
   facts,
   practice,
 }: {
-  limbs: readonly LimbTarget[];
+  limbs: readonly MeasuredTarget[];
   facts: readonly OcclusionFact[];
   practice: PracticeView;
 }) {

@@ -24,9 +24,9 @@ export function SchoolsTable({
   const chosen = session.schoolId;
   const mine = rows.find(({ schoolId }) => schoolId === chosen);
   const columns: { head: string; of: (row: SchoolRow) => string }[] = [
-    { head: '% LOP', of: ({ percentLop }) => `${percentLop}` },
-    { head: 'mmHg', of: ({ pressureMmHg }) => `${pressureMmHg}` },
-    { head: mass.unit, of: ({ loadKg }) => mass.show(loadKg) },
+    { head: '% LOP', of: ({ pressure }) => `${pressure?.percentLop ?? '–'}` },
+    { head: 'mmHg', of: ({ pressure }) => `${pressure?.pressureMmHg ?? '–'}` },
+    { head: mass.unit, of: ({ loadKg }) => (loadKg === null ? '–' : mass.show(loadKg)) },
     { head: 'Occluded', of: ({ occludedMs }) => clock(occludedMs) },
     { head: 'Longest', of: ({ longestMs }) => clock(longestMs) },
     { head: 'Lasts', of: ({ lastsMs }) => clock(lastsMs) },

@@ -1,5 +1,6 @@
 import { Plus, X } from 'lucide-react';
 import type { ExerciseChoice } from '#core/plan/choices';
+import { pacedReps, type SetWork } from '#core/protocol/set-work';
 import { plain } from '../../parts/format';
 import { NumberField } from '../../parts/NumberField';
 import { useTypedNumber } from '../../parts/use-typed-number';
@@ -56,7 +57,7 @@ export function SetsTable({
         <thead>
           <tr className="text-[14px] text-quiet">
             <th className="font-normal">Set</th>
-            <th className="font-normal">{sets[0]?.workMs === null ? 'Reps' : 'Minutes'}</th>
+            <th className="font-normal">{sets[0]?.work.kind === 'timed' ? 'Minutes' : 'Reps'}</th>
             <th className="font-normal">To fail</th>
             <th className="font-normal">Rest, s</th>
             <th className="font-normal">Cuff down</th>
@@ -74,31 +75,43 @@ export function SetsTable({
             >
               <td className="figures py-1">{place + 1}</td>
               <td>
-                {set.workMs === null ? (
+                {set.work.kind === 'timed' ? (
                   <Cell
-                    label={`Set ${place + 1}, repetitions`}
-                    value={set.reps}
-                    onValue={(reps) => change(changeSet(choice, place, { reps }))}
+                    label={`Set ${place + 1}, minutes`}
+                    value={set.work.workMs / 60_000}
+                    onValue={(minutes) =>
+                      change(
+                        changeSet(choice, place, {
+                          work: { kind: 'timed', workMs: Math.round(minutes * 60_000) },
+                        }),
+                      )
+                    }
                   />
                 ) : (
                   <Cell
-                    label={`Set ${place + 1}, minutes`}
-                    value={set.workMs / 60_000}
-                    onValue={(minutes) =>
-                      change(changeSet(choice, place, { workMs: Math.round(minutes * 60_000) }))
+                    label={`Set ${place + 1}, repetitions`}
+                    value={pacedReps(set.work) ?? Number.NaN}
+                    onValue={(reps) =>
+                      change(
+                        changeSet(choice, place, { work: repsWork(reps, set.work.kind === 'to-failure') }),
+                      )
                     }
                   />
                 )}
               </td>
               <td>
-                {set.workMs === null && (
+                {set.work.kind !== 'timed' && (
                   <input
                     type="checkbox"
                     className="size-5 accent-plum"
                     aria-label={`Set ${place + 1}, to failure`}
-                    checked={set.untilFailure}
+                    checked={set.work.kind === 'to-failure'}
                     onChange={(event) =>
-                      change(changeSet(choice, place, { untilFailure: event.target.checked }))
+                      change(
+                        changeSet(choice, place, {
+                          work: repsWork(pacedReps(set.work) ?? Number.NaN, event.target.checked),
+                        }),
+                      )
                     }
                   />
                 )}
@@ -154,6 +167,9 @@ export function SetsTable({
     </div>
   );
 }
+
+const repsWork = (reps: number, toFailure: boolean): SetWork =>
+  toFailure ? { kind: 'to-failure', pacedTo: reps } : { kind: 'reps', reps };
 
 /** A number in a cell; the column says what it is. */
 function Cell({ label, value, onValue }: { label: string; value: number; onValue: (value: number) => void }) {

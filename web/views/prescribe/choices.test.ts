@@ -29,23 +29,26 @@ describe('an exercise as it is edited', () => {
   it('takes another protocol as a copy: its sets, its tempo where the old one does not fit, its own share of LOP', () => {
     const released = withProtocol(choice, 'release-75');
     expect(released.sets.map(({ release, restMs }) => [release, restMs])).toEqual([
-      [true, 60_000],
-      [true, 60_000],
-      [true, 60_000],
+      [true, 65_000],
+      [true, 65_000],
+      [true, 65_000],
       [true, 60_000],
     ]);
     expect(released.tempoId).toBe('2-0-2');
-    expect(released.limbs[0]?.percentLop).toBe(60);
-    expect(withProtocol(choice, 'passive-recovery').limbs[0]?.percentLop).toBe(80);
-    expect(withProtocol(choice, 'aerobic').sets.map(({ workMs }) => workMs)).toEqual([300_000, 300_000]);
+    expect(released.limbs[0]).toMatchObject({ percentLop: 60 });
+    expect(withProtocol(choice, 'passive-recovery').limbs[0]).toMatchObject({ percentLop: 80 });
+    const spell = { kind: 'timed', workMs: 300_000 };
+    expect(withProtocol(choice, 'aerobic').sets.map(({ work }) => work)).toEqual([spell, spell]);
   });
 
   it('goes by each limb’s own pressure in the position, and by the test of the side', () => {
     const right = withLimbs(choice, ['right-thigh'], basis);
-    expect(right.limbs).toEqual([{ limb: 'right-thigh', occlusionId: 'lop-right', percentLop: 60 }]);
+    expect(right.limbs).toEqual([
+      { kind: 'measured', limb: 'right-thigh', occlusionId: 'lop-right', percentLop: 60 },
+    ]);
     expect(right.load).toMatchObject({ strengthTestId: 'right' });
     const standing = withLimbs({ ...choice, position: 'standing' }, ['left-thigh'], basis);
-    expect(standing.limbs[0]?.occlusionId).toBe('standing');
+    expect(standing.limbs[0]).toMatchObject({ occlusionId: 'standing' });
     // A limb that was never measured is not put under a cuff.
     expect(withLimbs(choice, ['left-arm'], basis)).toEqual(choice);
   });
@@ -77,10 +80,10 @@ describe('an exercise as it is edited', () => {
     expect(isComplete(session({}))).toBe(true);
     expect(isComplete({ ...testSession(), exercises: [] })).toBe(false);
     expect(isComplete(session({ limbs: [{ ...choice.limbs[0], percentLop: Number.NaN }] }))).toBe(false);
-    expect(isComplete(session(changeSet(choice, 1, { reps: 7.5 })))).toBe(false);
+    expect(isComplete(session(changeSet(choice, 1, { work: { kind: 'reps', reps: 7.5 } })))).toBe(false);
     expect(isComplete(session(changeSet(choice, 1, { restMs: -1 })))).toBe(false);
-    expect(isComplete(session(changeSet(choice, 1, { reps: 0 })))).toBe(false);
-    expect(isComplete(session(changeSet(choice, 1, { reps: 0, workMs: 60_000 })))).toBe(true);
+    expect(isComplete(session(changeSet(choice, 1, { work: { kind: 'reps', reps: 0 } })))).toBe(false);
+    expect(isComplete(session(changeSet(choice, 1, { work: { kind: 'timed', workMs: 60_000 } })))).toBe(true);
   });
 
   it('says its side in a word, and which limbs were measured', () => {

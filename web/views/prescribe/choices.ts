@@ -1,5 +1,12 @@
-import type { ExerciseChoice, SessionChoice, SetChoice } from '#core/plan/choices';
-import { setsOf } from '#core/plan/choices';
+import {
+  type ExerciseChoice,
+  measuredChoices,
+  type SessionChoice,
+  type SetChoice,
+  sessionChoiceSchema,
+  setsOf,
+  withPercentLop,
+} from '#core/plan/choices';
 import type { Basis } from '#core/plan/compose';
 import { bestKit, testFor, wornChoice } from '#core/plan/draft-session';
 import { isWeighed } from '#core/protocol/exercise';
@@ -9,26 +16,10 @@ import { type Limb, limbKind, limbSide } from '#core/quantity/limb';
 import { LIMITS } from '#core/rules/limits';
 
 const USUAL_LOAD_PERCENT = 25;
+const USUAL_PERCENT_LOP = 50;
 
 /** Whether every figure in the choices is one; a half-typed number is NaN. */
-export const isComplete = ({ exercises }: SessionChoice): boolean =>
-  exercises.length > 0 &&
-  exercises.every(
-    ({ limbs, load, sets }) =>
-      limbs.length > 0 &&
-      sets.length > 0 &&
-      limbs.every(({ percentLop, strapId }) => strapId || (percentLop >= 1 && percentLop <= 200)) &&
-      (load.kind === 'unweighed' || (load.percentOneRepMax >= 1 && load.percentOneRepMax <= 200)) &&
-      sets.every(
-        ({ reps, workMs, restMs }) =>
-          Number.isInteger(reps) &&
-          reps >= 0 &&
-          reps <= 100 &&
-          (workMs === null ? reps > 0 : workMs >= 10_000 && workMs <= 1_800_000) &&
-          restMs >= 0 &&
-          restMs <= 600_000,
-      ),
-  );
+export const isComplete = (session: SessionChoice): boolean => sessionChoiceSchema.safeParse(session).success;
 
 /** An exercise with another protocol, as an editable copy of it. */
 export function withProtocol(choice: ExerciseChoice, protocolId: ProtocolId): ExerciseChoice {
@@ -38,15 +29,13 @@ export function withProtocol(choice: ExerciseChoice, protocolId: ProtocolId): Ex
     protocolId,
     tempoId: tempos.includes(choice.tempoId) ? choice.tempoId : (tempos[0] ?? choice.tempoId),
     sets: setsOf(protocolId, restMs, LIMITS.continuousOcclusionMs.freeFlowToRestart),
-    limbs: percentLop
-      ? choice.limbs.map((limb) => (limb.strapId ? limb : { ...limb, percentLop: percentLop.usual }))
-      : choice.limbs,
+    limbs: percentLop ? withPercentLop(choice.limbs, percentLop.usual) : choice.limbs,
   };
 }
 
 /** An exercise on other limbs, each by its own measured pressure; limbs never measured are left out. */
 export function withLimbs(choice: ExerciseChoice, limbs: readonly Limb[], basis: Basis): ExerciseChoice {
-  const percentLop = choice.limbs[0]?.percentLop || LIMITS.exercisePercentLop.guardLow;
+  const percentLop = measuredChoices(choice)[0]?.percentLop ?? LIMITS.exercisePercentLop.guardLow;
   const kept = limbs
     .map((limb) => wornChoice(limb, choice.position, percentLop, basis))
     .filter((worn) => worn !== null);
@@ -77,34 +66,33 @@ export function newExercise(
         : 'standard-75';
   const test = isWeighed(exercise) ? testFor(id, limbs, basis.strengthTests) : undefined;
   const kit = test && bestKit(exercise.equipment, test.oneRepMax.value, USUAL_LOAD_PERCENT, basis.weightKits);
-  const made = withLimbs(
-    withProtocol(
-      {
-        exerciseId: id,
-        position: exercise.position,
-        limbs: [
-          { limb: limbs[0] ?? 'left-thigh', occlusionId: '', percentLop: like?.limbs[0]?.percentLop ?? 50 },
-        ],
-        load:
-          test && kit
-            ? {
-                kind: 'weighed',
-                strengthTestId: test.id,
-                weightKitId: kit.id,
-                percentOneRepMax: USUAL_LOAD_PERCENT,
-              }
-            : { kind: 'unweighed', with: 'limb weight only' },
-        protocolId,
-        tempoId: like?.tempoId ?? '1.5-0-1.5',
-        sets: [],
-        primed: false,
-      },
+  const onLimbs = exercise.sides === 'one' ? limbs.slice(0, 1) : limbs;
+  const percentLop = (like && measuredChoices(like)[0]?.percentLop) ?? USUAL_PERCENT_LOP;
+  const worn = onLimbs
+    .map((limb) => wornChoice(limb, exercise.position, percentLop, basis))
+    .filter((choice) => choice !== null);
+  if (worn.length === 0) return null;
+  return withProtocol(
+    {
+      exerciseId: id,
+      position: exercise.position,
+      limbs: worn,
+      load:
+        test && kit
+          ? {
+              kind: 'weighed',
+              strengthTestId: test.id,
+              weightKitId: kit.id,
+              percentOneRepMax: USUAL_LOAD_PERCENT,
+            }
+          : { kind: 'unweighed', with: 'limb weight only' },
       protocolId,
-    ),
-    exercise.sides === 'one' ? limbs.slice(0, 1) : limbs,
-    basis,
+      tempoId: like?.tempoId ?? '1.5-0-1.5',
+      sets: [],
+      primed: false,
+    },
+    protocolId,
   );
-  return made.limbs[0]?.occlusionId || made.limbs[0]?.strapId ? made : null;
 }
 
 /** Whether two neighbours could share an inflation by their limbs; the rules judge the rest. */

@@ -11,6 +11,7 @@ import { type DraftWish, draftSession } from '#core/plan/draft-session';
 import { nextSession } from '#core/plan/next-session';
 import type { Plan } from '#core/plan/plan';
 import { fitTemplate } from '#core/plan/template';
+import { readSessionChoice } from '#core/plan/versions/read-plan';
 import type { Limb } from '#core/quantity/limb';
 import type { Finding } from '#core/rules/finding';
 import { usePractitioner } from '../../data/queries';
@@ -80,7 +81,8 @@ export function useComposer(client: ClientRecord, practice: PracticeView, review
     null,
   );
   const [{ session, notes }, setDraft] = useState(() => {
-    if (kept) return { session: kept, notes: ['Taken up where it was left.'] };
+    const left = kept && readSessionChoice(kept);
+    if (left) return { session: left, notes: ['Taken up where it was left.'] };
     const first = last ? nextSession(last.plan, review.changes, basis) : draftFrom(wish);
     return { ...first, notes: [...review.words, ...first.notes] };
   });

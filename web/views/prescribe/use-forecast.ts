@@ -10,11 +10,11 @@ const RUNS = 10_000;
 export function useForecast(plan: Plan | null, seen: SeenExercise[]) {
   const asked = plan && {
     ...plan,
-    exercises: plan.exercises.map(({ label, limbs, sets, trueLoadPercent }) => ({
+    exercises: plan.exercises.map(({ label, limbs, sets, load }) => ({
       label,
       limbs,
       sets,
-      trueLoadPercent,
+      load,
     })),
   };
   return useQuery({

@@ -3,6 +3,9 @@ import type { Dose } from '#core/session/dose';
 import { clock, plain } from '../../parts/format';
 import { useUnits } from '../../parts/units';
 
+/** A figure, or a dash where no pressure is known. */
+const known = (value: number | null | undefined): string => (value == null ? '–' : plain(value, 0));
+
 /** The dose of a session, each figure with its unit (rule RUN-5). */
 export function DoseFigures({
   dose,
@@ -25,8 +28,8 @@ export function DoseFigures({
     ],
     ['Occluded in all', clock(dose.occludedMs), 'min:s'],
     ['Longest stretch', clock(limb?.longestContinuousMs ?? 0), 'min:s, continuous'],
-    ['Pressure × time', plain(limb?.pressureTimeMmHgMin ?? 0, 0), 'mmHg·min'],
-    ['Relative', plain(limb?.relativePressureTimePercentLopMin ?? 0, 0), '%LOP·min'],
+    ['Pressure × time', known(limb?.pressureTimeMmHgMin), 'mmHg·min'],
+    ['Relative', known(limb?.relativePressureTimePercentLopMin), '%LOP·min'],
     ['Volume', plain(Number(mass.show(dose.volumeKgReps))), `${mass.unit}·reps`],
   ];
   return (

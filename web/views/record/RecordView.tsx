@@ -1,10 +1,10 @@
 import { compile } from '#core/plan/compile';
-import type { PlannedExercise } from '#core/plan/plan';
+import { type PlannedExercise, plannedKg } from '#core/plan/plan';
 import { LIMB_LABELS } from '#core/quantity/limb';
 import { doseOf } from '#core/session/dose';
 import { liveTimeline } from '#core/session/live-timeline';
 import { SIGNS } from '#core/session/signs';
-import { correctedReps } from '#core/session/state';
+import { correctedReps, type SetRecord } from '#core/session/state';
 import { type LiveSession, useAppend } from '../../data/live-session';
 import { clock, dayAndTime, plain } from '../../parts/format';
 import { OcclusionStrip } from '../../parts/OcclusionStrip';
@@ -21,8 +21,14 @@ const REASONS = {
   operator: 'ended by the operator',
 } as const;
 
-const loadWords = (exercise: PlannedExercise, mass: Measure): string =>
-  exercise.strength ? `${mass.words(exercise.load.value)} (${exercise.loadRecipe})` : exercise.loadRecipe;
+const loadWords = ({ load }: PlannedExercise, mass: Measure): string =>
+  load.kind === 'weighed' ? `${mass.words(load.load.value)} (${load.recipe})` : load.recipe;
+
+/** What was lifted in a set; a dash without kilograms. */
+function liftedWords(set: SetRecord, exercise: PlannedExercise | undefined, mass: Measure): string {
+  const loadKg = set.loadKg ?? (exercise ? plannedKg(exercise.load) : null);
+  return loadKg === null ? '–' : mass.show(loadKg);
+}
 
 /** What happened, done over planned: sets, dose, signs (rule RUN-5). All of it is folded from the log. */
 export function RecordView({ session }: { session: LiveSession }) {
@@ -70,14 +76,12 @@ export function RecordView({ session }: { session: LiveSession }) {
                 {set.setIndex + 1}
               </td>
               <td className="figures">
-                {set.plannedReps === 0 ? 'by the clock' : `${correctedReps(set)} of ${set.plannedReps}`}
+                {set.plannedReps === null ? 'by the clock' : `${correctedReps(set)} of ${set.plannedReps}`}
                 {set.correctedBy !== 0 && (
                   <span className="text-[13px] text-quiet"> corrected {plain(set.correctedBy)}</span>
                 )}
               </td>
-              <td className="figures">
-                {mass.show(set.loadKg ?? exercises[set.exerciseIndex]?.load.value ?? 0)}
-              </td>
+              <td className="figures">{liftedWords(set, exercises[set.exerciseIndex], mass)}</td>
               <td className="figures">{clock((set.endedAtMs ?? set.startedAtMs) - set.startedAtMs)}</td>
               <td>{set.reason ? REASONS[set.reason] : '–'}</td>
               <td className="figures">{set.effort ?? '–'}</td>

@@ -1,9 +1,11 @@
 import type { Plan } from '#core/plan/plan';
 import { pacePosition } from '#core/protocol/pace';
+import { pacedReps } from '#core/protocol/set-work';
 import { repsNow, restLeftMs } from '#core/session/clocks';
 import { nextPlace } from '#core/session/places';
 import { correctedReps, findSet, openSet, type SessionState, type SetRecord } from '#core/session/state';
 import { clock, countdown } from '../../parts/format';
+import { amountWords } from './PlanSummary';
 
 /** The one number to read from three metres: repetitions in a set, what is left of a rest, time between. */
 export function BigClock({ plan, state, nowMs }: { plan: Plan; state: SessionState; nowMs: number }) {
@@ -12,14 +14,14 @@ export function BigClock({ plan, state, nowMs }: { plan: Plan; state: SessionSta
   const reps = repsNow(plan, state, nowMs);
   return (
     <div>
-      {set && set.plannedReps === 0 ? (
+      {set && set.plannedReps === null ? (
         <>
           <p className="figures text-[160px] leading-none">
             {countdown(Math.max(0, set.startedAtMs + workMsOfSet(plan, set) - nowMs))}
           </p>
           <p className="text-xl">left of this spell</p>
         </>
-      ) : set && reps !== null ? (
+      ) : set?.plannedReps != null && reps !== null ? (
         <>
           <p className="figures text-[160px] leading-none" data-testid="reps">
             {reps}
@@ -48,7 +50,7 @@ export function BigClock({ plan, state, nowMs }: { plan: Plan; state: SessionSta
 }
 
 const workMsOfSet = (plan: Plan, { exerciseIndex, setIndex }: SetRecord): number =>
-  plan.exercises[exerciseIndex]?.sets[setIndex]?.workMs ?? 0;
+  plan.exercises[exerciseIndex]?.sets[setIndex]?.lastsMs ?? 0;
 
 const PHASE_WORDS = { up: 'Lift', hold: 'Hold', down: 'Lower' } as const;
 
@@ -92,11 +94,9 @@ function SetDots({ plan, state }: { plan: Plan; state: SessionState }) {
               key={`${exerciseIndex}.${setIndex}`}
               className={`figures min-w-16 border px-2 py-1 text-center text-lg ${ended ? 'border-plum bg-plum text-on-plum' : set || isNext ? 'border-2 border-plum' : 'border-ink/40'}`}
             >
-              {planned.reps === 0
-                ? clock(planned.workMs)
-                : ended && set
-                  ? `${correctedReps(set)}/${planned.reps}`
-                  : planned.reps}
+              {ended && set && planned.work.kind !== 'timed'
+                ? `${correctedReps(set)}/${pacedReps(planned.work)}`
+                : amountWords(planned)}
             </li>
           );
         }),

@@ -40,7 +40,7 @@ export function Corrections({
   useHotkeys('u', undo);
   if (!set || !exercise) return null;
   const place = { exerciseIndex: set.exerciseIndex, setIndex: set.setIndex };
-  const nowKg = loadInHand(state, set.exerciseIndex, exercise.load.value);
+  const nowKg = loadInHand(state, set.exerciseIndex, exercise.load);
   const shift = (byMs: number) => void append({ type: 'start-corrected', ...place, byMs });
   const saveLoad = (event: React.FormEvent) => {
     event.preventDefault();
@@ -64,7 +64,7 @@ export function Corrections({
             <Button onClick={() => shift(-LATE_MS)}>5 s earlier</Button>
             <Button onClick={() => shift(LATE_MS)}>5 s later</Button>
           </div>
-          {exercise.strength && (
+          {nowKg !== null && (
             <form onSubmit={saveLoad} className="flex items-center gap-2">
               <label className="mr-auto flex items-center gap-2 text-[15px]">
                 Lifted {mass.words(nowKg)}; really

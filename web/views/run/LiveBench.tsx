@@ -1,7 +1,7 @@
 import { memo, useEffect, useMemo, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { compile } from '#core/plan/compile';
-import type { Plan } from '#core/plan/plan';
+import { isByFeel, type Plan, plannedKg } from '#core/plan/plan';
 import { limbClocks } from '#core/session/clocks';
 import type { EventBody } from '#core/session/events';
 import { inHand } from '#core/session/in-hand';
@@ -47,7 +47,8 @@ export function LiveBench({ session: { view, state } }: { session: LiveSession }
   // biome-ignore lint/correctness/useExhaustiveDependencies: drawn anew each second and after each event
   const stripNowMs = useMemo(() => nowMs, [second, state]);
   const step = nextStep(plan, state, nowMs);
-  const words = stepWords(plan, step);
+  const hand = inHand(plan, state);
+  const words = stepWords(plan, step, hand?.limbs);
   const inflated = inflatedLimbs(state).map(({ limb }) => limb);
   const inSet = openSet(state) !== null;
 
@@ -57,7 +58,10 @@ export function LiveBench({ session: { view, state } }: { session: LiveSession }
     // A regulated pump is told, and reports by itself when the cuff is up; what is inflated by hand is noted at once.
     const byHand =
       due.do === 'inflate'
-        ? due.cuffs.filter((cuff) => !inflateByPump(view.id, cuff.limb, cuff.pressureMmHg, pressedMs))
+        ? due.cuffs.filter(
+            ({ limb, pressureMmHg }) =>
+              pressureMmHg === null || !inflateByPump(view.id, limb, pressureMmHg, pressedMs),
+          )
         : [];
     const step = due.do === 'inflate' ? { ...due, cuffs: byHand } : due;
     void append(...nextEvents(plan, state, step, pressedMs));
@@ -87,7 +91,6 @@ export function LiveBench({ session: { view, state } }: { session: LiveSession }
 
   useHotkeys('f', toggleFullScreen);
   useEffect(() => say(words.now), [words.now]);
-  const hand = inHand(plan, state);
   const hint = settlingWords(plan, state, step) ?? promptWords(plan, step, state, nowMs);
   const after = thenWords(plan, state);
   const exercise = hand?.exercise;
@@ -103,8 +106,10 @@ export function LiveBench({ session: { view, state } }: { session: LiveSession }
         {hand && exercise && (
           <p className="text-quiet">
             {exercise.label},{' '}
-            {exercise.strength ? `${mass.words(hand.loadKg)} (${exercise.loadRecipe})` : exercise.loadRecipe}.{' '}
-            {exercise.cue}
+            {hand.loadKg === null
+              ? exercise.load.recipe
+              : `${mass.words(hand.loadKg)}${hand.loadKg === plannedKg(exercise.load) ? ` (${exercise.load.recipe})` : ''}`}
+            . {exercise.cue}
           </p>
         )}
       </header>
@@ -165,9 +170,7 @@ export function LiveBench({ session: { view, state } }: { session: LiveSession }
                     {clock(limb.clockMs)}
                   </p>
                   {isStrapped(plan, limb.limb) && <p>By feel: check colour and tingling (TIGHT).</p>}
-                  {target && !target.signed.byFeel && (
-                    <PressureRead target={target} divisionMmHg={plan.gaugeDivisionMmHg} append={append} />
-                  )}
+                  {target?.kind === 'measured' && <PressureRead target={target} append={append} />}
                 </div>
               );
             })}
@@ -181,7 +184,7 @@ export function LiveBench({ session: { view, state } }: { session: LiveSession }
               </Button>
             </div>
           )}
-          {exercise && !state.stopped && !exercise.limbs.some(({ byFeel }) => byFeel) && (
+          {exercise && !state.stopped && !isByFeel(exercise) && (
             <details>
               <summary className="min-h-11 cursor-pointer py-2 text-[15px]">Pump</summary>
               {exercise.limbs.map((target) => (

@@ -1,5 +1,12 @@
 import { compile } from '#core/plan/compile';
-import { type Plan, type PlannedExercise, staysInflated } from '#core/plan/plan';
+import {
+  type Plan,
+  type PlannedExercise,
+  type PlannedSet,
+  primingCycles,
+  staysInflated,
+} from '#core/plan/plan';
+import { pacedReps } from '#core/protocol/set-work';
 import { LIMB_LABELS } from '#core/quantity/limb';
 import { Figure } from '../../parts/Figure';
 import { clock } from '../../parts/format';
@@ -23,8 +30,8 @@ export function PlanSummary({ plan }: { plan: Plan }) {
           )}
           <div className="flex flex-wrap items-start gap-x-10 gap-y-4">
             {exercise.limbs.map((target) =>
-              target.byFeel ? (
-                <Strapped key={target.limb} limb={target.limb} {...target.byFeel} />
+              target.kind === 'by-feel' ? (
+                <Strapped key={target.limb} {...target} />
               ) : (
                 <Figure
                   key={target.limb}
@@ -34,14 +41,14 @@ export function PlanSummary({ plan }: { plan: Plan }) {
                 />
               ),
             )}
-            {exercise.strength ? (
+            {exercise.load.kind === 'weighed' ? (
               <Figure
-                label={exercise.loadRecipe}
-                derived={exercise.load}
+                label={exercise.load.recipe}
+                derived={exercise.load.load}
                 size={plan.exercises.length > 1 ? 'text-4xl' : 'text-6xl'}
               />
             ) : (
-              <p className="self-center text-xl">{exercise.loadRecipe}</p>
+              <p className="self-center text-xl">{exercise.load.recipe}</p>
             )}
             <div>
               <p className="text-[13px] text-quiet">{exercise.protocolLabel}</p>
@@ -58,21 +65,20 @@ export function PlanSummary({ plan }: { plan: Plan }) {
 
 /** "30 / 15 / 15 / 15", or the spells of work by the clock. */
 export const setsWords = ({ sets }: Pick<PlannedExercise, 'sets'>): string =>
-  sets
-    .map(({ reps, workMs, untilFailure }) =>
-      reps === 0 ? clock(workMs) : `${untilFailure ? '≤' : ''}${reps}`,
-    )
-    .join(' / ');
+  sets.map((set) => `${set.work.kind === 'to-failure' ? '≤' : ''}${amountWords(set)}`).join(' / ');
+
+/** "30" repetitions, or "5:00" of work by the clock. */
+export const amountWords = ({ work, lastsMs }: PlannedSet): string => `${pacedReps(work) ?? clock(lastsMs)}`;
 
 /** "rest 30 s, tempo 1–0–1, cuff stays inflated". */
 export function restWords(exercise: PlannedExercise): string {
   const rests = [...new Set(exercise.sets.slice(0, -1).map(({ restMs }) => restMs / 1000))];
-  const paced = exercise.sets.some(({ reps }) => reps > 0);
+  const paced = exercise.sets.some(({ work }) => work.kind !== 'timed');
   return [
     rests.length > 0 && `rest ${rests.join(', ')} s`,
     paced && `tempo ${exercise.tempoId.replaceAll('-', '–')}`,
     staysInflated(exercise) ? 'cuff stays inflated' : 'released between sets',
-    exercise.limbs.some(({ primingMmHg }) => primingMmHg.length > 0) && 'primed first',
+    primingCycles(exercise) > 0 && 'primed first',
   ]
     .filter(Boolean)
     .join(', ');

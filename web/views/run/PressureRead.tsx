@@ -1,15 +1,13 @@
 import { useState } from 'react';
 import type { EventBody } from '#core/session/events';
-import type { LimbInHand } from '#core/session/in-hand';
+import type { MeasuredInHand } from '#core/session/in-hand';
 
 /** The pressure last read, and a place to type a new reading. */
 export function PressureRead({
   target,
-  divisionMmHg,
   append,
 }: {
-  target: LimbInHand;
-  divisionMmHg: number;
+  target: MeasuredInHand;
   append: (...bodies: EventBody[]) => Promise<void>;
 }) {
   const [typed, setTyped] = useState('');
@@ -19,7 +17,7 @@ export function PressureRead({
   const reading = Number(typed);
   const over = reading > occlusionMmHg;
   const drift = pressureMmHg - targetMmHg;
-  const drifts = Math.abs(drift) > divisionMmHg;
+  const drifts = Math.abs(drift) > target.signed.divisionMmHg;
   const save = (event: React.FormEvent) => {
     event.preventDefault();
     if (typed === '' || over) return;

@@ -6,6 +6,7 @@ import type { ClientRecord } from '#contract/client';
 import { LINK_LABELS } from '#core/chain/link';
 import { currentPrescription, dayCheckToday, linksThatHold } from '#core/chain/links';
 import { GOALS } from '#core/plan/goals';
+import { wornLabel } from '#core/plan/plan';
 import { LIMB_LABELS } from '#core/quantity/limb';
 import { failureWords } from '../../data/api';
 import { openSession } from '../../data/live-session';
@@ -49,7 +50,7 @@ export function RunBench({ client }: { client: ClientRecord }) {
         {exercise && target
           ? others.length > 0
             ? `${1 + others.length} exercises, ${GOALS[prescription?.plan.goal ?? 'size'].label.toLowerCase()}`
-            : `${exercise.label}, ${exercise.position}, ${LIMB_LABELS[target.limb].toLowerCase()} with ${target.cuffLabel}`
+            : `${exercise.label}, ${exercise.position}, ${LIMB_LABELS[target.limb].toLowerCase()} with ${wornLabel(target)}`
           : 'The session, hands-free.'}
       </BenchHeading>
       {prescription && <PlanSummary plan={prescription.plan} />}

@@ -39,14 +39,14 @@ export function SetNotes({
   );
   if (!set || !place) return null;
   const name = `set ${set.setIndex + 1}`;
-  const planned = plan.exercises[set.exerciseIndex]?.sets[set.setIndex]?.reps;
+  const planned = set.plannedReps;
   const aerobic = plan.exercises[set.exerciseIndex]?.mode === 'aerobic';
   return (
     <div className="space-y-2">
       <div className="flex items-center gap-2">
         <span className="mr-auto">
           {ended
-            ? planned === 0
+            ? planned === null
               ? `Set ${set.setIndex + 1} done`
               : `Set ${set.setIndex + 1}: ${correctedReps(set)} of ${planned}`
             : `Set ${set.setIndex + 1} under way`}

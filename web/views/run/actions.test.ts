@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { testPlan } from '#core/plan/plan.fixture';
+import { measuredTarget, testPlan } from '#core/plan/plan.fixture';
 import type { EventBody, SessionEvent } from '#core/session/events';
 import { fold } from '#core/session/fold';
 import { nextStep } from '#core/session/next-step';
@@ -10,7 +10,7 @@ import { loosenEvents, nextEvents, signEvents, stopEvents, topUpEvents } from '.
 import { releaseEvents } from './release';
 
 const { plan } = testPlan();
-const target = plan.exercises[0]?.limbs[0]?.pressure.value ?? 0;
+const target = measuredTarget(plan).pressure.value;
 
 /** A session as an operator drives it: the log grows by what each action gives, some seconds apart. */
 function drive(keys: readonly string[]): { log: SessionEvent[]; atMs: number } {

@@ -6,7 +6,7 @@ import { inHand, restInHand } from '#core/session/in-hand';
 import type { NextStep } from '#core/session/next-step';
 import { isLastSet } from '#core/session/places';
 import { SIGNS, type SignId } from '#core/session/signs';
-import { inflatedLimbs, openInflation, openSet, type SessionState } from '#core/session/state';
+import { openSet, type SessionState } from '#core/session/state';
 import { endSetEvents, releaseEvents } from './release';
 
 const LOOSEN_MMHG = 10;
@@ -45,28 +45,33 @@ export function nextEvents(plan: Plan, state: SessionState, step: NextStep, nowM
 
 /** Whether a limb is under a strap, which has no pressure to read or change (rule TIGHT). */
 export const isStrapped = (plan: Plan, limb: Limb): boolean =>
-  plan.exercises.some(({ limbs }) => limbs.some((target) => target.limb === limb && target.byFeel));
+  plan.exercises.some(({ limbs }) =>
+    limbs.some((target) => target.limb === limb && target.kind === 'by-feel'),
+  );
 
-/** Loosens every inflated cuff by 10 mmHg (rule RUN-4). */
+/** Loosens every inflated cuff of the exercise in hand by 10 mmHg (rule RUN-4). */
 export function loosenEvents(plan: Plan, state: SessionState): EventBody[] {
-  return inflatedLimbs(state)
-    .filter(({ limb }) => !isStrapped(plan, limb))
-    .map((limb) => {
-      const nowMmHg = openInflation(limb)?.steps.at(-1)?.pressureMmHg ?? 0;
-      const pressureMmHg = Math.max(
-        0,
-        roundDownToDivision(Math.max(0, nowMmHg - LOOSEN_MMHG), plan.gaugeDivisionMmHg),
-      );
-      return { type: 'pressure-read', limb: limb.limb, pressureMmHg, cause: 'loosened' };
-    });
+  return (inHand(plan, state)?.limbs ?? []).flatMap((target) => {
+    if (target.kind !== 'measured' || target.readMmHg === null) return [];
+    const { limb, readMmHg, signed } = target;
+    const pressureMmHg = roundDownToDivision(Math.max(0, readMmHg - LOOSEN_MMHG), signed.divisionMmHg);
+    return [{ type: 'pressure-read', limb, pressureMmHg, cause: 'loosened' } as const];
+  });
 }
 
 /** Tops every inflated cuff up to its target in hand, never over it, and only between sets (rules RUN-4, RUN-7). */
 export function topUpEvents(plan: Plan, state: SessionState): EventBody[] {
   if (openSet(state) || state.stopped) return [];
-  return (inHand(plan, state)?.limbs ?? []).flatMap(({ limb, signed, targetMmHg, readMmHg }) =>
-    readMmHg !== null && !signed.byFeel
-      ? [{ type: 'pressure-read', limb, pressureMmHg: targetMmHg, cause: 'top-up' } as const]
+  return (inHand(plan, state)?.limbs ?? []).flatMap((target) =>
+    target.kind === 'measured' && target.readMmHg !== null
+      ? [
+          {
+            type: 'pressure-read',
+            limb: target.limb,
+            pressureMmHg: target.targetMmHg,
+            cause: 'top-up',
+          } as const,
+        ]
       : [],
   );
 }

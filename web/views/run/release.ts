@@ -15,7 +15,7 @@ export function endSetEvents(
   const exercise = set && plan.exercises[set.exerciseIndex];
   if (!set || !exercise) return [];
   const place = { exerciseIndex: set.exerciseIndex, setIndex: set.setIndex };
-  const reps = repsByPace(nowMs - set.startedAtMs, exercise.tempo, set.plannedReps);
+  const reps = repsByPace(nowMs - set.startedAtMs, exercise.tempo, set.plannedReps ?? 0);
   return [{ type: 'set-ended', ...place, reps, reason }];
 }
 

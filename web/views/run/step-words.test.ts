@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { composeSession } from '#core/plan/compose';
 import { testBasis, testExercise, testPlan, testSession } from '#core/plan/plan.fixture';
+import { pacedReps } from '#core/protocol/set-work';
 import type { EventBody } from '#core/session/events';
 import { fold } from '#core/session/fold';
 import { nextStep } from '#core/session/next-step';
@@ -74,7 +75,8 @@ describe('what the bench says', () => {
 
   it('counts the walk down after the last release', () => {
     const done: Entry[] = [...up];
-    plan.exercises[0]?.sets.forEach(({ reps }, setIndex) => {
+    plan.exercises[0]?.sets.forEach(({ work }, setIndex) => {
+      const reps = pacedReps(work) ?? 0;
       const place = { exerciseIndex: 0, setIndex };
       done.push([100 + 100 * setIndex, { type: 'set-started', ...place }]);
       done.push([150 + 100 * setIndex, { type: 'set-ended', ...place, reps, reason: 'done' }]);

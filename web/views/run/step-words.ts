@@ -1,6 +1,7 @@
 import type { Plan } from '#core/plan/plan';
+import { pacedReps } from '#core/protocol/set-work';
 import { LIMB_LABELS } from '#core/quantity/limb';
-import { restInHand } from '#core/session/in-hand';
+import { type LimbInHand, restInHand } from '#core/session/in-hand';
 import type { NextStep } from '#core/session/next-step';
 import { nextPlace, type SetPlace } from '#core/session/places';
 import { openSet, type SessionState } from '#core/session/state';
@@ -32,14 +33,13 @@ const nameOf = (plan: Plan, { exerciseIndex, setIndex }: SetPlace): string =>
     ? `${plan.exercises[exerciseIndex]?.label}, set ${setIndex + 1}`
     : `set ${setIndex + 1}`;
 
-export function stepWords(plan: Plan, step: NextStep): StepWords {
+/** @param hand the limbs in hand, for the marks of straps */
+export function stepWords(plan: Plan, step: NextStep, hand: readonly LimbInHand[] = []): StepWords {
   switch (step.do) {
     case 'inflate': {
-      const strapped = plan.exercises[step.place.exerciseIndex]?.limbs.filter(({ byFeel }) => byFeel) ?? [];
+      const strapped = hand.filter((target) => target.kind === 'by-feel');
       if (strapped.length > 0) {
-        const marks = strapped.map(
-          ({ limb, byFeel }) => `${LIMB_LABELS[limb].toLowerCase()} to mark ${byFeel?.mark}`,
-        );
+        const marks = strapped.map(({ limb, mark }) => `${LIMB_LABELS[limb].toLowerCase()} to mark ${mark}`);
         return { now: `Tighten ${marks.join(', ')}`, action: 'Tightened' };
       }
       const words = step.cuffs.map(
@@ -80,7 +80,7 @@ export function thenWords(plan: Plan, state: SessionState): string | null {
   const place = nextPlace(plan, state);
   const next = place && plan.exercises[place.exerciseIndex]?.sets[place.setIndex];
   if (!place || !next) return set ? 'Then the cuff comes down.' : null;
-  const amount = next.reps > 0 ? `${next.reps} repetitions` : clock(next.workMs);
+  const amount = next.work.kind === 'timed' ? clock(next.lastsMs) : `${pacedReps(next.work)} repetitions`;
   const words = `${nameOf(plan, place)}, ${amount}`;
   if (!set) return state.rest ? `Then ${words}.` : null;
   const planned = plan.exercises[set.exerciseIndex]?.sets[set.setIndex];

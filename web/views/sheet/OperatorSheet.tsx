@@ -6,7 +6,7 @@ import { LIMB_LABELS } from '#core/quantity/limb';
 import { clock, dayAndTime } from '../../parts/format';
 import { OcclusionStrip } from '../../parts/OcclusionStrip';
 import { useUnits } from '../../parts/units';
-import { restWords } from '../run/PlanSummary';
+import { amountWords, restWords } from '../run/PlanSummary';
 import type { SheetProps } from './PersonalSheet';
 
 /** One page for who runs it: pressures and limits, boxes to fill in by hand, and how each figure came about. */
@@ -31,19 +31,19 @@ export function OperatorSheet({ client, prescription, practice }: SheetProps) {
         >
           <h2 className="font-semibold">
             {place + 1}. {exercise.label}, {exercise.position}:{' '}
-            {exercise.strength
-              ? `${mass.words(exercise.load.value)} (${exercise.loadRecipe}), ${exercise.trueLoadPercent} % of 1RM`
-              : exercise.loadRecipe}
+            {exercise.load.kind === 'weighed'
+              ? `${mass.words(exercise.load.load.value)} (${exercise.load.recipe}), ${exercise.load.truePercent} % of 1RM`
+              : exercise.load.recipe}
           </h2>
           <p>{restWords(exercise)}</p>
           <ul>
             {exercise.limbs.map((target) =>
-              target.byFeel ? (
+              target.kind === 'by-feel' ? (
                 <li key={target.limb}>
-                  {LIMB_LABELS[target.limb]}, {target.cuffLabel}: to{' '}
-                  <strong className="figures text-xl">mark {target.byFeel.mark}</strong> (felt{' '}
-                  {target.byFeel.felt} of 10, by feel: check colour and tingling after every set). Never
-                  longer than {clock(occlusionLimitMs(target))} (PRO-1).
+                  {LIMB_LABELS[target.limb]}, {target.strapLabel}: to{' '}
+                  <strong className="figures text-xl">mark {target.mark}</strong> (felt {target.felt} of 10,
+                  by feel: check colour and tingling after every set). Never longer than{' '}
+                  {clock(occlusionLimitMs(target))} (PRO-1).
                 </li>
               ) : (
                 <li key={target.limb}>
@@ -85,8 +85,8 @@ export function OperatorSheet({ client, prescription, practice }: SheetProps) {
                 >
                   <td className="figures border border-ink/40 px-2">{setIndex + 1}</td>
                   <td className="figures border border-ink/40 px-2">
-                    {set.reps === 0 ? clock(set.workMs) : set.reps}
-                    {set.untilFailure && ' or failure'}
+                    {amountWords(set)}
+                    {set.work.kind === 'to-failure' && ' or failure'}
                   </td>
                   {Array.from({ length: 5 }, (_, i) => `box ${i}`).map((box) => (
                     <td key={box} className="border border-ink/40" />
@@ -121,10 +121,14 @@ export function OperatorSheet({ client, prescription, practice }: SheetProps) {
 function workings({ exercises }: Plan): string[] {
   return exercises.flatMap(({ label, limbs, load }, place) => [
     ...limbs.map(
-      ({ limb, pressure }) =>
-        `${place + 1}. ${label}, ${LIMB_LABELS[limb].toLowerCase()}: ${workingWords(pressure)}`,
+      (target) =>
+        `${place + 1}. ${label}, ${LIMB_LABELS[target.limb].toLowerCase()}: ${
+          target.kind === 'measured'
+            ? workingWords(target.pressure)
+            : `by feel, mark ${target.mark}, felt ${target.felt} of 10 (TIGHT)`
+        }`,
     ),
-    `${place + 1}. ${label}, load: ${workingWords(load)}`,
+    `${place + 1}. ${label}, load: ${load.kind === 'weighed' ? workingWords(load.load) : `${load.recipe} (LOAD-4)`}`,
   ]);
 }
 

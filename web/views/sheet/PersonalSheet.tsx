@@ -3,6 +3,7 @@ import type { PracticeView } from '#contract/practice';
 import type { PrescriptionFact } from '#core/chain/facts';
 import { compile } from '#core/plan/compile';
 import { GOALS } from '#core/plan/goals';
+import { wornLabel } from '#core/plan/plan';
 import { LIMB_LABELS, limbsWords } from '#core/quantity/limb';
 import { doseOf } from '#core/session/dose';
 import { SIGNS, signIdSchema } from '#core/session/signs';
@@ -43,18 +44,18 @@ export function PersonalSheet({ client, prescription, practice }: SheetProps) {
           <p className="flex flex-wrap items-baseline gap-x-8">
             <span className="figures text-4xl">{setsWords(exercise)}</span>
             <span className="figures text-4xl">
-              {exercise.strength ? mass.words(exercise.load.value) : exercise.loadRecipe}
+              {exercise.load.kind === 'weighed' ? mass.words(exercise.load.load.value) : exercise.load.recipe}
             </span>
             <span className="text-[15px]">
-              {exercise.strength && `${exercise.loadRecipe}, `}
+              {exercise.load.kind === 'weighed' && `${exercise.load.recipe}, `}
               {restWords(exercise)}
             </span>
           </p>
           <p>
             {exercise.limbs
               .map(
-                ({ limb, pressure, cuffLabel, byFeel }) =>
-                  `${LIMB_LABELS[limb]}: ${byFeel ? `mark ${byFeel.mark}, felt ${byFeel.felt} of 10` : `${pressure.value} mmHg`}, ${cuffLabel}`,
+                (target) =>
+                  `${LIMB_LABELS[target.limb]}: ${target.kind === 'by-feel' ? `mark ${target.mark}, felt ${target.felt} of 10` : `${target.pressure.value} mmHg`}, ${wornLabel(target)}`,
               )
               .join('. ')}
             . {exercise.cue}

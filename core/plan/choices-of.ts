@@ -1,0 +1,40 @@
+import type { ExerciseChoice, SessionChoice } from './choices';
+import { type Plan, type PlannedExercise, primingCycles } from './plan';
+
+/** The choices a plan was made from, so that it can be composed again from what is on record now (rule START-1). */
+export const choicesOf = ({ goal, schoolId, exercises }: Plan): SessionChoice => ({
+  goal,
+  schoolId,
+  exercises: exercises.map(exerciseChoiceOf),
+});
+
+export function exerciseChoiceOf(exercise: PlannedExercise): ExerciseChoice {
+  const { exerciseId, position, load, protocolId, tempoId } = exercise;
+  return {
+    exerciseId,
+    position,
+    protocolId,
+    tempoId,
+    limbs: exercise.limbs.map((target) =>
+      target.kind === 'measured'
+        ? {
+            kind: 'measured',
+            limb: target.limb,
+            occlusionId: target.occlusionId,
+            percentLop: target.percentLop,
+          }
+        : { kind: 'by-feel', limb: target.limb, strapId: target.strapId },
+    ),
+    load:
+      load.kind === 'weighed' && load.weightKitId !== null
+        ? {
+            kind: 'weighed',
+            strengthTestId: load.testId,
+            weightKitId: load.weightKitId,
+            percentOneRepMax: load.percentOneRepMax,
+          }
+        : { kind: 'unweighed', with: load.recipe },
+    sets: exercise.sets.map(({ work, restMs, release }) => ({ work, restMs, release })),
+    primed: primingCycles(exercise) > 0,
+  };
+}

@@ -1,0 +1,31 @@
+import { type SessionChoice, sessionChoiceSchema } from '../choices';
+import { PLAN_VERSION, type Plan } from '../plan';
+import { choiceFromVersion2, fromVersion2, type PlanVersion2 } from './version-2';
+
+/**
+ * A plan as it was stored, in the shape of now: each version has a reader of its own, and nothing that was signed is ever
+ * rewritten where it is kept.
+ * @throws RangeError for a version this app does not know, as after going back to an older release
+ */
+export function readPlan(stored: unknown): Plan {
+  const version = versionOf(stored);
+  if (version === PLAN_VERSION) return stored as Plan;
+  if (version === 2) return fromVersion2(stored as PlanVersion2);
+  throw new RangeError(`A plan of version ${version} was made by a newer release: update this one.`);
+}
+
+// Plans carry a version since the third.
+const versionOf = (stored: unknown): unknown =>
+  typeof stored === 'object' && stored !== null && 'version' in stored ? stored.version : 2;
+
+/** A kept session (a template, a draft on a device) in the shape of now; `null` when nothing can be made of it. */
+export function readSessionChoice(stored: unknown): SessionChoice | null {
+  const now = sessionChoiceSchema.safeParse(stored);
+  if (now.success) return now.data;
+  try {
+    const old = sessionChoiceSchema.safeParse(choiceFromVersion2(stored as never));
+    return old.success ? old.data : null;
+  } catch {
+    return null;
+  }
+}
