@@ -1,7 +1,7 @@
 import { z } from 'zod';
-import type { ClientFacts } from '#core/chain/facts';
-import type { Link } from '#core/chain/link';
 import { shelfLifeSchema } from '#core/occlusion-pressure/shelf-life';
+import type { ClientFacts } from '#core/record/facts';
+import type { Link } from '#core/record/link';
 
 export const newClientSchema = z.object({
   name: z.string().trim().min(1, 'Give the person a name.').max(80, 'At most 80 characters.'),

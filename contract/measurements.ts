@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import type { tightnessSchema } from '#core/cuff/tightness';
 import { pulseMethodSchema, pulseSiteSchema } from '#core/occlusion-pressure/methods';
 import { quickCheckSchema } from '#core/occlusion-pressure/quick-check';
 import { readingSchoolSchema, trialSchema } from '#core/occlusion-pressure/trial';
@@ -8,7 +9,6 @@ import type { clearanceSchema } from '#core/screening/clearance';
 import type { dayCheckSchema } from '#core/screening/day-check';
 import type { screeningAnswersSchema } from '#core/screening/screening';
 import { strengthTestSchema } from '#core/strength/one-rep-max';
-import type { tightnessSchema } from '#core/tightness/tightness';
 
 export type NewScreening = z.input<typeof screeningAnswersSchema>;
 export type NewClearance = z.infer<typeof clearanceSchema>;

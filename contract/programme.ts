@@ -1,5 +1,5 @@
 import type { z } from 'zod';
-import { programmeSchema } from '#core/programme/programme';
+import { programmeSchema } from '#core/course/programme';
 import { overrideReasonSchema } from './prescription';
 
 /** A block to keep. A new one takes the place of the one before. */

@@ -9,10 +9,10 @@ import type {
   NewTightness,
 } from '#contract/measurements';
 import type { NewProgramme } from '#contract/programme';
+import { isoOf } from '#core/course/days';
+import { placeSessions } from '#core/course/place-sessions';
+import { constraintsOf } from '#core/course/programme';
 import type { GoalId } from '#core/plan/goals';
-import { isoOf } from '#core/programme/days';
-import { placeSessions } from '#core/programme/place-sessions';
-import { constraintsOf } from '#core/programme/programme';
 import type { TempoId } from '#core/protocol/protocols';
 import type { Limb } from '#core/quantity/limb';
 

@@ -1,11 +1,10 @@
 import { describe, expect, it } from 'vitest';
-import type { ClientFacts, TightnessFact } from '../chain/facts';
-import { chainOf } from '../chain/links';
 import { modelOf } from '../forecast/fatigue-model';
-import { recommend } from '../progression/review';
 import { pacedReps } from '../protocol/set-work';
+import { chainOf } from '../record/chain';
+import type { ClientFacts, TightnessFact } from '../record/facts';
+import { recommend } from '../review/review';
 import { hardFindings } from '../rules/finding';
-import { doseOf } from '../session/dose';
 import type { EventBody } from '../session/events';
 import { fold } from '../session/fold';
 import { liveTimeline } from '../session/live-timeline';
@@ -13,6 +12,7 @@ import { nextStep } from '../session/next-step';
 import { logOf, START_MS } from '../session/session.fixture';
 import { sessionChoiceSchema } from './choices';
 import { composeSession } from './compose';
+import { doseOf } from './dose';
 import { draftSession } from './draft-session';
 import { testBasis, testExercise, testOcclusion } from './plan.fixture';
 

@@ -1,10 +1,10 @@
 import { proposedPercent } from '../pressure/newcomer-ramp';
 import { PROTOCOLS } from '../protocol/protocols';
 import { SCHOOLS, type SchoolId, schoolIdSchema } from '../rules/schools';
-import { doseOf } from '../session/dose';
 import { type ExerciseChoice, type SessionChoice, setsOf } from './choices';
 import { compile } from './compile';
 import { type Basis, composeSession } from './compose';
+import { doseOf } from './dose';
 import { plannedKg } from './plan';
 
 /** What one school amounts to for one person. Pressure in mmHg, load in kg, both of the first exercise; times in ms. */

@@ -1,4 +1,3 @@
-import { newest, type OcclusionFact, type StrengthFact, type TightnessFact } from '../chain/facts';
 import type { Cuff } from '../cuff/cuff';
 import { type TargetLoad, targetLoad, withoutKilograms } from '../load/target-load';
 import type { WeightKit } from '../load/weight-kit';
@@ -9,6 +8,7 @@ import type { Library } from '../protocol/exercises';
 import { PROTOCOLS, TEMPOS } from '../protocol/protocols';
 import { workMsOf } from '../protocol/set-work';
 import type { DisplayUnits } from '../quantity/units';
+import { newest, type OcclusionFact, type StrengthFact, type TightnessFact } from '../record/facts';
 import type { Finding } from '../rules/finding';
 import type { ClearanceLimits } from '../screening/clearance';
 import { checkExercise } from './check-exercise';

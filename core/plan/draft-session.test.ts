@@ -4,16 +4,16 @@ import type { Cuff } from '../cuff/cuff';
 import type { WeightKit } from '../load/weight-kit';
 import { rungSchema } from '../protocol/exercise';
 import { limbSchema, positionSchema } from '../quantity/limb';
+import { carryOver } from '../review/carry-over';
+import { nextSession } from '../review/next-session';
 import { hardFindings } from '../rules/finding';
 import { schoolIdSchema } from '../rules/schools';
 import { workModeSchema } from '../screening/clearance';
-import { carryOver } from './carry-over';
 import { sessionChoiceSchema } from './choices';
 import { compile } from './compile';
 import { composeSession } from './compose';
 import { type DraftWish, draftSession } from './draft-session';
 import { goalIdSchema } from './goals';
-import { nextSession } from './next-session';
 import { clockAtEnds } from './occlusion-clock';
 import {
   measuredTarget,

@@ -1,9 +1,9 @@
-import type { OcclusionFact, StrengthFact } from '../chain/facts';
 import type { Cuff } from '../cuff/cuff';
 import type { WeightKit } from '../load/weight-kit';
 import { libraryOf } from '../protocol/exercises';
 import type { ProtocolId, TempoId } from '../protocol/protocols';
 import type { Limb, Position } from '../quantity/limb';
+import type { OcclusionFact, StrengthFact } from '../record/facts';
 import type { SchoolId } from '../rules/schools';
 import { type ExerciseChoice, type SessionChoice, setsOf } from './choices';
 import { type Basis, composeSession } from './compose';

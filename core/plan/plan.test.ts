@@ -4,10 +4,10 @@ import { PROTOCOLS, protocolIdSchema, TEMPOS, tempoIdSchema } from '../protocol/
 import { pacedReps } from '../protocol/set-work';
 import { hardFindings } from '../rules/finding';
 import { type SchoolId, schoolIdSchema } from '../rules/schools';
-import { doseOf } from '../session/dose';
 import { checkTimeline } from './check-timeline';
 import { compareSchools } from './compare-schools';
 import { compile } from './compile';
+import { doseOf } from './dose';
 import { clockAtEnds, fenceMs, occlusionClockMs } from './occlusion-clock';
 import {
   measuredTarget,

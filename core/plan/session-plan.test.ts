@@ -2,11 +2,11 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { Limb } from '../quantity/limb';
 import { guardFindings, hardFindings } from '../rules/finding';
-import { doseOf } from '../session/dose';
 import { applyFix } from './apply-fix';
 import { type ExerciseChoice, type SessionChoice, sessionChoiceSchema, setsOf } from './choices';
 import { compile } from './compile';
 import { composeSession } from './compose';
+import { doseOf } from './dose';
 import { measuredTarget, testBasis, testExercise, testOcclusion, testStrength } from './plan.fixture';
 
 const S = 1000;

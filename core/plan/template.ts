@@ -1,7 +1,7 @@
-import type { StrengthFact } from '../chain/facts';
 import type { Exercise } from '../protocol/exercise';
 import { PROTOCOLS } from '../protocol/protocols';
 import { LIMB_LABELS } from '../quantity/limb';
+import type { StrengthFact } from '../record/facts';
 import { LIMITS, mostPercentLop } from '../rules/limits';
 import type { ExerciseChoice, SessionChoice } from './choices';
 import type { Basis } from './compose';

@@ -1,9 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { doseOf } from '../plan/dose';
 import type { Plan } from '../plan/plan';
 import { testKit, testPlan } from '../plan/plan.fixture';
 import { attentionOf, compareAttention } from './attention';
-import { doseOf } from './dose';
 import { dueEvents } from './due';
 import type { EventBody, SessionEvent } from './events';
 import { fold, undoable } from './fold';

@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { doseOf } from '../plan/dose';
 import { testPlan } from '../plan/plan.fixture';
 import { limbClocks, repsNow, restLeftMs } from './clocks';
-import { doseOf } from './dose';
 import { dueEvents } from './due';
 import { type EventBody, mergeLogs, type SessionEvent } from './events';
 import { fold } from './fold';

@@ -1,5 +1,5 @@
+import type { Dose } from '../plan/dose';
 import type { Limb } from '../quantity/limb';
-import type { Dose } from './dose';
 
 /** Doses of several sessions added up, per limb and in all (rule RUN-5). */
 export type Totals = {

@@ -1,8 +1,8 @@
 import { readdirSync } from 'node:fs';
 import { chromium } from '@playwright/test';
+import { dayOf } from '#core/course/days';
 import { composeSession } from '#core/plan/compose';
 import { testBasis, testExercise } from '#core/plan/plan.fixture';
-import { dayOf } from '#core/programme/days';
 import { CHROMIUM_LAUNCH } from '../../tests/chromium';
 import { startDemoServer } from './demo-server';
 

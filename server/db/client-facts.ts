@@ -1,9 +1,9 @@
 import type { EntityManager } from '@mikro-orm/libsql';
 import type { ClientRecord, ClientSummary } from '#contract/client';
-import { type ClientFacts, fittedCuff } from '#core/chain/facts';
-import { chainOf } from '#core/chain/links';
 import { readPlan } from '#core/plan/versions/read-plan';
 import type { Limb } from '#core/quantity/limb';
+import { chainOf } from '#core/record/chain';
+import { type ClientFacts, fittedCuff } from '#core/record/facts';
 import type { FollowUp } from '#core/session/events';
 import { RED_SIGN_LOCK_MS, SIGNS, type SignId } from '#core/session/signs';
 import { notFound, refusedField } from '../problem';

@@ -1,11 +1,11 @@
 import { defineEntity, type InferEntity, p } from '@mikro-orm/core';
 import type { KitItem, PracticeSettings, Role } from '#contract/practice';
 import type { NewPracticeAttempt } from '#contract/practice-attempt';
+import type { ProgrammeWish } from '#core/course/programme';
 import type { Derived } from '#core/derivation/derived';
 import type { PulseMethod, PulseSite } from '#core/occlusion-pressure/methods';
 import type { ShelfLife } from '#core/occlusion-pressure/shelf-life';
 import type { ReadingSchool, Trial } from '#core/occlusion-pressure/trial';
-import type { ProgrammeWish } from '#core/programme/programme';
 import type { Exercise } from '#core/protocol/exercise';
 import type { ExerciseId } from '#core/protocol/exercises';
 import type { Limb, Position } from '#core/quantity/limb';

@@ -1,6 +1,6 @@
 import ical from 'ical-generator';
-import type { ProgrammeFact } from '#core/chain/facts';
 import { GOALS } from '#core/plan/goals';
+import type { ProgrammeFact } from '#core/record/facts';
 
 const LASTS_MINUTES = 45;
 

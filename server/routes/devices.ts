@@ -1,8 +1,8 @@
 import { Hono } from 'hono';
 import { streamSSE } from 'hono/streaming';
 import { deviceCommandSchema, newDeviceSchema } from '#contract/device';
-import { newest } from '#core/chain/facts';
 import { limbKind } from '#core/quantity/limb';
+import { newest } from '#core/record/facts';
 import { meanBloodPressure } from '#core/screening/blood-pressure';
 import { makeLimb } from '#core/simulation/limb';
 import { seedOf } from '#core/simulation/random';

@@ -1,9 +1,9 @@
 import { randomUUID } from 'node:crypto';
 import { Hono } from 'hono';
 import { newPrescriptionSchema } from '#contract/prescription';
-import { basisOf } from '#core/plan/basis';
 import type { SessionChoice } from '#core/plan/choices';
 import { type Basis, type Composed, composeSession, UnknownChoice } from '#core/plan/compose';
+import { basisOf } from '#core/record/basis';
 import { passGuards } from '../access/guards';
 import type { Env } from '../context';
 import { readClient } from '../db/client-facts';

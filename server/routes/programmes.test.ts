@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import type { NewProgramme } from '#contract/programme';
-import { isoOf } from '#core/programme/days';
-import { placeSessions } from '#core/programme/place-sessions';
-import { constraintsOf } from '#core/programme/programme';
+import { isoOf } from '#core/course/days';
+import { placeSessions } from '#core/course/place-sessions';
+import { constraintsOf } from '#core/course/programme';
 import { measuredClient, prescriptionFor, startApi } from '../api.fixture';
 
 const wish: NewProgramme['wish'] = {

@@ -1,8 +1,8 @@
 import { randomUUID } from 'node:crypto';
 import { Hono } from 'hono';
 import { newProgrammeSchema } from '#contract/programme';
-import { newest } from '#core/chain/facts';
-import { checkProgramme } from '#core/programme/programme';
+import { checkProgramme } from '#core/course/programme';
+import { newest } from '#core/record/facts';
 import { passGuards } from '../access/guards';
 import type { Env } from '../context';
 import { readClient } from '../db/client-facts';

@@ -1,4 +1,4 @@
-import type { LinkState } from '#core/chain/link';
+import type { LinkState } from '#core/record/link';
 
 const WORDS: Record<LinkState, string> = { good: 'good', due: 'due', held: 'held', missing: 'missing' };
 

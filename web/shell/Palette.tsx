@@ -1,6 +1,6 @@
 import { Command } from 'cmdk';
 import { useNavigate } from 'react-router';
-import { LINK_IDS, LINK_LABELS } from '#core/chain/link';
+import { LINK_IDS, LINK_LABELS } from '#core/record/link';
 import { useRoster } from '../data/queries';
 import { KeyHint } from '../parts/Button';
 import { toggleTheme } from '../theme/theme';

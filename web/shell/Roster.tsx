@@ -2,7 +2,7 @@ import { Dumbbell, Gauge, LayoutList, PanelLeftClose, PanelLeftOpen, UserPlus, W
 import { useState } from 'react';
 import { NavLink } from 'react-router';
 import type { ClientSummary } from '#contract/client';
-import { LINK_LABELS } from '#core/chain/link';
+import { LINK_LABELS } from '#core/record/link';
 import { usePractice, useRoster } from '../data/queries';
 import { Pip } from '../parts/Pip';
 

@@ -1,6 +1,6 @@
 import { expose } from 'comlink';
+import { placeSessions } from '#core/course/place-sessions';
 import { forecast } from '#core/forecast/forecast';
-import { placeSessions } from '#core/programme/place-sessions';
 
 /** The heavy sums of planning, away from the page's own thread. */
 const planning = { forecast, placeSessions };

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import type { ClientRecord } from '#contract/client';
 import type { PracticeView } from '#contract/practice';
 import type { NewProgramme } from '#contract/programme';
-import { checkProgramme, weeksOf } from '#core/programme/programme';
+import { checkProgramme, weeksOf } from '#core/course/programme';
 import { limitsInForce } from '#core/screening/clearance';
 import { api, failureWords, read } from '../../data/api';
 import { useRecordWrite } from '../../data/queries';

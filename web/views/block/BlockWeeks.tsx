@@ -1,5 +1,5 @@
-import { dayOf, WEEKDAY_LABELS, weekdayOf } from '#core/programme/days';
-import type { ProgrammeWeek } from '#core/programme/programme';
+import { dayOf, WEEKDAY_LABELS, weekdayOf } from '#core/course/days';
+import type { ProgrammeWeek } from '#core/course/programme';
 import { DayCell } from './DayCell';
 import type { BlockState } from './use-block';
 

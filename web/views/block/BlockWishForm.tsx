@@ -1,6 +1,6 @@
+import { WEEKDAY_LABELS } from '#core/course/days';
+import { firstMonth } from '#core/course/programme';
 import { GOALS, goalIdSchema } from '#core/plan/goals';
-import { WEEKDAY_LABELS } from '#core/programme/days';
-import { firstMonth } from '#core/programme/programme';
 import { LIMB_LABELS, LIMBS } from '#core/quantity/limb';
 import { SCHOOLS, schoolIdSchema } from '#core/rules/schools';
 import { Button } from '../../parts/Button';

@@ -1,5 +1,5 @@
 import { format } from 'date-fns';
-import { isoOf, weekdayOf } from '#core/programme/days';
+import { isoOf, weekdayOf } from '#core/course/days';
 import type { BlockState } from './use-block';
 
 /** One day of the block: a session planned, done or missed; a heavy day, a day off, today. Its words say it too. */

@@ -1,7 +1,7 @@
 import { addMonths, format } from 'date-fns';
 import { useState } from 'react';
-import { dayOf, isoOf, WEEKDAY_LABELS, weekdayOf } from '#core/programme/days';
-import type { ProgrammeWeek } from '#core/programme/programme';
+import { dayOf, isoOf, WEEKDAY_LABELS, weekdayOf } from '#core/course/days';
+import type { ProgrammeWeek } from '#core/course/programme';
 import { Button } from '../../parts/Button';
 import { DayCell } from './DayCell';
 import type { BlockState } from './use-block';

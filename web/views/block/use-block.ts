@@ -3,11 +3,8 @@ import { format } from 'date-fns';
 import { useState } from 'react';
 import type { ClientRecord } from '#contract/client';
 import type { PracticeView } from '#contract/practice';
-import { newest } from '#core/chain/facts';
-import { currentPrescription, limbInHand } from '#core/chain/links';
-import { weeksTrained } from '#core/plan/basis';
-import { dayOf, isoOf } from '#core/programme/days';
-import type { Constraints } from '#core/programme/place-sessions';
+import { dayOf, isoOf } from '#core/course/days';
+import type { Constraints } from '#core/course/place-sessions';
 import {
   constraintsOf,
   missedDays,
@@ -15,7 +12,10 @@ import {
   type ProgrammeWish,
   programmeSchema,
   programmeWishSchema,
-} from '#core/programme/programme';
+} from '#core/course/programme';
+import { weeksTrained } from '#core/record/basis';
+import { currentPrescription, limbInHand } from '#core/record/chain';
+import { newest } from '#core/record/facts';
 import { planningWorker } from '../../workers/planning';
 
 const isoDay = (atMs: number): string => format(atMs, 'yyyy-MM-dd');

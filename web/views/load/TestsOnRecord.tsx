@@ -1,8 +1,8 @@
 import { lazy, Suspense, useState } from 'react';
 import type { ClientRecord } from '#contract/client';
-import { ageWords } from '#core/chain/age-words';
-import { exerciseLabel, newest, type StrengthFact } from '#core/chain/facts';
 import { MS_PER_DAY } from '#core/quantity/units';
+import { ageWords } from '#core/record/age-words';
+import { exerciseLabel, newest, type StrengthFact } from '#core/record/facts';
 import { LIMITS } from '#core/rules/limits';
 import { useUnits } from '../../parts/units';
 

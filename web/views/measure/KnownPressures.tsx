@@ -1,9 +1,6 @@
 import { lazy, Suspense, useState } from 'react';
 import type { ClientRecord } from '#contract/client';
 import type { NewQuickCheck } from '#contract/measurements';
-import { ageWords } from '#core/chain/age-words';
-import { fittedCuff, newest, type OcclusionFact, shelfLifeOf } from '#core/chain/facts';
-import { measuredWith } from '#core/chain/links';
 import { judgeQuickCheck } from '#core/occlusion-pressure/quick-check';
 import {
   dueAtMs,
@@ -13,6 +10,9 @@ import {
   shelfLifeSchema,
 } from '#core/occlusion-pressure/shelf-life';
 import { LIMB_LABELS, LIMBS, POSITIONS } from '#core/quantity/limb';
+import { ageWords } from '#core/record/age-words';
+import { measuredWith } from '#core/record/chain';
+import { fittedCuff, newest, type OcclusionFact, shelfLifeOf } from '#core/record/facts';
 import { LIMITS } from '#core/rules/limits';
 import { api, failureWords, fieldProblem, read } from '../../data/api';
 import { useRecordWrite } from '../../data/queries';

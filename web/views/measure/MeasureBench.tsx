@@ -1,10 +1,10 @@
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { ClientRecord } from '#contract/client';
-import { fittedCuff, newest } from '#core/chain/facts';
-import { currentPrescription, limbInHand } from '#core/chain/links';
 import type { RoundItem } from '#core/occlusion-pressure/round';
 import { LIMB_LABELS, LIMBS, type Limb, POSITIONS } from '#core/quantity/limb';
+import { currentPrescription, limbInHand } from '#core/record/chain';
+import { fittedCuff, newest } from '#core/record/facts';
 import { usePractice } from '../../data/queries';
 import { BenchHeading, FirstDo } from '../../parts/Bench';
 import { Choice } from '../../parts/Choice';

@@ -1,6 +1,6 @@
 import { Link } from 'react-router';
 import type { ClientRecord } from '#contract/client';
-import { LINK_LABELS, type LinkId } from '#core/chain/link';
+import { LINK_LABELS, type LinkId } from '#core/record/link';
 import { Pip } from '../../parts/Pip';
 
 const startsWithDigit = (words: string): boolean => /^\d/.test(words);

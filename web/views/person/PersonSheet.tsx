@@ -2,7 +2,7 @@ import type { ComponentType } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { useNavigate, useParams } from 'react-router';
 import type { ClientRecord } from '#contract/client';
-import { LINK_IDS, type LinkId } from '#core/chain/link';
+import { LINK_IDS, type LinkId } from '#core/record/link';
 import { failureWords } from '../../data/api';
 import { useClient } from '../../data/queries';
 import { FieldError } from '../../parts/Field';

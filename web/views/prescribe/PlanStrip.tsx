@@ -1,9 +1,9 @@
 import { addMilliseconds, format } from 'date-fns';
 import type { SessionChoice } from '#core/plan/choices';
+import { doseOf } from '#core/plan/dose';
 import type { Plan } from '#core/plan/plan';
 import type { Timeline } from '#core/plan/timeline';
 import { LIMB_LABELS } from '#core/quantity/limb';
-import { doseOf } from '#core/session/dose';
 import { clock } from '../../parts/format';
 import { OcclusionStrip } from '../../parts/OcclusionStrip';
 import { useNow } from '../../parts/use-now';

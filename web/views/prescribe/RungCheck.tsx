@@ -1,6 +1,6 @@
 import { useState } from 'react';
+import { highestRung, type LadderAnswers, missingFor } from '#core/course/ladder';
 import { RUNG_LABELS } from '#core/plan/goals';
-import { highestRung, type LadderAnswers, missingFor } from '#core/programme/ladder';
 import type { Rung } from '#core/protocol/exercise';
 import { Button } from '../../parts/Button';
 import { NumberField } from '../../parts/NumberField';

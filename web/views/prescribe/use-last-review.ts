@@ -1,14 +1,14 @@
 import { useQueries } from '@tanstack/react-query';
 import type { ClientRecord } from '#contract/client';
 import type { SessionView } from '#contract/session';
-import { newest } from '#core/chain/facts';
-import { currentPrescription } from '#core/chain/links';
 import type { SeenExercise } from '#core/forecast/fit-trainee';
 import { seenSets } from '#core/forecast/seen-sets';
-import { type Change, changeWords, recommend, tidyChange } from '#core/progression/review';
+import { doseOf } from '#core/plan/dose';
 import { MS_PER_DAY } from '#core/quantity/units';
+import { currentPrescription } from '#core/record/chain';
+import { newest } from '#core/record/facts';
+import { type Change, changeWords, recommend, tidyChange } from '#core/review/review';
 import { limitsInForce } from '#core/screening/clearance';
-import { doseOf } from '#core/session/dose';
 import { fold } from '#core/session/fold';
 import { liveTimeline } from '#core/session/live-timeline';
 import { type Totals, totalsOf } from '#core/session/totals';

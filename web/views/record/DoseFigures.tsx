@@ -1,5 +1,5 @@
+import type { Dose } from '#core/plan/dose';
 import type { TimelineSet } from '#core/plan/timeline';
-import type { Dose } from '#core/session/dose';
 import { clock, plain } from '../../parts/format';
 import { useUnits } from '../../parts/units';
 

@@ -1,4 +1,4 @@
-import { changeWords, recommend } from '#core/progression/review';
+import { changeWords, recommend } from '#core/review/review';
 import { RULES } from '#core/rules/catalogue';
 import { limitsInForce } from '#core/screening/clearance';
 import { type LiveSession, useAppend, useSession } from '../../data/live-session';

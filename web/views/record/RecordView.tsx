@@ -1,7 +1,7 @@
 import { compile } from '#core/plan/compile';
+import { doseOf } from '#core/plan/dose';
 import { type PlannedExercise, plannedKg } from '#core/plan/plan';
 import { LIMB_LABELS } from '#core/quantity/limb';
-import { doseOf } from '#core/session/dose';
 import { liveTimeline } from '#core/session/live-timeline';
 import { SIGNS } from '#core/session/signs';
 import { correctedReps, type SetRecord } from '#core/session/state';

@@ -1,12 +1,6 @@
 import { useState } from 'react';
 import type { Plan } from '#core/plan/plan';
-import {
-  type Change,
-  changeWords,
-  type Recommendation,
-  tidyChange,
-  whyNotChange,
-} from '#core/progression/review';
+import { type Change, changeWords, type Recommendation, tidyChange, whyNotChange } from '#core/review/review';
 import type { EventBody } from '#core/session/events';
 import type { ReviewAnswer } from '#core/session/state';
 import { Button } from '../../parts/Button';

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import type { ClientRecord } from '#contract/client';
 import type { NewDayCheck } from '#contract/measurements';
-import { newest } from '#core/chain/facts';
+import { newest } from '#core/record/facts';
 import { bloodPressureLevel, meanBloodPressure } from '#core/screening/blood-pressure';
 import { DAY_SIGNS, type DaySign, daySignSchema, judgeDayCheck } from '#core/screening/day-check';
 import { api, failureWords, read } from '../../data/api';

@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import type { ClientRecord } from '#contract/client';
 import type { NewScreening } from '#contract/measurements';
-import { newest } from '#core/chain/facts';
-import { dayCheckToday } from '#core/chain/links';
+import { dayCheckToday } from '#core/record/chain';
+import { newest } from '#core/record/facts';
 import { bloodPressureWords, meanBloodPressure } from '#core/screening/blood-pressure';
 import { judgeDayCheck } from '#core/screening/day-check';
 import { judgeScreening } from '#core/screening/decide';

@@ -1,11 +1,11 @@
 import type { ClientRecord } from '#contract/client';
 import type { PracticeView } from '#contract/practice';
-import type { PrescriptionFact } from '#core/chain/facts';
 import { compile } from '#core/plan/compile';
+import { doseOf } from '#core/plan/dose';
 import { GOALS } from '#core/plan/goals';
 import { wornLabel } from '#core/plan/plan';
 import { LIMB_LABELS, limbsWords } from '#core/quantity/limb';
-import { doseOf } from '#core/session/dose';
+import type { PrescriptionFact } from '#core/record/facts';
 import { SIGNS, signIdSchema } from '#core/session/signs';
 import { clock, day } from '../../parts/format';
 import { OcclusionStrip } from '../../parts/OcclusionStrip';

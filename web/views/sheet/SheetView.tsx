@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { Link, useParams } from 'react-router';
-import { currentPrescription } from '#core/chain/links';
+import { currentPrescription } from '#core/record/chain';
 import { failureWords } from '../../data/api';
 import { useClient, usePractice } from '../../data/queries';
 import { Button } from '../../parts/Button';

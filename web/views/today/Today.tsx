@@ -1,6 +1,6 @@
 import { Link } from 'react-router';
 import type { ClientSummary } from '#contract/client';
-import { LINK_LABELS } from '#core/chain/link';
+import { LINK_LABELS } from '#core/record/link';
 import { usePractice, useRoster } from '../../data/queries';
 import { Pip } from '../../parts/Pip';
 

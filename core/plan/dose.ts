@@ -1,8 +1,8 @@
-import { clockAtEnds } from '../plan/occlusion-clock';
-import type { Inflation, Lane, Timeline } from '../plan/timeline';
 import type { Limb } from '../quantity/limb';
 import { tidy } from '../quantity/rounding';
 import { MS_PER_MINUTE } from '../quantity/units';
+import { clockAtEnds } from './occlusion-clock';
+import type { Inflation, Lane, Timeline } from './timeline';
 
 /** What one limb received (rule RUN-5). */
 export type LimbDose = {

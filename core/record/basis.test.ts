@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
-import type { ClientFacts, SessionFact } from '../chain/facts';
+import { composeSession } from '../plan/compose';
+import { testCuff, testKit, testOcclusion, testPlan, testSession, testStrength } from '../plan/plan.fixture';
 import { libraryOf } from '../protocol/exercises';
 import { basisOf, passiveDays, weeksTrained } from './basis';
-import { composeSession } from './compose';
-import { testCuff, testKit, testOcclusion, testPlan, testSession, testStrength } from './plan.fixture';
+import type { ClientFacts, SessionFact } from './facts';
 
 const DAY = 86_400_000;
 const NOW = 1_800_000_000_000;

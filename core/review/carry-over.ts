@@ -1,9 +1,9 @@
 import { targetLoad } from '../load/target-load';
 import type { WeightKit } from '../load/weight-kit';
-import type { Change } from '../progression/review';
+import { measuredLimbs, type Plan, type PlannedExercise } from '../plan/plan';
 import type { ExerciseId } from '../protocol/exercises';
 import { LIMITS } from '../rules/limits';
-import { measuredLimbs, type Plan, type PlannedExercise } from './plan';
+import type { Change } from './review';
 
 /** What one exercise takes over from its last session, the reviewed change applied. Shares in %, rest in ms. */
 export type Carried = { percentLop: number; percentOneRepMax: number | null; restMs: number | null };

@@ -1,10 +1,10 @@
+import type { Programme } from '../course/programme';
 import type { Derived } from '../derivation/derived';
 import type { PulseMethod, PulseSite } from '../occlusion-pressure/methods';
 import type { QuickCheck } from '../occlusion-pressure/quick-check';
 import type { ShelfLife } from '../occlusion-pressure/shelf-life';
 import type { ReadingSchool, Trial } from '../occlusion-pressure/trial';
 import type { Plan } from '../plan/plan';
-import type { Programme } from '../programme/programme';
 import { EXERCISES, type ExerciseId, type Library } from '../protocol/exercises';
 import type { Limb, Position } from '../quantity/limb';
 import type { DisplayUnits } from '../quantity/units';

@@ -1,11 +1,11 @@
-import type { Change } from '../progression/review';
+import type { ExerciseChoice } from '../plan/choices';
+import { exerciseChoiceOf } from '../plan/choices-of';
+import type { Basis } from '../plan/compose';
+import type { Draft } from '../plan/draft-session';
+import type { Plan, PlannedExercise } from '../plan/plan';
+import { fitTemplate } from '../plan/template';
 import { carried } from './carry-over';
-import type { ExerciseChoice } from './choices';
-import { exerciseChoiceOf } from './choices-of';
-import type { Basis } from './compose';
-import type { Draft } from './draft-session';
-import type { Plan, PlannedExercise } from './plan';
-import { fitTemplate } from './template';
+import type { Change } from './review';
 
 /**
  * The last plan as choices for the next session: the changes of its review applied, and what was measured or tested since

@@ -5,8 +5,8 @@ import type { DayCheck } from '../screening/day-check';
 import type { ItemId } from '../screening/items';
 import type { Screening } from '../screening/screening';
 import { ageWords } from './age-words';
+import { chainOf, dayCheckToday, limbInHand, linksThatHold } from './chain';
 import type { ClientFacts } from './facts';
-import { chainOf, dayCheckToday, limbInHand, linksThatHold } from './links';
 
 const DAY = 86_400_000;
 const NOW = 1_800_000_000_000;

@@ -1,14 +1,14 @@
-import { ageWords } from '../chain/age-words';
-import { type ClientFacts, isPostOperative, newest, shelfLifeOf } from '../chain/facts';
-import { measuredWith } from '../chain/links';
 import type { Cuff } from '../cuff/cuff';
 import type { WeightKit } from '../load/weight-kit';
 import { reasonDue } from '../occlusion-pressure/shelf-life';
+import type { Basis } from '../plan/compose';
 import { libraryOf } from '../protocol/exercises';
 import { MS_PER_DAY } from '../quantity/units';
 import { LIMITS } from '../rules/limits';
 import { limitsInForce } from '../screening/clearance';
-import type { Basis } from './compose';
+import { ageWords } from './age-words';
+import { measuredWith } from './chain';
+import { type ClientFacts, isPostOperative, newest, shelfLifeOf } from './facts';
 
 /** What a session is composed from: the facts of a person, the kit, and who prescribes. */
 export const basisOf = (
