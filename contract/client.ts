@@ -12,6 +12,11 @@ export type NewClient = z.input<typeof newClientSchema>;
 
 export const newShelfLifeSchema = z.object({ shelfLife: shelfLifeSchema });
 
+/** Why a clinician lifts a hold (rule SCR-5). */
+export const liftHoldSchema = z.object({
+  reason: z.string().trim().min(1, 'Give the reason for lifting it.').max(400, 'At most 400 characters.'),
+});
+
 /** One line of the roster. */
 export type ClientSummary = { id: string; name: string; story: string; chain: Link[] };
 

@@ -1,9 +1,15 @@
 import { z } from 'zod';
 import type { Plan } from '#core/plan/plan';
 import { type SessionEvent, sessionEventSchema } from '#core/session/events';
+import { overrideReasonSchema } from './prescription';
 
 /** A session to open; the id is made by the client so that opening twice opens once. */
-export const newSessionSchema = z.object({ id: z.uuid(), prescriptionId: z.string().min(1) });
+export const newSessionSchema = z.object({
+  id: z.uuid(),
+  prescriptionId: z.string().min(1),
+  /** Why a clinician passes a guard that was not there when the plan was signed. */
+  overrideReason: overrideReasonSchema,
+});
 
 export const appendEventsSchema = z.object({
   events: z

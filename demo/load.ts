@@ -4,13 +4,13 @@ import { v5 as uuidFrom } from 'uuid';
 import type { ClientRecord } from '#contract/client';
 import { PRACTITIONER_HEADER } from '#contract/practice';
 import { draftSession } from '#core/plan/draft-session';
-import { basisOf, weeksTrained } from '#core/record/basis';
-import { currentPrescription } from '#core/record/chain';
+import { newest } from '#core/quantity/newest';
+import { basisOf } from '#core/record/basis';
 import type { ClientFacts } from '#core/record/facts';
-import { newest } from '#core/record/facts';
+import { planInForce } from '#core/record/in-force';
 import { createApp } from '#server/app';
 import { KitEntity, PracticeEntity, PractitionerEntity } from '#server/db/entities';
-import { pastSessionLog } from './past-session';
+import { dayAfterEvent, pastSessionLog } from './past-session';
 import { type Deed, PEOPLE, type PrescribeWish } from './people';
 import { CUFFS, PRACTICE, PRACTITIONERS, PUMPS, STRAPS, WEIGHT_KITS } from './practice';
 
@@ -53,7 +53,9 @@ export async function loadDemo(orm: MikroORM, nowMs: number): Promise<boolean> {
     for (const [place, deed] of deeds.entries()) {
       // A few minutes between deeds of one day keeps their order.
       clockMs = nowMs - deed.daysAgo * MS_PER_DAY + place * 300_000 - deeds.length * 300_000;
-      record = await play(deed, record, clockMs, post);
+      record = await play(deed, record, clockMs, post, (atMs) => {
+        clockMs = atMs;
+      });
     }
   }
   return true;
@@ -74,13 +76,14 @@ async function play(
   record: ClientRecord,
   atMs: number,
   post: <T>(path: string, body: unknown) => Promise<T>,
+  setClock: (atMs: number) => void,
 ): Promise<ClientRecord> {
   const base = `/clients/${record.id}`;
   switch (deed.do) {
     case 'prescribe':
       return post(`${base}/prescriptions`, draftFor(record.facts, deed.wish, atMs));
     case 'session': {
-      const prescription = currentPrescription(record.facts);
+      const prescription = planInForce(record.facts);
       if (!prescription) throw new Error(`${record.name} has nothing to run.`);
       await post(`${base}/day-checks`, { notWell: [], painNow: 1, bloodPressure: null });
       const session = { id: uuidFrom(`${record.name} ${deed.daysAgo}`, NAMESPACE), startMs: atMs };
@@ -88,6 +91,9 @@ async function play(
       await post(`/sessions/${session.id}/events`, {
         events: pastSessionLog(prescription.plan, session, deed.reps, deed.efforts),
       });
+      const dayAfterMs = atMs + MS_PER_DAY;
+      setClock(dayAfterMs);
+      await post(`/sessions/${session.id}/events`, { events: [dayAfterEvent(session.id, dayAfterMs)] });
       return record;
     }
     case 'plan': {
@@ -119,8 +125,6 @@ function draftFor(facts: ClientFacts, wish: PrescribeWish, nowMs: number) {
       limbs: wish.limbs,
       together,
       rung: 'isometric',
-      weeksTrained: weeksTrained(facts, nowMs),
-      passiveDays: 0,
       newcomer: false,
       isolatedOnly: false,
       carried: new Map(),

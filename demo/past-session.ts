@@ -68,3 +68,17 @@ export function pastSessionLog(
       }) as SessionEvent,
   );
 }
+
+/** The answer of the day after: a little sore, and nothing else. */
+export const dayAfterEvent = (sessionId: string, atMs: number): SessionEvent => ({
+  type: 'followed-up',
+  soreness: 2,
+  bruising: 'none',
+  pinpointBleeding: false,
+  numbness: false,
+  id: uuidFrom('day after', sessionId),
+  sessionId,
+  deviceId: 'plinth-tablet',
+  seq: 1_000,
+  atMs,
+});

@@ -115,10 +115,10 @@ const odalys: DemoPerson = {
     { daysAgo: 15, do: 'prescribe', wish: { ...thighs, percentLop: 40 } },
     { daysAgo: 14, do: 'session', reps: [30, 15, 13, 9], efforts: [5, 7, 8, 9] },
     { daysAgo: 11, do: 'session', reps: [30, 15, 15, 12], efforts: [4, 6, 8, 9] },
-    { daysAgo: 8, do: 'prescribe', wish: { ...thighs, percentLop: 45 } },
+    { daysAgo: 7, do: 'prescribe', wish: { ...thighs, percentLop: 45 } },
     { daysAgo: 7, do: 'confirm', body: { goneMmHg: 178 } },
     { daysAgo: 7, do: 'session', reps: [30, 15, 15, 14], efforts: [5, 6, 7, 8] },
-    { daysAgo: 2, do: 'prescribe', wish: { ...thighs, percentLop: 50 } },
+    { daysAgo: 0, do: 'prescribe', wish: { ...thighs, percentLop: 50 } },
     { daysAgo: 0, do: 'check', body: { notWell: [], painNow: 1, bloodPressure: null } },
   ],
 };

@@ -198,7 +198,9 @@ export async function measuredClient(api: Api): Promise<ClientRecord> {
 }
 
 /** One exercise for `client` that breaks no rule, changed by `changes`. */
-export const exerciseFor = (client: ClientRecord, changes: TestChoices = {}): ExerciseChoice => {
+export const exerciseFor = (client: ClientRecord, asked: TestChoices = {}): ExerciseChoice => {
+  // A newcomer begins at the school's start (rule PRS-4).
+  const changes = { percentLop: 40, ...asked };
   const [limb] = testExercise(changes).limbs;
   const occlusionId = client.facts.occlusions[0]?.id ?? '';
   const { percentOneRepMax = 25 } = changes;

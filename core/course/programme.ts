@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { goalIdSchema } from '../plan/goals';
-import { proposedPercent } from '../pressure/newcomer-ramp';
-import { limbSchema } from '../quantity/limb';
+import { levelInWeeks } from '../pressure/ramp';
+import { limbKind, limbSchema } from '../quantity/limb';
 import type { Finding } from '../rules/finding';
 import { LIMITS } from '../rules/limits';
 import { schoolIdSchema } from '../rules/schools';
@@ -75,12 +75,12 @@ const WEEKS_TO_MEASURE = 4;
 
 /**
  * The weeks of a block (rules PRS-4, LOAD-2, LOP-6, PRO-3, PRO-4).
- * @param weeksTrained whole weeks of training before the block
+ * @param levelPercentLop where the ramp stands when the block begins
  * @param capPercentLop what a clearance caps the pressure at, or `null`
  */
 export function weeksOf(
   { wish, days }: Programme,
-  weeksTrained: number,
+  levelPercentLop: number,
   capPercentLop: number | null,
 ): ProgrammeWeek[] {
   const startDay = dayOf(wish.startsOn);
@@ -95,7 +95,10 @@ export function weeksOf(
     return {
       week,
       days: all.filter((day) => day >= startDay + 7 * week && day < startDay + 7 * number),
-      percentLop: proposedPercent(wish.limb, wish.schoolId, weeksTrained + week, capPercentLop).value,
+      percentLop: Math.min(
+        levelInWeeks(levelPercentLop, week, limbKind(wish.limb), wish.schoolId),
+        capPercentLop ?? 100,
+      ),
       deload: wish.deloadEvery !== null && number % wish.deloadEvery === 0,
       due: due.filter((words) => words !== false),
     };

@@ -87,29 +87,38 @@ export function withoutKilograms(chosen: string, kits: readonly WeightKit[]): Ta
   };
 }
 
-/** Findings on the intended and the true share of 1RM (rules LOAD-3, LOAD-4). */
+/** Findings on the intended and the true share of 1RM: the higher of both is judged (rules LOAD-3, LOAD-4). */
 export function checkLoad(percentOneRepMax: number, target: TargetLoad): Finding[] {
   const { startLow, usualHigh, hardHigh } = LIMITS.percentOneRepMax;
+  const truePercent = target.truePercent ?? percentOneRepMax;
+  const higher = Math.max(percentOneRepMax, truePercent);
+  const ofKit = truePercent > percentOneRepMax;
   const findings: Finding[] = [];
-  if (percentOneRepMax > hardHigh) {
+  if (ofKit) {
+    findings.push({
+      rule: 'LOAD-4',
+      level: levelOf(truePercent),
+      subject: 'weightKitId',
+      message: `The lightest this kit makes is ${target.load.value} kg, which is ${truePercent} % of 1RM and above the ${percentOneRepMax} % asked for.`,
+      remedy: 'Use other kit, a longer rest, fewer repetitions, or another exercise.',
+    });
+  } else if (higher > usualHigh) {
     findings.push({
       rule: 'LOAD-3',
-      level: 'hard',
+      level: levelOf(higher),
       subject: 'percentOneRepMax',
-      message: `${percentOneRepMax} % of 1RM is above ${hardHigh} %, which nobody may use under a cuff.`,
-      remedy: `Set ${usualHigh} % or lower.`,
+      message:
+        higher > hardHigh
+          ? `${higher} % of 1RM is above ${hardHigh} %, which nobody may use under a cuff.`
+          : `${higher} % of 1RM is above the usual ${usualHigh} %.`,
+      remedy:
+        higher > hardHigh
+          ? `Set ${usualHigh} % or lower.`
+          : `Set ${usualHigh} % or lower, or have a clinician give the reason.`,
       fix: { set: 'percentOneRepMax', to: usualHigh },
     });
-  } else if (percentOneRepMax > usualHigh) {
-    findings.push({
-      rule: 'LOAD-3',
-      level: 'guard',
-      subject: 'percentOneRepMax',
-      message: `${percentOneRepMax} % of 1RM is above the usual ${usualHigh} %.`,
-      remedy: `Set ${usualHigh} % or lower, or have a clinician give the reason.`,
-      fix: { set: 'percentOneRepMax', to: usualHigh },
-    });
-  } else if (percentOneRepMax < startLow) {
+  }
+  if (percentOneRepMax < startLow) {
     findings.push({
       rule: 'LOAD-3',
       level: 'note',
@@ -119,15 +128,11 @@ export function checkLoad(percentOneRepMax: number, target: TargetLoad): Finding
       fix: { set: 'percentOneRepMax', to: startLow },
     });
   }
-  const { truePercent } = target;
-  if (truePercent !== null && truePercent > percentOneRepMax && truePercent > usualHigh) {
-    findings.push({
-      rule: 'LOAD-4',
-      level: truePercent > hardHigh ? 'hard' : 'guard',
-      subject: 'weightKitId',
-      message: `The lightest this kit makes is ${target.load.value} kg, which is ${truePercent} % of 1RM.`,
-      remedy: 'Use other kit, a longer rest, fewer repetitions, or another exercise.',
-    });
-  }
   return findings;
+}
+
+function levelOf(percent: number): Finding['level'] {
+  const { usualHigh, hardHigh } = LIMITS.percentOneRepMax;
+  if (percent > hardHigh) return 'hard';
+  return percent > usualHigh ? 'guard' : 'note';
 }

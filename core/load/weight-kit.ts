@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import type { Equipment } from '../protocol/exercise';
 import { tidy } from '../quantity/rounding';
 import { type DisplayUnits, massIn, massWords } from '../quantity/units';
 
@@ -138,3 +139,11 @@ export function unweighedSteps(chosen: string, kits: readonly WeightKit[]): read
   const bands = kits.find((kit) => kit.kind === 'bands' && kit.names.includes(chosen));
   return bands?.kind === 'bands' ? bands.names : BODY_WEIGHT_STEPS;
 }
+
+/** The kind of kit that loads an exercise with this equipment; none for what has no kilograms (rule LOAD-4). */
+export const EQUIPMENT_KITS: Partial<Record<Equipment, WeightKit['kind']>> = {
+  stack: 'stack',
+  dumbbells: 'single-masses',
+  'ankle-weights': 'single-masses',
+  bar: 'bar-and-plates',
+};

@@ -1,8 +1,10 @@
-import type { Library } from '../protocol/exercises';
+import { pressureInForce } from '../occlusion-pressure/in-force';
 import type { Finding } from '../rules/finding';
 import { LIMITS } from '../rules/limits';
+import { testInForce } from '../strength/in-force';
 import { orderRank } from './check-session';
 import { type ExerciseChoice, type SessionChoice, withPercentLop } from './choices';
+import type { Basis } from './compose';
 
 const FREE_MS = LIMITS.continuousOcclusionMs.freeFlowToRestart;
 
@@ -10,12 +12,12 @@ const FREE_MS = LIMITS.continuousOcclusionMs.freeFlowToRestart;
 export function applyFix(
   session: SessionChoice,
   { fix, exerciseIndex }: Finding,
-  library: Library,
+  basis: Basis,
 ): SessionChoice {
   if (!fix) return session;
   if (fix.set === 'order') {
     const rank = ({ exerciseId }: ExerciseChoice) => {
-      const exercise = library[exerciseId];
+      const exercise = basis.library[exerciseId];
       return exercise ? orderRank(exercise) : 0;
     };
     return { ...session, exercises: [...session.exercises].sort((a, b) => rank(a) - rank(b)) };
@@ -26,13 +28,13 @@ export function applyFix(
   }
   return {
     ...session,
-    exercises: session.exercises.map((choice, place) => (mine(place) ? changed(choice, fix) : choice)),
+    exercises: session.exercises.map((choice, place) => (mine(place) ? changed(choice, fix, basis) : choice)),
   };
 }
 
 type ChoiceFix = Exclude<NonNullable<Finding['fix']>, { set: 'order' | 'exercise' }>;
 
-function changed(choice: ExerciseChoice, fix: ChoiceFix): ExerciseChoice {
+function changed(choice: ExerciseChoice, fix: ChoiceFix, basis: Basis): ExerciseChoice {
   const inRests = (part: Partial<ExerciseChoice['sets'][number]>) =>
     choice.sets.map((set, place) => (place < choice.sets.length - 1 ? { ...set, ...part } : set));
   switch (fix.set) {
@@ -63,5 +65,27 @@ function changed(choice: ExerciseChoice, fix: ChoiceFix): ExerciseChoice {
       return { ...choice, tempoId: fix.to };
     case 'position':
       return { ...choice, position: fix.to };
+    case 'inForce':
+      return goByInForce(choice, basis);
   }
+}
+
+/** The same choice on the pressures and the test in force now (rule START-2). */
+export function goByInForce(choice: ExerciseChoice, basis: Basis): ExerciseChoice {
+  const test =
+    choice.load.kind === 'weighed' &&
+    testInForce(
+      basis.strengthTests,
+      choice.exerciseId,
+      choice.limbs.map(({ limb }) => limb),
+    );
+  return {
+    ...choice,
+    limbs: choice.limbs.map((limb) => {
+      const inForce = limb.kind === 'measured' && pressureInForce(basis, limb.limb, choice.position);
+      return inForce ? { ...limb, occlusionId: inForce.id } : limb;
+    }),
+    load:
+      choice.load.kind === 'weighed' && test ? { ...choice.load, strengthTestId: test.fact.id } : choice.load,
+  };
 }

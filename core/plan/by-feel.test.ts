@@ -1,8 +1,10 @@
 import { describe, expect, it } from 'vitest';
+import type { TightnessFact } from '../cuff/fact';
 import { modelOf } from '../forecast/fatigue-model';
 import { pacedReps } from '../protocol/set-work';
 import { chainOf } from '../record/chain';
-import type { ClientFacts, TightnessFact } from '../record/facts';
+import type { ClientFacts } from '../record/facts';
+import { strangerFacts, testKitInUse, testPrescription } from '../record/record.fixture';
 import { recommend } from '../review/review';
 import { hardFindings } from '../rules/finding';
 import type { EventBody } from '../session/events';
@@ -64,8 +66,6 @@ describe('a session under a strap, by feel (TIGHT)', () => {
       limbs: ['left-thigh'],
       together: false,
       rung: 'unloaded',
-      weeksTrained: 0,
-      passiveDays: 0,
       newcomer: false,
       isolatedOnly: false,
       carried: new Map(),
@@ -121,28 +121,18 @@ describe('a session under a strap, by feel (TIGHT)', () => {
 
   it('may be run once somebody has prescribed it', () => {
     const facts = (prescribed: boolean): ClientFacts => ({
-      shelfLife: '4-weeks',
-      units: { mass: 'kg', length: 'cm' },
-      stricter: [],
-      ownExercises: {},
-      screenings: [],
-      clearances: [],
-      dayChecks: [],
+      ...strangerFacts,
       fits: [
         { kind: 'strap', strapId: 'strap', limb: 'left-thigh', atMs: 1, girthCm: 52, widthCm: 7, label: 'S' },
       ],
       tightness: [felt],
-      occlusions: [],
-      strengthTests: [],
-      prescriptions: prescribed ? [{ id: 'rx', atMs: 2, signedBy: 'c', overrideReason: null, plan }] : [],
-      programmes: [],
-      sessions: [],
+      prescriptions: prescribed ? [testPrescription({ plan })] : [],
     });
     const measure = (prescribed: boolean) =>
-      chainOf(facts(prescribed), START_MS).find(({ id }) => id === 'measure');
+      chainOf(facts(prescribed), testKitInUse, START_MS).find(({ id }) => id === 'measure');
     expect(measure(false)).toMatchObject({ state: 'due', figure: 'felt 7 of 10' });
     expect(measure(true)).toMatchObject({ state: 'good', figure: 'felt 7 of 10' });
-    const prescribed = chainOf(facts(true), START_MS).find(({ id }) => id === 'prescribe');
+    const prescribed = chainOf(facts(true), testKitInUse, START_MS).find(({ id }) => id === 'prescribe');
     expect(prescribed?.figure).toBe('mark 6');
     expect(prescribed?.reason).not.toContain('mmHg');
   });

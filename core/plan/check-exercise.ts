@@ -1,14 +1,14 @@
-import type { Cuff } from '../cuff/cuff';
-import { checkLoad } from '../load/target-load';
-import { checkExercisePercent, checkPassivePercent, checkPosition } from '../pressure/check-pressure';
+import { EXERCISES, type Library } from '../protocol/exercises';
 import { PROTOCOLS } from '../protocol/protocols';
 import { pacedReps } from '../protocol/set-work';
-import { LIMB_LABELS, type Limb, limbKind, limbSide } from '../quantity/limb';
+import { LIMB_LABELS } from '../quantity/limb';
 import type { Finding } from '../rules/finding';
 import { LIMITS } from '../rules/limits';
 import type { SchoolId } from '../rules/schools';
 import type { ClearanceLimits } from '../screening/clearance';
-import type { Basis, Resolved } from './compose';
+import { checkLimb, checkLimbOfExercise } from './check-limb';
+import { checkResistance } from './check-resistance';
+import { type Basis, isPostOperativeWork, type Resolved } from './compose';
 
 /** Everything the rules find about one exercise by itself. */
 export function checkExercise(one: Resolved, schoolId: SchoolId, basis: Basis): Finding[] {
@@ -16,29 +16,12 @@ export function checkExercise(one: Resolved, schoolId: SchoolId, basis: Basis): 
   const findings = [
     ...checkRole(one, basis),
     ...checkClearance(one, basis.limits),
-    ...one.limbs.flatMap(({ choice, occlusion, cuff }) => [
-      ...checkOwnLimb(choice.limb, occlusion.limb),
-      ...checkLimbOfExercise(choice.limb, one),
-      ...(passive
-        ? checkPassivePercent(choice.percentLop, basis.postOperative)
-        : checkExercisePercent(
-            choice.limb,
-            choice.percentLop,
-            schoolId,
-            PROTOCOLS[one.choice.protocolId].percentLop,
-          )),
-      ...checkPosition(occlusion.position, one.choice.position),
-      ...checkCuff(cuff, occlusion.widthCm, (occlusion.pressure.value * choice.percentLop) / 100),
-      ...checkSteady(occlusion.steady),
-      ...checkDue(choice.limb, basis.due.get(occlusion.id)),
-    ]),
+    ...one.limbs.flatMap((limb) => checkLimb(one, limb, schoolId, passive, basis)),
     ...one.straps.flatMap(({ limb }) => checkLimbOfExercise(limb, one)),
     ...checkStraps(one, basis.limits),
     ...checkSides(one),
     ...checkPassive(one, passive),
-    ...checkTest(one),
-    ...checkTestDue(one, basis),
-    ...(one.choice.load.kind === 'weighed' ? checkLoad(one.choice.load.percentOneRepMax, one.load) : []),
+    ...checkResistance(one, basis),
     ...checkProtocolChoices(one),
   ];
   // Two limbs at the same share say the same thing once.
@@ -47,14 +30,17 @@ export function checkExercise(one: Resolved, schoolId: SchoolId, basis: Basis): 
   );
 }
 
-/** Passive cycles only count as passive when nothing is exercised. */
+/** Passive cycles only count as passive when nothing is exercised, by what every practice starts with (rule PRS-3). */
 const isPassive = ({ choice, exercise }: Resolved): boolean =>
-  PROTOCOLS[choice.protocolId].mode === 'passive' && exercise.kind === 'passive';
+  PROTOCOLS[choice.protocolId].mode === 'passive' &&
+  exercise.kind === 'passive' &&
+  (EXERCISES as Library)[choice.exerciseId]?.kind === 'passive';
 
-function checkRole({ choice }: Resolved, { prescriber, postOperative }: Basis): Finding[] {
-  if (prescriber === 'clinician') return [];
+function checkRole({ choice }: Resolved, basis: Basis): Finding[] {
+  if (basis.prescriber === 'clinician') return [];
   const passive = PROTOCOLS[choice.protocolId].mode === 'passive';
-  if (!passive && !postOperative) return [];
+  const limbs = choice.limbs.map(({ limb }) => limb);
+  if (!passive && !isPostOperativeWork(limbs, basis)) return [];
   return [
     {
       rule: 'SCR-4',
@@ -98,33 +84,6 @@ function checkClearance({ choice, limbs }: Resolved, limits: ClearanceLimits): F
   return findings;
 }
 
-function checkOwnLimb(limb: Limb, measured: Limb): Finding[] {
-  if (limb === measured) return [];
-  return [
-    {
-      rule: 'LOP-4',
-      level: 'hard',
-      subject: 'limb',
-      message: `The pressure was measured on the ${LIMB_LABELS[measured].toLowerCase()}; it is never copied to another limb.`,
-      remedy: 'Measure this limb.',
-    },
-  ];
-}
-
-function checkLimbOfExercise(limb: Limb, { exercise }: Resolved): Finding[] {
-  if (exercise.limbKind === limbKind(limb)) return [];
-  return [
-    {
-      rule: 'FIT-1',
-      level: 'hard',
-      subject: 'exerciseId',
-      message: `${exercise.label} works the ${exercise.limbKind === 'arm' ? 'arm' : 'leg'}, and the cuff is on the other kind of limb.`,
-      remedy: 'Choose an exercise for the limb that wears the cuff.',
-      fix: { set: 'exercise', to: 'remove' },
-    },
-  ];
-}
-
 function checkSides({ choice, exercise }: Resolved): Finding[] {
   const twice = new Set(choice.limbs.map(({ limb }) => limb)).size < choice.limbs.length;
   if (twice) {
@@ -165,37 +124,26 @@ function checkPassive({ choice, exercise }: Resolved, passive: boolean): Finding
       },
     ];
   }
-  if (!passive || choice.position !== 'standing') return [];
-  return [
-    {
-      rule: 'PRS-3',
-      level: 'hard',
+  if (!passive) return [];
+  const findings: Finding[] = [];
+  const add = (finding: Omit<Finding, 'rule' | 'level'>) =>
+    findings.push({ rule: 'PRS-3', level: 'hard', ...finding });
+  if (choice.position === 'standing') {
+    add({
       subject: 'position',
       message: 'Passive cycles are done lying or sitting.',
       remedy: 'Lie down.',
       fix: { set: 'position', to: 'lying' },
-    },
-  ];
-}
-
-function checkCuff(cuff: Cuff, measuredWidthCm: number, pressureMmHg: number): Finding[] {
-  const findings: Finding[] = [];
-  if (pressureMmHg > cuff.maxPressureMmHg) {
-    findings.push({
-      rule: 'FIT-2',
-      level: 'hard',
-      subject: 'percentLop',
-      message: `${Math.floor(pressureMmHg)} mmHg is above the ${cuff.maxPressureMmHg} mmHg that ${cuff.label} can hold.`,
-      remedy: 'Lower the share of LOP or measure with a wider cuff.',
     });
   }
-  if (cuff.widthCm !== measuredWidthCm) {
-    findings.push({
-      rule: 'FIT-3',
-      level: 'hard',
-      subject: 'percentLop',
-      message: `${cuff.label} is ${cuff.widthCm} cm wide; the pressure was measured with ${measuredWidthCm} cm and never carries over.`,
-      remedy: 'Measure again with this cuff.',
+  if (choice.load.kind === 'weighed') {
+    add({ subject: 'weightKitId', message: 'Passive cycles have no load.', remedy: 'Take the load away.' });
+  }
+  if (choice.sets.some(({ work }) => work.kind !== 'timed')) {
+    add({
+      subject: 'sets',
+      message: 'Passive cycles have no repetitions: each lasts a time.',
+      remedy: 'Choose the passive protocol anew, and its sets come with it.',
     });
   }
   return findings;
@@ -232,74 +180,6 @@ function checkStraps({ choice, straps }: Resolved, { maxPercentLop, capFrom }: C
     });
   }
   return findings;
-}
-
-function checkSteady(steady: boolean): Finding[] {
-  if (steady) return [];
-  return [
-    {
-      rule: 'LOP-3',
-      level: 'note',
-      subject: 'percentLop',
-      message: 'The occlusion pressure is unsteady: its trials ranged over more than 10 mmHg.',
-      remedy: 'Re-fit the cuff and measure again before relying on it.',
-    },
-  ];
-}
-
-/** It may be signed, but a session does not open on it: the chain asks for the measurement first. */
-function checkDue(limb: Limb, reason: string | undefined): Finding[] {
-  if (!reason) return [];
-  return [
-    {
-      rule: 'LOP-6',
-      level: 'note',
-      subject: 'percentLop',
-      message: `The pressure of the ${LIMB_LABELS[limb].toLowerCase()} is due: ${reason}.`,
-      remedy: 'Measure again before it is run.',
-    },
-  ];
-}
-
-function checkTestDue({ test }: Resolved, { due }: Basis): Finding[] {
-  const age = test && due.get(test.id);
-  if (!age) return [];
-  return [
-    {
-      rule: 'LOAD-2',
-      level: 'note',
-      subject: 'strengthTestId',
-      message: `The strength test is ${age}; it holds 6 weeks.`,
-      remedy: 'Test again before it is run.',
-    },
-  ];
-}
-
-/** The other side's 1RM may stand in for a side that is not tested, and is marked (rule LOAD-2). */
-function checkTest({ choice, test, exercise }: Resolved): Finding[] {
-  if (!test) return [];
-  if (test.exerciseId !== choice.exerciseId) {
-    return [
-      {
-        rule: 'LOAD-1',
-        level: 'hard',
-        subject: 'strengthTestId',
-        message: `The test is of another exercise than ${exercise.label}.`,
-        remedy: 'Test the one prescribed.',
-      },
-    ];
-  }
-  const side = choice.limbs.length > 1 ? 'both' : choice.limbs[0] && limbSide(choice.limbs[0].limb);
-  if (test.side === side || (test.side === 'both' && side !== 'both' && exercise.sides !== 'one')) return [];
-  return [
-    {
-      rule: 'LOAD-2',
-      level: 'note',
-      subject: 'strengthTestId',
-      message: `The 1RM is of the ${test.side === 'both' ? 'two sides together' : `${test.side} side`}, standing in for ${side === 'both' ? 'both sides' : `the ${side}`}.`,
-      remedy: 'Right for an injured or post-operative side; test this side once it may be tested.',
-    },
-  ];
 }
 
 function checkProtocolChoices({ choice, load }: Resolved): Finding[] {

@@ -1,4 +1,4 @@
-import { proposedPercent } from '../pressure/newcomer-ramp';
+import { proposedPercent } from '../pressure/ramp';
 import { PROTOCOLS } from '../protocol/protocols';
 import { SCHOOLS, type SchoolId, schoolIdSchema } from '../rules/schools';
 import { type ExerciseChoice, type SessionChoice, setsOf } from './choices';
@@ -21,21 +21,16 @@ export type SchoolRow = {
 };
 
 /**
- * A session as another school would begin it: its proposed pressure for the weeks trained and, for resistance work, its
+ * A session as another school would begin it: its proposed pressure for now and, for resistance work, its
  * usual protocol (rules PRS-2, PRS-4). All else stays as chosen.
  */
-export function underSchool(
-  session: SessionChoice,
-  schoolId: SchoolId,
-  basis: Pick<Basis, 'limits'>,
-  weeksTrained: number,
-): SessionChoice {
+export function underSchool(session: SessionChoice, schoolId: SchoolId, basis: Basis): SessionChoice {
   return {
     ...session,
     schoolId,
     exercises: session.exercises.map((choice) =>
       PROTOCOLS[choice.protocolId].mode === 'resistance'
-        ? exerciseUnderSchool(choice, schoolId, basis.limits.maxPercentLop, weeksTrained)
+        ? exerciseUnderSchool(choice, schoolId, basis)
         : choice,
     ),
   };
@@ -44,8 +39,7 @@ export function underSchool(
 function exerciseUnderSchool(
   choice: ExerciseChoice,
   schoolId: SchoolId,
-  capPercentLop: number | null,
-  weeksTrained: number,
+  { limits, done, nowMs }: Basis,
 ): ExerciseChoice {
   const protocolId = SCHOOLS[schoolId].usualProtocol;
   const { tempos, restMs } = PROTOCOLS[protocolId];
@@ -57,15 +51,18 @@ function exerciseUnderSchool(
     limbs: choice.limbs.map((limb) =>
       limb.kind === 'by-feel'
         ? limb
-        : { ...limb, percentLop: proposedPercent(limb.limb, schoolId, weeksTrained, capPercentLop).value },
+        : {
+            ...limb,
+            percentLop: proposedPercent(limb.limb, schoolId, done, nowMs, limits.maxPercentLop).value,
+          },
     ),
   };
 }
 
 /** The same person and exercises under each school, so that what differs is the school (rule PRS-2). */
-export function compareSchools(session: SessionChoice, basis: Basis, weeksTrained: number): SchoolRow[] {
+export function compareSchools(session: SessionChoice, basis: Basis): SchoolRow[] {
   return schoolIdSchema.options.map((schoolId) => {
-    const theirs = underSchool(session, schoolId, basis, weeksTrained);
+    const theirs = underSchool(session, schoolId, basis);
     const { plan } = composeSession(theirs, basis);
     const timeline = compile(plan);
     const dose = doseOf(timeline);

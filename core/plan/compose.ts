@@ -1,16 +1,23 @@
 import type { Cuff } from '../cuff/cuff';
+import type { FitFact, TightnessFact } from '../cuff/fact';
 import { type TargetLoad, targetLoad, withoutKilograms } from '../load/target-load';
 import type { WeightKit } from '../load/weight-kit';
+import type { OcclusionFact } from '../occlusion-pressure/fact';
+import { fitInForce } from '../occlusion-pressure/in-force';
 import { primingPressures } from '../pressure/priming';
-import { targetPressure } from '../pressure/target-pressure';
+import type { RampSession } from '../pressure/ramp';
+import { targetPressure, UPRIGHT_ADDS_MMHG } from '../pressure/target-pressure';
 import type { Exercise } from '../protocol/exercise';
 import type { Library } from '../protocol/exercises';
 import { PROTOCOLS, TEMPOS } from '../protocol/protocols';
 import { workMsOf } from '../protocol/set-work';
+import { type Limb, limbKind, uprightness } from '../quantity/limb';
+import { newest } from '../quantity/newest';
 import type { DisplayUnits } from '../quantity/units';
-import { newest, type OcclusionFact, type StrengthFact, type TightnessFact } from '../record/facts';
 import type { Finding } from '../rules/finding';
-import type { ClearanceLimits } from '../screening/clearance';
+import type { ClearanceLimits, WorkMode } from '../screening/clearance';
+import type { StrengthFact } from '../strength/fact';
+import { type ServingTest, serve, sideOf } from '../strength/in-force';
 import { checkExercise } from './check-exercise';
 import { checkSession } from './check-session';
 import { checkTimeline } from './check-timeline';
@@ -25,9 +32,17 @@ import {
   type PlannedLoad,
 } from './plan';
 
+/** A session that was really done, as later ones are checked against it. */
+export type SessionDone = RampSession & {
+  worked: readonly { exerciseId: string; limbs: readonly Limb[]; mode: WorkMode }[];
+};
+
 /** What is on record for a person and what the practice owns: all that choices are applied to. */
 export type Basis = {
+  nowMs: number;
   occlusions: readonly OcclusionFact[];
+  /** Girths and what is worn there; the newest of a limb counts. */
+  fits: readonly FitFact[];
   strengthTests: readonly StrengthFact[];
   /** Straps as they were last tightened by feel. */
   tightness: readonly TightnessFact[];
@@ -39,10 +54,18 @@ export type Basis = {
   limits: ClearanceLimits;
   /** Why a measured pressure or a strength test no longer holds, by its id (rules LOP-6, LOAD-2). */
   due: ReadonlyMap<string, string>;
-  /** An operation in the last 12 weeks. */
-  postOperative: boolean;
+  /** Operations of the last 12 weeks, by limb (rules SCR-1, SCR-4). */
+  procedures: readonly { limb: Limb; atMs: number }[];
   prescriber: 'clinician' | 'coach';
+  /** Sessions really done before. */
+  done: readonly SessionDone[];
 };
+
+/** Whether work on these limbs is after an operation (rules SCR-1, SCR-4). */
+export const isPostOperativeWork = (
+  limbs: readonly Limb[],
+  { procedures }: Pick<Basis, 'procedures'>,
+): boolean => procedures.some(({ limb }) => limbs.includes(limb));
 
 /** One exercise with everything its choices point to. `test` and `kit` are null for work without kilograms. */
 export type Resolved = {
@@ -51,7 +74,7 @@ export type Resolved = {
   limbs: { choice: MeasuredChoice; occlusion: OcclusionFact; cuff: Cuff }[];
   /** Limbs under a strap instead. */
   straps: TightnessFact[];
-  test: StrengthFact | null;
+  test: ServingTest | null;
   kit: WeightKit | null;
   load: TargetLoad;
 };
@@ -114,7 +137,7 @@ function resolve(choice: ExerciseChoice, place: number, basis: Basis): Resolved 
   const limbs = choice.limbs.flatMap((limb, index) => {
     if (limb.kind !== 'measured') return [];
     const occlusion = basis.occlusions.find(({ id }) => id === limb.occlusionId);
-    const cuff = basis.cuffs.find(({ id }) => id === occlusion?.cuffId);
+    const cuff = occlusion && cuffFor(occlusion, basis);
     if (!occlusion || !cuff) {
       throw new UnknownChoice(
         at(`limbs.${index}.occlusionId`),
@@ -148,8 +171,19 @@ function resolve(choice: ExerciseChoice, place: number, basis: Basis): Resolved 
       'Choose weights that have.',
     );
   }
-  const target = targetLoad(test.oneRepMax.value, load.percentOneRepMax, kit, basis.massUnit);
-  return { choice, exercise, limbs, straps, test, kit, load: target };
+  const serving = serve(test, sideOf(choice.limbs.map(({ limb }) => limb)));
+  const target = targetLoad(serving.oneRepMax.value, load.percentOneRepMax, kit, basis.massUnit);
+  return { choice, exercise, limbs, straps, test: serving, kit, load: target };
+}
+
+/** The cuff a pressure is used with: the one that is worn now, if it is as wide as the one it was measured with (FIT-3). */
+export function cuffFor(
+  occlusion: OcclusionFact,
+  { cuffs, fits }: Pick<Basis, 'cuffs' | 'fits'>,
+): Cuff | undefined {
+  const worn = fitInForce(fits, occlusion.limb);
+  const wornCuff = worn?.kind === 'cuff' ? cuffs.find(({ id }) => id === worn.cuffId) : undefined;
+  return wornCuff?.widthCm === occlusion.widthCm ? wornCuff : cuffs.find(({ id }) => id === occlusion.cuffId);
 }
 
 function plannedExercise({ choice, exercise, limbs, straps, test, load }: Resolved): PlannedExercise {
@@ -160,7 +194,7 @@ function plannedExercise({ choice, exercise, limbs, straps, test, load }: Resolv
     cue: exercise.cue,
     position: choice.position,
     mode: protocol.mode,
-    limbs: [...limbs.map((limb) => limbTarget(limb, choice.primed)), ...straps.map(strapTarget)],
+    limbs: [...limbs.map((limb) => limbTarget(limb, choice)), ...straps.map(strapTarget)],
     load: plannedLoad(choice, test, load),
     protocolId: choice.protocolId,
     protocolLabel: protocol.label,
@@ -178,7 +212,7 @@ function plannedExercise({ choice, exercise, limbs, straps, test, load }: Resolv
 
 function plannedLoad(
   { load: choice }: ExerciseChoice,
-  test: StrengthFact | null,
+  test: ServingTest | null,
   made: TargetLoad,
 ): PlannedLoad {
   if (choice.kind !== 'weighed' || !test || made.truePercent === null) {
@@ -189,17 +223,25 @@ function plannedLoad(
     load: made.load,
     recipe: made.recipe,
     truePercent: made.truePercent,
-    testId: test.id,
-    testedSide: test.side,
+    testId: test.fact.id,
+    testedSide: test.fact.side,
     oneRepMax: test.oneRepMax,
     percentOneRepMax: choice.percentOneRepMax,
     weightKitId: choice.weightKitId,
   };
 }
 
-function limbTarget({ choice, occlusion, cuff }: Resolved['limbs'][number], primed: boolean): MeasuredTarget {
+function limbTarget(
+  { choice, occlusion, cuff }: Resolved['limbs'][number],
+  { position, primed }: Pick<ExerciseChoice, 'position' | 'primed'>,
+): MeasuredTarget {
+  const moreUpright = uprightness(position, occlusion.position) > 0;
   const { target, trueRange } = targetPressure(
-    { value: occlusion.pressure.value, uncertainty: occlusion.uncertaintyMmHg },
+    {
+      value: occlusion.pressure.value,
+      uncertainty: occlusion.uncertaintyMmHg,
+      ...(moreUpright ? { uprightAddsMmHg: UPRIGHT_ADDS_MMHG[limbKind(choice.limb)] } : {}),
+    },
     choice.percentLop,
     occlusion.divisionMmHg,
   );

@@ -1,21 +1,22 @@
 import { targetLoad } from '../load/target-load';
-import { makeableLoads, type WeightKit } from '../load/weight-kit';
-import { passiveReEntryMmHg, proposedPercent } from '../pressure/newcomer-ramp';
+import { EQUIPMENT_KITS, makeableLoads, type WeightKit } from '../load/weight-kit';
+import { pressureInForce } from '../occlusion-pressure/in-force';
 import { type Equipment, type Exercise, isWeighed, type Rung } from '../protocol/exercise';
 import type { ExerciseId } from '../protocol/exercises';
 import { PROTOCOLS, type ProtocolId } from '../protocol/protocols';
-import { LIMB_LABELS, type Limb, limbKind, limbSide, type Position, uprightness } from '../quantity/limb';
-import { tidy } from '../quantity/rounding';
-import type { OcclusionFact, StrengthFact, TightnessFact } from '../record/facts';
-import { newest } from '../record/facts';
-import type { Carried } from '../review/carry-over';
+import { LIMB_LABELS, type Limb, limbKind, type Position } from '../quantity/limb';
 import { LIMITS } from '../rules/limits';
 import { SCHOOLS, type SchoolId } from '../rules/schools';
-import type { Side } from '../strength/side';
+import { testInForce } from '../strength/in-force';
+import { applyFix } from './apply-fix';
 import { orderRank } from './check-session';
-import { type ExerciseChoice, type LimbChoice, type LoadChoice, type SessionChoice, setsOf } from './choices';
-import type { Basis } from './compose';
+import { type ExerciseChoice, type LoadChoice, type SessionChoice, setsOf } from './choices';
+import { type Basis, composeSession, isPostOperativeWork } from './compose';
+import { draftLimb, measuredPosition, strapFor } from './draft-limb';
 import { GOALS, type GoalId, RUNG_PROTOCOLS } from './goals';
+
+/** What one exercise takes over from its last session, the reviewed change applied. Shares in %, rest in ms. */
+export type Carried = { percentLop: number; percentOneRepMax: number | null; restMs: number | null };
 
 /** What a draft is asked for. */
 export type DraftWish = {
@@ -27,10 +28,6 @@ export type DraftWish = {
   together: boolean;
   /** The rung of the ladder, for rehabilitation (rule PRO-5). */
   rung: Rung;
-  /** Whole weeks since the first finished session (rule PRS-4). */
-  weeksTrained: number;
-  /** Whole days since the first passive session, for the way back after an operation (rule PRS-4). */
-  passiveDays: number;
   /** Nobody has run a session with this person yet: begins with priming (rule PRS-6). */
   newcomer: boolean;
   /** Isolated exercises only, as in the first month (rule PRO-6). */
@@ -57,13 +54,19 @@ export function draftSession(wish: DraftWish, basis: Basis): Draft {
   for (const id of candidates(wish, basis)) {
     if (new Set(exercises.map(({ exerciseId }) => exerciseId)).size >= goal.exercises) break;
     const made = choicesFor(id, wish, basis);
-    if (typeof made === 'string') notes.push(made);
-    else exercises.push(...made);
+    if (typeof made === 'string') {
+      notes.push(made);
+      continue;
+    }
+    const mended = mendAll({ goal: wish.goal, schoolId: wish.schoolId, exercises: made }, basis);
+    if (typeof mended === 'string') notes.push(`${basis.library[id]?.label} was left out: ${mended}`);
+    else exercises.push(...mended.exercises);
   }
   if (exercises.length === 0) {
     return { session: null, notes: [...notes, 'Nothing in the library fits: add an exercise by hand.'] };
   }
-  if (basis.postOperative && exercises.some(({ protocolId }) => PROTOCOLS[protocolId].mode === 'passive')) {
+  const passive = exercises.some(({ protocolId }) => PROTOCOLS[protocolId].mode === 'passive');
+  if (passive && isPostOperativeWork(wish.limbs, basis)) {
     notes.push(
       'After an operation: 40 mmHg under the training pressure, 10 more each day until it is reached (PRS-4).',
     );
@@ -72,7 +75,30 @@ export function draftSession(wish: DraftWish, basis: Basis): Draft {
     notes.push('Newcomer: the first inflation of each limb is primed (PRS-6).');
     primeFirst(exercises);
   }
-  return { session: { goal: wish.goal, schoolId: wish.schoolId, exercises }, notes };
+  const whole = mendAll({ goal: wish.goal, schoolId: wish.schoolId, exercises }, basis);
+  return typeof whole === 'string'
+    ? { session: null, notes: [...notes, `No draft: ${whole}`] }
+    : { session: whole, notes };
+}
+
+/** More remedies than this in a row go round in circles. */
+const MOST_REMEDIES = 24;
+
+/**
+ * A draft proposes nothing that its own checks would refuse, for whoever prescribes: what can be mended is, one remedy at
+ * a time. @returns the session, or the words of what cannot be mended
+ */
+export function mendAll(session: SessionChoice, basis: Basis): SessionChoice | string {
+  let now = session;
+  for (let remedies = 0; remedies <= MOST_REMEDIES; remedies += 1) {
+    const refused = composeSession(now, basis).findings.filter(({ level }) => level !== 'note');
+    const [first] = refused;
+    if (!first) return now;
+    const mendable = refused.find(({ fix }) => fix && !(fix.set === 'exercise'));
+    if (!mendable) return first.message;
+    now = applyFix(now, mendable, basis);
+  }
+  return 'The remedies of the rules go round in circles: compose it by hand.';
 }
 
 function whyNot({ goal, limbs, rung, schoolId }: DraftWish, basis: Basis): string | null {
@@ -90,7 +116,7 @@ function whyNot({ goal, limbs, rung, schoolId }: DraftWish, basis: Basis): strin
     return 'A cap on the pressure cannot be kept by a strap (SCR-2).';
   if (basis.limits.modes && !basis.limits.modes.includes(mode))
     return `The clearance does not allow ${mode} work (SCR-2).`;
-  if (basis.prescriber === 'coach' && (mode === 'passive' || basis.postOperative)) {
+  if (basis.prescriber === 'coach' && (mode === 'passive' || isPostOperativeWork(limbs, basis))) {
     return `${mode === 'passive' ? 'Passive' : 'Post-operative'} work is prescribed by a clinician (SCR-4).`;
   }
   return null;
@@ -115,7 +141,7 @@ function candidates(wish: DraftWish, basis: Basis): ExerciseId[] {
   const score = ([id, exercise]: (typeof fits)[number]): number =>
     (wish.carried.has(id) ? -1000 : 0) +
     (tested(id) ? -500 : 0) +
-    (isMeasured(exercise.position, wish.limbs, basis.occlusions) ? 0 : 100) +
+    (wish.limbs.every((limb) => isMeasuredIn(exercise.position, limb, basis)) ? 0 : 100) +
     orderRank(exercise);
   return fits
     .filter(([id]) => !hasTests || tested(id))
@@ -141,45 +167,14 @@ function suits(exercise: Exercise, { goal, rung, isolatedOnly }: DraftWish): boo
   }
 }
 
-const isMeasured = (
-  position: Position,
-  limbs: readonly Limb[],
-  occlusions: readonly OcclusionFact[],
-): boolean =>
-  limbs.every((limb) => occlusions.some((fact) => fact.limb === limb && fact.position === position));
+const isMeasuredIn = (position: Position, limb: Limb, basis: Basis): boolean =>
+  pressureInForce(basis, limb, position)?.position === position;
 
-/** The pressure to go by on a limb: measured in the position, else the newest that is not from more upright. */
-function occlusionFor(limb: Limb, position: Position, basis: Basis): OcclusionFact | undefined {
-  const onLimb = basis.occlusions.filter(
-    (fact) => fact.limb === limb && basis.cuffs.some(({ id }) => id === fact.cuffId),
-  );
-  return (
-    newest(onLimb.filter((fact) => fact.position === position)) ??
-    newest(onLimb.filter((fact) => uprightness(fact.position, position) < 0)) ??
-    newest(onLimb)
-  );
-}
-
-/** The strap that was tightened on a limb by feel, where nothing was measured on it (rule TIGHT). */
-const strapFor = (limb: Limb, { occlusions, tightness }: Basis): TightnessFact | undefined =>
-  occlusions.some((fact) => fact.limb === limb)
-    ? undefined
-    : newest(tightness.filter((fact) => fact.limb === limb));
-
-const strapChoice = ({ limb, strapId }: TightnessFact): LimbChoice => ({ kind: 'by-feel', limb, strapId });
-
-/** A limb at a share of its own measured pressure, or under the strap it has instead; `null` when it has neither. */
-export function wornChoice(
-  limb: Limb,
-  position: Position,
-  percentLop: number,
-  basis: Basis,
-): LimbChoice | null {
-  const strap = strapFor(limb, basis);
-  if (strap) return strapChoice(strap);
-  const occlusion = occlusionFor(limb, position, basis);
-  return occlusion ? { kind: 'measured', limb, occlusionId: occlusion.id, percentLop } : null;
-}
+/** A pair lifts together only by a test of both: one side's never loads two (rule LOAD-3). */
+const mayLiftTogether = (id: ExerciseId, exercise: Exercise, { limbs }: DraftWish, basis: Basis): boolean =>
+  !isWeighed(exercise) ||
+  testInForce(basis.strengthTests, id, limbs) !== undefined ||
+  !basis.strengthTests.some(({ exerciseId }) => exerciseId === id);
 
 /** The choices of one exercise for all limbs, or why it was left out. */
 function choicesFor(id: ExerciseId, wish: DraftWish, basis: Basis): ExerciseChoice[] | string {
@@ -187,20 +182,25 @@ function choicesFor(id: ExerciseId, wish: DraftWish, basis: Basis): ExerciseChoi
   if (!exercise) return `${id} is not in the library.`;
   const protocolId = protocolFor(wish.goal, wish.rung, wish.schoolId);
   const together =
-    wish.limbs.length > 1 && exercise.sides !== 'one' && (wish.together || exercise.sides === 'both');
+    wish.limbs.length > 1 &&
+    exercise.sides !== 'one' &&
+    (exercise.sides === 'both' || (wish.together && mayLiftTogether(id, exercise, wish, basis)));
   const groups = together ? [wish.limbs] : wish.limbs.map((limb) => [limb]);
   const made: ExerciseChoice[] = [];
   for (const limbs of groups) {
     const load = loadFor(id, exercise, limbs, wish, basis);
     if (typeof load === 'string') return load;
+    const position = measuredPosition(exercise, limbs, basis);
     const choices = limbs.map((limb) =>
-      limbChoice(limb, exercise, protocolId, wish, basis, wish.carried.get(id)),
+      draftLimb(limb, position, protocolId, wish.schoolId, basis, wish.carried.get(id)?.percentLop),
     );
-    if (choices.some((choice) => choice === null)) return `${exercise.label}: its cuff is gone from the kit.`;
+    if (choices.some((choice) => choice === null)) {
+      return `${exercise.label}: measure ${position}, with a cuff of the kit, first (LOP-5).`;
+    }
     const { tempos, restMs } = PROTOCOLS[protocolId];
     made.push({
       exerciseId: id,
-      position: exercise.position,
+      position,
       limbs: choices.filter((choice) => choice !== null),
       load,
       protocolId,
@@ -210,37 +210,6 @@ function choicesFor(id: ExerciseId, wish: DraftWish, basis: Basis): ExerciseChoi
     });
   }
   return made;
-}
-
-function limbChoice(
-  limb: Limb,
-  exercise: Exercise,
-  protocolId: ProtocolId,
-  { schoolId, weeksTrained, passiveDays }: DraftWish,
-  basis: Basis,
-  carried: Carried | undefined,
-): LimbChoice | null {
-  const occlusion = occlusionFor(limb, exercise.position, basis);
-  const strap = occlusion ? undefined : strapFor(limb, basis);
-  if (strap) return strapChoice(strap);
-  const cuff = basis.cuffs.find(({ id }) => id === occlusion?.cuffId);
-  if (!occlusion || !cuff) return null;
-  const cap = basis.limits.maxPercentLop ?? 100;
-  const { mode } = PROTOCOLS[protocolId];
-  const wanted =
-    PROTOCOLS[protocolId].percentLop?.usual ??
-    carried?.percentLop ??
-    proposedPercent(limb, schoolId, weeksTrained, basis.limits.maxPercentLop).value;
-  const lopMmHg = occlusion.pressure.value;
-  const asked =
-    mode === 'passive' && basis.postOperative
-      ? Math.max(
-          1,
-          Math.floor(tidy((100 * passiveReEntryMmHg((lopMmHg * wanted) / 100, passiveDays)) / lopMmHg)),
-        )
-      : wanted;
-  const held = Math.floor((100 * cuff.maxPressureMmHg) / occlusion.pressure.value);
-  return { kind: 'measured', limb, occlusionId: occlusion.id, percentLop: Math.min(asked, cap, held) };
 }
 
 /** The load of an exercise, or why the kit cannot make one light enough. */
@@ -254,31 +223,13 @@ function loadFor(
   const percent = GOALS[goal].percentOneRepMax;
   if (!isWeighed(exercise) || percent === null)
     return { kind: 'unweighed', with: resistanceOf(exercise, basis.weightKits) };
-  const test = testFor(id, limbs, basis.strengthTests);
+  const test = testInForce(basis.strengthTests, id, limbs);
   if (!test) return { kind: 'unweighed', with: 'limb weight only' };
   const percentOneRepMax = carried.get(id)?.percentOneRepMax ?? percent;
   const kit = bestKit(exercise.equipment, test.oneRepMax.value, percentOneRepMax, basis.weightKits);
   if (!kit) return `${exercise.label}: nothing in the kit makes a load light enough (LOAD-4).`;
-  return { kind: 'weighed', strengthTestId: test.id, weightKitId: kit.id, percentOneRepMax };
+  return { kind: 'weighed', strengthTestId: test.fact.id, weightKitId: kit.id, percentOneRepMax };
 }
-
-/** The newest test of the side that works; the other side's stands in and is marked (rule LOAD-2). */
-export function testFor(
-  id: ExerciseId,
-  limbs: readonly Limb[],
-  tests: readonly StrengthFact[],
-): StrengthFact | undefined {
-  const mine = tests.filter(({ exerciseId }) => exerciseId === id);
-  const side: Side | undefined = limbs.length > 1 ? 'both' : limbs[0] && limbSide(limbs[0]);
-  return newest(mine.filter((fact) => fact.side === side)) ?? newest(mine);
-}
-
-const KITS_OF: Partial<Record<Equipment, WeightKit['kind']>> = {
-  stack: 'stack',
-  dumbbells: 'single-masses',
-  'ankle-weights': 'single-masses',
-  bar: 'bar-and-plates',
-};
 
 /** The kit of the right kind that comes closest under the target; none when all are above the guard. */
 export function bestKit(
@@ -288,11 +239,11 @@ export function bestKit(
   kits: readonly WeightKit[],
 ): WeightKit | undefined {
   const fitting = kits
-    .filter((kit) => makeableLoads(kit).length > 0)
+    .filter((kit) => kit.kind === EQUIPMENT_KITS[equipment] && makeableLoads(kit).length > 0)
     .map((kit) => ({ kit, ...targetLoad(oneRepMaxKg, percent, kit) }))
     .filter(({ truePercent }) => (truePercent ?? 0) <= LIMITS.percentOneRepMax.usualHigh)
     .sort((a, b) => Math.abs((a.truePercent ?? 0) - percent) - Math.abs((b.truePercent ?? 0) - percent));
-  return (fitting.find(({ kit }) => kit.kind === KITS_OF[equipment]) ?? fitting[0])?.kit;
+  return fitting[0]?.kit;
 }
 
 function resistanceOf({ equipment }: Exercise, kits: readonly WeightKit[]): string {

@@ -1,12 +1,14 @@
 import type { Cuff } from '../cuff/cuff';
 import type { WeightKit } from '../load/weight-kit';
+import type { OcclusionFact } from '../occlusion-pressure/fact';
 import { libraryOf } from '../protocol/exercises';
 import type { ProtocolId, TempoId } from '../protocol/protocols';
 import type { Limb, Position } from '../quantity/limb';
-import type { OcclusionFact, StrengthFact } from '../record/facts';
+import { MS_PER_DAY } from '../quantity/units';
 import type { SchoolId } from '../rules/schools';
+import type { StrengthFact } from '../strength/fact';
 import { type ExerciseChoice, type SessionChoice, setsOf } from './choices';
-import { type Basis, composeSession } from './compose';
+import { type Basis, composeSession, type SessionDone } from './compose';
 import type { MeasuredTarget, Plan, PlannedLoad } from './plan';
 
 // A person for tests: thighs with an LOP of 174 ± 5, knee extension with a 1RM of 40 kg on the left.
@@ -70,6 +72,8 @@ export const testStrength = (changes: Partial<StrengthFact> = {}): StrengthFact 
 export const testBasis = (changes: Partial<Basis> = {}): Basis => ({
   occlusions: [testOcclusion(), testOcclusion({ id: 'lop-right', limb: 'right-thigh' })],
   strengthTests: [testStrength()],
+  nowMs: 0,
+  fits: [],
   tightness: [],
   cuffs: [testCuff],
   weightKits: [testKit],
@@ -77,8 +81,10 @@ export const testBasis = (changes: Partial<Basis> = {}): Basis => ({
   massUnit: 'kg',
   limits: { maxPercentLop: null, limbs: null, modes: null, capFrom: null },
   due: new Map(),
-  postOperative: false,
+  procedures: [],
   prescriber: 'clinician',
+  // Twelve weeks of tolerated training, so that the ramp is over.
+  done: trainedWeeks(12),
   ...changes,
 });
 
@@ -152,3 +158,12 @@ export const withTruePercent = (plan: Plan, truePercent: number): Plan => ({
     exercise.load.kind === 'weighed' ? { ...exercise, load: { ...exercise.load, truePercent } } : exercise,
   ),
 });
+
+/** Weeks of tolerated training of arms and legs up to now (0), one session each. */
+export const trainedWeeks = (weeks: number): SessionDone[] =>
+  Array.from({ length: weeks }, (_, week) => ({
+    atMs: -(week + 1) * 7 * MS_PER_DAY,
+    kinds: ['arm', 'leg'],
+    tolerated: true,
+    worked: [],
+  }));

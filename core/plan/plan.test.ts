@@ -163,7 +163,7 @@ describe('composeSession', () => {
 });
 
 describe('the schools side by side (PRS-2)', () => {
-  const rows = compareSchools(testSession(), testBasis(), 0);
+  const rows = compareSchools(testSession(), testBasis({ done: [] }));
   const row = (schoolId: SchoolId) => rows.find((candidate) => candidate.schoolId === schoolId);
 
   it('gives what each would do for the same person, as worked by hand', () => {
@@ -185,7 +185,7 @@ describe('the schools side by side (PRS-2)', () => {
 
   it('obeys a clearance in every school', () => {
     const limits = { ...testBasis().limits, maxPercentLop: 45, capFrom: 'Dr Test' };
-    for (const capped of compareSchools(testSession(), testBasis({ limits }), 8)) {
+    for (const capped of compareSchools(testSession(), testBasis({ limits }))) {
       expect(capped.pressure?.percentLop).toBeLessThanOrEqual(45);
     }
   });
@@ -195,5 +195,8 @@ it('marks a 1RM that stands in from the other side (LOAD-2)', () => {
   expect(testPlan({}, { strengthTests: [testStrength({ side: 'right' })] }).findings).toContainEqual(
     expect.objectContaining({ rule: 'LOAD-2', level: 'note', subject: 'strengthTestId' }),
   );
-  expect(testPlan({}, { strengthTests: [testStrength({ side: 'both' })] }).findings).toEqual([]);
+  const halved = testPlan({}, { strengthTests: [testStrength({ side: 'both' })] });
+  expect(halved.findings).toMatchObject([{ rule: 'LOAD-3', level: 'note', subject: 'strengthTestId' }]);
+  // 25 % of half of 40 kg is 5 kg.
+  expect(weighedLoad(halved.plan)).toMatchObject({ load: { value: 5 }, oneRepMax: { value: 20 } });
 });

@@ -53,7 +53,7 @@ describe('a session of several exercises', () => {
       [0, 260],
       [320, 580],
     ]);
-    expect(doseOf(compile(plan))).toMatchObject({ reps: 150, volumeKgReps: 1500, occludedMs: 520 * S });
+    expect(doseOf(compile(plan))).toMatchObject({ reps: 150, volumeKgReps: 1125, occludedMs: 520 * S });
     expect(hardFindings(findings)).toEqual([]);
   });
 
@@ -115,7 +115,7 @@ describe('a session of several exercises', () => {
   });
 
   it('is not prescribed passive or post-operative by a coach (SCR-4)', () => {
-    const coach = testBasis({ prescriber: 'coach', postOperative: true });
+    const coach = testBasis({ prescriber: 'coach', procedures: [{ limb: 'left-thigh', atMs: -1 }] });
     const { findings } = composeSession(session(testExercise()), coach);
     expect(hardFindings(findings)).toMatchObject([{ rule: 'SCR-4' }]);
   });
@@ -125,7 +125,7 @@ describe('a session of several exercises', () => {
     const finding = composeSession(wrong, basis).findings.find(({ subject }) => subject === 'order');
     expect(finding).toMatchObject({ level: 'note', exerciseIndex: 1 });
     if (!finding) return;
-    const mended = applyFix(wrong, finding, basis.library);
+    const mended = applyFix(wrong, finding, basis);
     expect(mended.exercises.map(({ exerciseId }) => exerciseId)).toEqual(['leg-press', 'knee-extension']);
   });
 });
@@ -166,7 +166,7 @@ describe('remedies', () => {
           ({ fix }) => fix && fix.set !== 'exercise' && fix.set !== 'order' && fix.set !== 'release',
         );
         if (!finding) return;
-        const after = composeSession(applyFix(start, finding, basis.library), basis).findings;
+        const after = composeSession(applyFix(start, finding, basis), basis).findings;
         const same = after.filter(
           ({ rule, subject, level, exerciseIndex }) =>
             rule === finding.rule &&
@@ -186,7 +186,7 @@ describe('remedies', () => {
         for (let round = 0; round < 60; round += 1) {
           const [finding] = hardFindings(composeSession(now, basis).findings);
           if (!finding?.fix) break;
-          const next = applyFix(now, finding, basis.library);
+          const next = applyFix(now, finding, basis);
           if (next === now || next.exercises.length === 0) break;
           now = next;
         }

@@ -1,11 +1,13 @@
 import type { Exercise } from '../protocol/exercise';
 import { PROTOCOLS } from '../protocol/protocols';
 import { LIMB_LABELS } from '../quantity/limb';
-import type { StrengthFact } from '../record/facts';
+
 import { LIMITS, mostPercentLop } from '../rules/limits';
+import { type ServingTest, testInForce } from '../strength/in-force';
 import type { ExerciseChoice, SessionChoice } from './choices';
 import type { Basis } from './compose';
-import { bestKit, type Draft, testFor, wornChoice } from './draft-session';
+import { wornChoice } from './draft-limb';
+import { bestKit, type Draft } from './draft-session';
 
 /**
  * A kept session applied to a person: the same exercises and schemes, this person's own pressures and tests (rules LOP-4,
@@ -33,10 +35,10 @@ export function fitTemplate(template: SessionChoice, basis: Basis): Draft {
     if (limbs.length === 0) continue;
     const test =
       choice.load.kind === 'weighed'
-        ? testFor(
+        ? testInForce(
+            basis.strengthTests,
             choice.exerciseId,
             choice.limbs.map(({ limb }) => limb),
-            basis.strengthTests,
           )
         : null;
     if (choice.load.kind === 'weighed' && !test) {
@@ -48,7 +50,11 @@ export function fitTemplate(template: SessionChoice, basis: Basis): Draft {
       load:
         choice.load.kind === 'weighed'
           ? test
-            ? { ...choice.load, strengthTestId: test.id, weightKitId: kitFor(choice, test, exercise, basis) }
+            ? {
+                ...choice.load,
+                strengthTestId: test.fact.id,
+                weightKitId: kitFor(choice, test, exercise, basis),
+              }
             : { kind: 'unweighed', with: 'limb weight only' }
           : choice.load,
     });
@@ -61,7 +67,7 @@ export function fitTemplate(template: SessionChoice, basis: Basis): Draft {
 /** The kit of the template while the practice has it; otherwise the one that comes closest. */
 function kitFor(
   { load }: ExerciseChoice,
-  test: StrengthFact,
+  test: ServingTest,
   { equipment }: Exercise,
   { weightKits }: Basis,
 ): string {

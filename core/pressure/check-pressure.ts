@@ -4,16 +4,25 @@ import type { Finding } from '../rules/finding';
 import { LIMITS } from '../rules/limits';
 import { SCHOOLS, type SchoolId } from '../rules/schools';
 
+/** What else bounds the share of a limb that exercises. */
+export type ExerciseBounds = {
+  /** The share the protocol brings with it, before which the school's start steps back. */
+  byProtocol?: Protocol['percentLop'];
+  /** What a clearance caps it at (rule SCR-2). */
+  capPercentLop?: number | null;
+  /** What the newcomer's ramp allows this week (rule PRS-4). */
+  rampPercentLop?: number | null;
+};
+
 /**
- * Findings on the share of LOP asked of a limb that exercises (rules PRS-2, PRS-3).
+ * Findings on the share of LOP asked of a limb that exercises (rules PRS-2, PRS-3, PRS-4).
  * @param percentLop intended share, in % of LOP
- * @param byProtocol the share the protocol brings with it, before which the school's steps back
  */
 export function checkExercisePercent(
   limb: Limb,
   percentLop: number,
   schoolId: SchoolId,
-  byProtocol: Protocol['percentLop'] = null,
+  { byProtocol = null, capPercentLop = null, rampPercentLop = null }: ExerciseBounds = {},
 ): Finding[] {
   const { guardLow, gradedStartArmLow, hardHigh } = LIMITS.exercisePercentLop;
   const kind = limbKind(limb);
@@ -30,21 +39,49 @@ export function checkExercisePercent(
     ];
   }
   const low = schoolId === 'graded-start' && kind === 'arm' ? gradedStartArmLow : guardLow;
+  // Lower is safer: it is said, and where a clearance set it, not even that.
   if (percentLop < low) {
+    if (capPercentLop !== null && percentLop <= capPercentLop && capPercentLop < low) return [];
     return [
       {
         rule: 'PRS-3',
-        level: 'guard',
+        level: 'note',
         subject: 'percentLop',
         message: `${percentLop} % is below the ${low} % that exercise is usually done at.`,
-        remedy: `Set ${low} % or more, or have a clinician give the reason.`,
+        remedy: `Set ${low} % or more, unless less is meant.`,
         fix: { set: 'percentLop', to: low },
       },
     ];
   }
   const { start, top } = SCHOOLS[schoolId].percentLop[kind];
-  const range = byProtocol ?? { low: start, high: top };
-  if (range.low <= percentLop && percentLop <= range.high) return [];
+  if (percentLop > top) {
+    return [
+      {
+        rule: 'PRS-3',
+        level: 'guard',
+        subject: 'percentLop',
+        message: `${percentLop} % is above the ${top} % that ${SCHOOLS[schoolId].label} goes to on this kind of limb.`,
+        remedy: `Set ${top} % or lower, or have a clinician give the reason.`,
+        fix: { set: 'percentLop', to: top },
+      },
+    ];
+  }
+  if (rampPercentLop !== null && percentLop > rampPercentLop) {
+    return [
+      {
+        rule: 'PRS-4',
+        level: 'guard',
+        subject: 'percentLop',
+        message: `${percentLop} % is above the ${rampPercentLop} % that the ramp allows this week.`,
+        remedy: `Set ${rampPercentLop} % or lower, or have a clinician give the reason.`,
+        fix: { set: 'percentLop', to: rampPercentLop },
+      },
+    ];
+  }
+  const range = byProtocol
+    ? { low: byProtocol.low, high: Math.min(byProtocol.high, top) }
+    : { low: start, high: top };
+  if (percentLop >= range.low && percentLop <= range.high) return [];
   const who = byProtocol ? 'This protocol' : SCHOOLS[schoolId].label;
   const span = range.low === range.high ? `${range.low}` : `${range.low}–${range.high}`;
   return [
@@ -76,9 +113,9 @@ export function checkPosition(measured: Position, exercised: Position): Finding[
     : [
         {
           ...common,
-          level: 'guard',
+          level: 'hard',
           message: `Measured ${measured}, exercised ${exercised}: real restriction is higher than planned.`,
-          remedy: `Exercise ${measured}, measure again ${exercised}, or have a clinician give the reason.`,
+          remedy: `Measure ${exercised}, or exercise ${measured}.`,
           fix: { set: 'position', to: measured },
         },
       ];

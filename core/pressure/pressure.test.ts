@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { checkExercisePercent, checkPassivePercent, checkPosition } from './check-pressure';
-import { proposedPercent } from './newcomer-ramp';
 import { primingPressures } from './priming';
+import { proposedPercent, type RampSession, rampLevel } from './ramp';
 import { rangeSensitivity } from './range-sensitivity';
 import { targetPressure } from './target-pressure';
 
@@ -15,6 +15,24 @@ describe('targetPressure (PRS-1)', () => {
     expect(target.working.map(({ detail }) => detail).join()).toContain('174 mmHg × 60 % = 104.4 mmHg');
   });
 
+  it('floors the exact product, never a rounded one', () => {
+    // 98.3 × 59 % = 57.997
+    expect(targetPressure({ value: 98.3, uncertainty: 3 }, 59, 1).target.value).toBe(57);
+  });
+
+  it('stops where the true range would pass 100 % (PRS-3)', () => {
+    // 174 − 5 − 1 = 168, and (168 + 1) ÷ 169 is 100 %.
+    const { target, trueRange } = targetPressure({ value: 174, uncertainty: 5 }, 100, 2);
+    expect(target.value).toBe(168);
+    expect(trueRange.interval?.high).toBe(100);
+  });
+
+  it('is truly less where it is used more upright than measured (LOP-5)', () => {
+    // (104 − 1) ÷ (174 + 5 + 45)
+    const upright = targetPressure({ value: 174, uncertainty: 5, uprightAddsMmHg: 45 }, 60, 2);
+    expect(upright.trueRange.interval).toEqual({ low: 46, high: 62.1 });
+  });
+
   it('never exceeds the share asked for, and its range holds the true share', () => {
     fc.assert(
       fc.property(
@@ -24,7 +42,8 @@ describe('targetPressure (PRS-1)', () => {
         fc.constantFrom(1, 2, 5, 10),
         (value, uncertainty, percent, division) => {
           const { target, trueRange } = targetPressure({ value, uncertainty }, percent, division);
-          expect(target.value).toBeLessThanOrEqual((value * percent) / 100 + 0.005);
+          expect(target.value).toBeLessThanOrEqual((value * percent) / 100 + 1e-6);
+          expect(trueRange.interval?.high).toBeLessThanOrEqual(100);
           expect(trueRange.interval?.low).toBeLessThanOrEqual(trueRange.value);
           expect(trueRange.interval?.high).toBeGreaterThanOrEqual(trueRange.value);
         },
@@ -42,31 +61,69 @@ describe('pressure limits (PRS-2, PRS-3)', () => {
     expect(levels('left-thigh', 80, 'clinic')).toEqual([]);
   });
 
-  it('guards below 40 %, but allows arms 30 in graded start', () => {
-    expect(levels('left-arm', 35, 'clinic')).toEqual(['PRS-3 guard']);
+  it('notes less than 40 %, 30 for arms in graded start, and nothing where a cap set it', () => {
+    expect(levels('left-arm', 35, 'clinic')).toEqual(['PRS-3 note']);
     expect(levels('left-arm', 30, 'graded-start')).toEqual([]);
-    expect(levels('left-thigh', 35, 'graded-start')).toEqual(['PRS-3 guard']);
+    expect(levels('left-thigh', 35, 'graded-start')).toEqual(['PRS-3 note']);
+    expect(levels('left-thigh', 35, 'clinic', { capPercentLop: 35 })).toEqual([]);
+    expect(levels('left-thigh', 35, 'clinic', { capPercentLop: 60 })).toEqual(['PRS-3 note']);
   });
 
-  it('notes a share outside what the school works at', () => {
-    expect(levels('left-arm', 60, 'clinic')).toEqual(['PRS-2 note']);
+  it('guards above the school’s top and the ramp, whatever the protocol, and notes less than its start', () => {
+    expect(levels('left-arm', 60, 'clinic')).toEqual(['PRS-3 guard']);
+    const byProtocol = { usual: 60, low: 40, high: 80 };
+    expect(levels('left-arm', 60, 'clinic', { byProtocol })).toEqual(['PRS-3 guard']);
+    expect(levels('left-thigh', 60, 'clinic', { rampPercentLop: 55 })).toEqual(['PRS-4 guard']);
+    expect(levels('left-thigh', 50, 'clinic')).toEqual(['PRS-2 note']);
   });
 });
 
 describe('position (LOP-5)', () => {
-  it('warns when more upright and guards when more reclined than measured', () => {
+  it('notes when more upright and refuses when more reclined than measured', () => {
     expect(checkPosition('lying', 'sitting')).toMatchObject([{ level: 'note' }]);
-    expect(checkPosition('standing', 'lying')).toMatchObject([{ level: 'guard', subject: 'position' }]);
+    expect(checkPosition('standing', 'lying')).toMatchObject([{ level: 'hard', subject: 'position' }]);
     expect(checkPosition('sitting', 'sitting')).toEqual([]);
   });
 });
 
-describe('newcomer ramp (PRS-4)', () => {
-  it('starts at the school’s start, climbs 5 points a week and stops at usual', () => {
-    const weeks = [0, 1, 3, 4, 9].map(
-      (week) => proposedPercent('left-thigh', 'research-consensus', week).value,
-    );
-    expect(weeks).toEqual([40, 45, 55, 60, 60]);
+describe('the ramp (PRS-4)', () => {
+  const DAY = 86_400_000;
+  const on = (...days: number[]): RampSession[] =>
+    days.map((day) => ({ atMs: day * DAY, kinds: ['leg'], tolerated: true }));
+  const level = (done: readonly RampSession[], day: number) =>
+    rampLevel(done, 'leg', 'research-consensus', day * DAY);
+  const levels = (done: readonly RampSession[], ...days: number[]) =>
+    days.map((day) => level(done, day).percentLop);
+
+  it('starts at the school’s start and rises once in each seven days trained, to the usual', () => {
+    // Worked by hand: from 40, weeks turn on days 7, 14, 21 and 28.
+    const done = on(0, 3, 7, 10, 14, 17, 21, 24, 28);
+    expect(levels(done.slice(0, 2), 0, 6.9, 7)).toEqual([40, 40, 45]);
+    expect(levels(done, 28, 30)).toEqual([60, 60]);
+    expect(level(done, 24)).toMatchObject({ percentLop: 55, running: true });
+    expect(level(done, 28)).toMatchObject({ percentLop: 60, running: false });
+    expect(level([], 9)).toMatchObject({ percentLop: 40, running: true });
+  });
+
+  it('gives one rise for a gap, none for the weeks missed in it, and none after a session not tolerated', () => {
+    expect(levels(on(0, 17), 17, 20)).toEqual([45, 45]);
+    const bad = [...on(0), { atMs: 3 * DAY, kinds: ['leg'] as const, tolerated: false }];
+    expect(levels(bad, 8)).toEqual([40]);
+  });
+
+  it('begins again 10 points lower after 21 days off, and at the start after 42', () => {
+    const four = on(0, 7, 14, 21, 28);
+    expect(levels(four, 28 + 20.9, 28 + 21, 28 + 41.9, 28 + 42)).toEqual([60, 50, 50, 40]);
+    // The weeks are counted anew from the first session after it.
+    expect(levels([...four, ...on(50)], 50, 56.9, 57)).toEqual([50, 50, 55]);
+    expect(levels(on(0, 22), 22)).toEqual([40]);
+  });
+
+  it('is counted for arms and legs apart, and proposes no more than a cap', () => {
+    const legs = on(0, 7, 14, 21, 28);
+    expect(rampLevel(legs, 'arm', 'clinic', 30 * DAY).percentLop).toBe(40);
+    expect(proposedPercent('left-thigh', 'research-consensus', legs, 30 * DAY).value).toBe(60);
+    expect(proposedPercent('left-thigh', 'research-consensus', legs, 30 * DAY, 45).value).toBe(45);
   });
 });
 

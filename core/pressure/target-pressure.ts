@@ -1,53 +1,86 @@
 import type { Derived } from '../derivation/derived';
-import { roundDownToDivision, toDecimals } from '../quantity/rounding';
+import type { LimbKind } from '../quantity/limb';
+import { roundDownToDivision, tidy, toDecimals } from '../quantity/rounding';
 
 /** Target cuff pressure in mmHg, with what share of LOP it truly is. */
 export type TargetPressure = { target: Derived; trueRange: Derived };
 
+/** A limb occlusion pressure as kept, in mmHg, and how much higher it may really be where it will be used. */
+export type KnownOcclusion = {
+  value: number;
+  uncertainty: number;
+  /** What sitting up or standing adds at the most, where it was measured more reclined (rule LOP-5). */
+  uprightAddsMmHg?: number;
+};
+
 /**
- * Cuff pressure for a share of the limb occlusion pressure (rule PRS-1).
- * @param occlusionMmHg measured LOP and its expanded uncertainty, in mmHg
+ * The highest target whose true range stays at or under 100 % of LOP, in mmHg: LOP − U − half a division, floored to the
+ * division (rule PRS-3, hard).
+ * @example highestTargetMmHg({ value: 174, uncertainty: 5 }, 2) //=> 168
+ */
+export const highestTargetMmHg = (
+  { value, uncertainty }: KnownOcclusion,
+  gaugeDivisionMmHg: number,
+): number => roundDownToDivision(Math.max(0, value - uncertainty - gaugeDivisionMmHg / 2), gaugeDivisionMmHg);
+
+/**
+ * Cuff pressure for a share of the limb occlusion pressure (rules PRS-1, PRS-3).
  * @param percentLop intended share, in % of LOP
  * @param gaugeDivisionMmHg smallest division of the gauge, in mmHg
- * @returns the target rounded down to the division, and the true range as %LOP
- * @example LOP 174 ± 5 at 60 %, division 2 → 104 mmHg, truly 57.5–62.1 %LOP
+ * @returns the exact product rounded down to the division, and the true range as %LOP
+ * @example LOP 174 ± 5 at 60 %, division 2 //=> 104 mmHg, truly 57.5–62.1 %LOP
+ * @example LOP 98.3 ± 4 at 59 %, division 1 //=> 57 mmHg, since 57.997 is not 58
  */
 export function targetPressure(
-  occlusionMmHg: { value: number; uncertainty: number },
+  occlusion: KnownOcclusion,
   percentLop: number,
   gaugeDivisionMmHg: number,
 ): TargetPressure {
-  const exact = toDecimals((occlusionMmHg.value * percentLop) / 100, 2);
-  const target = roundDownToDivision(exact, gaugeDivisionMmHg);
+  const { value, uncertainty, uprightAddsMmHg = 0 } = occlusion;
+  const exact = tidy((value * percentLop) / 100);
+  const highest = highestTargetMmHg(occlusion, gaugeDivisionMmHg);
+  const rounded = roundDownToDivision(exact, gaugeDivisionMmHg);
+  const target = Math.min(rounded, highest);
   const half = gaugeDivisionMmHg / 2;
-  const low = toDecimals((100 * (target - half)) / (occlusionMmHg.value + occlusionMmHg.uncertainty), 1);
-  const high = toDecimals((100 * (target + half)) / (occlusionMmHg.value - occlusionMmHg.uncertainty), 1);
-  const truePercent = toDecimals((100 * target) / occlusionMmHg.value, 1);
+  const atMost = value + uncertainty + uprightAddsMmHg;
+  const low = toDecimals((100 * (target - half)) / atMost, 1);
+  const high = toDecimals((100 * (target + half)) / (value - uncertainty), 1);
   return {
     target: {
       value: target,
       unit: 'mmHg',
       working: [
-        { label: 'Share of LOP', detail: `${occlusionMmHg.value} mmHg × ${percentLop} % = ${exact} mmHg` },
-        { label: 'Rounded down', detail: `to the gauge division of ${gaugeDivisionMmHg} → ${target} mmHg` },
+        { label: 'Share of LOP', detail: `${value} mmHg × ${percentLop} % = ${exact} mmHg` },
+        { label: 'Rounded down', detail: `to the gauge division of ${gaugeDivisionMmHg} → ${rounded} mmHg` },
+        ...(target < rounded
+          ? [
+              {
+                label: 'Kept under LOP',
+                detail: `${value} − ${uncertainty} − ${half}, to the division → ${target} mmHg`,
+              },
+            ]
+          : []),
       ],
-      rules: ['PRS-1'],
+      rules: target < rounded ? ['PRS-1', 'PRS-3'] : ['PRS-1'],
     },
     trueRange: {
-      value: truePercent,
+      value: toDecimals((100 * target) / value, 1),
       unit: '%LOP',
       interval: { low, high },
       working: [
         {
           label: 'At the least',
-          detail: `(${target} − ${half}) ÷ (${occlusionMmHg.value} + ${occlusionMmHg.uncertainty}) = ${low} %`,
+          detail: `(${target} − ${half}) ÷ (${value} + ${uncertainty}${uprightAddsMmHg > 0 ? ` + ${uprightAddsMmHg} for being more upright` : ''}) = ${low} %`,
         },
         {
           label: 'At the most',
-          detail: `(${target} + ${half}) ÷ (${occlusionMmHg.value} − ${occlusionMmHg.uncertainty}) = ${high} %`,
+          detail: `(${target} + ${half}) ÷ (${value} − ${uncertainty}) = ${high} %`,
         },
       ],
-      rules: ['PRS-1'],
+      rules: uprightAddsMmHg > 0 ? ['PRS-1', 'LOP-5'] : ['PRS-1'],
     },
   };
 }
+
+/** The most that sitting up or standing adds to an occlusion pressure, in mmHg, where nobody measured it (rule LOP-5). */
+export const UPRIGHT_ADDS_MMHG: Record<LimbKind, number> = { leg: 45, arm: 8 };

@@ -1,49 +1,15 @@
 import { describe, expect, it } from 'vitest';
 import { composeSession } from '../plan/compose';
-import { testCuff, testKit, testOcclusion, testPlan, testSession, testStrength } from '../plan/plan.fixture';
+import { testOcclusion, testSession, testStrength } from '../plan/plan.fixture';
 import { libraryOf } from '../protocol/exercises';
-import { basisOf, passiveDays, weeksTrained } from './basis';
-import type { ClientFacts, SessionFact } from './facts';
+import { basisOf, isNewcomer, sessionsDone } from './basis';
+import type { ClientFacts } from './facts';
+import { daysAgo, NOW_MS, testFacts, testKitInUse, testSessionFact } from './record.fixture';
 
-const DAY = 86_400_000;
-const NOW = 1_800_000_000_000;
-const ago = (days: number) => NOW - days * DAY;
-const session = (daysAgo: number, prescriptionId = 'rx', finished = true): SessionFact => ({
-  id: `${daysAgo}`,
-  prescriptionId,
-  startedAtMs: ago(daysAgo),
-  finishedAtMs: finished ? ago(daysAgo) + 900_000 : null,
-  redSigns: [],
-  followUp: null,
-});
-const facts = (changes: Partial<ClientFacts> = {}): ClientFacts => ({
-  shelfLife: '4-weeks',
-  units: { mass: 'kg', length: 'cm' },
-  stricter: [],
-  ownExercises: {},
-  screenings: [],
-  clearances: [],
-  dayChecks: [],
-  fits: [
-    {
-      kind: 'cuff',
-      limb: 'left-thigh',
-      atMs: ago(10),
-      girthCm: 54,
-      widthCm: 11.5,
-      label: 'L thigh',
-      cuffId: 'cuff-l',
-    },
-  ],
-  tightness: [],
-  occlusions: [testOcclusion({ atMs: ago(10) })],
-  strengthTests: [testStrength({ atMs: ago(10) })],
-  prescriptions: [],
-  programmes: [],
-  sessions: [],
-  ...changes,
-});
-const kit = { cuffs: [testCuff], weightKits: [testKit] };
+const NOW = NOW_MS;
+const ago = daysAgo;
+const facts = testFacts;
+const kit = testKitInUse;
 const rules = (changes: Partial<ClientFacts>) =>
   composeSession(testSession(), basisOf(facts(changes), kit, 'clinician', NOW)).findings.map(
     ({ rule, level }) => `${rule} ${level}`,
@@ -87,34 +53,27 @@ describe('what a session is composed from', () => {
       'coach',
       NOW,
     );
-    expect(basis).toMatchObject({ postOperative: true, prescriber: 'coach', limits: { maxPercentLop: 60 } });
+    expect(basis.procedures).toHaveLength(4);
+    expect(basis).toMatchObject({ prescriber: 'coach', limits: { maxPercentLop: 60 } });
     expect(basis.library['own-one']?.label).toBe('Own press');
   });
 });
 
-describe('how long somebody has trained (PRS-4)', () => {
-  it('counts whole weeks since the first finished session', () => {
-    expect(weeksTrained(facts(), NOW)).toBe(0);
-    expect(weeksTrained(facts({ sessions: [session(2), session(20), session(30, 'rx', false)] }), NOW)).toBe(
-      2,
-    );
-  });
-
-  it('counts passive days apart', () => {
-    const { plan } = testPlan();
+describe('what was really done (PRS-4, PRO-3)', () => {
+  it('counts sessions in which somebody moved a limb, and passive ones apart', () => {
     const passive = {
-      ...plan,
-      exercises: plan.exercises.map((one) => ({ ...one, mode: 'passive' as const })),
+      exerciseId: 'passive-cuff-leg',
+      limbs: ['left-thigh' as const],
+      mode: 'passive' as const,
     };
-    const signed = { atMs: ago(20), signedBy: 'clara', overrideReason: null };
-    const over = facts({
-      prescriptions: [
-        { ...signed, id: 'rx', plan },
-        { ...signed, id: 'rest', plan: passive },
+    const done = sessionsDone({
+      sessions: [
+        testSessionFact(9),
+        testSessionFact(3, { worked: [passive] }),
+        testSessionFact(1, { worked: [] }),
       ],
-      sessions: [session(9), session(3, 'rest'), session(1, 'rest')],
     });
-    expect(passiveDays(over, NOW)).toBe(3);
-    expect(passiveDays(facts(), NOW)).toBe(0);
+    expect(done.map(({ kinds }) => kinds)).toEqual([['leg'], []]);
+    expect(isNewcomer({ sessions: [testSessionFact(1, { worked: [] })] })).toBe(true);
   });
 });

@@ -1,23 +1,18 @@
-import type { Cuff } from '../cuff/cuff';
-import type { WeightKit } from '../load/weight-kit';
-import { reasonDue } from '../occlusion-pressure/shelf-life';
-import type { Basis } from '../plan/compose';
+import type { Basis, SessionDone } from '../plan/compose';
 import { libraryOf } from '../protocol/exercises';
+import { type LimbKind, limbKind } from '../quantity/limb';
+import { newest } from '../quantity/newest';
 import { MS_PER_DAY } from '../quantity/units';
 import { LIMITS } from '../rules/limits';
-import { limitsInForce } from '../screening/clearance';
 import { ageWords } from './age-words';
-import { measuredWith } from './chain';
-import { type ClientFacts, isPostOperative, newest, shelfLifeOf } from './facts';
+import type { ClientFacts, KitInUse, Role } from './facts';
+import { limitsInForce, proceduresInForce, shelfLifeInForce, whyDue } from './in-force';
 
-/** What a session is composed from: the facts of a person, the kit, and who prescribes. */
-export const basisOf = (
-  facts: ClientFacts,
-  kit: { cuffs: readonly Cuff[]; weightKits: readonly WeightKit[] },
-  prescriber: Basis['prescriber'],
-  nowMs: number,
-): Basis => ({
+/** What a session is composed from: what is in force for a person, the kit, and who prescribes. */
+export const basisOf = (facts: ClientFacts, kit: KitInUse, prescriber: Role, nowMs: number): Basis => ({
+  nowMs,
   occlusions: facts.occlusions,
+  fits: facts.fits,
   strengthTests: facts.strengthTests,
   tightness: facts.tightness,
   cuffs: kit.cuffs,
@@ -25,17 +20,17 @@ export const basisOf = (
   library: libraryOf(facts.ownExercises),
   massUnit: facts.units.mass,
   limits: limitsInForce(facts.clearances, nowMs),
-  due: dueOf(facts, nowMs),
-  postOperative: isPostOperative(facts),
+  due: dueNow(facts, nowMs),
+  procedures: proceduresInForce(facts, nowMs),
   prescriber,
+  done: sessionsDone(facts),
 });
 
-function dueOf(facts: ClientFacts, nowMs: number): Map<string, string> {
+/** Why a measurement or a test no longer holds, in words, by its id (rules LOP-6, LOAD-2). */
+function dueNow(facts: ClientFacts, nowMs: number): Map<string, string> {
   const due = new Map<string, string>();
   for (const fact of facts.occlusions) {
-    const fit = newest(facts.fits.filter(({ limb }) => limb === fact.limb));
-    const now = { widthCm: fit?.widthCm ?? fact.widthCm, girthCm: fit?.girthCm ?? fact.girthCm };
-    const reason = reasonDue(measuredWith(fact), now, shelfLifeOf(facts), nowMs);
+    const reason = whyDue(fact, facts, undefined, shelfLifeInForce(facts, fact.limb, nowMs), nowMs);
     if (reason) due.set(fact.id, reason);
   }
   for (const { id, atMs } of facts.strengthTests) {
@@ -44,20 +39,21 @@ function dueOf(facts: ClientFacts, nowMs: number): Map<string, string> {
   return due;
 }
 
-/** Whole days since the first finished session of passive cycles; 0 before it (rule PRS-4). */
-export function passiveDays({ sessions, prescriptions }: ClientFacts, nowMs: number): number {
-  const starts = sessions
-    .filter(({ prescriptionId, finishedAtMs }) => {
-      const plan = prescriptions.find(({ id }) => id === prescriptionId)?.plan;
-      return finishedAtMs !== null && plan?.exercises.some(({ mode }) => mode === 'passive');
-    })
-    .map(({ startedAtMs }) => startedAtMs);
-  return starts.length === 0 ? 0 : Math.floor((nowMs - Math.min(...starts)) / MS_PER_DAY);
-}
+/** Sessions in which somebody really trained, for the ramp and for how often (rules PRS-4, PRO-3). */
+export const sessionsDone = ({ sessions }: Pick<ClientFacts, 'sessions'>): SessionDone[] =>
+  sessions
+    .filter(({ worked }) => worked.length > 0)
+    .map(({ startedAtMs, worked, tolerated }) => ({
+      atMs: startedAtMs,
+      worked,
+      tolerated,
+      kinds: kindsMoved(worked),
+    }));
 
-/** Whole weeks since the first finished session; 0 when there is none. */
-export function weeksTrained({ sessions }: ClientFacts, nowMs: number): number {
-  const finished = sessions.filter(({ finishedAtMs }) => finishedAtMs !== null);
-  if (finished.length === 0) return 0;
-  return Math.floor((nowMs - Math.min(...finished.map(({ startedAtMs }) => startedAtMs))) / (7 * MS_PER_DAY));
-}
+const kindsMoved = (worked: ClientFacts['sessions'][number]['worked']): LimbKind[] => [
+  ...new Set(worked.filter(({ mode }) => mode !== 'passive').flatMap(({ limbs }) => limbs.map(limbKind))),
+];
+
+/** Whether nobody has trained with this person yet (rule PRS-6). */
+export const isNewcomer = (facts: Pick<ClientFacts, 'sessions'>): boolean =>
+  newest(sessionsDone(facts)) === undefined;

@@ -1,26 +1,28 @@
 import { describe, expect, it } from 'vitest';
-import { testOcclusion, testPlan } from '../plan/plan.fixture';
+import { testOcclusion } from '../plan/plan.fixture';
 import type { Clearance } from '../screening/clearance';
 import type { DayCheck } from '../screening/day-check';
 import type { ItemId } from '../screening/items';
 import type { Screening } from '../screening/screening';
 import { ageWords } from './age-words';
-import { chainOf, dayCheckToday, limbInHand, linksThatHold } from './chain';
-import type { ClientFacts } from './facts';
+import { chainOf, limbInHand, linksThatHold } from './chain';
+import type { ClientFacts, SessionFact } from './facts';
+import type { Hold } from './holds';
+import { dayCheckInForce } from './in-force';
+import {
+  daysAgo,
+  NOW_MS,
+  strangerFacts,
+  testFacts,
+  testKitInUse,
+  testScreening,
+  testSessionFact,
+} from './record.fixture';
 
-const DAY = 86_400_000;
-const NOW = 1_800_000_000_000;
-const ago = (days: number) => NOW - days * DAY;
-const derived = (value: number, unit: 'mmHg' | 'kg') => ({ value, unit, working: [], rules: [] });
+const NOW = NOW_MS;
+const ago = daysAgo;
 const worn = { kind: 'cuff' as const, cuffId: 'cuff-l', label: 'L thigh', widthCm: 11.5 };
-const calm = { systolicMmHg: 122, diastolicMmHg: 76 };
-const screened = (days: number, yes: ItemId[] = []): Screening => ({
-  atMs: ago(days),
-  version: 1,
-  yes,
-  bloodPressures: [calm, calm],
-  note: '',
-});
+const screened = (days: number, yes: ItemId[] = []): Screening => testScreening({ atMs: ago(days), yes });
 const clearance: Clearance = {
   subjects: ['diabetes'],
   givenBy: 'Dr Test',
@@ -33,45 +35,28 @@ const clearance: Clearance = {
   note: '',
 };
 const well: DayCheck = { atMs: ago(0.1), notWell: [], painNow: 1, bloodPressure: null };
-
-const nothing: ClientFacts = {
-  shelfLife: '4-weeks',
-  units: { mass: 'kg', length: 'cm' },
-  stricter: [],
-  ownExercises: {},
-  screenings: [],
-  clearances: [],
-  dayChecks: [],
-  fits: [],
-  tightness: [],
-  occlusions: [],
-  strengthTests: [],
-  prescriptions: [],
-  programmes: [],
-  sessions: [],
+const hold: Hold = {
+  id: 'hold',
+  cause: 'sign x',
+  words: 'Dizzy in the last session',
+  rule: 'RUN-3',
+  atMs: ago(0.4),
+  limb: null,
+  subject: null,
+  ends: { by: 'clinician', notBeforeMs: ago(-0.6) },
+  lifted: null,
 };
-
-const ready: ClientFacts = {
-  ...nothing,
-  screenings: [screened(20)],
-  fits: [{ limb: 'left-thigh', atMs: ago(12), girthCm: 54, ...worn }],
-  occlusions: [testOcclusion({ atMs: ago(12), trialsUsed: 3 })],
-  strengthTests: [
-    { id: 'test', exerciseId: 'knee-extension', side: 'left', atMs: ago(10), oneRepMax: derived(40, 'kg') },
-  ],
-  prescriptions: [
-    {
-      id: 'rx',
-      atMs: ago(1),
-      signedBy: 'clara',
-      overrideReason: null,
-      plan: testPlan().plan,
-    },
-  ],
-  sessions: [],
-};
-const states = (facts: ClientFacts) => chainOf(facts, NOW).map(({ state }) => state);
-const link = (facts: ClientFacts, id: string) => chainOf(facts, NOW).find((candidate) => candidate.id === id);
+const measuredAgain = (mmHg: number) =>
+  testOcclusion({
+    id: 'again',
+    atMs: ago(0.5),
+    pressure: { value: mmHg, unit: 'mmHg', working: [], rules: [] },
+  });
+const nothing = strangerFacts;
+const ready = testFacts();
+const states = (facts: ClientFacts) => chainOf(facts, testKitInUse, NOW).map(({ state }) => state);
+const link = (facts: ClientFacts, id: string) =>
+  chainOf(facts, testKitInUse, NOW).find((candidate) => candidate.id === id);
 
 describe('the chain', () => {
   it('is missing throughout for a stranger', () => {
@@ -80,7 +65,7 @@ describe('the chain', () => {
   });
 
   it('holds for a person who is ready to run', () => {
-    expect(linksThatHold(ready, NOW)).toEqual([]);
+    expect(linksThatHold(ready, testKitInUse, NOW)).toEqual([]);
     expect(link(ready, 'measure')?.reason).toBe('Left thigh, sitting: 174 ± 5 mmHg, 3 trials, 12 days old.');
     expect(link(ready, 'prescribe')?.figure).toBe('104 mmHg');
   });
@@ -116,24 +101,21 @@ describe('the chain', () => {
       'measure',
       'due',
     ],
+    ['a red sign, until it is lifted', { holds: [hold] }, 'screen', 'held'],
     [
-      'a red sign within the day',
+      'numbness, for the limb of the plan',
       {
-        sessions: [
+        holds: [
           {
-            id: 's',
-            prescriptionId: 'rx',
-            startedAtMs: ago(0.5),
-            finishedAtMs: ago(0.4),
-            redSigns: [{ atMs: ago(0.4), sign: 'dizzy' }],
-            followUp: null,
+            ...hold,
+            limb: 'left-thigh',
+            ends: { by: 'review', sessionId: 'session 5', notBeforeMs: ago(-0.6) },
           },
         ],
       },
       'screen',
       'held',
     ],
-    ['a fever today', { dayChecks: [{ ...well, notWell: ['fever'] }] }, 'screen', 'held'],
     [
       'a quick check far off',
       {
@@ -152,20 +134,20 @@ describe('the chain', () => {
       'due',
     ],
     [
-      'a pressure taken more upright than it will be used',
-      { occlusions: ready.occlusions.map((lop) => ({ ...lop, position: 'standing' })) },
-      'measure',
-      'due',
-    ],
-    [
       'a strength test of seven weeks',
       { strengthTests: ready.strengthTests.map((t) => ({ ...t, atMs: ago(49) })) },
       'load',
       'due',
     ],
     [
-      'a pressure measured after signing',
-      { occlusions: [...ready.occlusions, ...ready.occlusions.map((lop) => ({ ...lop, atMs: ago(0.5) }))] },
+      'a pressure measured after signing that makes another target',
+      { occlusions: [...ready.occlusions, measuredAgain(150)] },
+      'prescribe',
+      'due',
+    ],
+    [
+      'a clearance recorded after signing, with a lower cap',
+      { clearances: [{ ...clearance, maxPercentLop: 40 }] },
       'prescribe',
       'due',
     ],
@@ -173,7 +155,7 @@ describe('the chain', () => {
     'is broken by %s, with the reason',
     (_, change, id, state) => {
       const facts = { ...ready, ...change };
-      const holding = linksThatHold(facts, NOW);
+      const holding = linksThatHold(facts, testKitInUse, NOW);
       expect(holding).toMatchObject([{ id, state }]);
       expect(holding[0]?.reason.length).toBeGreaterThan(15);
     },
@@ -185,9 +167,9 @@ describe('the chain', () => {
   });
 
   it('takes a check of today, not of yesterday', () => {
-    expect(dayCheckToday({ ...ready, dayChecks: [well] }, NOW)).toEqual(well);
+    expect(dayCheckInForce({ ...ready, dayChecks: [well] }, NOW)).toEqual(well);
     const yesterday = { ...well, atMs: ago(1), notWell: ['fever' as const] };
-    expect(dayCheckToday({ ...ready, dayChecks: [yesterday] }, NOW)).toBeUndefined();
+    expect(dayCheckInForce({ ...ready, dayChecks: [yesterday] }, NOW)).toBeUndefined();
     expect(link({ ...ready, dayChecks: [yesterday] }, 'screen')?.state).toBe('good');
   });
 
@@ -220,29 +202,16 @@ describe('the chain', () => {
   });
 
   it('speaks of sessions run and open', () => {
-    const session = {
-      id: 's',
-      prescriptionId: 'rx',
-      startedAtMs: ago(5),
-      finishedAtMs: ago(5),
-      redSigns: [],
-      followUp: null,
-    };
-    expect(link({ ...ready, sessions: [session] }, 'run')?.reason).toBe('1 session, the last 5 days ago.');
-    const recent = { ...session, startedAtMs: ago(1), finishedAtMs: ago(1) };
-    expect(link({ ...ready, sessions: [recent] }, 'run')).toMatchObject({ state: 'due', figure: 'ask' });
-    expect(link({ ...ready, sessions: [{ ...session, finishedAtMs: null }] }, 'run')).toMatchObject({
-      state: 'due',
-    });
+    const run = (...sessions: SessionFact[]) => link({ ...ready, sessions }, 'run');
+    expect(run(testSessionFact(5))?.reason).toBe('1 session, the last 5 days ago.');
+    expect(run(testSessionFact(1, { followUp: null }))).toMatchObject({ state: 'due', figure: 'ask' });
+    expect(run(testSessionFact(5, { finishedAtMs: null }))).toMatchObject({ state: 'due' });
   });
 
-  it('lets a person start again the day after a red sign (RUN-3)', () => {
-    const session = { id: 's', prescriptionId: 'rx', startedAtMs: ago(1.2), finishedAtMs: ago(1.1) };
-    const facts: ClientFacts = {
-      ...ready,
-      sessions: [{ ...session, redSigns: [{ atMs: ago(1.1), sign: 'dizzy' }], followUp: null }],
-    };
-    expect(linksThatHold(facts, NOW)).toEqual([]);
+  it('is confirmed by a new pressure within both uncertainties and the same target (PRS-8)', () => {
+    expect(
+      linksThatHold({ ...ready, occlusions: [...ready.occlusions, measuredAgain(174.5)] }, testKitInUse, NOW),
+    ).toEqual([]);
   });
 
   it('speaks in the units of the practice', () => {

@@ -1,33 +1,34 @@
-import { lastHeldMs, type MeasuredWith, reasonDue } from '../occlusion-pressure/shelf-life';
+import { measuredWith } from '../occlusion-pressure/in-force';
+import { lastHeldMs } from '../occlusion-pressure/shelf-life';
 import { LIMB_LABELS, type Limb, type Position } from '../quantity/limb';
+import { newest } from '../quantity/newest';
 import { lengthWords, MS_PER_DAY, massWords } from '../quantity/units';
+import type { RuleId } from '../rules/catalogue';
 import { hardFindings } from '../rules/finding';
 import { LIMITS } from '../rules/limits';
-import { DAY_CHECK_HOLDS_MS, type DayCheck, judgeDayCheck } from '../screening/day-check';
 import { DECISION_WORDS, judgeScreening } from '../screening/decide';
 import { screeningIsDue } from '../screening/screening';
-import { RED_SIGN_LOCK_MS, SIGNS } from '../session/signs';
+import type { StrengthFact } from '../strength/fact';
 import { ageWords, agoWords } from './age-words';
-import { followUpThatHolds, sessionToAskAbout } from './day-after';
+import { sessionToAskAbout } from './day-after';
+import { type ClientFacts, exerciseLabel, type KitInUse } from './facts';
+import type { Hold, HoldEnd } from './holds';
 import {
-  type ClientFacts,
-  exerciseLabel,
-  newest,
-  type OcclusionFact,
-  type PrescriptionFact,
-  type StrengthFact,
-  shelfLifeOf,
-} from './facts';
+  fitInForce,
+  holdsInForce,
+  planInForce,
+  pressureInForce,
+  shelfLifeInForce,
+  testInForce,
+  whyDue,
+} from './in-force';
 import type { Link, LinkState } from './link';
-
-/** The prescription that counts: the newest one. */
-export const currentPrescription = (facts: ClientFacts): PrescriptionFact | undefined =>
-  newest(facts.prescriptions);
+import { recheck } from './recheck';
 
 /** The limb the chain speaks of: the prescribed one, else the last one measured or fitted. */
 export function limbInHand(facts: ClientFacts): Limb | undefined {
   const fresh = newest([...facts.occlusions, ...facts.fits]);
-  const prescription = currentPrescription(facts);
+  const prescription = planInForce(facts);
   return prescription?.plan.exercises[0]?.limbs[0]?.limb ?? fresh?.limb;
 }
 
@@ -36,7 +37,7 @@ type Use = { limb: Limb; position: Position | undefined };
 
 /** Every limb and position the current prescription uses, or the limb in hand when there is none. */
 function usesOf(facts: ClientFacts): Use[] {
-  const uses = (currentPrescription(facts)?.plan.exercises ?? []).flatMap(({ limbs, position }) =>
+  const uses = (planInForce(facts)?.plan.exercises ?? []).flatMap(({ limbs, position }) =>
     limbs.map(({ limb }) => ({ limb, position })),
   );
   const seen = new Set<string>();
@@ -55,20 +56,20 @@ const worstOf = (links: readonly Link[]): Link | undefined =>
   WORST_FIRST.map((state) => links.find((link) => link.state === state)).find((link) => link !== undefined);
 
 /** The six links for one person at `nowMs`, each judged for all the prescription needs (chapter 0 of the practice). */
-export function chainOf(facts: ClientFacts, nowMs: number): Link[] {
+export function chainOf(facts: ClientFacts, kit: KitInUse, nowMs: number): Link[] {
   return [
     screenLink(facts, nowMs),
     fitLink(facts, nowMs),
     measureLink(facts, nowMs),
     loadLink(facts, nowMs),
-    prescribeLink(facts, nowMs),
+    prescribeLink(facts, kit, nowMs),
     runLink(facts, nowMs),
   ];
 }
 
 /** Links that keep the current prescription from being run now; empty when a session can start. */
-export function linksThatHold(facts: ClientFacts, nowMs: number): Link[] {
-  return chainOf(facts, nowMs).filter((link) => link.id !== 'run' && link.state !== 'good');
+export function linksThatHold(facts: ClientFacts, kit: KitInUse, nowMs: number): Link[] {
+  return chainOf(facts, kit, nowMs).filter((link) => link.id !== 'run' && link.state !== 'good');
 }
 
 function screenLink(facts: ClientFacts, nowMs: number): Link {
@@ -77,8 +78,12 @@ function screenLink(facts: ClientFacts, nowMs: number): Link {
   if (!screening)
     return { ...common, state: 'missing', figure: 'not screened', reason: 'No screening on record.' };
   const age = ageWords(screening.atMs, nowMs);
+  const hold = holdsInForce(facts, nowMs).find(
+    ({ limb }) => limb === null || limbsPlanned(facts).includes(limb),
+  );
   const { decision, reasons } = judgeScreening(screening, facts.clearances, facts.stricter, nowMs);
   const figure = DECISION_WORDS[decision].toLowerCase();
+  if (hold) return holdLink(hold, decision === 'do-not-start' ? figure : 'on hold');
   if (decision === 'do-not-start' || decision === 'needs-clearance') {
     const open = reasons.filter(({ clearedBy }) => !clearedBy).map(({ words }) => words);
     return { ...common, state: 'held', figure, reason: `${DECISION_WORDS[decision]}: ${open.join('; ')}.` };
@@ -91,49 +96,30 @@ function screenLink(facts: ClientFacts, nowMs: number): Link {
       reason: `Screening is ${age}; it holds 12 weeks.`,
     };
   }
-  const red = newest(facts.sessions.flatMap(({ redSigns }) => redSigns));
-  if (red && nowMs - red.atMs < RED_SIGN_LOCK_MS) {
-    return {
-      id: 'screen',
-      rules: ['RUN-3'],
-      state: 'held',
-      figure: 'not today',
-      reason: `Not today. ${SIGNS[red.sign].label} in the last session: no restart within a day; screen again first.`,
-    };
-  }
-  const after = followUpThatHolds(facts, nowMs);
-  if (after) {
-    return {
-      id: 'screen',
-      rules: ['RUN-6'],
-      state: 'held',
-      figure: 'look first',
-      reason: `${after} after the last session: no restart before a new screening.`,
-    };
-  }
-  const today = dayCheckToday(facts, nowMs);
-  const held = today && hardFindings(judgeDayCheck(today))[0];
-  if (held)
-    return {
-      id: 'screen',
-      rules: ['SCR-3'],
-      state: 'held',
-      figure: 'not today',
-      reason: `Not today. ${held.message}`,
-    };
   return { ...common, state: 'good', figure, reason: `${DECISION_WORDS[decision]}, screening ${age}.` };
 }
 
-/** The check made today, if there is one (rule SCR-3). */
-export function dayCheckToday(facts: ClientFacts, nowMs: number): DayCheck | undefined {
-  const last = newest(facts.dayChecks);
-  return last && nowMs - last.atMs < DAY_CHECK_HOLDS_MS ? last : undefined;
-}
+const limbsPlanned = (facts: ClientFacts): Limb[] =>
+  planInForce(facts)?.plan.exercises.flatMap(({ limbs }) => limbs.map(({ limb }) => limb)) ?? [];
+
+const ENDS_WORDS: Record<HoldEnd['by'], string> = {
+  time: 'not today',
+  review: 'not before tomorrow, and not before its review is answered',
+  clinician: 'until a clinician lifts it, with a reason, or screens again',
+};
+
+const holdLink = ({ words, rule, ends }: Hold, figure: string): Link => ({
+  id: 'screen',
+  rules: [rule, 'SCR-5'],
+  state: 'held',
+  figure: ends.by === 'time' ? 'not today' : figure,
+  reason: `${words}: ${ENDS_WORDS[ends.by]}.`,
+});
 
 function fitLink(facts: ClientFacts, nowMs: number): Link {
   const common = { id: 'fit', rules: ['FIT-1', 'FIT-2'] } satisfies Partial<Link>;
   const links = usesOf(facts).map(({ limb }): Link => {
-    const fit = newest(facts.fits.filter((fact) => fact.limb === limb));
+    const fit = fitInForce(facts.fits, limb);
     if (!fit) {
       return {
         ...common,
@@ -174,24 +160,19 @@ function measureLink(facts: ClientFacts, nowMs: number): Link {
 
 function measureLinkFor(facts: ClientFacts, { limb, position }: Use, nowMs: number): Link {
   const common = { id: 'measure', rules: ['LOP-3', 'LOP-6'] } satisfies Partial<Link>;
-  const fit = newest(facts.fits.filter((fact) => fact.limb === limb));
+  const fit = fitInForce(facts.fits, limb);
   if (fit?.kind === 'strap') return strapLink(facts, limb, nowMs);
-  const occlusion = bestOcclusion(facts, limb, position);
+  const occlusion = pressureInForce(facts, limb, position);
   if (!occlusion) {
     return {
       ...common,
       state: 'missing',
       figure: 'no LOP',
-      reason: `No occlusion pressure measured on the ${LIMB_LABELS[limb].toLowerCase()}.`,
+      reason: `No occlusion pressure measured on the ${LIMB_LABELS[limb].toLowerCase()}${position ? `, ${position} or more reclined` : ''}.`,
     };
   }
   const figure = `${occlusion.pressure.value} ± ${occlusion.uncertaintyMmHg} mmHg`;
-  const due = reasonDue(
-    measuredWith(occlusion),
-    { widthCm: fit?.widthCm ?? occlusion.widthCm, girthCm: fit?.girthCm ?? occlusion.girthCm, position },
-    shelfLifeOf(facts),
-    nowMs,
-  );
+  const due = whyDue(occlusion, facts, position, shelfLifeInForce(facts, limb, nowMs), nowMs);
   const where = `${LIMB_LABELS[limb]}, ${occlusion.position}: ${figure}`;
   if (due) return { ...common, state: 'due', figure, reason: `${where}, due: ${due}.` };
   const trials = `${occlusion.trialsUsed} ${occlusion.trialsUsed === 1 ? 'trial' : 'trials'}`;
@@ -208,7 +189,7 @@ function measureLinkFor(facts: ClientFacts, { limb, position }: Use, nowMs: numb
 
 /** A strap is second best: it never counts as measured (rule TIGHT). */
 function strapLink(facts: ClientFacts, limb: Limb, nowMs: number): Link {
-  const prescribed = currentPrescription(facts)?.plan.exercises.some((exercise) =>
+  const prescribed = planInForce(facts)?.plan.exercises.some((exercise) =>
     exercise.limbs.some((target) => target.limb === limb && target.kind === 'by-feel'),
   );
   const common = { id: 'measure', rules: ['TIGHT', 'FIT-5'] } satisfies Partial<Link>;
@@ -229,42 +210,22 @@ function strapLink(facts: ClientFacts, limb: Limb, nowMs: number): Link {
   };
 }
 
-/** What rule LOP-6 asks of a stored pressure. */
-export const measuredWith = (fact: OcclusionFact): MeasuredWith => ({
-  measuredAtMs: fact.atMs,
-  widthCm: fact.widthCm,
-  girthCm: fact.girthCm,
-  position: fact.position,
-  pressureMmHg: fact.pressure.value,
-  quickChecks: fact.quickChecks,
-});
-
-/** The pressure to go by on a limb: the newest in the position it will be used in, else the newest (rule LOP-5). */
-function bestOcclusion(
-  facts: ClientFacts,
-  limb: Limb,
-  position: Position | undefined,
-): OcclusionFact | undefined {
-  const onLimb = facts.occlusions.filter((fact) => fact.limb === limb);
-  return newest(onLimb.filter((fact) => fact.position === position)) ?? newest(onLimb);
-}
-
 function loadLink(facts: ClientFacts, nowMs: number): Link {
   const common = { id: 'load', rules: ['LOAD-1', 'LOAD-2'] } satisfies Partial<Link>;
-  const exercises = currentPrescription(facts)?.plan.exercises ?? [];
-  const weighed = exercises.flatMap(({ exerciseId, load }) =>
-    load.kind === 'weighed' ? [{ exerciseId, load }] : [],
-  );
+  const exercises = planInForce(facts)?.plan.exercises ?? [];
+  const weighed = exercises.filter(({ load }) => load.kind === 'weighed');
   if (exercises.length > 0 && weighed.length === 0) {
     const [first] = exercises;
     return { ...common, state: 'good', figure: first?.load.recipe ?? '', reason: 'Work without kilograms.' };
   }
-  const links = weighed.map(({ exerciseId, load }) =>
+  const links = weighed.map(({ exerciseId, limbs }) =>
     strengthLink(
       facts,
-      newest(
-        facts.strengthTests.filter((fact) => fact.exerciseId === exerciseId && fact.side === load.testedSide),
-      ),
+      testInForce(
+        facts.strengthTests,
+        exerciseId,
+        limbs.map(({ limb }) => limb),
+      )?.fact,
       nowMs,
     ),
   );
@@ -281,9 +242,12 @@ function strengthLink(facts: ClientFacts, test: StrengthFact | undefined, nowMs:
     : { ...common, state: 'good', figure, reason: `${words}.` };
 }
 
-function prescribeLink(facts: ClientFacts, nowMs: number): Link {
+/** What other links say already: a pressure or a test that is due, and a cuff it was not measured with. */
+const SAID_BY_OTHERS: readonly RuleId[] = ['LOP-6', 'LOAD-2', 'FIT-3', 'FIT-5'];
+
+function prescribeLink(facts: ClientFacts, kit: KitInUse, nowMs: number): Link {
   const common = { id: 'prescribe', rules: ['PRS-1', 'LOAD-3'] } satisfies Partial<Link>;
-  const prescription = currentPrescription(facts);
+  const prescription = planInForce(facts);
   const [exercise, ...others] = prescription?.plan.exercises ?? [];
   const target = exercise?.limbs[0];
   if (!prescription || !exercise || !target) {
@@ -296,33 +260,22 @@ function prescribeLink(facts: ClientFacts, nowMs: number): Link {
       : exercise.load.recipe;
   const more = others.length > 0 ? `, and ${others.length} more` : '';
   const words = `${exercise.label}: ${figure}, ${load}, ${exercise.protocolLabel}${more}`;
-  const changed = changedSince(facts, prescription);
-  if (changed)
-    return { ...common, state: 'due', figure, reason: `${words}; ${changed} since it was signed.` };
+  const found = hardFindings(recheck(prescription, facts, kit, nowMs).findings);
+  const stands = found.find(({ rule }) => !SAID_BY_OTHERS.includes(rule));
+  if (stands)
+    return {
+      ...common,
+      rules: [stands.rule, 'START-1'],
+      state: 'due',
+      figure,
+      reason: `${words}. ${stands.message} ${stands.remedy}`,
+    };
   return {
     ...common,
     state: 'good',
     figure,
     reason: `${words}, signed ${agoWords(prescription.atMs, nowMs)}.`,
   };
-}
-
-/** What was measured again after a prescription that rests on it, in words, or `null`. */
-function changedSince(facts: ClientFacts, { plan, atMs }: PrescriptionFact): string | null {
-  const limbs = plan.exercises.flatMap((exercise) => exercise.limbs.map(({ limb }) => limb));
-  if (facts.occlusions.some((fact) => limbs.includes(fact.limb) && fact.atMs > atMs)) {
-    return 'the occlusion pressure was measured again';
-  }
-  const tested = plan.exercises.some(({ exerciseId, load }) =>
-    facts.strengthTests.some(
-      (fact) =>
-        load.kind === 'weighed' &&
-        fact.exerciseId === exerciseId &&
-        fact.side === load.testedSide &&
-        fact.atMs > atMs,
-    ),
-  );
-  return tested ? 'the strength was tested again' : null;
 }
 
 function runLink(facts: ClientFacts, nowMs: number): Link {

@@ -1,55 +1,24 @@
 import { describe, expect, it } from 'vitest';
-import { followUpThatHolds, sessionToAskAbout } from './day-after';
-import type { ClientFacts, SessionFact } from './facts';
+import { sessionToAskAbout } from './day-after';
+import { NOW_MS, testSessionFact } from './record.fixture';
 
-const HOUR = 3_600_000;
-const NOW = 1_800_000_000_000;
-const well = { soreness: 2, bruising: 'none', pinpointBleeding: false, numbness: false } as const;
-
-const session = (hoursAgo: number, followUp: SessionFact['followUp'] = null): SessionFact => ({
-  id: `${hoursAgo}`,
-  prescriptionId: 'rx',
-  startedAtMs: NOW - hoursAgo * HOUR - 1,
-  finishedAtMs: NOW - hoursAgo * HOUR,
-  redSigns: [],
-  followUp,
-});
-const facts = (sessions: SessionFact[], screenedHoursAgo = 1_000) =>
-  ({
-    sessions,
-    screenings: [{ atMs: NOW - screenedHoursAgo * HOUR, version: 1, yes: [], bloodPressures: [], note: '' }],
-  }) as Partial<ClientFacts> as ClientFacts;
+const HOURS = 1 / 24;
 
 describe('the day after (RUN-6)', () => {
-  it('is asked about from half a day on, for four days, once, and only of the last session', () => {
-    expect([11, 12, 95, 96].map((hours) => sessionToAskAbout(facts([session(hours)]), NOW)?.id)).toEqual([
-      undefined,
-      '12',
-      '95',
-      undefined,
+  it('is asked about from half a day on, before the next session, once, and only of the last one', () => {
+    const unasked = (hours: number) =>
+      testSessionFact(hours * HOURS + 900_000 / 86_400_000, { followUp: null });
+    const asked = (...sessions: ReturnType<typeof unasked>[]) => sessionToAskAbout({ sessions }, NOW_MS)?.id;
+    expect([11.9, 12, 95, 960].map((hours) => asked(unasked(hours)) !== undefined)).toEqual([
+      false,
+      true,
+      true,
+      true,
     ]);
-    expect(sessionToAskAbout(facts([session(20, { ...well, atMs: NOW })]), NOW)).toBeUndefined();
-    expect(sessionToAskAbout(facts([session(50), session(20)]), NOW)?.id).toBe('20');
-    expect(sessionToAskAbout(facts([session(50), session(3)]), NOW)).toBeUndefined();
-    expect(sessionToAskAbout(facts([{ ...session(20), finishedAtMs: null }]), NOW)).toBeUndefined();
-  });
-
-  it('holds after numbness or wide bruising, until the person is screened again', () => {
-    const said = (part: object, screenedHoursAgo?: number) =>
-      followUpThatHolds(facts([session(30, { ...well, ...part, atMs: NOW - HOUR })], screenedHoursAgo), NOW);
-    expect(said({})).toBeNull();
-    expect(said({ bruising: 'small', pinpointBleeding: true, soreness: 9 })).toBeNull();
-    expect(said({ numbness: true })).toBe('Numbness');
-    expect(said({ bruising: 'wide' })).toBe('Wide bruising');
-    expect(said({ numbness: true }, 0.5)).toBeNull();
-    expect(followUpThatHolds(facts([]), NOW)).toBeNull();
-  });
-
-  it('goes by the newest answer', () => {
-    const two = [
-      session(60, { ...well, numbness: true, atMs: NOW - 40 * HOUR }),
-      session(30, { ...well, atMs: NOW - HOUR }),
-    ];
-    expect(followUpThatHolds(facts(two), NOW)).toBeNull();
+    expect(asked(testSessionFact(1))).toBeUndefined();
+    expect(asked(unasked(50), unasked(20))).toBe(unasked(20).id);
+    expect(asked(unasked(50), unasked(3))).toBeUndefined();
+    expect(asked({ ...unasked(20), finishedAtMs: null })).toBeUndefined();
+    expect(asked({ ...unasked(20), worked: [] })).toBeUndefined();
   });
 });

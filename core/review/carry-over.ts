@@ -1,12 +1,10 @@
 import { targetLoad } from '../load/target-load';
 import type { WeightKit } from '../load/weight-kit';
+import type { Carried } from '../plan/draft-session';
 import { measuredLimbs, type Plan, type PlannedExercise } from '../plan/plan';
 import type { ExerciseId } from '../protocol/exercises';
 import { LIMITS } from '../rules/limits';
 import type { Change } from './review';
-
-/** What one exercise takes over from its last session, the reviewed change applied. Shares in %, rest in ms. */
-export type Carried = { percentLop: number; percentOneRepMax: number | null; restMs: number | null };
 
 /**
  * What the next draft takes over from the last plan, with a change for each exercise (rules REV-1 to REV-8).

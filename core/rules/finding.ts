@@ -10,7 +10,8 @@ export type Fix =
   | { set: 'weightKitId'; to: string }
   | { set: 'release'; to: 'each-rest' | 'after-exercise' }
   | { set: 'order'; to: 'compound-first' }
-  | { set: 'exercise'; to: 'remove' };
+  | { set: 'exercise'; to: 'remove' }
+  | { set: 'inForce'; to: 'pressure' | 'test' };
 
 /**
  * What a check found. `hard` cannot be passed by anyone; `guard` needs a clinician and a reason;

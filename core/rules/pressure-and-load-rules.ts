@@ -15,13 +15,13 @@ export const pressureRules = {
   },
   'PRS-3': {
     title: 'Pressure limits',
-    text: 'Exercise: guard outside 40–80 % LOP (30 for arms in graded start), never above 80 %. Passive work: 70–100 %, lying or sitting, no exercise. Never above 100 % of LOP.',
+    text: 'Exercise: never above 80 % of LOP; over the school’s top or the ramp is a guard; below 40 % (30 for arms in graded start) is noted. Passive work: 70–100 %, lying or sitting, no load and no repetitions. Every target stops at LOP − U − half a division, so that the true range never passes 100 %.',
     level: 'hard',
     source: HOUSE,
   },
   'PRS-4': {
     title: 'Newcomer ramp',
-    text: 'First week at the school’s start, then +5 points a week to usual, if tolerated. Cuffs without an LOP school: +10 mmHg a week. Post-operative passive re-entry: training pressure − 40 mmHg, +10 a day until reached.',
+    text: 'First week at the school’s start, then +5 points a week to usual, if the last session was tolerated; counted per limb kind from the first session really done, none for weeks missed. After 21 days off it begins again 10 points lower, after 42 at the start. While it runs it is the ceiling. Post-operative passive re-entry, per procedure and limb: training pressure − 40 mmHg, +10 a day until reached.',
     level: 'method',
     source: HOUSE,
   },
@@ -35,6 +35,12 @@ export const pressureRules = {
     title: 'Priming cycles',
     text: 'Optional, for newcomers and large limbs: 30 s on, 10 s off, from 60 % of target, +20 mmHg a cycle until target.',
     level: 'method',
+    source: HOUSE,
+  },
+  'PRS-8': {
+    title: 'Re-target',
+    text: 'A new LOP changes the mmHg of a signed plan, not its %. No further away than both uncertainties together, with the same rounded targets, it confirms the plan. Otherwise one key re-targets it at the same %, checked again, as a new version.',
+    level: 'hard',
     source: HOUSE,
   },
   'PRS-7': {

@@ -15,13 +15,13 @@ export const runRules = {
   },
   'RUN-3': {
     title: 'Signs',
-    text: 'Expected: tightness, burn, redness, bulging veins, swelling. Stop: numb or tingling, pale, blue or cold skin, sharp pain, dizzy, nausea, chest pain, short of breath, headache, sight. Stop means deflate at once, sit or lie, note; no restart that day for the red ones.',
+    text: 'Expected: tightness, burn, redness, bulging veins, swelling. Stop: numb or tingling, pale, blue, purple or cold skin, sharp pain, dizzy, nausea, chest pain, short of breath at rest, headache, sight. Stop means deflate at once, sit or lie, note; no restart that day for the red ones, and the limb is held until the next day for the others.',
     level: 'hard',
     source: HOUSE,
   },
   'RUN-4': {
     title: 'Changing pressure mid-session',
-    text: 'Loosen in steps of 10 mmHg or release. Pressure goes up only before a set, one step, never over the cap.',
+    text: 'Loosen in steps of 10 mmHg or release. Pressure goes up only before a set, one step, never over the cap or the target signed.',
     level: 'hard',
     source: HOUSE,
   },
@@ -29,6 +29,18 @@ export const runRules = {
     title: 'Ending and the dose',
     text: 'Deflate slowly, see colour return, walk a minute. Logged: total occlusion per limb, longest continuous stretch, mmHg·min, %LOP·min and kg·reps.',
     level: 'method',
+    source: HOUSE,
+  },
+  'RUN-7': {
+    title: 'In hand',
+    text: 'At any moment one exercise, set, target, LOP, load, rest and pressure is in hand: what was planned, changed by every accepted correction, loosening, lightening and priming step. Everything shown, said, pumped, added up and reviewed uses it. Top up goes to the target in hand, never above it.',
+    level: 'hard',
+    source: HOUSE,
+  },
+  'RUN-9': {
+    title: 'Clocks',
+    text: 'Times come from the server’s clock; each device knows its offset. An event lies between the session’s opening and its receipt + 2 min, else it is refused with words and kept aside. Only the device that runs a session writes what the clock owes; another takes over on request.',
+    level: 'hard',
     source: HOUSE,
   },
   'RUN-6': {
@@ -86,6 +98,12 @@ export const reviewRules = {
     title: 'Ready for heavy work',
     text: 'Load at 40 % and easy twice, or 60 % 1RM tolerated without pain: propose the heavy bridge and a retest.',
     level: 'note',
+    source: HOUSE,
+  },
+  'REV-10': {
+    title: 'Binding review',
+    text: 'The review is answered (accepted, edited with the rule checked again, declined with a reason) before the next session of that plan opens. One computation of it serves record, draft and server.',
+    level: 'hard',
     source: HOUSE,
   },
   'REV-9': {

@@ -19,6 +19,12 @@ export const screenRules = {
     level: 'hard',
     source: HOUSE,
   },
+  'SCR-5': {
+    title: 'Holds',
+    text: 'A stop is a hold with its own record: its cause, when the server received it, who may lift it. A later answer never erases it: a clinician lifts it with a reason, or a new screening by a clinician does. Coaches cannot.',
+    level: 'hard',
+    source: HOUSE,
+  },
   'SCR-4': {
     title: 'Roles',
     text: 'A clinician may record clearances and override guards. A coach may not, and may not prescribe post-operative or passive work.',

@@ -27,7 +27,7 @@ export type Judgement = { decision: Decision; reasons: Reason[] };
 
 /**
  * Decision on starting, with every reason (rules SCR-1, SCR-2).
- * A stop item is answered only by a physician's clearance, and a stop by blood pressure only by a lower reading.
+ * A stop item is answered only by a physician's clearance with limits; some, and a blood pressure that stops, by none.
  */
 export function judgeScreening(
   screening: Pick<Screening, 'yes' | 'bloodPressures'>,
@@ -83,11 +83,23 @@ function bloodPressureReasons({ bloodPressures }: Pick<Screening, 'bloodPressure
   ];
 }
 
+/** Stops that no paper answers (rule SCR-2); a blood pressure at or above 180/110 is another. */
+const NEVER_CLEARED: readonly ClearanceSubject[] = [
+  'thrombosis-suspected',
+  'compartment-syndrome',
+  'infection',
+  'open-wound',
+];
+
+/** Whether a clearance is strong enough for a stop: a physician's, with a cap, and with the limbs or the work named. */
+const mayClearStop = ({ byPhysician, maxPercentLop, limbs, modes }: Clearance): boolean =>
+  byPhysician && maxPercentLop !== null && (limbs.length > 0 || modes.length > 0);
+
 function clearedBy({ subject, level }: Found, inForce: readonly Clearance[]): string | null {
   if (level === 'note') return 'noted';
-  if (level === 'stop' && subject === 'blood-pressure') return null;
+  if (level === 'stop' && (subject === 'blood-pressure' || NEVER_CLEARED.includes(subject))) return null;
   const answer = inForce.find(
-    (clearance) => clearance.subjects.includes(subject) && (level !== 'stop' || clearance.byPhysician),
+    (clearance) => clearance.subjects.includes(subject) && (level !== 'stop' || mayClearStop(clearance)),
   );
   return answer ? `cleared by ${answer.givenBy}` : null;
 }

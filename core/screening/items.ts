@@ -5,6 +5,7 @@ export type ItemLevel = 'stop' | 'clear' | 'note';
 
 export const itemIdSchema = z.enum([
   'thrombosis',
+  'thrombosis-suspected',
   'clotting-disorder',
   'stroke',
   'pregnancy',
@@ -33,7 +34,11 @@ export type ScreenItem = { label: string; level: ItemLevel };
 
 /** The questionnaire of rule SCR-1, in the order it is asked. Resting blood pressure is judged on its own. */
 export const SCREEN_ITEMS: Record<ItemId, ScreenItem> = {
-  thrombosis: { label: 'Deep-vein thrombosis or pulmonary embolism, past or suspected', level: 'stop' },
+  thrombosis: { label: 'Deep-vein thrombosis or pulmonary embolism in the past', level: 'stop' },
+  'thrombosis-suspected': {
+    label: 'Deep-vein thrombosis or pulmonary embolism now, or suspected',
+    level: 'stop',
+  },
   'clotting-disorder': { label: 'Clotting disorder, including sickle cell trait', level: 'stop' },
   stroke: { label: 'Stroke in the past', level: 'stop' },
   pregnancy: { label: 'Pregnancy', level: 'stop' },

@@ -39,7 +39,7 @@ describe('the decision (SCR-1, SCR-2)', () => {
 
   it('is do not start for any stop item, whatever else is answered', () => {
     const stops = ITEM_IDS.filter((id) => SCREEN_ITEMS[id].level === 'stop');
-    expect(stops).toHaveLength(11);
+    expect(stops).toHaveLength(12);
     fc.assert(
       fc.property(fc.constantFrom(...stops), fc.subarray(ITEM_IDS), (stop, others) => {
         const yes = [...new Set([stop, ...others])];
@@ -63,7 +63,11 @@ describe('the decision (SCR-1, SCR-2)', () => {
   it('takes a physician’s word for a stop item, and nobody’s for a blood pressure of 180', () => {
     const stroke = clearance({ subjects: ['stroke'] });
     expect(judge(screening(['stroke']), [stroke]).decision).toBe('do-not-start');
-    expect(judge(screening(['stroke']), [{ ...stroke, byPhysician: true }]).decision).toBe('clear-to-start');
+    const physician = { ...stroke, byPhysician: true };
+    expect(judge(screening(['stroke']), [physician]).decision).toBe('do-not-start');
+    // Only with limits: a cap, and the limbs or the work (SCR-2).
+    const limited = { ...physician, maxPercentLop: 50, modes: ['passive' as const] };
+    expect(judge(screening(['stroke']), [limited]).decision).toBe('start-with-limits');
     const pressure = clearance({ subjects: ['blood-pressure'], byPhysician: true });
     expect(judge(screening([], 182), [pressure]).decision).toBe('do-not-start');
     expect(judge(screening([], 150), [pressure]).decision).toBe('clear-to-start');

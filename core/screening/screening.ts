@@ -1,13 +1,22 @@
 import { z } from 'zod';
+import { limbSchema } from '../quantity/limb';
 import { MS_PER_DAY } from '../quantity/units';
 import { LIMITS } from '../rules/limits';
 import { type BloodPressure, bloodPressureSchema } from './blood-pressure';
 import { type ItemId, itemIdSchema, SCREEN_ITEMS } from './items';
 
 /** Rises when an item or its meaning changes, so that old answers keep what they were asked. */
-export const SCREEN_VERSION = 1;
+export const SCREEN_VERSION = 2;
 
 export const ITEM_IDS = itemIdSchema.options;
+
+/** An operation on a limb. */
+export const procedureSchema = z.object({
+  limb: limbSchema,
+  atMs: z.number('Enter the date of the operation.').int().positive(),
+  what: z.string().trim().min(1, 'Say what was done.').max(120, 'At most 120 characters.'),
+});
+export type Procedure = z.infer<typeof procedureSchema>;
 
 /** The answers of one screening: every item, and two resting blood pressures of one sitting (rule SCR-1). */
 export const screeningAnswersSchema = z.object({
@@ -17,6 +26,8 @@ export const screeningAnswersSchema = z.object({
     .min(2, 'Take two resting readings a minute apart; their mean counts.')
     .max(3),
   note: z.string().trim().max(400, 'At most 400 characters.').default(''),
+  /** Operations of the last 12 weeks: which limb, when, and what was done; every "days since" counts from them. */
+  procedures: z.array(procedureSchema).max(8).default([]),
 });
 
 /** A screening on record. */
@@ -26,6 +37,9 @@ export type Screening = {
   yes: ItemId[];
   bloodPressures: BloodPressure[];
   note: string;
+  procedures?: Procedure[] | undefined;
+  /** Who asked; older ones did not keep it. */
+  by?: 'clinician' | 'coach' | undefined;
 };
 
 /** Whether a screening is older than the 12 weeks it holds for (rule SCR-1). */

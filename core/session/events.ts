@@ -28,12 +28,23 @@ export const offerSchema = z.discriminatedUnion('kind', [
 ]);
 export type Offer = z.infer<typeof offerSchema>;
 
+export const urgentSignSchema = z.enum([
+  'dark-urine',
+  'weakness',
+  'swollen-limb',
+  'breathless',
+  'chest-pain',
+]);
+
 /** How the person was the day after (rule RUN-6). */
 export const followUpSchema = z.object({
   soreness: scale,
   bruising: z.enum(['none', 'small', 'wide']),
   pinpointBleeding: z.boolean(),
   numbness: z.boolean(),
+  skinAbrasion: z.boolean().optional(),
+  /** Signs that are referred urgently; none in answers of older devices. */
+  urgent: z.array(urgentSignSchema).optional(),
 });
 export type FollowUp = z.infer<typeof followUpSchema>;
 
@@ -133,7 +144,14 @@ export const sessionEventSchema = z.discriminatedUnion('type', [
     reason: z.string().trim().max(300),
   }),
   z.object({ ...stamp, type: z.literal('followed-up'), ...followUpSchema.shape }),
-  z.object({ ...stamp, type: z.literal('sign-noted'), sign: signIdSchema }),
+  // Where it was felt, and what else is to be said of it; all limbs under a cuff where nobody said.
+  z.object({
+    ...stamp,
+    type: z.literal('sign-noted'),
+    sign: signIdSchema,
+    limbs: z.array(limbSchema).optional(),
+    note: z.string().trim().max(300).optional(),
+  }),
   z.object({ ...stamp, type: z.literal('cuff-released'), limb: limbSchema }),
   z.object({ ...stamp, type: z.literal('stopped'), why: z.string().trim().min(1).max(300) }),
   z.object({ ...stamp, type: z.literal('session-finished') }),

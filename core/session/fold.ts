@@ -115,8 +115,15 @@ function apply(plan: Plan, state: SessionState, event: SessionEvent): void {
       return;
     }
     case 'followed-up': {
-      const { soreness, bruising, pinpointBleeding, numbness } = event;
-      state.followUp = { soreness, bruising, pinpointBleeding, numbness };
+      const { soreness, bruising, pinpointBleeding, numbness, skinAbrasion, urgent } = event;
+      state.followUp = {
+        soreness,
+        bruising,
+        pinpointBleeding,
+        numbness,
+        ...(skinAbrasion === undefined ? {} : { skinAbrasion }),
+        ...(urgent === undefined ? {} : { urgent }),
+      };
       return;
     }
     case 'undone':

@@ -6,6 +6,8 @@ export const signIdSchema = z.enum([
   'redness',
   'bulging-veins',
   'swelling',
+  'breathing-hard',
+  'nothing-felt',
   'numb-or-tingling',
   'pale-blue-or-cold',
   'sharp-pain',
@@ -15,6 +17,7 @@ export const signIdSchema = z.enum([
   'short-of-breath',
   'headache',
   'sight',
+  'not-back',
 ]);
 export type SignId = z.infer<typeof signIdSchema>;
 
@@ -27,16 +30,16 @@ export const SIGNS: Record<SignId, { label: string; level: SignLevel }> = {
   redness: { label: 'Redness', level: 'expected' },
   'bulging-veins': { label: 'Bulging veins', level: 'expected' },
   swelling: { label: 'Swelling', level: 'expected' },
+  'breathing-hard': { label: 'Breathing hard', level: 'expected' },
+  'nothing-felt': { label: 'Nothing felt', level: 'expected' },
   'numb-or-tingling': { label: 'Numb or tingling', level: 'stop' },
-  'pale-blue-or-cold': { label: 'Pale, blue or cold skin', level: 'stop' },
+  'pale-blue-or-cold': { label: 'Pale, blue, purple or cold skin', level: 'stop' },
   'sharp-pain': { label: 'Sharp pain', level: 'stop' },
   dizzy: { label: 'Dizzy', level: 'red' },
   nausea: { label: 'Nausea', level: 'red' },
   'chest-pain': { label: 'Chest pain', level: 'red' },
-  'short-of-breath': { label: 'Short of breath', level: 'red' },
+  'short-of-breath': { label: 'Short of breath at rest', level: 'red' },
   headache: { label: 'Headache', level: 'red' },
   sight: { label: 'Trouble seeing', level: 'red' },
+  'not-back': { label: 'Feeling or colour not back 2 min after release', level: 'red' },
 };
-
-/** How long nobody restarts after a red sign: until the next day at the same time (rule RUN-3). */
-export const RED_SIGN_LOCK_MS = 24 * 3_600_000;

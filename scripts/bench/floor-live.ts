@@ -58,8 +58,6 @@ async function openFor(name: string): Promise<SessionView> {
       limbs: ['left-thigh'],
       together: false,
       rung: 'loaded',
-      weeksTrained: 2,
-      passiveDays: 0,
       newcomer: false,
       isolatedOnly: false,
       carried: new Map(),

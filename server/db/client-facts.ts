@@ -3,27 +3,30 @@ import type { ClientRecord, ClientSummary } from '#contract/client';
 import { readPlan } from '#core/plan/versions/read-plan';
 import type { Limb } from '#core/quantity/limb';
 import { chainOf } from '#core/record/chain';
-import { type ClientFacts, fittedCuff } from '#core/record/facts';
-import type { FollowUp } from '#core/session/events';
-import { RED_SIGN_LOCK_MS, SIGNS, type SignId } from '#core/session/signs';
+import type { ClientFacts } from '#core/record/facts';
+import { cuffInForce } from '#core/record/in-force';
+import { guardFindings } from '#core/rules/finding';
 import { notFound, refusedField } from '../problem';
 import {
   ClearanceEntity,
   ClientEntity,
   DayCheckEntity,
   GirthEntity,
+  HoldEntity,
   OcclusionPressureEntity,
   PracticeEntity,
+  PractitionerEntity,
   PrescriptionEntity,
   ProgrammeEntity,
   QuickCheckEntity,
   ScreeningEntity,
   SessionEntity,
-  SessionEventEntity,
   StrengthTestEntity,
   TightnessEntity,
   TrialEntity,
 } from './entities';
+import { holdOf } from './holds';
+import { readKit } from './kit';
 import { readOwnExercises } from './library';
 
 /** All people with all that is on record for them: one query a table, whatever the number of people. */
@@ -68,11 +71,10 @@ async function readRecords(em: EntityManager, nowMs: number, only?: string): Pro
   const trialsOf = (lopId: string) =>
     trials.filter((trial) => trial.lopId === lopId).map(({ readings }) => readings);
   const ownExercises = await readOwnExercises(em);
-  const redSigns = await readRedSigns(em, nowMs);
-  const followUps = await readFollowUps(
-    em,
-    sessions.map(({ id }) => id),
-  );
+  const holds = await em.find(HoldEntity, mine);
+  const kit = await readKit(em);
+  const roles = new Map((await em.findAll(PractitionerEntity)).map(({ id, role }) => [id, role]));
+  const signed = new Map(prescriptions.map((row) => [row.id, row]));
   return clients.map((client) => {
     const ours = <T extends { clientId: string }>(rows: T[]) =>
       rows.filter((row) => row.clientId === client.id);
@@ -81,13 +83,16 @@ async function readRecords(em: EntityManager, nowMs: number, only?: string): Pro
       units: { mass: practice?.massUnit ?? 'kg', length: practice?.lengthUnit ?? 'cm' },
       stricter,
       ownExercises,
-      screenings: ours(screenings).map(({ atMs, version, yes, bloodPressures, note }) => ({
+      screenings: ours(screenings).map(({ atMs, version, yes, bloodPressures, note, procedures, by }) => ({
         atMs,
         version,
         yes,
         bloodPressures,
         note,
+        procedures,
+        ...(by ? { by } : {}),
       })),
+      holds: ours(holds).map(holdOf),
       clearances: ours(clearances).map(({ clearance }) => clearance),
       dayChecks: ours(dayChecks).map(({ atMs, answers }) => ({ atMs, ...answers })),
       fits: ours(girths).map(({ limb, atMs, girthCm, kind, kitId, label, widthCm }) => ({
@@ -135,21 +140,26 @@ async function readRecords(em: EntityManager, nowMs: number, only?: string): Pro
         atMs,
         oneRepMax,
       })),
-      prescriptions: ours(prescriptions).map(({ id, atMs, signedBy, overrideReason, plan }) => ({
-        id,
-        atMs,
-        signedBy,
-        overrideReason: overrideReason ?? null,
-        plan: readPlan(plan),
+      prescriptions: ours(prescriptions).map((row) => ({
+        id: row.id,
+        atMs: row.atMs,
+        signedBy: row.signedBy,
+        role: roles.get(firstSigner(row, signed)) ?? 'coach',
+        guards: guardFindings(row.findings).map(({ rule, subject, exerciseIndex }) => ({
+          rule,
+          subject,
+          exerciseIndex: exerciseIndex ?? null,
+        })),
+        overrideReason: row.overrideReason ?? null,
+        plan: readPlan(row.plan),
       })),
       programmes: ours(programmes).map(({ id, atMs, wish, days }) => ({ id, atMs, wish, days })),
-      sessions: ours(sessions).map(({ id, prescriptionId, openedAtMs, finishedAtMs }) => ({
+      sessions: ours(sessions).map(({ id, prescriptionId, openedAtMs, finishedAtMs, summary }) => ({
         id,
         prescriptionId,
         startedAtMs: openedAtMs,
         finishedAtMs: finishedAtMs ?? null,
-        redSigns: redSigns.get(id) ?? [],
-        followUp: followUps.get(id) ?? null,
+        ...summary,
       })),
     };
     return {
@@ -157,43 +167,18 @@ async function readRecords(em: EntityManager, nowMs: number, only?: string): Pro
       name: client.name,
       story: client.story,
       facts,
-      chain: chainOf(facts, nowMs),
+      chain: chainOf(facts, kit, nowMs),
       judgedAtMs: nowMs,
     };
   });
 }
 
-/**
- * Red signs that can still lock anybody, from the logs. What counts is when the server heard of them: a device may have
- * been offline for days, or its clock wrong (rule SCR-5).
- */
-async function readRedSigns(em: EntityManager, nowMs: number) {
-  const noted = await em.find(SessionEventEntity, {
-    type: 'sign-noted',
-    receivedAtMs: { $gt: nowMs - RED_SIGN_LOCK_MS },
-  });
-  const bySession = new Map<string, { atMs: number; sign: SignId }[]>();
-  for (const { sessionId, receivedAtMs, event } of noted) {
-    if (event.type !== 'sign-noted' || SIGNS[event.sign].level !== 'red') continue;
-    bySession.set(sessionId, [...(bySession.get(sessionId) ?? []), { atMs: receivedAtMs, sign: event.sign }]);
-  }
-  return bySession;
-}
+type SignedRow = { id: string; signedBy: string; retargets?: string | null | undefined };
 
-/** What was answered the day after, from the logs; the newest answer of a session counts. */
-async function readFollowUps(em: EntityManager, sessionIds: string[]) {
-  const rows = await em.find(
-    SessionEventEntity,
-    { sessionId: { $in: sessionIds }, type: 'followed-up' },
-    { orderBy: { atMs: 'asc' } },
-  );
-  const bySession = new Map<string, FollowUp & { atMs: number }>();
-  for (const { sessionId, atMs, event } of rows) {
-    if (event.type !== 'followed-up') continue;
-    const { soreness, bruising, pinpointBleeding, numbness } = event;
-    bySession.set(sessionId, { atMs, soreness, bruising, pinpointBleeding, numbness });
-  }
-  return bySession;
+/** Who signed what a prescription stands on: a re-target stands on the signature of the one it re-targets (rule PRS-8). */
+function firstSigner(row: SignedRow, signed: ReadonlyMap<string, SignedRow>): string {
+  const before = row.retargets ? signed.get(row.retargets) : undefined;
+  return before ? firstSigner(before, signed) : row.signedBy;
 }
 
 export async function readRoster(em: EntityManager, nowMs: number): Promise<ClientSummary[]> {
@@ -210,7 +195,7 @@ export async function readClient(em: EntityManager, clientId: string, nowMs: num
 
 /** The cuff fitted to a limb. @throws Problem 422 when there is none (rule FIT-1) */
 export function requireFittedCuff(client: ClientRecord, limb: Limb) {
-  const fit = fittedCuff(client.facts, limb);
+  const fit = cuffInForce(client.facts, limb);
   if (fit) return fit;
   throw refusedField(
     'Fit first',

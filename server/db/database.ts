@@ -4,6 +4,7 @@ import { ENTITIES } from './entities';
 import { FirstTables } from './migrations/001-first-tables';
 import { WholeSessions } from './migrations/002-whole-sessions';
 import { OneTruth } from './migrations/003-one-truth';
+import { fillSummaries } from './session-summary';
 
 /**
  * Opens the SQLite file in WAL mode and brings it to the newest migration.
@@ -32,5 +33,6 @@ export async function openDatabase(file: string): Promise<MikroORM> {
   await connection.execute('pragma synchronous = full');
   await connection.execute('pragma foreign_keys = on');
   await orm.getMigrator().up();
+  await fillSummaries(orm.em.fork());
   return orm;
 }

@@ -9,12 +9,16 @@ import type { ReadingSchool, Trial } from '#core/occlusion-pressure/trial';
 import type { Exercise } from '#core/protocol/exercise';
 import type { ExerciseId } from '#core/protocol/exercises';
 import type { Limb, Position } from '#core/quantity/limb';
+import type { HoldEnd } from '#core/record/holds';
+import type { SessionSummary } from '#core/review/summary';
+import type { RuleId } from '#core/rules/catalogue';
 import type { Finding } from '#core/rules/finding';
 import type { SchoolId } from '#core/rules/schools';
 import type { BloodPressure } from '#core/screening/blood-pressure';
-import type { Clearance } from '#core/screening/clearance';
+import type { Clearance, ClearanceSubject } from '#core/screening/clearance';
 import type { DayCheckAnswers } from '#core/screening/day-check';
 import type { ItemId, Stricter } from '#core/screening/items';
+import type { Procedure } from '#core/screening/screening';
 import type { SessionEvent, SessionEventType } from '#core/session/events';
 import type { Side } from '#core/strength/side';
 
@@ -79,6 +83,9 @@ export const ScreeningEntity = defineEntity({
     yes: p.json().$type<ItemId[]>(),
     bloodPressures: p.json().$type<BloodPressure[]>(),
     note: p.text(),
+    procedures: p.json().$type<Procedure[]>(),
+    /** Null in screenings of the first releases, which did not keep it. */
+    by: p.string().$type<Role>().nullable(),
   },
 });
 
@@ -208,6 +215,8 @@ export const PrescriptionEntity = defineEntity({
     plan: p.json().$type<unknown>(),
     findings: p.json().$type<Finding[]>(),
     overrideReason: p.text().nullable(),
+    /** The prescription it re-targets, on whose signature it stands (rule PRS-8). */
+    retargets: p.string().nullable(),
   },
 });
 
@@ -259,6 +268,8 @@ export const SessionEntity = defineEntity({
     finishedAtMs: p.bigint('number').nullable(),
     /** Frozen when it was opened, in the shape of its version: read it by `readPlan`. */
     plan: p.json().$type<unknown>(),
+    /** What later sessions ask of it, made anew whenever its log grows in what they ask; the log is the truth. */
+    summary: p.json().$type<SessionSummary>(),
   },
 });
 
@@ -275,6 +286,26 @@ export const SessionEventEntity = defineEntity({
     event: p.json().$type<SessionEvent>(),
     receivedAtMs: atMs(),
     practitionerId: p.string(),
+  },
+});
+
+/** A stop with a record of its own; it ends by what it says or by being lifted, never by a later answer (rule SCR-5). */
+export const HoldEntity = defineEntity({
+  name: 'Hold',
+  tableName: 'hold',
+  properties: {
+    id: id(),
+    clientId: clientId(),
+    cause: p.string(),
+    words: p.text(),
+    rule: p.string().$type<RuleId>(),
+    atMs: atMs(),
+    limb: p.string().$type<Limb>().nullable(),
+    subject: p.string().$type<ClearanceSubject>().nullable(),
+    ends: p.json().$type<HoldEnd>(),
+    liftedAtMs: p.bigint('number').nullable(),
+    liftedBy: p.string().nullable(),
+    liftReason: p.text().nullable(),
   },
 });
 
@@ -314,5 +345,6 @@ export const ENTITIES = [
   TemplateEntity,
   SessionEntity,
   SessionEventEntity,
+  HoldEntity,
   AuditEntity,
 ];

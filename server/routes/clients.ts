@@ -1,11 +1,13 @@
 import { randomUUID } from 'node:crypto';
 import { Hono } from 'hono';
-import { newClientSchema, newShelfLifeSchema } from '#contract/client';
+import { liftHoldSchema, newClientSchema, newShelfLifeSchema } from '#contract/client';
 import { newFitSchema, newStrengthTestSchema } from '#contract/measurements';
 import { checkCuff, checkGirth } from '#core/cuff/fit';
 import { checkTightness, tightnessSchema } from '#core/cuff/tightness';
 import { libraryOf } from '#core/protocol/exercises';
 import { limbKind } from '#core/quantity/limb';
+import { holdsOfDayCheck, holdsOfScreening, whyNotLift } from '#core/record/holds';
+import { needsBloodPressure } from '#core/record/in-force';
 import { hardFindings } from '#core/rules/finding';
 import { clearanceSchema } from '#core/screening/clearance';
 import { dayCheckSchema } from '#core/screening/day-check';
@@ -23,9 +25,10 @@ import {
   StrengthTestEntity,
   TightnessEntity,
 } from '../db/entities';
+import { liftHolds, raiseHolds } from '../db/holds';
 import { findKit, readKit } from '../db/kit';
 import { withAudit } from '../db/with-audit';
-import { refusedByRules, refusedField } from '../problem';
+import { notFound, refusedByRules, refusedField } from '../problem';
 import { body } from '../validate';
 
 /** People and what is known of them. Every answer to a write is the whole record, with the chain judged anew. */
@@ -54,10 +57,41 @@ export const clientRoutes = new Hono<Env>()
   .post('/:id/screenings', body(screeningAnswersSchema), async (c) => {
     const client = await readClient(c.var.em, c.req.param('id'), c.var.nowMs);
     const screening = { version: SCREEN_VERSION, ...c.req.valid('json') };
-    await withAudit(c, { action: 'screened', subject: client.id, detail: screening }, (em) => {
-      em.create(ScreeningEntity, { id: randomUUID(), clientId: client.id, atMs: c.var.nowMs, ...screening });
+    const id = randomUUID();
+    const { id: practitionerId, role } = c.var.practitioner;
+    await withAudit(c, { action: 'screened', subject: client.id, detail: screening }, async (em) => {
+      em.create(ScreeningEntity, { id, clientId: client.id, atMs: c.var.nowMs, ...screening, by: role });
+      // A new screening by a clinician answers the holds that may be lifted; what it finds itself is held anew.
+      if (role === 'clinician') {
+        const answered = client.facts.holds.filter(
+          (hold) => hold.ends.by === 'clinician' && whyNotLift(hold, c.var.nowMs) === null,
+        );
+        const by = { practitionerId, atMs: c.var.nowMs, reason: 'Screened again' };
+        await liftHolds(
+          em,
+          answered.map((hold) => hold.id),
+          by,
+        );
+      }
+      await raiseHolds(em, client.id, holdsOfScreening(id, screening, client.facts.stricter, c.var.nowMs));
     });
-    return c.json(await readClient(c.var.em, client.id, c.var.nowMs), 201);
+    return c.json(await readClient(c.var.em.fork(), client.id, c.var.nowMs), 201);
+  })
+
+  .post('/:id/holds/:holdId/lift', clinicianOnly('lift a hold'), body(liftHoldSchema), async (c) => {
+    const client = await readClient(c.var.em, c.req.param('id'), c.var.nowMs);
+    const hold = client.facts.holds.find(({ id }) => id === c.req.param('holdId'));
+    if (!hold) throw notFound('This hold');
+    const refused = whyNotLift(hold, c.var.nowMs);
+    if (refused) {
+      throw refusedField('Not before the next day', 'holdId', 'RUN-3', refused, 'Wait for the next day.');
+    }
+    const { reason } = c.req.valid('json');
+    const detail = { hold: hold.id, words: hold.words, reason };
+    await withAudit(c, { action: 'hold-lifted', subject: client.id, detail }, (em) =>
+      liftHolds(em, [hold.id], { practitionerId: c.var.practitioner.id, atMs: c.var.nowMs, reason }),
+    );
+    return c.json(await readClient(c.var.em.fork(), client.id, c.var.nowMs), 201);
   })
 
   .post('/:id/clearances', clinicianOnly('record a clearance'), body(clearanceSchema), async (c) => {
@@ -72,10 +106,21 @@ export const clientRoutes = new Hono<Env>()
   .post('/:id/day-checks', body(dayCheckSchema), async (c) => {
     const client = await readClient(c.var.em, c.req.param('id'), c.var.nowMs);
     const answers = c.req.valid('json');
-    await withAudit(c, { action: 'checked-on-the-day', subject: client.id, detail: answers }, (em) => {
-      em.create(DayCheckEntity, { id: randomUUID(), clientId: client.id, atMs: c.var.nowMs, answers });
+    if (!answers.bloodPressure && needsBloodPressure(client.facts, c.var.nowMs)) {
+      throw refusedField(
+        'Blood pressure first',
+        'bloodPressure',
+        'SCR-3',
+        'The resting blood pressure of today is needed: high blood pressure is on record, or a clearance asks for it.',
+        'Measure it, and enter it here.',
+      );
+    }
+    const id = randomUUID();
+    await withAudit(c, { action: 'checked-on-the-day', subject: client.id, detail: answers }, async (em) => {
+      em.create(DayCheckEntity, { id, clientId: client.id, atMs: c.var.nowMs, answers });
+      await raiseHolds(em, client.id, holdsOfDayCheck(id, answers, c.var.nowMs));
     });
-    return c.json(await readClient(c.var.em, client.id, c.var.nowMs), 201);
+    return c.json(await readClient(c.var.em.fork(), client.id, c.var.nowMs), 201);
   })
 
   .post('/:id/fits', body(newFitSchema), async (c) => {

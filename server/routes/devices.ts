@@ -2,7 +2,7 @@ import { Hono } from 'hono';
 import { streamSSE } from 'hono/streaming';
 import { deviceCommandSchema, newDeviceSchema } from '#contract/device';
 import { limbKind } from '#core/quantity/limb';
-import { newest } from '#core/record/facts';
+import { newest } from '#core/quantity/newest';
 import { meanBloodPressure } from '#core/screening/blood-pressure';
 import { makeLimb } from '#core/simulation/limb';
 import { seedOf } from '#core/simulation/random';

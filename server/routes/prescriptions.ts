@@ -4,20 +4,22 @@ import { newPrescriptionSchema } from '#contract/prescription';
 import type { SessionChoice } from '#core/plan/choices';
 import { type Basis, type Composed, composeSession, UnknownChoice } from '#core/plan/compose';
 import { basisOf } from '#core/record/basis';
+import type { PassedGuard } from '#core/record/facts';
+import { planInForce } from '#core/record/in-force';
+import { recheck } from '#core/record/recheck';
+import { type Finding, hardFindings } from '#core/rules/finding';
 import { passGuards } from '../access/guards';
 import type { Env } from '../context';
 import { readClient } from '../db/client-facts';
 import { PrescriptionEntity } from '../db/entities';
 import { readKit } from '../db/kit';
 import { withAudit } from '../db/with-audit';
-import { Problem } from '../problem';
+import { Problem, refusedByRules } from '../problem';
 import { body } from '../validate';
 
 /** Signing a prescription: every figure is worked out again here, from what is on record. */
-export const prescriptionRoutes = new Hono<Env>().post(
-  '/:id/prescriptions',
-  body(newPrescriptionSchema),
-  async (c) => {
+export const prescriptionRoutes = new Hono<Env>()
+  .post('/:id/prescriptions', body(newPrescriptionSchema), async (c) => {
     const client = await readClient(c.var.em, c.req.param('id'), c.var.nowMs);
     const { overrideReason, ...session } = c.req.valid('json');
     const kit = await readKit(c.var.em);
@@ -44,11 +46,52 @@ export const prescriptionRoutes = new Hono<Env>().post(
         plan,
         findings,
         overrideReason: reason,
+        retargets: null,
       });
     });
     return c.json(await readClient(c.var.em, client.id, c.var.nowMs), 201);
-  },
-);
+  })
+
+  .post('/:id/prescriptions/:prescriptionId/retarget', async (c) => {
+    const client = await readClient(c.var.em, c.req.param('id'), c.var.nowMs);
+    const prescription = planInForce(client.facts);
+    if (prescription?.id !== c.req.param('prescriptionId')) {
+      throw new Problem(409, 'Superseded', 'A newer prescription has been signed: re-target that one.');
+    }
+    const kit = await readKit(c.var.em);
+    const { plan, findings, retargetable } = recheck(prescription, client.facts, kit, c.var.nowMs);
+    if (!plan || !retargetable) {
+      const others = hardFindings(findings).filter(({ rule }) => rule !== 'PRS-8');
+      if (others.length > 0) throw refusedByRules(others);
+      throw new Problem(409, 'Nothing to re-target', 'The measurements in force confirm the plan as it is.');
+    }
+    const id = randomUUID();
+    const [exercise] = plan.exercises;
+    const [target] = exercise?.limbs ?? [];
+    if (!exercise || !target) throw new Error('A composed plan has no exercise.');
+    const changes = findings.filter(({ rule }) => rule === 'PRS-8').map(({ message }) => message);
+    const note = {
+      action: 're-targeted',
+      subject: client.id,
+      detail: { id, from: prescription.id, changes },
+    };
+    await withAudit(c, note, (em) => {
+      em.create(PrescriptionEntity, {
+        id,
+        clientId: client.id,
+        atMs: c.var.nowMs,
+        signedBy: c.var.practitioner.id,
+        exerciseId: exercise.exerciseId,
+        limb: target.limb,
+        plan,
+        // The guards stay passed as they were signed.
+        findings: findingsOf(prescription.guards),
+        overrideReason: prescription.overrideReason,
+        retargets: prescription.id,
+      });
+    });
+    return c.json(await readClient(c.var.em.fork(), client.id, c.var.nowMs), 201);
+  });
 
 function composeOrRefuse(session: SessionChoice, basis: Basis): Composed {
   try {
@@ -59,3 +102,14 @@ function composeOrRefuse(session: SessionChoice, basis: Basis): Composed {
     throw new Problem(422, 'Not on record', `${message} ${remedy}`, [{ path, message, remedy }]);
   }
 }
+
+/** Passed guards as the findings they were. */
+const findingsOf = (guards: readonly PassedGuard[]): Finding[] =>
+  guards.map(({ rule, subject, exerciseIndex }) => ({
+    rule,
+    subject,
+    level: 'guard',
+    message: 'Passed when it was first signed.',
+    remedy: '',
+    ...(exerciseIndex === null ? {} : { exerciseIndex }),
+  }));

@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { Hono } from 'hono';
 import { newProgrammeSchema } from '#contract/programme';
 import { checkProgramme } from '#core/course/programme';
-import { newest } from '#core/record/facts';
+import { newest } from '#core/quantity/newest';
 import { passGuards } from '../access/guards';
 import type { Env } from '../context';
 import { readClient } from '../db/client-facts';

@@ -86,7 +86,7 @@ describe('clearances (SCR-2, SCR-4)', () => {
     const client = await measuredClient(api);
     await api.post(`/clients/${client.id}/clearances`, clearance(limits));
     const { problem } = await api.refused(`/clients/${client.id}/prescriptions`, {
-      ...prescriptionFor(client),
+      ...prescriptionFor(client, { percentLop: 60 }),
       overrideReason: 'I insist',
     });
     expect(problem.errors).toContainEqual(expect.objectContaining({ path, rule: 'SCR-2', level: 'hard' }));

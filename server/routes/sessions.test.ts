@@ -121,8 +121,16 @@ describe('opening a session', () => {
     expect(status).toBe(422);
     expect(problem.errors[0]).toMatchObject({ path: 'screen', rule: 'RUN-3' });
     expect(problem.detail).toContain('Chest pain');
+    const [hold] = (await api.get<ClientRecord>(`/clients/${view.clientId}`)).facts.holds;
+    const lift = `/clients/${view.clientId}/holds/${hold?.id}/lift`;
+    const reason = { reason: 'Seen by her physician: a pulled muscle' };
+    expect((await api.refused(lift, reason)).problem.detail).toContain('not lifted before the next');
+    // The day after it holds still, until a clinician lifts it: never a coach, and never a good day check.
     api.clock.nowMs += DAY_MS;
     await api.post(`/clients/${view.clientId}/day-checks`, WELL);
+    expect((await api.refused('/sessions', again)).status).toBe(422);
+    expect((await api.refused(lift, reason, 'colin')).status).toBe(403);
+    await api.post(lift, reason);
     await api.post('/sessions', again);
   });
 
@@ -153,7 +161,7 @@ describe('opening a session', () => {
     expect(open.problem.title).toBe('Already open');
     const client = await api.get<Parameters<typeof prescriptionFor>[0]>(`/clients/${view.clientId}`);
     api.clock.nowMs += 1000;
-    await api.post(`/clients/${client.id}/prescriptions`, prescriptionFor(client, { percentLop: 50 }));
+    await api.post(`/clients/${client.id}/prescriptions`, prescriptionFor(client, { percentLop: 38 }));
     const old = await api.refused('/sessions', { id: other, prescriptionId: view.prescriptionId });
     expect(old.problem.title).toBe('Superseded');
   });
@@ -183,6 +191,9 @@ describe('what happens to a session, told on', () => {
     await api.post(EVENTS, { events: [{ ...event, id: '00000000-0000-4000-8000-0000000000aa' }] });
     const record = await api.get<ClientRecord>(`/clients/${clientId}`);
     expect(record.facts.sessions[0]?.followUp).toMatchObject(said);
-    expect(record.chain.find(({ id }) => id === 'screen')).toMatchObject({ state: 'held', rules: ['RUN-6'] });
+    expect(record.chain.find(({ id }) => id === 'screen')).toMatchObject({
+      state: 'held',
+      rules: ['RUN-6', 'SCR-5'],
+    });
   });
 });

@@ -1,10 +1,19 @@
 import type { EntityManager } from '@mikro-orm/libsql';
 import { Hono } from 'hono';
 import { streamSSE } from 'hono/streaming';
+import type { ClientRecord } from '#contract/client';
+import type { Kit } from '#contract/practice';
 import { appendEventsSchema, type FeedMessage, newSessionSchema, type SessionView } from '#contract/session';
 import { readPlan } from '#core/plan/versions/read-plan';
-import { currentPrescription, dayCheckToday, linksThatHold } from '#core/record/chain';
+import { agoWords } from '#core/record/age-words';
+import { linksThatHold } from '#core/record/chain';
+import { sessionToAskAbout } from '#core/record/day-after';
+import { holdsOfDayAfter, holdsOfSign } from '#core/record/holds';
+import { dayCheckInForce, planInForce } from '#core/record/in-force';
+import { recheck } from '#core/record/recheck';
+import { hardFindings } from '#core/rules/finding';
 import { mergeLogs, type SessionEvent } from '#core/session/events';
+import { passGuards } from '../access/guards';
 import type { Env } from '../context';
 import { readClient } from '../db/client-facts';
 import {
@@ -14,9 +23,12 @@ import {
   SessionEventEntity,
   type SessionRow,
 } from '../db/entities';
+import { raiseHolds } from '../db/holds';
+import { readKit } from '../db/kit';
+import { changesSummary, NOTHING_DONE, summarise } from '../db/session-summary';
 import { withAudit } from '../db/with-audit';
 import type { SessionFeed } from '../live/session-feed';
-import { notFound, Problem, refusedField } from '../problem';
+import { notFound, Problem, refusedByRules, refusedField } from '../problem';
 import { body } from '../validate';
 
 /** A quiet stream is written to now and then, so that nothing on the way takes it for dead. */
@@ -65,16 +77,22 @@ export const sessionRoutes = (feed: SessionFeed) =>
     })
 
     .post('/', body(newSessionSchema), async (c) => {
-      const { id, prescriptionId } = c.req.valid('json');
+      const { id, prescriptionId, overrideReason } = c.req.valid('json');
       const already = await c.var.em.findOne(SessionEntity, { id });
       if (already) return c.json(await viewOf(c.var.em, already), 200);
       const prescription = await c.var.em.findOne(PrescriptionEntity, { id: prescriptionId });
       if (!prescription) throw notFound('This prescription');
       const client = await readClient(c.var.em, prescription.clientId, c.var.nowMs);
-      refuseUnlessReady(client.facts, prescriptionId, c.var.nowMs);
+      const kit = await readKit(c.var.em);
+      const { plan, findings } = opening(client, kit, prescriptionId, c.var.nowMs);
+      const { guards, reason } = passGuards(findings, c.var.practitioner, overrideReason);
       const session = await withAudit(
         c,
-        { action: 'session-opened', subject: client.id, detail: { id } },
+        {
+          action: guards.length > 0 ? 'session-opened-past-guard' : 'session-opened',
+          subject: client.id,
+          detail: { id, guards: guards.map(({ rule }) => rule), reason },
+        },
         (em) =>
           em.create(SessionEntity, {
             id,
@@ -82,7 +100,8 @@ export const sessionRoutes = (feed: SessionFeed) =>
             prescriptionId,
             openedAtMs: c.var.nowMs,
             finishedAtMs: null,
-            plan: prescription.plan,
+            plan,
+            summary: NOTHING_DONE,
           }),
       );
       feed.publish({ opened: session.id, events: [] });
@@ -103,11 +122,14 @@ export const sessionRoutes = (feed: SessionFeed) =>
       await withAudit(
         c,
         { action: 'events-appended', subject: session.id, detail: { count: events.length } },
-        (em) =>
-          appendEvents(em, session, events, {
+        async (em) => {
+          await appendEvents(em, session, events, {
             receivedAtMs: c.var.nowMs,
             practitionerId: c.var.practitioner.id,
-          }),
+          });
+          await raiseHolds(em, session.clientId, holdsOfEvents(session, events, c.var.nowMs));
+          if (changesSummary(session, events)) await summarise(em, session);
+        },
       );
       feed.publish({ opened: null, events });
       return c.json({ accepted: events.map(({ id }) => id) });
@@ -151,12 +173,19 @@ async function appendEvents(
   }
 }
 
-function refuseUnlessReady(
-  facts: Parameters<typeof linksThatHold>[0],
-  prescriptionId: string,
-  nowMs: number,
-): void {
-  const held = linksThatHold(facts, nowMs).map(({ id, reason, rules }) => ({
+/**
+ * What a session would freeze and what guards it would pass (rules START-1, SCR-3, RUN-6).
+ * @throws Problem while anything keeps it from opening
+ */
+function opening({ facts }: ClientRecord, kit: Kit, prescriptionId: string, nowMs: number) {
+  const prescription = planInForce(facts);
+  if (!prescription || prescription.id !== prescriptionId) {
+    throw new Problem(409, 'Superseded', 'A newer prescription has been signed: run that one.');
+  }
+  if (facts.sessions.some(({ finishedAtMs }) => finishedAtMs === null)) {
+    throw new Problem(409, 'Already open', 'A session of this person is open: finish it first.');
+  }
+  const held = linksThatHold(facts, kit, nowMs).map(({ id, reason, rules }) => ({
     path: id,
     message: reason,
     rule: rules[0] ?? 'SCR-1',
@@ -166,7 +195,7 @@ function refuseUnlessReady(
     const words = held.map(({ message }) => message).join(' ');
     throw new Problem(422, 'Not ready to run', `A link of the chain does not hold. ${words}`, held);
   }
-  if (!dayCheckToday(facts, nowMs)) {
+  if (!dayCheckInForce(facts, nowMs)) {
     throw refusedField(
       'Not ready to run',
       'dayCheck',
@@ -175,12 +204,29 @@ function refuseUnlessReady(
       'Make it first; it takes ten seconds.',
     );
   }
-  if (currentPrescription(facts)?.id !== prescriptionId) {
-    throw new Problem(409, 'Superseded', 'A newer prescription has been signed: run that one.');
+  const ask = sessionToAskAbout(facts, nowMs);
+  if (ask) {
+    throw refusedField(
+      'Ask first',
+      'followUp',
+      'RUN-6',
+      `Nobody has asked how the session ${agoWords(ask.startedAtMs, nowMs)} was.`,
+      'Ask about soreness, bruising and numbness; it takes ten seconds.',
+    );
   }
-  if (facts.sessions.some(({ finishedAtMs }) => finishedAtMs === null)) {
-    throw new Problem(409, 'Already open', 'A session of this person is open: finish it first.');
-  }
+  const { plan, findings } = recheck(prescription, facts, kit, nowMs);
+  if (!plan || hardFindings(findings).length > 0) throw refusedByRules(hardFindings(findings));
+  return { plan, findings };
+}
+
+/** What events raise holds for: stop signs, and answers of the day after (rules RUN-3, RUN-6). */
+function holdsOfEvents(session: SessionRow, events: readonly SessionEvent[], nowMs: number) {
+  const worn = () => readPlan(session.plan).exercises.flatMap(({ limbs }) => limbs.map(({ limb }) => limb));
+  return events.flatMap((event) => {
+    if (event.type === 'sign-noted') return holdsOfSign(event, event.limbs ?? [...new Set(worn())], nowMs);
+    if (event.type === 'followed-up') return holdsOfDayAfter(event.id, event, nowMs);
+    return [];
+  });
 }
 
 async function findSession(em: EntityManager, id: string): Promise<SessionRow> {

@@ -104,8 +104,13 @@ export async function appendDue(queries: QueryClient, session: LiveSession, nowM
 }
 
 /** Opens a session on the server, which freezes its plan, and notes its start. @returns the session's id */
-export async function openSession(queries: QueryClient, id: string, prescriptionId: string): Promise<string> {
-  const view = await read<SessionView>(api.sessions.$post({ json: { id, prescriptionId } }));
+export async function openSession(
+  queries: QueryClient,
+  id: string,
+  prescriptionId: string,
+  override: { overrideReason?: string },
+): Promise<string> {
+  const view = await read<SessionView>(api.sessions.$post({ json: { id, prescriptionId, ...override } }));
   queries.setQueryData(KEYS.session(view.id), view);
   queries.setQueryData<SessionView[]>(KEYS.openSessions, (open = []) => [...open, view]);
   await appendEvents(queries, [stamp(view.id, { type: 'session-started' }, Date.now(), newId())]);

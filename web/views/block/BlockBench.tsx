@@ -27,7 +27,7 @@ export function BlockBench({ client, practice }: { client: ClientRecord; practic
   const findings = checkProgramme(programme);
   const { mayPass, reason, asked } = useGuards(findings, write.error);
   const cap = limitsInForce(client.facts.clearances, client.judgedAtMs).maxPercentLop;
-  const weeks = problem ? [] : weeksOf(programme, block.weeks, cap);
+  const weeks = problem ? [] : weeksOf(programme, block.levelPercentLop, cap);
   return (
     <div className="grid gap-8 lg:grid-cols-[16rem_1fr]">
       <BlockWishForm block={block} />

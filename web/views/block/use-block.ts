@@ -13,16 +13,19 @@ import {
   programmeSchema,
   programmeWishSchema,
 } from '#core/course/programme';
-import { weeksTrained } from '#core/record/basis';
-import { currentPrescription, limbInHand } from '#core/record/chain';
-import { newest } from '#core/record/facts';
+import { rampLevel } from '#core/pressure/ramp';
+import { limbKind } from '#core/quantity/limb';
+import { newest } from '#core/quantity/newest';
+import { sessionsDone } from '#core/record/basis';
+import { limbInHand } from '#core/record/chain';
+import { planInForce } from '#core/record/in-force';
 import { planningWorker } from '../../workers/planning';
 
 const isoDay = (atMs: number): string => format(atMs, 'yyyy-MM-dd');
 
 /** The wish a new block begins with: two sessions a week on working days, from today. */
 function firstWish(client: ClientRecord, practice: PracticeView): ProgrammeWish {
-  const plan = currentPrescription(client.facts)?.plan;
+  const plan = planInForce(client.facts)?.plan;
   return {
     goal: plan?.goal ?? 'size',
     schoolId: plan?.schoolId ?? practice.settings.schoolId,
@@ -78,7 +81,12 @@ export function useBlock(client: ClientRecord, practice: PracticeView) {
     today,
     missed,
     isKept: kept !== undefined && isSame(programme, kept),
-    weeks: weeksTrained(client.facts, client.judgedAtMs),
+    levelPercentLop: rampLevel(
+      sessionsDone(client.facts),
+      limbKind(wish.limb),
+      wish.schoolId,
+      client.judgedAtMs,
+    ).percentLop,
     change: (part: Partial<ProgrammeWish>) => {
       setWish((old) => ({ ...old, ...part }));
       setByHand(null);

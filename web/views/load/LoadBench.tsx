@@ -6,8 +6,8 @@ import { type NewStrengthTest, newStrengthTestSchema } from '#contract/measureme
 import { isWeighed } from '#core/protocol/exercise';
 import { libraryOf } from '#core/protocol/exercises';
 import { limbKind, limbSide } from '#core/quantity/limb';
+import { newest } from '#core/quantity/newest';
 import { limbInHand } from '#core/record/chain';
-import { newest } from '#core/record/facts';
 import { checkRepsToFailure, oneRepMax, strengthTestSchema } from '#core/strength/one-rep-max';
 import { api, failureWords, read } from '../../data/api';
 import { useRecordWrite } from '../../data/queries';

@@ -1,9 +1,11 @@
 import { lazy, Suspense, useState } from 'react';
 import type { ClientRecord } from '#contract/client';
+import { newest } from '#core/quantity/newest';
 import { MS_PER_DAY } from '#core/quantity/units';
 import { ageWords } from '#core/record/age-words';
-import { exerciseLabel, newest, type StrengthFact } from '#core/record/facts';
+import { exerciseLabel } from '#core/record/facts';
 import { LIMITS } from '#core/rules/limits';
+import type { StrengthFact } from '#core/strength/fact';
 import { useUnits } from '../../parts/units';
 
 const HistoryChart = lazy(() =>

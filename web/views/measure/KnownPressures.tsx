@@ -1,18 +1,19 @@
 import { lazy, Suspense, useState } from 'react';
 import type { ClientRecord } from '#contract/client';
 import type { NewQuickCheck } from '#contract/measurements';
+import type { OcclusionFact } from '#core/occlusion-pressure/fact';
+import { measuredWith } from '#core/occlusion-pressure/in-force';
 import { judgeQuickCheck } from '#core/occlusion-pressure/quick-check';
 import {
   dueAtMs,
-  reasonDue,
   SHELF_LIFE_LABELS,
   type ShelfLife,
   shelfLifeSchema,
 } from '#core/occlusion-pressure/shelf-life';
-import { LIMB_LABELS, LIMBS, POSITIONS } from '#core/quantity/limb';
+import { LIMB_LABELS, LIMBS, limbsWords, POSITIONS } from '#core/quantity/limb';
+import { newest } from '#core/quantity/newest';
 import { ageWords } from '#core/record/age-words';
-import { measuredWith } from '#core/record/chain';
-import { fittedCuff, newest, type OcclusionFact, shelfLifeOf } from '#core/record/facts';
+import { proceduresInForce, shelfLifeInForce, whyDue } from '#core/record/in-force';
 import { LIMITS } from '#core/rules/limits';
 import { api, failureWords, fieldProblem, read } from '../../data/api';
 import { useRecordWrite } from '../../data/queries';
@@ -109,7 +110,7 @@ function KeptFor({ client }: { client: ClientRecord }) {
   const write = useRecordWrite((json: { shelfLife: ShelfLife }) =>
     read(api.clients[':id']['shelf-life'].$post({ param: { id: client.id }, json })),
   );
-  const inForce = shelfLifeOf(client.facts);
+  const operated = proceduresInForce(client.facts, client.judgedAtMs).map(({ limb }) => limb);
   return (
     <div>
       <Picker
@@ -118,9 +119,9 @@ function KeptFor({ client }: { client: ClientRecord }) {
         onChange={(shelfLife) => write.mutate({ shelfLife })}
         options={shelfLifeSchema.options.map((value) => ({ value, label: SHELF_LIFE_LABELS[value] }))}
       />
-      {inForce !== client.facts.shelfLife && (
+      {operated.length > 0 && client.facts.shelfLife !== 'every-session' && (
         <p className="notched mt-1 text-[14px] text-ochre">
-          After an operation: {SHELF_LIFE_LABELS[inForce]} (LOP-6).
+          After an operation, {limbsWords(operated)}: {SHELF_LIFE_LABELS['every-session']} (LOP-6).
         </p>
       )}
       {write.error && <FieldError>{failureWords(write.error)}</FieldError>}
@@ -129,17 +130,12 @@ function KeptFor({ client }: { client: ClientRecord }) {
 }
 
 function Due({ client, fact }: { client: ClientRecord; fact: OcclusionFact }) {
-  const fit = fittedCuff(client.facts, fact.limb);
-  const due = reasonDue(
-    measuredWith(fact),
-    { widthCm: fit?.widthCm ?? fact.widthCm, girthCm: fit?.girthCm ?? fact.girthCm },
-    shelfLifeOf(client.facts),
-    client.judgedAtMs,
-  );
+  const kept = shelfLifeInForce(client.facts, fact.limb, client.judgedAtMs);
+  const due = whyDue(fact, client.facts, undefined, kept, client.judgedAtMs);
   return due ? (
     <span className="notched block text-ochre">due: {due}</span>
   ) : (
-    day(dueAtMs(measuredWith(fact), shelfLifeOf(client.facts)))
+    day(dueAtMs(measuredWith(fact), kept))
   );
 }
 

@@ -3,8 +3,9 @@ import { useNavigate } from 'react-router';
 import type { ClientRecord } from '#contract/client';
 import type { RoundItem } from '#core/occlusion-pressure/round';
 import { LIMB_LABELS, LIMBS, type Limb, POSITIONS } from '#core/quantity/limb';
-import { currentPrescription, limbInHand } from '#core/record/chain';
-import { fittedCuff, newest } from '#core/record/facts';
+import { newest } from '#core/quantity/newest';
+import { limbInHand } from '#core/record/chain';
+import { cuffInForce, planInForce } from '#core/record/in-force';
 import { usePractice } from '../../data/queries';
 import { BenchHeading, FirstDo } from '../../parts/Bench';
 import { Choice } from '../../parts/Choice';
@@ -22,7 +23,7 @@ export function MeasureBench({ client }: { client: ClientRecord }) {
   const { data: practice } = usePractice();
   const [place, setPlace] = useState<RoundItem>({
     limb: limbInHand(client.facts) ?? 'left-thigh',
-    position: currentPrescription(client.facts)?.plan.exercises[0]?.position ?? 'sitting',
+    position: planInForce(client.facts)?.plan.exercises[0]?.position ?? 'sitting',
   });
   const [round, setRound] = useState<RoundItem[]>([]);
   const [setup, setSetup] = useDraft<Setup>('measuring set-up', FIRST_SETUP);
@@ -58,7 +59,7 @@ export function MeasureBench({ client }: { client: ClientRecord }) {
             options={POSITIONS.map((value) => ({ value, label: value }))}
           />
           <RoundPlanner
-            fitted={LIMBS.filter((each) => fittedCuff(client.facts, each))}
+            fitted={LIMBS.filter((each) => cuffInForce(client.facts, each))}
             round={round}
             current={place}
             setRound={startRound}

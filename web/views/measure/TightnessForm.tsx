@@ -1,10 +1,11 @@
 import { useState } from 'react';
 import type { ClientRecord } from '#contract/client';
 import type { NewTightness } from '#contract/measurements';
+import type { FitFact } from '#core/cuff/fact';
 import { aimWords, checkTightness, TIGHTNESS_WORDS } from '#core/cuff/tightness';
 import type { Strap } from '#core/kit/strap';
 import { LIMB_LABELS, type Limb } from '#core/quantity/limb';
-import { type FitFact, newest } from '#core/record/facts';
+import { newest } from '#core/quantity/newest';
 import { hardFindings } from '#core/rules/finding';
 import { api, failureWords, read } from '../../data/api';
 import { useRecordWrite } from '../../data/queries';

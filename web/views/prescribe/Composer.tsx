@@ -2,6 +2,7 @@ import { useHotkeys } from 'react-hotkeys-hook';
 import type { ClientRecord } from '#contract/client';
 import type { PracticeView } from '#contract/practice';
 import { compile } from '#core/plan/compile';
+import { isPostOperativeWork } from '#core/plan/compose';
 import { Button } from '../../parts/Button';
 import { FindingsFor } from '../../parts/FindingLine';
 import { EffortForecast } from './EffortForecast';
@@ -43,7 +44,7 @@ export function Composer({
       {composer.wish.goal === 'rehab' && (
         <RungCheck
           rung={composer.wish.rung}
-          postOperative={basis.postOperative}
+          postOperative={isPostOperativeWork(composer.wish.limbs, basis)}
           take={(rung) => composer.draftAgain({ ...composer.wish, rung })}
         />
       )}
@@ -96,7 +97,6 @@ export function Composer({
                   <SchoolsTable
                     session={session}
                     basis={basis}
-                    weeksTrained={composer.weeks}
                     choose={(row) => composer.change(row.session)}
                   />
                 </details>

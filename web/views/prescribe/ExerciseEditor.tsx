@@ -3,14 +3,15 @@ import type { PracticeView } from '#contract/practice';
 import type { LoadStep, TargetLoad } from '#core/load/target-load';
 import { makeableLoads, unweighedSteps } from '#core/load/weight-kit';
 import { type ExerciseChoice, withPercentLop } from '#core/plan/choices';
-import { bestKit, testFor } from '#core/plan/draft-session';
+import { bestKit } from '#core/plan/draft-session';
 import { measuredLimbs as measuredTargets, type PlannedExercise } from '#core/plan/plan';
-import { proposedPercent } from '#core/pressure/newcomer-ramp';
+import { proposedPercent } from '#core/pressure/ramp';
 import { isWeighed } from '#core/protocol/exercise';
 import { PROTOCOLS, protocolIdSchema, tempoIdSchema } from '#core/protocol/protocols';
 import { LIMB_LABELS, limbKind, POSITIONS } from '#core/quantity/limb';
 import { massWords } from '#core/quantity/units';
 import { SCHOOLS } from '#core/rules/schools';
+import { testInForce } from '#core/strength/in-force';
 import { Choice } from '../../parts/Choice';
 import { Figure } from '../../parts/Figure';
 import { FindingsFor } from '../../parts/FindingLine';
@@ -36,7 +37,7 @@ export function ExerciseEditor({
   clientId: string;
   practice: PracticeView;
 }) {
-  const { basis, changeExercise, composed, mendOf, session, weeks } = composer;
+  const { basis, changeExercise, composed, mendOf, session } = composer;
   const findings = composer.findings.filter(({ exerciseIndex }) => exerciseIndex === place);
   const set = (part: Partial<ExerciseChoice>) => changeExercise(place, { ...choice, ...part });
   const exercise = basis.library[choice.exerciseId];
@@ -47,7 +48,13 @@ export function ExerciseEditor({
   const protocol = PROTOCOLS[choice.protocolId];
   const kind = limbKind(first.limb);
   const limbs = measuredLimbs(basis, kind);
-  const proposed = proposedPercent(first.limb, session.schoolId, weeks, basis.limits.maxPercentLop);
+  const proposed = proposedPercent(
+    first.limb,
+    session.schoolId,
+    basis.done,
+    basis.nowMs,
+    basis.limits.maxPercentLop,
+  );
   const show = (...subjects: string[]) => (
     <FindingsFor subjects={subjects} findings={findings} mendOf={mendOf} />
   );
@@ -234,14 +241,16 @@ function LoadPickers({
   const unweighed = [...new Set([...unweighedSteps('', basis.weightKits), ...bands])];
   if (!exercise) return null;
   const weigh = () => {
-    const test = testFor(
+    const test = testInForce(
+      basis.strengthTests,
       choice.exerciseId,
       choice.limbs.map(({ limb }) => limb),
-      basis.strengthTests,
     );
     const kit = test && bestKit(exercise.equipment, test.oneRepMax.value, 25, basis.weightKits);
     if (test && kit) {
-      set({ load: { kind: 'weighed', strengthTestId: test.id, weightKitId: kit.id, percentOneRepMax: 25 } });
+      set({
+        load: { kind: 'weighed', strengthTestId: test.fact.id, weightKitId: kit.id, percentOneRepMax: 25 },
+      });
     }
   };
   return (

@@ -1,9 +1,9 @@
 import type { PracticeView } from '#contract/practice';
+import type { OcclusionFact } from '#core/occlusion-pressure/fact';
 import { expectedOcclusionPressureMmHg } from '#core/occlusion-pressure/plausibility';
 import type { MeasuredTarget } from '#core/plan/plan';
 import { rangeSensitivity } from '#core/pressure/range-sensitivity';
 import { LIMB_LABELS } from '#core/quantity/limb';
-import type { OcclusionFact } from '#core/record/facts';
 import { plain } from '../../parts/format';
 
 /** How sure the pressure is, what would make it surer, and what another width of cuff would mean. */

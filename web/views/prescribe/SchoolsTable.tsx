@@ -11,16 +11,14 @@ import { useUnits } from '../../parts/units';
 export function SchoolsTable({
   session,
   basis,
-  weeksTrained,
   choose,
 }: {
   session: SessionChoice;
   basis: Basis;
-  weeksTrained: number;
   choose: (row: SchoolRow) => void;
 }) {
   const { mass } = useUnits();
-  const rows = useMemo(() => compareSchools(session, basis, weeksTrained), [session, basis, weeksTrained]);
+  const rows = useMemo(() => compareSchools(session, basis), [session, basis]);
   const chosen = session.schoolId;
   const mine = rows.find(({ schoolId }) => schoolId === chosen);
   const columns: { head: string; of: (row: SchoolRow) => string }[] = [

@@ -13,7 +13,7 @@ const FIRST_MONTH = 'first-month';
 
 /** What the session is for, by which school, on which limbs; drafts it, or takes a template. */
 export function WishBar({ composer, practice }: { composer: ComposerState; practice: PracticeView }) {
-  const { wish, draftAgain, session, basis, weeks, change, takeTemplate } = composer;
+  const { wish, draftAgain, session, basis, change, takeTemplate } = composer;
   const limbSets = (['leg', 'arm'] as const).flatMap((kind) => {
     const limbs = measuredLimbs(basis, kind);
     return limbs.length > 1 ? [...limbs.map((limb) => [limb]), limbs] : limbs.map((limb) => [limb]);
@@ -35,7 +35,7 @@ export function WishBar({ composer, practice }: { composer: ComposerState; pract
           label="School"
           value={session?.schoolId ?? wish.schoolId}
           onChange={(schoolId) => {
-            if (session) change(underSchool(session, schoolId, basis, weeks));
+            if (session) change(underSchool(session, schoolId, basis));
             else draft({ schoolId });
           }}
           options={schoolIdSchema.options.map((value) => ({ value, label: SCHOOLS[value].label }))}

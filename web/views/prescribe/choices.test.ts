@@ -58,11 +58,17 @@ describe('an exercise as it is edited', () => {
       limbs: [{ occlusionId: 'lop' }, { occlusionId: 'lop-right' }],
       load: { kind: 'weighed', strengthTestId: 'press', weightKitId: 'stack' },
     });
-    expect(newExercise('bridge-single', choice, ['left-thigh', 'right-thigh'], basis)).toMatchObject({
+    // Done lying: a pressure measured sitting would be too high for it (LOP-5).
+    expect(newExercise('bridge-single', choice, ['left-thigh', 'right-thigh'], basis)).toBeNull();
+    const lying = {
+      ...basis,
+      occlusions: [...basis.occlusions, testOcclusion({ id: 'lying', position: 'lying' })],
+    };
+    expect(newExercise('bridge-single', choice, ['left-thigh', 'right-thigh'], lying)).toMatchObject({
       limbs: [{ limb: 'left-thigh' }],
       load: { kind: 'unweighed' },
     });
-    expect(newExercise('passive-cuff-leg', choice, ['left-thigh'], basis)?.protocolId).toBe(
+    expect(newExercise('passive-cuff-leg', choice, ['left-thigh'], lying)?.protocolId).toBe(
       'passive-recovery',
     );
     expect(newExercise('elbow-flexion', choice, ['left-arm'], basis)).toBeNull();

@@ -8,12 +8,14 @@ import {
   withPercentLop,
 } from '#core/plan/choices';
 import type { Basis } from '#core/plan/compose';
-import { bestKit, testFor, wornChoice } from '#core/plan/draft-session';
+import { wornChoice } from '#core/plan/draft-limb';
+import { bestKit } from '#core/plan/draft-session';
 import { isWeighed } from '#core/protocol/exercise';
 import type { ExerciseId } from '#core/protocol/exercises';
 import { PROTOCOLS, type ProtocolId } from '#core/protocol/protocols';
 import { type Limb, limbKind, limbSide } from '#core/quantity/limb';
 import { LIMITS } from '#core/rules/limits';
+import { testInForce } from '#core/strength/in-force';
 
 const USUAL_LOAD_PERCENT = 25;
 const USUAL_PERCENT_LOP = 50;
@@ -41,11 +43,12 @@ export function withLimbs(choice: ExerciseChoice, limbs: readonly Limb[], basis:
     .filter((worn) => worn !== null);
   if (kept.length === 0) return choice;
   const test =
-    choice.load.kind === 'weighed' ? testFor(choice.exerciseId, limbs, basis.strengthTests) : undefined;
+    choice.load.kind === 'weighed' ? testInForce(basis.strengthTests, choice.exerciseId, limbs) : undefined;
   return {
     ...choice,
     limbs: kept,
-    load: choice.load.kind === 'weighed' && test ? { ...choice.load, strengthTestId: test.id } : choice.load,
+    load:
+      choice.load.kind === 'weighed' && test ? { ...choice.load, strengthTestId: test.fact.id } : choice.load,
   };
 }
 
@@ -64,7 +67,7 @@ export function newExercise(
       : exercise.kind === 'aerobic'
         ? 'aerobic'
         : 'standard-75';
-  const test = isWeighed(exercise) ? testFor(id, limbs, basis.strengthTests) : undefined;
+  const test = isWeighed(exercise) ? testInForce(basis.strengthTests, id, limbs) : undefined;
   const kit = test && bestKit(exercise.equipment, test.oneRepMax.value, USUAL_LOAD_PERCENT, basis.weightKits);
   const onLimbs = exercise.sides === 'one' ? limbs.slice(0, 1) : limbs;
   const percentLop = (like && measuredChoices(like)[0]?.percentLop) ?? USUAL_PERCENT_LOP;
@@ -81,7 +84,7 @@ export function newExercise(
         test && kit
           ? {
               kind: 'weighed',
-              strengthTestId: test.id,
+              strengthTestId: test.fact.id,
               weightKitId: kit.id,
               percentOneRepMax: USUAL_LOAD_PERCENT,
             }

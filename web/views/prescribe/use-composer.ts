@@ -9,8 +9,9 @@ import type { Plan } from '#core/plan/plan';
 import { fitTemplate } from '#core/plan/template';
 import { readSessionChoice } from '#core/plan/versions/read-plan';
 import type { Limb } from '#core/quantity/limb';
-import { basisOf, passiveDays, weeksTrained } from '#core/record/basis';
-import { currentPrescription, limbInHand } from '#core/record/chain';
+import { basisOf, isNewcomer } from '#core/record/basis';
+import { limbInHand } from '#core/record/chain';
+import { planInForce } from '#core/record/in-force';
 import { carryOver } from '#core/review/carry-over';
 import { nextSession } from '#core/review/next-session';
 import type { Finding } from '#core/rules/finding';
@@ -55,9 +56,8 @@ export function useComposer(client: ClientRecord, practice: PracticeView, review
     () => basisOf(client.facts, practice, practitioner?.role ?? 'coach', client.judgedAtMs),
     [client, practice, practitioner?.role],
   );
-  const last = currentPrescription(client.facts);
-  const weeks = weeksTrained(client.facts, client.judgedAtMs);
-  const newcomer = client.facts.sessions.every(({ finishedAtMs }) => finishedAtMs === null);
+  const last = planInForce(client.facts);
+  const newcomer = isNewcomer(client.facts);
   const [wish, setWish] = useState<Wish>(() => ({
     goal: last?.plan.goal ?? 'size',
     schoolId: last?.plan.schoolId ?? practice.settings.schoolId,
@@ -69,8 +69,6 @@ export function useComposer(client: ClientRecord, practice: PracticeView, review
     draftSession(
       {
         ...asked,
-        weeksTrained: weeks,
-        passiveDays: passiveDays(client.facts, client.judgedAtMs),
         newcomer,
         carried: last ? carryOver(last.plan, review.changes, practice.weightKits) : new Map(),
       },
@@ -104,7 +102,7 @@ export function useComposer(client: ClientRecord, practice: PracticeView, review
   const { composed, missing } = useMemo(() => composeOrSay(session, basis), [session, basis]);
   const findings = composed?.findings ?? [];
   const mendable = findings.filter(({ fix }) => fix);
-  const mend = (finding: Finding) => session && change(applyFix(session, finding, basis.library));
+  const mend = (finding: Finding) => session && change(applyFix(session, finding, basis));
   const mendOf = (finding: Finding): Mend | undefined => {
     const place = mendable.indexOf(finding);
     if (place < 0) return undefined;
@@ -135,7 +133,6 @@ export function useComposer(client: ClientRecord, practice: PracticeView, review
     mendAt,
     takeTemplate,
     clearKept,
-    weeks,
   };
 }
 

@@ -4,9 +4,9 @@ import type { SessionView } from '#contract/session';
 import type { SeenExercise } from '#core/forecast/fit-trainee';
 import { seenSets } from '#core/forecast/seen-sets';
 import { doseOf } from '#core/plan/dose';
+import { newest } from '#core/quantity/newest';
 import { MS_PER_DAY } from '#core/quantity/units';
-import { currentPrescription } from '#core/record/chain';
-import { newest } from '#core/record/facts';
+import { planInForce } from '#core/record/in-force';
 import { type Change, changeWords, recommend, tidyChange } from '#core/review/review';
 import { limitsInForce } from '#core/screening/clearance';
 import { fold } from '#core/session/fold';
@@ -67,7 +67,7 @@ export function useLastReview(client: ClientRecord): LastReview | undefined {
   };
   const [last, before] = past;
   // A plan signed after the last session was already a decision about it.
-  if (!last || last.view.prescriptionId !== currentPrescription(client.facts)?.id) {
+  if (!last || last.view.prescriptionId !== planInForce(client.facts)?.id) {
     return { changes: [], words: [], seen, given };
   }
   const check = client.facts.dayChecks

@@ -6,11 +6,11 @@ import { liveTimeline } from '#core/session/live-timeline';
 import { SIGNS } from '#core/session/signs';
 import { correctedReps, type SetRecord } from '#core/session/state';
 import { type LiveSession, useAppend } from '../../data/live-session';
+import { FollowUpForm } from '../../parts/FollowUpForm';
 import { clock, dayAndTime, plain } from '../../parts/format';
 import { OcclusionStrip } from '../../parts/OcclusionStrip';
 import { type Measure, useUnits } from '../../parts/units';
 import { DoseFigures } from './DoseFigures';
-import { FollowUpForm } from './FollowUpForm';
 import { Happenings } from './Happenings';
 import { NextTime } from './NextTime';
 

@@ -6,17 +6,24 @@ import type { ClientRecord } from '#contract/client';
 import { GOALS } from '#core/plan/goals';
 import { wornLabel } from '#core/plan/plan';
 import { LIMB_LABELS } from '#core/quantity/limb';
-import { currentPrescription, dayCheckToday, linksThatHold } from '#core/record/chain';
+import { sessionToAskAbout } from '#core/record/day-after';
+import { dayCheckInForce, planInForce } from '#core/record/in-force';
 import { LINK_LABELS } from '#core/record/link';
+import { recheck } from '#core/record/recheck';
 import { failureWords } from '../../data/api';
-import { openSession } from '../../data/live-session';
+import { appendNow, openSession } from '../../data/live-session';
+import { KEYS, usePractice } from '../../data/queries';
 import { BenchHeading, FirstDo } from '../../parts/Bench';
 import { Button } from '../../parts/Button';
 import { FieldError } from '../../parts/Field';
+import { FindingLine } from '../../parts/FindingLine';
+import { FollowUpForm } from '../../parts/FollowUpForm';
 import { dayAndTime } from '../../parts/format';
+import { useGuards } from '../../parts/use-guards';
 import { useSpace } from '../../parts/use-space';
 import { DayCheckForm } from '../screen/DayCheckForm';
 import { PlanSummary } from './PlanSummary';
+import { Retarget } from './Retarget';
 
 /** What will be run, whether it may be, and what was run before. */
 export function RunBench({ client }: { client: ClientRecord }) {
@@ -24,23 +31,33 @@ export function RunBench({ client }: { client: ClientRecord }) {
   const navigate = useNavigate();
   const [failure, setFailure] = useState<unknown>(null);
   const [opening, setOpening] = useState(false);
-  const prescription = currentPrescription(client.facts);
+  const prescription = planInForce(client.facts);
   const open = client.facts.sessions.find(({ finishedAtMs }) => finishedAtMs === null);
-  const held = linksThatHold(client.facts, client.judgedAtMs);
-  const checked = dayCheckToday(client.facts, client.judgedAtMs) !== undefined;
-  const ready = prescription && !open && held.length === 0 && checked;
+  const { data: practice } = usePractice();
+  const held = client.chain.filter(({ id, state }) => id !== 'run' && state !== 'good');
+  const checked = dayCheckInForce(client.facts, client.judgedAtMs) !== undefined;
+  const ask = sessionToAskAbout(client.facts, client.judgedAtMs);
+  const found =
+    prescription && practice ? recheck(prescription, client.facts, practice, client.judgedAtMs).findings : [];
+  const { mayPass, reason, asked } = useGuards(
+    found.filter(({ level }) => level === 'guard'),
+    failure,
+  );
+  const clear = prescription && !open && held.length === 0 && !ask;
+  const ready = clear && checked && mayPass;
   const start = async () => {
     if (!ready || opening) return;
     setOpening(true);
     setFailure(null);
     try {
-      navigate(`/sessions/${await openSession(queries, newId(), prescription.id)}`);
+      navigate(`/sessions/${await openSession(queries, newId(), prescription.id, reason)}`);
     } catch (error) {
       setFailure(error);
     } finally {
       setOpening(false);
     }
   };
+  const refreshClient = () => queries.invalidateQueries({ queryKey: KEYS.client(client.id) });
   useSpace(() => void start());
   const [exercise, ...others] = prescription?.plan.exercises ?? [];
   const target = exercise?.limbs[0];
@@ -72,7 +89,19 @@ export function RunBench({ client }: { client: ClientRecord }) {
           {link.reason}
         </FirstDo>
       ))}
-      {prescription && !open && held.length === 0 && !checked && <DayCheckForm client={client} />}
+      {practice && <Retarget client={client} practice={practice} />}
+      {ask && (
+        <FollowUpForm
+          known={null}
+          append={(...bodies) => appendNow(queries, ask.id, ...bodies).then(() => refreshClient())}
+        />
+      )}
+      {clear && !checked && <DayCheckForm client={client} />}
+      {clear &&
+        found
+          .filter(({ level }) => level === 'guard')
+          .map((finding) => <FindingLine key={finding.message} finding={finding} />)}
+      {clear && checked && asked}
       {failure !== null && <FieldError>{failureWords(failure)}</FieldError>}
       {open ? (
         <Link

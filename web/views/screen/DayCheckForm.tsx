@@ -2,8 +2,8 @@ import { useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import type { ClientRecord } from '#contract/client';
 import type { NewDayCheck } from '#contract/measurements';
-import { newest } from '#core/record/facts';
-import { bloodPressureLevel, meanBloodPressure } from '#core/screening/blood-pressure';
+import { newest } from '#core/quantity/newest';
+import { needsBloodPressure } from '#core/record/in-force';
 import { DAY_SIGNS, type DaySign, daySignSchema, judgeDayCheck } from '#core/screening/day-check';
 import { api, failureWords, read } from '../../data/api';
 import { useRecordWrite } from '../../data/queries';
@@ -20,10 +20,7 @@ export function DayCheckForm({ client, done }: { client: ClientRecord; done?: ()
   const signs = daySignSchema.options.filter(
     (sign) => !DAY_SIGNS[sign].postOperative || last?.yes.includes('recent-surgery'),
   );
-  const asksPressure =
-    last !== undefined &&
-    last.bloodPressures.length > 0 &&
-    bloodPressureLevel(meanBloodPressure(last.bloodPressures)) !== null;
+  const asksPressure = needsBloodPressure(client.facts, client.judgedAtMs);
   const [well, setWell] = useState<Partial<Record<DaySign, boolean>>>({});
   const [painNow, setPainNow] = useState<number | null>(null);
   const [typed, setTyped] = useState(NO_PRESSURE);

@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import type { ClientRecord } from '#contract/client';
 import type { NewScreening } from '#contract/measurements';
-import { dayCheckToday } from '#core/record/chain';
-import { newest } from '#core/record/facts';
+import { newest } from '#core/quantity/newest';
+import { dayCheckInForce } from '#core/record/in-force';
 import { bloodPressureWords, meanBloodPressure } from '#core/screening/blood-pressure';
 import { judgeDayCheck } from '#core/screening/day-check';
 import { judgeScreening } from '#core/screening/decide';
@@ -17,7 +17,9 @@ import { dayAndTime } from '../../parts/format';
 import { BloodPressureFields } from './BloodPressureFields';
 import { Clearances } from './Clearances';
 import { DayCheckForm } from './DayCheckForm';
+import { Holds } from './Holds';
 import { JudgementLines } from './JudgementLines';
+import { Procedures, readProcedures, type TypedProcedure } from './Procedures';
 import { type Answers, Questionnaire } from './Questionnaire';
 import { NO_PRESSURE, readPressure } from './typed-pressure';
 
@@ -34,6 +36,7 @@ function NewScreeningForm({ client, done }: { client: ClientRecord; done: () => 
   const [answers, setAnswers] = useState<Answers>({});
   const [typed, setTyped] = useState([NO_PRESSURE, NO_PRESSURE]);
   const [note, setNote] = useState('');
+  const [operations, setOperations] = useState<TypedProcedure[]>([]);
   const write = useRecordWrite((json: NewScreening) =>
     read(api.clients[':id'].screenings.$post({ param: { id: client.id }, json })),
   );
@@ -46,9 +49,12 @@ function NewScreeningForm({ client, done }: { client: ClientRecord; done: () => 
     client.facts.stricter,
     client.judgedAtMs,
   );
-  const complete = unanswered === 0 && bloodPressures.length >= 2;
+  const operated = yes.includes('recent-surgery');
+  const procedures = operated ? readProcedures(operations) : [];
+  const complete =
+    unanswered === 0 && bloodPressures.length >= 2 && (!operated || procedures.length === operations.length);
   const save = async () => {
-    if (await write.mutateAsync({ yes, bloodPressures, note }).catch(() => null)) done();
+    if (await write.mutateAsync({ yes, bloodPressures, note, procedures }).catch(() => null)) done();
   };
   return (
     <section className="grid gap-8 lg:grid-cols-[1fr_22rem]">
@@ -62,6 +68,7 @@ function NewScreeningForm({ client, done }: { client: ClientRecord; done: () => 
         />
       </div>
       <div className="space-y-4 lg:sticky lg:top-4 lg:self-start">
+        {operated && <Procedures typed={operations} onChange={setOperations} />}
         <h3 className="text-xl font-semibold">Resting blood pressure</h3>
         {typed.map((one, place) => (
           <BloodPressureFields
@@ -111,7 +118,7 @@ function ScreeningOnRecord({
 }) {
   const judgement = judgeScreening(last, client.facts.clearances, client.facts.stricter, client.judgedAtMs);
   const open = judgement.reasons.filter(({ clearedBy }) => clearedBy === null);
-  const today = dayCheckToday(client.facts, client.judgedAtMs);
+  const today = dayCheckInForce(client.facts, client.judgedAtMs);
   const [checkingAgain, setCheckingAgain] = useState(false);
   return (
     <section className="grid gap-8 lg:grid-cols-2">
@@ -120,6 +127,7 @@ function ScreeningOnRecord({
           Screened {dayAndTime(last.atMs)}, resting{' '}
           {bloodPressureWords(meanBloodPressure(last.bloodPressures))} mmHg. {last.note}
         </BenchHeading>
+        <Holds client={client} />
         <JudgementLines judgement={judgement} />
         <Button onClick={screenAgain}>Health has changed: screen again</Button>
         <History screenings={client.facts.screenings} />

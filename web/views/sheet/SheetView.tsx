@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { Link, useParams } from 'react-router';
-import { currentPrescription } from '#core/record/chain';
+import { planInForce } from '#core/record/in-force';
 import { failureWords } from '../../data/api';
 import { useClient, usePractice } from '../../data/queries';
 import { Button } from '../../parts/Button';
@@ -21,7 +21,7 @@ export function SheetView() {
   useHotkeys('p', print);
   if (error) return <FieldError>{failureWords(error)}</FieldError>;
   if (!client || !practice) return <p className="p-6 text-quiet">Reading the record…</p>;
-  const prescription = currentPrescription(client.facts);
+  const prescription = planInForce(client.facts);
   if (!prescription) {
     return (
       <p className="p-6">

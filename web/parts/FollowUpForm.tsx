@@ -1,8 +1,9 @@
 import { useState } from 'react';
-import type { EventBody, FollowUp } from '#core/session/events';
-import { Button } from '../../parts/Button';
-import { Choice } from '../../parts/Choice';
-import { Scale } from '../../parts/Scale';
+import { URGENT_SIGNS } from '#core/record/holds';
+import { type EventBody, type FollowUp, urgentSignSchema } from '#core/session/events';
+import { Button } from './Button';
+import { Choice } from './Choice';
+import { Scale } from './Scale';
 
 const BRUISING = { none: 'none', small: 'small', wide: 'wide' } as const;
 
@@ -17,7 +18,7 @@ export function FollowUpForm({
   const [answers, setAnswers] = useState<FollowUp>(
     known ?? { soreness: 0, bruising: 'none', pinpointBleeding: false, numbness: false },
   );
-  const yesNo = (label: string, key: 'pinpointBleeding' | 'numbness') => (
+  const yesNo = (label: string, key: 'pinpointBleeding' | 'numbness' | 'skinAbrasion') => (
     <Choice
       label={label}
       value={answers[key] ? 'yes' : 'no'}
@@ -39,6 +40,27 @@ export function FollowUpForm({
           ? `Asked: soreness ${known.soreness} of 10, bruising ${BRUISING[known.bruising]}${known.pinpointBleeding ? ', pinpoint bleeding' : ''}${known.numbness ? ', numbness' : ''}.`
           : 'Ask next day. Numbness or wide bruising holds the next session (RUN-6).'}
       </p>
+      <fieldset className="flex flex-wrap gap-x-5 gap-y-1">
+        <legend className="text-[15px]">Refer urgently when any of these (RUN-6)</legend>
+        {urgentSignSchema.options.map((sign) => (
+          <label key={sign} className="flex min-h-9 items-center gap-2">
+            <input
+              type="checkbox"
+              className="size-5 accent-vermilion"
+              checked={answers.urgent?.includes(sign) ?? false}
+              onChange={(event) =>
+                setAnswers({
+                  ...answers,
+                  urgent: urgentSignSchema.options.filter((id) =>
+                    id === sign ? event.target.checked : answers.urgent?.includes(id),
+                  ),
+                })
+              }
+            />
+            {URGENT_SIGNS[sign]}
+          </label>
+        ))}
+      </fieldset>
       <Scale
         label="Soreness"
         value={answers.soreness}
@@ -52,6 +74,7 @@ export function FollowUpForm({
           options={(['none', 'small', 'wide'] as const).map((value) => ({ value, label: BRUISING[value] }))}
         />
         {yesNo('Pinpoint bleeding', 'pinpointBleeding')}
+        {yesNo('Skin abrasion', 'skinAbrasion')}
         {yesNo('Numbness', 'numbness')}
         <Button onClick={() => void append({ type: 'followed-up', ...answers })}>
           {known ? 'Note again' : 'Note'}

@@ -1,0 +1,162 @@
+import type { Cuff } from '../cuff/cuff';
+import type { OcclusionFact } from '../occlusion-pressure/fact';
+import { fitInForce, pressureInForce } from '../occlusion-pressure/in-force';
+import { checkExercisePercent, checkPassivePercent, checkPosition } from '../pressure/check-pressure';
+import { rampLevel } from '../pressure/ramp';
+import { PROTOCOLS } from '../protocol/protocols';
+import { LIMB_LABELS, type Limb, limbKind, type Position, uprightness } from '../quantity/limb';
+import type { Finding } from '../rules/finding';
+import type { SchoolId } from '../rules/schools';
+import { type Basis, isPostOperativeWork, type Resolved } from './compose';
+
+/** What the rules find about one limb under a measured cuff: its pressure, its position, its cuff, its age. */
+export function checkLimb(
+  one: Resolved,
+  { choice, occlusion, cuff }: Resolved['limbs'][number],
+  schoolId: SchoolId,
+  passive: boolean,
+  basis: Basis,
+): Finding[] {
+  const { limb, percentLop } = choice;
+  const ramp = rampLevel(basis.done, limbKind(limb), schoolId, basis.nowMs);
+  return [
+    ...checkOwnLimb(limb, occlusion.limb),
+    ...checkLimbOfExercise(limb, one),
+    ...(passive
+      ? checkPassivePercent(percentLop, isPostOperativeWork([limb], basis))
+      : checkExercisePercent(limb, percentLop, schoolId, {
+          byProtocol: PROTOCOLS[one.choice.protocolId].percentLop,
+          capPercentLop: basis.limits.maxPercentLop,
+          rampPercentLop: ramp.running ? ramp.percentLop : null,
+        })),
+    ...checkPosition(occlusion.position, one.choice.position),
+    ...checkInForce(limb, one.choice.position, occlusion, basis),
+    ...checkWorn(limb, cuff, occlusion, (occlusion.pressure.value * percentLop) / 100, basis),
+    ...checkSteady(occlusion.steady),
+    ...checkDue(limb, basis.due.get(occlusion.id)),
+  ];
+}
+
+function checkOwnLimb(limb: Limb, measured: Limb): Finding[] {
+  if (limb === measured) return [];
+  return [
+    {
+      rule: 'LOP-4',
+      level: 'hard',
+      subject: 'limb',
+      message: `The pressure was measured on the ${LIMB_LABELS[measured].toLowerCase()}; it is never copied to another limb.`,
+      remedy: 'Measure this limb.',
+    },
+  ];
+}
+
+export function checkLimbOfExercise(limb: Limb, { exercise }: Resolved): Finding[] {
+  if (exercise.limbKind === limbKind(limb)) return [];
+  return [
+    {
+      rule: 'FIT-1',
+      level: 'hard',
+      subject: 'exerciseId',
+      message: `${exercise.label} works the ${exercise.limbKind === 'arm' ? 'arm' : 'leg'}, and the cuff is on the other kind of limb.`,
+      remedy: 'Choose an exercise for the limb that wears the cuff.',
+      fix: { set: 'exercise', to: 'remove' },
+    },
+  ];
+}
+
+/** A plan goes by the pressure in force, never by one that was measured again since (rules START-1, START-2). */
+function checkInForce(limb: Limb, position: Position, occlusion: OcclusionFact, basis: Basis): Finding[] {
+  const inForce = pressureInForce(basis, limb, position);
+  // Measured more upright than it is used: the finding on the position says so.
+  if (!inForce || inForce.id === occlusion.id || uprightness(position, occlusion.position) < 0) return [];
+  return [
+    {
+      rule: 'START-2',
+      level: 'hard',
+      subject: 'percentLop',
+      message: `${LIMB_LABELS[limb]}: ${occlusion.pressure.value} mmHg, ${occlusion.position}, is not in force any more; ${inForce.pressure.value} mmHg, ${inForce.position}, is.`,
+      remedy: 'Re-target it to the pressure in force.',
+      fix: { set: 'inForce', to: 'pressure' },
+    },
+  ];
+}
+
+/** The cuff as it is now: worn there, fitting, able to occlude, strong enough, as wide as measured with (FIT-2, FIT-3). */
+function checkWorn(
+  limb: Limb,
+  cuff: Cuff,
+  occlusion: OcclusionFact,
+  pressureMmHg: number,
+  basis: Basis,
+): Finding[] {
+  const worn = fitInForce(basis.fits, limb);
+  const girthCm = worn?.girthCm ?? occlusion.girthCm;
+  const findings: Finding[] = [];
+  const add = (rule: 'FIT-2' | 'FIT-3' | 'FIT-5', message: string, remedy: string) =>
+    findings.push({ rule, level: 'hard', subject: 'percentLop', message, remedy });
+  if (worn?.kind === 'strap') {
+    add(
+      'FIT-5',
+      `${LIMB_LABELS[limb]} was last fitted with a strap.`,
+      'Fit the cuff again, or go by the strap.',
+    );
+  } else if (worn && worn.widthCm !== occlusion.widthCm) {
+    add(
+      'FIT-3',
+      `${worn.label} is ${worn.widthCm} cm wide; the pressure was measured with ${occlusion.widthCm} cm and never carries over.`,
+      'Measure again with the cuff that is worn now.',
+    );
+  }
+  if (cuff.widthCm !== occlusion.widthCm) {
+    add(
+      'FIT-3',
+      `${cuff.label} is ${cuff.widthCm} cm wide; the pressure was measured with ${occlusion.widthCm} cm and never carries over.`,
+      'Measure again with this cuff.',
+    );
+  }
+  if (!cuff.canOcclude) {
+    add('FIT-2', `${cuff.label} cannot stop the flow.`, 'Fit a cuff that can, and measure with it.');
+  }
+  if (cuff.limbKind !== limbKind(limb) || girthCm < cuff.girthLowCm || girthCm > cuff.girthHighCm) {
+    add(
+      'FIT-2',
+      `${cuff.label} is for ${cuff.girthLowCm}–${cuff.girthHighCm} cm; this limb is ${girthCm} cm.`,
+      'Fit a cuff that goes round it, and measure with it.',
+    );
+  }
+  if (pressureMmHg > cuff.maxPressureMmHg) {
+    add(
+      'FIT-2',
+      `${Math.floor(pressureMmHg)} mmHg is above the ${cuff.maxPressureMmHg} mmHg that ${cuff.label} can hold.`,
+      'Lower the share of LOP or measure with a wider cuff.',
+    );
+  }
+  return findings;
+}
+
+function checkSteady(steady: boolean): Finding[] {
+  if (steady) return [];
+  return [
+    {
+      rule: 'LOP-3',
+      level: 'note',
+      subject: 'percentLop',
+      message: 'The occlusion pressure is unsteady: its trials ranged over more than 10 mmHg.',
+      remedy: 'Re-fit the cuff and measure again before relying on it.',
+    },
+  ];
+}
+
+/** It may be signed, but a session does not open on it: the measurement is asked for first (rule START-1). */
+function checkDue(limb: Limb, reason: string | undefined): Finding[] {
+  if (!reason) return [];
+  return [
+    {
+      rule: 'LOP-6',
+      level: 'note',
+      subject: 'percentLop',
+      message: `The pressure of the ${LIMB_LABELS[limb].toLowerCase()} is due: ${reason}.`,
+      remedy: 'Measure again before it is run.',
+    },
+  ];
+}

@@ -1,0 +1,114 @@
+import { checkLoad } from '../load/target-load';
+import { EQUIPMENT_KITS } from '../load/weight-kit';
+import { isWeighed } from '../protocol/exercise';
+import type { Finding } from '../rules/finding';
+import { testInForce } from '../strength/in-force';
+import type { Basis, Resolved } from './compose';
+
+/** What the rules find about what resists: the test, the kit, the share of 1RM (rules LOAD-1 to LOAD-4). */
+export const checkResistance = (one: Resolved, basis: Basis): Finding[] => [
+  ...checkTest(one, basis),
+  ...checkTestDue(one, basis),
+  ...(one.choice.load.kind === 'weighed' ? checkLoad(one.choice.load.percentOneRepMax, one.load) : []),
+  ...checkKit(one, basis),
+];
+
+/** Right exercise, in force, and never one side's for two or both sides' for one (rules LOAD-1 to LOAD-3, START-2). */
+function checkTest({ choice, test, exercise }: Resolved, basis: Basis): Finding[] {
+  if (!test) return [];
+  const common = { subject: 'strengthTestId' } as const;
+  if (test.fact.exerciseId !== choice.exerciseId) {
+    return [
+      {
+        ...common,
+        rule: 'LOAD-1',
+        level: 'hard',
+        message: `The test is of another exercise than ${exercise.label}.`,
+        remedy: 'Test the one prescribed.',
+      },
+    ];
+  }
+  const limbs = choice.limbs.map(({ limb }) => limb);
+  if (limbs.length > 1 && test.fact.side !== 'both') {
+    return [
+      {
+        ...common,
+        rule: 'LOAD-3',
+        level: 'hard',
+        message: `The 1RM is of the ${test.fact.side} side alone, and both limbs lift together.`,
+        remedy: 'Test both together, or do one limb after the other.',
+      },
+    ];
+  }
+  const inForce = testInForce(basis.strengthTests, choice.exerciseId, limbs);
+  if (inForce && inForce.fact.id !== test.fact.id) {
+    return [
+      {
+        ...common,
+        rule: 'START-2',
+        level: 'hard',
+        message: `A 1RM of ${test.oneRepMax.value} kg is not in force any more; ${inForce.oneRepMax.value} kg is.`,
+        remedy: 'Go by the test in force.',
+        fix: { set: 'inForce', to: 'test' },
+      },
+    ];
+  }
+  if (test.stands === 'itself') return [];
+  return [
+    test.stands === 'half-of-both'
+      ? {
+          ...common,
+          rule: 'LOAD-3',
+          level: 'note',
+          message: `The 1RM is half of that of both sides together: ${test.oneRepMax.value} kg.`,
+          remedy: 'Test this side by itself.',
+        }
+      : {
+          ...common,
+          rule: 'LOAD-2',
+          level: 'note',
+          message: `The 1RM is of the ${test.fact.side} side, standing in for the other.`,
+          remedy: 'Right for an injured or post-operative side; test this side once it may be tested.',
+        },
+  ];
+}
+
+function checkTestDue({ test }: Resolved, { due }: Basis): Finding[] {
+  const age = test && due.get(test.fact.id);
+  if (!age) return [];
+  return [
+    {
+      rule: 'LOAD-2',
+      level: 'note',
+      subject: 'strengthTestId',
+      message: `The strength test is ${age}; it holds 6 weeks.`,
+      remedy: 'Test again before it is run.',
+    },
+  ];
+}
+
+/** The kit must suit the exercise; a stack or a bar is never "without kilograms" (rule LOAD-4). */
+function checkKit({ choice, exercise, kit }: Resolved, basis: Basis): Finding[] {
+  const common = { rule: 'LOAD-4', subject: 'weightKitId' } as const;
+  const suits = EQUIPMENT_KITS[exercise.equipment];
+  if (kit && kit.kind !== suits) {
+    return [
+      {
+        ...common,
+        level: 'guard',
+        message: `${kit.label} does not suit ${exercise.label}, which is loaded by ${exercise.equipment.replace('-', ' ')}.`,
+        remedy: 'Choose weights that suit it, or another exercise.',
+      },
+    ];
+  }
+  if (choice.load.kind === 'weighed' || !isWeighed(exercise)) return [];
+  const tested = basis.strengthTests.some(({ exerciseId }) => exerciseId === choice.exerciseId);
+  return [
+    {
+      ...common,
+      level: 'note',
+      message: `${exercise.label} has weights, and this goes without kilograms: ${choice.load.with}.`,
+      remedy: tested ? 'Load it by its 1RM.' : 'Test it, and load it by its 1RM.',
+    },
+  ];
+}

@@ -1,0 +1,106 @@
+import type { TightnessFact } from '../cuff/fact';
+import { fitInForce, pressureInForce } from '../occlusion-pressure/in-force';
+import { passiveReEntryMmHg, proposedPercent, rampLevel } from '../pressure/ramp';
+import type { Exercise } from '../protocol/exercise';
+import { PROTOCOLS, type ProtocolId } from '../protocol/protocols';
+import { type Limb, limbKind, POSITIONS, type Position } from '../quantity/limb';
+import { newest } from '../quantity/newest';
+import { tidy } from '../quantity/rounding';
+import { MS_PER_DAY } from '../quantity/units';
+import { mostPercentLop } from '../rules/limits';
+import { SCHOOLS, type SchoolId } from '../rules/schools';
+import type { LimbChoice } from './choices';
+import { type Basis, cuffFor, isPostOperativeWork } from './compose';
+
+/** The strap a limb is trained under by feel: the one that is worn now, or where nothing was measured on it (rule TIGHT). */
+export function strapFor(limb: Limb, { occlusions, tightness, fits }: Basis): TightnessFact | undefined {
+  const worn = fitInForce(fits, limb);
+  const onLimb = tightness.filter((fact) => fact.limb === limb);
+  if (worn?.kind === 'strap') return newest(onLimb.filter(({ strapId }) => strapId === worn.strapId));
+  return occlusions.some((fact) => fact.limb === limb) ? undefined : newest(onLimb);
+}
+
+/** A limb at a share of the pressure in force, or under the strap it has instead; `null` when it has neither. */
+export function wornChoice(
+  limb: Limb,
+  position: Position,
+  percentLop: number,
+  basis: Basis,
+): LimbChoice | null {
+  const strap = strapFor(limb, basis);
+  if (strap) return { kind: 'by-feel', limb, strapId: strap.strapId };
+  const occlusion = pressureInForce(basis, limb, position);
+  if (!occlusion || !cuffFor(occlusion, basis)) return null;
+  return { kind: 'measured', limb, occlusionId: occlusion.id, percentLop };
+}
+
+/** Positions an exercise can be done in; the rules let passive cycles be lying or sitting (rule PRS-3). */
+const positionsOf = ({ kind, position }: Exercise): readonly Position[] =>
+  kind === 'passive'
+    ? [position, ...POSITIONS.filter((other) => other !== 'standing' && other !== position)]
+    : [position];
+
+/** The first position of an exercise in which every limb has a pressure to go by, or its own where none has (rule LOP-5). */
+export const measuredPosition = (exercise: Exercise, limbs: readonly Limb[], basis: Basis): Position =>
+  positionsOf(exercise).find((position) => limbs.every((limb) => wornChoice(limb, position, 0, basis))) ??
+  exercise.position;
+
+/**
+ * The share of LOP a draft gives a limb (rules PRS-2, PRS-3, PRS-4, SCR-2): what the last session carries over, the
+ * protocol's own, or the school's; never past the ramp, the school's top, the cap or what the cuff holds.
+ */
+export function draftLimb(
+  limb: Limb,
+  position: Position,
+  protocolId: ProtocolId,
+  schoolId: SchoolId,
+  basis: Basis,
+  carriedPercentLop: number | undefined,
+): LimbChoice | null {
+  const worn = wornChoice(limb, position, 0, basis);
+  if (worn?.kind !== 'measured') return worn;
+  const occlusion = basis.occlusions.find(({ id }) => id === worn.occlusionId);
+  const cuff = occlusion && cuffFor(occlusion, basis);
+  if (!occlusion || !cuff) return null;
+  const cap = basis.limits.maxPercentLop;
+  const { mode, percentLop: ofProtocol } = PROTOCOLS[protocolId];
+  const lopMmHg = occlusion.pressure.value;
+  const wanted =
+    ofProtocol?.usual ??
+    carriedPercentLop ??
+    proposedPercent(limb, schoolId, basis.done, basis.nowMs, cap).value;
+  const bounds =
+    mode === 'passive' ? [reEntryPercent(limb, lopMmHg, wanted, basis)] : movingBounds(limb, schoolId, basis);
+  const held = Math.floor((100 * cuff.maxPressureMmHg) / lopMmHg);
+  const percentLop = Math.min(wanted, mostPercentLop(mode), cap ?? 100, held, ...bounds);
+  return { ...worn, percentLop: Math.max(1, percentLop) };
+}
+
+/** What bounds a limb that moves: the ramp while it runs, and the school's top (rules PRS-3, PRS-4). */
+function movingBounds(limb: Limb, schoolId: SchoolId, { done, nowMs }: Basis): number[] {
+  const kind = limbKind(limb);
+  const ramp = rampLevel(done, kind, schoolId, nowMs);
+  return [SCHOOLS[schoolId].percentLop[kind].top, ...(ramp.running ? [ramp.percentLop] : [])];
+}
+
+/** After an operation passive cycles are built up from below, counted by the procedure and the limb (rule PRS-4). */
+function reEntryPercent(limb: Limb, lopMmHg: number, wanted: number, basis: Basis): number {
+  if (!isPostOperativeWork([limb], basis)) return wanted;
+  const mmHg = passiveReEntryMmHg((lopMmHg * wanted) / 100, passiveDays(limb, basis));
+  return Math.floor(tidy((100 * mmHg) / lopMmHg));
+}
+
+/** Whole days since the first passive work on a limb after its last procedure; 0 before it. */
+export function passiveDays(limb: Limb, { done, procedures, nowMs }: Basis): number {
+  const sinceMs = Math.max(
+    Number.NEGATIVE_INFINITY,
+    ...procedures.filter((one) => one.limb === limb).map(({ atMs }) => atMs),
+  );
+  const starts = done
+    .filter(
+      ({ atMs, worked }) =>
+        atMs >= sinceMs && worked.some((one) => one.mode === 'passive' && one.limbs.includes(limb)),
+    )
+    .map(({ atMs }) => atMs);
+  return starts.length === 0 ? 0 : Math.floor((nowMs - Math.min(...starts)) / MS_PER_DAY);
+}

@@ -1,0 +1,109 @@
+import type { Derived } from '../derivation/derived';
+import { type Limb, type LimbKind, limbKind } from '../quantity/limb';
+import { MS_PER_DAY } from '../quantity/units';
+import { SCHOOLS, type SchoolId } from '../rules/schools';
+
+/** A session that was really done, as the ramp counts it: when it was opened, what kinds of limb moved in it, and how it went. */
+export type RampSession = { atMs: number; kinds: readonly LimbKind[]; tolerated: boolean };
+
+const POINTS_PER_WEEK = 5;
+const WEEK_MS = 7 * MS_PER_DAY;
+const LAY_OFF = { shortMs: 21 * MS_PER_DAY, points: 10, longMs: 42 * MS_PER_DAY } as const;
+const RE_ENTRY_MMHG = { below: 40, aDay: 10 } as const;
+
+/** Where somebody stands on the ramp: the share of LOP of this week, and whether it still bounds what is prescribed. */
+export type RampLevel = {
+  percentLop: number;
+  /** While it runs it is the ceiling; once the school's usual is reached it bounds nothing. */
+  running: boolean;
+  /** How it came about, in words. */
+  words: string;
+};
+
+/**
+ * The share of LOP that the newcomer's ramp allows now, for a kind of limb (rule PRS-4): the school's start in the first
+ * seven days, then 5 points more for each seven days in which somebody trained and the last session was tolerated, until
+ * the usual. After 21 days off it begins again 10 points lower, after 42 at the start.
+ * @param done sessions really done, in any order
+ * @example start 40, usual 60, sessions on days 0, 3, 8 and 15, looked at on day 16 //=> 50
+ */
+export function rampLevel(
+  done: readonly RampSession[],
+  kind: LimbKind,
+  schoolId: SchoolId,
+  nowMs: number,
+): RampLevel {
+  const { start, usual } = SCHOOLS[schoolId].percentLop[kind];
+  const mine = done
+    .filter(({ kinds, atMs }) => kinds.includes(kind) && atMs <= nowMs)
+    .sort((a, b) => a.atMs - b.atMs);
+  let level: number = start;
+  let anchorMs = mine[0]?.atMs ?? nowMs;
+  mine.forEach((session, place) => {
+    const nextMs = mine[place + 1]?.atMs ?? nowMs;
+    const offMs = nextMs - session.atMs;
+    if (offMs >= LAY_OFF.shortMs) {
+      level = offMs >= LAY_OFF.longMs ? start : Math.max(start, level - LAY_OFF.points);
+      anchorMs = nextMs;
+    } else if (session.tolerated && weekOf(nextMs, anchorMs) > weekOf(session.atMs, anchorMs)) {
+      // One rise however many weeks lie between: a week missed gives none.
+      level = Math.min(usual, level + POINTS_PER_WEEK);
+    }
+  });
+  return { percentLop: level, running: level < usual, words: wordsOf(mine, level, start, usual, nowMs) };
+}
+
+const weekOf = (atMs: number, anchorMs: number): number => Math.floor((atMs - anchorMs) / WEEK_MS);
+
+function wordsOf(
+  mine: readonly RampSession[],
+  level: number,
+  start: number,
+  usual: number,
+  nowMs: number,
+): string {
+  const last = mine.at(-1);
+  if (!last) return `nobody has trained yet: the first week is at ${start} %`;
+  const daysOff = Math.floor((nowMs - last.atMs) / MS_PER_DAY);
+  if (nowMs - last.atMs >= LAY_OFF.shortMs) return `${daysOff} days off: begins again at ${level} %`;
+  return `${start} %, ${POINTS_PER_WEEK} points a week trained and tolerated, up to ${usual} % → ${level} %`;
+}
+
+/**
+ * Share of LOP to propose, in %LOP (rules PRS-2, PRS-4).
+ * @param capPercentLop what a clearance caps it at, or `null` (rule SCR-2)
+ */
+export function proposedPercent(
+  limb: Limb,
+  schoolId: SchoolId,
+  done: readonly RampSession[],
+  nowMs: number,
+  capPercentLop: number | null = null,
+): Derived {
+  const school = SCHOOLS[schoolId];
+  const { start, usual } = school.percentLop[limbKind(limb)];
+  const { percentLop: ramped, words } = rampLevel(done, limbKind(limb), schoolId, nowMs);
+  const value = Math.min(ramped, capPercentLop ?? ramped);
+  return {
+    value,
+    unit: '%LOP',
+    working: [
+      { label: school.label, detail: `starts at ${start} %, usually ${usual} %` },
+      { label: 'Ramp', detail: words },
+      ...(value < ramped ? [{ label: 'Clearance', detail: `capped at ${capPercentLop} %` }] : []),
+    ],
+    rules: value < ramped ? ['PRS-2', 'PRS-4', 'SCR-2'] : ['PRS-2', 'PRS-4'],
+  };
+}
+
+/** The ramp's share in weeks to come, if every one of them is trained and tolerated (rule PRS-4). */
+export const levelInWeeks = (level: number, weeks: number, kind: LimbKind, schoolId: SchoolId): number =>
+  Math.min(SCHOOLS[schoolId].percentLop[kind].usual, level + POINTS_PER_WEEK * weeks);
+
+/**
+ * Pressure of passive cycles after an operation: 40 mmHg under the training pressure on the first day, 10 more each day,
+ * until it is reached (rule PRS-4).
+ * @param trainingMmHg the pressure to build up to @param days whole days since the first one; 0 on it
+ */
+export const passiveReEntryMmHg = (trainingMmHg: number, days: number): number =>
+  Math.max(0, Math.min(trainingMmHg, trainingMmHg - RE_ENTRY_MMHG.below + RE_ENTRY_MMHG.aDay * days));

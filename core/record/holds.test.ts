@@ -1,0 +1,123 @@
+import { describe, expect, it } from 'vitest';
+import type { Clearance } from '../screening/clearance';
+import {
+  type Hold,
+  holdsInForce,
+  holdsOfDayAfter,
+  holdsOfDayCheck,
+  holdsOfScreening,
+  holdsOfSign,
+  type NewHold,
+  whyNotLift,
+} from './holds';
+import { daysAgo, NOW_MS, testScreening, testSessionFact } from './record.fixture';
+
+const kept = (holds: readonly NewHold[]): Hold[] =>
+  holds.map((hold, place) => ({ ...hold, id: `${place}`, lifted: null }));
+const facts = (holds: readonly NewHold[], more: Partial<Parameters<typeof holdsInForce>[0]> = {}) => ({
+  holds: kept(holds),
+  clearances: [],
+  screenings: [],
+  stricter: [],
+  sessions: [],
+  ...more,
+});
+const words = (...args: Parameters<typeof holdsInForce>) => holdsInForce(...args).map((hold) => hold.words);
+const cleared = (changes: Partial<Clearance> = {}): Clearance => ({
+  subjects: ['thrombosis'],
+  givenBy: 'Dr Test',
+  byPhysician: true,
+  givenAtMs: daysAgo(3),
+  untilMs: daysAgo(-3),
+  maxPercentLop: 50,
+  limbs: [],
+  modes: ['passive'],
+  note: '',
+  ...changes,
+});
+
+describe('holds (SCR-5)', () => {
+  const stop = holdsOfScreening('s', testScreening({ yes: ['thrombosis', 'diabetes'] }), [], daysAgo(2));
+
+  it('are raised by each stop of a screening and by nothing less', () => {
+    expect(stop.map(({ subject }) => subject)).toEqual(['thrombosis']);
+    expect(holdsOfScreening('s', testScreening({ yes: ['smoker'] }), [], NOW_MS)).toEqual([]);
+  });
+
+  it('outlive any later answer, and end only by being lifted or cleared as SCR-2 says', () => {
+    const later = { screenings: [testScreening({ atMs: daysAgo(1) })] };
+    expect(words(facts(stop, later), NOW_MS)).toHaveLength(1);
+    const lifted = {
+      ...facts(stop),
+      holds: kept(stop).map((hold) => ({ ...hold, lifted: { atMs: 1, by: 'c', reason: 'r' } })),
+    };
+    expect(words(lifted, NOW_MS)).toEqual([]);
+    const under = (clearance: Clearance) => words(facts(stop, { clearances: [clearance] }), NOW_MS).length;
+    expect(under(cleared())).toBe(0);
+    // Not by who is no physician, not without a cap and named limbs or work, not past its date.
+    expect(under(cleared({ byPhysician: false }))).toBe(1);
+    expect(under(cleared({ maxPercentLop: null }))).toBe(1);
+    expect(under(cleared({ modes: [] }))).toBe(1);
+    expect(under(cleared({ untilMs: daysAgo(1) }))).toBe(1);
+  });
+
+  it.each(['thrombosis-suspected', 'compartment-syndrome', 'infection', 'open-wound'] as const)(
+    'of %s are cleared by no paper',
+    (item) => {
+      const raised = holdsOfScreening('s', testScreening({ yes: [item] }), [], daysAgo(2));
+      const clearances = [cleared({ subjects: [item] })];
+      expect(words(facts(raised, { clearances }), NOW_MS)).toHaveLength(1);
+    },
+  );
+
+  it('of a check on the day last that day, whatever is answered later', () => {
+    const fever = holdsOfDayCheck(
+      'd',
+      { notWell: ['fever', 'sleep'], painNow: 1, bloodPressure: null },
+      daysAgo(0.1),
+    );
+    expect(words(facts(fever), NOW_MS)).toEqual(['Fever']);
+    expect(words(facts(fever), NOW_MS + 12 * 3_600_000)).toEqual([]);
+  });
+
+  it('of a red sign hold the person until they are lifted, and not before the next day', () => {
+    const event = { id: 'e', sessionId: 'session 1', sign: 'dizzy' } as const;
+    const [red] = kept(holdsOfSign(event, ['left-thigh'], daysAgo(0.5)));
+    if (!red) throw new Error('It holds.');
+    expect(red.limb).toBeNull();
+    expect(whyNotLift(red, NOW_MS)).toContain('no restart that day');
+    expect(whyNotLift(red, daysAgo(-0.5))).toBeNull();
+    expect(words({ ...facts([]), holds: [red] }, daysAgo(-30))).toHaveLength(1);
+    expect(holdsOfSign({ ...event, sign: 'burn' }, ['left-thigh'], NOW_MS)).toEqual([]);
+  });
+
+  it('of numbness, pale skin or sharp pain hold the limb until the next day and the review is answered (RUN-3)', () => {
+    const numb = holdsOfSign(
+      { id: 'e', sessionId: 'session 1', sign: 'numb-or-tingling' },
+      ['left-thigh'],
+      daysAgo(0.9),
+    );
+    const at = (nowMs: number, reviewed: boolean) =>
+      holdsInForce(facts(numb, { sessions: [testSessionFact(1, { reviewed })] }), nowMs).map(
+        ({ limb }) => limb,
+      );
+    expect(at(NOW_MS, true)).toEqual(['left-thigh']);
+    expect(at(daysAgo(-0.2), true)).toEqual([]);
+    expect(at(daysAgo(-20), false)).toEqual(['left-thigh']);
+  });
+
+  it('of the day after say what to refer urgently (RUN-6)', () => {
+    const well = { soreness: 9, bruising: 'small', pinpointBleeding: true, numbness: false } as const;
+    expect(holdsOfDayAfter('e', well, NOW_MS)).toEqual([]);
+    const bad = holdsOfDayAfter(
+      'e',
+      { ...well, bruising: 'wide', numbness: true, urgent: ['dark-urine'] },
+      NOW_MS,
+    );
+    expect(bad.map((hold) => hold.words)).toEqual([
+      'Numbness, after the last session',
+      'Wide bruising, after the last session',
+      'Dark urine: refer urgently, after the last session',
+    ]);
+  });
+});

@@ -1,0 +1,178 @@
+import type { Limb } from '../quantity/limb';
+import { LIMB_LABELS } from '../quantity/limb';
+import { MS_PER_DAY } from '../quantity/units';
+import type { RuleId } from '../rules/catalogue';
+import { hardFindings } from '../rules/finding';
+import type { Clearance, ClearanceSubject } from '../screening/clearance';
+import { DAY_CHECK_HOLDS_MS, type DayCheckAnswers, judgeDayCheck } from '../screening/day-check';
+import { judgeScreening } from '../screening/decide';
+import type { Stricter } from '../screening/items';
+import type { Screening } from '../screening/screening';
+import type { FollowUp } from '../session/events';
+import { SIGNS, type SignId } from '../session/signs';
+
+/** When a hold ends by itself: at a time, when the session's review is answered after it, or never. */
+export type HoldEnd =
+  | { by: 'time'; atMs: number }
+  | { by: 'review'; sessionId: string; notBeforeMs: number }
+  | { by: 'clinician'; notBeforeMs: number };
+
+/**
+ * A stop with a record of its own: what caused it, when the server heard of it, and who may lift it. A later answer never
+ * erases it (rule SCR-5).
+ */
+export type Hold = {
+  id: string;
+  /** What raised it; the same cause raises one hold, however often it is sent. */
+  cause: string;
+  words: string;
+  rule: RuleId;
+  /** When the server received what raised it. */
+  atMs: number;
+  /** Null holds the whole person. */
+  limb: Limb | null;
+  /** What a clearance could answer it by; null where none can. */
+  subject: ClearanceSubject | null;
+  ends: HoldEnd;
+  lifted: { atMs: number; by: string; reason: string } | null;
+};
+
+export type NewHold = Omit<Hold, 'id' | 'lifted'>;
+
+/** Holds of a screening: each stop it finds, for as long as no clearance answers it (rules SCR-1, SCR-2, SCR-5). */
+export function holdsOfScreening(
+  screeningId: string,
+  screening: Pick<Screening, 'yes' | 'bloodPressures'>,
+  stricter: Stricter,
+  atMs: number,
+): NewHold[] {
+  return judgeScreening(screening, [], stricter, atMs)
+    .reasons.filter(({ level }) => level === 'stop')
+    .map(({ subject, words, rule }) => ({
+      cause: `screening ${screeningId} ${subject}`,
+      words,
+      rule,
+      atMs,
+      limb: null,
+      subject,
+      ends: { by: 'clinician', notBeforeMs: atMs },
+    }));
+}
+
+/** Holds of a check on the day: for that day, whatever a later check says (rules SCR-3, SCR-5). */
+export const holdsOfDayCheck = (checkId: string, answers: DayCheckAnswers, atMs: number): NewHold[] =>
+  hardFindings(judgeDayCheck(answers)).map(({ subject, message }) => ({
+    cause: `day-check ${checkId} ${subject}`,
+    words: message.replace(/\.$/, ''),
+    rule: 'SCR-3',
+    atMs,
+    limb: null,
+    subject: null,
+    ends: { by: 'time', atMs: atMs + DAY_CHECK_HOLDS_MS },
+  }));
+
+/**
+ * Holds of a sign noted in a session: a red one holds the person, not before the next day; another stop sign holds the
+ * limbs until the next day and until its review is answered (rules RUN-3, SCR-5).
+ * @param limbs it was felt in, or all that were under a cuff where nobody said
+ */
+export function holdsOfSign(
+  event: { id: string; sessionId: string; sign: SignId },
+  limbs: readonly Limb[],
+  atMs: number,
+): NewHold[] {
+  const { label, level } = SIGNS[event.sign];
+  const common = { rule: 'RUN-3', atMs, subject: null } as const;
+  const notBeforeMs = atMs + MS_PER_DAY;
+  if (level === 'red') {
+    return [
+      {
+        ...common,
+        cause: `sign ${event.id}`,
+        words: `${label} in the last session`,
+        limb: null,
+        ends: { by: 'clinician', notBeforeMs },
+      },
+    ];
+  }
+  if (level === 'expected') return [];
+  return limbs.map((limb) => ({
+    ...common,
+    cause: `sign ${event.id} ${limb}`,
+    words: `${label} in the last session, ${LIMB_LABELS[limb].toLowerCase()}`,
+    limb,
+    ends: { by: 'review', sessionId: event.sessionId, notBeforeMs },
+  }));
+}
+
+/** Words of what holds after an answer of the day after; empty when nothing does (rule RUN-6). */
+export function dayAfterWords({ numbness, bruising, urgent = [] }: FollowUp): string[] {
+  return [
+    ...(numbness ? ['Numbness'] : []),
+    ...(bruising === 'wide' ? ['Wide bruising'] : []),
+    ...urgent.map((sign) => `${URGENT_SIGNS[sign]}: refer urgently`),
+  ];
+}
+
+export const URGENT_SIGNS = {
+  'dark-urine': 'Dark urine',
+  weakness: 'Marked weakness',
+  'swollen-limb': 'Swollen or painful calf or arm',
+  breathless: 'Breathless',
+  'chest-pain': 'Chest pain',
+} as const;
+
+export const holdsOfDayAfter = (eventId: string, answer: FollowUp, atMs: number): NewHold[] =>
+  dayAfterWords(answer).map((words, place) => ({
+    cause: `day-after ${eventId} ${place}`,
+    words: `${words}, after the last session`,
+    rule: 'RUN-6',
+    atMs,
+    limb: null,
+    subject: null,
+    ends: { by: 'clinician', notBeforeMs: atMs },
+  }));
+
+/** What holds are judged from. */
+type HoldFacts = {
+  holds: readonly Hold[];
+  clearances: readonly Clearance[];
+  screenings: readonly Screening[];
+  stricter: Stricter;
+  sessions: readonly { id: string; reviewed: boolean }[];
+};
+
+/** The holds in force at `nowMs`, newest first (rule SCR-5). */
+export const holdsInForce = (facts: HoldFacts, nowMs: number): Hold[] =>
+  facts.holds
+    .filter((hold) => hold.lifted === null && hold.atMs <= nowMs)
+    .filter((hold) => !hasEnded(hold, facts, nowMs) && !isCleared(hold, facts, nowMs))
+    .sort((a, b) => b.atMs - a.atMs);
+
+function hasEnded({ ends }: Hold, { sessions }: HoldFacts, nowMs: number): boolean {
+  switch (ends.by) {
+    case 'time':
+      return nowMs >= ends.atMs;
+    case 'review':
+      return (
+        nowMs >= ends.notBeforeMs && sessions.some(({ id, reviewed }) => id === ends.sessionId && reviewed)
+      );
+    case 'clinician':
+      return false;
+  }
+}
+
+/** A stop of a screening is answered while a clearance that may answer it is in force (rule SCR-2). */
+function isCleared({ subject }: Hold, { clearances, stricter }: HoldFacts, nowMs: number): boolean {
+  if (subject === null || subject === 'blood-pressure') return false;
+  const { reasons } = judgeScreening({ yes: [subject], bloodPressures: [] }, clearances, stricter, nowMs);
+  return reasons.every(({ clearedBy }) => clearedBy !== null);
+}
+
+/** Why a hold cannot be lifted now, in words; `null` when a clinician may lift it with a reason (rules SCR-5, RUN-3). */
+export function whyNotLift({ ends, words }: Hold, nowMs: number): string | null {
+  const notBeforeMs = ends.by === 'time' ? 0 : ends.notBeforeMs;
+  return nowMs < notBeforeMs
+    ? `${words}: no restart that day, so it is not lifted before the next (RUN-3).`
+    : null;
+}

@@ -1,0 +1,65 @@
+import type { Basis, SessionDone } from '../plan/compose';
+import type { Plan, PlannedExercise } from '../plan/plan';
+import { limbKind } from '../quantity/limb';
+import { MS_PER_DAY } from '../quantity/units';
+import type { Finding } from '../rules/finding';
+
+const MOST_PER_WEEK = 3;
+
+/**
+ * How often the same limbs and muscles were trained, from opening to opening in rolling days; exactly a day or a week is
+ * free, and passive work does not count (rule PRO-3).
+ */
+export function checkHowOften(plan: Plan, basis: Basis): Finding[] {
+  const moved = plan.exercises.filter(({ mode }) => mode !== 'passive');
+  const within = (days: number) =>
+    basis.done.filter(({ atMs }) => basis.nowMs - atMs < days * MS_PER_DAY && atMs <= basis.nowMs);
+  return [...checkDay(moved, within(1)), ...checkWeek(moved, within(7), basis)];
+}
+
+function checkDay(moved: readonly PlannedExercise[], done: readonly SessionDone[]): Finding[] {
+  const kind = moved
+    .flatMap(({ limbs }) => limbs.map(({ limb }) => limbKind(limb)))
+    .find((wanted) => done.some(({ kinds }) => kinds.includes(wanted)));
+  if (!kind) return [];
+  return [
+    {
+      rule: 'PRO-3',
+      level: 'guard',
+      subject: 'howOften',
+      message: `The ${kind === 'arm' ? 'arms' : 'legs'} were trained less than 24 h ago.`,
+      remedy: 'Wait for the day to be over, or have a clinician give the reason.',
+    },
+  ];
+}
+
+function checkWeek(
+  moved: readonly PlannedExercise[],
+  done: readonly SessionDone[],
+  { library }: Basis,
+): Finding[] {
+  const keysOf = (exerciseId: string, limbs: readonly string[]) =>
+    limbs.length === 0
+      ? []
+      : [`${library[exerciseId]?.muscle ?? exerciseId} ${limbs[0]?.endsWith('arm') ? 'arm' : 'leg'}`];
+  const over = moved.find(({ exerciseId, limbs }) => {
+    const [key] = keysOf(
+      exerciseId,
+      limbs.map(({ limb }) => limb),
+    );
+    const sessions = done.filter(({ worked }) =>
+      worked.some((one) => one.mode !== 'passive' && keysOf(one.exerciseId, one.limbs).includes(key ?? '')),
+    );
+    return sessions.length >= MOST_PER_WEEK;
+  });
+  if (!over) return [];
+  return [
+    {
+      rule: 'PRO-3',
+      level: 'guard',
+      subject: 'howOften',
+      message: `The ${library[over.exerciseId]?.muscle ?? over.label} was trained ${MOST_PER_WEEK} times in the last seven days already.`,
+      remedy: 'Wait, or have a clinician give the reason.',
+    },
+  ];
+}

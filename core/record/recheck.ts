@@ -1,0 +1,160 @@
+import { goByInForce } from '../plan/apply-fix';
+import type { SessionChoice } from '../plan/choices';
+import { choicesOf } from '../plan/choices-of';
+import { type Basis, type Composed, composeSession, UnknownChoice } from '../plan/compose';
+import type { LimbTarget, MeasuredTarget, Plan, PlannedExercise } from '../plan/plan';
+import { plannedKg } from '../plan/plan';
+import { LIMB_LABELS } from '../quantity/limb';
+import type { RuleId } from '../rules/catalogue';
+import type { Finding } from '../rules/finding';
+import { basisOf } from './basis';
+import type { ClientFacts, KitInUse, PassedGuard, PrescriptionFact } from './facts';
+import { checkHowOften } from './how-often';
+
+/** A signed plan worked out again from what is in force now: what the rules find, and the plan a session would freeze. */
+export type Recheck = {
+  /** Null where it cannot even be composed any more. */
+  plan: Plan | null;
+  findings: Finding[];
+  /** Whether only pressures measured again stand in the way, so that one key re-targets it (rule PRS-8). */
+  retargetable: boolean;
+};
+
+/**
+ * Composes and checks a signed plan again (rule START-1): on the pressures, tests, cuffs, clearances and operations in
+ * force, with what is due held against it, and how often the same limbs were trained.
+ * A guard that was passed when it was signed is passed; a new one needs a clinician and a reason.
+ */
+export function recheck(
+  prescription: Pick<PrescriptionFact, 'plan' | 'role' | 'guards'>,
+  facts: ClientFacts,
+  kit: KitInUse,
+  nowMs: number,
+): Recheck {
+  const basis = basisOf(facts, kit, prescription.role, nowMs);
+  const composed = composeAgain(onPressuresInForce(prescription.plan, basis), basis);
+  if ('finding' in composed) return { plan: null, findings: [composed.finding], retargetable: false };
+  const { plan } = composed;
+  const changed = changesOf(prescription.plan, plan);
+  const passed = new Set(prescription.guards.map(keyOf));
+  const others = [...composed.findings, ...checkHowOften(plan, basis)]
+    .filter((finding) => finding.level !== 'guard' || !passed.has(keyOf(finding)))
+    .map(dueIsHard);
+  return {
+    plan,
+    findings: [...changed, ...others],
+    retargetable:
+      changed.length > 0 &&
+      changed.every(({ rule }) => rule === 'PRS-8') &&
+      others.every(({ level }) => level !== 'hard'),
+  };
+}
+
+/** What was signed, on the pressures in force now; its test stays the one it was signed on. */
+export function onPressuresInForce(plan: Plan, basis: Basis): SessionChoice {
+  const session = choicesOf(plan);
+  return {
+    ...session,
+    exercises: session.exercises.map((choice) => ({ ...goByInForce(choice, basis), load: choice.load })),
+  };
+}
+
+function composeAgain(session: SessionChoice, basis: Basis): Composed | { finding: Finding } {
+  try {
+    return composeSession(session, basis);
+  } catch (error) {
+    if (!(error instanceof UnknownChoice)) throw error;
+    const { message, remedy, path } = error;
+    return { finding: { rule: 'START-1', level: 'hard', subject: path, message, remedy } };
+  }
+}
+
+const keyOf = ({
+  rule,
+  subject,
+  exerciseIndex,
+}: Pick<PassedGuard, 'rule' | 'subject'> & { exerciseIndex?: number | null }): string =>
+  `${rule} ${subject} ${exerciseIndex ?? ''}`;
+
+const DUE: readonly RuleId[] = ['LOP-6', 'LOAD-2'];
+
+/** What may be signed as due does not open: a measurement out of date is made again first (rule START-1). */
+const dueIsHard = (finding: Finding): Finding =>
+  DUE.includes(finding.rule) && finding.remedy.endsWith('before it is run.')
+    ? { ...finding, level: 'hard' }
+    : finding;
+
+function changesOf(signed: Plan, now: Plan): Finding[] {
+  return signed.exercises.flatMap((exercise, exerciseIndex) => {
+    const then = now.exercises[exerciseIndex];
+    if (!then) return [];
+    return [
+      ...exercise.limbs.flatMap((target) => {
+        const again = then.limbs.find(({ limb }) => limb === target.limb);
+        return again ? targetChange(exercise, target, again, exerciseIndex) : [];
+      }),
+      ...loadChange(exercise, then, exerciseIndex),
+    ];
+  });
+}
+
+function targetChange(
+  { label }: PlannedExercise,
+  signed: LimbTarget,
+  now: LimbTarget,
+  exerciseIndex: number,
+): Finding[] {
+  const common = {
+    rule: 'PRS-8',
+    level: 'hard',
+    subject: 'percentLop',
+    exerciseIndex,
+    remedy: 'Re-target the plan, or sign another.',
+  } as const;
+  const limb = LIMB_LABELS[signed.limb].toLowerCase();
+  if (signed.kind === 'by-feel' && now.kind === 'by-feel') {
+    return signed.mark === now.mark
+      ? []
+      : [
+          {
+            ...common,
+            message: `${label}, ${limb}: signed at mark ${signed.mark}, now felt right at ${now.mark}.`,
+          },
+        ];
+  }
+  if (signed.kind !== 'measured' || now.kind !== 'measured') return [];
+  if (confirms(signed, now)) return [];
+  return [
+    {
+      ...common,
+      message: `${label}, ${limb}: signed on an LOP of ${signed.occlusion.value} for ${signed.pressure.value} mmHg; in force is ${now.occlusion.value}, which makes ${now.pressure.value} mmHg.`,
+    },
+  ];
+}
+
+/**
+ * Whether a measurement in force confirms a signed target: the same one, or one no further away than both uncertainties
+ * together, with the same rounded pressures (rule PRS-8).
+ */
+export function confirms(signed: MeasuredTarget, now: MeasuredTarget): boolean {
+  const samePressures =
+    signed.pressure.value === now.pressure.value && signed.primingMmHg.join() === now.primingMmHg.join();
+  if (signed.occlusionId === now.occlusionId) return samePressures;
+  const apart = Math.abs(now.occlusion.value - signed.occlusion.value);
+  return samePressures && apart <= Math.hypot(signed.uncertaintyMmHg, now.uncertaintyMmHg);
+}
+
+function loadChange(signed: PlannedExercise, now: PlannedExercise, exerciseIndex: number): Finding[] {
+  const [was, is] = [plannedKg(signed.load), plannedKg(now.load)];
+  if (was === is) return [];
+  return [
+    {
+      rule: 'START-1',
+      level: 'hard',
+      subject: 'weightKitId',
+      exerciseIndex,
+      message: `${signed.label}: signed at ${was === null ? signed.load.recipe : `${was} kg`}, and the kit and the test now make ${is === null ? now.load.recipe : `${is} kg`}.`,
+      remedy: 'Sign it again.',
+    },
+  ];
+}

@@ -1,0 +1,93 @@
+import { testCuff, testKit, testOcclusion, testPlan, testStrength } from '../plan/plan.fixture';
+import type { SessionSummary } from '../review/summary';
+import type { Screening } from '../screening/screening';
+import type { ClientFacts, KitInUse, PrescriptionFact, SessionFact } from './facts';
+
+// A person for tests who is ready to run, as of NOW_MS.
+
+export const NOW_MS = 1_800_000_000_000;
+const DAY_MS = 86_400_000;
+export const daysAgo = (days: number): number => NOW_MS - days * DAY_MS;
+
+export const testKitInUse: KitInUse = { cuffs: [testCuff], weightKits: [testKit] };
+
+export const testScreening = (changes: Partial<Screening> = {}): Screening => ({
+  atMs: daysAgo(20),
+  version: 2,
+  yes: [],
+  bloodPressures: [
+    { systolicMmHg: 122, diastolicMmHg: 76 },
+    { systolicMmHg: 122, diastolicMmHg: 76 },
+  ],
+  note: '',
+  by: 'clinician',
+  ...changes,
+});
+
+/** A person of whom nothing is known. */
+export const strangerFacts: ClientFacts = {
+  shelfLife: '4-weeks',
+  units: { mass: 'kg', length: 'cm' },
+  stricter: [],
+  ownExercises: {},
+  screenings: [],
+  clearances: [],
+  holds: [],
+  dayChecks: [],
+  fits: [],
+  tightness: [],
+  occlusions: [],
+  strengthTests: [],
+  prescriptions: [],
+  programmes: [],
+  sessions: [],
+};
+
+const KNEE_DONE: SessionSummary = {
+  worked: [{ exerciseId: 'knee-extension', limbs: ['left-thigh'], mode: 'resistance' }],
+  tolerated: true,
+  reviewed: true,
+  followUp: { soreness: 2, bruising: 'none', pinpointBleeding: false, numbness: false },
+};
+
+export const testSessionFact = (startedDaysAgo: number, changes: Partial<SessionFact> = {}): SessionFact => ({
+  id: `session ${startedDaysAgo}`,
+  prescriptionId: 'rx',
+  startedAtMs: daysAgo(startedDaysAgo),
+  finishedAtMs: daysAgo(startedDaysAgo) + 900_000,
+  ...KNEE_DONE,
+  ...changes,
+});
+
+export const testPrescription = (changes: Partial<PrescriptionFact> = {}): PrescriptionFact => ({
+  id: 'rx',
+  atMs: daysAgo(1),
+  signedBy: 'clara',
+  role: 'clinician',
+  guards: [],
+  overrideReason: null,
+  plan: testPlan().plan,
+  ...changes,
+});
+
+export const testFacts = (changes: Partial<ClientFacts> = {}): ClientFacts => ({
+  ...strangerFacts,
+  screenings: [testScreening()],
+  fits: [
+    {
+      kind: 'cuff',
+      limb: 'left-thigh',
+      atMs: daysAgo(12),
+      girthCm: 54,
+      widthCm: 11.5,
+      label: 'L thigh',
+      cuffId: 'cuff-l',
+    },
+  ],
+  occlusions: [testOcclusion({ atMs: daysAgo(12), trialsUsed: 3 })],
+  strengthTests: [testStrength({ atMs: daysAgo(10) })],
+  prescriptions: [testPrescription()],
+  // Five weeks, two a week, the last five days ago: the ramp is over.
+  sessions: [5, 8, 12, 15, 19, 22, 26, 29, 33, 36].map((days) => testSessionFact(days)),
+  ...changes,
+});

@@ -1,0 +1,45 @@
+import type { Plan } from '../plan/plan';
+import type { ExerciseId } from '../protocol/exercises';
+import type { Limb } from '../quantity/limb';
+import type { WorkMode } from '../screening/clearance';
+import type { FollowUp } from '../session/events';
+import { SIGNS } from '../session/signs';
+import type { SessionState } from '../session/state';
+import { recommend } from './review';
+
+/** One exercise of which a set was really begun. */
+export type Worked = { exerciseId: ExerciseId; limbs: Limb[]; mode: WorkMode };
+
+/** What later sessions ask of an earlier one, so that they need not read its log. */
+export type SessionSummary = {
+  worked: Worked[];
+  /** No stop sign, nothing of REV-1 to REV-3, no release for discomfort (rule PRS-4). */
+  tolerated: boolean;
+  /** Whether every exercise that was worked has its review answered (rule REV-10). */
+  reviewed: boolean;
+  followUp: FollowUp | null;
+};
+
+const NOT_TOLERATED = ['REV-1', 'REV-2', 'REV-3'];
+
+/** A session in short, from its plan and what its log folds to. @param painBefore as `recommend` takes it */
+export function summaryOf(plan: Plan, state: SessionState, painBefore: number | null): SessionSummary {
+  const places = [...new Set(state.sets.map(({ exerciseIndex }) => exerciseIndex))];
+  const discomfort =
+    state.stopped !== null || state.signs.some(({ sign }) => SIGNS[sign].level !== 'expected');
+  return {
+    worked: places.flatMap((place) => {
+      const exercise = plan.exercises[place];
+      if (!exercise) return [];
+      const { exerciseId, mode, limbs } = exercise;
+      return [{ exerciseId, mode, limbs: limbs.map(({ limb }) => limb) }];
+    }),
+    tolerated:
+      !discomfort &&
+      places.every(
+        (place) => !NOT_TOLERATED.includes(recommend({ plan, state }, painBefore, null, null, place).rule),
+      ),
+    reviewed: places.every((place) => state.reviews.some(({ exerciseIndex }) => exerciseIndex === place)),
+    followUp: state.followUp,
+  };
+}

@@ -1,0 +1,83 @@
+import { useState } from 'react';
+import type { ClientRecord } from '#contract/client';
+import { type Hold, whyNotLift } from '#core/record/holds';
+import { holdsInForce } from '#core/record/in-force';
+import { RULES } from '#core/rules/catalogue';
+import { api, failureWords, fieldProblem, read } from '../../data/api';
+import { usePractitioner, useRecordWrite } from '../../data/queries';
+import { Button } from '../../parts/Button';
+import { Field, FieldError } from '../../parts/Field';
+import { dayAndTime } from '../../parts/format';
+
+/** What holds this person now, and how it ends; a later answer never erases it (rule SCR-5). */
+export function Holds({ client }: { client: ClientRecord }) {
+  const holds = holdsInForce(client.facts, client.judgedAtMs);
+  if (holds.length === 0) return null;
+  return (
+    <section aria-label="Holds" className="space-y-3 border-l-4 border-vermilion pl-4">
+      <h3 className="text-xl font-semibold text-vermilion">On hold</h3>
+      {holds.map((hold) => (
+        <OneHold key={hold.id} client={client} hold={hold} />
+      ))}
+    </section>
+  );
+}
+
+function OneHold({ client, hold }: { client: ClientRecord; hold: Hold }) {
+  const practitioner = usePractitioner();
+  const [lifting, setLifting] = useState(false);
+  const [reason, setReason] = useState('');
+  const write = useRecordWrite((json: { reason: string }) =>
+    read(api.clients[':id'].holds[':holdId'].lift.$post({ param: { id: client.id, holdId: hold.id }, json })),
+  );
+  const notYet = whyNotLift(hold, client.judgedAtMs);
+  const clinician = practitioner?.role === 'clinician';
+  return (
+    <div>
+      <p>
+        {hold.words}, {dayAndTime(hold.atMs)}.{' '}
+        <abbr className="text-[13px] no-underline" title={RULES[hold.rule].text}>
+          {hold.rule}
+        </abbr>
+      </p>
+      <p className="text-[14px] text-quiet">{notYet ?? endsWords(hold)}</p>
+      {!notYet && clinician && !lifting && (
+        <Button className="mt-1" onClick={() => setLifting(true)}>
+          Lift it<span className="sr-only">: {hold.words}</span>
+        </Button>
+      )}
+      {lifting && (
+        <form
+          className="mt-1 flex flex-wrap items-end gap-2"
+          onSubmit={(event) => {
+            event.preventDefault();
+            write.mutate({ reason });
+          }}
+        >
+          <Field
+            label="Reason for lifting it"
+            autoFocus
+            value={reason}
+            onChange={(event) => setReason(event.target.value)}
+            error={fieldProblem(write.error, 'reason')}
+          />
+          <Button type="submit" disabled={reason.trim() === '' || write.isPending}>
+            Lift the hold
+          </Button>
+        </form>
+      )}
+      {write.error && <FieldError>{failureWords(write.error)}</FieldError>}
+    </div>
+  );
+}
+
+function endsWords({ ends }: Hold): string {
+  switch (ends.by) {
+    case 'time':
+      return `It ends by itself ${dayAndTime(ends.atMs)}; a clinician may lift it before, with a reason.`;
+    case 'review':
+      return 'It ends when the review of that session is answered; a clinician may lift it, with a reason.';
+    case 'clinician':
+      return 'A clinician lifts it with a reason, or by a new screening.';
+  }
+}

@@ -1,0 +1,73 @@
+import { Plus, X } from 'lucide-react';
+import { LIMB_LABELS, LIMBS } from '#core/quantity/limb';
+import type { Procedure } from '#core/screening/screening';
+import { Field } from '../../parts/Field';
+import { Picker } from '../../parts/Picker';
+
+/** An operation as it is typed; the date as `2026-11-02`. */
+export type TypedProcedure = Omit<Procedure, 'atMs'> & { on: string };
+
+export const readProcedures = (typed: readonly TypedProcedure[]): Procedure[] =>
+  typed.flatMap(({ on, limb, what }) => {
+    const atMs = Date.parse(on);
+    return Number.isNaN(atMs) || what.trim() === '' ? [] : [{ limb, what, atMs }];
+  });
+
+/** Which limb was operated on, when, and what was done: the rules for after an operation are of that limb (SCR-1). */
+export function Procedures({
+  typed,
+  onChange,
+}: {
+  typed: readonly TypedProcedure[];
+  onChange: (next: TypedProcedure[]) => void;
+}) {
+  const set = (place: number, part: Partial<TypedProcedure>) =>
+    onChange(typed.map((one, i) => (i === place ? { ...one, ...part } : one)));
+  return (
+    <fieldset className="space-y-2 border-l-4 border-ochre pl-3">
+      <legend className="font-semibold">Surgery in the last 12 weeks</legend>
+      {typed.map((one, place) => (
+        // biome-ignore lint/suspicious/noArrayIndexKey: an operation is its place
+        <div key={place} className="flex flex-wrap items-end gap-2">
+          <Picker
+            label="Limb"
+            value={one.limb}
+            onChange={(limb) => set(place, { limb })}
+            options={LIMBS.map((limb) => ({ value: limb, label: LIMB_LABELS[limb] }))}
+          />
+          <Field
+            label="On, such as 2026-11-02"
+            value={one.on}
+            onChange={(event) => set(place, { on: event.target.value })}
+          />
+          <Field
+            label="What was done"
+            value={one.what}
+            maxLength={120}
+            onChange={(event) => set(place, { what: event.target.value })}
+          />
+          <button
+            type="button"
+            aria-label={`Leave out operation ${place + 1}`}
+            className="flex size-9 items-center justify-center text-quiet"
+            onClick={() => onChange(typed.filter((_, i) => i !== place))}
+          >
+            <X size={16} />
+          </button>
+        </div>
+      ))}
+      <button
+        type="button"
+        className="inline-flex min-h-9 items-center gap-1 underline underline-offset-4"
+        onClick={() => onChange([...typed, { limb: 'left-thigh', on: '', what: '' }])}
+      >
+        <Plus size={16} /> Add an operation
+      </button>
+      {typed.length === 0 && (
+        <p className="text-[14px] text-quiet">
+          While none is named, the rules for after an operation hold for every limb.
+        </p>
+      )}
+    </fieldset>
+  );
+}
