@@ -64,7 +64,8 @@ describe('the first draft of a session', () => {
       draftSession(wish({ limbs: [...limbs], together }), basis).session?.exercises.map((choice) =>
         choice.limbs.map(({ limb }) => limb),
       );
-    expect(at(true)).toEqual([[...limbs], [...limbs]]);
+    // The press was tested with both; of the extension only one side was, which never loads two (LOAD-3).
+    expect(at(true)).toEqual([[...limbs], ['left-thigh'], ['right-thigh']]);
     expect(at(false)).toEqual([['left-thigh'], ['right-thigh'], ['left-thigh'], ['right-thigh']]);
   });
 
