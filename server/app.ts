@@ -31,6 +31,8 @@ export type AppOptions = {
 const apiRoutes = (now: () => number) =>
   new Hono<Env>()
     .get('/health', (c) => c.json({ ok: true }))
+    // Devices learn by it how far their own clock is off (rule RUN-9).
+    .get('/clock', (c) => c.json({ nowMs: now() }))
     .route('/practice', practiceRoutes)
     .route('/clients', clientRoutes)
     .route('/clients', occlusionPressureRoutes)

@@ -5,11 +5,11 @@ import type { SessionView } from '#contract/session';
 import { doseOf } from '#core/plan/dose';
 import type { Plan } from '#core/plan/plan';
 import { limbClocks } from '#core/session/clocks';
-import { dueEvents } from '#core/session/due';
+import { dueEvents } from '#core/session/decide/owed';
 import type { EventBody, SessionEvent } from '#core/session/events';
-import { fold } from '#core/session/fold';
 import { liveTimeline } from '#core/session/live-timeline';
 import { nextStep } from '#core/session/next-step';
+import { foldAll as fold } from '#core/session/session.fixture';
 import { openSet, type SessionState } from '#core/session/state';
 import { type Random, seededRandom } from '#core/simulation/random';
 import {

@@ -6,6 +6,7 @@ import { createRoot } from 'react-dom/client';
 import { createBrowserRouter, RouterProvider } from 'react-router';
 import { z } from 'zod';
 import { ApiProblem } from './data/api';
+import { followServerClock } from './data/clock';
 import { followOtherDevices, listenToOtherTabs } from './data/live-session';
 import { sendOutbox } from './data/outbox';
 import { Frame } from './shell/Frame';
@@ -78,6 +79,7 @@ const router = createBrowserRouter([
 // The content policy forbids code made from text, which zod would otherwise try for speed.
 z.config({ jitless: true });
 applyTheme();
+followServerClock();
 listenToOtherTabs(queries);
 followOtherDevices(queries);
 void sendOutbox();

@@ -1,8 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { testPlan } from '../plan/plan.fixture';
-import { fold } from '../session/fold';
-import { logOf, WHOLE_SESSION } from '../session/session.fixture';
+import { foldAll as fold, logOf, WHOLE_SESSION } from '../session/session.fixture';
 import { fatigueAfterRest, freshReps, modelOf, runExercise } from './fatigue-model';
 import { atLeast, fitTrainee, type SeenExercise } from './fit-trainee';
 import { forecast, knowledgeWords } from './forecast';

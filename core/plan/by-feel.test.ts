@@ -8,10 +8,9 @@ import { strangerFacts, testKitInUse, testPrescription } from '../record/record.
 import { recommend } from '../review/review';
 import { hardFindings } from '../rules/finding';
 import type { EventBody } from '../session/events';
-import { fold } from '../session/fold';
 import { liveTimeline } from '../session/live-timeline';
 import { nextStep } from '../session/next-step';
-import { logOf, START_MS } from '../session/session.fixture';
+import { foldAll as fold, logOf, START_MS } from '../session/session.fixture';
 import { sessionChoiceSchema } from './choices';
 import { composeSession } from './compose';
 import { doseOf } from './dose';

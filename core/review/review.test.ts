@@ -11,8 +11,7 @@ import {
   withTruePercent,
 } from '../plan/plan.fixture';
 import type { EventBody } from '../session/events';
-import { fold } from '../session/fold';
-import { logOf } from '../session/session.fixture';
+import { foldAll as fold, logOf } from '../session/session.fixture';
 import { signIdSchema } from '../session/signs';
 import { type Change, changeWords, type Reviewed, recommend, tidyChange, whyNotChange } from './review';
 

@@ -4,14 +4,15 @@ import { doseOf } from '../plan/dose';
 import type { Plan } from '../plan/plan';
 import { testKit, testPlan } from '../plan/plan.fixture';
 import { attentionOf, compareAttention } from './attention';
-import { dueEvents } from './due';
+import { decide } from './decide/decide';
+import { dueEvents } from './decide/owed';
 import type { EventBody, SessionEvent } from './events';
-import { fold, undoable } from './fold';
+import { undoable } from './fold';
 import { liveTimeline } from './live-timeline';
+import { mergeLogs } from './log';
 import { nextStep } from './next-step';
 import { offerAfterSet } from './offer';
-import { pumpEvents } from './pump-events';
-import { logOf, START_MS, WHOLE_SESSION } from './session.fixture';
+import { foldAll as fold, logOf, START_MS, WHOLE_SESSION } from './session.fixture';
 import { settlingWords } from './settling';
 
 const { plan } = testPlan();
@@ -47,7 +48,7 @@ describe('corrections and notes (RUN-2)', () => {
     expect(doseAfter(corrected, [281, { type: 'undone', eventId: id(0) }]).reps).toBe(73);
     const inflated = whole.find(({ type }) => type === 'cuff-inflated');
     expect(doseAfter([281, { type: 'undone', eventId: inflated?.id ?? '' }]).occludedMs).toBe(270_000);
-    const log = [...whole, ...later(corrected)];
+    const log = mergeLogs(whole, later(corrected));
     expect(undoable(log).map(({ type }) => type)).toEqual(['set-noted', 'reps-corrected', 'reps-corrected']);
   });
 
@@ -190,20 +191,20 @@ describe('what the bench offers after a set (RUN-4, REV-3, REV-4)', () => {
 describe('a pump that reports (RUN-1, PRS-5)', () => {
   const begun = fold(plan, upTo(0));
   const up = fold(plan, upTo(5));
+  const reports = (state: typeof up, pressureMmHg: number, seconds: number) =>
+    decide(plan, state, { do: 'pump-reports', limb: 'left-thigh', pressureMmHg }, at(seconds)).events;
 
   it('starts the clock early, writes down what changed by a division, and ends it when the cuff is down', () => {
-    expect(pumpEvents(plan, begun, 'left-thigh', 12, at(5))).toEqual([]);
-    expect(pumpEvents(plan, begun, 'left-thigh', 21.4, at(5))).toEqual([
+    expect(reports(begun, 12, 5)).toEqual([]);
+    expect(reports(begun, 21.4, 5)).toEqual([
       { type: 'cuff-inflated', limb: 'left-thigh', pressureMmHg: 21 },
     ]);
-    expect(pumpEvents(plan, up, 'left-thigh', 100.2, at(9))).toEqual([
+    expect(reports(up, 100.2, 9)).toEqual([
       { type: 'pressure-read', limb: 'left-thigh', pressureMmHg: 100, cause: 'read' },
     ]);
-    expect(pumpEvents(plan, up, 'left-thigh', 103.4, at(9))).toEqual([]);
-    expect(pumpEvents(plan, up, 'left-thigh', 90, at(6))).toEqual([]);
-    expect(pumpEvents(plan, up, 'left-thigh', 3, at(6))).toEqual([
-      { type: 'cuff-released', limb: 'left-thigh' },
-    ]);
+    expect(reports(up, 103.4, 9)).toEqual([]);
+    expect(reports(up, 90, 6)).toEqual([]);
+    expect(reports(up, 3, 6)).toEqual([{ type: 'cuff-released', limb: 'left-thigh' }]);
   });
 
   it('is settled once a reading is within a division, and asked for three rounds at most', () => {

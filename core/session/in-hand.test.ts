@@ -3,10 +3,9 @@ import { setsOf } from '../plan/choices';
 import { composeSession } from '../plan/compose';
 import { measuredTarget, testBasis, testExercise, testOcclusion } from '../plan/plan.fixture';
 import type { EventBody } from './events';
-import { fold } from './fold';
 import { inHand } from './in-hand';
 import { nextStep } from './next-step';
-import { logOf, START_MS } from './session.fixture';
+import { foldAll as fold, logOf, START_MS } from './session.fixture';
 import { settlingWords } from './settling';
 
 type Entries = readonly (readonly [number, EventBody])[];

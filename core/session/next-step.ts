@@ -14,6 +14,8 @@ export type NextStep =
   | { do: 'inflate'; cuffs: CuffTarget[]; place: SetPlace; why: 'set' | 'priming' }
   | { do: 'start-set'; place: SetPlace }
   | { do: 'check-colour'; place: SetPlace }
+  /** Colour or feeling was not good: loosen, release, note the sign or look again; nothing else goes on. */
+  | { do: 'decide'; place: SetPlace }
   | { do: 'end-set'; place: SetPlace }
   | { do: 'wait'; place: SetPlace; untilMs: number; why: 'rest' | 'primed-up' | 'primed-down' }
   | {
@@ -39,6 +41,7 @@ export function nextStep(plan: Plan, state: SessionState, nowMs: number): NextSt
 
   const set = openSet(state);
   if (set) return { do: 'end-set', place: { exerciseIndex: set.exerciseIndex, setIndex: set.setIndex } };
+  if (state.toDecide && state.finishedAtMs === null) return { do: 'decide', place: state.toDecide };
   const unseen = colourToCheck(plan, state);
   if (unseen) return { do: 'check-colour', place: unseen };
   const place = nextPlace(plan, state);

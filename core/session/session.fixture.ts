@@ -1,4 +1,8 @@
+import type { Plan } from '../plan/plan';
 import type { EventBody, SessionEvent } from './events';
+import { fold } from './fold';
+import { mergeLogs } from './log';
+import type { SessionState } from './state';
 
 export const SESSION_ID = '00000000-0000-4000-8000-000000000000';
 export const START_MS = 1_800_000_000_000;
@@ -44,3 +48,7 @@ export const WHOLE_SESSION: readonly (readonly [number, EventBody])[] = [
   [275, { type: 'cuff-released', limb: 'left-thigh' }],
   [300, { type: 'session-finished' }],
 ];
+
+/** Folds events that tests put together in any order. */
+export const foldAll = (plan: Plan, events: readonly SessionEvent[]): SessionState =>
+  fold(plan, mergeLogs(events));

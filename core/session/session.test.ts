@@ -3,12 +3,12 @@ import { describe, expect, it } from 'vitest';
 import { doseOf } from '../plan/dose';
 import { testPlan } from '../plan/plan.fixture';
 import { limbClocks, repsNow, restLeftMs } from './clocks';
-import { dueEvents } from './due';
-import { type EventBody, mergeLogs, type SessionEvent } from './events';
-import { fold } from './fold';
+import { dueEvents } from './decide/owed';
+import type { EventBody, SessionEvent } from './events';
 import { liveTimeline } from './live-timeline';
+import { mergeLogs } from './log';
 import { nextStep } from './next-step';
-import { logOf, SESSION_ID, START_MS, WHOLE_SESSION } from './session.fixture';
+import { foldAll as fold, logOf, SESSION_ID, START_MS, WHOLE_SESSION } from './session.fixture';
 import { totalsOf } from './totals';
 
 const { plan } = testPlan();
@@ -37,7 +37,7 @@ describe('fold', () => {
         (shuffled, cuts) => {
           const edges = [0, ...cuts.sort((a, b) => a - b), shuffled.length];
           const batches = edges.slice(1).map((end, i) => shuffled.slice(edges[i], end));
-          const log = batches.reduce<SessionEvent[]>((known, batch) => mergeLogs(known, batch), []);
+          const log = batches.reduce((known, batch) => mergeLogs(known, batch), mergeLogs());
           expect(log).toHaveLength(whole.length);
           expect(fold(plan, log)).toEqual(expected);
         },
@@ -248,7 +248,7 @@ describe('dueEvents', () => {
   it('carries a whole session by itself to the release, with the clocks of the pace', () => {
     fc.assert(
       fc.property(fc.integer({ min: 50, max: 1900 }), (tickMs) => {
-        let log = upTo(25);
+        let log = mergeLogs(upTo(25));
         for (let nowMs = at(25); nowMs < at(290); nowMs += tickMs) {
           const owed = dueEvents(plan, fold(plan, log), nowMs);
           log = mergeLogs(

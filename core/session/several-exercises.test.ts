@@ -4,11 +4,10 @@ import { composeSession } from '../plan/compose';
 import type { Plan } from '../plan/plan';
 import { testBasis, testExercise } from '../plan/plan.fixture';
 import { pacedReps } from '../protocol/set-work';
-import { dueEvents } from './due';
+import { dueEvents } from './decide/owed';
 import type { EventBody } from './events';
-import { fold } from './fold';
 import { nextStep } from './next-step';
-import { logOf, START_MS } from './session.fixture';
+import { foldAll as fold, logOf, START_MS } from './session.fixture';
 
 const at = (seconds: number) => START_MS + seconds * 1000;
 const left = { limb: 'left-thigh', pressureMmHg: 104 } as const;

@@ -23,7 +23,11 @@ export type SetRecord = {
   startedAtMs: number;
   endedAtMs: number | null;
   countedReps: number | null;
+  /** Whether a person watched the count or corrected it; else it is the clock's alone (rule RUN-2). */
+  countedBy: 'clock' | 'person';
   correctedBy: number;
+  /** The repetition at which it became hard; null while nobody said. */
+  hardAtRep: number | null;
   reason: StopReason | null;
   effort: number | null;
   jointPain: number | null;
@@ -32,6 +36,8 @@ export type SetRecord = {
   heartRates: { moment: 'minute-5' | 'end'; beatsPerMinute: number }[];
   /** Colour and feeling after it; null while nobody looked. */
   colourGood: boolean | null;
+  /** How often an accidental end was taken back. */
+  endsTakenBack: number;
 };
 
 /** What was offered after a set, and the answer. */
@@ -46,14 +52,22 @@ export type ReviewAnswer = Pick<
 /** All that a log says has happened. Wall-clock ms throughout. */
 export type SessionState = {
   startedAtMs: number | null;
+  /** The device that runs it and writes what the clock owes; null in older logs, where any did (rule RUN-9). */
+  runner: string | null;
   limbs: LimbState[];
   /** What was loosened on a limb and not taken back, in mmHg; it follows the limb into later exercises (rule RUN-7). */
   loosenedMmHg: Partial<Record<Limb, number>>;
   /** Marks a strap was moved by, tighter above 0 (rule TIGHT). */
   marksMoved: Partial<Record<Limb, number>>;
+  /** When a limb's pressure or mark was last made higher (rule RUN-4). */
+  raisedAtMs: Partial<Record<Limb, number>>;
   sets: SetRecord[];
+  /** A set after which colour or feeling was not good, until somebody has decided (rule RUN-3). */
+  toDecide: { exerciseIndex: number; setIndex: number } | null;
+  /** Times a cuff was put on again in a set (rule FIT-4). */
+  refits: { exerciseIndex: number; setIndex: number; atMs: number }[];
   rest: { startedAtMs: number; restMs: number } | null;
-  signs: { atMs: number; sign: SignId }[];
+  signs: { atMs: number; sign: SignId; note: string }[];
   offers: OfferRecord[];
   ignoredAlarms: { atMs: number; limb: Limb }[];
   reviews: ReviewAnswer[];

@@ -1,7 +1,6 @@
 import { testPlan } from '#core/plan/plan.fixture';
 import type { EventBody } from '#core/session/events';
-import { fold } from '#core/session/fold';
-import { logOf, WHOLE_SESSION } from '#core/session/session.fixture';
+import { foldAll as fold, logOf, WHOLE_SESSION } from '#core/session/session.fixture';
 
 // Fold of a 2,000-event log: a whole session with a pressure reading five times a second.
 

@@ -2,8 +2,9 @@ import type { EntityManager } from '@mikro-orm/libsql';
 import { readPlan } from '#core/plan/versions/read-plan';
 import { newest } from '#core/quantity/newest';
 import { type SessionSummary, summaryOf } from '#core/review/summary';
-import { mergeLogs, type SessionEvent } from '#core/session/events';
+import type { SessionEvent } from '#core/session/events';
 import { fold } from '#core/session/fold';
+import { mergeLogs } from '#core/session/log';
 import { DayCheckEntity, SessionEntity, SessionEventEntity, type SessionRow } from './entities';
 
 /** A session in which nothing has happened yet. */

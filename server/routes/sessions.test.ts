@@ -3,8 +3,7 @@ import { describe, expect, it } from 'vitest';
 import type { ClientRecord } from '#contract/client';
 import type { SessionView } from '#contract/session';
 import type { SessionEvent } from '#core/session/events';
-import { fold } from '#core/session/fold';
-import { logOf, WHOLE_SESSION } from '#core/session/session.fixture';
+import { foldAll as fold, logOf, WHOLE_SESSION } from '#core/session/session.fixture';
 import {
   DAY_MS,
   measuredClient,

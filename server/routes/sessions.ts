@@ -12,7 +12,8 @@ import { holdsOfDayAfter, holdsOfSign } from '#core/record/holds';
 import { dayCheckInForce, planInForce } from '#core/record/in-force';
 import { recheck } from '#core/record/recheck';
 import { hardFindings } from '#core/rules/finding';
-import { mergeLogs, type SessionEvent } from '#core/session/events';
+import type { SessionEvent } from '#core/session/events';
+import { mergeLogs } from '#core/session/log';
 import { passGuards } from '../access/guards';
 import type { Env } from '../context';
 import { readClient } from '../db/client-facts';
@@ -245,7 +246,7 @@ async function viewsOf(em: EntityManager, sessions: SessionRow[]): Promise<Sessi
     prescriptionId,
     openedAtMs,
     plan: readPlan(plan),
-    events: mergeLogs(rows.filter((row) => row.sessionId === id).map(({ event }) => event)),
+    events: [...mergeLogs(rows.filter((row) => row.sessionId === id).map(({ event }) => event))],
   }));
 }
 

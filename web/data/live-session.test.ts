@@ -3,8 +3,8 @@ import { QueryClient } from '@tanstack/react-query';
 import { afterEach, beforeEach, expect, it, vi } from 'vitest';
 import { testPlan } from '#core/plan/plan.fixture';
 import type { SessionEvent } from '#core/session/events';
-import { fold } from '#core/session/fold';
-import { logOf, SESSION_ID, START_MS, WHOLE_SESSION } from '#core/session/session.fixture';
+import { mergeLogs } from '#core/session/log';
+import { foldAll as fold, logOf, SESSION_ID, START_MS, WHOLE_SESSION } from '#core/session/session.fixture';
 
 const { plan } = testPlan();
 const queries = new QueryClient();
@@ -42,6 +42,7 @@ const session = (events: SessionEvent[] = SET_ONE_OPEN) => ({
     plan,
     events,
   },
+  log: mergeLogs(events),
   state: fold(plan, events),
 });
 

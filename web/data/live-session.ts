@@ -1,19 +1,22 @@
-import { type QueryClient, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useCallback, useMemo } from 'react';
+import { type QueryClient, useQuery } from '@tanstack/react-query';
+import { useMemo } from 'react';
 import { v5 as idFrom, v4 as newId } from 'uuid';
 import type { SessionView } from '#contract/session';
-import { type DueEvent, dueEvents } from '#core/session/due';
-import { type EventBody, mergeLogs, type SessionEvent } from '#core/session/events';
+import { type DueEvent, dueEvents } from '#core/session/decide/owed';
+import type { EventBody, SessionEvent } from '#core/session/events';
 import { fold } from '#core/session/fold';
+import { type Log, mergeLogs } from '#core/session/log';
 import type { SessionState } from '#core/session/state';
 import { api, read } from './api';
+import { serverNow } from './clock';
+import { thisDevice } from './device';
 import { followFeed } from './feed';
 import { remember, remembered, useLocalLogs } from './local-log';
 import { keep, sendOutbox, unsentEvents } from './outbox';
 import { KEYS } from './queries';
 
 /** A session with all events known here and the state they fold to. */
-export type LiveSession = { view: SessionView; state: SessionState };
+export type LiveSession = { view: SessionView; log: Log; state: SessionState };
 
 // A page is a device of its own: two tabs never share a sequence.
 const deviceId = newId();
@@ -74,26 +77,21 @@ async function appendEvents(queries: QueryClient, events: readonly SessionEvent[
 
 /** Appends what happened to a session, at the moment of the call. */
 export function appendNow(queries: QueryClient, sessionId: string, ...bodies: EventBody[]): Promise<void> {
-  const atMs = Date.now();
+  const atMs = serverNow();
   return appendEvents(
     queries,
     bodies.map((body) => stamp(sessionId, body, atMs, newId())),
   );
 }
 
-/** Appends what a person did, at the moment of the call. */
-export function useAppend(sessionId: string): (...bodies: EventBody[]) => Promise<void> {
-  const queries = useQueryClient();
-  return useCallback((...bodies) => appendNow(queries, sessionId, ...bodies), [queries, sessionId]);
-}
-
 /**
  * Appends what the clock owes at `nowMs`. Its ids come from the session and the thing owed, so any number of tabs and
- * devices that watch the same clock record it once.
+ * devices that watch the same clock record it once. Only the device that runs the session does (rule RUN-9).
  */
 export async function appendDue(queries: QueryClient, session: LiveSession, nowMs: number): Promise<void> {
   const { id, plan } = session.view;
-  const known = new Set([...session.view.events, ...remembered(id)].map((event) => event.id));
+  if (session.state.runner !== null && session.state.runner !== thisDevice) return;
+  const known = new Set([...session.log, ...remembered(id)].map((event) => event.id));
   const owed = dueEvents(plan, session.state, nowMs)
     .map((due: DueEvent) => ({ due, eventId: idFrom(due.key, id) }))
     .filter(({ eventId }) => !known.has(eventId));
@@ -113,13 +111,16 @@ export async function openSession(
   const view = await read<SessionView>(api.sessions.$post({ json: { id, prescriptionId, ...override } }));
   queries.setQueryData(KEYS.session(view.id), view);
   queries.setQueryData<SessionView[]>(KEYS.openSessions, (open = []) => [...open, view]);
-  await appendEvents(queries, [stamp(view.id, { type: 'session-started' }, Date.now(), newId())]);
+  // The server opened it a moment ago: this device's clock may be behind by as much.
+  const atMs = Math.max(serverNow(), view.openedAtMs);
+  const started = { type: 'session-started', runner: thisDevice } as const;
+  await appendEvents(queries, [stamp(view.id, started, atMs, newId())]);
   return view.id;
 }
 
 function foldView(view: SessionView, local: readonly SessionEvent[] = []): LiveSession {
-  const events = mergeLogs(view.events, local);
-  return { view: { ...view, events }, state: fold(view.plan, events) };
+  const log = mergeLogs(view.events, local);
+  return { view, log, state: fold(view.plan, log) };
 }
 
 /** Sessions that are open, with what happened on this page folded in. */

@@ -1,4 +1,5 @@
-import { mergeLogs, type SessionEvent } from '#core/session/events';
+import type { SessionEvent } from '#core/session/events';
+import { mergeLogs } from '#core/session/log';
 import { store } from '../parts/store';
 import { bySession } from './by-session';
 

@@ -56,6 +56,11 @@ export function disconnectPump(sessionId: string, limb: Limb): void {
   pumps.set(pumps.get().filter((pump) => pump !== known));
 }
 
+/** Tells the pump of a cuff, if it has one, to let it down. */
+export function letDownPump(sessionId: string, limb: Limb): void {
+  pumpOf(sessionId, limb)?.source.command({ do: 'release' });
+}
+
 /** Brings a regulated pump to a pressure. @returns false where there is none, and somebody inflates by hand */
 export function inflateByPump(sessionId: string, limb: Limb, pressureMmHg: number, nowMs: number): boolean {
   const known = pumpOf(sessionId, limb);

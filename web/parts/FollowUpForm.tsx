@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { URGENT_SIGNS } from '#core/record/holds';
-import { type EventBody, type FollowUp, urgentSignSchema } from '#core/session/events';
+import type { Intent } from '#core/session/decide/intent';
+import { type FollowUp, urgentSignSchema } from '#core/session/events';
 import { Button } from './Button';
 import { Choice } from './Choice';
 import { Scale } from './Scale';
@@ -8,13 +9,7 @@ import { Scale } from './Scale';
 const BRUISING = { none: 'none', small: 'small', wide: 'wide' } as const;
 
 /** How the person was the day after; numbness or wide bruising holds the next session (rule RUN-6). */
-export function FollowUpForm({
-  known,
-  append,
-}: {
-  known: FollowUp | null;
-  append: (...bodies: EventBody[]) => Promise<void>;
-}) {
+export function FollowUpForm({ known, act }: { known: FollowUp | null; act: (intent: Intent) => void }) {
   const [answers, setAnswers] = useState<FollowUp>(
     known ?? { soreness: 0, bruising: 'none', pinpointBleeding: false, numbness: false },
   );
@@ -76,9 +71,7 @@ export function FollowUpForm({
         {yesNo('Pinpoint bleeding', 'pinpointBleeding')}
         {yesNo('Skin abrasion', 'skinAbrasion')}
         {yesNo('Numbness', 'numbness')}
-        <Button onClick={() => void append({ type: 'followed-up', ...answers })}>
-          {known ? 'Note again' : 'Note'}
-        </Button>
+        <Button onClick={() => act({ do: 'follow-up', ...answers })}>{known ? 'Note again' : 'Note'}</Button>
       </div>
     </section>
   );

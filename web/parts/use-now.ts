@@ -1,10 +1,11 @@
 import { useEffect, useState } from 'react';
+import { serverNow } from '../data/clock';
 
-/** Wall-clock ms, renewed every `everyMs`. Clocks are worked out from it, never by counting ticks. */
+/** Now in ms by the server's clock, renewed every `everyMs`. Clocks are worked out from it, never by counting ticks. */
 export function useNow(everyMs: number): number {
-  const [nowMs, setNowMs] = useState(Date.now);
+  const [nowMs, setNowMs] = useState(serverNow);
   useEffect(() => {
-    const timer = setInterval(() => setNowMs(Date.now()), everyMs);
+    const timer = setInterval(() => setNowMs(serverNow()), everyMs);
     return () => clearInterval(timer);
   }, [everyMs]);
   return nowMs;

@@ -4,12 +4,12 @@ import { CUFF_DOWN_MMHG } from '#core/kit/pump';
 import { LIMB_LABELS } from '#core/quantity/limb';
 import { limbClocks } from '#core/session/clocks';
 import { inflatedLimbs } from '#core/session/state';
-import { type LiveSession, useAppend } from '../data/live-session';
+import { useAct } from '../act/act';
+import type { LiveSession } from '../data/live-session';
 import { type Connected, connect, useConnected } from '../devices/connected';
 import { Button } from '../parts/Button';
 import { clock, pressureWords } from '../parts/format';
 import { useNow } from '../parts/use-now';
-import { releaseEvents } from '../views/run/release';
 
 /** Every inflated cuff, its clock and what is left, in every view (rule RUN-1). */
 export function CuffDock({ sessions }: { sessions: readonly LiveSession[] }) {
@@ -98,7 +98,7 @@ const ALARM_WORDS = { none: '', soon: 'Limit is near', now: 'Deflate now' } as c
 
 function DockedSession({ session: { view, state }, compact }: { session: LiveSession; compact: boolean }) {
   const nowMs = useNow(250);
-  const append = useAppend(view.id);
+  const act = useAct(view);
   const clocks = limbClocks(view.plan, state, nowMs).filter(({ inflated }) => inflated);
   return clocks.map(({ limb, pressureMmHg, clockMs, limitMs, leftMs, alarm }) => (
     <li
@@ -126,7 +126,7 @@ function DockedSession({ session: { view, state }, compact }: { session: LiveSes
       <Button
         className="ml-auto"
         kind={alarm === 'now' ? 'stop' : 'plain'}
-        onClick={() => void append(...releaseEvents(view.plan, state, [limb], Date.now()))}
+        onClick={() => act({ do: 'release', limbs: [limb] })}
       >
         {compact ? (
           <>

@@ -1,8 +1,8 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useRef } from 'react';
 import { CUFF_DOWN_MMHG } from '#core/kit/pump';
-import { pumpEvents } from '#core/session/pump-events';
-import { appendNow, type LiveSession } from '../data/live-session';
+import { act } from '../act/act';
+import type { LiveSession } from '../data/live-session';
 import { disconnectPump, sessionPumps } from '../devices/session-pumps';
 import { soundAlarm } from '../sound/tones';
 
@@ -19,7 +19,6 @@ export function PumpDriver({ sessions }: { sessions: readonly LiveSession[] }) {
     const letDown = new Set<string>();
     const settled = new Set<string>();
     const timer = setInterval(() => {
-      const nowMs = Date.now();
       for (const { sessionId, limb, source, pressureMmHg, lost: isLost, toldAtMs } of sessionPumps()) {
         const key = `${sessionId} ${limb}`;
         const session = latest.current.find(({ view }) => view.id === sessionId);
@@ -43,7 +42,7 @@ export function PumpDriver({ sessions }: { sessions: readonly LiveSession[] }) {
           }
           continue;
         }
-        void appendNow(queries, sessionId, ...pumpEvents(view.plan, state, limb, pressureMmHg, nowMs));
+        act(queries, view, { do: 'pump-reports', limb, pressureMmHg });
       }
     }, LOOK_EVERY_MS);
     return () => clearInterval(timer);

@@ -2,13 +2,14 @@ import { useState } from 'react';
 import { LIMB_LABELS } from '#core/quantity/limb';
 import { limbClocks } from '#core/session/clocks';
 import { inflatedLimbs, openInflation } from '#core/session/state';
-import { type LiveSession, useAppend } from '../data/live-session';
+import { useAct } from '../act/act';
+import { serverNow } from '../data/clock';
+import type { LiveSession } from '../data/live-session';
 import { Button } from '../parts/Button';
 import { clock } from '../parts/format';
 import { useNow } from '../parts/use-now';
-import { releaseEvents } from '../views/run/release';
 
-const loadedAtMs = Date.now();
+const loadedAtMs = serverNow();
 
 /** When the cuff that has been up longest went up, wall clock; infinity when none is. */
 const upSinceMs = ({ state }: LiveSession): number =>
@@ -33,7 +34,7 @@ export function ReopenQuestion({ sessions }: { sessions: readonly LiveSession[] 
 
 function Question({ session: { view, state }, answered }: { session: LiveSession; answered: () => void }) {
   const nowMs = useNow(1_000);
-  const append = useAppend(view.id);
+  const act = useAct(view);
   const up = limbClocks(view.plan, state, nowMs).filter(({ inflated }) => inflated);
   const words = up.map(
     ({ limb, clockMs }) => `${LIMB_LABELS[limb].toLowerCase()}, ${clock(clockMs)} occluded`,
@@ -50,14 +51,7 @@ function Question({ session: { view, state }, answered }: { session: LiveSession
       <Button
         kind="stop"
         onClick={() => {
-          void append(
-            ...releaseEvents(
-              view.plan,
-              state,
-              up.map(({ limb }) => limb),
-              Date.now(),
-            ),
-          );
+          act({ do: 'release' });
           answered();
         }}
       >

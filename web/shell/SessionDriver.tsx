@@ -3,6 +3,7 @@ import { useEffect, useRef } from 'react';
 import { type Cue, paceCues, restCues } from '#core/protocol/pace';
 import { limbClocks } from '#core/session/clocks';
 import { inflatedLimbs, openSet } from '#core/session/state';
+import { serverNow } from '../data/clock';
 import { appendDue, type LiveSession } from '../data/live-session';
 import { useWakeLock } from '../parts/use-wake-lock';
 import { soundAlarm, soundCues, soundNear } from '../sound/tones';
@@ -19,11 +20,11 @@ export function SessionDriver({ sessions }: { sessions: readonly LiveSession[] }
   latest.current = sessions;
   useWakeLock(sessions.some(({ state }) => inflatedLimbs(state).length > 0 || state.rest !== null));
   useEffect(() => {
-    let soundedToMs = Date.now();
+    let soundedToMs = serverNow();
     let alarmedAtMs = 0;
     const near = new Set<string>();
     const timer = setInterval(() => {
-      const nowMs = Date.now();
+      const nowMs = serverNow();
       const fromMs = Math.max(soundedToMs, nowMs - TICK_MS);
       soundedToMs = nowMs + AHEAD_MS;
       for (const session of latest.current) {

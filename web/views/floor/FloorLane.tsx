@@ -5,11 +5,11 @@ import { limbClocks, repsNow, restLeftMs } from '#core/session/clocks';
 import { inHand } from '#core/session/in-hand';
 import { nextStep } from '#core/session/next-step';
 import { openSet } from '#core/session/state';
-import { type LiveSession, useAppend } from '../../data/live-session';
+import { useAct } from '../../act/act';
+import type { LiveSession } from '../../data/live-session';
 import { Button, KeyHint } from '../../parts/Button';
 import { clock, countdown, pressureWords } from '../../parts/format';
-import { nextEvents } from '../run/actions';
-import { stepWords } from '../run/step-words';
+import { stepWords } from '../../words/step-words';
 
 const EDGES: Record<Attention['need'], string> = {
   limit: 'border-vermilion',
@@ -33,7 +33,7 @@ export function FloorLane({
   need: Attention['need'];
   nowMs: number;
 }) {
-  const append = useAppend(view.id);
+  const act = useAct(view);
   const { plan } = view;
   const step = nextStep(plan, state, nowMs);
   const words = stepWords(plan, step, inHand(plan, state)?.limbs);
@@ -41,10 +41,6 @@ export function FloorLane({
   const reps = repsNow(plan, state, nowMs);
   const restMs = restLeftMs(state, nowMs);
   const worn = limbClocks(plan, state, nowMs).filter(({ inflated }) => inflated);
-  const act = () => {
-    const pressedMs = Date.now();
-    void append(...nextEvents(plan, state, nextStep(plan, state, pressedMs), pressedMs));
-  };
   return (
     <li className={`border-b border-b-rule border-l-8 py-2 pl-3 ${EDGES[need]}`}>
       <div className="grid grid-cols-[minmax(12rem,1fr)_8rem_minmax(12rem,1.2fr)_auto] items-center gap-4">
@@ -86,7 +82,11 @@ export function FloorLane({
         </ul>
         <div className="w-48">
           {words.action && (
-            <Button kind={words.urgent ? 'stop' : 'main'} className="w-full" onClick={act}>
+            <Button
+              kind={words.urgent ? 'stop' : 'main'}
+              className="w-full"
+              onClick={() => act({ do: 'next' })}
+            >
               {words.action}
               <span className="sr-only"> for {view.clientName}</span>
             </Button>

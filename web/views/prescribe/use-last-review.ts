@@ -11,6 +11,7 @@ import { type Change, changeWords, recommend, tidyChange } from '#core/review/re
 import { limitsInForce } from '#core/screening/clearance';
 import { fold } from '#core/session/fold';
 import { liveTimeline } from '#core/session/live-timeline';
+import { mergeLogs } from '#core/session/log';
 import { type Totals, totalsOf } from '#core/session/totals';
 import { api, read } from '../../data/api';
 import { KEYS } from '../../data/queries';
@@ -44,7 +45,7 @@ export function usePastSessions(client: ClientRecord, most: number) {
   });
   if (answers.some(({ isPending }) => isPending)) return undefined;
   return answers.flatMap(({ data }) =>
-    data ? [{ view: data, plan: data.plan, state: fold(data.plan, data.events) }] : [],
+    data ? [{ view: data, plan: data.plan, state: fold(data.plan, mergeLogs(data.events)) }] : [],
   );
 }
 

@@ -8,11 +8,11 @@ import { useUnits } from '../../parts/units';
 const CORRECTIONS: readonly SessionEvent['type'][] = ['reps-corrected', 'start-corrected', 'load-corrected'];
 
 /** What went otherwise than planned: corrections, changes offered and taken or left, alarms that were passed. */
-export function Happenings({ session: { view, state } }: { session: LiveSession }) {
+export function Happenings({ session: { view, log, state } }: { session: LiveSession }) {
   const { mass } = useUnits();
   const startMs = state.startedAtMs ?? view.openedAtMs;
-  const kept = undoable(view.events).filter(({ type }) => CORRECTIONS.includes(type)).length;
-  const undone = view.events.filter(({ type }) => type === 'undone').length;
+  const kept = undoable(log).filter(({ type }) => CORRECTIONS.includes(type)).length;
+  const undone = log.filter(({ type }) => type === 'undone').length;
   const lines = [
     kept + undone > 0 && `${kept} ${kept === 1 ? 'correction' : 'corrections'}, ${undone} taken back.`,
     ...state.offers.map(({ exerciseIndex, setIndex, offer, accepted }) => {

@@ -1,14 +1,15 @@
 import { changeWords, recommend } from '#core/review/review';
 import { RULES } from '#core/rules/catalogue';
 import { limitsInForce } from '#core/screening/clearance';
-import { type LiveSession, useAppend, useSession } from '../../data/live-session';
+import { useAct } from '../../act/act';
+import { type LiveSession, useSession } from '../../data/live-session';
 import { useClient } from '../../data/queries';
 import { ReviewAnswerForm } from './ReviewAnswerForm';
 
 /** What the session suggests for the next one, with its reason and rule. Whoever signs decides. */
 export function NextTime({ session: { view, state } }: { session: LiveSession }) {
   const { data: client } = useClient(view.clientId);
-  const append = useAppend(view.id);
+  const act = useAct(view);
   const earlier = client?.facts.sessions
     .filter(({ id, startedAtMs }) => id !== view.id && startedAtMs < view.openedAtMs)
     .sort((a, b) => b.startedAtMs - a.startedAtMs)[0];
@@ -51,7 +52,7 @@ export function NextTime({ session: { view, state } }: { session: LiveSession })
               advice={advice}
               answer={state.reviews.find(({ exerciseIndex }) => exerciseIndex === place)}
               capPercentLop={cap}
-              append={append}
+              act={act}
             />
           </div>
         );

@@ -5,7 +5,8 @@ import { LIMB_LABELS } from '#core/quantity/limb';
 import { liveTimeline } from '#core/session/live-timeline';
 import { SIGNS } from '#core/session/signs';
 import { correctedReps, type SetRecord } from '#core/session/state';
-import { type LiveSession, useAppend } from '../../data/live-session';
+import { useAct } from '../../act/act';
+import type { LiveSession } from '../../data/live-session';
 import { FollowUpForm } from '../../parts/FollowUpForm';
 import { clock, dayAndTime, plain } from '../../parts/format';
 import { OcclusionStrip } from '../../parts/OcclusionStrip';
@@ -37,7 +38,7 @@ export function RecordView({ session }: { session: LiveSession }) {
   const dose = doseOf(timeline);
   const { mass } = useUnits();
   const planned = compile(view.plan);
-  const append = useAppend(view.id);
+  const act = useAct(view);
   const { exercises } = view.plan;
   const title = exercises.length > 1 ? `${exercises.length} exercises` : (exercises[0]?.label ?? '');
   return (
@@ -106,9 +107,9 @@ export function RecordView({ session }: { session: LiveSession }) {
         </section>
       )}
       <Happenings session={session} />
-      <FollowUpForm known={state.followUp} append={append} />
+      <FollowUpForm known={state.followUp} act={act} />
       <p className="text-[14px] text-quiet">
-        {dose.limbs.map(({ limb }) => LIMB_LABELS[limb]).join(', ')}. {view.events.length} events in the log
+        {dose.limbs.map(({ limb }) => LIMB_LABELS[limb]).join(', ')}. {session.log.length} events in the log
         of this session.
       </p>
     </article>

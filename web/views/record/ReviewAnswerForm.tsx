@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import type { Plan } from '#core/plan/plan';
 import { type Change, changeWords, type Recommendation, tidyChange, whyNotChange } from '#core/review/review';
-import type { EventBody } from '#core/session/events';
 import type { ReviewAnswer } from '#core/session/state';
+import type { Act } from '../../act/act';
 import { Button } from '../../parts/Button';
 import { Choice } from '../../parts/Choice';
 import { Field, FieldError } from '../../parts/Field';
@@ -17,14 +17,14 @@ export function ReviewAnswerForm({
   advice,
   answer,
   capPercentLop,
-  append,
+  act,
 }: {
   plan: Plan;
   exerciseIndex: number;
   advice: Recommendation;
   answer: ReviewAnswer | undefined;
   capPercentLop: number | null;
-  append: (...bodies: EventBody[]) => Promise<void>;
+  act: Act;
 }) {
   const [open, setOpen] = useState<'edited' | 'declined' | null>(null);
   const [change, setChange] = useState<Change>(advice.change);
@@ -32,8 +32,8 @@ export function ReviewAnswerForm({
   const label = plan.exercises[exerciseIndex]?.label;
   const refused = open === 'edited' ? whyNotChange({ plan }, exerciseIndex, change, capPercentLop) : null;
   const give = (kind: ReviewAnswer['answer'], given: Change, why: string) => {
-    void append({
-      type: 'review-answered',
+    act({
+      do: 'answer-review',
       exerciseIndex,
       rule: advice.rule,
       answer: kind,

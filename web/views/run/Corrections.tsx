@@ -1,59 +1,51 @@
 import { useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import type { Plan } from '#core/plan/plan';
-import type { EventBody, SessionEvent } from '#core/session/events';
+import { EVENTS } from '#core/session/events';
 import { undoable } from '#core/session/fold';
 import { loadInHand } from '#core/session/in-hand';
+import type { Log } from '#core/session/log';
 import type { SessionState } from '#core/session/state';
+import type { Act } from '../../act/act';
 import { Button } from '../../parts/Button';
 import { useUnits } from '../../parts/units';
 
 const LATE_MS = 5_000;
 
-const UNDO_WORDS: Partial<Record<SessionEvent['type'], string>> = {
-  'reps-corrected': 'the repetitions',
-  'start-corrected': 'the start',
-  'load-corrected': 'the load',
-  'set-noted': 'the note',
-  'heart-rate-noted': 'the heart rate',
-  'colour-checked': 'the colour',
-};
-
 /** What was noted late or wrong: when the set began, what was lifted; and the last correction taken back (rule RUN-2). */
 export function Corrections({
   plan,
   state,
-  events,
-  append,
+  log,
+  act,
 }: {
   plan: Plan;
   state: SessionState;
-  events: readonly SessionEvent[];
-  append: (...bodies: EventBody[]) => Promise<void>;
+  log: Log;
+  act: Act;
 }) {
   const { mass } = useUnits();
   const [typed, setTyped] = useState('');
   const set = state.sets.at(-1);
   const exercise = set && plan.exercises[set.exerciseIndex];
-  const last = undoable(events).at(-1);
-  const undo = () => last && void append({ type: 'undone', eventId: last.id });
+  const last = undoable(log).at(-1);
+  const undo = () => last && act({ do: 'undo', eventId: last.id });
   useHotkeys('u', undo);
   if (!set || !exercise) return null;
-  const place = { exerciseIndex: set.exerciseIndex, setIndex: set.setIndex };
   const nowKg = loadInHand(state, set.exerciseIndex, exercise.load);
-  const shift = (byMs: number) => void append({ type: 'start-corrected', ...place, byMs });
+  const shift = (byMs: number) => act({ do: 'correct-start', byMs });
   const saveLoad = (event: React.FormEvent) => {
     event.preventDefault();
     const loadKg = mass.parse(typed);
     if (!(loadKg >= 0) || loadKg > 500) return;
-    void append({ type: 'load-corrected', ...place, loadKg });
+    act({ do: 'correct-load', loadKg });
     setTyped('');
   };
   return (
     <div className="border-t border-rule pt-1">
       {last && (
         <Button keyHint="U" onClick={undo}>
-          Undo {UNDO_WORDS[last.type]}
+          Undo {EVENTS[last.type].words}
         </Button>
       )}
       <details>

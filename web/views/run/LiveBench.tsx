@@ -3,14 +3,17 @@ import { useHotkeys } from 'react-hotkeys-hook';
 import { compile } from '#core/plan/compile';
 import { isByFeel, type Plan, plannedKg } from '#core/plan/plan';
 import { limbClocks } from '#core/session/clocks';
-import type { EventBody } from '#core/session/events';
+import { TAKE_BACK_MS } from '#core/session/events';
 import { inHand } from '#core/session/in-hand';
 import { liveTimeline } from '#core/session/live-timeline';
 import { nextStep } from '#core/session/next-step';
 import { settlingWords } from '#core/session/settling';
 import { inflatedLimbs, openSet, type SessionState } from '#core/session/state';
-import { type LiveSession, useAppend } from '../../data/live-session';
-import { inflateByPump, pumpOf } from '../../devices/session-pumps';
+import { useAct } from '../../act/act';
+import { serverNow } from '../../data/clock';
+import { thisDevice } from '../../data/device';
+import type { LiveSession } from '../../data/live-session';
+import { pumpOf } from '../../devices/session-pumps';
 import { Button } from '../../parts/Button';
 import { clock } from '../../parts/format';
 import { OcclusionStrip } from '../../parts/OcclusionStrip';
@@ -19,27 +22,27 @@ import { useNow } from '../../parts/use-now';
 import { useSpace } from '../../parts/use-space';
 import { toggleFullScreen } from '../../shell/full-screen';
 import { say } from '../../sound/voice';
-import { isStrapped, loosenEvents, nextEvents, signEvents, stopEvents, topUpEvents } from './actions';
+import { promptWords, stepWords, thenWords } from '../../words/step-words';
 import { BigClock } from './BigClock';
+import { ColourDecision } from './ColourDecision';
 import { Corrections } from './Corrections';
 import { LiveForecast } from './LiveForecast';
 import { OfferPanel } from './OfferPanel';
+import { PressureKeys } from './PressureKeys';
 import { PressureRead } from './PressureRead';
 import { PumpPanel } from './PumpPanel';
-import { releaseEvents } from './release';
 import { SetNotes } from './SetNotes';
 import { SignList } from './SignList';
-import { promptWords, stepWords, thenWords } from './step-words';
 
 const TWICE_WITHIN_MS = 800;
 // The strip moves about a pixel a second: drawing it with every tick of the clock would only cost battery.
 const STRIP_EVERY_MS = 1_000;
 
 /** The live session: what now, what next, and one key for each. Everything shown is folded from the log. */
-export function LiveBench({ session: { view, state } }: { session: LiveSession }) {
+export function LiveBench({ session: { view, log, state } }: { session: LiveSession }) {
   const nowMs = useNow(100);
   const { mass } = useUnits();
-  const append = useAppend(view.id);
+  const act = useAct(view);
   const [signing, setSigning] = useState(false);
   const escapedAtMs = useRef(0);
   const { plan } = view;
@@ -51,41 +54,25 @@ export function LiveBench({ session: { view, state } }: { session: LiveSession }
   const words = stepWords(plan, step, hand?.limbs);
   const inflated = inflatedLimbs(state).map(({ limb }) => limb);
   const inSet = openSet(state) !== null;
+  const ended = state.sets.at(-1)?.endedAtMs ?? null;
+  const justEnded =
+    !inSet && !state.stopped && ended !== null && nowMs - ended <= TAKE_BACK_MS && inflated.length > 0;
 
-  const doNext = () => {
-    const pressedMs = Date.now();
-    const due = nextStep(plan, state, pressedMs);
-    // A regulated pump is told, and reports by itself when the cuff is up; what is inflated by hand is noted at once.
-    const byHand =
-      due.do === 'inflate'
-        ? due.cuffs.filter(
-            ({ limb, pressureMmHg }) =>
-              pressureMmHg === null || !inflateByPump(view.id, limb, pressureMmHg, pressedMs),
-          )
-        : [];
-    const step = due.do === 'inflate' ? { ...due, cuffs: byHand } : due;
-    void append(...nextEvents(plan, state, step, pressedMs));
-  };
-  const bring = (events: EventBody[]) => {
-    for (const event of events) {
-      if (event.type === 'pressure-read') inflateByPump(view.id, event.limb, event.pressureMmHg, Date.now());
-    }
-    void append(...events);
-  };
-  const release = () => {
-    if (inflated.length > 0) void append(...releaseEvents(plan, state, inflated, Date.now()));
-  };
-  const stop = (why: string) => {
-    if (!state.stopped) void append(...stopEvents(plan, state, why, Date.now()));
-  };
+  const doNext = () => act({ do: 'next' });
+  const release = () => inflated.length > 0 && act({ do: 'release' });
+  const stop = () => !state.stopped && act({ do: 'stop', why: 'Stopped by the operator' });
   useSpace(doNext);
   useHotkeys('r', release);
-  useHotkeys('l', () => bring(loosenEvents(plan, state)));
-  useHotkeys('t', () => bring(topUpEvents(plan, state)));
+  useHotkeys('l', () => act({ do: 'loosen' }));
+  useHotkeys('t', () => act({ do: 'top-up' }));
+  useHotkeys('p', () => act({ do: 'raise' }));
+  useHotkeys('b', () => act({ do: 'take-back-end' }));
+  useHotkeys('m', () => act({ do: 're-fit' }));
+  useHotkeys('o', () => act({ do: 'take-over', runner: thisDevice }));
   useHotkeys('.', () => setSigning(true), { useKey: true });
   useHotkeys('esc', () => {
-    const pressedMs = Date.now();
-    if (pressedMs - escapedAtMs.current < TWICE_WITHIN_MS) stop('Stopped by the operator');
+    const pressedMs = serverNow();
+    if (pressedMs - escapedAtMs.current < TWICE_WITHIN_MS) stop();
     escapedAtMs.current = pressedMs;
   });
 
@@ -114,6 +101,14 @@ export function LiveBench({ session: { view, state } }: { session: LiveSession }
         )}
       </header>
       {hint && <p className="text-xl">{hint}</p>}
+      {state.runner !== null && state.runner !== thisDevice && state.finishedAtMs === null && (
+        <p className="notched flex flex-wrap items-center gap-3 py-1">
+          Another device runs this session: it ends sets and begins them on the clock.
+          <Button keyHint="O" onClick={() => act({ do: 'take-over', runner: thisDevice })}>
+            Take over
+          </Button>
+        </p>
+      )}
       {state.stopped && (
         <p role="alert" className="border-l-4 border-vermilion pl-3 text-xl">
           <strong className="text-vermilion">Stop.</strong> {state.stopped.why}. Deflate at once, sit or lie
@@ -143,16 +138,16 @@ export function LiveBench({ session: { view, state } }: { session: LiveSession }
                 Release
               </Button>
             )}
+            {justEnded && (
+              <Button className="min-h-14 flex-1" keyHint="B" onClick={() => act({ do: 'take-back-end' })}>
+                Not ended: go on
+              </Button>
+            )}
             <Button className="min-h-14 flex-1" keyHint="." onClick={() => setSigning(true)}>
               Sign noted
             </Button>
             {!state.stopped && (
-              <Button
-                kind="stop"
-                className="min-h-14 flex-1"
-                keyHint="Esc Esc"
-                onClick={() => stop('Stopped by the operator')}
-              >
+              <Button kind="stop" className="min-h-14 flex-1" keyHint="Esc Esc" onClick={() => stop()}>
                 Stop
               </Button>
             )}
@@ -169,20 +164,13 @@ export function LiveBench({ session: { view, state } }: { session: LiveSession }
                   <p className={`figures text-5xl ${limb.alarm === 'none' ? '' : 'text-vermilion'}`}>
                     {clock(limb.clockMs)}
                   </p>
-                  {isStrapped(plan, limb.limb) && <p>By feel: check colour and tingling (TIGHT).</p>}
-                  {target?.kind === 'measured' && <PressureRead target={target} append={append} />}
+                  {target?.kind === 'by-feel' && <p>By feel: check colour and tingling (TIGHT).</p>}
+                  {target?.kind === 'measured' && <PressureRead target={target} act={act} />}
                 </div>
               );
             })}
-          {inflated.length > 0 && !state.stopped && (
-            <div className="grid grid-cols-2 gap-2">
-              <Button keyHint="L" onClick={() => bring(loosenEvents(plan, state))}>
-                Loosen 10
-              </Button>
-              <Button keyHint="T" disabled={inSet} onClick={() => bring(topUpEvents(plan, state))}>
-                Top up
-              </Button>
-            </div>
+          {hand && !state.stopped && (
+            <PressureKeys hand={hand} inSet={inSet} up={inflated.length > 0} act={act} />
           )}
           {exercise && !state.stopped && !isByFeel(exercise) && (
             <details>
@@ -198,18 +186,15 @@ export function LiveBench({ session: { view, state } }: { session: LiveSession }
               ))}
             </details>
           )}
-          <OfferPanel plan={plan} state={state} append={append} />
-          <SetNotes plan={plan} state={state} append={append} notGood={() => setSigning(true)} />
+          <OfferPanel plan={plan} state={state} act={act} />
+          <SetNotes plan={plan} state={state} act={act} />
           <LiveForecast plan={plan} state={state} clientId={view.clientId} />
-          <Corrections plan={plan} state={state} events={view.events} append={append} />
+          <Corrections plan={plan} state={state} log={log} act={act} />
         </div>
       </div>
       <LiveStrip plan={plan} state={state} nowMs={stripNowMs} />
-      <SignList
-        open={signing}
-        onOpenChange={setSigning}
-        note={(sign) => void append(...signEvents(plan, state, sign, Date.now()))}
-      />
+      <ColourDecision open={step.do === 'decide' && !signing} act={act} noteSign={() => setSigning(true)} />
+      <SignList open={signing} onOpenChange={setSigning} note={(sign) => act({ do: 'note-sign', sign })} />
     </section>
   );
 }

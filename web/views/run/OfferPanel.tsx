@@ -1,34 +1,21 @@
 import { useHotkeys } from 'react-hotkeys-hook';
 import type { Plan } from '#core/plan/plan';
 import { RULES } from '#core/rules/catalogue';
-import type { EventBody } from '#core/session/events';
+
 import { offerAfterSet } from '#core/session/offer';
 import type { SessionState } from '#core/session/state';
+import type { Act } from '../../act/act';
 import { usePractice } from '../../data/queries';
 import { Button } from '../../parts/Button';
 import { useUnits } from '../../parts/units';
-import { loosenEvents } from './actions';
 
 /** The change a practitioner would make after a set that fell short; accepted or not, it is on record. */
-export function OfferPanel({
-  plan,
-  state,
-  append,
-}: {
-  plan: Plan;
-  state: SessionState;
-  append: (...bodies: EventBody[]) => Promise<void>;
-}) {
+export function OfferPanel({ plan, state, act }: { plan: Plan; state: SessionState; act: Act }) {
   const { data: practice } = usePractice();
   const { mass } = useUnits();
   const offered = offerAfterSet(plan, state, practice?.weightKits ?? []);
-  const answer = (accepted: boolean) => {
-    if (!offered) return;
-    const { exerciseIndex, setIndex, offer, reason } = offered;
-    const answered: EventBody = { type: 'offer-answered', exerciseIndex, setIndex, offer, accepted, reason };
-    const done = accepted && offer.kind === 'loosen' ? loosenEvents(plan, state) : [];
-    void append(answered, ...done);
-  };
+  const kits = practice?.weightKits ?? [];
+  const answer = (accepted: boolean) => offered && act({ do: 'answer-offer', accepted, kits });
   useHotkeys('y', () => answer(true));
   useHotkeys('n', () => answer(false));
   if (!offered) return null;

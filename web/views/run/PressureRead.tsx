@@ -1,15 +1,9 @@
 import { useState } from 'react';
-import type { EventBody } from '#core/session/events';
 import type { MeasuredInHand } from '#core/session/in-hand';
+import type { Act } from '../../act/act';
 
 /** The pressure last read, and a place to type a new reading. */
-export function PressureRead({
-  target,
-  append,
-}: {
-  target: MeasuredInHand;
-  append: (...bodies: EventBody[]) => Promise<void>;
-}) {
+export function PressureRead({ target, act }: { target: MeasuredInHand; act: Act }) {
   const [typed, setTyped] = useState('');
   const { limb, targetMmHg, readMmHg } = target;
   const pressureMmHg = readMmHg ?? targetMmHg;
@@ -21,7 +15,7 @@ export function PressureRead({
   const save = (event: React.FormEvent) => {
     event.preventDefault();
     if (typed === '' || over) return;
-    void append({ type: 'pressure-read', limb, pressureMmHg: reading, cause: 'read' });
+    act({ do: 'read', limb, pressureMmHg: reading });
     setTyped('');
   };
   return (

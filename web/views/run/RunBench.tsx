@@ -10,9 +10,10 @@ import { sessionToAskAbout } from '#core/record/day-after';
 import { dayCheckInForce, planInForce } from '#core/record/in-force';
 import { LINK_LABELS } from '#core/record/link';
 import { recheck } from '#core/record/recheck';
+import { useAct } from '../../act/act';
 import { failureWords } from '../../data/api';
-import { appendNow, openSession } from '../../data/live-session';
-import { KEYS, usePractice } from '../../data/queries';
+import { type LiveSession, openSession, useSession } from '../../data/live-session';
+import { usePractice } from '../../data/queries';
 import { BenchHeading, FirstDo } from '../../parts/Bench';
 import { Button } from '../../parts/Button';
 import { FieldError } from '../../parts/Field';
@@ -57,7 +58,6 @@ export function RunBench({ client }: { client: ClientRecord }) {
       setOpening(false);
     }
   };
-  const refreshClient = () => queries.invalidateQueries({ queryKey: KEYS.client(client.id) });
   useSpace(() => void start());
   const [exercise, ...others] = prescription?.plan.exercises ?? [];
   const target = exercise?.limbs[0];
@@ -90,12 +90,7 @@ export function RunBench({ client }: { client: ClientRecord }) {
         </FirstDo>
       ))}
       {practice && <Retarget client={client} practice={practice} />}
-      {ask && (
-        <FollowUpForm
-          known={null}
-          append={(...bodies) => appendNow(queries, ask.id, ...bodies).then(() => refreshClient())}
-        />
-      )}
+      {ask && <DayAfter sessionId={ask.id} />}
       {clear && !checked && <DayCheckForm client={client} />}
       {clear &&
         found
@@ -126,6 +121,17 @@ export function RunBench({ client }: { client: ClientRecord }) {
       <PastSessions client={client} />
     </section>
   );
+}
+
+/** How the last session was, asked before the next one opens (rule RUN-6). */
+function DayAfter({ sessionId }: { sessionId: string }) {
+  const { session } = useSession(sessionId);
+  return session ? <AskDayAfter session={session} /> : null;
+}
+
+function AskDayAfter({ session: { view, state } }: { session: LiveSession }) {
+  const act = useAct(view);
+  return <FollowUpForm known={state.followUp} act={act} />;
 }
 
 function PastSessions({ client }: { client: ClientRecord }) {

@@ -1,35 +1,24 @@
 import { useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import type { Plan } from '#core/plan/plan';
-import type { EventBody } from '#core/session/events';
 import { correctedReps, type SessionState, type SetRecord } from '#core/session/state';
+import type { Act } from '../../act/act';
 import { Button } from '../../parts/Button';
 import { Scale } from '../../parts/Scale';
 import { usePlusMinus } from '../../parts/use-plus-minus';
 
 /** Corrections and notes of the set in hand: repetitions, effort and joint pain, one key each (rule RUN-2). */
-export function SetNotes({
-  plan,
-  state,
-  append,
-  notGood,
-}: {
-  plan: Plan;
-  state: SessionState;
-  append: (...bodies: EventBody[]) => Promise<void>;
-  /** Colour or feeling is not good: what it is, is asked at once. */
-  notGood: () => void;
-}) {
+export function SetNotes({ plan, state, act }: { plan: Plan; state: SessionState; act: Act }) {
   const set = state.sets.at(-1);
   const place = set && { exerciseIndex: set.exerciseIndex, setIndex: set.setIndex };
   const ended = set?.endedAtMs != null;
-  const correct = (byReps: number) => place && void append({ type: 'reps-corrected', ...place, byReps });
-  const noteEffort = (effort: number) =>
-    place && ended && void append({ type: 'set-noted', ...place, effort });
-  const notePain = (jointPain: number) =>
-    place && ended && void append({ type: 'set-noted', ...place, jointPain });
-  const noteColour = (good: boolean) =>
-    place && ended && void append({ type: 'colour-checked', ...place, good });
+  const correct = (byReps: number) => act({ do: 'correct-reps', byReps });
+  // A key pressed while the set still runs is kept for it.
+  const noteEffort = (effort: number) => set && act({ do: 'note-set', effort });
+  const notePain = (jointPain: number) => set && act({ do: 'note-set', jointPain });
+  const noteColour = (good: boolean) => ended && act({ do: 'check-colour', good });
+  useHotkeys('h', () => set && !ended && act({ do: 'became-hard' }));
+  useHotkeys('k', () => ended && act({ do: 'confirm-reps' }));
   useHotkeys('c', () => noteColour(true));
   usePlusMinus(correct);
   useHotkeys('0,1,2,3,4,5,6,7,8,9', (_, { keys }) => noteEffort(Number(keys?.[0])));
@@ -64,18 +53,29 @@ export function SetNotes({
           <Button keyHint="C" aria-pressed={set.colourGood === true} onClick={() => noteColour(true)}>
             {set.colourGood ? 'Good ✓' : 'Good'}
           </Button>
-          <Button
-            aria-pressed={set.colourGood === false}
-            onClick={() => {
-              noteColour(false);
-              notGood();
-            }}
-          >
+          <Button aria-pressed={set.colourGood === false} onClick={() => noteColour(false)}>
             Not
           </Button>
         </div>
       )}
-      {aerobic && <HeartRate place={place} set={set} append={append} />}
+      {!ended && set.plannedReps !== null && (
+        <Button keyHint="H" aria-pressed={set.hardAtRep !== null} onClick={() => act({ do: 'became-hard' })}>
+          {set.hardAtRep === null ? 'It is hard now' : `Hard at ${set.hardAtRep}`}
+        </Button>
+      )}
+      {ended && set.plannedReps !== null && (
+        <p className="flex items-center gap-2 text-[14px]">
+          <span className="mr-auto">
+            {set.countedBy === 'clock' ? 'Counted by the clock' : 'Count confirmed'}
+          </span>
+          {set.countedBy === 'clock' && (
+            <Button keyHint="K" onClick={() => act({ do: 'confirm-reps' })}>
+              I watched: right
+            </Button>
+          )}
+        </p>
+      )}
+      {aerobic && <HeartRate set={set} act={act} />}
       {ended && <Scale label={`Effort, ${name}`} keys="0–9" value={set.effort} onChange={noteEffort} />}
       {ended && (
         <Scale label={`Joint pain, ${name}`} keys="Shift 0–9" value={set.jointPain} onChange={notePain} />
@@ -87,23 +87,19 @@ export function SetNotes({
 const MOMENTS = { 'minute-5': 'at minute 5', end: 'at the end' } as const;
 
 /** Heart rate of aerobic work, at minute 5 and at the end. */
-function HeartRate({
-  place,
-  set,
-  append,
-}: {
-  place: { exerciseIndex: number; setIndex: number };
-  set: SetRecord;
-  append: (...bodies: EventBody[]) => Promise<void>;
-}) {
+function HeartRate({ set, act }: { set: SetRecord; act: Act }) {
   const [typed, setTyped] = useState('');
-  const moment = set.endedAtMs === null ? 'minute-5' : 'end';
+  const noted = set.heartRates.some(({ moment }) => moment === 'minute-5');
+  // A spell that has ended by itself is still asked for minute 5 first.
+  const [chosen, setChosen] = useState<'minute-5' | 'end' | null>(null);
+  const moment = chosen ?? (set.endedAtMs === null || !noted ? 'minute-5' : 'end');
   const save = (event: React.FormEvent) => {
     event.preventDefault();
     const beatsPerMinute = Number(typed);
     if (!Number.isInteger(beatsPerMinute) || beatsPerMinute < 30 || beatsPerMinute > 240) return;
-    void append({ type: 'heart-rate-noted', ...place, moment, beatsPerMinute });
+    act({ do: 'note-heart-rate', moment, beatsPerMinute });
     setTyped('');
+    setChosen(null);
   };
   return (
     <form onSubmit={save} className="flex flex-wrap items-center gap-2 text-[15px]">
@@ -120,6 +116,11 @@ function HeartRate({
       <Button type="submit" disabled={typed === ''}>
         Note
       </Button>
+      {set.endedAtMs !== null && (
+        <Button onClick={() => setChosen(moment === 'end' ? 'minute-5' : 'end')}>
+          {moment === 'end' ? 'For minute 5' : 'For the end'}
+        </Button>
+      )}
       {set.heartRates.map(({ moment: when, beatsPerMinute }) => (
         <span key={`${when} ${beatsPerMinute}`} className="figures text-[14px] text-quiet">
           {beatsPerMinute} {MOMENTS[when]}

@@ -1,10 +1,10 @@
-import type { Plan } from '../plan/plan';
-import { limbClocks } from './clocks';
-import type { EventBody } from './events';
-import { restInHand } from './in-hand';
-import { nextStep } from './next-step';
-import { isLastSet, lastSet, releasesAfter } from './places';
-import { openInflation, openSet, type SessionState } from './state';
+import type { Plan } from '../../plan/plan';
+import { limbClocks } from '../clocks';
+import type { EventBody } from '../events';
+import { restInHand } from '../in-hand';
+import { nextStep } from '../next-step';
+import { isLastSet, lastSet, releasesAfter, type SetPlace } from '../places';
+import { openInflation, openSet, type SessionState } from '../state';
 
 /** Something the clock makes happen by itself. `key` is the same on every device, so it is recorded once. */
 export type DueEvent = { key: string; atMs: number; body: EventBody };
@@ -27,7 +27,9 @@ export function dueEvents(plan: Plan, state: SessionState, nowMs: number): DueEv
     const endMs = set.startedAtMs + planned.lastsMs;
     if (nowMs < endMs) return [];
     const place = { exerciseIndex: set.exerciseIndex, setIndex: set.setIndex };
-    const key = `${place.exerciseIndex}.${place.setIndex}`;
+    // After an end that was taken back, the clock owes another one.
+    const again = set.endsTakenBack > 0 ? ` ${set.endsTakenBack}` : '';
+    const key = `${place.exerciseIndex}.${place.setIndex}${refitsOf(state, place)}${again}`;
     const ended: DueEvent = {
       key: `set-ended ${key}`,
       atMs: endMs,
@@ -61,6 +63,14 @@ export function dueEvents(plan: Plan, state: SessionState, nowMs: number): DueEv
       body: { type: 'set-started', ...next.place },
     },
   ];
+}
+
+/** A set that is done again after a re-fit is another one for the clock. */
+function refitsOf({ refits }: SessionState, { exerciseIndex, setIndex }: SetPlace): string {
+  const count = refits.filter(
+    (one) => one.exerciseIndex === exerciseIndex && one.setIndex === setIndex,
+  ).length;
+  return count > 0 ? ` re-fit ${count}` : '';
 }
 
 /** How long the limit may be passed before it is recorded that the alarm was ignored. */

@@ -5,7 +5,7 @@ import { type LimbInHand, restInHand } from '#core/session/in-hand';
 import type { NextStep } from '#core/session/next-step';
 import { nextPlace, type SetPlace } from '#core/session/places';
 import { openSet, type SessionState } from '#core/session/state';
-import { clock, countdown } from '../../parts/format';
+import { clock, countdown } from '../parts/format';
 
 /** What happens now and what Space does, in the fewest words that can be read from three metres. */
 export type StepWords = { now: string; action: string | null; urgent?: boolean };
@@ -53,6 +53,8 @@ export function stepWords(plan: Plan, step: NextStep, hand: readonly LimbInHand[
         now: 'Look: colour good, no tingling?',
         action: 'Colour and feeling good',
       };
+    case 'decide':
+      return { now: 'Colour or feeling is not good: decide', action: null, urgent: true };
     case 'start-set':
       return { now: `Next: ${nameOf(plan, step.place)}`, action: `Start set ${step.place.setIndex + 1}` };
     case 'end-set':

@@ -3,9 +3,8 @@ import { composeSession } from '#core/plan/compose';
 import { testBasis, testExercise, testPlan, testSession } from '#core/plan/plan.fixture';
 import { pacedReps } from '#core/protocol/set-work';
 import type { EventBody } from '#core/session/events';
-import { fold } from '#core/session/fold';
 import { nextStep } from '#core/session/next-step';
-import { logOf, START_MS } from '#core/session/session.fixture';
+import { foldAll as fold, logOf, START_MS } from '#core/session/session.fixture';
 import { promptWords, stepWords, thenWords } from './step-words';
 
 const { plan } = testPlan();

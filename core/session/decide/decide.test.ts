@@ -1,0 +1,327 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { composeSession } from '../../plan/compose';
+import type { Plan } from '../../plan/plan';
+import { testExercise, testKit, testPlan } from '../../plan/plan.fixture';
+import type { Limb } from '../../quantity/limb';
+import type { SessionEvent } from '../events';
+import { fold } from '../fold';
+import { inHand } from '../in-hand';
+import { mergeLogs } from '../log';
+import { nextStep } from '../next-step';
+import { inflatedLimbs, openInflation, openSet, type SessionState } from '../state';
+import { decide } from './decide';
+import type { Decision, Effect, Hands, Intent } from './intent';
+import { dueEvents } from './owed';
+import { anyIntent, anyPlan, stampAll, wideBasis } from './wide.fixture';
+
+const START_MS = 1_800_000_000_000;
+
+type Drive = { log: SessionEvent[]; effects: { effect: Effect; exerciseIndex: number }[]; nowMs: number };
+
+/** A session as operators and pumps drive it: after some seconds each, the newest log is decided on. */
+function drive(
+  plan: Plan,
+  steps: readonly { intent: Intent; waitMs: number; device?: string; skewMs?: number }[],
+  hands: Hands = { pumped: [] },
+): Drive {
+  const seqs = new Map<string, number>();
+  const made: Drive = { log: [], effects: [], nowMs: START_MS };
+  const append = (bodies: Decision['events'], device: string, atMs: number) => {
+    const seq = seqs.get(device) ?? 0;
+    made.log.push(...stampAll(bodies, device, seq, atMs));
+    seqs.set(device, seq + bodies.length);
+  };
+  append([{ type: 'session-started' }], 'tablet', START_MS);
+  for (const { intent, waitMs, device = 'tablet', skewMs = 0 } of steps) {
+    made.nowMs += waitMs;
+    const atMs = Math.max(START_MS, made.nowMs + skewMs);
+    for (const owed of dueEvents(plan, stateOf(plan, made.log), made.nowMs))
+      append([owed.body], 'tablet', owed.atMs);
+    const state = stateOf(plan, made.log);
+    const { events, effects } = decide(plan, state, intent, atMs, hands);
+    const exerciseIndex = inHand(plan, state)?.exerciseIndex ?? 0;
+    made.effects.push(...effects.map((effect) => ({ effect, exerciseIndex })));
+    append(events, device, atMs);
+  }
+  return made;
+}
+
+const stateOf = (plan: Plan, log: readonly SessionEvent[]): SessionState => fold(plan, mergeLogs(log));
+const press = (...keys: Intent['do'][]) =>
+  keys.map((key) => ({ intent: { do: key } as Intent, waitMs: 7_000 }));
+const run = (plan: Plan, steps: Parameters<typeof drive>[1], hands?: Hands) => {
+  const { log, nowMs, effects } = drive(plan, steps, hands);
+  return { log, nowMs, effects, state: stateOf(plan, log) };
+};
+const readOf = (state: SessionState, limb: Limb) =>
+  openInflation(state.limbs.find((one) => one.limb === limb))?.steps.at(-1)?.pressureMmHg;
+
+/** The most that was signed for a limb in an exercise; infinity under a strap. */
+const signedMmHg = (plan: Plan, exerciseIndex: number, limb: Limb): number => {
+  const target = plan.exercises[exerciseIndex]?.limbs.find((one) => one.limb === limb);
+  return target?.kind === 'measured' ? target.pressure.value : Number.POSITIVE_INFINITY;
+};
+const mostSigned = (plan: Plan, limb: Limb): number =>
+  Math.max(...plan.exercises.map((_, place) => signedMmHg(plan, place, limb)).filter(Number.isFinite), 0);
+
+const steps = fc.array(
+  fc.record({
+    intent: anyIntent,
+    waitMs: fc.integer({ min: 0, max: 90_000 }),
+    device: fc.constantFrom('tablet', 'phone'),
+    skewMs: fc.integer({ min: -1_000, max: 1_000 }),
+  }),
+  { maxLength: 60 },
+);
+
+// `npm run attack` runs the long forms.
+const RUNS = Number(process.env.NERVATO_ATTACK_RUNS ?? 250);
+
+describe('whatever is pressed, in any order, on any plan (RUN-4, RUN-7)', () => {
+  it('never tells a pump or records a target above what was signed for the exercise and limb', () => {
+    fc.assert(
+      fc.property(anyPlan, steps, fc.subarray<Limb>(['left-thigh', 'right-thigh']), (plan, keys, pumped) => {
+        const { log, effects } = drive(plan, keys, { pumped });
+        for (const { effect, exerciseIndex } of effects) {
+          if (effect.do !== 'bring') continue;
+          expect(effect.pressureMmHg).toBeLessThanOrEqual(signedMmHg(plan, exerciseIndex, effect.limb));
+        }
+        for (const event of log) {
+          const meant =
+            event.type === 'cuff-inflated' || (event.type === 'pressure-read' && event.cause !== 'read');
+          if (!meant || event.pressureMmHg === null) continue;
+          expect(event.pressureMmHg).toBeGreaterThanOrEqual(0);
+          // What a pump reports is what it reads; all else is what was asked for.
+          const reported =
+            event.type === 'cuff-inflated' && keys.some(({ intent }) => intent.do === 'pump-reports');
+          if (!reported) expect(event.pressureMmHg).toBeLessThanOrEqual(mostSigned(plan, event.limb));
+        }
+      }),
+      { numRuns: RUNS },
+    );
+  });
+
+  it('never has a target in hand above what was signed, or below nothing', () => {
+    fc.assert(
+      fc.property(anyPlan, steps, (plan, keys) => {
+        const hand = inHand(plan, run(plan, keys).state);
+        for (const target of hand?.limbs ?? []) {
+          if (target.kind !== 'measured') continue;
+          expect(target.targetMmHg).toBeLessThanOrEqual(target.signed.pressure.value);
+          expect(target.targetMmHg).toBeGreaterThanOrEqual(0);
+        }
+      }),
+      { numRuns: RUNS },
+    );
+  });
+
+  it('never starts a set after a stop, and never inflates', () => {
+    fc.assert(
+      fc.property(anyPlan, steps, steps, (plan, before, after) => {
+        const stop = { intent: { do: 'stop', why: 'Stopped' } as Intent, waitMs: 1_000 };
+        const { log } = drive(plan, [...before, stop, ...after]);
+        const stoppedMs = stateOf(plan, log).stopped?.atMs ?? stateOf(plan, log).finishedAtMs ?? 0;
+        const begun = log.filter(({ type, atMs }) => type === 'set-started' && atMs > stoppedMs + 2_000);
+        expect(begun).toEqual([]);
+      }),
+      { numRuns: RUNS },
+    );
+  });
+
+  it('folds to the same state in any batching and order', () => {
+    fc.assert(
+      fc.property(anyPlan, steps, fc.array(fc.nat(200), { maxLength: 20 }), (plan, keys, swaps) => {
+        const { log } = drive(plan, keys);
+        const shuffled = [...log, ...log.slice(0, 5)];
+        for (const [i, to] of swaps.entries()) {
+          const [a, b] = [i % shuffled.length, to % shuffled.length];
+          [shuffled[a], shuffled[b]] = [shuffled[b] as SessionEvent, shuffled[a] as SessionEvent];
+        }
+        expect(stateOf(plan, shuffled)).toEqual(stateOf(plan, log));
+      }),
+      { numRuns: Math.min(RUNS, 1_000) },
+    );
+  });
+});
+
+describe('what the keys do', () => {
+  const { plan } = testPlan();
+
+  it('Space alone carries a session from inflating to its end', () => {
+    const { state, nowMs } = run(plan, press(...Array<'next'>(12).fill('next')));
+    expect(state.sets).toHaveLength(4);
+    expect(state.finishedAtMs).not.toBeNull();
+    expect(nextStep(plan, state, nowMs)).toEqual({ do: 'nothing' });
+  });
+
+  it('loosens by ten, keeps it, and brings no more than the target in hand back (RUN-7)', () => {
+    const at = (...keys: Intent['do'][]) => readOf(run(plan, press('next', ...keys)).state, 'left-thigh');
+    expect(at('loosen')).toBe(94);
+    expect(at('loosen', 'top-up')).toBe(94);
+    expect(at('loosen', 'raise')).toBe(104);
+    // Once before a set, and not in one.
+    expect(at('loosen', 'loosen', 'raise', 'raise')).toBe(94);
+    expect(at('next', 'loosen', 'raise')).toBe(94);
+    expect(at('raise')).toBe(104);
+  });
+
+  it('keeps a loosening at the next inflation, by hand and by pump alike', () => {
+    const released = testPlan({ protocolId: 'release-75', tempoId: '2-0-2', restMs: 65_000 }).plan;
+    const keys = [
+      ...press('next', 'next', 'loosen', 'next', 'next'),
+      { intent: { do: 'next' } as Intent, waitMs: 70_000 },
+    ];
+    expect(readOf(run(released, keys).state, 'left-thigh')).toBe(94);
+    const byPump = run(released, keys, { pumped: ['left-thigh'] });
+    expect(byPump.effects.map(({ effect }) => effect)).toContainEqual({
+      do: 'bring',
+      limb: 'left-thigh',
+      pressureMmHg: 104,
+    });
+  });
+
+  it('takes an accepted loosening of an offer along while the cuff is down', () => {
+    const released = testPlan({
+      protocolId: 'release-75',
+      tempoId: '2-0-2',
+      restMs: 65_000,
+      percentOneRepMax: 20,
+    }).plan;
+    const answer = {
+      intent: { do: 'answer-offer', accepted: true, kits: [testKit] } as Intent,
+      waitMs: 1_000,
+    };
+    const { state } = run(released, [...press('next', 'next', 'next', 'next'), answer]);
+    expect(state.offers).toMatchObject([{ offer: { kind: 'loosen' }, accepted: true }]);
+    expect(inHand(released, state)?.limbs[0]).toMatchObject({ targetMmHg: 94 });
+  });
+
+  it('tops up in the second exercise to its own target', () => {
+    const two = composeSession(
+      {
+        goal: 'size',
+        schoolId: 'research-consensus',
+        exercises: [80, 40].map((percentLop) =>
+          testExercise(
+            { exerciseId: 'leg-press', protocolId: 'quick-pair' },
+            {
+              load: { kind: 'unweighed', with: 'body weight' },
+              limbs: [{ kind: 'measured', limb: 'left-thigh', occlusionId: 'l-sit', percentLop }],
+            },
+          ),
+        ),
+      },
+      wideBasis,
+    ).plan;
+    const first = press('next', 'next', 'next', 'next', 'next', 'next');
+    const second = [{ intent: { do: 'next' } as Intent, waitMs: 90_000 }];
+    const { state } = run(two, [...first, ...second]);
+    expect(readOf(state, 'left-thigh')).toBe(68);
+    const fallen: Intent = { do: 'read', limb: 'left-thigh', pressureMmHg: 60 };
+    const topped = run(two, [...first, ...second, { intent: fallen, waitMs: 5_000 }, ...press('top-up')]);
+    expect(readOf(topped.state, 'left-thigh')).toBe(68);
+  });
+
+  it('takes an accidental end back within ten seconds, and the set goes on', () => {
+    const ended = press('next', 'next', 'next');
+    const back = (waitMs: number) => [...ended, { intent: { do: 'take-back-end' } as Intent, waitMs }];
+    const { state, nowMs } = run(plan, back(9_000));
+    expect(openSet(state)).toMatchObject({ setIndex: 0, endsTakenBack: 1 });
+    expect(state.rest).toBeNull();
+    // The clock still owes its end, once.
+    expect(dueEvents(plan, state, nowMs + 60_000)).toMatchObject([{ key: 'set-ended 0.0 1' }, {}]);
+    expect(openSet(run(plan, back(10_500)).state)).toBeNull();
+  });
+
+  it('re-fits: the cuff comes down, the set is done again and counts against nobody (FIT-4)', () => {
+    const { state, nowMs } = run(plan, press('next', 'next', 're-fit'));
+    expect(state.sets).toEqual([]);
+    expect(state.refits).toHaveLength(1);
+    expect(inflatedLimbs(state)).toEqual([]);
+    expect(nextStep(plan, state, nowMs)).toMatchObject({ do: 'inflate', place: { setIndex: 0 } });
+    // The limb was occluded all the same.
+    expect(state.limbs[0]?.inflations).toHaveLength(1);
+  });
+
+  it('asks for a decision when colour is not good, and goes on only after one (RUN-3)', () => {
+    const bad: Intent = { do: 'check-colour', good: false };
+    const looked = [...press('next', 'next', 'next'), { intent: bad, waitMs: 2_000 }];
+    const { state, nowMs } = run(plan, looked);
+    expect(nextStep(plan, state, nowMs)).toMatchObject({ do: 'decide' });
+    expect(decide(plan, state, { do: 'next' }, nowMs).events).toEqual([]);
+    expect(dueEvents(plan, state, nowMs + 60_000)).toEqual([]);
+    const doingAfter = (intent: Intent) => {
+      const then = run(plan, [...looked, { intent, waitMs: 1_000 }]);
+      return nextStep(plan, then.state, then.nowMs).do;
+    };
+    expect(doingAfter({ do: 'loosen' })).not.toBe('decide');
+    expect(doingAfter({ do: 'release' })).not.toBe('decide');
+    expect(doingAfter({ do: 'note-sign', sign: 'numb-or-tingling' })).toBe('release');
+    expect(doingAfter({ do: 'check-colour', good: true })).not.toBe('decide');
+    expect(doingAfter({ do: 'note-set', effort: 5 })).toBe('decide');
+  });
+
+  it('keeps a key that was pressed while the set still ran', () => {
+    const early: Intent = { do: 'note-set', effort: 8 };
+    const { state } = run(plan, [...press('next', 'next'), { intent: early, waitMs: 5_000 }]);
+    expect(state.sets[0]).toMatchObject({ endedAtMs: null, effort: 8 });
+  });
+
+  it('tells counted by the clock from watched by a person', () => {
+    const byClock = run(plan, [
+      ...press('next', 'next'),
+      ...press('note-set').map((one) => ({ ...one, waitMs: 70_000 })),
+    ]);
+    expect(byClock.state.sets[0]).toMatchObject({ countedReps: 30, countedBy: 'clock' });
+    const watched = run(plan, [...press('next', 'next', 'next', 'confirm-reps')]);
+    expect(watched.state.sets[0]).toMatchObject({ countedBy: 'person' });
+  });
+
+  it('notes a stop sign with the limbs under the cuff, and stops at once; an expected one goes on', () => {
+    const sign = (id: 'burn' | 'numb-or-tingling') => [
+      ...press('next', 'next'),
+      { intent: { do: 'note-sign', sign: id } as Intent, waitMs: 3_000 },
+    ];
+    expect(openSet(run(plan, sign('burn')).state)).not.toBeNull();
+    const { log, state, nowMs } = run(plan, sign('numb-or-tingling'));
+    expect(log.find(({ type }) => type === 'sign-noted')).toMatchObject({ limbs: ['left-thigh'] });
+    expect(nextStep(plan, state, nowMs)).toMatchObject({ do: 'release', why: 'stopped' });
+  });
+
+  it('takes corrections only once it is finished', () => {
+    const { state, nowMs } = run(plan, press(...Array<'next'>(12).fill('next')));
+    const refused = (intent: Intent) => decide(plan, state, intent, nowMs).refused;
+    expect(refused({ do: 'loosen' })).toContain('corrections only');
+    expect(refused({ do: 'stop', why: 'x' })).toContain('corrections only');
+    expect(decide(plan, state, { do: 'note-set', effort: 7 }, nowMs).events).toHaveLength(1);
+    expect(decide(plan, state, { do: 'correct-reps', byReps: -2 }, nowMs).events).toHaveLength(1);
+  });
+
+  it('moves a strap by its mark, tighter only before a set', () => {
+    const strapped = composeSession(
+      {
+        goal: 'size',
+        schoolId: 'research-consensus',
+        exercises: [
+          testExercise(
+            { exerciseId: 'leg-press', protocolId: 'quick-pair' },
+            {
+              load: { kind: 'unweighed', with: 'body weight' },
+              limbs: [{ kind: 'by-feel', limb: 'left-thigh', strapId: 'strap' }],
+            },
+          ),
+        ],
+      },
+      wideBasis,
+    ).plan;
+    const mark = (...keys: Intent['do'][]) => {
+      const target = inHand(strapped, run(strapped, press('next', ...keys)).state)?.limbs[0];
+      return target?.kind === 'by-feel' ? target.mark : null;
+    };
+    expect([mark(), mark('loosen'), mark('raise'), mark('raise', 'raise'), mark('next', 'raise')]).toEqual([
+      6, 5, 7, 7, 6,
+    ]);
+    expect(mark('next', 'loosen')).toBe(5);
+  });
+});

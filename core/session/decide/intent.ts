@@ -1,0 +1,59 @@
+import type { WeightKit } from '../../load/weight-kit';
+import type { Plan } from '../../plan/plan';
+import type { Limb } from '../../quantity/limb';
+import type { EventBody, FollowUp, StopReason } from '../events';
+import type { SetPlace } from '../places';
+import type { SignId } from '../signs';
+import type { ReviewAnswer, SessionState } from '../state';
+
+/** What somebody or something means to do. Where no limb is named, all of the exercise in hand are meant. */
+export type Intent =
+  /** The one thing expected next: what Space does. */
+  | { do: 'next' }
+  | { do: 'top-up'; limb?: Limb }
+  /** 10 mmHg looser, or one mark under a strap; with the cuff down, for the next inflation. */
+  | { do: 'loosen'; limb?: Limb; byMmHg?: number }
+  /** 10 mmHg or one mark up, once before a set, never over what was signed (rule RUN-4). */
+  | { do: 'raise'; limb?: Limb }
+  | { do: 'read'; limb: Limb; pressureMmHg: number }
+  /** A pump reports what it reads. */
+  | { do: 'pump-reports'; limb: Limb; pressureMmHg: number }
+  /** Without limbs: every cuff that is up. */
+  | { do: 'release'; limbs?: readonly Limb[] }
+  /** The cuff pinches: down, up the limb, and the set again (rule FIT-4). */
+  | { do: 're-fit' }
+  | { do: 'take-back-end' }
+  | { do: 'stop'; why: string }
+  | { do: 'note-sign'; sign: SignId; limbs?: readonly Limb[]; note?: string }
+  | { do: 'check-colour'; good: boolean; place?: SetPlace }
+  | { do: 'note-set'; place?: SetPlace; effort?: number; jointPain?: number; reason?: StopReason }
+  | { do: 'became-hard'; place?: SetPlace; rep?: number }
+  | { do: 'correct-reps'; byReps: number; place?: SetPlace }
+  | { do: 'confirm-reps'; place?: SetPlace }
+  | { do: 'correct-start'; byMs: number; place?: SetPlace }
+  | { do: 'correct-load'; loadKg: number; place?: SetPlace }
+  | { do: 'note-heart-rate'; moment: 'minute-5' | 'end'; beatsPerMinute: number; place?: SetPlace }
+  | { do: 'answer-offer'; accepted: boolean; kits: readonly WeightKit[] }
+  | { do: 'undo'; eventId: string }
+  | { do: 'take-over'; runner: string }
+  | ({ do: 'answer-review' } & ReviewAnswer)
+  | ({ do: 'follow-up' } & FollowUp);
+
+/** What a device is to do about it: bring a cuff to a pressure, or let it down. */
+export type Effect = { do: 'bring'; limb: Limb; pressureMmHg: number } | { do: 'let-down'; limb: Limb };
+
+/** What comes of an intention: events for the log and effects for the pumps; or why nothing does, in words. */
+export type Decision = { events: EventBody[]; effects: Effect[]; refused: string | null };
+
+/** Cuffs whose regulated pump is connected: it is told, and reports by itself when the cuff is up. */
+export type Hands = { pumped: readonly Limb[] };
+
+/** What every intention is decided from. */
+export type Situation = { plan: Plan; state: SessionState; nowMs: number; hands: Hands };
+
+export const decided = (events: EventBody[], effects: Effect[] = []): Decision => ({
+  events,
+  effects,
+  refused: null,
+});
+export const refuse = (words: string): Decision => ({ events: [], effects: [], refused: words });

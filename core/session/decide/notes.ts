@@ -1,0 +1,116 @@
+import { repsByPace } from '../../protocol/pace';
+import { offerAfterSet } from '../offer';
+import { lastSet, type SetPlace } from '../places';
+import { SIGNS } from '../signs';
+import { inflatedLimbs, openSet, type SessionState } from '../state';
+import { type Decision, decided, type Intent, refuse, type Situation } from './intent';
+import { loosen } from './pressure';
+import { endSet } from './sets';
+
+type Of<D extends Intent['do']> = Extract<Intent, { do: D }>;
+
+/** The set that is meant: the one named, else the one under way or the last. */
+function placeOf(state: SessionState, place: SetPlace | undefined): SetPlace | null {
+  if (place) return place;
+  const set = lastSet(state);
+  return set ? { exerciseIndex: set.exerciseIndex, setIndex: set.setIndex } : null;
+}
+
+const NO_SET = 'No set has begun yet.';
+
+/** Stops the session; what asks for release then asks until it is done (rule RUN-3). */
+export function stop(now: Situation, { why }: Of<'stop'>): Decision {
+  if (now.state.stopped) return refuse('It is stopped already.');
+  return decided([...endSet(now, 'operator'), { type: 'stopped', why }]);
+}
+
+/** Notes a sign, in the limbs named or else those under a cuff; a stop sign stops the session at once (rule RUN-3). */
+export function noteSign(now: Situation, { sign, limbs, note }: Of<'note-sign'>): Decision {
+  const worn = limbs ?? inflatedLimbs(now.state).map(({ limb }) => limb);
+  const noted = {
+    type: 'sign-noted',
+    sign,
+    ...(worn.length > 0 ? { limbs: [...worn] } : {}),
+    ...(note ? { note } : {}),
+  } as const;
+  if (SIGNS[sign].level === 'expected' || now.state.stopped || now.state.finishedAtMs !== null) {
+    return decided([noted]);
+  }
+  return decided([noted, ...stop(now, { do: 'stop', why: SIGNS[sign].label }).events]);
+}
+
+export function checkColour({ state }: Situation, { good, place }: Of<'check-colour'>): Decision {
+  const at = placeOf(state, place);
+  if (!at || openSet(state)) return refuse('Colour and feeling are looked at after a set.');
+  return decided([{ type: 'colour-checked', ...at, good }]);
+}
+
+/** Effort, joint pain, why it ended: of the set under way too, so that a key pressed early is not lost (rule RUN-2). */
+export function noteSet(
+  { state }: Situation,
+  { place, effort, jointPain, reason }: Of<'note-set'>,
+): Decision {
+  const at = placeOf(state, place);
+  if (!at) return refuse(NO_SET);
+  return decided([
+    {
+      type: 'set-noted',
+      ...at,
+      ...(effort === undefined ? {} : { effort }),
+      ...(jointPain === undefined ? {} : { jointPain }),
+      ...(reason === undefined ? {} : { reason }),
+    },
+  ]);
+}
+
+/** It became hard now: at the repetition the pace is at, or the one that is named (rules RUN-2, REV-3). */
+export function becameHard({ plan, state, nowMs }: Situation, { place, rep }: Of<'became-hard'>): Decision {
+  const at = placeOf(state, place);
+  if (!at) return refuse(NO_SET);
+  if (rep !== undefined) return decided([{ type: 'became-hard', ...at, rep }]);
+  const set = openSet(state);
+  const exercise = set && plan.exercises[set.exerciseIndex];
+  if (!exercise || set.plannedReps === null) return refuse('Name the repetition: no set is under way.');
+  const now = repsByPace(nowMs - set.startedAtMs, exercise.tempo, set.plannedReps);
+  return decided([{ type: 'became-hard', ...at, rep: now }]);
+}
+
+export function correctReps({ state }: Situation, { byReps, place }: Of<'correct-reps'>): Decision {
+  const at = placeOf(state, place);
+  return at ? decided([{ type: 'reps-corrected', ...at, byReps }]) : refuse(NO_SET);
+}
+
+export function confirmReps({ state }: Situation, { place }: Of<'confirm-reps'>): Decision {
+  const at = placeOf(state, place);
+  return at ? decided([{ type: 'reps-confirmed', ...at }]) : refuse(NO_SET);
+}
+
+export function correctStart({ state }: Situation, { byMs, place }: Of<'correct-start'>): Decision {
+  const at = placeOf(state, place);
+  return at ? decided([{ type: 'start-corrected', ...at, byMs }]) : refuse(NO_SET);
+}
+
+/** Another load than planned, never above the signed one: a heavier one is signed first (rule RUN-7). */
+export function correctLoad({ state }: Situation, { loadKg, place }: Of<'correct-load'>): Decision {
+  const at = placeOf(state, place);
+  return at ? decided([{ type: 'load-corrected', ...at, loadKg }]) : refuse(NO_SET);
+}
+
+export function noteHeartRate(
+  { state }: Situation,
+  { moment, beatsPerMinute, place }: Of<'note-heart-rate'>,
+): Decision {
+  const at = placeOf(state, place);
+  return at ? decided([{ type: 'heart-rate-noted', ...at, moment, beatsPerMinute }]) : refuse(NO_SET);
+}
+
+/** The change that is offered, taken or left; a loosening is done at once, or waits for the next inflation. */
+export function answerOffer(now: Situation, { accepted, kits }: Of<'answer-offer'>): Decision {
+  const offered = offerAfterSet(now.plan, now.state, kits);
+  if (!offered) return refuse('Nothing is offered.');
+  const { exerciseIndex, setIndex, offer, reason } = offered;
+  const answered = { type: 'offer-answered', exerciseIndex, setIndex, offer, accepted, reason } as const;
+  if (!accepted || offer.kind !== 'loosen') return decided([answered]);
+  const looser = loosen(now, { do: 'loosen', byMmHg: offer.byMmHg });
+  return decided([answered, ...looser.events], looser.effects);
+}

@@ -1,0 +1,14 @@
+import { limbSchema } from '../../quantity/limb';
+import { defineEvent } from './define';
+
+/** The occlusion limit was passed by a while and the cuff was still up (rule RUN-1). */
+export const alarmIgnored = defineEvent({
+  type: 'alarm-ignored',
+  body: { limb: limbSchema },
+  undoable: false,
+  afterFinish: true,
+  words: 'the alarm',
+  apply: (_, state, { atMs, limb }) => {
+    state.ignoredAlarms.push({ atMs, limb });
+  },
+});

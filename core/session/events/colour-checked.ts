@@ -1,0 +1,20 @@
+import { z } from 'zod';
+import { findSet } from '../state';
+import { defineEvent } from './define';
+import { setPlace } from './values';
+
+/** Colour and feeling after a set; not good asks for a decision that nobody can pass over (rules RUN-3, TIGHT). */
+export const colourChecked = defineEvent({
+  type: 'colour-checked',
+  body: { ...setPlace, good: z.boolean() },
+  undoable: true,
+  afterFinish: true,
+  words: 'the colour',
+  apply: (_, state, event) => {
+    const set = findSet(state, event);
+    if (!set) return;
+    set.colourGood = event.good;
+    const { exerciseIndex, setIndex } = event;
+    state.toDecide = event.good ? null : { exerciseIndex, setIndex };
+  },
+});

@@ -1,0 +1,17 @@
+import { limbSchema } from '../../quantity/limb';
+import { openInflation } from '../state';
+import { defineEvent } from './define';
+
+export const cuffReleased = defineEvent({
+  type: 'cuff-released',
+  body: { limb: limbSchema },
+  undoable: false,
+  afterFinish: true,
+  words: 'the release',
+  apply: (_, state, { atMs, limb: id }) => {
+    const inflation = openInflation(state.limbs.find(({ limb }) => limb === id));
+    if (!inflation) return;
+    inflation.toMs = Math.max(atMs, inflation.fromMs);
+    state.toDecide = null;
+  },
+});

@@ -1,0 +1,20 @@
+import { z } from 'zod';
+import { findSet } from '../state';
+import { defineEvent } from './define';
+import { setPlace } from './values';
+
+export const heartRateNoted = defineEvent({
+  type: 'heart-rate-noted',
+  body: {
+    ...setPlace,
+    moment: z.enum(['minute-5', 'end']),
+    beatsPerMinute: z.number().int().min(30).max(240),
+  },
+  undoable: true,
+  afterFinish: true,
+  words: 'the heart rate',
+  apply: (_, state, event) => {
+    const { moment, beatsPerMinute } = event;
+    findSet(state, event)?.heartRates.push({ moment, beatsPerMinute });
+  },
+});

@@ -1,0 +1,16 @@
+import { findSet } from '../state';
+import { defineEvent } from './define';
+import { setPlace } from './values';
+
+/** Somebody watched, and the count of the clock is right (rule RUN-2). */
+export const repsConfirmed = defineEvent({
+  type: 'reps-confirmed',
+  body: setPlace,
+  undoable: true,
+  afterFinish: true,
+  words: 'the count',
+  apply: (_, state, event) => {
+    const set = findSet(state, event);
+    if (set) set.countedBy = 'person';
+  },
+});

@@ -1,0 +1,15 @@
+import { z } from 'zod';
+import { openSet } from '../state';
+import { defineEvent } from './define';
+import { setPlace } from './values';
+
+export const restStarted = defineEvent({
+  type: 'rest-started',
+  body: { ...setPlace, restMs: z.number().int().min(0).max(600_000) },
+  undoable: false,
+  afterFinish: false,
+  words: 'the rest',
+  apply: (_, state, { atMs, restMs }) => {
+    if (!openSet(state)) state.rest = { startedAtMs: atMs, restMs };
+  },
+});

@@ -1,0 +1,23 @@
+import { findSet } from '../state';
+import { defineEvent } from './define';
+import { scaleSchema, setPlace, stopReasonSchema } from './values';
+
+export const setNoted = defineEvent({
+  type: 'set-noted',
+  body: {
+    ...setPlace,
+    reason: stopReasonSchema.optional(),
+    effort: scaleSchema.optional(),
+    jointPain: scaleSchema.optional(),
+  },
+  undoable: true,
+  afterFinish: true,
+  words: 'the note',
+  apply: (_, state, event) => {
+    const set = findSet(state, event);
+    if (!set) return;
+    set.reason = event.reason ?? set.reason;
+    set.effort = event.effort ?? set.effort;
+    set.jointPain = event.jointPain ?? set.jointPain;
+  },
+});

@@ -1,0 +1,15 @@
+import { z } from 'zod';
+import { defineEvent } from './define';
+
+export const stopped = defineEvent({
+  type: 'stopped',
+  body: { why: z.string().trim().min(1).max(300) },
+  undoable: false,
+  afterFinish: false,
+  words: 'the stop',
+  apply: (_, state, { atMs, why }) => {
+    state.stopped ??= { atMs, why };
+    state.rest = null;
+    state.toDecide = null;
+  },
+});

@@ -1,0 +1,14 @@
+import { z } from 'zod';
+import { defineEvent } from './define';
+
+/** Another device runs the session from now on (rule RUN-9). */
+export const takenOver = defineEvent({
+  type: 'taken-over',
+  body: { runner: z.string().min(1).max(64) },
+  undoable: false,
+  afterFinish: false,
+  words: 'the device that runs it',
+  apply: (_, state, { runner }) => {
+    state.runner = runner;
+  },
+});

@@ -1,0 +1,12 @@
+import { z } from 'zod';
+import { defineEvent } from './define';
+
+/** Takes a correction or a note back. What it takes back is left out before anything is applied. */
+export const undone = defineEvent({
+  type: 'undone',
+  body: { eventId: z.uuid() },
+  undoable: false,
+  afterFinish: true,
+  words: 'the undoing',
+  apply: () => {},
+});

@@ -1,0 +1,51 @@
+import { z } from 'zod';
+
+/** Why a set ended (rule RUN-2). */
+export const stopReasonSchema = z.enum(['done', 'failure', 'pain', 'operator']);
+export type StopReason = z.infer<typeof stopReasonSchema>;
+
+export const scaleSchema = z.number().int().min(0).max(10);
+export const loadKgSchema = z.number().min(0).max(500);
+export const pressureMmHgSchema = z.number().min(0).max(400);
+
+/** A set of the plan, by its exercise and its place in it. */
+export const setPlace = {
+  exerciseIndex: z.number().int().min(0).max(50),
+  setIndex: z.number().int().min(0).max(50),
+};
+
+/** What the bench may offer after a set that fell short: loosen, lighten, or rest longer (rules RUN-4, REV-3, REV-4). */
+export const offerSchema = z.discriminatedUnion('kind', [
+  z.object({ kind: z.literal('loosen'), byMmHg: z.number().int().positive().max(50) }),
+  z.object({ kind: z.literal('lighten'), loadKg: loadKgSchema, recipe: z.string().max(120) }),
+  z.object({ kind: z.literal('rest'), restMs: z.number().int().min(0).max(600_000) }),
+]);
+export type Offer = z.infer<typeof offerSchema>;
+
+export const urgentSignSchema = z.enum([
+  'dark-urine',
+  'weakness',
+  'swollen-limb',
+  'breathless',
+  'chest-pain',
+]);
+
+/** How the person was the day after (rule RUN-6). */
+export const followUpSchema = z.object({
+  soreness: scaleSchema,
+  bruising: z.enum(['none', 'small', 'wide']),
+  pinpointBleeding: z.boolean(),
+  numbness: z.boolean(),
+  skinAbrasion: z.boolean().optional(),
+  /** Signs that are referred urgently; none in answers of older devices. */
+  urgent: z.array(urgentSignSchema).optional(),
+});
+export type FollowUp = z.infer<typeof followUpSchema>;
+
+/** What an answered review changes for the next session. */
+export const reviewChangeSchema = z.object({
+  pressurePoints: z.number().min(-40).max(20).optional(),
+  loadSteps: z.union([z.literal(-1), z.literal(1)]).optional(),
+  restMs: z.number().int().min(0).max(600_000).optional(),
+  heavyBridge: z.literal(true).optional(),
+});

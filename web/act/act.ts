@@ -1,0 +1,58 @@
+import { type QueryClient, useQueryClient } from '@tanstack/react-query';
+import { useCallback } from 'react';
+import { toast } from 'sonner';
+import type { SessionView } from '#contract/session';
+import { decide } from '#core/session/decide/decide';
+import type { Decision, Effect, Hands, Intent } from '#core/session/decide/intent';
+import { fold } from '#core/session/fold';
+import { mergeLogs } from '#core/session/log';
+import { serverNow } from '../data/clock';
+import { appendNow } from '../data/live-session';
+import { remembered } from '../data/local-log';
+import { inflateByPump, letDownPump, sessionPumps } from '../devices/session-pumps';
+
+/** What an intention needs to know of a session; its newest state is folded anew, since a view may be a moment behind. */
+export type ActedOn = Pick<SessionView, 'id' | 'plan' | 'events'>;
+
+/**
+ * The one way from a key to the log and the pump (architecture, idea 2): decides on the newest state, appends what comes
+ * of it and runs its effects, for every view alike.
+ */
+export function act(queries: QueryClient, { id, plan, events }: ActedOn, intent: Intent): Decision {
+  const nowMs = serverNow();
+  const state = fold(plan, mergeLogs(events, remembered(id)));
+  const decision = decide(plan, state, intent, nowMs, handsOf(id));
+  void appendNow(queries, id, ...decision.events);
+  for (const effect of decision.effects) run(id, effect, nowMs);
+  return decision;
+}
+
+/** How a view acts on its session. */
+export type Act = (intent: Intent) => Decision;
+
+/** Acts on one session; a refusal is said, since a key that does nothing is a riddle. */
+export function useAct(view: ActedOn): Act {
+  const queries = useQueryClient();
+  return useCallback(
+    (intent) => {
+      const decision = act(queries, view, intent);
+      if (decision.refused && intent.do !== 'next') toast(decision.refused);
+      return decision;
+    },
+    [queries, view],
+  );
+}
+
+/** Cuffs of a session whose regulated pump is there. */
+function handsOf(sessionId: string): Hands {
+  return {
+    pumped: sessionPumps()
+      .filter((pump) => pump.sessionId === sessionId && pump.source.kind === 'regulated' && !pump.lost)
+      .map(({ limb }) => limb),
+  };
+}
+
+function run(sessionId: string, effect: Effect, nowMs: number): void {
+  if (effect.do === 'bring') inflateByPump(sessionId, effect.limb, effect.pressureMmHg, nowMs);
+  else letDownPump(sessionId, effect.limb);
+}

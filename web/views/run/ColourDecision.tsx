@@ -1,0 +1,36 @@
+import { AlertDialog } from 'radix-ui';
+import type { Act } from '../../act/act';
+import { Button } from '../../parts/Button';
+
+/** Colour or feeling was not good: somebody decides, and nothing else goes on before (rule RUN-3). It cannot be dismissed. */
+export function ColourDecision({ open, act, noteSign }: { open: boolean; act: Act; noteSign: () => void }) {
+  return (
+    <AlertDialog.Root open={open}>
+      <AlertDialog.Portal>
+        <AlertDialog.Overlay className="fixed inset-0 z-40 bg-ink/40" />
+        <AlertDialog.Content
+          onEscapeKeyDown={(event) => event.preventDefault()}
+          className="fixed top-24 left-1/2 z-50 w-[560px] max-w-[94vw] -translate-x-1/2 rounded-sm border-2 border-vermilion bg-paper p-5"
+        >
+          <AlertDialog.Title className="text-2xl font-semibold">
+            Colour or feeling is not good
+          </AlertDialog.Title>
+          <AlertDialog.Description className="mt-1 text-[15px] text-quiet">
+            Numb, pale, blue, purple, cold or sharp pain: note the sign, and the session stops (RUN-3). Too
+            tight: loosen or release, and look again.
+          </AlertDialog.Description>
+          <div className="mt-4 grid gap-2 sm:grid-cols-2">
+            <Button kind="stop" onClick={noteSign}>
+              Note the sign
+            </Button>
+            <Button kind="stop" onClick={() => act({ do: 'release' })}>
+              Release
+            </Button>
+            <Button onClick={() => act({ do: 'loosen' })}>Loosen</Button>
+            <Button onClick={() => act({ do: 'check-colour', good: true })}>Looked again: good</Button>
+          </div>
+        </AlertDialog.Content>
+      </AlertDialog.Portal>
+    </AlertDialog.Root>
+  );
+}

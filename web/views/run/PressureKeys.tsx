@@ -1,0 +1,47 @@
+import type { InHand } from '#core/session/in-hand';
+import type { Act } from '../../act/act';
+import { Button } from '../../parts/Button';
+
+/** Looser at any time; up and topped up only before a set; a pinch is put right by re-fitting (rules RUN-4, FIT-4). */
+export function PressureKeys({
+  hand,
+  inSet,
+  up,
+  act,
+}: {
+  hand: InHand;
+  inSet: boolean;
+  up: boolean;
+  act: Act;
+}) {
+  const byFeel = hand.limbs.every(({ kind }) => kind === 'by-feel');
+  return (
+    <div className="grid grid-cols-2 gap-2">
+      <Button keyHint="L" onClick={() => act({ do: 'loosen' })}>
+        {byFeel ? 'One mark looser' : 'Loosen 10'}
+      </Button>
+      {byFeel ? (
+        <Button keyHint="P" disabled={inSet} onClick={() => act({ do: 'raise' })}>
+          One mark tighter
+        </Button>
+      ) : (
+        <Button keyHint="T" disabled={inSet || !up} onClick={() => act({ do: 'top-up' })}>
+          Top up
+        </Button>
+      )}
+      {!byFeel && isLoosened(hand) && (
+        <Button keyHint="P" disabled={inSet} onClick={() => act({ do: 'raise' })}>
+          10 back up
+        </Button>
+      )}
+      {up && (
+        <Button keyHint="M" onClick={() => act({ do: 're-fit' })}>
+          It pinches: re-fit
+        </Button>
+      )}
+    </div>
+  );
+}
+
+const isLoosened = ({ limbs }: InHand): boolean =>
+  limbs.some((target) => target.kind === 'measured' && target.targetMmHg < target.signed.pressure.value);
