@@ -88,9 +88,9 @@ async function play(
       await post(`${base}/day-checks`, { notWell: [], painNow: 1, bloodPressure: null });
       const session = { id: uuidFrom(`${record.name} ${deed.daysAgo}`, NAMESPACE), startMs: atMs };
       await post('/sessions', { id: session.id, prescriptionId: prescription.id });
-      await post(`/sessions/${session.id}/events`, {
-        events: pastSessionLog(prescription.plan, session, deed.reps, deed.efforts),
-      });
+      const events = pastSessionLog(prescription.plan, session, deed.reps, deed.efforts);
+      setClock(Math.max(...events.map((event) => event.atMs)));
+      await post(`/sessions/${session.id}/events`, { events });
       const dayAfterMs = atMs + MS_PER_DAY;
       setClock(dayAfterMs);
       await post(`/sessions/${session.id}/events`, { events: [dayAfterEvent(session.id, dayAfterMs)] });

@@ -10,12 +10,14 @@ import type { ProblemBody } from '#contract/problem';
 import type { SessionView } from '#contract/session';
 import type { ExerciseChoice } from '#core/plan/choices';
 import { type TestChoices, testExercise } from '#core/plan/plan.fixture';
+import { START_MS } from '#core/session/session.fixture';
 import { createApp } from './app';
 import { openDatabase } from './db/database';
 import { KitEntity, PracticeEntity, PractitionerEntity } from './db/entities';
 
 export const DAY_MS = 86_400_000;
-export const NOON_MS = Date.UTC(2026, 4, 4, 12);
+/** When tests begin: the moment the logs of `core/session` fixtures do. */
+export const NOON_MS = START_MS;
 
 const kit = (list: KitItem['list'], item: KitItem['item']) =>
   [KitEntity, { id: item.id, list, item, retiredAtMs: null }] as const;
@@ -224,11 +226,16 @@ export const prescriptionFor = (client: ClientRecord, changes: TestChoices = {})
 
 export const SESSION_ID = '00000000-0000-4000-8000-000000000000';
 
-/** A session just opened, with the id the events of `core/session` fixtures carry. */
+/** Ten minutes: as long as the logs of `core/session` fixtures last. */
+export const LASTS_MS = 600_000;
+
+/** A session opened ten minutes ago, with the id the events of `core/session` fixtures carry. */
 export async function openSession(api: Api): Promise<SessionView> {
   const client = await measuredClient(api);
   const signed = await api.post(`/clients/${client.id}/prescriptions`, prescriptionFor(client));
   await api.post(`/clients/${client.id}/day-checks`, WELL);
   const prescriptionId = signed.facts.prescriptions[0]?.id;
-  return api.post<SessionView>('/sessions', { id: SESSION_ID, prescriptionId });
+  const view = await api.post<SessionView>('/sessions', { id: SESSION_ID, prescriptionId });
+  api.clock.nowMs += LASTS_MS;
+  return view;
 }

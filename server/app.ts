@@ -23,12 +23,14 @@ export type AppOptions = {
   /** Wall clock in ms, so that tests can set the day. */
   now: () => number;
   log: Logger;
+  /** How far ahead of the server's clock an event may be (rule RUN-9). */
+  aheadMs?: number;
   /** Folder of the built interface; left out where another server shows it. */
   webRoot?: string;
 };
 
 /** Typed routes under /api; the web client takes its types from here. */
-const apiRoutes = (now: () => number) =>
+const apiRoutes = (now: () => number, aheadMs: number) =>
   new Hono<Env>()
     .get('/health', (c) => c.json({ ok: true }))
     // Devices learn by it how far their own clock is off (rule RUN-9).
@@ -38,16 +40,17 @@ const apiRoutes = (now: () => number) =>
     .route('/clients', occlusionPressureRoutes)
     .route('/clients', prescriptionRoutes)
     .route('/clients', programmeRoutes)
-    .route('/sessions', sessionRoutes(new SessionFeed()))
+    .route('/sessions', sessionRoutes(new SessionFeed(), aheadMs))
     .route('/practice-attempts', practiceAttemptRoutes)
     .route('/devices', deviceRoutes(new DeviceHub(), now));
 
 export type AppType = ReturnType<typeof apiRoutes>;
 
+const USUAL_AHEAD_MS = 120_000;
 const MOST_BYTES = 2 * 1024 * 1024;
 
 /** The whole HTTP application over one database. */
-export function createApp({ orm, now, log, webRoot }: AppOptions): Hono<Env> {
+export function createApp({ orm, now, log, webRoot, aheadMs = USUAL_AHEAD_MS }: AppOptions): Hono<Env> {
   const app = new Hono<Env>();
   app.use(
     secureHeaders({
@@ -68,7 +71,7 @@ export function createApp({ orm, now, log, webRoot }: AppOptions): Hono<Env> {
     await next();
   });
   app.use('/api/*', withPractitioner);
-  app.route('/api', apiRoutes(now));
+  app.route('/api', apiRoutes(now, aheadMs));
   app.all('/api/*', () => {
     throw notFound('This address');
   });

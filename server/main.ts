@@ -17,7 +17,14 @@ const log = pino(
 
 mkdirSync(dirname(file), { recursive: true });
 const orm = await openDatabase(file);
-const app = createApp({ orm, now: Date.now, log, ...(webRoot ? { webRoot } : {}) });
+const aheadMs = process.env.NERVATO_CLOCK_AHEAD_MS;
+const app = createApp({
+  orm,
+  now: Date.now,
+  log,
+  ...(webRoot ? { webRoot } : {}),
+  ...(aheadMs ? { aheadMs: Number(aheadMs) } : {}),
+});
 // An asked-for port is taken as it is, so a restart comes back at the same address; the usual one may be busy.
 const port = process.env.NERVATO_PORT
   ? Number(process.env.NERVATO_PORT)

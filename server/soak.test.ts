@@ -152,6 +152,7 @@ it('keeps eight sessions of twenty minutes true to the limb, and loses no event 
   let nowMs = NOON_MS;
   while (nowMs < NOON_MS + 2 * LASTS_MS && floor.some(({ simulated }) => !simulated.over)) {
     nowMs += 100 + 400 * random();
+    api.clock.nowMs = Math.ceil(nowMs);
     for (const lane of floor) {
       if (!lane.simulated.over) lane.simulated.tick(nowMs);
       if (lane.simulated.log.length - lane.sent < 12 && !lane.simulated.over) continue;

@@ -65,6 +65,8 @@ export class Nervato {
         NERVATO_WEB_ROOT: './dist/web',
         NERVATO_PORT: String(this.port),
         NERVATO_LOG_LEVEL: 'warn',
+        // Journeys hold the page's clock and let it run ahead.
+        NERVATO_CLOCK_AHEAD_MS: String(24 * 3_600_000),
       },
       stdio: ['ignore', 'pipe', 'inherit'],
     });

@@ -7,6 +7,7 @@ import { foldAll as fold, logOf, WHOLE_SESSION } from '#core/session/session.fix
 import {
   DAY_MS,
   measuredClient,
+  NOON_MS,
   openSession,
   prescriptionFor,
   SESSION_ID,
@@ -77,6 +78,63 @@ describe('the event log', () => {
   });
 });
 
+describe('what a log takes (RUN-9)', () => {
+  const [started, inflated, ...others] = LOG;
+  const at = (event: SessionEvent | undefined, atMs: number) => ({ ...event, atMs });
+
+  it('refuses what lies before the opening or ahead of the server, each at its place, and stores none of it', async () => {
+    const api = await startApi();
+    const { openedAtMs } = await openSession(api);
+    const ahead = api.clock.nowMs + 120_001;
+    const batch = [started, at(inflated, openedAtMs - 1), at(others[0], ahead)];
+    const { status, problem } = await api.refused(EVENTS, { events: batch });
+    expect(status).toBe(422);
+    expect(problem.errors.map(({ path }) => path)).toEqual(['events.1.atMs', 'events.2.atMs']);
+    expect((await api.get<SessionView>(`/sessions/${SESSION_ID}`)).events).toEqual([]);
+    await api.post(EVENTS, { events: [started, at(others[0], ahead - 1)] });
+  });
+
+  it('takes corrections only once a session is finished, and what happened before but arrives late', async () => {
+    const api = await startApi();
+    await openSession(api);
+    const late = LOG.filter(({ type }) => type === 'set-noted');
+    await api.post(EVENTS, { events: LOG.filter((event) => !late.includes(event)) });
+    await api.post(EVENTS, { events: late });
+    const afterwards = (seq: number, body: object) => ({
+      ...started,
+      id: `00000000-0000-4000-8000-0000000000${seq}`,
+      seq,
+      atMs: NOON_MS + 400_000,
+      ...body,
+    });
+    const place = { exerciseIndex: 0, setIndex: 3 };
+    await api.post(EVENTS, { events: [afterwards(50, { type: 'set-noted', ...place, effort: 9 })] });
+    await api.post(EVENTS, { events: [afterwards(51, { type: 'reps-corrected', ...place, byReps: -1 })] });
+    const refused = await api.refused(EVENTS, {
+      events: [afterwards(52, { type: 'set-started', ...place })],
+    });
+    expect(refused.status).toBe(409);
+    expect(refused.problem.detail).toContain('corrections only');
+    const kept = await api.get<SessionView>(`/sessions/${SESSION_ID}`);
+    expect(fold(kept.plan, kept.events).sets[3]).toMatchObject({ effort: 9, correctedBy: -3 });
+  });
+
+  it('answers 409 to a known id with other content, and tells nobody of it', async () => {
+    const api = await startApi();
+    await openSession(api);
+    await api.post(EVENTS, { events: [started, inflated] });
+    const feed = await api.follow('/sessions/feed');
+    const forged = { ...inflated, pressureMmHg: 300 };
+    const { status, problem } = await api.refused(EVENTS, { events: [forged] });
+    expect(status).toBe(409);
+    expect(problem.errors[0]?.path).toBe('events.0.id');
+    // What is new is told; what was known already is not told again.
+    await api.post(EVENTS, { events: [inflated, others[0]] });
+    expect(await feed.next()).toEqual({ opened: null, events: [others[0]] });
+    await feed.leave();
+  });
+});
+
 describe('opening a session', () => {
   it('opens once, however often it is asked', async () => {
     const api = await startApi();
@@ -133,17 +191,16 @@ describe('opening a session', () => {
     await api.post('/sessions', again);
   });
 
-  it('goes by when a red sign was received, not by the clock of the device that noted it (SCR-5)', async () => {
+  it('goes by when a red sign was received: a device may have been offline for days (SCR-5)', async () => {
     const api = await startApi();
     const view = await openSession(api);
-    const daysBehind = logOf([
+    const offline = logOf([
       [0, { type: 'session-started' }],
       [30, { type: 'sign-noted', sign: 'dizzy' }],
       [40, { type: 'session-finished' }],
-    ]).map((event) => ({ ...event, atMs: api.clock.nowMs - 40 * DAY_MS + event.seq }));
-    // It was offline for three days as well.
+    ]);
     api.clock.nowMs += 3 * DAY_MS;
-    await api.post(EVENTS, { events: daysBehind });
+    await api.post(EVENTS, { events: offline });
     await api.post(`/clients/${view.clientId}/day-checks`, WELL);
     const { problem } = await api.refused('/sessions', {
       id: '00000000-0000-4000-8000-000000000002',

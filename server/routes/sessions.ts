@@ -28,6 +28,7 @@ import { raiseHolds } from '../db/holds';
 import { readKit } from '../db/kit';
 import { changesSummary, NOTHING_DONE, summarise } from '../db/session-summary';
 import { withAudit } from '../db/with-audit';
+import { checkEvents } from '../live/check-events';
 import type { SessionFeed } from '../live/session-feed';
 import { notFound, Problem, refusedByRules, refusedField } from '../problem';
 import { body } from '../validate';
@@ -35,8 +36,11 @@ import { body } from '../validate';
 /** A quiet stream is written to now and then, so that nothing on the way takes it for dead. */
 const KEEP_ALIVE_MS = 15_000;
 
-/** Sessions and their append-only logs. An event id is accepted once, any number of times. */
-export const sessionRoutes = (feed: SessionFeed) =>
+/**
+ * Sessions and their append-only logs. An event id is accepted once, any number of times.
+ * @param aheadMs how far ahead of the server's clock an event may be (rule RUN-9)
+ */
+export const sessionRoutes = (feed: SessionFeed, aheadMs: number) =>
   new Hono<Env>()
     .get('/feed', (c) =>
       streamSSE(c, async (stream) => {
@@ -114,25 +118,20 @@ export const sessionRoutes = (feed: SessionFeed) =>
     .post('/:id/events', body(appendEventsSchema), async (c) => {
       const session = await findSession(c.var.em, c.req.param('id'));
       const { events } = c.req.valid('json');
-      const stray = events.findIndex((event) => event.sessionId !== session.id);
-      if (stray >= 0) {
-        throw new Problem(400, 'Another session', 'An event belongs to another session; none was stored.', [
-          { path: `events.${stray}.sessionId`, message: 'This event belongs to another session.' },
-        ]);
-      }
+      const fresh = await checkEvents(c.var.em, session, events, c.var.nowMs, aheadMs);
       await withAudit(
         c,
-        { action: 'events-appended', subject: session.id, detail: { count: events.length } },
+        { action: 'events-appended', subject: session.id, detail: { count: fresh.length } },
         async (em) => {
-          await appendEvents(em, session, events, {
+          await appendEvents(em, session, fresh, {
             receivedAtMs: c.var.nowMs,
             practitionerId: c.var.practitioner.id,
           });
-          await raiseHolds(em, session.clientId, holdsOfEvents(session, events, c.var.nowMs));
-          if (changesSummary(session, events)) await summarise(em, session);
+          await raiseHolds(em, session.clientId, holdsOfEvents(session, fresh, c.var.nowMs));
+          if (changesSummary(session, fresh)) await summarise(em, session);
         },
       );
-      feed.publish({ opened: null, events });
+      if (fresh.length > 0) feed.publish({ opened: null, events: fresh });
       return c.json({ accepted: events.map(({ id }) => id) });
     });
 
@@ -152,6 +151,7 @@ async function appendEvents(
   events: SessionEvent[],
   receipt: { receivedAtMs: number; practitionerId: string },
 ): Promise<void> {
+  if (events.length === 0) return;
   const rows = mergeLogs(events).map((event) => ({
     id: event.id,
     sessionId: session.id,

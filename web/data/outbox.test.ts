@@ -56,18 +56,41 @@ it('tries again by itself while the server is away', async () => {
   await vi.waitFor(async () => expect(await outbox.unsentEvents()).toEqual([]));
 });
 
-it('keeps what one session is refused, and still sends the others', async () => {
-  const other = LOG.map((event) => ({
-    ...event,
-    id: event.id.replace(/^0/, 'a'),
-    sessionId: '00000000-0000-4000-8000-00000000000b',
-  }));
+const other = LOG.map((event) => ({
+  ...event,
+  id: event.id.replace(/^0/, 'a'),
+  sessionId: '00000000-0000-4000-8000-00000000000b',
+}));
+const isOther = () => posted.at(-1)?.some((id) => id.startsWith('a')) ?? false;
+
+it('lets trouble with one session never stall another', async () => {
   const outbox = await import('./outbox');
   await outbox.keep([...LOG, ...other]);
-  answer = () => (posted.at(-1)?.[0]?.startsWith('a') ? Response.json({}) : refusal(422)());
+  answer = () => (isOther() ? Response.json({}) : refusal(500)());
   await outbox.sendOutbox();
   expect(ids(await outbox.unsentEvents())).toEqual(ids(LOG));
   answer = () => Response.json({});
   await outbox.sendOutbox();
   expect(await outbox.unsentEvents()).toEqual([]);
+});
+
+it('sets aside what is refused by name, sends the rest, and keeps it until somebody lets it go', async () => {
+  const outbox = await import('./outbox');
+  const [bad, ...good] = LOG;
+  await outbox.keep(LOG);
+  answer = () => {
+    const place = posted.at(-1)?.indexOf(bad?.id ?? '') ?? -1;
+    if (place < 0) return Response.json({});
+    const errors = [{ path: `events.${place}.atMs`, message: 'Too early.' }];
+    return Response.json(
+      { type: 'about:blank', title: 'No', status: 422, detail: 'Too early.', errors },
+      { status: 422 },
+    );
+  };
+  await outbox.sendOutbox();
+  expect(await outbox.unsentEvents()).toEqual([]);
+  expect(posted.at(-1)?.sort()).toEqual(ids(good));
+  expect(outbox.outboxState().aside).toMatchObject([{ id: bad?.id, words: 'Too early.' }]);
+  await outbox.letGo(bad?.id ?? '');
+  expect(outbox.outboxState().aside).toEqual([]);
 });

@@ -1,16 +1,55 @@
-import { useOutbox } from '../data/outbox';
+import { Popover } from 'radix-ui';
+import { EVENTS } from '#core/session/events';
+import { letGo, useOutbox } from '../data/outbox';
+import { Button } from '../parts/Button';
+import { dayAndTime } from '../parts/format';
 
 /** One honest line: whether the server has everything that happened here. */
 export function SaveLine() {
-  const { unsent, trouble, words } = useOutbox();
-  if (unsent === 0) return <p className="text-[14px] text-quiet">All saved on the server</p>;
+  const { unsent, unreached, aside } = useOutbox();
   const events = `${unsent} ${unsent === 1 ? 'event' : 'events'}`;
-  if (trouble === null) return <p className="text-[14px] text-quiet">Saving {events}…</p>;
   return (
-    <p role="status" className="notched text-[14px] text-ochre">
-      {trouble === 'unreached'
-        ? `${events} kept on this device, not yet on the server. Trying again.`
-        : `${events} kept on this device; the server refused: ${words}`}
-    </p>
+    <>
+      {aside.length > 0 && <SetAsideLine />}
+      {unsent === 0 ? (
+        <p className="text-[14px] text-quiet">All saved on the server</p>
+      ) : unreached ? (
+        <p role="status" className="notched text-[14px] text-ochre">
+          {events} kept on this device, not yet on the server. Trying again.
+        </p>
+      ) : (
+        <p className="text-[14px] text-quiet">Saving {events}…</p>
+      )}
+    </>
+  );
+}
+
+/** What the server refused: it is kept, shown with its words, and let go by hand (rule RUN-9). */
+function SetAsideLine() {
+  const { aside } = useOutbox();
+  return (
+    <Popover.Root>
+      <Popover.Trigger className="notched text-[14px] font-semibold text-ochre underline underline-offset-4">
+        {aside.length} refused by the server: look
+      </Popover.Trigger>
+      <Popover.Portal>
+        <Popover.Content
+          align="end"
+          className="z-40 max-h-[60vh] w-[28rem] max-w-[94vw] space-y-3 overflow-y-auto rounded-sm border border-ink bg-paper p-4"
+        >
+          {aside.map(({ id, event, words }) => (
+            <div key={id} className="border-b border-rule pb-2">
+              <p className="font-semibold first-letter:uppercase">
+                {EVENTS[event.type].words}, {dayAndTime(event.atMs)}
+              </p>
+              <p className="text-[14px]">{words}</p>
+              <Button className="mt-1" onClick={() => void letGo(id)}>
+                Let it go<span className="sr-only">: {EVENTS[event.type].words}</span>
+              </Button>
+            </div>
+          ))}
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
   );
 }

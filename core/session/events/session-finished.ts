@@ -4,7 +4,8 @@ export const sessionFinished = defineEvent({
   type: 'session-finished',
   body: {},
   undoable: false,
-  afterFinish: false,
+  // Two devices may both have finished it.
+  afterFinish: true,
   words: 'the end',
   apply: (_, state, { atMs }) => {
     state.finishedAtMs ??= atMs;

@@ -1,0 +1,96 @@
+import { isDeepStrictEqual } from 'node:util';
+import type { EntityManager } from '@mikro-orm/libsql';
+import { EVENTS, type SessionEvent } from '#core/session/events';
+import { SessionEventEntity, type SessionRow } from '../db/entities';
+import { Problem } from '../problem';
+
+/**
+ * Which events of a batch are new; a batch with one that cannot be is refused whole, each named at its place, so that the
+ * device sets it aside and sends the rest (rule RUN-9).
+ * @param aheadMs how far ahead of the server's clock an event may be
+ * @throws Problem 400 for another session's, 409 for a known id with other content or a finished session, 422 for its time
+ */
+export async function checkEvents(
+  em: EntityManager,
+  session: SessionRow,
+  events: readonly SessionEvent[],
+  nowMs: number,
+  aheadMs: number,
+): Promise<SessionEvent[]> {
+  refuse(
+    400,
+    'Another session',
+    places(events, ({ sessionId }) => sessionId !== session.id),
+    'sessionId',
+    () => 'This event belongs to another session; none was stored.',
+  );
+  const known = await knownEvents(em, events);
+  const firstById = new Map<string, SessionEvent>();
+  for (const event of [...known, ...events]) if (!firstById.has(event.id)) firstById.set(event.id, event);
+  refuse(
+    409,
+    'Another event',
+    places(events, (event) => !isDeepStrictEqual(plain(firstById.get(event.id)), plain(event))),
+    'id',
+    () => 'An event with this id is on record and says something else; none of this batch was stored.',
+  );
+  const knownIds = new Set(known.map(({ id }) => id));
+  const fresh = (event: SessionEvent) => !knownIds.has(event.id);
+  refuse(
+    422,
+    'Outside the session',
+    places(
+      events,
+      (event) => fresh(event) && (event.atMs < session.openedAtMs || event.atMs > nowMs + aheadMs),
+    ),
+    'atMs',
+    (event) =>
+      event.atMs < session.openedAtMs
+        ? 'It is said to have happened before the session was opened: the clock of the device was behind.'
+        : 'It is said to happen in the future: the clock of the device is ahead.',
+  );
+  const finishedMs = session.finishedAtMs ?? Number.POSITIVE_INFINITY;
+  refuse(
+    409,
+    'Finished',
+    places(events, (event) => fresh(event) && event.atMs > finishedMs && !EVENTS[event.type].afterFinish),
+    'type',
+    ({ type }) =>
+      `The session is finished and takes corrections only: ${EVENTS[type].words} came after its end.`,
+  );
+  return [...new Map(events.filter(fresh).map((event) => [event.id, event])).values()];
+}
+
+type Place = { place: number; event: SessionEvent };
+
+const places = (events: readonly SessionEvent[], isWrong: (event: SessionEvent) => boolean): Place[] =>
+  events.flatMap((event, place) => (isWrong(event) ? [{ place, event }] : []));
+
+function refuse(
+  status: 400 | 409 | 422,
+  title: string,
+  wrong: readonly Place[],
+  field: string,
+  words: (event: SessionEvent) => string,
+): void {
+  const [first] = wrong;
+  if (!first) return;
+  throw new Problem(
+    status,
+    title,
+    words(first.event),
+    wrong.map(({ place, event }) => ({
+      path: `events.${place}.${field}`,
+      message: words(event),
+      rule: 'RUN-9',
+    })),
+  );
+}
+
+async function knownEvents(em: EntityManager, events: readonly SessionEvent[]): Promise<SessionEvent[]> {
+  const rows = await em.find(SessionEventEntity, { id: { $in: events.map(({ id }) => id) } });
+  return rows.map(({ event }) => event);
+}
+
+// As it was sent: what JSON leaves out is no difference.
+const plain = (event: SessionEvent | undefined): unknown => JSON.parse(JSON.stringify(event ?? null));
