@@ -1,11 +1,12 @@
 import type { Derived, Step } from '../derivation/derived';
-import { toDecimals } from '../quantity/rounding';
+import { tidy, toDecimals } from '../quantity/rounding';
 import { mean, median, spread } from '../quantity/statistics';
 import { LIMITS } from '../rules/limits';
+import { METHODS, type PulseMethod } from './methods';
 import { bracket, type ReadingSchool, readTrial, type Trial } from './trial';
 
 // The spread a careful operator shows from trial to trial, and how many trials that belief is worth (LOP-3).
-const PRIOR = { spreadMmHg: 4, worthTrials: 4 };
+const PRIOR = { spreadMmHg: 5, worthTrials: 3 };
 
 /** What to do next at the plinth, judged by rule LOP-3. */
 export type TrialAdvice = {
@@ -27,17 +28,23 @@ export type Estimate = {
  * @param estimatesMmHg one estimate a trial; at least one
  * @param meanHalfWidthMmHg mean half-width of the trials' brackets
  * @param gaugeDivisionMmHg smallest division of the gauge
+ * @param methodMmHg the method's own standard uncertainty
+ * @example two trials of 174, a = 2, division 2, Doppler //=> 6.5, kept as 7
  */
 export function expandedUncertainty(
   estimatesMmHg: readonly number[],
   meanHalfWidthMmHg: number,
   gaugeDivisionMmHg: number,
+  methodMmHg: number,
 ): number {
   const n = estimatesMmHg.length;
   const centre = mean(estimatesMmHg);
   const squares = estimatesMmHg.reduce((sum, x) => sum + (x - centre) ** 2, 0);
   const variance = (PRIOR.worthTrials * PRIOR.spreadMmHg ** 2 + squares) / (PRIOR.worthTrials + n - 1);
-  return 2 * Math.sqrt(meanHalfWidthMmHg ** 2 / (3 * n) + variance / n + gaugeDivisionMmHg ** 2 / 12);
+  return (
+    2 *
+    Math.sqrt(meanHalfWidthMmHg ** 2 / (3 * n) + variance / n + gaugeDivisionMmHg ** 2 / 12 + methodMmHg ** 2)
+  );
 }
 
 /**
@@ -51,7 +58,9 @@ export function estimateOcclusionPressure(
   trials: readonly Trial[],
   gaugeDivisionMmHg: number,
   school: ReadingSchool = 'bracket',
+  method: PulseMethod = 'doppler',
 ): Estimate | null {
+  const methodMmHg = METHODS[method].uncertaintyMmHg;
   if (trials.length > LIMITS.trials.most) {
     throw new RangeError(`At most ${LIMITS.trials.most} trials make one measurement, got ${trials.length}.`);
   }
@@ -63,9 +72,9 @@ export function estimateOcclusionPressure(
   const rangeMmHg = spread(estimates);
   const steady = rangeMmHg <= LIMITS.trials.agreeWithinMmHg;
   const settledByMedian = used.length === LIMITS.trials.most && !steady;
-  const valueMmHg = toDecimals(settledByMedian ? median(estimates) : mean(estimates), 1);
+  const valueMmHg = toHalf(settledByMedian ? median(estimates) : mean(estimates));
   const halfWidth = mean(used.map((reading) => reading.halfWidthMmHg));
-  const exactUncertainty = expandedUncertainty(estimates, halfWidth, gaugeDivisionMmHg);
+  const exactUncertainty = expandedUncertainty(estimates, halfWidth, gaugeDivisionMmHg, methodMmHg);
   const uncertaintyMmHg = Math.ceil(toDecimals(exactUncertainty, 6));
 
   const working: Step[] = [
@@ -76,7 +85,7 @@ export function estimateOcclusionPressure(
     },
     {
       label: 'Uncertainty',
-      detail: `mean half-width ${toDecimals(halfWidth, 2)}, gauge division ${gaugeDivisionMmHg}, n = ${used.length} → U = ${toDecimals(exactUncertainty, 2)}, shown as ±${uncertaintyMmHg} mmHg`,
+      detail: `mean half-width ${toDecimals(halfWidth, 2)}, gauge division ${gaugeDivisionMmHg}, n = ${used.length}${methodMmHg > 0 ? `, by ${METHODS[method].label} ±${methodMmHg} more (this app’s working assumption)` : ''} → U = ${toDecimals(exactUncertainty, 2)}, shown as ±${uncertaintyMmHg} mmHg`,
     },
   ];
   return {
@@ -90,17 +99,22 @@ export function estimateOcclusionPressure(
     uncertaintyMmHg,
     steady,
     trialsUsed: used.length,
-    advice: adviseTrial(trials.length, estimates, gaugeDivisionMmHg, halfWidth),
+    advice: adviseTrial(trials.length, estimates, gaugeDivisionMmHg, halfWidth, methodMmHg),
   };
 }
+
+/** Rounded to half a mmHg; a tie goes down (rule LOP-3). @example toHalf(174.25) //=> 174 */
+export const toHalf = (mmHg: number): number => Math.ceil(tidy(2 * mmHg - 0.5)) / 2;
 
 function trialWords(trial: Trial, school: ReadingSchool): string {
   const { goneMmHg, upMmHg, backMmHg, downMmHg } = trial;
   const result = bracket(trial);
-  const ranges = `(${goneMmHg - upMmHg}, ${goneMmHg}] ∩ [${backMmHg}, ${backMmHg + downMmHg})`;
-  if (!result.consistent) return `${ranges} share nothing: inconsistent, not used`;
-  if (school === 'first-silence') return `pulse gone at ${goneMmHg}, half a step of ${upMmHg}`;
-  if (school === 'first-return') return `pulse back at ${backMmHg}, half a step of ${downMmHg}`;
+  const ranges = `(${goneMmHg - upMmHg}, ${goneMmHg}] ∩ (${backMmHg}, ${backMmHg + downMmHg}]`;
+  if (!result.consistent) return `${ranges} share nothing: not used. ${result.words}`;
+  if (school === 'first-silence')
+    return `pulse gone at ${goneMmHg}, give or take the whole step of ${upMmHg}`;
+  if (school === 'first-return')
+    return `pulse back at ${backMmHg}, give or take the whole step of ${downMmHg}`;
   const { low, high } = result.bracket;
   return `${ranges} = ${low}–${high} → ${(low + high) / 2}, a = ${(high - low) / 2}`;
 }
@@ -110,6 +124,7 @@ function adviseTrial(
   estimates: readonly number[],
   gaugeDivisionMmHg: number,
   halfWidth: number,
+  methodMmHg: number,
 ): TrialAdvice {
   const { most, agreeWithinMmHg } = LIMITS.trials;
   const rangeMmHg = toDecimals(spread(estimates), 1);
@@ -126,9 +141,9 @@ function adviseTrial(
   if (estimates.length >= 2) {
     return { next: 'another-trial', words: `The trials differ by ${rangeMmHg} mmHg: take a third.` };
   }
-  const single = Math.ceil(expandedUncertainty(estimates, halfWidth, gaugeDivisionMmHg));
+  const single = Math.ceil(expandedUncertainty(estimates, halfWidth, gaugeDivisionMmHg, methodMmHg));
   const centre = mean(estimates);
-  const pair = Math.ceil(expandedUncertainty([centre, centre], halfWidth, gaugeDivisionMmHg));
+  const pair = Math.ceil(expandedUncertainty([centre, centre], halfWidth, gaugeDivisionMmHg, methodMmHg));
   return {
     next: 'another-trial',
     words: `One trial is ±${single} mmHg; a second that agrees would make it ±${pair}.`,

@@ -20,6 +20,8 @@ export const SITE_LABELS: Record<PulseSite, string> = {
 export type Method = {
   label: string;
   sites: Record<LimbKind, readonly PulseSite[]>;
+  /** Its own standard uncertainty, in mmHg: a working assumption of this app (rule LOP-3). */
+  uncertaintyMmHg: number;
   traps: readonly string[];
 };
 
@@ -28,21 +30,25 @@ const EVERY = ['Limb straight and relaxed', 'Gauge at zero before', 'Valve close
 export const METHODS: Record<PulseMethod, Method> = {
   doppler: {
     label: 'Doppler probe',
+    uncertaintyMmHg: 0,
     sites: { arm: ['radial'], leg: ['posterior-tibial', 'dorsalis-pedis'] },
     traps: ['Probe volume up', 'Room quiet', 'Gel, and the probe at a slant', ...EVERY],
   },
   palpation: {
     label: 'fingers',
+    uncertaintyMmHg: 4,
     sites: { arm: ['radial'], leg: ['posterior-tibial', 'dorsalis-pedis'] },
     traps: ['Two fingers, never the thumb', ...EVERY],
   },
   oximeter: {
     label: 'oximeter trace',
+    uncertaintyMmHg: 3,
     sites: { arm: ['finger'], leg: [] },
     traps: ['Hand warm', 'Wait a few beats at each step: the trace reacts late', ...EVERY],
   },
   'automatic-pump': {
     label: 'the pump itself',
+    uncertaintyMmHg: 3,
     sites: { arm: ['cuff'], leg: ['cuff'] },
     traps: ['Hose free of kinks', ...EVERY],
   },

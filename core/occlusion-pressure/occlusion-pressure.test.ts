@@ -1,12 +1,12 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { CAREFUL, simulateTrial } from '../simulation/operator';
-import { estimateOcclusionPressure, expandedUncertainty } from './estimate';
+import { estimateOcclusionPressure, expandedUncertainty, toHalf } from './estimate';
 import { checkMethod } from './methods';
 import { checkPlausibility, expectedOcclusionPressureMmHg } from './plausibility';
 import { otherSide, roundOf, sideDifferenceWords } from './round';
 import { dueAtMs, reasonDue } from './shelf-life';
-import { bracket, readTrial, type Trial, trialSchema } from './trial';
+import { bracket, checkSteps, readTrial, type Trial, trialSchema } from './trial';
 
 /** A limb that does not breathe: its occlusion pressure stays where it is. */
 const still = (occlusionMmHg: number) => ({ occlusionMmHg, heartRateBpm: 60, fadeMmHg: 8, breathMmHg: 0 });
@@ -30,19 +30,37 @@ describe('bracket (LOP-2)', () => {
   });
 
   it('flags a trial whose two directions cannot both be right', () => {
-    expect(bracket(trial(200, 160, 10, 4))).toMatchObject({ consistent: false, gapMmHg: 26 });
+    // (190, 200] and (160, 164] are 26 mmHg apart.
+    expect(bracket(trial(200, 160, 10, 4))).toMatchObject({
+      consistent: false,
+      words: expect.stringContaining('26 mmHg under'),
+    });
+    // Gone and back at one pressure: (gone − up, gone] and (gone, gone + down] share nothing.
+    expect(bracket(trial(180, 180))).toMatchObject({
+      consistent: false,
+      words: expect.stringContaining('read “back” again'),
+    });
     expect(readTrial(trial(200, 160, 10, 4), 'bracket')).toBeNull();
   });
 
   it('reads one direction only in the first-silence and first-return schools', () => {
     expect(readTrial(trial(200, 172, 50, 4), 'first-silence')).toEqual({
       estimateMmHg: 200,
-      halfWidthMmHg: 25,
+      halfWidthMmHg: 50,
     });
     expect(readTrial(trial(200, 172, 50, 4), 'first-return')).toEqual({
       estimateMmHg: 172,
-      halfWidthMmHg: 2,
+      halfWidthMmHg: 4,
     });
+  });
+
+  it('refuses a school of one direction with a step over 20, and notes one over 10', () => {
+    const levels = (up: number, down: number, school: 'first-silence' | 'first-return' | 'bracket') =>
+      checkSteps([trial(200, 172, up, down)], school).map(({ level }) => level);
+    expect([levels(10, 4, 'first-silence'), levels(11, 4, 'first-silence')]).toEqual([[], ['note']]);
+    expect([levels(20, 4, 'first-silence'), levels(21, 4, 'first-silence')]).toEqual([['note'], ['hard']]);
+    expect([levels(50, 10, 'first-return'), levels(50, 21, 'first-return')]).toEqual([[], ['hard']]);
+    expect(levels(50, 50, 'bracket')).toEqual([]);
   });
 
   it('contains the truth for any simulated limb and any step sizes', () => {
@@ -78,16 +96,32 @@ describe('estimateOcclusionPressure (LOP-3)', () => {
 
   it('says what a single trial costs', () => {
     const estimate = estimateOcclusionPressure([trial(180, 172)], 2);
-    // a = 2, s² = 64/4 = 16, U = 2·√(4/3 + 16 + 4/12) = 8.41
+    // a = 2, s² = 3·25/3 = 25, U = 2·√(4/3 + 25 + 4/12) = 10.33; two: s² = 75/4, U = 2·√(4/6 + 75/8 + 4/12) = 6.44
     expect(estimate).toMatchObject({
-      uncertaintyMmHg: 9,
+      uncertaintyMmHg: 11,
       steady: true,
       advice: {
         next: 'another-trial',
-        words: 'One trial is ±9 mmHg; a second that agrees would make it ±6.',
+        words: 'One trial is ±11 mmHg; a second that agrees would make it ±7.',
       },
     });
     expect(estimate?.pressure.value).toBe(174);
+  });
+
+  it('adds what the method itself does not know, and says that this is an assumption', () => {
+    const by = (method: 'doppler' | 'palpation' | 'oximeter' | 'automatic-pump') =>
+      estimateOcclusionPressure([trial(180, 172), trial(180, 172)], 2, 'bracket', method);
+    // 2·√(10.375 + m²) with m = 0, 4, 3, 3
+    expect(
+      [by('doppler'), by('palpation'), by('oximeter'), by('automatic-pump')].map(
+        (one) => one?.uncertaintyMmHg,
+      ),
+    ).toEqual([7, 11, 9, 9]);
+    expect(by('palpation')?.pressure.working.at(-1)?.detail).toContain('working assumption');
+  });
+
+  it('keeps a pressure to half a mmHg, a tie down', () => {
+    expect([174.2, 174.25, 174.26, 174.75, 174.76].map(toHalf)).toEqual([174, 174, 174.5, 174.5, 175]);
   });
 
   it('is content with two trials within 10 mmHg and takes their mean', () => {
@@ -113,7 +147,7 @@ describe('estimateOcclusionPressure (LOP-3)', () => {
   it('keeps an inconsistent trial out of the number and in the working', () => {
     const estimate = estimateOcclusionPressure([trial(200, 160), trial(180, 172)], 2);
     expect(estimate?.trialsUsed).toBe(1);
-    expect(estimate?.pressure.working[0]?.detail).toMatch(/inconsistent, not used/);
+    expect(estimate?.pressure.working[0]?.detail).toMatch(/share nothing: not used/);
   });
 
   it('refuses a fourth trial', () => {
@@ -121,11 +155,12 @@ describe('estimateOcclusionPressure (LOP-3)', () => {
   });
 
   it('is less sure with a coarser gauge, wider brackets or trials further apart', () => {
-    const base = expandedUncertainty([174, 176], 2, 2);
-    expect(expandedUncertainty([174, 176], 2, 10)).toBeGreaterThan(base);
-    expect(expandedUncertainty([174, 176], 5, 2)).toBeGreaterThan(base);
-    expect(expandedUncertainty([170, 180], 2, 2)).toBeGreaterThan(base);
-    expect(expandedUncertainty([174, 176, 175], 2, 2)).toBeLessThan(base);
+    const base = expandedUncertainty([174, 176], 2, 2, 0);
+    expect(expandedUncertainty([174, 176], 2, 10, 0)).toBeGreaterThan(base);
+    expect(expandedUncertainty([174, 176], 5, 2, 0)).toBeGreaterThan(base);
+    expect(expandedUncertainty([170, 180], 2, 2, 0)).toBeGreaterThan(base);
+    expect(expandedUncertainty([174, 176, 175], 2, 2, 0)).toBeLessThan(base);
+    expect(expandedUncertainty([174, 176], 2, 2, 4)).toBeGreaterThan(base);
   });
 
   it('holds the true pressure within its uncertainty for a careful operator', () => {
@@ -150,17 +185,33 @@ describe('estimateOcclusionPressure (LOP-3)', () => {
 
 describe('plausibility (LOP-7)', () => {
   it('expects more pressure from a narrower cuff on the same limb', () => {
-    expect(expectedOcclusionPressureMmHg(54, 10)).toBeCloseTo(157.0, 1);
-    expect(expectedOcclusionPressureMmHg(54, 5)).toBeGreaterThan(expectedOcclusionPressureMmHg(54, 10));
+    expect(expectedOcclusionPressureMmHg({ girthCm: 54, widthCm: 10 })).toBeCloseTo(157.0, 1);
+    expect(expectedOcclusionPressureMmHg({ girthCm: 54, widthCm: 5 })).toBeGreaterThan(247);
+  });
+
+  it('goes by the resting blood pressure where one is known', () => {
+    // 78 + (124 − 78) × 54 ÷ (3 × 11.5) = 150
+    const resting = { systolicMmHg: 124, diastolicMmHg: 78 };
+    expect(expectedOcclusionPressureMmHg({ girthCm: 54, widthCm: 11.5, resting })).toBeCloseTo(150, 6);
   });
 
   it('accepts the ordinary, questions the odd and refuses the impossible', () => {
-    expect(checkPlausibility(174, 54, 10)).toEqual([]);
-    expect(checkPlausibility(230, 54, 10)).toMatchObject([{ level: 'note', rule: 'LOP-7' }]);
-    expect(checkPlausibility(255, 54, 5)).toMatchObject([
+    const thigh = { girthCm: 54, widthCm: 10 };
+    expect(checkPlausibility(174, thigh)).toEqual([]);
+    expect(checkPlausibility(230, thigh)).toMatchObject([{ level: 'note', rule: 'LOP-7' }]);
+    expect(checkPlausibility(255, { girthCm: 54, widthCm: 5 })).toMatchObject([
       { level: 'note', message: '255 mmHg is above 250.' },
     ]);
-    expect(checkPlausibility(301, 54, 10)).toMatchObject([{ level: 'hard' }]);
+    expect(checkPlausibility(301, thigh)).toMatchObject([{ level: 'hard' }]);
+  });
+
+  it('takes exactly 40 % as within, and 60 % under a cuff narrow for the limb', () => {
+    // 50 + 50 × 30 ÷ (3 × 10) = 100
+    const arm = { girthCm: 30, widthCm: 10, resting: { systolicMmHg: 100, diastolicMmHg: 50 } };
+    expect([checkPlausibility(140, arm).length, checkPlausibility(140.5, arm).length]).toEqual([0, 1]);
+    // 40 + 15 × 24 ÷ (3 × 2) = 100, girth ÷ width 12
+    const narrow = { girthCm: 24, widthCm: 2, resting: { systolicMmHg: 55, diastolicMmHg: 40 } };
+    expect([checkPlausibility(160, narrow).length, checkPlausibility(160.5, narrow).length]).toEqual([0, 1]);
   });
 });
 
@@ -190,6 +241,18 @@ describe('reasonDue (LOP-6)', () => {
   it('is due for a more reclined position, not for a more upright one (LOP-5)', () => {
     expect(reasonDue(stored, { ...same, position: 'lying' }, '4-weeks', DAY)).toMatch(/higher/);
     expect(reasonDue(stored, { ...same, position: 'standing' }, '4-weeks', DAY)).toBeNull();
+  });
+
+  it('is renewed at most twice, in steps of 10 or less, and never where it is measured every session (LOP-7)', () => {
+    const checked = (...days: number[]) => ({
+      ...stored,
+      quickChecks: days.map((day) => ({ atMs: day * DAY, goneMmHg: 176, stepMmHg: 10 })),
+    });
+    expect(reasonDue(checked(20, 40), same, '4-weeks', 68 * DAY)).toBeNull();
+    expect(reasonDue(checked(20, 40, 60), same, '4-weeks', 69 * DAY)).toMatch(/29 days old/);
+    const coarse = { ...stored, quickChecks: [{ atMs: 20 * DAY, goneMmHg: 176, stepMmHg: 11 }] };
+    expect(reasonDue(coarse, same, '4-weeks', 29 * DAY)).not.toBeNull();
+    expect(reasonDue(checked(1), same, 'every-session', 1.1 * DAY)).not.toBeNull();
   });
 
   it('is renewed by a quick check within 10 mmHg, and made due by one further off (LOP-7)', () => {

@@ -1,18 +1,30 @@
-import { toDecimals } from '../quantity/rounding';
+import { tidy, toDecimals } from '../quantity/rounding';
 import type { Finding } from '../rules/finding';
 import { LIMITS } from '../rules/limits';
 
+/** A limb and what is known of the person that bears on its occlusion pressure. Lengths in cm, pressures in mmHg. */
+export type PlausibleFrom = {
+  girthCm: number;
+  widthCm: number;
+  /** The newest resting blood pressure of the last 12 weeks, where there is one. */
+  resting?: { systolicMmHg: number; diastolicMmHg: number } | undefined;
+};
+
 /**
- * Occlusion pressure to expect from the limb and the cuff, in mmHg. A check, never a prescription (rule LOP-7).
- * @param girthCm limb girth where the cuff sits, in cm
- * @param widthCm bladder width, in cm
+ * Occlusion pressure to expect from the limb, the cuff and the blood pressure, in mmHg. A check, never a prescription
+ * (rule LOP-7).
+ * @example girth 54, width 11.5, 124/78 //=> 150
  */
-export function expectedOcclusionPressureMmHg(girthCm: number, widthCm: number): number {
-  return 67 + (16.67 * girthCm) / widthCm;
+export function expectedOcclusionPressureMmHg({ girthCm, widthCm, resting }: PlausibleFrom): number {
+  if (!resting) return 67 + (16.67 * girthCm) / widthCm;
+  const { systolicMmHg, diastolicMmHg } = resting;
+  return diastolicMmHg + ((systolicMmHg - diastolicMmHg) * girthCm) / (3 * widthCm);
 }
 
+const SLIM_CUFF = { girthToWidth: 8, share: 0.6 };
+
 /** Findings on a measured occlusion pressure in mmHg: refused above 300, to be checked when implausible (rule LOP-7). */
-export function checkPlausibility(pressureMmHg: number, girthCm: number, widthCm: number): Finding[] {
+export function checkPlausibility(pressureMmHg: number, from: PlausibleFrom): Finding[] {
   const { checkAbove, refuseAbove, plausibleShare } = LIMITS.occlusionPressureMmHg;
   if (pressureMmHg > refuseAbove) {
     return [
@@ -25,16 +37,18 @@ export function checkPlausibility(pressureMmHg: number, girthCm: number, widthCm
       },
     ];
   }
-  const expected = expectedOcclusionPressureMmHg(girthCm, widthCm);
-  const share = Math.abs(pressureMmHg - expected) / expected;
-  if (pressureMmHg <= checkAbove && share <= plausibleShare) return [];
+  const expected = expectedOcclusionPressureMmHg(from);
+  const share = tidy(Math.abs(pressureMmHg - expected) / expected);
+  // Under a cuff that is narrow for the limb the rule of thumb says less.
+  const most = from.girthCm / from.widthCm > SLIM_CUFF.girthToWidth ? SLIM_CUFF.share : plausibleShare;
+  if (pressureMmHg <= checkAbove && share <= most) return [];
   return [
     {
       rule: 'LOP-7',
       level: 'note',
       subject: 'pressureMmHg',
       message:
-        share > plausibleShare
+        share > most
           ? `${pressureMmHg} mmHg is ${toDecimals(share * 100, 0)} % away from about ${toDecimals(expected, 0)} for this girth and cuff.`
           : `${pressureMmHg} mmHg is above ${checkAbove}.`,
       remedy: 'Check overlap of the ends, gauge at zero, and the probe before you trust it.',

@@ -8,9 +8,21 @@ export const quickCheckSchema = z.object({
     .number('Enter the pressure at which the pulse went.')
     .min(20, 'A reading below 20 mmHg is not an occlusion pressure.')
     .max(300, 'Above 300 mmHg is refused: check overlap, zero and probe.'),
+  /** The step it was inflated by; over 10 it confirms nothing. Older ones did not keep it. */
+  stepMmHg: z
+    .number('Enter the step in mmHg.')
+    .min(1, 'A step is at least 1 mmHg.')
+    .max(100, 'A step above 100 mmHg says too little.')
+    .optional(),
 });
 
-export type QuickCheck = { atMs: number; goneMmHg: number };
+export type QuickCheck = { atMs: number; goneMmHg: number; stepMmHg?: number | undefined };
+
+const MOST_STEP_MMHG = 10;
+
+/** Whether a check was made finely enough to renew what it confirms (rule LOP-7). */
+export const isFine = ({ stepMmHg }: Pick<QuickCheck, 'stepMmHg'>): boolean =>
+  stepMmHg === undefined || stepMmHg <= MOST_STEP_MMHG;
 
 /**
  * Whether a quick check confirms a stored occlusion pressure, in words (rule LOP-7).

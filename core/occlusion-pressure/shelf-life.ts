@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { type Position, uprightness } from '../quantity/limb';
 import { tidy, toDecimals } from '../quantity/rounding';
 import { MS_PER_DAY } from '../quantity/units';
-import { judgeQuickCheck, type QuickCheck } from './quick-check';
+import { isFine, judgeQuickCheck, type QuickCheck } from './quick-check';
 
 export const shelfLifeSchema = z.enum(['every-session', '7-days', '10-days', '4-weeks', '8-weeks']);
 export type ShelfLife = z.infer<typeof shelfLifeSchema>;
@@ -36,10 +36,22 @@ export type MeasuredWith = {
   quickChecks: readonly QuickCheck[];
 };
 
-/** When a stored pressure was last known to be right: measured, or confirmed by a quick check since (rule LOP-7). */
-export function lastHeldMs({ measuredAtMs, pressureMmHg, quickChecks }: MeasuredWith): number {
-  const confirmed = quickChecks.filter(({ goneMmHg }) => judgeQuickCheck(pressureMmHg, goneMmHg).confirmed);
-  return Math.max(measuredAtMs, ...confirmed.map(({ atMs }) => atMs));
+const MOST_RENEWALS = 2;
+
+/**
+ * When a stored pressure was last known to be right: measured, or confirmed by a quick check since; at most twice, in steps
+ * of 10 or less, and never where it is measured every session (rule LOP-7).
+ */
+export function lastHeldMs(
+  { measuredAtMs, pressureMmHg, quickChecks }: MeasuredWith,
+  shelfLife: ShelfLife,
+): number {
+  if (shelfLife === 'every-session') return measuredAtMs;
+  const confirmed = quickChecks
+    .filter((check) => isFine(check) && judgeQuickCheck(pressureMmHg, check.goneMmHg).confirmed)
+    .map(({ atMs }) => atMs)
+    .sort((a, b) => a - b);
+  return Math.max(measuredAtMs, ...confirmed.slice(0, MOST_RENEWALS));
 }
 
 /**
@@ -52,9 +64,16 @@ export function reasonDue(
   shelfLife: ShelfLife,
   nowMs: number,
 ): string | null {
-  const heldMs = lastHeldMs(stored);
+  const heldMs = lastHeldMs(stored, shelfLife);
+  const lastConfirmedMs = Math.max(
+    stored.measuredAtMs,
+    ...stored.quickChecks
+      .filter(({ goneMmHg }) => judgeQuickCheck(stored.pressureMmHg, goneMmHg).confirmed)
+      .map(({ atMs }) => atMs),
+  );
   const against = stored.quickChecks.find(
-    ({ atMs, goneMmHg }) => atMs > heldMs && !judgeQuickCheck(stored.pressureMmHg, goneMmHg).confirmed,
+    ({ atMs, goneMmHg }) =>
+      atMs > lastConfirmedMs && !judgeQuickCheck(stored.pressureMmHg, goneMmHg).confirmed,
   );
   if (against) return `a quick check found ${judgeQuickCheck(stored.pressureMmHg, against.goneMmHg).words}`;
   const ageDays = (nowMs - heldMs) / MS_PER_DAY;
@@ -76,4 +95,4 @@ export function reasonDue(
 
 /** When a stored pressure falls due by age alone, wall-clock ms (rule LOP-6). */
 export const dueAtMs = (stored: MeasuredWith, shelfLife: ShelfLife): number =>
-  lastHeldMs(stored) + SHELF_LIFE_DAYS[shelfLife] * MS_PER_DAY;
+  lastHeldMs(stored, shelfLife) + SHELF_LIFE_DAYS[shelfLife] * MS_PER_DAY;

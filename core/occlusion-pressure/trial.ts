@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { halfWidth, type Interval, intersect, middle } from '../quantity/interval';
+import type { Finding } from '../rules/finding';
 
 const step = z
   .number('Enter the step in mmHg.')
@@ -37,35 +38,34 @@ export const READING_SCHOOLS: Record<ReadingSchool, { label: string; words: stri
 /** Pressures in mmHg that one trial leaves possible; `gapMmHg` when the two directions disagree. */
 export type Bracket =
   | { consistent: true; rising: Interval; falling: Interval; bracket: Interval }
-  | { consistent: false; rising: Interval; falling: Interval; gapMmHg: number };
+  | { consistent: false; rising: Interval; falling: Interval; words: string };
 
 /**
- * Interval that one up-and-down trial leaves for the occlusion pressure.
+ * Interval that one up-and-down trial leaves for the occlusion pressure (rule LOP-2): rising says (gone − up, gone],
+ * falling says (back, back + down].
  * @param trial pressures in mmHg; `upMmHg`/`downMmHg` are the step sizes used
- * @returns the bracket in mmHg, or the gap when the two directions disagree (rule LOP-2)
- * @example bracket({ goneMmHg: 200, upMmHg: 50, backMmHg: 172, downMmHg: 4 }) // 172–176
+ * @returns the bracket in mmHg, or which reading to take again when the two directions share nothing
+ * @example bracket({ goneMmHg: 200, upMmHg: 50, backMmHg: 172, downMmHg: 4 }) //=> (172, 176]
  */
 export function bracket(trial: Trial): Bracket {
   const rising = { low: trial.goneMmHg - trial.upMmHg, high: trial.goneMmHg };
   const falling = { low: trial.backMmHg, high: trial.backMmHg + trial.downMmHg };
-  // (gone − up, gone] ∩ [back, back + down) is the single pressure `gone` when back equals gone.
-  if (trial.backMmHg === trial.goneMmHg) {
-    return { consistent: true, rising, falling, bracket: { low: trial.goneMmHg, high: trial.goneMmHg } };
-  }
   const shared = intersect(rising, falling);
   return shared
     ? { consistent: true, rising, falling, bracket: shared }
-    : {
-        consistent: false,
-        rising,
-        falling,
-        gapMmHg: Math.max(rising.low - falling.high, falling.low - rising.high),
-      };
+    : { consistent: false, rising, falling, words: againWords(trial) };
+}
+
+/** Which reading of an inconsistent trial to take again. */
+function againWords({ goneMmHg, upMmHg, backMmHg, downMmHg }: Trial): string {
+  if (backMmHg >= goneMmHg)
+    return `The pulse cannot be back at ${backMmHg} where it was gone: read “back” again, more slowly.`;
+  return `Back only at ${backMmHg}, ${goneMmHg - upMmHg - backMmHg - downMmHg} mmHg under what rising leaves: it was let down too fast, or “gone” was heard too late. Read “back” again, in smaller steps.`;
 }
 
 /**
- * One trial as a number with its half-width, both in mmHg, or `null` when the trial is inconsistent.
- * Schools that read one direction only take half that direction's step as the half-width (rule LOP-2).
+ * One trial as a number with its half-width, both in mmHg, or `null` when the trial is inconsistent. Schools of one
+ * direction state what their users write down, with the whole of that direction's step as the half-width (rule LOP-2).
  */
 export function readTrial(
   trial: Trial,
@@ -73,7 +73,26 @@ export function readTrial(
 ): { estimateMmHg: number; halfWidthMmHg: number } | null {
   const result = bracket(trial);
   if (!result.consistent) return null;
-  if (school === 'first-silence') return { estimateMmHg: trial.goneMmHg, halfWidthMmHg: trial.upMmHg / 2 };
-  if (school === 'first-return') return { estimateMmHg: trial.backMmHg, halfWidthMmHg: trial.downMmHg / 2 };
+  if (school === 'first-silence') return { estimateMmHg: trial.goneMmHg, halfWidthMmHg: trial.upMmHg };
+  if (school === 'first-return') return { estimateMmHg: trial.backMmHg, halfWidthMmHg: trial.downMmHg };
   return { estimateMmHg: middle(result.bracket), halfWidthMmHg: halfWidth(result.bracket) };
+}
+
+const STEP_MMHG = { noteAbove: 10, refuseAbove: 20 };
+
+/** Findings on the steps of a school of one direction: its whole step is its uncertainty (rule LOP-2). */
+export function checkSteps(trials: readonly Trial[], school: ReadingSchool): Finding[] {
+  if (school === 'bracket') return [];
+  const silent = school === 'first-silence';
+  const step = Math.max(0, ...trials.map(({ upMmHg, downMmHg }) => (silent ? upMmHg : downMmHg)));
+  if (step <= STEP_MMHG.noteAbove) return [];
+  return [
+    {
+      rule: 'LOP-2',
+      level: step > STEP_MMHG.refuseAbove ? 'hard' : 'note',
+      subject: 'trials',
+      message: `${READING_SCHOOLS[school].label} with a ${silent ? 'rising' : 'falling'} step of ${step} mmHg leaves ${step} mmHg unknown either way.`,
+      remedy: `Step by ${STEP_MMHG.noteAbove} mmHg or less, or read both directions.`,
+    },
+  ];
 }

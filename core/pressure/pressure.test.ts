@@ -151,7 +151,13 @@ describe('passive cycles (PRS-3)', () => {
 
 describe('how the true range would change (LOP-3, PRS-1)', () => {
   const trial = { goneMmHg: 180, upMmHg: 10, backMmHg: 172, downMmHg: 4 };
-  const measured = { pressureMmHg: 174, trials: [trial], readingSchool: 'bracket', divisionMmHg: 5 } as const;
+  const measured = {
+    pressureMmHg: 174,
+    trials: [trial],
+    readingSchool: 'bracket',
+    method: 'doppler',
+    divisionMmHg: 5,
+  } as const;
 
   it('narrows with one more trial and with a finer gauge', () => {
     const [now, trialMore, finer] = rangeSensitivity(measured, 60, 1);

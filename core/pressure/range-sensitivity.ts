@@ -1,4 +1,5 @@
 import { expandedUncertainty } from '../occlusion-pressure/estimate';
+import { METHODS, type PulseMethod } from '../occlusion-pressure/methods';
 import { type ReadingSchool, readTrial, type Trial } from '../occlusion-pressure/trial';
 import { mean } from '../quantity/statistics';
 import { LIMITS } from '../rules/limits';
@@ -9,6 +10,7 @@ export type Measured = {
   pressureMmHg: number;
   trials: readonly Trial[];
   readingSchool: ReadingSchool;
+  method: PulseMethod;
   divisionMmHg: number;
 };
 
@@ -34,7 +36,9 @@ export function rangeSensitivity(
   const estimates = used.map(({ estimateMmHg }) => estimateMmHg);
   const halfWidth = mean(used.map(({ halfWidthMmHg }) => halfWidthMmHg));
   const rowFor = (label: string, values: readonly number[], division: number): RangeIf => {
-    const uncertaintyMmHg = Math.ceil(expandedUncertainty(values, halfWidth, division));
+    const uncertaintyMmHg = Math.ceil(
+      expandedUncertainty(values, halfWidth, division, METHODS[measured.method].uncertaintyMmHg),
+    );
     const { trueRange } = targetPressure(
       { value: pressureMmHg, uncertainty: uncertaintyMmHg },
       percentLop,

@@ -176,7 +176,7 @@ function measureLinkFor(facts: ClientFacts, { limb, position }: Use, nowMs: numb
   const where = `${LIMB_LABELS[limb]}, ${occlusion.position}: ${figure}`;
   if (due) return { ...common, state: 'due', figure, reason: `${where}, due: ${due}.` };
   const trials = `${occlusion.trialsUsed} ${occlusion.trialsUsed === 1 ? 'trial' : 'trials'}`;
-  const heldMs = lastHeldMs(measuredWith(occlusion));
+  const heldMs = lastHeldMs(measuredWith(occlusion), shelfLifeInForce(facts, limb, nowMs));
   const age =
     heldMs > occlusion.atMs ? `confirmed ${agoWords(heldMs, nowMs)}` : ageWords(occlusion.atMs, nowMs);
   return {

@@ -4,7 +4,8 @@ import type { ShelfLife } from '../occlusion-pressure/shelf-life';
 import { LIMBS, type Limb } from '../quantity/limb';
 import { newest } from '../quantity/newest';
 import { MS_PER_DAY } from '../quantity/units';
-import { bloodPressureLevel, meanBloodPressure } from '../screening/blood-pressure';
+import { LIMITS } from '../rules/limits';
+import { type BloodPressure, bloodPressureLevel, meanBloodPressure } from '../screening/blood-pressure';
 import { isInForce } from '../screening/clearance';
 import { DAY_CHECK_HOLDS_MS, type DayCheck } from '../screening/day-check';
 import type { ClientFacts, PrescriptionFact } from './facts';
@@ -87,4 +88,14 @@ export function needsBloodPressure(
         ),
     )
   );
+}
+
+/** The newest resting blood pressure of the last 12 weeks, the mean of its readings; none where there is no other (LOP-7). */
+export function restingPressureInForce(
+  { screenings }: Pick<ClientFacts, 'screenings'>,
+  nowMs: number,
+): BloodPressure | undefined {
+  const last = newest(screenings.filter(({ bloodPressures }) => bloodPressures.length > 0));
+  if (!last || nowMs - last.atMs > LIMITS.screeningShelfLifeDays * MS_PER_DAY) return undefined;
+  return meanBloodPressure(last.bloodPressures);
 }

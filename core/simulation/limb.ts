@@ -43,7 +43,8 @@ export function makeLimb({
   const ownMmHg = 7 * normal(random);
   const uprightMmHg = UPRIGHT_MMHG[limbKind(limb)] * (POSITIONS.indexOf(position) - 1);
   const bySystolic = 0.8 * (systolicMmHg - REFERENCE_SYSTOLIC_MMHG);
-  const occlusionMmHg = expectedOcclusionPressureMmHg(girthCm, widthCm) + bySystolic + uprightMmHg + ownMmHg;
+  const occlusionMmHg =
+    expectedOcclusionPressureMmHg({ girthCm, widthCm }) + bySystolic + uprightMmHg + ownMmHg;
   return {
     occlusionMmHg: Math.min(280, Math.max(90, occlusionMmHg)),
     heartRateBpm: 58 + 24 * random(),

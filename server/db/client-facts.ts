@@ -131,7 +131,7 @@ async function readRecords(em: EntityManager, nowMs: number, only?: string): Pro
         divisionMmHg: row.divisionMmHg,
         quickChecks: quickChecks
           .filter(({ lopId }) => lopId === row.id)
-          .map(({ atMs, goneMmHg }) => ({ atMs, goneMmHg })),
+          .map(({ atMs, goneMmHg, stepMmHg }) => ({ atMs, goneMmHg, stepMmHg: stepMmHg ?? undefined })),
       })),
       strengthTests: ours(tests).map(({ id, exerciseId, side, atMs, oneRepMax }) => ({
         id,

@@ -167,7 +167,14 @@ export const TrialEntity = defineEntity({
 export const QuickCheckEntity = defineEntity({
   name: 'QuickCheck',
   tableName: 'lop_quick_check',
-  properties: { id: id(), clientId: clientId(), lopId: p.string(), atMs: atMs(), goneMmHg: number() },
+  properties: {
+    id: id(),
+    clientId: clientId(),
+    lopId: p.string(),
+    atMs: atMs(),
+    goneMmHg: number(),
+    stepMmHg: p.double().$type<number>().nullable(),
+  },
 });
 
 export const PracticeAttemptEntity = defineEntity({

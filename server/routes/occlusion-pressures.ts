@@ -5,6 +5,8 @@ import { estimateOcclusionPressure } from '#core/occlusion-pressure/estimate';
 import { checkMethod } from '#core/occlusion-pressure/methods';
 import { checkPlausibility } from '#core/occlusion-pressure/plausibility';
 import { judgeQuickCheck } from '#core/occlusion-pressure/quick-check';
+import { checkSteps } from '#core/occlusion-pressure/trial';
+import { restingPressureInForce } from '#core/record/in-force';
 import { hardFindings } from '#core/rules/finding';
 import type { Env } from '../context';
 import { readClient, requireFittedCuff } from '../db/client-facts';
@@ -21,9 +23,11 @@ export const occlusionPressureRoutes = new Hono<Env>()
     const { trials, ...how } = c.req.valid('json');
     const wrongMethod = checkMethod(how.limb, how.method, how.site);
     if (wrongMethod.length > 0) throw refusedByRules(wrongMethod);
+    const wrongSteps = hardFindings(checkSteps(trials, how.readingSchool));
+    if (wrongSteps.length > 0) throw refusedByRules(wrongSteps);
     const fit = requireFittedCuff(client, how.limb);
     const { divisionMmHg } = await findKit(c.var.em, 'pumps', how.pumpId);
-    const estimate = estimateOcclusionPressure(trials, divisionMmHg, how.readingSchool);
+    const estimate = estimateOcclusionPressure(trials, divisionMmHg, how.readingSchool, how.method);
     if (!estimate) {
       throw refusedField(
         'Inconsistent',
@@ -33,7 +37,12 @@ export const occlusionPressureRoutes = new Hono<Env>()
         'Measure again.',
       );
     }
-    const refused = hardFindings(checkPlausibility(estimate.pressure.value, fit.girthCm, fit.widthCm));
+    const refused = hardFindings(
+      checkPlausibility(estimate.pressure.value, {
+        ...fit,
+        resting: restingPressureInForce(client.facts, c.var.nowMs),
+      }),
+    );
     if (refused.length > 0) throw refusedByRules(refused);
     const id = randomUUID();
     const note = { action: 'occlusion-pressure-measured', subject: client.id, detail: { id } };
@@ -65,10 +74,10 @@ export const occlusionPressureRoutes = new Hono<Env>()
 
   .post('/:id/quick-checks', body(newQuickCheckSchema), async (c) => {
     const client = await readClient(c.var.em, c.req.param('id'), c.var.nowMs);
-    const { occlusionId, goneMmHg } = c.req.valid('json');
+    const { occlusionId, goneMmHg, stepMmHg } = c.req.valid('json');
     const stored = client.facts.occlusions.find(({ id }) => id === occlusionId);
     if (!stored) throw notFound('This occlusion pressure');
-    const detail = { occlusionId, goneMmHg, ...judgeQuickCheck(stored.pressure.value, goneMmHg) };
+    const detail = { occlusionId, goneMmHg, stepMmHg, ...judgeQuickCheck(stored.pressure.value, goneMmHg) };
     await withAudit(c, { action: 'quick-checked', subject: client.id, detail }, (em) => {
       em.create(QuickCheckEntity, {
         id: randomUUID(),
@@ -76,6 +85,7 @@ export const occlusionPressureRoutes = new Hono<Env>()
         lopId: occlusionId,
         atMs: c.var.nowMs,
         goneMmHg,
+        stepMmHg: stepMmHg ?? null,
       });
     });
     return c.json(await readClient(c.var.em, client.id, c.var.nowMs), 201);

@@ -18,6 +18,7 @@ const STATEMENTS = [
   'alter table screening add column "by" text',
   // Filled in when the database is opened: what it says is made by the core, from the log.
   `alter table session add column summary text not null default '{}'`,
+  'alter table lop_quick_check add column step_mm_hg real',
   `create table hold (
     id text primary key, client_id text not null references client (id), cause text not null,
     words text not null, rule text not null, at_ms integer not null, limb text, subject text, ends text not null,

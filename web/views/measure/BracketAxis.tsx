@@ -83,7 +83,7 @@ export function BracketAxis({
                   fontSize="13"
                   fill="var(--color-ochre)"
                 >
-                  inconsistent, {range.gapMmHg} apart
+                  inconsistent, not used
                 </text>
               )}
             </g>

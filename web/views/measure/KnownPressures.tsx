@@ -142,6 +142,7 @@ function Due({ client, fact }: { client: ClientRecord; fact: OcclusionFact }) {
 /** Inflate until the palpated pulse goes: within ±10 the stored pressure is confirmed (rule LOP-7). */
 function QuickCheckForm({ client, fact }: { client: ClientRecord; fact: OcclusionFact }) {
   const [typed, setTyped] = useState('');
+  const [step, setStep] = useState('10');
   const write = useRecordWrite((json: NewQuickCheck) =>
     read(api.clients[':id']['quick-checks'].$post({ param: { id: client.id }, json })),
   );
@@ -150,7 +151,10 @@ function QuickCheckForm({ client, fact }: { client: ClientRecord; fact: Occlusio
   const save = async (event: React.FormEvent) => {
     event.preventDefault();
     if (!verdict) return;
-    if (await write.mutateAsync({ occlusionId: fact.id, goneMmHg }).catch(() => null)) setTyped('');
+    if (
+      await write.mutateAsync({ occlusionId: fact.id, goneMmHg, stepMmHg: toNumber(step) }).catch(() => null)
+    )
+      setTyped('');
   };
   return (
     <form onSubmit={save} noValidate className="space-y-2">
@@ -162,7 +166,17 @@ function QuickCheckForm({ client, fact }: { client: ClientRecord; fact: Occlusio
         value={typed}
         onChange={(event) => setTyped(event.target.value)}
         error={fieldProblem(write.error, 'goneMmHg')}
-        hint="Within ±10 it is confirmed and its shelf life begins anew (LOP-7)."
+        hint="Within ±10 it is confirmed and its shelf life begins anew, at most twice (LOP-7)."
+      />
+      <Field
+        label="In steps of"
+        unit="mmHg"
+        inputMode="numeric"
+        autoComplete="off"
+        value={step}
+        onChange={(event) => setStep(event.target.value)}
+        error={fieldProblem(write.error, 'stepMmHg')}
+        hint="Over 10 confirms nothing."
       />
       {verdict && (
         <p className={verdict.confirmed ? '' : 'notched text-ochre'} role="status">

@@ -10,8 +10,10 @@ import { estimateOcclusionPressure } from '#core/occlusion-pressure/estimate';
 import { checkMethod, METHODS } from '#core/occlusion-pressure/methods';
 import { checkPlausibility, expectedOcclusionPressureMmHg } from '#core/occlusion-pressure/plausibility';
 import { otherSide, sideDifferenceWords } from '#core/occlusion-pressure/round';
+import { checkSteps } from '#core/occlusion-pressure/trial';
 import { LIMB_LABELS, type Limb, type Position } from '#core/quantity/limb';
 import { newest } from '#core/quantity/newest';
+import { restingPressureInForce } from '#core/record/in-force';
 import { hardFindings } from '#core/rules/finding';
 import { LIMITS } from '#core/rules/limits';
 import { api, failureWords, read } from '../../data/api';
@@ -73,13 +75,28 @@ export function MeasureCuff({
 
   const readRows = rows.map(readRow);
   const trials = readRows.flatMap((row) => (row.state === 'whole' ? [row.trial] : []));
-  const estimate = estimateOcclusionPressure(trials, pump?.divisionMmHg ?? 2, setup.readingSchool);
+  const plausibleFrom = {
+    girthCm: fit.girthCm,
+    widthCm: fit.widthCm,
+    resting: restingPressureInForce(client.facts, client.judgedAtMs),
+  };
+  const estimate = estimateOcclusionPressure(
+    trials,
+    pump?.divisionMmHg ?? 2,
+    setup.readingSchool,
+    setup.method,
+  );
   const methodFindings = checkMethod(limb, setup.method, setup.site);
-  const findings = estimate ? checkPlausibility(estimate.pressure.value, fit.girthCm, fit.widthCm) : [];
+  const findings = estimate
+    ? [
+        ...checkPlausibility(estimate.pressure.value, plausibleFrom),
+        ...checkSteps(trials, setup.readingSchool),
+      ]
+    : [];
   const current = readRows.findIndex(({ state }) => state !== 'whole');
   const recoveryLeftMs = downSinceMs === null ? 0 : downSinceMs + LIMITS.trials.recoveryMs - nowMs;
   const wrong = readRows.some(({ state }) => state === 'wrong');
-  const expectedMmHg = expectedOcclusionPressureMmHg(fit.girthCm, fit.widthCm);
+  const expectedMmHg = expectedOcclusionPressureMmHg(plausibleFrom);
   const phase = phaseOf();
   const mayRecord =
     estimate !== null &&

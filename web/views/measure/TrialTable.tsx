@@ -64,5 +64,5 @@ function leaves(trial: Parameters<typeof bracket>[0]): string {
   const result = bracket(trial);
   return result.consistent
     ? `${result.bracket.low}–${result.bracket.high} mmHg`
-    : `inconsistent: ${result.gapMmHg} mmHg apart, not used`;
+    : `not used. ${result.words}`;
 }

@@ -84,7 +84,7 @@ function widthWords({ widthCm, girthCm, cuffId, limb }: OcclusionFact, { cuffs }
     .filter(({ id, limbKind, widthCm: width }) => id !== cuffId && limbKind === kind && width !== widthCm)
     .map(
       ({ label, widthCm: width }) =>
-        `${label}, ${plain(width)} cm: about ${plain(expectedOcclusionPressureMmHg(girthCm, width), 0)} mmHg`,
+        `${label}, ${plain(width)} cm: about ${plain(expectedOcclusionPressureMmHg({ girthCm, widthCm: width }), 0)} mmHg`,
     );
   const mine = `Width ÷ girth is ${plain(widthCm / girthCm, 2)}. A narrow cuff needs more pressure than a wide one, so a pressure never carries over (FIT-3).`;
   return others.length > 0
