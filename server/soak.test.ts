@@ -4,7 +4,7 @@ import type { ClientRecord } from '#contract/client';
 import type { SessionView } from '#contract/session';
 import { doseOf } from '#core/plan/dose';
 import type { Plan } from '#core/plan/plan';
-import { limbClocks } from '#core/session/clocks';
+import { limbClocks, restLeftMs } from '#core/session/clocks';
 import { dueEvents } from '#core/session/decide/owed';
 import type { EventBody, SessionEvent } from '#core/session/events';
 import { liveTimeline } from '#core/session/live-timeline';
@@ -93,8 +93,8 @@ class SimulatedSession {
       return;
     }
     const step = nextStep(this.plan, this.state, nowMs);
-    const runsItself = openSet(this.state) || step.do === 'wait' || step.do === 'nothing';
-    if (runsItself || (step.do === 'start-set' && step.place.setIndex > 0 && this.state.rest)) {
+    const resting = step.do === 'start-set' && (restLeftMs(this.state, nowMs) ?? 0) > 0;
+    if (openSet(this.state) || step.do === 'wait' || step.do === 'nothing' || resting) {
       this.actsAtMs = null;
       return;
     }

@@ -1,4 +1,5 @@
 import { pressureInForce } from '../occlusion-pressure/in-force';
+import { PROTOCOLS } from '../protocol/protocols';
 import type { Finding } from '../rules/finding';
 import { LIMITS } from '../rules/limits';
 import { testInForce } from '../strength/in-force';
@@ -52,7 +53,10 @@ function changed(choice: ExerciseChoice, fix: ChoiceFix, basis: Basis): Exercise
       return { ...choice, sets: inRests({ restMs: fix.to }) };
     case 'release':
       return fix.to === 'each-rest'
-        ? { ...choice, sets: inRests({ release: true, restMs: FREE_MS }) }
+        ? {
+            ...choice,
+            sets: inRests({ release: true, restMs: FREE_MS + PROTOCOLS[choice.protocolId].reinflateLeadMs }),
+          }
         : {
             ...choice,
             sets: choice.sets.map((set, place) =>

@@ -3,47 +3,69 @@ import { toDecimals } from '../quantity/rounding';
 import { MS_PER_MINUTE } from '../quantity/units';
 import type { Finding } from '../rules/finding';
 import { LIMITS } from '../rules/limits';
-import { clockAtEnds, occlusionLimitMs } from './occlusion-clock';
+import { guardLimitMs, occlusionLimitMs, type Stretch, stretchesOf } from './occlusion-clock';
+import type { Plan, PlannedExercise } from './plan';
 import type { Lane, Timeline } from './timeline';
 
 /** Findings on how long and where a planned timeline occludes (rules PRO-1, PRO-2). */
-export function checkTimeline(timeline: Timeline): Finding[] {
-  return [...timeline.lanes.flatMap(checkLane), ...checkLimbsTogether(timeline.lanes)];
-}
+export const checkTimeline = (timeline: Timeline, plan: Plan): Finding[] => [
+  ...timeline.lanes.flatMap((lane) => checkLane(lane, timeline, plan)),
+  ...checkLimbsTogether(timeline.lanes),
+];
 
 const minutes = (ms: number): string => `${toDecimals(ms / MS_PER_MINUTE, 1)} min`;
 
-function checkLane(lane: Lane): Finding[] {
-  const longestMs = Math.max(0, ...clockAtEnds(lane.inflations));
+function checkLane(lane: Lane, timeline: Timeline, plan: Plan): Finding[] {
+  const limb = LIMB_LABELS[lane.limb];
   const limitMs = occlusionLimitMs(lane);
-  const { guardPerExercise, guardAnyLimb } = LIMITS.continuousOcclusionMs;
-  const remedy = 'Shorten the rests, use a faster tempo, or release between sets for at least 60 s.';
   const common = {
     rule: 'PRO-1',
     subject: 'protocolId',
+    remedy: 'Shorten the rests, use a faster tempo, or release between sets for at least 65 s.',
     fix: { set: 'release', to: 'each-rest' },
   } as const;
-  if (longestMs > limitMs) {
+  const stretches = stretchesOf(lane, timeline);
+  const over = stretches.find(({ clockMs }) => clockMs > limitMs);
+  if (over) {
     return [
       {
         ...common,
         level: 'hard',
-        message: `${LIMB_LABELS[lane.limb]} would be occluded ${minutes(longestMs)} without free flow; the limit is ${minutes(limitMs)}.`,
-        remedy,
+        message: `${limb} would be occluded ${minutes(over.clockMs)} without free flow; the limit is ${minutes(limitMs)}.`,
       },
     ];
   }
-  const guardMs = Math.min(guardPerExercise, guardAnyLimb);
-  if (longestMs <= guardMs) return [];
+  const guarded = stretches
+    .map((stretch) => ({ ...stretch, guardMs: guardLimitMs(lane.limb, exercisesOf(stretch, plan)) }))
+    .find(({ clockMs, guardMs }) => clockMs > guardMs);
+  const inAllMs = lane.inflations.reduce((sum, { fromMs, toMs }) => sum + toMs - fromMs, 0);
+  const mostMs = LIMITS.continuousOcclusionMs.guardInAll[limbKind(lane.limb)];
   return [
-    {
-      ...common,
-      level: 'guard',
-      message: `${LIMB_LABELS[lane.limb]} would be occluded ${minutes(longestMs)} without free flow; over ${minutes(guardMs)} needs a clinician’s reason.`,
-      remedy,
-    },
+    ...(guarded
+      ? [
+          {
+            ...common,
+            level: 'guard' as const,
+            message: `${limb} would be occluded ${minutes(guarded.clockMs)} without free flow; over ${minutes(guarded.guardMs)} needs a clinician’s reason.`,
+          },
+        ]
+      : []),
+    ...(inAllMs > mostMs
+      ? [
+          {
+            rule: 'PRO-1' as const,
+            level: 'guard' as const,
+            subject: 'occludedInAll',
+            message: `${limb} would be occluded ${minutes(inAllMs)} in all; over ${minutes(mostMs)} in a session needs a clinician’s reason.`,
+            remedy: 'Leave out a set or an exercise.',
+          },
+        ]
+      : []),
   ];
 }
+
+const exercisesOf = ({ exerciseIndexes }: Stretch, { exercises }: Plan): PlannedExercise[] =>
+  exerciseIndexes.flatMap((index) => exercises[index] ?? []);
 
 function checkLimbsTogether(lanes: readonly Lane[]): Finding[] {
   const starts = lanes.flatMap((lane) => lane.inflations.map(({ fromMs }) => fromMs));

@@ -112,7 +112,7 @@ export function composeSession(session: SessionChoice, basis: Basis): Composed {
       checkExercise(one, session.schoolId, basis).map((finding) => ({ ...finding, exerciseIndex })),
     ),
     ...checkSession(resolved, plan),
-    ...checkTimeline(compile(plan)),
+    ...checkTimeline(compile(plan), plan),
   ];
   return { plan, loads: resolved.map(({ load }) => load), findings };
 }

@@ -1,8 +1,9 @@
-import { limbKind } from '../quantity/limb';
+import { type Limb, limbKind } from '../quantity/limb';
 import { LIMITS } from '../rules/limits';
-import type { Inflation, Lane } from './timeline';
+import type { PlannedExercise } from './plan';
+import type { Inflation, Lane, Timeline } from './timeline';
 
-const { hard, freeFlowToRestart } = LIMITS.continuousOcclusionMs;
+const { hard, freeFlowToRestart, guardPerExercise, guardLongLeg } = LIMITS.continuousOcclusionMs;
 
 /** Occluded time that counts toward the limit, in ms, for each inflation at its end (rule PRO-1). */
 export function clockAtEnds(inflations: readonly Inflation[]): number[] {
@@ -26,6 +27,18 @@ export function occlusionClockMs(inflations: readonly Inflation[], nowMs: number
   return clockAtEnds(inflations).at(-1) ?? 0;
 }
 
+/**
+ * How long a limb may be occluded without 60 s of free flow before a clinician's reason is needed, in ms (rule PRO-1): by
+ * the exercises that fall into the stretch. An arm in aerobic or shared work has its hard limit only.
+ */
+export function guardLimitMs(limb: Limb, exercises: readonly Pick<PlannedExercise, 'mode'>[]): number {
+  const kind = limbKind(limb);
+  if (exercises.every(({ mode }) => mode === 'passive')) return hard[kind];
+  const long = exercises.length > 1 || exercises.some(({ mode }) => mode === 'aerobic');
+  if (!long) return guardPerExercise;
+  return kind === 'leg' ? guardLongLeg : hard.arm;
+}
+
 /** The longest a limb may be occluded without 60 s of free flow, in ms (rule PRO-1, hard). */
 export const occlusionLimitMs = (lane: Pick<Lane, 'limb'>): number => hard[limbKind(lane.limb)];
 
@@ -37,4 +50,27 @@ export function fenceMs(lane: Lane): number | null {
   const counted = clockAtEnds(lane.inflations).at(-1);
   if (!last || counted === undefined) return null;
   return last.toMs + occlusionLimitMs(lane) - counted;
+}
+
+/** A stretch of a lane that the occlusion clock counts as one, in ms, with the exercises that fall into it. */
+export type Stretch = { clockMs: number; exerciseIndexes: number[] };
+
+/** The stretches of a limb's lane: inflations with less than 60 s of free flow between them (rule PRO-1). */
+export function stretchesOf({ limb, inflations }: Lane, { sets }: Pick<Timeline, 'sets'>): Stretch[] {
+  const stretches: (Stretch & { toMs: number })[] = [];
+  for (const { fromMs, toMs } of inflations) {
+    const indexes = sets
+      .filter((set) => set.limbs.includes(limb) && set.fromMs < toMs && set.toMs > fromMs)
+      .map(({ exerciseIndex }) => exerciseIndex);
+    const last = stretches.at(-1);
+    if (last && fromMs - last.toMs < freeFlowToRestart) {
+      last.clockMs += toMs - fromMs;
+      last.toMs = toMs;
+      last.exerciseIndexes.push(...indexes);
+    } else stretches.push({ clockMs: toMs - fromMs, toMs, exerciseIndexes: indexes });
+  }
+  return stretches.map(({ clockMs, exerciseIndexes }) => ({
+    clockMs,
+    exerciseIndexes: [...new Set(exerciseIndexes)],
+  }));
 }

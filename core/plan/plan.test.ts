@@ -2,17 +2,21 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { PROTOCOLS, protocolIdSchema, TEMPOS, tempoIdSchema } from '../protocol/protocols';
 import { pacedReps } from '../protocol/set-work';
+import type { Limb } from '../quantity/limb';
 import { hardFindings } from '../rules/finding';
 import { type SchoolId, schoolIdSchema } from '../rules/schools';
 import { checkTimeline } from './check-timeline';
 import { compareSchools } from './compare-schools';
 import { compile } from './compile';
+import { composeSession } from './compose';
 import { doseOf } from './dose';
 import { clockAtEnds, fenceMs, occlusionClockMs } from './occlusion-clock';
+import type { Plan } from './plan';
 import {
   measuredTarget,
   testBasis,
   testCuff,
+  testExercise,
   testOcclusion,
   testPlan,
   testSession,
@@ -75,21 +79,88 @@ describe('occlusion clock (PRO-1)', () => {
 });
 
 describe('checkTimeline (PRO-1, PRO-2)', () => {
-  const timeline = (...lanes: Timeline['lanes']): Timeline => ({ lanes, sets: [], endMs: 30 * MIN });
+  const { plan } = testPlan();
+  const [exercise] = plan.exercises;
+  if (!exercise) throw new Error('The plan has an exercise.');
+  const aerobic: Plan = { ...plan, exercises: [{ ...exercise, mode: 'aerobic' }] };
+  const two: Plan = { ...plan, exercises: [exercise, exercise] };
+  const set = (exerciseIndex: number, limb: Limb, fromMs: number, toMs: number) => ({
+    exerciseIndex,
+    setIndex: 0,
+    limbs: [limb],
+    fromMs,
+    toMs,
+    reps: 1,
+    plannedReps: 1,
+    loadKg: null,
+    tempo: exercise.tempo,
+  });
+  const timeline = (lanes: Timeline['lanes'], sets: Timeline['sets'] = []): Timeline => ({
+    lanes,
+    sets,
+    endMs: 40 * MIN,
+  });
+  /** One stretch of so many minutes, with the exercises that fall into it. */
+  const levels = (over: Plan, limb: 'left-arm' | 'left-thigh', minutes: number) =>
+    checkTimeline(
+      timeline(
+        [lane(limb, up(0, minutes * MIN))],
+        over.exercises.map((_, i) => set(i, limb, i * MIN, (i + 1) * MIN)),
+      ),
+      over,
+    ).map(({ level }) => level);
 
-  it('guards over 10 min and refuses past 15 min on an arm, 20 min on a leg', () => {
-    const level = (limb: 'left-arm' | 'left-thigh', minutes: number) =>
-      checkTimeline(timeline(lane(limb, up(0, minutes * MIN)))).map((finding) => finding.level);
-    expect([10, 11, 15, 15.1].map((m) => level('left-arm', m))).toEqual([[], ['guard'], ['guard'], ['hard']]);
-    expect([10, 20, 20.1].map((m) => level('left-thigh', m))).toEqual([[], ['guard'], ['hard']]);
+  it('guards over 10 min of one exercise and refuses past 15 min on an arm, 20 min on a leg', () => {
+    expect([10, 11, 15, 15.1].map((m) => levels(plan, 'left-arm', m))).toEqual([
+      [],
+      ['guard'],
+      ['guard'],
+      ['hard'],
+    ]);
+    expect([10, 10.1, 20, 20.1].map((m) => levels(plan, 'left-thigh', m))).toEqual([
+      [],
+      ['guard'],
+      ['guard'],
+      ['hard'],
+    ]);
+  });
+
+  it('guards a leg over 15 min in aerobic work or a shared inflation; an arm has its hard 15 there', () => {
+    for (const over of [aerobic, two]) {
+      expect([15, 15.1, 20.1].map((m) => levels(over, 'left-thigh', m))).toEqual([[], ['guard'], ['hard']]);
+      expect([15, 15.1].map((m) => levels(over, 'left-arm', m))).toEqual([[], ['hard']]);
+    }
+  });
+
+  it('guards over 20 min an arm and 30 min a leg in all, whatever flows between', () => {
+    const inAll = (limb: 'left-arm' | 'left-thigh', spells: number, minutes: number) =>
+      checkTimeline(
+        timeline([
+          lane(
+            limb,
+            ...Array.from({ length: spells }, (_, i) => up(i * 12 * MIN, i * 12 * MIN + minutes * MIN)),
+          ),
+        ]),
+        plan,
+      ).map(({ subject }) => subject);
+    expect([inAll('left-arm', 2, 10), inAll('left-arm', 3, 6.7)]).toEqual([[], ['occludedInAll']]);
+    expect([inAll('left-thigh', 3, 10), inAll('left-thigh', 4, 7.6)]).toEqual([[], ['occludedInAll']]);
+  });
+
+  it('opens the usual aerobic work without a guard', () => {
+    const walk = testExercise(
+      { exerciseId: 'leg-press', protocolId: 'aerobic', percentLop: 40 },
+      { load: { kind: 'unweighed', with: 'body weight' } },
+    );
+    const { findings } = composeSession({ ...testSession(), exercises: [walk] }, testBasis());
+    expect(findings.filter(({ rule }) => rule === 'PRO-1')).toEqual([]);
   });
 
   it('refuses arms and legs at the same time, and allows one after the other', () => {
-    const together = timeline(lane('left-arm', up(0, 5 * MIN)), lane('left-thigh', up(MIN, 2 * MIN)));
-    expect(checkTimeline(together)).toMatchObject([{ rule: 'PRO-2', level: 'hard' }]);
-    expect(
-      checkTimeline(timeline(lane('left-arm', up(0, MIN)), lane('left-thigh', up(MIN, 2 * MIN)))),
-    ).toEqual([]);
+    const together = timeline([lane('left-arm', up(0, 5 * MIN)), lane('left-thigh', up(MIN, 2 * MIN))]);
+    expect(checkTimeline(together, plan)).toMatchObject([{ rule: 'PRO-2', level: 'hard' }]);
+    const apart = timeline([lane('left-arm', up(0, MIN)), lane('left-thigh', up(MIN, 2 * MIN))]);
+    expect(checkTimeline(apart, plan)).toEqual([]);
   });
 });
 

@@ -13,8 +13,11 @@ export const LIMITS = {
   /** PRO-1 */
   continuousOcclusionMs: {
     hard: { arm: 15 * MS_PER_MINUTE, leg: 20 * MS_PER_MINUTE } satisfies Record<LimbKind, number>,
+    /** Without a clinician's reason: one exercise; a leg in aerobic work or under a shared inflation. */
     guardPerExercise: 10 * MS_PER_MINUTE,
-    guardAnyLimb: 15 * MS_PER_MINUTE,
+    guardLongLeg: 15 * MS_PER_MINUTE,
+    /** In all, in one session. */
+    guardInAll: { arm: 20 * MS_PER_MINUTE, leg: 30 * MS_PER_MINUTE } satisfies Record<LimbKind, number>,
     freeFlowToRestart: 60_000,
   },
   /** RUN-1 */

@@ -1,8 +1,10 @@
-import { occlusionClockMs, occlusionLimitMs } from '../plan/occlusion-clock';
+import { compile } from '../plan/compile';
+import { guardLimitMs, occlusionClockMs, occlusionLimitMs, stretchesOf } from '../plan/occlusion-clock';
 import type { Plan } from '../plan/plan';
 import { repsByPace } from '../protocol/pace';
 import type { Limb } from '../quantity/limb';
 import { LIMITS } from '../rules/limits';
+import { inHand } from './in-hand';
 import { liveTimeline } from './live-timeline';
 import { correctedReps, openInflation, openSet, type SessionState } from './state';
 
@@ -13,6 +15,8 @@ export type OcclusionAlarm = 'none' | 'soon' | 'now';
 export type LimbClock = {
   limb: Limb;
   inflated: boolean;
+  /** When it was last let down, wall clock; null while it is up. */
+  downSinceMs: number | null;
   /** As last read; null while it is down, and under a strap. */
   pressureMmHg: number | null;
   clockMs: number;
@@ -25,12 +29,14 @@ export type LimbClock = {
 export function limbClocks(plan: Plan, state: SessionState, nowMs: number): LimbClock[] {
   const { lanes, endMs } = liveTimeline(plan, state, nowMs);
   return lanes.map((lane) => {
-    const open = openInflation(state.limbs.find(({ limb }) => limb === lane.limb));
+    const limbState = state.limbs.find(({ limb }) => limb === lane.limb);
+    const open = openInflation(limbState);
     const clockMs = occlusionClockMs(lane.inflations, endMs);
-    const limitMs = occlusionLimitMs(lane);
+    const limitMs = planLimitMs(plan, state, lane.limb, clockMs);
     return {
       limb: lane.limb,
       inflated: open !== null,
+      downSinceMs: limbState?.inflations.at(-1)?.toMs ?? null,
       pressureMmHg: open?.steps.at(-1)?.pressureMmHg ?? null,
       clockMs,
       limitMs,
@@ -38,6 +44,34 @@ export function limbClocks(plan: Plan, state: SessionState, nowMs: number): Limb
       alarm: open === null ? 'none' : alarmAt(clockMs / limitMs),
     };
   });
+}
+
+/**
+ * The limit a limb's clock counts to (rules PRO-1, RUN-1): the plan's own guard, unless the plan was signed past it; once
+ * that is passed by, the hard one.
+ */
+function planLimitMs(plan: Plan, state: SessionState, limb: Limb, clockMs: number): number {
+  const hardMs = occlusionLimitMs({ limb });
+  const exercise = plan.exercises[inHand(plan, state)?.exerciseIndex ?? 0];
+  const shares = exercise?.sets.at(-1)?.release === false;
+  const guardMs = guardLimitMs(limb, exercise ? (shares ? [exercise, exercise] : [exercise]) : []);
+  if (plannedLongestMs(plan, limb) > guardMs) return hardMs;
+  return clockMs < hardMs ? Math.min(guardMs, hardMs) : hardMs;
+}
+
+const longestByPlan = new WeakMap<Plan, Map<Limb, number>>();
+
+/** The longest stretch a plan has for a limb, in ms; worked out once a plan. */
+function plannedLongestMs(plan: Plan, limb: Limb): number {
+  const known = longestByPlan.get(plan) ?? new Map<Limb, number>();
+  longestByPlan.set(plan, known);
+  const longest = known.get(limb);
+  if (longest !== undefined) return longest;
+  const timeline = compile(plan);
+  const lane = timeline.lanes.find((candidate) => candidate.limb === limb);
+  const made = lane ? Math.max(0, ...stretchesOf(lane, timeline).map(({ clockMs }) => clockMs)) : 0;
+  known.set(limb, made);
+  return made;
 }
 
 function alarmAt(shareOfLimit: number): OcclusionAlarm {

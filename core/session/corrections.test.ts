@@ -114,6 +114,30 @@ describe('an ignored alarm (RUN-1)', () => {
     expect(dueEvents(plan, noted, at(2000)).some(({ body }) => body.type === 'alarm-ignored')).toBe(false);
     expect(state.ignoredAlarms).toEqual([]);
   });
+
+  it('asks for a minute of free flow after the limit, and not for the cuff again', () => {
+    const released = logOf([[1210, { type: 'cuff-released', limb: 'left-thigh' }]], 'phone');
+    const state = fold(plan, [...upTo(24), ...released]);
+    expect(nextStep(plan, state, at(1230))).toMatchObject({
+      do: 'wait',
+      why: 'free-flow',
+      untilMs: at(1270),
+    });
+    expect(nextStep(plan, state, at(1271))).toMatchObject({ do: 'inflate' });
+  });
+
+  it('gives a cuff that came up again past its limit its own quarter of a minute', () => {
+    const again = logOf(
+      [
+        [1210, { type: 'cuff-released', limb: 'left-thigh' }],
+        [1230, { type: 'cuff-inflated', limb: 'left-thigh', pressureMmHg: 80 }],
+      ],
+      'phone',
+    );
+    const state = fold(plan, [...upTo(5), ...again]);
+    expect(dueEvents(plan, state, at(1244))).toEqual([]);
+    expect(dueEvents(plan, state, at(1246))).toMatchObject([{ atMs: at(1245) }]);
+  });
 });
 
 describe('what the bench offers after a set (RUN-4, REV-3, REV-4)', () => {
@@ -263,11 +287,11 @@ describe('who needs attention first on the floor', () => {
   it('is the limit, then a stop, then what is asked for, then what runs by itself', () => {
     const need = (log: SessionEvent[], seconds: number) =>
       attentionOf(plan, fold(plan, log), at(seconds)).need;
-    expect(need(upTo(5), 5 + 1200)).toBe('limit');
+    expect(need(upTo(5), 5 + 600)).toBe('limit');
     expect(need([...upTo(25), ...logOf([[30, { type: 'stopped', why: 'dizzy' }]], 'phone')], 31)).toBe(
       'stopped',
     );
-    expect(need(upTo(5), 5 + 960)).toBe('limit-near');
+    expect(need(upTo(5), 5 + 480)).toBe('limit-near');
     expect(need(upTo(20), 21)).toBe('act');
     expect(need(upTo(25), 80)).toBe('soon');
     expect(need(upTo(25), 30)).toBe('runs');

@@ -1,6 +1,7 @@
 import { isByFeel, type Plan, type PlannedExercise, primingCycles } from '../plan/plan';
 import { PRIMING } from '../pressure/priming';
 import type { Limb } from '../quantity/limb';
+import { LIMITS } from '../rules/limits';
 import { limbClocks, restLeftMs } from './clocks';
 import { inHand, isUpSince, primingOf } from './in-hand';
 import { lastSet, nextPlace, releasesAfter, type SetPlace } from './places';
@@ -17,7 +18,7 @@ export type NextStep =
   /** Colour or feeling was not good: loosen, release, note the sign or look again; nothing else goes on. */
   | { do: 'decide'; place: SetPlace }
   | { do: 'end-set'; place: SetPlace }
-  | { do: 'wait'; place: SetPlace; untilMs: number; why: 'rest' | 'primed-up' | 'primed-down' }
+  | { do: 'wait'; place: SetPlace; untilMs: number; why: 'rest' | 'primed-up' | 'primed-down' | 'free-flow' }
   | {
       do: 'release';
       limbs: Limb[];
@@ -67,7 +68,8 @@ export function nextStep(plan: Plan, state: SessionState, nowMs: number): NextSt
   }
   const down = exercise.limbs.filter(({ limb }) => !inflated.includes(limb));
   if (down.length === 0) return { do: 'start-set', place };
-  const waiting = waitForRest(plan, exercise, place, state, nowMs);
+  const waiting =
+    waitForRest(plan, exercise, place, state, nowMs) ?? waitForFlow(plan, down, place, state, nowMs);
   if (waiting) return waiting;
   const targets = inHand(plan, state)?.limbs ?? [];
   const cuffs = targets
@@ -95,6 +97,27 @@ function waitForRest(
   if (!last || leftMs === null || !releasesAfter(plan, last)) return null;
   const leadMs = place.setIndex === 0 ? 0 : exercise.reinflateLeadMs;
   return leftMs > leadMs ? { do: 'wait', place, untilMs: nowMs + leftMs - leadMs, why: 'rest' } : null;
+}
+
+/**
+ * A minute of free flow, after which the clock restarts: for a limb whose clock ran to its limit, and between exercises
+ * where the rest is planned for it. It counts from the release, which comes after the set that the rest counts from
+ * (rule PRO-1).
+ */
+function waitForFlow(
+  plan: Plan,
+  down: readonly { limb: Limb }[],
+  place: SetPlace,
+  state: SessionState,
+  nowMs: number,
+): NextStep | null {
+  const flowMs = LIMITS.continuousOcclusionMs.freeFlowToRestart;
+  const restarts = place.setIndex === 0 && (state.rest?.restMs ?? 0) >= flowMs;
+  const untilMs = limbClocks(plan, state, nowMs)
+    .filter(({ limb }) => down.some((target) => target.limb === limb))
+    .filter(({ leftMs, clockMs }) => leftMs <= 0 || (restarts && clockMs > 0))
+    .map(({ downSinceMs }) => (downSinceMs ?? nowMs) + flowMs);
+  return untilMs.length > 0 ? { do: 'wait', place, untilMs: Math.max(...untilMs), why: 'free-flow' } : null;
 }
 
 /** Under a strap, the last set whose colour and feeling nobody has looked at yet (rule TIGHT). */

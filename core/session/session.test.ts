@@ -108,10 +108,13 @@ describe('clocks (RUN-1, RUN-2)', () => {
     );
   });
 
-  it('alarm at 80 % and at 100 % of 20 minutes on a leg', () => {
-    const state = fold(plan, upTo(25));
-    const alarm = (minutes: number) => limbClocks(plan, state, at(5 + minutes * 60))[0]?.alarm;
-    expect([15.9, 16, 19.9, 20].map(alarm)).toEqual(['none', 'soon', 'soon', 'now']);
+  it('alarm at 80 % and at 100 % of the plan’s own limit: its guard, or the hard one where it was signed past it', () => {
+    const alarm = (over: typeof plan, minutes: number) =>
+      limbClocks(over, fold(over, upTo(25)), at(5 + minutes * 60))[0]?.alarm;
+    expect([7.9, 8, 9.9, 10].map((m) => alarm(plan, m))).toEqual(['none', 'soon', 'soon', 'now']);
+    // 75 repetitions of 4 s and rests of 120 s are 11 min 20 s: a clinician has signed that.
+    const long = testPlan({ tempoId: '2-0-2', restMs: 120_000 }).plan;
+    expect([15.9, 16, 19.9, 20].map((m) => alarm(long, m))).toEqual(['none', 'soon', 'soon', 'now']);
   });
 
   it('count repetitions by the pace, with corrections made in the set', () => {

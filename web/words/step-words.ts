@@ -23,6 +23,7 @@ const WAIT_WORDS: Record<Extract<NextStep, { do: 'wait' }>['why'], (next: string
   rest: (next) => `Rest, cuff down. ${capital(next)} is next`,
   'primed-up': () => 'Priming: keep it up for 30 s',
   'primed-down': () => 'Priming: 10 s of free flow',
+  'free-flow': (next) => `A minute of free flow, then ${next}`,
 };
 
 const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);

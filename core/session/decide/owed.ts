@@ -80,8 +80,10 @@ const IGNORED_AFTER_MS = 15_000;
 function ignoredAlarms(plan: Plan, state: SessionState, nowMs: number): DueEvent[] {
   return limbClocks(plan, state, nowMs).flatMap(({ limb, alarm, leftMs }) => {
     const open = openInflation(state.limbs.find((candidate) => candidate.limb === limb));
-    const atMs = nowMs + leftMs + IGNORED_AFTER_MS;
-    if (alarm !== 'now' || !open || nowMs < atMs) return [];
+    if (alarm !== 'now' || !open) return [];
+    // Inflated again while the clock was past its limit: this inflation's own time to be noticed runs from its start.
+    const atMs = Math.max(nowMs + leftMs, open.fromMs) + IGNORED_AFTER_MS;
+    if (nowMs < atMs) return [];
     if (state.ignoredAlarms.some((ignored) => ignored.limb === limb && ignored.atMs >= open.fromMs))
       return [];
     return [
