@@ -44,13 +44,14 @@ test('what cannot be right is answered beside its field, and nothing typed is lo
   });
 
   await test.step('a guard, for a coach', async () => {
-    await page.getByLabel('Pressure', { exact: true }).fill('35');
+    await page.getByLabel('Pressure', { exact: true }).fill('60');
+    await expect(page.getByText(/60 % is above the .* that the ramp allows/)).toBeVisible();
     await page
       .getByRole('combobox', { name: 'Working' })
       .selectOption({ label: 'Tobias Quillfeather, coach' });
     await expect(page.getByText(/passed only by a clinician/)).toBeVisible();
     await page.getByRole('combobox', { name: 'Working' }).selectOption({ label: 'Ines Marrable, clinician' });
-    await page.getByLabel('Reason for passing the guard').fill('First week after long illness');
+    await page.getByLabel('Reason for passing the guard').fill('Trained at 60 % elsewhere until last week');
     await expect(page.getByRole('button', { name: /^Sign as/ })).toBeEnabled();
   });
 });

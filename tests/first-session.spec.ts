@@ -50,12 +50,12 @@ test('a stranger at the door is screened, measured, prescribed, trained and on r
 
   await test.step('prescribe by a school and see the working', async () => {
     await page.getByLabel('School').selectOption('Research consensus');
-    await page.getByLabel('Pressure', { exact: true }).fill('60');
+    await page.getByLabel('Pressure', { exact: true }).fill('40');
     await page.getByLabel('Priming cycles first').uncheck();
     await page.getByRole('radio', { name: '1–0–1' }).click();
-    // 173 × 60 % = 103.8 mmHg, down to the gauge's division of 2.
-    await page.getByRole('button', { name: /Target pressure.*102 mmHg/ }).click();
-    await expect(page.getByText('173 mmHg × 60 % = 103.8 mmHg')).toBeVisible();
+    // 173 × 40 % = 69.2 mmHg, down to the gauge's division of 2.
+    await page.getByRole('button', { name: /Target pressure.*68 mmHg/ }).click();
+    await expect(page.getByText('173 mmHg × 40 % = 69.2 mmHg')).toBeVisible();
     await expect(page.getByText(/PRS-1/).first()).toBeVisible();
     await page.keyboard.press('Escape');
     await page.getByRole('button', { name: /pin at 7\.5 kg.*7\.5 kg/ }).click();
@@ -74,7 +74,7 @@ test('a stranger at the door is screened, measured, prescribed, trained and on r
 
   await test.step('run set one hands-free', async () => {
     await page.keyboard.press('Space');
-    await passUntil(page, page.getByRole('heading', { name: 'Inflate left thigh to 102 mmHg' }));
+    await passUntil(page, page.getByRole('heading', { name: 'Inflate left thigh to 68 mmHg' }));
     await page.keyboard.press('Space');
     await passUntil(page, page.getByRole('link', { name: 'Quill Sandersby, left thigh' }));
     await page.clock.runFor(15_000);

@@ -69,7 +69,8 @@ export function nextStep(plan: Plan, state: SessionState, nowMs: number): NextSt
   const down = exercise.limbs.filter(({ limb }) => !inflated.includes(limb));
   if (down.length === 0) return { do: 'start-set', place };
   const waiting =
-    waitForRest(plan, exercise, place, state, nowMs) ?? waitForFlow(plan, down, place, state, nowMs);
+    waitForRest(plan, exercise, place, state, nowMs) ??
+    waitForFlow(plan, exercise, down, place, state, nowMs);
   if (waiting) return waiting;
   const targets = inHand(plan, state)?.limbs ?? [];
   const cuffs = targets
@@ -95,24 +96,29 @@ function waitForRest(
   const last = lastSet(state);
   const leftMs = restLeftMs(state, nowMs);
   if (!last || leftMs === null || !releasesAfter(plan, last)) return null;
-  const leadMs = place.setIndex === 0 ? 0 : exercise.reinflateLeadMs;
-  return leftMs > leadMs ? { do: 'wait', place, untilMs: nowMs + leftMs - leadMs, why: 'rest' } : null;
+  const lead = leadMs(exercise, place);
+  return leftMs > lead ? { do: 'wait', place, untilMs: nowMs + leftMs - lead, why: 'rest' } : null;
 }
 
+/** The cuff of a next exercise is settled first; within one it comes up before the rest is over. */
+const leadMs = (exercise: PlannedExercise, { setIndex }: SetPlace): number =>
+  setIndex === 0 ? 0 : exercise.reinflateLeadMs;
+
 /**
- * A minute of free flow, after which the clock restarts: for a limb whose clock ran to its limit, and between exercises
- * where the rest is planned for it. It counts from the release, which comes after the set that the rest counts from
+ * A minute of free flow, after which the clock restarts: for a limb whose clock ran to its limit, and where the
+ * rest is planned for it. It counts from the release, which comes after the set that the rest counts from
  * (rule PRO-1).
  */
 function waitForFlow(
   plan: Plan,
+  exercise: PlannedExercise,
   down: readonly { limb: Limb }[],
   place: SetPlace,
   state: SessionState,
   nowMs: number,
 ): NextStep | null {
   const flowMs = LIMITS.continuousOcclusionMs.freeFlowToRestart;
-  const restarts = place.setIndex === 0 && (state.rest?.restMs ?? 0) >= flowMs;
+  const restarts = (state.rest?.restMs ?? 0) - leadMs(exercise, place) >= flowMs;
   const untilMs = limbClocks(plan, state, nowMs)
     .filter(({ limb }) => down.some((target) => target.limb === limb))
     .filter(({ leftMs, clockMs }) => leftMs <= 0 || (restarts && clockMs > 0))

@@ -1,10 +1,11 @@
 import type { Plan } from '../../plan/plan';
+import type { Limb } from '../../quantity/limb';
 import { limbClocks } from '../clocks';
 import type { EventBody } from '../events';
 import { restInHand } from '../in-hand';
 import { nextStep } from '../next-step';
 import { isLastSet, lastSet, releasesAfter, type SetPlace } from '../places';
-import { openInflation, openSet, type SessionState } from '../state';
+import { inflatedLimbs, openInflation, openSet, type SessionState } from '../state';
 
 /** Something the clock makes happen by itself. `key` is the same on every device, so it is recorded once. */
 export type DueEvent = { key: string; atMs: number; body: EventBody };
@@ -59,11 +60,14 @@ export function dueEvents(plan: Plan, state: SessionState, nowMs: number): DueEv
   return [
     {
       key: `set-started ${next.place.exerciseIndex}.${next.place.setIndex} ${restEndMs}`,
-      atMs: restEndMs,
+      atMs: Math.max(restEndMs, ...inflatedLimbs(state).map(({ limb }) => upSinceMs(state, limb))),
       body: { type: 'set-started', ...next.place },
     },
   ];
 }
+
+const upSinceMs = (state: SessionState, limb: Limb): number =>
+  openInflation(state.limbs.find((candidate) => candidate.limb === limb))?.fromMs ?? 0;
 
 /** A set that is done again after a re-fit is another one for the clock. */
 function refitsOf({ refits }: SessionState, { exerciseIndex, setIndex }: SetPlace): string {
