@@ -160,7 +160,7 @@ test('the bench offers a change after a short set, corrections are undone, and t
     await expect(after.getByText(/Asked: soreness 0 of 10.*numbness/)).toBeVisible();
     await openPerson(page, 'Odalys Ferrant');
     await chooseLink(page, 'Run');
-    await expect(page.getByText(/Numbness after the last session/).first()).toBeVisible();
+    await expect(page.getByText(/^Numbness, after the last session: until/).first()).toBeVisible();
   });
 
   await test.step('the next draft goes by the answer', async () => {
@@ -213,5 +213,11 @@ test('a strap by feel is tightened to its mark, and looked at after every set', 
   await page.keyboard.press('Space');
   await expect(page.getByRole('heading', { name: 'Look: colour good, no tingling?' })).toBeVisible();
   await page.getByRole('button', { name: 'Not', exact: true }).click();
-  await expect(page.getByRole('dialog')).toBeVisible();
+  const decision = page.getByRole('alertdialog', { name: 'Colour or feeling is not good' });
+  await expect(decision).toContainText('Left thigh at mark 6.');
+  await decision.getByRole('button', { name: 'Loosen' }).click();
+  await expect(decision).toHaveCount(0);
+  await expect(page.getByText(/^By feel, at mark 5/)).toBeVisible();
+  await page.getByRole('button', { name: 'Loosen by one mark' }).click();
+  await expect(page.getByText(/^By feel, at mark 4/)).toBeVisible();
 });

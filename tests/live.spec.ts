@@ -61,9 +61,9 @@ test('the occlusion limit alarms at 80 and 100 % in every view, and asks until t
   await page.keyboard.press('g');
   await page.keyboard.press('k');
   await passUntil(page, heading(page, 'Kit and practice'));
-  await page.clock.fastForward(16 * 60_000);
+  await page.clock.fastForward(8 * 60_000);
   await passUntil(page, dock(page).getByText('Limit is near'));
-  await page.clock.fastForward(4 * 60_000);
+  await page.clock.fastForward(2 * 60_000);
   await passUntil(page, dock(page).getByText('Deflate now'));
   await dock(page)
     .getByRole('link', { name: /Odalys Ferrant/ })
@@ -120,7 +120,7 @@ test('two tabs watch one session, and what one does the other shows', async ({ p
   await passUntil(page, nothingInflated(page));
 });
 
-test('a red sign locks the day', async ({ page }) => {
+test('a red sign holds the person, and nobody lifts it on the same day', async ({ page }) => {
   await openOdalys(page, 'Run');
   await startSetOne(page);
   await page.keyboard.press('.');
@@ -133,6 +133,17 @@ test('a red sign locks the day', async ({ page }) => {
   await passUntil(page, page.getByText('All saved on the server'));
   await page.clock.resume();
   await page.getByRole('link', { name: 'Odalys Ferrant' }).last().click();
-  await expect(page.getByText(/Not today. Chest pain in the last session/).first()).toBeVisible();
+  await expect(
+    page.getByText(/^Chest pain in the last session: until a clinician lifts it/).first(),
+  ).toBeVisible();
   await expect(page.getByRole('button', { name: 'Open the session' })).toHaveCount(0);
+  const holds = page.getByRole('region', { name: 'Holds' });
+  const working = page.getByRole('combobox', { name: 'Working' });
+  await chooseLink(page, 'Screen');
+  await working.selectOption({ label: 'Tobias Quillfeather, coach' });
+  await expect(holds).toContainText('Chest pain');
+  await expect(holds.getByRole('button')).toHaveCount(0);
+  await working.selectOption({ label: 'Ines Marrable, clinician' });
+  await expect(holds.getByText(/not lifted before the next/)).toBeVisible();
+  await expect(holds.getByRole('button')).toHaveCount(0);
 });

@@ -102,7 +102,7 @@ export const chooseLink = (page: Page, link: string): Promise<void> =>
 /** Takes the page's clock in hand: from now on time passes only by `page.clock.runFor`, however slow the machine. */
 export async function holdClock(page: Page): Promise<void> {
   // The server's clock goes on; a page whose clock is held would take itself to be ahead and correct it.
-  await page.route('**/api/clock', (route) => route.abort());
+  await page.context().route('**/api/clock', (route) => route.abort());
   await page.clock.install();
   await page.clock.pauseAt(Date.now() + 1_000);
 }

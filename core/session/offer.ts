@@ -1,5 +1,5 @@
 import { makeableLoads, type WeightKit } from '../load/weight-kit';
-import type { Plan } from '../plan/plan';
+import { isByFeel, type Plan } from '../plan/plan';
 import type { RuleId } from '../rules/catalogue';
 import { LIMITS } from '../rules/limits';
 import type { Offer } from './events';
@@ -21,7 +21,7 @@ const REST = { stepMs: 15_000, mostMs: 60_000 };
 
 /**
  * What a practitioner would change after a first set that fell short or felt too hard: a lighter load; at 20 % of 1RM or
- * less, or without kilograms, a looser cuff; after a later set, a longer rest (rules RUN-4, REV-3, REV-4).
+ * less, or without kilograms, a looser cuff or strap; after a later set, a longer rest (rules RUN-4, REV-3, REV-4).
  * Asked once a set, while others of the exercise are still to come.
  */
 export function offerAfterSet(
@@ -62,6 +62,14 @@ export function offerAfterSet(
       reason: `${why}: one step lighter.`,
       rule: 'REV-3',
     };
+  if (isByFeel(exercise)) {
+    return {
+      ...place,
+      offer: { kind: 'loosen-mark', byMarks: 1 },
+      reason: `${why}, and the load is already low: loosen by one mark.`,
+      rule: 'TIGHT',
+    };
+  }
   return {
     ...place,
     offer: { kind: 'loosen', byMmHg: LOOSEN_MMHG },

@@ -323,5 +323,10 @@ describe('what the keys do', () => {
       6, 5, 7, 7, 6,
     ]);
     expect(mark('next', 'loosen')).toBe(5);
+    const answer: Intent = { do: 'answer-offer', accepted: true, kits: [] };
+    const short = [...press('next', 'next', 'next'), { intent: answer, waitMs: 1_000 }];
+    const { state } = run(strapped, short);
+    expect(state.offers).toMatchObject([{ offer: { kind: 'loosen-mark', byMarks: 1 }, accepted: true }]);
+    expect(inHand(strapped, state)?.limbs).toMatchObject([{ kind: 'by-feel', mark: 5 }]);
   });
 });

@@ -110,7 +110,7 @@ export function answerOffer(now: Situation, { accepted, kits }: Of<'answer-offer
   if (!offered) return refuse('Nothing is offered.');
   const { exerciseIndex, setIndex, offer, reason } = offered;
   const answered = { type: 'offer-answered', exerciseIndex, setIndex, offer, accepted, reason } as const;
-  if (!accepted || offer.kind !== 'loosen') return decided([answered]);
-  const looser = loosen(now, { do: 'loosen', byMmHg: offer.byMmHg });
+  if (!accepted || (offer.kind !== 'loosen' && offer.kind !== 'loosen-mark')) return decided([answered]);
+  const looser = loosen(now, { do: 'loosen', ...(offer.kind === 'loosen' ? { byMmHg: offer.byMmHg } : {}) });
   return decided([answered, ...looser.events], looser.effects);
 }

@@ -17,6 +17,7 @@ export const setPlace = {
 /** What the bench may offer after a set that fell short: loosen, lighten, or rest longer (rules RUN-4, REV-3, REV-4). */
 export const offerSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('loosen'), byMmHg: z.number().int().positive().max(50) }),
+  z.object({ kind: z.literal('loosen-mark'), byMarks: z.number().int().positive().max(5) }),
   z.object({ kind: z.literal('lighten'), loadKg: loadKgSchema, recipe: z.string().max(120) }),
   z.object({ kind: z.literal('rest'), restMs: z.number().int().min(0).max(600_000) }),
 ]);

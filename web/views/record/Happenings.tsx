@@ -4,6 +4,7 @@ import { undoable } from '#core/session/fold';
 import type { LiveSession } from '../../data/live-session';
 import { clock } from '../../parts/format';
 import { useUnits } from '../../parts/units';
+import { offerWords } from '../../words/offer-words';
 
 const CORRECTIONS: readonly SessionEvent['type'][] = ['reps-corrected', 'start-corrected', 'load-corrected'];
 
@@ -16,13 +17,7 @@ export function Happenings({ session: { view, log, state } }: { session: LiveSes
   const lines = [
     kept + undone > 0 && `${kept} ${kept === 1 ? 'correction' : 'corrections'}, ${undone} taken back.`,
     ...state.offers.map(({ exerciseIndex, setIndex, offer, accepted }) => {
-      const words =
-        offer.kind === 'loosen'
-          ? `loosen by ${offer.byMmHg} mmHg`
-          : offer.kind === 'rest'
-            ? `rest ${offer.restMs / 1000} s`
-            : `go on with ${mass.words(offer.loadKg)}`;
-      return `After ${view.plan.exercises[exerciseIndex]?.label}, set ${setIndex + 1}: ${words}, ${accepted ? 'taken' : 'left'}.`;
+      return `After ${view.plan.exercises[exerciseIndex]?.label}, set ${setIndex + 1}: ${offerWords(offer, mass.words)}, ${accepted ? 'taken' : 'left'}.`;
     }),
     ...state.ignoredAlarms.map(
       ({ atMs, limb }) =>

@@ -1,9 +1,21 @@
 import { AlertDialog } from 'radix-ui';
+import { LIMB_LABELS } from '#core/quantity/limb';
+import type { LimbInHand } from '#core/session/in-hand';
 import type { Act } from '../../act/act';
 import { Button } from '../../parts/Button';
 
 /** Colour or feeling was not good: somebody decides, and nothing else goes on before (rule RUN-3). It cannot be dismissed. */
-export function ColourDecision({ open, act, noteSign }: { open: boolean; act: Act; noteSign: () => void }) {
+export function ColourDecision({
+  open,
+  limbs,
+  act,
+  noteSign,
+}: {
+  open: boolean;
+  limbs: readonly LimbInHand[];
+  act: Act;
+  noteSign: () => void;
+}) {
   return (
     <AlertDialog.Root open={open}>
       <AlertDialog.Portal>
@@ -19,7 +31,10 @@ export function ColourDecision({ open, act, noteSign }: { open: boolean; act: Ac
             Numb, pale, blue, purple, cold or sharp pain: note the sign, and the session stops (RUN-3). Too
             tight: loosen or release, and look again.
           </AlertDialog.Description>
-          <div className="mt-4 grid gap-2 sm:grid-cols-2">
+          <p className="mt-3 font-semibold tabular-nums" aria-live="polite">
+            {limbs.map(heldWords).join(' ')}
+          </p>
+          <div className="mt-3 grid gap-2 sm:grid-cols-2">
             <Button kind="stop" onClick={noteSign}>
               Note the sign
             </Button>
@@ -33,4 +48,11 @@ export function ColourDecision({ open, act, noteSign }: { open: boolean; act: Ac
       </AlertDialog.Portal>
     </AlertDialog.Root>
   );
+}
+
+/** Where the limb is held now, so that loosening is seen to have been noted. */
+function heldWords(limb: LimbInHand): string {
+  const name = LIMB_LABELS[limb.limb];
+  if (limb.kind === 'by-feel') return limb.up ? `${name} at mark ${limb.mark}.` : `${name} is released.`;
+  return limb.readMmHg === null ? `${name} is released.` : `${name} at ${limb.readMmHg} mmHg.`;
 }

@@ -164,7 +164,9 @@ export function LiveBench({ session: { view, log, state } }: { session: LiveSess
                   <p className={`figures text-5xl ${limb.alarm === 'none' ? '' : 'text-vermilion'}`}>
                     {clock(limb.clockMs)}
                   </p>
-                  {target?.kind === 'by-feel' && <p>By feel: check colour and tingling (TIGHT).</p>}
+                  {target?.kind === 'by-feel' && (
+                    <p>By feel, at mark {target.mark}: check colour and tingling (TIGHT).</p>
+                  )}
                   {target?.kind === 'measured' && <PressureRead target={target} act={act} />}
                 </div>
               );
@@ -193,7 +195,12 @@ export function LiveBench({ session: { view, log, state } }: { session: LiveSess
         </div>
       </div>
       <LiveStrip plan={plan} state={state} nowMs={stripNowMs} />
-      <ColourDecision open={step.do === 'decide' && !signing} act={act} noteSign={() => setSigning(true)} />
+      <ColourDecision
+        open={step.do === 'decide' && !signing}
+        limbs={hand?.limbs ?? []}
+        act={act}
+        noteSign={() => setSigning(true)}
+      />
       <SignList open={signing} onOpenChange={setSigning} note={(sign) => act({ do: 'note-sign', sign })} />
     </section>
   );

@@ -1,13 +1,13 @@
 import { useHotkeys } from 'react-hotkeys-hook';
 import type { Plan } from '#core/plan/plan';
 import { RULES } from '#core/rules/catalogue';
-
 import { offerAfterSet } from '#core/session/offer';
 import type { SessionState } from '#core/session/state';
 import type { Act } from '../../act/act';
 import { usePractice } from '../../data/queries';
 import { Button } from '../../parts/Button';
 import { useUnits } from '../../parts/units';
+import { offerWords } from '../../words/offer-words';
 
 /** The change a practitioner would make after a set that fell short; accepted or not, it is on record. */
 export function OfferPanel({ plan, state, act }: { plan: Plan; state: SessionState; act: Act }) {
@@ -19,13 +19,7 @@ export function OfferPanel({ plan, state, act }: { plan: Plan; state: SessionSta
   useHotkeys('y', () => answer(true));
   useHotkeys('n', () => answer(false));
   if (!offered) return null;
-  const { offer } = offered;
-  const words =
-    offer.kind === 'loosen'
-      ? `Loosen by ${offer.byMmHg}`
-      : offer.kind === 'rest'
-        ? `Rest ${offer.restMs / 1000} s from now on`
-        : `Go on with ${mass.words(offer.loadKg)}`;
+  const words = offerWords(offered.offer, mass.words);
   return (
     <section role="status" className="border-l-4 border-plum py-1 pl-3">
       <p>
@@ -36,7 +30,7 @@ export function OfferPanel({ plan, state, act }: { plan: Plan; state: SessionSta
       </p>
       <div className="mt-1 flex gap-2">
         <Button keyHint="Y" onClick={() => answer(true)}>
-          {words}
+          {words.charAt(0).toUpperCase() + words.slice(1)}
         </Button>
         <Button keyHint="N" onClick={() => answer(false)}>
           Keep on

@@ -1,0 +1,15 @@
+import type { Offer } from '#core/session/events';
+
+/** What an offer would change: "loosen by 10 mmHg", "rest 45 s from now on". */
+export function offerWords(offer: Offer, massWords: (kg: number) => string): string {
+  switch (offer.kind) {
+    case 'loosen':
+      return `loosen by ${offer.byMmHg} mmHg`;
+    case 'loosen-mark':
+      return offer.byMarks === 1 ? 'loosen by one mark' : `loosen by ${offer.byMarks} marks`;
+    case 'rest':
+      return `rest ${offer.restMs / 1000} s from now on`;
+    case 'lighten':
+      return `go on with ${massWords(offer.loadKg)}`;
+  }
+}
