@@ -15,7 +15,7 @@ import { sessionChoiceSchema } from './choices';
 import { composeSession } from './compose';
 import { doseOf } from './dose';
 import { draftSession } from './draft-session';
-import { testBasis, testExercise, testOcclusion } from './plan.fixture';
+import { testBasis, testExercise, testKit, testOcclusion } from './plan.fixture';
 
 const felt: TightnessFact = {
   limb: 'left-thigh',
@@ -113,9 +113,16 @@ describe('a session under a strap, by feel (TIGHT)', () => {
       entries.push([100 * setIndex + 62, { type: 'set-noted', ...place, effort: 4 }]);
     });
     const easy = { plan, state: fold(plan, logOf(entries)) };
-    expect(recommend(easy, 1, null, null).change).toEqual({ loadSteps: 1 });
+    const context = {
+      painBefore: 1,
+      before: null,
+      capPercentLop: null,
+      rampPercentLop: null,
+      kits: [testKit],
+    };
+    expect(recommend(easy, 0, context)?.change).toEqual({ loadSteps: 1 });
     const stopped = fold(plan, logOf([...entries, [500, { type: 'sign-noted', sign: 'dizzy' }]]));
-    expect(recommend({ plan, state: stopped }, 1, null, null)).toMatchObject({ rule: 'REV-1', change: {} });
+    expect(recommend({ plan, state: stopped }, 0, context)).toMatchObject({ rule: 'REV-1', change: {} });
   });
 
   it('may be run once somebody has prescribed it', () => {

@@ -1,10 +1,9 @@
-import { targetLoad } from '../load/target-load';
-import type { WeightKit } from '../load/weight-kit';
+import { makeableLoads, type WeightKit } from '../load/weight-kit';
 import type { Carried } from '../plan/draft-session';
 import { measuredLimbs, type Plan, type PlannedExercise } from '../plan/plan';
 import type { ExerciseId } from '../protocol/exercises';
 import { LIMITS } from '../rules/limits';
-import type { Change } from './review';
+import type { Change } from './change';
 
 /**
  * What the next draft takes over from the last plan, with a change for each exercise (rules REV-1 to REV-8).
@@ -34,18 +33,20 @@ export function carried(exercise: PlannedExercise, change: Change, kits: readonl
   };
 }
 
-/** The share of 1RM as it was asked for, or the one that makes the load a kit step away; up never above the usual 40 %. */
+/** The share of 1RM as it was asked for, or the one that makes the load so many kit steps away; up never above the usual 40 %. */
 function steppedPercent({ load }: PlannedExercise, steps: number, kits: readonly WeightKit[]): number | null {
   if (load.kind !== 'weighed') return null;
   const asked = load.percentOneRepMax;
   const kit = kits.find(({ id }) => id === load.weightKitId);
   if (steps === 0 || !kit) return asked;
-  const made = targetLoad(load.oneRepMax.value, asked, kit);
-  const step = steps > 0 ? made.heavier : made.lighter;
-  if (!step?.percent) return asked;
+  const loads = makeableLoads(kit).map(({ loadKg }) => loadKg);
+  const chosen = loads.findLastIndex((kg) => kg <= load.load.value);
+  const kg = loads[Math.max(0, chosen + steps)];
+  if (kg === undefined) return asked;
+  const made = (100 * kg) / load.oneRepMax.value;
   const { usualHigh } = LIMITS.percentOneRepMax;
-  if (steps > 0 && step.percent > usualHigh) return asked;
+  if (steps > 0 && made > usualHigh) return asked;
   // A tenth more, so that rounding down to the kit lands on the step and not under it.
-  const percent = Math.round((step.percent + 0.1) * 10) / 10;
+  const percent = Math.round((made + 0.1) * 10) / 10;
   return Math.min(Math.max(usualHigh, load.truePercent), percent);
 }

@@ -5,7 +5,7 @@ import type { Draft } from '../plan/draft-session';
 import type { Plan, PlannedExercise } from '../plan/plan';
 import { fitTemplate } from '../plan/template';
 import { carried } from './carry-over';
-import type { Change } from './review';
+import type { Change } from './change';
 
 /**
  * The last plan as choices for the next session: the changes of its review applied, and what was measured or tested since

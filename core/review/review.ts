@@ -1,233 +1,221 @@
-import { measuredLimbs, type Plan, type PlannedSet } from '../plan/plan';
-import { limbKind } from '../quantity/limb';
+import type { PlannedExercise } from '../plan/plan';
 import type { RuleId } from '../rules/catalogue';
-import { LIMITS, mostPercentLop } from '../rules/limits';
-import { SCHOOLS } from '../rules/schools';
+import { LIMITS } from '../rules/limits';
 import { SIGNS } from '../session/signs';
-import { correctedReps, type SessionState, type SetRecord } from '../session/state';
-
-/** What to change next time. Points of %LOP, kit steps of load, ms of rest; an empty change holds. */
-export type Change = {
-  pressurePoints?: number;
-  loadSteps?: -1 | 1;
-  restMs?: number;
-  heavyBridge?: true;
-};
+import type { Change } from './change';
+import { type Bounds, type Done, doneOf, type Reviewed } from './done';
 
 /** What a session suggests for the next one, why, and by which rule. It informs; whoever signs decides. */
 export type Recommendation = { rule: RuleId; change: Change; reason: string };
 
-/** A session as the review looks at it. */
-export type Reviewed = { plan: Plan; state: SessionState };
+/** Pain before the session, 0–10, null when nobody asked; the session before; what bounds the next. */
+export type ReviewContext = Bounds & { painBefore: number | null; before: Reviewed | null };
 
-const POINTS = { down: -10, up: 5 };
-const REST_STEP_MS = 15_000;
-const REST_MOST_MS = 60_000;
+const POINTS = { down: 10, up: 5 };
+const REST = { stepMs: 15_000, mostMs: 60_000 };
 const ENOUGH_SHARE = 0.8;
-const PAIN = { riseMost: 2, most: 5 };
-const EASY_EFFORT = 6;
-const HARD_EFFORT = 8;
+const PAIN = { riseMost: 2, fine: 3, most: 5 };
+const EFFORT = { easyMost: 6, firmMost: 8 };
 
-type Facts = ReturnType<typeof factsOf>;
+type Look = { now: Done; last: Done | null; context: ReviewContext };
+type Reps = NonNullable<Done['reps']>;
 
-/** What the rules look at, read off one exercise of a session. */
-function factsOf({ plan, state }: Reviewed, exerciseIndex: number) {
-  const exercise = plan.exercises[exerciseIndex];
-  const [target] = exercise?.limbs ?? [];
-  if (!exercise || !target) throw new RangeError(`The plan has no exercise ${exerciseIndex}.`);
-  const sets = state.sets.filter((set) => set.exerciseIndex === exerciseIndex);
-  const doneIn = (set: SetRecord): number => {
-    const planned = exercise.sets[set.setIndex];
-    if (planned?.work.kind === 'reps') return correctedReps(set);
-    return set.endedAtMs !== null && (set.reason === 'done' || set.reason === 'failure') ? 1 : 0;
-  };
-  const asked = (set: PlannedSet | undefined): number => (set?.work.kind === 'reps' ? set.work.reps : 1);
-  const done = sets.reduce((sum, set) => sum + doneIn(set), 0);
-  const planned = exercise.sets.reduce((sum, set) => sum + asked(set), 0);
-  const [first] = sets;
-  const kind = limbKind(target.limb);
-  const truePercent = exercise.load.kind === 'weighed' ? exercise.load.truePercent : null;
-  // A strap is neither loosened nor tightened by points.
-  const percentLop = target.kind === 'measured' ? target.percentLop : null;
-  const graded = kind === 'arm' && plan.schoolId === 'graded-start';
-  return {
-    exercise,
-    target,
-    done,
-    planned,
-    share: done / planned,
-    allDone: done >= planned,
-    restMs: Math.max(0, ...exercise.sets.slice(0, -1).map(({ restMs }) => restMs)),
-    loadPercent: truePercent ?? 0,
-    firstShort: first === undefined || doneIn(first) < asked(exercise.sets[first.setIndex]),
-    mostPain: Math.max(0, ...sets.map(({ jointPain }) => jointPain ?? 0)),
-    lastEffort: sets.at(-1)?.effort ?? null,
-    stopSign: state.signs.find(({ sign }) => SIGNS[sign].level !== 'expected'),
-    percentLop,
-    usual: percentLop === null ? 0 : SCHOOLS[plan.schoolId].percentLop[kind].usual,
-    floor:
-      percentLop === null
-        ? 0
-        : graded
-          ? LIMITS.exercisePercentLop.gradedStartArmLow
-          : LIMITS.exercisePercentLop.guardLow,
-    mayGoUp: truePercent !== null && truePercent < LIMITS.percentOneRepMax.usualHigh,
-  };
-}
-
-const isEasy = ({ allDone, lastEffort }: Facts): boolean =>
-  allDone && lastEffort !== null && lastEffort <= EASY_EFFORT;
-const isFirm = ({ allDone, lastEffort }: Facts): boolean =>
-  allDone && lastEffort !== null && lastEffort > EASY_EFFORT && lastEffort <= HARD_EFFORT;
+/** In the order of the practice, the first that answers decides (rules REV-1, 2, 3, 4, 5, 8, 7, 6). */
+const RULES_IN_ORDER: readonly ((look: Look) => Recommendation | null)[] = [
+  afterStop,
+  afterPain,
+  byOtherWork,
+  firstSetShort,
+  tooFew,
+  onTarget,
+  readyForHeavy,
+  easy,
+  firm,
+];
 
 /**
- * The change of one exercise for the next session (rules REV-1 to REV-8, the first that matches).
- * @param painBefore pain before the session, 0–10, or `null` when nobody asked
- * @param before the session before this one, or `null`
- * @param capPercentLop what a clearance caps the pressure at, or `null` (rule SCR-2)
- * @param exerciseIndex which exercise of the plan; in the session before, the same exercise is looked for
+ * The change of one exercise for the next session, judged from what was really done: the load lifted, the pressure held,
+ * the rests taken (rules REV-1 to REV-8).
+ * @returns null when no set of the exercise was begun
  */
 export function recommend(
   session: Reviewed,
-  painBefore: number | null,
-  before: Reviewed | null,
-  capPercentLop: number | null,
-  exerciseIndex = 0,
-): Recommendation {
-  const now = factsOf(session, exerciseIndex);
-  const sameBefore =
-    before?.plan.exercises.findIndex(({ exerciseId }) => exerciseId === now.exercise.exerciseId) ?? -1;
-  const last = before && sameBefore >= 0 ? factsOf(before, sameBefore) : null;
-  const { percentLop } = now;
-  // Never under the floor; who already trains there by a clinician's word stays.
-  const lower = (): Change => {
-    if (percentLop === null) return {};
-    const pressurePoints = Math.max(now.floor - percentLop, POINTS.down);
-    return pressurePoints < 0 ? { pressurePoints } : {};
+  exerciseIndex: number,
+  context: ReviewContext,
+): Recommendation | null {
+  const now = doneOf(session, exerciseIndex, context);
+  if (!now) return null;
+  const look = { now, last: sameBefore(session, exerciseIndex, context), context };
+  for (const rule of RULES_IN_ORDER) {
+    const answer = rule(look);
+    if (answer) return answer;
+  }
+  return { rule: 'REV-6', change: keep(now), reason: 'Hold.' };
+}
+
+/** The same exercise on the same limbs, in the session before. */
+function sameBefore({ plan }: Reviewed, exerciseIndex: number, context: ReviewContext): Done | null {
+  const { before } = context;
+  const nameOf = ({ exerciseId, limbs }: PlannedExercise) =>
+    [exerciseId, ...limbs.map(({ limb }) => limb).sort()].join(' ');
+  const exercise = plan.exercises[exerciseIndex];
+  if (!before || !exercise) return null;
+  const place = before.plan.exercises.findIndex((other) => nameOf(other) === nameOf(exercise));
+  return place < 0 ? null : doneOf(before, place, context);
+}
+
+function afterStop({ now, context }: Look): Recommendation | null {
+  if (!now.stopSign) return null;
+  const reason = `${SIGNS[now.stopSign].label}: hold, screen again, then start lower.`;
+  if (!now.pressure) return { rule: 'REV-1', change: {}, reason };
+  const { heldPercent } = now.pressure;
+  const to = Math.max(0, Math.min(heldPercent - POINTS.down, context.capPercentLop ?? heldPercent));
+  return { rule: 'REV-1', change: toPercent(now, to), reason };
+}
+
+function afterPain({ now, context }: Look): Recommendation | null {
+  const rise = now.mostPain - (context.painBefore ?? 0);
+  const roseTooFar = rise > PAIN.riseMost && now.mostPain > PAIN.fine;
+  if (now.mostPain <= PAIN.most && !roseTooFar) return null;
+  const reason = `Joint pain reached ${now.mostPain} of 10${rise > 0 ? `, up ${rise}` : ''}.`;
+  return { rule: 'REV-2', change: lighter(now, context), reason };
+}
+
+/** Sets to failure, passive and aerobic work know REV-1 and REV-2 only. */
+function byOtherWork({ now }: Look): Recommendation | null {
+  return now.reps
+    ? null
+    : { rule: 'REV-5', change: keep(now), reason: 'Work without a count to reach: hold.' };
+}
+
+function firstSetShort({ now, context }: Look): Recommendation | null {
+  const { firstShort, hardEarly } = repsIn(now);
+  if (!firstShort && !hardEarly) return null;
+  const what = firstShort ? 'Set one was not finished' : 'Set one became hard early';
+  const low = now.load.percent === null || now.load.percent <= LIMITS.percentOneRepMax.startLow;
+  return low
+    ? { rule: 'REV-3', change: looser(now, context), reason: `${what}, and the load is already low.` }
+    : { rule: 'REV-3', change: lighter(now, context), reason: `${what}.` };
+}
+
+function tooFew({ now, context }: Look): Recommendation | null {
+  const { done, planned } = repsIn(now);
+  if (done >= ENOUGH_SHARE * planned) return null;
+  const reason = `${done} of ${planned} repetitions.`;
+  return now.restMs < REST.mostMs
+    ? { rule: 'REV-4', change: { ...keep(now), restMs: longerRest(now) }, reason }
+    : { rule: 'REV-4', change: lighter(now, context), reason };
+}
+
+function onTarget({ now }: Look): Recommendation | null {
+  const { done, planned } = repsIn(now);
+  if (done >= planned) return null;
+  return {
+    rule: 'REV-5',
+    change: keep(now),
+    reason: `${done} of ${planned}, in sets two and later: on target.`,
   };
-  const lighter = (rule: RuleId, reason: string): Recommendation => ({
-    rule,
-    change: { loadSteps: -1 },
-    reason,
-  });
-
-  if (now.stopSign) {
-    return {
-      rule: 'REV-1',
-      change: lower(),
-      reason: `${SIGNS[now.stopSign.sign].label}: hold, screen again, then start lower.`,
-    };
-  }
-  const rise = painBefore === null ? 0 : now.mostPain - painBefore;
-  if (now.mostPain > PAIN.most || rise > PAIN.riseMost) {
-    return lighter('REV-2', `Joint pain reached ${now.mostPain} of 10${rise > 0 ? `, up ${rise}` : ''}.`);
-  }
-  if (now.firstShort) {
-    const heavy = now.loadPercent > LIMITS.percentOneRepMax.startLow;
-    if (heavy) return lighter('REV-3', 'Set one was not finished.');
-    return {
-      rule: 'REV-3',
-      change: lower(),
-      reason: 'Set one was not finished, and the load is already low.',
-    };
-  }
-  if (now.share < ENOUGH_SHARE) {
-    const words = `${now.done} of ${now.planned} repetitions.`;
-    if (now.restMs >= REST_MOST_MS) return lighter('REV-4', words);
-    const restMs = Math.min(REST_MOST_MS, now.restMs + REST_STEP_MS);
-    return { rule: 'REV-4', change: { restMs }, reason: words };
-  }
-  if (!now.allDone) {
-    return {
-      rule: 'REV-5',
-      change: {},
-      reason: `${now.done} of ${now.planned}, ended in the last set: on target.`,
-    };
-  }
-  if (isFirm(now)) {
-    const twice = last !== null && isFirm(last);
-    return twice && now.mayGoUp
-      ? { rule: 'REV-6', change: { loadSteps: 1 }, reason: 'All done twice running, effort 7–8.' }
-      : { rule: 'REV-6', change: {}, reason: `All done, effort ${now.lastEffort}: hold.` };
-  }
-  if (isEasy(now)) return afterEasy(now, last, capPercentLop);
-  return { rule: 'REV-5', change: {}, reason: 'All done, and hard: on target.' };
 }
 
-function afterEasy(now: Facts, last: Facts | null, capPercentLop: number | null): Recommendation {
-  const { percentLop } = now;
-  const top = Math.min(now.usual, capPercentLop ?? now.usual);
-  const easy = `All done, effort ${now.lastEffort}`;
-  if (percentLop !== null && percentLop < top) {
-    return {
-      rule: 'REV-7',
-      change: { pressurePoints: Math.min(POINTS.up, top - percentLop) },
-      reason: `${easy}: pressure towards the usual ${top} %.`,
-    };
-  }
-  if (now.mayGoUp)
-    return { rule: 'REV-7', change: { loadSteps: 1 }, reason: `${easy} at the usual pressure.` };
+function readyForHeavy({ now, last, context }: Look): Recommendation | null {
+  const { pressure } = now;
+  const atTop =
+    !pressure || pressure.heldPercent >= Math.min(pressure.usual, context.capPercentLop ?? pressure.usual);
+  if (!isEasy(now) || !atTop || now.load.heavier || now.load.percent === null) return null;
+  const words = `${doneWords(now)}, and no step of load is left under ${LIMITS.percentOneRepMax.usualHigh} %`;
   return last && isEasy(last)
-    ? { rule: 'REV-8', change: { heavyBridge: true }, reason: 'Load at 40 % and easy twice.' }
-    : { rule: 'REV-8', change: {}, reason: `${easy} at 40 %: once more before the heavy bridge.` };
+    ? { rule: 'REV-8', change: { ...keep(now), heavyBridge: true }, reason: `${words}, twice running.` }
+    : { rule: 'REV-8', change: keep(now), reason: `${words}: once more before the heavy bridge.` };
 }
 
-/** A change in the fewest words. */
-export function changeWords({ pressurePoints, loadSteps, restMs, heavyBridge }: Change): string {
-  const parts = [
-    pressurePoints !== undefined &&
-      `pressure ${pressurePoints > 0 ? '+' : '−'}${Math.abs(pressurePoints)} points`,
-    loadSteps === 1 && 'load one step up',
-    loadSteps === -1 && 'load one step down',
-    restMs !== undefined && `rest ${restMs / 1000} s`,
-    heavyBridge && 'propose the heavy bridge, and retest the 1RM',
-  ].filter(Boolean);
-  return parts.join(', ') || 'hold';
+function easy({ now, context }: Look): Recommendation | null {
+  if (!isEasy(now)) return null;
+  const { pressure } = now;
+  if (pressure) {
+    const { heldPercent, usual } = pressure;
+    const top = Math.min(usual, context.capPercentLop ?? usual, context.rampPercentLop ?? usual);
+    if (heldPercent < top) {
+      return {
+        rule: 'REV-7',
+        change: { ...keep(now), ...toPercent(now, Math.min(top, heldPercent + POINTS.up)) },
+        reason: `${doneWords(now)}: pressure towards ${top} %.`,
+      };
+    }
+    if (context.rampPercentLop !== null && context.rampPercentLop <= top && top < usual) {
+      return {
+        rule: 'REV-7',
+        change: keep(now),
+        reason: `${doneWords(now)}: the ramp stands at ${top} % (PRS-4).`,
+      };
+    }
+  }
+  return { rule: 'REV-7', change: heavier(now), reason: `${doneWords(now)} at the usual pressure.` };
 }
 
-/** A change as it came from a log or a form: only what it says, nothing undefined. */
-export const tidyChange = ({
-  pressurePoints,
-  loadSteps,
-  restMs,
-  heavyBridge,
-}: {
-  pressurePoints?: number | undefined;
-  loadSteps?: -1 | 1 | undefined;
-  restMs?: number | undefined;
-  heavyBridge?: true | undefined;
-}): Change => ({
-  ...(pressurePoints ? { pressurePoints } : {}),
-  ...(loadSteps ? { loadSteps } : {}),
-  ...(restMs !== undefined ? { restMs } : {}),
-  ...(heavyBridge ? { heavyBridge } : {}),
+function firm({ now, last }: Look): Recommendation {
+  const { lastEffort } = now;
+  if (lastEffort === null) {
+    return { rule: 'REV-6', change: keep(now), reason: 'All done, and effort was not noted: ask, and hold.' };
+  }
+  const twice = last !== null && allDone(last) && bandOf(last) === bandOf(now);
+  const reason = `${doneWords(now)}${twice ? ', twice running' : ': hold'}.`;
+  if (!twice) return { rule: 'REV-6', change: keep(now), reason };
+  if (bandOf(now) === 'firm') return { rule: 'REV-6', change: heavier(now), reason };
+  const longer = now.restMs < REST.mostMs ? { restMs: longerRest(now) } : {};
+  return { rule: 'REV-6', change: { ...keep(now), ...longer }, reason };
+}
+
+const repsIn = ({ reps }: Done): Reps => {
+  if (!reps) throw new RangeError('Work without a count is answered before its repetitions are looked at.');
+  return reps;
+};
+
+const allDone = ({ reps }: Done): boolean => reps !== null && reps.done >= reps.planned;
+
+const bandOf = ({ lastEffort }: Done): 'easy' | 'firm' | 'hard' | 'unknown' => {
+  if (lastEffort === null) return 'unknown';
+  if (lastEffort <= EFFORT.easyMost) return 'easy';
+  return lastEffort <= EFFORT.firmMost ? 'firm' : 'hard';
+};
+
+const isEasy = (done: Done): boolean => allDone(done) && bandOf(done) === 'easy';
+
+const doneWords = ({ lastEffort }: Done): string => `All done, effort ${lastEffort}`;
+
+const longerRest = ({ restMs }: Done): number => Math.min(REST.mostMs, restMs + REST.stepMs);
+
+/** A change of the signed pressure that brings it to a share of LOP. */
+function toPercent({ pressure }: Done, percentLop: number): Change {
+  if (!pressure) return {};
+  const pressurePoints = percentLop - (pressure.heldPercent - pressure.points);
+  return pressurePoints === 0 ? {} : { pressurePoints };
+}
+
+const stepsTo = (loadSteps: number): Change => (loadSteps === 0 ? {} : { loadSteps });
+
+/** What was really done, again: what was loosened or lightened in the session stays so. */
+const keep = ({ pressure, load }: Done): Change => ({
+  ...(pressure && pressure.points < 0 ? { pressurePoints: pressure.points } : {}),
+  ...stepsTo(load.steps),
 });
 
-/**
- * An edited change, checked against the rules again: what nobody may do next time, in words, or `null` when it may be done
- * (rules PRS-3, SCR-2, LOAD-3).
- */
-export function whyNotChange(
-  { plan }: Pick<Reviewed, 'plan'>,
-  exerciseIndex: number,
-  change: Change,
-  capPercentLop: number | null,
-): string | null {
-  const exercise = plan.exercises[exerciseIndex];
-  const percent = Math.max(
-    0,
-    ...(exercise ? measuredLimbs(exercise).map(({ percentLop }) => percentLop) : []),
-  );
-  const next = percent + (change.pressurePoints ?? 0);
-  const most = mostPercentLop(exercise?.mode ?? 'resistance');
-  if (next > most) return `${next} % of LOP is above ${most} % (PRS-3).`;
-  if (capPercentLop !== null && next > capPercentLop)
-    return `${next} % is above the ${capPercentLop} % that is cleared (SCR-2).`;
-  const low = LIMITS.exercisePercentLop.gradedStartArmLow;
-  if (change.pressurePoints && next < low) return `${next} % of LOP is below ${low} % (PRS-3).`;
-  const heavy = exercise?.load.kind === 'weighed' ? exercise.load.truePercent : 0;
-  if (change.loadSteps === 1 && heavy >= LIMITS.percentOneRepMax.usualHigh) {
-    return `The load is at ${heavy} % of 1RM already (LOAD-3).`;
-  }
-  return null;
+/** One step of the kit up from what was lifted. */
+function heavier(now: Done): Change {
+  const { loadSteps: _, ...kept } = keep(now);
+  return { ...kept, ...stepsTo(now.load.heavier ? now.load.steps + 1 : now.load.steps) };
+}
+
+/** One step down; where nothing is lighter, a looser cuff (rules REV-2, REV-3, REV-4). */
+const lighter = (now: Done, context: ReviewContext): Change =>
+  now.load.lighter ? { ...keep(now), loadSteps: now.load.steps - 1 } : looser(now, context);
+
+/** Ten points down from what was held, never under the floor; at the floor, easier work. */
+function looser(now: Done, { capPercentLop }: ReviewContext): Change {
+  const { pressure } = now;
+  if (!pressure) return { easier: true };
+  const { heldPercent, floor } = pressure;
+  const lowest = Math.min(floor, capPercentLop ?? floor);
+  // Who already trains under the floor by a clinician's word stays.
+  if (heldPercent <= lowest) return { ...keep(now), easier: true };
+  return { ...keep(now), ...toPercent(now, Math.max(lowest, heldPercent - POINTS.down)) };
 }

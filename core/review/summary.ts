@@ -25,6 +25,8 @@ const NOT_TOLERATED = ['REV-1', 'REV-2', 'REV-3'];
 /** A session in short, from its plan and what its log folds to. @param painBefore as `recommend` takes it */
 export function summaryOf(plan: Plan, state: SessionState, painBefore: number | null): SessionSummary {
   const places = [...new Set(state.sets.map(({ exerciseIndex }) => exerciseIndex))];
+  // The rule that answers does not go by what bounds the next session.
+  const context = { painBefore, before: null, capPercentLop: null, rampPercentLop: null, kits: [] };
   const discomfort =
     state.stopped !== null || state.signs.some(({ sign }) => SIGNS[sign].level !== 'expected');
   return {
@@ -37,7 +39,7 @@ export function summaryOf(plan: Plan, state: SessionState, painBefore: number | 
     tolerated:
       !discomfort &&
       places.every(
-        (place) => !NOT_TOLERATED.includes(recommend({ plan, state }, painBefore, null, null, place).rule),
+        (place) => !NOT_TOLERATED.includes(recommend({ plan, state }, place, context)?.rule ?? 'REV-5'),
       ),
     reviewed: places.every((place) => state.reviews.some(({ exerciseIndex }) => exerciseIndex === place)),
     followUp: state.followUp,

@@ -46,7 +46,8 @@ export type FollowUp = z.infer<typeof followUpSchema>;
 /** What an answered review changes for the next session. */
 export const reviewChangeSchema = z.object({
   pressurePoints: z.number().min(-40).max(20).optional(),
-  loadSteps: z.union([z.literal(-1), z.literal(1)]).optional(),
+  loadSteps: z.number().int().min(-20).max(1).optional(),
   restMs: z.number().int().min(0).max(600_000).optional(),
+  easier: z.literal(true).optional(),
   heavyBridge: z.literal(true).optional(),
 });

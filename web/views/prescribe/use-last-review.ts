@@ -7,14 +7,14 @@ import { doseOf } from '#core/plan/dose';
 import { newest } from '#core/quantity/newest';
 import { MS_PER_DAY } from '#core/quantity/units';
 import { planInForce } from '#core/record/in-force';
-import { type Change, changeWords, recommend, tidyChange } from '#core/review/review';
-import { limitsInForce } from '#core/screening/clearance';
+import { reviewSession } from '#core/record/session-review';
+import { type Change, changeWords, tidyChange } from '#core/review/change';
 import { fold } from '#core/session/fold';
 import { liveTimeline } from '#core/session/live-timeline';
 import { mergeLogs } from '#core/session/log';
 import { type Totals, totalsOf } from '#core/session/totals';
 import { api, read } from '../../data/api';
-import { KEYS } from '../../data/queries';
+import { KEYS, usePractice } from '../../data/queries';
 
 // A block has at most 84 sessions; a week at most seven, and what the model learns from needs no more.
 const MOST_SESSIONS = 24;
@@ -52,7 +52,8 @@ export function usePastSessions(client: ClientRecord, most: number) {
 /** Reviews the newest session and adds up the last ones; `undefined` while they are being read. */
 export function useLastReview(client: ClientRecord): LastReview | undefined {
   const past = usePastSessions(client, MOST_SESSIONS);
-  if (!past) return undefined;
+  const { data: practice } = usePractice();
+  if (!past || !practice) return undefined;
   const seen = past.slice(0, MOST_LEARNT).flatMap(seenSets);
   const since = (fromMs: number) =>
     totalsOf(
@@ -71,28 +72,28 @@ export function useLastReview(client: ClientRecord): LastReview | undefined {
   if (!last || last.view.prescriptionId !== planInForce(client.facts)?.id) {
     return { changes: [], words: [], seen, given };
   }
-  const check = client.facts.dayChecks
-    .filter(({ atMs }) => atMs <= last.view.openedAtMs)
-    .sort((a, b) => b.atMs - a.atMs)[0];
-  const cap = limitsInForce(client.facts.clearances, client.judgedAtMs).maxPercentLop;
-  const reviews = last.plan.exercises.map((_, place) => {
+  const advices = reviewSession(
+    { ...last, openedAtMs: last.view.openedAtMs, before: before ?? null },
+    client.facts,
+    practice.weightKits,
+    client.judgedAtMs,
+  );
+  const reviews = advices.map((advice, place) => {
+    const label = last.plan.exercises[place]?.label;
     const answer = last.state.reviews.find(({ exerciseIndex }) => exerciseIndex === place);
-    const advised = recommend(last, check?.painNow ?? null, before ?? null, cap, place);
-    if (!answer) return { ...advised, answered: '' };
-    const change = answer.answer === 'declined' ? {} : tidyChange(answer.change);
+    if (!advice) return { change: {}, words: `${label}: not begun last time, so as it was.` };
+    const change = answer && answer.answer !== 'declined' ? tidyChange(answer.change) : {};
+    const answered = answer ? ` ${ANSWERED[answer.answer]}${answer.reason ? `: ${answer.reason}` : ''}.` : '';
+    const taken = answer ? change : advice.change;
     return {
-      ...advised,
-      change,
-      answered: ` ${ANSWERED[answer.answer]}${answer.reason ? `: ${answer.reason}` : ''}.`,
+      change: taken,
+      words: `${label}: ${changeWords(taken)}. ${advice.reason} (${advice.rule})${answered}`,
     };
   });
   return {
     given,
     changes: reviews.map(({ change }) => change),
-    words: reviews.map(
-      ({ change, reason, rule, answered }, place) =>
-        `${last.plan.exercises[place]?.label}: ${changeWords(change)}. ${reason} (${rule})${answered}`,
-    ),
+    words: reviews.map(({ words }) => words),
     seen,
   };
 }

@@ -1,38 +1,42 @@
-import { changeWords, recommend } from '#core/review/review';
+import { reviewSession } from '#core/record/session-review';
+import { changeWords } from '#core/review/change';
 import { RULES } from '#core/rules/catalogue';
 import { limitsInForce } from '#core/screening/clearance';
 import { useAct } from '../../act/act';
 import { type LiveSession, useSession } from '../../data/live-session';
-import { useClient } from '../../data/queries';
+import { useClient, usePractice } from '../../data/queries';
 import { ReviewAnswerForm } from './ReviewAnswerForm';
 
 /** What the session suggests for the next one, with its reason and rule. Whoever signs decides. */
 export function NextTime({ session: { view, state } }: { session: LiveSession }) {
   const { data: client } = useClient(view.clientId);
+  const { data: practice } = usePractice();
   const act = useAct(view);
   const earlier = client?.facts.sessions
     .filter(({ id, startedAtMs }) => id !== view.id && startedAtMs < view.openedAtMs)
     .sort((a, b) => b.startedAtMs - a.startedAtMs)[0];
   const { session: before } = useSession(earlier?.id ?? view.id);
-  if (!client || !before || state.sets.length === 0) return null;
-  const check = client.facts.dayChecks
-    .filter(({ atMs }) => atMs <= view.openedAtMs)
-    .sort((a, b) => b.atMs - a.atMs)[0];
-  const cap = limitsInForce(client.facts.clearances, client.judgedAtMs).maxPercentLop;
-  const done = view.plan.exercises.flatMap((exercise, place) =>
-    state.sets.some(({ exerciseIndex }) => exerciseIndex === place) ? [{ exercise, place }] : [],
+  if (!client || !before || !practice || state.sets.length === 0) return null;
+  const advices = reviewSession(
+    {
+      plan: view.plan,
+      state,
+      openedAtMs: view.openedAtMs,
+      before: earlier ? { plan: before.view.plan, state: before.state } : null,
+    },
+    client.facts,
+    practice.weightKits,
+    client.judgedAtMs,
   );
+  const cap = limitsInForce(client.facts.clearances, client.judgedAtMs).maxPercentLop;
+  const done = view.plan.exercises.flatMap((exercise, place) => {
+    const advice = advices[place];
+    return advice ? [{ exercise, place, advice }] : [];
+  });
   return (
     <section className="space-y-2 border-l-4 border-plum pl-4">
       <h2 className="text-[14px] text-quiet">Next time</h2>
-      {done.map(({ exercise, place }) => {
-        const advice = recommend(
-          { plan: view.plan, state },
-          check?.painNow ?? null,
-          earlier ? { plan: before.view.plan, state: before.state } : null,
-          cap,
-          place,
-        );
+      {done.map(({ exercise, place, advice }) => {
         const { change, reason, rule } = advice;
         return (
           <div key={place}>

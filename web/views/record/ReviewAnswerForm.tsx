@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import type { Plan } from '#core/plan/plan';
-import { type Change, changeWords, type Recommendation, tidyChange, whyNotChange } from '#core/review/review';
+import { type Change, changeWords, tidyChange, whyNotChange } from '#core/review/change';
+import type { Recommendation } from '#core/review/review';
 import type { ReviewAnswer } from '#core/session/state';
 import type { Act } from '../../act/act';
 import { Button } from '../../parts/Button';
@@ -85,9 +86,12 @@ export function ReviewAnswerForm({
                 value={String(change.loadSteps ?? 0)}
                 onChange={(steps) => {
                   const { loadSteps: _, ...rest } = change;
-                  setChange(steps === '0' ? rest : { ...rest, loadSteps: steps === '1' ? 1 : -1 });
+                  setChange(steps === '0' ? rest : { ...rest, loadSteps: Number(steps) });
                 }}
                 options={[
+                  ...((advice.change.loadSteps ?? 0) < -1
+                    ? [{ value: String(advice.change.loadSteps), label: `${advice.change.loadSteps} steps` }]
+                    : []),
                   { value: '-1', label: 'step down' },
                   { value: '0', label: 'hold' },
                   { value: '1', label: 'step up' },

@@ -1,0 +1,73 @@
+import type { z } from 'zod';
+import { measuredLimbs, type Plan } from '../plan/plan';
+import { LIMITS, mostPercentLop } from '../rules/limits';
+import type { reviewChangeSchema } from '../session/events/values';
+
+/** What to change next time. Points of %LOP, kit steps of load, ms of rest; an empty change holds. */
+export type Change = {
+  pressurePoints?: number;
+  loadSteps?: number;
+  restMs?: number;
+  /** Nothing is lighter and the pressure is at its floor: a rung down, or a smaller range; it is chosen by hand. */
+  easier?: true;
+  heavyBridge?: true;
+};
+
+/** A change in the fewest words. */
+export function changeWords({ pressurePoints, loadSteps, restMs, easier, heavyBridge }: Change): string {
+  const parts = [
+    pressurePoints !== undefined &&
+      `pressure ${pressurePoints > 0 ? '+' : '−'}${Math.abs(pressurePoints)} points`,
+    loadSteps !== undefined && `load ${stepWords(Math.abs(loadSteps))} ${loadSteps > 0 ? 'up' : 'down'}`,
+    restMs !== undefined && `rest ${restMs / 1000} s`,
+    easier && 'a rung down, or a smaller range',
+    heavyBridge && 'propose the heavy bridge, and retest the 1RM',
+  ].filter(Boolean);
+  return parts.join(', ') || 'hold';
+}
+
+const stepWords = (steps: number): string => (steps === 1 ? 'one step' : `${steps} steps`);
+
+/** A change as it came from a log or a form: only what it says, nothing undefined. */
+export const tidyChange = ({
+  pressurePoints,
+  loadSteps,
+  restMs,
+  easier,
+  heavyBridge,
+}: z.infer<typeof reviewChangeSchema>): Change => ({
+  ...(pressurePoints ? { pressurePoints } : {}),
+  ...(loadSteps ? { loadSteps } : {}),
+  ...(restMs !== undefined ? { restMs } : {}),
+  ...(easier ? { easier } : {}),
+  ...(heavyBridge ? { heavyBridge } : {}),
+});
+
+/**
+ * An edited change, checked against the rules again: what nobody may do next time, in words, or `null` when it may be done
+ * (rules PRS-3, SCR-2, LOAD-3).
+ */
+export function whyNotChange(
+  { plan }: { plan: Plan },
+  exerciseIndex: number,
+  change: Change,
+  capPercentLop: number | null,
+): string | null {
+  const exercise = plan.exercises[exerciseIndex];
+  const percent = Math.max(
+    0,
+    ...(exercise ? measuredLimbs(exercise).map(({ percentLop }) => percentLop) : []),
+  );
+  const next = percent + (change.pressurePoints ?? 0);
+  const most = mostPercentLop(exercise?.mode ?? 'resistance');
+  if (next > most) return `${next} % of LOP is above ${most} % (PRS-3).`;
+  if (capPercentLop !== null && next > capPercentLop)
+    return `${next} % is above the ${capPercentLop} % that is cleared (SCR-2).`;
+  const low = LIMITS.exercisePercentLop.gradedStartArmLow;
+  if (change.pressurePoints && next < low) return `${next} % of LOP is below ${low} % (PRS-3).`;
+  const heavy = exercise?.load.kind === 'weighed' ? exercise.load.truePercent : 0;
+  if ((change.loadSteps ?? 0) > 0 && heavy >= LIMITS.percentOneRepMax.usualHigh) {
+    return `The load is at ${heavy} % of 1RM already (LOAD-3).`;
+  }
+  return null;
+}

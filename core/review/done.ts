@@ -1,0 +1,130 @@
+import { makeableLoads, type WeightKit } from '../load/weight-kit';
+import { measuredLimbs, type Plan, type PlannedExercise, plannedKg } from '../plan/plan';
+import { limbKind } from '../quantity/limb';
+import { LIMITS } from '../rules/limits';
+import { SCHOOLS } from '../rules/schools';
+import { loadInHand, restInHand } from '../session/in-hand';
+import { SIGNS, type SignId } from '../session/signs';
+import { correctedReps, type SessionState, type SetRecord } from '../session/state';
+
+/** A session as the review looks at it. */
+export type Reviewed = { plan: Plan; state: SessionState };
+
+/** What bounds the next session, and what it could be made of. */
+export type Bounds = {
+  /** What a clearance caps the pressure at, in %LOP; null without one (rule SCR-2). */
+  capPercentLop: number | null;
+  /** Where the newcomer's ramp stands while it runs, in %LOP; null once it is over (rule PRS-4). */
+  rampPercentLop: number | null;
+  kits: readonly WeightKit[];
+};
+
+/** What was really done of one exercise, and what room is left (rules REV-1 to REV-8). */
+export type Done = {
+  /** The scheme's own repetitions, or null for sets to failure, by the clock and aerobic work. */
+  reps: { done: number; planned: number; firstShort: boolean; hardEarly: boolean } | null;
+  stopSign: SignId | null;
+  /** The most joint pain of any set, 0–10. */
+  mostPain: number;
+  /** Effort after the last set, 0–10; null when nobody noted it. */
+  lastEffort: number | null;
+  restMs: number;
+  /** What was held at the end, in %LOP, and how far that is from what was signed; null under a strap. */
+  pressure: { heldPercent: number; points: number; floor: number; usual: number } | null;
+  load: {
+    /** In % of 1RM, of the last set; null without kilograms. */
+    percent: number | null;
+    /** From what was signed to what the last set was lifted with, in steps of the kit; never above 0. */
+    steps: number;
+    lighter: boolean;
+    /** Whether a step of the kit is left at or under the usual most. */
+    heavier: boolean;
+  };
+};
+
+/** Sets of an exercise that were begun. */
+export const setsOf = ({ state }: Reviewed, exerciseIndex: number): SetRecord[] =>
+  state.sets.filter((set) => set.exerciseIndex === exerciseIndex);
+
+/** Reads one exercise of a session: nothing planned is taken for done. @returns null when no set of it was begun */
+export function doneOf(
+  session: Reviewed,
+  exerciseIndex: number,
+  { kits }: Pick<Bounds, 'kits'>,
+): Done | null {
+  const { plan, state } = session;
+  const exercise = plan.exercises[exerciseIndex];
+  const sets = setsOf(session, exerciseIndex);
+  const last = sets.at(-1);
+  if (!exercise || !last) return null;
+  const rest = exercise.sets[Math.max(0, exercise.sets.length - 2)]?.restMs ?? 0;
+  return {
+    reps: repsOf(exercise, sets),
+    stopSign: state.signs.find(({ sign }) => SIGNS[sign].level !== 'expected')?.sign ?? null,
+    mostPain: Math.max(0, ...sets.map(({ jointPain }) => jointPain ?? 0)),
+    lastEffort: last.effort,
+    restMs: exercise.sets.length > 1 ? restInHand(plan, state, exerciseIndex, rest) : 0,
+    pressure: pressureOf(session, exercise),
+    load: loadOf(state, exercise, exerciseIndex, kits),
+  };
+}
+
+// REV-3: hard before repetition 20 of 30 counts as not finished; other schemes in proportion.
+const HARD_BEFORE_SHARE = 20 / 30;
+
+function repsOf({ sets: planned, mode }: PlannedExercise, sets: readonly SetRecord[]): Done['reps'] {
+  const asked = planned.map(({ work }) => (work.kind === 'reps' ? work.reps : null));
+  if (mode !== 'resistance' || asked.includes(null)) return null;
+  const first = sets.find(({ setIndex }) => setIndex === 0);
+  const firstAsked = asked[0] ?? 0;
+  const hardAt = first?.hardAtRep ?? null;
+  return {
+    done: sets.reduce((sum, set) => sum + correctedReps(set), 0),
+    planned: asked.reduce<number>((sum, reps) => sum + (reps ?? 0), 0),
+    firstShort: !first || correctedReps(first) < firstAsked,
+    hardEarly: hardAt !== null && hardAt < HARD_BEFORE_SHARE * firstAsked,
+  };
+}
+
+function pressureOf({ plan, state }: Reviewed, exercise: PlannedExercise): Done['pressure'] {
+  const limbs = measuredLimbs(exercise);
+  const [target] = limbs;
+  if (!target) return null;
+  // What was loosened and not taken back; limbs of one exercise share a percentage, so the lowest counts.
+  const points = Math.min(
+    ...limbs.map(
+      ({ limb, occlusion }) => -Math.round((100 * (state.loosenedMmHg[limb] ?? 0)) / occlusion.value),
+    ),
+  );
+  const kind = limbKind(target.limb);
+  const graded = kind === 'arm' && plan.schoolId === 'graded-start';
+  const { gradedStartArmLow, guardLow } = LIMITS.exercisePercentLop;
+  return {
+    heldPercent: target.percentLop + points,
+    points,
+    floor: graded ? gradedStartArmLow : guardLow,
+    usual: SCHOOLS[plan.schoolId].percentLop[kind].usual,
+  };
+}
+
+function loadOf(
+  state: SessionState,
+  { load }: PlannedExercise,
+  exerciseIndex: number,
+  kits: readonly WeightKit[],
+): Done['load'] {
+  const liftedKg = loadInHand(state, exerciseIndex, load);
+  if (load.kind !== 'weighed' || liftedKg === null)
+    return { percent: null, steps: 0, lighter: false, heavier: false };
+  const signedKg = plannedKg(load) ?? liftedKg;
+  const kit = kits.find(({ id }) => id === load.weightKitId);
+  const loads = kit ? makeableLoads(kit).map(({ loadKg }) => loadKg) : [];
+  const percentOf = (kg: number) => (100 * kg) / load.oneRepMax.value;
+  const next = loads.find((kg) => kg > liftedKg);
+  return {
+    percent: percentOf(liftedKg),
+    steps: 0 - loads.filter((kg) => kg >= liftedKg && kg < signedKg).length,
+    lighter: loads.some((kg) => kg < liftedKg),
+    heavier: next !== undefined && percentOf(next) <= LIMITS.percentOneRepMax.usualHigh,
+  };
+}
