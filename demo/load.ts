@@ -128,6 +128,7 @@ function draftFor(facts: ClientFacts, wish: PrescribeWish, nowMs: number) {
       newcomer: false,
       isolatedOnly: false,
       carried: new Map(),
+      lowered: new Map(),
     },
     basisOf(facts, { cuffs: CUFFS, weightKits: WEIGHT_KITS }, 'clinician', nowMs),
   );

@@ -68,6 +68,7 @@ describe('a session under a strap, by feel (TIGHT)', () => {
       newcomer: false,
       isolatedOnly: false,
       carried: new Map(),
+      lowered: new Map(),
     } as const;
     const draft = (over = basis) => draftSession({ ...wish, limbs: [...wish.limbs] }, over).session;
     expect(draft()?.exercises[0]?.limbs[0]).toMatchObject({ strapId: 'strap' });

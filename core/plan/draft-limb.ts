@@ -47,7 +47,8 @@ export const measuredPosition = (exercise: Exercise, limbs: readonly Limb[], bas
 
 /**
  * The share of LOP a draft gives a limb (rules PRS-2, PRS-3, PRS-4, SCR-2): what the last session carries over, the
- * protocol's own, or the school's; never past the ramp, the school's top, the cap or what the cuff holds.
+ * protocol's own, or the school's; never past the ramp, the school's top, the cap, what a
+ * review has lowered the limb to, or what the cuff holds.
  */
 export function draftLimb(
   limb: Limb,
@@ -55,7 +56,7 @@ export function draftLimb(
   protocolId: ProtocolId,
   schoolId: SchoolId,
   basis: Basis,
-  carriedPercentLop: number | undefined,
+  { carried, lowered }: { carried: number | undefined; lowered: number | undefined },
 ): LimbChoice | null {
   const worn = wornChoice(limb, position, 0, basis);
   if (worn?.kind !== 'measured') return worn;
@@ -66,13 +67,11 @@ export function draftLimb(
   const { mode, percentLop: ofProtocol } = PROTOCOLS[protocolId];
   const lopMmHg = occlusion.pressure.value;
   const wanted =
-    ofProtocol?.usual ??
-    carriedPercentLop ??
-    proposedPercent(limb, schoolId, basis.done, basis.nowMs, cap).value;
+    ofProtocol?.usual ?? carried ?? proposedPercent(limb, schoolId, basis.done, basis.nowMs, cap).value;
   const bounds =
     mode === 'passive' ? [reEntryPercent(limb, lopMmHg, wanted, basis)] : movingBounds(limb, schoolId, basis);
   const held = Math.floor((100 * cuff.maxPressureMmHg) / lopMmHg);
-  const percentLop = Math.min(wanted, mostPercentLop(mode), cap ?? 100, held, ...bounds);
+  const percentLop = Math.min(wanted, lowered ?? 100, mostPercentLop(mode), cap ?? 100, held, ...bounds);
   return { ...worn, percentLop: Math.max(1, percentLop) };
 }
 

@@ -4,7 +4,7 @@ import type { Cuff } from '../cuff/cuff';
 import type { WeightKit } from '../load/weight-kit';
 import { rungSchema } from '../protocol/exercise';
 import { limbSchema, positionSchema } from '../quantity/limb';
-import { carryOver } from '../review/carry-over';
+import { carryOver, loweredTo } from '../review/carry-over';
 import { nextSession } from '../review/next-session';
 import { schoolIdSchema } from '../rules/schools';
 import { workModeSchema } from '../screening/clearance';
@@ -40,6 +40,7 @@ const wish = (changes: Partial<DraftWish> = {}): DraftWish => ({
   newcomer: false,
   isolatedOnly: false,
   carried: new Map(),
+  lowered: new Map(),
   ...changes,
 });
 const basis = testBasis({
@@ -155,6 +156,18 @@ describe('a template', () => {
 });
 
 describe('the next session after a plan', () => {
+  it('stays under what a review lowered a limb to, whatever is drafted anew', () => {
+    const { plan } = testPlan({ percentLop: 50 });
+    const lowered = loweredTo(plan, [{ pressurePoints: -20 }]);
+    for (const goal of goalIdSchema.options) {
+      const drafted = draftSession(wish({ goal, lowered }), basis).session?.exercises ?? [];
+      const percents = drafted.flatMap(({ limbs }) =>
+        limbs.map((limb) => (limb.kind === 'measured' ? limb.percentLop : 0)),
+      );
+      expect(Math.max(0, ...percents)).toBeLessThanOrEqual(30);
+    }
+  });
+
   it('is the same again when nothing changed, and takes up a review and a new test', () => {
     const { plan } = testPlan({ percentLop: 50 });
     const same = nextSession(plan, [], basis).session;
@@ -164,6 +177,8 @@ describe('the next session after a plan', () => {
     expect(exercise?.limbs[0]).toMatchObject({ percentLop: 55 });
     expect(exercise?.load).toMatchObject({ load: { value: 7.5 } });
     expect(exercise?.sets.map(({ restMs }) => restMs)).toEqual([45_000, 45_000, 45_000, 60_000]);
+    const newcomer = testBasis({ done: [] });
+    expect(nextSession(plan, [], newcomer).session?.exercises[0]?.limbs[0]).toMatchObject({ percentLop: 40 });
     const again = testStrength({ id: 'newer', atMs: 9 });
     const tested = nextSession(plan, [], testBasis({ strengthTests: [testStrength(), again] })).session;
     expect(tested?.exercises[0]?.load).toMatchObject({ strengthTestId: 'newer' });

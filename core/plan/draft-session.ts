@@ -34,6 +34,8 @@ export type DraftWish = {
   isolatedOnly: boolean;
   /** What the last session carries over, by exercise, once its review is accepted. */
   carried: ReadonlyMap<ExerciseId, Carried>;
+  /** What a review has lowered a limb to, in %LOP: whatever protocol is drafted now, never above it (rule REV-1). */
+  lowered: ReadonlyMap<Limb, number>;
 };
 
 /** A first draft, or why there can be none; `notes` say what was decided and why. */
@@ -192,7 +194,10 @@ function choicesFor(id: ExerciseId, wish: DraftWish, basis: Basis): ExerciseChoi
     if (typeof load === 'string') return load;
     const position = measuredPosition(exercise, limbs, basis);
     const choices = limbs.map((limb) =>
-      draftLimb(limb, position, protocolId, wish.schoolId, basis, wish.carried.get(id)?.percentLop),
+      draftLimb(limb, position, protocolId, wish.schoolId, basis, {
+        carried: wish.carried.get(id)?.percentLop,
+        lowered: wish.lowered.get(limb),
+      }),
     );
     if (choices.some((choice) => choice === null)) {
       return `${exercise.label}: measure ${position}, with a cuff of the kit, first (LOP-5).`;

@@ -2,6 +2,7 @@ import { makeableLoads, type WeightKit } from '../load/weight-kit';
 import type { Carried } from '../plan/draft-session';
 import { measuredLimbs, type Plan, type PlannedExercise } from '../plan/plan';
 import type { ExerciseId } from '../protocol/exercises';
+import type { Limb } from '../quantity/limb';
 import { LIMITS } from '../rules/limits';
 import type { Change } from './change';
 
@@ -20,6 +21,18 @@ export function carryOver(
       carried(exercise, changes[place] ?? {}, kits),
     ]),
   );
+}
+
+/** What negative changes have lowered each limb to, in %LOP (rules REV-1, REV-3). */
+export function loweredTo(plan: Plan, changes: readonly (Change | undefined)[]): Map<Limb, number> {
+  const lowered = new Map<Limb, number>();
+  plan.exercises.forEach((exercise, place) => {
+    const points = changes[place]?.pressurePoints ?? 0;
+    if (points >= 0) return;
+    for (const { limb, percentLop } of measuredLimbs(exercise))
+      lowered.set(limb, Math.min(lowered.get(limb) ?? 100, percentLop + points));
+  });
+  return lowered;
 }
 
 export function carried(exercise: PlannedExercise, change: Change, kits: readonly WeightKit[]): Carried {

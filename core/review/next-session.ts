@@ -1,7 +1,7 @@
 import type { ExerciseChoice } from '../plan/choices';
 import { exerciseChoiceOf } from '../plan/choices-of';
 import type { Basis } from '../plan/compose';
-import type { Draft } from '../plan/draft-session';
+import { type Draft, mendAll } from '../plan/draft-session';
 import type { Plan, PlannedExercise } from '../plan/plan';
 import { fitTemplate } from '../plan/template';
 import { carried } from './carry-over';
@@ -14,7 +14,11 @@ import type { Change } from './change';
  */
 export function nextSession(plan: Plan, changes: readonly (Change | undefined)[], basis: Basis): Draft {
   const exercises = plan.exercises.map((exercise, place) => choiceOf(exercise, changes[place] ?? {}, basis));
-  return fitTemplate({ goal: plan.goal, schoolId: plan.schoolId, exercises }, basis);
+  const draft = fitTemplate({ goal: plan.goal, schoolId: plan.schoolId, exercises }, basis);
+  if (!draft.session) return draft;
+  const mended = mendAll(draft.session, basis);
+  // What no remedy mends is shown with its finding, for whoever prescribes to decide.
+  return typeof mended === 'string' ? draft : { ...draft, session: mended };
 }
 
 function choiceOf(exercise: PlannedExercise, change: Change, { weightKits }: Basis): ExerciseChoice {

@@ -61,6 +61,7 @@ async function openFor(name: string): Promise<SessionView> {
       newcomer: false,
       isolatedOnly: false,
       carried: new Map(),
+      lowered: new Map(),
     },
     basisOf(record.facts, { cuffs: CUFFS, weightKits: WEIGHT_KITS }, 'clinician', record.judgedAtMs),
   );

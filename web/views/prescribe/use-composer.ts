@@ -12,7 +12,7 @@ import type { Limb } from '#core/quantity/limb';
 import { basisOf, isNewcomer } from '#core/record/basis';
 import { limbInHand } from '#core/record/chain';
 import { planInForce } from '#core/record/in-force';
-import { carryOver } from '#core/review/carry-over';
+import { carryOver, loweredTo } from '#core/review/carry-over';
 import { nextSession } from '#core/review/next-session';
 import type { Finding } from '#core/rules/finding';
 import { usePractitioner } from '../../data/queries';
@@ -71,6 +71,7 @@ export function useComposer(client: ClientRecord, practice: PracticeView, review
         ...asked,
         newcomer,
         carried: last ? carryOver(last.plan, review.changes, practice.weightKits) : new Map(),
+        lowered: last ? loweredTo(last.plan, review.changes) : new Map(),
       },
       basis,
     );
