@@ -127,7 +127,7 @@ function draftFor(facts: ClientFacts, wish: PrescribeWish, nowMs: number) {
       rung: 'isometric',
       newcomer: false,
       isolatedOnly: false,
-      carried: new Map(),
+      carried: [],
       lowered: new Map(),
     },
     basisOf(facts, { cuffs: CUFFS, weightKits: WEIGHT_KITS }, 'clinician', nowMs),

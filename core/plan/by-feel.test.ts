@@ -67,7 +67,7 @@ describe('a session under a strap, by feel (TIGHT)', () => {
       rung: 'unloaded',
       newcomer: false,
       isolatedOnly: false,
-      carried: new Map(),
+      carried: [],
       lowered: new Map(),
     } as const;
     const draft = (over = basis) => draftSession({ ...wish, limbs: [...wish.limbs] }, over).session;

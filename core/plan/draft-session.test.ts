@@ -39,7 +39,7 @@ const wish = (changes: Partial<DraftWish> = {}): DraftWish => ({
   rung: 'isometric',
   newcomer: false,
   isolatedOnly: false,
-  carried: new Map(),
+  carried: [],
   lowered: new Map(),
   ...changes,
 });
@@ -126,7 +126,7 @@ describe('the first draft of a session', () => {
     expect(extension?.limbs[0]).toMatchObject({ percentLop: 55 });
     expect(extension?.sets[0]?.restMs).toBe(45_000);
     expect(session && weighedLoad(composeSession(session, basis).plan, 1).load.value).toBe(12.5);
-    const held = carryOver(plan, [{}], [testKit]).get('knee-extension');
+    const held = carryOver(plan, [{}], [testKit])[0];
     expect(held).toMatchObject({ percentLop: 50, percentOneRepMax: 25 });
   });
 });
@@ -156,6 +156,27 @@ describe('a template', () => {
 });
 
 describe('the next session after a plan', () => {
+  it('keeps what each side did of one exercise', () => {
+    const each = (['left-thigh', 'right-thigh'] as const).map((limb, place) => ({
+      exerciseId: 'knee-extension',
+      limbs: [limb],
+      percentLop: 50 - 5 * place,
+      percentOneRepMax: 25,
+      restMs: 30_000 + 15_000 * place,
+    }));
+    const over = testBasis({ strengthTests: [testStrength(), testStrength({ id: 'r', side: 'right' })] });
+    const drafted = draftSession(wish({ limbs: ['left-thigh', 'right-thigh'], carried: each }), over).session;
+    expect(
+      drafted?.exercises.map(({ limbs, sets }) => [
+        limbs[0]?.kind === 'measured' && limbs[0].percentLop,
+        sets[0]?.restMs,
+      ]),
+    ).toEqual([
+      [50, 30_000],
+      [45, 45_000],
+    ]);
+  });
+
   it('stays under what a review lowered a limb to, whatever is drafted anew', () => {
     const { plan } = testPlan({ percentLop: 50 });
     const lowered = loweredTo(plan, [{ pressurePoints: -20 }]);

@@ -16,7 +16,13 @@ import { draftLimb, measuredPosition, strapFor } from './draft-limb';
 import { GOALS, type GoalId, RUNG_PROTOCOLS } from './goals';
 
 /** What one exercise takes over from its last session, the reviewed change applied. Shares in %, rest in ms. */
-export type Carried = { percentLop: number; percentOneRepMax: number | null; restMs: number | null };
+export type Carried = {
+  exerciseId: ExerciseId;
+  limbs: readonly Limb[];
+  percentLop: number;
+  percentOneRepMax: number | null;
+  restMs: number | null;
+};
 
 /** What a draft is asked for. */
 export type DraftWish = {
@@ -32,8 +38,8 @@ export type DraftWish = {
   newcomer: boolean;
   /** Isolated exercises only, as in the first month (rule PRO-6). */
   isolatedOnly: boolean;
-  /** What the last session carries over, by exercise, once its review is accepted. */
-  carried: ReadonlyMap<ExerciseId, Carried>;
+  /** What the last session carries over, by exercise and limbs, once its review is accepted. */
+  carried: readonly Carried[];
   /** What a review has lowered a limb to, in %LOP: whatever protocol is drafted now, never above it (rule REV-1). */
   lowered: ReadonlyMap<Limb, number>;
 };
@@ -141,7 +147,7 @@ function candidates(wish: DraftWish, basis: Basis): ExerciseId[] {
   const tested = (id: ExerciseId) => basis.strengthTests.some(({ exerciseId }) => exerciseId === id);
   const hasTests = GOALS[wish.goal].from === 'tested' && fits.some(([id]) => tested(id));
   const score = ([id, exercise]: (typeof fits)[number]): number =>
-    (wish.carried.has(id) ? -1000 : 0) +
+    (wish.carried.some(({ exerciseId }) => exerciseId === id) ? -1000 : 0) +
     (tested(id) ? -500 : 0) +
     (wish.limbs.every((limb) => isMeasuredIn(exercise.position, limb, basis)) ? 0 : 100) +
     orderRank(exercise);
@@ -190,12 +196,13 @@ function choicesFor(id: ExerciseId, wish: DraftWish, basis: Basis): ExerciseChoi
   const groups = together ? [wish.limbs] : wish.limbs.map((limb) => [limb]);
   const made: ExerciseChoice[] = [];
   for (const limbs of groups) {
-    const load = loadFor(id, exercise, limbs, wish, basis);
+    const carried = carriedBy(wish, id, limbs);
+    const load = loadFor(id, exercise, limbs, wish.goal, carried, basis);
     if (typeof load === 'string') return load;
     const position = measuredPosition(exercise, limbs, basis);
     const choices = limbs.map((limb) =>
       draftLimb(limb, position, protocolId, wish.schoolId, basis, {
-        carried: wish.carried.get(id)?.percentLop,
+        carried: carried?.percentLop,
         lowered: wish.lowered.get(limb),
       }),
     );
@@ -210,11 +217,19 @@ function choicesFor(id: ExerciseId, wish: DraftWish, basis: Basis): ExerciseChoi
       load,
       protocolId,
       tempoId: (exercise.rung === 'isometric' ? '1-5-1' : tempos[0]) ?? '2-0-2',
-      sets: setsOf(protocolId, wish.carried.get(id)?.restMs ?? restMs, BETWEEN_MS),
+      sets: setsOf(protocolId, carried?.restMs ?? restMs, BETWEEN_MS),
       primed: false,
     });
   }
   return made;
+}
+
+/** What these limbs did of an exercise; the other side's serves where they did none of it. */
+function carriedBy({ carried }: DraftWish, id: ExerciseId, limbs: readonly Limb[]): Carried | undefined {
+  const entries = carried.filter(({ exerciseId }) => exerciseId === id);
+  const same = (one: Carried) =>
+    one.limbs.length === limbs.length && one.limbs.every((limb) => limbs.includes(limb));
+  return entries.find(same) ?? entries[0];
 }
 
 /** The load of an exercise, or why the kit cannot make one light enough. */
@@ -222,7 +237,8 @@ function loadFor(
   id: ExerciseId,
   exercise: Exercise,
   limbs: readonly Limb[],
-  { goal, carried }: DraftWish,
+  goal: GoalId,
+  carried: Carried | undefined,
   basis: Basis,
 ): LoadChoice | string {
   const percent = GOALS[goal].percentOneRepMax;
@@ -230,7 +246,7 @@ function loadFor(
     return { kind: 'unweighed', with: resistanceOf(exercise, basis.weightKits) };
   const test = testInForce(basis.strengthTests, id, limbs);
   if (!test) return { kind: 'unweighed', with: 'limb weight only' };
-  const percentOneRepMax = carried.get(id)?.percentOneRepMax ?? percent;
+  const percentOneRepMax = carried?.percentOneRepMax ?? percent;
   const kit = bestKit(exercise.equipment, test.oneRepMax.value, percentOneRepMax, basis.weightKits);
   if (!kit) return `${exercise.label}: nothing in the kit makes a load light enough (LOAD-4).`;
   return { kind: 'weighed', strengthTestId: test.fact.id, weightKitId: kit.id, percentOneRepMax };

@@ -1,7 +1,6 @@
 import { makeableLoads, type WeightKit } from '../load/weight-kit';
 import type { Carried } from '../plan/draft-session';
 import { measuredLimbs, type Plan, type PlannedExercise } from '../plan/plan';
-import type { ExerciseId } from '../protocol/exercises';
 import type { Limb } from '../quantity/limb';
 import { LIMITS } from '../rules/limits';
 import type { Change } from './change';
@@ -14,13 +13,8 @@ export function carryOver(
   plan: Plan,
   changes: readonly (Change | undefined)[],
   kits: readonly WeightKit[],
-): Map<ExerciseId, Carried> {
-  return new Map(
-    plan.exercises.map((exercise, place) => [
-      exercise.exerciseId,
-      carried(exercise, changes[place] ?? {}, kits),
-    ]),
-  );
+): Carried[] {
+  return plan.exercises.map((exercise, place) => carried(exercise, changes[place] ?? {}, kits));
 }
 
 /** What negative changes have lowered each limb to, in %LOP (rules REV-1, REV-3). */
@@ -40,6 +34,8 @@ export function carried(exercise: PlannedExercise, change: Change, kits: readonl
   const percentLop = Math.max(0, ...measuredLimbs(exercise).map((limb) => limb.percentLop));
   const rests = exercise.sets.slice(0, -1).map(({ restMs }) => restMs);
   return {
+    exerciseId: exercise.exerciseId,
+    limbs: exercise.limbs.map(({ limb }) => limb),
     percentLop: Math.min(Math.max(hardHigh, percentLop), percentLop + (change.pressurePoints ?? 0)),
     percentOneRepMax: steppedPercent(exercise, change.loadSteps ?? 0, kits),
     restMs: change.restMs ?? rests[0] ?? null,

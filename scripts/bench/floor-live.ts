@@ -60,7 +60,7 @@ async function openFor(name: string): Promise<SessionView> {
       rung: 'loaded',
       newcomer: false,
       isolatedOnly: false,
-      carried: new Map(),
+      carried: [],
       lowered: new Map(),
     },
     basisOf(record.facts, { cuffs: CUFFS, weightKits: WEIGHT_KITS }, 'clinician', record.judgedAtMs),

@@ -70,7 +70,7 @@ export function useComposer(client: ClientRecord, practice: PracticeView, review
       {
         ...asked,
         newcomer,
-        carried: last ? carryOver(last.plan, review.changes, practice.weightKits) : new Map(),
+        carried: last ? carryOver(last.plan, review.changes, practice.weightKits) : [],
         lowered: last ? loweredTo(last.plan, review.changes) : new Map(),
       },
       basis,
