@@ -1,4 +1,4 @@
-import { mkdtempSync, rmSync } from 'node:fs';
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { pino } from 'pino';
@@ -82,6 +82,24 @@ const PRACTICE = [
 
 type Who = 'clara' | 'colin' | 'nobody';
 
+let template: Promise<Buffer> | undefined;
+
+/** A migrated file with the practice in it, made once for all tests of a file. */
+async function makeTemplate(): Promise<Buffer> {
+  const folder = mkdtempSync(join(tmpdir(), 'nervato-template-'));
+  const file = join(folder, 'template.sqlite');
+  const orm = await openDatabase(file);
+  const em = orm.em.fork();
+  for (const [entity, data] of PRACTICE) em.create(entity as never, data as never);
+  await em.flush();
+  // Everything into the one file that is copied.
+  await orm.em.getConnection().execute('pragma wal_checkpoint(truncate)');
+  await orm.close();
+  const bytes = readFileSync(file);
+  rmSync(folder, { recursive: true });
+  return bytes;
+}
+
 /**
  * The HTTP application over a new SQLite file with a small practice; both go when the test is over.
  * `clock.nowMs` is what the server takes for now.
@@ -89,16 +107,21 @@ type Who = 'clara' | 'colin' | 'nobody';
 export async function startApi() {
   const folder = mkdtempSync(join(tmpdir(), 'nervato-api-'));
   const file = join(folder, 'test.sqlite');
+  template ??= makeTemplate();
+  writeFileSync(file, await template);
   const clock = { nowMs: NOON_MS };
-  let orm = await openDatabase(file);
+  const open = async () => {
+    const opened = await openDatabase(file);
+    // No test pulls the plug: waiting for the disk is left out.
+    await opened.em.getConnection().execute('pragma synchronous = off');
+    return opened;
+  };
+  let orm = await open();
   let app = createApp({ orm, now: () => clock.nowMs, log: pino({ level: 'silent' }) });
   onTestFinished(async () => {
     await orm.close();
     rmSync(folder, { recursive: true });
   });
-  const em = orm.em.fork();
-  for (const [entity, data] of PRACTICE) em.create(entity as never, data as never);
-  await em.flush();
 
   const call = async (method: string, path: string, json?: unknown, who: Who = 'clara') => {
     const answer = await app.request(`/api${path}`, {
@@ -114,7 +137,7 @@ export async function startApi() {
     /** Closes the file and opens it again, as a restart of the server does. */
     restart: async () => {
       await orm.close();
-      orm = await openDatabase(file);
+      orm = await open();
       app = createApp({ orm, now: () => clock.nowMs, log: pino({ level: 'silent' }) });
     },
     get: async <T>(path: string) => (await call('GET', path)).body as T,
