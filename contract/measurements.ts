@@ -57,5 +57,7 @@ export const sideSchema = z.enum(['left', 'right', 'both']);
 export const newStrengthTestSchema = strengthTestSchema.extend({
   exerciseId: z.string().min(1, 'Choose an exercise.'),
   side: sideSchema,
+  /** Why a guard is passed; from a clinician only (rule SCR-4). */
+  overrideReason: z.string().trim().max(400).optional(),
 });
 export type NewStrengthTest = z.infer<typeof newStrengthTestSchema>;

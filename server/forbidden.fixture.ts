@@ -115,6 +115,9 @@ async function train(api: Api, person: Ready, events: Parameters<typeof logOf>[0
   return view;
 }
 
+/** A whole session, an hour ago. */
+export const trainToday = (api: Api, person: Ready) => train(api, person, [], 3_600_000);
+
 const followUp = (changes: object) => ({
   soreness: 2,
   bruising: 'none',
@@ -216,7 +219,7 @@ export const WAYS_TO_OPEN: WayToOpen[] = [
   {
     way: 'the same limb twice on one day',
     rule: null,
-    happens: (api, person) => train(api, person, [], 3_600_000),
+    happens: trainToday,
   },
   ...[
     [186, 90],

@@ -1,7 +1,7 @@
 import { v4 as newId } from 'uuid';
 import { describe, expect, it } from 'vitest';
-import { type Api, measuredClient, prescriptionFor, startApi } from './api.fixture';
-import { type Ready, ready, WAYS_TO_OPEN, WAYS_TO_SIGN } from './forbidden.fixture';
+import { type Api, CLEAR, DAY_MS, measuredClient, prescriptionFor, startApi } from './api.fixture';
+import { type Ready, ready, trainToday, WAYS_TO_OPEN, WAYS_TO_SIGN } from './forbidden.fixture';
 
 const REASON = { overrideReason: 'I insist' };
 
@@ -42,5 +42,45 @@ describe('a plan that nobody may sign', () => {
     expect([status >= 400 && status < 500, problem.title]).toEqual([true, expect.any(String)]);
     if (rule) expect(problem.errors).toContainEqual(expect.objectContaining({ rule, level: 'hard' }));
     expect((await api.get<typeof client>(`/clients/${client.id}`)).facts.prescriptions).toEqual([]);
+  });
+});
+
+describe('what only a clinician does, with a reason (SCR-4)', () => {
+  it.each([
+    ['a second session of a limb on one day', 'PRO-3'],
+    ['a strength test of an operated limb', 'LOAD-2'],
+    ['a load above the usual', 'LOAD-3'],
+  ] as const)('is refused to a coach, and without a reason: %s', async (what, rule) => {
+    const api = await startApi();
+    const person = await ready(api);
+    const attempts = {
+      'PRO-3': async () => {
+        await trainToday(api, person);
+        return ['/sessions', { id: newId(), prescriptionId: person.prescriptionId }] as const;
+      },
+      'LOAD-2': async () => {
+        api.clock.nowMs += 1_000;
+        const procedures = [{ limb: 'left-thigh', atMs: api.clock.nowMs - 20 * DAY_MS, what: 'Graft' }];
+        await api.post(`/clients/${person.client.id}/screenings`, {
+          ...CLEAR,
+          yes: ['recent-surgery'],
+          procedures,
+        });
+        const test = { exerciseId: 'knee-extension', side: 'left', loadKg: 20, reps: 8 };
+        return [`/clients/${person.client.id}/strength-tests`, test] as const;
+      },
+      'LOAD-3': async () => {
+        const plan = prescriptionFor(person.client, { percentOneRepMax: 45 });
+        return [`/clients/${person.client.id}/prescriptions`, plan] as const;
+      },
+    };
+    const [path, json] = await attempts[rule]();
+    const coach = await api.refused(path, { ...json, ...REASON }, 'colin');
+    expect([what, coach.status, coach.problem.errors[0]?.rule]).toEqual([what, 422, rule]);
+    expect((await api.refused(path, json)).problem.errors).toMatchObject([{ path: 'overrideReason' }]);
+    await api.post(path, { ...json, ...REASON });
+    const [entry] = await api.sql('select practitioner_id, detail from audit order by rowid desc limit 1');
+    expect(entry?.practitioner_id).toBe('clara');
+    expect(entry?.detail).toContain('I insist');
   });
 });

@@ -7,12 +7,14 @@ import { checkTightness, tightnessSchema } from '#core/cuff/tightness';
 import { libraryOf } from '#core/protocol/exercises';
 import { limbKind } from '#core/quantity/limb';
 import { holdsOfDayCheck, holdsOfScreening, whyNotLift } from '#core/record/holds';
-import { needsBloodPressure } from '#core/record/in-force';
+import { needsBloodPressure, proceduresInForce } from '#core/record/in-force';
 import { hardFindings } from '#core/rules/finding';
 import { clearanceSchema } from '#core/screening/clearance';
 import { dayCheckSchema } from '#core/screening/day-check';
 import { SCREEN_VERSION, screeningAnswersSchema } from '#core/screening/screening';
+import { checkTestedSide } from '#core/strength/check-test';
 import { oneRepMax } from '#core/strength/one-rep-max';
+import { passGuards } from '../access/guards';
 import { clinicianOnly } from '../access/practitioner';
 import type { Env } from '../context';
 import { readClient, readRoster } from '../db/client-facts';
@@ -174,8 +176,9 @@ export const clientRoutes = new Hono<Env>()
 
   .post('/:id/strength-tests', body(newStrengthTestSchema), async (c) => {
     const client = await readClient(c.var.em, c.req.param('id'), c.var.nowMs);
-    const test = c.req.valid('json');
-    if (!(test.exerciseId in libraryOf(client.facts.ownExercises))) {
+    const { overrideReason, ...test } = c.req.valid('json');
+    const exercise = libraryOf(client.facts.ownExercises)[test.exerciseId];
+    if (!exercise) {
       throw refusedField(
         'Unknown exercise',
         'exerciseId',
@@ -184,8 +187,19 @@ export const clientRoutes = new Hono<Env>()
         'Choose one that is, or add it first.',
       );
     }
+    const operated = proceduresInForce(client.facts, c.var.nowMs).map(({ limb }) => limb);
+    const { guards, reason } = passGuards(
+      checkTestedSide(exercise.limbKind, test.side, operated),
+      c.var.practitioner,
+      overrideReason,
+    );
     const result = oneRepMax(test);
-    await withAudit(c, { action: 'strength-tested', subject: client.id, detail: test }, (em) => {
+    const note = {
+      action: guards.length > 0 ? 'strength-tested-past-guard' : 'strength-tested',
+      subject: client.id,
+      detail: { ...test, guards: guards.map(({ rule }) => rule), reason },
+    };
+    await withAudit(c, note, (em) => {
       em.create(StrengthTestEntity, {
         id: randomUUID(),
         clientId: client.id,

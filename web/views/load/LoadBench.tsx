@@ -8,6 +8,8 @@ import { libraryOf } from '#core/protocol/exercises';
 import { limbKind, limbSide } from '#core/quantity/limb';
 import { newest } from '#core/quantity/newest';
 import { limbInHand } from '#core/record/chain';
+import { proceduresInForce } from '#core/record/in-force';
+import { checkTestedSide } from '#core/strength/check-test';
 import { checkRepsToFailure, oneRepMax, strengthTestSchema } from '#core/strength/one-rep-max';
 import { api, failureWords, read } from '../../data/api';
 import { useRecordWrite } from '../../data/queries';
@@ -18,6 +20,7 @@ import { Field, FieldError } from '../../parts/Field';
 import { Figure } from '../../parts/Figure';
 import { FindingLine } from '../../parts/FindingLine';
 import { toNumber, useUnits } from '../../parts/units';
+import { useGuards } from '../../parts/use-guards';
 import { ExercisePicker } from './ExercisePicker';
 import { FormulaDots } from './FormulaDots';
 import { TestsOnRecord } from './TestsOnRecord';
@@ -53,8 +56,13 @@ export function LoadBench({ client }: { client: ClientRecord }) {
     ),
   );
   const result = test.success ? oneRepMax(test.data) : null;
+  const exercise = library[values.exerciseId];
+  const operated = proceduresInForce(client.facts, client.judgedAtMs).map((procedure) => procedure.limb);
+  const findings = exercise ? checkTestedSide(exercise.limbKind, values.side, operated) : [];
+  const { mayPass, reason, asked } = useGuards(findings, write.error);
   const submit = handleSubmit(async (body) => {
-    const record = await write.mutateAsync(body).catch(() => null);
+    if (!mayPass) return;
+    const record = await write.mutateAsync({ ...body, ...reason }).catch(() => null);
     if (record) navigate(`/people/${client.id}/prescribe`);
   });
   return (
@@ -99,8 +107,12 @@ export function LoadBench({ client }: { client: ClientRecord }) {
           An injured or post-operative side is not tested: the other side stands in, marked (LOAD-2).
           {otherSide && ` On record for the ${otherSide.side}: ${mass.words(otherSide.oneRepMax.value)}.`}
         </p>
+        {findings.map((finding) => (
+          <FindingLine key={finding.message} finding={finding} />
+        ))}
+        {asked}
         {write.error && <FieldError>{failureWords(write.error)}</FieldError>}
-        <Button type="submit" kind="main" keyHint="Enter" disabled={write.isPending}>
+        <Button type="submit" kind="main" keyHint="Enter" disabled={write.isPending || !mayPass}>
           Record test
         </Button>
       </div>
