@@ -1,13 +1,16 @@
 import { spawn } from 'node:child_process';
 import { installPackages, ROOT, run } from './set-up.mjs';
 
-// Server and interface with live reload, on the demo data.
+// Server and interface with live reload, on the demo data; beside a running demo, which has a port and a file of its own.
+installPackages();
+const { default: getPort } = await import('get-port');
+const port = process.env.NERVATO_PORT ?? String(await getPort({ port: 4320 }));
 const env = {
   ...process.env,
   NERVATO_DB: process.env.NERVATO_DB ?? `${ROOT}data/dev.sqlite`,
-  NERVATO_PORT: '4310',
+  NERVATO_PORT: port,
+  NERVATO_API_PORT: port,
 };
-installPackages();
 run('npx', ['tsx', 'demo/main.ts'], env);
 const children = [
   spawn('npx', ['tsx', 'watch', 'server/main.ts'], { cwd: ROOT, stdio: 'inherit', env }),
