@@ -45,11 +45,11 @@ export const occlusionLimitMs = (lane: Pick<Lane, 'limb'>): number => hard[limbK
 /**
  * Where on the timeline the limit falls if the last inflation went on, in ms; `null` before any inflation.
  */
-export function fenceMs(lane: Lane): number | null {
+export function fenceMs(lane: Lane, limitMs: number): number | null {
   const last = lane.inflations.at(-1);
   const counted = clockAtEnds(lane.inflations).at(-1);
   if (!last || counted === undefined) return null;
-  return last.toMs + occlusionLimitMs(lane) - counted;
+  return last.toMs + limitMs - counted;
 }
 
 /** A stretch of a lane that the occlusion clock counts as one, in ms, with the exercises that fall into it. */

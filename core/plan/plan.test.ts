@@ -72,9 +72,9 @@ describe('occlusion clock (PRO-1)', () => {
   });
 
   it('draws the fence where the limit would fall', () => {
-    expect(fenceMs(lane('left-thigh', up(0, 5 * MIN)))).toBe(20 * MIN);
-    expect(fenceMs(lane('left-arm', up(0, 5 * MIN), up(5.5 * MIN, 8 * MIN)))).toBe(15.5 * MIN);
-    expect(fenceMs(lane('left-arm'))).toBeNull();
+    expect(fenceMs(lane('left-thigh', up(0, 5 * MIN)), 20 * MIN)).toBe(20 * MIN);
+    expect(fenceMs(lane('left-arm', up(0, 5 * MIN), up(5.5 * MIN, 8 * MIN)), 15 * MIN)).toBe(15.5 * MIN);
+    expect(fenceMs(lane('left-arm'), 15 * MIN)).toBeNull();
   });
 });
 

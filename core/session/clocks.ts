@@ -1,6 +1,6 @@
-import { compile } from '../plan/compile';
-import { guardLimitMs, occlusionClockMs, occlusionLimitMs, stretchesOf } from '../plan/occlusion-clock';
+import { occlusionClockMs, occlusionLimitMs } from '../plan/occlusion-clock';
 import type { Plan } from '../plan/plan';
+import { planLimitMs } from '../plan/plan-limit';
 import { repsByPace } from '../protocol/pace';
 import type { Limb } from '../quantity/limb';
 import { LIMITS } from '../rules/limits';
@@ -32,7 +32,7 @@ export function limbClocks(plan: Plan, state: SessionState, nowMs: number): Limb
     const limbState = state.limbs.find(({ limb }) => limb === lane.limb);
     const open = openInflation(limbState);
     const clockMs = occlusionClockMs(lane.inflations, endMs);
-    const limitMs = planLimitMs(plan, state, lane.limb, clockMs);
+    const limitMs = limitInHandMs(plan, state, lane.limb, clockMs);
     return {
       limb: lane.limb,
       inflated: open !== null,
@@ -46,32 +46,13 @@ export function limbClocks(plan: Plan, state: SessionState, nowMs: number): Limb
   });
 }
 
-/**
- * The limit a limb's clock counts to (rules PRO-1, RUN-1): the plan's own guard, unless the plan was signed past it; once
- * that is passed by, the hard one.
- */
-function planLimitMs(plan: Plan, state: SessionState, limb: Limb, clockMs: number): number {
+/** The plan's own limit, and the hard one once that is passed by (rules PRO-1, RUN-1). */
+function limitInHandMs(plan: Plan, state: SessionState, limb: Limb, clockMs: number): number {
   const hardMs = occlusionLimitMs({ limb });
+  if (clockMs >= hardMs) return hardMs;
   const exercise = plan.exercises[inHand(plan, state)?.exerciseIndex ?? 0];
   const shares = exercise?.sets.at(-1)?.release === false;
-  const guardMs = guardLimitMs(limb, exercise ? (shares ? [exercise, exercise] : [exercise]) : []);
-  if (plannedLongestMs(plan, limb) > guardMs) return hardMs;
-  return clockMs < hardMs ? Math.min(guardMs, hardMs) : hardMs;
-}
-
-const longestByPlan = new WeakMap<Plan, Map<Limb, number>>();
-
-/** The longest stretch a plan has for a limb, in ms; worked out once a plan. */
-function plannedLongestMs(plan: Plan, limb: Limb): number {
-  const known = longestByPlan.get(plan) ?? new Map<Limb, number>();
-  longestByPlan.set(plan, known);
-  const longest = known.get(limb);
-  if (longest !== undefined) return longest;
-  const timeline = compile(plan);
-  const lane = timeline.lanes.find((candidate) => candidate.limb === limb);
-  const made = lane ? Math.max(0, ...stretchesOf(lane, timeline).map(({ clockMs }) => clockMs)) : 0;
-  known.set(limb, made);
-  return made;
+  return planLimitMs(plan, limb, exercise ? (shares ? [exercise, exercise] : [exercise]) : []);
 }
 
 function alarmAt(shareOfLimit: number): OcclusionAlarm {

@@ -1,5 +1,7 @@
 import { type ReactNode, useId } from 'react';
-import { fenceMs, occlusionLimitMs } from '#core/plan/occlusion-clock';
+import { fenceMs } from '#core/plan/occlusion-clock';
+import type { Plan } from '#core/plan/plan';
+import { laneLimitMs } from '#core/plan/plan-limit';
 import type { Inflation, Lane, Timeline, TimelineSet } from '#core/plan/timeline';
 import { repMs } from '#core/protocol/protocols';
 import { LIMB_LABELS, type Limb } from '#core/quantity/limb';
@@ -19,24 +21,26 @@ export type StripScale = { x: (atMs: number) => number; msPerPx: number; left: n
 /**
  * The occlusion strip: time runs right, one lane a limb, height is pressure as a share of that limb's LOP.
  * @param planned drawn faint with a hatch @param done drawn solid, over it @param nowMs draws the now-line
- * @param names of the exercises, written where each begins when there are several @param handles to edit it by
+ * @param plan whose exercises are named where each begins when there are several, and whose limit is drawn
+ * @param handles to edit it by
  */
 export function OcclusionStrip({
   planned,
   done,
   nowMs,
-  names = [],
+  plan,
   laneHeight = USUAL_LANE_HEIGHT,
   handles,
 }: {
   planned?: Timeline;
   done?: Timeline;
   nowMs?: number;
-  names?: readonly string[];
+  plan: Plan;
   laneHeight?: number;
   handles?: (scale: StripScale) => ReactNode;
 }) {
   const { ref, width } = useWidth<HTMLDivElement>(900);
+  const names = plan.exercises.map(({ label }) => label);
   const hatch = useId();
   const limbs = [
     ...new Set([planned, done].flatMap((timeline) => timeline?.lanes.map(({ limb }) => limb) ?? [])),
@@ -98,7 +102,16 @@ export function OcclusionStrip({
                 height={laneHeight}
               />
               {names.length > 1 && <Names names={names} timeline={planned ?? done} limb={limb} x={x} />}
-              {known && <Fence lane={known} x={x} endMs={endMs} width={width} height={laneHeight} />}
+              {known && (
+                <Fence
+                  lane={known}
+                  limitMs={laneLimitMs(plan, known, { sets: (lane(done) ? done : planned)?.sets ?? [] })}
+                  x={x}
+                  endMs={endMs}
+                  width={width}
+                  height={laneHeight}
+                />
+              )}
             </g>
           );
         })}
@@ -271,18 +284,20 @@ function setWords(set: TimelineSet, short: boolean, widthPx: number): string {
 
 function Fence({
   lane,
+  limitMs,
   x,
   endMs,
   width,
   height,
 }: {
   lane: Lane;
+  limitMs: number;
   x: ToX;
   endMs: number;
   width: number;
   height: number;
 }) {
-  const atMs = fenceMs(lane);
+  const atMs = fenceMs(lane, limitMs);
   if (atMs === null) return null;
   const inView = atMs <= endMs;
   return (
@@ -311,8 +326,8 @@ function Fence({
         {inView
           ? 'limit'
           : width < ROOMY
-            ? `limit ${clock(occlusionLimitMs(lane))} →`
-            : `limit ${clock(occlusionLimitMs(lane))} of occlusion, at ${clock(atMs)} →`}
+            ? `limit ${clock(limitMs)} →`
+            : `limit ${clock(limitMs)} of occlusion, at ${clock(atMs)} →`}
       </text>
     </>
   );

@@ -42,7 +42,7 @@ export function PlanStrip({
       </dl>
       <OcclusionStrip
         planned={timeline}
-        names={plan.exercises.map(({ label }) => label)}
+        plan={plan}
         laneHeight={COMPACT_LANE}
         handles={(scale) => (
           <StripHandles scale={scale} timeline={timeline} session={session} change={change} />

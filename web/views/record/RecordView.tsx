@@ -54,7 +54,7 @@ export function RecordView({ session }: { session: LiveSession }) {
           . Done over planned.
         </p>
       </header>
-      <OcclusionStrip planned={planned} done={timeline} names={exercises.map(({ label }) => label)} />
+      <OcclusionStrip planned={planned} done={timeline} plan={view.plan} />
       <NextTime session={session} />
       <DoseFigures dose={dose} sets={timeline.sets} plannedReps={doseOf(planned).reps} />
       <table className="w-full max-w-3xl border-t border-ink/40">

@@ -219,7 +219,7 @@ const LiveStrip = memo(function LiveStrip({
   return (
     <OcclusionStrip
       planned={planned}
-      names={plan.exercises.map(({ label }) => label)}
+      plan={plan}
       done={liveTimeline(plan, state, nowMs)}
       nowMs={nowMs - (state.startedAtMs ?? nowMs)}
     />

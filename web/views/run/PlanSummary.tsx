@@ -58,7 +58,7 @@ export function PlanSummary({ plan }: { plan: Plan }) {
           </div>
         </div>
       ))}
-      <OcclusionStrip planned={compile(plan)} names={plan.exercises.map(({ label }) => label)} />
+      <OcclusionStrip planned={compile(plan)} plan={plan} />
     </div>
   );
 }

@@ -36,7 +36,7 @@ export function PressureKeys({
       )}
       {up && (
         <Button keyHint="M" onClick={() => act({ do: 're-fit' })}>
-          It pinches: re-fit
+          Re-fit
         </Button>
       )}
     </div>

@@ -1,7 +1,7 @@
 import type { Derived } from '#core/derivation/derived';
 import { compile } from '#core/plan/compile';
-import { occlusionLimitMs } from '#core/plan/occlusion-clock';
 import type { Plan } from '#core/plan/plan';
+import { planLimitMs } from '#core/plan/plan-limit';
 import { LIMB_LABELS } from '#core/quantity/limb';
 import { clock, dayAndTime } from '../../parts/format';
 import { OcclusionStrip } from '../../parts/OcclusionStrip';
@@ -43,7 +43,7 @@ export function OperatorSheet({ client, prescription, practice }: SheetProps) {
                   {LIMB_LABELS[target.limb]}, {target.strapLabel}: to{' '}
                   <strong className="figures text-xl">mark {target.mark}</strong> (felt {target.felt} of 10,
                   by feel: check colour and tingling after every set). Never longer than{' '}
-                  {clock(occlusionLimitMs(target))} (PRO-1).
+                  {clock(planLimitMs(plan, target.limb, [exercise]))} (PRO-1).
                 </li>
               ) : (
                 <li key={target.limb}>
@@ -51,8 +51,8 @@ export function OperatorSheet({ client, prescription, practice }: SheetProps) {
                   <strong className="figures text-xl">{target.pressure.value} mmHg</strong> (
                   {target.percentLop} % of LOP {target.occlusion.value} ± {target.uncertaintyMmHg},{' '}
                   {target.measuredPosition}; truly {target.trueRange.interval?.low}–
-                  {target.trueRange.interval?.high} %). Never longer than {clock(occlusionLimitMs(target))}{' '}
-                  (PRO-1).
+                  {target.trueRange.interval?.high} %). Never longer than{' '}
+                  {clock(planLimitMs(plan, target.limb, [exercise]))} (PRO-1).
                   {target.primingMmHg.length > 0 && ` Prime: ${target.primingMmHg.join(', ')} mmHg.`}
                 </li>
               ),
@@ -97,11 +97,7 @@ export function OperatorSheet({ client, prescription, practice }: SheetProps) {
           </table>
         </section>
       ))}
-      <OcclusionStrip
-        planned={compile(plan)}
-        names={plan.exercises.map(({ label }) => label)}
-        laneHeight={40}
-      />
+      <OcclusionStrip planned={compile(plan)} plan={plan} laneHeight={40} />
       <section className="break-inside-avoid">
         <h2 className="font-semibold">How the figures came about</h2>
         <ul className="text-[13px]">

@@ -62,7 +62,7 @@ export function PersonalSheet({ client, prescription, practice }: SheetProps) {
           </p>
         </section>
       ))}
-      <OcclusionStrip planned={timeline} names={plan.exercises.map(({ label }) => label)} laneHeight={48} />
+      <OcclusionStrip planned={timeline} plan={plan} laneHeight={48} />
       <p>
         It lasts about <span className="figures">{clock(timeline.endMs)}</span>; the cuff is up for{' '}
         <span className="figures">{clock(doseOf(timeline).occludedMs)}</span> of it.
