@@ -66,8 +66,12 @@ function sameBefore({ plan }: Reviewed, exerciseIndex: number, context: ReviewCo
 
 function afterStop({ now, context }: Look): Recommendation | null {
   if (!now.stopSign) return null;
-  const reason = `${SIGNS[now.stopSign].label}: hold, screen again, then start lower.`;
-  if (!now.pressure) return { rule: 'REV-1', change: {}, reason };
+  const label = SIGNS[now.stopSign].label;
+  if (!now.pressure) {
+    const reason = `${label}: hold, screen again, then find a looser mark.`;
+    return { rule: 'REV-1', change: {}, reason };
+  }
+  const reason = `${label}: hold, screen again, then start lower.`;
   const { heldPercent } = now.pressure;
   const to = Math.max(0, Math.min(heldPercent - POINTS.down, context.capPercentLop ?? heldPercent));
   return { rule: 'REV-1', change: toPercent(now, to), reason };

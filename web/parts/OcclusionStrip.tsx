@@ -106,6 +106,7 @@ export function OcclusionStrip({
                 <Fence
                   lane={known}
                   limitMs={laneLimitMs(plan, known, { sets: (lane(done) ? done : planned)?.sets ?? [] })}
+                  belowNames={names.length > 1}
                   x={x}
                   endMs={endMs}
                   width={width}
@@ -285,6 +286,7 @@ function setWords(set: TimelineSet, short: boolean, widthPx: number): string {
 function Fence({
   lane,
   limitMs,
+  belowNames,
   x,
   endMs,
   width,
@@ -292,6 +294,8 @@ function Fence({
 }: {
   lane: Lane;
   limitMs: number;
+  /** The line above is taken by the names of exercises. */
+  belowNames: boolean;
   x: ToX;
   endMs: number;
   width: number;
@@ -315,7 +319,7 @@ function Fence({
       )}
       <text
         x={width - RIGHT}
-        y={14}
+        y={14 + (belowNames ? 14 : 0)}
         textAnchor="end"
         fontSize="13"
         fill="var(--color-quiet)"

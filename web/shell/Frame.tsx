@@ -37,7 +37,7 @@ export function Frame() {
   useHotkeys('g>d', toggleTheme);
   return (
     <div className="flex h-full flex-col">
-      <div className="flex min-h-0 flex-1">
+      <div className="relative flex min-h-0 flex-1">
         <Roster />
         <div className="flex min-w-0 flex-1 flex-col">
           <TopLine openPalette={() => setFinding(true)} />

@@ -8,6 +8,8 @@ import { Pip } from '../parts/Pip';
 
 // On a tablet the sheet needs the width; the roster is one touch away.
 const ROOMY_PX = 1000;
+// On a phone it lies over the sheet, and goes once somebody is chosen.
+const PHONE_PX = 640;
 
 const PLACES = [
   { to: '/floor', label: 'Floor', Icon: LayoutList },
@@ -34,7 +36,11 @@ export function Roster() {
   return (
     <nav
       aria-label="People"
-      className="flex w-60 shrink-0 flex-col overflow-y-auto border-r border-rule print:hidden"
+      className="flex w-60 shrink-0 flex-col overflow-y-auto border-r border-rule max-sm:absolute max-sm:inset-y-0 max-sm:left-0 max-sm:z-30 max-sm:w-72 max-sm:bg-paper max-sm:shadow-lg print:hidden"
+      onClickCapture={({ target }) => {
+        const followed = target instanceof Element && target.closest('a') !== null;
+        if (followed && window.innerWidth < PHONE_PX) setOpen(false);
+      }}
     >
       <div className="flex items-center justify-between border-b border-rule px-3 py-2">
         <NavLink to="/" className="font-semibold">

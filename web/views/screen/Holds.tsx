@@ -14,12 +14,15 @@ export function Holds({ client }: { client: ClientRecord }) {
   const holds = holdsInForce(client.facts, client.judgedAtMs);
   if (holds.length === 0) return null;
   return (
-    <section aria-label="Holds" className="space-y-3 border-l-4 border-vermilion pl-4">
-      <h3 className="text-xl font-semibold text-vermilion">On hold</h3>
-      {holds.map((hold) => (
-        <OneHold key={hold.id} client={client} hold={hold} />
-      ))}
-    </section>
+    <>
+      <section aria-label="Holds" className="space-y-3 border-l-4 border-vermilion pl-4">
+        <h3 className="text-xl font-semibold text-vermilion">On hold</h3>
+        {holds.map((hold) => (
+          <OneHold key={hold.id} client={client} hold={hold} />
+        ))}
+      </section>
+      <p className="text-[14px] text-quiet">What the questionnaire says by itself:</p>
+    </>
   );
 }
 
