@@ -1,6 +1,6 @@
 import { z } from 'zod';
-import type { WorkMode } from '../screening/clearance';
 import type { SetWork } from './set-work';
+import type { WorkMode } from './work-mode';
 
 export const protocolIdSchema = z.enum([
   'standard-75',

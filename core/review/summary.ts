@@ -1,7 +1,7 @@
 import type { Plan } from '../plan/plan';
 import type { ExerciseId } from '../protocol/exercises';
+import type { WorkMode } from '../protocol/work-mode';
 import type { Limb } from '../quantity/limb';
-import type { WorkMode } from '../screening/clearance';
 import type { FollowUp } from '../session/events';
 import { SIGNS } from '../session/signs';
 import type { SessionState } from '../session/state';

@@ -1,6 +1,6 @@
+import type { WorkMode } from '../protocol/work-mode';
 import type { LimbKind } from '../quantity/limb';
 import { MS_PER_MINUTE } from '../quantity/units';
-import type { WorkMode } from '../screening/clearance';
 
 /** Numbers that checks compare against. Each is named in the rule it comes from. */
 export const LIMITS = {

@@ -1,10 +1,7 @@
 import { z } from 'zod';
+import { type WorkMode, workModeSchema } from '../protocol/work-mode';
 import { type Limb, limbSchema } from '../quantity/limb';
 import { itemIdSchema } from './items';
-
-/** Kinds of work a clearance may allow; an empty list allows all. */
-export const workModeSchema = z.enum(['resistance', 'aerobic', 'activation', 'recovery', 'passive']);
-export type WorkMode = z.infer<typeof workModeSchema>;
 
 /** What a clearance is about: a screening item, or the resting blood pressure. */
 export const clearanceSubjectSchema = z.union([itemIdSchema, z.literal('blood-pressure')]);

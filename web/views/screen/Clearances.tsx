@@ -1,14 +1,9 @@
 import { useState } from 'react';
 import type { ClientRecord } from '#contract/client';
 import type { NewClearance } from '#contract/measurements';
+import { workModeSchema } from '#core/protocol/work-mode';
 import { LIMB_LABELS, LIMBS } from '#core/quantity/limb';
-import {
-  type Clearance,
-  type ClearanceSubject,
-  clearanceSchema,
-  isInForce,
-  workModeSchema,
-} from '#core/screening/clearance';
+import { type Clearance, type ClearanceSubject, clearanceSchema, isInForce } from '#core/screening/clearance';
 import type { Reason } from '#core/screening/decide';
 import { SCREEN_ITEMS } from '#core/screening/items';
 import { api, failureWords, read } from '../../data/api';
