@@ -40,8 +40,7 @@ const router = createBrowserRouter([
       },
       {
         path: 'people/:clientId/:bench?',
-        lazy: () =>
-          import('./views/person/PersonSheet').then(({ PersonSheet }) => ({ Component: PersonSheet })),
+        lazy: () => import('./routes/PersonSheet').then(({ PersonSheet }) => ({ Component: PersonSheet })),
       },
       {
         path: 'floor',
@@ -65,8 +64,7 @@ const router = createBrowserRouter([
       },
       {
         path: 'sessions/:sessionId',
-        lazy: () =>
-          import('./views/run/SessionSheet').then(({ SessionSheet }) => ({ Component: SessionSheet })),
+        lazy: () => import('./routes/SessionSheet').then(({ SessionSheet }) => ({ Component: SessionSheet })),
       },
       {
         path: '*',

@@ -1,6 +1,6 @@
 import type { SessionEvent } from '#core/session/events';
 import { mergeLogs } from '#core/session/log';
-import { store } from '../parts/store';
+import { store } from '../state/store';
 import { bySession } from './by-session';
 
 // Events this page made, found in the outbox, or heard from another tab. They are kept while the page lives, so that

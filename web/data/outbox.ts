@@ -1,6 +1,6 @@
 import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
 import type { SessionEvent } from '#core/session/events';
-import { store } from '../parts/store';
+import { store } from '../state/store';
 import { ApiProblem, api, read } from './api';
 import { bySession } from './by-session';
 

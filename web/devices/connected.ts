@@ -1,4 +1,4 @@
-import { store } from '../parts/store';
+import { store } from '../state/store';
 import type { PressureSource } from './pressure-source';
 
 /** A device that is connected outside a session, so that the dock can show and release it in every view. */

@@ -1,6 +1,6 @@
 import type { NewDevice } from '#contract/device';
 import type { Limb } from '#core/quantity/limb';
-import { store } from '../parts/store';
+import { store } from '../state/store';
 import type { PressureSource } from './pressure-source';
 import { serverSource } from './server-source';
 

@@ -1,8 +1,8 @@
 import { Volume2, VolumeX } from 'lucide-react';
 import { Popover } from 'radix-ui';
-import type { StoredValue } from '../parts/stored-value';
 import { muted, paced } from '../sound/mute';
 import { spoken } from '../sound/voice';
+import type { StoredValue } from '../state/stored-value';
 
 const SETTINGS: { value: StoredValue; on: string; off: string; label: string }[] = [
   { value: muted, on: 'no', off: 'yes', label: 'Sound, alarms too' },

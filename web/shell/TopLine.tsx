@@ -3,8 +3,8 @@ import { lazy, Suspense, useEffect } from 'react';
 import { workingPractitioner } from '../data/practitioner';
 import { usePractice } from '../data/queries';
 import { KeyHint } from '../parts/Button';
+import { toggleFullScreen } from '../parts/full-screen';
 import { theme, toggleTheme } from '../theme/theme';
-import { toggleFullScreen } from './full-screen';
 import { SaveLine } from './SaveLine';
 
 // It brings the popover with it, which the first view can do without.

@@ -1,4 +1,4 @@
-import { storedValue } from '../parts/stored-value';
+import { storedValue } from '../state/stored-value';
 
 /** `yes` while this device makes no sound. */
 export const muted = storedValue('nervato-muted', 'no');

@@ -1,4 +1,4 @@
-import { storedValue } from '../parts/stored-value';
+import { storedValue } from '../state/stored-value';
 import { muted } from './mute';
 
 /** `yes` while this device also says what happens next. */

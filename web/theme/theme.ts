@@ -1,4 +1,4 @@
-import { storedValue } from '../parts/stored-value';
+import { storedValue } from '../state/stored-value';
 
 /** `paper` by day; `floor` turns the ground to ink for gyms. */
 export const theme = storedValue('nervato-theme', 'paper');

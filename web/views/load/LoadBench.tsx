@@ -16,12 +16,12 @@ import { useRecordWrite } from '../../data/queries';
 import { BenchHeading } from '../../parts/Bench';
 import { Button } from '../../parts/Button';
 import { Choice } from '../../parts/Choice';
+import { ExercisePicker } from '../../parts/ExercisePicker';
 import { Field, FieldError } from '../../parts/Field';
 import { Figure } from '../../parts/Figure';
 import { FindingLine } from '../../parts/FindingLine';
 import { toNumber, useUnits } from '../../parts/units';
 import { useGuards } from '../../parts/use-guards';
-import { ExercisePicker } from './ExercisePicker';
 import { FormulaDots } from './FormulaDots';
 import { TestsOnRecord } from './TestsOnRecord';
 

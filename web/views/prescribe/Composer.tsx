@@ -3,6 +3,7 @@ import type { ClientRecord } from '#contract/client';
 import type { PracticeView } from '#contract/practice';
 import { compile } from '#core/plan/compile';
 import { isPostOperativeWork } from '#core/plan/compose';
+import type { LastReview } from '../../data/use-last-review';
 import { Button } from '../../parts/Button';
 import { FindingsFor } from '../../parts/FindingLine';
 import { EffortForecast } from './EffortForecast';
@@ -14,7 +15,6 @@ import { RungCheck } from './RungCheck';
 import { SchoolsTable } from './SchoolsTable';
 import { SignBar } from './SignBar';
 import { useComposer } from './use-composer';
-import type { LastReview } from './use-last-review';
 import { WishBar } from './WishBar';
 
 /** The session as it is being made: the wish above, exercises left, the chosen one right, the strip beneath. */

@@ -1,7 +1,7 @@
 import type { SeenExercise } from '#core/forecast/fit-trainee';
 import { type Forecast, knowledgeWords } from '#core/forecast/forecast';
 import type { Plan } from '#core/plan/plan';
-import { useForecast } from './use-forecast';
+import { useForecast } from '../../data/use-forecast';
 
 /** Likely repetitions of each set with their band. It informs; it never sets a load. */
 export function EffortForecast({ plan, seen }: { plan: Plan; seen: SeenExercise[] }) {

@@ -20,9 +20,9 @@ import { useState } from 'react';
 import type { SessionChoice } from '#core/plan/choices';
 import type { PlannedExercise } from '#core/plan/plan';
 import { limbKind } from '#core/quantity/limb';
+import { ExercisePicker } from '../../parts/ExercisePicker';
+import { setsWords } from '../../parts/PlanSummary';
 import { useUnits } from '../../parts/units';
-import { ExercisePicker } from '../load/ExercisePicker';
-import { setsWords } from '../run/PlanSummary';
 import { changeSet, mayShare, newExercise, sideWords } from './choices';
 import type { ComposerState } from './use-composer';
 

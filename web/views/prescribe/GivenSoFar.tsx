@@ -1,8 +1,8 @@
 import { LIMB_LABELS } from '#core/quantity/limb';
 import type { Totals } from '#core/session/totals';
+import type { LastReview } from '../../data/use-last-review';
 import { clock, plain } from '../../parts/format';
 import { useUnits } from '../../parts/units';
-import type { LastReview } from './use-last-review';
 
 /** What was given already, per limb: the last seven days, and the block (rule RUN-5). */
 export function GivenSoFar({ given, hasBlock }: { given: LastReview['given']; hasBlock: boolean }) {

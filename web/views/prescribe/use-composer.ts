@@ -16,10 +16,10 @@ import { carryOver, loweredTo } from '#core/review/carry-over';
 import { nextSession } from '#core/review/next-session';
 import type { Finding } from '#core/rules/finding';
 import { usePractitioner } from '../../data/queries';
+import type { LastReview } from '../../data/use-last-review';
 import type { Mend } from '../../parts/FindingLine';
 import { useDraft } from '../../parts/use-draft';
 import { isComplete } from './choices';
-import type { LastReview } from './use-last-review';
 
 /** What the draft is asked for, as far as it is chosen in the composer. */
 export type Wish = Pick<DraftWish, 'goal' | 'schoolId' | 'limbs' | 'together' | 'rung' | 'isolatedOnly'>;

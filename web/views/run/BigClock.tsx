@@ -5,7 +5,7 @@ import { repsNow, restLeftMs } from '#core/session/clocks';
 import { nextPlace } from '#core/session/places';
 import { correctedReps, findSet, openSet, type SessionState, type SetRecord } from '#core/session/state';
 import { clock, countdown } from '../../parts/format';
-import { amountWords } from './PlanSummary';
+import { amountWords } from '../../parts/PlanSummary';
 
 /** The one number to read from three metres: repetitions in a set, what is left of a rest, time between. */
 export function BigClock({ plan, state, nowMs }: { plan: Plan; state: SessionState; nowMs: number }) {

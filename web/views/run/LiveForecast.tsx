@@ -4,8 +4,8 @@ import { seenSets } from '#core/forecast/seen-sets';
 import type { Plan } from '#core/plan/plan';
 import { findSet, type SessionState } from '#core/session/state';
 import { useClient } from '../../data/queries';
-import { useForecast } from '../prescribe/use-forecast';
-import { MOST_LEARNT, usePastSessions } from '../prescribe/use-last-review';
+import { useForecast } from '../../data/use-forecast';
+import { MOST_LEARNT, usePastSessions } from '../../data/use-last-review';
 
 /**
  * What the rest of the session is likely to bring, worked out again after each set. It informs, no more.

@@ -16,14 +16,14 @@ import { type LiveSession, openSession, useSession } from '../../data/live-sessi
 import { usePractice } from '../../data/queries';
 import { BenchHeading, FirstDo } from '../../parts/Bench';
 import { Button } from '../../parts/Button';
+import { DayCheckForm } from '../../parts/DayCheckForm';
 import { FieldError } from '../../parts/Field';
 import { FindingLine } from '../../parts/FindingLine';
 import { FollowUpForm } from '../../parts/FollowUpForm';
 import { dayAndTime } from '../../parts/format';
+import { PlanSummary } from '../../parts/PlanSummary';
 import { useGuards } from '../../parts/use-guards';
 import { useSpace } from '../../parts/use-space';
-import { DayCheckForm } from '../screen/DayCheckForm';
-import { PlanSummary } from './PlanSummary';
 import { Retarget } from './Retarget';
 
 /** What will be run, whether it may be, and what was run before. */

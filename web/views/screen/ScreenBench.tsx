@@ -10,18 +10,18 @@ import { changesSince, ITEM_IDS, type Screening } from '#core/screening/screenin
 import { api, failureWords, read } from '../../data/api';
 import { useRecordWrite } from '../../data/queries';
 import { BenchHeading } from '../../parts/Bench';
+import { BloodPressureFields } from '../../parts/BloodPressureFields';
 import { Button } from '../../parts/Button';
+import { DayCheckForm } from '../../parts/DayCheckForm';
 import { Field, FieldError } from '../../parts/Field';
 import { FindingLine } from '../../parts/FindingLine';
 import { dayAndTime } from '../../parts/format';
-import { BloodPressureFields } from './BloodPressureFields';
+import { NO_PRESSURE, readPressure } from '../../parts/typed-pressure';
 import { Clearances } from './Clearances';
-import { DayCheckForm } from './DayCheckForm';
 import { Holds } from './Holds';
 import { JudgementLines } from './JudgementLines';
 import { Procedures, readProcedures, type TypedProcedure } from './Procedures';
 import { type Answers, Questionnaire } from './Questionnaire';
-import { NO_PRESSURE, readPressure } from './typed-pressure';
 
 /** Whether a person may start: the questionnaire, the blood pressure, clearances, and the check on the day. */
 export function ScreenBench({ client }: { client: ClientRecord }) {

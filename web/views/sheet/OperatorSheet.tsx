@@ -5,8 +5,8 @@ import { planLimitMs } from '#core/plan/plan-limit';
 import { LIMB_LABELS } from '#core/quantity/limb';
 import { clock, dayAndTime } from '../../parts/format';
 import { OcclusionStrip } from '../../parts/OcclusionStrip';
+import { amountWords, restWords } from '../../parts/PlanSummary';
 import { useUnits } from '../../parts/units';
-import { amountWords, restWords } from '../run/PlanSummary';
 import type { SheetProps } from './PersonalSheet';
 
 /** One page for who runs it: pressures and limits, boxes to fill in by hand, and how each figure came about. */

@@ -9,8 +9,8 @@ import type { PrescriptionFact } from '#core/record/facts';
 import { SIGNS, signIdSchema } from '#core/session/signs';
 import { clock, day } from '../../parts/format';
 import { OcclusionStrip } from '../../parts/OcclusionStrip';
+import { restWords, setsWords } from '../../parts/PlanSummary';
 import { useUnits } from '../../parts/units';
-import { restWords, setsWords } from '../run/PlanSummary';
 
 export type SheetProps = { client: ClientRecord; prescription: PrescriptionFact; practice: PracticeView };
 

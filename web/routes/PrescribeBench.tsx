@@ -1,11 +1,11 @@
 import { useSearchParams } from 'react-router';
 import type { ClientRecord } from '#contract/client';
-import { usePractice } from '../../data/queries';
-import { FirstDo } from '../../parts/Bench';
-import { Choice } from '../../parts/Choice';
-import { BlockBench } from '../block/BlockBench';
-import { Composer } from './Composer';
-import { useLastReview } from './use-last-review';
+import { usePractice } from '../data/queries';
+import { useLastReview } from '../data/use-last-review';
+import { FirstDo } from '../parts/Bench';
+import { Choice } from '../parts/Choice';
+import { BlockBench } from '../views/block/BlockBench';
+import { Composer } from '../views/prescribe/Composer';
 
 type Part = 'session' | 'block';
 

@@ -13,8 +13,8 @@ import { fold } from '#core/session/fold';
 import { liveTimeline } from '#core/session/live-timeline';
 import { mergeLogs } from '#core/session/log';
 import { type Totals, totalsOf } from '#core/session/totals';
-import { api, read } from '../../data/api';
-import { KEYS, usePractice } from '../../data/queries';
+import { api, read } from './api';
+import { KEYS, usePractice } from './queries';
 
 // A block has at most 84 sessions; a week at most seven, and what the model learns from needs no more.
 const MOST_SESSIONS = 24;

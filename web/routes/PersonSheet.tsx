@@ -3,16 +3,16 @@ import { useHotkeys } from 'react-hotkeys-hook';
 import { useNavigate, useParams } from 'react-router';
 import type { ClientRecord } from '#contract/client';
 import { LINK_IDS, type LinkId } from '#core/record/link';
-import { failureWords } from '../../data/api';
-import { useClient } from '../../data/queries';
-import { FieldError } from '../../parts/Field';
-import { FitBench } from '../fit/FitBench';
-import { LoadBench } from '../load/LoadBench';
-import { MeasureBench } from '../measure/MeasureBench';
-import { PrescribeBench } from '../prescribe/PrescribeBench';
-import { RunBench } from '../run/RunBench';
-import { ScreenBench } from '../screen/ScreenBench';
-import { Chain } from './Chain';
+import { failureWords } from '../data/api';
+import { useClient } from '../data/queries';
+import { FieldError } from '../parts/Field';
+import { FitBench } from '../views/fit/FitBench';
+import { LoadBench } from '../views/load/LoadBench';
+import { MeasureBench } from '../views/measure/MeasureBench';
+import { Chain } from '../views/person/Chain';
+import { RunBench } from '../views/run/RunBench';
+import { ScreenBench } from '../views/screen/ScreenBench';
+import { PrescribeBench } from './PrescribeBench';
 
 const BENCHES: Record<LinkId, ComponentType<{ client: ClientRecord }>> = {
   screen: ScreenBench,

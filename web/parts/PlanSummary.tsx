@@ -8,10 +8,10 @@ import {
 } from '#core/plan/plan';
 import { pacedReps } from '#core/protocol/set-work';
 import { LIMB_LABELS } from '#core/quantity/limb';
-import { Figure } from '../../parts/Figure';
-import { clock } from '../../parts/format';
-import { OcclusionStrip } from '../../parts/OcclusionStrip';
-import { Strapped } from '../../parts/Strapped';
+import { Figure } from './Figure';
+import { clock } from './format';
+import { OcclusionStrip } from './OcclusionStrip';
+import { Strapped } from './Strapped';
 
 /** What was prescribed: each exercise with its pressures, load and sets, and the strip beneath. */
 export function PlanSummary({ plan }: { plan: Plan }) {

@@ -1,10 +1,10 @@
 import { Link, useParams } from 'react-router';
 import { inflatedLimbs } from '#core/session/state';
-import { failureWords } from '../../data/api';
-import { useSession } from '../../data/live-session';
-import { FieldError } from '../../parts/Field';
-import { RecordView } from '../record/RecordView';
-import { LiveBench } from './LiveBench';
+import { failureWords } from '../data/api';
+import { useSession } from '../data/live-session';
+import { FieldError } from '../parts/Field';
+import { RecordView } from '../views/record/RecordView';
+import { LiveBench } from '../views/run/LiveBench';
 
 /** A session: the live bench until it is finished and every cuff is down, then its record. */
 export function SessionSheet() {

@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import type { SeenExercise } from '#core/forecast/fit-trainee';
 import type { Plan } from '#core/plan/plan';
 import { seedOf } from '#core/simulation/random';
-import { planningWorker } from '../../workers/planning';
+import { planningWorker } from '../workers/planning';
 
 const RUNS = 10_000;
 

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { type ExerciseId, findExercises, type Library } from '#core/protocol/exercises';
-import { Field } from '../../parts/Field';
+import { Field } from './Field';
 
 const MOST_SHOWN = 6;
 

@@ -5,13 +5,13 @@ import type { NewDayCheck } from '#contract/measurements';
 import { newest } from '#core/quantity/newest';
 import { needsBloodPressure } from '#core/record/in-force';
 import { DAY_SIGNS, type DaySign, daySignSchema, judgeDayCheck } from '#core/screening/day-check';
-import { api, failureWords, read } from '../../data/api';
-import { useRecordWrite } from '../../data/queries';
-import { Button } from '../../parts/Button';
-import { FieldError } from '../../parts/Field';
-import { FindingLine } from '../../parts/FindingLine';
-import { Scale } from '../../parts/Scale';
+import { api, failureWords, read } from '../data/api';
+import { useRecordWrite } from '../data/queries';
 import { BloodPressureFields } from './BloodPressureFields';
+import { Button } from './Button';
+import { FieldError } from './Field';
+import { FindingLine } from './FindingLine';
+import { Scale } from './Scale';
 import { NO_PRESSURE, readPressure } from './typed-pressure';
 
 /** The check on the day: W says all is well, a digit gives the pain, Enter records (rule SCR-3). */

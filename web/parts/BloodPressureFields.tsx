@@ -1,4 +1,4 @@
-import { Field } from '../../parts/Field';
+import { Field } from './Field';
 import { readPressure, type TypedPressure } from './typed-pressure';
 
 /** Upper and lower reading side by side. */
