@@ -1,6 +1,7 @@
 import { MikroORM } from '@mikro-orm/libsql';
 import { Migrator } from '@mikro-orm/migrations';
 import { ENTITIES } from './entities';
+import { fillHolds } from './fill-holds';
 import { FirstTables } from './migrations/001-first-tables';
 import { WholeSessions } from './migrations/002-whole-sessions';
 import { OneTruth } from './migrations/003-one-truth';
@@ -34,5 +35,6 @@ export async function openDatabase(file: string): Promise<MikroORM> {
   await connection.execute('pragma foreign_keys = on');
   await orm.getMigrator().up();
   await fillSummaries(orm.em.fork());
+  await fillHolds(orm.em.fork());
   return orm;
 }

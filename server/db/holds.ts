@@ -1,7 +1,9 @@
 import { randomUUID } from 'node:crypto';
 import type { EntityManager } from '@mikro-orm/libsql';
-import type { Hold, NewHold } from '#core/record/holds';
-import { HoldEntity } from './entities';
+import { readPlan } from '#core/plan/versions/read-plan';
+import { type Hold, holdsOfDayAfter, holdsOfSign, type NewHold } from '#core/record/holds';
+import type { SessionEvent } from '#core/session/events';
+import { HoldEntity, type SessionRow } from './entities';
 
 /** Raises holds; one that its cause has raised already stays as it is (rule SCR-5). */
 export async function raiseHolds(
@@ -32,6 +34,16 @@ export const liftHolds = (
     { id: { $in: [...ids] }, liftedAtMs: null },
     { liftedAtMs: by.atMs, liftedBy: by.practitionerId, liftReason: by.reason },
   );
+
+/** What events raise holds for: stop signs, and answers of the day after (rules RUN-3, RUN-6). */
+export function holdsOfEvents(session: SessionRow, events: readonly SessionEvent[], nowMs: number) {
+  const worn = () => readPlan(session.plan).exercises.flatMap(({ limbs }) => limbs.map(({ limb }) => limb));
+  return events.flatMap((event) => {
+    if (event.type === 'sign-noted') return holdsOfSign(event, event.limbs ?? [...new Set(worn())], nowMs);
+    if (event.type === 'followed-up') return holdsOfDayAfter(event.id, event, nowMs);
+    return [];
+  });
+}
 
 /** A row as the core knows it. */
 export const holdOf = (row: {

@@ -8,7 +8,6 @@ import { readPlan } from '#core/plan/versions/read-plan';
 import { agoWords } from '#core/record/age-words';
 import { linksThatHold } from '#core/record/chain';
 import { sessionToAskAbout } from '#core/record/day-after';
-import { holdsOfDayAfter, holdsOfSign } from '#core/record/holds';
 import { dayCheckInForce, planInForce } from '#core/record/in-force';
 import { recheck } from '#core/record/recheck';
 import { hardFindings } from '#core/rules/finding';
@@ -24,7 +23,7 @@ import {
   SessionEventEntity,
   type SessionRow,
 } from '../db/entities';
-import { raiseHolds } from '../db/holds';
+import { holdsOfEvents, raiseHolds } from '../db/holds';
 import { readKit } from '../db/kit';
 import { changesSummary, NOTHING_DONE, summarise } from '../db/session-summary';
 import { withAudit } from '../db/with-audit';
@@ -218,16 +217,6 @@ function opening({ facts }: ClientRecord, kit: Kit, prescriptionId: string, nowM
   const { plan, findings } = recheck(prescription, facts, kit, nowMs);
   if (!plan || hardFindings(findings).length > 0) throw refusedByRules(hardFindings(findings));
   return { plan, findings };
-}
-
-/** What events raise holds for: stop signs, and answers of the day after (rules RUN-3, RUN-6). */
-function holdsOfEvents(session: SessionRow, events: readonly SessionEvent[], nowMs: number) {
-  const worn = () => readPlan(session.plan).exercises.flatMap(({ limbs }) => limbs.map(({ limb }) => limb));
-  return events.flatMap((event) => {
-    if (event.type === 'sign-noted') return holdsOfSign(event, event.limbs ?? [...new Set(worn())], nowMs);
-    if (event.type === 'followed-up') return holdsOfDayAfter(event.id, event, nowMs);
-    return [];
-  });
 }
 
 async function findSession(em: EntityManager, id: string): Promise<SessionRow> {

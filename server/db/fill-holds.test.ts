@@ -1,0 +1,41 @@
+import { expect, it } from 'vitest';
+import type { ClientRecord } from '#contract/client';
+import { logOf } from '#core/session/session.fixture';
+import { type Api, CLEAR, DAY_MS, openSession, SESSION_ID, startApi } from '../api.fixture';
+
+/** The file as the releases before holds left it. */
+async function asBeforeHolds(api: Api): Promise<void> {
+  await api.sql('delete from hold');
+  await api.sql('pragma user_version = 0');
+  await api.restart();
+}
+
+const holdsOf = async (api: Api, id: string): Promise<string[]> =>
+  (await api.get<ClientRecord>(`/clients/${id}`)).facts.holds.map(({ rule, words }) => `${rule} ${words}`);
+
+it('holds whom an old file stopped, so that a later no does not erase it (SCR-5)', async () => {
+  const api = await startApi();
+  const { id } = await api.post('/clients', { name: 'Old Record' });
+  await api.post(`/clients/${id}/screenings`, { ...CLEAR, yes: ['diabetes', 'thrombosis'] });
+  await asBeforeHolds(api);
+  expect(await holdsOf(api, id)).toEqual([expect.stringContaining('thrombosis')]);
+  api.clock.nowMs += DAY_MS;
+  const later = await api.post(`/clients/${id}/screenings`, CLEAR, 'colin');
+  expect(later.chain[0]?.state).toBe('held');
+});
+
+it('holds after the signs of the last session, from their receipt, and only once a file', async () => {
+  const api = await startApi();
+  const { clientId } = await openSession(api);
+  const events = logOf([
+    [0, { type: 'session-started' }],
+    [30, { type: 'sign-noted', sign: 'chest-pain' }],
+    [40, { type: 'session-finished' }],
+  ]);
+  await api.post(`/sessions/${SESSION_ID}/events`, { events });
+  await asBeforeHolds(api);
+  expect(await holdsOf(api, clientId)).toEqual(['RUN-3 Chest pain in the last session']);
+  await api.sql('delete from hold');
+  await api.restart();
+  expect(await holdsOf(api, clientId)).toEqual([]);
+});
