@@ -36,16 +36,15 @@ function session(
   return { plan, state: fold(plan, logOf(entries)) };
 }
 const ALL = [30, 15, 15, 15];
+const CONTEXT: ReviewContext = {
+  painBefore: 1,
+  before: null,
+  capPercentLop: null,
+  rampPercentLop: null,
+  kits: [testKit],
+};
 const review = (now: Reviewed, before: Reviewed | null = null, bounds: Partial<ReviewContext> = {}) => {
-  const context = {
-    painBefore: 1,
-    before,
-    capPercentLop: null,
-    rampPercentLop: null,
-    kits: [testKit],
-    ...bounds,
-  };
-  const advice = recommend(now, 0, context);
+  const advice = recommend(now, 0, { ...CONTEXT, before, ...bounds });
   if (!advice) throw new Error('No set was begun.');
   return advice;
 };
@@ -158,14 +157,7 @@ describe('the review (REV-1 to REV-8, first match wins)', () => {
   });
 
   it('says nothing of an exercise that was not begun, and compares the same limbs only', () => {
-    const context = {
-      painBefore: 1,
-      before: null,
-      capPercentLop: null,
-      rampPercentLop: null,
-      kits: [testKit],
-    };
-    expect(recommend(session([]), 0, context)).toBeNull();
+    expect(recommend(session([]), 0, CONTEXT)).toBeNull();
     const firm = session(ALL, { effort: 8 });
     const onRight = firm.plan.exercises.map((exercise) => ({
       ...exercise,
@@ -248,14 +240,7 @@ describe('several exercises, each by itself', () => {
       });
     });
     const state = fold(plan, logOf(entries));
-    const context = {
-      painBefore: 1,
-      before: null,
-      capPercentLop: null,
-      rampPercentLop: null,
-      kits: [testKit],
-    };
-    const rule = (exerciseIndex: number) => recommend({ plan, state }, exerciseIndex, context)?.rule;
+    const rule = (exerciseIndex: number) => recommend({ plan, state }, exerciseIndex, CONTEXT)?.rule;
     expect([rule(0), rule(1)]).toEqual(['REV-7', 'REV-3']);
   });
 
