@@ -268,7 +268,7 @@ function prescribeLink(facts: ClientFacts, kit: KitInUse, nowMs: number): Link {
       rules: [stands.rule, 'START-1'],
       state: 'due',
       figure,
-      reason: `${words}. ${stands.message} ${stands.remedy}`,
+      reason: `${stands.message} ${stands.remedy}`,
     };
   return {
     ...common,

@@ -70,6 +70,14 @@ export function RunBench({ client }: { client: ClientRecord }) {
             : `${exercise.label}, ${exercise.position}, ${LIMB_LABELS[target.limb].toLowerCase()} with ${wornLabel(target)}`
           : 'The session, hands-free.'}
       </BenchHeading>
+      {/* What must be done first comes first. */}
+      {held.map((link) => (
+        <FirstDo key={link.id} clientId={client.id} link={LINK_LABELS[link.id]}>
+          {link.reason}
+        </FirstDo>
+      ))}
+      {practice && <Retarget client={client} practice={practice} />}
+      {ask && <DayAfter sessionId={ask.id} />}
       {prescription && <PlanSummary plan={prescription.plan} />}
       {prescription && (
         <p className="flex flex-wrap gap-x-6">
@@ -84,13 +92,6 @@ export function RunBench({ client }: { client: ClientRecord }) {
           ))}
         </p>
       )}
-      {held.map((link) => (
-        <FirstDo key={link.id} clientId={client.id} link={LINK_LABELS[link.id]}>
-          {link.reason}
-        </FirstDo>
-      ))}
-      {practice && <Retarget client={client} practice={practice} />}
-      {ask && <DayAfter sessionId={ask.id} />}
       {clear && !checked && <DayCheckForm client={client} />}
       {clear &&
         found
