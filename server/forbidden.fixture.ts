@@ -20,6 +20,7 @@ import {
   measuredClient,
   OCCLUSION,
   prescriptionFor,
+  TRIAL,
   WELL,
 } from './api.fixture';
 
@@ -64,10 +65,19 @@ const pressures = (systolicMmHg: number, diastolicMmHg: number) => [
   reading(systolicMmHg, diastolicMmHg),
   reading(systolicMmHg, diastolicMmHg),
 ];
-const trials = (goneMmHg: number) => {
-  const trial = { goneMmHg, upMmHg: 10, backMmHg: goneMmHg - 8, downMmHg: 4 };
-  return [trial, trial];
-};
+/** The left thigh measured anew a second later. */
+export async function measureAgain(api: Api, { id }: { id: string }, goneMmHg: number): Promise<void> {
+  const trial = { ...TRIAL, goneMmHg, backMmHg: goneMmHg - 8 };
+  api.clock.nowMs += 1_000;
+  await api.post(`/clients/${id}/occlusion-pressures`, { ...OCCLUSION, trials: [trial, trial] });
+}
+
+/** Eight repetitions to failure on the left a second later. */
+async function testAgain(api: Api, { id }: { id: string }, loadKg: number): Promise<void> {
+  const test = { exerciseId: 'knee-extension', side: 'left', loadKg, reps: 8 };
+  api.clock.nowMs += 1_000;
+  await api.post(`/clients/${id}/strength-tests`, test);
+}
 
 const largeCuff = (changes: object): KitItem =>
   ({
@@ -277,10 +287,7 @@ export const WAYS_TO_OPEN: WayToOpen[] = [
     (goneMmHg): WayToOpen => ({
       way: `a pressure measured since, at ${goneMmHg}`,
       rule: null,
-      happens: async (api, person) => {
-        api.clock.nowMs += 1_000;
-        await api.post(at(person, 'occlusion-pressures'), { ...OCCLUSION, trials: trials(goneMmHg) });
-      },
+      happens: (api, { client }) => measureAgain(api, client, goneMmHg),
     }),
   ),
   {
@@ -296,15 +303,7 @@ export const WAYS_TO_OPEN: WayToOpen[] = [
     (loadKg): WayToOpen => ({
       way: `a 1RM tested since, with ${loadKg} kg`,
       rule: null,
-      happens: async (api, person) => {
-        api.clock.nowMs += 1_000;
-        await api.post(at(person, 'strength-tests'), {
-          exerciseId: 'knee-extension',
-          side: 'left',
-          loadKg,
-          reps: 8,
-        });
-      },
+      happens: (api, { client }) => testAgain(api, client, loadKg),
     }),
   ),
   {
@@ -566,13 +565,7 @@ export const WAYS_TO_SIGN: WayToSign[] = [
     (goneMmHg): WayToSign => ({
       way: `a pressure that was measured again since, at ${goneMmHg}`,
       rule: 'START-2',
-      first: async (api, client) => {
-        api.clock.nowMs += 1_000;
-        await api.post(`/clients/${client.id}/occlusion-pressures`, {
-          ...OCCLUSION,
-          trials: trials(goneMmHg),
-        });
-      },
+      first: (api, client) => measureAgain(api, client, goneMmHg),
       plan: (plan) => plan,
     }),
   ),
@@ -580,15 +573,7 @@ export const WAYS_TO_SIGN: WayToSign[] = [
     (loadKg): WayToSign => ({
       way: `a 1RM that was tested again since, with ${loadKg} kg`,
       rule: 'START-2',
-      first: async (api, client) => {
-        api.clock.nowMs += 1_000;
-        await api.post(`/clients/${client.id}/strength-tests`, {
-          exerciseId: 'knee-extension',
-          side: 'left',
-          loadKg,
-          reps: 8,
-        });
-      },
+      first: (api, client) => testAgain(api, client, loadKg),
       plan: (plan) => plan,
     }),
   ),

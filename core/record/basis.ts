@@ -1,9 +1,7 @@
 import type { Basis, SessionDone } from '../plan/compose';
 import { libraryOf } from '../protocol/exercises';
 import { type LimbKind, limbKind } from '../quantity/limb';
-import { newest } from '../quantity/newest';
-import { MS_PER_DAY } from '../quantity/units';
-import { LIMITS } from '../rules/limits';
+import { strengthTestIsDue } from '../strength/shelf-life';
 import { ageWords } from './age-words';
 import type { ClientFacts, KitInUse, Role } from './facts';
 import { limitsInForce, proceduresInForce, shelfLifeInForce, whyDue } from './in-force';
@@ -33,8 +31,8 @@ function dueNow(facts: ClientFacts, nowMs: number): Map<string, string> {
     const reason = whyDue(fact, facts, undefined, shelfLifeInForce(facts, fact.limb, nowMs), nowMs);
     if (reason) due.set(fact.id, reason);
   }
-  for (const { id, atMs } of facts.strengthTests) {
-    if (nowMs - atMs > LIMITS.strengthShelfLifeDays * MS_PER_DAY) due.set(id, ageWords(atMs, nowMs));
+  for (const test of facts.strengthTests) {
+    if (strengthTestIsDue(test, nowMs)) due.set(test.id, ageWords(test.atMs, nowMs));
   }
   return due;
 }
@@ -55,5 +53,4 @@ const kindsMoved = (worked: ClientFacts['sessions'][number]['worked']): LimbKind
 ];
 
 /** Whether nobody has trained with this person yet (rule PRS-6). */
-export const isNewcomer = (facts: Pick<ClientFacts, 'sessions'>): boolean =>
-  newest(sessionsDone(facts)) === undefined;
+export const isNewcomer = (facts: Pick<ClientFacts, 'sessions'>): boolean => sessionsDone(facts).length === 0;

@@ -2,13 +2,13 @@ import { measuredWith } from '../occlusion-pressure/in-force';
 import { lastHeldMs } from '../occlusion-pressure/shelf-life';
 import { LIMB_LABELS, type Limb, type Position } from '../quantity/limb';
 import { newest } from '../quantity/newest';
-import { lengthWords, MS_PER_DAY, massWords } from '../quantity/units';
+import { lengthWords, massWords } from '../quantity/units';
 import type { RuleId } from '../rules/catalogue';
 import { hardFindings } from '../rules/finding';
-import { LIMITS } from '../rules/limits';
 import { DECISION_WORDS, judgeScreening } from '../screening/decide';
 import { screeningIsDue } from '../screening/screening';
 import type { StrengthFact } from '../strength/fact';
+import { strengthTestIsDue } from '../strength/shelf-life';
 import { ageWords, agoWords } from './age-words';
 import { sessionToAskAbout } from './day-after';
 import { type ClientFacts, exerciseLabel, type KitInUse } from './facts';
@@ -237,7 +237,7 @@ function strengthLink(facts: ClientFacts, test: StrengthFact | undefined, nowMs:
   if (!test) return { ...common, state: 'missing', figure: 'no 1RM', reason: 'No strength test on record.' };
   const figure = massWords(test.oneRepMax.value, facts.units.mass);
   const words = `${exerciseLabel(facts, test.exerciseId)}, ${test.side}: 1RM ${figure}, ${ageWords(test.atMs, nowMs)}`;
-  return nowMs - test.atMs > LIMITS.strengthShelfLifeDays * MS_PER_DAY
+  return strengthTestIsDue(test, nowMs)
     ? { ...common, state: 'due', figure, reason: `${words}; it holds 6 weeks.` }
     : { ...common, state: 'good', figure, reason: `${words}.` };
 }

@@ -1,6 +1,6 @@
 import type { Basis, SessionDone } from '../plan/compose';
 import type { Plan, PlannedExercise } from '../plan/plan';
-import { limbKind } from '../quantity/limb';
+import { type Limb, limbKind } from '../quantity/limb';
 import { MS_PER_DAY } from '../quantity/units';
 import type { Finding } from '../rules/finding';
 
@@ -38,17 +38,17 @@ function checkWeek(
   done: readonly SessionDone[],
   { library }: Basis,
 ): Finding[] {
-  const keysOf = (exerciseId: string, limbs: readonly string[]) =>
-    limbs.length === 0
-      ? []
-      : [`${library[exerciseId]?.muscle ?? exerciseId} ${limbs[0]?.endsWith('arm') ? 'arm' : 'leg'}`];
+  const keyOf = (exerciseId: string, limbs: readonly Limb[]): string | null =>
+    limbs[0] ? `${library[exerciseId]?.muscle ?? exerciseId} ${limbKind(limbs[0])}` : null;
   const over = moved.find(({ exerciseId, limbs }) => {
-    const [key] = keysOf(
+    const key = keyOf(
       exerciseId,
       limbs.map(({ limb }) => limb),
     );
     const sessions = done.filter(({ worked }) =>
-      worked.some((one) => one.mode !== 'passive' && keysOf(one.exerciseId, one.limbs).includes(key ?? '')),
+      worked.some(
+        (one) => one.mode !== 'passive' && key !== null && keyOf(one.exerciseId, one.limbs) === key,
+      ),
     );
     return sessions.length >= MOST_PER_WEEK;
   });

@@ -20,7 +20,7 @@ const EFFORT = { easyMost: 6, firmMost: 8 };
 type Look = { now: Done; last: Done | null; context: ReviewContext };
 type Reps = NonNullable<Done['reps']>;
 
-/** In the order of the practice, the first that answers decides (rules REV-1, 2, 3, 4, 5, 8, 7, 6). */
+/** In the order of the practice, the first that answers decides, else REV-6 (rules REV-1, 2, 3, 4, 5, 8, 7, 6). */
 const RULES_IN_ORDER: readonly ((look: Look) => Recommendation | null)[] = [
   afterStop,
   afterPain,
@@ -30,7 +30,6 @@ const RULES_IN_ORDER: readonly ((look: Look) => Recommendation | null)[] = [
   onTarget,
   readyForHeavy,
   easy,
-  firm,
 ];
 
 /**
@@ -50,7 +49,7 @@ export function recommend(
     const answer = rule(look);
     if (answer) return answer;
   }
-  return { rule: 'REV-6', change: keep(now), reason: 'Hold.' };
+  return firm(look);
 }
 
 /** The same exercise on the same limbs, in the session before. */

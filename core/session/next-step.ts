@@ -2,7 +2,7 @@ import { isByFeel, type Plan, type PlannedExercise, primingCycles } from '../pla
 import { PRIMING } from '../pressure/priming';
 import type { Limb } from '../quantity/limb';
 import { LIMITS } from '../rules/limits';
-import { limbClocks, restLeftMs } from './clocks';
+import { type LimbClock, limbClocks, restLeftMs } from './clocks';
 import { inHand, isUpSince, primingOf } from './in-hand';
 import { lastSet, nextPlace, releasesAfter, type SetPlace } from './places';
 import { inflatedLimbs, openSet, type SessionState } from './state';
@@ -32,8 +32,9 @@ type ReleaseWhy = Extract<NextStep, { do: 'release' }>['why'];
 /** What the operator is expected to do at `nowMs` wall clock (rules RUN-1, RUN-2, RUN-5, PRO-1, PRS-6). */
 export function nextStep(plan: Plan, state: SessionState, nowMs: number): NextStep {
   const inflated = inflatedLimbs(state).map(({ limb }) => limb);
+  const clocks = limbClocks(plan, state, nowMs);
   const release = (why: ReleaseWhy, limbs: Limb[] = inflated): NextStep => ({ do: 'release', limbs, why });
-  if (inflated.length > 0 && limbClocks(plan, state, nowMs).some(({ alarm }) => alarm === 'now')) {
+  if (inflated.length > 0 && clocks.some(({ alarm }) => alarm === 'now')) {
     return release('limit');
   }
   if (inflated.length > 0 && state.stopped) return release('stopped');
@@ -70,7 +71,7 @@ export function nextStep(plan: Plan, state: SessionState, nowMs: number): NextSt
   if (down.length === 0) return { do: 'start-set', place };
   const waiting =
     waitForRest(plan, exercise, place, state, nowMs) ??
-    waitForFlow(plan, exercise, down, place, state, nowMs);
+    waitForFlow(clocks, exercise, down, place, state, nowMs);
   if (waiting) return waiting;
   const targets = inHand(plan, state)?.limbs ?? [];
   const cuffs = targets
@@ -110,7 +111,7 @@ const leadMs = (exercise: PlannedExercise, { setIndex }: SetPlace): number =>
  * (rule PRO-1).
  */
 function waitForFlow(
-  plan: Plan,
+  clocks: readonly LimbClock[],
   exercise: PlannedExercise,
   down: readonly { limb: Limb }[],
   place: SetPlace,
@@ -119,7 +120,7 @@ function waitForFlow(
 ): NextStep | null {
   const flowMs = LIMITS.continuousOcclusionMs.freeFlowToRestart;
   const restarts = (state.rest?.restMs ?? 0) - leadMs(exercise, place) >= flowMs;
-  const untilMs = limbClocks(plan, state, nowMs)
+  const untilMs = clocks
     .filter(({ limb }) => down.some((target) => target.limb === limb))
     .filter(({ leftMs, clockMs }) => leftMs <= 0 || (restarts && clockMs > 0))
     .map(({ downSinceMs }) => (downSinceMs ?? nowMs) + flowMs);

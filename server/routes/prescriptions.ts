@@ -1,8 +1,9 @@
 import { randomUUID } from 'node:crypto';
-import { Hono } from 'hono';
+import { type Context, Hono } from 'hono';
 import { newPrescriptionSchema } from '#contract/prescription';
 import type { SessionChoice } from '#core/plan/choices';
 import { type Basis, type Composed, composeSession, UnknownChoice } from '#core/plan/compose';
+import type { Plan } from '#core/plan/plan';
 import { basisOf } from '#core/record/basis';
 import type { PassedGuard } from '#core/record/facts';
 import { planInForce } from '#core/record/in-force';
@@ -13,7 +14,7 @@ import type { Env } from '../context';
 import { readClient } from '../db/client-facts';
 import { PrescriptionEntity } from '../db/entities';
 import { readKit } from '../db/kit';
-import { withAudit } from '../db/with-audit';
+import { type AuditNote, withAudit } from '../db/with-audit';
 import { Problem, refusedByRules } from '../problem';
 import { body } from '../validate';
 
@@ -26,29 +27,14 @@ export const prescriptionRoutes = new Hono<Env>()
     const basis = basisOf(client.facts, kit, c.var.practitioner.role, c.var.nowMs);
     const { plan, findings } = composeOrRefuse(session, basis);
     const { guards, reason } = passGuards(findings, c.var.practitioner, overrideReason);
-    const [exercise] = plan.exercises;
-    const [target] = exercise?.limbs ?? [];
-    if (!exercise || !target) throw new Error('A composed plan has no exercise.');
     const id = randomUUID();
     const note = {
       action: guards.length > 0 ? 'prescribed-past-guard' : 'prescribed',
       subject: client.id,
       detail: { id, guards: guards.map(({ rule }) => rule), reason },
     };
-    await withAudit(c, note, (em) => {
-      em.create(PrescriptionEntity, {
-        id,
-        clientId: client.id,
-        atMs: c.var.nowMs,
-        signedBy: c.var.practitioner.id,
-        exerciseId: exercise.exerciseId,
-        limb: target.limb,
-        plan,
-        findings,
-        overrideReason: reason,
-        retargets: null,
-      });
-    });
+    const kept = { id, clientId: client.id, plan, findings, overrideReason: reason, retargets: null };
+    await keep(c, note, kept);
     return c.json(await readClient(c.var.em, client.id, c.var.nowMs), 201);
   })
 
@@ -66,32 +52,49 @@ export const prescriptionRoutes = new Hono<Env>()
       throw new Problem(409, 'Nothing to re-target', 'The measurements in force confirm the plan as it is.');
     }
     const id = randomUUID();
-    const [exercise] = plan.exercises;
-    const [target] = exercise?.limbs ?? [];
-    if (!exercise || !target) throw new Error('A composed plan has no exercise.');
     const changes = findings.filter(({ rule }) => rule === 'PRS-8').map(({ message }) => message);
     const note = {
       action: 're-targeted',
       subject: client.id,
       detail: { id, from: prescription.id, changes },
     };
-    await withAudit(c, note, (em) => {
-      em.create(PrescriptionEntity, {
-        id,
-        clientId: client.id,
-        atMs: c.var.nowMs,
-        signedBy: c.var.practitioner.id,
-        exerciseId: exercise.exerciseId,
-        limb: target.limb,
-        plan,
-        // The guards stay passed as they were signed.
-        findings: findingsOf(prescription.guards),
-        overrideReason: prescription.overrideReason,
-        retargets: prescription.id,
-      });
+    await keep(c, note, {
+      id,
+      clientId: client.id,
+      plan,
+      // The guards stay passed as they were signed.
+      findings: findingsOf(prescription.guards),
+      overrideReason: prescription.overrideReason,
+      retargets: prescription.id,
     });
     return c.json(await readClient(c.var.em.fork(), client.id, c.var.nowMs), 201);
   });
+
+type Kept = {
+  id: string;
+  clientId: string;
+  plan: Plan;
+  findings: readonly Finding[];
+  overrideReason: string | null;
+  retargets: string | null;
+};
+
+/** Keeps a version of a plan as signed by whoever works now. */
+async function keep(c: Context<Env>, note: AuditNote, kept: Kept): Promise<void> {
+  const [exercise] = kept.plan.exercises;
+  const [target] = exercise?.limbs ?? [];
+  if (!exercise || !target) throw new Error('A composed plan has no exercise.');
+  await withAudit(c, note, (em) => {
+    em.create(PrescriptionEntity, {
+      ...kept,
+      findings: [...kept.findings],
+      atMs: c.var.nowMs,
+      signedBy: c.var.practitioner.id,
+      exerciseId: exercise.exerciseId,
+      limb: target.limb,
+    });
+  });
+}
 
 function composeOrRefuse(session: SessionChoice, basis: Basis): Composed {
   try {

@@ -2,18 +2,8 @@ import { v4 as newId } from 'uuid';
 import { describe, expect, it } from 'vitest';
 import type { ClientRecord } from '#contract/client';
 import type { SessionView } from '#contract/session';
-import { type Api, OCCLUSION, startApi, TRIAL } from '../api.fixture';
-import { type Ready, ready } from '../forbidden.fixture';
-
-const measuredAt = (goneMmHg: number) => {
-  const trial = { ...TRIAL, goneMmHg, backMmHg: goneMmHg - 8 };
-  return { ...OCCLUSION, trials: [trial, trial] };
-};
-
-async function measureAgain(api: Api, { client }: Ready, goneMmHg: number): Promise<void> {
-  api.clock.nowMs += 1_000;
-  await api.post(`/clients/${client.id}/occlusion-pressures`, measuredAt(goneMmHg));
-}
+import { startApi } from '../api.fixture';
+import { measureAgain, ready } from '../forbidden.fixture';
 
 const targetOf = (record: ClientRecord): [number | undefined, number | undefined] => {
   const limb = record.facts.prescriptions.find(({ atMs }) =>
@@ -26,7 +16,7 @@ describe('a plan on a pressure that was measured again (PRS-8)', () => {
   it('is confirmed by one that agrees and rounds alike: it opens, and there is nothing to re-target', async () => {
     const api = await startApi();
     const person = await ready(api);
-    await measureAgain(api, person, 178);
+    await measureAgain(api, person.client, 178);
     const path = `/clients/${person.client.id}/prescriptions/${person.prescriptionId}/retarget`;
     expect((await api.refused(path, {})).problem.title).toBe('Nothing to re-target');
     const { prescriptionId } = person;
@@ -37,7 +27,7 @@ describe('a plan on a pressure that was measured again (PRS-8)', () => {
   it('keeps its share and takes the new pressure by one key, for a coach too, with what changed in the audit', async () => {
     const api = await startApi();
     const person = await ready(api);
-    await measureAgain(api, person, 140);
+    await measureAgain(api, person.client, 140);
     const { prescriptionId, client } = person;
     const shut = await api.refused('/sessions', { id: newId(), prescriptionId });
     expect(shut.problem.errors[0]).toMatchObject({ rule: 'PRS-8', level: 'hard' });

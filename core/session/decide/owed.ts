@@ -1,5 +1,4 @@
 import type { Plan } from '../../plan/plan';
-import type { Limb } from '../../quantity/limb';
 import { limbClocks } from '../clocks';
 import type { EventBody } from '../events';
 import { restInHand } from '../in-hand';
@@ -60,14 +59,11 @@ export function dueEvents(plan: Plan, state: SessionState, nowMs: number): DueEv
   return [
     {
       key: `set-started ${next.place.exerciseIndex}.${next.place.setIndex} ${restEndMs}`,
-      atMs: Math.max(restEndMs, ...inflatedLimbs(state).map(({ limb }) => upSinceMs(state, limb))),
+      atMs: Math.max(restEndMs, ...inflatedLimbs(state).map((limb) => openInflation(limb)?.fromMs ?? 0)),
       body: { type: 'set-started', ...next.place },
     },
   ];
 }
-
-const upSinceMs = (state: SessionState, limb: Limb): number =>
-  openInflation(state.limbs.find((candidate) => candidate.limb === limb))?.fromMs ?? 0;
 
 /** A set that is done again after a re-fit is another one for the clock. */
 function refitsOf({ refits }: SessionState, { exerciseIndex, setIndex }: SetPlace): string {

@@ -1,11 +1,10 @@
 import { lazy, Suspense, useState } from 'react';
 import type { ClientRecord } from '#contract/client';
 import { newest } from '#core/quantity/newest';
-import { MS_PER_DAY } from '#core/quantity/units';
 import { ageWords } from '#core/record/age-words';
 import { exerciseLabel } from '#core/record/facts';
-import { LIMITS } from '#core/rules/limits';
 import type { StrengthFact } from '#core/strength/fact';
+import { strengthTestIsDue } from '#core/strength/shelf-life';
 import { useUnits } from '../../parts/units';
 
 const HistoryChart = lazy(() =>
@@ -29,7 +28,7 @@ export function TestsOnRecord({ client }: { client: ClientRecord }) {
       <h3 className="font-semibold">Tests on record</h3>
       <ul className="mt-1 border-t border-rule">
         {rows.map((fact) => {
-          const due = client.judgedAtMs - fact.atMs > LIMITS.strengthShelfLifeDays * MS_PER_DAY;
+          const due = strengthTestIsDue(fact, client.judgedAtMs);
           return (
             <li key={fact.id} className="border-b border-rule">
               <button
