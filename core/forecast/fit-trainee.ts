@@ -1,7 +1,7 @@
-import { fatigueAfterRest, MODEL, type ModelExercise, type Trainee } from './fatigue-model';
-
-/** Sets of one exercise that were really done, in order, on the plan they were done by. */
-export type SeenExercise = { model: ModelExercise; done: { reps: number; failed: boolean }[] };
+import type { Limb } from '../quantity/limb';
+import type { Bout } from './bouts';
+import { MODEL, type Trainee } from './fatigue-model';
+import { runBouts } from './run-bouts';
 
 /** How probable each trainee is: `weights` sum to 1, in the order of `trainees`. */
 export type Posterior = { trainees: Trainee[]; weights: number[]; setsSeen: number };
@@ -26,13 +26,14 @@ const lnPrior = ({ endurance, recovery }: Trainee): number =>
   0.5 * squares(Math.log(recovery) / MODEL.personSpread.recovery);
 
 /**
- * What logged sets say about a person: Bayes' rule on a grid of endurance and recovery.
- * A set that failed says where the capacity ended; one that was finished says that it did not end before.
- * With nothing seen it is the spread between people, and says so by `setsSeen`.
+ * What logged sessions say about one limb: Bayes' rule on a grid of endurance and recovery. A set that failed says where
+ * the capacity ended; one that was finished, or stopped by somebody, that it did not end before. A set of two limbs counts
+ * for each. With nothing seen it is the spread between people, and says so by `setsSeen`.
  */
-export function fitTrainee(seen: readonly SeenExercise[]): Posterior {
+export function fitTrainee(sessions: readonly (readonly Bout[])[], limb: Limb): Posterior {
+  const seen = sessions.map((bouts) => boutsOfLimb(bouts, limb)).filter((bouts) => bouts.length > 0);
   const lnWeights = TRAINEES.map(
-    (trainee) => lnPrior(trainee) + seen.reduce((sum, one) => sum + lnLikelihood(trainee, one), 0),
+    (trainee) => lnPrior(trainee) + seen.reduce((sum, bouts) => sum + lnLikelihood(trainee, bouts), 0),
   );
   const most = Math.max(...lnWeights);
   const raw = lnWeights.map((ln) => Math.exp(ln - most));
@@ -40,27 +41,27 @@ export function fitTrainee(seen: readonly SeenExercise[]): Posterior {
   return {
     trainees: TRAINEES,
     weights: raw.map((weight) => weight / total),
-    setsSeen: seen.reduce((sum, { done }) => sum + done.length, 0),
+    setsSeen: seen.reduce((sum, bouts) => sum + bouts.length, 0),
   };
 }
 
+const boutsOfLimb = (bouts: readonly Bout[], limb: Limb): Bout[] =>
+  bouts.flatMap((bout) => {
+    const muscles = bout.muscles.filter((muscle) => muscle.limb === limb);
+    return bout.done && muscles.length > 0 ? [{ ...bout, muscles }] : [];
+  });
+
 // A set that the model cannot explain at all must not rule a trainee out for ever.
 const LEAST = 1e-9;
+// Below half a repetition a logarithm would make much of nothing.
+const LEAST_REPS = 0.5;
 
-function lnLikelihood({ endurance, recovery }: Trainee, { model, done }: SeenExercise): number {
-  const capacity = model.freshReps * endurance;
-  let fatigue = 0;
-  let sum = 0;
-  done.forEach(({ reps, failed }, setIndex) => {
-    const possible = Math.max(0.5, (1 - fatigue) * capacity);
-    const off = Math.log(Math.max(0.5, reps) / possible) / MODEL.setSpread;
-    sum += Math.log(LEAST + (failed ? Math.exp(-0.5 * off * off) / MODEL.setSpread : atLeast(off)));
-    fatigue = failed ? 1 : Math.min(1, fatigue + reps / capacity);
-    const set = model.sets[setIndex];
-    if (set) fatigue = fatigueAfterRest(fatigue, set, recovery);
-  });
-  return sum;
-}
+const lnLikelihood = (trainee: Trainee, bouts: readonly Bout[]): number =>
+  runBouts(bouts, () => trainee).reduce((sum, { possible, done }, place) => {
+    const off = Math.log(Math.max(LEAST_REPS, done) / Math.max(LEAST_REPS, possible)) / MODEL.setSpread;
+    const failed = bouts[place]?.done?.failed ?? false;
+    return sum + Math.log(LEAST + (failed ? Math.exp(-0.5 * off * off) / MODEL.setSpread : atLeast(off)));
+  }, 0);
 
 /** Probability that a standard normal number is above `z` (Abramowitz and Stegun 26.2.17, error below 1e-7). */
 export function atLeast(z: number): number {

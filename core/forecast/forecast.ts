@@ -1,94 +1,101 @@
-import type { Plan } from '../plan/plan';
+import type { Limb } from '../quantity/limb';
+import { LIMB_LABELS } from '../quantity/limb';
 import { normal, type Random, seededRandom } from '../simulation/random';
-import { MODEL, type ModelExercise, modelOf, runExercise, type Trainee } from './fatigue-model';
-import { fitTrainee, type Posterior, type SeenExercise } from './fit-trainee';
+import type { Bout } from './bouts';
+import { MODEL, type Trainee } from './fatigue-model';
+import { fitTrainee, type Posterior } from './fit-trainee';
+import { runBouts } from './run-bouts';
 
-/** Likely repetitions of one set: the median, and the band that eight of ten runs fall in. */
+/**
+ * Likely repetitions of one set: the median, and the band that eight of ten runs fall in, to the nearest whole.
+ * `plannedReps` and `chance`, that all of them are done (0–1), are null for a set to failure: there is no "all" of it.
+ */
 export type SetForecast = {
   exerciseIndex: number;
   setIndex: number;
-  plannedReps: number;
+  plannedReps: number | null;
   likelyReps: number;
   lowReps: number;
   highReps: number;
-  /** Chance that all planned repetitions are done, 0–1. */
-  chance: number;
+  chance: number | null;
 };
 
-/** What a session is likely to bring. `chance` is that of finishing every set that can be foreseen, 0–1. */
+/**
+ * What the sets ahead are likely to bring. `chance` is that of doing all repetitions of every set that plans a number
+ * (0–1), null when none does; `seen` says from how many logged sets of each limb it was learnt.
+ */
 export type Forecast = {
   sets: SetForecast[];
-  chance: number;
-  setsSeen: number;
-  /** Exercises without a 1RM, or by the clock: nothing is said about them. */
-  unforeseen: string[];
+  chance: number | null;
+  seen: { limb: Limb; sets: number }[];
   runs: number;
 };
 
-export type ForecastQuestion = { plan: Plan; seen: SeenExercise[]; runs: number; seed: number };
+/** `bouts` are a session's, done and ahead; `past` those of sessions before it. */
+export type ForecastQuestion = { bouts: Bout[]; past: Bout[][]; runs: number; seed: number };
 
 const BAND = { low: 0.1, high: 0.9 };
 
 /**
- * Repetitions that each set of a plan is likely to see, by a seeded Monte Carlo over people and days (see
- * `fatigue-model`). The same question gives the same answer. @returns `null` when no exercise can be foreseen
+ * Repetitions that each set ahead is likely to see, by a seeded Monte Carlo over people and days (see `fatigue-model`).
+ * The same question gives the same answer. @returns `null` when nothing ahead can be foreseen
  */
-export function forecast({ plan, seen, runs, seed }: ForecastQuestion): Forecast | null {
-  const exercises = plan.exercises.map(modelOf);
-  const foreseen = exercises.flatMap((model, exerciseIndex) => (model ? [{ model, exerciseIndex }] : []));
-  if (foreseen.length === 0) return null;
-  const posterior = fitTrainee(seen);
-  const draw = drawerOf(posterior);
+export function forecast({ bouts, past, runs, seed }: ForecastQuestion): Forecast | null {
+  const ahead = bouts.flatMap(({ done }, place) => (done ? [] : [place]));
+  if (ahead.length === 0) return null;
+  const limbs = [...new Set(bouts.flatMap(({ muscles }) => muscles.map(({ limb }) => limb)))];
+  const posteriors = limbs.map((limb) => fitTrainee([...past, bouts], limb));
+  const drawers = posteriors.map(drawerOf);
   const random = seededRandom(seed);
-  const results = foreseen.map(({ model }) => model.sets.map(() => new Float64Array(runs)));
+  const columns = bouts.map(() => new Float64Array(runs));
   let finished = 0;
   for (let run = 0; run < runs; run += 1) {
-    const trainee = draw(random);
+    const trainees = new Map(limbs.map((limb, i) => [limb, drawers[i]?.(random) ?? USUAL]));
+    const varied = bouts.map(() => Math.exp(MODEL.setSpread * normal(random)));
+    const result = runBouts(
+      bouts,
+      (limb) => trainees.get(limb) ?? USUAL,
+      (place) => varied[place] ?? 1,
+    );
     let all = true;
-    foreseen.forEach(({ model }, place) => {
-      const varied = model.sets.map(() => Math.exp(MODEL.setSpread * normal(random)));
-      const done = runExercise(model, trainee, (setIndex) => varied[setIndex] ?? 1);
-      done.forEach((reps, setIndex) => {
-        const column = results[place]?.[setIndex];
-        if (column) column[run] = reps;
-        if (isShort(model, setIndex, reps)) all = false;
-      });
-    });
+    for (const place of ahead) {
+      const reps = result[place]?.done ?? 0;
+      const column = columns[place];
+      if (column) column[run] = reps;
+      if (reps < (bouts[place]?.plannedReps ?? 0)) all = false;
+    }
     if (all) finished += 1;
   }
+  const sets = ahead.flatMap((place) => {
+    const bout = bouts[place];
+    return bout ? [setForecast(columns[place] ?? new Float64Array(), bout)] : [];
+  });
   return {
-    sets: foreseen.flatMap(({ model, exerciseIndex }, place) =>
-      model.sets.map(({ plannedReps }, setIndex) =>
-        setForecast(results[place]?.[setIndex] ?? new Float64Array(), {
-          exerciseIndex,
-          setIndex,
-          plannedReps,
-        }),
-      ),
-    ),
-    chance: finished / runs,
-    setsSeen: posterior.setsSeen,
-    unforeseen: plan.exercises.filter((_, i) => !exercises[i]).map(({ label }) => label),
+    sets,
+    chance: sets.some(({ plannedReps }) => plannedReps !== null) ? finished / runs : null,
+    seen: limbs.map((limb, i) => ({ limb, sets: posteriors[i]?.setsSeen ?? 0 })),
     runs,
   };
 }
 
-const isShort = (model: ModelExercise, setIndex: number, reps: number): boolean =>
-  reps < (model.sets[setIndex]?.plannedReps ?? 0);
+const USUAL: Trainee = { endurance: 1, recovery: 1 };
 
 function setForecast(
   column: Float64Array,
-  place: Pick<SetForecast, 'exerciseIndex' | 'setIndex' | 'plannedReps'>,
+  { exerciseIndex, setIndex, plannedReps }: Pick<SetForecast, 'exerciseIndex' | 'setIndex' | 'plannedReps'>,
 ): SetForecast {
   const sorted = column.slice().sort();
-  const at = (share: number) => Math.floor(sorted[Math.floor(share * (sorted.length - 1))] ?? 0);
-  const full = column.reduce((sum, reps) => sum + (reps >= place.plannedReps ? 1 : 0), 0);
+  const at = (share: number) => Math.round(sorted[Math.floor(share * (sorted.length - 1))] ?? 0);
+  const full =
+    plannedReps && column.reduce((sum, reps) => sum + (reps >= plannedReps ? 1 : 0), 0) / column.length;
   return {
-    ...place,
+    exerciseIndex,
+    setIndex,
+    plannedReps,
     likelyReps: at(0.5),
     lowReps: at(BAND.low),
     highReps: at(BAND.high),
-    chance: full / column.length,
+    chance: full,
   };
 }
 
@@ -108,14 +115,24 @@ function drawerOf({ trainees, weights }: Posterior): (random: Random) => Trainee
       if ((upTo[middle] ?? 1) < drawn) low = middle + 1;
       else high = middle;
     }
-    return trainees[low] ?? { endurance: 1, recovery: 1 };
+    return trainees[low] ?? USUAL;
   };
 }
 
-/** What is known about the person, in words. */
-export function knowledgeWords(setsSeen: number): string {
-  if (setsSeen === 0) {
-    return 'No logged set of this person: the band is that of people in general, and wide.';
-  }
-  return `Fitted to ${setsSeen} logged ${setsSeen === 1 ? 'set' : 'sets'} of this person.`;
+/**
+ * What is known about the person's limbs, in words.
+ * @example knowledgeWords([{ limb: 'left-thigh', sets: 12 }]) //=> 'Fitted to 12 logged sets of the left thigh.'
+ */
+export function knowledgeWords(seen: Forecast['seen']): string {
+  const known = seen.filter(({ sets }) => sets > 0);
+  const named = (limb: Limb) => LIMB_LABELS[limb].toLowerCase();
+  const fitted = known.map(
+    ({ limb, sets }) => `${sets} logged ${sets === 1 ? 'set' : 'sets'} of the ${named(limb)}`,
+  );
+  const unknown = seen.filter(({ sets }) => sets === 0).map(({ limb }) => `the ${named(limb)}`);
+  const wide = `No logged set of ${unknown.join(' or ')}: there the band is that of people in general, and wide.`;
+  return [
+    ...(fitted.length > 0 ? [`Fitted to ${fitted.join(' and ')}.`] : []),
+    ...(unknown.length > 0 ? [wide] : []),
+  ].join(' ');
 }

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { TightnessFact } from '../cuff/fact';
-import { modelOf } from '../forecast/fatigue-model';
+import { boutsOf } from '../forecast/bouts';
 import { pacedReps } from '../protocol/set-work';
 import { chainOf } from '../record/chain';
 import type { ClientFacts } from '../record/facts';
@@ -12,6 +12,7 @@ import { liveTimeline } from '../session/live-timeline';
 import { nextStep } from '../session/next-step';
 import { foldAll as fold, logOf, START_MS } from '../session/session.fixture';
 import { sessionChoiceSchema } from './choices';
+import { compile } from './compile';
 import { composeSession } from './compose';
 import { doseOf } from './dose';
 import { draftSession } from './draft-session';
@@ -104,7 +105,7 @@ describe('a session under a strap, by feel (TIGHT)', () => {
 
   it('is neither forecast nor changed by points of pressure', () => {
     const [exercise] = plan.exercises;
-    expect(exercise && modelOf(exercise)).toBeNull();
+    expect(boutsOf(plan, compile(plan), basis.library)).toEqual([]);
     const entries: [number, EventBody][] = [[0, { type: 'session-started' }]];
     exercise?.sets.forEach(({ work }, setIndex) => {
       const reps = pacedReps(work) ?? 0;

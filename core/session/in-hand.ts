@@ -113,15 +113,23 @@ function limbInHand(
       up: open !== null,
     };
   }
-  const due = dueMmHg(state, exercise, place, signed);
-  const loosened = state.loosenedMmHg[limb] ?? 0;
   return {
     kind: 'measured',
     limb,
     signed,
-    targetMmHg: loosened === 0 ? due : roundDownToDivision(Math.max(0, due - loosened), signed.divisionMmHg),
+    targetMmHg: loosenedMmHg(state, signed, dueMmHg(state, exercise, place, signed)),
     readMmHg: open?.steps.at(-1)?.pressureMmHg ?? null,
   };
+}
+
+/** A pressure less what was loosened on its limb and not taken back, in mmHg, on the gauge's division. */
+export function loosenedMmHg(
+  state: SessionState,
+  { limb, divisionMmHg }: MeasuredTarget,
+  dueMmHg: number,
+): number {
+  const loosened = state.loosenedMmHg[limb] ?? 0;
+  return loosened === 0 ? dueMmHg : roundDownToDivision(Math.max(0, dueMmHg - loosened), divisionMmHg);
 }
 
 /** What was signed for a limb of the exercise in hand, or for the first exercise that uses it. */

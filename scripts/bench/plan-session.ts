@@ -1,6 +1,8 @@
 import { readdirSync } from 'node:fs';
 import { chromium } from '@playwright/test';
 import { dayOf } from '#core/course/days';
+import { boutsOf } from '#core/forecast/bouts';
+import { compile } from '#core/plan/compile';
 import { composeSession } from '#core/plan/compose';
 import { testBasis, testExercise } from '#core/plan/plan.fixture';
 import { CHROMIUM_LAUNCH } from '../../tests/chromium';
@@ -32,7 +34,7 @@ const composing = Array.from({ length: 200 }, () => {
 console.log(`Compose, compile and check 6 exercises: ${percentiles(composing)}`);
 
 const { plan } = composeSession(choices, basis);
-const question = { plan, seen: [], runs: 10_000, seed: 1 };
+const question = { bouts: boutsOf(plan, compile(plan), basis.library), past: [], runs: 10_000, seed: 1 };
 const constraints = {
   startDay: dayOf('2026-05-04'),
   weeks: 12,

@@ -1,29 +1,16 @@
 import { useQuery } from '@tanstack/react-query';
-import type { SeenExercise } from '#core/forecast/fit-trainee';
-import type { Plan } from '#core/plan/plan';
+import type { Bout } from '#core/forecast/bouts';
 import { seedOf } from '#core/simulation/random';
 import { planningWorker } from '../workers/planning';
 
 const RUNS = 10_000;
 
-/** What the sets of a plan are likely to bring, worked out beside the page. The same plan gives the same answer. */
-export function useForecast(plan: Plan | null, seen: SeenExercise[]) {
-  const asked = plan && {
-    ...plan,
-    exercises: plan.exercises.map(({ label, limbs, sets, load }) => ({
-      label,
-      limbs,
-      sets,
-      load,
-    })),
-  };
+/** What the sets ahead are likely to bring, worked out beside the page. The same sets give the same answer. */
+export function useForecast(bouts: Bout[], past: Bout[][]) {
   return useQuery({
-    queryKey: ['forecast', asked, seen],
+    queryKey: ['forecast', bouts, past],
     queryFn: () =>
-      plan
-        ? planningWorker().forecast({ plan, seen, runs: RUNS, seed: seedOf(JSON.stringify(asked)) })
-        : Promise.resolve(null),
-    enabled: plan !== null,
+      planningWorker().forecast({ bouts, past, runs: RUNS, seed: seedOf(JSON.stringify(bouts)) }),
     placeholderData: (before) => before,
     staleTime: Number.POSITIVE_INFINITY,
   });

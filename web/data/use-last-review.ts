@@ -1,9 +1,10 @@
 import { useQueries } from '@tanstack/react-query';
 import type { ClientRecord } from '#contract/client';
 import type { SessionView } from '#contract/session';
-import type { SeenExercise } from '#core/forecast/fit-trainee';
-import { seenSets } from '#core/forecast/seen-sets';
+import type { Bout } from '#core/forecast/bouts';
+import { doneBouts } from '#core/forecast/done-bouts';
 import { doseOf } from '#core/plan/dose';
+import { libraryOf } from '#core/protocol/exercises';
 import { newest } from '#core/quantity/newest';
 import { MS_PER_DAY } from '#core/quantity/units';
 import { planInForce } from '#core/record/in-force';
@@ -18,15 +19,15 @@ import { KEYS, usePractice } from './queries';
 
 // A block has at most 84 sessions; a week at most seven, and what the model learns from needs no more.
 const MOST_SESSIONS = 24;
-export const MOST_LEARNT = 6;
+const MOST_LEARNT = 6;
 
 const ANSWERED = { accepted: 'Accepted', edited: 'Edited', declined: 'Declined' } as const;
 
-/** What past sessions say: changes of the last one's exercises with their words, and the sets the model learns from. */
+/** What past sessions say: changes of the last one's exercises with their words, and the sets the forecast learns from. */
 export type LastReview = {
   changes: Change[];
   words: string[];
-  seen: SeenExercise[];
+  seen: Bout[][];
   /** What the last seven days and the block gave (rule RUN-5). */
   given: { week: Totals; block: Totals };
 };
@@ -49,12 +50,19 @@ export function usePastSessions(client: ClientRecord, most: number) {
   );
 }
 
+/** Sets of the newest sessions as the forecast learns from them; `undefined` while they are being read. */
+export function useSeenBouts(client: ClientRecord): Bout[][] | undefined {
+  const library = libraryOf(client.facts.ownExercises);
+  return usePastSessions(client, MOST_LEARNT)?.map((session) => doneBouts(session, library));
+}
+
 /** Reviews the newest session and adds up the last ones; `undefined` while they are being read. */
 export function useLastReview(client: ClientRecord): LastReview | undefined {
   const past = usePastSessions(client, MOST_SESSIONS);
   const { data: practice } = usePractice();
   if (!past || !practice) return undefined;
-  const seen = past.slice(0, MOST_LEARNT).flatMap(seenSets);
+  const library = libraryOf(client.facts.ownExercises);
+  const seen = past.slice(0, MOST_LEARNT).map((session) => doneBouts(session, library));
   const since = (fromMs: number) =>
     totalsOf(
       past

@@ -1,6 +1,7 @@
 import { useHotkeys } from 'react-hotkeys-hook';
 import type { ClientRecord } from '#contract/client';
 import type { PracticeView } from '#contract/practice';
+import { boutsOf } from '#core/forecast/bouts';
 import { compile } from '#core/plan/compile';
 import { isPostOperativeWork } from '#core/plan/compose';
 import type { LastReview } from '../../data/use-last-review';
@@ -89,7 +90,11 @@ export function Composer({
             />
             {composed ? (
               <>
-                <EffortForecast plan={composed.plan} seen={review.seen} />
+                <EffortForecast
+                  plan={composed.plan}
+                  bouts={boutsOf(composed.plan, compile(composed.plan), basis.library)}
+                  seen={review.seen}
+                />
                 <details>
                   <summary className="min-h-11 cursor-pointer py-2 text-[15px] font-semibold">
                     The schools side by side

@@ -1,11 +1,12 @@
 import { memo } from 'react';
 import type { ClientRecord } from '#contract/client';
-import { seenSets } from '#core/forecast/seen-sets';
+import { boutsFromHere } from '#core/forecast/bouts-from-here';
 import type { Plan } from '#core/plan/plan';
+import { libraryOf } from '#core/protocol/exercises';
 import { findSet, type SessionState } from '#core/session/state';
 import { useClient } from '../../data/queries';
 import { useForecast } from '../../data/use-forecast';
-import { MOST_LEARNT, usePastSessions } from '../../data/use-last-review';
+import { useSeenBouts } from '../../data/use-last-review';
 
 /**
  * What the rest of the session is likely to bring, worked out again after each set. It informs, no more.
@@ -25,8 +26,8 @@ export const LiveForecast = memo(function LiveForecast({
 });
 
 function Lines({ plan, state, client }: { plan: Plan; state: SessionState; client: ClientRecord }) {
-  const past = (usePastSessions(client, MOST_LEARNT) ?? []).flatMap(seenSets);
-  const { data: forecast } = useForecast(plan, [...past, ...seenSets({ plan, state })]);
+  const bouts = boutsFromHere({ plan, state }, libraryOf(client.facts.ownExercises));
+  const { data: forecast } = useForecast(bouts, useSeenBouts(client) ?? []);
   const left = forecast?.sets.filter((set) => !findSet(state, set)) ?? [];
   if (left.length === 0 || state.stopped) return null;
   return (
@@ -36,7 +37,7 @@ function Lines({ plan, state, client }: { plan: Plan; state: SessionState; clien
         {left.slice(0, 4).map(({ exerciseIndex, setIndex, plannedReps, likelyReps, lowReps, highReps }) => (
           <li key={`${exerciseIndex}.${setIndex}`}>
             {plan.exercises.length > 1 && `${plan.exercises[exerciseIndex]?.label}, `}set {setIndex + 1}:{' '}
-            {likelyReps} of {plannedReps}
+            {plannedReps === null ? `${likelyReps} to failure` : `${likelyReps} of ${plannedReps}`}
             {lowReps !== highReps && ` (${lowReps}–${highReps})`}
           </li>
         ))}
