@@ -42,3 +42,10 @@ export const massWords = (massKg: number, unit: DisplayUnits['mass']): string =>
 /** "54.5 cm" or "21.5 in", from centimetres. */
 export const lengthWords = (lengthCm: number, unit: DisplayUnits['length']): string =>
   `${toDecimals(unit === 'cm' ? lengthCm : cmToIn(lengthCm), 1)} ${unit}`;
+
+/**
+ * A typed number, comma or point; NaN when there is none.
+ * @example toNumber('54,5') //=> 54.5
+ */
+export const toNumber = (typed: string): number =>
+  typed.trim() === '' ? Number.NaN : Number(typed.replace(',', '.'));

@@ -1,5 +1,5 @@
+import { toNumber } from '#core/quantity/units';
 import { type BloodPressure, bloodPressureSchema } from '#core/screening/blood-pressure';
-import { toNumber } from './units';
 
 /** A blood pressure as typed, so that nothing typed is lost. */
 export type TypedPressure = { upper: string; lower: string };

@@ -46,7 +46,3 @@ export function useUnits(): { mass: Measure; length: Measure } {
     length: UNITS.length[settings?.lengthUnit ?? 'cm'],
   };
 }
-
-/** A typed number, comma or point; NaN when there is none. */
-export const toNumber = (typed: string): number =>
-  typed.trim() === '' ? Number.NaN : Number(typed.replace(',', '.'));

@@ -1,6 +1,6 @@
 import { useState } from 'react';
+import { toNumber } from '#core/quantity/units';
 import { plain } from './format';
-import { toNumber } from './units';
 
 /**
  * A number as it is being typed: keeps the text, also when it is no number; `onValue` then gets NaN, and whatever is made

@@ -1,6 +1,6 @@
 import type { KitItem, KitList } from '#contract/practice';
-import { lbToKg, massIn } from '#core/quantity/units';
-import { type Measure, toNumber } from '../../parts/units';
+import { lbToKg, massIn, toNumber } from '#core/quantity/units';
+import type { Measure } from '../../parts/units';
 
 /** One field of a kind of kit: how it is typed and what it becomes. `mass` and `length` follow the practice's units. */
 export type KitField = {

@@ -12,6 +12,7 @@ import {
 } from '#core/occlusion-pressure/shelf-life';
 import { LIMB_LABELS, LIMBS, limbsWords, POSITIONS } from '#core/quantity/limb';
 import { newest } from '#core/quantity/newest';
+import { toNumber } from '#core/quantity/units';
 import { ageWords } from '#core/record/age-words';
 import { proceduresInForce, shelfLifeInForce, whyDue } from '#core/record/in-force';
 import { LIMITS } from '#core/rules/limits';
@@ -21,7 +22,6 @@ import { Button } from '../../parts/Button';
 import { Field, FieldError } from '../../parts/Field';
 import { day } from '../../parts/format';
 import { Picker } from '../../parts/Picker';
-import { toNumber } from '../../parts/units';
 
 const HistoryChart = lazy(() =>
   import('../../parts/HistoryChart').then(({ HistoryChart }) => ({ default: HistoryChart })),

@@ -1,11 +1,11 @@
-import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { ClientRecord } from '#contract/client';
-import type { RoundItem } from '#core/occlusion-pressure/round';
+import { goTo, type Measuring, measuringAt, type Place, startRound } from '#core/measuring/measuring';
 import { LIMB_LABELS, LIMBS, type Limb, POSITIONS } from '#core/quantity/limb';
 import { newest } from '#core/quantity/newest';
 import { limbInHand } from '#core/record/chain';
 import { cuffInForce, planInForce } from '#core/record/in-force';
+import { toMeasure } from '#core/record/to-measure';
 import { usePractice } from '../../data/queries';
 import { BenchHeading, FirstDo } from '../../parts/Bench';
 import { Choice } from '../../parts/Choice';
@@ -21,25 +21,16 @@ import { TightnessForm } from './TightnessForm';
 export function MeasureBench({ client }: { client: ClientRecord }) {
   const navigate = useNavigate();
   const { data: practice } = usePractice();
-  const [place, setPlace] = useState<RoundItem>({
-    limb: limbInHand(client.facts) ?? 'left-thigh',
-    position: planInForce(client.facts)?.plan.exercises[0]?.position ?? 'sitting',
-  });
-  const [round, setRound] = useState<RoundItem[]>([]);
+  const [state, setState] = useDraft<Measuring>(`measuring ${client.id}`, measuringAt(firstPlace(client)));
   const [setup, setSetup] = useDraft<Setup>('measuring set-up', FIRST_SETUP);
-  const { limb, position } = place;
+  const { limb, position } = state.at;
   const fit = newest(client.facts.fits.filter((fact) => fact.limb === limb));
   const strap = fit?.kind === 'strap' && practice?.straps.find(({ id }) => id === fit.strapId);
 
-  const startRound = (next: RoundItem[]) => {
-    setRound(next);
-    if (next[0]) setPlace(next[0]);
-  };
-  const saved = () => {
-    const left = round.filter((item) => item.limb !== limb || item.position !== position);
-    setRound(left);
-    if (left[0]) setPlace(left[0]);
-    else navigate(`/people/${client.id}/load`);
+  const go = (at: Place) => setState(goTo(state, at));
+  const saved = (left: Measuring) => {
+    setState(left);
+    if (left.queue.length === 0) navigate(`/people/${client.id}/load`);
   };
 
   return (
@@ -50,19 +41,21 @@ export function MeasureBench({ client }: { client: ClientRecord }) {
           <LimbCross
             value={limb}
             known={knownPressures(client)}
-            onChange={(next) => setPlace({ ...place, limb: next })}
+            onChange={(next) => go({ ...state.at, limb: next })}
           />
           <Choice
             label="Position"
             value={position}
-            onChange={(next) => setPlace({ ...place, position: next })}
+            onChange={(next) => go({ ...state.at, position: next })}
             options={POSITIONS.map((value) => ({ value, label: value }))}
           />
           <RoundPlanner
             fitted={LIMBS.filter((each) => cuffInForce(client.facts, each))}
-            round={round}
-            current={place}
-            setRound={startRound}
+            due={toMeasure(client.facts, client.judgedAtMs)}
+            round={state.queue}
+            current={state.at}
+            go={go}
+            setRound={(queue) => setState(startRound(state, queue))}
           />
         </div>
         {practice && fit?.kind === 'cuff' && (
@@ -70,8 +63,8 @@ export function MeasureBench({ client }: { client: ClientRecord }) {
             key={`${limb} ${position} ${fit.cuffId}`}
             client={client}
             fit={fit}
-            limb={limb}
-            position={position}
+            state={state}
+            setState={setState}
             practice={practice}
             setup={setup}
             setSetup={setSetup}
@@ -79,7 +72,14 @@ export function MeasureBench({ client }: { client: ClientRecord }) {
           />
         )}
         {fit?.kind === 'strap' && strap && (
-          <TightnessForm key={limb} client={client} fit={fit} limb={limb} strap={strap} saved={saved} />
+          <TightnessForm
+            key={limb}
+            client={client}
+            fit={fit}
+            limb={limb}
+            strap={strap}
+            saved={() => saved(startRound(state, []))}
+          />
         )}
         {!fit && (
           <FirstDo clientId={client.id} link="Fit">
@@ -90,6 +90,13 @@ export function MeasureBench({ client }: { client: ClientRecord }) {
       <KnownPressures client={client} />
     </>
   );
+}
+
+/** Where measuring begins: what the plan needs and does not have, else what it trains first. */
+function firstPlace(client: ClientRecord): Place {
+  const planned = planInForce(client.facts)?.plan.exercises[0]?.position;
+  const [due] = planned ? toMeasure(client.facts, client.judgedAtMs) : [];
+  return due ?? { limb: limbInHand(client.facts) ?? 'left-thigh', position: planned ?? 'sitting' };
 }
 
 function knownPressures(client: ClientRecord): Partial<Record<Limb, string>> {

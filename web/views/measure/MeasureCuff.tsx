@@ -5,17 +5,18 @@ import type { NewOcclusion } from '#contract/measurements';
 import type { PracticeView } from '#contract/practice';
 import type { FitFact } from '#core/cuff/fact';
 import { CUFF_DOWN_MMHG } from '#core/kit/pump';
-import { automaticTrial } from '#core/occlusion-pressure/automatic';
+import { decideMeasuring, type MeasuringIntent } from '#core/measuring/decide';
+import { type Kit, measuringInHand } from '#core/measuring/in-hand';
+import type { Measuring } from '#core/measuring/measuring';
 import { estimateOcclusionPressure } from '#core/occlusion-pressure/estimate';
 import { checkMethod, METHODS } from '#core/occlusion-pressure/methods';
 import { checkPlausibility, expectedOcclusionPressureMmHg } from '#core/occlusion-pressure/plausibility';
 import { otherSide, sideDifferenceWords } from '#core/occlusion-pressure/round';
 import { checkSteps } from '#core/occlusion-pressure/trial';
-import { LIMB_LABELS, type Limb, type Position } from '#core/quantity/limb';
+import { LIMB_LABELS } from '#core/quantity/limb';
 import { newest } from '#core/quantity/newest';
 import { restingPressureInForce } from '#core/record/in-force';
 import { hardFindings } from '#core/rules/finding';
-import { LIMITS } from '#core/rules/limits';
 import { api, failureWords, read } from '../../data/api';
 import { useRecordWrite } from '../../data/queries';
 import { useFrame } from '../../devices/use-frame';
@@ -25,22 +26,20 @@ import { Figure } from '../../parts/Figure';
 import { FindingLine } from '../../parts/FindingLine';
 import { ProbeKnob } from '../../parts/ProbeKnob';
 import { useUnits } from '../../parts/units';
-import { useDraft } from '../../parts/use-draft';
 import { useNow } from '../../parts/use-now';
 import { BracketAxis } from './BracketAxis';
-import { type ColumnPhase, PressureColumn } from './PressureColumn';
+import { PressureColumn } from './PressureColumn';
 import { SetupFields } from './SetupFields';
 import { type Setup, setupFor } from './setup';
 import { TrialTable } from './TrialTable';
-import { emptyRow, readRow, rowOf, type TrialRow, withRoom } from './trial-rows';
 import { useSource } from './use-source';
 
 /** One limb in one position under its cuff: the two-key measurement, its trials and what they amount to. */
 export function MeasureCuff({
   client,
   fit,
-  limb,
-  position,
+  state,
+  setState,
   practice,
   setup: chosen,
   setSetup,
@@ -48,23 +47,19 @@ export function MeasureCuff({
 }: {
   client: ClientRecord;
   fit: Extract<FitFact, { kind: 'cuff' }>;
-  limb: Limb;
-  position: Position;
+  state: Measuring;
+  setState: (state: Measuring) => void;
   practice: PracticeView;
   setup: Setup;
   setSetup: (setup: Setup) => void;
-  saved: () => void;
+  /** With what is left to measure. */
+  saved: (left: Measuring) => void;
 }) {
+  const { limb, position } = state.at;
   const nowMs = useNow(250);
   const { length } = useUnits();
   const setup = setupFor({ ...chosen, pumpId: chosen.pumpId || (practice.pumps[0]?.id ?? '') }, limb);
   const pump = practice.pumps.find(({ id }) => id === setup.pumpId);
-  const [rows, setRows, clearRows] = useDraft<TrialRow[]>(
-    `trials ${client.id} ${limb} ${position} ${fit.cuffId}`,
-    [emptyRow(setup.steps)],
-  );
-  const [downSinceMs, setDownSinceMs] = useState<number | null>(null);
-  const [toDeflate, setToDeflate] = useState(false);
   const [volume, setVolume] = useState(0.7);
   const label = `Measuring ${client.name}, ${LIMB_LABELS[limb].toLowerCase()}`;
   const { source, trouble } = useSource(setup.from, { clientId: client.id, limb, position }, label);
@@ -73,8 +68,26 @@ export function MeasureCuff({
     read(api.clients[':id']['occlusion-pressures'].$post({ param: { id: client.id }, json })),
   );
 
-  const readRows = rows.map(readRow);
-  const trials = readRows.flatMap((row) => (row.state === 'whole' ? [row.trial] : []));
+  const kit: Kit = {
+    cuffId: fit.cuffId,
+    method: setup.method,
+    steps: setup.steps,
+    reads: source.kind === 'typed' ? 'person' : 'app',
+  };
+  const reading = { pressureMmHg: frame?.pressureMmHg ?? 0, measuring: frame?.measuring ?? false };
+  const { rows, current, trials, wrong, phase, recoveryLeftMs, stepMmHg } = measuringInHand(
+    state,
+    kit,
+    reading,
+    nowMs,
+  );
+  const act = (intent: MeasuringIntent) => {
+    const decision = decideMeasuring(state, intent, kit, reading, Date.now());
+    if (decision.state !== state) setState(decision.state);
+    for (const effect of decision.effects)
+      source.command({ do: effect === 'let-down' ? 'release' : 'measure' });
+    return decision.state;
+  };
   const plausibleFrom = {
     girthCm: fit.girthCm,
     widthCm: fit.widthCm,
@@ -93,11 +106,7 @@ export function MeasureCuff({
         ...checkSteps(trials, setup.readingSchool),
       ]
     : [];
-  const current = readRows.findIndex(({ state }) => state !== 'whole');
-  const recoveryLeftMs = downSinceMs === null ? 0 : downSinceMs + LIMITS.trials.recoveryMs - nowMs;
-  const wrong = readRows.some(({ state }) => state === 'wrong');
   const expectedMmHg = expectedOcclusionPressureMmHg(plausibleFrom);
-  const phase = phaseOf();
   const mayRecord =
     estimate !== null &&
     !wrong &&
@@ -107,73 +116,27 @@ export function MeasureCuff({
     client.facts.occlusions.filter((fact) => fact.limb === otherSide(limb) && fact.position === position),
   );
 
-  function phaseOf(): ColumnPhase {
-    if (frame?.measuring) return 'measuring';
-    if (toDeflate) return 'deflate';
-    if (current < 0) return 'full';
-    if (rows[current]?.gone) return 'falling';
-    if (recoveryLeftMs > 0) return 'recovering';
-    return setup.method === 'automatic-pump' ? 'automatic' : 'rising';
-  }
-
-  // The 60 s of free flow count from the moment the cuff is really down (LOP-3).
-  const isDown = (frame?.pressureMmHg ?? 0) < CUFF_DOWN_MMHG;
-  useEffect(() => {
-    if (!toDeflate || !isDown) return;
-    setToDeflate(false);
-    setDownSinceMs(Date.now());
-  }, [toDeflate, isDown]);
-
-  const changeRow = (place: number, row: TrialRow) =>
-    setRows(
-      withRoom(
-        rows.map((old, i) => (i === place ? row : old)),
-        setup.steps,
-      ),
-    );
-  const trialTaken = () => {
-    if (source.kind === 'typed') {
-      setDownSinceMs(Date.now());
-      source.command({ do: 'release' });
-    } else setToDeflate(true);
-  };
-  const takeAutomatic = (readingMmHg: number) => {
-    if (current < 0) return;
-    changeRow(current, rowOf(automaticTrial(readingMmHg)));
-    trialTaken();
-  };
-
-  // A figure the pump has found is taken once, as its measurement ends.
-  const measuring = frame?.measuring ?? false;
+  // What the pump shows of itself: a cuff that is down, and a figure it has found, taken once as its measurement ends.
+  const latestAct = useRef(act);
+  latestAct.current = act;
+  const { measuring, pressureMmHg } = reading;
   const measuredMmHg = frame?.measuredMmHg ?? null;
   const wasMeasuring = useRef(false);
-  const latestTake = useRef(takeAutomatic);
-  latestTake.current = takeAutomatic;
   useEffect(() => {
-    if (wasMeasuring.current && !measuring && measuredMmHg !== null) latestTake.current(measuredMmHg);
+    if (state.toDeflate && pressureMmHg < CUFF_DOWN_MMHG) latestAct.current({ do: 'read' });
+  }, [pressureMmHg, state.toDeflate]);
+  useEffect(() => {
+    if (wasMeasuring.current && !measuring && measuredMmHg !== null)
+      latestAct.current({ do: 'found', pressureMmHg: measuredMmHg });
     wasMeasuring.current = measuring;
   }, [measuring, measuredMmHg]);
 
-  const next = () => {
-    const row = rows[current];
-    const reading = String(Math.round(frame?.pressureMmHg ?? 0));
-    if (phase === 'deflate') source.command({ do: 'release' });
-    else if (phase === 'automatic' && source.kind !== 'typed') source.command({ do: 'measure' });
-    else if (phase === 'automatic') takeAutomatic(Number(reading));
-    else if (phase === 'rising') changeRow(current, { ...emptyRow(setup.steps), gone: reading });
-    else if (phase === 'falling' && row) {
-      changeRow(current, { ...row, back: reading });
-      trialTaken();
-    }
-  };
   const save = async () => {
     if (!mayRecord) return;
     const { method, site, pumpId, readingSchool } = setup;
     const json = { limb, position, method, site, pumpId, readingSchool, trials };
     if (!(await write.mutateAsync(json).catch(() => null))) return;
-    clearRows();
-    setDownSinceMs(null);
-    saved();
+    saved(act({ do: 'recorded' }));
   };
   useHotkeys('enter', () => void save(), { enableOnFormTags: ['INPUT'] });
 
@@ -204,12 +167,10 @@ export function MeasureCuff({
           source={source}
           frame={frame}
           phase={phase}
-          stepMmHg={
-            phase === 'falling' ? (rows[current]?.downMmHg ?? setup.steps.downMmHg) : setup.steps.upMmHg
-          }
+          stepMmHg={stepMmHg}
           recoveryLeftMs={recoveryLeftMs}
-          next={next}
-          skipRecovery={() => setDownSinceMs(null)}
+          next={() => act({ do: 'next' })}
+          skipRecovery={() => act({ do: 'pass-recovery' })}
         />
         {trouble && <FieldError>{trouble}</FieldError>}
         {source.kind !== 'typed' && (
@@ -226,7 +187,11 @@ export function MeasureCuff({
         </p>
       </div>
       <div className="min-w-0 space-y-4 md:col-span-2 xl:col-span-1">
-        <TrialTable rows={rows} current={current} onChange={changeRow} />
+        <TrialTable
+          rows={rows}
+          current={current}
+          onChange={(place, row) => act({ do: 'type', place, row })}
+        />
         {trials.length > 0 ? (
           <BracketAxis trials={trials} estimate={estimate} expectedMmHg={expectedMmHg} />
         ) : (

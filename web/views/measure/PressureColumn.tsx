@@ -1,22 +1,13 @@
 import { useHotkeys } from 'react-hotkeys-hook';
 import type { DeviceFrame } from '#contract/device';
+import type { Phase } from '#core/measuring/in-hand';
 import type { PressureSource } from '../../devices/pressure-source';
 import { Button } from '../../parts/Button';
 import { countdown } from '../../parts/format';
 import { usePlusMinus } from '../../parts/use-plus-minus';
 import { useSpace } from '../../parts/use-space';
 
-/** Where the measurement stands: what the next press of Space will do. */
-export type ColumnPhase =
-  | 'rising'
-  | 'falling'
-  | 'deflate'
-  | 'recovering'
-  | 'full'
-  | 'automatic'
-  | 'measuring';
-
-const WORDS: Record<ColumnPhase, { ask: string; button: string }> = {
+const WORDS: Record<Phase, { ask: string; button: string }> = {
   rising: { ask: 'Inflate in steps. Press when the pulse is gone.', button: 'Pulse gone' },
   falling: { ask: 'Deflate in steps. Press when the pulse is back.', button: 'Pulse back' },
   deflate: { ask: 'Let the cuff down fully.', button: 'Release' },
@@ -38,7 +29,7 @@ export function PressureColumn({
 }: {
   source: PressureSource;
   frame: DeviceFrame | null;
-  phase: ColumnPhase;
+  phase: Phase;
   stepMmHg: number;
   recoveryLeftMs: number;
   next: () => void;

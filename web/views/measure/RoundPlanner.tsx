@@ -1,24 +1,29 @@
 import { useState } from 'react';
-import { type RoundItem, roundOf } from '#core/occlusion-pressure/round';
+import { type Place, samePlace } from '#core/measuring/measuring';
+import { roundOf } from '#core/occlusion-pressure/round';
 import { LIMB_LABELS, type Limb, POSITIONS, type Position } from '#core/quantity/limb';
+import type { ToMeasure } from '#core/record/to-measure';
 import { Button } from '../../parts/Button';
 import { Ticks } from '../../parts/Ticks';
 
 /** Several limbs and positions one after the other: choose them once, then only measure. */
 export function RoundPlanner({
   fitted,
+  due,
   round,
   current,
+  go,
   setRound,
 }: {
   /** Limbs with a cuff. */
   fitted: readonly Limb[];
-  round: readonly RoundItem[];
-  current: RoundItem;
-  setRound: (round: RoundItem[]) => void;
+  /** What the plan needs, or a first one will. */
+  due: readonly ToMeasure[];
+  round: readonly Place[];
+  current: Place;
+  go: (place: Place) => void;
+  setRound: (round: Place[]) => void;
 }) {
-  const [limbs, setLimbs] = useState<Limb[]>([...fitted]);
-  const [positions, setPositions] = useState<Position[]>(['lying', 'sitting']);
   if (round.length > 0) {
     return (
       <section aria-label="Round">
@@ -29,9 +34,7 @@ export function RoundPlanner({
           {round.map((item) => (
             <li
               key={`${item.limb} ${item.position}`}
-              aria-current={
-                item.limb === current.limb && item.position === current.position ? 'step' : undefined
-              }
+              aria-current={samePlace(item, current) ? 'step' : undefined}
               className="border-b border-rule px-2 py-1 aria-[current=step]:bg-tint aria-[current=step]:font-semibold"
             >
               {LIMB_LABELS[item.limb]}, {item.position}
@@ -48,6 +51,45 @@ export function RoundPlanner({
       </section>
     );
   }
+  return (
+    <section aria-label="To measure">
+      {due.length > 0 && (
+        <>
+          <h3 className="text-[15px] font-semibold">To measure</h3>
+          <ol className="mt-1 border-t border-rule text-[15px]">
+            {due.map(({ why, ...place }) => (
+              <li key={`${place.limb} ${place.position}`} className="border-b border-rule">
+                <button
+                  type="button"
+                  className="min-h-11 w-full px-2 py-1 text-left aria-[current=true]:bg-tint"
+                  aria-current={samePlace(place, current)}
+                  onClick={() => go(place)}
+                >
+                  {LIMB_LABELS[place.limb]}, {place.position}{' '}
+                  <span className="text-[14px] text-quiet">{why}</span>
+                </button>
+              </li>
+            ))}
+          </ol>
+          {due.length > 1 && (
+            <Button
+              className="mt-2 w-full"
+              onClick={() => setRound(due.map(({ limb, position }) => ({ limb, position })))}
+            >
+              Measure these {due.length} in a round
+            </Button>
+          )}
+        </>
+      )}
+      <ChosenRound fitted={fitted} setRound={setRound} />
+    </section>
+  );
+}
+
+/** A round of whatever limbs and positions somebody chooses. */
+function ChosenRound({ fitted, setRound }: { fitted: readonly Limb[]; setRound: (round: Place[]) => void }) {
+  const [limbs, setLimbs] = useState<Limb[]>([...fitted]);
+  const [positions, setPositions] = useState<Position[]>(['lying', 'sitting']);
   return (
     <details>
       <summary className="min-h-11 cursor-pointer py-2 text-[15px] font-semibold">

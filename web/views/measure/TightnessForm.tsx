@@ -6,6 +6,7 @@ import { aimWords, checkTightness, TIGHTNESS_WORDS } from '#core/cuff/tightness'
 import type { Strap } from '#core/kit/strap';
 import { LIMB_LABELS, type Limb } from '#core/quantity/limb';
 import { newest } from '#core/quantity/newest';
+import { toNumber } from '#core/quantity/units';
 import { hardFindings } from '#core/rules/finding';
 import { api, failureWords, read } from '../../data/api';
 import { useRecordWrite } from '../../data/queries';
@@ -14,7 +15,6 @@ import { Field, FieldError } from '../../parts/Field';
 import { FindingLine } from '../../parts/FindingLine';
 import { dayAndTime } from '../../parts/format';
 import { Scale } from '../../parts/Scale';
-import { toNumber } from '../../parts/units';
 
 /** A strap tightened by feel: second best, and never a share of the occlusion pressure (rule TIGHT). */
 export function TightnessForm({

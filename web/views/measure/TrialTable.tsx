@@ -1,6 +1,6 @@
+import { readRow, type TrialRow } from '#core/measuring/trial-rows';
 import { bracket } from '#core/occlusion-pressure/trial';
 import { FieldError } from '../../parts/Field';
-import { readRow, type TrialRow } from './trial-rows';
 
 /** Trials as rows that can be typed and mended; what is wrong stands beneath its row. */
 export function TrialTable({
@@ -9,7 +9,7 @@ export function TrialTable({
   onChange,
 }: {
   rows: readonly TrialRow[];
-  current: number;
+  current: number | null;
   onChange: (place: number, row: TrialRow) => void;
 }) {
   return (

@@ -1,7 +1,7 @@
+import type { Steps } from '#core/measuring/trial-rows';
 import { METHODS, type PulseMethod, type PulseSite } from '#core/occlusion-pressure/methods';
 import type { ReadingSchool } from '#core/occlusion-pressure/trial';
 import { type Limb, limbKind } from '#core/quantity/limb';
-import type { Steps } from './trial-rows';
 
 /** Where the reading comes from: typed from a gauge, or a simulated pump of the server. */
 export type ReadingFrom = 'typed' | 'by-hand' | 'regulated';

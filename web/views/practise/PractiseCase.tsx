@@ -2,6 +2,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
 import type { NewPracticeAttempt } from '#contract/practice-attempt';
 import { LIMB_LABELS } from '#core/quantity/limb';
+import { toNumber } from '#core/quantity/units';
 import {
   limbUnderTraps,
   type PracticeCase,
@@ -19,7 +20,7 @@ import { Button } from '../../parts/Button';
 import { Field, FieldError } from '../../parts/Field';
 import { clock } from '../../parts/format';
 import { ProbeKnob } from '../../parts/ProbeKnob';
-import { toNumber, useUnits } from '../../parts/units';
+import { useUnits } from '../../parts/units';
 import { useNow } from '../../parts/use-now';
 import { usePlusMinus } from '../../parts/use-plus-minus';
 import { AttemptCurve } from './AttemptCurve';

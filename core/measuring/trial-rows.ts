@@ -1,6 +1,6 @@
-import { type Trial, trialSchema } from '#core/occlusion-pressure/trial';
-import { LIMITS } from '#core/rules/limits';
-import { toNumber } from '../../parts/units';
+import { type Trial, trialSchema } from '../occlusion-pressure/trial';
+import { toNumber } from '../quantity/units';
+import { LIMITS } from '../rules/limits';
 
 /** The steps a trial is taken with, in mmHg. */
 export type Steps = { upMmHg: number; downMmHg: number };

@@ -1,10 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { automaticTrial } from '#core/occlusion-pressure/automatic';
-import { estimateOcclusionPressure } from '#core/occlusion-pressure/estimate';
-import { METHODS, pulseMethodSchema } from '#core/occlusion-pressure/methods';
-import { LIMBS, limbKind } from '#core/quantity/limb';
-import { FIRST_SETUP, setupFor } from './setup';
+import { automaticTrial } from '../occlusion-pressure/automatic';
+import { estimateOcclusionPressure } from '../occlusion-pressure/estimate';
 import { emptyRow, readRow, rowOf, withRoom } from './trial-rows';
 
 const steps = { upMmHg: 10, downMmHg: 4 };
@@ -52,14 +49,4 @@ describe('a trial as it is typed', () => {
     const trial = read.state === 'whole' ? read.trial : null;
     expect(trial && estimateOcclusionPressure([trial], 1)?.pressure.value).toBe(170);
   });
-});
-
-it('gives every limb a site that its method has, where it has any', () => {
-  for (const method of pulseMethodSchema.options) {
-    for (const limb of LIMBS) {
-      const sites = METHODS[method].sites[limbKind(limb)];
-      const { site } = setupFor({ ...FIRST_SETUP, method }, limb);
-      if (sites.length > 0) expect(sites).toContain(site);
-    }
-  }
 });
