@@ -1,16 +1,23 @@
 import { z } from 'zod';
 import { shelfLifeSchema } from '#core/occlusion-pressure/shelf-life';
+import { limbSchema } from '#core/quantity/limb';
 import type { ClientFacts } from '#core/record/facts';
 import type { Link } from '#core/record/link';
 
 export const newClientSchema = z.object({
   name: z.string().trim().min(1, 'Give the person a name.').max(80, 'At most 80 characters.'),
   story: z.string().trim().max(400, 'At most 400 characters.').default(''),
-  shelfLife: shelfLifeSchema.default('4-weeks'),
 });
 export type NewClient = z.input<typeof newClientSchema>;
 
-export const newShelfLifeSchema = z.object({ shelfLife: shelfLifeSchema });
+/** How long pressures are kept: of the person, or of one limb, where null takes the person's again (rule LOP-6). */
+export const newShelfLifeSchema = z
+  .object({ limb: limbSchema.nullable().default(null), shelfLife: shelfLifeSchema.nullable() })
+  .refine(({ limb, shelfLife }) => limb !== null || shelfLife !== null, {
+    path: ['shelfLife'],
+    message: 'Say how long; only a limb can go by what is set for the person.',
+  });
+export type NewShelfLife = z.output<typeof newShelfLifeSchema>;
 
 /** Why a clinician lifts a hold (rule SCR-5). */
 export const liftHoldSchema = z.object({

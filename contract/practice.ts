@@ -38,6 +38,9 @@ export const kitItemSchema = z.discriminatedUnion('list', [
 export type KitItem = z.infer<typeof kitItemSchema>;
 export type KitList = KitItem['list'];
 
+/** What pressures rest on: only a clinician changes it (rule SCR-4). */
+export const CLINICIANS_KIT: readonly KitList[] = ['cuffs', 'pumps'];
+
 export const retireKitSchema = z.object({
   list: z.enum(['cuffs', 'pumps', 'weightKits', 'straps']),
   id: z.string().min(1),

@@ -104,6 +104,8 @@ async function play(
       const occlusionId = newest(record.facts.occlusions)?.id;
       return post(`${base}/quick-checks`, { occlusionId, ...deed.body });
     }
+    case 'keep-for':
+      return post(`${base}/shelf-life`, deed.body);
     case 'clear':
       return post(`${base}/clearances`, {
         ...deed.body,

@@ -12,6 +12,7 @@ import type { NewProgramme } from '#contract/programme';
 import { isoOf } from '#core/course/days';
 import { placeSessions } from '#core/course/place-sessions';
 import { constraintsOf } from '#core/course/programme';
+import type { ShelfLife } from '#core/occlusion-pressure/shelf-life';
 import type { GoalId } from '#core/plan/goals';
 import type { TempoId } from '#core/protocol/protocols';
 import type { Limb } from '#core/quantity/limb';
@@ -34,6 +35,7 @@ export type Deed = { daysAgo: number } & (
   | { do: 'feel'; body: NewTightness }
   | { do: 'measure'; body: NewOcclusion }
   | { do: 'confirm'; body: { goneMmHg: number } }
+  | { do: 'keep-for'; body: { shelfLife: ShelfLife } }
   | { do: 'test'; body: NewStrengthTest }
   | { do: 'prescribe'; wish: PrescribeWish }
   | { do: 'plan'; body: (isoDay: string) => NewProgramme }
@@ -128,9 +130,9 @@ const brisa: DemoPerson = {
   client: {
     name: 'Brisa Okonvale',
     story: 'Cellist after a wrist fracture, out of plaster.',
-    shelfLife: '10-days',
   },
   deeds: [
+    { daysAgo: 19, do: 'keep-for', body: { shelfLife: '10-days' } },
     {
       daysAgo: 19,
       do: 'screen',

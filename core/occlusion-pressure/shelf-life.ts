@@ -7,6 +7,9 @@ import { isFine, judgeQuickCheck, type QuickCheck } from './quick-check';
 export const shelfLifeSchema = z.enum(['every-session', '7-days', '10-days', '4-weeks', '8-weeks']);
 export type ShelfLife = z.infer<typeof shelfLifeSchema>;
 
+/** What a new person's pressures are kept for. */
+export const USUAL_SHELF_LIFE: ShelfLife = '4-weeks';
+
 /** How long a measured pressure may be used, in days (rule LOP-6). Every session means the same day. */
 export const SHELF_LIFE_DAYS: Record<ShelfLife, number> = {
   'every-session': 0.5,

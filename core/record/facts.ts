@@ -6,6 +6,7 @@ import type { OcclusionFact } from '../occlusion-pressure/fact';
 import type { ShelfLife } from '../occlusion-pressure/shelf-life';
 import type { Plan } from '../plan/plan';
 import { EXERCISES, type ExerciseId, type Library } from '../protocol/exercises';
+import type { Limb } from '../quantity/limb';
 import type { DisplayUnits } from '../quantity/units';
 import type { SessionSummary } from '../review/summary';
 import type { RuleId } from '../rules/catalogue';
@@ -51,6 +52,8 @@ export type KitInUse = { cuffs: readonly Cuff[]; weightKits: readonly WeightKit[
 /** All that is on record for one person and that the chain is judged from. Lists are in any order. */
 export type ClientFacts = {
   shelfLife: ShelfLife;
+  /** Where a limb's is another. */
+  limbShelfLives: Partial<Record<Limb, ShelfLife>>;
   units: DisplayUnits;
   /** What the practice asks more of than the questionnaire does. */
   stricter: Stricter;

@@ -49,15 +49,15 @@ export function proceduresInForce(
     .map(({ limb, atMs }) => ({ limb, atMs }));
 }
 
-/** How long a pressure of a limb holds: every session after an operation on it, else as set for them (rule LOP-6). */
+/** How long a pressure of a limb holds: every session after an operation on it, else as set for it, else for them (LOP-6). */
 export const shelfLifeInForce = (
-  facts: Pick<ClientFacts, 'screenings' | 'shelfLife'>,
+  facts: Pick<ClientFacts, 'screenings' | 'shelfLife' | 'limbShelfLives'>,
   limb: Limb,
   nowMs: number,
 ): ShelfLife =>
   proceduresInForce(facts, nowMs).some((procedure) => procedure.limb === limb)
     ? 'every-session'
-    : facts.shelfLife;
+    : (facts.limbShelfLives[limb] ?? facts.shelfLife);
 
 /** The check made today, if there is one (rule SCR-3). */
 export function dayCheckInForce(

@@ -25,11 +25,15 @@ export const withPractitioner = createMiddleware<Env>(async (c, next) => {
 /** Refuses everybody but clinicians (rule SCR-4). @param deed what only they may do, in words */
 export const clinicianOnly = (deed: string) =>
   createMiddleware<Env>(async (c, next) => {
-    if (c.var.practitioner.role !== 'clinician') {
-      const message = `Only a clinician may ${deed}.`;
-      throw new Problem(403, 'For a clinician', message, [
-        { path: '', message, remedy: 'Ask a clinician of the practice.', rule: 'SCR-4', level: 'hard' },
-      ]);
-    }
+    asClinician(c.var.practitioner, deed);
     await next();
   });
+
+/** The same, where it depends on what is posted. @throws Problem 403 for anybody else */
+export function asClinician({ role }: Env['Variables']['practitioner'], deed: string): void {
+  if (role === 'clinician') return;
+  const message = `Only a clinician may ${deed}.`;
+  throw new Problem(403, 'For a clinician', message, [
+    { path: '', message, remedy: 'Ask a clinician of the practice.', rule: 'SCR-4', level: 'hard' },
+  ]);
+}

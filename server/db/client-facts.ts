@@ -80,6 +80,7 @@ async function readRecords(em: EntityManager, nowMs: number, only?: string): Pro
       rows.filter((row) => row.clientId === client.id);
     const facts: ClientFacts = {
       shelfLife: client.shelfLife,
+      limbShelfLives: client.limbShelfLives,
       units: { mass: practice?.massUnit ?? 'kg', length: practice?.lengthUnit ?? 'cm' },
       stricter,
       ownExercises,

@@ -5,6 +5,7 @@ import { fillHolds } from './fill-holds';
 import { FirstTables } from './migrations/001-first-tables';
 import { WholeSessions } from './migrations/002-whole-sessions';
 import { OneTruth } from './migrations/003-one-truth';
+import { LimbShelfLives } from './migrations/004-limb-shelf-lives';
 import { fillSummaries } from './session-summary';
 
 /**
@@ -21,6 +22,7 @@ export async function openDatabase(file: string): Promise<MikroORM> {
         { name: '001-first-tables', class: FirstTables },
         { name: '002-whole-sessions', class: WholeSessions },
         { name: '003-one-truth', class: OneTruth },
+        { name: '004-limb-shelf-lives', class: LimbShelfLives },
       ],
       snapshot: false,
       silent: true,

@@ -68,6 +68,7 @@ export const ClientEntity = defineEntity({
     name: p.string(),
     story: p.text(),
     shelfLife: p.string().$type<ShelfLife>(),
+    limbShelfLives: p.json().$type<Partial<Record<Limb, ShelfLife>>>(),
     addedAtMs: atMs(),
   },
 });

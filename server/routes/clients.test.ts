@@ -1,5 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { ClientRecord } from '#contract/client';
+import { testCuff } from '#core/plan/plan.fixture';
+import { EXERCISES } from '#core/protocol/exercises';
 import { CLEAR, DAY_MS, FIT, measuredClient, OCCLUSION, startApi, TRIAL } from '../api.fixture';
 
 describe('people on record', () => {
@@ -44,6 +46,68 @@ it('keeps a pressure as long as is set for the person', async () => {
   expect(shorter.chain.find((link) => link.id === 'measure')).toMatchObject({ state: 'due' });
   const { problem } = await api.refused(`/clients/${id}/shelf-life`, { shelfLife: 'for-ever' });
   expect(problem.errors[0]?.path).toBe('shelfLife');
+});
+
+it('keeps a pressure of one limb for longer or shorter than the others (LOP-6)', async () => {
+  const api = await startApi();
+  const { id } = await measuredClient(api);
+  const set = (body: object) => api.post<ClientRecord>(`/clients/${id}/shelf-life`, body);
+  api.clock.nowMs += 9 * DAY_MS;
+  const measure = ({ chain }: ClientRecord) => chain.find((link) => link.id === 'measure')?.state;
+  expect(measure(await set({ limb: 'right-thigh', shelfLife: '7-days' }))).toBe('good');
+  const left = await set({ limb: 'left-thigh', shelfLife: '7-days' });
+  expect(measure(left)).toBe('due');
+  expect(left.facts.limbShelfLives).toEqual({ 'right-thigh': '7-days', 'left-thigh': '7-days' });
+  expect(measure(await set({ limb: 'left-thigh', shelfLife: null }))).toBe('good');
+  const { problem } = await api.refused(`/clients/${id}/shelf-life`, { shelfLife: null });
+  expect(problem.errors[0]?.message).toMatch(/Say how long/);
+});
+
+describe('what only a clinician may change (SCR-4)', () => {
+  const stack = { kind: 'stack', id: 'new', label: 'New stack', lightestKg: 5, stepKg: 5, heaviestKg: 50 };
+  const strap = {
+    id: 'strap-new',
+    label: 'New strap',
+    limbKind: 'leg',
+    widthCm: 5,
+    firstMark: 0,
+    lastMark: 10,
+  };
+  const exercise = EXERCISES['knee-extension'];
+  it.each([
+    ['how long a pressure is kept', 'shelf-life', { shelfLife: '8-weeks' }, false],
+    [
+      'a cuff',
+      'kit',
+      { list: 'cuffs', item: { ...testCuff, id: 'thigh-large', maxPressureMmHg: 400 } },
+      false,
+    ],
+    [
+      'a gauge',
+      'kit',
+      { list: 'pumps', item: { id: 'p', label: 'P', kind: 'by-hand', divisionMmHg: 1, keepsPressure: true } },
+      false,
+    ],
+    ['whether a cuff is in use', 'kit/retire', { list: 'cuffs', id: 'thigh-large' }, false],
+    [
+      'a standard exercise',
+      'exercises',
+      { id: 'knee-extension', exercise: { ...exercise, rung: 'isometric' } },
+      false,
+    ],
+    ['a standard exercise back', 'exercises/retire', { id: 'knee-extension' }, false],
+    ['weights', 'kit', { list: 'weightKits', item: stack }, true],
+    ['a strap', 'kit', { list: 'straps', item: strap }, true],
+    ['an exercise of one’s own', 'exercises', { id: 'own', exercise }, true],
+  ])('%s', async (_, where, json, coachMay) => {
+    const api = await startApi();
+    const { id } = await measuredClient(api);
+    const path = where === 'shelf-life' ? `/clients/${id}/shelf-life` : `/practice/${where}`;
+    const asCoach = await api.call('POST', path, json, 'colin');
+    expect(asCoach.status).toBe(coachMay ? 200 : 403);
+    if (!coachMay) expect(JSON.stringify(asCoach.body)).toContain('SCR-4');
+    expect((await api.call('POST', path, json, 'clara')).status).toBe(200);
+  });
 });
 
 describe('what is refused, beside its field', () => {

@@ -1,11 +1,13 @@
 import { randomUUID } from 'node:crypto';
 import { Hono } from 'hono';
-import { liftHoldSchema, newClientSchema, newShelfLifeSchema } from '#contract/client';
+import { liftHoldSchema, type NewShelfLife, newClientSchema, newShelfLifeSchema } from '#contract/client';
 import { newFitSchema, newStrengthTestSchema } from '#contract/measurements';
 import { checkCuff, checkGirth } from '#core/cuff/fit';
 import { checkTightness, tightnessSchema } from '#core/cuff/tightness';
+import { USUAL_SHELF_LIFE } from '#core/occlusion-pressure/shelf-life';
 import { libraryOf } from '#core/protocol/exercises';
 import { limbKind } from '#core/quantity/limb';
+import type { ClientFacts } from '#core/record/facts';
 import { holdsOfDayCheck, holdsOfScreening, whyNotLift } from '#core/record/holds';
 import { needsBloodPressure, proceduresInForce } from '#core/record/in-force';
 import { hardFindings } from '#core/rules/finding';
@@ -40,21 +42,32 @@ export const clientRoutes = new Hono<Env>()
   .post('/', body(newClientSchema), async (c) => {
     const id = randomUUID();
     await withAudit(c, { action: 'client-added', subject: id }, (em) => {
-      em.create(ClientEntity, { id, ...c.req.valid('json'), addedAtMs: c.var.nowMs });
+      em.create(ClientEntity, {
+        id,
+        ...c.req.valid('json'),
+        shelfLife: USUAL_SHELF_LIFE,
+        limbShelfLives: {},
+        addedAtMs: c.var.nowMs,
+      });
     });
     return c.json(await readClient(c.var.em, id, c.var.nowMs), 201);
   })
 
   .get('/:id', async (c) => c.json(await readClient(c.var.em, c.req.param('id'), c.var.nowMs)))
 
-  .post('/:id/shelf-life', body(newShelfLifeSchema), async (c) => {
-    const client = await readClient(c.var.em, c.req.param('id'), c.var.nowMs);
-    const detail = c.req.valid('json');
-    await withAudit(c, { action: 'shelf-life-set', subject: client.id, detail }, (em) =>
-      em.nativeUpdate(ClientEntity, { id: client.id }, detail),
-    );
-    return c.json(await readClient(c.var.em.fork(), client.id, c.var.nowMs));
-  })
+  .post(
+    '/:id/shelf-life',
+    clinicianOnly('set how long a pressure is kept'),
+    body(newShelfLifeSchema),
+    async (c) => {
+      const client = await readClient(c.var.em, c.req.param('id'), c.var.nowMs);
+      const detail = c.req.valid('json');
+      await withAudit(c, { action: 'shelf-life-set', subject: client.id, detail }, (em) =>
+        em.nativeUpdate(ClientEntity, { id: client.id }, shelfLivesWith(client.facts, detail)),
+      );
+      return c.json(await readClient(c.var.em.fork(), client.id, c.var.nowMs));
+    },
+  )
 
   .post('/:id/screenings', body(screeningAnswersSchema), async (c) => {
     const client = await readClient(c.var.em, c.req.param('id'), c.var.nowMs);
@@ -211,3 +224,13 @@ export const clientRoutes = new Hono<Env>()
     });
     return c.json(await readClient(c.var.em, client.id, c.var.nowMs), 201);
   });
+
+/** The shelf lives of a person once one is set. */
+function shelfLivesWith(
+  { limbShelfLives }: Pick<ClientFacts, 'limbShelfLives'>,
+  { limb, shelfLife }: NewShelfLife,
+): Partial<Pick<ClientFacts, 'shelfLife' | 'limbShelfLives'>> {
+  if (limb === null) return shelfLife === null ? {} : { shelfLife };
+  const { [limb]: _, ...others } = limbShelfLives;
+  return { limbShelfLives: shelfLife === null ? others : { ...others, [limb]: shelfLife } };
+}

@@ -1,6 +1,8 @@
 import type { EntityManager } from '@mikro-orm/libsql';
 import { Hono } from 'hono';
 import {
+  CLINICIANS_KIT,
+  type KitList,
   kitItemSchema,
   ownExerciseSchema,
   type PracticeView,
@@ -10,7 +12,8 @@ import {
   templateSchema,
 } from '#contract/practice';
 import { readSessionChoice } from '#core/plan/versions/read-plan';
-import { clinicianOnly } from '../access/practitioner';
+import { EXERCISES } from '#core/protocol/exercises';
+import { asClinician, clinicianOnly } from '../access/practitioner';
 import type { Env } from '../context';
 import {
   ExerciseEntity,
@@ -38,6 +41,7 @@ export const practiceRoutes = new Hono<Env>()
 
   .post('/kit', body(kitItemSchema), async (c) => {
     const { list, item } = c.req.valid('json');
+    keepsKit(c.var.practitioner, list);
     await withAudit(c, { action: 'kit-kept', subject: item.id, detail: { list, item } }, (em) =>
       em.upsert(KitEntity, { id: item.id, list, item, retiredAtMs: null }),
     );
@@ -46,6 +50,7 @@ export const practiceRoutes = new Hono<Env>()
 
   .post('/kit/retire', body(retireKitSchema), async (c) => {
     const { list, id } = c.req.valid('json');
+    keepsKit(c.var.practitioner, list);
     await findKit(c.var.em, list, id);
     await withAudit(c, { action: 'kit-retired', subject: id, detail: { list } }, (em) =>
       em.nativeUpdate(KitEntity, { id, list }, { retiredAtMs: c.var.nowMs }),
@@ -55,6 +60,7 @@ export const practiceRoutes = new Hono<Env>()
 
   .post('/exercises', body(ownExerciseSchema), async (c) => {
     const { id, exercise } = c.req.valid('json');
+    keepsExercise(c.var.practitioner, id);
     await withAudit(c, { action: 'exercise-kept', subject: id, detail: { exercise } }, (em) =>
       em.upsert(ExerciseEntity, { id, exercise, retiredAtMs: null }),
     );
@@ -63,6 +69,7 @@ export const practiceRoutes = new Hono<Env>()
 
   .post('/exercises/retire', body(retireSchema), async (c) => {
     const { id } = c.req.valid('json');
+    keepsExercise(c.var.practitioner, id);
     await withAudit(c, { action: 'exercise-retired', subject: id, detail: {} }, (em) =>
       em.nativeUpdate(ExerciseEntity, { id }, { retiredAtMs: c.var.nowMs }),
     );
@@ -85,6 +92,15 @@ export const practiceRoutes = new Hono<Env>()
     );
     return c.json(await readPractice(c.var.em));
   });
+
+// What a pressure rests on is a clinician's to change; weights, straps and exercises of one's own are not (rule SCR-4).
+function keepsKit(practitioner: Env['Variables']['practitioner'], list: KitList): void {
+  if (CLINICIANS_KIT.includes(list)) asClinician(practitioner, `change the ${list}`);
+}
+
+function keepsExercise(practitioner: Env['Variables']['practitioner'], id: string): void {
+  if (id in EXERCISES) asClinician(practitioner, 'change a standard exercise');
+}
 
 async function readPractice(shared: EntityManager): Promise<PracticeView> {
   // A fresh unit of work sees what a write beside the identity map has just changed.

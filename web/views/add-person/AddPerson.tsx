@@ -2,7 +2,6 @@ import { zodResolver } from '@hookform/resolvers/zod';
 import { useForm } from 'react-hook-form';
 import { useNavigate } from 'react-router';
 import { type NewClient, newClientSchema } from '#contract/client';
-import { SHELF_LIFE_LABELS, shelfLifeSchema } from '#core/occlusion-pressure/shelf-life';
 import { api, failureWords, read } from '../../data/api';
 import { useRecordWrite } from '../../data/queries';
 import { Button } from '../../parts/Button';
@@ -13,7 +12,7 @@ export function AddPerson() {
   const add = useRecordWrite((body: NewClient) => read(api.clients.$post({ json: body })));
   const { register, handleSubmit, formState } = useForm<NewClient>({
     resolver: zodResolver(newClientSchema) as never,
-    defaultValues: { name: '', story: '', shelfLife: '4-weeks' },
+    defaultValues: { name: '', story: '' },
   });
   const submit = handleSubmit(async (body) => {
     const record = await add.mutateAsync(body).catch(() => null);
@@ -36,23 +35,6 @@ export function AddPerson() {
         {...register('story')}
         error={formState.errors.story?.message}
       />
-      <div>
-        <label htmlFor="shelf-life" className="text-[15px] font-semibold">
-          A measured pressure is kept for
-        </label>
-        <select
-          id="shelf-life"
-          {...register('shelfLife')}
-          className="mt-1 block min-h-11 rounded-sm border border-ink/40 bg-paper px-3"
-        >
-          {shelfLifeSchema.options.map((option) => (
-            <option key={option} value={option}>
-              {SHELF_LIFE_LABELS[option]}
-            </option>
-          ))}
-        </select>
-        <p className="mt-1 text-[14px] text-quiet">After an operation: every session (LOP-6).</p>
-      </div>
       {add.error && <FieldError>{failureWords(add.error)}</FieldError>}
       <Button type="submit" kind="main" keyHint="Enter" disabled={add.isPending}>
         Add and screen

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { RUNG_LABELS } from '#core/plan/goals';
 import { EXERCISES, findExercises, type Library, libraryOf } from '#core/protocol/exercises';
 import { api, failureWords, read } from '../../data/api';
-import { KEYS, usePractice } from '../../data/queries';
+import { KEYS, usePractice, usePractitioner } from '../../data/queries';
 import { Button } from '../../parts/Button';
 import { Field, FieldError } from '../../parts/Field';
 import { ExerciseForm } from './ExerciseForm';
@@ -12,6 +12,7 @@ import { ExerciseForm } from './ExerciseForm';
 export function ExercisesView() {
   const queries = useQueryClient();
   const { data: practice } = usePractice();
+  const practitioner = usePractitioner();
   const [sought, setSought] = useState('');
   const [open, setOpen] = useState<string | null>(null);
   const retire = useMutation({
@@ -49,6 +50,7 @@ export function ExercisesView() {
               id={id}
               library={library}
               own={id in practice.ownExercises}
+              mayChange={practitioner?.role === 'clinician' || !(id in EXERCISES)}
               onChange={() => setOpen(open === id ? null : id)}
               onRetire={() => retire.mutate(id)}
             />
@@ -64,12 +66,15 @@ function Line({
   id,
   library,
   own,
+  mayChange,
   onChange,
   onRetire,
 }: {
   id: string;
   library: Library;
   own: boolean;
+  /** A standard exercise is a clinician's to change (rule SCR-4). */
+  mayChange: boolean;
   onChange: () => void;
   onRetire: () => void;
 }) {
@@ -96,10 +101,12 @@ function Line({
         <p className="text-[15px]">{words.join(' · ')}</p>
         <p className="text-[15px] text-quiet">{cue}</p>
       </div>
-      <button type="button" className="min-h-11 underline underline-offset-4" onClick={onChange}>
-        Change<span className="sr-only"> {label}</span>
-      </button>
-      {own && (
+      {mayChange && (
+        <button type="button" className="min-h-11 underline underline-offset-4" onClick={onChange}>
+          Change<span className="sr-only"> {label}</span>
+        </button>
+      )}
+      {mayChange && own && (
         <button type="button" className="min-h-11 underline underline-offset-4" onClick={onRetire}>
           {id in EXERCISES ? 'Back to the standard' : 'Retire'}
           <span className="sr-only">, {label}</span>

@@ -1,6 +1,12 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import type { KitItem, KitList, PracticeSettings, Template } from '#contract/practice';
+import {
+  CLINICIANS_KIT,
+  type KitItem,
+  type KitList,
+  type PracticeSettings,
+  type Template,
+} from '#contract/practice';
 import { GOALS } from '#core/plan/goals';
 import { type Library, libraryOf } from '#core/protocol/exercises';
 import { RULES } from '#core/rules/catalogue';
@@ -37,6 +43,8 @@ function KitSection({ kind, items }: { kind: KitKind; items: readonly KitItem['i
   const queries = useQueryClient();
   const [open, setOpen] = useState<string | null>(null);
   const { title, add, list } = KINDS[kind];
+  const practitioner = usePractitioner();
+  const mayChange = practitioner?.role === 'clinician' || !CLINICIANS_KIT.includes(list);
   const mine = items.filter((item) => isOfKind(kind, item));
   const retire = useMutation({
     mutationFn: (json: { list: KitList; id: string }) => read(api.practice.kit.retire.$post({ json })),
@@ -53,29 +61,33 @@ function KitSection({ kind, items }: { kind: KitKind; items: readonly KitItem['i
               <span className="flex-1 text-[15px]">
                 <Summary kind={kind} item={item} />
               </span>
-              <button
-                type="button"
-                className="min-h-11 underline underline-offset-4"
-                onClick={() => setOpen(open === item.id ? null : item.id)}
-              >
-                Change<span className="sr-only"> {item.label}</span>
-              </button>
-              <button
-                type="button"
-                className="min-h-11 underline underline-offset-4"
-                onClick={() => retire.mutate({ list, id: item.id })}
-              >
-                Retire<span className="sr-only"> {item.label}</span>
-              </button>
+              {mayChange && (
+                <>
+                  <button
+                    type="button"
+                    className="min-h-11 underline underline-offset-4"
+                    onClick={() => setOpen(open === item.id ? null : item.id)}
+                  >
+                    Change<span className="sr-only"> {item.label}</span>
+                  </button>
+                  <button
+                    type="button"
+                    className="min-h-11 underline underline-offset-4"
+                    onClick={() => retire.mutate({ list, id: item.id })}
+                  >
+                    Retire<span className="sr-only"> {item.label}</span>
+                  </button>
+                </>
+              )}
             </div>
             {open === item.id && <KitForm kind={kind} item={item} done={() => setOpen(null)} />}
           </li>
         ))}
       </ul>
       {retire.error && <FieldError>{failureWords(retire.error)}</FieldError>}
-      {open === 'new' ? (
-        <KitForm kind={kind} done={() => setOpen(null)} />
-      ) : (
+      {!mayChange && <p className="mt-1 text-[15px] text-quiet">A clinician changes these (SCR-4).</p>}
+      {mayChange && open === 'new' && <KitForm kind={kind} done={() => setOpen(null)} />}
+      {mayChange && open !== 'new' && (
         <Button className="mt-2" onClick={() => setOpen('new')}>
           {add}
         </Button>

@@ -10,14 +10,14 @@ import {
   type ShelfLife,
   shelfLifeSchema,
 } from '#core/occlusion-pressure/shelf-life';
-import { LIMB_LABELS, LIMBS, limbsWords, POSITIONS } from '#core/quantity/limb';
+import { LIMB_LABELS, LIMBS, type Limb, limbsWords, POSITIONS } from '#core/quantity/limb';
 import { newest } from '#core/quantity/newest';
 import { toNumber } from '#core/quantity/units';
 import { ageWords } from '#core/record/age-words';
 import { proceduresInForce, shelfLifeInForce, whyDue } from '#core/record/in-force';
 import { LIMITS } from '#core/rules/limits';
 import { api, failureWords, fieldProblem, read } from '../../data/api';
-import { useRecordWrite } from '../../data/queries';
+import { usePractitioner, useRecordWrite } from '../../data/queries';
 import { Button } from '../../parts/Button';
 import { Field, FieldError } from '../../parts/Field';
 import { day } from '../../parts/format';
@@ -107,19 +107,57 @@ export function KnownPressures({ client }: { client: ClientRecord }) {
 
 /** How long a pressure of this person holds (rule LOP-6). After an operation that is one session, whatever is set. */
 function KeptFor({ client }: { client: ClientRecord }) {
-  const write = useRecordWrite((json: { shelfLife: ShelfLife }) =>
+  const write = useRecordWrite((json: { limb: Limb | null; shelfLife: ShelfLife | null }) =>
     read(api.clients[':id']['shelf-life'].$post({ param: { id: client.id }, json })),
   );
+  const practitioner = usePractitioner();
+  const [limb, setLimb] = useState<Limb | 'all'>('all');
+  const { shelfLife, limbShelfLives } = client.facts;
+  const own = (Object.entries(limbShelfLives) as [Limb, ShelfLife][]).map(
+    ([of, kept]) => `${LIMB_LABELS[of].toLowerCase()} ${SHELF_LIFE_LABELS[kept]}`,
+  );
+  const lives = shelfLifeSchema.options.map((value) => ({ value, label: SHELF_LIFE_LABELS[value] }));
+  const likeOthers = {
+    value: 'like-others',
+    label: `as the others: ${SHELF_LIFE_LABELS[shelfLife]}`,
+  } as const;
   const operated = proceduresInForce(client.facts, client.judgedAtMs).map(({ limb }) => limb);
   return (
     <div>
-      <Picker
-        label="A pressure is kept for"
-        value={client.facts.shelfLife}
-        onChange={(shelfLife) => write.mutate({ shelfLife })}
-        options={shelfLifeSchema.options.map((value) => ({ value, label: SHELF_LIFE_LABELS[value] }))}
-      />
-      {operated.length > 0 && client.facts.shelfLife !== 'every-session' && (
+      {practitioner?.role === 'clinician' ? (
+        <div className="flex flex-wrap items-end gap-3">
+          <Picker
+            label="Pressures of"
+            value={limb}
+            onChange={setLimb}
+            options={[
+              { value: 'all', label: 'every limb' },
+              ...LIMBS.map((value) => ({ value, label: LIMB_LABELS[value].toLowerCase() })),
+            ]}
+          />
+          {limb === 'all' ? (
+            <Picker
+              label="are kept for"
+              value={shelfLife}
+              onChange={(next) => write.mutate({ limb: null, shelfLife: next })}
+              options={lives}
+            />
+          ) : (
+            <Picker
+              label="are kept for"
+              value={limbShelfLives[limb] ?? 'like-others'}
+              onChange={(next) => write.mutate({ limb, shelfLife: next === 'like-others' ? null : next })}
+              options={[likeOthers, ...lives]}
+            />
+          )}
+        </div>
+      ) : (
+        <p className="text-[15px] text-quiet">
+          Kept for {SHELF_LIFE_LABELS[shelfLife]}; a clinician may change it (SCR-4).
+        </p>
+      )}
+      {own.length > 0 && <p className="mt-1 text-[14px] text-quiet">Apart from it: {own.join(', ')}.</p>}
+      {operated.length > 0 && shelfLife !== 'every-session' && (
         <p className="notched mt-1 text-[14px] text-ochre">
           After an operation, {limbsWords(operated)}: {SHELF_LIFE_LABELS['every-session']} (LOP-6).
         </p>
