@@ -1,11 +1,14 @@
 import { z } from 'zod';
-import { type Position, uprightness } from '../quantity/limb';
+import { type Limb, type Position, uprightness } from '../quantity/limb';
 import { tidy, toDecimals } from '../quantity/rounding';
 import { MS_PER_DAY } from '../quantity/units';
 import { isFine, judgeQuickCheck, type QuickCheck } from './quick-check';
 
 export const shelfLifeSchema = z.enum(['every-session', '7-days', '10-days', '4-weeks', '8-weeks']);
 export type ShelfLife = z.infer<typeof shelfLifeSchema>;
+
+/** How long pressures of one limb are kept, where that is another than the person's (rule LOP-6). */
+export type LimbShelfLife = { limb: Limb; shelfLife: ShelfLife };
 
 /** What a new person's pressures are kept for. */
 export const USUAL_SHELF_LIFE: ShelfLife = '4-weeks';

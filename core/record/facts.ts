@@ -3,10 +3,9 @@ import type { Cuff } from '../cuff/cuff';
 import type { FitFact, TightnessFact } from '../cuff/fact';
 import type { WeightKit } from '../load/weight-kit';
 import type { OcclusionFact } from '../occlusion-pressure/fact';
-import type { ShelfLife } from '../occlusion-pressure/shelf-life';
+import type { LimbShelfLife, ShelfLife } from '../occlusion-pressure/shelf-life';
 import type { Plan } from '../plan/plan';
 import { EXERCISES, type ExerciseId, type Library } from '../protocol/exercises';
-import type { Limb } from '../quantity/limb';
 import type { DisplayUnits } from '../quantity/units';
 import type { SessionSummary } from '../review/summary';
 import type { RuleId } from '../rules/catalogue';
@@ -53,7 +52,7 @@ export type KitInUse = { cuffs: readonly Cuff[]; weightKits: readonly WeightKit[
 export type ClientFacts = {
   shelfLife: ShelfLife;
   /** Where a limb's is another. */
-  limbShelfLives: Partial<Record<Limb, ShelfLife>>;
+  limbShelfLives: LimbShelfLife[];
   units: DisplayUnits;
   /** What the practice asks more of than the questionnaire does. */
   stricter: Stricter;

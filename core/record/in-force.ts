@@ -57,7 +57,7 @@ export const shelfLifeInForce = (
 ): ShelfLife =>
   proceduresInForce(facts, nowMs).some((procedure) => procedure.limb === limb)
     ? 'every-session'
-    : (facts.limbShelfLives[limb] ?? facts.shelfLife);
+    : (facts.limbShelfLives.find((own) => own.limb === limb)?.shelfLife ?? facts.shelfLife);
 
 /** The check made today, if there is one (rule SCR-3). */
 export function dayCheckInForce(

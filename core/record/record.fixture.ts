@@ -27,7 +27,7 @@ export const testScreening = (changes: Partial<Screening> = {}): Screening => ({
 /** A person of whom nothing is known. */
 export const strangerFacts: ClientFacts = {
   shelfLife: '4-weeks',
-  limbShelfLives: {},
+  limbShelfLives: [],
   units: { mass: 'kg', length: 'cm' },
   stricter: [],
   ownExercises: {},

@@ -4,7 +4,7 @@ import type { NewPracticeAttempt } from '#contract/practice-attempt';
 import type { ProgrammeWish } from '#core/course/programme';
 import type { Derived } from '#core/derivation/derived';
 import type { PulseMethod, PulseSite } from '#core/occlusion-pressure/methods';
-import type { ShelfLife } from '#core/occlusion-pressure/shelf-life';
+import type { LimbShelfLife, ShelfLife } from '#core/occlusion-pressure/shelf-life';
 import type { ReadingSchool, Trial } from '#core/occlusion-pressure/trial';
 import type { Exercise } from '#core/protocol/exercise';
 import type { ExerciseId } from '#core/protocol/exercises';
@@ -68,7 +68,7 @@ export const ClientEntity = defineEntity({
     name: p.string(),
     story: p.text(),
     shelfLife: p.string().$type<ShelfLife>(),
-    limbShelfLives: p.json().$type<Partial<Record<Limb, ShelfLife>>>(),
+    limbShelfLives: p.json().$type<LimbShelfLife[]>(),
     addedAtMs: atMs(),
   },
 });

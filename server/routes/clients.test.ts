@@ -57,7 +57,10 @@ it('keeps a pressure of one limb for longer or shorter than the others (LOP-6)',
   expect(measure(await set({ limb: 'right-thigh', shelfLife: '7-days' }))).toBe('good');
   const left = await set({ limb: 'left-thigh', shelfLife: '7-days' });
   expect(measure(left)).toBe('due');
-  expect(left.facts.limbShelfLives).toEqual({ 'right-thigh': '7-days', 'left-thigh': '7-days' });
+  expect(left.facts.limbShelfLives).toEqual([
+    { limb: 'right-thigh', shelfLife: '7-days' },
+    { limb: 'left-thigh', shelfLife: '7-days' },
+  ]);
   expect(measure(await set({ limb: 'left-thigh', shelfLife: null }))).toBe('good');
   const { problem } = await api.refused(`/clients/${id}/shelf-life`, { shelfLife: null });
   expect(problem.errors[0]?.message).toMatch(/Say how long/);

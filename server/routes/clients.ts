@@ -46,7 +46,7 @@ export const clientRoutes = new Hono<Env>()
         id,
         ...c.req.valid('json'),
         shelfLife: USUAL_SHELF_LIFE,
-        limbShelfLives: {},
+        limbShelfLives: [],
         addedAtMs: c.var.nowMs,
       });
     });
@@ -231,6 +231,6 @@ function shelfLivesWith(
   { limb, shelfLife }: NewShelfLife,
 ): Partial<Pick<ClientFacts, 'shelfLife' | 'limbShelfLives'>> {
   if (limb === null) return shelfLife === null ? {} : { shelfLife };
-  const { [limb]: _, ...others } = limbShelfLives;
-  return { limbShelfLives: shelfLife === null ? others : { ...others, [limb]: shelfLife } };
+  const others = limbShelfLives.filter((own) => own.limb !== limb);
+  return { limbShelfLives: shelfLife === null ? others : [...others, { limb, shelfLife }] };
 }

@@ -113,8 +113,8 @@ function KeptFor({ client }: { client: ClientRecord }) {
   const practitioner = usePractitioner();
   const [limb, setLimb] = useState<Limb | 'all'>('all');
   const { shelfLife, limbShelfLives } = client.facts;
-  const own = (Object.entries(limbShelfLives) as [Limb, ShelfLife][]).map(
-    ([of, kept]) => `${LIMB_LABELS[of].toLowerCase()} ${SHELF_LIFE_LABELS[kept]}`,
+  const own = limbShelfLives.map(
+    (one) => `${LIMB_LABELS[one.limb].toLowerCase()} ${SHELF_LIFE_LABELS[one.shelfLife]}`,
   );
   const lives = shelfLifeSchema.options.map((value) => ({ value, label: SHELF_LIFE_LABELS[value] }));
   const likeOthers = {
@@ -145,7 +145,7 @@ function KeptFor({ client }: { client: ClientRecord }) {
           ) : (
             <Picker
               label="are kept for"
-              value={limbShelfLives[limb] ?? 'like-others'}
+              value={limbShelfLives.find((one) => one.limb === limb)?.shelfLife ?? 'like-others'}
               onChange={(next) => write.mutate({ limb, shelfLife: next === 'like-others' ? null : next })}
               options={[likeOthers, ...lives]}
             />
