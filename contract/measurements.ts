@@ -4,7 +4,7 @@ import { pulseMethodSchema, pulseSiteSchema } from '#core/occlusion-pressure/met
 import { quickCheckSchema } from '#core/occlusion-pressure/quick-check';
 import { readingSchoolSchema, trialSchema } from '#core/occlusion-pressure/trial';
 import { limbSchema, positionSchema } from '#core/quantity/limb';
-import { LIMITS } from '#core/rules/limits';
+import { RULES } from '#core/rules/catalogue';
 import type { clearanceSchema } from '#core/screening/clearance';
 import type { dayCheckSchema } from '#core/screening/day-check';
 import type { screeningAnswersSchema } from '#core/screening/screening';
@@ -44,7 +44,10 @@ export const newOcclusionSchema = z.object({
   trials: z
     .array(trialSchema)
     .min(1, 'Take at least one trial.')
-    .max(LIMITS.trials.most, `At most ${LIMITS.trials.most} trials make one measurement.`),
+    .max(
+      RULES['LOP-3'].figures.trials.most,
+      `At most ${RULES['LOP-3'].figures.trials.most} trials make one measurement.`,
+    ),
 });
 export type NewOcclusion = z.infer<typeof newOcclusionSchema>;
 

@@ -5,7 +5,7 @@ import { strapSchema } from '#core/kit/strap';
 import { weightKitSchema } from '#core/load/weight-kit';
 import { sessionChoiceSchema } from '#core/plan/choices';
 import { type Exercise, exerciseSchema } from '#core/protocol/exercise';
-import { schoolIdSchema } from '#core/rules/schools';
+import { schoolIdSchema } from '#core/protocol/schools';
 import { stricterSchema } from '#core/screening/items';
 
 /** What a practitioner may do (rule SCR-4): only clinicians record clearances and pass guards. */

@@ -4,6 +4,7 @@ import { Hono } from 'hono';
 import { bodyLimit } from 'hono/body-limit';
 import { secureHeaders } from 'hono/secure-headers';
 import type { Logger } from 'pino';
+import { RULES } from '#core/rules/catalogue';
 import { withPractitioner } from './access/practitioner';
 import type { Env } from './context';
 import { DeviceHub } from './devices/device-hub';
@@ -46,7 +47,7 @@ const apiRoutes = (now: () => number, aheadMs: number) =>
 
 export type AppType = ReturnType<typeof apiRoutes>;
 
-const USUAL_AHEAD_MS = 120_000;
+const USUAL_AHEAD_MS = RULES['RUN-9'].figures.afterReceiptMs;
 const MOST_BYTES = 2 * 1024 * 1024;
 
 /** The whole HTTP application over one database. */

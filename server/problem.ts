@@ -2,8 +2,8 @@ import type { Context } from 'hono';
 import type { ContentfulStatusCode } from 'hono/utils/http-status';
 import type { z } from 'zod';
 import type { ProblemBody } from '#contract/problem';
+import type { Finding } from '#core/findings/finding';
 import type { RuleId } from '#core/rules/catalogue';
-import type { Finding } from '#core/rules/finding';
 
 type FieldError = ProblemBody['errors'][number];
 

@@ -1,10 +1,10 @@
 import { z } from 'zod';
+import type { Finding } from '../findings/finding';
 import { goalIdSchema } from '../plan/goals';
 import { levelInWeeks } from '../pressure/ramp';
+import { schoolIdSchema } from '../protocol/schools';
 import { limbKind, limbSchema } from '../quantity/limb';
-import type { Finding } from '../rules/finding';
-import { LIMITS } from '../rules/limits';
-import { schoolIdSchema } from '../rules/schools';
+import { RULES } from '../rules/catalogue';
 import { type Day, dayOf, isoOf } from './days';
 import type { Constraints } from './place-sessions';
 
@@ -70,7 +70,7 @@ export const constraintsOf = (
 /** One week of a block: its days, its share of LOP by the ramp, and what falls due in it. */
 export type ProgrammeWeek = { week: number; days: Day[]; percentLop: number; deload: boolean; due: string[] };
 
-const WEEKS_TO_RETEST = LIMITS.strengthShelfLifeDays / 7;
+const WEEKS_TO_RETEST = RULES['LOAD-2'].figures.shelfLifeDays / 7;
 const WEEKS_TO_MEASURE = 4;
 
 /**
@@ -105,7 +105,7 @@ export function weeksOf(
   });
 }
 
-const USUAL_MOST_PER_WEEK = 3;
+const USUAL_MOST_PER_WEEK = RULES['PRO-3'].figures.mostPerWeek;
 
 /** What the rules find about a block: how often, and that heavy work is needed for maximal strength (PRO-3, PRO-4). */
 export function checkProgramme({ wish, days }: Programme): Finding[] {

@@ -1,6 +1,6 @@
+import type { Finding } from '../findings/finding';
 import { LIMB_LABELS, type Limb, limbKind } from '../quantity/limb';
 import { toDecimals } from '../quantity/rounding';
-import type { Finding } from '../rules/finding';
 import { type Cuff, GIRTH_CM } from './cuff';
 
 /** How one cuff answers one limb. `widthToGirth` is bladder width ÷ girth, without unit (rule FIT-3). */

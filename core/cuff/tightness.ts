@@ -1,9 +1,10 @@
 import { z } from 'zod';
+import type { Finding } from '../findings/finding';
 import { type Limb, limbKind, limbSchema } from '../quantity/limb';
-import type { Finding } from '../rules/finding';
+import { RULES } from '../rules/catalogue';
 
 /** Felt tightness to aim for, 0 none to 10 pain (rule TIGHT). */
-export const TIGHTNESS_AIM = { arm: { low: 6, high: 7 }, leg: { low: 7, high: 7 } } as const;
+export const TIGHTNESS_AIM = RULES.TIGHT.figures.aim;
 
 export const TIGHTNESS_WORDS: Record<number, string> = { 0: 'none', 7: 'snug without pain', 10: 'pain' };
 

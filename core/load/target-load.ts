@@ -1,8 +1,8 @@
 import type { Derived } from '../derivation/derived';
+import type { Finding } from '../findings/finding';
 import { tidy, toDecimals } from '../quantity/rounding';
 import type { DisplayUnits } from '../quantity/units';
-import type { Finding } from '../rules/finding';
-import { LIMITS } from '../rules/limits';
+import { RULES } from '../rules/catalogue';
 import { makeableLoads, unweighedSteps, type WeightKit } from './weight-kit';
 
 /** A load next to the chosen one, in kg, with its share of the 1RM; a band or body weight has neither. */
@@ -89,7 +89,7 @@ export function withoutKilograms(chosen: string, kits: readonly WeightKit[]): Ta
 
 /** Findings on the intended and the true share of 1RM: the higher of both is judged (rules LOAD-3, LOAD-4). */
 export function checkLoad(percentOneRepMax: number, target: TargetLoad): Finding[] {
-  const { startLow, usualHigh, hardHigh } = LIMITS.percentOneRepMax;
+  const { startLow, usualHigh, most } = RULES['LOAD-3'].figures.percentOneRepMax;
   const truePercent = target.truePercent ?? percentOneRepMax;
   const higher = Math.max(percentOneRepMax, truePercent);
   const ofKit = truePercent > percentOneRepMax;
@@ -108,11 +108,11 @@ export function checkLoad(percentOneRepMax: number, target: TargetLoad): Finding
       level: levelOf(higher),
       subject: 'percentOneRepMax',
       message:
-        higher > hardHigh
-          ? `${higher} % of 1RM is above ${hardHigh} %, which nobody may use under a cuff.`
+        higher > most
+          ? `${higher} % of 1RM is above ${most} %, which nobody may use under a cuff.`
           : `${higher} % of 1RM is above the usual ${usualHigh} %.`,
       remedy:
-        higher > hardHigh
+        higher > most
           ? `Set ${usualHigh} % or lower.`
           : `Set ${usualHigh} % or lower, or have a clinician give the reason.`,
       fix: { set: 'percentOneRepMax', to: usualHigh },
@@ -132,7 +132,7 @@ export function checkLoad(percentOneRepMax: number, target: TargetLoad): Finding
 }
 
 function levelOf(percent: number): Finding['level'] {
-  const { usualHigh, hardHigh } = LIMITS.percentOneRepMax;
-  if (percent > hardHigh) return 'hard';
+  const { usualHigh, most } = RULES['LOAD-3'].figures.percentOneRepMax;
+  if (percent > most) return 'hard';
   return percent > usualHigh ? 'guard' : 'note';
 }

@@ -2,11 +2,12 @@ import { z } from 'zod';
 import type { Equipment } from '../protocol/exercise';
 import { tidy } from '../quantity/rounding';
 import { type DisplayUnits, massIn, massWords } from '../quantity/units';
+import { RULES } from '../rules/catalogue';
 
 type MassUnit = DisplayUnits['mass'];
 
 /** No exercise has more loads than this to choose from (rule LOAD-4). */
-export const MOST_LOADS = 2_000;
+export const MOST_LOADS = RULES['LOAD-4'].figures.mostLoads;
 
 const massKg = z.number().positive().max(500);
 const label = z.string().trim().min(1, 'Give it a name.').max(60, 'At most 60 characters.');

@@ -1,6 +1,6 @@
 import type { PulseMethod } from '../occlusion-pressure/methods';
 import type { Trial } from '../occlusion-pressure/trial';
-import { LIMITS } from '../rules/limits';
+import { RULES } from '../rules/catalogue';
 import { type Measuring, trialsKey } from './measuring';
 import { emptyRow, type ReadRow, readRow, type Steps, type TrialRow, withRoom } from './trial-rows';
 
@@ -47,7 +47,7 @@ export function measuringInHand(
   const current = unfinished < 0 ? null : unfinished;
   const downAtMs = state.downAtMs[state.at.limb];
   const recoveryLeftMs =
-    downAtMs === undefined ? 0 : Math.max(0, downAtMs + LIMITS.trials.recoveryMs - nowMs);
+    downAtMs === undefined ? 0 : Math.max(0, downAtMs + RULES['LOP-3'].figures.trials.recoveryMs - nowMs);
   const row = current === null ? undefined : rows[current];
   const phase = phaseOf();
   const steps = row ?? kit.steps;

@@ -1,6 +1,6 @@
 import { type Trial, trialSchema } from '../occlusion-pressure/trial';
 import { toNumber } from '../quantity/units';
-import { LIMITS } from '../rules/limits';
+import { RULES } from '../rules/catalogue';
 
 /** The steps a trial is taken with, in mmHg. */
 export type Steps = { upMmHg: number; downMmHg: number };
@@ -44,5 +44,5 @@ export function readRow({ gone, back, upMmHg, downMmHg }: TrialRow): ReadRow {
 /** Rows with one more to fill while another trial is allowed (rule LOP-3). */
 export function withRoom(rows: readonly TrialRow[], steps: Steps): TrialRow[] {
   const full = rows.every((row) => readRow(row).state === 'whole');
-  return full && rows.length < LIMITS.trials.most ? [...rows, emptyRow(steps)] : [...rows];
+  return full && rows.length < RULES['LOP-3'].figures.trials.most ? [...rows, emptyRow(steps)] : [...rows];
 }

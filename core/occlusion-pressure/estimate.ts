@@ -1,12 +1,12 @@
 import type { Derived, Step } from '../derivation/derived';
 import { tidy, toDecimals } from '../quantity/rounding';
 import { mean, median, spread } from '../quantity/statistics';
-import { LIMITS } from '../rules/limits';
+import { RULES } from '../rules/catalogue';
 import { METHODS, type PulseMethod } from './methods';
 import { bracket, type ReadingSchool, readTrial, type Trial } from './trial';
 
 // The spread a careful operator shows from trial to trial, and how many trials that belief is worth (LOP-3).
-const PRIOR = { spreadMmHg: 5, worthTrials: 3 };
+const { prior: PRIOR, coverage: COVERAGE } = RULES['LOP-3'].figures;
 
 /** What to do next at the plinth, judged by rule LOP-3. */
 export type TrialAdvice = {
@@ -42,7 +42,7 @@ export function expandedUncertainty(
   const squares = estimatesMmHg.reduce((sum, x) => sum + (x - centre) ** 2, 0);
   const variance = (PRIOR.worthTrials * PRIOR.spreadMmHg ** 2 + squares) / (PRIOR.worthTrials + n - 1);
   return (
-    2 *
+    COVERAGE *
     Math.sqrt(meanHalfWidthMmHg ** 2 / (3 * n) + variance / n + gaugeDivisionMmHg ** 2 / 12 + methodMmHg ** 2)
   );
 }
@@ -61,8 +61,10 @@ export function estimateOcclusionPressure(
   method: PulseMethod = 'doppler',
 ): Estimate | null {
   const methodMmHg = METHODS[method].uncertaintyMmHg;
-  if (trials.length > LIMITS.trials.most) {
-    throw new RangeError(`At most ${LIMITS.trials.most} trials make one measurement, got ${trials.length}.`);
+  if (trials.length > RULES['LOP-3'].figures.trials.most) {
+    throw new RangeError(
+      `At most ${RULES['LOP-3'].figures.trials.most} trials make one measurement, got ${trials.length}.`,
+    );
   }
   const read = trials.map((trial) => readTrial(trial, school));
   const used = read.filter((reading) => reading !== null);
@@ -70,8 +72,8 @@ export function estimateOcclusionPressure(
 
   const estimates = used.map((reading) => reading.estimateMmHg);
   const rangeMmHg = spread(estimates);
-  const steady = rangeMmHg <= LIMITS.trials.agreeWithinMmHg;
-  const settledByMedian = used.length === LIMITS.trials.most && !steady;
+  const steady = rangeMmHg <= RULES['LOP-3'].figures.trials.agreeWithinMmHg;
+  const settledByMedian = used.length === RULES['LOP-3'].figures.trials.most && !steady;
   const valueMmHg = toHalf(settledByMedian ? median(estimates) : mean(estimates));
   const halfWidth = mean(used.map((reading) => reading.halfWidthMmHg));
   const exactUncertainty = expandedUncertainty(estimates, halfWidth, gaugeDivisionMmHg, methodMmHg);
@@ -126,9 +128,9 @@ function adviseTrial(
   halfWidth: number,
   methodMmHg: number,
 ): TrialAdvice {
-  const { most, agreeWithinMmHg } = LIMITS.trials;
+  const { most, enough, agreeWithinMmHg } = RULES['LOP-3'].figures.trials;
   const rangeMmHg = toDecimals(spread(estimates), 1);
-  const agree = estimates.length >= 2 && rangeMmHg <= agreeWithinMmHg;
+  const agree = estimates.length >= enough && rangeMmHg <= agreeWithinMmHg;
   if (agree) return { next: 'enough', words: `${estimates.length} trials within ${rangeMmHg} mmHg: enough.` };
   if (taken >= most) {
     return estimates.length < 2

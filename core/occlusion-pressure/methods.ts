@@ -1,6 +1,7 @@
 import { z } from 'zod';
+import type { Finding } from '../findings/finding';
 import { LIMB_LABELS, type Limb, type LimbKind, limbKind } from '../quantity/limb';
-import type { Finding } from '../rules/finding';
+import { RULES } from '../rules/catalogue';
 
 export const pulseMethodSchema = z.enum(['doppler', 'palpation', 'oximeter', 'automatic-pump']);
 export type PulseMethod = z.infer<typeof pulseMethodSchema>;
@@ -27,28 +28,30 @@ export type Method = {
 
 const EVERY = ['Limb straight and relaxed', 'Gauge at zero before', 'Valve closed', 'Nobody talks'];
 
+const { methodMmHg } = RULES['LOP-3'].figures;
+
 export const METHODS: Record<PulseMethod, Method> = {
   doppler: {
     label: 'Doppler probe',
-    uncertaintyMmHg: 0,
+    uncertaintyMmHg: methodMmHg.doppler,
     sites: { arm: ['radial'], leg: ['posterior-tibial', 'dorsalis-pedis'] },
     traps: ['Probe volume up', 'Room quiet', 'Gel, and the probe at a slant', ...EVERY],
   },
   palpation: {
     label: 'fingers',
-    uncertaintyMmHg: 4,
+    uncertaintyMmHg: methodMmHg.palpation,
     sites: { arm: ['radial'], leg: ['posterior-tibial', 'dorsalis-pedis'] },
     traps: ['Two fingers, never the thumb', ...EVERY],
   },
   oximeter: {
     label: 'oximeter trace',
-    uncertaintyMmHg: 3,
+    uncertaintyMmHg: methodMmHg.oximeter,
     sites: { arm: ['finger'], leg: [] },
     traps: ['Hand warm', 'Wait a few beats at each step: the trace reacts late', ...EVERY],
   },
   'automatic-pump': {
     label: 'the pump itself',
-    uncertaintyMmHg: 3,
+    uncertaintyMmHg: methodMmHg['automatic-pump'],
     sites: { arm: ['cuff'], leg: ['cuff'] },
     traps: ['Hose free of kinks', ...EVERY],
   },

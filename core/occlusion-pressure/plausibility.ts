@@ -1,6 +1,6 @@
+import type { Finding } from '../findings/finding';
 import { tidy, toDecimals } from '../quantity/rounding';
-import type { Finding } from '../rules/finding';
-import { LIMITS } from '../rules/limits';
+import { RULES } from '../rules/catalogue';
 
 /** A limb and what is known of the person that bears on its occlusion pressure. Lengths in cm, pressures in mmHg. */
 export type PlausibleFrom = {
@@ -16,16 +16,16 @@ export type PlausibleFrom = {
  * @example girth 54, width 11.5, 124/78 //=> 150
  */
 export function expectedOcclusionPressureMmHg({ girthCm, widthCm, resting }: PlausibleFrom): number {
-  if (!resting) return 67 + (16.67 * girthCm) / widthCm;
+  const { baseMmHg, perRatioMmHg, widthsPerGirth } = RULES['LOP-7'].figures.expected;
+  if (!resting) return baseMmHg + (perRatioMmHg * girthCm) / widthCm;
   const { systolicMmHg, diastolicMmHg } = resting;
-  return diastolicMmHg + ((systolicMmHg - diastolicMmHg) * girthCm) / (3 * widthCm);
+  return diastolicMmHg + ((systolicMmHg - diastolicMmHg) * girthCm) / (widthsPerGirth * widthCm);
 }
-
-const SLIM_CUFF = { girthToWidth: 8, share: 0.6 };
 
 /** Findings on a measured occlusion pressure in mmHg: refused above 300, to be checked when implausible (rule LOP-7). */
 export function checkPlausibility(pressureMmHg: number, from: PlausibleFrom): Finding[] {
-  const { checkAbove, refuseAbove, plausibleShare } = LIMITS.occlusionPressureMmHg;
+  const { plausibleShare, slimCuff, occlusionPressureMmHg } = RULES['LOP-7'].figures;
+  const { checkAbove, refuseAbove } = occlusionPressureMmHg;
   if (pressureMmHg > refuseAbove) {
     return [
       {
@@ -40,7 +40,7 @@ export function checkPlausibility(pressureMmHg: number, from: PlausibleFrom): Fi
   const expected = expectedOcclusionPressureMmHg(from);
   const share = tidy(Math.abs(pressureMmHg - expected) / expected);
   // Under a cuff that is narrow for the limb the rule of thumb says less.
-  const most = from.girthCm / from.widthCm > SLIM_CUFF.girthToWidth ? SLIM_CUFF.share : plausibleShare;
+  const most = from.girthCm / from.widthCm > slimCuff.girthToWidth ? slimCuff.plausibleShare : plausibleShare;
   if (pressureMmHg <= checkAbove && share <= most) return [];
   return [
     {

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { toDecimals } from '../quantity/rounding';
-import { LIMITS } from '../rules/limits';
+import { RULES } from '../rules/catalogue';
 
 /** A quick check: the pressure in mmHg at which the palpated pulse went (rule LOP-7). */
 export const quickCheckSchema = z.object({
@@ -18,11 +18,11 @@ export const quickCheckSchema = z.object({
 
 export type QuickCheck = { atMs: number; goneMmHg: number; stepMmHg?: number | undefined };
 
-const MOST_STEP_MMHG = 10;
+const { mostStepMmHg, confirmWithinMmHg } = RULES['LOP-7'].figures.quickCheck;
 
 /** Whether a check was made finely enough to renew what it confirms (rule LOP-7). */
 export const isFine = ({ stepMmHg }: Pick<QuickCheck, 'stepMmHg'>): boolean =>
-  stepMmHg === undefined || stepMmHg <= MOST_STEP_MMHG;
+  stepMmHg === undefined || stepMmHg <= mostStepMmHg;
 
 /**
  * Whether a quick check confirms a stored occlusion pressure, in words (rule LOP-7).
@@ -30,11 +30,10 @@ export const isFine = ({ stepMmHg }: Pick<QuickCheck, 'stepMmHg'>): boolean =>
  */
 export function judgeQuickCheck(storedMmHg: number, goneMmHg: number): { confirmed: boolean; words: string } {
   const apartMmHg = toDecimals(Math.abs(goneMmHg - storedMmHg), 1);
-  const within = LIMITS.occlusionPressureMmHg.confirmWithin;
-  return apartMmHg <= within
+  return apartMmHg <= confirmWithinMmHg
     ? { confirmed: true, words: `${goneMmHg} is ${apartMmHg} from ${storedMmHg}: confirmed.` }
     : {
         confirmed: false,
-        words: `${goneMmHg} is ${apartMmHg} from ${storedMmHg}, more than ${within}: measure again.`,
+        words: `${goneMmHg} is ${apartMmHg} from ${storedMmHg}, more than ${confirmWithinMmHg}: measure again.`,
       };
 }

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { type Limb, type Position, uprightness } from '../quantity/limb';
 import { tidy, toDecimals } from '../quantity/rounding';
 import { MS_PER_DAY } from '../quantity/units';
+import { RULES } from '../rules/catalogue';
 import { isFine, judgeQuickCheck, type QuickCheck } from './quick-check';
 
 export const shelfLifeSchema = z.enum(['every-session', '7-days', '10-days', '4-weeks', '8-weeks']);
@@ -14,13 +15,7 @@ export type LimbShelfLife = { limb: Limb; shelfLife: ShelfLife };
 export const USUAL_SHELF_LIFE: ShelfLife = '4-weeks';
 
 /** How long a measured pressure may be used, in days (rule LOP-6). Every session means the same day. */
-export const SHELF_LIFE_DAYS: Record<ShelfLife, number> = {
-  'every-session': 0.5,
-  '7-days': 7,
-  '10-days': 10,
-  '4-weeks': 28,
-  '8-weeks': 56,
-};
+const SHELF_LIFE_DAYS: Record<ShelfLife, number> = RULES['LOP-6'].figures.shelfLifeDays;
 
 export const SHELF_LIFE_LABELS: Record<ShelfLife, string> = {
   'every-session': 'one session',
@@ -30,7 +25,7 @@ export const SHELF_LIFE_LABELS: Record<ShelfLife, string> = {
   '8-weeks': '8 weeks',
 };
 
-const GIRTH_CHANGE_SHARE = 0.05;
+const GIRTH_CHANGE_SHARE = RULES['LOP-6'].figures.girthChangeShare;
 
 /** What a stored pressure was measured with. */
 export type MeasuredWith = {
@@ -42,7 +37,7 @@ export type MeasuredWith = {
   quickChecks: readonly QuickCheck[];
 };
 
-const MOST_RENEWALS = 2;
+const MOST_RENEWALS = RULES['LOP-7'].figures.quickCheck.mostRenewals;
 
 /**
  * When a stored pressure was last known to be right: measured, or confirmed by a quick check since; at most twice, in steps

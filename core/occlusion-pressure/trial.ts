@@ -1,6 +1,7 @@
 import { z } from 'zod';
+import type { Finding } from '../findings/finding';
 import { halfWidth, type Interval, intersect, middle } from '../quantity/interval';
-import type { Finding } from '../rules/finding';
+import { RULES } from '../rules/catalogue';
 
 const step = z
   .number('Enter the step in mmHg.')
@@ -78,7 +79,7 @@ export function readTrial(
   return { estimateMmHg: middle(result.bracket), halfWidthMmHg: halfWidth(result.bracket) };
 }
 
-const STEP_MMHG = { noteAbove: 10, refuseAbove: 20 };
+const STEP_MMHG = RULES['LOP-2'].figures.oneDirectionStepMmHg;
 
 /** Findings on the steps of a school of one direction: its whole step is its uncertainty (rule LOP-2). */
 export function checkSteps(trials: readonly Trial[], school: ReadingSchool): Finding[] {

@@ -1,13 +1,13 @@
+import type { Finding } from '../findings/finding';
 import { pressureInForce } from '../occlusion-pressure/in-force';
 import { PROTOCOLS } from '../protocol/protocols';
-import type { Finding } from '../rules/finding';
-import { LIMITS } from '../rules/limits';
+import { RULES } from '../rules/catalogue';
 import { testInForce } from '../strength/in-force';
 import { orderRank } from './check-session';
 import { type ExerciseChoice, type SessionChoice, withPercentLop } from './choices';
 import type { Basis } from './compose';
 
-const FREE_MS = LIMITS.continuousOcclusionMs.freeFlowToRestart;
+const FREE_MS = RULES['PRO-1'].figures.continuousOcclusionMs.freeFlowToRestart;
 
 /** The session with the remedy of a finding applied; unchanged when the finding has none. */
 export function applyFix(

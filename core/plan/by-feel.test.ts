@@ -1,12 +1,12 @@
 import { describe, expect, it } from 'vitest';
 import type { TightnessFact } from '../cuff/fact';
+import { hardFindings } from '../findings/finding';
 import { boutsOf } from '../forecast/bouts';
 import { pacedReps } from '../protocol/set-work';
 import { chainOf } from '../record/chain';
 import type { ClientFacts } from '../record/facts';
 import { strangerFacts, testKitInUse, testPrescription } from '../record/record.fixture';
 import { recommend } from '../review/review';
-import { hardFindings } from '../rules/finding';
 import type { EventBody } from '../session/events';
 import { liveTimeline } from '../session/live-timeline';
 import { nextStep } from '../session/next-step';

@@ -1,10 +1,10 @@
+import type { Finding } from '../findings/finding';
 import { EXERCISES, type Library } from '../protocol/exercises';
 import { PROTOCOLS } from '../protocol/protocols';
+import type { SchoolId } from '../protocol/schools';
 import { pacedReps } from '../protocol/set-work';
 import { LIMB_LABELS } from '../quantity/limb';
-import type { Finding } from '../rules/finding';
-import { LIMITS } from '../rules/limits';
-import type { SchoolId } from '../rules/schools';
+import { RULES } from '../rules/catalogue';
 import type { ClearanceLimits } from '../screening/clearance';
 import { checkLimb, checkLimbOfExercise } from './check-limb';
 import { checkResistance } from './check-resistance';
@@ -209,8 +209,12 @@ function checkProtocolChoices({ choice, load }: Resolved): Finding[] {
       fix: { set: 'restMs', to: protocol.restMs },
     });
   }
-  const heavy = load.truePercent !== null && load.truePercent > LIMITS.percentOneRepMax.usualHigh;
-  if (heavy && Math.max(0, ...choice.sets.map(({ work }) => pacedReps(work) ?? 0)) >= 30) {
+  const heavy =
+    load.truePercent !== null && load.truePercent > RULES['LOAD-3'].figures.percentOneRepMax.usualHigh;
+  if (
+    heavy &&
+    Math.max(0, ...choice.sets.map(({ work }) => pacedReps(work) ?? 0)) >= RULES['LOAD-5'].figures.cleanReps
+  ) {
     findings.push({
       rule: 'LOAD-5',
       level: 'note',

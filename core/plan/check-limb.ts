@@ -1,12 +1,12 @@
 import type { Cuff } from '../cuff/cuff';
+import type { Finding } from '../findings/finding';
 import type { OcclusionFact } from '../occlusion-pressure/fact';
 import { fitInForce, pressureInForce } from '../occlusion-pressure/in-force';
 import { checkExercisePercent, checkPassivePercent, checkPosition } from '../pressure/check-pressure';
 import { rampLevel } from '../pressure/ramp';
 import { PROTOCOLS } from '../protocol/protocols';
+import type { SchoolId } from '../protocol/schools';
 import { LIMB_LABELS, type Limb, limbKind, type Position, uprightness } from '../quantity/limb';
-import type { Finding } from '../rules/finding';
-import type { SchoolId } from '../rules/schools';
 import { type Basis, isPostOperativeWork, type Resolved } from './compose';
 
 /** What the rules find about one limb under a measured cuff: its pressure, its position, its cuff, its age. */

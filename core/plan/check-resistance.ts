@@ -1,7 +1,7 @@
+import type { Finding } from '../findings/finding';
 import { checkLoad } from '../load/target-load';
 import { EQUIPMENT_KITS } from '../load/weight-kit';
 import { isWeighed } from '../protocol/exercise';
-import type { Finding } from '../rules/finding';
 import { testInForce } from '../strength/in-force';
 import type { Basis, Resolved } from './compose';
 

@@ -1,11 +1,11 @@
+import type { Finding } from '../findings/finding';
 import type { Exercise } from '../protocol/exercise';
 import { limbKind } from '../quantity/limb';
-import type { Finding } from '../rules/finding';
-import { LIMITS } from '../rules/limits';
+import { RULES } from '../rules/catalogue';
 import type { Resolved } from './compose';
 import { type LimbTarget, type Plan, type PlannedExercise, primingCycles } from './plan';
 
-const MOST_PER_MUSCLE = 3;
+const MOST_PER_MUSCLE = RULES.PRO.figures.mostPerMuscle;
 
 /** What the rules find about exercises together: their order, their number, and what they share (chapter 6). */
 export function checkSession(resolved: readonly Resolved[], plan: Plan): Finding[] {
@@ -43,7 +43,7 @@ function checkBetween(
       },
     ];
   }
-  const freeMs = LIMITS.continuousOcclusionMs.freeFlowToRestart;
+  const freeMs = RULES['PRO-1'].figures.continuousOcclusionMs.freeFlowToRestart;
   if (shared.length === 0 || last.restMs >= freeMs) return [];
   return [
     {

@@ -1,8 +1,8 @@
+import type { Finding } from '../findings/finding';
 import { LIMB_LABELS, limbKind } from '../quantity/limb';
 import { toDecimals } from '../quantity/rounding';
 import { MS_PER_MINUTE } from '../quantity/units';
-import type { Finding } from '../rules/finding';
-import { LIMITS } from '../rules/limits';
+import { RULES } from '../rules/catalogue';
 import { guardLimitMs, occlusionLimitMs, type Stretch, stretchesOf } from './occlusion-clock';
 import type { Plan, PlannedExercise } from './plan';
 import type { Lane, Timeline } from './timeline';
@@ -39,7 +39,7 @@ function checkLane(lane: Lane, timeline: Timeline, plan: Plan): Finding[] {
     .map((stretch) => ({ ...stretch, guardMs: guardLimitMs(lane.limb, exercisesOf(stretch, plan)) }))
     .find(({ clockMs, guardMs }) => clockMs > guardMs);
   const inAllMs = lane.inflations.reduce((sum, { fromMs, toMs }) => sum + toMs - fromMs, 0);
-  const mostMs = LIMITS.continuousOcclusionMs.guardInAll[limbKind(lane.limb)];
+  const mostMs = RULES['PRO-1'].figures.continuousOcclusionMs.guardInAll[limbKind(lane.limb)];
   return [
     ...(guarded
       ? [

@@ -1,8 +1,8 @@
 import { z } from 'zod';
 import { PROTOCOLS, type ProtocolId, protocolIdSchema, tempoIdSchema } from '../protocol/protocols';
+import { schoolIdSchema } from '../protocol/schools';
 import { setWorkSchema } from '../protocol/set-work';
 import { limbSchema, positionSchema } from '../quantity/limb';
-import { schoolIdSchema } from '../rules/schools';
 import { goalIdSchema } from './goals';
 
 const restMs = z

@@ -1,6 +1,6 @@
 import { proposedPercent } from '../pressure/ramp';
 import { PROTOCOLS } from '../protocol/protocols';
-import { SCHOOLS, type SchoolId, schoolIdSchema } from '../rules/schools';
+import { SCHOOLS, type SchoolId, schoolIdSchema } from '../protocol/schools';
 import { type ExerciseChoice, type SessionChoice, setsOf } from './choices';
 import { compile } from './compile';
 import { type Basis, composeSession } from './compose';

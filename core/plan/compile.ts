@@ -1,11 +1,12 @@
 import { PRIMING, primingMs } from '../pressure/priming';
 import { pacedReps } from '../protocol/set-work';
 import type { Limb } from '../quantity/limb';
+import { RULES } from '../rules/catalogue';
 import { type LimbTarget, type Plan, type PlannedExercise, plannedKg, primingCycles } from './plan';
 import type { Inflation, Lane, Timeline, TimelineSet } from './timeline';
 
 /** Time from inflating to the first repetition: settle the pressure and get set (rule PRS-5). */
-export const SETTLE_MS = 20_000;
+const SETTLE_MS = RULES['PRS-5'].figures.plannedMs;
 
 /**
  * The timeline a plan will follow when nobody runs late.

@@ -1,5 +1,6 @@
 import type { Cuff } from '../cuff/cuff';
 import type { FitFact, TightnessFact } from '../cuff/fact';
+import type { Finding } from '../findings/finding';
 import { type TargetLoad, targetLoad, withoutKilograms } from '../load/target-load';
 import type { WeightKit } from '../load/weight-kit';
 import type { OcclusionFact } from '../occlusion-pressure/fact';
@@ -15,7 +16,6 @@ import type { WorkMode } from '../protocol/work-mode';
 import { type Limb, limbKind, uprightness } from '../quantity/limb';
 import { newest } from '../quantity/newest';
 import type { DisplayUnits } from '../quantity/units';
-import type { Finding } from '../rules/finding';
 import type { ClearanceLimits } from '../screening/clearance';
 import type { StrengthFact } from '../strength/fact';
 import { type ServingTest, serve, sideOf } from '../strength/in-force';

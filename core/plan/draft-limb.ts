@@ -1,14 +1,14 @@
 import type { TightnessFact } from '../cuff/fact';
 import { fitInForce, pressureInForce } from '../occlusion-pressure/in-force';
+import { mostPercentLop } from '../pressure/most-percent-lop';
 import { passiveReEntryMmHg, proposedPercent, rampLevel } from '../pressure/ramp';
 import type { Exercise } from '../protocol/exercise';
 import { PROTOCOLS, type ProtocolId } from '../protocol/protocols';
+import { SCHOOLS, type SchoolId } from '../protocol/schools';
 import { type Limb, limbKind, POSITIONS, type Position } from '../quantity/limb';
 import { newest } from '../quantity/newest';
 import { tidy } from '../quantity/rounding';
 import { MS_PER_DAY } from '../quantity/units';
-import { mostPercentLop } from '../rules/limits';
-import { SCHOOLS, type SchoolId } from '../rules/schools';
 import type { LimbChoice } from './choices';
 import { type Basis, cuffFor, isPostOperativeWork } from './compose';
 

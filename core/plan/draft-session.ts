@@ -4,9 +4,9 @@ import { pressureInForce } from '../occlusion-pressure/in-force';
 import { type Equipment, type Exercise, isWeighed, type Rung } from '../protocol/exercise';
 import type { ExerciseId } from '../protocol/exercises';
 import { PROTOCOLS, type ProtocolId } from '../protocol/protocols';
+import { SCHOOLS, type SchoolId } from '../protocol/schools';
 import { LIMB_LABELS, type Limb, limbKind, type Position } from '../quantity/limb';
-import { LIMITS } from '../rules/limits';
-import { SCHOOLS, type SchoolId } from '../rules/schools';
+import { RULES } from '../rules/catalogue';
 import { testInForce } from '../strength/in-force';
 import { applyFix } from './apply-fix';
 import { orderRank } from './check-session';
@@ -47,7 +47,7 @@ export type DraftWish = {
 /** A first draft, or why there can be none; `notes` say what was decided and why. */
 export type Draft = { session: SessionChoice | null; notes: string[] };
 
-const BETWEEN_MS = LIMITS.continuousOcclusionMs.freeFlowToRestart;
+const BETWEEN_MS = RULES['PRO-1'].figures.continuousOcclusionMs.freeFlowToRestart;
 
 /**
  * A whole session for a goal, from what is on record: exercises in a sensible order, pressures, loads, protocol, rests,
@@ -262,7 +262,7 @@ export function bestKit(
   const fitting = kits
     .filter((kit) => kit.kind === EQUIPMENT_KITS[equipment] && makeableLoads(kit).length > 0)
     .map((kit) => ({ kit, ...targetLoad(oneRepMaxKg, percent, kit) }))
-    .filter(({ truePercent }) => (truePercent ?? 0) <= LIMITS.percentOneRepMax.usualHigh)
+    .filter(({ truePercent }) => (truePercent ?? 0) <= RULES['LOAD-3'].figures.percentOneRepMax.usualHigh)
     .sort((a, b) => Math.abs((a.truePercent ?? 0) - percent) - Math.abs((b.truePercent ?? 0) - percent));
   return fitting[0]?.kit;
 }

@@ -1,9 +1,10 @@
 import { type Limb, limbKind } from '../quantity/limb';
-import { LIMITS } from '../rules/limits';
+import { RULES } from '../rules/catalogue';
 import type { PlannedExercise } from './plan';
 import type { Inflation, Lane, Timeline } from './timeline';
 
-const { hard, freeFlowToRestart, guardPerExercise, guardLongLeg } = LIMITS.continuousOcclusionMs;
+const { hard, freeFlowToRestart, guardPerExercise, guardLongLeg } =
+  RULES['PRO-1'].figures.continuousOcclusionMs;
 
 /** Occluded time that counts toward the limit, in ms, for each inflation at its end (rule PRO-1). */
 export function clockAtEnds(inflations: readonly Inflation[]): number[] {

@@ -1,10 +1,10 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { hardFindings } from '../findings/finding';
 import { PROTOCOLS, protocolIdSchema, TEMPOS, tempoIdSchema } from '../protocol/protocols';
+import { type SchoolId, schoolIdSchema } from '../protocol/schools';
 import { pacedReps } from '../protocol/set-work';
 import type { Limb } from '../quantity/limb';
-import { hardFindings } from '../rules/finding';
-import { type SchoolId, schoolIdSchema } from '../rules/schools';
 import { checkTimeline } from './check-timeline';
 import { compareSchools } from './compare-schools';
 import { compile } from './compile';

@@ -1,10 +1,10 @@
 import type { Derived } from '../derivation/derived';
 import type { ExerciseId } from '../protocol/exercises';
 import type { ProtocolId, Tempo, TempoId } from '../protocol/protocols';
+import type { SchoolId } from '../protocol/schools';
 import type { SetWork } from '../protocol/set-work';
 import type { WorkMode } from '../protocol/work-mode';
 import type { Limb, Position } from '../quantity/limb';
-import type { SchoolId } from '../rules/schools';
 import type { Side } from '../strength/side';
 import type { GoalId } from './goals';
 

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { guardFindings, hardFindings } from '../findings/finding';
 import type { Limb } from '../quantity/limb';
-import { guardFindings, hardFindings } from '../rules/finding';
 import { applyFix } from './apply-fix';
 import { type ExerciseChoice, type SessionChoice, sessionChoiceSchema, setsOf } from './choices';
 import { compile } from './compile';

@@ -1,8 +1,8 @@
+import { mostPercentLop } from '../pressure/most-percent-lop';
 import type { Exercise } from '../protocol/exercise';
 import { PROTOCOLS } from '../protocol/protocols';
 import { LIMB_LABELS } from '../quantity/limb';
-
-import { LIMITS, mostPercentLop } from '../rules/limits';
+import { RULES } from '../rules/catalogue';
 import { type ServingTest, testInForce } from '../strength/in-force';
 import type { ExerciseChoice, SessionChoice } from './choices';
 import type { Basis } from './compose';
@@ -26,7 +26,8 @@ export function fitTemplate(template: SessionChoice, basis: Basis): Draft {
     const cap = mostPercentLop(PROTOCOLS[choice.protocolId].mode);
     const most = Math.min(cap, basis.limits.maxPercentLop ?? cap);
     const limbs = choice.limbs.flatMap((limb) => {
-      const percentLop = limb.kind === 'measured' ? limb.percentLop : LIMITS.exercisePercentLop.guardLow;
+      const percentLop =
+        limb.kind === 'measured' ? limb.percentLop : RULES['PRS-3'].figures.exercisePercentLop.noteBelow;
       const worn = wornChoice(limb.limb, choice.position, Math.min(percentLop, most), basis);
       if (worn) return [worn];
       notes.push(`${exercise.label}: no pressure measured on the ${LIMB_LABELS[limb.limb].toLowerCase()}.`);

@@ -1,8 +1,8 @@
+import type { Finding } from '../findings/finding';
 import type { Protocol } from '../protocol/protocols';
+import { SCHOOLS, type SchoolId } from '../protocol/schools';
 import { type Limb, limbKind, type Position, uprightness } from '../quantity/limb';
-import type { Finding } from '../rules/finding';
-import { LIMITS } from '../rules/limits';
-import { SCHOOLS, type SchoolId } from '../rules/schools';
+import { RULES } from '../rules/catalogue';
 
 /** What else bounds the share of a limb that exercises. */
 export type ExerciseBounds = {
@@ -24,21 +24,21 @@ export function checkExercisePercent(
   schoolId: SchoolId,
   { byProtocol = null, capPercentLop = null, rampPercentLop = null }: ExerciseBounds = {},
 ): Finding[] {
-  const { guardLow, gradedStartArmLow, hardHigh } = LIMITS.exercisePercentLop;
+  const { noteBelow, gradedStartArm, most } = RULES['PRS-3'].figures.exercisePercentLop;
   const kind = limbKind(limb);
-  if (percentLop > hardHigh) {
+  if (percentLop > most) {
     return [
       {
         rule: 'PRS-3',
         level: 'hard',
         subject: 'percentLop',
-        message: `${percentLop} % is above ${hardHigh} % of LOP, which nobody may exercise at.`,
-        remedy: `Set ${hardHigh} % or lower.`,
-        fix: { set: 'percentLop', to: hardHigh },
+        message: `${percentLop} % is above ${most} % of LOP, which nobody may exercise at.`,
+        remedy: `Set ${most} % or lower.`,
+        fix: { set: 'percentLop', to: most },
       },
     ];
   }
-  const low = schoolId === 'graded-start' && kind === 'arm' ? gradedStartArmLow : guardLow;
+  const low = schoolId === 'graded-start' && kind === 'arm' ? gradedStartArm : noteBelow;
   // Lower is safer: it is said, and where a clearance set it, not even that.
   if (percentLop < low) {
     if (capPercentLop !== null && percentLop <= capPercentLop && capPercentLop < low) return [];
@@ -127,28 +127,28 @@ export function checkPosition(measured: Position, exercised: Position): Finding[
  * @param reEntry after an operation the pressure is built up from below, so a low share is as it should be (rule PRS-4)
  */
 export function checkPassivePercent(percentLop: number, reEntry = false): Finding[] {
-  const { passiveLow, hardHigh } = LIMITS.passivePercentLop;
-  if (percentLop > hardHigh) {
+  const { noteBelow, most } = RULES['PRS-3'].figures.passivePercentLop;
+  if (percentLop > most) {
     return [
       {
         rule: 'PRS-3',
         level: 'hard',
         subject: 'percentLop',
         message: `${percentLop} % is above the occlusion pressure itself.`,
-        remedy: `Set ${hardHigh} % or lower.`,
-        fix: { set: 'percentLop', to: hardHigh },
+        remedy: `Set ${most} % or lower.`,
+        fix: { set: 'percentLop', to: most },
       },
     ];
   }
-  if (percentLop >= passiveLow || reEntry) return [];
+  if (percentLop >= noteBelow || reEntry) return [];
   return [
     {
       rule: 'PRS-3',
       level: 'note',
       subject: 'percentLop',
-      message: `Passive cycles are done at ${passiveLow}–${hardHigh} % of LOP.`,
-      remedy: `Set ${passiveLow} % or more.`,
-      fix: { set: 'percentLop', to: passiveLow },
+      message: `Passive cycles are done at ${noteBelow}–${most} % of LOP.`,
+      remedy: `Set ${noteBelow} % or more.`,
+      fix: { set: 'percentLop', to: noteBelow },
     },
   ];
 }

@@ -1,7 +1,8 @@
 import { roundDownToDivision } from '../quantity/rounding';
+import { RULES } from '../rules/catalogue';
 
 /** Times of one priming cycle (rule PRS-6). */
-export const PRIMING = { onMs: 30_000, offMs: 10_000, startShare: 0.6, stepMmHg: 20 } as const;
+export const PRIMING = RULES['PRS-6'].figures;
 
 /**
  * Pressures of the priming cycles in mmHg: from 60 % of the target, 20 mmHg more each cycle, until the target (rule

@@ -1,15 +1,19 @@
 import type { Derived } from '../derivation/derived';
+import { SCHOOLS, type SchoolId } from '../protocol/schools';
 import { type Limb, type LimbKind, limbKind } from '../quantity/limb';
 import { MS_PER_DAY } from '../quantity/units';
-import { SCHOOLS, type SchoolId } from '../rules/schools';
+import { RULES } from '../rules/catalogue';
 
 /** A session that was really done, as the ramp counts it: when it was opened, what kinds of limb moved in it, and how it went. */
 export type RampSession = { atMs: number; kinds: readonly LimbKind[]; tolerated: boolean };
 
-const POINTS_PER_WEEK = 5;
+const { pointsPerWeek: POINTS_PER_WEEK, layOff, reEntryMmHg: RE_ENTRY_MMHG } = RULES['PRS-4'].figures;
 const WEEK_MS = 7 * MS_PER_DAY;
-const LAY_OFF = { shortMs: 21 * MS_PER_DAY, points: 10, longMs: 42 * MS_PER_DAY } as const;
-const RE_ENTRY_MMHG = { below: 40, aDay: 10 } as const;
+const LAY_OFF = {
+  shortMs: layOff.shortDays * MS_PER_DAY,
+  points: layOff.pointsDown,
+  longMs: layOff.longDays * MS_PER_DAY,
+};
 
 /** Where somebody stands on the ramp: the share of LOP of this week, and whether it still bounds what is prescribed. */
 export type RampLevel = {

@@ -2,7 +2,7 @@ import { expandedUncertainty } from '../occlusion-pressure/estimate';
 import { METHODS, type PulseMethod } from '../occlusion-pressure/methods';
 import { type ReadingSchool, readTrial, type Trial } from '../occlusion-pressure/trial';
 import { mean } from '../quantity/statistics';
-import { LIMITS } from '../rules/limits';
+import { RULES } from '../rules/catalogue';
 import { targetPressure } from './target-pressure';
 
 /** A pressure as it was measured: what its true range depends on. Pressures in mmHg. */
@@ -49,7 +49,7 @@ export function rangeSensitivity(
   const more = [...estimates, mean(estimates)];
   return [
     rowFor('As measured', estimates, divisionMmHg),
-    ...(estimates.length < LIMITS.trials.most
+    ...(estimates.length < RULES['LOP-3'].figures.trials.most
       ? [rowFor('One more trial that agrees', more, divisionMmHg)]
       : []),
     ...(finestDivisionMmHg < divisionMmHg

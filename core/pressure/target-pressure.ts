@@ -1,6 +1,7 @@
 import type { Derived } from '../derivation/derived';
 import type { LimbKind } from '../quantity/limb';
 import { roundDownToDivision, tidy, toDecimals } from '../quantity/rounding';
+import { RULES } from '../rules/catalogue';
 
 /** Target cuff pressure in mmHg, with what share of LOP it truly is. */
 export type TargetPressure = { target: Derived; trueRange: Derived };
@@ -83,4 +84,4 @@ export function targetPressure(
 }
 
 /** The most that sitting up or standing adds to an occlusion pressure, in mmHg, where nobody measured it (rule LOP-5). */
-export const UPRIGHT_ADDS_MMHG: Record<LimbKind, number> = { leg: 45, arm: 8 };
+export const UPRIGHT_ADDS_MMHG: Record<LimbKind, number> = RULES['LOP-5'].figures.uprightAddsMmHg;

@@ -1,3 +1,4 @@
+import { RULES } from '../rules/catalogue';
 import { repMs, type Tempo } from './protocols';
 
 /** Where in a repetition the pace is: which one (from 1), which half, and how far through it (0–1). */
@@ -58,7 +59,7 @@ export function paceCues(
   return cues.filter(({ atMs }) => fromMs <= atMs && atMs < toMs);
 }
 
-const WARNING_TICKS = 5;
+const WARNING_TICKS = RULES['RUN-2'].figures.warningTicks;
 
 /** Soft ticks in the last five seconds before `startMs` that fall in [fromMs, toMs) (rule RUN-2). */
 export function restCues(startMs: number, fromMs: number, toMs: number): Cue[] {

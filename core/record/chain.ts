@@ -1,10 +1,10 @@
+import { hardFindings } from '../findings/finding';
 import { measuredWith } from '../occlusion-pressure/in-force';
 import { lastHeldMs } from '../occlusion-pressure/shelf-life';
 import { LIMB_LABELS, type Limb, type Position } from '../quantity/limb';
 import { newest } from '../quantity/newest';
 import { lengthWords, massWords } from '../quantity/units';
 import type { RuleId } from '../rules/catalogue';
-import { hardFindings } from '../rules/finding';
 import { DECISION_WORDS, judgeScreening } from '../screening/decide';
 import { screeningIsDue } from '../screening/screening';
 import type { StrengthFact } from '../strength/fact';

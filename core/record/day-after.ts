@@ -1,7 +1,8 @@
 import { newest } from '../quantity/newest';
+import { RULES } from '../rules/catalogue';
 import type { ClientFacts, SessionFact } from './facts';
 
-const ASK_FROM_MS = 12 * 60 * 60_000;
+const ASK_FROM_MS = RULES['RUN-6'].figures.askFromMs;
 
 /** The last finished session while nobody was asked about it: from half a day after it, before the next opens (RUN-6). */
 export function sessionToAskAbout(

@@ -1,8 +1,8 @@
+import { hardFindings } from '../findings/finding';
 import type { Limb } from '../quantity/limb';
 import { LIMB_LABELS } from '../quantity/limb';
 import { MS_PER_DAY } from '../quantity/units';
 import type { RuleId } from '../rules/catalogue';
-import { hardFindings } from '../rules/finding';
 import type { Clearance, ClearanceSubject } from '../screening/clearance';
 import { DAY_CHECK_HOLDS_MS, type DayCheckAnswers, judgeDayCheck } from '../screening/day-check';
 import { judgeScreening } from '../screening/decide';

@@ -1,10 +1,11 @@
+import type { Finding } from '../findings/finding';
 import type { Basis, SessionDone } from '../plan/compose';
 import type { Plan, PlannedExercise } from '../plan/plan';
 import { type Limb, limbKind } from '../quantity/limb';
 import { MS_PER_DAY } from '../quantity/units';
-import type { Finding } from '../rules/finding';
+import { RULES } from '../rules/catalogue';
 
-const MOST_PER_WEEK = 3;
+const { mostPerWeek: MOST_PER_WEEK, apartDays: APART_DAYS } = RULES['PRO-3'].figures;
 
 /**
  * How often the same limbs and muscles were trained, from opening to opening in rolling days; exactly a day or a week is
@@ -14,7 +15,7 @@ export function checkHowOften(plan: Plan, basis: Basis): Finding[] {
   const moved = plan.exercises.filter(({ mode }) => mode !== 'passive');
   const within = (days: number) =>
     basis.done.filter(({ atMs }) => basis.nowMs - atMs < days * MS_PER_DAY && atMs <= basis.nowMs);
-  return [...checkDay(moved, within(1)), ...checkWeek(moved, within(7), basis)];
+  return [...checkDay(moved, within(APART_DAYS)), ...checkWeek(moved, within(7), basis)];
 }
 
 function checkDay(moved: readonly PlannedExercise[], done: readonly SessionDone[]): Finding[] {

@@ -4,7 +4,7 @@ import type { ShelfLife } from '../occlusion-pressure/shelf-life';
 import { LIMBS, type Limb } from '../quantity/limb';
 import { newest } from '../quantity/newest';
 import { MS_PER_DAY } from '../quantity/units';
-import { LIMITS } from '../rules/limits';
+import { RULES } from '../rules/catalogue';
 import { type BloodPressure, bloodPressureLevel, meanBloodPressure } from '../screening/blood-pressure';
 import { isInForce } from '../screening/clearance';
 import { DAY_CHECK_HOLDS_MS, type DayCheck } from '../screening/day-check';
@@ -30,7 +30,7 @@ export function cuffInForce(
   return fit?.kind === 'cuff' ? fit : undefined;
 }
 
-const PROCEDURE_COUNTS_MS = 84 * MS_PER_DAY;
+const PROCEDURE_COUNTS_MS = RULES['SCR-1'].figures.procedureCountsDays * MS_PER_DAY;
 
 /**
  * Operations of the last 12 weeks, by limb (rules SCR-1, SCR-4). A screening that names none but says that there was one
@@ -96,6 +96,6 @@ export function restingPressureInForce(
   nowMs: number,
 ): BloodPressure | undefined {
   const last = newest(screenings.filter(({ bloodPressures }) => bloodPressures.length > 0));
-  if (!last || nowMs - last.atMs > LIMITS.screeningShelfLifeDays * MS_PER_DAY) return undefined;
+  if (!last || nowMs - last.atMs > RULES['SCR-1'].figures.shelfLifeDays * MS_PER_DAY) return undefined;
   return meanBloodPressure(last.bloodPressures);
 }

@@ -1,3 +1,4 @@
+import type { Finding } from '../findings/finding';
 import { goByInForce } from '../plan/apply-fix';
 import type { SessionChoice } from '../plan/choices';
 import { choicesOf } from '../plan/choices-of';
@@ -6,7 +7,6 @@ import type { LimbTarget, MeasuredTarget, Plan, PlannedExercise } from '../plan/
 import { plannedKg } from '../plan/plan';
 import { LIMB_LABELS } from '../quantity/limb';
 import type { RuleId } from '../rules/catalogue';
-import type { Finding } from '../rules/finding';
 import { basisOf } from './basis';
 import type { ClientFacts, KitInUse, PassedGuard, PrescriptionFact } from './facts';
 import { checkHowOften } from './how-often';

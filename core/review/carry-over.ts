@@ -2,7 +2,7 @@ import { makeableLoads, type WeightKit } from '../load/weight-kit';
 import type { Carried } from '../plan/draft-session';
 import { measuredLimbs, type Plan, type PlannedExercise } from '../plan/plan';
 import type { Limb } from '../quantity/limb';
-import { LIMITS } from '../rules/limits';
+import { RULES } from '../rules/catalogue';
 import type { Change } from './change';
 
 /**
@@ -30,13 +30,13 @@ export function loweredTo(plan: Plan, changes: readonly (Change | undefined)[]):
 }
 
 export function carried(exercise: PlannedExercise, change: Change, kits: readonly WeightKit[]): Carried {
-  const { hardHigh } = LIMITS.exercisePercentLop;
+  const { most } = RULES['PRS-3'].figures.exercisePercentLop;
   const percentLop = Math.max(0, ...measuredLimbs(exercise).map((limb) => limb.percentLop));
   const rests = exercise.sets.slice(0, -1).map(({ restMs }) => restMs);
   return {
     exerciseId: exercise.exerciseId,
     limbs: exercise.limbs.map(({ limb }) => limb),
-    percentLop: Math.min(Math.max(hardHigh, percentLop), percentLop + (change.pressurePoints ?? 0)),
+    percentLop: Math.min(Math.max(most, percentLop), percentLop + (change.pressurePoints ?? 0)),
     percentOneRepMax: steppedPercent(exercise, change.loadSteps ?? 0, kits),
     restMs: change.restMs ?? rests[0] ?? null,
   };
@@ -53,7 +53,7 @@ function steppedPercent({ load }: PlannedExercise, steps: number, kits: readonly
   const kg = loads[Math.max(0, chosen + steps)];
   if (kg === undefined) return asked;
   const made = (100 * kg) / load.oneRepMax.value;
-  const { usualHigh } = LIMITS.percentOneRepMax;
+  const { usualHigh } = RULES['LOAD-3'].figures.percentOneRepMax;
   if (steps > 0 && made > usualHigh) return asked;
   // A tenth more, so that rounding down to the kit lands on the step and not under it.
   const percent = Math.round((made + 0.1) * 10) / 10;

@@ -1,6 +1,7 @@
 import type { z } from 'zod';
 import { measuredLimbs, type Plan } from '../plan/plan';
-import { LIMITS, mostPercentLop } from '../rules/limits';
+import { mostPercentLop } from '../pressure/most-percent-lop';
+import { RULES } from '../rules/catalogue';
 import type { reviewChangeSchema } from '../session/events/values';
 
 /** What to change next time. Points of %LOP, kit steps of load, ms of rest; an empty change holds. */
@@ -63,10 +64,10 @@ export function whyNotChange(
   if (next > most) return `${next} % of LOP is above ${most} % (PRS-3).`;
   if (capPercentLop !== null && next > capPercentLop)
     return `${next} % is above the ${capPercentLop} % that is cleared (SCR-2).`;
-  const low = LIMITS.exercisePercentLop.gradedStartArmLow;
+  const low = RULES['PRS-3'].figures.exercisePercentLop.gradedStartArm;
   if (change.pressurePoints && next < low) return `${next} % of LOP is below ${low} % (PRS-3).`;
   const heavy = exercise?.load.kind === 'weighed' ? exercise.load.truePercent : 0;
-  if ((change.loadSteps ?? 0) > 0 && heavy >= LIMITS.percentOneRepMax.usualHigh) {
+  if ((change.loadSteps ?? 0) > 0 && heavy >= RULES['LOAD-3'].figures.percentOneRepMax.usualHigh) {
     return `The load is at ${heavy} % of 1RM already (LOAD-3).`;
   }
   return null;

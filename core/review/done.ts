@@ -1,8 +1,8 @@
 import { makeableLoads, type WeightKit } from '../load/weight-kit';
 import { measuredLimbs, type Plan, type PlannedExercise, plannedKg } from '../plan/plan';
+import { SCHOOLS } from '../protocol/schools';
 import { limbKind } from '../quantity/limb';
-import { LIMITS } from '../rules/limits';
-import { SCHOOLS } from '../rules/schools';
+import { RULES } from '../rules/catalogue';
 import { loadInHand, restInHand } from '../session/in-hand';
 import { SIGNS, type SignId } from '../session/signs';
 import { correctedReps, type SessionState, type SetRecord } from '../session/state';
@@ -70,7 +70,7 @@ export function doneOf(
 }
 
 // REV-3: hard before repetition 20 of 30 counts as not finished; other schemes in proportion.
-const HARD_BEFORE_SHARE = 20 / 30;
+const HARD_BEFORE_SHARE = RULES['REV-3'].figures.hardBeforeShare;
 
 function repsOf({ sets: planned, mode }: PlannedExercise, sets: readonly SetRecord[]): Done['reps'] {
   const asked = planned.map(({ work }) => (work.kind === 'reps' ? work.reps : null));
@@ -98,11 +98,11 @@ function pressureOf({ plan, state }: Reviewed, exercise: PlannedExercise): Done[
   );
   const kind = limbKind(target.limb);
   const graded = kind === 'arm' && plan.schoolId === 'graded-start';
-  const { gradedStartArmLow, guardLow } = LIMITS.exercisePercentLop;
+  const { gradedStartArm, noteBelow } = RULES['PRS-3'].figures.exercisePercentLop;
   return {
     heldPercent: target.percentLop + points,
     points,
-    floor: graded ? gradedStartArmLow : guardLow,
+    floor: graded ? gradedStartArm : noteBelow,
     usual: SCHOOLS[plan.schoolId].percentLop[kind].usual,
   };
 }
@@ -125,6 +125,6 @@ function loadOf(
     percent: percentOf(liftedKg),
     steps: 0 - loads.filter((kg) => kg >= liftedKg && kg < signedKg).length,
     lighter: loads.some((kg) => kg < liftedKg),
-    heavier: next !== undefined && percentOf(next) <= LIMITS.percentOneRepMax.usualHigh,
+    heavier: next !== undefined && percentOf(next) <= RULES['LOAD-3'].figures.percentOneRepMax.usualHigh,
   };
 }

@@ -1,6 +1,6 @@
 import type { PlannedExercise } from '../plan/plan';
 import type { RuleId } from '../rules/catalogue';
-import { LIMITS } from '../rules/limits';
+import { RULES } from '../rules/catalogue';
 import { SIGNS } from '../session/signs';
 import type { Change } from './change';
 import { type Bounds, type Done, doneOf, type Reviewed } from './done';
@@ -11,11 +11,11 @@ export type Recommendation = { rule: RuleId; change: Change; reason: string };
 /** Pain before the session, 0–10, null when nobody asked; the session before; what bounds the next. */
 export type ReviewContext = Bounds & { painBefore: number | null; before: Reviewed | null };
 
-const POINTS = { down: 10, up: 5 };
-const REST = { stepMs: 15_000, mostMs: 60_000 };
-const ENOUGH_SHARE = 0.8;
-const PAIN = { riseMost: 2, fine: 3, most: 5 };
-const EFFORT = { easyMost: 6, firmMost: 8 };
+const POINTS = { down: RULES['REV-1'].figures.pointsDown, up: RULES['REV-7'].figures.pointsUp };
+const { rest: REST, enoughShare: ENOUGH_SHARE } = RULES['REV-4'].figures;
+const PAIN = RULES['REV-2'].figures;
+const EASY_MOST = RULES['REV-7'].figures.effort.easyMost;
+const FIRM_MOST = RULES['REV-6'].figures.effort.firmMost;
 
 type Look = { now: Done; last: Done | null; context: ReviewContext };
 type Reps = NonNullable<Done['reps']>;
@@ -95,7 +95,8 @@ function firstSetShort({ now, context }: Look): Recommendation | null {
   const { firstShort, hardEarly } = repsIn(now);
   if (!firstShort && !hardEarly) return null;
   const what = firstShort ? 'Set one was not finished' : 'Set one became hard early';
-  const low = now.load.percent === null || now.load.percent <= LIMITS.percentOneRepMax.startLow;
+  const low =
+    now.load.percent === null || now.load.percent <= RULES['LOAD-3'].figures.percentOneRepMax.startLow;
   return low
     ? { rule: 'REV-3', change: looser(now, context), reason: `${what}, and the load is already low.` }
     : { rule: 'REV-3', change: lighter(now, context), reason: `${what}.` };
@@ -125,7 +126,7 @@ function readyForHeavy({ now, last, context }: Look): Recommendation | null {
   const atTop =
     !pressure || pressure.heldPercent >= Math.min(pressure.usual, context.capPercentLop ?? pressure.usual);
   if (!isEasy(now) || !atTop || now.load.heavier || now.load.percent === null) return null;
-  const words = `${doneWords(now)}, and no step of load is left under ${LIMITS.percentOneRepMax.usualHigh} %`;
+  const words = `${doneWords(now)}, and no step of load is left under ${RULES['LOAD-3'].figures.percentOneRepMax.usualHigh} %`;
   return last && isEasy(last)
     ? { rule: 'REV-8', change: { ...keep(now), heavyBridge: true }, reason: `${words}, twice running.` }
     : { rule: 'REV-8', change: keep(now), reason: `${words}: once more before the heavy bridge.` };
@@ -177,8 +178,8 @@ const allDone = ({ reps }: Done): boolean => reps !== null && reps.done >= reps.
 
 const bandOf = ({ lastEffort }: Done): 'easy' | 'firm' | 'hard' | 'unknown' => {
   if (lastEffort === null) return 'unknown';
-  if (lastEffort <= EFFORT.easyMost) return 'easy';
-  return lastEffort <= EFFORT.firmMost ? 'firm' : 'hard';
+  if (lastEffort <= EASY_MOST) return 'easy';
+  return lastEffort <= FIRM_MOST ? 'firm' : 'hard';
 };
 
 const isEasy = (done: Done): boolean => allDone(done) && bandOf(done) === 'easy';
@@ -220,5 +221,8 @@ function looser(now: Done, { capPercentLop }: ReviewContext): Change {
   const lowest = Math.min(floor, capPercentLop ?? floor);
   // Who already trains under the floor by a clinician's word stays.
   if (heldPercent <= lowest) return { ...keep(now), easier: true };
-  return { ...keep(now), ...toPercent(now, Math.max(lowest, heldPercent - POINTS.down)) };
+  return {
+    ...keep(now),
+    ...toPercent(now, Math.max(lowest, heldPercent - RULES['REV-3'].figures.pointsDown)),
+  };
 }

@@ -1,91 +1,130 @@
-import { HOUSE, type Rule } from './rule';
+import { HOUSE, NO_FIGURES, percent, rule, seconds } from './rule';
 
 export const pressureRules = {
-  'PRS-1': {
+  'PRS-1': rule({
     title: 'Target pressure',
-    text: 'LOP × %, rounded down to the gauge division. The true range is (target ± half a division) ÷ (LOP ∓ U), as %LOP.',
     level: 'method',
     source: HOUSE,
-  },
-  'PRS-2': {
+    by: 'pressure/target-pressure.ts targetPressure',
+    figures: NO_FIGURES,
+    words: () =>
+      'LOP × %, rounded down to the gauge division. The true range is (target ± half a division) ÷ (LOP ∓ U), as %LOP.',
+  }),
+  'PRS-2': rule({
     title: 'Schools',
-    text: 'Practitioners disagree on how much pressure. The practice picks a school; a plan may pick another.',
     level: 'note',
     source: HOUSE,
-  },
-  'PRS-3': {
+    by: 'plan/compare-schools.ts compareSchools',
+    figures: NO_FIGURES,
+    words: () =>
+      'Practitioners disagree on how much pressure. The practice picks a school; a plan may pick another.',
+  }),
+  'PRS-3': rule({
     title: 'Pressure limits',
-    text: 'Exercise: never above 80 % of LOP; over the school’s top or the ramp is a guard; below 40 % (30 for arms in graded start) is noted. Passive work: 70–100 %, lying or sitting, no load and no repetitions. Every target stops at LOP − U − half a division, so that the true range never passes 100 %.',
     level: 'hard',
     source: HOUSE,
-  },
-  'PRS-4': {
+    by: 'pressure/check-pressure.ts checkExercisePercent',
+    figures: {
+      exercisePercentLop: { noteBelow: 40, most: 80, gradedStartArm: 30 },
+      passivePercentLop: { noteBelow: 70, most: 100 },
+    },
+    words: ({ exercisePercentLop: exercise, passivePercentLop: passive }) =>
+      `Exercise: never above ${exercise.most} % of LOP; over the school’s top or the ramp is a guard; below ${exercise.noteBelow} % (${exercise.gradedStartArm} for arms in graded start) is noted. Passive work: ${passive.noteBelow}–${passive.most} %, lying or sitting, no load and no repetitions. Every target stops at LOP − U − half a division, so that the true range never passes ${passive.most} %.`,
+  }),
+  'PRS-4': rule({
     title: 'Newcomer ramp',
-    text: 'First week at the school’s start, then +5 points a week to usual, if the last session was tolerated; counted per limb kind from the first session really done, none for weeks missed. After 21 days off it begins again 10 points lower, after 42 at the start. While it runs it is the ceiling. Post-operative passive re-entry, per procedure and limb: training pressure − 40 mmHg, +10 a day until reached.',
     level: 'method',
     source: HOUSE,
-  },
-  'PRS-5': {
+    by: 'pressure/ramp.ts rampLevel',
+    figures: {
+      pointsPerWeek: 5,
+      layOff: { shortDays: 21, pointsDown: 10, longDays: 42 },
+      reEntryMmHg: { below: 40, aDay: 10 },
+    },
+    words: ({ pointsPerWeek, layOff, reEntryMmHg }) =>
+      `First week at the school’s start, then +${pointsPerWeek} points a week to usual, if the last session was tolerated; counted per limb kind from the first session really done, none for weeks missed. After ${layOff.shortDays} days off it begins again ${layOff.pointsDown} points lower, after ${layOff.longDays} at the start. While it runs it is the ceiling. Post-operative passive re-entry, per procedure and limb: training pressure − ${reEntryMmHg.below} mmHg, +${reEntryMmHg.aDay} a day until reached.`,
+  }),
+  'PRS-5': rule({
     title: 'Settling',
-    text: 'Inflate to target, two contractions of 2 s, read, top up. Repeat until within one division, three times at most. The settled pressure is recorded.',
     level: 'method',
     source: HOUSE,
-  },
-  'PRS-6': {
+    by: 'session/settling.ts settlingWords',
+    figures: { mostRounds: 3, contractions: 2, contractionMs: 2000, plannedMs: 20_000 },
+    words: ({ mostRounds, contractions, contractionMs, plannedMs }) =>
+      `Inflate to target, ${contractions} contractions of ${seconds(contractionMs)} s, read, top up. Repeat until within one division, ${mostRounds} times at most. A plan allows ${seconds(plannedMs)} s for it. The settled pressure is recorded.`,
+  }),
+  'PRS-6': rule({
     title: 'Priming cycles',
-    text: 'Optional, for newcomers and large limbs: 30 s on, 10 s off, from 60 % of target, +20 mmHg a cycle until target.',
     level: 'method',
     source: HOUSE,
-  },
-  'PRS-8': {
+    by: 'pressure/priming.ts primingPressures',
+    figures: { onMs: 30_000, offMs: 10_000, startShare: 0.6, stepMmHg: 20 },
+    words: ({ onMs, offMs, startShare, stepMmHg }) =>
+      `Optional, for newcomers and large limbs: ${seconds(onMs)} s on, ${seconds(offMs)} s off, from ${percent(startShare)} % of target, +${stepMmHg} mmHg a cycle until target.`,
+  }),
+  'PRS-8': rule({
     title: 'Re-target',
-    text: 'A new LOP changes the mmHg of a signed plan, not its %. No further away than both uncertainties together, with the same rounded targets, it confirms the plan. Otherwise one key re-targets it at the same %, checked again, as a new version.',
     level: 'hard',
     source: HOUSE,
-  },
-  'PRS-7': {
-    title: 'Arbitrary pressure',
-    text: 'Low-intensity lower-limb aerobic work without LOP starts at 130 mmHg, effort at most 8/10, marked as an arbitrary pressure. Off unless the practice turns it on.',
-    level: 'guard',
-    source: HOUSE,
-  },
-  TIGHT: {
+    by: 'record/recheck.ts confirms',
+    figures: NO_FIGURES,
+    words: () =>
+      'A new LOP changes the mmHg of a signed plan, not its %. No further away than both uncertainties together, with the same rounded targets, it confirms the plan. Otherwise one key re-targets it at the same %, checked again, as a new version.',
+  }),
+  TIGHT: rule({
     title: 'Perceived tightness',
-    text: 'For kit that cannot be measured: 0 none, 7 snug without pain, 10 pain; arm 6–7, leg 7. Start low. People misjudge it, so colour and tingling are checked every set. Never shown as %LOP.',
     level: 'guard',
     source: HOUSE,
-  },
-} as const satisfies Record<string, Rule>;
+    by: 'cuff/tightness.ts checkTightness',
+    figures: { aim: { arm: { low: 6, high: 7 }, leg: { low: 7, high: 7 } }, snug: 7, pain: 10 },
+    words: ({ aim, snug, pain }) =>
+      `For kit that cannot be measured, by how it feels: none at all, ${snug} snug without pain, ${pain} pain; arm ${aim.arm.low}–${aim.arm.high}, leg ${aim.leg.high}. Start low. People misjudge it, so colour and tingling are checked every set. Never shown as %LOP.`,
+  }),
+} as const;
 
 export const loadRules = {
-  'LOAD-1': {
+  'LOAD-1': rule({
     title: 'One-repetition maximum',
-    text: 'Per exercise, side and date. Direct, or the median of seven estimates from one set to failure (Epley, Brzycki, Lombardi, O’Conner, Mayhew, Wathen, Lander). Best between 3 and 10 repetitions; 11–15 warns; more is refused.',
     level: 'hard',
     source: HOUSE,
-  },
-  'LOAD-2': {
+    by: 'strength/one-rep-max.ts oneRepMax',
+    figures: { repsToFailure: { trustedLow: 3, trustedHigh: 10, refuseAbove: 15 } },
+    words: ({ repsToFailure: { trustedLow, trustedHigh, refuseAbove } }) =>
+      `Per exercise, side and date. Direct, or the median of seven estimates from one set to failure (Epley, Brzycki, Lombardi, O’Conner, Mayhew, Wathen, Lander). Best between ${trustedLow} and ${trustedHigh} repetitions; outside it warns; more than ${refuseAbove} is refused.`,
+  }),
+  'LOAD-2': rule({
     title: 'Shelf life of a strength test',
-    text: 'Six weeks. An injured or post-operative side is not tested: use the other side’s with a mark, or a pain-limited best.',
     level: 'hard',
     source: HOUSE,
-  },
-  'LOAD-3': {
+    by: 'strength/shelf-life.ts strengthTestIsDue',
+    figures: { shelfLifeDays: 42 },
+    words: ({ shelfLifeDays }) =>
+      `${shelfLifeDays / 7} weeks. A side that was operated on in the time that counts is not tested unless a clinician says so: use the other side’s with a mark, or a pain-limited best.`,
+  }),
+  'LOAD-3': rule({
     title: 'Target load',
-    text: '1RM × %. Start at 20–30, usual 20–40, guard above 40, never above 50. Under 20 is allowed in early rehabilitation.',
     level: 'hard',
     source: HOUSE,
-  },
-  'LOAD-4': {
+    by: 'load/target-load.ts checkLoad',
+    figures: { percentOneRepMax: { startLow: 20, startHigh: 30, usualHigh: 40, most: 50 } },
+    words: ({ percentOneRepMax: { startLow, startHigh, usualHigh, most } }) =>
+      `1RM × %. Start at ${startLow}–${startHigh}, usual up to ${usualHigh}, guard above it, never above ${most}, on the true % that the kit makes as well. Under ${startLow} is allowed in early rehabilitation. The sides match: a test of both limbs never loads one, nor one side’s two.`,
+  }),
+  'LOAD-4': rule({
     title: 'What the kit can make',
-    text: 'The load is rounded down to what the kit can make and the true % is shown. If the lightest item is above the guard: longer rest, fewer repetitions or another exercise.',
     level: 'guard',
     source: HOUSE,
-  },
-  'LOAD-5': {
+    by: 'load/weight-kit.ts makeableLoads',
+    figures: { mostLoads: 2000 },
+    words: ({ mostLoads }) =>
+      `The load is rounded down to what the kit can make and the true % is shown; the kit must suit the exercise. A load above target only where nothing lighter exists, and then it is said: longer rest, fewer repetitions or another exercise. No piece of kit makes more than ${mostLoads} loads.`,
+  }),
+  'LOAD-5': rule({
     title: 'Sanity of the load',
-    text: 'Thirty clean repetitions must be possible without the cuff.',
     level: 'note',
     source: HOUSE,
-  },
-} as const satisfies Record<string, Rule>;
+    by: 'plan/check-exercise.ts checkExercise',
+    figures: { cleanReps: 30 },
+    words: ({ cleanReps }) => `${cleanReps} clean repetitions must be possible without the cuff.`,
+  }),
+} as const;

@@ -1,46 +1,75 @@
-import { HOUSE, type Rule } from './rule';
+import { HOUSE, minutes, NO_FIGURES, rule, seconds } from './rule';
 
 export const protocolRules = {
-  PRO: {
+  PRO: rule({
     title: 'Schemes and their order',
-    text: 'One to three exercises per limb and muscle plus one functional; compound before isolated, larger before smaller. A pair may share an inflation if PRO-1 holds. Every scheme is an editable copy.',
     level: 'note',
     source: HOUSE,
-  },
-  'PRO-1': {
+    by: 'plan/check-session.ts checkSession',
+    figures: { mostPerMuscle: 3 },
+    words: ({ mostPerMuscle }) =>
+      `At most ${mostPerMuscle} exercises per limb and muscle, plus one functional; compound before isolated, larger before smaller. A pair may share an inflation if the limits of continuous occlusion hold. Every scheme is an editable copy.`,
+  }),
+  'PRO-1': rule({
     title: 'Continuous occlusion',
-    text: 'Per limb, never past 15 min on an arm or 20 min on a leg. Guard: 10 min per exercise, 15 on any limb. The clock starts again only after 60 s of free flow.',
     level: 'hard',
     source: HOUSE,
-  },
-  'PRO-2': {
+    by: 'plan/occlusion-clock.ts occlusionClockMs',
+    figures: {
+      continuousOcclusionMs: {
+        hard: { arm: 900_000, leg: 1_200_000 },
+        /** Without a clinician's reason: one exercise; a leg in aerobic work or under a shared inflation. */
+        guardPerExercise: 600_000,
+        guardLongLeg: 900_000,
+        /** In all, in one session. */
+        guardInAll: { arm: 1_200_000, leg: 1_800_000 },
+        freeFlowToRestart: 60_000,
+      },
+    },
+    words: ({ continuousOcclusionMs: ms }) =>
+      `Per limb, never past ${minutes(ms.hard.arm)} min on an arm or ${minutes(ms.hard.leg)} min on a leg. Guard: ${minutes(ms.guardPerExercise)} min per exercise, ${minutes(ms.guardLongLeg)} on a leg in aerobic work or under a shared inflation; in one session ${minutes(ms.guardInAll.arm)} min an arm, ${minutes(ms.guardInAll.leg)} a leg in all. The clock starts again only after ${seconds(ms.freeFlowToRestart)} s of free flow. Exactly at a limit is within it.`,
+  }),
+  'PRO-2': rule({
     title: 'Never four limbs',
-    text: 'A pair of arms or a pair of legs at once, never all four.',
     level: 'hard',
     source: HOUSE,
-  },
-  'PRO-3': {
+    by: 'plan/check-timeline.ts checkTimeline',
+    figures: NO_FIGURES,
+    words: () => 'A pair of arms or a pair of legs at once, never all four.',
+  }),
+  'PRO-3': rule({
     title: 'How often',
-    text: 'Two to three sessions a week per muscle group, at least 24 h apart; over three is a guard. Passive work may be daily. Blocks last 4–12 weeks.',
     level: 'guard',
     source: HOUSE,
-  },
-  'PRO-4': {
+    by: 'record/how-often.ts checkHowOften',
+    figures: { mostPerWeek: 3, apartDays: 1 },
+    words: ({ mostPerWeek, apartDays }) =>
+      `Two to ${mostPerWeek} sessions a week per muscle group, at least ${24 * apartDays} h apart for the same limbs; more is a guard, judged from opening to opening when a session opens. Passive work may be daily. Blocks last four to twelve weeks.`,
+  }),
+  'PRO-4': rule({
     title: 'Beside heavy training',
-    text: 'A finisher after main lifts, a deload week, one heavy and two BFR days, or the bridge when heavy is not possible. Maximal strength needs heavy work.',
     level: 'note',
     source: HOUSE,
-  },
-  'PRO-5': {
+    by: 'course/place-sessions.ts placeSessions',
+    figures: NO_FIGURES,
+    words: () =>
+      'A finisher after main lifts, a deload week, one heavy and two BFR days, or the bridge when heavy is not possible. Maximal strength needs heavy work.',
+  }),
+  'PRO-5': rule({
     title: 'Rehabilitation ladder',
-    text: 'Passive, isometric, unloaded, loaded isolation, functional, heavy without cuff. Each rung has entry criteria: pain, swelling, range, days since surgery, the clinician’s word.',
     level: 'guard',
     source: HOUSE,
-  },
-  'PRO-6': {
+    by: 'course/ladder.ts highestRung',
+    figures: NO_FIGURES,
+    words: () =>
+      'Passive, isometric, unloaded, loaded isolation, functional, heavy without cuff. Each rung has entry criteria: pain, swelling, range, days since surgery, the clinician’s word.',
+  }),
+  'PRO-6': rule({
     title: 'First month',
-    text: 'Isolated exercises, start pressures, two sessions a week, gradual.',
     level: 'note',
     source: HOUSE,
-  },
-} as const satisfies Record<string, Rule>;
+    by: 'course/programme.ts firstMonth',
+    figures: NO_FIGURES,
+    words: () => 'Isolated exercises, start pressures, two sessions a week, gradual.',
+  }),
+} as const;

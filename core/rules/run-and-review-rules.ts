@@ -1,115 +1,164 @@
-import { HOUSE, type Rule } from './rule';
+import { HOUSE, NO_FIGURES, percent, rule, seconds } from './rule';
 
 export const runRules = {
-  'RUN-1': {
+  'RUN-1': rule({
     title: 'Occlusion clock',
-    text: 'Which cuffs are inflated, for how long and how long is left is always visible. Alarms at 80 % and 100 % of the limit; at 100 %, deflate now until told it is done.',
     level: 'hard',
     source: HOUSE,
-  },
-  'RUN-2': {
+    by: 'session/clocks.ts limbClocks',
+    figures: { alarmAtShare: 0.8, ignoredAfterMs: 15_000 },
+    words: ({ alarmAtShare, ignoredAfterMs }) =>
+      `Which cuffs are inflated, for how long and how long is left is always visible. Alarms at ${percent(alarmAtShare)} % of the limit and at the limit; there, deflate now until told it is done. Past it by ${seconds(ignoredAfterMs)} s is recorded.`,
+  }),
+  'RUN-2': rule({
     title: 'Counting and rest',
-    text: 'The pace tone counts repetitions; the operator corrects. Rest counts down with a 5 s warning. Repetitions, stop reason, effort, joint pain and pressure are recorded.',
     level: 'method',
     source: HOUSE,
-  },
-  'RUN-3': {
+    by: 'protocol/pace.ts repsByPace',
+    figures: { warningTicks: 5, takeBackMs: 10_000 },
+    words: ({ warningTicks, takeBackMs }) =>
+      `The pace tone counts repetitions; the operator corrects. Rest counts down with a warning in its last ${warningTicks} s. An end by accident is taken back within ${seconds(takeBackMs)} s. Repetitions, stop reason, effort, joint pain and pressure are recorded.`,
+  }),
+  'RUN-3': rule({
     title: 'Signs',
-    text: 'Expected: tightness, burn, redness, bulging veins, swelling. Stop: numb or tingling, pale, blue, purple or cold skin, sharp pain, dizzy, nausea, chest pain, short of breath at rest, headache, sight. Stop means deflate at once, sit or lie, note; no restart that day for the red ones, and the limb is held until the next day for the others.',
     level: 'hard',
     source: HOUSE,
-  },
-  'RUN-4': {
+    by: 'record/holds.ts holdsOfSign',
+    figures: NO_FIGURES,
+    words: () =>
+      'Expected: tightness, burn, redness, bulging veins, swelling. Stop: numb or tingling, pale, blue, purple or cold skin, sharp pain, dizzy, nausea, chest pain, short of breath at rest, headache, sight. Stop means deflate at once, sit or lie, note; no restart that day for the red ones, and the limb is held until the next day for the others.',
+  }),
+  'RUN-4': rule({
     title: 'Changing pressure mid-session',
-    text: 'Loosen in steps of 10 mmHg or release. Pressure goes up only before a set, one step, never over the cap or the target signed.',
     level: 'hard',
     source: HOUSE,
-  },
-  'RUN-5': {
+    by: 'session/decide/pressure.ts loosen',
+    figures: { stepMmHg: 10 },
+    words: ({ stepMmHg }) =>
+      `Loosen in steps of ${stepMmHg} mmHg or release. Pressure goes up only before a set, one step, never over the cap or the target signed.`,
+  }),
+  'RUN-5': rule({
     title: 'Ending and the dose',
-    text: 'Deflate slowly, see colour return, walk a minute. Logged: total occlusion per limb, longest continuous stretch, mmHg·min, %LOP·min and kg·reps.',
     level: 'method',
     source: HOUSE,
-  },
-  'RUN-7': {
-    title: 'In hand',
-    text: 'At any moment one exercise, set, target, LOP, load, rest and pressure is in hand: what was planned, changed by every accepted correction, loosening, lightening and priming step. Everything shown, said, pumped, added up and reviewed uses it. Top up goes to the target in hand, never above it.',
-    level: 'hard',
-    source: HOUSE,
-  },
-  'RUN-9': {
-    title: 'Clocks',
-    text: 'Times come from the server’s clock; each device knows its offset. An event lies between the session’s opening and its receipt + 2 min, else it is refused with words and kept aside. Only the device that runs a session writes what the clock owes; another takes over on request.',
-    level: 'hard',
-    source: HOUSE,
-  },
-  'RUN-6': {
+    by: 'plan/dose.ts doseOf',
+    figures: NO_FIGURES,
+    words: () =>
+      'Deflate slowly, see colour return, walk a minute. Logged: total occlusion per limb, longest continuous stretch, mmHg·min, %LOP·min and kg·reps.',
+  }),
+  'RUN-6': rule({
     title: 'The day after',
-    text: 'Soreness, bruising, pinpoint bleeding and numbness are asked next day and shown at the next start. Numbness or wide bruising holds.',
     level: 'hard',
     source: HOUSE,
-  },
-} as const satisfies Record<string, Rule>;
+    by: 'record/day-after.ts sessionToAskAbout',
+    figures: { askFromMs: 43_200_000 },
+    words: ({ askFromMs }) =>
+      `Soreness, bruising, pinpoint bleeding and numbness are asked from ${seconds(askFromMs) / 3600} h on and before the next session opens. Numbness or wide bruising holds. Dark urine, marked weakness, a swollen or painful calf or arm, breathlessness, chest pain: refer urgently, and hold.`,
+  }),
+  'RUN-7': rule({
+    title: 'In hand',
+    level: 'hard',
+    source: HOUSE,
+    by: 'session/in-hand.ts inHand',
+    figures: NO_FIGURES,
+    words: () =>
+      'At any moment one exercise, set, target, LOP, load, rest and pressure is in hand: what was planned, changed by every accepted correction, loosening, lightening and priming step. Everything shown, said, pumped, added up and reviewed uses it. Top up goes to the target in hand, never above it.',
+  }),
+  'RUN-9': rule({
+    title: 'Clocks',
+    level: 'hard',
+    source: HOUSE,
+    by: 'session/clock-offset.ts clockOffsetMs',
+    figures: { afterReceiptMs: 120_000 },
+    words: ({ afterReceiptMs }) =>
+      `Times come from the server’s clock; each device knows its offset. An event lies between the session’s opening and its receipt + ${seconds(afterReceiptMs)} s, else it is refused with words and kept aside. Only the device that runs a session writes what the clock owes; another takes over on request.`,
+  }),
+} as const;
+
+const EFFORT = { easyMost: 6, firmMost: 8 } as const;
+const POINTS_DOWN = 10;
+const LONGER_REST = { stepMs: 15_000, mostMs: 60_000 } as const;
+const ENOUGH_SHARE = 0.8;
 
 export const reviewRules = {
-  'REV-1': {
+  'REV-1': rule({
     title: 'After a stop sign',
-    text: 'Hold; screen again; next time −10 points or a cap.',
     level: 'hard',
     source: HOUSE,
-  },
-  'REV-2': {
+    by: 'review/review.ts recommend',
+    figures: { pointsDown: POINTS_DOWN },
+    words: ({ pointsDown }) =>
+      `Hold; screen again; next time −${pointsDown} points or a cap, below the floor too.`,
+  }),
+  'REV-2': rule({
     title: 'Joint pain',
-    text: 'Up by more than 2, or above 5 at any time: load one step down, or one rung down. Up to 3 is fine.',
     level: 'guard',
     source: HOUSE,
-  },
-  'REV-3': {
+    by: 'review/review.ts recommend',
+    figures: { riseMost: 2, fine: 3, most: 5 },
+    words: ({ riseMost, fine, most }) =>
+      `Up by more than ${riseMost} and now above ${fine}, or above ${most} at any time: load one step down; nothing lighter: one rung down, a smaller range or less pressure. Up to ${fine} is fine.`,
+  }),
+  'REV-3': rule({
     title: 'Set one not finished',
-    text: 'Fewer than 30, or effort 8 or more before repetition 20: load down a step; already at 20 % or less: pressure −10 points, not below the floor.',
     level: 'note',
     source: HOUSE,
-  },
-  'REV-4': {
-    title: 'Total below 60 of 75',
-    text: 'Rest +15 s up to 60; already 60: load down.',
+    by: 'review/review.ts recommend',
+    figures: { hardBeforeShare: 2 / 3, hardEffort: 8, pointsDown: POINTS_DOWN },
+    words: ({ hardBeforeShare, hardEffort, pointsDown }) =>
+      `Not all of set one, or hard (the key, or effort ${hardEffort} or more) before ${Math.round(percent(hardBeforeShare))} % of it: load down a step; already at the start of the usual load or less, or nothing lighter: pressure −${pointsDown} points, not below the floor.`,
+  }),
+  'REV-4': rule({
+    title: 'Too few in all',
     level: 'note',
     source: HOUSE,
-  },
-  'REV-5': {
-    title: 'Ended in the last set',
-    text: 'With 80 % or more done: on target, hold.',
+    by: 'review/review.ts recommend',
+    figures: { enoughShare: ENOUGH_SHARE, rest: LONGER_REST },
+    words: ({ enoughShare, rest }) =>
+      `Fewer than ${percent(enoughShare)} % of all: rest +${seconds(rest.stepMs)} s, up to ${seconds(rest.mostMs)}; there already: load down.`,
+  }),
+  'REV-5': rule({
+    title: 'Ended in a later set',
     level: 'note',
     source: HOUSE,
-  },
-  'REV-6': {
-    title: 'All done, effort 7–8',
-    text: 'Hold; twice running: load +1 kit step, up to 40 %.',
+    by: 'review/review.ts recommend',
+    figures: NO_FIGURES,
+    words: () => 'Set one whole, and not too few in all (REV-4): on target, hold.',
+  }),
+  'REV-6': rule({
+    title: 'All done, not easy',
     level: 'note',
     source: HOUSE,
-  },
-  'REV-7': {
-    title: 'All done, effort 6 or less',
-    text: 'Pressure +5 points until usual; then load +1 step.',
+    by: 'review/review.ts recommend',
+    figures: { effort: EFFORT, rest: LONGER_REST },
+    words: ({ effort, rest }) =>
+      `Effort above ${effort.easyMost} up to ${effort.firmMost}: hold; twice running: load one kit step up within the usual. Above ${effort.firmMost}: hold; twice running: rest +${seconds(rest.stepMs)} s, up to ${seconds(rest.mostMs)}. Effort not noted: hold, and ask.`,
+  }),
+  'REV-7': rule({
+    title: 'All done, easy',
     level: 'note',
     source: HOUSE,
-  },
-  'REV-8': {
+    by: 'review/review.ts recommend',
+    figures: { effort: EFFORT, pointsUp: 5 },
+    words: ({ effort, pointsUp }) =>
+      `Effort ${effort.easyMost} or less: pressure +${pointsUp} points until usual, within the ramp and the cap; then one step of load within the usual.`,
+  }),
+  'REV-8': rule({
     title: 'Ready for heavy work',
-    text: 'Load at 40 % and easy twice, or 60 % 1RM tolerated without pain: propose the heavy bridge and a retest.',
     level: 'note',
     source: HOUSE,
-  },
-  'REV-10': {
+    by: 'review/review.ts recommend',
+    figures: NO_FIGURES,
+    words: () =>
+      'Pressure at usual or its cap, no step of load left within the usual, and easy twice: propose the heavy bridge and a retest.',
+  }),
+  'REV-10': rule({
     title: 'Binding review',
-    text: 'The review is answered (accepted, edited with the rule checked again, declined with a reason) before the next session of that plan opens. One computation of it serves record, draft and server.',
     level: 'hard',
     source: HOUSE,
-  },
-  'REV-9': {
-    title: 'Change against measurement error',
-    text: 'Girth ±1 cm, 1RM ±5 %, LOP ±10 mmHg, pain ±2 by default, so noise is not called progress.',
-    level: 'method',
-    source: HOUSE,
-  },
-} as const satisfies Record<string, Rule>;
+    by: 'record/session-review.ts reviewSession',
+    figures: NO_FIGURES,
+    words: () =>
+      'The review is answered (accepted, edited with the rule checked again, declined with a reason) before the next session of that plan opens. One computation of it serves record, draft and server.',
+  }),
+} as const;

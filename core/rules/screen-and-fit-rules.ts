@@ -1,67 +1,102 @@
-import { HOUSE, type Rule } from './rule';
+import { HOUSE, NO_FIGURES, rule } from './rule';
 
 export const screenRules = {
-  'SCR-1': {
+  'SCR-1': rule({
     title: 'Screen before starting',
-    text: 'A questionnaire and a resting blood pressure before the first session, after a change in health, and every 12 weeks. Each item means stop, clear or note. A practice may be stricter; a stop item is never removed.',
     level: 'hard',
     source: HOUSE,
-  },
-  'SCR-2': {
+    by: 'screening/decide.ts judgeScreening',
+    figures: {
+      shelfLifeDays: 84,
+      procedureCountsDays: 84,
+      stopAt: { systolicMmHg: 180, diastolicMmHg: 110 },
+      clearAt: { systolicMmHg: 140, diastolicMmHg: 90 },
+    },
+    words: ({ shelfLifeDays, procedureCountsDays, stopAt, clearAt }) =>
+      `A questionnaire and a resting blood pressure before the first session, after a change in health, and every ${shelfLifeDays / 7} weeks. Each item means stop, clear or note. A resting pressure of ${stopAt.systolicMmHg} or ${stopAt.diastolicMmHg} stops, ${clearAt.systolicMmHg} or ${clearAt.diastolicMmHg} needs a clearance. An operation counts for ${procedureCountsDays} days, on its limb. A practice may be stricter; a stop item is never removed.`,
+  }),
+  'SCR-2': rule({
     title: 'Clearance',
-    text: 'A clearance says who gave it, when, until when, and what it limits: a cap on %LOP, limbs, modes or an expiry. Every later number obeys the cap; lower is the default when in doubt.',
     level: 'hard',
     source: HOUSE,
-  },
-  'SCR-3': {
+    by: 'screening/clearance.ts limitsInForce',
+    figures: NO_FIGURES,
+    words: () =>
+      'A clearance says who gave it, when, until when, and what it limits: a cap on %LOP, limbs, modes or an expiry. Every later number obeys the cap; lower is the default when in doubt. One recorded later binds plans already signed.',
+  }),
+  'SCR-3': rule({
     title: 'On the day',
-    text: 'Swelling going down, skin intact, no fever, slept and hydrated, blood pressure if indicated, pain now from 0 to 10. A reading of 160/100 or above holds the session for the day.',
     level: 'hard',
     source: HOUSE,
-  },
-  'SCR-5': {
-    title: 'Holds',
-    text: 'A stop is a hold with its own record: its cause, when the server received it, who may lift it. A later answer never erases it: a clinician lifts it with a reason, or a new screening by a clinician does. Coaches cannot.',
-    level: 'hard',
-    source: HOUSE,
-  },
-  'SCR-4': {
+    by: 'screening/day-check.ts judgeDayCheck',
+    figures: { holdAt: { systolicMmHg: 160, diastolicMmHg: 100 }, painToAskAbout: 5 },
+    words: ({ holdAt, painToAskAbout }) =>
+      `Swelling going down, skin intact, no fever, slept and hydrated, blood pressure if indicated, pain now of ten; from ${painToAskAbout} it is asked about. A reading of ${holdAt.systolicMmHg} or ${holdAt.diastolicMmHg} and above holds the session for the day.`,
+  }),
+  'SCR-4': rule({
     title: 'Roles',
-    text: 'A clinician may record clearances and override guards. A coach may not, and may not prescribe post-operative or passive work.',
     level: 'hard',
     source: HOUSE,
-  },
-} as const satisfies Record<string, Rule>;
+    by: 'plan/check-exercise.ts checkExercise',
+    figures: NO_FIGURES,
+    words: () =>
+      'A clinician may record clearances, lift holds and override guards. A coach may not, and may not prescribe post-operative or passive work, change cuffs, gauges, standard exercises, shelf lives or the practice.',
+  }),
+  'SCR-5': rule({
+    title: 'Holds',
+    level: 'hard',
+    source: HOUSE,
+    by: 'record/holds.ts holdsInForce',
+    figures: NO_FIGURES,
+    words: () =>
+      'A stop is a hold with its own record: its cause, when the server received it, who may lift it. A later answer never erases it: a clinician lifts it with a reason, or a new screening by a clinician does. Coaches cannot.',
+  }),
+} as const;
 
 export const fitRules = {
-  'FIT-1': {
+  'FIT-1': rule({
     title: 'Where the cuff goes',
-    text: 'On the most proximal upper arm or thigh only; never forearm, calf or over a joint. Girth is taken there with the limb relaxed: thigh just below the greater trochanter, arm just below the armpit.',
     level: 'hard',
     source: HOUSE,
-  },
-  'FIT-2': {
+    by: 'cuff/fit.ts checkGirth',
+    figures: NO_FIGURES,
+    words: () =>
+      'On the most proximal upper arm or thigh only; never forearm, calf or over a joint. Girth is taken there with the limb relaxed: thigh just below the greater trochanter, arm just below the armpit.',
+  }),
+  'FIT-2': rule({
     title: 'Which cuff fits',
-    text: 'A cuff fits when the girth is in its range. Where two fit, take the larger, so the ends overlap. Where none fits, the range needed is said.',
     level: 'hard',
     source: HOUSE,
-  },
-  'FIT-3': {
+    by: 'cuff/fit.ts rankCuffs',
+    figures: NO_FIGURES,
+    words: () =>
+      'A cuff fits when the girth is in its range. Where two fit, take the larger, so the ends overlap; of equals, the contoured one. Where none fits, the range needed is said.',
+  }),
+  'FIT-3': rule({
     title: 'Width matters',
-    text: 'Narrow cuffs need more pressure than wide ones. A pressure never carries over between cuffs of different width.',
     level: 'hard',
     source: HOUSE,
-  },
-  'FIT-4': {
+    by: 'plan/check-limb.ts checkLimb',
+    figures: NO_FIGURES,
+    words: () =>
+      'Narrow cuffs need more pressure than wide ones. A pressure never carries over between cuffs of different width.',
+  }),
+  'FIT-4': rule({
     title: 'Snug before inflating',
-    text: 'One finger under the cuff, stem facing the operator, strap secured. A pinch means it sits too low: deflate, move it up, inflate again.',
     level: 'note',
     source: HOUSE,
-  },
-  'FIT-5': {
+    by: 'session/decide/sets.ts reFit',
+    figures: NO_FIGURES,
+    words: () =>
+      'One finger under the cuff, stem facing the operator, strap secured. A pinch means it sits too low: deflate, move it up, inflate again; the set is done again without counting against anybody.',
+  }),
+  'FIT-5': rule({
     title: 'Kit that cannot be measured',
-    text: 'Elastic wraps and straps with printed marks follow the tightness rule instead of a pressure.',
     level: 'note',
     source: HOUSE,
-  },
-} as const satisfies Record<string, Rule>;
+    by: 'plan/check-limb.ts checkLimb',
+    figures: NO_FIGURES,
+    words: () =>
+      'Elastic wraps and straps with printed marks follow the tightness rule instead of a pressure.',
+  }),
+} as const;

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { mean } from '../quantity/statistics';
+import { RULES } from '../rules/catalogue';
 import type { ItemLevel } from './items';
 
 /** One resting blood pressure in mmHg. */
@@ -27,9 +28,8 @@ export const bloodPressureSchema = z
 export type BloodPressure = z.infer<typeof bloodPressureSchema>;
 
 // Rules SCR-1 and SCR-3: at or above either figure.
-const STOP = { systolicMmHg: 180, diastolicMmHg: 110 };
-const CLEAR = { systolicMmHg: 140, diastolicMmHg: 90 };
-const HOLD_TODAY = { systolicMmHg: 160, diastolicMmHg: 100 };
+const { stopAt: STOP, clearAt: CLEAR } = RULES['SCR-1'].figures;
+const HOLD_TODAY = RULES['SCR-3'].figures.holdAt;
 
 const reaches = (reading: BloodPressure, limit: BloodPressure): boolean =>
   reading.systolicMmHg >= limit.systolicMmHg || reading.diastolicMmHg >= limit.diastolicMmHg;

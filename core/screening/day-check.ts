@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import type { Finding } from '../rules/finding';
+import type { Finding } from '../findings/finding';
+import { RULES } from '../rules/catalogue';
 import { bloodPressureSchema, bloodPressureWords, holdsToday } from './blood-pressure';
 
 export const daySignSchema = z.enum(['swelling', 'skin', 'fever', 'sleep', 'joint']);
@@ -32,7 +33,7 @@ export type DayCheck = DayCheckAnswers & { atMs: number };
 /** A check holds for the day it was made on: twelve hours, so that a night shift is one day. */
 export const DAY_CHECK_HOLDS_MS = 12 * 3_600_000;
 
-const PAIN_TO_ASK_ABOUT = 5;
+const PAIN_TO_ASK_ABOUT = RULES['SCR-3'].figures.painToAskAbout;
 
 /** Findings of a check on the day: `hard` holds the session today (rule SCR-3). */
 export function judgeDayCheck({ notWell, painNow, bloodPressure }: DayCheckAnswers): Finding[] {

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { limbSchema } from '../quantity/limb';
 import { MS_PER_DAY } from '../quantity/units';
-import { LIMITS } from '../rules/limits';
+import { RULES } from '../rules/catalogue';
 import { type BloodPressure, bloodPressureSchema } from './blood-pressure';
 import { type ItemId, itemIdSchema, SCREEN_ITEMS } from './items';
 
@@ -44,7 +44,7 @@ export type Screening = {
 
 /** Whether a screening is older than the 12 weeks it holds for (rule SCR-1). */
 export const screeningIsDue = (screening: Screening, nowMs: number): boolean =>
-  nowMs - screening.atMs > LIMITS.screeningShelfLifeDays * MS_PER_DAY;
+  nowMs - screening.atMs > RULES['SCR-1'].figures.shelfLifeDays * MS_PER_DAY;
 
 /** What changed from one screening to the next, in words; empty when nothing did. */
 export function changesSince(before: Screening, after: Pick<Screening, 'yes'>): string[] {

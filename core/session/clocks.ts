@@ -3,7 +3,7 @@ import type { Plan } from '../plan/plan';
 import { planLimitMs } from '../plan/plan-limit';
 import { repsByPace } from '../protocol/pace';
 import type { Limb } from '../quantity/limb';
-import { LIMITS } from '../rules/limits';
+import { RULES } from '../rules/catalogue';
 import { inHand } from './in-hand';
 import { liveTimeline } from './live-timeline';
 import { correctedReps, openInflation, openSet, type SessionState } from './state';
@@ -57,7 +57,7 @@ function limitInHandMs(plan: Plan, state: SessionState, limb: Limb, clockMs: num
 
 function alarmAt(shareOfLimit: number): OcclusionAlarm {
   if (shareOfLimit >= 1) return 'now';
-  return shareOfLimit >= LIMITS.alarmShareOfLimit ? 'soon' : 'none';
+  return shareOfLimit >= RULES['RUN-1'].figures.alarmAtShare ? 'soon' : 'none';
 }
 
 /** Repetitions of the set under way at `nowMs`, by the pace and the operator's corrections; `null` between sets. */

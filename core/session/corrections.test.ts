@@ -246,7 +246,7 @@ describe('a pump that reports (RUN-1, PRS-5)', () => {
       const state = fold(plan, log);
       return settlingWords(plan, state, nextStep(plan, state, at(20)));
     };
-    expect(words()).toContain('two contractions');
+    expect(words()).toContain('2 contractions of 2 s');
     expect(words(96)).toContain('top up');
     expect(words(96, 103)).toBeNull();
     expect(words(90, 92, 94)).toBeNull();

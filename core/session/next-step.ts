@@ -1,7 +1,7 @@
 import { isByFeel, type Plan, type PlannedExercise, primingCycles } from '../plan/plan';
 import { PRIMING } from '../pressure/priming';
 import type { Limb } from '../quantity/limb';
-import { LIMITS } from '../rules/limits';
+import { RULES } from '../rules/catalogue';
 import { type LimbClock, limbClocks, restLeftMs } from './clocks';
 import { inHand, isUpSince, primingOf } from './in-hand';
 import { lastSet, nextPlace, releasesAfter, type SetPlace } from './places';
@@ -118,7 +118,7 @@ function waitForFlow(
   state: SessionState,
   nowMs: number,
 ): NextStep | null {
-  const flowMs = LIMITS.continuousOcclusionMs.freeFlowToRestart;
+  const flowMs = RULES['PRO-1'].figures.continuousOcclusionMs.freeFlowToRestart;
   const restarts = (state.rest?.restMs ?? 0) - leadMs(exercise, place) >= flowMs;
   const untilMs = clocks
     .filter(({ limb }) => down.some((target) => target.limb === limb))

@@ -1,7 +1,7 @@
 import { makeableLoads, type WeightKit } from '../load/weight-kit';
 import { isByFeel, type Plan } from '../plan/plan';
 import type { RuleId } from '../rules/catalogue';
-import { LIMITS } from '../rules/limits';
+import { RULES } from '../rules/catalogue';
 import type { Offer } from './events';
 import { loadInHand, restInHand } from './in-hand';
 import { correctedReps, type SessionState } from './state';
@@ -15,9 +15,9 @@ export type OfferedChange = {
   setIndex: number;
 };
 
-const HARD_EFFORT = 8;
-const LOOSEN_MMHG = 10;
-const REST = { stepMs: 15_000, mostMs: 60_000 };
+const HARD_EFFORT = RULES['REV-3'].figures.hardEffort;
+const LOOSEN_MMHG = RULES['RUN-4'].figures.stepMmHg;
+const REST = RULES['REV-4'].figures.rest;
 
 /**
  * What a practitioner would change after a first set that fell short or felt too hard: a lighter load; at 20 % of 1RM or
@@ -80,7 +80,8 @@ export function offerAfterSet(
 
 function lighterLoad(plan: Plan, state: SessionState, exerciseIndex: number, kits: readonly WeightKit[]) {
   const load = plan.exercises[exerciseIndex]?.load;
-  if (load?.kind !== 'weighed' || load.truePercent <= LIMITS.percentOneRepMax.startLow) return null;
+  if (load?.kind !== 'weighed' || load.truePercent <= RULES['LOAD-3'].figures.percentOneRepMax.startLow)
+    return null;
   const kit = kits.find(({ id }) => id === load.weightKitId);
   const nowKg = loadInHand(state, exerciseIndex, load) ?? 0;
   return kit

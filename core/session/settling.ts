@@ -1,9 +1,10 @@
 import type { Plan } from '../plan/plan';
+import { RULES } from '../rules/catalogue';
 import { inHand } from './in-hand';
 import type { NextStep } from './next-step';
 import { openInflation, type SessionState } from './state';
 
-const MOST_ROUNDS = 3;
+const { mostRounds: MOST_ROUNDS, contractions, contractionMs } = RULES['PRS-5'].figures;
 
 /**
  * What to do before the first set under a fresh inflation: contract, read and top up, until the reading is within one
@@ -27,6 +28,6 @@ export function settlingWords(plan: Plan, state: SessionState, step: NextStep): 
   );
   if (rounds > 0 && !off) return null;
   return rounds > 0
-    ? 'It fell by more than a division: top up, contract twice, read again (PRS-5).'
-    : 'Settle: two contractions of 2 s, read the gauge, top up (PRS-5).';
+    ? `It fell by more than a division: top up, contract ${contractions} times, read again (PRS-5).`
+    : `Settle: ${contractions} contractions of ${contractionMs / 1000} s, read the gauge, top up (PRS-5).`;
 }

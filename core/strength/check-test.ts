@@ -1,5 +1,5 @@
+import type { Finding } from '../findings/finding';
 import { LIMB_LABELS, type Limb, type LimbKind, limbKind, limbSide } from '../quantity/limb';
-import type { Finding } from '../rules/finding';
 import type { Side } from './side';
 
 /**

@@ -1,12 +1,12 @@
 import { z } from 'zod';
 import type { Derived } from '../derivation/derived';
+import type { Finding } from '../findings/finding';
 import { toDecimals } from '../quantity/rounding';
 import { median } from '../quantity/statistics';
-import type { Finding } from '../rules/finding';
-import { LIMITS } from '../rules/limits';
+import { RULES } from '../rules/catalogue';
 import { FORMULA_NAMES, ONE_REP_MAX_FORMULAS } from './formulas';
 
-const { trustedLow, trustedHigh, refuseAbove } = LIMITS.repsToFailure;
+const { trustedLow, trustedHigh, refuseAbove } = RULES['LOAD-1'].figures.repsToFailure;
 
 /** One strength test: a load in kg and how often it was lifted before failure. One repetition is a direct test. */
 export const strengthTestSchema = z.object({

@@ -1,5 +1,5 @@
 import type { Practitioner } from '#contract/practice';
-import { type Finding, guardFindings, hardFindings } from '#core/rules/finding';
+import { type Finding, guardFindings, hardFindings } from '#core/findings/finding';
 import { Problem, refusedByRules } from '../problem';
 
 /**

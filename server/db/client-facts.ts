@@ -1,11 +1,11 @@
 import type { EntityManager } from '@mikro-orm/libsql';
 import type { ClientRecord, ClientSummary } from '#contract/client';
+import { guardFindings } from '#core/findings/finding';
 import { readPlan } from '#core/plan/versions/read-plan';
 import type { Limb } from '#core/quantity/limb';
 import { chainOf } from '#core/record/chain';
 import type { ClientFacts } from '#core/record/facts';
 import { cuffInForce } from '#core/record/in-force';
-import { guardFindings } from '#core/rules/finding';
 import { notFound, refusedField } from '../problem';
 import {
   ClearanceEntity,

@@ -4,13 +4,13 @@ import { liftHoldSchema, type NewShelfLife, newClientSchema, newShelfLifeSchema 
 import { newFitSchema, newStrengthTestSchema } from '#contract/measurements';
 import { checkCuff, checkGirth } from '#core/cuff/fit';
 import { checkTightness, tightnessSchema } from '#core/cuff/tightness';
+import { hardFindings } from '#core/findings/finding';
 import { USUAL_SHELF_LIFE } from '#core/occlusion-pressure/shelf-life';
 import { libraryOf } from '#core/protocol/exercises';
 import { limbKind } from '#core/quantity/limb';
 import type { ClientFacts } from '#core/record/facts';
 import { holdsOfDayCheck, holdsOfScreening, whyNotLift } from '#core/record/holds';
 import { needsBloodPressure, proceduresInForce } from '#core/record/in-force';
-import { hardFindings } from '#core/rules/finding';
 import { clearanceSchema } from '#core/screening/clearance';
 import { dayCheckSchema } from '#core/screening/day-check';
 import { SCREEN_VERSION, screeningAnswersSchema } from '#core/screening/screening';

@@ -1,13 +1,13 @@
 import { randomUUID } from 'node:crypto';
 import { Hono } from 'hono';
 import { newOcclusionSchema, newQuickCheckSchema } from '#contract/measurements';
+import { hardFindings } from '#core/findings/finding';
 import { estimateOcclusionPressure } from '#core/occlusion-pressure/estimate';
 import { checkMethod } from '#core/occlusion-pressure/methods';
 import { checkPlausibility } from '#core/occlusion-pressure/plausibility';
 import { judgeQuickCheck } from '#core/occlusion-pressure/quick-check';
 import { checkSteps } from '#core/occlusion-pressure/trial';
 import { restingPressureInForce } from '#core/record/in-force';
-import { hardFindings } from '#core/rules/finding';
 import type { Env } from '../context';
 import { readClient, requireFittedCuff } from '../db/client-facts';
 import { OcclusionPressureEntity, QuickCheckEntity, TrialEntity } from '../db/entities';

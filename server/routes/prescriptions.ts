@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { type Context, Hono } from 'hono';
 import { newPrescriptionSchema } from '#contract/prescription';
+import { type Finding, hardFindings } from '#core/findings/finding';
 import type { SessionChoice } from '#core/plan/choices';
 import { type Basis, type Composed, composeSession, UnknownChoice } from '#core/plan/compose';
 import type { Plan } from '#core/plan/plan';
@@ -8,7 +9,6 @@ import { basisOf } from '#core/record/basis';
 import type { PassedGuard } from '#core/record/facts';
 import { planInForce } from '#core/record/in-force';
 import { recheck } from '#core/record/recheck';
-import { type Finding, hardFindings } from '#core/rules/finding';
 import { passGuards } from '../access/guards';
 import type { Env } from '../context';
 import { readClient } from '../db/client-facts';

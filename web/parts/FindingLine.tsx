@@ -1,5 +1,5 @@
+import type { Finding } from '#core/findings/finding';
 import { RULES } from '#core/rules/catalogue';
-import type { Finding } from '#core/rules/finding';
 import { KeyHint } from './Button';
 
 const WORDS: Record<Finding['level'], string> = {

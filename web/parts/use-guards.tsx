@@ -1,5 +1,5 @@
 import { type ReactNode, useState } from 'react';
-import { type Finding, guardFindings, hardFindings } from '#core/rules/finding';
+import { type Finding, guardFindings, hardFindings } from '#core/findings/finding';
 import { fieldProblem } from '../data/api';
 import { usePractitioner } from '../data/queries';
 import { Field, FieldError } from './Field';

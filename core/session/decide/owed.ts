@@ -1,4 +1,5 @@
 import type { Plan } from '../../plan/plan';
+import { RULES } from '../../rules/catalogue';
 import { limbClocks } from '../clocks';
 import type { EventBody } from '../events';
 import { restInHand } from '../in-hand';
@@ -74,7 +75,7 @@ function refitsOf({ refits }: SessionState, { exerciseIndex, setIndex }: SetPlac
 }
 
 /** How long the limit may be passed before it is recorded that the alarm was ignored. */
-const IGNORED_AFTER_MS = 15_000;
+const IGNORED_AFTER_MS = RULES['RUN-1'].figures.ignoredAfterMs;
 
 /** Once an inflation: the limit was passed a while ago and the cuff is still up (rule RUN-1). */
 function ignoredAlarms(plan: Plan, state: SessionState, nowMs: number): DueEvent[] {

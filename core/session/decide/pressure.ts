@@ -1,5 +1,6 @@
 import { LIMB_LABELS, type Limb } from '../../quantity/limb';
 import { roundDownToDivision } from '../../quantity/rounding';
+import { RULES } from '../../rules/catalogue';
 import type { EventBody } from '../events';
 import {
   dueMmHg,
@@ -16,7 +17,7 @@ import { endSet } from './sets';
 
 type Of<D extends Intent['do']> = Extract<Intent, { do: D }>;
 
-const STEP_MMHG = 10;
+const STEP_MMHG = RULES['RUN-4'].figures.stepMmHg;
 
 const chosen = (hand: InHand, limb: Limb | undefined): LimbInHand[] =>
   hand.limbs.filter((target) => limb === undefined || target.limb === limb);

@@ -1,9 +1,10 @@
+import { RULES } from '../../rules/catalogue';
 import { lastSet } from '../places';
 import { defineEvent } from './define';
 import { setPlace } from './values';
 
 /** How long an accidental end of a set can be taken back (rule RUN-2). */
-export const TAKE_BACK_MS = 10_000;
+export const TAKE_BACK_MS = RULES['RUN-2'].figures.takeBackMs;
 
 export const endTakenBack = defineEvent({
   type: 'end-taken-back',

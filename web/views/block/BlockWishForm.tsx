@@ -1,8 +1,8 @@
 import { WEEKDAY_LABELS } from '#core/course/days';
 import { firstMonth } from '#core/course/programme';
 import { GOALS, goalIdSchema } from '#core/plan/goals';
+import { SCHOOLS, schoolIdSchema } from '#core/protocol/schools';
 import { LIMB_LABELS, LIMBS } from '#core/quantity/limb';
-import { SCHOOLS, schoolIdSchema } from '#core/rules/schools';
 import { Button } from '../../parts/Button';
 import { Choice } from '../../parts/Choice';
 import { Field } from '../../parts/Field';

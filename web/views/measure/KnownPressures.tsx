@@ -15,7 +15,7 @@ import { newest } from '#core/quantity/newest';
 import { toNumber } from '#core/quantity/units';
 import { ageWords } from '#core/record/age-words';
 import { proceduresInForce, shelfLifeInForce, whyDue } from '#core/record/in-force';
-import { LIMITS } from '#core/rules/limits';
+import { RULES } from '#core/rules/catalogue';
 import { api, failureWords, fieldProblem, read } from '../../data/api';
 import { usePractitioner, useRecordWrite } from '../../data/queries';
 import { Button } from '../../parts/Button';
@@ -27,7 +27,7 @@ const HistoryChart = lazy(() =>
   import('../../parts/HistoryChart').then(({ HistoryChart }) => ({ default: HistoryChart })),
 );
 
-const WITHIN_MMHG = LIMITS.occlusionPressureMmHg.confirmWithin;
+const WITHIN_MMHG = RULES['LOP-7'].figures.quickCheck.confirmWithinMmHg;
 
 /** What is known for each limb, position and cuff: the newest pressure, its age, when it is due, and its history. */
 export function KnownPressures({ client }: { client: ClientRecord }) {

@@ -8,9 +8,9 @@ import { measuredLimbs as measuredTargets, type PlannedExercise } from '#core/pl
 import { proposedPercent } from '#core/pressure/ramp';
 import { isWeighed } from '#core/protocol/exercise';
 import { PROTOCOLS, protocolIdSchema, tempoIdSchema } from '#core/protocol/protocols';
+import { SCHOOLS } from '#core/protocol/schools';
 import { LIMB_LABELS, limbKind, POSITIONS } from '#core/quantity/limb';
 import { massWords } from '#core/quantity/units';
-import { SCHOOLS } from '#core/rules/schools';
 import { testInForce } from '#core/strength/in-force';
 import { Choice } from '../../parts/Choice';
 import { Figure } from '../../parts/Figure';

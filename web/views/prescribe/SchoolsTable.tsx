@@ -3,7 +3,7 @@ import type { SessionChoice } from '#core/plan/choices';
 import { compareSchools, type SchoolRow } from '#core/plan/compare-schools';
 import type { Basis } from '#core/plan/compose';
 import { staysInflated } from '#core/plan/plan';
-import { SCHOOLS } from '#core/rules/schools';
+import { SCHOOLS } from '#core/protocol/schools';
 import { clock } from '../../parts/format';
 import { useUnits } from '../../parts/units';
 

@@ -14,7 +14,7 @@ import { isWeighed } from '#core/protocol/exercise';
 import type { ExerciseId } from '#core/protocol/exercises';
 import { PROTOCOLS, type ProtocolId } from '#core/protocol/protocols';
 import { type Limb, limbKind, limbSide } from '#core/quantity/limb';
-import { LIMITS } from '#core/rules/limits';
+import { RULES } from '#core/rules/catalogue';
 import { testInForce } from '#core/strength/in-force';
 
 const USUAL_LOAD_PERCENT = 25;
@@ -30,14 +30,15 @@ export function withProtocol(choice: ExerciseChoice, protocolId: ProtocolId): Ex
     ...choice,
     protocolId,
     tempoId: tempos.includes(choice.tempoId) ? choice.tempoId : (tempos[0] ?? choice.tempoId),
-    sets: setsOf(protocolId, restMs, LIMITS.continuousOcclusionMs.freeFlowToRestart),
+    sets: setsOf(protocolId, restMs, RULES['PRO-1'].figures.continuousOcclusionMs.freeFlowToRestart),
     limbs: percentLop ? withPercentLop(choice.limbs, percentLop.usual) : choice.limbs,
   };
 }
 
 /** An exercise on other limbs, each by its own measured pressure; limbs never measured are left out. */
 export function withLimbs(choice: ExerciseChoice, limbs: readonly Limb[], basis: Basis): ExerciseChoice {
-  const percentLop = measuredChoices(choice)[0]?.percentLop ?? LIMITS.exercisePercentLop.guardLow;
+  const percentLop =
+    measuredChoices(choice)[0]?.percentLop ?? RULES['PRS-3'].figures.exercisePercentLop.noteBelow;
   const kept = limbs
     .map((limb) => wornChoice(limb, choice.position, percentLop, basis))
     .filter((worn) => worn !== null);

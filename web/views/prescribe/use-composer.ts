@@ -1,6 +1,7 @@
 import { useMemo, useState } from 'react';
 import type { ClientRecord } from '#contract/client';
 import type { PracticeView } from '#contract/practice';
+import type { Finding } from '#core/findings/finding';
 import { applyFix } from '#core/plan/apply-fix';
 import type { ExerciseChoice, SessionChoice } from '#core/plan/choices';
 import { type Basis, type Composed, composeSession, UnknownChoice } from '#core/plan/compose';
@@ -14,7 +15,6 @@ import { limbInHand } from '#core/record/chain';
 import { planInForce } from '#core/record/in-force';
 import { carryOver, loweredTo } from '#core/review/carry-over';
 import { nextSession } from '#core/review/next-session';
-import type { Finding } from '#core/rules/finding';
 import { usePractitioner } from '../../data/queries';
 import type { LastReview } from '../../data/use-last-review';
 import type { Mend } from '../../parts/FindingLine';

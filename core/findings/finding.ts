@@ -1,6 +1,6 @@
 import type { TempoId } from '../protocol/protocols';
 import type { Position } from '../quantity/limb';
-import type { RuleId } from './catalogue';
+import type { RuleId } from '../rules/catalogue';
 
 /** A change of one choice: of the exercise a finding belongs to, or of every exercise when it belongs to none. */
 export type Fix =

@@ -1,6 +1,6 @@
 import { z } from 'zod';
-import type { ProtocolId } from '../protocol/protocols';
 import type { LimbKind } from '../quantity/limb';
+import type { ProtocolId } from './protocols';
 
 export const schoolIdSchema = z.enum([
   'clinic',
