@@ -47,7 +47,7 @@ export type WayToOpen = {
 
 const at = (person: Ready, what: string): string => `/clients/${person.client.id}/${what}`;
 
-const clearance = (nowMs: number, changes: Partial<NewClearance> = {}): NewClearance => ({
+export const clearance = (nowMs: number, changes: Partial<NewClearance> = {}): NewClearance => ({
   subjects: ['diabetes'],
   givenBy: 'Dr Test',
   byPhysician: true,
