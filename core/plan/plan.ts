@@ -4,7 +4,7 @@ import type { ProtocolId, Tempo, TempoId } from '../protocol/protocols';
 import type { SchoolId } from '../protocol/schools';
 import type { SetWork } from '../protocol/set-work';
 import type { WorkMode } from '../protocol/work-mode';
-import type { Limb, Position } from '../quantity/limb';
+import { type Limb, limbsWords, type Position } from '../quantity/limb';
 import type { Side } from '../strength/side';
 import type { GoalId } from './goals';
 
@@ -105,6 +105,16 @@ export type Plan = {
 /** Whether the cuffs of an exercise stay up in all its rests. */
 export const staysInflated = ({ sets }: { sets: readonly Pick<PlannedSet, 'release'>[] }): boolean =>
   sets.slice(0, -1).every(({ release }) => !release);
+
+/** What an exercise of a plan is called, with its limbs where another has the same name. */
+export function exerciseWords({ exercises }: Pick<Plan, 'exercises'>, exerciseIndex: number): string {
+  const exercise = exercises[exerciseIndex];
+  if (!exercise) return '';
+  const namesakes = exercises.filter(({ label }) => label === exercise.label);
+  return namesakes.length > 1
+    ? `${exercise.label}, ${limbsWords(exercise.limbs.map(({ limb }) => limb))}`
+    : exercise.label;
+}
 
 /** Limbs of an exercise whose pressure is known. */
 export const measuredLimbs = ({ limbs }: Pick<PlannedExercise, 'limbs'>): MeasuredTarget[] =>

@@ -28,6 +28,16 @@ describe('what is to be measured (LOP-5, LOP-6)', () => {
     ]);
   });
 
+  it('is what fell due where it was measured before, while there is no plan', () => {
+    const facts = {
+      ...strangerFacts,
+      fits: [fitted('left-thigh')],
+      occlusions: [testOcclusion({ position: 'standing' })],
+    };
+    expect(toMeasure(facts, 0)).toEqual([]);
+    expect(toMeasure(facts, 29 * MS_PER_DAY)).toMatchObject([{ limb: 'left-thigh', position: 'standing' }]);
+  });
+
   it('is what the plan in force trains in and does not have, or has no longer', () => {
     const facts = {
       ...strangerFacts,

@@ -10,9 +10,9 @@ export type ToMeasure = RoundItem & { why: string };
 const FIRST_POSITIONS: readonly Position[] = ['lying', 'sitting'];
 
 /**
- * Pressures to measure before the plan in force can be run, or before a first one can be drafted: of every limb under a
- * cuff, in the positions that it trains in, lying first (rules LOP-5, LOP-6). Where a position has its own, it holds or it
- * is due; where it has none, one measured more reclined serves while it holds.
+ * Pressures to measure before the plan in force can be run, or a first one drafted: of every limb under a cuff, in the
+ * positions that it trains in, else those it was measured in, lying first (rules LOP-5, LOP-6). Where a position has its
+ * own, it holds or it is due; where it has none, one measured more reclined serves while it holds.
  */
 export function toMeasure(facts: ClientFacts, nowMs: number): ToMeasure[] {
   const plan = planInForce(facts)?.plan;
@@ -21,7 +21,8 @@ export function toMeasure(facts: ClientFacts, nowMs: number): ToMeasure[] {
       limbs.some((target) => target.kind === 'measured' && target.limb === limb),
     );
     if (planned.length > 0) return planned.map(({ position }) => position);
-    return facts.occlusions.some((fact) => fact.limb === limb) ? [] : FIRST_POSITIONS;
+    const known = facts.occlusions.filter((fact) => fact.limb === limb).map(({ position }) => position);
+    return known.length > 0 ? known : FIRST_POSITIONS;
   };
   const limbs = LIMBS.filter((limb) => cuffInForce(facts, limb));
   return roundOf(limbs, POSITIONS).flatMap(({ limb, position }) => {

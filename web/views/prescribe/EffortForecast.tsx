@@ -1,6 +1,6 @@
 import type { Bout } from '#core/forecast/bouts';
 import { type Forecast, knowledgeWords, type SetForecast } from '#core/forecast/forecast';
-import type { Plan } from '#core/plan/plan';
+import { exerciseWords, type Plan } from '#core/plan/plan';
 import { useForecast } from '../../data/use-forecast';
 
 /** Likely repetitions of each set with their band. It informs; it never sets a load. */
@@ -44,7 +44,7 @@ function ForecastBars({ forecast, plan }: { forecast: Forecast; plan: Plan }) {
           <SetLine
             key={`${set.exerciseIndex}.${set.setIndex}`}
             set={set}
-            label={several ? `${plan.exercises[set.exerciseIndex]?.label}, ` : ''}
+            label={several ? `${exerciseWords(plan, set.exerciseIndex)}, ` : ''}
           />
         ))}
       </ul>
@@ -59,7 +59,7 @@ function SetLine({ set, label }: { set: SetForecast; label: string }) {
   const band = lowReps === highReps ? `${lowReps}` : `${lowReps}–${highReps}`;
   return (
     <li className="grid grid-cols-[11rem_1fr_8.5rem] items-center gap-3 border-t border-rule py-1 text-[15px]">
-      <span className="truncate">
+      <span>
         {label}set {setIndex + 1}
       </span>
       <span className="relative h-4 border-r border-b border-ink/40" aria-hidden="true">

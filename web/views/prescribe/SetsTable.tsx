@@ -58,7 +58,7 @@ export function SetsTable({
           <tr className="text-[14px] text-quiet">
             <th className="font-normal">Set</th>
             <th className="font-normal">{sets[0]?.work.kind === 'timed' ? 'Minutes' : 'Reps'}</th>
-            <th className="font-normal">To fail</th>
+            <th className="pr-2 font-normal">Failure</th>
             <th className="font-normal">Rest, s</th>
             <th className="font-normal">Cuff down</th>
             <th>

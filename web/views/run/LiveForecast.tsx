@@ -1,7 +1,7 @@
 import { memo } from 'react';
 import type { ClientRecord } from '#contract/client';
 import { boutsFromHere } from '#core/forecast/bouts-from-here';
-import type { Plan } from '#core/plan/plan';
+import { exerciseWords, type Plan } from '#core/plan/plan';
 import { libraryOf } from '#core/protocol/exercises';
 import { findSet, type SessionState } from '#core/session/state';
 import { useClient } from '../../data/queries';
@@ -36,7 +36,7 @@ function Lines({ plan, state, client }: { plan: Plan; state: SessionState; clien
       <ul className="figures text-[15px]">
         {left.slice(0, 4).map(({ exerciseIndex, setIndex, plannedReps, likelyReps, lowReps, highReps }) => (
           <li key={`${exerciseIndex}.${setIndex}`}>
-            {plan.exercises.length > 1 && `${plan.exercises[exerciseIndex]?.label}, `}set {setIndex + 1}:{' '}
+            {plan.exercises.length > 1 && `${exerciseWords(plan, exerciseIndex)}, `}set {setIndex + 1}:{' '}
             {plannedReps === null ? `${likelyReps} to failure` : `${likelyReps} of ${plannedReps}`}
             {lowReps !== highReps && ` (${lowReps}–${highReps})`}
           </li>
