@@ -133,6 +133,10 @@ describe('a programme', () => {
     const daily = Array.from({ length: 28 }, (_, i) => isoOf(MONDAY + i));
     const busy = { wish: { ...wish, perWeek: 7 }, days: daily };
     expect(checkProgramme(busy)).toMatchObject([{ rule: 'PRO-3', level: 'guard' }]);
+    const everyOther = [0, 2, 4, 6].map((day) => isoOf(MONDAY + day));
+    expect(checkProgramme({ wish: busy.wish, days: everyOther })).toMatchObject([{ rule: 'PRO-3' }]);
+    const eighth = [0, 2, 4, 7].map((day) => isoOf(MONDAY + day));
+    expect(checkProgramme({ wish: busy.wish, days: eighth })).toEqual([]);
     expect(checkProgramme({ ...busy, wish: { ...busy.wish, goal: 'passive' } })).toEqual([]);
     expect(checkProgramme({ wish, days: ['2026-05-04', '2026-05-04'] })).toMatchObject([{ level: 'hard' }]);
     expect(checkProgramme(programme)).toEqual([]);

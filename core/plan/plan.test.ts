@@ -10,7 +10,7 @@ import { compareSchools } from './compare-schools';
 import { compile } from './compile';
 import { composeSession } from './compose';
 import { doseOf } from './dose';
-import { clockAtEnds, fenceMs, occlusionClockMs } from './occlusion-clock';
+import { clockAtEnds, fenceMs, occlusionClockMs, stretchesOf } from './occlusion-clock';
 import type { Plan } from './plan';
 import {
   measuredTarget,
@@ -67,6 +67,9 @@ describe('occlusion clock (PRO-1)', () => {
   it('pauses below 60 s of free flow and starts again at 60 s', () => {
     expect(clockAtEnds([up(0, 5 * MIN), up(5.5 * MIN, 8 * MIN)])).toEqual([5 * MIN, 7.5 * MIN]);
     expect(clockAtEnds([up(0, 5 * MIN), up(6 * MIN, 8 * MIN)])).toEqual([5 * MIN, 2 * MIN]);
+    const stretches = (from: number) =>
+      stretchesOf(lane('left-thigh', up(0, 5 * MIN), up(from, 8 * MIN)), { sets: [] }).length;
+    expect([stretches(6 * MIN - 1), stretches(6 * MIN)]).toEqual([1, 2]);
     expect(occlusionClockMs([up(0, 5 * MIN)], 6 * MIN)).toBe(0);
     expect(occlusionClockMs([up(0, 5 * MIN)], 5.9 * MIN)).toBe(5 * MIN);
   });

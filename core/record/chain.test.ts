@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { testOcclusion } from '../plan/plan.fixture';
+import { composeSession } from '../plan/compose';
+import { testBasis, testExercise, testOcclusion, testSession, testStrength } from '../plan/plan.fixture';
 import type { Clearance } from '../screening/clearance';
 import type { DayCheck } from '../screening/day-check';
 import type { ItemId } from '../screening/items';
@@ -15,6 +16,7 @@ import {
   strangerFacts,
   testFacts,
   testKitInUse,
+  testPrescription,
   testScreening,
   testSessionFact,
 } from './record.fixture';
@@ -199,6 +201,35 @@ describe('the chain', () => {
       occlusions: ready.occlusions.map((lop) => ({ ...lop, limb: 'right-thigh' as const })),
     };
     expect(link(facts, 'measure')?.state).toBe('missing');
+  });
+
+  it('asks for a test that may load the limbs of the plan: one side’s never loads two (LOAD-3)', () => {
+    const pair = testExercise(
+      {},
+      {
+        limbs: (['left-thigh', 'right-thigh'] as const).map((limb) => ({
+          kind: 'measured',
+          limb,
+          occlusionId: limb === 'right-thigh' ? 'lop-right' : 'lop',
+          percentLop: 60,
+        })),
+      },
+    );
+    const both = testStrength({ side: 'both', atMs: ago(5) });
+    const { plan } = composeSession(
+      { ...testSession(), exercises: [pair] },
+      testBasis({ strengthTests: [both] }),
+    );
+    const loadOf = (side: 'left' | 'right' | 'both') =>
+      link(
+        {
+          ...ready,
+          prescriptions: [testPrescription({ plan })],
+          strengthTests: [testStrength({ side, atMs: ago(5) })],
+        },
+        'load',
+      )?.state;
+    expect([loadOf('both'), loadOf('left'), loadOf('right')]).toEqual(['good', 'missing', 'missing']);
   });
 
   it('speaks of sessions run and open', () => {

@@ -65,6 +65,18 @@ describe('fold', () => {
     expect(state.limbs).toEqual([]);
   });
 
+  it('keeps the first end of a set that two devices end, and a reason noted before it', () => {
+    const ends: [number, EventBody][] = [
+      [0, { type: 'session-started' }],
+      [5, { type: 'set-started', ...first }],
+      [50, { type: 'set-noted', ...first, reason: 'pain' }],
+      [60, { type: 'set-ended', ...first, reps: 27, reason: 'done' }],
+      [62, { type: 'set-ended', ...first, reps: 28, reason: 'failure' }],
+    ];
+    const [set] = fold(plan, logOf(ends)).sets;
+    expect(set).toMatchObject({ countedReps: 27, reason: 'pain', endedAtMs: START_MS + 60_000 });
+  });
+
   it('takes a second inflation of a cuff that is up as a change of pressure, not a new clock', () => {
     const state = fold(
       plan,
@@ -156,6 +168,18 @@ describe('dose (RUN-5)', () => {
       pressureTimeMmHgMin: (104 * 15 + 100 * 255) / 60,
     });
     expect(dose.limbs[0]?.relativePressureTimePercentLopMin).toBeCloseTo((451 / 174) * 100, 4);
+  });
+
+  it('names the longest stretch, wherever in the session it was', () => {
+    const stretches: [number, EventBody][] = [
+      [0, { type: 'session-started' }],
+      [0, { type: 'cuff-inflated', ...left }],
+      [300, { type: 'cuff-released', limb: 'left-thigh' }],
+      [360, { type: 'cuff-inflated', ...left }],
+      [420, { type: 'cuff-released', limb: 'left-thigh' }],
+    ];
+    const { limbs } = doseOf(liveTimeline(plan, fold(plan, logOf(stretches)), START_MS + 500_000));
+    expect(limbs[0]).toMatchObject({ longestContinuousMs: 300_000, totalOcclusionMs: 360_000 });
   });
 
   it('counts a cuff left up after the session was called finished', () => {

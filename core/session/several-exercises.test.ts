@@ -87,6 +87,28 @@ describe('a session of several exercises and priming (PRO-1, PRS-6)', () => {
     ]);
   });
 
+  it('gives the next exercise its whole rest: only within one does the cuff come up before it is over', () => {
+    const released = testExercise({ protocolId: 'release-75' });
+    const two = compose(released, released);
+    const log: (readonly [number, EventBody])[] = [...begun];
+    const lengths = two.exercises[0]?.sets.map(({ lastsMs }) => lastsMs / 1000) ?? [];
+    let from = 20;
+    lengths.forEach((seconds, setIndex) => {
+      log.push(...ended(two, 0, setIndex, from));
+      log.push([from + seconds, { type: 'cuff-released', limb: 'left-thigh' }]);
+      const rest = (two.exercises[0]?.sets[setIndex]?.restMs ?? 0) / 1000;
+      if (setIndex < lengths.length - 1) {
+        expect(stepAt(two, from + seconds + rest - 5, log)).toMatchObject({ do: 'inflate' });
+        log.push([from + seconds + rest - 5, { type: 'cuff-inflated', ...left }]);
+      } else {
+        const over = from + seconds + rest;
+        expect(stepAt(two, over - 4, log)).toMatchObject({ do: 'wait', why: 'rest', untilMs: at(over) });
+        expect(stepAt(two, over, log)).toMatchObject({ do: 'inflate', place: { exerciseIndex: 1 } });
+      }
+      from += seconds + rest;
+    });
+  });
+
   it('releases the limb that rests before the other one goes up', () => {
     const two = compose(press, testExercise({ limb: 'right-thigh' }));
     const log = [...begun, ...ended(two, 0, 0, 20), ...ended(two, 0, 1, 155)];
