@@ -78,8 +78,9 @@ export function checkExercisePercent(
       },
     ];
   }
+  // A protocol that works above the school's top is done at that top.
   const range = byProtocol
-    ? { low: byProtocol.low, high: Math.min(byProtocol.high, top) }
+    ? { low: Math.min(byProtocol.low, top), high: Math.min(byProtocol.high, top) }
     : { low: start, high: top };
   if (percentLop >= range.low && percentLop <= range.high) return [];
   const who = byProtocol ? 'This protocol' : SCHOOLS[schoolId].label;
