@@ -1,7 +1,9 @@
 import { v4 as newId } from 'uuid';
 import { describe, expect, it } from 'vitest';
 import { type Api, CLEAR, DAY_MS, measuredClient, prescriptionFor, startApi } from './api.fixture';
-import { type Ready, ready, trainToday, WAYS_TO_OPEN, WAYS_TO_SIGN } from './forbidden.fixture';
+import { type Ready, ready, trainToday } from './forbidden.fixture';
+import { WAYS_TO_OPEN } from './forbidden-to-open.fixture';
+import { WAYS_TO_SIGN } from './forbidden-to-sign.fixture';
 
 const REASON = { overrideReason: 'I insist' };
 

@@ -25,6 +25,8 @@ export type Finding = {
   remedy: string;
   /** Place in the session of the exercise it belongs to, where it belongs to one. */
   exerciseIndex?: number;
+  /** May be signed as it is, but a session does not open on it (rule START-1). */
+  hardWhenRun?: true;
   /** The remedy as a change that can be applied at once, where there is one. */
   fix?: Fix;
 };

@@ -157,6 +157,7 @@ function checkDue(limb: Limb, reason: string | undefined): Finding[] {
       subject: 'percentLop',
       message: `The pressure of the ${LIMB_LABELS[limb].toLowerCase()} is due: ${reason}.`,
       remedy: 'Measure again before it is run.',
+      hardWhenRun: true,
     },
   ];
 }

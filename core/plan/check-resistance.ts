@@ -2,6 +2,7 @@ import type { Finding } from '../findings/finding';
 import { checkLoad } from '../load/target-load';
 import { EQUIPMENT_KITS } from '../load/weight-kit';
 import { isWeighed } from '../protocol/exercise';
+import { RULES } from '../rules/catalogue';
 import { testInForce } from '../strength/in-force';
 import type { Basis, Resolved } from './compose';
 
@@ -81,8 +82,9 @@ function checkTestDue({ test }: Resolved, { due }: Basis): Finding[] {
       rule: 'LOAD-2',
       level: 'note',
       subject: 'strengthTestId',
-      message: `The strength test is ${age}; it holds 6 weeks.`,
+      message: `The strength test is ${age}; it holds ${RULES['LOAD-2'].figures.shelfLifeDays / 7} weeks.`,
       remedy: 'Test again before it is run.',
+      hardWhenRun: true,
     },
   ];
 }

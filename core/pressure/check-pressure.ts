@@ -1,5 +1,4 @@
 import type { Finding } from '../findings/finding';
-import type { Protocol } from '../protocol/protocols';
 import { SCHOOLS, type SchoolId } from '../protocol/schools';
 import { type Limb, limbKind, type Position, uprightness } from '../quantity/limb';
 import { RULES } from '../rules/catalogue';
@@ -7,7 +6,7 @@ import { RULES } from '../rules/catalogue';
 /** What else bounds the share of a limb that exercises. */
 export type ExerciseBounds = {
   /** The share the protocol brings with it, before which the school's start steps back. */
-  byProtocol?: Protocol['percentLop'];
+  byProtocol?: { low: number; high: number } | null;
   /** What a clearance caps it at (rule SCR-2). */
   capPercentLop?: number | null;
   /** What the newcomer's ramp allows this week (rule PRS-4). */

@@ -5,6 +5,7 @@ import { LIMB_LABELS, type Limb, type Position } from '../quantity/limb';
 import { newest } from '../quantity/newest';
 import { lengthWords, massWords } from '../quantity/units';
 import type { RuleId } from '../rules/catalogue';
+import { RULES } from '../rules/catalogue';
 import { DECISION_WORDS, judgeScreening } from '../screening/decide';
 import { screeningIsDue } from '../screening/screening';
 import type { StrengthFact } from '../strength/fact';
@@ -238,7 +239,12 @@ function strengthLink(facts: ClientFacts, test: StrengthFact | undefined, nowMs:
   const figure = massWords(test.oneRepMax.value, facts.units.mass);
   const words = `${exerciseLabel(facts, test.exerciseId)}, ${test.side}: 1RM ${figure}, ${ageWords(test.atMs, nowMs)}`;
   return strengthTestIsDue(test, nowMs)
-    ? { ...common, state: 'due', figure, reason: `${words}; it holds 6 weeks.` }
+    ? {
+        ...common,
+        state: 'due',
+        figure,
+        reason: `${words}; it holds ${RULES['LOAD-2'].figures.shelfLifeDays / 7} weeks.`,
+      }
     : { ...common, state: 'good', figure, reason: `${words}.` };
 }
 

@@ -6,7 +6,6 @@ import { type Basis, type Composed, composeSession, UnknownChoice } from '../pla
 import type { LimbTarget, MeasuredTarget, Plan, PlannedExercise } from '../plan/plan';
 import { plannedKg } from '../plan/plan';
 import { LIMB_LABELS } from '../quantity/limb';
-import type { RuleId } from '../rules/catalogue';
 import { basisOf } from './basis';
 import type { ClientFacts, KitInUse, PassedGuard, PrescriptionFact } from './facts';
 import { checkHowOften } from './how-often';
@@ -76,13 +75,9 @@ const keyOf = ({
 }: Pick<PassedGuard, 'rule' | 'subject'> & { exerciseIndex?: number | null }): string =>
   `${rule} ${subject} ${exerciseIndex ?? ''}`;
 
-const DUE: readonly RuleId[] = ['LOP-6', 'LOAD-2'];
-
 /** What may be signed as due does not open: a measurement out of date is made again first (rule START-1). */
 const dueIsHard = (finding: Finding): Finding =>
-  DUE.includes(finding.rule) && finding.remedy.endsWith('before it is run.')
-    ? { ...finding, level: 'hard' }
-    : finding;
+  finding.hardWhenRun ? { ...finding, level: 'hard' } : finding;
 
 function changesOf(signed: Plan, now: Plan): Finding[] {
   return signed.exercises.flatMap((exercise, exerciseIndex) => {

@@ -33,7 +33,7 @@ export type DayCheck = DayCheckAnswers & { atMs: number };
 /** A check holds for the day it was made on: twelve hours, so that a night shift is one day. */
 export const DAY_CHECK_HOLDS_MS = 12 * 3_600_000;
 
-const PAIN_TO_ASK_ABOUT = RULES['SCR-3'].figures.painToAskAbout;
+const { painToAskAbout: PAIN_TO_ASK_ABOUT, holdAt } = RULES['SCR-3'].figures;
 
 /** Findings of a check on the day: `hard` holds the session today (rule SCR-3). */
 export function judgeDayCheck({ notWell, painNow, bloodPressure }: DayCheckAnswers): Finding[] {
@@ -49,7 +49,7 @@ export function judgeDayCheck({ notWell, painNow, bloodPressure }: DayCheckAnswe
       rule: 'SCR-3',
       level: 'hard',
       subject: 'bloodPressure',
-      message: `Blood pressure ${bloodPressureWords(bloodPressure)} today is at or above 160 or 100.`,
+      message: `Blood pressure ${bloodPressureWords(bloodPressure)} today is at or above ${holdAt.systolicMmHg} or ${holdAt.diastolicMmHg}.`,
       remedy: 'Not today: rest, measure again, and refer if it stays.',
     });
   }

@@ -1,0 +1,221 @@
+import type { ClientRecord } from '#contract/client';
+import type { NewClearance } from '#contract/measurements';
+import type { NewPrescription } from '#contract/prescription';
+import type { ExerciseChoice, LoadChoice } from '#core/plan/choices';
+import type { RuleId } from '#core/rules/catalogue';
+import { type Api, FIT, prescriptionFor } from './api.fixture';
+
+/** Somebody with every link good, a signed plan and a check of today. */
+import { clearance, largeCuff, measureAgain, testAgain } from './forbidden.fixture';
+
+export type WayToSign = {
+  way: string;
+  rule: RuleId | null;
+  /** What happens before it is posted. */
+  first?: (api: Api, client: ClientRecord) => Promise<unknown>;
+  plan: (plan: NewPrescription, client: ClientRecord) => unknown;
+};
+
+const only = (change: (exercise: ExerciseChoice) => unknown) => (plan: NewPrescription) => ({
+  ...plan,
+  exercises: plan.exercises.map(change),
+});
+
+const withPercent = (percentLop: number): WayToSign => ({
+  way: `${percentLop} % of LOP`,
+  rule: 'PRS-3',
+  plan: (_, client) => prescriptionFor(client, { percentLop }),
+});
+
+const withLoad = (percentOneRepMax: number): WayToSign => ({
+  way: `${percentOneRepMax} % of 1RM`,
+  rule: 'LOAD-3',
+  plan: (_, client) => prescriptionFor(client, { percentOneRepMax }),
+});
+
+const limbs = (changes: object) =>
+  only((exercise) => ({ ...exercise, limbs: exercise.limbs.map((limb) => ({ ...limb, ...changes })) }));
+const load = (changes: Partial<LoadChoice>) =>
+  only((exercise) => ({ ...exercise, load: { ...exercise.load, ...changes } }));
+const sets = (changes: object) =>
+  only((exercise) => ({ ...exercise, sets: exercise.sets.map((set) => ({ ...set, ...changes })) }));
+
+export const WAYS_TO_SIGN: WayToSign[] = [
+  ...[81, 85, 90, 100, 129, 150, 200].map(withPercent),
+  ...[51, 55, 75, 100, 200].map(withLoad),
+  ...[0, -10, 201, Number.NaN].map(
+    (percentLop): WayToSign => ({
+      way: `a share of ${percentLop} %`,
+      rule: null,
+      plan: limbs({ percentLop }),
+    }),
+  ),
+  ...[0, -5, 201].map(
+    (percentOneRepMax): WayToSign => ({
+      way: `a load of ${percentOneRepMax} %`,
+      rule: null,
+      plan: load({ percentOneRepMax }),
+    }),
+  ),
+  ...(['right-thigh', 'left-arm', 'right-arm'] as const).map(
+    (limb): WayToSign => ({
+      way: `the pressure of the left thigh on the ${limb}`,
+      rule: null,
+      plan: limbs({ limb }),
+    }),
+  ),
+  { way: 'a pressure that is nobody’s', rule: null, plan: limbs({ occlusionId: 'nobody’s' }) },
+  { way: 'a strap that is not in the kit', rule: null, plan: limbs({ kind: 'by-feel', strapId: 'none' }) },
+  { way: 'a test that is nobody’s', rule: null, plan: load({ strengthTestId: 'nobody’s' }) },
+  { way: 'weights that are not in the kit', rule: null, plan: load({ weightKitId: 'none' }) },
+  { way: 'a share of 1RM in bands', rule: null, plan: load({ weightKitId: 'bands' }) },
+  {
+    way: 'a test of another exercise',
+    rule: null,
+    plan: only((exercise) => ({ ...exercise, exerciseId: 'leg-press' })),
+  },
+  {
+    way: 'an exercise that is in no library',
+    rule: null,
+    plan: only((exercise) => ({ ...exercise, exerciseId: 'juggling' })),
+  },
+  {
+    way: 'an arm exercise under a thigh cuff',
+    rule: null,
+    plan: only((exercise) => ({ ...exercise, exerciseId: 'biceps-curl' })),
+  },
+  {
+    way: 'lying, on a pressure that was measured sitting',
+    rule: 'LOP-5',
+    plan: only((exercise) => ({ ...exercise, position: 'lying' })),
+  },
+  {
+    way: 'rests that keep the leg occluded for more than 20 min',
+    rule: 'PRO-1',
+    plan: sets({ restMs: 360_000 }),
+  },
+  { way: 'a negative rest', rule: null, plan: sets({ restMs: -1 }) },
+  { way: 'a rest of an hour', rule: null, plan: sets({ restMs: 3_600_000 }) },
+  { way: 'sets of nothing', rule: null, plan: sets({ work: { kind: 'reps', reps: 0 } }) },
+  { way: 'sets of half a repetition', rule: null, plan: sets({ work: { kind: 'reps', reps: 0.5 } }) },
+  { way: 'sets of no time', rule: null, plan: sets({ work: { kind: 'timed', ms: 0 } }) },
+  { way: 'no sets', rule: null, plan: only((exercise) => ({ ...exercise, sets: [] })) },
+  {
+    way: 'thirteen sets',
+    rule: null,
+    plan: only((exercise) => ({ ...exercise, sets: Array(13).fill(exercise.sets[0]) })),
+  },
+  { way: 'no exercise', rule: null, plan: (plan) => ({ ...plan, exercises: [] }) },
+  {
+    way: 'nine exercises',
+    rule: null,
+    plan: (plan) => ({ ...plan, exercises: Array(9).fill(plan.exercises[0]) }),
+  },
+  { way: 'no limb', rule: null, plan: only((exercise) => ({ ...exercise, limbs: [] })) },
+  {
+    way: 'one limb under two cuffs',
+    rule: null,
+    plan: only((exercise) => ({ ...exercise, limbs: [...exercise.limbs, ...exercise.limbs] })),
+  },
+  {
+    way: 'three limbs at once',
+    rule: null,
+    plan: only((exercise) => ({
+      ...exercise,
+      limbs: [...exercise.limbs, ...exercise.limbs, ...exercise.limbs],
+    })),
+  },
+  { way: 'an unknown school', rule: null, plan: (plan) => ({ ...plan, schoolId: 'no-limits' }) },
+  {
+    way: 'an unknown protocol',
+    rule: null,
+    plan: only((exercise) => ({ ...exercise, protocolId: 'until-it-hurts' })),
+  },
+  {
+    way: 'moving work by a passive protocol, to get its higher pressure',
+    rule: null,
+    plan: (_, client) => prescriptionFor(client, { protocolId: 'passive-recovery', percentLop: 100 }),
+  },
+  {
+    way: 'passive work with a load',
+    rule: null,
+    plan: (_, client) =>
+      prescriptionFor(client, { exerciseId: 'passive-cuff-leg', protocolId: 'passive-recovery' }),
+  },
+  {
+    way: 'passive work with repetitions',
+    rule: null,
+    plan: (plan) => ({
+      ...plan,
+      exercises: plan.exercises.map((exercise) => ({
+        ...exercise,
+        exerciseId: 'passive-cuff-leg',
+        load: { kind: 'unweighed', with: 'limb weight only' },
+      })),
+    }),
+  },
+  ...[120, 250].map(
+    (goneMmHg): WayToSign => ({
+      way: `a pressure that was measured again since, at ${goneMmHg}`,
+      rule: 'START-2',
+      first: (api, client) => measureAgain(api, client, goneMmHg),
+      plan: (plan) => plan,
+    }),
+  ),
+  ...[10, 60].map(
+    (loadKg): WayToSign => ({
+      way: `a 1RM that was tested again since, with ${loadKg} kg`,
+      rule: 'START-2',
+      first: (api, client) => testAgain(api, client, loadKg),
+      plan: (plan) => plan,
+    }),
+  ),
+  {
+    way: 'a pressure of another cuff width',
+    rule: 'FIT-3',
+    first: async (api, client) => {
+      api.clock.nowMs += 1_000;
+      await api.post(`/clients/${client.id}/fits`, { ...FIT, girthCm: 49, cuffId: 'thigh-small' });
+    },
+    plan: (plan) => plan,
+  },
+  ...[
+    { canOcclude: false },
+    { girthHighCm: 54 },
+    { girthLowCm: 56 },
+    { maxPressureMmHg: 60 },
+    { limbKind: 'arm' },
+    { widthCm: 13 },
+  ].map(
+    (change): WayToSign => ({
+      way: `a cuff with ${JSON.stringify(change)}`,
+      rule: null,
+      first: (api) => api.post('/practice/kit', largeCuff(change)),
+      plan: (plan) => plan,
+    }),
+  ),
+  {
+    way: 'a cuff that has been retired',
+    rule: null,
+    first: (api) => api.post('/practice/kit/retire', { list: 'cuffs', id: 'thigh-large' }),
+    plan: (plan) => plan,
+  },
+  ...(
+    [
+      ['a cap of 30 %', { maxPercentLop: 30 }],
+      ['arms only', { limbs: ['left-arm', 'right-arm'] }],
+      ['passive work only', { modes: ['passive'] }],
+    ] as const
+  ).map(
+    ([what, limits]): WayToSign => ({
+      way: `against a clearance for ${what}`,
+      rule: 'SCR-2',
+      first: (api, client) =>
+        api.post(
+          `/clients/${client.id}/clearances`,
+          clearance(api.clock.nowMs, limits as Partial<NewClearance>),
+        ),
+      plan: (plan) => plan,
+    }),
+  ),
+];
