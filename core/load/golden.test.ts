@@ -6,7 +6,7 @@ import { sideOf, testInForce } from '../strength/in-force';
 import { checkRepsToFailure, oneRepMax } from '../strength/one-rep-max';
 import { strengthTestIsDue } from '../strength/shelf-life';
 import { checkLoad, targetLoad, withoutKilograms } from './target-load';
-import type { WeightKit } from './weight-kit';
+import { makeableLoads, type WeightKit, weightKitSchema } from './weight-kit';
 
 // Worked out by hand from rules LOAD-1 to LOAD-4, with the words that carry the figures.
 
@@ -195,5 +195,42 @@ describe('a load (LOAD-3, LOAD-4)', () => {
     ]);
     expect(withoutKilograms('blue', [bands]).heavier).toBeNull();
     expect(withoutKilograms('green', [bands])).toMatchObject({ lighter: null, heavier: null });
+  });
+});
+
+describe('what kit makes (LOAD-4)', () => {
+  const kgOf = (kit: WeightKit) => makeableLoads(kit).map(({ loadKg }) => loadKg);
+  const bar = (pairs: { plateKg: number; pairs: number }[]): WeightKit => ({
+    kind: 'bar-and-plates',
+    id: 'bar',
+    label: 'Bar',
+    barKg: 10,
+    pairs,
+  });
+
+  it('is each dumbbell once and in order, each pin of a stack, each sum of pairs, and no band', () => {
+    expect(kgOf({ kind: 'single-masses', id: 'd', label: 'D', massesKg: [10, 2, 4, 2] })).toEqual([2, 4, 10]);
+    expect(kgOf({ kind: 'stack', id: 's', label: 'S', lightestKg: 5, stepKg: 5, heaviestKg: 5 })).toEqual([
+      5,
+    ]);
+    // 10 kg and pairs of 2.5 and 1.25: 5 and 2.5 more
+    expect(
+      kgOf(
+        bar([
+          { plateKg: 2.5, pairs: 1 },
+          { plateKg: 1.25, pairs: 1 },
+        ]),
+      ),
+    ).toEqual([10, 12.5, 15, 17.5]);
+    expect(kgOf({ kind: 'bands', id: 'b', label: 'B', names: ['red'] })).toEqual([]);
+  });
+
+  it('is refused beside the field where it makes more than anybody uses', () => {
+    const wrong = (kit: object) => weightKitSchema.safeParse(kit).error?.issues.map(({ path }) => path);
+    const stack = { kind: 'stack', id: 's', label: 'S', lightestKg: 5, stepKg: 5, heaviestKg: 100 };
+    expect(wrong(stack)).toBeUndefined();
+    expect(wrong({ ...stack, heaviestKg: 5 })).toBeUndefined();
+    expect(wrong({ ...stack, heaviestKg: 4 })).toEqual([['heaviestKg']]);
+    expect(wrong({ ...stack, stepKg: 0.01, heaviestKg: 100 })).toEqual([['stepKg']]);
   });
 });
