@@ -70,6 +70,42 @@ describe('measuring with two keys (LOP-2, LOP-3)', () => {
     expect(handAt(pressed(taken, [[0, { do: 'pass-recovery' }, 25]]), 26).phase).toBe('rising');
   });
 
+  it('passes over the recovery of the limb in hand alone', () => {
+    const left = pressed(measuringAt(LYING), oneTrial);
+    const both = pressed(goTo(left, RIGHT), oneTrial);
+    const passed = pressed(both, [[0, { do: 'pass-recovery' }, 25]]);
+    expect(handAt(passed, 26).phase).toBe('rising');
+    expect(handAt(goTo(passed, LYING), 26).phase).toBe('recovering');
+  });
+
+  it('takes only the reading of its own limb for a cuff that came down, and only below 5 mmHg', () => {
+    const app = kit({ reads: 'app' });
+    const taken = pressed(measuringAt(LYING), oneTrial, app);
+    const elsewhere = pressed(goTo(taken, RIGHT), [[0, { do: 'read' }, 25]], app);
+    expect(handAt(goTo(elsewhere, LYING), 26, app).phase).toBe('deflate');
+    expect(handAt(pressed(taken, [[5, { do: 'read' }, 25]], app), 26, app).phase).toBe('deflate');
+    expect(handAt(pressed(taken, [[4, { do: 'read' }, 25]], app), 26, app).phase).toBe('recovering');
+    // Without a trial behind it, a cuff that is down begins no recovery.
+    expect(pressed(measuringAt(LYING), [[0, { do: 'read' }, 25]], app)).toEqual(measuringAt(LYING));
+  });
+
+  it('keeps what is typed in its row, says when it cannot be right, and waits while a pump measures', () => {
+    const row = (gone: string, back: string) => ({ gone, back, upMmHg: 20, downMmHg: 6 });
+    const typed = pressed(pressed(measuringAt(LYING), oneTrial), [
+      [0, { do: 'type', place: 1, row: row('190', '') }, 90],
+    ]);
+    expect(handAt(typed, 91)).toMatchObject({ phase: 'falling', stepMmHg: 6, wrong: false, current: 1 });
+    expect(handAt(typed, 91).rows.map(({ gone }) => gone)).toEqual(['180', '190']);
+    const wrong = pressed(typed, [[0, { do: 'type', place: 1, row: row('160', '170') }, 92]]);
+    expect(handAt(wrong, 93)).toMatchObject({ wrong: true, trials: [{ goneMmHg: 180 }] });
+    const busy = measuringInHand(typed, kit(), { pressureMmHg: 90, measuring: true }, T);
+    expect(busy.phase).toBe('measuring');
+    expect(decideMeasuring(typed, next, kit(), { pressureMmHg: 90, measuring: true }, T)).toEqual({
+      state: typed,
+      effects: [],
+    });
+  });
+
   it('holds the second press until there is a pressure, and a fourth trial altogether', () => {
     expect(decideMeasuring(measuringAt(LYING), next, kit(), down, T)).toEqual({
       state: measuringAt(LYING),
