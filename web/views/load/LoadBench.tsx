@@ -3,6 +3,7 @@ import { useForm } from 'react-hook-form';
 import { useNavigate } from 'react-router';
 import type { ClientRecord } from '#contract/client';
 import { type NewStrengthTest, newStrengthTestSchema } from '#contract/measurements';
+import { otherSide } from '#core/occlusion-pressure/round';
 import { isWeighed } from '#core/protocol/exercise';
 import { libraryOf } from '#core/protocol/exercises';
 import { limbKind, limbSide } from '#core/quantity/limb';
@@ -36,6 +37,7 @@ export function LoadBench({ client }: { client: ClientRecord }) {
   const navigate = useNavigate();
   const { mass } = useUnits();
   const limb = limbInHand(client.facts) ?? 'left-thigh';
+  const operated = proceduresInForce(client.facts, client.judgedAtMs).map((procedure) => procedure.limb);
   const library = Object.fromEntries(
     Object.entries(libraryOf(client.facts.ownExercises)).filter(
       ([, exercise]) => exercise.limbKind === limbKind(limb) && isWeighed(exercise),
@@ -47,18 +49,21 @@ export function LoadBench({ client }: { client: ClientRecord }) {
   const { register, handleSubmit, watch, setValue, formState } = useForm<NewStrengthTest>({
     resolver: zodResolver(newStrengthTestSchema),
     mode: 'onChange',
-    defaultValues: { exerciseId: Object.keys(library)[0] ?? 'knee-extension', side: limbSide(limb) },
+    // A side that was operated on is not tested: the other one's stands in (rule LOAD-2).
+    defaultValues: {
+      exerciseId: Object.keys(library)[0] ?? 'knee-extension',
+      side: limbSide(operated.includes(limb) ? otherSide(limb) : limb),
+    },
   });
   const values = watch();
   const test = strengthTestSchema.safeParse({ loadKg: values.loadKg, reps: values.reps });
-  const otherSide = newest(
+  const ofOtherSide = newest(
     client.facts.strengthTests.filter(
       (fact) => fact.exerciseId === values.exerciseId && fact.side !== values.side && fact.side !== 'both',
     ),
   );
   const result = test.success ? oneRepMax(test.data) : null;
   const exercise = library[values.exerciseId];
-  const operated = proceduresInForce(client.facts, client.judgedAtMs).map((procedure) => procedure.limb);
   const findings = exercise ? checkTestedSide(exercise.limbKind, values.side, operated) : [];
   const { mayPass, reason, asked } = useGuards(findings, write.error);
   const submit = handleSubmit(async (body) => {
@@ -106,7 +111,8 @@ export function LoadBench({ client }: { client: ClientRecord }) {
         </div>
         <p className="text-[14px] text-quiet">
           An injured or post-operative side is not tested: the other side stands in, marked (LOAD-2).
-          {otherSide && ` On record for the ${otherSide.side}: ${mass.words(otherSide.oneRepMax.value)}.`}
+          {ofOtherSide &&
+            ` On record for the ${ofOtherSide.side}: ${mass.words(ofOtherSide.oneRepMax.value)}.`}
         </p>
         {findings.map((finding) => (
           <FindingLine key={finding.message} finding={finding} />

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { v4 as newId } from 'uuid';
 import type { ClientRecord } from '#contract/client';
+import { guardFindings } from '#core/findings/finding';
 import { GOALS } from '#core/plan/goals';
 import { wornLabel } from '#core/plan/plan';
 import { LIMB_LABELS } from '#core/quantity/limb';
@@ -38,12 +39,10 @@ export function RunBench({ client }: { client: ClientRecord }) {
   const held = client.chain.filter(({ id, state }) => id !== 'run' && state !== 'good');
   const checked = dayCheckInForce(client.facts, client.judgedAtMs) !== undefined;
   const ask = sessionToAskAbout(client.facts, client.judgedAtMs);
-  const found =
-    prescription && practice ? recheck(prescription, client.facts, practice, client.judgedAtMs).findings : [];
-  const { mayPass, reason, asked } = useGuards(
-    found.filter(({ level }) => level === 'guard'),
-    failure,
-  );
+  const again =
+    prescription && practice ? recheck(prescription, client.facts, practice, client.judgedAtMs) : null;
+  const guards = guardFindings(again?.findings ?? []);
+  const { mayPass, reason, asked } = useGuards(guards, failure);
   const clear = prescription && !open && held.length === 0 && !ask;
   const ready = clear && checked && mayPass;
   const start = async () => {
@@ -71,12 +70,16 @@ export function RunBench({ client }: { client: ClientRecord }) {
           : 'The session, hands-free.'}
       </BenchHeading>
       {/* What must be done first comes first. */}
-      {held.map((link) => (
-        <FirstDo key={link.id} clientId={client.id} link={LINK_LABELS[link.id]}>
-          {link.reason}
-        </FirstDo>
-      ))}
-      {practice && <Retarget client={client} practice={practice} />}
+      {held
+        .filter(({ id }) => !(id === 'prescribe' && again?.retargetable))
+        .map((link) => (
+          <FirstDo key={link.id} clientId={client.id} link={LINK_LABELS[link.id]}>
+            {link.reason}
+          </FirstDo>
+        ))}
+      {prescription && again?.retargetable && (
+        <Retarget clientId={client.id} prescriptionId={prescription.id} findings={again.findings} />
+      )}
       {ask && <DayAfter sessionId={ask.id} />}
       {prescription && <PlanSummary plan={prescription.plan} />}
       {prescription && (
@@ -93,10 +96,7 @@ export function RunBench({ client }: { client: ClientRecord }) {
         </p>
       )}
       {clear && !checked && <DayCheckForm client={client} />}
-      {clear &&
-        found
-          .filter(({ level }) => level === 'guard')
-          .map((finding) => <FindingLine key={finding.message} finding={finding} />)}
+      {clear && guards.map((finding) => <FindingLine key={finding.message} finding={finding} />)}
       {clear && checked && asked}
       {failure !== null && <FieldError>{failureWords(failure)}</FieldError>}
       {open ? (
