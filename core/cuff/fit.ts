@@ -25,7 +25,8 @@ export function checkGirth(limb: Limb, girthCm: number): Finding[] {
 }
 
 /**
- * Every cuff for this kind of limb, best first: those that fit, the larger before the smaller (rule FIT-2).
+ * Every cuff for this kind of limb, best first: those that fit, the larger before the smaller, of equals the contoured one
+ * (rule FIT-2).
  * @param girthCm girth where the cuff goes, in cm
  */
 export function rankCuffs(limb: Limb, girthCm: number, cuffs: readonly Cuff[]): CuffFit[] {
@@ -36,7 +37,12 @@ export function rankCuffs(limb: Limb, girthCm: number, cuffs: readonly Cuff[]): 
       cuff,
       fits: cuff.canOcclude && cuff.girthLowCm <= girthCm && girthCm <= cuff.girthHighCm,
     }))
-    .sort((a, b) => Number(b.fits) - Number(a.fits) || b.cuff.girthHighCm - a.cuff.girthHighCm);
+    .sort(
+      (a, b) =>
+        Number(b.fits) - Number(a.fits) ||
+        b.cuff.girthHighCm - a.cuff.girthHighCm ||
+        Number(b.cuff.shape === 'contoured') - Number(a.cuff.shape === 'contoured'),
+    );
   const fitting = ranked.filter(({ fits }) => fits).length;
   return ranked.map(({ cuff, fits }, place) => ({
     cuff,

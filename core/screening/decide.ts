@@ -1,4 +1,5 @@
 import type { RuleId } from '../rules/catalogue';
+import { RULES } from '../rules/catalogue';
 import { bloodPressureLevel, bloodPressureWords, meanBloodPressure } from './blood-pressure';
 import { type Clearance, type ClearanceSubject, hasLimits, isInForce } from './clearance';
 import { type ItemLevel, levelOf, SCREEN_ITEMS, type Stricter } from './items';
@@ -72,12 +73,12 @@ function bloodPressureReasons({ bloodPressures }: Pick<Screening, 'bloodPressure
   const mean = meanBloodPressure(bloodPressures);
   const level = bloodPressureLevel(mean);
   if (!level) return [];
-  const limit = level === 'stop' ? '180 or 110' : '140 or 90';
+  const { systolicMmHg, diastolicMmHg } = RULES['SCR-1'].figures[level === 'stop' ? 'stopAt' : 'clearAt'];
   return [
     {
       subject: 'blood-pressure',
       level,
-      words: `Resting blood pressure ${bloodPressureWords(mean)}, at or above ${limit}`,
+      words: `Resting blood pressure ${bloodPressureWords(mean)}, at or above ${systolicMmHg} or ${diastolicMmHg}`,
       rule: 'SCR-1',
     },
   ];

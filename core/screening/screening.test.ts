@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { LIMBS } from '../quantity/limb';
 import { bloodPressureLevel, bloodPressureSchema, holdsToday, meanBloodPressure } from './blood-pressure';
-import { type Clearance, limitsInForce } from './clearance';
+import { type Clearance, hasLimits, limitsInForce } from './clearance';
 import { judgeDayCheck } from './day-check';
 import { judgeScreening } from './decide';
 import { itemIdSchema, levelOf, SCREEN_ITEMS } from './items';
@@ -95,6 +95,8 @@ describe('the decision (SCR-1, SCR-2)', () => {
         },
       ),
     );
+    // What is asked of one item is asked of no other.
+    expect(levelOf('smoker', [{ item: 'diabetes', level: 'stop' }])).toBe('note');
     expect(
       judgeScreening(screening(['diabetes']), [], [{ item: 'diabetes', level: 'stop' }], NOW).decision,
     ).toBe('do-not-start');
@@ -142,6 +144,29 @@ describe('limits of clearances (SCR-2)', () => {
       NOW,
     );
     expect(limits).toEqual({ maxPercentLop: 50, capFrom: 'B', limbs: ['left-thigh'], modes: ['passive'] });
+  });
+
+  it('counts a clearance from the moment it is given to its last, and no other', () => {
+    const capAt = (changes: Parameters<typeof clearance>[0]) =>
+      limitsInForce([clearance({ maxPercentLop: 50, ...changes })], NOW).maxPercentLop;
+    expect(capAt({ givenAtMs: NOW, untilMs: NOW })).toBe(50);
+    expect(capAt({ givenAtMs: NOW + 1 })).toBeNull();
+    expect(capAt({ untilMs: NOW - 1 })).toBeNull();
+    expect(capAt({ untilMs: null })).toBe(50);
+  });
+
+  it('names the first of equal caps, and sees one that names only limbs or only work', () => {
+    const two = [
+      clearance({ maxPercentLop: 50, givenBy: 'A' }),
+      clearance({ maxPercentLop: 50, givenBy: 'B' }),
+    ];
+    expect(limitsInForce(two, NOW).capFrom).toBe('A');
+    const none = { maxPercentLop: null, limbs: [], modes: [] };
+    expect(
+      [none, { ...none, limbs: ['left-arm' as const] }, { ...none, modes: ['passive' as const] }].map(
+        (changes) => hasLimits(clearance(changes)),
+      ),
+    ).toEqual([false, true, true]);
   });
 
   it('never grows by another clearance', () => {
