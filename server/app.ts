@@ -2,6 +2,7 @@ import { serveStatic } from '@hono/node-server/serve-static';
 import type { MikroORM } from '@mikro-orm/libsql';
 import { Hono } from 'hono';
 import { bodyLimit } from 'hono/body-limit';
+import { compress } from 'hono/compress';
 import { secureHeaders } from 'hono/secure-headers';
 import type { Logger } from 'pino';
 import { RULES } from '#core/rules/catalogue';
@@ -65,6 +66,8 @@ export function createApp({ orm, now, log, webRoot, aheadMs = USUAL_AHEAD_MS }: 
       },
     }),
   );
+  // Streams are left as they are: the package knows them by their type.
+  app.use('/api/*', compress());
   app.use('/api/*', bodyLimit({ maxSize: MOST_BYTES, onError: (c) => answerProblem(c, tooLarge) }));
   app.use('/api/*', async (c, next) => {
     c.set('em', orm.em.fork());
@@ -77,8 +80,14 @@ export function createApp({ orm, now, log, webRoot, aheadMs = USUAL_AHEAD_MS }: 
     throw notFound('This address');
   });
   if (webRoot) {
-    app.use('*', serveStatic({ root: webRoot }));
-    app.get('*', serveStatic({ root: webRoot, path: 'index.html' }));
+    // Built files carry a digest of their content in their names: what was fetched once never changes.
+    app.use('/assets/*', async (c, next) => {
+      await next();
+      if (c.res.ok) c.header('Cache-Control', 'public, max-age=31536000, immutable');
+    });
+    app.use('*', serveStatic({ root: webRoot, precompressed: true }));
+    app.get('/assets/*', (c) => c.notFound());
+    app.get('*', serveStatic({ root: webRoot, path: 'index.html', precompressed: true }));
   }
   app.onError((error, c) => {
     if (error instanceof Problem) return answerProblem(c, error);

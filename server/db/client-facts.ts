@@ -68,35 +68,50 @@ async function readRecords(em: EntityManager, nowMs: number, only?: string): Pro
         { orderBy: { place: 'asc' } },
       )
     : [];
-  const trialsOf = (lopId: string) =>
-    trials.filter((trial) => trial.lopId === lopId).map(({ readings }) => readings);
+  const trialsOf = grouped(trials, ({ lopId }) => lopId);
+  const checksOf = grouped(quickChecks, ({ lopId }) => lopId);
   const ownExercises = await readOwnExercises(em);
   const holds = await em.find(HoldEntity, mine);
   const kit = await readKit(em);
   const roles = new Map((await em.findAll(PractitionerEntity)).map(({ id, role }) => [id, role]));
   const signed = new Map(prescriptions.map((row) => [row.id, row]));
+  const by = <T extends { clientId: string }>(rows: readonly T[]) =>
+    grouped(rows, ({ clientId }) => clientId);
+  const of = {
+    screenings: by(screenings),
+    holds: by(holds),
+    clearances: by(clearances),
+    dayChecks: by(dayChecks),
+    girths: by(girths),
+    tightness: by(tightness),
+    occlusions: by(occlusions),
+    tests: by(tests),
+    prescriptions: by(prescriptions),
+    programmes: by(programmes),
+    sessions: by(sessions),
+  };
   return clients.map((client) => {
-    const ours = <T extends { clientId: string }>(rows: T[]) =>
-      rows.filter((row) => row.clientId === client.id);
     const facts: ClientFacts = {
       shelfLife: client.shelfLife,
       limbShelfLives: client.limbShelfLives,
       units: { mass: practice?.massUnit ?? 'kg', length: practice?.lengthUnit ?? 'cm' },
       stricter,
       ownExercises,
-      screenings: ours(screenings).map(({ atMs, version, yes, bloodPressures, note, procedures, by }) => ({
-        atMs,
-        version,
-        yes,
-        bloodPressures,
-        note,
-        procedures,
-        ...(by ? { by } : {}),
-      })),
-      holds: ours(holds).map(holdOf),
-      clearances: ours(clearances).map(({ clearance }) => clearance),
-      dayChecks: ours(dayChecks).map(({ atMs, answers }) => ({ atMs, ...answers })),
-      fits: ours(girths).map(({ limb, atMs, girthCm, kind, kitId, label, widthCm }) => ({
+      screenings: of
+        .screenings(client.id)
+        .map(({ atMs, version, yes, bloodPressures, note, procedures, by }) => ({
+          atMs,
+          version,
+          yes,
+          bloodPressures,
+          note,
+          procedures,
+          ...(by ? { by } : {}),
+        })),
+      holds: of.holds(client.id).map(holdOf),
+      clearances: of.clearances(client.id).map(({ clearance }) => clearance),
+      dayChecks: of.dayChecks(client.id).map(({ atMs, answers }) => ({ atMs, ...answers })),
+      fits: of.girths(client.id).map(({ limb, atMs, girthCm, kind, kitId, label, widthCm }) => ({
         limb,
         atMs,
         girthCm,
@@ -104,7 +119,7 @@ async function readRecords(em: EntityManager, nowMs: number, only?: string): Pro
         widthCm,
         ...(kind === 'cuff' ? { kind, cuffId: kitId } : { kind, strapId: kitId }),
       })),
-      tightness: ours(tightness).map(({ limb, atMs, strapId, strapLabel, mark, felt }) => ({
+      tightness: of.tightness(client.id).map(({ limb, atMs, strapId, strapLabel, mark, felt }) => ({
         limb,
         atMs,
         strapId,
@@ -112,7 +127,7 @@ async function readRecords(em: EntityManager, nowMs: number, only?: string): Pro
         mark,
         felt,
       })),
-      occlusions: ours(occlusions).map((row) => ({
+      occlusions: of.occlusions(client.id).map((row) => ({
         id: row.id,
         limb: row.limb,
         position: row.position,
@@ -125,23 +140,25 @@ async function readRecords(em: EntityManager, nowMs: number, only?: string): Pro
         uncertaintyMmHg: row.uncertaintyMmHg,
         steady: row.steady,
         trialsUsed: row.trialsUsed,
-        trials: trialsOf(row.id),
+        trials: trialsOf(row.id).map(({ readings }) => readings),
         readingSchool: row.readingSchool,
         method: row.method,
         site: row.site,
         divisionMmHg: row.divisionMmHg,
-        quickChecks: quickChecks
-          .filter(({ lopId }) => lopId === row.id)
-          .map(({ atMs, goneMmHg, stepMmHg }) => ({ atMs, goneMmHg, stepMmHg: stepMmHg ?? undefined })),
+        quickChecks: checksOf(row.id).map(({ atMs, goneMmHg, stepMmHg }) => ({
+          atMs,
+          goneMmHg,
+          stepMmHg: stepMmHg ?? undefined,
+        })),
       })),
-      strengthTests: ours(tests).map(({ id, exerciseId, side, atMs, oneRepMax }) => ({
+      strengthTests: of.tests(client.id).map(({ id, exerciseId, side, atMs, oneRepMax }) => ({
         id,
         exerciseId,
         side,
         atMs,
         oneRepMax,
       })),
-      prescriptions: ours(prescriptions).map((row) => ({
+      prescriptions: of.prescriptions(client.id).map((row) => ({
         id: row.id,
         atMs: row.atMs,
         signedBy: row.signedBy,
@@ -154,8 +171,8 @@ async function readRecords(em: EntityManager, nowMs: number, only?: string): Pro
         overrideReason: row.overrideReason ?? null,
         plan: readPlan(row.plan),
       })),
-      programmes: ours(programmes).map(({ id, atMs, wish, days }) => ({ id, atMs, wish, days })),
-      sessions: ours(sessions).map(({ id, prescriptionId, openedAtMs, finishedAtMs, summary }) => ({
+      programmes: of.programmes(client.id).map(({ id, atMs, wish, days }) => ({ id, atMs, wish, days })),
+      sessions: of.sessions(client.id).map(({ id, prescriptionId, openedAtMs, finishedAtMs, summary }) => ({
         id,
         prescriptionId,
         startedAtMs: openedAtMs,
@@ -172,6 +189,17 @@ async function readRecords(em: EntityManager, nowMs: number, only?: string): Pro
       judgedAtMs: nowMs,
     };
   });
+}
+
+/** Rows by a key of theirs, in their order, looked through once however many ask. */
+function grouped<T>(rows: readonly T[], keyOf: (row: T) => string): (key: string) => readonly T[] {
+  const groups = new Map<string, T[]>();
+  for (const row of rows) {
+    const group = groups.get(keyOf(row));
+    if (group) group.push(row);
+    else groups.set(keyOf(row), [row]);
+  }
+  return (key) => groups.get(key) ?? [];
 }
 
 type SignedRow = { id: string; signedBy: string; retargets?: string | null | undefined };
