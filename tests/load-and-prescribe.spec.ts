@@ -228,3 +228,20 @@ test('a practice adds an exercise of its own, and it is found where exercises ar
   await page.getByLabel('Add an exercise').fill('harbour');
   await expect(page.getByRole('button', { name: /^Harbour step-down/ })).toBeVisible();
 });
+
+test('a side that was operated on is not tested without a clinician’s reason', async ({ page }) => {
+  await page.goto('/');
+  await openPerson(page, 'Maren Holdwick');
+  await chooseLink(page, 'Load');
+  // Her right knee was operated on: the other side is offered.
+  await expect(page.getByRole('radio', { name: 'Left' })).toBeChecked();
+  await page.getByRole('radio', { name: 'Right' }).click();
+  await page.getByLabel('Load').fill('20');
+  await page.getByLabel('Repetitions').fill('8');
+  const record = page.getByRole('button', { name: 'Record test' });
+  await expect(page.getByText(/Right thigh was operated on/)).toBeVisible();
+  await expect(record).toBeDisabled();
+  await page.getByLabel(/reason/i).fill('The surgeon asks for a pain-limited best.');
+  await record.click();
+  await expect(page.getByRole('navigation', { name: 'Chain' })).toContainText('25 kg');
+});

@@ -110,6 +110,41 @@ test('a round measures several limbs, a quick check confirms, and a leg refuses 
   });
 });
 
+test('what is to be measured is offered, lying first, and trial, recovery and round survive a reload', async ({
+  page,
+}) => {
+  await page.goto('/');
+  await page.getByRole('navigation', { name: 'People' }).getByRole('link', { name: 'Add a person' }).click();
+  await page.getByLabel('Name').fill('Imogen Tarrow');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { name: 'Imogen Tarrow' })).toBeVisible();
+  await chooseLink(page, 'Fit');
+  await page.getByLabel('Girth of the left thigh').fill('55');
+  await page.keyboard.press('Enter');
+  const due = page.getByRole('region', { name: 'To measure' });
+  await expect(due.getByRole('listitem')).toHaveText([
+    'Left thigh, lying none yet',
+    'Left thigh, sitting none yet',
+  ]);
+  await due.getByRole('button', { name: 'Measure these 2 in a round' }).click();
+  await expect(page.getByText('Round: 2 pressures to go')).toBeVisible();
+
+  await page.getByLabel('Gauge reading in mmHg').fill('180');
+  await page.keyboard.press('Space');
+  await page.getByLabel('Gauge reading in mmHg').fill('172');
+  await page.keyboard.press('Space');
+  await expect(page.getByText('Cuff fully down. Wait before the next trial.')).toBeVisible();
+  await page.reload();
+  await expect(page.getByText('Cuff fully down. Wait before the next trial.')).toBeVisible();
+  await expect(page.getByText('Round: 2 pressures to go')).toBeVisible();
+  await expect(page.getByLabel('Trial 1, pulse back at, mmHg')).toHaveValue('172');
+
+  // On record: the round goes on to the next position, and the same limb still waits there.
+  await page.getByRole('button', { name: /^Record \d/ }).click();
+  await expect(page.getByText('Round: 1 pressure to go')).toBeVisible();
+  await expect(page.getByText('Cuff fully down. Wait before the next trial.')).toBeVisible();
+});
+
 test('a lost stream is said at once, and the measurement goes on by hand', async ({ page, nervato }) => {
   await page.goto('/');
   await openPerson(page, 'Odalys Ferrant');
