@@ -1,0 +1,301 @@
+import { describe, expect, it } from 'vitest';
+import { composeSession } from '../plan/compose';
+import {
+  measuredTarget,
+  testBasis,
+  testOcclusion,
+  testPlan,
+  testSession,
+  testStrength,
+} from '../plan/plan.fixture';
+import { ALL, session } from '../review/review.fixture';
+import type { ClientFacts } from './facts';
+import {
+  cuffInForce,
+  dayCheckInForce,
+  needsBloodPressure,
+  proceduresInForce,
+  restingPressureInForce,
+  shelfLifeInForce,
+} from './in-force';
+import { confirms, recheck } from './recheck';
+import {
+  daysAgo,
+  NOW_MS,
+  strangerFacts,
+  testFacts,
+  testKitInUse,
+  testPrescription,
+  testScreening,
+  testSessionFact,
+} from './record.fixture';
+import { reviewSession } from './session-review';
+
+const lop = (value: number, changes: Parameters<typeof testOcclusion>[0] = {}) =>
+  testOcclusion({
+    id: 'again',
+    atMs: daysAgo(0.5),
+    pressure: { value, unit: 'mmHg', working: [], rules: [] },
+    ...changes,
+  });
+const first = testFacts().occlusions;
+const again = (changes: Partial<ClientFacts> = {}, signed = testPrescription()) =>
+  recheck(signed, testFacts(changes), testKitInUse, NOW_MS);
+const said = (...asked: Parameters<typeof again>) =>
+  again(...asked).findings.map(({ rule, level, subject }) => `${rule} ${level} ${subject}`);
+
+describe('a signed plan, looked at again (START-1, PRS-8)', () => {
+  it('opens as it was signed while nothing has changed', () => {
+    const { plan, findings, retargetable } = again();
+    expect([findings, retargetable]).toEqual([[], false]);
+    expect(plan && measuredTarget(plan).pressure.value).toBe(104);
+  });
+
+  it('goes by the pressure in force: shut, and one key away, where that makes another target', () => {
+    const superseded = again({ occlusions: [...first, lop(210)] });
+    expect(superseded.retargetable).toBe(true);
+    expect(superseded.plan && measuredTarget(superseded.plan).pressure.value).toBe(126);
+    expect(superseded.findings).toMatchObject([
+      {
+        rule: 'PRS-8',
+        level: 'hard',
+        exerciseIndex: 0,
+        message:
+          'Knee extension, left thigh: signed on an LOP of 174 for 104 mmHg; in force is 210, which makes 126 mmHg.',
+      },
+    ]);
+  });
+
+  it('cannot be re-targeted where something else is hard as well', () => {
+    const also = { occlusions: [...first, lop(210)], strengthTests: [testStrength({ atMs: daysAgo(50) })] };
+    expect(again(also).retargetable).toBe(false);
+    expect(said(also)).toEqual(['PRS-8 hard percentLop', 'LOAD-2 hard strengthTestId']);
+  });
+
+  it('holds a pressure and a test that are due, which could be signed as notes', () => {
+    expect(said({ occlusions: [testOcclusion({ atMs: daysAgo(29) })] })).toEqual(['LOP-6 hard percentLop']);
+    expect(said({ strengthTests: [testStrength({ atMs: daysAgo(43) })] })).toEqual([
+      'LOAD-2 hard strengthTestId',
+    ]);
+  });
+
+  it('is shut where the test or its load is another, and where what it stands on is gone', () => {
+    const heavier = testStrength({ oneRepMax: { value: 60, unit: 'kg', working: [], rules: [] }, atMs: 1 });
+    const changed = again({ strengthTests: [{ ...heavier, atMs: daysAgo(1) }] });
+    expect(changed.findings).toMatchObject([
+      {
+        rule: 'START-1',
+        level: 'hard',
+        message: 'Knee extension: signed at 10 kg, and the kit and the test now make 15 kg.',
+      },
+    ]);
+    expect(changed.retargetable).toBe(false);
+    expect(again({ strengthTests: [] })).toMatchObject({
+      plan: null,
+      retargetable: false,
+      findings: [{ rule: 'START-1', level: 'hard' }],
+    });
+  });
+
+  it('asks for a guard that is new, and not for one that was passed', () => {
+    const today = testSessionFact(0.5);
+    const often = { sessions: [today, ...testFacts().sessions] };
+    expect(said(often)).toEqual(['PRO-3 guard howOften']);
+    const guard = { rule: 'PRO-3', subject: 'howOften', exerciseIndex: null } as const;
+    expect(said(often, testPrescription({ guards: [guard] }))).toEqual([]);
+    const other = { ...guard, exerciseIndex: 1 };
+    expect(said(often, testPrescription({ guards: [other] }))).toEqual(['PRO-3 guard howOften']);
+  });
+
+  it('follows a strap’s mark (TIGHT)', () => {
+    const felt = (mark: number) => ({
+      limb: 'left-thigh' as const,
+      atMs: daysAgo(1),
+      strapId: 'strap',
+      strapLabel: 'Marked strap',
+      mark,
+      felt: 7,
+    });
+    const byFeel = testSession();
+    const { plan } = composeSession(
+      {
+        ...byFeel,
+        exercises: byFeel.exercises.map((one) => ({
+          ...one,
+          limbs: [{ kind: 'by-feel', limb: 'left-thigh', strapId: 'strap' } as const],
+        })),
+      },
+      testBasis({ occlusions: [], tightness: [felt(6)] }),
+    );
+    const moved = (mark: number) =>
+      again({ occlusions: [], tightness: [felt(mark)] }, testPrescription({ plan })).findings.filter(
+        ({ rule }) => rule === 'PRS-8',
+      );
+    expect(moved(6)).toEqual([]);
+    expect(moved(7)[0]?.message).toBe('Knee extension, left thigh: signed at mark 6, now felt right at 7.');
+  });
+});
+
+describe('whether a measurement confirms a target (PRS-8)', () => {
+  const signed = measuredTarget(testPlan().plan);
+  const now = (value: number, changes: Partial<typeof signed> = {}) => ({
+    ...signed,
+    occlusionId: 'again',
+    occlusion: { ...signed.occlusion, value },
+    ...changes,
+  });
+
+  it('takes both uncertainties together, to the edge, and the same rounded figures', () => {
+    // √(5² + 12²) = 13
+    expect(confirms(signed, now(187, { uncertaintyMmHg: 12 }))).toBe(true);
+    expect(confirms(signed, now(187.5, { uncertaintyMmHg: 12 }))).toBe(false);
+    expect(confirms(signed, now(161, { uncertaintyMmHg: 12 }))).toBe(true);
+    const lower = { ...signed.pressure, value: 102 };
+    expect(confirms(signed, now(174, { pressure: lower }))).toBe(false);
+    expect(confirms(signed, now(174, { primingMmHg: [62] }))).toBe(false);
+    expect(confirms(signed, { ...signed, pressure: lower })).toBe(false);
+    // The same measurement confirms itself, however uncertain.
+    expect(confirms(signed, { ...signed, uncertaintyMmHg: 0 })).toBe(true);
+  });
+});
+
+describe('what is in force (START-2)', () => {
+  const surgery = (changes: object = {}) =>
+    testScreening({ atMs: daysAgo(3), yes: ['recent-surgery'], ...changes });
+  const repair = (days: number) => ({ limb: 'left-thigh' as const, atMs: daysAgo(days), what: 'repair' });
+
+  it('counts an operation for 84 days on its own limb, and on every limb where none was named', () => {
+    const limbs = (...screenings: ReturnType<typeof testScreening>[]) =>
+      proceduresInForce({ screenings }, NOW_MS).map(({ limb }) => limb);
+    expect(limbs(surgery({ procedures: [repair(84), { ...repair(85), limb: 'right-arm' }] }))).toEqual([
+      'left-thigh',
+    ]);
+    expect(limbs(surgery())).toHaveLength(4);
+    expect(limbs(testScreening({ procedures: [repair(3)] }))).toEqual([]);
+    // A newer screening answers for the older one.
+    expect(limbs(surgery(), testScreening({ atMs: daysAgo(1) }))).toEqual([]);
+    expect(limbs()).toEqual([]);
+  });
+
+  it('keeps a pressure for one session on the operated limb, else as set for it, else as for the person', () => {
+    const facts = {
+      screenings: [surgery({ procedures: [repair(3)] })],
+      shelfLife: '8-weeks',
+      limbShelfLives: [{ limb: 'right-thigh', shelfLife: '7-days' }],
+    } as const;
+    const kept = (limb: 'left-thigh' | 'right-thigh' | 'left-arm') =>
+      shelfLifeInForce(
+        { ...facts, screenings: [...facts.screenings], limbShelfLives: [...facts.limbShelfLives] },
+        limb,
+        NOW_MS,
+      );
+    expect([kept('left-thigh'), kept('right-thigh'), kept('left-arm')]).toEqual([
+      'every-session',
+      '7-days',
+      '8-weeks',
+    ]);
+  });
+
+  it('takes a check of the last twelve hours, and the cuff worn last', () => {
+    const check = (hours: number) => ({
+      atMs: NOW_MS - hours * 3_600_000,
+      notWell: [],
+      painNow: 1,
+      bloodPressure: null,
+    });
+    expect(dayCheckInForce({ dayChecks: [check(11.9)] }, NOW_MS)).toBeDefined();
+    expect(dayCheckInForce({ dayChecks: [check(12)] }, NOW_MS)).toBeUndefined();
+    expect(dayCheckInForce({ dayChecks: [] }, NOW_MS)).toBeUndefined();
+    const [cuff] = testFacts().fits;
+    if (!cuff) throw new Error('The test person wears a cuff.');
+    const strap = {
+      kind: 'strap',
+      limb: 'left-thigh',
+      atMs: daysAgo(1),
+      girthCm: 54,
+      widthCm: 5,
+      label: 'Strap',
+      strapId: 's',
+    } as const;
+    expect(cuffInForce({ fits: [cuff] }, 'left-thigh')?.kind).toBe('cuff');
+    expect(cuffInForce({ fits: [cuff, strap] }, 'left-thigh')).toBeUndefined();
+    expect(cuffInForce({ fits: [cuff] }, 'right-thigh')).toBeUndefined();
+  });
+
+  it('asks for a blood pressure of hypertension, treated or not, and where a clearance says so', () => {
+    const needed = (screening: object, clearances: ClientFacts['clearances'] = []) =>
+      needsBloodPressure({ screenings: [testScreening(screening)], clearances }, NOW_MS);
+    const high = { systolicMmHg: 142, diastolicMmHg: 80 };
+    const clearance = {
+      subjects: ['blood-pressure' as const],
+      givenBy: 'Dr Test',
+      byPhysician: true,
+      givenAtMs: daysAgo(2),
+      untilMs: null,
+      maxPercentLop: 60,
+      limbs: [],
+      modes: [],
+      note: '',
+    };
+    expect(needed({})).toBe(false);
+    expect(needed({ bloodPressures: [] })).toBe(false);
+    expect(needed({ bloodPressures: [high, high] })).toBe(true);
+    expect(needed({ yes: ['hypertension-treated'] })).toBe(true);
+    expect(needed({}, [clearance])).toBe(true);
+    expect(needed({}, [{ ...clearance, subjects: ['hypertension-treated'] }])).toBe(true);
+    expect(needed({}, [{ ...clearance, subjects: ['diabetes'] }])).toBe(false);
+    expect(needed({}, [{ ...clearance, untilMs: daysAgo(1) }])).toBe(false);
+    expect(needsBloodPressure({ screenings: [], clearances: [clearance] }, NOW_MS)).toBe(false);
+  });
+
+  it('takes the newest resting pressure of the last 84 days, the mean of its readings', () => {
+    const reading = (systolicMmHg: number) => ({ systolicMmHg, diastolicMmHg: 80 });
+    const at = (days: number, ...bloodPressures: ReturnType<typeof reading>[]) =>
+      testScreening({ atMs: daysAgo(days), bloodPressures });
+    const resting = (...screenings: ReturnType<typeof at>[]) =>
+      restingPressureInForce({ screenings }, NOW_MS)?.systolicMmHg;
+    expect(resting(at(84, reading(120), reading(124)))).toBe(122);
+    expect(resting(at(84.01, reading(120)))).toBeUndefined();
+    expect(resting(at(20, reading(120)), at(3))).toBe(120);
+    expect(resting(at(20, reading(120)), at(3, reading(130)))).toBe(130);
+    expect(restingPressureInForce(strangerFacts, NOW_MS)).toBeUndefined();
+  });
+});
+
+describe('the review of a session on record (REV-10)', () => {
+  const reviewed = (changes: Partial<ClientFacts> = {}, effort = 5, pain = 1) =>
+    reviewSession(
+      {
+        ...session(ALL, { effort, pain, choices: { percentLop: 50 } }),
+        openedAtMs: daysAgo(1),
+        before: null,
+      },
+      testFacts(changes),
+      testKitInUse.weightKits,
+      NOW_MS,
+    )[0];
+  const check = (days: number, painNow: number) => ({
+    atMs: daysAgo(days),
+    notWell: [],
+    painNow,
+    bloodPressure: null,
+  });
+
+  it('goes by the cap and the ramp that bind the next session, and the pain before this one', () => {
+    expect(reviewed()?.change).toEqual({ pressurePoints: 5 });
+    // One session ever: the ramp stands at its start, under what was held.
+    expect(reviewed({ sessions: [testSessionFact(1)] })).toMatchObject({ rule: 'REV-7', change: {} });
+    expect(reviewed({ dayChecks: [check(1.1, 4), check(0.5, 0)] }, 5, 4)?.rule).toBe('REV-7');
+    expect(reviewed({ dayChecks: [check(1.1, 1), check(0.5, 4)] }, 5, 4)?.rule).toBe('REV-2');
+  });
+
+  it('says nothing of what was not begun', () => {
+    const none = reviewSession(
+      { ...session([]), openedAtMs: daysAgo(1), before: null },
+      testFacts(),
+      testKitInUse.weightKits,
+      NOW_MS,
+    );
+    expect(none).toEqual([undefined]);
+  });
+});
