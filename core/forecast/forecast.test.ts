@@ -260,3 +260,85 @@ describe('fitting a limb (grid posterior)', () => {
     expect(atLeast(-1)).toBeCloseTo(0.841345, 5);
   });
 });
+
+describe('a live session of two exercises and both thighs', () => {
+  const right = { kind: 'measured', limb: 'right-thigh', occlusionId: 'lop-right', percentLop: 60 } as const;
+  const pair = testExercise({ percentOneRepMax: 20 });
+  const { plan: two } = composeSession(
+    {
+      goal: 'size',
+      schoolId: 'research-consensus',
+      exercises: [
+        testExercise({ percentOneRepMax: 20 }),
+        {
+          ...pair,
+          limbs: [...pair.limbs, right],
+          load: { kind: 'weighed', strengthTestId: 'both', weightKitId: 'stack', percentOneRepMax: 20 },
+        },
+      ],
+    },
+    testBasis({ strengthTests: [testStrength(), testStrength({ id: 'both', side: 'both' })] }),
+  );
+  const sofar = (entries: readonly (readonly [number, EventBody])[]) =>
+    boutsFromHere({ plan: two, state: fold(two, logOf(entries)) }, basis.library);
+
+  it('before it begins is what was planned', () => {
+    expect(sofar([])).toEqual(planned(two));
+    expect(sofar([[0, { type: 'session-started' }]])).toEqual(planned(two));
+  });
+
+  it('goes on from a set under way, in the places of the plan, and rests each limb by its own cuff', () => {
+    const log = WHOLE_SESSION.slice(0, 8);
+    const bouts = sofar(log);
+    expect(bouts.map(({ exerciseIndex, setIndex, done }) => [exerciseIndex, setIndex, done?.reps])).toEqual([
+      [0, 0, 30],
+      [0, 1, undefined],
+      [0, 2, undefined],
+      [0, 3, undefined],
+      [1, 0, undefined],
+      [1, 1, undefined],
+      [1, 2, undefined],
+      [1, 3, undefined],
+    ]);
+    // The set under way began 30 s after the first ended, under 100 of 174 mmHg.
+    const slowed = 1 + 100 / 174;
+    expect(bouts[1]?.muscles[0]?.sinceLast?.slow).toBeCloseTo(30 / (500 * slowed), 6);
+    // Between the exercises: 60 s of free flow, then 20 s of settling at 104 mmHg; the right thigh has not worked yet.
+    const [left, fresh] = bouts[4]?.muscles ?? [];
+    expect(left?.sinceLast?.slow).toBeCloseTo(60 / 500 + 20 / (500 * (1 + 104 / 174)), 3);
+    expect([fresh?.limb, fresh?.sinceLast]).toEqual(['right-thigh', null]);
+    expect(bouts[5]?.muscles[1]?.sinceLast).not.toBeNull();
+  });
+
+  it('knows nothing of sets that were not begun, and a set done short as failed', () => {
+    expect(doneBouts({ plan: two, state: fold(two, logOf([])) }, basis.library)).toEqual([]);
+    const short = WHOLE_SESSION.slice(0, 5).map(([s, body]): [number, EventBody] =>
+      body.type === 'set-ended' ? [s, { ...body, reps: 24, reason: 'done' }] : [s, body],
+    );
+    const of = (entries: readonly (readonly [number, EventBody])[]) =>
+      doneBouts({ plan: two, state: fold(two, logOf(entries)) }, basis.library).map(({ done }) => done);
+    expect(of(short)).toEqual([{ reps: 24, failed: true }]);
+    expect(of(WHOLE_SESSION.slice(0, 5))).toEqual([{ reps: 30, failed: false }]);
+    expect(of(WHOLE_SESSION.slice(0, 8))).toHaveLength(1);
+  });
+
+  it('gives chances between never and always, of what is ahead alone', () => {
+    const asked = forecast({ bouts: sofar(WHOLE_SESSION.slice(0, 8)), past: [], runs: 500, seed: 3 });
+    expect(asked?.sets).toHaveLength(7);
+    expect(asked?.seen).toEqual([
+      { limb: 'left-thigh', sets: 1 },
+      { limb: 'right-thigh', sets: 0 },
+    ]);
+    const [next] = asked?.sets ?? [];
+    for (const { chance } of asked?.sets ?? []) {
+      expect(chance).toBeGreaterThanOrEqual(0);
+      expect(chance).toBeLessThanOrEqual(next?.chance ?? 0);
+    }
+    expect(asked?.chance).toBeLessThanOrEqual(asked?.sets.at(-1)?.chance ?? 0);
+    expect(knowledgeWords(asked?.seen ?? [])).toBe(
+      'Fitted to 1 logged set of the left thigh. No logged set of the right thigh: there the band is that of people in general, and wide.',
+    );
+    const done = sofar(WHOLE_SESSION).filter((bout) => bout.done);
+    expect(forecast({ bouts: done, past: [], runs: 500, seed: 3 })).toBeNull();
+  });
+});
