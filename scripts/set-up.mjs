@@ -1,6 +1,6 @@
 import { spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
-import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 
 // Runs before anything is installed, so it uses nothing but Node.js.
@@ -56,9 +56,35 @@ export function installChromium() {
   }
 }
 
-/** Builds the interface and the server into dist/. */
+// All that a build is made from.
+const SOURCES = ['core', 'contract', 'server', 'web', 'demo'];
+const BUILT_BY = ['package.json', 'package-lock.json', 'vite.config.ts', 'scripts/compress.mjs'];
+
+/** Builds the interface and the server into dist/, unless exactly these sources are built there already. */
 export function build() {
+  const stamp = `${ROOT}dist/.nervato-built`;
+  const sources = digestOf([...SOURCES.flatMap(filesIn), ...BUILT_BY]);
+  if (existsSync(stamp) && readFileSync(stamp, 'utf8') === sources) return;
+  // A build that breaks off leaves no stamp of the one before.
+  rmSync(stamp, { force: true });
   run('npm', ['run', '--silent', 'build']);
+  writeFileSync(stamp, sources);
+}
+
+const filesIn = (folder) =>
+  readdirSync(`${ROOT}${folder}`, { recursive: true, withFileTypes: true })
+    .filter((entry) => entry.isFile() && !/\.(test|fixture)\.tsx?$/.test(entry.name))
+    .map((entry) => `${entry.parentPath}/${entry.name}`.replace(ROOT, ''))
+    .sort();
+
+function digestOf(files) {
+  const digest = createHash('sha256');
+  for (const file of files)
+    digest
+      .update(file)
+      .update('\0')
+      .update(readFileSync(`${ROOT}${file}`));
+  return digest.digest('hex');
 }
 
 export function makeFolder(path) {
