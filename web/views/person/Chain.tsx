@@ -22,7 +22,7 @@ export function Chain({ client, chosen }: { client: ClientRecord; chosen: LinkId
                 <Pip state={link.state} /> {LINK_LABELS[link.id]}
               </span>
               <span
-                className={`mt-1 block text-lg leading-tight ${startsWithDigit(link.figure) ? 'figures' : ''}`}
+                className={`mt-1 block text-base leading-tight ${startsWithDigit(link.figure) ? 'figures' : ''}`}
               >
                 {link.figure}
               </span>
