@@ -1,7 +1,7 @@
 import type { Limb } from '../quantity/limb';
 import type { Bout } from './bouts';
 import { MODEL, type Trainee } from './fatigue-model';
-import { runBouts } from './run-bouts';
+import { boutRunner, type RunBouts } from './run-bouts';
 
 /** How probable each trainee is: `weights` sum to 1, in the order of `trainees`. */
 export type Posterior = { trainees: Trainee[]; weights: number[]; setsSeen: number };
@@ -32,8 +32,10 @@ const lnPrior = ({ endurance, recovery }: Trainee): number =>
  */
 export function fitTrainee(sessions: readonly (readonly Bout[])[], limb: Limb): Posterior {
   const seen = sessions.map((bouts) => boutsOfLimb(bouts, limb)).filter((bouts) => bouts.length > 0);
+  const runs = seen.map((bouts) => ({ bouts, run: boutRunner(bouts) }));
   const lnWeights = TRAINEES.map(
-    (trainee) => lnPrior(trainee) + seen.reduce((sum, bouts) => sum + lnLikelihood(trainee, bouts), 0),
+    (trainee) =>
+      lnPrior(trainee) + runs.reduce((sum, { bouts, run }) => sum + lnLikelihood(trainee, bouts, run), 0),
   );
   const most = Math.max(...lnWeights);
   const raw = lnWeights.map((ln) => Math.exp(ln - most));
@@ -56,8 +58,8 @@ const LEAST = 1e-9;
 // Below half a repetition a logarithm would make much of nothing.
 const LEAST_REPS = 0.5;
 
-const lnLikelihood = (trainee: Trainee, bouts: readonly Bout[]): number =>
-  runBouts(bouts, () => trainee).reduce((sum, { possible, done }, place) => {
+const lnLikelihood = (trainee: Trainee, bouts: readonly Bout[], run: RunBouts): number =>
+  run(() => trainee).reduce((sum, { possible, done }, place) => {
     const off = Math.log(Math.max(LEAST_REPS, done) / Math.max(LEAST_REPS, possible)) / MODEL.setSpread;
     const failed = bouts[place]?.done?.failed ?? false;
     return sum + Math.log(LEAST + (failed ? Math.exp(-0.5 * off * off) / MODEL.setSpread : atLeast(off)));

@@ -4,7 +4,7 @@ import { normal, type Random, seededRandom } from '../simulation/random';
 import type { Bout } from './bouts';
 import { MODEL, type Trainee } from './fatigue-model';
 import { fitTrainee, type Posterior } from './fit-trainee';
-import { runBouts } from './run-bouts';
+import { boutRunner } from './run-bouts';
 
 /**
  * Likely repetitions of one set: the median, and the band that eight of ten runs fall in, to the nearest whole.
@@ -47,13 +47,13 @@ export function forecast({ bouts, past, runs, seed }: ForecastQuestion): Forecas
   const posteriors = limbs.map((limb) => fitTrainee([...past, bouts], limb));
   const drawers = posteriors.map(drawerOf);
   const random = seededRandom(seed);
+  const runOnce = boutRunner(bouts);
   const columns = bouts.map(() => new Float64Array(runs));
   let finished = 0;
   for (let run = 0; run < runs; run += 1) {
     const trainees = new Map(limbs.map((limb, i) => [limb, drawers[i]?.(random) ?? USUAL]));
     const varied = bouts.map(() => Math.exp(MODEL.setSpread * normal(random)));
-    const result = runBouts(
-      bouts,
+    const result = runOnce(
       (limb) => trainees.get(limb) ?? USUAL,
       (place) => varied[place] ?? 1,
     );
