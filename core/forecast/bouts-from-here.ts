@@ -1,12 +1,11 @@
 import { compile } from '../plan/compile';
 import type { LimbTarget, Plan, PlannedLoad } from '../plan/plan';
-import type { Inflation, Lane, Timeline } from '../plan/timeline';
+import type { Lane } from '../plan/timeline';
 import type { Library } from '../protocol/exercises';
 import { loadInHand, loosenedMmHg, restInHand } from '../session/in-hand';
-import { liveTimeline } from '../session/live-timeline';
 import { findSet, type SessionState } from '../session/state';
 import { type Bout, boutsOf } from './bouts';
-import { outcomeOf, type SessionSoFar } from './done-bouts';
+import { doneTimeline, outcomeOf, type SessionSoFar } from './done-bouts';
 
 /**
  * A session's sets: those done as they were done, then those ahead as they are in hand now, lightened, loosened and with
@@ -17,12 +16,12 @@ export function boutsFromHere({ plan, state }: SessionSoFar, library: Library): 
   const timeline = compile(ahead.plan);
   const startMs = state.startedAtMs ?? 0;
   const nextMs = nextStartMs(plan, state);
-  const done = liveTimeline(plan, state, nextMs);
+  const done = doneTimeline({ plan, state }, nextMs);
   const shiftMs = nextMs - startMs - (timeline.sets[0]?.fromMs ?? 0);
-  const joined: Timeline = {
+  const joined = {
     lanes: joinLanes(done.lanes, timeline.lanes, shiftMs, nextMs - startMs),
     sets: [
-      ...done.sets.filter((set) => findSet(state, set)?.endedAtMs),
+      ...done.sets,
       ...timeline.sets.map((set) => ({
         ...set,
         ...ahead.placeOf(set.exerciseIndex, set.setIndex),
@@ -30,7 +29,6 @@ export function boutsFromHere({ plan, state }: SessionSoFar, library: Library): 
         toMs: set.toMs + shiftMs,
       })),
     ],
-    endMs: timeline.endMs + shiftMs,
   };
   return boutsOf(plan, joined, library, (place) => outcomeOf(state, place));
 }
@@ -97,20 +95,13 @@ function joinLanes(done: readonly Lane[], ahead: readonly Lane[], shiftMs: numbe
     inflations: [
       ...of(done, limb),
       ...of(ahead, limb)
-        .map((inflation) => shifted(inflation, shiftMs))
-        .filter(({ toMs }) => toMs > nowMs)
-        .map(({ steps, fromMs, ...inflation }) => ({
+        .filter(({ toMs }) => toMs + shiftMs > nowMs)
+        .map((inflation) => ({
           ...inflation,
-          fromMs: Math.max(fromMs, nowMs),
-          steps: steps.map((step) => ({ ...step, atMs: Math.max(step.atMs, nowMs) })),
+          fromMs: Math.max(inflation.fromMs + shiftMs, nowMs),
+          toMs: inflation.toMs + shiftMs,
+          steps: inflation.steps.map((step) => ({ ...step, atMs: Math.max(step.atMs + shiftMs, nowMs) })),
         })),
     ],
   }));
 }
-
-const shifted = ({ fromMs, toMs, steps, ...inflation }: Inflation, byMs: number): Inflation => ({
-  ...inflation,
-  fromMs: fromMs + byMs,
-  toMs: toMs + byMs,
-  steps: steps.map(({ atMs, pressureMmHg }) => ({ atMs: atMs + byMs, pressureMmHg })),
-});

@@ -1,5 +1,5 @@
 import type { Plan, PlannedExercise } from '../plan/plan';
-import type { Lane, Timeline, TimelineSet } from '../plan/timeline';
+import { type Lane, pressuresHeld, type Timeline, type TimelineSet } from '../plan/timeline';
 import type { Library } from '../protocol/exercises';
 import { repMs } from '../protocol/protocols';
 import type { Limb } from '../quantity/limb';
@@ -27,7 +27,7 @@ export type Bout = {
  */
 export function boutsOf(
   plan: Plan,
-  { sets, lanes }: Timeline,
+  { sets, lanes }: Pick<Timeline, 'sets' | 'lanes'>,
   library: Library,
   doneOf: (set: TimelineSet) => Bout['done'] = () => null,
 ): Bout[] {
@@ -68,10 +68,11 @@ function freshRepsIn(
 
 /** What the cuff of a limb did between two times, as shares of the LOP it went by; nothing known is free flow. */
 function stretches(lane: Lane | undefined, fromMs: number, toMs: number): Stretch[] {
-  const inflated = (lane?.inflations ?? []).flatMap(({ steps, toMs: downMs, occlusionMmHg }) =>
-    steps.flatMap(({ atMs, pressureMmHg }, index): Stretch[] => {
-      const ms = Math.min(steps[index + 1]?.atMs ?? downMs, toMs) - Math.max(atMs, fromMs);
-      return ms > 0 && occlusionMmHg ? [{ ms, share: (pressureMmHg ?? 0) / occlusionMmHg }] : [];
+  const inflated = (lane?.inflations ?? []).flatMap((inflation) =>
+    pressuresHeld(inflation).flatMap((held): Stretch[] => {
+      const ms = Math.min(held.toMs, toMs) - Math.max(held.fromMs, fromMs);
+      const { occlusionMmHg } = inflation;
+      return ms > 0 && occlusionMmHg ? [{ ms, share: (held.pressureMmHg ?? 0) / occlusionMmHg }] : [];
     }),
   );
   const freeMs = toMs - fromMs - inflated.reduce((sum, { ms }) => sum + ms, 0);

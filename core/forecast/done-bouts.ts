@@ -1,4 +1,5 @@
 import type { Plan } from '../plan/plan';
+import type { Timeline } from '../plan/timeline';
 import type { Library } from '../protocol/exercises';
 import { liveTimeline } from '../session/live-timeline';
 import { correctedReps, findSet, type SessionState } from '../session/state';
@@ -12,9 +13,14 @@ export type SessionSoFar = { plan: Plan; state: SessionState };
  * says only that the muscle was good for as many.
  */
 export function doneBouts({ plan, state }: SessionSoFar, library: Library): Bout[] {
-  const timeline = liveTimeline(plan, state, state.sets.at(-1)?.endedAtMs ?? 0);
-  const ended = timeline.sets.filter((set) => findSet(state, set)?.endedAtMs);
-  return boutsOf(plan, { ...timeline, sets: ended }, library, (place) => outcomeOf(state, place));
+  const timeline = doneTimeline({ plan, state }, state.sets.at(-1)?.endedAtMs ?? 0);
+  return boutsOf(plan, timeline, library, (place) => outcomeOf(state, place));
+}
+
+/** What was done up to `nowMs` (wall clock), without a set that is still under way. */
+export function doneTimeline({ plan, state }: SessionSoFar, nowMs: number): Timeline {
+  const timeline = liveTimeline(plan, state, nowMs);
+  return { ...timeline, sets: timeline.sets.filter((set) => findSet(state, set)?.endedAtMs) };
 }
 
 /** What came of a set; null for one that has not ended. */

@@ -13,9 +13,10 @@ import { doneBouts } from './done-bouts';
 import { FRESH, freshReps, recovered, recoveryOver, roomLeft, worked } from './fatigue-model';
 import { atLeast, fitTrainee } from './fit-trainee';
 import { forecast, knowledgeWords } from './forecast';
-import { runBouts } from './run-bouts';
+import { boutRunner, type RunBouts } from './run-bouts';
 
 const usual = () => ({ endurance: 1, recovery: 1 });
+const runBouts = (bouts: readonly Bout[], ...how: Parameters<RunBouts>) => boutRunner(bouts)(...how);
 const basis = testBasis({
   strengthTests: [testStrength(), testStrength({ id: 'test-right', side: 'right' })],
 });

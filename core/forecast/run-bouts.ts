@@ -46,7 +46,3 @@ export function boutRunner(bouts: readonly Bout[]): RunBouts {
     });
   };
 }
-
-/** One run through bouts (see `boutRunner`). */
-export const runBouts = (bouts: readonly Bout[], ...how: Parameters<RunBouts>): BoutRun[] =>
-  boutRunner(bouts)(...how);

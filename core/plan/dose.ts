@@ -2,7 +2,7 @@ import type { Limb } from '../quantity/limb';
 import { tidy } from '../quantity/rounding';
 import { MS_PER_MINUTE } from '../quantity/units';
 import { clockAtEnds } from './occlusion-clock';
-import type { Inflation, Lane, Timeline } from './timeline';
+import { type Inflation, type Lane, pressuresHeld, type Timeline } from './timeline';
 
 /** What one limb received (rule RUN-5). */
 export type LimbDose = {
@@ -59,12 +59,12 @@ function addUp(amounts: readonly (number | null)[]): number | null {
 }
 
 /** Area under the pressure of one inflation, in mmHg·min. Each reading holds until the next; null under a strap. */
-function pressureTime({ toMs, steps }: Inflation): number | null {
-  if (steps.some(({ pressureMmHg }) => pressureMmHg === null)) return null;
-  return steps.reduce((sum, step, index) => {
-    const untilMs = steps[index + 1]?.atMs ?? toMs;
-    return sum + ((step.pressureMmHg ?? 0) * (untilMs - step.atMs)) / MS_PER_MINUTE;
-  }, 0);
+function pressureTime(inflation: Inflation): number | null {
+  if (inflation.steps.some(({ pressureMmHg }) => pressureMmHg === null)) return null;
+  return pressuresHeld(inflation).reduce(
+    (sum, { fromMs, toMs, pressureMmHg }) => sum + ((pressureMmHg ?? 0) * (toMs - fromMs)) / MS_PER_MINUTE,
+    0,
+  );
 }
 
 function unionMs(spans: readonly { fromMs: number; toMs: number }[]): number {

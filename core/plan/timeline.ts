@@ -15,6 +15,17 @@ export type Inflation = {
   steps: PressureStep[];
 };
 
+/** The pressures of an inflation and how long each held: until the next one, or until the cuff came down. */
+export const pressuresHeld = ({
+  steps,
+  toMs,
+}: Pick<Inflation, 'steps' | 'toMs'>): { fromMs: number; toMs: number; pressureMmHg: number | null }[] =>
+  steps.map(({ atMs, pressureMmHg }, index) => ({
+    fromMs: atMs,
+    toMs: steps[index + 1]?.atMs ?? toMs,
+    pressureMmHg,
+  }));
+
 /** What one limb's cuff does over time. */
 export type Lane = { limb: Limb; inflations: Inflation[] };
 

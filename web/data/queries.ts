@@ -31,6 +31,9 @@ export function usePractitioner(): Practitioner | undefined {
   return usePractice().data?.practitioners.find((practitioner) => practitioner.id === id);
 }
 
+/** Whether a clinician works at this device; what is only theirs the server refuses to others anyway (rule SCR-4). */
+export const useIsClinician = (): boolean => usePractitioner()?.role === 'clinician';
+
 /** A write whose answer is a person's whole record: it takes the place of what was known, and the roster follows. */
 export function useRecordWrite<Body>(write: (body: Body) => Promise<ClientRecord>) {
   const queries = useQueryClient();

@@ -2,7 +2,13 @@ import { type ReactNode, useId } from 'react';
 import { fenceMs } from '#core/plan/occlusion-clock';
 import type { Plan } from '#core/plan/plan';
 import { laneLimitMs } from '#core/plan/plan-limit';
-import type { Inflation, Lane, Timeline, TimelineSet } from '#core/plan/timeline';
+import {
+  type Inflation,
+  type Lane,
+  pressuresHeld,
+  type Timeline,
+  type TimelineSet,
+} from '#core/plan/timeline';
 import { repMs } from '#core/protocol/protocols';
 import { LIMB_LABELS, type Limb } from '#core/quantity/limb';
 import { clock } from './format';
@@ -212,15 +218,16 @@ function Blocks({ lane, x, fill, height }: { lane: Lane | undefined; x: ToX; fil
 }
 
 /** A block follows the pressure step by step; the fall is steep but not instant, as a cuff lets down. */
-function outline({ toMs, steps, fromMs, occlusionMmHg }: Inflation, x: ToX, height: number): string {
+function outline(inflation: Inflation, x: ToX, height: number): string {
+  const { fromMs, toMs, occlusionMmHg } = inflation;
   // A strap by feel has no pressure: its block is half as high as the lane and says nothing by it.
   const share = (mmHg: number | null) =>
     occlusionMmHg !== null && mmHg !== null ? Math.min(1.05, mmHg / occlusionMmHg) : FELT_SHARE;
   const y = (mmHg: number | null) => height * (1 - share(mmHg));
-  const points = steps.flatMap((step, i) => {
-    const untilMs = steps[i + 1]?.atMs ?? toMs;
-    return [`L${x(step.atMs)} ${y(step.pressureMmHg)}`, `L${x(untilMs)} ${y(step.pressureMmHg)}`];
-  });
+  const points = pressuresHeld(inflation).flatMap((held) => [
+    `L${x(held.fromMs)} ${y(held.pressureMmHg)}`,
+    `L${x(held.toMs)} ${y(held.pressureMmHg)}`,
+  ]);
   return `M${x(fromMs)} ${height} ${points.join(' ')} L${x(toMs) + 5} ${height} Z`;
 }
 

@@ -1,7 +1,7 @@
 import { type ReactNode, useState } from 'react';
 import { type Finding, guardFindings, hardFindings } from '#core/findings/finding';
 import { fieldProblem } from '../data/api';
-import { usePractitioner } from '../data/queries';
+import { useIsClinician } from '../data/queries';
 import { Field, FieldError } from './Field';
 
 /**
@@ -13,10 +13,9 @@ export function useGuards(
   findings: readonly Finding[],
   error: unknown,
 ): { mayPass: boolean; reason: { overrideReason?: string }; asked: ReactNode } {
-  const practitioner = usePractitioner();
   const [overrideReason, setReason] = useState('');
   const guards = guardFindings(findings).length;
-  const mayOverride = practitioner?.role === 'clinician';
+  const mayOverride = useIsClinician();
   const passes = guards === 0 || (mayOverride && overrideReason.trim() !== '');
   const field = (
     <Field

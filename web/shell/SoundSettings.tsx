@@ -2,9 +2,9 @@ import { Volume2, VolumeX } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { muted, paced } from '../sound/mute';
 import { spoken } from '../sound/voice';
-import type { StoredValue } from '../state/stored-value';
+import type { Store } from '../state/store';
 
-const SETTINGS: { value: StoredValue; on: string; off: string; label: string }[] = [
+const SETTINGS: { value: Store<string>; on: string; off: string; label: string }[] = [
   { value: muted, on: 'no', off: 'yes', label: 'Sound, alarms too' },
   { value: paced, on: 'yes', off: 'no', label: 'Pace tones and ticks' },
   { value: spoken, on: 'yes', off: 'no', label: 'Spoken cues' },

@@ -1,22 +1,8 @@
-import { useSyncExternalStore } from 'react';
+import { followed, type Store } from './store';
 
-/** A setting of this device, in local storage, that components follow. */
-export type StoredValue = { get: () => string; set: (value: string) => void; use: () => string };
-
-/** @param key name in local storage @param usual what it is until it has been set */
-export function storedValue(key: string, usual: string): StoredValue {
-  const listeners = new Set<() => void>();
-  const get = () => localStorage.getItem(key) ?? usual;
-  return {
-    get,
-    set: (value) => {
-      localStorage.setItem(key, value);
-      for (const listener of listeners) listener();
-    },
-    use: () =>
-      useSyncExternalStore((listener) => {
-        listeners.add(listener);
-        return () => listeners.delete(listener);
-      }, get),
-  };
-}
+/** A setting of this device, in local storage. @param key its name there @param usual what it is until it has been set */
+export const storedValue = (key: string, usual: string): Store<string> =>
+  followed(
+    () => localStorage.getItem(key) ?? usual,
+    (value) => localStorage.setItem(key, value),
+  );

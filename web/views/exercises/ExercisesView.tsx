@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { RUNG_LABELS } from '#core/plan/goals';
 import { EXERCISES, findExercises, type Library, libraryOf } from '#core/protocol/exercises';
 import { api, failureWords, read } from '../../data/api';
-import { KEYS, usePractice, usePractitioner } from '../../data/queries';
+import { KEYS, useIsClinician, usePractice } from '../../data/queries';
 import { Button } from '../../parts/Button';
 import { Field, FieldError } from '../../parts/Field';
 import { ExerciseForm } from './ExerciseForm';
@@ -12,7 +12,7 @@ import { ExerciseForm } from './ExerciseForm';
 export function ExercisesView() {
   const queries = useQueryClient();
   const { data: practice } = usePractice();
-  const practitioner = usePractitioner();
+  const isClinician = useIsClinician();
   const [sought, setSought] = useState('');
   const [open, setOpen] = useState<string | null>(null);
   const retire = useMutation({
@@ -50,7 +50,7 @@ export function ExercisesView() {
               id={id}
               library={library}
               own={id in practice.ownExercises}
-              mayChange={practitioner?.role === 'clinician' || !(id in EXERCISES)}
+              mayChange={isClinician || !(id in EXERCISES)}
               onChange={() => setOpen(open === id ? null : id)}
               onRetire={() => retire.mutate(id)}
             />

@@ -13,7 +13,7 @@ import { RULES } from '#core/rules/catalogue';
 import { type ItemId, SCREEN_ITEMS } from '#core/screening/items';
 import { ITEM_IDS } from '#core/screening/screening';
 import { api, failureWords, read } from '../../data/api';
-import { KEYS, usePractice, usePractitioner } from '../../data/queries';
+import { KEYS, useIsClinician, usePractice } from '../../data/queries';
 import { Button } from '../../parts/Button';
 import { Choice } from '../../parts/Choice';
 import { Field, FieldError } from '../../parts/Field';
@@ -43,8 +43,8 @@ function KitSection({ kind, items }: { kind: KitKind; items: readonly KitItem['i
   const queries = useQueryClient();
   const [open, setOpen] = useState<string | null>(null);
   const { title, add, list } = KINDS[kind];
-  const practitioner = usePractitioner();
-  const mayChange = practitioner?.role === 'clinician' || !CLINICIANS_KIT.includes(list);
+  const isClinician = useIsClinician();
+  const mayChange = isClinician || !CLINICIANS_KIT.includes(list);
   const mine = items.filter((item) => isOfKind(kind, item));
   const retire = useMutation({
     mutationFn: (json: { list: KitList; id: string }) => read(api.practice.kit.retire.$post({ json })),
@@ -171,7 +171,7 @@ function Phone({ phone, save }: { phone: string; save: (phone: string) => void }
 /** Units, and which screening items are asked more of; only a clinician changes them (rules SCR-1, SCR-4). */
 function Settings({ settings }: { settings: PracticeSettings }) {
   const queries = useQueryClient();
-  const practitioner = usePractitioner();
+  const isClinician = useIsClinician();
   const write = useMutation({
     mutationFn: (json: PracticeSettings) => read(api.practice.settings.$post({ json })),
     onSuccess: (practice) => {
@@ -182,7 +182,7 @@ function Settings({ settings }: { settings: PracticeSettings }) {
   const change = (part: Partial<PracticeSettings>) => write.mutate({ ...settings, ...part });
   const mayBeStricter = ITEM_IDS.filter((id) => SCREEN_ITEMS[id].level === 'clear');
   const stops = settings.stricter.filter(({ level }) => level === 'stop').map(({ item }) => item);
-  if (practitioner?.role !== 'clinician') {
+  if (!isClinician) {
     return (
       <p className="mt-4 text-[15px] text-quiet">Units and strictness are changed by a clinician (SCR-4).</p>
     );

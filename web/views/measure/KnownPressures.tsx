@@ -17,7 +17,7 @@ import { ageWords } from '#core/record/age-words';
 import { proceduresInForce, shelfLifeInForce, whyDue } from '#core/record/in-force';
 import { RULES } from '#core/rules/catalogue';
 import { api, failureWords, fieldProblem, read } from '../../data/api';
-import { usePractitioner, useRecordWrite } from '../../data/queries';
+import { useIsClinician, useRecordWrite } from '../../data/queries';
 import { Button } from '../../parts/Button';
 import { Field, FieldError } from '../../parts/Field';
 import { day } from '../../parts/format';
@@ -110,7 +110,7 @@ function KeptFor({ client }: { client: ClientRecord }) {
   const write = useRecordWrite((json: { limb: Limb | null; shelfLife: ShelfLife | null }) =>
     read(api.clients[':id']['shelf-life'].$post({ param: { id: client.id }, json })),
   );
-  const practitioner = usePractitioner();
+  const isClinician = useIsClinician();
   const [limb, setLimb] = useState<Limb | 'all'>('all');
   const { shelfLife, limbShelfLives } = client.facts;
   const own = limbShelfLives.map(
@@ -124,7 +124,7 @@ function KeptFor({ client }: { client: ClientRecord }) {
   const operated = proceduresInForce(client.facts, client.judgedAtMs).map(({ limb }) => limb);
   return (
     <div>
-      {practitioner?.role === 'clinician' ? (
+      {isClinician ? (
         <div className="flex flex-wrap items-end gap-3">
           <Picker
             label="Pressures of"

@@ -38,6 +38,7 @@ export function Composer({
   const draftAnew = () => composer.draftAgain(composer.wish);
   useHotkeys('d', draftAnew);
   const chosen = session?.exercises[selected];
+  const timeline = composed && compile(composed.plan);
   const ofNone = findings.filter(({ exerciseIndex }) => exerciseIndex === undefined);
   return (
     <div className="space-y-4">
@@ -61,13 +62,8 @@ export function Composer({
       </div>
       {session && (
         <>
-          {composed && (
-            <PlanStrip
-              plan={composed.plan}
-              timeline={compile(composed.plan)}
-              session={session}
-              change={composer.change}
-            />
+          {composed && timeline && (
+            <PlanStrip plan={composed.plan} timeline={timeline} session={session} change={composer.change} />
           )}
           <div className="grid gap-8 lg:grid-cols-[21rem_1fr]">
             <ExerciseList composer={composer} session={session} />
@@ -88,11 +84,11 @@ export function Composer({
               findings={ofNone}
               mendOf={mendOf}
             />
-            {composed ? (
+            {composed && timeline ? (
               <>
                 <EffortForecast
                   plan={composed.plan}
-                  bouts={boutsOf(composed.plan, compile(composed.plan), basis.library)}
+                  bouts={boutsOf(composed.plan, timeline, basis.library)}
                   seen={review.seen}
                 />
                 <details>

@@ -7,7 +7,7 @@ import { type Clearance, type ClearanceSubject, clearanceSchema, isInForce } fro
 import type { Reason } from '#core/screening/decide';
 import { SCREEN_ITEMS } from '#core/screening/items';
 import { api, failureWords, read } from '../../data/api';
-import { usePractitioner, useRecordWrite } from '../../data/queries';
+import { useIsClinician, useRecordWrite } from '../../data/queries';
 import { Button } from '../../parts/Button';
 import { Field, FieldError } from '../../parts/Field';
 import { day } from '../../parts/format';
@@ -28,10 +28,9 @@ function limitWords({ maxPercentLop, limbs, modes }: Clearance): string {
 
 /** Clearances on record, and a new one by a clinician (rules SCR-2, SCR-4). */
 export function Clearances({ client, open }: { client: ClientRecord; open: readonly Reason[] }) {
-  const practitioner = usePractitioner();
   const [adding, setAdding] = useState(false);
   const { clearances } = client.facts;
-  const mayRecord = practitioner?.role === 'clinician';
+  const mayRecord = useIsClinician();
   return (
     <section>
       <h3 className="text-xl font-semibold">Clearances</h3>

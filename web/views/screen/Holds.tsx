@@ -4,7 +4,7 @@ import { type Hold, whyNotLift } from '#core/record/holds';
 import { holdsInForce } from '#core/record/in-force';
 import { RULES } from '#core/rules/catalogue';
 import { api, failureWords, fieldProblem, read } from '../../data/api';
-import { usePractitioner, useRecordWrite } from '../../data/queries';
+import { useIsClinician, useRecordWrite } from '../../data/queries';
 import { Button } from '../../parts/Button';
 import { Field, FieldError } from '../../parts/Field';
 import { dayAndTime } from '../../parts/format';
@@ -27,14 +27,13 @@ export function Holds({ client }: { client: ClientRecord }) {
 }
 
 function OneHold({ client, hold }: { client: ClientRecord; hold: Hold }) {
-  const practitioner = usePractitioner();
   const [lifting, setLifting] = useState(false);
   const [reason, setReason] = useState('');
   const write = useRecordWrite((json: { reason: string }) =>
     read(api.clients[':id'].holds[':holdId'].lift.$post({ param: { id: client.id, holdId: hold.id }, json })),
   );
   const notYet = whyNotLift(hold, client.judgedAtMs);
-  const clinician = practitioner?.role === 'clinician';
+  const clinician = useIsClinician();
   return (
     <div>
       <p>
