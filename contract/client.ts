@@ -27,5 +27,20 @@ export const liftHoldSchema = z.object({
 /** One line of the roster. */
 export type ClientSummary = { id: string; name: string; story: string; chain: Link[] };
 
-/** All of one person, with the chain as the server judged it at `judgedAtMs`. */
-export type ClientRecord = ClientSummary & { facts: ClientFacts; judgedAtMs: number };
+/** What of the roster is asked for: people whose name or story has words that begin so, by pages from 0. */
+export const peopleQuerySchema = z.object({
+  search: z.string().trim().max(80, 'At most 80 characters.').default(''),
+  page: z.coerce.number().int().min(0).max(100_000).default(0),
+});
+
+/** People on a page of the roster; every page but the last is full. */
+export const PAGE_OF_PEOPLE = 50;
+
+/** A page of the roster, and how many people there are in all. */
+export type PeoplePage = { total: number; people: ClientSummary[] };
+
+/**
+ * One person with what counts now, and the chain as the server judged it at `judgedAtMs`. `asOf` grows with every write to
+ * the database, so that who has been told of a later one knows to ask again.
+ */
+export type ClientRecord = ClientSummary & { facts: ClientFacts; judgedAtMs: number; asOf: number };

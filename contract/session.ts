@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import type { Plan } from '#core/plan/plan';
 import { type SessionEvent, sessionEventSchema } from '#core/session/events';
+import type { ClientSummary } from './client';
 import { overrideReasonSchema } from './prescription';
 
 /** A session to open; the id is made by the client so that opening twice opens once. */
@@ -18,12 +19,15 @@ export const appendEventsSchema = z.object({
     .max(500, 'At most 500 events at once.'),
 });
 
-/** What a device that follows the sessions is told: events as they are stored, or that a session was opened. */
-export const feedMessageSchema = z.object({
-  opened: z.uuid().nullable(),
-  events: z.array(sessionEventSchema),
-});
-export type FeedMessage = z.infer<typeof feedMessageSchema>;
+/**
+ * What a device that follows the practice is told: events as they are stored, that a session was opened, how a person's line
+ * of the roster reads now (`added` for a new person), or that the practice itself has changed.
+ */
+export type FeedMessage =
+  | { said: 'opened'; sessionId: string }
+  | { said: 'events'; events: SessionEvent[] }
+  | { said: 'client'; line: ClientSummary; asOf: number; added: boolean }
+  | { said: 'practice' };
 
 /** A session with its frozen plan and its whole log. */
 export type SessionView = {
@@ -32,6 +36,10 @@ export type SessionView = {
   clientName: string;
   prescriptionId: string;
   openedAtMs: number;
+  /** The same person's session before it; null for a first one. */
+  idBefore: string | null;
+  /** Pain before it, of 10, by the check on the day; null where nobody said (rule REV-6). */
+  painBefore: number | null;
   plan: Plan;
   events: SessionEvent[];
 };

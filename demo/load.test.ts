@@ -2,7 +2,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect, it, onTestFinished } from 'vitest';
-import { readRoster } from '#server/db/client-facts';
+import { readPeople } from '#server/db/client-facts';
 import { openDatabase } from '#server/db/database';
 import { loadDemo } from './load';
 
@@ -16,9 +16,9 @@ it('loads one person ready to run, one with a pressure out of date and one on ho
   const nowMs = Date.UTC(2026, 4, 4, 12);
   expect(await loadDemo(orm, nowMs)).toBe(true);
   expect(await loadDemo(orm, nowMs)).toBe(false);
-  const roster = await readRoster(orm.em.fork(), nowMs);
+  const { people } = await readPeople(orm.em.fork(), { search: '', page: 0 }, nowMs);
   const states = (name: string) =>
-    roster.find((person) => person.name === name)?.chain.map(({ state }) => state);
+    people.find((person) => person.name === name)?.chain.map(({ state }) => state);
   expect(states('Odalys Ferrant')).toEqual(Array(6).fill('good'));
   expect(states('Brisa Okonvale')?.[2]).toBe('due');
   expect(states('Cassian Wetherhold')?.[0]).toBe('held');

@@ -3,6 +3,7 @@ import type { MikroORM } from '@mikro-orm/libsql';
 import { Hono } from 'hono';
 import { bodyLimit } from 'hono/body-limit';
 import { compress } from 'hono/compress';
+import { createMiddleware } from 'hono/factory';
 import { secureHeaders } from 'hono/secure-headers';
 import type { Logger } from 'pino';
 import { RULES } from '#core/rules/catalogue';
@@ -42,7 +43,7 @@ const apiRoutes = (now: () => number, aheadMs: number) =>
     .route('/clients', occlusionPressureRoutes)
     .route('/clients', prescriptionRoutes)
     .route('/clients', programmeRoutes)
-    .route('/sessions', sessionRoutes(new SessionFeed(), aheadMs))
+    .route('/sessions', sessionRoutes(aheadMs))
     .route('/practice-attempts', practiceAttemptRoutes)
     .route('/devices', deviceRoutes(new DeviceHub(), now));
 
@@ -68,13 +69,15 @@ export function createApp({ orm, now, log, webRoot, aheadMs = USUAL_AHEAD_MS }: 
   );
   // Streams are left as they are: the package knows them by their type.
   app.use('/api/*', compress());
-  app.use('/api/*', bodyLimit({ maxSize: MOST_BYTES, onError: (c) => answerProblem(c, tooLarge) }));
+  app.use('/api/*', limitBody);
+  const feed = new SessionFeed();
   app.use('/api/*', async (c, next) => {
     c.set('em', orm.em.fork());
     c.set('nowMs', now());
+    c.set('feed', feed);
     await next();
   });
-  app.use('/api/*', withPractitioner);
+  app.use('/api/*', withPractitioner());
   app.route('/api', apiRoutes(now, aheadMs));
   app.all('/api/*', () => {
     throw notFound('This address');
@@ -106,5 +109,15 @@ export function createApp({ orm, now, log, webRoot, aheadMs = USUAL_AHEAD_MS }: 
   });
   return app;
 }
+
+const limitStream = bodyLimit({ maxSize: MOST_BYTES, onError: (c) => answerProblem(c, tooLarge) });
+
+/** A body that says how long it is is refused or read as a whole; only one that does not is counted as it streams in. */
+const limitBody = createMiddleware<Env>(async (c, next) => {
+  const length = c.req.header('content-length');
+  if (length === undefined || c.req.header('transfer-encoding') !== undefined) return limitStream(c, next);
+  if (Number(length) > MOST_BYTES) return answerProblem(c, tooLarge);
+  await next();
+});
 
 const tooLarge = new Problem(413, 'Too large', `A request is at most ${MOST_BYTES / 1024 / 1024} MB.`);

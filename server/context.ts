@@ -1,5 +1,8 @@
 import type { EntityManager } from '@mikro-orm/libsql';
 import type { Practitioner } from '#contract/practice';
+import type { SessionFeed } from './live/session-feed';
 
-/** What every route finds in its context: its own unit of work, who works, and the time. */
-export type Env = { Variables: { em: EntityManager; practitioner: Practitioner; nowMs: number } };
+/** What every route finds in its context: its own unit of work, who works, the time, and where to tell others of a change. */
+export type Env = {
+  Variables: { em: EntityManager; practitioner: Practitioner; nowMs: number; feed: SessionFeed };
+};

@@ -7,3 +7,9 @@ export const body = <T extends z.ZodType>(schema: T) =>
   zValidator('json', schema, (result) => {
     if (!result.success) throw fromZod(result.error);
   });
+
+/** The same for what stands after the question mark. */
+export const query = <T extends z.ZodType>(schema: T) =>
+  zValidator('query', schema, (result) => {
+    if (!result.success) throw fromZod(result.error);
+  });

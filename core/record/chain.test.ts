@@ -233,7 +233,8 @@ describe('the chain', () => {
   });
 
   it('speaks of sessions run and open', () => {
-    const run = (...sessions: SessionFact[]) => link({ ...ready, sessions }, 'run');
+    const run = (...sessions: SessionFact[]) =>
+      link({ ...ready, sessionsFinished: sessions.length, sessions }, 'run');
     expect(run(testSessionFact(5))?.reason).toBe('1 session, the last 5 days ago.');
     expect(run(testSessionFact(1, { followUp: null }))).toMatchObject({ state: 'due', figure: 'ask' });
     expect(run(testSessionFact(5, { finishedAtMs: null }))).toMatchObject({ state: 'due' });

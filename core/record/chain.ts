@@ -301,7 +301,7 @@ function runLink(facts: ClientFacts, nowMs: number): Link {
       reason: `Ask how the session ${agoWords(ask.startedAtMs, nowMs)} was: soreness, bruising, numbness.`,
     };
   }
-  const finished = facts.sessions.filter((fact) => fact.finishedAtMs !== null).length;
+  const finished = facts.sessionsFinished;
   return {
     ...common,
     state: 'good',

@@ -6,7 +6,7 @@ import type { OcclusionFact } from '../occlusion-pressure/fact';
 import type { LimbShelfLife, ShelfLife } from '../occlusion-pressure/shelf-life';
 import type { Plan } from '../plan/plan';
 import { EXERCISES, type ExerciseId, type Library } from '../protocol/exercises';
-import type { DisplayUnits } from '../quantity/units';
+import { type DisplayUnits, MS_PER_DAY } from '../quantity/units';
 import type { SessionSummary } from '../review/summary';
 import type { RuleId } from '../rules/catalogue';
 import type { Clearance } from '../screening/clearance';
@@ -48,7 +48,14 @@ export type ProgrammeFact = Programme & { id: string; atMs: number };
 /** What a session is made with: pieces of kit that are in use. */
 export type KitInUse = { cuffs: readonly Cuff[]; weightKits: readonly WeightKit[] };
 
-/** All that is on record for one person and that the chain is judged from. Lists are in any order. */
+/** How far back sessions are looked at: longer than any lay-off, ramp, block or healing that counts them (PRS-4, PRO-3). */
+export const SESSIONS_COUNT_MS = 26 * 7 * MS_PER_DAY;
+
+/**
+ * What is on record for one person that anything now rests on: of each kind the newest for each thing it is about (a limb,
+ * a position and cuff, an exercise and side), what the plan in force names, and the sessions of the last half year. What
+ * came before is read page by page. Lists are in any order.
+ */
 export type ClientFacts = {
   shelfLife: ShelfLife;
   /** Where a limb's is another. */
@@ -68,7 +75,10 @@ export type ClientFacts = {
   strengthTests: StrengthFact[];
   prescriptions: PrescriptionFact[];
   programmes: ProgrammeFact[];
+  /** Those of `SESSIONS_COUNT_MS`, those that are open, and the newest whenever it was. */
   sessions: SessionFact[];
+  /** How many were finished in all. */
+  sessionsFinished: number;
 };
 
 /** Name of an exercise; the id itself for one that is in no library any more. */

@@ -263,35 +263,28 @@ describe('what is in force (START-2)', () => {
 });
 
 describe('the review of a session on record (REV-10)', () => {
-  const reviewed = (changes: Partial<ClientFacts> = {}, effort = 5, pain = 1) =>
+  const reviewed = (changes: Partial<ClientFacts> = {}, { effort = 5, pain = 1, painBefore = 1 } = {}) =>
     reviewSession(
       {
         ...session(ALL, { effort, pain, choices: { percentLop: 50 } }),
-        openedAtMs: daysAgo(1),
+        painBefore,
         before: null,
       },
       testFacts(changes),
       testKitInUse.weightKits,
       NOW_MS,
     )[0];
-  const check = (days: number, painNow: number) => ({
-    atMs: daysAgo(days),
-    notWell: [],
-    painNow,
-    bloodPressure: null,
-  });
-
   it('goes by the cap and the ramp that bind the next session, and the pain before this one', () => {
     expect(reviewed()?.change).toEqual({ pressurePoints: 5 });
     // One session ever: the ramp stands at its start, under what was held.
     expect(reviewed({ sessions: [testSessionFact(1)] })).toMatchObject({ rule: 'REV-7', change: {} });
-    expect(reviewed({ dayChecks: [check(1.1, 4), check(0.5, 0)] }, 5, 4)?.rule).toBe('REV-7');
-    expect(reviewed({ dayChecks: [check(1.1, 1), check(0.5, 4)] }, 5, 4)?.rule).toBe('REV-2');
+    expect(reviewed({}, { pain: 4, painBefore: 4 })?.rule).toBe('REV-7');
+    expect(reviewed({}, { pain: 4, painBefore: 1 })?.rule).toBe('REV-2');
   });
 
   it('says nothing of what was not begun', () => {
     const none = reviewSession(
-      { ...session([]), openedAtMs: daysAgo(1), before: null },
+      { ...session([]), painBefore: null, before: null },
       testFacts(),
       testKitInUse.weightKits,
       NOW_MS,

@@ -42,6 +42,7 @@ export const strangerFacts: ClientFacts = {
   prescriptions: [],
   programmes: [],
   sessions: [],
+  sessionsFinished: 0,
 };
 
 const KNEE_DONE: SessionSummary = {
@@ -71,7 +72,13 @@ export const testPrescription = (changes: Partial<PrescriptionFact> = {}): Presc
   ...changes,
 });
 
-export const testFacts = (changes: Partial<ClientFacts> = {}): ClientFacts => ({
+export const testFacts = (changes: Partial<ClientFacts> = {}): ClientFacts => {
+  const facts = { ...TRAINED, ...changes };
+  const finished = facts.sessions.filter(({ finishedAtMs }) => finishedAtMs !== null);
+  return { ...facts, sessionsFinished: finished.length };
+};
+
+const TRAINED: ClientFacts = {
   ...strangerFacts,
   screenings: [testScreening()],
   fits: [
@@ -90,5 +97,4 @@ export const testFacts = (changes: Partial<ClientFacts> = {}): ClientFacts => ({
   prescriptions: [testPrescription()],
   // Five weeks, two a week, the last five days ago: the ramp is over.
   sessions: [5, 8, 12, 15, 19, 22, 26, 29, 33, 36].map((days) => testSessionFact(days)),
-  ...changes,
-});
+};

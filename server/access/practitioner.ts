@@ -1,26 +1,39 @@
+import type { EntityManager } from '@mikro-orm/libsql';
 import { createMiddleware } from 'hono/factory';
-import { PRACTITIONER_HEADER } from '#contract/practice';
+import { PRACTITIONER_HEADER, type Practitioner } from '#contract/practice';
 import type { Env } from '../context';
 import { PractitionerEntity } from '../db/entities';
 import { Problem } from '../problem';
 
 const READS = new Set(['GET', 'HEAD', 'OPTIONS']);
 
-/** Finds who is working from the request's header; writes without a known practitioner are refused. */
-export const withPractitioner = createMiddleware<Env>(async (c, next) => {
-  const id = c.req.header(PRACTITIONER_HEADER);
-  const practitioner = id ? await c.var.em.findOne(PractitionerEntity, { id }) : null;
-  if (practitioner)
-    c.set('practitioner', { id: practitioner.id, name: practitioner.name, role: practitioner.role });
-  else if (!READS.has(c.req.method)) {
-    throw new Problem(
-      401,
-      'Who is working?',
-      `Choose a practitioner: the header ${PRACTITIONER_HEADER} names none.`,
-    );
-  }
-  await next();
-});
+/**
+ * Finds who is working from the request's header; writes without a known practitioner are refused. Who was found once is not
+ * looked up again: nothing changes a practitioner while the server runs.
+ */
+export function withPractitioner() {
+  const known = new Map<string, Practitioner>();
+  return createMiddleware<Env>(async (c, next) => {
+    const id = c.req.header(PRACTITIONER_HEADER);
+    const practitioner = id ? (known.get(id) ?? (await findPractitioner(c.var.em, id))) : null;
+    if (practitioner) {
+      known.set(practitioner.id, practitioner);
+      c.set('practitioner', practitioner);
+    } else if (!READS.has(c.req.method)) {
+      throw new Problem(
+        401,
+        'Who is working?',
+        `Choose a practitioner: the header ${PRACTITIONER_HEADER} names none.`,
+      );
+    }
+    await next();
+  });
+}
+
+async function findPractitioner(em: EntityManager, id: string): Promise<Practitioner | null> {
+  const row = await em.findOne(PractitionerEntity, { id });
+  return row && { id: row.id, name: row.name, role: row.role };
+}
 
 /** Refuses everybody but clinicians (rule SCR-4). @param deed what only they may do, in words */
 export const clinicianOnly = (deed: string) =>

@@ -6,7 +6,9 @@ import { FirstTables } from './migrations/001-first-tables';
 import { WholeSessions } from './migrations/002-whole-sessions';
 import { OneTruth } from './migrations/003-one-truth';
 import { LimbShelfLives } from './migrations/004-limb-shelf-lives';
-import { fillSummaries } from './session-summary';
+import { ShapedReads } from './migrations/005-shaped-reads';
+import { fillSummaries } from './session-log';
+import { inTransaction, setUpConnection } from './sqlite';
 
 /**
  * Opens the SQLite file in WAL mode and brings it to the newest migration.
@@ -23,20 +25,19 @@ export async function openDatabase(file: string): Promise<MikroORM> {
         { name: '002-whole-sessions', class: WholeSessions },
         { name: '003-one-truth', class: OneTruth },
         { name: '004-limb-shelf-lives', class: LimbShelfLives },
+        { name: '005-shaped-reads', class: ShapedReads },
       ],
       snapshot: false,
       silent: true,
       transactional: true,
     },
     // Kept small: SQLite writes one at a time, and a session's reads are short.
-    pool: { min: 1, max: 1 },
+    pool: { min: 1, max: 1, afterCreate: setUpConnection },
   });
-  const connection = orm.em.getConnection();
-  await connection.execute('pragma journal_mode = wal');
-  await connection.execute('pragma synchronous = full');
-  await connection.execute('pragma foreign_keys = on');
   await orm.getMigrator().up();
-  await fillSummaries(orm.em.fork());
-  await fillHolds(orm.em.fork());
+  await inTransaction(orm.em.fork(), (prepare) => {
+    fillSummaries(prepare);
+    fillHolds(prepare);
+  });
   return orm;
 }

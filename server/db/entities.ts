@@ -27,6 +27,8 @@ const id = () => p.string().primary();
 const clientId = () => p.string().index();
 const atMs = () => p.bigint('number');
 const number = () => p.double().$type<number>();
+/** Whether a newer one of the same thing has taken its place; the database keeps it (migration 005). */
+const superseded = () => p.boolean().default(false);
 
 export const PracticeEntity = defineEntity({
   name: 'Practice',
@@ -87,6 +89,7 @@ export const ScreeningEntity = defineEntity({
     procedures: p.json().$type<Procedure[]>(),
     /** Null in screenings of the first releases, which did not keep it. */
     by: p.string().$type<Role>().nullable(),
+    superseded: superseded(),
   },
 });
 
@@ -99,7 +102,13 @@ export const ClearanceEntity = defineEntity({
 export const DayCheckEntity = defineEntity({
   name: 'DayCheck',
   tableName: 'day_check',
-  properties: { id: id(), clientId: clientId(), atMs: atMs(), answers: p.json().$type<DayCheckAnswers>() },
+  properties: {
+    id: id(),
+    clientId: clientId(),
+    atMs: atMs(),
+    answers: p.json().$type<DayCheckAnswers>(),
+    superseded: superseded(),
+  },
 });
 
 export const GirthEntity = defineEntity({
@@ -115,6 +124,7 @@ export const GirthEntity = defineEntity({
     kitId: p.string(),
     label: p.string(),
     widthCm: number(),
+    superseded: superseded(),
   },
 });
 
@@ -130,6 +140,7 @@ export const TightnessEntity = defineEntity({
     strapLabel: p.string(),
     mark: number(),
     felt: p.integer(),
+    superseded: superseded(),
   },
 });
 
@@ -156,6 +167,7 @@ export const OcclusionPressureEntity = defineEntity({
     uncertaintyMmHg: p.integer(),
     steady: p.boolean(),
     trialsUsed: p.integer(),
+    superseded: superseded(),
   },
 });
 
@@ -205,6 +217,7 @@ export const StrengthTestEntity = defineEntity({
     reps: p.integer(),
     oneRepMaxKg: number(),
     oneRepMax: p.json().$type<Derived>(),
+    superseded: superseded(),
   },
 });
 
@@ -225,6 +238,7 @@ export const PrescriptionEntity = defineEntity({
     overrideReason: p.text().nullable(),
     /** The prescription it re-targets, on whose signature it stands (rule PRS-8). */
     retargets: p.string().nullable(),
+    superseded: superseded(),
   },
 });
 
@@ -240,6 +254,7 @@ export const ProgrammeEntity = defineEntity({
     wish: p.json().$type<ProgrammeWish>(),
     days: p.json().$type<string[]>(),
     overrideReason: p.text().nullable(),
+    superseded: superseded(),
   },
 });
 
@@ -278,6 +293,7 @@ export const SessionEntity = defineEntity({
     plan: p.json().$type<unknown>(),
     /** What later sessions ask of it, made anew whenever its log grows in what they ask; the log is the truth. */
     summary: p.json().$type<SessionSummary>(),
+    superseded: superseded(),
   },
 });
 

@@ -1,46 +1,40 @@
-import type { EntityManager } from '@mikro-orm/libsql';
 import { holdsOfScreening } from '#core/record/holds';
-import { PracticeEntity, ScreeningEntity, SessionEntity, SessionEventEntity } from './entities';
+import type { Stricter } from '#core/screening/items';
+import type { SessionEvent } from '#core/session/events';
 import { holdsOfEvents, raiseHolds } from './holds';
+import type { Prepare } from './sqlite';
+import { wornIn } from './take-events';
 
 const FILLED = 1;
+
+type ScreeningRow = { id: string; clientId: string; atMs: number; yes: string; bloodPressures: string };
+type EventRow = { sessionId: string; clientId: string; event: string; receivedAtMs: number };
 
 /**
  * Holds of a file that was kept before there were any: what the newest screening of each person stops, and what was noted
  * in and after their last session. Once a file; a clinician lifts what has long been settled (rule SCR-5).
  */
-export async function fillHolds(em: EntityManager): Promise<void> {
-  const connection = em.getConnection();
-  const [mark] = (await connection.execute('pragma user_version')) as { user_version: number }[];
-  if ((mark?.user_version ?? 0) >= FILLED) return;
-  const practice = await em.findOne(PracticeEntity, { id: 'practice' });
-  const screenings = await em.find(ScreeningEntity, {
-    id: { $in: await newestIds(em, 'screening', 'at_ms') },
-  });
-  for (const { id, clientId, atMs, ...screening } of screenings) {
-    await raiseHolds(em, clientId, holdsOfScreening(id, screening, practice?.stricter ?? [], atMs));
+export function fillHolds(prepare: Prepare): void {
+  const mark = prepare('pragma user_version').get() as { user_version: number };
+  if (mark.user_version >= FILLED) return;
+  const practice = prepare('select stricter from practice').get() as { stricter: string } | undefined;
+  const stricter: Stricter = practice ? JSON.parse(practice.stricter) : [];
+  const screenings = prepare(
+    `select id, client_id as "clientId", at_ms as "atMs", yes, blood_pressures as "bloodPressures"
+     from screening where superseded = 0`,
+  ).all() as ScreeningRow[];
+  for (const { id, clientId, atMs, yes, bloodPressures } of screenings) {
+    const screening = { yes: JSON.parse(yes), bloodPressures: JSON.parse(bloodPressures) };
+    raiseHolds(prepare, clientId, holdsOfScreening(id, screening, stricter, atMs));
   }
-  const sessions = await em.find(SessionEntity, {
-    id: { $in: await newestIds(em, 'session', 'opened_at_ms') },
-  });
-  for (const session of sessions) {
-    const rows = await em.find(SessionEventEntity, {
-      sessionId: session.id,
-      type: { $in: ['sign-noted', 'followed-up'] },
-    });
-    for (const { event, receivedAtMs } of rows) {
-      await raiseHolds(em, session.clientId, holdsOfEvents(session, [event], receivedAtMs));
-    }
+  const events = prepare(
+    `select session_id as "sessionId", client_id as "clientId", event, received_at_ms as "receivedAtMs"
+     from session_event join session on session.id = session_id
+     where superseded = 0 and type in ('sign-noted', 'followed-up')`,
+  ).all() as EventRow[];
+  for (const { sessionId, clientId, event, receivedAtMs } of events) {
+    const noted = [JSON.parse(event) as SessionEvent];
+    raiseHolds(prepare, clientId, holdsOfEvents(noted, wornIn(prepare, sessionId), receivedAtMs));
   }
-  await connection.execute(`pragma user_version = ${FILLED}`);
-}
-
-/** The id of each person's newest row of a table. */
-async function newestIds(em: EntityManager, table: string, column: string): Promise<string[]> {
-  const rows = await em
-    .getConnection()
-    .execute(
-      `select id from ${table} t where ${column} = (select max(${column}) from ${table} where client_id = t.client_id)`,
-    );
-  return (rows as { id: string }[]).map(({ id }) => id);
+  prepare(`pragma user_version = ${FILLED}`).run();
 }

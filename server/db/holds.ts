@@ -1,26 +1,19 @@
 import { randomUUID } from 'node:crypto';
 import type { EntityManager } from '@mikro-orm/libsql';
-import { readPlan } from '#core/plan/versions/read-plan';
+import type { Limb } from '#core/quantity/limb';
 import { type Hold, holdsOfDayAfter, holdsOfSign, type NewHold } from '#core/record/holds';
 import type { SessionEvent } from '#core/session/events';
-import { HoldEntity, type SessionRow } from './entities';
+import { HoldEntity } from './entities';
+import type { Prepare } from './sqlite';
 
 /** Raises holds; one that its cause has raised already stays as it is (rule SCR-5). */
-export async function raiseHolds(
-  em: EntityManager,
-  clientId: string,
-  holds: readonly NewHold[],
-): Promise<void> {
-  if (holds.length === 0) return;
-  const rows = holds.map((hold) => ({
-    id: randomUUID(),
-    clientId,
-    ...hold,
-    liftedAtMs: null,
-    liftedBy: null,
-    liftReason: null,
-  }));
-  await em.createQueryBuilder(HoldEntity).insert(rows).onConflict(['client_id', 'cause']).ignore().execute();
+export function raiseHolds(prepare: Prepare, clientId: string, holds: readonly NewHold[]): void {
+  for (const { cause, words, rule, atMs, limb, subject, ends } of holds) {
+    prepare(
+      `insert into hold (id, client_id, cause, words, rule, at_ms, limb, subject, ends) values (?, ?, ?, ?, ?, ?, ?, ?, ?)
+       on conflict (client_id, cause) do nothing`,
+    ).run(randomUUID(), clientId, cause, words, rule, atMs, limb, subject, JSON.stringify(ends));
+  }
 }
 
 /** Lifts what is not lifted yet of some holds. */
@@ -35,11 +28,17 @@ export const liftHolds = (
     { liftedAtMs: by.atMs, liftedBy: by.practitionerId, liftReason: by.reason },
   );
 
-/** What events raise holds for: stop signs, and answers of the day after (rules RUN-3, RUN-6). */
-export function holdsOfEvents(session: SessionRow, events: readonly SessionEvent[], nowMs: number) {
-  const worn = () => readPlan(session.plan).exercises.flatMap(({ limbs }) => limbs.map(({ limb }) => limb));
+/**
+ * What events raise holds for: stop signs, and answers of the day after (rules RUN-3, RUN-6).
+ * @param worn the limbs that were under a cuff, asked only where an event does not say
+ */
+export function holdsOfEvents(
+  events: readonly SessionEvent[],
+  worn: () => readonly Limb[],
+  nowMs: number,
+): NewHold[] {
   return events.flatMap((event) => {
-    if (event.type === 'sign-noted') return holdsOfSign(event, event.limbs ?? [...new Set(worn())], nowMs);
+    if (event.type === 'sign-noted') return holdsOfSign(event, event.limbs ?? worn(), nowMs);
     if (event.type === 'followed-up') return holdsOfDayAfter(event.id, event, nowMs);
     return [];
   });
@@ -52,23 +51,23 @@ export const holdOf = (row: {
   words: string;
   rule: Hold['rule'];
   atMs: number;
-  limb?: Hold['limb'] | undefined;
-  subject?: Hold['subject'] | undefined;
+  limb: Hold['limb'];
+  subject: Hold['subject'];
   ends: Hold['ends'];
-  liftedAtMs?: number | null | undefined;
-  liftedBy?: string | null | undefined;
-  liftReason?: string | null | undefined;
+  liftedAtMs: number | null;
+  liftedBy: string | null;
+  liftReason: string | null;
 }): Hold => ({
   id: row.id,
   cause: row.cause,
   words: row.words,
   rule: row.rule,
   atMs: row.atMs,
-  limb: row.limb ?? null,
-  subject: row.subject ?? null,
+  limb: row.limb,
+  subject: row.subject,
   ends: row.ends,
   lifted:
-    row.liftedAtMs == null
+    row.liftedAtMs === null
       ? null
       : { atMs: row.liftedAtMs, by: row.liftedBy ?? '', reason: row.liftReason ?? '' },
 });

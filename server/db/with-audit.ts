@@ -1,13 +1,12 @@
 import type { EntityManager } from '@mikro-orm/libsql';
 import type { Context } from 'hono';
 import type { Env } from '../context';
-import { AuditEntity } from './entities';
-
-/** What a write is called in the audit, and the record it concerns. */
-export type AuditNote = { action: string; subject: string; detail?: Record<string, unknown> };
+import { type AuditNote, writeAudit } from './audit';
+import { withStatements } from './sqlite';
 
 /**
- * The one unit of work for writes: what `work` changes and its audit entry are committed together or not at all.
+ * The one unit of work for writes through entities: what `work` changes and its audit entry are committed together or not at
+ * all.
  * @param work gets the transaction's entity manager and returns the answer
  */
 export async function withAudit<T>(
@@ -17,13 +16,9 @@ export async function withAudit<T>(
 ): Promise<T> {
   return c.var.em.transactional(async (em) => {
     const answer = await work(em);
-    em.create(AuditEntity, {
-      atMs: c.var.nowMs,
-      practitionerId: c.var.practitioner.id,
-      action: note.action,
-      subject: note.subject,
-      detail: note.detail ?? {},
-    });
+    await em.flush();
+    const by = { practitionerId: c.var.practitioner.id, atMs: c.var.nowMs };
+    await withStatements(em, (prepare) => writeAudit(prepare, note, by));
     return answer;
   });
 }

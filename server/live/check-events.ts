@@ -1,22 +1,21 @@
 import { isDeepStrictEqual } from 'node:util';
-import type { EntityManager } from '@mikro-orm/libsql';
 import { EVENTS, type SessionEvent } from '#core/session/events';
-import { SessionEventEntity, type SessionRow } from '../db/entities';
+import type { SessionHead } from '../db/session-log';
 import { Problem } from '../problem';
 
 /**
  * Which events of a batch are new; a batch with one that cannot be is refused whole, each named at its place, so that the
  * device sets it aside and sends the rest (rule RUN-9).
- * @param aheadMs how far ahead of the server's clock an event may be
+ * @param known those of them that are on record @param aheadMs how far ahead of the server's clock an event may be
  * @throws Problem 400 for another session's, 409 for a known id with other content or a finished session, 422 for its time
  */
-export async function checkEvents(
-  em: EntityManager,
-  session: SessionRow,
+export function checkEvents(
+  session: SessionHead,
   events: readonly SessionEvent[],
+  known: readonly SessionEvent[],
   nowMs: number,
   aheadMs: number,
-): Promise<SessionEvent[]> {
+): SessionEvent[] {
   refuse(
     400,
     'Another session',
@@ -24,7 +23,6 @@ export async function checkEvents(
     'sessionId',
     () => 'This event belongs to another session; none was stored.',
   );
-  const known = await knownEvents(em, events);
   const firstById = new Map<string, SessionEvent>();
   for (const event of [...known, ...events]) if (!firstById.has(event.id)) firstById.set(event.id, event);
   refuse(
@@ -85,11 +83,6 @@ function refuse(
       rule: 'RUN-9',
     })),
   );
-}
-
-async function knownEvents(em: EntityManager, events: readonly SessionEvent[]): Promise<SessionEvent[]> {
-  const rows = await em.find(SessionEventEntity, { id: { $in: events.map(({ id }) => id) } });
-  return rows.map(({ event }) => event);
 }
 
 // As it was sent: what JSON leaves out is no difference.

@@ -1,6 +1,12 @@
 import { randomUUID } from 'node:crypto';
 import { Hono } from 'hono';
-import { liftHoldSchema, type NewShelfLife, newClientSchema, newShelfLifeSchema } from '#contract/client';
+import {
+  liftHoldSchema,
+  type NewShelfLife,
+  newClientSchema,
+  newShelfLifeSchema,
+  peopleQuerySchema,
+} from '#contract/client';
 import { newFitSchema, newStrengthTestSchema } from '#contract/measurements';
 import { checkCuff, checkGirth } from '#core/cuff/fit';
 import { checkTightness, tightnessSchema } from '#core/cuff/tightness';
@@ -19,7 +25,7 @@ import { oneRepMax } from '#core/strength/one-rep-max';
 import { passGuards } from '../access/guards';
 import { clinicianOnly } from '../access/practitioner';
 import type { Env } from '../context';
-import { readClient, readRoster } from '../db/client-facts';
+import { readClient, readPeople } from '../db/client-facts';
 import {
   ClearanceEntity,
   ClientEntity,
@@ -31,13 +37,17 @@ import {
 } from '../db/entities';
 import { liftHolds, raiseHolds } from '../db/holds';
 import { findKit, readKit } from '../db/kit';
+import { withStatements } from '../db/sqlite';
 import { withAudit } from '../db/with-audit';
+import { tellChange } from '../live/tell-change';
 import { notFound, refusedByRules, refusedField } from '../problem';
-import { body } from '../validate';
+import { body, query } from '../validate';
 
 /** People and what is known of them. Every answer to a write is the whole record, with the chain judged anew. */
 export const clientRoutes = new Hono<Env>()
-  .get('/', async (c) => c.json(await readRoster(c.var.em, c.var.nowMs)))
+  .get('/', query(peopleQuerySchema), async (c) =>
+    c.json(await readPeople(c.var.em, c.req.valid('query'), c.var.nowMs)),
+  )
 
   .post('/', body(newClientSchema), async (c) => {
     const id = randomUUID();
@@ -50,7 +60,7 @@ export const clientRoutes = new Hono<Env>()
         addedAtMs: c.var.nowMs,
       });
     });
-    return c.json(await readClient(c.var.em, id, c.var.nowMs), 201);
+    return c.json(await tellChange(c, id, true), 201);
   })
 
   .get('/:id', async (c) => c.json(await readClient(c.var.em, c.req.param('id'), c.var.nowMs)))
@@ -65,7 +75,7 @@ export const clientRoutes = new Hono<Env>()
       await withAudit(c, { action: 'shelf-life-set', subject: client.id, detail }, (em) =>
         em.nativeUpdate(ClientEntity, { id: client.id }, shelfLivesWith(client.facts, detail)),
       );
-      return c.json(await readClient(c.var.em.fork(), client.id, c.var.nowMs));
+      return c.json(await tellChange(c, client.id));
     },
   )
 
@@ -88,9 +98,11 @@ export const clientRoutes = new Hono<Env>()
           by,
         );
       }
-      await raiseHolds(em, client.id, holdsOfScreening(id, screening, client.facts.stricter, c.var.nowMs));
+      await withStatements(em, (prepare) =>
+        raiseHolds(prepare, client.id, holdsOfScreening(id, screening, client.facts.stricter, c.var.nowMs)),
+      );
     });
-    return c.json(await readClient(c.var.em.fork(), client.id, c.var.nowMs), 201);
+    return c.json(await tellChange(c, client.id), 201);
   })
 
   .post('/:id/holds/:holdId/lift', clinicianOnly('lift a hold'), body(liftHoldSchema), async (c) => {
@@ -106,7 +118,7 @@ export const clientRoutes = new Hono<Env>()
     await withAudit(c, { action: 'hold-lifted', subject: client.id, detail }, (em) =>
       liftHolds(em, [hold.id], { practitionerId: c.var.practitioner.id, atMs: c.var.nowMs, reason }),
     );
-    return c.json(await readClient(c.var.em.fork(), client.id, c.var.nowMs), 201);
+    return c.json(await tellChange(c, client.id), 201);
   })
 
   .post('/:id/clearances', clinicianOnly('record a clearance'), body(clearanceSchema), async (c) => {
@@ -115,7 +127,7 @@ export const clientRoutes = new Hono<Env>()
     await withAudit(c, { action: 'clearance-recorded', subject: client.id, detail: clearance }, (em) => {
       em.create(ClearanceEntity, { id: randomUUID(), clientId: client.id, atMs: c.var.nowMs, clearance });
     });
-    return c.json(await readClient(c.var.em, client.id, c.var.nowMs), 201);
+    return c.json(await tellChange(c, client.id), 201);
   })
 
   .post('/:id/day-checks', body(dayCheckSchema), async (c) => {
@@ -133,9 +145,11 @@ export const clientRoutes = new Hono<Env>()
     const id = randomUUID();
     await withAudit(c, { action: 'checked-on-the-day', subject: client.id, detail: answers }, async (em) => {
       em.create(DayCheckEntity, { id, clientId: client.id, atMs: c.var.nowMs, answers });
-      await raiseHolds(em, client.id, holdsOfDayCheck(id, answers, c.var.nowMs));
+      await withStatements(em, (prepare) =>
+        raiseHolds(prepare, client.id, holdsOfDayCheck(id, answers, c.var.nowMs)),
+      );
     });
-    return c.json(await readClient(c.var.em.fork(), client.id, c.var.nowMs), 201);
+    return c.json(await tellChange(c, client.id), 201);
   })
 
   .post('/:id/fits', body(newFitSchema), async (c) => {
@@ -165,7 +179,7 @@ export const clientRoutes = new Hono<Env>()
     await withAudit(c, { action: 'fitted', subject: client.id, detail: row }, (em) => {
       em.create(GirthEntity, { id: randomUUID(), clientId: client.id, atMs: c.var.nowMs, ...row });
     });
-    return c.json(await readClient(c.var.em, client.id, c.var.nowMs), 201);
+    return c.json(await tellChange(c, client.id), 201);
   })
 
   .post('/:id/tightness', body(tightnessSchema), async (c) => {
@@ -184,7 +198,7 @@ export const clientRoutes = new Hono<Env>()
     await withAudit(c, { action: 'tightened-by-feel', subject: client.id, detail: row }, (em) => {
       em.create(TightnessEntity, { id: randomUUID(), clientId: client.id, atMs: c.var.nowMs, ...row });
     });
-    return c.json(await readClient(c.var.em, client.id, c.var.nowMs), 201);
+    return c.json(await tellChange(c, client.id), 201);
   })
 
   .post('/:id/strength-tests', body(newStrengthTestSchema), async (c) => {
@@ -222,7 +236,7 @@ export const clientRoutes = new Hono<Env>()
         oneRepMax: result,
       });
     });
-    return c.json(await readClient(c.var.em, client.id, c.var.nowMs), 201);
+    return c.json(await tellChange(c, client.id), 201);
   });
 
 /** The shelf lives of a person once one is set. */

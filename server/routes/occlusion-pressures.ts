@@ -13,6 +13,7 @@ import { readClient, requireFittedCuff } from '../db/client-facts';
 import { OcclusionPressureEntity, QuickCheckEntity, TrialEntity } from '../db/entities';
 import { findKit } from '../db/kit';
 import { withAudit } from '../db/with-audit';
+import { tellChange } from '../live/tell-change';
 import { notFound, refusedByRules, refusedField } from '../problem';
 import { body } from '../validate';
 
@@ -69,12 +70,15 @@ export const occlusionPressureRoutes = new Hono<Env>()
         em.create(TrialEntity, { id: randomUUID(), lopId: id, place, readings });
       });
     });
-    return c.json(await readClient(c.var.em, client.id, c.var.nowMs), 201);
+    return c.json(await tellChange(c, client.id), 201);
   })
 
   .post('/:id/quick-checks', body(newQuickCheckSchema), async (c) => {
-    const client = await readClient(c.var.em, c.req.param('id'), c.var.nowMs);
     const { occlusionId, goneMmHg, stepMmHg } = c.req.valid('json');
+    const client = await readClient(c.var.em, c.req.param('id'), c.var.nowMs, {
+      occlusionIds: [occlusionId],
+      testIds: [],
+    });
     const stored = client.facts.occlusions.find(({ id }) => id === occlusionId);
     if (!stored) throw notFound('This occlusion pressure');
     const detail = { occlusionId, goneMmHg, stepMmHg, ...judgeQuickCheck(stored.pressure.value, goneMmHg) };
@@ -88,5 +92,5 @@ export const occlusionPressureRoutes = new Hono<Env>()
         stepMmHg: stepMmHg ?? null,
       });
     });
-    return c.json(await readClient(c.var.em, client.id, c.var.nowMs), 201);
+    return c.json(await tellChange(c, client.id), 201);
   });

@@ -1,5 +1,5 @@
 import type { EntityManager } from '@mikro-orm/libsql';
-import { Hono } from 'hono';
+import { type Context, Hono } from 'hono';
 import {
   CLINICIANS_KIT,
   type KitList,
@@ -36,7 +36,7 @@ export const practiceRoutes = new Hono<Env>()
     await withAudit(c, { action: 'settings-changed', subject: 'practice', detail: settings }, (em) =>
       em.nativeUpdate(PracticeEntity, { id: 'practice' }, settings),
     );
-    return c.json(await readPractice(c.var.em));
+    return c.json(await told(c));
   })
 
   .post('/kit', body(kitItemSchema), async (c) => {
@@ -45,7 +45,7 @@ export const practiceRoutes = new Hono<Env>()
     await withAudit(c, { action: 'kit-kept', subject: item.id, detail: { list, item } }, (em) =>
       em.upsert(KitEntity, { id: item.id, list, item, retiredAtMs: null }),
     );
-    return c.json(await readPractice(c.var.em));
+    return c.json(await told(c));
   })
 
   .post('/kit/retire', body(retireKitSchema), async (c) => {
@@ -55,7 +55,7 @@ export const practiceRoutes = new Hono<Env>()
     await withAudit(c, { action: 'kit-retired', subject: id, detail: { list } }, (em) =>
       em.nativeUpdate(KitEntity, { id, list }, { retiredAtMs: c.var.nowMs }),
     );
-    return c.json(await readPractice(c.var.em));
+    return c.json(await told(c));
   })
 
   .post('/exercises', body(ownExerciseSchema), async (c) => {
@@ -64,7 +64,7 @@ export const practiceRoutes = new Hono<Env>()
     await withAudit(c, { action: 'exercise-kept', subject: id, detail: { exercise } }, (em) =>
       em.upsert(ExerciseEntity, { id, exercise, retiredAtMs: null }),
     );
-    return c.json(await readPractice(c.var.em));
+    return c.json(await told(c));
   })
 
   .post('/exercises/retire', body(retireSchema), async (c) => {
@@ -73,7 +73,7 @@ export const practiceRoutes = new Hono<Env>()
     await withAudit(c, { action: 'exercise-retired', subject: id, detail: {} }, (em) =>
       em.nativeUpdate(ExerciseEntity, { id }, { retiredAtMs: c.var.nowMs }),
     );
-    return c.json(await readPractice(c.var.em));
+    return c.json(await told(c));
   })
 
   .post('/templates', body(templateSchema), async (c) => {
@@ -82,7 +82,7 @@ export const practiceRoutes = new Hono<Env>()
     await withAudit(c, { action: 'template-kept', subject: template.id, detail: template }, (em) =>
       em.upsert(TemplateEntity, row),
     );
-    return c.json(await readPractice(c.var.em));
+    return c.json(await told(c));
   })
 
   .post('/templates/retire', body(retireSchema), async (c) => {
@@ -90,7 +90,7 @@ export const practiceRoutes = new Hono<Env>()
     await withAudit(c, { action: 'template-retired', subject: id, detail: {} }, (em) =>
       em.nativeUpdate(TemplateEntity, { id }, { retiredAtMs: c.var.nowMs }),
     );
-    return c.json(await readPractice(c.var.em));
+    return c.json(await told(c));
   });
 
 // What a pressure rests on is a clinician's to change; weights, straps and exercises of one's own are not (rule SCR-4).
@@ -100,6 +100,12 @@ function keepsKit(practitioner: Env['Variables']['practitioner'], list: KitList)
 
 function keepsExercise(practitioner: Env['Variables']['practitioner'], id: string): void {
   if (id in EXERCISES) asClinician(practitioner, 'change a standard exercise');
+}
+
+/** The practice after a write, which every device is told of. */
+function told(c: Context<Env>): Promise<PracticeView> {
+  c.var.feed.publish({ said: 'practice' });
+  return readPractice(c.var.em);
 }
 
 async function readPractice(shared: EntityManager): Promise<PracticeView> {

@@ -11,18 +11,21 @@ import { planInForce } from '#core/record/in-force';
 import { recheck } from '#core/record/recheck';
 import { passGuards } from '../access/guards';
 import type { Env } from '../context';
+import type { AuditNote } from '../db/audit';
 import { readClient } from '../db/client-facts';
 import { PrescriptionEntity } from '../db/entities';
 import { readKit } from '../db/kit';
-import { type AuditNote, withAudit } from '../db/with-audit';
+import type { Named } from '../db/read-facts';
+import { withAudit } from '../db/with-audit';
+import { tellChange } from '../live/tell-change';
 import { Problem, refusedByRules } from '../problem';
 import { body } from '../validate';
 
 /** Signing a prescription: every figure is worked out again here, from what is on record. */
 export const prescriptionRoutes = new Hono<Env>()
   .post('/:id/prescriptions', body(newPrescriptionSchema), async (c) => {
-    const client = await readClient(c.var.em, c.req.param('id'), c.var.nowMs);
     const { overrideReason, ...session } = c.req.valid('json');
+    const client = await readClient(c.var.em, c.req.param('id'), c.var.nowMs, namedIn(session));
     const kit = await readKit(c.var.em);
     const basis = basisOf(client.facts, kit, c.var.practitioner.role, c.var.nowMs);
     const { plan, findings } = composeOrRefuse(session, basis);
@@ -35,7 +38,7 @@ export const prescriptionRoutes = new Hono<Env>()
     };
     const kept = { id, clientId: client.id, plan, findings, overrideReason: reason, retargets: null };
     await keep(c, note, kept);
-    return c.json(await readClient(c.var.em, client.id, c.var.nowMs), 201);
+    return c.json(await tellChange(c, client.id), 201);
   })
 
   .post('/:id/prescriptions/:prescriptionId/retarget', async (c) => {
@@ -67,7 +70,7 @@ export const prescriptionRoutes = new Hono<Env>()
       overrideReason: prescription.overrideReason,
       retargets: prescription.id,
     });
-    return c.json(await readClient(c.var.em.fork(), client.id, c.var.nowMs), 201);
+    return c.json(await tellChange(c, client.id), 201);
   });
 
 type Kept = {
@@ -95,6 +98,14 @@ async function keep(c: Context<Env>, note: AuditNote, kept: Kept): Promise<void>
     });
   });
 }
+
+/** The measurements and tests that choices name, whether or not they still count. */
+const namedIn = ({ exercises }: SessionChoice): Named => ({
+  occlusionIds: exercises.flatMap(({ limbs }) =>
+    limbs.flatMap((limb) => (limb.kind === 'measured' ? [limb.occlusionId] : [])),
+  ),
+  testIds: exercises.flatMap(({ load }) => (load.kind === 'weighed' ? [load.strengthTestId] : [])),
+});
 
 function composeOrRefuse(session: SessionChoice, basis: Basis): Composed {
   try {

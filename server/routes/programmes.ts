@@ -2,13 +2,13 @@ import { randomUUID } from 'node:crypto';
 import { Hono } from 'hono';
 import { newProgrammeSchema } from '#contract/programme';
 import { checkProgramme } from '#core/course/programme';
-import { newest } from '#core/quantity/newest';
 import { passGuards } from '../access/guards';
 import type { Env } from '../context';
 import { readClient } from '../db/client-facts';
 import { PracticeEntity, ProgrammeEntity } from '../db/entities';
 import { withAudit } from '../db/with-audit';
 import { calendarOf } from '../interchange/programme-calendar';
+import { tellChange } from '../live/tell-change';
 import { notFound } from '../problem';
 import { body } from '../validate';
 
@@ -35,15 +35,15 @@ export const programmeRoutes = new Hono<Env>()
         overrideReason: reason,
       });
     });
-    return c.json(await readClient(c.var.em, client.id, c.var.nowMs), 201);
+    return c.json(await tellChange(c, client.id), 201);
   })
 
   .get('/:id/programme.ics', async (c) => {
-    const client = await readClient(c.var.em, c.req.param('id'), c.var.nowMs);
-    const programme = newest(client.facts.programmes);
-    if (!programme) throw notFound('A block for this person');
+    const row = await c.var.em.findOne(ProgrammeEntity, { clientId: c.req.param('id'), superseded: false });
+    if (!row) throw notFound('A block for this person');
+    const { id, atMs, wish, days } = row;
     const practice = await c.var.em.findOneOrFail(PracticeEntity, { id: 'practice' });
-    return c.body(calendarOf(programme, practice.name, c.var.nowMs), 200, {
+    return c.body(calendarOf({ id, atMs, wish, days }, practice.name, c.var.nowMs), 200, {
       'content-type': 'text/calendar; charset=utf-8',
       'content-disposition': 'attachment; filename="training-block.ics"',
     });

@@ -130,7 +130,7 @@ describe('what a log takes (RUN-9)', () => {
     expect(problem.errors[0]?.path).toBe('events.0.id');
     // What is new is told; what was known already is not told again.
     await api.post(EVENTS, { events: [inflated, others[0]] });
-    expect(await feed.next()).toEqual({ opened: null, events: [others[0]] });
+    expect(await feed.next()).toEqual({ said: 'events', events: [others[0]] });
     await feed.leave();
   });
 });
@@ -229,11 +229,11 @@ describe('what happens to a session, told on', () => {
     await openSession(api);
     const feed = await api.follow('/sessions/feed');
     await api.post(EVENTS, { events: LOG.slice(0, 2) });
-    expect(await feed.next()).toEqual({ opened: null, events: LOG.slice(0, 2) });
+    expect(await feed.next()).toEqual({ said: 'events', events: LOG.slice(0, 2) });
     // What is refused is not told.
     await api.refused(EVENTS, { events: [{ ...LOG[2], sessionId: '00000000-0000-4000-8000-0000000000ff' }] });
     await api.post(EVENTS, { events: LOG.slice(2, 3) });
-    expect(await feed.next()).toEqual({ opened: null, events: LOG.slice(2, 3) });
+    expect(await feed.next()).toEqual({ said: 'events', events: LOG.slice(2, 3) });
     await feed.leave();
   });
 

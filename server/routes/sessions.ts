@@ -1,34 +1,35 @@
-import type { EntityManager } from '@mikro-orm/libsql';
-import { Hono } from 'hono';
+import { isDeepStrictEqual } from 'node:util';
+import { type Context, Hono, type TypedResponse } from 'hono';
 import { streamSSE } from 'hono/streaming';
 import type { ClientRecord } from '#contract/client';
 import type { Kit } from '#contract/practice';
 import { appendEventsSchema, type FeedMessage, newSessionSchema, type SessionView } from '#contract/session';
 import { hardFindings } from '#core/findings/finding';
-import { readPlan } from '#core/plan/versions/read-plan';
+import type { Plan } from '#core/plan/plan';
 import { agoWords } from '#core/record/age-words';
 import { linksThatHold } from '#core/record/chain';
 import { sessionToAskAbout } from '#core/record/day-after';
 import { dayCheckInForce, planInForce } from '#core/record/in-force';
 import { recheck } from '#core/record/recheck';
-import type { SessionEvent } from '#core/session/events';
-import { mergeLogs } from '#core/session/log';
 import { passGuards } from '../access/guards';
 import type { Env } from '../context';
+import { writeAudit } from '../db/audit';
 import { readClient } from '../db/client-facts';
-import {
-  ClientEntity,
-  PrescriptionEntity,
-  SessionEntity,
-  SessionEventEntity,
-  type SessionRow,
-} from '../db/entities';
-import { holdsOfEvents, raiseHolds } from '../db/holds';
 import { readKit } from '../db/kit';
-import { changesSummary, NOTHING_DONE, summarise } from '../db/session-summary';
-import { withAudit } from '../db/with-audit';
-import { checkEvents } from '../live/check-events';
-import type { SessionFeed } from '../live/session-feed';
+import {
+  AS_SIGNED,
+  NOTHING_DONE,
+  readFrozenPlan,
+  readHead,
+  readIdBefore,
+  readLogTexts,
+  readOpenHeads,
+  readPainBefore,
+  type SessionHead,
+} from '../db/session-log';
+import { inTransaction, type Prepare, withStatements } from '../db/sqlite';
+import { takeEvents } from '../db/take-events';
+import { tellChange } from '../live/tell-change';
 import { notFound, Problem, refusedByRules, refusedField } from '../problem';
 import { body } from '../validate';
 
@@ -39,13 +40,13 @@ const KEEP_ALIVE_MS = 15_000;
  * Sessions and their append-only logs. An event id is accepted once, any number of times.
  * @param aheadMs how far ahead of the server's clock an event may be (rule RUN-9)
  */
-export const sessionRoutes = (feed: SessionFeed, aheadMs: number) =>
+export const sessionRoutes = (aheadMs: number) =>
   new Hono<Env>()
     .get('/feed', (c) =>
       streamSSE(c, async (stream) => {
         const waiting: FeedMessage[] = [];
         let wake = () => {};
-        const stop = feed.subscribe((message) => {
+        const stop = c.var.feed.subscribe((message) => {
           waiting.push(message);
           wake();
         });
@@ -72,105 +73,90 @@ export const sessionRoutes = (feed: SessionFeed, aheadMs: number) =>
     )
 
     .get('/open', async (c) => {
-      const open = await c.var.em.find(
-        SessionEntity,
-        { finishedAtMs: null },
-        { orderBy: { openedAtMs: 'asc' } },
+      const views = await withStatements(c.var.em, (prepare) =>
+        readOpenHeads(prepare).map((session) => viewText(prepare, session)),
       );
-      return c.json(await viewsOf(c.var.em, open));
+      return asJson<SessionView[]>(c, `[${views.join(',')}]`);
     })
 
     .post('/', body(newSessionSchema), async (c) => {
       const { id, prescriptionId, overrideReason } = c.req.valid('json');
-      const already = await c.var.em.findOne(SessionEntity, { id });
-      if (already) return c.json(await viewOf(c.var.em, already), 200);
-      const prescription = await c.var.em.findOne(PrescriptionEntity, { id: prescriptionId });
-      if (!prescription) throw notFound('This prescription');
-      const client = await readClient(c.var.em, prescription.clientId, c.var.nowMs);
-      const kit = await readKit(c.var.em);
-      const { plan, findings } = opening(client, kit, prescriptionId, c.var.nowMs);
-      const { guards, reason } = passGuards(findings, c.var.practitioner, overrideReason);
-      const session = await withAudit(
-        c,
-        {
+      const { em, nowMs, practitioner } = c.var;
+      const [already, owner] = await withStatements(em, (prepare) => [
+        readHead(prepare, id),
+        prepare('select client_id as "clientId" from prescription where id = ?').get(prescriptionId),
+      ]);
+      if (already) return sessionAnswer(c, id, 200);
+      if (!owner) throw notFound('This prescription');
+      const client = await readClient(em, (owner as { clientId: string }).clientId, nowMs);
+      const kit = await readKit(em);
+      const { plan, signed, findings } = opening(client, kit, prescriptionId, nowMs);
+      const { guards, reason } = passGuards(findings, practitioner, overrideReason);
+      const own = isDeepStrictEqual(plain(plan), plain(signed)) ? AS_SIGNED : JSON.stringify(plan);
+      await inTransaction(em, (prepare) => {
+        prepare(
+          `insert into session (id, client_id, prescription_id, opened_at_ms, plan, summary)
+           values (?, ?, ?, ?, ?, ?)`,
+        ).run(id, client.id, prescriptionId, nowMs, own, JSON.stringify(NOTHING_DONE));
+        const note = {
           action: guards.length > 0 ? 'session-opened-past-guard' : 'session-opened',
           subject: client.id,
           detail: { id, guards: guards.map(({ rule }) => rule), reason },
-        },
-        (em) =>
-          em.create(SessionEntity, {
-            id,
-            clientId: client.id,
-            prescriptionId,
-            openedAtMs: c.var.nowMs,
-            finishedAtMs: null,
-            plan,
-            summary: NOTHING_DONE,
-          }),
-      );
-      feed.publish({ opened: session.id, events: [] });
-      return c.json(await viewOf(c.var.em, session), 201);
+        };
+        writeAudit(prepare, note, { practitionerId: practitioner.id, atMs: nowMs });
+      });
+      c.var.feed.publish({ said: 'opened', sessionId: id });
+      await tellChange(c, client.id);
+      return sessionAnswer(c, id, 201);
     })
 
-    .get('/:id', async (c) => c.json(await viewOf(c.var.em, await findSession(c.var.em, c.req.param('id')))))
+    .get('/:id', (c) => sessionAnswer(c, c.req.param('id'), 200))
 
     .post('/:id/events', body(appendEventsSchema), async (c) => {
-      const session = await findSession(c.var.em, c.req.param('id'));
       const { events } = c.req.valid('json');
-      const fresh = await checkEvents(c.var.em, session, events, c.var.nowMs, aheadMs);
-      await withAudit(
-        c,
-        { action: 'events-appended', subject: session.id, detail: { count: fresh.length } },
-        async (em) => {
-          await appendEvents(em, session, fresh, {
-            receivedAtMs: c.var.nowMs,
-            practitionerId: c.var.practitioner.id,
-          });
-          await raiseHolds(em, session.clientId, holdsOfEvents(session, fresh, c.var.nowMs));
-          if (changesSummary(session, fresh)) await summarise(em, session);
-        },
+      const { session, fresh, changed } = await inTransaction(c.var.em, (prepare) =>
+        takeEvents(prepare, c.req.param('id'), events, {
+          nowMs: c.var.nowMs,
+          aheadMs,
+          practitionerId: c.var.practitioner.id,
+        }),
       );
-      if (fresh.length > 0) feed.publish({ opened: null, events: fresh });
+      if (fresh.length > 0) c.var.feed.publish({ said: 'events', events: fresh });
+      if (changed) await tellChange(c, session.clientId);
       return c.json({ accepted: events.map(({ id }) => id) });
     });
 
-// The query builder passes the driver's error through as it is.
-const isUniqueClash = (error: unknown): boolean =>
-  error instanceof Error && 'code' in error && error.code === 'SQLITE_CONSTRAINT_UNIQUE';
+// As it is stored: what JSON leaves out is no difference.
+const plain = (plan: Plan): unknown => JSON.parse(JSON.stringify(plan));
 
-const sequenceClash = new Problem(
-  409,
-  'Sequence clash',
-  'Two different events carry the same sequence number of one device; none of this batch was stored. Reload the page: it goes on as a new device.',
-);
+/** Answers with a JSON text that is already made; the type says what it reads as. */
+const asJson = <T>(c: Context<Env>, text: string, status: 200 | 201 = 200) =>
+  c.body(text, status, { 'content-type': 'application/json' }) as Response & TypedResponse<T, 200, 'json'>;
 
-async function appendEvents(
-  em: EntityManager,
-  session: SessionRow,
-  events: SessionEvent[],
-  receipt: { receivedAtMs: number; practitionerId: string },
-): Promise<void> {
-  if (events.length === 0) return;
-  const rows = mergeLogs(events).map((event) => ({
-    id: event.id,
-    sessionId: session.id,
-    deviceId: event.deviceId,
-    seq: event.seq,
-    atMs: event.atMs,
-    type: event.type,
-    event,
-    ...receipt,
-  }));
-  try {
-    await em.createQueryBuilder(SessionEventEntity).insert(rows).onConflict('id').ignore().execute();
-  } catch (error) {
-    if (isUniqueClash(error)) throw sequenceClash;
-    throw error;
-  }
-  const finished = events.find((event) => event.type === 'session-finished');
-  if (finished && session.finishedAtMs === null) {
-    await em.nativeUpdate(SessionEntity, { id: session.id }, { finishedAtMs: finished.atMs });
-  }
+const sessionAnswer = async (c: Context<Env>, id: string, status: 200 | 201) => {
+  const text = await withStatements(c.var.em, (prepare) => {
+    const session = readHead(prepare, id);
+    return session && viewText(prepare, session);
+  });
+  if (!text) throw notFound('This session');
+  return asJson<SessionView>(c, text, status);
+};
+
+/** A `SessionView` as text: its log is handed on as it is stored, since whoever reads it sorts it anyway. */
+function viewText(prepare: Prepare, session: SessionHead): string {
+  const { id, clientId, prescriptionId, openedAtMs } = session;
+  const { name } = prepare('select name from client where id = ?').get(clientId) as { name: string };
+  const head: Omit<SessionView, 'events'> = {
+    id,
+    clientId,
+    clientName: name,
+    prescriptionId,
+    openedAtMs,
+    idBefore: readIdBefore(prepare, session),
+    painBefore: readPainBefore(prepare, session),
+    plan: readFrozenPlan(prepare, id),
+  };
+  return `${JSON.stringify(head).slice(0, -1)},"events":[${readLogTexts(prepare, id).join(',')}]}`;
 }
 
 /**
@@ -216,31 +202,5 @@ function opening({ facts }: ClientRecord, kit: Kit, prescriptionId: string, nowM
   }
   const { plan, findings } = recheck(prescription, facts, kit, nowMs);
   if (!plan || hardFindings(findings).length > 0) throw refusedByRules(hardFindings(findings));
-  return { plan, findings };
-}
-
-async function findSession(em: EntityManager, id: string): Promise<SessionRow> {
-  const session = await em.findOne(SessionEntity, { id });
-  if (!session) throw notFound('This session');
-  return session;
-}
-
-async function viewsOf(em: EntityManager, sessions: SessionRow[]): Promise<SessionView[]> {
-  const rows = await em.find(SessionEventEntity, { sessionId: { $in: sessions.map(({ id }) => id) } });
-  const clients = await em.find(ClientEntity, { id: { $in: sessions.map(({ clientId }) => clientId) } });
-  return sessions.map(({ id, clientId, prescriptionId, openedAtMs, plan }) => ({
-    id,
-    clientId,
-    clientName: clients.find((client) => client.id === clientId)?.name ?? '',
-    prescriptionId,
-    openedAtMs,
-    plan: readPlan(plan),
-    events: [...mergeLogs(rows.filter((row) => row.sessionId === id).map(({ event }) => event))],
-  }));
-}
-
-async function viewOf(em: EntityManager, session: SessionRow): Promise<SessionView> {
-  const [view] = await viewsOf(em, [session]);
-  if (!view) throw notFound('This session');
-  return view;
+  return { plan, signed: prescription.plan, findings };
 }

@@ -1,0 +1,347 @@
+import { PAGE_OF_PEOPLE } from '#contract/client';
+import type { FitFact, TightnessFact } from '#core/cuff/fact';
+import { type Finding, guardFindings } from '#core/findings/finding';
+import type { OcclusionFact } from '#core/occlusion-pressure/fact';
+import type { Trial } from '#core/occlusion-pressure/trial';
+import { readPlan } from '#core/plan/versions/read-plan';
+import { MS_PER_DAY } from '#core/quantity/units';
+import {
+  type ClientFacts,
+  type PrescriptionFact,
+  type ProgrammeFact,
+  SESSIONS_COUNT_MS,
+  type SessionFact,
+} from '#core/record/facts';
+import type { Hold } from '#core/record/holds';
+import { RULES } from '#core/rules/catalogue';
+import type { Clearance } from '#core/screening/clearance';
+import type { DayCheck, DayCheckAnswers } from '#core/screening/day-check';
+import type { Screening } from '#core/screening/screening';
+import type { StrengthFact } from '#core/strength/fact';
+import { holdOf } from './holds';
+import type { PracticeFacts } from './read-practice';
+import type { Prepare } from './sqlite';
+
+/**
+ * How rows of one kind are read for some people, and what a row says: one text, or several whose rows go together.
+ * `sql` stands before the condition that picks the people, `and` after it; `times` are asked for in `and`, given now.
+ */
+type Part = { sql: string; and?: string; times?: (nowMs: number) => number[] };
+type Kind<Fact> = { parts: readonly Part[]; of: (row: Row) => Fact };
+
+// biome-ignore lint/suspicious/noExplicitAny: a row is what its text selects; each kind names its own columns.
+type Row = Record<string, any>;
+
+const newestOnly = (sql: string): Part => ({ sql, and: 'superseded = 0' });
+
+const SCREENING = `select client_id, at_ms as "atMs", version, yes, blood_pressures, note, procedures, "by" from screening`;
+
+const SCREENINGS: Kind<Screening> = {
+  parts: [
+    newestOnly(SCREENING),
+    // Those whose resting blood pressure still counts.
+    {
+      sql: SCREENING,
+      and: 'superseded = 1 and at_ms >= ?',
+      times: (nowMs) => [nowMs - RULES['SCR-1'].figures.shelfLifeDays * MS_PER_DAY],
+    },
+  ],
+  of: ({ atMs, version, note, by, ...row }) => ({
+    atMs,
+    version,
+    note,
+    yes: JSON.parse(row.yes),
+    bloodPressures: JSON.parse(row.blood_pressures),
+    procedures: JSON.parse(row.procedures),
+    ...(by ? { by } : {}),
+  }),
+};
+
+const CLEARANCE = 'select client_id, clearance from clearance';
+
+const CLEARANCES: Kind<Clearance> = {
+  parts: [
+    { sql: CLEARANCE, and: 'until_ms is null' },
+    { sql: CLEARANCE, and: 'until_ms >= ?', times: (nowMs) => [nowMs] },
+  ],
+  of: ({ clearance }) => JSON.parse(clearance),
+};
+
+const HOLD = `select hold.client_id, hold.id, cause, words, rule, hold.at_ms as "atMs", limb, subject, ends,
+  lifted_at_ms as "liftedAtMs", lifted_by as "liftedBy", lift_reason as "liftReason" from hold`;
+
+const HOLDS: Kind<Hold> = {
+  // What has ended by its time, or by the review of a session that no longer counts, is left out.
+  parts: [
+    { sql: HOLD, and: 'lifted_at_ms is null and ends_at_ms > ?', times: (nowMs) => [nowMs] },
+    {
+      sql: `${HOLD} left join session on session.id = ends_session_id`,
+      and: 'lifted_at_ms is null and ends_at_ms is null and (session.id is null or reviewed = 0 or opened_at_ms >= ?)',
+      times: (nowMs) => [nowMs - SESSIONS_COUNT_MS],
+    },
+  ],
+  of: (row) => holdOf({ ...row, ends: JSON.parse(row.ends) } as Parameters<typeof holdOf>[0]),
+};
+
+const DAY_CHECKS: Kind<DayCheck> = {
+  parts: [newestOnly('select client_id, at_ms as "atMs", answers from day_check')],
+  of: ({ atMs, answers }) => ({ atMs, ...(JSON.parse(answers) as DayCheckAnswers) }),
+};
+
+const FITS: Kind<FitFact> = {
+  parts: [
+    newestOnly(`select client_id, limb, at_ms as "atMs", girth_cm as "girthCm", kind, kit_id as "kitId", label,
+      width_cm as "widthCm" from girth`),
+  ],
+  of: ({ limb, atMs, girthCm, label, widthCm, kind, kitId }) => ({
+    limb,
+    atMs,
+    girthCm,
+    label,
+    widthCm,
+    ...(kind === 'cuff'
+      ? { kind: 'cuff' as const, cuffId: kitId }
+      : { kind: 'strap' as const, strapId: kitId }),
+  }),
+};
+
+const TIGHTNESS: Kind<TightnessFact> = {
+  parts: [
+    newestOnly(`select client_id, limb, at_ms as "atMs", strap_id as "strapId", strap_label as "strapLabel", mark, felt
+      from tightness`),
+  ],
+  of: ({ limb, atMs, strapId, strapLabel, mark, felt }) => ({ limb, atMs, strapId, strapLabel, mark, felt }),
+};
+
+const LOP = `select client_id, id, limb, position, cuff_id as "cuffId", cuff_label as "cuffLabel", width_cm as "widthCm",
+  girth_cm as "girthCm", at_ms as "atMs", method, site, pressure, uncertainty_mm_hg as "uncertaintyMmHg", steady,
+  trials_used as "trialsUsed", reading_school as "readingSchool", division_mm_hg as "divisionMmHg" from lop`;
+
+const OCCLUSIONS: Kind<OcclusionFact> = {
+  parts: [newestOnly(LOP)],
+  of: ({ client_id: _, pressure, steady, ...row }) => ({
+    ...(row as Omit<OcclusionFact, 'pressure' | 'steady' | 'trials' | 'quickChecks'>),
+    pressure: JSON.parse(pressure),
+    steady: steady === 1,
+    trials: [],
+    quickChecks: [],
+  }),
+};
+
+const TEST = `select client_id, id, exercise_id as "exerciseId", side, at_ms as "atMs", one_rep_max as "oneRepMax"
+  from strength_test`;
+
+const TESTS: Kind<StrengthFact> = {
+  parts: [newestOnly(TEST)],
+  of: ({ id, exerciseId, side, atMs, oneRepMax }) => ({
+    id,
+    exerciseId,
+    side,
+    atMs,
+    oneRepMax: JSON.parse(oneRepMax),
+  }),
+};
+
+const PROGRAMMES: Kind<ProgrammeFact> = {
+  parts: [newestOnly('select client_id, id, at_ms as "atMs", wish, days from programme')],
+  of: ({ id, atMs, wish, days }) => ({ id, atMs, wish: JSON.parse(wish), days: JSON.parse(days) }),
+};
+
+const SESSION = `select client_id, id, prescription_id as "prescriptionId", opened_at_ms as "startedAtMs",
+  finished_at_ms as "finishedAtMs", summary from session`;
+
+const SESSIONS: Kind<SessionFact> = {
+  parts: [
+    newestOnly(SESSION),
+    {
+      sql: SESSION,
+      and: 'superseded = 1 and opened_at_ms >= ?',
+      times: (nowMs) => [nowMs - SESSIONS_COUNT_MS],
+    },
+  ],
+  of: ({ id, prescriptionId, startedAtMs, finishedAtMs, summary }) => ({
+    id,
+    prescriptionId,
+    startedAtMs,
+    finishedAtMs,
+    ...JSON.parse(summary),
+  }),
+};
+
+const PRESCRIPTIONS: Kind<Row> = {
+  parts: [
+    newestOnly(`select client_id, id, at_ms as "atMs", signed_by as "signedBy", plan, findings,
+      override_reason as "overrideReason", retargets from prescription`),
+  ],
+  of: (row) => row,
+};
+
+/** Measurements and tests by their ids. */
+export type Named = { occlusionIds: readonly string[]; testIds: readonly string[] };
+export const NAMED_BY_NOBODY: Named = { occlusionIds: [], testIds: [] };
+
+/** A person as the roster names them. */
+export type ClientRow = {
+  id: string;
+  name: string;
+  story: string;
+  shelfLife: ClientFacts['shelfLife'];
+  limbShelfLives: ClientFacts['limbShelfLives'];
+};
+
+/**
+ * What is on record for some people that anything now rests on; the cost grows neither with the people who are not asked for
+ * nor with the years that no longer count.
+ * @param clients at most `PAGE_OF_PEOPLE` @param naming for the sheet of one person, what else is asked for by its id
+ * and the single trials of pressures; null for the roster, which shows neither
+ * @returns in the order of the people
+ */
+export function readFacts(
+  prepare: Prepare,
+  practice: PracticeFacts,
+  clients: readonly ClientRow[],
+  nowMs: number,
+  naming: Named | null,
+): ClientFacts[] {
+  const [first] = clients;
+  if (!first) return [];
+  // Two lengths only, so that each text is prepared twice and no more.
+  const places = clients.length === 1 ? 1 : PAGE_OF_PEOPLE;
+  const asked = Array.from({ length: places }, (_, place) => (clients[place] ?? first).id);
+  const marks = asked.map(() => '?').join(', ');
+  const read = <Fact>({ parts, of }: Kind<Fact>) => {
+    const groups = new Map<string, Fact[]>();
+    for (const { sql, and, times } of parts) {
+      const owner = sql.startsWith('select hold.') ? 'hold.client_id' : 'client_id';
+      const text = `${sql} where ${owner} in (${marks}) ${and ? `and ${and}` : ''}`;
+      for (const row of prepare(text).all(...asked, ...(times?.(nowMs) ?? [])) as Row[]) {
+        const group = groups.get(row.client_id);
+        if (group) group.push(of(row));
+        else groups.set(row.client_id, [of(row)]);
+      }
+    }
+    return (clientId: string): Fact[] => groups.get(clientId) ?? [];
+  };
+  const of = {
+    screenings: read(SCREENINGS),
+    clearances: read(CLEARANCES),
+    holds: read(HOLDS),
+    dayChecks: read(DAY_CHECKS),
+    fits: read(FITS),
+    tightness: read(TIGHTNESS),
+    occlusions: read(OCCLUSIONS),
+    strengthTests: read(TESTS),
+    prescriptions: read(PRESCRIPTIONS),
+    programmes: read(PROGRAMMES),
+    sessions: read(SESSIONS),
+  };
+  return clients.map(({ id, shelfLife, limbShelfLives }) => {
+    const prescriptions = of.prescriptions(id).map((row) => prescriptionOf(prepare, practice, row));
+    const named = namedBy(prescriptions, naming ?? NAMED_BY_NOBODY);
+    return {
+      shelfLife,
+      limbShelfLives,
+      units: practice.units,
+      stricter: practice.stricter,
+      ownExercises: practice.ownExercises,
+      screenings: of.screenings(id),
+      clearances: of.clearances(id),
+      holds: of.holds(id),
+      dayChecks: of.dayChecks(id),
+      fits: of.fits(id),
+      tightness: of.tightness(id),
+      occlusions: withNamed(prepare, id, of.occlusions(id), named.occlusionIds, LOP, OCCLUSIONS.of).map(
+        (fact) => ({
+          ...fact,
+          quickChecks: readQuickChecks(prepare, fact.id),
+          trials: naming ? readTrials(prepare, fact.id) : [],
+        }),
+      ),
+      strengthTests: withNamed(prepare, id, of.strengthTests(id), named.testIds, TEST, TESTS.of),
+      prescriptions,
+      programmes: of.programmes(id),
+      sessions: of.sessions(id),
+      sessionsFinished: countFinished(prepare, id),
+    };
+  });
+}
+
+/** What a plan names stays on record with it, though something newer has taken its place. */
+function withNamed<Fact extends { id: string }>(
+  prepare: Prepare,
+  clientId: string,
+  facts: readonly Fact[],
+  ids: readonly string[],
+  sql: string,
+  of: (row: Row) => Fact,
+): Fact[] {
+  const missing = ids.filter((id) => !facts.some((fact) => fact.id === id));
+  const rows = missing.map(
+    (id) => prepare(`${sql} where id = ? and client_id = ?`).get(id, clientId) as Row | undefined,
+  );
+  return [...facts, ...rows.flatMap((row) => (row ? [of(row)] : []))];
+}
+
+function namedBy(prescriptions: readonly PrescriptionFact[], also: Named): Named {
+  const exercises = prescriptions.flatMap(({ plan }) => plan.exercises);
+  const targets = exercises.flatMap(({ limbs }) => limbs);
+  return {
+    occlusionIds: [
+      ...new Set([
+        ...targets.flatMap((target) => (target.kind === 'measured' ? [target.occlusionId] : [])),
+        ...also.occlusionIds,
+      ]),
+    ],
+    testIds: [
+      ...new Set([
+        ...exercises.flatMap(({ load }) => (load.kind === 'weighed' ? [load.testId] : [])),
+        ...also.testIds,
+      ]),
+    ],
+  };
+}
+
+const readQuickChecks = (prepare: Prepare, lopId: string): OcclusionFact['quickChecks'] =>
+  (
+    prepare('select at_ms, gone_mm_hg, step_mm_hg from lop_quick_check where lop_id = ?').all(lopId) as Row[]
+  ).map((row) => ({
+    atMs: row.at_ms,
+    goneMmHg: row.gone_mm_hg,
+    ...(row.step_mm_hg === null ? {} : { stepMmHg: row.step_mm_hg }),
+  }));
+
+const readTrials = (prepare: Prepare, lopId: string): Trial[] =>
+  (prepare('select readings from lop_trial where lop_id = ? order by place').all(lopId) as Row[]).map(
+    ({ readings }) => JSON.parse(readings),
+  );
+
+const countFinished = (prepare: Prepare, clientId: string): number =>
+  (
+    prepare(
+      'select count(*) as finished from session where client_id = ? and finished_at_ms is not null',
+    ).get(clientId) as { finished: number }
+  ).finished;
+
+function prescriptionOf(prepare: Prepare, { roles }: PracticeFacts, row: Row): PrescriptionFact {
+  return {
+    id: row.id,
+    atMs: row.atMs,
+    signedBy: row.signedBy,
+    role: roles.get(firstSigner(prepare, row)) ?? 'coach',
+    guards: guardFindings(JSON.parse(row.findings) as Finding[]).map(({ rule, subject, exerciseIndex }) => ({
+      rule,
+      subject,
+      exerciseIndex: exerciseIndex ?? null,
+    })),
+    overrideReason: row.overrideReason,
+    plan: readPlan(JSON.parse(row.plan)),
+  };
+}
+
+/** Who signed what a prescription stands on: a re-target stands on the signature of the one it re-targets (rule PRS-8). */
+function firstSigner(prepare: Prepare, row: Row): string {
+  const before =
+    row.retargets &&
+    prepare('select signed_by as "signedBy", retargets from prescription where id = ?').get(row.retargets);
+  return before ? firstSigner(prepare, before as Row) : row.signedBy;
+}

@@ -1,0 +1,106 @@
+import type { Plan } from '#core/plan/plan';
+import { readPlan } from '#core/plan/versions/read-plan';
+import { type SessionSummary, summaryOf } from '#core/review/summary';
+import type { DayCheckAnswers } from '#core/screening/day-check';
+import type { SessionEvent } from '#core/session/events';
+import { fold } from '#core/session/fold';
+import { type Log, mergeLogs } from '#core/session/log';
+import type { Prepare } from './sqlite';
+
+/** A session without its plan and log, which few ask for. */
+export type SessionHead = {
+  id: string;
+  clientId: string;
+  prescriptionId: string;
+  openedAtMs: number;
+  finishedAtMs: number | null;
+};
+
+const HEAD = `id, client_id as "clientId", prescription_id as "prescriptionId", opened_at_ms as "openedAtMs",
+  finished_at_ms as "finishedAtMs"`;
+
+export const readHead = (prepare: Prepare, id: string): SessionHead | undefined =>
+  prepare(`select ${HEAD} from session where id = ?`).get(id) as SessionHead | undefined;
+
+/** Sessions that nobody has finished, in the order they were opened. */
+export const readOpenHeads = (prepare: Prepare): SessionHead[] =>
+  prepare(
+    `select ${HEAD} from session where finished_at_ms is null order by opened_at_ms`,
+  ).all() as SessionHead[];
+
+/** A session kept no plan of its own where it froze the prescription's as it was signed. */
+export const AS_SIGNED = 'null';
+
+/** The plan a session froze when it was opened. */
+export function readFrozenPlan(prepare: Prepare, sessionId: string): Plan {
+  const { own, signed } = prepare(
+    `select session.plan as own, prescription.plan as signed from session
+     join prescription on prescription.id = session.prescription_id where session.id = ?`,
+  ).get(sessionId) as { own: string; signed: string };
+  return readPlan(JSON.parse(own === AS_SIGNED ? signed : own));
+}
+
+/** The events of a session as they are stored, a text each. */
+export const readLogTexts = (prepare: Prepare, sessionId: string): string[] =>
+  (
+    prepare('select event from session_event where session_id = ? order by at_ms').all(sessionId) as {
+      event: string;
+    }[]
+  ).map(({ event }) => event);
+
+export const readLog = (prepare: Prepare, sessionId: string): Log =>
+  mergeLogs(readLogTexts(prepare, sessionId).map((text) => JSON.parse(text) as SessionEvent));
+
+/** Pain before a session, of 10, as the last check on the day before it says; null where there was none. */
+export function readPainBefore(prepare: Prepare, { clientId, openedAtMs }: SessionHead): number | null {
+  const check = prepare(
+    'select answers from day_check where client_id = ? and at_ms <= ? order by at_ms desc limit 1',
+  ).get(clientId, openedAtMs) as { answers: string } | undefined;
+  return check ? (JSON.parse(check.answers) as DayCheckAnswers).painNow : null;
+}
+
+/** The session of the same person before one. */
+export const readIdBefore = (prepare: Prepare, { clientId, openedAtMs }: SessionHead): string | null =>
+  (
+    prepare(
+      'select id from session where client_id = ? and opened_at_ms < ? order by opened_at_ms desc limit 1',
+    ).get(clientId, openedAtMs) as { id: string } | undefined
+  )?.id ?? null;
+
+/** A session in which nothing has happened yet. */
+export const NOTHING_DONE: SessionSummary = {
+  worked: [],
+  tolerated: true,
+  reviewed: true,
+  followUp: null,
+};
+
+/** Types of events that change what later sessions ask of this one. */
+const MATTERS: readonly SessionEvent['type'][] = [
+  'set-started',
+  'session-finished',
+  'review-answered',
+  'followed-up',
+  'sign-noted',
+  'stopped',
+];
+
+export const changesSummary = (
+  { finishedAtMs }: Pick<SessionHead, 'finishedAtMs'>,
+  events: readonly SessionEvent[],
+): boolean =>
+  events.length > 0 && (finishedAtMs !== null || events.some(({ type }) => MATTERS.includes(type)));
+
+/** Makes the summary of a session anew from its log. */
+export function summarise(prepare: Prepare, session: SessionHead): void {
+  const plan = readFrozenPlan(prepare, session.id);
+  const state = fold(plan, readLog(prepare, session.id));
+  const summary = summaryOf(plan, state, readPainBefore(prepare, session));
+  prepare('update session set summary = ? where id = ?').run(JSON.stringify(summary), session.id);
+}
+
+/** Summaries of sessions that were kept before there were any. */
+export function fillSummaries(prepare: Prepare): void {
+  const old = prepare(`select ${HEAD} from session where summary = '{}'`).all() as SessionHead[];
+  for (const session of old) summarise(prepare, session);
+}

@@ -1,0 +1,79 @@
+import type { EntityManager } from '@mikro-orm/libsql';
+
+// What is SQLite's own stands here (and in the migrations); all other SQL is standard, so that another engine of the
+// same ORM can follow (docs/decisions/past-one-machine.md).
+
+/** What every connection is set to. The ORM opens a new one now and then, so that once is not enough. */
+const PRAGMAS = [
+  'pragma journal_mode = wal',
+  'pragma synchronous = full',
+  'pragma foreign_keys = on',
+  'pragma busy_timeout = 5000',
+];
+
+/** A raw connection of the driver, as far as it is used here. */
+type RawConnection = { exec(sql: string): void; prepare(sql: string): Statement };
+export type Statement = {
+  all(...values: unknown[]): unknown[];
+  get(...values: unknown[]): unknown;
+  run(...values: unknown[]): { changes: number };
+};
+/** The prepared statement of a text; prepared once for each connection. */
+export type Prepare = (sql: string) => Statement;
+
+/** For the pool: sets up a connection it has just opened. */
+export function setUpConnection(
+  raw: RawConnection,
+  done: (error: unknown, raw: RawConnection) => void,
+): void {
+  for (const pragma of PRAGMAS) raw.exec(pragma);
+  done(null, raw);
+}
+
+const prepared = new WeakMap<RawConnection, Map<string, Statement>>();
+
+function prepareOn(raw: RawConnection): Prepare {
+  const known = prepared.get(raw) ?? new Map<string, Statement>();
+  prepared.set(raw, known);
+  return (sql) => {
+    const statement = known.get(sql) ?? raw.prepare(sql);
+    known.set(sql, statement);
+    return statement;
+  };
+}
+
+/**
+ * Runs prepared statements over the entity manager's own connection, inside its transaction where it is in one.
+ * @param work must not wait for anything: the connection is its own while it runs
+ */
+export async function withStatements<T>(em: EntityManager, work: (prepare: Prepare) => T): Promise<T> {
+  const { client } = em.getTransactionContext() ?? em.getConnection().getKnex();
+  const raw = (await client.acquireConnection()) as RawConnection;
+  try {
+    return work(prepareOn(raw));
+  } finally {
+    await client.releaseConnection(raw);
+  }
+}
+
+/** The same in a transaction of its own: all of it is stored, or nothing. */
+export const inTransaction = <T>(em: EntityManager, work: (prepare: Prepare) => T): Promise<T> =>
+  withStatements(em, (prepare) => {
+    prepare('begin immediate').run();
+    try {
+      const answer = work(prepare);
+      prepare('commit').run();
+      return answer;
+    } catch (error) {
+      prepare('rollback').run();
+      throw error;
+    }
+  });
+
+/** What the full-text index of people is asked for: every word of the search begins a word of the name or the story. */
+export const matchWords = (search: string): string =>
+  (search.match(/[\p{L}\p{N}]+/gu) ?? []).map((word) => `"${word}"*`).join(' ');
+
+/** The driver's word for a unique constraint that was broken. */
+export const isUniqueClash = (error: unknown): boolean =>
+  error instanceof Error && 'code' in error && error.code === 'SQLITE_CONSTRAINT_UNIQUE';

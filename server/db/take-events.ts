@@ -1,0 +1,78 @@
+import type { Limb } from '#core/quantity/limb';
+import type { SessionEvent } from '#core/session/events';
+import { mergeLogs } from '#core/session/log';
+import { checkEvents } from '../live/check-events';
+import { notFound, Problem } from '../problem';
+import { writeAudit } from './audit';
+import { holdsOfEvents, raiseHolds } from './holds';
+import { changesSummary, readFrozenPlan, readHead, type SessionHead, summarise } from './session-log';
+import { isUniqueClash, type Prepare } from './sqlite';
+
+/** What came of a batch: the session, the events that were new, and whether the person's record says something else now. */
+export type Taken = { session: SessionHead; fresh: SessionEvent[]; changed: boolean };
+
+/**
+ * Takes a batch of events into a session's log, with what they mean for later sessions and their audit entry: the path that
+ * every pump reading goes, so it is all prepared statements. To be called in a transaction.
+ * @param aheadMs how far ahead of the server's clock an event may be (rule RUN-9)
+ * @throws Problem 404 for an unknown session, 409 for a clash of sequence numbers, and what `checkEvents` refuses
+ */
+export function takeEvents(
+  prepare: Prepare,
+  sessionId: string,
+  events: readonly SessionEvent[],
+  { nowMs, aheadMs, practitionerId }: { nowMs: number; aheadMs: number; practitionerId: string },
+): Taken {
+  const session = readHead(prepare, sessionId);
+  if (!session) throw notFound('This session');
+  const fresh = checkEvents(session, events, knownOf(prepare, events), nowMs, aheadMs);
+  insert(prepare, fresh, nowMs, practitionerId);
+  const finished = fresh.find(({ type }) => type === 'session-finished');
+  if (finished && session.finishedAtMs === null) {
+    prepare('update session set finished_at_ms = ? where id = ?').run(finished.atMs, sessionId);
+  }
+  raiseHolds(prepare, session.clientId, holdsOfEvents(fresh, wornIn(prepare, sessionId), nowMs));
+  const changed = changesSummary(session, fresh);
+  if (changed) summarise(prepare, session);
+  const note = { action: 'events-appended', subject: sessionId, detail: { count: fresh.length } };
+  writeAudit(prepare, note, { practitionerId, atMs: nowMs });
+  return { session, fresh, changed };
+}
+
+/** The limbs a session's plan puts under a cuff or strap. */
+export const wornIn = (prepare: Prepare, sessionId: string) => (): Limb[] => {
+  const { exercises } = readFrozenPlan(prepare, sessionId);
+  return [...new Set(exercises.flatMap(({ limbs }) => limbs.map(({ limb }) => limb)))];
+};
+
+const knownOf = (prepare: Prepare, events: readonly SessionEvent[]): SessionEvent[] =>
+  events.flatMap(({ id }) => {
+    const row = prepare('select event from session_event where id = ?').get(id) as
+      | { event: string }
+      | undefined;
+    return row ? [JSON.parse(row.event) as SessionEvent] : [];
+  });
+
+const SEQUENCE_CLASH = new Problem(
+  409,
+  'Sequence clash',
+  'Two different events carry the same sequence number of one device; none of this batch was stored. Reload the page: it goes on as a new device.',
+);
+
+function insert(prepare: Prepare, events: readonly SessionEvent[], nowMs: number, practitionerId: string) {
+  const statement = prepare(
+    `insert into session_event
+       (id, session_id, device_id, seq, at_ms, type, event, received_at_ms, practitioner_id)
+     values (?, ?, ?, ?, ?, ?, ?, ?, ?)`,
+  );
+  try {
+    for (const event of mergeLogs(events)) {
+      const { id, sessionId, deviceId, seq, atMs, type } = event;
+      const text = JSON.stringify(event);
+      statement.run(id, sessionId, deviceId, seq, atMs, type, text, nowMs, practitionerId);
+    }
+  } catch (error) {
+    if (isUniqueClash(error)) throw SEQUENCE_CLASH;
+    throw error;
+  }
+}
