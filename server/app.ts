@@ -14,6 +14,7 @@ import { SessionFeed } from './live/session-feed';
 import { answerProblem, notFound, Problem } from './problem';
 import { clientRoutes } from './routes/clients';
 import { deviceRoutes } from './routes/devices';
+import { historyRoutes } from './routes/history';
 import { occlusionPressureRoutes } from './routes/occlusion-pressures';
 import { practiceRoutes } from './routes/practice';
 import { practiceAttemptRoutes } from './routes/practice-attempts';
@@ -43,6 +44,7 @@ const apiRoutes = (now: () => number, aheadMs: number) =>
     .route('/clients', occlusionPressureRoutes)
     .route('/clients', prescriptionRoutes)
     .route('/clients', programmeRoutes)
+    .route('/clients', historyRoutes)
     .route('/sessions', sessionRoutes(aheadMs))
     .route('/practice-attempts', practiceAttemptRoutes)
     .route('/devices', deviceRoutes(new DeviceHub(), now));

@@ -30,11 +30,21 @@ type Part = { sql: string; and?: string; times?: (nowMs: number) => number[] };
 type Kind<Fact> = { parts: readonly Part[]; of: (row: Row) => Fact };
 
 // biome-ignore lint/suspicious/noExplicitAny: a row is what its text selects; each kind names its own columns.
-type Row = Record<string, any>;
+export type Row = Record<string, any>;
 
 const newestOnly = (sql: string): Part => ({ sql, and: 'superseded = 0' });
 
-const SCREENING = `select client_id, at_ms as "atMs", version, yes, blood_pressures, note, procedures, "by" from screening`;
+export const SCREENING = `select client_id, at_ms as "atMs", version, yes, blood_pressures, note, procedures, "by" from screening`;
+
+export const screeningOf = ({ atMs, version, note, by, ...row }: Row): Screening => ({
+  atMs,
+  version,
+  note,
+  yes: JSON.parse(row.yes),
+  bloodPressures: JSON.parse(row.blood_pressures),
+  procedures: JSON.parse(row.procedures),
+  ...(by ? { by } : {}),
+});
 
 const SCREENINGS: Kind<Screening> = {
   parts: [
@@ -46,15 +56,7 @@ const SCREENINGS: Kind<Screening> = {
       times: (nowMs) => [nowMs - RULES['SCR-1'].figures.shelfLifeDays * MS_PER_DAY],
     },
   ],
-  of: ({ atMs, version, note, by, ...row }) => ({
-    atMs,
-    version,
-    note,
-    yes: JSON.parse(row.yes),
-    bloodPressures: JSON.parse(row.blood_pressures),
-    procedures: JSON.parse(row.procedures),
-    ...(by ? { by } : {}),
-  }),
+  of: screeningOf,
 };
 
 const CLEARANCE = 'select client_id, clearance from clearance';

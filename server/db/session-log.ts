@@ -1,5 +1,7 @@
 import type { Plan } from '#core/plan/plan';
 import { readPlan } from '#core/plan/versions/read-plan';
+import type { SessionFact } from '#core/record/facts';
+import type { PastSession } from '#core/record/last-review';
 import { type SessionSummary, summaryOf } from '#core/review/summary';
 import type { DayCheckAnswers } from '#core/screening/day-check';
 import type { SessionEvent } from '#core/session/events';
@@ -66,6 +68,15 @@ export const readIdBefore = (prepare: Prepare, { clientId, openedAtMs }: Session
       'select id from session where client_id = ? and opened_at_ms < ? order by opened_at_ms desc limit 1',
     ).get(clientId, openedAtMs) as { id: string } | undefined
   )?.id ?? null;
+
+/** A session that is over, with what its log folds to. */
+export function readPast(prepare: Prepare, fact: SessionFact): PastSession {
+  const session = readHead(prepare, fact.id);
+  if (!session) throw new Error(`Session ${fact.id} is gone.`);
+  const plan = readFrozenPlan(prepare, fact.id);
+  const state = fold(plan, readLog(prepare, fact.id));
+  return { fact, plan, state, painBefore: readPainBefore(prepare, session) };
+}
 
 /** A session in which nothing has happened yet. */
 export const NOTHING_DONE: SessionSummary = {

@@ -17,6 +17,7 @@ import { limbKind } from '#core/quantity/limb';
 import type { ClientFacts } from '#core/record/facts';
 import { holdsOfDayCheck, holdsOfScreening, whyNotLift } from '#core/record/holds';
 import { needsBloodPressure, proceduresInForce } from '#core/record/in-force';
+import { type LastReview, lastReview, sessionsToReview } from '#core/record/last-review';
 import { clearanceSchema } from '#core/screening/clearance';
 import { dayCheckSchema } from '#core/screening/day-check';
 import { SCREEN_VERSION, screeningAnswersSchema } from '#core/screening/screening';
@@ -24,6 +25,7 @@ import { checkTestedSide } from '#core/strength/check-test';
 import { oneRepMax } from '#core/strength/one-rep-max';
 import { passGuards } from '../access/guards';
 import { clinicianOnly } from '../access/practitioner';
+import { asJson } from '../as-json';
 import type { Env } from '../context';
 import { readClient, readPeople } from '../db/client-facts';
 import {
@@ -37,6 +39,7 @@ import {
 } from '../db/entities';
 import { liftHolds, raiseHolds } from '../db/holds';
 import { findKit, readKit } from '../db/kit';
+import { readPast } from '../db/session-log';
 import { withStatements } from '../db/sqlite';
 import { withAudit } from '../db/with-audit';
 import { tellChange } from '../live/tell-change';
@@ -64,6 +67,15 @@ export const clientRoutes = new Hono<Env>()
   })
 
   .get('/:id', async (c) => c.json(await readClient(c.var.em, c.req.param('id'), c.var.nowMs)))
+
+  .get('/:id/last-review', async (c) => {
+    const { facts } = await readClient(c.var.em, c.req.param('id'), c.var.nowMs);
+    const { weightKits } = await readKit(c.var.em);
+    const past = await withStatements(c.var.em, (prepare) =>
+      sessionsToReview(facts, c.var.nowMs).map((fact) => readPast(prepare, fact)),
+    );
+    return asJson<LastReview>(c, JSON.stringify(lastReview(past, facts, weightKits, c.var.nowMs)));
+  })
 
   .post(
     '/:id/shelf-life',

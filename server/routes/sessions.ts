@@ -1,5 +1,5 @@
 import { isDeepStrictEqual } from 'node:util';
-import { type Context, Hono, type TypedResponse } from 'hono';
+import { type Context, Hono } from 'hono';
 import { streamSSE } from 'hono/streaming';
 import type { ClientRecord } from '#contract/client';
 import type { Kit } from '#contract/practice';
@@ -12,6 +12,7 @@ import { sessionToAskAbout } from '#core/record/day-after';
 import { dayCheckInForce, planInForce } from '#core/record/in-force';
 import { recheck } from '#core/record/recheck';
 import { passGuards } from '../access/guards';
+import { asJson } from '../as-json';
 import type { Env } from '../context';
 import { writeAudit } from '../db/audit';
 import { readClient } from '../db/client-facts';
@@ -128,10 +129,6 @@ export const sessionRoutes = (aheadMs: number) =>
 
 // As it is stored: what JSON leaves out is no difference.
 const plain = (plan: Plan): unknown => JSON.parse(JSON.stringify(plan));
-
-/** Answers with a JSON text that is already made; the type says what it reads as. */
-const asJson = <T>(c: Context<Env>, text: string, status: 200 | 201 = 200) =>
-  c.body(text, status, { 'content-type': 'application/json' }) as Response & TypedResponse<T, 200, 'json'>;
 
 const sessionAnswer = async (c: Context<Env>, id: string, status: 200 | 201) => {
   const text = await withStatements(c.var.em, (prepare) => {

@@ -39,6 +39,8 @@ const session = (events: SessionEvent[] = SET_ONE_OPEN) => ({
     clientName: 'C',
     prescriptionId: 'rx',
     openedAtMs: START_MS,
+    idBefore: null,
+    painBefore: null,
     plan,
     events,
   },

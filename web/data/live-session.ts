@@ -1,7 +1,8 @@
 import { type QueryClient, useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { v5 as idFrom, v4 as newId } from 'uuid';
-import type { SessionView } from '#contract/session';
+import type { ClientRecord } from '#contract/client';
+import type { FeedMessage, SessionView } from '#contract/session';
 import { type DueEvent, dueEvents } from '#core/session/decide/owed';
 import type { EventBody, SessionEvent } from '#core/session/events';
 import { fold } from '#core/session/fold';
@@ -11,9 +12,10 @@ import { api, read } from './api';
 import { serverNow } from './clock';
 import { thisDevice } from './device';
 import { followFeed } from './feed';
+import { KEYS } from './keys';
 import { remember, remembered, useLocalLogs } from './local-log';
 import { keep, sendOutbox, unsentEvents } from './outbox';
-import { KEYS } from './queries';
+import { putLine } from './people';
 
 /** A session with all events known here and the state they fold to. */
 export type LiveSession = { view: SessionView; log: Log; state: SessionState };
@@ -29,34 +31,54 @@ export function listenToOtherTabs(queries: QueryClient): void {
   void unsentEvents().then(remember);
   channel.addEventListener('message', ({ data }: MessageEvent<SessionEvent[]>) => {
     remember(data);
-    if (data.some(changesTheRoster)) refreshAfter(queries);
+    dropFinished(queries, data);
   });
 }
 
-const changesTheRoster = ({ type }: SessionEvent): boolean =>
-  ['session-started', 'session-finished', 'stopped', 'followed-up', 'review-answered'].includes(type);
-
 /**
- * Follows what other devices append, over one stream for all sessions and all tabs. When it stands again after a break,
- * the open sessions are asked for anew: what happened meanwhile is in their logs.
+ * Follows what other devices do, over one stream for all of it and all tabs. Only who shows what has changed asks again; when
+ * the stream stands again after a break, everything in view is asked for anew.
  */
 export function followOtherDevices(queries: QueryClient): void {
   followFeed({
-    onMessage: ({ opened, events }) => {
-      remember(events);
-      if (opened || events.some(changesTheRoster)) refreshAfter(queries);
-    },
+    onMessage: (message) => hear(queries, message),
     onBack: () => {
       void sendOutbox();
-      void queries.invalidateQueries({ queryKey: ['sessions'] });
+      for (const queryKey of [['sessions'], KEYS.roster, ['client']]) {
+        void queries.invalidateQueries({ queryKey });
+      }
     },
   });
 }
 
-function refreshAfter(queries: QueryClient): void {
+function hear(queries: QueryClient, message: FeedMessage): void {
+  switch (message.said) {
+    case 'events':
+      remember(message.events);
+      dropFinished(queries, message.events);
+      break;
+    case 'opened':
+      void queries.invalidateQueries({ queryKey: KEYS.openSessions });
+      break;
+    case 'client': {
+      const { line, asOf, added } = message;
+      if (added) void queries.invalidateQueries({ queryKey: KEYS.roster });
+      else putLine(queries, line);
+      const known = queries.getQueryData<ClientRecord>(KEYS.client(line.id));
+      if (known && known.asOf < asOf) void queries.invalidateQueries({ queryKey: KEYS.client(line.id) });
+      break;
+    }
+    case 'practice':
+      for (const queryKey of [KEYS.practice, KEYS.roster, ['client']]) {
+        void queries.invalidateQueries({ queryKey });
+      }
+  }
+}
+
+/** A session that is over is not among the open ones any more. */
+function dropFinished(queries: QueryClient, events: readonly SessionEvent[]): void {
+  if (!events.some(({ type }) => type === 'session-finished')) return;
   void queries.invalidateQueries({ queryKey: ['sessions'] });
-  void queries.invalidateQueries({ queryKey: KEYS.roster });
-  void queries.invalidateQueries({ queryKey: ['client'] });
 }
 
 function stamp(sessionId: string, body: EventBody, atMs: number, id: string): SessionEvent {
@@ -72,7 +94,7 @@ async function appendEvents(queries: QueryClient, events: readonly SessionEvent[
   await keep(events);
   channel.postMessage(events);
   await sendOutbox();
-  if (events.some(changesTheRoster)) refreshAfter(queries);
+  dropFinished(queries, events);
 }
 
 /** Appends what happened to a session, at the moment of the call. */

@@ -1,23 +1,13 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { type QueryClient, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import type { ClientRecord } from '#contract/client';
 import type { Practitioner } from '#contract/practice';
 import { api, read } from './api';
+import { KEYS } from './keys';
+import { putLine } from './people';
 import { workingPractitioner } from './practitioner';
-
-/** Keys of what is asked of the server. */
-export const KEYS = {
-  practice: ['practice'],
-  roster: ['roster'],
-  client: (id: string) => ['client', id],
-  practiceAttempts: ['practice-attempts'],
-  openSessions: ['sessions', 'open'],
-  session: (id: string) => ['sessions', id],
-} as const;
 
 export const usePractice = () =>
   useQuery({ queryKey: KEYS.practice, queryFn: () => read(api.practice.$get()), staleTime: 60_000 });
-
-export const useRoster = () => useQuery({ queryKey: KEYS.roster, queryFn: () => read(api.clients.$get()) });
 
 export const useClient = (id: string) =>
   useQuery({
@@ -34,14 +24,21 @@ export function usePractitioner(): Practitioner | undefined {
 /** Whether a clinician works at this device; what is only theirs the server refuses to others anyway (rule SCR-4). */
 export const useIsClinician = (): boolean => usePractitioner()?.role === 'clinician';
 
-/** A write whose answer is a person's whole record: it takes the place of what was known, and the roster follows. */
+/** A write whose answer is a person's record as it is now: it takes the place of what was known, and their line follows. */
 export function useRecordWrite<Body>(write: (body: Body) => Promise<ClientRecord>) {
   const queries = useQueryClient();
   return useMutation({
     mutationFn: write,
     onSuccess: (record) => {
-      queries.setQueryData(KEYS.client(record.id), record);
-      return queries.invalidateQueries({ queryKey: KEYS.roster });
+      takeRecord(queries, record);
     },
   });
+}
+
+/** Puts a person's record where it is shown, and has what was worked out from the one before asked for again. */
+export function takeRecord(queries: QueryClient, { facts, judgedAtMs, asOf, ...line }: ClientRecord): void {
+  queries.setQueryData(KEYS.client(line.id), { ...line, facts, judgedAtMs, asOf });
+  putLine(queries, line);
+  void queries.invalidateQueries({ queryKey: KEYS.lastReview(line.id) });
+  void queries.invalidateQueries({ queryKey: KEYS.history(line.id) });
 }

@@ -1,5 +1,7 @@
 import { useSearchParams } from 'react-router';
 import type { ClientRecord } from '#contract/client';
+import { planInForce } from '#core/record/in-force';
+import { measuredStamp } from '#core/record/measured-stamp';
 import { usePractice } from '../data/queries';
 import { useLastReview } from '../data/use-last-review';
 import { FirstDo } from '../parts/Bench';
@@ -12,7 +14,7 @@ type Part = 'session' | 'block';
 /** The next session, or the weeks it belongs to. */
 export function PrescribeBench({ client }: { client: ClientRecord }) {
   const { data: practice } = usePractice();
-  const review = useLastReview(client);
+  const review = useLastReview(client.id);
   const [search, setSearch] = useSearchParams();
   const part: Part = search.get('part') === 'block' ? 'block' : 'session';
   if (!practice || !review) return <p className="text-quiet">Reading the last sessions…</p>;
@@ -39,7 +41,7 @@ export function PrescribeBench({ client }: { client: ClientRecord }) {
         <BlockBench client={client} practice={practice} />
       ) : (
         <Composer
-          key={`${client.facts.occlusions.length} ${client.facts.strengthTests.length} ${client.facts.prescriptions.length}`}
+          key={`${planInForce(client.facts)?.id ?? ''} ${measuredStamp(client.facts)}`}
           client={client}
           practice={practice}
           review={review}

@@ -1,9 +1,13 @@
 import { Command } from 'cmdk';
+import { useDeferredValue, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { LINK_IDS, LINK_LABELS } from '#core/record/link';
-import { useRoster } from '../data/queries';
+import { usePeople } from '../data/people';
 import { KeyHint } from '../parts/Button';
 import { toggleTheme } from '../theme/theme';
+
+// More people are found by more letters.
+const MOST_PEOPLE = 12;
 
 /** Finds people and actions by a few letters. */
 export function Palette({
@@ -16,7 +20,11 @@ export function Palette({
   showKeys: () => void;
 }) {
   const navigate = useNavigate();
-  const { data: people = [] } = useRoster();
+  const [search, setSearch] = useState('');
+  const { at } = usePeople(useDeferredValue(search.trim()), { first: 0, last: MOST_PEOPLE - 1 });
+  const people = Array.from({ length: MOST_PEOPLE }, (_, place) => at(place)).filter(
+    (person) => person !== undefined,
+  );
   const then = (action: () => void) => () => {
     onOpenChange(false);
     action();
@@ -33,6 +41,8 @@ export function Palette({
     >
       <Command.Input
         placeholder="A person or an action"
+        value={search}
+        onValueChange={setSearch}
         className="min-h-13 w-full border-b border-rule bg-paper px-3 text-lg"
       />
       <Command.List className="max-h-96 overflow-auto py-1">
@@ -41,6 +51,8 @@ export function Palette({
           <Command.Item
             key={person.id}
             className={row}
+            value={`${person.name} ${person.id}`}
+            keywords={[person.story]}
             onSelect={then(() => navigate(`/people/${person.id}`))}
           >
             {person.name}
@@ -51,6 +63,7 @@ export function Palette({
             <Command.Item
               key={`${person.id} ${link}`}
               className={row}
+              value={`${person.name} ${LINK_LABELS[link]} ${person.id}`}
               onSelect={then(() => navigate(`/people/${person.id}/${link}`))}
             >
               {person.name}: {LINK_LABELS[link]} <ItsKey>{`G ${LINK_LABELS[link].charAt(0)}`}</ItsKey>

@@ -1,10 +1,13 @@
 import { Dumbbell, Gauge, LayoutList, PanelLeftClose, PanelLeftOpen, UserPlus, Wrench } from 'lucide-react';
-import { useState } from 'react';
+import { useDeferredValue, useRef, useState } from 'react';
 import { NavLink } from 'react-router';
 import type { ClientSummary } from '#contract/client';
 import { LINK_LABELS } from '#core/record/link';
-import { usePractice, useRoster } from '../data/queries';
+import { usePeople } from '../data/people';
+import { usePractice } from '../data/queries';
+import { type InView, LongList } from '../parts/LongList';
 import { Pip } from '../parts/Pip';
+import { SearchField } from '../parts/SearchField';
 
 // On a tablet the sheet needs the width; the roster is one touch away.
 const ROOMY_PX = 1000;
@@ -22,7 +25,6 @@ const PLACES = [
 /** The people of the practice, six pips each. */
 export function Roster() {
   const [open, setOpen] = useState(() => window.innerWidth >= ROOMY_PX);
-  const { data: people = [], isError } = useRoster();
   const { data: practice } = usePractice();
   if (!open) {
     return (
@@ -36,7 +38,7 @@ export function Roster() {
   return (
     <nav
       aria-label="People"
-      className="flex w-60 shrink-0 flex-col overflow-y-auto border-r border-rule max-sm:absolute max-sm:inset-y-0 max-sm:left-0 max-sm:z-30 max-sm:w-72 max-sm:bg-paper max-sm:shadow-lg print:hidden"
+      className="flex w-60 shrink-0 flex-col border-r border-rule max-sm:absolute max-sm:inset-y-0 max-sm:left-0 max-sm:z-30 max-sm:w-72 max-sm:bg-paper max-sm:shadow-lg print:hidden"
       onClickCapture={({ target }) => {
         const followed = target instanceof Element && target.closest('a') !== null;
         if (followed && window.innerWidth < PHONE_PX) setOpen(false);
@@ -50,22 +52,7 @@ export function Roster() {
           <PanelLeftClose size={20} aria-hidden />
         </IconButton>
       </div>
-      {isError && (
-        <p className="notched m-3 text-[14px] text-ochre">The list of people cannot be read just now.</p>
-      )}
-      <ul>
-        {people.map((person) => (
-          <li key={person.id} className="border-b border-rule">
-            <NavLink
-              to={`/people/${person.id}`}
-              className="block px-3 py-2 hover:bg-tint aria-[current=page]:border-l-4 aria-[current=page]:border-plum aria-[current=page]:bg-tint"
-            >
-              <span className="block font-semibold">{person.name}</span>
-              <Pips person={person} />
-            </NavLink>
-          </li>
-        ))}
-      </ul>
+      <PeopleList />
       <ul className="mt-auto border-t border-rule">
         {PLACES.map(({ to, label, Icon }) => (
           <li key={to}>
@@ -79,6 +66,53 @@ export function Roster() {
         ))}
       </ul>
     </nav>
+  );
+}
+
+// As many as a rail shows at a glance; more are searched.
+const SEARCH_FROM = 12;
+const LINE_PX = 60;
+
+function PeopleList() {
+  const scroller = useRef<HTMLDivElement>(null);
+  const [search, setSearch] = useState('');
+  const [inView, setInView] = useState<InView>({ first: 0, last: 0 });
+  const { total = 0, at, isError } = usePeople(useDeferredValue(search.trim()), inView);
+  return (
+    <>
+      {isError && (
+        <p className="notched m-3 text-[14px] text-ochre">The list of people cannot be read just now.</p>
+      )}
+      {(total >= SEARCH_FROM || search) && (
+        <SearchField
+          label="Find a person"
+          value={search}
+          onChange={setSearch}
+          className="border-b border-rule p-2"
+        />
+      )}
+      <div ref={scroller} className="min-h-0 flex-1 overflow-y-auto">
+        {search && total === 0 && (
+          <p className="p-3 text-[14px] text-quiet">Nobody’s name or story begins so.</p>
+        )}
+        <LongList count={total} lineHeightPx={LINE_PX} scroller={scroller} onInView={setInView}>
+          {(place) => <PersonLine person={at(place)} />}
+        </LongList>
+      </div>
+    </>
+  );
+}
+
+function PersonLine({ person }: { person: ClientSummary | undefined }) {
+  if (!person) return <span className="block px-3 py-2 text-quiet">…</span>;
+  return (
+    <NavLink
+      to={`/people/${person.id}`}
+      className="block px-3 py-2 hover:bg-tint aria-[current=page]:border-l-4 aria-[current=page]:border-plum aria-[current=page]:bg-tint"
+    >
+      <span className="block truncate font-semibold">{person.name}</span>
+      <Pips person={person} />
+    </NavLink>
   );
 }
 

@@ -14,7 +14,7 @@ import {
 import type { Library } from '#core/protocol/exercises';
 import { POSITIONS } from '#core/quantity/limb';
 import { api, failureWords, read } from '../../data/api';
-import { KEYS } from '../../data/queries';
+import { KEYS } from '../../data/keys';
 import { Button } from '../../parts/Button';
 import { Choice } from '../../parts/Choice';
 import { Field, FieldError } from '../../parts/Field';

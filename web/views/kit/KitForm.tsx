@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { v4 as newId } from 'uuid';
 import { type KitItem, kitItemSchema } from '#contract/practice';
 import { api, failureWords, read } from '../../data/api';
-import { KEYS } from '../../data/queries';
+import { KEYS } from '../../data/keys';
 import { Button } from '../../parts/Button';
 import { Field, FieldError } from '../../parts/Field';
 import { Picker } from '../../parts/Picker';

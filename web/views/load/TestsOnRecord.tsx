@@ -5,6 +5,7 @@ import { ageWords } from '#core/record/age-words';
 import { exerciseLabel } from '#core/record/facts';
 import type { StrengthFact } from '#core/strength/fact';
 import { strengthTestIsDue } from '#core/strength/shelf-life';
+import { useOneRepMaxesLike } from '../../data/history';
 import { useUnits } from '../../parts/units';
 
 const HistoryChart = lazy(() =>
@@ -52,16 +53,7 @@ export function TestsOnRecord({ client }: { client: ClientRecord }) {
       </ul>
       {open && (
         <div className="mt-3">
-          <Suspense fallback={<p className="text-quiet">Drawing…</p>}>
-            <HistoryChart
-              caption={`${exerciseLabel(client.facts, open.exerciseId)}, ${open.side}: 1RM in ${mass.unit}, with ±5 % about the newest`}
-              unit={mass.unit}
-              within={Number(mass.show(open.oneRepMax.value)) * ERROR_SHARE}
-              points={tests
-                .filter((fact) => sameTest(fact, open))
-                .map(({ atMs, oneRepMax }) => ({ atMs, value: Number(mass.show(oneRepMax.value)) }))}
-            />
-          </Suspense>
+          <TestHistory client={client} fact={open} />
         </div>
       )}
     </section>
@@ -70,3 +62,21 @@ export function TestsOnRecord({ client }: { client: ClientRecord }) {
 
 const sameTest = (a: StrengthFact, b: StrengthFact): boolean =>
   a.exerciseId === b.exerciseId && a.side === b.side;
+
+/** How the 1RM of an exercise and side came along. */
+function TestHistory({ client, fact }: { client: ClientRecord; fact: StrengthFact }) {
+  const { mass } = useUnits();
+  const tests = useOneRepMaxesLike(client.id, fact);
+  const drawing = <p className="text-quiet">Drawing…</p>;
+  if (!tests) return drawing;
+  return (
+    <Suspense fallback={drawing}>
+      <HistoryChart
+        caption={`${exerciseLabel(client.facts, fact.exerciseId)}, ${fact.side}: 1RM in ${mass.unit}, with ±5 % about the newest`}
+        unit={mass.unit}
+        within={Number(mass.show(fact.oneRepMax.value)) * ERROR_SHARE}
+        points={tests.map(({ atMs, value }) => ({ atMs, value: Number(mass.show(value)) }))}
+      />
+    </Suspense>
+  );
+}

@@ -17,6 +17,7 @@ import { ageWords } from '#core/record/age-words';
 import { proceduresInForce, shelfLifeInForce, whyDue } from '#core/record/in-force';
 import { RULES } from '#core/rules/catalogue';
 import { api, failureWords, fieldProblem, read } from '../../data/api';
+import { usePressuresLike } from '../../data/history';
 import { useIsClinician, useRecordWrite } from '../../data/queries';
 import { Button } from '../../parts/Button';
 import { Field, FieldError } from '../../parts/Field';
@@ -89,19 +90,27 @@ export function KnownPressures({ client }: { client: ClientRecord }) {
       {open && (
         <div className="mt-4 grid gap-8 lg:grid-cols-[20rem_1fr]">
           <QuickCheckForm key={open.id} client={client} fact={open} />
-          <Suspense fallback={<p className="text-quiet">Drawing…</p>}>
-            <HistoryChart
-              caption={`${LIMB_LABELS[open.limb]}, ${open.position}, ${open.cuffLabel}: mmHg, with ±${WITHIN_MMHG} about the newest`}
-              unit="mmHg"
-              within={WITHIN_MMHG}
-              points={client.facts.occlusions
-                .filter((fact) => samePlace(fact, open))
-                .map(({ atMs, pressure }) => ({ atMs, value: pressure.value }))}
-            />
-          </Suspense>
+          <PressureHistory clientId={client.id} fact={open} />
         </div>
       )}
     </section>
+  );
+}
+
+/** How the pressure of a limb in a position came along under a cuff. */
+function PressureHistory({ clientId, fact }: { clientId: string; fact: OcclusionFact }) {
+  const points = usePressuresLike(clientId, fact);
+  const drawing = <p className="text-quiet">Drawing…</p>;
+  if (!points) return drawing;
+  return (
+    <Suspense fallback={drawing}>
+      <HistoryChart
+        caption={`${LIMB_LABELS[fact.limb]}, ${fact.position}, ${fact.cuffLabel}: mmHg, with ±${WITHIN_MMHG} about the newest`}
+        unit="mmHg"
+        within={WITHIN_MMHG}
+        points={points}
+      />
+    </Suspense>
   );
 }
 

@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { Line } from 'react-chartjs-2';
 import { api, read } from '../../data/api';
-import { KEYS } from '../../data/queries';
+import { KEYS } from '../../data/keys';
 import { axisLook, themeColour } from '../../parts/chart';
 import { theme } from '../../theme/theme';
 

@@ -12,7 +12,7 @@ import {
 } from '#core/simulation/practice-case';
 import type { PracticeScore } from '#core/simulation/practice-score';
 import { api, failureWords, read } from '../../data/api';
-import { KEYS } from '../../data/queries';
+import { KEYS } from '../../data/keys';
 import { localSource } from '../../devices/local-source';
 import type { PressureSource } from '../../devices/pressure-source';
 import { useFrame } from '../../devices/use-frame';

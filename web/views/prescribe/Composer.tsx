@@ -4,7 +4,7 @@ import type { PracticeView } from '#contract/practice';
 import { boutsOf } from '#core/forecast/bouts';
 import { compile } from '#core/plan/compile';
 import { isPostOperativeWork } from '#core/plan/compose';
-import type { LastReview } from '../../data/use-last-review';
+import type { LastReview } from '#core/record/last-review';
 import { Button } from '../../parts/Button';
 import { FindingsFor } from '../../parts/FindingLine';
 import { EffortForecast } from './EffortForecast';

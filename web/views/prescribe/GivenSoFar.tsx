@@ -1,6 +1,6 @@
 import { LIMB_LABELS } from '#core/quantity/limb';
+import type { LastReview } from '#core/record/last-review';
 import type { Totals } from '#core/session/totals';
-import type { LastReview } from '../../data/use-last-review';
 import { clock, plain } from '../../parts/format';
 import { useUnits } from '../../parts/units';
 

@@ -13,10 +13,11 @@ import type { Limb } from '#core/quantity/limb';
 import { basisOf, isNewcomer } from '#core/record/basis';
 import { limbInHand } from '#core/record/chain';
 import { planInForce } from '#core/record/in-force';
+import type { LastReview } from '#core/record/last-review';
+import { measuredStamp } from '#core/record/measured-stamp';
 import { carryOver, loweredTo } from '#core/review/carry-over';
 import { nextSession } from '#core/review/next-session';
 import { usePractitioner } from '../../data/queries';
-import type { LastReview } from '../../data/use-last-review';
 import type { Mend } from '../../parts/FindingLine';
 import { useDraft } from '../../parts/use-draft';
 import { isComplete } from './choices';
@@ -76,7 +77,7 @@ export function useComposer(client: ClientRecord, practice: PracticeView, review
       basis,
     );
   const [kept, setKept, clearKept] = useDraft<SessionChoice | null>(
-    `prescribe ${client.id} ${last?.id ?? ''} ${client.facts.occlusions.length} ${client.facts.strengthTests.length}`,
+    `prescribe ${client.id} ${last?.id ?? ''} ${measuredStamp(client.facts)}`,
     null,
   );
   const [{ session, notes }, setDraft] = useState(() => {

@@ -12,17 +12,14 @@ export function NextTime({ session: { view, state } }: { session: LiveSession })
   const { data: client } = useClient(view.clientId);
   const { data: practice } = usePractice();
   const act = useAct(view);
-  const earlier = client?.facts.sessions
-    .filter(({ id, startedAtMs }) => id !== view.id && startedAtMs < view.openedAtMs)
-    .sort((a, b) => b.startedAtMs - a.startedAtMs)[0];
-  const { session: before } = useSession(earlier?.id ?? view.id);
+  const { session: before } = useSession(view.idBefore ?? view.id);
   if (!client || !before || !practice || state.sets.length === 0) return null;
   const advices = reviewSession(
     {
       plan: view.plan,
       state,
-      openedAtMs: view.openedAtMs,
-      before: earlier ? { plan: before.view.plan, state: before.state } : null,
+      painBefore: view.painBefore,
+      before: view.idBefore ? { plan: before.view.plan, state: before.state } : null,
     },
     client.facts,
     practice.weightKits,

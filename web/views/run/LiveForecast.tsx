@@ -6,7 +6,7 @@ import { libraryOf } from '#core/protocol/exercises';
 import { findSet, type SessionState } from '#core/session/state';
 import { useClient } from '../../data/queries';
 import { useForecast } from '../../data/use-forecast';
-import { useSeenBouts } from '../../data/use-last-review';
+import { useLastReview } from '../../data/use-last-review';
 
 /**
  * What the rest of the session is likely to bring, worked out again after each set. It informs, no more.
@@ -27,7 +27,7 @@ export const LiveForecast = memo(function LiveForecast({
 
 function Lines({ plan, state, client }: { plan: Plan; state: SessionState; client: ClientRecord }) {
   const bouts = boutsFromHere({ plan, state }, libraryOf(client.facts.ownExercises));
-  const { data: forecast } = useForecast(bouts, useSeenBouts(client) ?? []);
+  const { data: forecast } = useForecast(bouts, useLastReview(client.id)?.seen ?? []);
   const left = forecast?.sets.filter((set) => !findSet(state, set)) ?? [];
   if (left.length === 0 || state.stopped) return null;
   return (

@@ -13,6 +13,7 @@ import { LINK_LABELS } from '#core/record/link';
 import { recheck } from '#core/record/recheck';
 import { useAct } from '../../act/act';
 import { failureWords } from '../../data/api';
+import { usePastSessions } from '../../data/history';
 import { type LiveSession, openSession, useSession } from '../../data/live-session';
 import { usePractice } from '../../data/queries';
 import { BenchHeading, FirstDo } from '../../parts/Bench';
@@ -22,6 +23,7 @@ import { FieldError } from '../../parts/Field';
 import { FindingLine } from '../../parts/FindingLine';
 import { FollowUpForm } from '../../parts/FollowUpForm';
 import { dayAndTime } from '../../parts/format';
+import { More } from '../../parts/More';
 import { PlanSummary } from '../../parts/PlanSummary';
 import { useGuards } from '../../parts/use-guards';
 import { useSpace } from '../../parts/use-space';
@@ -136,9 +138,7 @@ function AskDayAfter({ session: { view, state } }: { session: LiveSession }) {
 }
 
 function PastSessions({ client }: { client: ClientRecord }) {
-  const past = client.facts.sessions
-    .filter(({ finishedAtMs }) => finishedAtMs !== null)
-    .sort((a, b) => b.startedAtMs - a.startedAtMs);
+  const { rows: past, more } = usePastSessions(client.id);
   if (past.length === 0) return null;
   return (
     <section>
@@ -153,6 +153,7 @@ function PastSessions({ client }: { client: ClientRecord }) {
           </li>
         ))}
       </ul>
+      <More more={more}>Show earlier sessions</More>
     </section>
   );
 }

@@ -7,10 +7,12 @@ import { type Clearance, type ClearanceSubject, clearanceSchema, isInForce } fro
 import type { Reason } from '#core/screening/decide';
 import { SCREEN_ITEMS } from '#core/screening/items';
 import { api, failureWords, read } from '../../data/api';
+import { usePastClearances } from '../../data/history';
 import { useIsClinician, useRecordWrite } from '../../data/queries';
 import { Button } from '../../parts/Button';
 import { Field, FieldError } from '../../parts/Field';
 import { day } from '../../parts/format';
+import { More } from '../../parts/More';
 import { Ticks } from '../../parts/Ticks';
 
 const subjectWords = (subject: ClearanceSubject): string =>
@@ -29,7 +31,8 @@ function limitWords({ maxPercentLop, limbs, modes }: Clearance): string {
 /** Clearances on record, and a new one by a clinician (rules SCR-2, SCR-4). */
 export function Clearances({ client, open }: { client: ClientRecord; open: readonly Reason[] }) {
   const [adding, setAdding] = useState(false);
-  const { clearances } = client.facts;
+  const { rows: runOut, more } = usePastClearances(client.id);
+  const clearances = [...client.facts.clearances, ...runOut];
   const mayRecord = useIsClinician();
   return (
     <section>
@@ -52,6 +55,7 @@ export function Clearances({ client, open }: { client: ClientRecord; open: reado
           </li>
         ))}
       </ul>
+      <More more={more}>Show earlier clearances</More>
       {!mayRecord && <p className="text-[14px] text-quiet">Only a clinician records a clearance (SCR-4).</p>}
       {mayRecord && !adding && (
         <Button className="mt-2" onClick={() => setAdding(true)}>

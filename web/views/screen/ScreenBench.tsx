@@ -8,6 +8,7 @@ import { judgeDayCheck } from '#core/screening/day-check';
 import { judgeScreening } from '#core/screening/decide';
 import { changesSince, ITEM_IDS, type Screening } from '#core/screening/screening';
 import { api, failureWords, read } from '../../data/api';
+import { useScreenings } from '../../data/history';
 import { useRecordWrite } from '../../data/queries';
 import { BenchHeading } from '../../parts/Bench';
 import { BloodPressureFields } from '../../parts/BloodPressureFields';
@@ -16,6 +17,7 @@ import { DayCheckForm } from '../../parts/DayCheckForm';
 import { Field, FieldError } from '../../parts/Field';
 import { FindingLine } from '../../parts/FindingLine';
 import { dayAndTime } from '../../parts/format';
+import { More } from '../../parts/More';
 import { NO_PRESSURE, readPressure } from '../../parts/typed-pressure';
 import { Clearances } from './Clearances';
 import { Holds } from './Holds';
@@ -130,7 +132,7 @@ function ScreeningOnRecord({
         <Holds client={client} />
         <JudgementLines judgement={judgement} />
         <Button onClick={screenAgain}>Health has changed: screen again</Button>
-        <History screenings={client.facts.screenings} />
+        <History clientId={client.id} />
       </div>
       <div className="space-y-6">
         {today && (
@@ -158,8 +160,8 @@ function ScreeningOnRecord({
 }
 
 /** Every screening kept, newest first, with what changed from the one before. */
-function History({ screenings }: { screenings: readonly Screening[] }) {
-  const newestFirst = [...screenings].sort((a, b) => b.atMs - a.atMs);
+function History({ clientId }: { clientId: string }) {
+  const { rows: newestFirst, more } = useScreenings(clientId);
   return (
     <section>
       <h3 className="font-semibold">Screenings on record</h3>
@@ -171,11 +173,12 @@ function History({ screenings }: { screenings: readonly Screening[] }) {
             <li key={screening.atMs} className="border-t border-rule py-1.5 text-[15px]">
               {dayAndTime(screening.atMs)}, {bloodPressureWords(meanBloodPressure(screening.bloodPressures))}{' '}
               mmHg, questions version {screening.version}.{' '}
-              {before ? changes.join('. ') || 'Nothing changed.' : 'The first.'}
+              {before ? changes.join('. ') || 'Nothing changed.' : !more && 'The first.'}
             </li>
           );
         })}
       </ul>
+      <More more={more}>Show earlier screenings</More>
     </section>
   );
 }

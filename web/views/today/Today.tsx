@@ -1,22 +1,51 @@
+import { useDeferredValue, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import type { ClientSummary } from '#contract/client';
 import { LINK_LABELS } from '#core/record/link';
-import { usePractice, useRoster } from '../../data/queries';
+import { usePeople } from '../../data/people';
+import { usePractice } from '../../data/queries';
+import { type InView, LongList } from '../../parts/LongList';
 import { Pip } from '../../parts/Pip';
+import { SearchField } from '../../parts/SearchField';
+
+// As many as one looks over at a glance; more are searched.
+const SEARCH_FROM = 12;
+const LINE_PX = 80;
 
 /** Who can train now, and for everybody else the one thing that is missing. */
 export function Today() {
-  const { data: people = [] } = useRoster();
+  const scroller = useRef<HTMLElement>(null);
+  const [search, setSearch] = useState('');
+  const [inView, setInView] = useState<InView>({ first: 0, last: 0 });
+  const { total = 0, at } = usePeople(useDeferredValue(search.trim()), inView);
   const { data: practice } = usePractice();
   return (
-    <div className="max-w-4xl p-6">
+    <div
+      className="max-w-4xl p-6"
+      ref={(element) => {
+        scroller.current = element?.closest('main') ?? null;
+      }}
+    >
       <h1 className="text-3xl font-semibold">{practice?.settings.name}</h1>
       <p className="mt-1 text-quiet">Who can train now, and what is next for everybody else.</p>
-      <ul className="mt-6 border-t border-ink/40">
-        {people.map((person) => (
-          <NextThing key={person.id} person={person} />
-        ))}
-      </ul>
+      {(total >= SEARCH_FROM || search) && (
+        <SearchField
+          label="Find in this list"
+          value={search}
+          onChange={setSearch}
+          className="mt-4 max-w-sm"
+        />
+      )}
+      {search && total === 0 && <p className="mt-4">Nobody’s name or story begins so. Try fewer letters.</p>}
+      <LongList
+        count={total}
+        lineHeightPx={LINE_PX}
+        scroller={scroller}
+        className="mt-6 border-t border-ink/40"
+        onInView={setInView}
+      >
+        {(place) => <NextThing person={at(place)} />}
+      </LongList>
       <p className="mt-6">
         <Link to="/people/new" className="font-semibold underline underline-offset-4">
           Add a person
@@ -30,26 +59,25 @@ export function Today() {
   );
 }
 
-function NextThing({ person }: { person: ClientSummary }) {
+function NextThing({ person }: { person: ClientSummary | undefined }) {
+  if (!person) return <p className="py-3 text-quiet">…</p>;
   const broken = person.chain.find((link) => link.id !== 'run' && link.state !== 'good');
   const link = broken ?? person.chain.find(({ id }) => id === 'run');
   if (!link) return null;
   const prescribed = person.chain.find(({ id }) => id === 'prescribe');
   return (
-    <li className="border-b border-rule">
-      <Link
-        to={`/people/${person.id}/${link.id}`}
-        className="grid grid-cols-[15rem_1fr_auto] gap-4 py-3 hover:bg-tint"
-      >
-        <span>
-          <span className="block text-xl font-semibold">{person.name}</span>
-          <span className="text-[14px] text-quiet">{person.story}</span>
-        </span>
-        <span>{broken ? broken.reason : `Ready. ${prescribed?.reason ?? ''}`}</span>
-        <span className="flex items-center gap-2 self-start font-semibold">
-          <Pip state={link.state} /> {broken ? LINK_LABELS[link.id] : 'Run'}
-        </span>
-      </Link>
-    </li>
+    <Link
+      to={`/people/${person.id}/${link.id}`}
+      className="grid grid-cols-[15rem_1fr_auto] gap-4 py-3 hover:bg-tint"
+    >
+      <span>
+        <span className="block text-xl font-semibold">{person.name}</span>
+        <span className="text-[14px] text-quiet">{person.story}</span>
+      </span>
+      <span>{broken ? broken.reason : `Ready. ${prescribed?.reason ?? ''}`}</span>
+      <span className="flex items-center gap-2 self-start font-semibold">
+        <Pip state={link.state} /> {broken ? LINK_LABELS[link.id] : 'Run'}
+      </span>
+    </Link>
   );
 }

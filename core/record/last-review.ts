@@ -1,0 +1,92 @@
+import type { Bout } from '../forecast/bouts';
+import { doneBouts } from '../forecast/done-bouts';
+import type { WeightKit } from '../load/weight-kit';
+import { doseOf } from '../plan/dose';
+import { libraryOf } from '../protocol/exercises';
+import { newest } from '../quantity/newest';
+import { MS_PER_DAY } from '../quantity/units';
+import { type Change, changeWords, tidyChange } from '../review/change';
+import type { Reviewed } from '../review/done';
+import { liveTimeline } from '../session/live-timeline';
+import { type Totals, totalsOf } from '../session/totals';
+import type { ClientFacts, SessionFact } from './facts';
+import { planInForce } from './in-force';
+import { reviewSession } from './session-review';
+
+/** What the forecast learns from: more says no more. */
+const MOST_LEARNT = 6;
+
+const ANSWERED = { accepted: 'Accepted', edited: 'Edited', declined: 'Declined' } as const;
+
+/** A finished session with what its log folds to, and pain before it, of 10, where anybody said. */
+export type PastSession = Reviewed & { fact: SessionFact; painBefore: number | null };
+
+/** What past sessions say: changes of the last one's exercises with their words, and the sets the forecast learns from. */
+export type LastReview = {
+  changes: Change[];
+  words: string[];
+  seen: Bout[][];
+  /** What the last seven days and the block gave (rule RUN-5). */
+  given: { week: Totals; block: Totals };
+};
+
+/** Sessions whose logs `lastReview` asks for, newest first: of the last week, the block, and the newest for the forecast. */
+export function sessionsToReview(facts: ClientFacts, nowMs: number): SessionFact[] {
+  const sinceMs = Math.min(weekStartMs(nowMs), blockStartMs(facts, nowMs));
+  return facts.sessions
+    .filter(({ finishedAtMs }) => finishedAtMs !== null)
+    .sort((a, b) => b.startedAtMs - a.startedAtMs)
+    .filter(({ startedAtMs }, place) => startedAtMs >= sinceMs || place < MOST_LEARNT);
+}
+
+/** Reviews the newest session and adds up the last ones. @param past as `sessionsToReview` asks, in its order */
+export function lastReview(
+  past: readonly PastSession[],
+  facts: ClientFacts,
+  kits: readonly WeightKit[],
+  nowMs: number,
+): LastReview {
+  const library = libraryOf(facts.ownExercises);
+  const since = (fromMs: number) =>
+    totalsOf(
+      past
+        .filter(({ fact }) => fact.startedAtMs >= fromMs)
+        .map(({ plan, state }) => doseOf(liveTimeline(plan, state, nowMs))),
+    );
+  return {
+    ...nextTime(past, facts, kits, nowMs),
+    seen: past.slice(0, MOST_LEARNT).map((session) => doneBouts(session, library)),
+    given: { week: since(weekStartMs(nowMs)), block: since(blockStartMs(facts, nowMs)) },
+  };
+}
+
+const weekStartMs = (nowMs: number): number => nowMs - 7 * MS_PER_DAY;
+
+function blockStartMs({ programmes }: ClientFacts, nowMs: number): number {
+  const block = newest(programmes);
+  return block ? Date.parse(block.wish.startsOn) : weekStartMs(nowMs);
+}
+
+/** What the newest session suggests for the next, as somebody has answered it; nothing once a plan was signed after it. */
+function nextTime(
+  [last, before]: readonly PastSession[],
+  facts: ClientFacts,
+  kits: readonly WeightKit[],
+  nowMs: number,
+): Pick<LastReview, 'changes' | 'words'> {
+  if (!last || last.fact.prescriptionId !== planInForce(facts)?.id) return { changes: [], words: [] };
+  const advices = reviewSession({ ...last, before: before ?? null }, facts, kits, nowMs);
+  const reviews = advices.map((advice, place) => {
+    const label = last.plan.exercises[place]?.label;
+    if (!advice) return { change: {}, words: `${label}: not begun last time, so as it was.` };
+    const answer = last.state.reviews.find(({ exerciseIndex }) => exerciseIndex === place);
+    const accepted = answer && answer.answer !== 'declined' ? tidyChange(answer.change) : {};
+    const change = answer ? accepted : advice.change;
+    const answered = answer ? ` ${ANSWERED[answer.answer]}${answer.reason ? `: ${answer.reason}` : ''}.` : '';
+    return {
+      change,
+      words: `${label}: ${changeWords(change)}. ${advice.reason} (${advice.rule})${answered}`,
+    };
+  });
+  return { changes: reviews.map(({ change }) => change), words: reviews.map(({ words }) => words) };
+}

@@ -1,0 +1,8 @@
+import type { ClientFacts } from './facts';
+
+/** Changes whenever something is measured or tested: what was drafted before it is drafted anew. */
+export const measuredStamp = ({
+  occlusions,
+  strengthTests,
+}: Pick<ClientFacts, 'occlusions' | 'strengthTests'>): number =>
+  Math.max(0, ...[...occlusions, ...strengthTests].map(({ atMs }) => atMs));

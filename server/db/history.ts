@@ -1,0 +1,55 @@
+import { type HistoryPoint, PAGE_OF_HISTORY as PAGE, type PastSession } from '#contract/history';
+import type { Clearance } from '#core/screening/clearance';
+import type { Screening } from '#core/screening/screening';
+import { type Row, SCREENING, screeningOf } from './read-facts';
+import type { Prepare } from './sqlite';
+
+/** Points of a chart: more cannot be told apart on it. */
+const MOST_POINTS = 200;
+
+/** What is older than `beforeMs`. */
+export type Before = { beforeMs: number };
+
+export const readScreenings = (prepare: Prepare, clientId: string, { beforeMs }: Before): Screening[] =>
+  (
+    prepare(`${SCREENING} where client_id = ? and at_ms < ? order by at_ms desc limit ${PAGE}`).all(
+      clientId,
+      beforeMs,
+    ) as Row[]
+  ).map(screeningOf);
+
+export const readClearances = (prepare: Prepare, clientId: string, { beforeMs }: Before): Clearance[] =>
+  (
+    prepare(
+      `select clearance from clearance where client_id = ? and until_ms < ? order by until_ms desc limit ${PAGE}`,
+    ).all(clientId, beforeMs) as { clearance: string }[]
+  ).map(({ clearance }) => JSON.parse(clearance));
+
+export const readSessions = (prepare: Prepare, clientId: string, { beforeMs }: Before): PastSession[] =>
+  prepare(
+    `select id, opened_at_ms as "startedAtMs" from session
+     where client_id = ? and opened_at_ms < ? and finished_at_ms is not null
+     order by opened_at_ms desc limit ${PAGE}`,
+  ).all(clientId, beforeMs) as PastSession[];
+
+/** Pressures of one limb, position and cuff, in mmHg, newest first. */
+export const readPressures = (
+  prepare: Prepare,
+  clientId: string,
+  { limb, position, cuffId }: { limb: string; position: string; cuffId: string },
+): HistoryPoint[] =>
+  prepare(
+    `select at_ms as "atMs", pressure_mm_hg as "value" from lop
+     where client_id = ? and limb = ? and position = ? and cuff_id = ? order by at_ms desc limit ${MOST_POINTS}`,
+  ).all(clientId, limb, position, cuffId) as HistoryPoint[];
+
+/** 1RMs of one exercise and side, in kg, newest first. */
+export const readOneRepMaxes = (
+  prepare: Prepare,
+  clientId: string,
+  { exerciseId, side }: { exerciseId: string; side: string },
+): HistoryPoint[] =>
+  prepare(
+    `select at_ms as "atMs", one_rep_max_kg as "value" from strength_test
+     where client_id = ? and exercise_id = ? and side = ? order by at_ms desc limit ${MOST_POINTS}`,
+  ).all(clientId, exerciseId, side) as HistoryPoint[];

@@ -1,0 +1,12 @@
+/** Keys of what is asked of the server. */
+export const KEYS = {
+  practice: ['practice'],
+  roster: ['roster'],
+  people: (search: string, page: number) => ['roster', search, page],
+  client: (id: string) => ['client', id],
+  lastReview: (id: string) => ['client', id, 'last-review'],
+  history: (id: string, ...of: string[]) => ['client', id, 'history', ...of],
+  practiceAttempts: ['practice-attempts'],
+  openSessions: ['sessions', 'open'],
+  session: (id: string) => ['sessions', id],
+} as const;

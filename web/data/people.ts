@@ -1,0 +1,41 @@
+import { keepPreviousData, type QueryClient, useQueries } from '@tanstack/react-query';
+import { type ClientSummary, PAGE_OF_PEOPLE, type PeoplePage } from '#contract/client';
+import { api, read } from './api';
+import { KEYS } from './keys';
+
+/** The people of the practice as far as they are in view. */
+export type People = {
+  /** How many there are in all; undefined until the first page is read. */
+  total: number | undefined;
+  /** The line at a place of the list; undefined while its page is being read. */
+  at: (place: number) => ClientSummary | undefined;
+  isError: boolean;
+};
+
+/** People by name, or those a search finds; only the pages with the lines `first` to `last` are asked for. */
+export function usePeople(search: string, { first, last }: { first: number; last: number }): People {
+  const firstPage = Math.floor(first / PAGE_OF_PEOPLE);
+  const lastPage = Math.floor(last / PAGE_OF_PEOPLE);
+  const pages = Array.from({ length: lastPage - firstPage + 1 }, (_, place) => firstPage + place);
+  const answers = useQueries({
+    queries: pages.map((page) => ({
+      queryKey: KEYS.people(search, page),
+      queryFn: () => read<PeoplePage>(api.clients.$get({ query: { search, page: String(page) } })),
+      placeholderData: keepPreviousData,
+    })),
+  });
+  return {
+    total: answers.find(({ data }) => data)?.data?.total,
+    at: (place) =>
+      answers[Math.floor(place / PAGE_OF_PEOPLE) - firstPage]?.data?.people[place % PAGE_OF_PEOPLE],
+    isError: answers.some(({ isError }) => isError),
+  };
+}
+
+/** Puts what a line says now where it is shown; nobody asks for the list again for it. */
+export function putLine(queries: QueryClient, line: ClientSummary): void {
+  queries.setQueriesData<PeoplePage>({ queryKey: KEYS.roster }, (page) => {
+    if (!page?.people.some(({ id }) => id === line.id)) return page;
+    return { ...page, people: page.people.map((known) => (known.id === line.id ? line : known)) };
+  });
+}

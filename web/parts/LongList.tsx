@@ -1,0 +1,60 @@
+import { useVirtualizer } from '@tanstack/react-virtual';
+import { type ReactNode, type RefObject, useEffect, useLayoutEffect, useRef, useState } from 'react';
+
+// A screen's worth more at either end, so that scrolling finds the lines there.
+const OVERSCAN = 8;
+
+/** Lines of a list that are in the page, counted from 0. */
+export type InView = { first: number; last: number };
+
+/**
+ * A list of which only the lines in view are in the page. It scrolls with the element around it.
+ * @param lineHeightPx about how high a line is; each is measured as it is drawn
+ */
+export function LongList({
+  count,
+  lineHeightPx,
+  scroller,
+  className,
+  onInView,
+  children,
+}: {
+  count: number;
+  lineHeightPx: number;
+  scroller: RefObject<HTMLElement | null>;
+  className?: string;
+  onInView: (inView: InView) => void;
+  children: (place: number) => ReactNode;
+}) {
+  const list = useRef<HTMLUListElement>(null);
+  const [offsetPx, setOffsetPx] = useState(0);
+  useLayoutEffect(() => setOffsetPx(list.current?.offsetTop ?? 0), []);
+  const lines = useVirtualizer({
+    count,
+    getScrollElement: () => scroller.current,
+    estimateSize: () => lineHeightPx,
+    overscan: OVERSCAN,
+    scrollMargin: offsetPx,
+  });
+  const shown = lines.getVirtualItems();
+  const first = shown[0]?.index ?? 0;
+  const last = shown.at(-1)?.index ?? 0;
+  useEffect(() => onInView({ first, last }), [onInView, first, last]);
+  return (
+    <ul ref={list} className={`relative ${className ?? ''}`} style={{ height: lines.getTotalSize() }}>
+      {shown.map(({ index, key, start }) => (
+        <li
+          key={key}
+          ref={lines.measureElement}
+          data-index={index}
+          aria-setsize={count}
+          aria-posinset={index + 1}
+          className="absolute inset-x-0 border-b border-rule"
+          style={{ top: start - offsetPx }}
+        >
+          {children(index)}
+        </li>
+      ))}
+    </ul>
+  );
+}
