@@ -1,13 +1,13 @@
 import { type Limb, limbKind } from '../quantity/limb';
 import { RULES } from '../rules/catalogue';
 import type { PlannedExercise } from './plan';
-import type { Inflation, Lane, Timeline } from './timeline';
+import type { Lane, Span, Timeline } from './timeline';
 
 const { hard, freeFlowToRestart, guardPerExercise, guardLongLeg } =
   RULES['PRO-1'].figures.continuousOcclusionMs;
 
 /** Occluded time that counts toward the limit, in ms, for each inflation at its end (rule PRO-1). */
-export function clockAtEnds(inflations: readonly Inflation[]): number[] {
+export function clockAtEnds(inflations: readonly Span[]): number[] {
   let countedMs = 0;
   let lastEndMs = Number.NEGATIVE_INFINITY;
   return inflations.map(({ fromMs, toMs }) => {
@@ -22,7 +22,7 @@ export function clockAtEnds(inflations: readonly Inflation[]): number[] {
  * Occluded time in ms that counts toward the limit at `nowMs` (rule PRO-1).
  * The clock pauses when the cuff is down and starts again from zero only after 60 s of free flow.
  */
-export function occlusionClockMs(inflations: readonly Inflation[], nowMs: number): number {
+export function occlusionClockMs(inflations: readonly Span[], nowMs: number): number {
   const last = inflations.at(-1);
   if (!last || nowMs - last.toMs >= freeFlowToRestart) return 0;
   return clockAtEnds(inflations).at(-1) ?? 0;

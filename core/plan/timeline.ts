@@ -4,13 +4,14 @@ import type { Limb } from '../quantity/limb';
 /** A pressure in mmHg, null under a strap, and when it came to hold, in ms on the timeline's clock. */
 export type PressureStep = { atMs: number; pressureMmHg: number | null };
 
+/** From when to when, in ms on one clock. */
+export type Span = { fromMs: number; toMs: number };
+
 /**
  * One uninterrupted inflation of one cuff. `steps` starts at `fromMs` and is in time order. `occlusionMmHg` is the LOP
  * its exercise goes by, so that each is shown and added up as a share of its own; null under a strap.
  */
-export type Inflation = {
-  fromMs: number;
-  toMs: number;
+export type Inflation = Span & {
   occlusionMmHg: number | null;
   steps: PressureStep[];
 };

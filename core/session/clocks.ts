@@ -5,7 +5,7 @@ import { repsByPace } from '../protocol/pace';
 import type { Limb } from '../quantity/limb';
 import { RULES } from '../rules/catalogue';
 import { inHand } from './in-hand';
-import { liveTimeline } from './live-timeline';
+import { liveSpans } from './live-timeline';
 import { correctedReps, openInflation, openSet, type SessionState } from './state';
 
 /** `soon` from 80 % of the limit, `now` from 100 % (rule RUN-1). */
@@ -27,11 +27,11 @@ export type LimbClock = {
 
 /** Clocks of every cuff that has been up in this session, at `nowMs` wall clock. */
 export function limbClocks(plan: Plan, state: SessionState, nowMs: number): LimbClock[] {
-  const { lanes, endMs } = liveTimeline(plan, state, nowMs);
+  const { lanes, endMs } = liveSpans(state, nowMs);
   return lanes.map((lane) => {
     const limbState = state.limbs.find(({ limb }) => limb === lane.limb);
     const open = openInflation(limbState);
-    const clockMs = occlusionClockMs(lane.inflations, endMs);
+    const clockMs = occlusionClockMs(lane.spans, endMs);
     const limitMs = limitInHandMs(plan, state, lane.limb, clockMs);
     return {
       limb: lane.limb,

@@ -1,6 +1,7 @@
 import { type Plan, plannedKg } from '../plan/plan';
-import type { Inflation, Timeline, TimelineSet } from '../plan/timeline';
+import type { Inflation, Span, Timeline, TimelineSet } from '../plan/timeline';
 import { repsByPace } from '../protocol/pace';
+import type { Limb } from '../quantity/limb';
 import { correctedReps, type LiveInflation, type SessionState } from './state';
 
 /**
@@ -9,9 +10,7 @@ import { correctedReps, type LiveInflation, type SessionState } from './state';
  */
 export function liveTimeline(plan: Plan, state: SessionState, nowMs: number): Timeline {
   const startMs = state.startedAtMs ?? nowMs;
-  const cuffsUp = state.limbs.some(({ inflations }) => inflations.at(-1)?.toMs === null);
-  // A cuff left up after "finished" still counts: the limb does not know the session is over.
-  const untilMs = cuffsUp ? nowMs : (state.finishedAtMs ?? nowMs);
+  const untilMs = endsAtMs(state, nowMs);
   return {
     lanes: state.limbs.map(({ limb, inflations }) => ({
       limb,
@@ -38,6 +37,24 @@ export function liveTimeline(plan: Plan, state: SessionState, nowMs: number): Ti
     endMs: untilMs - startMs,
   };
 }
+
+function endsAtMs(state: SessionState, nowMs: number): number {
+  const cuffsUp = state.limbs.some(({ inflations }) => inflations.at(-1)?.toMs === null);
+  // A cuff left up after "finished" still counts: the limb does not know the session is over.
+  return cuffsUp ? nowMs : (state.finishedAtMs ?? nowMs);
+}
+
+/** When the cuffs were up until `nowMs`, by limb, wall clock; what was read meanwhile is left out, for what ticks. */
+export function liveSpans(state: SessionState, nowMs: number): { lanes: LiveSpans[]; endMs: number } {
+  const endMs = endsAtMs(state, nowMs);
+  const lanes = state.limbs.map(({ limb, inflations }) => ({
+    limb,
+    spans: inflations.map(({ fromMs, toMs }) => ({ fromMs, toMs: toMs ?? endMs })),
+  }));
+  return { lanes, endMs };
+}
+
+type LiveSpans = { limb: Limb; spans: Span[] };
 
 const closeInflation = (
   { fromMs, toMs, occlusionMmHg, steps }: LiveInflation,

@@ -4,23 +4,19 @@ import { toast } from 'sonner';
 import type { SessionView } from '#contract/session';
 import { decide } from '#core/session/decide/decide';
 import type { Decision, Effect, Hands, Intent } from '#core/session/decide/intent';
-import { fold } from '#core/session/fold';
-import { mergeLogs } from '#core/session/log';
 import { serverNow } from '../data/clock';
-import { appendNow } from '../data/live-session';
-import { remembered } from '../data/local-log';
+import { appendNow, foldView } from '../data/live-session';
 import { inflateByPump, letDownPump, sessionPumps } from '../devices/session-pumps';
-
-/** What an intention needs to know of a session; its newest state is folded anew, since a view may be a moment behind. */
-export type ActedOn = Pick<SessionView, 'id' | 'plan' | 'events'>;
 
 /**
  * The one way from a key to the log and the pump (architecture, idea 2): decides on the newest state, appends what comes
  * of it and runs its effects, for every view alike.
  */
-export function act(queries: QueryClient, { id, plan, events }: ActedOn, intent: Intent): Decision {
+export function act(queries: QueryClient, view: SessionView, intent: Intent): Decision {
   const nowMs = serverNow();
-  const state = fold(plan, mergeLogs(events, remembered(id)));
+  const { id, plan } = view;
+  // The newest state: what is drawn may be a moment behind.
+  const { state } = foldView(view);
   const decision = decide(plan, state, intent, nowMs, handsOf(id));
   void appendNow(queries, id, ...decision.events);
   for (const effect of decision.effects) run(id, effect, nowMs);
@@ -31,7 +27,7 @@ export function act(queries: QueryClient, { id, plan, events }: ActedOn, intent:
 export type Act = (intent: Intent) => Decision;
 
 /** Acts on one session; a refusal is said, since a key that does nothing is a riddle. */
-export function useAct(view: ActedOn): Act {
+export function useAct(view: SessionView): Act {
   const queries = useQueryClient();
   return useCallback(
     (intent) => {

@@ -113,13 +113,15 @@ export function appendNow(queries: QueryClient, sessionId: string, ...bodies: Ev
 export async function appendDue(queries: QueryClient, session: LiveSession, nowMs: number): Promise<void> {
   const { id, plan } = session.view;
   if (session.state.runner !== null && session.state.runner !== thisDevice) return;
+  const owed = dueEvents(plan, session.state, nowMs);
+  if (owed.length === 0) return;
   const known = new Set([...session.log, ...remembered(id)].map((event) => event.id));
-  const owed = dueEvents(plan, session.state, nowMs)
+  const fresh = owed
     .map((due: DueEvent) => ({ due, eventId: idFrom(due.key, id) }))
     .filter(({ eventId }) => !known.has(eventId));
   await appendEvents(
     queries,
-    owed.map(({ due, eventId }) => stamp(id, due.body, due.atMs, eventId)),
+    fresh.map(({ due, eventId }) => stamp(id, due.body, due.atMs, eventId)),
   );
 }
 
@@ -140,9 +142,18 @@ export async function openSession(
   return view.id;
 }
 
-function foldView(view: SessionView, local: readonly SessionEvent[] = []): LiveSession {
+// A session is folded again only when its own log has grown, whoever asks and however often.
+const folded = new WeakMap<SessionView, { local: readonly SessionEvent[]; session: LiveSession }>();
+
+/** A session with what happened on this page folded in. */
+export function foldView(view: SessionView): LiveSession {
+  const local = remembered(view.id);
+  const last = folded.get(view);
+  if (last?.local === local) return last.session;
   const log = mergeLogs(view.events, local);
-  return { view, log, state: fold(view.plan, log) };
+  const session = { view, log, state: fold(view.plan, log) };
+  folded.set(view, { local, session });
+  return session;
 }
 
 /** Sessions that are open, with what happened on this page folded in. */
@@ -152,7 +163,8 @@ export function useOpenSessions(): LiveSession[] {
     queryFn: () => read<SessionView[]>(api.sessions.open.$get()),
   });
   const local = useLocalLogs();
-  return useMemo(() => (data ?? []).map((view) => foldView(view, local.get(view.id))), [data, local]);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: what is folded reads the local logs itself
+  return useMemo(() => (data ?? []).map(foldView), [data, local]);
 }
 
 /** One session, open or over. */
@@ -161,7 +173,6 @@ export function useSession(id: string): { session: LiveSession | undefined; erro
     queryKey: KEYS.session(id),
     queryFn: () => read<SessionView>(api.sessions[':id'].$get({ param: { id } })),
   });
-  const local = useLocalLogs().get(id);
-  const session = useMemo(() => data && foldView(data, local), [data, local]);
-  return { session, error };
+  useLocalLogs();
+  return { session: data && foldView(data), error };
 }

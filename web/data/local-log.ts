@@ -18,7 +18,8 @@ export function remember(events: readonly SessionEvent[]): void {
 }
 
 /** Events of one session known on this page. */
-export const remembered = (sessionId: string): readonly SessionEvent[] => logs.get().get(sessionId) ?? [];
+export const remembered = (sessionId: string): readonly SessionEvent[] => logs.get().get(sessionId) ?? NONE;
+const NONE: readonly SessionEvent[] = [];
 
 /** All logs of this page, by session id; renders again when one grows. */
 export const useLocalLogs = logs.use;

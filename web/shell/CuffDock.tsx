@@ -60,7 +60,7 @@ function useMeasuringCuff(): MeasuringCuff | null {
 }
 
 function DockedDevice({ connected, pressureMmHg, sinceMs, lost }: MeasuringCuff) {
-  const nowMs = useNow(250);
+  const nowMs = useNow(1_000);
   return (
     <li className="flex flex-wrap items-center gap-x-6 gap-y-1 py-2">
       <Link
@@ -97,7 +97,7 @@ const ROOMY_CUFFS = 3;
 const ALARM_WORDS = { none: '', soon: 'Limit is near', now: 'Deflate now' } as const;
 
 function DockedSession({ session: { view, state }, compact }: { session: LiveSession; compact: boolean }) {
-  const nowMs = useNow(250);
+  const nowMs = useNow(1_000);
   const act = useAct(view);
   const clocks = limbClocks(view.plan, state, nowMs).filter(({ inflated }) => inflated);
   return clocks.map(({ limb, pressureMmHg, clockMs, limitMs, leftMs, alarm }) => (

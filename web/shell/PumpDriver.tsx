@@ -4,6 +4,7 @@ import { CUFF_DOWN_MMHG } from '#core/kit/pump';
 import { act } from '../act/act';
 import type { LiveSession } from '../data/live-session';
 import { disconnectPump, sessionPumps } from '../devices/session-pumps';
+import { onTick } from '../parts/ticks';
 import { soundAlarm } from '../sound/tones';
 
 const LOOK_EVERY_MS = 200;
@@ -18,7 +19,7 @@ export function PumpDriver({ sessions }: { sessions: readonly LiveSession[] }) {
     // By cuff and inflation: told to come down, and seen to be down.
     const letDown = new Set<string>();
     const settled = new Set<string>();
-    const timer = setInterval(() => {
+    return onTick(LOOK_EVERY_MS, () => {
       for (const { sessionId, limb, source, pressureMmHg, lost: isLost, toldAtMs } of sessionPumps()) {
         const key = `${sessionId} ${limb}`;
         const session = latest.current.find(({ view }) => view.id === sessionId);
@@ -44,8 +45,7 @@ export function PumpDriver({ sessions }: { sessions: readonly LiveSession[] }) {
         }
         act(queries, view, { do: 'pump-reports', limb, pressureMmHg });
       }
-    }, LOOK_EVERY_MS);
-    return () => clearInterval(timer);
+    });
   }, [queries]);
   return null;
 }

@@ -5,10 +5,13 @@ import { limbClocks } from '#core/session/clocks';
 import { inflatedLimbs, openSet } from '#core/session/state';
 import { serverNow } from '../data/clock';
 import { appendDue, type LiveSession } from '../data/live-session';
+import { onTick } from '../parts/ticks';
 import { useWakeLock } from '../parts/use-wake-lock';
 import { soundAlarm, soundCues, soundNear } from '../sound/tones';
 
 const TICK_MS = 100;
+// Limits are minutes away: a look a second is soon enough for their alarms.
+const LIMITS_EVERY_MS = 1_000;
 // Tones are handed to the sound card a little ahead, so that a busy page keeps the beat.
 const AHEAD_MS = 300;
 const ALARM_EVERY_MS = 4_000;
@@ -21,9 +24,7 @@ export function SessionDriver({ sessions }: { sessions: readonly LiveSession[] }
   useWakeLock(sessions.some(({ state }) => inflatedLimbs(state).length > 0 || state.rest !== null));
   useEffect(() => {
     let soundedToMs = serverNow();
-    let alarmedAtMs = 0;
-    const near = new Set<string>();
-    const timer = setInterval(() => {
+    return onTick(TICK_MS, () => {
       const nowMs = serverNow();
       const fromMs = Math.max(soundedToMs, nowMs - TICK_MS);
       soundedToMs = nowMs + AHEAD_MS;
@@ -31,6 +32,13 @@ export function SessionDriver({ sessions }: { sessions: readonly LiveSession[] }
         void appendDue(queries, session, nowMs);
         if (isHeard(session, latest.current)) soundCues(cuesOf(session, fromMs, soundedToMs), nowMs);
       }
+    });
+  }, [queries]);
+  useEffect(() => {
+    let alarmedAtMs = 0;
+    const near = new Set<string>();
+    return onTick(LIMITS_EVERY_MS, () => {
+      const nowMs = serverNow();
       const clocks = latest.current.flatMap(({ view, state }) =>
         limbClocks(view.plan, state, nowMs).map((clock) => ({ ...clock, key: `${view.id} ${clock.limb}` })),
       );
@@ -44,9 +52,8 @@ export function SessionDriver({ sessions }: { sessions: readonly LiveSession[] }
         alarmedAtMs = nowMs;
         soundAlarm();
       }
-    }, TICK_MS);
-    return () => clearInterval(timer);
-  }, [queries]);
+    });
+  }, []);
   return null;
 }
 

@@ -6,7 +6,7 @@ import { useNow } from '../../parts/use-now';
 import { FloorLane } from './FloorLane';
 
 const MOST_LANES = 8;
-const TICK_MS = 250;
+const TICK_MS = 1_000;
 /** Lanes change places only when somebody needs attention more, not with every second that passes. */
 const STEADY_MS = 15_000;
 

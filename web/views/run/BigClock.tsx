@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import type { Plan } from '#core/plan/plan';
 import { pacePosition } from '#core/protocol/pace';
 import { pacedReps } from '#core/protocol/set-work';
@@ -6,9 +7,14 @@ import { nextPlace } from '#core/session/places';
 import { correctedReps, findSet, openSet, type SessionState, type SetRecord } from '#core/session/state';
 import { clock, countdown } from '../../parts/format';
 import { amountWords } from '../../parts/PlanSummary';
+import { useNow } from '../../parts/use-now';
+
+// The bar of the pace fills and empties within a second; nothing else of the page moves as fast.
+const PHASE_EVERY_MS = 100;
 
 /** The one number to read from three metres: repetitions in a set, what is left of a rest, time between. */
-export function BigClock({ plan, state, nowMs }: { plan: Plan; state: SessionState; nowMs: number }) {
+export const BigClock = memo(function BigClock({ plan, state }: { plan: Plan; state: SessionState }) {
+  const nowMs = useNow(PHASE_EVERY_MS);
   const set = openSet(state);
   const restMs = restLeftMs(state, nowMs);
   const reps = repsNow(plan, state, nowMs);
@@ -47,7 +53,7 @@ export function BigClock({ plan, state, nowMs }: { plan: Plan; state: SessionSta
       <SetDots plan={plan} state={state} />
     </div>
   );
-}
+});
 
 const workMsOfSet = (plan: Plan, { exerciseIndex, setIndex }: SetRecord): number =>
   plan.exercises[exerciseIndex]?.sets[setIndex]?.lastsMs ?? 0;
@@ -79,7 +85,7 @@ function Phase({
   );
 }
 
-function SetDots({ plan, state }: { plan: Plan; state: SessionState }) {
+const SetDots = memo(function SetDots({ plan, state }: { plan: Plan; state: SessionState }) {
   const next = openSet(state) || state.stopped ? null : nextPlace(plan, state);
   return (
     <ol className="mt-4 flex flex-wrap gap-2" aria-label="Sets">
@@ -103,4 +109,4 @@ function SetDots({ plan, state }: { plan: Plan; state: SessionState }) {
       )}
     </ol>
   );
-}
+});

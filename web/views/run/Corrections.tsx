@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import type { Plan } from '#core/plan/plan';
 import { EVENTS } from '#core/session/events';
@@ -13,7 +13,7 @@ import { useUnits } from '../../parts/units';
 const LATE_MS = 5_000;
 
 /** What was noted late or wrong: when the set began, what was lifted; and the last correction taken back (rule RUN-2). */
-export function Corrections({
+export const Corrections = memo(function Corrections({
   plan,
   state,
   log,
@@ -78,4 +78,4 @@ export function Corrections({
       </details>
     </div>
   );
-}
+});

@@ -35,12 +35,14 @@ import { SetNotes } from './SetNotes';
 import { SignList } from './SignList';
 
 const TWICE_WITHIN_MS = 800;
+// What comes next changes with an event, and by the clock only when a rest or a wait is over.
+const WORDS_EVERY_MS = 250;
 // The strip moves about a pixel a second: drawing it with every tick of the clock would only cost battery.
 const STRIP_EVERY_MS = 1_000;
 
 /** The live session: what now, what next, and one key for each. Everything shown is folded from the log. */
 export function LiveBench({ session: { view, log, state } }: { session: LiveSession }) {
-  const nowMs = useNow(100);
+  const nowMs = useNow(WORDS_EVERY_MS);
   const { mass } = useUnits();
   const act = useAct(view);
   const [signing, setSigning] = useState(false);
@@ -50,7 +52,7 @@ export function LiveBench({ session: { view, log, state } }: { session: LiveSess
   // biome-ignore lint/correctness/useExhaustiveDependencies: drawn anew each second and after each event
   const stripNowMs = useMemo(() => nowMs, [second, state]);
   const step = nextStep(plan, state, nowMs);
-  const hand = inHand(plan, state);
+  const hand = useMemo(() => inHand(plan, state), [plan, state]);
   const words = stepWords(plan, step, hand?.limbs);
   const inflated = inflatedLimbs(state).map(({ limb }) => limb);
   const inSet = openSet(state) !== null;
@@ -120,7 +122,7 @@ export function LiveBench({ session: { view, log, state } }: { session: LiveSess
         {/* What Space does stays in view, however much is to be noted beside it. */}
         <div className="flex min-w-0 flex-col justify-between gap-4 lg:sticky lg:top-4 lg:min-h-[calc(100dvh-15rem)] lg:self-start">
           {after && <p className="text-xl text-quiet">{after}</p>}
-          <BigClock plan={plan} state={state} nowMs={nowMs} />
+          <BigClock plan={plan} state={state} />
           <div className="flex flex-wrap gap-3">
             {words.action && (
               <Button

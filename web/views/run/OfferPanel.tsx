@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import type { Plan } from '#core/plan/plan';
 import { RULES } from '#core/rules/catalogue';
@@ -10,7 +11,15 @@ import { useUnits } from '../../parts/units';
 import { offerWords } from '../../words/offer-words';
 
 /** The change a practitioner would make after a set that fell short; accepted or not, it is on record. */
-export function OfferPanel({ plan, state, act }: { plan: Plan; state: SessionState; act: Act }) {
+export const OfferPanel = memo(function OfferPanel({
+  plan,
+  state,
+  act,
+}: {
+  plan: Plan;
+  state: SessionState;
+  act: Act;
+}) {
   const { data: practice } = usePractice();
   const { mass } = useUnits();
   const offered = offerAfterSet(plan, state, practice?.weightKits ?? []);
@@ -38,4 +47,4 @@ export function OfferPanel({ plan, state, act }: { plan: Plan; state: SessionSta
       </div>
     </section>
   );
-}
+});

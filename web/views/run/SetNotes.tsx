@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import type { Plan } from '#core/plan/plan';
 import { correctedReps, type SessionState, type SetRecord } from '#core/session/state';
@@ -8,7 +8,15 @@ import { Scale } from '../../parts/Scale';
 import { usePlusMinus } from '../../parts/use-plus-minus';
 
 /** Corrections and notes of the set in hand: repetitions, effort and joint pain, one key each (rule RUN-2). */
-export function SetNotes({ plan, state, act }: { plan: Plan; state: SessionState; act: Act }) {
+export const SetNotes = memo(function SetNotes({
+  plan,
+  state,
+  act,
+}: {
+  plan: Plan;
+  state: SessionState;
+  act: Act;
+}) {
   const set = state.sets.at(-1);
   const place = set && { exerciseIndex: set.exerciseIndex, setIndex: set.setIndex };
   const ended = set?.endedAtMs != null;
@@ -82,7 +90,7 @@ export function SetNotes({ plan, state, act }: { plan: Plan; state: SessionState
       )}
     </div>
   );
-}
+});
 
 const MOMENTS = { 'minute-5': 'at minute 5', end: 'at the end' } as const;
 
