@@ -33,9 +33,6 @@ export const peopleQuerySchema = z.object({
   page: z.coerce.number().int().min(0).max(100_000).default(0),
 });
 
-/** People on a page of the roster; every page but the last is full. */
-export const PAGE_OF_PEOPLE = 50;
-
 /** A page of the roster, and how many people there are in all. */
 export type PeoplePage = { total: number; people: ClientSummary[] };
 

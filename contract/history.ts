@@ -2,9 +2,6 @@ import { z } from 'zod';
 import { limbSchema, positionSchema } from '#core/quantity/limb';
 import { sideSchema } from './measurements';
 
-/** Rows on a page of the years, newest first; a page with fewer is the last. */
-export const PAGE_OF_HISTORY = 30;
-
 /** A page of what came before a moment; the newest without one. */
 export const beforeSchema = z.object({
   beforeMs: z.coerce.number().int().default(Number.MAX_SAFE_INTEGER),

@@ -12,9 +12,6 @@ import { stricterSchema } from '#core/screening/items';
 export const roleSchema = z.enum(['clinician', 'coach']);
 export type Role = z.infer<typeof roleSchema>;
 
-/** Header that says who is working. */
-export const PRACTITIONER_HEADER = 'x-nervato-practitioner';
-
 export const practiceSettingsSchema = z.object({
   name: z.string().trim().min(1, 'Give the practice a name.').max(80),
   schoolId: schoolIdSchema,

@@ -2,7 +2,7 @@ import type { MikroORM } from '@mikro-orm/libsql';
 import { pino } from 'pino';
 import { v5 as uuidFrom } from 'uuid';
 import type { ClientRecord } from '#contract/client';
-import { PRACTITIONER_HEADER } from '#contract/practice';
+import { PRACTITIONER_HEADER } from '#contract/header';
 import { draftSession } from '#core/plan/draft-session';
 import { newest } from '#core/quantity/newest';
 import { basisOf } from '#core/record/basis';

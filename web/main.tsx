@@ -1,13 +1,14 @@
+import './no-eval';
 import './theme/theme.css';
 import { registerSW } from 'virtual:pwa-register';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { StrictMode } from 'react';
+import { lazy, StrictMode, Suspense } from 'react';
 import { createRoot } from 'react-dom/client';
-import { createBrowserRouter, RouterProvider } from 'react-router';
-import { z } from 'zod';
+import { BrowserRouter, Route, Routes } from 'react-router';
 import { ApiProblem } from './data/api';
 import { followServerClock } from './data/clock';
-import { followOtherDevices, listenToOtherTabs } from './data/live-session';
+import { followOtherDevices, listenToOtherTabs } from './data/follow';
+import './data/loaded-at';
 import { sendOutbox } from './data/outbox';
 import { Frame } from './shell/Frame';
 import { applyTheme } from './theme/theme';
@@ -24,58 +25,30 @@ const queries = new QueryClient({
   },
 });
 
-const router = createBrowserRouter([
-  {
-    path: 'people/:clientId/sheet/:reader',
-    lazy: () => import('./views/sheet/SheetView').then(({ SheetView }) => ({ Component: SheetView })),
-  },
-  {
-    Component: Frame,
-    children: [
-      { index: true, Component: Today },
-      {
-        path: 'people/new',
-        lazy: () =>
-          import('./views/add-person/AddPerson').then(({ AddPerson }) => ({ Component: AddPerson })),
-      },
-      {
-        path: 'people/:clientId/:bench?',
-        lazy: () => import('./routes/PersonSheet').then(({ PersonSheet }) => ({ Component: PersonSheet })),
-      },
-      {
-        path: 'floor',
-        lazy: () => import('./views/floor/FloorView').then(({ FloorView }) => ({ Component: FloorView })),
-      },
-      {
-        path: 'exercises',
-        lazy: () =>
-          import('./views/exercises/ExercisesView').then(({ ExercisesView }) => ({
-            Component: ExercisesView,
-          })),
-      },
-      {
-        path: 'kit',
-        lazy: () => import('./views/kit/KitView').then(({ KitView }) => ({ Component: KitView })),
-      },
-      {
-        path: 'practise',
-        lazy: () =>
-          import('./views/practise/PractiseView').then(({ PractiseView }) => ({ Component: PractiseView })),
-      },
-      {
-        path: 'sessions/:sessionId',
-        lazy: () => import('./routes/SessionSheet').then(({ SessionSheet }) => ({ Component: SessionSheet })),
-      },
-      {
-        path: '*',
-        lazy: () => import('./views/today/NotFound').then(({ NotFound }) => ({ Component: NotFound })),
-      },
-    ],
-  },
-]);
+const SheetView = lazy(() =>
+  import('./views/sheet/SheetView').then(({ SheetView }) => ({ default: SheetView })),
+);
+const AddPerson = lazy(() =>
+  import('./views/add-person/AddPerson').then(({ AddPerson }) => ({ default: AddPerson })),
+);
+const PersonSheet = lazy(() =>
+  import('./routes/PersonSheet').then(({ PersonSheet }) => ({ default: PersonSheet })),
+);
+const FloorView = lazy(() =>
+  import('./views/floor/FloorView').then(({ FloorView }) => ({ default: FloorView })),
+);
+const ExercisesView = lazy(() =>
+  import('./views/exercises/ExercisesView').then(({ ExercisesView }) => ({ default: ExercisesView })),
+);
+const KitView = lazy(() => import('./views/kit/KitView').then(({ KitView }) => ({ default: KitView })));
+const PractiseView = lazy(() =>
+  import('./views/practise/PractiseView').then(({ PractiseView }) => ({ default: PractiseView })),
+);
+const SessionSheet = lazy(() =>
+  import('./routes/SessionSheet').then(({ SessionSheet }) => ({ default: SessionSheet })),
+);
+const NotFound = lazy(() => import('./views/today/NotFound').then(({ NotFound }) => ({ default: NotFound })));
 
-// The content policy forbids code made from text, which zod would otherwise try for speed.
-z.config({ jitless: true });
 applyTheme();
 followServerClock();
 listenToOtherTabs(queries);
@@ -89,7 +62,24 @@ if (!root) throw new Error('The page has no root element.');
 createRoot(root).render(
   <StrictMode>
     <QueryClientProvider client={queries}>
-      <RouterProvider router={router} />
+      <BrowserRouter>
+        <Suspense>
+          <Routes>
+            <Route path="people/:clientId/sheet/:reader" element={<SheetView />} />
+            <Route element={<Frame />}>
+              <Route index element={<Today />} />
+              <Route path="people/new" element={<AddPerson />} />
+              <Route path="people/:clientId/:bench?" element={<PersonSheet />} />
+              <Route path="floor" element={<FloorView />} />
+              <Route path="exercises" element={<ExercisesView />} />
+              <Route path="kit" element={<KitView />} />
+              <Route path="practise" element={<PractiseView />} />
+              <Route path="sessions/:sessionId" element={<SessionSheet />} />
+              <Route path="*" element={<NotFound />} />
+            </Route>
+          </Routes>
+        </Suspense>
+      </BrowserRouter>
     </QueryClientProvider>
   </StrictMode>,
 );

@@ -7,7 +7,7 @@ import Database from 'libsql';
 import { pino } from 'pino';
 import { v4 as newId } from 'uuid';
 import type { ClientSummary } from '#contract/client';
-import { PRACTITIONER_HEADER } from '#contract/practice';
+import { PRACTITIONER_HEADER } from '#contract/header';
 import type { SessionEvent } from '#core/session/events';
 import { loadDemo } from '#demo/load';
 import { createApp } from '#server/app';

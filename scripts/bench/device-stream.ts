@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { chromium } from '@playwright/test';
 import type { ClientSummary } from '#contract/client';
-import { PRACTITIONER_HEADER } from '#contract/practice';
+import { PRACTITIONER_HEADER } from '#contract/header';
 import { LIMBS } from '#core/quantity/limb';
 import { CHROMIUM_LAUNCH } from '../../tests/chromium';
 import { startDemoServer } from './demo-server';

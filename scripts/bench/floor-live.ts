@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { chromium } from '@playwright/test';
 import type { ClientRecord } from '#contract/client';
-import { PRACTITIONER_HEADER } from '#contract/practice';
+import { PRACTITIONER_HEADER } from '#contract/header';
 import type { SessionView } from '#contract/session';
 import { draftSession } from '#core/plan/draft-session';
 import { basisOf } from '#core/record/basis';

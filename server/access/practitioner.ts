@@ -1,6 +1,7 @@
 import type { EntityManager } from '@mikro-orm/libsql';
 import { createMiddleware } from 'hono/factory';
-import { PRACTITIONER_HEADER, type Practitioner } from '#contract/practice';
+import { PRACTITIONER_HEADER } from '#contract/header';
+import type { Practitioner } from '#contract/practice';
 import type { Env } from '../context';
 import { PractitionerEntity } from '../db/entities';
 import { Problem } from '../problem';

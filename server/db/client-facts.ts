@@ -1,5 +1,6 @@
 import type { EntityManager } from '@mikro-orm/libsql';
-import { type ClientRecord, type ClientSummary, PAGE_OF_PEOPLE, type PeoplePage } from '#contract/client';
+import type { ClientRecord, ClientSummary, PeoplePage } from '#contract/client';
+import { PAGE_OF_PEOPLE } from '#contract/pages';
 import type { Limb } from '#core/quantity/limb';
 import { chainOf } from '#core/record/chain';
 import { cuffInForce } from '#core/record/in-force';

@@ -1,4 +1,5 @@
-import { type HistoryPoint, PAGE_OF_HISTORY as PAGE, type PastSession } from '#contract/history';
+import type { HistoryPoint, PastSession } from '#contract/history';
+import { PAGE_OF_HISTORY as PAGE } from '#contract/pages';
 import type { Clearance } from '#core/screening/clearance';
 import type { Screening } from '#core/screening/screening';
 import { type Row, SCREENING, screeningOf } from './read-facts';

@@ -1,4 +1,4 @@
-import { PAGE_OF_PEOPLE } from '#contract/client';
+import { PAGE_OF_PEOPLE } from '#contract/pages';
 import type { FitFact, TightnessFact } from '#core/cuff/fact';
 import { type Finding, guardFindings } from '#core/findings/finding';
 import type { OcclusionFact } from '#core/occlusion-pressure/fact';

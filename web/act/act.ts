@@ -1,12 +1,12 @@
 import { type QueryClient, useQueryClient } from '@tanstack/react-query';
 import { useCallback } from 'react';
-import { toast } from 'sonner';
 import type { SessionView } from '#contract/session';
 import { decide } from '#core/session/decide/decide';
 import type { Decision, Effect, Hands, Intent } from '#core/session/decide/intent';
 import { serverNow } from '../data/clock';
 import { appendNow, foldView } from '../data/live-session';
 import { inflateByPump, letDownPump, sessionPumps } from '../devices/session-pumps';
+import { notify } from '../state/notices';
 
 /**
  * The one way from a key to the log and the pump (architecture, idea 2): decides on the newest state, appends what comes
@@ -32,7 +32,7 @@ export function useAct(view: SessionView): Act {
   return useCallback(
     (intent) => {
       const decision = act(queries, view, intent);
-      if (decision.refused && intent.do !== 'next') toast(decision.refused);
+      if (decision.refused && intent.do !== 'next') notify(decision.refused);
       return decision;
     },
     [queries, view],

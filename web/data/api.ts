@@ -1,6 +1,6 @@
 import { hc } from 'hono/client';
-import { PRACTITIONER_HEADER } from '#contract/practice';
-import { type ProblemBody, problemSchema } from '#contract/problem';
+import { PRACTITIONER_HEADER } from '#contract/header';
+import type { ProblemBody } from '#contract/problem';
 import type { AppType } from '#server/app';
 import { workingPractitioner } from './practitioner';
 
@@ -26,9 +26,17 @@ export async function read<T>(asked: Promise<Answer<T>>): Promise<T> {
   const answer = await asked;
   if (answer.ok) return answer.json();
   const body: unknown = await answer.json().catch(() => null);
-  const parsed = problemSchema.safeParse(body);
-  throw parsed.success ? new ApiProblem(parsed.data) : new Error(unreadable(answer));
+  throw isProblem(body) ? new ApiProblem(body) : new Error(unreadable(answer));
 }
+
+/** Whether an answer says what is wrong in the server's words; what stands in between may answer with something else. */
+const isProblem = (body: unknown): body is ProblemBody =>
+  typeof body === 'object' &&
+  body !== null &&
+  'detail' in body &&
+  typeof body.detail === 'string' &&
+  'errors' in body &&
+  Array.isArray(body.errors);
 
 const unreadable = ({ status, statusText }: Answer<unknown>): string =>
   `The server answered ${status} ${statusText} without saying why. Try again.`;

@@ -1,5 +1,6 @@
 import { type InfiniteData, useInfiniteQuery, useQuery } from '@tanstack/react-query';
-import { type HistoryPoint, PAGE_OF_HISTORY, type PastSession } from '#contract/history';
+import type { HistoryPoint, PastSession } from '#contract/history';
+import { PAGE_OF_HISTORY } from '#contract/pages';
 import type { OcclusionFact } from '#core/occlusion-pressure/fact';
 import type { Clearance } from '#core/screening/clearance';
 import type { Screening } from '#core/screening/screening';

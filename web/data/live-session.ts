@@ -1,8 +1,7 @@
 import { type QueryClient, useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { v5 as idFrom, v4 as newId } from 'uuid';
-import type { ClientRecord } from '#contract/client';
-import type { FeedMessage, SessionView } from '#contract/session';
+import type { SessionView } from '#contract/session';
 import { type DueEvent, dueEvents } from '#core/session/decide/owed';
 import type { EventBody, SessionEvent } from '#core/session/events';
 import { fold } from '#core/session/fold';
@@ -11,11 +10,11 @@ import type { SessionState } from '#core/session/state';
 import { api, read } from './api';
 import { serverNow } from './clock';
 import { thisDevice } from './device';
-import { followFeed } from './feed';
 import { KEYS } from './keys';
 import { remember, remembered, useLocalLogs } from './local-log';
-import { keep, sendOutbox, unsentEvents } from './outbox';
-import { putLine } from './people';
+import { dropFinished, useOpenViews } from './open-sessions';
+import { keep, sendOutbox } from './outbox';
+import { tabs } from './tabs';
 
 /** A session with all events known here and the state they fold to. */
 export type LiveSession = { view: SessionView; log: Log; state: SessionState };
@@ -23,63 +22,6 @@ export type LiveSession = { view: SessionView; log: Log; state: SessionState };
 // A page is a device of its own: two tabs never share a sequence.
 const deviceId = newId();
 let nextSeq = 0;
-
-const channel = new BroadcastChannel('nervato-events');
-
-/** Takes up what this device kept before a reload, and follows what other tabs append. */
-export function listenToOtherTabs(queries: QueryClient): void {
-  void unsentEvents().then(remember);
-  channel.addEventListener('message', ({ data }: MessageEvent<SessionEvent[]>) => {
-    remember(data);
-    dropFinished(queries, data);
-  });
-}
-
-/**
- * Follows what other devices do, over one stream for all of it and all tabs. Only who shows what has changed asks again; when
- * the stream stands again after a break, everything in view is asked for anew.
- */
-export function followOtherDevices(queries: QueryClient): void {
-  followFeed({
-    onMessage: (message) => hear(queries, message),
-    onBack: () => {
-      void sendOutbox();
-      for (const queryKey of [['sessions'], KEYS.roster, ['client']]) {
-        void queries.invalidateQueries({ queryKey });
-      }
-    },
-  });
-}
-
-function hear(queries: QueryClient, message: FeedMessage): void {
-  switch (message.said) {
-    case 'events':
-      remember(message.events);
-      dropFinished(queries, message.events);
-      break;
-    case 'opened':
-      void queries.invalidateQueries({ queryKey: KEYS.openSessions });
-      break;
-    case 'client': {
-      const { line, asOf, added } = message;
-      if (added) void queries.invalidateQueries({ queryKey: KEYS.roster });
-      else putLine(queries, line);
-      const known = queries.getQueryData<ClientRecord>(KEYS.client(line.id));
-      if (known && known.asOf < asOf) void queries.invalidateQueries({ queryKey: KEYS.client(line.id) });
-      break;
-    }
-    case 'practice':
-      for (const queryKey of [KEYS.practice, KEYS.roster, ['client']]) {
-        void queries.invalidateQueries({ queryKey });
-      }
-  }
-}
-
-/** A session that is over is not among the open ones any more. */
-function dropFinished(queries: QueryClient, events: readonly SessionEvent[]): void {
-  if (!events.some(({ type }) => type === 'session-finished')) return;
-  void queries.invalidateQueries({ queryKey: ['sessions'] });
-}
 
 function stamp(sessionId: string, body: EventBody, atMs: number, id: string): SessionEvent {
   const seq = nextSeq;
@@ -92,7 +34,7 @@ async function appendEvents(queries: QueryClient, events: readonly SessionEvent[
   if (events.length === 0) return;
   remember(events);
   await keep(events);
-  channel.postMessage(events);
+  tabs.postMessage(events);
   await sendOutbox();
   dropFinished(queries, events);
 }
@@ -158,13 +100,10 @@ export function foldView(view: SessionView): LiveSession {
 
 /** Sessions that are open, with what happened on this page folded in. */
 export function useOpenSessions(): LiveSession[] {
-  const { data } = useQuery({
-    queryKey: KEYS.openSessions,
-    queryFn: () => read<SessionView[]>(api.sessions.open.$get()),
-  });
+  const views = useOpenViews();
   const local = useLocalLogs();
   // biome-ignore lint/correctness/useExhaustiveDependencies: what is folded reads the local logs itself
-  return useMemo(() => (data ?? []).map(foldView), [data, local]);
+  return useMemo(() => views.map(foldView), [views, local]);
 }
 
 /** One session, open or over. */

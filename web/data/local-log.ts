@@ -5,6 +5,7 @@ import { bySession } from './by-session';
 
 // Events this page made, found in the outbox, or heard from another tab. They are kept while the page lives, so that
 // an answer of the server that was under way when an event happened cannot make it disappear.
+const NONE: readonly SessionEvent[] = [];
 const logs = store<ReadonlyMap<string, readonly SessionEvent[]>>(new Map());
 
 /** Adds events to the log of their sessions; those already known change nothing. */
@@ -12,14 +13,15 @@ export function remember(events: readonly SessionEvent[]): void {
   if (events.length === 0) return;
   const grown = new Map(logs.get());
   for (const [sessionId, part] of bySession(events)) {
-    grown.set(sessionId, mergeLogs(grown.get(sessionId) ?? [], part));
+    const known = grown.get(sessionId) ?? NONE;
+    const merged = mergeLogs(known, part);
+    if (merged.length > known.length) grown.set(sessionId, merged);
   }
   logs.set(grown);
 }
 
 /** Events of one session known on this page. */
 export const remembered = (sessionId: string): readonly SessionEvent[] => logs.get().get(sessionId) ?? NONE;
-const NONE: readonly SessionEvent[] = [];
 
 /** All logs of this page, by session id; renders again when one grows. */
 export const useLocalLogs = logs.use;

@@ -1,5 +1,6 @@
 import { keepPreviousData, type QueryClient, useQueries } from '@tanstack/react-query';
-import { type ClientSummary, PAGE_OF_PEOPLE, type PeoplePage } from '#contract/client';
+import type { ClientSummary, PeoplePage } from '#contract/client';
+import { PAGE_OF_PEOPLE } from '#contract/pages';
 import { api, read } from './api';
 import { KEYS } from './keys';
 

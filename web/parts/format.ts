@@ -1,10 +1,8 @@
-import { format } from 'date-fns';
-
 /** "4:07" for clocks; rounds down, and shows a minus when below zero. */
 export function clock(ms: number): string {
   const seconds = Math.floor(Math.abs(ms) / 1000);
   const sign = ms < 0 && seconds > 0 ? '−' : '';
-  return `${sign}${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`;
+  return `${sign}${Math.floor(seconds / 60)}:${two(seconds % 60)}`;
 }
 
 /** "0:30" for countdowns; rounds up, so it reads 0:00 only when the time is really over. */
@@ -14,11 +12,21 @@ export const countdown = (ms: number): string => clock(Math.ceil(ms / 1000) * 10
 export const pressureWords = (pressureMmHg: number | null): string =>
   pressureMmHg !== null ? `${pressureMmHg} mmHg` : 'by feel';
 
+const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
+
+const two = (figure: number): string => String(figure).padStart(2, '0');
+
 /** "24 Nov, 14:05". */
-export const dayAndTime = (atMs: number): string => format(atMs, 'd MMM, HH:mm');
+export function dayAndTime(atMs: number): string {
+  const at = new Date(atMs);
+  return `${at.getDate()} ${MONTHS[at.getMonth()]}, ${two(at.getHours())}:${two(at.getMinutes())}`;
+}
 
 /** "24 Nov 2026". */
-export const day = (atMs: number): string => format(atMs, 'd MMM yyyy');
+export function day(atMs: number): string {
+  const at = new Date(atMs);
+  return `${at.getDate()} ${MONTHS[at.getMonth()]} ${at.getFullYear()}`;
+}
 
 /** At most `decimals` places, without trailing zeros. */
 export const plain = (value: number, decimals = 1): string => String(Number(value.toFixed(decimals)));

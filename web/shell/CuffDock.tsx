@@ -10,6 +10,7 @@ import { type Connected, connect, useConnected } from '../devices/connected';
 import { Button } from '../parts/Button';
 import { clock, pressureWords } from '../parts/format';
 import { useNow } from '../parts/use-now';
+import { NoCuff } from './NoCuff';
 
 /** Every inflated cuff, its clock and what is left, in every view (rule RUN-1). */
 export function CuffDock({ sessions }: { sessions: readonly LiveSession[] }) {
@@ -17,22 +18,19 @@ export function CuffDock({ sessions }: { sessions: readonly LiveSession[] }) {
   const measuring = useMeasuringCuff();
   const cuffs = inflated.reduce((sum, { state }) => sum + inflatedLimbs(state).length, 0);
   const compact = cuffs > ROOMY_CUFFS;
+  if (inflated.length === 0 && !measuring) return <NoCuff />;
   return (
     <section aria-label="Cuff dock" className="border-t border-ink/40 bg-paper px-4 print:hidden">
-      {inflated.length === 0 && !measuring ? (
-        <p className="py-1 text-[14px] text-quiet">No cuff is inflated.</p>
-      ) : (
-        <ul
-          className={
-            compact ? 'grid max-h-[32vh] gap-x-8 overflow-y-auto xl:grid-cols-2' : 'divide-y divide-rule'
-          }
-        >
-          {inflated.map((session) => (
-            <DockedSession key={session.view.id} session={session} compact={compact} />
-          ))}
-          {measuring && <DockedDevice {...measuring} />}
-        </ul>
-      )}
+      <ul
+        className={
+          compact ? 'grid max-h-[32vh] gap-x-8 overflow-y-auto xl:grid-cols-2' : 'divide-y divide-rule'
+        }
+      >
+        {inflated.map((session) => (
+          <DockedSession key={session.view.id} session={session} compact={compact} />
+        ))}
+        {measuring && <DockedDevice {...measuring} />}
+      </ul>
     </section>
   );
 }

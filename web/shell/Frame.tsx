@@ -1,17 +1,21 @@
 import { lazy, Suspense, useEffect, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { Outlet, useNavigate } from 'react-router';
-import { Toaster } from 'sonner';
-import { useOpenSessions } from '../data/live-session';
+import { useOpenViews } from '../data/open-sessions';
+import { useConnected } from '../devices/connected';
 import { allowSound } from '../sound/tones';
+import { notices } from '../state/notices';
 import { toggleTheme } from '../theme/theme';
-import { CuffDock } from './CuffDock';
-import { PumpDriver } from './PumpDriver';
-import { ReopenQuestion } from './ReopenQuestion';
+import { NoCuff } from './NoCuff';
 import { Roster } from './Roster';
-import { SessionDriver } from './SessionDriver';
 import { TopLine } from './TopLine';
 
+// What runs sessions is fetched with the first that is open.
+const LiveShell = lazy(() => import('./LiveShell').then(({ LiveShell }) => ({ default: LiveShell })));
+const ReopenQuestion = lazy(() =>
+  import('./ReopenQuestion').then(({ ReopenQuestion }) => ({ default: ReopenQuestion })),
+);
+const Notices = lazy(() => import('./Notices').then(({ Notices }) => ({ default: Notices })));
 const Palette = lazy(() => import('./Palette').then(({ Palette }) => ({ default: Palette })));
 const KeysHelp = lazy(() => import('./KeysHelp').then(({ KeysHelp }) => ({ default: KeysHelp })));
 
@@ -20,7 +24,11 @@ export function Frame() {
   const [finding, setFinding] = useState(false);
   const [showingKeys, setShowingKeys] = useState(false);
   const navigate = useNavigate();
-  const sessions = useOpenSessions();
+  const anyOpen = useOpenViews().length > 0;
+  const measuring = useConnected() !== null;
+  const [noticed, setNoticed] = useState(false);
+  const waiting = notices.use().length > 0;
+  if (waiting && !noticed) setNoticed(true);
   useEffect(() => {
     for (const touch of ['pointerdown', 'keydown']) window.addEventListener(touch, allowSound);
     return () => {
@@ -41,7 +49,7 @@ export function Frame() {
         <Roster />
         <div className="flex min-w-0 flex-1 flex-col">
           <TopLine openPalette={() => setFinding(true)} />
-          <ReopenQuestion sessions={sessions} />
+          <Suspense>{anyOpen && <ReopenQuestion />}</Suspense>
           <main className="min-h-0 flex-1 overflow-y-auto">
             <Suspense>
               <Outlet />
@@ -49,17 +57,12 @@ export function Frame() {
           </main>
         </div>
       </div>
-      <CuffDock sessions={sessions} />
-      <SessionDriver sessions={sessions} />
-      <PumpDriver sessions={sessions} />
+      <Suspense fallback={<NoCuff />}>{anyOpen || measuring ? <LiveShell /> : <NoCuff />}</Suspense>
       <Suspense>
+        {noticed && <Notices />}
         {finding && <Palette open onOpenChange={setFinding} showKeys={() => setShowingKeys(true)} />}
         {showingKeys && <KeysHelp open onOpenChange={setShowingKeys} />}
       </Suspense>
-      <Toaster
-        position="top-center"
-        toastOptions={{ className: '!rounded-sm !border !border-ink !bg-paper !text-ink' }}
-      />
     </div>
   );
 }

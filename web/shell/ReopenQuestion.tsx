@@ -3,13 +3,11 @@ import { LIMB_LABELS } from '#core/quantity/limb';
 import { limbClocks } from '#core/session/clocks';
 import { inflatedLimbs, openInflation } from '#core/session/state';
 import { useAct } from '../act/act';
-import { serverNow } from '../data/clock';
-import type { LiveSession } from '../data/live-session';
+import { type LiveSession, useOpenSessions } from '../data/live-session';
+import { loadedAtMs } from '../data/loaded-at';
 import { Button } from '../parts/Button';
 import { clock } from '../parts/format';
 import { useNow } from '../parts/use-now';
-
-const loadedAtMs = serverNow();
 
 /** When the cuff that has been up longest went up, wall clock; infinity when none is. */
 const upSinceMs = ({ state }: LiveSession): number =>
@@ -19,7 +17,8 @@ const upSinceMs = ({ state }: LiveSession): number =>
   );
 
 /** After the page was closed with a cuff up, the first thing asked is whether it still is (rule RUN-1). */
-export function ReopenQuestion({ sessions }: { sessions: readonly LiveSession[] }) {
+export function ReopenQuestion() {
+  const sessions = useOpenSessions();
   const [answered, setAnswered] = useState<readonly string[]>([]);
   return sessions
     .filter((session) => upSinceMs(session) < loadedAtMs && !answered.includes(session.view.id))

@@ -1,8 +1,9 @@
-import { Popover } from 'radix-ui';
-import { EVENTS } from '#core/session/events';
-import { letGo, useOutbox } from '../data/outbox';
-import { Button } from '../parts/Button';
-import { dayAndTime } from '../parts/format';
+import { lazy, Suspense } from 'react';
+import { useOutbox } from '../data/outbox';
+
+const SetAsideLine = lazy(() =>
+  import('./SetAsideLine').then((module) => ({ default: module.SetAsideLine })),
+);
 
 /** One honest line: whether the server has everything that happened here. */
 export function SaveLine() {
@@ -10,7 +11,11 @@ export function SaveLine() {
   const events = `${unsent} ${unsent === 1 ? 'event' : 'events'}`;
   return (
     <>
-      {aside.length > 0 && <SetAsideLine />}
+      {aside.length > 0 && (
+        <Suspense>
+          <SetAsideLine />
+        </Suspense>
+      )}
       {unsent === 0 ? (
         <p className="text-[14px] text-quiet">All saved on the server</p>
       ) : unreached ? (
@@ -21,35 +26,5 @@ export function SaveLine() {
         <p className="text-[14px] text-quiet">Saving {events}…</p>
       )}
     </>
-  );
-}
-
-/** What the server refused: it is kept, shown with its words, and let go by hand (rule RUN-9). */
-function SetAsideLine() {
-  const { aside } = useOutbox();
-  return (
-    <Popover.Root>
-      <Popover.Trigger className="notched text-[14px] font-semibold text-ochre underline underline-offset-4">
-        {aside.length} refused by the server: look
-      </Popover.Trigger>
-      <Popover.Portal>
-        <Popover.Content
-          align="end"
-          className="z-40 max-h-[60vh] w-[28rem] max-w-[94vw] space-y-3 overflow-y-auto rounded-sm border border-ink bg-paper p-4"
-        >
-          {aside.map(({ id, event, words }) => (
-            <div key={id} className="border-b border-rule pb-2">
-              <p className="font-semibold first-letter:uppercase">
-                {EVENTS[event.type].words}, {dayAndTime(event.atMs)}
-              </p>
-              <p className="text-[14px]">{words}</p>
-              <Button className="mt-1" onClick={() => void letGo(id)}>
-                Let it go<span className="sr-only">: {EVENTS[event.type].words}</span>
-              </Button>
-            </div>
-          ))}
-        </Popover.Content>
-      </Popover.Portal>
-    </Popover.Root>
   );
 }

@@ -1,7 +1,6 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { toast } from 'sonner';
 import { v4 as newId } from 'uuid';
 import type { ClientRecord } from '#contract/client';
 import type { Template } from '#contract/practice';
@@ -14,6 +13,7 @@ import { usePractitioner, useRecordWrite } from '../../data/queries';
 import { Button } from '../../parts/Button';
 import { Field, FieldError } from '../../parts/Field';
 import { useGuards } from '../../parts/use-guards';
+import { notify } from '../../state/notices';
 import type { ComposerState } from './use-composer';
 
 /** What stands between the draft and a signature, the signature itself, and keeping it as a template. */
@@ -68,7 +68,7 @@ function KeepAsTemplate({ session, disabled }: { session: SessionChoice; disable
     mutationFn: (json: Template) => read(api.practice.templates.$post({ json })),
     onSuccess: (practice) => {
       queries.setQueryData(KEYS.practice, practice);
-      toast.success('Kept as a template.');
+      notify('Kept as a template.');
       setName(null);
     },
   });

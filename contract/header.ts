@@ -1,0 +1,2 @@
+/** Header that says who is working. */
+export const PRACTITIONER_HEADER = 'x-nervato-practitioner';

@@ -1,0 +1,64 @@
+import type { QueryClient } from '@tanstack/react-query';
+import type { ClientRecord } from '#contract/client';
+import type { FeedMessage } from '#contract/session';
+import type { SessionEvent } from '#core/session/events';
+import { followFeed } from './feed';
+import { KEYS } from './keys';
+import { dropFinished } from './open-sessions';
+import { sendOutbox, unsentEvents } from './outbox';
+import { putLine } from './people';
+import { type Told, tabs } from './tabs';
+
+/** Takes up what this device kept before a reload, and follows what other tabs append. */
+export function listenToOtherTabs(queries: QueryClient): void {
+  void unsentEvents().then((events) => {
+    if (events.length > 0) void take(queries, events);
+  });
+  tabs.addEventListener('message', (({ data }: Told) => void take(queries, data)) as EventListener);
+}
+
+/**
+ * Follows what other devices do, over one stream for all of it and all tabs. Only who shows what has changed asks again; when
+ * the stream stands again after a break, everything in view is asked for anew.
+ */
+export function followOtherDevices(queries: QueryClient): void {
+  followFeed({
+    onMessage: (message) => hear(queries, message),
+    onBack: () => {
+      void sendOutbox();
+      for (const queryKey of [['sessions'], KEYS.roster, ['client']]) {
+        void queries.invalidateQueries({ queryKey });
+      }
+    },
+  });
+}
+
+function hear(queries: QueryClient, message: FeedMessage): void {
+  switch (message.said) {
+    case 'events':
+      void take(queries, message.events);
+      break;
+    case 'opened':
+      void queries.invalidateQueries({ queryKey: KEYS.openSessions });
+      break;
+    case 'client': {
+      const { line, asOf, added } = message;
+      if (added) void queries.invalidateQueries({ queryKey: KEYS.roster });
+      else putLine(queries, line);
+      const known = queries.getQueryData<ClientRecord>(KEYS.client(line.id));
+      if (known && known.asOf < asOf) void queries.invalidateQueries({ queryKey: KEYS.client(line.id) });
+      break;
+    }
+    case 'practice':
+      for (const queryKey of [KEYS.practice, KEYS.roster, ['client']]) {
+        void queries.invalidateQueries({ queryKey });
+      }
+  }
+}
+
+/** What folds sessions is fetched with the first that is open: a page without one can do without it. */
+async function take(queries: QueryClient, events: readonly SessionEvent[]): Promise<void> {
+  const { remember } = await import('./local-log');
+  remember(events);
+  dropFinished(queries, events);
+}

@@ -1,0 +1,20 @@
+import { type QueryClient, useQuery } from '@tanstack/react-query';
+import type { SessionView } from '#contract/session';
+import type { SessionEvent } from '#core/session/events';
+import { api, read } from './api';
+import { KEYS } from './keys';
+
+/** Sessions that are open, as the server last gave them. */
+export const useOpenViews = (): readonly SessionView[] =>
+  useQuery({
+    queryKey: KEYS.openSessions,
+    queryFn: () => read<SessionView[]>(api.sessions.open.$get()),
+  }).data ?? NONE;
+
+const NONE: readonly SessionView[] = [];
+
+/** A session that is over is not among the open ones any more. */
+export function dropFinished(queries: QueryClient, events: readonly SessionEvent[]): void {
+  if (!events.some(({ type }) => type === 'session-finished')) return;
+  void queries.invalidateQueries({ queryKey: ['sessions'] });
+}

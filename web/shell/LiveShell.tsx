@@ -1,0 +1,16 @@
+import { useOpenSessions } from '../data/live-session';
+import { CuffDock } from './CuffDock';
+import { PumpDriver } from './PumpDriver';
+import { SessionDriver } from './SessionDriver';
+
+/** What open sessions need in every view: their cuffs in sight, their clocks and their pumps. */
+export function LiveShell() {
+  const sessions = useOpenSessions();
+  return (
+    <>
+      <CuffDock sessions={sessions} />
+      <SessionDriver sessions={sessions} />
+      <PumpDriver sessions={sessions} />
+    </>
+  );
+}

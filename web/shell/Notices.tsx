@@ -1,0 +1,19 @@
+import { useEffect } from 'react';
+import { Toaster, toast } from 'sonner';
+import { notices } from '../state/notices';
+
+/** Shows what is said in passing; fetched when something first is. */
+export function Notices() {
+  const waiting = notices.use();
+  useEffect(() => {
+    if (waiting.length === 0) return;
+    notices.set([]);
+    for (const words of waiting) toast(words);
+  }, [waiting]);
+  return (
+    <Toaster
+      position="top-center"
+      toastOptions={{ className: '!rounded-sm !border !border-ink !bg-paper !text-ink' }}
+    />
+  );
+}
