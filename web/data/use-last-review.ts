@@ -7,5 +7,7 @@ import { KEYS } from './keys';
 export const useLastReview = (clientId: string): LastReview | undefined =>
   useQuery({
     queryKey: KEYS.lastReview(clientId),
+    // What a draft begins with is asked for when it is begun: an answer given a moment ago counts.
+    gcTime: 0,
     queryFn: () => read<LastReview>(api.clients[':id']['last-review'].$get({ param: { id: clientId } })),
   }).data;
