@@ -4,6 +4,7 @@ import { join } from 'node:path';
 import { expect, it, onTestFinished } from 'vitest';
 import { readPeople } from '#server/db/client-facts';
 import { openDatabase } from '#server/db/database';
+import { Lines } from '#server/live/lines';
 import { loadDemo } from './load';
 
 it('loads one person ready to run, one with a pressure out of date and one on hold, and only once', async () => {
@@ -16,7 +17,7 @@ it('loads one person ready to run, one with a pressure out of date and one on ho
   const nowMs = Date.UTC(2026, 4, 4, 12);
   expect(await loadDemo(orm, nowMs)).toBe(true);
   expect(await loadDemo(orm, nowMs)).toBe(false);
-  const { people } = await readPeople(orm.em.fork(), { search: '', page: 0 }, nowMs);
+  const { people } = await readPeople(orm.em.fork(), { search: '', page: 0 }, new Lines(), nowMs);
   const states = (name: string) =>
     people.find((person) => person.name === name)?.chain.map(({ state }) => state);
   expect(states('Odalys Ferrant')).toEqual(Array(6).fill('good'));

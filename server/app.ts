@@ -10,6 +10,7 @@ import { RULES } from '#core/rules/catalogue';
 import { withPractitioner } from './access/practitioner';
 import type { Env } from './context';
 import { DeviceHub } from './devices/device-hub';
+import { Lines } from './live/lines';
 import { SessionFeed } from './live/session-feed';
 import { answerProblem, notFound, Problem } from './problem';
 import { clientRoutes } from './routes/clients';
@@ -73,10 +74,12 @@ export function createApp({ orm, now, log, webRoot, aheadMs = USUAL_AHEAD_MS }: 
   app.use('/api/*', compress());
   app.use('/api/*', limitBody);
   const feed = new SessionFeed();
+  const lines = new Lines();
   app.use('/api/*', async (c, next) => {
     c.set('em', orm.em.fork());
     c.set('nowMs', now());
     c.set('feed', feed);
+    c.set('lines', lines);
     await next();
   });
   app.use('/api/*', withPractitioner());

@@ -1,8 +1,15 @@
 import type { EntityManager } from '@mikro-orm/libsql';
 import type { Practitioner } from '#contract/practice';
+import type { Lines } from './live/lines';
 import type { SessionFeed } from './live/session-feed';
 
 /** What every route finds in its context: its own unit of work, who works, the time, and where to tell others of a change. */
 export type Env = {
-  Variables: { em: EntityManager; practitioner: Practitioner; nowMs: number; feed: SessionFeed };
+  Variables: {
+    em: EntityManager;
+    practitioner: Practitioner;
+    nowMs: number;
+    feed: SessionFeed;
+    lines: Lines;
+  };
 };

@@ -16,17 +16,21 @@ export const EXERCISES: Record<StandardExerciseId, Exercise> = STANDARD;
  * The whole library of a practice: its own exercises stand before the standard ones of the same id. A standard exercise
  * keeps its kind, limb and rung whatever a practice changes about it: the rules go by them (rules PRS-3, PRO-5).
  */
-export const libraryOf = (own: Library): Library => ({
-  ...EXERCISES,
-  ...Object.fromEntries(
-    Object.entries(own).map(([id, exercise]) => {
-      const standard = (EXERCISES as Library)[id];
-      return standard
-        ? [id, { ...exercise, kind: standard.kind, limbKind: standard.limbKind, rung: standard.rung }]
-        : [id, exercise];
-    }),
-  ),
-});
+export function libraryOf(own: Library): Library {
+  const additions = Object.entries(own);
+  if (additions.length === 0) return EXERCISES;
+  return {
+    ...EXERCISES,
+    ...Object.fromEntries(
+      additions.map(([id, exercise]) => {
+        const standard = (EXERCISES as Library)[id];
+        return standard
+          ? [id, { ...exercise, kind: standard.kind, limbKind: standard.limbKind, rung: standard.rung }]
+          : [id, exercise];
+      }),
+    ),
+  };
+}
 
 /** Exercises whose name, muscle, equipment or kind contain every word of `sought`, in the library's order. */
 export function findExercises(sought: string, library: Library): ExerciseId[] {

@@ -1,7 +1,10 @@
 /** The newest of some facts, or `undefined` when there are none. */
-export function newest<T extends { atMs: number }>(facts: readonly T[]): T | undefined {
-  return facts.reduce<T | undefined>(
-    (best, fact) => (!best || fact.atMs > best.atMs ? fact : best),
+export const newest = <T extends { atMs: number }>(facts: readonly T[]): T | undefined =>
+  newestBy(facts, ({ atMs }) => atMs);
+
+/** The same by another time of theirs. */
+export const newestBy = <T>(facts: readonly T[], atMsOf: (fact: T) => number): T | undefined =>
+  facts.reduce<T | undefined>(
+    (best, fact) => (best === undefined || atMsOf(fact) > atMsOf(best) ? fact : best),
     undefined,
   );
-}

@@ -2,7 +2,7 @@ import { hardFindings } from '../findings/finding';
 import { measuredWith } from '../occlusion-pressure/in-force';
 import { lastHeldMs } from '../occlusion-pressure/shelf-life';
 import { LIMB_LABELS, type Limb, type Position } from '../quantity/limb';
-import { newest } from '../quantity/newest';
+import { newest, newestBy } from '../quantity/newest';
 import { lengthWords, massWords } from '../quantity/units';
 import type { RuleId } from '../rules/catalogue';
 import { RULES } from '../rules/catalogue';
@@ -286,7 +286,7 @@ function prescribeLink(facts: ClientFacts, kit: KitInUse, nowMs: number): Link {
 
 function runLink(facts: ClientFacts, nowMs: number): Link {
   const common = { id: 'run', rules: ['RUN-5'] } satisfies Partial<Link>;
-  const session = newest(facts.sessions.map((fact) => ({ ...fact, atMs: fact.startedAtMs })));
+  const session = newestBy(facts.sessions, ({ startedAtMs }) => startedAtMs);
   if (!session) return { ...common, state: 'missing', figure: 'not run', reason: 'No session yet.' };
   if (session.finishedAtMs === null) {
     return { ...common, state: 'due', figure: 'open', reason: 'A session is open: finish it.' };
@@ -306,6 +306,6 @@ function runLink(facts: ClientFacts, nowMs: number): Link {
     ...common,
     state: 'good',
     figure: `${finished} done`,
-    reason: `${finished} ${finished === 1 ? 'session' : 'sessions'}, the last ${agoWords(session.atMs, nowMs)}.`,
+    reason: `${finished} ${finished === 1 ? 'session' : 'sessions'}, the last ${agoWords(session.startedAtMs, nowMs)}.`,
   };
 }

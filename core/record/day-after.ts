@@ -1,4 +1,4 @@
-import { newest } from '../quantity/newest';
+import { newestBy } from '../quantity/newest';
 import { RULES } from '../rules/catalogue';
 import type { ClientFacts, SessionFact } from './facts';
 
@@ -9,11 +9,10 @@ export function sessionToAskAbout(
   { sessions }: Pick<ClientFacts, 'sessions'>,
   nowMs: number,
 ): SessionFact | undefined {
-  const last = newest(
-    sessions.flatMap((fact) =>
-      fact.finishedAtMs === null || fact.worked.length === 0 ? [] : [{ fact, atMs: fact.finishedAtMs }],
-    ),
+  const last = newestBy(
+    sessions.filter(({ finishedAtMs, worked }) => finishedAtMs !== null && worked.length > 0),
+    ({ finishedAtMs }) => finishedAtMs ?? 0,
   );
-  if (!last || last.fact.followUp) return undefined;
-  return nowMs - last.atMs >= ASK_FROM_MS ? last.fact : undefined;
+  if (!last || last.followUp) return undefined;
+  return nowMs - (last.finishedAtMs ?? 0) >= ASK_FROM_MS ? last : undefined;
 }

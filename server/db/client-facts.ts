@@ -4,6 +4,7 @@ import { PAGE_OF_PEOPLE } from '#contract/pages';
 import type { Limb } from '#core/quantity/limb';
 import { chainOf } from '#core/record/chain';
 import { cuffInForce } from '#core/record/in-force';
+import type { Lines } from '../live/lines';
 import { notFound, refusedField } from '../problem';
 import { type ClientRow, NAMED_BY_NOBODY, type Named, readFacts } from './read-facts';
 import { type PracticeFacts, readPracticeFacts } from './read-practice';
@@ -31,11 +32,12 @@ export const readClient = (
 
 /**
  * A page of the people of the practice by name, or of those whose name or story has words that begin as the search says.
- * @param page counted from 0 @returns with how many there are in all
+ * @param page counted from 0 @param lines what was worked out a moment ago already @returns with how many there are in all
  */
 export const readPeople = (
   em: EntityManager,
   { search, page }: { search: string; page: number },
+  lines: Lines,
   nowMs: number,
 ): Promise<PeoplePage> =>
   withStatements(em, (prepare) => {
@@ -44,11 +46,17 @@ export const readPeople = (
       ? ['client join client_search on client_search.id = client.id where client_search match ?', [words]]
       : ['client', []];
     const { total } = prepare(`select count(*) as total from ${from}`).get(...values) as { total: number };
-    const rows = prepare(
-      `select ${CLIENT} from ${from} order by client.name, client.id limit ${PAGE_OF_PEOPLE} offset ?`,
-    ).all(...values, page * PAGE_OF_PEOPLE);
-    const records = recordsOf(prepare, readPracticeFacts(prepare), rowsOf(rows), nowMs, null);
-    return { total, people: records.map(lineOf) };
+    const rows = rowsOf(
+      prepare(
+        `select ${CLIENT} from ${from} order by client.name, client.id limit ${PAGE_OF_PEOPLE} offset ?`,
+      ).all(...values, page * PAGE_OF_PEOPLE),
+    );
+    const unknown = rows.filter(({ id }) => !lines.get(id, nowMs));
+    if (unknown.length > 0) {
+      const records = recordsOf(prepare, readPracticeFacts(prepare), unknown, nowMs, null);
+      for (const record of records) lines.put(lineOf(record), nowMs);
+    }
+    return { total, people: rows.flatMap(({ id }) => lines.get(id, nowMs) ?? []) };
   });
 
 /** The line of the roster of a person. */

@@ -6,6 +6,8 @@ import { lineOf, readClient } from '../db/client-facts';
 /** Reads a person anew after a write and tells every device what their line of the roster says now. */
 export async function tellChange(c: Context<Env>, clientId: string, added = false): Promise<ClientRecord> {
   const record = await readClient(c.var.em, clientId, c.var.nowMs);
-  c.var.feed.publish({ said: 'client', line: lineOf(record), asOf: record.asOf, added });
+  const line = lineOf(record);
+  c.var.lines.put(line, c.var.nowMs);
+  c.var.feed.publish({ said: 'client', line, asOf: record.asOf, added });
   return record;
 }

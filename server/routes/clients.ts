@@ -49,7 +49,7 @@ import { body, query } from '../validate';
 /** People and what is known of them. Every answer to a write is the whole record, with the chain judged anew. */
 export const clientRoutes = new Hono<Env>()
   .get('/', query(peopleQuerySchema), async (c) =>
-    c.json(await readPeople(c.var.em, c.req.valid('query'), c.var.nowMs)),
+    c.json(await readPeople(c.var.em, c.req.valid('query'), c.var.lines, c.var.nowMs)),
   )
 
   .post('/', body(newClientSchema), async (c) => {

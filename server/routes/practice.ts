@@ -104,6 +104,7 @@ function keepsExercise(practitioner: Env['Variables']['practitioner'], id: strin
 
 /** The practice after a write, which every device is told of. */
 function told(c: Context<Env>): Promise<PracticeView> {
+  c.var.lines.clear();
   c.var.feed.publish({ said: 'practice' });
   return readPractice(c.var.em);
 }
