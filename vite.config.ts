@@ -45,7 +45,7 @@ export default defineConfig(({ isSsrBuild }) => ({
         target: 'node20',
         emptyOutDir: true,
         rollupOptions: {
-          input: { main: 'server/main.ts', 'load-demo': 'demo/main.ts' },
+          input: { main: 'server/main.ts', demo: 'demo/serve.ts', 'load-demo': 'demo/load-only.ts' },
           output: { entryFileNames: '[name].js' },
         },
       }

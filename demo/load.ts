@@ -10,6 +10,7 @@ import type { ClientFacts } from '#core/record/facts';
 import { planInForce } from '#core/record/in-force';
 import { createApp } from '#server/app';
 import { KitEntity, PracticeEntity, PractitionerEntity } from '#server/db/entities';
+import { waitForDisk } from '#server/db/sqlite';
 import { dayAfterEvent, pastSessionLog } from './past-session';
 import { type Deed, PEOPLE, type PrescribeWish } from './people';
 import { CUFFS, PRACTICE, PRACTITIONERS, PUMPS, STRAPS, WEIGHT_KITS } from './practice';
@@ -25,6 +26,7 @@ const MS_PER_DAY = 86_400_000;
 export async function loadDemo(orm: MikroORM, nowMs: number): Promise<boolean> {
   const em = orm.em.fork();
   if ((await em.count(PracticeEntity)) > 0) return false;
+  await waitForDisk(em, false);
   em.create(PracticeEntity, PRACTICE);
   for (const [listOrder, practitioner] of PRACTITIONERS.entries()) {
     em.create(PractitionerEntity, { ...practitioner, listOrder });
@@ -58,6 +60,7 @@ export async function loadDemo(orm: MikroORM, nowMs: number): Promise<boolean> {
       });
     }
   }
+  await waitForDisk(em, true);
   return true;
 }
 

@@ -9,5 +9,4 @@ const env = {
 };
 installPackages();
 build();
-run('node', ['dist/server/load-demo.js'], env);
-run('node', ['dist/server/main.js'], env);
+run('node', ['dist/server/demo.js'], env);

@@ -1,5 +1,5 @@
 import { spawn } from 'node:child_process';
-import { installPackages, ROOT, run } from './set-up.mjs';
+import { installPackages, ROOT } from './set-up.mjs';
 
 // Server and interface with live reload, on the demo data; beside a running demo, which has a port and a file of its own.
 installPackages();
@@ -11,9 +11,8 @@ const env = {
   NERVATO_PORT: port,
   NERVATO_API_PORT: port,
 };
-run('npx', ['tsx', 'demo/main.ts'], env);
 const children = [
-  spawn('npx', ['tsx', 'watch', 'server/main.ts'], { cwd: ROOT, stdio: 'inherit', env }),
+  spawn('npx', ['tsx', 'watch', 'demo/serve.ts'], { cwd: ROOT, stdio: 'inherit', env }),
   spawn('npx', ['vite'], { cwd: ROOT, stdio: 'inherit', env }),
 ];
 for (const child of children) {

@@ -1,44 +1,4 @@
-import { mkdirSync } from 'node:fs';
-import { dirname, resolve } from 'node:path';
-import { serve } from '@hono/node-server';
-import getPort from 'get-port';
-import { pino } from 'pino';
-import { createApp } from './app';
-import { openDatabase } from './db/database';
+import { openFile } from './open-file';
+import { serveDatabase } from './serve';
 
-const USUAL_PORT = 4310;
-
-const file = resolve(process.env.NERVATO_DB ?? 'data/nervato.sqlite');
-const webRoot = process.env.NERVATO_WEB_ROOT;
-const log = pino(
-  { level: process.env.NERVATO_LOG_LEVEL ?? 'info' },
-  pino.destination({ dest: 2, sync: true }),
-);
-
-mkdirSync(dirname(file), { recursive: true });
-const orm = await openDatabase(file);
-const aheadMs = process.env.NERVATO_CLOCK_AHEAD_MS;
-const app = createApp({
-  orm,
-  now: Date.now,
-  log,
-  ...(webRoot ? { webRoot } : {}),
-  ...(aheadMs ? { aheadMs: Number(aheadMs) } : {}),
-});
-// An asked-for port is taken as it is, so a restart comes back at the same address; the usual one may be busy.
-const port = process.env.NERVATO_PORT
-  ? Number(process.env.NERVATO_PORT)
-  : await getPort({ port: USUAL_PORT });
-const server = serve(
-  { fetch: app.fetch, port, hostname: process.env.NERVATO_HOST ?? '127.0.0.1' },
-  (info) => {
-    console.log(`Nervato is at http://localhost:${info.port}`);
-  },
-);
-
-for (const signal of ['SIGINT', 'SIGTERM'] as const) {
-  process.on(signal, () => {
-    server.close(() => void orm.close().then(() => process.exit(0)));
-    setTimeout(() => process.exit(0), 2_000).unref();
-  });
-}
+await serveDatabase(await openFile());

@@ -1,14 +1,21 @@
 import { MikroORM } from '@mikro-orm/libsql';
 import { Migrator } from '@mikro-orm/migrations';
 import { ENTITIES } from './entities';
-import { fillHolds } from './fill-holds';
+import { fillOld } from './fill-old';
 import { FirstTables } from './migrations/001-first-tables';
 import { WholeSessions } from './migrations/002-whole-sessions';
 import { OneTruth } from './migrations/003-one-truth';
 import { LimbShelfLives } from './migrations/004-limb-shelf-lives';
 import { ShapedReads } from './migrations/005-shaped-reads';
-import { fillSummaries } from './session-log';
-import { inTransaction, setUpConnection } from './sqlite';
+import { inTransaction, setUpConnection, withStatements } from './sqlite';
+
+const MIGRATIONS = [
+  { name: '001-first-tables', class: FirstTables },
+  { name: '002-whole-sessions', class: WholeSessions },
+  { name: '003-one-truth', class: OneTruth },
+  { name: '004-limb-shelf-lives', class: LimbShelfLives },
+  { name: '005-shaped-reads', class: ShapedReads },
+];
 
 /**
  * Opens the SQLite file in WAL mode and brings it to the newest migration.
@@ -20,13 +27,7 @@ export async function openDatabase(file: string): Promise<MikroORM> {
     entities: ENTITIES,
     extensions: [Migrator],
     migrations: {
-      migrationsList: [
-        { name: '001-first-tables', class: FirstTables },
-        { name: '002-whole-sessions', class: WholeSessions },
-        { name: '003-one-truth', class: OneTruth },
-        { name: '004-limb-shelf-lives', class: LimbShelfLives },
-        { name: '005-shaped-reads', class: ShapedReads },
-      ],
+      migrationsList: MIGRATIONS,
       snapshot: false,
       silent: true,
       transactional: true,
@@ -34,10 +35,19 @@ export async function openDatabase(file: string): Promise<MikroORM> {
     // Kept small: SQLite writes one at a time, and a session's reads are short.
     pool: { min: 1, max: 1, afterCreate: setUpConnection },
   });
-  await orm.getMigrator().up();
+  if (await isOld(orm)) await orm.getMigrator().up();
   await inTransaction(orm.em.fork(), (prepare) => {
-    fillSummaries(prepare);
-    fillHolds(prepare);
+    fillOld(prepare);
   });
   return orm;
 }
+
+/** Whether a migration is pending, asked without waking the migrator: it seldom is. */
+const isOld = (orm: MikroORM): Promise<boolean> =>
+  withStatements(orm.em.fork(), (prepare) => {
+    const [table] = prepare("select 1 from sqlite_master where name = 'mikro_orm_migrations'").all();
+    if (!table) return true;
+    const rows = prepare('select name from mikro_orm_migrations').all() as { name: string }[];
+    const done = new Set(rows.map(({ name }) => name));
+    return MIGRATIONS.some(({ name }) => !done.has(name));
+  });

@@ -1,4 +1,4 @@
-import { defineEntity, type InferEntity, p } from '@mikro-orm/core';
+import { defineEntity, p } from '@mikro-orm/core';
 import type { KitItem, PracticeSettings, Role } from '#contract/practice';
 import type { NewPracticeAttempt } from '#contract/practice-attempt';
 import type { ProgrammeWish } from '#core/course/programme';
@@ -345,8 +345,6 @@ export const AuditEntity = defineEntity({
     detail: p.json().$type<Record<string, unknown>>(),
   },
 });
-
-export type SessionRow = InferEntity<typeof SessionEntity>;
 
 export const ENTITIES = [
   PracticeEntity,

@@ -70,6 +70,12 @@ export const inTransaction = <T>(em: EntityManager, work: (prepare: Prepare) => 
     }
   });
 
+/** Whether a commit waits for the disk: always, but for data that are made and could be made again. */
+export const waitForDisk = (em: EntityManager, wait: boolean): Promise<void> =>
+  withStatements(em, (prepare) => {
+    prepare(`pragma synchronous = ${wait ? 'full' : 'off'}`).run();
+  });
+
 /** What the full-text index of people is asked for: every word of the search begins a word of the name or the story. */
 export const matchWords = (search: string): string =>
   (search.match(/[\p{L}\p{N}]+/gu) ?? []).map((word) => `"${word}"*`).join(' ');

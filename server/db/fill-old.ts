@@ -2,6 +2,7 @@ import { holdsOfScreening } from '#core/record/holds';
 import type { Stricter } from '#core/screening/items';
 import type { SessionEvent } from '#core/session/events';
 import { holdsOfEvents, raiseHolds } from './holds';
+import { fillSummaries } from './session-log';
 import type { Prepare } from './sqlite';
 import { wornIn } from './take-events';
 
@@ -11,12 +12,22 @@ type ScreeningRow = { id: string; clientId: string; atMs: number; yes: string; b
 type EventRow = { sessionId: string; clientId: string; event: string; receivedAtMs: number };
 
 /**
- * Holds of a file that was kept before there were any: what the newest screening of each person stops, and what was noted
- * in and after their last session. Once a file; a clinician lifts what has long been settled (rule SCR-5).
+ * What a file kept by an older release does not have yet, made once from what it has: summaries of its sessions, and its
+ * holds. A file says in its version that this was done, so that a start looks through nothing.
  */
-export function fillHolds(prepare: Prepare): void {
+export function fillOld(prepare: Prepare): void {
   const mark = prepare('pragma user_version').get() as { user_version: number };
   if (mark.user_version >= FILLED) return;
+  fillSummaries(prepare);
+  fillHolds(prepare);
+  prepare(`pragma user_version = ${FILLED}`).run();
+}
+
+/**
+ * What the newest screening of each person stops, and what was noted in and after their last session; a clinician lifts what
+ * has long been settled (rule SCR-5).
+ */
+function fillHolds(prepare: Prepare): void {
   const practice = prepare('select stricter from practice').get() as { stricter: string } | undefined;
   const stricter: Stricter = practice ? JSON.parse(practice.stricter) : [];
   const screenings = prepare(
@@ -36,5 +47,4 @@ export function fillHolds(prepare: Prepare): void {
     const noted = [JSON.parse(event) as SessionEvent];
     raiseHolds(prepare, clientId, holdsOfEvents(noted, wornIn(prepare, sessionId), receivedAtMs));
   }
-  prepare(`pragma user_version = ${FILLED}`).run();
 }

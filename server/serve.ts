@@ -1,0 +1,40 @@
+import { serve } from '@hono/node-server';
+import type { MikroORM } from '@mikro-orm/libsql';
+import getPort from 'get-port';
+import { pino } from 'pino';
+import { createApp } from './app';
+
+const USUAL_PORT = 4310;
+
+/** Serves a database by what the environment says (README), and says where; ends with the process’s signals. */
+export async function serveDatabase(orm: MikroORM): Promise<void> {
+  const log = pino(
+    { level: process.env.NERVATO_LOG_LEVEL ?? 'info' },
+    pino.destination({ dest: 2, sync: true }),
+  );
+  const webRoot = process.env.NERVATO_WEB_ROOT;
+  const aheadMs = process.env.NERVATO_CLOCK_AHEAD_MS;
+  const app = createApp({
+    orm,
+    now: Date.now,
+    log,
+    ...(webRoot ? { webRoot } : {}),
+    ...(aheadMs ? { aheadMs: Number(aheadMs) } : {}),
+  });
+  // An asked-for port is taken as it is, so a restart comes back at the same address; the usual one may be busy.
+  const port = process.env.NERVATO_PORT
+    ? Number(process.env.NERVATO_PORT)
+    : await getPort({ port: USUAL_PORT });
+  const server = serve(
+    { fetch: app.fetch, port, hostname: process.env.NERVATO_HOST ?? '127.0.0.1' },
+    (info) => {
+      console.log(`Nervato is at http://localhost:${info.port}`);
+    },
+  );
+  for (const signal of ['SIGINT', 'SIGTERM'] as const) {
+    process.on(signal, () => {
+      server.close(() => void orm.close().then(() => process.exit(0)));
+      setTimeout(() => process.exit(0), 2_000).unref();
+    });
+  }
+}
