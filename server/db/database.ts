@@ -1,5 +1,4 @@
 import { MikroORM } from '@mikro-orm/libsql';
-import { Migrator } from '@mikro-orm/migrations';
 import { ENTITIES } from './entities';
 import { fillOld } from './fill-old';
 import { FirstTables } from './migrations/001-first-tables';
@@ -25,7 +24,6 @@ export async function openDatabase(file: string): Promise<MikroORM> {
   const orm = await MikroORM.init({
     dbName: file,
     entities: ENTITIES,
-    extensions: [Migrator],
     migrations: {
       migrationsList: MIGRATIONS,
       snapshot: false,
@@ -35,11 +33,18 @@ export async function openDatabase(file: string): Promise<MikroORM> {
     // Kept small: SQLite writes one at a time, and a session's reads are short.
     pool: { min: 1, max: 1, afterCreate: setUpConnection },
   });
-  if (await isOld(orm)) await orm.getMigrator().up();
+  if (await isOld(orm)) await migrate(orm);
   await inTransaction(orm.em.fork(), (prepare) => {
     fillOld(prepare);
   });
   return orm;
+}
+
+/** The migrator brings a command line and more with it: it is fetched only where there is something to do. */
+async function migrate(orm: MikroORM): Promise<void> {
+  const { Migrator } = await import('@mikro-orm/migrations');
+  Migrator.register(orm);
+  await orm.getMigrator().up();
 }
 
 /** Whether a migration is pending, asked without waking the migrator: it seldom is. */
