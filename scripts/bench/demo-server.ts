@@ -1,33 +1,47 @@
 import { spawn } from 'node:child_process';
-import { mkdtempSync, rmSync } from 'node:fs';
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import getPort from 'get-port';
 
-/** The production server on a demo database of its own, for measuring. `stop` ends it and takes the file away. */
-export async function startDemoServer() {
-  const folder = mkdtempSync(join(tmpdir(), 'nervato-bench-'));
+/** The production server over a database file, for measuring. */
+export async function startServer(file: string, entry = 'main.js') {
   const port = await getPort();
-  const env = {
-    ...process.env,
-    NODE_ENV: 'production',
-    NERVATO_DB: join(folder, 'bench.sqlite'),
-    NERVATO_WEB_ROOT: './dist/web',
-    NERVATO_PORT: String(port),
-    NERVATO_LOG_LEVEL: 'warn',
-  };
-  const start = (file: string) =>
-    spawn(process.execPath, [`dist/server/${file}`], { env, stdio: ['ignore', 'pipe', 'inherit'] });
-  await new Promise((done) => start('load-demo.js').once('exit', done));
-  const server = start('main.js');
+  const server = spawn(process.execPath, [`dist/server/${entry}`], {
+    env: {
+      ...process.env,
+      NODE_ENV: 'production',
+      NERVATO_DB: file,
+      NERVATO_WEB_ROOT: './dist/web',
+      NERVATO_PORT: String(port),
+      NERVATO_LOG_LEVEL: 'warn',
+    },
+    stdio: ['ignore', 'pipe', 'inherit'],
+  });
   await new Promise<void>((done) => {
     server.stdout.on('data', (text) => String(text).includes('Nervato is at') && done());
   });
   return {
     address: `http://localhost:${port}`,
     pid: server.pid ?? 0,
+    residentBytes: (): number => {
+      const status = readFileSync(`/proc/${server.pid}/status`, 'utf8');
+      return 1024 * Number(/VmRSS:\s+(\d+)/.exec(status)?.[1] ?? Number.NaN);
+    },
     stop: () => {
       server.kill();
+    },
+  };
+}
+
+/** The same on a demo database of its own. `stop` ends it and takes the file away. */
+export async function startDemoServer() {
+  const folder = mkdtempSync(join(tmpdir(), 'nervato-bench-'));
+  const server = await startServer(join(folder, 'bench.sqlite'), 'demo.js');
+  return {
+    ...server,
+    stop: () => {
+      server.stop();
       rmSync(folder, { recursive: true, force: true });
     },
   };

@@ -1,10 +1,11 @@
 import { readFileSync } from 'node:fs';
 import { chromium } from '@playwright/test';
-import type { ClientSummary } from '#contract/client';
+import type { PeoplePage } from '#contract/client';
 import { PRACTITIONER_HEADER } from '#contract/header';
 import { LIMBS } from '#core/quantity/limb';
 import { CHROMIUM_LAUNCH } from '../../tests/chromium';
 import { startDemoServer } from './demo-server';
+import { report } from './report';
 
 // Eight simulated limbs streaming at 20 Hz: the server's share of one core, and the main thread of a page that reads
 // and draws them, in ms per second.
@@ -15,7 +16,7 @@ const base = server.address;
 const headers = { 'content-type': 'application/json', [PRACTITIONER_HEADER]: 'ines' };
 const post = async (path: string, body: unknown) =>
   (await fetch(`${base}/api${path}`, { method: 'POST', headers, body: JSON.stringify(body) })).json();
-const people: ClientSummary[] = await (await fetch(`${base}/api/clients`)).json();
+const { people }: PeoplePage = await (await fetch(`${base}/api/clients`)).json();
 const ids: string[] = [];
 for (const { id: clientId } of people.slice(0, 2)) {
   for (const limb of LIMBS) {
@@ -86,8 +87,9 @@ const frames = await page.evaluate(
 here.abort();
 const serverShare = (cpuMs(server.pid) - serverFromMs) / (10 * SECONDS);
 const pagePerSecond = ((await taskMs()) - pageFromMs) / SECONDS;
-console.log(
-  `Device stream, 8 limbs: server ${serverShare.toFixed(1)} % of one core; page, 6 of them, ${(frames / SECONDS).toFixed(0)} frames/s, main thread ${pagePerSecond.toFixed(1)} ms/s (idle ${idlePerSecond.toFixed(1)} ms/s)`,
+report(
+  'Eight simulated limbs at 20 Hz',
+  `server ${serverShare.toFixed(1)} % of one core; a page drawing six, ${(frames / SECONDS).toFixed(0)} frames/s, main thread ${pagePerSecond.toFixed(1)} ms/s (idle ${idlePerSecond.toFixed(1)} ms/s)`,
 );
 await browser.close();
 server.stop();

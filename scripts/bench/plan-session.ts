@@ -7,15 +7,10 @@ import { composeSession } from '#core/plan/compose';
 import { testBasis, testExercise } from '#core/plan/plan.fixture';
 import { CHROMIUM_LAUNCH } from '../../tests/chromium';
 import { startDemoServer } from './demo-server';
+import { percentiles, report } from './report';
 
 // A session of six exercises composed, compiled and checked; then, in the page's worker, a forecast of 10,000 runs and
 // the placing of a block of twelve weeks, with the longest task of the page's own thread meanwhile.
-
-const percentiles = (timesMs: number[]): string => {
-  const sorted = [...timesMs].sort((a, b) => a - b);
-  const at = (share: number) => sorted[Math.floor(share * (sorted.length - 1))]?.toFixed(2);
-  return `p50 ${at(0.5)} ms, p95 ${at(0.95)} ms`;
-};
 
 const session = {
   goal: 'size',
@@ -31,7 +26,7 @@ const composing = Array.from({ length: 200 }, () => {
   composeSession(choices, basis);
   return performance.now() - startMs;
 });
-console.log(`Compose, compile and check 6 exercises: ${percentiles(composing)}`);
+report('Compose, compile and check 6 exercises', percentiles(composing));
 
 const { plan } = composeSession(choices, basis);
 const question = { bouts: boutsOf(plan, compile(plan), basis.library), past: [], runs: 10_000, seed: 1 };
@@ -93,8 +88,8 @@ const measured = await page.evaluate(
   },
   [`/assets/${file}`, question, constraints] as const,
 );
-console.log(`Forecast of 10,000 runs in the worker, 6 exercises: ${percentiles(measured.forecast)}`);
-console.log(`Placing 36 sessions in 12 weeks in the worker: ${percentiles(measured.solve)}`);
-console.log(`Longest hold of the page's thread meanwhile: ${measured.longestMs.toFixed(1)} ms`);
+report('Forecast of 10,000 runs in the worker, 6 exercises', percentiles(measured.forecast));
+report('Placing 36 sessions in 12 weeks in the worker', percentiles(measured.solve));
+report('Longest hold of the page’s thread meanwhile', `${measured.longestMs.toFixed(1)} ms`);
 await browser.close();
 server.stop();
