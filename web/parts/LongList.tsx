@@ -1,5 +1,5 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { type ReactNode, type RefObject, useEffect, useLayoutEffect, useRef, useState } from 'react';
+import { type ReactNode, useEffect, useLayoutEffect, useRef, useState } from 'react';
 
 // A screen's worth more at either end, so that scrolling finds the lines there.
 const OVERSCAN = 8;
@@ -8,30 +8,36 @@ const OVERSCAN = 8;
 export type InView = { first: number; last: number };
 
 /**
- * A list of which only the lines in view are in the page. It scrolls with the element around it.
+ * A list of which only the lines in view are in the page. It scrolls with the element around it that is marked as its
+ * `data-scroller`.
  * @param lineHeightPx about how high a line is; each is measured as it is drawn
  */
 export function LongList({
   count,
   lineHeightPx,
-  scroller,
   className,
   onInView,
   children,
 }: {
   count: number;
   lineHeightPx: number;
-  scroller: RefObject<HTMLElement | null>;
   className?: string;
   onInView: (inView: InView) => void;
   children: (place: number) => ReactNode;
 }) {
   const list = useRef<HTMLUListElement>(null);
+  const scroller = () => list.current?.closest('[data-scroller]') ?? null;
+  // Where the list begins in what scrolls.
   const [offsetPx, setOffsetPx] = useState(0);
-  useLayoutEffect(() => setOffsetPx(list.current?.offsetTop ?? 0), []);
+  useLayoutEffect(() => {
+    const around = list.current?.closest('[data-scroller]');
+    if (!list.current || !around) return;
+    const { top } = list.current.getBoundingClientRect();
+    setOffsetPx(top - around.getBoundingClientRect().top + around.scrollTop);
+  }, []);
   const lines = useVirtualizer({
     count,
-    getScrollElement: () => scroller.current,
+    getScrollElement: scroller,
     estimateSize: () => lineHeightPx,
     overscan: OVERSCAN,
     scrollMargin: offsetPx,

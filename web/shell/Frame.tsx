@@ -50,7 +50,7 @@ export function Frame() {
         <div className="flex min-w-0 flex-1 flex-col">
           <TopLine openPalette={() => setFinding(true)} />
           <Suspense>{anyOpen && <ReopenQuestion />}</Suspense>
-          <main className="min-h-0 flex-1 overflow-y-auto">
+          <main data-scroller className="min-h-0 flex-1 overflow-y-auto">
             <Suspense>
               <Outlet />
             </Suspense>

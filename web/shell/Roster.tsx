@@ -1,5 +1,5 @@
 import { Dumbbell, Gauge, LayoutList, PanelLeftClose, PanelLeftOpen, UserPlus, Wrench } from 'lucide-react';
-import { useDeferredValue, useRef, useState } from 'react';
+import { useDeferredValue, useState } from 'react';
 import { NavLink } from 'react-router';
 import type { ClientSummary } from '#contract/client';
 import { LINK_LABELS } from '#core/record/link';
@@ -74,7 +74,6 @@ const SEARCH_FROM = 12;
 const LINE_PX = 60;
 
 function PeopleList() {
-  const scroller = useRef<HTMLDivElement>(null);
   const [search, setSearch] = useState('');
   const [inView, setInView] = useState<InView>({ first: 0, last: 0 });
   const { total = 0, at, isError } = usePeople(useDeferredValue(search.trim()), inView);
@@ -91,11 +90,11 @@ function PeopleList() {
           className="border-b border-rule p-2"
         />
       )}
-      <div ref={scroller} className="min-h-0 flex-1 overflow-y-auto">
+      <div data-scroller className="min-h-0 flex-1 overflow-y-auto">
         {search && total === 0 && (
           <p className="p-3 text-[14px] text-quiet">Nobody’s name or story begins so.</p>
         )}
-        <LongList count={total} lineHeightPx={LINE_PX} scroller={scroller} onInView={setInView}>
+        <LongList count={total} lineHeightPx={LINE_PX} onInView={setInView}>
           {(place) => <PersonLine person={at(place)} />}
         </LongList>
       </div>

@@ -1,4 +1,4 @@
-import { useDeferredValue, useRef, useState } from 'react';
+import { useDeferredValue, useState } from 'react';
 import { Link } from 'react-router';
 import type { ClientSummary } from '#contract/client';
 import { LINK_LABELS } from '#core/record/link';
@@ -14,18 +14,12 @@ const LINE_PX = 80;
 
 /** Who can train now, and for everybody else the one thing that is missing. */
 export function Today() {
-  const scroller = useRef<HTMLElement>(null);
   const [search, setSearch] = useState('');
   const [inView, setInView] = useState<InView>({ first: 0, last: 0 });
   const { total = 0, at } = usePeople(useDeferredValue(search.trim()), inView);
   const { data: practice } = usePractice();
   return (
-    <div
-      className="max-w-4xl p-6"
-      ref={(element) => {
-        scroller.current = element?.closest('main') ?? null;
-      }}
-    >
+    <div className="max-w-4xl p-6">
       <h1 className="text-3xl font-semibold">{practice?.settings.name}</h1>
       <p className="mt-1 text-quiet">Who can train now, and what is next for everybody else.</p>
       {(total >= SEARCH_FROM || search) && (
@@ -40,7 +34,6 @@ export function Today() {
       <LongList
         count={total}
         lineHeightPx={LINE_PX}
-        scroller={scroller}
         className="mt-6 border-t border-ink/40"
         onInView={setInView}
       >
