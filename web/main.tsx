@@ -6,6 +6,7 @@ import { lazy, StrictMode, Suspense } from 'react';
 import { createRoot } from 'react-dom/client';
 import { BrowserRouter, Route, Routes } from 'react-router';
 import { ApiProblem } from './data/api';
+import { askAhead } from './data/ask-ahead';
 import { followServerClock } from './data/clock';
 import { followOtherDevices, listenToOtherTabs } from './data/follow';
 import './data/loaded-at';
@@ -50,12 +51,16 @@ const SessionSheet = lazy(() =>
 const NotFound = lazy(() => import('./views/today/NotFound').then(({ NotFound }) => ({ default: NotFound })));
 
 applyTheme();
-followServerClock();
+// What every view shows is asked for before the first of them is drawn.
+askAhead(queries);
 listenToOtherTabs(queries);
 followOtherDevices(queries);
 void sendOutbox();
-
-registerSW({ immediate: true });
+// The rest waits until the first view stands.
+window.addEventListener('load', () => {
+  followServerClock();
+  registerSW({ immediate: true });
+});
 
 const root = document.getElementById('root');
 if (!root) throw new Error('The page has no root element.');

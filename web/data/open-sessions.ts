@@ -5,11 +5,12 @@ import { api, read } from './api';
 import { KEYS } from './keys';
 
 /** Sessions that are open, as the server last gave them. */
-export const useOpenViews = (): readonly SessionView[] =>
-  useQuery({
-    queryKey: KEYS.openSessions,
-    queryFn: () => read<SessionView[]>(api.sessions.open.$get()),
-  }).data ?? NONE;
+export const useOpenViews = (): readonly SessionView[] => useQuery(openViewsQuery).data ?? NONE;
+
+export const openViewsQuery = {
+  queryKey: KEYS.openSessions,
+  queryFn: () => read<SessionView[]>(api.sessions.open.$get()),
+};
 
 const NONE: readonly SessionView[] = [];
 

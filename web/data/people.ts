@@ -13,17 +13,19 @@ export type People = {
   isError: boolean;
 };
 
+/** A page of the roster. */
+export const peopleQuery = (search: string, page: number) => ({
+  queryKey: KEYS.people(search, page),
+  queryFn: () => read<PeoplePage>(api.clients.$get({ query: { search, page: String(page) } })),
+});
+
 /** People by name, or those a search finds; only the pages with the lines `first` to `last` are asked for. */
 export function usePeople(search: string, { first, last }: { first: number; last: number }): People {
   const firstPage = Math.floor(first / PAGE_OF_PEOPLE);
   const lastPage = Math.floor(last / PAGE_OF_PEOPLE);
   const pages = Array.from({ length: lastPage - firstPage + 1 }, (_, place) => firstPage + place);
   const answers = useQueries({
-    queries: pages.map((page) => ({
-      queryKey: KEYS.people(search, page),
-      queryFn: () => read<PeoplePage>(api.clients.$get({ query: { search, page: String(page) } })),
-      placeholderData: keepPreviousData,
-    })),
+    queries: pages.map((page) => ({ ...peopleQuery(search, page), placeholderData: keepPreviousData })),
   });
   return {
     total: answers.find(({ data }) => data)?.data?.total,

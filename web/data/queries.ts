@@ -6,8 +6,13 @@ import { KEYS } from './keys';
 import { putLine } from './people';
 import { workingPractitioner } from './practitioner';
 
-export const usePractice = () =>
-  useQuery({ queryKey: KEYS.practice, queryFn: () => read(api.practice.$get()), staleTime: 60_000 });
+export const usePractice = () => useQuery(practiceQuery);
+
+export const practiceQuery = {
+  queryKey: KEYS.practice,
+  queryFn: () => read(api.practice.$get()),
+  staleTime: 60_000,
+};
 
 export const useClient = (id: string) =>
   useQuery({

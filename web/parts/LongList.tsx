@@ -1,64 +1,38 @@
-import { useVirtualizer } from '@tanstack/react-virtual';
-import { type ReactNode, useEffect, useLayoutEffect, useRef, useState } from 'react';
+import { lazy, type ReactNode, Suspense } from 'react';
 
-// A screen's worth more at either end, so that scrolling finds the lines there.
-const OVERSCAN = 8;
+const VirtualList = lazy(() => import('./VirtualList').then((module) => ({ default: module.VirtualList })));
 
 /** Lines of a list that are in the page, counted from 0. */
 export type InView = { first: number; last: number };
 
-/**
- * A list of which only the lines in view are in the page. It scrolls with the element around it that is marked as its
- * `data-scroller`.
- * @param lineHeightPx about how high a line is; each is measured as it is drawn
- */
-export function LongList({
-  count,
-  lineHeightPx,
-  className,
-  onInView,
-  children,
-}: {
+export type LongListProps = {
   count: number;
+  /** About how high a line is; each is measured as it is drawn. */
   lineHeightPx: number;
   className?: string;
   onInView: (inView: InView) => void;
   children: (place: number) => ReactNode;
-}) {
-  const list = useRef<HTMLUListElement>(null);
-  const scroller = () => list.current?.closest('[data-scroller]') ?? null;
-  // Where the list begins in what scrolls.
-  const [offsetPx, setOffsetPx] = useState(0);
-  useLayoutEffect(() => {
-    const around = list.current?.closest('[data-scroller]');
-    if (!list.current || !around) return;
-    const { top } = list.current.getBoundingClientRect();
-    setOffsetPx(top - around.getBoundingClientRect().top + around.scrollTop);
-  }, []);
-  const lines = useVirtualizer({
-    count,
-    getScrollElement: scroller,
-    estimateSize: () => lineHeightPx,
-    overscan: OVERSCAN,
-    scrollMargin: offsetPx,
-  });
-  const shown = lines.getVirtualItems();
-  const first = shown[0]?.index ?? 0;
-  const last = shown.at(-1)?.index ?? 0;
-  useEffect(() => onInView({ first, last }), [onInView, first, last]);
+};
+
+/** So many lines are drawn as they are, with nothing to be worked out. */
+const SHORT = 30;
+
+/** A list that may be long: then only the lines in view are in the page, and it scrolls with the `data-scroller` around it. */
+export function LongList(props: LongListProps) {
+  const { count, className, children } = props;
+  if (count > SHORT) {
+    return (
+      <Suspense>
+        <VirtualList {...props} />
+      </Suspense>
+    );
+  }
   return (
-    <ul ref={list} className={`relative ${className ?? ''}`} style={{ height: lines.getTotalSize() }}>
-      {shown.map(({ index, key, start }) => (
-        <li
-          key={key}
-          ref={lines.measureElement}
-          data-index={index}
-          aria-setsize={count}
-          aria-posinset={index + 1}
-          className="absolute inset-x-0 border-b border-rule"
-          style={{ top: start - offsetPx }}
-        >
-          {children(index)}
+    <ul className={className}>
+      {Array.from({ length: count }, (_, place) => (
+        // biome-ignore lint/suspicious/noArrayIndexKey: a line is its place
+        <li key={place} className="border-b border-rule">
+          {children(place)}
         </li>
       ))}
     </ul>

@@ -1,8 +1,8 @@
-import { Volume2, VolumeX } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { muted, paced } from '../sound/mute';
 import { spoken } from '../sound/voice';
 import type { Store } from '../state/store';
+import { SoundButton } from './SoundButton';
 
 const SETTINGS: { value: Store<string>; on: string; off: string; label: string }[] = [
   { value: muted, on: 'no', off: 'yes', label: 'Sound, alarms too' },
@@ -12,14 +12,10 @@ const SETTINGS: { value: Store<string>; on: string; off: string; label: string }
 
 /** What this device sounds. The eye always has the same message. */
 export function SoundSettings() {
-  const silent = muted.use() === 'yes';
   return (
-    <Popover.Root>
-      <Popover.Trigger
-        aria-label={silent ? 'Sound is off: settings' : 'Sound is on: settings'}
-        className="rounded-sm p-2 hover:bg-tint"
-      >
-        {silent ? <VolumeX size={20} aria-hidden /> : <Volume2 size={20} aria-hidden />}
+    <Popover.Root defaultOpen>
+      <Popover.Trigger asChild>
+        <SoundButton />
       </Popover.Trigger>
       <Popover.Portal>
         <Popover.Content

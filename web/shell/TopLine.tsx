@@ -1,13 +1,14 @@
 import { Command, Maximize, Moon, Sun } from 'lucide-react';
-import { lazy, Suspense, useEffect } from 'react';
+import { lazy, Suspense, useEffect, useState } from 'react';
 import { workingPractitioner } from '../data/practitioner';
 import { usePractice } from '../data/queries';
 import { KeyHint } from '../parts/Button';
 import { toggleFullScreen } from '../parts/full-screen';
 import { theme, toggleTheme } from '../theme/theme';
 import { SaveLine } from './SaveLine';
+import { SoundButton } from './SoundButton';
 
-// It brings the popover with it, which the first view can do without.
+// It brings the popover with it, which is fetched when somebody asks for it.
 const SoundSettings = lazy(() =>
   import('./SoundSettings').then((module) => ({ default: module.SoundSettings })),
 );
@@ -15,14 +16,19 @@ const SoundSettings = lazy(() =>
 /** Who works, whether all is saved, and the switches that hold in every view. */
 export function TopLine({ openPalette }: { openPalette: () => void }) {
   const dark = theme.use() === 'floor';
+  const [settingSound, setSettingSound] = useState(false);
   return (
     <header className="flex min-h-11 flex-wrap items-center gap-x-4 border-b border-rule px-4 print:hidden">
       <SaveLine />
       <div className="ml-auto flex items-center gap-1">
         <Who />
-        <Suspense fallback={<span className="size-9" />}>
-          <SoundSettings />
-        </Suspense>
+        {settingSound ? (
+          <Suspense fallback={<SoundButton />}>
+            <SoundSettings />
+          </Suspense>
+        ) : (
+          <SoundButton onClick={() => setSettingSound(true)} />
+        )}
         <Switch label="Full screen" onClick={toggleFullScreen}>
           <Maximize size={20} aria-hidden />
         </Switch>
