@@ -1,6 +1,6 @@
 import tailwindcss from '@tailwindcss/vite';
 import react from '@vitejs/plugin-react';
-import { defineConfig } from 'vite';
+import { defineConfig, type Plugin } from 'vite';
 import { VitePWA } from 'vite-plugin-pwa';
 
 const apiPort = process.env.NERVATO_API_PORT ?? '4310';
@@ -37,9 +37,25 @@ const offline = () =>
     },
   });
 
+/** Asks for the fonts of the first view with the page, so that its words are set once and not again when they come. */
+const fontsFirst = (): Plugin => ({
+  name: 'fonts-first',
+  transformIndexHtml: {
+    order: 'post',
+    handler: (_, { bundle }) =>
+      Object.keys(bundle ?? {})
+        .filter((file) => /-latin-wght-normal-.*\.woff2$/.test(file))
+        .map((file) => ({
+          tag: 'link',
+          attrs: { rel: 'preload', as: 'font', type: 'font/woff2', href: `/${file}`, crossorigin: '' },
+          injectTo: 'head-prepend',
+        })),
+  },
+});
+
 export default defineConfig(({ isSsrBuild }) => ({
   root: isSsrBuild ? '.' : 'web',
-  plugins: isSsrBuild ? [] : [react(), tailwindcss(), offline()],
+  plugins: isSsrBuild ? [] : [react(), tailwindcss(), fontsFirst(), offline()],
   build: isSsrBuild
     ? {
         target: 'node20',
