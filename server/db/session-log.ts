@@ -7,7 +7,7 @@ import type { DayCheckAnswers } from '#core/screening/day-check';
 import type { SessionEvent } from '#core/session/events';
 import { fold } from '#core/session/fold';
 import { type Log, mergeLogs } from '#core/session/log';
-import type { Prepare } from './sqlite';
+import { joined, type Prepare } from './sqlite';
 
 /** A session without its plan and log, which few ask for. */
 export type SessionHead = {
@@ -42,16 +42,19 @@ export function readFrozenPlan(prepare: Prepare, sessionId: string): Plan {
   return readPlan(JSON.parse(own === AS_SIGNED ? signed : own));
 }
 
-/** The events of a session as they are stored, a text each. */
-export const readLogTexts = (prepare: Prepare, sessionId: string): string[] =>
-  (
-    prepare('select event from session_event where session_id = ? order by at_ms').all(sessionId) as {
-      event: string;
-    }[]
-  ).map(({ event }) => event);
+/**
+ * The events of a session as they are stored, as the text of one JSON list in any order. One row, whatever the length of the
+ * log: rows are what a driver is slow at.
+ */
+export const readLogText = (prepare: Prepare, sessionId: string): string => {
+  const { events } = prepare(
+    `select ${joined('event')} as events from session_event where session_id = ?`,
+  ).get(sessionId) as { events: string | null };
+  return `[${events ?? ''}]`;
+};
 
 export const readLog = (prepare: Prepare, sessionId: string): Log =>
-  mergeLogs(readLogTexts(prepare, sessionId).map((text) => JSON.parse(text) as SessionEvent));
+  mergeLogs(JSON.parse(readLogText(prepare, sessionId)) as SessionEvent[]);
 
 /** Pain before a session, of 10, as the last check on the day before it says; null where there was none. */
 export function readPainBefore(prepare: Prepare, { clientId, openedAtMs }: SessionHead): number | null {

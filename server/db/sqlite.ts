@@ -80,6 +80,9 @@ export const waitForDisk = (em: EntityManager, wait: boolean): Promise<void> =>
 export const matchWords = (search: string): string =>
   (search.match(/[\p{L}\p{N}]+/gu) ?? []).map((word) => `"${word}"*`).join(' ');
 
+/** All texts of a column as one, with commas between. */
+export const joined = (column: string): string => `group_concat(${column}, ',')`;
+
 /** The driver's word for a unique constraint that was broken. */
 export const isUniqueClash = (error: unknown): boolean =>
   error instanceof Error && 'code' in error && error.code === 'SQLITE_CONSTRAINT_UNIQUE';

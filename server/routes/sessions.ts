@@ -23,7 +23,7 @@ import {
   readFrozenPlan,
   readHead,
   readIdBefore,
-  readLogTexts,
+  readLogText,
   readOpenHeads,
   readPainBefore,
   type SessionHead,
@@ -153,7 +153,7 @@ function viewText(prepare: Prepare, session: SessionHead): string {
     painBefore: readPainBefore(prepare, session),
     plan: readFrozenPlan(prepare, id),
   };
-  return `${JSON.stringify(head).slice(0, -1)},"events":[${readLogTexts(prepare, id).join(',')}]}`;
+  return `${JSON.stringify(head).slice(0, -1)},"events":${readLogText(prepare, id)}}`;
 }
 
 /**
