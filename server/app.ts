@@ -70,8 +70,7 @@ export function createApp({ orm, now, log, webRoot, aheadMs = USUAL_AHEAD_MS }: 
       },
     }),
   );
-  // Streams are left as they are: the package knows them by their type.
-  app.use('/api/*', compress());
+  app.use('/api/*', compressLong);
   app.use('/api/*', limitBody);
   const feed = new SessionFeed();
   const lines = new Lines();
@@ -114,6 +113,14 @@ export function createApp({ orm, now, log, webRoot, aheadMs = USUAL_AHEAD_MS }: 
   });
   return app;
 }
+
+const SHORT_ANSWERS = /\/(events|health|clock)$/;
+const compressAnswer = compress();
+
+/** Streams are left as they are, which the package knows by their type; so are answers of a few bytes, which are asked often. */
+const compressLong = createMiddleware<Env>((c, next) =>
+  SHORT_ANSWERS.test(c.req.path) ? next() : compressAnswer(c, next),
+);
 
 const limitStream = bodyLimit({ maxSize: MOST_BYTES, onError: (c) => answerProblem(c, tooLarge) });
 

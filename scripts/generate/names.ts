@@ -28,5 +28,8 @@ export function personAt(place: number): { name: string; story: string } {
   const rest = Math.floor(place / GIVEN.length) * 7 + place;
   const first = FIRST[rest % FIRST.length] ?? '';
   const second = SECOND[Math.floor(rest / FIRST.length) % SECOND.length] ?? '';
-  return { name: `${given} ${first}${second}`, story: STORIES[(place + Math.floor(place / GIVEN.length)) % STORIES.length] ?? '' };
+  return {
+    name: `${given} ${first}${second}`,
+    story: STORIES[(place + Math.floor(place / GIVEN.length)) % STORIES.length] ?? '',
+  };
 }
