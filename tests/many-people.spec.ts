@@ -1,0 +1,56 @@
+import { expect, test } from './nervato';
+
+test('a long list holds only what is in view, is searched as one types, and says what another device changes', async ({
+  page,
+  browser,
+  nervato,
+  request,
+}) => {
+  const headers = { 'x-nervato-practitioner': 'ines' };
+  for (let i = 1; i <= 70; i += 1) {
+    const name = `Walker ${String(i).padStart(2, '0')}`;
+    await request.post('/api/clients', {
+      headers,
+      data: { name, story: i === 64 ? 'Achilles, right.' : '' },
+    });
+  }
+  await page.goto('/');
+  const today = page.getByRole('main');
+  const rail = page.getByRole('navigation', { name: 'People' });
+  await expect(today.getByText('Brisa Okonvale')).toBeVisible();
+  expect(await today.getByRole('listitem').count()).toBeLessThan(40);
+
+  await test.step('the end of the list is a scroll away', async () => {
+    await today.hover();
+    await page.mouse.wheel(0, 20_000);
+    await expect(today.getByText('Walker 70')).toBeVisible();
+  });
+
+  await test.step('a few letters of a name or a story find a person', async () => {
+    await rail.getByRole('searchbox', { name: 'Find a person' }).fill('achil');
+    await expect(rail.getByRole('link', { name: /^Walker 64/ })).toBeVisible();
+    await expect(rail.getByRole('link', { name: /^Walker 1/ })).toHaveCount(0);
+    await page.keyboard.press('Control+k');
+    await page.getByRole('combobox', { name: 'Find people and actions' }).fill('walker 64');
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('heading', { level: 1, name: 'Walker 64' })).toBeVisible();
+  });
+
+  await test.step('what another device records shows here by itself', async () => {
+    const other = await (await browser.newContext()).newPage();
+    await other.goto(nervato.address);
+    const otherRail = other.getByRole('navigation', { name: 'People' });
+    await otherRail.getByRole('searchbox').fill('achil');
+    const line = otherRail.getByRole('link', { name: /^Walker 64/ });
+    await expect(line.getByTitle(/^Screen: No screening/)).toBeVisible();
+    const { people } = await (await request.get('/api/clients?search=achil')).json();
+    const calm = { systolicMmHg: 124, diastolicMmHg: 78 };
+    await request.post(`/api/clients/${people[0].id}/screenings`, {
+      headers,
+      data: { yes: [], bloodPressures: [calm, calm], note: '' },
+    });
+    await expect(line.getByTitle(/^Screen: Clear to start/)).toBeVisible();
+    await expect(page.getByText(/Clear to start/).first()).toBeVisible();
+    await other.context().close();
+  });
+});
