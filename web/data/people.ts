@@ -10,6 +10,8 @@ export type People = {
   total: number | undefined;
   /** The line at a place of the list; undefined while its page is being read. */
   at: (place: number) => ClientSummary | undefined;
+  /** Whether this is what the search finds, and not what the one before found. */
+  isSettled: boolean;
   isError: boolean;
 };
 
@@ -19,18 +21,23 @@ export const peopleQuery = (search: string, page: number) => ({
   queryFn: () => read<PeoplePage>(api.clients.$get({ query: { search, page: String(page) } })),
 });
 
-/** People by name, or those a search finds; only the pages with the lines `first` to `last` are asked for. */
+/** People by name, or those a search finds; only the pages with the lines `first` to `last` are asked for, and the first. */
 export function usePeople(search: string, { first, last }: { first: number; last: number }): People {
-  const firstPage = Math.floor(first / PAGE_OF_PEOPLE);
-  const lastPage = Math.floor(last / PAGE_OF_PEOPLE);
-  const pages = Array.from({ length: lastPage - firstPage + 1 }, (_, place) => firstPage + place);
+  const [from, to] = [Math.floor(first / PAGE_OF_PEOPLE), Math.floor(last / PAGE_OF_PEOPLE)];
+  const inView = Array.from({ length: to - from + 1 }, (_, place) => from + place);
+  // The first says how many there are in all, whatever is in view; while a search is typed it stays until the next is there.
+  const pages = [0, ...inView.filter((page) => page > 0)];
   const answers = useQueries({
-    queries: pages.map((page) => ({ ...peopleQuery(search, page), placeholderData: keepPreviousData })),
+    queries: pages.map((page) => ({
+      ...peopleQuery(search, page),
+      ...(page === 0 ? { placeholderData: keepPreviousData } : {}),
+    })),
   });
   return {
-    total: answers.find(({ data }) => data)?.data?.total,
+    total: answers[0]?.data?.total,
     at: (place) =>
-      answers[Math.floor(place / PAGE_OF_PEOPLE) - firstPage]?.data?.people[place % PAGE_OF_PEOPLE],
+      answers[pages.indexOf(Math.floor(place / PAGE_OF_PEOPLE))]?.data?.people[place % PAGE_OF_PEOPLE],
+    isSettled: answers[0]?.data !== undefined && !answers[0].isPlaceholderData,
     isError: answers.some(({ isError }) => isError),
   };
 }

@@ -1,5 +1,5 @@
 import { Command } from 'cmdk';
-import { useDeferredValue, useState } from 'react';
+import { useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { LINK_IDS, LINK_LABELS } from '#core/record/link';
 import { usePeople } from '../data/people';
@@ -21,10 +21,21 @@ export function Palette({
 }) {
   const navigate = useNavigate();
   const [search, setSearch] = useState('');
-  const { at } = usePeople(useDeferredValue(search.trim()), { first: 0, last: MOST_PEOPLE - 1 });
+  const { at, isSettled } = usePeople(search.trim(), { first: 0, last: MOST_PEOPLE - 1 });
   const people = Array.from({ length: MOST_PEOPLE }, (_, place) => at(place)).filter(
     (person) => person !== undefined,
   );
+  // Who types a name and presses Enter means the person, though the answer may still be on its way.
+  const [hasty, setHasty] = useState(false);
+  const first = people[0];
+  useEffect(() => {
+    if (!hasty || !isSettled) return;
+    setHasty(false);
+    // Where nobody is called so it was an action.
+    if (!first) return document.querySelector<HTMLElement>('[cmdk-item][data-selected=true]')?.click();
+    onOpenChange(false);
+    navigate(`/people/${first.id}`);
+  }, [hasty, isSettled, first, navigate, onOpenChange]);
   const then = (action: () => void) => () => {
     onOpenChange(false);
     action();
@@ -43,6 +54,11 @@ export function Palette({
         placeholder="A person or an action"
         value={search}
         onValueChange={setSearch}
+        onKeyDown={(event) => {
+          if (event.key !== 'Enter' || isSettled) return;
+          event.preventDefault();
+          setHasty(true);
+        }}
         className="min-h-13 w-full border-b border-rule bg-paper px-3 text-lg"
       />
       <Command.List className="max-h-96 overflow-auto py-1">
