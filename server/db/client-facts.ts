@@ -30,6 +30,14 @@ export const readClient = (
     return record;
   });
 
+/** Who a write is for, where it asks nothing else of their record. @throws Problem 404 when nobody has this id */
+export const findClient = (em: EntityManager, clientId: string): Promise<{ id: string }> =>
+  withStatements(em, (prepare) => {
+    const row = prepare('select id from client where id = ?').get(clientId);
+    if (!row) throw notFound('This person');
+    return row as { id: string };
+  });
+
 /**
  * A page of the people of the practice by name, or of those whose name or story has words that begin as the search says.
  * @param page counted from 0 @param lines what was worked out a moment ago already @returns with how many there are in all

@@ -27,7 +27,7 @@ import { passGuards } from '../access/guards';
 import { clinicianOnly } from '../access/practitioner';
 import { asJson } from '../as-json';
 import type { Env } from '../context';
-import { readClient, readPeople } from '../db/client-facts';
+import { findClient, readClient, readPeople } from '../db/client-facts';
 import {
   ClearanceEntity,
   ClientEntity,
@@ -134,7 +134,7 @@ export const clientRoutes = new Hono<Env>()
   })
 
   .post('/:id/clearances', clinicianOnly('record a clearance'), body(clearanceSchema), async (c) => {
-    const client = await readClient(c.var.em, c.req.param('id'), c.var.nowMs);
+    const client = await findClient(c.var.em, c.req.param('id'));
     const clearance = c.req.valid('json');
     await withAudit(c, { action: 'clearance-recorded', subject: client.id, detail: clearance }, (em) => {
       em.create(ClearanceEntity, { id: randomUUID(), clientId: client.id, atMs: c.var.nowMs, clearance });
@@ -165,7 +165,7 @@ export const clientRoutes = new Hono<Env>()
   })
 
   .post('/:id/fits', body(newFitSchema), async (c) => {
-    const client = await readClient(c.var.em, c.req.param('id'), c.var.nowMs);
+    const client = await findClient(c.var.em, c.req.param('id'));
     const fit = c.req.valid('json');
     const { limb, girthCm, kind } = fit;
     const kit = await readKit(c.var.em);
@@ -195,7 +195,7 @@ export const clientRoutes = new Hono<Env>()
   })
 
   .post('/:id/tightness', body(tightnessSchema), async (c) => {
-    const client = await readClient(c.var.em, c.req.param('id'), c.var.nowMs);
+    const client = await findClient(c.var.em, c.req.param('id'));
     const felt = c.req.valid('json');
     const strap = await findKit(c.var.em, 'straps', felt.strapId);
     const refused = hardFindings(checkTightness(felt, strap));

@@ -4,7 +4,7 @@ import { newProgrammeSchema } from '#contract/programme';
 import { checkProgramme } from '#core/course/programme';
 import { passGuards } from '../access/guards';
 import type { Env } from '../context';
-import { readClient } from '../db/client-facts';
+import { findClient } from '../db/client-facts';
 import { PracticeEntity, ProgrammeEntity } from '../db/entities';
 import { withAudit } from '../db/with-audit';
 import { calendarOf } from '../interchange/programme-calendar';
@@ -15,7 +15,7 @@ import { body } from '../validate';
 /** Blocks of training: kept as planned, and handed out as a calendar file. */
 export const programmeRoutes = new Hono<Env>()
   .post('/:id/programmes', body(newProgrammeSchema), async (c) => {
-    const client = await readClient(c.var.em, c.req.param('id'), c.var.nowMs);
+    const client = await findClient(c.var.em, c.req.param('id'));
     const { overrideReason, ...programme } = c.req.valid('json');
     const { guards, reason } = passGuards(checkProgramme(programme), c.var.practitioner, overrideReason);
     const id = randomUUID();
