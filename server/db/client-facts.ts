@@ -6,7 +6,7 @@ import { chainOf } from '#core/record/chain';
 import { cuffInForce } from '#core/record/in-force';
 import type { Lines } from '../live/lines';
 import { notFound, refusedField } from '../problem';
-import { type ClientRow, NAMED_BY_NOBODY, type Named, readFacts } from './read-facts';
+import { type ClientRow, NAMED_BY_NOBODY, type Named, READ_AT_ONCE, readFacts } from './read-facts';
 import { type PracticeFacts, readPracticeFacts } from './read-practice';
 import { matchWords, type Prepare, withStatements } from './sqlite';
 
@@ -42,30 +42,39 @@ export const findClient = (em: EntityManager, clientId: string): Promise<{ id: s
  * A page of the people of the practice by name, or of those whose name or story has words that begin as the search says.
  * @param page counted from 0 @param lines what was worked out a moment ago already @returns with how many there are in all
  */
-export const readPeople = (
+export async function readPeople(
   em: EntityManager,
   { search, page }: { search: string; page: number },
   lines: Lines,
   nowMs: number,
-): Promise<PeoplePage> =>
-  withStatements(em, (prepare) => {
+): Promise<PeoplePage> {
+  const { total, rows } = await withStatements(em, (prepare) => {
     const words = matchWords(search);
     const [from, values] = words
       ? ['client join client_search on client_search.id = client.id where client_search match ?', [words]]
       : ['client', []];
-    const { total } = prepare(`select count(*) as total from ${from}`).get(...values) as { total: number };
-    const rows = rowsOf(
-      prepare(
-        `select ${CLIENT} from ${from} order by client.name, client.id limit ${PAGE_OF_PEOPLE} offset ?`,
-      ).all(...values, page * PAGE_OF_PEOPLE),
-    );
-    const unknown = rows.filter(({ id }) => !lines.get(id, nowMs));
-    if (unknown.length > 0) {
-      const records = recordsOf(prepare, readPracticeFacts(prepare), unknown, nowMs, null);
-      for (const record of records) lines.put(lineOf(record), nowMs);
-    }
-    return { total, people: rows.flatMap(({ id }) => lines.get(id, nowMs) ?? []) };
+    return {
+      ...(prepare(`select count(*) as total from ${from}`).get(...values) as { total: number }),
+      rows: rowsOf(
+        prepare(
+          `select ${CLIENT} from ${from} order by client.name, client.id limit ${PAGE_OF_PEOPLE} offset ?`,
+        ).all(...values, page * PAGE_OF_PEOPLE),
+      ),
+    };
   });
+  const unknown = rows.filter(({ id }) => !lines.get(id, nowMs));
+  for (let done = 0; done < unknown.length; done += READ_AT_ONCE) {
+    // Whoever else waits is answered in between: a session on the floor comes before a list.
+    if (done > 0) await new Promise(setImmediate);
+    await withStatements(em, (prepare) => {
+      const some = unknown.slice(done, done + READ_AT_ONCE);
+      for (const record of recordsOf(prepare, readPracticeFacts(prepare), some, nowMs, null)) {
+        lines.put(lineOf(record), nowMs);
+      }
+    });
+  }
+  return { total, people: rows.flatMap(({ id }) => lines.get(id, nowMs) ?? []) };
+}
 
 /** The line of the roster of a person. */
 export const lineOf = ({ id, name, story, chain }: ClientRecord): ClientSummary => ({

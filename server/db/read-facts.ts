@@ -1,4 +1,3 @@
-import { PAGE_OF_PEOPLE } from '#contract/pages';
 import type { FitFact, TightnessFact } from '#core/cuff/fact';
 import { type Finding, guardFindings } from '#core/findings/finding';
 import type { OcclusionFact } from '#core/occlusion-pressure/fact';
@@ -178,6 +177,9 @@ const PRESCRIPTIONS: Kind<Row> = {
   of: (row) => row,
 };
 
+/** So many people are read at once: as many as are worked out in the time that nobody minds to wait. */
+export const READ_AT_ONCE = 10;
+
 /** Measurements and tests by their ids. */
 export type Named = { occlusionIds: readonly string[]; testIds: readonly string[] };
 export const NAMED_BY_NOBODY: Named = { occlusionIds: [], testIds: [] };
@@ -194,7 +196,7 @@ export type ClientRow = {
 /**
  * What is on record for some people that anything now rests on; the cost grows neither with the people who are not asked for
  * nor with the years that no longer count.
- * @param clients at most `PAGE_OF_PEOPLE` @param naming for the sheet of one person, what else is asked for by its id
+ * @param clients at most `READ_AT_ONCE` @param naming for the sheet of one person, what else is asked for by its id
  * and the single trials of pressures; null for the roster, which shows neither
  * @returns in the order of the people
  */
@@ -208,7 +210,7 @@ export function readFacts(
   const [first] = clients;
   if (!first) return [];
   // Two lengths only, so that each text is prepared twice and no more.
-  const places = clients.length === 1 ? 1 : PAGE_OF_PEOPLE;
+  const places = clients.length === 1 ? 1 : READ_AT_ONCE;
   const asked = Array.from({ length: places }, (_, place) => (clients[place] ?? first).id);
   const marks = asked.map(() => '?').join(', ');
   const read = <Fact>({ parts, of }: Kind<Fact>) => {
