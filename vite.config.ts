@@ -6,7 +6,7 @@ import { VitePWA } from 'vite-plugin-pwa';
 const apiPort = process.env.NERVATO_API_PORT ?? '4310';
 
 // Records that are read are kept on the device, newest first from the server: an open session goes on without it.
-const RECORDS = /\/api\/(practice|clients|sessions)(\/(?!feed)[^/?]*)?(\/last-review)?(\?.*)?$/;
+const RECORDS = /\/api\/(practice|clients|sessions)(\/[^/?]*)?(\/last-review)?(\?.*)?$/;
 
 /** Installable, and the whole interface is there without a network; streams and files are never kept. */
 const offline = () =>

@@ -1,7 +1,6 @@
 import { z } from 'zod';
 import type { Plan } from '#core/plan/plan';
 import { type SessionEvent, sessionEventSchema } from '#core/session/events';
-import type { ClientSummary } from './client';
 import { overrideReasonSchema } from './prescription';
 
 /** A session to open; the id is made by the client so that opening twice opens once. */
@@ -18,16 +17,6 @@ export const appendEventsSchema = z.object({
     .min(1, 'Send at least one event.')
     .max(500, 'At most 500 events at once.'),
 });
-
-/**
- * What a device that follows the practice is told: events as they are stored, that a session was opened, how a person's line
- * of the roster reads now (`added` for a new person), or that the practice itself has changed.
- */
-export type FeedMessage =
-  | { said: 'opened'; sessionId: string }
-  | { said: 'events'; events: SessionEvent[] }
-  | { said: 'client'; line: ClientSummary; asOf: number; added: boolean }
-  | { said: 'practice' };
 
 /** A session with its frozen plan and its whole log. */
 export type SessionView = {

@@ -10,11 +10,12 @@ import { RULES } from '#core/rules/catalogue';
 import { withPractitioner } from './access/practitioner';
 import type { Env } from './context';
 import { DeviceHub } from './devices/device-hub';
+import { Feed } from './live/feed';
 import { Lines } from './live/lines';
-import { SessionFeed } from './live/session-feed';
 import { answerProblem, notFound, Problem } from './problem';
 import { clientRoutes } from './routes/clients';
 import { deviceRoutes } from './routes/devices';
+import { feedRoutes } from './routes/feed';
 import { historyRoutes } from './routes/history';
 import { occlusionPressureRoutes } from './routes/occlusion-pressures';
 import { practiceRoutes } from './routes/practice';
@@ -47,6 +48,7 @@ const apiRoutes = (now: () => number, aheadMs: number) =>
     .route('/clients', programmeRoutes)
     .route('/clients', historyRoutes)
     .route('/sessions', sessionRoutes(aheadMs))
+    .route('/feed', feedRoutes)
     .route('/practice-attempts', practiceAttemptRoutes)
     .route('/devices', deviceRoutes(new DeviceHub(), now));
 
@@ -72,7 +74,7 @@ export function createApp({ orm, now, log, webRoot, aheadMs = USUAL_AHEAD_MS }: 
   );
   app.use('/api/*', compressLong);
   app.use('/api/*', limitBody);
-  const feed = new SessionFeed();
+  const feed = new Feed();
   const lines = new Lines();
   app.use('/api/*', async (c, next) => {
     c.set('em', orm.em.fork());

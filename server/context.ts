@@ -1,7 +1,7 @@
 import type { EntityManager } from '@mikro-orm/libsql';
 import type { Practitioner } from '#contract/practice';
+import type { Feed } from './live/feed';
 import type { Lines } from './live/lines';
-import type { SessionFeed } from './live/session-feed';
 
 /** What every route finds in its context: its own unit of work, who works, the time, and where to tell others of a change. */
 export type Env = {
@@ -9,7 +9,7 @@ export type Env = {
     em: EntityManager;
     practitioner: Practitioner;
     nowMs: number;
-    feed: SessionFeed;
+    feed: Feed;
     lines: Lines;
   };
 };

@@ -63,7 +63,7 @@ it('sends built files as they were compressed at build, to be kept for ever', as
 
 it('leaves a stream as it is', async () => {
   const get = await built();
-  const stream = await get('/api/sessions/feed', 'gzip');
+  const stream = await get('/api/feed', 'gzip');
   expect(stream.headers.get('content-type')).toContain('event-stream');
   expect(stream.headers.get('content-encoding')).toBeNull();
   await stream.body?.cancel();

@@ -168,7 +168,7 @@ await other.goto(`${server.address}/kit`);
 await other.evaluate(() => {
   const heard: Record<string, number> = {};
   (window as unknown as { heard: Record<string, number> }).heard = heard;
-  const feed = new EventSource('/api/sessions/feed');
+  const feed = new EventSource('/api/feed');
   feed.onmessage = ({ data }) => {
     for (const { id } of JSON.parse(data).events ?? []) heard[id] = Date.now();
   };

@@ -59,7 +59,7 @@ describe('the roster', () => {
 
   it('tells who follows how a line reads now, so that nobody asks for the list again', async () => {
     const api = await startApi();
-    const feed = await api.follow('/sessions/feed');
+    const feed = await api.follow('/feed');
     const { id } = await api.post('/clients', { name: 'New Here' });
     expect(await feed.next()).toMatchObject({ said: 'client', added: true, line: { id, name: 'New Here' } });
     const written = await api.post<ClientRecord>(`/clients/${id}/screenings`, CLEAR);

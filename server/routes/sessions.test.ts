@@ -123,7 +123,7 @@ describe('what a log takes (RUN-9)', () => {
     const api = await startApi();
     await openSession(api);
     await api.post(EVENTS, { events: [started, inflated] });
-    const feed = await api.follow('/sessions/feed');
+    const feed = await api.follow('/feed');
     const forged = { ...inflated, pressureMmHg: 300 };
     const { status, problem } = await api.refused(EVENTS, { events: [forged] });
     expect(status).toBe(409);
@@ -227,7 +227,7 @@ describe('what happens to a session, told on', () => {
   it('reaches who follows the feed, as it is stored', async () => {
     const api = await startApi();
     await openSession(api);
-    const feed = await api.follow('/sessions/feed');
+    const feed = await api.follow('/feed');
     await api.post(EVENTS, { events: LOG.slice(0, 2) });
     expect(await feed.next()).toEqual({ said: 'events', events: LOG.slice(0, 2) });
     // What is refused is not told.

@@ -1,9 +1,8 @@
 import { isDeepStrictEqual } from 'node:util';
 import { type Context, Hono } from 'hono';
-import { streamSSE } from 'hono/streaming';
 import type { ClientRecord } from '#contract/client';
 import type { Kit } from '#contract/practice';
-import { appendEventsSchema, type FeedMessage, newSessionSchema, type SessionView } from '#contract/session';
+import { appendEventsSchema, newSessionSchema, type SessionView } from '#contract/session';
 import { hardFindings } from '#core/findings/finding';
 import type { Plan } from '#core/plan/plan';
 import { agoWords } from '#core/record/age-words';
@@ -34,45 +33,12 @@ import { tellChange } from '../live/tell-change';
 import { notFound, Problem, refusedByRules, refusedField } from '../problem';
 import { body } from '../validate';
 
-/** A quiet stream is written to now and then, so that nothing on the way takes it for dead. */
-const KEEP_ALIVE_MS = 15_000;
-
 /**
  * Sessions and their append-only logs. An event id is accepted once, any number of times.
  * @param aheadMs how far ahead of the server's clock an event may be (rule RUN-9)
  */
 export const sessionRoutes = (aheadMs: number) =>
   new Hono<Env>()
-    .get('/feed', (c) =>
-      streamSSE(c, async (stream) => {
-        const waiting: FeedMessage[] = [];
-        let wake = () => {};
-        const stop = c.var.feed.subscribe((message) => {
-          waiting.push(message);
-          wake();
-        });
-        stream.onAbort(() => {
-          stop();
-          wake();
-        });
-        // Said at once, so that who connects knows that the stream stands.
-        await stream.writeSSE({ event: 'ready', data: '' });
-        while (!stream.aborted) {
-          const message = waiting.shift();
-          if (message) {
-            await stream.writeSSE({ data: JSON.stringify(message) });
-            continue;
-          }
-          const timer = setTimeout(() => wake(), KEEP_ALIVE_MS);
-          await new Promise<void>((done) => {
-            wake = done;
-          });
-          clearTimeout(timer);
-          if (waiting.length === 0 && !stream.aborted) await stream.writeSSE({ event: 'ready', data: '' });
-        }
-      }),
-    )
-
     .get('/open', async (c) => {
       const views = await withStatements(c.var.em, (prepare) =>
         readOpenHeads(prepare).map((session) => viewText(prepare, session)),

@@ -1,4 +1,4 @@
-import type { FeedMessage } from '#contract/session';
+import type { FeedMessage } from '#contract/feed';
 
 /** What a page does with the feed: with what it says, and when it stands again after a break. */
 export type FeedListener = { onMessage: (message: FeedMessage) => void; onBack: () => void };
@@ -8,7 +8,7 @@ type Said = { said: 'message'; message: FeedMessage } | { said: 'back' };
 const LOCK = 'nervato-feed';
 
 /**
- * Follows the sessions' feed. A browser opens only six connections to one address, so its tabs share one stream: the tab
+ * Follows the practice's feed. A browser opens only six connections to one address, so its tabs share one stream: the tab
  * that holds the lock reads it and tells the others; when it goes, the next one takes over.
  */
 export function followFeed(listener: FeedListener): void {
@@ -59,7 +59,7 @@ function readWhileSeen(tell: (said: Said) => void): void {
 
 /** @param missed whether something may have been said before this stream stood @returns how to close it */
 function readStream(tell: (said: Said) => void, missed: boolean): () => void {
-  const stream = new EventSource('/api/sessions/feed');
+  const stream = new EventSource('/api/feed');
   let broken = missed;
   stream.onerror = () => {
     broken = true;

@@ -1,6 +1,6 @@
 import type { QueryClient } from '@tanstack/react-query';
 import type { ClientRecord } from '#contract/client';
-import type { FeedMessage } from '#contract/session';
+import type { FeedMessage } from '#contract/feed';
 import type { SessionEvent } from '#core/session/events';
 import { followFeed } from './feed';
 import { KEYS } from './keys';

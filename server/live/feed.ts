@@ -1,9 +1,9 @@
-import type { FeedMessage } from '#contract/session';
+import type { FeedMessage } from '#contract/feed';
 
 type Listener = (message: FeedMessage) => void;
 
-/** What happens in any session, told to every device that follows (one stream a device, whatever the number of sessions). */
-export class SessionFeed {
+/** What happens in the practice, told to every device that follows (one stream a browser, whatever it shows). */
+export class Feed {
   private readonly listeners = new Set<Listener>();
 
   /** @returns how to stop */

@@ -1,0 +1,38 @@
+import { Hono } from 'hono';
+import { streamSSE } from 'hono/streaming';
+import type { FeedMessage } from '#contract/feed';
+import type { Env } from '../context';
+
+/** A quiet stream is written to now and then, so that nothing on the way takes it for dead. */
+const KEEP_ALIVE_MS = 15_000;
+
+/** News of the practice as a stream of events, which says at once that it stands. */
+export const feedRoutes = new Hono<Env>().get('/', (c) =>
+  streamSSE(c, async (stream) => {
+    const waiting: FeedMessage[] = [];
+    let wake = () => {};
+    const stop = c.var.feed.subscribe((message) => {
+      waiting.push(message);
+      wake();
+    });
+    stream.onAbort(() => {
+      stop();
+      wake();
+    });
+    // Said at once, so that who connects knows that the stream stands.
+    await stream.writeSSE({ event: 'ready', data: '' });
+    while (!stream.aborted) {
+      const message = waiting.shift();
+      if (message) {
+        await stream.writeSSE({ data: JSON.stringify(message) });
+        continue;
+      }
+      const timer = setTimeout(() => wake(), KEEP_ALIVE_MS);
+      await new Promise<void>((done) => {
+        wake = done;
+      });
+      clearTimeout(timer);
+      if (waiting.length === 0 && !stream.aborted) await stream.writeSSE({ event: 'ready', data: '' });
+    }
+  }),
+);
