@@ -34,6 +34,20 @@ test('a long list holds only what is in view, is searched as one types, and says
     await page.getByRole('combobox', { name: 'Find people and actions' }).fill('walker 64');
     await page.keyboard.press('Enter');
     await expect(page.getByRole('heading', { level: 1, name: 'Walker 64' })).toBeVisible();
+    // The same where one waits for the answer, and of actions where nobody is called so.
+    await page.keyboard.press('Control+k');
+    await page.getByRole('combobox', { name: 'Find people and actions' }).fill('oda');
+    await expect(page.getByRole('option', { name: 'Odalys Ferrant', exact: true })).toHaveAttribute(
+      'aria-selected',
+      'true',
+    );
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('heading', { level: 1, name: 'Odalys Ferrant' })).toBeVisible();
+    await page.keyboard.press('Control+k');
+    await page.getByRole('combobox', { name: 'Find people and actions' }).fill('kit and');
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('heading', { level: 1, name: 'Kit and practice' })).toBeVisible();
+    await rail.getByRole('link', { name: /^Walker 64/ }).click();
   });
 
   await test.step('what another device records shows here by itself', async () => {

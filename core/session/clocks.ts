@@ -68,7 +68,10 @@ export function repsNow(plan: Plan, state: SessionState, nowMs: number): number 
   return correctedReps(set, repsByPace(nowMs - set.startedAtMs, exercise.tempo, set.plannedReps ?? 0));
 }
 
-/** What is left of the rest at `nowMs`, in ms; negative when it is overdue, `null` when nobody rests. */
-export function restLeftMs(state: SessionState, nowMs: number): number | null {
-  return state.rest ? state.rest.startedAtMs + state.rest.restMs - nowMs : null;
+/**
+ * What is left of the rest at `nowMs`, in ms; negative when it is overdue, `null` when nobody rests. Never more than the rest:
+ * a screen that ticks by the second may look from a moment before it began.
+ */
+export function restLeftMs({ rest }: Pick<SessionState, 'rest'>, nowMs: number): number | null {
+  return rest ? rest.restMs - Math.max(0, nowMs - rest.startedAtMs) : null;
 }

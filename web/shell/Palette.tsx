@@ -36,6 +36,12 @@ export function Palette({
     onOpenChange(false);
     navigate(`/people/${first.id}`);
   }, [hasty, isSettled, first, navigate, onOpenChange]);
+  // What comes late is chosen as what was there would have been: the first person a search finds.
+  const [chosen, setChosen] = useState('');
+  const firstValue = first && search.trim() ? valueOf(first) : undefined;
+  useEffect(() => {
+    if (isSettled && firstValue) setChosen(firstValue);
+  }, [isSettled, firstValue]);
   const then = (action: () => void) => () => {
     onOpenChange(false);
     action();
@@ -46,6 +52,8 @@ export function Palette({
     <Command.Dialog
       open={open}
       onOpenChange={onOpenChange}
+      value={chosen}
+      onValueChange={setChosen}
       label="Find people and actions"
       overlayClassName="fixed inset-0 z-40 bg-ink/40"
       contentClassName="fixed top-24 left-1/2 z-50 w-[560px] max-w-[92vw] -translate-x-1/2 rounded-sm border border-ink bg-paper"
@@ -67,7 +75,7 @@ export function Palette({
           <Command.Item
             key={person.id}
             className={row}
-            value={`${person.name} ${person.id}`}
+            value={valueOf(person)}
             keywords={[person.story]}
             onSelect={then(() => navigate(`/people/${person.id}`))}
           >
@@ -111,6 +119,9 @@ export function Palette({
     </Command.Dialog>
   );
 }
+
+/** What tells a person from another of the same name. */
+const valueOf = ({ name, id }: { name: string; id: string }): string => `${name} ${id}`;
 
 function ItsKey({ children }: { children: string }) {
   return (

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { attentionOf, compareAttention } from '../attention';
-import { limbClocks } from '../clocks';
+import { limbClocks, restLeftMs } from '../clocks';
 import { foldAll, logOf, START_MS } from '../session.fixture';
 import {
   AFTER_SET,
@@ -159,6 +159,12 @@ describe('the clocks of several cuffs (RUN-1)', () => {
         clockMs: 34_000,
       }),
     ]);
+  });
+
+  it('never have more rest left than the rest is long, and go below nothing when it is over', () => {
+    const left = (seconds: number) => restLeftMs(stateAfter(...AFTER_SET), START_MS + seconds * 1000);
+    expect([79.2, 80, 95.5, 110, 112].map(left)).toEqual([30_000, 30_000, 14_500, 0, -2_000]);
+    expect(restLeftMs(stateAfter(...IN_SET), START_MS)).toBeNull();
   });
 
   it('say who needs somebody most, and when', () => {

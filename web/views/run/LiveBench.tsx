@@ -2,7 +2,6 @@ import { memo, useEffect, useMemo, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { compile } from '#core/plan/compile';
 import { isByFeel, type Plan, plannedKg } from '#core/plan/plan';
-import { limbClocks } from '#core/session/clocks';
 import { TAKE_BACK_MS } from '#core/session/events';
 import { inHand } from '#core/session/in-hand';
 import { liveTimeline } from '#core/session/live-timeline';
@@ -15,7 +14,6 @@ import { thisDevice } from '../../data/device';
 import type { LiveSession } from '../../data/live-session';
 import { pumpOf } from '../../devices/session-pumps';
 import { Button } from '../../parts/Button';
-import { clock } from '../../parts/format';
 import { toggleFullScreen } from '../../parts/full-screen';
 import { OcclusionStrip } from '../../parts/OcclusionStrip';
 import { useUnits } from '../../parts/units';
@@ -26,10 +24,10 @@ import { promptWords, stepWords, thenWords } from '../../words/step-words';
 import { BigClock } from './BigClock';
 import { ColourDecision } from './ColourDecision';
 import { Corrections } from './Corrections';
+import { CuffClocks } from './CuffClocks';
 import { LiveForecast } from './LiveForecast';
 import { OfferPanel } from './OfferPanel';
 import { PressureKeys } from './PressureKeys';
-import { PressureRead } from './PressureRead';
 import { PumpPanel } from './PumpPanel';
 import { SetNotes } from './SetNotes';
 import { SignList } from './SignList';
@@ -157,23 +155,7 @@ export function LiveBench({ session: { view, log, state } }: { session: LiveSess
           </div>
         </div>
         <div className="space-y-3">
-          {limbClocks(plan, state, nowMs)
-            .filter(({ inflated: up }) => up)
-            .map((limb) => {
-              const target = hand?.limbs.find((one) => one.limb === limb.limb);
-              return (
-                <div key={limb.limb} className="border-y border-ink/40 py-2">
-                  <p className="text-[14px] text-quiet">Occluded, of {clock(limb.limitMs)}</p>
-                  <p className={`figures text-5xl ${limb.alarm === 'none' ? '' : 'text-vermilion'}`}>
-                    {clock(limb.clockMs)}
-                  </p>
-                  {target?.kind === 'by-feel' && (
-                    <p>By feel, at mark {target.mark}: check colour and tingling (TIGHT).</p>
-                  )}
-                  {target?.kind === 'measured' && <PressureRead target={target} act={act} />}
-                </div>
-              );
-            })}
+          <CuffClocks plan={plan} state={state} hand={hand} act={act} />
           {hand && !state.stopped && (
             <PressureKeys hand={hand} inSet={inSet} up={inflated.length > 0} act={act} />
           )}

@@ -61,13 +61,15 @@ function NextThing({ person }: { person: ClientSummary | undefined }) {
   return (
     <Link
       to={`/people/${person.id}/${link.id}`}
-      className="grid grid-cols-[15rem_1fr_auto] gap-4 py-3 hover:bg-tint"
+      className="grid grid-cols-[1fr_auto] gap-x-4 gap-y-1 py-3 hover:bg-tint sm:grid-cols-[15rem_1fr_auto]"
     >
       <span>
         <span className="block text-xl font-semibold">{person.name}</span>
         <span className="text-[14px] text-quiet">{person.story}</span>
       </span>
-      <span>{broken ? broken.reason : `Ready. ${prescribed?.reason ?? ''}`}</span>
+      <span className="max-sm:col-span-2 max-sm:row-start-2">
+        {broken ? broken.reason : `Ready. ${prescribed?.reason ?? ''}`}
+      </span>
       <span className="flex items-center gap-2 self-start font-semibold">
         <Pip state={link.state} /> {broken ? LINK_LABELS[link.id] : 'Run'}
       </span>

@@ -1,0 +1,42 @@
+import { memo } from 'react';
+import type { Plan } from '#core/plan/plan';
+import { limbClocks } from '#core/session/clocks';
+import type { InHand } from '#core/session/in-hand';
+import type { SessionState } from '#core/session/state';
+import type { Act } from '../../act/act';
+import { clock } from '../../parts/format';
+import { useNow } from '../../parts/use-now';
+import { PressureRead } from './PressureRead';
+
+// With the dock's, so that the same clock never reads two things at once.
+const CLOCKS_EVERY_MS = 1_000;
+
+/** Each cuff that is up: how long it has occluded of its limit, and its pressure to read or its mark. */
+export const CuffClocks = memo(function CuffClocks({
+  plan,
+  state,
+  hand,
+  act,
+}: {
+  plan: Plan;
+  state: SessionState;
+  hand: InHand | null;
+  act: Act;
+}) {
+  const nowMs = useNow(CLOCKS_EVERY_MS);
+  return limbClocks(plan, state, nowMs)
+    .filter(({ inflated }) => inflated)
+    .map(({ limb, limitMs, clockMs, alarm }) => {
+      const target = hand?.limbs.find((one) => one.limb === limb);
+      return (
+        <div key={limb} className="border-y border-ink/40 py-2">
+          <p className="text-[14px] text-quiet">Occluded, of {clock(limitMs)}</p>
+          <p className={`figures text-5xl ${alarm === 'none' ? '' : 'text-vermilion'}`}>{clock(clockMs)}</p>
+          {target?.kind === 'by-feel' && (
+            <p>By feel, at mark {target.mark}: check colour and tingling (TIGHT).</p>
+          )}
+          {target?.kind === 'measured' && <PressureRead target={target} act={act} />}
+        </div>
+      );
+    });
+});
