@@ -38,7 +38,7 @@ export function Palette({
   }, [hasty, isSettled, first, navigate, onOpenChange]);
   // What comes late is chosen as what was there would have been: the first person a search finds.
   const [chosen, setChosen] = useState('');
-  const firstValue = first && search.trim() ? valueOf(first) : undefined;
+  const firstValue = first && search.trim() ? itemOf(first) : undefined;
   useEffect(() => {
     if (isSettled && firstValue) setChosen(firstValue);
   }, [isSettled, firstValue]);
@@ -75,7 +75,7 @@ export function Palette({
           <Command.Item
             key={person.id}
             className={row}
-            value={valueOf(person)}
+            value={itemOf(person)}
             keywords={[person.story]}
             onSelect={then(() => navigate(`/people/${person.id}`))}
           >
@@ -121,7 +121,7 @@ export function Palette({
 }
 
 /** What tells a person from another of the same name. */
-const valueOf = ({ name, id }: { name: string; id: string }): string => `${name} ${id}`;
+const itemOf = ({ name, id }: { name: string; id: string }): string => `${name} ${id}`;
 
 function ItsKey({ children }: { children: string }) {
   return (
