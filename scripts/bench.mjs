@@ -34,7 +34,7 @@ if (asked.length === 0 && existsSync(lines)) {
     `${ROOT}docs/bench.md`,
     `# What things cost
 
-Measured by \`npm run bench\` on ${availableParallelism()} cores (${cpus()[0]?.model ?? 'unknown'}), Node.js ${process.versions.node}, on ${new Date().toISOString().slice(0, 10)}. Ratios are taken within one run, so they hold on other machines; times do not. The practices of 500 and 5,000 people are made by \`npm run generate\`: each person repeats a course of sixteen sessions in eight weeks, four times a year. In the bench sessions older than four weeks (500 people) or one week (5,000) keep no events: no list reads them.
+Measured by \`npm run bench\` on ${availableParallelism()} cores (${cpus()[0]?.model ?? 'unknown'}), Node.js ${process.versions.node}, on ${new Date().toISOString().slice(0, 10)}. Ratios are taken within one run, so they hold on other machines; times do not, and on a machine that is shared with others they vary by half from run to run. The practices of 500 and 5,000 people are made by \`npm run generate\`: each person repeats a course of sixteen sessions in eight weeks, four times a year. In the bench sessions older than four weeks (500 people) or one week (5,000) keep no events: no list reads them.
 
 | what | measured | goal |
 |---|---|---|
