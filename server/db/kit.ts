@@ -2,6 +2,7 @@ import type { EntityManager } from '@mikro-orm/libsql';
 import type { Kit, KitList } from '#contract/practice';
 import { notFound } from '../problem';
 import { KitEntity } from './entities';
+import { type Prepare, withStatements } from './sqlite';
 
 const NAMES: Record<KitList, string> = {
   cuffs: 'This cuff',
@@ -11,10 +12,15 @@ const NAMES: Record<KitList, string> = {
 };
 
 /** The kit in use, by list; retired pieces are left out. */
-export async function readKit(em: EntityManager): Promise<Kit> {
-  const rows = await em.find(KitEntity, { retiredAtMs: null });
+export const readKit = (em: EntityManager): Promise<Kit> => withStatements(em, kitInUse);
+
+export function kitInUse(prepare: Prepare): Kit {
+  const rows = prepare('select list, item from kit where retired_at_ms is null').all() as {
+    list: KitList;
+    item: string;
+  }[];
   const of = <L extends KitList>(list: L) =>
-    rows.filter((row) => row.list === list).map((row) => row.item) as Kit[L];
+    rows.filter((row) => row.list === list).map(({ item }) => JSON.parse(item)) as Kit[L];
   return { cuffs: of('cuffs'), pumps: of('pumps'), weightKits: of('weightKits'), straps: of('straps') };
 }
 

@@ -1,9 +1,16 @@
 import type { EntityManager } from '@mikro-orm/libsql';
 import type { Exercise } from '#core/protocol/exercise';
-import { ExerciseEntity } from './entities';
+import type { Library } from '#core/protocol/exercises';
+import { type Prepare, withStatements } from './sqlite';
 
 /** The practice's own exercises in use, by id. */
-export async function readOwnExercises(em: EntityManager): Promise<Record<string, Exercise>> {
-  const rows = await em.find(ExerciseEntity, { retiredAtMs: null });
-  return Object.fromEntries(rows.map(({ id, exercise }) => [id, exercise]));
+export const readOwnExercises = (em: EntityManager): Promise<Library> =>
+  withStatements(em, ownExercisesInUse);
+
+export function ownExercisesInUse(prepare: Prepare): Library {
+  const rows = prepare('select id, exercise from exercise where retired_at_ms is null').all() as {
+    id: string;
+    exercise: string;
+  }[];
+  return Object.fromEntries(rows.map(({ id, exercise }) => [id, JSON.parse(exercise) as Exercise]));
 }

@@ -68,7 +68,7 @@ const CLEARANCES: Kind<Clearance> = {
   of: ({ clearance }) => JSON.parse(clearance),
 };
 
-const HOLD = `select hold.client_id, hold.id, cause, words, rule, hold.at_ms as "atMs", limb, subject, ends,
+const HOLD = `select client_id, id, cause, words, rule, at_ms as "atMs", limb, subject, ends,
   lifted_at_ms as "liftedAtMs", lifted_by as "liftedBy", lift_reason as "liftReason" from hold`;
 
 const HOLDS: Kind<Hold> = {
@@ -76,8 +76,9 @@ const HOLDS: Kind<Hold> = {
   parts: [
     { sql: HOLD, and: 'lifted_at_ms is null and ends_at_ms > ?', times: (nowMs) => [nowMs] },
     {
-      sql: `${HOLD} left join session on session.id = ends_session_id`,
-      and: 'lifted_at_ms is null and ends_at_ms is null and (session.id is null or reviewed = 0 or opened_at_ms >= ?)',
+      sql: HOLD,
+      and: `lifted_at_ms is null and ends_at_ms is null and not exists (
+        select 1 from session where session.id = ends_session_id and reviewed = 1 and opened_at_ms < ?)`,
       times: (nowMs) => [nowMs - SESSIONS_COUNT_MS],
     },
   ],
@@ -216,8 +217,7 @@ export function readFacts(
   const read = <Fact>({ parts, of }: Kind<Fact>) => {
     const groups = new Map<string, Fact[]>();
     for (const { sql, and, times } of parts) {
-      const owner = sql.startsWith('select hold.') ? 'hold.client_id' : 'client_id';
-      const text = `${sql} where ${owner} in (${marks}) ${and ? `and ${and}` : ''}`;
+      const text = `${sql} where client_id in (${marks}) ${and ? `and ${and}` : ''}`;
       for (const row of prepare(text).all(...asked, ...(times?.(nowMs) ?? [])) as Row[]) {
         const group = groups.get(row.client_id);
         if (group) group.push(of(row));

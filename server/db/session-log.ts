@@ -18,6 +18,9 @@ export type SessionHead = {
   finishedAtMs: number | null;
 };
 
+/** Whose a session is, and when it was opened. */
+type Opened = Pick<SessionHead, 'clientId' | 'openedAtMs'>;
+
 const HEAD = `id, client_id as "clientId", prescription_id as "prescriptionId", opened_at_ms as "openedAtMs",
   finished_at_ms as "finishedAtMs"`;
 
@@ -57,7 +60,7 @@ export const readLog = (prepare: Prepare, sessionId: string): Log =>
   mergeLogs(JSON.parse(readLogText(prepare, sessionId)) as SessionEvent[]);
 
 /** Pain before a session, of 10, as the last check on the day before it says; null where there was none. */
-export function readPainBefore(prepare: Prepare, { clientId, openedAtMs }: SessionHead): number | null {
+export function readPainBefore(prepare: Prepare, { clientId, openedAtMs }: Opened): number | null {
   const check = prepare(
     'select answers from day_check where client_id = ? and at_ms <= ? order by at_ms desc limit 1',
   ).get(clientId, openedAtMs) as { answers: string } | undefined;
@@ -65,21 +68,28 @@ export function readPainBefore(prepare: Prepare, { clientId, openedAtMs }: Sessi
 }
 
 /** The session of the same person before one. */
-export const readIdBefore = (prepare: Prepare, { clientId, openedAtMs }: SessionHead): string | null =>
+export const readIdBefore = (prepare: Prepare, { clientId, openedAtMs }: Opened): string | null =>
   (
     prepare(
       'select id from session where client_id = ? and opened_at_ms < ? order by opened_at_ms desc limit 1',
     ).get(clientId, openedAtMs) as { id: string } | undefined
   )?.id ?? null;
 
-/** A session that is over, with what its log folds to. */
-export function readPast(prepare: Prepare, fact: SessionFact): PastSession {
-  const session = readHead(prepare, fact.id);
-  if (!session) throw new Error(`Session ${fact.id} is gone.`);
-  const plan = readFrozenPlan(prepare, fact.id);
-  const state = fold(plan, readLog(prepare, fact.id));
-  return { fact, plan, state, painBefore: readPainBefore(prepare, session) };
+/** A session as its log folds now, with pain before it. */
+function readDone(prepare: Prepare, session: Opened & { id: string }) {
+  const plan = readFrozenPlan(prepare, session.id);
+  return {
+    plan,
+    state: fold(plan, readLog(prepare, session.id)),
+    painBefore: readPainBefore(prepare, session),
+  };
 }
+
+/** A session of a person that is over, with what its log folds to. */
+export const readPast = (prepare: Prepare, clientId: string, fact: SessionFact): PastSession => ({
+  fact,
+  ...readDone(prepare, { id: fact.id, clientId, openedAtMs: fact.startedAtMs }),
+});
 
 /** A session in which nothing has happened yet. */
 export const NOTHING_DONE: SessionSummary = {
@@ -107,9 +117,8 @@ export const changesSummary = (
 
 /** Makes the summary of a session anew from its log. */
 export function summarise(prepare: Prepare, session: SessionHead): void {
-  const plan = readFrozenPlan(prepare, session.id);
-  const state = fold(plan, readLog(prepare, session.id));
-  const summary = summaryOf(plan, state, readPainBefore(prepare, session));
+  const { plan, state, painBefore } = readDone(prepare, session);
+  const summary = summaryOf(plan, state, painBefore);
   prepare('update session set summary = ? where id = ?').run(JSON.stringify(summary), session.id);
 }
 

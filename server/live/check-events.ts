@@ -1,7 +1,7 @@
-import { isDeepStrictEqual } from 'node:util';
 import { EVENTS, type SessionEvent } from '#core/session/events';
 import type { SessionHead } from '../db/session-log';
 import { Problem } from '../problem';
+import { sameJson } from '../same-json';
 
 /**
  * Which events of a batch are new; a batch with one that cannot be is refused whole, each named at its place, so that the
@@ -28,7 +28,7 @@ export function checkEvents(
   refuse(
     409,
     'Another event',
-    places(events, (event) => !isDeepStrictEqual(plain(firstById.get(event.id)), plain(event))),
+    places(events, (event) => !sameJson(firstById.get(event.id), event)),
     'id',
     () => 'An event with this id is on record and says something else; none of this batch was stored.',
   );
@@ -84,6 +84,3 @@ function refuse(
     })),
   );
 }
-
-// As it was sent: what JSON leaves out is no difference.
-const plain = (event: SessionEvent | undefined): unknown => JSON.parse(JSON.stringify(event ?? null));

@@ -69,10 +69,10 @@ export const clientRoutes = new Hono<Env>()
   .get('/:id', async (c) => c.json(await readClient(c.var.em, c.req.param('id'), c.var.nowMs)))
 
   .get('/:id/last-review', async (c) => {
-    const { facts } = await readClient(c.var.em, c.req.param('id'), c.var.nowMs);
+    const { id, facts } = await readClient(c.var.em, c.req.param('id'), c.var.nowMs);
     const { weightKits } = await readKit(c.var.em);
     const past = await withStatements(c.var.em, (prepare) =>
-      sessionsToReview(facts, c.var.nowMs).map((fact) => readPast(prepare, fact)),
+      sessionsToReview(facts, c.var.nowMs).map((fact) => readPast(prepare, id, fact)),
     );
     return asJson<LastReview>(c, JSON.stringify(lastReview(past, facts, weightKits, c.var.nowMs)));
   })

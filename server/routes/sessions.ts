@@ -1,10 +1,8 @@
-import { isDeepStrictEqual } from 'node:util';
 import { type Context, Hono } from 'hono';
 import type { ClientRecord } from '#contract/client';
 import type { Kit } from '#contract/practice';
 import { appendEventsSchema, newSessionSchema, type SessionView } from '#contract/session';
 import { hardFindings } from '#core/findings/finding';
-import type { Plan } from '#core/plan/plan';
 import { agoWords } from '#core/record/age-words';
 import { linksThatHold } from '#core/record/chain';
 import { sessionToAskAbout } from '#core/record/day-after';
@@ -31,6 +29,7 @@ import { inTransaction, type Prepare, withStatements } from '../db/sqlite';
 import { takeEvents } from '../db/take-events';
 import { tellChange } from '../live/tell-change';
 import { notFound, Problem, refusedByRules, refusedField } from '../problem';
+import { sameJson } from '../same-json';
 import { body } from '../validate';
 
 /**
@@ -59,7 +58,7 @@ export const sessionRoutes = (aheadMs: number) =>
       const kit = await readKit(em);
       const { plan, signed, findings } = opening(client, kit, prescriptionId, nowMs);
       const { guards, reason } = passGuards(findings, practitioner, overrideReason);
-      const own = isDeepStrictEqual(plain(plan), plain(signed)) ? AS_SIGNED : JSON.stringify(plan);
+      const own = sameJson(plan, signed) ? AS_SIGNED : JSON.stringify(plan);
       await inTransaction(em, (prepare) => {
         prepare(
           `insert into session (id, client_id, prescription_id, opened_at_ms, plan, summary)
@@ -92,9 +91,6 @@ export const sessionRoutes = (aheadMs: number) =>
       if (changed) await tellChange(c, session.clientId);
       return c.json({ accepted: events.map(({ id }) => id) });
     });
-
-// As it is stored: what JSON leaves out is no difference.
-const plain = (plan: Plan): unknown => JSON.parse(JSON.stringify(plan));
 
 const sessionAnswer = async (c: Context<Env>, id: string, status: 200 | 201) => {
   const text = await withStatements(c.var.em, (prepare) => {

@@ -12,12 +12,15 @@ const logs = store<ReadonlyMap<string, readonly SessionEvent[]>>(new Map());
 export function remember(events: readonly SessionEvent[]): void {
   if (events.length === 0) return;
   const grown = new Map(logs.get());
+  let isNews = false;
   for (const [sessionId, part] of bySession(events)) {
     const known = grown.get(sessionId) ?? NONE;
     const merged = mergeLogs(known, part);
-    if (merged.length > known.length) grown.set(sessionId, merged);
+    if (merged.length === known.length) continue;
+    grown.set(sessionId, merged);
+    isNews = true;
   }
-  logs.set(grown);
+  if (isNews) logs.set(grown);
 }
 
 /** Events of one session known on this page. */
