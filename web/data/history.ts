@@ -9,14 +9,14 @@ import { api, read } from './api';
 import { KEYS } from './keys';
 
 /** Rows of the years, newest first, as far as they were asked for. */
-export type Rows<Row> = { rows: Row[]; isPending: boolean; more: (() => void) | null };
+export type Rows<Row> = { rows: Row[]; more: (() => void) | null };
 
 function usePages<Row>(
   queryKey: readonly string[],
   ask: (beforeMs: number | null) => Promise<Row[]>,
   atMs: (row: Row) => number,
 ): Rows<Row> {
-  const { data, isPending, hasNextPage, fetchNextPage } = useInfiniteQuery<
+  const { data, hasNextPage, fetchNextPage } = useInfiniteQuery<
     Row[],
     Error,
     InfiniteData<Row[]>,
@@ -33,7 +33,6 @@ function usePages<Row>(
   });
   return {
     rows: data?.pages.flat() ?? [],
-    isPending,
     more: hasNextPage ? () => void fetchNextPage() : null,
   };
 }

@@ -1,4 +1,5 @@
 import { keepPreviousData, type QueryClient, useQueries } from '@tanstack/react-query';
+import { useDeferredValue, useState } from 'react';
 import type { ClientSummary, PeoplePage } from '#contract/client';
 import { PAGE_OF_PEOPLE } from '#contract/pages';
 import { api, read } from './api';
@@ -39,6 +40,25 @@ export function usePeople(search: string, { first, last }: { first: number; last
       answers[pages.indexOf(Math.floor(place / PAGE_OF_PEOPLE))]?.data?.people[place % PAGE_OF_PEOPLE],
     isSettled: answers[0]?.data !== undefined && !answers[0].isPlaceholderData,
     isError: answers.some(({ isError }) => isError),
+  };
+}
+
+// As many as one looks over at a glance; more are searched.
+const SEARCH_FROM = 12;
+
+/** People as a list shows them: those in view, and from a dozen on those that its search finds. */
+export function usePeopleList() {
+  const [search, setSearch] = useState('');
+  const [inView, setInView] = useState({ first: 0, last: 0 });
+  const { total = 0, at, isError } = usePeople(useDeferredValue(search.trim()), inView);
+  return {
+    search,
+    setSearch,
+    setInView,
+    total,
+    at,
+    isError,
+    isSearched: total >= SEARCH_FROM || search !== '',
   };
 }
 

@@ -34,16 +34,15 @@ export function useRecordWrite<Body>(write: (body: Body) => Promise<ClientRecord
   const queries = useQueryClient();
   return useMutation({
     mutationFn: write,
-    onSuccess: (record) => {
-      takeRecord(queries, record);
-    },
+    onSuccess: (record) => takeRecord(queries, record),
   });
 }
 
 /** Puts a person's record where it is shown, and has what was worked out from the one before asked for again. */
-export function takeRecord(queries: QueryClient, { facts, judgedAtMs, asOf, ...line }: ClientRecord): void {
-  queries.setQueryData(KEYS.client(line.id), { ...line, facts, judgedAtMs, asOf });
-  putLine(queries, line);
-  void queries.invalidateQueries({ queryKey: KEYS.lastReview(line.id) });
-  void queries.invalidateQueries({ queryKey: KEYS.history(line.id) });
+function takeRecord(queries: QueryClient, record: ClientRecord): void {
+  const { id, name, story, chain } = record;
+  queries.setQueryData(KEYS.client(id), record);
+  putLine(queries, { id, name, story, chain });
+  void queries.invalidateQueries({ queryKey: KEYS.lastReview(id) });
+  void queries.invalidateQueries({ queryKey: KEYS.history(id) });
 }

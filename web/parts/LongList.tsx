@@ -3,7 +3,7 @@ import { lazy, type ReactNode, Suspense } from 'react';
 const VirtualList = lazy(() => import('./VirtualList').then((module) => ({ default: module.VirtualList })));
 
 /** Lines of a list that are in the page, counted from 0. */
-export type InView = { first: number; last: number };
+type InView = { first: number; last: number };
 
 export type LongListProps = {
   count: number;

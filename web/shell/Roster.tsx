@@ -1,11 +1,11 @@
 import { Dumbbell, Gauge, LayoutList, PanelLeftClose, PanelLeftOpen, UserPlus, Wrench } from 'lucide-react';
-import { useDeferredValue, useState } from 'react';
+import { useState } from 'react';
 import { NavLink } from 'react-router';
 import type { ClientSummary } from '#contract/client';
 import { LINK_LABELS } from '#core/record/link';
-import { usePeople } from '../data/people';
+import { usePeopleList } from '../data/people';
 import { usePractice } from '../data/queries';
-import { type InView, LongList } from '../parts/LongList';
+import { LongList } from '../parts/LongList';
 import { Pip } from '../parts/Pip';
 import { SearchField } from '../parts/SearchField';
 
@@ -69,20 +69,16 @@ export function Roster() {
   );
 }
 
-// As many as a rail shows at a glance; more are searched.
-const SEARCH_FROM = 12;
 const LINE_PX = 60;
 
 function PeopleList() {
-  const [search, setSearch] = useState('');
-  const [inView, setInView] = useState<InView>({ first: 0, last: 0 });
-  const { total = 0, at, isError } = usePeople(useDeferredValue(search.trim()), inView);
+  const { search, setSearch, setInView, total, at, isSearched, isError } = usePeopleList();
   return (
     <>
       {isError && (
         <p className="notched m-3 text-[14px] text-ochre">The list of people cannot be read just now.</p>
       )}
-      {(total >= SEARCH_FROM || search) && (
+      {isSearched && (
         <SearchField
           label="Find a person"
           value={search}

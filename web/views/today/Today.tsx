@@ -1,28 +1,23 @@
-import { useDeferredValue, useState } from 'react';
 import { Link } from 'react-router';
 import type { ClientSummary } from '#contract/client';
 import { LINK_LABELS } from '#core/record/link';
-import { usePeople } from '../../data/people';
+import { usePeopleList } from '../../data/people';
 import { usePractice } from '../../data/queries';
-import { type InView, LongList } from '../../parts/LongList';
+import { LongList } from '../../parts/LongList';
 import { Pip } from '../../parts/Pip';
 import { SearchField } from '../../parts/SearchField';
 
-// As many as one looks over at a glance; more are searched.
-const SEARCH_FROM = 12;
 const LINE_PX = 80;
 
 /** Who can train now, and for everybody else the one thing that is missing. */
 export function Today() {
-  const [search, setSearch] = useState('');
-  const [inView, setInView] = useState<InView>({ first: 0, last: 0 });
-  const { total = 0, at } = usePeople(useDeferredValue(search.trim()), inView);
+  const { search, setSearch, setInView, total, at, isSearched } = usePeopleList();
   const { data: practice } = usePractice();
   return (
     <div className="max-w-4xl p-6">
       <h1 className="text-3xl font-semibold">{practice?.settings.name}</h1>
       <p className="mt-1 text-quiet">Who can train now, and what is next for everybody else.</p>
-      {(total >= SEARCH_FROM || search) && (
+      {isSearched && (
         <SearchField
           label="Find in this list"
           value={search}
