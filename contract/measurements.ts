@@ -9,6 +9,7 @@ import type { clearanceSchema } from '#core/screening/clearance';
 import type { dayCheckSchema } from '#core/screening/day-check';
 import type { screeningAnswersSchema } from '#core/screening/screening';
 import { strengthTestSchema } from '#core/strength/one-rep-max';
+import { sideSchema } from '#core/strength/side';
 
 export type NewScreening = z.input<typeof screeningAnswersSchema>;
 export type NewClearance = z.infer<typeof clearanceSchema>;
@@ -54,8 +55,6 @@ export type NewOcclusion = z.infer<typeof newOcclusionSchema>;
 /** A quick check of a stored pressure by palpation. */
 export const newQuickCheckSchema = quickCheckSchema.extend({ occlusionId: z.string().min(1) });
 export type NewQuickCheck = z.infer<typeof newQuickCheckSchema>;
-
-export const sideSchema = z.enum(['left', 'right', 'both']);
 
 export const newStrengthTestSchema = strengthTestSchema.extend({
   exerciseId: z.string().min(1, 'Choose an exercise.'),

@@ -3,20 +3,27 @@ import { pino } from 'pino';
 import { v5 as uuidFrom } from 'uuid';
 import type { ClientRecord } from '#contract/client';
 import { PRACTITIONER_HEADER } from '#contract/header';
+import type { NewPrescription } from '#contract/prescription';
+import { limbsName } from '#core/course/course-plan';
 import { draftSession } from '#core/plan/draft-session';
 import { newest } from '#core/quantity/newest';
 import { basisOf } from '#core/record/basis';
 import type { ClientFacts } from '#core/record/facts';
-import { planInForce } from '#core/record/in-force';
+import { plansInForce } from '#core/record/plans-in-force';
+import { reviewSession } from '#core/record/session-review';
+import type { SessionEvent } from '#core/session/events';
+import { fold } from '#core/session/fold';
+import { mergeLogs } from '#core/session/log';
 import { createApp } from '#server/app';
 import { KitEntity, PracticeEntity, PractitionerEntity } from '#server/db/entities';
 import { waitForDisk } from '#server/db/sqlite';
-import { dayAfterEvent, pastSessionLog } from './past-session';
+import { dayAfterEvent, keptAsItIs, pastSessionLog } from './past-session';
 import { type Deed, PEOPLE, type PrescribeWish } from './people';
 import { CUFFS, PRACTICE, PRACTITIONERS, PUMPS, STRAPS, WEIGHT_KITS } from './practice';
 
 const NAMESPACE = '6d1f0a52-7c7e-4c9b-9a64-0d6a1b3f52c1';
 const MS_PER_DAY = 86_400_000;
+const PAIN_BEFORE = 1;
 
 /**
  * Fills an empty database with the Tidewater Lane practice. Everything about people goes through the server's own
@@ -37,27 +44,30 @@ export async function loadDemo(orm: MikroORM, nowMs: number): Promise<boolean> {
   }
   await em.flush();
 
-  let clockMs = nowMs;
-  const app = createApp({ orm, now: () => clockMs, log: pino({ level: 'silent' }) });
-  const post = async <T>(path: string, body: unknown): Promise<T> => {
+  const clock = { nowMs };
+  const app = createApp({ orm, now: () => clock.nowMs, log: pino({ level: 'silent' }) });
+  const call = async <T>(method: 'GET' | 'POST', path: string, body?: unknown): Promise<T> => {
     const answer = await app.request(`/api${path}`, {
-      method: 'POST',
+      method,
       headers: { 'content-type': 'application/json', [PRACTITIONER_HEADER]: 'ines' },
-      body: JSON.stringify(body),
+      ...(body === undefined ? {} : { body: JSON.stringify(body) }),
     });
     if (!answer.ok) throw new Error(`The demo was refused at ${path}: ${await answer.text()}`);
     return (await answer.json()) as T;
   };
+  const world: World = {
+    clock,
+    get: (path) => call('GET', path),
+    post: (path, body) => call('POST', path, body),
+  };
 
   for (const { client, deeds } of PEOPLE) {
-    clockMs = nowMs - Math.max(...deeds.map(({ daysAgo }) => daysAgo)) * MS_PER_DAY;
-    let record = await post<ClientRecord>('/clients', client);
+    clock.nowMs = nowMs - Math.max(...deeds.map(({ daysAgo }) => daysAgo)) * MS_PER_DAY;
+    let record = await world.post<ClientRecord>('/clients', client);
     for (const [place, deed] of deeds.entries()) {
       // A few minutes between deeds of one day keeps their order.
-      clockMs = nowMs - deed.daysAgo * MS_PER_DAY + place * 300_000 - deeds.length * 300_000;
-      record = await play(deed, record, clockMs, post, (atMs) => {
-        clockMs = atMs;
-      });
+      clock.nowMs = nowMs - deed.daysAgo * MS_PER_DAY + place * 300_000 - deeds.length * 300_000;
+      record = await play(deed, record, world);
     }
   }
   await waitForDisk(em, true);
@@ -74,30 +84,42 @@ const PATHS = {
   test: 'strength-tests',
 } as const;
 
-async function play(
-  deed: Deed,
-  record: ClientRecord,
-  atMs: number,
-  post: <T>(path: string, body: unknown) => Promise<T>,
-  setClock: (atMs: number) => void,
-): Promise<ClientRecord> {
+/** The server's own routes, with its clock set to when a deed was done. */
+type World = {
+  clock: { nowMs: number };
+  get: <T>(path: string) => Promise<T>;
+  post: <T>(path: string, body: unknown) => Promise<T>;
+};
+
+async function play(deed: Deed, record: ClientRecord, { clock, get, post }: World): Promise<ClientRecord> {
   const base = `/clients/${record.id}`;
+  const atMs = clock.nowMs;
   switch (deed.do) {
     case 'prescribe':
-      return post(`${base}/prescriptions`, draftFor(record.facts, deed.wish, atMs));
+      return post(`${base}/prescriptions`, versionFor(record.facts, deed.wish, atMs));
+    case 'heavy':
+      return post(`${base}/heavy-work`, { ...deed.body, atMs });
     case 'session': {
-      const prescription = planInForce(record.facts);
+      const { prescription } =
+        plansInForce(record.facts, atMs).find(
+          ({ coursePlan }) => deed.plan === undefined || coursePlan.name === deed.plan,
+        ) ?? {};
       if (!prescription) throw new Error(`${record.name} has nothing to run.`);
-      await post(`${base}/day-checks`, { notWell: [], painNow: 1, bloodPressure: null });
-      const session = { id: uuidFrom(`${record.name} ${deed.daysAgo}`, NAMESPACE), startMs: atMs };
-      await post('/sessions', { id: session.id, prescriptionId: prescription.id });
-      const events = pastSessionLog(prescription.plan, session, deed.reps, deed.efforts);
-      setClock(Math.max(...events.map((event) => event.atMs)));
-      await post(`/sessions/${session.id}/events`, { events });
-      const dayAfterMs = atMs + MS_PER_DAY;
-      setClock(dayAfterMs);
-      await post(`/sessions/${session.id}/events`, { events: [dayAfterEvent(session.id, dayAfterMs)] });
-      return record;
+      await post(`${base}/day-checks`, { notWell: [], painNow: PAIN_BEFORE, bloodPressure: null });
+      const id = uuidFrom(`${record.name} ${deed.daysAgo} ${deed.plan ?? ''}`, NAMESPACE);
+      await post('/sessions', { id, prescriptionId: prescription.id });
+      const tell = (events: SessionEvent[]) => {
+        clock.nowMs = Math.max(clock.nowMs, ...events.map((event) => event.atMs));
+        return post(`/sessions/${id}/events`, { events });
+      };
+      const done = pastSessionLog(prescription.plan, { id, startMs: atMs }, deed.reps, deed.efforts);
+      await tell(done);
+      const state = fold(prescription.plan, mergeLogs(done));
+      const session = { plan: prescription.plan, state, painBefore: PAIN_BEFORE, before: null };
+      const advices = reviewSession(session, record.facts, WEIGHT_KITS, clock.nowMs);
+      if (!deed.isUnanswered) await tell(keptAsItIs(id, advices, clock.nowMs));
+      await tell([dayAfterEvent(id, atMs + MS_PER_DAY)]);
+      return get(base);
     }
     case 'plan': {
       const isoDay = new Date(atMs).toISOString().slice(0, 10);
@@ -118,6 +140,20 @@ async function play(
     default:
       return post(`${base}/${PATHS[deed.do]}`, deed.body);
   }
+}
+
+/** A version of the plan that is wished for: its next one where there is one. */
+function versionFor(facts: ClientFacts, wish: PrescribeWish, nowMs: number): NewPrescription {
+  const session = draftFor(facts, wish, nowMs);
+  const name = wish.plan?.name ?? limbsName(wish.limbs);
+  const known = facts.coursePlans.find((coursePlan) => coursePlan.name === name);
+  const occasion = wish.plan?.occasion ?? { kind: 'any-day' };
+  return {
+    ...session,
+    signedFor: known
+      ? { kind: 'next-version', coursePlanId: known.id }
+      : { kind: 'new-plan', name, occasion, untilMs: null },
+  };
 }
 
 /** What the app itself would draft for this person, at the share of LOP and the tempo somebody then chose. */

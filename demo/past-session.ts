@@ -2,6 +2,7 @@ import { v5 as uuidFrom } from 'uuid';
 import { measuredLimbs, type Plan } from '#core/plan/plan';
 import { setMs } from '#core/protocol/pace';
 import { pacedReps } from '#core/protocol/set-work';
+import type { Recommendation } from '#core/review/review';
 import type { EventBody, SessionEvent } from '#core/session/events';
 
 const NEXT_TOUCH_MS = 4_000;
@@ -68,6 +69,32 @@ export function pastSessionLog(
       }) as SessionEvent,
   );
 }
+
+/** The answers to a review: nothing changes before the next version is signed. */
+export const keptAsItIs = (
+  sessionId: string,
+  advices: readonly (Recommendation | undefined)[],
+  atMs: number,
+): SessionEvent[] =>
+  advices.flatMap((advice, exerciseIndex) =>
+    advice
+      ? [
+          {
+            type: 'review-answered' as const,
+            exerciseIndex,
+            rule: advice.rule,
+            answer: 'edited' as const,
+            change: {},
+            reason: 'Kept until the next version.',
+            id: uuidFrom(`answer ${exerciseIndex}`, sessionId),
+            sessionId,
+            deviceId: 'plinth-tablet',
+            seq: 2_000 + exerciseIndex,
+            atMs,
+          },
+        ]
+      : [],
+  );
 
 /** The answer of the day after: a little sore, and nothing else. */
 export const dayAfterEvent = (sessionId: string, atMs: number): SessionEvent => ({

@@ -9,7 +9,9 @@ import type {
   NewTightness,
 } from '#contract/measurements';
 import type { NewProgramme } from '#contract/programme';
+import type { CoursePlanChoice } from '#core/course/course-plan';
 import { isoOf } from '#core/course/days';
+import type { HeavyWorkChoice } from '#core/course/heavy-work';
 import { placeSessions } from '#core/course/place-sessions';
 import { constraintsOf } from '#core/course/programme';
 import type { ShelfLife } from '#core/occlusion-pressure/shelf-life';
@@ -24,6 +26,8 @@ export type PrescribeWish = {
   percentLop?: number;
   tempoId?: TempoId;
   together?: boolean;
+  /** The plan it is the first or next version of; unless it is said, one named after its limbs, for any day. */
+  plan?: Pick<CoursePlanChoice, 'name' | 'occasion'>;
 };
 
 /** What somebody did for a person some days ago; the loader plays these through the server's own routes. */
@@ -39,7 +43,8 @@ export type Deed = { daysAgo: number } & (
   | { do: 'test'; body: NewStrengthTest }
   | { do: 'prescribe'; wish: PrescribeWish }
   | { do: 'plan'; body: (isoDay: string) => NewProgramme }
-  | { do: 'session'; reps: number[]; efforts: number[] }
+  | { do: 'heavy'; body: HeavyWorkChoice }
+  | { do: 'session'; plan?: string; isUnanswered?: true; reps: number[]; efforts: number[] }
 );
 
 export type DemoPerson = { client: NewClient; deeds: Deed[] };

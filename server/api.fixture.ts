@@ -6,7 +6,7 @@ import { onTestFinished } from 'vitest';
 import type { ClientRecord } from '#contract/client';
 import { PRACTITIONER_HEADER } from '#contract/header';
 import type { KitItem } from '#contract/practice';
-import type { NewPrescription } from '#contract/prescription';
+import type { NewPrescription, SignedFor } from '#contract/prescription';
 import type { ProblemBody } from '#contract/problem';
 import type { SessionView } from '#contract/session';
 import type { ExerciseChoice } from '#core/plan/choices';
@@ -241,11 +241,26 @@ export const exerciseFor = (client: ClientRecord, asked: TestChoices = {}): Exer
   });
 };
 
+/** A first version of a plan. */
+export const NEW_PLAN: SignedFor = {
+  kind: 'new-plan',
+  name: 'Lower day',
+  occasion: { kind: 'any-day' },
+  untilMs: null,
+};
+
+/** The next version of the plan a person has. */
+export const nextVersion = ({ facts }: ClientRecord): SignedFor => ({
+  kind: 'next-version',
+  coursePlanId: facts.coursePlans[0]?.id ?? '',
+});
+
 /** A prescription of one exercise for `client` that breaks no rule, changed by `changes`. */
 export const prescriptionFor = (client: ClientRecord, changes: TestChoices = {}): NewPrescription => ({
   goal: 'size',
   schoolId: changes.schoolId ?? 'research-consensus',
   exercises: [exerciseFor(client, changes)],
+  signedFor: NEW_PLAN,
 });
 
 export const SESSION_ID = '00000000-0000-4000-8000-000000000000';

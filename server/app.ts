@@ -14,6 +14,7 @@ import { Feed } from './live/feed';
 import { Lines } from './live/lines';
 import { answerProblem, notFound, Problem } from './problem';
 import { clientRoutes } from './routes/clients';
+import { coursePlanRoutes } from './routes/course-plans';
 import { deviceRoutes } from './routes/devices';
 import { feedRoutes } from './routes/feed';
 import { historyRoutes } from './routes/history';
@@ -46,6 +47,7 @@ const apiRoutes = (now: () => number, aheadMs: number) =>
     .route('/clients', occlusionPressureRoutes)
     .route('/clients', prescriptionRoutes)
     .route('/clients', programmeRoutes)
+    .route('/clients', coursePlanRoutes)
     .route('/clients', historyRoutes)
     .route('/sessions', sessionRoutes(aheadMs))
     .route('/feed', feedRoutes)

@@ -7,7 +7,7 @@ import { rungSchema } from '#core/protocol/exercise';
 import { SCHOOLS, type SchoolId } from '#core/protocol/schools';
 import type { Limb } from '#core/quantity/limb';
 import { basisOf } from '#core/record/basis';
-import { type Api, CLEAR, DAY_MS, NOON_MS, startApi, TRIAL } from './api.fixture';
+import { type Api, CLEAR, DAY_MS, NEW_PLAN, NOON_MS, startApi, TRIAL } from './api.fixture';
 import { clearance } from './forbidden.fixture';
 
 // Every goal, school, pair of limbs and rung, drafted as the interface does it, for people of many kinds: what the app
@@ -126,7 +126,12 @@ describe('whatever is drafted can be signed', () => {
       const { session } = draftSession(wish, basis);
       if (!session) continue;
       drafted += 1;
-      const { status, body } = await api.call('POST', `/clients/${id}/prescriptions`, session, by);
+      const { status, body } = await api.call(
+        'POST',
+        `/clients/${id}/prescriptions`,
+        { ...session, signedFor: NEW_PLAN },
+        by,
+      );
       expect([place, wish.goal, wish.schoolId, wish.limbs, status, status < 300 || body]).toEqual([
         place,
         wish.goal,

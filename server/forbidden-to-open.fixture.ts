@@ -3,7 +3,7 @@ import type { NewClearance } from '#contract/measurements';
 import type { RuleId } from '#core/rules/catalogue';
 import { DAY_SIGNS, daySignSchema } from '#core/screening/day-check';
 import { SIGNS, signIdSchema } from '#core/session/signs';
-import { type Api, CLEAR, DAY_MS, FIT, OCCLUSION, prescriptionFor, WELL } from './api.fixture';
+import { type Api, CLEAR, DAY_MS, FIT, nextVersion, OCCLUSION, prescriptionFor, WELL } from './api.fixture';
 
 /** Somebody with every link good, a signed plan and a check of today. */
 import {
@@ -13,6 +13,7 @@ import {
   largeCuff,
   measureAgain,
   ofLevel,
+  planOf,
   pressures,
   type Ready,
   reading,
@@ -77,7 +78,13 @@ export const WAYS_TO_OPEN: WayToOpen[] = [
         way: `${sign} two days ago, the day after asked, a good check today`,
         rule: null,
         happens: async (api, person) => {
-          const view = await train(api, person, [[90, { type: 'sign-noted', sign }]], 2 * DAY_MS);
+          const view = await train(
+            api,
+            person,
+            [[90, { type: 'sign-noted', sign }]],
+            2 * DAY_MS,
+            'unanswered',
+          );
           await answerDayAfter(api, view, {});
           await api.post(at(person, 'day-checks'), WELL);
         },
@@ -280,7 +287,32 @@ export const WAYS_TO_OPEN: WayToOpen[] = [
     rule: null,
     happens: async (api, person) => {
       api.clock.nowMs += 1_000;
-      await api.post(at(person, 'prescriptions'), prescriptionFor(person.client, { percentLop: 38 }));
+      await api.post(at(person, 'prescriptions'), {
+        ...prescriptionFor(person.client, { percentLop: 38 }),
+        signedFor: nextVersion(person.client),
+      });
+    },
+  },
+  ...(['paused', 'ended'] as const).map(
+    (state): WayToOpen => ({
+      way: `a plan that is ${state}`,
+      rule: null,
+      happens: (api, person) => api.post(at(person, `course-plans/${planOf(person)}`), { state }),
+    }),
+  ),
+  {
+    way: 'a plan that was to be run until yesterday',
+    rule: null,
+    happens: (api, person) =>
+      api.post(at(person, `course-plans/${planOf(person)}`), { untilMs: api.clock.nowMs - DAY_MS }),
+  },
+  {
+    way: 'a review that nobody has answered',
+    rule: 'REV-10',
+    happens: async (api, person) => {
+      const view = await train(api, person, [], 2 * DAY_MS, 'unanswered');
+      await api.post(at(person, 'day-checks'), WELL);
+      await answerDayAfter(api, view, {});
     },
   },
   {

@@ -3,6 +3,7 @@ import type { ClientRecord } from '#contract/client';
 import type { NewClearance } from '#contract/measurements';
 import type { KitItem } from '#contract/practice';
 import type { SessionView } from '#contract/session';
+import type { Change } from '#core/review/change';
 import { SCREEN_ITEMS } from '#core/screening/items';
 import { ITEM_IDS } from '#core/screening/screening';
 import { logOf, START_MS } from '#core/session/session.fixture';
@@ -32,6 +33,9 @@ export async function signed(api: Api, client: ClientRecord): Promise<Ready> {
 }
 
 /** A way to get a session opened that must stay shut, after what happens. Add more. */
+/** The plan that is signed for them. */
+export const planOf = ({ client }: Ready): string => client.facts.coursePlans[0]?.id ?? '';
+
 export const at = (person: Ready, what: string): string => `/clients/${person.client.id}/${what}`;
 
 export const clearance = (nowMs: number, changes: Partial<NewClearance> = {}): NewClearance => ({
@@ -84,8 +88,14 @@ export const largeCuff = (changes: object): KitItem =>
     },
   }) as KitItem;
 
-/** Runs a whole session of this person, with these events in it, and goes on to a later time. */
-export async function train(api: Api, person: Ready, events: Parameters<typeof logOf>[0], laterMs: number) {
+/** Runs a whole session of this person, with these events in it and its review answered, and goes on to a later time. */
+export async function train(
+  api: Api,
+  person: Ready,
+  events: Parameters<typeof logOf>[0],
+  laterMs: number,
+  review: Change | 'unanswered' = {},
+) {
   const view = await api.post<SessionView>('/sessions', {
     id: newId(),
     prescriptionId: person.prescriptionId,
@@ -101,6 +111,7 @@ export async function train(api: Api, person: Ready, events: Parameters<typeof l
     ...events,
     [200, { type: 'cuff-released', limb: 'left-thigh' }],
     [300, { type: 'session-finished' }],
+    ...(review === 'unanswered' ? [] : [[310, accepting(review)] as const]),
   ]).map((event) => ({
     ...event,
     id: newId(),
@@ -111,6 +122,16 @@ export async function train(api: Api, person: Ready, events: Parameters<typeof l
   api.clock.nowMs += laterMs;
   return view;
 }
+
+const accepting = (change: Change) =>
+  ({
+    type: 'review-answered',
+    exerciseIndex: 0,
+    rule: 'REV-6',
+    answer: 'accepted',
+    change,
+    reason: '',
+  }) as const;
 
 /** A whole session, an hour ago. */
 export const trainToday = (api: Api, person: Ready) => train(api, person, [], 3_600_000);

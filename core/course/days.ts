@@ -1,3 +1,4 @@
+import { z } from 'zod';
 import { MS_PER_DAY } from '../quantity/units';
 
 /** Days since 1 January 1970 on the calendar of the practice: a date without a time or a zone. */
@@ -15,6 +16,13 @@ export function dayOf(isoDay: string): Day {
 /** "2026-05-04". */
 // biome-ignore lint/plugin: a date made from its argument reads no clock
 export const isoOf = (day: Day): string => new Date(day * MS_PER_DAY).toISOString().slice(0, 10);
+
+/** The day of a moment where the clock is so far ahead of UTC. */
+export const dayAt = (atMs: number, zoneOffsetMs: number): Day =>
+  Math.floor((atMs + zoneOffsetMs) / MS_PER_DAY);
+
+/** 0 is Monday, 6 is Sunday. */
+export const weekdaySchema = z.number().int().min(0).max(6);
 
 /** 0 is Monday, 6 is Sunday. */
 export const weekdayOf = (day: Day): number => (((day + FIRST_WEEKDAY) % 7) + 7) % 7;

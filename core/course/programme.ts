@@ -5,10 +5,9 @@ import { levelInWeeks } from '../pressure/ramp';
 import { schoolIdSchema } from '../protocol/schools';
 import { limbKind, limbSchema } from '../quantity/limb';
 import { RULES } from '../rules/catalogue';
-import { type Day, dayOf, isoOf } from './days';
+import { type Day, dayOf, isoOf, weekdaySchema } from './days';
 import type { Constraints } from './place-sessions';
 
-const weekday = z.number().int().min(0).max(6);
 const isoDay = z.string().refine((text) => Number.isInteger(dayOf(text)), 'Enter a date such as 2026-05-04.');
 
 /** A block of training as it is wished for (rules PRO-3, PRO-4, PRO-6). */
@@ -28,8 +27,8 @@ export const programmeWishSchema = z.object({
     .int()
     .min(1, 'At least one a week.')
     .max(7, 'At most one a day.'),
-  available: z.array(weekday).min(1, 'Choose at least one weekday.'),
-  heavy: z.array(weekday),
+  available: z.array(weekdaySchema).min(1, 'Choose at least one weekday.'),
+  heavy: z.array(weekdaySchema),
   besideHeavy: z.enum(['apart', 'finisher']),
   /** Every how many weeks one is a deload; null for none. */
   deloadEvery: z.number().int().min(3, 'At least every third week.').max(12).nullable(),

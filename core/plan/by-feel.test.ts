@@ -5,7 +5,7 @@ import { boutsOf } from '../forecast/bouts';
 import { pacedReps } from '../protocol/set-work';
 import { chainOf } from '../record/chain';
 import type { ClientFacts } from '../record/facts';
-import { strangerFacts, testKitInUse, testPrescription } from '../record/record.fixture';
+import { strangerFacts, testCoursePlan, testKitInUse, testPrescription } from '../record/record.fixture';
 import { recommend } from '../review/review';
 import type { EventBody } from '../session/events';
 import { liveTimeline } from '../session/live-timeline';
@@ -134,6 +134,7 @@ describe('a session under a strap, by feel (TIGHT)', () => {
         { kind: 'strap', strapId: 'strap', limb: 'left-thigh', atMs: 1, girthCm: 52, widthCm: 7, label: 'S' },
       ],
       tightness: [felt],
+      coursePlans: [testCoursePlan()],
       prescriptions: prescribed ? [testPrescription({ plan })] : [],
     });
     const measure = (prescribed: boolean) =>

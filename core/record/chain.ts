@@ -11,13 +11,14 @@ import { screeningIsDue } from '../screening/screening';
 import type { StrengthFact } from '../strength/fact';
 import { strengthTestIsDue } from '../strength/shelf-life';
 import { ageWords, agoWords } from './age-words';
+import { whatReviewAsks } from './binding-review';
 import { sessionToAskAbout } from './day-after';
-import { type ClientFacts, exerciseLabel, type KitInUse } from './facts';
+import { type ClientFacts, exerciseLabel, type KitInUse, type PrescriptionFact } from './facts';
 import type { Hold, HoldEnd } from './holds';
 import {
   fitInForce,
   holdsInForce,
-  planInForce,
+  nextPlan,
   pressureInForce,
   shelfLifeInForce,
   testInForce,
@@ -26,19 +27,21 @@ import {
 import type { Link, LinkState } from './link';
 import { recheck } from './recheck';
 
+/** What is prescribed, as far as there is something. */
+type Prescribed = PrescriptionFact | undefined;
+
 /** The limb the chain speaks of: the prescribed one, else the last one measured or fitted. */
-export function limbInHand(facts: ClientFacts): Limb | undefined {
+export function limbInHand(facts: ClientFacts, prescribed: Prescribed): Limb | undefined {
   const fresh = newest([...facts.occlusions, ...facts.fits]);
-  const prescription = planInForce(facts);
-  return prescription?.plan.exercises[0]?.limbs[0]?.limb ?? fresh?.limb;
+  return prescribed?.plan.exercises[0]?.limbs[0]?.limb ?? fresh?.limb;
 }
 
 /** A limb under a cuff in a position, as a session needs it measured. */
 type Use = { limb: Limb; position: Position | undefined };
 
-/** Every limb and position the current prescription uses, or the limb in hand when there is none. */
-function usesOf(facts: ClientFacts): Use[] {
-  const uses = (planInForce(facts)?.plan.exercises ?? []).flatMap(({ limbs, position }) =>
+/** Every limb and position the prescription uses, or the limb in hand when there is none. */
+function usesOf(facts: ClientFacts, prescribed: Prescribed): Use[] {
+  const uses = (prescribed?.plan.exercises ?? []).flatMap(({ limbs, position }) =>
     limbs.map(({ limb }) => ({ limb, position })),
   );
   const seen = new Set<string>();
@@ -46,7 +49,7 @@ function usesOf(facts: ClientFacts): Use[] {
     const key = `${limb} ${position}`;
     return !seen.has(key) && seen.add(key);
   });
-  const limb = limbInHand(facts);
+  const limb = limbInHand(facts, prescribed);
   return once.length === 0 && limb ? [{ limb, position: undefined }] : once;
 }
 
@@ -56,31 +59,44 @@ const WORST_FIRST: readonly LinkState[] = ['held', 'missing', 'due', 'good'];
 const worstOf = (links: readonly Link[]): Link | undefined =>
   WORST_FIRST.map((state) => links.find((link) => link.state === state)).find((link) => link !== undefined);
 
-/** The six links for one person at `nowMs`, each judged for all the prescription needs (chapter 0 of the practice). */
-export function chainOf(facts: ClientFacts, kit: KitInUse, nowMs: number): Link[] {
+/**
+ * The six links for one person at `nowMs`, each judged for all that a prescription needs (chapter 0 of the practice).
+ * @param prescribed what is to be run; unless it is said, the plan that is next
+ */
+export function chainOf(
+  facts: ClientFacts,
+  kit: KitInUse,
+  nowMs: number,
+  prescribed: Prescribed = nextPlan(facts, nowMs)?.prescription,
+): Link[] {
   return [
-    screenLink(facts, nowMs),
-    fitLink(facts, nowMs),
-    measureLink(facts, nowMs),
-    loadLink(facts, nowMs),
-    prescribeLink(facts, kit, nowMs),
+    screenLink(facts, nowMs, prescribed),
+    fitLink(facts, nowMs, prescribed),
+    measureLink(facts, nowMs, prescribed),
+    loadLink(facts, nowMs, prescribed),
+    prescribeLink(facts, kit, nowMs, prescribed),
     runLink(facts, nowMs),
   ];
 }
 
-/** Links that keep the current prescription from being run now; empty when a session can start. */
-export function linksThatHold(facts: ClientFacts, kit: KitInUse, nowMs: number): Link[] {
-  return chainOf(facts, kit, nowMs).filter((link) => link.id !== 'run' && link.state !== 'good');
+/** Links that keep a prescription from being run now; empty when a session can start. */
+export function linksThatHold(
+  facts: ClientFacts,
+  kit: KitInUse,
+  nowMs: number,
+  prescribed: Prescribed,
+): Link[] {
+  return chainOf(facts, kit, nowMs, prescribed).filter((link) => link.id !== 'run' && link.state !== 'good');
 }
 
-function screenLink(facts: ClientFacts, nowMs: number): Link {
+function screenLink(facts: ClientFacts, nowMs: number, prescribed: Prescribed): Link {
   const common = { id: 'screen', rules: ['SCR-1', 'SCR-2'] } satisfies Partial<Link>;
   const screening = newest(facts.screenings);
   if (!screening)
     return { ...common, state: 'missing', figure: 'not screened', reason: 'No screening on record.' };
   const age = ageWords(screening.atMs, nowMs);
   const hold = holdsInForce(facts, nowMs).find(
-    ({ limb }) => limb === null || limbsPlanned(facts).includes(limb),
+    ({ limb }) => limb === null || limbsOf(prescribed).includes(limb),
   );
   const { decision, reasons } = judgeScreening(screening, facts.clearances, facts.stricter, nowMs);
   const figure = DECISION_WORDS[decision].toLowerCase();
@@ -100,8 +116,8 @@ function screenLink(facts: ClientFacts, nowMs: number): Link {
   return { ...common, state: 'good', figure, reason: `${DECISION_WORDS[decision]}, screening ${age}.` };
 }
 
-const limbsPlanned = (facts: ClientFacts): Limb[] =>
-  planInForce(facts)?.plan.exercises.flatMap(({ limbs }) => limbs.map(({ limb }) => limb)) ?? [];
+const limbsOf = (prescribed: Prescribed): Limb[] =>
+  prescribed?.plan.exercises.flatMap(({ limbs }) => limbs.map(({ limb }) => limb)) ?? [];
 
 const ENDS_WORDS: Record<HoldEnd['by'], string> = {
   time: 'not today',
@@ -117,9 +133,9 @@ const holdLink = ({ words, rule, ends }: Hold, figure: string): Link => ({
   reason: `${words}: ${ENDS_WORDS[ends.by]}.`,
 });
 
-function fitLink(facts: ClientFacts, nowMs: number): Link {
+function fitLink(facts: ClientFacts, nowMs: number, prescribed: Prescribed): Link {
   const common = { id: 'fit', rules: ['FIT-1', 'FIT-2'] } satisfies Partial<Link>;
-  const links = usesOf(facts).map(({ limb }): Link => {
+  const links = usesOf(facts, prescribed).map(({ limb }): Link => {
     const fit = fitInForce(facts.fits, limb);
     if (!fit) {
       return {
@@ -147,9 +163,9 @@ function fitLink(facts: ClientFacts, nowMs: number): Link {
   );
 }
 
-function measureLink(facts: ClientFacts, nowMs: number): Link {
+function measureLink(facts: ClientFacts, nowMs: number, prescribed: Prescribed): Link {
   return (
-    worstOf(usesOf(facts).map((use) => measureLinkFor(facts, use, nowMs))) ?? {
+    worstOf(usesOf(facts, prescribed).map((use) => measureLinkFor(facts, use, nowMs, prescribed))) ?? {
       id: 'measure',
       rules: ['LOP-3', 'LOP-6'],
       state: 'missing',
@@ -159,10 +175,15 @@ function measureLink(facts: ClientFacts, nowMs: number): Link {
   );
 }
 
-function measureLinkFor(facts: ClientFacts, { limb, position }: Use, nowMs: number): Link {
+function measureLinkFor(
+  facts: ClientFacts,
+  { limb, position }: Use,
+  nowMs: number,
+  prescribed: Prescribed,
+): Link {
   const common = { id: 'measure', rules: ['LOP-3', 'LOP-6'] } satisfies Partial<Link>;
   const fit = fitInForce(facts.fits, limb);
-  if (fit?.kind === 'strap') return strapLink(facts, limb, nowMs);
+  if (fit?.kind === 'strap') return strapLink(facts, limb, nowMs, prescribed);
   const occlusion = pressureInForce(facts, limb, position);
   if (!occlusion) {
     return {
@@ -189,8 +210,8 @@ function measureLinkFor(facts: ClientFacts, { limb, position }: Use, nowMs: numb
 }
 
 /** A strap is second best: it never counts as measured (rule TIGHT). */
-function strapLink(facts: ClientFacts, limb: Limb, nowMs: number): Link {
-  const prescribed = planInForce(facts)?.plan.exercises.some((exercise) =>
+function strapLink(facts: ClientFacts, limb: Limb, nowMs: number, prescribed: Prescribed): Link {
+  const isPrescribed = prescribed?.plan.exercises.some((exercise) =>
     exercise.limbs.some((target) => target.limb === limb && target.kind === 'by-feel'),
   );
   const common = { id: 'measure', rules: ['TIGHT', 'FIT-5'] } satisfies Partial<Link>;
@@ -205,15 +226,15 @@ function strapLink(facts: ClientFacts, limb: Limb, nowMs: number): Link {
   return {
     ...common,
     // Somebody prescribed it by feel, knowing what it is: then it may be run.
-    state: prescribed ? 'good' : 'due',
+    state: isPrescribed ? 'good' : 'due',
     figure: `felt ${felt.felt} of 10`,
     reason: `${LIMB_LABELS[limb]}: ${felt.strapLabel} at mark ${felt.mark}, ${agoWords(felt.atMs, nowMs)}. By feel only: a measured cuff is better.`,
   };
 }
 
-function loadLink(facts: ClientFacts, nowMs: number): Link {
+function loadLink(facts: ClientFacts, nowMs: number, prescribed: Prescribed): Link {
   const common = { id: 'load', rules: ['LOAD-1', 'LOAD-2'] } satisfies Partial<Link>;
-  const exercises = planInForce(facts)?.plan.exercises ?? [];
+  const exercises = prescribed?.plan.exercises ?? [];
   const weighed = exercises.filter(({ load }) => load.kind === 'weighed');
   if (exercises.length > 0 && weighed.length === 0) {
     const [first] = exercises;
@@ -251,12 +272,11 @@ function strengthLink(facts: ClientFacts, test: StrengthFact | undefined, nowMs:
 /** What other links say already: a pressure or a test that is due, and a cuff it was not measured with. */
 const SAID_BY_OTHERS: readonly RuleId[] = ['LOP-6', 'LOAD-2', 'FIT-3', 'FIT-5'];
 
-function prescribeLink(facts: ClientFacts, kit: KitInUse, nowMs: number): Link {
+function prescribeLink(facts: ClientFacts, kit: KitInUse, nowMs: number, prescribed: Prescribed): Link {
   const common = { id: 'prescribe', rules: ['PRS-1', 'LOAD-3'] } satisfies Partial<Link>;
-  const prescription = planInForce(facts);
-  const [exercise, ...others] = prescription?.plan.exercises ?? [];
+  const [exercise, ...others] = prescribed?.plan.exercises ?? [];
   const target = exercise?.limbs[0];
-  if (!prescription || !exercise || !target) {
+  if (!prescribed || !exercise || !target) {
     return { ...common, state: 'missing', figure: 'no plan', reason: 'Nothing prescribed yet.' };
   }
   const figure = target.kind === 'by-feel' ? `mark ${target.mark}` : `${target.pressure.value} mmHg`;
@@ -266,7 +286,21 @@ function prescribeLink(facts: ClientFacts, kit: KitInUse, nowMs: number): Link {
       : exercise.load.recipe;
   const more = others.length > 0 ? `, and ${others.length} more` : '';
   const words = `${exercise.label}: ${figure}, ${load}, ${exercise.protocolLabel}${more}`;
-  const found = hardFindings(recheck(prescription, facts, kit, nowMs).findings);
+  const asks = whatReviewAsks(prescribed, facts, kit, prescribed.role, nowMs);
+  if (asks) {
+    const of = `the session ${agoWords(asks.session.startedAtMs, nowMs)}`;
+    return {
+      ...common,
+      rules: ['REV-10'],
+      state: 'due',
+      figure: 'review',
+      reason:
+        asks.kind === 'answer'
+          ? `Answer the review of ${of}: accept, edit or decline.`
+          : `The answered review of ${of} changes the plan, and that is not signed. ${asks.changes.join(' ')}`.trim(),
+    };
+  }
+  const found = hardFindings(recheck(prescribed, facts, kit, nowMs).findings);
   const stands = found.find(({ rule }) => !SAID_BY_OTHERS.includes(rule));
   if (stands)
     return {
@@ -280,7 +314,7 @@ function prescribeLink(facts: ClientFacts, kit: KitInUse, nowMs: number): Link {
     ...common,
     state: 'good',
     figure,
-    reason: `${words}, signed ${agoWords(prescription.atMs, nowMs)}.`,
+    reason: `${words}, signed ${agoWords(prescribed.atMs, nowMs)}.`,
   };
 }
 

@@ -1,3 +1,5 @@
+import type { CoursePlan } from '../course/course-plan';
+import type { HeavyWork } from '../course/heavy-work';
 import type { Programme } from '../course/programme';
 import type { Cuff } from '../cuff/cuff';
 import type { FitFact, TightnessFact } from '../cuff/fact';
@@ -21,9 +23,15 @@ export type Role = 'clinician' | 'coach';
 /** A guard that was passed: which, where, and in which exercise; null where it belongs to none. */
 export type PassedGuard = { rule: RuleId; subject: string; exerciseIndex: number | null };
 
-/** A signed prescription; its plan names the measurements it was signed from. */
+/** A signed version of a plan; it names the measurements it was signed from. */
 export type PrescriptionFact = {
   id: string;
+  /** The plan it is a version of. */
+  coursePlanId: string;
+  /** Versions that stand on its signature: itself, and what it re-targets (rule PRS-8). */
+  versions: string[];
+  /** From what to what it changes the version before, in words. */
+  changes: string[];
   atMs: number;
   /** Id of the practitioner who signed it. */
   signedBy: string;
@@ -38,6 +46,7 @@ export type PrescriptionFact = {
 export type SessionFact = {
   id: string;
   prescriptionId: string;
+  coursePlanId: string;
   startedAtMs: number;
   finishedAtMs: number | null;
 } & SessionSummary;
@@ -61,6 +70,8 @@ export type ClientFacts = {
   /** Where a limb's is another. */
   limbShelfLives: LimbShelfLife[];
   units: DisplayUnits;
+  /** How far the practice's clock is ahead of UTC now: its days are counted by it. */
+  zoneOffsetMs: number;
   /** What the practice asks more of than the questionnaire does. */
   stricter: Stricter;
   /** Exercises the practice has added or changed. */
@@ -73,8 +84,13 @@ export type ClientFacts = {
   tightness: TightnessFact[];
   occlusions: OcclusionFact[];
   strengthTests: StrengthFact[];
+  /** Those that have not ended. */
+  coursePlans: CoursePlan[];
+  /** Of each of them the newest version. */
   prescriptions: PrescriptionFact[];
   programmes: ProgrammeFact[];
+  /** Heavy work of the same time as the sessions (rule PRO-4). */
+  heavyWork: HeavyWork[];
   /** Those of `SESSIONS_COUNT_MS`, those that are open, and the newest whenever it was. */
   sessions: SessionFact[];
   /** How many were finished in all. */

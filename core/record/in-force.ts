@@ -8,18 +8,14 @@ import { RULES } from '../rules/catalogue';
 import { type BloodPressure, bloodPressureLevel, meanBloodPressure } from '../screening/blood-pressure';
 import { isInForce } from '../screening/clearance';
 import { DAY_CHECK_HOLDS_MS, type DayCheck } from '../screening/day-check';
-import type { ClientFacts, PrescriptionFact } from './facts';
+import type { ClientFacts } from './facts';
 
 export { fitInForce, pressureInForce, whyDue } from '../occlusion-pressure/in-force';
 // The one answer to what counts now (rule START-2): draft, checks, chain, roster, server and live session all ask here.
 export { limitsInForce } from '../screening/clearance';
 export { testInForce } from '../strength/in-force';
 export { holdsInForce } from './holds';
-
-/** The prescription that counts: the newest one. */
-export const planInForce = ({
-  prescriptions,
-}: Pick<ClientFacts, 'prescriptions'>): PrescriptionFact | undefined => newest(prescriptions);
+export { nextPlan, plansInForce } from './plans-in-force';
 
 /** The cuff on a limb now; `undefined` where there is none, or a strap instead. */
 export function cuffInForce(

@@ -9,8 +9,7 @@ import { type Change, changeWords, tidyChange } from '../review/change';
 import type { Reviewed } from '../review/done';
 import { liveTimeline } from '../session/live-timeline';
 import { type Totals, totalsOf } from '../session/totals';
-import type { ClientFacts, SessionFact } from './facts';
-import { planInForce } from './in-force';
+import type { ClientFacts, PrescriptionFact, SessionFact } from './facts';
 import { reviewSession } from './session-review';
 
 /** What the forecast learns from: more says no more. */
@@ -30,19 +29,33 @@ export type LastReview = {
   given: { week: Totals; block: Totals };
 };
 
-/** Sessions whose logs `lastReview` asks for, newest first: of the last week, the block, and the newest for the forecast. */
-export function sessionsToReview(facts: ClientFacts, nowMs: number): SessionFact[] {
+/**
+ * Sessions whose logs `lastReview` asks for, newest first: of the last week, the block, the newest for the forecast, and the
+ * last two of the plan in question.
+ */
+export function sessionsToReview(
+  facts: ClientFacts,
+  prescribed: PrescriptionFact | undefined,
+  nowMs: number,
+): SessionFact[] {
   const sinceMs = Math.min(weekStartMs(nowMs), blockStartMs(facts, nowMs));
-  return facts.sessions
+  const finished = facts.sessions
     .filter(({ finishedAtMs }) => finishedAtMs !== null)
-    .sort((a, b) => b.startedAtMs - a.startedAtMs)
-    .filter(({ startedAtMs }, place) => startedAtMs >= sinceMs || place < MOST_LEARNT);
+    .sort((a, b) => b.startedAtMs - a.startedAtMs);
+  const own = finished.filter(({ coursePlanId }) => coursePlanId === prescribed?.coursePlanId).slice(0, 2);
+  return finished.filter(
+    (fact, place) => fact.startedAtMs >= sinceMs || place < MOST_LEARNT || own.includes(fact),
+  );
 }
 
-/** Reviews the newest session and adds up the last ones. @param past as `sessionsToReview` asks, in its order */
+/**
+ * Reviews the newest session of a plan and adds up the last ones of all.
+ * @param past as `sessionsToReview` asks, in its order @param prescribed the version of the plan that counts now
+ */
 export function lastReview(
   past: readonly PastSession[],
   facts: ClientFacts,
+  prescribed: PrescriptionFact | undefined,
   kits: readonly WeightKit[],
   nowMs: number,
 ): LastReview {
@@ -54,7 +67,7 @@ export function lastReview(
         .map(({ plan, state }) => doseOf(liveTimeline(plan, state, nowMs))),
     );
   return {
-    ...nextTime(past, facts, kits, nowMs),
+    ...nextTime(past, facts, prescribed, kits, nowMs),
     seen: past.slice(0, MOST_LEARNT).map((session) => doneBouts(session, library)),
     given: { week: since(weekStartMs(nowMs)), block: since(blockStartMs(facts, nowMs)) },
   };
@@ -67,14 +80,16 @@ function blockStartMs({ programmes }: ClientFacts, nowMs: number): number {
   return block ? Date.parse(block.wish.startsOn) : weekStartMs(nowMs);
 }
 
-/** What the newest session suggests for the next, as somebody has answered it; nothing once a plan was signed after it. */
+/** What the newest session of a plan suggests for the next; nothing once a version was signed after it. */
 function nextTime(
-  [last, before]: readonly PastSession[],
+  past: readonly PastSession[],
   facts: ClientFacts,
+  prescribed: PrescriptionFact | undefined,
   kits: readonly WeightKit[],
   nowMs: number,
 ): Pick<LastReview, 'changes' | 'words'> {
-  if (!last || last.fact.prescriptionId !== planInForce(facts)?.id) return { changes: [], words: [] };
+  const [last, before] = past.filter(({ fact }) => fact.coursePlanId === prescribed?.coursePlanId);
+  if (!last || !prescribed?.versions.includes(last.fact.prescriptionId)) return { changes: [], words: [] };
   const advices = reviewSession({ ...last, before: before ?? null }, facts, kits, nowMs);
   const reviews = advices.map((advice, place) => {
     const label = last.plan.exercises[place]?.label;

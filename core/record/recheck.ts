@@ -35,9 +35,9 @@ export function recheck(
   if ('finding' in composed) return { plan: null, findings: [composed.finding], retargetable: false };
   const { plan } = composed;
   const changed = changesOf(prescription.plan, plan);
-  const passed = new Set(prescription.guards.map(keyOf));
+  const passed = new Set(prescription.guards.map(guardKey));
   const others = [...composed.findings, ...checkHowOften(plan, basis)]
-    .filter((finding) => finding.level !== 'guard' || !passed.has(keyOf(finding)))
+    .filter((finding) => finding.level !== 'guard' || !passed.has(guardKey(finding)))
     .map(dueIsHard);
   return {
     plan,
@@ -68,7 +68,8 @@ function composeAgain(session: SessionChoice, basis: Basis): Composed | { findin
   }
 }
 
-const keyOf = ({
+/** Which guard it is: a guard that was passed once stays passed at its place. */
+export const guardKey = ({
   rule,
   subject,
   exerciseIndex,

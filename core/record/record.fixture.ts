@@ -1,3 +1,4 @@
+import type { CoursePlan } from '../course/course-plan';
 import { testCuff, testKit, testOcclusion, testPlan, testStrength } from '../plan/plan.fixture';
 import type { SessionSummary } from '../review/summary';
 import type { Screening } from '../screening/screening';
@@ -29,6 +30,7 @@ export const strangerFacts: ClientFacts = {
   shelfLife: '4-weeks',
   limbShelfLives: [],
   units: { mass: 'kg', length: 'cm' },
+  zoneOffsetMs: 0,
   stricter: [],
   ownExercises: {},
   screenings: [],
@@ -39,8 +41,10 @@ export const strangerFacts: ClientFacts = {
   tightness: [],
   occlusions: [],
   strengthTests: [],
+  coursePlans: [],
   prescriptions: [],
   programmes: [],
+  heavyWork: [],
   sessions: [],
   sessionsFinished: 0,
 };
@@ -49,20 +53,34 @@ const KNEE_DONE: SessionSummary = {
   worked: [{ exerciseId: 'knee-extension', limbs: ['left-thigh'], mode: 'resistance' }],
   tolerated: true,
   reviewed: true,
+  answered: [],
   followUp: { soreness: 2, bruising: 'none', pinpointBleeding: false, numbness: false },
 };
 
 export const testSessionFact = (startedDaysAgo: number, changes: Partial<SessionFact> = {}): SessionFact => ({
   id: `session ${startedDaysAgo}`,
   prescriptionId: 'rx',
+  coursePlanId: 'lower',
   startedAtMs: daysAgo(startedDaysAgo),
   finishedAtMs: daysAgo(startedDaysAgo) + 900_000,
   ...KNEE_DONE,
   ...changes,
 });
 
+export const testCoursePlan = (changes: Partial<CoursePlan> = {}): CoursePlan => ({
+  id: 'lower',
+  name: 'Lower day',
+  occasion: { kind: 'any-day' },
+  state: 'in-force',
+  untilMs: null,
+  ...changes,
+});
+
 export const testPrescription = (changes: Partial<PrescriptionFact> = {}): PrescriptionFact => ({
   id: 'rx',
+  coursePlanId: 'lower',
+  versions: [changes.id ?? 'rx'],
+  changes: [],
   atMs: daysAgo(1),
   signedBy: 'clara',
   role: 'clinician',
@@ -94,6 +112,7 @@ const TRAINED: ClientFacts = {
   ],
   occlusions: [testOcclusion({ atMs: daysAgo(12), trialsUsed: 3 })],
   strengthTests: [testStrength({ atMs: daysAgo(10) })],
+  coursePlans: [testCoursePlan()],
   prescriptions: [testPrescription()],
   // Five weeks, two a week, the last five days ago: the ramp is over.
   sessions: [5, 8, 12, 15, 19, 22, 26, 29, 33, 36].map((days) => testSessionFact(days)),

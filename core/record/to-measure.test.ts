@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { testOcclusion } from '../plan/plan.fixture';
 import { MS_PER_DAY } from '../quantity/units';
-import { strangerFacts, testPrescription } from './record.fixture';
+import { strangerFacts, testCoursePlan, testPrescription } from './record.fixture';
 import { toMeasure } from './to-measure';
 
 const fitted = (limb: 'left-thigh' | 'right-thigh') =>
@@ -42,6 +42,7 @@ describe('what is to be measured (LOP-5, LOP-6)', () => {
     const facts = {
       ...strangerFacts,
       fits: [fitted('left-thigh'), fitted('right-thigh')],
+      coursePlans: [testCoursePlan()],
       prescriptions: [planned],
     };
     const left = (atMs: number, occlusions: Parameters<typeof testOcclusion>[0][]) =>

@@ -1,7 +1,7 @@
 import { type RoundItem, roundOf } from '../occlusion-pressure/round';
 import { LIMBS, type Limb, POSITIONS, type Position } from '../quantity/limb';
 import type { ClientFacts } from './facts';
-import { cuffInForce, planInForce, pressureInForce, shelfLifeInForce, whyDue } from './in-force';
+import { cuffInForce, plansInForce, pressureInForce, shelfLifeInForce, whyDue } from './in-force';
 
 /** A pressure to measure, and why: none yet, or what the one on record is due for. */
 export type ToMeasure = RoundItem & { why: string };
@@ -10,14 +10,14 @@ export type ToMeasure = RoundItem & { why: string };
 const FIRST_POSITIONS: readonly Position[] = ['lying', 'sitting'];
 
 /**
- * Pressures to measure before the plan in force can be run, or a first one drafted: of every limb under a cuff, in the
+ * Pressures to measure before the plans in force can be run, or a first one drafted: of every limb under a cuff, in the
  * positions that it trains in, else those it was measured in, lying first (rules LOP-5, LOP-6). Where a position has its
  * own, it holds or it is due; where it has none, one measured more reclined serves while it holds.
  */
 export function toMeasure(facts: ClientFacts, nowMs: number): ToMeasure[] {
-  const plan = planInForce(facts)?.plan;
+  const exercises = plansInForce(facts, nowMs).flatMap(({ prescription }) => prescription.plan.exercises);
   const trains = (limb: Limb): readonly Position[] => {
-    const planned = (plan?.exercises ?? []).filter(({ limbs }) =>
+    const planned = exercises.filter(({ limbs }) =>
       limbs.some((target) => target.kind === 'measured' && target.limb === limb),
     );
     if (planned.length > 0) return planned.map(({ position }) => position);

@@ -6,12 +6,12 @@ import type { reviewChangeSchema } from '../session/events/values';
 
 /** What to change next time. Points of %LOP, kit steps of load, ms of rest; an empty change holds. */
 export type Change = {
-  pressurePoints?: number;
-  loadSteps?: number;
-  restMs?: number;
+  pressurePoints?: number | undefined;
+  loadSteps?: number | undefined;
+  restMs?: number | undefined;
   /** Nothing is lighter and the pressure is at its floor: a rung down, or a smaller range; it is chosen by hand. */
-  easier?: true;
-  heavyBridge?: true;
+  easier?: true | undefined;
+  heavyBridge?: true | undefined;
 };
 
 /** A change in the fewest words. */

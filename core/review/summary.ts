@@ -5,6 +5,7 @@ import type { Limb } from '../quantity/limb';
 import type { FollowUp } from '../session/events';
 import { SIGNS } from '../session/signs';
 import type { SessionState } from '../session/state';
+import { type Change, tidyChange } from './change';
 import { recommend } from './review';
 
 /** One exercise of which a set was really begun. */
@@ -17,6 +18,8 @@ export type SessionSummary = {
   tolerated: boolean;
   /** Whether every exercise that was worked has its review answered (rule REV-10). */
   reviewed: boolean;
+  /** What the answers change, by the place of the exercise in the plan; an empty change where nothing is (rule REV-10). */
+  answered: Change[];
   followUp: FollowUp | null;
 };
 
@@ -42,6 +45,10 @@ export function summaryOf(plan: Plan, state: SessionState, painBefore: number | 
         (place) => !NOT_TOLERATED.includes(recommend({ plan, state }, place, context)?.rule ?? 'REV-5'),
       ),
     reviewed: places.every((place) => state.reviews.some(({ exerciseIndex }) => exerciseIndex === place)),
+    answered: plan.exercises.map((_, place) => {
+      const answer = state.reviews.find(({ exerciseIndex }) => exerciseIndex === place);
+      return answer && answer.answer !== 'declined' ? tidyChange(answer.change) : {};
+    }),
     followUp: state.followUp,
   };
 }

@@ -66,7 +66,10 @@ async function openFor(name: string): Promise<SessionView> {
     },
     basisOf(record.facts, { cuffs: CUFFS, weightKits: WEIGHT_KITS }, 'clinician', record.judgedAtMs),
   );
-  const signed = await post<ClientRecord>(`/clients/${id}/prescriptions`, session);
+  const signed = await post<ClientRecord>(`/clients/${id}/prescriptions`, {
+    ...session,
+    signedFor: { kind: 'new-plan', name: 'Left thigh', occasion: { kind: 'any-day' }, untilMs: null },
+  });
   await post(`/clients/${id}/day-checks`, { notWell: [], painNow: 0, bloodPressure: null });
   return post('/sessions', { id: randomUUID(), prescriptionId: signed.facts.prescriptions[0]?.id });
 }

@@ -28,6 +28,7 @@ const COURSE = [
   'lop_trial',
   'lop_quick_check',
   'strength_test',
+  'course_plan',
   'prescription',
   'programme',
 ] as const;
@@ -49,7 +50,8 @@ export async function generate(orm: MikroORM, { people, years, logWeeks }: Size,
       add('client', { ...pattern.client, id: clientId, ...personAt(place) });
       for (let back = courses - 1; back >= 0; back -= 1) {
         const endsMs = nowMs - (restedDays + back * COURSE_DAYS) * DAY_MS;
-        addCourse(add, pattern, { clientId, endsMs, logsFromMs: nowMs - logWeeks * 7 * DAY_MS }, nowMs);
+        const course = { clientId, endsMs, isLast: back === 0, logsFromMs: nowMs - logWeeks * 7 * DAY_MS };
+        addCourse(add, pattern, course, nowMs);
       }
     }
   });
@@ -71,7 +73,7 @@ function readPattern(prepare: Prepare): Pattern {
       table as string,
       table === 'lop_trial'
         ? all(table, 'lop_id in (select id from lop where client_id = ?)', client.id)
-        : all(table, 'client_id = ? order by at_ms', client.id),
+        : all(table, table === 'course_plan' ? 'client_id = ?' : 'client_id = ? order by at_ms', client.id),
     ]),
   );
   const sessions = all('session', 'client_id = ? order by opened_at_ms', client.id).map((row) => ({
@@ -119,7 +121,12 @@ function inserter(prepare: Prepare): Add {
 function addCourse(
   add: Add,
   { client, rows, dayCheck, sessions }: Pattern,
-  { clientId, endsMs, logsFromMs }: { clientId: string; endsMs: number; logsFromMs: number },
+  {
+    clientId,
+    endsMs,
+    isLast,
+    logsFromMs,
+  }: { clientId: string; endsMs: number; isLast: boolean; logsFromMs: number },
   nowMs: number,
 ): void {
   const byMs = endsMs - nowMs;
@@ -127,7 +134,11 @@ function addCourse(
   for (const row of [...rows.values()].flat()) ids.set(row.id, idOf());
   const named = namedAnew(ids);
   for (const table of COURSE) {
-    for (const row of rows.get(table) ?? []) add(table, moved(row, byMs, named));
+    for (const row of rows.get(table) ?? []) {
+      // A plan ends with its course.
+      const state = table === 'course_plan' && !isLast ? { state: 'ended' } : {};
+      add(table, { ...moved(row, byMs, named), ...state });
+    }
   }
   for (let place = 0; place < SESSIONS_A_COURSE; place += 1) {
     const pattern = sessions[place % sessions.length];

@@ -25,7 +25,7 @@ export const readClient = (
   withStatements(em, (prepare) => {
     const [row] = rowsOf(prepare(`select ${CLIENT} from client where id = ?`).all(clientId));
     if (!row) throw notFound('This person');
-    const [record] = recordsOf(prepare, readPracticeFacts(prepare), [row], nowMs, naming);
+    const [record] = recordsOf(prepare, readPracticeFacts(prepare, nowMs), [row], nowMs, naming);
     if (!record) throw notFound('This person');
     return record;
   });
@@ -68,7 +68,7 @@ export async function readPeople(
     if (done > 0) await new Promise(setImmediate);
     await withStatements(em, (prepare) => {
       const some = unknown.slice(done, done + READ_AT_ONCE);
-      for (const record of recordsOf(prepare, readPracticeFacts(prepare), some, nowMs, null)) {
+      for (const record of recordsOf(prepare, readPracticeFacts(prepare, nowMs), some, nowMs, null)) {
         lines.put(lineOf(record), nowMs);
       }
     });

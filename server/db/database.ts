@@ -6,6 +6,7 @@ import { WholeSessions } from './migrations/002-whole-sessions';
 import { OneTruth } from './migrations/003-one-truth';
 import { LimbShelfLives } from './migrations/004-limb-shelf-lives';
 import { ShapedReads } from './migrations/005-shaped-reads';
+import { SeveralPlans } from './migrations/006-several-plans';
 import { inTransaction, setUpConnection, withStatements } from './sqlite';
 
 const MIGRATIONS = [
@@ -14,6 +15,7 @@ const MIGRATIONS = [
   { name: '003-one-truth', class: OneTruth },
   { name: '004-limb-shelf-lives', class: LimbShelfLives },
   { name: '005-shaped-reads', class: ShapedReads },
+  { name: '006-several-plans', class: SeveralPlans },
 ];
 
 /**

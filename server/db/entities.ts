@@ -1,6 +1,7 @@
 import { defineEntity, p } from '@mikro-orm/core';
 import type { KitItem, PracticeSettings, Role } from '#contract/practice';
 import type { NewPracticeAttempt } from '#contract/practice-attempt';
+import type { CoursePlanState, Occasion } from '#core/course/course-plan';
 import type { ProgrammeWish } from '#core/course/programme';
 import type { Derived } from '#core/derivation/derived';
 import type { Finding } from '#core/findings/finding';
@@ -221,6 +222,21 @@ export const StrengthTestEntity = defineEntity({
   },
 });
 
+/** One of the plans of a person, which has versions: what it is called, when it is for, whether it counts. */
+export const CoursePlanEntity = defineEntity({
+  name: 'CoursePlan',
+  tableName: 'course_plan',
+  properties: {
+    id: id(),
+    clientId: clientId(),
+    name: p.string(),
+    occasion: p.json().$type<Occasion>(),
+    state: p.string().$type<CoursePlanState>(),
+    untilMs: p.bigint('number').nullable(),
+  },
+});
+
+/** A signed version of a plan; the newest of each plan counts. */
 export const PrescriptionEntity = defineEntity({
   name: 'Prescription',
   tableName: 'prescription',
@@ -238,6 +254,9 @@ export const PrescriptionEntity = defineEntity({
     overrideReason: p.text().nullable(),
     /** The prescription it re-targets, on whose signature it stands (rule PRS-8). */
     retargets: p.string().nullable(),
+    coursePlanId: p.string(),
+    /** From what to what it changes the version before, in words. */
+    changes: p.json().$type<string[]>(),
     superseded: superseded(),
   },
 });
@@ -313,6 +332,24 @@ export const SessionEventEntity = defineEntity({
   },
 });
 
+/** Heavy work in one line (rule PRO-4). */
+export const HeavyWorkEntity = defineEntity({
+  name: 'HeavyWork',
+  tableName: 'heavy_work',
+  properties: {
+    id: id(),
+    clientId: clientId(),
+    atMs: atMs(),
+    exerciseId: p.string().$type<ExerciseId>(),
+    side: p.string().$type<Side>(),
+    sets: p.integer(),
+    reps: p.integer(),
+    loadKg: number(),
+    effort: p.integer().nullable(),
+    practitionerId: p.string(),
+  },
+});
+
 /** A stop with a record of its own; it ends by what it says or by being lifted, never by a later answer (rule SCR-5). */
 export const HoldEntity = defineEntity({
   name: 'Hold',
@@ -361,12 +398,14 @@ export const ENTITIES = [
   QuickCheckEntity,
   PracticeAttemptEntity,
   StrengthTestEntity,
+  CoursePlanEntity,
   PrescriptionEntity,
   ProgrammeEntity,
   ExerciseEntity,
   TemplateEntity,
   SessionEntity,
   SessionEventEntity,
+  HeavyWorkEntity,
   HoldEntity,
   AuditEntity,
 ];

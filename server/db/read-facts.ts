@@ -1,3 +1,5 @@
+import type { CoursePlan } from '#core/course/course-plan';
+import type { HeavyWork } from '#core/course/heavy-work';
 import type { FitFact, TightnessFact } from '#core/cuff/fact';
 import { type Finding, guardFindings } from '#core/findings/finding';
 import type { OcclusionFact } from '#core/occlusion-pressure/fact';
@@ -149,7 +151,37 @@ const PROGRAMMES: Kind<ProgrammeFact> = {
   of: ({ id, atMs, wish, days }) => ({ id, atMs, wish: JSON.parse(wish), days: JSON.parse(days) }),
 };
 
-const SESSION = `select client_id, id, prescription_id as "prescriptionId", opened_at_ms as "startedAtMs",
+const COURSE_PLANS: Kind<CoursePlan> = {
+  parts: [
+    {
+      sql: `select client_id, id, name, occasion, state, until_ms as "untilMs" from course_plan`,
+      and: `state <> 'ended'`,
+    },
+  ],
+  of: ({ id, name, occasion, state, untilMs }) => ({
+    id,
+    name,
+    occasion: JSON.parse(occasion),
+    state,
+    untilMs,
+  }),
+};
+
+const HEAVY_WORK: Kind<HeavyWork> = {
+  parts: [
+    {
+      sql: `select client_id, id, at_ms as "atMs", exercise_id as "exerciseId", side, sets, reps, load_kg as "loadKg", effort
+        from heavy_work`,
+      and: 'at_ms >= ?',
+      times: (nowMs) => [nowMs - SESSIONS_COUNT_MS],
+    },
+  ],
+  of: ({ client_id: _, ...row }) => row as HeavyWork,
+};
+
+const SESSION = `select client_id, id, prescription_id as "prescriptionId",
+  (select course_plan_id from prescription where prescription.id = prescription_id) as "coursePlanId",
+  opened_at_ms as "startedAtMs",
   finished_at_ms as "finishedAtMs", summary from session`;
 
 const SESSIONS: Kind<SessionFact> = {
@@ -161,19 +193,25 @@ const SESSIONS: Kind<SessionFact> = {
       times: (nowMs) => [nowMs - SESSIONS_COUNT_MS],
     },
   ],
-  of: ({ id, prescriptionId, startedAtMs, finishedAtMs, summary }) => ({
+  of: ({ id, prescriptionId, coursePlanId, startedAtMs, finishedAtMs, summary }) => ({
     id,
     prescriptionId,
+    coursePlanId,
     startedAtMs,
     finishedAtMs,
+    // Sessions of earlier releases do not say what their answers change.
+    answered: [],
     ...JSON.parse(summary),
   }),
 };
 
 const PRESCRIPTIONS: Kind<Row> = {
   parts: [
-    newestOnly(`select client_id, id, at_ms as "atMs", signed_by as "signedBy", plan, findings,
-      override_reason as "overrideReason", retargets from prescription`),
+    {
+      sql: `select client_id, id, at_ms as "atMs", signed_by as "signedBy", plan, findings,
+        override_reason as "overrideReason", retargets, course_plan_id as "coursePlanId", changes from prescription`,
+      and: `superseded = 0 and exists (select 1 from course_plan where course_plan.id = course_plan_id and state <> 'ended')`,
+    },
   ],
   of: (row) => row,
 };
@@ -235,7 +273,9 @@ export function readFacts(
     tightness: read(TIGHTNESS),
     occlusions: read(OCCLUSIONS),
     strengthTests: read(TESTS),
+    coursePlans: read(COURSE_PLANS),
     prescriptions: read(PRESCRIPTIONS),
+    heavyWork: read(HEAVY_WORK),
     programmes: read(PROGRAMMES),
     sessions: read(SESSIONS),
   };
@@ -248,6 +288,7 @@ export function readFacts(
       units: practice.units,
       stricter: practice.stricter,
       ownExercises: practice.ownExercises,
+      zoneOffsetMs: practice.zoneOffsetMs,
       screenings: of.screenings(id),
       clearances: of.clearances(id),
       holds: of.holds(id),
@@ -262,7 +303,9 @@ export function readFacts(
         }),
       ),
       strengthTests: withNamed(prepare, id, of.strengthTests(id), named.testIds, TEST, TESTS.of),
+      coursePlans: of.coursePlans(id),
       prescriptions,
+      heavyWork: of.heavyWork(id),
       programmes: of.programmes(id),
       sessions: of.sessions(id),
       sessionsFinished: countFinished(prepare, id),
@@ -327,11 +370,15 @@ const countFinished = (prepare: Prepare, clientId: string): number =>
   ).finished;
 
 function prescriptionOf(prepare: Prepare, { roles }: PracticeFacts, row: Row): PrescriptionFact {
+  const { versions, signedBy } = signatureOf(prepare, row);
   return {
     id: row.id,
+    coursePlanId: row.coursePlanId,
+    versions,
+    changes: JSON.parse(row.changes),
     atMs: row.atMs,
     signedBy: row.signedBy,
-    role: roles.get(firstSigner(prepare, row)) ?? 'coach',
+    role: roles.get(signedBy) ?? 'coach',
     guards: guardFindings(JSON.parse(row.findings) as Finding[]).map(({ rule, subject, exerciseIndex }) => ({
       rule,
       subject,
@@ -342,10 +389,17 @@ function prescriptionOf(prepare: Prepare, { roles }: PracticeFacts, row: Row): P
   };
 }
 
-/** Who signed what a prescription stands on: a re-target stands on the signature of the one it re-targets (rule PRS-8). */
-function firstSigner(prepare: Prepare, row: Row): string {
+/**
+ * Who signed what a prescription stands on, and the versions that stand on that signature: a re-target stands on the
+ * signature of the one it re-targets (rule PRS-8).
+ */
+function signatureOf(prepare: Prepare, row: Row): { versions: string[]; signedBy: string } {
   const before =
     row.retargets &&
-    prepare('select signed_by as "signedBy", retargets from prescription where id = ?').get(row.retargets);
-  return before ? firstSigner(prepare, before as Row) : row.signedBy;
+    prepare('select id, signed_by as "signedBy", retargets from prescription where id = ?').get(
+      row.retargets,
+    );
+  if (!before) return { versions: [row.id], signedBy: row.signedBy };
+  const { versions, signedBy } = signatureOf(prepare, before as Row);
+  return { versions: [row.id, ...versions], signedBy };
 }

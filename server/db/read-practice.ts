@@ -1,18 +1,19 @@
 import type { Kit } from '#contract/practice';
+import { MS_PER_MINUTE } from '#core/quantity/units';
 import type { ClientFacts, Role } from '#core/record/facts';
 import { kitInUse } from './kit';
 import { ownExercisesInUse } from './library';
 import type { Prepare } from './sqlite';
 
 /** What the practice itself says about everybody: its units and exercises, its kit, who works in which role. */
-export type PracticeFacts = Pick<ClientFacts, 'units' | 'stricter' | 'ownExercises'> & {
+export type PracticeFacts = Pick<ClientFacts, 'units' | 'stricter' | 'ownExercises' | 'zoneOffsetMs'> & {
   kit: Kit;
   roles: ReadonlyMap<string, Role>;
 };
 
 type SettingsRow = { massUnit: 'kg' | 'lb'; lengthUnit: 'cm' | 'in'; stricter: string };
 
-export function readPracticeFacts(prepare: Prepare): PracticeFacts {
+export function readPracticeFacts(prepare: Prepare, nowMs: number): PracticeFacts {
   const settings = prepare(
     'select mass_unit as "massUnit", length_unit as "lengthUnit", stricter from practice',
   ).get() as SettingsRow | undefined;
@@ -21,6 +22,7 @@ export function readPracticeFacts(prepare: Prepare): PracticeFacts {
     units: { mass: settings?.massUnit ?? 'kg', length: settings?.lengthUnit ?? 'cm' },
     stricter: settings ? JSON.parse(settings.stricter) : [],
     ownExercises: ownExercisesInUse(prepare),
+    zoneOffsetMs: -new Date(nowMs).getTimezoneOffset() * MS_PER_MINUTE,
     kit: kitInUse(prepare),
     roles: new Map(people.map(({ id, role }) => [id, role])),
   };

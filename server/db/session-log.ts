@@ -67,12 +67,18 @@ export function readPainBefore(prepare: Prepare, { clientId, openedAtMs }: Opene
   return check ? (JSON.parse(check.answers) as DayCheckAnswers).painNow : null;
 }
 
-/** The session of the same person before one. */
-export const readIdBefore = (prepare: Prepare, { clientId, openedAtMs }: Opened): string | null =>
+/** The session of the same plan before one, whichever version it ran. */
+export const readIdBefore = (
+  prepare: Prepare,
+  { clientId, openedAtMs, prescriptionId }: SessionHead,
+): string | null =>
   (
     prepare(
-      'select id from session where client_id = ? and opened_at_ms < ? order by opened_at_ms desc limit 1',
-    ).get(clientId, openedAtMs) as { id: string } | undefined
+      `select session.id from session join prescription on prescription.id = session.prescription_id
+       where session.client_id = ? and opened_at_ms < ?
+         and course_plan_id = (select course_plan_id from prescription where id = ?)
+       order by opened_at_ms desc limit 1`,
+    ).get(clientId, openedAtMs, prescriptionId) as { id: string } | undefined
   )?.id ?? null;
 
 /** A session as its log folds now, with pain before it. */
@@ -96,6 +102,7 @@ export const NOTHING_DONE: SessionSummary = {
   worked: [],
   tolerated: true,
   reviewed: true,
+  answered: [],
   followUp: null,
 };
 

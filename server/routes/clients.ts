@@ -7,6 +7,7 @@ import {
   newShelfLifeSchema,
   peopleQuerySchema,
 } from '#contract/client';
+import { lastReviewOfSchema } from '#contract/course-plan';
 import { newFitSchema, newStrengthTestSchema } from '#contract/measurements';
 import { checkCuff, checkGirth } from '#core/cuff/fit';
 import { checkTightness, tightnessSchema } from '#core/cuff/tightness';
@@ -18,6 +19,7 @@ import type { ClientFacts } from '#core/record/facts';
 import { holdsOfDayCheck, holdsOfScreening, whyNotLift } from '#core/record/holds';
 import { needsBloodPressure, proceduresInForce } from '#core/record/in-force';
 import { type LastReview, lastReview, sessionsToReview } from '#core/record/last-review';
+import { versionInForce } from '#core/record/plans-in-force';
 import { clearanceSchema } from '#core/screening/clearance';
 import { dayCheckSchema } from '#core/screening/day-check';
 import { SCREEN_VERSION, screeningAnswersSchema } from '#core/screening/screening';
@@ -68,13 +70,16 @@ export const clientRoutes = new Hono<Env>()
 
   .get('/:id', async (c) => c.json(await readClient(c.var.em, c.req.param('id'), c.var.nowMs)))
 
-  .get('/:id/last-review', async (c) => {
+  .get('/:id/last-review', query(lastReviewOfSchema), async (c) => {
     const { id, facts } = await readClient(c.var.em, c.req.param('id'), c.var.nowMs);
     const { weightKits } = await readKit(c.var.em);
+    const { coursePlanId } = c.req.valid('query');
+    const prescribed = coursePlanId === undefined ? undefined : versionInForce(facts, coursePlanId);
     const past = await withStatements(c.var.em, (prepare) =>
-      sessionsToReview(facts, c.var.nowMs).map((fact) => readPast(prepare, id, fact)),
+      sessionsToReview(facts, prescribed, c.var.nowMs).map((fact) => readPast(prepare, id, fact)),
     );
-    return asJson<LastReview>(c, JSON.stringify(lastReview(past, facts, weightKits, c.var.nowMs)));
+    const review = lastReview(past, facts, prescribed, weightKits, c.var.nowMs);
+    return asJson<LastReview>(c, JSON.stringify(review));
   })
 
   .post(

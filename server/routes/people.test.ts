@@ -9,10 +9,10 @@ import { logOf, WHOLE_SESSION } from '#core/session/session.fixture';
 import {
   CLEAR,
   DAY_MS,
-  exerciseFor,
   measuredClient,
   OCCLUSION,
   openSession,
+  prescriptionFor,
   SESSION_ID,
   startApi,
   TRIAL,
@@ -115,11 +115,7 @@ describe('what counts now, and the years before it', () => {
   it('keeps what the plan in force names, though something newer has taken its place', async () => {
     const api = await startApi();
     const client = await measuredClient(api);
-    const signed = await api.post(`/clients/${client.id}/prescriptions`, {
-      goal: 'size',
-      schoolId: 'research-consensus',
-      exercises: [exerciseFor(client)],
-    });
+    const signed = await api.post(`/clients/${client.id}/prescriptions`, prescriptionFor(client));
     api.clock.nowMs += DAY_MS;
     const test = { exerciseId: 'knee-extension', side: 'left', loadKg: 40, reps: 8 };
     const { facts } = await api.post(`/clients/${client.id}/strength-tests`, test);
@@ -169,10 +165,14 @@ describe('what counts now, and the years before it', () => {
     expect(row?.plan).toBe('null');
     expect(view.plan.exercises).toHaveLength(1);
     await api.post(EVENTS, { events: logOf(WHOLE_SESSION) });
-    const { changes, words, seen, given } = await api.get<LastReview>(
-      `/clients/${view.clientId}/last-review`,
-    );
+    const { facts } = await api.get<ClientRecord>(`/clients/${view.clientId}`);
+    const of = `coursePlanId=${facts.coursePlans[0]?.id}`;
+    const review = (query: string) => api.get<LastReview>(`/clients/${view.clientId}/last-review${query}`);
+    const { changes, words, seen, given } = await review(`?${of}`);
     expect([changes.length, words.length, seen.length, given.week.sessions]).toEqual([1, 1, 1, 1]);
+    // A plan that is only being made learns from what was done, and has nothing to take over.
+    const ofNew = await review('');
+    expect([ofNew.changes.length, ofNew.seen.length, ofNew.given.week.sessions]).toEqual([0, 1, 1]);
     const past = await api.get<PastSession[]>(`/clients/${view.clientId}/history/sessions`);
     expect(past.map(({ id }) => id)).toEqual([SESSION_ID]);
   });

@@ -1,51 +1,54 @@
-import { randomUUID } from 'node:crypto';
-import { type Context, Hono } from 'hono';
-import { newPrescriptionSchema } from '#contract/prescription';
-import { type Finding, hardFindings } from '#core/findings/finding';
+import { Hono } from 'hono';
+import { newPrescriptionSchema, type SignedFor } from '#contract/prescription';
+import { hardFindings } from '#core/findings/finding';
 import type { SessionChoice } from '#core/plan/choices';
 import { type Basis, type Composed, composeSession, UnknownChoice } from '#core/plan/compose';
-import type { Plan } from '#core/plan/plan';
+import { planChanges } from '#core/plan/plan-changes';
 import { basisOf } from '#core/record/basis';
-import type { PassedGuard } from '#core/record/facts';
-import { planInForce } from '#core/record/in-force';
+import type { ClientFacts } from '#core/record/facts';
+import { versionInForce } from '#core/record/plans-in-force';
 import { recheck } from '#core/record/recheck';
 import { passGuards } from '../access/guards';
 import type { Env } from '../context';
-import type { AuditNote } from '../db/audit';
 import { readClient } from '../db/client-facts';
-import { PrescriptionEntity } from '../db/entities';
 import { readKit } from '../db/kit';
+import { findingsOf, keepVersion, type VersionToKeep } from '../db/prescriptions';
 import type { Named } from '../db/read-facts';
-import { withAudit } from '../db/with-audit';
 import { tellChange } from '../live/tell-change';
-import { Problem, refusedByRules } from '../problem';
+import { notFound, Problem, refusedByRules } from '../problem';
 import { body } from '../validate';
 
-/** Signing a prescription: every figure is worked out again here, from what is on record. */
+/** Signing a version of a plan: every figure is worked out again here, from what is on record. */
 export const prescriptionRoutes = new Hono<Env>()
   .post('/:id/prescriptions', body(newPrescriptionSchema), async (c) => {
-    const { overrideReason, ...session } = c.req.valid('json');
+    const { overrideReason, signedFor, ...session } = c.req.valid('json');
     const client = await readClient(c.var.em, c.req.param('id'), c.var.nowMs, namedIn(session));
+    const { coursePlan, before } = planSignedFor(signedFor, client.facts);
     const kit = await readKit(c.var.em);
     const basis = basisOf(client.facts, kit, c.var.practitioner.role, c.var.nowMs);
     const { plan, findings } = composeOrRefuse(session, basis);
     const { guards, reason } = passGuards(findings, c.var.practitioner, overrideReason);
-    const id = randomUUID();
     const note = {
       action: guards.length > 0 ? 'prescribed-past-guard' : 'prescribed',
-      subject: client.id,
-      detail: { id, guards: guards.map(({ rule }) => rule), reason },
+      detail: { guards: guards.map(({ rule }) => rule), reason },
     };
-    const kept = { id, clientId: client.id, plan, findings, overrideReason: reason, retargets: null };
-    await keep(c, note, kept);
+    await keepVersion(c, note, {
+      clientId: client.id,
+      coursePlan,
+      plan,
+      findings,
+      overrideReason: reason,
+      retargets: null,
+      changes: before ? planChanges(before.plan, plan) : [],
+    });
     return c.json(await tellChange(c, client.id), 201);
   })
 
   .post('/:id/prescriptions/:prescriptionId/retarget', async (c) => {
     const client = await readClient(c.var.em, c.req.param('id'), c.var.nowMs);
-    const prescription = planInForce(client.facts);
-    if (prescription?.id !== c.req.param('prescriptionId')) {
-      throw new Problem(409, 'Superseded', 'A newer prescription has been signed: re-target that one.');
+    const prescription = client.facts.prescriptions.find(({ id }) => id === c.req.param('prescriptionId'));
+    if (!prescription) {
+      throw new Problem(409, 'Superseded', 'A newer version has been signed: re-target that one.');
     }
     const kit = await readKit(c.var.em);
     const { plan, findings, retargetable } = recheck(prescription, client.facts, kit, c.var.nowMs);
@@ -54,49 +57,29 @@ export const prescriptionRoutes = new Hono<Env>()
       if (others.length > 0) throw refusedByRules(others);
       throw new Problem(409, 'Nothing to re-target', 'The measurements in force confirm the plan as it is.');
     }
-    const id = randomUUID();
     const changes = findings.filter(({ rule }) => rule === 'PRS-8').map(({ message }) => message);
-    const note = {
-      action: 're-targeted',
-      subject: client.id,
-      detail: { id, from: prescription.id, changes },
-    };
-    await keep(c, note, {
-      id,
+    const note = { action: 're-targeted', detail: { from: prescription.id, changes } };
+    await keepVersion(c, note, {
       clientId: client.id,
+      coursePlan: { id: prescription.coursePlanId },
       plan,
-      // The guards stay passed as they were signed.
-      findings: findingsOf(prescription.guards),
+      findings: findingsOf(prescription),
       overrideReason: prescription.overrideReason,
       retargets: prescription.id,
+      changes: planChanges(prescription.plan, plan),
     });
     return c.json(await tellChange(c, client.id), 201);
   });
 
-type Kept = {
-  id: string;
-  clientId: string;
-  plan: Plan;
-  findings: readonly Finding[];
-  overrideReason: string | null;
-  retargets: string | null;
-};
-
-/** Keeps a version of a plan as signed by whoever works now. */
-async function keep(c: Context<Env>, note: AuditNote, kept: Kept): Promise<void> {
-  const [exercise] = kept.plan.exercises;
-  const [target] = exercise?.limbs ?? [];
-  if (!exercise || !target) throw new Error('A composed plan has no exercise.');
-  await withAudit(c, note, (em) => {
-    em.create(PrescriptionEntity, {
-      ...kept,
-      findings: [...kept.findings],
-      atMs: c.var.nowMs,
-      signedBy: c.var.practitioner.id,
-      exerciseId: exercise.exerciseId,
-      limb: target.limb,
-    });
-  });
+/** The plan a signature is for, and the version it takes the place of. @throws Problem 404 for a plan that has ended */
+function planSignedFor(
+  signedFor: SignedFor,
+  facts: ClientFacts,
+): Pick<VersionToKeep, 'coursePlan'> & { before: ReturnType<typeof versionInForce> } {
+  if (signedFor.kind === 'new-plan') return { coursePlan: signedFor, before: undefined };
+  const { coursePlanId } = signedFor;
+  if (!facts.coursePlans.some(({ id }) => id === coursePlanId)) throw notFound('This plan');
+  return { coursePlan: { id: coursePlanId }, before: versionInForce(facts, coursePlanId) };
 }
 
 /** The measurements and tests that choices name, whether or not they still count. */
@@ -116,14 +99,3 @@ function composeOrRefuse(session: SessionChoice, basis: Basis): Composed {
     throw new Problem(422, 'Not on record', `${message} ${remedy}`, [{ path, message, remedy }]);
   }
 }
-
-/** Passed guards as the findings they were. */
-const findingsOf = (guards: readonly PassedGuard[]): Finding[] =>
-  guards.map(({ rule, subject, exerciseIndex }) => ({
-    rule,
-    subject,
-    level: 'guard',
-    message: 'Passed when it was first signed.',
-    remedy: '',
-    ...(exerciseIndex === null ? {} : { exerciseIndex }),
-  }));

@@ -8,6 +8,7 @@ import {
   DAY_MS,
   measuredClient,
   NOON_MS,
+  nextVersion,
   openSession,
   prescriptionFor,
   SESSION_ID,
@@ -217,7 +218,10 @@ describe('opening a session', () => {
     expect(open.problem.title).toBe('Already open');
     const client = await api.get<Parameters<typeof prescriptionFor>[0]>(`/clients/${view.clientId}`);
     api.clock.nowMs += 1000;
-    await api.post(`/clients/${client.id}/prescriptions`, prescriptionFor(client, { percentLop: 38 }));
+    await api.post(`/clients/${client.id}/prescriptions`, {
+      ...prescriptionFor(client, { percentLop: 38 }),
+      signedFor: nextVersion(client),
+    });
     const old = await api.refused('/sessions', { id: other, prescriptionId: view.prescriptionId });
     expect(old.problem.title).toBe('Superseded');
   });

@@ -6,7 +6,9 @@ import { hardFindings } from '#core/findings/finding';
 import { agoWords } from '#core/record/age-words';
 import { linksThatHold } from '#core/record/chain';
 import { sessionToAskAbout } from '#core/record/day-after';
-import { dayCheckInForce, planInForce } from '#core/record/in-force';
+import type { ClientFacts, PrescriptionFact } from '#core/record/facts';
+import { dayCheckInForce } from '#core/record/in-force';
+import { whyNotInForce } from '#core/record/plans-in-force';
 import { recheck } from '#core/record/recheck';
 import { passGuards } from '../access/guards';
 import { asJson } from '../as-json';
@@ -14,6 +16,7 @@ import type { Env } from '../context';
 import { writeAudit } from '../db/audit';
 import { readClient } from '../db/client-facts';
 import { readKit } from '../db/kit';
+import { keepReviewedVersion } from '../db/reviewed-version';
 import {
   AS_SIGNED,
   NOTHING_DONE,
@@ -88,6 +91,7 @@ export const sessionRoutes = (aheadMs: number) =>
         }),
       );
       if (fresh.length > 0) c.var.feed.publish({ said: 'events', events: fresh });
+      if (fresh.some(({ type }) => type === 'review-answered')) await keepReviewedVersion(c, session);
       if (changed) await tellChange(c, session.clientId);
       return c.json({ accepted: events.map(({ id }) => id) });
     });
@@ -123,14 +127,11 @@ function viewText(prepare: Prepare, session: SessionHead): string {
  * @throws Problem while anything keeps it from opening
  */
 function opening({ facts }: ClientRecord, kit: Kit, prescriptionId: string, nowMs: number) {
-  const prescription = planInForce(facts);
-  if (!prescription || prescription.id !== prescriptionId) {
-    throw new Problem(409, 'Superseded', 'A newer prescription has been signed: run that one.');
-  }
+  const prescription = toRun(facts, prescriptionId, nowMs);
   if (facts.sessions.some(({ finishedAtMs }) => finishedAtMs === null)) {
     throw new Problem(409, 'Already open', 'A session of this person is open: finish it first.');
   }
-  const held = linksThatHold(facts, kit, nowMs).map(({ id, reason, rules }) => ({
+  const held = linksThatHold(facts, kit, nowMs, prescription).map(({ id, reason, rules }) => ({
     path: id,
     message: reason,
     rule: rules[0] ?? 'SCR-1',
@@ -162,4 +163,20 @@ function opening({ facts }: ClientRecord, kit: Kit, prescriptionId: string, nowM
   const { plan, findings } = recheck(prescription, facts, kit, nowMs);
   if (!plan || hardFindings(findings).length > 0) throw refusedByRules(hardFindings(findings));
   return { plan, signed: prescription.plan, findings };
+}
+
+/** The version to run. @throws Problem 409 where it is not the newest of its plan, or the plan does not count now */
+function toRun(facts: ClientFacts, prescriptionId: string, nowMs: number): PrescriptionFact {
+  const prescription = facts.prescriptions.find(({ id }) => id === prescriptionId);
+  const coursePlan = facts.coursePlans.find(({ id }) => id === prescription?.coursePlanId);
+  if (!prescription || !coursePlan) {
+    throw new Problem(
+      409,
+      'Superseded',
+      'A newer version has been signed, or the plan has ended: run what is in force.',
+    );
+  }
+  const why = whyNotInForce(coursePlan, nowMs);
+  if (why) throw new Problem(409, 'Not in force', `${why} Take it up again, or run another plan.`);
+  return prescription;
 }

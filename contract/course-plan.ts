@@ -1,0 +1,17 @@
+import { z } from 'zod';
+import { coursePlanChoiceSchema, coursePlanStateSchema } from '#core/course/course-plan';
+import { heavyWorkChoiceSchema } from '#core/course/heavy-work';
+
+/** What is changed about a plan; what is left out stays. */
+export const coursePlanChangeSchema = coursePlanChoiceSchema
+  .extend({ state: coursePlanStateSchema })
+  .partial()
+  .refine((change) => Object.keys(change).length > 0, 'Say what to change.');
+export type CoursePlanChange = z.infer<typeof coursePlanChangeSchema>;
+
+/** Heavy work to keep, with when it was done. */
+export const newHeavyWorkSchema = heavyWorkChoiceSchema.extend({ atMs: z.number().int() });
+export type NewHeavyWork = z.infer<typeof newHeavyWorkSchema>;
+
+/** Whose last session is reviewed; none for a plan that is only being made. */
+export const lastReviewOfSchema = z.object({ coursePlanId: z.string().min(1).optional() });

@@ -1,0 +1,80 @@
+import { z } from 'zod';
+import type { Plan } from '../plan/plan';
+import { LIMB_LABELS, type Limb, limbKind } from '../quantity/limb';
+import { WEEKDAY_LABELS, weekdaySchema } from './days';
+
+/** When a plan is for. */
+export const occasionSchema = z.discriminatedUnion('kind', [
+  z.object({
+    kind: z.literal('weekdays'),
+    weekdays: z.array(weekdaySchema).min(1, 'Choose at least one weekday.').max(7),
+  }),
+  z.object({
+    kind: z.literal('daily'),
+    times: z
+      .number('Enter how often a day.')
+      .int()
+      .min(1, 'At least once a day.')
+      .max(6, 'At most six times a day.'),
+  }),
+  z.object({ kind: z.literal('after-heavy') }),
+  z.object({ kind: z.literal('any-day') }),
+]);
+export type Occasion = z.infer<typeof occasionSchema>;
+
+/** What a plan of a course is called, when it is for, and until when; null where it is open. */
+export const coursePlanChoiceSchema = z.object({
+  name: z.string().trim().min(1, 'Give the plan a name.').max(60, 'At most 60 characters.'),
+  occasion: occasionSchema,
+  untilMs: z.number().int().nullable(),
+});
+export type CoursePlanChoice = z.infer<typeof coursePlanChoiceSchema>;
+
+export const coursePlanStateSchema = z.enum(['in-force', 'paused', 'ended']);
+export type CoursePlanState = z.infer<typeof coursePlanStateSchema>;
+
+/** One of the plans of a person; its newest signed version counts. */
+export type CoursePlan = CoursePlanChoice & { id: string; state: CoursePlanState };
+
+const TIMES_WORDS = ['', 'once', 'twice'];
+
+/**
+ * When a plan is for, in words.
+ * @example occasionWords({ kind: 'weekdays', weekdays: [0, 3] }) //=> 'Mon, Thu'
+ * @example occasionWords({ kind: 'daily', times: 2 }) //=> 'twice a day'
+ */
+export function occasionWords(occasion: Occasion): string {
+  switch (occasion.kind) {
+    case 'weekdays':
+      return [...occasion.weekdays]
+        .sort()
+        .map((weekday) => WEEKDAY_LABELS[weekday])
+        .join(', ');
+    case 'daily':
+      return `${TIMES_WORDS[occasion.times] ?? `${occasion.times} times`} a day`;
+    case 'after-heavy':
+      return 'after heavy work';
+    case 'any-day':
+      return 'any day';
+  }
+}
+
+/**
+ * What a plan may be called where nobody has named it: its limbs, and that it is passive.
+ * @example nameOf(plan) //=> 'Left thigh, passive'
+ */
+export function nameOf({ exercises }: Pick<Plan, 'exercises'>): string {
+  const limbs = [...new Set(exercises.flatMap((exercise) => exercise.limbs.map(({ limb }) => limb)))];
+  const passive = exercises.every(({ mode }) => mode === 'passive');
+  return `${limbsName(limbs)}${passive ? ', passive' : ''}`;
+}
+
+/** What a set of limbs is called. @example limbsName(['left-thigh', 'right-thigh']) //=> 'Legs' */
+export function limbsName(limbs: readonly Limb[]): string {
+  const [only, ...others] = limbs;
+  if (!only) return 'Plan';
+  if (others.length === 0) return LIMB_LABELS[only];
+  const kinds = new Set(limbs.map(limbKind));
+  if (kinds.size > 1) return 'Legs and arms';
+  return kinds.has('leg') ? 'Legs' : 'Arms';
+}

@@ -1,0 +1,21 @@
+import { z } from 'zod';
+import { sideSchema } from '../strength/side';
+
+/** Heavy work in one line (rule PRO-4): what, how much of it, and how hard it was. */
+export const heavyWorkChoiceSchema = z.object({
+  exerciseId: z.string().min(1, 'Choose an exercise.'),
+  side: sideSchema,
+  sets: z.number('Enter the sets.').int().min(1, 'At least one set.').max(20, 'At most 20 sets.'),
+  reps: z
+    .number('Enter the repetitions.')
+    .int()
+    .min(1, 'At least one.')
+    .max(30, 'At most 30: more is not heavy.'),
+  loadKg: z.number('Enter the load.').positive('More than nothing.').max(1000, 'At most 1,000 kg.'),
+  /** Of the last set, 0–10; null where nobody said. */
+  effort: z.number().int().min(0).max(10).nullable(),
+});
+export type HeavyWorkChoice = z.infer<typeof heavyWorkChoiceSchema>;
+
+/** Heavy work as it is on record. */
+export type HeavyWork = HeavyWorkChoice & { id: string; atMs: number };

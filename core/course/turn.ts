@@ -1,0 +1,56 @@
+import type { Occasion } from './course-plan';
+import { type Day, WEEKDAY_LABELS, weekdayOf } from './days';
+
+/** When a plan is to be run next, in days from today; null where nobody can say yet. With the reason in words. */
+export type Turn = { inDays: number | null; why: string };
+
+/**
+ * When it is a plan's turn.
+ * @param doneDays days on which it was run, one for each session @param heavyDays days of heavy work
+ * @example turnOf({ kind: 'weekdays', weekdays: [0, 3] }, [], [], dayOf('2026-05-05')) //=> { inDays: 2, why: 'Next on Thu.' }
+ */
+export function turnOf(
+  occasion: Occasion,
+  doneDays: readonly Day[],
+  heavyDays: readonly Day[],
+  today: Day,
+): Turn {
+  const doneToday = doneDays.filter((day) => day === today).length;
+  const last = Math.max(...doneDays.filter((day) => day <= today));
+  switch (occasion.kind) {
+    case 'weekdays':
+      return turnOfWeekdays(occasion.weekdays, doneToday > 0, today);
+    case 'daily':
+      return doneToday < occasion.times
+        ? {
+            inDays: 0,
+            why: occasion.times === 1 ? 'Not yet today.' : `${doneToday} of ${occasion.times} today.`,
+          }
+        : { inDays: 1, why: 'Done for today.' };
+    case 'after-heavy':
+      if (doneToday > 0) return { inDays: null, why: 'Done today.' };
+      return heavyDays.includes(today)
+        ? { inDays: 0, why: 'Heavy work was done today.' }
+        : { inDays: null, why: 'After heavy work; none today.' };
+    case 'any-day':
+      if (doneToday > 0) return { inDays: 1, why: 'Done today.' };
+      return {
+        inDays: 0,
+        why: Number.isFinite(last) ? `Last done ${daysAgoWords(today - last)}.` : 'Not begun yet.',
+      };
+  }
+}
+
+function turnOfWeekdays(weekdays: readonly number[], isDoneToday: boolean, today: Day): Turn {
+  const from = isDoneToday ? 1 : 0;
+  const inDays =
+    from + [0, 1, 2, 3, 4, 5, 6].findIndex((ahead) => weekdays.includes(weekdayOf(today + from + ahead)));
+  const label = WEEKDAY_LABELS[weekdayOf(today + inDays)];
+  return { inDays, why: inDays === 0 ? `It is for ${label}, today.` : `Next on ${label}.` };
+}
+
+const daysAgoWords = (days: number): string => (days === 1 ? 'yesterday' : `${days} days ago`);
+
+/** What is next first; what nobody can say comes last. */
+export const compareTurns = (a: Turn, b: Turn): number =>
+  (a.inDays ?? Number.POSITIVE_INFINITY) - (b.inDays ?? Number.POSITIVE_INFINITY) || 0;

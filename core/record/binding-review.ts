@@ -1,0 +1,67 @@
+import type { Finding } from '../findings/finding';
+import { type Composed, composeSession, UnknownChoice } from '../plan/compose';
+import type { Plan } from '../plan/plan';
+import { planChanges } from '../plan/plan-changes';
+import { newestBy } from '../quantity/newest';
+import { nextSession } from '../review/next-session';
+import { basisOf } from './basis';
+import type { ClientFacts, KitInUse, PrescriptionFact, Role, SessionFact } from './facts';
+import { guardKey } from './recheck';
+
+/**
+ * What the review of a plan's last session still asks before it is run again (rule REV-10): an answer, or a version that the
+ * answer makes; null where it asks nothing. A version comes with what keeps it from being kept at once: hard findings, and
+ * guards that nobody has passed.
+ */
+export type ReviewAsks =
+  | { kind: 'answer'; session: SessionFact }
+  | { kind: 'version'; session: SessionFact; plan: Plan | null; changes: string[]; against: Finding[] };
+
+/** @param role of whoever would sign the version */
+export function whatReviewAsks(
+  prescribed: PrescriptionFact,
+  facts: ClientFacts,
+  kit: KitInUse,
+  role: Role,
+  nowMs: number,
+): ReviewAsks | null {
+  const session = lastOf(prescribed, facts);
+  // Once a version was signed after it, that is the answer.
+  if (!session || !prescribed.versions.includes(session.prescriptionId)) return null;
+  if (!session.reviewed) return { kind: 'answer', session };
+  if (session.answered.every((change) => Object.keys(change).length === 0)) return null;
+  const basis = basisOf(facts, kit, role, nowMs);
+  const made = composeNext(prescribed.plan, session.answered, basis);
+  if ('against' in made) return { kind: 'version', session, plan: null, changes: [], against: made.against };
+  const changes = planChanges(prescribed.plan, made.plan);
+  if (changes.length === 0) return null;
+  const passed = new Set(prescribed.guards.map(guardKey));
+  const against = made.findings.filter(
+    (finding) => finding.level === 'hard' || (finding.level === 'guard' && !passed.has(guardKey(finding))),
+  );
+  return { kind: 'version', session, plan: made.plan, changes, against };
+}
+
+/** The last finished session of a plan, whichever version it ran. */
+const lastOf = ({ coursePlanId }: PrescriptionFact, { sessions }: ClientFacts): SessionFact | undefined =>
+  newestBy(
+    sessions.filter((session) => session.coursePlanId === coursePlanId && session.finishedAtMs !== null),
+    ({ startedAtMs }) => startedAtMs,
+  );
+
+function composeNext(
+  plan: Plan,
+  changes: SessionFact['answered'],
+  basis: ReturnType<typeof basisOf>,
+): Composed | { against: Finding[] } {
+  const { session, notes } = nextSession(plan, changes, basis);
+  const common = { rule: 'REV-10', level: 'hard', subject: 'review' } as const;
+  const remedy = 'Draft it in Prescribe.';
+  if (!session) return { against: [{ ...common, message: notes.join(' '), remedy }] };
+  try {
+    return composeSession(session, basis);
+  } catch (error) {
+    if (!(error instanceof UnknownChoice)) throw error;
+    return { against: [{ ...common, message: error.message, remedy: error.remedy }] };
+  }
+}

@@ -1,0 +1,102 @@
+import { describe, expect, it } from 'vitest';
+import { isoOf, weekdayOf } from '../course/days';
+import { chainOf, linksThatHold } from './chain';
+import type { ClientFacts } from './facts';
+import { nextPlan, plansInForce, whyNotInForce } from './plans-in-force';
+import {
+  daysAgo,
+  NOW_MS,
+  testCoursePlan,
+  testFacts,
+  testKitInUse,
+  testPrescription,
+  testSessionFact,
+} from './record.fixture';
+
+const today = Math.floor(NOW_MS / 86_400_000);
+const weekday = (ahead: number) => weekdayOf(today + ahead);
+
+/** Legs on any day, arms by the weekday, a passive plan daily: three plans with a version each. */
+const several = (changes: Partial<ClientFacts> = {}, armsAhead = 2): ClientFacts =>
+  testFacts({
+    coursePlans: [
+      testCoursePlan(),
+      testCoursePlan({
+        id: 'arms',
+        name: 'Arms',
+        occasion: { kind: 'weekdays', weekdays: [weekday(armsAhead)] },
+      }),
+      testCoursePlan({ id: 'passive', name: 'Passive', occasion: { kind: 'daily', times: 2 } }),
+    ],
+    prescriptions: [
+      testPrescription(),
+      testPrescription({ id: 'rx-arms', coursePlanId: 'arms', atMs: daysAgo(3) }),
+      testPrescription({ id: 'rx-passive', coursePlanId: 'passive', atMs: daysAgo(30) }),
+    ],
+    ...changes,
+  });
+const names = (facts: ClientFacts) => plansInForce(facts, NOW_MS).map(({ coursePlan }) => coursePlan.name);
+
+describe('plans in force (START-2)', () => {
+  it('are several, each with its newest version; what nobody has done yet comes first of those due today', () => {
+    expect(isoOf(today)).toBe('2027-01-15');
+    expect(names(several())).toEqual(['Passive', 'Lower day', 'Arms']);
+    const [passive, lower, arms] = plansInForce(several(), NOW_MS);
+    expect([passive?.turn.why, lower?.turn.why]).toEqual(['0 of 2 today.', 'Last done 5 days ago.']);
+    expect(arms?.turn).toEqual({ inDays: 2, why: 'Next on Sun.' });
+    expect(arms?.prescription.id).toBe('rx-arms');
+  });
+
+  it('change turns as they are done', () => {
+    const twice = [0.1, 0.2].map((days) =>
+      testSessionFact(days, { coursePlanId: 'passive', prescriptionId: 'rx-passive' }),
+    );
+    expect(names(several({ sessions: twice }))).toEqual(['Lower day', 'Passive', 'Arms']);
+    const [done] = plansInForce(several({ sessions: twice }), NOW_MS).slice(1);
+    expect(done?.turn).toEqual({ inDays: 1, why: 'Done for today.' });
+    // Due today by its weekday, and longer ago than the other.
+    expect(names(several({}, 0))).toEqual(['Arms', 'Passive', 'Lower day']);
+  });
+
+  it('do not count while paused, once ended or past their day, or without a version', () => {
+    const one = (change: Partial<ReturnType<typeof testCoursePlan>>) =>
+      names(several({ coursePlans: [testCoursePlan(change)] }));
+    expect(one({})).toEqual(['Lower day']);
+    expect(one({ state: 'paused' })).toEqual([]);
+    expect(one({ state: 'ended' })).toEqual([]);
+    expect(one({ untilMs: NOW_MS })).toEqual(['Lower day']);
+    expect(one({ untilMs: NOW_MS - 1 })).toEqual([]);
+    expect(one({ id: 'unsigned' })).toEqual([]);
+    expect(whyNotInForce(testCoursePlan({ state: 'paused' }), NOW_MS)).toBe('Lower day is paused.');
+    expect(whyNotInForce(testCoursePlan({ state: 'ended' }), NOW_MS)).toBe('Lower day has ended.');
+    expect(whyNotInForce(testCoursePlan({ untilMs: 0 }), NOW_MS)).toContain('until a day that is over');
+  });
+
+  it('are each judged by their own chain', () => {
+    const { plan } = testPrescription();
+    const [exercise] = plan.exercises;
+    const [target] = exercise?.limbs ?? [];
+    if (!exercise || !target) throw new Error('the fixture has an exercise');
+    const onRight = {
+      ...plan,
+      exercises: [{ ...exercise, limbs: [{ ...target, limb: 'right-thigh' as const }] }],
+    };
+    const facts = several({
+      prescriptions: [
+        testPrescription(),
+        testPrescription({ id: 'rx-arms', coursePlanId: 'arms', plan: onRight }),
+      ],
+    });
+    const broken = (id: string) =>
+      linksThatHold(
+        facts,
+        testKitInUse,
+        NOW_MS,
+        facts.prescriptions.find((fact) => fact.id === id),
+      ).map((link) => link.id);
+    expect(broken('rx')).toEqual([]);
+    expect(broken('rx-arms')).toContain('fit');
+    expect(chainOf(facts, testKitInUse, NOW_MS).find(({ id }) => id === 'fit')?.state).toBe('good');
+    expect(nextPlan(facts, NOW_MS)?.coursePlan.id).toBe('lower');
+  });
+});

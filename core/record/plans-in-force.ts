@@ -1,0 +1,59 @@
+import type { CoursePlan } from '../course/course-plan';
+import { dayAt } from '../course/days';
+import { compareTurns, type Turn, turnOf } from '../course/turn';
+import { newest } from '../quantity/newest';
+import type { ClientFacts, PrescriptionFact } from './facts';
+
+/** A plan that may be run: its newest version, and when it is its turn. */
+export type PlanInForce = { coursePlan: CoursePlan; prescription: PrescriptionFact; turn: Turn };
+
+export type PlanFacts = Pick<
+  ClientFacts,
+  'coursePlans' | 'prescriptions' | 'sessions' | 'heavyWork' | 'zoneOffsetMs'
+>;
+
+/**
+ * The plans of a person that count now, the one whose turn it is first; of several, the one that was not done for longest.
+ * A plan that is paused, ended or past its day does not count (rule START-2).
+ */
+export function plansInForce(facts: PlanFacts, nowMs: number): PlanInForce[] {
+  const day = (atMs: number) => dayAt(atMs, facts.zoneOffsetMs);
+  const heavyDays = facts.heavyWork.map(({ atMs }) => day(atMs));
+  return facts.coursePlans
+    .filter((coursePlan) => whyNotInForce(coursePlan, nowMs) === null)
+    .flatMap((coursePlan) => {
+      const prescription = versionInForce(facts, coursePlan.id);
+      if (!prescription) return [];
+      const done = facts.sessions.filter(({ coursePlanId }) => coursePlanId === coursePlan.id);
+      const doneDays = done.map(({ startedAtMs }) => day(startedAtMs));
+      const turn = turnOf(coursePlan.occasion, doneDays, heavyDays, day(nowMs));
+      return [{ coursePlan, prescription, turn, lastMs: Math.max(...done.map((fact) => fact.startedAtMs)) }];
+    })
+    .sort(
+      (a, b) =>
+        compareTurns(a.turn, b.turn) ||
+        compare(a.lastMs, b.lastMs) ||
+        compare(b.prescription.atMs, a.prescription.atMs) ||
+        a.coursePlan.id.localeCompare(b.coursePlan.id),
+    )
+    .map(({ lastMs: _, ...plan }) => plan);
+}
+
+const compare = (a: number, b: number): number => (a === b ? 0 : a - b);
+
+/** The plan that is next. */
+export const nextPlan = (facts: PlanFacts, nowMs: number): PlanInForce | undefined =>
+  plansInForce(facts, nowMs)[0];
+
+/** The newest version of a plan, whether or not it counts. */
+export const versionInForce = (
+  { prescriptions }: Pick<ClientFacts, 'prescriptions'>,
+  id: string,
+): PrescriptionFact | undefined => newest(prescriptions.filter(({ coursePlanId }) => coursePlanId === id));
+
+/** Why a plan does not count now, in words; null where it does. */
+export function whyNotInForce({ name, state, untilMs }: CoursePlan, nowMs: number): string | null {
+  if (state === 'paused') return `${name} is paused.`;
+  if (state === 'ended') return `${name} has ended.`;
+  return untilMs !== null && nowMs > untilMs ? `${name} was to be run until a day that is over.` : null;
+}

@@ -1,0 +1,71 @@
+import { randomUUID } from 'node:crypto';
+import type { Context } from 'hono';
+import type { CoursePlanChoice } from '#core/course/course-plan';
+import type { Finding } from '#core/findings/finding';
+import type { Plan } from '#core/plan/plan';
+import type { PrescriptionFact } from '#core/record/facts';
+import type { Env } from '../context';
+import type { AuditNote } from './audit';
+import { CoursePlanEntity, PrescriptionEntity } from './entities';
+import { withAudit } from './with-audit';
+
+/** A version to keep, signed by whoever works now. */
+export type VersionToKeep = {
+  clientId: string;
+  /** The plan it is a version of, or the one to begin with it. */
+  coursePlan: { id: string } | CoursePlanChoice;
+  plan: Plan;
+  findings: readonly Finding[];
+  overrideReason: string | null;
+  retargets: string | null;
+  changes: readonly string[];
+};
+
+/** Keeps a signed version, and the plan it begins where it is the first. @param note its audit entry, but for the version's id */
+export async function keepVersion(
+  c: Context<Env>,
+  note: Omit<AuditNote, 'subject'>,
+  { coursePlan, ...version }: VersionToKeep,
+): Promise<void> {
+  const [exercise] = version.plan.exercises;
+  const [target] = exercise?.limbs ?? [];
+  if (!exercise || !target) throw new Error('A composed plan has no exercise.');
+  const id = randomUUID();
+  const coursePlanId = 'id' in coursePlan ? coursePlan.id : randomUUID();
+  const detail = { id, coursePlanId, ...note.detail };
+  await withAudit(c, { action: note.action, subject: version.clientId, detail }, (em) => {
+    if (!('id' in coursePlan)) {
+      const { name, occasion, untilMs } = coursePlan;
+      em.create(CoursePlanEntity, {
+        id: coursePlanId,
+        clientId: version.clientId,
+        name,
+        occasion,
+        untilMs,
+        state: 'in-force',
+      });
+    }
+    em.create(PrescriptionEntity, {
+      ...version,
+      id,
+      coursePlanId,
+      findings: [...version.findings],
+      changes: [...version.changes],
+      atMs: c.var.nowMs,
+      signedBy: c.var.practitioner.id,
+      exerciseId: exercise.exerciseId,
+      limb: target.limb,
+    });
+  });
+}
+
+/** Guards that stay passed as they were signed, as the findings they were. */
+export const findingsOf = ({ guards }: PrescriptionFact): Finding[] =>
+  guards.map(({ rule, subject, exerciseIndex }) => ({
+    rule,
+    subject,
+    level: 'guard',
+    message: 'Passed when it was first signed.',
+    remedy: '',
+    ...(exerciseIndex === null ? {} : { exerciseIndex }),
+  }));

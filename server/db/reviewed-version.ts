@@ -1,0 +1,37 @@
+import type { Context } from 'hono';
+import { whatReviewAsks } from '#core/record/binding-review';
+import { versionInForce } from '#core/record/plans-in-force';
+import type { Env } from '../context';
+import { readClient } from './client-facts';
+import { readKit } from './kit';
+import { findingsOf, keepVersion } from './prescriptions';
+import type { SessionHead } from './session-log';
+
+/**
+ * Keeps the version of a plan that the answers to its review make, signed by whoever answered. One that would break a rule,
+ * or pass a guard that nobody has passed, is left to be signed in Prescribe (rule REV-10).
+ */
+export async function keepReviewedVersion(c: Context<Env>, session: SessionHead): Promise<void> {
+  const { em, nowMs, practitioner } = c.var;
+  const { facts } = await readClient(em, session.clientId, nowMs);
+  const fact = facts.sessions.find(({ id }) => id === session.id);
+  const prescribed = fact && versionInForce(facts, fact.coursePlanId);
+  if (!prescribed) return;
+  const asks = whatReviewAsks(prescribed, facts, await readKit(em), practitioner.role, nowMs);
+  if (asks?.kind !== 'version' || asks.session.id !== session.id || !asks.plan || asks.against.length > 0)
+    return;
+  const { plan, changes } = asks;
+  const note = {
+    action: 'prescribed-by-review',
+    detail: { from: prescribed.id, sessionId: session.id, changes },
+  };
+  await keepVersion(c, note, {
+    clientId: session.clientId,
+    coursePlan: { id: prescribed.coursePlanId },
+    plan,
+    findings: findingsOf(prescribed),
+    overrideReason: prescribed.overrideReason,
+    retargets: null,
+    changes,
+  });
+}

@@ -1,0 +1,282 @@
+import { v4 as newId } from 'uuid';
+import { describe, expect, it } from 'vitest';
+import type { ClientRecord } from '#contract/client';
+import type { SessionView } from '#contract/session';
+import { plannedKg } from '#core/plan/plan';
+import { plansInForce } from '#core/record/plans-in-force';
+import type { Change } from '#core/review/change';
+import {
+  type Api,
+  DAY_MS,
+  exerciseFor,
+  NEW_PLAN,
+  nextVersion,
+  prescriptionFor,
+  startApi,
+  WELL,
+} from '../api.fixture';
+import { answerDayAfter, at, measureAgain, planOf, type Ready, ready, train } from '../forbidden.fixture';
+
+const namesInForce = ({ facts, judgedAtMs }: ClientRecord) =>
+  plansInForce(facts, judgedAtMs).map(({ coursePlan }) => coursePlan.name);
+const read = (api: Api, { client }: Ready) => api.get<ClientRecord>(`/clients/${client.id}`);
+
+/** A second plan of the same person: the same exercise, lighter, for other days. */
+const second = (client: ClientRecord) => ({
+  ...prescriptionFor(client, { percentOneRepMax: 20 }),
+  signedFor: { ...NEW_PLAN, name: 'Light day', occasion: { kind: 'after-heavy' } },
+});
+
+/** Two days on, asked and checked: nothing but the review is open. */
+async function nextVisit(api: Api, person: Ready, review: Change | 'unanswered' = 'unanswered') {
+  const view = await train(api, person, [], 2 * DAY_MS, review);
+  await answerDayAfter(api, view, {});
+  await api.post(at(person, 'day-checks'), WELL);
+  return view;
+}
+
+const answer = (view: SessionView, change: Change, atMs: number, declined = false) => ({
+  events: [
+    {
+      type: 'review-answered',
+      exerciseIndex: 0,
+      rule: 'REV-7',
+      answer: declined ? 'declined' : 'edited',
+      change,
+      reason: declined ? 'She wants another week of it.' : 'As we agreed',
+      id: newId(),
+      sessionId: view.id,
+      deviceId: 'plinth',
+      seq: 1,
+      atMs: atMs - 500,
+    },
+  ],
+});
+
+describe('several plans of one person', () => {
+  it('stand beside each other; a signature takes the place of its own plan’s version only', async () => {
+    const api = await startApi();
+    const person = await ready(api);
+    api.clock.nowMs += 1_000;
+    const both = await api.post(at(person, 'prescriptions'), second(person.client));
+    expect(namesInForce(both)).toEqual(['Lower day', 'Light day']);
+    api.clock.nowMs += 1_000;
+    const signed = await api.post(at(person, 'prescriptions'), {
+      ...prescriptionFor(person.client, { percentLop: 38 }),
+      signedFor: nextVersion(person.client),
+    });
+    expect(namesInForce(signed)).toEqual(['Lower day', 'Light day']);
+    const versions = signed.facts.prescriptions.map(({ coursePlanId, changes }) => [
+      coursePlanId === planOf(person),
+      changes,
+    ]);
+    expect(versions.sort()).toEqual([
+      [false, []],
+      [true, ['Knee extension: pressure 40 → 38 % of LOP, 68 → 66 mmHg.']],
+    ]);
+    // Whichever is chosen opens, the one that is not next too.
+    const light = plansInForce(signed.facts, signed.judgedAtMs)[1];
+    const view = await api.post<SessionView>('/sessions', {
+      id: newId(),
+      prescriptionId: light?.prescription.id,
+    });
+    expect(view.plan.exercises.map(({ load }) => plannedKg(load))).toEqual([7.5]);
+  });
+
+  it('are paused and taken up again, renamed, ended; each with its audit entry', async () => {
+    const api = await startApi();
+    const person = await ready(api);
+    const path = at(person, `course-plans/${planOf(person)}`);
+    const paused = await api.post(path, { state: 'paused' }, 'colin');
+    expect([namesInForce(paused), paused.facts.coursePlans.map(({ state }) => state)]).toEqual([
+      [],
+      ['paused'],
+    ]);
+    expect(paused.chain.find(({ id }) => id === 'prescribe')?.state).toBe('missing');
+    const renamed = await api.post(path, {
+      state: 'in-force',
+      name: 'Thursday',
+      occasion: { kind: 'weekdays', weekdays: [3] },
+    });
+    expect(namesInForce(renamed)).toEqual(['Thursday']);
+    const ended = await api.post(path, { state: 'ended' });
+    expect([ended.facts.coursePlans, ended.facts.prescriptions]).toEqual([[], []]);
+    expect((await api.refused(path, { state: 'in-force' })).status).toBe(404);
+    expect((await api.refused(path, {})).status).toBe(400);
+    const kept = await api.sql("select action from audit where action = 'plan-changed'");
+    expect(kept).toHaveLength(3);
+    const gone = { ...prescriptionFor(person.client), signedFor: nextVersion(person.client) };
+    expect((await api.refused(at(person, 'prescriptions'), gone)).status).toBe(404);
+  });
+
+  it('are not prolonged by a coach where a clinician signed until when', async () => {
+    const api = await startApi();
+    const person = await ready(api);
+    const path = at(person, `course-plans/${planOf(person)}`);
+    const untilMs = api.clock.nowMs + 7 * DAY_MS;
+    await api.post(path, { untilMs }, 'colin');
+    for (const longer of [untilMs + 1, null]) {
+      expect((await api.refused(path, { untilMs: longer }, 'colin')).problem.errors).toMatchObject([
+        { rule: 'SCR-4' },
+      ]);
+    }
+    await api.post(path, { untilMs: untilMs - DAY_MS }, 'colin');
+    expect((await api.post(path, { untilMs: null })).facts.coursePlans[0]?.untilMs).toBeNull();
+  });
+});
+
+describe('a review that binds (REV-10)', () => {
+  it('is answered before its plan opens again, and the answer is the next version at once', async () => {
+    const api = await startApi();
+    const person = await ready(api);
+    await api.post(at(person, 'prescriptions'), second(person.client));
+    const view = await nextVisit(api, person);
+    const open = (prescriptionId: string | undefined) =>
+      api.call('POST', '/sessions', { id: newId(), prescriptionId }, 'colin');
+    expect((await open(person.prescriptionId)).body).toMatchObject({ errors: [{ rule: 'REV-10' }] });
+    // Another plan of theirs does not wait for it.
+    const before = await read(api, person);
+    const other = before.facts.prescriptions.find(({ coursePlanId }) => coursePlanId !== planOf(person));
+    expect(before.facts.prescriptions).toHaveLength(2);
+    const lighter = await api.call(
+      'POST',
+      `/sessions/${view.id}/events`,
+      answer(view, { loadSteps: -1 }, api.clock.nowMs),
+      'colin',
+    );
+    expect(lighter.status).toBe(200);
+    const after = await read(api, person);
+    const version = after.facts.prescriptions.find(({ coursePlanId }) => coursePlanId === planOf(person));
+    expect(version).toMatchObject({
+      signedBy: 'colin',
+      changes: [expect.stringMatching(/^Knee extension: load \d.* kg → \d.* kg\.$/)],
+    });
+    expect(after.facts.prescriptions.map(({ id }) => id)).toContain(other?.id);
+    expect((await open(person.prescriptionId)).status).toBe(409);
+    expect((await open(version?.id)).status).toBe(201);
+    const [entry] = await api.sql("select detail from audit where action = 'prescribed-by-review'");
+    expect(JSON.parse(entry?.detail ?? '{}')).toMatchObject({
+      sessionId: view.id,
+      from: person.prescriptionId,
+    });
+  });
+
+  it('keeps the version as it is where the answer changes nothing, or declines', async () => {
+    const api = await startApi();
+    const person = await ready(api);
+    const view = await nextVisit(api, person);
+    await api.post(`/sessions/${view.id}/events`, answer(view, { loadSteps: -1 }, api.clock.nowMs, true));
+    expect((await read(api, person)).facts.prescriptions.map(({ id }) => id)).toEqual([
+      person.prescriptionId,
+    ]);
+    await api.post('/sessions', { id: newId(), prescriptionId: person.prescriptionId });
+  });
+
+  it('waits for a clinician where whoever answered may not sign it, and holds the plan until then', async () => {
+    const api = await startApi();
+    const client = (await ready(api)).client;
+    const passive = {
+      ...prescriptionFor(client),
+      goal: 'passive',
+      exercises: [
+        {
+          ...exerciseFor(client, {
+            exerciseId: 'passive-cuff-leg',
+            protocolId: 'passive-recovery',
+            percentLop: 80,
+            restMs: 60_000,
+          }),
+          load: { kind: 'unweighed', with: 'limb weight only' },
+        },
+      ],
+      signedFor: { ...NEW_PLAN, name: 'Passive' },
+    };
+    api.clock.nowMs += 1_000;
+    const signed = await api.post(`/clients/${client.id}/prescriptions`, passive);
+    const version = signed.facts.prescriptions.find(({ plan }) => plan.goal === 'passive');
+    const person = { client: signed, prescriptionId: version?.id ?? '' };
+    const view = await nextVisit(api, person);
+    await api.call(
+      'POST',
+      `/sessions/${view.id}/events`,
+      answer(view, { pressurePoints: -10 }, api.clock.nowMs),
+      'colin',
+    );
+    const { problem } = await api.refused('/sessions', { id: newId(), prescriptionId: version?.id });
+    expect(problem.errors).toMatchObject([{ rule: 'REV-10' }]);
+    expect(problem.detail).toContain('80 → 70 % of LOP');
+    api.clock.nowMs += 1_000;
+    const [limb] = passive.exercises[0]?.limbs ?? [];
+    const next = await api.post(`/clients/${client.id}/prescriptions`, {
+      ...passive,
+      exercises: passive.exercises.map((exercise) => ({ ...exercise, limbs: [{ ...limb, percentLop: 70 }] })),
+      signedFor: { kind: 'next-version', coursePlanId: version?.coursePlanId },
+    });
+    const now = next.facts.prescriptions.find(({ plan }) => plan.goal === 'passive')?.id;
+    await api.post('/sessions', { id: newId(), prescriptionId: now }, 'colin');
+  });
+
+  it('outlives a re-target: what was answered is applied to the pressures of now', async () => {
+    const api = await startApi();
+    const person = await ready(api);
+    const view = await nextVisit(api, person);
+    await measureAgain(api, person.client, 140);
+    const path = at(person, `prescriptions/${person.prescriptionId}/retarget`);
+    api.clock.nowMs += 1_000;
+    const retargeted = await api.post(path, {}, 'colin');
+    expect(retargeted.facts.prescriptions[0]?.changes).toEqual(['Knee extension: pressure 68 → 52 mmHg.']);
+    const shut = await api.refused('/sessions', {
+      id: newId(),
+      prescriptionId: retargeted.facts.prescriptions[0]?.id,
+    });
+    expect(shut.problem.errors).toMatchObject([{ rule: 'REV-10' }]);
+    api.clock.nowMs += 1_000;
+    await api.post(`/sessions/${view.id}/events`, answer(view, { loadSteps: -1 }, api.clock.nowMs));
+    const [now] = (await read(api, person)).facts.prescriptions;
+    expect(now?.plan.exercises[0]?.limbs[0]).toMatchObject({ percentLop: 40, pressure: { value: 52 } });
+    expect(now?.changes[0]).toContain('load');
+    await api.post('/sessions', { id: newId(), prescriptionId: now?.id });
+  });
+});
+
+describe('heavy work in one line (PRO-4)', () => {
+  const squat = { exerciseId: 'leg-press', side: 'both', sets: 4, reps: 6, loadKg: 120, effort: 8 };
+
+  it('is kept with its day, and makes it the turn of what comes after heavy work', async () => {
+    const api = await startApi();
+    const person = await ready(api);
+    await api.post(at(person, 'prescriptions'), second(person.client));
+    const turns = ({ facts, judgedAtMs }: ClientRecord) =>
+      plansInForce(facts, judgedAtMs).map(({ coursePlan, turn }) => [coursePlan.name, turn.inDays]);
+    const before = await api.post(
+      at(person, 'heavy-work'),
+      { ...squat, atMs: api.clock.nowMs - 2 * DAY_MS },
+      'colin',
+    );
+    expect(turns(before)).toEqual([
+      ['Lower day', 0],
+      ['Light day', null],
+    ]);
+    const today = await api.post(at(person, 'heavy-work'), { ...squat, atMs: api.clock.nowMs - 60_000 });
+    expect(turns(today)).toContainEqual(['Light day', 0]);
+    expect(today.facts.heavyWork).toHaveLength(2);
+    expect(today.facts.heavyWork[0]).toMatchObject(squat);
+  });
+
+  it('is refused tomorrow, of another year, with an exercise nobody knows, or as light as anything', async () => {
+    const api = await startApi();
+    const person = await ready(api);
+    const nowMs = api.clock.nowMs;
+    const wrong = [
+      { ...squat, atMs: nowMs + 60_000 },
+      { ...squat, atMs: nowMs - 300 * DAY_MS },
+      { ...squat, atMs: nowMs, exerciseId: 'levitation' },
+      { ...squat, atMs: nowMs, reps: 31 },
+      { ...squat, atMs: nowMs, loadKg: 0 },
+      { ...squat, atMs: nowMs, sets: 0 },
+    ];
+    for (const body of wrong)
+      expect((await api.refused(at(person, 'heavy-work'), body)).status).toBeGreaterThan(399);
+    expect((await read(api, person)).facts.heavyWork).toEqual([]);
+  });
+});

@@ -1,0 +1,75 @@
+import { randomUUID } from 'node:crypto';
+import { Hono } from 'hono';
+import { type CoursePlanChange, coursePlanChangeSchema, newHeavyWorkSchema } from '#contract/course-plan';
+import type { CoursePlan } from '#core/course/course-plan';
+import { libraryOf } from '#core/protocol/exercises';
+import { SESSIONS_COUNT_MS } from '#core/record/facts';
+import { versionInForce } from '#core/record/plans-in-force';
+import { asClinician } from '../access/practitioner';
+import type { Env } from '../context';
+import { readClient } from '../db/client-facts';
+import { CoursePlanEntity, HeavyWorkEntity } from '../db/entities';
+import { withAudit } from '../db/with-audit';
+import { tellChange } from '../live/tell-change';
+import { notFound, refusedField } from '../problem';
+import { body } from '../validate';
+
+/** The plans of a person as plans: their names, when they are for, whether they count; and the heavy work beside them. */
+export const coursePlanRoutes = new Hono<Env>()
+  .post('/:id/course-plans/:coursePlanId', body(coursePlanChangeSchema), async (c) => {
+    const client = await readClient(c.var.em, c.req.param('id'), c.var.nowMs);
+    const coursePlan = client.facts.coursePlans.find(({ id }) => id === c.req.param('coursePlanId'));
+    if (!coursePlan) throw notFound('This plan');
+    const change = c.req.valid('json');
+    if (prolongs(change, coursePlan) && versionInForce(client.facts, coursePlan.id)?.role === 'clinician') {
+      asClinician(c.var.practitioner, 'prolong a plan that stands on a clinician’s signature');
+    }
+    const next = {
+      name: change.name ?? coursePlan.name,
+      occasion: change.occasion ?? coursePlan.occasion,
+      state: change.state ?? coursePlan.state,
+      untilMs: change.untilMs === undefined ? coursePlan.untilMs : change.untilMs,
+    };
+    const detail = { coursePlanId: coursePlan.id, from: coursePlan, change };
+    await withAudit(c, { action: 'plan-changed', subject: client.id, detail }, (em) =>
+      em.nativeUpdate(CoursePlanEntity, { id: coursePlan.id }, next),
+    );
+    return c.json(await tellChange(c, client.id));
+  })
+
+  .post('/:id/heavy-work', body(newHeavyWorkSchema), async (c) => {
+    const client = await readClient(c.var.em, c.req.param('id'), c.var.nowMs);
+    const work = c.req.valid('json');
+    if (!libraryOf(client.facts.ownExercises)[work.exerciseId]) {
+      throw refusedField(
+        'Unknown exercise',
+        'exerciseId',
+        'PRO-4',
+        'This exercise is not in the library.',
+        'Choose one that is, or add it first.',
+      );
+    }
+    if (work.atMs > c.var.nowMs || work.atMs < c.var.nowMs - SESSIONS_COUNT_MS) {
+      throw refusedField(
+        'When was it?',
+        'atMs',
+        'PRO-4',
+        'Heavy work is kept from half a year ago until now.',
+        'Choose the day it was done.',
+      );
+    }
+    const id = randomUUID();
+    await withAudit(c, { action: 'heavy-work-kept', subject: client.id, detail: { id, ...work } }, (em) => {
+      em.create(HeavyWorkEntity, {
+        id,
+        clientId: client.id,
+        practitionerId: c.var.practitioner.id,
+        ...work,
+      });
+    });
+    return c.json(await tellChange(c, client.id), 201);
+  });
+
+/** Whether a change lets a plan be run for longer than it was to be. */
+const prolongs = ({ untilMs }: CoursePlanChange, coursePlan: CoursePlan): boolean =>
+  untilMs !== undefined && coursePlan.untilMs !== null && (untilMs === null || untilMs > coursePlan.untilMs);
