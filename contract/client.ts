@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import type { Turn } from '#core/course/turn';
 import { shelfLifeSchema } from '#core/occlusion-pressure/shelf-life';
 import { limbSchema } from '#core/quantity/limb';
 import type { ClientFacts } from '#core/record/facts';
@@ -24,8 +25,17 @@ export const liftHoldSchema = z.object({
   reason: z.string().trim().min(1, 'Give the reason for lifting it.').max(400, 'At most 400 characters.'),
 });
 
-/** One line of the roster. */
-export type ClientSummary = { id: string; name: string; story: string; chain: Link[] };
+/** One line of the roster; `next` is the plan whose turn it is, of several, with why. */
+export type ClientSummary = {
+  id: string;
+  name: string;
+  story: string;
+  chain: Link[];
+  next: NextPlan | null;
+};
+
+/** A plan by its name; how many days away its turn is, null where nobody can say; and how many plans are in force. */
+export type NextPlan = { name: string; turn: Turn; plans: number };
 
 /** What of the roster is asked for: people whose name or story has words that begin so, by pages from 0. */
 export const peopleQuerySchema = z.object({

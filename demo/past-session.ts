@@ -85,7 +85,7 @@ export const keptAsItIs = (
             rule: advice.rule,
             answer: 'edited' as const,
             change: {},
-            reason: 'Kept until the next version.',
+            reason: 'Kept until the next version',
             id: uuidFrom(`answer ${exerciseIndex}`, sessionId),
             sessionId,
             deviceId: 'plinth-tablet',

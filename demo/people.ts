@@ -271,7 +271,41 @@ const rufus: DemoPerson = {
     { daysAgo: 20, do: 'session', reps: [30, 15, 15, 15], efforts: [5, 6, 7, 8] },
     { daysAgo: 13, do: 'session', reps: [30, 15, 15, 15], efforts: [4, 5, 6, 6] },
     { daysAgo: 12, do: 'plan', body: (on) => eightWeeks(on) },
-    { daysAgo: 6, do: 'session', reps: [30, 15, 15, 15], efforts: [4, 5, 6, 6] },
+    // Nobody has answered its review yet.
+    { daysAgo: 6, do: 'session', isUnanswered: true, reps: [30, 15, 15, 15], efforts: [4, 5, 6, 6] },
+    ...(['left-arm', 'right-arm'] as const).flatMap((limb): Deed[] => [
+      { daysAgo: 5, do: 'fit', body: { kind: 'cuff', limb, girthCm: 38.5, cuffId: 'arm-l' } },
+      {
+        daysAgo: 5,
+        do: 'measure',
+        body: {
+          limb,
+          position: 'sitting',
+          method: 'doppler',
+          site: 'radial',
+          pumpId: 'hand-pump',
+          readingSchool: 'bracket',
+          trials:
+            limb === 'left-arm' ? [trial(140, 130), trial(140, 132)] : [trial(140, 134), trial(150, 138)],
+        },
+      },
+    ]),
+    { daysAgo: 5, do: 'test', body: { exerciseId: 'elbow-flexion', side: 'both', loadKg: 14, reps: 8 } },
+    {
+      daysAgo: 5,
+      do: 'prescribe',
+      wish: {
+        goal: 'size',
+        limbs: ['left-arm', 'right-arm'],
+        together: true,
+        plan: { name: 'Arms, to finish with', occasion: { kind: 'after-heavy' } },
+      },
+    },
+    {
+      daysAgo: 2,
+      do: 'heavy',
+      body: { exerciseId: 'leg-press', side: 'both', sets: 3, reps: 5, loadKg: 140, effort: 7 },
+    },
   ],
 };
 

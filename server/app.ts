@@ -14,6 +14,7 @@ import { Feed } from './live/feed';
 import { Lines } from './live/lines';
 import { answerProblem, notFound, Problem } from './problem';
 import { clientRoutes } from './routes/clients';
+import { clockRoutes, type MoveClock } from './routes/clock';
 import { coursePlanRoutes } from './routes/course-plans';
 import { deviceRoutes } from './routes/devices';
 import { feedRoutes } from './routes/feed';
@@ -30,6 +31,8 @@ export type AppOptions = {
   /** Wall clock in ms, so that tests can set the day. */
   now: () => number;
   log: Logger;
+  /** Moves that clock on by whole days, in a demonstration only. */
+  moveClock?: MoveClock;
   /** How far ahead of the server's clock an event may be (rule RUN-9). */
   aheadMs?: number;
   /** Folder of the built interface; left out where another server shows it. */
@@ -37,11 +40,10 @@ export type AppOptions = {
 };
 
 /** Typed routes under /api; the web client takes its types from here. */
-const apiRoutes = (now: () => number, aheadMs: number) =>
+const apiRoutes = (now: () => number, aheadMs: number, moveClock: MoveClock | undefined) =>
   new Hono<Env>()
     .get('/health', (c) => c.json({ ok: true }))
-    // Devices learn by it how far their own clock is off (rule RUN-9).
-    .get('/clock', (c) => c.json({ nowMs: now() }))
+    .route('/clock', clockRoutes(now, moveClock))
     .route('/practice', practiceRoutes)
     .route('/clients', clientRoutes)
     .route('/clients', occlusionPressureRoutes)
@@ -60,7 +62,14 @@ const USUAL_AHEAD_MS = RULES['RUN-9'].figures.afterReceiptMs;
 const MOST_BYTES = 2 * 1024 * 1024;
 
 /** The whole HTTP application over one database. */
-export function createApp({ orm, now, log, webRoot, aheadMs = USUAL_AHEAD_MS }: AppOptions): Hono<Env> {
+export function createApp({
+  orm,
+  now,
+  log,
+  webRoot,
+  moveClock,
+  aheadMs = USUAL_AHEAD_MS,
+}: AppOptions): Hono<Env> {
   const app = new Hono<Env>();
   app.use(
     secureHeaders({
@@ -86,7 +95,7 @@ export function createApp({ orm, now, log, webRoot, aheadMs = USUAL_AHEAD_MS }: 
     await next();
   });
   app.use('/api/*', withPractitioner());
-  app.route('/api', apiRoutes(now, aheadMs));
+  app.route('/api', apiRoutes(now, aheadMs, moveClock));
   app.all('/api/*', () => {
     throw notFound('This address');
   });

@@ -3,20 +3,26 @@ import type { MikroORM } from '@mikro-orm/libsql';
 import getPort from 'get-port';
 import { pino } from 'pino';
 import { createApp } from './app';
+import { practiceClock } from './practice-clock';
 
 const USUAL_PORT = 4310;
 
-/** Serves a database by what the environment says (README), and says where; ends with the process’s signals. */
-export async function serveDatabase(orm: MikroORM): Promise<void> {
+/**
+ * Serves a database by what the environment says (README), and says where; ends with the process’s signals.
+ * @param isDemo lets its clock be moved on, so that one can live through weeks
+ */
+export async function serveDatabase(orm: MikroORM, { isDemo = false } = {}): Promise<void> {
   const log = pino(
     { level: process.env.NERVATO_LOG_LEVEL ?? 'info' },
     pino.destination({ dest: 2, sync: true }),
   );
+  const clock = await practiceClock(orm);
   const webRoot = process.env.NERVATO_WEB_ROOT;
   const aheadMs = process.env.NERVATO_CLOCK_AHEAD_MS;
   const app = createApp({
     orm,
-    now: Date.now,
+    now: clock.now,
+    ...(isDemo ? { moveClock: clock.moveOn } : {}),
     log,
     ...(webRoot ? { webRoot } : {}),
     ...(aheadMs ? { aheadMs: Number(aheadMs) } : {}),

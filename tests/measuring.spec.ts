@@ -46,7 +46,7 @@ test('two keys and a simulated limb give its true pressure within the stated unc
   });
   expect(Math.abs(Number(value) - truth.occlusionMmHg)).toBeLessThanOrEqual(Number(uncertainty));
   await page.keyboard.press('Enter');
-  await expect(page.getByRole('heading', { name: 'Load' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Run' })).toBeVisible();
   await expect(page.getByRole('navigation', { name: 'Chain' })).toContainText(
     `${value} ± ${uncertainty} mmHg`,
   );
@@ -81,7 +81,7 @@ test('a round measures several limbs, a quick check confirms, and a leg refuses 
       }
       await page.getByRole('button', { name: /^Record \d/ }).click();
     }
-    await expect(page.getByRole('heading', { name: 'Load' })).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'Run' })).toBeVisible();
   });
 
   await test.step('a quick check within ten', async () => {

@@ -31,7 +31,7 @@ export function turnOf(
       if (doneToday > 0) return { inDays: null, why: 'Done today.' };
       return heavyDays.includes(today)
         ? { inDays: 0, why: 'Heavy work was done today.' }
-        : { inDays: null, why: 'After heavy work; none today.' };
+        : { inDays: null, why: 'None today.' };
     case 'any-day':
       if (doneToday > 0) return { inDays: 1, why: 'Done today.' };
       return {

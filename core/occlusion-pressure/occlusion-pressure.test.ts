@@ -1,10 +1,11 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { otherSide } from '../quantity/limb';
 import { CAREFUL, simulateTrial } from '../simulation/operator';
 import { estimateOcclusionPressure, expandedUncertainty, toHalf } from './estimate';
 import { checkMethod } from './methods';
 import { checkPlausibility, expectedOcclusionPressureMmHg } from './plausibility';
-import { otherSide, roundOf, sideDifferenceWords } from './round';
+import { roundOf, sideDifferenceWords } from './round';
 import { dueAtMs, reasonDue } from './shelf-life';
 import { bracket, checkSteps, readTrial, type Trial, trialSchema } from './trial';
 

@@ -1,4 +1,4 @@
-import { LIMB_LABELS, type Limb, limbSide, type Position } from '../quantity/limb';
+import { LIMB_LABELS, type Limb, otherSide, type Position } from '../quantity/limb';
 import { toDecimals } from '../quantity/rounding';
 
 /** One thing to measure in a round through several limbs and positions. */
@@ -11,10 +11,6 @@ export const roundOf = (limbs: readonly Limb[], positions: readonly Position[]):
   positions.flatMap((position) =>
     ORDER.filter((limb) => limbs.includes(limb)).map((limb) => ({ limb, position })),
   );
-
-/** The same kind of limb on the other side. */
-export const otherSide = (limb: Limb): Limb =>
-  (limbSide(limb) === 'left' ? limb.replace('left', 'right') : limb.replace('right', 'left')) as Limb;
 
 /** "Left thigh is 8 mmHg above right thigh." Never a reason to copy one to the other (rule LOP-4). */
 export function sideDifferenceWords(limb: Limb, thisMmHg: number, otherMmHg: number): string {

@@ -33,3 +33,7 @@ export const limbSide = (limb: Limb): 'left' | 'right' => (limb.startsWith('left
 
 /** How much more upright `a` is than `b`: positive, zero or negative steps. */
 export const uprightness = (a: Position, b: Position): number => POSITIONS.indexOf(a) - POSITIONS.indexOf(b);
+
+/** The same kind of limb on the other side. */
+export const otherSide = (limb: Limb): Limb =>
+  (limbSide(limb) === 'left' ? limb.replace('left', 'right') : limb.replace('right', 'left')) as Limb;

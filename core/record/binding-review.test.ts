@@ -30,10 +30,13 @@ describe('a binding review (REV-10)', () => {
 
   it('speaks of the last session of this plan only, whichever version that stood on the same signature', () => {
     expect(asks({ reviewed: false, coursePlanId: 'arms' })).toBeNull();
-    expect(asks({ reviewed: false, prescriptionId: 'signed before' })).toBeNull();
+    // Signing another version is no answer; once there is one, it changes what it spoke of and nothing later.
+    const earlier = { prescriptionId: 'signed before' };
+    expect(asks({ ...earlier, reviewed: false })).toMatchObject({ kind: 'answer' });
+    expect(asks({ ...earlier, answered: [{ pressurePoints: -10 }] })).toBeNull();
     const prescribed = testPrescription({ versions: ['rx', 'before it was re-targeted'] });
-    const before = { reviewed: false, prescriptionId: 'before it was re-targeted' };
-    expect(asks(before, {}, { prescribed })).toMatchObject({ kind: 'answer' });
+    const before = { answered: [{ pressurePoints: -10 }], prescriptionId: 'before it was re-targeted' };
+    expect(asks(before, {}, { prescribed })).toMatchObject({ kind: 'version' });
     const older = [testSessionFact(2), testSessionFact(5, { reviewed: false })];
     expect(asks({}, { sessions: older })).toBeNull();
   });

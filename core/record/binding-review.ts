@@ -26,10 +26,11 @@ export function whatReviewAsks(
   nowMs: number,
 ): ReviewAsks | null {
   const session = lastOf(prescribed, facts);
-  // Once a version was signed after it, that is the answer.
-  if (!session || !prescribed.versions.includes(session.prescriptionId)) return null;
+  if (!session) return null;
+  // A version signed meanwhile is no answer: nobody has said why it is not what the review asks.
   if (!session.reviewed) return { kind: 'answer', session };
-  if (session.answered.every((change) => Object.keys(change).length === 0)) return null;
+  const isChanged = !prescribed.versions.includes(session.prescriptionId);
+  if (isChanged || session.answered.every((change) => Object.keys(change).length === 0)) return null;
   const basis = basisOf(facts, kit, role, nowMs);
   const made = composeNext(prescribed.plan, session.answered, basis);
   if ('against' in made) return { kind: 'version', session, plan: null, changes: [], against: made.against };

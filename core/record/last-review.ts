@@ -11,6 +11,7 @@ import { liveTimeline } from '../session/live-timeline';
 import { type Totals, totalsOf } from '../session/totals';
 import type { ClientFacts, PrescriptionFact, SessionFact } from './facts';
 import { reviewSession } from './session-review';
+import { type TissueLine, tissueAccount } from './tissue-account';
 
 /** What the forecast learns from: more says no more. */
 const MOST_LEARNT = 6;
@@ -25,8 +26,8 @@ export type LastReview = {
   changes: Change[];
   words: string[];
   seen: Bout[][];
-  /** What the last seven days and the block gave (rule RUN-5). */
-  given: { week: Totals; block: Totals };
+  /** What the last seven days and the block gave, and what the last seven gave each muscle (rules RUN-5, PRO-3). */
+  given: { week: Totals; block: Totals; tissue: TissueLine[] };
 };
 
 /**
@@ -69,7 +70,16 @@ export function lastReview(
   return {
     ...nextTime(past, facts, prescribed, kits, nowMs),
     seen: past.slice(0, MOST_LEARNT).map((session) => doneBouts(session, library)),
-    given: { week: since(weekStartMs(nowMs)), block: since(blockStartMs(facts, nowMs)) },
+    given: {
+      week: since(weekStartMs(nowMs)),
+      block: since(blockStartMs(facts, nowMs)),
+      tissue: tissueAccount(
+        past.filter(({ fact }) => fact.startedAtMs >= weekStartMs(nowMs)),
+        facts.heavyWork.filter(({ atMs }) => atMs >= weekStartMs(nowMs)),
+        library,
+        facts.zoneOffsetMs,
+      ),
+    },
   };
 }
 
@@ -97,7 +107,9 @@ function nextTime(
     const answer = last.state.reviews.find(({ exerciseIndex }) => exerciseIndex === place);
     const accepted = answer && answer.answer !== 'declined' ? tidyChange(answer.change) : {};
     const change = answer ? accepted : advice.change;
-    const answered = answer ? ` ${ANSWERED[answer.answer]}${answer.reason ? `: ${answer.reason}` : ''}.` : '';
+    const answered = answer
+      ? ` ${ANSWERED[answer.answer]}${answer.reason ? `: ${answer.reason.replace(/\.$/, '')}` : ''}.`
+      : '';
     return {
       change,
       words: `${label}: ${changeWords(change)}. ${advice.reason} (${advice.rule})${answered}`,

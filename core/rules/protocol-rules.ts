@@ -42,9 +42,9 @@ export const protocolRules = {
     level: 'guard',
     source: HOUSE,
     by: 'record/how-often.ts checkHowOften',
-    figures: { mostPerWeek: 3, apartDays: 1 },
-    words: ({ mostPerWeek, apartDays }) =>
-      `Two to ${mostPerWeek} sessions a week per muscle group, at least ${24 * apartDays} h apart for the same limbs; more is a guard, judged from opening to opening when a session opens. Passive work may be daily. Blocks last four to twelve weeks.`,
+    figures: { leastPerWeek: 2, mostPerWeek: 3, apartDays: 1 },
+    words: ({ leastPerWeek, mostPerWeek, apartDays }) =>
+      `${leastPerWeek} to ${mostPerWeek} sessions a week per muscle group, at least ${24 * apartDays} h apart for the same limbs; more is a guard, judged from opening to opening when a session opens. Passive work may be daily. Blocks last four to twelve weeks.`,
   }),
   'PRO-4': rule({
     title: 'Beside heavy training',

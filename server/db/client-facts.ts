@@ -4,6 +4,7 @@ import { PAGE_OF_PEOPLE } from '#contract/pages';
 import type { Limb } from '#core/quantity/limb';
 import { chainOf } from '#core/record/chain';
 import { cuffInForce } from '#core/record/in-force';
+import { plansInForce } from '#core/record/plans-in-force';
 import type { Lines } from '../live/lines';
 import { notFound, refusedField } from '../problem';
 import { type ClientRow, NAMED_BY_NOBODY, type Named, READ_AT_ONCE, readFacts } from './read-facts';
@@ -77,11 +78,12 @@ export async function readPeople(
 }
 
 /** The line of the roster of a person. */
-export const lineOf = ({ id, name, story, chain }: ClientRecord): ClientSummary => ({
+export const lineOf = ({ id, name, story, chain, next }: ClientRecord): ClientSummary => ({
   id,
   name,
   story,
   chain,
+  next,
 });
 
 const rowsOf = (rows: readonly unknown[]): ClientRow[] =>
@@ -102,8 +104,12 @@ function recordsOf(
   return rows.flatMap(({ id, name, story }, place) => {
     const own = facts[place];
     if (!own) return [];
-    const chain = chainOf(own, practice.kit, nowMs);
-    return [{ id, name, story, facts: own, chain, judgedAtMs: nowMs, asOf }];
+    const plans = plansInForce(own, nowMs);
+    const chain = chainOf(own, practice.kit, nowMs, plans[0]?.prescription);
+    const next = plans[0]
+      ? { name: plans[0].coursePlan.name, turn: plans[0].turn, plans: plans.length }
+      : null;
+    return [{ id, name, story, facts: own, chain, next, judgedAtMs: nowMs, asOf }];
   });
 }
 

@@ -42,6 +42,8 @@ export const PracticeEntity = defineEntity({
     lengthUnit: p.string().$type<PracticeSettings['lengthUnit']>(),
     phone: p.string(),
     stricter: p.json().$type<Stricter>(),
+    /** How far a demonstration's clock was moved on. */
+    clockAheadMs: p.bigint('number').default(0),
   },
 });
 

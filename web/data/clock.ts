@@ -1,4 +1,5 @@
 import { type ClockSample, clockOffsetMs } from '#core/session/clock-offset';
+import { store } from '../state/store';
 import { api, read } from './api';
 
 const KEPT = 'nervato-clock-offset';
@@ -11,20 +12,31 @@ let offsetMs = Number(localStorage.getItem(KEPT) ?? 0) || 0;
 /** Now by the server's clock, whatever this device's says (rule RUN-9). Everything of a session is stamped and shown by it. */
 export const serverNow = (): number => Date.now() + offsetMs;
 
-/** Learns the offset of this device's clock, now and every few minutes. */
-export function followServerClock(): void {
-  void learn();
-  setInterval(() => void learn(), AGAIN_MS);
-  window.addEventListener('online', () => void learn());
+/** Whether the practice's clock can be moved on: in a demonstration only. */
+export const clockMoves = store(false);
+
+/** Moves a demonstration's clock on, and learns it anew. @throws what the server refuses */
+export async function moveClockOn(days: number): Promise<void> {
+  await read(api.clock.forward.$post({ json: { days } }));
+  await learnClock();
 }
 
-async function learn(): Promise<void> {
+/** Learns the offset of this device's clock, now and every few minutes. */
+export function followServerClock(): void {
+  void learnClock();
+  setInterval(() => void learnClock(), AGAIN_MS);
+  window.addEventListener('online', () => void learnClock());
+}
+
+/** Learns it now. */
+export async function learnClock(): Promise<void> {
   const samples: ClockSample[] = [];
   try {
     for (let i = 0; i < SAMPLES; i += 1) {
       const sentMs = Date.now();
-      const { nowMs } = await read(api.clock.$get());
+      const { nowMs, canMove } = await read(api.clock.$get());
       samples.push({ sentMs, receivedMs: Date.now(), serverMs: nowMs });
+      clockMoves.set(canMove);
     }
   } catch {
     return;

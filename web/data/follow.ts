@@ -2,6 +2,7 @@ import type { QueryClient } from '@tanstack/react-query';
 import type { ClientRecord } from '#contract/client';
 import type { FeedMessage } from '#contract/feed';
 import type { SessionEvent } from '#core/session/events';
+import { learnClock } from './clock';
 import { followFeed } from './feed';
 import { KEYS } from './keys';
 import { dropFinished } from './open-sessions';
@@ -50,6 +51,8 @@ function hear(queries: QueryClient, message: FeedMessage): void {
       break;
     }
     case 'practice':
+      // A demonstration's clock may have been moved on.
+      void learnClock();
       for (const queryKey of [KEYS.practice, KEYS.roster, ['client']]) {
         void queries.invalidateQueries({ queryKey });
       }

@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
+import { usePlanSearch } from './use-plan-in-hand';
 
 /** Heading of a bench: what is done here, in one line. */
 export function BenchHeading({ title, children }: { title: string; children?: ReactNode }) {
@@ -21,12 +22,13 @@ export function FirstDo({
   link: string;
   children: ReactNode;
 }) {
+  const search = usePlanSearch();
   return (
     <p className="notched max-w-prose py-2">
       {children}{' '}
       <Link
         className="font-semibold underline underline-offset-4"
-        to={`/people/${clientId}/${link.toLowerCase()}`}
+        to={`/people/${clientId}/${link.toLowerCase()}${search}`}
       >
         Go to {link}
       </Link>

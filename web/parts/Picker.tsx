@@ -3,11 +3,14 @@ import { useId } from 'react';
 /** One of several, as a list that opens. */
 export function Picker<T extends string>({
   label,
+  hideLabel = false,
   value,
   options,
   onChange,
 }: {
   label: string;
+  /** Kept for screen readers only, where what it is about stands beside it. */
+  hideLabel?: boolean;
   value: T;
   options: readonly { value: T; label: string }[];
   onChange: (value: T) => void;
@@ -15,7 +18,7 @@ export function Picker<T extends string>({
   const id = useId();
   return (
     <div>
-      <label htmlFor={id} className="text-[15px] font-semibold">
+      <label htmlFor={id} className={hideLabel ? 'sr-only' : 'text-[15px] font-semibold'}>
         {label}
       </label>
       <select

@@ -2,10 +2,13 @@ import type { ComponentType } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { useNavigate, useParams } from 'react-router';
 import type { ClientRecord } from '#contract/client';
+import { chainOf } from '#core/record/chain';
 import { LINK_IDS, type LinkId } from '#core/record/link';
+import type { RuleId } from '#core/rules/catalogue';
 import { failureWords } from '../data/api';
-import { useClient } from '../data/queries';
+import { useClient, usePractice } from '../data/queries';
 import { FieldError } from '../parts/Field';
+import { usePlanInHand, usePlanSearch } from '../parts/use-plan-in-hand';
 import { FitBench } from '../views/fit/FitBench';
 import { LoadBench } from '../views/load/LoadBench';
 import { MeasureBench } from '../views/measure/MeasureBench';
@@ -29,9 +32,10 @@ export function PersonSheet() {
   const { clientId = '', bench } = useParams();
   const { data: client, error } = useClient(clientId);
   const navigate = useNavigate();
+  const search = usePlanSearch();
   useHotkeys('g>s,g>f,g>m,g>l,g>p,g>r', (_, { keys }) => {
     const letter = keys?.at(-1) as keyof typeof GO_KEYS | undefined;
-    if (letter) navigate(`/people/${clientId}/${GO_KEYS[letter]}`);
+    if (letter) navigate(`/people/${clientId}/${GO_KEYS[letter]}${search}`);
   });
   if (error)
     return (
@@ -40,6 +44,18 @@ export function PersonSheet() {
       </div>
     );
   if (!client) return <p className="p-6 text-quiet">Reading the record…</p>;
+  return <Sheet key={client.id} client={client} bench={bench} />;
+}
+
+/** The sheet, judged for the plan in hand. */
+function Sheet({ client: known, bench }: { client: ClientRecord; bench: string | undefined }) {
+  const { data: practice } = usePractice();
+  const { inHand, plans } = usePlanInHand(known);
+  const isNext = inHand === undefined || inHand === plans[0];
+  const client =
+    isNext || !practice
+      ? known
+      : { ...known, chain: chainOf(known.facts, practice, known.judgedAtMs, inHand.prescription) };
   const chosen = LINK_IDS.find((id) => id === bench) ?? nextLink(client);
   const Bench = BENCHES[chosen];
   return (
@@ -56,5 +72,12 @@ export function PersonSheet() {
   );
 }
 
-const nextLink = (client: ClientRecord): LinkId =>
-  client.chain.find(({ state }) => state !== 'good')?.id ?? 'run';
+/** What Run itself answers by one key: a plan to re-target, a review to answer. */
+const ANSWERED_IN_RUN: readonly RuleId[] = ['PRS-8', 'REV-10'];
+
+/** The first link that does not hold, where it is mended. */
+function nextLink(client: ClientRecord): LinkId {
+  const link = client.chain.find(({ state }) => state !== 'good');
+  const [rule] = link?.rules ?? [];
+  return link && !(rule && ANSWERED_IN_RUN.includes(rule)) ? link.id : 'run';
+}

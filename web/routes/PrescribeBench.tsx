@@ -1,27 +1,50 @@
+import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import type { ClientRecord } from '#contract/client';
-import { planInForce } from '#core/record/in-force';
+import type { PracticeView } from '#contract/practice';
+import { whatReviewAsks } from '#core/record/binding-review';
 import { measuredStamp } from '#core/record/measured-stamp';
+import { type PlanInForce, whyNotInForce } from '#core/record/plans-in-force';
 import { usePractice } from '../data/queries';
 import { useLastReview } from '../data/use-last-review';
 import { FirstDo } from '../parts/Bench';
 import { Choice } from '../parts/Choice';
+import { LastReview } from '../parts/review/LastReview';
+import { usePlanInHand } from '../parts/use-plan-in-hand';
 import { BlockBench } from '../views/block/BlockBench';
 import { Composer } from '../views/prescribe/Composer';
+import { PlanPicker, PlansAside } from '../views/prescribe/PlanHeader';
+import { useCopied } from '../views/prescribe/use-start';
 
 type Part = 'session' | 'block';
 
 /** The next session, or the weeks it belongs to. */
 export function PrescribeBench({ client }: { client: ClientRecord }) {
   const { data: practice } = usePractice();
-  const review = useLastReview(client.id);
   const [search, setSearch] = useSearchParams();
+  const { inHand, plans, choose } = usePlanInHand(client);
+  const [isChanging, setChanging] = useState(false);
   const part: Part = search.get('part') === 'block' ? 'block' : 'session';
-  if (!practice || !review) return <p className="text-quiet">Reading the last sessions…</p>;
+  if (!practice) return <p className="text-quiet">Reading the practice…</p>;
+  const aside = client.facts.coursePlans.flatMap((coursePlan) => {
+    const why = whyNotInForce(coursePlan, client.judgedAtMs);
+    return why === null ? [] : [{ ...coursePlan, why }];
+  });
   return (
     <section>
       <div className="mb-3 flex flex-wrap items-center justify-between gap-x-8">
-        <h2 className="text-2xl font-semibold">Prescribe</h2>
+        <div className="flex flex-wrap items-center gap-x-6">
+          <h2 className="text-2xl font-semibold">Prescribe</h2>
+          {part === 'session' && plans.length > 0 && (
+            <PlanPicker
+              plans={plans}
+              inHand={inHand}
+              choose={choose}
+              isChanging={isChanging}
+              setChanging={setChanging}
+            />
+          )}
+        </div>
         <Choice
           label="What to plan"
           hideLabel
@@ -40,13 +63,45 @@ export function PrescribeBench({ client }: { client: ClientRecord }) {
       ) : part === 'block' ? (
         <BlockBench client={client} practice={practice} />
       ) : (
-        <Composer
-          key={`${planInForce(client.facts)?.id ?? ''} ${measuredStamp(client.facts)}`}
-          client={client}
-          practice={practice}
-          review={review}
-        />
+        <ComposeInHand client={client} practice={practice} inHand={inHand} isChanging={isChanging} />
       )}
+      <PlansAside client={client} aside={aside} />
     </section>
+  );
+}
+
+/** The composer of the plan in hand, anew for another plan, another version, and what was measured since. */
+function ComposeInHand({
+  client,
+  practice,
+  inHand,
+  isChanging,
+}: {
+  client: ClientRecord;
+  practice: PracticeView;
+  inHand: PlanInForce | undefined;
+  isChanging: boolean;
+}) {
+  const review = useLastReview(client.id, inHand?.coursePlan.id);
+  const copied = useCopied(client);
+  if (!review || copied === undefined) return <p className="text-quiet">Reading the last sessions…</p>;
+  const asks =
+    inHand &&
+    whatReviewAsks(inHand.prescription, client.facts, practice, inHand.prescription.role, client.judgedAtMs);
+  return (
+    <>
+      {asks?.kind === 'answer' && (
+        <div className="mb-6">
+          <LastReview sessionId={asks.session.id} />
+        </div>
+      )}
+      <Composer
+        key={`${inHand?.prescription.id ?? 'new'} ${measuredStamp(client.facts)} ${copied ? JSON.stringify(copied) : ''}`}
+        client={client}
+        practice={practice}
+        review={review}
+        start={{ inHand, isChanging, copied: inHand ? null : copied }}
+      />
+    </>
   );
 }

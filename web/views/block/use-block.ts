@@ -18,18 +18,19 @@ import { limbKind } from '#core/quantity/limb';
 import { newest } from '#core/quantity/newest';
 import { sessionsDone } from '#core/record/basis';
 import { limbInHand } from '#core/record/chain';
-import { planInForce } from '#core/record/in-force';
+import { nextPlan } from '#core/record/plans-in-force';
 import { planningWorker } from '../../workers/planning';
 
 const isoDay = (atMs: number): string => format(atMs, 'yyyy-MM-dd');
 
 /** The wish a new block begins with: two sessions a week on working days, from today. */
 function firstWish(client: ClientRecord, practice: PracticeView): ProgrammeWish {
-  const plan = planInForce(client.facts)?.plan;
+  const prescribed = nextPlan(client.facts, client.judgedAtMs)?.prescription;
+  const plan = prescribed?.plan;
   return {
     goal: plan?.goal ?? 'size',
     schoolId: plan?.schoolId ?? practice.settings.schoolId,
-    limb: limbInHand(client.facts) ?? 'left-thigh',
+    limb: limbInHand(client.facts, prescribed) ?? 'left-thigh',
     startsOn: isoDay(client.judgedAtMs),
     weeks: 8,
     perWeek: 2,

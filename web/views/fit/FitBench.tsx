@@ -13,6 +13,7 @@ import { Button } from '../../parts/Button';
 import { Field, FieldError } from '../../parts/Field';
 import { LimbCross } from '../../parts/LimbCross';
 import { useUnits } from '../../parts/units';
+import { usePlanInHand } from '../../parts/use-plan-in-hand';
 
 const WHERE = {
   arm: 'Just below the armpit, arm hanging relaxed. Never over the elbow or the forearm.',
@@ -29,9 +30,10 @@ const PLACING = [
 /** A limb's girth and the cuff that fits it, or the strap that takes its place. */
 export function FitBench({ client }: { client: ClientRecord }) {
   const navigate = useNavigate();
+  const { inHand } = usePlanInHand(client);
   const { data: practice } = usePractice();
   const { length } = useUnits();
-  const [limb, setLimb] = useState<Limb>(limbInHand(client.facts) ?? 'left-thigh');
+  const [limb, setLimb] = useState<Limb>(limbInHand(client.facts, inHand?.prescription) ?? 'left-thigh');
   const [girth, setGirth] = useState('');
   const [picked, setPicked] = useState<string | null>(null);
   const write = useRecordWrite((json: NewFit) =>

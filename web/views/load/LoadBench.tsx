@@ -3,10 +3,9 @@ import { useForm } from 'react-hook-form';
 import { useNavigate } from 'react-router';
 import type { ClientRecord } from '#contract/client';
 import { type NewStrengthTest, newStrengthTestSchema } from '#contract/measurements';
-import { otherSide } from '#core/occlusion-pressure/round';
 import { isWeighed } from '#core/protocol/exercise';
 import { libraryOf } from '#core/protocol/exercises';
-import { limbKind, limbSide } from '#core/quantity/limb';
+import { limbKind, limbSide, otherSide } from '#core/quantity/limb';
 import { newest } from '#core/quantity/newest';
 import { toNumber } from '#core/quantity/units';
 import { limbInHand } from '#core/record/chain';
@@ -22,8 +21,10 @@ import { ExercisePicker } from '../../parts/ExercisePicker';
 import { Field, FieldError } from '../../parts/Field';
 import { Figure } from '../../parts/Figure';
 import { FindingLine } from '../../parts/FindingLine';
+import { HeavyWorkLine } from '../../parts/HeavyWorkLine';
 import { useUnits } from '../../parts/units';
 import { useGuards } from '../../parts/use-guards';
+import { usePlanInHand } from '../../parts/use-plan-in-hand';
 import { FormulaDots } from './FormulaDots';
 import { TestsOnRecord } from './TestsOnRecord';
 
@@ -35,12 +36,15 @@ const typedWith = (parse: (typed: string) => number) => ({
 /** A strength test and the one-repetition maximum it gives. */
 export function LoadBench({ client }: { client: ClientRecord }) {
   const navigate = useNavigate();
+  const { inHand } = usePlanInHand(client);
   const { mass } = useUnits();
-  const limb = limbInHand(client.facts) ?? 'left-thigh';
+  const limb = limbInHand(client.facts, inHand?.prescription) ?? 'left-thigh';
+  // A limb that has its cuff or strap may be tested, whichever plan is in hand.
+  const kinds = new Set([limb, ...client.facts.fits.map((fit) => fit.limb)].map(limbKind));
   const operated = proceduresInForce(client.facts, client.judgedAtMs).map((procedure) => procedure.limb);
   const library = Object.fromEntries(
     Object.entries(libraryOf(client.facts.ownExercises)).filter(
-      ([, exercise]) => exercise.limbKind === limbKind(limb) && isWeighed(exercise),
+      ([, exercise]) => kinds.has(exercise.limbKind) && isWeighed(exercise),
     ),
   );
   const write = useRecordWrite((json: NewStrengthTest) =>
@@ -51,7 +55,8 @@ export function LoadBench({ client }: { client: ClientRecord }) {
     mode: 'onChange',
     // A side that was operated on is not tested: the other one's stands in (rule LOAD-2).
     defaultValues: {
-      exerciseId: Object.keys(library)[0] ?? 'knee-extension',
+      exerciseId:
+        Object.keys(library).find((id) => library[id]?.limbKind === limbKind(limb)) ?? 'knee-extension',
       side: limbSide(operated.includes(limb) ? otherSide(limb) : limb),
     },
   });
@@ -72,72 +77,77 @@ export function LoadBench({ client }: { client: ClientRecord }) {
     if (record) navigate(`/people/${client.id}/prescribe`);
   });
   return (
-    <form onSubmit={submit} noValidate className="grid gap-8 lg:grid-cols-[24rem_1fr]">
-      <div className="space-y-5">
-        <BenchHeading title="Load">
-          One clean set to failure, 3 to 10 repetitions, or a single one.
-        </BenchHeading>
-        <ExercisePicker
-          library={library}
-          value={values.exerciseId}
-          onChange={(exerciseId) => setValue('exerciseId', exerciseId)}
-        />
-        <Choice
-          label="Side"
-          value={values.side}
-          onChange={(side) => setValue('side', side)}
-          options={[
-            { value: 'left', label: 'Left' },
-            { value: 'right', label: 'Right' },
-            { value: 'both', label: 'Both' },
-          ]}
-        />
-        <div className="grid grid-cols-2 gap-4">
-          <Field
-            label="Load"
-            unit={mass.unit}
-            inputMode="decimal"
-            autoFocus
-            {...register('loadKg', typedWith(mass.parse))}
-            error={formState.errors.loadKg?.message}
+    <>
+      <form onSubmit={submit} noValidate className="grid gap-8 lg:grid-cols-[24rem_1fr]">
+        <div className="space-y-5">
+          <BenchHeading title="Load">
+            One clean set to failure, 3 to 10 repetitions, or a single one.
+          </BenchHeading>
+          <ExercisePicker
+            library={library}
+            value={values.exerciseId}
+            onChange={(exerciseId) => setValue('exerciseId', exerciseId)}
           />
-          <Field
-            label="Repetitions"
-            unit="×"
-            inputMode="numeric"
-            {...register('reps', typedWith(toNumber))}
-            error={formState.errors.reps?.message}
+          <Choice
+            label="Side"
+            value={values.side}
+            onChange={(side) => setValue('side', side)}
+            options={[
+              { value: 'left', label: 'Left' },
+              { value: 'right', label: 'Right' },
+              { value: 'both', label: 'Both' },
+            ]}
           />
+          <div className="grid grid-cols-2 gap-4">
+            <Field
+              label="Load"
+              unit={mass.unit}
+              inputMode="decimal"
+              autoFocus
+              {...register('loadKg', typedWith(mass.parse))}
+              error={formState.errors.loadKg?.message}
+            />
+            <Field
+              label="Repetitions"
+              unit="×"
+              inputMode="numeric"
+              {...register('reps', typedWith(toNumber))}
+              error={formState.errors.reps?.message}
+            />
+          </div>
+          <p className="text-[14px] text-quiet">
+            An injured or post-operative side is not tested: the other side stands in, marked (LOAD-2).
+            {ofOtherSide &&
+              ` On record for the ${ofOtherSide.side}: ${mass.words(ofOtherSide.oneRepMax.value)}.`}
+          </p>
+          {findings.map((finding) => (
+            <FindingLine key={finding.message} finding={finding} />
+          ))}
+          {asked}
+          {write.error && <FieldError>{failureWords(write.error)}</FieldError>}
+          <Button type="submit" kind="main" keyHint="Enter" disabled={write.isPending || !mayPass}>
+            Record test
+          </Button>
         </div>
-        <p className="text-[14px] text-quiet">
-          An injured or post-operative side is not tested: the other side stands in, marked (LOAD-2).
-          {ofOtherSide &&
-            ` On record for the ${ofOtherSide.side}: ${mass.words(ofOtherSide.oneRepMax.value)}.`}
-        </p>
-        {findings.map((finding) => (
-          <FindingLine key={finding.message} finding={finding} />
-        ))}
-        {asked}
-        {write.error && <FieldError>{failureWords(write.error)}</FieldError>}
-        <Button type="submit" kind="main" keyHint="Enter" disabled={write.isPending || !mayPass}>
-          Record test
-        </Button>
+        <div>
+          {result ? (
+            <>
+              <Figure label="One-repetition maximum" derived={result} size="text-6xl" />
+              {test.data &&
+                checkRepsToFailure(test.data.reps).map((finding) => (
+                  <FindingLine key={finding.message} finding={finding} />
+                ))}
+              <FormulaDots oneRepMax={result} />
+            </>
+          ) : (
+            <p className="text-quiet">The seven estimates and their median appear here as you type.</p>
+          )}
+          <TestsOnRecord client={client} />
+        </div>
+      </form>
+      <div className="mt-10">
+        <HeavyWorkLine client={client} />
       </div>
-      <div>
-        {result ? (
-          <>
-            <Figure label="One-repetition maximum" derived={result} size="text-6xl" />
-            {test.data &&
-              checkRepsToFailure(test.data.reps).map((finding) => (
-                <FindingLine key={finding.message} finding={finding} />
-              ))}
-            <FormulaDots oneRepMax={result} />
-          </>
-        ) : (
-          <p className="text-quiet">The seven estimates and their median appear here as you type.</p>
-        )}
-        <TestsOnRecord client={client} />
-      </div>
-    </form>
+    </>
   );
 }

@@ -4,13 +4,15 @@ import { goTo, type Measuring, measuringAt, type Place, startRound } from '#core
 import { LIMB_LABELS, LIMBS, type Limb, POSITIONS } from '#core/quantity/limb';
 import { newest } from '#core/quantity/newest';
 import { limbInHand } from '#core/record/chain';
-import { cuffInForce, planInForce } from '#core/record/in-force';
+import type { PrescriptionFact } from '#core/record/facts';
+import { cuffInForce } from '#core/record/in-force';
 import { toMeasure } from '#core/record/to-measure';
 import { usePractice } from '../../data/queries';
 import { BenchHeading, FirstDo } from '../../parts/Bench';
 import { Choice } from '../../parts/Choice';
 import { LimbCross } from '../../parts/LimbCross';
 import { useDraft } from '../../parts/use-draft';
+import { usePlanInHand, usePlanSearch } from '../../parts/use-plan-in-hand';
 import { KnownPressures } from './KnownPressures';
 import { MeasureCuff } from './MeasureCuff';
 import { RoundPlanner } from './RoundPlanner';
@@ -21,7 +23,12 @@ import { TightnessForm } from './TightnessForm';
 export function MeasureBench({ client }: { client: ClientRecord }) {
   const navigate = useNavigate();
   const { data: practice } = usePractice();
-  const [state, setState] = useDraft<Measuring>(`measuring ${client.id}`, measuringAt(firstPlace(client)));
+  const { inHand } = usePlanInHand(client);
+  const search = usePlanSearch();
+  const [state, setState] = useDraft<Measuring>(
+    `measuring ${client.id}`,
+    measuringAt(firstPlace(client, inHand?.prescription)),
+  );
   const [setup, setSetup] = useDraft<Setup>('measuring set-up', FIRST_SETUP);
   const { limb, position } = state.at;
   const fit = newest(client.facts.fits.filter((fact) => fact.limb === limb));
@@ -30,7 +37,7 @@ export function MeasureBench({ client }: { client: ClientRecord }) {
   const go = (at: Place) => setState(goTo(state, at));
   const saved = (left: Measuring) => {
     setState(left);
-    if (left.queue.length === 0) navigate(`/people/${client.id}/load`);
+    if (left.queue.length === 0) navigate(`/people/${client.id}${search}`);
   };
 
   return (
@@ -93,10 +100,12 @@ export function MeasureBench({ client }: { client: ClientRecord }) {
 }
 
 /** Where measuring begins: what the plan needs and does not have, else what it trains first. */
-function firstPlace(client: ClientRecord): Place {
-  const planned = planInForce(client.facts)?.plan.exercises[0]?.position;
+function firstPlace(client: ClientRecord, prescribed: PrescriptionFact | undefined): Place {
+  const planned = prescribed?.plan.exercises[0]?.position;
   const [due] = planned ? toMeasure(client.facts, client.judgedAtMs) : [];
-  return due ?? { limb: limbInHand(client.facts) ?? 'left-thigh', position: planned ?? 'sitting' };
+  return (
+    due ?? { limb: limbInHand(client.facts, prescribed) ?? 'left-thigh', position: planned ?? 'sitting' }
+  );
 }
 
 function knownPressures(client: ClientRecord): Partial<Record<Limb, string>> {

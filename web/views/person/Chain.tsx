@@ -2,18 +2,20 @@ import { Link } from 'react-router';
 import type { ClientRecord } from '#contract/client';
 import { LINK_LABELS, type LinkId } from '#core/record/link';
 import { Pip } from '../../parts/Pip';
+import { usePlanSearch } from '../../parts/use-plan-in-hand';
 
 const startsWithDigit = (words: string): boolean => /^\d/.test(words);
 
 /** The six links left to right, each with its one number and, where it does not hold, why. */
 export function Chain({ client, chosen }: { client: ClientRecord; chosen: LinkId | null }) {
+  const search = usePlanSearch();
   return (
     <nav aria-label="Chain" className="mt-3 px-6 print:hidden">
       <ol className="grid grid-cols-3 border-y border-ink/40 lg:grid-cols-6">
         {client.chain.map((link) => (
           <li key={link.id} className="border-rule not-last:border-r">
             <Link
-              to={`/people/${client.id}/${link.id}`}
+              to={`/people/${client.id}/${link.id}${search}`}
               aria-current={link.id === chosen ? 'step' : undefined}
               title={link.reason}
               className="block h-full border-b-4 border-transparent px-3 py-2 hover:bg-tint aria-[current=step]:border-plum aria-[current=step]:bg-tint"

@@ -1,9 +1,11 @@
+import { useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import type { ClientRecord } from '#contract/client';
 import type { PracticeView } from '#contract/practice';
+import { type CoursePlanChoice, nameOf } from '#core/course/course-plan';
 import { boutsOf } from '#core/forecast/bouts';
 import { compile } from '#core/plan/compile';
-import { isPostOperativeWork } from '#core/plan/compose';
+import { type Composed, isPostOperativeWork } from '#core/plan/compose';
 import type { LastReview } from '#core/record/last-review';
 import { Button } from '../../parts/Button';
 import { FindingsFor } from '../../parts/FindingLine';
@@ -11,11 +13,13 @@ import { EffortForecast } from './EffortForecast';
 import { ExerciseEditor } from './ExerciseEditor';
 import { ExerciseList } from './ExerciseList';
 import { GivenSoFar } from './GivenSoFar';
+import { PlanHeader } from './PlanHeader';
 import { PlanStrip } from './PlanStrip';
 import { RungCheck } from './RungCheck';
 import { SchoolsTable } from './SchoolsTable';
 import { SignBar } from './SignBar';
 import { useComposer } from './use-composer';
+import type { Start } from './use-start';
 import { WishBar } from './WishBar';
 
 /** The session as it is being made: the wish above, exercises left, the chosen one right, the strip beneath. */
@@ -23,12 +27,17 @@ export function Composer({
   client,
   practice,
   review,
+  start,
 }: {
   client: ClientRecord;
   practice: PracticeView;
   review: LastReview;
+  start: Start;
 }) {
-  const composer = useComposer(client, practice, review);
+  const composer = useComposer(client, practice, review, start);
+  // Its name follows what it trains until somebody gives it another.
+  const [typed, setTyped] = useState<Partial<CoursePlanChoice>>({});
+  const choice = { ...called(start, composer.composed), ...typed };
   const { session, composed, notes, selected, findings, mendOf, mendAt, basis } = composer;
   useHotkeys(
     Array.from({ length: 9 }, (_, i) => `alt+${i + 1}`),
@@ -42,6 +51,14 @@ export function Composer({
   const ofNone = findings.filter(({ exerciseIndex }) => exerciseIndex === undefined);
   return (
     <div className="space-y-4">
+      {(start.isChanging || !start.inHand) && (
+        <PlanHeader
+          client={client}
+          known={start.inHand?.coursePlan}
+          choice={choice}
+          onChoice={(part) => setTyped({ ...typed, ...part })}
+        />
+      )}
       <WishBar composer={composer} practice={practice} />
       {composer.wish.goal === 'rehab' && (
         <RungCheck
@@ -109,9 +126,28 @@ export function Composer({
             )}
           </div>
           <GivenSoFar given={review.given} hasBlock={client.facts.programmes.length > 0} />
-          <SignBar composer={composer} client={client} session={session} />
+          <SignBar
+            composer={composer}
+            client={client}
+            session={session}
+            signedFor={
+              start.inHand
+                ? { kind: 'next-version', coursePlanId: start.inHand.coursePlan.id }
+                : { kind: 'new-plan', ...choice }
+            }
+          />
         </>
       )}
     </div>
   );
+}
+
+/** What the plan is called at first: as it is, as what it is copied from, or after its limbs. */
+function called({ inHand, copied }: Start, composed: Composed | null): CoursePlanChoice {
+  if (inHand) {
+    const { name, occasion, untilMs } = inHand.coursePlan;
+    return { name, occasion, untilMs };
+  }
+  if (copied) return copied.called;
+  return { name: composed ? nameOf(composed.plan) : '', occasion: { kind: 'any-day' }, untilMs: null };
 }

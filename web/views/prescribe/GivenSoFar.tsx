@@ -3,15 +3,17 @@ import type { LastReview } from '#core/record/last-review';
 import type { Totals } from '#core/session/totals';
 import { clock, plain } from '../../parts/format';
 import { useUnits } from '../../parts/units';
+import { TissueTable } from './TissueTable';
 
 /** What was given already, per limb: the last seven days, and the block (rule RUN-5). */
 export function GivenSoFar({ given, hasBlock }: { given: LastReview['given']; hasBlock: boolean }) {
-  if (given.week.sessions === 0 && given.block.sessions === 0) return null;
+  if (given.week.sessions === 0 && given.block.sessions === 0 && given.tissue.length === 0) return null;
   return (
     <section aria-label="Given so far">
       <h3 className="font-semibold">Given so far</h3>
       <Line name="Last seven days" totals={given.week} />
       {hasBlock && <Line name="This block" totals={given.block} />}
+      <TissueTable lines={given.tissue} />
     </section>
   );
 }

@@ -4,7 +4,7 @@ import { useNavigate } from 'react-router';
 import { v4 as newId } from 'uuid';
 import type { ClientRecord } from '#contract/client';
 import type { Template } from '#contract/practice';
-import type { NewPrescription } from '#contract/prescription';
+import type { NewPrescription, SignedFor } from '#contract/prescription';
 import { hardFindings } from '#core/findings/finding';
 import type { SessionChoice } from '#core/plan/choices';
 import { api, failureWords, fieldProblem, read } from '../../data/api';
@@ -13,6 +13,7 @@ import { usePractitioner, useRecordWrite } from '../../data/queries';
 import { Button } from '../../parts/Button';
 import { Field, FieldError } from '../../parts/Field';
 import { useGuards } from '../../parts/use-guards';
+import { planSearch } from '../../parts/use-plan-in-hand';
 import { notify } from '../../state/notices';
 import type { ComposerState } from './use-composer';
 
@@ -21,10 +22,12 @@ export function SignBar({
   composer,
   client,
   session,
+  signedFor,
 }: {
   composer: ComposerState;
   client: ClientRecord;
   session: SessionChoice;
+  signedFor: SignedFor;
 }) {
   const navigate = useNavigate();
   const practitioner = usePractitioner();
@@ -34,11 +37,11 @@ export function SignBar({
   const { mayPass, reason, asked } = useGuards(composer.findings, write.error);
   const hard = hardFindings(composer.findings).length;
   const sign = async () => {
-    const json = { ...session, ...reason };
+    const json = { ...session, ...reason, signedFor };
     const record = await write.mutateAsync(json).catch(() => null);
     if (!record) return;
     composer.clearKept();
-    navigate(`/people/${client.id}/run`);
+    navigate(`/people/${client.id}/run${planSearch(coursePlanSigned(record, client, signedFor))}`);
   };
   return (
     <div className="flex flex-wrap items-end gap-4 border-t border-ink/40 pt-4">
@@ -59,6 +62,13 @@ export function SignBar({
       {write.error && <FieldError>{failureWords(write.error)}</FieldError>}
     </div>
   );
+}
+
+/** The plan that a signature made or went on with. */
+function coursePlanSigned(record: ClientRecord, before: ClientRecord, signedFor: SignedFor): string {
+  if (signedFor.kind === 'next-version') return signedFor.coursePlanId;
+  const known = before.facts.coursePlans.map(({ id }) => id);
+  return record.facts.coursePlans.find(({ id }) => !known.includes(id))?.id ?? '';
 }
 
 function KeepAsTemplate({ session, disabled }: { session: SessionChoice; disabled: boolean }) {

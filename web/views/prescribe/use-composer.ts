@@ -6,21 +6,23 @@ import { applyFix } from '#core/plan/apply-fix';
 import type { ExerciseChoice, SessionChoice } from '#core/plan/choices';
 import { type Basis, type Composed, composeSession, UnknownChoice } from '#core/plan/compose';
 import { type DraftWish, draftSession } from '#core/plan/draft-session';
+import { mirror } from '#core/plan/mirror';
 import type { Plan } from '#core/plan/plan';
 import { fitTemplate } from '#core/plan/template';
 import { readSessionChoice } from '#core/plan/versions/read-plan';
 import type { Limb } from '#core/quantity/limb';
 import { basisOf, isNewcomer } from '#core/record/basis';
 import { limbInHand } from '#core/record/chain';
-import { planInForce } from '#core/record/in-force';
 import type { LastReview } from '#core/record/last-review';
 import { measuredStamp } from '#core/record/measured-stamp';
+import { nextPlan, plansInForce } from '#core/record/plans-in-force';
 import { carryOver, loweredTo } from '#core/review/carry-over';
 import { nextSession } from '#core/review/next-session';
 import { usePractitioner } from '../../data/queries';
 import type { Mend } from '../../parts/FindingLine';
 import { useDraft } from '../../parts/use-draft';
 import { isComplete } from './choices';
+import type { Start } from './use-start';
 
 /** What the draft is asked for, as far as it is chosen in the composer. */
 export type Wish = Pick<DraftWish, 'goal' | 'schoolId' | 'limbs' | 'together' | 'rung' | 'isolatedOnly'>;
@@ -37,6 +39,15 @@ function limbsOf(plan: Plan | undefined, otherwise: Limb): Pick<Wish, 'limbs' | 
   };
 }
 
+/** The limb a new plan begins with: one that was measured and that no plan trains yet, else the one in hand. */
+function firstLimb({ facts, judgedAtMs }: ClientRecord): Limb {
+  const planned = plansInForce(facts, judgedAtMs).flatMap(({ prescription }) =>
+    prescription.plan.exercises.flatMap(({ limbs }) => limbs.map(({ limb }) => limb)),
+  );
+  const free = facts.occlusions.find(({ limb }) => !planned.includes(limb))?.limb;
+  return free ?? limbInHand(facts, nextPlan(facts, judgedAtMs)?.prescription) ?? 'left-thigh';
+}
+
 type Made = { composed: Composed | null; missing: string | null };
 
 /** The composed session; or nothing while a figure is half typed, or what its choices point to is gone from the record. */
@@ -51,18 +62,23 @@ function composeOrSay(session: SessionChoice | null, basis: Basis): Made {
 }
 
 /** The session being composed: choices, what they come to, what the rules find, and how each finding is mended. */
-export function useComposer(client: ClientRecord, practice: PracticeView, review: LastReview) {
+export function useComposer(
+  client: ClientRecord,
+  practice: PracticeView,
+  review: LastReview,
+  { inHand, copied }: Start,
+) {
   const practitioner = usePractitioner();
   const basis: Basis = useMemo(
     () => basisOf(client.facts, practice, practitioner?.role ?? 'coach', client.judgedAtMs),
     [client, practice, practitioner?.role],
   );
-  const last = planInForce(client.facts);
+  const last = inHand?.prescription;
   const newcomer = isNewcomer(client.facts);
   const [wish, setWish] = useState<Wish>(() => ({
     goal: last?.plan.goal ?? 'size',
     schoolId: last?.plan.schoolId ?? practice.settings.schoolId,
-    ...limbsOf(last?.plan, limbInHand(client.facts) ?? 'left-thigh'),
+    ...limbsOf(last?.plan, firstLimb(client)),
     rung: 'isometric',
     isolatedOnly: false,
   }));
@@ -77,13 +93,17 @@ export function useComposer(client: ClientRecord, practice: PracticeView, review
       basis,
     );
   const [kept, setKept, clearKept] = useDraft<SessionChoice | null>(
-    `prescribe ${client.id} ${last?.id ?? ''} ${measuredStamp(client.facts)}`,
+    `prescribe ${client.id} ${last?.id ?? ''} ${copied ? JSON.stringify(copied) : ''} ${measuredStamp(client.facts)}`,
     null,
   );
   const [{ session, notes }, setDraft] = useState(() => {
     const left = kept && readSessionChoice(kept);
     if (left) return { session: left, notes: ['Taken up where it was left.'] };
-    const first = last ? nextSession(last.plan, review.changes, basis) : draftFrom(wish);
+    const first = last
+      ? nextSession(last.plan, review.changes, basis)
+      : copied
+        ? (copied.isMirrored ? mirror : fitTemplate)(copied.session, basis)
+        : draftFrom(wish);
     return { ...first, notes: [...review.words, ...first.notes] };
   });
   const [selected, setSelected] = useState(0);

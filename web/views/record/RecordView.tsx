@@ -6,14 +6,15 @@ import { liveTimeline } from '#core/session/live-timeline';
 import { SIGNS } from '#core/session/signs';
 import { correctedReps, type SetRecord } from '#core/session/state';
 import { useAct } from '../../act/act';
+import { serverNow } from '../../data/clock';
 import type { LiveSession } from '../../data/live-session';
 import { FollowUpForm } from '../../parts/FollowUpForm';
 import { clock, dayAndTime, plain } from '../../parts/format';
 import { OcclusionStrip } from '../../parts/OcclusionStrip';
+import { NextTime } from '../../parts/review/NextTime';
 import { type Measure, useUnits } from '../../parts/units';
 import { DoseFigures } from './DoseFigures';
 import { Happenings } from './Happenings';
-import { NextTime } from './NextTime';
 
 const REASONS = {
   done: 'all done',
@@ -34,7 +35,7 @@ function liftedWords(set: SetRecord, exercise: PlannedExercise | undefined, mass
 /** What happened, done over planned: sets, dose, signs (rule RUN-5). All of it is folded from the log. */
 export function RecordView({ session }: { session: LiveSession }) {
   const { view, state } = session;
-  const timeline = liveTimeline(view.plan, state, state.finishedAtMs ?? Date.now());
+  const timeline = liveTimeline(view.plan, state, state.finishedAtMs ?? serverNow());
   const dose = doseOf(timeline);
   const { mass } = useUnits();
   const planned = compile(view.plan);
@@ -55,7 +56,7 @@ export function RecordView({ session }: { session: LiveSession }) {
         </p>
       </header>
       <OcclusionStrip planned={planned} done={timeline} plan={view.plan} />
-      <NextTime session={session} />
+      <NextTime session={session} act={act} />
       <DoseFigures dose={dose} sets={timeline.sets} plannedReps={doseOf(planned).reps} />
       <table className="w-full max-w-3xl border-t border-ink/40">
         <thead>

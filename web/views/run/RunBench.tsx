@@ -5,10 +5,11 @@ import { v4 as newId } from 'uuid';
 import type { ClientRecord } from '#contract/client';
 import { guardFindings } from '#core/findings/finding';
 import { GOALS } from '#core/plan/goals';
-import { wornLabel } from '#core/plan/plan';
+import { type Plan, wornLabel } from '#core/plan/plan';
 import { LIMB_LABELS } from '#core/quantity/limb';
+import { whatReviewAsks } from '#core/record/binding-review';
 import { sessionToAskAbout } from '#core/record/day-after';
-import { dayCheckInForce, planInForce } from '#core/record/in-force';
+import { dayCheckInForce } from '#core/record/in-force';
 import { LINK_LABELS } from '#core/record/link';
 import { recheck } from '#core/record/recheck';
 import { useAct } from '../../act/act';
@@ -24,8 +25,11 @@ import { FindingLine } from '../../parts/FindingLine';
 import { FollowUpForm } from '../../parts/FollowUpForm';
 import { dayAndTime } from '../../parts/format';
 import { More } from '../../parts/More';
+import { PlanLines } from '../../parts/PlanLines';
 import { PlanSummary } from '../../parts/PlanSummary';
+import { LastReview } from '../../parts/review/LastReview';
 import { useGuards } from '../../parts/use-guards';
+import { planSearch, usePlanInHand } from '../../parts/use-plan-in-hand';
 import { useSpace } from '../../parts/use-space';
 import { Retarget } from './Retarget';
 
@@ -35,7 +39,8 @@ export function RunBench({ client }: { client: ClientRecord }) {
   const navigate = useNavigate();
   const [failure, setFailure] = useState<unknown>(null);
   const [opening, setOpening] = useState(false);
-  const prescription = planInForce(client.facts);
+  const { plans, inHand, choose } = usePlanInHand(client);
+  const prescription = inHand?.prescription;
   const open = client.facts.sessions.find(({ finishedAtMs }) => finishedAtMs === null);
   const { data: practice } = usePractice();
   const held = client.chain.filter(({ id, state }) => id !== 'run' && state !== 'good');
@@ -43,6 +48,10 @@ export function RunBench({ client }: { client: ClientRecord }) {
   const ask = sessionToAskAbout(client.facts, client.judgedAtMs);
   const again =
     prescription && practice ? recheck(prescription, client.facts, practice, client.judgedAtMs) : null;
+  const review =
+    prescription && practice
+      ? whatReviewAsks(prescription, client.facts, practice, prescription.role, client.judgedAtMs)
+      : null;
   const guards = guardFindings(again?.findings ?? []);
   const { mayPass, reason, asked } = useGuards(guards, failure);
   const clear = prescription && !open && held.length === 0 && !ask;
@@ -60,36 +69,41 @@ export function RunBench({ client }: { client: ClientRecord }) {
     }
   };
   useSpace(() => void start());
-  const [exercise, ...others] = prescription?.plan.exercises ?? [];
-  const target = exercise?.limbs[0];
+  // What is answered right here is not said as a way to somewhere else.
+  const answeredHere = review?.kind === 'answer' || (!review && again?.retargetable);
   return (
     <section className="space-y-6">
       <BenchHeading title="Run">
-        {exercise && target
-          ? others.length > 0
-            ? `${1 + others.length} exercises, ${GOALS[prescription?.plan.goal ?? 'size'].label.toLowerCase()}`
-            : `${exercise.label}, ${exercise.position}, ${LIMB_LABELS[target.limb].toLowerCase()} with ${wornLabel(target)}`
-          : 'The session, hands-free.'}
+        {prescription ? planWords(prescription.plan) : 'The session, hands-free.'}
       </BenchHeading>
+      {practice && plans.length > 0 && (
+        <PlanLines client={client} practice={practice} plans={plans} inHand={inHand} choose={choose} />
+      )}
       {/* What must be done first comes first. */}
       {held
-        .filter(({ id }) => !(id === 'prescribe' && again?.retargetable))
+        .filter(({ id }) => !(id === 'prescribe' && answeredHere))
         .map((link) => (
           <FirstDo key={link.id} clientId={client.id} link={LINK_LABELS[link.id]}>
             {link.reason}
           </FirstDo>
         ))}
+      {review?.kind === 'answer' && <LastReview sessionId={review.session.id} />}
       {prescription && again?.retargetable && (
         <Retarget clientId={client.id} prescriptionId={prescription.id} findings={again.findings} />
       )}
       {ask && <DayAfter sessionId={ask.id} />}
       {prescription && <PlanSummary plan={prescription.plan} />}
+      {prescription && prescription.changes.length > 0 && (
+        <p className="text-[15px] text-quiet">
+          This version, signed {dayAndTime(prescription.atMs)}: {prescription.changes.join(' ')}
+        </p>
+      )}
       {prescription && (
         <p className="flex flex-wrap gap-x-6">
           {(['person', 'operator'] as const).map((reader) => (
             <Link
               key={reader}
-              to={`/people/${client.id}/sheet/${reader}`}
+              to={`/people/${client.id}/sheet/${reader}${planSearch(prescription.coursePlanId)}`}
               className="min-h-9 underline underline-offset-4"
             >
               Sheet for the {reader}
@@ -124,6 +138,15 @@ export function RunBench({ client }: { client: ClientRecord }) {
       <PastSessions client={client} />
     </section>
   );
+}
+
+function planWords({ exercises, goal }: Plan): string {
+  const [exercise, ...others] = exercises;
+  const target = exercise?.limbs[0];
+  if (!exercise || !target) return '';
+  return others.length > 0
+    ? `${1 + others.length} exercises, ${GOALS[goal].label.toLowerCase()}`
+    : `${exercise.label}, ${exercise.position}, ${LIMB_LABELS[target.limb].toLowerCase()} with ${wornLabel(target)}`;
 }
 
 /** How the last session was, asked before the next one opens (rule RUN-6). */

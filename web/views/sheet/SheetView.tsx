@@ -1,12 +1,13 @@
 import { useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
-import { Link, useParams } from 'react-router';
-import { planInForce } from '#core/record/in-force';
+import { Link, useParams, useSearchParams } from 'react-router';
+import { plansInForce } from '#core/record/plans-in-force';
 import { failureWords } from '../../data/api';
 import { useClient, usePractice } from '../../data/queries';
 import { Button } from '../../parts/Button';
 import { Choice } from '../../parts/Choice';
 import { FieldError } from '../../parts/Field';
+import { usePlanSearch } from '../../parts/use-plan-in-hand';
 import { OnePage, PAPERS, type Paper } from './OnePage';
 import { OperatorSheet } from './OperatorSheet';
 import { PersonalSheet } from './PersonalSheet';
@@ -14,6 +15,8 @@ import { PersonalSheet } from './PersonalSheet';
 /** The signed prescription on one page, for the person or for who runs the session; printed from here. */
 export function SheetView() {
   const { clientId = '', reader } = useParams();
+  const [search] = useSearchParams();
+  const kept = usePlanSearch();
   const { data: client, error } = useClient(clientId);
   const { data: practice } = usePractice();
   const [paper, setPaper] = useState<Paper>('A4');
@@ -21,7 +24,9 @@ export function SheetView() {
   useHotkeys('p', print);
   if (error) return <FieldError>{failureWords(error)}</FieldError>;
   if (!client || !practice) return <p className="p-6 text-quiet">Reading the record…</p>;
-  const prescription = planInForce(client.facts);
+  const asked = search.get('plan');
+  const plans = plansInForce(client.facts, client.judgedAtMs);
+  const { prescription } = plans.find(({ coursePlan }) => coursePlan.id === asked) ?? plans[0] ?? {};
   if (!prescription) {
     return (
       <p className="p-6">
@@ -36,14 +41,14 @@ export function SheetView() {
   return (
     <div className="h-full overflow-auto print:h-auto print:overflow-visible">
       <nav className="flex flex-wrap items-end gap-6 border-b border-rule p-4 print:hidden">
-        <Link to={`/people/${clientId}/run`} className="min-h-11 py-2 underline underline-offset-4">
+        <Link to={`/people/${clientId}/run${kept}`} className="min-h-11 py-2 underline underline-offset-4">
           Back to {client.name}
         </Link>
         <div className="flex min-h-11 items-center gap-4">
           {(['person', 'operator'] as const).map((value) => (
             <Link
               key={value}
-              to={`/people/${clientId}/sheet/${value}`}
+              to={`/people/${clientId}/sheet/${value}${kept}`}
               aria-current={(reader === 'operator') === (value === 'operator') ? 'page' : undefined}
               className="py-2 aria-[current]:border-b-4 aria-[current]:border-plum aria-[current]:font-semibold"
             >

@@ -6,6 +6,7 @@ import { usePractice } from '../../data/queries';
 import { LongList } from '../../parts/LongList';
 import { Pip } from '../../parts/Pip';
 import { SearchField } from '../../parts/SearchField';
+import { DemoClock } from './DemoClock';
 
 const LINE_PX = 80;
 
@@ -39,6 +40,7 @@ export function Today() {
           Add a person
         </Link>
       </p>
+      <DemoClock />
       <p className="mt-10 max-w-prose text-[14px] text-quiet">
         Nervato is decision support. Follow local policy and licensed practice; the person in front of you
         comes first.
@@ -63,6 +65,11 @@ function NextThing({ person }: { person: ClientSummary | undefined }) {
         <span className="text-[14px] text-quiet">{person.story}</span>
       </span>
       <span className="max-sm:col-span-2 max-sm:row-start-2">
+        {person.next && (person.next.plans > 1 || person.next.turn.inDays !== 0) && (
+          <span className="block">
+            <span className="font-semibold">{person.next.name}:</span> {person.next.turn.why}
+          </span>
+        )}
         {broken ? broken.reason : `Ready. ${prescribed?.reason ?? ''}`}
       </span>
       <span className="flex items-center gap-2 self-start font-semibold">

@@ -4,10 +4,10 @@ import { type Change, changeWords, tidyChange, whyNotChange } from '#core/review
 import type { Recommendation } from '#core/review/review';
 import type { ReviewAnswer } from '#core/session/state';
 import type { Act } from '../../act/act';
-import { Button } from '../../parts/Button';
-import { Choice } from '../../parts/Choice';
-import { Field, FieldError } from '../../parts/Field';
-import { NumberField } from '../../parts/NumberField';
+import { Button } from '../Button';
+import { Choice } from '../Choice';
+import { Field, FieldError } from '../Field';
+import { NumberField } from '../NumberField';
 
 const ANSWERED = { accepted: 'Accepted', edited: 'Edited', declined: 'Declined' } as const;
 
@@ -19,6 +19,7 @@ export function ReviewAnswerForm({
   answer,
   capPercentLop,
   act,
+  isAlone,
 }: {
   plan: Plan;
   exerciseIndex: number;
@@ -26,6 +27,8 @@ export function ReviewAnswerForm({
   answer: ReviewAnswer | undefined;
   capPercentLop: number | null;
   act: Act;
+  /** Whether it is the only exercise: then its answer is the main key. */
+  isAlone: boolean;
 }) {
   const [open, setOpen] = useState<'edited' | 'declined' | null>(null);
   const [change, setChange] = useState<Change>(advice.change);
@@ -53,7 +56,10 @@ export function ReviewAnswerForm({
         </p>
       )}
       <div className="flex flex-wrap gap-2 print:hidden">
-        <Button onClick={() => give('accepted', advice.change, '')}>
+        <Button
+          {...(isAlone && !answer ? { kind: 'main' as const, keyHint: 'A' } : {})}
+          onClick={() => give('accepted', advice.change, '')}
+        >
           Accept<span className="sr-only"> for {label}</span>
         </Button>
         <Button onClick={() => setOpen(open === 'edited' ? null : 'edited')}>

@@ -1,0 +1,34 @@
+import { type Limb, limbKind, limbSide, otherSide } from '../quantity/limb';
+import type { SessionChoice } from './choices';
+import type { Basis } from './compose';
+import type { Draft } from './draft-session';
+import { fitTemplate } from './template';
+
+/**
+ * The same work on the other side, on that side's own pressures and tests: nothing measured is copied (rules LOP-4, LOAD-2).
+ * Work of both limbs at once stays as it is.
+ */
+export function mirror(session: SessionChoice, basis: Basis): Draft {
+  const exercises = session.exercises.map((choice) => ({
+    ...choice,
+    limbs:
+      choice.limbs.length > 1
+        ? choice.limbs
+        : choice.limbs.map((limb) => ({ ...limb, limb: otherSide(limb.limb) })),
+  }));
+  return fitTemplate({ ...session, exercises }, basis);
+}
+
+/** A plan's name for the other side: its limb or side changed where it names one, else marked. */
+export function mirrorName(name: string, limbs: readonly Limb[]): string {
+  const [limb] = limbs;
+  if (!limb) return name;
+  const to = limbSide(otherSide(limb));
+  const side = limbSide(limb);
+  const named = name
+    .replace(new RegExp(`\\b${side}\\b`, 'g'), to)
+    .replace(new RegExp(`\\b${capital(side)}\\b`, 'g'), capital(to));
+  return named === name ? `${name}, ${to} ${limbKind(limb)}` : named;
+}
+
+const capital = (word: string): string => `${word.charAt(0).toUpperCase()}${word.slice(1)}`;

@@ -1,0 +1,111 @@
+import { dayAt } from '../course/days';
+import type { HeavyWork } from '../course/heavy-work';
+import { clip } from '../plan/clip';
+import { doseOf } from '../plan/dose';
+import type { Timeline } from '../plan/timeline';
+import type { Library } from '../protocol/exercises';
+import { LIMBS, type Limb, limbKind, limbSide } from '../quantity/limb';
+import { tidy } from '../quantity/rounding';
+import { RULES } from '../rules/catalogue';
+import { liveTimeline } from '../session/live-timeline';
+import type { Side } from '../strength/side';
+import type { PastSession } from './last-review';
+
+/** What one muscle of one limb was given in a week (rules PRO-3, PRO-4, RUN-5). */
+export type TissueLine = {
+  muscle: string;
+  limb: Limb;
+  /** Days on which it worked, under a cuff or heavily; passive work is none. */
+  days: number;
+  /** Sets of work under a cuff or strap. */
+  sets: number;
+  occludedMs: number;
+  /** Null without a LOP. */
+  percentLopMin: number | null;
+  heavySets: number;
+};
+
+const { leastPerWeek: LEAST, mostPerWeek: MOST } = RULES['PRO-3'].figures;
+
+/**
+ * What each muscle of each limb was given in the sessions and heavy work of some days, the most-worked first. What lies
+ * between the first set of an exercise and that of the next belongs to it (rule RUN-5).
+ */
+export function tissueAccount(
+  past: readonly PastSession[],
+  heavyWork: readonly HeavyWork[],
+  library: Library,
+  zoneOffsetMs: number,
+): TissueLine[] {
+  const lines = new Map<string, TissueLine & { daysSeen: Set<number> }>();
+  const lineOf = (muscle: string, limb: Limb) => {
+    const key = `${muscle} ${limb}`;
+    const known = lines.get(key);
+    if (known) return known;
+    const line = {
+      muscle,
+      limb,
+      days: 0,
+      sets: 0,
+      occludedMs: 0,
+      percentLopMin: null,
+      heavySets: 0,
+      daysSeen: new Set<number>(),
+    };
+    lines.set(key, line);
+    return line;
+  };
+  for (const { plan, state, fact } of past) {
+    const timeline = liveTimeline(plan, state, state.finishedAtMs ?? fact.startedAtMs);
+    plan.exercises.forEach(({ exerciseId, limbs, mode }, place) => {
+      const part = partOf(timeline, place);
+      if (!part) return;
+      const dose = doseOf(part);
+      for (const { limb } of limbs) {
+        const line = lineOf(library[exerciseId]?.muscle ?? exerciseId, limb);
+        const given = dose.limbs.find((one) => one.limb === limb);
+        line.occludedMs += given?.totalOcclusionMs ?? 0;
+        const time = given?.relativePressureTimePercentLopMin ?? null;
+        if (time !== null) line.percentLopMin = tidy((line.percentLopMin ?? 0) + time);
+        if (mode === 'passive') continue;
+        line.sets += part.sets.filter(({ exerciseIndex }) => exerciseIndex === place).length;
+        line.daysSeen.add(dayAt(fact.startedAtMs, zoneOffsetMs));
+      }
+    });
+  }
+  for (const { exerciseId, side, sets, atMs } of heavyWork) {
+    const exercise = library[exerciseId];
+    if (!exercise) continue;
+    for (const limb of limbsOf(side).filter((one) => limbKind(one) === exercise.limbKind)) {
+      const line = lineOf(exercise.muscle, limb);
+      line.heavySets += sets;
+      line.daysSeen.add(dayAt(atMs, zoneOffsetMs));
+    }
+  }
+  return [...lines.values()]
+    .map(({ daysSeen, ...line }) => ({ ...line, days: daysSeen.size }))
+    .sort((a, b) => b.sets + b.heavySets - (a.sets + a.heavySets) || a.muscle.localeCompare(b.muscle));
+}
+
+/** The stretch of a timeline that belongs to an exercise; undefined where no set of it was begun. */
+function partOf(timeline: Timeline, place: number): Timeline | undefined {
+  const own = timeline.sets.filter(({ exerciseIndex }) => exerciseIndex === place);
+  const [first] = own;
+  if (!first) return undefined;
+  const isFirst = timeline.sets.every(({ fromMs }) => fromMs >= first.fromMs);
+  const next = timeline.sets.filter((set) => set.exerciseIndex !== place && set.fromMs > first.fromMs);
+  const toMs = Math.min(timeline.endMs, ...next.map(({ fromMs }) => fromMs));
+  return clip(timeline, isFirst ? 0 : first.fromMs, toMs);
+}
+
+const limbsOf = (side: Side): Limb[] => LIMBS.filter((limb) => side === 'both' || limbSide(limb) === side);
+
+/**
+ * What a week's days say of a muscle: two or three are what works; null where they are that (rule PRO-3).
+ * @example whyOff({ days: 1 }) //=> 'once in seven days; two or three work'
+ */
+export function whyOff({ days }: Pick<TissueLine, 'days'>): string | null {
+  if (days >= LEAST && days <= MOST) return null;
+  const times = days === 0 ? 'not' : days === 1 ? 'once' : `${days} times`;
+  return `${times} in seven days; two or three work`;
+}

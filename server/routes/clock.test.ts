@@ -1,0 +1,41 @@
+import { mkdtempSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { pino } from 'pino';
+import { expect, it } from 'vitest';
+import { PRACTITIONER_HEADER } from '#contract/header';
+import { loadDemo } from '#demo/load';
+import { startApi } from '../api.fixture';
+import { createApp } from '../app';
+import { openDatabase } from '../db/database';
+import { practiceClock } from '../practice-clock';
+
+const DAY_MS = 86_400_000;
+
+it('moves on by days in a demonstration, and stands there after the next start', async () => {
+  const orm = await openDatabase(join(mkdtempSync(join(tmpdir(), 'nervato-')), 'demo.sqlite'));
+  await loadDemo(orm, Date.now());
+  const clock = await practiceClock(orm);
+  const app = createApp({ orm, now: clock.now, moveClock: clock.moveOn, log: pino({ level: 'silent' }) });
+  const ask = async (path: string, json?: object) => {
+    const answer = await app.request(`/api${path}`, {
+      headers: { 'content-type': 'application/json', [PRACTITIONER_HEADER]: 'tobias' },
+      ...(json ? { method: 'POST', body: JSON.stringify(json) } : {}),
+    });
+    return { status: answer.status, body: (await answer.json()) as { nowMs: number; canMove: boolean } };
+  };
+  const before = await ask('/clock');
+  expect(before.body.canMove).toBe(true);
+  const moved = await ask('/clock/forward', { days: 7 });
+  expect(Math.round((moved.body.nowMs - before.body.nowMs) / DAY_MS)).toBe(7);
+  for (const days of [0, -1, 29, 1.5]) expect((await ask('/clock/forward', { days })).status).toBe(400);
+  const later = await practiceClock(orm);
+  expect(Math.round((later.now() - before.body.nowMs) / DAY_MS)).toBe(7);
+  await orm.close();
+});
+
+it('cannot be moved in an ordinary practice', async () => {
+  const api = await startApi();
+  expect(await api.get('/clock')).toMatchObject({ canMove: false });
+  expect((await api.refused('/clock/forward', { days: 1 })).status).toBe(404);
+});

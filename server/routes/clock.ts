@@ -1,0 +1,26 @@
+import { Hono } from 'hono';
+import { z } from 'zod';
+import type { Env } from '../context';
+import { notFound } from '../problem';
+import { body } from '../validate';
+
+/** Moves the practice's clock on by whole days. */
+export type MoveClock = (days: number) => Promise<void>;
+
+const moveOnSchema = z.object({
+  days: z.number('Say how many days.').int().min(1, 'Only forward.').max(28, 'At most four weeks at once.'),
+});
+
+/**
+ * The practice's clock: devices learn by it how far their own is off (rule RUN-9). In a demonstration it can be moved on, so
+ * that one can live through a block; an ordinary practice has no such address.
+ */
+export const clockRoutes = (now: () => number, moveClock: MoveClock | undefined) =>
+  new Hono<Env>()
+    .get('/', (c) => c.json({ nowMs: now(), canMove: moveClock !== undefined }))
+    .post('/forward', body(moveOnSchema), async (c) => {
+      if (!moveClock) throw notFound('This address');
+      await moveClock(c.req.valid('json').days);
+      c.var.feed.publish({ said: 'practice' });
+      return c.json({ nowMs: now(), canMove: true });
+    });

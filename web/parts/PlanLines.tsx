@@ -1,0 +1,82 @@
+import { useHotkeys } from 'react-hotkeys-hook';
+import type { ClientRecord } from '#contract/client';
+import type { PracticeView } from '#contract/practice';
+import { occasionWords } from '#core/course/course-plan';
+import { isMeasured, type Plan, plannedKg } from '#core/plan/plan';
+import { chainOf } from '#core/record/chain';
+import type { LinkState } from '#core/record/link';
+import type { PlanInForce } from '#core/record/plans-in-force';
+import { KeyHint } from './Button';
+import { Pip } from './Pip';
+import { type Measure, useUnits } from './units';
+
+const MOST_KEYS = 9;
+
+/** The plans of a person, the next one first, each with why it is its turn; one is in hand, and is shown in full elsewhere. */
+export function PlanLines({
+  client,
+  practice,
+  plans,
+  inHand,
+  choose,
+}: {
+  client: ClientRecord;
+  practice: PracticeView;
+  plans: readonly PlanInForce[];
+  inHand: PlanInForce | undefined;
+  choose: (coursePlanId: string) => void;
+}) {
+  const { mass } = useUnits();
+  useHotkeys(
+    plans.slice(0, MOST_KEYS).map((_, place) => String(place + 1)),
+    (event) => {
+      const plan = plans[Number(event.key) - 1];
+      if (plan) choose(plan.coursePlan.id);
+    },
+  );
+  return (
+    <ul aria-label="Plans" className="max-w-4xl border-t border-ink/40">
+      {plans.map(({ coursePlan, prescription, turn }, place) => (
+        <li key={coursePlan.id} className="border-b border-rule">
+          <button
+            type="button"
+            aria-pressed={coursePlan.id === inHand?.coursePlan.id}
+            onClick={() => choose(coursePlan.id)}
+            className="grid min-h-12 w-full grid-cols-[auto_1fr_auto] items-center gap-x-4 gap-y-0.5 border-l-4 border-transparent py-2 pl-3 text-left hover:bg-tint aria-pressed:border-plum aria-pressed:bg-tint"
+          >
+            <Pip state={worst(chainOf(client.facts, practice, client.judgedAtMs, prescription))} />
+            <span>
+              <span className="text-lg font-semibold">{coursePlan.name}</span>{' '}
+              <span className="text-[15px] text-quiet">
+                {occasionWords(coursePlan.occasion)}. {turn.why}
+              </span>
+            </span>
+            {plans.length > 1 && place < MOST_KEYS ? <KeyHint>{String(place + 1)}</KeyHint> : <span />}
+            {coursePlan.id !== inHand?.coursePlan.id && (
+              <span className="col-span-2 col-start-2 text-[15px]">{figuresOf(prescription.plan, mass)}</span>
+            )}
+          </button>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+const WORST_FIRST: readonly LinkState[] = ['held', 'missing', 'due', 'good'];
+
+/** How the links before Run stand, as the worst of them does. */
+const worst = (chain: ReturnType<typeof chainOf>): LinkState =>
+  WORST_FIRST.find((state) => chain.some((link) => link.id !== 'run' && link.state === state)) ?? 'good';
+
+/** Each exercise with its pressures and its load. */
+const figuresOf = ({ exercises }: Plan, mass: Measure): string =>
+  exercises
+    .map(({ label, limbs, load }) => {
+      const pressures = limbs.map((target) =>
+        isMeasured(target) ? `${target.pressure.value}` : `mark ${target.mark}`,
+      );
+      const unit = limbs.some(isMeasured) ? ' mmHg' : '';
+      const kg = plannedKg(load);
+      return `${label} ${pressures.join('/')}${unit}${kg === null ? '' : `, ${mass.words(kg)}`}`;
+    })
+    .join(' · ');

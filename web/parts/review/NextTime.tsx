@@ -1,0 +1,95 @@
+import { useHotkeys } from 'react-hotkeys-hook';
+import { reviewSession } from '#core/record/session-review';
+import { changeWords } from '#core/review/change';
+import { RULES } from '#core/rules/catalogue';
+import { limitsInForce } from '#core/screening/clearance';
+import type { Act } from '../../act/act';
+import { type LiveSession, useSession } from '../../data/live-session';
+import { useClient, usePractice } from '../../data/queries';
+import { Button } from '../Button';
+import { ReviewAnswerForm } from './ReviewAnswerForm';
+
+/**
+ * What the session suggests for the next one, with its reason and rule. It waits for an answer: the plan does not open again
+ * before it has one (rule REV-10).
+ */
+export function NextTime({ session: { view, state }, act }: { session: LiveSession; act: Act }) {
+  const { data: client } = useClient(view.clientId);
+  const { data: practice } = usePractice();
+  const { session: before } = useSession(view.idBefore ?? view.id);
+  const isReady = client !== undefined && before !== undefined && practice !== undefined;
+  const advices = isReady
+    ? reviewSession(
+        {
+          plan: view.plan,
+          state,
+          painBefore: view.painBefore,
+          before: view.idBefore ? { plan: before.view.plan, state: before.state } : null,
+        },
+        client.facts,
+        practice.weightKits,
+        client.judgedAtMs,
+      )
+    : [];
+  const done = view.plan.exercises.flatMap((exercise, place) => {
+    const advice = advices[place];
+    const answer = state.reviews.find(({ exerciseIndex }) => exerciseIndex === place);
+    return advice ? [{ exercise, place, advice, answer }] : [];
+  });
+  const open = done.filter(({ answer }) => !answer);
+  const acceptAll = () => {
+    for (const { place, advice } of open) {
+      act({
+        do: 'answer-review',
+        exerciseIndex: place,
+        rule: advice.rule,
+        answer: 'accepted',
+        change: advice.change,
+        reason: '',
+      });
+    }
+  };
+  useHotkeys('a', acceptAll, { enabled: open.length > 0 });
+  if (!isReady || done.length === 0) return null;
+  const cap = limitsInForce(client.facts.clearances, client.judgedAtMs).maxPercentLop;
+  return (
+    <section aria-label="Next time" className="space-y-2 border-l-4 border-plum pl-4">
+      <h2 className="text-[14px] text-quiet">Next time</h2>
+      {done.map(({ exercise, place, advice: { change, reason, rule }, advice, answer }) => (
+        <div key={place}>
+          <p className="text-2xl font-semibold first-letter:uppercase">
+            {done.length > 1 && `${exercise.label}: `}
+            {changeWords(change)}
+          </p>
+          <p>
+            {reason}{' '}
+            <abbr className="text-[13px] no-underline" title={RULES[rule].text}>
+              {rule}
+            </abbr>
+          </p>
+          <ReviewAnswerForm
+            plan={view.plan}
+            exerciseIndex={place}
+            advice={advice}
+            answer={answer}
+            capPercentLop={cap}
+            act={act}
+            isAlone={done.length === 1}
+          />
+        </div>
+      ))}
+      {open.length > 0 && (
+        <p className="flex flex-wrap items-center gap-x-4 gap-y-2 print:hidden">
+          {done.length > 1 && (
+            <Button kind="main" keyHint="A" onClick={acceptAll}>
+              Accept all
+            </Button>
+          )}
+          <span className="text-[15px] text-quiet">
+            The answer makes the next version of the plan; it is asked before the plan opens again.
+          </span>
+        </p>
+      )}
+    </section>
+  );
+}

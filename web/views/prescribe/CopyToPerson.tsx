@@ -1,0 +1,43 @@
+import { Popover } from 'radix-ui';
+import { useState } from 'react';
+import { usePeople } from '../../data/people';
+import { SearchField } from '../../parts/SearchField';
+
+const MOST = 6;
+
+/** Finds the person a plan is copied to; theirs are the pressures and tests it then goes by. */
+export function CopyToPerson({ className, take }: { className: string; take: (clientId: string) => void }) {
+  const [search, setSearch] = useState('');
+  const { at, total } = usePeople(search.trim(), { first: 0, last: MOST - 1 });
+  const people = Array.from({ length: MOST }, (_, place) => at(place)).filter(
+    (person) => person !== undefined,
+  );
+  return (
+    <Popover.Root>
+      <Popover.Trigger className={className}>Copy to another person</Popover.Trigger>
+      <Popover.Portal>
+        <Popover.Content
+          align="start"
+          sideOffset={4}
+          className="z-40 w-80 rounded-sm border border-ink bg-paper p-3"
+        >
+          <SearchField label="Find the person" value={search} onChange={setSearch} />
+          {total === 0 && <p className="mt-2">Nobody’s name or story begins so.</p>}
+          <ul className="mt-2">
+            {people.map((person) => (
+              <li key={person.id}>
+                <button
+                  type="button"
+                  onClick={() => take(person.id)}
+                  className="min-h-11 w-full px-2 text-left hover:bg-tint"
+                >
+                  {person.name}
+                </button>
+              </li>
+            ))}
+          </ul>
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
+  );
+}

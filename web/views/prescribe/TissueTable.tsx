@@ -1,0 +1,51 @@
+import { LIMB_LABELS } from '#core/quantity/limb';
+import { type TissueLine, whyOff } from '#core/record/tissue-account';
+import { clock, plain } from '../../parts/format';
+
+const number = 'figures py-1 pr-6 text-right';
+
+/** What each muscle of each limb was given in the last seven days, and where that is off two or three (rule PRO-3). */
+export function TissueTable({ lines }: { lines: readonly TissueLine[] }) {
+  if (lines.length === 0) return null;
+  return (
+    <table className="mt-2 text-[15px]">
+      <caption className="text-left text-[14px] text-quiet">By muscle, the last seven days</caption>
+      <thead>
+        <tr className="border-b border-ink/40 text-left">
+          {['Muscle', 'Days', 'Sets', 'Occluded', '%LOP·min', 'Heavy sets'].map((label, place) => (
+            <th
+              key={label}
+              scope="col"
+              className={`py-1 pr-6 font-semibold ${place > 0 ? 'text-right' : ''}`}
+            >
+              {label}
+            </th>
+          ))}
+          <th scope="col">
+            <span className="sr-only">What it says</span>
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {lines.map((line) => {
+          const off = whyOff(line);
+          return (
+            <tr key={`${line.muscle} ${line.limb}`} className="border-b border-rule">
+              <th scope="row" className="py-1 pr-6 text-left font-normal first-letter:uppercase">
+                {line.muscle}, {LIMB_LABELS[line.limb].toLowerCase()}
+              </th>
+              <td className={number}>{line.days}</td>
+              <td className={number}>{line.sets}</td>
+              <td className={number}>{clock(line.occludedMs)}</td>
+              <td className={number}>{line.percentLopMin === null ? '–' : plain(line.percentLopMin, 0)}</td>
+              <td className={number}>{line.heavySets === 0 ? '–' : line.heavySets}</td>
+              <td>
+                {off && <span className="notched text-[14px] text-ochre first-letter:uppercase">{off}</span>}
+              </td>
+            </tr>
+          );
+        })}
+      </tbody>
+    </table>
+  );
+}
