@@ -37,6 +37,12 @@ export const exerciseSchema = z.object({
 });
 export type Exercise = z.infer<typeof exerciseSchema>;
 
+/**
+ * The muscles a muscle group is made of, so that each is counted for itself (rule PRO-3).
+ * @example musclesOf('quadriceps and buttock') //=> ['quadriceps', 'buttock']
+ */
+export const musclesOf = (group: string): string[] => group.split(/ and |, /);
+
 const WEIGHED: readonly Equipment[] = ['stack', 'dumbbells', 'bar', 'ankle-weights'];
 
 /** Whether a one-repetition maximum in kg makes sense for it (rule LOAD-1). */

@@ -36,7 +36,9 @@ describe('how often (PRO-3)', () => {
     const worked = (exerciseId: string, mode: 'resistance' | 'passive' = 'resistance') =>
       [2, 4, 6].map((days) => session(days, { worked: [{ exerciseId, limbs: ['right-thigh'], mode }] }));
     expect(said(...worked('knee-extension'))).toEqual([WEEK]);
-    expect(said(...worked('leg-curl'))).toEqual([]);
+    expect(said(...worked('leg-curl-lying'))).toEqual([]);
+    // A compound exercise counts for each of its muscles.
+    expect(said(...worked('leg-press'))).toEqual([WEEK]);
     expect(said(...worked('knee-extension', 'passive'))).toEqual([]);
     const passive = composeSession(
       {

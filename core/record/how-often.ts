@@ -1,6 +1,7 @@
 import type { Finding } from '../findings/finding';
 import type { Basis, SessionDone } from '../plan/compose';
 import type { Plan, PlannedExercise } from '../plan/plan';
+import { musclesOf } from '../protocol/exercise';
 import { type Limb, limbKind } from '../quantity/limb';
 import { MS_PER_DAY } from '../quantity/units';
 import { RULES } from '../rules/catalogue';
@@ -39,27 +40,33 @@ function checkWeek(
   done: readonly SessionDone[],
   { library }: Basis,
 ): Finding[] {
-  const keyOf = (exerciseId: string, limbs: readonly Limb[]): string | null =>
-    limbs[0] ? `${library[exerciseId]?.muscle ?? exerciseId} ${limbKind(limbs[0])}` : null;
-  const over = moved.find(({ exerciseId, limbs }) => {
-    const key = keyOf(
-      exerciseId,
-      limbs.map(({ limb }) => limb),
+  const keysOf = (exerciseId: string, limbs: readonly Limb[]): string[] =>
+    musclesOf(library[exerciseId]?.muscle ?? exerciseId).flatMap((muscle) =>
+      limbs.slice(0, 1).map((limb) => `${muscle} ${limbKind(limb)}`),
     );
-    const sessions = done.filter(({ worked }) =>
-      worked.some(
-        (one) => one.mode !== 'passive' && key !== null && keyOf(one.exerciseId, one.limbs) === key,
+  const trained = done.map(
+    ({ worked }) =>
+      new Set(
+        worked
+          .filter(({ mode }) => mode !== 'passive')
+          .flatMap(({ exerciseId, limbs }) => keysOf(exerciseId, limbs)),
       ),
-    );
-    return sessions.length >= MOST_PER_WEEK;
-  });
+  );
+  const over = moved
+    .flatMap(({ exerciseId, limbs }) =>
+      keysOf(
+        exerciseId,
+        limbs.map(({ limb }) => limb),
+      ),
+    )
+    .find((key) => trained.filter((keys) => keys.has(key)).length >= MOST_PER_WEEK);
   if (!over) return [];
   return [
     {
       rule: 'PRO-3',
       level: 'guard',
       subject: 'howOften',
-      message: `The ${library[over.exerciseId]?.muscle ?? over.label} was trained ${MOST_PER_WEEK} times in the last seven days already.`,
+      message: `The ${over.replace(/ (arm|leg)$/, '')} was trained ${MOST_PER_WEEK} times in the last seven days already.`,
       remedy: 'Wait, or have a clinician give the reason.',
     },
   ];

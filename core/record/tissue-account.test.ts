@@ -88,6 +88,12 @@ describe('the tissue account (PRO-3, PRO-4, RUN-5)', () => {
     const left = tissueAccount([], [heavy({ side: 'left', sets: 3 })], library, 0);
     expect(left.map(({ limb, percentLopMin }) => [limb, percentLopMin])).toEqual([['left-thigh', null]]);
     expect(tissueAccount([], [heavy({ exerciseId: 'gone' })], library, 0)).toEqual([]);
+    // A compound exercise counts for each of its muscles.
+    const press = tissueAccount([], [heavy({ exerciseId: 'leg-press', side: 'left' })], library, 0);
+    expect(press.map(({ muscle, heavySets }) => [muscle, heavySets])).toEqual([
+      ['buttock', 4],
+      ['quadriceps', 4],
+    ]);
   });
 
   it('says when a week is off: two or three work', () => {

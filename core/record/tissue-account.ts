@@ -3,6 +3,7 @@ import type { HeavyWork } from '../course/heavy-work';
 import { clip } from '../plan/clip';
 import { doseOf } from '../plan/dose';
 import type { Timeline } from '../plan/timeline';
+import { musclesOf } from '../protocol/exercise';
 import type { Library } from '../protocol/exercises';
 import { LIMBS, type Limb, limbKind, limbSide } from '../quantity/limb';
 import { tidy } from '../quantity/rounding';
@@ -61,9 +62,9 @@ export function tissueAccount(
       const part = partOf(timeline, place);
       if (!part) return;
       const dose = doseOf(part);
-      for (const { limb } of limbs) {
-        const line = lineOf(library[exerciseId]?.muscle ?? exerciseId, limb);
-        const given = dose.limbs.find((one) => one.limb === limb);
+      const muscles = musclesOf(library[exerciseId]?.muscle ?? exerciseId);
+      for (const line of limbs.flatMap(({ limb }) => muscles.map((muscle) => lineOf(muscle, limb)))) {
+        const given = dose.limbs.find(({ limb }) => limb === line.limb);
         line.occludedMs += given?.totalOcclusionMs ?? 0;
         const time = given?.relativePressureTimePercentLopMin ?? null;
         if (time !== null) line.percentLopMin = tidy((line.percentLopMin ?? 0) + time);
@@ -76,8 +77,9 @@ export function tissueAccount(
   for (const { exerciseId, side, sets, atMs } of heavyWork) {
     const exercise = library[exerciseId];
     if (!exercise) continue;
-    for (const limb of limbsOf(side).filter((one) => limbKind(one) === exercise.limbKind)) {
-      const line = lineOf(exercise.muscle, limb);
+    const limbs = limbsOf(side).filter((limb) => limbKind(limb) === exercise.limbKind);
+    const muscles = musclesOf(exercise.muscle);
+    for (const line of limbs.flatMap((limb) => muscles.map((muscle) => lineOf(muscle, limb)))) {
       line.heavySets += sets;
       line.daysSeen.add(dayAt(atMs, zoneOffsetMs));
     }

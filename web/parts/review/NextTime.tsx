@@ -54,7 +54,14 @@ export function NextTime({ session: { view, state }, act }: { session: LiveSessi
   const cap = limitsInForce(client.facts.clearances, client.judgedAtMs).maxPercentLop;
   return (
     <section aria-label="Next time" className="space-y-2 border-l-4 border-plum pl-4">
-      <h2 className="text-[14px] text-quiet">Next time</h2>
+      <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
+        <h2 className="text-[14px] text-quiet">Next time</h2>
+        {open.length > 0 && done.length > 1 && (
+          <Button kind="main" keyHint="A" className="print:hidden" onClick={acceptAll}>
+            Accept all
+          </Button>
+        )}
+      </div>
       {done.map(({ exercise, place, advice: { change, reason, rule }, advice, answer }) => (
         <div key={place}>
           <p className="text-2xl font-semibold first-letter:uppercase">
@@ -79,15 +86,8 @@ export function NextTime({ session: { view, state }, act }: { session: LiveSessi
         </div>
       ))}
       {open.length > 0 && (
-        <p className="flex flex-wrap items-center gap-x-4 gap-y-2 print:hidden">
-          {done.length > 1 && (
-            <Button kind="main" keyHint="A" onClick={acceptAll}>
-              Accept all
-            </Button>
-          )}
-          <span className="text-[15px] text-quiet">
-            The answer makes the next version of the plan; it is asked before the plan opens again.
-          </span>
+        <p className="text-[15px] text-quiet print:hidden">
+          The answer makes the next version of the plan; it is asked before the plan opens again.
         </p>
       )}
     </section>

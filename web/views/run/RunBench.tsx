@@ -92,12 +92,12 @@ export function RunBench({ client }: { client: ClientRecord }) {
         <Retarget clientId={client.id} prescriptionId={prescription.id} findings={again.findings} />
       )}
       {ask && <DayAfter sessionId={ask.id} />}
-      {prescription && <PlanSummary plan={prescription.plan} />}
       {prescription && prescription.changes.length > 0 && (
         <p className="text-[15px] text-quiet">
           This version, signed {dayAndTime(prescription.atMs)}: {prescription.changes.join(' ')}
         </p>
       )}
+      {prescription && <PlanSummary plan={prescription.plan} />}
       {prescription && (
         <p className="flex flex-wrap gap-x-6">
           {(['person', 'operator'] as const).map((reader) => (
