@@ -5,9 +5,12 @@ import type { ClientRecord } from '#contract/client';
 import { PRACTITIONER_HEADER } from '#contract/header';
 import type { NewPrescription } from '#contract/prescription';
 import { limbsName } from '#core/course/course-plan';
+import { dayAt, isoOf } from '#core/course/days';
+import { placeBlock } from '#core/course/place-block';
 import { draftSession } from '#core/plan/draft-session';
 import { newest } from '#core/quantity/newest';
 import { basisOf } from '#core/record/basis';
+import { blockPlansOf } from '#core/record/block-in-force';
 import type { ClientFacts } from '#core/record/facts';
 import { plansInForce } from '#core/record/plans-in-force';
 import { reviewSession } from '#core/record/session-review';
@@ -121,9 +124,14 @@ async function play(deed: Deed, record: ClientRecord, { clock, get, post }: Worl
       await tell([dayAfterEvent(id, atMs + MS_PER_DAY)]);
       return get(base);
     }
-    case 'plan': {
-      const isoDay = new Date(atMs).toISOString().slice(0, 10);
-      return post(`${base}/programmes`, deed.body(isoDay));
+    case 'block': {
+      const plans = blockPlansOf(record.facts);
+      const wish = deed.wish(isoOf(dayAt(atMs, record.facts.zoneOffsetMs)), plans[0]?.id ?? '');
+      const sessions = placeBlock(wish, plans).sessions;
+      return post(`${base}/blocks`, {
+        wish,
+        sessions: sessions.map(({ day, coursePlanId }) => ({ day: isoOf(day), coursePlanId })),
+      });
     }
     case 'confirm': {
       const occlusionId = newest(record.facts.occlusions)?.id;

@@ -8,12 +8,9 @@ import type {
   NewStrengthTest,
   NewTightness,
 } from '#contract/measurements';
-import type { NewProgramme } from '#contract/programme';
+import type { BlockWish } from '#core/course/block';
 import type { CoursePlanChoice } from '#core/course/course-plan';
-import { isoOf } from '#core/course/days';
 import type { HeavyWorkChoice } from '#core/course/heavy-work';
-import { placeSessions } from '#core/course/place-sessions';
-import { constraintsOf } from '#core/course/programme';
 import type { ShelfLife } from '#core/occlusion-pressure/shelf-life';
 import type { GoalId } from '#core/plan/goals';
 import type { TempoId } from '#core/protocol/protocols';
@@ -42,7 +39,7 @@ export type Deed = { daysAgo: number } & (
   | { do: 'keep-for'; body: { shelfLife: ShelfLife } }
   | { do: 'test'; body: NewStrengthTest }
   | { do: 'prescribe'; wish: PrescribeWish }
-  | { do: 'plan'; body: (isoDay: string) => NewProgramme }
+  | { do: 'block'; wish: (isoDay: string, coursePlanId: string) => BlockWish }
   | { do: 'heavy'; body: HeavyWorkChoice }
   | { do: 'session'; plan?: string; isUnanswered?: true; reps: number[]; efforts: number[] }
 );
@@ -224,24 +221,17 @@ const leocadia: DemoPerson = {
   ],
 };
 
-/** Mondays and Thursdays for eight weeks, from the day it was planned. */
-function eightWeeks(startsOn: string): NewProgramme {
-  const wish: NewProgramme['wish'] = {
-    goal: 'size',
-    schoolId: 'research-consensus',
-    limb: 'left-thigh',
-    startsOn,
-    weeks: 8,
-    perWeek: 2,
-    available: [0, 1, 2, 3, 4],
-    heavy: [2],
-    besideHeavy: 'apart',
-    deloadEvery: 4,
-    daysOff: [],
-    atTime: '17:30',
-  };
-  return { wish, days: placeSessions(constraintsOf(wish)).days.map(isoOf) };
-}
+/** Twice a week for eight weeks, from the day it was planned. */
+const eightWeeks = (startsOn: string, coursePlanId: string): BlockWish => ({
+  startsOn,
+  weeks: 8,
+  lines: [{ coursePlanId, perWeek: 2, timesADay: 1, available: [0, 1, 2, 3, 4], besideHeavy: 'apart' }],
+  heavy: [2],
+  deload: { everyWeeks: 4, setsPercent: 50 },
+  loadRisePoints: 1,
+  daysOff: [],
+  atTime: '17:30',
+});
 
 /** Two thighs, three tests and a block of weeks with a missed day: the whole of Prescribe. */
 const rufus: DemoPerson = {
@@ -270,7 +260,7 @@ const rufus: DemoPerson = {
     },
     { daysAgo: 20, do: 'session', reps: [30, 15, 15, 15], efforts: [5, 6, 7, 8] },
     { daysAgo: 13, do: 'session', reps: [30, 15, 15, 15], efforts: [4, 5, 6, 6] },
-    { daysAgo: 12, do: 'plan', body: (on) => eightWeeks(on) },
+    { daysAgo: 12, do: 'block', wish: eightWeeks },
     // Nobody has answered its review yet.
     { daysAgo: 6, do: 'session', isUnanswered: true, reps: [30, 15, 15, 15], efforts: [4, 5, 6, 6] },
     ...(['left-arm', 'right-arm'] as const).flatMap((limb): Deed[] => [

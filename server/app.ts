@@ -13,6 +13,7 @@ import { DeviceHub } from './devices/device-hub';
 import { Feed } from './live/feed';
 import { Lines } from './live/lines';
 import { answerProblem, notFound, Problem } from './problem';
+import { blockRoutes } from './routes/blocks';
 import { clientRoutes } from './routes/clients';
 import { clockRoutes, type MoveClock } from './routes/clock';
 import { coursePlanRoutes } from './routes/course-plans';
@@ -23,7 +24,6 @@ import { occlusionPressureRoutes } from './routes/occlusion-pressures';
 import { practiceRoutes } from './routes/practice';
 import { practiceAttemptRoutes } from './routes/practice-attempts';
 import { prescriptionRoutes } from './routes/prescriptions';
-import { programmeRoutes } from './routes/programmes';
 import { sessionRoutes } from './routes/sessions';
 
 export type AppOptions = {
@@ -48,7 +48,7 @@ const apiRoutes = (now: () => number, aheadMs: number, moveClock: MoveClock | un
     .route('/clients', clientRoutes)
     .route('/clients', occlusionPressureRoutes)
     .route('/clients', prescriptionRoutes)
-    .route('/clients', programmeRoutes)
+    .route('/clients', blockRoutes)
     .route('/clients', coursePlanRoutes)
     .route('/clients', historyRoutes)
     .route('/sessions', sessionRoutes(aheadMs))

@@ -17,6 +17,10 @@ export type Constraints = {
   fromDay: Day;
   /** Days planned before, which a re-plan would rather keep. */
   kept: readonly Day[];
+  /** Days on which other plans move the same limbs: never on one, and rather not beside one. */
+  taken?: readonly Day[];
+  /** Passive work: days that follow each other are as good as others (rule PRO-3). */
+  isDaily?: boolean;
 };
 
 /** A wish that could not be met, in words. */
@@ -56,11 +60,13 @@ export function placeSessions(constraints: Constraints): Placement {
   return { days: best.days, unmet: [...unmet, ...consecutive(best.days, constraints)] };
 }
 
-function allowedDays(constraints: Constraints, firstDay: Day): Day[] {
-  const { available, heavy, besideHeavy, daysOff, fromDay } = constraints;
+/** Days of a week on which a session may fall. */
+export function allowedDays(constraints: Constraints, firstDay: Day): Day[] {
+  const { available, heavy, besideHeavy, daysOff, fromDay, taken = [] } = constraints;
   return Array.from({ length: 7 }, (_, i) => firstDay + i).filter((day) => {
     const weekday = weekdayOf(day);
-    if (day < fromDay || daysOff.includes(day) || !available.includes(weekday)) return false;
+    if (day < fromDay || daysOff.includes(day) || taken.includes(day) || !available.includes(weekday))
+      return false;
     return besideHeavy === 'finisher'
       ? heavy.length === 0 || heavy.includes(weekday)
       : !heavy.includes(weekday);
@@ -93,7 +99,7 @@ const cheapest = (paths: readonly Path[]): Path =>
 function costOf(
   fill: Fill,
   lastDay: Day,
-  { perWeek, heavy, besideHeavy, kept, fromDay }: Constraints,
+  { perWeek, heavy, besideHeavy, kept, fromDay, taken = [] }: Constraints,
 ): number {
   const even = 7 / perWeek;
   let before = lastDay;
@@ -106,6 +112,7 @@ function costOf(
     }
     const weekday = weekdayOf(day);
     if (besideHeavy === 'apart' && heavy.includes((weekday + 1) % 7)) cost += COST.besideHeavyDay;
+    if (taken.includes(day - 1) || taken.includes(day + 1)) cost += COST.nextDay;
     if (kept.length > 0 && day >= fromDay && !kept.includes(day)) cost += COST.moved;
     before = day;
   }
@@ -118,16 +125,17 @@ function shortfall(week: number, placed: number, perWeek: number, constraints: C
     constraints.heavy.length > 0 &&
       `${constraints.besideHeavy === 'apart' ? 'not' : 'only'} on heavy days (${constraints.heavy.map((weekday) => WEEKDAY_LABELS[weekday]).join(', ')})`,
     constraints.daysOff.length > 0 && 'days off',
+    (constraints.taken?.length ?? 0) > 0 && 'not on days of plans for the same limbs',
   ].filter(Boolean);
   return {
     week,
     rule: 'PRO-3',
-    message: `Week ${week + 1}: ${placed} of ${perWeek} sessions fit (${reasons.join('; ')}).${placed < 2 ? ' Fewer than two a week rarely works.' : ''}`,
+    message: `Week ${week + 1}: ${placed} of ${perWeek} sessions fit (${reasons.join('; ')}).${placed < 2 && !constraints.isDaily ? ' Fewer than two a week rarely works.' : ''}`,
   };
 }
 
-function consecutive(days: readonly Day[], { startDay, done, perWeek }: Constraints): Unmet[] {
-  if (perWeek > 3) return [];
+function consecutive(days: readonly Day[], { startDay, done, perWeek, isDaily }: Constraints): Unmet[] {
+  if (perWeek > 3 || isDaily) return [];
   return days.flatMap((day, i) => {
     const next = days[i + 1];
     if (next !== day + 1 || (done.includes(day) && done.includes(next))) return [];

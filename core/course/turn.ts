@@ -1,5 +1,5 @@
 import type { Occasion } from './course-plan';
-import { type Day, WEEKDAY_LABELS, weekdayOf } from './days';
+import { type Day, isoOf, WEEKDAY_LABELS, weekdayOf } from './days';
 
 /** When a plan is to be run next, in days from today; null where nobody can say yet. With the reason in words. */
 export type Turn = { inDays: number | null; why: string };
@@ -47,6 +47,17 @@ function turnOfWeekdays(weekdays: readonly number[], isDoneToday: boolean, today
     from + [0, 1, 2, 3, 4, 5, 6].findIndex((ahead) => weekdays.includes(weekdayOf(today + from + ahead)));
   const label = WEEKDAY_LABELS[weekdayOf(today + inDays)];
   return { inDays, why: inDays === 0 ? `It is for ${label}, today.` : `Next on ${label}.` };
+}
+
+/**
+ * When it is the turn of a plan that a block schedules.
+ * @example turnInBlock({ day: dayOf('2026-05-07'), makesUp: false }, dayOf('2026-05-04')) //=> { inDays: 3, why: 'In the block on Thu.' }
+ */
+export function turnInBlock({ day, makesUp }: { day: Day; makesUp: boolean }, today: Day): Turn {
+  const inDays = day - today;
+  const on = inDays < 7 ? WEEKDAY_LABELS[weekdayOf(day)] : isoOf(day);
+  const when = inDays === 0 ? 'today' : `on ${on}`;
+  return { inDays, why: makesUp ? `A missed session, made up ${when}.` : `In the block ${when}.` };
 }
 
 const daysAgoWords = (days: number): string => (days === 1 ? 'yesterday' : `${days} days ago`);

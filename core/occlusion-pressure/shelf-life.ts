@@ -15,7 +15,7 @@ export type LimbShelfLife = { limb: Limb; shelfLife: ShelfLife };
 export const USUAL_SHELF_LIFE: ShelfLife = '4-weeks';
 
 /** How long a measured pressure may be used, in days (rule LOP-6). Every session means the same day. */
-const SHELF_LIFE_DAYS: Record<ShelfLife, number> = RULES['LOP-6'].figures.shelfLifeDays;
+export const SHELF_LIFE_DAYS: Record<ShelfLife, number> = RULES['LOP-6'].figures.shelfLifeDays;
 
 export const SHELF_LIFE_LABELS: Record<ShelfLife, string> = {
   'every-session': 'one session',

@@ -1,6 +1,6 @@
+import type { Block } from '../course/block';
 import type { CoursePlan } from '../course/course-plan';
 import type { HeavyWork } from '../course/heavy-work';
-import type { Programme } from '../course/programme';
 import type { Cuff } from '../cuff/cuff';
 import type { FitFact, TightnessFact } from '../cuff/fact';
 import type { WeightKit } from '../load/weight-kit';
@@ -52,7 +52,7 @@ export type SessionFact = {
 } & SessionSummary;
 
 /** A block of training as it was kept; the newest counts. */
-export type ProgrammeFact = Programme & { id: string; atMs: number };
+export type BlockFact = Block & { id: string; atMs: number };
 
 /** What a session is made with: pieces of kit that are in use. */
 export type KitInUse = { cuffs: readonly Cuff[]; weightKits: readonly WeightKit[] };
@@ -88,7 +88,7 @@ export type ClientFacts = {
   coursePlans: CoursePlan[];
   /** Of each of them the newest version. */
   prescriptions: PrescriptionFact[];
-  programmes: ProgrammeFact[];
+  blocks: BlockFact[];
   /** Heavy work of the same time as the sessions (rule PRO-4). */
   heavyWork: HeavyWork[];
   /** Those of `SESSIONS_COUNT_MS`, those that are open, and the newest whenever it was. */

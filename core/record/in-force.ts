@@ -1,7 +1,6 @@
 import type { FitFact } from '../cuff/fact';
 import { fitInForce } from '../occlusion-pressure/in-force';
-import type { ShelfLife } from '../occlusion-pressure/shelf-life';
-import { LIMBS, type Limb } from '../quantity/limb';
+import type { Limb } from '../quantity/limb';
 import { newest } from '../quantity/newest';
 import { MS_PER_DAY } from '../quantity/units';
 import { RULES } from '../rules/catalogue';
@@ -16,6 +15,7 @@ export { limitsInForce } from '../screening/clearance';
 export { testInForce } from '../strength/in-force';
 export { holdsInForce } from './holds';
 export { nextPlan, plansInForce } from './plans-in-force';
+export { proceduresInForce, shelfLifeInForce } from './shelf-life-in-force';
 
 /** The cuff on a limb now; `undefined` where there is none, or a strap instead. */
 export function cuffInForce(
@@ -25,35 +25,6 @@ export function cuffInForce(
   const fit = fitInForce(fits, limb);
   return fit?.kind === 'cuff' ? fit : undefined;
 }
-
-const PROCEDURE_COUNTS_MS = RULES['SCR-1'].figures.procedureCountsDays * MS_PER_DAY;
-
-/**
- * Operations of the last 12 weeks, by limb (rules SCR-1, SCR-4). A screening that names none but says that there was one
- * counts for every limb.
- */
-export function proceduresInForce(
-  { screenings }: Pick<ClientFacts, 'screenings'>,
-  nowMs: number,
-): { limb: Limb; atMs: number }[] {
-  const last = newest(screenings);
-  if (!last?.yes.includes('recent-surgery')) return [];
-  const named = last.procedures ?? [];
-  if (named.length === 0) return LIMBS.map((limb) => ({ limb, atMs: last.atMs }));
-  return named
-    .filter(({ atMs }) => nowMs - atMs <= PROCEDURE_COUNTS_MS)
-    .map(({ limb, atMs }) => ({ limb, atMs }));
-}
-
-/** How long a pressure of a limb holds: every session after an operation on it, else as set for it, else for them (LOP-6). */
-export const shelfLifeInForce = (
-  facts: Pick<ClientFacts, 'screenings' | 'shelfLife' | 'limbShelfLives'>,
-  limb: Limb,
-  nowMs: number,
-): ShelfLife =>
-  proceduresInForce(facts, nowMs).some((procedure) => procedure.limb === limb)
-    ? 'every-session'
-    : (facts.limbShelfLives.find((own) => own.limb === limb)?.shelfLife ?? facts.shelfLife);
 
 /** The check made today, if there is one (rule SCR-3). */
 export function dayCheckInForce(

@@ -85,8 +85,8 @@ export function lastReview(
 
 const weekStartMs = (nowMs: number): number => nowMs - 7 * MS_PER_DAY;
 
-function blockStartMs({ programmes }: ClientFacts, nowMs: number): number {
-  const block = newest(programmes);
+function blockStartMs({ blocks }: ClientFacts, nowMs: number): number {
+  const block = newest(blocks);
   return block ? Date.parse(block.wish.startsOn) : weekStartMs(nowMs);
 }
 

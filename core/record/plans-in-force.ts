@@ -1,23 +1,29 @@
 import type { CoursePlan } from '../course/course-plan';
 import { dayAt } from '../course/days';
-import { compareTurns, type Turn, turnOf } from '../course/turn';
-import { newest } from '../quantity/newest';
+import { nextInBlock } from '../course/follow-block';
+import { compareTurns, type Turn, turnInBlock, turnOf } from '../course/turn';
+import { blockAsItStands } from './block-in-force';
 import type { ClientFacts, PrescriptionFact } from './facts';
+import { versionInForce } from './version-in-force';
+
+export { versionInForce } from './version-in-force';
 
 /** A plan that may be run: its newest version, and when it is its turn. */
 export type PlanInForce = { coursePlan: CoursePlan; prescription: PrescriptionFact; turn: Turn };
 
 export type PlanFacts = Pick<
   ClientFacts,
-  'coursePlans' | 'prescriptions' | 'sessions' | 'heavyWork' | 'zoneOffsetMs'
+  'coursePlans' | 'prescriptions' | 'sessions' | 'heavyWork' | 'blocks' | 'ownExercises' | 'zoneOffsetMs'
 >;
 
 /**
- * The plans of a person that count now, the one whose turn it is first; of several, the one that was not done for longest.
+ * The plans of a person that count now, the one whose turn it is first, by the block where one schedules it; of several, the
+ * one that was not done for longest.
  * A plan that is paused, ended or past its day does not count (rule START-2).
  */
 export function plansInForce(facts: PlanFacts, nowMs: number): PlanInForce[] {
   const day = (atMs: number) => dayAt(atMs, facts.zoneOffsetMs);
+  const standing = blockAsItStands(facts, nowMs);
   const heavyDays = facts.heavyWork.map(({ atMs }) => day(atMs));
   return facts.coursePlans
     .filter((coursePlan) => whyNotInForce(coursePlan, nowMs) === null)
@@ -26,7 +32,10 @@ export function plansInForce(facts: PlanFacts, nowMs: number): PlanInForce[] {
       if (!prescription) return [];
       const done = facts.sessions.filter(({ coursePlanId }) => coursePlanId === coursePlan.id);
       const doneDays = done.map(({ startedAtMs }) => day(startedAtMs));
-      const turn = turnOf(coursePlan.occasion, doneDays, heavyDays, day(nowMs));
+      const next = standing && nextInBlock(standing.entries, coursePlan.id);
+      const turn = next
+        ? turnInBlock(next, day(nowMs))
+        : turnOf(coursePlan.occasion, doneDays, heavyDays, day(nowMs));
       return [{ coursePlan, prescription, turn, lastMs: Math.max(...done.map((fact) => fact.startedAtMs)) }];
     })
     .sort(
@@ -44,12 +53,6 @@ const compare = (a: number, b: number): number => (a === b ? 0 : a - b);
 /** The plan that is next. */
 export const nextPlan = (facts: PlanFacts, nowMs: number): PlanInForce | undefined =>
   plansInForce(facts, nowMs)[0];
-
-/** The newest version of a plan, whether or not it counts. */
-export const versionInForce = (
-  { prescriptions }: Pick<ClientFacts, 'prescriptions'>,
-  id: string,
-): PrescriptionFact | undefined => newest(prescriptions.filter(({ coursePlanId }) => coursePlanId === id));
 
 /** Why a plan does not count now, in words; null where it does. */
 export function whyNotInForce({ name, state, untilMs }: CoursePlan, nowMs: number): string | null {

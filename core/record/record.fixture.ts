@@ -43,7 +43,7 @@ export const strangerFacts: ClientFacts = {
   strengthTests: [],
   coursePlans: [],
   prescriptions: [],
-  programmes: [],
+  blocks: [],
   heavyWork: [],
   sessions: [],
   sessionsFinished: 0,

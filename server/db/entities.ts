@@ -1,8 +1,8 @@
 import { defineEntity, p } from '@mikro-orm/core';
 import type { KitItem, PracticeSettings, Role } from '#contract/practice';
 import type { NewPracticeAttempt } from '#contract/practice-attempt';
+import type { BlockWish, Scheduled } from '#core/course/block';
 import type { CoursePlanState, Occasion } from '#core/course/course-plan';
-import type { ProgrammeWish } from '#core/course/programme';
 import type { Derived } from '#core/derivation/derived';
 import type { Finding } from '#core/findings/finding';
 import type { PulseMethod, PulseSite } from '#core/occlusion-pressure/methods';
@@ -264,16 +264,17 @@ export const PrescriptionEntity = defineEntity({
 });
 
 /** A block of training; the newest of a person counts. */
-export const ProgrammeEntity = defineEntity({
-  name: 'Programme',
+export const BlockEntity = defineEntity({
+  name: 'Block',
   tableName: 'programme',
   properties: {
     id: id(),
     clientId: clientId(),
     atMs: atMs(),
     keptBy: p.string(),
-    wish: p.json().$type<ProgrammeWish>(),
-    days: p.json().$type<string[]>(),
+    /** In the shape of the release that kept it: read it by `readBlock`. */
+    wish: p.json().$type<BlockWish>(),
+    sessions: p.json().$type<Scheduled[]>(),
     overrideReason: p.text().nullable(),
     superseded: superseded(),
   },
@@ -402,7 +403,7 @@ export const ENTITIES = [
   StrengthTestEntity,
   CoursePlanEntity,
   PrescriptionEntity,
-  ProgrammeEntity,
+  BlockEntity,
   ExerciseEntity,
   TemplateEntity,
   SessionEntity,

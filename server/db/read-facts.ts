@@ -1,5 +1,6 @@
 import type { CoursePlan } from '#core/course/course-plan';
 import type { HeavyWork } from '#core/course/heavy-work';
+import { readBlock } from '#core/course/versions/read-block';
 import type { FitFact, TightnessFact } from '#core/cuff/fact';
 import { type Finding, guardFindings } from '#core/findings/finding';
 import type { OcclusionFact } from '#core/occlusion-pressure/fact';
@@ -7,9 +8,9 @@ import type { Trial } from '#core/occlusion-pressure/trial';
 import { readPlan } from '#core/plan/versions/read-plan';
 import { MS_PER_DAY } from '#core/quantity/units';
 import {
+  type BlockFact,
   type ClientFacts,
   type PrescriptionFact,
-  type ProgrammeFact,
   SESSIONS_COUNT_MS,
   type SessionFact,
 } from '#core/record/facts';
@@ -146,9 +147,20 @@ const TESTS: Kind<StrengthFact> = {
   }),
 };
 
-const PROGRAMMES: Kind<ProgrammeFact> = {
-  parts: [newestOnly('select client_id, id, at_ms as "atMs", wish, days from programme')],
-  of: ({ id, atMs, wish, days }) => ({ id, atMs, wish: JSON.parse(wish), days: JSON.parse(days) }),
+/** Whose plan the block of an earlier release goes by: it named none. */
+const ITS_PLAN =
+  '(select min(course_plan.id) from course_plan where course_plan.client_id = programme.client_id)';
+
+const BLOCKS: Kind<BlockFact | null> = {
+  parts: [
+    newestOnly(
+      `select client_id, id, at_ms as "atMs", wish, sessions, ${ITS_PLAN} as "coursePlanId" from programme`,
+    ),
+  ],
+  of: ({ id, atMs, wish, sessions, coursePlanId }) => {
+    const block = readBlock({ wish: JSON.parse(wish), sessions: JSON.parse(sessions) }, coursePlanId);
+    return block && { id, atMs, ...block };
+  },
 };
 
 const COURSE_PLANS: Kind<CoursePlan> = {
@@ -276,7 +288,7 @@ export function readFacts(
     coursePlans: read(COURSE_PLANS),
     prescriptions: read(PRESCRIPTIONS),
     heavyWork: read(HEAVY_WORK),
-    programmes: read(PROGRAMMES),
+    blocks: read(BLOCKS),
     sessions: read(SESSIONS),
   };
   return clients.map(({ id, shelfLife, limbShelfLives }) => {
@@ -306,7 +318,7 @@ export function readFacts(
       coursePlans: of.coursePlans(id),
       prescriptions,
       heavyWork: of.heavyWork(id),
-      programmes: of.programmes(id),
+      blocks: of.blocks(id).filter((block) => block !== null),
       sessions: of.sessions(id),
       sessionsFinished: countFinished(prepare, id),
     };

@@ -35,6 +35,8 @@ const STATEMENTS = [
          select 1 from prescription as other
          where other.course_plan_id = new.course_plan_id and other.superseded = 0 and other.id <> new.id);
    end`,
+  // A block schedules plans, not bare days.
+  'alter table programme rename column days to sessions',
   `create table heavy_work (
      id text not null primary key, client_id text not null, at_ms integer not null, exercise_id text not null,
      side text not null, sets integer not null, reps integer not null, load_kg real not null, effort integer null,

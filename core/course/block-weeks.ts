@@ -1,0 +1,137 @@
+import { compile } from '../plan/compile';
+import { doseOf } from '../plan/dose';
+import type { PlannedExercise } from '../plan/plan';
+import { levelInWeeks } from '../pressure/ramp';
+import { RULES } from '../rules/catalogue';
+import type { Block, OnDay } from './block';
+import type { BlockPlan } from './block-plan';
+import { type Day, dayOf, isoOf } from './days';
+
+/** What a block knows of the person it is for, by plan. */
+export type BlockContext = {
+  /** The week of the block that runs, from 0; 0 before it begins. */
+  nowWeek: number;
+  /** Where the ramp of each plan stands now, in % of LOP. */
+  levels: ReadonlyMap<string, number>;
+  /** What a clearance caps the pressure at; null without one. */
+  capPercentLop: number | null;
+  /** When a plan's limbs are to be measured and its exercises tested again, and every how many days from then. */
+  dues: readonly { coursePlanId: string; what: 'measure' | 'test'; firstDay: Day; everyDays: number }[];
+};
+
+/** What one plan is meant to be in one week. */
+export type WeekOfPlan = {
+  coursePlanId: string;
+  name: string;
+  sessions: number;
+  /** Share of LOP by the ramp. */
+  percentLop: number;
+  /** Share of 1RM that the rise intends; null without kilograms. */
+  percentOneRepMax: number | null;
+  sets: number;
+  occludedMs: number;
+};
+
+export type BlockWeek = {
+  /** From 0. */
+  week: number;
+  firstDay: Day;
+  isDeload: boolean;
+  plans: WeekOfPlan[];
+  /** Of all plans together. */
+  sets: number;
+  occludedMs: number;
+  due: string[];
+};
+
+const MOST_PERCENT = RULES['LOAD-3'].figures.percentOneRepMax.usualHigh;
+
+/**
+ * The weeks of a block in figures: the ramp of pressure, the rise of load, the sets and minutes of each plan, less in a
+ * deload, and what falls due (rules PRS-4, LOAD-2, LOP-6, PRO-3, PRO-4).
+ * @param sessions those of the block, or as they stand now
+ */
+export function weeksOf(
+  { wish }: Pick<Block, 'wish'>,
+  sessions: readonly OnDay[],
+  plans: readonly BlockPlan[],
+  context: BlockContext,
+): BlockWeek[] {
+  const startDay = dayOf(wish.startsOn);
+  return Array.from({ length: wish.weeks }, (_, week): BlockWeek => {
+    const firstDay = startDay + 7 * week;
+    const isDeload = wish.deload !== null && (week + 1) % wish.deload.everyWeeks === 0;
+    const share = isDeload && wish.deload ? wish.deload.setsPercent / 100 : 1;
+    const inWeek = sessions.filter(({ day }) => day >= firstDay && day < firstDay + 7);
+    const each = plans.flatMap((plan): WeekOfPlan[] => {
+      const count = inWeek.filter(({ coursePlanId }) => coursePlanId === plan.id).length;
+      if (!wish.lines.some(({ coursePlanId }) => coursePlanId === plan.id)) return [];
+      const sets = setsIn(plan, share);
+      const minutesShare = sets / Math.max(1, plan.sets);
+      return [
+        {
+          coursePlanId: plan.id,
+          name: plan.name,
+          sessions: count,
+          percentLop: percentIn(plan, week, context),
+          percentOneRepMax: loadIn(plan, week, wish.loadRisePoints),
+          sets: count * sets,
+          occludedMs: Math.round(count * minutesShare * doseOf(compile(plan.plan)).occludedMs),
+        },
+      ];
+    });
+    return {
+      week,
+      firstDay,
+      isDeload,
+      plans: each,
+      sets: each.reduce((sum, { sets }) => sum + sets, 0),
+      occludedMs: each.reduce((sum, { occludedMs }) => sum + occludedMs, 0),
+      due: dueIn(firstDay, plans, context),
+    };
+  });
+}
+
+/** Sets of one session at a share of them: at least one of each exercise. */
+const setsIn = ({ plan }: BlockPlan, share: number): number =>
+  plan.exercises.reduce((sum, { sets }) => sum + Math.max(1, Math.round(share * sets.length)), 0);
+
+/** The ramp's level of the week, never over the cap; passive work keeps what it was signed at. */
+function percentIn({ id, plan, kinds }: BlockPlan, week: number, context: BlockContext): number {
+  const [kind] = kinds;
+  const signed = Math.max(
+    0,
+    ...plan.exercises.flatMap(({ limbs }) =>
+      limbs.map((target) => (target.kind === 'measured' ? target.percentLop : 0)),
+    ),
+  );
+  const level = kind
+    ? levelInWeeks(context.levels.get(id) ?? signed, Math.max(0, week - context.nowWeek), kind, plan.schoolId)
+    : signed;
+  return Math.min(level, context.capPercentLop ?? level);
+}
+
+const isWeighedOut = ({ load }: PlannedExercise): boolean => load.kind === 'weighed';
+
+/** The share of 1RM the rise comes to, to at most the usual 40 % (rule LOAD-3). */
+function loadIn({ plan }: BlockPlan, week: number, risePoints: number): number | null {
+  const load = plan.exercises.find(isWeighedOut)?.load;
+  if (load?.kind !== 'weighed') return null;
+  return Math.min(Math.max(MOST_PERCENT, load.percentOneRepMax), load.percentOneRepMax + week * risePoints);
+}
+
+function dueIn(firstDay: Day, plans: readonly BlockPlan[], { dues }: BlockContext): string[] {
+  const words = dues.flatMap(({ coursePlanId, what, firstDay: first, everyDays }) => {
+    const name = plans.find(({ id }) => id === coursePlanId)?.name;
+    const day = everyDays === 0 ? null : nextFrom(first, everyDays, firstDay);
+    if (!name || day === null || day >= firstDay + 7) return [];
+    return [
+      `${name}: ${what === 'measure' ? 'measure again (LOP-6)' : 'test the 1RM again (LOAD-2)'}, ${isoOf(day)}`,
+    ];
+  });
+  return [...new Set(words)];
+}
+
+/** The first of a row of days that is not before another. */
+const nextFrom = (first: Day, everyDays: number, fromDay: Day): Day =>
+  first >= fromDay ? first : first + everyDays * Math.ceil((fromDay - first) / everyDays);

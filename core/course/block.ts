@@ -1,0 +1,79 @@
+import { z } from 'zod';
+import { type Day, dayOf, weekdaySchema } from './days';
+
+export const isoDaySchema = z
+  .string()
+  .refine((text) => Number.isInteger(dayOf(text)), 'Enter a date such as 2026-05-04.');
+
+/** One plan of a block: how often a week, on which weekdays, and how it stands to heavy work (rules PRO-3, PRO-4). */
+export const blockLineSchema = z.object({
+  coursePlanId: z.string('Choose the plan.').min(1, 'Choose the plan.'),
+  perWeek: z
+    .number('Enter days a week.')
+    .int()
+    .min(1, 'At least one day a week.')
+    .max(7, 'At most every day.'),
+  /** More than once a day is for passive work only. */
+  timesADay: z
+    .number('Enter times a day.')
+    .int()
+    .min(1, 'At least once.')
+    .max(3, 'At most three times a day.'),
+  available: z.array(weekdaySchema).min(1, 'Choose at least one weekday.').max(7),
+  besideHeavy: z.enum(['apart', 'finisher', 'either']),
+});
+export type BlockLine = z.infer<typeof blockLineSchema>;
+
+/** A block of training as it is wished for (rules PRO-3, PRO-4, PRO-6). */
+export const blockWishSchema = z.object({
+  startsOn: isoDaySchema,
+  weeks: z
+    .number('Enter the weeks.')
+    .int()
+    .min(4, 'A block lasts at least 4 weeks.')
+    .max(12, 'A block lasts at most 12 weeks.'),
+  lines: z
+    .array(blockLineSchema)
+    .min(1, 'Choose at least one plan.')
+    .max(6, 'At most six plans.')
+    .refine((lines) => new Set(lines.map(({ coursePlanId }) => coursePlanId)).size === lines.length, {
+      message: 'Each plan stands once.',
+    }),
+  /** Weekdays of heavy training. */
+  heavy: z.array(weekdaySchema).max(7),
+  /** Every how many weeks one is a deload, and the share of the block's sets that is done in it; null for none. */
+  deload: z
+    .object({
+      everyWeeks: z.number().int().min(3, 'At least every third week.').max(12),
+      setsPercent: z
+        .number('Enter a share of the sets in %.')
+        .int()
+        .min(20, 'At least 20 % of the sets.')
+        .max(80, 'At most 80 %: more is no deload.'),
+    })
+    .nullable(),
+  /** What the load is meant to rise by, in points of 1RM a week; the review decides when it does. */
+  loadRisePoints: z.number('Enter points of 1RM a week.').min(0).max(5, 'At most 5 points a week.'),
+  daysOff: z.array(isoDaySchema).max(84),
+  /** Time of day, for the calendar: "17:30". */
+  atTime: z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/, 'Enter a time such as 17:30.'),
+});
+export type BlockWish = z.infer<typeof blockWishSchema>;
+
+/** A session of a block: a plan on a day. */
+export const scheduledSchema = z.object({ day: isoDaySchema, coursePlanId: z.string().min(1) });
+export type Scheduled = z.infer<typeof scheduledSchema>;
+
+/** A block as it was kept: the wish, and which plan on which day, in order of days. */
+export const blockSchema = z.object({
+  wish: blockWishSchema,
+  sessions: z.array(scheduledSchema).min(1, 'Place a session.').max(400, 'At most 400 sessions.'),
+});
+export type Block = z.infer<typeof blockSchema>;
+
+/** A plan on a day, as a number of days. */
+export type OnDay = { day: Day; coursePlanId: string };
+
+/** The sessions of a block by their day. */
+export const onDays = ({ sessions }: Pick<Block, 'sessions'>): OnDay[] =>
+  sessions.map(({ day, coursePlanId }) => ({ day: dayOf(day), coursePlanId })).sort((a, b) => a.day - b.day);

@@ -1,0 +1,124 @@
+import type { Finding } from '../findings/finding';
+import { RULES } from '../rules/catalogue';
+import { type Block, type OnDay, onDays } from './block';
+import { type BlockPlan, share } from './block-plan';
+import { type Day, isoOf } from './days';
+
+const { leastPerWeek: LEAST, mostPerWeek: MOST } = RULES['PRO-3'].figures;
+
+/**
+ * What the rules find about a block: sessions of the same limbs too close, a muscle too often or too seldom, and that heavy
+ * work is needed for maximal strength (rules PRO-3, PRO-4). Without a finding of level hard or guard, each of its sessions
+ * opens as far as how often goes, if nothing else is done (rule START-1).
+ */
+export function checkBlock(block: Block, plans: readonly BlockPlan[]): Finding[] {
+  const sessions = onDays(block);
+  const planOf = ({ coursePlanId }: OnDay) => plans.find(({ id }) => id === coursePlanId);
+  return [
+    ...checkKnown(block, plans),
+    ...checkSameDay(sessions, planOf),
+    ...checkOften(sessions, planOf),
+    ...checkSeldom(block, plans),
+    ...checkHeavy(block, plans),
+  ];
+}
+
+type PlanOf = (session: OnDay) => BlockPlan | undefined;
+
+function checkKnown({ sessions }: Block, plans: readonly BlockPlan[]): Finding[] {
+  const unknown = sessions.find(({ coursePlanId }) => !plans.some(({ id }) => id === coursePlanId));
+  if (!unknown) return [];
+  return [
+    {
+      rule: 'START-2',
+      level: 'hard',
+      subject: 'sessions',
+      message: `A plan of ${unknown.day} is not in force.`,
+      remedy: 'Choose one that is, or take it up again.',
+    },
+  ];
+}
+
+function checkSameDay(sessions: readonly OnDay[], planOf: PlanOf): Finding[] {
+  const clash = sessions.flatMap((one, place) => {
+    const a = planOf(one);
+    const other = sessions.find((two, at) => {
+      const b = planOf(two);
+      return at > place && two.day === one.day && a && b && share(a, b);
+    });
+    return other && a
+      ? [{ day: one.day, isSame: other.coursePlanId === one.coursePlanId, name: a.name }]
+      : [];
+  })[0];
+  if (!clash) return [];
+  return [
+    {
+      rule: 'PRO-3',
+      level: clash.isSame ? 'hard' : 'guard',
+      subject: 'sessions',
+      message: clash.isSame
+        ? `Two sessions of ${clash.name} on ${isoOf(clash.day)} are less than 24 h apart.`
+        : `Two plans for the same limbs fall on ${isoOf(clash.day)}, less than 24 h apart.`,
+      remedy: 'Move one to another day.',
+    },
+  ];
+}
+
+function checkOften(sessions: readonly OnDay[], planOf: PlanOf): Finding[] {
+  const days = new Map<string, Day[]>();
+  for (const session of sessions) {
+    for (const muscle of planOf(session)?.muscles ?? []) {
+      days.set(muscle, [...(days.get(muscle) ?? []), session.day]);
+    }
+  }
+  const over = [...days].find(([, on]) => busiestWeek(on) > MOST);
+  if (!over) return [];
+  return [
+    {
+      rule: 'PRO-3',
+      level: 'guard',
+      subject: 'sessions',
+      message: `The ${over[0].replace(/ (arm|leg)$/, '')} is trained more than ${MOST} times within seven days.`,
+      remedy: 'Plan two or three a week, or have a clinician give the reason.',
+    },
+  ];
+}
+
+/** Most sessions in any seven days. */
+const busiestWeek = (days: readonly Day[]): number =>
+  Math.max(0, ...days.map((day) => days.filter((other) => other >= day && other < day + 7).length));
+
+function checkSeldom({ wish }: Block, plans: readonly BlockPlan[]): Finding[] {
+  const trained = new Map<string, number>();
+  for (const { coursePlanId, perWeek } of wish.lines) {
+    const plan = plans.find(({ id }) => id === coursePlanId);
+    for (const muscle of plan?.muscles ?? []) trained.set(muscle, (trained.get(muscle) ?? 0) + perWeek);
+  }
+  const seldom = [...trained].find(([, perWeek]) => perWeek < LEAST);
+  if (!seldom) return [];
+  return [
+    {
+      rule: 'PRO-3',
+      level: 'note',
+      subject: 'lines',
+      message: `The ${seldom[0].replace(/ (arm|leg)$/, '')} is trained once a week: fewer than two rarely work.`,
+      remedy: 'Plan two or three, or count the heavy work that trains it.',
+    },
+  ];
+}
+
+function checkHeavy({ wish }: Block, plans: readonly BlockPlan[]): Finding[] {
+  const forStrength = wish.lines.some(({ coursePlanId }) =>
+    plans.some(({ id, plan }) => id === coursePlanId && plan.goal === 'strength-bridge'),
+  );
+  if (!forStrength || wish.heavy.length > 0) return [];
+  return [
+    {
+      rule: 'PRO-4',
+      level: 'note',
+      subject: 'heavy',
+      message: 'Maximal strength needs heavy work; this block has none.',
+      remedy: 'Add heavy days as soon as they are possible.',
+    },
+  ];
+}

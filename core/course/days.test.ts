@@ -1,0 +1,14 @@
+import { describe, expect, it } from 'vitest';
+import { dayOf, isoOf, weekdayOf } from './days';
+
+const MONDAY = dayOf('2026-05-04');
+
+describe('days', () => {
+  it('read and write dates, and know a Monday', () => {
+    expect(isoOf(MONDAY)).toBe('2026-05-04');
+    expect(weekdayOf(MONDAY)).toBe(0);
+    expect(weekdayOf(dayOf('2026-11-25'))).toBe(2);
+    expect(dayOf('yesterday')).toBeNaN();
+  });
+});
+

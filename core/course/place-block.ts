@@ -1,0 +1,57 @@
+import type { BlockLine, BlockWish, OnDay } from './block';
+import { type BlockPlan, share } from './block-plan';
+import { type Day, dayOf } from './days';
+import { placeSessions, type Unmet } from './place-sessions';
+
+/** Which plan falls on which day, in order, and what could not be met. */
+export type BlockPlacement = { sessions: OnDay[]; unmet: Unmet[] };
+
+/**
+ * Days for every plan of a block, one plan after the other in the order of the wish: each as even as its own weekdays allow,
+ * never on the day of another that moves the same limbs, and rather not on the day after (rules PRO-3, PRO-4). Passive work
+ * minds nobody.
+ */
+export function placeBlock(wish: BlockWish, plans: readonly BlockPlan[]): BlockPlacement {
+  const sessions: OnDay[] = [];
+  const unmet: Unmet[] = [];
+  for (const line of wish.lines) {
+    const plan = plans.find(({ id }) => id === line.coursePlanId);
+    if (!plan) continue;
+    const placed = placeSessions({
+      ...constraintsOf(wish, line),
+      taken: takenBy(plan, plans, sessions),
+      isDaily: plan.kinds.length === 0,
+    });
+    for (const day of placed.days) {
+      for (let time = 0; time < line.timesADay; time += 1) sessions.push({ day, coursePlanId: plan.id });
+    }
+    unmet.push(
+      ...placed.unmet.map((one) =>
+        wish.lines.length > 1 ? { ...one, message: `${plan.name}: ${one.message}` } : one,
+      ),
+    );
+  }
+  return { sessions: sessions.sort((a, b) => a.day - b.day), unmet };
+}
+
+/** Days on which the same limbs are moved by another plan. */
+export const takenBy = (plan: BlockPlan, plans: readonly BlockPlan[], sessions: readonly OnDay[]): Day[] =>
+  sessions
+    .filter(({ coursePlanId }) =>
+      plans.some((other) => other.id === coursePlanId && other.id !== plan.id && share(other, plan)),
+    )
+    .map(({ day }) => day);
+
+/** What the wish asks of the placement of one plan. */
+export const constraintsOf = (wish: BlockWish, line: BlockLine) => ({
+  startDay: dayOf(wish.startsOn),
+  weeks: wish.weeks,
+  perWeek: line.perWeek,
+  available: line.available,
+  heavy: line.besideHeavy === 'either' ? [] : wish.heavy,
+  besideHeavy: line.besideHeavy === 'finisher' ? ('finisher' as const) : ('apart' as const),
+  daysOff: wish.daysOff.map(dayOf),
+  fromDay: dayOf(wish.startsOn),
+  done: [],
+  kept: [],
+});

@@ -1,0 +1,53 @@
+import { type Block, blockSchema } from '../block';
+
+/** A block of the first releases: days of one goal and limb, without a plan. */
+type DaysOnly = {
+  wish: {
+    startsOn: string;
+    weeks: number;
+    perWeek: number;
+    available: number[];
+    heavy: number[];
+    besideHeavy: 'apart' | 'finisher';
+    deloadEvery: number | null;
+    daysOff: string[];
+    atTime: string;
+  };
+  sessions: string[];
+};
+
+// What a deload was said to be then.
+const DELOAD_PERCENT = 60;
+
+/**
+ * A kept block in the shape of now. One of the first releases, which had bare days, is one of the plan the person has.
+ * @param coursePlanId of that plan; null where there is none @returns null for a block that no plan fills
+ */
+export function readBlock(kept: unknown, coursePlanId: string | null): Block | null {
+  const now = blockSchema.safeParse(kept);
+  if (now.success) return now.data;
+  const { wish, sessions } = kept as DaysOnly;
+  if (coursePlanId === null) return null;
+  return {
+    wish: {
+      startsOn: wish.startsOn,
+      weeks: wish.weeks,
+      lines: [
+        {
+          coursePlanId,
+          perWeek: wish.perWeek,
+          timesADay: 1,
+          available: wish.available,
+          besideHeavy: wish.besideHeavy,
+        },
+      ],
+      heavy: wish.heavy,
+      deload:
+        wish.deloadEvery === null ? null : { everyWeeks: wish.deloadEvery, setsPercent: DELOAD_PERCENT },
+      loadRisePoints: 0,
+      daysOff: wish.daysOff,
+      atTime: wish.atTime,
+    },
+    sessions: sessions.map((day) => ({ day, coursePlanId })),
+  };
+}

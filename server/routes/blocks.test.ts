@@ -1,0 +1,205 @@
+import { describe, expect, it } from 'vitest';
+import type { NewBlock } from '#contract/block';
+import type { ClientRecord } from '#contract/client';
+import { isoOf } from '#core/course/days';
+import { placeBlock } from '#core/course/place-block';
+import { blockAsItStands, blockPlansOf } from '#core/record/block-in-force';
+import { plansInForce } from '#core/record/plans-in-force';
+import { type Api, DAY_MS, measuredClient, prescriptionFor, startApi } from '../api.fixture';
+import { ready, train } from '../forbidden.fixture';
+
+/** Twice a week from the day it is, for four weeks, of the first plan. */
+function blockFor({ facts, judgedAtMs }: ClientRecord, changes: Partial<NewBlock['wish']> = {}): NewBlock {
+  const coursePlanId = facts.coursePlans[0]?.id ?? '';
+  const wish: NewBlock['wish'] = {
+    startsOn: isoOf(Math.floor(judgedAtMs / DAY_MS)),
+    weeks: 4,
+    lines: [
+      { coursePlanId, perWeek: 2, timesADay: 1, available: [0, 1, 2, 3, 4, 5, 6], besideHeavy: 'either' },
+    ],
+    heavy: [],
+    deload: null,
+    loadRisePoints: 0,
+    daysOff: [],
+    atTime: '17:30',
+    ...changes,
+  };
+  const { sessions } = placeBlock(wish, blockPlansOf(facts));
+  return {
+    wish,
+    sessions: sessions.map(({ day, coursePlanId: id }) => ({ day: isoOf(day), coursePlanId: id })),
+  };
+}
+const read = (api: Api, { client }: { client: ClientRecord }) =>
+  api.get<ClientRecord>(`/clients/${client.id}`);
+const states = ({ facts, judgedAtMs }: ClientRecord) =>
+  blockAsItStands(facts, judgedAtMs)
+    ?.entries.slice(0, 4)
+    .map(({ state }) => state);
+
+describe('a block of training', () => {
+  it('is kept with the person, and the newest counts', async () => {
+    const api = await startApi();
+    const { client } = await ready(api);
+    const block = blockFor(client);
+    await api.post(`/clients/${client.id}/blocks`, block);
+    api.clock.nowMs += 1000;
+    const { facts } = await api.post(`/clients/${client.id}/blocks`, {
+      ...block,
+      sessions: block.sessions.slice(1),
+    });
+    expect(facts.blocks.map(({ sessions }) => sessions.length)).toEqual([7]);
+  });
+
+  it('says whose turn it is; a session done fills its day, and one that is missed is made up in its week', async () => {
+    const api = await startApi();
+    const person = await ready(api);
+    const block = blockFor(person.client);
+    expect(
+      block.sessions.slice(0, 2).map(({ day }) => Date.parse(day) - Date.parse(block.wish.startsOn)),
+    ).toEqual([0, 3 * DAY_MS]);
+    const kept = await api.post(`/clients/${person.client.id}/blocks`, block);
+    const turn = ({ facts, judgedAtMs }: ClientRecord) => plansInForce(facts, judgedAtMs)[0]?.turn;
+    expect(turn(kept)).toEqual({ inDays: 0, why: 'In the block today.' });
+    api.clock.nowMs += DAY_MS;
+    const missed = await read(api, person);
+    expect(states(missed)).toEqual(['missed', 'to-come', 'to-come', 'to-come']);
+    expect(turn(missed)).toEqual({ inDays: 0, why: 'A missed session, made up today.' });
+    await api.post(`/clients/${person.client.id}/day-checks`, {
+      notWell: [],
+      painNow: 1,
+      bloodPressure: null,
+    });
+    await train(api, person, [], 3_600_000);
+    // Done a day late: it fills the missed one, and nothing is made up any more.
+    const done = await read(api, person);
+    expect(states(done)).toEqual(['done', 'to-come', 'to-come', 'to-come']);
+    expect(turn(done)?.why).toMatch(/^In the block on /);
+  });
+
+  it('refuses two sessions of a plan on a day and a plan that is not there, and needs a clinician’s reason for more than three in seven days', async () => {
+    const api = await startApi();
+    const { client } = await ready(api);
+    const path = `/clients/${client.id}/blocks`;
+    const block = blockFor(client);
+    const [first] = block.sessions;
+    if (!first) throw new Error('a block has sessions');
+    const on = (...days: number[]) =>
+      days.map((day) => ({ ...first, day: isoOf(Date.parse(first.day) / DAY_MS + day) }));
+    const twice = { ...block, sessions: on(0, 0), overrideReason: 'I insist' };
+    expect((await api.refused(path, twice)).problem.errors[0]).toMatchObject({
+      rule: 'PRO-3',
+      level: 'hard',
+    });
+    const unknown = {
+      ...block,
+      sessions: [{ ...first, coursePlanId: 'another' }],
+      overrideReason: 'I insist',
+    };
+    expect((await api.refused(path, unknown)).problem.errors[0]).toMatchObject({ rule: 'START-2' });
+    const daily = { ...block, sessions: on(0, 1, 2, 3) };
+    expect((await api.refused(path, daily)).problem.errors[0]).toMatchObject({ path: 'overrideReason' });
+    const reasoned = { ...daily, overrideReason: 'Training camp of one week' };
+    expect((await api.refused(path, reasoned, 'colin')).status).toBe(422);
+    await api.post(path, reasoned);
+    const [entry] = await api.sql("select detail from audit where action = 'block-kept-past-guard'");
+    expect(JSON.parse(entry?.detail ?? '')).toMatchObject({ reason: 'Training camp of one week' });
+  });
+
+  it('refuses what is no block, by its field', async () => {
+    const api = await startApi();
+    const { client } = await ready(api);
+    const block = blockFor(client);
+    const odd = { ...block, wish: { ...block.wish, weeks: 40, startsOn: 'soon', lines: [] } };
+    const { status, problem } = await api.refused(`/clients/${client.id}/blocks`, odd);
+    expect(status).toBe(400);
+    expect(problem.errors.map(({ path }) => path).sort()).toEqual([
+      'wish.lines',
+      'wish.startsOn',
+      'wish.weeks',
+    ]);
+  });
+
+  it('is handed out as a calendar as it stands, which names nobody', async () => {
+    const api = await startApi();
+    const { client } = await ready(api);
+    expect((await api.text(`/clients/${client.id}/block.ics`)).status).toBe(404);
+    const block = blockFor(client);
+    await api.post(`/clients/${client.id}/blocks`, block);
+    const { status, text } = await api.text(`/clients/${client.id}/block.ics`);
+    expect(status).toBe(200);
+    expect(text.match(/BEGIN:VEVENT/g)).toHaveLength(8);
+    expect(text).toContain(`DTSTART:${block.sessions[0]?.day.replaceAll('-', '')}T173000`);
+    expect(text).not.toContain('Test Person');
+    api.clock.nowMs += DAY_MS;
+    const later = await api.text(`/clients/${client.id}/block.ics`);
+    expect(later.text).not.toContain(`DTSTART:${block.sessions[0]?.day.replaceAll('-', '')}`);
+    expect(later.text.match(/BEGIN:VEVENT/g)).toHaveLength(8);
+  });
+});
+
+describe('the practice’s own exercises and templates', () => {
+  const exercise = {
+    label: 'Sled push',
+    muscle: 'legs',
+    joints: ['hip', 'knee'],
+    limbKind: 'leg',
+    position: 'standing',
+    kind: 'functional',
+    sides: 'both',
+    equipment: 'machine',
+    rung: 'functional',
+    cue: 'Short steps, arms straight.',
+  };
+
+  it('are added, changed, used for a test, and retired without losing the record', async () => {
+    const api = await startApi();
+    const client = await measuredClient(api);
+    await api.post('/practice/exercises', { id: 'own-sled', exercise });
+    const changed = { id: 'own-sled', exercise: { ...exercise, label: 'Sled push, light' } };
+    const practice = await api.post<{ ownExercises: object }>('/practice/exercises', changed);
+    expect(practice.ownExercises).toEqual({ 'own-sled': changed.exercise });
+    const tested = await api.post(`/clients/${client.id}/strength-tests`, {
+      exerciseId: 'own-sled',
+      side: 'both',
+      loadKg: 60,
+      reps: 5,
+    });
+    expect(tested.facts.ownExercises).toHaveProperty('own-sled');
+    await api.post('/practice/exercises/retire', { id: 'own-sled' });
+    const record = await api.get<typeof tested>(`/clients/${client.id}`);
+    expect(record.facts.strengthTests.some(({ exerciseId }) => exerciseId === 'own-sled')).toBe(true);
+  });
+
+  it('refuses a test of an exercise that is in no library', async () => {
+    const api = await startApi();
+    const client = await measuredClient(api);
+    const { status, problem } = await api.refused(`/clients/${client.id}/strength-tests`, {
+      exerciseId: 'somersault',
+      side: 'both',
+      loadKg: 60,
+      reps: 5,
+    });
+    expect(status).toBe(422);
+    expect(problem.errors[0]).toMatchObject({ path: 'exerciseId' });
+  });
+
+  it('refuses an exercise that lacks its cue, and keeps templates by name', async () => {
+    const api = await startApi();
+    const { problem } = await api.refused('/practice/exercises', {
+      id: 'x',
+      exercise: { ...exercise, cue: '' },
+    });
+    expect(problem.errors[0]).toMatchObject({ path: 'exercise.cue' });
+    const client = await measuredClient(api);
+    const template = {
+      id: '00000000-0000-4000-8000-000000000001',
+      name: 'Thighs, short',
+      session: prescriptionFor(client),
+    };
+    const practice = await api.post<{ templates: { name: string }[] }>('/practice/templates', template);
+    expect(practice.templates.map(({ name }) => name)).toEqual(['Thighs, short']);
+    const after = await api.post<{ templates: unknown[] }>('/practice/templates/retire', { id: template.id });
+    expect(after.templates).toEqual([]);
+  });
+});
