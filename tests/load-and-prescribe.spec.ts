@@ -150,17 +150,18 @@ test('a session is drafted, edited, mended, signed and printed', async ({ page }
   });
 });
 
-test('a block is planned, kept, planned again after missed days, and handed out as a calendar', async ({
+test('a block schedules plans, is kept, followed after missed days, and handed out as a calendar', async ({
   page,
 }) => {
   await page.goto('/');
   await openPerson(page, 'Odalys Ferrant');
   await chooseLink(page, 'Prescribe');
   await page.getByRole('radio', { name: 'A block of weeks' }).click();
-  const sessions = page.getByRole('button', { name: /: .*session/ });
+  const sessions = page.getByRole('button', { name: /: .*session\./ });
 
   await test.step('days follow the wish', async () => {
-    await expect(page.getByText('16 sessions in 8 weeks')).toBeVisible();
+    await page.getByLabel('Start from').selectOption('In season');
+    await expect(page.getByText('24 sessions in 12 weeks')).toBeVisible();
     await page.getByLabel('Weeks', { exact: true }).fill('40');
     await expect(page.getByText('A block lasts at most 12 weeks.')).toBeVisible();
     await page.getByLabel('Weeks', { exact: true }).fill('4');
@@ -172,6 +173,9 @@ test('a block is planned, kept, planned again after missed days, and handed out 
     await expect(page.getByText(/Week 2: 1 of 2 sessions fit/)).toBeVisible();
     await page.getByRole('group', { name: 'Can come on' }).getByLabel('Mon').check();
     await expect(page.getByText(/sessions fit/)).toHaveCount(0);
+    // What the weeks are meant to be: the ramp goes on from where it stands, by five points a week.
+    await expect(page.getByRole('row', { name: /^4 / })).toContainText(/\d+ % of LOP/);
+    await expect(page.getByRole('row', { name: /^2 / })).toContainText('8 sets');
   });
 
   await test.step('a day is added by hand and the block kept', async () => {
@@ -196,14 +200,15 @@ test('a block is planned, kept, planned again after missed days, and handed out 
     expect(file.suggestedFilename()).toBe('training-block.ics');
   });
 
-  await test.step('after missed days what is left is placed anew', async () => {
+  await test.step('a block that runs shows what was done and missed, and what is left goes on by itself', async () => {
     await openPerson(page, 'Rufus Tarnholm');
     await chooseLink(page, 'Prescribe');
     await page.getByRole('radio', { name: 'A block of weeks' }).click();
-    const missed = page.getByRole('button', { name: /: .*missed/ });
-    await expect(missed.first()).toBeVisible();
-    await page.getByRole('button', { name: 'Plan again from today' }).click();
-    await expect(missed).toHaveCount(0);
+    await expect(page.getByRole('button', { name: /: .*Legs ?, done/ }).first()).toBeVisible();
+    await expect(page.getByRole('button', { name: /: .*Legs ?, missed/ }).first()).toBeVisible();
+    await expect(page.getByText(/16 sessions in 8 weeks: 1 done, \d+ missed, \d+ to come/)).toBeVisible();
+    await page.getByLabel('Add a plan').selectOption('Arms, to finish with');
+    await expect(page.getByRole('button', { name: /Arms, to finish with ?, session/ }).first()).toBeVisible();
     await page.getByRole('button', { name: 'Keep the block' }).click();
     await expect(page.getByRole('button', { name: 'Kept' })).toBeVisible();
   });

@@ -143,6 +143,18 @@ describe('placing a block (PRO-3, PRO-4)', () => {
     expect(unmet).toEqual([]);
   });
 
+  it('keeps what was of a block that runs, and places the rest from today', () => {
+    const wish = wishOf([line('lower'), line('arms')]);
+    const before = on([0, 'lower'], [3, 'lower'], [7, 'lower'], [10, 'lower']);
+    const { sessions } = placeBlock(wish, PLANS, { fromDay: MONDAY + 8, before });
+    expect(sessions.filter(({ day }) => day < MONDAY + 8)).toEqual(
+      on([0, 'lower'], [3, 'lower'], [7, 'lower']),
+    );
+    // One of two is done this week, so one more of the legs; the arms are new, with two from today.
+    const week = sessions.filter(({ day }) => day >= MONDAY + 8 && day < MONDAY + 14);
+    expect(week.map(({ coursePlanId }) => coursePlanId).sort()).toEqual(['arms', 'arms', 'lower']);
+  });
+
   it('says whose days do not fit, and why', () => {
     const { unmet } = placeBlock(
       wishOf([line('lower', { available: [1, 4] }), line('press', { available: [1, 4] })]),
@@ -356,6 +368,8 @@ describe('following a block', () => {
       '7 to-come',
       '10 to-come',
     ]);
+    // A session from before the block is none of it.
+    expect(follow(on([-1, 'lower']), 0)[0]).toBe('0 to-come');
     // Another plan's session fills nothing.
     expect(follow(on([1, 'arms']), 1)[0]).toBe('0 missed');
     // Longer than a week ago is another week's.

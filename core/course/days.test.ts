@@ -11,4 +11,3 @@ describe('days', () => {
     expect(dayOf('yesterday')).toBeNaN();
   });
 });
-

@@ -23,7 +23,9 @@ export function followBlock(
   done: readonly OnDay[],
   today: Day,
 ): BlockEntry[] {
-  const entries = withDone(onDays(block), done).map(({ doneOn, ...session }): BlockEntry => {
+  const startDay = dayOf(block.wish.startsOn);
+  const since = done.filter(({ day }) => day >= startDay);
+  const entries = withDone(onDays(block), since).map(({ doneOn, ...session }): BlockEntry => {
     if (doneOn !== null) return { ...session, state: 'done', doneOn };
     return session.day < today
       ? { ...session, state: 'missed' }

@@ -3,6 +3,9 @@ import { type BlockPlan, share } from './block-plan';
 import { type Day, dayOf } from './days';
 import { placeSessions, type Unmet } from './place-sessions';
 
+/** A block that runs already: what stood before a day is kept as it was, and nothing new is placed before it. */
+export type Running = { fromDay: Day; before: readonly OnDay[] };
+
 /** Which plan falls on which day, in order, and what could not be met. */
 export type BlockPlacement = { sessions: OnDay[]; unmet: Unmet[] };
 
@@ -10,19 +13,27 @@ export type BlockPlacement = { sessions: OnDay[]; unmet: Unmet[] };
  * Days for every plan of a block, one plan after the other in the order of the wish: each as even as its own weekdays allow,
  * never on the day of another that moves the same limbs, and rather not on the day after (rules PRO-3, PRO-4). Passive work
  * minds nobody.
+ * @param running for a block that is changed while it runs
  */
-export function placeBlock(wish: BlockWish, plans: readonly BlockPlan[]): BlockPlacement {
-  const sessions: OnDay[] = [];
+export function placeBlock(
+  wish: BlockWish,
+  plans: readonly BlockPlan[],
+  running: Running = { fromDay: dayOf(wish.startsOn), before: [] },
+): BlockPlacement {
+  const before = running.before.filter(({ day }) => day < running.fromDay);
+  const sessions: OnDay[] = [...before];
   const unmet: Unmet[] = [];
   for (const line of wish.lines) {
     const plan = plans.find(({ id }) => id === line.coursePlanId);
     if (!plan) continue;
     const placed = placeSessions({
       ...constraintsOf(wish, line),
+      fromDay: running.fromDay,
+      done: before.filter(({ coursePlanId }) => coursePlanId === plan.id).map(({ day }) => day),
       taken: takenBy(plan, plans, sessions),
       isDaily: plan.kinds.length === 0,
     });
-    for (const day of placed.days) {
+    for (const day of placed.days.filter((one) => one >= running.fromDay)) {
       for (let time = 0; time < line.timesADay; time += 1) sessions.push({ day, coursePlanId: plan.id });
     }
     unmet.push(

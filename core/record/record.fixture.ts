@@ -54,6 +54,7 @@ const KNEE_DONE: SessionSummary = {
   tolerated: true,
   reviewed: true,
   answered: [],
+  given: [{ limb: 'left-thigh', occludedMs: 335_000, percentLop: 58.6 }],
   followUp: { soreness: 2, bruising: 'none', pinpointBleeding: false, numbness: false },
 };
 

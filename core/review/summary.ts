@@ -1,8 +1,12 @@
+import { doseOf, type LimbDose } from '../plan/dose';
 import type { Plan } from '../plan/plan';
 import type { ExerciseId } from '../protocol/exercises';
 import type { WorkMode } from '../protocol/work-mode';
 import type { Limb } from '../quantity/limb';
+import { toDecimals } from '../quantity/rounding';
+import { MS_PER_MINUTE } from '../quantity/units';
 import type { FollowUp } from '../session/events';
+import { liveTimeline } from '../session/live-timeline';
 import { SIGNS } from '../session/signs';
 import type { SessionState } from '../session/state';
 import { type Change, tidyChange } from './change';
@@ -21,9 +25,20 @@ export type SessionSummary = {
   /** What the answers change, by the place of the exercise in the plan; an empty change where nothing is (rule REV-10). */
   answered: Change[];
   followUp: FollowUp | null;
+  /** What each limb was given: time occluded, and the share of LOP held over it in the mean, null without one (RUN-5). */
+  given: { limb: Limb; occludedMs: number; percentLop: number | null }[];
 };
 
 const NOT_TOLERATED = ['REV-1', 'REV-2', 'REV-3'];
+
+const givenTo = ({ limb, totalOcclusionMs, relativePressureTimePercentLopMin }: LimbDose) => ({
+  limb,
+  occludedMs: totalOcclusionMs,
+  percentLop:
+    relativePressureTimePercentLopMin === null || totalOcclusionMs === 0
+      ? null
+      : toDecimals((relativePressureTimePercentLopMin * MS_PER_MINUTE) / totalOcclusionMs, 1),
+});
 
 /** A session in short, from its plan and what its log folds to. @param painBefore as `recommend` takes it */
 export function summaryOf(plan: Plan, state: SessionState, painBefore: number | null): SessionSummary {
@@ -50,5 +65,6 @@ export function summaryOf(plan: Plan, state: SessionState, painBefore: number | 
       return answer && answer.answer !== 'declined' ? tidyChange(answer.change) : {};
     }),
     followUp: state.followUp,
+    given: doseOf(liveTimeline(plan, state, state.finishedAtMs ?? state.startedAtMs ?? 0)).limbs.map(givenTo),
   };
 }

@@ -211,8 +211,9 @@ const SESSIONS: Kind<SessionFact> = {
     coursePlanId,
     startedAtMs,
     finishedAtMs,
-    // Sessions of earlier releases do not say what their answers change.
+    // Sessions of earlier releases say neither what their answers change nor what they gave.
     answered: [],
+    given: [],
     ...JSON.parse(summary),
   }),
 };

@@ -104,6 +104,7 @@ export const NOTHING_DONE: SessionSummary = {
   reviewed: true,
   answered: [],
   followUp: null,
+  given: [],
 };
 
 /** Types of events that change what later sessions ask of this one. */

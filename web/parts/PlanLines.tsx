@@ -48,7 +48,8 @@ export function PlanLines({
             <span>
               <span className="text-lg font-semibold">{coursePlan.name}</span>{' '}
               <span className="text-[15px] text-quiet">
-                {occasionWords(coursePlan.occasion)}. {turn.why}
+                {coursePlan.occasion.kind !== 'any-day' && `${occasionWords(coursePlan.occasion)}. `}
+                {turn.why}
               </span>
             </span>
             {plans.length > 1 && place < MOST_KEYS ? <KeyHint>{String(place + 1)}</KeyHint> : <span />}

@@ -1,12 +1,14 @@
-import type { ComponentType } from 'react';
+import { type ComponentType, useMemo } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { useNavigate, useParams } from 'react-router';
 import type { ClientRecord } from '#contract/client';
 import { chainOf } from '#core/record/chain';
+import { courseStrip } from '#core/record/course-strip';
 import { LINK_IDS, type LinkId } from '#core/record/link';
 import type { RuleId } from '#core/rules/catalogue';
 import { failureWords } from '../data/api';
 import { useClient, usePractice } from '../data/queries';
+import { CourseStrip } from '../parts/CourseStrip';
 import { FieldError } from '../parts/Field';
 import { usePlanInHand, usePlanSearch } from '../parts/use-plan-in-hand';
 import { FitBench } from '../views/fit/FitBench';
@@ -56,13 +58,17 @@ function Sheet({ client: known, bench }: { client: ClientRecord; bench: string |
     isNext || !practice
       ? known
       : { ...known, chain: chainOf(known.facts, practice, known.judgedAtMs, inHand.prescription) };
+  const course = useMemo(() => courseStrip(known.facts, known.judgedAtMs), [known]);
   const chosen = LINK_IDS.find((id) => id === bench) ?? nextLink(client);
   const Bench = BENCHES[chosen];
   return (
     <>
-      <div className="px-6 pt-4">
-        <h1 className="text-3xl font-semibold">{client.name}</h1>
-        {client.story && <p className="text-quiet">{client.story}</p>}
+      <div className="grid items-end gap-x-10 gap-y-2 px-6 pt-4 lg:grid-cols-[minmax(14rem,22rem)_1fr]">
+        <div>
+          <h1 className="text-3xl font-semibold">{client.name}</h1>
+          {client.story && <p className="text-quiet">{client.story}</p>}
+        </div>
+        {course.bars.length > 0 && <CourseStrip course={course} />}
       </div>
       <Chain client={client} chosen={chosen} />
       <div className="p-6">

@@ -61,7 +61,7 @@ export function PrescribeBench({ client }: { client: ClientRecord }) {
           No occlusion pressure is on record yet.
         </FirstDo>
       ) : part === 'block' ? (
-        <BlockBench client={client} practice={practice} />
+        <BlockBench client={client} />
       ) : (
         <ComposeInHand client={client} practice={practice} inHand={inHand} isChanging={isChanging} />
       )}

@@ -1,9 +1,9 @@
 import { expose } from 'comlink';
-import { placeSessions } from '#core/course/place-sessions';
+import { placeBlock } from '#core/course/place-block';
 import { forecast } from '#core/forecast/forecast';
 
 /** The heavy sums of planning, away from the page's own thread. */
-const planning = { forecast, placeSessions };
+const planning = { forecast, placeBlock };
 export type Planning = typeof planning;
 
 expose(planning);

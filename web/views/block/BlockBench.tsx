@@ -1,11 +1,10 @@
 import { useState } from 'react';
+import type { NewBlock } from '#contract/block';
 import type { ClientRecord } from '#contract/client';
-import type { PracticeView } from '#contract/practice';
-import type { NewProgramme } from '#contract/programme';
-import { checkProgramme, weeksOf } from '#core/course/programme';
-import { limitsInForce } from '#core/screening/clearance';
+import { checkBlock } from '#core/course/check-block';
 import { api, failureWords, read } from '../../data/api';
 import { useRecordWrite } from '../../data/queries';
+import { FirstDo } from '../../parts/Bench';
 import { Button } from '../../parts/Button';
 import { Choice } from '../../parts/Choice';
 import { FieldError } from '../../parts/Field';
@@ -14,37 +13,56 @@ import { useGuards } from '../../parts/use-guards';
 import { BlockWeeks } from './BlockWeeks';
 import { BlockWishForm } from './BlockWishForm';
 import { MonthView } from './MonthView';
-import { useBlock } from './use-block';
+import { type BlockState, useBlock } from './use-block';
 
-/** A block of weeks: the wish left, where the sessions fall right; kept, handed out, and planned again after a miss. */
-export function BlockBench({ client, practice }: { client: ClientRecord; practice: PracticeView }) {
-  const block = useBlock(client, practice);
-  const [view, setView] = useState<'weeks' | 'month'>('weeks');
-  const write = useRecordWrite((json: NewProgramme) =>
-    read(api.clients[':id'].programmes.$post({ param: { id: client.id }, json })),
-  );
-  const { programme, unmet, problem, missed } = block;
-  const findings = checkProgramme(programme);
-  const { mayPass, reason, asked } = useGuards(findings, write.error);
-  const cap = limitsInForce(client.facts.clearances, client.judgedAtMs).maxPercentLop;
-  const weeks = problem ? [] : weeksOf(programme, block.levelPercentLop, cap);
+/** A block of weeks: which plans it schedules left, where they fall right; kept, followed, and handed out. */
+export function BlockBench({ client }: { client: ClientRecord }) {
+  const block = useBlock(client);
+  if (block.plans.length === 0) {
+    return (
+      <FirstDo clientId={client.id} link="Prescribe">
+        A block schedules plans, and none is signed yet.
+      </FirstDo>
+    );
+  }
   return (
     <div className="grid gap-8 lg:grid-cols-[16rem_1fr]">
       <BlockWishForm block={block} />
-      <div className="min-w-0 space-y-4">
-        {missed.length > 0 && (
-          <div className="notched flex flex-wrap items-center gap-4 py-1">
-            <p>
-              {missed.length === 1 ? 'One planned day was' : `${missed.length} planned days were`} missed.
-            </p>
-            <Button onClick={block.planAgain}>Plan again from today</Button>
-          </div>
-        )}
-        <div className="flex flex-wrap items-end justify-between gap-4">
-          <p>
-            <span className="figures text-2xl">{programme.days.length}</span> sessions in{' '}
-            {programme.wish.weeks} weeks
-          </p>
+      <BlockDays client={client} block={block} />
+    </div>
+  );
+}
+
+function BlockDays({ client, block }: { client: ClientRecord; block: BlockState }) {
+  const [view, setView] = useState<'weeks' | 'month'>('weeks');
+  const [chosen, setBrush] = useState<string | null>(null);
+  const write = useRecordWrite((json: NewBlock) =>
+    read(api.clients[':id'].blocks.$post({ param: { id: client.id }, json })),
+  );
+  const { plans, unmet, problem, entries } = block;
+  const { wish, sessions } = block.block;
+  const findings = problem ? [] : checkBlock(block.block, plans);
+  const { mayPass, reason, asked } = useGuards(findings, write.error);
+  const named = plans.filter(({ id }) => wish.lines.some(({ coursePlanId }) => coursePlanId === id));
+  const brush = named.find(({ id }) => id === chosen)?.id ?? named[0]?.id ?? '';
+  const count = (state: (typeof entries)[number]['state']) =>
+    entries.filter((entry) => entry.state === state).length;
+  return (
+    <div className="min-w-0 space-y-4">
+      <div className="flex flex-wrap items-end justify-between gap-4">
+        <p>
+          <span className="figures text-2xl">{sessions.length}</span> sessions in {wish.weeks} weeks
+          {block.hasKept && `: ${count('done')} done, ${count('missed')} missed, ${count('to-come')} to come`}
+        </p>
+        <div className="flex flex-wrap gap-x-6 gap-y-2">
+          {named.length > 1 && (
+            <Choice
+              label="A press on a day is for"
+              value={brush}
+              onChange={setBrush}
+              options={named.map(({ id, name }) => ({ value: id, label: name }))}
+            />
+          )}
           <Choice
             label="Shown as"
             value={view}
@@ -55,50 +73,46 @@ export function BlockBench({ client, practice }: { client: ClientRecord; practic
             ]}
           />
         </div>
-        {problem && <FieldError>{problem.issues[0]?.message ?? 'Something is to be filled in.'}</FieldError>}
-        {unmet.map(({ message, rule }) => (
-          <p key={message} className="notched py-0.5 text-[15px] text-ochre">
-            {message} <span className="text-[13px]">{rule}</span>
-          </p>
-        ))}
-        {findings.map((finding) => (
-          <FindingLine key={finding.message} finding={finding} />
-        ))}
-        {view === 'weeks' ? (
-          <BlockWeeks weeks={weeks} block={block} />
-        ) : (
-          <MonthView weeks={weeks} block={block} />
-        )}
-        <p className="text-[14px] text-quiet">
-          Press a day to add or take away a session. It complements heavy training: maximal strength needs
-          heavy work (PRO-4).
+      </div>
+      {problem && <FieldError>{problem.issues[0]?.message ?? 'Something is to be filled in.'}</FieldError>}
+      {unmet.map(({ message, rule }) => (
+        <p key={message} className="notched py-0.5 text-[15px] text-ochre">
+          {message} <span className="text-[13px]">{rule}</span>
         </p>
-        <div className="flex flex-wrap items-end gap-4 border-t border-ink/40 pt-4">
-          {asked}
-          <Button
-            kind="main"
-            disabled={
-              problem !== undefined ||
-              programme.days.length === 0 ||
-              !mayPass ||
-              block.isKept ||
-              write.isPending
-            }
-            onClick={() => write.mutate({ ...programme, ...reason })}
+      ))}
+      {findings.map((finding) => (
+        <FindingLine key={finding.message} finding={finding} />
+      ))}
+      {view === 'weeks' ? (
+        <BlockWeeks block={block} brush={brush} />
+      ) : (
+        <MonthView block={block} brush={brush} />
+      )}
+      <p className="max-w-prose text-[14px] text-quiet">
+        Press a day to add or take away a session. What is missed is made up in its week where that fits; a
+        session done on another day fills the nearest missed one. Maximal strength needs heavy work (PRO-4).
+      </p>
+      <div className="flex flex-wrap items-end gap-4 border-t border-ink/40 pt-4">
+        {asked}
+        <Button
+          kind="main"
+          disabled={
+            problem !== undefined || sessions.length === 0 || !mayPass || block.isKept || write.isPending
+          }
+          onClick={() => write.mutate({ ...block.block, ...reason })}
+        >
+          {block.isKept ? 'Kept' : 'Keep the block'}
+        </Button>
+        {block.hasKept && (
+          <a
+            href={`/api/clients/${client.id}/block.ics`}
+            download
+            className="inline-flex min-h-11 items-center underline underline-offset-4"
           >
-            {block.isKept ? 'Kept' : 'Keep the block'}
-          </Button>
-          {client.facts.programmes.length > 0 && (
-            <a
-              href={`/api/clients/${client.id}/programme.ics`}
-              download
-              className="inline-flex min-h-11 items-center underline underline-offset-4"
-            >
-              Calendar file of the kept block
-            </a>
-          )}
-          {write.error && <FieldError>{failureWords(write.error)}</FieldError>}
-        </div>
+            Calendar file of the kept block
+          </a>
+        )}
+        {write.error && <FieldError>{failureWords(write.error)}</FieldError>}
       </div>
     </div>
   );

@@ -1,40 +1,56 @@
-import { dayOf, WEEKDAY_LABELS, weekdayOf } from '#core/course/days';
-import type { ProgrammeWeek } from '#core/course/programme';
+import { WEEKDAY_LABELS, weekdayOf } from '#core/course/days';
+import { clock, plain } from '../../parts/format';
 import { DayCell } from './DayCell';
 import type { BlockState } from './use-block';
 
-/** The whole block, a line a week: its days, the pressure of the week, and what falls due. */
-export function BlockWeeks({ weeks, block }: { weeks: ProgrammeWeek[]; block: BlockState }) {
-  const startDay = dayOf(block.programme.wish.startsOn);
+/** The whole block, a line a week: its days, what each plan is meant to be in it, its dose, and what falls due. */
+export function BlockWeeks({ block, brush }: { block: BlockState; brush: string }) {
+  const { weeks, wish } = block;
+  const [first] = weeks;
+  if (!first) return null;
   return (
     <table className="w-full table-fixed">
       <caption className="sr-only">The block, a row a week</caption>
       <thead>
         <tr className="text-left text-[14px] text-quiet">
           <th className="w-10 font-normal">Week</th>
-          {Array.from({ length: 7 }, (_, i) => weekdayOf(startDay + i)).map((weekday) => (
+          {Array.from({ length: 7 }, (_, i) => weekdayOf(first.firstDay + i)).map((weekday) => (
             <th key={weekday} className="px-1.5 font-normal">
               {WEEKDAY_LABELS[weekday]}
             </th>
           ))}
-          <th className="w-14 font-normal">% LOP</th>
-          <th className="w-32 font-normal">Due</th>
+          <th className="w-52 font-normal">Meant to be</th>
         </tr>
       </thead>
       <tbody>
-        {weeks.map(({ week, percentLop, deload, due }) => (
-          <tr key={week} className={`border-t border-rule align-top ${deload ? 'bg-tint' : ''}`}>
-            <td className="figures pt-2">{week + 1}</td>
-            {Array.from({ length: 7 }, (_, i) => startDay + 7 * week + i).map((day) => (
+        {weeks.map((week) => (
+          <tr key={week.week} className={`border-t border-rule align-top ${week.isDeload ? 'bg-tint' : ''}`}>
+            <td className="figures pt-2">{week.week + 1}</td>
+            {Array.from({ length: 7 }, (_, i) => week.firstDay + i).map((day) => (
               <td key={day} className="p-0.5">
-                <DayCell day={day} block={block} />
+                <DayCell day={day} block={block} brush={brush} />
               </td>
             ))}
-            <td className="figures pt-2 text-xl">{percentLop}</td>
-            <td className="pt-2 text-[14px]">
-              {[deload && 'deload: up to 60 % of the heavy volume (PRO-4)', ...due]
-                .filter(Boolean)
-                .join('; ')}
+            <td className="space-y-0.5 py-1 pl-2 text-[14px]">
+              {week.plans.map((plan) => (
+                <p key={plan.coursePlanId}>
+                  {week.plans.length > 1 && `${plan.name}: `}
+                  <span className="figures text-[15px]">{plan.percentLop} % of LOP</span>
+                  {plan.percentOneRepMax !== null && wish.loadRisePoints > 0 && (
+                    <span className="figures">, {plain(plan.percentOneRepMax, 1)} % of 1RM</span>
+                  )}
+                </p>
+              ))}
+              <p className="text-quiet">
+                {week.isDeload && 'Deload: '}
+                <span className="figures">{week.sets}</span> sets,{' '}
+                <span className="figures">{clock(week.occludedMs)}</span> occluded
+              </p>
+              {week.due.map((words) => (
+                <p key={words} className="notched text-ochre">
+                  {words}
+                </p>
+              ))}
             </td>
           </tr>
         ))}

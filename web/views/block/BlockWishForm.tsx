@@ -1,9 +1,6 @@
+import type { BlockLine } from '#core/course/block';
+import { BLOCK_STARTS, type BlockStartId } from '#core/course/block-starts';
 import { WEEKDAY_LABELS } from '#core/course/days';
-import { firstMonth } from '#core/course/programme';
-import { GOALS, goalIdSchema } from '#core/plan/goals';
-import { SCHOOLS, schoolIdSchema } from '#core/protocol/schools';
-import { LIMB_LABELS, LIMBS } from '#core/quantity/limb';
-import { Button } from '../../parts/Button';
 import { Choice } from '../../parts/Choice';
 import { Field } from '../../parts/Field';
 import { NumberField } from '../../parts/NumberField';
@@ -12,32 +9,58 @@ import { Ticks } from '../../parts/Ticks';
 import type { BlockState } from './use-block';
 
 const WEEKDAYS = WEEKDAY_LABELS.map((label, value) => ({ value: String(value), label }));
+const STARTS = Object.keys(BLOCK_STARTS) as BlockStartId[];
+const USUAL_DELOAD = { everyWeeks: 4, setsPercent: 50 };
 
 /** What the block is wished to be; the days follow at once. */
-export function BlockWishForm({ block: { wish, change } }: { block: BlockState }) {
+export function BlockWishForm({ block }: { block: BlockState }) {
+  const { wish, change, plans, startFrom } = block;
+  const changeLine = (at: number, part: Partial<BlockLine>) =>
+    change({ lines: wish.lines.map((line, place) => (place === at ? { ...line, ...part } : line)) });
+  const unused = plans.filter(({ id }) => !wish.lines.some(({ coursePlanId }) => coursePlanId === id));
   return (
     <div className="space-y-4">
       <Picker
-        label="Goal"
-        value={wish.goal}
-        onChange={(goal) => change({ goal })}
-        options={goalIdSchema.options.map((value) => ({ value, label: GOALS[value].label }))}
+        label="Start from"
+        value=""
+        onChange={(id) => id !== '' && startFrom(id)}
+        options={[
+          { value: '' as BlockStartId | '', label: 'choose…' },
+          ...STARTS.map((value) => ({ value, label: BLOCK_STARTS[value].label })),
+        ]}
       />
-      <p className="text-[14px] text-quiet">
-        {GOALS[wish.goal].word} ({GOALS[wish.goal].rule})
-      </p>
-      <Picker
-        label="School"
-        value={wish.schoolId}
-        onChange={(schoolId) => change({ schoolId })}
-        options={schoolIdSchema.options.map((value) => ({ value, label: SCHOOLS[value].label }))}
-      />
-      <Picker
-        label="Limb of the ramp"
-        value={wish.limb}
-        onChange={(limb) => change({ limb })}
-        options={LIMBS.map((value) => ({ value, label: LIMB_LABELS[value] }))}
-      />
+      {wish.lines.map((line, place) => (
+        <LineForm
+          key={line.coursePlanId}
+          block={block}
+          line={line}
+          change={(part) => changeLine(place, part)}
+          takeAway={
+            wish.lines.length > 1
+              ? () => change({ lines: wish.lines.filter((other) => other !== line) })
+              : undefined
+          }
+        />
+      ))}
+      {unused.length > 0 && (
+        <Picker
+          label="Add a plan"
+          value=""
+          onChange={(coursePlanId) =>
+            coursePlanId !== '' &&
+            change({
+              lines: [
+                ...wish.lines,
+                { coursePlanId, perWeek: 2, timesADay: 1, available: [0, 1, 2, 3, 4], besideHeavy: 'apart' },
+              ],
+            })
+          }
+          options={[
+            { value: '', label: 'choose…' },
+            ...unused.map(({ id, name }) => ({ value: id, label: name })),
+          ]}
+        />
+      )}
       <div className="grid grid-cols-2 gap-4">
         <Field
           className="col-span-2"
@@ -46,55 +69,111 @@ export function BlockWishForm({ block: { wish, change } }: { block: BlockState }
           value={wish.startsOn}
           onChange={(event) => change({ startsOn: event.target.value })}
         />
+        <NumberField label="Weeks" value={wish.weeks} onValue={(weeks) => change({ weeks })} />
         <Field
-          className="col-span-2"
           label="At"
           type="time"
           value={wish.atTime}
           onChange={(event) => change({ atTime: event.target.value })}
         />
-        <NumberField label="Weeks" value={wish.weeks} onValue={(weeks) => change({ weeks })} />
-        <NumberField
-          label="Sessions a week"
-          value={wish.perWeek}
-          onValue={(perWeek) => change({ perWeek })}
-        />
       </div>
-      <Button onClick={() => change(firstMonth(wish))}>As a first month (PRO-6)</Button>
-      <Ticks
-        label="Can come on"
-        options={WEEKDAYS}
-        chosen={wish.available.map(String)}
-        onChange={(days) => change({ available: days.map(Number).sort() })}
-      />
       <Ticks
         label="Heavy training on"
         options={WEEKDAYS}
         chosen={wish.heavy.map(String)}
         onChange={(days) => change({ heavy: days.map(Number).sort() })}
       />
-      {wish.heavy.length > 0 && (
-        <Choice
-          label="Beside heavy days"
-          value={wish.besideHeavy}
-          onChange={(besideHeavy) => change({ besideHeavy })}
-          options={[
-            { value: 'apart', label: 'on other days' },
-            { value: 'finisher', label: 'as a finisher' },
-          ]}
-        />
-      )}
       <Picker
         label="Deload"
-        value={String(wish.deloadEvery ?? '')}
-        onChange={(every) => change({ deloadEvery: every === '' ? null : Number(every) })}
+        value={String(wish.deload?.everyWeeks ?? '')}
+        onChange={(every) =>
+          change({
+            deload: every === '' ? null : { ...(wish.deload ?? USUAL_DELOAD), everyWeeks: Number(every) },
+          })
+        }
         options={[
           { value: '', label: 'none' },
           ...[3, 4, 5, 6].map((every) => ({ value: String(every), label: `every ${every} weeks` })),
         ]}
       />
+      {wish.deload && (
+        <NumberField
+          label="Share of the sets in it"
+          unit="%"
+          value={wish.deload.setsPercent}
+          onValue={(setsPercent) => change({ deload: { ...(wish.deload ?? USUAL_DELOAD), setsPercent } })}
+        />
+      )}
+      <NumberField
+        label="Load is meant to rise by"
+        unit="points a week"
+        value={wish.loadRisePoints}
+        onValue={(loadRisePoints) => change({ loadRisePoints })}
+        hint="Of 1RM, to at most 40 %; each review decides."
+      />
       <DaysOff daysOff={wish.daysOff} onChange={(daysOff) => change({ daysOff })} />
     </div>
+  );
+}
+
+/** One plan of the block: how often, on which days, and beside heavy work. */
+function LineForm({
+  block: { plans, wish },
+  line,
+  change,
+  takeAway,
+}: {
+  block: BlockState;
+  line: BlockLine;
+  change: (part: Partial<BlockLine>) => void;
+  takeAway: (() => void) | undefined;
+}) {
+  const plan = plans.find(({ id }) => id === line.coursePlanId);
+  const name = plan?.name ?? 'A plan that has ended';
+  return (
+    <fieldset className="space-y-2 border-l-4 border-plum pl-3">
+      <legend className="sr-only">{name}</legend>
+      <p className="flex flex-wrap items-baseline justify-between gap-x-3">
+        <span className="text-lg font-semibold">{name}</span>
+        {takeAway && (
+          <button
+            type="button"
+            className="min-h-9 text-[15px] underline underline-offset-4"
+            onClick={takeAway}
+          >
+            Leave out<span className="sr-only"> {name}</span>
+          </button>
+        )}
+      </p>
+      <div className="grid grid-cols-2 gap-3">
+        <NumberField label="Days a week" value={line.perWeek} onValue={(perWeek) => change({ perWeek })} />
+        {plan?.kinds.length === 0 && (
+          <NumberField
+            label="Times a day"
+            value={line.timesADay}
+            onValue={(timesADay) => change({ timesADay })}
+          />
+        )}
+      </div>
+      <Ticks
+        label="Can come on"
+        options={WEEKDAYS}
+        chosen={line.available.map(String)}
+        onChange={(days) => change({ available: days.map(Number).sort() })}
+      />
+      {wish.heavy.length > 0 && (
+        <Choice
+          label="Beside heavy days"
+          value={line.besideHeavy}
+          onChange={(besideHeavy) => change({ besideHeavy })}
+          options={[
+            { value: 'apart', label: 'other days' },
+            { value: 'finisher', label: 'finisher' },
+            { value: 'either', label: 'either' },
+          ]}
+        />
+      )}
+    </fieldset>
   );
 }
 

@@ -1,14 +1,13 @@
 import { addMonths, format } from 'date-fns';
 import { useState } from 'react';
 import { dayOf, isoOf, WEEKDAY_LABELS, weekdayOf } from '#core/course/days';
-import type { ProgrammeWeek } from '#core/course/programme';
 import { Button } from '../../parts/Button';
 import { DayCell } from './DayCell';
 import type { BlockState } from './use-block';
 
 /** One month, weeks from Monday; the pressure of the week stands with each of its sessions. */
-export function MonthView({ weeks, block }: { weeks: ProgrammeWeek[]; block: BlockState }) {
-  const [month, setMonth] = useState(() => block.programme.wish.startsOn.slice(0, 7));
+export function MonthView({ block, brush }: { block: BlockState; brush: string }) {
+  const [month, setMonth] = useState(() => block.wish.startsOn.slice(0, 7));
   const firstDay = dayOf(`${month}-01`);
   const from = firstDay - weekdayOf(firstDay);
   const date = new Date(`${month}-01T12:00:00`);
@@ -16,7 +15,7 @@ export function MonthView({ weeks, block }: { weeks: ProgrammeWeek[]; block: Blo
   const rows = Array.from({ length: 6 }, (_, row) => from + 7 * row).filter(
     (day) => day === from || isoOf(day).startsWith(month),
   );
-  const shares = weeks.filter(({ days }) => days.some((day) => isoOf(day).startsWith(month)));
+  const shares = block.weeks.filter((week) => isoOf(week.firstDay).startsWith(month));
   return (
     <div>
       <div className="flex items-center gap-3">
@@ -30,7 +29,12 @@ export function MonthView({ weeks, block }: { weeks: ProgrammeWeek[]; block: Blo
           →
         </Button>
         <span className="text-[15px] text-quiet">
-          {shares.map(({ week, percentLop }) => `week ${week + 1}: ${percentLop} %`).join(', ')}
+          {shares
+            .map(
+              ({ week, plans }) =>
+                `week ${week + 1}: ${[...new Set(plans.map(({ percentLop }) => percentLop))].join('/')} %`,
+            )
+            .join(', ')}
         </span>
       </div>
       <table className="mt-2 w-full max-w-3xl table-fixed">
@@ -49,7 +53,7 @@ export function MonthView({ weeks, block }: { weeks: ProgrammeWeek[]; block: Blo
             <tr key={row} className="border-t border-rule">
               {Array.from({ length: 7 }, (_, i) => row + i).map((day) => (
                 <td key={day} className="p-0.5">
-                  <DayCell day={day} block={block} outside={!isoOf(day).startsWith(month)} />
+                  <DayCell day={day} block={block} brush={brush} outside={!isoOf(day).startsWith(month)} />
                 </td>
               ))}
             </tr>

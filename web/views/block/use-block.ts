@@ -1,106 +1,110 @@
 import { useQuery } from '@tanstack/react-query';
-import { format } from 'date-fns';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import type { ClientRecord } from '#contract/client';
-import type { PracticeView } from '#contract/practice';
-import { dayOf, isoOf } from '#core/course/days';
-import type { Constraints } from '#core/course/place-sessions';
 import {
-  constraintsOf,
-  missedDays,
-  type Programme,
-  type ProgrammeWish,
-  programmeSchema,
-  programmeWishSchema,
-} from '#core/course/programme';
-import { rampLevel } from '#core/pressure/ramp';
-import { limbKind } from '#core/quantity/limb';
+  type Block,
+  type BlockWish,
+  blockSchema,
+  blockWishSchema,
+  onDays,
+  type Scheduled,
+} from '#core/course/block';
+import type { BlockPlan } from '#core/course/block-plan';
+import { type BlockStartId, startBlock } from '#core/course/block-starts';
+import { type BlockWeek, weeksOf } from '#core/course/block-weeks';
+import { type Day, dayAt, dayOf, isoOf } from '#core/course/days';
+import { type BlockEntry, followBlock } from '#core/course/follow-block';
+import type { Running } from '#core/course/place-block';
+import type { Unmet } from '#core/course/place-sessions';
 import { newest } from '#core/quantity/newest';
-import { sessionsDone } from '#core/record/basis';
-import { limbInHand } from '#core/record/chain';
-import { nextPlan } from '#core/record/plans-in-force';
+import { blockContext, blockPlansOf, sessionsByDay } from '#core/record/block-in-force';
 import { planningWorker } from '../../workers/planning';
 
-const isoDay = (atMs: number): string => format(atMs, 'yyyy-MM-dd');
-
-/** The wish a new block begins with: two sessions a week on working days, from today. */
-function firstWish(client: ClientRecord, practice: PracticeView): ProgrammeWish {
-  const prescribed = nextPlan(client.facts, client.judgedAtMs)?.prescription;
-  const plan = prescribed?.plan;
-  return {
-    goal: plan?.goal ?? 'size',
-    schoolId: plan?.schoolId ?? practice.settings.schoolId,
-    limb: limbInHand(client.facts, prescribed) ?? 'left-thigh',
-    startsOn: isoDay(client.judgedAtMs),
-    weeks: 8,
-    perWeek: 2,
-    available: [0, 1, 2, 3, 4],
-    heavy: [],
-    besideHeavy: 'apart',
-    deloadEvery: null,
-    daysOff: [],
-    atTime: '17:30',
-  };
-}
+const USUAL_TIME = '17:30';
 
 /** Whether two blocks say the same; the schema puts their fields in one order. */
-const isSame = (a: Programme, b: Programme): boolean => {
-  const [one, other] = [programmeSchema.safeParse(a), programmeSchema.safeParse(b)];
+const isSame = (a: Block, b: Block): boolean => {
+  const [one, other] = [blockSchema.safeParse(a), blockSchema.safeParse(b)];
   return one.success && other.success && JSON.stringify(one.data) === JSON.stringify(other.data);
 };
 
-/** A block as it is being planned: the wish, the days placed for it, and what was moved by hand. */
-export function useBlock(client: ClientRecord, practice: PracticeView) {
-  const kept = newest(client.facts.programmes);
-  const today = dayOf(isoDay(client.judgedAtMs));
-  const done = client.facts.sessions
-    .filter(({ finishedAtMs }) => finishedAtMs !== null)
-    .map(({ startedAtMs }) => dayOf(isoDay(startedAtMs)));
-  const [wish, setWish] = useState(() => kept?.wish ?? firstWish(client, practice));
-  // Days fixed by hand or as they were kept; null lets the solver place them.
-  const [byHand, setByHand] = useState<string[] | null>(kept?.days ?? null);
-  const [again, setAgain] = useState<Partial<Constraints>>({});
-  const problem = programmeWishSchema.safeParse(wish).error;
-  const constraints = problem ? null : { ...constraintsOf(wish), ...again };
+const inOrder = (sessions: readonly Scheduled[]): Scheduled[] =>
+  [...sessions].sort((a, b) => a.day.localeCompare(b.day));
+
+/** A block as it is being planned: the wish, the days placed for it, what was moved by hand, and how it stands today. */
+export function useBlock(client: ClientRecord): BlockState {
+  const { facts, judgedAtMs } = client;
+  const plans = useMemo(() => blockPlansOf(facts), [facts]);
+  const today = dayAt(judgedAtMs, facts.zoneOffsetMs);
+  const kept = newest(facts.blocks);
+  const [wish, setWish] = useState<BlockWish>(
+    () => kept?.wish ?? startBlock('size', plans, { startsOn: isoOf(today), atTime: USUAL_TIME }),
+  );
+  // Sessions fixed by hand or as they were kept; null lets them be placed.
+  const [byHand, setByHand] = useState<Scheduled[] | null>(kept?.sessions ?? null);
+  const problem = blockWishSchema.safeParse(wish).error;
+  // What was is kept as it was.
+  const running: Running = {
+    fromDay: Math.max(today, dayOf(wish.startsOn)),
+    before: kept ? onDays(kept) : [],
+  };
   const { data: placed } = useQuery({
-    queryKey: ['block', constraints],
-    queryFn: () => (constraints ? planningWorker().placeSessions(constraints) : null),
-    enabled: constraints !== null,
+    queryKey: ['block', wish, plans, running],
+    queryFn: () => planningWorker().placeBlock(wish, plans, running),
+    enabled: !problem,
     placeholderData: (before) => before,
     staleTime: Number.POSITIVE_INFINITY,
   });
-  const days = byHand ?? placed?.days.map(isoOf) ?? [];
-  const programme: Programme = { wish, days };
-  const missed = kept ? missedDays(kept, done, today) : [];
+  const sessions =
+    byHand ?? placed?.sessions.map(({ day, coursePlanId }) => ({ day: isoOf(day), coursePlanId })) ?? [];
+  const block: Block = { wish, sessions };
+  const isKept = kept !== undefined && isSame(block, kept);
+  const entries = problem ? [] : followBlock(block, plans, sessionsByDay(facts), today);
+  const change = (part: Partial<BlockWish>) => {
+    setWish((old) => ({ ...old, ...part }));
+    setByHand(null);
+  };
   return {
+    plans,
     wish,
     problem,
-    programme,
+    block,
+    entries,
+    weeks: problem
+      ? []
+      : weeksOf(block, onDays(block), plans, blockContext(facts, wish.startsOn, judgedAtMs)),
     unmet: byHand ? [] : (placed?.unmet ?? []),
-    isPlaced: byHand !== null || placed !== undefined,
-    done,
     today,
-    missed,
-    isKept: kept !== undefined && isSame(programme, kept),
-    levelPercentLop: rampLevel(
-      sessionsDone(client.facts),
-      limbKind(wish.limb),
-      wish.schoolId,
-      client.judgedAtMs,
-    ).percentLop,
-    change: (part: Partial<ProgrammeWish>) => {
-      setWish((old) => ({ ...old, ...part }));
+    isKept,
+    hasKept: kept !== undefined,
+    change,
+    startFrom: (id: BlockStartId) => {
+      setWish(startBlock(id, plans, wish));
       setByHand(null);
-      setAgain({});
     },
-    toggle: (day: string) =>
-      setByHand(days.includes(day) ? days.filter((other) => other !== day) : [...days, day].sort()),
-    /** What is done stays and counts; the rest is placed anew from today, near where it was. */
-    planAgain: () => {
-      setAgain({ done, fromDay: today, kept: days.map(dayOf) });
-      setByHand(null);
+    /** Adds a session of a plan to a day, or takes it away. */
+    toggle: (day: Day, coursePlanId: string) => {
+      const at = { day: isoOf(day), coursePlanId };
+      const isThere = (one: Scheduled) => one.day === at.day && one.coursePlanId === coursePlanId;
+      setByHand(
+        sessions.some(isThere) ? sessions.filter((one) => !isThere(one)) : inOrder([...sessions, at]),
+      );
     },
   };
 }
 
-export type BlockState = ReturnType<typeof useBlock>;
+export type BlockState = {
+  plans: BlockPlan[];
+  wish: BlockWish;
+  problem: ReturnType<typeof blockWishSchema.safeParse>['error'];
+  block: Block;
+  entries: BlockEntry[];
+  weeks: BlockWeek[];
+  unmet: Unmet[];
+  today: Day;
+  isKept: boolean;
+  hasKept: boolean;
+  change: (part: Partial<BlockWish>) => void;
+  startFrom: (id: BlockStartId) => void;
+  toggle: (day: Day, coursePlanId: string) => void;
+};

@@ -125,7 +125,7 @@ export function Composer({
               </p>
             )}
           </div>
-          <GivenSoFar given={review.given} hasBlock={client.facts.programmes.length > 0} />
+          <GivenSoFar given={review.given} hasBlock={client.facts.blocks.length > 0} />
           <SignBar
             composer={composer}
             client={client}

@@ -1,0 +1,123 @@
+import { onDays } from '../course/block';
+import { weeksOf } from '../course/block-weeks';
+import { type Day, dayAt, dayOf } from '../course/days';
+import { compile } from '../plan/compile';
+import { doseOf } from '../plan/dose';
+import { LIMB_LABELS } from '../quantity/limb';
+import { MS_PER_MINUTE } from '../quantity/units';
+import { blockAsItStands, blockContext } from './block-in-force';
+import type { ClientFacts } from './facts';
+import { holdsInForce } from './in-force';
+
+/** A session on its day: its height is %LOP, its width minutes occluded, so its area is its dose. */
+export type CourseBar = {
+  day: Day;
+  name: string;
+  /** Null where no LOP is known. */
+  percentLop: number | null;
+  minutes: number;
+} & ({ state: 'done'; sessionId: string } | { state: 'to-come' } | { state: 'missed' });
+
+/** The weeks of a person as one picture: what was done, missed and is to come, heavy days, the ramp, holds, and tests. */
+export type CourseStrip = {
+  fromDay: Day;
+  /** The last day shown. */
+  toDay: Day;
+  today: Day;
+  bars: CourseBar[];
+  heavyDays: Day[];
+  /** The ramp's ceiling from a day on, for the plan of the block that is ramped. */
+  ceiling: { fromDay: Day; percentLop: number }[];
+  holds: { fromDay: Day; words: string }[];
+  tests: { day: Day; words: string }[];
+};
+
+const BEFORE_DAYS = 56;
+const LEAST_BEFORE_DAYS = 21;
+const AFTER_DAYS = 27;
+
+/** The course of a person around now: the block that runs, and what was done in the eight weeks before today (RUN-5). */
+export function courseStrip(facts: ClientFacts, nowMs: number): CourseStrip {
+  const day = (atMs: number) => dayAt(atMs, facts.zoneOffsetMs);
+  const standing = blockAsItStands(facts, nowMs);
+  const today = day(nowMs);
+  const blockFrom = standing ? dayOf(standing.block.wish.startsOn) : today;
+  const blockTo = standing ? blockFrom + 7 * standing.block.wish.weeks - 1 : today;
+  const firstDone = Math.min(today, ...facts.sessions.map(({ startedAtMs }) => day(startedAtMs)));
+  const begun = Math.min(firstDone - 7, today - LEAST_BEFORE_DAYS);
+  const fromDay = Math.min(
+    Math.max(begun, today - BEFORE_DAYS),
+    Math.max(blockFrom, today - 2 * BEFORE_DAYS),
+  );
+  const toDay = Math.max(today + AFTER_DAYS, Math.min(blockTo, today + 2 * BEFORE_DAYS));
+  const weeks = standing
+    ? weeksOf(
+        standing.block,
+        onDays(standing.block),
+        standing.plans,
+        blockContext(facts, standing.block.wish.startsOn, nowMs),
+      )
+    : [];
+  const isShown = (one: { day: Day }) => one.day >= fromDay && one.day <= toDay;
+  const planned = (standing?.entries ?? []).flatMap((entry): CourseBar[] => {
+    if (entry.state === 'done') return [];
+    const plan = standing?.plans.find(({ id }) => id === entry.coursePlanId);
+    const meant = weeks
+      .find(({ firstDay }) => entry.day >= firstDay && entry.day < firstDay + 7)
+      ?.plans.find(({ coursePlanId }) => coursePlanId === entry.coursePlanId);
+    if (!plan || !meant) return [];
+    return [
+      {
+        day: entry.day,
+        name: plan.name,
+        state: entry.state,
+        percentLop: meant.percentLop > 0 ? meant.percentLop : null,
+        minutes: doseOf(compile(plan.plan)).occludedMs / MS_PER_MINUTE,
+      },
+    ];
+  });
+  const nameOf = (coursePlanId: string) =>
+    facts.coursePlans.find(({ id }) => id === coursePlanId)?.name ?? 'A plan that has ended';
+  const done = facts.sessions.flatMap((session): CourseBar[] => {
+    if (session.finishedAtMs === null || session.worked.length === 0) return [];
+    const shares = session.given.flatMap(({ percentLop }) => (percentLop === null ? [] : [percentLop]));
+    return [
+      {
+        day: day(session.startedAtMs),
+        name: nameOf(session.coursePlanId),
+        state: 'done',
+        sessionId: session.id,
+        percentLop: shares.length === 0 ? null : Math.max(...shares),
+        minutes: Math.max(0, ...session.given.map(({ occludedMs }) => occludedMs)) / MS_PER_MINUTE,
+      },
+    ];
+  });
+  const ramped = standing?.plans.find(({ kinds }) => kinds.length > 0);
+  return {
+    fromDay,
+    toDay,
+    today,
+    bars: [...done, ...planned].filter(isShown).sort((a, b) => a.day - b.day),
+    heavyDays: [...new Set(facts.heavyWork.map(({ atMs }) => day(atMs)))].filter(
+      (on) => on >= fromDay && on <= toDay,
+    ),
+    ceiling: weeks.flatMap(({ firstDay, plans }) => {
+      const meant = plans.find(({ coursePlanId }) => coursePlanId === ramped?.id);
+      return meant && firstDay + 6 >= today ? [{ fromDay: firstDay, percentLop: meant.percentLop }] : [];
+    }),
+    holds: holdsInForce(facts, nowMs).map(({ atMs, words }) => ({
+      fromDay: Math.max(fromDay, day(atMs)),
+      words,
+    })),
+    tests: [
+      ...facts.occlusions.map(({ atMs, limb, pressure }) => ({
+        day: day(atMs),
+        words: `${LIMB_LABELS[limb]}: ${pressure.value} mmHg`,
+      })),
+      ...facts.strengthTests.map(({ atMs, oneRepMax }) => ({
+        day: day(atMs),
+        words: `1RM ${oneRepMax.value} ${oneRepMax.unit}`,
+      })),
+    ].filter(isShown),
+  };
+}
