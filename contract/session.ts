@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import type { Plan } from '#core/plan/plan';
+import { enteredSessionSchema } from '#core/session/entered';
 import { type SessionEvent, sessionEventSchema } from '#core/session/events';
 import { overrideReasonSchema } from './prescription';
 
@@ -10,6 +11,13 @@ export const newSessionSchema = z.object({
   /** Why a clinician passes a guard that was not there when the plan was signed. */
   overrideReason: overrideReasonSchema,
 });
+
+/** A session to enter after the fact; of which plan, and the id made by the client so that entering twice enters once. */
+export const newEnteredSessionSchema = enteredSessionSchema.extend({
+  id: z.uuid(),
+  coursePlanId: z.string().min(1, 'Say of which plan.'),
+});
+export type NewEnteredSession = z.infer<typeof newEnteredSessionSchema>;
 
 export const appendEventsSchema = z.object({
   events: z

@@ -68,7 +68,7 @@ export const protocolRules = {
     title: 'First month',
     level: 'note',
     source: HOUSE,
-    by: 'course/programme.ts firstMonth',
+    by: 'course/block-starts.ts BLOCK_STARTS',
     figures: NO_FIGURES,
     words: () => 'Isolated exercises, start pressures, two sessions a week, gradual.',
   }),

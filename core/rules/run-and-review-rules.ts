@@ -156,7 +156,7 @@ export const reviewRules = {
     title: 'Binding review',
     level: 'hard',
     source: HOUSE,
-    by: 'record/session-review.ts reviewSession',
+    by: 'record/binding-review.ts whatReviewAsks',
     figures: NO_FIGURES,
     words: () =>
       'The review is answered (accepted, edited with the rule checked again, declined with a reason) before the next session of that plan opens. One computation of it serves record, draft and server.',

@@ -6,6 +6,7 @@ import type { SessionState } from './state';
 /** A session before anything has happened. */
 const nothingYet = (): SessionState => ({
   startedAtMs: null,
+  enteredAtMs: null,
   runner: null,
   limbs: [],
   loosenedMmHg: {},

@@ -52,6 +52,8 @@ export type ReviewAnswer = Pick<
 /** All that a log says has happened. Wall-clock ms throughout. */
 export type SessionState = {
   startedAtMs: number | null;
+  /** When it was entered, where it was done on paper or elsewhere; null for one that was run here. */
+  enteredAtMs: number | null;
   /** The device that runs it and writes what the clock owes; null in older logs, where any did (rule RUN-9). */
   runner: string | null;
   limbs: LimbState[];

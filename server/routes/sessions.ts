@@ -1,7 +1,12 @@
 import { type Context, Hono } from 'hono';
 import type { ClientRecord } from '#contract/client';
 import type { Kit } from '#contract/practice';
-import { appendEventsSchema, newSessionSchema, type SessionView } from '#contract/session';
+import {
+  appendEventsSchema,
+  newEnteredSessionSchema,
+  newSessionSchema,
+  type SessionView,
+} from '#contract/session';
 import { hardFindings } from '#core/findings/finding';
 import { agoWords } from '#core/record/age-words';
 import { linksThatHold } from '#core/record/chain';
@@ -15,6 +20,7 @@ import { asJson } from '../as-json';
 import type { Env } from '../context';
 import { writeAudit } from '../db/audit';
 import { readClient } from '../db/client-facts';
+import { enterSession } from '../db/enter-session';
 import { readKit } from '../db/kit';
 import { keepReviewedVersion } from '../db/reviewed-version';
 import {
@@ -76,6 +82,20 @@ export const sessionRoutes = (aheadMs: number) =>
       });
       c.var.feed.publish({ said: 'opened', sessionId: id });
       await tellChange(c, client.id);
+      return sessionAnswer(c, id, 201);
+    })
+
+    .post('/entered', body(newEnteredSessionSchema), async (c) => {
+      const { id, coursePlanId, ...entered } = c.req.valid('json');
+      const { em, nowMs, practitioner } = c.var;
+      const clientId = await inTransaction(em, (prepare) =>
+        enterSession(
+          prepare,
+          { id, coursePlanId, entered },
+          { nowMs, aheadMs, practitionerId: practitioner.id },
+        ),
+      );
+      await tellChange(c, clientId);
       return sessionAnswer(c, id, 201);
     })
 

@@ -4,13 +4,18 @@ import { defineEvent } from './define';
 export const sessionStarted = defineEvent({
   type: 'session-started',
   /** The device that runs it and writes what the clock owes (rule RUN-9); older ones did not say. */
-  body: { runner: z.string().min(1).max(64).optional() },
+  body: {
+    runner: z.string().min(1).max(64).optional(),
+    /** When it was entered, for a session that was done on paper or elsewhere. */
+    enteredAtMs: z.number().int().positive().optional(),
+  },
   undoable: false,
   afterFinish: false,
   words: 'the start',
-  apply: (_, state, { atMs, runner }) => {
+  apply: (_, state, { atMs, runner, enteredAtMs }) => {
     if (state.startedAtMs !== null) return;
     state.startedAtMs = atMs;
     state.runner = runner ?? null;
+    state.enteredAtMs = enteredAtMs ?? null;
   },
 });

@@ -53,6 +53,8 @@ export function RecordView({ session }: { session: LiveSession }) {
             .map((exercise) => `${exercise.label}: ${exercise.protocolLabel}, ${loadWords(exercise, mass)}`)
             .join('; ')}
           . Done over planned.
+          {state.enteredAtMs !== null &&
+            ` Entered later, ${dayAndTime(state.enteredAtMs)}: times and pressures are the plan’s.`}
         </p>
       </header>
       <OcclusionStrip planned={planned} done={timeline} plan={view.plan} />

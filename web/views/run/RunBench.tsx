@@ -31,6 +31,7 @@ import { LastReview } from '../../parts/review/LastReview';
 import { useGuards } from '../../parts/use-guards';
 import { planSearch, usePlanInHand } from '../../parts/use-plan-in-hand';
 import { useSpace } from '../../parts/use-space';
+import { EnterSession } from './EnterSession';
 import { Retarget } from './Retarget';
 
 /** What will be run, whether it may be, and what was run before. */
@@ -135,6 +136,7 @@ export function RunBench({ client }: { client: ClientRecord }) {
           </Button>
         )
       )}
+      {inHand && <EnterSession clientId={client.id} inHand={inHand} />}
       <PastSessions client={client} />
     </section>
   );

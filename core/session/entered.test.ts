@@ -1,0 +1,78 @@
+import { describe, expect, it } from 'vitest';
+import { compile } from '../plan/compile';
+import { doseOf } from '../plan/dose';
+import { testPlan } from '../plan/plan.fixture';
+import { summaryOf } from '../review/summary';
+import { type EnteredSession, enteredEvents } from './entered';
+import { liveTimeline } from './live-timeline';
+import { foldAll, logOf, START_MS } from './session.fixture';
+import { twoLimbs } from './two-limbs.fixture';
+
+const { plan } = testPlan();
+const set = (setIndex: number, reps: number, effort: number | null = null, exerciseIndex = 0) => ({
+  exerciseIndex,
+  setIndex,
+  reps,
+  effort,
+});
+const whole: EnteredSession = {
+  startedAtMs: START_MS,
+  sets: [set(0, 30, 5), set(1, 15), set(2, 15), set(3, 12, 8)],
+  jointPain: 2,
+  signs: [],
+};
+const folded = (entered: EnteredSession, of = plan) =>
+  foldAll(
+    of,
+    logOf(
+      enteredEvents(of, entered, START_MS + 86_400_000).map(({ afterMs, body }) => [afterMs / 1000, body]),
+    ),
+  );
+
+describe('a session entered later (RUN-5)', () => {
+  it('folds to the sets that were done, with the pressures and times of the plan, and says that it was entered', () => {
+    const state = folded(whole);
+    expect(state.enteredAtMs).toBe(START_MS + 86_400_000);
+    expect(state.finishedAtMs).not.toBeNull();
+    expect(
+      state.sets.map(({ countedReps, reason, effort, jointPain }) => [
+        countedReps,
+        reason,
+        effort,
+        jointPain,
+      ]),
+    ).toEqual([
+      [30, 'done', 5, null],
+      [15, 'done', null, null],
+      [15, 'done', null, null],
+      [12, 'failure', 8, 2],
+    ]);
+    const [planned, done] = [
+      doseOf(compile(plan)),
+      doseOf(liveTimeline(plan, state, state.finishedAtMs ?? 0)),
+    ];
+    expect(done.limbs).toEqual(planned.limbs);
+    expect(summaryOf(plan, state, null)).toMatchObject({
+      worked: [{ exerciseId: 'knee-extension' }],
+      reviewed: false,
+    });
+  });
+
+  it('lets the cuff down after the last set that was done, and leaves out what was not', () => {
+    const state = folded({ ...whole, sets: [set(0, 30), set(1, 10)], jointPain: null });
+    expect(state.sets).toHaveLength(2);
+    const timeline = compile(plan);
+    const inflation = state.limbs[0]?.inflations[0];
+    expect((inflation?.toMs ?? 0) - START_MS).toBe(timeline.sets[1]?.toMs);
+    expect(state.sets[1]?.jointPain).toBeNull();
+  });
+
+  it('keeps both limbs of a pair, and the signs', () => {
+    const state = folded({ ...whole, sets: [set(0, 20)], signs: ['dizzy'] }, twoLimbs);
+    expect(state.limbs.map(({ inflations }) => inflations.length)).toEqual(
+      twoLimbs.exercises[0]?.limbs.map(() => 1),
+    );
+    expect(state.limbs.every(({ inflations }) => inflations.every(({ toMs }) => toMs !== null))).toBe(true);
+    expect(state.signs.map(({ sign }) => sign)).toEqual(['dizzy']);
+  });
+});

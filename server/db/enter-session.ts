@@ -1,0 +1,74 @@
+import { v5 as uuidFrom } from 'uuid';
+import { readPlan } from '#core/plan/versions/read-plan';
+import { SESSIONS_COUNT_MS } from '#core/record/facts';
+import { type EnteredSession, enteredEvents } from '#core/session/entered';
+import type { SessionEvent } from '#core/session/events';
+import { notFound, refusedField } from '../problem';
+import { writeAudit } from './audit';
+import { AS_SIGNED, NOTHING_DONE, readHead } from './session-log';
+import type { Prepare } from './sqlite';
+import { takeEvents } from './take-events';
+
+/** Who writes an entered session's events: no device ran it. */
+const PAPER = 'entered-later';
+
+type Version = { id: string; clientId: string; plan: string };
+
+/**
+ * Keeps a session that was done on paper or elsewhere: opened when it began, with the version of its plan that was in force
+ * then, and its events taken as any others. To be called in a transaction.
+ * @returns whose it is
+ * @throws Problem 404 for a plan that is not there, 422 for a time at which it cannot have been
+ */
+export function enterSession(
+  prepare: Prepare,
+  { id, coursePlanId, entered }: { id: string; coursePlanId: string; entered: EnteredSession },
+  by: { nowMs: number; aheadMs: number; practitionerId: string },
+): string {
+  const already = readHead(prepare, id);
+  if (already) return already.clientId;
+  if (!prepare('select 1 from course_plan where id = ?').get(coursePlanId)) throw notFound('This plan');
+  const version = prepare(
+    `select id, client_id as "clientId", plan from prescription
+     where course_plan_id = ? and at_ms <= ? order by at_ms desc limit 1`,
+  ).get(coursePlanId, entered.startedAtMs) as Version | undefined;
+  if (!version) throw cannotBe('The plan was not signed yet then.', 'Choose a day after it was signed.');
+  const events = eventsOf(id, version, entered, by.nowMs);
+  const endMs = Math.max(...events.map(({ atMs }) => atMs));
+  if (endMs > by.nowMs) throw cannotBe('It would not be over yet.', 'Choose when it began; or run it here.');
+  if (entered.startedAtMs < by.nowMs - SESSIONS_COUNT_MS) {
+    throw cannotBe('It is longer ago than anything counts: half a year.', 'Note it in the person’s story.');
+  }
+  const overlaps = prepare(
+    `select 1 from session where client_id = ? and opened_at_ms < ? and coalesce(finished_at_ms, ?) > ?`,
+  ).get(version.clientId, endMs, by.nowMs, entered.startedAtMs);
+  if (overlaps) throw cannotBe('Another session of this person was running then.', 'Choose another time.');
+  prepare(
+    `insert into session (id, client_id, prescription_id, opened_at_ms, plan, summary) values (?, ?, ?, ?, ?, ?)`,
+  ).run(id, version.clientId, version.id, entered.startedAtMs, AS_SIGNED, JSON.stringify(NOTHING_DONE));
+  takeEvents(prepare, id, events, by);
+  const note = { action: 'session-entered-later', subject: version.clientId, detail: { id, ...entered } };
+  writeAudit(prepare, note, { practitionerId: by.practitionerId, atMs: by.nowMs });
+  return version.clientId;
+}
+
+const eventsOf = (
+  sessionId: string,
+  { plan }: Version,
+  entered: EnteredSession,
+  enteredAtMs: number,
+): SessionEvent[] =>
+  enteredEvents(readPlan(JSON.parse(plan)), entered, enteredAtMs).map(
+    ({ afterMs, body }, seq) =>
+      ({
+        ...body,
+        id: uuidFrom(`entered ${seq}`, sessionId),
+        sessionId,
+        deviceId: PAPER,
+        seq,
+        atMs: entered.startedAtMs + Math.round(afterMs),
+      }) as SessionEvent,
+  );
+
+const cannotBe = (message: string, remedy: string) =>
+  refusedField('When was it?', 'startedAtMs', 'RUN-9', message, remedy);

@@ -1,0 +1,82 @@
+import { v4 as newId } from 'uuid';
+import { describe, expect, it } from 'vitest';
+import type { ClientRecord } from '#contract/client';
+import type { SessionView } from '#contract/session';
+import { fold } from '#core/session/fold';
+import { mergeLogs } from '#core/session/log';
+import { DAY_MS, startApi } from '../api.fixture';
+import { planOf, ready, trainToday } from '../forbidden.fixture';
+
+const sets = [30, 15, 15, 15].map((reps, setIndex) => ({ exerciseIndex: 0, setIndex, reps, effort: 6 }));
+
+describe('a session that was done on paper or elsewhere', () => {
+  it('is entered on its day, folded like any other, counted, and asks for its review', async () => {
+    const api = await startApi();
+    const person = await ready(api);
+    api.clock.nowMs += 3 * DAY_MS;
+    const startedAtMs = api.clock.nowMs - 2 * DAY_MS;
+    const entry = { id: newId(), coursePlanId: planOf(person), startedAtMs, sets, jointPain: 1, signs: [] };
+    const view = await api.post<SessionView>('/sessions/entered', entry, 'colin');
+    const state = fold(view.plan, mergeLogs(view.events));
+    expect([state.enteredAtMs, state.sets.length, view.openedAtMs]).toEqual([
+      api.clock.nowMs,
+      4,
+      startedAtMs,
+    ]);
+    const record = await api.get<ClientRecord>(`/clients/${person.client.id}`);
+    expect(record.facts.sessions).toMatchObject([
+      { startedAtMs, reviewed: false, worked: [{ mode: 'resistance' }] },
+    ]);
+    expect(record.facts.sessions[0]?.given[0]?.occludedMs).toBeGreaterThan(200_000);
+    expect(record.chain.find(({ id }) => id === 'prescribe')?.figure).toBe('review');
+    // Entering twice enters once.
+    await api.post('/sessions/entered', entry);
+    expect((await api.get<ClientRecord>(`/clients/${person.client.id}`)).facts.sessionsFinished).toBe(1);
+    const [audit] = await api.sql("select practitioner_id from audit where action = 'session-entered-later'");
+    expect(audit?.practitioner_id).toBe('colin');
+  });
+
+  it('holds for a red sign that was noted, as a session here would', async () => {
+    const api = await startApi();
+    const person = await ready(api);
+    api.clock.nowMs += DAY_MS;
+    const startedAtMs = api.clock.nowMs - 3_600_000;
+    const entry = {
+      id: newId(),
+      coursePlanId: planOf(person),
+      startedAtMs,
+      sets,
+      jointPain: null,
+      signs: ['dizzy'],
+    };
+    await api.post('/sessions/entered', entry);
+    const { chain } = await api.get<ClientRecord>(`/clients/${person.client.id}`);
+    expect(chain.find(({ id }) => id === 'screen')?.state).toBe('held');
+  });
+
+  it('is refused where it cannot have been', async () => {
+    const api = await startApi();
+    const person = await ready(api);
+    const signedMs = api.clock.nowMs;
+    const view = await trainToday(api, person);
+    const entry = (startedAtMs: number, changes: object = {}) => ({
+      id: newId(),
+      coursePlanId: planOf(person),
+      startedAtMs,
+      sets,
+      jointPain: null,
+      signs: [],
+      ...changes,
+    });
+    const refused = async (body: object) => (await api.refused('/sessions/entered', body)).problem.detail;
+    expect(await refused(entry(signedMs - DAY_MS))).toContain('not signed yet');
+    expect(await refused(entry(api.clock.nowMs - 60_000))).toContain('would not be over yet');
+    expect(await refused(entry(view.openedAtMs + 60_000))).toContain('Another session');
+    expect((await api.refused('/sessions/entered', entry(signedMs, { coursePlanId: 'gone' }))).status).toBe(
+      404,
+    );
+    expect((await api.refused('/sessions/entered', entry(signedMs, { sets: [] }))).status).toBe(400);
+    api.clock.nowMs += 200 * DAY_MS;
+    expect(await refused(entry(signedMs + 5 * DAY_MS))).toContain('longer ago');
+  });
+});

@@ -1,0 +1,162 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import { v4 as newId } from 'uuid';
+import type { NewEnteredSession } from '#contract/session';
+import { exerciseWords } from '#core/plan/plan';
+import { pacedReps } from '#core/protocol/set-work';
+import type { PlanInForce } from '#core/record/plans-in-force';
+import { SIGNS, type SignId, signIdSchema } from '#core/session/signs';
+import { api, failureWords, fieldProblem, read } from '../../data/api';
+import { KEYS } from '../../data/keys';
+import { Button } from '../../parts/Button';
+import { Field, FieldError } from '../../parts/Field';
+import { Ticks } from '../../parts/Ticks';
+
+const SIGN_OPTIONS = signIdSchema.options.map((value) => ({ value, label: SIGNS[value].label }));
+
+/** A session of a plan that was done on paper or elsewhere: its day, its sets, how it was. */
+export function EnterSession({ clientId, inHand }: { clientId: string; inHand: PlanInForce }) {
+  const [open, setOpen] = useState(false);
+  return (
+    <section aria-label="A session done elsewhere">
+      {open ? (
+        <EnterForm
+          key={inHand.prescription.id}
+          clientId={clientId}
+          inHand={inHand}
+          close={() => setOpen(false)}
+        />
+      ) : (
+        <button type="button" className="min-h-9 underline underline-offset-4" onClick={() => setOpen(true)}>
+          Enter a session of {inHand.coursePlan.name} done on paper or elsewhere
+        </button>
+      )}
+    </section>
+  );
+}
+
+function EnterForm({
+  clientId,
+  inHand: { coursePlan, prescription },
+  close,
+}: {
+  clientId: string;
+  inHand: PlanInForce;
+  close: () => void;
+}) {
+  const queries = useQueryClient();
+  const navigate = useNavigate();
+  const { plan } = prescription;
+  const [at, setAt] = useState('');
+  const [pain, setPain] = useState('');
+  const [signs, setSigns] = useState<SignId[]>([]);
+  // What was done of each set as it is typed; a set left empty was not done.
+  const [rows, setRows] = useState(() =>
+    plan.exercises.flatMap(({ sets }, exerciseIndex) =>
+      sets.map(({ work }, setIndex) => ({
+        exerciseIndex,
+        setIndex,
+        reps: String(pacedReps(work) ?? 0),
+        effort: '',
+      })),
+    ),
+  );
+  const write = useMutation({
+    mutationFn: (json: NewEnteredSession) => read(api.sessions.entered.$post({ json })),
+    onSuccess: ({ id }) => {
+      void queries.invalidateQueries({ queryKey: KEYS.client(clientId) });
+      navigate(`/sessions/${id}`);
+    },
+  });
+  const change = (place: number, part: Partial<(typeof rows)[number]>) =>
+    setRows(rows.map((row, i) => (i === place ? { ...row, ...part } : row)));
+  const startedAtMs = new Date(at).getTime();
+  const keep = () =>
+    write.mutate({
+      id: newId(),
+      coursePlanId: coursePlan.id,
+      startedAtMs,
+      sets: rows
+        .filter(({ reps }) => reps.trim() !== '')
+        .map(({ exerciseIndex, setIndex, reps, effort }) => ({
+          exerciseIndex,
+          setIndex,
+          reps: Number(reps),
+          effort: effort.trim() === '' ? null : Number(effort),
+        })),
+      jointPain: pain.trim() === '' ? null : Number(pain),
+      signs,
+    });
+  return (
+    <form
+      className="max-w-3xl space-y-4 border-l-4 border-plum pl-4"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (!Number.isNaN(startedAtMs)) keep();
+      }}
+    >
+      <h3 className="font-semibold">{coursePlan.name}, done on paper or elsewhere</h3>
+      <Field
+        className="w-64"
+        label="It began"
+        type="datetime-local"
+        value={at}
+        onChange={(event) => setAt(event.target.value)}
+        error={fieldProblem(write.error, 'startedAtMs')}
+      />
+      {plan.exercises.map((exercise, exerciseIndex) => (
+        <fieldset key={`${exercise.exerciseId} ${exercise.limbs.map(({ limb }) => limb).join()}`}>
+          <legend className="font-semibold">{exerciseWords(plan, exerciseIndex)}</legend>
+          <div className="flex flex-wrap gap-x-4 gap-y-2">
+            {rows.map((row, place) =>
+              row.exerciseIndex !== exerciseIndex ? null : (
+                <div key={row.setIndex} className="flex gap-1">
+                  <Field
+                    className="w-20"
+                    label={`Set ${row.setIndex + 1}`}
+                    inputMode="numeric"
+                    autoComplete="off"
+                    value={row.reps}
+                    onChange={(event) => change(place, { reps: event.target.value })}
+                  />
+                  <Field
+                    className="w-16"
+                    label="effort"
+                    aria-label={`Effort of set ${row.setIndex + 1}`}
+                    inputMode="numeric"
+                    autoComplete="off"
+                    value={row.effort}
+                    onChange={(event) => change(place, { effort: event.target.value })}
+                  />
+                </div>
+              ),
+            )}
+          </div>
+        </fieldset>
+      ))}
+      <p className="text-[14px] text-quiet">
+        A set left empty was not done. Times and pressures are the plan’s.
+      </p>
+      <Field
+        className="w-40"
+        label="Worst joint pain 0–10"
+        inputMode="numeric"
+        autoComplete="off"
+        value={pain}
+        onChange={(event) => setPain(event.target.value)}
+      />
+      <details>
+        <summary className="min-h-9 cursor-pointer">Anything felt or seen</summary>
+        <Ticks label="Signs" options={SIGN_OPTIONS} chosen={signs} onChange={setSigns} />
+      </details>
+      <div className="flex gap-3">
+        <Button type="submit" kind="main" disabled={Number.isNaN(startedAtMs) || write.isPending}>
+          Enter it
+        </Button>
+        <Button onClick={close}>Not now</Button>
+      </div>
+      {write.error && <FieldError>{failureWords(write.error)}</FieldError>}
+    </form>
+  );
+}
