@@ -85,6 +85,7 @@ const PATHS = {
   fit: 'fits',
   measure: 'occlusion-pressures',
   test: 'strength-tests',
+  rung: 'rung-checks',
 } as const;
 
 /** The server's own routes, with its clock set to when a deed was done. */

@@ -1,4 +1,5 @@
 import type { NewClient } from '#contract/client';
+import type { NewRungCheck } from '#contract/course-plan';
 import type {
   NewClearance,
   NewDayCheck,
@@ -41,6 +42,7 @@ export type Deed = { daysAgo: number } & (
   | { do: 'prescribe'; wish: PrescribeWish }
   | { do: 'block'; wish: (isoDay: string, coursePlanId: string) => BlockWish }
   | { do: 'heavy'; body: HeavyWorkChoice }
+  | { do: 'rung'; body: NewRungCheck }
   | { do: 'session'; plan?: string; isUnanswered?: true; reps: number[]; efforts: number[] }
 );
 
@@ -327,6 +329,15 @@ const maren: DemoPerson = {
         limbs: ['right-thigh'],
         modes: [],
         note: 'Operated side only. Up to 80 %.',
+      },
+    },
+    {
+      daysAgo: 3,
+      do: 'rung',
+      body: {
+        limb: 'right-thigh',
+        answers: { pain: 2, swellingDown: true, rangeGood: false, clinicianAgrees: false },
+        rung: 'isometric',
       },
     },
     { daysAgo: 3, do: 'fit', body: { kind: 'cuff', limb: 'right-thigh', girthCm: 52, cuffId: 'thigh-l' } },

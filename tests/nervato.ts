@@ -140,8 +140,21 @@ export async function checkOnTheDay(page: Page): Promise<void> {
   await page.keyboard.press('Enter');
 }
 
+/** The review of the last session accepted by one key, where it waits for an answer (rule REV-10). */
+export async function acceptReviewIfAsked(page: Page): Promise<void> {
+  const review = page.getByRole('region', { name: 'Next time' });
+  const after = page
+    .getByRole('region', { name: 'Check on the day' })
+    .or(page.getByRole('button', { name: 'Open the session' }))
+    .or(page.getByRole('link', { name: 'Go on with the open session' }));
+  await expect(review.or(after).first()).toBeVisible();
+  if (await review.isVisible()) await page.keyboard.press('a');
+  await expect(after).toBeVisible();
+}
+
 /** The same, for a person who may have been checked already. */
 export async function checkOnTheDayIfAsked(page: Page): Promise<void> {
+  await acceptReviewIfAsked(page);
   const form = page.getByRole('region', { name: 'Check on the day' });
   const ready = page.getByRole('button', { name: 'Open the session' });
   await expect(form.or(ready)).toBeVisible();

@@ -1,5 +1,13 @@
 import type { Page } from '@playwright/test';
-import { checkOnTheDayIfAsked, chooseLink, expect, holdClock, openPerson, passUntil } from './nervato';
+import {
+  acceptReviewIfAsked,
+  checkOnTheDayIfAsked,
+  chooseLink,
+  expect,
+  holdClock,
+  openPerson,
+  passUntil,
+} from './nervato';
 
 /** A main view and how a practitioner gets there from the first page. */
 export type View = { name: string; open: (page: Page) => Promise<void> };
@@ -63,6 +71,7 @@ const floor: View['open'] = async (page) => {
   ] as const) {
     await openPerson(page, person);
     await chooseLink(page, 'Run');
+    await acceptReviewIfAsked(page);
     const running = page.getByRole('link', { name: 'Go on with the open session' });
     const check = page.getByRole('region', { name: 'Check on the day' });
     const ready = page.getByRole('button', { name: 'Open the session' });

@@ -1,17 +1,37 @@
 import { z } from 'zod';
-import { type Rung, rungSchema } from '../protocol/exercise';
+import { type LadderRung, ladderRungSchema, type Rung, rungHeight, rungSchema } from '../protocol/exercise';
+import type { Limb } from '../quantity/limb';
 
-/** What the rungs of the ladder are judged by (rule PRO-5). */
+/** What is asked of a limb before it enters a rung; the days since its procedure are known (rule PRO-5). */
 export const ladderAnswersSchema = z.object({
   /** Pain at rest or in daily life, 0–10. */
   pain: z.number().int().min(0).max(10),
   swellingDown: z.boolean(),
   rangeGood: z.boolean(),
-  /** Null when there was no operation. */
-  daysSinceSurgery: z.number().int().min(0).max(1000).nullable(),
   clinicianAgrees: z.boolean(),
 });
-export type LadderAnswers = z.infer<typeof ladderAnswersSchema>;
+
+/** The same with the days since the limb's procedure; null when there was none. */
+export type LadderAnswers = z.infer<typeof ladderAnswersSchema> & { daysSinceSurgery: number | null };
+
+/** A check of a limb for a rung: what was answered, by whom, and the rung that was entered (rule PRO-5). */
+export type RungCheck = {
+  id: string;
+  limb: Limb;
+  atMs: number;
+  /** Id of the practitioner. */
+  by: string;
+  answers: LadderAnswers;
+  rung: LadderRung;
+  /** Why a clinician entered it although something was missing; null where nothing was. */
+  reason: string | null;
+};
+
+/** The rung above, and the one below; the ladder ends with itself. */
+export const rungAbove = (rung: LadderRung): LadderRung =>
+  ladderRungSchema.options[rungHeight(rung) + 1] ?? rung;
+export const rungBelow = (rung: LadderRung): LadderRung =>
+  ladderRungSchema.options[rungHeight(rung) - 1] ?? rung;
 
 type Criterion = { words: string; met: (answers: LadderAnswers) => boolean };
 
@@ -27,16 +47,17 @@ const CRITERIA = {
 } satisfies Record<string, Criterion>;
 
 /** What each rung is entered by; a higher one asks for all that a lower one does (rules PRO-5, SCR-3, REV-2). */
-export const RUNG_ENTRY: Record<Rung, readonly (keyof typeof CRITERIA)[]> = {
+export const RUNG_ENTRY: Record<LadderRung, readonly (keyof typeof CRITERIA)[]> = {
   passive: ['quiet'],
   isometric: ['quiet', 'swelling'],
   unloaded: ['quiet', 'swelling', 'pain'],
   loaded: ['quiet', 'swelling', 'pain', 'range'],
   functional: ['quiet', 'swelling', 'pain', 'range', 'word'],
+  done: ['quiet', 'swelling', 'pain', 'range', 'word'],
 };
 
 /** What keeps a person from a rung, in words; empty when it may be entered. */
-export const missingFor = (rung: Rung, answers: LadderAnswers): string[] =>
+export const missingFor = (rung: LadderRung, answers: LadderAnswers): string[] =>
   RUNG_ENTRY[rung]
     .map((key) => CRITERIA[key])
     .filter(({ met }) => !met(answers))

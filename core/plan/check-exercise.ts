@@ -1,4 +1,5 @@
 import type { Finding } from '../findings/finding';
+import { rungHeight } from '../protocol/exercise';
 import { EXERCISES, type Library } from '../protocol/exercises';
 import { PROTOCOLS } from '../protocol/protocols';
 import type { SchoolId } from '../protocol/schools';
@@ -9,12 +10,14 @@ import type { ClearanceLimits } from '../screening/clearance';
 import { checkLimb, checkLimbOfExercise } from './check-limb';
 import { checkResistance } from './check-resistance';
 import { type Basis, isPostOperativeWork, type Resolved } from './compose';
+import { RUNG_LABELS } from './goals';
 
 /** Everything the rules find about one exercise by itself. */
 export function checkExercise(one: Resolved, schoolId: SchoolId, basis: Basis): Finding[] {
   const passive = isPassive(one);
   const findings = [
     ...checkRole(one, basis),
+    ...checkRung(one, basis),
     ...checkClearance(one, basis.limits),
     ...one.limbs.flatMap((limb) => checkLimb(one, limb, schoolId, passive, basis)),
     ...one.straps.flatMap(({ limb }) => checkLimbOfExercise(limb, one)),
@@ -50,6 +53,29 @@ function checkRole({ choice }: Resolved, basis: Basis): Finding[] {
       remedy: 'Ask a clinician to prescribe it.',
     },
   ];
+}
+
+/** Work of an operated limb above the rung it stands on; one never checked stands under the first that moves (rule PRO-5). */
+function checkRung({ choice, exercise }: Resolved, basis: Basis): Finding[] {
+  return choice.limbs
+    .map(({ limb }) => limb)
+    .filter((limb) => isPostOperativeWork([limb], basis))
+    .flatMap((limb): Finding[] => {
+      const stood = basis.rungs.get(limb);
+      if (rungHeight(exercise.rung) <= rungHeight(stood ?? 'passive')) return [];
+      const name = LIMB_LABELS[limb].toLowerCase();
+      return [
+        {
+          rule: 'PRO-5',
+          level: 'guard',
+          subject: 'exerciseId',
+          message: stood
+            ? `${exercise.label} is ${RUNG_LABELS[exercise.rung].toLowerCase()} work; the ${name} stands on ${RUNG_LABELS[stood].toLowerCase()}.`
+            : `${exercise.label} is ${RUNG_LABELS[exercise.rung].toLowerCase()} work, and no rung is on record for the ${name}.`,
+          remedy: 'Check the limb for the rung, or give the reason.',
+        },
+      ];
+    });
 }
 
 function checkClearance({ choice, limbs }: Resolved, limits: ClearanceLimits): Finding[] {

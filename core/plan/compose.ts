@@ -8,7 +8,7 @@ import { fitInForce } from '../occlusion-pressure/in-force';
 import { primingPressures } from '../pressure/priming';
 import type { RampSession } from '../pressure/ramp';
 import { targetPressure, UPRIGHT_ADDS_MMHG } from '../pressure/target-pressure';
-import type { Exercise } from '../protocol/exercise';
+import type { Exercise, LadderRung } from '../protocol/exercise';
 import type { Library } from '../protocol/exercises';
 import { PROTOCOLS, TEMPOS } from '../protocol/protocols';
 import { workMsOf } from '../protocol/set-work';
@@ -57,6 +57,8 @@ export type Basis = {
   due: ReadonlyMap<string, string>;
   /** Operations of the last 12 weeks, by limb (rules SCR-1, SCR-4). */
   procedures: readonly { limb: Limb; atMs: number }[];
+  /** Rungs of the ladder that limbs stand on; none where it was never checked (rule PRO-5). */
+  rungs: ReadonlyMap<Limb, LadderRung>;
   prescriber: 'clinician' | 'coach';
   /** Sessions really done before. */
   done: readonly SessionDone[];

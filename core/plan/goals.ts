@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import type { Rung } from '../protocol/exercise';
+import type { LadderRung, Rung } from '../protocol/exercise';
 import type { ProtocolId } from '../protocol/protocols';
 import type { RuleId } from '../rules/catalogue';
 
@@ -115,10 +115,11 @@ export const RUNG_PROTOCOLS: Record<Rung, ProtocolId> = {
   functional: 'falling-reps',
 };
 
-export const RUNG_LABELS: Record<Rung, string> = {
+export const RUNG_LABELS: Record<LadderRung, string> = {
   passive: 'Passive',
   isometric: 'Isometric',
   unloaded: 'Unloaded',
   loaded: 'Loaded, isolated',
   functional: 'Functional',
+  done: 'Done with the cuff',
 };

@@ -82,6 +82,7 @@ export const testBasis = (changes: Partial<Basis> = {}): Basis => ({
   limits: { maxPercentLop: null, limbs: null, modes: null, capFrom: null },
   due: new Map(),
   procedures: [],
+  rungs: new Map(),
   prescriber: 'clinician',
   // Twelve weeks of tolerated training, so that the ramp is over.
   done: trainedWeeks(12),

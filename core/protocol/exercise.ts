@@ -5,6 +5,13 @@ import { limbKindSchema, positionSchema } from '../quantity/limb';
 export const rungSchema = z.enum(['passive', 'isometric', 'unloaded', 'loaded', 'functional']);
 export type Rung = z.infer<typeof rungSchema>;
 
+/** Rungs a limb may stand on: those of exercises, and the last, done with the cuff: heavy work without it. */
+export const ladderRungSchema = z.enum([...rungSchema.options, 'done']);
+export type LadderRung = z.infer<typeof ladderRungSchema>;
+
+/** How high a rung is, from 0. */
+export const rungHeight = (rung: LadderRung): number => ladderRungSchema.options.indexOf(rung);
+
 /** What loads an exercise; a stack, dumbbells, a bar and ankle weights can be weighed, the others cannot. */
 export const equipmentSchema = z.enum([
   'stack',

@@ -1,10 +1,12 @@
 import type { Basis, SessionDone } from '../plan/compose';
+import type { LadderRung } from '../protocol/exercise';
 import { libraryOf } from '../protocol/exercises';
-import { type LimbKind, limbKind } from '../quantity/limb';
+import { LIMBS, type Limb, type LimbKind, limbKind } from '../quantity/limb';
 import { strengthTestIsDue } from '../strength/shelf-life';
 import { ageWords } from './age-words';
 import type { ClientFacts, KitInUse, Role } from './facts';
 import { limitsInForce, proceduresInForce, shelfLifeInForce, whyDue } from './in-force';
+import { rungInForce } from './ladder-in-force';
 
 /** What a session is composed from: what is in force for a person, the kit, and who prescribes. */
 export const basisOf = (facts: ClientFacts, kit: KitInUse, prescriber: Role, nowMs: number): Basis => ({
@@ -20,9 +22,15 @@ export const basisOf = (facts: ClientFacts, kit: KitInUse, prescriber: Role, now
   limits: limitsInForce(facts.clearances, nowMs),
   due: dueNow(facts, nowMs),
   procedures: proceduresInForce(facts, nowMs),
+  rungs: new Map(LIMBS.flatMap((limb) => rungOf(facts, limb))),
   prescriber,
   done: sessionsDone(facts),
 });
+
+const rungOf = (facts: ClientFacts, limb: Limb): [Limb, LadderRung][] => {
+  const check = rungInForce(facts, limb);
+  return check ? [[limb, check.rung]] : [];
+};
 
 /** Why a measurement or a test no longer holds, in words, by its id (rules LOP-6, LOAD-2). */
 function dueNow(facts: ClientFacts, nowMs: number): Map<string, string> {

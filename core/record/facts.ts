@@ -1,6 +1,7 @@
 import type { Block } from '../course/block';
 import type { CoursePlan } from '../course/course-plan';
 import type { HeavyWork } from '../course/heavy-work';
+import type { RungCheck } from '../course/ladder';
 import type { Cuff } from '../cuff/cuff';
 import type { FitFact, TightnessFact } from '../cuff/fact';
 import type { WeightKit } from '../load/weight-kit';
@@ -89,6 +90,8 @@ export type ClientFacts = {
   /** Of each of them the newest version. */
   prescriptions: PrescriptionFact[];
   blocks: BlockFact[];
+  /** Checks for a rung of the ladder, of the same time as the sessions (rule PRO-5). */
+  rungChecks: RungCheck[];
   /** Heavy work of the same time as the sessions (rule PRO-4). */
   heavyWork: HeavyWork[];
   /** Those of `SESSIONS_COUNT_MS`, those that are open, and the newest whenever it was. */

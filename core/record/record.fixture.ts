@@ -44,6 +44,7 @@ export const strangerFacts: ClientFacts = {
   coursePlans: [],
   prescriptions: [],
   blocks: [],
+  rungChecks: [],
   heavyWork: [],
   sessions: [],
   sessionsFinished: 0,

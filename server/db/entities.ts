@@ -3,12 +3,13 @@ import type { KitItem, PracticeSettings, Role } from '#contract/practice';
 import type { NewPracticeAttempt } from '#contract/practice-attempt';
 import type { BlockWish, Scheduled } from '#core/course/block';
 import type { CoursePlanState, Occasion } from '#core/course/course-plan';
+import type { LadderAnswers } from '#core/course/ladder';
 import type { Derived } from '#core/derivation/derived';
 import type { Finding } from '#core/findings/finding';
 import type { PulseMethod, PulseSite } from '#core/occlusion-pressure/methods';
 import type { LimbShelfLife, ShelfLife } from '#core/occlusion-pressure/shelf-life';
 import type { ReadingSchool, Trial } from '#core/occlusion-pressure/trial';
-import type { Exercise } from '#core/protocol/exercise';
+import type { Exercise, LadderRung } from '#core/protocol/exercise';
 import type { ExerciseId } from '#core/protocol/exercises';
 import type { SchoolId } from '#core/protocol/schools';
 import type { Limb, Position } from '#core/quantity/limb';
@@ -335,6 +336,22 @@ export const SessionEventEntity = defineEntity({
   },
 });
 
+/** A check of a limb for a rung of the ladder, and the rung that was entered (rule PRO-5). */
+export const RungCheckEntity = defineEntity({
+  name: 'RungCheck',
+  tableName: 'rung_check',
+  properties: {
+    id: id(),
+    clientId: clientId(),
+    limb: p.string().$type<Limb>(),
+    atMs: atMs(),
+    practitionerId: p.string(),
+    answers: p.json().$type<LadderAnswers>(),
+    rung: p.string().$type<LadderRung>(),
+    reason: p.text().nullable(),
+  },
+});
+
 /** Heavy work in one line (rule PRO-4). */
 export const HeavyWorkEntity = defineEntity({
   name: 'HeavyWork',
@@ -408,6 +425,7 @@ export const ENTITIES = [
   TemplateEntity,
   SessionEntity,
   SessionEventEntity,
+  RungCheckEntity,
   HeavyWorkEntity,
   HoldEntity,
   AuditEntity,

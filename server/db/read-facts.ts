@@ -1,5 +1,6 @@
 import type { CoursePlan } from '#core/course/course-plan';
 import type { HeavyWork } from '#core/course/heavy-work';
+import type { RungCheck } from '#core/course/ladder';
 import { readBlock } from '#core/course/versions/read-block';
 import type { FitFact, TightnessFact } from '#core/cuff/fact';
 import { type Finding, guardFindings } from '#core/findings/finding';
@@ -179,6 +180,20 @@ const COURSE_PLANS: Kind<CoursePlan> = {
   }),
 };
 
+const RUNG_CHECKS: Kind<RungCheck> = {
+  parts: [
+    {
+      sql: `select client_id, id, limb, at_ms as "atMs", practitioner_id as "by", answers, rung, reason from rung_check`,
+      and: 'at_ms >= ?',
+      times: (nowMs) => [nowMs - SESSIONS_COUNT_MS],
+    },
+  ],
+  of: ({ client_id: _, answers, ...row }) => ({
+    ...(row as Omit<RungCheck, 'answers'>),
+    answers: JSON.parse(answers),
+  }),
+};
+
 const HEAVY_WORK: Kind<HeavyWork> = {
   parts: [
     {
@@ -288,6 +303,7 @@ export function readFacts(
     strengthTests: read(TESTS),
     coursePlans: read(COURSE_PLANS),
     prescriptions: read(PRESCRIPTIONS),
+    rungChecks: read(RUNG_CHECKS),
     heavyWork: read(HEAVY_WORK),
     blocks: read(BLOCKS),
     sessions: read(SESSIONS),
@@ -318,6 +334,7 @@ export function readFacts(
       strengthTests: withNamed(prepare, id, of.strengthTests(id), named.testIds, TEST, TESTS.of),
       coursePlans: of.coursePlans(id),
       prescriptions,
+      rungChecks: of.rungChecks(id),
       heavyWork: of.heavyWork(id),
       blocks: of.blocks(id).filter((block) => block !== null),
       sessions: of.sessions(id),

@@ -7,6 +7,7 @@ import { plansInForce } from '#core/record/plans-in-force';
 import type { Change } from '#core/review/change';
 import {
   type Api,
+  CLEAR,
   DAY_MS,
   exerciseFor,
   NEW_PLAN,
@@ -15,7 +16,16 @@ import {
   startApi,
   WELL,
 } from '../api.fixture';
-import { answerDayAfter, at, measureAgain, planOf, type Ready, ready, train } from '../forbidden.fixture';
+import {
+  answerDayAfter,
+  at,
+  clearance,
+  measureAgain,
+  planOf,
+  type Ready,
+  ready,
+  train,
+} from '../forbidden.fixture';
 
 const namesInForce = ({ facts, judgedAtMs }: ClientRecord) =>
   plansInForce(facts, judgedAtMs).map(({ coursePlan }) => coursePlan.name);
@@ -278,5 +288,51 @@ describe('heavy work in one line (PRO-4)', () => {
     for (const body of wrong)
       expect((await api.refused(at(person, 'heavy-work'), body)).status).toBeGreaterThan(399);
     expect((await read(api, person)).facts.heavyWork).toEqual([]);
+  });
+});
+
+describe('the ladder of a limb (PRO-5)', () => {
+  const answers = { pain: 1, swellingDown: true, rangeGood: true, clinicianAgrees: false };
+
+  it('keeps each check with who made it; above what is answered it takes a clinician’s reason', async () => {
+    const api = await startApi();
+    const person = await ready(api);
+    const path = at(person, 'rung-checks');
+    const loaded = await api.post(path, { limb: 'left-thigh', answers, rung: 'loaded' }, 'colin');
+    expect(loaded.facts.rungChecks).toMatchObject([
+      { limb: 'left-thigh', rung: 'loaded', by: 'colin', reason: null, answers: { daysSinceSurgery: null } },
+    ]);
+    api.clock.nowMs += 1_000;
+    const functional = { limb: 'left-thigh', answers, rung: 'functional' };
+    expect((await api.refused(path, functional, 'colin')).problem.errors).toMatchObject([{ rule: 'PRO-5' }]);
+    const own = { ...functional, answers: { ...answers, clinicianAgrees: true } };
+    expect((await api.refused(path, own, 'colin')).problem.errors).toMatchObject([{ rule: 'SCR-4' }]);
+    expect((await api.refused(path, functional)).problem.errors).toMatchObject([{ path: 'overrideReason' }]);
+    const reasoned = await api.post(path, { ...functional, overrideReason: 'Watched her on the step' });
+    expect(reasoned.facts.rungChecks.map(({ rung, reason }) => [rung, reason]).sort()).toEqual([
+      ['functional', 'Watched her on the step'],
+      ['loaded', null],
+    ]);
+    expect((await api.post(path, own)).facts.rungChecks).toHaveLength(3);
+    const audits = await api.sql("select action from audit where action = 'rung-entered'");
+    expect(audits).toHaveLength(3);
+  });
+
+  it('guards signing work of an operated limb above its rung', async () => {
+    const api = await startApi();
+    const { client } = await ready(api);
+    const procedures = [{ limb: 'left-thigh', atMs: api.clock.nowMs - 40 * DAY_MS, what: 'Graft' }];
+    api.clock.nowMs += 1_000;
+    await api.post(`/clients/${client.id}/screenings`, { ...CLEAR, yes: ['recent-surgery'], procedures });
+    await api.post(
+      `/clients/${client.id}/clearances`,
+      clearance(api.clock.nowMs, { subjects: ['recent-surgery'] }),
+    );
+    const path = `/clients/${client.id}/prescriptions`;
+    const version = { ...prescriptionFor(client), signedFor: nextVersion(client) };
+    expect((await api.refused(path, version)).problem.errors).toMatchObject([{ path: 'overrideReason' }]);
+    await api.post(`/clients/${client.id}/rung-checks`, { limb: 'left-thigh', answers, rung: 'loaded' });
+    api.clock.nowMs += 1_000;
+    await api.post(path, version);
   });
 });

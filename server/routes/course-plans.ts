@@ -1,14 +1,23 @@
 import { randomUUID } from 'node:crypto';
 import { Hono } from 'hono';
-import { type CoursePlanChange, coursePlanChangeSchema, newHeavyWorkSchema } from '#contract/course-plan';
+import {
+  type CoursePlanChange,
+  coursePlanChangeSchema,
+  newHeavyWorkSchema,
+  newRungCheckSchema,
+} from '#contract/course-plan';
 import type { CoursePlan } from '#core/course/course-plan';
+import type { Finding } from '#core/findings/finding';
+import { RUNG_LABELS } from '#core/plan/goals';
 import { libraryOf } from '#core/protocol/exercises';
 import { SESSIONS_COUNT_MS } from '#core/record/facts';
+import { daysSinceProcedure, missingForLimb } from '#core/record/ladder-in-force';
 import { versionInForce } from '#core/record/plans-in-force';
+import { passGuards } from '../access/guards';
 import { asClinician } from '../access/practitioner';
 import type { Env } from '../context';
 import { readClient } from '../db/client-facts';
-import { CoursePlanEntity, HeavyWorkEntity } from '../db/entities';
+import { CoursePlanEntity, HeavyWorkEntity, RungCheckEntity } from '../db/entities';
 import { withAudit } from '../db/with-audit';
 import { tellChange } from '../live/tell-change';
 import { notFound, refusedField } from '../problem';
@@ -35,6 +44,44 @@ export const coursePlanRoutes = new Hono<Env>()
       em.nativeUpdate(CoursePlanEntity, { id: coursePlan.id }, next),
     );
     return c.json(await tellChange(c, client.id));
+  })
+
+  .post('/:id/rung-checks', body(newRungCheckSchema), async (c) => {
+    const client = await readClient(c.var.em, c.req.param('id'), c.var.nowMs);
+    const { limb, answers, rung, overrideReason } = c.req.valid('json');
+    if (answers.clinicianAgrees) asClinician(c.var.practitioner, 'give the clinician’s word');
+    const missing = missingForLimb(client.facts, limb, rung, answers, c.var.nowMs);
+    const findings: Finding[] =
+      missing.length === 0
+        ? []
+        : [
+            {
+              rule: 'PRO-5',
+              level: 'guard',
+              subject: 'rung',
+              message: `For ${RUNG_LABELS[rung].toLowerCase()}, missing: ${missing.join(', ')}.`,
+              remedy: 'Take a lower rung, or give the reason.',
+            },
+          ];
+    const { reason } = passGuards(findings, c.var.practitioner, overrideReason);
+    const id = randomUUID();
+    const row = {
+      limb,
+      answers: { ...answers, daysSinceSurgery: daysSinceProcedure(client.facts, limb, c.var.nowMs) },
+      rung,
+      reason,
+    };
+    const detail = { id, ...row, missing };
+    await withAudit(c, { action: 'rung-entered', subject: client.id, detail }, (em) => {
+      em.create(RungCheckEntity, {
+        id,
+        clientId: client.id,
+        atMs: c.var.nowMs,
+        practitionerId: c.var.practitioner.id,
+        ...row,
+      });
+    });
+    return c.json(await tellChange(c, client.id), 201);
   })
 
   .post('/:id/heavy-work', body(newHeavyWorkSchema), async (c) => {

@@ -10,8 +10,6 @@ import { KeyHint } from './Button';
 import { Pip } from './Pip';
 import { type Measure, useUnits } from './units';
 
-const MOST_KEYS = 9;
-
 /** The plans of a person, the next one first, each with why it is its turn; one is in hand, and is shown in full elsewhere. */
 export function PlanLines({
   client,
@@ -27,16 +25,12 @@ export function PlanLines({
   choose: (coursePlanId: string) => void;
 }) {
   const { mass } = useUnits();
-  useHotkeys(
-    plans.slice(0, MOST_KEYS).map((_, place) => String(place + 1)),
-    (event) => {
-      const plan = plans[Number(event.key) - 1];
-      if (plan) choose(plan.coursePlan.id);
-    },
-  );
+  const at = plans.findIndex(({ coursePlan }) => coursePlan.id === inHand?.coursePlan.id);
+  const following = plans[(at + 1) % plans.length]?.coursePlan.id;
+  useHotkeys('n', () => following !== undefined && choose(following), { enabled: plans.length > 1 });
   return (
     <ul aria-label="Plans" className="max-w-4xl border-t border-ink/40">
-      {plans.map(({ coursePlan, prescription, turn }, place) => (
+      {plans.map(({ coursePlan, prescription, turn }) => (
         <li key={coursePlan.id} className="border-b border-rule">
           <button
             type="button"
@@ -52,7 +46,7 @@ export function PlanLines({
                 {turn.why}
               </span>
             </span>
-            {plans.length > 1 && place < MOST_KEYS ? <KeyHint>{String(place + 1)}</KeyHint> : <span />}
+            {plans.length > 1 && coursePlan.id === following ? <KeyHint>N</KeyHint> : <span />}
             {coursePlan.id !== inHand?.coursePlan.id && (
               <span className="col-span-2 col-start-2 text-[15px]">{figuresOf(prescription.plan, mass)}</span>
             )}

@@ -2,7 +2,7 @@ import { Migration } from '@mikro-orm/migrations';
 
 /**
  * Several plans in force for one person: each signed version is one of a plan with a name, and takes the place of its own
- * earlier version only. What was signed before is the versions of one plan, named after its limb. Heavy work, and
+ * earlier version only. What was signed before is the versions of one plan, named after its limb. Heavy work, the ladder, and
  * the clock of a demonstration.
  */
 export class SeveralPlans extends Migration {
@@ -42,6 +42,10 @@ const STATEMENTS = [
      side text not null, sets integer not null, reps integer not null, load_kg real not null, effort integer null,
      practitioner_id text not null)`,
   'create index heavy_work_client on heavy_work (client_id, at_ms)',
+  `create table rung_check (
+     id text not null primary key, client_id text not null, limb text not null, at_ms integer not null,
+     practitioner_id text not null, answers text not null, rung text not null, reason text null)`,
+  'create index rung_check_client on rung_check (client_id, at_ms)',
   // How far a demonstration's clock was moved on; an ordinary practice has no way to.
   'alter table practice add column clock_ahead_ms integer not null default 0',
 ];

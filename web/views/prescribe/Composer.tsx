@@ -60,13 +60,16 @@ export function Composer({
         />
       )}
       <WishBar composer={composer} practice={practice} />
-      {composer.wish.goal === 'rehab' && (
-        <RungCheck
-          rung={composer.wish.rung}
-          postOperative={isPostOperativeWork(composer.wish.limbs, basis)}
-          take={(rung) => composer.draftAgain({ ...composer.wish, rung })}
-        />
-      )}
+      {composer.wish.limbs
+        .filter((limb) => composer.wish.goal === 'rehab' || isPostOperativeWork([limb], basis))
+        .map((limb) => (
+          <RungCheck
+            key={limb}
+            client={client}
+            limb={limb}
+            take={(rung) => composer.draftAgain({ ...composer.wish, goal: 'rehab', rung })}
+          />
+        ))}
       <div className="flex flex-wrap items-start justify-between gap-x-6 gap-y-2">
         <ul className="max-w-3xl flex-1 text-[15px] text-quiet" aria-label="About this draft">
           {[...new Set(notes)].map((note) => (

@@ -1,11 +1,26 @@
 import { useState } from 'react';
-import { highestRung, type LadderAnswers, missingFor } from '#core/course/ladder';
+import type { ClientRecord } from '#contract/client';
+import type { NewRungCheck } from '#contract/course-plan';
+import type { Finding } from '#core/findings/finding';
 import { RUNG_LABELS } from '#core/plan/goals';
-import type { Rung } from '#core/protocol/exercise';
+import { type LadderRung, ladderRungSchema, type Rung, rungHeight } from '#core/protocol/exercise';
+import { LIMB_LABELS, type Limb } from '#core/quantity/limb';
+import {
+  adviseRung,
+  daysSinceProcedure,
+  missingForLimb,
+  type RungAdvice,
+  rungInForce,
+} from '#core/record/ladder-in-force';
+import { api, failureWords, read } from '../../data/api';
+import { useIsClinician, usePractice, useRecordWrite } from '../../data/queries';
 import { Button } from '../../parts/Button';
-import { NumberField } from '../../parts/NumberField';
+import { FieldError } from '../../parts/Field';
+import { day } from '../../parts/format';
+import { Picker } from '../../parts/Picker';
 import { Scale } from '../../parts/Scale';
 import { Ticks } from '../../parts/Ticks';
+import { useGuards } from '../../parts/use-guards';
 
 type Yes = 'swellingDown' | 'rangeGood' | 'clinicianAgrees';
 const YES: { value: Yes; label: string }[] = [
@@ -13,69 +28,111 @@ const YES: { value: Yes; label: string }[] = [
   { value: 'rangeGood', label: 'Full range of the exercise, without a lag' },
   { value: 'clinicianAgrees', label: 'The clinician agrees' },
 ];
+const MOVES: Record<RungAdvice['move'], string> = {
+  begin: 'Begin',
+  up: 'Up',
+  stay: 'Stay',
+  down: 'Down',
+  done: 'Done',
+};
 
-/** Which rung of the ladder may be entered today, and what is missing for the one that was chosen (rule PRO-5). */
+/** The ladder of one limb: where it stands, where it is to go and why, and the check that enters a rung (rule PRO-5). */
 export function RungCheck({
-  rung,
-  postOperative,
+  client,
+  limb,
   take,
 }: {
-  rung: Rung;
-  postOperative: boolean;
+  client: ClientRecord;
+  limb: Limb;
+  /** Drafts work of a rung; the last has none. */
   take: (rung: Rung) => void;
 }) {
-  const [answers, setAnswers] = useState<LadderAnswers>({
-    pain: 0,
-    swellingDown: false,
-    rangeGood: false,
-    daysSinceSurgery: postOperative ? 0 : null,
-    clinicianAgrees: false,
-  });
-  const highest = highestRung(answers);
-  const missing = missingFor(rung, answers);
-  const chosen = YES.map(({ value }) => value).filter((key) => answers[key]);
+  const { facts, judgedAtMs } = client;
+  const isClinician = useIsClinician();
+  const { data: practice } = usePractice();
+  const check = rungInForce(facts, limb);
+  const advice = adviseRung(facts, limb, judgedAtMs);
+  const days = daysSinceProcedure(facts, limb, judgedAtMs);
+  const [pain, setPain] = useState(0);
+  const [yes, setYes] = useState<Yes[]>([]);
+  const [chosen, setChosen] = useState<LadderRung | null>(null);
+  const rung = chosen ?? advice.to;
+  const answers = {
+    pain,
+    swellingDown: yes.includes('swellingDown'),
+    rangeGood: yes.includes('rangeGood'),
+    clinicianAgrees: yes.includes('clinicianAgrees'),
+  };
+  const missing = missingForLimb(facts, limb, rung, answers, judgedAtMs);
+  const findings: Finding[] =
+    missing.length === 0
+      ? []
+      : [
+          {
+            rule: 'PRO-5',
+            level: 'guard',
+            subject: 'rung',
+            message: `For ${RUNG_LABELS[rung].toLowerCase()}, missing: ${missing.join(', ')}.`,
+            remedy: 'Take a lower rung, or give the reason.',
+          },
+        ];
+  const write = useRecordWrite((json: NewRungCheck) =>
+    read(api.clients[':id']['rung-checks'].$post({ param: { id: client.id }, json })),
+  );
+  const { mayPass, reason, asked } = useGuards(findings, write.error);
+  const enter = async () => {
+    const record = await write.mutateAsync({ limb, answers, rung, ...reason }).catch(() => null);
+    if (record && rung !== 'done') take(rung);
+  };
+  const name = LIMB_LABELS[limb];
+  const by = practice?.practitioners.find(({ id }) => id === check?.by)?.name;
   return (
-    <section aria-label="Entry to the rung" className="max-w-3xl space-y-2 border-l-4 border-rule pl-4">
-      <Scale
-        label="Pain at rest or in daily life"
-        keys=""
-        value={answers.pain}
-        onChange={(pain) => setAnswers({ ...answers, pain })}
-      />
+    <section
+      aria-label={`Ladder, ${name.toLowerCase()}`}
+      className="max-w-3xl space-y-2 border-l-4 border-rule pl-4"
+    >
+      <p>
+        <span className="font-semibold">
+          {name}: {check ? RUNG_LABELS[check.rung].toLowerCase() : 'not on the ladder yet'}
+        </span>
+        {check &&
+          `, since ${day(check.atMs)}${by ? `, ${by}` : ''}${check.reason ? `: ${check.reason}` : ''}`}
+        {days !== null && <span className="figures">, day {days}</span>}
+      </p>
+      <p>
+        {MOVES[advice.move]}: {RUNG_LABELS[advice.to].toLowerCase()}. {advice.why}{' '}
+        <span className="text-[13px]">PRO-5</span>
+      </p>
+      <Scale label="Pain at rest or in daily life" keys="" value={pain} onChange={setPain} />
       <Ticks
         label="Today"
-        options={YES}
-        chosen={chosen}
-        onChange={(yes) =>
-          setAnswers({
-            ...answers,
-            swellingDown: yes.includes('swellingDown'),
-            rangeGood: yes.includes('rangeGood'),
-            clinicianAgrees: yes.includes('clinicianAgrees'),
-          })
-        }
+        options={YES.filter(({ value }) => isClinician || value !== 'clinicianAgrees')}
+        chosen={yes}
+        onChange={setYes}
       />
-      {answers.daysSinceSurgery !== null && (
-        <NumberField
-          label="Days since surgery"
-          className="w-48"
-          value={answers.daysSinceSurgery}
-          onValue={(daysSinceSurgery) => setAnswers({ ...answers, daysSinceSurgery })}
-        />
-      )}
-      <p aria-live="polite">
-        {highest === null
-          ? 'No rung may be entered yet.'
-          : `May enter up to: ${RUNG_LABELS[highest].toLowerCase()}.`}{' '}
-        {missing.length > 0 && (
-          <span className="text-ochre">
-            For {RUNG_LABELS[rung].toLowerCase()}, missing: {missing.join(', ')} (PRO-5).
-          </span>
-        )}
-      </p>
-      {highest !== null && highest !== rung && (
-        <Button onClick={() => take(highest)}>Take {RUNG_LABELS[highest].toLowerCase()}</Button>
-      )}
+      <div className="flex flex-wrap items-end gap-4">
+        <div className="w-52">
+          <Picker
+            label="Rung to enter"
+            value={rung}
+            onChange={setChosen}
+            options={ladderRungSchema.options.map((value) => ({
+              value,
+              label: `${rungHeight(value) + 1}. ${RUNG_LABELS[value]}`,
+            }))}
+          />
+        </div>
+        <Button disabled={!mayPass || write.isPending} onClick={() => void enter()}>
+          {check?.rung === rung ? 'Check again' : `Enter ${RUNG_LABELS[rung].toLowerCase()}`}
+        </Button>
+      </div>
+      {findings.map(({ message }) => (
+        <p key={message} className="notched text-ochre" aria-live="polite">
+          {message} PRO-5
+        </p>
+      ))}
+      {asked}
+      {write.error && <FieldError>{failureWords(write.error)}</FieldError>}
     </section>
   );
 }

@@ -1,0 +1,82 @@
+import { type LadderAnswers, missingFor, type RungCheck, rungAbove, rungBelow } from '../course/ladder';
+import { type LadderRung, rungHeight } from '../protocol/exercise';
+import type { Limb } from '../quantity/limb';
+import { newest } from '../quantity/newest';
+import { MS_PER_DAY } from '../quantity/units';
+import { RULES } from '../rules/catalogue';
+import type { ClientFacts } from './facts';
+import { dayCheckInForce, proceduresInForce } from './in-force';
+
+/** The rung a limb stands on, as it was last checked; undefined where it never was (rule START-2). */
+export const rungInForce = (
+  { rungChecks }: Pick<ClientFacts, 'rungChecks'>,
+  limb: Limb,
+): RungCheck | undefined => newest(rungChecks.filter((check) => check.limb === limb));
+
+/** Days since the last procedure on a limb; null where there is none that counts (rules SCR-1, SCR-3). */
+export function daysSinceProcedure(
+  facts: Pick<ClientFacts, 'screenings'>,
+  limb: Limb,
+  nowMs: number,
+): number | null {
+  const last = newest(proceduresInForce(facts, nowMs).filter((procedure) => procedure.limb === limb));
+  return last ? Math.floor((nowMs - last.atMs) / MS_PER_DAY) : null;
+}
+
+/** Where a limb is to go on the ladder, and why; going up is asked for first, never done by itself. */
+export type RungAdvice = { move: 'begin' | 'up' | 'stay' | 'down' | 'done'; to: LadderRung; why: string };
+
+const SESSIONS_TO_GO_UP = 2;
+const PAIN = RULES['REV-2'].figures;
+
+/**
+ * What the last sessions, today's pain and the days since the procedure say of a limb's rung (rules PRO-5, REV-2).
+ * Down after a session that was not tolerated or with pain above 5; up after two tolerated sessions on the rung; else stay.
+ */
+export function adviseRung(facts: ClientFacts, limb: Limb, nowMs: number): RungAdvice {
+  const check = rungInForce(facts, limb);
+  const days = daysSinceProcedure(facts, limb, nowMs);
+  if (!check) return { move: 'begin', to: 'passive', why: 'No rung is on record: answer what is asked.' };
+  const { rung } = check;
+  if (rung === 'done') return { move: 'done', to: 'done', why: 'Done with the cuff.' };
+  const sessions = facts.sessions
+    .filter(
+      ({ startedAtMs, worked }) =>
+        startedAtMs >= check.atMs && worked.some(({ limbs }) => limbs.includes(limb)),
+    )
+    .sort((a, b) => b.startedAtMs - a.startedAtMs);
+  const painNow = dayCheckInForce(facts, nowMs)?.painNow ?? 0;
+  if (sessions[0] && !sessions[0].tolerated) {
+    return { move: 'down', to: rungBelow(rung), why: 'The last session was not tolerated.' };
+  }
+  if (painNow > PAIN.most) {
+    return { move: 'down', to: rungBelow(rung), why: `Pain is ${painNow} of 10 today.` };
+  }
+  const tolerated = sessions.filter((session) => session.tolerated).length;
+  if (tolerated < SESSIONS_TO_GO_UP) {
+    return {
+      move: 'stay',
+      to: rung,
+      why: `${tolerated} of ${SESSIONS_TO_GO_UP} sessions tolerated on this rung.`,
+    };
+  }
+  const next = rungAbove(rung);
+  const missing = missingFor(next, { ...check.answers, daysSinceSurgery: days });
+  const ask = missing.length === 0 ? '' : ` Ask first: ${missing.join(', ')}.`;
+  return next === 'done'
+    ? { move: 'up', to: next, why: `Tolerated: heavy work without the cuff, with a retest of the 1RM.${ask}` }
+    : { move: 'up', to: next, why: `${tolerated} sessions tolerated on this rung.${ask}` };
+}
+
+/** What keeps a limb from a rung, from what is answered now; going down or staying needs nothing. */
+export function missingForLimb(
+  facts: ClientFacts,
+  limb: Limb,
+  rung: LadderRung,
+  answers: Omit<LadderAnswers, 'daysSinceSurgery'>,
+  nowMs: number,
+): string[] {
+  const stood = rungInForce(facts, limb)?.rung;
+  if (stood !== undefined && rungHeight(rung) <= rungHeight(stood)) return [];
+  return missingFor(rung, { ...answers, daysSinceSurgery: daysSinceProcedure(facts, limb, nowMs) });
+}
