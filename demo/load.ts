@@ -78,7 +78,6 @@ export async function loadDemo(orm: MikroORM, nowMs: number): Promise<boolean> {
 }
 
 const PATHS = {
-  screen: 'screenings',
   clear: 'clearances',
   check: 'day-checks',
   feel: 'tightness',
@@ -101,6 +100,13 @@ async function play(deed: Deed, record: ClientRecord, { clock, get, post }: Worl
   switch (deed.do) {
     case 'prescribe':
       return post(`${base}/prescriptions`, versionFor(record.facts, deed.wish, atMs));
+    case 'screen': {
+      const { body, operated } = deed;
+      const procedures = operated && [
+        { limb: operated.limb, atMs: atMs - operated.daysBefore * MS_PER_DAY, what: operated.what },
+      ];
+      return post(`${base}/screenings`, { ...body, ...(procedures ? { procedures } : {}) });
+    }
     case 'heavy':
       return post(`${base}/heavy-work`, { ...deed.body, atMs });
     case 'session': {

@@ -30,7 +30,7 @@ export type PrescribeWish = {
 
 /** What somebody did for a person some days ago; the loader plays these through the server's own routes. */
 export type Deed = { daysAgo: number } & (
-  | { do: 'screen'; body: NewScreening }
+  | { do: 'screen'; body: NewScreening; operated?: { limb: Limb; daysBefore: number; what: string } }
   | { do: 'clear'; days: number; body: Omit<NewClearance, 'givenAtMs' | 'untilMs'> }
   | { do: 'check'; body: NewDayCheck }
   | { do: 'fit'; body: NewFit }
@@ -316,6 +316,7 @@ const maren: DemoPerson = {
         bloodPressures: readings([118, 72], [116, 74]),
         note: 'Tendon repair, healing well.',
       },
+      operated: { limb: 'right-thigh', daysBefore: 25, what: 'Tendon repair' },
     },
     {
       daysAgo: 3,
