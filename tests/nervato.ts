@@ -12,10 +12,11 @@ export class Nervato {
   private constructor(
     private readonly folder: string,
     private readonly port: number,
+    private readonly program: 'main.js' | 'demo.js',
   ) {}
 
-  static async start(): Promise<Nervato> {
-    const nervato = new Nervato(mkdtempSync(join(tmpdir(), 'nervato-journey-')), await getPort());
+  static async start(program: 'main.js' | 'demo.js' = 'main.js'): Promise<Nervato> {
+    const nervato = new Nervato(mkdtempSync(join(tmpdir(), 'nervato-journey-')), await getPort(), program);
     copyFileSync(DEMO_TEMPLATE, nervato.database);
     await nervato.startServer();
     return nervato;
@@ -31,7 +32,7 @@ export class Nervato {
 
   async startServer(): Promise<void> {
     this.child = await this.run(
-      'main.js',
+      this.program,
       (child) =>
         new Promise((done, fail) => {
           child.stdout?.on('data', (text) => String(text).includes('Nervato is at') && done(null));
@@ -85,6 +86,27 @@ export const test = base.extend<{ nervato: Nervato }>({
   },
   baseURL: async ({ nervato }, use) => use(nervato.address),
 });
+
+/** The same in a demonstration, whose clock can be moved on. */
+export const inDemonstration = test.extend({
+  // biome-ignore lint/correctness/noEmptyPattern: Playwright reads the names of the fixtures from this pattern
+  nervato: async ({}, use) => {
+    const nervato = await Nervato.start('demo.js');
+    await use(nervato);
+    await nervato.end();
+  },
+});
+
+/** So many days pass in a demonstration. */
+export async function daysPass(page: Page, days: number): Promise<void> {
+  await page.getByRole('link', { name: 'Tidewater Lane' }).click();
+  for (let day = 0; day < days; day += 1) {
+    const said = page.getByRole('region', { name: 'Clock of the demonstration' }).locator('p').first();
+    const before = await said.textContent();
+    await page.getByRole('button', { name: 'One day on' }).click();
+    await expect(said).not.toHaveText(before ?? '');
+  }
+}
 
 /** Opens a person's sheet from the list of people, as a practitioner does. */
 export async function openPerson(page: Page, name: string): Promise<void> {

@@ -21,6 +21,7 @@ import { SignBar } from './SignBar';
 import { useComposer } from './use-composer';
 import type { Start } from './use-start';
 import { WishBar } from './WishBar';
+import { WorkChooser } from './WorkChooser';
 
 /** The session as it is being made: the wish above, exercises left, the chosen one right, the strip beneath. */
 export function Composer({
@@ -60,6 +61,7 @@ export function Composer({
         />
       )}
       <WishBar composer={composer} practice={practice} />
+      <WorkChooser client={client} limb={composer.wish.limbs[0]} goal={composer.wish.goal} />
       {composer.wish.limbs
         .filter((limb) => composer.wish.goal === 'rehab' || isPostOperativeWork([limb], basis))
         .map((limb) => (

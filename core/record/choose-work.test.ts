@@ -1,0 +1,85 @@
+import { describe, expect, it } from 'vitest';
+import { type Asked, chooseWork, type WorkKind } from './choose-work';
+import type { ClientFacts } from './facts';
+import { daysAgo, NOW_MS, testFacts, testScreening } from './record.fixture';
+
+const asked: Asked = { limb: 'left-thigh', goal: 'size', painProvoked: 1 };
+const choose = (changes: Partial<Asked> = {}, facts: Partial<ClientFacts> = {}) =>
+  chooseWork(testFacts(facts), { ...asked, ...changes }, NOW_MS);
+const order = (...of: Parameters<typeof choose>): WorkKind[] => choose(...of).map(({ kind }) => kind);
+const out = (...of: Parameters<typeof choose>) =>
+  choose(...of).flatMap(({ kind, ruledOut }) =>
+    ruledOut.map(({ words, until }) => `${kind}: ${words} Until ${until}.`),
+  );
+const operated = {
+  screenings: [
+    testScreening({
+      yes: ['recent-surgery'],
+      procedures: [{ limb: 'left-thigh', atMs: daysAgo(20), what: 'repair' }],
+    }),
+  ],
+};
+
+describe('heavy, under a cuff, or light without (PRO-4)', () => {
+  it('is heavy first for strength, and where nothing limits size either way', () => {
+    expect(order({ goal: 'strength-bridge' })).toEqual(['heavy', 'cuff', 'light']);
+    expect(choose()[0]?.speaksFor.length).toBe(1);
+    expect(new Set(order().slice(0, 2))).toEqual(new Set(['heavy', 'cuff']));
+    expect(out()).toEqual([]);
+  });
+
+  it('is the cuff where the joint hurts, and heavy not at all above five', () => {
+    expect(order({ painProvoked: 4 })[0]).toBe('cuff');
+    expect(out({ painProvoked: 5 })).toEqual([]);
+    expect(out({ painProvoked: 6 })).toEqual([
+      'heavy: Pain on the provoking test is above 5. Until it is 3 or less.',
+    ]);
+    expect(order({ painProvoked: 6, goal: 'strength-bridge' }).at(-1)).toBe('heavy');
+    expect(order({ painProvoked: null })).toEqual(order());
+  });
+
+  it('is never heavy on a limb operated on within twelve weeks; the other side is free', () => {
+    expect(order({}, operated)).toEqual(['cuff', 'light', 'heavy']);
+    expect(out({}, operated)[0]).toContain('Until the last rung of the ladder is reached.');
+    expect(out({ limb: 'right-thigh' }, operated)).toEqual([]);
+  });
+
+  it('is not under a cuff while a hold stands or the clearance leaves the limb out, and says which', () => {
+    const hold = {
+      id: 'h',
+      cause: 'x',
+      words: 'Numb or tingling',
+      rule: 'RUN-3' as const,
+      atMs: daysAgo(1),
+      limb: 'left-thigh' as const,
+      subject: null,
+      ends: { by: 'clinician' as const, notBeforeMs: 0 },
+      lifted: null,
+    };
+    expect(out({}, { holds: [hold] })).toEqual([
+      'cuff: A hold stands: Numb or tingling. Until it is lifted.',
+    ]);
+    expect(out({ limb: 'right-thigh' }, { holds: [hold] })).toEqual([]);
+    const clearance = {
+      subjects: ['varicose-veins' as const],
+      givenBy: 'Dr Test',
+      byPhysician: true,
+      givenAtMs: daysAgo(2),
+      untilMs: null,
+      maxPercentLop: null,
+      limbs: ['right-thigh' as const],
+      modes: [],
+      note: '',
+    };
+    expect(out({}, { clearances: [clearance] })).toEqual([
+      'cuff: The clearance leaves the left thigh out. Until a clearance names it.',
+    ]);
+  });
+
+  it('lets somebody new begin with anything', () => {
+    const [light] = choose({}, { sessions: [] }).filter(({ kind }) => kind === 'light');
+    expect(light?.speaksFor).toMatchObject([{ rule: 'PRO-6' }]);
+    const [heavy] = choose({}, { sessions: [] }).filter(({ kind }) => kind === 'heavy');
+    expect(heavy?.speaksAgainst).toMatchObject([{ rule: 'PRO-6' }]);
+  });
+});

@@ -1,0 +1,111 @@
+import type { Page } from '@playwright/test';
+import { chooseLink, daysPass, expect, inDemonstration, openPerson, test } from './nervato';
+
+/** "2026-11-27T10:30" in the page's own time, some minutes before now by the demonstration's clock. */
+const minutesAgo = (page: Page, minutes: number): Promise<string> =>
+  page.evaluate(async (ago) => {
+    const { nowMs } = await (await fetch('/api/clock')).json();
+    const at = new Date(nowMs - ago * 60_000);
+    const two = (figure: number) => String(figure).padStart(2, '0');
+    return `${at.getFullYear()}-${two(at.getMonth() + 1)}-${two(at.getDate())}T${two(at.getHours())}:${two(at.getMinutes())}`;
+  }, minutes);
+
+async function enterSession(page: Page, sign?: string): Promise<void> {
+  await chooseLink(page, 'Run');
+  await page.getByRole('button', { name: /^Enter a session of/ }).click();
+  await page.getByLabel('It began').fill(await minutesAgo(page, 30));
+  if (sign) {
+    await page.getByText('Anything felt or seen').click();
+    await page.getByLabel(sign).check();
+  }
+  await page.getByRole('button', { name: 'Enter it' }).click();
+  await expect(page.getByText(/Entered later/)).toBeVisible();
+}
+
+inDemonstration(
+  'a block is lived through: a day missed, one done late, the review answered, and a red sign',
+  async ({ page }) => {
+    await page.goto('/');
+    await openPerson(page, 'Odalys Ferrant');
+    const turn = (words: RegExp) => expect(page.getByRole('list', { name: 'Plans' })).toContainText(words);
+
+    await inDemonstration.step('a block of the plan that is signed, from today', async () => {
+      await chooseLink(page, 'Prescribe');
+      await page.getByRole('radio', { name: 'A block of weeks' }).click();
+      await page.getByLabel('Start from').selectOption('In season');
+      for (const day of ['Sat', 'Sun']) {
+        await page.getByRole('group', { name: 'Can come on' }).getByLabel(day).check();
+      }
+      await expect(page.getByText('24 sessions in 12 weeks')).toBeVisible();
+      await page.getByRole('button', { name: 'Keep the block' }).click();
+      await expect(page.getByRole('button', { name: 'Kept' })).toBeVisible();
+      await chooseLink(page, 'Run');
+      await turn(/In the block today\./);
+    });
+
+    await inDemonstration.step('it is missed, and made up the day after', async () => {
+      await daysPass(page, 1);
+      await openPerson(page, 'Odalys Ferrant');
+      await chooseLink(page, 'Run');
+      await turn(/A missed session, made up today\./);
+    });
+
+    await inDemonstration.step(
+      'done late on paper: it fills the missed one, and its review is answered by one key',
+      async () => {
+        await enterSession(page);
+        await page.getByRole('button', { name: /^Accept/ }).click();
+        await expect(page.getByText('Accepted.')).toBeVisible();
+        await openPerson(page, 'Odalys Ferrant');
+        await chooseLink(page, 'Run');
+        await turn(/In the block on /);
+        await chooseLink(page, 'Prescribe');
+        await page.getByRole('radio', { name: 'A block of weeks' }).click();
+        await expect(page.getByText(/24 sessions in 12 weeks: 1 done, 0 missed, 23 to come/)).toBeVisible();
+      },
+    );
+
+    await inDemonstration.step('the next is missed; one with a red sign holds her', async () => {
+      await daysPass(page, 3);
+      await openPerson(page, 'Odalys Ferrant');
+      await chooseLink(page, 'Prescribe');
+      await page.getByRole('radio', { name: 'A block of weeks' }).click();
+      await expect(page.getByText(/1 done, 1 missed/)).toBeVisible();
+      await enterSession(page, 'Dizzy');
+      await openPerson(page, 'Odalys Ferrant');
+      await expect(page.getByRole('navigation', { name: 'Chain' })).toContainText('Dizzy');
+      await expect(page.getByRole('list', { name: 'Course' })).toContainText(/Left thigh, done/);
+    });
+  },
+);
+
+test('a known person is at a signed version from a template in five touches, and a second plan stands beside the first', async ({
+  page,
+}) => {
+  await page.goto('/');
+  await openPerson(page, 'Rufus Tarnholm');
+  await chooseLink(page, 'Prescribe');
+  await page.getByRole('button', { name: 'Keep as a template' }).click();
+  await page.getByLabel('Name of the template').fill('Thighs, both');
+  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await expect(page.getByLabel('Name of the template')).toHaveCount(0);
+
+  let touches = 0;
+  const touch = async (what: Promise<unknown>) => {
+    touches += 1;
+    await what;
+  };
+  await touch(openPerson(page, 'Odalys Ferrant'));
+  await touch(chooseLink(page, 'Prescribe'));
+  await touch(page.getByLabel('Plan', { exact: true }).selectOption('A new plan'));
+  await touch(page.getByLabel('Template', { exact: true }).selectOption('Thighs, both'));
+  await expect(page.getByLabel('Called')).toHaveValue('Left thigh');
+  await touch(page.getByRole('button', { name: /^Sign as/ }).click());
+  const plans = page.getByRole('list', { name: 'Plans' });
+  await expect(plans.getByRole('listitem')).toHaveCount(2);
+  expect(touches).toBeLessThanOrEqual(5);
+  // Both are offered; the one that was signed now is in hand, and a key goes on to the other.
+  await expect(plans.getByRole('button', { pressed: true })).toContainText('Not begun yet');
+  await page.keyboard.press('n');
+  await expect(plans.getByRole('button', { pressed: true })).toContainText('Last done');
+});
