@@ -5,7 +5,7 @@ import { testExercise, testKit, testSession, testStrength } from '../plan/plan.f
 import type { LadderRung } from '../protocol/exercise';
 import { basisOf } from './basis';
 import type { ClientFacts } from './facts';
-import { adviseRung, daysSinceProcedure, missingForLimb, rungInForce } from './ladder-in-force';
+import { adviseRung, checkRungEntry, daysSinceProcedure, rungInForce } from './ladder-in-force';
 import { daysAgo, NOW_MS, testFacts, testKitInUse, testScreening, testSessionFact } from './record.fixture';
 
 const limb = 'left-thigh';
@@ -98,7 +98,9 @@ describe('the ladder of a limb (PRO-5)', () => {
 
   it('asks for a rung what it is entered by, with the days it knows; down and stay ask nothing', () => {
     const missing = (rung: LadderRung, changes: object, facts = operated()) =>
-      missingForLimb(facts, limb, rung, { ...answers, ...changes }, NOW_MS);
+      checkRungEntry(facts, { limb, rung, answers: { ...answers, ...changes } }, NOW_MS).flatMap(
+        ({ message }) => message.replace(/^.*missing: |\.$/g, '').split(', '),
+      );
     expect(missing('functional', {})).toEqual([]);
     expect(missing('functional', { pain: 4, clinicianAgrees: false })).toHaveLength(2);
     const early = operated({

@@ -1,4 +1,6 @@
 import { type LadderAnswers, missingFor, type RungCheck, rungAbove, rungBelow } from '../course/ladder';
+import type { Finding } from '../findings/finding';
+import { RUNG_LABELS } from '../plan/goals';
 import { type LadderRung, rungHeight } from '../protocol/exercise';
 import type { Limb } from '../quantity/limb';
 import { newest } from '../quantity/newest';
@@ -68,15 +70,26 @@ export function adviseRung(facts: ClientFacts, limb: Limb, nowMs: number): RungA
     : { move: 'up', to: next, why: `${tolerated} sessions tolerated on this rung.${ask}` };
 }
 
-/** What keeps a limb from a rung, from what is answered now; going down or staying needs nothing. */
-export function missingForLimb(
-  facts: ClientFacts,
-  limb: Limb,
-  rung: LadderRung,
-  answers: Omit<LadderAnswers, 'daysSinceSurgery'>,
+/**
+ * What keeps a limb from a rung, from what is answered now: a guard that names all that is missing. Going down or staying
+ * needs nothing (rule PRO-5).
+ */
+export function checkRungEntry(
+  facts: Pick<ClientFacts, 'rungChecks' | 'screenings'>,
+  { limb, rung, answers }: { limb: Limb; rung: LadderRung; answers: Omit<LadderAnswers, 'daysSinceSurgery'> },
   nowMs: number,
-): string[] {
+): Finding[] {
   const stood = rungInForce(facts, limb)?.rung;
   if (stood !== undefined && rungHeight(rung) <= rungHeight(stood)) return [];
-  return missingFor(rung, { ...answers, daysSinceSurgery: daysSinceProcedure(facts, limb, nowMs) });
+  const missing = missingFor(rung, { ...answers, daysSinceSurgery: daysSinceProcedure(facts, limb, nowMs) });
+  if (missing.length === 0) return [];
+  return [
+    {
+      rule: 'PRO-5',
+      level: 'guard',
+      subject: 'rung',
+      message: `For ${RUNG_LABELS[rung].toLowerCase()}, missing: ${missing.join(', ')}.`,
+      remedy: 'Take a lower rung, or give the reason.',
+    },
+  ];
 }

@@ -7,11 +7,9 @@ import {
   newRungCheckSchema,
 } from '#contract/course-plan';
 import type { CoursePlan } from '#core/course/course-plan';
-import type { Finding } from '#core/findings/finding';
-import { RUNG_LABELS } from '#core/plan/goals';
 import { libraryOf } from '#core/protocol/exercises';
 import { SESSIONS_COUNT_MS } from '#core/record/facts';
-import { daysSinceProcedure, missingForLimb } from '#core/record/ladder-in-force';
+import { checkRungEntry, daysSinceProcedure } from '#core/record/ladder-in-force';
 import { versionInForce } from '#core/record/plans-in-force';
 import { passGuards } from '../access/guards';
 import { asClinician } from '../access/practitioner';
@@ -50,19 +48,7 @@ export const coursePlanRoutes = new Hono<Env>()
     const client = await readClient(c.var.em, c.req.param('id'), c.var.nowMs);
     const { limb, answers, rung, overrideReason } = c.req.valid('json');
     if (answers.clinicianAgrees) asClinician(c.var.practitioner, 'give the clinician’s word');
-    const missing = missingForLimb(client.facts, limb, rung, answers, c.var.nowMs);
-    const findings: Finding[] =
-      missing.length === 0
-        ? []
-        : [
-            {
-              rule: 'PRO-5',
-              level: 'guard',
-              subject: 'rung',
-              message: `For ${RUNG_LABELS[rung].toLowerCase()}, missing: ${missing.join(', ')}.`,
-              remedy: 'Take a lower rung, or give the reason.',
-            },
-          ];
+    const findings = checkRungEntry(client.facts, { limb, rung, answers }, c.var.nowMs);
     const { reason } = passGuards(findings, c.var.practitioner, overrideReason);
     const id = randomUUID();
     const row = {
@@ -71,7 +57,7 @@ export const coursePlanRoutes = new Hono<Env>()
       rung,
       reason,
     };
-    const detail = { id, ...row, missing };
+    const detail = { id, ...row, missing: findings.map(({ message }) => message) };
     await withAudit(c, { action: 'rung-entered', subject: client.id, detail }, (em) => {
       em.create(RungCheckEntity, {
         id,

@@ -4,6 +4,7 @@ import { useNavigate } from 'react-router';
 import { type Day, isoOf, weekdayOf } from '#core/course/days';
 import type { CourseStrip as Course, CourseBar } from '#core/record/course-strip';
 import { plain } from './format';
+import { Hatch } from './Hatch';
 import { useWidth } from './use-width';
 
 const HEIGHT = 64;
@@ -30,18 +31,7 @@ export function CourseStrip({ course }: { course: Course }) {
   return (
     <div ref={ref} className="relative min-w-0 overflow-hidden">
       <svg width={width} height={HEIGHT} aria-hidden="true" className="block">
-        <defs>
-          <pattern
-            id={hatch}
-            width="5"
-            height="5"
-            patternUnits="userSpaceOnUse"
-            patternTransform="rotate(45)"
-          >
-            <rect width="5" height="5" fill="var(--color-plum)" opacity="0.14" />
-            <line x1="0" y1="0" x2="0" y2="5" stroke="var(--color-plum)" strokeWidth="2" opacity="0.35" />
-          </pattern>
-        </defs>
+        <Hatch id={hatch} size={5} />
         {mondays.map((day, place) => (
           <g key={day}>
             <line x1={x(day)} x2={x(day)} y1={4} y2={BASE} stroke="var(--color-rule)" />

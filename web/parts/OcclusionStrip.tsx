@@ -12,6 +12,7 @@ import {
 import { repMs } from '#core/protocol/protocols';
 import { LIMB_LABELS, type Limb } from '#core/quantity/limb';
 import { clock } from './format';
+import { Hatch } from './Hatch';
 import { StripTable } from './StripTable';
 import { useWidth } from './use-width';
 
@@ -58,18 +59,7 @@ export function OcclusionStrip({
   return (
     <div ref={ref} className="relative">
       <svg width={width} height={height} aria-hidden="true" className="block">
-        <defs>
-          <pattern
-            id={hatch}
-            width="6"
-            height="6"
-            patternUnits="userSpaceOnUse"
-            patternTransform="rotate(45)"
-          >
-            <rect width="6" height="6" fill="var(--color-plum)" opacity="0.14" />
-            <line x1="0" y1="0" x2="0" y2="6" stroke="var(--color-plum)" strokeWidth="2" opacity="0.35" />
-          </pattern>
-        </defs>
+        <Hatch id={hatch} />
         {Array.from({ length: Math.floor(endMs / everyMs) + 1 }, (_, i) => i * everyMs).map((atMs) => (
           <g key={atMs}>
             <line x1={x(atMs)} x2={x(atMs)} y1={TOP} y2={height - 4} stroke="var(--color-rule)" />

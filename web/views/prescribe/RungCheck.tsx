@@ -1,14 +1,13 @@
 import { useState } from 'react';
 import type { ClientRecord } from '#contract/client';
 import type { NewRungCheck } from '#contract/course-plan';
-import type { Finding } from '#core/findings/finding';
 import { RUNG_LABELS } from '#core/plan/goals';
 import { type LadderRung, ladderRungSchema, type Rung, rungHeight } from '#core/protocol/exercise';
 import { LIMB_LABELS, type Limb } from '#core/quantity/limb';
 import {
   adviseRung,
+  checkRungEntry,
   daysSinceProcedure,
-  missingForLimb,
   type RungAdvice,
   rungInForce,
 } from '#core/record/ladder-in-force';
@@ -63,19 +62,7 @@ export function RungCheck({
     rangeGood: yes.includes('rangeGood'),
     clinicianAgrees: yes.includes('clinicianAgrees'),
   };
-  const missing = missingForLimb(facts, limb, rung, answers, judgedAtMs);
-  const findings: Finding[] =
-    missing.length === 0
-      ? []
-      : [
-          {
-            rule: 'PRO-5',
-            level: 'guard',
-            subject: 'rung',
-            message: `For ${RUNG_LABELS[rung].toLowerCase()}, missing: ${missing.join(', ')}.`,
-            remedy: 'Take a lower rung, or give the reason.',
-          },
-        ];
+  const findings = checkRungEntry(facts, { limb, rung, answers }, judgedAtMs);
   const write = useRecordWrite((json: NewRungCheck) =>
     read(api.clients[':id']['rung-checks'].$post({ param: { id: client.id }, json })),
   );
