@@ -99,7 +99,7 @@ test('a known person is at a signed version from a template in five touches, and
   await touch(chooseLink(page, 'Prescribe'));
   await touch(page.getByLabel('Plan', { exact: true }).selectOption('A new plan'));
   await touch(page.getByLabel('Template', { exact: true }).selectOption('Thighs, both'));
-  await expect(page.getByLabel('Called')).toHaveValue('Left thigh');
+  await expect(page.getByText('A new plan: Left thigh, any day')).toBeVisible();
   await touch(page.getByRole('button', { name: /^Sign as/ }).click());
   const plans = page.getByRole('list', { name: 'Plans' });
   await expect(plans.getByRole('listitem')).toHaveCount(2);

@@ -58,7 +58,11 @@ test('a session is drafted, edited, mended, signed and printed', async ({ page }
   const press = page.getByRole('button', { name: 'Move Leg press, both' });
 
   await test.step('the draft takes up the last review', async () => {
-    await expect(page.getByText(/^Leg press: pressure \+5 points.*REV-7/)).toBeVisible();
+    await expect(
+      page
+        .getByRole('list', { name: 'About this draft' })
+        .getByText(/^Leg press: pressure \+5 points.*REV-7/),
+    ).toBeVisible();
     await expect(editor.getByRole('button', { name: /Target, left thigh.*82 mmHg/ })).toBeVisible();
     await expect(page.getByText(/All sets finished in/)).toBeVisible();
   });

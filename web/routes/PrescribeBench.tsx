@@ -14,7 +14,7 @@ import { usePlanInHand } from '../parts/use-plan-in-hand';
 import { BlockBench } from '../views/block/BlockBench';
 import { Composer } from '../views/prescribe/Composer';
 import { PlanPicker, PlansAside } from '../views/prescribe/PlanHeader';
-import { useCopied } from '../views/prescribe/use-start';
+import { type Start, useCopied } from '../views/prescribe/use-start';
 
 type Part = 'session' | 'block';
 
@@ -63,7 +63,12 @@ export function PrescribeBench({ client }: { client: ClientRecord }) {
       ) : part === 'block' ? (
         <BlockBench client={client} />
       ) : (
-        <ComposeInHand client={client} practice={practice} inHand={inHand} isChanging={isChanging} />
+        <ComposeInHand
+          client={client}
+          practice={practice}
+          inHand={inHand}
+          changing={{ isChanging, setChanging }}
+        />
       )}
       <PlansAside client={client} aside={aside} />
     </section>
@@ -75,12 +80,12 @@ function ComposeInHand({
   client,
   practice,
   inHand,
-  isChanging,
+  changing,
 }: {
   client: ClientRecord;
   practice: PracticeView;
   inHand: PlanInForce | undefined;
-  isChanging: boolean;
+  changing: Pick<Start, 'isChanging' | 'setChanging'>;
 }) {
   const review = useLastReview(client.id, inHand?.coursePlan.id);
   const copied = useCopied(client);
@@ -100,7 +105,7 @@ function ComposeInHand({
         client={client}
         practice={practice}
         review={review}
-        start={{ inHand, isChanging, copied: inHand ? null : copied }}
+        start={{ inHand, ...changing, copied: inHand ? null : copied }}
       />
     </>
   );

@@ -27,7 +27,10 @@ export function BlockBench({ client }: { client: ClientRecord }) {
   }
   return (
     <div className="grid gap-8 lg:grid-cols-[16rem_1fr]">
-      <BlockWishForm block={block} />
+      {/* Where there is one column, what falls where comes before what is wished. */}
+      <div className="max-lg:order-last">
+        <BlockWishForm block={block} />
+      </div>
       <BlockDays client={client} block={block} />
     </div>
   );

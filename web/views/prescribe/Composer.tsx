@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import type { ClientRecord } from '#contract/client';
 import type { PracticeView } from '#contract/practice';
-import { type CoursePlanChoice, nameOf } from '#core/course/course-plan';
+import { type CoursePlanChoice, nameOf, occasionWords } from '#core/course/course-plan';
 import { boutsOf } from '#core/forecast/bouts';
 import { compile } from '#core/plan/compile';
 import { type Composed, isPostOperativeWork } from '#core/plan/compose';
@@ -52,7 +52,20 @@ export function Composer({
   const ofNone = findings.filter(({ exerciseIndex }) => exerciseIndex === undefined);
   return (
     <div className="space-y-4">
-      {(start.isChanging || !start.inHand) && (
+      {!start.inHand && !start.isChanging && (
+        <p>
+          A new plan{choice.name && ': '}
+          <span className="font-semibold">{choice.name}</span>, {occasionWords(choice.occasion)}{' '}
+          <button
+            type="button"
+            className="min-h-9 underline underline-offset-4"
+            onClick={() => start.setChanging(true)}
+          >
+            Name, days
+          </button>
+        </p>
+      )}
+      {start.isChanging && (
         <PlanHeader
           client={client}
           known={start.inHand?.coursePlan}

@@ -74,52 +74,52 @@ export function RungCheck({
   const name = LIMB_LABELS[limb];
   const by = practice?.practitioners.find(({ id }) => id === check?.by)?.name;
   return (
-    <section
+    <details
+      open={advice.move !== 'stay' && advice.move !== 'done'}
       aria-label={`Ladder, ${name.toLowerCase()}`}
-      className="max-w-3xl space-y-2 border-l-4 border-rule pl-4"
+      className="max-w-3xl border-l-4 border-rule pl-4"
     >
-      <p>
+      <summary className="cursor-pointer py-1">
         <span className="font-semibold">
           {name}: {check ? RUNG_LABELS[check.rung].toLowerCase() : 'not on the ladder yet'}
         </span>
         {check &&
           `, since ${day(check.atMs)}${by ? `, ${by}` : ''}${check.reason ? `: ${check.reason}` : ''}`}
-        {days !== null && <span className="figures">, day {days}</span>}
-      </p>
-      <p>
-        {MOVES[advice.move]}: {RUNG_LABELS[advice.to].toLowerCase()}. {advice.why}{' '}
-        <span className="text-[13px]">PRO-5</span>
-      </p>
-      <Scale label="Pain at rest or in daily life" keys="" value={pain} onChange={setPain} />
-      <Ticks
-        label="Today"
-        options={YES.filter(({ value }) => isClinician || value !== 'clinicianAgrees')}
-        chosen={yes}
-        onChange={setYes}
-      />
-      <div className="flex flex-wrap items-end gap-4">
-        <div className="w-52">
-          <Picker
-            label="Rung to enter"
-            value={rung}
-            onChange={setChosen}
-            options={ladderRungSchema.options.map((value) => ({
-              value,
-              label: `${rungHeight(value) + 1}. ${RUNG_LABELS[value]}`,
-            }))}
-          />
+        {days !== null && <span className="figures">, day {days}</span>}. {MOVES[advice.move]}:{' '}
+        {RUNG_LABELS[advice.to].toLowerCase()}. {advice.why} <span className="text-[13px]">PRO-5</span>
+      </summary>
+      <div className="space-y-2 pb-2">
+        <Scale label="Pain at rest or in daily life" keys="" value={pain} onChange={setPain} />
+        <Ticks
+          label="Today"
+          options={YES.filter(({ value }) => isClinician || value !== 'clinicianAgrees')}
+          chosen={yes}
+          onChange={setYes}
+        />
+        <div className="flex flex-wrap items-end gap-4">
+          <div className="w-52">
+            <Picker
+              label="Rung to enter"
+              value={rung}
+              onChange={setChosen}
+              options={ladderRungSchema.options.map((value) => ({
+                value,
+                label: `${rungHeight(value) + 1}. ${RUNG_LABELS[value]}`,
+              }))}
+            />
+          </div>
+          <Button disabled={!mayPass || write.isPending} onClick={() => void enter()}>
+            {check?.rung === rung ? 'Check again' : `Enter ${RUNG_LABELS[rung].toLowerCase()}`}
+          </Button>
         </div>
-        <Button disabled={!mayPass || write.isPending} onClick={() => void enter()}>
-          {check?.rung === rung ? 'Check again' : `Enter ${RUNG_LABELS[rung].toLowerCase()}`}
-        </Button>
+        {findings.map(({ message }) => (
+          <p key={message} className="notched text-ochre" aria-live="polite">
+            {message} PRO-5
+          </p>
+        ))}
+        {asked}
+        {write.error && <FieldError>{failureWords(write.error)}</FieldError>}
       </div>
-      {findings.map(({ message }) => (
-        <p key={message} className="notched text-ochre" aria-live="polite">
-          {message} PRO-5
-        </p>
-      ))}
-      {asked}
-      {write.error && <FieldError>{failureWords(write.error)}</FieldError>}
-    </section>
+    </details>
   );
 }

@@ -13,6 +13,8 @@ import { readSessionChoice } from '#core/plan/versions/read-plan';
 import type { Limb } from '#core/quantity/limb';
 import { basisOf, isNewcomer } from '#core/record/basis';
 import { limbInHand } from '#core/record/chain';
+import { proceduresInForce } from '#core/record/in-force';
+import { rungInForce } from '#core/record/ladder-in-force';
 import type { LastReview } from '#core/record/last-review';
 import { measuredStamp } from '#core/record/measured-stamp';
 import { nextPlan, plansInForce } from '#core/record/plans-in-force';
@@ -40,12 +42,21 @@ function limbsOf(plan: Plan | undefined, otherwise: Limb): Pick<Wish, 'limbs' | 
 }
 
 /** The limb a new plan begins with: one that was measured and that no plan trains yet, else the one in hand. */
-function firstLimb({ facts, judgedAtMs }: ClientRecord): Limb {
+function firstLimb({ facts, judgedAtMs }: Pick<ClientRecord, 'facts' | 'judgedAtMs'>): Limb {
   const planned = plansInForce(facts, judgedAtMs).flatMap(({ prescription }) =>
     prescription.plan.exercises.flatMap(({ limbs }) => limbs.map(({ limb }) => limb)),
   );
   const free = facts.occlusions.find(({ limb }) => !planned.includes(limb))?.limb;
   return free ?? limbInHand(facts, nextPlan(facts, judgedAtMs)?.prescription) ?? 'left-thigh';
+}
+
+/** What a plan begins with: an operated limb with the rung it stands on (rule PRO-5). */
+function firstGoal({ facts, judgedAtMs }: ClientRecord, plan: Plan | undefined): Pick<Wish, 'goal' | 'rung'> {
+  const limb = plan?.exercises[0]?.limbs[0]?.limb ?? firstLimb({ facts, judgedAtMs });
+  const stood = rungInForce(facts, limb)?.rung;
+  const operated = proceduresInForce(facts, judgedAtMs).some((procedure) => procedure.limb === limb);
+  const rung = stood === undefined || stood === 'done' ? (operated ? 'passive' : 'isometric') : stood;
+  return { goal: plan?.goal ?? (operated ? 'rehab' : 'size'), rung };
 }
 
 type Made = { composed: Composed | null; missing: string | null };
@@ -76,10 +87,9 @@ export function useComposer(
   const last = inHand?.prescription;
   const newcomer = isNewcomer(client.facts);
   const [wish, setWish] = useState<Wish>(() => ({
-    goal: last?.plan.goal ?? 'size',
+    ...firstGoal(client, last?.plan),
     schoolId: last?.plan.schoolId ?? practice.settings.schoolId,
     ...limbsOf(last?.plan, firstLimb(client)),
-    rung: 'isometric',
     isolatedOnly: false,
   }));
   const draftFrom = (asked: Wish) =>

@@ -13,6 +13,7 @@ export type Start = {
   inHand: PlanInForce | undefined;
   /** Whether its name and days are being changed. */
   isChanging: boolean;
+  setChanging: (isChanging: boolean) => void;
   copied: Copied | null;
 };
 
