@@ -32,6 +32,8 @@ export type ClientSummary = {
   story: string;
   chain: Link[];
   next: NextPlan | null;
+  /** A muscle whose week is off, in words (rule PRO-3). */
+  off: string | null;
 };
 
 /** A plan by its name; how many days away its turn is, null where nobody can say; and how many plans are in force. */

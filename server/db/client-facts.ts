@@ -5,6 +5,7 @@ import type { Limb } from '#core/quantity/limb';
 import { chainOf } from '#core/record/chain';
 import { cuffInForce } from '#core/record/in-force';
 import { plansInForce } from '#core/record/plans-in-force';
+import { weekOff } from '#core/record/week-off';
 import type { Lines } from '../live/lines';
 import { notFound, refusedField } from '../problem';
 import { type ClientRow, NAMED_BY_NOBODY, type Named, READ_AT_ONCE, readFacts } from './read-facts';
@@ -78,12 +79,13 @@ export async function readPeople(
 }
 
 /** The line of the roster of a person. */
-export const lineOf = ({ id, name, story, chain, next }: ClientRecord): ClientSummary => ({
+export const lineOf = ({ id, name, story, chain, next, off }: ClientRecord): ClientSummary => ({
   id,
   name,
   story,
   chain,
   next,
+  off,
 });
 
 const rowsOf = (rows: readonly unknown[]): ClientRow[] =>
@@ -109,7 +111,7 @@ function recordsOf(
     const next = plans[0]
       ? { name: plans[0].coursePlan.name, turn: plans[0].turn, plans: plans.length }
       : null;
-    return [{ id, name, story, facts: own, chain, next, judgedAtMs: nowMs, asOf }];
+    return [{ id, name, story, facts: own, chain, next, off: weekOff(own, nowMs), judgedAtMs: nowMs, asOf }];
   });
 }
 

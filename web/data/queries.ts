@@ -40,9 +40,9 @@ export function useRecordWrite<Body>(write: (body: Body) => Promise<ClientRecord
 
 /** Puts a person's record where it is shown, and has what was worked out from the one before asked for again. */
 function takeRecord(queries: QueryClient, record: ClientRecord): void {
-  const { id, name, story, chain, next } = record;
+  const { id, name, story, chain, next, off } = record;
   queries.setQueryData(KEYS.client(id), record);
-  putLine(queries, { id, name, story, chain, next });
+  putLine(queries, { id, name, story, chain, next, off });
   void queries.invalidateQueries({ queryKey: KEYS.lastReviews(id) });
   void queries.invalidateQueries({ queryKey: KEYS.history(id) });
 }

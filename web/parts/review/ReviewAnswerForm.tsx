@@ -55,20 +55,23 @@ export function ReviewAnswerForm({
           {answer.reason && `: ${answer.reason}`}.
         </p>
       )}
-      <div className="flex flex-wrap gap-2 print:hidden">
-        <Button
-          {...(isAlone && !answer ? { kind: 'main' as const, keyHint: 'A' } : {})}
-          onClick={() => give('accepted', advice.change, '')}
-        >
-          Accept<span className="sr-only"> for {label}</span>
-        </Button>
-        <Button onClick={() => setOpen(open === 'edited' ? null : 'edited')}>
-          Edit<span className="sr-only"> for {label}</span>
-        </Button>
-        <Button onClick={() => setOpen(open === 'declined' ? null : 'declined')}>
-          Decline<span className="sr-only"> for {label}</span>
-        </Button>
-      </div>
+      {/* The answer has made the next version: what is to be changed after it is changed there. */}
+      {!answer && (
+        <div className="flex flex-wrap gap-2 print:hidden">
+          <Button
+            {...(isAlone ? { kind: 'main' as const, keyHint: 'A' } : {})}
+            onClick={() => give('accepted', advice.change, '')}
+          >
+            Accept<span className="sr-only"> for {label}</span>
+          </Button>
+          <Button onClick={() => setOpen(open === 'edited' ? null : 'edited')}>
+            Edit<span className="sr-only"> for {label}</span>
+          </Button>
+          <Button onClick={() => setOpen(open === 'declined' ? null : 'declined')}>
+            Decline<span className="sr-only"> for {label}</span>
+          </Button>
+        </div>
+      )}
       {open && (
         <form
           className="flex flex-wrap items-end gap-4"

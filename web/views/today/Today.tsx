@@ -70,6 +70,7 @@ function NextThing({ person }: { person: ClientSummary | undefined }) {
             <span className="font-semibold">{person.next.name}:</span> {person.next.turn.why}
           </span>
         )}
+        {person.off && <span className="notched block text-[14px] text-ochre">{person.off}</span>}
         {broken ? broken.reason : `Ready. ${prescribed?.reason ?? ''}`}
       </span>
       <span className="flex items-center gap-2 self-start font-semibold">

@@ -1,0 +1,42 @@
+import { describe, expect, it } from 'vitest';
+import type { ClientFacts } from './facts';
+import { daysAgo, NOW_MS, strangerFacts, testFacts, testSessionFact } from './record.fixture';
+import { weekOff } from './week-off';
+
+const off = (days: number[], changes: Partial<ClientFacts> = {}) =>
+  weekOff(testFacts({ sessions: days.map((ago) => testSessionFact(ago)), ...changes }), NOW_MS);
+const heavy = (ago: number) => ({
+  id: 'h',
+  atMs: daysAgo(ago),
+  exerciseId: 'leg-press',
+  side: 'both' as const,
+  sets: 3,
+  reps: 5,
+  loadKg: 100,
+  effort: null,
+});
+
+describe('a week that is off (PRO-3)', () => {
+  it('is fewer than two days of a muscle, or more than three', () => {
+    expect(off([1, 9])).toBe('Quadriceps: once in seven days; two or three work.');
+    expect(off([9])).toBe('Quadriceps: not in seven days; two or three work.');
+    expect(off([1, 4, 9])).toBeNull();
+    expect(off([1, 2, 3, 4, 9])).toBe('Quadriceps: 4 times in seven days; two or three work.');
+  });
+
+  it('counts heavy work of the same muscle, and no passive work', () => {
+    expect(off([1, 9], { heavyWork: [heavy(3)] })).toBeNull();
+    expect(off([1, 9], { heavyWork: [heavy(8)] })).not.toBeNull();
+    const passive = testSessionFact(3, {
+      worked: [{ exerciseId: 'passive-cuff-leg', limbs: ['left-thigh'], mode: 'passive' }],
+    });
+    expect(off([], { sessions: [testSessionFact(1), passive, testSessionFact(9)] })).not.toBeNull();
+  });
+
+  it('says nothing of who has just begun, who is away, and whom nobody has planned for', () => {
+    expect(off([1])).toBeNull();
+    expect(off([15, 20])).toBeNull();
+    expect(off([1, 9], { coursePlans: [] })).toBeNull();
+    expect(weekOff(strangerFacts, NOW_MS)).toBeNull();
+  });
+});

@@ -1,0 +1,52 @@
+import { dayAt } from '../course/days';
+import { musclesOf } from '../protocol/exercise';
+import { libraryOf } from '../protocol/exercises';
+import { limbKind } from '../quantity/limb';
+import { MS_PER_DAY } from '../quantity/units';
+import { blockPlansOf } from './block-in-force';
+import type { ClientFacts } from './facts';
+import { plansInForce } from './plans-in-force';
+import { whyOff } from './tissue-account';
+
+const WEEK_MS = 7 * MS_PER_DAY;
+/** Who was not here for so long is not off: they are away. */
+const AWAY_MS = 2 * WEEK_MS;
+
+/**
+ * The first muscle of the plans in force whose last seven days are off two or three, in words; null where none is, where
+ * somebody has trained for less than a week, and where they are away (rule PRO-3).
+ */
+export function weekOff(facts: ClientFacts, nowMs: number): string | null {
+  const trained = facts.sessions.filter(({ worked }) => worked.some(({ mode }) => mode !== 'passive'));
+  const times = trained.map(({ startedAtMs }) => startedAtMs);
+  if (Math.min(...times) > nowMs - WEEK_MS || Math.max(...times) < nowMs - AWAY_MS) return null;
+  const library = libraryOf(facts.ownExercises);
+  const daysOf = new Map<string, Set<number>>();
+  const note = (exerciseId: string, kind: string, atMs: number) => {
+    if (atMs < nowMs - WEEK_MS) return;
+    for (const muscle of musclesOf(library[exerciseId]?.muscle ?? exerciseId)) {
+      const key = `${muscle} ${kind}`;
+      daysOf.set(key, (daysOf.get(key) ?? new Set()).add(dayAt(atMs, facts.zoneOffsetMs)));
+    }
+  };
+  for (const { worked, startedAtMs } of trained) {
+    for (const { exerciseId, limbs, mode } of worked) {
+      const [limb] = limbs;
+      if (mode !== 'passive' && limb) note(exerciseId, limbKind(limb), startedAtMs);
+    }
+  }
+  for (const { exerciseId, atMs } of facts.heavyWork) {
+    note(exerciseId, library[exerciseId]?.limbKind ?? 'leg', atMs);
+  }
+  const inForce = plansInForce(facts, nowMs).map(({ coursePlan }) => coursePlan.id);
+  const muscles = blockPlansOf(facts)
+    .filter(({ id }) => inForce.includes(id))
+    .flatMap((plan) => plan.muscles);
+  for (const muscle of muscles) {
+    const why = whyOff({ days: daysOf.get(muscle)?.size ?? 0 });
+    if (why) return `${capital(muscle.replace(/ (arm|leg)$/, ''))}: ${why}.`;
+  }
+  return null;
+}
+
+const capital = (words: string): string => `${words.charAt(0).toUpperCase()}${words.slice(1)}`;
