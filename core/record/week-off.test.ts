@@ -37,6 +37,9 @@ describe('a week that is off (PRO-3)', () => {
     expect(off([1])).toBeNull();
     expect(off([15, 20])).toBeNull();
     expect(off([1, 9], { coursePlans: [] })).toBeNull();
+    // Another plan has been run for weeks, and this one was signed yesterday.
+    const others = [1, 9].map((ago) => testSessionFact(ago, { coursePlanId: 'another' }));
+    expect(off([], { sessions: others })).toBeNull();
     expect(weekOff(strangerFacts, NOW_MS)).toBeNull();
   });
 });

@@ -5,7 +5,7 @@ import { limbKind } from '../quantity/limb';
 import { MS_PER_DAY } from '../quantity/units';
 import { blockPlansOf } from './block-in-force';
 import type { ClientFacts } from './facts';
-import { plansInForce } from './plans-in-force';
+import { type PlanInForce, plansInForce } from './plans-in-force';
 import { whyOff } from './tissue-account';
 
 const WEEK_MS = 7 * MS_PER_DAY;
@@ -38,7 +38,15 @@ export function weekOff(facts: ClientFacts, nowMs: number): string | null {
   for (const { exerciseId, atMs } of facts.heavyWork) {
     note(exerciseId, library[exerciseId]?.limbKind ?? 'leg', atMs);
   }
-  const inForce = plansInForce(facts, nowMs).map(({ coursePlan }) => coursePlan.id);
+  // A plan that is new has not had its week yet.
+  const hadAWeek = ({ coursePlan, prescription }: PlanInForce) =>
+    prescription.atMs <= nowMs - WEEK_MS ||
+    trained.some(
+      (session) => session.coursePlanId === coursePlan.id && session.startedAtMs <= nowMs - WEEK_MS,
+    );
+  const inForce = plansInForce(facts, nowMs)
+    .filter(hadAWeek)
+    .map(({ coursePlan }) => coursePlan.id);
   const muscles = blockPlansOf(facts)
     .filter(({ id }) => inForce.includes(id))
     .flatMap((plan) => plan.muscles);

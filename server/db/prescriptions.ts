@@ -33,7 +33,7 @@ export async function keepVersion(
   const id = randomUUID();
   const coursePlanId = 'id' in coursePlan ? coursePlan.id : randomUUID();
   const detail = { id, coursePlanId, ...note.detail };
-  await withAudit(c, { action: note.action, subject: version.clientId, detail }, (em) => {
+  await withAudit(c, { action: note.action, subject: version.clientId, detail }, async (em) => {
     if (!('id' in coursePlan)) {
       const { name, occasion, untilMs } = coursePlan;
       em.create(CoursePlanEntity, {
@@ -44,6 +44,8 @@ export async function keepVersion(
         untilMs,
         state: 'in-force',
       });
+      // The version points at it.
+      await em.flush();
     }
     em.create(PrescriptionEntity, {
       ...version,

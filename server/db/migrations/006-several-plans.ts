@@ -13,13 +13,13 @@ export class SeveralPlans extends Migration {
 
 const STATEMENTS = [
   `create table course_plan (
-     id text not null primary key, client_id text not null, name text not null, occasion text not null,
+     id text not null primary key, client_id text not null references client (id), name text not null, occasion text not null,
      state text not null, until_ms integer null)`,
   "create index course_plan_client on course_plan (client_id) where state <> 'ended'",
   `insert into course_plan (id, client_id, name, occasion, state, until_ms)
      select id, client_id, upper(substr(limb, 1, 1)) || replace(substr(limb, 2), '-', ' '), '{"kind":"any-day"}', 'in-force', null
      from prescription where superseded = 0`,
-  `alter table prescription add column course_plan_id text not null default ''`,
+  `alter table prescription add column course_plan_id text references course_plan (id)`,
   `alter table prescription add column changes text not null default '[]'`,
   `update prescription set course_plan_id = (
      select course_plan.id from course_plan where course_plan.client_id = prescription.client_id)`,
@@ -38,12 +38,12 @@ const STATEMENTS = [
   // A block schedules plans, not bare days.
   'alter table programme rename column days to sessions',
   `create table heavy_work (
-     id text not null primary key, client_id text not null, at_ms integer not null, exercise_id text not null,
+     id text not null primary key, client_id text not null references client (id), at_ms integer not null, exercise_id text not null,
      side text not null, sets integer not null, reps integer not null, load_kg real not null, effort integer null,
      practitioner_id text not null)`,
   'create index heavy_work_client on heavy_work (client_id, at_ms)',
   `create table rung_check (
-     id text not null primary key, client_id text not null, limb text not null, at_ms integer not null,
+     id text not null primary key, client_id text not null references client (id), limb text not null, at_ms integer not null,
      practitioner_id text not null, answers text not null, rung text not null, reason text null)`,
   'create index rung_check_client on rung_check (client_id, at_ms)',
   // How far a demonstration's clock was moved on; an ordinary practice has no way to.
