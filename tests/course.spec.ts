@@ -109,3 +109,66 @@ test('a known person is at a signed version from a template in five touches, and
   await page.keyboard.press('n');
   await expect(plans.getByRole('button', { pressed: true })).toContainText('Last done');
 });
+
+test('heavy work in one line makes it the turn of the plan that comes after it', async ({ page }) => {
+  await page.goto('/');
+  await openPerson(page, 'Rufus Tarnholm');
+  await chooseLink(page, 'Run');
+  const finisher = page
+    .getByRole('list', { name: 'Plans' })
+    .getByRole('listitem')
+    .filter({ hasText: 'Arms, to finish with' });
+  await expect(finisher).toContainText('after heavy work. None today.');
+  await chooseLink(page, 'Load');
+  await page.getByRole('button', { name: 'As then, today' }).click();
+  await expect(page.getByRole('region', { name: 'Heavy work' }).getByRole('listitem')).toHaveCount(2);
+  await chooseLink(page, 'Run');
+  await expect(finisher).toContainText('Heavy work was done today.');
+  // The week's account counts it beside the sets under the cuff.
+  await chooseLink(page, 'Prescribe');
+  const quadriceps = page.getByRole('row', { name: /^Quadriceps, left thigh/i });
+  await expect(quadriceps.getByRole('cell').nth(4)).toHaveText('6');
+});
+
+inDemonstration(
+  'a knee climbs a rung: two tolerated sessions, the questions, and the next version',
+  async ({ page }) => {
+    const ladder = page.getByText(/^Right thigh: /).first();
+    const next = async (touch: () => Promise<void>) => {
+      await openPerson(page, 'Maren Holdwick');
+      await touch();
+    };
+    await page.goto('/');
+    await next(async () => {
+      await chooseLink(page, 'Prescribe');
+      await expect(page.getByText(/Stay: isometric\. 0 of 2 sessions/)).toBeVisible();
+      await page.getByRole('button', { name: /^Sign as/ }).click();
+      await expect(page.getByRole('list', { name: 'Plans' })).toContainText('Right thigh');
+    });
+    for (const session of [1, 2]) {
+      await inDemonstration.step(`session ${session}`, async () => {
+        await daysPass(page, 2);
+        await next(async () => {
+          await enterSession(page);
+          await page.getByRole('button', { name: /^Accept/ }).click();
+          await expect(page.getByText('Accepted.').first()).toBeVisible();
+        });
+      });
+    }
+    await inDemonstration.step(
+      'up: what is asked is answered, and unloaded work is drafted and signed',
+      async () => {
+        await next(async () => {
+          await chooseLink(page, 'Prescribe');
+          await expect(page.getByText(/Up: unloaded\. 2 sessions tolerated on this rung\./)).toBeVisible();
+          await page.getByLabel('Swelling is going down').check();
+          await page.getByRole('button', { name: 'Enter unloaded' }).click();
+          await expect(ladder).toContainText('unloaded');
+          await expect(page.getByText(/Stay: unloaded\. 0 of 2 sessions/)).toBeVisible();
+          await page.getByRole('button', { name: /^Sign as/ }).click();
+          await expect(page.getByText(/This version, signed/)).toContainText('in the place of');
+        });
+      },
+    );
+  },
+);

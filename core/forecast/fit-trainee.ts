@@ -1,4 +1,5 @@
 import type { Limb } from '../quantity/limb';
+import type { Random } from '../simulation/random';
 import type { Bout } from './bouts';
 import { MODEL, type Trainee } from './fatigue-model';
 import { boutRunner, type RunBouts } from './run-bouts';
@@ -74,4 +75,27 @@ export function atLeast(z: number): number {
     t *
     (0.31938153 + t * (-0.356563782 + t * (1.781477937 + t * (-1.821255978 + t * 1.330274429))));
   return z >= 0 ? tail : 1 - tail;
+}
+
+/** Somebody as the model takes people in general. */
+export const USUAL: Trainee = { endurance: 1, recovery: 1 };
+
+/** Draws trainees as often as they are probable, by the running sum of the weights. */
+export function drawerOf({ trainees, weights }: Posterior): (random: Random) => Trainee {
+  let sum = 0;
+  const upTo = weights.map((weight) => {
+    sum += weight;
+    return sum;
+  });
+  return (random) => {
+    const drawn = random() * sum;
+    let low = 0;
+    let high = upTo.length - 1;
+    while (low < high) {
+      const middle = (low + high) >> 1;
+      if ((upTo[middle] ?? 1) < drawn) low = middle + 1;
+      else high = middle;
+    }
+    return trainees[low] ?? USUAL;
+  };
 }

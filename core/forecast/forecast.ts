@@ -1,9 +1,9 @@
 import type { Limb } from '../quantity/limb';
 import { LIMB_LABELS } from '../quantity/limb';
-import { normal, type Random, seededRandom } from '../simulation/random';
+import { normal, seededRandom } from '../simulation/random';
 import type { Bout } from './bouts';
-import { MODEL, type Trainee } from './fatigue-model';
-import { fitTrainee, type Posterior } from './fit-trainee';
+import { MODEL } from './fatigue-model';
+import { drawerOf, fitTrainee, USUAL } from './fit-trainee';
 import { boutRunner } from './run-bouts';
 
 /**
@@ -78,8 +78,6 @@ export function forecast({ bouts, past, runs, seed }: ForecastQuestion): Forecas
   };
 }
 
-const USUAL: Trainee = { endurance: 1, recovery: 1 };
-
 function setForecast(
   column: Float64Array,
   { exerciseIndex, setIndex, plannedReps }: Pick<SetForecast, 'exerciseIndex' | 'setIndex' | 'plannedReps'>,
@@ -96,26 +94,6 @@ function setForecast(
     lowReps: at(BAND.low),
     highReps: at(BAND.high),
     chance: full,
-  };
-}
-
-/** Draws trainees as often as they are probable, by the running sum of the weights. */
-function drawerOf({ trainees, weights }: Posterior): (random: Random) => Trainee {
-  let sum = 0;
-  const upTo = weights.map((weight) => {
-    sum += weight;
-    return sum;
-  });
-  return (random) => {
-    const drawn = random() * sum;
-    let low = 0;
-    let high = upTo.length - 1;
-    while (low < high) {
-      const middle = (low + high) >> 1;
-      if ((upTo[middle] ?? 1) < drawn) low = middle + 1;
-      else high = middle;
-    }
-    return trainees[low] ?? USUAL;
   };
 }
 

@@ -61,7 +61,7 @@ export function PrescribeBench({ client }: { client: ClientRecord }) {
           No occlusion pressure is on record yet.
         </FirstDo>
       ) : part === 'block' ? (
-        <BlockBench client={client} />
+        <BlockBench client={client} practice={practice} />
       ) : (
         <ComposeInHand
           client={client}

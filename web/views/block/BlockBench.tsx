@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import type { NewBlock } from '#contract/block';
 import type { ClientRecord } from '#contract/client';
+import type { PracticeView } from '#contract/practice';
 import { checkBlock } from '#core/course/check-block';
 import { api, failureWords, read } from '../../data/api';
 import { useRecordWrite } from '../../data/queries';
@@ -13,10 +14,11 @@ import { useGuards } from '../../parts/use-guards';
 import { BlockWeeks } from './BlockWeeks';
 import { BlockWishForm } from './BlockWishForm';
 import { MonthView } from './MonthView';
+import { Rehearsal } from './Rehearsal';
 import { type BlockState, useBlock } from './use-block';
 
 /** A block of weeks: which plans it schedules left, where they fall right; kept, followed, and handed out. */
-export function BlockBench({ client }: { client: ClientRecord }) {
+export function BlockBench({ client, practice }: { client: ClientRecord; practice: PracticeView }) {
   const block = useBlock(client);
   if (block.plans.length === 0) {
     return (
@@ -31,12 +33,20 @@ export function BlockBench({ client }: { client: ClientRecord }) {
       <div className="max-lg:order-last">
         <BlockWishForm block={block} />
       </div>
-      <BlockDays client={client} block={block} />
+      <BlockDays client={client} practice={practice} block={block} />
     </div>
   );
 }
 
-function BlockDays({ client, block }: { client: ClientRecord; block: BlockState }) {
+function BlockDays({
+  client,
+  practice,
+  block,
+}: {
+  client: ClientRecord;
+  practice: PracticeView;
+  block: BlockState;
+}) {
   const [view, setView] = useState<'weeks' | 'month'>('weeks');
   const [chosen, setBrush] = useState<string | null>(null);
   const write = useRecordWrite((json: NewBlock) =>
@@ -95,6 +105,7 @@ function BlockDays({ client, block }: { client: ClientRecord; block: BlockState 
         Press a day to add or take away a session. What is missed is made up in its week where that fits; a
         session done on another day fills the nearest missed one. Maximal strength needs heavy work (PRO-4).
       </p>
+      {!problem && <Rehearsal client={client} practice={practice} block={block} />}
       <div className="flex flex-wrap items-end gap-4 border-t border-ink/40 pt-4">
         {asked}
         <Button
