@@ -7,7 +7,14 @@ import { type ExerciseChoice, type SessionChoice, sessionChoiceSchema, setsOf } 
 import { compile } from './compile';
 import { composeSession } from './compose';
 import { doseOf } from './dose';
-import { measuredTarget, testBasis, testExercise, testOcclusion, testStrength } from './plan.fixture';
+import {
+  measuredTarget,
+  testBasis,
+  testCuff,
+  testExercise,
+  testOcclusion,
+  testStrength,
+} from './plan.fixture';
 
 const S = 1000;
 const basis = testBasis({
@@ -211,5 +218,52 @@ describe('remedies', () => {
       }),
       { numRuns: 40 },
     );
+  });
+});
+
+describe('legs and then arms in one session (PRO-2)', () => {
+  it('has one pair of cuffs down before the other goes up', () => {
+    const armCuff = { ...testCuff, id: 'cuff-a', limbKind: 'arm' as const, girthLowCm: 25, girthHighCm: 60 };
+    const arm = (id: string, limb: 'left-arm' | 'right-arm') =>
+      testOcclusion({ id, limb, cuffId: 'cuff-a', girthCm: 32 });
+    const basis = testBasis({
+      cuffs: [testCuff, armCuff],
+      occlusions: [
+        testOcclusion(),
+        testOcclusion({ id: 'right', limb: 'right-thigh' }),
+        arm('la', 'left-arm'),
+        arm('ra', 'right-arm'),
+      ],
+    });
+    const pair = (...limbs: [Limb, string][]) => ({
+      load: { kind: 'unweighed' as const, with: 'a band' },
+      limbs: limbs.map(([limb, occlusionId]) => ({
+        kind: 'measured' as const,
+        limb,
+        occlusionId,
+        percentLop: 40,
+      })),
+    });
+    const { plan, findings } = composeSession(
+      {
+        goal: 'size',
+        schoolId: 'research-consensus',
+        exercises: [
+          testExercise({ exerciseId: 'leg-press' }, pair(['left-thigh', 'lop'], ['right-thigh', 'right'])),
+          testExercise({ exerciseId: 'band-curl' }, pair(['left-arm', 'la'], ['right-arm', 'ra'])),
+        ],
+      },
+      basis,
+    );
+    expect(findings.filter(({ rule, level }) => rule === 'PRO-2' || level === 'hard')).toEqual([]);
+    const spans = compile(plan).lanes.map(({ limb, inflations }) => [
+      limb,
+      inflations[0]?.fromMs,
+      inflations[0]?.toMs,
+    ]);
+    const [left, right, leftArm, rightArm] = spans;
+    expect([left?.[2], right?.[2]]).toEqual([left?.[2], left?.[2]]);
+    expect(leftArm?.[1]).toBeGreaterThan(Number(left?.[2]));
+    expect(rightArm?.[1]).toBe(leftArm?.[1]);
   });
 });
