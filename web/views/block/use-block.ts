@@ -49,7 +49,8 @@ export function useBlock(client: ClientRecord): BlockState {
     before: kept ? onDays(kept) : [],
   };
   const { data: placed } = useQuery({
-    queryKey: ['block', wish, plans, running],
+    // The plans are those of the record as it was read.
+    queryKey: ['block', client.id, client.asOf, wish, running.fromDay],
     queryFn: () => planningWorker().placeBlock(wish, plans, running),
     enabled: !problem,
     placeholderData: (before) => before,
