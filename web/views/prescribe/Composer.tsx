@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import type { ClientRecord } from '#contract/client';
 import type { PracticeView } from '#contract/practice';
@@ -6,6 +6,8 @@ import { type CoursePlanChoice, nameOf, occasionWords } from '#core/course/cours
 import { boutsOf } from '#core/forecast/bouts';
 import { compile } from '#core/plan/compile';
 import { type Composed, isPostOperativeWork } from '#core/plan/compose';
+import type { Rung } from '#core/protocol/exercise';
+import type { Limb } from '#core/quantity/limb';
 import type { LastReview } from '#core/record/last-review';
 import { Button } from '../../parts/Button';
 import { FindingsFor } from '../../parts/FindingLine';
@@ -45,6 +47,14 @@ export function Composer({
     (event) => mendAt(Number(event.code.replace(/\D/g, '')) - 1),
     { enableOnFormTags: true, preventDefault: true },
   );
+  // Work of a rung is drafted once the record has it: until then it stands above the limb's.
+  const [entered, setEntered] = useState<{ limb: Limb; rung: Rung } | null>(null);
+  const isOnRecord = entered !== null && basis.rungs.get(entered.limb) === entered.rung;
+  useEffect(() => {
+    if (!isOnRecord) return;
+    setEntered(null);
+    composer.draftAgain({ ...composer.wish, goal: 'rehab', rung: entered.rung });
+  }, [isOnRecord, entered, composer]);
   const draftAnew = () => composer.draftAgain(composer.wish);
   useHotkeys('d', draftAnew);
   const chosen = session?.exercises[selected];
@@ -78,12 +88,7 @@ export function Composer({
       {composer.wish.limbs
         .filter((limb) => composer.wish.goal === 'rehab' || isPostOperativeWork([limb], basis))
         .map((limb) => (
-          <RungCheck
-            key={limb}
-            client={client}
-            limb={limb}
-            take={(rung) => composer.draftAgain({ ...composer.wish, goal: 'rehab', rung })}
-          />
+          <RungCheck key={limb} client={client} limb={limb} take={(rung) => setEntered({ limb, rung })} />
         ))}
       <div className="flex flex-wrap items-start justify-between gap-x-6 gap-y-2">
         <ul className="max-w-3xl flex-1 text-[15px] text-quiet" aria-label="About this draft">
