@@ -3,7 +3,14 @@ import { testPlan } from '../plan/plan.fixture';
 import { planChanges } from '../plan/plan-changes';
 import { type ReviewAsks, whatReviewAsks } from './binding-review';
 import type { ClientFacts, Role, SessionFact } from './facts';
-import { NOW_MS, testFacts, testKitInUse, testPrescription, testSessionFact } from './record.fixture';
+import {
+  NOW_MS,
+  testCoursePlan,
+  testFacts,
+  testKitInUse,
+  testPrescription,
+  testSessionFact,
+} from './record.fixture';
 
 const asks = (
   last: Partial<SessionFact>,
@@ -29,7 +36,8 @@ describe('a binding review (REV-10)', () => {
   });
 
   it('speaks of the last session of this plan only, whichever version that stood on the same signature', () => {
-    expect(asks({ reviewed: false, coursePlanId: 'arms' })).toBeNull();
+    const arms = [testCoursePlan(), testCoursePlan({ id: 'arms' })];
+    expect(asks({ reviewed: false, coursePlanId: 'arms' }, { coursePlans: arms })).toBeNull();
     // Signing another version is no answer; once there is one, it changes what it spoke of and nothing later.
     const earlier = { prescriptionId: 'signed before' };
     expect(asks({ ...earlier, reviewed: false })).toMatchObject({ kind: 'answer' });
@@ -39,6 +47,24 @@ describe('a binding review (REV-10)', () => {
     expect(asks(before, {}, { prescribed })).toMatchObject({ kind: 'version' });
     const older = [testSessionFact(2), testSessionFact(5, { reviewed: false })];
     expect(asks({}, { sessions: older })).toBeNull();
+  });
+
+  it('is not passed by under another name: a plan that has ended and did the same is asked for too', () => {
+    const sessions = [testSessionFact(2, { coursePlanId: 'ended', reviewed: false })];
+    expect(asks({}, { sessions })).toMatchObject({ kind: 'answer', session: { coursePlanId: 'ended' } });
+    const other = {
+      worked: [{ exerciseId: 'leg-press', limbs: ['left-thigh' as const], mode: 'resistance' as const }],
+    };
+    expect(
+      asks({}, { sessions: [testSessionFact(2, { coursePlanId: 'ended', reviewed: false, ...other })] }),
+    ).toBeNull();
+    // Answered, it is no version of this plan.
+    const answered = testSessionFact(2, {
+      coursePlanId: 'ended',
+      prescriptionId: 'of the ended one',
+      answered: [{ pressurePoints: -10 }],
+    });
+    expect(asks({}, { sessions: [answered] })).toBeNull();
   });
 
   it('makes the next version of what was answered: less pressure, less load, longer rest', () => {

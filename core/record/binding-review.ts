@@ -43,12 +43,28 @@ export function whatReviewAsks(
   return { kind: 'version', session, plan: made.plan, changes, against };
 }
 
-/** The last finished session of a plan, whichever version it ran. */
-const lastOf = ({ coursePlanId }: PrescriptionFact, { sessions }: ClientFacts): SessionFact | undefined =>
-  newestBy(
-    sessions.filter((session) => session.coursePlanId === coursePlanId && session.finishedAtMs !== null),
+/**
+ * The last finished session of a plan, whichever version it ran; also one of a plan that has ended since and did the same
+ * exercise on the same limb, so that no review is passed by under another name.
+ */
+function lastOf(
+  prescribed: PrescriptionFact,
+  { sessions, coursePlans }: ClientFacts,
+): SessionFact | undefined {
+  const done = new Set(
+    prescribed.plan.exercises.flatMap(({ exerciseId, limbs }) =>
+      limbs.map(({ limb }) => `${exerciseId} ${limb}`),
+    ),
+  );
+  const isOwn = ({ coursePlanId, worked }: SessionFact) =>
+    coursePlanId === prescribed.coursePlanId ||
+    (!coursePlans.some(({ id }) => id === coursePlanId) &&
+      worked.some(({ exerciseId, limbs }) => limbs.some((limb) => done.has(`${exerciseId} ${limb}`))));
+  return newestBy(
+    sessions.filter((session) => session.finishedAtMs !== null && isOwn(session)),
     ({ startedAtMs }) => startedAtMs,
   );
+}
 
 function composeNext(
   plan: Plan,

@@ -34,6 +34,15 @@ export function enterSession(
   ).get(coursePlanId, entered.startedAtMs) as Version | undefined;
   if (!version) throw cannotBe('The plan was not signed yet then.', 'Choose a day after it was signed.');
   const events = eventsOf(id, version, entered, by.nowMs);
+  if (!events.some(({ type }) => type === 'set-started')) {
+    throw refusedField(
+      'Which sets?',
+      'sets',
+      'RUN-5',
+      'None of these sets is one of the plan.',
+      'Enter those of the version that was in force then.',
+    );
+  }
   const endMs = Math.max(...events.map(({ atMs }) => atMs));
   if (endMs > by.nowMs) throw cannotBe('It would not be over yet.', 'Choose when it began; or run it here.');
   if (entered.startedAtMs < by.nowMs - SESSIONS_COUNT_MS) {

@@ -76,6 +76,8 @@ describe('a session that was done on paper or elsewhere', () => {
       404,
     );
     expect((await api.refused('/sessions/entered', entry(signedMs, { sets: [] }))).status).toBe(400);
+    const elsewhere = [{ exerciseIndex: 7, setIndex: 0, reps: 10, effort: null }];
+    expect(await refused(entry(signedMs, { sets: elsewhere }))).toContain('None of these sets');
     api.clock.nowMs += 200 * DAY_MS;
     expect(await refused(entry(signedMs + 5 * DAY_MS))).toContain('longer ago');
   });
