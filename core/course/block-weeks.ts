@@ -1,4 +1,5 @@
 import { compile } from '../plan/compile';
+import { setsAtShare } from '../plan/cut-sets';
 import { doseOf } from '../plan/dose';
 import type { PlannedExercise } from '../plan/plan';
 import { levelInWeeks } from '../pressure/ramp';
@@ -60,8 +61,8 @@ export function weeksOf(
   const startDay = dayOf(wish.startsOn);
   return Array.from({ length: wish.weeks }, (_, week): BlockWeek => {
     const firstDay = startDay + 7 * week;
-    const isDeload = wish.deload !== null && (week + 1) % wish.deload.everyWeeks === 0;
-    const share = isDeload && wish.deload ? wish.deload.setsPercent / 100 : 1;
+    const deload = deloadShareIn(wish, week);
+    const share = deload ?? 1;
     const inWeek = sessions.filter(({ day }) => day >= firstDay && day < firstDay + 7);
     const each = plans.flatMap((plan): WeekOfPlan[] => {
       const count = inWeek.filter(({ coursePlanId }) => coursePlanId === plan.id).length;
@@ -83,7 +84,7 @@ export function weeksOf(
     return {
       week,
       firstDay,
-      isDeload,
+      isDeload: deload !== null,
       plans: each,
       sets: each.reduce((sum, { sets }) => sum + sets, 0),
       occludedMs: each.reduce((sum, { occludedMs }) => sum + occludedMs, 0),
@@ -92,9 +93,13 @@ export function weeksOf(
   });
 }
 
+/** The share of the sets that is done in a week of the block, from 0; null where it is no deload (rule PRO-4). */
+export const deloadShareIn = ({ deload }: Pick<Block['wish'], 'deload'>, week: number): number | null =>
+  deload !== null && week >= 0 && (week + 1) % deload.everyWeeks === 0 ? deload.setsPercent / 100 : null;
+
 /** Sets of one session at a share of them: at least one of each exercise. */
 const setsIn = ({ plan }: BlockPlan, share: number): number =>
-  plan.exercises.reduce((sum, { sets }) => sum + Math.max(1, Math.round(share * sets.length)), 0);
+  plan.exercises.reduce((sum, { sets }) => sum + setsAtShare(sets.length, share), 0);
 
 /** The ramp's level of the week, never over the cap; passive work keeps what it was signed at. */
 function percentIn({ id, plan, kinds }: BlockPlan, week: number, context: BlockContext): number {

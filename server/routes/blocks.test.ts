@@ -6,7 +6,7 @@ import { placeBlock } from '#core/course/place-block';
 import { blockAsItStands, blockPlansOf } from '#core/record/block-in-force';
 import { plansInForce } from '#core/record/plans-in-force';
 import { type Api, DAY_MS, measuredClient, prescriptionFor, startApi } from '../api.fixture';
-import { ready, train } from '../forbidden.fixture';
+import { answerDayAfter, ready, train } from '../forbidden.fixture';
 
 /** Twice a week from the day it is, for four weeks, of the first plan. */
 function blockFor({ facts, judgedAtMs }: ClientRecord, changes: Partial<NewBlock['wish']> = {}): NewBlock {
@@ -75,6 +75,29 @@ describe('a block of training', () => {
     const done = await read(api, person);
     expect(states(done)).toEqual(['done', 'to-come', 'to-come', 'to-come']);
     expect(turn(done)?.why).toMatch(/^In the block on /);
+  });
+
+  it('is run with the sets of a deload in its week, and with all of them in others', async () => {
+    const api = await startApi();
+    const person = await ready(api);
+    const deload = { everyWeeks: 3, setsPercent: 50 };
+    await api.post(`/clients/${person.client.id}/blocks`, blockFor(person.client, { deload }));
+    const sets = async () => {
+      await api.post(`/clients/${person.client.id}/day-checks`, {
+        notWell: [],
+        painNow: 1,
+        bloodPressure: null,
+      });
+      const view = await train(api, person, [], 3_600_000);
+      return view.plan.exercises.map((exercise) => exercise.sets.length);
+    };
+    expect(await sets()).toEqual([4]);
+    // In the third week; the pressure was measured two weeks ago and still holds.
+    api.clock.nowMs += 15 * DAY_MS;
+    const [session] = (await read(api, person)).facts.sessions;
+    await answerDayAfter(api, { id: session?.id } as Parameters<typeof answerDayAfter>[1], {});
+    expect(await sets()).toEqual([2]);
+    expect((await read(api, person)).facts.prescriptions[0]?.plan.exercises[0]?.sets).toHaveLength(4);
   });
 
   it('refuses two sessions of a plan on a day and a plan that is not there, and needs a clinician’s reason for more than three in seven days', async () => {

@@ -8,7 +8,9 @@ import {
   type SessionView,
 } from '#contract/session';
 import { hardFindings } from '#core/findings/finding';
+import { cutSets } from '#core/plan/cut-sets';
 import { agoWords } from '#core/record/age-words';
+import { setsShareNow } from '#core/record/block-in-force';
 import { linksThatHold } from '#core/record/chain';
 import { sessionToAskAbout } from '#core/record/day-after';
 import type { ClientFacts, PrescriptionFact } from '#core/record/facts';
@@ -182,7 +184,8 @@ function opening({ facts }: ClientRecord, kit: Kit, prescriptionId: string, nowM
   }
   const { plan, findings } = recheck(prescription, facts, kit, nowMs);
   if (!plan || hardFindings(findings).length > 0) throw refusedByRules(hardFindings(findings));
-  return { plan, signed: prescription.plan, findings };
+  const share = setsShareNow(facts, prescription.coursePlanId, nowMs);
+  return { plan: share === 1 ? plan : cutSets(plan, share), signed: prescription.plan, findings };
 }
 
 /** The version to run. @throws Problem 409 where it is not the newest of its plan, or the plan does not count now */

@@ -4,10 +4,12 @@ import { Link, useNavigate } from 'react-router';
 import { v4 as newId } from 'uuid';
 import type { ClientRecord } from '#contract/client';
 import { guardFindings } from '#core/findings/finding';
+import { cutSets } from '#core/plan/cut-sets';
 import { GOALS } from '#core/plan/goals';
 import { type Plan, wornLabel } from '#core/plan/plan';
 import { LIMB_LABELS } from '#core/quantity/limb';
 import { whatReviewAsks } from '#core/record/binding-review';
+import { setsShareNow } from '#core/record/block-in-force';
 import { sessionToAskAbout } from '#core/record/day-after';
 import { dayCheckInForce } from '#core/record/in-force';
 import { LINK_LABELS } from '#core/record/link';
@@ -53,6 +55,9 @@ export function RunBench({ client }: { client: ClientRecord }) {
     prescription && practice
       ? whatReviewAsks(prescription, client.facts, practice, prescription.role, client.judgedAtMs)
       : null;
+  const setsShare = prescription
+    ? setsShareNow(client.facts, prescription.coursePlanId, client.judgedAtMs)
+    : 1;
   const guards = guardFindings(again?.findings ?? []);
   const { mayPass, reason, asked } = useGuards(guards, failure);
   const clear = prescription && !open && held.length === 0 && !ask;
@@ -98,7 +103,13 @@ export function RunBench({ client }: { client: ClientRecord }) {
           This version, signed {dayAndTime(prescription.atMs)}: {prescription.changes.join(' ')}
         </p>
       )}
-      {prescription && <PlanSummary plan={prescription.plan} />}
+      {prescription && setsShare < 1 && (
+        <p className="notched py-1">
+          A deload week of the block: {Math.round(100 * setsShare)} % of the sets, at the same pressures and
+          loads (PRO-4).
+        </p>
+      )}
+      {prescription && <PlanSummary plan={cutSets(prescription.plan, setsShare)} />}
       {prescription && (
         <p className="flex flex-wrap gap-x-6">
           {(['person', 'operator'] as const).map((reader) => (
