@@ -88,7 +88,11 @@ export function weeksOf(
       plans: each,
       sets: each.reduce((sum, { sets }) => sum + sets, 0),
       occludedMs: each.reduce((sum, { occludedMs }) => sum + occludedMs, 0),
-      due: dueIn(firstDay, plans, context),
+      due: dueIn(
+        firstDay,
+        plans.filter(({ id }) => wish.lines.some(({ coursePlanId }) => coursePlanId === id)),
+        context,
+      ),
     };
   });
 }

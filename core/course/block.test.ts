@@ -433,6 +433,8 @@ describe('the weeks of a block in figures', () => {
       { coursePlanId: 'lower', what: 'measure' as const, firstDay: MONDAY + 8, everyDays: 10 },
       { coursePlanId: 'lower', what: 'test' as const, firstDay: MONDAY + 20, everyDays: 42 },
       { coursePlanId: 'gone', what: 'test' as const, firstDay: MONDAY, everyDays: 42 },
+      // In force, and not in this block.
+      { coursePlanId: 'arms', what: 'test' as const, firstDay: MONDAY, everyDays: 42 },
     ];
     const weeks = weeksOf({ wish }, [], PLANS, { ...context, dues });
     expect(weeks.map(({ due }) => due.length)).toEqual([0, 1, 2, 0, 1, 1]);

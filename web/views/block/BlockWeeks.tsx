@@ -1,4 +1,6 @@
-import { WEEKDAY_LABELS, weekdayOf } from '#core/course/days';
+import { format } from 'date-fns';
+import type { BlockWeek } from '#core/course/block-weeks';
+import { isoOf, WEEKDAY_LABELS, weekdayOf } from '#core/course/days';
 import { clock, plain } from '../../parts/format';
 import { DayCell } from './DayCell';
 import type { BlockState } from './use-block';
@@ -9,52 +11,99 @@ export function BlockWeeks({ block, brush }: { block: BlockState; brush: string 
   const [first] = weeks;
   if (!first) return null;
   return (
-    <table className="w-full table-fixed">
-      <caption className="sr-only">The block, a row a week</caption>
-      <thead>
-        <tr className="text-left text-[14px] text-quiet">
-          <th className="w-10 font-normal">Week</th>
-          {Array.from({ length: 7 }, (_, i) => weekdayOf(first.firstDay + i)).map((weekday) => (
-            <th key={weekday} className="px-1.5 font-normal">
-              {WEEKDAY_LABELS[weekday]}
-            </th>
-          ))}
-          <th className="w-52 font-normal">Meant to be</th>
-        </tr>
-      </thead>
-      <tbody>
-        {weeks.map((week) => (
-          <tr key={week.week} className={`border-t border-rule align-top ${week.isDeload ? 'bg-tint' : ''}`}>
-            <td className="figures pt-2">{week.week + 1}</td>
-            {Array.from({ length: 7 }, (_, i) => week.firstDay + i).map((day) => (
-              <td key={day} className="p-0.5">
-                <DayCell day={day} block={block} brush={brush} />
-              </td>
+    <>
+      <WeekList block={block} />
+      <table className="w-full table-fixed max-sm:hidden">
+        <caption className="sr-only">The block, a row a week</caption>
+        <thead>
+          <tr className="text-left text-[14px] text-quiet">
+            <th className="w-10 font-normal">Week</th>
+            {Array.from({ length: 7 }, (_, i) => weekdayOf(first.firstDay + i)).map((weekday) => (
+              <th key={weekday} className="px-1.5 font-normal">
+                {WEEKDAY_LABELS[weekday]}
+              </th>
             ))}
-            <td className="space-y-0.5 py-1 pl-2 text-[14px]">
-              {week.plans.map((plan) => (
-                <p key={plan.coursePlanId}>
-                  {week.plans.length > 1 && `${plan.name}: `}
-                  <span className="figures text-[15px]">{plan.percentLop} % of LOP</span>
-                  {plan.percentOneRepMax !== null && wish.loadRisePoints > 0 && (
-                    <span className="figures">, {plain(plan.percentOneRepMax, 1)} % of 1RM</span>
-                  )}
-                </p>
-              ))}
-              <p className="text-quiet">
-                {week.isDeload && 'Deload: '}
-                <span className="figures">{week.sets}</span> sets,{' '}
-                <span className="figures">{clock(week.occludedMs)}</span> occluded
-              </p>
-              {week.due.map((words) => (
-                <p key={words} className="notched text-ochre">
-                  {words}
-                </p>
-              ))}
-            </td>
+            <th className="w-52 font-normal">Meant to be</th>
           </tr>
-        ))}
-      </tbody>
-    </table>
+        </thead>
+        <tbody>
+          {weeks.map((week) => (
+            <tr
+              key={week.week}
+              className={`border-t border-rule align-top ${week.isDeload ? 'bg-tint' : ''}`}
+            >
+              <td className="figures pt-2">{week.week + 1}</td>
+              {Array.from({ length: 7 }, (_, i) => week.firstDay + i).map((day) => (
+                <td key={day} className="p-0.5">
+                  <DayCell day={day} block={block} brush={brush} />
+                </td>
+              ))}
+              <td className="space-y-0.5 py-1 pl-2 text-[14px]">
+                <Meant week={week} rises={wish.loadRisePoints > 0} />
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </>
+  );
+}
+
+/** What a week is meant to be: each plan's share of LOP and of 1RM, the dose, what falls due. */
+function Meant({ week, rises }: { week: BlockWeek; rises: boolean }) {
+  return (
+    <>
+      {week.plans.map((plan) => (
+        <p key={plan.coursePlanId}>
+          {week.plans.length > 1 && `${plan.name}: `}
+          <span className="figures text-[15px]">{plan.percentLop} % of LOP</span>
+          {plan.percentOneRepMax !== null && rises && (
+            <span className="figures">, {plain(plan.percentOneRepMax, 1)} % of 1RM</span>
+          )}
+        </p>
+      ))}
+      <p className="text-quiet">
+        {week.isDeload && 'Deload: '}
+        <span className="figures">{week.sets}</span> sets,{' '}
+        <span className="figures">{clock(week.occludedMs)}</span> occluded
+      </p>
+      {week.due.map((words) => (
+        <p key={words} className="notched text-ochre">
+          {words}
+        </p>
+      ))}
+    </>
+  );
+}
+
+/** The same on a phone, where seven days do not stand beside each other: a week is its sessions in words. */
+function WeekList({ block: { weeks, wish, entries, plans } }: { block: BlockState }) {
+  return (
+    <ol className="sm:hidden" aria-label="The block, week by week">
+      {weeks.map((week) => (
+        <li
+          key={week.week}
+          className={`space-y-0.5 border-t border-rule py-2 text-[15px] ${week.isDeload ? 'bg-tint' : ''}`}
+        >
+          <p className="font-semibold">Week {week.week + 1}</p>
+          {entries
+            .filter(({ day }) => day >= week.firstDay && day < week.firstDay + 7)
+            .map((entry, place) => (
+              // biome-ignore lint/suspicious/noArrayIndexKey: a plan may stand twice on a day
+              <p key={place}>
+                <span className="figures">
+                  {format(new Date(`${isoOf(entry.day)}T12:00:00`), 'EEE d MMM')}
+                </span>{' '}
+                {plans.find(({ id }) => id === entry.coursePlanId)?.name ?? 'a plan that has ended'}
+                {entry.state !== 'to-come' && `, ${entry.state}`}
+                {entry.state === 'to-come' && entry.makesUp && ', makes up a missed one'}
+              </p>
+            ))}
+          <div className="text-[14px]">
+            <Meant week={week} rises={wish.loadRisePoints > 0} />
+          </div>
+        </li>
+      ))}
+    </ol>
   );
 }

@@ -16,6 +16,7 @@ import { type Measure, useUnits } from '../../parts/units';
 import { planningWorker } from '../../workers/planning';
 import type { BlockState } from './use-block';
 
+const HIDDEN_ON_PHONES = ['Week', 'Minutes'];
 const RUNS = 200;
 const SEED = 1;
 
@@ -107,7 +108,11 @@ function Outcome({
         <thead>
           <tr className="border-b border-ink/40 text-left">
             {['Session', 'Week', '% of LOP', 'Load', 'Minutes', 'Falls short'].map((label) => (
-              <th key={label} scope="col" className="py-1 pr-6 font-semibold">
+              <th
+                key={label}
+                scope="col"
+                className={`py-1 pr-6 font-semibold ${HIDDEN_ON_PHONES.includes(label) ? 'max-sm:hidden' : ''}`}
+              >
                 {label}
               </th>
             ))}
@@ -146,12 +151,12 @@ function Row({
       <th scope="row" className="py-1 pr-6 text-left font-normal">
         {dayWords(day)}, {name}
       </th>
-      <td className="figures pr-6">{week}</td>
+      <td className="figures pr-6 max-sm:hidden">{week}</td>
       <td className="figures pr-6">
         {percentLop ? spreadWords(percentLop, (value) => plain(value, 0)) : '–'}
       </td>
       <td className="figures pr-6">{loadKg ? `${spreadWords(loadKg, mass.show)} ${mass.unit}` : '–'}</td>
-      <td className="figures pr-6">{plain(minutes.likely, 1)}</td>
+      <td className="figures pr-6 max-sm:hidden">{plain(minutes.likely, 1)}</td>
       <td className="figures pr-6">{plain(100 * short, 0)} %</td>
     </tr>
   );
