@@ -1,6 +1,6 @@
 import type { Plan } from '../plan/plan';
-import { musclesOf } from '../protocol/exercise';
 import type { Library } from '../protocol/exercises';
+import { muscleKeys } from '../protocol/muscles';
 import { type LimbKind, limbKind } from '../quantity/limb';
 import type { CoursePlan } from './course-plan';
 
@@ -19,21 +19,14 @@ export type BlockPlan = {
 
 export function blockPlanOf({ id, name }: CoursePlan, plan: Plan, library: Library): BlockPlan {
   const moved = plan.exercises.filter(({ mode }) => mode !== 'passive');
-  const kindOf = ({ limbs }: Plan['exercises'][number]) =>
-    limbs.slice(0, 1).map(({ limb }) => limbKind(limb));
+  const limbsIn = ({ limbs }: Plan['exercises'][number]) => limbs.map(({ limb }) => limb);
   return {
     id,
     name,
     plan,
-    kinds: [...new Set(moved.flatMap(kindOf))],
+    kinds: [...new Set(moved.flatMap((exercise) => limbsIn(exercise).slice(0, 1).map(limbKind)))],
     muscles: [
-      ...new Set(
-        moved.flatMap((exercise) =>
-          musclesOf(library[exercise.exerciseId]?.muscle ?? exercise.exerciseId).flatMap((muscle) =>
-            kindOf(exercise).map((kind) => `${muscle} ${kind}`),
-          ),
-        ),
-      ),
+      ...new Set(moved.flatMap((exercise) => muscleKeys(exercise.exerciseId, limbsIn(exercise), library))),
     ],
     sets: plan.exercises.reduce((sum, { sets }) => sum + sets.length, 0),
   };

@@ -59,27 +59,27 @@ export function weeksOf(
   context: BlockContext,
 ): BlockWeek[] {
   const startDay = dayOf(wish.startsOn);
+  // What stays the same from week to week is worked out once.
+  const scheduled = plans
+    .filter(({ id }) => wish.lines.some(({ coursePlanId }) => coursePlanId === id))
+    .map((plan) => ({ plan, wholeMs: doseOf(compile(plan.plan)).occludedMs }));
   return Array.from({ length: wish.weeks }, (_, week): BlockWeek => {
     const firstDay = startDay + 7 * week;
     const deload = deloadShareIn(wish, week);
     const share = deload ?? 1;
     const inWeek = sessions.filter(({ day }) => day >= firstDay && day < firstDay + 7);
-    const each = plans.flatMap((plan): WeekOfPlan[] => {
+    const each = scheduled.map(({ plan, wholeMs }): WeekOfPlan => {
       const count = inWeek.filter(({ coursePlanId }) => coursePlanId === plan.id).length;
-      if (!wish.lines.some(({ coursePlanId }) => coursePlanId === plan.id)) return [];
       const sets = setsIn(plan, share);
-      const minutesShare = sets / Math.max(1, plan.sets);
-      return [
-        {
-          coursePlanId: plan.id,
-          name: plan.name,
-          sessions: count,
-          percentLop: percentIn(plan, week, context),
-          percentOneRepMax: loadIn(plan, week, wish.loadRisePoints),
-          sets: count * sets,
-          occludedMs: Math.round(count * minutesShare * doseOf(compile(plan.plan)).occludedMs),
-        },
-      ];
+      return {
+        coursePlanId: plan.id,
+        name: plan.name,
+        sessions: count,
+        percentLop: percentIn(plan, week, context),
+        percentOneRepMax: loadIn(plan, week, wish.loadRisePoints),
+        sets: count * sets,
+        occludedMs: Math.round(count * (sets / Math.max(1, plan.sets)) * wholeMs),
+      };
     });
     return {
       week,
@@ -90,7 +90,7 @@ export function weeksOf(
       occludedMs: each.reduce((sum, { occludedMs }) => sum + occludedMs, 0),
       due: dueIn(
         firstDay,
-        plans.filter(({ id }) => wish.lines.some(({ coursePlanId }) => coursePlanId === id)),
+        scheduled.map(({ plan }) => plan),
         context,
       ),
     };

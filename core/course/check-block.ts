@@ -1,4 +1,5 @@
 import type { Finding } from '../findings/finding';
+import { muscleOf } from '../protocol/muscles';
 import { RULES } from '../rules/catalogue';
 import { type Block, type OnDay, onDays } from './block';
 import { type BlockPlan, share } from './block-plan';
@@ -78,7 +79,7 @@ function checkOften(sessions: readonly OnDay[], planOf: PlanOf): Finding[] {
       rule: 'PRO-3',
       level: 'guard',
       subject: 'sessions',
-      message: `The ${over[0].replace(/ (arm|leg)$/, '')} is trained more than ${MOST} times within seven days.`,
+      message: `The ${muscleOf(over[0])} is trained more than ${MOST} times within seven days.`,
       remedy: 'Plan two or three a week, or have a clinician give the reason.',
     },
   ];
@@ -101,7 +102,7 @@ function checkSeldom({ wish }: Block, plans: readonly BlockPlan[]): Finding[] {
       rule: 'PRO-3',
       level: 'note',
       subject: 'lines',
-      message: `The ${seldom[0].replace(/ (arm|leg)$/, '')} is trained once a week: fewer than two rarely work.`,
+      message: `The ${muscleOf(seldom[0])} is trained once a week: fewer than two rarely work.`,
       remedy: 'Plan two or three, or count the heavy work that trains it.',
     },
   ];

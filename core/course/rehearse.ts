@@ -7,13 +7,12 @@ import { type Basis, composeSession } from '../plan/compose';
 import { doseOf } from '../plan/dose';
 import { measuredLimbs, type Plan, plannedKg } from '../plan/plan';
 import type { Timeline } from '../plan/timeline';
-import { rampLevel } from '../pressure/ramp';
-import { LIMBS, type Limb, limbKind } from '../quantity/limb';
+import { LIMBS, type Limb } from '../quantity/limb';
 import { MS_PER_DAY, MS_PER_MINUTE } from '../quantity/units';
 import type { Reviewed } from '../review/done';
 import { nextSession } from '../review/next-session';
-import { recommend } from '../review/review';
-import { summaryOf } from '../review/summary';
+import { reviewEach } from '../review/review-each';
+import { kindsMoved, summaryOf } from '../review/summary';
 import { RULES } from '../rules/catalogue';
 import { type EnteredSession, enteredEvents } from '../session/entered';
 import type { SessionEvent } from '../session/events';
@@ -91,26 +90,14 @@ export function rehearse({ sessions, plans, basis, seen, runs, seed }: Rehearsal
       const entered = runOnce(ready, trainees, random, nowMs);
       const state = fold(plan, logOf(enteredEvents(plan, entered, nowMs), nowMs));
       columns[place]?.push(seenOf(plan, ready, entered));
-      const before = last.get(coursePlanId) ?? null;
-      const reviewed = { plan, state };
-      const changes = plan.exercises.map((exercise, exerciseIndex) => {
-        const [target] = exercise.limbs;
-        const ramp = target && rampLevel(done, limbKind(target.limb), plan.schoolId, nowMs);
-        return (
-          recommend(reviewed, exerciseIndex, {
-            painBefore: null,
-            before,
-            capPercentLop: basis.limits.maxPercentLop,
-            rampPercentLop: ramp?.running ? ramp.percentLop : null,
-            kits: basis.weightKits,
-          })?.change ?? {}
-        );
-      });
+      const changes = reviewEach(
+        { plan, state, painBefore: null, before: last.get(coursePlanId) ?? null },
+        { done, capPercentLop: basis.limits.maxPercentLop, kits: basis.weightKits },
+        nowMs,
+      ).map((advice) => advice?.change ?? {});
       const { worked, tolerated } = summaryOf(plan, state, null);
-      const moved = worked.filter(({ mode }) => mode !== 'passive');
-      const kinds = [...new Set(moved.flatMap(({ limbs }) => limbs.map(limbKind)))];
-      done.push({ atMs: nowMs, kinds, worked, tolerated });
-      last.set(coursePlanId, reviewed);
+      done.push({ atMs: nowMs, kinds: kindsMoved(worked), worked, tolerated });
+      last.set(coursePlanId, { plan, state });
       if (changes.every((change) => Object.keys(change).length === 0)) continue;
       const key = `${ready.id} ${JSON.stringify(changes)} ${day}`;
       const next = nexts.get(key) ?? composeNext(plan, changes, { ...basis, done, nowMs });

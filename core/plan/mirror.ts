@@ -1,3 +1,4 @@
+import { capital } from '../quantity/capital';
 import { type Limb, limbKind, limbSide, otherSide } from '../quantity/limb';
 import type { SessionChoice } from './choices';
 import type { Basis } from './compose';
@@ -30,5 +31,3 @@ export function mirrorName(name: string, limbs: readonly Limb[]): string {
     .replace(new RegExp(`\\b${capital(side)}\\b`, 'g'), capital(to));
   return named === name ? `${name}, ${to} ${limbKind(limb)}` : named;
 }
-
-const capital = (word: string): string => `${word.charAt(0).toUpperCase()}${word.slice(1)}`;

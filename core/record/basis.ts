@@ -1,7 +1,8 @@
 import type { Basis, SessionDone } from '../plan/compose';
 import type { LadderRung } from '../protocol/exercise';
 import { libraryOf } from '../protocol/exercises';
-import { LIMBS, type Limb, type LimbKind, limbKind } from '../quantity/limb';
+import { LIMBS, type Limb } from '../quantity/limb';
+import { kindsMoved } from '../review/summary';
 import { strengthTestIsDue } from '../strength/shelf-life';
 import { ageWords } from './age-words';
 import type { ClientFacts, KitInUse, Role } from './facts';
@@ -55,10 +56,6 @@ export const sessionsDone = ({ sessions }: Pick<ClientFacts, 'sessions'>): Sessi
       tolerated,
       kinds: kindsMoved(worked),
     }));
-
-const kindsMoved = (worked: ClientFacts['sessions'][number]['worked']): LimbKind[] => [
-  ...new Set(worked.filter(({ mode }) => mode !== 'passive').flatMap(({ limbs }) => limbs.map(limbKind))),
-];
 
 /** Whether nobody has trained with this person yet (rule PRS-6). */
 export const isNewcomer = (facts: Pick<ClientFacts, 'sessions'>): boolean => sessionsDone(facts).length === 0;

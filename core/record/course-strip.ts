@@ -58,6 +58,9 @@ export function courseStrip(facts: ClientFacts, nowMs: number): CourseStrip {
         blockContext(facts, standing.block.wish.startsOn, nowMs),
       )
     : [];
+  const minutesOf = new Map(
+    (standing?.plans ?? []).map(({ id, plan }) => [id, doseOf(compile(plan)).occludedMs / MS_PER_MINUTE]),
+  );
   const isShown = (one: { day: Day }) => one.day >= fromDay && one.day <= toDay;
   const planned = (standing?.entries ?? []).flatMap((entry): CourseBar[] => {
     if (entry.state === 'done') return [];
@@ -72,7 +75,7 @@ export function courseStrip(facts: ClientFacts, nowMs: number): CourseStrip {
         name: plan.name,
         state: entry.state,
         percentLop: meant.percentLop > 0 ? meant.percentLop : null,
-        minutes: doseOf(compile(plan.plan)).occludedMs / MS_PER_MINUTE,
+        minutes: minutesOf.get(plan.id) ?? 0,
       },
     ];
   });

@@ -1,8 +1,8 @@
 import type { Finding } from '../findings/finding';
 import type { Basis, SessionDone } from '../plan/compose';
 import type { Plan, PlannedExercise } from '../plan/plan';
-import { musclesOf } from '../protocol/exercise';
-import { type Limb, limbKind } from '../quantity/limb';
+import { muscleKeys, muscleOf } from '../protocol/muscles';
+import { limbKind } from '../quantity/limb';
 import { MS_PER_DAY } from '../quantity/units';
 import { RULES } from '../rules/catalogue';
 
@@ -40,23 +40,20 @@ function checkWeek(
   done: readonly SessionDone[],
   { library }: Basis,
 ): Finding[] {
-  const keysOf = (exerciseId: string, limbs: readonly Limb[]): string[] =>
-    musclesOf(library[exerciseId]?.muscle ?? exerciseId).flatMap((muscle) =>
-      limbs.slice(0, 1).map((limb) => `${muscle} ${limbKind(limb)}`),
-    );
   const trained = done.map(
     ({ worked }) =>
       new Set(
         worked
           .filter(({ mode }) => mode !== 'passive')
-          .flatMap(({ exerciseId, limbs }) => keysOf(exerciseId, limbs)),
+          .flatMap(({ exerciseId, limbs }) => muscleKeys(exerciseId, limbs, library)),
       ),
   );
   const over = moved
     .flatMap(({ exerciseId, limbs }) =>
-      keysOf(
+      muscleKeys(
         exerciseId,
         limbs.map(({ limb }) => limb),
+        library,
       ),
     )
     .find((key) => trained.filter((keys) => keys.has(key)).length >= MOST_PER_WEEK);
@@ -66,7 +63,7 @@ function checkWeek(
       rule: 'PRO-3',
       level: 'guard',
       subject: 'howOften',
-      message: `The ${over.replace(/ (arm|leg)$/, '')} was trained ${MOST_PER_WEEK} times in the last seven days already.`,
+      message: `The ${muscleOf(over)} was trained ${MOST_PER_WEEK} times in the last seven days already.`,
       remedy: 'Wait, or have a clinician give the reason.',
     },
   ];

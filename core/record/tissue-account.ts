@@ -3,8 +3,8 @@ import type { HeavyWork } from '../course/heavy-work';
 import { clip } from '../plan/clip';
 import { doseOf } from '../plan/dose';
 import type { Timeline } from '../plan/timeline';
-import { musclesOf } from '../protocol/exercise';
 import type { Library } from '../protocol/exercises';
+import { musclesWorked } from '../protocol/muscles';
 import { LIMBS, type Limb, limbKind, limbSide } from '../quantity/limb';
 import { tidy } from '../quantity/rounding';
 import { RULES } from '../rules/catalogue';
@@ -62,7 +62,7 @@ export function tissueAccount(
       const part = partOf(timeline, place);
       if (!part) return;
       const dose = doseOf(part);
-      const muscles = musclesOf(library[exerciseId]?.muscle ?? exerciseId);
+      const muscles = musclesWorked(exerciseId, library);
       for (const line of limbs.flatMap(({ limb }) => muscles.map((muscle) => lineOf(muscle, limb)))) {
         const given = dose.limbs.find(({ limb }) => limb === line.limb);
         line.occludedMs += given?.totalOcclusionMs ?? 0;
@@ -78,7 +78,7 @@ export function tissueAccount(
     const exercise = library[exerciseId];
     if (!exercise) continue;
     const limbs = limbsOf(side).filter((limb) => limbKind(limb) === exercise.limbKind);
-    const muscles = musclesOf(exercise.muscle);
+    const muscles = musclesWorked(exerciseId, library);
     for (const line of limbs.flatMap((limb) => muscles.map((muscle) => lineOf(muscle, limb)))) {
       line.heavySets += sets;
       line.daysSeen.add(dayAt(atMs, zoneOffsetMs));

@@ -1,7 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import type { ClientFacts } from './facts';
+import { plansInForce } from './plans-in-force';
 import { daysAgo, NOW_MS, strangerFacts, testFacts, testSessionFact } from './record.fixture';
-import { weekOff } from './week-off';
+import { weekOff as weekOffOf } from './week-off';
+
+const weekOff = (facts: ClientFacts, nowMs: number) => weekOffOf(facts, plansInForce(facts, nowMs), nowMs);
 
 const off = (days: number[], changes: Partial<ClientFacts> = {}) =>
   weekOff(testFacts({ sessions: days.map((ago) => testSessionFact(ago)), ...changes }), NOW_MS);

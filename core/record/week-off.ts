@@ -1,11 +1,12 @@
 import { dayAt } from '../course/days';
-import { musclesOf } from '../protocol/exercise';
 import { libraryOf } from '../protocol/exercises';
+import { muscleOf, musclesWorked } from '../protocol/muscles';
+import { capital } from '../quantity/capital';
 import { limbKind } from '../quantity/limb';
 import { MS_PER_DAY } from '../quantity/units';
 import { blockPlansOf } from './block-in-force';
 import type { ClientFacts } from './facts';
-import { type PlanInForce, plansInForce } from './plans-in-force';
+import type { PlanInForce } from './plans-in-force';
 import { whyOff } from './tissue-account';
 
 const WEEK_MS = 7 * MS_PER_DAY;
@@ -15,8 +16,9 @@ const AWAY_MS = 2 * WEEK_MS;
 /**
  * The first muscle of the plans in force whose last seven days are off two or three, in words; null where none is, where
  * somebody has trained for less than a week, and where they are away (rule PRO-3).
+ * @param plans those in force
  */
-export function weekOff(facts: ClientFacts, nowMs: number): string | null {
+export function weekOff(facts: ClientFacts, plans: readonly PlanInForce[], nowMs: number): string | null {
   const trained = facts.sessions.filter(({ worked }) => worked.some(({ mode }) => mode !== 'passive'));
   const times = trained.map(({ startedAtMs }) => startedAtMs);
   if (Math.min(...times) > nowMs - WEEK_MS || Math.max(...times) < nowMs - AWAY_MS) return null;
@@ -24,7 +26,7 @@ export function weekOff(facts: ClientFacts, nowMs: number): string | null {
   const daysOf = new Map<string, Set<number>>();
   const note = (exerciseId: string, kind: string, atMs: number) => {
     if (atMs < nowMs - WEEK_MS) return;
-    for (const muscle of musclesOf(library[exerciseId]?.muscle ?? exerciseId)) {
+    for (const muscle of musclesWorked(exerciseId, library)) {
       const key = `${muscle} ${kind}`;
       daysOf.set(key, (daysOf.get(key) ?? new Set()).add(dayAt(atMs, facts.zoneOffsetMs)));
     }
@@ -44,17 +46,13 @@ export function weekOff(facts: ClientFacts, nowMs: number): string | null {
     trained.some(
       (session) => session.coursePlanId === coursePlan.id && session.startedAtMs <= nowMs - WEEK_MS,
     );
-  const inForce = plansInForce(facts, nowMs)
-    .filter(hadAWeek)
-    .map(({ coursePlan }) => coursePlan.id);
+  const inForce = plans.filter(hadAWeek).map(({ coursePlan }) => coursePlan.id);
   const muscles = blockPlansOf(facts)
     .filter(({ id }) => inForce.includes(id))
     .flatMap((plan) => plan.muscles);
   for (const muscle of muscles) {
     const why = whyOff({ days: daysOf.get(muscle)?.size ?? 0 });
-    if (why) return `${capital(muscle.replace(/ (arm|leg)$/, ''))}: ${why}.`;
+    if (why) return `${capital(muscleOf(muscle))}: ${why}.`;
   }
   return null;
 }
-
-const capital = (words: string): string => `${words.charAt(0).toUpperCase()}${words.slice(1)}`;

@@ -2,7 +2,7 @@ import { doseOf, type LimbDose } from '../plan/dose';
 import type { Plan } from '../plan/plan';
 import type { ExerciseId } from '../protocol/exercises';
 import type { WorkMode } from '../protocol/work-mode';
-import type { Limb } from '../quantity/limb';
+import { type Limb, type LimbKind, limbKind } from '../quantity/limb';
 import { toDecimals } from '../quantity/rounding';
 import { MS_PER_MINUTE } from '../quantity/units';
 import type { FollowUp } from '../session/events';
@@ -14,6 +14,11 @@ import { recommend } from './review';
 
 /** One exercise of which a set was really begun. */
 export type Worked = { exerciseId: ExerciseId; limbs: Limb[]; mode: WorkMode };
+
+/** Kinds of limbs that moved, for the ramp and for how often (rules PRS-4, PRO-3). */
+export const kindsMoved = (worked: readonly Worked[]): LimbKind[] => [
+  ...new Set(worked.filter(({ mode }) => mode !== 'passive').flatMap(({ limbs }) => limbs.map(limbKind))),
+];
 
 /** What later sessions ask of an earlier one, so that they need not read its log. */
 export type SessionSummary = {

@@ -111,7 +111,9 @@ function recordsOf(
     const next = plans[0]
       ? { name: plans[0].coursePlan.name, turn: plans[0].turn, plans: plans.length }
       : null;
-    return [{ id, name, story, facts: own, chain, next, off: weekOff(own, nowMs), judgedAtMs: nowMs, asOf }];
+    return [
+      { id, name, story, facts: own, chain, next, off: weekOff(own, plans, nowMs), judgedAtMs: nowMs, asOf },
+    ];
   });
 }
 

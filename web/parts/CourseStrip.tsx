@@ -1,10 +1,11 @@
 import { format } from 'date-fns';
 import { useId } from 'react';
 import { useNavigate } from 'react-router';
-import { type Day, isoOf, weekdayOf } from '#core/course/days';
+import { type Day, weekdayOf } from '#core/course/days';
 import type { CourseStrip as Course, CourseBar } from '#core/record/course-strip';
 import { plain } from './format';
 import { Hatch } from './Hatch';
+import { noonOf } from './noon';
 import { useWidth } from './use-width';
 
 const HEIGHT = 64;
@@ -37,7 +38,7 @@ export function CourseStrip({ course }: { course: Course }) {
             <line x1={x(day)} x2={x(day)} y1={4} y2={BASE} stroke="var(--color-rule)" />
             {place % 2 === 0 && x(day) < width - 40 && (
               <text x={x(day) + 2} y={HEIGHT - 1} fontSize="13" fill="var(--color-quiet)" className="figures">
-                {format(new Date(`${isoOf(day)}T12:00:00`), 'd MMM')}
+                {format(noonOf(day), 'd MMM')}
               </text>
             )}
           </g>
@@ -129,7 +130,7 @@ const STATES = { done: 'done', missed: 'missed', 'to-come': 'to come' } as const
 
 const wordsOf = ({ day, name, state, percentLop, minutes }: CourseBar): string =>
   [
-    `${format(new Date(`${isoOf(day)}T12:00:00`), 'EEE d MMM')}: ${name}, ${STATES[state]}`,
+    `${format(noonOf(day), 'EEE d MMM')}: ${name}, ${STATES[state]}`,
     percentLop !== null && `${plain(percentLop, 0)} % of LOP`,
     state !== 'missed' && `${plain(minutes, 0)} min occluded`,
   ]

@@ -28,5 +28,9 @@ export function day(atMs: number): string {
   return `${at.getDate()} ${MONTHS[at.getMonth()]} ${at.getFullYear()}`;
 }
 
+/** The last second of a date that was chosen, in ms; null where none was. */
+export const endOfDayMs = (iso: string): number | null =>
+  iso === '' ? null : new Date(`${iso}T23:59:59`).getTime();
+
 /** At most `decimals` places, without trailing zeros. */
 export const plain = (value: number, decimals = 1): string => String(Number(value.toFixed(decimals)));

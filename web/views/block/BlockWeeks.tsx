@@ -1,7 +1,8 @@
 import { format } from 'date-fns';
 import type { BlockWeek } from '#core/course/block-weeks';
-import { isoOf, WEEKDAY_LABELS, weekdayOf } from '#core/course/days';
+import { WEEKDAY_LABELS, weekdayOf } from '#core/course/days';
 import { clock, plain } from '../../parts/format';
+import { noonOf } from '../../parts/noon';
 import { DayCell } from './DayCell';
 import type { BlockState } from './use-block';
 
@@ -91,9 +92,7 @@ function WeekList({ block: { weeks, wish, entries, plans } }: { block: BlockStat
             .map((entry, place) => (
               // biome-ignore lint/suspicious/noArrayIndexKey: a plan may stand twice on a day
               <p key={place}>
-                <span className="figures">
-                  {format(new Date(`${isoOf(entry.day)}T12:00:00`), 'EEE d MMM')}
-                </span>{' '}
+                <span className="figures">{format(noonOf(entry.day), 'EEE d MMM')}</span>{' '}
                 {plans.find(({ id }) => id === entry.coursePlanId)?.name ?? 'a plan that has ended'}
                 {entry.state !== 'to-come' && `, ${entry.state}`}
                 {entry.state === 'to-come' && entry.makesUp && ', makes up a missed one'}

@@ -1,6 +1,7 @@
 import { format } from 'date-fns';
 import { type Day, isoOf, weekdayOf } from '#core/course/days';
 import type { BlockEntry } from '#core/course/follow-block';
+import { noonOf } from '../../parts/noon';
 import type { BlockState } from './use-block';
 
 /** One day of the block: which plans are planned, done or missed on it; a heavy day, a day off, today. Its words say it too. */
@@ -22,7 +23,7 @@ export function DayCell({
     wish.heavy.includes(weekdayOf(day)) && 'heavy',
     wish.daysOff.includes(iso) && 'day off',
   ].filter(Boolean);
-  const date = new Date(`${iso}T12:00:00`);
+  const date = noonOf(day);
   const nameOf = (id: string) => plans.find((plan) => plan.id === id)?.name ?? 'a plan that has ended';
   return (
     <button

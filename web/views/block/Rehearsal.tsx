@@ -3,7 +3,7 @@ import { format } from 'date-fns';
 import type { ClientRecord } from '#contract/client';
 import type { PracticeView } from '#contract/practice';
 import type { OnDay } from '#core/course/block';
-import { type Day, dayOf, isoOf } from '#core/course/days';
+import { type Day, dayOf } from '#core/course/days';
 import type { Rehearsal as Rehearsed, RehearsedSession, Spread } from '#core/course/rehearse';
 import { basisOf } from '#core/record/basis';
 import type { CourseBar } from '#core/record/course-strip';
@@ -12,6 +12,7 @@ import { useLastReview } from '../../data/use-last-review';
 import { Button } from '../../parts/Button';
 import { CourseStrip } from '../../parts/CourseStrip';
 import { plain } from '../../parts/format';
+import { noonOf } from '../../parts/noon';
 import { type Measure, useUnits } from '../../parts/units';
 import { planningWorker } from '../../workers/planning';
 import type { BlockState } from './use-block';
@@ -162,7 +163,7 @@ function Row({
   );
 }
 
-const dayWords = (day: Day): string => format(new Date(`${isoOf(day)}T12:00:00`), 'EEE d MMM');
+const dayWords = (day: Day): string => format(noonOf(day), 'EEE d MMM');
 const weekOf = (day: Day, startDay: Day): number => Math.floor((day - startDay) / 7) + 1;
 
 /** "12.5 (10–15)", or the figure alone where eight of ten runs agree. */

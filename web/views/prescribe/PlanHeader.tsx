@@ -14,7 +14,7 @@ import { api, failureWords, read } from '../../data/api';
 import { useRecordWrite } from '../../data/queries';
 import { Button } from '../../parts/Button';
 import { Field, FieldError } from '../../parts/Field';
-import { day } from '../../parts/format';
+import { day, endOfDayMs } from '../../parts/format';
 import { NumberField } from '../../parts/NumberField';
 import { Picker } from '../../parts/Picker';
 import { Ticks } from '../../parts/Ticks';
@@ -133,8 +133,7 @@ export function PlanHeader({
           value={choice.untilMs === null ? '' : format(choice.untilMs, 'yyyy-MM-dd')}
           onChange={(event) =>
             onChoice({
-              untilMs:
-                event.target.value === '' ? null : new Date(`${event.target.value}T23:59:59`).getTime(),
+              untilMs: endOfDayMs(event.target.value),
             })
           }
         />

@@ -11,7 +11,7 @@ import { usePastClearances } from '../../data/history';
 import { useIsClinician, useRecordWrite } from '../../data/queries';
 import { Button } from '../../parts/Button';
 import { Field, FieldError } from '../../parts/Field';
-import { day } from '../../parts/format';
+import { day, endOfDayMs } from '../../parts/format';
 import { More } from '../../parts/More';
 import { Ticks } from '../../parts/Ticks';
 
@@ -98,7 +98,7 @@ function ClearanceForm({
     byPhysician: form.byPhysician,
     givenAtMs: client.judgedAtMs,
     // A day named is included to its end.
-    untilMs: form.until === '' ? null : new Date(`${form.until}T23:59:59`).getTime(),
+    untilMs: endOfDayMs(form.until),
     maxPercentLop: form.cap.trim() === '' ? null : Number(form.cap),
     limbs: form.limbs,
     modes: form.modes,

@@ -1,0 +1,27 @@
+import { type RampSession, rampLevel } from '../pressure/ramp';
+import { limbKind } from '../quantity/limb';
+import type { Bounds, Reviewed } from './done';
+import { type Recommendation, recommend } from './review';
+
+/** A session of a person, with pain before it, of 10, where anybody said, and the session before where there is one. */
+export type SessionToReview = Reviewed & { painBefore: number | null; before: Reviewed | null };
+
+/**
+ * What a session suggests for the next one, exercise by exercise (rule REV-10), bounded by a cap, and by the ramp as it stands.
+ * @param done sessions really done, which the ramp counts
+ * @returns by the place of the exercise in the plan; undefined where no set of it was begun
+ */
+export const reviewEach = (
+  { plan, state, painBefore, before }: SessionToReview,
+  { done, capPercentLop, kits }: Omit<Bounds, 'rampPercentLop'> & { done: readonly RampSession[] },
+  nowMs: number,
+): (Recommendation | undefined)[] =>
+  plan.exercises.map((exercise, place) => {
+    const [target] = exercise.limbs;
+    const ramp = target && rampLevel(done, limbKind(target.limb), plan.schoolId, nowMs);
+    const rampPercentLop = ramp?.running ? ramp.percentLop : null;
+    return (
+      recommend({ plan, state }, place, { painBefore, before, capPercentLop, rampPercentLop, kits }) ??
+      undefined
+    );
+  });
