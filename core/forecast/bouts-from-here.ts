@@ -1,5 +1,6 @@
 import { compile } from '../plan/compile';
 import type { LimbTarget, Plan, PlannedLoad } from '../plan/plan';
+import { setOrder } from '../plan/set-order';
 import type { Lane } from '../plan/timeline';
 import type { Library } from '../protocol/exercises';
 import { loadInHand, loosenedMmHg, restInHand } from '../session/in-hand';
@@ -12,8 +13,9 @@ import { doneTimeline, outcomeOf, type SessionSoFar } from './done-bouts';
  * the rests accepted, the next one beginning when its rest is over (rule RUN-7).
  */
 export function boutsFromHere({ plan, state }: SessionSoFar, library: Library): Bout[] {
-  const ahead = setsLeft(plan, state);
-  const timeline = compile(ahead.plan);
+  const ahead = asInHand(plan, state);
+  const left = setOrder(plan).filter((place) => !findSet(state, place)?.endedAtMs);
+  const timeline = compile(ahead, left);
   const startMs = state.startedAtMs ?? 0;
   const nextMs = nextStartMs(plan, state);
   const done = doneTimeline({ plan, state }, nextMs);
@@ -24,7 +26,6 @@ export function boutsFromHere({ plan, state }: SessionSoFar, library: Library): 
       ...done.sets,
       ...timeline.sets.map((set) => ({
         ...set,
-        ...ahead.placeOf(set.exerciseIndex, set.setIndex),
         fromMs: set.fromMs + shiftMs,
         toMs: set.toMs + shiftMs,
       })),
@@ -42,33 +43,19 @@ function nextStartMs(plan: Plan, state: SessionState): number {
   return last.endedAtMs + restInHand(plan, state, last.exerciseIndex, planned);
 }
 
-/** What is left of a plan, as in hand now, and the places its sets have in the whole. */
-function setsLeft(plan: Plan, state: SessionState) {
-  const left = plan.exercises.flatMap((exercise, exerciseIndex) => {
-    const sets = exercise.sets.flatMap((set, setIndex) =>
-      findSet(state, { exerciseIndex, setIndex })?.endedAtMs ? [] : [{ set, setIndex }],
-    );
-    return sets.length > 0 ? [{ exercise, exerciseIndex, sets }] : [];
-  });
-  return {
-    placeOf: (index: number, set: number) => ({
-      exerciseIndex: left[index]?.exerciseIndex ?? 0,
-      setIndex: left[index]?.sets[set]?.setIndex ?? 0,
-    }),
-    plan: {
-      ...plan,
-      exercises: left.map(({ exercise, exerciseIndex, sets }) => ({
-        ...exercise,
-        limbs: exercise.limbs.map((target) => loosened(state, target)),
-        load: lightened(state, exerciseIndex, exercise.load),
-        sets: sets.map(({ set }) => ({
-          ...set,
-          restMs: restInHand(plan, state, exerciseIndex, set.restMs),
-        })),
-      })),
-    },
-  };
-}
+/** A plan as in hand now: loosened, lightened, with the rests that were accepted (rule RUN-7). */
+const asInHand = (plan: Plan, state: SessionState): Plan => ({
+  ...plan,
+  exercises: plan.exercises.map((exercise, exerciseIndex) => ({
+    ...exercise,
+    limbs: exercise.limbs.map((target) => loosened(state, target)),
+    load: lightened(state, exerciseIndex, exercise.load),
+    sets: exercise.sets.map((set) => ({
+      ...set,
+      restMs: restInHand(plan, state, exerciseIndex, set.restMs),
+    })),
+  })),
+});
 
 const loosened = (state: SessionState, target: LimbTarget): LimbTarget =>
   target.kind === 'measured'

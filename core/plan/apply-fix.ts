@@ -6,6 +6,8 @@ import { testInForce } from '../strength/in-force';
 import { orderRank } from './check-session';
 import { type ExerciseChoice, type SessionChoice, withPercentLop } from './choices';
 import type { Basis } from './compose';
+import { supersetsOf } from './set-order';
+import { downInSuperset, keepSupersets } from './superset';
 
 const FREE_MS = RULES['PRO-1'].figures.continuousOcclusionMs.freeFlowToRestart;
 
@@ -21,11 +23,17 @@ export function applyFix(
       const exercise = basis.library[exerciseId];
       return exercise ? orderRank(exercise) : 0;
     };
-    return { ...session, exercises: [...session.exercises].sort((a, b) => rank(a) - rank(b)) };
+    const sorted = [...session.exercises].sort((a, b) => rank(a) - rank(b));
+    return keepSupersets(session.exercises, { ...session, exercises: sorted });
   }
   const mine = (place: number) => exerciseIndex === undefined || place === exerciseIndex;
+  if (fix.set === 'release' && fix.to === 'after-exercise') {
+    const superset = supersetsOf(session.exercises).find((one) => one.includes(exerciseIndex ?? Number.NaN));
+    if (superset && superset.length > 1) return downInSuperset(session, superset);
+  }
   if (fix.set === 'exercise') {
-    return { ...session, exercises: session.exercises.filter((_, place) => !mine(place)) };
+    const kept = session.exercises.filter((_, place) => !mine(place));
+    return keepSupersets(session.exercises, { ...session, exercises: kept });
   }
   return {
     ...session,

@@ -4,26 +4,39 @@ import { limbKind } from '../quantity/limb';
 import { RULES } from '../rules/catalogue';
 import type { Resolved } from './compose';
 import { type LimbTarget, type Plan, type PlannedExercise, primingCycles } from './plan';
+import { isInSuperset, setOrder } from './set-order';
 
 const MOST_PER_MUSCLE = RULES.PRO.figures.mostPerMuscle;
 
 /** What the rules find about exercises together: their order, their number, and what they share (chapter 6). */
 export function checkSession(resolved: readonly Resolved[], plan: Plan): Finding[] {
-  return [
-    ...plan.exercises.flatMap((exercise, place) => checkBetween(exercise, plan.exercises[place + 1], place)),
-    ...checkOrder(resolved),
-    ...checkNumber(resolved),
-  ];
+  return [...checkPassages(plan), ...checkOrder(resolved), ...checkNumber(resolved)];
+}
+
+/** Every passage from one exercise to another, in the order of the sets; each finding once an exercise. */
+function checkPassages(plan: Plan): Finding[] {
+  const order = setOrder(plan);
+  const found = order.flatMap(({ exerciseIndex, setIndex }, at) => {
+    const next = order[at + 1];
+    const [from, to] = [plan.exercises[exerciseIndex], plan.exercises[next?.exerciseIndex ?? Number.NaN]];
+    const set = from?.sets[setIndex];
+    if (!from || !to || !set || from === to) return [];
+    return checkBetween(from, set, to, exerciseIndex, isInSuperset(plan, next?.exerciseIndex ?? 0));
+  });
+  return found.filter(
+    ({ exerciseIndex, level }, at) =>
+      found.findIndex((one) => one.exerciseIndex === exerciseIndex && one.level === level) === at,
+  );
 }
 
 /** Where the cuff stays up into the next exercise, or has too little free flow before it (rule PRO-1). */
 function checkBetween(
   exercise: PlannedExercise,
-  next: PlannedExercise | undefined,
+  last: PlannedExercise['sets'][number],
+  next: PlannedExercise,
   place: number,
+  alternates: boolean,
 ): Finding[] {
-  const last = exercise.sets.at(-1);
-  if (!last || !next) return [];
   const common = { rule: 'PRO-1', subject: 'release', exerciseIndex: place } as const;
   const fix = { set: 'release', to: 'after-exercise' } as const;
   const shared = next.limbs.filter(({ limb }) => exercise.limbs.some((target) => target.limb === limb));
@@ -44,7 +57,8 @@ function checkBetween(
     ];
   }
   const freeMs = RULES['PRO-1'].figures.continuousOcclusionMs.freeFlowToRestart;
-  if (shared.length === 0 || last.restMs >= freeMs) return [];
+  // Between sets of a superset a short release is a rest like any other within an exercise.
+  if (alternates || shared.length === 0 || last.restMs >= freeMs) return [];
   return [
     {
       ...common,

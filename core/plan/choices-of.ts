@@ -36,5 +36,6 @@ export function exerciseChoiceOf(exercise: PlannedExercise): ExerciseChoice {
         : { kind: 'unweighed', with: load.recipe },
     sets: exercise.sets.map(({ work, restMs, release }) => ({ work, restMs, release })),
     primed: primingCycles(exercise) > 0,
+    ...(exercise.alternates ? { alternates: true as const } : {}),
   };
 }

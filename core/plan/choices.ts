@@ -57,6 +57,8 @@ export const exerciseChoiceSchema = z.object({
   sets: z.array(setChoiceSchema).min(1, 'At least one set.').max(12, 'At most 12 sets.'),
   /** Begins with priming cycles (rule PRS-6). */
   primed: z.boolean(),
+  /** Alternates, set by set, with the exercise before it; not there where it waits until that is through. */
+  alternates: z.literal(true).optional(),
 });
 export type ExerciseChoice = z.infer<typeof exerciseChoiceSchema>;
 

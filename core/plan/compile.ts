@@ -3,6 +3,7 @@ import { pacedReps } from '../protocol/set-work';
 import type { Limb } from '../quantity/limb';
 import { RULES } from '../rules/catalogue';
 import { type LimbTarget, type Plan, type PlannedExercise, plannedKg, primingCycles } from './plan';
+import { type SetPlace, setOrder } from './set-order';
 import type { Inflation, Lane, Timeline, TimelineSet } from './timeline';
 
 /** Time from inflating to the first repetition: settle the pressure and get set (rule PRS-5). */
@@ -11,45 +12,47 @@ const SETTLE_MS = RULES['PRS-5'].figures.plannedMs;
 /**
  * The timeline a plan will follow when nobody runs late.
  * A cuff goes up before an exercise, settles, and comes down where a set says so, at the end, and wherever the next
- * exercise is done by other limbs.
+ * set is done by other limbs.
+ * @param order the sets it goes through; all of them, or those that are left
  * @returns times in ms from the start; planned pressures and repetitions
  */
-export function compile(plan: Plan): Timeline {
+export function compile(plan: Plan, order: readonly SetPlace[] = setOrder(plan)): Timeline {
   const cuffs = new Map<Limb, Cuff>();
   const sets: TimelineSet[] = [];
   let clockMs = 0;
-  plan.exercises.forEach((exercise, exerciseIndex) => {
+  order.forEach(({ exerciseIndex, setIndex }, place) => {
+    const exercise = plan.exercises[exerciseIndex];
+    const set = exercise?.sets[setIndex];
+    if (!exercise || !set) throw new RangeError(`The plan has no set ${exerciseIndex}.${setIndex}.`);
     const limbs = exercise.limbs.map((target) => cuffOf(cuffs, target));
     const anew = limbs.some((cuff) => !cuff.isUp());
-    if (anew) {
+    if (setIndex === 0 && anew) {
       prime(exercise, limbs, clockMs);
       clockMs += primingMs(primingCycles(exercise));
+      inflateAll(exercise, limbs, clockMs);
+      clockMs += SETTLE_MS;
+    } else {
+      const leadMs = anew ? exercise.reinflateLeadMs : 0;
+      inflateAll(exercise, limbs, Math.max(sets.at(-1)?.toMs ?? 0, clockMs - leadMs));
     }
-    inflateAll(exercise, limbs, clockMs);
-    if (anew) clockMs += SETTLE_MS;
-    exercise.sets.forEach((set, setIndex) => {
-      const fromMs = clockMs;
-      const toMs = fromMs + set.lastsMs;
-      sets.push({
-        exerciseIndex,
-        setIndex,
-        limbs: exercise.limbs.map(({ limb }) => limb),
-        fromMs,
-        toMs,
-        reps: pacedReps(set.work) ?? 0,
-        plannedReps: pacedReps(set.work),
-        loadKg: plannedKg(exercise.load),
-        tempo: exercise.tempo,
-      });
-      clockMs = toMs + set.restMs;
-      const last = setIndex === exercise.sets.length - 1;
-      for (const [limb, cuff] of cuffs) {
-        if (set.release || (last && !usesLimb(plan.exercises[exerciseIndex + 1], limb))) cuff.release(toMs);
-      }
-      if (set.release && !last) {
-        inflateAll(exercise, limbs, Math.max(toMs, clockMs - exercise.reinflateLeadMs));
-      }
+    const fromMs = clockMs;
+    const toMs = fromMs + set.lastsMs;
+    sets.push({
+      exerciseIndex,
+      setIndex,
+      limbs: exercise.limbs.map(({ limb }) => limb),
+      fromMs,
+      toMs,
+      reps: pacedReps(set.work) ?? 0,
+      plannedReps: pacedReps(set.work),
+      loadKg: plannedKg(exercise.load),
+      tempo: exercise.tempo,
     });
+    clockMs = toMs + set.restMs;
+    const next = plan.exercises[order[place + 1]?.exerciseIndex ?? Number.NaN];
+    for (const [limb, cuff] of cuffs) {
+      if (set.release || !usesLimb(next, limb)) cuff.release(toMs);
+    }
   });
   return {
     lanes: [...cuffs.values()].map(({ lane }) => lane),

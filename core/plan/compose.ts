@@ -210,6 +210,7 @@ function plannedExercise({ choice, exercise, limbs, straps, test, load }: Resolv
     reinflateLeadMs: protocol.reinflateLeadMs,
     tempoId: choice.tempoId,
     tempo: TEMPOS[choice.tempoId],
+    ...(choice.alternates ? { alternates: true as const } : {}),
   };
 }
 

@@ -1,5 +1,6 @@
 import type { Limb } from '../quantity/limb';
 import { tidy } from '../quantity/rounding';
+import { sumKnown } from '../quantity/sum-known';
 import { MS_PER_MINUTE } from '../quantity/units';
 import { clockAtEnds } from './occlusion-clock';
 import { type Inflation, type Lane, pressuresHeld, type Timeline } from './timeline';
@@ -40,8 +41,8 @@ function limbDose({ limb, inflations }: Lane): LimbDose {
     limb,
     totalOcclusionMs: lengths.reduce((sum, length) => sum + length, 0),
     longestContinuousMs: Math.max(0, ...clockAtEnds(inflations)),
-    pressureTimeMmHgMin: addUp(inflations.map(pressureTime)),
-    relativePressureTimePercentLopMin: addUp(
+    pressureTimeMmHgMin: sumKnown(inflations.map(pressureTime)),
+    relativePressureTimePercentLopMin: sumKnown(
       inflations.map((inflation) => {
         const time = pressureTime(inflation);
         return time === null || inflation.occlusionMmHg === null
@@ -50,12 +51,6 @@ function limbDose({ limb, inflations }: Lane): LimbDose {
       }),
     ),
   };
-}
-
-/** The sum of what is known; null when nothing is. */
-function addUp(amounts: readonly (number | null)[]): number | null {
-  const known = amounts.filter((amount) => amount !== null);
-  return known.length === 0 ? null : tidy(known.reduce((sum, amount) => sum + amount, 0));
 }
 
 /** Area under the pressure of one inflation, in mmHg·min. Each reading holds until the next; null under a strap. */

@@ -27,6 +27,7 @@ export function planChanges(before: Plan, after: Plan): string[] {
       fromTo('load', loadWords(was), loadWords(is)),
       fromTo('rest', restWords(was), restWords(is)),
       fromTo('', setsWords(was), setsWords(is)),
+      fromTo('', orderWords(was), orderWords(is)),
     ].filter((words) => words !== null);
     return changes.length === 0 ? [] : [`${exerciseWords(after, place)}: ${changes.join(', ')}.`];
   });
@@ -67,6 +68,9 @@ const loadWords = ({ load }: PlannedExercise): string => {
 
 const restWords = ({ sets }: PlannedExercise): string =>
   [...new Set(sets.slice(0, -1).map(({ restMs }) => `${restMs / 1000} s`))].join('/') || 'none';
+
+const orderWords = ({ alternates }: PlannedExercise): string =>
+  alternates ? 'alternating, set by set' : 'after the one before';
 
 const setsWords = ({ sets }: PlannedExercise): string =>
   sets.length === 1 ? 'one set' : `${sets.length} sets`;

@@ -92,6 +92,8 @@ export type PlannedExercise = {
   reinflateLeadMs: number;
   tempoId: TempoId;
   tempo: Tempo;
+  /** Alternates, set by set, with the exercise before it (`setOrder`). */
+  alternates?: true | undefined;
 };
 
 /** A signed session, frozen: the figures with the derivations they were signed with. */

@@ -77,9 +77,9 @@ describe('a session of several exercises', () => {
     const together = compose({ ...press, limbs: [...pair] });
     expect(spans(together.plan, 'right-thigh')).toEqual([[0, 260]]);
     expect(doseOf(compile(together.plan)).occludedMs).toBe(260 * S);
-    const inTurn = compose(press, testExercise({ limb: 'right-thigh', exerciseId: 'knee-extension' }));
-    expect(spans(inTurn.plan, 'left-thigh')).toEqual([[0, 260]]);
-    expect(spans(inTurn.plan, 'right-thigh')).toEqual([[320, 580]]);
+    const alternates = compose(press, testExercise({ limb: 'right-thigh', exerciseId: 'knee-extension' }));
+    expect(spans(alternates.plan, 'left-thigh')).toEqual([[0, 260]]);
+    expect(spans(alternates.plan, 'right-thigh')).toEqual([[320, 580]]);
   });
 
   it('primes from 60 % of the target in cycles of 30 s on and 10 s off (PRS-6)', () => {

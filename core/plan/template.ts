@@ -17,7 +17,8 @@ import { bestKit, type Draft } from './draft-session';
 export function fitTemplate(template: SessionChoice, basis: Basis): Draft {
   const notes: string[] = [];
   const exercises: SessionChoice['exercises'] = [];
-  for (const choice of template.exercises) {
+  const placed: ExerciseChoice[] = [];
+  for (const [place, choice] of template.exercises.entries()) {
     const exercise = basis.library[choice.exerciseId];
     if (!exercise) {
       notes.push('An exercise of the template is no longer in the library and was left out.');
@@ -34,6 +35,10 @@ export function fitTemplate(template: SessionChoice, basis: Basis): Draft {
       return [];
     });
     if (limbs.length === 0) continue;
+    // Without the one it alternated with, it waits for nobody.
+    const { alternates, ...alone } = choice;
+    const together = alternates && placed.at(-1) === template.exercises[place - 1];
+    placed.push(choice);
     const test =
       choice.load.kind === 'weighed'
         ? testInForce(
@@ -46,7 +51,7 @@ export function fitTemplate(template: SessionChoice, basis: Basis): Draft {
       notes.push(`${exercise.label}: no strength test on record, so it starts without kilograms.`);
     }
     exercises.push({
-      ...choice,
+      ...(together ? choice : alone),
       limbs,
       load:
         choice.load.kind === 'weighed'

@@ -1,14 +1,12 @@
 import { dayAt } from '../course/days';
 import type { HeavyWork } from '../course/heavy-work';
-import { clip } from '../plan/clip';
-import { doseOf } from '../plan/dose';
-import type { Timeline } from '../plan/timeline';
 import type { Library } from '../protocol/exercises';
 import { musclesWorked } from '../protocol/muscles';
 import { LIMBS, type Limb, limbKind, limbSide } from '../quantity/limb';
 import { tidy } from '../quantity/rounding';
 import { RULES } from '../rules/catalogue';
 import { liveTimeline } from '../session/live-timeline';
+import { setStretches } from '../session/set-stretches';
 import type { Side } from '../strength/side';
 import type { PastSession } from './last-review';
 
@@ -30,7 +28,7 @@ const { leastPerWeek: LEAST, mostPerWeek: MOST } = RULES['PRO-3'].figures;
 
 /**
  * What each muscle of each limb was given in the sessions and heavy work of some days, the most-worked first. What lies
- * between the first set of an exercise and that of the next belongs to it (rule RUN-5).
+ * between a set and the next belongs to its exercise (rule RUN-5).
  */
 export function tissueAccount(
   past: readonly PastSession[],
@@ -58,21 +56,21 @@ export function tissueAccount(
   };
   for (const { plan, state, fact } of past) {
     const timeline = liveTimeline(plan, state, state.finishedAtMs ?? fact.startedAtMs);
-    plan.exercises.forEach(({ exerciseId, limbs, mode }, place) => {
-      const part = partOf(timeline, place);
-      if (!part) return;
-      const dose = doseOf(part);
-      const muscles = musclesWorked(exerciseId, library);
-      for (const line of limbs.flatMap(({ limb }) => muscles.map((muscle) => lineOf(muscle, limb)))) {
-        const given = dose.limbs.find(({ limb }) => limb === line.limb);
+    for (const stretch of setStretches(timeline)) {
+      const exercise = plan.exercises[stretch.set.exerciseIndex];
+      if (!exercise) continue;
+      const muscles = musclesWorked(exercise.exerciseId, library);
+      const worked = exercise.limbs.flatMap(({ limb }) => muscles.map((muscle) => lineOf(muscle, limb)));
+      for (const line of worked) {
+        const given = stretch.limbs.find(({ limb }) => limb === line.limb);
         line.occludedMs += given?.totalOcclusionMs ?? 0;
         const time = given?.relativePressureTimePercentLopMin ?? null;
         if (time !== null) line.percentLopMin = tidy((line.percentLopMin ?? 0) + time);
-        if (mode === 'passive') continue;
-        line.sets += part.sets.filter(({ exerciseIndex }) => exerciseIndex === place).length;
+        if (exercise.mode === 'passive') continue;
+        line.sets += 1;
         line.daysSeen.add(dayAt(fact.startedAtMs, zoneOffsetMs));
       }
-    });
+    }
   }
   for (const { exerciseId, side, sets, atMs } of heavyWork) {
     const exercise = library[exerciseId];
@@ -87,17 +85,6 @@ export function tissueAccount(
   return [...lines.values()]
     .map(({ daysSeen, ...line }) => ({ ...line, days: daysSeen.size }))
     .sort((a, b) => b.sets + b.heavySets - (a.sets + a.heavySets) || a.muscle.localeCompare(b.muscle));
-}
-
-/** The stretch of a timeline that belongs to an exercise; undefined where no set of it was begun. */
-function partOf(timeline: Timeline, place: number): Timeline | undefined {
-  const own = timeline.sets.filter(({ exerciseIndex }) => exerciseIndex === place);
-  const [first] = own;
-  if (!first) return undefined;
-  const isFirst = timeline.sets.every(({ fromMs }) => fromMs >= first.fromMs);
-  const next = timeline.sets.filter((set) => set.exerciseIndex !== place && set.fromMs > first.fromMs);
-  const toMs = Math.min(timeline.endMs, ...next.map(({ fromMs }) => fromMs));
-  return clip(timeline, isFirst ? 0 : first.fromMs, toMs);
 }
 
 const limbsOf = (side: Side): Limb[] => LIMBS.filter((limb) => side === 'both' || limbSide(limb) === side);

@@ -1,6 +1,7 @@
 import { occlusionClockMs, occlusionLimitMs } from '../plan/occlusion-clock';
 import type { Plan } from '../plan/plan';
 import { planLimitMs } from '../plan/plan-limit';
+import { isInSuperset } from '../plan/set-order';
 import { repsByPace } from '../protocol/pace';
 import type { Limb } from '../quantity/limb';
 import { RULES } from '../rules/catalogue';
@@ -50,8 +51,9 @@ export function limbClocks(plan: Plan, state: SessionState, nowMs: number): Limb
 function limitInHandMs(plan: Plan, state: SessionState, limb: Limb, clockMs: number): number {
   const hardMs = occlusionLimitMs({ limb });
   if (clockMs >= hardMs) return hardMs;
-  const exercise = plan.exercises[inHand(plan, state)?.exerciseIndex ?? 0];
-  const shares = exercise?.sets.at(-1)?.release === false;
+  const index = inHand(plan, state)?.exerciseIndex ?? 0;
+  const exercise = plan.exercises[index];
+  const shares = exercise?.sets.at(-1)?.release === false || isInSuperset(plan, index);
   return planLimitMs(plan, limb, exercise ? (shares ? [exercise, exercise] : [exercise]) : []);
 }
 

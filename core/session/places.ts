@@ -1,23 +1,18 @@
 import type { Plan } from '../plan/plan';
+import { type SetPlace, setOrder } from '../plan/set-order';
 import { findSet, type SessionState, type SetRecord } from './state';
 
-/** A set of a plan, by its exercise and its place in it. */
-export type SetPlace = { exerciseIndex: number; setIndex: number };
+export type { SetPlace };
 
-/** The first set of the plan that has not been started, or `null` when all have. */
-export function nextPlace(plan: Plan, state: SessionState): SetPlace | null {
-  for (const [exerciseIndex, exercise] of plan.exercises.entries()) {
-    for (const setIndex of exercise.sets.keys()) {
-      if (!findSet(state, { exerciseIndex, setIndex })) return { exerciseIndex, setIndex };
-    }
-  }
-  return null;
-}
+/** The first set, in the order of the plan, that has not been started, or `null` when all have. */
+export const nextPlace = (plan: Plan, state: SessionState): SetPlace | null =>
+  setOrder(plan).find((place) => !findSet(state, place)) ?? null;
 
 /** Whether no set of the plan comes after this one. */
-export const isLastSet = (plan: Plan, { exerciseIndex, setIndex }: SetPlace): boolean =>
-  exerciseIndex === plan.exercises.length - 1 &&
-  setIndex === (plan.exercises[exerciseIndex]?.sets.length ?? 0) - 1;
+export function isLastSet(plan: Plan, { exerciseIndex, setIndex }: SetPlace): boolean {
+  const last = setOrder(plan).at(-1);
+  return last?.exerciseIndex === exerciseIndex && last.setIndex === setIndex;
+}
 
 /** The set that was started last. */
 export const lastSet = (state: SessionState): SetRecord | undefined => state.sets.at(-1);

@@ -87,6 +87,23 @@ describe('a session of several exercises and priming (PRO-1, PRS-6)', () => {
     ]);
   });
 
+  it('goes from one exercise to the other and back in a superset, the cuff still up', () => {
+    const stays = press.sets.map((set) => ({ ...set, release: false, restMs: 15_000 }));
+    const two = compose({ ...press, sets: stays }, { ...press, alternates: true });
+    const log = [...begun, ...ended(two, 0, 0, 20)];
+    expect(stepAt(two, 150, log)).toMatchObject({
+      do: 'start-set',
+      place: { exerciseIndex: 1, setIndex: 0 },
+    });
+    log.push(...ended(two, 1, 0, 155));
+    expect(stepAt(two, 280, log)).toMatchObject({
+      do: 'start-set',
+      place: { exerciseIndex: 0, setIndex: 1 },
+    });
+    log.push(...ended(two, 0, 1, 290), ...ended(two, 1, 1, 385));
+    expect(stepAt(two, 470, log)).toMatchObject({ do: 'release', why: 'sets-done' });
+  });
+
   it('gives the next exercise its whole rest: only within one does the cuff come up before it is over', () => {
     const released = testExercise({ protocolId: 'release-75' });
     const two = compose(released, released);

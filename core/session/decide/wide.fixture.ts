@@ -8,8 +8,8 @@ import type { Limb } from '../../quantity/limb';
 import type { EventBody, SessionEvent } from '../events';
 import type { Intent } from './intent';
 
-// Plans as wide as they come: several exercises, one and two limbs, two positions, two gauges, a strap, priming, a shared
-// inflation, passive work, work by the clock, sets to failure.
+// Plans as wide as they come: several exercises, some in turn, one and two limbs, two positions, two gauges, a strap, priming,
+// a shared inflation, passive work, work by the clock, sets to failure.
 
 const lop = (value: number) => ({ value, unit: 'mmHg' as const, working: [], rules: [] });
 const strap: TightnessFact = {
@@ -103,7 +103,12 @@ const strapped: fc.Arbitrary<ExerciseChoice> = fc.constant(
 
 /** Any plan at all; whether it might be signed is another matter, for the limits of a session hold on every one. */
 export const anyPlan: fc.Arbitrary<Plan> = fc
-  .array(fc.oneof(moving, weighed, passive, strapped), { minLength: 1, maxLength: 4 })
+  .array(
+    fc
+      .tuple(fc.oneof(moving, weighed, passive, strapped), fc.boolean())
+      .map(([choice, alternates]): ExerciseChoice => (alternates ? { ...choice, alternates: true } : choice)),
+    { minLength: 1, maxLength: 4 },
+  )
   .map(
     (exercises) =>
       composeSession({ goal: 'size', schoolId: 'research-consensus', exercises }, wideBasis).plan,

@@ -19,6 +19,7 @@ import { GripVertical, X } from 'lucide-react';
 import { useState } from 'react';
 import type { SessionChoice } from '#core/plan/choices';
 import type { PlannedExercise } from '#core/plan/plan';
+import { alternate, keepSupersets } from '#core/plan/superset';
 import { limbKind } from '#core/quantity/limb';
 import { ExercisePicker } from '../../parts/ExercisePicker';
 import { setsWords } from '../../parts/PlanSummary';
@@ -39,7 +40,8 @@ export function ExerciseList({ composer, session }: { composer: ComposerState; s
   const drop = ({ active, over }: DragEndEvent) => {
     if (!over || active.id === over.id) return;
     const to = ids.indexOf(String(over.id));
-    change({ ...session, exercises: arrayMove(exercises, ids.indexOf(String(active.id)), to) });
+    const moved = arrayMove(exercises, ids.indexOf(String(active.id)), to);
+    change(keepSupersets(exercises, { ...session, exercises: moved }));
     setSelected(to);
   };
   const kind = wish.limbs[0] && limbKind(wish.limbs[0]);
@@ -105,6 +107,7 @@ function Row({
   ).length;
   const last = choice.sets.length - 1;
   const shares = choice.sets[last]?.release === false;
+  const alternates = session.exercises[place + 1]?.alternates === true;
   const planned = composed?.plan.exercises[place];
   return (
     <li
@@ -141,13 +144,31 @@ function Row({
           type="button"
           aria-label={`Leave out ${name}, ${sideWords(choice)}`}
           disabled={session.exercises.length === 1}
-          onClick={() => change({ ...session, exercises: session.exercises.filter((_, i) => i !== place) })}
+          onClick={() =>
+            change(
+              keepSupersets(session.exercises, {
+                ...session,
+                exercises: session.exercises.filter((_, i) => i !== place),
+              }),
+            )
+          }
           className="flex w-9 items-center justify-center text-quiet disabled:opacity-30"
         >
           <X size={18} />
         </button>
       </div>
-      {mayShare(choice, session.exercises[place + 1]) && (
+      {session.exercises[place + 1] && (
+        <label className="flex min-h-9 items-center gap-2 pl-8 text-[14px]">
+          <input
+            type="checkbox"
+            className="size-4 accent-plum"
+            checked={alternates}
+            onChange={(event) => change(alternate(session, place + 1, event.target.checked))}
+          />
+          alternates with the next, set by set
+        </label>
+      )}
+      {!alternates && mayShare(choice, session.exercises[place + 1]) && (
         <label className="flex min-h-9 items-center gap-2 pl-8 text-[14px]">
           <input
             type="checkbox"
