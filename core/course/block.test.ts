@@ -155,6 +155,12 @@ describe('placing a block (PRO-3, PRO-4)', () => {
     expect(week.map(({ coursePlanId }) => coursePlanId).sort()).toEqual(['arms', 'arms', 'lower']);
   });
 
+  it('keeps nothing of the block that it follows', () => {
+    const before = on([-5, 'lower'], [-2, 'lower'], [3, 'lower']);
+    const anew = placeBlock(wishOf([line('lower')]), PLANS, { fromDay: MONDAY, before });
+    expect(anew).toEqual(placeBlock(wishOf([line('lower')]), PLANS));
+  });
+
   it('says whose days do not fit, and why', () => {
     const { unmet } = placeBlock(
       wishOf([line('lower', { available: [1, 4] }), line('press', { available: [1, 4] })]),

@@ -20,7 +20,9 @@ export function placeBlock(
   plans: readonly BlockPlan[],
   running: Running = { fromDay: dayOf(wish.startsOn), before: [] },
 ): BlockPlacement {
-  const before = running.before.filter(({ day }) => day < running.fromDay);
+  // A block that begins anew later keeps nothing of the one it follows.
+  const startDay = dayOf(wish.startsOn);
+  const before = running.before.filter(({ day }) => day >= startDay && day < running.fromDay);
   const sessions: OnDay[] = [...before];
   const unmet: Unmet[] = [];
   for (const line of wish.lines) {

@@ -109,11 +109,23 @@ export function rehearse({ sessions, plans, basis, seen, runs, seed }: Rehearsal
   return { sessions: rehearsed, stall: rehearsed.find(({ short }) => short > 0.5) ?? null, runs };
 }
 
+/**
+ * A session as somebody might do it, by the forecast's model: for a simulated practice.
+ * @param trainees how each limb takes it; usual where nothing is said
+ */
+export const simulatedSession = (
+  plan: Plan,
+  basis: Pick<Basis, 'library'>,
+  trainees: ReadonlyMap<Limb, Trainee>,
+  random: Random,
+  startedAtMs: number,
+): EnteredSession => runOnce(preparedFrom(plan, basis), trainees, random, startedAtMs);
+
 /** What of a plan is the same in every run. */
 type Prepared = { id: number; timeline: Timeline; bouts: Bout[]; run: RunBouts; minutes: number };
 
 let lastId = 0;
-function preparedFrom(plan: Plan, { library }: Basis): Prepared {
+function preparedFrom(plan: Plan, { library }: Pick<Basis, 'library'>): Prepared {
   const timeline = compile(plan);
   const bouts = boutsOf(plan, timeline, library);
   lastId += 1;

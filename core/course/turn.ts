@@ -51,9 +51,12 @@ function turnOfWeekdays(weekdays: readonly number[], isDoneToday: boolean, today
 
 /**
  * When it is the turn of a plan that a block schedules.
+ * @param next its next session in the block; null where none of it is to come while the block runs
  * @example turnInBlock({ day: dayOf('2026-05-07'), makesUp: false }, dayOf('2026-05-04')) //=> { inDays: 3, why: 'In the block on Thu.' }
  */
-export function turnInBlock({ day, makesUp }: { day: Day; makesUp: boolean }, today: Day): Turn {
+export function turnInBlock(next: { day: Day; makesUp: boolean } | null, today: Day): Turn {
+  if (!next) return { inDays: null, why: 'No more of it in the block.' };
+  const { day, makesUp } = next;
   const inDays = day - today;
   const on = inDays < 7 ? WEEKDAY_LABELS[weekdayOf(day)] : isoOf(day);
   const when = inDays === 0 ? 'today' : `on ${on}`;

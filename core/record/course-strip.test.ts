@@ -1,8 +1,17 @@
 import { describe, expect, it } from 'vitest';
 import { isoOf } from '../course/days';
+import { testOcclusion, testPlan, testStrength } from '../plan/plan.fixture';
 import { courseStrip } from './course-strip';
 import type { BlockFact, ClientFacts } from './facts';
-import { daysAgo, NOW_MS, strangerFacts, testFacts, testSessionFact } from './record.fixture';
+import {
+  daysAgo,
+  NOW_MS,
+  strangerFacts,
+  testCoursePlan,
+  testFacts,
+  testPrescription,
+  testSessionFact,
+} from './record.fixture';
 
 const today = Math.floor(NOW_MS / 86_400_000);
 /** Begun a week ago, two sessions a week: three and seven days ago missed or done, three and seven ahead. */
@@ -92,4 +101,111 @@ describe('the course of a person as one picture', () => {
     const { bars, ceiling, tests } = courseStrip(strangerFacts, NOW_MS);
     expect([bars, ceiling, tests]).toEqual([[], [], []]);
   });
+
+  it('shows two plans, each with its own share and minutes, in order of days, within what it shows', () => {
+    const arms = {
+      ...testPlan().plan,
+      exercises: testPlan().plan.exercises.map((exercise) => ({
+        ...exercise,
+        sets: exercise.sets.slice(0, 2),
+      })),
+    };
+    const two: BlockFact = {
+      ...block,
+      wish: {
+        ...block.wish,
+        startsOn: isoOf(today - 200),
+        weeks: 12,
+        lines: [...block.wish.lines, { ...at(block.wish.lines), coursePlanId: 'arms' }],
+      },
+      sessions: [
+        { day: isoOf(today - 190), coursePlanId: 'lower' },
+        { day: isoOf(today - 1), coursePlanId: 'gone' },
+      ],
+    };
+    const long = { ...two, wish: { ...two.wish, startsOn: isoOf(today - 10), weeks: 30 } };
+    long.sessions = [
+      { day: isoOf(today + 4), coursePlanId: 'arms' },
+      { day: isoOf(today + 2), coursePlanId: 'lower' },
+      { day: isoOf(today + 112), coursePlanId: 'lower' },
+      { day: isoOf(today + 113), coursePlanId: 'lower' },
+    ];
+    const facts: Partial<ClientFacts> = {
+      coursePlans: [testCoursePlan(), testCoursePlan({ id: 'arms', name: 'Arms' })],
+      prescriptions: [
+        testPrescription(),
+        testPrescription({ id: 'rx-arms', coursePlanId: 'arms', plan: arms }),
+      ],
+      sessions: [testSessionFact(56), testSessionFact(57), testSessionFact(3, { coursePlanId: 'ended' })],
+    };
+    const old = strip({ ...facts, blocks: [two] });
+    // Begun long ago: two eight weeks back are shown, and the block is over.
+    expect([today - old.fromDay, old.toDay - today]).toEqual([112, 27]);
+    expect(old.bars.map(({ day, name }) => [day - today, name])).toEqual([
+      [-57, 'Lower day'],
+      [-56, 'Lower day'],
+      [-3, 'A plan that has ended'],
+    ]);
+    const { bars, toDay, fromDay } = strip({ ...facts, blocks: [long] });
+    expect([today - fromDay, toDay - today]).toEqual([56, 112]);
+    expect(bars.map(({ day, name }) => [day - today, name])).toEqual([
+      [-56, 'Lower day'],
+      [-3, 'A plan that has ended'],
+      [2, 'Lower day'],
+      [4, 'Arms'],
+      [112, 'Lower day'],
+    ]);
+    const [lower, upper] = [bars[2], bars[3]];
+    // Two sets of four, with one rest instead of three: 20 s, 60 s, 30 s, 30 s against 260 s.
+    expect([lower?.minutes, upper?.minutes].map((minutes) => Math.round(60 * (minutes ?? 0)))).toEqual([
+      260, 140,
+    ]);
+  });
+
+  it('takes the larger share of two limbs, and none where no LOP is meant', () => {
+    const given = [
+      { limb: 'left-thigh' as const, occludedMs: 120_000, percentLop: 42 },
+      { limb: 'right-thigh' as const, occludedMs: 180_000, percentLop: 57 },
+    ];
+    const { bars } = strip({ blocks: [], sessions: [testSessionFact(4, { given })] });
+    expect(bars).toMatchObject([{ percentLop: 57, minutes: 3 }]);
+  });
+
+  it('has the ceiling of the plan that is ramped, from the week that runs', () => {
+    const { ceiling } = strip({ sessions: [testSessionFact(7)] });
+    expect(ceiling.map(({ fromDay, percentLop }) => [fromDay - today, percentLop])).toEqual([
+      [0, 45],
+      [7, 50],
+      [14, 55],
+    ]);
+    // On the last day of a week it still stands.
+    const late = { ...block, wish: { ...block.wish, startsOn: isoOf(today - 6) } };
+    expect(strip({ blocks: [late], sessions: [testSessionFact(6)] }).ceiling[0]?.fromDay).toBe(today - 6);
+  });
+
+  it('shows heavy days and tests of the first and the last day, once each, and none beyond', () => {
+    const heavyOn = (days: number) => ({
+      id: `${days}`,
+      atMs: daysAgo(days),
+      exerciseId: 'leg-press',
+      side: 'both' as const,
+      sets: 3,
+      reps: 5,
+      loadKg: 100,
+      effort: null,
+    });
+    const { heavyDays, tests } = strip({
+      sessions: [testSessionFact(7)],
+      heavyWork: [heavyOn(21), heavyOn(21.2), heavyOn(22), heavyOn(-27), heavyOn(-28)],
+      occlusions: [testOcclusion({ atMs: daysAgo(21) }), testOcclusion({ atMs: daysAgo(22) })],
+      strengthTests: [testStrength({ atMs: daysAgo(1) })],
+    });
+    expect(heavyDays.map((day) => day - today)).toEqual([-21, 27]);
+    expect(tests.map(({ day, words }) => [day - today, words])).toEqual([
+      [-21, 'Left thigh: 174 mmHg'],
+      [-1, '1RM 40 kg'],
+    ]);
+  });
 });
+
+const at = <T>(list: readonly T[]): T => list[0] ?? expect.unreachable();

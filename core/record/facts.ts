@@ -7,8 +7,10 @@ import type { FitFact, TightnessFact } from '../cuff/fact';
 import type { WeightKit } from '../load/weight-kit';
 import type { OcclusionFact } from '../occlusion-pressure/fact';
 import type { LimbShelfLife, ShelfLife } from '../occlusion-pressure/shelf-life';
+import type { MeasureId } from '../outcomes/measures';
 import type { Plan } from '../plan/plan';
 import { EXERCISES, type ExerciseId, type Library } from '../protocol/exercises';
+import type { Limb } from '../quantity/limb';
 import { type DisplayUnits, MS_PER_DAY } from '../quantity/units';
 import type { SessionSummary } from '../review/summary';
 import type { RuleId } from '../rules/catalogue';
@@ -52,6 +54,9 @@ export type SessionFact = {
   finishedAtMs: number | null;
 } & SessionSummary;
 
+/** One measure, limb and setting that is followed, and when it was last taken. */
+export type FollowedFact = { measureId: MeasureId; limb: Limb | null; setting: string; atMs: number };
+
 /** A block of training as it was kept; the newest counts. */
 export type BlockFact = Block & { id: string; atMs: number };
 
@@ -77,6 +82,8 @@ export type ClientFacts = {
   stricter: Stricter;
   /** Exercises the practice has added or changed. */
   ownExercises: Library;
+  /** Measures that are followed, each with when it was last taken (rule OUT-4). */
+  followed: FollowedFact[];
   screenings: Screening[];
   clearances: Clearance[];
   holds: Hold[];

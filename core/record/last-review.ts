@@ -1,3 +1,4 @@
+import { dayOf } from '../course/days';
 import type { Bout } from '../forecast/bouts';
 import { doneBouts } from '../forecast/done-bouts';
 import type { WeightKit } from '../load/weight-kit';
@@ -85,9 +86,10 @@ export function lastReview(
 
 const weekStartMs = (nowMs: number): number => nowMs - 7 * MS_PER_DAY;
 
-function blockStartMs({ blocks }: ClientFacts, nowMs: number): number {
+/** From the first moment of the block's first day by the practice's clock. */
+function blockStartMs({ blocks, zoneOffsetMs }: ClientFacts, nowMs: number): number {
   const block = newest(blocks);
-  return block ? Date.parse(block.wish.startsOn) : weekStartMs(nowMs);
+  return block ? dayOf(block.wish.startsOn) * MS_PER_DAY - zoneOffsetMs : weekStartMs(nowMs);
 }
 
 /** What the newest session of a plan suggests for the next; nothing once a version was signed after it. */

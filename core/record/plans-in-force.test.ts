@@ -6,6 +6,7 @@ import { nextPlan, plansInForce, whyNotInForce } from './plans-in-force';
 import {
   daysAgo,
   NOW_MS,
+  testBlock,
   testCoursePlan,
   testFacts,
   testKitInUse,
@@ -56,6 +57,20 @@ describe('plans in force (START-2)', () => {
     expect(done?.turn).toEqual({ inDays: 1, why: 'Done for today.' });
     // Due today by its weekday, and longer ago than the other.
     expect(names(several({}, 0))).toEqual(['Arms', 'Passive', 'Lower day']);
+  });
+
+  it('are not their occasion’s while a block runs that schedules them, also after their last session of it', () => {
+    const block = (from: number, ...ahead: number[]) => testBlock(-from, { weeks: 4 }, ahead);
+    const turn = (...args: Parameters<typeof block>) =>
+      plansInForce(several({ blocks: [block(...args)] }), NOW_MS).find(
+        ({ coursePlan }) => coursePlan.id === 'lower',
+      )?.turn.why;
+    expect(turn(-20, 3)).toBe('In the block on Mon.');
+    expect(turn(-20, -6)).toBe('No more of it in the block.');
+    // From the day after the block, and until it begins, its occasion says.
+    expect(turn(-28, -6)).toBe('Last done 5 days ago.');
+    expect(turn(-27, -6)).toBe('No more of it in the block.');
+    expect(turn(1)).toBe('Last done 5 days ago.');
   });
 
   it('do not count while paused, once ended or past their day, or without a version', () => {

@@ -1,8 +1,8 @@
 import type { CoursePlan } from '../course/course-plan';
-import { dayAt } from '../course/days';
+import { dayAt, dayOf } from '../course/days';
 import { nextInBlock } from '../course/follow-block';
 import { compareTurns, type Turn, turnInBlock, turnOf } from '../course/turn';
-import { blockAsItStands } from './block-in-force';
+import { type BlockStanding, blockAsItStands } from './block-in-force';
 import type { ClientFacts, PrescriptionFact } from './facts';
 import { versionInForce } from './version-in-force';
 
@@ -33,9 +33,10 @@ export function plansInForce(facts: PlanFacts, nowMs: number): PlanInForce[] {
       const done = facts.sessions.filter(({ coursePlanId }) => coursePlanId === coursePlan.id);
       const doneDays = done.map(({ startedAtMs }) => day(startedAtMs));
       const next = standing && nextInBlock(standing.entries, coursePlan.id);
-      const turn = next
-        ? turnInBlock(next, day(nowMs))
-        : turnOf(coursePlan.occasion, doneDays, heavyDays, day(nowMs));
+      const turn =
+        next || (standing && isScheduled(standing, coursePlan.id))
+          ? turnInBlock(next, day(nowMs))
+          : turnOf(coursePlan.occasion, doneDays, heavyDays, day(nowMs));
       return [{ coursePlan, prescription, turn, lastMs: Math.max(...done.map((fact) => fact.startedAtMs)) }];
     })
     .sort(
@@ -47,6 +48,12 @@ export function plansInForce(facts: PlanFacts, nowMs: number): PlanInForce[] {
     )
     .map(({ lastMs: _, ...plan }) => plan);
 }
+
+/** Whether the block that runs today says when a plan is run. */
+const isScheduled = ({ block: { wish }, today }: BlockStanding, coursePlanId: string): boolean =>
+  today >= dayOf(wish.startsOn) &&
+  today < dayOf(wish.startsOn) + 7 * wish.weeks &&
+  wish.lines.some((line) => line.coursePlanId === coursePlanId);
 
 const compare = (a: number, b: number): number => (a === b ? 0 : a - b);
 

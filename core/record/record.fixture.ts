@@ -1,8 +1,9 @@
 import type { CoursePlan } from '../course/course-plan';
+import { isoOf } from '../course/days';
 import { testCuff, testKit, testOcclusion, testPlan, testStrength } from '../plan/plan.fixture';
 import type { SessionSummary } from '../review/summary';
 import type { Screening } from '../screening/screening';
-import type { ClientFacts, KitInUse, PrescriptionFact, SessionFact } from './facts';
+import type { BlockFact, ClientFacts, KitInUse, PrescriptionFact, SessionFact } from './facts';
 
 // A person for tests who is ready to run, as of NOW_MS.
 
@@ -33,6 +34,7 @@ export const strangerFacts: ClientFacts = {
   zoneOffsetMs: 0,
   stricter: [],
   ownExercises: {},
+  followed: [],
   screenings: [],
   clearances: [],
   holds: [],
@@ -91,6 +93,38 @@ export const testPrescription = (changes: Partial<PrescriptionFact> = {}): Presc
   plan: testPlan().plan,
   ...changes,
 });
+
+/** A block of the lower days that began so many days ago, on any weekday; its sessions by days from today. */
+export const testBlock = (
+  startsDaysAgo: number,
+  changes: Partial<BlockFact['wish']> = {},
+  sessionsAhead: readonly number[] = [],
+): BlockFact => ({
+  id: 'block',
+  atMs: daysAgo(40),
+  wish: {
+    startsOn: dayAhead(-startsDaysAgo),
+    weeks: 8,
+    lines: [
+      {
+        coursePlanId: 'lower',
+        perWeek: 2,
+        timesADay: 1,
+        available: [0, 1, 2, 3, 4, 5, 6],
+        besideHeavy: 'either',
+      },
+    ],
+    heavy: [],
+    deload: null,
+    loadRisePoints: 0,
+    daysOff: [],
+    atTime: '17:30',
+    ...changes,
+  },
+  sessions: sessionsAhead.map((days) => ({ day: dayAhead(days), coursePlanId: 'lower' })),
+});
+
+const dayAhead = (days: number): string => isoOf(Math.floor(NOW_MS / DAY_MS) + days);
 
 export const testFacts = (changes: Partial<ClientFacts> = {}): ClientFacts => {
   const facts = { ...TRAINED, ...changes };

@@ -1,7 +1,14 @@
 import { describe, expect, it } from 'vitest';
 import type { ClientFacts } from './facts';
 import { plansInForce } from './plans-in-force';
-import { daysAgo, NOW_MS, strangerFacts, testFacts, testSessionFact } from './record.fixture';
+import {
+  daysAgo,
+  NOW_MS,
+  strangerFacts,
+  testFacts,
+  testPrescription,
+  testSessionFact,
+} from './record.fixture';
 import { weekOff as weekOffOf } from './week-off';
 
 const weekOff = (facts: ClientFacts, nowMs: number) => weekOffOf(facts, plansInForce(facts, nowMs), nowMs);
@@ -44,5 +51,38 @@ describe('a week that is off (PRO-3)', () => {
     const others = [1, 9].map((ago) => testSessionFact(ago, { coursePlanId: 'another' }));
     expect(off([], { sessions: others })).toBeNull();
     expect(weekOff(strangerFacts, NOW_MS)).toBeNull();
+  });
+
+  it('begins with the seventh day and ends with the fourteenth, to the moment', () => {
+    const at = (...days: number[]) => off(days) !== null;
+    // Trained for a week to the day, and then just short of it.
+    expect([at(7), at(6.999)]).toEqual([true, false]);
+    expect([at(14), at(14.001)]).toEqual([true, false]);
+    // A session a week ago to the moment still counts in the week.
+    expect(off([1, 7])).toBeNull();
+    expect(off([1, 7.001])).toContain('once');
+  });
+
+  it('gives a plan that is new its week, unless it was run before', () => {
+    const prescriptions = (days: number) => [testPrescription({ atMs: daysAgo(days) })];
+    const others = [1, 9].map((ago) => testSessionFact(ago, { coursePlanId: 'another' }));
+    const with9 = [testSessionFact(1), testSessionFact(9, { coursePlanId: 'another' })];
+    expect(off([], { sessions: with9, prescriptions: prescriptions(6.9) })).toBeNull();
+    expect(off([], { sessions: with9, prescriptions: prescriptions(7) })).toContain('once');
+    expect(off([], { sessions: others, prescriptions: prescriptions(7) })).toContain('once');
+    expect(off([1, 7.5], { prescriptions: prescriptions(1) })).toContain('once');
+  });
+
+  it('takes heavy work of an exercise nobody knows any more as leg work, and passive work in a mixed session as none', () => {
+    expect(off([1, 9], { heavyWork: [{ ...heavy(3), exerciseId: 'gone' }] })).toContain('once');
+    const mixed = testSessionFact(3, {
+      worked: [
+        { exerciseId: 'knee-extension', limbs: ['left-thigh'], mode: 'passive' },
+        { exerciseId: 'elbow-flexion', limbs: ['left-arm'], mode: 'resistance' },
+      ],
+    });
+    expect(off([], { sessions: [testSessionFact(1), mixed, testSessionFact(9)] })).toContain(
+      'Quadriceps: once',
+    );
   });
 });

@@ -1,0 +1,115 @@
+import { describe, expect, it } from 'vitest';
+import { isoOf } from '../course/days';
+import { testOcclusion, testPlan, testStrength } from '../plan/plan.fixture';
+import { blockAsItStands, blockContext, blockPlansOf, sessionsByDay, setsShareNow } from './block-in-force';
+import type { ClientFacts } from './facts';
+import {
+  daysAgo,
+  NOW_MS,
+  testBlock,
+  testCoursePlan,
+  testFacts,
+  testPrescription,
+  testSessionFact,
+} from './record.fixture';
+
+const today = Math.floor(NOW_MS / 86_400_000);
+
+const block = (startsDaysAgo: number, changes: Parameters<typeof testBlock>[1] = {}, atDaysAgo = 40) => ({
+  ...testBlock(startsDaysAgo, { deload: { everyWeeks: 3, setsPercent: 50 }, ...changes }, [-1, 2]),
+  id: `block ${atDaysAgo}`,
+  atMs: daysAgo(atDaysAgo),
+});
+
+describe('plans and sessions a block goes by', () => {
+  it('are those with a version, and what was finished with a set, on its day by the practice’s clock', () => {
+    const facts = testFacts({
+      coursePlans: [testCoursePlan(), testCoursePlan({ id: 'unsigned', name: 'Unsigned' })],
+      sessions: [
+        testSessionFact(1),
+        testSessionFact(2, { finishedAtMs: null }),
+        testSessionFact(3, { worked: [] }),
+      ],
+    });
+    expect(blockPlansOf(facts)).toMatchObject([{ id: 'lower', name: 'Lower day', kinds: ['leg'] }]);
+    expect(sessionsByDay(facts)).toEqual([{ day: today - 1, coursePlanId: 'lower' }]);
+    // 08:00 UTC is the next day where the clock is 17 hours ahead.
+    expect(sessionsByDay({ ...facts, zoneOffsetMs: 17 * 3_600_000 })).toEqual([
+      { day: today, coursePlanId: 'lower' },
+    ]);
+  });
+});
+
+describe('the block that counts', () => {
+  it('is the newest, as it stands today', () => {
+    expect(blockAsItStands(testFacts(), NOW_MS)).toBeNull();
+    const facts = testFacts({
+      blocks: [block(10, {}, 20), block(30, {}, 40)],
+      sessions: [testSessionFact(1)],
+    });
+    const standing = blockAsItStands(facts, NOW_MS);
+    expect(standing).toMatchObject({ today, block: { id: 'block 20' }, plans: [{ id: 'lower' }] });
+    expect(standing?.entries.map(({ state }) => state)).toEqual(['done', 'to-come']);
+  });
+
+  it('gives a share of the sets in its deload weeks, and only to what it schedules', () => {
+    const share = (startsDaysAgo: number, plan = 'lower', changes = {}) =>
+      setsShareNow({ blocks: [block(startsDaysAgo, changes)], zoneOffsetMs: 0 }, plan, NOW_MS);
+    expect(setsShareNow({ blocks: [], zoneOffsetMs: 0 }, 'lower', NOW_MS)).toBe(1);
+    // Every third week: days 14 to 20, 35 to 41.
+    expect([13, 14, 20, 21, 34, 35].map((days) => share(days))).toEqual([1, 0.5, 0.5, 1, 1, 0.5]);
+    expect(share(14, 'arms')).toBe(1);
+    expect(share(14, 'lower', { deload: null })).toBe(1);
+    // Over: its sixth week would be a deload, and it has five.
+    expect(share(36, 'lower', { weeks: 5 })).toBe(1);
+  });
+});
+
+describe('what the weeks of a block know of the person', () => {
+  const context = (changes: Partial<ClientFacts> = {}, startsDaysAgo = 10) =>
+    blockContext(testFacts(changes), isoOf(today - startsDaysAgo), NOW_MS);
+
+  it('is the week that runs, the level of the ramp, and the cap', () => {
+    expect(context()).toMatchObject({ nowWeek: 1, capPercentLop: null });
+    expect(context({}, 14).nowWeek).toBe(2);
+    expect(context({}, -3).nowWeek).toBe(0);
+    expect(context().levels.get('lower')).toBe(60);
+    expect(context({ sessions: [] }).levels.get('lower')).toBe(40);
+  });
+
+  it('is when the pressure and the test are due again, the first of each', () => {
+    // Measured 12 days ago for four weeks; tested 10 days ago for six.
+    expect(context().dues).toEqual([
+      { coursePlanId: 'lower', what: 'measure', firstDay: today - 12 + 28, everyDays: 28 },
+      { coursePlanId: 'lower', what: 'test', firstDay: today - 10 + 42, everyDays: 42 },
+    ]);
+    expect(context({ shelfLife: '7-days' }).dues[0]).toMatchObject({
+      firstDay: today - 12 + 7,
+      everyDays: 7,
+    });
+    expect(context({ shelfLife: 'every-session' }).dues.map(({ what }) => what)).toEqual(['test']);
+    expect(context({ occlusions: [], strengthTests: [] }).dues).toEqual([]);
+    const own = {
+      occlusions: [testOcclusion({ atMs: daysAgo(3) })],
+      strengthTests: [testStrength({ atMs: daysAgo(4) })],
+    };
+    expect(context(own).dues.map(({ firstDay }) => firstDay - today)).toEqual([25, 38]);
+  });
+
+  it('is of every plan that is signed', () => {
+    const two = {
+      coursePlans: [testCoursePlan(), testCoursePlan({ id: 'arms', name: 'Arms' })],
+      prescriptions: [
+        testPrescription(),
+        testPrescription({ id: 'rx-2', coursePlanId: 'arms', plan: testPlan().plan }),
+      ],
+    };
+    expect(context(two).dues.map(({ coursePlanId, what }) => `${coursePlanId} ${what}`)).toEqual([
+      'lower measure',
+      'lower test',
+      'arms measure',
+      'arms test',
+    ]);
+    expect([...context(two).levels.keys()]).toEqual(['lower', 'arms']);
+  });
+});
