@@ -32,7 +32,7 @@ export type ClientSummary = {
   story: string;
   chain: Link[];
   next: NextPlan | null;
-  /** A muscle whose week is off, in words (rule PRO-3). */
+  /** A muscle whose week is off, else what is due to be measured, in words (rules PRO-3, OUT-4). */
   off: string | null;
 };
 

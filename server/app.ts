@@ -21,6 +21,7 @@ import { deviceRoutes } from './routes/devices';
 import { feedRoutes } from './routes/feed';
 import { historyRoutes } from './routes/history';
 import { occlusionPressureRoutes } from './routes/occlusion-pressures';
+import { outcomeRoutes } from './routes/outcomes';
 import { practiceRoutes } from './routes/practice';
 import { practiceAttemptRoutes } from './routes/practice-attempts';
 import { prescriptionRoutes } from './routes/prescriptions';
@@ -35,6 +36,9 @@ export type AppOptions = {
   moveClock?: MoveClock;
   /** How far ahead of the server's clock an event may be (rule RUN-9). */
   aheadMs?: number;
+  /** What is told to devices, and lines of the roster as they were worked out; shared with whoever else changes the database. */
+  feed?: Feed;
+  lines?: Lines;
   /** Folder of the built interface; left out where another server shows it. */
   webRoot?: string;
 };
@@ -51,6 +55,7 @@ const apiRoutes = (now: () => number, aheadMs: number, moveClock: MoveClock | un
     .route('/clients', blockRoutes)
     .route('/clients', coursePlanRoutes)
     .route('/clients', historyRoutes)
+    .route('/clients', outcomeRoutes)
     .route('/sessions', sessionRoutes(aheadMs))
     .route('/feed', feedRoutes)
     .route('/practice-attempts', practiceAttemptRoutes)
@@ -69,6 +74,8 @@ export function createApp({
   webRoot,
   moveClock,
   aheadMs = USUAL_AHEAD_MS,
+  feed = new Feed(),
+  lines = new Lines(),
 }: AppOptions): Hono<Env> {
   const app = new Hono<Env>();
   app.use(
@@ -85,8 +92,6 @@ export function createApp({
   );
   app.use('/api/*', compressLong);
   app.use('/api/*', limitBody);
-  const feed = new Feed();
-  const lines = new Lines();
   app.use('/api/*', async (c, next) => {
     c.set('em', orm.em.fork());
     c.set('nowMs', now());

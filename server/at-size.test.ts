@@ -108,6 +108,12 @@ const MAY_BE_SCANNED = [
   'SCAN session USING INDEX session_open',
   'SCAN client USING INDEX client_name',
   'SCAN client USING COVERING INDEX',
+  // Counts by kind, not by session; and as few as have gone wrong.
+  'SCAN inflation_count',
+  'SCAN adverse_event USING COVERING INDEX',
+  // The rows of one measure, found by its index before.
+  'SCAN (subquery',
+  'SCAN earliest',
   // Asks the full-text index, which has no other word for it.
   'SCAN client_search VIRTUAL TABLE INDEX',
 ];
@@ -132,6 +138,13 @@ const HOT = (clientId: string, sessionId: string) =>
       statements: 2,
       rows: 201,
     },
+    // The whole log, and all that was measured: as long as the person's own, in a few statements.
+    { path: `/clients/${clientId}/log`, statements: 3, rows: 61 },
+    { path: `/clients/${clientId}/outcomes`, statements: 6, rows: 61 },
+    // Grows with who trains, a few statements each, and not with their years.
+    { path: '/practice/week', statements: 300, rows: 2_600 },
+    { path: '/practice/surveillance', statements: 3, rows: 401 },
+    { path: '/practice/responders?measureId=girth-mid-thigh', statements: 3, rows: 121 },
     { path: '/sessions/open', statements: 2, rows: 1 },
     { path: `/sessions/${sessionId}`, statements: 7, rows: 81 },
     { path: '/practice', statements: 7, rows: 61 },

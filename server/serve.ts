@@ -3,15 +3,20 @@ import type { MikroORM } from '@mikro-orm/libsql';
 import getPort from 'get-port';
 import { pino } from 'pino';
 import { createApp } from './app';
+import { Feed } from './live/feed';
+import { Lines } from './live/lines';
 import { practiceClock } from './practice-clock';
 
 const USUAL_PORT = 4310;
+
+/** Tells every device that the practice is another one now: whoever changes the database beside the routes calls it. */
+export type TellChanged = () => void;
 
 /**
  * Serves a database by what the environment says (README), and says where; ends with the process’s signals.
  * @param isDemo lets its clock be moved on, so that one can live through weeks
  */
-export async function serveDatabase(orm: MikroORM, { isDemo = false } = {}): Promise<void> {
+export async function serveDatabase(orm: MikroORM, { isDemo = false } = {}): Promise<TellChanged> {
   const log = pino(
     { level: process.env.NERVATO_LOG_LEVEL ?? 'info' },
     pino.destination({ dest: 2, sync: true }),
@@ -19,8 +24,11 @@ export async function serveDatabase(orm: MikroORM, { isDemo = false } = {}): Pro
   const clock = await practiceClock(orm);
   const webRoot = process.env.NERVATO_WEB_ROOT;
   const aheadMs = process.env.NERVATO_CLOCK_AHEAD_MS;
+  const [feed, lines] = [new Feed(), new Lines()];
   const app = createApp({
     orm,
+    feed,
+    lines,
     now: clock.now,
     ...(isDemo ? { moveClock: clock.moveOn } : {}),
     log,
@@ -43,4 +51,8 @@ export async function serveDatabase(orm: MikroORM, { isDemo = false } = {}): Pro
       setTimeout(() => process.exit(0), 2_000).unref();
     });
   }
+  return () => {
+    lines.clear();
+    feed.publish({ said: 'practice' });
+  };
 }

@@ -42,6 +42,18 @@ const ExercisesView = lazy(() =>
   import('./views/exercises/ExercisesView').then(({ ExercisesView }) => ({ default: ExercisesView })),
 );
 const KitView = lazy(() => import('./views/kit/KitView').then(({ KitView }) => ({ default: KitView })));
+const SafetyView = lazy(() =>
+  import('./views/safety/SafetyView').then(({ SafetyView }) => ({ default: SafetyView })),
+);
+const ReportView = lazy(() =>
+  import('./views/report/ReportView').then(({ ReportView }) => ({ default: ReportView })),
+);
+const WeekView = lazy(() =>
+  import('./views/safety/WeekView').then(({ WeekView }) => ({ default: WeekView })),
+);
+const RespondersView = lazy(() =>
+  import('./views/safety/RespondersView').then(({ RespondersView }) => ({ default: RespondersView })),
+);
 const PractiseView = lazy(() =>
   import('./views/practise/PractiseView').then(({ PractiseView }) => ({ default: PractiseView })),
 );
@@ -71,6 +83,7 @@ createRoot(root).render(
         <Suspense>
           <Routes>
             <Route path="people/:clientId/sheet/:reader" element={<SheetView />} />
+            <Route path="people/:clientId/report" element={<ReportView />} />
             <Route element={<Frame />}>
               <Route index element={<Today />} />
               <Route path="people/new" element={<AddPerson />} />
@@ -79,6 +92,9 @@ createRoot(root).render(
               <Route path="exercises" element={<ExercisesView />} />
               <Route path="kit" element={<KitView />} />
               <Route path="practise" element={<PractiseView />} />
+              <Route path="week" element={<WeekView />} />
+              <Route path="safety" element={<SafetyView />} />
+              <Route path="responders" element={<RespondersView />} />
               <Route path="sessions/:sessionId" element={<SessionSheet />} />
               <Route path="*" element={<NotFound />} />
             </Route>

@@ -1,4 +1,5 @@
 import { occlusionPressureRules } from './occlusion-pressure-rules';
+import { outcomeRules } from './outcome-rules';
 import { loadRules, pressureRules } from './pressure-and-load-rules';
 import { protocolRules } from './protocol-rules';
 import { reviewRules, runRules } from './run-and-review-rules';
@@ -18,6 +19,7 @@ export const RULES = {
   ...protocolRules,
   ...runRules,
   ...reviewRules,
+  ...outcomeRules,
 } as const;
 
 export type RuleId = keyof typeof RULES;

@@ -1,10 +1,14 @@
 import type { EntityManager } from '@mikro-orm/libsql';
 import type { ClientRecord, ClientSummary, PeoplePage } from '#contract/client';
+import type { WeekView } from '#contract/outcomes';
 import { PAGE_OF_PEOPLE } from '#contract/pages';
 import type { Limb } from '#core/quantity/limb';
+import { MS_PER_DAY } from '#core/quantity/units';
 import { chainOf } from '#core/record/chain';
 import { cuffInForce } from '#core/record/in-force';
+import { loadByHour, type PersonsWeek, personsWeek } from '#core/record/needs';
 import { plansInForce } from '#core/record/plans-in-force';
+import { testsDueLine } from '#core/record/tests-due';
 import { weekOff } from '#core/record/week-off';
 import type { Lines } from '../live/lines';
 import { notFound, refusedField } from '../problem';
@@ -65,17 +69,58 @@ export async function readPeople(
     };
   });
   const unknown = rows.filter(({ id }) => !lines.get(id, nowMs));
-  for (let done = 0; done < unknown.length; done += READ_AT_ONCE) {
-    // Whoever else waits is answered in between: a session on the floor comes before a list.
-    if (done > 0) await new Promise(setImmediate);
-    await withStatements(em, (prepare) => {
-      const some = unknown.slice(done, done + READ_AT_ONCE);
-      for (const record of recordsOf(prepare, readPracticeFacts(prepare, nowMs), some, nowMs, null)) {
-        lines.put(lineOf(record), nowMs);
-      }
-    });
-  }
+  await aFewAtATime(em, unknown, (prepare, some) => {
+    for (const record of recordsOf(prepare, readPracticeFacts(prepare, nowMs), some, nowMs, null)) {
+      lines.put(lineOf(record), nowMs);
+    }
+  });
   return { total, people: rows.flatMap(({ id }) => lines.get(id, nowMs) ?? []) };
+}
+
+/** Reads people a few at a time; whoever else waits is answered in between: a session on the floor comes before a list. */
+async function aFewAtATime(
+  em: EntityManager,
+  rows: readonly ClientRow[],
+  read: (prepare: Prepare, some: readonly ClientRow[]) => void,
+): Promise<void> {
+  for (let done = 0; done < rows.length; done += READ_AT_ONCE) {
+    if (done > 0) await new Promise(setImmediate);
+    await withStatements(em, (prepare) => read(prepare, rows.slice(done, done + READ_AT_ONCE)));
+  }
+}
+
+/** Nobody who has stopped coming is looked at: far longer than anybody is away. */
+const TRAINING_MS = 60 * MS_PER_DAY;
+
+/**
+ * What everybody who trains asks of the week, who asks most urgently first, and the sessions their blocks have in it.
+ */
+export async function readWeek(em: EntityManager, nowMs: number): Promise<WeekView> {
+  const rows = await withStatements(em, (prepare) =>
+    rowsOf(
+      prepare(
+        `select ${CLIENT} from session join client on client.id = session.client_id
+         where session.superseded = 0 and session.opened_at_ms > ? order by client.name, client.id`,
+      ).all(nowMs - TRAINING_MS),
+    ),
+  );
+  const weeks: { clientId: string; name: string; week: PersonsWeek }[] = [];
+  await aFewAtATime(em, rows, (prepare, some) => {
+    const facts = readFacts(prepare, readPracticeFacts(prepare, nowMs), some, nowMs, null);
+    for (const [place, { id, name }] of some.entries()) {
+      const own = facts[place];
+      if (own) weeks.push({ clientId: id, name, week: personsWeek(own, nowMs) });
+    }
+  });
+  const asking = weeks.filter(({ week }) => week.needs.length > 0);
+  const soonest = ({ week }: (typeof weeks)[number]) => week.needs[0]?.inDays ?? 0;
+  return {
+    training: rows.length,
+    people: asking
+      .sort((a, b) => soonest(a) - soonest(b))
+      .map(({ clientId, name, week: { needs, adherence } }) => ({ clientId, name, needs, adherence })),
+    load: loadByHour(weeks.flatMap(({ week }) => week.coming)),
+  };
 }
 
 /** The line of the roster of a person. */
@@ -112,7 +157,17 @@ function recordsOf(
       ? { name: plans[0].coursePlan.name, turn: plans[0].turn, plans: plans.length }
       : null;
     return [
-      { id, name, story, facts: own, chain, next, off: weekOff(own, plans, nowMs), judgedAtMs: nowMs, asOf },
+      {
+        id,
+        name,
+        story,
+        facts: own,
+        chain,
+        next,
+        off: weekOff(own, plans, nowMs) ?? testsDueLine(own, nowMs),
+        judgedAtMs: nowMs,
+        asOf,
+      },
     ];
   });
 }

@@ -7,6 +7,7 @@ import { OneTruth } from './migrations/003-one-truth';
 import { LimbShelfLives } from './migrations/004-limb-shelf-lives';
 import { ShapedReads } from './migrations/005-shaped-reads';
 import { SeveralPlans } from './migrations/006-several-plans';
+import { Outcomes } from './migrations/007-outcomes';
 import { inTransaction, setUpConnection, withStatements } from './sqlite';
 
 const MIGRATIONS = [
@@ -16,6 +17,7 @@ const MIGRATIONS = [
   { name: '004-limb-shelf-lives', class: LimbShelfLives },
   { name: '005-shaped-reads', class: ShapedReads },
   { name: '006-several-plans', class: SeveralPlans },
+  { name: '007-outcomes', class: Outcomes },
 ];
 
 /**

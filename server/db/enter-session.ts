@@ -1,9 +1,11 @@
 import { v5 as uuidFrom } from 'uuid';
+import { cutSets } from '#core/plan/cut-sets';
+import type { Plan } from '#core/plan/plan';
 import { readPlan } from '#core/plan/versions/read-plan';
 import { SESSIONS_COUNT_MS } from '#core/record/facts';
 import { type EnteredSession, enteredEvents } from '#core/session/entered';
 import type { SessionEvent } from '#core/session/events';
-import { notFound, refusedField } from '../problem';
+import { refusedField } from '../problem';
 import { writeAudit } from './audit';
 import { AS_SIGNED, NOTHING_DONE, readHead } from './session-log';
 import type { Prepare } from './sqlite';
@@ -12,28 +14,32 @@ import { takeEvents } from './take-events';
 /** Who writes an entered session's events: no device ran it. */
 const PAPER = 'entered-later';
 
+/** @property setsShare the share of the sets that was asked for then */
+type Entry = { id: string; coursePlanId: string; entered: EnteredSession; setsShare: number };
+
 type Version = { id: string; clientId: string; plan: string };
 
 /**
  * Keeps a session that was done on paper or elsewhere: opened when it began, with the version of its plan that was in force
  * then, and its events taken as any others. To be called in a transaction.
  * @returns whose it is
- * @throws Problem 404 for a plan that is not there, 422 for a time at which it cannot have been
+ * @throws Problem 422 for a time at which it cannot have been
  */
 export function enterSession(
   prepare: Prepare,
-  { id, coursePlanId, entered }: { id: string; coursePlanId: string; entered: EnteredSession },
+  { id, coursePlanId, entered, setsShare }: Entry,
   by: { nowMs: number; aheadMs: number; practitionerId: string },
 ): string {
   const already = readHead(prepare, id);
   if (already) return already.clientId;
-  if (!prepare('select 1 from course_plan where id = ?').get(coursePlanId)) throw notFound('This plan');
   const version = prepare(
     `select id, client_id as "clientId", plan from prescription
      where course_plan_id = ? and at_ms <= ? order by at_ms desc limit 1`,
   ).get(coursePlanId, entered.startedAtMs) as Version | undefined;
   if (!version) throw cannotBe('The plan was not signed yet then.', 'Choose a day after it was signed.');
-  const events = eventsOf(id, version, entered, by.nowMs);
+  const signed = readPlan(JSON.parse(version.plan));
+  const plan = planOfDay(signed, entered, setsShare);
+  const events = eventsOf(id, plan, entered, by.nowMs);
   if (!events.some(({ type }) => type === 'set-started')) {
     throw refusedField(
       'Which sets?',
@@ -54,20 +60,36 @@ export function enterSession(
   if (overlaps) throw cannotBe('Another session of this person was running then.', 'Choose another time.');
   prepare(
     `insert into session (id, client_id, prescription_id, opened_at_ms, plan, summary) values (?, ?, ?, ?, ?, ?)`,
-  ).run(id, version.clientId, version.id, entered.startedAtMs, AS_SIGNED, JSON.stringify(NOTHING_DONE));
+  ).run(
+    id,
+    version.clientId,
+    version.id,
+    entered.startedAtMs,
+    plan === signed ? AS_SIGNED : JSON.stringify(plan),
+    JSON.stringify(NOTHING_DONE),
+  );
   takeEvents(prepare, id, events, by);
   const note = { action: 'session-entered-later', subject: version.clientId, detail: { id, ...entered } };
   writeAudit(prepare, note, { practitionerId: by.practitionerId, atMs: by.nowMs });
   return version.clientId;
 }
 
+/** In a deload week a share of the sets was asked for, unless more of them were done (rule PRO-4). */
+function planOfDay(signed: Plan, { sets }: EnteredSession, setsShare: number): Plan {
+  if (setsShare === 1) return signed;
+  const cut = cutSets(signed, setsShare);
+  const isCut = ({ exerciseIndex, setIndex }: EnteredSession['sets'][number]) =>
+    cut.exercises[exerciseIndex]?.sets[setIndex] !== undefined;
+  return sets.every(isCut) ? cut : signed;
+}
+
 const eventsOf = (
   sessionId: string,
-  { plan }: Version,
+  plan: Plan,
   entered: EnteredSession,
   enteredAtMs: number,
 ): SessionEvent[] =>
-  enteredEvents(readPlan(JSON.parse(plan)), entered, enteredAtMs).map(
+  enteredEvents(plan, entered, enteredAtMs).map(
     ({ afterMs, body }, seq) =>
       ({
         ...body,

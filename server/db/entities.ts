@@ -9,6 +9,9 @@ import type { Finding } from '#core/findings/finding';
 import type { PulseMethod, PulseSite } from '#core/occlusion-pressure/methods';
 import type { LimbShelfLife, ShelfLife } from '#core/occlusion-pressure/shelf-life';
 import type { ReadingSchool, Trial } from '#core/occlusion-pressure/trial';
+import type { MeasureId } from '#core/outcomes/measures';
+import type { Report } from '#core/outcomes/report';
+import type { SessionLine } from '#core/outcomes/session-line';
 import type { Exercise, LadderRung } from '#core/protocol/exercise';
 import type { ExerciseId } from '#core/protocol/exercises';
 import type { SchoolId } from '#core/protocol/schools';
@@ -316,6 +319,8 @@ export const SessionEntity = defineEntity({
     plan: p.json().$type<unknown>(),
     /** What later sessions ask of it, made anew whenever its log grows in what they ask; the log is the truth. */
     summary: p.json().$type<SessionSummary>(),
+    /** It in one line of the person's log once it is finished, made anew with its summary; read as text only. */
+    logLine: p.json().$type<SessionLine>().nullable().lazy(),
     superseded: superseded(),
   },
 });
@@ -367,6 +372,56 @@ export const HeavyWorkEntity = defineEntity({
     loadKg: number(),
     effort: p.integer().nullable(),
     practitionerId: p.string(),
+  },
+});
+
+/** A measure as it was taken on one occasion (rule OUT-1); one that does not count says why. */
+export const OutcomeEntity = defineEntity({
+  name: 'Outcome',
+  tableName: 'outcome',
+  properties: {
+    id: id(),
+    clientId: clientId(),
+    measureId: p.string().$type<MeasureId>(),
+    limb: p.string().$type<Limb>().nullable(),
+    setting: p.string(),
+    atMs: atMs(),
+    repeats: p.json().$type<number[]>(),
+    value: number(),
+    note: p.string(),
+    practitionerId: p.string(),
+    withdrawn: p.string().nullable(),
+  },
+});
+
+/** A report as it was issued to a client or a referrer; never changed. */
+export const ReportEntity = defineEntity({
+  name: 'Report',
+  tableName: 'report',
+  properties: {
+    id: id(),
+    clientId: clientId(),
+    atMs: atMs(),
+    content: p.json().$type<Report>(),
+    practitionerId: p.string(),
+  },
+});
+
+/** Something that went wrong, and what became of it; never deleted (rule OUT-7). */
+export const AdverseEventEntity = defineEntity({
+  name: 'AdverseEvent',
+  tableName: 'adverse_event',
+  properties: {
+    id: id(),
+    clientId: clientId(),
+    sessionId: p.string().nullable(),
+    atMs: atMs(),
+    what: p.string(),
+    done: p.string(),
+    outcome: p.string(),
+    told: p.string(),
+    practitionerId: p.string(),
+    writtenAtMs: atMs(),
   },
 });
 
@@ -427,6 +482,9 @@ export const ENTITIES = [
   SessionEventEntity,
   RungCheckEntity,
   HeavyWorkEntity,
+  OutcomeEntity,
+  AdverseEventEntity,
+  ReportEntity,
   HoldEntity,
   AuditEntity,
 ];

@@ -6,20 +6,21 @@ import { fillSummaries } from './session-log';
 import type { Prepare } from './sqlite';
 import { wornIn } from './take-events';
 
-const FILLED = 1;
+const FILLED = 2;
 
 type ScreeningRow = { id: string; clientId: string; atMs: number; yes: string; bloodPressures: string };
 type EventRow = { sessionId: string; clientId: string; event: string; receivedAtMs: number };
 
 /**
- * What a file kept by an older release does not have yet, made once from what it has: summaries of its sessions, and its
- * holds. A file says in its version that this was done, so that a start looks through nothing.
+ * What a file kept by an older release does not have yet, made once from what it has: summaries and lines of its
+ * sessions, and its holds. A file says in its version that this was done, so that a start looks through nothing.
  */
 export function fillOld(prepare: Prepare): void {
   const mark = prepare('pragma user_version').get() as { user_version: number };
   if (mark.user_version >= FILLED) return;
   fillSummaries(prepare);
-  fillHolds(prepare);
+  // Holds were filled by the release before; what was lifted since stays lifted.
+  if (mark.user_version < 1) fillHolds(prepare);
   prepare(`pragma user_version = ${FILLED}`).run();
 }
 

@@ -11,6 +11,7 @@ import { MS_PER_DAY } from '#core/quantity/units';
 import {
   type BlockFact,
   type ClientFacts,
+  type FollowedFact,
   type PrescriptionFact,
   SESSIONS_COUNT_MS,
   type SessionFact,
@@ -206,6 +207,17 @@ const HEAVY_WORK: Kind<HeavyWork> = {
   of: ({ client_id: _, ...row }) => row as HeavyWork,
 };
 
+const FOLLOWED: Kind<FollowedFact> = {
+  parts: [
+    {
+      sql: 'select client_id, measure_id as "measureId", limb, max(setting) as setting, max(at_ms) as "atMs" from outcome',
+      and: 'withdrawn is null and at_ms >= ? group by client_id, measure_id, limb, lower(setting)',
+      times: (nowMs) => [nowMs - SESSIONS_COUNT_MS],
+    },
+  ],
+  of: ({ client_id: _, ...row }) => row as FollowedFact,
+};
+
 const SESSION = `select client_id, id, prescription_id as "prescriptionId",
   (select course_plan_id from prescription where prescription.id = prescription_id) as "coursePlanId",
   opened_at_ms as "startedAtMs",
@@ -305,6 +317,7 @@ export function readFacts(
     prescriptions: read(PRESCRIPTIONS),
     rungChecks: read(RUNG_CHECKS),
     heavyWork: read(HEAVY_WORK),
+    followed: read(FOLLOWED),
     blocks: read(BLOCKS),
     sessions: read(SESSIONS),
   };
@@ -336,6 +349,7 @@ export function readFacts(
       prescriptions,
       rungChecks: of.rungChecks(id),
       heavyWork: of.heavyWork(id),
+      followed: of.followed(id),
       blocks: of.blocks(id).filter((block) => block !== null),
       sessions: of.sessions(id),
       sessionsFinished: countFinished(prepare, id),

@@ -1,3 +1,4 @@
+import { sessionLine } from '#core/outcomes/session-line';
 import type { Plan } from '#core/plan/plan';
 import { readPlan } from '#core/plan/versions/read-plan';
 import type { SessionFact } from '#core/record/facts';
@@ -8,6 +9,7 @@ import type { SessionEvent } from '#core/session/events';
 import { fold } from '#core/session/fold';
 import { type Log, mergeLogs } from '#core/session/log';
 import { joined, type Prepare } from './sqlite';
+import { recount } from './surveillance';
 
 /** A session without its plan and log, which few ask for. */
 export type SessionHead = {
@@ -123,15 +125,23 @@ export const changesSummary = (
 ): boolean =>
   events.length > 0 && (finishedAtMs !== null || events.some(({ type }) => MATTERS.includes(type)));
 
-/** Makes the summary of a session anew from its log. */
+/** Makes the summary of a session anew from its log, and its line in the person's log once it is finished. */
 export function summarise(prepare: Prepare, session: SessionHead): void {
   const { plan, state, painBefore } = readDone(prepare, session);
   const summary = summaryOf(plan, state, painBefore);
-  prepare('update session set summary = ? where id = ?').run(JSON.stringify(summary), session.id);
+  const line = state.finishedAtMs === null ? null : sessionLine(plan, state);
+  if (line) recount(prepare, session, line);
+  prepare('update session set summary = ?, log_line = ? where id = ?').run(
+    JSON.stringify(summary),
+    line && JSON.stringify(line),
+    session.id,
+  );
 }
 
-/** Summaries of sessions that were kept before there were any. */
+/** Summaries and lines of sessions that were kept before there were any. */
 export function fillSummaries(prepare: Prepare): void {
-  const old = prepare(`select ${HEAD} from session where summary = '{}'`).all() as SessionHead[];
+  const old = prepare(
+    `select ${HEAD} from session where summary = '{}' or (finished_at_ms is not null and log_line is null)`,
+  ).all() as SessionHead[];
   for (const session of old) summarise(prepare, session);
 }

@@ -5,7 +5,7 @@ import type { SessionView } from '#contract/session';
 import { fold } from '#core/session/fold';
 import { mergeLogs } from '#core/session/log';
 import { DAY_MS, startApi } from '../api.fixture';
-import { planOf, ready, trainToday } from '../forbidden.fixture';
+import { at, planOf, ready, trainToday } from '../forbidden.fixture';
 
 const sets = [30, 15, 15, 15].map((reps, setIndex) => ({ exerciseIndex: 0, setIndex, reps, effort: 6 }));
 
@@ -52,6 +52,53 @@ describe('a session that was done on paper or elsewhere', () => {
     await api.post('/sessions/entered', entry);
     const { chain } = await api.get<ClientRecord>(`/clients/${person.client.id}`);
     expect(chain.find(({ id }) => id === 'screen')?.state).toBe('held');
+  });
+
+  it('goes by the share of its sets in a deload week, unless more of them were done', async () => {
+    const api = await startApi();
+    const person = await ready(api);
+    const startsOn = new Date(api.clock.nowMs).toISOString().slice(0, 10);
+    await api.post(at(person, 'blocks'), {
+      wish: {
+        startsOn,
+        weeks: 4,
+        lines: [
+          {
+            coursePlanId: planOf(person),
+            perWeek: 2,
+            timesADay: 1,
+            available: [0, 1, 2, 3, 4, 5, 6],
+            besideHeavy: 'either',
+          },
+        ],
+        heavy: [],
+        deload: { everyWeeks: 3, setsPercent: 50 },
+        loadRisePoints: 0,
+        daysOff: [],
+        atTime: '17:30',
+      },
+      sessions: [{ day: startsOn, coursePlanId: planOf(person) }],
+    });
+    const enter = async (days: number, count: number) => {
+      const startedAtMs = api.clock.nowMs + days * DAY_MS;
+      const was = api.clock.nowMs;
+      api.clock.nowMs = startedAtMs + DAY_MS / 2;
+      const entry = {
+        id: newId(),
+        coursePlanId: planOf(person),
+        startedAtMs,
+        sets: sets.slice(0, count),
+        jointPain: 1,
+        signs: [],
+      };
+      const { plan } = await api.post<SessionView>('/sessions/entered', entry);
+      api.clock.nowMs = was;
+      return plan.exercises[0]?.sets.length;
+    };
+    expect(await enter(1, 2)).toBe(4);
+    // The third week is a deload: two of four sets were asked for.
+    expect(await enter(15, 2)).toBe(2);
+    expect(await enter(17, 4)).toBe(4);
   });
 
   it('is refused where it cannot have been', async () => {

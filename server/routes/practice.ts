@@ -1,5 +1,6 @@
 import type { EntityManager } from '@mikro-orm/libsql';
 import { type Context, Hono } from 'hono';
+import { type RespondersView, respondersOfSchema, type SurveillanceView } from '#contract/outcomes';
 import {
   CLINICIANS_KIT,
   type KitList,
@@ -15,6 +16,7 @@ import { readSessionChoice } from '#core/plan/versions/read-plan';
 import { EXERCISES } from '#core/protocol/exercises';
 import { asClinician, clinicianOnly } from '../access/practitioner';
 import type { Env } from '../context';
+import { readWeek } from '../db/client-facts';
 import {
   ExerciseEntity,
   KitEntity,
@@ -24,11 +26,33 @@ import {
 } from '../db/entities';
 import { findKit, readKit } from '../db/kit';
 import { readOwnExercises } from '../db/library';
+import { readFirstAndLast, readPairs } from '../db/outcomes';
+import { withStatements } from '../db/sqlite';
+import { countAdverseEvents, readTallies } from '../db/surveillance';
 import { withAudit } from '../db/with-audit';
-import { body } from '../validate';
+import { body, query } from '../validate';
 
 /** The practice, its people, settings and kit. Every answer to a write is the whole practice. */
 export const practiceRoutes = new Hono<Env>()
+  .get('/week', async (c) => c.json(await readWeek(c.var.em, c.var.nowMs)))
+
+  .get('/responders', query(respondersOfSchema), async (c) => {
+    const { measureId } = c.req.valid('query');
+    const view: RespondersView = await withStatements(c.var.em, (prepare) => ({
+      rows: readFirstAndLast(prepare, measureId),
+      pairs: readPairs(prepare, measureId),
+    }));
+    return c.json(view);
+  })
+
+  .get('/surveillance', async (c) => {
+    const view: SurveillanceView = await withStatements(c.var.em, (prepare) => ({
+      tallies: readTallies(prepare),
+      adverseEvents: countAdverseEvents(prepare),
+    }));
+    return c.json(view);
+  })
+
   .get('/', async (c) => c.json(await readPractice(c.var.em)))
 
   .post('/settings', clinicianOnly('change the settings'), body(practiceSettingsSchema), async (c) => {

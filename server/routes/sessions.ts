@@ -23,6 +23,7 @@ import type { Env } from '../context';
 import { writeAudit } from '../db/audit';
 import { readClient } from '../db/client-facts';
 import { enterSession } from '../db/enter-session';
+import { CoursePlanEntity } from '../db/entities';
 import { readKit } from '../db/kit';
 import { keepReviewedVersion } from '../db/reviewed-version';
 import {
@@ -90,10 +91,14 @@ export const sessionRoutes = (aheadMs: number) =>
     .post('/entered', body(newEnteredSessionSchema), async (c) => {
       const { id, coursePlanId, ...entered } = c.req.valid('json');
       const { em, nowMs, practitioner } = c.var;
+      const coursePlan = await em.findOne(CoursePlanEntity, { id: coursePlanId });
+      if (!coursePlan) throw notFound('This plan');
+      const { facts } = await readClient(em, coursePlan.clientId, nowMs);
+      const setsShare = setsShareNow(facts, coursePlanId, entered.startedAtMs);
       const clientId = await inTransaction(em, (prepare) =>
         enterSession(
           prepare,
-          { id, coursePlanId, entered },
+          { id, coursePlanId, entered, setsShare },
           { nowMs, aheadMs, practitionerId: practitioner.id },
         ),
       );

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
 import { URGENT_SIGNS } from '#core/record/holds';
 import type { Intent } from '#core/session/decide/intent';
 import { type FollowUp, urgentSignSchema } from '#core/session/events';
@@ -9,10 +10,26 @@ import { Scale } from './Scale';
 const BRUISING = { none: 'none', small: 'small', wide: 'wide' } as const;
 
 /** How the person was the day after; numbness or wide bruising holds the next session (rule RUN-6). */
-export function FollowUpForm({ known, act }: { known: FollowUp | null; act: (intent: Intent) => void }) {
+export function FollowUpForm({
+  known,
+  act,
+  isNext = false,
+}: {
+  known: FollowUp | null;
+  act: (intent: Intent) => void;
+  /** Whether it is the one thing to do now: then figures and Enter are its keys. */
+  isNext?: boolean;
+}) {
   const [answers, setAnswers] = useState<FollowUp>(
     known ?? { soreness: 0, bruising: 'none', pinpointBleeding: false, numbness: false },
   );
+  const note = () => act({ do: 'follow-up', ...answers });
+  useHotkeys(
+    '0,1,2,3,4,5,6,7,8,9',
+    (_, { keys }) => setAnswers((old) => ({ ...old, soreness: Number(keys?.[0]) })),
+    { enabled: isNext },
+  );
+  useHotkeys('enter', note, { enabled: isNext, preventDefault: true });
   const yesNo = (label: string, key: 'pinpointBleeding' | 'numbness' | 'skinAbrasion') => (
     <Choice
       label={label}
@@ -58,6 +75,7 @@ export function FollowUpForm({ known, act }: { known: FollowUp | null; act: (int
       </fieldset>
       <Scale
         label="Soreness"
+        {...(isNext ? { keys: '0–9' } : {})}
         value={answers.soreness}
         onChange={(soreness) => setAnswers({ ...answers, soreness })}
       />
@@ -71,7 +89,9 @@ export function FollowUpForm({ known, act }: { known: FollowUp | null; act: (int
         {yesNo('Pinpoint bleeding', 'pinpointBleeding')}
         {yesNo('Skin abrasion', 'skinAbrasion')}
         {yesNo('Numbness', 'numbness')}
-        <Button onClick={() => act({ do: 'follow-up', ...answers })}>{known ? 'Note again' : 'Note'}</Button>
+        <Button {...(isNext ? { kind: 'main' as const, keyHint: 'Enter' } : {})} onClick={note}>
+          {known ? 'Note again' : 'Note'}
+        </Button>
       </div>
     </section>
   );

@@ -26,6 +26,9 @@ export function PlanSummary({ plan }: { plan: Plan }) {
           {plan.exercises.length > 1 && (
             <p className="font-semibold">
               {place + 1}. {exercise.label}, {exercise.position}
+              {exercise.alternates && (
+                <span className="font-normal text-quiet">, alternating with the one before, set by set</span>
+              )}
             </p>
           )}
           <div className="flex flex-wrap items-start gap-x-10 gap-y-4">

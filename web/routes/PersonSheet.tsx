@@ -1,4 +1,4 @@
-import { type ComponentType, useMemo } from 'react';
+import { type ComponentType, lazy, Suspense, useMemo } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { useNavigate, useParams } from 'react-router';
 import type { ClientRecord } from '#contract/client';
@@ -19,6 +19,14 @@ import { RunBench } from '../views/run/RunBench';
 import { ScreenBench } from '../views/screen/ScreenBench';
 import { PrescribeBench } from './PrescribeBench';
 
+/** What stands beside the chain: whether it helped, and all that was done. */
+const BESIDE = {
+  outcomes: lazy(() =>
+    import('../views/outcomes/OutcomesBench').then(({ OutcomesBench }) => ({ default: OutcomesBench })),
+  ),
+  log: lazy(() => import('../views/log/LogBench').then(({ LogBench }) => ({ default: LogBench }))),
+};
+
 const BENCHES: Record<LinkId, ComponentType<{ client: ClientRecord }>> = {
   screen: ScreenBench,
   fit: FitBench,
@@ -27,7 +35,16 @@ const BENCHES: Record<LinkId, ComponentType<{ client: ClientRecord }>> = {
   prescribe: PrescribeBench,
   run: RunBench,
 };
-const GO_KEYS = { s: 'screen', f: 'fit', m: 'measure', l: 'load', p: 'prescribe', r: 'run' } as const;
+const GO_KEYS = {
+  s: 'screen',
+  f: 'fit',
+  m: 'measure',
+  l: 'load',
+  p: 'prescribe',
+  r: 'run',
+  c: 'outcomes',
+  h: 'log',
+} as const;
 
 /** One person: the chain, and beneath it the bench of the chosen link. */
 export function PersonSheet() {
@@ -35,7 +52,7 @@ export function PersonSheet() {
   const { data: client, error } = useClient(clientId);
   const navigate = useNavigate();
   const search = usePlanSearch();
-  useHotkeys('g>s,g>f,g>m,g>l,g>p,g>r', (_, { keys }) => {
+  useHotkeys('g>s,g>f,g>m,g>l,g>p,g>r,g>c,g>h', (_, { keys }) => {
     const letter = keys?.at(-1) as keyof typeof GO_KEYS | undefined;
     if (letter) navigate(`/people/${clientId}/${GO_KEYS[letter]}${search}`);
   });
@@ -59,8 +76,10 @@ function Sheet({ client: known, bench }: { client: ClientRecord; bench: string |
       ? known
       : { ...known, chain: chainOf(known.facts, practice, known.judgedAtMs, inHand.prescription) };
   const course = useMemo(() => courseStrip(known.facts, known.judgedAtMs), [known]);
-  const chosen = LINK_IDS.find((id) => id === bench) ?? nextLink(client);
-  const Bench = BENCHES[chosen];
+  const beside = bench === 'outcomes' || bench === 'log' ? bench : null;
+  const link = LINK_IDS.find((id) => id === bench) ?? nextLink(client);
+  const chosen = beside ?? link;
+  const Bench = beside ? BESIDE[beside] : BENCHES[link];
   return (
     <>
       <div className="grid items-end gap-x-10 gap-y-2 px-6 pt-4 lg:grid-cols-[minmax(14rem,22rem)_1fr]">
@@ -70,9 +89,11 @@ function Sheet({ client: known, bench }: { client: ClientRecord; bench: string |
         </div>
         {course.bars.length > 0 && <CourseStrip course={course} />}
       </div>
-      <Chain client={client} chosen={chosen} />
+      <Chain client={client} chosen={beside ? null : link} beside={beside} />
       <div className="p-6">
-        <Bench key={`${client.id} ${chosen}`} client={client} />
+        <Suspense>
+          <Bench key={`${client.id} ${chosen}`} client={client} />
+        </Suspense>
       </div>
     </>
   );

@@ -42,6 +42,7 @@ export function Frame() {
   useHotkeys('g>x', () => navigate('/exercises'));
   useHotkeys('g>k', () => navigate('/kit'));
   useHotkeys('g>e', () => navigate('/practise'));
+  useHotkeys('g>y', () => navigate('/week'));
   useHotkeys('g>d', toggleTheme);
   return (
     <div className="flex h-full flex-col">

@@ -1,4 +1,13 @@
-import { Dumbbell, Gauge, LayoutList, PanelLeftClose, PanelLeftOpen, UserPlus, Wrench } from 'lucide-react';
+import {
+  Dumbbell,
+  Gauge,
+  LayoutList,
+  PanelLeftClose,
+  PanelLeftOpen,
+  ShieldCheck,
+  UserPlus,
+  Wrench,
+} from 'lucide-react';
 import { useState } from 'react';
 import { NavLink } from 'react-router';
 import type { ClientSummary } from '#contract/client';
@@ -20,6 +29,7 @@ const PLACES = [
   { to: '/exercises', label: 'Exercises', Icon: Dumbbell },
   { to: '/kit', label: 'Kit and practice', Icon: Wrench },
   { to: '/practise', label: 'Practise measuring', Icon: Gauge },
+  { to: '/week', label: 'The practice', Icon: ShieldCheck },
 ];
 
 /** The people of the practice, six pips each. */

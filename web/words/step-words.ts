@@ -1,5 +1,6 @@
 import type { Plan } from '#core/plan/plan';
 import { pacedReps } from '#core/protocol/set-work';
+import { capital } from '#core/quantity/capital';
 import { LIMB_LABELS } from '#core/quantity/limb';
 import { type LimbInHand, restInHand } from '#core/session/in-hand';
 import type { NextStep } from '#core/session/next-step';
@@ -25,8 +26,6 @@ const WAIT_WORDS: Record<Extract<NextStep, { do: 'wait' }>['why'], (next: string
   'primed-down': () => 'Priming: 10 s of free flow',
   'free-flow': (next) => `A minute of free flow, then ${next}`,
 };
-
-const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
 
 /** "set 2", with the exercise where the plan has several. */
 const nameOf = (plan: Plan, { exerciseIndex, setIndex }: SetPlace): string =>

@@ -1,8 +1,11 @@
 import { lazy, Suspense, useState } from 'react';
 import type { ClientRecord } from '#contract/client';
+import { errorInUnit } from '#core/outcomes/error';
+import { MEASURES } from '#core/outcomes/measures';
 import { newest } from '#core/quantity/newest';
 import { ageWords } from '#core/record/age-words';
 import { exerciseLabel } from '#core/record/facts';
+import { RULES } from '#core/rules/catalogue';
 import type { StrengthFact } from '#core/strength/fact';
 import { strengthTestIsDue } from '#core/strength/shelf-life';
 import { useOneRepMaxesLike } from '../../data/history';
@@ -11,8 +14,8 @@ import { useUnits } from '../../parts/units';
 const HistoryChart = lazy(() =>
   import('../../parts/HistoryChart').then(({ HistoryChart }) => ({ default: HistoryChart })),
 );
-/** A change of the 1RM below this share says nothing (rule REV-9). */
-const ERROR_SHARE = 0.05;
+/** What a 1RM has to change by to be real, as a share of it (rule OUT-2). */
+const REAL_SHARE = RULES['OUT-2'].figures.z95 * Math.SQRT2 * errorInUnit(MEASURES['one-rep-max'].error, 1);
 
 /** The newest 1RM of each exercise and side, whether it still holds, and how it came along. */
 export function TestsOnRecord({ client }: { client: ClientRecord }) {
@@ -72,9 +75,9 @@ function TestHistory({ client, fact }: { client: ClientRecord; fact: StrengthFac
   return (
     <Suspense fallback={drawing}>
       <HistoryChart
-        caption={`${exerciseLabel(client.facts, fact.exerciseId)}, ${fact.side}: 1RM in ${mass.unit}, with ±5 % about the newest`}
+        caption={`${exerciseLabel(client.facts, fact.exerciseId)}, ${fact.side}: 1RM in ${mass.unit}, with ±${Math.round(100 * REAL_SHARE)} % about the newest: less is noise`}
         unit={mass.unit}
-        within={Number(mass.show(fact.oneRepMax.value)) * ERROR_SHARE}
+        within={Number(mass.show(fact.oneRepMax.value)) * REAL_SHARE}
         points={tests.map(({ atMs, value }) => ({ atMs, value: Number(mass.show(value)) }))}
       />
     </Suspense>

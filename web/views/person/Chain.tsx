@@ -1,14 +1,30 @@
 import { Link } from 'react-router';
 import type { ClientRecord } from '#contract/client';
 import { LINK_LABELS, type LinkId } from '#core/record/link';
+import { testsDueByBlock } from '#core/record/tests-due';
 import { Pip } from '../../parts/Pip';
 import { usePlanSearch } from '../../parts/use-plan-in-hand';
+
+const BESIDE = {
+  outcomes: { label: 'Outcomes', words: ': did it help' },
+  log: { label: 'Log', words: ': all that was done' },
+} as const;
 
 const startsWithDigit = (words: string): boolean => /^\d/.test(words);
 
 /** The six links left to right, each with its one number and, where it does not hold, why. */
-export function Chain({ client, chosen }: { client: ClientRecord; chosen: LinkId | null }) {
+export function Chain({
+  client,
+  chosen,
+  beside,
+}: {
+  client: ClientRecord;
+  chosen: LinkId | null;
+  /** What is open beside the chain; null where a link is. */
+  beside: 'outcomes' | 'log' | null;
+}) {
   const search = usePlanSearch();
+  const due = testsDueByBlock(client.facts, client.judgedAtMs).length;
   return (
     <nav aria-label="Chain" className="mt-3 px-6 print:hidden">
       <ol className="grid grid-cols-3 border-y border-ink/40 lg:grid-cols-6">
@@ -35,6 +51,21 @@ export function Chain({ client, chosen }: { client: ClientRecord; chosen: LinkId
           </li>
         ))}
       </ol>
+      <ul className="flex justify-end gap-x-6 text-[15px]">
+        {(['outcomes', 'log'] as const).map((id) => (
+          <li key={id}>
+            <Link
+              to={`/people/${client.id}/${id}${search}`}
+              aria-current={id === beside ? 'page' : undefined}
+              className="inline-flex min-h-9 items-center border-b-4 border-transparent underline-offset-4 hover:underline aria-[current=page]:border-plum"
+            >
+              {BESIDE[id].label}
+              {id === 'outcomes' && due > 0 && <span className="notched ml-2 text-ochre">{due} due</span>}
+              <span className="max-md:hidden">{BESIDE[id].words}</span>
+            </Link>
+          </li>
+        ))}
+      </ul>
     </nav>
   );
 }

@@ -1,3 +1,4 @@
+import { useSearchParams } from 'react-router';
 import { compile } from '#core/plan/compile';
 import { doseOf } from '#core/plan/dose';
 import { type PlannedExercise, plannedKg } from '#core/plan/plan';
@@ -8,6 +9,7 @@ import { correctedReps, type SetRecord } from '#core/session/state';
 import { useAct } from '../../act/act';
 import { serverNow } from '../../data/clock';
 import type { LiveSession } from '../../data/live-session';
+import { AdverseEvents } from '../../parts/AdverseEvents';
 import { FollowUpForm } from '../../parts/FollowUpForm';
 import { clock, dayAndTime, plain } from '../../parts/format';
 import { OcclusionStrip } from '../../parts/OcclusionStrip';
@@ -40,6 +42,8 @@ export function RecordView({ session }: { session: LiveSession }) {
   const { mass } = useUnits();
   const planned = compile(view.plan);
   const act = useAct(view);
+  // A set of the log points to its place on the strip.
+  const pointedAtMs = Number(useSearchParams()[0].get('at') ?? Number.NaN);
   const { exercises } = view.plan;
   const title = exercises.length > 1 ? `${exercises.length} exercises` : (exercises[0]?.label ?? '');
   return (
@@ -57,7 +61,12 @@ export function RecordView({ session }: { session: LiveSession }) {
             ` Entered later, ${dayAndTime(state.enteredAtMs)}: times and pressures are the plan’s.`}
         </p>
       </header>
-      <OcclusionStrip planned={planned} done={timeline} plan={view.plan} />
+      <OcclusionStrip
+        planned={planned}
+        done={timeline}
+        plan={view.plan}
+        {...(Number.isFinite(pointedAtMs) ? { nowMs: pointedAtMs } : {})}
+      />
       <NextTime session={session} act={act} />
       <DoseFigures dose={dose} sets={timeline.sets} plannedReps={doseOf(planned).reps} />
       <table className="w-full max-w-3xl border-t border-ink/40">
@@ -111,6 +120,11 @@ export function RecordView({ session }: { session: LiveSession }) {
       )}
       <Happenings session={session} />
       <FollowUpForm known={state.followUp} act={act} />
+      <AdverseEvents
+        clientId={view.clientId}
+        sessionId={view.id}
+        atMs={state.startedAtMs ?? view.openedAtMs}
+      />
       <p className="text-[14px] text-quiet">
         {dose.limbs.map(({ limb }) => LIMB_LABELS[limb]).join(', ')}. {session.log.length} events in the log
         of this session.

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { v4 as newId } from 'uuid';
 import type { NewEnteredSession } from '#contract/session';
+import { setsAtShare } from '#core/plan/cut-sets';
 import { exerciseWords } from '#core/plan/plan';
 import { pacedReps } from '#core/protocol/set-work';
 import type { PlanInForce } from '#core/record/plans-in-force';
@@ -16,7 +17,16 @@ import { Ticks } from '../../parts/Ticks';
 const SIGN_OPTIONS = signIdSchema.options.map((value) => ({ value, label: SIGNS[value].label }));
 
 /** A session of a plan that was done on paper or elsewhere: its day, its sets, how it was. */
-export function EnterSession({ clientId, inHand }: { clientId: string; inHand: PlanInForce }) {
+export function EnterSession({
+  clientId,
+  inHand,
+  setsShare,
+}: {
+  clientId: string;
+  inHand: PlanInForce;
+  /** Less than 1 in a deload week: the sets beyond it are left empty. */
+  setsShare: number;
+}) {
   const [open, setOpen] = useState(false);
   return (
     <section aria-label="A session done elsewhere">
@@ -25,6 +35,7 @@ export function EnterSession({ clientId, inHand }: { clientId: string; inHand: P
           key={inHand.prescription.id}
           clientId={clientId}
           inHand={inHand}
+          setsShare={setsShare}
           close={() => setOpen(false)}
         />
       ) : (
@@ -39,10 +50,12 @@ export function EnterSession({ clientId, inHand }: { clientId: string; inHand: P
 function EnterForm({
   clientId,
   inHand: { coursePlan, prescription },
+  setsShare,
   close,
 }: {
   clientId: string;
   inHand: PlanInForce;
+  setsShare: number;
   close: () => void;
 }) {
   const queries = useQueryClient();
@@ -57,7 +70,7 @@ function EnterForm({
       sets.map(({ work }, setIndex) => ({
         exerciseIndex,
         setIndex,
-        reps: String(pacedReps(work) ?? 0),
+        reps: setIndex < setsAtShare(sets.length, setsShare) ? String(pacedReps(work) ?? 0) : '',
         effort: '',
       })),
     ),

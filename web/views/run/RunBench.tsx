@@ -147,7 +147,7 @@ export function RunBench({ client }: { client: ClientRecord }) {
           </Button>
         )
       )}
-      {inHand && <EnterSession clientId={client.id} inHand={inHand} />}
+      {inHand && <EnterSession clientId={client.id} inHand={inHand} setsShare={setsShare} />}
       <PastSessions client={client} />
     </section>
   );
@@ -170,7 +170,7 @@ function DayAfter({ sessionId }: { sessionId: string }) {
 
 function AskDayAfter({ session: { view, state } }: { session: LiveSession }) {
   const act = useAct(view);
-  return <FollowUpForm known={state.followUp} act={act} />;
+  return <FollowUpForm known={state.followUp} act={act} isNext />;
 }
 
 function PastSessions({ client }: { client: ClientRecord }) {

@@ -1,14 +1,9 @@
 import { type ReactNode, useLayoutEffect, useRef, useState } from 'react';
+import { PAPERS, type Paper } from '../../parts/papers';
 
 const PX_PER_MM = 96 / 25.4;
 const MARGIN_MM = 12;
 const SLACK_PX = 8;
-
-export const PAPERS = {
-  A4: { widthMm: 210, heightMm: 297 },
-  Letter: { widthMm: 216, heightMm: 279 },
-} as const;
-export type Paper = keyof typeof PAPERS;
 
 /** A sheet that always fits one page of paper: a long one is set smaller, at the full width of the page. */
 export function OnePage({ paper, children }: { paper: Paper; children: ReactNode }) {

@@ -7,8 +7,9 @@ import { useClient, usePractice } from '../../data/queries';
 import { Button } from '../../parts/Button';
 import { Choice } from '../../parts/Choice';
 import { FieldError } from '../../parts/Field';
+import { PAPERS, type Paper } from '../../parts/papers';
 import { usePlanSearch } from '../../parts/use-plan-in-hand';
-import { OnePage, PAPERS, type Paper } from './OnePage';
+import { OnePage } from './OnePage';
 import { OperatorSheet } from './OperatorSheet';
 import { PersonalSheet } from './PersonalSheet';
 

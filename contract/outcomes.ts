@@ -1,0 +1,81 @@
+import { z } from 'zod';
+import type { LoggedSession } from '#core/outcomes/add-up';
+import type { MeasureId, Taken } from '#core/outcomes/measures';
+import { measureIdSchema, takenSchema } from '#core/outcomes/measures';
+import { type Report, reportSchema } from '#core/outcomes/report';
+import type { FirstAndLast } from '#core/outcomes/responders';
+import type { TestedOnce } from '#core/outcomes/series';
+import type { Tally } from '#core/outcomes/surveillance';
+import type { loadByHour, PersonsWeek } from '#core/record/needs';
+
+/** A measure to keep, with when it was taken (rule OUT-1). */
+export const newOutcomeSchema = takenSchema.extend({
+  id: z.uuid(),
+  atMs: z.number('Enter the day.').int().positive(),
+});
+export type NewOutcome = z.infer<typeof newOutcomeSchema>;
+
+/** Why a kept measure does not count; it stays on record. */
+export const withdrawalSchema = z.object({
+  reason: z.string().trim().min(1, 'Say why it does not count.').max(200, 'At most 200 letters.'),
+});
+
+/** A measure as it is on record; `withdrawn` says why it does not count, null where it does. */
+export type OutcomeOnRecord = Taken & {
+  id: string;
+  atMs: number;
+  value: number;
+  practitionerId: string;
+  withdrawn: string | null;
+};
+
+/** The first two figures of one occasion, of anybody: what the typical error of a measure is known by (rule OUT-2). */
+export type RepeatPairs = Partial<Record<MeasureId, [number, number][] | undefined>>;
+
+/** Something that went wrong, and what became of it (rule OUT-7). */
+export const newAdverseEventSchema = z.object({
+  id: z.uuid(),
+  /** The session it came of; null where it did not come of one. */
+  sessionId: z.uuid().nullable(),
+  atMs: z.number('Enter when it was.').int().positive(),
+  what: z.string().trim().min(1, 'Say what happened.').max(500, 'At most 500 letters.'),
+  done: z.string().trim().min(1, 'Say what was done.').max(500, 'At most 500 letters.'),
+  outcome: z.string().trim().max(500, 'At most 500 letters.'),
+  told: z.string().trim().min(1, 'Say who was told.').max(200, 'At most 200 letters.'),
+});
+export type NewAdverseEvent = z.infer<typeof newAdverseEventSchema>;
+export type AdverseEvent = NewAdverseEvent & { practitionerId: string; writtenAtMs: number };
+
+/** A report to issue, as it is to say for ever. */
+export const newReportSchema = z.object({ id: z.uuid(), content: reportSchema });
+export type NewReport = z.infer<typeof newReportSchema>;
+export type IssuedReport = { id: string; atMs: number; content: Report };
+
+/** What was measured of a person, and what it is judged by. */
+export type OutcomesView = {
+  taken: OutcomeOnRecord[];
+  /** 1RMs and LOPs, which are recorded elsewhere. */
+  tested: TestedOnce[];
+  pairs: RepeatPairs;
+  adverseEvents: AdverseEvent[];
+};
+
+/** A person's log: every session that was finished, the newest first. */
+export type LogView = { sessions: LoggedSession[] };
+
+/** Of which measure it is asked whom it helped. */
+export const respondersOfSchema = z.object({ measureId: measureIdSchema });
+
+/** The first and last value of everybody who has two of a measure, and the practice's own repeats of it. */
+export type RespondersView = { rows: FirstAndLast[]; pairs: [number, number][] };
+
+/** Signs and next-day answers of the whole practice, counted by inflation, with how many adverse events are on record. */
+export type SurveillanceView = { tallies: Tally[]; adverseEvents: number };
+
+/** Who of those who train asks something of the week, and the sessions of its hours. */
+export type WeekView = {
+  /** How many people have trained in the last two months. */
+  training: number;
+  people: ({ clientId: string; name: string } & Pick<PersonsWeek, 'needs' | 'adherence'>)[];
+  load: ReturnType<typeof loadByHour>;
+};

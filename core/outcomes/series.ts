@@ -1,0 +1,127 @@
+import type { Library } from '../protocol/exercises';
+import type { Position } from '../quantity/limb';
+import { LIMB_LABELS, type Limb } from '../quantity/limb';
+import type { Side } from '../strength/side';
+import { errorInUnit, type TypicalError, typicalError } from './error';
+import { MEASURES, type Measure, type MeasureId } from './measures';
+import { type Occasion, type Verdict, verdict } from './verdict';
+
+/** A 1RM in kg, or an LOP in mmHg with its own expanded uncertainty, as Load and Measure keep them. */
+export type TestedOnce =
+  | { kind: 'one-rep-max'; atMs: number; value: number; exerciseId: string; side: Side }
+  | {
+      kind: 'lop';
+      atMs: number;
+      value: number;
+      limb: Limb;
+      position: Position;
+      widthCm: number;
+      uncertaintyMmHg: number;
+    };
+
+/** A value that was taken here. */
+export type TakenOnce = {
+  measureId: MeasureId;
+  limb: Limb | null;
+  setting: string;
+  atMs: number;
+  value: number;
+};
+
+/** One thing followed over time: the same measure, limb and setting. */
+export type Series = {
+  key: string;
+  measureId: MeasureId;
+  label: string;
+  limb: Limb | null;
+  setting: string;
+  /** Oldest first, each with its error in the measure's unit. */
+  points: Occasion[];
+  error: TypicalError;
+  /** Of the newest against the first; null while there is one only. */
+  verdict: Verdict | null;
+};
+
+type Loose = Omit<Series, 'error' | 'verdict' | 'points'> & {
+  points: (Omit<Occasion, 'error'> & { uncertainty?: number })[];
+};
+
+/**
+ * All that is followed of a person, each against its own error (rule OUT-2): what can get better first, the newest of it before
+ * the rest.
+ * @param pairs of repeats by measure, of the whole practice
+ */
+export function seriesOf(
+  taken: readonly TakenOnce[],
+  tested: readonly TestedOnce[],
+  pairs: Partial<Record<MeasureId, readonly (readonly [number, number])[] | undefined>>,
+  library: Library,
+): Series[] {
+  const all = new Map<string, Loose>();
+  for (const [what, point] of [
+    ...taken.map((one) => [aboutTaken(one), { atMs: one.atMs, value: one.value }] as const),
+    ...tested.map((one) => [aboutTested(one, library), pointOf(one)] as const),
+  ]) {
+    const known = all.get(what.key);
+    if (known) known.points.push(point);
+    else all.set(what.key, { ...what, points: [point] });
+  }
+  return [...all.values()]
+    .map((series) => judged(series, pairs[series.measureId] ?? []))
+    .sort((a, b) => isAside(a) - isAside(b) || newestMs(b) - newestMs(a) || a.label.localeCompare(b.label));
+}
+
+/** What only describes comes after what can get better. */
+export const isAside = ({ measureId }: Pick<Series, 'measureId'>): number =>
+  Number((MEASURES[measureId] as Measure).better === 'neither');
+
+const newestMs = ({ points }: Series): number => points.at(-1)?.atMs ?? 0;
+
+const keyOf = (measureId: MeasureId, limb: Limb | null, setting: string): string =>
+  `${measureId} ${limb ?? ''} ${setting.toLowerCase()}`;
+
+function aboutTaken({ measureId, limb, setting }: TakenOnce): Omit<Loose, 'points'> {
+  const words = [MEASURES[measureId].label, limb && LIMB_LABELS[limb].toLowerCase(), setting].filter(Boolean);
+  return { key: keyOf(measureId, limb, setting), measureId, limb, setting, label: words.join(', ') };
+}
+
+function aboutTested(one: TestedOnce, library: Library): Omit<Loose, 'points'> {
+  if (one.kind === 'lop') {
+    const setting = `${one.position}, ${one.widthCm} cm`;
+    const label = `LOP, ${LIMB_LABELS[one.limb].toLowerCase()}, ${one.position}, cuff of ${one.widthCm} cm`;
+    return { key: keyOf('lop', one.limb, setting), measureId: 'lop', limb: one.limb, setting, label };
+  }
+  const setting = `${library[one.exerciseId]?.label ?? one.exerciseId}, ${one.side}`;
+  return {
+    key: keyOf('one-rep-max', null, setting),
+    measureId: 'one-rep-max',
+    limb: null,
+    setting,
+    label: `1RM, ${setting}`,
+  };
+}
+
+const pointOf = (one: TestedOnce) => ({
+  atMs: one.atMs,
+  value: one.value,
+  ...(one.kind === 'lop' ? { uncertainty: one.uncertaintyMmHg } : {}),
+});
+
+function judged({ points: loose, ...series }: Loose, pairs: readonly (readonly [number, number])[]): Series {
+  const measure: Measure = MEASURES[series.measureId];
+  const error = typicalError(measure, pairs);
+  const inOrder = [...loose].sort((a, b) => a.atMs - b.atMs);
+  const [first] = inOrder;
+  const points = inOrder.map(({ uncertainty, ...point }): Occasion => {
+    // An LOP's U covers 95 %: half of it is its own standard error.
+    const own = uncertainty === undefined ? errorInUnit(error, first?.value ?? 0) : uncertainty / 2;
+    return { ...point, error: own };
+  });
+  const [oldest, newest] = [points[0], points.at(-1)];
+  return {
+    ...series,
+    points,
+    error,
+    verdict: oldest && newest && oldest !== newest ? verdict(measure, oldest, newest) : null,
+  };
+}

@@ -1,0 +1,95 @@
+import { describe, expect, it } from 'vitest';
+import type { SessionLine } from './session-line';
+import { minutesBand, percentBand, rateRows, SEEN_IDS, type Tally, talliesOf } from './surveillance';
+
+const inflation = (
+  changes: Partial<SessionLine['inflations'][number]> = {},
+): SessionLine['inflations'][number] => ({
+  limb: 'left-thigh',
+  occludedMs: 300_000,
+  percentLop: 59.9,
+  cuff: 'L thigh',
+  signs: [],
+  ...changes,
+});
+const lineOf = (inflations: SessionLine['inflations'], followUp: SessionLine['followUp'] = null) =>
+  ({ schoolId: 'clinic', inflations, followUp }) as SessionLine;
+
+describe('surveillance (OUT-7)', () => {
+  it('has bands that touch, and a place for a strap', () => {
+    expect([null, 39.9, 40, 49.9, 79.9, 80, 100].map(percentBand)).toEqual([
+      'by feel',
+      'under 40 %',
+      '40–49 %',
+      '40–49 %',
+      '70–79 %',
+      '80 % and over',
+      '80 % and over',
+    ]);
+    expect([119_999, 120_000, 299_999, 300_000, 600_000].map(minutesBand)).toEqual([
+      'under 2 min',
+      '2–5 min',
+      '2–5 min',
+      '5–10 min',
+      '10 min and over',
+    ]);
+  });
+
+  it('counts each inflation with its signs, the day after once a limb, and nothing that is expected', () => {
+    const followUp = { soreness: 3, bruising: 'small', pinpointBleeding: true, numbness: false } as const;
+    const tallies = talliesOf(
+      lineOf(
+        [
+          inflation({ signs: ['burn', 'numb-or-tingling'] }),
+          inflation({ limb: 'right-thigh' }),
+          inflation({ percentLop: null }),
+        ],
+        followUp,
+      ),
+    );
+    expect(tallies.map(({ seen }) => Object.keys(seen).sort())).toEqual([
+      ['numb-or-tingling'],
+      ['pinpoint-bleeding', 'small-bruise'],
+      ['pinpoint-bleeding', 'small-bruise'],
+    ]);
+    expect(tallies.map(({ limb, percentBand: band }) => [limb, band])).toEqual([
+      ['leg', '50–59 %'],
+      ['leg', '50–59 %'],
+      ['leg', 'by feel'],
+    ]);
+    expect(SEEN_IDS).not.toContain('burn');
+  });
+
+  it('gives rates with exact intervals, for all and by what one asks', () => {
+    const many: Tally[] = [
+      {
+        limb: 'leg',
+        percentBand: '50–59 %',
+        minutesBand: '5–10 min',
+        schoolId: 'clinic',
+        cuff: 'L',
+        inflations: 300,
+        seen: { 'numb-or-tingling': 2 },
+      },
+      {
+        limb: 'arm',
+        percentBand: '40–49 %',
+        minutesBand: '5–10 min',
+        schoolId: 'clinic',
+        cuff: 'A',
+        inflations: 100,
+        seen: {},
+      },
+    ];
+    const [all, arm, leg] = rateRows(many, 'limb');
+    expect([all?.name, arm?.name, leg?.name]).toEqual(['All', 'arm', 'leg']);
+    expect(all?.inflations).toBe(400);
+    expect(all?.seen.find(({ id }) => id === 'numb-or-tingling')?.rate).toMatchObject({
+      count: 2,
+      per1000: 5,
+    });
+    expect(arm?.any).toEqual({ kind: 'none', of: 100, atMostPer1000: 30 });
+    expect(leg?.any).toMatchObject({ kind: 'seen', count: 2 });
+    expect(rateRows([], null)).toMatchObject([{ name: 'All', any: { kind: 'nothing-counted' } }]);
+  });
+});

@@ -1,0 +1,88 @@
+import { describe, expect, it } from 'vitest';
+import { testOcclusion, testStrength } from '../plan/plan.fixture';
+import type { ClientFacts } from './facts';
+import { loadByHour, personsWeek } from './needs';
+import {
+  daysAgo,
+  NOW_MS,
+  strangerFacts,
+  testBlock,
+  testFacts,
+  testScreening,
+  testSessionFact,
+} from './record.fixture';
+
+const needs = (changes: Partial<ClientFacts> = {}) =>
+  personsWeek(testFacts(changes), NOW_MS).needs.map(({ words }) => words);
+
+describe('what a person asks of the week (START-2)', () => {
+  it('is nothing where all holds, of a stranger, and of who has stopped coming', () => {
+    expect(needs()).toEqual([]);
+    expect(personsWeek(strangerFacts, NOW_MS)).toEqual({ needs: [], adherence: null, coming: [] });
+    expect(needs({ sessions: [testSessionFact(59.9)] })).not.toEqual([]);
+    expect(needs({ sessions: [testSessionFact(60)] })).toEqual([]);
+  });
+
+  it('is what grows old within seven days, by the plans in force, the latest first', () => {
+    // Measured 12 days ago for four weeks, tested 10 days ago for six, screened 20 days ago for twelve.
+    const old = {
+      occlusions: [testOcclusion({ atMs: daysAgo(21) })],
+      strengthTests: [testStrength({ atMs: daysAgo(43) })],
+      screenings: [testScreening({ atMs: daysAgo(84) })],
+    };
+    expect(needs(old)).toEqual([
+      '1RM, knee extension, left: overdue by 1 day.',
+      'Screening: due today.',
+      'LOP, left thigh, sitting: due in 7 days.',
+    ]);
+    expect(needs({ occlusions: [testOcclusion({ atMs: daysAgo(20) })] })).toEqual([]);
+    expect(needs({ occlusions: [testOcclusion({ atMs: daysAgo(30) })] })).toEqual([
+      'LOP, left thigh, sitting: overdue by 2 days.',
+    ]);
+    // What no plan in force goes by is nobody's need.
+    expect(needs({ ...old, coursePlans: [], screenings: [testScreening()] })).toEqual([]);
+    expect(needs({ ...old, shelfLife: 'every-session' })).toHaveLength(2);
+  });
+
+  it('is who was not here for ten days, and whom nobody has asked', () => {
+    expect(needs({ sessions: [testSessionFact(10)] })).toEqual(['Not here for 10 days.']);
+    expect(needs({ sessions: [testSessionFact(9.9)] })).toEqual([]);
+    expect(needs({ sessions: [testSessionFact(2, { followUp: null })] })).toEqual([
+      'Ask how the last session was.',
+    ]);
+  });
+
+  it('is what is due to be measured by the block', () => {
+    const girth = {
+      measureId: 'girth-calf' as const,
+      limb: 'left-thigh' as const,
+      setting: '',
+      atMs: daysAgo(30),
+    };
+    expect(needs({ blocks: [testBlock(24, {}, [20])], followed: [girth] })).toEqual([
+      'To measure midway: Calf girth, left thigh.',
+    ]);
+  });
+
+  it('has the block’s last four weeks and its coming seven days', () => {
+    const block = testBlock(40, {}, [-38, -27, -10, -3, 0, 6, 7]);
+    const sessions = [testSessionFact(10), testSessionFact(3)];
+    const week = personsWeek(testFacts({ blocks: [block], sessions }), NOW_MS);
+    // 27, 10 and 3 days ago, of which two were done; 38 days ago is too long.
+    expect(week.adherence).toEqual({ done: 2, planned: 3 });
+    expect(week.coming).toEqual([
+      { inDays: 0, atTime: '17:30' },
+      { inDays: 6, atTime: '17:30' },
+    ]);
+    expect(personsWeek(testFacts({ blocks: [testBlock(0, {}, [1])] }), NOW_MS).adherence).toBeNull();
+  });
+});
+
+it('adds up the sessions of each hour', () => {
+  const at = (inDays: number, atTime: string) => ({ inDays, atTime });
+  expect(loadByHour([at(1, '17:45'), at(0, '09:00'), at(1, '17:30'), at(1, '08:00')])).toEqual([
+    { inDays: 0, hour: 9, sessions: 1 },
+    { inDays: 1, hour: 8, sessions: 1 },
+    { inDays: 1, hour: 17, sessions: 2 },
+  ]);
+});

@@ -1,0 +1,56 @@
+import type { SessionLine } from '#core/outcomes/session-line';
+import { type SeenId, type Tally, talliesOf } from '#core/outcomes/surveillance';
+import type { Prepare } from './sqlite';
+
+/** What an inflation is counted as, beside what was seen with it. */
+const INFLATION = 'inflation';
+
+/** Takes a session's old line out of the counts and puts its new one in: a correction moves them, and nothing counts twice. */
+export function recount(
+  prepare: Prepare,
+  { id, openedAtMs }: { id: string; openedAtMs: number },
+  line: SessionLine,
+): void {
+  const { old } = prepare('select log_line as old from session where id = ?').get(id) as {
+    old: string | null;
+  };
+  if (old === JSON.stringify(line)) return;
+  const month = new Date(openedAtMs).toISOString().slice(0, 7);
+  if (old) count(prepare, month, JSON.parse(old), -1);
+  count(prepare, month, line, 1);
+}
+
+function count(prepare: Prepare, month: string, line: SessionLine, by: 1 | -1): void {
+  const add = prepare(
+    `insert into inflation_count (month, limb, percent_band, minutes_band, school_id, cuff, what, count)
+     values (?, ?, ?, ?, ?, ?, ?, ?)
+     on conflict (month, limb, percent_band, minutes_band, school_id, cuff, what) do update set count = count + excluded.count`,
+  );
+  for (const { limb, percentBand, minutesBand, schoolId, cuff, seen } of talliesOf(line)) {
+    for (const what of [INFLATION, ...Object.keys(seen)])
+      add.run(month, limb, percentBand, minutesBand, schoolId, cuff, what, by);
+  }
+}
+
+/** All that was counted, over all months. */
+export function readTallies(prepare: Prepare): Tally[] {
+  const rows = prepare(
+    `select limb, percent_band as "percentBand", minutes_band as "minutesBand", school_id as "schoolId", cuff, what,
+       sum(count) as count
+     from inflation_count group by limb, percent_band, minutes_band, school_id, cuff, what having sum(count) > 0`,
+  ).all() as (Omit<Tally, 'inflations' | 'seen'> & { what: typeof INFLATION | SeenId; count: number })[];
+  const tallies = new Map<string, Tally>();
+  for (const { what, count: n, ...cell } of rows) {
+    const key = JSON.stringify(cell);
+    const tally = tallies.get(key) ?? { ...cell, inflations: 0, seen: {} };
+    tallies.set(
+      key,
+      what === INFLATION ? { ...tally, inflations: n } : { ...tally, seen: { ...tally.seen, [what]: n } },
+    );
+  }
+  return [...tallies.values()];
+}
+
+/** How many adverse events are on record. */
+export const countAdverseEvents = (prepare: Prepare): number =>
+  (prepare('select count(*) as n from adverse_event').get() as { n: number }).n;

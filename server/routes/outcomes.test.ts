@@ -1,0 +1,291 @@
+import { v4 as newId } from 'uuid';
+import { describe, expect, it } from 'vitest';
+import type {
+  IssuedReport,
+  LogView,
+  OutcomesView,
+  RespondersView,
+  SurveillanceView,
+  WeekView,
+} from '#contract/outcomes';
+import type { SessionView } from '#contract/session';
+import { addUp } from '#core/outcomes/add-up';
+import { seriesOf } from '#core/outcomes/series';
+import { sessionLine } from '#core/outcomes/session-line';
+import { rateRows } from '#core/outcomes/surveillance';
+import { EXERCISES, type Library } from '#core/protocol/exercises';
+import { fold } from '#core/session/fold';
+import { mergeLogs } from '#core/session/log';
+import { type Api, DAY_MS, measuredClient, startApi } from '../api.fixture';
+import { at, ready, train } from '../forbidden.fixture';
+
+const library = EXERCISES as Library;
+const girth = (atMs: number, repeats: number[], changes: object = {}) => ({
+  id: newId(),
+  measureId: 'girth-mid-thigh',
+  limb: 'left-thigh',
+  repeats,
+  setting: '',
+  note: '',
+  atMs,
+  ...changes,
+});
+
+describe('measures of a person', () => {
+  it('are kept once, judged against their error, and withdrawn with a reason, never deleted', async () => {
+    const api = await startApi();
+    const { id } = await measuredClient(api);
+    const path = `/clients/${id}/outcomes`;
+    const first = girth(api.clock.nowMs, [50, 50.2]);
+    await api.post(path, first);
+    api.clock.nowMs += 40 * DAY_MS;
+    const last = girth(api.clock.nowMs, [52, 52.2]);
+    await api.post(path, last, 'colin');
+    const view = await api.post<OutcomesView>(path, last);
+    expect(view.taken.map(({ value, practitionerId }) => [value, practitionerId])).toEqual([
+      [52.1, 'colin'],
+      [50.1, 'clara'],
+    ]);
+    expect(view.pairs['girth-mid-thigh']).toEqual([
+      [52, 52.2],
+      [50, 50.2],
+    ]);
+    const counted = view.taken.filter(({ withdrawn }) => withdrawn === null);
+    const [series] = seriesOf(counted, view.tested, view.pairs, library);
+    expect(series?.verdict).toMatchObject({ kind: 'real-gain', change: expect.closeTo(2, 6) });
+    // The 1RM and the LOP of Load and Measure stand beside them.
+    expect(view.tested.map(({ kind }) => kind)).toEqual(['one-rep-max', 'lop']);
+    const withdrawn = await api.post<OutcomesView>(`${path}/${last.id}/withdrawal`, {
+      reason: 'Over the trousers',
+    });
+    expect(withdrawn.taken[0]).toMatchObject({ value: 52.1, withdrawn: 'Over the trousers' });
+    expect(withdrawn.pairs['girth-mid-thigh']).toHaveLength(1);
+    const audit = await api.sql("select action from audit where action like 'outcome%'");
+    expect(audit.map(({ action }) => action)).toEqual(['outcome-kept', 'outcome-kept', 'outcome-withdrawn']);
+  });
+
+  it('are refused with what, where and how to mend it', async () => {
+    const api = await startApi();
+    const { id } = await measuredClient(api);
+    const path = `/clients/${id}/outcomes`;
+    const problem = async (body: object) => (await api.refused(path, body)).problem.errors?.[0];
+    expect(await problem(girth(api.clock.nowMs, [520]))).toMatchObject({ path: 'repeats', rule: 'OUT-1' });
+    expect(await problem(girth(api.clock.nowMs, [52], { limb: null }))).toMatchObject({ path: 'limb' });
+    expect(await problem(girth(api.clock.nowMs + DAY_MS, [52]))).toMatchObject({ path: 'atMs' });
+    expect((await api.refused(path, girth(api.clock.nowMs, []))).status).toBe(400);
+    expect((await api.refused(path, girth(api.clock.nowMs, [52], { measureId: 'luck' }))).status).toBe(400);
+    expect((await api.refused('/clients/nobody/outcomes', girth(api.clock.nowMs, [52]))).status).toBe(404);
+    expect((await api.refused(`${path}/${newId()}/withdrawal`, { reason: 'x' })).status).toBe(404);
+    expect((await api.get<OutcomesView>(path)).taken).toEqual([]);
+  });
+
+  it('keep what went wrong, once, and only of a session of the same person', async () => {
+    const api = await startApi();
+    const person = await ready(api);
+    const view = await train(api, person, [], DAY_MS);
+    const event = {
+      id: newId(),
+      sessionId: view.id,
+      atMs: view.openedAtMs,
+      what: 'A blister under the edge of the cuff',
+      done: 'Covered, cuff moved up',
+      outcome: '',
+      told: 'The client and Dr Test',
+    };
+    await api.post(at(person, 'adverse-events'), event);
+    const { adverseEvents } = await api.post<OutcomesView>(at(person, 'adverse-events'), event);
+    expect(adverseEvents).toMatchObject([
+      { ...event, practitionerId: 'clara', writtenAtMs: api.clock.nowMs },
+    ]);
+    const other = await measuredClient(api);
+    expect((await api.refused(`/clients/${other.id}/adverse-events`, { ...event, id: newId() })).status).toBe(
+      404,
+    );
+    expect(
+      (await api.refused(at(person, 'adverse-events'), { ...event, id: newId(), what: ' ' })).status,
+    ).toBe(400);
+  });
+});
+
+describe('the log of a person', () => {
+  const lineOf = async (api: Api, id: string) => {
+    const view = await api.get<SessionView>(`/sessions/${id}`);
+    return sessionLine(view.plan, fold(view.plan, mergeLogs(view.events)));
+  };
+
+  it('has every finished session, the newest first, as its log folds, and adds up to all of them', async () => {
+    const api = await startApi();
+    const person = await ready(api);
+    const ids: string[] = [];
+    for (let i = 0; i < 3; i += 1) {
+      const view = await train(api, person, [], 2 * DAY_MS);
+      ids.push(view.id);
+      await api.post(`/sessions/${view.id}/events`, {
+        events: [
+          {
+            type: 'followed-up',
+            soreness: 2,
+            bruising: 'none',
+            pinpointBleeding: false,
+            numbness: false,
+            id: newId(),
+            sessionId: view.id,
+            deviceId: 'later',
+            seq: 1,
+            atMs: api.clock.nowMs,
+          },
+        ],
+      });
+      await api.post(at(person, 'day-checks'), { notWell: [], painNow: 1, bloodPressure: null });
+    }
+    const { sessions } = await api.get<LogView>(at(person, 'log'));
+    expect(sessions.map(({ id }) => id)).toEqual([...ids].reverse());
+    for (const session of sessions) expect(session.line).toEqual(await lineOf(api, session.id));
+    expect(sessions[0]?.line.followUp?.soreness).toBe(2);
+    const whole = addUp(sessions, library, 0);
+    expect(whole).toMatchObject({ sessions: 3, reps: 90, occludedMs: 3 * 195_000 });
+  });
+
+  it('is made once for sessions that an older release kept', async () => {
+    const api = await startApi();
+    const person = await ready(api);
+    const view = await train(api, person, [], DAY_MS);
+    await api.sql('update session set log_line = null');
+    await api.sql('pragma user_version = 1');
+    expect((await api.get<LogView>(at(person, 'log'))).sessions).toEqual([]);
+    await api.restart();
+    const { sessions } = await api.get<LogView>(at(person, 'log'));
+    expect(sessions.map(({ line }) => line)).toEqual([await lineOf(api, view.id)]);
+  });
+});
+
+describe('the safety record of the practice (OUT-7)', () => {
+  it('counts every inflation once, with what was seen, through corrections and later answers', async () => {
+    const api = await startApi();
+    const person = await ready(api);
+    const view = await train(api, person, [[150, { type: 'sign-noted', sign: 'numb-or-tingling' }]], DAY_MS);
+    const read = async () => {
+      const { tallies, adverseEvents } = await api.get<SurveillanceView>('/practice/surveillance');
+      const [all] = rateRows(tallies, null);
+      const seen = (all?.seen ?? []).flatMap(({ id, rate }) =>
+        rate.kind === 'seen' ? [[id, rate.count]] : [],
+      );
+      return { inflations: all?.inflations, seen, adverseEvents, tallies };
+    };
+    expect(await read()).toMatchObject({ inflations: 1, seen: [['numb-or-tingling', 1]], adverseEvents: 0 });
+    const answer = (bruising: string, seq: number) =>
+      api.post(`/sessions/${view.id}/events`, {
+        events: [
+          {
+            type: 'followed-up',
+            soreness: 2,
+            bruising,
+            pinpointBleeding: false,
+            numbness: false,
+            id: newId(),
+            sessionId: view.id,
+            deviceId: 'later',
+            seq,
+            atMs: api.clock.nowMs,
+          },
+        ],
+      });
+    await answer('small', 1);
+    await answer('small', 2);
+    expect((await read()).seen).toEqual([
+      ['numb-or-tingling', 1],
+      ['small-bruise', 1],
+    ]);
+    // Corrected: nothing of the first answer stays.
+    await answer('none', 3);
+    const { inflations, seen, tallies } = await read();
+    expect([inflations, seen]).toEqual([1, [['numb-or-tingling', 1]]]);
+    // 68 mmHg of an LOP of 174 for 195 s.
+    expect(tallies).toMatchObject([{ limb: 'leg', percentBand: 'under 40 %', minutesBand: '2–5 min' }]);
+  });
+});
+
+describe('a report', () => {
+  it('is issued once and says the same for ever', async () => {
+    const api = await startApi();
+    const { id } = await measuredClient(api);
+    const content = {
+      clientName: 'Test Person',
+      practiceName: 'Test Practice',
+      phone: '',
+      by: 'Clara',
+      fromMs: 1,
+      toMs: 2,
+      letter: 'To whom it may concern',
+      sections: [{ id: 'done', lines: [{ about: 'Sessions', says: '12', figures: '' }] }],
+      weeks: [{ fromMs: 1, minutes: 12.5 }],
+    };
+    const report = { id: newId(), content };
+    const issued = await api.post<IssuedReport>(`/clients/${id}/reports`, report);
+    expect(issued).toEqual({ ...report, atMs: api.clock.nowMs });
+    api.clock.nowMs += DAY_MS;
+    const again = { ...report, content: { ...content, letter: 'Another' } };
+    expect((await api.post<IssuedReport>(`/clients/${id}/reports`, again)).content.letter).toBe(
+      content.letter,
+    );
+    expect(await api.get<IssuedReport[]>(`/clients/${id}/reports`)).toEqual([issued]);
+    expect(
+      (await api.refused(`/clients/${id}/reports`, { ...report, content: { ...content, sections: [] } }))
+        .status,
+    ).toBe(400);
+    expect(await api.sql("select action from audit where action = 'report-issued'")).toHaveLength(1);
+  });
+});
+
+describe('whom it helped (OUT-5)', () => {
+  it('is the first and last of everybody with two occasions of the same limb and setting, with the sessions between', async () => {
+    const api = await startApi();
+    const person = await ready(api);
+    const path = at(person, 'outcomes');
+    const firstMs = api.clock.nowMs;
+    await api.post(path, girth(firstMs, [50, 50]));
+    await api.post(path, girth(firstMs, [51, 51], { limb: 'right-thigh' }));
+    await train(api, person, [], DAY_MS);
+    await api.post(path, girth(api.clock.nowMs, [50.4, 50.6]));
+    await api.post(path, girth(api.clock.nowMs, [51, 51.2], { limb: 'right-thigh' }));
+    api.clock.nowMs += 40 * DAY_MS;
+    const last = girth(api.clock.nowMs, [52, 52]);
+    await api.post(path, last);
+    const read = () => api.get<RespondersView>('/practice/responders?measureId=girth-mid-thigh');
+    expect((await read()).rows).toEqual([
+      {
+        clientId: person.client.id,
+        name: 'Test Person',
+        limb: 'left-thigh',
+        setting: '',
+        first: { atMs: firstMs, value: 50 },
+        last: { atMs: api.clock.nowMs, value: 52 },
+        sessions: 1,
+      },
+      // The other limb was not trained: it is the person's own comparison.
+      expect.objectContaining({ limb: 'right-thigh', sessions: 0 }),
+    ]);
+    expect((await read()).pairs).toHaveLength(5);
+    await api.post(`${path}/${last.id}/withdrawal`, { reason: 'Another tape' });
+    expect((await read()).rows[0]?.last.value).toBe(50.5);
+  });
+});
+
+describe('the week of the practice', () => {
+  it('lists who needs somebody, the latest first, and nobody who never trained or has stopped coming', async () => {
+    const api = await startApi();
+    const person = await ready(api);
+    await measuredClient(api);
+    expect(await api.get<WeekView>('/practice/week')).toEqual({ training: 0, people: [], load: [] });
+    await train(api, person, [], 12 * DAY_MS);
+    const { training, people } = await api.get<WeekView>('/practice/week');
+    expect([training, people.length]).toEqual([1, 1]);
+    expect(people[0]).toMatchObject({ name: 'Test Person', adherence: null });
+    expect(people[0]?.needs.map(({ words }) => words)).toEqual([
+      'Not here for 12 days.',
+      'Ask how the last session was.',
+    ]);
+    api.clock.nowMs += 60 * DAY_MS;
+    expect((await api.get<WeekView>('/practice/week')).training).toBe(0);
+  });
+});

@@ -1,0 +1,96 @@
+import { useState } from 'react';
+import { v4 as newId } from 'uuid';
+import type { NewAdverseEvent } from '#contract/outcomes';
+import { failureWords, fieldProblem } from '../data/api';
+import { serverNow } from '../data/clock';
+import { useKeepAdverseEvent, useOutcomes } from '../data/outcomes';
+import { Button } from './Button';
+import { Field, FieldError } from './Field';
+import { dayAndTime } from './format';
+
+const EMPTY = { what: '', done: '', outcome: '', told: '' };
+const FIELDS: [keyof typeof EMPTY, string, string][] = [
+  ['what', 'What happened', 'Where, how much, for how long.'],
+  ['done', 'What was done', 'Released, lying down, ice, physician called.'],
+  ['outcome', 'What became of it', 'May be written later as another entry.'],
+  ['told', 'Who was told', 'The client, the referrer, the practice’s own book.'],
+];
+
+/** Adverse events of a person, of one session or of none, and the form for another; nothing is ever deleted (rule OUT-7). */
+export function AdverseEvents({
+  clientId,
+  sessionId,
+  atMs,
+}: {
+  clientId: string;
+  sessionId: string | null;
+  /** When it will have been, unless it is said; now where it is of no session. */
+  atMs?: number;
+}) {
+  const { data } = useOutcomes(clientId);
+  const keep = useKeepAdverseEvent(clientId);
+  const [typed, setTyped] = useState<typeof EMPTY | null>(null);
+  const known = (data?.adverseEvents ?? []).filter(
+    (event) => sessionId === null || event.sessionId === sessionId,
+  );
+  const save = async () => {
+    if (!typed) return;
+    const event: NewAdverseEvent = {
+      ...typed,
+      id: newId(),
+      sessionId,
+      atMs: atMs ?? Math.round(serverNow()),
+    };
+    if (await keep.mutateAsync(event).catch(() => null)) setTyped(null);
+  };
+  return (
+    <section aria-label="Adverse events" className="max-w-4xl space-y-2 print:hidden">
+      {known.map(({ id, atMs: at, what, done, outcome, told }) => (
+        <div key={id} className="notched">
+          <p className="font-semibold text-ochre">
+            Adverse event, {dayAndTime(at)}: {what}
+          </p>
+          <p className="text-[15px]">
+            {done}. {outcome && `${outcome}. `}Told: {told}.
+          </p>
+        </div>
+      ))}
+      {typed === null ? (
+        <button
+          type="button"
+          className="min-h-9 underline underline-offset-4"
+          onClick={() => setTyped(EMPTY)}
+        >
+          Write down an adverse event
+        </button>
+      ) : (
+        <form
+          className="grid gap-3 border-l-4 border-ochre pl-4 sm:grid-cols-2"
+          onSubmit={(event) => {
+            event.preventDefault();
+            void save();
+          }}
+        >
+          {FIELDS.map(([field, label, hint]) => (
+            <Field
+              key={field}
+              label={label}
+              hint={hint}
+              maxLength={field === 'told' ? 200 : 500}
+              value={typed[field]}
+              onChange={(event) => setTyped({ ...typed, [field]: event.target.value })}
+              error={fieldProblem(keep.error, field)}
+            />
+          ))}
+          <div className="flex gap-3 sm:col-span-2">
+            <Button type="submit" kind="main" disabled={keep.isPending}>
+              Keep it
+            </Button>
+            <Button onClick={() => setTyped(null)}>Not now</Button>
+          </div>
+          {keep.error && <FieldError>{failureWords(keep.error)}</FieldError>}
+        </form>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,47 @@
+import { Dialog } from 'radix-ui';
+import { useHotkeys } from 'react-hotkeys-hook';
+import type { Measure } from '#core/outcomes/measures';
+
+/** A question to the person themselves, on a screen that is handed over: large, and nothing else can be reached. */
+export function AskScreen({
+  measure: { label, cue, lowest, highest, decimals },
+  setting,
+  answer,
+  close,
+}: {
+  measure: Measure;
+  setting: string;
+  answer: (value: number) => void;
+  close: () => void;
+}) {
+  const values = Array.from({ length: highest - lowest + 1 }, (_, place) => lowest + place);
+  useHotkeys('0,1,2,3,4,5,6,7,8,9', (_, { keys }) => answer(Number(keys?.[0])), { enabled: lowest >= 0 });
+  return (
+    <Dialog.Root open onOpenChange={(open) => !open && close()}>
+      <Dialog.Portal>
+        <Dialog.Content
+          aria-describedby={undefined}
+          onInteractOutside={(event) => event.preventDefault()}
+          className="fixed inset-0 z-50 flex flex-col justify-center gap-8 overflow-auto bg-paper p-8"
+        >
+          <Dialog.Title className="text-4xl font-semibold">{setting || label}</Dialog.Title>
+          <p className="max-w-prose text-3xl">{cue}</p>
+          <div className="flex flex-wrap gap-3">
+            {values.map((value) => (
+              <button
+                key={value}
+                type="button"
+                onClick={() => answer(value)}
+                className="figures min-h-16 min-w-16 rounded-sm border border-ink/40 text-3xl hover:bg-tint"
+              >
+                {value > 0 && lowest < 0 ? '+' : ''}
+                {value.toFixed(decimals)}
+              </button>
+            ))}
+          </div>
+          <Dialog.Close className="self-start underline underline-offset-4">Not now</Dialog.Close>
+        </Dialog.Content>
+      </Dialog.Portal>
+    </Dialog.Root>
+  );
+}

@@ -1,0 +1,153 @@
+import { BarController, BarElement, Chart } from 'chart.js';
+import { useMemo, useState } from 'react';
+import { Chart as Mixed } from 'react-chartjs-2';
+import type { ClientRecord } from '#contract/client';
+import { byPeriod, type LogTotals } from '#core/outcomes/add-up';
+import { MEASURES, type Measure } from '#core/outcomes/measures';
+import type { Series } from '#core/outcomes/series';
+import { libraryOf } from '#core/protocol/exercises';
+import { RULES } from '#core/rules/catalogue';
+import { useLog } from '../../data/outcomes';
+import { Choice } from '../../parts/Choice';
+import { axisLook, faint, themeColour } from '../../parts/chart';
+import { day, plain } from '../../parts/format';
+import { noonOf } from '../../parts/noon';
+import { theme } from '../../theme/theme';
+
+Chart.register(BarController, BarElement);
+
+const PAD_MS = 5 * 86_400_000;
+
+/** A time axis with room for a bar at either end. */
+const spanOf = (times: readonly number[]) => ({
+  min: Math.min(...times) - PAD_MS,
+  max: Math.max(...times) + PAD_MS,
+});
+
+/** A scale about the measure and its error: what would be nothing on one from zero is to be seen. */
+function rangeOf(values: readonly number[]) {
+  const [low, high] = [Math.min(...values), Math.max(...values)];
+  const room = (high - low) * 0.3 || 1;
+  const tidy = high - low > 4 ? 1 : 10;
+  return { min: Math.floor((low - room) * tidy) / tidy, max: Math.ceil((high + room) * tidy) / tidy };
+}
+
+type Dose = 'minutes' | 'sets' | 'percent' | 'volume' | 'sessions';
+const DOSES: Record<Dose, { label: string; unit: string; of: (totals: LogTotals) => number }> = {
+  minutes: { label: 'minutes', unit: 'min occluded', of: ({ occludedMs }) => occludedMs / 60_000 },
+  percent: {
+    label: '%LOP·min',
+    unit: '%LOP·min',
+    of: ({ limbs }) => limbs.reduce((sum, { percentLopMin }) => sum + (percentLopMin ?? 0), 0),
+  },
+  sets: { label: 'sets', unit: 'sets', of: ({ sets }) => sets },
+  volume: { label: 'kg·reps', unit: 'kg·reps', of: ({ volumeKgReps }) => volumeKgReps },
+  sessions: { label: 'sessions', unit: 'sessions', of: ({ sessions }) => sessions },
+};
+
+/** What was done each week beside what changed, on one time axis: bars for the dose, the measure over it with its error (OUT-6). */
+export function DoseAndEffect({ client, series }: { client: ClientRecord; series: Series }) {
+  theme.use();
+  const { data } = useLog(client.id);
+  const [dose, setDose] = useState<Dose>('minutes');
+  const library = useMemo(() => libraryOf(client.facts.ownExercises), [client.facts.ownExercises]);
+  const weeks = useMemo(
+    () => byPeriod(data?.sessions ?? [], 'week', library, client.facts.zoneOffsetMs).reverse(),
+    [data, library, client.facts.zoneOffsetMs],
+  );
+  const measure: Measure = MEASURES[series.measureId];
+  const { unit, of } = DOSES[dose];
+  const [plum, ink] = [themeColour('plum'), themeColour('ink')];
+  const middle = (fromDay: number) => noonOf(fromDay).getTime() + 3 * 86_400_000;
+  const edge = (sign: 1 | -1) =>
+    series.points.map(({ atMs, value, error }) => ({
+      x: atMs,
+      y: value + sign * RULES['OUT-2'].figures.z95 * error,
+    }));
+  return (
+    <figure className="min-w-0">
+      <figcaption className="flex flex-wrap items-end justify-between gap-x-6 gap-y-2">
+        <span className="font-semibold">{series.label}, beside what was done each week</span>
+        <Choice
+          label="Dose"
+          hideLabel
+          value={dose}
+          onChange={setDose}
+          options={(Object.keys(DOSES) as Dose[]).map((value) => ({ value, label: DOSES[value].label }))}
+        />
+      </figcaption>
+      <div className="mt-2 h-64">
+        <Mixed
+          type="bar"
+          role="img"
+          aria-label={`${series.label}: ${series.points.map(({ atMs, value }) => `${day(atMs)} ${plain(value)}`).join(', ')} ${measure.unit}. Weeks: ${weeks.map(({ fromDay, totals }) => `${day(middle(fromDay))} ${plain(of(totals), 0)}`).join(', ')} ${unit}`}
+          options={{
+            animation: false,
+            maintainAspectRatio: false,
+            scales: {
+              x: {
+                type: 'time',
+                ...spanOf([
+                  ...series.points.map(({ atMs }) => atMs),
+                  ...weeks.map(({ fromDay }) => middle(fromDay)),
+                ]),
+                time: { minUnit: 'day', displayFormats: { day: 'd MMM', week: 'd MMM', month: 'MMM' } },
+                ...axisLook(),
+              },
+              y: {
+                position: 'left',
+                ...rangeOf([...edge(1), ...edge(-1)].map(({ y }) => y)),
+                title: { display: true, text: measure.unit, color: ink },
+                ...axisLook(),
+              },
+              dose: {
+                position: 'right',
+                beginAtZero: true,
+                grace: '60%',
+                title: { display: true, text: `${unit} a week`, color: themeColour('quiet') },
+                ...axisLook(),
+                grid: { display: false },
+              },
+            },
+            plugins: { tooltip: { displayColors: false } },
+          }}
+          data={{
+            datasets: [
+              {
+                type: 'line',
+                data: edge(1),
+                pointRadius: 0,
+                borderWidth: 0,
+              },
+              {
+                type: 'line',
+                data: edge(-1),
+                pointRadius: 0,
+                borderWidth: 0,
+                fill: '-1',
+                backgroundColor: faint(ink, 0.1),
+              },
+              {
+                type: 'line',
+                label: measure.unit,
+                data: series.points.map(({ atMs, value }) => ({ x: atMs, y: value })),
+                borderColor: ink,
+                backgroundColor: ink,
+                pointRadius: 5,
+                borderWidth: 2,
+              },
+              {
+                type: 'bar',
+                label: unit,
+                yAxisID: 'dose',
+                data: weeks.map(({ fromDay, totals }) => ({ x: middle(fromDay), y: of(totals) })),
+                backgroundColor: faint(plum, 0.35),
+                barThickness: 14,
+              },
+            ],
+          }}
+        />
+      </div>
+    </figure>
+  );
+}

@@ -1,0 +1,82 @@
+import { useState } from 'react';
+import type { ClientRecord } from '#contract/client';
+import type { OutcomeOnRecord, OutcomesView } from '#contract/outcomes';
+import { MEASURES, type Measure } from '#core/outcomes/measures';
+import { LIMB_LABELS } from '#core/quantity/limb';
+import { failureWords } from '../../data/api';
+import { useWithdrawOutcome } from '../../data/outcomes';
+import { Button } from '../../parts/Button';
+import { Field, FieldError } from '../../parts/Field';
+import { dayAndTime, plain } from '../../parts/format';
+
+/** Every measure as it was taken, with its repeats; one that does not count says why, and stays. */
+export function Found({ client, view }: { client: ClientRecord; view: OutcomesView }) {
+  if (view.taken.length === 0) return null;
+  return (
+    <details>
+      <summary className="min-h-9 cursor-pointer py-1 font-semibold">
+        All that was taken here ({view.taken.length})
+      </summary>
+      <ul className="border-t border-rule">
+        {view.taken.map((outcome) => (
+          <TakenLine key={outcome.id} clientId={client.id} outcome={outcome} />
+        ))}
+      </ul>
+    </details>
+  );
+}
+
+function TakenLine({ clientId, outcome }: { clientId: string; outcome: OutcomeOnRecord }) {
+  const { id, measureId, limb, setting, atMs, value, repeats, note, withdrawn } = outcome;
+  const measure: Measure = MEASURES[measureId];
+  const withdraw = useWithdrawOutcome(clientId);
+  const [reason, setReason] = useState<string | null>(null);
+  return (
+    <li className="border-b border-rule py-1.5">
+      <div className="flex flex-wrap items-baseline gap-x-5">
+        <span className="figures w-36 text-quiet">{dayAndTime(atMs)}</span>
+        <span className={withdrawn ? 'line-through' : ''}>
+          {[measure.label, limb && LIMB_LABELS[limb].toLowerCase(), setting].filter(Boolean).join(', ')}:{' '}
+          <span className="figures">{plain(value)}</span> {measure.unit}
+        </span>
+        {repeats.length > 1 && (
+          <span className="figures text-[14px] text-quiet">
+            of {repeats.map((one) => plain(one)).join(', ')}
+          </span>
+        )}
+        {note && <span className="text-[15px] text-quiet">{note}</span>}
+        {withdrawn ? (
+          <span className="text-[15px] text-ochre">Does not count: {withdrawn}</span>
+        ) : (
+          <button
+            type="button"
+            className="min-h-9 text-[15px] underline underline-offset-4"
+            onClick={() => setReason(reason === null ? '' : null)}
+          >
+            It does not count
+          </button>
+        )}
+      </div>
+      {reason !== null && !withdrawn && (
+        <form
+          className="flex flex-wrap items-end gap-3"
+          onSubmit={(event) => {
+            event.preventDefault();
+            if (reason.trim() !== '') withdraw.mutate({ outcomeId: id, reason });
+          }}
+        >
+          <Field
+            className="min-w-64 flex-1"
+            label="Why it does not count"
+            value={reason}
+            onChange={(event) => setReason(event.target.value)}
+          />
+          <Button type="submit" disabled={reason.trim() === '' || withdraw.isPending}>
+            Take it out
+          </Button>
+          {withdraw.error && <FieldError>{failureWords(withdraw.error)}</FieldError>}
+        </form>
+      )}
+    </li>
+  );
+}

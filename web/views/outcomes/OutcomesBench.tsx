@@ -1,0 +1,145 @@
+import { lazy, Suspense, useMemo, useState } from 'react';
+import { Link } from 'react-router';
+import type { ClientRecord } from '#contract/client';
+import type { OutcomesView } from '#contract/outcomes';
+import { limbsFor, MEASURES } from '#core/outcomes/measures';
+import { isAside, type Series, seriesOf } from '#core/outcomes/series';
+import { MOMENT_WORDS } from '#core/outcomes/test-calendar';
+import { libraryOf } from '#core/protocol/exercises';
+import { limbKind, limbSide, otherSide } from '#core/quantity/limb';
+import { dueWords, testsDueByBlock } from '#core/record/tests-due';
+import { failureWords } from '../../data/api';
+import { useOutcomes } from '../../data/outcomes';
+import { AdverseEvents } from '../../parts/AdverseEvents';
+import { FieldError } from '../../parts/Field';
+import { Found } from './Found';
+import { SeriesLine } from './SeriesLine';
+import { Symmetries } from './Symmetries';
+import { TakeMeasure, type ToTake } from './TakeMeasure';
+
+const DoseAndEffect = lazy(() =>
+  import('./DoseAndEffect').then(({ DoseAndEffect }) => ({ default: DoseAndEffect })),
+);
+
+/** Whether it helped: what is due to be measured, what was measured, and what that says against its error (OUT). */
+export function OutcomesBench({ client }: { client: ClientRecord }) {
+  const { data, error } = useOutcomes(client.id);
+  if (error) return <FieldError>{failureWords(error)}</FieldError>;
+  if (!data) return <p className="text-quiet">Reading what was measured…</p>;
+  return <Outcomes client={client} view={data} />;
+}
+
+const FIRST: ToTake = { measureId: 'girth-mid-thigh', limb: 'left-thigh', setting: '' };
+
+function Outcomes({ client, view }: { client: ClientRecord; view: OutcomesView }) {
+  const library = useMemo(() => libraryOf(client.facts.ownExercises), [client.facts.ownExercises]);
+  const counted = useMemo(() => view.taken.filter(({ withdrawn }) => withdrawn === null), [view]);
+  const series = useMemo(
+    () => seriesOf(counted, view.tested, view.pairs, library),
+    [counted, view.tested, view.pairs, library],
+  );
+  const due = useMemo(
+    () => testsDueByBlock(client.facts, client.judgedAtMs),
+    [client.facts, client.judgedAtMs],
+  );
+  const [chosen, setChosen] = useState<string | null>(null);
+  const [toTake, setToTake] = useState<ToTake | null>(null);
+  const [next] = due;
+  const take =
+    toTake ??
+    (next ? { measureId: next.measureId, limb: next.limb, setting: next.setting } : firstFor(client));
+  const shown = series.find(({ key }) => key === chosen) ?? mainOf(series);
+  return (
+    <section aria-labelledby="outcomes-title" className="grid gap-x-10 gap-y-8 lg:grid-cols-[1fr_17rem]">
+      <div className="min-w-0 space-y-6">
+        <div className="flex items-baseline justify-between gap-4">
+          <h2 id="outcomes-title" className="text-2xl font-semibold">
+            Outcomes
+          </h2>
+          <Link
+            to={`/people/${client.id}/report`}
+            className="inline-flex min-h-9 items-center underline underline-offset-4"
+          >
+            Report for them or the referrer
+          </Link>
+        </div>
+        {series.length === 0 ? (
+          <p className="max-w-prose">
+            Nothing was measured yet. Take two or three measures before the first session: then the app can
+            say whether anything changed, and how sure that is.
+          </p>
+        ) : (
+          <ul aria-label="What changed" className="border-t border-ink/40">
+            {series.map((one) => (
+              <SeriesLine
+                key={one.key}
+                series={one}
+                isChosen={one.key === shown?.key}
+                choose={() => setChosen(one.key)}
+              />
+            ))}
+          </ul>
+        )}
+        {shown && (
+          <Suspense fallback={<div className="h-72" />}>
+            <DoseAndEffect client={client} series={shown} />
+          </Suspense>
+        )}
+        <Symmetries series={series} />
+        <Found client={client} view={view} />
+        <AdverseEvents clientId={client.id} sessionId={null} />
+      </div>
+      <div className={`space-y-6 ${due.length > 0 ? 'max-lg:order-first' : ''}`}>
+        {due.length > 0 && (
+          <section aria-label="Due">
+            <h3 className="font-semibold">Due {MOMENT_WORDS[due[0]?.moment ?? 'baseline']} (OUT-4)</h3>
+            <ul className="border-t border-rule">
+              {due.map(({ measureId, limb, setting, ...moment }) => (
+                <li key={`${measureId} ${limb} ${setting}`} className="border-b border-rule">
+                  <button
+                    type="button"
+                    className="min-h-10 w-full text-left hover:bg-tint"
+                    onClick={() => setToTake({ measureId, limb, setting })}
+                  >
+                    {dueWords({ measureId, limb, setting, ...moment })}
+                  </button>
+                </li>
+              ))}
+            </ul>
+          </section>
+        )}
+        <TakeMeasure
+          key={`${take.measureId} ${take.limb}`}
+          client={client}
+          toTake={take}
+          onToTake={setToTake}
+          kept={() => setToTake(nextToTake(take))}
+        />
+      </div>
+    </section>
+  );
+}
+
+/** The limb that is trained, for somebody of whom nothing was measured yet. */
+function firstFor({ facts }: ClientRecord): ToTake {
+  const limb = facts.prescriptions[0]?.plan.exercises[0]?.limbs[0]?.limb;
+  if (limb && limbKind(limb) === 'arm') return { measureId: 'girth-mid-arm', limb, setting: '' };
+  return limb ? { ...FIRST, limb } : FIRST;
+}
+
+/** The other side of what was taken now; after that, the same again is nobody's wish. */
+function nextToTake({ measureId, limb, setting }: ToTake): ToTake | null {
+  const limbs = limbsFor(MEASURES[measureId]);
+  if (!limb || limbSide(limb) !== 'left') return null;
+  const other = limbs.find((one) => one === otherSide(limb));
+  return other ? { measureId, limb: other, setting } : null;
+}
+
+/** What is looked at first: a verdict that can be given, of what was taken most. */
+const mainOf = (series: readonly Series[]): Series | undefined =>
+  [...series].sort(
+    (a, b) =>
+      Number(b.verdict !== null) - Number(a.verdict !== null) ||
+      isAside(a) - isAside(b) ||
+      b.points.length - a.points.length,
+  )[0];

@@ -1,0 +1,71 @@
+import { MEASURES, type Measure } from '#core/outcomes/measures';
+import type { Series } from '#core/outcomes/series';
+import { chanceWords, changeFigure, verdictWords } from '#core/outcomes/verdict-words';
+import { day, plain } from '../../parts/format';
+
+const LOOKS = {
+  'real-gain': 'font-semibold',
+  'probably-gain': '',
+  'within-noise': 'text-quiet',
+  'probably-loss': 'notched text-ochre',
+  'real-loss': 'notched font-semibold text-ochre',
+  'too-early': 'text-quiet',
+} as const;
+
+/** One thing that is followed: the verdict in words first, the figure second; the chart of the chosen one stands below. */
+export function SeriesLine({
+  series: { measureId, label, points, verdict, error },
+  isChosen,
+  choose,
+}: {
+  series: Series;
+  isChosen: boolean;
+  choose: () => void;
+}) {
+  const measure: Measure = MEASURES[measureId];
+  const [first, last] = [points[0], points.at(-1)];
+  if (!first || !last) return null;
+  return (
+    <li className="border-b border-rule">
+      <button
+        type="button"
+        aria-pressed={isChosen}
+        onClick={choose}
+        className="grid min-h-14 w-full grid-cols-[1fr_auto] items-center gap-x-6 border-l-4 border-transparent py-1.5 pl-3 text-left hover:bg-tint aria-pressed:border-plum aria-pressed:bg-tint"
+      >
+        <span>
+          {verdict && (
+            <span className={`mr-3 text-lg ${LOOKS[verdict.kind]}`}>
+              {verdictWords(verdict.kind, measure.better)}
+            </span>
+          )}{' '}
+          {label}
+          <span className="block text-[14px] text-quiet">
+            {verdict ? (
+              <>
+                {chanceWords(verdict, measure.better)};{' '}
+                <span className="figures">{changeFigure(verdict, measure)}</span>; real from{' '}
+                <span className="figures">{plain(verdict.smallestReal)}</span>
+              </>
+            ) : (
+              `Taken once, ${day(first.atMs)}. Again later, and it can be judged.`
+            )}
+          </span>
+        </span>
+        <span className="text-right">
+          <span className="figures text-lg">
+            {points.length > 1 && `${plain(first.value)} → `}
+            {plain(last.value)}
+          </span>{' '}
+          <span className="text-quiet">{measure.unit}</span>
+          <span className="block text-[13px] text-quiet">
+            {points.length} {points.length === 1 ? 'time' : 'times'}, error{' '}
+            {measureId === 'lop'
+              ? 'its own U'
+              : `${plain(error.value)} ${error.kind === 'percent' ? '%' : measure.unit}, ${error.from === 'own-repeats' ? `${error.pairs} repeats here` : 'assumed'}`}
+          </span>
+        </span>
+      </button>
+    </li>
+  );
+}

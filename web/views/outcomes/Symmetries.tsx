@@ -1,0 +1,45 @@
+import { isAside, type Series } from '#core/outcomes/series';
+import { newestPair, symmetry } from '#core/outcomes/symmetry';
+import { limbSide, otherSide } from '#core/quantity/limb';
+import { day, plain } from '../../parts/format';
+
+/** Weaker over stronger, where both limbs were taken (rule OUT-3). */
+export function Symmetries({ series }: { series: readonly Series[] }) {
+  const pairs = series.flatMap((left) => {
+    const { limb } = left;
+    if (!limb || limbSide(limb) !== 'left' || isAside(left)) return [];
+    const right = series.find(
+      (other) =>
+        other.measureId === left.measureId &&
+        other.limb === otherSide(limb) &&
+        other.setting.toLowerCase() === left.setting.toLowerCase(),
+    );
+    const pair = right && newestPair(left.points, right.points);
+    const found = pair && symmetry(...pair);
+    return found ? [{ label: left.label.replace(/, left (thigh|arm)/, ''), atMs: pair[0].atMs, found }] : [];
+  });
+  if (pairs.length === 0) return null;
+  return (
+    <section aria-label="Symmetry">
+      <h3 className="font-semibold">Side against side (OUT-3)</h3>
+      <ul className="border-t border-rule">
+        {pairs.map(({ label, atMs, found: { ratio, interval, weaker } }) => (
+          <li key={label} className="flex flex-wrap items-baseline gap-x-6 border-b border-rule py-1">
+            <span className="w-60">
+              {label}
+              <span className="text-[14px] text-quiet">, {day(atMs)}</span>
+            </span>
+            <span>
+              {weaker === 'equal' ? 'Alike' : `${weaker === 'left' ? 'Left' : 'Right'} is less`}:{' '}
+              <span className="figures text-lg">{plain(100 * ratio, 0)} %</span>{' '}
+              <span className="text-quiet">
+                ({plain(100 * interval.low, 0)} to {plain(100 * interval.high, 0)} %
+                {interval.high >= 1 ? ', could be alike' : ''})
+              </span>
+            </span>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}

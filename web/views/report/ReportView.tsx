@@ -1,0 +1,179 @@
+import { useMemo, useState } from 'react';
+import { Link, useParams } from 'react-router';
+import { v4 as newId } from 'uuid';
+import type { ClientRecord } from '#contract/client';
+import type { LogView, OutcomesView } from '#contract/outcomes';
+import type { PracticeView } from '#contract/practice';
+import { addUp, byPeriod, type LogPeriod } from '#core/outcomes/add-up';
+import {
+  type Report,
+  type ReportBasis,
+  reportSections,
+  SECTION_TITLES,
+  type SectionId,
+  sectionIdSchema,
+} from '#core/outcomes/report';
+import { seriesOf } from '#core/outcomes/series';
+import { libraryOf } from '#core/protocol/exercises';
+import { plansInForce } from '#core/record/plans-in-force';
+import { failureWords } from '../../data/api';
+import { useIssueReport, useLog, useOutcomes, useReports } from '../../data/outcomes';
+import { useClient, usePractice, usePractitioner } from '../../data/queries';
+import { Button } from '../../parts/Button';
+import { Choice } from '../../parts/Choice';
+import { FieldError } from '../../parts/Field';
+import { day } from '../../parts/format';
+import { noonOf } from '../../parts/noon';
+import { Picker } from '../../parts/Picker';
+import { PAPERS, type Paper } from '../../parts/papers';
+import { Ticks } from '../../parts/Ticks';
+import { ReportPage } from './ReportPage';
+
+const SECTIONS = sectionIdSchema.options.map((value) => ({ value, label: SECTION_TITLES[value] }));
+const NOW = 'now';
+
+/** One or two pages for the client or the referrer: chosen, written, issued as it stands, printed. */
+export function ReportView() {
+  const { clientId = '' } = useParams();
+  const { data: client, error } = useClient(clientId);
+  const { data: practice } = usePractice();
+  const { data: log } = useLog(clientId);
+  const { data: outcomes } = useOutcomes(clientId);
+  if (error) return <FieldError>{failureWords(error)}</FieldError>;
+  if (!client || !practice || !log || !outcomes) return <p className="p-6 text-quiet">Reading the record…</p>;
+  return <Writing client={client} practice={practice} log={log} outcomes={outcomes} />;
+}
+
+function Writing({
+  client,
+  practice,
+  log,
+  outcomes,
+}: {
+  client: ClientRecord;
+  practice: PracticeView;
+  log: LogView;
+  outcomes: OutcomesView;
+}) {
+  const by = usePractitioner()?.name ?? '';
+  const { data: issued = [] } = useReports(client.id);
+  const issue = useIssueReport(client.id);
+  const [sections, setSections] = useState<SectionId[]>([...sectionIdSchema.options]);
+  const [letter, setLetter] = useState('');
+  const [paper, setPaper] = useState<Paper>('A4');
+  const [shownId, setShownId] = useState(NOW);
+  const draft = useMemo(
+    () => draftReport(client, practice, log, outcomes, { sections, letter, by }),
+    [client, practice, log, outcomes, sections, letter, by],
+  );
+  const shown = issued.find(({ id }) => id === shownId);
+  return (
+    <div className="h-full overflow-auto print:h-auto print:overflow-visible">
+      <nav className="space-y-3 border-b border-rule p-4 print:hidden">
+        <div className="flex flex-wrap items-end gap-x-6 gap-y-3">
+          <Link to={`/people/${client.id}/outcomes`} className="min-h-11 py-2 underline underline-offset-4">
+            Back to {client.name}
+          </Link>
+          <div className="w-64">
+            <Picker
+              label="Report"
+              value={shownId}
+              onChange={setShownId}
+              options={[
+                { value: NOW, label: 'as things stand now' },
+                ...issued.map(({ id, atMs }) => ({ value: id, label: `issued ${day(atMs)}` })),
+              ]}
+            />
+          </div>
+          <Choice
+            label="Paper"
+            value={paper}
+            onChange={setPaper}
+            options={(Object.keys(PAPERS) as Paper[]).map((value) => ({ value, label: value }))}
+          />
+          {!shown && (
+            <Button
+              kind="main"
+              disabled={sections.length === 0 || issue.isPending}
+              onClick={() =>
+                issue.mutate({ id: newId(), content: draft }, { onSuccess: ({ id }) => setShownId(id) })
+              }
+            >
+              Issue it as it stands
+            </Button>
+          )}
+          <Button {...(shown ? { kind: 'main' as const } : {})} onClick={() => window.print()}>
+            Print, or keep as PDF
+          </Button>
+          {issue.error && <FieldError>{failureWords(issue.error)}</FieldError>}
+        </div>
+        {!shown && (
+          <div className="flex flex-wrap items-start gap-x-8 gap-y-2">
+            <Ticks label="Sections" options={SECTIONS} chosen={sections} onChange={setSections} />
+            <label className="min-w-64 flex-1">
+              <span className="text-[15px] font-semibold">Your own words, to whom it goes</span>
+              <textarea
+                value={letter}
+                maxLength={2000}
+                rows={2}
+                onChange={(event) => setLetter(event.target.value)}
+                className="mt-1 block w-full rounded-sm border border-ink/40 bg-paper px-3 py-2"
+              />
+            </label>
+          </div>
+        )}
+      </nav>
+      <style>{`@page { size: ${paper}; margin: 16mm; } @media print { html, body, #root { height: auto; } }`}</style>
+      <main className="mx-auto max-w-3xl p-6 print:max-w-none print:p-0">
+        <ReportPage report={shown?.content ?? draft} atMs={shown?.atMs ?? null} />
+      </main>
+    </div>
+  );
+}
+
+/** Every week from the first to the last, also those without a session. */
+function weeksOf(periods: readonly LogPeriod[]): Report['weeks'] {
+  const days = periods.map(({ fromDay }) => fromDay);
+  const [first, last] = [Math.min(...days), Math.max(...days)];
+  if (periods.length === 0) return [];
+  return Array.from({ length: (last - first) / 7 + 1 }, (_, place) => {
+    const week = periods.find(({ fromDay }) => fromDay === first + 7 * place);
+    return {
+      fromMs: noonOf(first + 7 * place).getTime(),
+      minutes: (week?.totals.occludedMs ?? 0) / 60_000,
+    };
+  });
+}
+
+function draftReport(
+  client: ClientRecord,
+  practice: PracticeView,
+  { sessions }: LogView,
+  { taken, tested, pairs }: OutcomesView,
+  { sections, letter, by }: { sections: readonly SectionId[]; letter: string; by: string },
+): Report {
+  const library = libraryOf(client.facts.ownExercises);
+  const { zoneOffsetMs } = client.facts;
+  const counted = taken.filter(({ withdrawn }) => withdrawn === null);
+  const basis: ReportBasis = {
+    sessions,
+    totals: addUp(sessions, library, zoneOffsetMs),
+    series: seriesOf(counted, tested, pairs, library),
+    next: plansInForce(client.facts, client.judgedAtMs).map(({ coursePlan, turn }) => ({
+      about: coursePlan.name,
+      says: turn.why,
+    })),
+  };
+  const times = [...sessions.map(({ startedAtMs }) => startedAtMs), ...counted.map(({ atMs }) => atMs)];
+  return {
+    clientName: client.name,
+    practiceName: practice.settings.name,
+    phone: practice.settings.phone,
+    by,
+    fromMs: times.length > 0 ? Math.min(...times) : client.judgedAtMs,
+    toMs: client.judgedAtMs,
+    letter: letter.trim(),
+    sections: reportSections(sections, basis),
+    weeks: weeksOf(byPeriod(sessions, 'week', library, zoneOffsetMs)),
+  };
+}

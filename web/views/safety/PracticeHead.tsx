@@ -1,0 +1,29 @@
+import type { ReactNode } from 'react';
+import { NavLink } from 'react-router';
+
+/** The head of what the practice as a whole shows: how safe it was, and whom it helped. */
+export function PracticeHead({ title, children }: { title: string; children: ReactNode }) {
+  return (
+    <header className="flex flex-wrap items-end justify-between gap-x-8 gap-y-3">
+      <div>
+        <h1 className="text-3xl font-semibold">{title}</h1>
+        <nav aria-label="Of the practice" className="mt-1 flex gap-x-6">
+          {[
+            { to: '/week', label: 'This week' },
+            { to: '/safety', label: 'How safe it was' },
+            { to: '/responders', label: 'Whom it helped' },
+          ].map(({ to, label }) => (
+            <NavLink
+              key={to}
+              to={to}
+              className="inline-flex min-h-9 items-center border-b-4 border-transparent underline-offset-4 hover:underline aria-[current=page]:border-plum"
+            >
+              {label}
+            </NavLink>
+          ))}
+        </nav>
+      </div>
+      <div className="flex flex-wrap items-end gap-4">{children}</div>
+    </header>
+  );
+}

@@ -1,0 +1,155 @@
+import { useState } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
+import { Link } from 'react-router';
+import { typicalError } from '#core/outcomes/error';
+import { MEASURES, type Measure, type MeasureId, TAKEN_HERE } from '#core/outcomes/measures';
+import { type Responder, respondersOf } from '#core/outcomes/responders';
+import { changeFigure, verdictWords } from '#core/outcomes/verdict-words';
+import { LIMB_LABELS } from '#core/quantity/limb';
+import { failureWords } from '../../data/api';
+import { useResponders } from '../../data/outcomes';
+import { Button } from '../../parts/Button';
+import { FieldError } from '../../parts/Field';
+import { plain } from '../../parts/format';
+import { Picker } from '../../parts/Picker';
+import { PracticeHead } from './PracticeHead';
+
+/** Whom it helped, by one measure: everybody with an interval, the most sure gain first; names go by one key (OUT-5). */
+export function RespondersView() {
+  const [measureId, setMeasureId] = useState<MeasureId>('girth-mid-thigh');
+  const [isNamed, setNamed] = useState(true);
+  useHotkeys('n', () => setNamed(!isNamed));
+  const { data, error } = useResponders(measureId);
+  const measure: Measure = MEASURES[measureId];
+  const all = data ? respondersOf(data.rows, measureId, typicalError(measure, data.pairs)) : [];
+  const list = all.filter(({ sessions }) => sessions > 0);
+  const untrained = all.filter(({ sessions }) => sessions === 0);
+  const reach = Math.max(
+    1e-6,
+    ...all.flatMap(({ verdict: { interval } }) => [Math.abs(interval.low), Math.abs(interval.high)]),
+  );
+  const lines = (of: readonly Responder[]) =>
+    of.map((one) => (
+      <ResponderLine
+        key={`${one.clientId} ${one.limb} ${one.setting}`}
+        one={one}
+        measure={measure}
+        reach={reach}
+        isNamed={isNamed}
+      />
+    ));
+  const advised = list.filter(({ advice }) => advice !== null).length;
+  return (
+    <div className="space-y-5 p-6">
+      <PracticeHead title="Whom it helped">
+        <div className="w-64">
+          <Picker
+            label="Measure"
+            value={measureId}
+            onChange={setMeasureId}
+            options={TAKEN_HERE.map((value) => ({ value, label: MEASURES[value].label }))}
+          />
+        </div>
+        <Button keyHint="N" onClick={() => setNamed(!isNamed)}>
+          {isNamed ? 'Hide names' : 'Show names'}
+        </Button>
+      </PracticeHead>
+      {error && <FieldError>{failureWords(error)}</FieldError>}
+      {data && all.length === 0 && (
+        <p className="max-w-prose">
+          Nobody has two occasions of this measure yet. It is taken under Outcomes.
+        </p>
+      )}
+      {list.length > 0 && (
+        <>
+          <p className="text-quiet">
+            {list.filter(({ verdict }) => verdict.kind === 'real-gain').length} of {list.length} with a real
+            gain{advised > 0 && `; ${advised} to look at`}. The bar is what the change could be, 95 in 100;
+            the middle line is no change.
+          </p>
+          <ul aria-label="Trained" className="max-w-5xl border-t border-ink/40">
+            {lines(list)}
+          </ul>
+        </>
+      )}
+      {untrained.length > 0 && (
+        <details className="max-w-5xl">
+          <summary className="min-h-9 cursor-pointer py-1">
+            Not trained between the two, for comparison ({untrained.length})
+          </summary>
+          <ul className="border-t border-rule">{lines(untrained)}</ul>
+        </details>
+      )}
+    </div>
+  );
+}
+
+function ResponderLine({
+  one: { clientId, name, limb, setting, from, to, weeks, sessions, verdict, advice },
+  measure,
+  reach,
+  isNamed,
+}: {
+  one: Responder;
+  measure: Measure;
+  reach: number;
+  isNamed: boolean;
+}) {
+  const x = (value: number) => 50 + (50 * value) / reach;
+  const towardsBetter = measure.better === 'lower' ? -1 : 1;
+  const [low, high] = [verdict.interval.low * towardsBetter, verdict.interval.high * towardsBetter].sort(
+    (a, b) => a - b,
+  ) as [number, number];
+  return (
+    <li className="grid grid-cols-[1fr_auto] items-center gap-x-6 gap-y-1 border-b border-rule py-2 md:grid-cols-[14rem_1fr_15rem]">
+      <span>
+        {isNamed ? (
+          <Link to={`/people/${clientId}/outcomes`} className="underline-offset-4 hover:underline">
+            {name}
+          </Link>
+        ) : (
+          'Somebody'
+        )}
+        <span className="block text-[14px] text-quiet">
+          {[limb && LIMB_LABELS[limb].toLowerCase(), isNamed && setting].filter(Boolean).join(', ')}
+        </span>
+      </span>
+      <svg
+        viewBox="0 0 100 10"
+        preserveAspectRatio="none"
+        className="h-6 w-full max-md:order-last max-md:col-span-2"
+        aria-hidden="true"
+      >
+        <line x1={50} x2={50} y1={0} y2={10} stroke="var(--color-quiet)" vectorEffect="non-scaling-stroke" />
+        <rect
+          x={x(low)}
+          y={3.5}
+          width={x(high) - x(low)}
+          height={3}
+          fill="var(--color-plum)"
+          opacity={0.35}
+        />
+        <rect
+          x={x(verdict.change * towardsBetter) - 0.4}
+          y={1.5}
+          width={0.8}
+          height={7}
+          fill="var(--color-plum)"
+        />
+      </svg>
+      <span>
+        <span className={verdict.kind === 'real-gain' ? 'font-semibold' : ''}>
+          {verdictWords(verdict.kind, measure.better)}
+        </span>{' '}
+        <span className="figures text-[14px] text-quiet">
+          {plain(from)} → {plain(to)}
+        </span>
+        <span className="block text-[13px] text-quiet">
+          <span className="figures">{changeFigure(verdict, measure)}</span>, {plain(weeks, 0)} weeks,{' '}
+          {sessions} sessions
+        </span>
+      </span>
+      {advice && <p className="notched col-span-full text-[14px] text-ochre">{advice} OUT-5</p>}
+    </li>
+  );
+}

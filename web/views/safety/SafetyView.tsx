@@ -1,0 +1,133 @@
+import { useState } from 'react';
+import type { Rate } from '#core/outcomes/rate';
+import { type Dimension, type RateRow, rateRows, SEEN_LABELS } from '#core/outcomes/surveillance';
+import { SCHOOLS } from '#core/protocol/schools';
+import { failureWords } from '../../data/api';
+import { useSurveillance } from '../../data/outcomes';
+import { Choice } from '../../parts/Choice';
+import { FieldError } from '../../parts/Field';
+import { plain } from '../../parts/format';
+import { PracticeHead } from './PracticeHead';
+
+const DIMENSIONS: Record<Dimension, string> = {
+  limb: 'limb',
+  percentBand: '%LOP',
+  minutesBand: 'minutes',
+  schoolId: 'school',
+  cuff: 'cuff',
+};
+
+/** How often anything was seen that should not be, per 1,000 inflations with exact intervals; nobody's name is in it (OUT-7). */
+export function SafetyView() {
+  const { data, error } = useSurveillance();
+  const [by, setBy] = useState<Dimension>('limb');
+  if (error) return <FieldError>{failureWords(error)}</FieldError>;
+  if (!data) return <p className="p-6 text-quiet">Reading what was counted…</p>;
+  const rows = rateRows(data.tallies, by);
+  const [all] = rows;
+  if (!all || all.inflations === 0) {
+    return (
+      <div className="max-w-prose p-6">
+        <h1 className="text-3xl font-semibold">Safety record</h1>
+        <p className="mt-2">
+          Nothing was counted yet. Every inflation of a finished session is counted here, with the signs noted
+          and what was said the day after.
+        </p>
+      </div>
+    );
+  }
+  const occurred = all.seen.filter(({ rate }) => rate.kind === 'seen').map(({ id }) => id);
+  const never = all.seen.flatMap(({ id, rate }) => (rate.kind === 'none' ? [{ id, rate }] : []));
+  const [bound] = never;
+  return (
+    <div className="space-y-6 p-6">
+      <PracticeHead title="Safety record">
+        <Choice
+          label="Told apart by"
+          value={by}
+          onChange={setBy}
+          options={(Object.keys(DIMENSIONS) as Dimension[]).map((value) => ({
+            value,
+            label: DIMENSIONS[value],
+          }))}
+        />
+      </PracticeHead>
+      <p className="text-quiet">
+        <span className="figures">{all.inflations}</span> inflations; per 1,000 of them, with exact 95 %
+        intervals. <span className="figures">{data.adverseEvents}</span>{' '}
+        {data.adverseEvents === 1 ? 'adverse event' : 'adverse events'} on record.
+      </p>
+      <div className="overflow-x-auto">
+        <table className="border-t border-ink/40">
+          <thead>
+            <tr className="text-left align-bottom text-[14px] text-quiet">
+              <th className="py-1 pr-6 font-normal">{DIMENSIONS[by]}</th>
+              <th className="py-1 pr-6 text-right font-normal">Inflations</th>
+              <th className="py-1 pr-6 font-normal">Anything</th>
+              {occurred.map((id) => (
+                <th key={id} className="py-1 pr-6 font-normal">
+                  {SEEN_LABELS[id]}
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {rows.map((row) => (
+              <tr key={row.name} className="border-t border-rule align-top">
+                <th scope="row" className={`py-2 pr-6 text-left ${row === all ? '' : 'font-normal'}`}>
+                  {nameOf(row, by)}
+                </th>
+                <td className="figures py-2 pr-6 text-right">{row.inflations}</td>
+                <td className="py-2 pr-6">
+                  <RateWords rate={row.any} />
+                </td>
+                {occurred.map((id) => (
+                  <td key={id} className="py-2 pr-6">
+                    <RateWords rate={row.seen.find((one) => one.id === id)?.rate} />
+                  </td>
+                ))}
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+      {bound && (
+        <p className="max-w-prose text-[15px]">
+          Never seen here: {never.map(({ id }) => SEEN_LABELS[id].toLowerCase()).join('; ')}. Of{' '}
+          <span className="figures">{all.inflations}</span> inflations that says: at most{' '}
+          <span className="figures">{plain(bound.rate.atMostPer1000)}</span> per 1,000.
+        </p>
+      )}
+      <p className="max-w-prose text-[14px] text-quiet">
+        A sign belongs to the inflations it was noted in; what was said the day after, to the last inflation
+        of each limb. A difference between rows whose intervals overlap may be chance. Follow local policy for
+        reporting.
+      </p>
+    </div>
+  );
+}
+
+const nameOf = ({ name }: RateRow, by: Dimension): string => {
+  if (name === 'All') return 'All';
+  if (by === 'schoolId') return SCHOOLS[name as keyof typeof SCHOOLS]?.label ?? name;
+  return by === 'limb' ? `${name === 'arm' ? 'Arms' : 'Legs'}` : name;
+};
+
+/** "5.0 (0.6 to 18.1)", or at most what none seen says. */
+function RateWords({ rate }: { rate: Rate | undefined }) {
+  if (!rate || rate.kind === 'nothing-counted') return <span className="text-quiet">–</span>;
+  if (rate.kind === 'none')
+    return (
+      <span className="text-[15px] text-quiet">
+        none, at most <span className="figures">{plain(rate.atMostPer1000)}</span>
+      </span>
+    );
+  return (
+    <span className="whitespace-nowrap">
+      <span className="figures text-lg">{plain(rate.per1000)}</span>{' '}
+      <span className="figures text-[14px] text-quiet">
+        {plain(rate.interval.low)} to {plain(rate.interval.high)}
+      </span>
+    </span>
+  );
+}
