@@ -20,6 +20,8 @@ import { mergeLogs } from '#core/session/log';
 import { createApp } from '#server/app';
 import { KitEntity, PracticeEntity, PractitionerEntity } from '#server/db/entities';
 import { waitForDisk } from '#server/db/sqlite';
+import { COURSES } from './courses';
+import { liveCourse, type World } from './live-course';
 import { dayAfterEvent, keptAsItIs, pastSessionLog } from './past-session';
 import { type Deed, PEOPLE, type PrescribeWish } from './people';
 import { CUFFS, PRACTICE, PRACTITIONERS, PUMPS, STRAPS, WEIGHT_KITS } from './practice';
@@ -34,8 +36,24 @@ const PAIN_BEFORE = 1;
  * @returns whether anything was loaded; a database that has a practice is left alone
  */
 export async function loadDemo(orm: MikroORM, nowMs: number): Promise<boolean> {
+  const world = await loadPractice(orm, nowMs);
+  if (!world) return false;
+  await loadMonths(world, nowMs);
+  return true;
+}
+
+/** Months of more people, one after the other: what takes longer than one waits for. @param told after each of them */
+export async function loadMonths(world: World, nowMs: number, told: () => void = () => {}): Promise<void> {
+  for (const course of COURSES) {
+    await liveCourse(course, nowMs, world);
+    told();
+  }
+}
+
+/** The practice and the people whose story is told by hand. @returns null where the database has a practice already */
+export async function loadPractice(orm: MikroORM, nowMs: number): Promise<World | null> {
   const em = orm.em.fork();
-  if ((await em.count(PracticeEntity)) > 0) return false;
+  if ((await em.count(PracticeEntity)) > 0) return null;
   await waitForDisk(em, false);
   em.create(PracticeEntity, PRACTICE);
   for (const [listOrder, practitioner] of PRACTITIONERS.entries()) {
@@ -50,6 +68,8 @@ export async function loadDemo(orm: MikroORM, nowMs: number): Promise<boolean> {
   const clock = { nowMs };
   const app = createApp({ orm, now: () => clock.nowMs, log: pino({ level: 'silent' }) });
   const call = async <T>(method: 'GET' | 'POST', path: string, body?: unknown): Promise<T> => {
+    // Whoever looks at the practice meanwhile is served between two of these.
+    await new Promise(setImmediate);
     const answer = await app.request(`/api${path}`, {
       method,
       headers: { 'content-type': 'application/json', [PRACTITIONER_HEADER]: 'ines' },
@@ -74,7 +94,7 @@ export async function loadDemo(orm: MikroORM, nowMs: number): Promise<boolean> {
     }
   }
   await waitForDisk(em, true);
-  return true;
+  return world;
 }
 
 const PATHS = {
@@ -86,13 +106,6 @@ const PATHS = {
   test: 'strength-tests',
   rung: 'rung-checks',
 } as const;
-
-/** The server's own routes, with its clock set to when a deed was done. */
-type World = {
-  clock: { nowMs: number };
-  get: <T>(path: string) => Promise<T>;
-  post: <T>(path: string, body: unknown) => Promise<T>;
-};
 
 async function play(deed: Deed, record: ClientRecord, { clock, get, post }: World): Promise<ClientRecord> {
   const base = `/clients/${record.id}`;
@@ -106,6 +119,14 @@ async function play(deed: Deed, record: ClientRecord, { clock, get, post }: Worl
         { limb: operated.limb, atMs: atMs - operated.daysBefore * MS_PER_DAY, what: operated.what },
       ];
       return post(`${base}/screenings`, { ...body, ...(procedures ? { procedures } : {}) });
+    }
+    case 'take': {
+      const id = uuidFrom(
+        `${record.name} ${deed.daysAgo} ${deed.body.measureId} ${deed.body.limb}`,
+        NAMESPACE,
+      );
+      await post(`${base}/outcomes`, { ...deed.body, id, atMs });
+      return record;
     }
     case 'heavy':
       return post(`${base}/heavy-work`, { ...deed.body, atMs });

@@ -13,6 +13,7 @@ import type { BlockWish } from '#core/course/block';
 import type { CoursePlanChoice } from '#core/course/course-plan';
 import type { HeavyWorkChoice } from '#core/course/heavy-work';
 import type { ShelfLife } from '#core/occlusion-pressure/shelf-life';
+import type { Taken } from '#core/outcomes/measures';
 import type { GoalId } from '#core/plan/goals';
 import type { TempoId } from '#core/protocol/protocols';
 import type { Limb } from '#core/quantity/limb';
@@ -43,6 +44,7 @@ export type Deed = { daysAgo: number } & (
   | { do: 'block'; wish: (isoDay: string, coursePlanId: string) => BlockWish }
   | { do: 'heavy'; body: HeavyWorkChoice }
   | { do: 'rung'; body: NewRungCheck }
+  | { do: 'take'; body: Taken }
   | { do: 'session'; plan?: string; isUnanswered?: true; reps: number[]; efforts: number[] }
 );
 
@@ -66,6 +68,25 @@ const onThigh = (
   readingSchool: 'bracket',
   trials,
 });
+
+/** Measures of one occasion: girths of both thighs, left and right, and what else was taken. */
+const girths = (left: number[], right: number[]): Taken[] =>
+  (
+    [
+      ['left-thigh', left],
+      ['right-thigh', right],
+    ] as const
+  ).map(([limb, repeats]) => ({ measureId: 'girth-mid-thigh', limb, repeats, setting: '', note: '' }));
+const ofPerson = (measureId: Taken['measureId'], value: number, setting = ''): Taken => ({
+  measureId,
+  limb: null,
+  repeats: [value],
+  setting,
+  note: '',
+});
+const STAIRS = 'Carrying two pots of paint up to the lamp';
+const onDay = (daysAgo: number, ...taken: Taken[]): Deed[] =>
+  taken.map((body) => ({ daysAgo, do: 'take', body }));
 
 const thighs = { goal: 'size' as const, limbs: ['left-thigh' as const] };
 
@@ -117,6 +138,19 @@ const odalys: DemoPerson = {
       do: 'measure',
       body: onThigh('left-thigh', 'sitting', [trial(180, 170), trial(180, 174)]),
     },
+    ...onDay(
+      70,
+      ...girths([50.1, 50.3], [52.6, 52.4]),
+      ofPerson('sit-to-stand-30', 11),
+      ofPerson('activity-1', 3, STAIRS),
+    ),
+    ...onDay(
+      44,
+      ...girths([50.4, 50.5], [52.5, 52.6]),
+      ofPerson('sit-to-stand-30', 12),
+      ofPerson('activity-1', 4, STAIRS),
+    ),
+    { daysAgo: 60, do: 'test', body: { exerciseId: 'knee-extension', side: 'left', loadKg: 25, reps: 8 } },
     { daysAgo: 15, do: 'test', body: { exerciseId: 'knee-extension', side: 'left', loadKg: 30, reps: 8 } },
     { daysAgo: 15, do: 'prescribe', wish: { ...thighs, percentLop: 40 } },
     { daysAgo: 14, do: 'session', reps: [30, 15, 13, 9], efforts: [5, 7, 8, 9] },
@@ -124,6 +158,12 @@ const odalys: DemoPerson = {
     { daysAgo: 7, do: 'prescribe', wish: { ...thighs, percentLop: 45 } },
     { daysAgo: 7, do: 'confirm', body: { goneMmHg: 178 } },
     { daysAgo: 7, do: 'session', reps: [30, 15, 15, 14], efforts: [5, 6, 7, 8] },
+    ...onDay(
+      2,
+      ...girths([51.2, 51.4], [52.5, 52.8]),
+      ofPerson('sit-to-stand-30', 14),
+      ofPerson('activity-1', 6, STAIRS),
+    ),
     { daysAgo: 0, do: 'prescribe', wish: { ...thighs, percentLop: 50 } },
     { daysAgo: 0, do: 'check', body: { notWell: [], painNow: 1, bloodPressure: null } },
   ],

@@ -1,0 +1,295 @@
+import { v5 as uuidFrom } from 'uuid';
+import type { ClientRecord } from '#contract/client';
+import type { SessionView } from '#contract/session';
+import { limbsName } from '#core/course/course-plan';
+import { simulatedSession } from '#core/course/rehearse';
+import type { Trainee } from '#core/forecast/fatigue-model';
+import { limbsFor, MEASURES, type Measure, type Taken } from '#core/outcomes/measures';
+import { draftSession } from '#core/plan/draft-session';
+import { EXERCISES, type Library } from '#core/protocol/exercises';
+import { type Limb, limbKind, limbSide, otherSide } from '#core/quantity/limb';
+import { basisOf } from '#core/record/basis';
+import { nextPlan } from '#core/record/plans-in-force';
+import { reviewSession } from '#core/record/session-review';
+import type { SessionEvent } from '#core/session/events';
+import { fold } from '#core/session/fold';
+import { mergeLogs } from '#core/session/log';
+import { normal, type Random, seededRandom, seedOf } from '#core/simulation/random';
+import type { Course } from './courses';
+import { CUFFS, PRACTICE, WEIGHT_KITS } from './practice';
+
+const NAMESPACE = 'b8a1c3de-64f0-4a3b-8e0f-6f2f8f0f7a10';
+const DAY_MS = 86_400_000;
+const MINUTE_MS = 60_000;
+const MEASURE_AGAIN_DAYS = 26;
+const TEST_AGAIN_DAYS = 40;
+
+/** The server's own routes, with its clock set to when something was done. */
+export type World = {
+  clock: { nowMs: number };
+  get: <T>(path: string) => Promise<T>;
+  post: <T>(path: string, body: unknown) => Promise<T>;
+};
+
+/** How somebody stands after some weeks: they gain what their course says, less on bad days. */
+class Person {
+  constructor(
+    private readonly course: Course,
+    private readonly random: Random,
+  ) {}
+
+  trainees(week: number): ReadonlyMap<Limb, Trainee> {
+    const { endurance } = this.course.gains;
+    const today = Math.exp(0.06 * normal(this.random));
+    const factor = 1.15 * (1 + (endurance / 100) * week) * today;
+    return new Map(this.course.limbs.map((limb) => [limb, { endurance: factor, recovery: 1 }]));
+  }
+
+  misses = (): boolean => this.random() < this.course.misses;
+
+  eightRepsKg(week: number): number {
+    const { eightRepsKg, gains } = this.course;
+    const kg = (eightRepsKg ?? 0) * (1 + (gains.strength / 100) * week) * (1 + 0.012 * normal(this.random));
+    return Math.max(0.5, Math.round(2 * kg) / 2);
+  }
+
+  lopMmHg = (): number => 2 * Math.round((this.course.lopMmHg + 4 * normal(this.random)) / 2);
+
+  jointPain(week: number): number {
+    const { pain } = this.course;
+    if (!pain) return this.random() < 0.3 ? 1 : 0;
+    return Math.max(
+      0,
+      Math.min(3, Math.round(pain.start * 0.5 - pain.fallsBy * week + 0.4 * normal(this.random))),
+    );
+  }
+
+  /** What is measured of them on a day: girths of both sides, pain, and what is their own. */
+  measures(week: number): Taken[] {
+    const { limbs, gains, girthCm, pain, own } = this.course;
+    const [limb] = limbs;
+    if (!limb) return [];
+    const girth = limbKind(limb) === 'leg' ? 'girth-mid-thigh' : 'girth-mid-arm';
+    const taken = (
+      measureId: Taken['measureId'],
+      of: Limb | null,
+      value: number,
+      repeats: number,
+      setting = '',
+    ): Taken => {
+      const measure: Measure = MEASURES[measureId];
+      const noise =
+        measure.error.kind === 'percent' ? (measure.error.value * value) / 100 : measure.error.value;
+      const factor = 10 ** measure.decimals;
+      const figures = Array.from({ length: repeats }, () => {
+        const read = value + 0.6 * noise * normal(this.random);
+        return Math.round(Math.min(measure.highest, Math.max(measure.lowest, read)) * factor) / factor;
+      });
+      return { measureId, limb: of, repeats: figures, setting, note: '' };
+    };
+    const sides = [limb, otherSide(limb)];
+    return [
+      ...sides.map((side) =>
+        taken(
+          girth,
+          side,
+          girthCm - 4 + (limbs.includes(side) ? gains.sizeCm * Math.max(0, week - 2) : 0.4),
+          2,
+        ),
+      ),
+      ...(pain
+        ? [taken('pain-on-test', limb, Math.max(0, pain.start - pain.fallsBy * week), 1, 'Single-leg squat')]
+        : []),
+      ...(own
+        ? [
+            taken(
+              own.measureId,
+              own.perLimb ? (limbsFor(MEASURES[own.measureId]).find((one) => one === limb) ?? null) : null,
+              own.first + own.perWeek * week,
+              1,
+              own.setting,
+            ),
+          ]
+        : []),
+    ];
+  }
+}
+
+/**
+ * Plays a course through the server's own routes: screened, fitted, measured, tested, signed, and then session by session, each
+ * reviewed and its review accepted; measured again before it is due. The same course gives the same months, ending now.
+ */
+export async function liveCourse(course: Course, nowMs: number, { clock, get, post }: World): Promise<void> {
+  const random = seededRandom(seedOf(course.name));
+  const person = new Person(course, random);
+  const startMs = nowMs - (course.weeks * 7 + 2) * DAY_MS;
+  const idOf = (what: string) => uuidFrom(`${course.name} ${what}`, NAMESPACE);
+  clock.nowMs = startMs;
+  const { id } = await post<ClientRecord>('/clients', { name: course.name, story: course.story });
+  const base = `/clients/${id}`;
+  const tell = (what: string, body: unknown) => {
+    clock.nowMs += MINUTE_MS;
+    return post<ClientRecord>(`${base}/${what}`, body);
+  };
+  const measureLimbs = async () => {
+    for (const limb of course.limbs) {
+      const lop = person.lopMmHg();
+      const trial = (gone: number) => ({ goneMmHg: gone + 6, upMmHg: 10, backMmHg: gone - 4, downMmHg: 4 });
+      await tell('occlusion-pressures', {
+        limb,
+        position: 'sitting',
+        method: 'doppler',
+        site: limbKind(limb) === 'leg' ? 'posterior-tibial' : 'radial',
+        pumpId: 'hand-pump',
+        readingSchool: 'bracket',
+        trials: [trial(lop), trial(lop + 2)],
+      });
+    }
+  };
+  const testStrength = (week: number) =>
+    tell('strength-tests', {
+      exerciseId: course.exerciseId,
+      side: course.limbs.length > 1 ? 'both' : limbSide(course.limbs[0] ?? 'left-thigh'),
+      loadKg: person.eightRepsKg(week),
+      reps: 8,
+    });
+  const takeMeasures = async (week: number) => {
+    for (const taken of person.measures(week)) {
+      clock.nowMs += MINUTE_MS;
+      await post(`${base}/outcomes`, {
+        ...taken,
+        id: idOf(`${week} ${taken.measureId} ${taken.limb}`),
+        atMs: clock.nowMs,
+      });
+    }
+  };
+  const calm = { systolicMmHg: 124, diastolicMmHg: 78 };
+  await tell('screenings', { yes: [], bloodPressures: [calm, calm], note: '' });
+  for (const limb of course.limbs) {
+    const cuff = CUFFS.filter(
+      ({ limbKind: kind, girthLowCm, girthHighCm }) =>
+        kind === limbKind(limb) && girthLowCm <= course.girthCm && girthHighCm >= course.girthCm,
+    ).at(-1);
+    await tell('fits', { kind: 'cuff', limb, girthCm: course.girthCm, cuffId: cuff?.id });
+  }
+  await measureLimbs();
+  await takeMeasures(0);
+  let record = await testStrength(0);
+  const sign = async (changes: object) => {
+    const { session, notes } = draftSession(
+      {
+        goal: course.goal,
+        schoolId: PRACTICE.schoolId,
+        limbs: course.limbs,
+        together: course.limbs.length > 1,
+        rung: 'isometric',
+        newcomer: false,
+        isolatedOnly: false,
+        carried: [],
+        lowered: new Map(),
+      },
+      basisOf(record.facts, { cuffs: CUFFS, weightKits: WEIGHT_KITS }, 'clinician', clock.nowMs),
+    );
+    if (!session) throw new Error(`No draft for ${course.name}: ${notes.join(' ')}`);
+    return tell('prescriptions', { ...session, signedFor: changes });
+  };
+  const name = limbsName(course.limbs);
+  record = await sign({ kind: 'new-plan', name, occasion: { kind: 'any-day' }, untilMs: null });
+  const gapDays = 7 / course.perWeek;
+  let [measuredMs, testedMs] = [clock.nowMs, clock.nowMs];
+  for (let place = 0; place < course.weeks * course.perWeek; place += 1) {
+    const week = place / course.perWeek;
+    clock.nowMs = startMs + Math.round((1 + place * gapDays) * DAY_MS);
+    if (place > 0 && place % (4 * course.perWeek) === 0) await takeMeasures(Math.round(week));
+    if (clock.nowMs - measuredMs > MEASURE_AGAIN_DAYS * DAY_MS) {
+      await measureLimbs();
+      measuredMs = clock.nowMs;
+    }
+    if (course.eightRepsKg !== null && clock.nowMs - testedMs > TEST_AGAIN_DAYS * DAY_MS) {
+      record = await testStrength(week);
+      testedMs = clock.nowMs;
+      record = await sign({ kind: 'next-version', coursePlanId: record.facts.coursePlans[0]?.id });
+    }
+    if (person.misses()) continue;
+    record = await doSession(course, person, random, place, record, { clock, get, post }, idOf);
+  }
+}
+
+async function doSession(
+  course: Course,
+  person: Person,
+  random: Random,
+  place: number,
+  record: ClientRecord,
+  { clock, get, post }: World,
+  idOf: (what: string) => string,
+): Promise<ClientRecord> {
+  const week = place / course.perWeek;
+  const next = nextPlan(record.facts, clock.nowMs);
+  if (!next) return record;
+  const startedAtMs = clock.nowMs + 5 * MINUTE_MS;
+  const entered = simulatedSession(
+    next.prescription.plan,
+    { library: EXERCISES as Library },
+    person.trainees(week),
+    random,
+    startedAtMs,
+  );
+  clock.nowMs = startedAtMs + 60 * MINUTE_MS;
+  const sign = course.sign?.session === place ? course.sign : undefined;
+  const id = idOf(`session ${place}`);
+  const view = await post<SessionView>('/sessions/entered', {
+    ...entered,
+    id,
+    coursePlanId: next.coursePlan.id,
+    jointPain: person.jointPain(week),
+    signs: sign ? [sign.sign] : [],
+  });
+  const state = fold(view.plan, mergeLogs(view.events));
+  const advices = reviewSession(
+    { plan: view.plan, state, painBefore: 1, before: null },
+    record.facts,
+    WEIGHT_KITS,
+    clock.nowMs,
+  );
+  const stamp = { sessionId: id, deviceId: 'plinth-tablet', atMs: clock.nowMs };
+  const events: SessionEvent[] = [
+    ...advices.flatMap((advice, exerciseIndex): SessionEvent[] =>
+      advice
+        ? [
+            {
+              ...stamp,
+              type: 'review-answered',
+              exerciseIndex,
+              rule: advice.rule,
+              answer: 'accepted',
+              change: advice.change,
+              reason: '',
+              id: idOf(`answer ${place} ${exerciseIndex}`),
+              seq: 100 + exerciseIndex,
+            },
+          ]
+        : [],
+    ),
+    {
+      ...stamp,
+      type: 'followed-up',
+      soreness: 1 + Math.floor(3 * random()),
+      bruising: sign?.adverse ? 'small' : random() < 0.02 ? 'small' : 'none',
+      pinpointBleeding: random() < 0.01,
+      numbness: false,
+      id: idOf(`day after ${place}`),
+      seq: 200,
+    },
+  ];
+  await post(`/sessions/${id}/events`, { events });
+  if (sign?.adverse) {
+    await post(`/clients/${record.id}/adverse-events`, {
+      ...sign.adverse,
+      id: idOf('adverse'),
+      sessionId: id,
+      atMs: startedAtMs,
+    });
+  }
+  return get<ClientRecord>(`/clients/${record.id}`);
+}
