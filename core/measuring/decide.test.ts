@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { decideMeasuring, type MeasuringIntent } from './decide';
 import { type Kit, measuringInHand } from './in-hand';
-import { goTo, type Measuring, measuringAt, type Place, startRound } from './measuring';
+import { goTo, isUnderWay, type Measuring, measuringAt, type Place, startRound } from './measuring';
 
 const LYING: Place = { limb: 'left-thigh', position: 'lying' };
 const SITTING: Place = { limb: 'left-thigh', position: 'sitting' };
@@ -185,4 +185,16 @@ it('is all there after a reload at any moment, whatever was pressed', () => {
       }
     }),
   );
+});
+
+describe('what is still under way when somebody comes back', () => {
+  it('is a trial begun, a round, or free flow that lasts; not a place that was only looked at', () => {
+    const looked = goTo(measuringAt(LYING), SITTING);
+    expect(isUnderWay(looked, T)).toBe(false);
+    expect(isUnderWay(pressed(looked, oneTrial.slice(0, 1)), T + 3_600_000)).toBe(true);
+    expect(isUnderWay(startRound(looked, [LYING, RIGHT]), T)).toBe(true);
+    const recorded = pressed(looked, [...oneTrial, [0, { do: 'recorded' }, 25]]);
+    expect([79, 80].map((seconds) => isUnderWay(recorded, T + seconds * 1000))).toEqual([true, false]);
+    expect(isUnderWay({ ...looked, toDeflate: 'left-thigh' }, T)).toBe(true);
+  });
 });

@@ -1,7 +1,6 @@
 import type { PulseMethod } from '../occlusion-pressure/methods';
 import type { Trial } from '../occlusion-pressure/trial';
-import { RULES } from '../rules/catalogue';
-import { type Measuring, trialsKey } from './measuring';
+import { type Measuring, recoveryLeftMs, trialsKey } from './measuring';
 import { emptyRow, type ReadRow, readRow, type Steps, type TrialRow, withRoom } from './trial-rows';
 
 /** What the next trial is taken with. */
@@ -46,8 +45,7 @@ export function measuringInHand(
   const unfinished = read.findIndex(({ state: of }) => of !== 'whole');
   const current = unfinished < 0 ? null : unfinished;
   const downAtMs = state.downAtMs[state.at.limb];
-  const recoveryLeftMs =
-    downAtMs === undefined ? 0 : Math.max(0, downAtMs + RULES['LOP-3'].figures.trials.recoveryMs - nowMs);
+  const leftMs = downAtMs === undefined ? 0 : recoveryLeftMs(downAtMs, nowMs);
   const row = current === null ? undefined : rows[current];
   const phase = phaseOf();
   const steps = row ?? kit.steps;
@@ -58,7 +56,7 @@ export function measuringInHand(
     trials: read.flatMap((one) => (one.state === 'whole' ? [one.trial] : [])),
     wrong: read.some(({ state: of }) => of === 'wrong'),
     phase,
-    recoveryLeftMs,
+    recoveryLeftMs: leftMs,
     stepMmHg: phase === 'falling' ? steps.downMmHg : kit.steps.upMmHg,
   };
 
@@ -67,7 +65,7 @@ export function measuringInHand(
     if (state.toDeflate === state.at.limb) return 'deflate';
     if (!row) return 'full';
     if (row.gone) return 'falling';
-    if (recoveryLeftMs > 0) return 'recovering';
+    if (leftMs > 0) return 'recovering';
     return kit.method === 'automatic-pump' ? 'automatic' : 'rising';
   }
 }

@@ -1,5 +1,6 @@
 import type { RoundItem } from '../occlusion-pressure/round';
 import type { Limb } from '../quantity/limb';
+import { RULES } from '../rules/catalogue';
 import type { TrialRow } from './trial-rows';
 
 /** A limb in a position, to be measured. */
@@ -45,3 +46,20 @@ export const startRound = (state: Measuring, queue: Place[]): Measuring => ({
   at: queue[0] ?? state.at,
   queue,
 });
+
+/**
+ * Whether something of it still goes on: a trial begun, a round, or a limb whose free flow lasts (rule LOP-3). What was left
+ * without any of these begins anew where the record says, at the next visit.
+ */
+export const isUnderWay = ({ trials, queue, toDeflate, downAtMs }: Measuring, nowMs: number): boolean =>
+  Object.keys(trials).length > 0 ||
+  queue.length > 0 ||
+  toDeflate !== null ||
+  Object.values(downAtMs).some((atMs) => recoveryLeftMs(atMs, nowMs) > 0);
+
+/**
+ * How long a limb whose cuff came down is still left alone before its next trial, in ms (rule LOP-3).
+ * @example recoveryLeftMs(0, 45_000) //=> 15_000
+ */
+export const recoveryLeftMs = (downAtMs: number, nowMs: number): number =>
+  Math.max(0, downAtMs + RULES['LOP-3'].figures.trials.recoveryMs - nowMs);

@@ -1,6 +1,6 @@
 import { useNavigate } from 'react-router';
 import type { ClientRecord } from '#contract/client';
-import { goTo, type Measuring, measuringAt, type Place, startRound } from '#core/measuring/measuring';
+import { goTo, type Place, startRound } from '#core/measuring/measuring';
 import { LIMB_LABELS, LIMBS, type Limb, POSITIONS } from '#core/quantity/limb';
 import { newest } from '#core/quantity/newest';
 import { limbInHand } from '#core/record/chain';
@@ -18,6 +18,7 @@ import { MeasureCuff } from './MeasureCuff';
 import { RoundPlanner } from './RoundPlanner';
 import { FIRST_SETUP, type Setup } from './setup';
 import { TightnessForm } from './TightnessForm';
+import { useMeasuring } from './use-measuring';
 
 /** Limb occlusion pressures: one limb in one position at a time, or several in a round. */
 export function MeasureBench({ client }: { client: ClientRecord }) {
@@ -25,17 +26,14 @@ export function MeasureBench({ client }: { client: ClientRecord }) {
   const { data: practice } = usePractice();
   const { inHand } = usePlanInHand(client);
   const search = usePlanSearch();
-  const [state, setState] = useDraft<Measuring>(
-    `measuring ${client.id}`,
-    measuringAt(firstPlace(client, inHand?.prescription)),
-  );
+  const [state, setState] = useMeasuring(client.id, firstPlace(client, inHand?.prescription));
   const [setup, setSetup] = useDraft<Setup>('measuring set-up', FIRST_SETUP);
   const { limb, position } = state.at;
   const fit = newest(client.facts.fits.filter((fact) => fact.limb === limb));
   const strap = fit?.kind === 'strap' && practice?.straps.find(({ id }) => id === fit.strapId);
 
   const go = (at: Place) => setState(goTo(state, at));
-  const saved = (left: Measuring) => {
+  const saved = (left: typeof state) => {
     setState(left);
     if (left.queue.length === 0) navigate(`/people/${client.id}${search}`);
   };

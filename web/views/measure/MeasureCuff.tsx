@@ -18,6 +18,7 @@ import { LIMB_LABELS, otherSide } from '#core/quantity/limb';
 import { newest } from '#core/quantity/newest';
 import { restingPressureInForce } from '#core/record/in-force';
 import { api, failureWords, read } from '../../data/api';
+import { serverNow } from '../../data/clock';
 import { useRecordWrite } from '../../data/queries';
 import { useFrame } from '../../devices/use-frame';
 import { Button } from '../../parts/Button';
@@ -82,7 +83,7 @@ export function MeasureCuff({
     nowMs,
   );
   const act = (intent: MeasuringIntent) => {
-    const decision = decideMeasuring(state, intent, kit, reading, Date.now());
+    const decision = decideMeasuring(state, intent, kit, reading, serverNow());
     if (decision.state !== state) setState(decision.state);
     for (const effect of decision.effects)
       source.command({ do: effect === 'let-down' ? 'release' : 'measure' });
