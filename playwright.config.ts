@@ -1,5 +1,8 @@
 import { defineConfig } from '@playwright/test';
 import { CHROMIUM_LAUNCH } from './tests/chromium';
+import { liveInTheMorning } from './tests/morning';
+
+liveInTheMorning();
 
 export default defineConfig({
   testDir: 'tests',

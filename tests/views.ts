@@ -20,6 +20,17 @@ const bench =
     await expect(page.getByText(ready).first()).toBeVisible();
   };
 
+const besideTheChain =
+  (person: string, what: string, ready: string): View['open'] =>
+  async (page) => {
+    await openPerson(page, person);
+    await page
+      .getByRole('navigation', { name: 'Chain' })
+      .getByRole('link', { name: new RegExp(`^${what}`) })
+      .click();
+    await expect(page.getByText(ready).first()).toBeVisible();
+  };
+
 const measureATrial: View['open'] = async (page) => {
   await bench('Odalys Ferrant', 'Measure', 'Inflate in steps')(page);
   for (const [trial, gone, back] of [
@@ -171,6 +182,39 @@ export const VIEWS: View[] = [
   { name: 'live', open: runLive },
   { name: 'floor', open: floor },
   { name: 'record', open: aRecord },
+  { name: 'outcomes', open: besideTheChain('Eskil Rowanwood', 'Outcomes', 'Pain on the provoking test') },
+  { name: 'log', open: besideTheChain('Birgitta Somerhall', 'Log', 'Occluded in all') },
+  {
+    name: 'report',
+    open: async (page) => {
+      await besideTheChain('Eskil Rowanwood', 'Outcomes', 'Pain on the provoking test')(page);
+      await page.getByRole('link', { name: /^Report for them/ }).click();
+      await expect(page.getByText('Not issued yet')).toBeVisible();
+    },
+  },
+  {
+    name: 'week',
+    open: async (page) => {
+      await page.getByRole('link', { name: 'The practice', exact: true }).click();
+      await expect(page.getByRole('list', { name: 'Who needs somebody' })).toBeVisible();
+    },
+  },
+  {
+    name: 'safety',
+    open: async (page) => {
+      await page.getByRole('link', { name: 'The practice', exact: true }).click();
+      await page.getByRole('link', { name: 'How safe it was' }).click();
+      await expect(page.getByText(/adverse event on record/)).toBeVisible();
+    },
+  },
+  {
+    name: 'responders',
+    open: async (page) => {
+      await page.getByRole('link', { name: 'The practice', exact: true }).click();
+      await page.getByRole('link', { name: 'Whom it helped' }).click();
+      await expect(page.getByText(/with a real\s+gain/)).toBeVisible();
+    },
+  },
   {
     name: 'exercises',
     open: async (page) => {

@@ -1,0 +1,145 @@
+import type { Page } from '@playwright/test';
+import { chooseLink, expect, inDemonstration, openPerson, test } from './nervato';
+import { Weeks } from './weeks';
+
+const beside = (page: Page, what: 'Outcomes' | 'Log') =>
+  page
+    .getByRole('navigation', { name: 'Chain' })
+    .getByRole('link', { name: new RegExp(`^${what}`) })
+    .click();
+
+/** Two figures typed and kept by Enter, as with a tape in the other hand. */
+async function take(page: Page, figures: number[], unit = 'cm'): Promise<void> {
+  for (const [place, figure] of figures.entries()) {
+    await page.getByLabel(`Figure ${place + 1}, ${unit}`).fill(String(figure));
+  }
+  await page.keyboard.press('Enter');
+  await expect(page.getByLabel(`Figure 1, ${unit}`)).toHaveValue('');
+}
+
+inDemonstration('from baseline to report over eight weeks', async ({ page }) => {
+  await page.goto('/');
+  const weeks = await Weeks.of(page, 'Osric Penhallow');
+  await inDemonstration.step('a block from tomorrow, and the thighs measured before it', async () => {
+    await openPerson(page, 'Osric Penhallow');
+    await chooseLink(page, 'Prescribe');
+    await page.getByRole('radio', { name: 'A block of weeks' }).click();
+    await page.getByLabel('Start from').selectOption('Eight weeks of size');
+    await page.getByRole('button', { name: 'Keep the block' }).click();
+    await expect(page.getByRole('button', { name: 'Kept' })).toBeVisible();
+    await beside(page, 'Outcomes');
+    await page.getByLabel('Measure', { exact: true }).selectOption('Calf girth');
+    await take(page, [37.1, 37.3]);
+    // The other side is next by itself.
+    await expect(page.getByRole('radio', { name: 'Right thigh' })).toBeChecked();
+    await take(page, [38, 38.2]);
+    await expect(page.getByRole('list', { name: 'What changed' })).toContainText('Taken once');
+  });
+
+  await inDemonstration.step('midway it is due again', async () => {
+    await weeks.live(29, async () => ({ comes: true, effort: 7, jointPain: 0 }));
+    await openPerson(page, 'Osric Penhallow');
+    await beside(page, 'Outcomes');
+    const due = page.getByRole('region', { name: 'Due' });
+    await expect(due).toContainText('midway');
+    await due.getByRole('button', { name: 'Calf girth, left thigh' }).click();
+    await take(page, [38.9, 38.9]);
+    await expect(due.getByRole('button', { name: 'Calf girth, left thigh' })).toHaveCount(0);
+  });
+
+  await inDemonstration.step('after the block: real, in words first, and side against side', async () => {
+    await weeks.liveTheBlock(async () => ({ comes: true, effort: 7, jointPain: 0 }));
+    await weeks.live(4, async () => ({ comes: false, effort: 7, jointPain: 0 }));
+    await openPerson(page, 'Osric Penhallow');
+    await beside(page, 'Outcomes');
+    await expect(page.getByRole('region', { name: 'Due' })).toContainText('after the block');
+    await page
+      .getByRole('region', { name: 'Due' })
+      .getByRole('button', { name: 'Calf girth, left thigh' })
+      .click();
+    await take(page, [39.4, 39.6]);
+    await take(page, [38.1, 38.1]);
+    const line = page.getByRole('button', { name: /Real gain Calf girth, left thigh/ });
+    await expect(line).toContainText('in 100 that it is better');
+    await line.click();
+    await expect(page.getByRole('img', { name: /Calf girth, left thigh.*Weeks:/ })).toBeVisible();
+    await expect(page.getByRole('region', { name: 'Symmetry' })).toContainText(/Calf girth.*Right is less/);
+  });
+
+  await inDemonstration.step('a figure that does not count goes with its reason, and stays', async () => {
+    await page.getByText(/^All that was taken here/).click();
+    await page.getByRole('button', { name: 'It does not count' }).first().click();
+    await page.getByLabel('Why it does not count').fill('Taken over the trousers');
+    await page.getByRole('button', { name: 'Take it out' }).click();
+    await expect(page.getByText('Does not count: Taken over the trousers')).toBeVisible();
+  });
+
+  await inDemonstration.step('the report is issued, and says the same afterwards', async () => {
+    await page.getByRole('link', { name: /^Report for them/ }).click();
+    await page.getByLabel('Your own words, to whom it goes').fill('For Dr Pellwright');
+    await page.getByRole('button', { name: 'Issue it as it stands' }).click();
+    await expect(page.getByText(/^Issued /)).toBeVisible();
+    await expect(page.getByRole('article')).toContainText('For Dr Pellwright');
+    await expect(page.getByRole('article')).toContainText(/\d+ in \d+ weeks/);
+    await page.reload();
+    await page.getByLabel('Report').selectOption({ index: 1 });
+    await expect(page.getByRole('article')).toContainText('For Dr Pellwright');
+  });
+});
+
+test('the person answers on a screen that is handed over, and nothing else can be reached', async ({
+  page,
+}) => {
+  await page.goto('/');
+  await openPerson(page, 'Odalys Ferrant');
+  await beside(page, 'Outcomes');
+  await page.getByLabel('Measure', { exact: true }).selectOption('First activity of their own');
+  await page.getByRole('button', { name: 'Hand the screen over and ask' }).click();
+  await expect(page.getByText('say it, so that next time is the same')).toBeVisible();
+  await page.getByLabel('The activity').fill('Carrying two pots of paint up to the lamp');
+  await page.getByRole('button', { name: 'Hand the screen over and ask' }).click();
+  const asked = page.getByRole('dialog', { name: 'Carrying two pots of paint up to the lamp' });
+  await expect(asked).toContainText('How well can you do it today?');
+  await expect(page.getByRole('navigation', { name: 'People' })).toHaveCount(0);
+  await asked.getByRole('button', { name: '8', exact: true }).click();
+  await expect(page.getByRole('list', { name: 'What changed' })).toContainText('3 → 8');
+});
+
+test('the log has every session, adds up by limb and muscle, finds, and a set opens its place', async ({
+  page,
+}) => {
+  await page.goto('/');
+  await openPerson(page, 'Rufus Tarnholm');
+  await beside(page, 'Log');
+  const inAll = page.getByRole('region', { name: 'In all' });
+  await expect(inAll).toContainText('675 of 675');
+  await inAll.getByText('By limb and muscle').click();
+  await expect(inAll.getByRole('row', { name: /^Left thigh 24/ })).toBeVisible();
+  await page.getByLabel('Limb').selectOption('right thigh');
+  await page.getByRole('searchbox', { name: 'Exercise or plan' }).fill('nothing like it');
+  await expect(page.getByText('No session fits.')).toBeVisible();
+  await page.getByRole('searchbox', { name: 'Exercise or plan' }).fill('press');
+  await page.getByRole('link', { name: '30', exact: true }).first().click();
+  await expect(page).toHaveURL(/sessions\/.*\?at=\d+/);
+  await expect(page.getByRole('region', { name: 'Adverse events' })).toBeVisible();
+});
+
+test('what went wrong is written down from its session, and counted without a name', async ({ page }) => {
+  await page.goto('/');
+  await openPerson(page, 'Nerys Coldbrook');
+  await beside(page, 'Outcomes');
+  await expect(page.getByRole('region', { name: 'Adverse events' })).toContainText('A bruise of 6 cm');
+  await page.getByRole('link', { name: 'The practice', exact: true }).click();
+  await expect(page.getByRole('list', { name: 'Who needs somebody' })).toContainText('Ivo Brackenridge');
+  await page.getByRole('link', { name: 'How safe it was' }).click();
+  await expect(page.getByText(/1 adverse event on record/)).toBeVisible();
+  const all = page.getByRole('row', { name: /^All / });
+  await expect(all).toBeVisible();
+  await page.getByRole('radio', { name: '%LOP' }).click();
+  await expect(page.getByRole('row', { name: /^50–59 %/ })).toBeVisible();
+  await page.getByRole('link', { name: 'Whom it helped' }).click();
+  await expect(page.getByText(/with a real\s+gain/)).toBeVisible();
+  await expect(page.getByRole('main').getByRole('link', { name: 'Magnus Fairweather' })).toHaveCount(1);
+  await page.keyboard.press('n');
+  await expect(page.getByRole('main').getByRole('link', { name: 'Magnus Fairweather' })).toHaveCount(0);
+});

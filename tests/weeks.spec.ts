@@ -1,0 +1,310 @@
+import type { Page } from '@playwright/test';
+import type { ClientRecord } from '#contract/client';
+import { dayAt, weekdayOf } from '#core/course/days';
+import type { Limb } from '#core/quantity/limb';
+import { chooseLink, expect, inDemonstration, openPerson } from './nervato';
+import { type DayLived, Weeks } from './weeks';
+
+// Whole courses, lived day by day: every session that is due is done, and its review accepted.
+
+const comes: DayLived = { comes: true, effort: 7, jointPain: 1 };
+const [MON, TUE, THU, FRI] = [0, 1, 3, 4] as const;
+
+const isOn = ({ facts, judgedAtMs }: ClientRecord, ...weekdays: number[]) =>
+  weekdays.includes(weekdayOf(dayAt(judgedAtMs, facts.zoneOffsetMs)));
+
+const timesDone = (days: readonly string[][], name: string): number =>
+  days.flat().filter((done) => done === name).length;
+
+async function openBlock(page: Page, name: string): Promise<void> {
+  await openPerson(page, name);
+  await chooseLink(page, 'Prescribe');
+  await page.getByRole('radio', { name: 'A block of weeks' }).click();
+}
+
+async function keepBlock(page: Page): Promise<void> {
+  await page.getByRole('button', { name: 'Keep the block' }).click();
+  await expect(page.getByRole('button', { name: 'Kept' })).toBeVisible();
+}
+
+const heavy = (exerciseId: string, loadKg: number, atMs: number) => ({
+  exerciseId,
+  side: 'both',
+  sets: 4,
+  reps: 5,
+  loadKg,
+  effort: 8,
+  atMs,
+});
+
+inDemonstration('an upper and lower split with finishers, and a deload week', async ({ page }) => {
+  await page.goto('/');
+  const weeks = await Weeks.of(page, 'Rufus Tarnholm');
+  const before = await weeks.record();
+
+  await inDemonstration.step('legs finish the lower days, arms the upper ones', async () => {
+    await openBlock(page, 'Rufus Tarnholm');
+    await page.getByLabel('Start from').selectOption('Finishers on an upper/lower split');
+    await page.getByLabel('Starts on').fill(await weeks.tomorrow());
+    const arms = page.getByRole('group', { name: 'Arms, to finish with' });
+    for (const day of ['Tue', 'Wed', 'Fri']) {
+      await arms.getByRole('group', { name: 'Can come on' }).getByLabel(day).uncheck();
+    }
+    const legs = page.getByRole('group', { name: 'Legs' });
+    for (const day of ['Mon', 'Wed', 'Thu']) {
+      await legs.getByRole('group', { name: 'Can come on' }).getByLabel(day).uncheck();
+    }
+    await keepBlock(page);
+  });
+
+  const done = await inDemonstration.step('eight weeks, with the main lifts on the split’s days', () =>
+    weeks.liveTheBlock(async (record) => {
+      const atMs = record.judgedAtMs - 120 * 60_000;
+      if (isOn(record, MON, THU)) await weeks.tell('heavy-work', heavy('elbow-flexion', 18, atMs));
+      if (isOn(record, TUE, FRI)) await weeks.tell('heavy-work', heavy('leg-press', 140, atMs));
+      return comes;
+    }),
+  );
+  expect([timesDone(done, 'Legs'), timesDone(done, 'Arms, to finish with')]).toEqual([16, 16]);
+
+  await inDemonstration.step(
+    'nothing was missed, and the deload weeks were done at their share',
+    async () => {
+      await openBlock(page, 'Rufus Tarnholm');
+      await expect(page.getByText(/32 sessions in 8 weeks: 32 done, 0 missed, 0 to come/)).toBeVisible();
+      await expect(
+        page
+          .getByText(/^Deload: /)
+          .filter({ visible: true })
+          .first(),
+      ).toBeVisible();
+      const { facts } = await weeks.record();
+      const legs = facts.coursePlans.find(({ name }) => name === 'Legs');
+      const occluded = facts.sessions
+        .filter(
+          ({ coursePlanId, startedAtMs }) => coursePlanId === legs?.id && startedAtMs > before.judgedAtMs,
+        )
+        .map(({ given }) => given.reduce((sum, one) => sum + one.occludedMs, 0) / 60_000);
+      // Every fourth week at 60 % of the sets: two of four of each exercise, so under six tenths of the time.
+      const usual = Math.max(...occluded);
+      const shares = occluded.map((minutes) => (usual === minutes ? 'whole' : 'deload'));
+      expect(shares.filter((share) => share === 'deload')).toHaveLength(4);
+      expect([...new Set(occluded)]).toHaveLength(2);
+      expect(Math.min(...occluded) / usual).toBeLessThan(0.6);
+    },
+  );
+});
+
+inDemonstration('one heavy and two cuffed days a week', async ({ page }) => {
+  await page.goto('/');
+  const weeks = await Weeks.of(page, 'Odalys Ferrant');
+  await openBlock(page, 'Odalys Ferrant');
+  await page.getByLabel('Start from').selectOption('One heavy day, two cuffed');
+  await page.getByLabel('Starts on').fill(await weeks.tomorrow());
+  await keepBlock(page);
+  const done = await inDemonstration.step('eight weeks', () =>
+    weeks.liveTheBlock(async (record) => {
+      const atMs = record.judgedAtMs - 60 * 60_000;
+      if (isOn(record, MON))
+        await weeks.tell('heavy-work', { ...heavy('knee-extension', 30, atMs), side: 'left' });
+      return { ...comes, effort: 6 };
+    }),
+  );
+  expect(timesDone(done, 'Left thigh')).toBe(16);
+  await inDemonstration.step(
+    'never on a heavy day, and the reviews have taken her to usual and on',
+    async () => {
+      const { facts } = await weeks.record();
+      const days = facts.sessions
+        .slice(-16)
+        .map(({ startedAtMs }) => weekdayOf(dayAt(startedAtMs, facts.zoneOffsetMs)));
+      expect(days).not.toContain(MON);
+      const [target] = facts.prescriptions[0]?.plan.exercises[0]?.limbs ?? [];
+      expect(target).toMatchObject({ percentLop: 60 });
+      await openBlock(page, 'Odalys Ferrant');
+      await expect(page.getByText(/16 sessions in 8 weeks: 16 done, 0 missed, 0 to come/)).toBeVisible();
+      // The record of eight weeks asks for what has grown old meanwhile.
+      await expect(page.getByRole('navigation', { name: 'Chain' })).toContainText(/kept for 4 weeks/);
+    },
+  );
+});
+
+inDemonstration('eight weeks of cycling', async ({ page }) => {
+  await page.goto('/');
+  const weeks = await Weeks.of(page, 'Odalys Ferrant');
+  await inDemonstration.step('a second plan, aerobic', async () => {
+    await openPerson(page, 'Odalys Ferrant');
+    await chooseLink(page, 'Prescribe');
+    await page.getByLabel('Plan', { exact: true }).selectOption('A new plan');
+    await page.getByLabel('Goal').selectOption('Aerobic');
+    await page.getByRole('button', { name: 'Name, days' }).click();
+    await page.getByLabel('Called').fill('Cycling');
+    await page.getByRole('button', { name: /^Sign as/ }).click();
+    await expect(page.getByRole('list', { name: 'Plans' })).toContainText('Cycling');
+  });
+  await inDemonstration.step('a block of it alone', async () => {
+    await openBlock(page, 'Odalys Ferrant');
+    await page.getByLabel('Start from').selectOption('Eight weeks of cycling');
+    await page.getByLabel('Starts on').fill(await weeks.tomorrow());
+    await page.getByRole('button', { name: 'Leave out Left thigh' }).click();
+    await expect(page.getByText('24 sessions in 8 weeks')).toBeVisible();
+    await keepBlock(page);
+  });
+  const done = await weeks.liveTheBlock(async () => comes);
+  expect(timesDone(done, 'Cycling')).toBe(24);
+  await openBlock(page, 'Odalys Ferrant');
+  await expect(page.getByText(/24 sessions in 8 weeks: 24 done, 0 missed, 0 to come/)).toBeVisible();
+  const { facts } = await weeks.record();
+  // Ten minutes of a leg under the cuff each time, and no repetition counted.
+  const cycled = facts.sessions.filter(({ worked }) => worked.some(({ mode }) => mode === 'aerobic'));
+  expect(cycled).toHaveLength(24);
+  expect(cycled.every(({ given }) => given.every(({ occludedMs }) => occludedMs >= 600_000))).toBe(true);
+});
+
+inDemonstration('a knee from day 4 to heavy, the other side and the arms from day one', async ({ page }) => {
+  await page.goto('/');
+  const weeks = await Weeks.ofNew(page, 'Ebba Lindholt');
+  const { judgedAtMs: nowMs } = await weeks.record();
+  const readings = [
+    { systolicMmHg: 122, diastolicMmHg: 76 },
+    { systolicMmHg: 120, diastolicMmHg: 76 },
+  ];
+  await inDemonstration.step('four days after a repair: cleared, fitted, measured, tested', async () => {
+    await weeks.tell('screenings', {
+      yes: ['recent-surgery'],
+      bloodPressures: readings,
+      note: '',
+      procedures: [{ limb: 'right-thigh', atMs: nowMs - 4 * DAY_MS, what: 'Meniscus repair' }],
+    });
+    await weeks.tell('clearances', {
+      subjects: ['recent-surgery'],
+      givenBy: 'Dr Imke Sallowby',
+      byPhysician: true,
+      givenAtMs: nowMs,
+      untilMs: nowMs + 180 * DAY_MS,
+      maxPercentLop: 80,
+      limbs: [],
+      modes: [],
+      note: '',
+    });
+    for (const limb of ['right-thigh', 'left-thigh'] as const) {
+      await weeks.tell('fits', { kind: 'cuff', limb, girthCm: 54, cuffId: 'thigh-l' });
+      for (const position of ['lying', 'sitting'] as const)
+        await weeks.tell('occlusion-pressures', onThigh(limb, position));
+    }
+    for (const limb of ['left-arm', 'right-arm'] as const) {
+      await weeks.tell('fits', { kind: 'cuff', limb, girthCm: 38, cuffId: 'arm-l' });
+      await weeks.tell('occlusion-pressures', {
+        ...onThigh(limb, 'sitting'),
+        site: 'radial',
+        trials: [trial(140, 132), trial(140, 130)],
+      });
+    }
+    await weeks.tell('strength-tests', { exerciseId: 'knee-extension', side: 'left', loadKg: 30, reps: 8 });
+    await weeks.tell('strength-tests', { exerciseId: 'elbow-flexion', side: 'both', loadKg: 12, reps: 8 });
+  });
+
+  await inDemonstration.step('the other side and the arms begin on day one', async () => {
+    await weeks.sign('Left thigh', { goal: 'size', limbs: ['left-thigh'] });
+    await weeks.sign('Arms', { goal: 'size', limbs: ['left-arm', 'right-arm'] });
+    expect((await weeks.live(1, async () => comes)).flat().sort()).toEqual(['Arms', 'Left thigh']);
+  });
+
+  const YES = ['Swelling is going down', 'Full range of the exercise, without a lag', 'The clinician agrees'];
+  const rungs = ['Passive', 'Isometric', 'Unloaded', 'Loaded, isolated', 'Functional'];
+  for (const rung of rungs) {
+    await inDemonstration.step(`${rung}: entered, signed, and tolerated twice`, async () => {
+      await openPerson(page, 'Ebba Lindholt');
+      await chooseLink(page, 'Prescribe');
+      if (rung === 'Passive') {
+        await page.getByLabel('Plan', { exact: true }).selectOption('A new plan');
+        await page.getByLabel('Goal').selectOption('Rehabilitation rung');
+        await page.getByLabel('Limbs').selectOption('Right thigh');
+        await page.getByRole('button', { name: 'Name, days' }).click();
+        await page.getByLabel('Called').fill('Right thigh');
+      } else await page.getByLabel('Plan', { exact: true }).selectOption('Right thigh');
+      const ladder = page.getByLabel('Ladder, right thigh');
+      for (const yes of YES) await ladder.getByLabel(yes).check();
+      await ladder.getByRole('button', { name: new RegExp(`^Enter ${rung}`, 'i') }).click();
+      await expect(ladder).toContainText(new RegExp(`Stay: ${rung}`, 'i'));
+      await page.getByRole('button', { name: /^Sign as/ }).click();
+      await expect(page.getByRole('list', { name: 'Plans' })).toContainText('Right thigh');
+      await weeks.live(7, async (record) => ({ ...comes, comes: isOn(record, MON, THU) }));
+    });
+  }
+
+  await inDemonstration.step('up and down stairs twice: heavy without the cuff, with a retest', async () => {
+    await openPerson(page, 'Ebba Lindholt');
+    await chooseLink(page, 'Prescribe');
+    await page.getByLabel('Plan', { exact: true }).selectOption('Right thigh');
+    const ladder = page.getByLabel('Ladder, right thigh');
+    await expect(ladder).toContainText(
+      /Up: done with the cuff\. Tolerated: heavy work without the cuff, with a retest/i,
+    );
+    for (const yes of YES) await ladder.getByLabel(yes).check();
+    await ladder.getByRole('button', { name: 'Enter done with the cuff' }).click();
+    await expect(ladder).toContainText(/Done with the cuff, since/i);
+  });
+  const { facts } = await weeks.record();
+  const rungsEntered = facts.rungChecks.filter(({ limb }) => limb === 'right-thigh').map(({ rung }) => rung);
+  expect(rungsEntered).toEqual(['passive', 'isometric', 'unloaded', 'loaded', 'functional', 'done']);
+  expect(facts.rungChecks.every(({ reason }) => reason === null)).toBe(true);
+});
+
+const DAY_MS = 86_400_000;
+const trial = (goneMmHg: number, backMmHg: number) => ({ goneMmHg, upMmHg: 10, backMmHg, downMmHg: 4 });
+const onThigh = (limb: Limb, position: 'lying' | 'sitting') => ({
+  limb,
+  position,
+  method: 'doppler',
+  site: 'posterior-tibial',
+  pumpId: 'hand-pump',
+  readingSchool: 'bracket',
+  trials: position === 'lying' ? [trial(170, 160), trial(170, 162)] : [trial(190, 182), trial(190, 184)],
+});
+
+inDemonstration(
+  'after an operation every visit is measure, check, run: within twelve touches beyond the trial',
+  async ({ page }) => {
+    await page.goto('/');
+    const weeks = await Weeks.of(page, 'Maren Holdwick');
+    await openPerson(page, 'Maren Holdwick');
+    await chooseLink(page, 'Prescribe');
+    await page.getByRole('button', { name: /^Sign as/ }).click();
+    await expect(page.getByRole('list', { name: 'Plans' })).toContainText('Right thigh');
+    await weeks.live(1, async () => comes);
+    await weeks.live(2, async () => ({ ...comes, comes: false }));
+
+    let touches = 0;
+    const touch = async (what: Promise<unknown>) => {
+      touches += 1;
+      await what;
+    };
+    const press = (key: string) => touch(page.keyboard.press(key));
+    await inDemonstration.step('what is due is open at once: two trials, and recorded', async () => {
+      await touch(openPerson(page, 'Maren Holdwick'));
+      for (const [trial, back] of [
+        ['Trial 1', '158'],
+        ['Trial 2', '160'],
+      ] as const) {
+        await page.getByLabel(`${trial}, pulse gone at, mmHg`).fill('170');
+        await page.getByLabel(`${trial}, pulse back at, mmHg`).fill(back);
+      }
+      await press('Enter');
+    });
+    await inDemonstration.step('re-targeted by one key, asked, checked, opened', async () => {
+      await expect(page.getByRole('button', { name: /^Re-target at the same %/ })).toBeVisible();
+      await press('t');
+      await expect(page.getByText(/signed on an LOP of/)).toHaveCount(0);
+      await expect(page.getByRole('region', { name: 'The day after' })).toBeVisible();
+      await press('2');
+      await press('Enter');
+      await expect(page.getByRole('region', { name: 'Check on the day' })).toBeVisible();
+      for (const key of ['w', '1', 'Enter']) await press(key);
+      await expect(page.getByRole('button', { name: 'Open the session' })).toBeVisible();
+      await press('Space');
+      await expect(page).toHaveURL(/\/sessions\//);
+    });
+    expect(touches).toBeLessThanOrEqual(12);
+  },
+);

@@ -1,0 +1,205 @@
+import { randomUUID } from 'node:crypto';
+import type { APIRequestContext, Page } from '@playwright/test';
+import type { ClientRecord, PeoplePage } from '#contract/client';
+import { PRACTITIONER_HEADER } from '#contract/header';
+import type { PracticeView } from '#contract/practice';
+import type { SessionView } from '#contract/session';
+import { dayAt, isoOf } from '#core/course/days';
+import { cutSets } from '#core/plan/cut-sets';
+import { draftSession } from '#core/plan/draft-session';
+import type { GoalId } from '#core/plan/goals';
+import { pacedReps } from '#core/protocol/set-work';
+import type { Limb } from '#core/quantity/limb';
+import { basisOf } from '#core/record/basis';
+import { blockAsItStands, setsShareNow } from '#core/record/block-in-force';
+import { plansInForce } from '#core/record/plans-in-force';
+import { reviewSession } from '#core/record/session-review';
+import { fold } from '#core/session/fold';
+import { mergeLogs } from '#core/session/log';
+
+const MS_PER_MINUTE = 60_000;
+
+/** What a simulated day was like: whether they came, the effort of each set, the worst pain of a joint. */
+export type DayLived = { comes: boolean; effort: number; jointPain: number };
+
+/**
+ * Weeks of one person in a demonstration: every day that passes, what is due by their plans and their block is done, told as a
+ * session entered later, and its review accepted, all through the server's own addresses.
+ */
+export class Weeks {
+  private constructor(
+    private readonly request: APIRequestContext,
+    readonly clientId: string,
+  ) {}
+
+  /** Of somebody new, with a story. */
+  static async ofNew(page: Page, name: string): Promise<Weeks> {
+    const weeks = new Weeks(page.request, '');
+    await weeks.beginOnSunday();
+    const { id } = await weeks.post<ClientRecord>('/clients', { name, story: 'Weeks of a journey.' });
+    return new Weeks(page.request, id);
+  }
+
+  static async of(page: Page, name: string): Promise<Weeks> {
+    const weeks = new Weeks(page.request, '');
+    await weeks.beginOnSunday();
+    const people = await weeks.get<PeoplePage>(`/clients?search=${encodeURIComponent(name)}`);
+    const id = people.people.find((one) => one.name === name)?.id ?? '';
+    return new Weeks(page.request, id);
+  }
+
+  /** The same weeks on whatever day the journey is run: those of a block that starts tomorrow run from Monday. */
+  private async beginOnSunday(): Promise<void> {
+    const { nowMs } = await this.get<{ nowMs: number }>('/clock');
+    const days = (7 - new Date(nowMs).getDay()) % 7;
+    if (days > 0) await this.post('/clock/forward', { days });
+  }
+
+  /** The day after the one that the journey is in, as a date. */
+  async tomorrow(): Promise<string> {
+    const { facts, judgedAtMs } = await this.record();
+    return isoOf(dayAt(judgedAtMs, facts.zoneOffsetMs) + 1);
+  }
+
+  record(): Promise<ClientRecord> {
+    return this.get(`/clients/${this.clientId}`);
+  }
+
+  /** Days pass, each lived as it says. @returns the names of the plans that were done, day by day */
+  async live(days: number, like: (record: ClientRecord) => Promise<DayLived>): Promise<string[][]> {
+    const done: string[][] = [];
+    for (let day = 0; day < days; day += 1) {
+      await this.post('/clock/forward', { days: 1 });
+      const lived = await like(await this.record());
+      done.push(lived.comes ? await this.doWhatIsDue(lived) : []);
+    }
+    return done;
+  }
+
+  /** Days pass until nothing of the block is to come. */
+  async liveTheBlock(like: (record: ClientRecord) => Promise<DayLived>): Promise<string[][]> {
+    const done: string[][] = [];
+    for (;;) {
+      const { facts, judgedAtMs } = await this.record();
+      const entries = blockAsItStands(facts, judgedAtMs)?.entries ?? [];
+      if (entries.every(({ state }) => state !== 'to-come')) return done;
+      done.push(...(await this.live(1, like)));
+    }
+  }
+
+  /** Something recorded of them, such as a fit or a measurement. */
+  tell(what: string, body: unknown): Promise<ClientRecord> {
+    return this.post(`/clients/${this.clientId}/${what}`, body);
+  }
+
+  /** What the app drafts for these limbs, signed as a plan of that name. */
+  async sign(name: string, wish: { goal: GoalId; limbs: Limb[] }): Promise<void> {
+    const {
+      cuffs,
+      weightKits,
+      settings: { schoolId },
+    } = await this.get<PracticeView>('/practice');
+    const { facts, judgedAtMs } = await this.record();
+    const { session, notes } = draftSession(
+      {
+        ...wish,
+        schoolId,
+        together: wish.limbs.length > 1,
+        rung: 'passive',
+        newcomer: true,
+        isolatedOnly: false,
+        carried: [],
+        lowered: new Map(),
+      },
+      basisOf(facts, { cuffs, weightKits }, 'clinician', judgedAtMs),
+    );
+    if (!session) throw new Error(`No draft: ${notes.join(' ')}`);
+    const signedFor = { kind: 'new-plan', name, occasion: { kind: 'any-day' }, untilMs: null };
+    await this.tell('prescriptions', { ...session, signedFor });
+  }
+
+  /** Everything whose turn it is today. */
+  async doWhatIsDue(lived: DayLived): Promise<string[]> {
+    const record = await this.record();
+    const { nowMs } = await this.get<{ nowMs: number }>('/clock');
+    const due = plansInForce(record.facts, nowMs).filter(({ turn }) => turn.inDays === 0);
+    const names: string[] = [];
+    for (const [place, { coursePlan, prescription }] of due.entries()) {
+      // One after the other, the last of them half an hour ago.
+      const startedAtMs = nowMs - (due.length - place) * 90 * MS_PER_MINUTE + 60 * MS_PER_MINUTE;
+      const plan = cutSets(prescription.plan, setsShareNow(record.facts, coursePlan.id, nowMs));
+      const sets = plan.exercises.flatMap(({ sets: planned }, exerciseIndex) =>
+        planned.map(({ work }, setIndex) => ({
+          exerciseIndex,
+          setIndex,
+          reps: pacedReps(work) ?? 0,
+          effort: lived.effort,
+        })),
+      );
+      const view = await this.post<SessionView>('/sessions/entered', {
+        id: randomUUID(),
+        coursePlanId: coursePlan.id,
+        startedAtMs,
+        sets,
+        jointPain: lived.jointPain,
+        signs: [],
+      });
+      await this.accept(view);
+      names.push(coursePlan.name);
+    }
+    return names;
+  }
+
+  /** The reviews of a session, accepted as they stand. */
+  private async accept(view: SessionView): Promise<void> {
+    const { weightKits } = await this.get<PracticeView>('/practice');
+    const { facts, judgedAtMs } = await this.record();
+    const state = fold(view.plan, mergeLogs(view.events));
+    const advices = reviewSession(
+      { plan: view.plan, state, painBefore: null, before: null },
+      facts,
+      weightKits,
+      judgedAtMs,
+    );
+    const events = advices.flatMap((advice, exerciseIndex) =>
+      advice
+        ? [
+            {
+              type: 'review-answered',
+              exerciseIndex,
+              rule: advice.rule,
+              answer: 'accepted',
+              change: advice.change,
+              reason: '',
+              id: randomUUID(),
+              sessionId: view.id,
+              deviceId: 'weeks',
+              seq: exerciseIndex + 1,
+              atMs: judgedAtMs,
+            },
+          ]
+        : [],
+    );
+    await this.post(`/sessions/${view.id}/events`, { events });
+  }
+
+  async get<T>(path: string): Promise<T> {
+    const answer = await this.request.get(`/api${path}`, { headers: HEADERS });
+    return this.read(answer, path);
+  }
+
+  async post<T>(path: string, data: unknown): Promise<T> {
+    const answer = await this.request.post(`/api${path}`, { headers: HEADERS, data });
+    return this.read(answer, path);
+  }
+
+  private async read<T>(
+    answer: { ok: () => boolean; text: () => Promise<string>; json: () => Promise<unknown> },
+    path: string,
+  ): Promise<T> {
+    if (!answer.ok()) throw new Error(`Refused at ${path}: ${await answer.text()}`);
+    return (await answer.json()) as T;
+  }
+}
+
+const HEADERS = { [PRACTITIONER_HEADER]: 'ines' };
