@@ -17,6 +17,7 @@ import type { Env } from '../context';
 import { readClient } from '../db/client-facts';
 import { CoursePlanEntity, HeavyWorkEntity, RungCheckEntity } from '../db/entities';
 import { withAudit } from '../db/with-audit';
+import { happenedAtMs } from '../happened';
 import { tellChange } from '../live/tell-change';
 import { notFound, refusedField } from '../problem';
 import { body } from '../validate';
@@ -82,12 +83,13 @@ export const coursePlanRoutes = new Hono<Env>()
         'Choose one that is, or add it first.',
       );
     }
-    if (work.atMs > c.var.nowMs || work.atMs < c.var.nowMs - SESSIONS_COUNT_MS) {
+    const atMs = happenedAtMs(work.atMs, c.var.nowMs, 'PRO-4');
+    if (atMs < c.var.nowMs - SESSIONS_COUNT_MS) {
       throw refusedField(
         'When was it?',
         'atMs',
         'PRO-4',
-        'Heavy work is kept from half a year ago until now.',
+        'Heavy work is kept for half a year.',
         'Choose the day it was done.',
       );
     }
@@ -98,6 +100,7 @@ export const coursePlanRoutes = new Hono<Env>()
         clientId: client.id,
         practitionerId: c.var.practitioner.id,
         ...work,
+        atMs,
       });
     });
     return c.json(await tellChange(c, client.id), 201);

@@ -9,7 +9,6 @@ import {
   withdrawalSchema,
 } from '#contract/outcomes';
 import { checkTaken, valueTaken } from '#core/outcomes/measures';
-import { RULES } from '#core/rules/catalogue';
 import { asJson } from '../as-json';
 import type { Env } from '../context';
 import { findClient } from '../db/client-facts';
@@ -17,12 +16,10 @@ import { AdverseEventEntity, OutcomeEntity, ReportEntity, SessionEntity } from '
 import { readLogText, readOutcomes } from '../db/outcomes';
 import { withStatements } from '../db/sqlite';
 import { withAudit } from '../db/with-audit';
+import { happenedAtMs } from '../happened';
 import { tellChange } from '../live/tell-change';
 import { notFound, refusedField } from '../problem';
 import { body } from '../validate';
-
-/** As far as a device's clock may be ahead (rule RUN-9). */
-const AHEAD_MS = RULES['RUN-9'].figures.afterReceiptMs;
 
 /** What was measured of a person (OUT), what went wrong, and their log. */
 export const outcomeRoutes = new Hono<Env>()
@@ -48,12 +45,13 @@ export const outcomeRoutes = new Hono<Env>()
         wrong.message,
         'Mend it, and keep it again.',
       );
-    if (taken.atMs > c.var.nowMs + AHEAD_MS) throw notYet('atMs');
+    const atMs = happenedAtMs(taken.atMs, c.var.nowMs, 'OUT-1');
     const already = await c.var.em.findOne(OutcomeEntity, { id: taken.id });
     if (!already) {
       await withAudit(c, { action: 'outcome-kept', subject: client.id, detail: taken }, (em) => {
         em.create(OutcomeEntity, {
           ...taken,
+          atMs,
           clientId: client.id,
           value: valueTaken(taken),
           practitionerId: c.var.practitioner.id,
@@ -105,7 +103,7 @@ export const outcomeRoutes = new Hono<Env>()
   .post('/:id/adverse-events', body(newAdverseEventSchema), async (c) => {
     const client = await findClient(c.var.em, c.req.param('id'));
     const event = c.req.valid('json');
-    if (event.atMs > c.var.nowMs + AHEAD_MS) throw notYet('atMs');
+    const atMs = happenedAtMs(event.atMs, c.var.nowMs, 'OUT-7');
     if (event.sessionId !== null) {
       const session = await c.var.em.findOne(SessionEntity, { id: event.sessionId, clientId: client.id });
       if (!session) throw notFound('This session');
@@ -114,6 +112,7 @@ export const outcomeRoutes = new Hono<Env>()
       await withAudit(c, { action: 'adverse-event-kept', subject: client.id, detail: event }, (em) => {
         em.create(AdverseEventEntity, {
           ...event,
+          atMs,
           clientId: client.id,
           practitionerId: c.var.practitioner.id,
           writtenAtMs: c.var.nowMs,
@@ -125,6 +124,3 @@ export const outcomeRoutes = new Hono<Env>()
 
 const outcomesOf = (c: Context<Env>, clientId: string): Promise<OutcomesView> =>
   withStatements(c.var.em, (prepare) => readOutcomes(prepare, clientId));
-
-const notYet = (field: string) =>
-  refusedField('When was it?', field, 'OUT-1', 'It lies ahead.', 'Choose when it was.');

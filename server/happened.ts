@@ -1,0 +1,13 @@
+import { RULES, type RuleId } from '#core/rules/catalogue';
+import { refusedField } from './problem';
+
+/**
+ * When something happened, as a device says it. What its clock is ahead by chance happened now (rule RUN-9).
+ * @throws refused, at `atMs`, where it lies further ahead
+ */
+export function happenedAtMs(atMs: number, nowMs: number, rule: RuleId): number {
+  if (atMs > nowMs + RULES['RUN-9'].figures.afterReceiptMs) {
+    throw refusedField('When was it?', 'atMs', rule, 'It lies ahead.', 'Choose when it was.');
+  }
+  return Math.min(atMs, nowMs);
+}
