@@ -1,11 +1,12 @@
 import { z } from 'zod';
 import type { LoggedSession } from '#core/outcomes/add-up';
-import type { MeasureId, Taken } from '#core/outcomes/measures';
-import { measureIdSchema, takenSchema } from '#core/outcomes/measures';
+import { type Comparison, comparisonWishSchema } from '#core/outcomes/comparison';
+import { type MeasureId, measureIdSchema } from '#core/outcomes/measures';
 import { type Report, reportSchema } from '#core/outcomes/report';
 import type { FirstAndLast } from '#core/outcomes/responders';
 import type { TestedOnce } from '#core/outcomes/series';
 import type { Tally } from '#core/outcomes/surveillance';
+import { type Taken, takenSchema } from '#core/outcomes/taken';
 import type { loadByHour, PersonsWeek } from '#core/record/needs';
 
 /** A measure to keep, with when it was taken (rule OUT-1). */
@@ -46,6 +47,18 @@ export const newAdverseEventSchema = z.object({
 export type NewAdverseEvent = z.infer<typeof newAdverseEventSchema>;
 export type AdverseEvent = NewAdverseEvent & { practitionerId: string; writtenAtMs: number };
 
+/** A comparison to begin in one person; its seed is drawn when it is kept. */
+export const newComparisonSchema = z.object({ id: z.uuid(), wish: comparisonWishSchema });
+export type NewComparison = z.infer<typeof newComparisonSchema>;
+
+/** Why a comparison is not gone on with; it stays on record. */
+export const endOfComparisonSchema = z.object({
+  why: z.string().trim().min(1, 'Say why it ends.').max(200, 'At most 200 letters.'),
+});
+
+/** A comparison as it is on record; `ended` says why it was not gone on with, null where it was. */
+export type ComparisonOnRecord = { id: string; atMs: number; design: Comparison; ended: string | null };
+
 /** A report to issue, as it is to say for ever. */
 export const newReportSchema = z.object({ id: z.uuid(), content: reportSchema });
 export type NewReport = z.infer<typeof newReportSchema>;
@@ -58,6 +71,8 @@ export type OutcomesView = {
   tested: TestedOnce[];
   pairs: RepeatPairs;
   adverseEvents: AdverseEvent[];
+  /** The newest first. */
+  comparisons: ComparisonOnRecord[];
 };
 
 /** A person's log: every session that was finished, the newest first. */

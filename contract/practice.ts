@@ -3,6 +3,7 @@ import { cuffSchema } from '#core/cuff/cuff';
 import { pumpSchema } from '#core/kit/pump';
 import { strapSchema } from '#core/kit/strap';
 import { weightKitSchema } from '#core/load/weight-kit';
+import { type MeasureBook, measureIdSchema, measureSchema } from '#core/outcomes/measures';
 import { sessionChoiceSchema } from '#core/plan/choices';
 import { type Exercise, exerciseSchema } from '#core/protocol/exercise';
 import { schoolIdSchema } from '#core/protocol/schools';
@@ -19,6 +20,8 @@ export const practiceSettingsSchema = z.object({
   lengthUnit: z.enum(['cm', 'in']),
   /** Whom people call; printed on their sheets. */
   phone: z.string().trim().max(40, 'At most 40 characters.').default(''),
+  /** What stands at the head of a report beneath the name: address, licences, opening hours. */
+  letterhead: z.string().trim().max(400, 'At most 400 characters.').default(''),
   stricter: stricterSchema,
 });
 export type PracticeSettings = z.infer<typeof practiceSettingsSchema>;
@@ -53,6 +56,10 @@ export const ownExerciseSchema = z.object({
 });
 export type OwnExercise = z.infer<typeof ownExerciseSchema>;
 
+/** A measure the practice has added, or what it says otherwise of a standard one under the same id. */
+export const ownMeasureSchema = z.object({ id: measureIdSchema, measure: measureSchema });
+export type OwnMeasure = z.infer<typeof ownMeasureSchema>;
+
 /** A session kept under a name, to be applied to anybody. Its id is made by the client. */
 export const templateSchema = z.object({
   id: z.uuid(),
@@ -63,10 +70,11 @@ export type Template = z.infer<typeof templateSchema>;
 
 export const retireSchema = z.object({ id: z.string().min(1) });
 
-/** The practice, its people, its kit, its own exercises and its templates, as one read. */
+/** The practice, its people, its kit, its own exercises, measures and templates, as one read. */
 export type PracticeView = Kit & {
   settings: PracticeSettings;
   practitioners: Practitioner[];
   ownExercises: Record<string, Exercise>;
+  ownMeasures: MeasureBook;
   templates: Template[];
 };

@@ -4,7 +4,8 @@ import type { SessionView } from '#contract/session';
 import { limbsName } from '#core/course/course-plan';
 import { simulatedSession } from '#core/course/rehearse';
 import type { Trainee } from '#core/forecast/fatigue-model';
-import { limbsFor, MEASURES, type Measure, type Taken } from '#core/outcomes/measures';
+import { limbsFor, MEASURES, measureOf } from '#core/outcomes/measures';
+import type { Taken } from '#core/outcomes/taken';
 import { draftSession } from '#core/plan/draft-session';
 import { EXERCISES, type Library } from '#core/protocol/exercises';
 import { type Limb, limbKind, limbSide, otherSide } from '#core/quantity/limb';
@@ -77,7 +78,7 @@ class Person {
       repeats: number,
       setting = '',
     ): Taken => {
-      const measure: Measure = MEASURES[measureId];
+      const measure = measureOf(MEASURES, measureId);
       const noise =
         measure.error.kind === 'percent' ? (measure.error.value * value) / 100 : measure.error.value;
       const factor = 10 ** measure.decimals;
@@ -104,7 +105,9 @@ class Person {
         ? [
             taken(
               own.measureId,
-              own.perLimb ? (limbsFor(MEASURES[own.measureId]).find((one) => one === limb) ?? null) : null,
+              own.perLimb
+                ? (limbsFor(measureOf(MEASURES, own.measureId)).find((one) => one === limb) ?? null)
+                : null,
               own.first + own.perWeek * week,
               1,
               own.setting,

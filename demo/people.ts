@@ -13,7 +13,7 @@ import type { BlockWish } from '#core/course/block';
 import type { CoursePlanChoice } from '#core/course/course-plan';
 import type { HeavyWorkChoice } from '#core/course/heavy-work';
 import type { ShelfLife } from '#core/occlusion-pressure/shelf-life';
-import type { Taken } from '#core/outcomes/measures';
+import type { Taken } from '#core/outcomes/taken';
 import type { GoalId } from '#core/plan/goals';
 import type { TempoId } from '#core/protocol/protocols';
 import type { Limb } from '#core/quantity/limb';

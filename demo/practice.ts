@@ -13,6 +13,7 @@ export const PRACTICE = {
   massUnit: 'kg',
   lengthUnit: 'cm',
   phone: '555 0142',
+  letterhead: 'Boathouse yard 3, by the tide gate\nMonday to Friday, 8 to 19',
   stricter: [],
 } satisfies PracticeSettings & { id: string };
 

@@ -53,6 +53,7 @@ const PRACTICE = [
       massUnit: 'kg',
       lengthUnit: 'cm',
       phone: '',
+      letterhead: '',
       stricter: [],
     },
   ],

@@ -54,6 +54,9 @@ const WeekView = lazy(() =>
 const RespondersView = lazy(() =>
   import('./views/safety/RespondersView').then(({ RespondersView }) => ({ default: RespondersView })),
 );
+const MeasuresView = lazy(() =>
+  import('./views/measures/MeasuresView').then(({ MeasuresView }) => ({ default: MeasuresView })),
+);
 const PractiseView = lazy(() =>
   import('./views/practise/PractiseView').then(({ PractiseView }) => ({ default: PractiseView })),
 );
@@ -95,6 +98,7 @@ createRoot(root).render(
               <Route path="week" element={<WeekView />} />
               <Route path="safety" element={<SafetyView />} />
               <Route path="responders" element={<RespondersView />} />
+              <Route path="measures" element={<MeasuresView />} />
               <Route path="sessions/:sessionId" element={<SessionSheet />} />
               <Route path="*" element={<NotFound />} />
             </Route>

@@ -1,14 +1,16 @@
 import { describe, expect, it } from 'vitest';
 import {
-  checkTaken,
+  changesFigures,
   limbsFor,
   MEASURES,
   type Measure,
+  measureBook,
   measureIdSchema,
-  TAKEN_HERE,
-  type Taken,
-  valueTaken,
+  measureOf,
+  measureSchema,
+  takenHere,
 } from './measures';
+import { checkTaken, type Taken, valueTaken } from './taken';
 import { testsDue } from './test-calendar';
 
 const girth: Taken = {
@@ -19,39 +21,92 @@ const girth: Taken = {
   note: '',
 };
 
+const check = (taken: Taken, measure: Measure = MEASURES['girth-mid-thigh']) => checkTaken(taken, measure);
+
 describe('measures (OUT-1)', () => {
-  it.each(measureIdSchema.options)('%s says how it is taken, within bounds that its error fits in', (id) => {
-    const measure: Measure = MEASURES[id];
-    expect(measure.cue.length).toBeGreaterThan(10);
-    expect(measure.lowest).toBeLessThan(measure.highest);
-    expect(measure.error.value).toBeGreaterThan(0);
-    expect(measure.error.value).toBeLessThan(
-      measure.error.kind === 'percent' ? 15 : measure.highest - measure.lowest,
-    );
-  });
+  it.each(Object.entries(MEASURES))(
+    '%s says how it is taken, within bounds that its error fits in',
+    (id, measure) => {
+      expect(measureSchema.parse(measure)).toEqual(measure);
+      expect(measureIdSchema.parse(id)).toBe(id);
+      expect(measure.cue.length).toBeGreaterThan(10);
+      expect(measure.lowest).toBeLessThan(measure.highest);
+      expect(measure.error.value).toBeGreaterThan(0);
+      expect(measure.error.value).toBeLessThan(
+        measure.error.kind === 'percent' ? 15 : measure.highest - measure.lowest,
+      );
+    },
+  );
 
   it('take the mean of a girth and the best of a force; the best of a time is the shortest', () => {
-    expect(valueTaken(girth)).toBe(52.3);
-    expect(valueTaken({ measureId: 'isometric-force', repeats: [410, 433, 428] })).toBe(433);
-    expect(valueTaken({ measureId: 'walk-10-m', repeats: [6.2, 6.1] })).toBe(6.2);
+    expect(valueTaken(girth.repeats, MEASURES['girth-mid-thigh'])).toBe(52.3);
+    expect(valueTaken([410, 433, 428], MEASURES['isometric-force'])).toBe(433);
+    expect(valueTaken([6.2, 6.1], MEASURES['walk-10-m'])).toBe(6.2);
   });
 
   it('are of the limbs they can be of', () => {
     expect(limbsFor(MEASURES['girth-mid-arm'])).toEqual(['left-arm', 'right-arm']);
     expect(limbsFor(MEASURES['isometric-force'])).toHaveLength(4);
     expect(limbsFor(MEASURES.vo2max)).toEqual([]);
-    expect(TAKEN_HERE).not.toContain('lop');
+    expect(takenHere(MEASURES).map(({ value }) => value)).not.toContain('lop');
   });
 
   it('refuse what cannot be right, with what, where and how to mend it', () => {
-    expect(checkTaken(girth)).toEqual([]);
-    expect(checkTaken({ ...girth, limb: 'left-arm' })).toMatchObject([{ field: 'limb' }]);
-    expect(checkTaken({ ...girth, limb: null })).toMatchObject([{ field: 'limb' }]);
-    expect(checkTaken({ ...girth, repeats: [52, 521] })[0]?.message).toBe(
+    expect(check(girth)).toEqual([]);
+    expect(check({ ...girth, limb: 'left-arm' })).toMatchObject([{ field: 'limb' }]);
+    expect(check({ ...girth, limb: null })).toMatchObject([{ field: 'limb' }]);
+    expect(check({ ...girth, repeats: [52, 521] })[0]?.message).toBe(
       '521 cm: Mid-thigh girth lies between 10 and 120.',
     );
-    expect(checkTaken({ ...girth, measureId: 'vo2max', repeats: [40] }).map(({ field }) => field)).toEqual([
+    expect(check({ ...girth, repeats: [40] }, MEASURES.vo2max).map(({ field }) => field)).toEqual([
       'limb',
+      'setting',
+    ]);
+  });
+});
+
+describe('measures of a practice', () => {
+  const squeeze: Measure = {
+    ...MEASURES['isometric-force'],
+    label: 'Grip of the hand',
+    of: 'arm',
+    unit: 'kg',
+    highest: 120,
+  };
+
+  it('stand beside the standard ones, in whose place one of the same id comes', () => {
+    const book = measureBook({ 'own-grip': squeeze, vo2max: { ...MEASURES.vo2max, isLeftOut: true } });
+    expect(measureOf(book, 'own-grip')).toBe(squeeze);
+    const offered = takenHere(book).map(({ value }) => value);
+    expect(offered).toContain('own-grip');
+    expect(offered).not.toContain('vo2max');
+    expect(measureOf(book, 'of-somewhere-else')).toMatchObject({
+      label: 'of-somewhere-else',
+      better: 'neither',
+    });
+  });
+
+  it('are refused without a name, a cue, a unit or an error, or with bounds the wrong way round', () => {
+    const wrong = [
+      { label: ' ' },
+      { cue: '' },
+      { unit: '' },
+      { error: { kind: 'absolute', value: 0 } },
+      { lowest: 120 },
+      { repeats: 0 },
+    ];
+    for (const changes of wrong)
+      expect(measureSchema.safeParse({ ...squeeze, ...changes }).success).toBe(false);
+  });
+
+  it('keep what their figures say once there are some: unit, direction, limb and how several count', () => {
+    const error = { kind: 'absolute', value: 1 } as const;
+    expect(
+      changesFigures(squeeze, { ...squeeze, label: 'Grip', cue: 'Elbow bent.', error, repeats: 2 }),
+    ).toEqual([]);
+    expect(changesFigures(squeeze, { ...squeeze, unit: 'N', take: 'mean', setting: undefined })).toEqual([
+      'unit',
+      'take',
       'setting',
     ]);
   });
@@ -61,7 +116,7 @@ describe('the test calendar (OUT-4)', () => {
   // Eight weeks from day 100: its last day is 155, its last session on 153; midway is day 127.
   const block = { fromDay: 100, toDay: 155, lastSessionDay: 153 };
   const followed = (...days: number[]) => [
-    { measureId: 'girth-mid-thigh' as const, limb: 'left-thigh' as const, setting: '', days },
+    { measureId: 'girth-mid-thigh', limb: 'left-thigh' as const, setting: '', days },
   ];
   const due = (today: number, ...days: number[]) =>
     testsDue(block, followed(...days), today).map(({ moment }) => moment);

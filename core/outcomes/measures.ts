@@ -1,37 +1,52 @@
 import { z } from 'zod';
-import { LIMBS, type Limb, limbKind, limbSchema } from '../quantity/limb';
-import { toDecimals } from '../quantity/rounding';
+import { LIMBS, type Limb, limbKind } from '../quantity/limb';
 import { RULES } from '../rules/catalogue';
 
 /** How far one measurement is off by chance: in the measure's own unit, or in % of the value. */
-export type MeasureError = { kind: 'absolute'; value: number } | { kind: 'percent'; value: number };
+const errorSchema = z.object({
+  kind: z.enum(['absolute', 'percent']),
+  value: z.number('Enter the typical error.').positive('An error is above nothing.').max(1000),
+});
+export type MeasureError = z.infer<typeof errorSchema>;
 
-/** Something that is measured to see whether anybody got better (rule OUT-1). */
-export type Measure = {
-  label: string;
-  unit: string;
-  /** What is an improvement; neither for what only describes. */
-  better: 'higher' | 'lower' | 'neither';
-  /** Taken of a limb, or of the person as a whole. */
-  of: 'arm' | 'leg' | 'limb' | 'person';
-  /** How to take it, in one line. */
-  cue: string;
-  /** How often it is usually taken on one occasion. */
-  repeats: number;
-  /** What of several counts. */
-  take: 'mean' | 'best';
-  lowest: number;
-  highest: number;
-  decimals: number;
-  /** Until the practice's own repeats say better; this app's working assumption (rule OUT-2). */
-  error: MeasureError;
-  /** Whether it is about size, which nothing is said of before day 21 (rule OUT-2). */
-  isSize?: true;
-  /** What has to be the same each time, asked beside the figure: a distance, a joint and angle, a load. */
-  setting?: string;
-  /** Asked in the person's own words on a screen handed over. */
-  isAsked?: true;
-};
+/** Something that is measured to see whether anybody got better (rule OUT-1): the standard ones, and what a practice adds. */
+export const measureSchema = z
+  .object({
+    label: z.string().trim().min(1, 'Give the measure a name.').max(60, 'At most 60 letters.'),
+    unit: z.string().trim().min(1, 'Say what it is counted in.').max(20, 'At most 20 letters.'),
+    /** What is an improvement; neither for what only describes. */
+    better: z.enum(['higher', 'lower', 'neither']),
+    /** Taken of a limb, or of the person as a whole. */
+    of: z.enum(['arm', 'leg', 'limb', 'person']),
+    /** How to take it, in one line. */
+    cue: z.string().trim().min(1, 'Say in one line how it is taken.').max(200, 'At most 200 letters.'),
+    /** How often it is usually taken on one occasion. */
+    repeats: z
+      .number('Enter a number.')
+      .int('A whole number.')
+      .min(1, 'At least once.')
+      .max(10, 'At most ten.'),
+    /** What of several counts. */
+    take: z.enum(['mean', 'best']),
+    lowest: z.number('Enter the lowest there can be.'),
+    highest: z.number('Enter the highest there can be.'),
+    decimals: z.number('Enter a number.').int('A whole number.').min(0).max(3, 'At most three.'),
+    /** Until the practice's own repeats say better; a working assumption, the practice's to change (rule OUT-2). */
+    error: errorSchema,
+    /** Whether it is about size, which nothing is said of before day 21 (rule OUT-2). */
+    isSize: z.literal(true).optional(),
+    /** What has to be the same each time, asked beside the figure: a distance, a joint and angle, a load. */
+    setting: z.string().trim().min(1).max(40, 'At most 40 letters.').optional(),
+    /** Asked in the person's own words on a screen handed over. */
+    isAsked: z.literal(true).optional(),
+    /** No longer offered; what was taken by it stays and is judged. */
+    isLeftOut: z.literal(true).optional(),
+  })
+  .refine(({ lowest, highest }) => lowest < highest, {
+    path: ['highest'],
+    message: 'The highest is above the lowest.',
+  });
+export type Measure = z.infer<typeof measureSchema>;
 
 const BY_TAPE = {
   unit: 'cm',
@@ -65,8 +80,7 @@ const activity = (place: string): Measure => ({
   isAsked: true,
 });
 
-/** The measures every practice has (rule OUT-1). */
-export const MEASURES = {
+const STANDARD = {
   'girth-10-above-knee': girth(
     'Thigh girth, 10 cm above the knee',
     'leg',
@@ -305,11 +319,49 @@ export const MEASURES = {
     error: { kind: 'absolute', value: 5 },
   },
 } satisfies Record<string, Measure>;
-export type MeasureId = keyof typeof MEASURES;
-export const measureIdSchema = z.enum(Object.keys(MEASURES) as [MeasureId, ...MeasureId[]]);
+type StandardMeasureId = keyof typeof STANDARD;
 
-/** What is taken in Outcomes; the others stand in Load and in Measure already. */
-export const TAKEN_HERE = measureIdSchema.options.filter((id) => id !== 'one-rep-max' && id !== 'lop');
+/** The measures every practice has (rule OUT-1). */
+export const MEASURES: Readonly<Record<StandardMeasureId, Measure>> = STANDARD;
+
+/** The id of a measure, standard or the practice's own. */
+export const measureIdSchema = z
+  .string()
+  .regex(/^[a-z0-9-]{1,60}$/, 'An id is of small letters, figures and dashes.');
+export type MeasureId = z.infer<typeof measureIdSchema>;
+
+/** Every measure by its id. */
+export type MeasureBook = Readonly<Record<MeasureId, Measure>>;
+
+/** What the practice has added, or says otherwise of a standard one under the same id. */
+export const measureBook = (own: MeasureBook): MeasureBook => ({ ...MEASURES, ...own });
+
+/**
+ * A measure of the book. One that is not in it, such as one of another practice, is shown by its id and judged by nothing.
+ */
+export const measureOf = (book: MeasureBook, id: MeasureId): Measure => book[id] ?? { ...UNKNOWN, label: id };
+
+const UNKNOWN: Measure = {
+  label: '',
+  unit: '?',
+  better: 'neither',
+  of: 'person',
+  cue: 'No longer described.',
+  repeats: 1,
+  take: 'mean',
+  lowest: -1e9,
+  highest: 1e9,
+  decimals: 2,
+  error: { kind: 'percent', value: 10 },
+};
+
+const ELSEWHERE: readonly MeasureId[] = ['one-rep-max', 'lop'] satisfies StandardMeasureId[];
+
+/** What is taken in Outcomes, in the order of the book; 1RM and LOP stand in Load and in Measure already. */
+export const takenHere = (book: MeasureBook): { value: MeasureId; label: string }[] =>
+  Object.entries(book)
+    .filter(([id, { isLeftOut }]) => !isLeftOut && !ELSEWHERE.includes(id))
+    .map(([value, { label }]) => ({ value, label }));
 
 /** The limbs a measure is taken of; none where it is of the person. */
 export function limbsFor({ of }: Pick<Measure, 'of'>): Limb[] {
@@ -317,54 +369,11 @@ export function limbsFor({ of }: Pick<Measure, 'of'>): Limb[] {
   return LIMBS.filter((limb) => of === 'limb' || limbKind(limb) === of);
 }
 
-/** A measure as it was taken on one occasion; `repeats` in its unit, in the order they were taken. */
-export const takenSchema = z.object({
-  measureId: measureIdSchema,
-  /** Null where it is of the person as a whole. */
-  limb: limbSchema.nullable(),
-  repeats: z.array(z.number('Enter a figure.')).min(1, 'Enter at least one figure.').max(10, 'At most ten.'),
-  /** Distance, joint and angle, load, or the activity in their words: what has to be the same to compare. */
-  setting: z.string().trim().max(80, 'At most 80 letters.'),
-  /** Why it may say less than it should: "to form failure", "pain-limited"; empty where nothing is. */
-  note: z.string().trim().max(200, 'At most 200 letters.'),
-});
-export type Taken = z.infer<typeof takenSchema>;
+const KEPT_WITH_FIGURES = ['unit', 'better', 'of', 'take', 'setting', 'isAsked', 'isSize'] as const;
 
-/** What keeps an entry from being right (rule OUT-1), in words, by its field; none where it is. @example a girth of 5 cm //=> [{ field: 'repeats', … }] */
-export function checkTaken({
-  measureId,
-  limb,
-  repeats,
-  setting,
-}: Taken): { field: keyof Taken; message: string }[] {
-  const measure: Measure = MEASURES[measureId];
-  const limbs = limbsFor(measure);
-  const outside = repeats.find((value) => value < measure.lowest || value > measure.highest);
-  return [
-    ...(limbs.length > 0 && (limb === null || !limbs.includes(limb))
-      ? [{ field: 'limb' as const, message: 'Choose the limb it was taken of.' }]
-      : []),
-    ...(limbs.length === 0 && limb !== null
-      ? [{ field: 'limb' as const, message: `${measure.label} is of the person, not of a limb.` }]
-      : []),
-    ...(outside === undefined
-      ? []
-      : [
-          {
-            field: 'repeats' as const,
-            message: `${outside} ${measure.unit}: ${measure.label} lies between ${measure.lowest} and ${measure.highest}.`,
-          },
-        ]),
-    ...(measure.setting !== undefined && setting === ''
-      ? [{ field: 'setting' as const, message: `${measure.setting}: say it, so that next time is the same.` }]
-      : []),
-  ];
-}
-
-/** The value of an occasion, to the measure's decimals. @example mean of 52.1 and 52.4 cm //=> 52.3 */
-export function valueTaken({ measureId, repeats }: Pick<Taken, 'measureId' | 'repeats'>): number {
-  const { take, better, decimals }: Measure = MEASURES[measureId];
-  const best = better === 'lower' ? Math.min(...repeats) : Math.max(...repeats);
-  const value = take === 'best' ? best : repeats.reduce((sum, one) => sum + one, 0) / repeats.length;
-  return toDecimals(value, decimals);
-}
+/**
+ * What may no longer be changed of a measure that has figures, since they would say something else; none where nothing is.
+ * Its words, its bounds and its error may.
+ */
+export const changesFigures = (known: Measure, next: Measure): (keyof Measure)[] =>
+  KEPT_WITH_FIGURES.filter((field) => known[field] !== next[field]);

@@ -4,6 +4,7 @@ import { testBasis, testExercise } from '../plan/plan.fixture';
 import { EXERCISES, type Library } from '../protocol/exercises';
 import { foldAll, logOf, START_MS, WHOLE_SESSION } from '../session/session.fixture';
 import { addUp, type LoggedSession } from './add-up';
+import { MEASURES } from './measures';
 import { reportSchema, reportSections, type sectionIdSchema } from './report';
 import { seriesOf } from './series';
 import { sessionLine } from './session-line';
@@ -21,11 +22,12 @@ const on = (days: number, changes: object = {}): LoggedSession => ({
   line: { ...sessionLine(plan, foldAll(plan, logOf(WHOLE_SESSION))), ...changes },
 });
 const girth = (days: number, value: number) => ({
-  measureId: 'girth-mid-thigh' as const,
+  measureId: 'girth-mid-thigh',
   limb: 'left-thigh' as const,
   setting: '',
   atMs: START_MS + days * DAY_MS,
   value,
+  withdrawn: null,
 });
 
 describe('a report', () => {
@@ -33,7 +35,10 @@ describe('a report', () => {
   const basis = {
     sessions,
     totals: addUp(sessions, library, 0),
-    series: seriesOf([girth(0, 50), girth(40, 52)], [], {}, library),
+    series: seriesOf(
+      { taken: [girth(0, 50), girth(40, 52)], tested: [], pairs: {} },
+      { library, book: MEASURES },
+    ),
     next: [{ about: 'Left thigh', says: 'In the block on Mon' }],
   };
   const lines = (id: (typeof sectionIdSchema.options)[number], of = basis) =>
@@ -92,6 +97,7 @@ describe('a report', () => {
         clientName: 'A',
         practiceName: 'B',
         phone: '',
+        letterhead: '',
         by: 'C',
         fromMs: 0,
         toMs: 1,

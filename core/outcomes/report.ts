@@ -5,7 +5,6 @@ import { MS_PER_MINUTE } from '../quantity/units';
 import { RULES } from '../rules/catalogue';
 import { SIGNS } from '../session/signs';
 import type { LoggedSession, LogTotals } from './add-up';
-import { MEASURES, type Measure } from './measures';
 import type { Series } from './series';
 import { chanceWords, changeFigure, verdictWords } from './verdict-words';
 
@@ -35,6 +34,8 @@ export const reportSchema = z.object({
   clientName: z.string().max(120),
   practiceName: z.string().max(80),
   phone: z.string().max(40),
+  /** Address and the like; reports of before it was kept have none. */
+  letterhead: z.string().max(400).default(''),
   by: z.string().max(120),
   fromMs: z.number().int(),
   toMs: z.number().int(),
@@ -92,8 +93,7 @@ const LINES: Record<SectionId, (basis: ReportBasis) => Line[]> = {
     ];
   },
   changed: ({ series }) =>
-    series.flatMap(({ measureId, label, points, verdict }) => {
-      const measure: Measure = MEASURES[measureId];
+    series.flatMap(({ measure, label, points, verdict }) => {
       const [first, last] = [points[0], points.at(-1)];
       if (!verdict || !first || !last) return [];
       return [

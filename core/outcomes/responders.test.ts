@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { TypicalError } from './error';
+import { MEASURES } from './measures';
 import { type FirstAndLast, respondersOf } from './responders';
 
 const DAY_MS = 86_400_000;
@@ -13,7 +14,7 @@ const row = (name: string, to: number, weeks = 10, sessions = 20): FirstAndLast 
   last: { atMs: weeks * 7 * DAY_MS, value: to },
   sessions,
 });
-const of = (...rows: FirstAndLast[]) => respondersOf(rows, 'girth-mid-thigh', error);
+const of = (...rows: FirstAndLast[]) => respondersOf(rows, MEASURES['girth-mid-thigh'], error);
 
 describe('responders (OUT-5)', () => {
   it('are ordered by how sure their gain is, each with its interval', () => {

@@ -2,7 +2,7 @@ import type { Limb } from '../quantity/limb';
 import { MS_PER_DAY } from '../quantity/units';
 import { RULES } from '../rules/catalogue';
 import { errorInUnit, type TypicalError } from './error';
-import { MEASURES, type Measure, type MeasureId } from './measures';
+import type { Measure } from './measures';
 import { type Verdict, verdict } from './verdict';
 
 /** The first and the last value of one measure of somebody, with the sessions between. */
@@ -36,10 +36,9 @@ const { leastPerWeek } = RULES['PRO-3'].figures;
  */
 export function respondersOf(
   rows: readonly FirstAndLast[],
-  measureId: MeasureId,
+  measure: Measure,
   error: TypicalError,
 ): Responder[] {
-  const measure: Measure = MEASURES[measureId];
   return rows
     .map(({ first, last, sessions, ...who }): Responder => {
       const own = errorInUnit(error, first.value);

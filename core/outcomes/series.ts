@@ -3,7 +3,8 @@ import type { Position } from '../quantity/limb';
 import { LIMB_LABELS, type Limb } from '../quantity/limb';
 import type { Side } from '../strength/side';
 import { errorInUnit, type TypicalError, typicalError } from './error';
-import { MEASURES, type Measure, type MeasureId } from './measures';
+import { type Measure, type MeasureBook, type MeasureId, measureOf } from './measures';
+import { measuredWords } from './taken';
 import { type Occasion, type Verdict, verdict } from './verdict';
 
 /** A 1RM in kg, or an LOP in mmHg with its own expanded uncertainty, as Load and Measure keep them. */
@@ -26,12 +27,15 @@ export type TakenOnce = {
   setting: string;
   atMs: number;
   value: number;
+  /** Why it does not count; null where it does. */
+  withdrawn: string | null;
 };
 
 /** One thing followed over time: the same measure, limb and setting. */
 export type Series = {
   key: string;
   measureId: MeasureId;
+  measure: Measure;
   label: string;
   limb: Limb | null;
   setting: string;
@@ -42,24 +46,33 @@ export type Series = {
   verdict: Verdict | null;
 };
 
-type Loose = Omit<Series, 'error' | 'verdict' | 'points'> & {
+/** All that is on record of a person, with the repeats of the whole practice by measure. */
+export type AllMeasured = {
+  taken: readonly TakenOnce[];
+  tested: readonly TestedOnce[];
+  pairs: Partial<Record<MeasureId, readonly (readonly [number, number])[] | undefined>>;
+};
+
+export const counts = ({ withdrawn }: Pick<TakenOnce, 'withdrawn'>): boolean => withdrawn === null;
+
+type Loose = Omit<Series, 'error' | 'verdict' | 'points' | 'measure'> & {
   points: (Omit<Occasion, 'error'> & { uncertainty?: number })[];
 };
 
 /**
  * All that is followed of a person, each against its own error (rule OUT-2): what can get better first, the newest of it before
  * the rest.
- * @param pairs of repeats by measure, of the whole practice
+ * What was withdrawn does not count.
  */
 export function seriesOf(
-  taken: readonly TakenOnce[],
-  tested: readonly TestedOnce[],
-  pairs: Partial<Record<MeasureId, readonly (readonly [number, number])[] | undefined>>,
-  library: Library,
+  { taken, tested, pairs }: AllMeasured,
+  { library, book }: { library: Library; book: MeasureBook },
 ): Series[] {
   const all = new Map<string, Loose>();
   for (const [what, point] of [
-    ...taken.map((one) => [aboutTaken(one), { atMs: one.atMs, value: one.value }] as const),
+    ...taken
+      .filter(counts)
+      .map((one) => [aboutTaken(one, book), { atMs: one.atMs, value: one.value }] as const),
     ...tested.map((one) => [aboutTested(one, library), pointOf(one)] as const),
   ]) {
     const known = all.get(what.key);
@@ -67,22 +80,21 @@ export function seriesOf(
     else all.set(what.key, { ...what, points: [point] });
   }
   return [...all.values()]
-    .map((series) => judged(series, pairs[series.measureId] ?? []))
+    .map((series) => judged(series, measureOf(book, series.measureId), pairs[series.measureId] ?? []))
     .sort((a, b) => isAside(a) - isAside(b) || newestMs(b) - newestMs(a) || a.label.localeCompare(b.label));
 }
 
 /** What only describes comes after what can get better. */
-export const isAside = ({ measureId }: Pick<Series, 'measureId'>): number =>
-  Number((MEASURES[measureId] as Measure).better === 'neither');
+export const isAside = ({ measure }: Pick<Series, 'measure'>): number => Number(measure.better === 'neither');
 
 const newestMs = ({ points }: Series): number => points.at(-1)?.atMs ?? 0;
 
 const keyOf = (measureId: MeasureId, limb: Limb | null, setting: string): string =>
   `${measureId} ${limb ?? ''} ${setting.toLowerCase()}`;
 
-function aboutTaken({ measureId, limb, setting }: TakenOnce): Omit<Loose, 'points'> {
-  const words = [MEASURES[measureId].label, limb && LIMB_LABELS[limb].toLowerCase(), setting].filter(Boolean);
-  return { key: keyOf(measureId, limb, setting), measureId, limb, setting, label: words.join(', ') };
+function aboutTaken({ measureId, limb, setting }: TakenOnce, book: MeasureBook): Omit<Loose, 'points'> {
+  const label = measuredWords({ limb, setting }, measureOf(book, measureId));
+  return { key: keyOf(measureId, limb, setting), measureId, limb, setting, label };
 }
 
 function aboutTested(one: TestedOnce, library: Library): Omit<Loose, 'points'> {
@@ -107,8 +119,11 @@ const pointOf = (one: TestedOnce) => ({
   ...(one.kind === 'lop' ? { uncertainty: one.uncertaintyMmHg } : {}),
 });
 
-function judged({ points: loose, ...series }: Loose, pairs: readonly (readonly [number, number])[]): Series {
-  const measure: Measure = MEASURES[series.measureId];
+function judged(
+  { points: loose, ...series }: Loose,
+  measure: Measure,
+  pairs: readonly (readonly [number, number])[],
+): Series {
   const error = typicalError(measure, pairs);
   const inOrder = [...loose].sort((a, b) => a.atMs - b.atMs);
   const [first] = inOrder;
@@ -120,6 +135,7 @@ function judged({ points: loose, ...series }: Loose, pairs: readonly (readonly [
   const [oldest, newest] = [points[0], points.at(-1)];
   return {
     ...series,
+    measure,
     points,
     error,
     verdict: oldest && newest && oldest !== newest ? verdict(measure, oldest, newest) : null,

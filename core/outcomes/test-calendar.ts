@@ -3,7 +3,8 @@ import type { Limb } from '../quantity/limb';
 import { RULES } from '../rules/catalogue';
 import type { MeasureId } from './measures';
 
-export type TestMoment = 'baseline' | 'midway' | 'after' | 'follow-up';
+/** When in a block; or a value that a comparison stands on. */
+export type TestMoment = 'baseline' | 'midway' | 'after' | 'follow-up' | 'comparison';
 
 /** Something that is followed in a person, with the days it was taken on. */
 export type Followed = { measureId: MeasureId; limb: Limb | null; setting: string; days: readonly Day[] };
@@ -51,4 +52,5 @@ export const MOMENT_WORDS: Record<TestMoment, string> = {
   midway: 'midway',
   after: 'after the block',
   'follow-up': 'follow-up',
+  comparison: 'for the comparison',
 };

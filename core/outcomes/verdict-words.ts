@@ -1,5 +1,5 @@
 import type { Measure } from './measures';
-import type { Verdict, VerdictKind } from './verdict';
+import type { Judged, Verdict, VerdictKind } from './verdict';
 
 const KINDS: Record<VerdictKind, string> = {
   'real-gain': 'Real gain',
@@ -44,4 +44,17 @@ export function changeFigure(
   const signed = (value: number) =>
     `${value > 0 ? '+' : value < 0 ? '−' : ''}${Math.abs(value).toFixed(places)}`;
   return `${signed(change)} ${unit} (${signed(interval.low)} to ${signed(interval.high)})`;
+}
+
+/**
+ * A difference of gains, with the cuff against without, in words.
+ * @example differenceWords('probably-gain', 'lower') //=> 'Probably better with the cuff'
+ */
+export function differenceWords(kind: Judged['kind'], better: Measure['better']): string {
+  if (kind === 'within-noise') return 'No difference to be seen';
+  const isGain = kind === 'real-gain' || kind === 'probably-gain';
+  const [more, less] = better === 'neither' ? ['higher', 'lower'] : ['better', 'worse'];
+  const words = `${isGain ? more : less} with the cuff`;
+  const isSure = kind === 'real-gain' || kind === 'real-loss';
+  return isSure ? `Really ${words}` : `Probably ${words}`;
 }

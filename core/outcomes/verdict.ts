@@ -41,15 +41,19 @@ export function verdict(
   first: Occasion,
   last: Occasion,
 ): Verdict {
-  const change = last.value - first.value;
-  const sd = Math.hypot(first.error, last.error);
+  const judged = judge(better, last.value - first.value, Math.hypot(first.error, last.error));
+  const isEarly = isSize === true && last.atMs - first.atMs < sizeFromDay * MS_PER_DAY;
+  return isEarly ? { ...judged, kind: 'too-early' } : judged;
+}
+
+/** What a change, or a difference of changes, is against its own error (rule OUT-2). @param sd its standard error */
+export function judge(better: Measure['better'], change: number, sd: number): Judged {
   const smallestReal = z95 * sd;
   const towardsBetter = better === 'lower' ? -change : change;
   const chance =
     sd === 0 ? (towardsBetter > 0 ? 1 : towardsBetter < 0 ? 0 : 0.5) : normalBelow(towardsBetter / sd);
-  const isEarly = isSize === true && last.atMs - first.atMs < sizeFromDay * MS_PER_DAY;
   return {
-    kind: isEarly ? 'too-early' : kindOf(towardsBetter, smallestReal, chance),
+    kind: kindOf(towardsBetter, smallestReal, chance),
     change,
     interval: { low: change - smallestReal, high: change + smallestReal },
     chance,
@@ -57,7 +61,10 @@ export function verdict(
   };
 }
 
-function kindOf(towardsBetter: number, smallestReal: number, chance: number): VerdictKind {
+/** A verdict that time does not stand in the way of. */
+export type Judged = Verdict & { kind: Exclude<VerdictKind, 'too-early'> };
+
+function kindOf(towardsBetter: number, smallestReal: number, chance: number): Judged['kind'] {
   if (towardsBetter !== 0 && Math.abs(towardsBetter) >= smallestReal)
     return towardsBetter > 0 ? 'real-gain' : 'real-loss';
   if (chance >= probablyFrom) return 'probably-gain';

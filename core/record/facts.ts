@@ -7,7 +7,8 @@ import type { FitFact, TightnessFact } from '../cuff/fact';
 import type { WeightKit } from '../load/weight-kit';
 import type { OcclusionFact } from '../occlusion-pressure/fact';
 import type { LimbShelfLife, ShelfLife } from '../occlusion-pressure/shelf-life';
-import type { MeasureId } from '../outcomes/measures';
+import type { Comparison } from '../outcomes/comparison';
+import type { MeasureBook, MeasureId } from '../outcomes/measures';
 import type { Plan } from '../plan/plan';
 import { EXERCISES, type ExerciseId, type Library } from '../protocol/exercises';
 import type { Limb } from '../quantity/limb';
@@ -57,6 +58,9 @@ export type SessionFact = {
 /** One measure, limb and setting that is followed, and when it was last taken. */
 export type FollowedFact = { measureId: MeasureId; limb: Limb | null; setting: string; atMs: number };
 
+/** A comparison in one person that was not ended. */
+export type ComparisonFact = { id: string; atMs: number; design: Comparison };
+
 /** A block of training as it was kept; the newest counts. */
 export type BlockFact = Block & { id: string; atMs: number };
 
@@ -82,8 +86,12 @@ export type ClientFacts = {
   stricter: Stricter;
   /** Exercises the practice has added or changed. */
   ownExercises: Library;
+  /** Measures the practice has added or says otherwise. */
+  ownMeasures: MeasureBook;
   /** Measures that are followed, each with when it was last taken (rule OUT-4). */
   followed: FollowedFact[];
+  /** Comparisons with the cuff against without, the newest first. */
+  comparisons: ComparisonFact[];
   screenings: Screening[];
   clearances: Clearance[];
   holds: Hold[];

@@ -34,6 +34,8 @@ export const strangerFacts: ClientFacts = {
   zoneOffsetMs: 0,
   stricter: [],
   ownExercises: {},
+  ownMeasures: {},
+  comparisons: [],
   followed: [],
   screenings: [],
   clearances: [],

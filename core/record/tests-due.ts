@@ -1,14 +1,27 @@
 import { dayAt, dayOf } from '../course/days';
-import { MEASURES, type Measure } from '../outcomes/measures';
+import { measureBook, measureOf } from '../outcomes/measures';
+import { measuredWords } from '../outcomes/taken';
 import { type DueTest, MOMENT_WORDS, testsDue } from '../outcomes/test-calendar';
-import { LIMB_LABELS } from '../quantity/limb';
 import { blockAsItStands } from './block-in-force';
+import { comparisonsDue } from './comparison-in-force';
 import type { ClientFacts } from './facts';
 
-type DueFacts = Parameters<typeof blockAsItStands>[0] & Pick<ClientFacts, 'followed' | 'zoneOffsetMs'>;
+type DueFacts = Parameters<typeof blockAsItStands>[0] &
+  Pick<ClientFacts, 'followed' | 'ownMeasures' | 'comparisons' | 'zoneOffsetMs'>;
 
-/** What the block in force, as it stands now, has due to be measured today (rule OUT-4); none without a block. */
-export function testsDueByBlock(facts: DueFacts, nowMs: number): DueTest[] {
+/** What is due to be measured today: for a comparison that runs, and by the block in force as it stands now (rule OUT-4). */
+export function measuresDue(facts: DueFacts, nowMs: number): DueTest[] {
+  const compared = comparisonsDue(facts, nowMs).map((one) => ({ ...one, moment: 'comparison' as const }));
+  const byBlock = dueByBlock(facts, nowMs).filter(
+    (one) => !compared.some((other) => isSameMeasure(one, other)),
+  );
+  return [...compared, ...byBlock];
+}
+
+const isSameMeasure = (a: DueTest, b: DueTest): boolean =>
+  a.measureId === b.measureId && a.limb === b.limb && a.setting.toLowerCase() === b.setting.toLowerCase();
+
+function dueByBlock(facts: DueFacts, nowMs: number): DueTest[] {
   const standing = blockAsItStands(facts, nowMs);
   if (!standing) return [];
   const { wish } = standing.block;
@@ -24,15 +37,15 @@ export function testsDueByBlock(facts: DueFacts, nowMs: number): DueTest[] {
 }
 
 /** What is measured, of which limb, as it was set: "Calf girth, left thigh". */
-export const dueWords = ({ measureId, limb, setting }: DueTest): string => {
-  const { label }: Measure = MEASURES[measureId];
-  return [label, limb && LIMB_LABELS[limb].toLowerCase(), setting].filter(Boolean).join(', ');
-};
+export const dueWords = (
+  { measureId, limb, setting }: DueTest,
+  { ownMeasures }: Pick<ClientFacts, 'ownMeasures'>,
+): string => measuredWords({ limb, setting }, measureOf(measureBook(ownMeasures), measureId));
 
 /** The same in one line for a list of people; null where nothing is due. @example 'To measure midway: Calf girth, left thigh, and 1 more.' */
 export function testsDueLine(facts: DueFacts, nowMs: number): string | null {
-  const [first, ...others] = testsDueByBlock(facts, nowMs);
+  const [first, ...others] = measuresDue(facts, nowMs);
   if (!first) return null;
   const more = others.length > 0 ? `, and ${others.length} more` : '';
-  return `To measure ${MOMENT_WORDS[first.moment]}: ${dueWords(first)}${more}.`;
+  return `To measure ${MOMENT_WORDS[first.moment]}: ${dueWords(first, facts)}${more}.`;
 }

@@ -5,7 +5,7 @@ export const outcomeRules = {
     title: 'Measures',
     level: 'method',
     source: HOUSE,
-    by: 'outcomes/measures.ts checkTaken',
+    by: 'outcomes/taken.ts checkTaken',
     figures: { girthErrorCm: 0.5, painError: 0.7 },
     words: ({ girthErrorCm, painError }) =>
       `Each measure has its unit, the direction that is better, how it is taken, and its error: ${girthErrorCm} cm of a girth, ${painError} of a pain, others as set. They are working assumptions of this app until the practice’s own repeats say better.`,

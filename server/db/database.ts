@@ -8,6 +8,7 @@ import { LimbShelfLives } from './migrations/004-limb-shelf-lives';
 import { ShapedReads } from './migrations/005-shaped-reads';
 import { SeveralPlans } from './migrations/006-several-plans';
 import { Outcomes } from './migrations/007-outcomes';
+import { OwnMeasures } from './migrations/008-own-measures';
 import { inTransaction, setUpConnection, withStatements } from './sqlite';
 
 const MIGRATIONS = [
@@ -18,6 +19,7 @@ const MIGRATIONS = [
   { name: '005-shaped-reads', class: ShapedReads },
   { name: '006-several-plans', class: SeveralPlans },
   { name: '007-outcomes', class: Outcomes },
+  { name: '008-own-measures', class: OwnMeasures },
 ];
 
 /**

@@ -9,7 +9,8 @@ import type { Finding } from '#core/findings/finding';
 import type { PulseMethod, PulseSite } from '#core/occlusion-pressure/methods';
 import type { LimbShelfLife, ShelfLife } from '#core/occlusion-pressure/shelf-life';
 import type { ReadingSchool, Trial } from '#core/occlusion-pressure/trial';
-import type { MeasureId } from '#core/outcomes/measures';
+import type { Comparison } from '#core/outcomes/comparison';
+import type { Measure, MeasureId } from '#core/outcomes/measures';
 import type { Report } from '#core/outcomes/report';
 import type { SessionLine } from '#core/outcomes/session-line';
 import type { Exercise, LadderRung } from '#core/protocol/exercise';
@@ -45,6 +46,7 @@ export const PracticeEntity = defineEntity({
     massUnit: p.string().$type<PracticeSettings['massUnit']>(),
     lengthUnit: p.string().$type<PracticeSettings['lengthUnit']>(),
     phone: p.string(),
+    letterhead: p.string(),
     stricter: p.json().$type<Stricter>(),
     /** How far a demonstration's clock was moved on. */
     clockAheadMs: p.bigint('number').default(0),
@@ -291,6 +293,13 @@ export const ExerciseEntity = defineEntity({
   properties: { id: id(), exercise: p.json().$type<Exercise>(), retiredAtMs: p.bigint('number').nullable() },
 });
 
+/** A measure of the practice's own, or what it says otherwise of a standard one; never deleted. */
+export const MeasureEntity = defineEntity({
+  name: 'Measure',
+  tableName: 'measure',
+  properties: { id: id(), measure: p.json().$type<Measure>() },
+});
+
 export const TemplateEntity = defineEntity({
   name: 'Template',
   tableName: 'template',
@@ -394,6 +403,21 @@ export const OutcomeEntity = defineEntity({
   },
 });
 
+/** A comparison in one person: with the cuff against without; never deleted (OUT). */
+export const ComparisonEntity = defineEntity({
+  name: 'Comparison',
+  tableName: 'comparison',
+  properties: {
+    id: id(),
+    clientId: clientId(),
+    atMs: atMs(),
+    design: p.json().$type<Comparison>(),
+    practitionerId: p.string(),
+    endedAtMs: p.bigint('number').nullable(),
+    endedWhy: p.string().nullable(),
+  },
+});
+
 /** A report as it was issued to a client or a referrer; never changed. */
 export const ReportEntity = defineEntity({
   name: 'Report',
@@ -477,12 +501,14 @@ export const ENTITIES = [
   PrescriptionEntity,
   BlockEntity,
   ExerciseEntity,
+  MeasureEntity,
   TemplateEntity,
   SessionEntity,
   SessionEventEntity,
   RungCheckEntity,
   HeavyWorkEntity,
   OutcomeEntity,
+  ComparisonEntity,
   AdverseEventEntity,
   ReportEntity,
   HoldEntity,

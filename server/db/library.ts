@@ -1,7 +1,16 @@
 import type { EntityManager } from '@mikro-orm/libsql';
+import type { Measure, MeasureBook } from '#core/outcomes/measures';
 import type { Exercise } from '#core/protocol/exercise';
 import type { Library } from '#core/protocol/exercises';
 import { type Prepare, withStatements } from './sqlite';
+
+/** Measures of the practice's own, and what it says otherwise of standard ones. */
+export const ownMeasures = (prepare: Prepare): MeasureBook =>
+  Object.fromEntries(
+    (prepare('select id, measure from measure').all() as { id: string; measure: string }[]).map(
+      ({ id, measure }) => [id, JSON.parse(measure) as Measure],
+    ),
+  );
 
 /** The practice's own exercises in use, by id. */
 export const readOwnExercises = (em: EntityManager): Promise<Library> =>

@@ -1,4 +1,10 @@
-import type { AdverseEvent, OutcomeOnRecord, OutcomesView, RepeatPairs } from '#contract/outcomes';
+import type {
+  AdverseEvent,
+  ComparisonOnRecord,
+  OutcomeOnRecord,
+  OutcomesView,
+  RepeatPairs,
+} from '#contract/outcomes';
 import type { MeasureId } from '#core/outcomes/measures';
 import type { FirstAndLast } from '#core/outcomes/responders';
 import type { TestedOnce } from '#core/outcomes/series';
@@ -22,6 +28,7 @@ export function readOutcomes(prepare: Prepare, clientId: string): OutcomesView {
     tested: [...readOneRepMaxes(prepare, clientId), ...readPressures(prepare, clientId)],
     pairs: Object.fromEntries(measures.map((id) => [id, readPairs(prepare, id)])) satisfies RepeatPairs,
     adverseEvents: readAdverseEvents(prepare, clientId),
+    comparisons: readComparisons(prepare, clientId),
   };
 }
 
@@ -82,6 +89,13 @@ const readPressures = (prepare: Prepare, clientId: string): TestedOnce[] =>
          uncertainty_mm_hg as "uncertaintyMmHg" from lop where client_id = ? order by at_ms`,
     ).all(clientId) as Omit<Extract<TestedOnce, { kind: 'lop' }>, 'kind'>[]
   ).map((row) => ({ kind: 'lop', ...row }));
+
+const readComparisons = (prepare: Prepare, clientId: string): ComparisonOnRecord[] =>
+  (
+    prepare(
+      'select id, at_ms as "atMs", design, ended_why as "ended" from comparison where client_id = ? order by at_ms desc',
+    ).all(clientId) as (Omit<ComparisonOnRecord, 'design'> & { design: string })[]
+  ).map(({ design, ...row }) => ({ ...row, design: JSON.parse(design) }));
 
 const readAdverseEvents = (prepare: Prepare, clientId: string): AdverseEvent[] =>
   prepare(

@@ -11,6 +11,7 @@ import { MS_PER_DAY } from '#core/quantity/units';
 import {
   type BlockFact,
   type ClientFacts,
+  type ComparisonFact,
   type FollowedFact,
   type PrescriptionFact,
   SESSIONS_COUNT_MS,
@@ -218,6 +219,16 @@ const FOLLOWED: Kind<FollowedFact> = {
   of: ({ client_id: _, ...row }) => row as FollowedFact,
 };
 
+const COMPARISONS: Kind<ComparisonFact> = {
+  parts: [
+    {
+      sql: 'select client_id, id, at_ms as "atMs", design from comparison',
+      and: 'ended_at_ms is null order by at_ms desc',
+    },
+  ],
+  of: ({ id, atMs, design }) => ({ id, atMs, design: JSON.parse(design) }),
+};
+
 const SESSION = `select client_id, id, prescription_id as "prescriptionId",
   (select course_plan_id from prescription where prescription.id = prescription_id) as "coursePlanId",
   opened_at_ms as "startedAtMs",
@@ -318,6 +329,7 @@ export function readFacts(
     rungChecks: read(RUNG_CHECKS),
     heavyWork: read(HEAVY_WORK),
     followed: read(FOLLOWED),
+    comparisons: read(COMPARISONS),
     blocks: read(BLOCKS),
     sessions: read(SESSIONS),
   };
@@ -330,6 +342,7 @@ export function readFacts(
       units: practice.units,
       stricter: practice.stricter,
       ownExercises: practice.ownExercises,
+      ownMeasures: practice.ownMeasures,
       zoneOffsetMs: practice.zoneOffsetMs,
       screenings: of.screenings(id),
       clearances: of.clearances(id),
@@ -350,6 +363,7 @@ export function readFacts(
       rungChecks: of.rungChecks(id),
       heavyWork: of.heavyWork(id),
       followed: of.followed(id),
+      comparisons: of.comparisons(id),
       blocks: of.blocks(id).filter((block) => block !== null),
       sessions: of.sessions(id),
       sessionsFinished: countFinished(prepare, id),

@@ -2,11 +2,14 @@ import type { Kit } from '#contract/practice';
 import { MS_PER_MINUTE } from '#core/quantity/units';
 import type { ClientFacts, Role } from '#core/record/facts';
 import { kitInUse } from './kit';
-import { ownExercisesInUse } from './library';
+import { ownExercisesInUse, ownMeasures } from './library';
 import type { Prepare } from './sqlite';
 
 /** What the practice itself says about everybody: its units and exercises, its kit, who works in which role. */
-export type PracticeFacts = Pick<ClientFacts, 'units' | 'stricter' | 'ownExercises' | 'zoneOffsetMs'> & {
+export type PracticeFacts = Pick<
+  ClientFacts,
+  'units' | 'stricter' | 'ownExercises' | 'ownMeasures' | 'zoneOffsetMs'
+> & {
   kit: Kit;
   roles: ReadonlyMap<string, Role>;
 };
@@ -22,6 +25,7 @@ export function readPracticeFacts(prepare: Prepare, nowMs: number): PracticeFact
     units: { mass: settings?.massUnit ?? 'kg', length: settings?.lengthUnit ?? 'cm' },
     stricter: settings ? JSON.parse(settings.stricter) : [],
     ownExercises: ownExercisesInUse(prepare),
+    ownMeasures: ownMeasures(prepare),
     zoneOffsetMs: -new Date(nowMs).getTimezoneOffset() * MS_PER_MINUTE,
     kit: kitInUse(prepare),
     roles: new Map(people.map(({ id, role }) => [id, role])),

@@ -1,5 +1,6 @@
 import { v4 as newId } from 'uuid';
 import { describe, expect, it } from 'vitest';
+import type { ClientRecord } from '#contract/client';
 import type {
   IssuedReport,
   LogView,
@@ -8,12 +9,16 @@ import type {
   SurveillanceView,
   WeekView,
 } from '#contract/outcomes';
+import type { PracticeView } from '#contract/practice';
 import type { SessionView } from '#contract/session';
+import { dayAt, isoOf } from '#core/course/days';
 import { addUp } from '#core/outcomes/add-up';
+import { MEASURES, measureBook } from '#core/outcomes/measures';
 import { seriesOf } from '#core/outcomes/series';
 import { sessionLine } from '#core/outcomes/session-line';
 import { rateRows } from '#core/outcomes/surveillance';
 import { EXERCISES, type Library } from '#core/protocol/exercises';
+import { measuresDue } from '#core/record/tests-due';
 import { fold } from '#core/session/fold';
 import { mergeLogs } from '#core/session/log';
 import { type Api, DAY_MS, measuredClient, startApi } from '../api.fixture';
@@ -50,8 +55,7 @@ describe('measures of a person', () => {
       [52, 52.2],
       [50, 50.2],
     ]);
-    const counted = view.taken.filter(({ withdrawn }) => withdrawn === null);
-    const [series] = seriesOf(counted, view.tested, view.pairs, library);
+    const [series] = seriesOf(view, { library, book: MEASURES });
     expect(series?.verdict).toMatchObject({ kind: 'real-gain', change: expect.closeTo(2, 6) });
     // The 1RM and the LOP of Load and Measure stand beside them.
     expect(view.tested.map(({ kind }) => kind)).toEqual(['one-rep-max', 'lop']);
@@ -73,10 +77,88 @@ describe('measures of a person', () => {
     expect(await problem(girth(api.clock.nowMs, [52], { limb: null }))).toMatchObject({ path: 'limb' });
     expect(await problem(girth(api.clock.nowMs + DAY_MS, [52]))).toMatchObject({ path: 'atMs' });
     expect((await api.refused(path, girth(api.clock.nowMs, []))).status).toBe(400);
-    expect((await api.refused(path, girth(api.clock.nowMs, [52], { measureId: 'luck' }))).status).toBe(400);
+    expect(await problem(girth(api.clock.nowMs, [52], { measureId: 'luck' }))).toMatchObject({
+      path: 'measureId',
+    });
     expect((await api.refused('/clients/nobody/outcomes', girth(api.clock.nowMs, [52]))).status).toBe(404);
     expect((await api.refused(`${path}/${newId()}/withdrawal`, { reason: 'x' })).status).toBe(404);
     expect((await api.get<OutcomesView>(path)).taken).toEqual([]);
+  });
+
+  it('may be the practice’s own: described by a clinician, taken, and then no longer counted otherwise', async () => {
+    const api = await startApi();
+    const { id } = await measuredClient(api);
+    const grip = { ...MEASURES['isometric-force'], label: 'Grip', of: 'arm', unit: 'kg', highest: 90 };
+    const keepAs = (measure: object, by?: 'colin') =>
+      api.refused('/practice/measures', { id: 'own-grip', measure }, by);
+    expect((await keepAs(grip, 'colin')).problem.errors).toMatchObject([{ rule: 'SCR-4' }]);
+    expect((await keepAs({ ...grip, label: '' })).status).toBe(400);
+    const practice = await api.post<PracticeView>('/practice/measures', { id: 'own-grip', measure: grip });
+    expect(practice.ownMeasures).toEqual({ 'own-grip': grip });
+    const view = await api.post<OutcomesView>(
+      `/clients/${id}/outcomes`,
+      girth(api.clock.nowMs, [41, 43], { measureId: 'own-grip', limb: 'left-arm', setting: 'Elbow bent' }),
+    );
+    const book = measureBook(practice.ownMeasures);
+    expect(seriesOf(view, { library, book })).toContainEqual(
+      expect.objectContaining({
+        label: 'Grip, left arm, Elbow bent',
+        points: [expect.objectContaining({ value: 43 })],
+      }),
+    );
+    expect((await keepAs({ ...grip, unit: 'lb' })).problem.errors).toMatchObject([
+      { path: 'unit', rule: 'OUT-1' },
+    ]);
+    const error = { kind: 'absolute', value: 1.5 };
+    const changed = await api.post<PracticeView>('/practice/measures', {
+      id: 'own-grip',
+      measure: { ...grip, error, isLeftOut: true },
+    });
+    expect(changed.ownMeasures['own-grip']).toMatchObject({ error, isLeftOut: true });
+    // A standard one keeps what its figures say, whoever asks.
+    const standard = { id: 'vo2max', measure: { ...MEASURES.vo2max, better: 'lower' } };
+    expect((await api.refused('/practice/measures', standard)).problem.errors).toMatchObject([
+      { path: 'better' },
+    ]);
+  });
+
+  it('are compared with the cuff and without: drawn by the server, one at a time, ended with a reason', async () => {
+    const api = await startApi();
+    const { id } = await measuredClient(api);
+    const path = `/clients/${id}/comparisons`;
+    const today = isoOf(dayAt(api.clock.nowMs, 0));
+    const wish = {
+      kind: 'limbs',
+      measureId: 'girth-mid-thigh',
+      setting: '',
+      startsOn: today,
+      limbs: 'leg',
+      weeks: 6,
+    };
+    const refused = async (changes: object) =>
+      (await api.refused(path, { id: newId(), wish: { ...wish, ...changes } })).problem.errors?.[0]?.path;
+    expect(await refused({ measureId: 'vo2max' })).toBe('measureId');
+    expect(await refused({ limbs: 'arm' })).toBe('measureId');
+    expect(await refused({ measureId: 'isometric-force' })).toBe('setting');
+    expect(await refused({ startsOn: isoOf(dayAt(api.clock.nowMs, 0) - 1) })).toBe('startsOn');
+    expect(await refused({ weeks: 3 })).toBe('wish.weeks');
+    const first = { id: newId(), wish };
+    const view = await api.post<OutcomesView>(path, first, 'colin');
+    const seed = view.comparisons[0]?.design.seed;
+    expect(view.comparisons).toMatchObject([{ id: first.id, ended: null, design: wish }]);
+    expect(seed).toBeGreaterThanOrEqual(0);
+    const again = await api.post<OutcomesView>(path, first);
+    expect(again.comparisons.map(({ design }) => design.seed)).toEqual([seed]);
+    expect(await refused({})).toBe('startsOn');
+    const record = await api.get<ClientRecord>(`/clients/${id}`);
+    expect(measuresDue(record.facts, api.clock.nowMs).map(({ moment }) => moment)).toEqual([
+      'comparison',
+      'comparison',
+    ]);
+    const ended = await api.post<OutcomesView>(`${path}/${first.id}/end`, { why: 'She moved away' });
+    expect(ended.comparisons).toMatchObject([{ ended: 'She moved away' }]);
+    expect((await api.get<ClientRecord>(`/clients/${id}`)).facts.comparisons).toEqual([]);
+    expect((await api.refused(`${path}/${newId()}/end`, { why: 'x' })).status).toBe(404);
   });
 
   it('keep what went wrong, once, and only of a session of the same person', async () => {
@@ -213,6 +295,7 @@ describe('a report', () => {
       clientName: 'Test Person',
       practiceName: 'Test Practice',
       phone: '',
+      letterhead: '',
       by: 'Clara',
       fromMs: 1,
       toMs: 2,

@@ -1,20 +1,42 @@
+import { randomInt } from 'node:crypto';
 import { type Context, Hono } from 'hono';
+import type { ClientRecord } from '#contract/client';
 import {
+  endOfComparisonSchema,
   type IssuedReport,
   type LogView,
   newAdverseEventSchema,
+  newComparisonSchema,
   newOutcomeSchema,
   newReportSchema,
   type OutcomesView,
   withdrawalSchema,
 } from '#contract/outcomes';
-import { checkTaken, valueTaken } from '#core/outcomes/measures';
+import { dayAt, dayOf } from '#core/course/days';
+import type { Comparison, ComparisonWish } from '#core/outcomes/comparison';
+import {
+  limbsFor,
+  type Measure,
+  type MeasureBook,
+  type MeasureId,
+  measureBook,
+} from '#core/outcomes/measures';
+import { checkTaken, valueTaken } from '#core/outcomes/taken';
+import { limbKind } from '#core/quantity/limb';
+import { comparisonInForce } from '#core/record/comparison-in-force';
 import { asJson } from '../as-json';
 import type { Env } from '../context';
-import { findClient } from '../db/client-facts';
-import { AdverseEventEntity, OutcomeEntity, ReportEntity, SessionEntity } from '../db/entities';
+import { findClient, readClient } from '../db/client-facts';
+import {
+  AdverseEventEntity,
+  ComparisonEntity,
+  OutcomeEntity,
+  ReportEntity,
+  SessionEntity,
+} from '../db/entities';
+import { ownMeasures } from '../db/library';
 import { readLogText, readOutcomes } from '../db/outcomes';
-import { withStatements } from '../db/sqlite';
+import { type Prepare, withStatements } from '../db/sqlite';
 import { withAudit } from '../db/with-audit';
 import { happenedAtMs } from '../happened';
 import { tellChange } from '../live/tell-change';
@@ -36,7 +58,8 @@ export const outcomeRoutes = new Hono<Env>()
   .post('/:id/outcomes', body(newOutcomeSchema), async (c) => {
     const client = await findClient(c.var.em, c.req.param('id'));
     const taken = c.req.valid('json');
-    const [wrong] = checkTaken(taken);
+    const measure = measureIn(await withStatements(c.var.em, bookInUse), taken.measureId);
+    const [wrong] = checkTaken(taken, measure);
     if (wrong)
       throw refusedField(
         'Not as it should be',
@@ -53,7 +76,7 @@ export const outcomeRoutes = new Hono<Env>()
           ...taken,
           atMs,
           clientId: client.id,
-          value: valueTaken(taken),
+          value: valueTaken(taken.repeats, measure),
           practitionerId: c.var.practitioner.id,
           withdrawn: null,
         });
@@ -74,6 +97,42 @@ export const outcomeRoutes = new Hono<Env>()
     const detail = { id: outcome.id, value: outcome.value, reason };
     await withAudit(c, { action: 'outcome-withdrawn', subject: client.id, detail }, (em) =>
       em.nativeUpdate(OutcomeEntity, { id: outcome.id }, { withdrawn: reason }),
+    );
+    await tellChange(c, client.id);
+    return c.json(await outcomesOf(c, client.id));
+  })
+
+  .post('/:id/comparisons', body(newComparisonSchema), async (c) => {
+    const client = await readClient(c.var.em, c.req.param('id'), c.var.nowMs);
+    const { id, wish } = c.req.valid('json');
+    if (!(await c.var.em.findOne(ComparisonEntity, { id }))) {
+      refuseWish(client, wish, await withStatements(c.var.em, bookInUse), c.var.nowMs);
+      // Drawn here, so that nobody draws until it pleases.
+      const design: Comparison = { ...wish, seed: randomInt(2 ** 31) };
+      await withAudit(c, { action: 'comparison-begun', subject: client.id, detail: { id, design } }, (em) => {
+        em.create(ComparisonEntity, {
+          id,
+          clientId: client.id,
+          atMs: c.var.nowMs,
+          design,
+          practitionerId: c.var.practitioner.id,
+          endedAtMs: null,
+          endedWhy: null,
+        });
+      });
+    }
+    await tellChange(c, client.id);
+    return c.json(await outcomesOf(c, client.id), 201);
+  })
+
+  .post('/:id/comparisons/:comparisonId/end', body(endOfComparisonSchema), async (c) => {
+    const client = await findClient(c.var.em, c.req.param('id'));
+    const { why } = c.req.valid('json');
+    const id = c.req.param('comparisonId');
+    const comparison = await c.var.em.findOne(ComparisonEntity, { id, clientId: client.id });
+    if (!comparison) throw notFound('This comparison');
+    await withAudit(c, { action: 'comparison-ended', subject: client.id, detail: { id, why } }, (em) =>
+      em.nativeUpdate(ComparisonEntity, { id }, { endedAtMs: c.var.nowMs, endedWhy: why }),
     );
     await tellChange(c, client.id);
     return c.json(await outcomesOf(c, client.id));
@@ -121,6 +180,43 @@ export const outcomeRoutes = new Hono<Env>()
     }
     return c.json(await outcomesOf(c, client.id), 201);
   });
+
+/** One at a time, of a measure that is there, of a limb it can be taken of, and not in the past. */
+function refuseWish(client: ClientRecord, wish: ComparisonWish, book: MeasureBook, nowMs: number): void {
+  const measure = measureIn(book, wish.measureId);
+  const limbs = limbsFor(measure);
+  const refuse = (field: string, message: string, remedy: string) =>
+    refusedField('Not as it should be', field, 'OUT-2', message, remedy);
+  if (wish.kind === 'limbs' && !limbs.some((limb) => limbKind(limb) === wish.limbs))
+    throw refuse('measureId', `${measure.label} is not taken of each side.`, 'Choose one that is.');
+  if (wish.kind === 'periods' && limbs.length > 0 !== (wish.limb !== null && limbs.includes(wish.limb)))
+    throw refuse('limb', 'The measure and the limb do not go together.', 'Choose the limb it is taken of.');
+  if (measure.setting !== undefined && wish.setting === '')
+    throw refuse('setting', `${measure.setting}: say it, so that each time is the same.`, 'Fill it in.');
+  if (dayOf(wish.startsOn) < dayAt(nowMs, client.facts.zoneOffsetMs))
+    throw refuse('startsOn', 'It would begin in the past.', 'Choose today or a later day.');
+  if (comparisonInForce(client.facts, nowMs))
+    throw refuse(
+      'startsOn',
+      'A comparison runs already, and two would blur each other.',
+      'End it first, or wait.',
+    );
+}
+
+/** A measure that can be taken. @throws refused where the practice has none of that id */
+function measureIn(book: MeasureBook, id: MeasureId): Measure {
+  const measure = book[id];
+  if (measure) return measure;
+  throw refusedField(
+    'Unknown measure',
+    'measureId',
+    'OUT-1',
+    'Nothing is measured by this name.',
+    'Choose another.',
+  );
+}
+
+const bookInUse = (prepare: Prepare) => measureBook(ownMeasures(prepare));
 
 const outcomesOf = (c: Context<Env>, clientId: string): Promise<OutcomesView> =>
   withStatements(c.var.em, (prepare) => readOutcomes(prepare, clientId));

@@ -6,12 +6,14 @@ import {
   type KitList,
   kitItemSchema,
   ownExerciseSchema,
+  ownMeasureSchema,
   type PracticeView,
   practiceSettingsSchema,
   retireKitSchema,
   retireSchema,
   templateSchema,
 } from '#contract/practice';
+import { changesFigures, MEASURES, type Measure, type MeasureId, measureBook } from '#core/outcomes/measures';
 import { readSessionChoice } from '#core/plan/versions/read-plan';
 import { EXERCISES } from '#core/protocol/exercises';
 import { asClinician, clinicianOnly } from '../access/practitioner';
@@ -20,16 +22,18 @@ import { readWeek } from '../db/client-facts';
 import {
   ExerciseEntity,
   KitEntity,
+  MeasureEntity,
   PracticeEntity,
   PractitionerEntity,
   TemplateEntity,
 } from '../db/entities';
 import { findKit, readKit } from '../db/kit';
-import { readOwnExercises } from '../db/library';
+import { ownMeasures, readOwnExercises } from '../db/library';
 import { readFirstAndLast, readPairs } from '../db/outcomes';
 import { withStatements } from '../db/sqlite';
 import { countAdverseEvents, readTallies } from '../db/surveillance';
 import { withAudit } from '../db/with-audit';
+import { refusedField } from '../problem';
 import { body, query } from '../validate';
 
 /** The practice, its people, settings and kit. Every answer to a write is the whole practice. */
@@ -100,6 +104,15 @@ export const practiceRoutes = new Hono<Env>()
     return c.json(await told(c));
   })
 
+  .post('/measures', clinicianOnly('change what is measured'), body(ownMeasureSchema), async (c) => {
+    const { id, measure } = c.req.valid('json');
+    await keepsFigures(c.var.em, id, measure);
+    await withAudit(c, { action: 'measure-described', subject: id, detail: { measure } }, (em) =>
+      em.upsert(MeasureEntity, { id, measure }),
+    );
+    return c.json(await told(c));
+  })
+
   .post('/templates', body(templateSchema), async (c) => {
     const template = c.req.valid('json');
     const row = { ...template, keptBy: c.var.practitioner.id, keptAtMs: c.var.nowMs, retiredAtMs: null };
@@ -126,6 +139,33 @@ function keepsExercise(practitioner: Env['Variables']['practitioner'], id: strin
   if (id in EXERCISES) asClinician(practitioner, 'change a standard exercise');
 }
 
+/** A measure that has figures, or that every practice has, keeps what they say (rule OUT-1). */
+async function keepsFigures(em: EntityManager, id: MeasureId, measure: Measure): Promise<void> {
+  const { known, hasFigures } = await withStatements(em, (prepare) => ({
+    known: measureBook(ownMeasures(prepare))[id],
+    hasFigures: prepare('select 1 from outcome where measure_id = ? limit 1').get(id) !== undefined,
+  }));
+  if (!known || (!hasFigures && !(id in MEASURES))) return;
+  const [field] = changesFigures(known, measure);
+  if (field) {
+    throw refusedField(
+      'Figures would say something else',
+      field,
+      'OUT-1',
+      `${known.label} is taken already: its ${FIGURE_WORDS[field] ?? field} stays.`,
+      'Add another measure for it.',
+    );
+  }
+}
+
+const FIGURE_WORDS: Partial<Record<keyof Measure, string>> = {
+  better: 'direction',
+  of: 'limb',
+  take: 'way of counting several',
+  isAsked: 'way of asking',
+  isSize: 'first day',
+};
+
 /** The practice after a write, which every device is told of. */
 function told(c: Context<Env>): Promise<PracticeView> {
   c.var.lines.clear();
@@ -143,6 +183,7 @@ async function readPractice(shared: EntityManager): Promise<PracticeView> {
     settings,
     practitioners: practitioners.map(({ id, name, role }) => ({ id, name, role })),
     ownExercises: await readOwnExercises(em),
+    ownMeasures: await withStatements(em, ownMeasures),
     templates: templates.flatMap(({ id, name, session: kept }) => {
       const session = readSessionChoice(kept);
       return session ? [{ id, name, session }] : [];

@@ -3,6 +3,7 @@ import type {
   IssuedReport,
   LogView,
   NewAdverseEvent,
+  NewComparison,
   NewOutcome,
   NewReport,
   OutcomesView,
@@ -86,6 +87,21 @@ export const useWithdrawOutcome = (id: string) =>
       api.clients[':id'].outcomes[':outcomeId'].withdrawal.$post({
         param: { id, outcomeId },
         json: { reason },
+      }),
+    ),
+  );
+
+export const useBeginComparison = (id: string) =>
+  useOutcomesWrite(id, (json: NewComparison) =>
+    read<OutcomesView>(api.clients[':id'].comparisons.$post({ param: { id }, json })),
+  );
+
+export const useEndComparison = (id: string) =>
+  useOutcomesWrite(id, ({ comparisonId, why }: { comparisonId: string; why: string }) =>
+    read<OutcomesView>(
+      api.clients[':id'].comparisons[':comparisonId'].end.$post({
+        param: { id, comparisonId },
+        json: { why },
       }),
     ),
   );

@@ -2,7 +2,9 @@ import { type ComponentType, lazy, Suspense, useMemo } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { useNavigate, useParams } from 'react-router';
 import type { ClientRecord } from '#contract/client';
+import { dayAt } from '#core/course/days';
 import { chainOf } from '#core/record/chain';
+import { comparisonWords } from '#core/record/comparison-in-force';
 import { courseStrip } from '#core/record/course-strip';
 import { LINK_IDS, type LinkId } from '#core/record/link';
 import type { RuleId } from '#core/rules/catalogue';
@@ -10,6 +12,8 @@ import { failureWords } from '../data/api';
 import { useClient, usePractice } from '../data/queries';
 import { CourseStrip } from '../parts/CourseStrip';
 import { FieldError } from '../parts/Field';
+import { day } from '../parts/format';
+import { noonOf } from '../parts/noon';
 import { usePlanInHand, usePlanSearch } from '../parts/use-plan-in-hand';
 import { FitBench } from '../views/fit/FitBench';
 import { LoadBench } from '../views/load/LoadBench';
@@ -86,6 +90,7 @@ function Sheet({ client: known, bench }: { client: ClientRecord; bench: string |
         <div>
           <h1 className="text-3xl font-semibold">{client.name}</h1>
           {client.story && <p className="text-quiet">{client.story}</p>}
+          <ComparisonNow client={known} />
         </div>
         {course.bars.length > 0 && <CourseStrip course={course} />}
       </div>
@@ -96,6 +101,17 @@ function Sheet({ client: known, bench }: { client: ClientRecord; bench: string |
         </Suspense>
       </div>
     </>
+  );
+}
+
+/** What a comparison asks of today: whoever trains them has to know. */
+function ComparisonNow({ client: { facts, judgedAtMs } }: { client: ClientRecord }) {
+  const now = comparisonWords(facts, dayAt(judgedAtMs, facts.zoneOffsetMs));
+  if (!now) return null;
+  return (
+    <p>
+      Compared: {now.words}, until {day(noonOf(now.toDay).getTime())}.
+    </p>
   );
 }
 

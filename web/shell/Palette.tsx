@@ -112,6 +112,9 @@ export function Palette({
         <Command.Item className={row} onSelect={then(() => navigate('/week'))}>
           The practice <ItsKey>G Y</ItsKey>
         </Command.Item>
+        <Command.Item className={row} onSelect={then(() => navigate('/measures'))}>
+          What is measured: measures and their errors
+        </Command.Item>
         <Command.Item className={row} onSelect={then(toggleTheme)}>
           Change between paper and dark floor theme <ItsKey>G D</ItsKey>
         </Command.Item>

@@ -18,6 +18,7 @@ import type { Running } from '#core/course/place-block';
 import type { Unmet } from '#core/course/place-sessions';
 import { newest } from '#core/quantity/newest';
 import { blockContext, blockPlansOf, sessionsByDay } from '#core/record/block-in-force';
+import { comparisonWords } from '#core/record/comparison-in-force';
 import { planningWorker } from '../../workers/planning';
 
 const USUAL_TIME = '17:30';
@@ -73,7 +74,10 @@ export function useBlock(client: ClientRecord): BlockState {
     entries,
     weeks: problem
       ? []
-      : weeksOf(block, onDays(block), plans, blockContext(facts, wish.startsOn, judgedAtMs)),
+      : weeksOf(block, onDays(block), plans, blockContext(facts, wish.startsOn, judgedAtMs)).map((week) => ({
+          ...week,
+          due: [...comparedIn(facts, week.firstDay), ...week.due],
+        })),
     unmet: byHand ? [] : (placed?.unmet ?? []),
     today,
     isKept,
@@ -93,6 +97,16 @@ export function useBlock(client: ClientRecord): BlockState {
     },
   };
 }
+
+/** What a comparison asks of a week that begins on a day, in words; both where it changes within the week. */
+const comparedIn = (facts: ClientRecord['facts'], firstDay: Day): string[] => [
+  ...new Set(
+    [firstDay, firstDay + 6].flatMap((day) => {
+      const asked = comparisonWords(facts, day);
+      return asked ? [`Compared: ${asked.words}`] : [];
+    }),
+  ),
+];
 
 export type BlockState = {
   plans: BlockPlan[];

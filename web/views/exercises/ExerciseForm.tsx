@@ -18,6 +18,7 @@ import { KEYS } from '../../data/keys';
 import { Button } from '../../parts/Button';
 import { Choice } from '../../parts/Choice';
 import { Field, FieldError } from '../../parts/Field';
+import { idFrom } from '../../parts/id-from';
 import { Picker } from '../../parts/Picker';
 
 const typedSchema = exerciseSchema.extend({ joints: z.string() });
@@ -44,21 +45,6 @@ const fromTyped = ({ joints, ...rest }: Typed): Exercise => ({
     .map((joint) => joint.trim())
     .filter(Boolean),
 });
-
-/** An id from a name that no exercise has yet. */
-function newId(label: string, library: Library): string {
-  const base =
-    label
-      .toLowerCase()
-      .normalize('NFD')
-      .replace(/[^a-z0-9]+/g, '-')
-      .replace(/^-|-$/g, '')
-      .slice(0, 50) || 'exercise';
-  for (let number = 1; ; number += 1) {
-    const id = number === 1 ? `own-${base}` : `own-${base}-${number}`;
-    if (!(id in library)) return id;
-  }
-}
 
 /** One exercise to add or to change. @param id null for a new one */
 export function ExerciseForm({
@@ -88,7 +74,10 @@ export function ExerciseForm({
   const values = watch();
   const { errors } = formState;
   const submit = handleSubmit((typed) =>
-    keep.mutate({ id: id ?? newId(typed.label, library), exercise: fromTyped(typed) }),
+    keep.mutate({
+      id: id ?? idFrom(typed.label, 'exercise', (one) => one in library),
+      exercise: fromTyped(typed),
+    }),
   );
   const words = (value: string) => ({ value, label: value.replace('-', ' ') });
   return (

@@ -153,18 +153,36 @@ function Summary({ kind, item }: { kind: KitKind; item: KitItem['item'] }) {
     .join(' · ');
 }
 
-/** Whom people call; it stands on the sheet they are given. */
-function Phone({ phone, save }: { phone: string; save: (phone: string) => void }) {
-  const [typed, setTyped] = useState(phone);
+/** Whom people call, and what stands at the head of what they are given. */
+function OnPaper({
+  settings: { phone, letterhead },
+  change,
+}: {
+  settings: PracticeSettings;
+  change: (part: Partial<PracticeSettings>) => void;
+}) {
+  const [typed, setTyped] = useState({ phone, letterhead });
   return (
-    <div className="flex items-end gap-3">
+    <div className="flex flex-wrap items-end gap-x-8 gap-y-3">
       <Field
         label="Telephone on the sheets"
         type="tel"
-        value={typed}
-        onChange={(event) => setTyped(event.target.value)}
+        value={typed.phone}
+        onChange={(event) => setTyped({ ...typed, phone: event.target.value })}
       />
-      {typed !== phone && <Button onClick={() => save(typed)}>Save</Button>}
+      <label className="w-96 max-w-full text-[15px] font-semibold">
+        Head of a report, under the name
+        <textarea
+          rows={3}
+          maxLength={400}
+          value={typed.letterhead}
+          onChange={(event) => setTyped({ ...typed, letterhead: event.target.value })}
+          className="mt-1 block w-full rounded-sm border border-ink/40 bg-paper px-3 py-2 font-normal"
+        />
+      </label>
+      {(typed.phone !== phone || typed.letterhead !== letterhead) && (
+        <Button onClick={() => change(typed)}>Save</Button>
+      )}
     </div>
   );
 }
@@ -210,7 +228,7 @@ function Settings({ settings }: { settings: PracticeSettings }) {
           ]}
         />
       </div>
-      <Phone phone={settings.phone} save={(phone) => change({ phone })} />
+      <OnPaper settings={settings} change={change} />
       <details>
         <summary className="min-h-11 cursor-pointer py-2 text-[15px] font-semibold">
           Stricter screening: {stops.length === 0 ? 'none' : `${stops.length} more items stop`}

@@ -3,7 +3,6 @@ import { useMemo, useState } from 'react';
 import { Chart as Mixed } from 'react-chartjs-2';
 import type { ClientRecord } from '#contract/client';
 import { byPeriod, type LogTotals } from '#core/outcomes/add-up';
-import { MEASURES, type Measure } from '#core/outcomes/measures';
 import type { Series } from '#core/outcomes/series';
 import { libraryOf } from '#core/protocol/exercises';
 import { RULES } from '#core/rules/catalogue';
@@ -55,7 +54,7 @@ export function DoseAndEffect({ client, series }: { client: ClientRecord; series
     () => byPeriod(data?.sessions ?? [], 'week', library, client.facts.zoneOffsetMs).reverse(),
     [data, library, client.facts.zoneOffsetMs],
   );
-  const measure: Measure = MEASURES[series.measureId];
+  const { measure } = series;
   const { unit, of } = DOSES[dose];
   const [plum, ink] = [themeColour('plum'), themeColour('ink')];
   const middle = (fromDay: number) => noonOf(fromDay).getTime() + 3 * 86_400_000;

@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import type { ClientRecord } from '#contract/client';
 import type { OutcomeOnRecord, OutcomesView } from '#contract/outcomes';
-import { MEASURES, type Measure } from '#core/outcomes/measures';
-import { LIMB_LABELS } from '#core/quantity/limb';
+import { type Measure, type MeasureBook, measureOf } from '#core/outcomes/measures';
+import { measuredWords } from '#core/outcomes/taken';
 import { failureWords } from '../../data/api';
 import { useWithdrawOutcome } from '../../data/outcomes';
 import { Button } from '../../parts/Button';
@@ -10,7 +10,15 @@ import { Field, FieldError } from '../../parts/Field';
 import { dayAndTime, plain } from '../../parts/format';
 
 /** Every measure as it was taken, with its repeats; one that does not count says why, and stays. */
-export function Found({ client, view }: { client: ClientRecord; view: OutcomesView }) {
+export function Found({
+  client,
+  view,
+  book,
+}: {
+  client: ClientRecord;
+  view: OutcomesView;
+  book: MeasureBook;
+}) {
   if (view.taken.length === 0) return null;
   return (
     <details>
@@ -19,16 +27,28 @@ export function Found({ client, view }: { client: ClientRecord; view: OutcomesVi
       </summary>
       <ul className="border-t border-rule">
         {view.taken.map((outcome) => (
-          <TakenLine key={outcome.id} clientId={client.id} outcome={outcome} />
+          <TakenLine
+            key={outcome.id}
+            clientId={client.id}
+            outcome={outcome}
+            measure={measureOf(book, outcome.measureId)}
+          />
         ))}
       </ul>
     </details>
   );
 }
 
-function TakenLine({ clientId, outcome }: { clientId: string; outcome: OutcomeOnRecord }) {
-  const { id, measureId, limb, setting, atMs, value, repeats, note, withdrawn } = outcome;
-  const measure: Measure = MEASURES[measureId];
+function TakenLine({
+  clientId,
+  outcome,
+  measure,
+}: {
+  clientId: string;
+  outcome: OutcomeOnRecord;
+  measure: Measure;
+}) {
+  const { id, limb, setting, atMs, value, repeats, note, withdrawn } = outcome;
   const withdraw = useWithdrawOutcome(clientId);
   const [reason, setReason] = useState<string | null>(null);
   return (
@@ -36,8 +56,8 @@ function TakenLine({ clientId, outcome }: { clientId: string; outcome: OutcomeOn
       <div className="flex flex-wrap items-baseline gap-x-5">
         <span className="figures w-36 text-quiet">{dayAndTime(atMs)}</span>
         <span className={withdrawn ? 'line-through' : ''}>
-          {[measure.label, limb && LIMB_LABELS[limb].toLowerCase(), setting].filter(Boolean).join(', ')}:{' '}
-          <span className="figures">{plain(value)}</span> {measure.unit}
+          {measuredWords({ limb, setting }, measure)}: <span className="figures">{plain(value)}</span>{' '}
+          {measure.unit}
         </span>
         {repeats.length > 1 && (
           <span className="figures text-[14px] text-quiet">

@@ -2,16 +2,17 @@ import { lazy, Suspense, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import type { ClientRecord } from '#contract/client';
 import type { OutcomesView } from '#contract/outcomes';
-import { limbsFor, MEASURES } from '#core/outcomes/measures';
+import { limbsFor, type MeasureBook, measureBook, measureOf } from '#core/outcomes/measures';
 import { isAside, type Series, seriesOf } from '#core/outcomes/series';
 import { MOMENT_WORDS } from '#core/outcomes/test-calendar';
 import { libraryOf } from '#core/protocol/exercises';
 import { limbKind, limbSide, otherSide } from '#core/quantity/limb';
-import { dueWords, testsDueByBlock } from '#core/record/tests-due';
+import { dueWords, measuresDue } from '#core/record/tests-due';
 import { failureWords } from '../../data/api';
 import { useOutcomes } from '../../data/outcomes';
 import { AdverseEvents } from '../../parts/AdverseEvents';
 import { FieldError } from '../../parts/Field';
+import { Comparisons } from './Comparisons';
 import { Found } from './Found';
 import { SeriesLine } from './SeriesLine';
 import { Symmetries } from './Symmetries';
@@ -33,15 +34,9 @@ const FIRST: ToTake = { measureId: 'girth-mid-thigh', limb: 'left-thigh', settin
 
 function Outcomes({ client, view }: { client: ClientRecord; view: OutcomesView }) {
   const library = useMemo(() => libraryOf(client.facts.ownExercises), [client.facts.ownExercises]);
-  const counted = useMemo(() => view.taken.filter(({ withdrawn }) => withdrawn === null), [view]);
-  const series = useMemo(
-    () => seriesOf(counted, view.tested, view.pairs, library),
-    [counted, view.tested, view.pairs, library],
-  );
-  const due = useMemo(
-    () => testsDueByBlock(client.facts, client.judgedAtMs),
-    [client.facts, client.judgedAtMs],
-  );
+  const book = useMemo(() => measureBook(client.facts.ownMeasures), [client.facts.ownMeasures]);
+  const series = useMemo(() => seriesOf(view, { library, book }), [view, library, book]);
+  const due = useMemo(() => measuresDue(client.facts, client.judgedAtMs), [client.facts, client.judgedAtMs]);
   const [chosen, setChosen] = useState<string | null>(null);
   const [toTake, setToTake] = useState<ToTake | null>(null);
   const [next] = due;
@@ -86,7 +81,8 @@ function Outcomes({ client, view }: { client: ClientRecord; view: OutcomesView }
           </Suspense>
         )}
         <Symmetries series={series} />
-        <Found client={client} view={view} />
+        <Comparisons client={client} view={view} series={series} book={book} />
+        <Found client={client} view={view} book={book} />
         <AdverseEvents clientId={client.id} sessionId={null} />
       </div>
       <div className={`space-y-6 ${due.length > 0 ? 'max-lg:order-first' : ''}`}>
@@ -101,7 +97,7 @@ function Outcomes({ client, view }: { client: ClientRecord; view: OutcomesView }
                     className="min-h-10 w-full text-left hover:bg-tint"
                     onClick={() => setToTake({ measureId, limb, setting })}
                   >
-                    {dueWords({ measureId, limb, setting, ...moment })}
+                    {dueWords({ measureId, limb, setting, ...moment }, client.facts)}
                   </button>
                 </li>
               ))}
@@ -113,7 +109,8 @@ function Outcomes({ client, view }: { client: ClientRecord; view: OutcomesView }
           client={client}
           toTake={take}
           onToTake={setToTake}
-          kept={() => setToTake(nextToTake(take))}
+          book={book}
+          kept={() => setToTake(nextToTake(take, book))}
         />
       </div>
     </section>
@@ -128,8 +125,8 @@ function firstFor({ facts }: ClientRecord): ToTake {
 }
 
 /** The other side of what was taken now; after that, the same again is nobody's wish. */
-function nextToTake({ measureId, limb, setting }: ToTake): ToTake | null {
-  const limbs = limbsFor(MEASURES[measureId]);
+function nextToTake({ measureId, limb, setting }: ToTake, book: MeasureBook): ToTake | null {
+  const limbs = limbsFor(measureOf(book, measureId));
   if (!limb || limbSide(limb) !== 'left') return null;
   const other = limbs.find((one) => one === otherSide(limb));
   return other ? { measureId, limb: other, setting } : null;

@@ -1,4 +1,3 @@
-import { MEASURES, type Measure } from '#core/outcomes/measures';
 import type { Series } from '#core/outcomes/series';
 import { chanceWords, changeFigure, verdictWords } from '#core/outcomes/verdict-words';
 import { day, plain } from '../../parts/format';
@@ -14,7 +13,7 @@ const LOOKS = {
 
 /** One thing that is followed: the verdict in words first, the figure second; the chart of the chosen one stands below. */
 export function SeriesLine({
-  series: { measureId, label, points, verdict, error },
+  series: { measureId, measure, label, points, verdict, error },
   isChosen,
   choose,
 }: {
@@ -22,7 +21,6 @@ export function SeriesLine({
   isChosen: boolean;
   choose: () => void;
 }) {
-  const measure: Measure = MEASURES[measureId];
   const [first, last] = [points[0], points.at(-1)];
   if (!first || !last) return null;
   return (

@@ -1,15 +1,8 @@
 import { useState } from 'react';
 import { v4 as newId } from 'uuid';
 import type { ClientRecord } from '#contract/client';
-import {
-  checkTaken,
-  limbsFor,
-  MEASURES,
-  type Measure,
-  type MeasureId,
-  TAKEN_HERE,
-  type Taken,
-} from '#core/outcomes/measures';
+import { limbsFor, type MeasureBook, type MeasureId, measureOf, takenHere } from '#core/outcomes/measures';
+import { checkTaken, type Taken } from '#core/outcomes/taken';
 import { LIMB_LABELS, type Limb } from '#core/quantity/limb';
 import { toNumber } from '#core/quantity/units';
 import { failureWords, fieldProblem } from '../../data/api';
@@ -27,17 +20,19 @@ export type ToTake = { measureId: MeasureId; limb: Limb | null; setting: string 
 /** One measure, taken: its cue, its repeats, left or right, and Enter keeps it. */
 export function TakeMeasure({
   client,
+  book,
   toTake,
   onToTake,
   kept,
 }: {
   client: ClientRecord;
+  book: MeasureBook;
   toTake: ToTake;
   onToTake: (to: ToTake) => void;
   kept: () => void;
 }) {
   const { measureId, limb, setting } = toTake;
-  const measure: Measure = MEASURES[measureId];
+  const measure = measureOf(book, measureId);
   const [typed, setTyped] = useState<string[]>([]);
   const [note, setNote] = useState('');
   const [tried, setTried] = useState(false);
@@ -48,7 +43,9 @@ export function TakeMeasure({
   const taken: Taken = { measureId, limb, setting, repeats, note };
   const wrong = [
     ...(repeats.length === 0 ? [{ field: 'repeats', message: 'Enter at least one figure.' }] : []),
-    ...(repeats.some(Number.isNaN) ? [{ field: 'repeats', message: 'Enter numbers.' }] : checkTaken(taken)),
+    ...(repeats.some(Number.isNaN)
+      ? [{ field: 'repeats', message: 'Enter numbers.' }]
+      : checkTaken(taken, measure)),
   ];
   const errorOf = (field: keyof Taken) =>
     (tried ? wrong.find((one) => one.field === field)?.message : undefined) ??
@@ -61,7 +58,7 @@ export function TakeMeasure({
     kept();
   };
   const choose = (id: MeasureId) => {
-    const of = limbsFor(MEASURES[id]);
+    const of = limbsFor(measureOf(book, id));
     setTyped([]);
     onToTake({ measureId: id, limb: of.includes(limb as Limb) ? limb : (of[0] ?? null), setting: '' });
   };
@@ -75,12 +72,7 @@ export function TakeMeasure({
         if (wrong.length === 0 && !keep.isPending) void send(taken).catch(() => undefined);
       }}
     >
-      <Picker
-        label="Measure"
-        value={measureId}
-        onChange={choose}
-        options={TAKEN_HERE.map((value) => ({ value, label: MEASURES[value].label }))}
-      />
+      <Picker label="Measure" value={measureId} onChange={choose} options={takenHere(book)} />
       <p className="text-[15px] text-quiet">{measure.cue}</p>
       {limbs.length > 0 && (
         <Choice
@@ -105,7 +97,7 @@ export function TakeMeasure({
           kind="main"
           onClick={() => {
             setTried(true);
-            if (checkTaken({ ...taken, repeats: [0] }).length === 0) setAsking(true);
+            if (checkTaken({ ...taken, repeats: [measure.lowest] }, measure).length === 0) setAsking(true);
           }}
         >
           Hand the screen over and ask

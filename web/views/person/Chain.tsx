@@ -1,7 +1,7 @@
 import { Link } from 'react-router';
 import type { ClientRecord } from '#contract/client';
 import { LINK_LABELS, type LinkId } from '#core/record/link';
-import { testsDueByBlock } from '#core/record/tests-due';
+import { measuresDue } from '#core/record/tests-due';
 import { Pip } from '../../parts/Pip';
 import { usePlanSearch } from '../../parts/use-plan-in-hand';
 
@@ -24,7 +24,7 @@ export function Chain({
   beside: 'outcomes' | 'log' | null;
 }) {
   const search = usePlanSearch();
-  const due = testsDueByBlock(client.facts, client.judgedAtMs).length;
+  const due = measuresDue(client.facts, client.judgedAtMs).length;
   return (
     <nav aria-label="Chain" className="mt-3 px-6 print:hidden">
       <ol className="grid grid-cols-3 border-y border-ink/40 lg:grid-cols-6">

@@ -3,12 +3,13 @@ import { day } from '../../parts/format';
 
 /** A report as it is, or is to be, issued: letterhead, what was done, what changed, how sure, what next. */
 export function ReportPage({ report, atMs }: { report: Report; atMs: number | null }) {
-  const { clientName, practiceName, phone, by, fromMs, toMs, letter, sections, weeks } = report;
+  const { clientName, practiceName, phone, letterhead, by, fromMs, toMs, letter, sections, weeks } = report;
   return (
     <article className="space-y-5 text-[15px]">
       <header className="flex items-start justify-between border-b border-ink pb-2">
         <div>
           <p className="font-semibold">{practiceName}</p>
+          {letterhead && <p className="whitespace-pre-line text-quiet">{letterhead}</p>}
           {phone && <p>{phone}</p>}
         </div>
         <div className="text-right">

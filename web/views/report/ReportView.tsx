@@ -5,6 +5,7 @@ import type { ClientRecord } from '#contract/client';
 import type { LogView, OutcomesView } from '#contract/outcomes';
 import type { PracticeView } from '#contract/practice';
 import { addUp, byPeriod, type LogPeriod } from '#core/outcomes/add-up';
+import { measureBook } from '#core/outcomes/measures';
 import {
   type Report,
   type ReportBasis,
@@ -13,7 +14,7 @@ import {
   type SectionId,
   sectionIdSchema,
 } from '#core/outcomes/report';
-import { seriesOf } from '#core/outcomes/series';
+import { counts, seriesOf } from '#core/outcomes/series';
 import { libraryOf } from '#core/protocol/exercises';
 import { plansInForce } from '#core/record/plans-in-force';
 import { failureWords } from '../../data/api';
@@ -149,26 +150,29 @@ function draftReport(
   client: ClientRecord,
   practice: PracticeView,
   { sessions }: LogView,
-  { taken, tested, pairs }: OutcomesView,
+  measured: OutcomesView,
   { sections, letter, by }: { sections: readonly SectionId[]; letter: string; by: string },
 ): Report {
   const library = libraryOf(client.facts.ownExercises);
   const { zoneOffsetMs } = client.facts;
-  const counted = taken.filter(({ withdrawn }) => withdrawn === null);
   const basis: ReportBasis = {
     sessions,
     totals: addUp(sessions, library, zoneOffsetMs),
-    series: seriesOf(counted, tested, pairs, library),
+    series: seriesOf(measured, { library, book: measureBook(client.facts.ownMeasures) }),
     next: plansInForce(client.facts, client.judgedAtMs).map(({ coursePlan, turn }) => ({
       about: coursePlan.name,
       says: turn.why,
     })),
   };
-  const times = [...sessions.map(({ startedAtMs }) => startedAtMs), ...counted.map(({ atMs }) => atMs)];
+  const times = [
+    ...sessions.map(({ startedAtMs }) => startedAtMs),
+    ...measured.taken.filter(counts).map(({ atMs }) => atMs),
+  ];
   return {
     clientName: client.name,
     practiceName: practice.settings.name,
     phone: practice.settings.phone,
+    letterhead: practice.settings.letterhead,
     by,
     fromMs: times.length > 0 ? Math.min(...times) : client.judgedAtMs,
     toMs: client.judgedAtMs,

@@ -2,17 +2,18 @@ import { useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { Link } from 'react-router';
 import { typicalError } from '#core/outcomes/error';
-import { MEASURES, type Measure, type MeasureId, TAKEN_HERE } from '#core/outcomes/measures';
+import { type Measure, type MeasureId, measureBook, measureOf, takenHere } from '#core/outcomes/measures';
 import { type Responder, respondersOf } from '#core/outcomes/responders';
 import { changeFigure, verdictWords } from '#core/outcomes/verdict-words';
 import { LIMB_LABELS } from '#core/quantity/limb';
 import { failureWords } from '../../data/api';
 import { useResponders } from '../../data/outcomes';
+import { usePractice } from '../../data/queries';
 import { Button } from '../../parts/Button';
 import { FieldError } from '../../parts/Field';
 import { plain } from '../../parts/format';
 import { Picker } from '../../parts/Picker';
-import { PracticeHead } from './PracticeHead';
+import { PracticeHead } from '../../parts/PracticeHead';
 
 /** Whom it helped, by one measure: everybody with an interval, the most sure gain first; names go by one key (OUT-5). */
 export function RespondersView() {
@@ -20,8 +21,10 @@ export function RespondersView() {
   const [isNamed, setNamed] = useState(true);
   useHotkeys('n', () => setNamed(!isNamed));
   const { data, error } = useResponders(measureId);
-  const measure: Measure = MEASURES[measureId];
-  const all = data ? respondersOf(data.rows, measureId, typicalError(measure, data.pairs)) : [];
+  const { data: practice } = usePractice();
+  const book = measureBook(practice?.ownMeasures ?? {});
+  const measure = measureOf(book, measureId);
+  const all = data ? respondersOf(data.rows, measure, typicalError(measure, data.pairs)) : [];
   const list = all.filter(({ sessions }) => sessions > 0);
   const untrained = all.filter(({ sessions }) => sessions === 0);
   const reach = Math.max(
@@ -43,12 +46,7 @@ export function RespondersView() {
     <div className="space-y-5 p-6">
       <PracticeHead title="Whom it helped">
         <div className="w-64">
-          <Picker
-            label="Measure"
-            value={measureId}
-            onChange={setMeasureId}
-            options={TAKEN_HERE.map((value) => ({ value, label: MEASURES[value].label }))}
-          />
+          <Picker label="Measure" value={measureId} onChange={setMeasureId} options={takenHere(book)} />
         </div>
         <Button keyHint="N" onClick={() => setNamed(!isNamed)}>
           {isNamed ? 'Hide names' : 'Show names'}

@@ -7,7 +7,7 @@ import { useSurveillance } from '../../data/outcomes';
 import { Choice } from '../../parts/Choice';
 import { FieldError } from '../../parts/Field';
 import { plain } from '../../parts/format';
-import { PracticeHead } from './PracticeHead';
+import { PracticeHead } from '../../parts/PracticeHead';
 
 const DIMENSIONS: Record<Dimension, string> = {
   limb: 'limb',

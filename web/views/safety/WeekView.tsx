@@ -5,7 +5,7 @@ import { failureWords } from '../../data/api';
 import { serverNow } from '../../data/clock';
 import { useWeek } from '../../data/outcomes';
 import { FieldError } from '../../parts/Field';
-import { PracticeHead } from './PracticeHead';
+import { PracticeHead } from '../../parts/PracticeHead';
 
 /** What the week asks of the practice: one list of who needs somebody, and one strip of the hours to come. */
 export function WeekView() {

@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import { NavLink } from 'react-router';
 
-/** The head of what the practice as a whole shows: how safe it was, and whom it helped. */
+/** The head of what the practice as a whole shows: its week, how safe it was, whom it helped, what is measured. */
 export function PracticeHead({ title, children }: { title: string; children: ReactNode }) {
   return (
     <header className="flex flex-wrap items-end justify-between gap-x-8 gap-y-3">
@@ -12,6 +12,7 @@ export function PracticeHead({ title, children }: { title: string; children: Rea
             { to: '/week', label: 'This week' },
             { to: '/safety', label: 'How safe it was' },
             { to: '/responders', label: 'Whom it helped' },
+            { to: '/measures', label: 'What is measured' },
           ].map(({ to, label }) => (
             <NavLink
               key={to}

@@ -1,0 +1,229 @@
+import { z } from 'zod';
+import { type Day, dayAt, dayOf } from '../course/days';
+import { LIMB_LABELS, LIMBS, type Limb, limbKind, limbSchema } from '../quantity/limb';
+import { seededRandom } from '../simulation/random';
+import { type MeasureId, measureIdSchema } from './measures';
+import type { Series } from './series';
+import { type Judged, judge, type Occasion } from './verdict';
+
+const asked = {
+  measureId: measureIdSchema,
+  /** As the measure has it; empty where it has none. */
+  setting: z.string().trim().max(80, 'At most 80 letters.'),
+  startsOn: z.string().refine((day) => Number.isFinite(dayOf(day)), 'Enter a day.'),
+};
+
+/** What is compared in one person: a limb under the cuff against the other, or times with it against times without. */
+export const comparisonWishSchema = z.discriminatedUnion('kind', [
+  z.object({
+    kind: z.literal('limbs'),
+    ...asked,
+    limbs: z.enum(['arm', 'leg']),
+    weeks: z
+      .number('Enter the weeks.')
+      .int('Whole weeks.')
+      .min(4, 'At least four.')
+      .max(16, 'At most sixteen.'),
+  }),
+  z.object({
+    kind: z.literal('periods'),
+    ...asked,
+    /** Null where the measure is of the person. */
+    limb: limbSchema.nullable(),
+    weeksEach: z
+      .number('Enter the weeks.')
+      .int('Whole weeks.')
+      .min(2, 'At least two.')
+      .max(8, 'At most eight.'),
+    pairs: z.number('Enter how many.').int('A whole number.').min(2, 'At least two.').max(4, 'At most four.'),
+  }),
+]);
+export type ComparisonWish = z.infer<typeof comparisonWishSchema>;
+
+/** The same with the seed that its order was drawn by: nobody chooses it, and anybody can draw it again. */
+export type Comparison = ComparisonWish & { seed: number };
+
+/** A time of it, from its first day to the last, with the cuff or without; `limb` is what is measured. */
+export type Stretch = { fromDay: Day; toDay: Day; withCuff: boolean; limb: Limb | null };
+
+/** Which limb, or which time of each pair, has the cuff: drawn by the seed, the same for ever. */
+export function stretchesOf(comparison: Comparison): Stretch[] {
+  const random = seededRandom(comparison.seed);
+  const startDay = dayOf(comparison.startsOn);
+  if (comparison.kind === 'limbs') {
+    const cuffedFirst = random() < 0.5;
+    return LIMBS.filter((limb) => limbKind(limb) === comparison.limbs).map((limb, place) => ({
+      fromDay: startDay,
+      toDay: startDay + 7 * comparison.weeks - 1,
+      withCuff: (place === 0) === cuffedFirst,
+      limb,
+    }));
+  }
+  const days = 7 * comparison.weeksEach;
+  return Array.from({ length: comparison.pairs }, () => random() < 0.5).flatMap((cuffFirst, pair) =>
+    [cuffFirst, !cuffFirst].map((withCuff, second) => {
+      const fromDay = startDay + days * (2 * pair + second);
+      return { fromDay, toDay: fromDay + days - 1, withCuff, limb: comparison.limb };
+    }),
+  );
+}
+
+/** A value that the comparison stands on: whose, and the day about which it is to be taken. */
+export type ToCompare = { limb: Limb | null; day: Day; taken: Occasion | null };
+
+/** Before the first stretch a value may be so old; about each end it may be so early or late. */
+const BASELINE_DAYS = 14;
+const EARLY_DAYS = 3;
+const LATE_DAYS = 6;
+
+/** The days about which a value of each limb is to be taken: before, between and after its stretches. */
+function boundariesOf(stretches: readonly Stretch[]): { limb: Limb | null; day: Day; isFirst: boolean }[] {
+  const limbs = [...new Set(stretches.map(({ limb }) => limb))];
+  return limbs.flatMap((limb) => {
+    const own = stretches.filter((stretch) => stretch.limb === limb);
+    return [own[0]?.fromDay ?? 0, ...own.map(({ toDay }) => toDay + 1)].map((day, place) => ({
+      limb,
+      day,
+      isFirst: place === 0,
+    }));
+  });
+}
+
+/** From and to which day a value counts for a boundary. */
+const windowOf = ({ day, isFirst }: { day: Day; isFirst: boolean }) => ({
+  fromDay: day - (isFirst ? BASELINE_DAYS : EARLY_DAYS),
+  toDay: day + (isFirst ? EARLY_DAYS : LATE_DAYS),
+});
+
+/** What is due to be measured for a comparison today. @param days when each limb's measure was taken */
+export function comparisonDue(
+  comparison: Comparison,
+  daysTaken: (limb: Limb | null) => readonly Day[],
+  today: Day,
+): { measureId: MeasureId; limb: Limb | null; setting: string; fromDay: Day }[] {
+  const { measureId, setting } = comparison;
+  return boundariesOf(stretchesOf(comparison)).flatMap((boundary) => {
+    const { fromDay, toDay } = windowOf(boundary);
+    const isNow = today >= fromDay && today <= toDay;
+    const isTaken = daysTaken(boundary.limb).some((day) => day >= fromDay && day <= toDay);
+    return isNow && !isTaken ? [{ measureId, limb: boundary.limb, setting, fromDay }] : [];
+  });
+}
+
+/** How much more it gained with the cuff than without, once every value is there. */
+export type Compared = {
+  values: ToCompare[];
+  /** With minus without, against the errors of all values it is made of; null while one is missing. */
+  verdict: Judged | null;
+  /** Of all orders that could have been drawn, how many give as much or more; null where there were two only. */
+  asLarge: { of: number; orders: number } | null;
+};
+
+/**
+ * The difference of gains, with the cuff against without. It is a sum over the values about the ends of the stretches, one that
+ * ends a stretch and begins the next counts in both, so its error is that of the sum: √Σ(coefficient × error)².
+ * @example gains of 2.0 with and 0.5 without, errors 0.5 each: 1.5 ± 1.96 × √(4 × 0.25) //=> change 1.5, from −0.46 to 3.46
+ */
+export function compareArms(
+  comparison: Comparison,
+  series: readonly Series[],
+  zoneOffsetMs: number,
+): Compared {
+  const stretches = stretchesOf(comparison);
+  const values = boundariesOf(stretches).map((boundary): ToCompare => {
+    const { fromDay, toDay } = windowOf(boundary);
+    const points = series.find(
+      ({ measureId, limb, setting }) =>
+        measureId === comparison.measureId &&
+        limb === boundary.limb &&
+        setting.toLowerCase() === comparison.setting.toLowerCase(),
+    )?.points;
+    const away = ({ atMs }: Occasion) => Math.abs(dayAt(atMs, zoneOffsetMs) - boundary.day);
+    const [nearest] = (points ?? [])
+      .filter(({ atMs }) => dayAt(atMs, zoneOffsetMs) >= fromDay && dayAt(atMs, zoneOffsetMs) <= toDay)
+      .sort((a, b) => away(a) - away(b));
+    return { limb: boundary.limb, day: boundary.day, taken: nearest ?? null };
+  });
+  const measure = series.find(({ measureId }) => measureId === comparison.measureId)?.measure;
+  const sum = measure && sumOf(stretches, values);
+  if (!measure || !sum) return { values, verdict: null, asLarge: null };
+  return {
+    values,
+    verdict: judge(measure.better, sum.change, sum.sd),
+    asLarge: comparison.kind === 'limbs' ? null : countAsLarge(stretches, values, sum.change, measure.better),
+  };
+}
+
+/** Gains with minus gains without, each the mean of its stretches, and its error; null while a value is missing. */
+function sumOf(
+  stretches: readonly Stretch[],
+  values: readonly ToCompare[],
+): { change: number; sd: number } | null {
+  const coefficients = new Map<ToCompare, number>();
+  for (const { fromDay, toDay, limb, withCuff } of stretches) {
+    const [start, end] = [fromDay, toDay + 1].map((day) =>
+      values.find((value) => value.limb === limb && value.day === day),
+    );
+    if (!start?.taken || !end?.taken) return null;
+    const share = (withCuff ? 1 : -1) / stretches.filter((other) => other.withCuff === withCuff).length;
+    coefficients.set(end, (coefficients.get(end) ?? 0) + share);
+    coefficients.set(start, (coefficients.get(start) ?? 0) - share);
+  }
+  let [change, variance] = [0, 0];
+  for (const [{ taken }, coefficient] of coefficients) {
+    if (!taken) return null;
+    change += coefficient * taken.value;
+    variance += (coefficient * taken.error) ** 2;
+  }
+  return { change, sd: Math.sqrt(variance) };
+}
+
+/** Every order the pairs could have been drawn in, and how many of them favour the cuff as much as the one that was. */
+function countAsLarge(
+  stretches: readonly Stretch[],
+  values: readonly ToCompare[],
+  change: number,
+  better: 'higher' | 'lower' | 'neither',
+): { of: number; orders: number } {
+  const pairs = stretches.length / 2;
+  const orders = 2 ** pairs;
+  const sign = better === 'lower' ? -1 : 1;
+  const asLarge = Array.from({ length: orders }, (_, order) =>
+    stretches.map((stretch, place) => ({
+      ...stretch,
+      withCuff: (place % 2 === 0) === (((order >> Math.floor(place / 2)) & 1) === 1),
+    })),
+  ).filter((other) => sign * (sumOf(other, values)?.change ?? 0) >= sign * change - 1e-9).length;
+  return { of: asLarge, orders };
+}
+
+/** What was drawn, in words. @example 'Left thigh with the cuff, right thigh without' */
+export function drawnWords(comparison: Comparison): string {
+  const stretches = stretchesOf(comparison);
+  if (comparison.kind === 'periods')
+    return stretches.map(({ withCuff }) => (withCuff ? 'with' : 'without')).join(', ');
+  const label = (withCuff: boolean) =>
+    stretches
+      .flatMap(({ limb, withCuff: has }) => (limb && has === withCuff ? [LIMB_LABELS[limb]] : []))
+      .join('');
+  return `${label(true)} with the cuff, ${label(false).toLowerCase()} without`;
+}
+
+/** What is to be done in it on a day, in words; null before and after it. @example 'Without the cuff, until day …' */
+export function stretchOn(comparison: Comparison, day: Day): Stretch[] {
+  return stretchesOf(comparison).filter(({ fromDay, toDay }) => day >= fromDay && day <= toDay);
+}
+
+/** What a comparison can say, and what it cannot. */
+export const COMPARISON_LIMITS: Record<ComparisonWish['kind'], { can: string; cannot: string }> = {
+  limbs: {
+    can: 'Whether the limb under the cuff gained more than the other, beyond what measuring is off by.',
+    cannot:
+      'The other limb gains too, from the training of the first and from everyday life, so a true difference may look smaller. Nothing about anybody else.',
+  },
+  periods: {
+    can: 'Whether times with the cuff brought more than times without, beyond what measuring is off by.',
+    cannot:
+      'What one time leaves behind counts for the next, and who trains for longer gains more slowly. Nothing about anybody else.',
+  },
+};

@@ -1,0 +1,58 @@
+import { z } from 'zod';
+import { LIMB_LABELS, limbSchema } from '../quantity/limb';
+import { toDecimals } from '../quantity/rounding';
+import { limbsFor, type Measure, measureIdSchema } from './measures';
+
+/** A measure as it was taken on one occasion; `repeats` in its unit, in the order they were taken. */
+export const takenSchema = z.object({
+  measureId: measureIdSchema,
+  /** Null where it is of the person as a whole. */
+  limb: limbSchema.nullable(),
+  repeats: z.array(z.number('Enter a figure.')).min(1, 'Enter at least one figure.').max(10, 'At most ten.'),
+  /** Distance, joint and angle, load, or the activity in their words: what has to be the same to compare. */
+  setting: z.string().trim().max(80, 'At most 80 letters.'),
+  /** Why it may say less than it should: "to form failure", "pain-limited"; empty where nothing is. */
+  note: z.string().trim().max(200, 'At most 200 letters.'),
+});
+export type Taken = z.infer<typeof takenSchema>;
+
+/** What keeps an entry from being right (rule OUT-1), in words, by its field; none where it is. @example a girth of 5 cm //=> [{ field: 'repeats', … }] */
+export function checkTaken(
+  { limb, repeats, setting }: Taken,
+  measure: Measure,
+): { field: keyof Taken; message: string }[] {
+  const limbs = limbsFor(measure);
+  const outside = repeats.find((value) => value < measure.lowest || value > measure.highest);
+  return [
+    ...(limbs.length > 0 && (limb === null || !limbs.includes(limb))
+      ? [{ field: 'limb' as const, message: 'Choose the limb it was taken of.' }]
+      : []),
+    ...(limbs.length === 0 && limb !== null
+      ? [{ field: 'limb' as const, message: `${measure.label} is of the person, not of a limb.` }]
+      : []),
+    ...(outside === undefined
+      ? []
+      : [
+          {
+            field: 'repeats' as const,
+            message: `${outside} ${measure.unit}: ${measure.label} lies between ${measure.lowest} and ${measure.highest}.`,
+          },
+        ]),
+    ...(measure.setting !== undefined && setting === ''
+      ? [{ field: 'setting' as const, message: `${measure.setting}: say it, so that next time is the same.` }]
+      : []),
+  ];
+}
+
+/** The value of an occasion, to the measure's decimals. @example mean of 52.1 and 52.4 cm //=> 52.3 */
+export function valueTaken(repeats: readonly number[], { take, better, decimals }: Measure): number {
+  const best = better === 'lower' ? Math.min(...repeats) : Math.max(...repeats);
+  const value = take === 'best' ? best : repeats.reduce((sum, one) => sum + one, 0) / repeats.length;
+  return toDecimals(value, decimals);
+}
+
+/** What was taken, of which limb, as it was set. @example 'Calf girth, left thigh' */
+export const measuredWords = (
+  { limb, setting }: Pick<Taken, 'limb' | 'setting'>,
+  { label }: Measure,
+): string => [label, limb && LIMB_LABELS[limb].toLowerCase(), setting].filter(Boolean).join(', ');

@@ -1,0 +1,166 @@
+import { zodResolver } from '@hookform/resolvers/zod';
+import { useForm } from 'react-hook-form';
+import { v4 as newId } from 'uuid';
+import type { ClientRecord } from '#contract/client';
+import { dayAt, isoOf } from '#core/course/days';
+import { COMPARISON_LIMITS, type ComparisonWish, comparisonWishSchema } from '#core/outcomes/comparison';
+import { limbsFor, type MeasureBook, type MeasureId, measureOf, takenHere } from '#core/outcomes/measures';
+import { LIMB_LABELS, limbKind } from '#core/quantity/limb';
+import { failureWords, fieldProblem } from '../../data/api';
+import { useBeginComparison } from '../../data/outcomes';
+import { Button } from '../../parts/Button';
+import { Choice } from '../../parts/Choice';
+import { Field, FieldError } from '../../parts/Field';
+import { Picker } from '../../parts/Picker';
+
+const FIRST: MeasureId = 'girth-mid-thigh';
+
+/** What is compared, for how long; which limb or time has the cuff is drawn when it is kept. */
+export function ComparisonForm({
+  client,
+  book,
+  done,
+}: {
+  client: ClientRecord;
+  book: MeasureBook;
+  done: () => void;
+}) {
+  const begin = useBeginComparison(client.id);
+  const startsOn = isoOf(dayAt(client.judgedAtMs, client.facts.zoneOffsetMs));
+  const limbsWish = (measureId: MeasureId): ComparisonWish => ({
+    kind: 'limbs',
+    measureId,
+    setting: '',
+    startsOn,
+    limbs: limbKind(limbsFor(measureOf(book, measureId))[0] ?? 'left-thigh'),
+    weeks: 8,
+  });
+  const periodsWish = (measureId: MeasureId): ComparisonWish => ({
+    kind: 'periods',
+    measureId,
+    setting: '',
+    startsOn,
+    limb: limbsFor(measureOf(book, measureId))[0] ?? null,
+    weeksEach: 4,
+    pairs: 2,
+  });
+  const { register, handleSubmit, watch, setValue, reset, formState } = useForm<ComparisonWish>({
+    resolver: zodResolver(comparisonWishSchema),
+    defaultValues: limbsWish(FIRST),
+  });
+  const wish = watch();
+  const measure = measureOf(book, wish.measureId);
+  const limbs = limbsFor(measure);
+  const errors = formState.errors as Partial<Record<string, { message?: string }>>;
+  const problem = (field: string) => errors[field]?.message ?? fieldProblem(begin.error, field);
+  const numeric = { valueAsNumber: true } as const;
+  return (
+    <form
+      noValidate
+      aria-label="Begin a comparison"
+      className="max-w-3xl space-y-3 border-l-4 border-plum pl-4"
+      onSubmit={handleSubmit((asked) => begin.mutate({ id: newId(), wish: asked }, { onSuccess: done }))}
+    >
+      <Picker
+        label="Measure"
+        value={wish.measureId}
+        onChange={(id) =>
+          reset(
+            wish.kind === 'limbs' && limbsFor(measureOf(book, id)).length > 0
+              ? limbsWish(id)
+              : periodsWish(id),
+          )
+        }
+        options={takenHere(book)}
+      />
+      {limbs.length > 0 && (
+        <Choice
+          label="Compare"
+          value={wish.kind}
+          onChange={(kind) =>
+            reset(kind === 'limbs' ? limbsWish(wish.measureId) : periodsWish(wish.measureId))
+          }
+          options={[
+            { value: 'limbs', label: 'one limb with the cuff, the other without' },
+            { value: 'periods', label: 'times with it, times without' },
+          ]}
+        />
+      )}
+      {measure.setting !== undefined && (
+        <Field label={measure.setting} {...register('setting')} error={problem('setting')} />
+      )}
+      {wish.kind === 'limbs' && measure.of === 'limb' && (
+        <Choice
+          label="Limbs"
+          value={wish.limbs}
+          onChange={(value) => setValue('limbs', value)}
+          options={[
+            { value: 'leg', label: 'thighs' },
+            { value: 'arm', label: 'arms' },
+          ]}
+        />
+      )}
+      {wish.kind === 'periods' && wish.limb !== null && (
+        <Choice
+          label="Limb (the person’s own left and right)"
+          value={wish.limb}
+          onChange={(value) => setValue('limb', value)}
+          options={limbs.map((value) => ({ value, label: LIMB_LABELS[value] }))}
+        />
+      )}
+      <div className="flex flex-wrap items-end gap-4">
+        <Field
+          className="w-44"
+          type="date"
+          label="Starts on"
+          {...register('startsOn')}
+          error={problem('startsOn')}
+        />
+        {wish.kind === 'limbs' ? (
+          <Field
+            className="w-28"
+            label="Weeks"
+            inputMode="numeric"
+            {...register('weeks', numeric)}
+            error={problem('weeks')}
+          />
+        ) : (
+          <>
+            <Field
+              className="w-28"
+              label="Weeks each"
+              inputMode="numeric"
+              {...register('weeksEach', numeric)}
+              error={problem('weeksEach')}
+            />
+            <Field
+              className="w-28"
+              label="Pairs of times"
+              inputMode="numeric"
+              {...register('pairs', numeric)}
+              error={problem('pairs')}
+            />
+          </>
+        )}
+      </div>
+      <p className="text-[15px]">
+        {COMPARISON_LIMITS[wish.kind].can}{' '}
+        <span className="text-quiet">It cannot say: {COMPARISON_LIMITS[wish.kind].cannot}</span>
+      </p>
+      <p className="text-[15px] text-quiet">
+        Which {wish.kind === 'limbs' ? 'limb' : 'time of each pair'} has the cuff is drawn when you keep it,
+        and is not drawn again. Load and sets stay alike in both.
+      </p>
+      {(problem('measureId') || problem('limb')) && (
+        <FieldError>{problem('measureId') ?? problem('limb')}</FieldError>
+      )}
+      {begin.error && <FieldError>{failureWords(begin.error)}</FieldError>}
+      <div className="flex gap-3">
+        <Button type="submit" kind="main" disabled={begin.isPending}>
+          Draw and begin
+        </Button>
+        <Button onClick={done}>Leave it</Button>
+      </div>
+    </form>
+  );
+}

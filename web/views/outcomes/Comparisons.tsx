@@ -1,0 +1,162 @@
+import { useState } from 'react';
+import type { ClientRecord } from '#contract/client';
+import type { ComparisonOnRecord, OutcomesView } from '#contract/outcomes';
+import {
+  COMPARISON_LIMITS,
+  compareArms,
+  drawnWords,
+  stretchesOf,
+  type ToCompare,
+} from '#core/outcomes/comparison';
+import { type MeasureBook, measureOf } from '#core/outcomes/measures';
+import type { Series } from '#core/outcomes/series';
+import { measuredWords } from '#core/outcomes/taken';
+import { changeFigure, differenceWords } from '#core/outcomes/verdict-words';
+import { LIMB_LABELS } from '#core/quantity/limb';
+import { comparisonInForce } from '#core/record/comparison-in-force';
+import { failureWords } from '../../data/api';
+import { useEndComparison } from '../../data/outcomes';
+import { Button } from '../../parts/Button';
+import { Field, FieldError } from '../../parts/Field';
+import { day, plain } from '../../parts/format';
+import { noonOf } from '../../parts/noon';
+import { ComparisonForm } from './ComparisonForm';
+
+/** With the cuff against without, in this person alone: what was drawn, what is there, what it says and what it cannot. */
+export function Comparisons({
+  client,
+  view,
+  series,
+  book,
+}: {
+  client: ClientRecord;
+  view: OutcomesView;
+  series: readonly Series[];
+  book: MeasureBook;
+}) {
+  const [isOpen, setOpen] = useState(false);
+  const mayBegin = !comparisonInForce(client.facts, client.judgedAtMs);
+  return (
+    <section aria-label="Compared in this person" className="space-y-3">
+      <h3 className="font-semibold">With the cuff against without, in this person</h3>
+      {view.comparisons.map((one) => (
+        <ComparisonLines key={one.id} client={client} comparison={one} series={series} book={book} />
+      ))}
+      {mayBegin &&
+        (isOpen ? (
+          <ComparisonForm client={client} book={book} done={() => setOpen(false)} />
+        ) : (
+          <Button onClick={() => setOpen(true)}>Begin a comparison</Button>
+        ))}
+    </section>
+  );
+}
+
+function ComparisonLines({
+  client,
+  comparison: { id, design, ended },
+  series,
+  book,
+}: {
+  client: ClientRecord;
+  comparison: ComparisonOnRecord;
+  series: readonly Series[];
+  book: MeasureBook;
+}) {
+  const measure = measureOf(book, design.measureId);
+  const { values, verdict, asLarge } = compareArms(design, series, client.facts.zoneOffsetMs);
+  const stretches = stretchesOf(design);
+  const limb = design.kind === 'periods' ? design.limb : null;
+  const { can, cannot } = COMPARISON_LIMITS[design.kind];
+  const lastDay = Math.max(...stretches.map(({ toDay }) => toDay));
+  return (
+    <div className="max-w-3xl border-t border-rule pt-2">
+      <p>
+        {verdict && <strong className="mr-2 text-lg">{differenceWords(verdict.kind, measure.better)}</strong>}
+        {measuredWords({ limb, setting: design.setting }, measure)}
+        {verdict && (
+          <>
+            : <span className="figures">{changeFigure(verdict, measure)}</span>{' '}
+            <span className="text-quiet">with the cuff, over without</span>
+          </>
+        )}
+      </p>
+      {asLarge && (
+        <p className="text-[15px]">
+          Of <span className="figures">{asLarge.orders}</span> orders that could have been drawn,{' '}
+          <span className="figures">{asLarge.of}</span> {asLarge.of === 1 ? 'gives' : 'give'} as much.
+        </p>
+      )}
+      <p className="text-[15px] text-quiet">
+        {drawnWords(design)}; from {onDay(stretches[0]?.fromDay ?? 0)} to {onDay(lastDay)}. Drawn by the seed{' '}
+        <span className="figures">{design.seed}</span>.
+      </p>
+      {ended !== null && <p className="text-ochre">Ended: {ended}</p>}
+      {!verdict && ended === null && <Values values={values} unit={measure.unit} />}
+      <p className="text-[15px]">{can}</p>
+      <p className="text-[15px] text-quiet">It cannot say: {cannot}</p>
+      {ended === null && !verdict && <End client={client} comparisonId={id} />}
+    </div>
+  );
+}
+
+/** Which of its values are there, and about which day the others are to be taken. */
+function Values({ values, unit }: { values: readonly ToCompare[]; unit: string }) {
+  return (
+    <ul className="flex flex-wrap gap-x-6 text-[15px]">
+      {values.map(({ limb, day: about, taken }) => (
+        <li key={`${limb} ${about}`}>
+          <span className="text-quiet">
+            {onDay(about)}
+            {limb && `, ${LIMB_LABELS[limb].toLowerCase()}`}:
+          </span>{' '}
+          {taken ? (
+            <>
+              <span className="figures">{plain(taken.value)}</span> {unit}
+            </>
+          ) : (
+            'to take'
+          )}
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+const onDay = (of: number): string => day(noonOf(of).getTime());
+
+function End({ client, comparisonId }: { client: ClientRecord; comparisonId: string }) {
+  const [why, setWhy] = useState<string | null>(null);
+  const end = useEndComparison(client.id);
+  if (why === null) {
+    return (
+      <button
+        type="button"
+        className="min-h-9 text-[15px] underline underline-offset-4"
+        onClick={() => setWhy('')}
+      >
+        End it early
+      </button>
+    );
+  }
+  return (
+    <form
+      className="flex flex-wrap items-end gap-3"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (why.trim() !== '') end.mutate({ comparisonId, why });
+      }}
+    >
+      <Field
+        className="min-w-64 flex-1"
+        label="Why it ends"
+        value={why}
+        onChange={(event) => setWhy(event.target.value)}
+      />
+      <Button type="submit" disabled={why.trim() === '' || end.isPending}>
+        End it
+      </Button>
+      {end.error && <FieldError>{failureWords(end.error)}</FieldError>}
+    </form>
+  );
+}
