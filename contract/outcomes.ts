@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import type { LoggedSession } from '#core/outcomes/add-up';
+import type { KeptBlock } from '#core/outcomes/by-block';
 import { type Comparison, comparisonWishSchema } from '#core/outcomes/comparison';
 import { type MeasureId, measureIdSchema } from '#core/outcomes/measures';
 import { type Report, reportSchema } from '#core/outcomes/report';
@@ -73,6 +74,8 @@ export type OutcomesView = {
   adverseEvents: AdverseEvent[];
   /** The newest first. */
   comparisons: ComparisonOnRecord[];
+  /** Every block as it was kept. */
+  blocks: KeptBlock[];
 };
 
 /** A person's log: every session that was finished, the newest first. */

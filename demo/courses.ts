@@ -32,8 +32,14 @@ export type Course = {
     sign: SignId;
     adverse?: { what: string; done: string; outcome: string; told: string };
   };
+  /** A marked strap in the place of a cuff, with the mark that feels right. */
+  strap?: { strapId: string; mark: number };
+  /** An operation of the first limb, so many days before the course begins: it climbs the ladder, rung by rung. */
+  operated?: { what: string; daysBefore: number };
   /** One measure of their own beside girth and pain, with its first value and what it gains in a week. */
   own: { measureId: MeasureId; first: number; perWeek: number; setting: string; perLimb?: true } | null;
+  /** Compared with the other limb from the start: which one has the cuff is drawn. */
+  compared?: { weeks: number };
 };
 
 const STEADY = { strength: 1.2, endurance: 1.5, sizeCm: 0.12 };
@@ -85,7 +91,7 @@ export const COURSES: Course[] = [
     lopMmHg: 128,
     eightRepsKg: 8,
     pain: { start: 5, fallsBy: 0.35 },
-    own: { measureId: 'activity-1', first: 3, perWeek: 0.5, setting: 'An hour of scales' },
+    own: { measureId: 'own-minutes-of-playing', first: 20, perWeek: 3.2, setting: 'The slow suite' },
   },
   {
     ...USUAL,
@@ -209,6 +215,7 @@ export const COURSES: Course[] = [
     girthCm: 56,
     lopMmHg: 180,
     eightRepsKg: 28,
+    compared: { weeks: 8 },
   },
   {
     ...USUAL,
@@ -230,6 +237,49 @@ export const COURSES: Course[] = [
     lopMmHg: 124,
     eightRepsKg: 7,
     weeks: 9,
+  },
+  {
+    ...USUAL,
+    ...leg,
+    name: 'Sunniva Ellingham',
+    story: 'Courier on two wheels, wants the hill to end sooner.',
+    limbs: ['left-thigh', 'right-thigh'],
+    exerciseId: 'cycling',
+    goal: 'aerobic',
+    girthCm: 56,
+    lopMmHg: 174,
+    eightRepsKg: null,
+    perWeek: 3,
+    weeks: 8,
+    own: { measureId: 'vo2max', first: 38, perWeek: 0.45, setting: 'Ramp on the yard bicycle' },
+  },
+  {
+    ...USUAL,
+    ...leg,
+    name: 'Tamsin Greywater',
+    story: 'Lighthouse keeper, trains on the island with a strap and writes.',
+    goal: 'recovery',
+    girthCm: 52,
+    lopMmHg: 170,
+    eightRepsKg: null,
+    strap: { strapId: 'strap-thigh', mark: 7 },
+    own: { ...sitToStand, first: 13, perWeek: 0.3 },
+  },
+  {
+    ...USUAL,
+    ...leg,
+    limbs: ['right-thigh'],
+    goal: 'rehab',
+    name: 'Ulric Marshbourne',
+    story: 'Rigger, a kneecap tendon repaired: from lying still to the stairs.',
+    girthCm: 53,
+    lopMmHg: 168,
+    eightRepsKg: null,
+    weeks: 10,
+    misses: 0,
+    operated: { what: 'Repair of the kneecap tendon', daysBefore: 6 },
+    pain: { start: 4, fallsBy: 0.35 },
+    own: { measureId: 'range-of-motion', first: 70, perWeek: 6, setting: 'Knee, bending', perLimb: true },
   },
   {
     ...USUAL,

@@ -1,15 +1,21 @@
 import { v5 as uuidFrom } from 'uuid';
 import type { ClientRecord } from '#contract/client';
 import type { SessionView } from '#contract/session';
+import type { BlockWish } from '#core/course/block';
 import { limbsName } from '#core/course/course-plan';
+import { dayAt, isoOf } from '#core/course/days';
+import { rungAbove } from '#core/course/ladder';
+import { placeBlock } from '#core/course/place-block';
 import { simulatedSession } from '#core/course/rehearse';
 import type { Trainee } from '#core/forecast/fatigue-model';
-import { limbsFor, MEASURES, measureOf } from '#core/outcomes/measures';
+import { limbsFor, measureBook, measureOf } from '#core/outcomes/measures';
 import type { Taken } from '#core/outcomes/taken';
 import { draftSession } from '#core/plan/draft-session';
+import type { LadderRung } from '#core/protocol/exercise';
 import { EXERCISES, type Library } from '#core/protocol/exercises';
 import { type Limb, limbKind, limbSide, otherSide } from '#core/quantity/limb';
 import { basisOf } from '#core/record/basis';
+import { blockPlansOf } from '#core/record/block-in-force';
 import { nextPlan } from '#core/record/plans-in-force';
 import { reviewSession } from '#core/record/session-review';
 import type { SessionEvent } from '#core/session/events';
@@ -17,9 +23,10 @@ import { fold } from '#core/session/fold';
 import { mergeLogs } from '#core/session/log';
 import { normal, type Random, seededRandom, seedOf } from '#core/simulation/random';
 import type { Course } from './courses';
-import { CUFFS, PRACTICE, WEIGHT_KITS } from './practice';
+import { CUFFS, MEASURES, PRACTICE, WEIGHT_KITS } from './practice';
 
 const NAMESPACE = 'b8a1c3de-64f0-4a3b-8e0f-6f2f8f0f7a10';
+const BOOK = measureBook(Object.fromEntries(MEASURES.map(({ id, measure }) => [id, measure])));
 const DAY_MS = 86_400_000;
 const MINUTE_MS = 60_000;
 const MEASURE_AGAIN_DAYS = 26;
@@ -78,7 +85,7 @@ class Person {
       repeats: number,
       setting = '',
     ): Taken => {
-      const measure = measureOf(MEASURES, measureId);
+      const measure = measureOf(BOOK, measureId);
       const noise =
         measure.error.kind === 'percent' ? (measure.error.value * value) / 100 : measure.error.value;
       const factor = 10 ** measure.decimals;
@@ -106,7 +113,7 @@ class Person {
             taken(
               own.measureId,
               own.perLimb
-                ? (limbsFor(measureOf(MEASURES, own.measureId)).find((one) => one === limb) ?? null)
+                ? (limbsFor(measureOf(BOOK, own.measureId)).find((one) => one === limb) ?? null)
                 : null,
               own.first + own.perWeek * week,
               1,
@@ -128,25 +135,33 @@ export async function liveCourse(course: Course, nowMs: number, { clock, get, po
   const startMs = nowMs - (course.weeks * 7 + 2) * DAY_MS;
   const idOf = (what: string) => uuidFrom(`${course.name} ${what}`, NAMESPACE);
   clock.nowMs = startMs;
-  const { id } = await post<ClientRecord>('/clients', { name: course.name, story: course.story });
-  const base = `/clients/${id}`;
-  const tell = (what: string, body: unknown) => {
+  let record = await post<ClientRecord>('/clients', { name: course.name, story: course.story });
+  const base = `/clients/${record.id}`;
+  const tell = async (what: string, body: unknown) => {
     clock.nowMs += MINUTE_MS;
-    return post<ClientRecord>(`${base}/${what}`, body);
+    record = await post<ClientRecord>(`${base}/${what}`, body);
   };
   const measureLimbs = async () => {
     for (const limb of course.limbs) {
+      if (course.strap) {
+        const felt = { felt: 7, colourGood: true, noTingling: true };
+        await tell('tightness', { limb, ...course.strap, ...felt });
+        continue;
+      }
       const lop = person.lopMmHg();
       const trial = (gone: number) => ({ goneMmHg: gone + 6, upMmHg: 10, backMmHg: gone - 4, downMmHg: 4 });
-      await tell('occlusion-pressures', {
-        limb,
-        position: 'sitting',
-        method: 'doppler',
-        site: limbKind(limb) === 'leg' ? 'posterior-tibial' : 'radial',
-        pumpId: 'hand-pump',
-        readingSchool: 'bracket',
-        trials: [trial(lop), trial(lop + 2)],
-      });
+      for (const position of course.operated ? (['lying', 'sitting'] as const) : (['sitting'] as const)) {
+        const above = position === 'lying' ? 0 : course.operated ? 14 : 0;
+        await tell('occlusion-pressures', {
+          limb,
+          position,
+          method: 'doppler',
+          site: limbKind(limb) === 'leg' ? 'posterior-tibial' : 'radial',
+          pumpId: 'hand-pump',
+          readingSchool: 'bracket',
+          trials: [trial(lop + above), trial(lop + above + 2)],
+        });
+      }
     }
   };
   const testStrength = (week: number) =>
@@ -167,8 +182,19 @@ export async function liveCourse(course: Course, nowMs: number, { clock, get, po
     }
   };
   const calm = { systolicMmHg: 124, diastolicMmHg: 78 };
-  await tell('screenings', { yes: [], bloodPressures: [calm, calm], note: '' });
+  await tell('screenings', {
+    yes: course.operated ? ['recent-surgery'] : [],
+    bloodPressures: [calm, calm],
+    note: '',
+    ...operationOf(course, startMs),
+  });
+  if (course.operated) await tell('clearances', clearanceFor(startMs));
   for (const limb of course.limbs) {
+    if (course.strap) {
+      const { strapId } = course.strap;
+      await tell('fits', { kind: 'strap', limb, girthCm: course.girthCm, strapId });
+      continue;
+    }
     const cuff = CUFFS.filter(
       ({ limbKind: kind, girthLowCm, girthHighCm }) =>
         kind === limbKind(limb) && girthLowCm <= course.girthCm && girthHighCm >= course.girthCm,
@@ -177,7 +203,25 @@ export async function liveCourse(course: Course, nowMs: number, { clock, get, po
   }
   await measureLimbs();
   await takeMeasures(0);
-  let record = await testStrength(0);
+  if (course.compared) {
+    const wish = {
+      kind: 'limbs',
+      measureId: 'girth-mid-thigh',
+      setting: '',
+      startsOn: isoOf(dayAt(clock.nowMs, record.facts.zoneOffsetMs)),
+      limbs: 'leg',
+      weeks: course.compared.weeks,
+    };
+    await post(`${base}/comparisons`, { id: idOf('comparison'), wish });
+  }
+  if (course.eightRepsKg !== null) await testStrength(0);
+  let rung: LadderRung = 'passive';
+  const enterRung = async (next: LadderRung) => {
+    const answers = { pain: 1, swellingDown: true, rangeGood: true, clinicianAgrees: true };
+    await tell('rung-checks', { limb: course.limbs[0], answers, rung: next });
+    rung = next;
+  };
+  if (course.operated) await enterRung(rung);
   const sign = async (changes: object) => {
     const { session, notes } = draftSession(
       {
@@ -185,7 +229,7 @@ export async function liveCourse(course: Course, nowMs: number, { clock, get, po
         schoolId: PRACTICE.schoolId,
         limbs: course.limbs,
         together: course.limbs.length > 1,
-        rung: 'isometric',
+        rung: rung === 'done' ? 'functional' : rung,
         newcomer: false,
         isolatedOnly: false,
         carried: [],
@@ -194,29 +238,86 @@ export async function liveCourse(course: Course, nowMs: number, { clock, get, po
       basisOf(record.facts, { cuffs: CUFFS, weightKits: WEIGHT_KITS }, 'clinician', clock.nowMs),
     );
     if (!session) throw new Error(`No draft for ${course.name}: ${notes.join(' ')}`);
-    return tell('prescriptions', { ...session, signedFor: changes });
+    await tell('prescriptions', { ...session, signedFor: changes });
   };
   const name = limbsName(course.limbs);
-  record = await sign({ kind: 'new-plan', name, occasion: { kind: 'any-day' }, untilMs: null });
+  await sign({ kind: 'new-plan', name, occasion: { kind: 'any-day' }, untilMs: null });
+  const begins = blockStarts(course);
   const gapDays = 7 / course.perWeek;
   let [measuredMs, testedMs] = [clock.nowMs, clock.nowMs];
   for (let place = 0; place < course.weeks * course.perWeek; place += 1) {
     const week = place / course.perWeek;
     clock.nowMs = startMs + Math.round((1 + place * gapDays) * DAY_MS);
     if (place > 0 && place % (4 * course.perWeek) === 0) await takeMeasures(Math.round(week));
-    if (clock.nowMs - measuredMs > MEASURE_AGAIN_DAYS * DAY_MS) {
+    if (begins.includes(place)) await tell('blocks', blockOf(course, record, clock.nowMs));
+    if (course.operated) {
+      // Measured for every session, and a rung higher after every so many.
+      await measureLimbs();
+      if (place > 0 && place % Math.ceil((course.weeks * course.perWeek) / RUNGS) === 0)
+        await enterRung(rungAbove(rung));
+      await sign({ kind: 'next-version', coursePlanId: record.facts.coursePlans[0]?.id });
+    } else if (clock.nowMs - measuredMs > MEASURE_AGAIN_DAYS * DAY_MS) {
       await measureLimbs();
       measuredMs = clock.nowMs;
     }
     if (course.eightRepsKg !== null && clock.nowMs - testedMs > TEST_AGAIN_DAYS * DAY_MS) {
-      record = await testStrength(week);
+      await testStrength(week);
       testedMs = clock.nowMs;
-      record = await sign({ kind: 'next-version', coursePlanId: record.facts.coursePlans[0]?.id });
+      await sign({ kind: 'next-version', coursePlanId: record.facts.coursePlans[0]?.id });
     }
     if (person.misses()) continue;
     record = await doSession(course, person, random, place, record, { clock, get, post }, idOf);
   }
 }
+
+/** A block of four weeks and one of eight, which still runs, of those who train in blocks; at the places of their first sessions. */
+const blockStarts = ({ weeks, perWeek, operated }: Course): number[] =>
+  operated || weeks < 8 ? [] : [0, 4 * perWeek];
+
+function blockOf({ name, perWeek }: Course, { facts }: ClientRecord, nowMs: number) {
+  const today = dayAt(nowMs, facts.zoneOffsetMs);
+  const plans = blockPlansOf(facts);
+  const wish: BlockWish = {
+    startsOn: isoOf(today),
+    weeks: facts.blocks.length === 0 ? 4 : 8,
+    lines: plans.map(({ id }) => ({
+      coursePlanId: id,
+      perWeek,
+      timesADay: 1,
+      available: perWeek === 3 ? [0, 2, 4] : [0, 1, 2, 3, 4, 5, 6],
+      besideHeavy: 'apart',
+    })),
+    heavy: [],
+    deload: null,
+    loadRisePoints: 1,
+    daysOff: [],
+    atTime: AT_TIMES[name.length % AT_TIMES.length] ?? '17:30',
+  };
+  const { sessions } = placeBlock(wish, plans);
+  return { wish, sessions: sessions.map(({ day, coursePlanId }) => ({ day: isoOf(day), coursePlanId })) };
+}
+
+const AT_TIMES = ['17:30', '08:00', '12:15'];
+
+/** Passive, isometric, unloaded, loaded, functional. */
+const RUNGS = 5;
+
+const operationOf = ({ operated, limbs }: Course, startMs: number) =>
+  operated
+    ? { procedures: [{ limb: limbs[0], atMs: startMs - operated.daysBefore * DAY_MS, what: operated.what }] }
+    : {};
+
+const clearanceFor = (startMs: number) => ({
+  subjects: ['recent-surgery'],
+  givenBy: 'Dr Imke Sallowby',
+  byPhysician: true,
+  givenAtMs: startMs,
+  untilMs: startMs + 180 * DAY_MS,
+  maxPercentLop: 80,
+  limbs: [],
+  modes: [],
+  note: '',
+});
 
 async function doSession(
   course: Course,

@@ -24,7 +24,7 @@ import { COURSES } from './courses';
 import { liveCourse, type World } from './live-course';
 import { dayAfterEvent, keptAsItIs, pastSessionLog } from './past-session';
 import { type Deed, PEOPLE, type PrescribeWish } from './people';
-import { CUFFS, PRACTICE, PRACTITIONERS, PUMPS, STRAPS, WEIGHT_KITS } from './practice';
+import { CUFFS, MEASURES, PRACTICE, PRACTITIONERS, PUMPS, STRAPS, WEIGHT_KITS } from './practice';
 
 const NAMESPACE = '6d1f0a52-7c7e-4c9b-9a64-0d6a1b3f52c1';
 const MS_PER_DAY = 86_400_000;
@@ -66,7 +66,7 @@ export async function loadPractice(orm: MikroORM, nowMs: number): Promise<World 
   await em.flush();
 
   const clock = { nowMs };
-  const app = createApp({ orm, now: () => clock.nowMs, log: pino({ level: 'silent' }) });
+  const app = createApp({ orm, now: () => clock.nowMs, draw: () => 0, log: pino({ level: 'silent' }) });
   const call = async <T>(method: 'GET' | 'POST', path: string, body?: unknown): Promise<T> => {
     // Whoever looks at the practice meanwhile is served between two of these.
     await new Promise(setImmediate);
@@ -84,6 +84,7 @@ export async function loadPractice(orm: MikroORM, nowMs: number): Promise<World 
     post: (path, body) => call('POST', path, body),
   };
 
+  for (const measure of MEASURES) await world.post('/practice/measures', measure);
   for (const { client, deeds } of PEOPLE) {
     clock.nowMs = nowMs - Math.max(...deeds.map(({ daysAgo }) => daysAgo)) * MS_PER_DAY;
     let record = await world.post<ClientRecord>('/clients', client);

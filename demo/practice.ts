@@ -1,4 +1,4 @@
-import type { PracticeSettings, Practitioner } from '#contract/practice';
+import type { OwnMeasure, PracticeSettings, Practitioner } from '#contract/practice';
 import type { Cuff } from '#core/cuff/cuff';
 import type { Pump } from '#core/kit/pump';
 import type { Strap } from '#core/kit/strap';
@@ -70,6 +70,27 @@ export const PUMPS: Pump[] = [
     kind: 'regulated',
     divisionMmHg: 1,
     keepsPressure: true,
+  },
+];
+
+/** What this practice measures beside the usual. */
+export const MEASURES: OwnMeasure[] = [
+  {
+    id: 'own-minutes-of-playing',
+    measure: {
+      label: 'Minutes of playing without an ache',
+      unit: 'min',
+      better: 'higher',
+      of: 'person',
+      cue: 'The same piece, at the same tempo, until the ache is there.',
+      repeats: 1,
+      take: 'best',
+      lowest: 0,
+      highest: 180,
+      decimals: 0,
+      error: { kind: 'absolute', value: 4 },
+      setting: 'The piece',
+    },
   },
 ];
 

@@ -1,3 +1,4 @@
+import { randomInt } from 'node:crypto';
 import { serveStatic } from '@hono/node-server/serve-static';
 import type { MikroORM } from '@mikro-orm/libsql';
 import { Hono } from 'hono';
@@ -32,6 +33,8 @@ export type AppOptions = {
   /** Wall clock in ms, so that tests can set the day. */
   now: () => number;
   log: Logger;
+  /** Draws what nobody is to choose, so that tests and the demonstration can: from 0 up to 2^31. */
+  draw?: () => number;
   /** Moves that clock on by whole days, in a demonstration only. */
   moveClock?: MoveClock;
   /** How far ahead of the server's clock an event may be (rule RUN-9). */
@@ -73,6 +76,7 @@ export function createApp({
   log,
   webRoot,
   moveClock,
+  draw = () => randomInt(2 ** 31),
   aheadMs = USUAL_AHEAD_MS,
   feed = new Feed(),
   lines = new Lines(),
@@ -95,6 +99,7 @@ export function createApp({
   app.use('/api/*', async (c, next) => {
     c.set('em', orm.em.fork());
     c.set('nowMs', now());
+    c.set('draw', draw);
     c.set('feed', feed);
     c.set('lines', lines);
     await next();

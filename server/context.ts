@@ -9,6 +9,8 @@ export type Env = {
     em: EntityManager;
     practitioner: Practitioner;
     nowMs: number;
+    /** A number that nobody is to choose, from 0 up to 2^31. */
+    draw: () => number;
     feed: Feed;
     lines: Lines;
   };

@@ -4,6 +4,7 @@ import { LIMB_LABELS, LIMBS, type Limb, limbKind, limbSchema } from '../quantity
 import { seededRandom } from '../simulation/random';
 import { type MeasureId, measureIdSchema } from './measures';
 import type { Series } from './series';
+import { nearestValue, sumOfValues, type Term } from './sum-of-values';
 import { type Judged, judge, type Occasion } from './verdict';
 
 const asked = {
@@ -138,10 +139,11 @@ export function compareArms(
         limb === boundary.limb &&
         setting.toLowerCase() === comparison.setting.toLowerCase(),
     )?.points;
-    const away = ({ atMs }: Occasion) => Math.abs(dayAt(atMs, zoneOffsetMs) - boundary.day);
-    const [nearest] = (points ?? [])
-      .filter(({ atMs }) => dayAt(atMs, zoneOffsetMs) >= fromDay && dayAt(atMs, zoneOffsetMs) <= toDay)
-      .sort((a, b) => away(a) - away(b));
+    const nearest = nearestValue(points ?? [], ({ atMs }) => dayAt(atMs, zoneOffsetMs), {
+      about: boundary.day,
+      fromDay,
+      toDay,
+    });
     return { limb: boundary.limb, day: boundary.day, taken: nearest ?? null };
   });
   const measure = series.find(({ measureId }) => measureId === comparison.measureId)?.measure;
@@ -159,23 +161,16 @@ function sumOf(
   stretches: readonly Stretch[],
   values: readonly ToCompare[],
 ): { change: number; sd: number } | null {
-  const coefficients = new Map<ToCompare, number>();
+  const terms: Term[] = [];
   for (const { fromDay, toDay, limb, withCuff } of stretches) {
     const [start, end] = [fromDay, toDay + 1].map((day) =>
       values.find((value) => value.limb === limb && value.day === day),
     );
     if (!start?.taken || !end?.taken) return null;
     const share = (withCuff ? 1 : -1) / stretches.filter((other) => other.withCuff === withCuff).length;
-    coefficients.set(end, (coefficients.get(end) ?? 0) + share);
-    coefficients.set(start, (coefficients.get(start) ?? 0) - share);
+    terms.push([end.taken, share], [start.taken, -share]);
   }
-  let [change, variance] = [0, 0];
-  for (const [{ taken }, coefficient] of coefficients) {
-    if (!taken) return null;
-    change += coefficient * taken.value;
-    variance += (coefficient * taken.error) ** 2;
-  }
-  return { change, sd: Math.sqrt(variance) };
+  return sumOfValues(terms);
 }
 
 /** Every order the pairs could have been drawn in, and how many of them favour the cuff as much as the one that was. */

@@ -7,7 +7,6 @@ const errorSchema = z.object({
   kind: z.enum(['absolute', 'percent']),
   value: z.number('Enter the typical error.').positive('An error is above nothing.').max(1000),
 });
-export type MeasureError = z.infer<typeof errorSchema>;
 
 /** Something that is measured to see whether anybody got better (rule OUT-1): the standard ones, and what a practice adds. */
 export const measureSchema = z

@@ -5,7 +5,7 @@ import { EXERCISES, type Library } from '../protocol/exercises';
 import { foldAll, logOf, START_MS, WHOLE_SESSION } from '../session/session.fixture';
 import { addUp, type LoggedSession } from './add-up';
 import { MEASURES } from './measures';
-import { reportSchema, reportSections, type sectionIdSchema } from './report';
+import { type ReportBasis, reportSchema, reportSections, type sectionIdSchema } from './report';
 import { seriesOf } from './series';
 import { sessionLine } from './session-line';
 
@@ -15,11 +15,12 @@ const { plan } = composeSession(
   { goal: 'size', schoolId: 'research-consensus', exercises: [testExercise()] },
   testBasis(),
 );
+const line = sessionLine(plan, foldAll(plan, logOf(WHOLE_SESSION)));
 const on = (days: number, changes: object = {}): LoggedSession => ({
   id: `${days}`,
   startedAtMs: START_MS + days * DAY_MS,
   coursePlanId: 'p',
-  line: { ...sessionLine(plan, foldAll(plan, logOf(WHOLE_SESSION))), ...changes },
+  line: { ...line, ...changes },
 });
 const girth = (days: number, value: number) => ({
   measureId: 'girth-mid-thigh',
@@ -41,7 +42,7 @@ describe('a report', () => {
     ),
     next: [{ about: 'Left thigh', says: 'In the block on Mon' }],
   };
-  const lines = (id: (typeof sectionIdSchema.options)[number], of = basis) =>
+  const lines = (id: (typeof sectionIdSchema.options)[number], of: ReportBasis = basis) =>
     reportSections([id], of)[0]?.lines.map(({ about, says, figures }) => [about, says, figures]);
 
   it('says what was done, what changed, how sure, what was noticed and what is next, in plain words', () => {
@@ -84,6 +85,65 @@ describe('a report', () => {
       ['Worst pain of a joint', '1 of 10', ''],
       ['The day after', 'Bruises after 1 of 2', ''],
     ]);
+  });
+
+  it('says one week of one, shares from low to high, and what nobody was asked', () => {
+    const spread = (percentLop: number | null, limb = 'left-thigh') => ({
+      limb,
+      occludedMs: 1,
+      percentLop,
+      cuff: 'L',
+      signs: [],
+    });
+    const sessions = [
+      on(0, {
+        inflations: [spread(40.4), spread(null), spread(90, 'right-thigh')] as never,
+        worstPain: null,
+      }),
+      on(3, { inflations: [spread(61.6)] as never, worstPain: 4 }),
+      on(5, { inflations: [], worstPain: 2 }),
+    ];
+    const of = { ...basis, sessions, totals: addUp(sessions, library, 0) };
+    expect(lines('done', of)?.[0]?.[1]).toBe('3 in 1 week');
+    expect(lines('done', of)?.[1]?.[2]).toBe('12 sets, at 40 to 62 % of the pressure that stops its flow');
+    expect(lines('noticed', of)?.[1]?.[1]).toBe('4 of 10');
+    const silent = [on(0, { worstPain: null })];
+    expect(lines('noticed', { ...basis, sessions: silent })?.[1]?.[1]).toBe('Nobody asked');
+    const calm = { soreness: 0, bruising: 'none', pinpointBleeding: false, numbness: false };
+    expect(lines('noticed', { ...basis, sessions: [on(0, { followUp: calm } as never)] })?.[2]?.[1]).toBe(
+      'No bruises',
+    );
+    // Passive work has no sets and no repetitions, a strap no share.
+    const passive = [
+      on(0, {
+        plannedReps: 0,
+        inflations: [spread(null)] as never,
+        exercises: [{ ...line.exercises[0], mode: 'passive' }] as never,
+      }),
+    ];
+    expect(lines('done', { ...basis, sessions: passive, totals: addUp(passive, library, 0) })).toEqual([
+      ['Sessions', '1 in 1 week', 'Knee extension'],
+      ['Left thigh under the cuff', '5 minutes in all', ''],
+    ]);
+  });
+
+  it('says how many errors are the practice’s own, and nothing of what was taken once', () => {
+    const pairs = Array.from({ length: 8 }, (_, i) => [50, i % 2 === 0 ? 50.4 : 49.6] as [number, number]);
+    const calf = (days: number, value: number) => ({ ...girth(days, value), measureId: 'girth-calf' });
+    const once = { ...girth(0, 50), measureId: 'girth-mid-arm', limb: 'left-arm' as const };
+    const taken = [girth(0, 50), girth(40, 52), calf(0, 36), calf(40, 36.2), once];
+    const series = seriesOf(
+      { taken, tested: [], pairs: { 'girth-mid-thigh': pairs, 'girth-mid-arm': pairs } },
+      { library, book: MEASURES },
+    );
+    expect(lines('sure', { ...basis, series })?.[1]?.[1]).toBe(
+      'is this practice’s own for 1 of 2, else assumed',
+    );
+    expect(
+      lines('changed', { ...basis, series })
+        ?.map(([about]) => about)
+        .sort(),
+    ).toEqual(['Calf girth, left thigh', 'Mid-thigh girth, left thigh']);
   });
 
   it('has the chosen sections in their order, and says so where there is nothing', () => {

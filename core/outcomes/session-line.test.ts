@@ -8,6 +8,7 @@ import type { Plan } from '../plan/plan';
 import { testBasis, testExercise } from '../plan/plan.fixture';
 import { alternate } from '../plan/superset';
 import { EXERCISES, type Library } from '../protocol/exercises';
+import type { Limb } from '../quantity/limb';
 import { anyPlan } from '../session/decide/wide.fixture';
 import { enteredEvents } from '../session/entered';
 import { liveTimeline } from '../session/live-timeline';
@@ -163,6 +164,98 @@ describe('the log added up', () => {
       ['right-thigh', 365, 4],
     ]);
     expect(sets).toBe(4);
+  });
+});
+
+describe('what a line says of a session', () => {
+  it('is the worst of several pains, the last effort, and whether it was entered later', () => {
+    const noted = [
+      ...WHOLE_SESSION.slice(0, -1),
+      [272, { type: 'set-noted', exerciseIndex: 0, setIndex: 1, jointPain: 3, effort: 5 }],
+      [280, { type: 'session-finished' }],
+    ] as typeof WHOLE_SESSION;
+    const line = sessionLine(one, foldAll(one, logOf(noted)));
+    expect(line).toMatchObject({ worstPain: 3, effort: 5, isEnteredLater: false });
+    expect(line.exercises[0]?.sets.map(({ effort, jointPain }) => [effort, jointPain]).slice(0, 2)).toEqual([
+      [6, 1],
+      [5, 3],
+    ]);
+    expect(sessionLine(one, doneAll(one)).isEnteredLater).toBe(true);
+    const silent = WHOLE_SESSION.filter(([, { type }]) => type !== 'set-noted');
+    expect(sessionLine(one, foldAll(one, logOf(silent)))).toMatchObject({ worstPain: null, effort: null });
+  });
+
+  it('has nothing of an exercise that was not begun', () => {
+    const { plan } = composeSession(
+      session(testExercise(), testExercise({ exerciseId: 'leg-press' })),
+      testBasis(),
+    );
+    const line = sessionLine(plan, foldAll(plan, logOf(WHOLE_SESSION)));
+    expect(line.exercises.map(({ exerciseId }) => exerciseId)).toEqual(['knee-extension']);
+    expect(line.plannedReps).toBe(150);
+  });
+
+  it('names what was worn, and has no share of LOP where no pressure is known', () => {
+    const [shown] = sessionLine(one, foldAll(one, logOf(WHOLE_SESSION))).inflations;
+    expect(shown).toMatchObject({ cuff: 'L thigh 11.5', percentLop: 57.6 });
+    const [exercise] = one.exercises;
+    if (!exercise) return expect.unreachable();
+    const strapped: Plan = {
+      ...one,
+      exercises: [
+        {
+          ...exercise,
+          limbs: [
+            {
+              kind: 'by-feel',
+              limb: 'left-thigh',
+              strapId: 's',
+              strapLabel: 'Marked strap',
+              mark: 6,
+              felt: 7,
+            } as never,
+          ],
+        },
+      ],
+    };
+    const byFeel = WHOLE_SESSION.map(
+      ([after, event]) =>
+        [after, event.type === 'cuff-inflated' ? { ...event, pressureMmHg: null } : event] as never,
+    );
+    const [felt] = sessionLine(strapped, foldAll(strapped, logOf(byFeel))).inflations;
+    expect(felt).toMatchObject({ cuff: 'Marked strap', percentLop: null });
+  });
+});
+
+describe('muscles and limbs added up', () => {
+  it('stand by sets, then by time, and limbs in the order of the body', () => {
+    const line = sessionLine(one, foldAll(one, logOf(WHOLE_SESSION)));
+    const [exercise] = line.exercises;
+    const [limb] = exercise?.limbs ?? [];
+    if (!exercise || !limb) return expect.unreachable();
+    const of = (exerciseId: string, on: Limb, sets: number, occludedMs: number) => ({
+      ...exercise,
+      exerciseId,
+      sets: exercise.sets.slice(0, sets),
+      limbs: [{ ...limb, limb: on, occludedMs }],
+    });
+    const exercises = [
+      of('knee-extension', 'right-thigh', 2, 100),
+      of('elbow-flexion', 'left-arm', 3, 100),
+      of('knee-extension', 'left-thigh', 2, 200),
+    ];
+    const { muscles, limbs, plannedReps } = addUp(
+      [{ id: 'a', startedAtMs: START_MS, coursePlanId: 'p', line: { ...line, exercises, plannedReps: 75 } }],
+      library,
+      0,
+    );
+    expect(limbs.map((given) => given.limb)).toEqual(['left-arm', 'left-thigh', 'right-thigh']);
+    expect(muscles.map(({ limb: on, sets, occludedMs }) => [on, sets, occludedMs])).toEqual([
+      ['left-arm', 3, 100],
+      ['left-thigh', 2, 200],
+      ['right-thigh', 2, 100],
+    ]);
+    expect(plannedReps).toBe(75);
   });
 });
 

@@ -60,6 +60,18 @@ describe('surveillance (OUT-7)', () => {
     expect(SEEN_IDS).not.toContain('burn');
   });
 
+  it('tells apart what was answered the day after', () => {
+    const calm = { soreness: 1, bruising: 'none', pinpointBleeding: false, numbness: false } as const;
+    const seen = (followUp: NonNullable<SessionLine['followUp']>) =>
+      Object.keys(talliesOf(lineOf([inflation()], followUp))[0]?.seen ?? {});
+    expect(seen(calm)).toEqual([]);
+    expect(seen({ ...calm, bruising: 'wide' })).toEqual(['wide-bruise']);
+    expect(seen({ ...calm, numbness: true })).toEqual(['numb-day-after']);
+    expect(seen({ ...calm, skinAbrasion: true })).toEqual(['abrasion']);
+    expect(seen({ ...calm, skinAbrasion: false, urgent: [] })).toEqual([]);
+    expect(seen({ ...calm, urgent: ['calf-pain'] as never })).toEqual(['referred']);
+  });
+
   it('gives rates with exact intervals, for all and by what one asks', () => {
     const many: Tally[] = [
       {
@@ -90,6 +102,7 @@ describe('surveillance (OUT-7)', () => {
     });
     expect(arm?.any).toEqual({ kind: 'none', of: 100, atMostPer1000: 30 });
     expect(leg?.any).toMatchObject({ kind: 'seen', count: 2 });
+    expect(rateRows(many, null).map(({ name, inflations }) => [name, inflations])).toEqual([['All', 400]]);
     expect(rateRows([], null)).toMatchObject([{ name: 'All', any: { kind: 'nothing-counted' } }]);
   });
 });

@@ -4,8 +4,8 @@ import { normal, seededRandom } from '../simulation/random';
 import { errorInUnit, typicalError } from './error';
 import { poissonInterval, ratePer } from './rate';
 import { newestPair, symmetry } from './symmetry';
-import { normalBelow, verdict } from './verdict';
-import { chanceWords, changeFigure, verdictWords } from './verdict-words';
+import { judge, normalBelow, verdict } from './verdict';
+import { chanceWords, changeFigure, differenceWords, verdictWords } from './verdict-words';
 
 const DAY_MS = 86_400_000;
 const girth = { better: 'higher', isSize: true } as const;
@@ -81,6 +81,21 @@ describe('a change against its error (OUT-2), as worked by hand', () => {
         );
       }),
     );
+  });
+
+  it('is sure where there is no error at all, and even where nothing changed', () => {
+    expect(judge('higher', 1, 0)).toMatchObject({ kind: 'real-gain', chance: 1, smallestReal: 0 });
+    expect(judge('higher', -1, 0)).toMatchObject({ kind: 'real-loss', chance: 0 });
+    expect(judge('lower', -1, 0)).toMatchObject({ kind: 'real-gain', chance: 1 });
+    expect(judge('higher', 0, 0)).toMatchObject({ kind: 'within-noise', chance: 0.5 });
+  });
+
+  it('says differences with the cuff in words of their own', () => {
+    expect(differenceWords('real-gain', 'higher')).toBe('Really better with the cuff');
+    expect(differenceWords('probably-gain', 'lower')).toBe('Probably better with the cuff');
+    expect(differenceWords('probably-loss', 'higher')).toBe('Probably worse with the cuff');
+    expect(differenceWords('real-loss', 'neither')).toBe('Really lower with the cuff');
+    expect(differenceWords('within-noise', 'neither')).toBe('No difference to be seen');
   });
 
   it('is said in words first', () => {

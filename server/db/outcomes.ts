@@ -5,6 +5,7 @@ import type {
   OutcomesView,
   RepeatPairs,
 } from '#contract/outcomes';
+import type { KeptBlock } from '#core/outcomes/by-block';
 import type { MeasureId } from '#core/outcomes/measures';
 import type { FirstAndLast } from '#core/outcomes/responders';
 import type { TestedOnce } from '#core/outcomes/series';
@@ -29,6 +30,7 @@ export function readOutcomes(prepare: Prepare, clientId: string): OutcomesView {
     pairs: Object.fromEntries(measures.map((id) => [id, readPairs(prepare, id)])) satisfies RepeatPairs,
     adverseEvents: readAdverseEvents(prepare, clientId),
     comparisons: readComparisons(prepare, clientId),
+    blocks: readBlocks(prepare, clientId),
   };
 }
 
@@ -89,6 +91,14 @@ const readPressures = (prepare: Prepare, clientId: string): TestedOnce[] =>
          uncertainty_mm_hg as "uncertaintyMmHg" from lop where client_id = ? order by at_ms`,
     ).all(clientId) as Omit<Extract<TestedOnce, { kind: 'lop' }>, 'kind'>[]
   ).map((row) => ({ kind: 'lop', ...row }));
+
+/** Those of before blocks had plans have no first day of their own, and are left out. */
+const readBlocks = (prepare: Prepare, clientId: string): KeptBlock[] =>
+  prepare(
+    `select at_ms as "atMs", json_extract(wish, '$.startsOn') as "startsOn", json_extract(wish, '$.weeks') as weeks,
+       json_array_length(sessions) as "plannedSessions" from programme
+     where client_id = ? and json_extract(wish, '$.startsOn') is not null order by at_ms`,
+  ).all(clientId) as KeptBlock[];
 
 const readComparisons = (prepare: Prepare, clientId: string): ComparisonOnRecord[] =>
   (

@@ -1,4 +1,3 @@
-import { randomInt } from 'node:crypto';
 import { type Context, Hono } from 'hono';
 import type { ClientRecord } from '#contract/client';
 import {
@@ -108,7 +107,7 @@ export const outcomeRoutes = new Hono<Env>()
     if (!(await c.var.em.findOne(ComparisonEntity, { id }))) {
       refuseWish(client, wish, await withStatements(c.var.em, bookInUse), c.var.nowMs);
       // Drawn here, so that nobody draws until it pleases.
-      const design: Comparison = { ...wish, seed: randomInt(2 ** 31) };
+      const design: Comparison = { ...wish, seed: c.var.draw() };
       await withAudit(c, { action: 'comparison-begun', subject: client.id, detail: { id, design } }, (em) => {
         em.create(ComparisonEntity, {
           id,

@@ -83,7 +83,7 @@ export function MeasureForm({
         />
         <Field
           label="The same each time"
-          hint="Asked beside the figure: joint, load; may be empty"
+          hint="Joint, load; may be empty"
           readOnly={isStandard}
           {...register('setting', { setValueAs: (typed) => typed || undefined })}
           error={problem('setting')}
@@ -180,15 +180,17 @@ export function MeasureForm({
           ]}
         />
       </div>
-      <Choice
-        label="Offered"
-        value={values.isLeftOut ? 'no' : 'yes'}
-        onChange={(value) => setValue('isLeftOut', value === 'no' ? true : undefined)}
-        options={[
-          { value: 'yes', label: 'yes' },
-          { value: 'no', label: 'no longer; what was taken stays' },
-        ]}
-      />
+      {id !== null && (
+        <Choice
+          label="Offered"
+          value={values.isLeftOut ? 'no' : 'yes'}
+          onChange={(value) => setValue('isLeftOut', value === 'no' ? true : undefined)}
+          options={[
+            { value: 'yes', label: 'yes' },
+            { value: 'no', label: 'no longer; what was taken stays' },
+          ]}
+        />
+      )}
       {keep.error && <FieldError>{failureWords(keep.error)}</FieldError>}
       <div className="flex gap-3">
         <Button type="submit" kind="main" disabled={keep.isPending}>

@@ -6,14 +6,16 @@ import { limbsFor, type MeasureBook, measureBook, measureOf } from '#core/outcom
 import { isAside, type Series, seriesOf } from '#core/outcomes/series';
 import { MOMENT_WORDS } from '#core/outcomes/test-calendar';
 import { libraryOf } from '#core/protocol/exercises';
-import { limbKind, limbSide, otherSide } from '#core/quantity/limb';
+import { type Limb, limbKind, limbSide, otherSide } from '#core/quantity/limb';
 import { dueWords, measuresDue } from '#core/record/tests-due';
 import { failureWords } from '../../data/api';
 import { useOutcomes } from '../../data/outcomes';
 import { AdverseEvents } from '../../parts/AdverseEvents';
 import { FieldError } from '../../parts/Field';
+import { BlockByBlock } from './BlockByBlock';
 import { Comparisons } from './Comparisons';
 import { Found } from './Found';
+import { Ladders } from './Ladders';
 import { SeriesLine } from './SeriesLine';
 import { Symmetries } from './Symmetries';
 import { TakeMeasure, type ToTake } from './TakeMeasure';
@@ -43,7 +45,7 @@ function Outcomes({ client, view }: { client: ClientRecord; view: OutcomesView }
   const take =
     toTake ??
     (next ? { measureId: next.measureId, limb: next.limb, setting: next.setting } : firstFor(client));
-  const shown = series.find(({ key }) => key === chosen) ?? mainOf(series);
+  const shown = series.find(({ key }) => key === chosen) ?? mainOf(series, trainedLimbs(client));
   return (
     <section aria-labelledby="outcomes-title" className="grid gap-x-10 gap-y-8 lg:grid-cols-[1fr_17rem]">
       <div className="min-w-0 space-y-6">
@@ -80,6 +82,8 @@ function Outcomes({ client, view }: { client: ClientRecord; view: OutcomesView }
             <DoseAndEffect client={client} series={shown} />
           </Suspense>
         )}
+        {shown && <BlockByBlock client={client} view={view} series={series} shown={shown} />}
+        <Ladders client={client} />
         <Symmetries series={series} />
         <Comparisons client={client} view={view} series={series} book={book} />
         <Found client={client} view={view} book={book} />
@@ -132,11 +136,20 @@ function nextToTake({ measureId, limb, setting }: ToTake, book: MeasureBook): To
   return other ? { measureId, limb: other, setting } : null;
 }
 
-/** What is looked at first: a verdict that can be given, of what was taken most. */
-const mainOf = (series: readonly Series[]): Series | undefined =>
+const trainedLimbs = ({ facts }: ClientRecord): Limb[] =>
+  facts.prescriptions.flatMap(({ plan }) =>
+    plan.exercises.flatMap(({ limbs }) => limbs.map(({ limb }) => limb)),
+  );
+
+/** What is looked at first: a verdict that can be given, not of a limb that is not trained, of what was taken most. */
+const mainOf = (series: readonly Series[], trained: readonly Limb[]): Series | undefined =>
   [...series].sort(
     (a, b) =>
       Number(b.verdict !== null) - Number(a.verdict !== null) ||
       isAside(a) - isAside(b) ||
+      isUntrained(a, trained) - isUntrained(b, trained) ||
       b.points.length - a.points.length,
   )[0];
+
+const isUntrained = ({ limb }: Series, trained: readonly Limb[]): number =>
+  Number(limb !== null && !trained.includes(limb));

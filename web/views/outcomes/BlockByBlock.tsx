@@ -1,0 +1,122 @@
+import { useMemo } from 'react';
+import type { ClientRecord } from '#contract/client';
+import type { OutcomesView } from '#contract/outcomes';
+import { dayAt } from '#core/course/days';
+import { type BlockOutcome, byBlock } from '#core/outcomes/by-block';
+import type { Series } from '#core/outcomes/series';
+import { chanceWords, changeFigure, verdictWords } from '#core/outcomes/verdict-words';
+import { libraryOf } from '#core/protocol/exercises';
+import { LIMB_LABELS, otherSide } from '#core/quantity/limb';
+import { useLog } from '../../data/outcomes';
+import { clock, day } from '../../parts/format';
+import { noonOf } from '../../parts/noon';
+
+/** What each block gave and what came of it, the limb that is looked at and the other side of it (OUT-6). */
+export function BlockByBlock({
+  client,
+  view,
+  series,
+  shown,
+}: {
+  client: ClientRecord;
+  view: OutcomesView;
+  series: readonly Series[];
+  shown: Series;
+}) {
+  const { data } = useLog(client.id);
+  const other = otherSideOf(shown, series);
+  const { facts, judgedAtMs } = client;
+  const rows = useMemo(() => {
+    const basis = {
+      library: libraryOf(facts.ownExercises),
+      zoneOffsetMs: facts.zoneOffsetMs,
+      today: dayAt(judgedAtMs, facts.zoneOffsetMs),
+    };
+    const of = (one: Series) => byBlock(view.blocks, data?.sessions ?? [], one, basis);
+    const others = other && of(other);
+    return of(shown).map((block, place) => ({ block, otherBlock: others?.[place] }));
+  }, [facts, judgedAtMs, view.blocks, data, shown, other]);
+  if (rows.length === 0) return null;
+  return (
+    <section aria-label="Block by block">
+      <h3 className="font-semibold">Block by block: {shown.label}</h3>
+      <ul className="border-t border-rule">
+        {rows.map(({ block, otherBlock }) => (
+          <li key={block.fromDay} className="grid gap-x-6 border-b border-rule py-2 sm:grid-cols-[13rem_1fr]">
+            <p>
+              {onDay(block.fromDay)} to {block.isRunning ? 'now' : onDay(block.toDay)}
+              <span className="block text-[15px] text-quiet">
+                <span className="figures">{block.totals.sessions}</span> sessions of{' '}
+                <span className="figures">{block.plannedSessions}</span>,{' '}
+                <span className="figures">{clock(block.totals.occludedMs)}</span> occluded
+                {block.totals.volumeKgReps > 0 && (
+                  <>
+                    , <span className="figures">{Math.round(block.totals.volumeKgReps)}</span> kg·reps
+                  </>
+                )}
+              </span>
+            </p>
+            <div>
+              <Change block={block} measure={shown.measure} />
+              {otherBlock?.verdict && other?.limb && (
+                <p className="text-[15px] text-quiet">
+                  {LIMB_LABELS[other.limb]}:{' '}
+                  {verdictWords(otherBlock.verdict.kind, other.measure.better).toLowerCase()},{' '}
+                  <span className="figures">{changeFigure(otherBlock.verdict, other.measure)}</span>
+                </p>
+              )}
+            </div>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function Change({
+  block: { verdict, againstLast, before, isRunning },
+  measure,
+}: {
+  block: BlockOutcome;
+  measure: Series['measure'];
+}) {
+  if (!verdict) {
+    return (
+      <p className="text-quiet">
+        {before
+          ? isRunning
+            ? 'Not taken again yet.'
+            : 'Not taken in the fortnight after its end.'
+          : 'Not taken before it began, so nothing can be said.'}
+      </p>
+    );
+  }
+  return (
+    <>
+      <p>
+        <span className="text-lg">{verdictWords(verdict.kind, measure.better)}</span>
+        {isRunning && ' so far'}: <span className="figures">{changeFigure(verdict, measure)}</span>
+        <span className="text-[15px] text-quiet">, {chanceWords(verdict, measure.better)}</span>
+      </p>
+      {againstLast && (
+        <p className="text-[15px]">
+          Than in the block before: <span className="figures">{changeFigure(againstLast, measure)}</span>
+          {againstLast.kind === 'within-noise' && <span className="text-quiet">, within noise</span>}
+        </p>
+      )}
+    </>
+  );
+}
+
+/** The same measure of the other limb. */
+function otherSideOf({ measureId, limb, setting }: Series, series: readonly Series[]): Series | undefined {
+  if (!limb) return undefined;
+  return series.find(
+    (one) =>
+      one.measureId === measureId &&
+      one.limb === otherSide(limb) &&
+      one.setting.toLowerCase() === setting.toLowerCase(),
+  );
+}
+
+const onDay = (of: number): string => day(noonOf(of).getTime());
