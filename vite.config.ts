@@ -65,6 +65,12 @@ export default defineConfig(({ isSsrBuild }) => ({
           output: { entryFileNames: '[name].js' },
         },
       }
-    : { outDir: '../dist/web', emptyOutDir: true, target: 'es2022', manifest: true },
+    : {
+        outDir: '../dist/web',
+        emptyOutDir: true,
+        target: 'es2022',
+        manifest: true,
+        rollupOptions: { input: { main: 'web/index.html', print: 'web/print.html' } },
+      },
   server: { proxy: { '/api': `http://127.0.0.1:${apiPort}` } },
 }));

@@ -65,6 +65,9 @@ export const newReportSchema = z.object({ id: z.uuid(), content: reportSchema })
 export type NewReport = z.infer<typeof newReportSchema>;
 export type IssuedReport = { id: string; atMs: number; content: Report };
 
+/** The paper that a report is printed on. */
+export const onPaperSchema = z.object({ paper: z.enum(['A4', 'Letter']) });
+
 /** What was measured of a person, and what it is judged by. */
 export type OutcomesView = {
   taken: OutcomeOnRecord[];

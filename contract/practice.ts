@@ -76,5 +76,7 @@ export type PracticeView = Kit & {
   practitioners: Practitioner[];
   ownExercises: Record<string, Exercise>;
   ownMeasures: MeasureBook;
+  /** Whether the server can print by itself. */
+  canPrint: boolean;
   templates: Template[];
 };

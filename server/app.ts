@@ -13,6 +13,7 @@ import type { Env } from './context';
 import { DeviceHub } from './devices/device-hub';
 import { Feed } from './live/feed';
 import { Lines } from './live/lines';
+import type { Print } from './print';
 import { answerProblem, notFound, Problem } from './problem';
 import { blockRoutes } from './routes/blocks';
 import { clientRoutes } from './routes/clients';
@@ -33,6 +34,8 @@ export type AppOptions = {
   /** Wall clock in ms, so that tests can set the day. */
   now: () => number;
   log: Logger;
+  /** Prints pages of this server; left out where nothing can. */
+  print?: Print | null;
   /** Draws what nobody is to choose, so that tests and the demonstration can: from 0 up to 2^31. */
   draw?: () => number;
   /** Moves that clock on by whole days, in a demonstration only. */
@@ -76,6 +79,7 @@ export function createApp({
   log,
   webRoot,
   moveClock,
+  print = null,
   draw = () => randomInt(2 ** 31),
   aheadMs = USUAL_AHEAD_MS,
   feed = new Feed(),
@@ -100,6 +104,7 @@ export function createApp({
     c.set('em', orm.em.fork());
     c.set('nowMs', now());
     c.set('draw', draw);
+    c.set('print', print);
     c.set('feed', feed);
     c.set('lines', lines);
     await next();

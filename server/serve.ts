@@ -6,6 +6,7 @@ import { createApp } from './app';
 import { Feed } from './live/feed';
 import { Lines } from './live/lines';
 import { practiceClock } from './practice-clock';
+import { chromiumPrint } from './print';
 
 const USUAL_PORT = 4310;
 
@@ -25,6 +26,10 @@ export async function serveDatabase(orm: MikroORM, { isDemo = false } = {}): Pro
   const webRoot = process.env.NERVATO_WEB_ROOT;
   const aheadMs = process.env.NERVATO_CLOCK_AHEAD_MS;
   const [feed, lines] = [new Feed(), new Lines()];
+  // An asked-for port is taken as it is, so a restart comes back at the same address; the usual one may be busy.
+  const port = process.env.NERVATO_PORT
+    ? Number(process.env.NERVATO_PORT)
+    : await getPort({ port: USUAL_PORT });
   const app = createApp({
     orm,
     feed,
@@ -32,13 +37,17 @@ export async function serveDatabase(orm: MikroORM, { isDemo = false } = {}): Pro
     now: clock.now,
     ...(isDemo ? { moveClock: clock.moveOn } : {}),
     log,
-    ...(webRoot ? { webRoot } : {}),
+    ...(webRoot
+      ? {
+          webRoot,
+          print: chromiumPrint(
+            process.env.NERVATO_CHROMIUM ?? '/usr/bin/chromium',
+            `http://127.0.0.1:${port}`,
+          ),
+        }
+      : {}),
     ...(aheadMs ? { aheadMs: Number(aheadMs) } : {}),
   });
-  // An asked-for port is taken as it is, so a restart comes back at the same address; the usual one may be busy.
-  const port = process.env.NERVATO_PORT
-    ? Number(process.env.NERVATO_PORT)
-    : await getPort({ port: USUAL_PORT });
   const server = serve(
     { fetch: app.fetch, port, hostname: process.env.NERVATO_HOST ?? '127.0.0.1' },
     (info) => {

@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import { chooseLink, expect, inDemonstration, openPerson, test } from './nervato';
 import { Weeks } from './weeks';
@@ -19,12 +20,13 @@ async function take(page: Page, figures: number[], unit = 'cm'): Promise<void> {
 
 inDemonstration('from baseline to report over eight weeks', async ({ page }) => {
   await page.goto('/');
-  const weeks = await Weeks.of(page, 'Osric Penhallow');
+  const weeks = await Weeks.of(page, 'Lavinia Oakhurst');
   await inDemonstration.step('a block from tomorrow, and the thighs measured before it', async () => {
-    await openPerson(page, 'Osric Penhallow');
+    await openPerson(page, 'Lavinia Oakhurst');
     await chooseLink(page, 'Prescribe');
     await page.getByRole('radio', { name: 'A block of weeks' }).click();
     await page.getByLabel('Start from').selectOption('Eight weeks of size');
+    await page.getByLabel('Starts on').fill(await weeks.tomorrow());
     await page.getByRole('button', { name: 'Keep the block' }).click();
     await expect(page.getByRole('button', { name: 'Kept' })).toBeVisible();
     await beside(page, 'Outcomes');
@@ -38,7 +40,7 @@ inDemonstration('from baseline to report over eight weeks', async ({ page }) => 
 
   await inDemonstration.step('midway it is due again', async () => {
     await weeks.live(29, async () => ({ comes: true, effort: 7, jointPain: 0 }));
-    await openPerson(page, 'Osric Penhallow');
+    await openPerson(page, 'Lavinia Oakhurst');
     await beside(page, 'Outcomes');
     const due = page.getByRole('region', { name: 'Due' });
     await expect(due).toContainText('midway');
@@ -50,7 +52,7 @@ inDemonstration('from baseline to report over eight weeks', async ({ page }) => 
   await inDemonstration.step('after the block: real, in words first, and side against side', async () => {
     await weeks.liveTheBlock(async () => ({ comes: true, effort: 7, jointPain: 0 }));
     await weeks.live(4, async () => ({ comes: false, effort: 7, jointPain: 0 }));
-    await openPerson(page, 'Osric Penhallow');
+    await openPerson(page, 'Lavinia Oakhurst');
     await beside(page, 'Outcomes');
     await expect(page.getByRole('region', { name: 'Due' })).toContainText('after the block');
     await page
@@ -84,6 +86,11 @@ inDemonstration('from baseline to report over eight weeks', async ({ page }) => 
     await page.reload();
     await page.getByLabel('Report').selectOption({ index: 1 });
     await expect(page.getByRole('article')).toContainText('For Dr Pellwright');
+    const saved = page.waitForEvent('download');
+    await page.getByRole('button', { name: 'Save as PDF' }).click();
+    const pdf = readFileSync(await (await saved).path());
+    expect(pdf.subarray(0, 5).toString()).toBe('%PDF-');
+    expect(pdf.length).toBeGreaterThan(10_000);
   });
 });
 
@@ -103,6 +110,54 @@ test('the person answers on a screen that is handed over, and nothing else can b
   await expect(page.getByRole('navigation', { name: 'People' })).toHaveCount(0);
   await asked.getByRole('button', { name: '8', exact: true }).click();
   await expect(page.getByRole('list', { name: 'What changed' })).toContainText('3 → 8');
+});
+
+test('a practice describes its own measure, takes it, and compares with the cuff against without', async ({
+  page,
+}) => {
+  await page.goto('/measures');
+  await expect(page.getByRole('list', { name: 'Measures' })).toContainText(
+    'Minutes of playing without an ache',
+  );
+  await page.getByRole('button', { name: 'Add a measure' }).click();
+  const form = page.getByRole('form', { name: 'Add a measure' });
+  await form.getByRole('button', { name: 'Keep' }).click();
+  await expect(form).toContainText('Give the measure a name.');
+  await form.getByLabel('Name').fill('Hop for distance');
+  await form.getByLabel('Counted in').fill('cm');
+  await form.getByLabel('How it is taken, in one line').fill('The better of two, landed and held.');
+  await form.getByRole('radio', { name: 'thighs' }).click();
+  await form.getByRole('radio', { name: 'the best' }).click();
+  await form.getByLabel('Highest').fill('250');
+  await form.getByRole('button', { name: 'Keep' }).click();
+  await expect(page.getByRole('list', { name: 'Measures' })).toContainText(
+    'Hop for distance the practice’s own',
+  );
+
+  await openPerson(page, 'Gideon Ashgrove');
+  await beside(page, 'Outcomes');
+  await page.getByLabel('Measure', { exact: true }).selectOption('Hop for distance');
+  await take(page, [120, 126.5]);
+  await expect(page.getByRole('list', { name: 'What changed' })).toContainText(
+    'Hop for distance, left thigh',
+  );
+
+  const compared = page.getByRole('region', { name: 'Compared in this person' });
+  await compared.getByRole('button', { name: 'Begin a comparison' }).click();
+  await compared.getByLabel('Measure').selectOption('Hop for distance');
+  await compared.getByLabel('Weeks').fill('2');
+  await compared.getByRole('button', { name: 'Draw and begin' }).click();
+  await expect(compared).toContainText('At least four.');
+  await compared.getByLabel('Weeks').fill('6');
+  await compared.getByRole('button', { name: 'Draw and begin' }).click();
+  await expect(compared).toContainText(/(Left|Right) thigh with the cuff, (right|left) thigh without/);
+  await expect(compared).toContainText(/left thigh: 126\.5 cm/);
+  await expect(page.getByText(/^Compared: .* with the cuff/)).toBeVisible();
+  await compared.getByRole('button', { name: 'End it early' }).click();
+  await compared.getByLabel('Why it ends').fill('He moves to the coast');
+  await compared.getByRole('button', { name: 'End it', exact: true }).click();
+  await expect(compared).toContainText('Ended: He moves to the coast');
+  await expect(page.getByText(/^Compared: .* with the cuff/)).toHaveCount(0);
 });
 
 test('the log has every session, adds up by limb and muscle, finds, and a set opens its place', async ({

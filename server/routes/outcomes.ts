@@ -9,6 +9,7 @@ import {
   newOutcomeSchema,
   newReportSchema,
   type OutcomesView,
+  onPaperSchema,
   withdrawalSchema,
 } from '#contract/outcomes';
 import { dayAt, dayOf } from '#core/course/days';
@@ -143,6 +144,17 @@ export const outcomeRoutes = new Hono<Env>()
     return c.json(
       reports.map(({ id: reportId, atMs, content }): IssuedReport => ({ id: reportId, atMs, content })),
     );
+  })
+
+  .post('/:id/reports/:reportId/pdf', body(onPaperSchema), async (c) => {
+    const { id } = await findClient(c.var.em, c.req.param('id'));
+    const report = await c.var.em.findOne(ReportEntity, { id: c.req.param('reportId'), clientId: id });
+    if (!report || !c.var.print) throw notFound('This report as PDF');
+    const { paper } = c.req.valid('json');
+    const asked = new URLSearchParams({ client: id, report: report.id, paper });
+    const pdf = await c.var.print(`/print.html?${asked}`);
+    await withAudit(c, { action: 'report-printed', subject: id, detail: { id: report.id } }, () => undefined);
+    return c.body(pdf, 200, { 'content-type': 'application/pdf', 'cache-control': 'no-store' });
   })
 
   .post('/:id/reports', body(newReportSchema), async (c) => {

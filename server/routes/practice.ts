@@ -57,7 +57,7 @@ export const practiceRoutes = new Hono<Env>()
     return c.json(view);
   })
 
-  .get('/', async (c) => c.json(await readPractice(c.var.em)))
+  .get('/', async (c) => c.json(await readPractice(c)))
 
   .post('/settings', clinicianOnly('change the settings'), body(practiceSettingsSchema), async (c) => {
     const settings = c.req.valid('json');
@@ -170,10 +170,10 @@ const FIGURE_WORDS: Partial<Record<keyof Measure, string>> = {
 function told(c: Context<Env>): Promise<PracticeView> {
   c.var.lines.clear();
   c.var.feed.publish({ said: 'practice' });
-  return readPractice(c.var.em);
+  return readPractice(c);
 }
 
-async function readPractice(shared: EntityManager): Promise<PracticeView> {
+async function readPractice({ var: { em: shared, print } }: Context<Env>): Promise<PracticeView> {
   // A fresh unit of work sees what a write beside the identity map has just changed.
   const em = shared.fork();
   const { id: _, ...settings } = await em.findOneOrFail(PracticeEntity, { id: 'practice' });
@@ -184,6 +184,7 @@ async function readPractice(shared: EntityManager): Promise<PracticeView> {
     practitioners: practitioners.map(({ id, name, role }) => ({ id, name, role })),
     ownExercises: await readOwnExercises(em),
     ownMeasures: await withStatements(em, ownMeasures),
+    canPrint: print !== null,
     templates: templates.flatMap(({ id, name, session: kept }) => {
       const session = readSessionChoice(kept);
       return session ? [{ id, name, session }] : [];

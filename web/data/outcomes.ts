@@ -14,6 +14,7 @@ import type {
 import type { MeasureId } from '#core/outcomes/measures';
 import { api, read } from './api';
 import { KEYS } from './keys';
+import { saveFile } from './save-file';
 
 /** Every finished session of a person in one line each, the newest first. */
 export const useLog = (id: string) =>
@@ -62,6 +63,27 @@ export function useIssueReport(id: string) {
       queries.setQueryData<IssuedReport[]>(KEYS.reports(id), (old = []) => [issued, ...old]),
   });
 }
+
+/** An issued report as PDF, made by the server and saved by the browser. */
+export const useReportPdf = (id: string) =>
+  useMutation({
+    mutationFn: async ({
+      report,
+      paper,
+      fileName,
+    }: {
+      report: IssuedReport;
+      paper: 'A4' | 'Letter';
+      fileName: string;
+    }) => {
+      const answer = await api.clients[':id'].reports[':reportId'].pdf.$post({
+        param: { id, reportId: report.id },
+        json: { paper },
+      });
+      if (!answer.ok) return read(Promise.resolve(answer));
+      saveFile(await answer.blob(), fileName);
+    },
+  });
 
 /** A write whose answer is everything measured of a person as it is now. */
 function useOutcomesWrite<Body>(id: string, write: (body: Body) => Promise<OutcomesView>) {

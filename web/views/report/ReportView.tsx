@@ -18,11 +18,12 @@ import { counts, seriesOf } from '#core/outcomes/series';
 import { libraryOf } from '#core/protocol/exercises';
 import { plansInForce } from '#core/record/plans-in-force';
 import { failureWords } from '../../data/api';
-import { useIssueReport, useLog, useOutcomes, useReports } from '../../data/outcomes';
+import { useIssueReport, useLog, useOutcomes, useReportPdf, useReports } from '../../data/outcomes';
 import { useClient, usePractice, usePractitioner } from '../../data/queries';
 import { Button } from '../../parts/Button';
 import { Choice } from '../../parts/Choice';
 import { FieldError } from '../../parts/Field';
+import { ForPaper } from '../../parts/ForPaper';
 import { day } from '../../parts/format';
 import { noonOf } from '../../parts/noon';
 import { Picker } from '../../parts/Picker';
@@ -59,6 +60,7 @@ function Writing({
   const by = usePractitioner()?.name ?? '';
   const { data: issued = [] } = useReports(client.id);
   const issue = useIssueReport(client.id);
+  const pdf = useReportPdf(client.id);
   const [sections, setSections] = useState<SectionId[]>([...sectionIdSchema.options]);
   const [letter, setLetter] = useState('');
   const [paper, setPaper] = useState<Paper>('A4');
@@ -103,10 +105,25 @@ function Writing({
               Issue it as it stands
             </Button>
           )}
-          <Button {...(shown ? { kind: 'main' as const } : {})} onClick={() => window.print()}>
-            Print, or keep as PDF
+          {shown && practice.canPrint && (
+            <Button
+              kind="main"
+              disabled={pdf.isPending}
+              onClick={() =>
+                pdf.mutate({ report: shown, paper, fileName: `${client.name}, ${day(shown.atMs)}.pdf` })
+              }
+            >
+              {pdf.isPending ? 'Making the PDF…' : 'Save as PDF'}
+            </Button>
+          )}
+          <Button
+            {...(shown && !practice.canPrint ? { kind: 'main' as const } : {})}
+            onClick={() => window.print()}
+          >
+            {practice.canPrint ? 'Print' : 'Print, or keep as PDF'}
           </Button>
           {issue.error && <FieldError>{failureWords(issue.error)}</FieldError>}
+          {pdf.error && <FieldError>{failureWords(pdf.error)}</FieldError>}
         </div>
         {!shown && (
           <div className="flex flex-wrap items-start gap-x-8 gap-y-2">
@@ -124,10 +141,9 @@ function Writing({
           </div>
         )}
       </nav>
-      <style>{`@page { size: ${paper}; margin: 16mm; } @media print { html, body, #root { height: auto; } }`}</style>
-      <main className="mx-auto max-w-3xl p-6 print:max-w-none print:p-0">
+      <ForPaper paper={paper}>
         <ReportPage report={shown?.content ?? draft} atMs={shown?.atMs ?? null} />
-      </main>
+      </ForPaper>
     </div>
   );
 }

@@ -1,0 +1,27 @@
+import './no-eval';
+import './theme/theme.css';
+import { createRoot } from 'react-dom/client';
+import type { IssuedReport } from '#contract/outcomes';
+import { api, read } from './data/api';
+import { ForPaper } from './parts/ForPaper';
+import { PAPERS, type Paper } from './parts/papers';
+import { ReportPage } from './views/report/ReportPage';
+
+// An issued report alone, for the server's own print: it follows nobody and keeps nothing, so it is soon at rest.
+const asked = new URLSearchParams(window.location.search);
+const paper = Object.keys(PAPERS).find((name): name is Paper => name === asked.get('paper')) ?? 'A4';
+
+function Printed({ issued }: { issued: IssuedReport }) {
+  return (
+    <ForPaper paper={paper}>
+      <ReportPage report={issued.content} atMs={issued.atMs} />
+    </ForPaper>
+  );
+}
+
+const reports = await read<IssuedReport[]>(
+  api.clients[':id'].reports.$get({ param: { id: asked.get('client') ?? '' } }),
+);
+const issued = reports.find(({ id }) => id === asked.get('report'));
+const root = document.getElementById('root');
+if (root && issued) createRoot(root).render(<Printed issued={issued} />);
