@@ -160,15 +160,6 @@ export const COURSES: Course[] = [
   },
   {
     ...USUAL,
-    ...arm,
-    name: 'Kester Windrush',
-    story: 'Boat varnisher, the right arm weaker since a fall.',
-    girthCm: 33,
-    lopMmHg: 134,
-    eightRepsKg: 11,
-  },
-  {
-    ...USUAL,
     ...leg,
     name: 'Lavinia Oakhurst',
     story: 'Lock keeper, back on two feet for half a year.',
@@ -280,15 +271,5 @@ export const COURSES: Course[] = [
     operated: { what: 'Repair of the kneecap tendon', daysBefore: 6 },
     pain: { start: 4, fallsBy: 0.35 },
     own: { measureId: 'range-of-motion', first: 70, perWeek: 6, setting: 'Knee, bending', perLimb: true },
-  },
-  {
-    ...USUAL,
-    ...leg,
-    name: 'Rosalind Tarn',
-    story: 'Marsh warden, waders and mud.',
-    girthCm: 57,
-    lopMmHg: 178,
-    eightRepsKg: 30,
-    misses: 0.2,
   },
 ];

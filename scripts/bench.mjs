@@ -16,6 +16,7 @@ const FILES = [
   'first-view',
   'device-stream',
   'floor-live',
+  'outcomes',
 ];
 const asked = process.argv.slice(2);
 const lines = `${ROOT}test-results/bench.jsonl`;

@@ -8,6 +8,7 @@ const NOT_PICTURED = [
   'pressures',
   'by-feel',
   'exercises',
+  'measures',
   'practise',
   'safety',
   'week',

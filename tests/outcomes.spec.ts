@@ -126,7 +126,7 @@ test('a practice describes its own measure, takes it, and compares with the cuff
   await form.getByLabel('Name').fill('Hop for distance');
   await form.getByLabel('Counted in').fill('cm');
   await form.getByLabel('How it is taken, in one line').fill('The better of two, landed and held.');
-  await form.getByRole('radio', { name: 'thighs' }).click();
+  await form.getByRole('radio', { name: 'legs' }).click();
   await form.getByRole('radio', { name: 'the best' }).click();
   await form.getByLabel('Highest').fill('250');
   await form.getByRole('button', { name: 'Keep' }).click();

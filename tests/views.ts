@@ -216,6 +216,15 @@ export const VIEWS: View[] = [
     },
   },
   {
+    name: 'measures',
+    open: async (page) => {
+      await page.getByRole('link', { name: 'The practice', exact: true }).click();
+      await page.getByRole('link', { name: 'What is measured' }).click();
+      await page.getByRole('button', { name: 'Add a measure' }).click();
+      await expect(page.getByRole('form', { name: 'Add a measure' })).toBeVisible();
+    },
+  },
+  {
     name: 'exercises',
     open: async (page) => {
       await page.getByRole('link', { name: 'Exercises', exact: true }).click();

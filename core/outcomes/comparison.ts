@@ -212,12 +212,12 @@ export function stretchOn(comparison: Comparison, day: Day): Stretch[] {
 /** What a comparison can say, and what it cannot. */
 export const COMPARISON_LIMITS: Record<ComparisonWish['kind'], { can: string; cannot: string }> = {
   limbs: {
-    can: 'Whether the limb under the cuff gained more than the other, beyond what measuring is off by.',
+    can: 'whether the limb under the cuff gained more than the other, beyond what measuring is off by.',
     cannot:
       'The other limb gains too, from the training of the first and from everyday life, so a true difference may look smaller. Nothing about anybody else.',
   },
   periods: {
-    can: 'Whether times with the cuff brought more than times without, beyond what measuring is off by.',
+    can: 'whether times with the cuff brought more than times without, beyond what measuring is off by.',
     cannot:
       'What one time leaves behind counts for the next, and who trains for longer gains more slowly. Nothing about anybody else.',
   },

@@ -95,7 +95,7 @@ const idOf = (): string => {
 type Add = (table: string, row: Row) => void;
 
 /** Inserts rows of any table; what the database works out itself is left to it. */
-function inserter(prepare: Prepare): Add {
+export function inserter(prepare: Prepare): Add {
   const columns = new Map<string, string[]>();
   const columnsOf = (table: string): string[] => {
     const known = columns.get(table);

@@ -98,7 +98,7 @@ export function MeasureForm({
             onChange={(value) => setValue('of', value)}
             options={[
               { value: 'limb', label: 'each limb' },
-              { value: 'leg', label: 'thighs' },
+              { value: 'leg', label: 'legs' },
               { value: 'arm', label: 'arms' },
               { value: 'person', label: 'the person' },
             ]}

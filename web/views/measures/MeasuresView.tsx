@@ -68,7 +68,7 @@ const BETTER_WORDS = {
   lower: 'less is better',
   neither: 'only describes',
 } as const;
-const OF_WORDS = { arm: 'each arm', leg: 'each thigh', limb: 'each limb', person: 'the person' } as const;
+const OF_WORDS = { arm: 'each arm', leg: 'each leg', limb: 'each limb', person: 'the person' } as const;
 
 const wordsOf = ({ unit, of, better, repeats, take, error }: Measure): string =>
   [

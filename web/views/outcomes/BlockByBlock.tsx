@@ -100,7 +100,7 @@ function Change({
       </p>
       {againstLast && (
         <p className="text-[15px]">
-          Than in the block before: <span className="figures">{changeFigure(againstLast, measure)}</span>
+          Against the block before: <span className="figures">{changeFigure(againstLast, measure)}</span>
           {againstLast.kind === 'within-noise' && <span className="text-quiet">, within noise</span>}
         </p>
       )}

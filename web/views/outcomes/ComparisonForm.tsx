@@ -144,8 +144,8 @@ export function ComparisonForm({
         )}
       </div>
       <p className="text-[15px]">
-        {COMPARISON_LIMITS[wish.kind].can}{' '}
-        <span className="text-quiet">It cannot say: {COMPARISON_LIMITS[wish.kind].cannot}</span>
+        It can say {COMPARISON_LIMITS[wish.kind].can}{' '}
+        <span className="text-quiet">It cannot say more: {COMPARISON_LIMITS[wish.kind].cannot}</span>
       </p>
       <p className="text-[15px] text-quiet">
         Which {wish.kind === 'limbs' ? 'limb' : 'time of each pair'} has the cuff is drawn when you keep it,

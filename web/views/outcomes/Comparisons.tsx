@@ -93,8 +93,8 @@ function ComparisonLines({
       </p>
       {ended !== null && <p className="text-ochre">Ended: {ended}</p>}
       {!verdict && ended === null && <Values values={values} unit={measure.unit} />}
-      <p className="text-[15px]">{can}</p>
-      <p className="text-[15px] text-quiet">It cannot say: {cannot}</p>
+      <p className="text-[15px]">It can say {can}</p>
+      <p className="text-[15px] text-quiet">It cannot say more: {cannot}</p>
       {ended === null && !verdict && <End client={client} comparisonId={id} />}
     </div>
   );

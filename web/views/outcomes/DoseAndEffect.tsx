@@ -141,7 +141,8 @@ export function DoseAndEffect({ client, series }: { client: ClientRecord; series
                 yAxisID: 'dose',
                 data: weeks.map(({ fromDay, totals }) => ({ x: middle(fromDay), y: of(totals) })),
                 backgroundColor: faint(plum, 0.35),
-                barThickness: 14,
+                barThickness: 'flex',
+                maxBarThickness: 14,
               },
             ],
           }}
