@@ -3,7 +3,6 @@ import type { Library } from '../protocol/exercises';
 import { musclesWorked } from '../protocol/muscles';
 import { LIMBS, type Limb } from '../quantity/limb';
 import { tidy } from '../quantity/rounding';
-import { sumKnown } from '../quantity/sum-known';
 import type { LineExercise, SessionLine } from './session-line';
 
 /** A session of the log with its day, and the plan it ran. */
@@ -58,13 +57,14 @@ export function addUp(sessions: readonly LoggedSession[], library: Library, zone
     plannedReps: sum(({ plannedReps }) => plannedReps),
     occludedMs: sum(({ occludedMs }) => occludedMs),
     volumeKgReps: sum(({ volumeKgReps }) => volumeKgReps),
-    limbs: [...limbs.values()].sort((a, b) => LIMBS.indexOf(a.limb) - LIMBS.indexOf(b.limb)),
-    muscles: [...muscles.values()].sort((a, b) => b.sets - a.sets || b.occludedMs - a.occludedMs),
+    limbs: [...limbs.values()].map(tidied).sort((a, b) => LIMBS.indexOf(a.limb) - LIMBS.indexOf(b.limb)),
+    muscles: [...muscles.values()].map(tidied).sort((a, b) => b.sets - a.sets || b.occludedMs - a.occludedMs),
   };
 }
 
 const setsOf = ({ mode, sets }: LineExercise): number => (mode === 'passive' ? 0 : sets.length);
 
+/** Adds what an exercise gave a limb to what is known under a key; in place, as there are years of them. */
 function add<Key extends { limb: Limb }>(
   to: Map<string, Key & Given>,
   key: string,
@@ -72,16 +72,33 @@ function add<Key extends { limb: Limb }>(
   exercise: LineExercise,
   given: LineExercise['limbs'][number],
 ): void {
-  const known = to.get(key);
-  to.set(key, {
-    ...what,
-    sets: (known?.sets ?? 0) + setsOf(exercise),
-    occludedMs: (known?.occludedMs ?? 0) + given.occludedMs,
-    pressureTimeMmHgMin: sumKnown([known?.pressureTimeMmHgMin ?? null, given.pressureTimeMmHgMin]),
-    percentLopMin: sumKnown([known?.percentLopMin ?? null, given.percentLopMin]),
-    volumeKgReps: tidy((known?.volumeKgReps ?? 0) + exercise.volumeKgReps / exercise.limbs.length),
-  });
+  const known = to.get(key) ?? { ...what, ...NOTHING };
+  to.set(key, known);
+  known.sets += setsOf(exercise);
+  known.occludedMs += given.occludedMs;
+  known.pressureTimeMmHgMin = addKnown(known.pressureTimeMmHgMin, given.pressureTimeMmHgMin);
+  known.percentLopMin = addKnown(known.percentLopMin, given.percentLopMin);
+  known.volumeKgReps += exercise.volumeKgReps / exercise.limbs.length;
 }
+
+const NOTHING: Given = {
+  sets: 0,
+  occludedMs: 0,
+  pressureTimeMmHgMin: null,
+  percentLopMin: null,
+  volumeKgReps: 0,
+};
+
+const addKnown = (a: number | null, b: number | null): number | null =>
+  a === null ? b : b === null ? a : a + b;
+
+/** The same without what adding up leaves in the last places. */
+const tidied = <Of extends Given>(given: Of): Of => ({
+  ...given,
+  pressureTimeMmHgMin: given.pressureTimeMmHgMin === null ? null : tidy(given.pressureTimeMmHgMin),
+  percentLopMin: given.percentLopMin === null ? null : tidy(given.percentLopMin),
+  volumeKgReps: tidy(given.volumeKgReps),
+});
 
 /** What a log is read by: days, weeks from Monday, or the whole of it. */
 export type Period = 'day' | 'week' | 'all';

@@ -13,6 +13,7 @@ const row = (name: string, to: number, weeks = 10, sessions = 20): FirstAndLast 
   first: { atMs: 0, value: 50 },
   last: { atMs: weeks * 7 * DAY_MS, value: to },
   sessions,
+  goal: 'size',
 });
 const of = (...rows: FirstAndLast[]) => respondersOf(rows, MEASURES['girth-mid-thigh'], error);
 

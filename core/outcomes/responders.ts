@@ -1,3 +1,4 @@
+import type { GoalId } from '../plan/goals';
 import type { Limb } from '../quantity/limb';
 import { MS_PER_DAY } from '../quantity/units';
 import { RULES } from '../rules/catalogue';
@@ -14,6 +15,8 @@ export type FirstAndLast = {
   first: { atMs: number; value: number };
   last: { atMs: number; value: number };
   sessions: number;
+  /** What their newest session between was for; null where there was none, or its plan is of a time without goals. */
+  goal: GoalId | null;
 };
 
 /** One person in a list of who it helped. `share` is of two sessions a week, at most 1. */

@@ -86,10 +86,17 @@ await page.getByRole('heading', { name: 'Fit' }).waitFor();
 // The window opens after the page has settled.
 await page.waitForTimeout(2_000);
 const toLog = page.getByRole('navigation', { name: 'Chain' }).getByRole('link', { name: /^Log/ });
-const fromMs = performance.now();
-await toLog.click();
-await page.getByText('Occluded in all').first().waitFor();
-report('That log, painted', `${(performance.now() - fromMs).toFixed(0)} ms from the click`, '≤ 300 ms');
+// Counted within the page, from its click to the frame that shows it.
+const paintedMs = await toLog.evaluate(async (link: HTMLElement) => {
+  const fromMs = performance.now();
+  link.click();
+  while (!document.body.textContent?.includes('Occluded in all')) {
+    await new Promise(requestAnimationFrame);
+  }
+  await new Promise(requestAnimationFrame);
+  return performance.now() - fromMs;
+});
+report('That log, painted', `${paintedMs.toFixed(0)} ms from the click`, '≤ 300 ms');
 await browser.close();
 server.stop();
 rmSync(folder, { recursive: true });

@@ -56,7 +56,12 @@ export const readFirstAndLast = (prepare: Prepare, measureId: MeasureId): FirstA
          latest.at_ms as "lastMs", latest.value as "lastValue",
          (select count(*) from session where session.client_id = client.id and finished_at_ms is not null
             and opened_at_ms between earliest.at_ms and latest.at_ms
-            and (earliest.limb is null or instr(log_line, '"limb":"' || earliest.limb || '"') > 0)) as sessions
+            and (earliest.limb is null or instr(log_line, '"limb":"' || earliest.limb || '"') > 0)) as sessions,
+         (select json_extract(prescription.plan, '$.goal') from session
+          join prescription on prescription.id = session.prescription_id
+          where session.client_id = client.id and finished_at_ms is not null
+            and opened_at_ms between earliest.at_ms and latest.at_ms
+          order by opened_at_ms desc limit 1) as goal
        from ranked earliest
        join ranked latest on latest.client_id = earliest.client_id and latest.setting = earliest.setting and latest.down = 1
          and coalesce(latest.limb, '') = coalesce(earliest.limb, '')

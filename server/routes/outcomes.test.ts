@@ -344,6 +344,7 @@ describe('whom it helped (OUT-5)', () => {
         first: { atMs: firstMs, value: 50 },
         last: { atMs: api.clock.nowMs, value: 52 },
         sessions: 1,
+        goal: 'size',
       },
       // The other limb was not trained: it is the person's own comparison.
       expect.objectContaining({ limb: 'right-thigh', sessions: 0 }),

@@ -14,7 +14,6 @@ import { Picker } from '../../parts/Picker';
 import { SearchField } from '../../parts/SearchField';
 import { LogLine } from './LogLine';
 import { LogTotalsLine, PeriodHead } from './LogTotals';
-import { logCsv } from './log-csv';
 
 type Order = 'newest' | 'oldest' | 'longest' | 'most' | 'hardest';
 const ORDERS: Record<Order, { label: string; by: (a: LoggedSession, b: LoggedSession) => number }> = {
@@ -71,6 +70,7 @@ export function LogBench({ client }: { client: ClientRecord }) {
   }
   const limbs = [...new Set(data.sessions.flatMap(({ line }) => line.limbs.map((one) => one.limb)))];
   const copy = async () => {
+    const { logCsv } = await import('./log-csv');
     await navigator.clipboard.writeText(logCsv(sessions, planName));
     toast(`${sessions.length} sessions copied, a row for each set.`);
   };

@@ -4,6 +4,7 @@ import { Chart as Mixed } from 'react-chartjs-2';
 import type { ClientRecord } from '#contract/client';
 import { byPeriod, type LogTotals } from '#core/outcomes/add-up';
 import type { Series } from '#core/outcomes/series';
+import { verdict } from '#core/outcomes/verdict';
 import { libraryOf } from '#core/protocol/exercises';
 import { RULES } from '#core/rules/catalogue';
 import { useLog } from '../../data/outcomes';
@@ -57,6 +58,11 @@ export function DoseAndEffect({ client, series }: { client: ClientRecord; series
   const { measure } = series;
   const { unit, of } = DOSES[dose];
   const [plum, ink] = [themeColour('plum'), themeColour('ink')];
+  const [first] = series.points;
+  // A diamond is a real change from the first, a circle is not.
+  const marks = series.points.map((point) =>
+    first && point !== first && verdict(measure, first, point).kind.startsWith('real') ? 'rectRot' : 'circle',
+  );
   const middle = (fromDay: number) => noonOf(fromDay).getTime() + 3 * 86_400_000;
   const edge = (sign: 1 | -1) =>
     series.points.map(({ atMs, value, error }) => ({
@@ -66,7 +72,12 @@ export function DoseAndEffect({ client, series }: { client: ClientRecord; series
   return (
     <figure className="min-w-0">
       <figcaption className="flex flex-wrap items-end justify-between gap-x-6 gap-y-2">
-        <span className="font-semibold">{series.label}, beside what was done each week</span>
+        <span className="font-semibold">
+          {series.label}, beside what was done each week
+          <span className="block text-[14px] font-normal text-quiet">
+            A tick is a session; ◆ a real change from the first, ● not
+          </span>
+        </span>
         <Choice
           label="Dose"
           hideLabel
@@ -99,6 +110,8 @@ export function DoseAndEffect({ client, series }: { client: ClientRecord; series
                 title: { display: true, text: measure.unit, color: ink },
                 ...axisLook(),
               },
+              // The course above it: a tick for each session, on the same axis of time.
+              strip: { display: false, min: 0, max: 1 },
               dose: {
                 position: 'right',
                 beginAtZero: true,
@@ -132,8 +145,21 @@ export function DoseAndEffect({ client, series }: { client: ClientRecord; series
                 data: series.points.map(({ atMs, value }) => ({ x: atMs, y: value })),
                 borderColor: ink,
                 backgroundColor: ink,
-                pointRadius: 5,
+                pointRadius: 6,
+                pointStyle: marks,
                 borderWidth: 2,
+              },
+              {
+                type: 'line',
+                label: 'session',
+                yAxisID: 'strip',
+                showLine: false,
+                data: (data?.sessions ?? []).map(({ startedAtMs }) => ({ x: startedAtMs, y: 0.96 })),
+                pointStyle: 'line',
+                pointRotation: 90,
+                pointRadius: 6,
+                pointBorderWidth: 3,
+                borderColor: plum,
               },
               {
                 type: 'bar',

@@ -5,6 +5,7 @@ import { typicalError } from '#core/outcomes/error';
 import { type Measure, type MeasureId, measureBook, measureOf, takenHere } from '#core/outcomes/measures';
 import { type Responder, respondersOf } from '#core/outcomes/responders';
 import { changeFigure, verdictWords } from '#core/outcomes/verdict-words';
+import { GOALS, type GoalId, goalIdSchema } from '#core/plan/goals';
 import { LIMB_LABELS } from '#core/quantity/limb';
 import { failureWords } from '../../data/api';
 import { useResponders } from '../../data/outcomes';
@@ -15,16 +16,20 @@ import { plain } from '../../parts/format';
 import { Picker } from '../../parts/Picker';
 import { PracticeHead } from '../../parts/PracticeHead';
 
+const ALL = 'all';
+
 /** Whom it helped, by one measure: everybody with an interval, the most sure gain first; names go by one key (OUT-5). */
 export function RespondersView() {
   const [measureId, setMeasureId] = useState<MeasureId>('girth-mid-thigh');
+  const [goal, setGoal] = useState<GoalId | typeof ALL>(ALL);
   const [isNamed, setNamed] = useState(true);
   useHotkeys('n', () => setNamed(!isNamed));
   const { data, error } = useResponders(measureId);
   const { data: practice } = usePractice();
   const book = measureBook(practice?.ownMeasures ?? {});
   const measure = measureOf(book, measureId);
-  const all = data ? respondersOf(data.rows, measure, typicalError(measure, data.pairs)) : [];
+  const rows = data?.rows.filter((row) => goal === ALL || row.goal === goal) ?? [];
+  const all = data ? respondersOf(rows, measure, typicalError(measure, data.pairs)) : [];
   const list = all.filter(({ sessions }) => sessions > 0);
   const untrained = all.filter(({ sessions }) => sessions === 0);
   const reach = Math.max(
@@ -47,6 +52,17 @@ export function RespondersView() {
       <PracticeHead title="Whom it helped">
         <div className="w-64">
           <Picker label="Measure" value={measureId} onChange={setMeasureId} options={takenHere(book)} />
+        </div>
+        <div className="w-52">
+          <Picker
+            label="Trained for"
+            value={goal}
+            onChange={setGoal}
+            options={[
+              { value: ALL, label: 'everything' },
+              ...goalIdSchema.options.map((value) => ({ value, label: GOALS[value].label })),
+            ]}
+          />
         </div>
         <Button keyHint="N" onClick={() => setNamed(!isNamed)}>
           {isNamed ? 'Hide names' : 'Show names'}
