@@ -8,9 +8,9 @@ import {
   compareArms,
   comparisonDue,
   comparisonWishSchema,
+  conditionsOf,
+  conditionsOn,
   drawnWords,
-  stretchesOf,
-  stretchOn,
 } from './comparison';
 import { MEASURES } from './measures';
 import { type Series, seriesOf } from './series';
@@ -48,26 +48,26 @@ const compare = (comparison: Comparison, ...all: ReturnType<typeof taken>[]) =>
 
 describe('what a comparison in one person draws', () => {
   it('is which of two limbs has the cuff, by the seed, and the same again', () => {
-    expect(stretchesOf(limbs())).toEqual(stretchesOf(limbs()));
+    expect(conditionsOf(limbs())).toEqual(conditionsOf(limbs()));
     const both = new Set(Array.from({ length: 40 }, (_, seed) => drawnWords(limbs(seed))));
     expect([...both].sort()).toEqual([
       'Left thigh with the cuff, right thigh without',
       'Right thigh with the cuff, left thigh without',
     ]);
-    for (const { fromDay, toDay } of stretchesOf(limbs())) {
+    for (const { fromDay, toDay } of conditionsOf(limbs())) {
       expect([fromDay, toDay]).toEqual([START_DAY, START_DAY + 41]);
     }
   });
 
   it('is the order within each pair of times, one after the other without a gap', () => {
-    const stretches = stretchesOf(periods(5, 4));
-    expect(stretches.map(({ fromDay }) => fromDay - START_DAY)).toEqual([0, 21, 42, 63, 84, 105, 126, 147]);
+    const conditions = conditionsOf(periods(5, 4));
+    expect(conditions.map(({ fromDay }) => fromDay - START_DAY)).toEqual([0, 21, 42, 63, 84, 105, 126, 147]);
     for (let pair = 0; pair < 4; pair += 1) {
-      const two = stretches.slice(2 * pair, 2 * pair + 2);
+      const two = conditions.slice(2 * pair, 2 * pair + 2);
       expect(two.map(({ withCuff }) => withCuff).sort()).toEqual([false, true]);
     }
-    expect(stretchOn(periods(), START_DAY + 21)).toEqual([stretchesOf(periods())[1]]);
-    expect(stretchOn(periods(), START_DAY - 1)).toEqual([]);
+    expect(conditionsOn(periods(), START_DAY + 21)).toEqual([conditionsOf(periods())[1]]);
+    expect(conditionsOn(periods(), START_DAY - 1)).toEqual([]);
   });
 
   it('is refused for a time too short to show anything, or a day that is none', () => {

@@ -45,10 +45,10 @@ export type ComparisonWish = z.infer<typeof comparisonWishSchema>;
 export type Comparison = ComparisonWish & { seed: number };
 
 /** A time of it, from its first day to the last, with the cuff or without; `limb` is what is measured. */
-export type Stretch = { fromDay: Day; toDay: Day; withCuff: boolean; limb: Limb | null };
+export type Condition = { fromDay: Day; toDay: Day; withCuff: boolean; limb: Limb | null };
 
 /** Which limb, or which time of each pair, has the cuff: drawn by the seed, the same for ever. */
-export function stretchesOf(comparison: Comparison): Stretch[] {
+export function conditionsOf(comparison: Comparison): Condition[] {
   const random = seededRandom(comparison.seed);
   const startDay = dayOf(comparison.startsOn);
   if (comparison.kind === 'limbs') {
@@ -72,16 +72,16 @@ export function stretchesOf(comparison: Comparison): Stretch[] {
 /** A value that the comparison stands on: whose, and the day about which it is to be taken. */
 export type ToCompare = { limb: Limb | null; day: Day; taken: Occasion | null };
 
-/** Before the first stretch a value may be so old; about each end it may be so early or late. */
+/** Before the first condition a value may be so old; about each end it may be so early or late. */
 const BASELINE_DAYS = 14;
 const EARLY_DAYS = 3;
 const LATE_DAYS = 6;
 
-/** The days about which a value of each limb is to be taken: before, between and after its stretches. */
-function boundariesOf(stretches: readonly Stretch[]): { limb: Limb | null; day: Day; isFirst: boolean }[] {
-  const limbs = [...new Set(stretches.map(({ limb }) => limb))];
+/** The days about which a value of each limb is to be taken: before, between and after its conditions. */
+function boundariesOf(conditions: readonly Condition[]): { limb: Limb | null; day: Day; isFirst: boolean }[] {
+  const limbs = [...new Set(conditions.map(({ limb }) => limb))];
   return limbs.flatMap((limb) => {
-    const own = stretches.filter((stretch) => stretch.limb === limb);
+    const own = conditions.filter((condition) => condition.limb === limb);
     return [own[0]?.fromDay ?? 0, ...own.map(({ toDay }) => toDay + 1)].map((day, place) => ({
       limb,
       day,
@@ -103,7 +103,7 @@ export function comparisonDue(
   today: Day,
 ): { measureId: MeasureId; limb: Limb | null; setting: string; fromDay: Day }[] {
   const { measureId, setting } = comparison;
-  return boundariesOf(stretchesOf(comparison)).flatMap((boundary) => {
+  return boundariesOf(conditionsOf(comparison)).flatMap((boundary) => {
     const { fromDay, toDay } = windowOf(boundary);
     const isNow = today >= fromDay && today <= toDay;
     const isTaken = daysTaken(boundary.limb).some((day) => day >= fromDay && day <= toDay);
@@ -121,8 +121,8 @@ export type Compared = {
 };
 
 /**
- * The difference of gains, with the cuff against without. It is a sum over the values about the ends of the stretches, one that
- * ends a stretch and begins the next counts in both, so its error is that of the sum: √Σ(coefficient × error)².
+ * The difference of gains, with the cuff against without. It is a sum over the values about the ends of the conditions, one that
+ * ends a condition and begins the next counts in both, so its error is that of the sum: √Σ(coefficient × error)².
  * @example gains of 2.0 with and 0.5 without, errors 0.5 each: 1.5 ± 1.96 × √(4 × 0.25) //=> change 1.5, from −0.46 to 3.46
  */
 export function compareArms(
@@ -130,8 +130,8 @@ export function compareArms(
   series: readonly Series[],
   zoneOffsetMs: number,
 ): Compared {
-  const stretches = stretchesOf(comparison);
-  const values = boundariesOf(stretches).map((boundary): ToCompare => {
+  const conditions = conditionsOf(comparison);
+  const values = boundariesOf(conditions).map((boundary): ToCompare => {
     const { fromDay, toDay } = windowOf(boundary);
     const points = series.find(
       ({ measureId, limb, setting }) =>
@@ -147,27 +147,28 @@ export function compareArms(
     return { limb: boundary.limb, day: boundary.day, taken: nearest ?? null };
   });
   const measure = series.find(({ measureId }) => measureId === comparison.measureId)?.measure;
-  const sum = measure && sumOf(stretches, values);
+  const sum = measure && sumOf(conditions, values);
   if (!measure || !sum) return { values, verdict: null, asLarge: null };
   return {
     values,
     verdict: judge(measure.better, sum.change, sum.sd),
-    asLarge: comparison.kind === 'limbs' ? null : countAsLarge(stretches, values, sum.change, measure.better),
+    asLarge:
+      comparison.kind === 'limbs' ? null : countAsLarge(conditions, values, sum.change, measure.better),
   };
 }
 
-/** Gains with minus gains without, each the mean of its stretches, and its error; null while a value is missing. */
+/** Gains with minus gains without, each the mean of its conditions, and its error; null while a value is missing. */
 function sumOf(
-  stretches: readonly Stretch[],
+  conditions: readonly Condition[],
   values: readonly ToCompare[],
 ): { change: number; sd: number } | null {
   const terms: Term[] = [];
-  for (const { fromDay, toDay, limb, withCuff } of stretches) {
+  for (const { fromDay, toDay, limb, withCuff } of conditions) {
     const [start, end] = [fromDay, toDay + 1].map((day) =>
       values.find((value) => value.limb === limb && value.day === day),
     );
     if (!start?.taken || !end?.taken) return null;
-    const share = (withCuff ? 1 : -1) / stretches.filter((other) => other.withCuff === withCuff).length;
+    const share = (withCuff ? 1 : -1) / conditions.filter((other) => other.withCuff === withCuff).length;
     terms.push([end.taken, share], [start.taken, -share]);
   }
   return sumOfValues(terms);
@@ -175,17 +176,17 @@ function sumOf(
 
 /** Every order the pairs could have been drawn in, and how many of them favour the cuff as much as the one that was. */
 function countAsLarge(
-  stretches: readonly Stretch[],
+  conditions: readonly Condition[],
   values: readonly ToCompare[],
   change: number,
   better: 'higher' | 'lower' | 'neither',
 ): { of: number; orders: number } {
-  const pairs = stretches.length / 2;
+  const pairs = conditions.length / 2;
   const orders = 2 ** pairs;
   const sign = better === 'lower' ? -1 : 1;
   const asLarge = Array.from({ length: orders }, (_, order) =>
-    stretches.map((stretch, place) => ({
-      ...stretch,
+    conditions.map((condition, place) => ({
+      ...condition,
       withCuff: (place % 2 === 0) === (((order >> Math.floor(place / 2)) & 1) === 1),
     })),
   ).filter((other) => sign * (sumOf(other, values)?.change ?? 0) >= sign * change - 1e-9).length;
@@ -194,19 +195,19 @@ function countAsLarge(
 
 /** What was drawn, in words. @example 'Left thigh with the cuff, right thigh without' */
 export function drawnWords(comparison: Comparison): string {
-  const stretches = stretchesOf(comparison);
+  const conditions = conditionsOf(comparison);
   if (comparison.kind === 'periods')
-    return stretches.map(({ withCuff }) => (withCuff ? 'with' : 'without')).join(', ');
+    return conditions.map(({ withCuff }) => (withCuff ? 'with' : 'without')).join(', ');
   const label = (withCuff: boolean) =>
-    stretches
+    conditions
       .flatMap(({ limb, withCuff: has }) => (limb && has === withCuff ? [LIMB_LABELS[limb]] : []))
       .join('');
   return `${label(true)} with the cuff, ${label(false).toLowerCase()} without`;
 }
 
-/** What is to be done in it on a day, in words; null before and after it. @example 'Without the cuff, until day …' */
-export function stretchOn(comparison: Comparison, day: Day): Stretch[] {
-  return stretchesOf(comparison).filter(({ fromDay, toDay }) => day >= fromDay && day <= toDay);
+/** The conditions of a day: both limbs', or that of the time it lies in; none before and after it. */
+export function conditionsOn(comparison: Comparison, day: Day): Condition[] {
+  return conditionsOf(comparison).filter(({ fromDay, toDay }) => day >= fromDay && day <= toDay);
 }
 
 /** What a comparison can say, and what it cannot. */

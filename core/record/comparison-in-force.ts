@@ -1,5 +1,11 @@
 import { type Day, dayAt } from '../course/days';
-import { type Comparison, comparisonDue, drawnWords, stretchesOf, stretchOn } from '../outcomes/comparison';
+import {
+  type Comparison,
+  comparisonDue,
+  conditionsOf,
+  conditionsOn,
+  drawnWords,
+} from '../outcomes/comparison';
 import type { ClientFacts, ComparisonFact } from './facts';
 
 type ComparisonFacts = Pick<ClientFacts, 'comparisons' | 'zoneOffsetMs'>;
@@ -11,7 +17,7 @@ const AFTER_DAYS = 7;
 export const comparisonInForce = ({ comparisons, zoneOffsetMs }: ComparisonFacts, nowMs: number) =>
   comparisons.find(({ design }) => dayAt(nowMs, zoneOffsetMs) <= lastDayOf(design) + AFTER_DAYS);
 
-const lastDayOf = (design: Comparison): Day => Math.max(...stretchesOf(design).map(({ toDay }) => toDay));
+const lastDayOf = (design: Comparison): Day => Math.max(...conditionsOf(design).map(({ toDay }) => toDay));
 
 /**
  * What the comparison asks of a day, in words; null where it asks nothing.
@@ -22,7 +28,7 @@ export function comparisonWords(
   day: Day,
 ): { words: string; toDay: Day } | null {
   for (const { design } of facts.comparisons) {
-    const [now] = stretchOn(design, day);
+    const [now] = conditionsOn(design, day);
     if (now) return { words: wordsOf(design, now.withCuff), toDay: now.toDay };
   }
   return null;

@@ -4,8 +4,8 @@ import type { ComparisonOnRecord, OutcomesView } from '#contract/outcomes';
 import {
   COMPARISON_LIMITS,
   compareArms,
+  conditionsOf,
   drawnWords,
-  stretchesOf,
   type ToCompare,
 } from '#core/outcomes/comparison';
 import { type MeasureBook, measureOf } from '#core/outcomes/measures';
@@ -65,10 +65,10 @@ function ComparisonLines({
 }) {
   const measure = measureOf(book, design.measureId);
   const { values, verdict, asLarge } = compareArms(design, series, client.facts.zoneOffsetMs);
-  const stretches = stretchesOf(design);
+  const conditions = conditionsOf(design);
   const limb = design.kind === 'periods' ? design.limb : null;
   const { can, cannot } = COMPARISON_LIMITS[design.kind];
-  const lastDay = Math.max(...stretches.map(({ toDay }) => toDay));
+  const lastDay = Math.max(...conditions.map(({ toDay }) => toDay));
   return (
     <div className="max-w-3xl border-t border-rule pt-2">
       <p>
@@ -88,7 +88,7 @@ function ComparisonLines({
         </p>
       )}
       <p className="text-[15px] text-quiet">
-        {drawnWords(design)}; from {onDay(stretches[0]?.fromDay ?? 0)} to {onDay(lastDay)}. Drawn by the seed{' '}
+        {drawnWords(design)}; from {onDay(conditions[0]?.fromDay ?? 0)} to {onDay(lastDay)}. Drawn by the seed{' '}
         <span className="figures">{design.seed}</span>.
       </p>
       {ended !== null && <p className="text-ochre">Ended: {ended}</p>}
