@@ -61,7 +61,12 @@ export default defineConfig(({ isSsrBuild }) => ({
         target: 'node20',
         emptyOutDir: true,
         rollupOptions: {
-          input: { main: 'server/main.ts', demo: 'demo/serve.ts', 'load-demo': 'demo/load-only.ts' },
+          input: {
+            main: 'server/main.ts',
+            demo: 'demo/serve.ts',
+            'load-demo': 'demo/load-only.ts',
+            backup: 'scripts/backup.ts',
+          },
           output: { entryFileNames: '[name].js' },
         },
       }

@@ -1,4 +1,7 @@
 import { openFile } from './open-file';
 import { serveDatabase } from './serve';
+import { start } from './start';
 
-await serveDatabase(await openFile());
+await start(async () => {
+  await serveDatabase(await openFile());
+});

@@ -1,8 +1,11 @@
+import { existsSync } from 'node:fs';
+import { dirname, join } from 'node:path';
 import { serve } from '@hono/node-server';
 import type { MikroORM } from '@mikro-orm/libsql';
 import getPort from 'get-port';
 import { pino } from 'pino';
 import { createApp } from './app';
+import { backupPlan, scheduleBackups } from './backup/schedule';
 import { Feed } from './live/feed';
 import { Lines } from './live/lines';
 import { practiceClock } from './practice-clock';
@@ -54,6 +57,9 @@ export async function serveDatabase(orm: MikroORM, { isDemo = false } = {}): Pro
       console.log(`Nervato is at http://localhost:${info.port}`);
     },
   );
+  const backups = backupPlan(process.env);
+  const program = join(dirname(process.argv[1] ?? ''), 'backup.js');
+  if (backups && !isDemo && existsSync(program)) scheduleBackups(program, backups, log);
   for (const signal of ['SIGINT', 'SIGTERM'] as const) {
     process.on(signal, () => {
       server.close(() => void orm.close().then(() => process.exit(0)));

@@ -1,26 +1,8 @@
 import { MikroORM } from '@mikro-orm/libsql';
 import { ENTITIES } from './entities';
 import { fillOld } from './fill-old';
-import { FirstTables } from './migrations/001-first-tables';
-import { WholeSessions } from './migrations/002-whole-sessions';
-import { OneTruth } from './migrations/003-one-truth';
-import { LimbShelfLives } from './migrations/004-limb-shelf-lives';
-import { ShapedReads } from './migrations/005-shaped-reads';
-import { SeveralPlans } from './migrations/006-several-plans';
-import { Outcomes } from './migrations/007-outcomes';
-import { OwnMeasures } from './migrations/008-own-measures';
+import { MIGRATIONS } from './migrations';
 import { inTransaction, setUpConnection, withStatements } from './sqlite';
-
-const MIGRATIONS = [
-  { name: '001-first-tables', class: FirstTables },
-  { name: '002-whole-sessions', class: WholeSessions },
-  { name: '003-one-truth', class: OneTruth },
-  { name: '004-limb-shelf-lives', class: LimbShelfLives },
-  { name: '005-shaped-reads', class: ShapedReads },
-  { name: '006-several-plans', class: SeveralPlans },
-  { name: '007-outcomes', class: Outcomes },
-  { name: '008-own-measures', class: OwnMeasures },
-];
 
 /**
  * Opens the SQLite file in WAL mode and brings it to the newest migration.

@@ -1,0 +1,91 @@
+import { createHash } from 'node:crypto';
+import { createReadStream } from 'node:fs';
+import { mkdir, readdir, readFile, rename, rm, writeFile } from 'node:fs/promises';
+import { basename, join } from 'node:path';
+import { pipeline } from 'node:stream/promises';
+import { Encrypter } from 'age-encryption';
+import Database from 'libsql';
+import { lookInto, Unusable } from './database-file';
+
+/** Where a backup goes, and what it is locked with. */
+export type BackupTo = {
+  folder: string;
+  /** Null leaves it readable by anybody who has the file. */
+  passphrase: string | null;
+  /** What it is of, in its name: "practice", or "before-008". */
+  of: string;
+};
+
+const ENCRYPTED = '.age';
+const HASH = '.sha256';
+const NAME = /^nervato-(.+)-(\d{8}T\d{9})\.sqlite(\.age)?$/;
+
+/**
+ * Copies a database while it is in use, by SQLite itself (`VACUUM INTO`), and looks into the copy before it gets its name: what
+ * is called a backup is one. The bare file alone is none: its newest writes may still stand in the WAL beside it.
+ * @returns the file; beside it stands its SHA-256
+ */
+export async function backUp(
+  file: string,
+  { folder, passphrase, of }: BackupTo,
+  nowMs: number,
+): Promise<string> {
+  if (lookInto(file) === 'missing') throw new Unusable(`${file} is not there: nothing to back up.`);
+  await mkdir(folder, { recursive: true });
+  const name = `nervato-${of}-${stampOf(nowMs)}.sqlite`;
+  const part = join(folder, `${name}.part`);
+  await rm(part, { force: true });
+  try {
+    const database = new Database(file);
+    try {
+      database.prepare('vacuum into ?').run(part);
+    } finally {
+      database.close();
+    }
+    lookInto(part);
+    const copy = passphrase === null ? join(folder, name) : join(folder, `${name}${ENCRYPTED}`);
+    const ready = passphrase === null ? part : await encrypted(part, passphrase);
+    await writeFile(`${copy}${HASH}`, `${await sha256Of(ready)}  ${basename(copy)}\n`);
+    await rename(ready, copy);
+    return copy;
+  } finally {
+    for (const left of [part, `${part}${ENCRYPTED}`, `${part}-wal`, `${part}-shm`])
+      await rm(left, { force: true });
+  }
+}
+
+async function encrypted(part: string, passphrase: string): Promise<string> {
+  const encrypter = new Encrypter();
+  encrypter.setPassphrase(passphrase);
+  await writeFile(`${part}${ENCRYPTED}`, await encrypter.encrypt(await readFile(part)));
+  return `${part}${ENCRYPTED}`;
+}
+
+/** "20261127T015233123", which sorts by time. */
+const stampOf = (ms: number): string => new Date(ms).toISOString().replace(/[-:.Z]/g, '');
+
+export async function sha256Of(file: string): Promise<string> {
+  const hash = createHash('sha256');
+  await pipeline(createReadStream(file), hash);
+  return hash.digest('hex');
+}
+
+/** The backups of a folder, the newest first. */
+export async function backupsIn(folder: string, of: string): Promise<string[]> {
+  const names = await readdir(folder).catch(() => []);
+  return names
+    .flatMap((name) => {
+      const [, kind, stamp] = NAME.exec(name) ?? [];
+      return kind === of && stamp ? [{ name, stamp }] : [];
+    })
+    .sort((a, b) => b.stamp.localeCompare(a.stamp))
+    .map(({ name }) => join(folder, name));
+}
+
+/** Takes away the oldest of more than so many backups. */
+export async function keepNewest(folder: string, of: string, most: number): Promise<void> {
+  for (const file of (await backupsIn(folder, of)).slice(most)) {
+    await rm(file, { force: true });
+    await rm(`${file}${HASH}`, { force: true });
+  }
+}
