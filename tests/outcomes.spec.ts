@@ -1,5 +1,7 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
+import { fold } from '#core/session/fold';
+import { readSessionFile } from '#core/session/session-file';
 import { chooseLink, expect, inDemonstration, openPerson, test } from './nervato';
 import { Weeks } from './weeks';
 
@@ -177,6 +179,10 @@ test('the log has every session, adds up by limb and muscle, finds, and a set op
   await page.getByRole('link', { name: '30', exact: true }).first().click();
   await expect(page).toHaveURL(/sessions\/.*\?at=\d+/);
   await expect(page.getByRole('region', { name: 'Adverse events' })).toBeVisible();
+  const saved = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save as a file' }).click();
+  const file = readSessionFile(readFileSync(await (await saved).path(), 'utf8'));
+  expect(fold(file.plan, file.events).finishedAtMs).not.toBeNull();
 });
 
 test('what went wrong is written down from its session, and counted without a name', async ({ page }) => {

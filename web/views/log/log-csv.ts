@@ -30,5 +30,7 @@ export function logCsv(sessions: readonly LoggedSession[], planName: (id: string
         })),
       ),
     ),
+    // A name that begins with = + - or @ is no formula of a spreadsheet.
+    { escapeFormulae: true },
   );
 }

@@ -4,11 +4,13 @@ import { doseOf } from '#core/plan/dose';
 import { type PlannedExercise, plannedKg } from '#core/plan/plan';
 import { LIMB_LABELS } from '#core/quantity/limb';
 import { liveTimeline } from '#core/session/live-timeline';
+import { writeSessionFile } from '#core/session/session-file';
 import { SIGNS } from '#core/session/signs';
 import { correctedReps, type SetRecord } from '#core/session/state';
 import { useAct } from '../../act/act';
 import { serverNow } from '../../data/clock';
 import type { LiveSession } from '../../data/live-session';
+import { saveFile } from '../../data/save-file';
 import { AdverseEvents } from '../../parts/AdverseEvents';
 import { FollowUpForm } from '../../parts/FollowUpForm';
 import { clock, dayAndTime, plain } from '../../parts/format';
@@ -27,6 +29,12 @@ const REASONS = {
 
 const loadWords = ({ load }: PlannedExercise, mass: Measure): string =>
   load.kind === 'weighed' ? `${mass.words(load.load.value)} (${load.recipe})` : load.recipe;
+
+/** The plan and the log of a session, for research or another program; whose it was is not in it (docs/session-file.md). */
+const fileOf = ({ view: { id, openedAtMs, plan }, log }: LiveSession): Blob =>
+  new Blob([writeSessionFile({ sessionId: id, openedAtMs, plan, events: log })], {
+    type: 'application/x-ndjson',
+  });
 
 /** What was lifted in a set; a dash without kilograms. */
 function liftedWords(set: SetRecord, exercise: PlannedExercise | undefined, mass: Measure): string {
@@ -127,7 +135,14 @@ export function RecordView({ session }: { session: LiveSession }) {
       />
       <p className="text-[14px] text-quiet">
         {dose.limbs.map(({ limb }) => LIMB_LABELS[limb]).join(', ')}. {session.log.length} events in the log
-        of this session.
+        of this session.{' '}
+        <button
+          type="button"
+          className="min-h-9 underline underline-offset-4 print:hidden"
+          onClick={() => saveFile(fileOf(session), `session-${view.id}.ndjson`)}
+        >
+          Save as a file
+        </button>
       </p>
     </article>
   );

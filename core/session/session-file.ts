@@ -1,0 +1,98 @@
+import type { Plan } from '../plan/plan';
+import { readPlan } from '../plan/versions/read-plan';
+import { type SessionEvent, sessionEventSchema } from './events';
+import { fold } from './fold';
+import { type Log, mergeLogs } from './log';
+
+/** A session as it is kept in a file: the plan as it was frozen, and everything that happened; whose it was is not in it. */
+export type SessionFile = { sessionId: string; openedAtMs: number; plan: Plan; events: Log };
+
+const FORMAT = 'nervato-session';
+const VERSION = 1;
+
+/** What is wrong with a file, on which of its lines from 1, and how to mend it. */
+export class NotASessionFile extends Error {
+  constructor(
+    readonly line: number,
+    message: string,
+  ) {
+    super(`Line ${line}: ${message}`);
+  }
+}
+
+/**
+ * A session as text, a JSON value a line: first what it is with its plan, then one event a line in their order
+ * (docs/session-file.md). Times are wall-clock ms, pressures mmHg, loads kg.
+ */
+export const writeSessionFile = ({
+  sessionId,
+  openedAtMs,
+  plan,
+  events,
+}: Omit<SessionFile, 'events'> & { events: readonly SessionEvent[] }): string =>
+  [{ format: FORMAT, version: VERSION, sessionId, openedAtMs, plan }, ...mergeLogs(events)]
+    .map((line) => `${JSON.stringify(line)}\n`)
+    .join('');
+
+/**
+ * The session of such a text; it folds to the same record.
+ * @throws NotASessionFile with the line and what to do
+ */
+export function readSessionFile(text: string): SessionFile {
+  const lines = text.split('\n').map((line) => line.trim());
+  const values = lines.flatMap((line, place) =>
+    line === '' ? [] : [{ value: jsonOf(line, place + 1), at: place + 1 }],
+  );
+  const [first, ...others] = values;
+  const { sessionId, openedAtMs, plan } = headOf(first?.value);
+  const events = others.map(({ value, at }) => {
+    const event = sessionEventSchema.safeParse(value);
+    if (event.success && event.data.sessionId === sessionId) return event.data;
+    throw new NotASessionFile(
+      at,
+      event.success
+        ? 'this event is of another session. Take it out.'
+        : `no event of this release (${event.error.issues[0]?.path.join('.') || 'type'}: ${event.error.issues[0]?.message}).`,
+    );
+  });
+  const log = mergeLogs(events);
+  try {
+    fold(plan, log);
+  } catch {
+    throw new NotASessionFile(1, 'the events do not go with this plan: they are of another session.');
+  }
+  return { sessionId, openedAtMs, plan, events: log };
+}
+
+function jsonOf(line: string, at: number): unknown {
+  try {
+    return JSON.parse(line);
+  } catch {
+    throw new NotASessionFile(at, 'not JSON. Each line is one whole value; the file may be cut short.');
+  }
+}
+
+function headOf(value: unknown): Omit<SessionFile, 'events'> {
+  const head = (typeof value === 'object' && value !== null ? value : {}) as Record<string, unknown>;
+  if (head.format !== FORMAT)
+    throw new NotASessionFile(1, 'not a session written by Nervato. Choose another file.');
+  if (head.version !== VERSION)
+    throw new NotASessionFile(
+      1,
+      `written in version ${head.version} of the format, by a newer release. Update this one.`,
+    );
+  const { sessionId, openedAtMs } = head;
+  const plan = planOf(head.plan);
+  if (typeof sessionId !== 'string' || typeof openedAtMs !== 'number' || !plan)
+    throw new NotASessionFile(1, 'its session, time or plan is missing. The file may have been changed.');
+  return { sessionId, openedAtMs, plan };
+}
+
+function planOf(stored: unknown): Plan | null {
+  try {
+    const plan = readPlan(stored);
+    return Array.isArray(plan.exercises) ? plan : null;
+  } catch {
+    return null;
+  }
+}
