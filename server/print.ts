@@ -8,7 +8,7 @@ import { Problem } from './problem';
 
 const run = promisify(execFile);
 
-/** Prints a page of this server as PDF. @param path from the root, such as /print.html?… */
+/** Prints a page of this server as PDF. @param path from the root, such as /print?… */
 export type Print = (path: string) => Promise<Uint8Array<ArrayBuffer>>;
 
 /** A page that takes longer than this to be at rest is not printed. */

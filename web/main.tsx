@@ -5,6 +5,7 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { lazy, StrictMode, Suspense } from 'react';
 import { createRoot } from 'react-dom/client';
 import { BrowserRouter, Route, Routes } from 'react-router';
+import { PRINT_PATH } from '#contract/print';
 import { ApiProblem } from './data/api';
 import { askAhead } from './data/ask-ahead';
 import { followServerClock } from './data/clock';
@@ -65,46 +66,52 @@ const SessionSheet = lazy(() =>
 );
 const NotFound = lazy(() => import('./views/today/NotFound').then(({ NotFound }) => ({ default: NotFound })));
 
-applyTheme();
-// What every view shows is asked for before the first of them is drawn.
-askAhead(queries);
-listenToOtherTabs(queries);
-followOtherDevices(queries);
-void sendOutbox();
-// The rest waits until the first view stands.
-window.addEventListener('load', () => {
-  followServerClock();
-  registerSW({ immediate: true });
-});
+function startApp(): void {
+  applyTheme();
+  // What every view shows is asked for before the first of them is drawn.
+  askAhead(queries);
+  listenToOtherTabs(queries);
+  followOtherDevices(queries);
+  void sendOutbox();
+  // The rest waits until the first view stands.
+  window.addEventListener('load', () => {
+    followServerClock();
+    registerSW({ immediate: true });
+  });
 
-const root = document.getElementById('root');
-if (!root) throw new Error('The page has no root element.');
-createRoot(root).render(
-  <StrictMode>
-    <QueryClientProvider client={queries}>
-      <BrowserRouter>
-        <Suspense>
-          <Routes>
-            <Route path="people/:clientId/sheet/:reader" element={<SheetView />} />
-            <Route path="people/:clientId/report" element={<ReportView />} />
-            <Route element={<Frame />}>
-              <Route index element={<Today />} />
-              <Route path="people/new" element={<AddPerson />} />
-              <Route path="people/:clientId/:bench?" element={<PersonSheet />} />
-              <Route path="floor" element={<FloorView />} />
-              <Route path="exercises" element={<ExercisesView />} />
-              <Route path="kit" element={<KitView />} />
-              <Route path="practise" element={<PractiseView />} />
-              <Route path="week" element={<WeekView />} />
-              <Route path="safety" element={<SafetyView />} />
-              <Route path="responders" element={<RespondersView />} />
-              <Route path="measures" element={<MeasuresView />} />
-              <Route path="sessions/:sessionId" element={<SessionSheet />} />
-              <Route path="*" element={<NotFound />} />
-            </Route>
-          </Routes>
-        </Suspense>
-      </BrowserRouter>
-    </QueryClientProvider>
-  </StrictMode>,
-);
+  const root = document.getElementById('root');
+  if (!root) throw new Error('The page has no root element.');
+  createRoot(root).render(
+    <StrictMode>
+      <QueryClientProvider client={queries}>
+        <BrowserRouter>
+          <Suspense>
+            <Routes>
+              <Route path="people/:clientId/sheet/:reader" element={<SheetView />} />
+              <Route path="people/:clientId/report" element={<ReportView />} />
+              <Route element={<Frame />}>
+                <Route index element={<Today />} />
+                <Route path="people/new" element={<AddPerson />} />
+                <Route path="people/:clientId/:bench?" element={<PersonSheet />} />
+                <Route path="floor" element={<FloorView />} />
+                <Route path="exercises" element={<ExercisesView />} />
+                <Route path="kit" element={<KitView />} />
+                <Route path="practise" element={<PractiseView />} />
+                <Route path="week" element={<WeekView />} />
+                <Route path="safety" element={<SafetyView />} />
+                <Route path="responders" element={<RespondersView />} />
+                <Route path="measures" element={<MeasuresView />} />
+                <Route path="sessions/:sessionId" element={<SessionSheet />} />
+                <Route path="*" element={<NotFound />} />
+              </Route>
+            </Routes>
+          </Suspense>
+        </BrowserRouter>
+      </QueryClientProvider>
+    </StrictMode>,
+  );
+}
+
+// A page for the server's own print follows nobody and keeps nothing, so that it is soon at rest.
+if (window.location.pathname === PRINT_PATH) void import('./print');
+else startApp();

@@ -1,5 +1,3 @@
-import './no-eval';
-import './theme/theme.css';
 import { createRoot } from 'react-dom/client';
 import type { IssuedReport } from '#contract/outcomes';
 import { api, read } from './data/api';
@@ -7,7 +5,8 @@ import { ForPaper } from './parts/ForPaper';
 import { PAPERS, type Paper } from './parts/papers';
 import { ReportPage } from './views/report/ReportPage';
 
-// An issued report alone, for the server's own print: it follows nobody and keeps nothing, so it is soon at rest.
+// An issued report alone, always on paper's ground.
+document.documentElement.dataset.theme = 'paper';
 const asked = new URLSearchParams(window.location.search);
 const paper = Object.keys(PAPERS).find((name): name is Paper => name === asked.get('paper')) ?? 'A4';
 

@@ -1,4 +1,4 @@
-import { spawn } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -34,10 +34,15 @@ export async function startServer(file: string, entry = 'main.js') {
   };
 }
 
-/** The same on a demo database of its own. `stop` ends it and takes the file away. */
+/** The same on a demo database of its own, its months played before: nothing goes on beside what is measured. */
 export async function startDemoServer() {
   const folder = mkdtempSync(join(tmpdir(), 'nervato-bench-'));
-  const server = await startServer(join(folder, 'bench.sqlite'), 'demo.js');
+  const file = join(folder, 'bench.sqlite');
+  spawnSync(process.execPath, ['dist/server/load-demo.js'], {
+    env: { ...process.env, NODE_ENV: 'production', NERVATO_DB: file },
+    stdio: 'inherit',
+  });
+  const server = await startServer(file, 'demo.js');
   return {
     ...server,
     stop: () => {

@@ -12,6 +12,7 @@ import {
   onPaperSchema,
   withdrawalSchema,
 } from '#contract/outcomes';
+import { PRINT_PATH } from '#contract/print';
 import { dayAt, dayOf } from '#core/course/days';
 import type { Comparison, ComparisonWish } from '#core/outcomes/comparison';
 import {
@@ -152,7 +153,7 @@ export const outcomeRoutes = new Hono<Env>()
     if (!report || !c.var.print) throw notFound('This report as PDF');
     const { paper } = c.req.valid('json');
     const asked = new URLSearchParams({ client: id, report: report.id, paper });
-    const pdf = await c.var.print(`/print.html?${asked}`);
+    const pdf = await c.var.print(`${PRINT_PATH}?${asked}`);
     await withAudit(c, { action: 'report-printed', subject: id, detail: { id: report.id } }, () => undefined);
     return c.body(pdf, 200, { 'content-type': 'application/pdf', 'cache-control': 'no-store' });
   })
