@@ -45,13 +45,13 @@ export function Frame() {
   useHotkeys('g>y', () => navigate('/week'));
   useHotkeys('g>d', toggleTheme);
   return (
-    <div className="flex h-full flex-col">
-      <div className="relative flex min-h-0 flex-1">
+    <div className="flex h-full flex-col print:block print:h-auto">
+      <div className="relative flex min-h-0 flex-1 print:block">
         <Roster />
         <div className="flex min-w-0 flex-1 flex-col">
           <TopLine openPalette={() => setFinding(true)} />
           <Suspense>{anyOpen && <ReopenQuestion />}</Suspense>
-          <main data-scroller className="min-h-0 flex-1 overflow-y-auto">
+          <main data-scroller className="min-h-0 flex-1 overflow-y-auto print:overflow-visible">
             <Suspense>
               <Outlet />
             </Suspense>

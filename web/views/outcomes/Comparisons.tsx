@@ -42,12 +42,15 @@ export function Comparisons({
       {view.comparisons.map((one) => (
         <ComparisonLines key={one.id} client={client} comparison={one} series={series} book={book} />
       ))}
-      {mayBegin &&
-        (isOpen ? (
-          <ComparisonForm client={client} book={book} done={() => setOpen(false)} />
-        ) : (
-          <Button onClick={() => setOpen(true)}>Begin a comparison</Button>
-        ))}
+      {mayBegin && (
+        <div className="print:hidden">
+          {isOpen ? (
+            <ComparisonForm client={client} book={book} done={() => setOpen(false)} />
+          ) : (
+            <Button onClick={() => setOpen(true)}>Begin a comparison</Button>
+          )}
+        </div>
+      )}
     </section>
   );
 }

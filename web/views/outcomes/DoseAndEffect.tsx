@@ -78,13 +78,15 @@ export function DoseAndEffect({ client, series }: { client: ClientRecord; series
             A tick is a session; ◆ a real change from the first, ● not
           </span>
         </span>
-        <Choice
-          label="Dose"
-          hideLabel
-          value={dose}
-          onChange={setDose}
-          options={(Object.keys(DOSES) as Dose[]).map((value) => ({ value, label: DOSES[value].label }))}
-        />
+        <div className="print:hidden">
+          <Choice
+            label="Dose"
+            hideLabel
+            value={dose}
+            onChange={setDose}
+            options={(Object.keys(DOSES) as Dose[]).map((value) => ({ value, label: DOSES[value].label }))}
+          />
+        </div>
       </figcaption>
       <div className="mt-2 h-64">
         <Mixed

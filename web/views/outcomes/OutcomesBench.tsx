@@ -47,7 +47,10 @@ function Outcomes({ client, view }: { client: ClientRecord; view: OutcomesView }
     (next ? { measureId: next.measureId, limb: next.limb, setting: next.setting } : firstFor(client));
   const shown = series.find(({ key }) => key === chosen) ?? mainOf(series, trainedLimbs(client));
   return (
-    <section aria-labelledby="outcomes-title" className="grid gap-x-10 gap-y-8 lg:grid-cols-[1fr_17rem]">
+    <section
+      aria-labelledby="outcomes-title"
+      className="grid gap-x-10 gap-y-8 lg:grid-cols-[1fr_17rem] print:block"
+    >
       <div className="min-w-0 space-y-6">
         <div className="flex items-baseline justify-between gap-4">
           <h2 id="outcomes-title" className="text-2xl font-semibold">
@@ -55,7 +58,7 @@ function Outcomes({ client, view }: { client: ClientRecord; view: OutcomesView }
           </h2>
           <Link
             to={`/people/${client.id}/report`}
-            className="inline-flex min-h-9 items-center underline underline-offset-4"
+            className="inline-flex min-h-9 items-center underline underline-offset-4 print:hidden"
           >
             Report for them or the referrer
           </Link>
@@ -89,7 +92,7 @@ function Outcomes({ client, view }: { client: ClientRecord; view: OutcomesView }
         <Found client={client} view={view} book={book} />
         <AdverseEvents clientId={client.id} sessionId={null} />
       </div>
-      <div className={`space-y-6 ${due.length > 0 ? 'max-lg:order-first' : ''}`}>
+      <div className={`space-y-6 print:hidden ${due.length > 0 ? 'max-lg:order-first' : ''}`}>
         {due.length > 0 && (
           <section aria-label="Due">
             <h3 className="font-semibold">Due {MOMENT_WORDS[due[0]?.moment ?? 'baseline']} (OUT-4)</h3>
