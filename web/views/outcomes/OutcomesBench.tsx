@@ -144,15 +144,18 @@ const trainedLimbs = ({ facts }: ClientRecord): Limb[] =>
     plan.exercises.flatMap(({ limbs }) => limbs.map(({ limb }) => limb)),
   );
 
-/** What is looked at first: a verdict that can be given, not of a limb that is not trained, of what was taken most. */
+/** What is looked at first: a verdict that can be given and says something, of a limb that is trained, of what was taken most. */
 const mainOf = (series: readonly Series[], trained: readonly Limb[]): Series | undefined =>
   [...series].sort(
     (a, b) =>
       Number(b.verdict !== null) - Number(a.verdict !== null) ||
       isAside(a) - isAside(b) ||
       isUntrained(a, trained) - isUntrained(b, trained) ||
+      saysNothing(a) - saysNothing(b) ||
       b.points.length - a.points.length,
   )[0];
+
+const saysNothing = ({ verdict }: Series): number => Number(verdict?.kind === 'within-noise');
 
 const isUntrained = ({ limb }: Series, trained: readonly Limb[]): number =>
   Number(limb !== null && !trained.includes(limb));
