@@ -8,7 +8,7 @@ const found = (rule: string, changes: TestChoices = {}, basis: Partial<Basis> = 
   testPlan(changes, basis)
     .findings.filter((finding) => finding.rule === rule)
     .map(({ level, message }) => `${level}: ${message}`);
-const fit = (changes: object): FitFact =>
+const worn = (changes: object): FitFact =>
   ({
     kind: 'cuff',
     id: 'fit',
@@ -24,16 +24,16 @@ const withCuff = (changes: object) => ({ cuffs: [{ ...testCuff, ...changes }] })
 
 describe('the cuff as it is now (FIT-2, FIT-3, FIT-5)', () => {
   it('is as wide as it was measured with, on the limb and in the cupboard', () => {
-    expect(found('FIT-3', {}, { fits: [fit({})] })).toEqual([]);
-    expect(found('FIT-3', {}, { fits: [fit({ widthCm: 9 })] })).toEqual([
+    expect(found('FIT-3', {}, { fits: [worn({})] })).toEqual([]);
+    expect(found('FIT-3', {}, { fits: [worn({ widthCm: 9 })] })).toEqual([
       'hard: L thigh 11.5 is 9 cm wide; the pressure was measured with 11.5 cm and never carries over.',
     ]);
     expect(found('FIT-3', {}, withCuff({ widthCm: 10 }))).toEqual([
       'hard: L thigh 11.5 is 10 cm wide; the pressure was measured with 11.5 cm and never carries over.',
     ]);
-    const strap = fit({ kind: 'strap', strapId: 's' });
+    const strap = worn({ kind: 'strap', strapId: 's' });
     expect(found('FIT-5', {}, { fits: [strap] })).toEqual(['hard: Left thigh was last fitted with a strap.']);
-    expect(found('FIT-5', {}, { fits: [fit({})] })).toEqual([]);
+    expect(found('FIT-5', {}, { fits: [worn({})] })).toEqual([]);
   });
 
   it('can stop the flow, goes round the limb, and holds the pressure', () => {
@@ -51,7 +51,7 @@ describe('the cuff as it is now (FIT-2, FIT-3, FIT-5)', () => {
     ]);
     expect(found('FIT-2', {}, withCuff({ limbKind: 'arm' }))).toHaveLength(1);
     // The girth of now counts, not that of when it was measured.
-    expect(found('FIT-2', {}, { fits: [fit({ girthCm: 80 })] })).toEqual([
+    expect(found('FIT-2', {}, { fits: [worn({ girthCm: 80 })] })).toEqual([
       'hard: L thigh 11.5 is for 50–75 cm; this limb is 80 cm.',
     ]);
     // 60 % of 174 is 104.4.
