@@ -5,6 +5,7 @@ import { seededRandom } from '../simulation/random';
 import { type MeasureId, measureIdSchema } from './measures';
 import type { Series } from './series';
 import { nearestValue, sumOfValues, type Term } from './sum-of-values';
+import { isSameFollowed } from './taken';
 import { type Judged, judge, type Occasion } from './verdict';
 
 const asked = {
@@ -96,6 +97,10 @@ const windowOf = ({ day, isFirst }: { day: Day; isFirst: boolean }) => ({
   toDay: day + (isFirst ? EARLY_DAYS : LATE_DAYS),
 });
 
+/** The last day on which a value still counts for it. */
+export const lastDayOf = (comparison: Comparison): Day =>
+  Math.max(...boundariesOf(conditionsOf(comparison)).map((boundary) => windowOf(boundary).toDay));
+
 /** What is due to be measured for a comparison today. @param days when each limb's measure was taken */
 export function comparisonDue(
   comparison: Comparison,
@@ -133,11 +138,9 @@ export function compareArms(
   const conditions = conditionsOf(comparison);
   const values = boundariesOf(conditions).map((boundary): ToCompare => {
     const { fromDay, toDay } = windowOf(boundary);
-    const points = series.find(
-      ({ measureId, limb, setting }) =>
-        measureId === comparison.measureId &&
-        limb === boundary.limb &&
-        setting.toLowerCase() === comparison.setting.toLowerCase(),
+    const { measureId, setting } = comparison;
+    const points = series.find((one) =>
+      isSameFollowed(one, { measureId, limb: boundary.limb, setting }),
     )?.points;
     const nearest = nearestValue(points ?? [], ({ atMs }) => dayAt(atMs, zoneOffsetMs), {
       about: boundary.day,

@@ -1,10 +1,10 @@
 import type { Library } from '../protocol/exercises';
 import type { Position } from '../quantity/limb';
-import { LIMB_LABELS, type Limb } from '../quantity/limb';
+import { LIMB_LABELS, type Limb, otherSide } from '../quantity/limb';
 import type { Side } from '../strength/side';
 import { errorInUnit, type TypicalError, typicalError } from './error';
 import { type Measure, type MeasureBook, type MeasureId, measureOf } from './measures';
-import { measuredWords } from './taken';
+import { isSameFollowed, measuredWords } from './taken';
 import { type Occasion, type Verdict, verdict } from './verdict';
 
 /** A 1RM in kg, or an LOP in mmHg with its own expanded uncertainty, as Load and Measure keep them. */
@@ -83,6 +83,13 @@ export function seriesOf(
     .map((series) => judged(series, measureOf(book, series.measureId), pairs[series.measureId] ?? []))
     .sort((a, b) => isAside(a) - isAside(b) || newestMs(b) - newestMs(a) || a.label.localeCompare(b.label));
 }
+
+/** The same of the other limb; undefined where it was not taken, or where it is of the person. */
+export const otherSideOf = (
+  { measureId, limb, setting }: Series,
+  all: readonly Series[],
+): Series | undefined =>
+  limb ? all.find((one) => isSameFollowed(one, { measureId, limb: otherSide(limb), setting })) : undefined;
 
 /** What only describes comes after what can get better. */
 export const isAside = ({ measure }: Pick<Series, 'measure'>): number => Number(measure.better === 'neither');

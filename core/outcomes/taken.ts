@@ -51,6 +51,13 @@ export function valueTaken(repeats: readonly number[], { take, better, decimals 
   return toDecimals(value, decimals);
 }
 
+/** What is followed over time: a measure of a limb, or of the person, as it was set. */
+export type Followable = Pick<Taken, 'measureId' | 'limb' | 'setting'>;
+
+/** Whether two are of the same measure, limb and setting, so that they may be compared; whatever letters were typed. */
+export const isSameFollowed = (a: Followable, b: Followable): boolean =>
+  a.measureId === b.measureId && a.limb === b.limb && a.setting.toLowerCase() === b.setting.toLowerCase();
+
 /** What was taken, of which limb, as it was set. @example 'Calf girth, left thigh' */
 export const measuredWords = (
   { limb, setting }: Pick<Taken, 'limb' | 'setting'>,

@@ -1,23 +1,13 @@
 import { type Day, dayAt } from '../course/days';
-import {
-  type Comparison,
-  comparisonDue,
-  conditionsOf,
-  conditionsOn,
-  drawnWords,
-} from '../outcomes/comparison';
+import { type Comparison, comparisonDue, conditionsOn, drawnWords, lastDayOf } from '../outcomes/comparison';
+import { isSameFollowed } from '../outcomes/taken';
 import type { ClientFacts, ComparisonFact } from './facts';
 
 type ComparisonFacts = Pick<ClientFacts, 'comparisons' | 'zoneOffsetMs'>;
 
-/** The last values may be taken so long after its end. */
-const AFTER_DAYS = 7;
-
 /** The comparison that runs, or is about to, or still waits for its last values; undefined where there is none. */
 export const comparisonInForce = ({ comparisons, zoneOffsetMs }: ComparisonFacts, nowMs: number) =>
-  comparisons.find(({ design }) => dayAt(nowMs, zoneOffsetMs) <= lastDayOf(design) + AFTER_DAYS);
-
-const lastDayOf = (design: Comparison): Day => Math.max(...conditionsOf(design).map(({ toDay }) => toDay));
+  comparisons.find(({ design }) => dayAt(nowMs, zoneOffsetMs) <= lastDayOf(design));
 
 /**
  * What the comparison asks of a day, in words; null where it asks nothing.
@@ -50,12 +40,7 @@ export function comparisonsDue(
       design,
       (limb) =>
         facts.followed
-          .filter(
-            (one) =>
-              one.measureId === design.measureId &&
-              one.limb === limb &&
-              one.setting.toLowerCase() === design.setting.toLowerCase(),
-          )
+          .filter((one) => isSameFollowed(one, { ...design, limb }))
           .map(({ atMs }) => dayAt(atMs, facts.zoneOffsetMs)),
       today,
     ),

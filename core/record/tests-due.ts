@@ -1,6 +1,6 @@
 import { dayAt, dayOf } from '../course/days';
 import { measureBook, measureOf } from '../outcomes/measures';
-import { measuredWords } from '../outcomes/taken';
+import { isSameFollowed, measuredWords } from '../outcomes/taken';
 import { type DueTest, MOMENT_WORDS, testsDue } from '../outcomes/test-calendar';
 import { blockAsItStands } from './block-in-force';
 import { comparisonsDue } from './comparison-in-force';
@@ -13,13 +13,10 @@ type DueFacts = Parameters<typeof blockAsItStands>[0] &
 export function measuresDue(facts: DueFacts, nowMs: number): DueTest[] {
   const compared = comparisonsDue(facts, nowMs).map((one) => ({ ...one, moment: 'comparison' as const }));
   const byBlock = dueByBlock(facts, nowMs).filter(
-    (one) => !compared.some((other) => isSameMeasure(one, other)),
+    (one) => !compared.some((other) => isSameFollowed(one, other)),
   );
   return [...compared, ...byBlock];
 }
-
-const isSameMeasure = (a: DueTest, b: DueTest): boolean =>
-  a.measureId === b.measureId && a.limb === b.limb && a.setting.toLowerCase() === b.setting.toLowerCase();
 
 function dueByBlock(facts: DueFacts, nowMs: number): DueTest[] {
   const standing = blockAsItStands(facts, nowMs);

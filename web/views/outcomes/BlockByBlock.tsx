@@ -3,10 +3,10 @@ import type { ClientRecord } from '#contract/client';
 import type { OutcomesView } from '#contract/outcomes';
 import { dayAt } from '#core/course/days';
 import { type BlockOutcome, byBlock } from '#core/outcomes/by-block';
-import type { Series } from '#core/outcomes/series';
+import { otherSideOf, type Series } from '#core/outcomes/series';
 import { chanceWords, changeFigure, verdictWords } from '#core/outcomes/verdict-words';
 import { libraryOf } from '#core/protocol/exercises';
-import { LIMB_LABELS, otherSide } from '#core/quantity/limb';
+import { LIMB_LABELS } from '#core/quantity/limb';
 import { useLog } from '../../data/outcomes';
 import { clock, day } from '../../parts/format';
 import { noonOf } from '../../parts/noon';
@@ -105,17 +105,6 @@ function Change({
         </p>
       )}
     </>
-  );
-}
-
-/** The same measure of the other limb. */
-function otherSideOf({ measureId, limb, setting }: Series, series: readonly Series[]): Series | undefined {
-  if (!limb) return undefined;
-  return series.find(
-    (one) =>
-      one.measureId === measureId &&
-      one.limb === otherSide(limb) &&
-      one.setting.toLowerCase() === setting.toLowerCase(),
   );
 }
 

@@ -1,6 +1,6 @@
-import { isAside, type Series } from '#core/outcomes/series';
+import { isAside, otherSideOf, type Series } from '#core/outcomes/series';
 import { newestPair, symmetry } from '#core/outcomes/symmetry';
-import { limbSide, otherSide } from '#core/quantity/limb';
+import { limbSide } from '#core/quantity/limb';
 import { day, plain } from '../../parts/format';
 
 /** Weaker over stronger, where both limbs were taken (rule OUT-3). */
@@ -8,12 +8,7 @@ export function Symmetries({ series }: { series: readonly Series[] }) {
   const pairs = series.flatMap((left) => {
     const { limb } = left;
     if (!limb || limbSide(limb) !== 'left' || isAside(left)) return [];
-    const right = series.find(
-      (other) =>
-        other.measureId === left.measureId &&
-        other.limb === otherSide(limb) &&
-        other.setting.toLowerCase() === left.setting.toLowerCase(),
-    );
+    const right = otherSideOf(left, series);
     const pair = right && newestPair(left.points, right.points);
     const found = pair && symmetry(...pair);
     return found ? [{ label: left.label.replace(/, left (thigh|arm)/, ''), atMs: pair[0].atMs, found }] : [];
