@@ -1,11 +1,12 @@
 import { resolve } from 'node:path';
 import { backUp } from '#server/backup/back-up';
+import { backupPassphrase, databaseFile } from '#server/environment';
 import { start } from '#server/start';
 
 // `npm run backup [-- FOLDER]`: copies the practice while it runs, and looks into the copy.
-const file = resolve(process.env.NERVATO_DB ?? 'data/nervato.sqlite');
+const file = databaseFile();
 const folder = resolve(process.argv[2] ?? process.env.NERVATO_BACKUPS ?? 'data/backups');
-const passphrase = process.env.NERVATO_BACKUP_PASSPHRASE || null;
+const passphrase = backupPassphrase();
 await start(async () => {
   const made = await backUp(file, { folder, passphrase, of: 'practice' }, Date.now());
   console.log(

@@ -1,22 +1,23 @@
 import { mkdirSync } from 'node:fs';
-import { dirname, join, resolve } from 'node:path';
+import { dirname, join } from 'node:path';
 import type { MikroORM } from '@mikro-orm/libsql';
 import { backUp } from './backup/back-up';
 import { lookInto } from './backup/database-file';
 import { openDatabase } from './db/database';
 import { MIGRATIONS } from './db/migrations';
+import { backupPassphrase, databaseFile } from './environment';
 
 /**
  * Opens that file, and makes it where there is none. One of an earlier release is backed up before it is brought to this one.
  * @throws Unusable where it is damaged, or newer than this release
  */
 export async function openFile(): Promise<MikroORM> {
-  const file = resolve(process.env.NERVATO_DB ?? 'data/nervato.sqlite');
+  const file = databaseFile();
   mkdirSync(dirname(file), { recursive: true });
   if (lookInto(file) === 'older') {
     const folder = process.env.NERVATO_BACKUPS ?? join(dirname(file), 'backups');
     const of = `before-${MIGRATIONS.at(-1)?.name ?? ''}`;
-    await backUp(file, { folder, passphrase: process.env.NERVATO_BACKUP_PASSPHRASE || null, of }, Date.now());
+    await backUp(file, { folder, passphrase: backupPassphrase(), of }, Date.now());
   }
   return openDatabase(file);
 }

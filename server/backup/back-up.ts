@@ -64,6 +64,13 @@ async function encrypted(part: string, passphrase: string): Promise<string> {
 /** "20261127T015233123", which sorts by time. */
 const stampOf = (ms: number): string => new Date(ms).toISOString().replace(/[-:.Z]/g, '');
 
+/** When a backup was made, by its name. */
+export const madeAtMs = (backup: string): number => {
+  const [, year, month, day, hour, minute, second, ms] =
+    /(\d{4})(\d{2})(\d{2})T(\d{2})(\d{2})(\d{2})(\d{3})\.sqlite/.exec(backup) ?? [];
+  return Date.parse(`${year}-${month}-${day}T${hour}:${minute}:${second}.${ms}Z`);
+};
+
 export async function sha256Of(file: string): Promise<string> {
   const hash = createHash('sha256');
   await pipeline(createReadStream(file), hash);

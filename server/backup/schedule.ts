@@ -1,7 +1,7 @@
 import { execFile } from 'node:child_process';
 import { promisify } from 'node:util';
 import type { Logger } from 'pino';
-import { backupsIn, keepNewest } from './back-up';
+import { backupsIn, keepNewest, madeAtMs } from './back-up';
 
 const run = promisify(execFile);
 
@@ -40,7 +40,7 @@ export function scheduleBackups(
 ): void {
   const back = async () => {
     const [newest] = await backupsIn(folder, OF);
-    if (newest && Date.now() - atMsOf(newest) < everyHours * MS_PER_HOUR) return;
+    if (newest && Date.now() - madeAtMs(newest) < everyHours * MS_PER_HOUR) return;
     const { stdout } = await run(process.execPath, [program]);
     await keepNewest(folder, OF, keep);
     log.info(stdout.trim());
@@ -50,10 +50,3 @@ export function scheduleBackups(
   // Looked at more often than it is made, so that a machine that slept makes up for it.
   setInterval(attempt, Math.min(MS_PER_HOUR, (everyHours * MS_PER_HOUR) / 2)).unref();
 }
-
-/** When a backup was made, by its name. */
-const atMsOf = (backup: string): number => {
-  const [, year, month, day, hour, minute, second, ms] =
-    /(\d{4})(\d{2})(\d{2})T(\d{2})(\d{2})(\d{2})(\d{3})\.sqlite/.exec(backup) ?? [];
-  return Date.parse(`${year}-${month}-${day}T${hour}:${minute}:${second}.${ms}Z`);
-};
