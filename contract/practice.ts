@@ -26,7 +26,8 @@ export const practiceSettingsSchema = z.object({
 });
 export type PracticeSettings = z.infer<typeof practiceSettingsSchema>;
 
-export type Practitioner = { id: string; name: string; role: Role };
+/** Somebody who signs; `elsewhere` of another practice, named in records that came from there. */
+export type Practitioner = { id: string; name: string; role: Role; elsewhere?: true | undefined };
 
 /** One piece of kit, with the list it belongs to. Its id is made by the client. */
 export const kitItemSchema = z.discriminatedUnion('list', [

@@ -17,7 +17,7 @@ export const PRACTICE = {
   stricter: [],
 } satisfies PracticeSettings & { id: string };
 
-export const PRACTITIONERS: Practitioner[] = [
+export const PRACTITIONERS: Omit<Practitioner, 'elsewhere'>[] = [
   { id: 'ines', name: 'Ines Marrable', role: 'clinician' },
   { id: 'tobias', name: 'Tobias Quillfeather', role: 'coach' },
   { id: 'hana', name: 'Hana Verdigris', role: 'clinician' },

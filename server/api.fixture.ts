@@ -135,6 +135,13 @@ export async function startApi() {
   };
   return {
     clock,
+    /** The answer as it comes, to a text. */
+    raw: (method: string, path: string, text?: string, who: Who = 'clara') =>
+      app.request(`/api${path}`, {
+        method,
+        headers: { [PRACTITIONER_HEADER]: who },
+        ...(text === undefined ? {} : { body: text }),
+      }),
     sql: (statement: string): Promise<Record<string, string>[]> => orm.em.getConnection().execute(statement),
     /** Closes the file and opens it again, as a restart of the server does. */
     restart: async () => {

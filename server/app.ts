@@ -15,6 +15,7 @@ import { Feed } from './live/feed';
 import { Lines } from './live/lines';
 import type { Print } from './print';
 import { answerProblem, notFound, Problem } from './problem';
+import { archiveRoutes } from './routes/archive';
 import { blockRoutes } from './routes/blocks';
 import { clientRoutes } from './routes/clients';
 import { clockRoutes, type MoveClock } from './routes/clock';
@@ -64,12 +65,14 @@ const apiRoutes = (now: () => number, aheadMs: number, moveClock: MoveClock | un
     .route('/clients', outcomeRoutes)
     .route('/sessions', sessionRoutes(aheadMs))
     .route('/feed', feedRoutes)
+    .route('/archive', archiveRoutes)
     .route('/practice-attempts', practiceAttemptRoutes)
     .route('/devices', deviceRoutes(new DeviceHub(), now));
 
 export type AppType = ReturnType<typeof apiRoutes>;
 
 const USUAL_AHEAD_MS = RULES['RUN-9'].figures.afterReceiptMs;
+const ARCHIVES = '/api/archive';
 const MOST_BYTES = 2 * 1024 * 1024;
 
 /** The whole HTTP application over one database. */
@@ -165,6 +168,8 @@ const limitStream = bodyLimit({ maxSize: MOST_BYTES, onError: (c) => answerProbl
 
 /** A body that says how long it is is refused or read as a whole; only one that does not is counted as it streams in. */
 const limitBody = createMiddleware<Env>(async (c, next) => {
+  // Whole files come as a stream, which who reads it bounds.
+  if (c.req.path.startsWith(ARCHIVES)) return next();
   const length = c.req.header('content-length');
   if (length === undefined || c.req.header('transfer-encoding') !== undefined) return limitStream(c, next);
   if (Number(length) > MOST_BYTES) return answerProblem(c, tooLarge);

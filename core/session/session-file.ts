@@ -1,4 +1,5 @@
 import type { Plan } from '../plan/plan';
+import { isPlan } from '../plan/versions/plan-schema';
 import { readPlan } from '../plan/versions/read-plan';
 import { type SessionEvent, sessionEventSchema } from './events';
 import { fold } from './fold';
@@ -88,11 +89,4 @@ function headOf(value: unknown): Omit<SessionFile, 'events'> {
   return { sessionId, openedAtMs, plan };
 }
 
-function planOf(stored: unknown): Plan | null {
-  try {
-    const plan = readPlan(stored);
-    return Array.isArray(plan.exercises) ? plan : null;
-  } catch {
-    return null;
-  }
-}
+const planOf = (stored: unknown): Plan | null => (isPlan(stored) ? readPlan(stored) : null);

@@ -21,24 +21,24 @@ export function withPractitioner() {
       known.set(practitioner.id, practitioner);
       c.set('practitioner', practitioner);
     } else if (!READS.has(c.req.method)) {
-      throw new Problem(
-        401,
-        'Who is working?',
-        `Choose a practitioner: the header ${PRACTITIONER_HEADER} names none.`,
-      );
+      throw whoIsWorking();
     }
     await next();
   });
 }
 
+const whoIsWorking = () =>
+  new Problem(401, 'Who is working?', `Choose a practitioner: the header ${PRACTITIONER_HEADER} names none.`);
+
 async function findPractitioner(em: EntityManager, id: string): Promise<Practitioner | null> {
-  const row = await em.findOne(PractitionerEntity, { id });
+  const row = await em.findOne(PractitionerEntity, { id, elsewhere: false });
   return row && { id: row.id, name: row.name, role: row.role };
 }
 
-/** Refuses everybody but clinicians (rule SCR-4). @param deed what only they may do, in words */
+/** Refuses everybody but clinicians, reads too (rule SCR-4). @param deed what only they may do, in words */
 export const clinicianOnly = (deed: string) =>
   createMiddleware<Env>(async (c, next) => {
+    if (!c.get('practitioner')) throw whoIsWorking();
     asClinician(c.var.practitioner, deed);
     await next();
   });

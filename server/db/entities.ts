@@ -56,7 +56,14 @@ export const PracticeEntity = defineEntity({
 export const PractitionerEntity = defineEntity({
   name: 'Practitioner',
   tableName: 'person',
-  properties: { id: id(), name: p.string(), role: p.string().$type<Role>(), listOrder: p.integer() },
+  properties: {
+    id: id(),
+    name: p.string(),
+    role: p.string().$type<Role>(),
+    listOrder: p.integer(),
+    /** Of another practice: named in records that came from there, and does not work here. */
+    elsewhere: p.boolean().default(false),
+  },
 });
 
 /** All kit, one row a piece; retired pieces stay for the records that name them. */

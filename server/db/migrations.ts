@@ -6,6 +6,7 @@ import { ShapedReads } from './migrations/005-shaped-reads';
 import { SeveralPlans } from './migrations/006-several-plans';
 import { Outcomes } from './migrations/007-outcomes';
 import { OwnMeasures } from './migrations/008-own-measures';
+import { TakenIn } from './migrations/009-taken-in';
 
 /** Every migration, in order; what stands in a file tells its release. */
 export const MIGRATIONS = [
@@ -17,6 +18,7 @@ export const MIGRATIONS = [
   { name: '006-several-plans', class: SeveralPlans },
   { name: '007-outcomes', class: Outcomes },
   { name: '008-own-measures', class: OwnMeasures },
+  { name: '009-taken-in', class: TakenIn },
 ];
 
 export const MIGRATION_NAMES = MIGRATIONS.map(({ name }) => name);

@@ -86,3 +86,7 @@ export const joined = (column: string): string => `group_concat(${column}, ',')`
 /** The driver's word for a unique constraint that was broken. */
 export const isUniqueClash = (error: unknown): boolean =>
   error instanceof Error && 'code' in error && error.code === 'SQLITE_CONSTRAINT_UNIQUE';
+
+/** The driver's word for a reference to a row that is not there, or for one that others refer to. */
+export const isForeignKeyClash = (error: unknown): boolean =>
+  error instanceof Error && 'code' in error && error.code === 'SQLITE_CONSTRAINT_FOREIGNKEY';

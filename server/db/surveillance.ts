@@ -15,10 +15,20 @@ export function recount(
     old: string | null;
   };
   if (old === JSON.stringify(line)) return;
-  const month = new Date(openedAtMs).toISOString().slice(0, 7);
+  const month = monthOf(openedAtMs);
   if (old) count(prepare, month, JSON.parse(old), -1);
   count(prepare, month, line, 1);
 }
+
+/** Takes a session's line out of the counts, before the session is deleted. */
+export function uncount(prepare: Prepare, sessionId: string): void {
+  const { line, openedAtMs } = prepare(
+    'select log_line as line, opened_at_ms as "openedAtMs" from session where id = ?',
+  ).get(sessionId) as { line: string | null; openedAtMs: number };
+  if (line) count(prepare, monthOf(openedAtMs), JSON.parse(line), -1);
+}
+
+const monthOf = (atMs: number): string => new Date(atMs).toISOString().slice(0, 7);
 
 function count(prepare: Prepare, month: string, line: SessionLine, by: 1 | -1): void {
   const add = prepare(

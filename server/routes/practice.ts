@@ -181,7 +181,12 @@ async function readPractice({ var: { em: shared, print } }: Context<Env>): Promi
   const templates = await em.find(TemplateEntity, { retiredAtMs: null }, { orderBy: { name: 'asc' } });
   return {
     settings,
-    practitioners: practitioners.map(({ id, name, role }) => ({ id, name, role })),
+    practitioners: practitioners.map(({ id, name, role, elsewhere }) => ({
+      id,
+      name,
+      role,
+      ...(elsewhere ? { elsewhere } : {}),
+    })),
     ownExercises: await readOwnExercises(em),
     ownMeasures: await withStatements(em, ownMeasures),
     canPrint: print !== null,

@@ -50,8 +50,9 @@ export function TopLine({ openPalette }: { openPalette: () => void }) {
 function Who() {
   const { data: practice } = usePractice();
   const id = workingPractitioner.use();
-  const known = practice?.practitioners.some((practitioner) => practitioner.id === id);
-  const first = practice?.practitioners[0];
+  const working = practice?.practitioners.filter(({ elsewhere }) => !elsewhere) ?? [];
+  const known = working.some((practitioner) => practitioner.id === id);
+  const first = working[0];
   useEffect(() => {
     if (first && !known) workingPractitioner.set(first.id);
   }, [first, known]);
@@ -63,7 +64,7 @@ function Who() {
         onChange={(event) => workingPractitioner.set(event.target.value)}
         className="min-h-9 rounded-sm border border-ink/40 bg-paper px-2"
       >
-        {practice?.practitioners.map(({ id: value, name, role }) => (
+        {working.map(({ id: value, name, role }) => (
           <option key={value} value={value}>
             {name}, {role}
           </option>

@@ -1,0 +1,250 @@
+import { z } from 'zod';
+import { coursePlanChoiceSchema, coursePlanStateSchema } from '#core/course/course-plan';
+import { heavyWorkChoiceSchema } from '#core/course/heavy-work';
+import { ladderAnswersSchema } from '#core/course/ladder';
+import { derivedSchema } from '#core/derivation/derived-schema';
+import { pulseMethodSchema, pulseSiteSchema } from '#core/occlusion-pressure/methods';
+import { shelfLifeSchema } from '#core/occlusion-pressure/shelf-life';
+import { readingSchoolSchema, trialSchema } from '#core/occlusion-pressure/trial';
+import { comparisonWishSchema } from '#core/outcomes/comparison';
+import { measureSchema } from '#core/outcomes/measures';
+import { reportSchema } from '#core/outcomes/report';
+import { takenSchema } from '#core/outcomes/taken';
+import { isPlan } from '#core/plan/versions/plan-schema';
+import { readSessionChoice } from '#core/plan/versions/read-plan';
+import { exerciseSchema, ladderRungSchema } from '#core/protocol/exercise';
+import { limbSchema, positionSchema } from '#core/quantity/limb';
+import { RULE_IDS } from '#core/rules/catalogue';
+import { bloodPressureSchema } from '#core/screening/blood-pressure';
+import { clearanceSchema, clearanceSubjectSchema } from '#core/screening/clearance';
+import { dayCheckSchema } from '#core/screening/day-check';
+import { itemIdSchema } from '#core/screening/items';
+import { procedureSchema } from '#core/screening/screening';
+import { sessionEventSchema } from '#core/session/events';
+import { sideSchema } from '#core/strength/side';
+import { kitItemSchema, practiceSettingsSchema, roleSchema } from './practice';
+import { newPracticeAttemptSchema } from './practice-attempt';
+
+// A row as it stands in an archive: what was written down, in the words and units of the contract. What follows from it
+// (summaries, counts, what counts now) is not in it, and is worked out anew where it is taken in.
+
+const id = z.string().min(1).max(80);
+const text = z.string().max(4_000);
+/** Wall-clock ms since 1970. */
+const atMs = z.number().int().min(-1e14).max(1e14);
+const figure = z.number().min(-1e6).max(1e6);
+/** JSON in a shape that another reader checks. */
+const json = z.record(z.string(), z.unknown());
+
+const ofClient = { id, clientId: id, atMs };
+const ofKit = kitItemSchema.options.map((option) => option.shape.item);
+const plan = z.unknown().refine(isPlan, 'A plan that no release of this kind has written.');
+
+/** A row of each kind, in an order in which every row stands after those it names. */
+export const ARCHIVE_ROWS = {
+  practice: practiceSettingsSchema.strict(),
+  practitioner: z.strictObject({
+    id,
+    name: text,
+    role: roleSchema,
+    listOrder: z.number().int(),
+    elsewhere: z.boolean(),
+  }),
+  kit: z.strictObject({
+    id,
+    list: z.enum(['cuffs', 'pumps', 'weightKits', 'straps']),
+    item: z.union(ofKit as [(typeof ofKit)[number], ...(typeof ofKit)[number][]]),
+    retiredAtMs: atMs.nullable(),
+  }),
+  exercise: z.strictObject({ id, exercise: exerciseSchema, retiredAtMs: atMs.nullable() }),
+  measure: z.strictObject({ id, measure: measureSchema }),
+  template: z.strictObject({
+    id,
+    name: text,
+    session: z
+      .unknown()
+      .refine(
+        (kept) => readSessionChoice(kept) !== null,
+        'A template that no release of this kind has written.',
+      ),
+    keptBy: id,
+    keptAtMs: atMs,
+    retiredAtMs: atMs.nullable(),
+  }),
+  'practice-attempt': z.strictObject({
+    id,
+    practitionerId: id,
+    atMs,
+    seed: z.number().int().min(0),
+    errorMmHg: figure,
+    points: z.number().int(),
+    answer: newPracticeAttemptSchema,
+  }),
+  client: z.strictObject({
+    id,
+    name: z.string().trim().min(1).max(80),
+    story: z.string().max(400),
+    shelfLife: shelfLifeSchema,
+    limbShelfLives: z.array(z.object({ limb: limbSchema, shelfLife: shelfLifeSchema })).max(8),
+    addedAtMs: atMs,
+  }),
+  screening: z.strictObject({
+    ...ofClient,
+    version: z.number().int(),
+    yes: z.array(itemIdSchema).max(100),
+    bloodPressures: z.array(bloodPressureSchema).max(3),
+    note: text,
+    procedures: z.array(procedureSchema).max(8),
+    by: roleSchema.nullable(),
+  }),
+  clearance: z.strictObject({ ...ofClient, clearance: clearanceSchema }),
+  'day-check': z.strictObject({ ...ofClient, answers: dayCheckSchema }),
+  fit: z.strictObject({
+    ...ofClient,
+    limb: limbSchema,
+    girthCm: z.number().positive().max(200),
+    kind: z.enum(['cuff', 'strap']),
+    kitId: id,
+    label: text,
+    widthCm: z.number().positive().max(50),
+  }),
+  tightness: z.strictObject({
+    ...ofClient,
+    limb: limbSchema,
+    strapId: id,
+    strapLabel: text,
+    mark: z.number().min(0).max(100),
+    felt: z.number().int().min(0).max(10),
+  }),
+  'occlusion-pressure': z.strictObject({
+    ...ofClient,
+    limb: limbSchema,
+    position: positionSchema,
+    cuffId: id,
+    cuffLabel: text,
+    widthCm: z.number().positive().max(50),
+    girthCm: z.number().positive().max(200),
+    method: pulseMethodSchema,
+    site: pulseSiteSchema,
+    pumpId: id,
+    divisionMmHg: z.number().int().min(0).max(50),
+    readingSchool: readingSchoolSchema,
+    pressureMmHg: z.number().min(20).max(300),
+    pressure: derivedSchema,
+    uncertaintyMmHg: z.number().int().min(0).max(300),
+    steady: z.boolean(),
+    trialsUsed: z.number().int().min(0).max(20),
+  }),
+  trial: z.strictObject({ id, lopId: id, place: z.number().int().min(0).max(50), readings: trialSchema }),
+  'quick-check': z.strictObject({
+    ...ofClient,
+    lopId: id,
+    goneMmHg: z.number().min(20).max(300),
+    stepMmHg: z.number().min(1).max(100).nullable(),
+  }),
+  'strength-test': z.strictObject({
+    ...ofClient,
+    exerciseId: id,
+    side: sideSchema,
+    loadKg: z.number().positive().max(500),
+    reps: z.number().int().min(1).max(15),
+    oneRepMaxKg: z.number().positive().max(2_000),
+    oneRepMax: derivedSchema,
+  }),
+  'course-plan': z.strictObject({
+    id,
+    clientId: id,
+    ...coursePlanChoiceSchema.shape,
+    state: coursePlanStateSchema,
+  }),
+  prescription: z.strictObject({
+    ...ofClient,
+    coursePlanId: id,
+    signedBy: id,
+    plan,
+    findings: z.array(json).max(200),
+    overrideReason: text.nullable(),
+    retargets: id.nullable(),
+    changes: z.array(text).max(200),
+  }),
+  block: z.strictObject({
+    ...ofClient,
+    keptBy: id,
+    wish: json,
+    sessions: z.array(z.unknown()).max(400),
+    overrideReason: text.nullable(),
+  }),
+  session: z.strictObject({
+    id,
+    clientId: id,
+    prescriptionId: id,
+    openedAtMs: atMs,
+    plan: plan.nullable(),
+  }),
+  event: z.strictObject({ event: sessionEventSchema, receivedAtMs: atMs, practitionerId: id }),
+  'rung-check': z.strictObject({
+    ...ofClient,
+    limb: limbSchema,
+    practitionerId: id,
+    answers: ladderAnswersSchema,
+    rung: ladderRungSchema,
+    reason: text.nullable(),
+  }),
+  'heavy-work': z.strictObject({
+    ...ofClient,
+    ...heavyWorkChoiceSchema.shape,
+    atMs,
+    practitionerId: id,
+  }),
+  outcome: z.strictObject({
+    ...ofClient,
+    ...takenSchema.shape,
+    value: figure,
+    practitionerId: id,
+    withdrawn: text.nullable(),
+  }),
+  comparison: z.strictObject({
+    ...ofClient,
+    design: z.intersection(comparisonWishSchema, z.object({ seed: z.number().int() })),
+    practitionerId: id,
+    endedAtMs: atMs.nullable(),
+    endedWhy: text.nullable(),
+  }),
+  'adverse-event': z.strictObject({
+    ...ofClient,
+    sessionId: id.nullable(),
+    what: text,
+    done: text,
+    outcome: text,
+    told: text,
+    practitionerId: id,
+    writtenAtMs: atMs,
+  }),
+  report: z.strictObject({ ...ofClient, content: reportSchema, practitionerId: id }),
+  hold: z.strictObject({
+    ...ofClient,
+    cause: text,
+    words: text,
+    rule: z.enum(RULE_IDS),
+    limb: limbSchema.nullable(),
+    subject: clearanceSubjectSchema.nullable(),
+    ends: z.discriminatedUnion('by', [
+      z.object({ by: z.literal('time'), atMs }),
+      z.object({ by: z.literal('review'), sessionId: id, notBeforeMs: atMs }),
+      z.object({ by: z.literal('clinician'), notBeforeMs: atMs }),
+    ]),
+    liftedAtMs: atMs.nullable(),
+    liftedBy: id.nullable(),
+    liftReason: text.nullable(),
+  }),
+  audit: z.strictObject({
+    atMs,
+    practitionerId: z.string().max(80),
+    action: text,
+    subject: text,
+    detail: json,
+  }),
+} as const;
+
+export type ArchiveKind = keyof typeof ARCHIVE_ROWS;
+export const ARCHIVE_KINDS = Object.keys(ARCHIVE_ROWS) as ArchiveKind[];

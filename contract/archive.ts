@@ -1,0 +1,77 @@
+import { z } from 'zod';
+import { ARCHIVE_KINDS, ARCHIVE_ROWS, type ArchiveKind } from './archive-rows';
+
+export const ARCHIVE_FORMAT = 'nervato-archive';
+/** Rises when a kind of row changes in a way that its older rows no longer fit; older ones are read for ever. */
+export const ARCHIVE_VERSION = 1;
+
+/** What an archive holds: a practice with everybody in it, or one person. */
+export const archiveOfSchema = z.discriminatedUnion('kind', [
+  z.object({ kind: z.literal('practice') }),
+  z.object({ kind: z.literal('client'), clientId: z.string().min(1), name: z.string() }),
+]);
+export type ArchiveOf = z.infer<typeof archiveOfSchema>;
+
+export const archiveHeadSchema = z.object({
+  format: z.literal(ARCHIVE_FORMAT),
+  version: z.literal(ARCHIVE_VERSION),
+  of: archiveOfSchema,
+});
+
+/** The last line, by which a file that was cut short or changed is known: rows before it, and the SHA-256 of all lines before it. */
+export const archiveEndSchema = z.object({
+  end: z.object({ rows: z.number().int().min(0), sha256: z.string().regex(/^[0-9a-f]{64}$/) }),
+});
+
+const rowLine = <K extends ArchiveKind>(kind: K) =>
+  z.strictObject({ kind: z.literal(kind), row: ARCHIVE_ROWS[kind] });
+
+const [firstKind, ...otherKinds] = ARCHIVE_KINDS.map(rowLine);
+if (!firstKind) throw new Error('An archive without a kind of row.');
+
+/** Any line of an archive; docs/archive.schema.json is made of it. */
+export const archiveLineSchema = z.union([
+  archiveHeadSchema,
+  z.discriminatedUnion('kind', [firstKind, ...otherKinds]),
+  archiveEndSchema,
+]);
+
+/** A row of an archive, as it was written: nothing is left out that a reader of it does not know. */
+export type ArchiveRow = { kind: ArchiveKind; row: Record<string, unknown> };
+
+/** What an archive would change here, told before it does. */
+export type ArchivePreview = {
+  of: ArchiveOf;
+  /** The practice takes the archive's own settings where it has nobody in it yet. */
+  takesSettings: boolean;
+  people: { clientId: string; name: string; rows: number; match: Match }[];
+  /** Rows by kind: new here, here already and the same, here already and otherwise. */
+  counts: { kind: ArchiveKind; added: number; same: number; otherwise: number }[];
+  /** What stands otherwise here, in words; what is here stays. The first of many. */
+  otherwise: { kind: ArchiveKind; words: string; here: string; there: string }[];
+};
+
+/** Whom of the practice somebody in an archive may be: the same record, or somebody of the same name; nobody, else. */
+export type Match =
+  | { kind: 'same-record'; name: string }
+  | { kind: 'same-name'; people: { clientId: string; name: string; addedAtMs: number }[] }
+  | { kind: 'new' };
+
+/** Who of an archive is whom here, by the archive's ids; whoever is not named comes as a new person. */
+export const archiveMatchesSchema = z.record(z.string().max(80), z.string().max(80));
+export type ArchiveMatches = z.infer<typeof archiveMatchesSchema>;
+
+/** Something that was taken in at once, and can be taken back at once. */
+export type TakenIn = {
+  id: string;
+  atMs: number;
+  practitionerId: string;
+  /** What came in, in words. */
+  words: string;
+  rows: number;
+  takenBackAtMs: number | null;
+};
+
+/** The JSON Schema of a line, as docs/archive.schema.json says it. */
+export const archiveJsonSchema = (): object =>
+  z.toJSONSchema(archiveLineSchema, { io: 'input', unrepresentable: 'any' });

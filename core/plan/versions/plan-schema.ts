@@ -1,0 +1,100 @@
+import { z } from 'zod';
+import { derivedSchema } from '../../derivation/derived-schema';
+import { protocolIdSchema, tempoIdSchema } from '../../protocol/protocols';
+import { schoolIdSchema } from '../../protocol/schools';
+import { setWorkSchema } from '../../protocol/set-work';
+import { workModeSchema } from '../../protocol/work-mode';
+import { limbSchema, positionSchema } from '../../quantity/limb';
+import { sideSchema } from '../../strength/side';
+import { compile } from '../compile';
+import { goalIdSchema } from '../goals';
+import { PLAN_VERSION } from '../plan';
+import { readPlan } from './read-plan';
+
+const words = z.string().max(400);
+const ms = z.number().min(0).max(86_400_000);
+const mmHg = z.number().min(0).max(400);
+const percent = z.number().min(0).max(400);
+
+const limbTargetSchema = z.discriminatedUnion('kind', [
+  z.object({
+    kind: z.literal('measured'),
+    limb: limbSchema,
+    occlusionId: words,
+    cuffId: words,
+    cuffLabel: words,
+    occlusion: derivedSchema,
+    uncertaintyMmHg: mmHg,
+    divisionMmHg: mmHg,
+    measuredPosition: positionSchema,
+    percentLop: percent,
+    pressure: derivedSchema,
+    trueRange: derivedSchema,
+    primingMmHg: z.array(mmHg).max(20),
+  }),
+  z.object({
+    kind: z.literal('by-feel'),
+    limb: limbSchema,
+    strapId: words,
+    strapLabel: words,
+    mark: z.number(),
+    felt: z.number().min(0).max(10),
+  }),
+]);
+
+const loadSchema = z.discriminatedUnion('kind', [
+  z.object({
+    kind: z.literal('weighed'),
+    load: derivedSchema,
+    recipe: words,
+    truePercent: percent,
+    testId: words,
+    testedSide: sideSchema,
+    oneRepMax: derivedSchema,
+    percentOneRepMax: percent,
+    weightKitId: words.nullable(),
+  }),
+  z.object({ kind: z.literal('unweighed'), recipe: words }),
+]);
+
+/** A plan in the shape of now, as it is found outside the practice's own database: in an archive, or in a session's file. */
+const planSchema = z.object({
+  version: z.literal(PLAN_VERSION),
+  goal: goalIdSchema,
+  schoolId: schoolIdSchema,
+  exercises: z
+    .array(
+      z.object({
+        exerciseId: words.min(1),
+        label: words,
+        cue: words,
+        position: positionSchema,
+        mode: workModeSchema,
+        limbs: z.array(limbTargetSchema).min(1).max(4),
+        load: loadSchema,
+        protocolId: protocolIdSchema,
+        protocolLabel: words,
+        sets: z
+          .array(z.object({ work: setWorkSchema, lastsMs: ms, restMs: ms, release: z.boolean() }))
+          .min(1)
+          .max(40),
+        reinflateLeadMs: ms,
+        tempoId: tempoIdSchema,
+        tempo: z.object({ upMs: ms, holdMs: ms, downMs: ms }),
+        alternates: z.literal(true).optional(),
+      }),
+    )
+    .min(1)
+    .max(20),
+});
+
+/** Whether what somebody calls a plan is one, of whichever version, that can be shown, run and reviewed. */
+export function isPlan(stored: unknown): boolean {
+  try {
+    const plan = readPlan(stored);
+    compile(plan);
+    return planSchema.safeParse(plan).success;
+  } catch {
+    return false;
+  }
+}

@@ -1,0 +1,56 @@
+import { createWriteStream } from 'node:fs';
+import { writeFile } from 'node:fs/promises';
+import { basename } from 'node:path';
+import { Readable } from 'node:stream';
+import { pipeline } from 'node:stream/promises';
+import { archiveJsonSchema } from '#contract/archive';
+import { Unusable } from '#server/backup/database-file';
+import { inTransaction } from '#server/db/sqlite';
+import { databaseFile } from '#server/environment';
+import { LONGEST_LINE, NotAnArchive } from '#server/interchange/archive/read-archive';
+import { takeIn } from '#server/interchange/archive/take-in';
+import { writeArchive } from '#server/interchange/archive/write-archive';
+import { linesOf } from '#server/interchange/spool';
+import { openFile } from '#server/open-file';
+import { start } from '#server/start';
+
+// `npm run archive -- out FILE`, `npm run archive -- in FILE`: the whole practice as one open file (docs/archive-format.md).
+const [what = '', file = ''] = process.argv.slice(2);
+
+const DEEDS: Record<string, () => Promise<string>> = {
+  out: async () => {
+    // One of an earlier release is brought to this one first.
+    await (await openFile()).close();
+    await pipeline(
+      Readable.from(writeArchive(databaseFile(), { kind: 'practice' })),
+      createWriteStream(file, { mode: 0o600 }),
+    );
+    return `The practice is in ${file}. Whoever has it can read it.`;
+  },
+  in: async () => {
+    const orm = await openFile();
+    const by = { matches: {}, words: basename(file), practitionerId: 'machine', nowMs: Date.now() };
+    try {
+      const { people, counts } = await inTransaction(orm.em.fork(), (prepare) =>
+        takeIn(prepare, linesOf(file, LONGEST_LINE), by),
+      );
+      const added = counts.reduce((sum, count) => sum + count.added, 0);
+      return `Taken in: ${people.length} people, ${added} rows that were new.`;
+    } catch (error) {
+      throw error instanceof NotAnArchive ? new Unusable(`${error.message} Nothing was stored.`) : error;
+    } finally {
+      await orm.close();
+    }
+  },
+  schema: async () => {
+    await writeFile(file, `${JSON.stringify(archiveJsonSchema(), null, 1)}\n`);
+    return `The JSON Schema of a line is in ${file}.`;
+  },
+};
+
+await start(async () => {
+  const deed = DEEDS[what];
+  if (!deed || file === '')
+    throw new Unusable('Say what to do with which file: npm run archive -- out FILE, or: in FILE');
+  console.log(await deed());
+});

@@ -1,0 +1,334 @@
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { gunzipSync } from 'node:zlib';
+import fc from 'fast-check';
+import { describe, expect, it, onTestFinished } from 'vitest';
+import { type ArchivePreview, archiveJsonSchema, type TakenIn } from '#contract/archive';
+import type { ClientRecord, PeoplePage } from '#contract/client';
+import { loadDemo } from '#demo/load';
+import { CLEAR, DAY_MS, measuredClient, startApi, WELL } from '../../api.fixture';
+import { openDatabase } from '../../db/database';
+import { inTransaction } from '../../db/sqlite';
+import { recountSuperseded } from '../../db/superseded';
+import { ready, train } from '../../forbidden.fixture';
+import { takeIn } from './take-in';
+import { writeArchive } from './write-archive';
+
+const NOW_MS = Date.UTC(2026, 4, 4, 12);
+const OLD = join(import.meta.dirname, '../../db/old');
+
+async function database(bytes?: Buffer) {
+  const folder = mkdtempSync(join(tmpdir(), 'nervato-archive-'));
+  const file = join(folder, 'practice.sqlite');
+  if (bytes) writeFileSync(file, bytes);
+  const orm = await openDatabase(file);
+  onTestFinished(async () => {
+    await orm.close();
+    rmSync(folder, { recursive: true });
+  });
+  const lines = () => [...writeArchive(file, { kind: 'practice' })];
+  return { orm, lines, em: orm.em.fork() };
+}
+
+const TAKING = { matches: {}, words: 'test.ndjson', practitionerId: 'ines', nowMs: NOW_MS };
+const text = (lines: readonly string[]) => lines.map((line) => line.replace(/\n$/, ''));
+
+describe('an archive of a whole practice', () => {
+  it('comes out of an empty practice as it went in, byte by byte, and what follows from it is worked out anew', async () => {
+    const from = await database();
+    await loadDemo(from.orm, NOW_MS);
+    const out = from.lines();
+    const into = await database();
+    await inTransaction(into.em, (prepare) => takeIn(prepare, text(out), TAKING));
+    expect(into.lines().join('')).toBe(out.join(''));
+    for (const { table, columns } of FOLLOWS) {
+      const read = `select ${columns} from ${table} order by ${columns}`;
+      expect([table, await into.em.execute(read)]).toEqual([table, await from.em.execute(read)]);
+    }
+  }, 60_000);
+
+  it.each(['after-001', 'after-002', 'after-003'])('takes one in that was written of %s', async (name) => {
+    const from = await database(gunzipSync(readFileSync(join(OLD, `${name}.sqlite.gz`))));
+    const into = await database();
+    await inTransaction(into.em, (prepare) => takeIn(prepare, text(from.lines()), TAKING));
+    expect(into.lines().join('')).toBe(from.lines().join(''));
+  });
+});
+
+/** What is not in an archive because it follows from what is. */
+const FOLLOWS = [
+  { table: 'session', columns: 'id, finished_at_ms, superseded, summary, log_line' },
+  { table: 'prescription', columns: 'id, exercise_id, limb, superseded' },
+  ...['screening', 'day_check', 'girth', 'tightness', 'lop', 'strength_test', 'programme'].map((table) => ({
+    table,
+    columns: 'id, superseded',
+  })),
+  {
+    table: 'inflation_count',
+    columns: 'month, limb, percent_band, minutes_band, school_id, cuff, what, count',
+  },
+  { table: 'client_search', columns: 'id, name, story' },
+];
+
+/** Somebody who was measured, signed for, trained, tested twice and held once. */
+async function somebody(api: Awaited<ReturnType<typeof startApi>>) {
+  const person = await ready(api);
+  await train(api, person, [], 3_600_000);
+  const { id } = person.client;
+  api.clock.nowMs += DAY_MS;
+  await api.post(`/clients/${id}/screenings`, { ...CLEAR, yes: ['thrombosis'] });
+  return id;
+}
+
+const archiveOf = async (api: Awaited<ReturnType<typeof startApi>>, id: string) =>
+  (await api.raw('GET', `/archive/of/${id}`)).text();
+
+const takeInBy = async <T>(
+  api: Awaited<ReturnType<typeof startApi>>,
+  path: string,
+  body: string,
+  matches: Record<string, string> = {},
+) => {
+  const asked = new URLSearchParams({ matches: JSON.stringify(matches), name: 'person.ndjson' });
+  const answer = await api.raw('POST', `${path}?${asked}`, body);
+  return { status: answer.status, body: (await answer.json()) as T };
+};
+
+describe('one person moved between two practices', () => {
+  it('is shown before, comes whole, and is the same record there', async () => {
+    const [from, into] = [await startApi(), await startApi()];
+    const id = await somebody(from);
+    into.clock.nowMs = from.clock.nowMs;
+    const other = await into.post('/clients', { name: 'Somebody Else' });
+    const file = await archiveOf(from, id);
+
+    const { body: preview } = await takeInBy<ArchivePreview>(into, '/archive/preview', file);
+    expect(preview.people).toMatchObject([{ clientId: id, name: 'Test Person', match: { kind: 'new' } }]);
+    expect(preview.takesSettings).toBe(false);
+    expect((await into.get<PeoplePage>('/clients')).people.map((one) => one.id)).toEqual([other.id]);
+
+    await takeInBy(into, '/archive', file);
+    const here = await from.get<ClientRecord>(`/clients/${id}`);
+    const there = await into.get<ClientRecord>(`/clients/${id}`);
+    expect(there.facts).toEqual(here.facts);
+    expect(there.chain).toEqual(here.chain);
+    expect(await archiveOf(into, id)).toBe(file);
+  });
+
+  it('is taken back as one, as long as nobody has worked with them since', async () => {
+    const [from, into] = [await startApi(), await startApi()];
+    const id = await somebody(from);
+    await into.post('/clients', { name: 'Somebody Else' });
+    const counted = () => into.sql('select sum(count) as n from inflation_count');
+    const before = await counted();
+    const file = await archiveOf(from, id);
+    await takeInBy(into, '/archive', file);
+    const [list] = await into.get<TakenIn[]>('/archive/taken-in');
+    expect(list).toMatchObject({ words: 'person.ndjson', practitionerId: 'clara', takenBackAtMs: null });
+    await into.post(`/clients/${id}/day-checks`, WELL);
+    const refused = await into.refused(`/archive/taken-in/${list?.id}/back`, {});
+    expect(refused).toMatchObject({
+      status: 409,
+      problem: { detail: expect.stringContaining('Test Person') },
+    });
+
+    const again = await startApi();
+    await takeInBy(again, '/archive', file);
+    const [second] = await again.get<TakenIn[]>('/archive/taken-in');
+    await again.post(`/archive/taken-in/${second?.id}/back`, {});
+    expect((await again.get<PeoplePage>('/clients')).total).toBe(0);
+    expect(await again.sql('select count(*) as n from session_event')).toEqual([{ n: 0 }]);
+    expect(await again.sql('select coalesce(sum(count), 0) as n from inflation_count')).toEqual([{ n: 0 }]);
+    expect(before).toEqual([{ n: null }]);
+    const audit = await again.sql("select action from audit where action like 'taken-%'");
+    expect(audit.map(({ action }) => action)).toEqual(['taken-in', 'taken-back']);
+    // It can come again.
+    expect((await takeInBy(again, '/archive', file)).status).toBe(201);
+  });
+
+  it('names who worked there without letting them work here', async () => {
+    const [from, into] = [await startApi(), await startApi()];
+    await into.post('/clients', { name: 'Somebody Else' });
+    await from.sql(
+      "insert into person (id, name, role, list_order) values ('petra', 'Petra', 'clinician', 2)",
+    );
+    const id = await somebody(from);
+    await from.sql(
+      `update hold set lifted_by = 'petra', lifted_at_ms = 1, lift_reason = 'x' where client_id = '${id}'`,
+    );
+    await takeInBy(into, '/archive', await archiveOf(from, id));
+    const { practitioners } = await into.get<{ practitioners: object[] }>('/practice');
+    expect(practitioners).toContainEqual({ id: 'petra', name: 'Petra', role: 'clinician', elsewhere: true });
+    expect((await into.raw('POST', '/clients', '{}', 'petra' as never)).status).toBe(401);
+  });
+
+  it('goes into the record of a namesake where somebody says so, and adds nothing twice', async () => {
+    const [from, into] = [await startApi(), await startApi()];
+    const id = await somebody(from);
+    const namesake = await measuredClient(into);
+    const file = await archiveOf(from, id);
+    const { body: preview } = await takeInBy<ArchivePreview>(into, '/archive/preview', file);
+    expect(preview.people[0]?.match).toMatchObject({
+      kind: 'same-name',
+      people: [{ clientId: namesake.id }],
+    });
+    const matches = { [id]: namesake.id };
+    await takeInBy(into, '/archive', file, matches);
+    const { facts } = await into.get<ClientRecord>(`/clients/${namesake.id}`);
+    expect(facts.sessions).toHaveLength(1);
+    expect((await into.get<PeoplePage>('/clients')).total).toBe(1);
+    const again = await takeInBy<ArchivePreview>(into, '/archive', file, matches);
+    expect(again.body.counts.filter(({ added }) => added > 0)).toEqual([]);
+  });
+
+  it('shows what stands otherwise here, and leaves it', async () => {
+    const [from, into] = [await startApi(), await startApi()];
+    const id = await somebody(from);
+    await into.sql(`update kit set item = json_set(item, '$.widthCm', 13) where id = 'thigh-large'`);
+    const { body } = await takeInBy<ArchivePreview>(into, '/archive', await archiveOf(from, id));
+    expect(body.otherwise).toMatchObject([
+      {
+        kind: 'kit',
+        words: 'thigh-large',
+        here: expect.stringContaining('13'),
+        there: expect.stringContaining('11.5'),
+      },
+    ]);
+    const { cuffs } = await into.get<{ cuffs: { id: string; widthCm: number }[] }>('/practice');
+    expect(cuffs.find((cuff) => cuff.id === 'thigh-large')?.widthCm).toBe(13);
+  });
+
+  it('is for clinicians', async () => {
+    const api = await startApi();
+    for (const [method, path] of [
+      ['GET', '/archive'],
+      ['GET', '/archive/of/x'],
+      ['POST', '/archive'],
+      ['POST', '/archive/preview'],
+      ['POST', '/archive/taken-in/x/back'],
+    ] as const) {
+      const answer = await api.raw(method, path, method === 'POST' ? '{}' : undefined, 'colin');
+      expect([path, answer.status]).toEqual([path, 403]);
+    }
+    expect((await api.raw('GET', '/archive', undefined, 'nobody')).status).toBe(401);
+  });
+});
+
+describe('a file that is none', () => {
+  const cases: [string, (lines: string[]) => string, RegExp][] = [
+    ['empty', () => '', /Line 1: the file is empty/],
+    ['no JSON', () => 'name,girth\nA,55', /Line 1: no archive/],
+    ['another format', () => '{"format":"else"}', /Line 1: no archive/],
+    ['a newer version', ([head = '']) => head.replace('"version":1', '"version":9'), /newer release/],
+    ['cut short', (lines) => lines.slice(0, -3).join('\n'), /cut short/],
+    ['cut in a line', (lines) => lines.join('\n').slice(0, -300), /cut short|SHA-256|fetch it again/],
+    ['a line left out', (lines) => lines.filter((_, place) => place !== 1).join('\n'), /SHA-256|neither/],
+    ['a letter changed', (lines) => lines.join('\n').replace('Test Person', 'Text Person'), /SHA-256/],
+    ['something after the end', (lines) => [...lines, '{}'].join('\n'), /after the end/],
+    ['a line too long', ([head]) => `${head}\n{"kind":"${'x'.repeat(1_100_000)}`, /longer than any line/],
+    ['an unknown kind', ([head]) => `${head}\n{"kind":"secret","row":{}}`, /no kind of row/],
+    ['a kind of the language', ([head]) => `${head}\n{"kind":"constructor","row":{}}`, /no kind of row/],
+  ];
+  it.each(cases)('%s: says what and where, and stores nothing', async (_, spoil, words) => {
+    const api = await startApi();
+    const id = await somebody(api);
+    const lines = (await archiveOf(api, id)).trimEnd().split('\n');
+    const into = await startApi();
+    const { status, body } = await takeInBy<{ detail: string }>(into, '/archive', spoil(lines));
+    expect([status, body.detail]).toEqual([422, expect.stringMatching(words)]);
+    expect(await into.sql('select count(*) as n from client')).toEqual([{ n: 0 }]);
+    expect(await into.sql('select count(*) as n from audit')).toEqual([{ n: 0 }]);
+  });
+
+  it('a session with a forged plan or event is refused with its line', async () => {
+    const api = await startApi();
+    const id = await somebody(api);
+    const lines = (await archiveOf(api, id)).trimEnd().split('\n');
+    const spoilt = [
+      lines.map((line) => line.replace('"primingMmHg":[]', '"primingMmHg":[900]')),
+      lines.map((line) => line.replace('"type":"session-started"', '"type":"session-begun"')),
+    ];
+    for (const forged of spoilt) {
+      const { status, body } = await takeInBy<{ detail: string }>(
+        await startApi(),
+        '/archive',
+        forged.join('\n'),
+      );
+      expect([status, body.detail]).toEqual([
+        422,
+        expect.stringMatching(/^Line \d+: this (prescription|event) is none/),
+      ]);
+    }
+  });
+
+  it('mutated in any way is taken in whole or refused, and never breaks the server', async () => {
+    const api = await startApi();
+    const file = await archiveOf(api, await somebody(api));
+    const into = await startApi();
+    const runs = Number(process.env.NERVATO_ATTACK_RUNS ?? 30);
+    await fc.assert(
+      fc.asyncProperty(mutation, async (mutate) => {
+        const { status } = await takeInBy(into, '/archive/preview', mutate(file));
+        expect([200, 422]).toContain(status);
+      }),
+      { numRuns: runs },
+    );
+    expect(await into.sql('select count(*) as n from client')).toEqual([{ n: 0 }]);
+  }, 600_000);
+});
+
+/** A file with letters put in, cut out, doubled or moved. */
+const mutation = fc
+  .array(
+    fc.record({
+      at: fc.double({ min: 0, max: 1, noNaN: true }),
+      length: fc.nat(40),
+      put: fc.oneof(
+        fc.string(),
+        fc.constantFrom('"', '{', '}', '\u0000', '\n', '\\ud800', '-1e308', 'null', '[]'),
+      ),
+    }),
+    { minLength: 1, maxLength: 5 },
+  )
+  .map(
+    (cuts) => (text: string) =>
+      cuts.reduce((now, { at, length, put }) => {
+        const place = Math.floor(at * now.length);
+        return now.slice(0, place) + put + now.slice(place + length);
+      }, text),
+  );
+
+describe('the JSON Schema of a line', () => {
+  it('stands in docs as the server checks by it now', () => {
+    const written = readFileSync(join(import.meta.dirname, '../../../docs/archive.schema.json'), 'utf8');
+    expect(JSON.parse(written)).toEqual(JSON.parse(JSON.stringify(archiveJsonSchema())));
+  });
+});
+
+describe('what counts now after a deletion', () => {
+  it('is what the triggers would have kept', async () => {
+    const from = await database();
+    await loadDemo(from.orm, NOW_MS);
+    const read = () => from.em.execute(`${NOW_COUNTS} order by 1, 2`);
+    const kept = await read();
+    const clients = (await from.em.execute('select id from client')) as { id: string }[];
+    await inTransaction(from.em, (prepare) => {
+      for (const { id } of clients) recountSuperseded(prepare, id);
+    });
+    expect(await read()).toEqual(kept);
+  }, 60_000);
+});
+
+const NOW_COUNTS = [
+  'screening',
+  'day_check',
+  'girth',
+  'lop',
+  'strength_test',
+  'prescription',
+  'programme',
+  'session',
+]
+  .map((table) => `select '${table}' as t, id, superseded from ${table}`)
+  .join(' union all ');

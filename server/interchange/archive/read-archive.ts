@@ -1,0 +1,109 @@
+import { createHash } from 'node:crypto';
+import {
+  ARCHIVE_FORMAT,
+  ARCHIVE_VERSION,
+  type ArchiveOf,
+  type ArchiveRow,
+  archiveEndSchema,
+  archiveHeadSchema,
+} from '#contract/archive';
+import { ARCHIVE_ROWS, type ArchiveKind } from '#contract/archive-rows';
+
+/** What is wrong with an archive, on which of its lines from 1, and what to do. */
+export class NotAnArchive extends Error {
+  constructor(
+    readonly line: number,
+    message: string,
+  ) {
+    super(`Line ${line}: ${message}`);
+  }
+}
+
+/** No line of an archive is longer: a plan has a few hundred figures. */
+export const LONGEST_LINE = 1_000_000;
+
+/**
+ * Reads an archive as it comes, and gives its rows one by one; the first value is what it is of. Nothing of it is to be kept
+ * before it has been read to its end: only there is it known to be whole.
+ * @throws NotAnArchive with the line and what to do
+ */
+export function* readArchive(lines: Iterable<string>): Generator<ArchiveOf | ArchiveRow> {
+  const hash = createHash('sha256');
+  let at = 0;
+  let rows = 0;
+  let isWhole = false;
+  for (const line of lines) {
+    at += 1;
+    if (isWhole)
+      throw new NotAnArchive(at, 'there is something after the end. Take the file as it was written.');
+    const value = jsonOf(line, at);
+    if (at === 1) {
+      hash.update(`${line}\n`);
+      yield headOf(value);
+    } else if ('end' in value) {
+      checkEnd(value, at, rows, hash.digest('hex'));
+      isWhole = true;
+    } else {
+      hash.update(`${line}\n`);
+      rows += 1;
+      yield rowOf(value, at);
+    }
+  }
+  if (at === 0) throw new NotAnArchive(1, 'the file is empty. Choose another.');
+  if (!isWhole)
+    throw new NotAnArchive(at, 'the file ends here, before its end. It was cut short: fetch it again.');
+}
+
+function jsonOf(line: string, at: number): Record<string, unknown> {
+  if (line.length > LONGEST_LINE)
+    throw new NotAnArchive(at, 'longer than any line of an archive. Choose another file.');
+  let value: unknown;
+  try {
+    value = JSON.parse(line);
+  } catch {
+    throw new NotAnArchive(
+      at,
+      at === 1
+        ? 'no archive of Nervato: it is no line of JSON. Choose another file.'
+        : 'not JSON. The file was cut short or changed: fetch it again.',
+    );
+  }
+  if (typeof value === 'object' && value !== null && !Array.isArray(value))
+    return value as Record<string, unknown>;
+  throw new NotAnArchive(at, 'no line of an archive. Choose another file.');
+}
+
+function headOf(value: Record<string, unknown>): ArchiveOf {
+  if (value.format !== ARCHIVE_FORMAT)
+    throw new NotAnArchive(1, 'no archive of Nervato. Choose another file.');
+  if (typeof value.version === 'number' && value.version > ARCHIVE_VERSION) {
+    throw new NotAnArchive(
+      1,
+      `written in version ${value.version} of the format, by a newer release. Update this one.`,
+    );
+  }
+  const head = archiveHeadSchema.safeParse(value);
+  if (!head.success)
+    throw new NotAnArchive(1, 'it does not say whose it is. The file was changed: fetch it again.');
+  return head.data.of;
+}
+
+function rowOf(value: Record<string, unknown>, at: number): ArchiveRow {
+  const kind = value.kind as ArchiveKind;
+  if (typeof kind !== 'string' || !Object.hasOwn(ARCHIVE_ROWS, kind))
+    throw new NotAnArchive(at, `there is no kind of row called ${JSON.stringify(value.kind)?.slice(0, 60)}.`);
+  const read = ARCHIVE_ROWS[kind].safeParse(value.row);
+  if (read.success) return { kind, row: value.row as Record<string, unknown> };
+  const [issue] = read.error.issues;
+  throw new NotAnArchive(
+    at,
+    `this ${kind} is none: ${issue?.path.join('.') || 'row'}: ${issue?.message ?? 'something is wrong'}`,
+  );
+}
+
+function checkEnd(value: Record<string, unknown>, at: number, rows: number, sha256: string): void {
+  const end = archiveEndSchema.safeParse(value);
+  if (!end.success) throw new NotAnArchive(at, 'the end is none. The file was changed: fetch it again.');
+  if (end.data.end.rows !== rows || end.data.end.sha256 !== sha256)
+    throw new NotAnArchive(at, 'it is not as it was written: its SHA-256 differs. Fetch the file again.');
+}

@@ -1,0 +1,77 @@
+import type { TakenIn } from '#contract/archive';
+import type { ArchiveKind } from '#contract/archive-rows';
+import { writeAudit } from '../../db/audit';
+import { isForeignKeyClash, type Prepare } from '../../db/sqlite';
+import { recountSuperseded } from '../../db/superseded';
+import { uncount } from '../../db/surveillance';
+import { notFound, Problem } from '../../problem';
+import { ARCHIVED } from './tables';
+
+type Stored = TakenIn & { clientIds: string; auditId: number };
+
+const COLUMNS = `id, at_ms as "atMs", practitioner_id as "practitionerId", words, rows, taken_back_at_ms as "takenBackAtMs"`;
+const MOST_LISTED = 100;
+
+/** What was taken in, the newest first. */
+export const readTakenIn = (prepare: Prepare): TakenIn[] =>
+  prepare(
+    `select ${COLUMNS} from taken_in order by at_ms desc, rowid desc limit ${MOST_LISTED}`,
+  ).all() as TakenIn[];
+
+/**
+ * Takes back all that one file added, as long as nobody has worked with it since. What stands in the audit stays there. To be
+ * called in a transaction.
+ * @throws Problem 404 for an unknown one, 409 with who was worked with since
+ */
+export function takeBack(prepare: Prepare, id: string, by: { practitionerId: string; nowMs: number }): void {
+  const list = prepare(
+    `select ${COLUMNS}, client_ids as "clientIds", audit_id as "auditId" from taken_in where id = ?`,
+  ).get(id) as Stored | undefined;
+  if (!list) throw notFound('What was taken in');
+  if (list.takenBackAtMs !== null) return;
+  const clientIds = JSON.parse(list.clientIds) as string[];
+  refuseWorkedWith(prepare, clientIds, list.auditId);
+  prepare('update taken_in set taken_back_at_ms = ? where id = ?').run(by.nowMs, id);
+  const rows = prepare(
+    'select kind, row_id as "rowId" from taken_in_row where taken_in_id = ? order by place desc',
+  ).all(id) as { kind: ArchiveKind; rowId: string }[];
+  for (const { kind, rowId } of rows) {
+    if (kind === 'session') uncount(prepare, rowId);
+    deleteRow(prepare, ARCHIVED[kind].table, rowId);
+  }
+  for (const clientId of clientIds) recountSuperseded(prepare, clientId);
+  const note = { action: 'taken-back', subject: id, detail: { words: list.words, rows: rows.length } };
+  writeAudit(prepare, note, { practitionerId: by.practitionerId, atMs: by.nowMs });
+}
+
+function refuseWorkedWith(prepare: Prepare, clientIds: readonly string[], auditId: number): void {
+  const since = prepare(
+    `select count(*) as n from audit
+     where (subject = ?1 or subject in (select id from session where client_id = ?1)) and id > ?2`,
+  );
+  const name = prepare('select name from client where id = ?');
+  for (const clientId of clientIds) {
+    const { n } = since.get(clientId, auditId) as { n: number };
+    if (n === 0) continue;
+    const who = (name.get(clientId) as { name: string } | undefined)?.name ?? 'Somebody of it';
+    throw worked(
+      `${who} has been worked with since: ${n} ${n === 1 ? 'entry' : 'entries'} of the audit stand after it.`,
+    );
+  }
+}
+
+function deleteRow(prepare: Prepare, table: string, rowId: string): void {
+  try {
+    prepare(`delete from ${table} where id = ?`).run(rowId);
+  } catch (error) {
+    if (!isForeignKeyClash(error)) throw error;
+    throw worked('Something of it is in use by now: records made here name it.');
+  }
+}
+
+const worked = (message: string) =>
+  new Problem(
+    409,
+    'Not as one any more',
+    `${message} Nothing was changed; mend single records where they stand.`,
+  );

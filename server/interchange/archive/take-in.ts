@@ -1,0 +1,214 @@
+import { randomUUID } from 'node:crypto';
+import type { ArchiveMatches, ArchiveOf, ArchivePreview, ArchiveRow, Match } from '#contract/archive';
+import { ARCHIVE_KINDS, type ArchiveKind } from '#contract/archive-rows';
+import type { SessionEvent } from '#core/session/events';
+import { writeAudit } from '../../db/audit';
+import { readHead, summarise } from '../../db/session-log';
+import { isForeignKeyClash, isUniqueClash, type Prepare } from '../../db/sqlite';
+import { sameJson } from '../../same-json';
+import { NotAnArchive, readArchive } from './read-archive';
+import { ARCHIVED, chosenColumns, columnOf, fromDatabase, propertiesOf, toDatabase } from './tables';
+
+type Row = Record<string, unknown>;
+
+/** Who takes it in, when, and what it is called in the list of what was. */
+export type TakingIn = { matches: ArchiveMatches; words: string; practitionerId: string; nowMs: number };
+
+/** Of what stands otherwise here, so much is shown. */
+const MOST_SHOWN = 50;
+
+/**
+ * Takes an archive in: what is new here is added, what is here stays as it is. To be called in a transaction, which is rolled
+ * back where only its preview is wanted: what is told before is what would be done.
+ * @throws NotAnArchive with the line and what to do
+ */
+export function takeIn(
+  prepare: Prepare,
+  lines: Iterable<string>,
+  { matches, words, practitionerId, nowMs }: TakingIn,
+): ArchivePreview & { id: string } {
+  const id = randomUUID();
+  const takesSettings = prepare('select 1 from client limit 1').get() === undefined;
+  const counts = new Map<ArchiveKind, { added: number; same: number; otherwise: number }>();
+  const people = new Map<string, ArchivePreview['people'][number]>();
+  const otherwise: ArchivePreview['otherwise'] = [];
+  const grown = new Set<string>();
+  const added: { kind: ArchiveKind; rowId: string }[] = [];
+  let of: ArchiveOf | null = null;
+  let at = 0;
+  for (const read of readArchive(lines)) {
+    at += 1;
+    if (!('row' in read)) {
+      of = read;
+      continue;
+    }
+    if (read.kind === 'client') people.set(String(read.row.id), personOf(prepare, read.row, matches));
+    countRow(people, read);
+    const row = placed(read, matches, takesSettings);
+    const came = keep(prepare, read.kind, row, {
+      at,
+      takesSettings,
+      isMatched: isMatchedClient(read, matches),
+    });
+    const count = counts.get(read.kind) ?? { added: 0, same: 0, otherwise: 0 };
+    counts.set(read.kind, { ...count, [came.kind]: count[came.kind] + 1 });
+    if (came.kind === 'otherwise' && otherwise.length < MOST_SHOWN) {
+      otherwise.push({ kind: read.kind, words: wordsOf(row), ...came.differs });
+    }
+    if (came.kind !== 'added') continue;
+    if (read.kind === 'event') grown.add((row.event as SessionEvent).sessionId);
+    if (!NOT_TAKEN_BACK.has(read.kind)) added.push({ kind: read.kind, rowId: rowIdOf(read.kind, row) });
+  }
+  for (const sessionId of grown) growSession(prepare, sessionId);
+  const clientIds = [...people.keys()].map((clientId) => matches[clientId] ?? clientId);
+  const note = { action: 'taken-in', subject: id, detail: { words, rows: added.length, clientIds } };
+  writeAudit(prepare, note, { practitionerId, atMs: nowMs });
+  keepList(prepare, { id, nowMs, practitionerId, words, clientIds }, added);
+  return {
+    id,
+    of: of ?? { kind: 'practice' },
+    takesSettings,
+    people: [...people.values()],
+    counts: ARCHIVE_KINDS.flatMap((kind) => {
+      const count = counts.get(kind);
+      return count ? [{ kind, ...count }] : [];
+    }),
+    otherwise,
+  };
+}
+
+/** What stays where an archive is taken back: what was said of people, and what the practice is called. */
+const NOT_TAKEN_BACK: ReadonlySet<ArchiveKind> = new Set(['audit', 'practice']);
+
+/** Whom of the practice somebody of an archive may be. */
+function personOf(prepare: Prepare, row: Row, matches: ArchiveMatches): ArchivePreview['people'][number] {
+  const clientId = String(row.id);
+  return { clientId, name: String(row.name), rows: 0, match: matchOf(prepare, row, matches) };
+}
+
+function matchOf(prepare: Prepare, row: Row, matches: ArchiveMatches): Match {
+  const same = prepare('select name from client where id = ?').get(matches[String(row.id)] ?? row.id) as
+    | { name: string }
+    | undefined;
+  if (same) return { kind: 'same-record', name: same.name };
+  const people = prepare(
+    `select id as "clientId", name, added_at_ms as "addedAtMs" from client
+     where name = ? collate nocase order by added_at_ms limit 10`,
+  ).all(row.name) as Extract<Match, { kind: 'same-name' }>['people'];
+  return people.length > 0 ? { kind: 'same-name', people } : { kind: 'new' };
+}
+
+/** Counts what comes for a person; what hangs on a session or a measurement is counted with it. */
+function countRow(people: Map<string, ArchivePreview['people'][number]>, { row }: ArchiveRow): void {
+  const person = people.get(String(row.clientId));
+  if (person) person.rows += 1;
+}
+
+const isMatchedClient = ({ kind, row }: ArchiveRow, matches: ArchiveMatches): boolean =>
+  kind === 'client' && matches[String(row.id)] !== undefined;
+
+/** A row as it is to stand here: of whom it is matched with; practitioners of another practice do not work here. */
+function placed({ kind, row }: ArchiveRow, matches: ArchiveMatches, takesSettings: boolean): Row {
+  if (kind === 'client') return { ...row, id: matches[String(row.id)] ?? row.id };
+  if (kind === 'practitioner') return takesSettings ? row : { ...row, elsewhere: true };
+  if (kind === 'audit') return { ...row, subject: matches[String(row.subject)] ?? row.subject };
+  return 'clientId' in row ? { ...row, clientId: matches[String(row.clientId)] ?? row.clientId } : row;
+}
+
+type Came =
+  | { kind: 'added' }
+  | { kind: 'same' }
+  | { kind: 'otherwise'; differs: { here: string; there: string } };
+
+/** Adds a row that is not here; one that is stays as it is. */
+function keep(
+  prepare: Prepare,
+  kind: ArchiveKind,
+  row: Row,
+  { at, takesSettings, isMatched }: { at: number; takesSettings: boolean; isMatched: boolean },
+): Came {
+  if (isMatched) return { kind: 'same' };
+  const here = standing(prepare, kind, row);
+  if (here && kind === 'practice' && takesSettings) {
+    const { id, ...settings } = toDatabase(kind, row);
+    const columns = Object.keys(settings);
+    prepare(
+      `update practice set ${columns.map((column) => `${columnOf(column)} = ?`).join(', ')} where id = ?`,
+    ).run(...Object.values(settings), id);
+    return { kind: 'same' };
+  }
+  if (here) return compared(kind, here, row);
+  insert(prepare, kind, row, at);
+  return { kind: 'added' };
+}
+
+/** The row of the same identity that is here. */
+function standing(prepare: Prepare, kind: ArchiveKind, row: Row): Row | undefined {
+  const { table } = ARCHIVED[kind];
+  const where = kind === 'audit' ? 'subject = ? and at_ms = ? and action = ? and detail = ?' : 'id = ?';
+  const values =
+    kind === 'audit' ? [row.subject, row.atMs, row.action, JSON.stringify(row.detail)] : [rowIdOf(kind, row)];
+  const stored = prepare(`select ${chosenColumns(kind)} from ${table} where ${where}`).get(...values);
+  return stored ? fromDatabase(kind, stored as Row) : undefined;
+}
+
+function compared(kind: ArchiveKind, here: Row, there: Row): Came {
+  // Whether somebody works here is for the practice to say.
+  const differing = propertiesOf(kind).find(
+    (property) =>
+      property !== 'elsewhere' && property !== 'listOrder' && !sameJson(here[property], there[property]),
+  );
+  if (differing === undefined) return { kind: 'same' };
+  const shown = (row: Row) => `${differing}: ${JSON.stringify(row[differing] ?? null).slice(0, 120)}`;
+  return { kind: 'otherwise', differs: { here: shown(here), there: shown(there) } };
+}
+
+function insert(prepare: Prepare, kind: ArchiveKind, row: Row, at: number): void {
+  const columns = toDatabase(kind, row);
+  const names = Object.keys(columns);
+  try {
+    prepare(
+      `insert into ${ARCHIVED[kind].table} (${names.map(columnOf).join(', ')}) values (${names.map(() => '?').join(', ')})`,
+    ).run(...Object.values(columns));
+  } catch (error) {
+    if (isForeignKeyClash(error))
+      throw new NotAnArchive(at, `this ${kind} names something that is neither in the file nor here.`);
+    if (isUniqueClash(error))
+      throw new NotAnArchive(at, `this ${kind} takes the place of another that is here.`);
+    throw error;
+  }
+}
+
+const rowIdOf = (kind: ArchiveKind, row: Row): string => {
+  if (kind === 'practice') return 'practice';
+  return kind === 'event' ? (row.event as SessionEvent).id : String(row.id);
+};
+
+/** What a row is about, in words a person knows it by. */
+function wordsOf(row: Row): string {
+  const item = (row.item ?? row.exercise ?? row.measure ?? {}) as { label?: string };
+  return String(item.label ?? row.name ?? row.label ?? row.what ?? row.id ?? '');
+}
+
+/** A session whose log has grown: whether it is over, and what later ones ask of it. */
+function growSession(prepare: Prepare, sessionId: string): void {
+  prepare(
+    `update session set finished_at_ms = (
+       select min(at_ms) from session_event where session_id = ?1 and type = 'session-finished') where id = ?1`,
+  ).run(sessionId);
+  const head = readHead(prepare, sessionId);
+  if (head) summarise(prepare, head);
+}
+
+function keepList(
+  prepare: Prepare,
+  list: { id: string; nowMs: number; practitionerId: string; words: string; clientIds: string[] },
+  added: readonly { kind: ArchiveKind; rowId: string }[],
+): void {
+  prepare(
+    `insert into taken_in (id, at_ms, practitioner_id, words, rows, client_ids, audit_id)
+     values (?, ?, ?, ?, ?, ?, (select max(id) from audit))`,
+  ).run(list.id, list.nowMs, list.practitionerId, list.words, added.length, JSON.stringify(list.clientIds));
+  const one = prepare('insert into taken_in_row (taken_in_id, place, kind, row_id) values (?, ?, ?, ?)');
+  for (const [place, { kind, rowId }] of added.entries()) one.run(list.id, place, kind, rowId);
+}

@@ -1,0 +1,52 @@
+import { createHash } from 'node:crypto';
+import Database from 'libsql';
+import { ARCHIVE_FORMAT, ARCHIVE_VERSION, type ArchiveOf } from '#contract/archive';
+import { ARCHIVE_KINDS, type ArchiveKind } from '#contract/archive-rows';
+import { ABOUT_ARCHIVES } from './about-archives';
+import { ARCHIVED, chosenColumns, fromDatabase } from './tables';
+
+type Row = Record<string, unknown>;
+
+/**
+ * An archive line by line: what it is, every row in an order in which it can be taken in again, and last by what a file that was
+ * cut short is known (docs/archive-format.md). It is read over a connection of its own, at one moment, while others write; the
+ * same practice gives the same bytes.
+ */
+export function* writeArchive(file: string, of: ArchiveOf): Generator<string> {
+  const database = new Database(file);
+  try {
+    database.exec('begin');
+    const hash = createHash('sha256');
+    let rows = 0;
+    const line = (value: unknown) => {
+      const text = `${JSON.stringify(value)}\n`;
+      hash.update(text);
+      return text;
+    };
+    yield line({ format: ARCHIVE_FORMAT, version: ARCHIVE_VERSION, of });
+    for (const kind of ARCHIVE_KINDS) {
+      for (const stored of rowsOf(database, kind, of)) {
+        rows += 1;
+        yield line({ kind, row: fromDatabase(kind, stored) });
+      }
+    }
+    yield `${JSON.stringify({ end: { rows, sha256: hash.digest('hex') } })}\n`;
+  } finally {
+    database.close();
+  }
+}
+
+function rowsOf(database: Database.Database, kind: ArchiveKind, of: ArchiveOf): Iterable<Row> {
+  const { table, ofClient, order } = ARCHIVED[kind];
+  const conditions = [
+    ...(kind === 'audit'
+      ? [`action not in (${ABOUT_ARCHIVES.map((action) => `'${action}'`).join(', ')})`]
+      : []),
+    ...(of.kind === 'client' && ofClient ? [`(${ofClient})`] : []),
+  ];
+  if (of.kind === 'client' && !ofClient) return [];
+  const where = conditions.length > 0 ? `where ${conditions.join(' and ')}` : '';
+  return database
+    .prepare(`select ${chosenColumns(kind)} from ${table} ${where} order by ${order}`)
+    .iterate(...(of.kind === 'client' ? [of.clientId] : [])) as Iterable<Row>;
+}

@@ -1,0 +1,121 @@
+import { type Context, Hono } from 'hono';
+import { stream } from 'hono/streaming';
+import { z } from 'zod';
+import { type ArchiveOf, type ArchivePreview, archiveMatchesSchema } from '#contract/archive';
+import { clinicianOnly } from '../access/practitioner';
+import type { Env } from '../context';
+import { writeAudit } from '../db/audit';
+import { findClient } from '../db/client-facts';
+import { ClientEntity } from '../db/entities';
+import { inTransaction, withStatements } from '../db/sqlite';
+import { LONGEST_LINE, NotAnArchive } from '../interchange/archive/read-archive';
+import { readTakenIn, takeBack } from '../interchange/archive/take-back';
+import { takeIn } from '../interchange/archive/take-in';
+import { writeArchive } from '../interchange/archive/write-archive';
+import { linesOf, spooled } from '../interchange/spool';
+import { Problem } from '../problem';
+import { query } from '../validate';
+
+const MOST_ARCHIVE_BYTES = 64 * 1024 * 1024;
+
+const takingInSchema = z.object({
+  /** Who is whom, as JSON. */
+  matches: z
+    .string()
+    .max(20_000)
+    .default('{}')
+    .transform((text, context) => {
+      try {
+        return archiveMatchesSchema.parse(JSON.parse(text));
+      } catch {
+        context.addIssue({ code: 'custom', message: 'Say who is whom as JSON: {"id there":"id here"}.' });
+        return z.NEVER;
+      }
+    }),
+  /** What the file is called. */
+  name: z.string().max(200).default('an archive'),
+});
+
+/** The whole practice or one person as a file, out and in (docs/archive-format.md). */
+export const archiveRoutes = new Hono<Env>()
+  .get('/', clinicianOnly('take the practice out'), (c) => sendArchive(c, { kind: 'practice' }))
+
+  .get('/of/:clientId', clinicianOnly('take a person out'), async (c) => {
+    const { id } = await findClient(c.var.em, c.req.param('clientId'));
+    const { name } = await c.var.em.findOneOrFail(ClientEntity, { id });
+    return sendArchive(c, { kind: 'client', clientId: id, name });
+  })
+
+  .get('/taken-in', async (c) => c.json(await withStatements(c.var.em, readTakenIn)))
+
+  .post('/preview', clinicianOnly('take an archive in'), query(takingInSchema), async (c) => {
+    const { id: _, ...preview } = await takeInBody(c, c.req.valid('query'), 'preview');
+    return c.json(preview satisfies ArchivePreview);
+  })
+
+  .post('/', clinicianOnly('take an archive in'), query(takingInSchema), async (c) => {
+    const taken = await takeInBody(c, c.req.valid('query'), 'keep');
+    return c.json(taken, 201);
+  })
+
+  .post('/taken-in/:id/back', clinicianOnly('take back what was taken in'), async (c) => {
+    const by = { practitionerId: c.var.practitioner.id, nowMs: c.var.nowMs };
+    await inTransaction(c.var.em, (prepare) => takeBack(prepare, c.req.param('id'), by));
+    tellAll(c);
+    return c.json(await withStatements(c.var.em, readTakenIn));
+  });
+
+/** Every list and line is another one now. */
+function tellAll(c: Context<Env>): void {
+  c.var.lines.clear();
+  c.var.feed.publish({ said: 'practice' });
+}
+
+async function sendArchive(c: Context<Env>, of: ArchiveOf): Promise<Response> {
+  const file = String(c.var.em.config.get('dbName'));
+  const subject = of.kind === 'client' ? of.clientId : 'practice';
+  const by = { practitionerId: c.var.practitioner.id, atMs: c.var.nowMs };
+  await withStatements(c.var.em, (prepare) =>
+    writeAudit(prepare, { action: 'archive-taken-out', subject }, by),
+  );
+  c.header('content-type', 'application/x-ndjson; charset=utf-8');
+  c.header('cache-control', 'no-store');
+  return stream(c, async (out) => {
+    for (const line of writeArchive(file, of)) {
+      if (out.aborted) return;
+      await out.write(line);
+    }
+  });
+}
+
+/** Thrown to undo what a preview did. */
+class OnlyAPreview extends Error {
+  constructor(readonly preview: ReturnType<typeof takeIn>) {
+    super();
+  }
+}
+
+async function takeInBody(
+  c: Context<Env>,
+  { matches, name }: z.output<typeof takingInSchema>,
+  then: 'preview' | 'keep',
+): Promise<ReturnType<typeof takeIn>> {
+  const taking = { matches, words: name, practitionerId: c.var.practitioner.id, nowMs: c.var.nowMs };
+  return spooled(c.req.raw.body, MOST_ARCHIVE_BYTES, async (file) => {
+    try {
+      return await inTransaction(c.var.em, (prepare) => {
+        const taken = takeIn(prepare, linesOf(file, LONGEST_LINE), taking);
+        if (then === 'preview') throw new OnlyAPreview(taken);
+        return taken;
+      });
+    } catch (error) {
+      if (error instanceof OnlyAPreview) return error.preview;
+      if (!(error instanceof NotAnArchive)) throw error;
+      throw new Problem(422, 'Not taken in', `${error.message} Nothing was stored.`, [
+        { path: `line.${error.line}`, message: error.message },
+      ]);
+    } finally {
+      if (then === 'keep') tellAll(c);
+    }
+  });
+}
