@@ -29,6 +29,7 @@ import { practiceRoutes } from './routes/practice';
 import { practiceAttemptRoutes } from './routes/practice-attempts';
 import { prescriptionRoutes } from './routes/prescriptions';
 import { sessionRoutes } from './routes/sessions';
+import { tableRoutes } from './routes/tables';
 
 export type AppOptions = {
   orm: MikroORM;
@@ -66,13 +67,14 @@ const apiRoutes = (now: () => number, aheadMs: number, moveClock: MoveClock | un
     .route('/sessions', sessionRoutes(aheadMs))
     .route('/feed', feedRoutes)
     .route('/archive', archiveRoutes)
+    .route('/tables', tableRoutes(aheadMs))
     .route('/practice-attempts', practiceAttemptRoutes)
     .route('/devices', deviceRoutes(new DeviceHub(), now));
 
 export type AppType = ReturnType<typeof apiRoutes>;
 
 const USUAL_AHEAD_MS = RULES['RUN-9'].figures.afterReceiptMs;
-const ARCHIVES = '/api/archive';
+const WHOLE_FILES = /^\/api\/(archive|tables)(\/|$)/;
 const MOST_BYTES = 2 * 1024 * 1024;
 
 /** The whole HTTP application over one database. */
@@ -169,7 +171,7 @@ const limitStream = bodyLimit({ maxSize: MOST_BYTES, onError: (c) => answerProbl
 /** A body that says how long it is is refused or read as a whole; only one that does not is counted as it streams in. */
 const limitBody = createMiddleware<Env>(async (c, next) => {
   // Whole files come as a stream, which who reads it bounds.
-  if (c.req.path.startsWith(ARCHIVES)) return next();
+  if (WHOLE_FILES.test(c.req.path)) return next();
   const length = c.req.header('content-length');
   if (length === undefined || c.req.header('transfer-encoding') !== undefined) return limitStream(c, next);
   if (Number(length) > MOST_BYTES) return answerProblem(c, tooLarge);

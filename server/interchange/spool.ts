@@ -9,11 +9,11 @@ const CHUNK_BYTES = 256 * 1024;
 
 /**
  * Keeps a body that does not fit into memory in a file while it is worked on, and removes it after.
- * @throws Problem 413 where it is larger than `mostBytes`
+ * @throws Problem 413 where it is larger than the bound
  */
 export async function spooled<T>(
   body: ReadableStream<Uint8Array> | null,
-  mostBytes: number,
+  bound: Bound,
   work: (file: string) => Promise<T>,
 ): Promise<T> {
   const folder = await mkdtemp(join(tmpdir(), 'nervato-in-'));
@@ -24,7 +24,7 @@ export async function spooled<T>(
       let bytes = 0;
       for await (const chunk of body ?? []) {
         bytes += chunk.byteLength;
-        if (bytes > mostBytes) throw tooLarge(mostBytes);
+        if (bytes > bound.mostMb * 1024 * 1024) throw tooLarge(bound);
         await handle.write(chunk);
       }
     } finally {
@@ -36,12 +36,11 @@ export async function spooled<T>(
   }
 }
 
-const tooLarge = (mostBytes: number) =>
-  new Problem(
-    413,
-    'Too large',
-    `A file is at most ${mostBytes / 1024 / 1024} MB here. Take a larger archive in with the server stopped: npm run archive -- in FILE`,
-  );
+/** How large a body may be, and what to do with a larger one. */
+type Bound = { mostMb: number; else: string };
+
+const tooLarge = ({ mostMb, else: otherwise }: Bound) =>
+  new Problem(413, 'Too large', `A file is at most ${mostMb} MB here. ${otherwise}`);
 
 /** The lines of a text file, read piece by piece; a line may be as long as the caller bears. */
 export function* linesOf(file: string, longest: number): Generator<string> {

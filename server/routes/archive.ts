@@ -16,7 +16,10 @@ import { linesOf, spooled } from '../interchange/spool';
 import { Problem } from '../problem';
 import { query } from '../validate';
 
-const MOST_ARCHIVE_BYTES = 64 * 1024 * 1024;
+const ARCHIVE = {
+  mostMb: 64,
+  else: 'Take a larger one in with the server stopped: npm run archive -- in FILE',
+};
 
 const takingInSchema = z.object({
   /** Who is whom, as JSON. */
@@ -101,7 +104,7 @@ async function takeInBody(
   then: 'preview' | 'keep',
 ): Promise<ReturnType<typeof takeIn>> {
   const taking = { matches, words: name, practitionerId: c.var.practitioner.id, nowMs: c.var.nowMs };
-  return spooled(c.req.raw.body, MOST_ARCHIVE_BYTES, async (file) => {
+  return spooled(c.req.raw.body, ARCHIVE, async (file) => {
     try {
       return await inTransaction(c.var.em, (prepare) => {
         const taken = takeIn(prepare, linesOf(file, LONGEST_LINE), taking);

@@ -2,10 +2,10 @@ import { randomUUID } from 'node:crypto';
 import type { ArchiveMatches, ArchiveOf, ArchivePreview, ArchiveRow, Match } from '#contract/archive';
 import { ARCHIVE_KINDS, type ArchiveKind } from '#contract/archive-rows';
 import type { SessionEvent } from '#core/session/events';
-import { writeAudit } from '../../db/audit';
 import { readHead, summarise } from '../../db/session-log';
 import { isForeignKeyClash, isUniqueClash, type Prepare } from '../../db/sqlite';
 import { sameJson } from '../../same-json';
+import { type AddedRow, keepTakenIn } from '../taken-in-list';
 import { NotAnArchive, readArchive } from './read-archive';
 import { ARCHIVED, chosenColumns, columnOf, fromDatabase, propertiesOf, toDatabase } from './tables';
 
@@ -33,7 +33,7 @@ export function takeIn(
   const people = new Map<string, ArchivePreview['people'][number]>();
   const otherwise: ArchivePreview['otherwise'] = [];
   const grown = new Set<string>();
-  const added: { kind: ArchiveKind; rowId: string }[] = [];
+  const added: AddedRow[] = [];
   let of: ArchiveOf | null = null;
   let at = 0;
   for (const read of readArchive(lines)) {
@@ -61,9 +61,7 @@ export function takeIn(
   }
   for (const sessionId of grown) growSession(prepare, sessionId);
   const clientIds = [...people.keys()].map((clientId) => matches[clientId] ?? clientId);
-  const note = { action: 'taken-in', subject: id, detail: { words, rows: added.length, clientIds } };
-  writeAudit(prepare, note, { practitionerId, atMs: nowMs });
-  keepList(prepare, { id, nowMs, practitionerId, words, clientIds }, added);
+  keepTakenIn(prepare, { id, nowMs, practitionerId, words, clientIds }, added);
   return {
     id,
     of: of ?? { kind: 'practice' },
@@ -198,17 +196,4 @@ function growSession(prepare: Prepare, sessionId: string): void {
   ).run(sessionId);
   const head = readHead(prepare, sessionId);
   if (head) summarise(prepare, head);
-}
-
-function keepList(
-  prepare: Prepare,
-  list: { id: string; nowMs: number; practitionerId: string; words: string; clientIds: string[] },
-  added: readonly { kind: ArchiveKind; rowId: string }[],
-): void {
-  prepare(
-    `insert into taken_in (id, at_ms, practitioner_id, words, rows, client_ids, audit_id)
-     values (?, ?, ?, ?, ?, ?, (select max(id) from audit))`,
-  ).run(list.id, list.nowMs, list.practitionerId, list.words, added.length, JSON.stringify(list.clientIds));
-  const one = prepare('insert into taken_in_row (taken_in_id, place, kind, row_id) values (?, ?, ?, ?)');
-  for (const [place, { kind, rowId }] of added.entries()) one.run(list.id, place, kind, rowId);
 }

@@ -1,0 +1,44 @@
+import { dayOf, isoOf } from '../course/days';
+
+/** In which order a column of dates has day, month and year. */
+export type DateOrder = 'year-month-day' | 'day-month-year' | 'month-day-year';
+
+export const DATE_ORDERS: Record<DateOrder, { label: string; parts: readonly ('y' | 'm' | 'd')[] }> = {
+  'year-month-day': { label: 'year, month, day', parts: ['y', 'm', 'd'] },
+  'day-month-year': { label: 'day, month, year', parts: ['d', 'm', 'y'] },
+  'month-day-year': { label: 'month, day, year', parts: ['m', 'd', 'y'] },
+};
+
+const SHAPE = /^(\d{1,4})[-./ ]{1,2}(\d{1,2})[-./ ]{1,2}(\d{1,4})\.?(?:[T ].*)?$/;
+
+/**
+ * A date as it was typed, as an ISO day; `null` where it is none. Two figures of a year are of this century.
+ * @example readDay('4.5.2026', 'day-month-year') //=> '2026-05-04'
+ */
+export function readDay(text: string, order: DateOrder): string | null {
+  const parted = SHAPE.exec(text.trim());
+  if (!parted) return null;
+  const { parts } = DATE_ORDERS[order];
+  const part = (name: 'y' | 'm' | 'd') => parted[parts.indexOf(name) + 1] ?? '';
+  const [year, month, day] = [part('y'), part('m'), part('d')];
+  // A year in front is written out: 13/5/26 is of 2026.
+  if (year.length !== 4 && (year.length !== 2 || parts[0] === 'y')) return null;
+  const iso = `${year.length === 2 ? `20${year}` : year}-${month.padStart(2, '0')}-${day.padStart(2, '0')}`;
+  // The 31st of a month of thirty days is none, though some would read it as the 1st of the next.
+  const found = dayOf(iso);
+  return Number.isInteger(found) && isoOf(found) === iso ? iso : null;
+}
+
+/**
+ * The orders in which a whole column of dates can be read; where there is more than one, somebody has to say.
+ * @example dateOrdersOf(['13/5/2026']) //=> ['day-month-year']
+ * @example dateOrdersOf(['4/5/2026']) //=> ['day-month-year', 'month-day-year']
+ */
+export function dateOrdersOf(texts: readonly string[]): DateOrder[] {
+  const typed = texts.filter((text) => text.trim() !== '');
+  const orders = Object.keys(DATE_ORDERS) as DateOrder[];
+  const misread = (order: DateOrder) => typed.filter((text) => readDay(text, order) === null).length;
+  const least = Math.min(...orders.map(misread));
+  if (typed.length === 0 || least === typed.length) return [];
+  return orders.filter((order) => misread(order) === least);
+}

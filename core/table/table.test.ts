@@ -1,0 +1,248 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { dateOrdersOf, readDay } from './day';
+import { decimalMarkOf, readFigure } from './number';
+import { type Known, readRow } from './read-row';
+import { likelyKind, type Mapping, missingIn, recognise, unitIn } from './recognise';
+import { TABLE_KINDS } from './tables';
+import { LIMB_WORDS, plainWords, SIDE_WORDS, wordIn } from './words';
+
+const KNOWN: Known = {
+  exercise: new Map([['knee extension', 'knee-extension']]),
+  measure: new Map([['calf girth', 'girth-calf']]),
+  cuff: new Map([['thigh large', 'thigh-large']]),
+};
+const METRIC = { mass: 'kg', length: 'cm' } as const;
+
+describe('figures as people write them', () => {
+  it.each([
+    ['54.5', 'point', 54.5],
+    ['1,234.5', 'point', 1234.5],
+    ["1'234.5", 'point', 1234.5],
+    ['54,5', 'comma', 54.5],
+    ['1.234,5', 'comma', 1234.5],
+    ['1\u00a0234,5', 'comma', 1234.5],
+    ['-3', 'point', -3],
+    ['54,5', 'point', null],
+    ['1,23,4', 'point', null],
+    ['5e3', 'point', null],
+    ['0x10', 'point', null],
+    ['', 'point', null],
+    ['12 kg', 'point', null],
+  ] as const)('%s with a decimal %s is %s', (text, mark, value) => {
+    expect(readFigure(text, mark)).toBe(value);
+  });
+
+  it('knows the mark where the column says, and asks where it does not', () => {
+    expect(decimalMarkOf(['54,5', '61'])).toBe('comma');
+    expect(decimalMarkOf(['54.5', '61'])).toBe('point');
+    expect(decimalMarkOf(['54', '61'])).toBe('point');
+    expect(decimalMarkOf(['1.200', '1.350'])).toBeNull();
+    expect(decimalMarkOf(['1.200', '1.35'])).toBe('point');
+    expect(decimalMarkOf([])).toBe('point');
+  });
+
+  it('reads any figure written either way', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 9_999_999 }), fc.boolean(), (hundredths, grouped) => {
+        const value = hundredths / 100;
+        const written = value.toLocaleString('en-GB', { useGrouping: grouped, maximumFractionDigits: 2 });
+        expect(readFigure(written, 'point')).toBe(value);
+        const german = value.toLocaleString('de-DE', { useGrouping: grouped, maximumFractionDigits: 2 });
+        expect(readFigure(german, 'comma')).toBe(value);
+      }),
+    );
+  });
+});
+
+describe('dates as people write them', () => {
+  it.each([
+    ['2026-05-04', 'year-month-day', '2026-05-04'],
+    ['2026-05-04T10:30:00', 'year-month-day', '2026-05-04'],
+    ['4.5.2026', 'day-month-year', '2026-05-04'],
+    ['04/05/26', 'day-month-year', '2026-05-04'],
+    ['5/4/2026', 'month-day-year', '2026-05-04'],
+    ['31.4.2026', 'day-month-year', null],
+    ['29.2.2024', 'day-month-year', '2024-02-29'],
+    ['29.2.2025', 'day-month-year', null],
+    ['4.5', 'day-month-year', null],
+    ['13/5/26', 'year-month-day', null],
+    ['4.5.126', 'day-month-year', null],
+    ['May 4', 'day-month-year', null],
+  ] as const)('%s by %s is %s', (text, order, day) => {
+    expect(readDay(text, order)).toBe(day);
+  });
+
+  it('says in which orders a column can be read', () => {
+    expect(dateOrdersOf(['13/5/2026'])).toEqual(['day-month-year']);
+    expect(dateOrdersOf(['4/5/2026', '5/13/2026'])).toEqual(['month-day-year']);
+    expect(dateOrdersOf(['4/5/2026', '', '6/7/2026'])).toEqual(['day-month-year', 'month-day-year']);
+    expect(dateOrdersOf(['2026-05-04'])).toEqual(['year-month-day']);
+    expect(dateOrdersOf(['yesterday'])).toEqual([]);
+    // One that is none does not hide what the others say.
+    expect(dateOrdersOf(['13/5/2026', 'soon'])).toEqual(['day-month-year']);
+  });
+});
+
+describe('words', () => {
+  it('are known by their letters alone', () => {
+    expect(plainWords(' L.  Thigh ')).toBe('l thigh');
+    for (const text of ['Left thigh', 'left leg', 'Thigh L', 'LT', 'l. leg', 'left-thigh'])
+      expect([text, wordIn(LIMB_WORDS, text)]).toEqual([text, 'left-thigh']);
+    expect(wordIn(LIMB_WORDS, 'right upper arm')).toBe('right-arm');
+    expect(wordIn(LIMB_WORDS, 'head')).toBeNull();
+    expect(wordIn(SIDE_WORDS, 'L/R')).toBe('both');
+  });
+});
+
+describe('a table by its headings', () => {
+  it('is known for what it is', () => {
+    expect(likelyKind(['Name', 'Notes'])).toBe('people');
+    expect(likelyKind(['Client', 'Date', 'Limb', 'Girth (cm)', 'Cuff'])).toBe('fits');
+    expect(likelyKind(['Name', 'Date', 'Limb', 'Posture', 'Cuff', 'Method', 'LOP (mmHg)'])).toBe('pressures');
+    expect(likelyKind(['Name', 'Date', 'Exercise', 'Side', 'Load (lb)', 'Reps'])).toBe('strength-tests');
+    expect(likelyKind(['Name', 'Date', 'Measure', 'Limb', 'Value'])).toBe('outcomes');
+    expect(likelyKind(['Name', 'Date', 'Plan', 'Reps', 'RPE'])).toBe('sessions');
+  });
+
+  it('gives each column away once, what fits best first', () => {
+    const { columns } = recognise('outcomes', ['Test date', 'Full name', 'Test', 'Result (cm)'], []);
+    expect(columns).toEqual({
+      person: { column: 1, unit: null },
+      day: { column: 0, unit: null },
+      measureId: { column: 2, unit: null },
+      values: { column: 3, unit: 'cm' },
+    });
+  });
+
+  it('tells its units and forms, and what it leaves open', () => {
+    const headings = ['Name', 'Date', 'Exercise', 'Side', 'Load (lb)', 'Reps'];
+    const ambiguous = recognise('strength-tests', headings, [
+      ['A', '4/5/2026', 'Knee extension', 'L', '88.5', '5'],
+    ]);
+    expect(ambiguous).toMatchObject({
+      dateOrder: null,
+      decimalMark: 'point',
+      columns: { loadKg: { unit: 'lb' } },
+    });
+    expect(missingIn(ambiguous, { mass: null, length: null })).toEqual([
+      'In which order are day, month and year?',
+    ]);
+    const bare = recognise('strength-tests', ['Name', 'Date', 'Load'], [['A', '2026-05-04', '1.200']]);
+    expect(missingIn(bare, { mass: null, length: null })).toEqual([
+      'Which column is “Exercise”?',
+      'Which column is “Side”?',
+      'Which column is “Repetitions”?',
+      'Is 1.200 one and a bit, or over a thousand?',
+      'In which unit is “Load”?',
+    ]);
+    expect(missingIn(bare, METRIC)).toHaveLength(4);
+    expect([unitIn('Girth in inches'), unitIn('Weight'), unitIn('Umfang (mm)')]).toEqual(['in', null, 'mm']);
+    // Several figures in a cell say how they are written, too.
+    expect(
+      recognise('outcomes', ['Name', 'Date', 'Measure', 'Value'], [['A', '2026-05-04', 'x', '52,1 52,4']])
+        .decimalMark,
+    ).toBe('comma');
+  });
+});
+
+const mapped = (kind: Mapping['kind'], headings: string[], ...rows: string[][]) => {
+  const mapping = recognise(kind, headings, rows);
+  return rows.map((row) => readRow(row, mapping, KNOWN, METRIC));
+};
+
+describe('a row', () => {
+  it('is read in the units of the core', () => {
+    expect(
+      mapped(
+        'strength-tests',
+        ['Name', 'Date', 'Exercise', 'Side', 'Load (lb)', 'Reps'],
+        ['Ann', '13/5/26', 'Knee  extension', 'l.', '88', '5'],
+      ),
+    ).toEqual([
+      {
+        ok: true,
+        row: {
+          person: 'Ann',
+          day: '2026-05-13',
+          exerciseId: 'knee-extension',
+          side: 'left',
+          loadKg: 39.92,
+          reps: 5,
+        },
+      },
+    ]);
+    expect(
+      mapped(
+        'fits',
+        ['Name', 'Date', 'Limb', 'Girth mm', 'Cuff'],
+        ['Ann', '2026-05-13', 'RT', '545', 'Thigh large'],
+      ),
+    ).toMatchObject([{ row: { limb: 'right-thigh', girthCm: 54.5, cuffId: 'thigh-large' } }]);
+    expect(
+      mapped(
+        'sessions',
+        ['Name', 'Day', 'Time', 'Reps', 'RPE'],
+        ['Ann', '2026-05-13', '7:30', '30,15,15,12', ''],
+      ),
+    ).toMatchObject([{ row: { time: '07:30', reps: [30, 15, 15, 12], effort: null, plan: null } }]);
+  });
+
+  it('says of each cell what is wrong and how to mend it', () => {
+    const [read] = mapped(
+      'strength-tests',
+      ['Name', 'Date', 'Exercise', 'Side', 'Load (kg)', 'Reps'],
+      ['', '2026-13-01', 'Juggling', 'front', '4000', '5.5'],
+    );
+    expect(read).toEqual({
+      ok: false,
+      bad: [
+        { field: 'person', reason: 'Person is empty. Fill it in.' },
+        { field: 'day', reason: '“2026-13-01” is no date in this order. Write 2026-05-04.' },
+        {
+          field: 'exerciseId',
+          reason: 'There is no exercise called “Juggling” here. Add it first, or write another.',
+        },
+        { field: 'side', reason: '“front” is no side. Write left, right or both.' },
+        {
+          field: 'loadKg',
+          reason: 'Load of 4000: it lies between 0.5 and 500. Check the figure and its unit.',
+        },
+        { field: 'reps', reason: 'Repetitions is a whole number.' },
+      ],
+    });
+    const reasons = (row: ReturnType<typeof readRow>) => (row.ok ? [] : row.bad.map(({ reason }) => reason));
+    expect(
+      mapped(
+        'sessions',
+        ['Name', 'Day', 'Time', 'Reps'],
+        ['A'.repeat(81), '2026-05-13', 'noon', '30/x'],
+      ).flatMap(reasons),
+    ).toEqual([
+      'Person is longer than 80 characters. Shorten it.',
+      '“noon” is no time. Write 17:30.',
+      'Repetitions by set: “30/x” is not all figures from 0 to 500. Write 30/15/15.',
+    ]);
+    expect(
+      mapped(
+        'outcomes',
+        ['Name', 'Date', 'Measure', 'Value'],
+        ['A', '2026-05-13', 'Calf girth', '1 2 3 4 5 6 7 8 9 10 11'],
+      ).flatMap(reasons),
+    ).toEqual(['Figures: at most 10 figures.']);
+  });
+
+  it('is read or refused, whatever stands in it', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...TABLE_KINDS),
+        fc.array(fc.string(), { maxLength: 8 }),
+        fc.array(fc.string(), { maxLength: 8 }),
+        (kind, headings, cells) => {
+          const read = readRow(cells, recognise(kind, headings, [cells]), KNOWN, METRIC);
+          if (!read.ok) expect(read.bad.every(({ reason }) => reason.length > 10)).toBe(true);
+        },
+      ),
+    );
+  });
+});

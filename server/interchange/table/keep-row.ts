@@ -1,0 +1,324 @@
+import { randomUUID } from 'node:crypto';
+import type { TableRow } from '#contract/table';
+import type { Cuff } from '#core/cuff/cuff';
+import { checkCuff, checkGirth } from '#core/cuff/fit';
+import { type Finding, hardFindings } from '#core/findings/finding';
+import type { Pump } from '#core/kit/pump';
+import { estimateOcclusionPressure } from '#core/occlusion-pressure/estimate';
+import { METHODS } from '#core/occlusion-pressure/methods';
+import { checkPlausibility } from '#core/occlusion-pressure/plausibility';
+import { USUAL_SHELF_LIFE } from '#core/occlusion-pressure/shelf-life';
+import type { MeasureBook } from '#core/outcomes/measures';
+import { checkTaken, valueTaken } from '#core/outcomes/taken';
+import { setOrder } from '#core/plan/set-order';
+import { readPlan } from '#core/plan/versions/read-plan';
+import type { Exercise } from '#core/protocol/exercise';
+import { limbKind } from '#core/quantity/limb';
+import { proceduresInForce } from '#core/record/in-force';
+import { checkTestedSide } from '#core/strength/check-test';
+import { oneRepMax } from '#core/strength/one-rep-max';
+import type { TableKind } from '#core/table/tables';
+import { enterSession } from '../../db/enter-session';
+import type { Prepare } from '../../db/sqlite';
+import type { AddedRow } from '../taken-in-list';
+
+/** Why a row is not taken in, at which of its fields. */
+export class RefusedCell extends Error {
+  constructor(
+    readonly field: string,
+    message: string,
+  ) {
+    super(message);
+  }
+}
+
+/** What rows are kept by: who works, when it is, and what the practice has. */
+export type KeepingRows = {
+  prepare: Prepare;
+  practitionerId: string;
+  nowMs: number;
+  aheadMs: number;
+  cuffs: readonly Cuff[];
+  pumps: readonly Pump[];
+  library: Readonly<Record<string, Exercise>>;
+  measures: MeasureBook;
+  /** Ids of people by their name in small letters. */
+  people: Map<string, string[]>;
+};
+
+/** Everybody by their name, read once for a table: no index finds names whatever their capitals. */
+export function readPeopleByName(prepare: Prepare): Map<string, string[]> {
+  const people = new Map<string, string[]>();
+  for (const { id, name } of prepare('select id, name from client').all() as { id: string; name: string }[])
+    addByName(people, name, id);
+  return people;
+}
+
+function addByName(people: Map<string, string[]>, name: string, id: string): void {
+  people.set(name.toLowerCase(), [...(people.get(name.toLowerCase()) ?? []), id]);
+}
+
+type Keep<K extends TableKind> = (row: TableRow<K>, keeping: KeepingRows) => AddedRow[];
+
+/** Keeps a row of each kind by the rules that the same thing is kept by where it is typed in. @throws RefusedCell */
+export const KEEP: { [K in TableKind]: Keep<K> } = {
+  people: ({ person, story }, { prepare, nowMs, people }) => {
+    if (people.has(person.toLowerCase()))
+      throw new RefusedCell('person', `${person} is here already. Take the row out, or say who it is.`);
+    const id = randomUUID();
+    prepare(
+      'insert into client (id, name, story, shelf_life, limb_shelf_lives, added_at_ms) values (?, ?, ?, ?, ?, ?)',
+    ).run(id, person, story ?? '', USUAL_SHELF_LIFE, '[]', nowMs);
+    addByName(people, person, id);
+    return [{ kind: 'client', rowId: id }];
+  },
+
+  fits: ({ person, day, limb, girthCm, cuffId }, keeping) => {
+    const { prepare, cuffs } = keeping;
+    const cuff = cuffIn(keeping, cuffId);
+    refuse('girthCm', checkGirth(limb, girthCm));
+    refuse('cuffId', checkCuff(limb, girthCm, cuff, cuffs));
+    const id = randomUUID();
+    prepare(
+      `insert into girth (id, client_id, at_ms, limb, girth_cm, kind, kit_id, label, width_cm)
+       values (?, ?, ?, ?, ?, 'cuff', ?, ?, ?)`,
+    ).run(
+      id,
+      clientOf(keeping, person),
+      atNoon(day, keeping),
+      limb,
+      girthCm,
+      cuff.id,
+      cuff.label,
+      cuff.widthCm,
+    );
+    return [{ kind: 'fit', rowId: id }];
+  },
+
+  pressures: ({ person, day, limb, position, cuffId, method, pressureMmHg, stepMmHg }, keeping) => {
+    const { prepare } = keeping;
+    const clientId = clientOf(keeping, person);
+    const cuff = cuffIn(keeping, cuffId);
+    const atMs = atNoon(day, keeping);
+    const girth = girthOf(prepare, clientId, limb, cuff.id);
+    const [site] = METHODS[method].sites[limbKind(limb)];
+    if (!site)
+      throw new RefusedCell('method', `${METHODS[method].label} is not for this limb. Say how it was found.`);
+    // What a table says is the pressure at which the pulse went, read once from the coarsest gauge there is.
+    const gauge = keeping.pumps.reduce<Pump | null>(
+      (coarsest, pump) => (coarsest && coarsest.divisionMmHg >= pump.divisionMmHg ? coarsest : pump),
+      null,
+    );
+    if (!gauge) throw new RefusedCell('pressureMmHg', 'The practice has no gauge. Add one to the kit first.');
+    const step = stepMmHg ?? USUAL_STEP_MMHG;
+    const trial = { goneMmHg: pressureMmHg, upMmHg: step, backMmHg: pressureMmHg - step, downMmHg: step };
+    const estimate = estimateOcclusionPressure([trial], gauge.divisionMmHg, 'first-silence', method);
+    if (!estimate) throw new RefusedCell('pressureMmHg', 'No pressure can be made of it.');
+    refuse(
+      'pressureMmHg',
+      checkPlausibility(estimate.pressure.value, { girthCm: girth, widthCm: cuff.widthCm }),
+    );
+    const id = randomUUID();
+    prepare(
+      `insert into lop (id, client_id, at_ms, limb, position, cuff_id, cuff_label, width_cm, girth_cm, method, site, pump_id,
+         division_mm_hg, reading_school, pressure_mm_hg, pressure, uncertainty_mm_hg, steady, trials_used)
+       values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, 'first-silence', ?, ?, ?, ?, ?)`,
+    ).run(
+      ...[
+        id,
+        clientId,
+        atMs,
+        limb,
+        position,
+        cuff.id,
+        cuff.label,
+        cuff.widthCm,
+        girth,
+        method,
+        site,
+        gauge.id,
+      ],
+      ...[gauge.divisionMmHg, estimate.pressure.value, JSON.stringify(fromATable(estimate.pressure))],
+      ...[estimate.uncertaintyMmHg, Number(estimate.steady), estimate.trialsUsed],
+    );
+    return [{ kind: 'occlusion-pressure', rowId: id }];
+  },
+
+  'strength-tests': ({ person, day, exerciseId, side, loadKg, reps }, keeping) => {
+    const { prepare, library } = keeping;
+    const clientId = clientOf(keeping, person);
+    const exercise = library[exerciseId];
+    if (!exercise) throw new RefusedCell('exerciseId', 'This exercise is not in the library. Add it first.');
+    const atMs = atNoon(day, keeping);
+    refuse(
+      'side',
+      checkTestedSide(exercise.limbKind, side, operatedAt(prepare, clientId, atMs)),
+      'guards too',
+    );
+    const result = oneRepMax({ loadKg, reps });
+    const id = randomUUID();
+    prepare(
+      `insert into strength_test (id, client_id, at_ms, exercise_id, side, load_kg, reps, one_rep_max_kg, one_rep_max)
+       values (?, ?, ?, ?, ?, ?, ?, ?, ?)`,
+    ).run(id, clientId, atMs, exerciseId, side, loadKg, reps, result.value, JSON.stringify(result));
+    return [{ kind: 'strength-test', rowId: id }];
+  },
+
+  outcomes: ({ person, day, measureId, limb, values, setting, note }, keeping) => {
+    const { prepare, measures, practitionerId } = keeping;
+    const clientId = clientOf(keeping, person);
+    const measure = measures[measureId];
+    if (!measure)
+      throw new RefusedCell('measureId', 'Nothing is measured by this name. Add the measure first.');
+    const taken = { measureId, limb, repeats: values, setting: setting ?? '', note: note ?? '' };
+    const [wrong] = checkTaken(taken, measure);
+    if (wrong) throw new RefusedCell(wrong.field === 'repeats' ? 'values' : wrong.field, wrong.message);
+    const id = randomUUID();
+    prepare(
+      `insert into outcome (id, client_id, measure_id, limb, setting, at_ms, repeats, value, note, practitioner_id)
+       values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
+    ).run(
+      ...[id, clientId, measureId, limb, taken.setting, atNoon(day, keeping), JSON.stringify(values)],
+      ...[valueTaken(values, measure), taken.note, practitionerId],
+    );
+    return [{ kind: 'outcome', rowId: id }];
+  },
+
+  sessions: ({ person, day, time, plan: name, reps, effort, jointPain }, keeping) => {
+    const { prepare, nowMs, aheadMs, practitionerId } = keeping;
+    const clientId = clientOf(keeping, person);
+    const coursePlanId = planOf(prepare, clientId, name);
+    const startedAtMs = momentOf(day, time ?? NOON);
+    const places = setsThen(prepare, coursePlanId, startedAtMs);
+    if (reps.length > places.length)
+      throw new RefusedCell(
+        'reps',
+        `The plan has ${places.length} sets; ${reps.length} are written. Say which were done.`,
+      );
+    const done = places.flatMap((place, at) => (reps[at] ? [{ ...place, reps: reps[at] ?? 0 }] : []));
+    const sets = done.map((set, at) => ({ ...set, effort: at === done.length - 1 ? effort : null }));
+    if (sets.length === 0) throw new RefusedCell('reps', 'No set was done. Take the row out.');
+    const id = randomUUID();
+    enterSession(
+      prepare,
+      { id, coursePlanId, entered: { startedAtMs, sets, jointPain, signs: [] }, setsShare: 1 },
+      { nowMs, aheadMs, practitionerId },
+    );
+    const events = prepare('select id from session_event where session_id = ? order by seq').all(id) as {
+      id: string;
+    }[];
+    return [
+      { kind: 'session', rowId: id },
+      ...events.map((event) => ({ kind: 'event' as const, rowId: event.id })),
+    ];
+  },
+};
+
+const NOON = '12:00';
+/** How a pressure on paper was most likely come at, where it does not say. */
+const USUAL_STEP_MMHG = 10;
+
+const momentOf = (day: string, time: string): number => new Date(`${day}T${time}:00`).getTime();
+
+/** When it was, of a day without a time; today’s was before now. @throws RefusedCell for a day that is to come */
+function atNoon(day: string, { nowMs }: KeepingRows): number {
+  if (momentOf(day, '00:00') > nowMs) throw new RefusedCell('day', `${day} is to come. Check the date.`);
+  return Math.min(momentOf(day, NOON), nowMs);
+}
+
+/** @throws RefusedCell where nobody is called so, or more than one */
+function clientOf({ people }: KeepingRows, person: string): string {
+  const [one, another] = people.get(person.toLowerCase()) ?? [];
+  if (!one)
+    throw new RefusedCell(
+      'person',
+      `Nobody is called ${person}. Bring the people in first, or mend the name.`,
+    );
+  if (another)
+    throw new RefusedCell('person', `Several people are called ${person}. Enter it where they stand.`);
+  return one;
+}
+
+function cuffIn({ cuffs }: KeepingRows, cuffId: string): Cuff {
+  const cuff = cuffs.find(({ id }) => id === cuffId);
+  if (cuff) return cuff;
+  throw new RefusedCell('cuffId', 'This cuff is not in the kit. Add it first.');
+}
+
+/** The girth under a cuff, as it was last fitted. @throws RefusedCell where it was not */
+function girthOf(prepare: Prepare, clientId: string, limb: string, cuffId: string): number {
+  const fit = prepare(
+    `select girth_cm as "girthCm" from girth where client_id = ? and limb = ? and kit_id = ? order by at_ms desc limit 1`,
+  ).get(clientId, limb, cuffId) as { girthCm: number } | undefined;
+  if (fit) return fit.girthCm;
+  throw new RefusedCell(
+    'limb',
+    'No girth of this limb under this cuff is on record. Bring the girths in first.',
+  );
+}
+
+/** A figure whose working says that it came from a table. */
+const fromATable = <T extends { working: { label: string; detail: string }[] }>(figure: T): T => ({
+  ...figure,
+  working: [
+    {
+      label: 'From a table',
+      detail: 'one reading, the pressure at which the pulse went; how it was come at was not told',
+    },
+    // The trial it was estimated by is none that anybody did.
+    ...figure.working.filter(({ label }) => !label.startsWith('Trial')),
+  ],
+});
+
+/** Limbs of a person that were operated on lately, as of a day. */
+function operatedAt(prepare: Prepare, clientId: string, atMs: number) {
+  const last = prepare(
+    `select at_ms as "atMs", version, yes, procedures from screening where client_id = ? and superseded = 0`,
+  ).get(clientId) as { atMs: number; version: number; yes: string; procedures: string } | undefined;
+  if (!last) return [];
+  const { yes, procedures, ...screening } = last;
+  const screenings = [
+    { ...screening, yes: JSON.parse(yes), procedures: JSON.parse(procedures), bloodPressures: [], note: '' },
+  ];
+  return proceduresInForce({ screenings }, atMs).map(({ limb }) => limb);
+}
+
+/** A plan of a person by its name, or the only one there is. */
+function planOf(prepare: Prepare, clientId: string, name: string | null): string {
+  const plans = prepare('select id, name from course_plan where client_id = ?').all(clientId) as {
+    id: string;
+    name: string;
+  }[];
+  const named =
+    name === null ? plans : plans.filter((plan) => plan.name.toLowerCase() === name.toLowerCase());
+  const [one, another] = named;
+  if (!one)
+    throw new RefusedCell(
+      'plan',
+      name === null ? 'They have no plan. Sign one first.' : `They have no plan called ${name}.`,
+    );
+  if (another) throw new RefusedCell('plan', 'They have several plans. Say which by its name.');
+  return one.id;
+}
+
+/** The sets of the version that was in force then, in their order. */
+function setsThen(prepare: Prepare, coursePlanId: string, atMs: number) {
+  const version = prepare(
+    'select plan from prescription where course_plan_id = ? and at_ms <= ? order by at_ms desc limit 1',
+  ).get(coursePlanId, atMs) as { plan: string } | undefined;
+  if (!version) throw new RefusedCell('day', 'The plan was not signed yet then. Check the date.');
+  return setOrder(readPlan(JSON.parse(version.plan))).map(({ exerciseIndex, setIndex }) => ({
+    exerciseIndex,
+    setIndex,
+  }));
+}
+
+function refuse(
+  field: string,
+  findings: readonly Finding[],
+  guards: 'guards too' | 'hard only' = 'hard only',
+): void {
+  const [wrong] =
+    guards === 'guards too' ? findings.filter(({ level }) => level !== 'note') : hardFindings(findings);
+  if (wrong) throw new RefusedCell(field, `${wrong.message} ${wrong.remedy}`);
+}

@@ -1,0 +1,286 @@
+import { describe, expect, it } from 'vitest';
+import type { TakenIn } from '#contract/archive';
+import type { ClientRecord, PeoplePage } from '#contract/client';
+import type { TableAnswer } from '#contract/table';
+import type { TableKind } from '#core/table/tables';
+import { DAY_MS, measuredClient, prescriptionFor, startApi } from '../api.fixture';
+
+type Api = Awaited<ReturnType<typeof startApi>>;
+
+const bring = async (
+  api: Api,
+  kind: TableKind,
+  rows: readonly object[],
+  asked: { take?: 'all' | 'good'; preview?: 'yes' | 'no' } = {},
+) => {
+  const query = new URLSearchParams({ name: 'paper.csv', take: 'good', ...asked });
+  const body = rows.map((row) => `${JSON.stringify(row)}\n`).join('');
+  const answer = await api.raw('POST', `/tables/${kind}?${query}`, body);
+  return { status: answer.status, body: (await answer.json()) as TableAnswer };
+};
+const reasons = ({ body }: { body: TableAnswer }) =>
+  body.rows.map(({ row, field, reason }) => `${row} ${field}: ${reason}`);
+
+const dayOf = (atMs: number) => new Date(atMs).toISOString().slice(0, 10);
+const recordOf = async (api: Api, name: string) => {
+  const { people } = await api.get<PeoplePage>(`/clients?search=${encodeURIComponent(name)}`);
+  return api.get<ClientRecord>(`/clients/${people[0]?.id}`);
+};
+
+describe('a practice that comes from tables', () => {
+  it('has its people, girths, pressures, tests and outcomes, ready for a first session', async () => {
+    const api = await startApi();
+    const day = dayOf(api.clock.nowMs - 2 * DAY_MS);
+    const person = 'Perpetua Wick';
+    expect((await bring(api, 'people', [{ person, story: 'Knee, autumn' }])).body).toMatchObject({
+      taken: 1,
+      refused: 0,
+    });
+    await bring(api, 'fits', [
+      { person: 'PERPETUA wick', day, limb: 'left-thigh', girthCm: 55, cuffId: 'thigh-large' },
+    ]);
+    const pressures = await bring(api, 'pressures', [
+      {
+        person,
+        day,
+        limb: 'left-thigh',
+        position: 'sitting',
+        cuffId: 'thigh-large',
+        method: 'doppler',
+        pressureMmHg: 176,
+        stepMmHg: null,
+      },
+    ]);
+    expect(reasons(pressures)).toEqual([]);
+    await bring(api, 'strength-tests', [
+      { person, day, exerciseId: 'knee-extension', side: 'left', loadKg: 30, reps: 8 },
+    ]);
+    await bring(api, 'outcomes', [
+      {
+        person,
+        day,
+        measureId: 'girth-10-above-knee',
+        limb: 'left-thigh',
+        values: [52.1, 52.4],
+        setting: null,
+        note: null,
+      },
+    ]);
+    const { facts } = await recordOf(api, person);
+    expect(facts.fits[0]).toMatchObject({
+      girthCm: 55,
+      widthCm: 11.5,
+      atMs: api.clock.nowMs - 2 * DAY_MS - MIDDAY(api),
+    });
+    // One reading in steps of 10 by the gauge of the practice: less sure than one that was measured here.
+    expect(facts.occlusions[0]).toMatchObject({
+      pressure: { value: 176 },
+      uncertaintyMmHg: 16,
+      readingSchool: 'first-silence',
+    });
+    expect(facts.occlusions[0]?.pressure.working.map(({ label }) => label)).toEqual([
+      'From a table',
+      'Mean',
+      'Uncertainty',
+    ]);
+    expect(facts.strengthTests[0]?.oneRepMax.value).toBeCloseTo(37.5, 0);
+    const outcomes = await api.get<{ taken: object[] }>(
+      `/clients/${(await recordOf(api, person)).id}/outcomes`,
+    );
+    expect(outcomes.taken).toMatchObject([{ value: 52.3, limb: 'left-thigh', withdrawn: null }]);
+  });
+
+  it('takes sessions on paper by the plan that was in force', async () => {
+    const api = await startApi();
+    const client = await measuredClient(api);
+    await api.post(`/clients/${client.id}/prescriptions`, prescriptionFor(client));
+    api.clock.nowMs += 3 * DAY_MS;
+    const day = dayOf(api.clock.nowMs - DAY_MS);
+    const row = {
+      person: 'Test Person',
+      day,
+      time: '09:30',
+      plan: 'lower day',
+      reps: [30, 15, 15, 12],
+      effort: 8,
+      jointPain: 1,
+    };
+    expect(reasons(await bring(api, 'sessions', [row]))).toEqual([]);
+    const { facts } = await api.get<ClientRecord>(`/clients/${client.id}`);
+    expect(facts.sessions).toHaveLength(1);
+    expect(
+      reasons(
+        await bring(api, 'sessions', [
+          row,
+          { ...row, time: '11:00', plan: 'Upper day' },
+          { ...row, time: '11:00', reps: [30, 15, 15, 12, 9] },
+          { ...row, time: '11:00', reps: [0, 0] },
+          { ...row, day: dayOf(api.clock.nowMs - 30 * DAY_MS) },
+        ]),
+      ),
+    ).toEqual([
+      '1 startedAtMs: Another session of this person was running then. Choose another time.',
+      '2 plan: They have no plan called Upper day.',
+      '3 reps: The plan has 4 sets; 5 are written. Say which were done.',
+      '4 reps: No set was done. Take the row out.',
+      '5 day: The plan was not signed yet then. Check the date.',
+    ]);
+    // All of it goes as one.
+    const [list] = await api.get<TakenIn[]>('/archive/taken-in');
+    await api.post(`/archive/taken-in/${list?.id}/back`, {});
+    expect((await api.get<ClientRecord>(`/clients/${client.id}`)).facts.sessions).toEqual([]);
+  });
+});
+
+/** How far noon of the practice lies before the hour of the tests. */
+const MIDDAY = (api: Api) => {
+  const at = new Date(api.clock.nowMs - 2 * DAY_MS);
+  return at.getTime() - new Date(at.getFullYear(), at.getMonth(), at.getDate(), 12).getTime();
+};
+
+describe('rows that are refused', () => {
+  it('are named with their field, what is wrong and how to mend it, by the rules of typing in', async () => {
+    const api = await startApi();
+    const client = await measuredClient(api);
+    await api.post(`/clients/${client.id}/screenings`, {
+      yes: ['recent-surgery'],
+      bloodPressures: [
+        { systolicMmHg: 120, diastolicMmHg: 80 },
+        { systolicMmHg: 120, diastolicMmHg: 80 },
+      ],
+      procedures: [{ limb: 'right-thigh', atMs: api.clock.nowMs - 10 * DAY_MS, what: 'Meniscus' }],
+    });
+    const day = dayOf(api.clock.nowMs);
+    const fit = { person: 'Test Person', day, limb: 'left-thigh', girthCm: 55, cuffId: 'thigh-large' };
+    expect(
+      reasons(
+        await bring(api, 'fits', [
+          { ...fit, person: 'Nobody Known' },
+          { ...fit, girthCm: 5 },
+          { ...fit, girthCm: 40 },
+          { ...fit, cuffId: 'gone' },
+          { ...fit, day: dayOf(api.clock.nowMs + 2 * DAY_MS) },
+          { ...fit, limb: 'tail' },
+          { ...fit, girthCm: '55' },
+        ]),
+      ).map((line) => line.slice(0, 60)),
+    ).toEqual([
+      expect.stringMatching(/^1 person: Nobody is called Nobody Known\. Bring/),
+      expect.stringMatching(/^2 girthCm: Left thigh: a girth of 5 cm/),
+      expect.stringMatching(/^3 cuffId: /),
+      expect.stringMatching(/^4 cuffId: This cuff is not in the kit/),
+      expect.stringMatching(/^5 day: .* is to come/),
+      expect.stringMatching(/^6 limb: Invalid/),
+      expect.stringMatching(/^7 girthCm: Invalid/),
+    ]);
+    const test = {
+      person: 'Test Person',
+      day,
+      exerciseId: 'knee-extension',
+      side: 'right',
+      loadKg: 30,
+      reps: 8,
+    };
+    expect(
+      reasons(await bring(api, 'strength-tests', [test, { ...test, side: 'left', exerciseId: 'none' }])),
+    ).toEqual([
+      expect.stringMatching(/^1 side: Right thigh was operated on/),
+      expect.stringMatching(/^2 exerciseId: This exercise is not in the library/),
+    ]);
+    const pressure = {
+      person: 'Test Person',
+      day,
+      limb: 'left-thigh',
+      position: 'lying',
+      cuffId: 'thigh-large',
+      method: 'oximeter',
+      pressureMmHg: 150,
+      stepMmHg: 5,
+    };
+    expect(
+      reasons(
+        await bring(api, 'pressures', [
+          pressure,
+          { ...pressure, method: 'doppler', limb: 'right-thigh' },
+          { ...pressure, method: 'doppler', pressureMmHg: 301 },
+        ]),
+      ),
+    ).toEqual([
+      expect.stringMatching(/^1 method: /),
+      expect.stringMatching(/^2 limb: No girth of this limb/),
+      expect.stringMatching(/^3 pressureMmHg: /),
+    ]);
+    const outcome = {
+      person: 'Test Person',
+      day,
+      measureId: 'girth-10-above-knee',
+      limb: null,
+      values: [52],
+      setting: null,
+      note: null,
+    };
+    expect(
+      reasons(
+        await bring(api, 'outcomes', [
+          outcome,
+          { ...outcome, measureId: 'none' },
+          { ...outcome, limb: 'left-thigh', values: [5] },
+        ]),
+      ),
+    ).toEqual([
+      '1 limb: Choose the limb it was taken of.',
+      '2 measureId: Nothing is measured by this name. Add the measure first.',
+      expect.stringMatching(/^3 values: 5 cm/),
+    ]);
+    expect(
+      reasons(
+        await bring(api, 'people', [
+          { person: 'test person', story: null },
+          { person: 'New', story: null },
+          { person: 'new', story: null },
+        ]),
+      ),
+    ).toEqual([
+      expect.stringMatching(/^1 person: test person is here already/),
+      expect.stringMatching(/^3 person: new is here already/),
+    ]);
+  });
+
+  it('keep the others out or not, as is asked, and a preview keeps nothing', async () => {
+    const api = await startApi();
+    const rows = [
+      { person: 'Ada', story: null },
+      { person: '', story: null },
+      { person: 'Bea', story: null },
+    ];
+    const total = async () => (await api.get<PeoplePage>('/clients')).total;
+    expect((await bring(api, 'people', rows, { preview: 'yes' })).body).toMatchObject({
+      taken: 2,
+      refused: 1,
+    });
+    expect(await total()).toBe(0);
+    expect((await bring(api, 'people', rows, { take: 'all' })).body).toMatchObject({
+      taken: 0,
+      refused: 1,
+      rows: [{ row: 2 }],
+    });
+    expect(await total()).toBe(0);
+    expect(await api.sql('select count(*) as n from audit')).toEqual([{ n: 0 }]);
+    expect((await bring(api, 'people', rows, { take: 'good' })).body).toMatchObject({ taken: 2 });
+    expect(await total()).toBe(2);
+    expect(await api.get<TakenIn[]>('/archive/taken-in')).toMatchObject([
+      { words: 'People of paper.csv', rows: 2 },
+    ]);
+  });
+
+  it('are for clinicians, of tables that there are, and no more than fit', async () => {
+    const api = await startApi();
+    expect((await api.raw('POST', '/tables/people?take=good', '{}', 'colin')).status).toBe(403);
+    expect((await bring(api, 'secrets' as TableKind, [])).status).toBe(404);
+    expect((await bring(api, 'constructor' as TableKind, [])).status).toBe(404);
+    const large = 'x'.repeat(49 * 1024 * 1024);
+    expect((await api.raw('POST', '/tables/people?take=good', large)).status).toBe(413);
+    const broken = await api.raw('POST', '/tables/people?take=good', 'no json\n{"person":1}\n\u0000');
+    expect(await broken.json()).toMatchObject({ taken: 0, refused: 3 });
+  });
+});
