@@ -58,6 +58,9 @@ const RespondersView = lazy(() =>
 const MeasuresView = lazy(() =>
   import('./views/measures/MeasuresView').then(({ MeasuresView }) => ({ default: MeasuresView })),
 );
+const InAndOutView = lazy(() =>
+  import('./views/in-and-out/InAndOutView').then(({ InAndOutView }) => ({ default: InAndOutView })),
+);
 const PractiseView = lazy(() =>
   import('./views/practise/PractiseView').then(({ PractiseView }) => ({ default: PractiseView })),
 );
@@ -101,6 +104,7 @@ function startApp(): void {
                 <Route path="safety" element={<SafetyView />} />
                 <Route path="responders" element={<RespondersView />} />
                 <Route path="measures" element={<MeasuresView />} />
+                <Route path="in-and-out" element={<InAndOutView />} />
                 <Route path="sessions/:sessionId" element={<SessionSheet />} />
                 <Route path="*" element={<NotFound />} />
               </Route>

@@ -2,9 +2,10 @@ import { type Context, Hono } from 'hono';
 import { stream } from 'hono/streaming';
 import { z } from 'zod';
 import { type ArchiveOf, type ArchivePreview, archiveMatchesSchema } from '#contract/archive';
+import { ARCHIVE_KINDS, type ArchiveKind } from '#contract/archive-rows';
 import { clinicianOnly } from '../access/practitioner';
 import type { Env } from '../context';
-import { writeAudit } from '../db/audit';
+import { type AuditNote, writeAudit } from '../db/audit';
 import { findClient } from '../db/client-facts';
 import { ClientEntity } from '../db/entities';
 import { inTransaction, withStatements } from '../db/sqlite';
@@ -12,8 +13,9 @@ import { LONGEST_LINE, NotAnArchive } from '../interchange/archive/read-archive'
 import { readTakenIn, takeBack } from '../interchange/archive/take-back';
 import { takeIn } from '../interchange/archive/take-in';
 import { writeArchive } from '../interchange/archive/write-archive';
+import { writeCsv } from '../interchange/csv-out';
 import { linesOf, spooled } from '../interchange/spool';
-import { Problem } from '../problem';
+import { notFound, Problem } from '../problem';
 import { query } from '../validate';
 
 const ARCHIVE = {
@@ -39,6 +41,8 @@ const takingInSchema = z.object({
   name: z.string().max(200).default('an archive'),
 });
 
+const csvSchema = z.object({ separator: z.enum(['comma', 'semicolon']).default('comma') });
+
 /** The whole practice or one person as a file, out and in (docs/archive-format.md). */
 export const archiveRoutes = new Hono<Env>()
   .get('/', clinicianOnly('take the practice out'), (c) => sendArchive(c, { kind: 'practice' }))
@@ -47,6 +51,16 @@ export const archiveRoutes = new Hono<Env>()
     const { id } = await findClient(c.var.em, c.req.param('clientId'));
     const { name } = await c.var.em.findOneOrFail(ClientEntity, { id });
     return sendArchive(c, { kind: 'client', clientId: id, name });
+  })
+
+  .get('/csv/:kind', clinicianOnly('take a table out'), query(csvSchema), async (c) => {
+    const kind = c.req.param('kind') as ArchiveKind;
+    if (!ARCHIVE_KINDS.includes(kind)) throw notFound('This table');
+    const separator = c.req.valid('query').separator === 'semicolon' ? ';' : ',';
+    return sendLines(c, writeCsv(fileOf(c), kind, separator), 'text/csv; charset=utf-8', {
+      action: 'archive-taken-out',
+      subject: kind,
+    });
   })
 
   .get('/taken-in', async (c) => c.json(await withStatements(c.var.em, readTakenIn)))
@@ -74,17 +88,27 @@ function tellAll(c: Context<Env>): void {
   c.var.feed.publish({ said: 'practice' });
 }
 
-async function sendArchive(c: Context<Env>, of: ArchiveOf): Promise<Response> {
-  const file = String(c.var.em.config.get('dbName'));
-  const subject = of.kind === 'client' ? of.clientId : 'practice';
+const fileOf = (c: Context<Env>): string => String(c.var.em.config.get('dbName'));
+
+const sendArchive = (c: Context<Env>, of: ArchiveOf): Promise<Response> =>
+  sendLines(c, writeArchive(fileOf(c), of), 'application/x-ndjson; charset=utf-8', {
+    action: 'archive-taken-out',
+    subject: of.kind === 'client' ? of.clientId : 'practice',
+  });
+
+/** Sends lines as they are made, and says in the audit that they went out. */
+async function sendLines(
+  c: Context<Env>,
+  lines: Iterable<string>,
+  type: string,
+  note: AuditNote,
+): Promise<Response> {
   const by = { practitionerId: c.var.practitioner.id, atMs: c.var.nowMs };
-  await withStatements(c.var.em, (prepare) =>
-    writeAudit(prepare, { action: 'archive-taken-out', subject }, by),
-  );
-  c.header('content-type', 'application/x-ndjson; charset=utf-8');
+  await withStatements(c.var.em, (prepare) => writeAudit(prepare, note, by));
+  c.header('content-type', type);
   c.header('cache-control', 'no-store');
   return stream(c, async (out) => {
-    for (const line of writeArchive(file, of)) {
+    for (const line of lines) {
       if (out.aborted) return;
       await out.write(line);
     }

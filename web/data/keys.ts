@@ -12,6 +12,7 @@ export const KEYS = {
   history: (id: string, ...of: string[]) => ['client', id, 'history', ...of],
   practiceAttempts: ['practice-attempts'],
   week: ['practice', 'week'],
+  takenIn: ['practice', 'taken-in'],
   responders: (measureId: string) => ['practice', 'responders', measureId],
   surveillance: ['practice', 'surveillance'],
   openSessions: ['sessions', 'open'],

@@ -13,6 +13,7 @@ export function PracticeHead({ title, children }: { title: string; children: Rea
             { to: '/safety', label: 'How safe it was' },
             { to: '/responders', label: 'Whom it helped' },
             { to: '/measures', label: 'What is measured' },
+            { to: '/in-and-out', label: 'In and out' },
           ].map(({ to, label }) => (
             <NavLink
               key={to}

@@ -115,6 +115,9 @@ export function Palette({
         <Command.Item className={row} onSelect={then(() => navigate('/measures'))}>
           What is measured: measures and their errors
         </Command.Item>
+        <Command.Item className={row} onSelect={then(() => navigate('/in-and-out'))}>
+          In and out: import or export tables, CSV, a spreadsheet, an archive, one person
+        </Command.Item>
         <Command.Item className={row} onSelect={then(toggleTheme)}>
           Change between paper and dark floor theme <ItsKey>G D</ItsKey>
         </Command.Item>

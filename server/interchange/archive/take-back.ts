@@ -47,7 +47,8 @@ export function takeBack(prepare: Prepare, id: string, by: { practitionerId: str
 function refuseWorkedWith(prepare: Prepare, clientIds: readonly string[], auditId: number): void {
   const since = prepare(
     `select count(*) as n from audit
-     where (subject = ?1 or subject in (select id from session where client_id = ?1)) and id > ?2`,
+     where (subject = ?1 or subject in (select id from session where client_id = ?1)) and id > ?2
+       and action <> 'archive-taken-out'`,
   );
   const name = prepare('select name from client where id = ?');
   for (const clientId of clientIds) {

@@ -14,6 +14,7 @@ import { Picker } from '../../parts/Picker';
 import { SearchField } from '../../parts/SearchField';
 import { LogLine } from './LogLine';
 import { LogTotalsLine, PeriodHead } from './LogTotals';
+import { TakePersonOut } from './TakePersonOut';
 
 type Order = 'newest' | 'oldest' | 'longest' | 'most' | 'hardest';
 const ORDERS: Record<Order, { label: string; by: (a: LoggedSession, b: LoggedSession) => number }> = {
@@ -65,6 +66,9 @@ export function LogBench({ client }: { client: ClientRecord }) {
           Nothing was finished yet. Every session that is run, or entered later, stands here with its sets,
           rests, loads and minutes occluded, and adds up.
         </p>
+        <div className="mt-4">
+          <TakePersonOut client={client} />
+        </div>
       </section>
     );
   }
@@ -111,6 +115,7 @@ export function LogBench({ client }: { client: ClientRecord }) {
             ]}
           />
           <Button onClick={() => void copy()}>Copy as CSV</Button>
+          <TakePersonOut client={client} />
         </div>
       </div>
       {whole ? <LogTotalsLine totals={whole.totals} /> : <p>No session fits.</p>}

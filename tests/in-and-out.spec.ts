@@ -1,0 +1,135 @@
+import { readFileSync } from 'node:fs';
+import type { Page } from '@playwright/test';
+import { answerScreening, checkOnTheDay, expect, Nervato, openPerson, screenAsClear, test } from './nervato';
+
+const DAY_MS = 86_400_000;
+const dayAgo = (days: number) => {
+  const [year, month, day] = new Date(Date.now() - days * DAY_MS).toISOString().slice(0, 10).split('-');
+  return `${day}.${month}.${year}`;
+};
+
+/** Brings a file in, and waits for what it says of its rows. */
+async function bring(page: Page, name: string, lines: readonly string[], said: string): Promise<void> {
+  await page.getByLabel('File to bring in').setInputFiles({
+    name,
+    mimeType: 'text/csv',
+    buffer: Buffer.from(`${lines.join('\r\n')}\r\n`, 'latin1'),
+  });
+  await expect(page.getByRole('status').filter({ hasText: said })).toBeVisible();
+}
+
+test('a practice comes from its spreadsheets, and trains the first person the same hour', async ({
+  page,
+}) => {
+  await page.goto('/in-and-out');
+
+  await test.step('people, with letters of another encoding', async () => {
+    await bring(
+      page,
+      'clients.csv',
+      ['Name;Notes', 'Jörun Æskild;Knee', 'Petronel Gask;'],
+      '2 of 2 rows are good.',
+    );
+    await expect(page.getByText('Read as Latin 1')).toBeVisible();
+    await page.getByRole('button', { name: 'Bring in all 2 rows' }).click();
+    await expect(page.getByText('People of clients.csv').first()).toBeVisible();
+  });
+
+  await test.step('girths in inches and one row to mend', async () => {
+    const girths = [
+      'Client;Date;Limb;Girth (in);Cuff',
+      `Jörun Æskild;${dayAgo(3)};L thigh;21,5;Thigh large`,
+      `Jorun Askild;${dayAgo(3)};L thigh;21,5;Thigh large`,
+    ];
+    await bring(page, 'girths.csv', girths, '1 of 2 rows are good; 1 are not.');
+    await expect(page.getByText('54.61 cm').first()).toBeVisible();
+    await expect(page.getByText('Nobody is called Jorun Askild.')).toBeVisible();
+    const saved = page.waitForEvent('download');
+    await page.getByRole('button', { name: 'with semicolons' }).click();
+    const toMend = readFileSync((await (await saved).path()) ?? '', 'utf8');
+    expect(toMend).toContain(`Jorun Askild;${dayAgo(3)};L thigh;21,5;Thigh large;Nobody is called`);
+    await page.getByRole('button', { name: 'Bring in the 1 good row' }).click();
+    await expect(page.getByText('Girths and cuffs of girths.csv').first()).toBeVisible();
+  });
+
+  await test.step('pressures and strength tests', async () => {
+    const pressures = [
+      'Client;Date;Limb;Position;Cuff;Method;LOP',
+      `Jörun Æskild;${dayAgo(1)};LT;sitting;Thigh large;Doppler;174`,
+    ];
+    await bring(page, 'lops.csv', pressures, '1 of 1 rows are good.');
+    await page.getByRole('button', { name: 'Bring in all 1 row' }).click();
+    const tests = [
+      'Client;Date;Exercise;Side;Load (kg);Reps',
+      `Jörun Æskild;${dayAgo(1)};Knee extension;L;30;8`,
+    ];
+    await expect(page.getByText('Occlusion pressures of lops.csv').first()).toBeVisible();
+    await bring(page, 'tests.csv', tests, '1 of 1 rows are good.');
+    await page.getByRole('button', { name: 'Bring in all 1 row' }).click();
+    await expect(page.getByText('Strength tests of tests.csv').first()).toBeVisible();
+  });
+
+  await test.step('the person is screened, prescribed for and trained', async () => {
+    await openPerson(page, 'Jörun Æskild');
+    // Everything else is on record by now: the next link is the plan.
+    await answerScreening(page);
+    await expect(page.getByRole('link', { name: /Prescribe/, current: 'page' })).toBeVisible();
+    await page.getByLabel('School').selectOption('Research consensus');
+    await page.getByLabel('Pressure', { exact: true }).fill('40');
+    await page.getByLabel('Priming cycles first').uncheck();
+    await page.getByRole('radio', { name: '1–0–1' }).click();
+    await expect(page.getByRole('button', { name: /Target pressure.*68 mmHg/ })).toBeVisible();
+    await page.getByRole('button', { name: /^Sign/ }).click();
+    await checkOnTheDay(page);
+    await page.getByRole('button', { name: 'Open the session' }).click();
+    await page.keyboard.press('Space');
+    await expect(page.getByRole('heading', { name: 'Inflate left thigh to 68 mmHg' })).toBeVisible();
+  });
+});
+
+test('one person moves between two practices with their whole record', async ({
+  page,
+  browser,
+  nervato,
+}, testInfo) => {
+  const second = await Nervato.start();
+  try {
+    await page.goto('/');
+    await page.getByRole('link', { name: 'Add a person' }).first().click();
+    await page.getByLabel('Name').fill('Wilmot Saltash');
+    await page.keyboard.press('Enter');
+    await screenAsClear(page);
+    await page.keyboard.press('g');
+    await page.keyboard.press('f');
+    await page.getByRole('radio', { name: 'Left thigh' }).check({ force: true });
+    await page.getByLabel('Girth of the left thigh').fill('54.5');
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('button', { name: /Pulse gone/ })).toBeVisible();
+    await page.keyboard.press('g');
+    await page.keyboard.press('h');
+    const saved = page.waitForEvent('download');
+    await page.getByRole('button', { name: 'Whole record as a file' }).click();
+    const file = testInfo.outputPath((await saved).suggestedFilename());
+    await (await saved).saveAs(file);
+
+    const there = await browser.newPage({ baseURL: second.address });
+    await there.goto('/in-and-out');
+    await there.getByLabel('File to bring in').setInputFiles(file);
+    await expect(there.getByRole('heading', { name: 'Wilmot Saltash, from another practice' })).toBeVisible();
+    await expect(there.getByText('new here', { exact: true })).toBeVisible();
+    await there.getByRole('button', { name: /^Take in \d+ records/ }).click();
+    await openPerson(there, 'Wilmot Saltash');
+    await there.getByRole('navigation', { name: 'Chain' }).getByRole('link', { name: /Fit/ }).click();
+    await expect(there.getByText(/54\.5 cm/).first()).toBeVisible();
+
+    // And back out, as one.
+    await there.goto('/in-and-out');
+    await there.getByRole('button', { name: /^Take back wilmot/i }).click();
+    await expect(there.getByText(/taken back/)).toBeVisible();
+    await expect(there.getByRole('navigation', { name: 'People' }).getByText('Wilmot Saltash')).toBeHidden();
+    await there.close();
+  } finally {
+    await second.end();
+  }
+  expect(nervato.address).not.toBe(second.address);
+});

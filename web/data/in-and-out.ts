@@ -1,0 +1,77 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import type { ArchiveMatches, ArchivePreview, TakenIn } from '#contract/archive';
+import { PRACTITIONER_HEADER } from '#contract/header';
+import type { TableAnswer } from '#contract/table';
+import type { TableKind } from '#core/table/tables';
+import { api, read } from './api';
+import { KEYS } from './keys';
+import { workingPractitioner } from './practitioner';
+import { saveFile } from './save-file';
+
+// Whole files go as they are: the typed client speaks JSON.
+const send = (path: string, asked: Record<string, string>, body: Blob): Promise<Response> =>
+  fetch(`/api/${path}?${new URLSearchParams(asked)}`, {
+    method: 'POST',
+    headers: { [PRACTITIONER_HEADER]: workingPractitioner.get() },
+    body,
+  });
+
+export const useTakenIn = () =>
+  useQuery({
+    queryKey: KEYS.takenIn,
+    queryFn: () => read<TakenIn[]>(api.archive['taken-in'].$get()),
+  });
+
+export function useTakeBack() {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: (id: string) => read<TakenIn[]>(api.archive['taken-in'][':id'].back.$post({ param: { id } })),
+    onSuccess: () => queries.invalidateQueries(),
+  });
+}
+
+/** What an archive would change here. */
+export const useArchivePreview = (file: File, matches: ArchiveMatches) =>
+  useQuery({
+    queryKey: ['archive', file.name, file.size, file.lastModified, matches],
+    queryFn: () =>
+      read<ArchivePreview>(
+        send('archive/preview', { matches: JSON.stringify(matches), name: file.name }, file),
+      ),
+    gcTime: 0,
+    retry: false,
+  });
+
+export function useTakeArchive() {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: ({ file, matches }: { file: File; matches: ArchiveMatches }) =>
+      read<ArchivePreview>(send('archive', { matches: JSON.stringify(matches), name: file.name }, file)),
+    onSuccess: () => queries.invalidateQueries(),
+  });
+}
+
+export const previewTable = (kind: TableKind, name: string, rows: Blob): Promise<TableAnswer> =>
+  read<TableAnswer>(send(`tables/${kind}`, { name, take: 'good', preview: 'yes' }, rows));
+
+export function useTakeTable() {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: ({ kind, name, rows }: { kind: TableKind; name: string; rows: Blob }) =>
+      read<TableAnswer>(send(`tables/${kind}`, { name, take: 'good' }, rows)),
+    onSuccess: () => queries.invalidateQueries(),
+  });
+}
+
+/** Fetches a file that only who works here may have, and saves it. */
+export function useTakeOut() {
+  return useMutation({
+    mutationFn: async ({ path, fileName }: { path: string; fileName: string }) => {
+      const answer = await fetch(`/api/${path}`, {
+        headers: { [PRACTITIONER_HEADER]: workingPractitioner.get() },
+      });
+      if (!answer.ok) await read(Promise.resolve(answer));
+      saveFile(await answer.blob(), fileName);
+    },
+  });
+}

@@ -1,0 +1,101 @@
+import { useRef, useState } from 'react';
+import { useIsClinician, usePractice } from '../../data/queries';
+import { Button } from '../../parts/Button';
+import { FieldError } from '../../parts/Field';
+import { PracticeHead } from '../../parts/PracticeHead';
+import { ArchiveIn } from './ArchiveIn';
+import { kindOfFile } from './kind-of-file';
+import { TableIn } from './TableIn';
+import { TakenInList } from './TakenInList';
+import { TakeOut } from './TakeOut';
+
+type Brought = { file: File; kind: 'archive' | 'table' };
+
+/** How a practice comes from spreadsheets, paper or another practice, and leaves with everything. */
+export function InAndOutView() {
+  const { data: practice } = usePractice();
+  const isClinician = useIsClinician();
+  const [brought, setBrought] = useState<Brought | null>(null);
+  const [refused, setRefused] = useState<string | null>(null);
+  if (!practice) return <p className="p-6 text-quiet">Reading the practice…</p>;
+  const take = async (file: File) => {
+    const kind = await kindOfFile(file);
+    setRefused(kind.ok ? null : kind.words);
+    setBrought(kind.ok ? { file, kind: kind.kind } : null);
+  };
+  const done = () => setBrought(null);
+  return (
+    <div className="space-y-6 p-6">
+      <PracticeHead title="In and out">{null}</PracticeHead>
+      {!isClinician && (
+        <p className="max-w-prose text-quiet">A clinician brings records in and takes them out (SCR-4).</p>
+      )}
+      {isClinician && (
+        <>
+          <section aria-label="Bring in" className="space-y-4">
+            <DropFile take={take} isOpen={brought === null} />
+            {refused && <FieldError>{refused}</FieldError>}
+            {brought?.kind === 'archive' && (
+              <ArchiveIn key={keyOf(brought.file)} file={brought.file} done={done} />
+            )}
+            {brought?.kind === 'table' && (
+              <TableIn key={keyOf(brought.file)} file={brought.file} practice={practice} done={done} />
+            )}
+          </section>
+          {brought === null && (
+            <>
+              <TakeOut name={practice.settings.name} />
+              <TakenInList practitioners={practice.practitioners} />
+            </>
+          )}
+        </>
+      )}
+    </div>
+  );
+}
+
+const keyOf = ({ name, size, lastModified }: File) => `${name} ${size} ${lastModified}`;
+
+/** Where a file is dropped or chosen; what it is, the app finds out. */
+function DropFile({ take, isOpen }: { take: (file: File) => void; isOpen: boolean }) {
+  const input = useRef<HTMLInputElement>(null);
+  const [isOver, setOver] = useState(false);
+  return (
+    // biome-ignore lint/a11y/noStaticElementInteractions: dropping is a second way; the button beside it is the first.
+    <div
+      onDragOver={(event) => {
+        event.preventDefault();
+        setOver(true);
+      }}
+      onDragLeave={() => setOver(false)}
+      onDrop={(event) => {
+        event.preventDefault();
+        setOver(false);
+        const [file] = event.dataTransfer.files;
+        if (file) take(file);
+      }}
+      className={`flex flex-wrap items-center gap-x-6 gap-y-2 border-2 border-dashed px-5 py-4 ${isOver ? 'border-plum bg-tint' : 'border-ink/40'}`}
+    >
+      <Button kind={isOpen ? 'main' : 'plain'} onClick={() => input.current?.click()}>
+        {isOpen ? 'Choose a file' : 'Choose another file'}
+      </Button>
+      <p className="min-w-60 flex-1">
+        or drop it here: a table of people, girths, pressures, strength tests, outcomes or sessions (CSV from
+        any spreadsheet), or an archive of Nervato.
+      </p>
+      <input
+        ref={input}
+        type="file"
+        className="sr-only"
+        tabIndex={-1}
+        aria-label="File to bring in"
+        accept=".csv,.tsv,.txt,.ndjson,.json"
+        onChange={(event) => {
+          const [file] = event.target.files ?? [];
+          if (file) take(file);
+          event.target.value = '';
+        }}
+      />
+    </div>
+  );
+}

@@ -1,0 +1,41 @@
+import type { TableKind } from '#core/table/tables';
+import { Button } from '../../parts/Button';
+
+/** A row that does not go in: its place in the file, its cells, the fields at fault, and what to mend. */
+export type Refused = { row: number; cells: string[]; fields: string[]; why: string };
+
+const SHOWN = 8;
+
+/** What is to be mended, with all of it as a table to mend it in. */
+export function RefusedRows({
+  kind,
+  refused,
+  left,
+  download,
+}: {
+  kind: TableKind;
+  refused: readonly Refused[];
+  left: number;
+  download: (isSemicolon: boolean) => void;
+}) {
+  if (refused.length === 0) return null;
+  return (
+    <section aria-label={`Rows to mend of ${kind}`} className="space-y-2">
+      <ul className="border-t border-ink/40">
+        {refused.slice(0, SHOWN).map(({ row, cells, why }) => (
+          <li key={row} className="border-b border-rule py-1.5 text-[15px]">
+            <strong>Row {row + 1}</strong>{' '}
+            <span className="text-quiet">{cells.filter(Boolean).join(' · ').slice(0, 120)}</span>
+            <br />
+            {why}
+          </li>
+        ))}
+      </ul>
+      <div className="flex flex-wrap items-center gap-4">
+        {left > SHOWN && <p className="text-quiet">and {(left - SHOWN).toLocaleString('en')} more</p>}
+        <Button onClick={() => download(false)}>The {refused.length} to mend, as CSV</Button>
+        <Button onClick={() => download(true)}>with semicolons</Button>
+      </div>
+    </section>
+  );
+}

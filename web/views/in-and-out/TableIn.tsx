@@ -1,0 +1,231 @@
+import { useQuery } from '@tanstack/react-query';
+import { proxy } from 'comlink';
+import { useState } from 'react';
+import type { PracticeView } from '#contract/practice';
+import { likelyKind, type Mapping, missingIn, recognise, withForms } from '#core/table/recognise';
+import { TABLE_KINDS, TABLES } from '#core/table/tables';
+import { failureWords } from '../../data/api';
+import { previewTable, useTakeTable } from '../../data/in-and-out';
+import { saveFile } from '../../data/save-file';
+import { Button } from '../../parts/Button';
+import { FieldError } from '../../parts/Field';
+import { Picker } from '../../parts/Picker';
+import { notify } from '../../state/notices';
+import type { Look } from '../../workers/table.worker';
+import { tablesWorker } from '../../workers/tables';
+import { keepMapping, keptMapping } from './kept-mappings';
+import { knownNames } from './known-names';
+import { MappingTable } from './MappingTable';
+import { type Refused, RefusedRows } from './RefusedRows';
+
+/** A table before it is brought in: what it is, which column is what, and how every row will be stored. */
+export function TableIn({ file, practice, done }: { file: File; practice: PracticeView; done: () => void }) {
+  const { data: look, error } = useQuery({
+    queryKey: ['table', file.name, file.size, file.lastModified],
+    queryFn: () => tablesWorker().look(file),
+    gcTime: 0,
+    retry: false,
+  });
+  if (error) return <FieldError>{failureWords(error)}</FieldError>;
+  if (!look) return <p className="text-quiet">Reading {file.name}…</p>;
+  return <MapTable file={file} look={look} practice={practice} done={done} />;
+}
+
+const firstMapping = ({ headings, rows }: Look): Mapping =>
+  keptMapping(headings) ?? recognise(likelyKind(headings), headings, rows);
+
+function MapTable({
+  file,
+  look,
+  practice,
+  done,
+}: {
+  file: File;
+  look: Look;
+  practice: PracticeView;
+  done: () => void;
+}) {
+  const [mapping, setMapping] = useState(() => firstMapping(look));
+  // Columns without a unit of their own are in the practice's, until somebody says otherwise in their row.
+  const units = { mass: practice.settings.massUnit, length: practice.settings.lengthUnit };
+  const open = missingIn(mapping, units);
+  const change = (next: Mapping) => setMapping(next);
+  return (
+    <section aria-label="Table" className="max-w-5xl space-y-4">
+      <div className="flex flex-wrap items-end gap-x-6 gap-y-2">
+        <h2 className="min-w-60 flex-1 text-xl font-semibold">{file.name}</h2>
+        <Picker
+          label="It is a table of"
+          value={mapping.kind}
+          options={TABLE_KINDS.map((value) => ({ value, label: TABLES[value].label.toLowerCase() }))}
+          onChange={(kind) => setMapping(recognise(kind, look.headings, look.rows))}
+        />
+        <Button onClick={done}>Leave it</Button>
+      </div>
+      {look.encoding !== 'utf-8' && (
+        <p className="text-[15px] text-quiet">
+          Read as {look.encoding === 'windows-1252' ? 'Latin 1' : 'UTF-16'}: look whether names have their
+          letters.
+        </p>
+      )}
+      <MappingTable
+        mapping={mapping}
+        look={look}
+        known={knownNames(practice)}
+        units={units}
+        change={(next) => change(withKeptForms(next, look, mapping))}
+      />
+      {open.length > 0 ? (
+        <div role="status">
+          <p className="font-semibold">To be said before it can be read:</p>
+          <ul className="list-inside list-disc">
+            {open.map((question) => (
+              <li key={question}>{question}</li>
+            ))}
+          </ul>
+        </div>
+      ) : (
+        <ReadAndTake
+          key={JSON.stringify(mapping)}
+          file={file}
+          look={look}
+          mapping={mapping}
+          practice={practice}
+          done={() => {
+            keepMapping(look.headings, mapping);
+            done();
+          }}
+        />
+      )}
+    </section>
+  );
+}
+
+/** Forms that somebody has said stay said; those that follow from the columns are told anew. */
+function withKeptForms(next: Mapping, look: Look, before: Mapping): Mapping {
+  if (next.dateOrder !== before.dateOrder || next.decimalMark !== before.decimalMark) return next;
+  const told = withForms(next, look.rows);
+  return {
+    ...next,
+    dateOrder: told.dateOrder ?? next.dateOrder,
+    decimalMark: told.decimalMark ?? next.decimalMark,
+  };
+}
+
+type WholeProps = { file: File; look: Look; mapping: Mapping; practice: PracticeView; done: () => void };
+
+/** Reads the whole file away from the page's own thread, asks the server what it would refuse, and brings the rest in. */
+function ReadAndTake({ file, look, mapping, practice, done }: WholeProps) {
+  const [rowsRead, setRowsRead] = useState(0);
+  const take = useTakeTable();
+  const { data, error } = useQuery({
+    queryKey: ['table', file.name, file.size, file.lastModified, mapping],
+    queryFn: async () => {
+      const units = { mass: practice.settings.massUnit, length: practice.settings.lengthUnit };
+      const read = await tablesWorker().read(
+        file,
+        look.encoding,
+        mapping,
+        knownNames(practice),
+        units,
+        proxy(setRowsRead),
+      );
+      const answer = await previewTable(mapping.kind, file.name, read.good);
+      return { read, answer, refused: await refusedRows(file, look, read, answer) };
+    },
+    gcTime: 0,
+    retry: false,
+  });
+  if (error) return <FieldError>{failureWords(error)}</FieldError>;
+  if (!data)
+    return (
+      <p role="status" className="text-quiet">
+        Reading all rows… <span className="figures">{rowsRead.toLocaleString('en')}</span>
+      </p>
+    );
+  const { read, answer, refused } = data;
+  const { taken } = answer;
+  const left = read.total - taken;
+  return (
+    <div className="space-y-4">
+      <p role="status" className="text-lg">
+        <strong className="figures">{taken.toLocaleString('en')}</strong> of {read.total.toLocaleString('en')}{' '}
+        rows are good{left > 0 ? `; ${left.toLocaleString('en')} are not.` : '.'}
+      </p>
+      <RefusedRows
+        kind={mapping.kind}
+        refused={refused}
+        left={left}
+        download={async (isSemicolon) =>
+          saveFile(
+            new Blob([
+              '\ufeff',
+              await tablesWorker().toMend(
+                look.headings,
+                refused.map(({ cells, why }) => ({ cells, why })),
+                isSemicolon,
+              ),
+            ]),
+            file.name.replace(/(\.\w+)?$/, ' to mend.csv'),
+          )
+        }
+      />
+      <Button
+        kind="main"
+        disabled={taken === 0 || take.isPending}
+        onClick={() =>
+          take.mutate(
+            { kind: mapping.kind, name: file.name, rows: read.good },
+            {
+              onSuccess: (kept) => {
+                notify(`${kept.taken} rows of ${file.name} came in. They can be taken back as one.`);
+                done();
+              },
+            },
+          )
+        }
+      >
+        {left === 0
+          ? `Bring in all ${taken} ${taken === 1 ? 'row' : 'rows'}`
+          : `Bring in the ${taken} good ${taken === 1 ? 'row' : 'rows'}`}
+      </Button>
+      {take.error && <FieldError>{failureWords(take.error)}</FieldError>}
+    </div>
+  );
+}
+
+/** Rows that cannot be read, and rows that the server would refuse, in the order of the file. */
+async function refusedRows(
+  file: File,
+  look: Look,
+  read: {
+    goodRows: number[];
+    bad: { row: number; cells: string[]; bad: { field: string; reason: string }[] }[];
+  },
+  answer: { rows: { row: number; field: string; reason: string }[] },
+): Promise<Refused[]> {
+  const byServer = answer.rows.map(({ row, field, reason }) => ({
+    row: read.goodRows[row - 1] ?? 0,
+    field,
+    reason,
+  }));
+  const cells = await tablesWorker().cellsOf(
+    file,
+    look.encoding,
+    byServer.map(({ row }) => row),
+  );
+  return [
+    ...read.bad.map(({ row, cells: own, bad }) => ({
+      row,
+      cells: own,
+      fields: bad.map(({ field }) => field),
+      why: bad.map(({ reason }) => reason).join(' '),
+    })),
+    ...byServer.map(({ row, field, reason }) => ({
+      row,
+      cells: cells.get(row) ?? [],
+      fields: [field],
+      why: reason,
+    })),
+  ].sort((a, b) => a.row - b.row);
+}

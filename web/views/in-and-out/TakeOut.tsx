@@ -1,0 +1,60 @@
+import { useState } from 'react';
+import { ARCHIVE_KINDS, type ArchiveKind } from '#contract/archive-rows';
+import { failureWords } from '../../data/api';
+import { useTakeOut } from '../../data/in-and-out';
+import { Button } from '../../parts/Button';
+import { FieldError } from '../../parts/Field';
+import { Picker } from '../../parts/Picker';
+
+const SEPARATORS = [
+  { value: 'comma', label: 'commas between cells' },
+  { value: 'semicolon', label: 'semicolons between cells' },
+] as const;
+
+/** The practice as a file: whole, or one table of it. */
+export function TakeOut({ name }: { name: string }) {
+  const takeOut = useTakeOut();
+  const [kind, setKind] = useState<ArchiveKind>('session');
+  const [separator, setSeparator] = useState<(typeof SEPARATORS)[number]['value']>('comma');
+  const base = name.toLowerCase().replace(/[^a-z0-9]+/g, '-');
+  return (
+    <section aria-labelledby="take-out" className="max-w-4xl space-y-3">
+      <h2 id="take-out" className="text-xl font-semibold">
+        Take out
+      </h2>
+      <div className="flex flex-wrap items-center gap-x-6 gap-y-2">
+        <Button
+          disabled={takeOut.isPending}
+          onClick={() => takeOut.mutate({ path: 'archive', fileName: `${base}.ndjson` })}
+        >
+          The whole practice
+        </Button>
+        <p className="min-w-60 flex-1 text-[15px] text-quiet">
+          Everything that was ever written down, in one open file that another practice can take in. One
+          person alone: in their log. Whoever has the file can read it.
+        </p>
+      </div>
+      <div className="flex flex-wrap items-end gap-4">
+        <Picker
+          label="One table"
+          value={kind}
+          options={ARCHIVE_KINDS.map((value) => ({ value, label: value.replaceAll('-', ' ') }))}
+          onChange={setKind}
+        />
+        <Picker label="With" value={separator} options={SEPARATORS} onChange={setSeparator} />
+        <Button
+          disabled={takeOut.isPending}
+          onClick={() =>
+            takeOut.mutate({
+              path: `archive/csv/${kind}?separator=${separator}`,
+              fileName: `${base}-${kind}.csv`,
+            })
+          }
+        >
+          As CSV
+        </Button>
+      </div>
+      {takeOut.error && <FieldError>{failureWords(takeOut.error)}</FieldError>}
+    </section>
+  );
+}

@@ -1,0 +1,45 @@
+import type { Practitioner } from '#contract/practice';
+import { failureWords } from '../../data/api';
+import { useTakeBack, useTakenIn } from '../../data/in-and-out';
+import { FieldError } from '../../parts/Field';
+import { dayAndTime } from '../../parts/format';
+
+/** What was brought in at once, and can be taken back at once. */
+export function TakenInList({ practitioners }: { practitioners: readonly Practitioner[] }) {
+  const { data: lists } = useTakenIn();
+  const takeBack = useTakeBack();
+  if (!lists || lists.length === 0) return null;
+  const nameOf = (id: string) => practitioners.find((one) => one.id === id)?.name ?? 'on the machine itself';
+  return (
+    <section aria-labelledby="brought-in" className="max-w-4xl">
+      <h2 id="brought-in" className="text-xl font-semibold">
+        Brought in before
+      </h2>
+      {takeBack.error && <FieldError>{failureWords(takeBack.error)}</FieldError>}
+      <ul className="mt-2 border-t border-ink/40">
+        {lists.map(({ id, atMs, practitionerId, words, rows, takenBackAtMs }) => (
+          <li key={id} className="flex flex-wrap items-center gap-x-6 border-b border-rule py-1">
+            <p className={`min-w-72 flex-1 ${takenBackAtMs === null ? '' : 'line-through'}`}>
+              <strong>{words}</strong>{' '}
+              <span className="text-[15px] text-quiet">
+                {dayAndTime(atMs)}, {nameOf(practitionerId)}, {rows} {rows === 1 ? 'record' : 'records'}
+              </span>
+            </p>
+            {takenBackAtMs === null ? (
+              <button
+                type="button"
+                className="min-h-11 underline underline-offset-4"
+                disabled={takeBack.isPending}
+                onClick={() => takeBack.mutate(id)}
+              >
+                Take back<span className="sr-only"> {words}</span>
+              </button>
+            ) : (
+              <p className="text-[15px]">taken back {dayAndTime(takenBackAtMs)}</p>
+            )}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}

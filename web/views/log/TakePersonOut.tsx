@@ -1,0 +1,24 @@
+import type { ClientRecord } from '#contract/client';
+import { failureWords } from '../../data/api';
+import { useTakeOut } from '../../data/in-and-out';
+import { useIsClinician } from '../../data/queries';
+import { Button } from '../../parts/Button';
+import { FieldError } from '../../parts/Field';
+
+/** A person's whole record as one open file, for another practice or for themselves. */
+export function TakePersonOut({ client: { id, name } }: { client: ClientRecord }) {
+  const takeOut = useTakeOut();
+  if (!useIsClinician()) return null;
+  const fileName = `${name.toLowerCase().replace(/[^\p{L}\p{N}]+/gu, '-')}.ndjson`;
+  return (
+    <div>
+      <Button
+        disabled={takeOut.isPending}
+        onClick={() => takeOut.mutate({ path: `archive/of/${id}`, fileName })}
+      >
+        Whole record as a file
+      </Button>
+      {takeOut.error && <FieldError>{failureWords(takeOut.error)}</FieldError>}
+    </div>
+  );
+}
