@@ -43,3 +43,9 @@ export const newDeviceSchema = z.object({
   kind: z.enum(['by-hand', 'regulated']),
 });
 export type NewDevice = z.infer<typeof newDeviceSchema>;
+
+/** The JSON Schemas of a frame and of a command, as docs/device.schema.json says them. */
+export const deviceJsonSchema = (): object => ({
+  $schema: 'https://json-schema.org/draft/2020-12/schema',
+  $defs: { frame: z.toJSONSchema(deviceFrameSchema), command: z.toJSONSchema(deviceCommandSchema) },
+});

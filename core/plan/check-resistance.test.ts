@@ -1,14 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { ExerciseChoice } from './choices';
 import { type Basis, composeSession } from './compose';
-import {
-  type TestChoices,
-  testBasis,
-  testExercise,
-  type testKit,
-  testSession,
-  testStrength,
-} from './plan.fixture';
+import { type TestChoices, testBasis, testExercise, testSession, testStrength } from './plan.fixture';
 
 /** Findings of some rules on what resists, as rule, level, field, words and change. */
 const found = (
