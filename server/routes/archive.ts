@@ -12,7 +12,8 @@ import { inTransaction, withStatements } from '../db/sqlite';
 import { LONGEST_LINE, NotAnArchive } from '../interchange/archive/read-archive';
 import { readTakenIn, takeBack } from '../interchange/archive/take-back';
 import { takeIn } from '../interchange/archive/take-in';
-import { writeArchive } from '../interchange/archive/write-archive';
+import { archiveRows, writeArchive } from '../interchange/archive/write-archive';
+import { bundleOf } from '../interchange/clinical/bundle';
 import { writeCsv } from '../interchange/csv-out';
 import { linesOf, spooled } from '../interchange/spool';
 import { notFound, Problem } from '../problem';
@@ -51,6 +52,15 @@ export const archiveRoutes = new Hono<Env>()
     const { id } = await findClient(c.var.em, c.req.param('clientId'));
     const { name } = await c.var.em.findOneOrFail(ClientEntity, { id });
     return sendArchive(c, { kind: 'client', clientId: id, name });
+  })
+
+  .get('/of/:clientId/fhir', clinicianOnly('take a person out'), async (c) => {
+    const { id } = await findClient(c.var.em, c.req.param('clientId'));
+    const bundle = bundleOf(archiveRows(fileOf(c), { kind: 'client', clientId: id, name: '' }));
+    return sendLines(c, [JSON.stringify(bundle)], 'application/fhir+json; charset=utf-8', {
+      action: 'archive-taken-out',
+      subject: id,
+    });
   })
 
   .get('/csv/:kind', clinicianOnly('take a table out'), query(csvSchema), async (c) => {

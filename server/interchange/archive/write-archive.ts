@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto';
 import Database from 'libsql';
-import { ARCHIVE_FORMAT, ARCHIVE_VERSION, type ArchiveOf } from '#contract/archive';
+import { ARCHIVE_FORMAT, ARCHIVE_VERSION, type ArchiveOf, type ArchiveRow } from '#contract/archive';
 import { ARCHIVE_KINDS, type ArchiveKind } from '#contract/archive-rows';
 import { ABOUT_ARCHIVES } from './about-archives';
 import { ARCHIVED, chosenColumns, fromDatabase } from './tables';
@@ -13,24 +13,29 @@ type Row = Record<string, unknown>;
  * same practice gives the same bytes.
  */
 export function* writeArchive(file: string, of: ArchiveOf): Generator<string> {
+  const hash = createHash('sha256');
+  let rows = 0;
+  const line = (value: unknown) => {
+    const text = `${JSON.stringify(value)}\n`;
+    hash.update(text);
+    return text;
+  };
+  yield line({ format: ARCHIVE_FORMAT, version: ARCHIVE_VERSION, of });
+  for (const row of archiveRows(file, of)) {
+    rows += 1;
+    yield line(row);
+  }
+  yield `${JSON.stringify({ end: { rows, sha256: hash.digest('hex') } })}\n`;
+}
+
+/** The rows of an archive, all of one moment. */
+export function* archiveRows(file: string, of: ArchiveOf): Generator<ArchiveRow> {
   const database = new Database(file);
   try {
     database.exec('begin');
-    const hash = createHash('sha256');
-    let rows = 0;
-    const line = (value: unknown) => {
-      const text = `${JSON.stringify(value)}\n`;
-      hash.update(text);
-      return text;
-    };
-    yield line({ format: ARCHIVE_FORMAT, version: ARCHIVE_VERSION, of });
     for (const kind of ARCHIVE_KINDS) {
-      for (const stored of rowsOf(database, kind, of)) {
-        rows += 1;
-        yield line({ kind, row: fromDatabase(kind, stored) });
-      }
+      for (const stored of rowsOf(database, kind, of)) yield { kind, row: fromDatabase(kind, stored) };
     }
-    yield `${JSON.stringify({ end: { rows, sha256: hash.digest('hex') } })}\n`;
   } finally {
     database.close();
   }
