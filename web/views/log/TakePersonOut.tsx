@@ -9,14 +9,20 @@ import { FieldError } from '../../parts/Field';
 export function TakePersonOut({ client: { id, name } }: { client: ClientRecord }) {
   const takeOut = useTakeOut();
   if (!useIsClinician()) return null;
-  const fileName = `${name.toLowerCase().replace(/[^\p{L}\p{N}]+/gu, '-')}.ndjson`;
+  const fileName = name.toLowerCase().replace(/[^\p{L}\p{N}]+/gu, '-');
   return (
-    <div>
+    <div className="flex flex-wrap gap-3">
       <Button
         disabled={takeOut.isPending}
-        onClick={() => takeOut.mutate({ path: `archive/of/${id}`, fileName })}
+        onClick={() => takeOut.mutate({ path: `archive/of/${id}`, fileName: `${fileName}.ndjson` })}
       >
         Whole record as a file
+      </Button>
+      <Button
+        disabled={takeOut.isPending}
+        onClick={() => takeOut.mutate({ path: `archive/of/${id}/fhir`, fileName: `${fileName}.fhir.json` })}
+      >
+        for a clinic (FHIR)
       </Button>
       {takeOut.error && <FieldError>{failureWords(takeOut.error)}</FieldError>}
     </div>

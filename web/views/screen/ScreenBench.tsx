@@ -6,6 +6,7 @@ import { dayCheckInForce } from '#core/record/in-force';
 import { bloodPressureWords, meanBloodPressure } from '#core/screening/blood-pressure';
 import { judgeDayCheck } from '#core/screening/day-check';
 import { judgeScreening } from '#core/screening/decide';
+import type { Proposal } from '#core/screening/from-bundle';
 import { changesSince, ITEM_IDS, type Screening } from '#core/screening/screening';
 import { api, failureWords, read } from '../../data/api';
 import { useScreenings } from '../../data/history';
@@ -20,10 +21,13 @@ import { dayAndTime } from '../../parts/format';
 import { More } from '../../parts/More';
 import { NO_PRESSURE, readPressure } from '../../parts/typed-pressure';
 import { Clearances } from './Clearances';
+import { FromRecord, noteOf } from './FromRecord';
 import { Holds } from './Holds';
 import { JudgementLines } from './JudgementLines';
 import { Procedures, readProcedures, type TypedProcedure } from './Procedures';
 import { type Answers, Questionnaire } from './Questionnaire';
+
+const NOTE_LETTERS = 400;
 
 /** Whether a person may start: the questionnaire, the blood pressure, clearances, and the check on the day. */
 export function ScreenBench({ client }: { client: ClientRecord }) {
@@ -55,6 +59,18 @@ function NewScreeningForm({ client, done }: { client: ClientRecord; done: () => 
   const procedures = operated ? readProcedures(operations) : [];
   const complete =
     unanswered === 0 && bloodPressures.length >= 2 && (!operated || procedures.length === operations.length);
+  /** Puts what another record says where it would be typed; recording it stays a deed of its own. */
+  const takeOver = (proposal: Proposal) => {
+    if (proposal.kind === 'item') setAnswers((now) => ({ ...now, [proposal.itemId]: true }));
+    if (proposal.kind === 'procedure') {
+      const { limb, words: what, atMs } = proposal;
+      setAnswers((now) => ({ ...now, 'recent-surgery': true }));
+      const on = new Date(atMs).toISOString().slice(0, 10);
+      if (limb) setOperations((now) => [...now, { limb, what: what.slice(0, 120), on }]);
+    }
+    const said = noteOf(proposal);
+    if (said) setNote((now) => [now, said].filter(Boolean).join('; ').slice(0, NOTE_LETTERS));
+  };
   const save = async () => {
     if (await write.mutateAsync({ yes, bloodPressures, note, procedures }).catch(() => null)) done();
   };
@@ -70,6 +86,7 @@ function NewScreeningForm({ client, done }: { client: ClientRecord; done: () => 
         />
       </div>
       <div className="space-y-4 lg:sticky lg:top-4 lg:self-start">
+        <FromRecord name={client.name} nowMs={client.judgedAtMs} takeOver={takeOver} />
         {operated && <Procedures typed={operations} onChange={setOperations} />}
         <h3 className="text-xl font-semibold">Resting blood pressure</h3>
         {typed.map((one, place) => (
@@ -88,7 +105,12 @@ function NewScreeningForm({ client, done }: { client: ClientRecord; done: () => 
             mmHg
           </p>
         )}
-        <Field label="Note" value={note} maxLength={400} onChange={(event) => setNote(event.target.value)} />
+        <Field
+          label="Note"
+          value={note}
+          maxLength={NOTE_LETTERS}
+          onChange={(event) => setNote(event.target.value)}
+        />
         {complete ? (
           <JudgementLines judgement={judgement} />
         ) : (

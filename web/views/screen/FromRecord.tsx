@@ -1,0 +1,119 @@
+import { useRef, useState } from 'react';
+import { bloodPressureWords } from '#core/screening/blood-pressure';
+import { type BundleRead, NotABundle, type Proposal, readBundle } from '#core/screening/from-bundle';
+import { SCREEN_ITEMS } from '#core/screening/items';
+import { FieldError } from '../../parts/Field';
+import { day } from '../../parts/format';
+
+const MOST_MB = 20;
+
+/** What somebody else's clinical record (FHIR) proposes: nothing of it counts before it is taken over, line by line. */
+export function FromRecord({
+  name,
+  nowMs,
+  takeOver,
+}: {
+  name: string;
+  nowMs: number;
+  takeOver: (proposal: Proposal) => void;
+}) {
+  const input = useRef<HTMLInputElement>(null);
+  const [read, setRead] = useState<BundleRead | null>(null);
+  const [refused, setRefused] = useState<string | null>(null);
+  const [taken, setTaken] = useState<ReadonlySet<Proposal>>(new Set());
+  const open = async (file: File) => {
+    setRead(null);
+    setRefused(null);
+    try {
+      if (file.size > MOST_MB * 1024 * 1024) throw new NotABundle(`At most ${MOST_MB} MB are read here.`);
+      setRead(readBundle(JSON.parse(await file.text()), nowMs));
+    } catch (error) {
+      setRefused(
+        error instanceof NotABundle
+          ? error.message
+          : 'This is not JSON. Ask for the record as a Bundle of FHIR R4 in JSON.',
+      );
+    }
+  };
+  return (
+    <section aria-label="From another record">
+      <button
+        type="button"
+        className="min-h-11 underline underline-offset-4"
+        onClick={() => input.current?.click()}
+      >
+        From another clinical record (FHIR)
+      </button>
+      <input
+        ref={input}
+        type="file"
+        className="sr-only"
+        tabIndex={-1}
+        aria-label="Clinical record to read"
+        accept=".json,.fhir"
+        onChange={(event) => {
+          const [file] = event.target.files ?? [];
+          if (file) void open(file);
+          event.target.value = '';
+        }}
+      />
+      {refused && <FieldError>{refused}</FieldError>}
+      {read && (
+        <>
+          <p>
+            Record of <strong>{read.person}</strong>
+            {read.bornOn && `, born ${read.bornOn}`}.{' '}
+            {read.person.toLowerCase() !== name.toLowerCase() && (
+              <span className="text-vermilion">Here it is {name}: make sure that it is the same person.</span>
+            )}
+          </p>
+          {read.proposals.length === 0 && <p className="text-quiet">It says nothing that screening asks.</p>}
+          <ul className="border-t border-ink/40">
+            {read.proposals.map((proposal) => (
+              <li
+                key={JSON.stringify(proposal)}
+                className="flex items-center gap-3 border-b border-rule py-1 text-[15px]"
+              >
+                <p className="flex-1">{wordsOf(proposal)}</p>
+                <button
+                  type="button"
+                  disabled={taken.has(proposal)}
+                  className="min-h-11 underline underline-offset-4 disabled:no-underline"
+                  onClick={() => {
+                    takeOver(proposal);
+                    setTaken(new Set([...taken, proposal]));
+                  }}
+                >
+                  {taken.has(proposal) ? 'taken over' : 'Take over'}
+                  <span className="sr-only"> {wordsOf(proposal)}</span>
+                </button>
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+    </section>
+  );
+}
+
+function wordsOf(proposal: Proposal): string {
+  const on = proposal.atMs === null ? '' : `, ${day(proposal.atMs)}`;
+  switch (proposal.kind) {
+    case 'item':
+      return `${proposal.words}${on}: yes to “${SCREEN_ITEMS[proposal.itemId].label}”`;
+    case 'procedure':
+      return `Surgery: ${proposal.words}${on}${proposal.limb === null ? ', the limb is not said: into the note' : ''}`;
+    case 'blood-pressure':
+      return `Blood pressure ${bloodPressureWords(proposal)}${on}: into the note; two readings of today count`;
+    case 'body-mass':
+      return `${proposal.massKg} kg${on}: into the note`;
+    case 'note':
+      return `${proposal.words}${on}: into the note`;
+  }
+}
+
+/** A proposal as words of a note. */
+export function noteOf(proposal: Proposal): string | null {
+  if (proposal.kind === 'item' || (proposal.kind === 'procedure' && proposal.limb !== null)) return null;
+  return wordsOf(proposal).replace(/(, the limb is not said)?: into the note.*$/, '');
+}
