@@ -17,6 +17,7 @@ import type { Print } from './print';
 import { answerProblem, notFound, Problem } from './problem';
 import { archiveRoutes } from './routes/archive';
 import { blockRoutes } from './routes/blocks';
+import { calendarRoutes } from './routes/calendar';
 import { clientRoutes } from './routes/clients';
 import { clockRoutes, type MoveClock } from './routes/clock';
 import { coursePlanRoutes } from './routes/course-plans';
@@ -67,6 +68,7 @@ const apiRoutes = (now: () => number, aheadMs: number, moveClock: MoveClock | un
     .route('/sessions', sessionRoutes(aheadMs))
     .route('/feed', feedRoutes)
     .route('/archive', archiveRoutes)
+    .route('/calendar', calendarRoutes)
     .route('/tables', tableRoutes(aheadMs))
     .route('/practice-attempts', practiceAttemptRoutes)
     .route('/devices', deviceRoutes(new DeviceHub(), now));

@@ -1,22 +1,32 @@
-import ical from 'ical-generator';
+import ical, { type ICalCalendar } from 'ical-generator';
 import { isoOf } from '#core/course/days';
 import type { BlockStanding } from '#core/record/block-in-force';
 
 const LASTS_MINUTES = 45;
 
+/** Whose block it is, where that is to be said. */
+export type CalendarOf = { standing: BlockStanding; name: string | null };
+
 /**
- * A block as it stands, as an iCalendar file: what was missed is not in it, what makes it up is. It names no person and no
- * measurement: calendars are shared. Times are local to whoever reads it, as an appointment in a practice is.
+ * Blocks as they stand, as an iCalendar file: what was missed is not in it, what makes it up is. It names no measurement, and
+ * nobody unless that was asked for: calendars are shared. Times are local to whoever reads it, as an appointment in a practice is.
  */
-export function calendarOf(
-  { block, entries, plans }: BlockStanding,
-  practiceName: string,
-  nowMs: number,
-): string {
+export function calendarOf(blocks: readonly CalendarOf[], practiceName: string, nowMs: number): string {
   const calendar = ical({
-    name: `Training at ${practiceName}`,
+    name: `Training at ${oneLine(practiceName)}`,
     prodId: { company: 'Nervato', product: 'Nervato' },
   });
+  for (const { standing, name } of blocks) addBlock(calendar, standing, name, practiceName, nowMs);
+  return calendar.toString();
+}
+
+function addBlock(
+  calendar: ICalCalendar,
+  { block, entries, plans }: BlockStanding,
+  name: string | null,
+  practiceName: string,
+  nowMs: number,
+): void {
   const sessions = entries.filter(({ state }) => state !== 'missed');
   sessions.forEach((entry, place) => {
     const day = isoOf(entry.state === 'done' ? entry.doneOn : entry.day);
@@ -27,10 +37,12 @@ export function calendarOf(
       start,
       end: new Date(start.getTime() + LASTS_MINUTES * 60_000),
       floating: true,
-      summary: `Training, session ${place + 1} of ${sessions.length}`,
-      description: plans.find(({ id }) => id === entry.coursePlanId)?.name ?? '',
-      location: practiceName,
+      summary: oneLine(`${name ?? 'Training'}, session ${place + 1} of ${sessions.length}`),
+      description: oneLine(plans.find(({ id }) => id === entry.coursePlanId)?.name ?? ''),
+      location: oneLine(practiceName),
     });
   });
-  return calendar.toString();
 }
+
+/** A name with a line break in it begins no line of its own. */
+const oneLine = (text: string): string => text.replace(/[\r\n\u0085\u2028\u2029]+/g, ' ');

@@ -1,35 +1,12 @@
 import { describe, expect, it } from 'vitest';
-import type { NewBlock } from '#contract/block';
 import type { ClientRecord } from '#contract/client';
 import { isoOf } from '#core/course/days';
-import { placeBlock } from '#core/course/place-block';
-import { blockAsItStands, blockPlansOf } from '#core/record/block-in-force';
+import { blockAsItStands } from '#core/record/block-in-force';
 import { plansInForce } from '#core/record/plans-in-force';
 import { type Api, DAY_MS, measuredClient, prescriptionFor, startApi } from '../api.fixture';
+import { blockFor } from '../block.fixture';
 import { answerDayAfter, ready, train } from '../forbidden.fixture';
 
-/** Twice a week from the day it is, for four weeks, of the first plan. */
-function blockFor({ facts, judgedAtMs }: ClientRecord, changes: Partial<NewBlock['wish']> = {}): NewBlock {
-  const coursePlanId = facts.coursePlans[0]?.id ?? '';
-  const wish: NewBlock['wish'] = {
-    startsOn: isoOf(Math.floor(judgedAtMs / DAY_MS)),
-    weeks: 4,
-    lines: [
-      { coursePlanId, perWeek: 2, timesADay: 1, available: [0, 1, 2, 3, 4, 5, 6], besideHeavy: 'either' },
-    ],
-    heavy: [],
-    deload: null,
-    loadRisePoints: 0,
-    daysOff: [],
-    atTime: '17:30',
-    ...changes,
-  };
-  const { sessions } = placeBlock(wish, blockPlansOf(facts));
-  return {
-    wish,
-    sessions: sessions.map(({ day, coursePlanId: id }) => ({ day: isoOf(day), coursePlanId: id })),
-  };
-}
 const read = (api: Api, { client }: { client: ClientRecord }) =>
   api.get<ClientRecord>(`/clients/${client.id}`);
 const states = ({ facts, judgedAtMs }: ClientRecord) =>

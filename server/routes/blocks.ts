@@ -48,7 +48,7 @@ export const blockRoutes = new Hono<Env>()
     const standing = blockAsItStands(facts, c.var.nowMs);
     if (!standing) throw notFound('A block for this person');
     const practice = await c.var.em.findOneOrFail(PracticeEntity, { id: 'practice' });
-    return c.body(calendarOf(standing, practice.name, c.var.nowMs), 200, {
+    return c.body(calendarOf([{ standing, name: null }], practice.name, c.var.nowMs), 200, {
       'content-type': 'text/calendar; charset=utf-8',
       'content-disposition': 'attachment; filename="training-block.ics"',
     });

@@ -13,6 +13,7 @@ export const KEYS = {
   practiceAttempts: ['practice-attempts'],
   week: ['practice', 'week'],
   takenIn: ['practice', 'taken-in'],
+  calendar: ['calendar'],
   responders: (measureId: string) => ['practice', 'responders', measureId],
   surveillance: ['practice', 'surveillance'],
   openSessions: ['sessions', 'open'],

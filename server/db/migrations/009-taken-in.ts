@@ -18,6 +18,10 @@ const STATEMENTS = [
   `create table taken_in_row (
      taken_in_id text not null references taken_in (id), place integer not null, kind text not null, row_id text not null,
      primary key (taken_in_id, place)) without rowid`,
+  // Where a practitioner's calendar is fetched from by a program that cannot sign in: only the hash of its secret is kept.
+  `create table calendar_feed (
+     practitioner_id text not null primary key references person (id), secret_sha256 text not null unique,
+     names_people integer not null, made_at_ms integer not null)`,
   'create index audit_subject on audit (subject)',
   "create index taken_in_event on taken_in_row (row_id) where kind = 'event'",
   // Events are for ever, but for those of a file that is taken back.

@@ -6,6 +6,7 @@ import { Field } from '../../parts/Field';
 import { NumberField } from '../../parts/NumberField';
 import { Picker } from '../../parts/Picker';
 import { Ticks } from '../../parts/Ticks';
+import { CalendarIn } from './CalendarIn';
 import type { BlockState } from './use-block';
 
 const WEEKDAYS = WEEKDAY_LABELS.map((label, value) => ({ value: String(value), label }));
@@ -112,6 +113,7 @@ export function BlockWishForm({ block }: { block: BlockState }) {
         hint="Of 1RM, to at most 40 %; each review decides."
       />
       <DaysOff daysOff={wish.daysOff} onChange={(daysOff) => change({ daysOff })} />
+      <CalendarIn wish={wish} change={change} />
     </div>
   );
 }

@@ -4,6 +4,7 @@ import { Button } from '../../parts/Button';
 import { FieldError } from '../../parts/Field';
 import { PracticeHead } from '../../parts/PracticeHead';
 import { ArchiveIn } from './ArchiveIn';
+import { CalendarAddress } from './CalendarAddress';
 import { kindOfFile } from './kind-of-file';
 import { TableIn } from './TableIn';
 import { TakenInList } from './TakenInList';
@@ -50,6 +51,7 @@ export function InAndOutView() {
           )}
         </>
       )}
+      {brought === null && <CalendarAddress />}
     </div>
   );
 }

@@ -1,0 +1,54 @@
+import { describe, expect, it } from 'vitest';
+import { type Appointment, calendarDays } from './calendar-days';
+import { dayOf } from './days';
+
+const FROM = dayOf('2026-05-04');
+const BLOCK = { fromDay: FROM, weeks: 4 };
+const hour = 3_600_000;
+const on = (day: string, title: string, more: Partial<Appointment> = {}): Appointment => ({
+  title,
+  fromDay: dayOf(day),
+  toDay: dayOf(day),
+  isAllDay: true,
+  lastsMs: 24 * hour,
+  ...more,
+});
+
+describe('what a calendar says about the days of a block', () => {
+  it('takes days that are away, within the block', () => {
+    const away = on('2026-05-30', 'Away', { toDay: dayOf('2026-06-04') });
+    expect(calendarDays([on('2026-05-09', 'Wedding'), on('2026-05-03', 'Before'), away], BLOCK).off).toEqual([
+      { day: '2026-05-09', title: 'Wedding' },
+      { day: '2026-05-30', title: 'Away' },
+      { day: '2026-05-31', title: 'Away' },
+    ]);
+  });
+
+  it('leaves a day that has room, and says a day once', () => {
+    const long = { isAllDay: false, lastsMs: 6 * hour };
+    const short = { isAllDay: false, lastsMs: 6 * hour - 1 };
+    const days = [
+      on('2026-05-06', 'Dentist', short),
+      on('2026-05-07', 'Course', long),
+      on('2026-05-07', 'Course, too', long),
+    ];
+    expect(calendarDays(days, BLOCK).off).toEqual([{ day: '2026-05-07', title: 'Course' }]);
+  });
+
+  it('knows heavy training that comes in half of the weeks, and never takes it for a day off', () => {
+    const squats = ['2026-05-04', '2026-05-11'].map((day) => on(day, 'Heavy squats'));
+    expect(calendarDays([...squats, on('2026-05-09', 'Match')], BLOCK)).toEqual({
+      off: [],
+      heavy: [{ weekday: 0, title: 'Heavy squats', times: 2 }],
+    });
+    expect(calendarDays(squats.slice(0, 1), BLOCK).heavy).toEqual([]);
+    // Twice on one day is once.
+    expect(
+      calendarDays(
+        [squats[0], squats[0]].flatMap((one) => one ?? []),
+        BLOCK,
+      ).heavy,
+    ).toEqual([]);
+    expect(calendarDays([on('2026-05-05', 'Matchmaking lunch')], BLOCK).heavy).toEqual([]);
+  });
+});

@@ -1,0 +1,92 @@
+import { createHash, randomBytes } from 'node:crypto';
+import { Hono } from 'hono';
+import { type CalendarFeed, type NewCalendarFeed, newCalendarFeedSchema } from '#contract/calendar';
+import { blockAsItStands } from '#core/record/block-in-force';
+import type { Env } from '../context';
+import { readClient } from '../db/client-facts';
+import { PracticeEntity } from '../db/entities';
+import { type Prepare, withStatements } from '../db/sqlite';
+import { withAudit } from '../db/with-audit';
+import { type CalendarOf, calendarOf } from '../interchange/block-calendar';
+import { notFound } from '../problem';
+import { body } from '../validate';
+
+/** Blocks of more people than this make no calendar that anybody reads. */
+const MOST_BLOCKS = 500;
+const sha256 = (secret: string): string => createHash('sha256').update(secret).digest('hex');
+
+type Feed = { practitionerId: string; namesPeople: number };
+
+/**
+ * The sessions of everybody whose block a practitioner has kept, at an address that a calendar program can fetch: it is known by
+ * a secret, which is told once and can be changed.
+ */
+export const calendarRoutes = new Hono<Env>()
+  .get('/', async (c) => {
+    const feed = await withStatements(c.var.em, (prepare) =>
+      prepare('select names_people as "namesPeople" from calendar_feed where practitioner_id = ?').get(
+        c.get('practitioner')?.id ?? '',
+      ),
+    );
+    const known = feed as { namesPeople: number } | undefined;
+    return c.json({
+      exists: known !== undefined,
+      namesPeople: known?.namesPeople === 1,
+    } satisfies CalendarFeed);
+  })
+
+  .post('/', body(newCalendarFeedSchema), async (c) => {
+    const { namesPeople } = c.req.valid('json');
+    const secret = randomBytes(24).toString('base64url');
+    const { id } = c.var.practitioner;
+    await withAudit(c, { action: 'calendar-address-made', subject: id, detail: { namesPeople } }, (em) =>
+      withStatements(em, (prepare) => keepFeed(prepare, id, secret, namesPeople, c.var.nowMs)),
+    );
+    const made: NewCalendarFeed = { exists: true, namesPeople, path: `/api/calendar/${secret}/training.ics` };
+    return c.json(made, 201);
+  })
+
+  .post('/end', async (c) => {
+    const { id } = c.var.practitioner;
+    await withAudit(c, { action: 'calendar-address-ended', subject: id, detail: {} }, (em) =>
+      withStatements(em, (prepare) => prepare('delete from calendar_feed where practitioner_id = ?').run(id)),
+    );
+    return c.json({ exists: false, namesPeople: false } satisfies CalendarFeed);
+  })
+
+  .get('/:secret/training.ics', async (c) => {
+    const hash = sha256(c.req.param('secret'));
+    const found = await withStatements(c.var.em, (prepare) => readFeed(prepare, hash));
+    if (!found) throw notFound('This calendar');
+    const blocks: CalendarOf[] = [];
+    for (const clientId of found.clientIds) {
+      const { name, facts } = await readClient(c.var.em, clientId, c.var.nowMs);
+      const standing = blockAsItStands(facts, c.var.nowMs);
+      if (standing) blocks.push({ standing, name: found.feed.namesPeople === 1 ? name : null });
+    }
+    const practice = await c.var.em.findOneOrFail(PracticeEntity, { id: 'practice' });
+    return c.body(calendarOf(blocks, practice.name, c.var.nowMs), 200, {
+      'content-type': 'text/calendar; charset=utf-8',
+      'cache-control': 'no-store',
+    });
+  });
+
+const keepFeed = (prepare: Prepare, id: string, secret: string, namesPeople: boolean, nowMs: number) =>
+  prepare(
+    `insert into calendar_feed (practitioner_id, secret_sha256, names_people, made_at_ms) values (?, ?, ?, ?)
+     on conflict (practitioner_id) do update set secret_sha256 = excluded.secret_sha256,
+       names_people = excluded.names_people, made_at_ms = excluded.made_at_ms`,
+  ).run(id, sha256(secret), Number(namesPeople), nowMs);
+
+/** Whose calendar it is, and the people whose blocks stand in it. */
+function readFeed(prepare: Prepare, hash: string): { feed: Feed; clientIds: string[] } | null {
+  const feed = prepare(
+    `select practitioner_id as "practitionerId", names_people as "namesPeople" from calendar_feed where secret_sha256 = ?`,
+  ).get(hash) as Feed | undefined;
+  if (!feed) return null;
+  const rows = prepare(
+    `select client_id as "clientId" from programme where kept_by = ? and superseded = 0
+     order by at_ms desc limit ${MOST_BLOCKS}`,
+  ).all(feed.practitionerId) as { clientId: string }[];
+  return { feed, clientIds: rows.map(({ clientId }) => clientId) };
+}

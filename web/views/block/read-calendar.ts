@@ -1,0 +1,74 @@
+import ICAL from 'ical.js';
+import type { Appointment } from '#core/course/calendar-days';
+import { type Day, dayOf } from '#core/course/days';
+
+/** Why a file is no calendar, and what to do. */
+export class NotACalendar extends Error {}
+
+/** A rule may repeat for ever: so many times of one are looked at. */
+const MOST_TIMES = 2_000;
+const MOST_EVENTS = 20_000;
+
+/**
+ * The appointments of a calendar file that reach into some days, repeated ones for each time. Times are the calendar's own: an
+ * appointment is on the day it says.
+ * @throws NotACalendar with what to do
+ */
+export function readCalendar(text: string, fromDay: Day, toDay: Day): Appointment[] {
+  const events = parse(text);
+  return events.flatMap((event) => {
+    if (event.component.getFirstPropertyValue('status') === 'CANCELLED') return [];
+    return event.isRecurring()
+      ? repeated(event, fromDay, toDay)
+      : once(event, event.startDate, fromDay, toDay);
+  });
+}
+
+function parse(text: string): ICAL.Event[] {
+  try {
+    const calendar = new ICAL.Component(ICAL.parse(text));
+    const events = calendar.getAllSubcomponents('vevent');
+    if (events.length > MOST_EVENTS)
+      throw new NotACalendar(`More than ${MOST_EVENTS} appointments: take out a shorter time.`);
+    // A time that was moved stands in an event of its own, beside the one that repeats.
+    return events
+      .map((event) => new ICAL.Event(event))
+      .filter(({ startDate }) => startDate !== null && startDate !== undefined);
+  } catch (error) {
+    if (error instanceof NotACalendar) throw error;
+    throw new NotACalendar(
+      'This is no calendar. Take it out of your calendar as an .ics file, and choose that.',
+    );
+  }
+}
+
+function once(event: ICAL.Event, start: ICAL.Time, fromDay: Day, toDay: Day): Appointment[] {
+  const lastsMs = event.duration.toSeconds() * 1000;
+  const first = dayIn(start);
+  // An appointment of whole days ends at the beginning of the day after.
+  const last = start.isDate
+    ? first + Math.max(1, Math.round(lastsMs / 86_400_000)) - 1
+    : dayIn(endOf(start, event));
+  if (last < fromDay || first > toDay) return [];
+  return [{ title: event.summary ?? '', fromDay: first, toDay: last, isAllDay: start.isDate, lastsMs }];
+}
+
+function endOf(start: ICAL.Time, event: ICAL.Event): ICAL.Time {
+  const end = start.clone();
+  end.addDuration(event.duration);
+  return end;
+}
+
+function repeated(event: ICAL.Event, fromDay: Day, toDay: Day): Appointment[] {
+  const found: Appointment[] = [];
+  const times = event.iterator();
+  for (let looked = 0; looked < MOST_TIMES; looked += 1) {
+    const start = times.next();
+    if (!start || dayIn(start) > toDay) break;
+    found.push(...once(event, start, fromDay, toDay));
+  }
+  return found;
+}
+
+const dayIn = ({ year, month, day }: ICAL.Time): Day =>
+  dayOf(`${year}-${String(month).padStart(2, '0')}-${String(day).padStart(2, '0')}`);

@@ -1,0 +1,75 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { toast } from 'sonner';
+import type { CalendarFeed, NewCalendarFeed } from '#contract/calendar';
+import { api, failureWords, read } from '../../data/api';
+import { KEYS } from '../../data/keys';
+import { workingPractitioner } from '../../data/practitioner';
+import { Button } from '../../parts/Button';
+import { FieldError } from '../../parts/Field';
+
+/** The practitioner's own training calendar, at an address that a calendar program can subscribe to. */
+export function CalendarAddress() {
+  const who = workingPractitioner.use();
+  const queries = useQueryClient();
+  const key = [...KEYS.calendar, who];
+  const { data: feed } = useQuery({ queryKey: key, queryFn: () => read<CalendarFeed>(api.calendar.$get()) });
+  const [namesPeople, setNamesPeople] = useState(false);
+  const [address, setAddress] = useState<string | null>(null);
+  const make = useMutation({
+    mutationFn: () => read<NewCalendarFeed>(api.calendar.$post({ json: { namesPeople } })),
+    onSuccess: ({ path }) => {
+      setAddress(new URL(path, window.location.href).href);
+      void queries.invalidateQueries({ queryKey: key });
+    },
+  });
+  const end = useMutation({
+    mutationFn: () => read<CalendarFeed>(api.calendar.end.$post()),
+    onSuccess: () => {
+      setAddress(null);
+      void queries.invalidateQueries({ queryKey: key });
+    },
+  });
+  const copy = async (text: string) => {
+    await navigator.clipboard.writeText(text);
+    toast('Address copied.');
+  };
+  const error = make.error ?? end.error;
+  return (
+    <section aria-labelledby="calendar-address" className="max-w-4xl space-y-2">
+      <h2 id="calendar-address" className="text-xl font-semibold">
+        Your calendar
+      </h2>
+      <p className="max-w-prose text-[15px] text-quiet">
+        The sessions of everybody whose block you have kept, for your calendar program. Whoever has the
+        address can read it; it is shown once, and a new one ends the old.
+      </p>
+      <div className="flex flex-wrap items-center gap-x-6 gap-y-2">
+        <label className="flex min-h-11 items-center gap-2">
+          <input
+            type="checkbox"
+            className="size-5 accent-plum"
+            checked={namesPeople}
+            onChange={(event) => setNamesPeople(event.target.checked)}
+          />
+          with names
+        </label>
+        <Button disabled={make.isPending} onClick={() => make.mutate()}>
+          {feed?.exists ? 'Make a new address' : 'Make an address'}
+        </Button>
+        {feed?.exists && (
+          <Button disabled={end.isPending} onClick={() => end.mutate()}>
+            End it
+          </Button>
+        )}
+      </div>
+      {address && (
+        <p className="flex flex-wrap items-center gap-4">
+          <code className="figures max-w-full break-all text-[14px]">{address}</code>
+          <Button onClick={() => void copy(address)}>Copy</Button>
+        </p>
+      )}
+      {error && <FieldError>{failureWords(error)}</FieldError>}
+    </section>
+  );
+}
