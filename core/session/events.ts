@@ -7,6 +7,7 @@ import { cuffReleased } from './events/cuff-released';
 import type { STAMP } from './events/define';
 import { endTakenBack } from './events/end-taken-back';
 import { followedUp } from './events/followed-up';
+import { heartRateLaid } from './events/heart-rate-laid';
 import { heartRateNoted } from './events/heart-rate-noted';
 import { loadCorrected } from './events/load-corrected';
 import { loosened } from './events/loosened';
@@ -55,6 +56,7 @@ export const sessionEventSchema = z.discriminatedUnion('type', [
   loadCorrected.schema,
   setNoted.schema,
   heartRateNoted.schema,
+  heartRateLaid.schema,
   colourChecked.schema,
   offerAnswered.schema,
   signNoted.schema,
@@ -94,6 +96,7 @@ export const EVENTS = {
   'load-corrected': loadCorrected,
   'set-noted': setNoted,
   'heart-rate-noted': heartRateNoted,
+  'heart-rate-laid': heartRateLaid,
   'colour-checked': colourChecked,
   'offer-answered': offerAnswered,
   'sign-noted': signNoted,

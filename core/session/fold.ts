@@ -19,6 +19,7 @@ const nothingYet = (): SessionState => ({
   signs: [],
   offers: [],
   ignoredAlarms: [],
+  heartRate: null,
   reviews: [],
   followUp: null,
   stopped: null,

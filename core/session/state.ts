@@ -1,6 +1,7 @@
 import type { PressureStep } from '../plan/timeline';
 import type { Limb } from '../quantity/limb';
 import type { FollowUp, Offer, SessionEvent, StopReason } from './events';
+import type { HeartRateTrace } from './heart-rate';
 import type { SignId } from './signs';
 
 /** An inflation in a session; `toMs` is null while the cuff is still up. Wall-clock ms. */
@@ -72,6 +73,8 @@ export type SessionState = {
   signs: { atMs: number; sign: SignId; note: string }[];
   offers: OfferRecord[];
   ignoredAlarms: { atMs: number; limb: Limb }[];
+  /** Heart rate of the whole session from a file; null without one. */
+  heartRate: HeartRateTrace | null;
   reviews: ReviewAnswer[];
   followUp: FollowUp | null;
   stopped: { atMs: number; why: string } | null;

@@ -2,6 +2,7 @@ import type { WeightKit } from '../../load/weight-kit';
 import type { Plan } from '../../plan/plan';
 import type { Limb } from '../../quantity/limb';
 import type { EventBody, FollowUp, StopReason } from '../events';
+import type { HeartRateTrace } from '../heart-rate';
 import type { SetPlace } from '../places';
 import type { SignId } from '../signs';
 import type { ReviewAnswer, SessionState } from '../state';
@@ -32,6 +33,7 @@ export type Intent =
   | { do: 'confirm-reps'; place?: SetPlace }
   | { do: 'correct-start'; byMs: number; place?: SetPlace }
   | { do: 'correct-load'; loadKg: number; place?: SetPlace }
+  | { do: 'lay-heart-rate'; trace: HeartRateTrace }
   | { do: 'note-heart-rate'; moment: 'minute-5' | 'end'; beatsPerMinute: number; place?: SetPlace }
   | { do: 'answer-offer'; accepted: boolean; kits: readonly WeightKit[] }
   | { do: 'undo'; eventId: string }

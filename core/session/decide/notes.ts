@@ -1,4 +1,5 @@
 import { repsByPace } from '../../protocol/pace';
+import { momentsIn } from '../heart-rate';
 import { offerAfterSet } from '../offer';
 import { lastSet, type SetPlace } from '../places';
 import { SIGNS } from '../signs';
@@ -102,6 +103,14 @@ export function noteHeartRate(
 ): Decision {
   const at = placeOf(state, place);
   return at ? decided([{ type: 'heart-rate-noted', ...at, moment, beatsPerMinute }]) : refuse(NO_SET);
+}
+
+/** Heart rate of the whole session from a file, and with it what minute five and the end ask for (rule RUN-5). */
+export function layHeartRate({ state }: Situation, { trace }: Of<'lay-heart-rate'>): Decision {
+  return decided([
+    { type: 'heart-rate-laid', ...trace },
+    ...momentsIn(trace, state.sets).map((moment) => ({ type: 'heart-rate-noted' as const, ...moment })),
+  ]);
 }
 
 /** The change that is offered, taken or left; a loosening is done at once, or waits for the next inflation. */

@@ -147,6 +147,10 @@ export const anyIntent: fc.Arbitrary<Intent> = fc.oneof(
       { do: 'release', limbs: ['left-thigh'] },
       { do: 're-fit' },
       { do: 'take-back-end' },
+      {
+        do: 'lay-heart-rate',
+        trace: { fromAtMs: START_MS, everyMs: 60_000, beatsPerMinute: [90, null, 120] },
+      },
       { do: 'check-colour', good: true },
       { do: 'check-colour', good: false },
       { do: 'note-set', effort: 9 },

@@ -19,6 +19,7 @@ import { NextTime } from '../../parts/review/NextTime';
 import { type Measure, useUnits } from '../../parts/units';
 import { DoseFigures } from './DoseFigures';
 import { Happenings } from './Happenings';
+import { HeartRate } from './HeartRate';
 
 const REASONS = {
   done: 'all done',
@@ -126,6 +127,7 @@ export function RecordView({ session }: { session: LiveSession }) {
           {state.stopped && <p className="text-vermilion">Stopped: {state.stopped.why}.</p>}
         </section>
       )}
+      <HeartRate session={session} act={act} />
       <Happenings session={session} />
       <FollowUpForm known={state.followUp} act={act} />
       <AdverseEvents

@@ -1,0 +1,109 @@
+import type { SetPlace } from './places';
+import type { SessionState } from './state';
+
+/** Heart rate as a strap or a watch wrote it: `startMs` is null where the file has no clock of its own. */
+export type HeartRateFile = { startMs: number | null; samples: HeartRateSample[] };
+export type HeartRateSample = { afterMs: number; beatsPerMinute: number };
+
+/** Heart rate on a session's clock, at even steps; null where nothing was received. */
+export type HeartRateTrace = { fromAtMs: number; everyMs: number; beatsPerMinute: (number | null)[] };
+
+/** Where a file could begin on the session's clock. More than one is asked; none is said. */
+export type Placement = { words: string; fromAtMs: number };
+
+const MINUTE_MS = 60_000;
+/** Clocks of watches are off by this much, and no more. */
+const CLOCK_OFF_MS = 2 * MINUTE_MS;
+/** A sample says what the heart did this long before and after it. */
+const HOLDS_MS = 10_000;
+const MOST_STEPS = 720;
+
+type Times = Pick<SessionState, 'startedAtMs' | 'finishedAtMs' | 'sets'>;
+
+/**
+ * Where a file may be laid on a session. One that has a clock of its own, and covers the session by it, has one place; any other
+ * is asked about, never guessed.
+ */
+export function placements(
+  { startMs, samples }: HeartRateFile,
+  { startedAtMs, finishedAtMs, sets }: Times,
+): Placement[] {
+  const lastsMs = samples.at(-1)?.afterMs ?? 0;
+  if (startedAtMs === null || lastsMs === 0) return [];
+  const endMs = finishedAtMs ?? sets.at(-1)?.endedAtMs ?? startedAtMs;
+  const coversByItsClock =
+    startMs !== null && startMs <= startedAtMs + CLOCK_OFF_MS && startMs + lastsMs >= endMs - CLOCK_OFF_MS;
+  if (coversByItsClock) return [{ words: 'by its own clock', fromAtMs: startMs }];
+  const [first] = sets;
+  return [
+    ...(startMs !== null && startMs < endMs && startMs + lastsMs > startedAtMs
+      ? [{ words: 'by its own clock, though it does not cover the session', fromAtMs: startMs }]
+      : []),
+    { words: 'it began when the session did', fromAtMs: startedAtMs },
+    ...(first ? [{ words: 'it began with the first set', fromAtMs: first.startedAtMs }] : []),
+    { words: 'it ended when the session did', fromAtMs: endMs - lastsMs },
+  ];
+}
+
+/**
+ * A file on the session's clock, at even steps over the session and a minute about it.
+ * @returns null where none of it falls there
+ */
+export function lay(
+  { samples }: HeartRateFile,
+  fromAtMs: number,
+  { startedAtMs, finishedAtMs, sets }: Times,
+): HeartRateTrace | null {
+  if (startedAtMs === null) return null;
+  const beginMs = startedAtMs - MINUTE_MS;
+  const endMs = (finishedAtMs ?? sets.at(-1)?.endedAtMs ?? startedAtMs) + MINUTE_MS;
+  const everyMs = Math.max(5_000, Math.ceil((endMs - beginMs) / MOST_STEPS / 1_000) * 1_000);
+  const steps = Math.floor((endMs - beginMs) / everyMs) + 1;
+  const beatsPerMinute = Array.from({ length: steps }, (_, step) =>
+    rateAt(samples, beginMs + step * everyMs - fromAtMs),
+  );
+  return beatsPerMinute.some((rate) => rate !== null) ? { fromAtMs: beginMs, everyMs, beatsPerMinute } : null;
+}
+
+/** The mean of what was received about a time, in whole beats; null where nothing was. */
+function rateAt(samples: readonly HeartRateSample[], afterMs: number): number | null {
+  // Samples are in order: only those about the time are looked at.
+  let low = 0;
+  let high = samples.length;
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if ((samples[middle]?.afterMs ?? 0) < afterMs - HOLDS_MS) low = middle + 1;
+    else high = middle;
+  }
+  let [sum, count] = [0, 0];
+  for (let at = low; at < samples.length && (samples[at]?.afterMs ?? 0) <= afterMs + HOLDS_MS; at += 1) {
+    sum += samples[at]?.beatsPerMinute ?? 0;
+    count += 1;
+  }
+  return count === 0 ? null : Math.round(sum / count);
+}
+
+/** A figure that a spell of work asks for, and that the file knows. */
+export type HeartRateMoment = SetPlace & { moment: 'minute-5' | 'end'; beatsPerMinute: number };
+
+/** Heart rate at minute five and at the end of every spell by the clock, where nobody has said it. */
+export function momentsIn(trace: HeartRateTrace, sets: SessionState['sets']): HeartRateMoment[] {
+  return sets.flatMap(({ exerciseIndex, setIndex, plannedReps, startedAtMs, endedAtMs, heartRates }) => {
+    if (plannedReps !== null || endedAtMs === null) return [];
+    const asked: [HeartRateMoment['moment'], number][] = [
+      ...(endedAtMs - startedAtMs >= 5 * MINUTE_MS
+        ? [['minute-5', startedAtMs + 5 * MINUTE_MS] as [HeartRateMoment['moment'], number]]
+        : []),
+      ['end', endedAtMs],
+    ];
+    return asked.flatMap(([moment, atMs]) => {
+      const beatsPerMinute = traceAt(trace, atMs);
+      const isKnown = heartRates.some((known) => known.moment === moment);
+      return isKnown || beatsPerMinute === null ? [] : [{ exerciseIndex, setIndex, moment, beatsPerMinute }];
+    });
+  });
+}
+
+/** The step of a trace nearest to a time. */
+export const traceAt = ({ fromAtMs, everyMs, beatsPerMinute }: HeartRateTrace, atMs: number): number | null =>
+  beatsPerMinute[Math.round((atMs - fromAtMs) / everyMs)] ?? null;

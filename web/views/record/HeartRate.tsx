@@ -1,0 +1,137 @@
+import { useRef, useState } from 'react';
+import { Line } from 'react-chartjs-2';
+import {
+  type HeartRateFile,
+  type HeartRateTrace,
+  lay,
+  type Placement,
+  placements,
+} from '#core/session/heart-rate';
+import type { Act } from '../../act/act';
+import type { LiveSession } from '../../data/live-session';
+import { axisLook, themeColour } from '../../parts/chart';
+import { FieldError } from '../../parts/Field';
+import { clock } from '../../parts/format';
+import { theme } from '../../theme/theme';
+
+const MOST_MB = 30;
+const linkLook = 'min-h-11 underline underline-offset-4 print:hidden';
+
+/** Heart rate of a session from a strap or a watch: read of a file, laid on the session's clock, shown as a curve (RUN-5). */
+export function HeartRate({ session: { state }, act }: { session: LiveSession; act: Act }) {
+  const input = useRef<HTMLInputElement>(null);
+  const [asked, setAsked] = useState<{ file: HeartRateFile; places: Placement[] } | null>(null);
+  const [refused, setRefused] = useState<string | null>(null);
+  const put = (file: HeartRateFile, { fromAtMs }: Placement) => {
+    const trace = lay(file, fromAtMs, state);
+    if (trace) act({ do: 'lay-heart-rate', trace });
+    setRefused(trace ? null : 'None of it falls into this session. Choose where it began, or another file.');
+    if (trace) setAsked(null);
+  };
+  const open = async (chosen: File) => {
+    const { readHeartRate } = await import('./read-heart-rate');
+    setAsked(null);
+    setRefused(null);
+    try {
+      if (chosen.size > MOST_MB * 1024 * 1024)
+        throw new Error(`At most ${MOST_MB} MB are read here. Cut out the session.`);
+      const file = readHeartRate(await chosen.text());
+      const places = placements(file, state);
+      const [only, another] = places;
+      if (only && !another) put(file, only);
+      else setAsked({ file, places });
+    } catch (error) {
+      setRefused(error instanceof Error ? error.message : String(error));
+    }
+  };
+  return (
+    <section aria-label="Heart rate">
+      {state.heartRate && (
+        <Curve trace={state.heartRate} startMs={state.startedAtMs ?? state.heartRate.fromAtMs} />
+      )}
+      <button type="button" className={linkLook} onClick={() => input.current?.click()}>
+        {state.heartRate ? 'Heart rate from another file' : 'Heart rate from a file'}
+      </button>
+      <input
+        ref={input}
+        type="file"
+        className="sr-only"
+        tabIndex={-1}
+        aria-label="Heart rate to read"
+        accept=".tcx,.csv,.txt,.xml"
+        onChange={(event) => {
+          const [file] = event.target.files ?? [];
+          if (file) void open(file);
+          event.target.value = '';
+        }}
+      />
+      {asked && (
+        <div role="status" className="border-l-4 border-ochre pl-3">
+          <p>
+            The file lasts {clock(asked.file.samples.at(-1)?.afterMs ?? 0)}
+            {asked.file.startMs === null && ' and has no clock of its own'}. Where does it belong?
+          </p>
+          <ul>
+            {asked.places.map((place) => (
+              <li key={place.words}>
+                <button type="button" className={linkLook} onClick={() => put(asked.file, place)}>
+                  {place.words}
+                </button>
+              </li>
+            ))}
+          </ul>
+        </div>
+      )}
+      {refused && <FieldError>{refused}</FieldError>}
+    </section>
+  );
+}
+
+function Curve({
+  trace: { fromAtMs, everyMs, beatsPerMinute },
+  startMs,
+}: {
+  trace: HeartRateTrace;
+  startMs: number;
+}) {
+  theme.use();
+  const known = beatsPerMinute.filter((rate) => rate !== null);
+  const [lowest, highest] = [Math.min(...known), Math.max(...known)];
+  const plum = themeColour('plum');
+  return (
+    <figure className="max-w-3xl">
+      <figcaption className="text-[14px] text-quiet">
+        Heart rate, {lowest} to {highest} beats a minute, over the session’s minutes
+      </figcaption>
+      <div className="h-40">
+        <Line
+          role="img"
+          aria-label={`Heart rate from ${lowest} to ${highest} beats a minute`}
+          options={{
+            animation: false,
+            maintainAspectRatio: false,
+            scales: {
+              x: { type: 'linear', ...axisLook() },
+              y: { grace: '10%', ...axisLook() },
+            },
+            plugins: { tooltip: { displayColors: false } },
+          }}
+          data={{
+            datasets: [
+              {
+                data: beatsPerMinute.map((rate, step) => ({
+                  x: Math.round((fromAtMs + step * everyMs - startMs) / 6_000) / 10,
+                  y: rate,
+                })),
+                borderColor: plum,
+                borderWidth: 2,
+                pointRadius: 0,
+                spanGaps: false,
+              },
+            ],
+          }}
+        />
+      </div>
+    </figure>
+  );
+}
