@@ -149,7 +149,7 @@ export const anyIntent: fc.Arbitrary<Intent> = fc.oneof(
       { do: 'take-back-end' },
       {
         do: 'lay-heart-rate',
-        trace: { fromAtMs: START_MS, everyMs: 60_000, beatsPerMinute: [90, null, 120] },
+        trace: { fromAtMs: 1, everyMs: 60_000, beatsPerMinute: [90, null, 120] },
       },
       { do: 'check-colour', good: true },
       { do: 'check-colour', good: false },
