@@ -9,7 +9,9 @@ const NOT_PICTURED = [
   'by-feel',
   'exercises',
   'measures',
+  'paper',
   'practise',
+  'responders',
   'safety',
   'week',
 ];

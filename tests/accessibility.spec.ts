@@ -8,7 +8,7 @@ const AXE = readFileSync('node_modules/axe-core/axe.min.js', 'utf8');
 for (const theme of ['paper', 'floor']) {
   test(`no view has a serious accessibility violation in the ${theme} theme`, async ({ page }) => {
     // Every view is opened as a practitioner does, some with a session run up to them.
-    test.setTimeout(360_000);
+    test.setTimeout(480_000);
     await page.addInitScript((value) => localStorage.setItem('nervato-theme', value), theme);
     for (const view of VIEWS) {
       await test.step(view.name, async () => {

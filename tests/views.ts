@@ -31,6 +31,24 @@ const besideTheChain =
     await expect(page.getByText(ready).first()).toBeVisible();
   };
 
+/** A table of another program with a row to mend. */
+const bringATable: View['open'] = async (page) => {
+  await page.getByRole('link', { name: 'The practice', exact: true }).click();
+  await page.getByRole('link', { name: 'In and out' }).click();
+  const rows = [
+    'Client;Tested on;Exercise;Side;Load (lb);Reps',
+    'Odalys Ferrant;13.4.2026;Knee extension;L;88,5;5',
+    'Rufus Tarnholm;14.4.2026;Knee extension;R;66;8',
+    'Rufus Tarnhelm;14.4.2026;Knee extension;L;62;8',
+  ];
+  await page.getByLabel('File to bring in').setInputFiles({
+    name: 'strength tests.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from(rows.join('\r\n')),
+  });
+  await expect(page.getByText('Nobody is called Rufus Tarnhelm.')).toBeVisible();
+};
+
 const measureATrial: View['open'] = async (page) => {
   await bench('Odalys Ferrant', 'Measure', 'Inflate in steps')(page);
   for (const [trial, gone, back] of [
@@ -222,6 +240,15 @@ export const VIEWS: View[] = [
       await page.getByRole('link', { name: 'What is measured' }).click();
       await page.getByRole('button', { name: 'Add a measure' }).click();
       await expect(page.getByRole('form', { name: 'Add a measure' })).toBeVisible();
+    },
+  },
+  { name: 'in-and-out', open: bringATable },
+  {
+    name: 'paper',
+    open: async (page) => {
+      await bench('Rufus Tarnholm', 'Run', 'Sheet to fill in')(page);
+      await page.getByRole('link', { name: 'Sheet to fill in' }).click();
+      await expect(page.getByText('Worst joint pain 0–10')).toBeVisible();
     },
   },
   {

@@ -58,6 +58,9 @@ const RespondersView = lazy(() =>
 const MeasuresView = lazy(() =>
   import('./views/measures/MeasuresView').then(({ MeasuresView }) => ({ default: MeasuresView })),
 );
+const PapersView = lazy(() =>
+  import('./views/papers/PapersView').then(({ PapersView }) => ({ default: PapersView })),
+);
 const InAndOutView = lazy(() =>
   import('./views/in-and-out/InAndOutView').then(({ InAndOutView }) => ({ default: InAndOutView })),
 );
@@ -91,6 +94,8 @@ function startApp(): void {
           <Suspense>
             <Routes>
               <Route path="people/:clientId/sheet/:reader" element={<SheetView />} />
+              <Route path="papers/:form" element={<PapersView />} />
+              <Route path="papers/:form/:clientId" element={<PapersView />} />
               <Route path="people/:clientId/report" element={<ReportView />} />
               <Route element={<Frame />}>
                 <Route index element={<Today />} />

@@ -1,8 +1,10 @@
 import { useRef, useState } from 'react';
+import { Link } from 'react-router';
 import { useIsClinician, usePractice } from '../../data/queries';
 import { Button } from '../../parts/Button';
 import { FieldError } from '../../parts/Field';
 import { PracticeHead } from '../../parts/PracticeHead';
+import { PAPER_FORM_IDS, PAPER_FORMS } from '../../parts/paper-forms';
 import { ArchiveIn } from './ArchiveIn';
 import { CalendarAddress } from './CalendarAddress';
 import { kindOfFile } from './kind-of-file';
@@ -51,10 +53,35 @@ export function InAndOutView() {
           )}
         </>
       )}
-      {brought === null && <CalendarAddress />}
+      {brought === null && (
+        <>
+          <BlankSheets />
+          <CalendarAddress />
+        </>
+      )}
     </div>
   );
 }
+
+/** Sheets of nobody, to be filled in by hand. */
+const BlankSheets = () => (
+  <section aria-labelledby="blank-sheets">
+    <h2 id="blank-sheets" className="text-xl font-semibold">
+      Blank sheets to print
+    </h2>
+    <p className="flex flex-wrap gap-x-6">
+      {PAPER_FORM_IDS.map((id) => (
+        <Link
+          key={id}
+          to={`/papers/${id}`}
+          className="inline-flex min-h-11 items-center underline underline-offset-4"
+        >
+          {PAPER_FORMS[id].label}
+        </Link>
+      ))}
+    </p>
+  </section>
+);
 
 const keyOf = ({ name, size, lastModified }: File) => `${name} ${size} ${lastModified}`;
 

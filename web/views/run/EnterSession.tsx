@@ -1,6 +1,6 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { useNavigate } from 'react-router';
+import { useNavigate, useSearchParams } from 'react-router';
 import { v4 as newId } from 'uuid';
 import type { NewEnteredSession } from '#contract/session';
 import { setsAtShare } from '#core/plan/cut-sets';
@@ -27,7 +27,9 @@ export function EnterSession({
   /** Less than 1 in a deload week: the sets beyond it are left empty. */
   setsShare: number;
 }) {
-  const [open, setOpen] = useState(false);
+  // The code on a sheet of paper opens it.
+  const [search] = useSearchParams();
+  const [open, setOpen] = useState(search.get('enter') === 'paper');
   return (
     <section aria-label="A session done elsewhere">
       {open ? (
@@ -120,7 +122,9 @@ function EnterForm({
       />
       {plan.exercises.map((exercise, exerciseIndex) => (
         <fieldset key={`${exercise.exerciseId} ${exercise.limbs.map(({ limb }) => limb).join()}`}>
-          <legend className="font-semibold">{exerciseWords(plan, exerciseIndex)}</legend>
+          <legend className="font-semibold">
+            {exerciseIndex + 1}. {exerciseWords(plan, exerciseIndex)}
+          </legend>
           <div className="flex flex-wrap gap-x-4 gap-y-2">
             {rows.map((row, place) =>
               row.exerciseIndex !== exerciseIndex ? null : (

@@ -121,6 +121,12 @@ export function RunBench({ client }: { client: ClientRecord }) {
               Sheet for the {reader}
             </Link>
           ))}
+          <Link
+            to={`/papers/session/${client.id}${planSearch(prescription.coursePlanId)}`}
+            className="min-h-9 underline underline-offset-4"
+          >
+            Sheet to fill in
+          </Link>
         </p>
       )}
       {clear && !checked && <DayCheckForm client={client} />}

@@ -43,6 +43,10 @@ export function Questionnaire({
             className={`grid grid-cols-[1fr_auto] items-center gap-3 border-b border-rule px-2 py-1 ${place === current ? 'bg-tint' : ''}`}
           >
             <span>
+              {/* The number it has on paper. */}
+              <span className="figures mr-2 inline-block w-5 text-right text-[13px] text-quiet">
+                {place + 1}
+              </span>
               {SCREEN_ITEMS[id].label}
               <span className="ml-2 text-[13px] text-quiet">
                 {answers[id] && LEVEL_WORDS[levelOf(id, stricter)]}

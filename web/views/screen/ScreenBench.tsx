@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { Link } from 'react-router';
 import type { ClientRecord } from '#contract/client';
 import type { NewScreening } from '#contract/measurements';
 import { newest } from '#core/quantity/newest';
@@ -77,7 +78,12 @@ function NewScreeningForm({ client, done }: { client: ClientRecord; done: () => 
   return (
     <section className="grid gap-8 lg:grid-cols-[1fr_22rem]">
       <div>
-        <BenchHeading title="Screen">Ask each of these. A screening holds 12 weeks (SCR-1).</BenchHeading>
+        <BenchHeading title="Screen">
+          Ask each of these. A screening holds 12 weeks (SCR-1).{' '}
+          <Link to={`/papers/screening/${client.id}`} className="underline underline-offset-4">
+            On paper
+          </Link>
+        </BenchHeading>
         <Questionnaire
           answers={answers}
           lastTime={last?.yes ?? null}

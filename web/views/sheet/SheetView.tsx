@@ -7,9 +7,10 @@ import { useClient, usePractice } from '../../data/queries';
 import { Button } from '../../parts/Button';
 import { Choice } from '../../parts/Choice';
 import { FieldError } from '../../parts/Field';
+import { OnePage } from '../../parts/OnePage';
 import { PAPERS, type Paper } from '../../parts/papers';
 import { usePlanSearch } from '../../parts/use-plan-in-hand';
-import { OnePage } from './OnePage';
+
 import { OperatorSheet } from './OperatorSheet';
 import { PersonalSheet } from './PersonalSheet';
 

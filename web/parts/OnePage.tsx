@@ -1,5 +1,5 @@
 import { type ReactNode, useLayoutEffect, useRef, useState } from 'react';
-import { PAPERS, type Paper } from '../../parts/papers';
+import { PAPERS, type Paper } from './papers';
 
 const PX_PER_MM = 96 / 25.4;
 const MARGIN_MM = 12;

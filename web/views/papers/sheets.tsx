@@ -1,0 +1,240 @@
+import type { ClientRecord } from '#contract/client';
+import type { PracticeView } from '#contract/practice';
+import { measureBook } from '#core/outcomes/measures';
+import { cutSets } from '#core/plan/cut-sets';
+import { exerciseWords, type Plan } from '#core/plan/plan';
+import { LIMB_LABELS, LIMBS } from '#core/quantity/limb';
+import { cuffInForce } from '#core/record/in-force';
+import { DAY_SIGNS } from '#core/screening/day-check';
+import { SCREEN_ITEMS } from '#core/screening/items';
+import { ITEM_IDS } from '#core/screening/screening';
+import { SIGNS, signIdSchema } from '#core/session/signs';
+import { amountWords } from '../../parts/PlanSummary';
+import type { PaperForm } from '../../parts/paper-forms';
+import { useUnits } from '../../parts/units';
+import { Boxes, EmptyTable, Line } from './parts';
+
+/** Of whom a sheet is, and by which plan; blank where it is nobody's. */
+export type OfPaper = {
+  practice: PracticeView;
+  client: ClientRecord | null;
+  plan: Plan | null;
+  setsShare: number;
+};
+
+/** What stands on each sheet, in the order of the screen it is typed into. */
+export const SHEETS: Record<PaperForm, (of: OfPaper) => React.ReactNode> = {
+  screening: () => <Screening />,
+  consent: (of) => <Consent {...of} />,
+  pressure: (of) => <Pressure {...of} />,
+  session: (of) => <Session {...of} />,
+  outcomes: (of) => <Outcomes {...of} />,
+};
+
+function Screening() {
+  return (
+    <>
+      <ol className="columns-1">
+        {ITEM_IDS.map((id, place) => (
+          <li key={id} className="flex items-center justify-between gap-4 border-b border-rule py-0.5">
+            <span>
+              <span className="figures mr-2 inline-block w-6 text-right">{place + 1}</span>
+              {SCREEN_ITEMS[id].label}
+            </span>
+            <Boxes of={['no', 'yes']} />
+          </li>
+        ))}
+      </ol>
+      <p className="font-semibold">Surgery in the last 12 weeks</p>
+      <div className="flex flex-wrap gap-x-4">
+        <Line label="limb" />
+        <Line label="on" />
+        <Line label="what was done" wide />
+      </div>
+      <p className="font-semibold">Resting blood pressure, two readings a minute apart</p>
+      <div className="flex gap-x-4">
+        <Line label="First, upper / lower" />
+        <Line label="Second, upper / lower" />
+      </div>
+      <Line label="Note" wide />
+    </>
+  );
+}
+
+const CONSENT = [
+  [
+    'What it is',
+    'A cuff or strap high on the arm or thigh slows the blood that flows in and holds back what flows out, while you do light exercise. The pressure is measured on you, and stays well below what would stop the flow in most programmes.',
+  ],
+  [
+    'What it feels like',
+    'Tightness, a burning in the muscle and heavier breathing; the skin may redden, and the veins stand out. All of it goes within minutes of letting the cuff down. Pale, blue or cold skin, numbness or sharp pain are no part of it: say so at once. Soreness for a day or two is common.',
+  ],
+  [
+    'What can happen',
+    'Common: bruising under the cuff, light-headedness, tingling. Rare: numbness that stays, fainting, a blood clot, muscle breakdown with dark urine, a rise of blood pressure. Tell us at once of any of these, during training or after.',
+  ],
+  [
+    'What it cannot do',
+    'It does not replace training with heavy loads where that is possible, nor a diagnosis or treatment. How much it gives differs from person to person.',
+  ],
+  [
+    'You decide',
+    'You may ask anything, have the cuff let down at any moment, and stop for good at any time without a reason and without losing anything.',
+  ],
+] as const;
+
+function Consent({ practice }: OfPaper) {
+  return (
+    <>
+      {CONSENT.map(([head, words]) => (
+        <section key={head}>
+          <h2 className="font-semibold">{head}</h2>
+          <p>{words}</p>
+        </section>
+      ))}
+      <p>
+        <Boxes
+          of={[
+            'I have read this, or it was read to me',
+            'My questions were answered',
+            'I agree to train in this way',
+          ]}
+        />
+      </p>
+      <div className="flex flex-wrap gap-x-6 gap-y-2">
+        <Line label="Signed" />
+        <Line label="on" />
+        <Line label={`For ${practice.settings.name}`} wide />
+      </div>
+      <p className="text-[13px] text-quiet">
+        Version 1. Asked again after 12 months (SCR-6). Local law and policy may ask for more.
+      </p>
+    </>
+  );
+}
+
+function Pressure({ client }: OfPaper) {
+  const { length } = useUnits();
+  const fitted = client
+    ? LIMBS.flatMap((limb) => {
+        const cuff = cuffInForce(client.facts, limb);
+        return cuff ? [`${LIMB_LABELS[limb]}: ${cuff.label}, girth ${length.words(cuff.girthCm)}`] : [];
+      })
+    : [];
+  return (
+    <>
+      {fitted.length > 0 && <p>{fitted.join(' · ')}</p>}
+      {['', ''].map((_, measurement) => (
+        <section
+          // biome-ignore lint/suspicious/noArrayIndexKey: a measurement of an empty sheet is its place.
+          key={measurement}
+          className="space-y-1.5"
+        >
+          <div className="flex flex-wrap gap-x-4 gap-y-1">
+            <span className="inline-flex gap-3">
+              Limb <Boxes of={LIMBS.map((limb) => LIMB_LABELS[limb].toLowerCase())} />
+            </span>
+            <span className="inline-flex gap-3">
+              Position <Boxes of={['lying', 'sitting', 'standing']} />
+            </span>
+            <span className="inline-flex gap-3">
+              Pulse by <Boxes of={['Doppler', 'fingers', 'oximeter', 'automatic pump']} />
+            </span>
+          </div>
+          <div className="flex gap-x-4">
+            <Line label="Cuff" />
+            <Line label="Gauge" />
+            <Line label="Girth" />
+          </div>
+          <EmptyTable
+            heads={['Trial', 'Pulse gone at, mmHg', 'going up by', 'Pulse back at, mmHg', 'going down by']}
+            rows={[['1'], ['2'], ['3']]}
+          />
+        </section>
+      ))}
+      <p className="text-[13px]">
+        Cuff fully down for a while between trials. Two within 10 mmHg are enough; otherwise a third (LOP-3).
+        Quick check: the pressure at which the pulse under the fingers goes, in steps of 10 or less (LOP-7).
+      </p>
+    </>
+  );
+}
+
+const EMPTY_SETS = 4;
+
+function Session({ plan, setsShare }: OfPaper) {
+  const { mass } = useUnits();
+  const asked = plan && cutSets(plan, setsShare);
+  const heads = ['Set', 'Planned', 'Repetitions', 'Effort 0–10', 'mmHg read', 'Colour good'];
+  return (
+    <>
+      <div className="flex flex-wrap gap-x-4 gap-y-1">
+        <Line label="It began at" />
+        <span>
+          Well today <Boxes of={Object.values(DAY_SIGNS).map(({ ask }) => ask)} />
+        </span>
+        <Line label="Pain now 0–10" />
+        <Line label="Blood pressure, if asked" />
+      </div>
+      {(asked?.exercises ?? [null, null]).map((exercise, place) => (
+        // biome-ignore lint/suspicious/noArrayIndexKey: an exercise is its place
+        <section key={place} className="break-inside-avoid space-y-1">
+          <h2 className="font-semibold">
+            {place + 1}. {asked && exercise ? exerciseWords(asked, place) : '_____________________'}
+          </h2>
+          {exercise && (
+            <p>
+              {exercise.limbs
+                .map((target) =>
+                  target.kind === 'measured'
+                    ? `${LIMB_LABELS[target.limb]} ${target.pressure.value} mmHg`
+                    : `${LIMB_LABELS[target.limb]} mark ${target.mark}`,
+                )
+                .join(' · ')}
+              {exercise.load.kind === 'weighed'
+                ? ` · ${mass.words(exercise.load.load.value)}`
+                : ` · ${exercise.load.recipe}`}
+            </p>
+          )}
+          <EmptyTable
+            heads={heads}
+            rows={
+              exercise
+                ? exercise.sets.map((set, at) => [
+                    String(at + 1),
+                    amountWords(set),
+                    '',
+                    '',
+                    '',
+                    <Boxes key="colour" of={['yes', 'no']} />,
+                  ])
+                : Array.from({ length: EMPTY_SETS }, (_, at) => [
+                    String(at + 1),
+                    '',
+                    '',
+                    '',
+                    '',
+                    <Boxes key="colour" of={['yes', 'no']} />,
+                  ])
+            }
+          />
+        </section>
+      ))}
+      <Line label="Worst joint pain 0–10" />
+      <p>
+        Felt or seen: <Boxes of={signIdSchema.options.map((id) => SIGNS[id].label)} />
+      </p>
+    </>
+  );
+}
+
+function Outcomes({ practice }: OfPaper) {
+  const measures = Object.values(measureBook(practice.ownMeasures)).filter(({ isLeftOut }) => !isLeftOut);
+  return (
+    <EmptyTable
+      heads={['Measure', 'Limb, setting', '1', '2', '3', 'Note']}
+      rows={measures.map(({ label, unit, setting }) => [`${label}, ${unit}`, setting ?? ''])}
+    />
+  );
+}
