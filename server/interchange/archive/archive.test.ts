@@ -56,6 +56,69 @@ describe('an archive of a whole practice', () => {
   });
 });
 
+/** Rows as tables bring them in: any practice that can be typed. */
+const person = fc.constantFrom('Ada Wick', 'Bea Ö’Shea', 'Cay "C" 李');
+const day = fc
+  .integer({ min: 1, max: 300 })
+  .map((ago) => new Date(NOW_MS - ago * DAY_MS).toISOString().slice(0, 10));
+const typed = fc.array(
+  fc.oneof(
+    fc.record({
+      kind: fc.constant('people' as const),
+      row: fc.record({ person, story: fc.option(fc.string({ maxLength: 400 })) }),
+    }),
+    fc.record({
+      kind: fc.constant('strength-tests' as const),
+      row: fc.record({
+        person,
+        day,
+        exerciseId: fc.constantFrom('knee-extension', 'leg-press'),
+        side: fc.constantFrom('left', 'right', 'both'),
+        loadKg: fc.double({ min: 1, max: 200, noNaN: true }),
+        reps: fc.integer({ min: 1, max: 15 }),
+      }),
+    }),
+    fc.record({
+      kind: fc.constant('outcomes' as const),
+      row: fc.record({
+        person,
+        day,
+        measureId: fc.constant('body-mass'),
+        limb: fc.constant(null),
+        values: fc.array(fc.double({ min: 40, max: 120, noNaN: true }), { minLength: 1, maxLength: 3 }),
+        setting: fc.constant(null),
+        note: fc.option(fc.string({ maxLength: 200 })),
+      }),
+    }),
+  ),
+  { maxLength: 30 },
+);
+
+describe('an archive of any practice', () => {
+  it('out, in and out again is the same', async () => {
+    const from = await startApi();
+    const into = await startApi();
+    let run = 0;
+    await fc.assert(
+      fc.asyncProperty(typed, async (rows) => {
+        run += 1;
+        for (const { kind, row } of rows) {
+          const named = JSON.stringify(row).replaceAll(
+            /Ada Wick|Bea Ö’Shea|Cay/g,
+            (name) => `${name} ${run}`,
+          );
+          await from.raw('POST', `/tables/${kind}?take=good&name=typed.csv`, named);
+        }
+        const out = await (await from.raw('GET', '/archive')).text();
+        const { status } = await takeInBy(into, '/archive', out);
+        expect(status).toBe(201);
+        expect(await (await into.raw('GET', '/archive')).text()).toBe(out);
+      }),
+      { numRuns: 12 },
+    );
+  }, 120_000);
+});
+
 /** What is not in an archive because it follows from what is. */
 const FOLLOWS = [
   { table: 'session', columns: 'id, finished_at_ms, superseded, summary, log_line' },

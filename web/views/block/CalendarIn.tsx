@@ -25,7 +25,8 @@ export function CalendarIn({
     try {
       if (file.size > MOST_MB * 1024 * 1024) throw new NotACalendar(`At most ${MOST_MB} MB are read here.`);
       const fromDay = dayOf(wish.startsOn);
-      const appointments = readCalendar(await file.text(), fromDay, fromDay + 7 * wish.weeks - 1);
+      const { appointments, broken } = readCalendar(await file.text(), fromDay, fromDay + 7 * wish.weeks - 1);
+      if (broken > 0) setRefused(`${broken} of its appointments could not be read; the others were.`);
       setFound(calendarDays(appointments, { fromDay, weeks: wish.weeks }));
     } catch (error) {
       setRefused(error instanceof Error ? error.message : String(error));

@@ -7,8 +7,9 @@ const event = (...lines: string[]) => ['BEGIN:VEVENT', 'UID:x', ...lines, 'END:V
 const calendar = (...events: string[][]) =>
   ['BEGIN:VCALENDAR', 'VERSION:2.0', 'PRODID:test', ...events.flat(), 'END:VCALENDAR'].join('\r\n');
 const read = (...events: string[][]) =>
-  readCalendar(calendar(...events), FROM, TO).map(({ title, fromDay, toDay, isAllDay, lastsMs }) =>
-    [title, isoOf(fromDay), isoOf(toDay), isAllDay ? 'all day' : `${lastsMs / 3_600_000} h`].join(' '),
+  readCalendar(calendar(...events), FROM, TO).appointments.map(
+    ({ title, fromDay, toDay, isAllDay, lastsMs }) =>
+      [title, isoOf(fromDay), isoOf(toDay), isAllDay ? 'all day' : `${lastsMs / 3_600_000} h`].join(' '),
   );
 
 describe('a calendar file', () => {
@@ -43,10 +44,14 @@ describe('a calendar file', () => {
     expect(read(event('DTSTART;VALUE=DATE:19000101', 'RRULE:FREQ=DAILY', 'SUMMARY:For ever'))).toEqual([]);
   });
 
-  it.each(['', 'name,girth', 'BEGIN:VCALENDAR\r\nBEGIN:VEVENT\r\nDTSTART:soon', '<html>'])(
-    '%j is none',
-    (text) => {
-      expect(() => readCalendar(text, FROM, TO)).toThrow(NotACalendar);
-    },
-  );
+  it('reads what it can where one appointment is broken', () => {
+    const good = event('DTSTART;VALUE=DATE:20260509', 'SUMMARY:Wedding');
+    const bad = event('DTSTART:20260512T090000', 'DURATION:eight hours', 'SUMMARY:Course');
+    const { appointments, broken } = readCalendar(calendar(good, bad), FROM, TO);
+    expect([appointments.map(({ title }) => title), broken]).toEqual([['Wedding'], 1]);
+  });
+
+  it.each(['', 'name,girth', '<html>'])('%j is none', (text) => {
+    expect(() => readCalendar(text, FROM, TO)).toThrow(NotACalendar);
+  });
 });

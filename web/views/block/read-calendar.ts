@@ -9,37 +9,50 @@ export class NotACalendar extends Error {}
 const MOST_TIMES = 2_000;
 const MOST_EVENTS = 20_000;
 
+/** What a calendar has for some days, and how many of its appointments are broken. */
+export type CalendarRead = { appointments: Appointment[]; broken: number };
+
 /**
  * The appointments of a calendar file that reach into some days, repeated ones for each time. Times are the calendar's own: an
- * appointment is on the day it says.
+ * appointment is on the day it says. One that is broken does not hide the others.
  * @throws NotACalendar with what to do
  */
-export function readCalendar(text: string, fromDay: Day, toDay: Day): Appointment[] {
-  const events = parse(text);
-  return events.flatMap((event) => {
-    if (event.component.getFirstPropertyValue('status') === 'CANCELLED') return [];
-    return event.isRecurring()
-      ? repeated(event, fromDay, toDay)
-      : once(event, event.startDate, fromDay, toDay);
+export function readCalendar(text: string, fromDay: Day, toDay: Day): CalendarRead {
+  const events = eventsOf(text);
+  const read = events.map((event) => {
+    try {
+      return appointmentsOf(new ICAL.Event(event), fromDay, toDay);
+    } catch {
+      return null;
+    }
   });
+  return {
+    appointments: read.flatMap((one) => one ?? []),
+    broken: read.filter((one) => one === null).length,
+  };
 }
 
-function parse(text: string): ICAL.Event[] {
+function eventsOf(text: string): ICAL.Component[] {
   try {
-    const calendar = new ICAL.Component(ICAL.parse(text));
-    const events = calendar.getAllSubcomponents('vevent');
-    if (events.length > MOST_EVENTS)
-      throw new NotACalendar(`More than ${MOST_EVENTS} appointments: take out a shorter time.`);
-    // A time that was moved stands in an event of its own, beside the one that repeats.
-    return events
-      .map((event) => new ICAL.Event(event))
-      .filter(({ startDate }) => startDate !== null && startDate !== undefined);
-  } catch (error) {
-    if (error instanceof NotACalendar) throw error;
+    const events = new ICAL.Component(ICAL.parse(text)).getAllSubcomponents('vevent');
+    if (events.length <= MOST_EVENTS) return events;
+  } catch {
     throw new NotACalendar(
       'This is no calendar. Take it out of your calendar as an .ics file, and choose that.',
     );
   }
+  throw new NotACalendar(`More than ${MOST_EVENTS} appointments: take out a shorter time.`);
+}
+
+function appointmentsOf(event: ICAL.Event, fromDay: Day, toDay: Day): Appointment[] {
+  if (event.component.getFirstPropertyValue('status') === 'CANCELLED') return [];
+  const found = event.isRecurring()
+    ? repeated(event, fromDay, toDay)
+    : once(event, event.startDate, fromDay, toDay);
+  // The package takes a broken figure for a day that is none.
+  if (found.some((one) => !Number.isInteger(one.fromDay) || !Number.isFinite(one.lastsMs) || one.lastsMs < 0))
+    throw new RangeError('A broken appointment.');
+  return found;
 }
 
 function once(event: ICAL.Event, start: ICAL.Time, fromDay: Day, toDay: Day): Appointment[] {

@@ -49,6 +49,9 @@ function MapTable({
   // Columns without a unit of their own are in the practice's, until somebody says otherwise in their row.
   const units = { mass: practice.settings.massUnit, length: practice.settings.lengthUnit };
   const open = missingIn(mapping, units);
+  const twice = [
+    ...new Set(look.headings.filter((head, at) => head !== '' && look.headings.indexOf(head) !== at)),
+  ];
   const change = (next: Mapping) => setMapping(next);
   return (
     <section aria-label="Table" className="max-w-5xl space-y-4">
@@ -66,6 +69,12 @@ function MapTable({
         <p className="text-[15px] text-quiet">
           Read as {look.encoding === 'windows-1252' ? 'Latin 1' : 'UTF-16'}: look whether names have their
           letters.
+        </p>
+      )}
+      {twice.length > 0 && (
+        <p className="text-[15px] text-ochre">
+          Several columns are called “{twice.join('”, “')}”: of those the first is taken, unless you choose
+          another.
         </p>
       )}
       <MappingTable
