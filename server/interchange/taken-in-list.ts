@@ -16,17 +16,30 @@ export type AddedRow = { kind: ArchiveKind; rowId: string };
 
 /** Keeps what was added as one, so that it can be taken back as one; with its entry of the audit. */
 export function keepTakenIn(prepare: Prepare, list: TakenInList, added: readonly AddedRow[]): void {
-  const { id, nowMs, practitionerId, words, clientIds } = list;
-  const note = {
-    action: 'taken-in',
-    subject: id,
-    detail: { words, rows: added.length, people: clientIds.length },
-  };
-  writeAudit(prepare, note, { practitionerId, atMs: nowMs });
+  beginTakenIn(prepare, list);
+  addTakenIn(prepare, list.id, 0, added);
+  endTakenIn(prepare, list, added.length);
+}
+
+/** The same in parts, where it is too much for one transaction: what came in before something broke can be taken back, too. */
+export function beginTakenIn(prepare: Prepare, { id, nowMs, practitionerId, words }: TakenInList): void {
   prepare(
     `insert into taken_in (id, at_ms, practitioner_id, words, rows, client_ids, audit_id)
-     values (?, ?, ?, ?, ?, ?, (select max(id) from audit))`,
-  ).run(id, nowMs, practitionerId, words, added.length, JSON.stringify(clientIds));
+     values (?, ?, ?, ?, 0, '[]', (select coalesce(max(id), 0) from audit))`,
+  ).run(id, nowMs, practitionerId, words);
+}
+
+/** @param place of the first of them in the list */
+export function addTakenIn(prepare: Prepare, id: string, place: number, added: readonly AddedRow[]): void {
   const one = prepare('insert into taken_in_row (taken_in_id, place, kind, row_id) values (?, ?, ?, ?)');
-  for (const [place, { kind, rowId }] of added.entries()) one.run(id, place, kind, rowId);
+  for (const [at, { kind, rowId }] of added.entries()) one.run(id, place + at, kind, rowId);
+}
+
+export function endTakenIn(prepare: Prepare, list: TakenInList, rows: number): void {
+  const { id, nowMs, practitionerId, words, clientIds } = list;
+  const note = { action: 'taken-in', subject: id, detail: { words, rows, people: clientIds.length } };
+  writeAudit(prepare, note, { practitionerId, atMs: nowMs });
+  prepare(
+    'update taken_in set rows = ?, client_ids = ?, audit_id = (select max(id) from audit) where id = ?',
+  ).run(rows, JSON.stringify(clientIds), id);
 }

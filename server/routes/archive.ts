@@ -20,7 +20,8 @@ import { notFound, Problem } from '../problem';
 import { query } from '../validate';
 
 const ARCHIVE = {
-  mostMb: 64,
+  // While it is taken in, all or nothing, nobody else is answered.
+  mostMb: 16,
   else: 'Take a larger one in with the server stopped: npm run archive -- in FILE',
 };
 

@@ -10,18 +10,14 @@ import { ownMeasures, readOwnExercises } from '../db/library';
 import { inTransaction, withStatements } from '../db/sqlite';
 import { linesOf, spooled } from '../interchange/spool';
 import { readPeopleByName } from '../interchange/table/keep-row';
-import { LONGEST_ROW, takeTable } from '../interchange/table/take-table';
+import { type InTurn, LONGEST_ROW, takeTable } from '../interchange/table/take-table';
 import { notFound } from '../problem';
 import { query } from '../validate';
 
 const TABLE = { mostMb: 48, else: 'Split the table into several.' };
 
-/** Thrown to undo what is not to be kept. */
-class NotKept extends Error {
-  constructor(readonly answer: TableAnswer) {
-    super();
-  }
-}
+/** Thrown to undo what is only a preview. */
+class Undone extends Error {}
 
 /** Tables as the browser has read them, a row a line. @param aheadMs how far ahead of the server's clock an event may be */
 export const tableRoutes = (aheadMs: number) =>
@@ -29,30 +25,37 @@ export const tableRoutes = (aheadMs: number) =>
     const kind = c.req.param('kind') as TableKind;
     if (!Object.hasOwn(TABLES, kind)) throw notFound('This kind of table');
     const { name, take, preview } = c.req.valid('query');
-    const keeping = await whatToKeepBy(c, aheadMs);
-    const answer = await spooled(c.req.raw.body, TABLE, async (file) => {
-      try {
-        return await inTransaction(c.var.em, (prepare) => {
-          const taken = takeTable(kind, linesOf(file, LONGEST_ROW), name, {
-            ...keeping,
-            prepare,
-            people: readPeopleByName(prepare),
-          });
-          if (preview === 'yes' || (take === 'all' && taken.refused > 0)) throw new NotKept(taken);
-          return taken;
-        });
-      } catch (error) {
-        if (error instanceof NotKept)
-          return { ...error.answer, taken: preview === 'yes' ? error.answer.taken : 0 };
-        throw error;
-      }
+    const answer = await spooled(c.req.raw.body, TABLE, async (file): Promise<TableAnswer> => {
+      const taking = async (isPreview: boolean) => {
+        const keeping = await whatToKeepBy(c, aheadMs);
+        return takeTable({ kind, name, lines: linesOf(file, LONGEST_ROW), keeping, isPreview }, inTurnOf(c));
+      };
+      if (preview === 'yes') return taking(true);
+      if (take === 'good') return taking(false);
+      const before = await taking(true);
+      return before.refused > 0 ? { ...before, taken: 0 } : taking(false);
     });
     if (preview === 'no' && answer.taken > 0) {
       c.var.lines.clear();
       c.var.feed.publish({ said: 'practice' });
     }
-    return c.json(answer satisfies TableAnswer);
+    return c.json(answer);
   });
+
+/** A transaction for some of the work; whoever else asks for something is answered before it comes back. */
+const inTurnOf =
+  (c: Context<Env>): InTurn =>
+  async (work, then) => {
+    try {
+      await inTransaction(c.var.em, (prepare) => {
+        work(prepare);
+        if (then === 'undo') throw new Undone();
+      });
+    } catch (error) {
+      if (!(error instanceof Undone)) throw error;
+    }
+    await new Promise((done) => setImmediate(done));
+  };
 
 async function whatToKeepBy(c: Context<Env>, aheadMs: number) {
   const { cuffs, pumps } = await readKit(c.var.em);
@@ -64,5 +67,6 @@ async function whatToKeepBy(c: Context<Env>, aheadMs: number) {
     pumps,
     library: libraryOf(await readOwnExercises(c.var.em)),
     measures: measureBook(await withStatements(c.var.em, ownMeasures)),
+    people: await withStatements(c.var.em, readPeopleByName),
   };
 }

@@ -110,8 +110,9 @@ function eachRow(file: File, encoding: Encoding, take: (cells: string[]) => bool
             throw new Error(UNCLOSED);
           if (!take(data.map(undone))) parser.abort();
         } catch (error) {
-          parser.abort();
+          // In this order: what is given up counts as complete.
           reject(error);
+          parser.abort();
         }
       },
       complete: () => resolve(),

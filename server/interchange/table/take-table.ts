@@ -1,48 +1,93 @@
 import { randomUUID } from 'node:crypto';
 import { type RefusedRow, TABLE_ROWS, type TableAnswer } from '#contract/table';
 import { TABLES, type TableKind } from '#core/table/tables';
+import type { Prepare } from '../../db/sqlite';
 import { Problem } from '../../problem';
-import { type AddedRow, keepTakenIn } from '../taken-in-list';
+import { type AddedRow, addTakenIn, beginTakenIn, endTakenIn } from '../taken-in-list';
 import { KEEP, type KeepingRows, RefusedCell } from './keep-row';
 
 const MOST_NAMED = 1_000;
 /** No row of a table is longer, as the core reads it. */
 export const LONGEST_ROW = 20_000;
 
+/** Rows kept in one go: what others ask waits no longer than these take. */
+const AT_ONCE = 200;
+
+type Taking = {
+  kind: TableKind;
+  /** A row a line, as JSON (`TABLE_ROWS`). */
+  lines: Iterable<string>;
+  name: string;
+  keeping: Omit<KeepingRows, 'prepare'>;
+  /** Only tells what would come of it. */
+  isPreview: boolean;
+};
+
+/** Runs some work in a transaction of its own, and lets others work before it comes back; undone where it says so. */
+export type InTurn = (work: (prepare: Prepare) => void, then: 'keep' | 'undo') => Promise<void>;
+
 /**
- * Keeps the rows of a table, each by the rules it would be typed in by, and keeps them as one. To be called in a transaction; a
- * row that is refused leaves nothing.
- * @param lines a row a line, as JSON (`TABLE_ROWS`)
+ * Keeps the rows of a table, each by the rules it would be typed in by, and all as one list that can be taken back. They go in
+ * some at a time, so that nobody waits for them; a row that is refused leaves nothing.
  */
-export function takeTable(
-  kind: TableKind,
-  lines: Iterable<string>,
-  name: string,
-  keeping: KeepingRows,
-): TableAnswer {
-  const { prepare, nowMs, practitionerId } = keeping;
-  const id = randomUUID();
-  const added: AddedRow[] = [];
-  const refused: RefusedRow[] = [];
-  let [row, taken, left] = [0, 0, 0];
-  for (const line of lines) {
-    row += 1;
-    prepare('savepoint table_row').run();
-    const came = keepLine(kind, line, keeping);
-    if (came instanceof RefusedCell) {
-      prepare('rollback to table_row').run();
-      left += 1;
-      if (refused.length < MOST_NAMED) refused.push({ row, field: came.field, reason: came.message });
-    } else {
-      taken += 1;
-      added.push(...came);
-    }
-    prepare('release table_row').run();
-  }
+export async function takeTable(
+  { kind, lines, name, keeping, isPreview }: Taking,
+  inTurn: InTurn,
+): Promise<TableAnswer> {
+  const { nowMs, practitionerId } = keeping;
   const words = `${TABLES[kind].label} of ${name}`;
-  if (taken > 0)
-    keepTakenIn(prepare, { id, nowMs, practitionerId, words, clientIds: peopleIn(keeping, added) }, added);
-  return { id, taken, refused: left, rows: refused };
+  const list = { id: randomUUID(), nowMs, practitionerId, words, clientIds: [] as string[] };
+  const people = new Set<string>();
+  const refused: RefusedRow[] = [];
+  let [row, taken, left, listed] = [0, 0, 0, 0];
+  for (const slice of slicesOf(lines)) {
+    await inTurn(
+      (prepare) => {
+        const added = slice.flatMap((line) => {
+          row += 1;
+          const came = keepApart(kind, line, { ...keeping, prepare });
+          if (!(came instanceof RefusedCell)) {
+            taken += 1;
+            return came;
+          }
+          left += 1;
+          if (refused.length < MOST_NAMED) refused.push({ row, field: came.field, reason: came.message });
+          return [];
+        });
+        if (isPreview || added.length === 0) return;
+        if (listed === 0) beginTakenIn(prepare, list);
+        addTakenIn(prepare, list.id, listed, added);
+        listed += added.length;
+        for (const clientId of peopleIn(prepare, added)) people.add(clientId);
+      },
+      isPreview ? 'undo' : 'keep',
+    );
+  }
+  if (listed > 0) {
+    await inTurn((prepare) => endTakenIn(prepare, { ...list, clientIds: [...people] }, listed), 'keep');
+  }
+  return { id: list.id, taken, refused: left, rows: refused };
+}
+
+function* slicesOf(lines: Iterable<string>): Generator<string[]> {
+  let slice: string[] = [];
+  for (const line of lines) {
+    slice.push(line);
+    if (slice.length < AT_ONCE) continue;
+    yield slice;
+    slice = [];
+  }
+  if (slice.length > 0) yield slice;
+}
+
+/** Keeps a row, or nothing of it. */
+function keepApart(kind: TableKind, line: string, keeping: KeepingRows): AddedRow[] | RefusedCell {
+  const { prepare } = keeping;
+  prepare('savepoint table_row').run();
+  const came = keepLine(kind, line, keeping);
+  if (came instanceof RefusedCell) prepare('rollback to table_row').run();
+  prepare('release table_row').run();
+  return came;
 }
 
 function keepLine(kind: TableKind, line: string, keeping: KeepingRows): AddedRow[] | RefusedCell {
@@ -69,7 +114,7 @@ function jsonOf(line: string): unknown {
 }
 
 /** Whose records rows were added to. */
-function peopleIn({ prepare }: KeepingRows, added: readonly AddedRow[]): string[] {
+function peopleIn(prepare: Prepare, added: readonly AddedRow[]): string[] {
   const people = new Set<string>();
   for (const { kind, rowId } of added) {
     const table = OWNED_IN[kind];
