@@ -209,13 +209,8 @@ describe('what a draft says beside it', () => {
 });
 
 describe('the kit of a draft (LOAD-4)', () => {
-  const stack = (id: string, lightestKg: number, stepKg: number): WeightKit => ({
-    ...testKit,
-    id,
-    label: id,
-    lightestKg,
-    stepKg,
-  });
+  const stack = (id: string, lightestKg: number, stepKg: number) =>
+    ({ ...testKit, id, label: id, lightestKg, stepKg }) as WeightKit;
 
   it('comes closest under the target, of the kind that suits, and never above the guard', () => {
     // 25 % of 40 kg is 10 kg.

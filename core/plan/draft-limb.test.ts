@@ -35,20 +35,20 @@ const strap = (changes: object = {}): FitFact =>
 describe('the strap of a limb (TIGHT)', () => {
   it('is the one that is worn, as it was last tightened', () => {
     const tightness = [
-      felt({ id: 'old', atMs: 1 }),
-      felt({ id: 'new', atMs: 2 }),
-      felt({ id: 'other', atMs: 3, strapId: 't' }),
-      felt({ id: 'right', atMs: 4, limb: 'right-thigh' }),
+      felt({ mark: 1, atMs: 1 }),
+      felt({ mark: 2, atMs: 2 }),
+      felt({ mark: 3, atMs: 3, strapId: 't' }),
+      felt({ mark: 4, atMs: 4, limb: 'right-thigh' }),
     ];
-    expect(strapFor('left-thigh', testBasis({ fits: [strap()], tightness }))?.id).toBe('new');
+    expect(strapFor('left-thigh', testBasis({ fits: [strap()], tightness }))?.mark).toBe(2);
     expect(strapFor('left-thigh', testBasis({ fits: [strap({ strapId: 'u' })], tightness }))).toBeUndefined();
   });
 
   it('is the last felt where nothing was measured on the limb, and none where something was', () => {
-    const tightness = [felt({ id: 'a', atMs: 1 }), felt({ id: 'b', atMs: 2 })];
+    const tightness = [felt({ mark: 1, atMs: 1 }), felt({ mark: 2, atMs: 2 })];
     expect(strapFor('left-thigh', testBasis({ tightness }))).toBeUndefined();
     const unmeasured = testBasis({ tightness, occlusions: [testOcclusion({ limb: 'right-thigh' })] });
-    expect(strapFor('left-thigh', unmeasured)?.id).toBe('b');
+    expect(strapFor('left-thigh', unmeasured)?.mark).toBe(2);
     expect(strapFor('right-arm', unmeasured)).toBeUndefined();
     expect(wornChoice('left-thigh', 'sitting', 60, unmeasured)).toEqual({
       kind: 'by-feel',

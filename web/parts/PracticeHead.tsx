@@ -7,7 +7,7 @@ export function PracticeHead({ title, children }: { title: string; children: Rea
     <header className="flex flex-wrap items-end justify-between gap-x-8 gap-y-3">
       <div>
         <h1 className="text-3xl font-semibold">{title}</h1>
-        <nav aria-label="Of the practice" className="mt-1 flex gap-x-6">
+        <nav aria-label="Of the practice" className="mt-1 flex flex-wrap gap-x-6">
           {[
             { to: '/week', label: 'This week' },
             { to: '/safety', label: 'How safe it was' },

@@ -338,7 +338,7 @@ describe('a file that is none', () => {
       { numRuns: runs },
     );
     expect(await into.sql('select count(*) as n from client')).toEqual([{ n: 0 }]);
-  }, 600_000);
+  }, 3_600_000);
 });
 
 /** A file with letters put in, cut out, doubled or moved. */

@@ -16,7 +16,6 @@ export const loinc = (id: keyof typeof LOINC_CODES) => ({
   coding: [{ system: LOINC, ...LOINC_CODES[id] }],
   text: LOINC_CODES[id].display,
 });
-export const isLoinc = (system: unknown): boolean => system === LOINC;
 
 /** Units of the core in UCUM. */
 const UCUM_CODES: Record<string, string> = {

@@ -61,7 +61,7 @@ export function MappingTable({ mapping, look, known, units, change }: Props) {
                     )}
                   </th>
                   <td className="pr-4">
-                    <div className="flex gap-2">
+                    <div className="flex min-w-44 gap-2">
                       <Picker
                         label={`Column of ${field.label}`}
                         hideLabel

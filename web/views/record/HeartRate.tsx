@@ -98,6 +98,7 @@ function Curve({
   const known = beatsPerMinute.filter((rate) => rate !== null);
   const [lowest, highest] = [Math.min(...known), Math.max(...known)];
   const plum = themeColour('plum');
+  const minuteOf = (step: number) => Math.round((fromAtMs + step * everyMs - startMs) / 6_000) / 10;
   return (
     <figure className="max-w-3xl">
       <figcaption className="text-[14px] text-quiet">
@@ -111,7 +112,12 @@ function Curve({
             animation: false,
             maintainAspectRatio: false,
             scales: {
-              x: { type: 'linear', ...axisLook() },
+              x: {
+                type: 'linear',
+                min: minuteOf(0),
+                max: minuteOf(beatsPerMinute.length - 1),
+                ...axisLook(),
+              },
               y: { grace: '10%', ...axisLook() },
             },
             plugins: { tooltip: { displayColors: false } },
@@ -120,7 +126,7 @@ function Curve({
             datasets: [
               {
                 data: beatsPerMinute.map((rate, step) => ({
-                  x: Math.round((fromAtMs + step * everyMs - startMs) / 6_000) / 10,
+                  x: minuteOf(step),
                   y: rate,
                 })),
                 borderColor: plum,

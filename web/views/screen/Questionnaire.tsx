@@ -42,15 +42,15 @@ export function Questionnaire({
             key={id}
             className={`grid grid-cols-[1fr_auto] items-center gap-3 border-b border-rule px-2 py-1 ${place === current ? 'bg-tint' : ''}`}
           >
-            <span>
+            <span className="flex items-baseline gap-2">
               {/* The number it has on paper. */}
-              <span className="figures mr-2 inline-block w-5 text-right text-[13px] text-quiet">
-                {place + 1}
-              </span>
-              {SCREEN_ITEMS[id].label}
-              <span className="ml-2 text-[13px] text-quiet">
-                {answers[id] && LEVEL_WORDS[levelOf(id, stricter)]}
-                {lastTime?.includes(id) && !answers[id] && 'yes last time'}
+              <span className="figures w-5 shrink-0 text-right text-[13px] text-quiet">{place + 1}</span>
+              <span>
+                {SCREEN_ITEMS[id].label}
+                <span className="ml-2 text-[13px] text-quiet">
+                  {answers[id] && LEVEL_WORDS[levelOf(id, stricter)]}
+                  {lastTime?.includes(id) && !answers[id] && 'yes last time'}
+                </span>
               </span>
             </span>
             <fieldset className="flex gap-1">
