@@ -5,20 +5,9 @@ import { PROTOCOLS } from '../protocol/protocols';
 import type { SessionChoice } from './choices';
 import type { Basis } from './compose';
 import { bestKit, type DraftWish, draftSession, mendAll } from './draft-session';
+import { testWish as wish } from './draft-wish.fixture';
 import { testBasis, testExercise, testKit, testOcclusion, testSession, testStrength } from './plan.fixture';
 
-const wish = (changes: Partial<DraftWish> = {}): DraftWish => ({
-  goal: 'size',
-  schoolId: 'research-consensus',
-  limbs: ['left-thigh'],
-  together: false,
-  rung: 'isometric',
-  newcomer: false,
-  isolatedOnly: false,
-  carried: [],
-  lowered: new Map(),
-  ...changes,
-});
 const draft = (changes: Partial<DraftWish> = {}, basis: Partial<Basis> = {}) =>
   draftSession(wish(changes), testBasis(basis));
 const names = (changes: Partial<DraftWish> = {}, basis: Partial<Basis> = {}) =>

@@ -12,6 +12,7 @@ import { sessionChoiceSchema } from './choices';
 import { compile } from './compile';
 import { composeSession } from './compose';
 import { type DraftWish, draftSession } from './draft-session';
+import { testWish as wish } from './draft-wish.fixture';
 import { goalIdSchema } from './goals';
 import { clockAtEnds } from './occlusion-clock';
 import {
@@ -31,18 +32,6 @@ import { fitTemplate } from './template';
 
 const DAY = 86_400_000;
 
-const wish = (changes: Partial<DraftWish> = {}): DraftWish => ({
-  goal: 'size',
-  schoolId: 'research-consensus',
-  limbs: ['left-thigh'],
-  together: false,
-  rung: 'isometric',
-  newcomer: false,
-  isolatedOnly: false,
-  carried: [],
-  lowered: new Map(),
-  ...changes,
-});
 const basis = testBasis({
   strengthTests: [testStrength(), testStrength({ id: 'press', exerciseId: 'leg-press', side: 'both' })],
 });

@@ -1,8 +1,9 @@
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import type { BlockWish } from '#core/course/block';
 import { type CalendarDays, calendarDays } from '#core/course/calendar-days';
 import { dayOf, WEEKDAY_LABELS } from '#core/course/days';
 import { FieldError } from '../../parts/Field';
+import { FileLink } from '../../parts/FileLink';
 
 const MOST_MB = 10;
 const linkLook = 'min-h-11 underline underline-offset-4 disabled:no-underline disabled:text-quiet';
@@ -15,7 +16,6 @@ export function CalendarIn({
   wish: BlockWish;
   change: (part: Partial<BlockWish>) => void;
 }) {
-  const input = useRef<HTMLInputElement>(null);
   const [found, setFound] = useState<CalendarDays | null>(null);
   const [refused, setRefused] = useState<string | null>(null);
   const open = async (file: File) => {
@@ -36,22 +36,9 @@ export function CalendarIn({
   const heavy = found?.heavy.filter(({ weekday }) => !wish.heavy.includes(weekday)) ?? [];
   return (
     <section aria-label="From their calendar" className="text-[15px]">
-      <button type="button" className={linkLook} onClick={() => input.current?.click()}>
+      <FileLink label="Calendar to read" accept=".ics,text/calendar" onFile={(file) => void open(file)}>
         Days from a calendar file (.ics)
-      </button>
-      <input
-        ref={input}
-        type="file"
-        className="sr-only"
-        tabIndex={-1}
-        aria-label="Calendar to read"
-        accept=".ics,text/calendar"
-        onChange={(event) => {
-          const [file] = event.target.files ?? [];
-          if (file) void open(file);
-          event.target.value = '';
-        }}
-      />
+      </FileLink>
       {refused && <FieldError>{refused}</FieldError>}
       {found && off.length === 0 && heavy.length === 0 && (
         <p className="text-quiet">Nothing more in it takes a day of this block.</p>

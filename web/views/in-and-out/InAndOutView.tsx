@@ -3,6 +3,7 @@ import { Link } from 'react-router';
 import { useIsClinician, usePractice } from '../../data/queries';
 import { Button } from '../../parts/Button';
 import { FieldError } from '../../parts/Field';
+import { FileInput } from '../../parts/FileLink';
 import { PracticeHead } from '../../parts/PracticeHead';
 import { PAPER_FORM_IDS, PAPER_FORMS } from '../../parts/paper-forms';
 import { ArchiveIn } from './ArchiveIn';
@@ -112,19 +113,7 @@ function DropFile({ take, isOpen }: { take: (file: File) => void; isOpen: boolea
         or drop it here: a table of people, girths, pressures, strength tests, outcomes or sessions (CSV from
         any spreadsheet), or an archive of Nervato.
       </p>
-      <input
-        ref={input}
-        type="file"
-        className="sr-only"
-        tabIndex={-1}
-        aria-label="File to bring in"
-        accept=".csv,.tsv,.txt,.ndjson,.json"
-        onChange={(event) => {
-          const [file] = event.target.files ?? [];
-          if (file) take(file);
-          event.target.value = '';
-        }}
-      />
+      <FileInput ref={input} label="File to bring in" accept=".csv,.tsv,.txt,.ndjson,.json" onFile={take} />
     </div>
   );
 }

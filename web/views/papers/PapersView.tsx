@@ -1,14 +1,12 @@
 import { useState } from 'react';
-import { useHotkeys } from 'react-hotkeys-hook';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { setsShareNow } from '#core/record/block-in-force';
 import { plansInForce } from '#core/record/plans-in-force';
 import { useClient, usePractice } from '../../data/queries';
-import { Button } from '../../parts/Button';
-import { Choice } from '../../parts/Choice';
 import { OnePage } from '../../parts/OnePage';
+import { PaperBar } from '../../parts/PaperBar';
 import { isPaperForm, PAPER_FORM_IDS, PAPER_FORMS, type PaperForm } from '../../parts/paper-forms';
-import { PAPERS, type Paper } from '../../parts/papers';
+import type { Paper } from '../../parts/papers';
 import { QrCode } from '../../parts/QrCode';
 import { Line } from './parts';
 import { type OfPaper, SHEETS } from './sheets';
@@ -41,8 +39,6 @@ function Papers({
 }) {
   const { data: practice } = usePractice();
   const [paper, setPaper] = useState<Paper>('A4');
-  const print = () => window.print();
-  useHotkeys('p', print);
   if (!practice) return <p className="p-6 text-quiet">Reading the practice…</p>;
   const form: PaperForm = isPaperForm(asked) ? asked : 'screening';
   const of: OfPaper = { practice, ...(person ?? { client: null, plan: null, setsShare: 1 }) };
@@ -71,15 +67,7 @@ function Papers({
             </Link>
           ))}
         </div>
-        <Choice
-          label="Paper"
-          value={paper}
-          onChange={setPaper}
-          options={(Object.keys(PAPERS) as Paper[]).map((value) => ({ value, label: value }))}
-        />
-        <Button kind="main" keyHint="P" onClick={print}>
-          Print
-        </Button>
+        <PaperBar paper={paper} onPaper={setPaper} />
       </nav>
       <div className="py-6 print:p-0">
         <OnePage key={`${form} ${paper}`} paper={paper}>

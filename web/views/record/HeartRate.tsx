@@ -1,4 +1,4 @@
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { Line } from 'react-chartjs-2';
 import {
   type HeartRateFile,
@@ -11,6 +11,7 @@ import type { Act } from '../../act/act';
 import type { LiveSession } from '../../data/live-session';
 import { axisLook, themeColour } from '../../parts/chart';
 import { FieldError } from '../../parts/Field';
+import { FileLink } from '../../parts/FileLink';
 import { clock } from '../../parts/format';
 import { theme } from '../../theme/theme';
 
@@ -19,7 +20,6 @@ const linkLook = 'min-h-11 underline underline-offset-4 print:hidden';
 
 /** Heart rate of a session from a strap or a watch: read of a file, laid on the session's clock, shown as a curve (RUN-5). */
 export function HeartRate({ session: { state }, act }: { session: LiveSession; act: Act }) {
-  const input = useRef<HTMLInputElement>(null);
   const [asked, setAsked] = useState<{ file: HeartRateFile; places: Placement[] } | null>(null);
   const [refused, setRefused] = useState<string | null>(null);
   const put = (file: HeartRateFile, { fromAtMs }: Placement) => {
@@ -49,22 +49,9 @@ export function HeartRate({ session: { state }, act }: { session: LiveSession; a
       {state.heartRate && (
         <Curve trace={state.heartRate} startMs={state.startedAtMs ?? state.heartRate.fromAtMs} />
       )}
-      <button type="button" className={linkLook} onClick={() => input.current?.click()}>
+      <FileLink label="Heart rate to read" accept=".tcx,.csv,.txt,.xml" onFile={(file) => void open(file)}>
         {state.heartRate ? 'Heart rate from another file' : 'Heart rate from a file'}
-      </button>
-      <input
-        ref={input}
-        type="file"
-        className="sr-only"
-        tabIndex={-1}
-        aria-label="Heart rate to read"
-        accept=".tcx,.csv,.txt,.xml"
-        onChange={(event) => {
-          const [file] = event.target.files ?? [];
-          if (file) void open(file);
-          event.target.value = '';
-        }}
-      />
+      </FileLink>
       {asked && (
         <div role="status" className="border-l-4 border-ochre pl-3">
           <p>

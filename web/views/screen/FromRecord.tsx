@@ -1,8 +1,9 @@
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { bloodPressureWords } from '#core/screening/blood-pressure';
 import { type BundleRead, NotABundle, type Proposal, readBundle } from '#core/screening/from-bundle';
 import { SCREEN_ITEMS } from '#core/screening/items';
 import { FieldError } from '../../parts/Field';
+import { FileLink } from '../../parts/FileLink';
 import { day } from '../../parts/format';
 
 const MOST_MB = 20;
@@ -17,7 +18,6 @@ export function FromRecord({
   nowMs: number;
   takeOver: (proposal: Proposal) => void;
 }) {
-  const input = useRef<HTMLInputElement>(null);
   const [read, setRead] = useState<BundleRead | null>(null);
   const [refused, setRefused] = useState<string | null>(null);
   const [taken, setTaken] = useState<ReadonlySet<Proposal>>(new Set());
@@ -37,26 +37,9 @@ export function FromRecord({
   };
   return (
     <section aria-label="From another record">
-      <button
-        type="button"
-        className="min-h-11 underline underline-offset-4"
-        onClick={() => input.current?.click()}
-      >
+      <FileLink label="Clinical record to read" accept=".json,.fhir" onFile={(file) => void open(file)}>
         From another clinical record (FHIR)
-      </button>
-      <input
-        ref={input}
-        type="file"
-        className="sr-only"
-        tabIndex={-1}
-        aria-label="Clinical record to read"
-        accept=".json,.fhir"
-        onChange={(event) => {
-          const [file] = event.target.files ?? [];
-          if (file) void open(file);
-          event.target.value = '';
-        }}
-      />
+      </FileLink>
       {refused && <FieldError>{refused}</FieldError>}
       {read && (
         <>

@@ -1,14 +1,12 @@
 import { useState } from 'react';
-import { useHotkeys } from 'react-hotkeys-hook';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { plansInForce } from '#core/record/plans-in-force';
 import { failureWords } from '../../data/api';
 import { useClient, usePractice } from '../../data/queries';
-import { Button } from '../../parts/Button';
-import { Choice } from '../../parts/Choice';
 import { FieldError } from '../../parts/Field';
 import { OnePage } from '../../parts/OnePage';
-import { PAPERS, type Paper } from '../../parts/papers';
+import { PaperBar } from '../../parts/PaperBar';
+import type { Paper } from '../../parts/papers';
 import { usePlanSearch } from '../../parts/use-plan-in-hand';
 
 import { OperatorSheet } from './OperatorSheet';
@@ -22,8 +20,6 @@ export function SheetView() {
   const { data: client, error } = useClient(clientId);
   const { data: practice } = usePractice();
   const [paper, setPaper] = useState<Paper>('A4');
-  const print = () => window.print();
-  useHotkeys('p', print);
   if (error) return <FieldError>{failureWords(error)}</FieldError>;
   if (!client || !practice) return <p className="p-6 text-quiet">Reading the record…</p>;
   const asked = search.get('plan');
@@ -58,15 +54,7 @@ export function SheetView() {
             </Link>
           ))}
         </div>
-        <Choice
-          label="Paper"
-          value={paper}
-          onChange={setPaper}
-          options={(Object.keys(PAPERS) as Paper[]).map((value) => ({ value, label: value }))}
-        />
-        <Button kind="main" keyHint="P" onClick={print}>
-          Print
-        </Button>
+        <PaperBar paper={paper} onPaper={setPaper} />
       </nav>
       <div className="py-6 print:p-0">
         <OnePage key={`${reader} ${paper}`} paper={paper}>

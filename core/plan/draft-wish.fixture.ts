@@ -1,0 +1,15 @@
+import type { DraftWish } from './draft-session';
+
+/** A wish for one thigh, for size, changed by `changes`. */
+export const testWish = (changes: Partial<DraftWish> = {}): DraftWish => ({
+  goal: 'size',
+  schoolId: 'research-consensus',
+  limbs: ['left-thigh'],
+  together: false,
+  rung: 'isometric',
+  newcomer: false,
+  isolatedOnly: false,
+  carried: [],
+  lowered: new Map(),
+  ...changes,
+});
