@@ -226,6 +226,19 @@ describe('one person moved between two practices', () => {
     expect((await into.raw('POST', '/clients', '{}', 'petra' as never)).status).toBe(401);
   });
 
+  it('brings nobody who works here, though nobody is here yet', async () => {
+    const [from, into] = [await startApi(), await startApi()];
+    await from.sql(
+      "insert into person (id, name, role, list_order) values ('petra', 'Petra', 'clinician', 2)",
+    );
+    const id = await somebody(from);
+    await from.sql(`update outcome set practitioner_id = 'petra'`);
+    await from.sql(`update hold set lifted_by = 'petra', lifted_at_ms = 1, lift_reason = 'x'`);
+    const { body } = await takeInBy<ArchivePreview>(into, '/archive', await archiveOf(from, id));
+    expect(body.takesSettings).toBe(false);
+    expect((await into.raw('POST', '/clients', '{}', 'petra' as never)).status).toBe(401);
+  });
+
   it('goes into the record of a namesake where somebody says so, and adds nothing twice', async () => {
     const [from, into] = [await startApi(), await startApi()];
     const id = await somebody(from);

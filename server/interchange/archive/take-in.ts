@@ -28,7 +28,9 @@ export function takeIn(
   { matches, words, practitionerId, nowMs }: TakingIn,
 ): ArchivePreview & { id: string } {
   const id = randomUUID();
-  const takesSettings = prepare('select 1 from client limit 1').get() === undefined;
+  // One person brings neither the settings nor the practitioners of where they were.
+  const isEmpty = prepare('select 1 from client limit 1').get() === undefined;
+  let takesSettings = false;
   const counts = new Map<ArchiveKind, { added: number; same: number; otherwise: number }>();
   const people = new Map<string, ArchivePreview['people'][number]>();
   const otherwise: ArchivePreview['otherwise'] = [];
@@ -40,6 +42,7 @@ export function takeIn(
     at += 1;
     if (!('row' in read)) {
       of = read;
+      takesSettings = isEmpty && of.kind === 'practice';
       continue;
     }
     if (read.kind === 'client') people.set(String(read.row.id), personOf(prepare, read.row, matches));
