@@ -338,6 +338,31 @@ describe('a file that is none', () => {
     }
   });
 
+  it('a session that hangs on the record of somebody else is refused', async () => {
+    const [from, into] = [await startApi(), await startApi()];
+    const id = await somebody(from);
+    const file = await archiveOf(from, id);
+    await takeInBy(into, '/archive', file);
+    const [other, session] = ['00000000-0000-4000-8000-00000000000a', '00000000-0000-4000-8000-00000000000b'];
+    const lines = file.trimEnd().split('\n');
+    const renamed = lines
+      .filter((line) => /^\{"kind":"(client|session)"/.test(line))
+      .map((line) =>
+        line
+          .replaceAll(id, other)
+          .replace(/"row":\{"id":"[^"]+","clientId"/, `"row":{"id":"${session}","clientId"`),
+      );
+    const { status, body } = await takeInBy<{ detail: string }>(
+      into,
+      '/archive',
+      [lines[0], ...renamed].join('\n'),
+    );
+    expect([status, body.detail]).toEqual([
+      422,
+      expect.stringMatching(/hangs on the record of somebody else/),
+    ]);
+  });
+
   it('mutated in any way is taken in whole or refused, and never breaks the server', async () => {
     const api = await startApi();
     const file = await archiveOf(api, await somebody(api));

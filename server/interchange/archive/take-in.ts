@@ -165,6 +165,7 @@ function compared(kind: ArchiveKind, here: Row, there: Row): Came {
 }
 
 function insert(prepare: Prepare, kind: ArchiveKind, row: Row, at: number): void {
+  refuseOfAnother(prepare, kind, row, at);
   const columns = toDatabase(kind, row);
   const names = Object.keys(columns);
   try {
@@ -178,6 +179,26 @@ function insert(prepare: Prepare, kind: ArchiveKind, row: Row, at: number): void
       throw new NotAnArchive(at, `this ${kind} takes the place of another that is here.`);
     throw error;
   }
+}
+
+/** Rows that name another row of the same person, by what they name it. */
+const OF_THE_SAME: Partial<Record<ArchiveKind, { property: string; table: string }>> = {
+  'quick-check': { property: 'lopId', table: 'lop' },
+  prescription: { property: 'coursePlanId', table: 'course_plan' },
+  session: { property: 'prescriptionId', table: 'prescription' },
+  'adverse-event': { property: 'sessionId', table: 'session' },
+};
+
+/** A file that was put together by hand does not hang one person's record on another's. */
+function refuseOfAnother(prepare: Prepare, kind: ArchiveKind, row: Row, at: number): void {
+  const named = OF_THE_SAME[kind];
+  const id = named && row[named.property];
+  if (!named || id === null || id === undefined) return;
+  const whose = prepare(`select client_id as "clientId" from ${named.table} where id = ?`).get(id) as
+    | { clientId: string }
+    | undefined;
+  if (whose && whose.clientId !== row.clientId)
+    throw new NotAnArchive(at, `this ${kind} hangs on the record of somebody else. Fetch the file again.`);
 }
 
 const rowIdOf = (kind: ArchiveKind, row: Row): string => {
