@@ -4,7 +4,7 @@ import { basename } from 'node:path';
 import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import { archiveJsonSchema } from '#contract/archive';
-import { Unusable } from '#server/backup/database-file';
+import { lookInto, Unusable } from '#server/backup/database-file';
 import { inTransaction } from '#server/db/sqlite';
 import { databaseFile } from '#server/environment';
 import { LONGEST_LINE, NotAnArchive } from '#server/interchange/archive/read-archive';
@@ -19,8 +19,8 @@ const [what = '', file = ''] = process.argv.slice(2);
 
 const DEEDS: Record<string, () => Promise<string>> = {
   out: async () => {
-    // One of an earlier release is brought to this one first.
-    await (await openFile()).close();
+    // One of an earlier release is brought to this one first; one of this release may be in use.
+    if (lookInto(databaseFile()) !== 'current') await (await openFile()).close();
     await pipeline(
       Readable.from(writeArchive(databaseFile(), { kind: 'practice' })),
       createWriteStream(file, { mode: 0o600 }),

@@ -7,6 +7,7 @@ import Database from 'libsql';
 import { describe, expect, it, onTestFinished, vi } from 'vitest';
 import { openDatabase } from '../db/database';
 import { openFile } from '../open-file';
+import { holdAlone } from './alone';
 import { backUp, backupsIn, keepNewest } from './back-up';
 import { lookInto, Unusable } from './database-file';
 import { restore } from './restore';
@@ -207,5 +208,38 @@ describe('a file that is opened', () => {
     await expect(open(file, folder)).rejects.toThrow(/damaged.*npm run restore/);
     writeFileSync(file, '');
     expect(lookInto(file)).toBe('empty');
+  });
+});
+
+describe('a file in use', () => {
+  it('is not opened twice, nor restored over, but read and backed up; it is free again once it is closed', async () => {
+    const folder = newFolder();
+    const file = join(folder, 'practice.sqlite');
+    vi.stubEnv('NERVATO_DB', file);
+    onTestFinished(() => {
+      vi.unstubAllEnvs();
+    });
+    const first = await openFile();
+    await expect(openFile()).rejects.toThrow(/in use by another Nervato\. Stop that one first/);
+    const copy = await backUp(file, to(join(folder, 'backups')), NOW_MS);
+    await expect(restore(copy, file, null, NOW_MS)).rejects.toThrow(Unusable);
+    await first.close();
+    await restore(copy, file, null, NOW_MS);
+    await (await openFile()).close();
+  });
+
+  it('is free again when whoever held it was killed', async () => {
+    const file = join(newFolder(), 'practice.sqlite');
+    const script = `import('${import.meta.dirname}/alone.ts').then(({ holdAlone }) => { holdAlone(${JSON.stringify(file)}); console.log('held'); setInterval(() => {}, 1000); })`;
+    const child = spawn(process.execPath, ['--import', 'tsx', '-e', script], {
+      stdio: ['ignore', 'pipe', 'inherit'],
+    });
+    await new Promise((held) => child.stdout.once('data', held));
+    expect(() => holdAlone(file)).toThrow(Unusable);
+    await new Promise((gone) => {
+      child.once('exit', gone);
+      child.kill('SIGKILL');
+    });
+    holdAlone(file)();
   });
 });

@@ -2,12 +2,13 @@ import { existsSync } from 'node:fs';
 import { copyFile, mkdir, readFile, rename, rm, writeFile } from 'node:fs/promises';
 import { dirname } from 'node:path';
 import { Decrypter } from 'age-encryption';
+import { holdAlone } from './alone';
 import { sha256Of } from './back-up';
 import { lookInto, Unusable } from './database-file';
 
 /**
  * Puts a backup in the place of a database, after it has been found whole; what stood there is moved aside, never deleted.
- * The server has to be stopped before.
+ * A server that runs on it is not pulled away from under: it has to be stopped before.
  * @param passphrase for one that is encrypted; null where there is none
  * @returns where what stood there before is now; null where there was nothing
  * @throws Unusable with what to do: no such file, changed since it was made, wrong passphrase, damaged, newer
@@ -21,6 +22,7 @@ export async function restore(
   if (!existsSync(backup)) throw new Unusable(`${backup} is not there. Say which file to restore.`);
   await checkHash(backup);
   await mkdir(dirname(file), { recursive: true });
+  const letGo = holdAlone(file);
   const part = `${file}.restoring`;
   try {
     if (backup.endsWith('.age')) await writeFile(part, await decrypted(backup, passphrase));
@@ -38,6 +40,7 @@ export async function restore(
     return aside;
   } finally {
     for (const end of ['', '-wal', '-shm']) await rm(`${part}${end}`, { force: true });
+    letGo();
   }
 }
 
