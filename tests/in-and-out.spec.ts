@@ -41,7 +41,7 @@ test('a practice comes from its spreadsheets, and trains the first person the sa
       `Jörun Æskild;${dayAgo(3)};L thigh;21,5;Thigh large`,
       `Jorun Askild;${dayAgo(3)};L thigh;21,5;Thigh large`,
     ];
-    await bring(page, 'girths.csv', girths, '1 of 2 rows are good; 1 are not.');
+    await bring(page, 'girths.csv', girths, '1 of 2 rows are good; 1 is not.');
     await expect(page.getByText('54.61 cm').first()).toBeVisible();
     await expect(page.getByText('Nobody is called Jorun Askild.')).toBeVisible();
     const saved = page.waitForEvent('download');

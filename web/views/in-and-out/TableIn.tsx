@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { proxy } from 'comlink';
-import { useState } from 'react';
+import { type ReactNode, useState } from 'react';
 import type { PracticeView } from '#contract/practice';
 import { likelyKind, type Mapping, missingIn, recognise, withForms } from '#core/table/recognise';
 import { TABLE_KINDS, TABLES } from '#core/table/tables';
@@ -53,6 +53,15 @@ function MapTable({
     ...new Set(look.headings.filter((head, at) => head !== '' && look.headings.indexOf(head) !== at)),
   ];
   const change = (next: Mapping) => setMapping(next);
+  const columns = (
+    <MappingTable
+      mapping={mapping}
+      look={look}
+      known={knownNames(practice)}
+      units={units}
+      change={(next) => change(withKeptForms(next, look, mapping))}
+    />
+  );
   return (
     <section aria-label="Table" className="max-w-5xl space-y-4">
       <div className="flex flex-wrap items-end gap-x-6 gap-y-2">
@@ -77,25 +86,20 @@ function MapTable({
           another.
         </p>
       )}
-      <MappingTable
-        mapping={mapping}
-        look={look}
-        known={knownNames(practice)}
-        units={units}
-        change={(next) => change(withKeptForms(next, look, mapping))}
-      />
       {open.length > 0 ? (
-        <div role="status">
-          <p className="font-semibold">To be said before it can be read:</p>
-          <ul className="list-inside list-disc">
-            {open.map((question) => (
-              <li key={question}>{question}</li>
-            ))}
-          </ul>
-        </div>
+        <>
+          <div role="status">
+            <p className="font-semibold">To be said before it can be read:</p>
+            <ul className="list-inside list-disc">
+              {open.map((question) => (
+                <li key={question}>{question}</li>
+              ))}
+            </ul>
+          </div>
+          {columns}
+        </>
       ) : (
         <ReadAndTake
-          key={JSON.stringify(mapping)}
           file={file}
           look={look}
           mapping={mapping}
@@ -104,7 +108,9 @@ function MapTable({
             keepMapping(look.headings, mapping);
             done();
           }}
-        />
+        >
+          {columns}
+        </ReadAndTake>
       )}
     </section>
   );
@@ -121,10 +127,18 @@ function withKeptForms(next: Mapping, look: Look, before: Mapping): Mapping {
   };
 }
 
-type WholeProps = { file: File; look: Look; mapping: Mapping; practice: PracticeView; done: () => void };
+type WholeProps = {
+  file: File;
+  look: Look;
+  mapping: Mapping;
+  practice: PracticeView;
+  done: () => void;
+  /** Stands between what came of it and what is to be mended. */
+  children: ReactNode;
+};
 
 /** Reads the whole file away from the page's own thread, asks the server what it would refuse, and brings the rest in. */
-function ReadAndTake({ file, look, mapping, practice, done }: WholeProps) {
+function ReadAndTake({ file, look, mapping, practice, done, children }: WholeProps) {
   const [rowsRead, setRowsRead] = useState(0);
   const take = useTakeTable();
   const { data, error } = useQuery({
@@ -145,22 +159,52 @@ function ReadAndTake({ file, look, mapping, practice, done }: WholeProps) {
     gcTime: 0,
     retry: false,
   });
-  if (error) return <FieldError>{failureWords(error)}</FieldError>;
   if (!data)
     return (
-      <p role="status" className="text-quiet">
-        Reading all rows… <span className="figures">{rowsRead.toLocaleString('en')}</span>
-      </p>
+      <>
+        {error ? (
+          <FieldError>{failureWords(error)}</FieldError>
+        ) : (
+          <p role="status" className="min-h-11 text-lg text-quiet">
+            Reading all rows… <span className="figures">{rowsRead.toLocaleString('en')}</span>
+          </p>
+        )}
+        {children}
+      </>
     );
   const { read, answer, refused } = data;
   const { taken } = answer;
   const left = read.total - taken;
   return (
     <div className="space-y-4">
-      <p role="status" className="text-lg">
-        <strong className="figures">{taken.toLocaleString('en')}</strong> of {read.total.toLocaleString('en')}{' '}
-        rows are good{left > 0 ? `; ${left.toLocaleString('en')} are not.` : '.'}
-      </p>
+      <div className="flex flex-wrap items-center gap-4">
+        <p role="status" className="min-w-72 flex-1 text-lg">
+          <strong className="figures">{taken.toLocaleString('en')}</strong> of{' '}
+          {read.total.toLocaleString('en')} rows are good
+          {left > 0 ? `; ${left.toLocaleString('en')} ${left === 1 ? 'is' : 'are'} not.` : '.'}
+        </p>
+        <Button
+          kind="main"
+          disabled={taken === 0 || take.isPending}
+          onClick={() =>
+            take.mutate(
+              { kind: mapping.kind, name: file.name, rows: read.good },
+              {
+                onSuccess: (kept) => {
+                  notify(`${kept.taken} rows of ${file.name} came in. They can be taken back as one.`);
+                  done();
+                },
+              },
+            )
+          }
+        >
+          {left === 0
+            ? `Bring in all ${taken} ${taken === 1 ? 'row' : 'rows'}`
+            : `Bring in the ${taken} good ${taken === 1 ? 'row' : 'rows'}`}
+        </Button>
+      </div>
+      {take.error && <FieldError>{failureWords(take.error)}</FieldError>}
+      {children}
       <RefusedRows
         kind={mapping.kind}
         refused={refused}
@@ -179,26 +223,6 @@ function ReadAndTake({ file, look, mapping, practice, done }: WholeProps) {
           )
         }
       />
-      <Button
-        kind="main"
-        disabled={taken === 0 || take.isPending}
-        onClick={() =>
-          take.mutate(
-            { kind: mapping.kind, name: file.name, rows: read.good },
-            {
-              onSuccess: (kept) => {
-                notify(`${kept.taken} rows of ${file.name} came in. They can be taken back as one.`);
-                done();
-              },
-            },
-          )
-        }
-      >
-        {left === 0
-          ? `Bring in all ${taken} ${taken === 1 ? 'row' : 'rows'}`
-          : `Bring in the ${taken} good ${taken === 1 ? 'row' : 'rows'}`}
-      </Button>
-      {take.error && <FieldError>{failureWords(take.error)}</FieldError>}
     </div>
   );
 }
