@@ -7,7 +7,7 @@ import { describe, expect, it, onTestFinished } from 'vitest';
 import { type ArchivePreview, archiveJsonSchema, type TakenIn } from '#contract/archive';
 import type { ClientRecord, PeoplePage } from '#contract/client';
 import { loadDemo } from '#demo/load';
-import { CLEAR, DAY_MS, measuredClient, startApi, WELL } from '../../api.fixture';
+import { CLEAR, DAY_MS, measuredClient, SESSION_ID, startApi, WELL } from '../../api.fixture';
 import { openDatabase } from '../../db/database';
 import { inTransaction } from '../../db/sqlite';
 import { recountSuperseded } from '../../db/superseded';
@@ -237,6 +237,16 @@ describe('one person moved between two practices', () => {
     const { body } = await takeInBy<ArchivePreview>(into, '/archive', await archiveOf(from, id));
     expect(body.takesSettings).toBe(false);
     expect((await into.raw('POST', '/clients', '{}', 'petra' as never)).status).toBe(401);
+  });
+
+  it('brings a session in which nothing has happened yet', async () => {
+    const [from, into] = [await startApi(), await startApi()];
+    const person = await ready(from);
+    await from.post('/sessions', { id: SESSION_ID, prescriptionId: person.prescriptionId });
+    await takeInBy(into, '/archive', await archiveOf(from, person.client.id));
+    const read = (api: typeof from) => api.get<ClientRecord>(`/clients/${person.client.id}`);
+    expect((await read(into)).facts.sessions).toEqual((await read(from)).facts.sessions);
+    expect((await read(into)).chain).toEqual((await read(from)).chain);
   });
 
   it('goes into the record of a namesake where somebody says so, and adds nothing twice', async () => {

@@ -3,6 +3,7 @@ import { ARCHIVE_ROWS } from '#contract/archive-rows';
 import type { Plan } from '#core/plan/plan';
 import { readPlan } from '#core/plan/versions/read-plan';
 import type { SessionEvent } from '#core/session/events';
+import { NOTHING_DONE } from '../../db/session-log';
 
 type Row = Record<string, unknown>;
 
@@ -90,7 +91,7 @@ export const ARCHIVED: Record<ArchiveKind, ArchivedTable> = {
     json: ['plan'],
     ofClient: CLIENTS,
     order: 'opened_at_ms, rowid',
-    follows: () => ({ summary: '{}' }),
+    follows: () => ({ summary: JSON.stringify(NOTHING_DONE) }),
   },
   event: {
     table: 'session_event',

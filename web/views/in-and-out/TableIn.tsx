@@ -52,14 +52,13 @@ function MapTable({
   const twice = [
     ...new Set(look.headings.filter((head, at) => head !== '' && look.headings.indexOf(head) !== at)),
   ];
-  const change = (next: Mapping) => setMapping(next);
   const columns = (
     <MappingTable
       mapping={mapping}
       look={look}
       known={knownNames(practice)}
       units={units}
-      change={(next) => change(withKeptForms(next, look, mapping))}
+      change={(next) => setMapping(withKeptForms(next, look, mapping))}
     />
   );
   return (
