@@ -31,6 +31,7 @@ import { practiceAttemptRoutes } from './routes/practice-attempts';
 import { prescriptionRoutes } from './routes/prescriptions';
 import { sessionRoutes } from './routes/sessions';
 import { tableRoutes } from './routes/tables';
+import { isStorable } from './storable';
 
 export type AppOptions = {
   orm: MikroORM;
@@ -96,6 +97,7 @@ export function createApp({
   app.use(withSecureHeaders);
   app.use('/api/*', compressLong);
   app.use('/api/*', limitBody);
+  app.use('/api/*', refuseUnstorable);
   app.use('/api/*', async (c, next) => {
     c.set('em', orm.em.fork());
     c.set('nowMs', now());
@@ -177,6 +179,18 @@ const limitBody = createMiddleware<Env>(async (c, next) => {
   const length = c.req.header('content-length');
   if (length === undefined || c.req.header('transfer-encoding') !== undefined) return limitStream(c, next);
   if (Number(length) > MOST_BYTES) return answerProblem(c, tooLarge);
+  await next();
+});
+
+/** No text that cannot be stored as it is comes further than here. */
+const refuseUnstorable = createMiddleware<Env>(async (c, next) => {
+  if (c.req.method === 'POST' && !WHOLE_FILES.test(c.req.path) && !isStorable(await c.req.text())) {
+    throw new Problem(
+      400,
+      'Letters that are none',
+      'A text has a character that cannot be stored (U+0000, or half of a letter). Take it out, or type the text again.',
+    );
+  }
   await next();
 });
 

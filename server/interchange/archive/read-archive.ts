@@ -8,6 +8,7 @@ import {
   archiveHeadSchema,
 } from '#contract/archive';
 import { ARCHIVE_ROWS, type ArchiveKind } from '#contract/archive-rows';
+import { isStorable } from '../../storable';
 
 /** What is wrong with an archive, on which of its lines from 1, and what to do. */
 export class NotAnArchive extends Error {
@@ -57,6 +58,8 @@ export function* readArchive(lines: Iterable<string>): Generator<ArchiveOf | Arc
 function jsonOf(line: string, at: number): Record<string, unknown> {
   if (line.length > LONGEST_LINE)
     throw new NotAnArchive(at, 'longer than any line of an archive. Choose another file.');
+  if (!isStorable(line))
+    throw new NotAnArchive(at, 'a text has a character that cannot be stored (U+0000, or half of a letter).');
   let value: unknown;
   try {
     value = JSON.parse(line);

@@ -3,6 +3,7 @@ import { type RefusedRow, TABLE_ROWS, type TableAnswer } from '#contract/table';
 import { TABLES, type TableKind } from '#core/table/tables';
 import type { Prepare } from '../../db/sqlite';
 import { Problem } from '../../problem';
+import { isStorable } from '../../storable';
 import { type AddedRow, addTakenIn, beginTakenIn, endTakenIn } from '../taken-in-list';
 import { KEEP, type KeepingRows, RefusedCell } from './keep-row';
 
@@ -107,7 +108,7 @@ function keepLine(kind: TableKind, line: string, keeping: KeepingRows): AddedRow
 
 function jsonOf(line: string): unknown {
   try {
-    return line.length > LONGEST_ROW ? null : JSON.parse(line);
+    return line.length > LONGEST_ROW || !isStorable(line) ? null : JSON.parse(line);
   } catch {
     return null;
   }
