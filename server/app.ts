@@ -8,6 +8,7 @@ import { createMiddleware } from 'hono/factory';
 import { secureHeaders } from 'hono/secure-headers';
 import type { Logger } from 'pino';
 import { RULES } from '#core/rules/catalogue';
+import { knownHost } from './access/known-host';
 import { withPractitioner } from './access/practitioner';
 import type { Env } from './context';
 import { DeviceHub } from './devices/device-hub';
@@ -49,6 +50,8 @@ export type AppOptions = {
   /** What is told to devices, and lines of the roster as they were worked out; shared with whoever else changes the database. */
   feed?: Feed;
   lines?: Lines;
+  /** Names this server may be asked by beside localhost and figures. */
+  hosts?: readonly string[];
   /** Folder of the built interface; left out where another server shows it. */
   webRoot?: string;
 };
@@ -86,6 +89,7 @@ export function createApp({
   now,
   log,
   webRoot,
+  hosts = [],
   moveClock,
   print = null,
   draw = () => randomInt(2 ** 31),
@@ -95,6 +99,8 @@ export function createApp({
 }: AppOptions): Hono<Env> {
   const app = new Hono<Env>();
   app.use(withSecureHeaders);
+  app.use('*', knownHost(hosts));
+  app.use('/api/*', keepNoCopies);
   app.use('/api/*', compressLong);
   app.use('/api/*', limitBody);
   app.use('/api/*', refuseUnstorable);
@@ -180,6 +186,12 @@ const limitBody = createMiddleware<Env>(async (c, next) => {
   if (length === undefined || c.req.header('transfer-encoding') !== undefined) return limitStream(c, next);
   if (Number(length) > MOST_BYTES) return answerProblem(c, tooLarge);
   await next();
+});
+
+/** Records are not left in the caches of browsers and of what stands between. */
+const keepNoCopies = createMiddleware<Env>(async (c, next) => {
+  await next();
+  if (!c.res.headers.has('cache-control')) c.res.headers.set('cache-control', 'no-store');
 });
 
 /** No text that cannot be stored as it is comes further than here. */

@@ -35,6 +35,10 @@ export async function serveDatabase(orm: MikroORM, { isDemo = false } = {}): Pro
     : await getPort({ port: USUAL_PORT });
   const app = createApp({
     orm,
+    hosts: (process.env.NERVATO_ALLOWED_HOSTS ?? '')
+      .toLowerCase()
+      .split(/[\s,]+/)
+      .filter(Boolean),
     feed,
     lines,
     now: clock.now,
