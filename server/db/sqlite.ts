@@ -56,13 +56,20 @@ export async function withStatements<T>(em: EntityManager, work: (prepare: Prepa
   }
 }
 
-/** The same in a transaction of its own: all of it is stored, or nothing. */
-export const inTransaction = <T>(em: EntityManager, work: (prepare: Prepare) => T): Promise<T> =>
+/**
+ * The same in a transaction of its own: all of it is stored, or nothing.
+ * @param then undoes what the work did and gives its answer all the same: a preview is the deed, undone
+ */
+export const inTransaction = <T>(
+  em: EntityManager,
+  work: (prepare: Prepare) => T,
+  then: 'keep' | 'undo' = 'keep',
+): Promise<T> =>
   withStatements(em, (prepare) => {
     prepare('begin immediate').run();
     try {
       const answer = work(prepare);
-      prepare('commit').run();
+      prepare(then === 'keep' ? 'commit' : 'rollback').run();
       return answer;
     } catch (error) {
       prepare('rollback').run();

@@ -16,6 +16,7 @@ import { archiveRows, writeArchive } from '../interchange/archive/write-archive'
 import { bundleOf } from '../interchange/clinical/bundle';
 import { writeCsv } from '../interchange/csv-out';
 import { linesOf, spooled } from '../interchange/spool';
+import { tellPractice } from '../live/tell-change';
 import { notFound, Problem } from '../problem';
 import { query } from '../validate';
 
@@ -77,7 +78,7 @@ export const archiveRoutes = new Hono<Env>()
   .get('/taken-in', async (c) => c.json(await withStatements(c.var.em, readTakenIn)))
 
   .post('/preview', clinicianOnly('take an archive in'), query(takingInSchema), async (c) => {
-    const { id: _, ...preview } = await takeInBody(c, c.req.valid('query'), 'preview');
+    const { id: _, ...preview } = await takeInBody(c, c.req.valid('query'), 'undo');
     return c.json(preview satisfies ArchivePreview);
   })
 
@@ -89,15 +90,9 @@ export const archiveRoutes = new Hono<Env>()
   .post('/taken-in/:id/back', clinicianOnly('take back what was taken in'), async (c) => {
     const by = { practitionerId: c.var.practitioner.id, nowMs: c.var.nowMs };
     await inTransaction(c.var.em, (prepare) => takeBack(prepare, c.req.param('id'), by));
-    tellAll(c);
+    tellPractice(c);
     return c.json(await withStatements(c.var.em, readTakenIn));
   });
-
-/** Every list and line is another one now. */
-function tellAll(c: Context<Env>): void {
-  c.var.lines.clear();
-  c.var.feed.publish({ said: 'practice' });
-}
 
 const fileOf = (c: Context<Env>): string => String(c.var.em.config.get('dbName'));
 
@@ -126,34 +121,26 @@ async function sendLines(
   });
 }
 
-/** Thrown to undo what a preview did. */
-class OnlyAPreview extends Error {
-  constructor(readonly preview: ReturnType<typeof takeIn>) {
-    super();
-  }
-}
-
 async function takeInBody(
   c: Context<Env>,
   { matches, name }: z.output<typeof takingInSchema>,
-  then: 'preview' | 'keep',
+  then: 'keep' | 'undo',
 ): Promise<ReturnType<typeof takeIn>> {
   const taking = { matches, words: name, practitionerId: c.var.practitioner.id, nowMs: c.var.nowMs };
   return spooled(c.req.raw.body, ARCHIVE, async (file) => {
     try {
-      return await inTransaction(c.var.em, (prepare) => {
-        const taken = takeIn(prepare, linesOf(file, LONGEST_LINE), taking);
-        if (then === 'preview') throw new OnlyAPreview(taken);
-        return taken;
-      });
+      return await inTransaction(
+        c.var.em,
+        (prepare) => takeIn(prepare, linesOf(file, LONGEST_LINE), taking),
+        then,
+      );
     } catch (error) {
-      if (error instanceof OnlyAPreview) return error.preview;
       if (!(error instanceof NotAnArchive)) throw error;
       throw new Problem(422, 'Not taken in', `${error.message} Nothing was stored.`, [
         { path: `line.${error.line}`, message: error.message },
       ]);
     } finally {
-      if (then === 'keep') tellAll(c);
+      if (then === 'keep') tellPractice(c);
     }
   });
 }

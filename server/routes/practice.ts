@@ -33,6 +33,7 @@ import { readFirstAndLast, readPairs } from '../db/outcomes';
 import { withStatements } from '../db/sqlite';
 import { countAdverseEvents, readTallies } from '../db/surveillance';
 import { withAudit } from '../db/with-audit';
+import { tellPractice } from '../live/tell-change';
 import { refusedField } from '../problem';
 import { body, query } from '../validate';
 
@@ -168,8 +169,7 @@ const FIGURE_WORDS: Partial<Record<keyof Measure, string>> = {
 
 /** The practice after a write, which every device is told of. */
 function told(c: Context<Env>): Promise<PracticeView> {
-  c.var.lines.clear();
-  c.var.feed.publish({ said: 'practice' });
+  tellPractice(c);
   return readPractice(c);
 }
 

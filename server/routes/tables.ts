@@ -11,13 +11,11 @@ import { inTransaction, withStatements } from '../db/sqlite';
 import { linesOf, spooled } from '../interchange/spool';
 import { readPeopleByName } from '../interchange/table/keep-row';
 import { type InTurn, LONGEST_ROW, takeTable } from '../interchange/table/take-table';
+import { tellPractice } from '../live/tell-change';
 import { notFound } from '../problem';
 import { query } from '../validate';
 
 const TABLE = { mostMb: 48, else: 'Split the table into several.' };
-
-/** Thrown to undo what is only a preview. */
-class Undone extends Error {}
 
 /** Tables as the browser has read them, a row a line. @param aheadMs how far ahead of the server's clock an event may be */
 export const tableRoutes = (aheadMs: number) =>
@@ -36,8 +34,7 @@ export const tableRoutes = (aheadMs: number) =>
       return before.refused > 0 ? { ...before, taken: 0 } : taking(false);
     });
     if (preview === 'no' && answer.taken > 0) {
-      c.var.lines.clear();
-      c.var.feed.publish({ said: 'practice' });
+      tellPractice(c);
     }
     return c.json(answer);
   });
@@ -46,14 +43,7 @@ export const tableRoutes = (aheadMs: number) =>
 const inTurnOf =
   (c: Context<Env>): InTurn =>
   async (work, then) => {
-    try {
-      await inTransaction(c.var.em, (prepare) => {
-        work(prepare);
-        if (then === 'undo') throw new Undone();
-      });
-    } catch (error) {
-      if (!(error instanceof Undone)) throw error;
-    }
+    await inTransaction(c.var.em, work, then);
     await new Promise((done) => setImmediate(done));
   };
 
