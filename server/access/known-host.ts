@@ -2,8 +2,7 @@ import { isIP } from 'node:net';
 import { createMiddleware } from 'hono/factory';
 import type { Env } from '../context';
 import { Problem } from '../problem';
-
-const READS = new Set(['GET', 'HEAD', 'OPTIONS']);
+import { READS } from './practitioner';
 
 /** The name in a Host header or an origin, without its port. @example nameOf('[::1]:4310') //=> '::1' */
 const nameOf = (host: string): string =>

@@ -6,7 +6,8 @@ import type { Env } from '../context';
 import { PractitionerEntity } from '../db/entities';
 import { Problem } from '../problem';
 
-const READS = new Set(['GET', 'HEAD', 'OPTIONS']);
+/** Ways to ask that change nothing. */
+export const READS: ReadonlySet<string> = new Set(['GET', 'HEAD', 'OPTIONS']);
 
 /**
  * Finds who is working from the request's header; writes without a known practitioner are refused. Who was found once is not
