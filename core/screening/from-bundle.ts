@@ -3,6 +3,7 @@ import type { Limb } from '../quantity/limb';
 import { MS_PER_DAY } from '../quantity/units';
 import { RULES } from '../rules/catalogue';
 import type { ItemId } from './items';
+import { LOINC, LOINC_CODES, type LoincId } from './loinc';
 
 /**
  * What somebody else's clinical record says that bears on screening. Nothing of it counts before a clinician takes it over:
@@ -191,24 +192,22 @@ function operation(
   return [{ kind: 'procedure', words, limb: limbOf([words, ...sites.map(wordsOf)].join(' ')), atMs }];
 }
 
-const BLOOD_PRESSURE = { systolic: '8480-6', diastolic: '8462-4' };
-const BODY_WEIGHT = '29463-7';
 const KG_BY_UNIT: Record<string, number> = { kg: 1, g: 0.001, '[lb_av]': 0.45359237 };
 
 function observation({ code, component, valueQuantity, effectiveDateTime }: Resource): Proposal[] {
   const atMs = msOf(effectiveDateTime);
   if (atMs === null) return [];
-  const part = (loinc: string) => component?.find((one) => hasCode(one.code, loinc))?.valueQuantity?.value;
-  const [systolicMmHg, diastolicMmHg] = [part(BLOOD_PRESSURE.systolic), part(BLOOD_PRESSURE.diastolic)];
+  const part = (loinc: LoincId) => component?.find((one) => hasCode(one.code, loinc))?.valueQuantity?.value;
+  const [systolicMmHg, diastolicMmHg] = [part('systolic'), part('diastolic')];
   if (systolicMmHg !== undefined && diastolicMmHg !== undefined)
     return [{ kind: 'blood-pressure', systolicMmHg, diastolicMmHg, atMs }];
   const factor = KG_BY_UNIT[valueQuantity?.code ?? valueQuantity?.unit ?? ''];
-  if (!hasCode(code, BODY_WEIGHT) || !valueQuantity || factor === undefined) return [];
+  if (!hasCode(code, 'body-mass') || !valueQuantity || factor === undefined) return [];
   return [{ kind: 'body-mass', massKg: Math.round(valueQuantity.value * factor * 10) / 10, atMs }];
 }
 
-const hasCode = (of: Concept | undefined, loinc: string): boolean =>
-  of?.coding?.some(({ system, code }) => system === 'http://loinc.org' && code === loinc) ?? false;
+const hasCode = (of: Concept | undefined, loinc: LoincId): boolean =>
+  of?.coding?.some(({ system, code }) => system === LOINC && code === LOINC_CODES[loinc].code) ?? false;
 
 const wordsOf = (of: Concept | undefined): string =>
   (of?.text ?? of?.coding?.find(({ display }) => display)?.display ?? of?.coding?.[0]?.code ?? '')

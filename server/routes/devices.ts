@@ -1,5 +1,4 @@
 import { Hono } from 'hono';
-import { streamSSE } from 'hono/streaming';
 import { deviceCommandSchema, newDeviceSchema } from '#contract/device';
 import { limbKind } from '#core/quantity/limb';
 import { newest } from '#core/quantity/newest';
@@ -9,6 +8,7 @@ import { seedOf } from '#core/simulation/random';
 import type { Env } from '../context';
 import { readClient, requireFittedCuff } from '../db/client-facts';
 import type { DeviceHub } from '../devices/device-hub';
+import { streamFrames } from '../devices/stream-frames';
 import { notFound } from '../problem';
 import { body } from '../validate';
 
@@ -42,12 +42,7 @@ export const deviceRoutes = (hub: DeviceHub, now: () => number) =>
     .get('/:id/stream', (c) => {
       const device = hub.find(c.req.param('id'));
       if (!device) throw notFound('This device');
-      return streamSSE(c, async (stream) => {
-        while (!stream.aborted) {
-          await stream.writeSSE({ data: JSON.stringify(device.frame(now())) });
-          await stream.sleep(FRAME_MS);
-        }
-      });
+      return streamFrames(c, () => device.frame(now()), FRAME_MS);
     })
 
     .post('/:id/commands', body(deviceCommandSchema), (c) => {

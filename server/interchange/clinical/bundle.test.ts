@@ -3,13 +3,13 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import JSONSchemaValidator from '@asymmetrik/fhir-json-schema-validator';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { LOINC_CODES } from '#core/screening/loinc';
 import { loadDemo } from '#demo/load';
 import { startApi } from '../../api.fixture';
 import { openDatabase } from '../../db/database';
 import { ready, train } from '../../forbidden.fixture';
 import { archiveRows } from '../archive/write-archive';
 import { bundleOf, type Resource } from './bundle';
-import { LOINC_CODES } from './codes';
 
 const NOW_MS = Date.UTC(2026, 4, 4, 12);
 const folder = mkdtempSync(join(tmpdir(), 'nervato-bundle-'));
