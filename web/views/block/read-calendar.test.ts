@@ -51,6 +51,15 @@ describe('a calendar file', () => {
     expect([appointments.map(({ title }) => title), broken]).toEqual([['Wedding'], 1]);
   });
 
+  it('takes an appointment that lasts for ever as a broken one', () => {
+    const { appointments, broken } = readCalendar(
+      calendar(event('DTSTART:20260504T090000', 'DURATION:P99999999RRULE:FREQ=WEEKLY', 'SUMMARY:Course')),
+      FROM,
+      TO,
+    );
+    expect([appointments, broken]).toEqual([[], 1]);
+  });
+
   it.each(['', 'name,girth', '<html>'])('%j is none', (text) => {
     expect(() => readCalendar(text, FROM, TO)).toThrow(NotACalendar);
   });

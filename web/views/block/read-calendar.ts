@@ -49,11 +49,17 @@ function appointmentsOf(event: ICAL.Event, fromDay: Day, toDay: Day): Appointmen
   const found = event.isRecurring()
     ? repeated(event, fromDay, toDay)
     : once(event, event.startDate, fromDay, toDay);
-  // The package takes a broken figure for a day that is none.
-  if (found.some((one) => !Number.isInteger(one.fromDay) || !Number.isFinite(one.lastsMs) || one.lastsMs < 0))
-    throw new RangeError('A broken appointment.');
+  if (found.some(isBroken)) throw new RangeError('A broken appointment.');
   return found;
 }
+
+// The package takes a broken figure for a day that is none, and a year of five digits is none either.
+const isBroken = ({ fromDay, toDay, lastsMs }: Appointment) =>
+  !Number.isInteger(fromDay) ||
+  !Number.isInteger(toDay) ||
+  toDay < fromDay ||
+  !Number.isFinite(lastsMs) ||
+  lastsMs < 0;
 
 function once(event: ICAL.Event, start: ICAL.Time, fromDay: Day, toDay: Day): Appointment[] {
   const lastsMs = event.duration.toSeconds() * 1000;
