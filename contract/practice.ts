@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { ROLES, type Role } from '#core/access/deeds';
 import { cuffSchema } from '#core/cuff/cuff';
 import { pumpSchema } from '#core/kit/pump';
 import { strapSchema } from '#core/kit/strap';
@@ -9,9 +10,7 @@ import { type Exercise, exerciseSchema } from '#core/protocol/exercise';
 import { schoolIdSchema } from '#core/protocol/schools';
 import { stricterSchema } from '#core/screening/items';
 
-/** What a practitioner may do (rule SCR-4): only clinicians record clearances and pass guards. */
-export const roleSchema = z.enum(['clinician', 'coach']);
-export type Role = z.infer<typeof roleSchema>;
+export const roleSchema = z.enum(ROLES);
 
 export const practiceSettingsSchema = z.object({
   name: z.string().trim().min(1, 'Give the practice a name.').max(80),
@@ -27,7 +26,14 @@ export const practiceSettingsSchema = z.object({
 export type PracticeSettings = z.infer<typeof practiceSettingsSchema>;
 
 /** Somebody who signs; `elsewhere` of another practice, named in records that came from there. */
-export type Practitioner = { id: string; name: string; role: Role; elsewhere?: true | undefined };
+export type Practitioner = {
+  id: string;
+  name: string;
+  role: Role;
+  /** Whether accounts, backups and exports are theirs to keep, whatever the role. */
+  isOwner: boolean;
+  elsewhere?: true | undefined;
+};
 
 /** One piece of kit, with the list it belongs to. Its id is made by the client. */
 export const kitItemSchema = z.discriminatedUnion('list', [

@@ -115,7 +115,7 @@ describe('passive cycles (PRS-3)', () => {
   it('and work after an operation are a clinician’s to prescribe (SCR-4)', () => {
     const coach = { prescriber: 'coach' } as const;
     const refusal = (what: string) =>
-      `SCR-4 hard protocolId: ${what} work is not prescribed by a coach. Ask a clinician to prescribe it.`;
+      `SCR-4 hard protocolId: ${what} work is prescribed by a clinician only. Ask a clinician to prescribe it.`;
     expect(passive({}, { ...coach, procedures: [] })).toContain(refusal('Passive'));
     expect(found(['SCR-4'], {}, {}, { ...coach, procedures: [{ limb: 'left-thigh', atMs: 0 }] })).toEqual([
       refusal('Post-operative'),

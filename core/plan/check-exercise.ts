@@ -1,3 +1,4 @@
+import { mayDo } from '../access/deeds';
 import type { Finding } from '../findings/finding';
 import { rungHeight } from '../protocol/exercise';
 import { EXERCISES, type Library } from '../protocol/exercises';
@@ -40,7 +41,7 @@ const isPassive = ({ choice, exercise }: Resolved): boolean =>
   (EXERCISES as Library)[choice.exerciseId]?.kind === 'passive';
 
 function checkRole({ choice }: Resolved, basis: Basis): Finding[] {
-  if (basis.prescriber === 'clinician') return [];
+  if (mayDo({ role: basis.prescriber, isOwner: false }, 'sign-post-operative')) return [];
   const passive = PROTOCOLS[choice.protocolId].mode === 'passive';
   const limbs = choice.limbs.map(({ limb }) => limb);
   if (!passive && !isPostOperativeWork(limbs, basis)) return [];
@@ -49,7 +50,7 @@ function checkRole({ choice }: Resolved, basis: Basis): Finding[] {
       rule: 'SCR-4',
       level: 'hard',
       subject: 'protocolId',
-      message: `${passive ? 'Passive' : 'Post-operative'} work is not prescribed by a coach.`,
+      message: `${passive ? 'Passive' : 'Post-operative'} work is prescribed by a clinician only.`,
       remedy: 'Ask a clinician to prescribe it.',
     },
   ];

@@ -1,3 +1,4 @@
+import type { Role } from '../access/deeds';
 import type { Cuff } from '../cuff/cuff';
 import type { FitFact, TightnessFact } from '../cuff/fact';
 import type { Finding } from '../findings/finding';
@@ -59,7 +60,7 @@ export type Basis = {
   procedures: readonly { limb: Limb; atMs: number }[];
   /** Rungs of the ladder that limbs stand on; none where it was never checked (rule PRO-5). */
   rungs: ReadonlyMap<Limb, LadderRung>;
-  prescriber: 'clinician' | 'coach';
+  prescriber: Role;
   /** Sessions really done before. */
   done: readonly SessionDone[];
 };

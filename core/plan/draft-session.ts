@@ -1,3 +1,4 @@
+import { mayDo } from '../access/deeds';
 import { targetLoad } from '../load/target-load';
 import { EQUIPMENT_KITS, makeableLoads, type WeightKit } from '../load/weight-kit';
 import { pressureInForce } from '../occlusion-pressure/in-force';
@@ -124,7 +125,8 @@ function whyNot({ goal, limbs, rung, schoolId }: DraftWish, basis: Basis): strin
     return 'A cap on the pressure cannot be kept by a strap (SCR-2).';
   if (basis.limits.modes && !basis.limits.modes.includes(mode))
     return `The clearance does not allow ${mode} work (SCR-2).`;
-  if (basis.prescriber === 'coach' && (mode === 'passive' || isPostOperativeWork(limbs, basis))) {
+  const mayPrescribe = mayDo({ role: basis.prescriber, isOwner: false }, 'sign-post-operative');
+  if (!mayPrescribe && (mode === 'passive' || isPostOperativeWork(limbs, basis))) {
     return `${mode === 'passive' ? 'Passive' : 'Post-operative'} work is prescribed by a clinician (SCR-4).`;
   }
   return null;

@@ -1,3 +1,4 @@
+import type { Role } from '../access/deeds';
 import type { Basis, SessionDone } from '../plan/compose';
 import type { LadderRung } from '../protocol/exercise';
 import { libraryOf } from '../protocol/exercises';
@@ -5,7 +6,7 @@ import { LIMBS, type Limb } from '../quantity/limb';
 import { kindsMoved } from '../review/summary';
 import { strengthTestIsDue } from '../strength/shelf-life';
 import { ageWords } from './age-words';
-import type { ClientFacts, KitInUse, Role } from './facts';
+import type { ClientFacts, KitInUse } from './facts';
 import { limitsInForce, proceduresInForce, shelfLifeInForce, whyDue } from './in-force';
 import { rungInForce } from './ladder-in-force';
 

@@ -1,8 +1,9 @@
 import { describe, expect, it } from 'vitest';
+import type { Role } from '../access/deeds';
 import { testPlan } from '../plan/plan.fixture';
 import { planChanges } from '../plan/plan-changes';
 import { type ReviewAsks, whatReviewAsks } from './binding-review';
-import type { ClientFacts, Role, SessionFact } from './facts';
+import type { ClientFacts, SessionFact } from './facts';
 import {
   NOW_MS,
   testCoursePlan,

@@ -1,3 +1,4 @@
+import type { Role } from '../access/deeds';
 import type { Finding } from '../findings/finding';
 import { type Composed, composeSession, UnknownChoice } from '../plan/compose';
 import type { Plan } from '../plan/plan';
@@ -5,7 +6,7 @@ import { planChanges } from '../plan/plan-changes';
 import { newestBy } from '../quantity/newest';
 import { nextSession } from '../review/next-session';
 import { basisOf } from './basis';
-import type { ClientFacts, KitInUse, PrescriptionFact, Role, SessionFact } from './facts';
+import type { ClientFacts, KitInUse, PrescriptionFact, SessionFact } from './facts';
 import { guardKey } from './recheck';
 
 /**

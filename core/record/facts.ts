@@ -1,3 +1,4 @@
+import type { Role } from '../access/deeds';
 import type { Block } from '../course/block';
 import type { CoursePlan } from '../course/course-plan';
 import type { HeavyWork } from '../course/heavy-work';
@@ -21,8 +22,6 @@ import type { Stricter } from '../screening/items';
 import type { Screening } from '../screening/screening';
 import type { StrengthFact } from '../strength/fact';
 import type { Hold } from './holds';
-
-export type Role = 'clinician' | 'coach';
 
 /** A guard that was passed: which, where, and in which exercise; null where it belongs to none. */
 export type PassedGuard = { rule: RuleId; subject: string; exerciseIndex: number | null };

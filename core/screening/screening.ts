@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import type { Role } from '../access/deeds';
 import { limbSchema } from '../quantity/limb';
 import { MS_PER_DAY } from '../quantity/units';
 import { RULES } from '../rules/catalogue';
@@ -39,7 +40,7 @@ export type Screening = {
   note: string;
   procedures?: Procedure[] | undefined;
   /** Who asked; older ones did not keep it. */
-  by?: 'clinician' | 'coach' | undefined;
+  by?: Role | undefined;
 };
 
 /** Whether a screening is older than the 12 weeks it holds for (rule SCR-1). */
