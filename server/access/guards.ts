@@ -1,4 +1,4 @@
-import type { Practitioner } from '#contract/practice';
+import { type Doer, mayDo } from '#core/access/deeds';
 import { type Finding, guardFindings, hardFindings } from '#core/findings/finding';
 import { Problem, refusedByRules } from '../problem';
 
@@ -9,13 +9,13 @@ import { Problem, refusedByRules } from '../problem';
  */
 export function passGuards(
   findings: readonly Finding[],
-  practitioner: Pick<Practitioner, 'role'>,
+  practitioner: Doer,
   overrideReason: string | undefined,
 ): { guards: Finding[]; reason: string | null } {
   if (hardFindings(findings).length > 0) throw refusedByRules(hardFindings(findings));
   const guards = guardFindings(findings);
   if (guards.length === 0) return { guards, reason: null };
-  if (practitioner.role !== 'clinician') throw refusedByRules(guards);
+  if (!mayDo(practitioner, 'pass-guard')) throw refusedByRules(guards);
   if (!overrideReason) {
     const message = 'Give the reason for passing the guard.';
     throw new Problem(422, 'A reason is needed', 'A guard is passed only with a clinician’s reason.', [

@@ -1,54 +1,64 @@
-import type { EntityManager } from '@mikro-orm/libsql';
+import type { Context } from 'hono';
 import { createMiddleware } from 'hono/factory';
 import { PRACTITIONER_HEADER } from '#contract/header';
-import type { Practitioner } from '#contract/practice';
+import { type Deed, mayDo, whoMay } from '#core/access/deeds';
 import type { Env } from '../context';
-import { PractitionerEntity } from '../db/entities';
 import { Problem } from '../problem';
+import { readKept } from './cookies';
+import { type Asks, ROUTE_ASKS } from './route-deeds';
+import { routeOf } from './route-of';
+import type { SignedIn } from './sign-ins';
 
 /** Ways to ask that change nothing. */
 export const READS: ReadonlySet<string> = new Set(['GET', 'HEAD', 'OPTIONS']);
 
-/**
- * Finds who is working from the request's header; writes without a known practitioner are refused. Who was found once is not
- * looked up again: nothing changes a practitioner while the server runs.
- */
-export function withPractitioner() {
-  const known = new Map<string, Practitioner>();
-  return createMiddleware<Env>(async (c, next) => {
-    const id = c.req.header(PRACTITIONER_HEADER);
-    const practitioner = id ? (known.get(id) ?? (await findPractitioner(c.var.em, id))) : null;
-    if (practitioner) {
-      known.set(practitioner.id, practitioner);
-      c.set('practitioner', practitioner);
-    } else if (!READS.has(c.req.method)) {
-      throw whoIsWorking();
-    }
-    await next();
-  });
+/** Finds who is signed in on the device that asks, by its cookie, and lets a request pass where its route lets them. */
+export const asAllowed = createMiddleware<Env>(async (c, next) => {
+  const token = readKept(c, 'nervato');
+  const signedIn = token === undefined ? null : await c.var.signIns.find(c.var.em, token);
+  if (signedIn) c.set('signedIn', signedIn);
+  if (signedIn && !signedIn.isLocked) c.set('practitioner', signedIn.practitioner);
+  const asks = asksOf(c);
+  if (asks !== 'anybody') refuseNotAllowed(c, signedIn, asks);
+  await next();
+});
+
+/** What the route of a request asks; an address that is none asks for nothing, and is not found. */
+function asksOf(c: Context<Env>): Asks {
+  const route = routeOf(c);
+  if (!route) return 'anybody';
+  const asks = ROUTE_ASKS[route];
+  if (asks === undefined) throw new Error(`${route} does not say who may ask.`);
+  return asks;
 }
 
-const whoIsWorking = () =>
-  new Problem(401, 'Who is working?', `Choose a practitioner: the header ${PRACTITIONER_HEADER} names none.`);
-
-async function findPractitioner(em: EntityManager, id: string): Promise<Practitioner | null> {
-  const row = await em.findOne(PractitionerEntity, { id, elsewhere: false });
-  return row && { id: row.id, name: row.name, role: row.role };
+function refuseNotAllowed(c: Context<Env>, signedIn: SignedIn | null, asks: Deed | 'signed-in'): void {
+  if (!signedIn)
+    throw new Problem(401, 'Sign in first', 'Nobody is signed in here, or it was too long ago. Sign in.');
+  // A page that was opened by somebody else, before the device changed hands, writes and reads nothing as who is here now.
+  const expected = c.req.header(PRACTITIONER_HEADER);
+  if (expected && expected !== signedIn.practitioner.id)
+    throw new Problem(
+      401,
+      'Somebody else is here',
+      'Somebody else has signed in on this device. Open the page anew.',
+    );
+  if (asks === 'signed-in') return;
+  if (signedIn.isLocked) throw new Problem(401, 'Locked', 'This device is locked. Give the PIN, or sign in.');
+  if (signedIn.mustChange)
+    throw new Problem(
+      403,
+      'A passphrase of your own first',
+      'The passphrase was given to you: choose one of your own.',
+    );
+  requireDeed(signedIn.practitioner, asks);
 }
 
-/** Refuses everybody but clinicians, reads too (rule SCR-4). @param deed what only they may do, in words */
-export const clinicianOnly = (deed: string) =>
-  createMiddleware<Env>(async (c, next) => {
-    if (!c.get('practitioner')) throw whoIsWorking();
-    asClinician(c.var.practitioner, deed);
-    await next();
-  });
-
-/** The same, where it depends on what is posted. @throws Problem 403 for anybody else */
-export function asClinician({ role }: Env['Variables']['practitioner'], deed: string): void {
-  if (role === 'clinician') return;
-  const message = `Only a clinician may ${deed}.`;
-  throw new Problem(403, 'For a clinician', message, [
-    { path: '', message, remedy: 'Ask a clinician of the practice.', rule: 'SCR-4', level: 'hard' },
+/** Refuses who may not do something, where it depends on what is posted. @throws Problem 403 that says who may */
+export function requireDeed(practitioner: Env['Variables']['practitioner'], deed: Deed, path = ''): void {
+  if (mayDo(practitioner, deed)) return;
+  const message = whoMay(deed);
+  throw new Problem(403, 'Not for this account', message, [
+    { path, message, remedy: 'Ask one of them.', rule: 'SCR-4', level: 'hard' },
   ]);
 }

@@ -1,7 +1,34 @@
+import { randomBytes } from 'node:crypto';
+import { sha256 } from '../sha256';
 import type { Prepare } from './sqlite';
 
 /** What a write is called in the audit, and the record it concerns. */
 export type AuditNote = { action: string; subject: string; detail?: Record<string, unknown> };
+
+/** A row of the audit before it is in the chain; `detail` is JSON. */
+export type AuditRow = {
+  atMs: number;
+  practitionerId: string;
+  action: string;
+  subject: string;
+  detail: string;
+};
+
+/** What is about coming in and looking: entries of this installation, which go with no archive and are no work on a record. */
+export const ABOUT_ACCESS: readonly string[] = [
+  'looked-at',
+  'refused',
+  'signed-in',
+  'sign-in-refused',
+  'signed-out',
+  'switched-to',
+  'account-opened',
+  'account-changed',
+  'account-ended',
+  'passphrase-changed',
+  'pin-changed',
+  'codes-changed',
+];
 
 /** Writes an audit entry beside the write it is of, in the same transaction. */
 export function writeAudit(
@@ -9,11 +36,86 @@ export function writeAudit(
   { action, subject, detail = {} }: AuditNote,
   by: { practitionerId: string; atMs: number },
 ): void {
-  prepare('insert into audit (at_ms, practitioner_id, action, subject, detail) values (?, ?, ?, ?, ?)').run(
-    by.atMs,
-    by.practitionerId,
-    action,
-    subject,
-    JSON.stringify(detail),
+  appendAudit(prepare, { ...by, action, subject, detail: JSON.stringify(detail) });
+}
+
+/** Appends a row, chained to the one before it. */
+export function appendAudit(prepare: Prepare, row: AuditRow): void {
+  const last = prepare('select hash from audit where id = (select max(id) from audit)').get() as
+    | { hash: string }
+    | undefined;
+  const { salt, detailSha256, hash } = chained(last?.hash ?? '', row);
+  prepare(
+    `insert into audit (at_ms, practitioner_id, action, subject, detail, salt, detail_sha256, hash)
+     values (?, ?, ?, ?, ?, ?, ?, ?)`,
+  ).run(row.atMs, row.practitionerId, row.action, row.subject, row.detail, salt, detailSha256, hash);
+}
+
+/**
+ * A row's place in the chain. What it says is in the hash by a salted digest of its own, so that it can be overwritten when a
+ * person is to be forgotten, and the chain can be checked all the same.
+ */
+function chained(hashBefore: string, row: AuditRow, salt = randomBytes(12).toString('base64url')) {
+  const detailSha256 = sha256(salt + row.detail);
+  return { salt, detailSha256, hash: hashOf(hashBefore, row, detailSha256) };
+}
+
+const hashOf = (before: string, row: Omit<AuditRow, 'detail'>, detailSha256: string): string =>
+  sha256(JSON.stringify([before, row.atMs, row.practitionerId, row.action, row.subject, detailSha256]));
+
+type ChainedRow = AuditRow & { id: number; salt: string; detailSha256: string; hash: string };
+const PAGE = 2_000;
+
+function* rowsAfter(prepare: Prepare, start: number): Generator<ChainedRow> {
+  const page = prepare(
+    `select id, at_ms as "atMs", practitioner_id as "practitionerId", action, subject, detail, salt,
+       detail_sha256 as "detailSha256", hash from audit where id > ? order by id limit ${PAGE}`,
   );
+  for (let id = start; ; ) {
+    const rows = page.all(id) as ChainedRow[];
+    yield* rows;
+    id = rows.at(-1)?.id ?? id;
+    if (rows.length < PAGE) return;
+  }
+}
+
+/** Chains what an older release has kept; the rows are in the order they were written. */
+export function chainOld(prepare: Prepare): void {
+  const put = prepare('update audit set salt = ?, detail_sha256 = ?, hash = ? where id = ?');
+  let before = '';
+  for (const row of rowsAfter(prepare, 0)) {
+    const { salt, detailSha256, hash } = chained(before, row);
+    put.run(salt, detailSha256, hash, row.id);
+    before = hash;
+  }
+}
+
+/** What a check of the chain found: how many rows stand, the hash of the last, and the first that does not fit with why. */
+export type ChainCheck = {
+  rows: number;
+  lastHash: string;
+  broken: { id: number; words: string } | null;
+};
+
+/**
+ * Checks that no row of the audit was changed, taken out or put in since it was written. Rows cut off at the end are found by
+ * comparing the last hash with one that was kept elsewhere, as backups do.
+ */
+export function checkChain(prepare: Prepare): ChainCheck {
+  let [rows, before] = [0, ''];
+  for (const row of rowsAfter(prepare, 0)) {
+    const broken = whyBroken(before, row);
+    if (broken) return { rows, lastHash: before, broken: { id: row.id, words: broken } };
+    before = row.hash;
+    rows += 1;
+  }
+  return { rows, lastHash: before, broken: null };
+}
+
+function whyBroken(before: string, row: ChainedRow): string | null {
+  if (hashOf(before, row, row.detailSha256) !== row.hash)
+    return 'It does not follow from the row before it: one of the two was changed, or one between them was taken out or put in.';
+  if (row.salt !== '' && sha256(row.salt + row.detail) !== row.detailSha256)
+    return 'What it says was changed since it was written.';
+  return null;
 }

@@ -1,24 +1,35 @@
 import { holdsOfScreening } from '#core/record/holds';
 import type { Stricter } from '#core/screening/items';
 import type { SessionEvent } from '#core/session/events';
+import { chainOld } from './audit';
 import { holdsOfEvents, raiseHolds } from './holds';
 import { fillSummaries } from './session-log';
 import type { Prepare } from './sqlite';
 import { wornIn } from './take-events';
 
-const FILLED = 2;
+const FILLED = 3;
 
 type ScreeningRow = { id: string; clientId: string; atMs: number; yes: string; bloodPressures: string };
 type EventRow = { sessionId: string; clientId: string; event: string; receivedAtMs: number };
 
 /**
  * What a file kept by an older release does not have yet, made once from what it has: summaries and lines of its
- * sessions, and its holds. A file says in its version that this was done, so that a start looks through nothing.
+ * sessions, its holds, and the chain of its audit. A file says in its version that this was done, so that a start looks through nothing.
  */
 export function fillOld(prepare: Prepare): void {
   const mark = prepare('pragma user_version').get() as { user_version: number };
   if (mark.user_version >= FILLED) return;
-  fillSummaries(prepare);
+  if (mark.user_version < 2) fillSummaries(prepare);
+  prepare('drop trigger if exists audit_no_update').run();
+  chainOld(prepare);
+  // What an entry says may go where its person is forgotten, and nothing else of it.
+  prepare(`create trigger audit_no_update before update on audit
+    when new.detail <> '' or new.salt <> '' or new.id <> old.id or new.at_ms <> old.at_ms
+      or new.practitioner_id <> old.practitioner_id or new.action <> old.action or new.subject <> old.subject
+      or new.detail_sha256 <> old.detail_sha256 or new.hash <> old.hash
+      or not exists (select 1 from erased where client_id = old.subject)
+        and not exists (select 1 from erased_session where session_id = old.subject)
+    begin select raise(abort, 'audit is append-only'); end`).run();
   // Holds were filled by the release before; what was lifted since stays lifted.
   if (mark.user_version < 1) fillHolds(prepare);
   prepare(`pragma user_version = ${FILLED}`).run();

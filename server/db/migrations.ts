@@ -7,6 +7,8 @@ import { SeveralPlans } from './migrations/006-several-plans';
 import { Outcomes } from './migrations/007-outcomes';
 import { OwnMeasures } from './migrations/008-own-measures';
 import { TakenIn } from './migrations/009-taken-in';
+import { Accounts } from './migrations/010-accounts';
+import { MendedRecords } from './migrations/011-mended-records';
 
 /** Every migration, in order; what stands in a file tells its release. */
 export const MIGRATIONS = [
@@ -19,6 +21,8 @@ export const MIGRATIONS = [
   { name: '007-outcomes', class: Outcomes },
   { name: '008-own-measures', class: OwnMeasures },
   { name: '009-taken-in', class: TakenIn },
+  { name: '010-accounts', class: Accounts },
+  { name: '011-mended-records', class: MendedRecords },
 ];
 
 export const MIGRATION_NAMES = MIGRATIONS.map(({ name }) => name);

@@ -1,0 +1,203 @@
+import { randomBytes, randomUUID } from 'node:crypto';
+import type { EntityManager } from '@mikro-orm/libsql';
+import type { Practitioner } from '#contract/practice';
+import { type Prepare, withStatements } from '../db/sqlite';
+import { sha256 } from '../sha256';
+import { troubleOf } from '../trouble';
+
+/** A sign-in that is not used for so long has ended; however it is used, it ends after a long working day. */
+export const IDLE_MS = 2 * 3_600_000;
+export const LONGEST_MS = 14 * 3_600_000;
+/** On so many devices somebody is signed in at once; of one more the longest unused ends. */
+const MOST_DEVICES = 10;
+/** A use is written down at most so often: every request is one. */
+const NOTED_EVERY_MS = 60_000;
+
+/** Somebody signed in on a device. A locked one may do nothing until its PIN is given. */
+export type SignedIn = {
+  id: string;
+  tokenSha256: string;
+  deviceSha256: string;
+  practitioner: Practitioner;
+  /** Whether the passphrase was given by somebody else, and is to be changed before anything. */
+  mustChange: boolean;
+  madeAtMs: number;
+  usedAtMs: number;
+  isLocked: boolean;
+};
+
+const SIGNED_IN = `select sign_in.id, token_sha256 as "tokenSha256", device_sha256 as "deviceSha256", made_at_ms as "madeAtMs",
+    used_at_ms as "usedAtMs", is_locked as "isLocked", person.id as "personId", person.name, role, is_owner as "isOwner",
+    must_change as "mustChange"
+  from (select * from sign_in where ended_at_ms is null) as sign_in
+    join (select practitioner_id, is_owner, must_change from account where ended_at_ms is null) as account
+      on account.practitioner_id = sign_in.practitioner_id
+    join person on person.id = sign_in.practitioner_id`;
+
+type Row = Omit<SignedIn, 'practitioner' | 'isLocked' | 'mustChange'> & {
+  personId: string;
+  name: string;
+  role: Practitioner['role'];
+  isOwner: number;
+  isLocked: number;
+  mustChange: number;
+};
+
+const read = ({ personId, name, role, isOwner, isLocked, mustChange, ...rest }: Row): SignedIn => ({
+  ...rest,
+  isLocked: isLocked === 1,
+  mustChange: mustChange === 1,
+  practitioner: { id: personId, name, role, isOwner: isOwner === 1 },
+});
+
+/**
+ * Who is signed in where. What was found once is kept here: every request asks. One process alone has the database, so that
+ * nobody else changes it.
+ */
+export class SignIns {
+  private readonly known = new Map<string, SignedIn>();
+  private readonly leaving = new Map<string, Set<() => void>>();
+
+  /** @param now real time, which a demonstration does not move */
+  constructor(readonly now: () => number) {}
+
+  /** Who holds a token; its use is noted. @returns null where it is none, or has ended */
+  async find(em: EntityManager, token: string): Promise<SignedIn | null> {
+    const hash = sha256(token);
+    const found = this.known.get(hash) ?? (await withStatements(em, (prepare) => this.look(prepare, hash)));
+    if (!found) return null;
+    const nowMs = this.now();
+    if (hasEnded(found, nowMs)) {
+      await withStatements(em, (prepare) => this.end(prepare, [found.id]));
+      return null;
+    }
+    if (nowMs - found.usedAtMs >= NOTED_EVERY_MS) {
+      found.usedAtMs = nowMs;
+      await withStatements(em, (prepare) =>
+        prepare('update sign_in set used_at_ms = ? where id = ?').run(nowMs, found.id),
+      ).catch(unlessTrouble);
+    }
+    this.known.set(hash, found);
+    return found;
+  }
+
+  private look(prepare: Prepare, hash: string): SignedIn | null {
+    const row = prepare(`${SIGNED_IN} where token_sha256 = ?`).get(hash) as Row | undefined;
+    return row ? read(row) : null;
+  }
+
+  /**
+   * Signs somebody in on a device; whoever was signed in there is locked, and comes back by PIN. One person has one sign-in on a
+   * device, under a token that is new each time.
+   * @returns the token, which is kept nowhere else
+   */
+  open(prepare: Prepare, practitionerId: string, deviceSha256: string): string {
+    const nowMs = this.now();
+    const here = this.onDevice(prepare, deviceSha256);
+    const [own, others] = [
+      here.filter(({ practitioner }) => practitioner.id === practitionerId),
+      here.filter(({ practitioner }) => practitioner.id !== practitionerId),
+    ];
+    this.end(
+      prepare,
+      [...own, ...this.longestAgo(prepare, practitionerId)].map(({ id }) => id),
+    );
+    for (const other of others) this.lock(prepare, other);
+    const token = randomBytes(32).toString('base64url');
+    prepare(
+      `insert into sign_in (id, token_sha256, practitioner_id, device_sha256, made_at_ms, used_at_ms) values (?, ?, ?, ?, ?, ?)`,
+    ).run(randomUUID(), sha256(token), practitionerId, deviceSha256, nowMs, nowMs);
+    return token;
+  }
+
+  /** The sign-ins of somebody that one more would be too many of. */
+  private longestAgo(prepare: Prepare, practitionerId: string): { id: string }[] {
+    return prepare(
+      `select id from sign_in where practitioner_id = ? and ended_at_ms is null
+       order by used_at_ms desc limit -1 offset ${MOST_DEVICES - 1}`,
+    ).all(practitionerId) as { id: string }[];
+  }
+
+  /** Takes somebody back in who was locked on this device, under a new token; whoever else is in there is locked. */
+  unlock(prepare: Prepare, signedIn: SignedIn): string {
+    for (const other of this.onDevice(prepare, signedIn.deviceSha256)) {
+      if (other.id !== signedIn.id) this.lock(prepare, other);
+    }
+    const token = randomBytes(32).toString('base64url');
+    this.forget(signedIn.tokenSha256);
+    prepare(
+      'update sign_in set token_sha256 = ?, is_locked = 0, pin_failures = 0, used_at_ms = ? where id = ?',
+    ).run(sha256(token), this.now(), signedIn.id);
+    return token;
+  }
+
+  /** Whether somebody who had signed in is in still. */
+  isIn = (signedIn: SignedIn): boolean => !hasEnded(signedIn, this.now());
+
+  lock(prepare: Prepare, signedIn: SignedIn): void {
+    prepare('update sign_in set is_locked = 1 where id = ?').run(signedIn.id);
+    this.forget(signedIn.tokenSha256);
+  }
+
+  /** Who is signed in on a device and has not ended, longest in first. */
+  onDevice(prepare: Prepare, deviceSha256: string): SignedIn[] {
+    const rows = prepare(`${SIGNED_IN} where device_sha256 = ? order by made_at_ms`).all(
+      deviceSha256,
+    ) as Row[];
+    return rows.map(read).filter((one) => !hasEnded(one, this.now()));
+  }
+
+  /** Ends sign-ins: their tokens are worth nothing from now on, and streams opened with them close. */
+  end(prepare: Prepare, ids: readonly string[]): void {
+    const end = prepare(
+      'update sign_in set ended_at_ms = ? where id = ? returning token_sha256 as "tokenSha256"',
+    );
+    for (const id of ids) {
+      const ended = end.get(this.now(), id) as { tokenSha256: string } | undefined;
+      if (ended) this.forget(ended.tokenSha256);
+    }
+  }
+
+  /** Ends every sign-in of somebody, but for one. */
+  endAllOf(prepare: Prepare, practitionerId: string, but?: string): void {
+    const rows = prepare('select id from sign_in where practitioner_id = ? and ended_at_ms is null').all(
+      practitionerId,
+    ) as { id: string }[];
+    this.end(
+      prepare,
+      rows.flatMap(({ id }) => (id === but ? [] : [id])),
+    );
+  }
+
+  /** What is known of somebody may be another now: it is looked up again. */
+  forgetAll(): void {
+    this.known.clear();
+  }
+
+  /** Has something done when a sign-in ends or is locked: a stream closes. @returns how to leave it */
+  whenLeft({ tokenSha256 }: SignedIn, deed: () => void): () => void {
+    const deeds = this.leaving.get(tokenSha256) ?? new Set();
+    this.leaving.set(tokenSha256, deeds.add(deed));
+    return () => {
+      deeds.delete(deed);
+      if (deeds.size === 0) this.leaving.delete(tokenSha256);
+    };
+  }
+
+  /** How many streams a sign-in has open. */
+  streamsOf = ({ tokenSha256 }: SignedIn): number => this.leaving.get(tokenSha256)?.size ?? 0;
+
+  private forget(tokenSha256: string): void {
+    this.known.delete(tokenSha256);
+    for (const deed of this.leaving.get(tokenSha256) ?? []) deed();
+  }
+}
+
+// A locked one asks for its PIN however long it rests, as long as the day lasts.
+const hasEnded = ({ madeAtMs, usedAtMs, isLocked }: SignedIn, nowMs: number): boolean =>
+  (!isLocked && nowMs - usedAtMs > IDLE_MS) || nowMs - madeAtMs > LONGEST_MS;
+
+/** Where the disk is full, or another program has the database, somebody who is in stays in. */
+function unlessTrouble(error: unknown): void {
+  if (!troubleOf(error)) throw error;
+}

@@ -1,0 +1,170 @@
+import { randomUUID } from 'node:crypto';
+import type { Context } from 'hono';
+import type { OnDevice, SignInBody } from '#contract/sign-in';
+import { initialsOf } from '#core/quantity/initials';
+import type { Env } from '../context';
+import { writeAudit } from '../db/audit';
+import { inTransaction, type Prepare, withStatements } from '../db/sqlite';
+import { Problem } from '../problem';
+import { sha256 } from '../sha256';
+import { type AccountRow, accountNamed, accountOf, changeAccount } from './accounts';
+import { addressOf } from './address';
+import { keep, readKept } from './cookies';
+import { codeCounter } from './one-time-code';
+import { isSecret } from './passphrase';
+import type { SignedIn } from './sign-ins';
+import { type Counted, countFailure, forgetFailures, waitMs } from './waits';
+
+/** Wrong PINs before a device asks for the passphrase. */
+const PIN_TRIES = 5;
+
+/** The same words whether it was the name or the passphrase: nobody learns which names there are. */
+const NOT_TAKEN = new Problem(
+  401,
+  'Not signed in',
+  'The name and the passphrase do not go together. Type both again; capital letters count in the passphrase.',
+);
+
+/** Which device asks, as the hash of what it keeps; one that keeps nothing is given something to keep. */
+export function deviceOf(c: Context<Env>): string {
+  const known = readKept(c, 'nervato-device');
+  const device = known ?? randomUUID();
+  if (known === undefined) keep(c, 'nervato-device', device, 'year');
+  return sha256(device);
+}
+
+const whoFails = (name: string, deviceSha256: string | null, address: string): [Counted, Counted] => [
+  // A device that has signed in before is counted apart, so that nobody keeps an account out by failing elsewhere.
+  { of: 'name', key: `${name.trim().toLowerCase()} ${deviceSha256 ?? 'anywhere'}` },
+  { of: 'address', key: address },
+];
+
+/** Signs in by name and passphrase. @throws Problem 401 when they do not go together; 429 after many tries */
+export async function signIn(c: Context<Env>, { name, passphrase, code }: SignInBody): Promise<void> {
+  const { em, signIns } = c.var;
+  const device = deviceOf(c);
+  const nowMs = signIns.now();
+  const { account, counted } = await withStatements(em, (prepare) => {
+    const found = accountNamed(prepare, name);
+    const isKnown = found !== undefined && hasSignedIn(prepare, found.practitionerId, device);
+    const failing = whoFails(name, isKnown ? device : null, addressOf(c));
+    refuseTooSoon(waitMs(prepare, failing, nowMs));
+    return { account: found, counted: failing };
+  });
+  const fits = await isSecret(account?.passphraseHash ?? null, passphrase);
+  if (!account || !fits) {
+    await refuse(c, counted, account, 'passphrase');
+    throw NOT_TAKEN;
+  }
+  const counter = await takeCode(c, account, code, counted);
+  const token = await inTransaction(em, (prepare) => {
+    forgetFailures(prepare, counted[0]);
+    if (counter !== null) changeAccount(prepare, account.practitionerId, { codeCounter: counter });
+    writeAudit(prepare, { action: 'signed-in', subject: account.practitionerId }, byThem(c, account));
+    return signIns.open(prepare, account.practitionerId, device);
+  });
+  keep(c, 'nervato', token, 'session');
+}
+
+/** Takes the code of a second device, where an account asks for one. @returns the step of time it belongs to */
+async function takeCode(
+  c: Context<Env>,
+  account: AccountRow,
+  code: string | undefined,
+  counted: readonly Counted[],
+): Promise<number | null> {
+  if (account.codeSecret === null) return null;
+  const counter =
+    code === undefined
+      ? null
+      : codeCounter(account.codeSecret, code, account.codeCounter, c.var.signIns.now());
+  if (counter !== null) return counter;
+  if (code !== undefined) await refuse(c, counted, account, 'code');
+  const message =
+    code === undefined ? 'This account asks for a code too.' : 'This code is wrong, or was used already.';
+  throw new Problem(401, 'A code too', message, [
+    { path: 'code', message, remedy: 'Type the six figures your second device shows now.' },
+  ]);
+}
+
+/** Takes somebody back in who has signed in on this device today. */
+export async function signInByPin(c: Context<Env>, practitionerId: string, pin: string): Promise<void> {
+  const { em, signIns } = c.var;
+  const device = deviceOf(c);
+  const counted = whoFails(`pin of ${practitionerId}`, device, addressOf(c));
+  const { account, signedIn } = await withStatements(em, (prepare) => {
+    refuseTooSoon(waitMs(prepare, counted, signIns.now()));
+    return {
+      account: accountOf(prepare, practitionerId),
+      signedIn: signIns
+        .onDevice(prepare, device)
+        .find(({ practitioner }) => practitioner.id === practitionerId),
+    };
+  });
+  const fits = await isSecret(signedIn ? (account?.pinHash ?? null) : null, pin);
+  if (!account || !signedIn || !fits) {
+    await refuse(c, counted, account, 'PIN');
+    if (signedIn) await countPin(c, signedIn);
+    throw new Problem(401, 'Not this PIN', 'This is not the PIN. After five tries the passphrase is needed.');
+  }
+  const token = await inTransaction(em, (prepare) => {
+    forgetFailures(prepare, counted[0]);
+    writeAudit(prepare, { action: 'switched-to', subject: practitionerId }, byThem(c, account));
+    return signIns.unlock(prepare, signedIn);
+  });
+  keep(c, 'nervato', token, 'session');
+}
+
+const countPin = (c: Context<Env>, { id }: SignedIn) =>
+  inTransaction(c.var.em, (prepare) => {
+    const { failures } = prepare(
+      'update sign_in set pin_failures = pin_failures + 1 where id = ? returning pin_failures as failures',
+    ).get(id) as { failures: number };
+    if (failures >= PIN_TRIES) c.var.signIns.end(prepare, [id]);
+  });
+
+const byThem = (c: Context<Env>, { practitionerId }: AccountRow) => ({ practitionerId, atMs: c.var.nowMs });
+
+const hasSignedIn = (prepare: Prepare, practitionerId: string, deviceSha256: string): boolean =>
+  prepare('select 1 from sign_in where practitioner_id = ? and device_sha256 = ? limit 1').get(
+    practitionerId,
+    deviceSha256,
+  ) !== undefined;
+
+/** @throws Problem 429 that says how long is still to wait */
+export function refuseTooSoon(leftMs: number): void {
+  if (leftMs <= 0) return;
+  const seconds = Math.ceil(leftMs / 1_000);
+  throw new Problem(
+    429,
+    'Too many tries',
+    `Too many tries: wait ${seconds} s. Who has forgotten a passphrase is helped by a clinician or the owner of the practice.`,
+    [],
+    { 'retry-after': String(seconds) },
+  );
+}
+
+/** Counts a failure and writes it down; of a name nobody has, nothing but that it was tried. */
+export const refuse = (
+  c: Context<Env>,
+  counted: readonly Counted[],
+  account: AccountRow | undefined,
+  what: 'passphrase' | 'code' | 'PIN',
+) =>
+  inTransaction(c.var.em, (prepare) => {
+    countFailure(prepare, counted, c.var.signIns.now());
+    const subject = account?.practitionerId ?? 'nobody';
+    const by = { practitionerId: subject, atMs: c.var.nowMs };
+    writeAudit(prepare, { action: 'sign-in-refused', subject, detail: { what, from: addressOf(c) } }, by);
+  });
+
+/** Those who have signed in on a device today, as a locked screen shows them. */
+export function onDevice(c: Context<Env>, prepare: Prepare): OnDevice[] {
+  const device = readKept(c, 'nervato-device');
+  if (device === undefined) return [];
+  return c.var.signIns.onDevice(prepare, sha256(device)).map(({ practitioner: { id, name } }) => ({
+    practitionerId: id,
+    initials: initialsOf(name),
+    hasPin: accountOf(prepare, id)?.pinHash != null,
+  }));
+}

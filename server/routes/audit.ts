@@ -1,0 +1,19 @@
+import { Hono } from 'hono';
+import { auditQuerySchema } from '#contract/audit';
+import type { Env } from '../context';
+import { checkChain } from '../db/audit';
+import { findClient } from '../db/client-facts';
+import { readAudit } from '../db/read-audit';
+import { withStatements } from '../db/sqlite';
+import { query } from '../validate';
+
+/** Who did what and looked at whom: of the practice, of one person, and whether the record of it is whole. */
+export const auditRoutes = new Hono<Env>()
+  .get('/', query(auditQuerySchema), async (c) =>
+    c.json(await withStatements(c.var.em, (prepare) => readAudit(prepare, c.req.valid('query'), null))),
+  )
+  .get('/check', async (c) => c.json(await withStatements(c.var.em, checkChain)))
+  .get('/of/:clientId', query(auditQuerySchema), async (c) => {
+    const { id } = await findClient(c.var.em, c.req.param('clientId'));
+    return c.json(await withStatements(c.var.em, (prepare) => readAudit(prepare, c.req.valid('query'), id)));
+  });

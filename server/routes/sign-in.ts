@@ -1,0 +1,166 @@
+import { randomUUID } from 'node:crypto';
+import { Hono } from 'hono';
+import {
+  type FirstLook,
+  type FirstStart,
+  firstLookSchema,
+  firstStartSchema,
+  pinSignInSchema,
+  type SignInState,
+  signInSchema,
+  signOutSchema,
+} from '#contract/sign-in';
+import { STARTING_KIT } from '#core/kit/starting-kit';
+import { SCHOOLS } from '#core/protocol/schools';
+import { anyAccount, openAccount } from '../access/accounts';
+import { letGo, readKept } from '../access/cookies';
+import { hashSecret, whyWeak } from '../access/passphrase';
+import type { SignedIn } from '../access/sign-ins';
+import { onDevice, signIn, signInByPin } from '../access/signing-in';
+import type { Env } from '../context';
+import { writeAudit } from '../db/audit';
+import { inTransaction, type Prepare, withStatements } from '../db/sqlite';
+import { Problem } from '../problem';
+import { body } from '../validate';
+
+/** An account of the demonstration, as its sign-in page shows it. */
+export type DemoAccount = SignInState['demo'][number];
+
+/**
+ * Coming in: by name and passphrase, by PIN on a device one has signed in on today, or as the first of a practice.
+ * @param firstWord what the terminal shows at a first start: whoever reads it owns the machine
+ */
+export const signInRoutes = (firstWord: string, demo: DemoAccount[]) =>
+  new Hono<Env>()
+    .get('/', async (c) => {
+      const signedIn = c.get('signedIn');
+      const view = await withStatements(c.var.em, (prepare): SignInState => {
+        if (!anyAccount(prepare)) return { state: 'first-start', onDevice: [], demo: [] };
+        return { state: stateOf(signedIn), onDevice: onDevice(c, prepare), demo };
+      });
+      return c.json(view);
+    })
+
+    .post('/', body(signInSchema), async (c) => {
+      await signIn(c, c.req.valid('json'));
+      return c.body(null, 204);
+    })
+
+    .post('/pin', body(pinSignInSchema), async (c) => {
+      const { practitionerId, pin } = c.req.valid('json');
+      await signInByPin(c, practitionerId, pin);
+      return c.body(null, 204);
+    })
+
+    .post('/lock', async (c) => {
+      const { em, signIns, signedIn } = c.var;
+      await inTransaction(em, (prepare) => signIns.lock(prepare, signedIn));
+      return c.body(null, 204);
+    })
+
+    .post('/first/look', body(firstLookSchema), async (c) => {
+      refuseUnknownWord(c.req.valid('json').word, firstWord);
+      return c.json(await withStatements(c.var.em, firstLook));
+    })
+
+    .post('/first', body(firstStartSchema), async (c) => {
+      const start = c.req.valid('json');
+      refuseUnknownWord(start.word, firstWord);
+      if (!(start.schoolId in SCHOOLS)) throw new Problem(400, 'Something to mend', 'Choose a school.');
+      const weak = whyWeak(start.passphrase, [start.name, start.practiceName]);
+      if (weak) throw new Problem(422, 'Not good enough', weak, [{ path: 'passphrase', message: weak }]);
+      const passphraseHash = await hashSecret(start.passphrase);
+      const id = await inTransaction(c.var.em, (prepare) => {
+        if (anyAccount(prepare)) throw startedAlready();
+        keepPractice(prepare, start);
+        const practitionerId = keepOwner(prepare, start.practitioner);
+        const { name } = start;
+        openAccount(prepare, {
+          practitionerId,
+          name,
+          isOwner: true,
+          passphraseHash,
+          mustChange: false,
+          madeAtMs: c.var.nowMs,
+        });
+        const note = { action: 'account-opened', subject: practitionerId, detail: { name, isOwner: true } };
+        writeAudit(prepare, note, { practitionerId, atMs: c.var.nowMs });
+        return practitionerId;
+      });
+      await signIn(c, { name: start.name, passphrase: start.passphrase });
+      return c.json({ id }, 201);
+    });
+
+function stateOf(signedIn: SignedIn | undefined): SignInState['state'] {
+  if (!signedIn) return 'signed-out';
+  if (signedIn.isLocked) return 'locked';
+  return signedIn.mustChange ? 'must-change' : 'signed-in';
+}
+
+function refuseUnknownWord(word: string, firstWord: string): void {
+  if (word.trim().toLowerCase() === firstWord) return;
+  const message = 'These are not the words the terminal shows.';
+  throw new Problem(403, 'Not these words', message, [
+    { path: 'word', message, remedy: 'Read them where Nervato was started; they are new at each start.' },
+  ]);
+}
+
+/** @throws Problem 409 once somebody has an account: then there is nothing left to look at */
+function firstLook(prepare: Prepare): FirstLook {
+  if (anyAccount(prepare)) throw startedAlready();
+  const practice = prepare('select name from practice').get() as { name: string } | undefined;
+  const practitioners = prepare(
+    'select id, name, role from person where elsewhere = 0 order by list_order, id',
+  ).all() as FirstLook['practitioners'];
+  return { practiceName: practice?.name ?? null, practitioners };
+}
+
+const startedAlready = () =>
+  new Problem(409, 'Started already', 'Somebody has started here already: sign in.');
+
+/** The practice itself, where there is none yet; one of an earlier release stays as it is. */
+function keepPractice(
+  prepare: Prepare,
+  { practiceName, massUnit, lengthUnit, schoolId, kitIds }: FirstStart,
+): void {
+  if (prepare('select 1 from practice').get()) return;
+  prepare(
+    `insert into practice (id, name, school_id, mass_unit, length_unit, phone, letterhead, stricter, clock_ahead_ms)
+     values ('practice', ?, ?, ?, ?, '', '', '[]', 0)`,
+  ).run(practiceName, schoolId, massUnit, lengthUnit);
+  const add = prepare('insert into kit (id, list, item, retired_at_ms) values (?, ?, ?, null)');
+  for (const { list, item } of STARTING_KIT) {
+    if (!kitIds.includes(item.id)) continue;
+    const id = randomUUID();
+    add.run(id, list, JSON.stringify({ ...item, id }));
+  }
+}
+
+function keepOwner(prepare: Prepare, who: FirstStart['practitioner']): string {
+  if ('id' in who) {
+    if (!prepare('select 1 from person where id = ? and elsewhere = 0').get(who.id))
+      throw new Problem(404, 'Not found', 'This practitioner is not on record.');
+    return who.id;
+  }
+  const id = randomUUID();
+  prepare(
+    `insert into person (id, name, role, list_order)
+     values (?, ?, ?, (select coalesce(max(list_order) + 1, 0) from person))`,
+  ).run(id, who.name, who.role);
+  return id;
+}
+
+/** Going: from this device, or from all. */
+export const signOutRoutes = new Hono<Env>().post('/', body(signOutSchema), async (c) => {
+  const { everywhere } = c.req.valid('json');
+  const { em, signIns, signedIn, nowMs } = c.var;
+  const { id: practitionerId } = signedIn.practitioner;
+  await inTransaction(em, (prepare) => {
+    if (everywhere) signIns.endAllOf(prepare, practitionerId);
+    else signIns.end(prepare, [signedIn.id]);
+    const note = { action: 'signed-out', subject: practitionerId, detail: { everywhere } };
+    writeAudit(prepare, note, { practitionerId, atMs: nowMs });
+  });
+  if (readKept(c, 'nervato') !== undefined) letGo(c, 'nervato');
+  return c.body(null, 204);
+});
