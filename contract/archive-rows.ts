@@ -22,6 +22,7 @@ import { itemIdSchema } from '#core/screening/items';
 import { procedureSchema } from '#core/screening/screening';
 import { sessionEventSchema } from '#core/session/events';
 import { sideSchema } from '#core/strength/side';
+import { RETRACTABLE } from './mend';
 import { kitItemSchema, practiceSettingsSchema, roleSchema } from './practice';
 import { newPracticeAttemptSchema } from './practice-attempt';
 
@@ -87,6 +88,8 @@ export const ARCHIVE_ROWS = {
     shelfLife: shelfLifeSchema,
     limbShelfLives: z.array(z.object({ limb: limbSchema, shelfLife: shelfLifeSchema })).max(8),
     addedAtMs: atMs,
+    /** When they were taken off the list of people; archives of earlier releases do not say. */
+    archivedAtMs: atMs.nullable().default(null),
   }),
   screening: z.strictObject({
     ...ofClient,
@@ -236,6 +239,14 @@ export const ARCHIVE_ROWS = {
     liftedAtMs: atMs.nullable(),
     liftedBy: id.nullable(),
     liftReason: text.nullable(),
+  }),
+  /** After everything that can be struck from a record. */
+  retraction: z.strictObject({
+    ...ofClient,
+    kind: z.enum(RETRACTABLE),
+    rowId: id,
+    practitionerId: id,
+    reason: text,
   }),
   audit: z.strictObject({
     atMs,

@@ -18,6 +18,9 @@ import { matchWords, type Prepare, withStatements } from './sqlite';
 
 const CLIENT = `client.id, client.name, client.story, shelf_life as "shelfLife", limb_shelf_lives as "limbShelfLives"`;
 
+/** Who is on the list of people: not who was taken off it, nor a record that went into another. */
+const ON_THE_LIST = 'archived_at_ms is null and merged_into is null';
+
 /**
  * One person with what counts now. @throws Problem 404 when nobody has this id
  * @param naming measurements and tests that a request speaks of, so that it can be told what has taken their place
@@ -29,7 +32,9 @@ export const readClient = (
   naming: Named = NAMED_BY_NOBODY,
 ): Promise<ClientRecord> =>
   withStatements(em, (prepare) => {
-    const [row] = rowsOf(prepare(`select ${CLIENT} from client where id = ?`).all(clientId));
+    const [row] = rowsOf(
+      prepare(`select ${CLIENT} from client where id = ? and merged_into is null`).all(clientId),
+    );
     if (!row) throw notFound('This person');
     const [record] = recordsOf(prepare, readPracticeFacts(prepare, nowMs), [row], nowMs, naming);
     if (!record) throw notFound('This person');
@@ -39,26 +44,29 @@ export const readClient = (
 /** Who a write is for, where it asks nothing else of their record. @throws Problem 404 when nobody has this id */
 export const findClient = (em: EntityManager, clientId: string): Promise<{ id: string }> =>
   withStatements(em, (prepare) => {
-    const row = prepare('select id from client where id = ?').get(clientId);
+    const row = prepare('select id from client where id = ? and merged_into is null').get(clientId);
     if (!row) throw notFound('This person');
     return row as { id: string };
   });
 
 /**
  * A page of the people of the practice by name, or of those whose name or story has words that begin as the search says.
- * @param page counted from 0 @param lines what was worked out a moment ago already @returns with how many there are in all
+ * @param page counted from 0 @param archived those taken off the list instead, without a search @param lines what was worked out a moment ago already @returns with how many there are in all
  */
 export async function readPeople(
   em: EntityManager,
-  { search, page }: { search: string; page: number },
+  { search, page, archived = false }: { search: string; page: number; archived?: boolean },
   lines: Lines,
   nowMs: number,
 ): Promise<PeoplePage> {
   const { total, rows } = await withStatements(em, (prepare) => {
     const words = matchWords(search);
     const [from, values] = words
-      ? ['client join client_search on client_search.id = client.id where client_search match ?', [words]]
-      : ['client', []];
+      ? [
+          `client join client_search on client_search.id = client.id where client_search match ? and ${ON_THE_LIST}`,
+          [words],
+        ]
+      : [`client where ${archived ? 'archived_at_ms is not null and merged_into is null' : ON_THE_LIST}`, []];
     return {
       ...(prepare(`select count(*) as total from ${from}`).get(...values) as { total: number }),
       rows: rowsOf(
@@ -100,7 +108,7 @@ export async function readWeek(em: EntityManager, nowMs: number): Promise<WeekVi
     rowsOf(
       prepare(
         `select ${CLIENT} from session join client on client.id = session.client_id
-         where session.superseded = 0 and session.opened_at_ms > ? order by client.name, client.id`,
+         where session.superseded = 0 and session.opened_at_ms > ? and ${ON_THE_LIST} order by client.name, client.id`,
       ).all(nowMs - TRAINING_MS),
     ),
   );

@@ -55,7 +55,7 @@ export function enterSession(
     throw cannotBe('It is longer ago than anything counts: half a year.', 'Note it in the person’s story.');
   }
   const overlaps = prepare(
-    `select 1 from session where client_id = ? and opened_at_ms < ? and coalesce(finished_at_ms, ?) > ?`,
+    `select 1 from session where client_id = ? and superseded <> 2 and opened_at_ms < ? and coalesce(finished_at_ms, ?) > ?`,
   ).get(version.clientId, endMs, by.nowMs, entered.startedAtMs);
   if (overlaps) throw cannotBe('Another session of this person was running then.', 'Choose another time.');
   prepare(

@@ -1,6 +1,7 @@
 import { defineEntity, p } from '@mikro-orm/core';
-import type { KitItem, PracticeSettings, Role } from '#contract/practice';
+import type { KitItem, PracticeSettings } from '#contract/practice';
 import type { NewPracticeAttempt } from '#contract/practice-attempt';
+import type { Role } from '#core/access/deeds';
 import type { BlockWish, Scheduled } from '#core/course/block';
 import type { CoursePlanState, Occasion } from '#core/course/course-plan';
 import type { LadderAnswers } from '#core/course/ladder';
@@ -88,6 +89,8 @@ export const ClientEntity = defineEntity({
     shelfLife: p.string().$type<ShelfLife>(),
     limbShelfLives: p.json().$type<LimbShelfLife[]>(),
     addedAtMs: atMs(),
+    /** When they were taken off the list of people; null for who is on it. */
+    archivedAtMs: p.bigint('number').nullable(),
   },
 });
 

@@ -13,23 +13,22 @@ export type Before = { beforeMs: number };
 
 export const readScreenings = (prepare: Prepare, clientId: string, { beforeMs }: Before): Screening[] =>
   (
-    prepare(`${SCREENING} where client_id = ? and at_ms < ? order by at_ms desc limit ${PAGE}`).all(
-      clientId,
-      beforeMs,
-    ) as Row[]
+    prepare(
+      `${SCREENING} where client_id = ? and at_ms < ? and superseded <> 2 order by at_ms desc limit ${PAGE}`,
+    ).all(clientId, beforeMs) as Row[]
   ).map(screeningOf);
 
 export const readClearances = (prepare: Prepare, clientId: string, { beforeMs }: Before): Clearance[] =>
   (
     prepare(
-      `select clearance from clearance where client_id = ? and until_ms < ? order by until_ms desc limit ${PAGE}`,
+      `select clearance from clearance where client_id = ? and until_ms < ? and retracted = 0 order by until_ms desc limit ${PAGE}`,
     ).all(clientId, beforeMs) as { clearance: string }[]
   ).map(({ clearance }) => JSON.parse(clearance));
 
 export const readSessions = (prepare: Prepare, clientId: string, { beforeMs }: Before): PastSession[] =>
   prepare(
     `select id, opened_at_ms as "startedAtMs" from session
-     where client_id = ? and opened_at_ms < ? and finished_at_ms is not null
+     where client_id = ? and opened_at_ms < ? and finished_at_ms is not null and superseded <> 2
      order by opened_at_ms desc limit ${PAGE}`,
   ).all(clientId, beforeMs) as PastSession[];
 
@@ -41,7 +40,7 @@ export const readPressures = (
 ): HistoryPoint[] =>
   prepare(
     `select at_ms as "atMs", pressure_mm_hg as "value" from lop
-     where client_id = ? and limb = ? and position = ? and cuff_id = ? order by at_ms desc limit ${MOST_POINTS}`,
+     where client_id = ? and limb = ? and position = ? and cuff_id = ? and superseded <> 2 order by at_ms desc limit ${MOST_POINTS}`,
   ).all(clientId, limb, position, cuffId) as HistoryPoint[];
 
 /** 1RMs of one exercise and side, in kg, newest first. */
@@ -52,5 +51,5 @@ export const readOneRepMaxes = (
 ): HistoryPoint[] =>
   prepare(
     `select at_ms as "atMs", one_rep_max_kg as "value" from strength_test
-     where client_id = ? and exercise_id = ? and side = ? order by at_ms desc limit ${MOST_POINTS}`,
+     where client_id = ? and exercise_id = ? and side = ? and superseded <> 2 order by at_ms desc limit ${MOST_POINTS}`,
   ).all(clientId, exerciseId, side) as HistoryPoint[];

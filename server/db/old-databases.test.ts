@@ -12,6 +12,7 @@ import { fold } from '#core/session/fold';
 import { liveTimeline } from '#core/session/live-timeline';
 import { mergeLogs } from '#core/session/log';
 import { correctedReps } from '#core/session/state';
+import { signInNew } from '../access/sign-in.fixture';
 import { createApp } from '../app';
 import { openDatabase } from './database';
 
@@ -44,11 +45,12 @@ async function openOld(name: string) {
     await orm.close();
     rmSync(folder, { recursive: true });
   });
+  const signedIn = await signInNew(orm);
   const app = createApp({ orm, now: () => Date.now(), log: pino({ level: 'silent' }) });
   return {
     orm,
     get: async <T>(path: string): Promise<T> => {
-      const answer = await app.request(`/api${path}`);
+      const answer = await app.request(`/api${path}`, { headers: signedIn });
       expect([path, answer.status]).toEqual([path, 200]);
       return (await answer.json()) as T;
     },

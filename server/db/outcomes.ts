@@ -54,12 +54,12 @@ export const readFirstAndLast = (prepare: Prepare, measureId: MeasureId): FirstA
          from outcome where measure_id = ? and withdrawn is null)
        select client.id as "clientId", client.name, earliest.limb, earliest.setting, earliest.at_ms as "firstMs", earliest.value as "firstValue",
          latest.at_ms as "lastMs", latest.value as "lastValue",
-         (select count(*) from session where session.client_id = client.id and finished_at_ms is not null
+         (select count(*) from session where session.client_id = client.id and finished_at_ms is not null and session.superseded <> 2
             and opened_at_ms between earliest.at_ms and latest.at_ms
             and (earliest.limb is null or instr(log_line, '"limb":"' || earliest.limb || '"') > 0)) as sessions,
          (select json_extract(prescription.plan, '$.goal') from session
           join prescription on prescription.id = session.prescription_id
-          where session.client_id = client.id and finished_at_ms is not null
+          where session.client_id = client.id and finished_at_ms is not null and session.superseded <> 2
             and opened_at_ms between earliest.at_ms and latest.at_ms
           order by opened_at_ms desc limit 1) as goal
        from ranked earliest
@@ -126,7 +126,8 @@ export function readLogText(prepare: Prepare, clientId: string): string {
   const rows = prepare(
     `select session.id, opened_at_ms as "startedAtMs", course_plan_id as "coursePlanId", log_line as "line" from session
      join prescription on prescription.id = session.prescription_id
-     where session.client_id = ? and finished_at_ms is not null and log_line is not null order by opened_at_ms desc`,
+     where session.client_id = ? and finished_at_ms is not null and log_line is not null and session.superseded <> 2
+     order by opened_at_ms desc`,
   ).all(clientId) as { id: string; startedAtMs: number; coursePlanId: string; line: string }[];
   const sessions = rows.map(({ line, ...head }) => `{${JSON.stringify(head).slice(1, -1)},"line":${line}}`);
   return `{"sessions":[${sessions.join(',')}]}`;

@@ -68,8 +68,8 @@ const CLEARANCE = 'select client_id, clearance from clearance';
 
 const CLEARANCES: Kind<Clearance> = {
   parts: [
-    { sql: CLEARANCE, and: 'until_ms is null' },
-    { sql: CLEARANCE, and: 'until_ms >= ?', times: (nowMs) => [nowMs] },
+    { sql: CLEARANCE, and: 'retracted = 0 and until_ms is null' },
+    { sql: CLEARANCE, and: 'retracted = 0 and until_ms >= ?', times: (nowMs) => [nowMs] },
   ],
   of: ({ clearance }) => JSON.parse(clearance),
 };
@@ -201,7 +201,7 @@ const HEAVY_WORK: Kind<HeavyWork> = {
     {
       sql: `select client_id, id, at_ms as "atMs", exercise_id as "exerciseId", side, sets, reps, load_kg as "loadKg", effort
         from heavy_work`,
-      and: 'at_ms >= ?',
+      and: 'retracted = 0 and at_ms >= ?',
       times: (nowMs) => [nowMs - SESSIONS_COUNT_MS],
     },
   ],
@@ -371,7 +371,7 @@ export function readFacts(
   });
 }
 
-/** What a plan names stays on record with it, though something newer has taken its place. */
+/** What a plan names stays on record with it, though something newer has taken its place; not what was retracted. */
 function withNamed<Fact extends { id: string }>(
   prepare: Prepare,
   clientId: string,
@@ -382,7 +382,10 @@ function withNamed<Fact extends { id: string }>(
 ): Fact[] {
   const missing = ids.filter((id) => !facts.some((fact) => fact.id === id));
   const rows = missing.map(
-    (id) => prepare(`${sql} where id = ? and client_id = ?`).get(id, clientId) as Row | undefined,
+    (id) =>
+      prepare(`${sql} where id = ? and client_id = ? and superseded <> 2`).get(id, clientId) as
+        | Row
+        | undefined,
   );
   return [...facts, ...rows.flatMap((row) => (row ? [of(row)] : []))];
 }
@@ -408,7 +411,9 @@ function namedBy(prescriptions: readonly PrescriptionFact[], also: Named): Named
 
 const readQuickChecks = (prepare: Prepare, lopId: string): OcclusionFact['quickChecks'] =>
   (
-    prepare('select at_ms, gone_mm_hg, step_mm_hg from lop_quick_check where lop_id = ?').all(lopId) as Row[]
+    prepare(
+      'select at_ms, gone_mm_hg, step_mm_hg from lop_quick_check where lop_id = ? and retracted = 0',
+    ).all(lopId) as Row[]
   ).map((row) => ({
     atMs: row.at_ms,
     goneMmHg: row.gone_mm_hg,
@@ -423,7 +428,7 @@ const readTrials = (prepare: Prepare, lopId: string): Trial[] =>
 const countFinished = (prepare: Prepare, clientId: string): number =>
   (
     prepare(
-      'select count(*) as finished from session where client_id = ? and finished_at_ms is not null',
+      'select count(*) as finished from session where client_id = ? and finished_at_ms is not null and superseded <> 2',
     ).get(clientId) as { finished: number }
   ).finished;
 

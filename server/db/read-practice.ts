@@ -1,6 +1,7 @@
 import type { Kit } from '#contract/practice';
+import type { Role } from '#core/access/deeds';
 import { MS_PER_MINUTE } from '#core/quantity/units';
-import type { ClientFacts, Role } from '#core/record/facts';
+import type { ClientFacts } from '#core/record/facts';
 import { kitInUse } from './kit';
 import { ownExercisesInUse, ownMeasures } from './library';
 import type { Prepare } from './sqlite';

@@ -18,13 +18,15 @@ export type SessionHead = {
   prescriptionId: string;
   openedAtMs: number;
   finishedAtMs: number | null;
+  /** 1 where the whole session was struck from the record. */
+  isRetracted: number;
 };
 
 /** Whose a session is, and when it was opened. */
 type Opened = Pick<SessionHead, 'clientId' | 'openedAtMs'>;
 
 const HEAD = `id, client_id as "clientId", prescription_id as "prescriptionId", opened_at_ms as "openedAtMs",
-  finished_at_ms as "finishedAtMs"`;
+  finished_at_ms as "finishedAtMs", superseded = 2 as "isRetracted"`;
 
 export const readHead = (prepare: Prepare, id: string): SessionHead | undefined =>
   prepare(`select ${HEAD} from session where id = ?`).get(id) as SessionHead | undefined;
@@ -64,7 +66,7 @@ export const readLog = (prepare: Prepare, sessionId: string): Log =>
 /** Pain before a session, of 10, as the last check on the day before it says; null where there was none. */
 export function readPainBefore(prepare: Prepare, { clientId, openedAtMs }: Opened): number | null {
   const check = prepare(
-    'select answers from day_check where client_id = ? and at_ms <= ? order by at_ms desc limit 1',
+    'select answers from day_check where client_id = ? and at_ms <= ? and superseded <> 2 order by at_ms desc limit 1',
   ).get(clientId, openedAtMs) as { answers: string } | undefined;
   return check ? (JSON.parse(check.answers) as DayCheckAnswers).painNow : null;
 }
@@ -77,7 +79,7 @@ export const readIdBefore = (
   (
     prepare(
       `select session.id from session join prescription on prescription.id = session.prescription_id
-       where session.client_id = ? and opened_at_ms < ?
+       where session.client_id = ? and opened_at_ms < ? and session.superseded <> 2
          and course_plan_id = (select course_plan_id from prescription where id = ?)
        order by opened_at_ms desc limit 1`,
     ).get(clientId, openedAtMs, prescriptionId) as { id: string } | undefined

@@ -12,7 +12,12 @@ const PRAGMAS = [
 ];
 
 /** A raw connection of the driver, as far as it is used here. */
-type RawConnection = { exec(sql: string): void; prepare(sql: string): Statement };
+type RawConnection = {
+  exec(sql: string): void;
+  prepare(sql: string): Statement;
+  /** Why the pool throws this connection away and opens another. */
+  __knex__disposed?: Error;
+};
 export type Statement = {
   all(...values: unknown[]): unknown[];
   get(...values: unknown[]): unknown;
@@ -51,6 +56,9 @@ export async function withStatements<T>(em: EntityManager, work: (prepare: Prepa
   const raw = (await client.acquireConnection()) as RawConnection;
   try {
     return work(prepareOn(raw));
+  } catch (error) {
+    if (isOfTheMachine(error)) raw.__knex__disposed = error as Error;
+    throw error;
   } finally {
     await client.releaseConnection(raw);
   }
@@ -76,6 +84,24 @@ export const inTransaction = <T>(
       throw error;
     }
   });
+
+/**
+ * Has the next who asks get a new connection. A statement that failed half-way is left in progress by the driver, and no
+ * transaction ends on that connection any more: a moment in which another program had the database would be one for ever.
+ */
+export async function renewConnection(em: EntityManager, error: Error): Promise<void> {
+  const { client } = em.getConnection().getKnex();
+  const raw = (await client.acquireConnection()) as RawConnection;
+  raw.__knex__disposed = error;
+  await client.releaseConnection(raw);
+}
+
+/** Whether the driver failed for want of disk, right or turn, and not because of what it was asked. */
+const isOfTheMachine = (error: unknown): boolean =>
+  error instanceof Error &&
+  'code' in error &&
+  typeof error.code === 'string' &&
+  /^SQLITE_(?!CONSTRAINT|ERROR)/.test(error.code);
 
 /** Whether a commit waits for the disk: always, but for data that are made and could be made again. */
 export const waitForDisk = (em: EntityManager, wait: boolean): Promise<void> =>

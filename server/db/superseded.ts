@@ -1,7 +1,7 @@
 import type { Prepare } from './sqlite';
 
 /** Of which things a newer row takes the place of an older one, as the triggers keep it (migrations 005 and 006). */
-const SAME: Record<string, readonly string[]> = {
+export const SAME: Record<string, readonly string[]> = {
   screening: ['client_id'],
   day_check: ['client_id'],
   girth: ['client_id', 'limb'],
@@ -13,7 +13,7 @@ const SAME: Record<string, readonly string[]> = {
   session: ['client_id'],
 };
 
-/** Says anew which rows of a person count now: to be called where some were deleted, which no trigger sees. */
+/** Says anew which rows of a person count now, but for those that were retracted (2): to be called where some were deleted, which no trigger sees. */
 export function recountSuperseded(prepare: Prepare, clientId: string): void {
   for (const [table, keys] of Object.entries(SAME)) {
     const at = table === 'session' ? 'opened_at_ms' : 'at_ms';
@@ -21,9 +21,9 @@ export function recountSuperseded(prepare: Prepare, clientId: string): void {
       `update ${table} set superseded = case when id in (
          select id from (
            select id, row_number() over (partition by ${keys.join(', ')} order by ${at} desc, rowid desc) as place
-           from ${table} where client_id = ?1
+           from ${table} where client_id = ?1 and superseded <> 2
          ) where place = 1) then 0 else 1 end
-       where client_id = ?1`,
+       where client_id = ?1 and superseded <> 2`,
     ).run(clientId);
   }
 }

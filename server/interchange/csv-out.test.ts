@@ -38,7 +38,7 @@ describe('a table taken out as CSV', () => {
     expect((await api.raw('GET', '/archive/csv/secrets')).status).toBe(404);
     expect((await api.raw('GET', '/archive/csv/client?separator=tab')).status).toBe(400);
     await api.raw('GET', '/archive/csv/client');
-    expect(await api.sql('select action, subject from audit')).toEqual([
+    expect(await api.sql("select action, subject from audit where action <> 'refused'")).toEqual([
       { action: 'archive-taken-out', subject: 'client' },
     ]);
   });

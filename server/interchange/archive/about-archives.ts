@@ -1,2 +1,11 @@
-/** What is said in the audit of copies going out and coming in: about archives, and therefore not in them. */
-export const ABOUT_ARCHIVES = ['archive-taken-out', 'taken-in', 'taken-back'] as const;
+import { ABOUT_ACCESS } from '../../db/audit';
+
+/** What the audit says of copies going out and coming in, and of who came in and looked: not in archives. */
+export const NOT_IN_ARCHIVES: readonly string[] = [
+  'archive-taken-out',
+  'taken-in',
+  'taken-back',
+  ...ABOUT_ACCESS,
+];
+/** That list for SQL. */
+export const NOT_IN_ARCHIVES_SQL = NOT_IN_ARCHIVES.map((action) => `'${action}'`).join(', ');

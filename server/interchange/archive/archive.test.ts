@@ -222,7 +222,13 @@ describe('one person moved between two practices', () => {
     );
     await takeInBy(into, '/archive', await archiveOf(from, id));
     const { practitioners } = await into.get<{ practitioners: object[] }>('/practice');
-    expect(practitioners).toContainEqual({ id: 'petra', name: 'Petra', role: 'clinician', elsewhere: true });
+    expect(practitioners).toContainEqual({
+      id: 'petra',
+      name: 'Petra',
+      role: 'clinician',
+      isOwner: false,
+      elsewhere: true,
+    });
     expect((await into.raw('POST', '/clients', '{}', 'petra' as never)).status).toBe(401);
   });
 

@@ -16,6 +16,8 @@ export type ArchivedTable = {
   flags?: readonly string[];
   /** Which rows go with one person, as a condition on `?1`; none go where there is none. */
   ofClient?: string;
+  /** Which rows go at all, where some do not. */
+  only?: string;
   /** Order in which rows were written, so that of two of the same moment the same one counts where they are taken in. */
   order: string;
   /** Columns that follow from others, and are not in the archive. */
@@ -36,8 +38,8 @@ const WHO_WORKED = oneOf(
   clientsOf('signed_by', 'prescription'),
   clientsOf('kept_by', 'programme'),
   clientsOf('lifted_by', 'hold'),
-  ...['rung_check', 'heavy_work', 'outcome', 'comparison', 'adverse_event', 'report'].map((table) =>
-    clientsOf('practitioner_id', table),
+  ...['rung_check', 'heavy_work', 'outcome', 'comparison', 'adverse_event', 'report', 'retraction'].map(
+    (table) => clientsOf('practitioner_id', table),
   ),
   `select practitioner_id from session_event where ${EVENTS_OF}`,
 );
@@ -63,7 +65,14 @@ export const ARCHIVED: Record<ArchiveKind, ArchivedTable> = {
   measure: { table: 'measure', json: ['measure'], ofClient: WHAT_WAS_MEASURED, order: 'rowid' },
   template: { table: 'template', json: ['session'], order: 'rowid' },
   'practice-attempt': { table: 'practice_attempt', json: ['answer'], order: 'at_ms, rowid' },
-  client: { table: 'client', json: ['limbShelfLives'], ofClient: 'id = ?1', order: 'rowid' },
+  client: {
+    table: 'client',
+    json: ['limbShelfLives'],
+    ofClient: 'id = ?1',
+    // What was on record twice goes as the one it was brought together in.
+    only: 'merged_into is null',
+    order: 'rowid',
+  },
   screening: { table: 'screening', json: ['yes', 'bloodPressures', 'procedures'], ...byTime },
   clearance: { table: 'clearance', json: ['clearance'], ...byTime },
   'day-check': { table: 'day_check', json: ['answers'], ...byTime },
@@ -110,9 +119,12 @@ export const ARCHIVED: Record<ArchiveKind, ArchivedTable> = {
   'adverse-event': { table: 'adverse_event', ...byTime },
   report: { table: 'report', json: ['content'], ...byTime },
   hold: { table: 'hold', json: ['ends'], ...byTime },
+  retraction: { table: 'retraction', ...byTime },
   audit: {
     table: 'audit',
     json: ['detail'],
+    // Entries about who was forgotten say nothing any more.
+    only: "detail <> ''",
     ofClient: 'subject = ?1 or subject in (select id from session where client_id = ?1)',
     order: 'at_ms, id',
   },

@@ -5,6 +5,7 @@ import { isForeignKeyClash, type Prepare } from '../../db/sqlite';
 import { recountSuperseded } from '../../db/superseded';
 import { uncount } from '../../db/surveillance';
 import { notFound, Problem } from '../../problem';
+import { NOT_IN_ARCHIVES_SQL } from './about-archives';
 import { ARCHIVED } from './tables';
 
 type Stored = TakenIn & { clientIds: string; auditId: number };
@@ -48,7 +49,7 @@ function refuseWorkedWith(prepare: Prepare, clientIds: readonly string[], auditI
   const since = prepare(
     `select count(*) as n from audit
      where (subject = ?1 or subject in (select id from session where client_id = ?1)) and id > ?2
-       and action <> 'archive-taken-out'`,
+       and action not in (${NOT_IN_ARCHIVES_SQL})`,
   );
   const name = prepare('select name from client where id = ?');
   for (const clientId of clientIds) {

@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import type { ArchiveMatches, ArchiveOf, ArchivePreview, ArchiveRow, Match } from '#contract/archive';
 import { ARCHIVE_KINDS, type ArchiveKind } from '#contract/archive-rows';
 import type { SessionEvent } from '#core/session/events';
+import { type AuditRow, appendAudit } from '../../db/audit';
 import { readHead, summarise } from '../../db/session-log';
 import { isForeignKeyClash, isUniqueClash, type Prepare } from '../../db/sqlite';
 import { sameJson } from '../../same-json';
@@ -167,6 +168,10 @@ function compared(kind: ArchiveKind, here: Row, there: Row): Came {
 function insert(prepare: Prepare, kind: ArchiveKind, row: Row, at: number): void {
   refuseOfAnother(prepare, kind, row, at);
   const columns = toDatabase(kind, row);
+  if (kind === 'audit') {
+    appendAudit(prepare, { ...row, detail: columns.detail } as AuditRow);
+    return;
+  }
   const names = Object.keys(columns);
   try {
     prepare(

@@ -2,7 +2,7 @@ import { createHash } from 'node:crypto';
 import Database from 'libsql';
 import { ARCHIVE_FORMAT, ARCHIVE_VERSION, type ArchiveOf, type ArchiveRow } from '#contract/archive';
 import { ARCHIVE_KINDS, type ArchiveKind } from '#contract/archive-rows';
-import { ABOUT_ARCHIVES } from './about-archives';
+import { NOT_IN_ARCHIVES_SQL } from './about-archives';
 import { ARCHIVED, chosenColumns, fromDatabase } from './tables';
 
 type Row = Record<string, unknown>;
@@ -42,11 +42,10 @@ export function* archiveRows(file: string, of: ArchiveOf): Generator<ArchiveRow>
 }
 
 function rowsOf(database: Database.Database, kind: ArchiveKind, of: ArchiveOf): Iterable<Row> {
-  const { table, ofClient, order } = ARCHIVED[kind];
+  const { table, ofClient, only, order } = ARCHIVED[kind];
   const conditions = [
-    ...(kind === 'audit'
-      ? [`action not in (${ABOUT_ARCHIVES.map((action) => `'${action}'`).join(', ')})`]
-      : []),
+    ...(kind === 'audit' ? [`action not in (${NOT_IN_ARCHIVES_SQL})`] : []),
+    ...(only ? [only] : []),
     ...(of.kind === 'client' && ofClient ? [`(${ofClient})`] : []),
   ];
   if (of.kind === 'client' && !ofClient) return [];

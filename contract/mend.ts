@@ -1,0 +1,70 @@
+import { z } from 'zod';
+import type { LinkId } from '#core/record/link';
+import type { ClientRecord } from './client';
+
+/** What can be struck from a record, by kind. Outcomes have a withdrawal of their own; plans and blocks have a next version. */
+export const RETRACTABLE = [
+  'screening',
+  'clearance',
+  'day-check',
+  'fit',
+  'tightness',
+  'occlusion-pressure',
+  'quick-check',
+  'strength-test',
+  'heavy-work',
+  'session',
+] as const;
+export type RetractableKind = (typeof RETRACTABLE)[number];
+
+const reason = z.string().trim().min(1, 'Say why.').max(400, 'At most 400 characters.');
+
+export const retractionSchema = z.object({
+  kind: z.enum(RETRACTABLE),
+  id: z.string().min(1).max(80),
+  reason,
+});
+
+export const personChangeSchema = z
+  .object({
+    name: z.string().trim().min(1, 'Give the person a name.').max(80, 'At most 80 characters.').optional(),
+    story: z.string().trim().max(400, 'At most 400 characters.').optional(),
+    /** Taken off the list of people, with all that is on record; and put back. */
+    archived: z.boolean().optional(),
+  })
+  .refine((change) => Object.values(change).some((part) => part !== undefined), 'Say what is to be changed.');
+export type PersonChange = z.infer<typeof personChangeSchema>;
+
+export const mergeSchema = z.object({
+  /** The other record of the same person: what is in it comes here. */
+  otherId: z.string().min(1).max(80),
+  reason,
+});
+
+export const eraseSchema = z.object({
+  /** The person's name, typed again: this cannot be taken back. */
+  name: z.string().max(200),
+  reason,
+});
+
+/** An entry of a record, in one line; struck through where it was retracted. */
+export type RecordEntry = {
+  kind: RetractableKind;
+  id: string;
+  atMs: number;
+  words: string;
+  retracted: { atMs: number; by: string; reason: string } | null;
+};
+export type RecordEntries = { entries: RecordEntry[]; hasMore: boolean };
+export const entriesQuerySchema = z.object({
+  beforeMs: z.coerce.number().int().default(Number.MAX_SAFE_INTEGER),
+});
+
+/** What a retraction has changed beside the entry: links of the chain and plans that held before and do not hold now. */
+export type Unsettled =
+  | { what: 'link'; id: LinkId; words: string }
+  | { what: 'plan'; id: string; name: string; words: string };
+export type Retracted = { record: ClientRecord; unsettled: Unsettled[] };
+
+/** What erasing has left: counts without a name. */
+export type Erased = { rows: number };

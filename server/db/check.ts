@@ -1,0 +1,10 @@
+import type { Prepare } from './sqlite';
+
+/** Whether the database file holds together, as far as can be told without reading every index. */
+export const quickCheck = (prepare: Prepare): boolean =>
+  (prepare('pragma quick_check(1)').get() as { quick_check: string }).quick_check === 'ok';
+
+/** Brings everything that was written into the one file, so that a copy of it has all. */
+export const checkpoint = (prepare: Prepare): void => {
+  prepare('pragma wal_checkpoint(truncate)').all();
+};

@@ -1,0 +1,193 @@
+import { randomUUID } from 'node:crypto';
+import type { RecordEntries, RecordEntry, RetractableKind } from '#contract/mend';
+import { notFound, Problem } from '../problem';
+import { writeAudit } from './audit';
+import { RETRACTABLE_TABLES } from './retractable';
+import type { Prepare } from './sqlite';
+import { recountSuperseded } from './superseded';
+import { uncount } from './surveillance';
+
+type By = { practitionerId: string; atMs: number };
+
+/**
+ * Strikes an entry from a record: it stays, struck through, and never counts again; what it had taken the place of counts in its
+ * stead (triggers of migration 011).
+ * @throws Problem 404 for an entry that is not of this person; 409 for one that was retracted, and for a session that is running
+ */
+export function retract(
+  prepare: Prepare,
+  clientId: string,
+  { kind, id, reason }: { kind: RetractableKind; id: string; reason: string },
+  by: By,
+): void {
+  const { table } = RETRACTABLE_TABLES[kind];
+  const row = prepare(`select * from ${table} where id = ? and client_id = ?`).get(id, clientId);
+  if (!row) throw notFound('This entry');
+  if (prepare('select 1 from retraction where kind = ? and row_id = ?').get(kind, id))
+    throw new Problem(409, 'Retracted already', 'This entry is struck through already.');
+  if (kind === 'session') {
+    if ((row as { finished_at_ms: number | null }).finished_at_ms === null)
+      throw new Problem(409, 'Still running', 'This session is running: finish or stop it first.');
+    uncount(prepare, id);
+  }
+  prepare(
+    `insert into retraction (id, client_id, kind, row_id, at_ms, practitioner_id, reason) values (?, ?, ?, ?, ?, ?, ?)`,
+  ).run(randomUUID(), clientId, kind, id, by.atMs, by.practitionerId, reason);
+  writeAudit(
+    prepare,
+    { action: 'retracted', subject: clientId, detail: { kind, id, reason, before: row } },
+    by,
+  );
+}
+
+/** How an entry of a kind reads in one line, as SQL. */
+const WORDS: Record<RetractableKind, string> = {
+  screening: `case when yes = '[]' then 'Screening, nothing answered with yes' else 'Screening: ' || yes end`,
+  clearance: `'Clearance by ' || coalesce(json_extract(clearance, '$.givenBy'), '')`,
+  'day-check': `'Check on the day, pain ' || coalesce(json_extract(answers, '$.painNow'), 0) || ' of 10'`,
+  fit: `replace(limb, '-', ' ') || ': ' || girth_cm || ' cm, ' || label`,
+  tightness: `replace(limb, '-', ' ') || ': ' || strap_label || ' at mark ' || mark || ', felt ' || felt`,
+  'occlusion-pressure': `replace(limb, '-', ' ') || ', ' || position || ': ' || cast(round(pressure_mm_hg) as integer) || ' mmHg, ' || cuff_label`,
+  'quick-check': `'Quick check: pulse gone at ' || gone_mm_hg || ' mmHg'`,
+  'strength-test': `replace(exercise_id, '-', ' ') || ', ' || side || ': ' || load_kg || ' kg, ' || reps || ' repetitions'`,
+  'heavy-work': `'Heavy work: ' || replace(exercise_id, '-', ' ') || ', ' || sets || ' sets of ' || reps || ' at ' || load_kg || ' kg'`,
+  session: `'Session' || case when finished_at_ms is null then ', running' else '' end`,
+};
+
+const PAGE = 40;
+const KINDS = Object.keys(RETRACTABLE_TABLES) as RetractableKind[];
+
+/** What stands on a person's record, the newest first, with what was struck through and why. */
+export function readEntries(prepare: Prepare, clientId: string, beforeMs: number): RecordEntries {
+  const selects = KINDS.map((kind) => {
+    const { table, at } = RETRACTABLE_TABLES[kind];
+    return `select * from (select '${kind}' as kind, id, ${at} as at_ms, ${WORDS[kind]} as words from ${table}
+      where client_id = ?1 and ${at} < ?2 order by ${at} desc limit ${PAGE + 1})`;
+  });
+  const rows = prepare(
+    `select entry.kind, entry.id, entry.at_ms as "atMs", words, retraction.at_ms as "retractedAtMs", person.name as "by", reason
+     from (${selects.join(' union all ')}) as entry
+       left join retraction on retraction.kind = entry.kind and row_id = entry.id
+       left join person on person.id = retraction.practitioner_id
+     order by entry.at_ms desc, entry.id limit ${PAGE + 1}`,
+  ).all(clientId, beforeMs) as {
+    kind: RetractableKind;
+    id: string;
+    atMs: number;
+    words: string;
+    retractedAtMs: number | null;
+    by: string | null;
+    reason: string | null;
+  }[];
+  return {
+    entries: rows.slice(0, PAGE).map(
+      ({ retractedAtMs, by, reason, words, ...row }): RecordEntry => ({
+        ...row,
+        words: words.charAt(0).toUpperCase() + words.slice(1),
+        retracted:
+          retractedAtMs === null ? null : { atMs: retractedAtMs, by: by ?? '', reason: reason ?? '' },
+      }),
+    ),
+    hasMore: rows.length > PAGE,
+  };
+}
+
+/** Tables whose rows are of a person, each before those its rows name. */
+const OF_A_PERSON = [
+  'retraction',
+  'report',
+  'adverse_event',
+  'comparison',
+  'outcome',
+  'heavy_work',
+  'rung_check',
+  'programme',
+  'hold',
+  'session',
+  'prescription',
+  'course_plan',
+  'lop_quick_check',
+  'lop',
+  'strength_test',
+  'tightness',
+  'girth',
+  'day_check',
+  'clearance',
+  'screening',
+] as const;
+
+const isRunning = (prepare: Prepare, clientId: string): boolean =>
+  prepare('select 1 from session where client_id = ? and finished_at_ms is null').get(clientId) !== undefined;
+
+/**
+ * Brings what is on record of one person twice together: everything of the other record comes to this one, which from then on
+ * counts as what is newest of both says.
+ */
+export function mergeInto(prepare: Prepare, clientId: string, otherId: string, reason: string, by: By): void {
+  if (clientId === otherId) throw new Problem(422, 'The same record', 'These are not two records.');
+  const other = prepare('select name, story from client where id = ? and merged_into is null').get(otherId);
+  if (!other) throw notFound('The other record');
+  if (isRunning(prepare, clientId) || isRunning(prepare, otherId))
+    throw new Problem(409, 'Still running', 'A session of one of them is running: finish it first.');
+  const moved: Record<string, number> = {};
+  for (const table of OF_A_PERSON) {
+    // A hold of the same cause stands once.
+    const but = table === 'hold' ? 'and cause not in (select cause from hold where client_id = ?1)' : '';
+    const { changes } = prepare(`update ${table} set client_id = ?1 where client_id = ?2 ${but}`).run(
+      clientId,
+      otherId,
+    );
+    if (changes > 0) moved[table] = changes;
+  }
+  prepare('update client set merged_into = ? where id = ? or merged_into = ?').run(
+    clientId,
+    otherId,
+    otherId,
+  );
+  recountSuperseded(prepare, clientId);
+  writeAudit(prepare, { action: 'merged', subject: clientId, detail: { otherId, other, reason, moved } }, by);
+}
+
+/**
+ * Forgets a person: their name, everything measured, and every event go, and entries of the audit lose what they say. What
+ * cuffs were up for how long and what was seen with it stays counted, without anybody.
+ * @returns how many rows went
+ */
+export function erase(prepare: Prepare, clientId: string, reason: string, by: By): number {
+  if (isRunning(prepare, clientId))
+    throw new Problem(409, 'Still running', 'A session of this person is running: finish it first.');
+  const ids = [
+    clientId,
+    ...(prepare('select id from client where merged_into = ?').all(clientId) as { id: string }[]).map(
+      ({ id }) => id,
+    ),
+  ];
+  // Freed pages are overwritten, and rows may name each other in any order until all of them are gone.
+  prepare('pragma secure_delete = on').get();
+  prepare('pragma defer_foreign_keys = on').run();
+  let rows = 0;
+  for (const id of ids) {
+    prepare('insert into erased (client_id, at_ms) values (?, ?)').run(id, by.atMs);
+    prepare('insert into erased_session (session_id) select id from session where client_id = ?').run(id);
+  }
+  for (const id of ids) rows += eraseRows(prepare, id);
+  prepare(
+    `update audit set detail = '', salt = '' where subject in (select client_id from erased)
+       or subject in (select session_id from erased_session)`,
+  ).run();
+  // The reason is the practice's own; it names nobody.
+  writeAudit(prepare, { action: 'erased', subject: 'practice', detail: { clientId, rows, reason } }, by);
+  return rows;
+}
+
+function eraseRows(prepare: Prepare, clientId: string): number {
+  const gone = [
+    prepare('delete from session_event where session_id in (select id from session where client_id = ?)').run(
+      clientId,
+    ),
+    prepare('delete from lop_trial where lop_id in (select id from lop where client_id = ?)').run(clientId),
+    ...OF_A_PERSON.map((table) => prepare(`delete from ${table} where client_id = ?`).run(clientId)),
+    prepare('delete from client where id = ?').run(clientId),
+  ];
+  return gone.reduce((sum, { changes }) => sum + changes, 0);
+}

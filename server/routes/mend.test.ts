@@ -1,0 +1,279 @@
+import { describe, expect, it } from 'vitest';
+import type { AuditCheck, AuditPage } from '#contract/audit';
+import type { ClientRecord, PeoplePage } from '#contract/client';
+import type { RecordEntries, Retracted } from '#contract/mend';
+import {
+  type Api,
+  CLEAR,
+  FIT,
+  measuredClient,
+  OCCLUSION,
+  openSession,
+  prescriptionFor,
+  SESSION_ID,
+  startApi,
+  TRIAL,
+  WELL,
+} from '../api.fixture';
+
+/** Some days on, so that what is measured then is newer. */
+const MEASURED_LATER = 3 * 86_400_000;
+
+const entries = async (api: Api, id: string) =>
+  (await api.get<RecordEntries>(`/clients/${id}/entries`)).entries;
+const entryOf = async (api: Api, id: string, kind: string) => {
+  const found = (await entries(api, id)).find((entry) => entry.kind === kind);
+  if (!found) throw new Error(`No ${kind} is on record.`);
+  return found;
+};
+const strike = async (api: Api, clientId: string, kind: string, id?: string) =>
+  api.post<Retracted>(`/clients/${clientId}/retractions`, {
+    kind,
+    id: id ?? (await entryOf(api, clientId, kind)).id,
+    reason: 'Of somebody else',
+  });
+const chainOf = ({ chain }: ClientRecord) => Object.fromEntries(chain.map(({ id, state }) => [id, state]));
+
+describe('a measurement that is struck from a record', () => {
+  it('counts no more at once, and what it stood in place of counts in its stead', async () => {
+    const api = await startApi();
+    const client = await measuredClient(api);
+    api.clock.nowMs += MEASURED_LATER;
+    const later = { ...TRIAL, goneMmHg: 200, backMmHg: 192 };
+    await api.post(`/clients/${client.id}/occlusion-pressures`, { ...OCCLUSION, trials: [later, later] });
+    const { record, unsettled } = await strike(api, client.id, 'occlusion-pressure');
+    expect(record.facts.occlusions.map(({ id }) => id)).toEqual(client.facts.occlusions.map(({ id }) => id));
+    expect(unsettled).toEqual([]);
+    const struck = await entryOf(api, client.id, 'occlusion-pressure');
+    expect(struck.retracted).toEqual({ atMs: api.clock.nowMs, by: 'Clara', reason: 'Of somebody else' });
+    // A newer one takes the place of the older as ever.
+    const again = await api.post(`/clients/${client.id}/occlusion-pressures`, OCCLUSION);
+    expect(again.facts.occlusions).toHaveLength(1);
+  });
+
+  it('holds what stood on it, which is named, and no session opens on it', async () => {
+    const api = await startApi();
+    const client = await measuredClient(api);
+    const signed = await api.post(`/clients/${client.id}/prescriptions`, prescriptionFor(client));
+    await api.post(`/clients/${client.id}/day-checks`, WELL);
+    const { record, unsettled } = await strike(api, client.id, 'occlusion-pressure');
+    expect(chainOf(record).measure).toBe('missing');
+    expect(unsettled).toContainEqual(expect.objectContaining({ what: 'plan', name: 'Lower day' }));
+    expect(unsettled).toContainEqual(expect.objectContaining({ what: 'link', id: 'measure' }));
+    const prescriptionId = signed.facts.prescriptions[0]?.id;
+    const { status } = await api.refused('/sessions', { id: SESSION_ID, prescriptionId });
+    expect(status).toBe(422);
+  });
+
+  it.each(['strength-test', 'screening', 'fit', 'day-check'])('may be any: a %s', async (kind) => {
+    const api = await startApi();
+    const client = await measuredClient(api);
+    await api.post(`/clients/${client.id}/day-checks`, WELL);
+    const { record } = await strike(api, client.id, kind);
+    const { facts } = record;
+    const left = {
+      'strength-test': facts.strengthTests,
+      screening: facts.screenings,
+      fit: facts.fits,
+      'day-check': facts.dayChecks,
+    };
+    expect(left[kind as keyof typeof left]).toEqual([]);
+  });
+
+  it('may be a clearance, a quick check, or heavy work', async () => {
+    const api = await startApi();
+    const client = await measuredClient(api);
+    const base = `/clients/${client.id}`;
+    await api
+      .post(`${base}/clearances`, {
+        subject: 'diabetes',
+        givenBy: 'Dr Wren Halloway',
+        givenAtMs: api.clock.nowMs,
+        untilMs: api.clock.nowMs + 86_400_000,
+        limits: {},
+      })
+      .catch(() => null);
+    await api.post(`${base}/quick-checks`, { occlusionId: client.facts.occlusions[0]?.id, goneMmHg: 178 });
+    await api.post(`${base}/heavy-work`, {
+      exerciseId: 'knee-extension',
+      side: 'left',
+      sets: 3,
+      reps: 5,
+      loadKg: 40,
+      effort: 8,
+      atMs: api.clock.nowMs,
+    });
+    const checked = (await strike(api, client.id, 'quick-check')).record.facts;
+    expect(checked.occlusions[0]?.quickChecks).toEqual([]);
+    expect((await strike(api, client.id, 'heavy-work')).record.facts.heavyWork).toEqual([]);
+  });
+
+  it('is struck by a clinician with a reason, once, and only from the record it is of', async () => {
+    const api = await startApi();
+    const client = await measuredClient(api);
+    const other = await api.post('/clients', { name: 'Somebody Else' });
+    const { id } = await entryOf(api, client.id, 'fit');
+    const asked = { kind: 'fit', id, reason: 'Wrong leg' };
+    const path = `/clients/${client.id}/retractions`;
+    expect((await api.refused(path, asked, 'colin')).status).toBe(403);
+    expect((await api.refused(path, { ...asked, reason: ' ' })).status).toBe(400);
+    expect((await api.refused(`/clients/${other.id}/retractions`, asked)).status).toBe(404);
+    await api.post(path, asked);
+    expect((await api.refused(path, asked)).status).toBe(409);
+  });
+});
+
+describe('a session that is struck from a record', () => {
+  it('counts nowhere, and takes nothing more', async () => {
+    const api = await startApi();
+    const view = await openSession(api);
+    expect(
+      (
+        await api.refused(`/clients/${view.clientId}/retractions`, {
+          kind: 'session',
+          id: view.id,
+          reason: 'Of somebody else',
+        })
+      ).status,
+    ).toBe(409);
+    const event = (seq: number, more: object) => ({
+      id: `00000000-0000-4000-8000-00000000000${seq}`,
+      sessionId: view.id,
+      deviceId: 'one',
+      seq,
+      atMs: api.clock.nowMs,
+      ...more,
+    });
+    await api.post(`/sessions/${view.id}/events`, {
+      events: [event(1, { type: 'session-started', runner: 'one' }), event(2, { type: 'session-finished' })],
+    });
+    const { record } = await strike(api, view.clientId, 'session', view.id);
+    expect([record.facts.sessions, record.facts.sessionsFinished]).toEqual([[], 0]);
+    expect((await api.get<{ sessions: unknown[] }>(`/clients/${view.clientId}/log`)).sessions).toEqual([]);
+    const late = event(3, { type: 'pressure-read', limb: 'left-thigh', pressureMmHg: 80, cause: 'read' });
+    expect((await api.refused(`/sessions/${view.id}/events`, { events: [late] })).status).toBe(409);
+  });
+});
+
+describe('a person', () => {
+  it('is renamed, with the name before in the audit, and found by the new one', async () => {
+    const api = await startApi();
+    const { id } = await api.post('/clients', { name: 'Misspelt Nmae' });
+    await api.post(`/clients/${id}`, { name: 'Spelt Name' });
+    const found = async (search: string) => (await api.get<PeoplePage>(`/clients?search=${search}`)).total;
+    expect([await found('spelt%20name'), await found('nmae')]).toEqual([1, 0]);
+    const { entries: said } = await api.get<AuditPage>(`/audit/of/${id}`);
+    expect(said.find(({ action }) => action === 'person-changed')?.detail).toMatchObject({
+      from: { name: 'Misspelt Nmae' },
+    });
+  });
+
+  it('is taken off the list with all that is on record, and put back', async () => {
+    const api = await startApi();
+    const client = await measuredClient(api);
+    await api.post(`/clients/${client.id}`, { archived: true });
+    expect((await api.get<PeoplePage>('/clients')).total).toBe(0);
+    expect((await api.get<PeoplePage>('/clients?archived=yes')).people.map(({ id }) => id)).toEqual([
+      client.id,
+    ]);
+    await api.post(`/clients/${client.id}`, { archived: false });
+    expect((await api.get<ClientRecord>(`/clients/${client.id}`)).facts.occlusions).toHaveLength(1);
+    expect((await api.get<PeoplePage>('/clients')).total).toBe(1);
+  });
+
+  it('who is on record twice becomes one, of whom the newest of both counts', async () => {
+    const api = await startApi();
+    const first = await measuredClient(api);
+    api.clock.nowMs += MEASURED_LATER;
+    const second = await api.post('/clients', { name: 'Test Persson' });
+    await api.post(`/clients/${second.id}/screenings`, CLEAR);
+    await api.post(`/clients/${second.id}/fits`, { ...FIT, girthCm: 56 });
+    const merged = await api.post(`/clients/${first.id}/merge`, { otherId: second.id, reason: 'The same' });
+    expect(merged.facts.fits.map(({ girthCm }) => girthCm)).toEqual([56]);
+    expect(merged.facts.occlusions).toHaveLength(1);
+    expect((await api.get<PeoplePage>('/clients')).total).toBe(1);
+    expect((await api.call('GET', `/clients/${second.id}`)).status).toBe(404);
+    const { entries: said } = await api.get<AuditPage>(`/audit/of/${first.id}`);
+    expect(said.map(({ subject }) => subject)).toContain(second.id);
+    expect((await api.refused(`/clients/${first.id}/merge`, { otherId: first.id, reason: 'x' })).status).toBe(
+      422,
+    );
+  });
+});
+
+describe('a person who is to be forgotten', () => {
+  it('goes with every event and word, and leaves counts without a name and an audit that still holds', async () => {
+    const api = await startApi();
+    const view = await openSession(api);
+    const event = { sessionId: view.id, deviceId: 'one', atMs: api.clock.nowMs };
+    await api.post(`/sessions/${view.id}/events`, {
+      events: [
+        {
+          ...event,
+          id: '00000000-0000-4000-8000-000000000001',
+          seq: 1,
+          type: 'session-started',
+          runner: 'one',
+        },
+        { ...event, id: '00000000-0000-4000-8000-000000000002', seq: 2, type: 'session-finished' },
+      ],
+    });
+    await api.post('/clients', { name: 'Somebody Else' });
+    const path = `/clients/${view.clientId}/erasure`;
+    expect((await api.refused(path, { name: 'Test Person', reason: 'Asked' }, 'lena')).status).toBe(403);
+    expect((await api.refused(path, { name: 'Test', reason: 'Asked' })).status).toBe(422);
+    expect(
+      (await api.post<{ rows: number }>(path, { name: 'Test Person', reason: 'Asked' })).rows,
+    ).toBeGreaterThan(8);
+
+    const tables = await api.sql(
+      "select name from sqlite_master where type = 'table' and name not like 'sqlite%'",
+    );
+    for (const { name } of tables) {
+      const rows = JSON.stringify(await api.sql(`select * from ${name}`));
+      expect([name, rows.includes('Test Person')]).toEqual([name, false]);
+      if (!['audit', 'erased', 'erased_session'].includes(name ?? ''))
+        expect([name, rows.includes(view.clientId)]).toEqual([name, false]);
+    }
+    expect((await api.call('GET', `/clients/${view.clientId}`)).status).toBe(404);
+    expect((await api.get<PeoplePage>('/clients')).total).toBe(1);
+    expect(await api.get<AuditCheck>('/audit/check')).toMatchObject({ broken: null });
+  });
+});
+
+describe('the audit', () => {
+  it('is whole as long as nobody touches it, and says where somebody has', async () => {
+    const api = await startApi();
+    await measuredClient(api);
+    expect(await api.get<AuditCheck>('/audit/check')).toMatchObject({ rows: 5, broken: null });
+    const wrongs = [
+      "update audit set subject = 'somebody' where id = 3",
+      'delete from audit where id = 3',
+      "insert into audit (id, at_ms, practitioner_id, action, subject, detail) values (99, 1, 'clara', 'x', 'y', '{}')",
+    ];
+    for (const wrong of wrongs.slice(0, 2)) await expect(api.sql(wrong)).rejects.toThrow(/append-only/);
+    await expect(api.sql('insert or replace into audit select * from audit where id = 3')).rejects.toThrow(
+      /append-only/,
+    );
+    for (const trigger of ['audit_no_update', 'audit_no_delete']) await api.sql(`drop trigger ${trigger}`);
+    await api.sql(wrongs[2] ?? '');
+    expect((await api.get<AuditCheck>('/audit/check')).broken?.id).toBe(99);
+    await api.sql('delete from audit where id = 99');
+    await api.sql("update audit set detail = '{}' where id = 2");
+    expect((await api.get<AuditCheck>('/audit/check')).broken?.id).toBe(2);
+  });
+
+  it('has reads of a person, once an hour for each who looks', async () => {
+    const api = await startApi();
+    const { id } = await measuredClient(api);
+    for (let i = 0; i < 3; i += 1) await api.call('GET', `/clients/${id}`, undefined, 'colin');
+    api.clock.nowMs += 3_600_001;
+    await api.call('GET', `/clients/${id}/outcomes`, undefined, 'colin');
+    const { entries: said } = await api.get<AuditPage>(`/audit/of/${id}`);
+    expect(
+      said.filter(({ action, practitionerId }) => action === 'looked-at' && practitionerId === 'colin'),
+    ).toHaveLength(2);
+    const { entries: found } = await api.get<AuditPage>('/audit?practitionerId=colin&search=looked');
+    expect(found.every(({ clientName }) => clientName === 'Test Person')).toBe(true);
+  });
+});
