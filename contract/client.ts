@@ -43,6 +43,8 @@ export type NextPlan = { name: string; turn: Turn; plans: number };
 export const peopleQuerySchema = z.object({
   search: z.string().trim().max(80, 'At most 80 characters.').default(''),
   page: z.coerce.number().int().min(0).max(100_000).default(0),
+  /** Those taken off the list, instead of those on it. */
+  archived: z.enum(['yes', 'no']).default('no'),
 });
 
 /** A page of the roster, and how many people there are in all. */

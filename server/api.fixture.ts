@@ -2,9 +2,8 @@ import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { pino } from 'pino';
-import { onTestFinished } from 'vitest';
+import { afterAll, onTestFinished } from 'vitest';
 import type { ClientRecord } from '#contract/client';
-import { PRACTITIONER_HEADER } from '#contract/header';
 import type { KitItem } from '#contract/practice';
 import type { NewPrescription, SignedFor } from '#contract/prescription';
 import type { ProblemBody } from '#contract/problem';
@@ -12,9 +11,13 @@ import type { SessionView } from '#contract/session';
 import type { ExerciseChoice } from '#core/plan/choices';
 import { type TestChoices, testExercise } from '#core/plan/plan.fixture';
 import { START_MS } from '#core/session/session.fixture';
+import { openAccount } from './access/accounts';
+import { hashSecret } from './access/passphrase';
 import { createApp } from './app';
 import { openDatabase } from './db/database';
 import { KitEntity, PracticeEntity, PractitionerEntity } from './db/entities';
+import { inTransaction } from './db/sqlite';
+import { sha256 } from './sha256';
 
 export const DAY_MS = 86_400_000;
 /** When tests begin: the moment the logs of `core/session` fixtures do. */
@@ -59,6 +62,9 @@ const PRACTICE = [
   ],
   [PractitionerEntity, { id: 'clara', name: 'Clara', role: 'clinician', listOrder: 0 }],
   [PractitionerEntity, { id: 'colin', name: 'Colin', role: 'coach', listOrder: 1 }],
+  [PractitionerEntity, { id: 'lena', name: 'Lena', role: 'clinician', listOrder: 2 }],
+  [PractitionerEntity, { id: 'aske', name: 'Aske', role: 'assistant', listOrder: 3 }],
+  [PractitionerEntity, { id: 'olga', name: 'Olga', role: 'assistant', listOrder: 4 }],
   cuff('thigh-small', 'leg', 9, 35, 50),
   cuff('thigh-large', 'leg', 11.5, 48, 72),
   cuff('arm-one', 'arm', 8, 20, 40),
@@ -82,7 +88,39 @@ const PRACTICE = [
   kit('weightKits', { kind: 'bands', id: 'bands', label: 'Bands', names: ['yellow', 'red'] }),
 ] as const;
 
-type Who = 'clara' | 'colin' | 'nobody';
+/** Clara owns the practice, and Olga does too, who is no clinician. */
+const WORKING = ['clara', 'colin', 'lena', 'aske', 'olga'] as const;
+export type Who = (typeof WORKING)[number] | 'nobody';
+export const FIRST_WORD = 'harbour';
+export const PASSPHRASE = 'rowing past the lighthouse';
+
+/** What says that somebody is signed in; the token is as good as any. */
+const cookieOf = (who: Who): { cookie: string } => ({ cookie: `__Host-nervato=${who}` });
+
+async function signEverybodyIn(orm: Awaited<ReturnType<typeof openDatabase>>): Promise<void> {
+  const passphraseHash = await hashSecret(PASSPHRASE);
+  await inTransaction(orm.em.fork(), (prepare) => {
+    for (const who of WORKING) {
+      const isOwner = who === 'clara' || who === 'olga';
+      openAccount(prepare, {
+        practitionerId: who,
+        name: who,
+        isOwner,
+        passphraseHash,
+        mustChange: false,
+        madeAtMs: NOON_MS,
+      });
+      prepare(
+        `insert into sign_in (id, token_sha256, practitioner_id, device_sha256, made_at_ms, used_at_ms)
+         values (?, ?, ?, ?, ?, ?)`,
+      ).run(who, sha256(who), who, sha256(`device of ${who}`), NOON_MS, NOON_MS);
+    }
+    prepare(
+      `insert into sign_in (id, token_sha256, practitioner_id, device_sha256, made_at_ms, used_at_ms, is_locked)
+       values ('locked', ?, 'lena', 'a tablet', ?, ?, 1)`,
+    ).run(sha256('locked'), NOON_MS, NOON_MS);
+  });
+}
 
 let template: Promise<Buffer> | undefined;
 
@@ -94,6 +132,7 @@ async function makeTemplate(): Promise<Buffer> {
   const em = orm.em.fork();
   for (const [entity, data] of PRACTICE) em.create(entity as never, data as never);
   await em.flush();
+  await signEverybodyIn(orm);
   // Everything into the one file that is copied.
   await orm.em.getConnection().execute('pragma wal_checkpoint(truncate)');
   await orm.close();
@@ -104,14 +143,14 @@ async function makeTemplate(): Promise<Buffer> {
 
 /**
  * The HTTP application over a new SQLite file with a small practice; both go when the test is over.
- * `clock.nowMs` is what the server takes for now.
+ * `clock.nowMs` is what the server takes for now; `clock.realMs` what sign-ins end by.
  */
-export async function startApi() {
+export async function startApi(lasts: 'test' | 'file' = 'test') {
   const folder = mkdtempSync(join(tmpdir(), 'nervato-api-'));
   const file = join(folder, 'test.sqlite');
   template ??= makeTemplate();
   writeFileSync(file, await template);
-  const clock = { nowMs: NOON_MS };
+  const clock = { nowMs: NOON_MS, realMs: NOON_MS };
   const open = async () => {
     const opened = await openDatabase(file);
     // No test pulls the plug: waiting for the disk is left out.
@@ -119,19 +158,29 @@ export async function startApi() {
     return opened;
   };
   let orm = await open();
-  let app = createApp({ orm, now: () => clock.nowMs, log: pino({ level: 'silent' }) });
-  onTestFinished(async () => {
+  const makeApp = () =>
+    createApp({
+      orm,
+      now: () => clock.nowMs,
+      realNow: () => clock.realMs,
+      firstWord: FIRST_WORD,
+      log: pino({ level: 'silent' }),
+    });
+  let app = makeApp();
+  const end = async () => {
     await orm.close();
     rmSync(folder, { recursive: true });
-  });
+  };
+  if (lasts === 'test') onTestFinished(end);
+  else afterAll(end);
 
   const call = async (method: string, path: string, json?: unknown, who: Who = 'clara') => {
     const answer = await app.request(`/api${path}`, {
       method,
-      headers: { 'content-type': 'application/json', [PRACTITIONER_HEADER]: who },
+      headers: { 'content-type': 'application/json', ...cookieOf(who) },
       ...(json === undefined ? {} : { body: typeof json === 'string' ? json : JSON.stringify(json) }),
     });
-    return { status: answer.status, body: await answer.json() };
+    return { status: answer.status, body: answer.status === 204 ? null : await answer.json() };
   };
   return {
     clock,
@@ -139,7 +188,7 @@ export async function startApi() {
     raw: (method: string, path: string, text?: string, who: Who = 'clara') =>
       app.request(`/api${path}`, {
         method,
-        headers: { [PRACTITIONER_HEADER]: who },
+        headers: cookieOf(who),
         ...(text === undefined ? {} : { body: text }),
       }),
     sql: (statement: string): Promise<Record<string, string>[]> => orm.em.getConnection().execute(statement),
@@ -147,8 +196,17 @@ export async function startApi() {
     restart: async () => {
       await orm.close();
       orm = await open();
-      app = createApp({ orm, now: () => clock.nowMs, log: pino({ level: 'silent' }) });
+      app = makeApp();
     },
+    file,
+    /** Every route there is, as it was written. */
+    routes: () => app.routes,
+    /** The same as `call`, with headers of one's own and the answer as it comes. */
+    ask: (path: string, init: RequestInit = {}) =>
+      app.request(`/api${path}`, {
+        ...init,
+        headers: { 'content-type': 'application/json', ...init.headers },
+      }),
     get: async <T>(path: string) => (await call('GET', path)).body as T,
     call,
     /** Posts what must be accepted. */
@@ -159,12 +217,12 @@ export async function startApi() {
     },
     /** Reads what is not JSON. */
     text: async (path: string) => {
-      const answer = await app.request(`/api${path}`);
+      const answer = await app.request(`/api${path}`, { headers: cookieOf('clara') });
       return { status: answer.status, text: await answer.text() };
     },
     /** Follows an event stream, message by message; what it says before the first one is passed over. */
     follow: async (path: string) => {
-      const answer = await app.request(`/api${path}`);
+      const answer = await app.request(`/api${path}`, { headers: cookieOf('clara') });
       const reader = answer.body?.getReader();
       const decoder = new TextDecoder();
       let text = '';
@@ -186,7 +244,7 @@ export async function startApi() {
     },
     /** The first message of an event stream, which is then left. */
     firstOfStream: async (path: string): Promise<unknown> => {
-      const answer = await app.request(`/api${path}`);
+      const answer = await app.request(`/api${path}`, { headers: cookieOf('clara') });
       const reader = answer.body?.getReader();
       const { value } = (await reader?.read()) ?? {};
       await reader?.cancel();

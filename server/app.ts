@@ -1,22 +1,30 @@
-import { randomInt } from 'node:crypto';
+import { randomBytes, randomInt } from 'node:crypto';
 import { serveStatic } from '@hono/node-server/serve-static';
 import type { MikroORM } from '@mikro-orm/libsql';
-import { Hono } from 'hono';
-import { bodyLimit } from 'hono/body-limit';
-import { compress } from 'hono/compress';
-import { createMiddleware } from 'hono/factory';
-import { secureHeaders } from 'hono/secure-headers';
+import { type Context, Hono } from 'hono';
+import { requestId } from 'hono/request-id';
 import type { Logger } from 'pino';
 import { RULES } from '#core/rules/catalogue';
 import { knownHost } from './access/known-host';
-import { withPractitioner } from './access/practitioner';
+import { Looks } from './access/looks';
+import { asAllowed } from './access/practitioner';
+import { routeOf } from './access/route-of';
+import { SignIns } from './access/sign-ins';
 import type { Env } from './context';
+import { writeAudit } from './db/audit';
+import { inTransaction, renewConnection } from './db/sqlite';
 import { DeviceHub } from './devices/device-hub';
+import { compressLong, keepNoCopies, limitBody, refuseUnstorable, withSecureHeaders } from './edge';
+import { limitRequests, limitSignIns } from './limits';
 import { Feed } from './live/feed';
 import { Lines } from './live/lines';
 import type { Print } from './print';
+import { PrintTickets } from './print-tickets';
 import { answerProblem, notFound, Problem } from './problem';
+import { Requests } from './requests';
+import { accountRoutes } from './routes/accounts';
 import { archiveRoutes } from './routes/archive';
+import { auditRoutes } from './routes/audit';
 import { blockRoutes } from './routes/blocks';
 import { calendarRoutes } from './routes/calendar';
 import { clientRoutes } from './routes/clients';
@@ -24,15 +32,20 @@ import { clockRoutes, type MoveClock } from './routes/clock';
 import { coursePlanRoutes } from './routes/course-plans';
 import { deviceRoutes } from './routes/devices';
 import { feedRoutes } from './routes/feed';
+import { healthRoutes } from './routes/health';
 import { historyRoutes } from './routes/history';
+import { meRoutes } from './routes/me';
+import { mendRoutes } from './routes/mend';
 import { occlusionPressureRoutes } from './routes/occlusion-pressures';
 import { outcomeRoutes } from './routes/outcomes';
 import { practiceRoutes } from './routes/practice';
 import { practiceAttemptRoutes } from './routes/practice-attempts';
 import { prescriptionRoutes } from './routes/prescriptions';
+import { printRoutes } from './routes/print';
 import { sessionRoutes } from './routes/sessions';
+import { type DemoAccount, signInRoutes, signOutRoutes } from './routes/sign-in';
 import { tableRoutes } from './routes/tables';
-import { isStorable } from './storable';
+import { forTheLog, troubleOf } from './trouble';
 
 export type AppOptions = {
   orm: MikroORM;
@@ -52,14 +65,35 @@ export type AppOptions = {
   lines?: Lines;
   /** Names this server may be asked by beside localhost and figures. */
   hosts?: readonly string[];
+  /** What the terminal shows at a first start; who types it owns the practice. */
+  firstWord?: string;
+  /** Who may sign in to a demonstration, shown on its sign-in page. */
+  demoAccounts?: DemoAccount[];
+  /** Whether what a proxy says of a request is believed. */
+  trustsProxy?: boolean;
+  /** Real time in ms, by which sign-ins end; a demonstration does not move it. */
+  realNow?: () => number;
   /** Folder of the built interface; left out where another server shows it. */
   webRoot?: string;
 };
 
 /** Typed routes under /api; the web client takes its types from here. */
-const apiRoutes = (now: () => number, aheadMs: number, moveClock: MoveClock | undefined) =>
+const apiRoutes = (
+  now: () => number,
+  aheadMs: number,
+  moveClock: MoveClock | undefined,
+  firstWord: string,
+  demoAccounts: DemoAccount[],
+  requests: Requests,
+) =>
   new Hono<Env>()
-    .get('/health', (c) => c.json({ ok: true }))
+    .route('/health', healthRoutes(requests))
+    .route('/sign-in', signInRoutes(firstWord, demoAccounts))
+    .route('/sign-out', signOutRoutes)
+    .route('/me', meRoutes())
+    .route('/accounts', accountRoutes)
+    .route('/audit', auditRoutes)
+    .route('/print', printRoutes)
     .route('/clock', clockRoutes(now, moveClock))
     .route('/practice', practiceRoutes)
     .route('/clients', clientRoutes)
@@ -69,6 +103,7 @@ const apiRoutes = (now: () => number, aheadMs: number, moveClock: MoveClock | un
     .route('/clients', coursePlanRoutes)
     .route('/clients', historyRoutes)
     .route('/clients', outcomeRoutes)
+    .route('/clients', mendRoutes)
     .route('/sessions', sessionRoutes(aheadMs))
     .route('/feed', feedRoutes)
     .route('/archive', archiveRoutes)
@@ -80,8 +115,6 @@ const apiRoutes = (now: () => number, aheadMs: number, moveClock: MoveClock | un
 export type AppType = ReturnType<typeof apiRoutes>;
 
 const USUAL_AHEAD_MS = RULES['RUN-9'].figures.afterReceiptMs;
-const WHOLE_FILES = /^\/api\/(archive|tables)(\/|$)/;
-const MOST_BYTES = 2 * 1024 * 1024;
 
 /** The whole HTTP application over one database. */
 export function createApp({
@@ -96,10 +129,20 @@ export function createApp({
   aheadMs = USUAL_AHEAD_MS,
   feed = new Feed(),
   lines = new Lines(),
+  firstWord = randomBytes(16).toString('hex'),
+  demoAccounts = [],
+  trustsProxy = false,
+  realNow = Date.now,
 }: AppOptions): Hono<Env> {
   const app = new Hono<Env>();
+  const signIns = new SignIns(realNow);
+  const looks = new Looks(() => orm.em.fork());
+  const tickets = new PrintTickets();
+  const requests = new Requests(log);
   app.use(withSecureHeaders);
   app.use('*', knownHost(hosts));
+  app.use('/api/*', requestId());
+  app.use('/api/*', requests.note);
   app.use('/api/*', keepNoCopies);
   app.use('/api/*', compressLong);
   app.use('/api/*', limitBody);
@@ -111,10 +154,16 @@ export function createApp({
     c.set('print', print);
     c.set('feed', feed);
     c.set('lines', lines);
+    c.set('signIns', signIns);
+    c.set('tickets', tickets);
+    c.set('trustsProxy', trustsProxy);
     await next();
   });
-  app.use('/api/*', withPractitioner());
-  app.route('/api', apiRoutes(now, aheadMs, moveClock));
+  app.use('/api/*', limitRequests);
+  app.use('/api/sign-in/*', limitSignIns);
+  app.use('/api/*', asAllowed);
+  app.use('/api/*', looks.note);
+  app.route('/api', apiRoutes(now, aheadMs, moveClock, firstWord, demoAccounts, requests));
   app.all('/api/*', () => {
     throw notFound('This address');
   });
@@ -128,12 +177,21 @@ export function createApp({
     app.get('/assets/*', (c) => c.notFound());
     app.get('*', serveStatic({ root: webRoot, path: 'index.html', precompressed: true }));
   }
-  app.onError((error, c) => {
-    if (error instanceof Problem) return answerProblem(c, error);
+  app.onError(async (error, c) => {
+    if (error instanceof Problem) {
+      await noteRefusal(c, orm, error);
+      return answerProblem(c, error);
+    }
     if (error instanceof SyntaxError || error.message.includes('Malformed JSON')) {
       return answerProblem(c, new Problem(400, 'Not JSON', 'The request body is not valid JSON.'));
     }
-    log.error({ err: error, path: c.req.path }, 'request failed');
+    const trouble = troubleOf(error);
+    log.error(
+      { request: c.get('requestId'), route: routeOf(c), failed: forTheLog(error) },
+      trouble ? 'the machine is in trouble' : 'request failed',
+    );
+    await renewConnection(orm.em.fork(), error).catch(() => {});
+    if (trouble) return answerProblem(c, trouble);
     return answerProblem(
       c,
       new Problem(
@@ -146,64 +204,25 @@ export function createApp({
   return app;
 }
 
-const secureAnswer = secureHeaders({
-  contentSecurityPolicy: {
-    defaultSrc: ["'self'"],
-    scriptSrc: ["'self'"],
-    styleSrc: ["'self'", "'unsafe-inline'"],
-    imgSrc: ["'self'", 'data:'],
-    fontSrc: ["'self'"],
-    frameAncestors: ["'none'"],
-  },
-});
-
-/**
- * What a page may do is said with the page; a script or a font asks for no more than to be taken as what it is. A first view
- * has some forty of them, and headers are not compressed.
- */
-const withSecureHeaders = createMiddleware<Env>(async (c, next) => {
-  if (!c.req.path.startsWith('/assets/')) return secureAnswer(c, next);
-  await next();
-  c.header('X-Content-Type-Options', 'nosniff');
-  c.header('Cross-Origin-Resource-Policy', 'same-origin');
-});
-
-const SHORT_ANSWERS = /\/(events|health|clock)$/;
-const compressAnswer = compress();
-
-/** Streams are left as they are, which the package knows by their type; so are answers of a few bytes, which are asked often. */
-const compressLong = createMiddleware<Env>((c, next) =>
-  SHORT_ANSWERS.test(c.req.path) ? next() : compressAnswer(c, next),
-);
-
-const limitStream = bodyLimit({ maxSize: MOST_BYTES, onError: (c) => answerProblem(c, tooLarge) });
-
-/** A body that says how long it is is refused or read as a whole; only one that does not is counted as it streams in. */
-const limitBody = createMiddleware<Env>(async (c, next) => {
-  // Whole files come as a stream, which who reads it bounds.
-  if (WHOLE_FILES.test(c.req.path)) return next();
-  const length = c.req.header('content-length');
-  if (length === undefined || c.req.header('transfer-encoding') !== undefined) return limitStream(c, next);
-  if (Number(length) > MOST_BYTES) return answerProblem(c, tooLarge);
-  await next();
-});
-
-/** Records are not left in the caches of browsers and of what stands between. */
-const keepNoCopies = createMiddleware<Env>(async (c, next) => {
-  await next();
-  if (!c.res.headers.has('cache-control')) c.res.headers.set('cache-control', 'no-store');
-});
-
-/** No text that cannot be stored as it is comes further than here. */
-const refuseUnstorable = createMiddleware<Env>(async (c, next) => {
-  if (c.req.method === 'POST' && !WHOLE_FILES.test(c.req.path) && !isStorable(await c.req.text())) {
-    throw new Problem(
-      400,
-      'Letters that are none',
-      'A text has a character that cannot be stored (U+0000, or half of a letter). Take it out, or type the text again.',
-    );
-  }
-  await next();
-});
-
-const tooLarge = new Problem(413, 'Too large', `A request is at most ${MOST_BYTES / 1024 / 1024} MB.`);
+/** What somebody was refused by a rule or for want of a right stands in the audit. */
+async function noteRefusal(
+  c: Context<Env>,
+  orm: MikroORM,
+  { status, title, errors }: Problem,
+): Promise<void> {
+  const practitioner = c.get('practitioner');
+  const rules = errors.flatMap(({ rule }) => rule ?? []);
+  if (!practitioner || (status !== 403 && rules.length === 0)) return;
+  const detail = {
+    asked: `${c.req.method} ${c.req.path}`,
+    title,
+    rules,
+  };
+  await inTransaction(orm.em.fork(), (prepare) =>
+    writeAudit(
+      prepare,
+      { action: 'refused', subject: c.req.param('id') ?? 'practice', detail },
+      { practitionerId: practitioner.id, atMs: c.var.nowMs },
+    ),
+  );
+}

@@ -14,6 +14,7 @@ export class Problem extends Error {
     readonly title: string,
     readonly detail: string,
     readonly errors: FieldError[] = [],
+    readonly headers: Record<string, string> = {},
   ) {
     super(detail);
   }
@@ -55,7 +56,7 @@ export function fromZod(error: z.core.$ZodError): Problem {
   return new Problem(400, 'Something to mend', errors[0]?.message ?? 'The request does not fit.', errors);
 }
 
-export function answerProblem(c: Context, { status, title, detail, errors }: Problem): Response {
+export function answerProblem(c: Context, { status, title, detail, errors, headers }: Problem): Response {
   const body: ProblemBody = { type: 'about:blank', title, status, detail, errors };
-  return c.json(body, status, { 'content-type': 'application/problem+json' });
+  return c.json(body, status, { ...headers, 'content-type': 'application/problem+json' });
 }

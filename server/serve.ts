@@ -4,14 +4,22 @@ import { serve } from '@hono/node-server';
 import type { MikroORM } from '@mikro-orm/libsql';
 import getPort from 'get-port';
 import { pino } from 'pino';
+import { anyAccount } from './access/accounts';
+import { madePassphrase } from './access/made-passphrase';
 import { createApp } from './app';
 import { backupPlan, scheduleBackups } from './backup/schedule';
+import { checkpoint } from './db/check';
+import { withStatements } from './db/sqlite';
+import { lineToHere } from './line-to-here';
 import { Feed } from './live/feed';
 import { Lines } from './live/lines';
 import { practiceClock } from './practice-clock';
 import { chromiumPrint } from './print';
+import type { DemoAccount } from './routes/sign-in';
 
 const USUAL_PORT = 4310;
+/** As many words of the kind passphrases are made of as nobody guesses before somebody has started. */
+const FIRST_WORDS = 4;
 
 /** Tells every device that the practice is another one now: whoever changes the database beside the routes calls it. */
 export type TellChanged = () => void;
@@ -20,7 +28,10 @@ export type TellChanged = () => void;
  * Serves a database by what the environment says (README), and says where; ends with the process’s signals.
  * @param isDemo lets its clock be moved on, so that one can live through weeks
  */
-export async function serveDatabase(orm: MikroORM, { isDemo = false } = {}): Promise<TellChanged> {
+export async function serveDatabase(
+  orm: MikroORM,
+  { isDemo = false, demoAccounts = [] }: { isDemo?: boolean; demoAccounts?: DemoAccount[] } = {},
+): Promise<TellChanged> {
   const log = pino(
     { level: process.env.NERVATO_LOG_LEVEL ?? 'info' },
     pino.destination({ dest: 2, sync: true }),
@@ -33,12 +44,14 @@ export async function serveDatabase(orm: MikroORM, { isDemo = false } = {}): Pro
   const port = process.env.NERVATO_PORT
     ? Number(process.env.NERVATO_PORT)
     : await getPort({ port: USUAL_PORT });
+  const line = lineToHere(process.env);
+  const firstWord = madePassphrase().split(' ').slice(0, FIRST_WORDS).join(' ');
   const app = createApp({
     orm,
-    hosts: (process.env.NERVATO_ALLOWED_HOSTS ?? '')
-      .toLowerCase()
-      .split(/[\s,]+/)
-      .filter(Boolean),
+    hosts: line.hosts,
+    trustsProxy: line.trustsProxy,
+    firstWord,
+    demoAccounts,
     feed,
     lines,
     now: clock.now,
@@ -49,24 +62,23 @@ export async function serveDatabase(orm: MikroORM, { isDemo = false } = {}): Pro
           webRoot,
           print: chromiumPrint(
             process.env.NERVATO_CHROMIUM ?? '/usr/bin/chromium',
-            `http://127.0.0.1:${port}`,
+            `${line.scheme}://127.0.0.1:${port}`,
           ),
         }
       : {}),
     ...(aheadMs ? { aheadMs: Number(aheadMs) } : {}),
   });
-  const server = serve(
-    { fetch: app.fetch, port, hostname: process.env.NERVATO_HOST ?? '127.0.0.1' },
-    (info) => {
-      console.log(`Nervato is at http://localhost:${info.port}`);
-    },
-  );
+  const needsFirst = !(await withStatements(orm.em.fork(), anyAccount));
+  const server = serve({ fetch: app.fetch, port, hostname: line.hostname, ...line.tls }, (info) => {
+    console.log(`Nervato is at ${line.scheme}://localhost:${info.port}`);
+    if (needsFirst) console.log(`Nobody can sign in yet. The word for the first start is: ${firstWord}`);
+  });
   const backups = backupPlan(process.env);
   const program = join(dirname(process.argv[1] ?? ''), 'backup.js');
   if (backups && !isDemo && existsSync(program)) scheduleBackups(program, backups, log);
   for (const signal of ['SIGINT', 'SIGTERM'] as const) {
     process.on(signal, () => {
-      server.close(() => void orm.close().then(() => process.exit(0)));
+      server.close(() => void stop(orm).then(() => process.exit(0)));
       setTimeout(() => process.exit(0), 2_000).unref();
     });
   }
@@ -74,4 +86,10 @@ export async function serveDatabase(orm: MikroORM, { isDemo = false } = {}): Pro
     lines.clear();
     feed.publish({ said: 'practice' });
   };
+}
+
+/** All that was written is in the one file when the server has ended. */
+async function stop(orm: MikroORM): Promise<void> {
+  await withStatements(orm.em.fork(), checkpoint).catch(() => {});
+  await orm.close();
 }

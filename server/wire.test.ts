@@ -4,6 +4,7 @@ import { join } from 'node:path';
 import { brotliCompressSync, brotliDecompressSync, gunzipSync } from 'node:zlib';
 import { pino } from 'pino';
 import { expect, it, onTestFinished } from 'vitest';
+import { signInNew } from './access/sign-in.fixture';
 import { createApp } from './app';
 import { openDatabase } from './db/database';
 
@@ -30,8 +31,9 @@ async function built() {
     log: pino({ level: 'silent' }),
     webRoot: join(folder, 'web'),
   });
+  const signedIn = await signInNew(orm);
   return (path: string, accepts?: string) =>
-    app.request(path, accepts ? { headers: { 'accept-encoding': accepts } } : {});
+    app.request(path, { headers: { ...signedIn, ...(accepts ? { 'accept-encoding': accepts } : {}) } });
 }
 
 it('sends JSON compressed to who can read it, and plain to who cannot', async () => {

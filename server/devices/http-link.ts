@@ -1,4 +1,3 @@
-import { PRACTITIONER_HEADER } from '#contract/header';
 import type { DeviceLink } from './device-check';
 
 type Ask = (url: string, init?: RequestInit) => Promise<Response> | Response;
@@ -6,9 +5,9 @@ type Ask = (url: string, init?: RequestInit) => Promise<Response> | Response;
 /** A device at an address, as docs/device-protocol.md says: `…/stream` for its frames, `…/commands` for what it is told. */
 export async function linkTo(
   address: string,
-  { practitioner, ask = fetch }: { practitioner?: string | undefined; ask?: Ask } = {},
+  { headers = {}, ask = fetch }: { headers?: Record<string, string>; ask?: Ask } = {},
 ): Promise<DeviceLink & { leave: () => Promise<void> }> {
-  const answer = await ask(`${address}/stream`);
+  const answer = await ask(`${address}/stream`, { headers });
   const reader = answer.body?.getReader();
   if (!answer.ok || !reader)
     throw new Error(`${address}/stream answered ${answer.status}: no device is there.`);
@@ -31,11 +30,7 @@ export async function linkTo(
     command: async (command) => {
       const said = await ask(`${address}/commands`, {
         method: 'POST',
-        headers: {
-          'content-type': 'application/json',
-          // The simulated devices of a practice ask who works; a bridge does not.
-          ...(practitioner === undefined ? {} : { [PRACTITIONER_HEADER]: practitioner }),
-        },
+        headers: { 'content-type': 'application/json', ...headers },
         body: JSON.stringify(command),
       });
       return { status: said.status, body: await said.json().catch(() => null) };

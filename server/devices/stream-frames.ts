@@ -1,10 +1,16 @@
 import type { Context } from 'hono';
-import { streamSSE } from 'hono/streaming';
+import { type SSEStreamingApi, streamSSE } from 'hono/streaming';
 import type { DeviceFrame } from '#contract/device';
 
 /** A device's frames as docs/device-protocol.md has them: one JSON object an event, until nobody listens. */
-export const streamFrames = (c: Context, next: () => DeviceFrame, everyMs: number): Response =>
+export const streamFrames = (
+  c: Context,
+  next: () => DeviceFrame,
+  everyMs: number,
+  begun: (stream: SSEStreamingApi) => void = () => {},
+): Response =>
   streamSSE(c, async (stream) => {
+    begun(stream);
     while (!stream.aborted) {
       await stream.writeSSE({ data: JSON.stringify(next()) });
       await stream.sleep(everyMs);

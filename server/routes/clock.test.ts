@@ -3,8 +3,8 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { pino } from 'pino';
 import { expect, it } from 'vitest';
-import { PRACTITIONER_HEADER } from '#contract/header';
 import { loadDemo } from '#demo/load';
+import { signInHere } from '../access/sign-in-here';
 import { startApi } from '../api.fixture';
 import { createApp } from '../app';
 import { openDatabase } from '../db/database';
@@ -17,9 +17,10 @@ it('moves on by days in a demonstration, and stands there after the next start',
   await loadDemo(orm, Date.now());
   const clock = await practiceClock(orm);
   const app = createApp({ orm, now: clock.now, moveClock: clock.moveOn, log: pino({ level: 'silent' }) });
+  const signedIn = await signInHere(orm, 'tobias');
   const ask = async (path: string, json?: object) => {
     const answer = await app.request(`/api${path}`, {
-      headers: { 'content-type': 'application/json', [PRACTITIONER_HEADER]: 'tobias' },
+      headers: { 'content-type': 'application/json', ...signedIn },
       ...(json ? { method: 'POST', body: JSON.stringify(json) } : {}),
     });
     return { status: answer.status, body: (await answer.json()) as { nowMs: number; canMove: boolean } };

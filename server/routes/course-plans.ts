@@ -12,7 +12,7 @@ import { SESSIONS_COUNT_MS } from '#core/record/facts';
 import { checkRungEntry, daysSinceProcedure } from '#core/record/ladder-in-force';
 import { versionInForce } from '#core/record/plans-in-force';
 import { passGuards } from '../access/guards';
-import { asClinician } from '../access/practitioner';
+import { requireDeed } from '../access/practitioner';
 import type { Env } from '../context';
 import { readClient } from '../db/client-facts';
 import { CoursePlanEntity, HeavyWorkEntity, RungCheckEntity } from '../db/entities';
@@ -30,7 +30,7 @@ export const coursePlanRoutes = new Hono<Env>()
     if (!coursePlan) throw notFound('This plan');
     const change = c.req.valid('json');
     if (prolongs(change, coursePlan) && versionInForce(client.facts, coursePlan.id)?.role === 'clinician') {
-      asClinician(c.var.practitioner, 'prolong a plan that stands on a clinician’s signature');
+      requireDeed(c.var.practitioner, 'prolong-signed');
     }
     const next = {
       name: change.name ?? coursePlan.name,
@@ -48,7 +48,7 @@ export const coursePlanRoutes = new Hono<Env>()
   .post('/:id/rung-checks', body(newRungCheckSchema), async (c) => {
     const client = await readClient(c.var.em, c.req.param('id'), c.var.nowMs);
     const { limb, answers, rung, overrideReason } = c.req.valid('json');
-    if (answers.clinicianAgrees) asClinician(c.var.practitioner, 'give the clinician’s word');
+    if (answers.clinicianAgrees) requireDeed(c.var.practitioner, 'give-word');
     const findings = checkRungEntry(client.facts, { limb, rung, answers }, c.var.nowMs);
     const { reason } = passGuards(findings, c.var.practitioner, overrideReason);
     const id = randomUUID();

@@ -9,6 +9,7 @@ import type { Env } from '../context';
 import { readClient, requireFittedCuff } from '../db/client-facts';
 import type { DeviceHub } from '../devices/device-hub';
 import { streamFrames } from '../devices/stream-frames';
+import { endWithSignIn, refuseTooManyStreams } from '../live/stream-for';
 import { notFound } from '../problem';
 import { body } from '../validate';
 
@@ -42,7 +43,13 @@ export const deviceRoutes = (hub: DeviceHub, now: () => number) =>
     .get('/:id/stream', (c) => {
       const device = hub.find(c.req.param('id'));
       if (!device) throw notFound('This device');
-      return streamFrames(c, () => device.frame(now()), FRAME_MS);
+      refuseTooManyStreams(c);
+      return streamFrames(
+        c,
+        () => device.frame(now()),
+        FRAME_MS,
+        (stream) => endWithSignIn(c, stream),
+      );
     })
 
     .post('/:id/commands', body(deviceCommandSchema), (c) => {

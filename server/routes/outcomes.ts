@@ -152,7 +152,8 @@ export const outcomeRoutes = new Hono<Env>()
     const report = await c.var.em.findOne(ReportEntity, { id: c.req.param('reportId'), clientId: id });
     if (!report || !c.var.print) throw notFound('This report as PDF');
     const { paper } = c.req.valid('json');
-    const asked = new URLSearchParams({ client: id, report: report.id, paper });
+    const { id: reportId, atMs, content } = report;
+    const asked = new URLSearchParams({ ticket: c.var.tickets.give({ id: reportId, atMs, content }), paper });
     const pdf = await c.var.print(`${PRINT_PATH}?${asked}`);
     await withAudit(c, { action: 'report-printed', subject: id, detail: { id: report.id } }, () => undefined);
     return c.body(pdf, 200, { 'content-type': 'application/pdf', 'cache-control': 'no-store' });

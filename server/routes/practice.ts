@@ -8,33 +8,29 @@ import {
   ownExerciseSchema,
   ownMeasureSchema,
   type PracticeView,
+  type Practitioner,
   practiceSettingsSchema,
   retireKitSchema,
   retireSchema,
   templateSchema,
 } from '#contract/practice';
+import { mayDo, type Role } from '#core/access/deeds';
 import { changesFigures, MEASURES, type Measure, type MeasureId, measureBook } from '#core/outcomes/measures';
+import { whyForClinicians } from '#core/plan/template-limits';
 import { readSessionChoice } from '#core/plan/versions/read-plan';
 import { EXERCISES } from '#core/protocol/exercises';
-import { asClinician, clinicianOnly } from '../access/practitioner';
+import { requireDeed } from '../access/practitioner';
 import type { Env } from '../context';
 import { readWeek } from '../db/client-facts';
-import {
-  ExerciseEntity,
-  KitEntity,
-  MeasureEntity,
-  PracticeEntity,
-  PractitionerEntity,
-  TemplateEntity,
-} from '../db/entities';
+import { ExerciseEntity, KitEntity, MeasureEntity, PracticeEntity, TemplateEntity } from '../db/entities';
 import { findKit, readKit } from '../db/kit';
 import { ownMeasures, readOwnExercises } from '../db/library';
 import { readFirstAndLast, readPairs } from '../db/outcomes';
-import { withStatements } from '../db/sqlite';
+import { type Prepare, withStatements } from '../db/sqlite';
 import { countAdverseEvents, readTallies } from '../db/surveillance';
 import { withAudit } from '../db/with-audit';
 import { tellPractice } from '../live/tell-change';
-import { refusedField } from '../problem';
+import { Problem, refusedField } from '../problem';
 import { body, query } from '../validate';
 
 /** The practice, its people, settings and kit. Every answer to a write is the whole practice. */
@@ -60,7 +56,7 @@ export const practiceRoutes = new Hono<Env>()
 
   .get('/', async (c) => c.json(await readPractice(c)))
 
-  .post('/settings', clinicianOnly('change the settings'), body(practiceSettingsSchema), async (c) => {
+  .post('/settings', body(practiceSettingsSchema), async (c) => {
     const settings = c.req.valid('json');
     await withAudit(c, { action: 'settings-changed', subject: 'practice', detail: settings }, (em) =>
       em.nativeUpdate(PracticeEntity, { id: 'practice' }, settings),
@@ -105,7 +101,7 @@ export const practiceRoutes = new Hono<Env>()
     return c.json(await told(c));
   })
 
-  .post('/measures', clinicianOnly('change what is measured'), body(ownMeasureSchema), async (c) => {
+  .post('/measures', body(ownMeasureSchema), async (c) => {
     const { id, measure } = c.req.valid('json');
     await keepsFigures(c.var.em, id, measure);
     await withAudit(c, { action: 'measure-described', subject: id, detail: { measure } }, (em) =>
@@ -116,6 +112,17 @@ export const practiceRoutes = new Hono<Env>()
 
   .post('/templates', body(templateSchema), async (c) => {
     const template = c.req.valid('json');
+    const why = whyForClinicians(template.session);
+    if (why && !mayDo(c.var.practitioner, 'keep-limits'))
+      throw new Problem(403, 'Not for this account', why, [
+        {
+          path: 'session',
+          message: why,
+          remedy: 'Ask a clinician to keep it.',
+          rule: 'SCR-4',
+          level: 'hard',
+        },
+      ]);
     const row = { ...template, keptBy: c.var.practitioner.id, keptAtMs: c.var.nowMs, retiredAtMs: null };
     await withAudit(c, { action: 'template-kept', subject: template.id, detail: template }, (em) =>
       em.upsert(TemplateEntity, row),
@@ -133,11 +140,11 @@ export const practiceRoutes = new Hono<Env>()
 
 // What a pressure rests on is a clinician's to change; weights, straps and exercises of one's own are not (rule SCR-4).
 function keepsKit(practitioner: Env['Variables']['practitioner'], list: KitList): void {
-  if (CLINICIANS_KIT.includes(list)) asClinician(practitioner, `change the ${list}`);
+  if (CLINICIANS_KIT.includes(list)) requireDeed(practitioner, 'keep-limits');
 }
 
 function keepsExercise(practitioner: Env['Variables']['practitioner'], id: string): void {
-  if (id in EXERCISES) asClinician(practitioner, 'change a standard exercise');
+  if (id in EXERCISES) requireDeed(practitioner, 'keep-limits');
 }
 
 /** A measure that has figures, or that every practice has, keeps what they say (rule OUT-1). */
@@ -177,16 +184,10 @@ async function readPractice({ var: { em: shared, print } }: Context<Env>): Promi
   // A fresh unit of work sees what a write beside the identity map has just changed.
   const em = shared.fork();
   const { id: _, ...settings } = await em.findOneOrFail(PracticeEntity, { id: 'practice' });
-  const practitioners = await em.findAll(PractitionerEntity, { orderBy: { listOrder: 'asc' } });
   const templates = await em.find(TemplateEntity, { retiredAtMs: null }, { orderBy: { name: 'asc' } });
   return {
     settings,
-    practitioners: practitioners.map(({ id, name, role, elsewhere }) => ({
-      id,
-      name,
-      role,
-      ...(elsewhere ? { elsewhere } : {}),
-    })),
+    practitioners: await withStatements(em, readPractitioners),
     ownExercises: await readOwnExercises(em),
     ownMeasures: await withStatements(em, ownMeasures),
     canPrint: print !== null,
@@ -196,4 +197,18 @@ async function readPractice({ var: { em: shared, print } }: Context<Env>): Promi
     }),
     ...(await readKit(em)),
   };
+}
+
+function readPractitioners(prepare: Prepare): Practitioner[] {
+  const rows = prepare(
+    `select id, person.name, role, elsewhere, coalesce(is_owner, 0) as "isOwner"
+     from person left join (select practitioner_id, is_owner from account where ended_at_ms is null) as account
+       on practitioner_id = id
+     order by list_order, id`,
+  ).all() as { id: string; name: string; role: Role; elsewhere: number; isOwner: number }[];
+  return rows.map(({ elsewhere, isOwner, ...rest }) => ({
+    ...rest,
+    isOwner: isOwner === 1,
+    ...(elsewhere === 1 ? { elsewhere: true } : {}),
+  }));
 }

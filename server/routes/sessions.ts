@@ -18,6 +18,7 @@ import { dayCheckInForce } from '#core/record/in-force';
 import { whyNotInForce } from '#core/record/plans-in-force';
 import { recheck } from '#core/record/recheck';
 import { passGuards } from '../access/guards';
+import { requireDeed } from '../access/practitioner';
 import { asJson } from '../as-json';
 import type { Env } from '../context';
 import { writeAudit } from '../db/audit';
@@ -110,6 +111,9 @@ export const sessionRoutes = (aheadMs: number) =>
 
     .post('/:id/events', body(appendEventsSchema), async (c) => {
       const { events } = c.req.valid('json');
+      // The answer to a review signs the next version of the plan.
+      const answer = events.findIndex(({ type }) => type === 'review-answered');
+      if (answer >= 0) requireDeed(c.var.practitioner, 'sign', `events.${answer}`);
       const { session, fresh, changed } = await inTransaction(c.var.em, (prepare) =>
         takeEvents(prepare, c.req.param('id'), events, {
           nowMs: c.var.nowMs,

@@ -1,0 +1,88 @@
+import { bodyLimit } from 'hono/body-limit';
+import { compress } from 'hono/compress';
+import { createMiddleware } from 'hono/factory';
+import { secureHeaders } from 'hono/secure-headers';
+import type { Env } from './context';
+import { answerProblem, Problem } from './problem';
+import { isStorable } from './storable';
+
+// What every request meets before its route, and every answer after it: headers, sizes, compression, letters.
+
+const WHOLE_FILES = /^\/api\/(archive|tables)(\/|$)/;
+const MOST_BYTES = 2 * 1024 * 1024;
+
+const secureAnswer = secureHeaders({
+  contentSecurityPolicy: {
+    defaultSrc: ["'self'"],
+    scriptSrc: ["'self'"],
+    styleSrc: ["'self'", "'unsafe-inline'"],
+    imgSrc: ["'self'", 'data:'],
+    fontSrc: ["'self'"],
+    connectSrc: ["'self'"],
+    objectSrc: ["'none'"],
+    baseUri: ["'none'"],
+    formAction: ["'self'"],
+    frameAncestors: ["'none'"],
+  },
+  // A browser keeps to TLS once it was served by it; over plain HTTP the header says nothing.
+  strictTransportSecurity: 'max-age=31536000',
+  permissionsPolicy: {
+    camera: ['self'],
+    microphone: [],
+    geolocation: [],
+    payment: [],
+    usb: [],
+    bluetooth: ['self'],
+  },
+});
+
+/**
+ * What a page may do is said with the page; a script or a font asks for no more than to be taken as what it is. A first view
+ * has some forty of them, and headers are not compressed.
+ */
+export const withSecureHeaders = createMiddleware<Env>(async (c, next) => {
+  if (!c.req.path.startsWith('/assets/')) return secureAnswer(c, next);
+  await next();
+  c.header('X-Content-Type-Options', 'nosniff');
+  c.header('Cross-Origin-Resource-Policy', 'same-origin');
+});
+
+const SHORT_ANSWERS = /\/(events|health|clock)$/;
+const compressAnswer = compress();
+
+/** Streams are left as they are, which the package knows by their type; so are answers of a few bytes, which are asked often. */
+export const compressLong = createMiddleware<Env>((c, next) =>
+  SHORT_ANSWERS.test(c.req.path) ? next() : compressAnswer(c, next),
+);
+
+const limitStream = bodyLimit({ maxSize: MOST_BYTES, onError: (c) => answerProblem(c, tooLarge) });
+
+/** A body that says how long it is is refused or read as a whole; only one that does not is counted as it streams in. */
+export const limitBody = createMiddleware<Env>(async (c, next) => {
+  // Whole files come as a stream, which who reads it bounds.
+  if (WHOLE_FILES.test(c.req.path)) return next();
+  const length = c.req.header('content-length');
+  if (length === undefined || c.req.header('transfer-encoding') !== undefined) return limitStream(c, next);
+  if (Number(length) > MOST_BYTES) return answerProblem(c, tooLarge);
+  await next();
+});
+
+/** Records are not left in the caches of browsers and of what stands between. */
+export const keepNoCopies = createMiddleware<Env>(async (c, next) => {
+  await next();
+  if (!c.res.headers.has('cache-control')) c.res.headers.set('cache-control', 'no-store');
+});
+
+/** No text that cannot be stored as it is comes further than here. */
+export const refuseUnstorable = createMiddleware<Env>(async (c, next) => {
+  if (c.req.method === 'POST' && !WHOLE_FILES.test(c.req.path) && !isStorable(await c.req.text())) {
+    throw new Problem(
+      400,
+      'Letters that are none',
+      'A text has a character that cannot be stored (U+0000, or half of a letter). Take it out, or type the text again.',
+    );
+  }
+  await next();
+});
+
+const tooLarge = new Problem(413, 'Too large', `A request is at most ${MOST_BYTES / 1024 / 1024} MB.`);
