@@ -4,15 +4,17 @@ import { registerSW } from 'virtual:pwa-register';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { lazy, StrictMode, Suspense } from 'react';
 import { createRoot } from 'react-dom/client';
-import { BrowserRouter, Route, Routes } from 'react-router';
+import { BrowserRouter, Outlet, Route, Routes } from 'react-router';
 import { PRINT_PATH } from '#contract/print';
 import { ApiProblem } from './data/api';
-import { askAhead } from './data/ask-ahead';
-import { followServerClock } from './data/clock';
-import { followOtherDevices, listenToOtherTabs } from './data/follow';
+import { listenToOtherTabs } from './data/follow';
 import './data/loaded-at';
-import { sendOutbox } from './data/outbox';
+import { door } from './data/practitioner';
+import { followDoor } from './data/sign-in';
+import { startWorking } from './data/start-working';
 import { Frame } from './shell/Frame';
+import { Gated } from './shell/Gated';
+import { newVersion } from './state/new-version';
 import { applyTheme } from './theme/theme';
 import { Today } from './views/today/Today';
 
@@ -64,6 +66,18 @@ const PapersView = lazy(() =>
 const InAndOutView = lazy(() =>
   import('./views/in-and-out/InAndOutView').then(({ InAndOutView }) => ({ default: InAndOutView })),
 );
+const AccountView = lazy(() =>
+  import('./views/account/AccountView').then(({ AccountView }) => ({ default: AccountView })),
+);
+const AccountsView = lazy(() =>
+  import('./views/account/AccountsView').then(({ AccountsView }) => ({ default: AccountsView })),
+);
+const ArchivedView = lazy(() =>
+  import('./views/archived/ArchivedView').then(({ ArchivedView }) => ({ default: ArchivedView })),
+);
+const AuditView = lazy(() =>
+  import('./views/audit/AuditView').then(({ AuditView }) => ({ default: AuditView })),
+);
 const PractiseView = lazy(() =>
   import('./views/practise/PractiseView').then(({ PractiseView }) => ({ default: PractiseView })),
 );
@@ -74,15 +88,11 @@ const NotFound = lazy(() => import('./views/today/NotFound').then(({ NotFound })
 
 function startApp(): void {
   applyTheme();
-  // What every view shows is asked for before the first of them is drawn.
-  askAhead(queries);
   listenToOtherTabs(queries);
-  followOtherDevices(queries);
-  void sendOutbox();
-  // The rest waits until the first view stands.
+  followDoor(queries);
+  if (door.get() === 'open') startWorking(queries);
   window.addEventListener('load', () => {
-    followServerClock();
-    registerSW({ immediate: true });
+    const take = registerSW({ immediate: true, onNeedRefresh: () => newVersion.set(() => void take(true)) });
   });
 
   const root = document.getElementById('root');
@@ -93,10 +103,18 @@ function startApp(): void {
         <BrowserRouter>
           <Suspense>
             <Routes>
-              <Route path="people/:clientId/sheet/:reader" element={<SheetView />} />
-              <Route path="papers/:form" element={<PapersView />} />
-              <Route path="papers/:form/:clientId" element={<PapersView />} />
-              <Route path="people/:clientId/report" element={<ReportView />} />
+              <Route
+                element={
+                  <Gated>
+                    <Outlet />
+                  </Gated>
+                }
+              >
+                <Route path="people/:clientId/sheet/:reader" element={<SheetView />} />
+                <Route path="papers/:form" element={<PapersView />} />
+                <Route path="papers/:form/:clientId" element={<PapersView />} />
+                <Route path="people/:clientId/report" element={<ReportView />} />
+              </Route>
               <Route element={<Frame />}>
                 <Route index element={<Today />} />
                 <Route path="people/new" element={<AddPerson />} />
@@ -109,6 +127,11 @@ function startApp(): void {
                 <Route path="safety" element={<SafetyView />} />
                 <Route path="responders" element={<RespondersView />} />
                 <Route path="measures" element={<MeasuresView />} />
+                <Route path="archived" element={<ArchivedView />} />
+                <Route path="account" element={<AccountView />} />
+                <Route path="accounts" element={<AccountsView />} />
+                <Route path="audit" element={<AuditView />} />
+                <Route path="audit/:clientId" element={<AuditView />} />
                 <Route path="in-and-out" element={<InAndOutView />} />
                 <Route path="sessions/:sessionId" element={<SessionSheet />} />
                 <Route path="*" element={<NotFound />} />

@@ -18,9 +18,8 @@ function Printed({ issued }: { issued: IssuedReport }) {
   );
 }
 
-const reports = await read<IssuedReport[]>(
-  api.clients[':id'].reports.$get({ param: { id: asked.get('client') ?? '' } }),
+const issued = await read<IssuedReport>(
+  api.print[':ticket'].$get({ param: { ticket: asked.get('ticket') ?? '' } }),
 );
-const issued = reports.find(({ id }) => id === asked.get('report'));
 const root = document.getElementById('root');
-if (root && issued) createRoot(root).render(<Printed issued={issued} />);
+if (root) createRoot(root).render(<Printed issued={issued} />);

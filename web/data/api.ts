@@ -2,12 +2,15 @@ import { hc } from 'hono/client';
 import { PRACTITIONER_HEADER } from '#contract/header';
 import type { ProblemBody } from '#contract/problem';
 import type { AppType } from '#server/app';
-import { workingPractitioner } from './practitioner';
+import { fetchKept } from './kept-records';
+import { door, workingPractitioner } from './practitioner';
 
-/** The server's routes with their types; every request says who is working. */
-export const api = hc<AppType>('/api', {
-  headers: () => ({ [PRACTITIONER_HEADER]: workingPractitioner.get() }),
-});
+/** Whom this page was opened by: the server refuses it once somebody else has signed in on this device. */
+export const whoAsks = (): Record<string, string> =>
+  workingPractitioner.get() === '' ? {} : { [PRACTITIONER_HEADER]: workingPractitioner.get() };
+
+/** The server's routes with their types; who asks it knows by a cookie that no script reads. */
+export const api = hc<AppType>('/api', { headers: whoAsks, fetch: fetchKept });
 
 /** What the server said no to, with the fields to mend. */
 export class ApiProblem extends Error {
@@ -16,7 +19,7 @@ export class ApiProblem extends Error {
   }
 }
 
-type Answer<T> = { ok: boolean; status: number; statusText: string; json: () => Promise<T> };
+type Answer<T> = { ok: boolean; status: number; statusText: string; url?: string; json: () => Promise<T> };
 
 /**
  * The body of a typed answer.
@@ -26,6 +29,8 @@ export async function read<T>(asked: Promise<Answer<T>>): Promise<T> {
   const answer = await asked;
   if (answer.ok) return answer.json();
   const body: unknown = await answer.json().catch(() => null);
+  // The sign-in has ended, or the device was locked: nothing of the record is shown until somebody is in again.
+  if (answer.status === 401 && !answer.url?.includes('/api/sign-in')) door.set('shut');
   throw isProblem(body) ? new ApiProblem(body) : new Error(unreadable(answer));
 }
 

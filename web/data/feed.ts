@@ -57,19 +57,32 @@ function readWhileSeen(tell: (said: Said) => void): void {
   look(false);
 }
 
+/** After how long a stream that the server has refused is asked for again: somebody may have signed in by then. */
+const AGAIN_MS = 5_000;
+
 /** @param missed whether something may have been said before this stream stood @returns how to close it */
 function readStream(tell: (said: Said) => void, missed: boolean): () => void {
-  const stream = new EventSource('/api/feed');
   let broken = missed;
-  stream.onerror = () => {
-    broken = true;
+  let again: ReturnType<typeof setTimeout> | undefined;
+  let stream: EventSource;
+  const open = () => {
+    stream = new EventSource('/api/feed');
+    stream.onerror = () => {
+      broken = true;
+      // A browser comes back by itself to a line that broke, and not to an answer that was no stream.
+      if (stream.readyState === EventSource.CLOSED) again = setTimeout(open, AGAIN_MS);
+    };
+    stream.addEventListener('ready', () => {
+      if (broken) tell({ said: 'back' });
+      broken = false;
+    });
+    stream.onmessage = ({ data }) => {
+      tell({ said: 'message', message: JSON.parse(data) as FeedMessage });
+    };
   };
-  stream.addEventListener('ready', () => {
-    if (broken) tell({ said: 'back' });
-    broken = false;
-  });
-  stream.onmessage = ({ data }) => {
-    tell({ said: 'message', message: JSON.parse(data) as FeedMessage });
+  open();
+  return () => {
+    clearTimeout(again);
+    stream.close();
   };
-  return () => stream.close();
 }

@@ -1,18 +1,16 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import type { ArchiveMatches, ArchivePreview, TakenIn } from '#contract/archive';
-import { PRACTITIONER_HEADER } from '#contract/header';
 import type { TableAnswer } from '#contract/table';
 import type { TableKind } from '#core/table/tables';
-import { api, read } from './api';
+import { api, read, whoAsks } from './api';
 import { KEYS } from './keys';
-import { workingPractitioner } from './practitioner';
 import { saveFile } from './save-file';
 
 // Whole files go as they are: the typed client speaks JSON.
 const send = (path: string, asked: Record<string, string>, body: Blob): Promise<Response> =>
   fetch(`/api/${path}?${new URLSearchParams(asked)}`, {
     method: 'POST',
-    headers: { [PRACTITIONER_HEADER]: workingPractitioner.get() },
+    headers: whoAsks(),
     body,
   });
 
@@ -68,7 +66,7 @@ export function useTakeOut() {
   return useMutation({
     mutationFn: async ({ path, fileName }: { path: string; fileName: string }) => {
       const answer = await fetch(`/api/${path}`, {
-        headers: { [PRACTITIONER_HEADER]: workingPractitioner.get() },
+        headers: whoAsks(),
       });
       if (!answer.ok) await read(Promise.resolve(answer));
       saveFile(await answer.blob(), fileName);

@@ -1,11 +1,17 @@
 /** Keys of what is asked of the server. */
 export const KEYS = {
+  signIn: ['sign-in'],
+  me: ['me'],
+  accounts: ['practice', 'accounts'],
+  audit: (of: string, ...asked: string[]) => ['practice', 'audit', of, ...asked],
   practice: ['practice'],
   roster: ['roster'],
   people: (search: string, page: number) => ['roster', search, page],
   client: (id: string) => ['client', id],
   lastReviews: (id: string) => ['client', id, 'last-review'],
   lastReview: (id: string, coursePlanId: string) => ['client', id, 'last-review', coursePlanId],
+  entries: (id: string) => ['client', id, 'entries'],
+  archived: ['roster', 'archived'],
   log: (id: string) => ['client', id, 'log'],
   reports: (id: string) => ['client', id, 'reports'],
   outcomes: (id: string) => ['client', id, 'outcomes'],

@@ -94,3 +94,24 @@ it('sets aside what is refused by name, sends the rest, and keeps it until someb
   await outbox.letGo(bad?.id ?? '');
   expect(outbox.outboxState().aside).toEqual([]);
 });
+
+it('sends nobody else’s: what was kept by one waits, sealed, for them', async () => {
+  answer = () => {
+    throw new TypeError('no network');
+  };
+  const hers = await import('./outbox');
+  await hers.keep(LOG.slice(0, 3));
+  vi.resetModules();
+  vi.stubGlobal('localStorage', { getItem: () => 'tobias', setItem: () => {} });
+  answer = () => Response.json({ accepted: [] });
+  posted.length = 0;
+  const his = await import('./outbox');
+  await his.sendOutbox();
+  expect([posted, await his.unsentEvents()]).toEqual([[], []]);
+  expect(his.outboxState()).toMatchObject({ unsent: 0, ofOthers: 3 });
+  vi.resetModules();
+  vi.stubGlobal('localStorage', { getItem: () => 'ines', setItem: () => {} });
+  const again = await import('./outbox');
+  await again.sendOutbox();
+  expect(posted.flat().sort()).toEqual(ids(LOG.slice(0, 3)));
+});

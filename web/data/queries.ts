@@ -1,6 +1,7 @@
 import { type QueryClient, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import type { ClientRecord } from '#contract/client';
 import type { Practitioner } from '#contract/practice';
+import { type Deed, mayDo } from '#core/access/deeds';
 import { api, read } from './api';
 import { KEYS } from './keys';
 import { putLine } from './people';
@@ -26,8 +27,11 @@ export function usePractitioner(): Practitioner | undefined {
   return usePractice().data?.practitioners.find((practitioner) => practitioner.id === id);
 }
 
-/** Whether a clinician works at this device; what is only theirs the server refuses to others anyway (rule SCR-4). */
-export const useIsClinician = (): boolean => usePractitioner()?.role === 'clinician';
+/** Whether who is in may do something; the server asks the same table anyway (rule SCR-4). */
+export function useMay(deed: Deed): boolean {
+  const practitioner = usePractitioner();
+  return practitioner !== undefined && mayDo(practitioner, deed);
+}
 
 /** A write whose answer is a person's record as it is now: it takes the place of what was known, and their line follows. */
 export function useRecordWrite<Body>(write: (body: Body) => Promise<ClientRecord>) {

@@ -14,6 +14,8 @@ export function PracticeHead({ title, children }: { title: string; children: Rea
             { to: '/responders', label: 'Whom it helped' },
             { to: '/measures', label: 'What is measured' },
             { to: '/in-and-out', label: 'In and out' },
+            { to: '/accounts', label: 'Who may sign in' },
+            { to: '/audit', label: 'Who did what' },
           ].map(({ to, label }) => (
             <NavLink
               key={to}

@@ -29,6 +29,9 @@ const BESIDE = {
     import('../views/outcomes/OutcomesBench').then(({ OutcomesBench }) => ({ default: OutcomesBench })),
   ),
   log: lazy(() => import('../views/log/LogBench').then(({ LogBench }) => ({ default: LogBench }))),
+  record: lazy(() =>
+    import('../views/mend/RecordBench').then(({ RecordBench }) => ({ default: RecordBench })),
+  ),
 };
 
 const BENCHES: Record<LinkId, ComponentType<{ client: ClientRecord }>> = {
@@ -80,7 +83,7 @@ function Sheet({ client: known, bench }: { client: ClientRecord; bench: string |
       ? known
       : { ...known, chain: chainOf(known.facts, practice, known.judgedAtMs, inHand.prescription) };
   const course = useMemo(() => courseStrip(known.facts, known.judgedAtMs), [known]);
-  const beside = bench === 'outcomes' || bench === 'log' ? bench : null;
+  const beside = bench === 'outcomes' || bench === 'log' || bench === 'record' ? bench : null;
   const link = LINK_IDS.find((id) => id === bench) ?? nextLink(client);
   const chosen = beside ?? link;
   const Bench = beside ? BESIDE[beside] : BENCHES[link];

@@ -1,15 +1,19 @@
 import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
 import { CUFF_DOWN_MMHG } from '#core/kit/pump';
+import { initialsOf } from '#core/quantity/initials';
 import { LIMB_LABELS } from '#core/quantity/limb';
 import { limbClocks } from '#core/session/clocks';
 import { inflatedLimbs } from '#core/session/state';
 import { useAct } from '../act/act';
+import { thisDevice } from '../data/device';
 import type { LiveSession } from '../data/live-session';
+import { door } from '../data/practitioner';
 import { type Connected, connect, useConnected } from '../devices/connected';
 import { Button } from '../parts/Button';
 import { clock, pressureWords } from '../parts/format';
 import { useNow } from '../parts/use-now';
+import { cuffsUp } from '../state/cuffs-up';
 import { NoCuff } from './NoCuff';
 
 /** Every inflated cuff, its clock and what is left, in every view (rule RUN-1). */
@@ -18,6 +22,11 @@ export function CuffDock({ sessions }: { sessions: readonly LiveSession[] }) {
   const measuring = useMeasuringCuff();
   const cuffs = inflated.reduce((sum, { state }) => sum + inflatedLimbs(state).length, 0);
   const compact = cuffs > ROOMY_CUFFS;
+  const isUpHere = measuring !== null || inflated.some(({ state }) => state.runner === thisDevice);
+  useEffect(() => {
+    cuffsUp.set(isUpHere);
+    return () => cuffsUp.set(false);
+  }, [isUpHere]);
   if (inflated.length === 0 && !measuring) return <NoCuff />;
   return (
     <section aria-label="Cuff dock" className="border-t border-ink/40 bg-paper px-4 print:hidden">
@@ -97,6 +106,7 @@ const ALARM_WORDS = { none: '', soon: 'Limit is near', now: 'Deflate now' } as c
 function DockedSession({ session: { view, state }, compact }: { session: LiveSession; compact: boolean }) {
   const nowMs = useNow(1_000);
   const act = useAct(view);
+  const isShut = door.use() === 'shut';
   const clocks = limbClocks(view.plan, state, nowMs).filter(({ inflated }) => inflated);
   return clocks.map(({ limb, pressureMmHg, clockMs, limitMs, leftMs, alarm }) => (
     <li
@@ -107,7 +117,7 @@ function DockedSession({ session: { view, state }, compact }: { session: LiveSes
         to={`/sessions/${view.id}`}
         className="min-w-52 font-semibold underline decoration-rule underline-offset-4"
       >
-        {view.clientName}, {LIMB_LABELS[limb].toLowerCase()}
+        {isShut ? initialsOf(view.clientName) : view.clientName}, {LIMB_LABELS[limb].toLowerCase()}
       </Link>
       <span className="figures text-xl">{pressureWords(pressureMmHg)}</span>
       <span className="figures text-xl">

@@ -2,13 +2,18 @@ import { lazy, Suspense, useEffect, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { Outlet, useNavigate } from 'react-router';
 import { useOpenViews } from '../data/open-sessions';
+import { door } from '../data/practitioner';
+import { lock } from '../data/sign-in';
 import { useConnected } from '../devices/connected';
 import { allowSound } from '../sound/tones';
+import { cuffsUp } from '../state/cuffs-up';
 import { notices } from '../state/notices';
 import { toggleTheme } from '../theme/theme';
+import { Gated } from './Gated';
 import { NoCuff } from './NoCuff';
 import { Roster } from './Roster';
 import { TopLine } from './TopLine';
+import { useIdleLock } from './use-idle-lock';
 
 // What runs sessions is fetched with the first that is open.
 const LiveShell = lazy(() => import('./LiveShell').then(({ LiveShell }) => ({ default: LiveShell })));
@@ -24,6 +29,8 @@ export function Frame() {
   const [finding, setFinding] = useState(false);
   const [showingKeys, setShowingKeys] = useState(false);
   const navigate = useNavigate();
+  const isIn = door.use() === 'open';
+  useIdleLock();
   const anyOpen = useOpenViews().length > 0;
   const measuring = useConnected() !== null;
   const [noticed, setNoticed] = useState(false);
@@ -35,7 +42,7 @@ export function Frame() {
       for (const touch of ['pointerdown', 'keydown']) window.removeEventListener(touch, allowSound);
     };
   }, []);
-  useHotkeys('mod+k', () => setFinding(true), { preventDefault: true, enableOnFormTags: true });
+  useHotkeys('mod+k', () => isIn && setFinding(true), { preventDefault: true, enableOnFormTags: true });
   useHotkeys('shift+slash', () => setShowingKeys(true));
   useHotkeys('g>a', () => navigate('/people/new'));
   useHotkeys('g>o', () => navigate('/floor'));
@@ -43,10 +50,13 @@ export function Frame() {
   useHotkeys('g>k', () => navigate('/kit'));
   useHotkeys('g>e', () => navigate('/practise'));
   useHotkeys('g>y', () => navigate('/week'));
+  useHotkeys('g>q', () => {
+    if (isIn && !cuffsUp.get()) void lock();
+  });
   useHotkeys('g>d', toggleTheme);
   return (
     <div className="flex h-full flex-col print:block print:h-auto">
-      <div className="relative flex min-h-0 flex-1 print:block">
+      <Gated className="relative flex min-h-0 flex-1 print:block">
         <Roster />
         <div className="flex min-w-0 flex-1 flex-col">
           <TopLine openPalette={() => setFinding(true)} />
@@ -57,12 +67,12 @@ export function Frame() {
             </Suspense>
           </main>
         </div>
-      </div>
+      </Gated>
       <Suspense fallback={<NoCuff />}>{anyOpen || measuring ? <LiveShell /> : <NoCuff />}</Suspense>
       <Suspense>
         {noticed && <Notices />}
-        {finding && <Palette open onOpenChange={setFinding} showKeys={() => setShowingKeys(true)} />}
-        {showingKeys && <KeysHelp open onOpenChange={setShowingKeys} />}
+        {finding && isIn && <Palette open onOpenChange={setFinding} showKeys={() => setShowingKeys(true)} />}
+        {showingKeys && isIn && <KeysHelp open onOpenChange={setShowingKeys} />}
       </Suspense>
     </div>
   );

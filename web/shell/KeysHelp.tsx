@@ -32,6 +32,7 @@ const KEYS: [string, string][] = [
   ['G K', 'Kit and practice'],
   ['G E', 'Practise measuring'],
   ['G Y', 'The practice'],
+  ['G Q', 'Lock this device, or hand it on'],
   ['G D', 'Paper or dark floor theme'],
   ['Ctrl K', 'Find people and actions'],
   ['?', 'These keys'],

@@ -3,7 +3,9 @@ import { useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { LINK_IDS, LINK_LABELS } from '#core/record/link';
 import { usePeople } from '../data/people';
+import { lock } from '../data/sign-in';
 import { KeyHint } from '../parts/Button';
+import { cuffsUp } from '../state/cuffs-up';
 import { toggleTheme } from '../theme/theme';
 
 // More people are found by more letters.
@@ -117,6 +119,26 @@ export function Palette({
         </Command.Item>
         <Command.Item className={row} onSelect={then(() => navigate('/in-and-out'))}>
           In and out: import or export tables, CSV, a spreadsheet, an archive, one person
+        </Command.Item>
+        <Command.Item className={row} onSelect={then(() => navigate('/archived'))}>
+          People taken off the list: archived, put back
+        </Command.Item>
+        <Command.Item className={row} onSelect={then(() => navigate('/accounts'))}>
+          Who may sign in: accounts, roles, a forgotten passphrase
+        </Command.Item>
+        <Command.Item className={row} onSelect={then(() => navigate('/audit'))}>
+          Who did what: the audit, who looked at a record
+        </Command.Item>
+        <Command.Item className={row} onSelect={then(() => navigate('/account'))}>
+          Your account: passphrase, PIN, codes of a second device
+        </Command.Item>
+        <Command.Item
+          className={row}
+          onSelect={then(() => {
+            if (!cuffsUp.get()) void lock();
+          })}
+        >
+          Lock this device, hand it on, sign out <ItsKey>G Q</ItsKey>
         </Command.Item>
         <Command.Item className={row} onSelect={then(toggleTheme)}>
           Change between paper and dark floor theme <ItsKey>G D</ItsKey>

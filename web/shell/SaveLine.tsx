@@ -1,5 +1,7 @@
 import { lazy, Suspense } from 'react';
 import { useOutbox } from '../data/outbox';
+import { cuffsUp } from '../state/cuffs-up';
+import { newVersion } from '../state/new-version';
 
 const SetAsideLine = lazy(() =>
   import('./SetAsideLine').then((module) => ({ default: module.SetAsideLine })),
@@ -7,10 +9,16 @@ const SetAsideLine = lazy(() =>
 
 /** One honest line: whether the server has everything that happened here. */
 export function SaveLine() {
-  const { unsent, unreached, aside } = useOutbox();
+  const { unsent, unreached, ofOthers, aside } = useOutbox();
   const events = `${unsent} ${unsent === 1 ? 'event' : 'events'}`;
   return (
     <>
+      <NewVersion />
+      {ofOthers > 0 && (
+        <p className="notched text-[14px] text-ochre">
+          {ofOthers} {ofOthers === 1 ? 'event' : 'events'} of somebody else: sent when they sign in here.
+        </p>
+      )}
       {aside.length > 0 && (
         <Suspense>
           <SetAsideLine />
@@ -26,5 +34,22 @@ export function SaveLine() {
         <p className="text-[14px] text-quiet">Saving {events}…</p>
       )}
     </>
+  );
+}
+
+/** Says that a new version of the app is there; nobody's session is reloaded under their hands. */
+function NewVersion() {
+  const take = newVersion.use();
+  const isUp = cuffsUp.use();
+  if (!take) return null;
+  return (
+    <p role="status" className="text-[14px]">
+      A new version is here{isUp ? ', to be taken once no cuff is up.' : ': '}
+      {!isUp && (
+        <button type="button" className="font-semibold underline underline-offset-4" onClick={take}>
+          take it
+        </button>
+      )}
+    </p>
   );
 }

@@ -1,6 +1,7 @@
 import { Popover } from 'radix-ui';
 import { EVENTS } from '#core/session/events';
 import { letGo, useOutbox } from '../data/outbox';
+import { saveFile } from '../data/save-file';
 import { Button } from '../parts/Button';
 import { dayAndTime } from '../parts/format';
 
@@ -17,6 +18,18 @@ export function SetAsideLine() {
           align="end"
           className="z-40 max-h-[60vh] w-[28rem] max-w-[94vw] space-y-3 overflow-y-auto rounded-sm border border-ink bg-paper p-4"
         >
+          <Button
+            onClick={() =>
+              saveFile(
+                new Blob([aside.map((one) => `${JSON.stringify(one)}\n`).join('')], {
+                  type: 'application/x-ndjson',
+                }),
+                'not-taken.ndjson',
+              )
+            }
+          >
+            Save all of it as a file
+          </Button>
           {aside.map(({ id, event, words }) => (
             <div key={id} className="border-b border-rule pb-2">
               <p className="font-semibold first-letter:uppercase">

@@ -1,14 +1,15 @@
 import { Command, Maximize, Moon, Sun } from 'lucide-react';
-import { lazy, Suspense, useEffect, useState } from 'react';
-import { workingPractitioner } from '../data/practitioner';
-import { usePractice } from '../data/queries';
+import { lazy, Suspense, useState } from 'react';
+import { usePractitioner } from '../data/queries';
 import { KeyHint } from '../parts/Button';
 import { toggleFullScreen } from '../parts/full-screen';
 import { theme, toggleTheme } from '../theme/theme';
 import { SaveLine } from './SaveLine';
 import { SoundButton } from './SoundButton';
+import { WhoButton } from './WhoButton';
 
-// It brings the popover with it, which is fetched when somebody asks for it.
+// They bring the popover with them, which is fetched when somebody asks for it.
+const AccountMenu = lazy(() => import('./AccountMenu').then((module) => ({ default: module.AccountMenu })));
 const SoundSettings = lazy(() =>
   import('./SoundSettings').then((module) => ({ default: module.SoundSettings })),
 );
@@ -16,12 +17,20 @@ const SoundSettings = lazy(() =>
 /** Who works, whether all is saved, and the switches that hold in every view. */
 export function TopLine({ openPalette }: { openPalette: () => void }) {
   const dark = theme.use() === 'floor';
+  const practitioner = usePractitioner();
+  const [asked, setAsked] = useState(false);
   const [settingSound, setSettingSound] = useState(false);
   return (
     <header className="flex min-h-11 flex-wrap items-center gap-x-4 border-b border-rule px-4 print:hidden">
       <SaveLine />
       <div className="ml-auto flex items-center gap-1">
-        <Who />
+        {asked ? (
+          <Suspense fallback={<WhoButton practitioner={practitioner} />}>
+            <AccountMenu />
+          </Suspense>
+        ) : (
+          <WhoButton practitioner={practitioner} onClick={() => setAsked(true)} />
+        )}
         {settingSound ? (
           <Suspense fallback={<SoundButton />}>
             <SoundSettings />
@@ -44,33 +53,6 @@ export function TopLine({ openPalette }: { openPalette: () => void }) {
         </button>
       </div>
     </header>
-  );
-}
-
-function Who() {
-  const { data: practice } = usePractice();
-  const id = workingPractitioner.use();
-  const working = practice?.practitioners.filter(({ elsewhere }) => !elsewhere) ?? [];
-  const known = working.some((practitioner) => practitioner.id === id);
-  const first = working[0];
-  useEffect(() => {
-    if (first && !known) workingPractitioner.set(first.id);
-  }, [first, known]);
-  return (
-    <label className="flex items-center gap-2 text-[14px]">
-      <span className="text-quiet">Working</span>
-      <select
-        value={id}
-        onChange={(event) => workingPractitioner.set(event.target.value)}
-        className="min-h-9 rounded-sm border border-ink/40 bg-paper px-2"
-      >
-        {working.map(({ id: value, name, role }) => (
-          <option key={value} value={value}>
-            {name}, {role}
-          </option>
-        ))}
-      </select>
-    </label>
   );
 }
 

@@ -1,11 +1,12 @@
 import { useHotkeys } from 'react-hotkeys-hook';
+import { whoMay } from '#core/access/deeds';
 import { reviewSession } from '#core/record/session-review';
 import { changeWords } from '#core/review/change';
 import { RULES } from '#core/rules/catalogue';
 import { limitsInForce } from '#core/screening/clearance';
 import type { Act } from '../../act/act';
 import { type LiveSession, useSession } from '../../data/live-session';
-import { useClient, usePractice } from '../../data/queries';
+import { useClient, useMay, usePractice } from '../../data/queries';
 import { Button } from '../Button';
 import { ReviewAnswerForm } from './ReviewAnswerForm';
 
@@ -49,14 +50,15 @@ export function NextTime({ session: { view, state }, act }: { session: LiveSessi
       });
     }
   };
-  useHotkeys('a', acceptAll, { enabled: open.length > 0 });
+  const maySign = useMay('sign');
+  useHotkeys('a', acceptAll, { enabled: maySign && open.length > 0 });
   if (!isReady || done.length === 0) return null;
   const cap = limitsInForce(client.facts.clearances, client.judgedAtMs).maxPercentLop;
   return (
     <section aria-label="Next time" className="space-y-2 border-l-4 border-plum pl-4">
       <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
         <h2 className="text-[14px] text-quiet">Next time</h2>
-        {open.length > 0 && done.length > 1 && (
+        {maySign && open.length > 0 && done.length > 1 && (
           <Button kind="main" keyHint="A" className="print:hidden" onClick={acceptAll}>
             Accept all
           </Button>
@@ -74,20 +76,23 @@ export function NextTime({ session: { view, state }, act }: { session: LiveSessi
               {rule}
             </abbr>
           </p>
-          <ReviewAnswerForm
-            plan={view.plan}
-            exerciseIndex={place}
-            advice={advice}
-            answer={answer}
-            capPercentLop={cap}
-            act={act}
-            isAlone={done.length === 1}
-          />
+          {(maySign || answer) && (
+            <ReviewAnswerForm
+              plan={view.plan}
+              exerciseIndex={place}
+              advice={advice}
+              answer={answer}
+              capPercentLop={cap}
+              act={act}
+              isAlone={done.length === 1}
+            />
+          )}
         </div>
       ))}
       {open.length > 0 && (
         <p className="text-[15px] text-quiet print:hidden">
-          The answer makes the next version of the plan; it is asked before the plan opens again.
+          {!maySign && `${whoMay('sign')} `}The answer makes the next version of the plan; it is asked before
+          the plan opens again.
         </p>
       )}
     </section>

@@ -10,6 +10,7 @@ import { Button } from '../../parts/Button';
 import { Choice } from '../../parts/Choice';
 import { FieldError } from '../../parts/Field';
 import { FindingLine } from '../../parts/FindingLine';
+import { Only } from '../../parts/Only';
 import { useGuards } from '../../parts/use-guards';
 import { BlockWeeks } from './BlockWeeks';
 import { BlockWishForm } from './BlockWishForm';
@@ -108,15 +109,17 @@ function BlockDays({
       {!problem && <Rehearsal client={client} practice={practice} block={block} />}
       <div className="flex flex-wrap items-end gap-4 border-t border-ink/40 pt-4">
         {asked}
-        <Button
-          kind="main"
-          disabled={
-            problem !== undefined || sessions.length === 0 || !mayPass || block.isKept || write.isPending
-          }
-          onClick={() => write.mutate({ ...block.block, ...reason })}
-        >
-          {block.isKept ? 'Kept' : 'Keep the block'}
-        </Button>
+        <Only deed="sign">
+          <Button
+            kind="main"
+            disabled={
+              problem !== undefined || sessions.length === 0 || !mayPass || block.isKept || write.isPending
+            }
+            onClick={() => write.mutate({ ...block.block, ...reason })}
+          >
+            {block.isKept ? 'Kept' : 'Keep the block'}
+          </Button>
+        </Only>
         {block.hasKept && (
           <a
             href={`/api/clients/${client.id}/block.ics`}

@@ -4,7 +4,7 @@ import { RUNG_LABELS } from '#core/plan/goals';
 import { EXERCISES, findExercises, type Library, libraryOf } from '#core/protocol/exercises';
 import { api, failureWords, read } from '../../data/api';
 import { KEYS } from '../../data/keys';
-import { useIsClinician, usePractice } from '../../data/queries';
+import { useMay, usePractice } from '../../data/queries';
 import { Button } from '../../parts/Button';
 import { Field, FieldError } from '../../parts/Field';
 import { ExerciseForm } from './ExerciseForm';
@@ -13,7 +13,7 @@ import { ExerciseForm } from './ExerciseForm';
 export function ExercisesView() {
   const queries = useQueryClient();
   const { data: practice } = usePractice();
-  const isClinician = useIsClinician();
+  const isClinician = useMay('keep-limits');
   const [sought, setSought] = useState('');
   const [open, setOpen] = useState<string | null>(null);
   const retire = useMutation({

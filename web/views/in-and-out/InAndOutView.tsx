@@ -1,6 +1,6 @@
 import { useRef, useState } from 'react';
 import { Link } from 'react-router';
-import { useIsClinician, usePractice } from '../../data/queries';
+import { useMay, usePractice } from '../../data/queries';
 import { Button } from '../../parts/Button';
 import { FieldError } from '../../parts/Field';
 import { FileInput } from '../../parts/FileLink';
@@ -18,7 +18,8 @@ type Brought = { file: File; kind: 'archive' | 'table' };
 /** How a practice comes from spreadsheets, paper or another practice, and leaves with everything. */
 export function InAndOutView() {
   const { data: practice } = usePractice();
-  const isClinician = useIsClinician();
+  const mayTakeIn = useMay('take-in');
+  const mayTakeOut = useMay('take-practice-out');
   const [brought, setBrought] = useState<Brought | null>(null);
   const [refused, setRefused] = useState<string | null>(null);
   if (!practice) return <p className="p-6 text-quiet">Reading the practice…</p>;
@@ -31,10 +32,12 @@ export function InAndOutView() {
   return (
     <div className="space-y-6 p-6">
       <PracticeHead title="In and out">{null}</PracticeHead>
-      {!isClinician && (
-        <p className="max-w-prose text-quiet">A clinician brings records in and takes them out (SCR-4).</p>
+      {!mayTakeIn && (
+        <p className="max-w-prose text-quiet">
+          A clinician or the owner brings records in; the owner takes the practice out (SCR-4).
+        </p>
       )}
-      {isClinician && (
+      {mayTakeIn && (
         <>
           <section aria-label="Bring in" className="space-y-4">
             <DropFile take={take} isOpen={brought === null} />
@@ -48,7 +51,7 @@ export function InAndOutView() {
           </section>
           {brought === null && (
             <>
-              <TakeOut name={practice.settings.name} />
+              {mayTakeOut && <TakeOut name={practice.settings.name} />}
               <TakenInList practitioners={practice.practitioners} />
             </>
           )}

@@ -14,7 +14,7 @@ import { type ItemId, SCREEN_ITEMS } from '#core/screening/items';
 import { ITEM_IDS } from '#core/screening/screening';
 import { api, failureWords, read } from '../../data/api';
 import { KEYS } from '../../data/keys';
-import { useIsClinician, usePractice } from '../../data/queries';
+import { useMay, usePractice } from '../../data/queries';
 import { Button } from '../../parts/Button';
 import { Choice } from '../../parts/Choice';
 import { Field, FieldError } from '../../parts/Field';
@@ -44,8 +44,7 @@ function KitSection({ kind, items }: { kind: KitKind; items: readonly KitItem['i
   const queries = useQueryClient();
   const [open, setOpen] = useState<string | null>(null);
   const { title, add, list } = KINDS[kind];
-  const isClinician = useIsClinician();
-  const mayChange = isClinician || !CLINICIANS_KIT.includes(list);
+  const mayChange = useMay(CLINICIANS_KIT.includes(list) ? 'keep-limits' : 'keep-weights');
   const mine = items.filter((item) => isOfKind(kind, item));
   const retire = useMutation({
     mutationFn: (json: { list: KitList; id: string }) => read(api.practice.kit.retire.$post({ json })),
@@ -99,6 +98,7 @@ function KitSection({ kind, items }: { kind: KitKind; items: readonly KitItem['i
 
 /** Sessions kept under a name; applied from Prescribe, taken away here. */
 function Templates({ templates, library }: { templates: readonly Template[]; library: Library }) {
+  const mayKeep = useMay('keep-templates');
   const queries = useQueryClient();
   const retire = useMutation({
     mutationFn: (id: string) => read(api.practice.templates.retire.$post({ json: { id } })),
@@ -118,13 +118,15 @@ function Templates({ templates, library }: { templates: readonly Template[]; lib
               {GOALS[session.goal].label}:{' '}
               {session.exercises.map(({ exerciseId }) => library[exerciseId]?.label ?? exerciseId).join(', ')}
             </span>
-            <button
-              type="button"
-              className="min-h-11 underline underline-offset-4"
-              onClick={() => retire.mutate(id)}
-            >
-              Retire<span className="sr-only"> {name}</span>
-            </button>
+            {mayKeep && (
+              <button
+                type="button"
+                className="min-h-11 underline underline-offset-4"
+                onClick={() => retire.mutate(id)}
+              >
+                Retire<span className="sr-only"> {name}</span>
+              </button>
+            )}
           </li>
         ))}
       </ul>
@@ -190,7 +192,7 @@ function OnPaper({
 /** Units, and which screening items are asked more of; only a clinician changes them (rules SCR-1, SCR-4). */
 function Settings({ settings }: { settings: PracticeSettings }) {
   const queries = useQueryClient();
-  const isClinician = useIsClinician();
+  const mayChange = useMay('keep-practice');
   const write = useMutation({
     mutationFn: (json: PracticeSettings) => read(api.practice.settings.$post({ json })),
     onSuccess: (practice) => {
@@ -201,9 +203,11 @@ function Settings({ settings }: { settings: PracticeSettings }) {
   const change = (part: Partial<PracticeSettings>) => write.mutate({ ...settings, ...part });
   const mayBeStricter = ITEM_IDS.filter((id) => SCREEN_ITEMS[id].level === 'clear');
   const stops = settings.stricter.filter(({ level }) => level === 'stop').map(({ item }) => item);
-  if (!isClinician) {
+  if (!mayChange) {
     return (
-      <p className="mt-4 text-[15px] text-quiet">Units and strictness are changed by a clinician (SCR-4).</p>
+      <p className="mt-4 text-[15px] text-quiet">
+        Units and strictness are changed by a clinician or the owner of the practice (SCR-4).
+      </p>
     );
   }
   return (

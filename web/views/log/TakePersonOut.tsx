@@ -1,14 +1,14 @@
 import type { ClientRecord } from '#contract/client';
 import { failureWords } from '../../data/api';
 import { useTakeOut } from '../../data/in-and-out';
-import { useIsClinician } from '../../data/queries';
+import { useMay } from '../../data/queries';
 import { Button } from '../../parts/Button';
 import { FieldError } from '../../parts/Field';
 
 /** A person's whole record as one open file, for another practice or for themselves. */
 export function TakePersonOut({ client: { id, name } }: { client: ClientRecord }) {
   const takeOut = useTakeOut();
-  if (!useIsClinician()) return null;
+  if (!useMay('take-person-out')) return null;
   const fileName = name.toLowerCase().replace(/[^\p{L}\p{N}]+/gu, '-');
   return (
     <div className="flex flex-wrap gap-3">

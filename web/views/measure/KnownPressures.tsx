@@ -18,7 +18,7 @@ import { proceduresInForce, shelfLifeInForce, whyDue } from '#core/record/in-for
 import { RULES } from '#core/rules/catalogue';
 import { api, failureWords, fieldProblem, read } from '../../data/api';
 import { usePressuresLike } from '../../data/history';
-import { useIsClinician, useRecordWrite } from '../../data/queries';
+import { useMay, useRecordWrite } from '../../data/queries';
 import { Button } from '../../parts/Button';
 import { Field, FieldError } from '../../parts/Field';
 import { day } from '../../parts/format';
@@ -119,7 +119,7 @@ function KeptFor({ client }: { client: ClientRecord }) {
   const write = useRecordWrite((json: { limb: Limb | null; shelfLife: ShelfLife | null }) =>
     read(api.clients[':id']['shelf-life'].$post({ param: { id: client.id }, json })),
   );
-  const isClinician = useIsClinician();
+  const isClinician = useMay('set-shelf-life');
   const [limb, setLimb] = useState<Limb | 'all'>('all');
   const { shelfLife, limbShelfLives } = client.facts;
   const own = limbShelfLives.map(

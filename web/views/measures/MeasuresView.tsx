@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { MEASURES, type Measure, type MeasureId, measureBook } from '#core/outcomes/measures';
-import { useIsClinician, usePractice } from '../../data/queries';
+import { useMay, usePractice } from '../../data/queries';
 import { Button } from '../../parts/Button';
 import { plain } from '../../parts/format';
 import { PracticeHead } from '../../parts/PracticeHead';
@@ -9,7 +9,7 @@ import { MeasureForm } from './MeasureForm';
 /** What is measured here: the standard measures as this practice takes them, and its own (OUT-1, OUT-2). */
 export function MeasuresView() {
   const { data: practice } = usePractice();
-  const isClinician = useIsClinician();
+  const mayChange = useMay('keep-practice');
   const [open, setOpen] = useState<MeasureId | 'new' | null>(null);
   if (!practice) return <p className="p-6 text-quiet">Reading the practice…</p>;
   const book = measureBook(practice.ownMeasures);
@@ -17,12 +17,12 @@ export function MeasuresView() {
   return (
     <div className="space-y-4 p-6">
       <PracticeHead title="What is measured">
-        {isClinician && <Button onClick={() => setOpen('new')}>Add a measure</Button>}
+        {mayChange && <Button onClick={() => setOpen('new')}>Add a measure</Button>}
       </PracticeHead>
       <p className="max-w-prose text-quiet">
         The error is what one measurement is off by chance. It is assumed until this practice’s own repeats
         say better, and what is real is judged by it.
-        {!isClinician && ' A clinician changes measures (SCR-4).'}
+        {!mayChange && ' A clinician changes measures (SCR-4).'}
       </p>
       {open === 'new' && <MeasureForm id={null} book={book} done={() => setOpen(null)} />}
       <ul aria-label="Measures" className="max-w-5xl border-t border-ink/40">
@@ -44,7 +44,7 @@ export function MeasuresView() {
                 <p className="text-[15px]">{wordsOf(measure)}</p>
                 <p className="text-[15px] text-quiet">{measure.cue}</p>
               </div>
-              {isClinician && (
+              {mayChange && (
                 <button
                   type="button"
                   aria-expanded={open === id}

@@ -20,6 +20,7 @@ import { Button } from '../../parts/Button';
 import { Field, FieldError } from '../../parts/Field';
 import { day, plain } from '../../parts/format';
 import { noonOf } from '../../parts/noon';
+import { Only } from '../../parts/Only';
 import { ComparisonForm } from './ComparisonForm';
 
 /** With the cuff against without, in this person alone: what was drawn, what is there, what it says and what it cannot. */
@@ -47,7 +48,9 @@ export function Comparisons({
           {isOpen ? (
             <ComparisonForm client={client} book={book} done={() => setOpen(false)} />
           ) : (
-            <Button onClick={() => setOpen(true)}>Begin a comparison</Button>
+            <Only deed="sign">
+              <Button onClick={() => setOpen(true)}>Begin a comparison</Button>
+            </Only>
           )}
         </div>
       )}
@@ -156,9 +159,11 @@ function End({ client, comparisonId }: { client: ClientRecord; comparisonId: str
         value={why}
         onChange={(event) => setWhy(event.target.value)}
       />
-      <Button type="submit" disabled={why.trim() === '' || end.isPending}>
-        End it
-      </Button>
+      <Only deed="sign">
+        <Button type="submit" disabled={why.trim() === '' || end.isPending}>
+          End it
+        </Button>
+      </Only>
       {end.error && <FieldError>{failureWords(end.error)}</FieldError>}
     </form>
   );

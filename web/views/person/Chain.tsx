@@ -8,6 +8,7 @@ import { usePlanSearch } from '../../parts/use-plan-in-hand';
 const BESIDE = {
   outcomes: { label: 'Outcomes', words: ': did it help' },
   log: { label: 'Log', words: ': all that was done' },
+  record: { label: 'Record', words: ': what stands on it, and mending it' },
 } as const;
 
 const startsWithDigit = (words: string): boolean => /^\d/.test(words);
@@ -21,7 +22,7 @@ export function Chain({
   client: ClientRecord;
   chosen: LinkId | null;
   /** What is open beside the chain; null where a link is. */
-  beside: 'outcomes' | 'log' | null;
+  beside: keyof typeof BESIDE | null;
 }) {
   const search = usePlanSearch();
   const due = measuresDue(client.facts, client.judgedAtMs).length;
@@ -52,7 +53,7 @@ export function Chain({
         ))}
       </ol>
       <ul className="flex justify-end gap-x-6 text-[15px]">
-        {(['outcomes', 'log'] as const).map((id) => (
+        {(['outcomes', 'log', 'record'] as const).map((id) => (
           <li key={id}>
             <Link
               to={`/people/${client.id}/${id}${search}`}

@@ -16,6 +16,7 @@ import { Button } from '../../parts/Button';
 import { Field, FieldError } from '../../parts/Field';
 import { day, endOfDayMs } from '../../parts/format';
 import { NumberField } from '../../parts/NumberField';
+import { Only } from '../../parts/Only';
 import { Picker } from '../../parts/Picker';
 import { Ticks } from '../../parts/Ticks';
 import { NEW_PLAN } from '../../parts/use-plan-in-hand';
@@ -138,9 +139,11 @@ export function PlanHeader({
           }
         />
         {isChanged && (
-          <Button disabled={write.isPending} onClick={() => write.mutate({ id: known.id, ...choice })}>
-            Keep these
-          </Button>
+          <Only deed="sign">
+            <Button disabled={write.isPending} onClick={() => write.mutate({ id: known.id, ...choice })}>
+              Keep these
+            </Button>
+          </Only>
         )}
       </div>
       {occasion.kind === 'weekdays' && (

@@ -12,10 +12,11 @@ import {
   rungInForce,
 } from '#core/record/ladder-in-force';
 import { api, failureWords, read } from '../../data/api';
-import { useIsClinician, usePractice, useRecordWrite } from '../../data/queries';
+import { useMay, usePractice, useRecordWrite } from '../../data/queries';
 import { Button } from '../../parts/Button';
 import { FieldError } from '../../parts/Field';
 import { day } from '../../parts/format';
+import { Only } from '../../parts/Only';
 import { Picker } from '../../parts/Picker';
 import { Scale } from '../../parts/Scale';
 import { Ticks } from '../../parts/Ticks';
@@ -47,7 +48,7 @@ export function RungCheck({
   take: (rung: Rung) => void;
 }) {
   const { facts, judgedAtMs } = client;
-  const isClinician = useIsClinician();
+  const isClinician = useMay('give-word');
   const { data: practice } = usePractice();
   const check = rungInForce(facts, limb);
   const advice = adviseRung(facts, limb, judgedAtMs);
@@ -108,9 +109,11 @@ export function RungCheck({
               }))}
             />
           </div>
-          <Button disabled={!mayPass || write.isPending} onClick={() => void enter()}>
-            {check?.rung === rung ? 'Check again' : `Enter ${RUNG_LABELS[rung].toLowerCase()}`}
-          </Button>
+          <Only deed="sign">
+            <Button disabled={!mayPass || write.isPending} onClick={() => void enter()}>
+              {check?.rung === rung ? 'Check again' : `Enter ${RUNG_LABELS[rung].toLowerCase()}`}
+            </Button>
+          </Only>
         </div>
         {findings.map(({ message }) => (
           <p key={message} className="notched text-ochre" aria-live="polite">

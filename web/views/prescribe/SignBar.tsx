@@ -12,6 +12,7 @@ import { KEYS } from '../../data/keys';
 import { usePractitioner, useRecordWrite } from '../../data/queries';
 import { Button } from '../../parts/Button';
 import { Field, FieldError } from '../../parts/Field';
+import { Only } from '../../parts/Only';
 import { useGuards } from '../../parts/use-guards';
 import { planSearch } from '../../parts/use-plan-in-hand';
 import { notify } from '../../state/notices';
@@ -51,14 +52,16 @@ export function SignBar({
           {hard === 1 ? 'One thing is' : `${hard} things are`} not allowed and cannot be signed by anybody.
         </p>
       )}
-      <Button
-        kind="main"
-        disabled={!composer.composed || !mayPass || write.isPending}
-        onClick={() => void sign()}
-      >
-        Sign as {practitioner?.name ?? '…'}
-      </Button>
-      <KeepAsTemplate session={session} disabled={!composer.composed || hard > 0} />
+      <Only deed="sign">
+        <Button
+          kind="main"
+          disabled={!composer.composed || !mayPass || write.isPending}
+          onClick={() => void sign()}
+        >
+          Sign as {practitioner?.name ?? '…'}
+        </Button>
+        <KeepAsTemplate session={session} disabled={!composer.composed || hard > 0} />
+      </Only>
       {write.error && <FieldError>{failureWords(write.error)}</FieldError>}
     </div>
   );

@@ -26,6 +26,7 @@ import { FieldError } from '../../parts/Field';
 import { ForPaper } from '../../parts/ForPaper';
 import { day } from '../../parts/format';
 import { noonOf } from '../../parts/noon';
+import { Only } from '../../parts/Only';
 import { Picker } from '../../parts/Picker';
 import { PAPERS, type Paper } from '../../parts/papers';
 import { Ticks } from '../../parts/Ticks';
@@ -95,15 +96,18 @@ function Writing({
             options={(Object.keys(PAPERS) as Paper[]).map((value) => ({ value, label: value }))}
           />
           {!shown && (
-            <Button
-              kind="main"
-              disabled={sections.length === 0 || issue.isPending}
-              onClick={() =>
-                issue.mutate({ id: newId(), content: draft }, { onSuccess: ({ id }) => setShownId(id) })
-              }
-            >
-              Issue it as it stands
-            </Button>
+            <Only deed="sign">
+              {' '}
+              <Button
+                kind="main"
+                disabled={sections.length === 0 || issue.isPending}
+                onClick={() =>
+                  issue.mutate({ id: newId(), content: draft }, { onSuccess: ({ id }) => setShownId(id) })
+                }
+              >
+                Issue it as it stands
+              </Button>
+            </Only>
           )}
           {shown && practice.canPrint && (
             <Button

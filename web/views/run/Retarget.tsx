@@ -4,6 +4,7 @@ import { api, failureWords, read } from '../../data/api';
 import { useRecordWrite } from '../../data/queries';
 import { Button } from '../../parts/Button';
 import { FieldError } from '../../parts/Field';
+import { Only } from '../../parts/Only';
 
 /** A plan whose pressures were measured again: one key brings it to what is in force, at the same % (rule PRS-8). */
 export function Retarget({
@@ -31,9 +32,11 @@ export function Retarget({
         .map(({ message }) => (
           <p key={message}>{message}</p>
         ))}
-      <Button kind="main" keyHint="T" disabled={write.isPending} onClick={retarget}>
-        Re-target at the same %
-      </Button>
+      <Only deed="sign">
+        <Button kind="main" keyHint="T" disabled={write.isPending} onClick={retarget}>
+          Re-target at the same %
+        </Button>
+      </Only>
       {write.error && <FieldError>{failureWords(write.error)}</FieldError>}
     </section>
   );

@@ -8,7 +8,7 @@ import type { Reason } from '#core/screening/decide';
 import { SCREEN_ITEMS } from '#core/screening/items';
 import { api, failureWords, read } from '../../data/api';
 import { usePastClearances } from '../../data/history';
-import { useIsClinician, useRecordWrite } from '../../data/queries';
+import { useMay, useRecordWrite } from '../../data/queries';
 import { Button } from '../../parts/Button';
 import { Field, FieldError } from '../../parts/Field';
 import { day, endOfDayMs } from '../../parts/format';
@@ -33,7 +33,7 @@ export function Clearances({ client, open }: { client: ClientRecord; open: reado
   const [adding, setAdding] = useState(false);
   const { rows: runOut, more } = usePastClearances(client.id);
   const clearances = [...client.facts.clearances, ...runOut];
-  const mayRecord = useIsClinician();
+  const mayRecord = useMay('clear');
   return (
     <section>
       <h3 className="text-xl font-semibold">Clearances</h3>

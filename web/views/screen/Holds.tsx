@@ -4,7 +4,7 @@ import { type Hold, whyNotLift } from '#core/record/holds';
 import { holdsInForce } from '#core/record/in-force';
 import { RULES } from '#core/rules/catalogue';
 import { api, failureWords, fieldProblem, read } from '../../data/api';
-import { useIsClinician, useRecordWrite } from '../../data/queries';
+import { useMay, useRecordWrite } from '../../data/queries';
 import { Button } from '../../parts/Button';
 import { Field, FieldError } from '../../parts/Field';
 import { dayAndTime } from '../../parts/format';
@@ -33,7 +33,7 @@ function OneHold({ client, hold }: { client: ClientRecord; hold: Hold }) {
     read(api.clients[':id'].holds[':holdId'].lift.$post({ param: { id: client.id, holdId: hold.id }, json })),
   );
   const notYet = whyNotLift(hold, client.judgedAtMs);
-  const clinician = useIsClinician();
+  const clinician = useMay('lift-hold');
   return (
     <div>
       <p>

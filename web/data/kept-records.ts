@@ -1,0 +1,76 @@
+import { type DBSchema, openDB } from 'idb';
+import { workingPractitioner } from './practitioner';
+import { type Sealed, seal, unseal } from './sealed';
+
+// Records that were read are kept on the device, sealed, newest first from the server: an open session goes on without it.
+
+const KEPT = /^\/api\/(practice|clients|sessions)(\/[^/?]*)?(\/last-review)?(\?.*)?$/;
+const MOST = 200;
+const LONGEST_MS = 7 * 86_400_000;
+
+interface RecordsShape extends DBSchema {
+  records: {
+    key: [string, string];
+    value: { by: string; path: string; atMs: number; sealed: Sealed };
+    indexes: { atMs: number };
+  };
+}
+
+const open = () =>
+  openDB<RecordsShape>('nervato-records', 1, {
+    upgrade: (db) =>
+      void db.createObjectStore('records', { keyPath: ['by', 'path'] }).createIndex('atMs', 'atMs'),
+  });
+
+/** Fetches as a browser does; a record that the server cannot be asked for now is the one that was read last by the same person. */
+export async function fetchKept(input: RequestInfo | URL, init?: RequestInit): Promise<Response> {
+  const by = workingPractitioner.get();
+  if ((init?.method ?? 'GET') !== 'GET' || by === '') return fetch(input, init);
+  const path = pathOf(input);
+  if (!KEPT.test(path)) return fetch(input, init);
+  try {
+    const answer = await fetch(input, init);
+    if (answer.ok)
+      void answer
+        .clone()
+        .text()
+        .then((text) => keepRecord(by, path, text))
+        .catch(() => {});
+    return answer;
+  } catch (error) {
+    const text = await keptRecord(by, path);
+    if (text === undefined) throw error;
+    return new Response(text, { headers: { 'content-type': 'application/json' } });
+  }
+}
+
+function pathOf(input: RequestInfo | URL): string {
+  const { pathname, search } = new URL(input instanceof Request ? input.url : input, window.location.href);
+  return pathname + search;
+}
+
+async function keepRecord(by: string, path: string, text: string): Promise<void> {
+  const sealed = await seal(by, text);
+  const transaction = (await open()).transaction('records', 'readwrite');
+  await transaction.store.put({ by, path, atMs: Date.now(), sealed });
+  let cursor =
+    (await transaction.store.count()) > MOST ? await transaction.store.index('atMs').openCursor() : null;
+  for (let over = (await transaction.store.count()) - MOST; cursor && over > 0; over -= 1) {
+    await cursor.delete();
+    cursor = await cursor.continue();
+  }
+  await transaction.done;
+}
+
+async function keptRecord(by: string, path: string): Promise<string | undefined> {
+  const kept = await (await open()).get('records', [by, path]);
+  if (!kept || Date.now() - kept.atMs > LONGEST_MS) return undefined;
+  return unseal<string>(by, kept.sealed);
+}
+
+/** Takes what was kept off this device: its person has signed out. */
+export async function clearRecords(): Promise<void> {
+  await (await open()).clear('records');
+  // Releases before this one kept records in a cache of their own.
+  await caches?.delete('records');
+}

@@ -1,0 +1,102 @@
+import { type QueryClient, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import type { FirstStart, Me, SignInBody, SignInState } from '#contract/sign-in';
+import { api, read } from './api';
+import { clearRecords } from './kept-records';
+import { KEYS } from './keys';
+import { sendOutbox } from './outbox';
+import { door, wasLocked, workingPractitioner } from './practitioner';
+import { dropKeys, takeKey } from './sealed';
+import { startWorking } from './start-working';
+
+/** Tells the other tabs of this browser that somebody has come or gone. */
+const tabs = new BroadcastChannel('nervato-door');
+type Said = { who: string; door: 'open' | 'shut' };
+
+const tell = (): void =>
+  tabs.postMessage({ who: workingPractitioner.get(), door: door.get() } satisfies Said);
+
+/** Follows who comes and goes in other tabs: a page is never one person's on a device that is another's. */
+export function followDoor(queries: QueryClient): void {
+  let here = workingPractitioner.get();
+  tabs.addEventListener('message', ({ data }: MessageEvent<Said>) => {
+    if (data.who !== here) return window.location.reload();
+    here = data.who;
+    if (data.door === 'shut') door.set('shut');
+    else void open(queries);
+  });
+}
+
+const signInQuery = {
+  queryKey: KEYS.signIn,
+  queryFn: async () => {
+    // Nobody comes back in without a PIN because the server did not hear of the lock.
+    if (wasLocked.get() === 'yes') await api['sign-in'].lock.$post();
+    return read<SignInState>(api['sign-in'].$get());
+  },
+  gcTime: 0,
+};
+/** What this device may know while nobody is in. */
+export const useSignInState = () => useQuery({ ...signInQuery, refetchInterval: 20_000 });
+
+export const useMe = () => useQuery({ queryKey: KEYS.me, queryFn: () => read<Me>(api.me.$get()) });
+
+/**
+ * Lets in who the server says is signed in. What another person had open on this page is gone; one's own stands as it was, typed
+ * things too.
+ */
+export async function enter(queries: QueryClient): Promise<void> {
+  const me = await read<Me>(api.me.$get({}, { headers: { 'x-nervato-practitioner': '' } }));
+  const before = workingPractitioner.get();
+  const { id } = me.practitioner;
+  await takeKey(id, me.deviceKey);
+  workingPractitioner.set(id);
+  tell();
+  if (before !== '' && before !== id) return window.location.reload();
+  if (before === '') startWorking(queries);
+  await open(queries);
+}
+
+async function open(queries: QueryClient): Promise<void> {
+  wasLocked.set('no');
+  door.set('open');
+  void sendOutbox();
+  await queries.invalidateQueries();
+}
+
+type Answer = Promise<Response>;
+export const must = async (answer: Answer): Promise<void> => {
+  const { ok } = await answer;
+  if (!ok) await read((await answer) as never);
+};
+
+export function useSignIn() {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: async (asked: SignInBody | { practitionerId: string; pin: string } | FirstStart) => {
+      if ('pin' in asked) await must(api['sign-in'].pin.$post({ json: asked }));
+      else if ('word' in asked) await must(api['sign-in'].first.$post({ json: asked }) as Answer);
+      else await must(api['sign-in'].$post({ json: asked }));
+      wasLocked.set('no');
+      const { state } = await queries.fetchQuery({ ...signInQuery, staleTime: 0 });
+      if (state === 'signed-in') await enter(queries);
+    },
+  });
+}
+
+/** Locks this device: who is in comes back by PIN, and so does everybody who has been in today. */
+export async function lock(): Promise<void> {
+  wasLocked.set('yes');
+  door.set('shut');
+  tell();
+  // Without the server the screen is shut all the same, and it hears of it before anybody is asked who they are.
+  await Promise.all([dropKeys(), api['sign-in'].lock.$post().catch(() => {})]);
+}
+
+/** Signs out, and takes what was read off this device; what is not sent yet stays, sealed, for the next time. */
+export async function signOut(everywhere: boolean): Promise<void> {
+  await must(api['sign-out'].$post({ json: { everywhere } }));
+  await Promise.all([dropKeys(), clearRecords()]);
+  workingPractitioner.set('');
+  tell();
+  window.location.assign('/');
+}

@@ -1,0 +1,58 @@
+import { useMutation } from '@tanstack/react-query';
+import { useState } from 'react';
+import { api, failureWords, fieldProblem } from '../data/api';
+import { must } from '../data/sign-in';
+import { Button } from './Button';
+import { Field, FieldError } from './Field';
+
+/** A new passphrase; also asked of who came in by one that somebody else has made. */
+export function NewPassphrase({ then }: { then?: () => void }) {
+  const [old, setOld] = useState('');
+  const [passphrase, setPassphrase] = useState('');
+  const change = useMutation({
+    mutationFn: () => must(api.me.passphrase.$post({ json: { old, passphrase } })),
+    onSuccess: () => {
+      setOld('');
+      setPassphrase('');
+      then?.();
+    },
+  });
+  return (
+    <form
+      className="space-y-3 border-t border-ink/40 pt-4"
+      onSubmit={(event) => {
+        event.preventDefault();
+        change.mutate();
+      }}
+    >
+      <h2 className="text-xl font-semibold">A new passphrase</h2>
+      <div className="grid gap-4 sm:grid-cols-2">
+        <Field
+          label="The one you have"
+          type="password"
+          autoComplete="current-password"
+          value={old}
+          onChange={(event) => setOld(event.target.value)}
+          error={fieldProblem(change.error, 'old')}
+        />
+        <Field
+          label="The new one"
+          type="password"
+          autoComplete="new-password"
+          hint="At least 12 characters: four or five words are easy to keep in mind."
+          value={passphrase}
+          onChange={(event) => setPassphrase(event.target.value)}
+          error={fieldProblem(change.error, 'passphrase')}
+        />
+      </div>
+      {change.error && <FieldError>{failureWords(change.error)}</FieldError>}
+      <Button type="submit" disabled={change.isPending || old === '' || passphrase === ''}>
+        Change the passphrase
+      </Button>
+      {change.isSuccess && <Done>It is changed, and every other device of yours is signed out.</Done>}
+    </form>
+  );
+}
+
+/** What was done, where nothing else shows it. */
+export const Done = ({ children }: { children: string }) => <p role="status">{children}</p>;

@@ -1,0 +1,75 @@
+import { useMutation } from '@tanstack/react-query';
+import { Popover } from 'radix-ui';
+import { Link } from 'react-router';
+import { failureWords } from '../data/api';
+import { usePractitioner } from '../data/queries';
+import { lock, signOut } from '../data/sign-in';
+import { Button } from '../parts/Button';
+import { FieldError } from '../parts/Field';
+import { cuffsUp } from '../state/cuffs-up';
+import { lockMinutes } from './use-idle-lock';
+import { WhoButton } from './WhoButton';
+
+const MINUTES = ['2', '5', '10', '20'];
+
+/** Who is in on this device: locking it, handing it on, going, and one's own account. */
+export function AccountMenu() {
+  const practitioner = usePractitioner();
+  const isUp = cuffsUp.use();
+  const minutes = lockMinutes.use();
+  const go = useMutation({ mutationFn: signOut });
+  return (
+    <Popover.Root defaultOpen>
+      <Popover.Trigger asChild>
+        <WhoButton practitioner={practitioner} />
+      </Popover.Trigger>
+      <Popover.Portal>
+        <Popover.Content
+          align="end"
+          sideOffset={6}
+          collisionPadding={12}
+          aria-label="Your account"
+          className="z-40 w-80 max-w-[94vw] space-y-3 rounded-sm border border-ink/40 bg-paper p-4"
+        >
+          <p>
+            <strong>{practitioner?.name}</strong>, {practitioner?.role}
+            {practitioner?.isOwner && ', owner of the practice'}
+          </p>
+          {isUp && (
+            <p className="notched py-1 text-[15px] text-ochre">
+              A cuff is up here: release it before you go.
+            </p>
+          )}
+          <div className="flex flex-wrap gap-2">
+            <Button kind="main" keyHint="G Q" disabled={isUp} onClick={() => void lock()}>
+              Lock, or hand on
+            </Button>
+            <Button disabled={isUp || go.isPending} onClick={() => go.mutate(false)}>
+              Sign out
+            </Button>
+          </div>
+          {go.error && <FieldError>{failureWords(go.error)}</FieldError>}
+          <label className="flex items-center gap-2 text-[15px]">
+            Locks by itself after
+            <select
+              value={minutes}
+              onChange={(event) => lockMinutes.set(event.target.value)}
+              className="min-h-9 rounded-sm border border-ink/40 bg-paper px-2"
+            >
+              {MINUTES.map((value) => (
+                <option key={value} value={value}>
+                  {value} min
+                </option>
+              ))}
+            </select>
+          </label>
+          <Popover.Close asChild>
+            <Link to="/account" className="inline-flex min-h-11 items-center underline underline-offset-4">
+              Passphrase, PIN and codes
+            </Link>
+          </Popover.Close>
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
+  );
+}

@@ -1,0 +1,26 @@
+import { UserRound } from 'lucide-react';
+import type { ButtonHTMLAttributes, Ref } from 'react';
+import type { Practitioner } from '#contract/practice';
+
+/** Who is in; pressed, it says what one can do about that. */
+export const WhoButton = ({
+  practitioner,
+  ref,
+  ...rest
+}: ButtonHTMLAttributes<HTMLButtonElement> & {
+  practitioner: Practitioner | undefined;
+  ref?: Ref<HTMLButtonElement>;
+}) => (
+  <button
+    type="button"
+    ref={ref}
+    {...rest}
+    className="flex min-h-9 min-w-0 items-center gap-2 rounded-sm px-2 text-[14px] hover:bg-tint"
+  >
+    <UserRound size={18} aria-hidden />
+    <span className="sr-only">Account of </span>
+    <span className="truncate max-sm:sr-only">
+      {practitioner ? `${practitioner.name}, ${practitioner.role}` : '…'}
+    </span>
+  </button>
+);

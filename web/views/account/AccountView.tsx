@@ -1,0 +1,101 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { api, failureWords, fieldProblem } from '../../data/api';
+import { KEYS } from '../../data/keys';
+import { must, signOut, useMe } from '../../data/sign-in';
+import { Button } from '../../parts/Button';
+import { Field, FieldError } from '../../parts/Field';
+import { Done, NewPassphrase } from '../../parts/NewPassphrase';
+import { SecondDevice } from './SecondDevice';
+
+/** One's own account: the passphrase, the PIN of shared devices, the codes of a second device. */
+export function AccountView() {
+  const { data: me, error } = useMe();
+  if (error) return <FieldError>{failureWords(error)}</FieldError>;
+  if (!me) return <p className="p-6 text-quiet">Reading your account…</p>;
+  return (
+    <div className="max-w-2xl space-y-8 p-6">
+      <header>
+        <h1 className="text-3xl font-semibold">Your account</h1>
+        <p>
+          {me.practitioner.name}, {me.practitioner.role}
+          {me.practitioner.isOwner && ', owner of the practice'}
+        </p>
+      </header>
+      <Pin hasPin={me.hasPin} />
+      <NewPassphrase />
+      <SecondDevice hasCode={me.hasCode} />
+      <Everywhere />
+    </div>
+  );
+}
+
+function Pin({ hasPin }: { hasPin: boolean }) {
+  const queries = useQueryClient();
+  const [passphrase, setPassphrase] = useState('');
+  const [pin, setPin] = useState('');
+  const set = useMutation({
+    mutationFn: () => must(api.me.pin.$post({ json: { passphrase, pin } })),
+    onSuccess: () => {
+      setPassphrase('');
+      setPin('');
+      return queries.invalidateQueries({ queryKey: KEYS.me });
+    },
+  });
+  return (
+    <form
+      className="space-y-3 border-t border-ink/40 pt-4"
+      onSubmit={(event) => {
+        event.preventDefault();
+        set.mutate();
+      }}
+    >
+      <h2 className="text-xl font-semibold">PIN on shared devices</h2>
+      <p className="text-[15px] text-quiet">
+        {hasPin ? 'You have one.' : 'You have none yet.'} On a device where you have signed in today it brings
+        you back after a lock, and lets a colleague hand the device to you.
+      </p>
+      <div className="grid gap-4 sm:grid-cols-2">
+        <Field
+          label={hasPin ? 'New PIN' : 'PIN'}
+          type="password"
+          inputMode="numeric"
+          autoComplete="off"
+          hint="Four to eight figures."
+          value={pin}
+          onChange={(event) => setPin(event.target.value)}
+          error={fieldProblem(set.error, 'pin')}
+        />
+        <Field
+          label="Your passphrase"
+          type="password"
+          autoComplete="current-password"
+          value={passphrase}
+          onChange={(event) => setPassphrase(event.target.value)}
+          error={fieldProblem(set.error, 'passphrase')}
+        />
+      </div>
+      {set.error && <FieldError>{failureWords(set.error)}</FieldError>}
+      <Button type="submit" disabled={set.isPending || pin === '' || passphrase === ''}>
+        {hasPin ? 'Change the PIN' : 'Set the PIN'}
+      </Button>
+      {set.isSuccess && <Done>The PIN is set.</Done>}
+    </form>
+  );
+}
+
+function Everywhere() {
+  const go = useMutation({ mutationFn: () => signOut(true) });
+  return (
+    <section className="space-y-3 border-t border-ink/40 pt-4">
+      <h2 className="text-xl font-semibold">A device is lost</h2>
+      <p className="text-[15px] text-quiet">
+        Sign out everywhere, this device too, and change the passphrase.
+      </p>
+      <Button disabled={go.isPending} onClick={() => go.mutate()}>
+        Sign out everywhere
+      </Button>
+      {go.error && <FieldError>{failureWords(go.error)}</FieldError>}
+    </section>
+  );
+}

@@ -1,0 +1,156 @@
+import { useState } from 'react';
+import type { Account, Accounts } from '#contract/sign-in';
+import { ROLES, whoMay } from '#core/access/deeds';
+import {
+  changeAccount,
+  endAccount,
+  newPassphraseFor,
+  useAccounts,
+  useAccountWrite,
+} from '../../data/accounts';
+import { failureWords } from '../../data/api';
+import { useMay, usePractitioner } from '../../data/queries';
+import { Button } from '../../parts/Button';
+import { FieldError } from '../../parts/Field';
+import { dayAndTime } from '../../parts/format';
+import { Picker } from '../../parts/Picker';
+import { PracticeHead } from '../../parts/PracticeHead';
+import { NewAccountForm } from './NewAccountForm';
+
+/** Who may sign in, as what, and who owns the practice. */
+export function AccountsView() {
+  const mayKeep = useMay('keep-accounts');
+  return (
+    <div className="space-y-6 p-6">
+      <PracticeHead title="Who may sign in">{null}</PracticeHead>
+      {mayKeep ? <Shown /> : <p className="text-quiet">{whoMay('keep-accounts')}</p>}
+    </div>
+  );
+}
+
+function Shown() {
+  const { data, error } = useAccounts();
+  if (error) return <FieldError>{failureWords(error)}</FieldError>;
+  if (!data) return <p className="text-quiet">Reading the accounts…</p>;
+  return <List accounts={data} />;
+}
+
+function List({ accounts: { accounts, without } }: { accounts: Accounts }) {
+  const [told, tell] = useState<{ name: string; passphrase: string } | null>(null);
+  const [isNew, setNew] = useState(false);
+  return (
+    <>
+      {told && (
+        <section role="status" className="max-w-3xl border border-plum p-4">
+          <p>
+            The first passphrase of <strong>{told.name}</strong>, shown this once. Read it to them; they
+            choose another when they sign in.
+          </p>
+          <p className="figures mt-2 text-2xl">{told.passphrase}</p>
+          <Button className="mt-3" onClick={() => tell(null)}>
+            It is told
+          </Button>
+        </section>
+      )}
+      <ul aria-label="Accounts" className="max-w-5xl border-t border-ink/40">
+        {accounts.map((account) => (
+          <Row key={account.practitionerId} account={account} tell={tell} />
+        ))}
+      </ul>
+      {isNew ? (
+        <NewAccountForm
+          without={without}
+          done={(made) => {
+            setNew(false);
+            if (made) tell(made);
+          }}
+        />
+      ) : (
+        <Button onClick={() => setNew(true)}>Open an account</Button>
+      )}
+      {without.length > 0 && !isNew && (
+        <p className="text-[15px] text-quiet">
+          On record without an account: {without.map(({ name }) => name).join(', ')}.
+        </p>
+      )}
+    </>
+  );
+}
+
+function Row({
+  account: {
+    practitionerId,
+    practitionerName,
+    role,
+    name,
+    isOwner,
+    hasPin,
+    hasCode,
+    mustChange,
+    lastUsedAtMs,
+  },
+  tell,
+}: {
+  account: Account;
+  tell: (told: { name: string; passphrase: string }) => void;
+}) {
+  const me = usePractitioner();
+  const change = useAccountWrite(changeAccount);
+  const end = useAccountWrite(endAccount);
+  const help = useAccountWrite(newPassphraseFor);
+  const [isEnding, setEnding] = useState(false);
+  const failed = change.error ?? end.error ?? help.error;
+  const facts = [
+    `signs in as ${name}`,
+    hasPin ? 'PIN set' : 'no PIN',
+    hasCode ? 'asks for codes' : 'no codes',
+    ...(mustChange ? ['has to choose a passphrase'] : []),
+    lastUsedAtMs === null ? 'never here yet' : `last here ${dayAndTime(lastUsedAtMs)}`,
+  ];
+  return (
+    <li className="space-y-2 border-b border-rule py-3">
+      <div className="flex flex-wrap items-end gap-x-6 gap-y-2">
+        <div className="min-w-52 flex-1">
+          <strong>{practitionerName}</strong>
+          <p className="text-[14px] text-quiet">{facts.join(' · ')}</p>
+        </div>
+        <Picker
+          label={`Role of ${practitionerName}`}
+          hideLabel
+          value={role}
+          onChange={(next) => change.mutate({ id: practitionerId, role: next })}
+          options={ROLES.map((value) => ({ value, label: value }))}
+        />
+        <label className="flex min-h-11 items-center gap-2">
+          <input
+            type="checkbox"
+            className="size-5 accent-plum"
+            checked={isOwner}
+            onChange={(event) => change.mutate({ id: practitionerId, isOwner: event.target.checked })}
+          />
+          owner<span className="sr-only">: {practitionerName}</span>
+        </label>
+        <Button
+          disabled={help.isPending}
+          onClick={() =>
+            help.mutate(practitionerId, {
+              onSuccess: ({ passphrase }) => tell({ name: practitionerName, passphrase }),
+            })
+          }
+        >
+          New passphrase<span className="sr-only"> for {practitionerName}</span>
+        </Button>
+        {isEnding ? (
+          <Button kind="stop" onClick={() => end.mutate(practitionerId)}>
+            End it for good
+          </Button>
+        ) : (
+          <Button disabled={me?.id === practitionerId} onClick={() => setEnding(true)}>
+            End<span className="sr-only"> the account of {practitionerName}</span>
+          </Button>
+        )}
+      </div>
+      {failed && <FieldError>{failureWords(failed)}</FieldError>}
+    </li>
+  );
+}

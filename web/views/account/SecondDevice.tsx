@@ -1,0 +1,100 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { api, failureWords, fieldProblem, read } from '../../data/api';
+import { KEYS } from '../../data/keys';
+import { must } from '../../data/sign-in';
+import { Button } from '../../parts/Button';
+import { Field, FieldError } from '../../parts/Field';
+import { QrCode } from '../../parts/QrCode';
+
+/** Codes that a second device shows, asked for beside the passphrase: set up by a picture it takes, and confirmed by its first code. */
+export function SecondDevice({ hasCode }: { hasCode: boolean }) {
+  const queries = useQueryClient();
+  const [passphrase, setPassphrase] = useState('');
+  const [code, setCode] = useState('');
+  const again = () => queries.invalidateQueries({ queryKey: KEYS.me });
+  const begin = useMutation({
+    mutationFn: () => read<{ uri: string }>(api.me.code.$post({ json: { passphrase } })),
+    onSuccess: () => setPassphrase(''),
+  });
+  const confirm = useMutation({
+    mutationFn: () => must(api.me.code.confirm.$post({ json: { code } })),
+    onSuccess: () => {
+      begin.reset();
+      setCode('');
+      return again();
+    },
+  });
+  const end = useMutation({
+    mutationFn: () => must(api.me.code.end.$post({ json: { passphrase } })),
+    onSuccess: () => {
+      setPassphrase('');
+      return again();
+    },
+  });
+  const failed = hasCode ? end.error : begin.error;
+  return (
+    <section aria-labelledby="second-device" className="space-y-3 border-t border-ink/40 pt-4">
+      <h2 id="second-device" className="text-xl font-semibold">
+        Codes of a second device
+      </h2>
+      {begin.data ? (
+        <form
+          className="space-y-3"
+          onSubmit={(event) => {
+            event.preventDefault();
+            confirm.mutate();
+          }}
+        >
+          <p className="text-[15px]">
+            Have an app for one-time codes take this picture, and type the code it shows.
+          </p>
+          <QrCode text={begin.data.uri} label="an app for one-time codes" />
+          <details className="text-[15px]">
+            <summary className="min-h-9 cursor-pointer">Without a camera</summary>
+            <code className="break-all">{new URL(begin.data.uri).searchParams.get('secret')}</code>
+          </details>
+          <Field
+            label="Code it shows"
+            inputMode="numeric"
+            autoComplete="one-time-code"
+            value={code}
+            onChange={(event) => setCode(event.target.value)}
+            error={fieldProblem(confirm.error, 'code')}
+          />
+          <Button type="submit" disabled={confirm.isPending || code.length !== 6}>
+            Confirm
+          </Button>
+        </form>
+      ) : (
+        <form
+          className="space-y-3"
+          onSubmit={(event) => {
+            event.preventDefault();
+            if (hasCode) end.mutate();
+            else begin.mutate();
+          }}
+        >
+          <p className="text-[15px] text-quiet">
+            {hasCode
+              ? 'A code is asked for beside your passphrase.'
+              : 'None is asked for. With one, a passphrase that somebody has seen is not enough.'}
+          </p>
+          <Field
+            label="Your passphrase"
+            type="password"
+            autoComplete="current-password"
+            className="max-w-sm"
+            value={passphrase}
+            onChange={(event) => setPassphrase(event.target.value)}
+            error={fieldProblem(failed, 'passphrase')}
+          />
+          {failed && !fieldProblem(failed, 'passphrase') && <FieldError>{failureWords(failed)}</FieldError>}
+          <Button type="submit" disabled={passphrase === '' || begin.isPending || end.isPending}>
+            {hasCode ? 'Ask for no code any more' : 'Set up codes'}
+          </Button>
+        </form>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,149 @@
+import { useDeferredValue, useState } from 'react';
+import { Link, useParams } from 'react-router';
+import type { AuditEntry } from '#contract/audit';
+import { whoMay } from '#core/access/deeds';
+import { failureWords } from '../../data/api';
+import { useAudit, useAuditCheck } from '../../data/audit';
+import { useClient, useMay, usePractice } from '../../data/queries';
+import { saveFile } from '../../data/save-file';
+import { Button } from '../../parts/Button';
+import { Field, FieldError } from '../../parts/Field';
+import { dayAndTime } from '../../parts/format';
+import { Picker } from '../../parts/Picker';
+import { PracticeHead } from '../../parts/PracticeHead';
+import { actionWords, detailWords } from './audit-words';
+
+/** Who did what and looked at whom: of the practice, or of one person. */
+export function AuditView() {
+  const { clientId = null } = useParams();
+  const deed = clientId === null ? 'read-audit' : 'read-audit-of-person';
+  const may = useMay(deed);
+  return (
+    <div className="space-y-5 p-6">
+      <PracticeHead title="Who did what">{null}</PracticeHead>
+      {may ? <Entries clientId={clientId} /> : <p className="text-quiet">{whoMay(deed)}</p>}
+    </div>
+  );
+}
+
+function Entries({ clientId }: { clientId: string | null }) {
+  const { data: practice } = usePractice();
+  const [practitionerId, setPractitionerId] = useState('');
+  const [typed, setTyped] = useState('');
+  const search = useDeferredValue(typed.trim());
+  const { data, error, hasNextPage, fetchNextPage, isFetching } = useAudit({
+    clientId,
+    practitionerId,
+    search,
+  });
+  const entries = data?.pages.flatMap((page) => page.entries) ?? [];
+  return (
+    <>
+      <div className="flex flex-wrap items-end gap-4">
+        <Picker
+          label="Who"
+          value={practitionerId}
+          onChange={setPractitionerId}
+          options={[
+            { value: '', label: 'everybody' },
+            ...(practice?.practitioners ?? []).map(({ id, name }) => ({ value: id, label: name })),
+          ]}
+        />
+        <Field
+          label="What or whom"
+          type="search"
+          value={typed}
+          onChange={(event) => setTyped(event.target.value)}
+        />
+        <Button
+          disabled={entries.length === 0}
+          onClick={() =>
+            saveFile(
+              new Blob([entries.map((entry) => `${JSON.stringify(entry)}\n`).join('')]),
+              'who-did-what.ndjson',
+            )
+          }
+        >
+          What is shown as a file
+        </Button>
+      </div>
+      {clientId ? <OfPerson clientId={clientId} /> : <Check />}
+      {error && <FieldError>{failureWords(error)}</FieldError>}
+      <ol aria-label="Entries" className="max-w-5xl border-t border-ink/40">
+        {entries.map((entry) => (
+          <Entry key={entry.id} entry={entry} />
+        ))}
+      </ol>
+      {entries.length === 0 && !isFetching && <p className="text-quiet">Nothing of that is on record.</p>}
+      {hasNextPage && (
+        <Button disabled={isFetching} onClick={() => void fetchNextPage()}>
+          Earlier
+        </Button>
+      )}
+    </>
+  );
+}
+
+function Entry({ entry }: { entry: AuditEntry }) {
+  const { atMs, practitionerName, clientId, clientName } = entry;
+  const detail = detailWords(entry);
+  return (
+    <li className="grid gap-x-6 border-b border-rule py-2 sm:grid-cols-[10.5rem_12rem_1fr]">
+      <span className="figures text-[14px]">{dayAndTime(atMs)}</span>
+      <span>{practitionerName}</span>
+      <span className="min-w-0">
+        <strong className="font-semibold">{actionWords(entry)}</strong>
+        {clientName && (
+          <>
+            {' · '}
+            <Link className="underline decoration-rule underline-offset-4" to={`/audit/${clientId}`}>
+              {clientName}
+            </Link>
+          </>
+        )}
+        {detail && (
+          <details className="text-[14px] text-quiet">
+            <summary className="cursor-pointer truncate">{detail}</summary>
+            <pre className="overflow-x-auto whitespace-pre-wrap">{JSON.stringify(entry.detail, null, 2)}</pre>
+          </details>
+        )}
+      </span>
+    </li>
+  );
+}
+
+function OfPerson({ clientId }: { clientId: string }) {
+  const { data } = useClient(clientId);
+  return (
+    <p>
+      Of <strong>{data?.name ?? '…'}</strong> and their sessions.{' '}
+      <Link className="underline underline-offset-4" to={`/people/${clientId}`}>
+        To their sheet
+      </Link>
+    </p>
+  );
+}
+
+/** Every entry names the one before it by a hash: whether one was changed or taken out shows. */
+function Check() {
+  const { data, error, refetch, isFetching } = useAuditCheck();
+  return (
+    <div className="flex flex-wrap items-center gap-4">
+      <Button disabled={isFetching} onClick={() => void refetch()}>
+        Check that it is whole
+      </Button>
+      {error && <FieldError>{failureWords(error)}</FieldError>}
+      {data &&
+        (data.broken ? (
+          <p role="status" className="notched py-1 text-ochre">
+            Entry {data.broken.id} does not hold. {data.broken.words}
+          </p>
+        ) : (
+          <p role="status">
+            {data.rows} entries, each follows from the one before. The last is{' '}
+            <span className="figures">{data.lastHash.slice(0, 12)}</span>.
+          </p>
+        ))}
+    </div>
+  );
+}

@@ -1,0 +1,210 @@
+import { type ReactNode, useState } from 'react';
+import { useNavigate } from 'react-router';
+import type { ClientRecord } from '#contract/client';
+import { failureWords, fieldProblem } from '../../data/api';
+import { useTakeOut } from '../../data/in-and-out';
+import { useChangePerson, useErase, useMerge } from '../../data/mend';
+import { usePeople } from '../../data/people';
+import { useMay } from '../../data/queries';
+import { Button } from '../../parts/Button';
+import { Field, FieldError } from '../../parts/Field';
+import { SearchField } from '../../parts/SearchField';
+
+type Open = 'names' | 'merge' | 'list' | 'forget' | null;
+
+/** Who a record is of: renamed, brought together with another of the same person, taken off the list, or forgotten. */
+export function AboutPerson({ client }: { client: ClientRecord }) {
+  const [open, setOpen] = useState<Open>(null);
+  const mayMend = useMay('mend-record');
+  const mayErase = useMay('erase-person');
+  const close = () => setOpen(null);
+  return (
+    <section aria-label="About the person" className="space-y-4">
+      <div className="flex flex-wrap gap-3">
+        <Button onClick={() => setOpen('names')}>Change name or story</Button>
+        {mayMend && <Button onClick={() => setOpen('merge')}>On record twice</Button>}
+        <Button onClick={() => setOpen('list')}>Take off the list</Button>
+        {mayErase && <Button onClick={() => setOpen('forget')}>Have them forgotten</Button>}
+      </div>
+      {open === 'names' && <Names client={client} close={close} />}
+      {open === 'merge' && <Merge client={client} close={close} />}
+      {open === 'list' && <OffTheList client={client} close={close} />}
+      {open === 'forget' && <Forget client={client} close={close} />}
+    </section>
+  );
+}
+
+function Names({ client, close }: { client: ClientRecord; close: () => void }) {
+  const change = useChangePerson(client.id);
+  const [name, setName] = useState(client.name);
+  const [story, setStory] = useState(client.story);
+  return (
+    <Form
+      submit={() => change.mutate({ name, story }, { onSuccess: close })}
+      words="Keep"
+      isPending={change.isPending}
+      error={change.error}
+      close={close}
+    >
+      <Field
+        label="Name"
+        autoFocus
+        autoComplete="off"
+        value={name}
+        onChange={(event) => setName(event.target.value)}
+        error={fieldProblem(change.error, 'name')}
+      />
+      <Field
+        label="Why they come"
+        autoComplete="off"
+        value={story}
+        onChange={(event) => setStory(event.target.value)}
+        error={fieldProblem(change.error, 'story')}
+      />
+    </Form>
+  );
+}
+
+const MOST_FOUND = 6;
+
+function Merge({ client, close }: { client: ClientRecord; close: () => void }) {
+  const merge = useMerge(client.id);
+  const [search, setSearch] = useState(client.name.split(' ').at(-1) ?? '');
+  const [other, setOther] = useState<{ id: string; name: string } | null>(null);
+  const [reason, setReason] = useState('');
+  const { at } = usePeople(search.trim(), { first: 0, last: MOST_FOUND });
+  const found = Array.from({ length: MOST_FOUND + 1 }, (_, place) => at(place)).flatMap((person) =>
+    person && person.id !== client.id ? [person] : [],
+  );
+  return (
+    <Form
+      submit={() => other && merge.mutate({ otherId: other.id, reason }, { onSuccess: close })}
+      words={other ? `Bring all of ${other.name} here` : 'Choose the other record'}
+      isPending={merge.isPending || other === null || reason.trim() === ''}
+      error={merge.error}
+      close={close}
+    >
+      <p className="text-[15px]">
+        Everything of the other record comes to this one, and of both the newest counts. This cannot be taken
+        back.
+      </p>
+      <SearchField label="The other record of the same person" value={search} onChange={setSearch} />
+      <ul className="flex flex-wrap gap-2">
+        {found.map(({ id, name, story }) => (
+          <li key={id}>
+            <button
+              type="button"
+              aria-pressed={other?.id === id}
+              onClick={() => setOther({ id, name })}
+              className="min-h-11 rounded-sm border border-ink/40 px-3 text-left aria-pressed:border-plum aria-pressed:bg-plum aria-pressed:text-on-plum"
+            >
+              <strong>{name}</strong>
+              {story && <span className="block text-[14px]">{story}</span>}
+            </button>
+          </li>
+        ))}
+      </ul>
+      <Field label="How you know" value={reason} onChange={(event) => setReason(event.target.value)} />
+    </Form>
+  );
+}
+
+function OffTheList({ client, close }: { client: ClientRecord; close: () => void }) {
+  const change = useChangePerson(client.id);
+  const navigate = useNavigate();
+  return (
+    <Form
+      submit={() => change.mutate({ archived: true }, { onSuccess: () => navigate('/archived') })}
+      words="Take off the list"
+      isPending={change.isPending}
+      error={change.error}
+      close={close}
+    >
+      <p className="text-[15px]">
+        {client.name} is not among the people any more; all that is on record stays. They are put back from
+        the people who were taken off.
+      </p>
+    </Form>
+  );
+}
+
+function Forget({ client, close }: { client: ClientRecord; close: () => void }) {
+  const erase = useErase(client.id);
+  const takeOut = useTakeOut();
+  const navigate = useNavigate();
+  const [name, setName] = useState('');
+  const [reason, setReason] = useState('');
+  const fileName = client.name.toLowerCase().replace(/[^\p{L}\p{N}]+/gu, '-');
+  return (
+    <Form
+      submit={() => erase.mutate({ name, reason }, { onSuccess: () => navigate('/') })}
+      words="Forget them for good"
+      kind="stop"
+      isPending={erase.isPending || name.trim() !== client.name || reason.trim() === ''}
+      error={erase.error}
+      close={close}
+    >
+      <p className="text-[15px]">
+        Name, measurements, plans and every session of {client.name} go for good. How long cuffs were up and
+        what was seen with it stays counted, without anybody. Backups keep them until they are thinned out:
+        see the guide.
+      </p>
+      <Button
+        disabled={takeOut.isPending}
+        onClick={() => takeOut.mutate({ path: `archive/of/${client.id}`, fileName: `${fileName}.ndjson` })}
+      >
+        First: the whole record as a file
+      </Button>
+      <Field
+        label={`Type the name: ${client.name}`}
+        autoComplete="off"
+        value={name}
+        onChange={(event) => setName(event.target.value)}
+        error={fieldProblem(erase.error, 'name')}
+      />
+      <Field
+        label="Who asked for it, and why, without their name"
+        autoComplete="off"
+        value={reason}
+        onChange={(event) => setReason(event.target.value)}
+      />
+    </Form>
+  );
+}
+
+function Form({
+  submit,
+  words,
+  kind = 'main',
+  isPending,
+  error,
+  close,
+  children,
+}: {
+  submit: () => void;
+  words: string;
+  kind?: 'main' | 'stop';
+  isPending: boolean;
+  error: unknown;
+  close: () => void;
+  children: ReactNode;
+}) {
+  return (
+    <form
+      className="max-w-2xl space-y-4 border-l-4 border-plum pl-4"
+      onSubmit={(event) => {
+        event.preventDefault();
+        submit();
+      }}
+    >
+      {children}
+      {error !== null && <FieldError>{failureWords(error)}</FieldError>}
+      <div className="flex flex-wrap gap-3">
+        <Button type="submit" kind={kind} disabled={isPending}>
+          {words}
+        </Button>
+        <Button onClick={close}>Leave it</Button>
+      </div>
+    </form>
+  );
+}

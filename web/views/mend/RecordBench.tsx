@@ -1,0 +1,152 @@
+import { useState } from 'react';
+import { Link } from 'react-router';
+import type { ClientRecord } from '#contract/client';
+import type { RecordEntry, Unsettled } from '#contract/mend';
+import { LINK_LABELS } from '#core/record/link';
+import { failureWords } from '../../data/api';
+import { useEntries, useRetract } from '../../data/mend';
+import { useMay } from '../../data/queries';
+import { BenchHeading } from '../../parts/Bench';
+import { Button } from '../../parts/Button';
+import { Field, FieldError } from '../../parts/Field';
+import { dayAndTime } from '../../parts/format';
+import { AboutPerson } from './AboutPerson';
+
+/** What stands on a record, and mending it: nothing is hidden, what was wrong stays struck through with its reason. */
+export function RecordBench({ client }: { client: ClientRecord }) {
+  return (
+    <div className="max-w-5xl space-y-8">
+      <BenchHeading title="Record">
+        What stands on it; what was wrong is struck through, with why.
+      </BenchHeading>
+      <AboutPerson client={client} />
+      <Entries client={client} />
+    </div>
+  );
+}
+
+function Entries({ client }: { client: ClientRecord }) {
+  const { data, error, hasNextPage, fetchNextPage, isFetching } = useEntries(client.id);
+  const mayMend = useMay('mend-record');
+  const mayRead = useMay('read-audit-of-person');
+  const [chosen, choose] = useState<string | null>(null);
+  const [unsettled, setUnsettled] = useState<readonly Unsettled[]>([]);
+  const entries = data?.pages.flatMap((page) => page.entries) ?? [];
+  return (
+    <section aria-labelledby="entries" className="space-y-3">
+      <div className="flex flex-wrap items-baseline justify-between gap-x-6">
+        <h2 id="entries" className="text-xl font-semibold">
+          Entries
+        </h2>
+        {mayRead && (
+          <Link className="underline underline-offset-4" to={`/audit/${client.id}`}>
+            Who did what, and who looked
+          </Link>
+        )}
+      </div>
+      {!mayMend && <p className="text-[15px] text-quiet">A clinician strikes an entry (SCR-4).</p>}
+      {unsettled.length > 0 && (
+        <div role="status" className="notched space-y-1 py-1">
+          {unsettled.map((one) => (
+            <p key={`${one.what} ${one.id}`}>
+              <strong>{one.what === 'plan' ? one.name : LINK_LABELS[one.id]}</strong> stood on it: {one.words}
+            </p>
+          ))}
+        </div>
+      )}
+      {error && <FieldError>{failureWords(error)}</FieldError>}
+      <ol className="border-t border-ink/40">
+        {entries.map((entry) => (
+          <li key={`${entry.kind} ${entry.id}`} className="border-b border-rule py-2">
+            <Entry entry={entry}>
+              {mayMend && !entry.retracted && chosen !== entry.id && (
+                <button
+                  type="button"
+                  className="min-h-9 underline underline-offset-4"
+                  onClick={() => choose(entry.id)}
+                >
+                  Strike<span className="sr-only">: {entry.words}</span>
+                </button>
+              )}
+            </Entry>
+            {chosen === entry.id && (
+              <Strike
+                clientId={client.id}
+                entry={entry}
+                done={(changed) => {
+                  choose(null);
+                  if (changed) setUnsettled(changed);
+                }}
+              />
+            )}
+          </li>
+        ))}
+      </ol>
+      {entries.length === 0 && !isFetching && <p className="text-quiet">Nothing is on record yet.</p>}
+      {hasNextPage && (
+        <Button disabled={isFetching} onClick={() => void fetchNextPage()}>
+          Earlier
+        </Button>
+      )}
+    </section>
+  );
+}
+
+function Entry({
+  entry: { atMs, words, retracted },
+  children,
+}: {
+  entry: RecordEntry;
+  children: React.ReactNode;
+}) {
+  return (
+    <div className="grid gap-x-6 sm:grid-cols-[10.5rem_1fr_auto]">
+      <span className="figures text-[14px]">{dayAndTime(atMs)}</span>
+      <span>
+        {retracted ? <s className="text-quiet">{words}</s> : words}
+        {retracted && (
+          <span className="block text-[14px]">
+            Struck by {retracted.by}, {dayAndTime(retracted.atMs)}: {retracted.reason}
+          </span>
+        )}
+      </span>
+      {children}
+    </div>
+  );
+}
+
+function Strike({
+  clientId,
+  entry: { kind, id },
+  done,
+}: {
+  clientId: string;
+  entry: RecordEntry;
+  done: (changed: readonly Unsettled[] | null) => void;
+}) {
+  const retract = useRetract(clientId);
+  const [reason, setReason] = useState('');
+  return (
+    <form
+      className="flex flex-wrap items-end gap-3 py-2"
+      onSubmit={(event) => {
+        event.preventDefault();
+        retract.mutate({ kind, id, reason }, { onSuccess: ({ unsettled }) => done(unsettled) });
+      }}
+    >
+      <Field
+        className="min-w-64 flex-1"
+        label="Why it is wrong"
+        autoFocus
+        value={reason}
+        onChange={(event) => setReason(event.target.value)}
+        onKeyDown={(event) => event.key === 'Escape' && done(null)}
+      />
+      <Button type="submit" disabled={reason.trim() === '' || retract.isPending}>
+        Strike it
+      </Button>
+      <Button onClick={() => done(null)}>Leave it</Button>
+      {retract.error && <FieldError>{failureWords(retract.error)}</FieldError>}
+    </form>
+  );
+}
