@@ -2,7 +2,6 @@ import type { MikroORM } from '@mikro-orm/libsql';
 import { pino } from 'pino';
 import { v5 as uuidFrom } from 'uuid';
 import type { ClientRecord } from '#contract/client';
-import { PRACTITIONER_HEADER } from '#contract/header';
 import type { NewPrescription } from '#contract/prescription';
 import { limbsName } from '#core/course/course-plan';
 import { dayAt, isoOf } from '#core/course/days';
@@ -17,9 +16,12 @@ import { reviewSession } from '#core/record/session-review';
 import type { SessionEvent } from '#core/session/events';
 import { fold } from '#core/session/fold';
 import { mergeLogs } from '#core/session/log';
+import { openAccount } from '#server/access/accounts';
+import { hashSecret } from '#server/access/passphrase';
+import { signInHere } from '#server/access/sign-in-here';
 import { createApp } from '#server/app';
 import { KitEntity, PracticeEntity, PractitionerEntity } from '#server/db/entities';
-import { waitForDisk } from '#server/db/sqlite';
+import { inTransaction, waitForDisk } from '#server/db/sqlite';
 import { COURSES } from './courses';
 import { liveCourse, type World } from './live-course';
 import { dayAfterEvent, keptAsItIs, pastSessionLog } from './past-session';
@@ -56,23 +58,25 @@ export async function loadPractice(orm: MikroORM, nowMs: number): Promise<World 
   if ((await em.count(PracticeEntity)) > 0) return null;
   await waitForDisk(em, false);
   em.create(PracticeEntity, PRACTICE);
-  for (const [listOrder, practitioner] of PRACTITIONERS.entries()) {
-    em.create(PractitionerEntity, { ...practitioner, listOrder });
+  for (const [listOrder, { id, name, role }] of PRACTITIONERS.entries()) {
+    em.create(PractitionerEntity, { id, name, role, listOrder });
   }
   const kit = { cuffs: CUFFS, pumps: PUMPS, weightKits: WEIGHT_KITS, straps: STRAPS };
   for (const list of ['cuffs', 'pumps', 'weightKits', 'straps'] as const) {
     for (const item of kit[list]) em.create(KitEntity, { id: item.id, list, item, retiredAtMs: null });
   }
   await em.flush();
+  await openAccounts(orm, nowMs);
 
   const clock = { nowMs };
   const app = createApp({ orm, now: () => clock.nowMs, draw: () => 0, log: pino({ level: 'silent' }) });
+  const signedIn = await signInHere(orm, 'ines');
   const call = async <T>(method: 'GET' | 'POST', path: string, body?: unknown): Promise<T> => {
     // Whoever looks at the practice meanwhile is served between two of these.
     await new Promise(setImmediate);
     const answer = await app.request(`/api${path}`, {
       method,
-      headers: { 'content-type': 'application/json', [PRACTITIONER_HEADER]: 'ines' },
+      headers: { 'content-type': 'application/json', ...signedIn },
       ...(body === undefined ? {} : { body: JSON.stringify(body) }),
     });
     if (!answer.ok) throw new Error(`The demo was refused at ${path}: ${await answer.text()}`);
@@ -96,6 +100,24 @@ export async function loadPractice(orm: MikroORM, nowMs: number): Promise<World 
   }
   await waitForDisk(em, true);
   return world;
+}
+
+/** Accounts whose passphrases anybody may read: a demonstration has nothing to hide. */
+async function openAccounts(orm: MikroORM, nowMs: number): Promise<void> {
+  const hashes = await Promise.all(PRACTITIONERS.map(({ account }) => hashSecret(account.passphrase)));
+  await inTransaction(orm.em.fork(), (prepare) => {
+    for (const [place, { id, isOwner, account }] of PRACTITIONERS.entries()) {
+      const passphraseHash = hashes[place] ?? '';
+      openAccount(prepare, {
+        practitionerId: id,
+        name: account.name,
+        isOwner,
+        passphraseHash,
+        mustChange: false,
+        madeAtMs: nowMs,
+      });
+    }
+  });
 }
 
 const PATHS = {

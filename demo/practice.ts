@@ -17,11 +17,44 @@ export const PRACTICE = {
   stricter: [],
 } satisfies PracticeSettings & { id: string };
 
-export const PRACTITIONERS: Omit<Practitioner, 'elsewhere'>[] = [
-  { id: 'ines', name: 'Ines Marrable', role: 'clinician' },
-  { id: 'tobias', name: 'Tobias Quillfeather', role: 'coach' },
-  { id: 'hana', name: 'Hana Verdigris', role: 'clinician' },
+/** Who owns it: programs that play a practitioner sign in as her. */
+export const DEMO_OWNER = { name: 'ines', passphrase: 'lanterns over low water' };
+
+export const PRACTITIONERS: (Omit<Practitioner, 'elsewhere'> & {
+  account: { name: string; passphrase: string };
+})[] = [
+  {
+    id: 'ines',
+    name: 'Ines Marrable',
+    role: 'clinician',
+    isOwner: true,
+    account: DEMO_OWNER,
+  },
+  {
+    id: 'tobias',
+    name: 'Tobias Quillfeather',
+    role: 'coach',
+    isOwner: false,
+    account: { name: 'tobias', passphrase: 'seven ropes on the quay' },
+  },
+  {
+    id: 'hana',
+    name: 'Hana Verdigris',
+    role: 'clinician',
+    isOwner: false,
+    account: { name: 'hana', passphrase: 'green paint by the slipway' },
+  },
+  {
+    id: 'oswin',
+    name: 'Oswin Tarrant',
+    role: 'assistant',
+    isOwner: false,
+    account: { name: 'oswin', passphrase: 'buckets before breakfast' },
+  },
 ];
+
+/** Who may sign in to the demonstration, as its sign-in page and the README say. */
+export const DEMO_ACCOUNTS = PRACTITIONERS.map(({ role, account }) => ({ ...account, role }));
 
 const cuff = (
   spec: Pick<Cuff, 'id' | 'label' | 'limbKind' | 'widthCm' | 'girthLowCm' | 'girthHighCm'>,

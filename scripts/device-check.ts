@@ -1,4 +1,5 @@
 import { parseArgs } from 'node:util';
+import { signInAt } from '#server/access/sign-in-at';
 import { checkDevice } from '#server/devices/device-check';
 import { linkTo } from '#server/devices/http-link';
 
@@ -15,7 +16,14 @@ if (!address || !/^https?:\/\//.test(address)) {
   );
   process.exit(1);
 }
-const link = await linkTo(address.replace(/\/$/, ''), { practitioner: values.as }).catch((error: Error) => {
+// The simulated devices of a practice ask who is signed in; a bridge does not.
+const headers = values.as
+  ? await signInAt(new URL(address).origin, {
+      name: values.as,
+      passphrase: process.env.NERVATO_PASSPHRASE ?? '',
+    })
+  : {};
+const link = await linkTo(address.replace(/\/$/, ''), { headers }).catch((error: Error) => {
   console.error(`No device at ${address}: ${error.message}`);
   process.exit(1);
 });

@@ -1,4 +1,4 @@
-import { chooseLink, expect, openPerson, test } from './nervato';
+import { chooseLink, expect, openPerson, test, workAs } from './nervato';
 
 test('what cannot be right is answered beside its field, and nothing typed is lost', async ({ page }) => {
   await page.goto('/');
@@ -46,11 +46,9 @@ test('what cannot be right is answered beside its field, and nothing typed is lo
   await test.step('a guard, for a coach', async () => {
     await page.getByLabel('Pressure', { exact: true }).fill('60');
     await expect(page.getByText(/60 % is above the .* that the ramp allows/)).toBeVisible();
-    await page
-      .getByRole('combobox', { name: 'Working' })
-      .selectOption({ label: 'Tobias Quillfeather, coach' });
+    await workAs(page, 'tobias');
     await expect(page.getByText(/passed only by a clinician/)).toBeVisible();
-    await page.getByRole('combobox', { name: 'Working' }).selectOption({ label: 'Ines Marrable, clinician' });
+    await workAs(page, 'ines');
     await page.getByLabel('Reason for passing the guard').fill('Trained at 60 % elsewhere until last week');
     await expect(page.getByRole('button', { name: /^Sign as/ })).toBeEnabled();
   });

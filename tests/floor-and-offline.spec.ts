@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { checkOnTheDayIfAsked, chooseLink, expect, openPerson, test } from './nervato';
+import { checkOnTheDayIfAsked, chooseLink, expect, openPerson, otherDevice, test } from './nervato';
 
 const dock = (page: Page) => page.getByRole('region', { name: 'Cuff dock' });
 const saved = (page: Page) => page.getByText('All saved on the server');
@@ -19,8 +19,8 @@ test('a session open on two devices stays the same on both, and both may act', a
 }) => {
   await page.goto('/');
   await openSession(page, 'Odalys Ferrant');
-  const other = await (await browser.newContext()).newPage();
-  await other.goto(nervato.address);
+  const other = await otherDevice(browser, nervato.address);
+  await other.goto('/');
   await expect(dock(other).getByText('No cuff is inflated.')).toBeVisible();
   await page.keyboard.press('Space');
   await expect(dock(other).getByRole('link', { name: 'Odalys Ferrant, left thigh' })).toBeVisible();
@@ -31,6 +31,7 @@ test('a session open on two devices stays the same on both, and both may act', a
 
 test('ten tabs share one stream: all open, all hear, and one that goes is followed by the next', async ({
   page,
+  browser,
   nervato,
 }) => {
   await page.goto('/');
@@ -45,9 +46,8 @@ test('ten tabs share one stream: all open, all hear, and one that goes is follow
   const [first, second, ...others] = tabs;
   if (!first || !second) throw new Error('There are ten tabs.');
   await first.close();
-  const elsewhere = await (await page.context().browser()?.newContext())?.newPage();
-  if (!elsewhere) throw new Error('There is another device.');
-  await elsewhere.goto(nervato.address);
+  const elsewhere = await otherDevice(browser, nervato.address);
+  await elsewhere.goto('/');
   await openSession(elsewhere, 'Odalys Ferrant');
   await elsewhere.keyboard.press('Space');
   for (const tab of [second, ...others]) {

@@ -1,6 +1,15 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
-import { answerScreening, checkOnTheDay, expect, Nervato, openPerson, screenAsClear, test } from './nervato';
+import {
+  answerScreening,
+  checkOnTheDay,
+  expect,
+  Nervato,
+  openPerson,
+  otherDevice,
+  screenAsClear,
+  test,
+} from './nervato';
 
 const DAY_MS = 86_400_000;
 const dayAgo = (days: number) => {
@@ -113,7 +122,7 @@ test('one person moves between two practices with their whole record', async ({
     const file = testInfo.outputPath((await saved).suggestedFilename());
     await (await saved).saveAs(file);
 
-    const there = await browser.newPage({ baseURL: second.address });
+    const there = await otherDevice(browser, second.address);
     await there.goto('/in-and-out');
     await there.getByLabel('File to bring in').setInputFiles(file);
     await expect(there.getByRole('heading', { name: 'Wilmot Saltash, from another practice' })).toBeVisible();

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { chooseLink, expect, holdClock, openPerson, passUntil, test } from './nervato';
+import { chooseLink, expect, holdClock, openPerson, passUntil, test, workAs } from './nervato';
 
 const heading = (page: Page, name: string | RegExp) => page.getByRole('heading', { name });
 const dock = (page: Page) => page.getByRole('region', { name: 'Cuff dock' });
@@ -138,12 +138,11 @@ test('a red sign holds the person, and nobody lifts it on the same day', async (
   ).toBeVisible();
   await expect(page.getByRole('button', { name: 'Open the session' })).toHaveCount(0);
   const holds = page.getByRole('region', { name: 'Holds' });
-  const working = page.getByRole('combobox', { name: 'Working' });
   await chooseLink(page, 'Screen');
-  await working.selectOption({ label: 'Tobias Quillfeather, coach' });
+  await workAs(page, 'tobias');
   await expect(holds).toContainText('Chest pain');
   await expect(holds.getByRole('button')).toHaveCount(0);
-  await working.selectOption({ label: 'Ines Marrable, clinician' });
+  await workAs(page, 'ines');
   await expect(holds.getByText(/not lifted before the next/)).toBeVisible();
   await expect(holds.getByRole('button')).toHaveCount(0);
 });

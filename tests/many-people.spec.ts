@@ -1,16 +1,13 @@
-import { expect, test } from './nervato';
+import { expect, otherDevice, test } from './nervato';
 
 test('a long list holds only what is in view, is searched as one types, and says what another device changes', async ({
   page,
   browser,
   nervato,
-  request,
 }) => {
-  const headers = { 'x-nervato-practitioner': 'ines' };
   for (let i = 1; i <= 70; i += 1) {
     const name = `Walker ${String(i).padStart(2, '0')}`;
-    await request.post('/api/clients', {
-      headers,
+    await page.request.post('/api/clients', {
       data: { name, story: i === 64 ? 'Achilles, right.' : '' },
     });
   }
@@ -51,16 +48,15 @@ test('a long list holds only what is in view, is searched as one types, and says
   });
 
   await test.step('what another device records shows here by itself', async () => {
-    const other = await (await browser.newContext()).newPage();
-    await other.goto(nervato.address);
+    const other = await otherDevice(browser, nervato.address);
+    await other.goto('/');
     const otherRail = other.getByRole('navigation', { name: 'People' });
     await otherRail.getByRole('searchbox').fill('achil');
     const line = otherRail.getByRole('link', { name: /^Walker 64/ });
     await expect(line.getByTitle(/^Screen: No screening/)).toBeVisible();
-    const { people } = await (await request.get('/api/clients?search=achil')).json();
+    const { people } = await (await page.request.get('/api/clients?search=achil')).json();
     const calm = { systolicMmHg: 124, diastolicMmHg: 78 };
-    await request.post(`/api/clients/${people[0].id}/screenings`, {
-      headers,
+    await page.request.post(`/api/clients/${people[0].id}/screenings`, {
       data: { yes: [], bloodPressures: [calm, calm], note: '' },
     });
     await expect(line.getByTitle(/^Screen: Clear to start/)).toBeVisible();

@@ -2,8 +2,16 @@ import { type ChildProcess, spawn } from 'node:child_process';
 import { copyFileSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { test as base, expect, type Locator, type Page } from '@playwright/test';
+import {
+  type Browser,
+  type BrowserContext,
+  test as base,
+  expect,
+  type Locator,
+  type Page,
+} from '@playwright/test';
 import getPort from 'get-port';
+import { PRACTITIONERS } from '#demo/practice';
 import { DEMO_TEMPLATE } from './demo-template';
 
 /** The production server on a demo database of its own; it can be killed and started again at the same address. */
@@ -76,8 +84,49 @@ export class Nervato {
   }
 }
 
-/** A browser test with a server of its own, which ends with it. */
+/** Signs somebody of the demonstration in on the device a page is of; it is in on every page of that context from then on. */
+export async function signIn(
+  context: BrowserContext,
+  address: string,
+  practitionerId: (typeof PRACTITIONERS)[number]['id'] = 'ines',
+): Promise<void> {
+  const account = PRACTITIONERS.find(({ id }) => id === practitionerId)?.account;
+  const answer = await context.request.post(`${address}/api/sign-in`, { data: account });
+  if (!answer.ok()) throw new Error(`${practitionerId} was not let in: ${await answer.text()}`);
+}
+
+/** Another device, with a page of its own, on which somebody is signed in. */
+export async function otherDevice(
+  browser: Browser,
+  address: string,
+  practitionerId: (typeof PRACTITIONERS)[number]['id'] = 'ines',
+): Promise<Page> {
+  const context = await browser.newContext({ baseURL: address });
+  await signIn(context, address, practitionerId);
+  return context.newPage();
+}
+
+/** The device changes hands, as it does from one practitioner to the next. */
+export async function workAs(
+  page: Page,
+  practitionerId: 'ines' | 'tobias' | 'hana' | 'oswin',
+): Promise<void> {
+  await page.getByRole('button', { name: /^Account of/ }).click();
+  await page.getByRole('button', { name: /^Lock, or hand on/ }).click();
+  await expect(page.getByRole('heading', { name: 'This device is locked' })).toBeVisible();
+  const { account, name } = PRACTITIONERS.find(({ id }) => id === practitionerId) ?? {};
+  await page.getByLabel('Name').fill(account?.name ?? '');
+  await page.getByLabel('Passphrase').fill(account?.passphrase ?? '');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('button', { name: new RegExp(`Account of ${name}`) })).toBeVisible();
+}
+
+/** A browser test with a server of its own, which ends with it; a clinician is signed in. */
 export const test = base.extend<{ nervato: Nervato }>({
+  context: async ({ context, nervato }, use) => {
+    await signIn(context, nervato.address);
+    await use(context);
+  },
   // biome-ignore lint/correctness/noEmptyPattern: Playwright reads the names of the fixtures from this pattern
   nervato: async ({}, use) => {
     const nervato = await Nervato.start();

@@ -16,7 +16,8 @@ export class ProbeEar {
     const [request] = await Promise.all([page.waitForRequest(/\/stream$/), connect()]);
     const abort = new AbortController();
     const ear = new ProbeEar(abort);
-    void ear.follow(request.url());
+    const kept = await page.context().cookies();
+    void ear.follow(request.url(), kept.map(({ name, value }) => `${name}=${value}`).join('; '));
     return ear;
   }
 
@@ -35,9 +36,9 @@ export class ProbeEar {
     this.abort.abort();
   }
 
-  private async follow(url: string): Promise<void> {
+  private async follow(url: string, cookie: string): Promise<void> {
     try {
-      const answer = await fetch(url, { signal: this.abort.signal });
+      const answer = await fetch(url, { signal: this.abort.signal, headers: { cookie } });
       for await (const part of answer.body ?? []) {
         const last = new TextDecoder()
           .decode(part)

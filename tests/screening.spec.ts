@@ -1,4 +1,4 @@
-import { chooseLink, expect, openPerson, screenAsClear, test } from './nervato';
+import { chooseLink, expect, openPerson, screenAsClear, test, workAs } from './nervato';
 
 test('a screening finds an item, a clinician clears it with a cap, and the cap is obeyed', async ({
   page,
@@ -24,15 +24,13 @@ test('a screening finds an item, a clinician clears it with a cap, and the cap i
   });
 
   await test.step('a coach cannot clear it', async () => {
-    await page
-      .getByRole('combobox', { name: 'Working' })
-      .selectOption({ label: 'Tobias Quillfeather, coach' });
+    await workAs(page, 'tobias');
     await expect(page.getByText('Only a clinician records a clearance (SCR-4).')).toBeVisible();
     await expect(page.getByRole('button', { name: 'Record a clearance' })).toHaveCount(0);
   });
 
   await test.step('a clinician can, with a cap', async () => {
-    await page.getByRole('combobox', { name: 'Working' }).selectOption({ label: 'Ines Marrable, clinician' });
+    await workAs(page, 'ines');
     await page.getByRole('button', { name: 'Record a clearance' }).click();
     await page.getByRole('button', { name: 'Record the clearance' }).click();
     await expect(page.getByText('Say who gave it.')).toBeVisible();

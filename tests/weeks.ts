@@ -1,7 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { APIRequestContext, Page } from '@playwright/test';
 import type { ClientRecord, PeoplePage } from '#contract/client';
-import { PRACTITIONER_HEADER } from '#contract/header';
 import type { PracticeView } from '#contract/practice';
 import type { SessionView } from '#contract/session';
 import { dayAt, isoOf } from '#core/course/days';
@@ -184,12 +183,12 @@ export class Weeks {
   }
 
   async get<T>(path: string): Promise<T> {
-    const answer = await this.request.get(`/api${path}`, { headers: HEADERS });
+    const answer = await this.request.get(`/api${path}`);
     return this.read(answer, path);
   }
 
   async post<T>(path: string, data: unknown): Promise<T> {
-    const answer = await this.request.post(`/api${path}`, { headers: HEADERS, data });
+    const answer = await this.request.post(`/api${path}`, { data });
     return this.read(answer, path);
   }
 
@@ -201,5 +200,3 @@ export class Weeks {
     return (await answer.json()) as T;
   }
 }
-
-const HEADERS = { [PRACTITIONER_HEADER]: 'ines' };

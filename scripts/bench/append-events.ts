@@ -5,8 +5,9 @@ import { join } from 'node:path';
 import Database from 'libsql';
 import { v4 as newId } from 'uuid';
 import type { PeoplePage } from '#contract/client';
-import { PRACTITIONER_HEADER } from '#contract/header';
 import type { SessionEvent } from '#core/session/events';
+import { DEMO_OWNER } from '#demo/practice';
+import { signInAt } from '#server/access/sign-in-at';
 import { startDemoServer } from './demo-server';
 import { report } from './report';
 
@@ -16,7 +17,7 @@ import { report } from './report';
 const ROUNDS = 1_000;
 const folder = mkdtempSync(join(tmpdir(), 'nervato-bench-'));
 const server = await startDemoServer();
-const headers = { 'content-type': 'application/json', [PRACTITIONER_HEADER]: 'ines' };
+const headers = { 'content-type': 'application/json', ...(await signInAt(server.address, DEMO_OWNER)) };
 const ask = async <T>(path: string, body?: unknown): Promise<T> => {
   const answer = await fetch(`${server.address}/api${path}`, {
     method: body ? 'POST' : 'GET',

@@ -1,8 +1,9 @@
 import { readFileSync } from 'node:fs';
 import { chromium } from '@playwright/test';
 import type { PeoplePage } from '#contract/client';
-import { PRACTITIONER_HEADER } from '#contract/header';
 import { LIMBS } from '#core/quantity/limb';
+import { DEMO_OWNER } from '#demo/practice';
+import { signInAt } from '#server/access/sign-in-at';
 import { CHROMIUM_LAUNCH } from '../../tests/chromium';
 import { startDemoServer } from './demo-server';
 import { report } from './report';
@@ -13,10 +14,10 @@ import { report } from './report';
 const SECONDS = 10;
 const server = await startDemoServer();
 const base = server.address;
-const headers = { 'content-type': 'application/json', [PRACTITIONER_HEADER]: 'ines' };
+const headers = { 'content-type': 'application/json', ...(await signInAt(server.address, DEMO_OWNER)) };
 const post = async (path: string, body: unknown) =>
   (await fetch(`${base}/api${path}`, { method: 'POST', headers, body: JSON.stringify(body) })).json();
-const { people }: PeoplePage = await (await fetch(`${base}/api/clients`)).json();
+const { people }: PeoplePage = await (await fetch(`${base}/api/clients`, { headers })).json();
 const ids: string[] = [];
 for (const { id: clientId } of people.slice(0, 2)) {
   for (const limb of LIMBS) {
@@ -34,6 +35,7 @@ const cpuMs = (pid: number): number => {
 
 const browser = await chromium.launch(CHROMIUM_LAUNCH);
 const page = await browser.newPage();
+await page.request.post(`${base}/api/sign-in`, { data: DEMO_OWNER });
 await page.goto(base);
 const session = await page.context().newCDPSession(page);
 await session.send('Performance.enable');
@@ -50,7 +52,7 @@ const pageFromMs = await taskMs();
 // A browser holds six streams to one address over HTTP/1.1; the other two are read from here.
 const here = new AbortController();
 for (const id of ids.slice(6)) {
-  void fetch(`${base}/api/devices/${id}/stream`, { signal: here.signal })
+  void fetch(`${base}/api/devices/${id}/stream`, { signal: here.signal, headers })
     .then(async (answer) => {
       for await (const _ of answer.body ?? []);
     })

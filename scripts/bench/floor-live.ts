@@ -2,12 +2,12 @@ import { randomUUID } from 'node:crypto';
 import { gzipSync } from 'node:zlib';
 import { chromium } from '@playwright/test';
 import type { ClientRecord } from '#contract/client';
-import { PRACTITIONER_HEADER } from '#contract/header';
 import type { SessionView } from '#contract/session';
 import { draftSession } from '#core/plan/draft-session';
 import { basisOf } from '#core/record/basis';
 import type { EventBody } from '#core/session/events';
-import { CUFFS, WEIGHT_KITS } from '#demo/practice';
+import { CUFFS, DEMO_OWNER, WEIGHT_KITS } from '#demo/practice';
+import { signInAt } from '#server/access/sign-in-at';
 import { CHROMIUM_LAUNCH } from '../../tests/chromium';
 import { startDemoServer } from './demo-server';
 import { percentiles, report } from './report';
@@ -23,7 +23,7 @@ const TRIAL = { goneMmHg: 180, upMmHg: 10, backMmHg: 172, downMmHg: 4 };
 const CALM = { systolicMmHg: 122, diastolicMmHg: 76 };
 
 const server = await startDemoServer();
-const headers = { 'content-type': 'application/json', [PRACTITIONER_HEADER]: 'ines' };
+const headers = { 'content-type': 'application/json', ...(await signInAt(server.address, DEMO_OWNER)) };
 async function post<T>(path: string, body: unknown): Promise<T> {
   const answer = await fetch(`${server.address}/api${path}`, {
     method: 'POST',
@@ -107,14 +107,14 @@ await addReadings(350);
 
 /** All open sessions with their logs, as a device asks for them when it comes back. */
 async function openSessions(): Promise<void> {
-  const ask = async () => (await fetch(`${server.address}/api/sessions/open`)).text();
+  const ask = async () => (await fetch(`${server.address}/api/sessions/open`, { headers })).text();
   const timesMs: number[] = [];
   for (let i = 0; i < 30; i += 1) {
     const startMs = performance.now();
     await ask();
     timesMs.push(performance.now() - startMs);
   }
-  const { headers: answered } = await fetch(`${server.address}/api/sessions/open`);
+  const { headers: answered } = await fetch(`${server.address}/api/sessions/open`, { headers });
   const text = await ask();
   report(
     `Open sessions, ${PEOPLE} × 300 events`,

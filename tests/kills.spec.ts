@@ -1,0 +1,11 @@
+import { killWhileWriting } from './kill-while-writing';
+import { expect, test } from './nervato';
+
+// The short form of `npm run prove:kills`.
+test('a server that is ended in the middle of writing has lost nothing it had acknowledged', async ({
+  nervato,
+}) => {
+  const { acknowledged, lost } = await killWhileWriting(nervato, 12, '33333333-3333-4333-8333-333333333333');
+  expect(acknowledged).toBeGreaterThan(10);
+  expect(lost).toBe(0);
+});
