@@ -6,10 +6,7 @@ import { VitePWA } from 'vite-plugin-pwa';
 const GROUND = /node_modules\/(react|react-dom|scheduler|react-router|@tanstack\/(query-core|react-query))\//;
 const apiPort = process.env.NERVATO_API_PORT ?? '4310';
 
-// Records that are read are kept on the device, newest first from the server: an open session goes on without it.
-const RECORDS = /\/api\/(practice|clients|sessions)(\/[^/?]*)?(\/last-review)?(\?.*)?$/;
-
-/** Installable, and the whole interface is there without a network; streams and files are never kept. */
+/** Installable, and the whole interface is there without a network; records are kept by the page itself, sealed. */
 const offline = () =>
   VitePWA({
     // A new version waits until the app is opened anew: nobody's session is reloaded under their hands.
@@ -28,13 +25,6 @@ const offline = () =>
       globPatterns: ['**/*.{js,css,html,svg,woff2}'],
       navigateFallbackDenylist: [/^\/api\//],
       clientsClaim: true,
-      runtimeCaching: [
-        {
-          urlPattern: RECORDS,
-          handler: 'NetworkFirst',
-          options: { cacheName: 'records', expiration: { maxEntries: 200, maxAgeSeconds: 7 * 86_400 } },
-        },
-      ],
     },
   });
 
