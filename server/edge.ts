@@ -32,7 +32,6 @@ const secureAnswer = secureHeaders({
     geolocation: [],
     payment: [],
     usb: [],
-    bluetooth: ['self'],
   },
 });
 

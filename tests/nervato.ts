@@ -23,9 +23,16 @@ export class Nervato {
     private readonly program: 'main.js' | 'demo.js',
   ) {}
 
-  static async start(program: 'main.js' | 'demo.js' = 'main.js'): Promise<Nervato> {
+  /** What the server has said since it was started. */
+  said = '';
+
+  /** @param data the demonstration's, or none: a practice that nobody has begun */
+  static async start(
+    program: 'main.js' | 'demo.js' = 'main.js',
+    data: 'demonstration' | 'none' = 'demonstration',
+  ): Promise<Nervato> {
     const nervato = new Nervato(mkdtempSync(join(tmpdir(), 'nervato-journey-')), await getPort(), program);
-    copyFileSync(DEMO_TEMPLATE, nervato.database);
+    if (data === 'demonstration') copyFileSync(DEMO_TEMPLATE, nervato.database);
     await nervato.startServer();
     return nervato;
   }
@@ -39,11 +46,15 @@ export class Nervato {
   }
 
   async startServer(): Promise<void> {
+    this.said = '';
     this.child = await this.run(
       this.program,
       (child) =>
         new Promise((done, fail) => {
-          child.stdout?.on('data', (text) => String(text).includes('Nervato is at') && done(null));
+          child.stdout?.on('data', (text) => {
+            this.said += text;
+            if (this.said.includes('Nervato is at')) done(null);
+          });
           child.once('exit', () => fail(new Error('The server ended before it listened.')));
         }),
     );

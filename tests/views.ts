@@ -128,7 +128,26 @@ const aRecord: View['open'] = async (page) => {
 };
 
 /** Every main view, in the order of the work. */
+const ofThePractice =
+  (link: string, ready: string): View['open'] =>
+  async (page) => {
+    await page.getByRole('link', { name: 'The practice', exact: true }).click();
+    await page.getByRole('link', { name: link }).click();
+    await expect(page.getByText(ready).first()).toBeVisible();
+  };
+
 export const VIEWS: View[] = [
+  { name: 'entries', open: besideTheChain('Odalys Ferrant', 'Record', 'Who did what, and who looked') },
+  { name: 'accounts', open: ofThePractice('Who may sign in', 'signs in as tobias') },
+  { name: 'audit', open: ofThePractice('Who did what', 'Signed in') },
+  {
+    name: 'account',
+    open: async (page) => {
+      await page.getByRole('button', { name: /^Account of/ }).click();
+      await page.getByRole('link', { name: 'Passphrase, PIN and codes' }).click();
+      await expect(page.getByRole('heading', { name: 'Codes of a second device' })).toBeVisible();
+    },
+  },
   { name: 'today', open: async (page) => expect(page.getByText('Who can train now')).toBeVisible() },
   {
     name: 'add-person',

@@ -51,7 +51,9 @@ const WORDS: Record<RetractableKind, string> = {
   'quick-check': `'Quick check: pulse gone at ' || gone_mm_hg || ' mmHg'`,
   'strength-test': `replace(exercise_id, '-', ' ') || ', ' || side || ': ' || load_kg || ' kg, ' || reps || ' repetitions'`,
   'heavy-work': `'Heavy work: ' || replace(exercise_id, '-', ' ') || ', ' || sets || ' sets of ' || reps || ' at ' || load_kg || ' kg'`,
-  session: `'Session' || case when finished_at_ms is null then ', running' else '' end`,
+  session: `'Session of ' || (
+    select course_plan.name from prescription join course_plan on course_plan.id = course_plan_id
+    where prescription.id = prescription_id) || case when finished_at_ms is null then ', running' else '' end`,
 };
 
 const PAGE = 40;

@@ -3,9 +3,11 @@ import type { SessionView } from '#contract/session';
 import type { SessionEvent } from '#core/session/events';
 import { api, read } from './api';
 import { KEYS } from './keys';
+import { door } from './practitioner';
 
 /** Sessions that are open, as the server last gave them. */
-export const useOpenViews = (): readonly SessionView[] => useQuery(openViewsQuery).data ?? NONE;
+export const useOpenViews = (): readonly SessionView[] =>
+  useQuery({ ...openViewsQuery, enabled: door.use() === 'open' }).data ?? NONE;
 
 export const openViewsQuery = {
   queryKey: KEYS.openSessions,

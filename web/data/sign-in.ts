@@ -52,7 +52,7 @@ export async function enter(queries: QueryClient): Promise<void> {
   workingPractitioner.set(id);
   tell();
   if (before !== '' && before !== id) return window.location.reload();
-  if (before === '') startWorking(queries);
+  startWorking(queries);
   await open(queries);
 }
 
@@ -90,6 +90,8 @@ export async function lock(): Promise<void> {
   tell();
   // Without the server the screen is shut all the same, and it hears of it before anybody is asked who they are.
   await Promise.all([dropKeys(), api['sign-in'].lock.$post().catch(() => {})]);
+  // A dialog holds the focus and all of the page: with one open the page is made anew.
+  if (document.body.hasAttribute('data-scroll-locked')) window.location.reload();
 }
 
 /** Signs out, and takes what was read off this device; what is not sent yet stays, sealed, for the next time. */

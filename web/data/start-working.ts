@@ -4,8 +4,12 @@ import { followServerClock } from './clock';
 import { followOtherDevices } from './follow';
 import { sendOutbox } from './outbox';
 
-/** What goes on for as long as somebody is in: what every view shows is asked for, others are followed, what is kept is sent. */
+let isWorking = false;
+
+/** What goes on from when somebody is in first: what every view shows is asked for, others are followed, what is kept is sent. */
 export function startWorking(queries: QueryClient): void {
+  if (isWorking) return;
+  isWorking = true;
   askAhead(queries);
   followOtherDevices(queries);
   void sendOutbox();

@@ -1,5 +1,5 @@
-import { lazy, type ReactNode, Suspense } from 'react';
-import { door, workingPractitioner } from '../data/practitioner';
+import { lazy, type ReactNode, Suspense, useEffect, useState } from 'react';
+import { door } from '../data/practitioner';
 
 const Door = lazy(() => import('../views/door/Door').then((module) => ({ default: module.Door })));
 
@@ -9,10 +9,16 @@ const Door = lazy(() => import('../views/door/Door').then((module) => ({ default
  */
 export function Gated({ children, className }: { children: ReactNode; className?: string }) {
   const isShut = door.use() === 'shut';
-  const isAnybodys = workingPractitioner.use() !== '';
+  // A page that was opened locked has asked for nothing yet.
+  const [wasOpen, setWasOpen] = useState(!isShut);
+  if (!isShut && !wasOpen) setWasOpen(true);
+  useEffect(() => {
+    // What lies over the page, such as an open “why”, lies outside of it (theme.css).
+    document.body.toggleAttribute('data-shut', isShut);
+  }, [isShut]);
   return (
     <>
-      {isAnybodys && (
+      {wasOpen && (
         <div hidden={isShut} inert={isShut} className={className}>
           {children}
         </div>

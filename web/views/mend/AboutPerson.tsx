@@ -104,6 +104,7 @@ function Merge({ client, close }: { client: ClientRecord; close: () => void }) {
           </li>
         ))}
       </ul>
+      {found.length === 0 && <p className="text-[15px] text-quiet">Nobody else is found by that.</p>}
       <Field label="How you know" value={reason} onChange={(event) => setReason(event.target.value)} />
     </Form>
   );

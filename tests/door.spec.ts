@@ -1,0 +1,166 @@
+import { readFileSync } from 'node:fs';
+import type { Page } from '@playwright/test';
+import type { AxeResults } from 'axe-core';
+import { DEMO_OWNER } from '#demo/practice';
+import { chooseLink, expect, Nervato, openPerson, test, workAs } from './nervato';
+
+const AXE = readFileSync('node_modules/axe-core/axe.min.js', 'utf8');
+async function expectAccessible(page: Page): Promise<void> {
+  await page.evaluate(AXE);
+  const { violations } = await page.evaluate(() =>
+    (window as unknown as { axe: { run: () => Promise<AxeResults> } }).axe.run(),
+  );
+  expect(violations.map(({ id }) => id)).toEqual([]);
+}
+
+const account = (page: Page) => page.getByRole('button', { name: /^Account of/ });
+async function lockIt(page: Page): Promise<void> {
+  await account(page).click();
+  await page.getByRole('button', { name: /^Lock, or hand on/ }).click();
+  await expect(page.getByRole('heading', { name: 'This device is locked' })).toBeVisible();
+}
+
+test('nobody sees a record before they are in, and what is typed is there after a lock', async ({
+  browser,
+  nervato,
+}) => {
+  const page = await browser.newPage({ baseURL: nervato.address });
+  await page.goto('/');
+  await expect(page.getByRole('heading', { name: 'Sign in' })).toBeVisible();
+  await expect(page.getByText('Odalys Ferrant')).toHaveCount(0);
+  await expectAccessible(page);
+
+  await test.step('a wrong passphrase is said no to, and the name stays', async () => {
+    await page.getByLabel('Name').fill(DEMO_OWNER.name);
+    await page.getByLabel('Passphrase').fill('not this one at all');
+    await page.keyboard.press('Enter');
+    await expect(page.getByText(/do not go together/)).toBeVisible();
+    await page.getByLabel('Passphrase').fill(DEMO_OWNER.passphrase);
+    await page.keyboard.press('Enter');
+    await expect(page.getByText('Who can train now')).toBeVisible();
+  });
+
+  await test.step('a PIN is set', async () => {
+    await account(page).click();
+    await page.getByRole('link', { name: 'Passphrase, PIN and codes' }).click();
+    await page.getByLabel('PIN', { exact: true }).fill('2718');
+    await page.getByLabel('Your passphrase').first().fill(DEMO_OWNER.passphrase);
+    await page.getByRole('button', { name: 'Set the PIN' }).click();
+    await expect(page.getByText('The PIN is set.')).toBeVisible();
+  });
+
+  await test.step('locked, it shows initials alone; the PIN brings back what was typed', async () => {
+    await openPerson(page, 'Odalys Ferrant');
+    await chooseLink(page, 'Load');
+    await page.getByLabel('Load').fill('17.5');
+    await lockIt(page);
+    await expectAccessible(page);
+    await expect(page.locator('body')).not.toContainText('Marrable', { useInnerText: true });
+    await expect(page.getByRole('heading', { name: 'Odalys Ferrant' })).toHaveCount(0);
+    await page.getByRole('button', { name: 'IM' }).click();
+    await page.getByLabel('PIN of IM').fill('1111');
+    await page.keyboard.press('Enter');
+    await expect(page.getByText(/not the PIN/)).toBeVisible();
+    await page.getByLabel('PIN of IM').fill('2718');
+    await page.keyboard.press('Enter');
+    await expect(page.getByLabel('Load')).toBeVisible();
+    await expect(page.getByLabel('Load')).toHaveValue('17.5');
+  });
+
+  await test.step('a lock holds through a reload, and without the server', async () => {
+    await page.route('**/api/**', (route) => route.abort());
+    await account(page).click();
+    await page.getByRole('button', { name: /^Lock, or hand on/ }).click();
+    await expect(page.getByRole('heading', { name: 'Odalys Ferrant' })).toHaveCount(0);
+    await page.unroute('**/api/**');
+    await page.reload();
+    await expect(page.getByRole('heading', { name: 'This device is locked' })).toBeVisible();
+    await expect(page.getByText('Odalys Ferrant')).toHaveCount(0);
+  });
+  await page.context().close();
+});
+
+test('an assistant runs and records, and is told who signs', async ({ page }) => {
+  await page.goto('/');
+  await workAs(page, 'oswin');
+  await openPerson(page, 'Odalys Ferrant');
+  await chooseLink(page, 'Prescribe');
+  await expect(page.getByText(/Only a clinician or a coach may sign/).first()).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Sign as/ })).toHaveCount(0);
+  await page.getByRole('link', { name: 'Kit and practice' }).click();
+  await expect(page.getByRole('button', { name: /^Add/ })).toHaveCount(0);
+});
+
+test('an entry is struck with its reason, what stood on it is named, and it is in the audit', async ({
+  page,
+}) => {
+  await page.goto('/');
+  await openPerson(page, 'Odalys Ferrant');
+  await page
+    .getByRole('navigation', { name: 'Chain' })
+    .getByRole('link', { name: /^Record/ })
+    .click();
+  const pressure = page
+    .getByRole('listitem')
+    .filter({ hasText: /Left thigh, sitting: \d+ mmHg/ })
+    .first();
+  await pressure.getByRole('button', { name: /^Strike/ }).click();
+  await page.getByLabel('Why it is wrong').fill('Measured on somebody else');
+  await page.getByRole('button', { name: 'Strike it' }).click();
+  await expect(pressure.locator('s')).toBeVisible();
+  await expect(pressure).toContainText('Measured on somebody else');
+  await expect(page.getByText(/stood on it:/).first()).toBeVisible();
+  await page.getByRole('link', { name: 'Who did what, and who looked' }).click();
+  await expect(page.getByText('Retracted').first()).toBeVisible();
+});
+
+test('a practice begins by the words of its terminal, and its owner lets a colleague in', async ({
+  browser,
+}) => {
+  const nervato = await Nervato.start('main.js', 'none');
+  try {
+    await expect(() => expect(nervato.said).toMatch(/first start is: \w+/)).toPass();
+    const words = /first start is: (.+)/.exec(nervato.said)?.[1] ?? '';
+    const page = await browser.newPage({ baseURL: nervato.address });
+    await page.goto('/');
+    await page.getByLabel('The four words').fill('some other words here');
+    await page.keyboard.press('Enter');
+    await expect(page.getByText(/not the words the terminal shows/)).toBeVisible();
+    await page.getByLabel('The four words').fill(words);
+    await page.keyboard.press('Enter');
+    await page.getByLabel('Name of the practice').fill('Quayside');
+    await page.getByLabel('Thigh cuff, large').check();
+    await page.getByLabel('Hand pump with gauge').check();
+    await page.getByLabel('Your name').fill('Petra Stand-in');
+    await page.getByLabel('Name to sign in by').fill('petra');
+    await page.getByLabel('Passphrase').fill('short');
+    await page.getByRole('button', { name: 'Begin' }).click();
+    await expect(page.getByText(/At least 12 characters: four or five words/).last()).toBeVisible();
+    await expectAccessible(page);
+    await page.getByLabel('Passphrase').fill('kettles on the stove');
+    await page.getByRole('button', { name: 'Begin' }).click();
+    await expect(page.getByRole('heading', { name: 'Quayside' })).toBeVisible();
+
+    await page.goto('/accounts');
+    await page.getByRole('button', { name: 'Open an account' }).click();
+    await page.getByLabel('Their name').fill('Colm Barge');
+    await page.getByRole('radio', { name: 'coach' }).click();
+    await page.getByLabel('Name to sign in by').fill('colm');
+    await page.getByRole('button', { name: 'Open it' }).click();
+    const told = (await page.getByRole('status').locator('.figures').textContent()) ?? '';
+
+    const other = await browser.newPage({ baseURL: nervato.address });
+    await other.goto('/');
+    await other.getByLabel('Name').fill('colm');
+    await other.getByLabel('Passphrase').fill(told);
+    await other.keyboard.press('Enter');
+    await other.getByLabel('The one you have').fill(told);
+    await other.getByLabel('The new one').fill('nets drying on the wall');
+    await other.getByRole('button', { name: 'Change the passphrase' }).click();
+    await expect(account(other)).toContainText('Colm Barge, coach');
+    await page.context().close();
+    await other.context().close();
+  } finally {
+    await nervato.end();
+  }
+});
