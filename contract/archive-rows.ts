@@ -240,7 +240,7 @@ export const ARCHIVE_ROWS = {
     liftedBy: id.nullable(),
     liftReason: text.nullable(),
   }),
-  /** After everything that can be struck from a record. */
+  /** After everything that can be retracted. */
   retraction: z.strictObject({
     ...ofClient,
     kind: z.enum(RETRACTABLE),

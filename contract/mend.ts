@@ -2,7 +2,7 @@ import { z } from 'zod';
 import type { LinkId } from '#core/record/link';
 import type { ClientRecord } from './client';
 
-/** What can be struck from a record, by kind. Outcomes have a withdrawal of their own; plans and blocks have a next version. */
+/** What can be retracted, by kind. Outcomes have a withdrawal of their own; plans and blocks have a next version. */
 export const RETRACTABLE = [
   'screening',
   'clearance',

@@ -91,7 +91,7 @@ test('an assistant runs and records, and is told who signs', async ({ page }) =>
   await expect(page.getByRole('button', { name: /^Add/ })).toHaveCount(0);
 });
 
-test('an entry is struck with its reason, what stood on it is named, and it is in the audit', async ({
+test('an entry is retracted with its reason, what stood on it is named, and it is in the audit', async ({
   page,
 }) => {
   await page.goto('/');
@@ -104,9 +104,9 @@ test('an entry is struck with its reason, what stood on it is named, and it is i
     .getByRole('listitem')
     .filter({ hasText: /Left thigh, sitting: \d+ mmHg/ })
     .first();
-  await pressure.getByRole('button', { name: /^Strike/ }).click();
+  await pressure.getByRole('button', { name: /^Retract/ }).click();
   await page.getByLabel('Why it is wrong').fill('Measured on somebody else');
-  await page.getByRole('button', { name: 'Strike it' }).click();
+  await page.getByRole('button', { name: 'Retract it' }).click();
   await expect(pressure.locator('s')).toBeVisible();
   await expect(pressure).toContainText('Measured on somebody else');
   await expect(page.getByText(/stood on it:/).first()).toBeVisible();

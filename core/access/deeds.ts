@@ -26,7 +26,7 @@ export const DEEDS = {
   'pass-guard': { words: 'pass a guard with a reason', by: ['clinician'] },
   'give-word': { words: 'give the clinician’s word', by: ['clinician'] },
   'prolong-signed': { words: 'prolong a plan that stands on a clinician’s signature', by: ['clinician'] },
-  'mend-record': { words: 'strike an entry from a record, or merge two', by: ['clinician'] },
+  'mend-record': { words: 'retract an entry of a record, or merge two records', by: ['clinician'] },
   'erase-person': { words: 'have a person forgotten', by: ['owner'] },
   'take-person-out': { words: 'take a person out', by: ['clinician', 'owner'] },
   'take-practice-out': { words: 'take the practice out', by: ['owner'] },

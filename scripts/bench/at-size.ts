@@ -7,6 +7,9 @@ import { chromium } from '@playwright/test';
 import { pino } from 'pino';
 import type { PeoplePage } from '#contract/client';
 import { PAGE_OF_PEOPLE } from '#contract/pages';
+import { DEMO_OWNER } from '#demo/practice';
+import { signInAt } from '#server/access/sign-in-at';
+import { signInHere } from '#server/access/sign-in-here';
 import { createApp } from '#server/app';
 import { openDatabase } from '#server/db/database';
 import { type Prepare, withStatements } from '#server/db/sqlite';
@@ -14,6 +17,7 @@ import { CHROMIUM_LAUNCH } from '../../tests/chromium';
 import { generate } from '../generate/generate';
 import { startServer } from './demo-server';
 import { percentile, percentiles, report } from './report';
+import { signedIn } from './signed-in';
 
 // Practices of several sizes: what the roster, a person and the years cost, and what else waits meanwhile.
 
@@ -28,8 +32,14 @@ async function make(people: number, years: number, logWeeks: number): Promise<st
   return name;
 }
 
-/** An application that has just started: it knows no line of the roster yet. */
-const appOf = (orm: MikroORM) => createApp({ orm, now: Date.now, log: pino({ level: 'silent' }) });
+/** Asks an application that has just started, as who owns the practice: it knows no line of the roster yet. */
+async function askingOf(orm: MikroORM) {
+  const headers = await signInHere(orm, 'ines');
+  return () => {
+    const app = createApp({ orm, now: Date.now, log: pino({ level: 'silent' }) });
+    return async (path: string) => (await app.request(`/api${path}`, { headers })).text();
+  };
+}
 
 async function cpuMs(work: () => Promise<unknown>): Promise<number> {
   const from = process.cpuUsage();
@@ -80,13 +90,14 @@ for (const [people, years, logWeeks] of [
 ] as const) {
   const name = await make(people, years, logWeeks);
   const orm = await openDatabase(fileOf(name));
-  const read = async (path: string) => (await appOf(orm).request(`/api${path}`)).text();
+  const started = await askingOf(orm);
+  const read = (path: string) => started()(path);
   for (let i = 0; i < 15; i += 1) await read(`/clients?page=${i % 5}`);
   const cold = await medianCpuMs(() => read('/clients'), 15);
   const search = await medianCpuMs(() => read('/clients?search=ad'), 15);
   const hand = await medianCpuMs(() => withStatements(orm.em.fork(), byHand), 15);
-  const app = appOf(orm);
-  const warm = await medianCpuMs(async () => (await app.request('/api/clients')).text(), 15);
+  const ask = started();
+  const warm = await medianCpuMs(() => ask('/clients'), 15);
   roster[name] = cold;
   const label = `Roster page, ${people} people × ${years} ${years === 1 ? 'year' : 'years'}`;
   report(
@@ -109,10 +120,10 @@ report(
 );
 
 async function measurePerson(orm: MikroORM): Promise<void> {
-  const app = appOf(orm);
-  const { people } = (await (await app.request('/api/clients?page=2')).json()) as PeoplePage;
+  const ask = (await askingOf(orm))();
+  const { people } = JSON.parse(await ask('/clients?page=2')) as PeoplePage;
   const id = people[4]?.id ?? '';
-  const read = async (path: string) => (await app.request(`/api/clients/${id}${path}`)).text();
+  const read = (path: string) => ask(`/clients/${id}${path}`);
   await read('');
   const sheet = await medianCpuMs(() => read(''), 30);
   const text = await read('');
@@ -139,11 +150,12 @@ async function measurePerson(orm: MikroORM): Promise<void> {
 
 // What a server of the biggest practice takes, and what else it answers while its roster is read.
 const server = await startServer(fileOf('5000x1'));
+const headers = await signInAt(server.address, DEMO_OWNER);
 const timesMs: number[] = [];
 let reading = true;
 const readers = [0, 1].map(async (reader) => {
   for (let page = reader; reading; page = (page + 2) % 160) {
-    await (await fetch(`${server.address}/api/clients?page=${page}`)).text();
+    await (await fetch(`${server.address}/api/clients?page=${page}`, { headers })).text();
   }
 });
 for (let i = 0; i < 150; i += 1) {
@@ -158,7 +170,7 @@ report('Other requests while the roster is read, 5,000 × 1', percentiles(timesM
 report('Memory of the server then, 5,000 × 1', `${(server.residentBytes() / 1e6).toFixed(0)} MB`, '≤ 250 MB');
 
 const browser = await chromium.launch(CHROMIUM_LAUNCH);
-const page = await browser.newPage();
+const page = await (await signedIn(browser, server.address)).newPage();
 await page.goto(`${server.address}/kit`);
 await page.getByRole('heading', { name: 'Kit and practice' }).waitFor();
 const fromMs = performance.now();

@@ -7,6 +7,7 @@ import { signInAt } from '#server/access/sign-in-at';
 import { CHROMIUM_LAUNCH } from '../../tests/chromium';
 import { startDemoServer } from './demo-server';
 import { report } from './report';
+import { signedIn } from './signed-in';
 
 // Eight simulated limbs streaming at 20 Hz: the server's share of one core, and the main thread of a page that reads
 // and draws them, in ms per second.
@@ -34,8 +35,7 @@ const cpuMs = (pid: number): number => {
 };
 
 const browser = await chromium.launch(CHROMIUM_LAUNCH);
-const page = await browser.newPage();
-await page.request.post(`${base}/api/sign-in`, { data: DEMO_OWNER });
+const page = await (await signedIn(browser, server.address)).newPage();
 await page.goto(base);
 const session = await page.context().newCDPSession(page);
 await session.send('Performance.enable');

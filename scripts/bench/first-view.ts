@@ -7,6 +7,7 @@ import getPort from 'get-port';
 import { CHROMIUM_LAUNCH } from '../../tests/chromium';
 import { startDemoServer } from './demo-server';
 import { report } from './report';
+import { signedIn } from './signed-in';
 
 // The first view from the network: what comes over the wire until the list of people can be read and nothing is under way,
 // how long that takes cold on a slow machine, and how long a second start of the demo takes.
@@ -17,7 +18,7 @@ const browser = await chromium.launch(CHROMIUM_LAUNCH);
 
 async function visit(slowDown: number) {
   // What the service worker fetches for later is not of the first view.
-  const context = await browser.newContext({ serviceWorkers: 'block' });
+  const context = await signedIn(browser, server.address, { serviceWorkers: 'block' });
   const page = await context.newPage();
   const devtools = await context.newCDPSession(page);
   await devtools.send('Network.enable');

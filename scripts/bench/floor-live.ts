@@ -11,6 +11,7 @@ import { signInAt } from '#server/access/sign-in-at';
 import { CHROMIUM_LAUNCH } from '../../tests/chromium';
 import { startDemoServer } from './demo-server';
 import { percentiles, report } from './report';
+import { signedIn } from './signed-in';
 
 // Eight sessions at once: the main thread of the page that shows the floor, the time from Space to paint on the live
 // bench, and how long an event takes from one device to another.
@@ -124,7 +125,7 @@ async function openSessions(): Promise<void> {
 }
 
 const browser = await chromium.launch(CHROMIUM_LAUNCH);
-const page = await browser.newPage();
+const page = await (await signedIn(browser, server.address)).newPage();
 await page.addInitScript('globalThis.__name = (named) => named');
 await page.goto(`${server.address}/floor`);
 await page.getByText('Bench Person 8').first().waitFor();
@@ -165,7 +166,7 @@ for (let press = 0; press < 8; press += 1) {
 const paints = await page.evaluate(() => (window as unknown as { timesMs: number[] }).timesMs);
 report(`Space to paint, ${EVENTS} events`, percentiles(paints), '≤ 35 ms p50, ≤ 60 ms p95');
 
-const other = await (await browser.newContext()).newPage();
+const other = await (await signedIn(browser, server.address)).newPage();
 await other.addInitScript('globalThis.__name = (named) => named');
 await other.goto(`${server.address}/kit`);
 await other.evaluate(() => {

@@ -8,6 +8,7 @@ import { testBasis, testExercise } from '#core/plan/plan.fixture';
 import { CHROMIUM_LAUNCH } from '../../tests/chromium';
 import { startDemoServer } from './demo-server';
 import { percentiles, report } from './report';
+import { signedIn } from './signed-in';
 
 // A session of six exercises composed, compiled and checked; then, in the page's worker, a forecast of 10,000 runs and
 // the placing of a block of twelve weeks, with the longest task of the page's own thread meanwhile.
@@ -44,7 +45,7 @@ const constraints = {
 };
 const server = await startDemoServer();
 const browser = await chromium.launch(CHROMIUM_LAUNCH);
-const page = await browser.newPage();
+const page = await (await signedIn(browser, server.address)).newPage();
 // The runner names functions by a helper of its own, which the page does not have.
 await page.addInitScript('globalThis.__name = (named) => named');
 await page.goto(server.address);

@@ -10,7 +10,7 @@ import { uncount } from './surveillance';
 type By = { practitionerId: string; atMs: number };
 
 /**
- * Strikes an entry from a record: it stays, struck through, and never counts again; what it had taken the place of counts in its
+ * Retracts an entry of a record: it stays, struck through, and never counts again; what it had taken the place of counts in its
  * stead (triggers of migration 011).
  * @throws Problem 404 for an entry that is not of this person; 409 for one that was retracted, and for a session that is running
  */
@@ -24,7 +24,7 @@ export function retract(
   const row = prepare(`select * from ${table} where id = ? and client_id = ?`).get(id, clientId);
   if (!row) throw notFound('This entry');
   if (prepare('select 1 from retraction where kind = ? and row_id = ?').get(kind, id))
-    throw new Problem(409, 'Retracted already', 'This entry is struck through already.');
+    throw new Problem(409, 'Retracted already', 'This entry is retracted already.');
   if (kind === 'session') {
     if ((row as { finished_at_ms: number | null }).finished_at_ms === null)
       throw new Problem(409, 'Still running', 'This session is running: finish or stop it first.');
@@ -59,7 +59,7 @@ const WORDS: Record<RetractableKind, string> = {
 const PAGE = 40;
 const KINDS = Object.keys(RETRACTABLE_TABLES) as RetractableKind[];
 
-/** What stands on a person's record, the newest first, with what was struck through and why. */
+/** What stands on a person's record, the newest first, with what was retracted and why. */
 export function readEntries(prepare: Prepare, clientId: string, beforeMs: number): RecordEntries {
   const selects = KINDS.map((kind) => {
     const { table, at } = RETRACTABLE_TABLES[kind];

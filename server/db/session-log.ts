@@ -18,7 +18,7 @@ export type SessionHead = {
   prescriptionId: string;
   openedAtMs: number;
   finishedAtMs: number | null;
-  /** 1 where the whole session was struck from the record. */
+  /** 1 where the whole session was retracted. */
   isRetracted: number;
 };
 

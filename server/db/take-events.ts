@@ -26,7 +26,7 @@ export function takeEvents(
   const session = readHead(prepare, sessionId);
   if (!session) throw notFound('This session');
   if (session.isRetracted === 1)
-    throw new Problem(409, 'Retracted', 'This session was struck from the record: nothing is added to it.');
+    throw new Problem(409, 'Retracted', 'This session was retracted: nothing is added to it.');
   const fresh = checkEvents(session, events, knownOf(prepare, events), nowMs, aheadMs);
   insert(prepare, fresh, nowMs, practitionerId);
   const finished = fresh.find(({ type }) => type === 'session-finished');

@@ -26,7 +26,7 @@ const entryOf = async (api: Api, id: string, kind: string) => {
   if (!found) throw new Error(`No ${kind} is on record.`);
   return found;
 };
-const strike = async (api: Api, clientId: string, kind: string, id?: string) =>
+const retract = async (api: Api, clientId: string, kind: string, id?: string) =>
   api.post<Retracted>(`/clients/${clientId}/retractions`, {
     kind,
     id: id ?? (await entryOf(api, clientId, kind)).id,
@@ -34,18 +34,18 @@ const strike = async (api: Api, clientId: string, kind: string, id?: string) =>
   });
 const chainOf = ({ chain }: ClientRecord) => Object.fromEntries(chain.map(({ id, state }) => [id, state]));
 
-describe('a measurement that is struck from a record', () => {
+describe('a measurement that is retracted', () => {
   it('counts no more at once, and what it stood in place of counts in its stead', async () => {
     const api = await startApi();
     const client = await measuredClient(api);
     api.clock.nowMs += MEASURED_LATER;
     const later = { ...TRIAL, goneMmHg: 200, backMmHg: 192 };
     await api.post(`/clients/${client.id}/occlusion-pressures`, { ...OCCLUSION, trials: [later, later] });
-    const { record, unsettled } = await strike(api, client.id, 'occlusion-pressure');
+    const { record, unsettled } = await retract(api, client.id, 'occlusion-pressure');
     expect(record.facts.occlusions.map(({ id }) => id)).toEqual(client.facts.occlusions.map(({ id }) => id));
     expect(unsettled).toEqual([]);
-    const struck = await entryOf(api, client.id, 'occlusion-pressure');
-    expect(struck.retracted).toEqual({ atMs: api.clock.nowMs, by: 'Clara', reason: 'Of somebody else' });
+    const wrong = await entryOf(api, client.id, 'occlusion-pressure');
+    expect(wrong.retracted).toEqual({ atMs: api.clock.nowMs, by: 'Clara', reason: 'Of somebody else' });
     // A newer one takes the place of the older as ever.
     const again = await api.post(`/clients/${client.id}/occlusion-pressures`, OCCLUSION);
     expect(again.facts.occlusions).toHaveLength(1);
@@ -56,7 +56,7 @@ describe('a measurement that is struck from a record', () => {
     const client = await measuredClient(api);
     const signed = await api.post(`/clients/${client.id}/prescriptions`, prescriptionFor(client));
     await api.post(`/clients/${client.id}/day-checks`, WELL);
-    const { record, unsettled } = await strike(api, client.id, 'occlusion-pressure');
+    const { record, unsettled } = await retract(api, client.id, 'occlusion-pressure');
     expect(chainOf(record).measure).toBe('missing');
     expect(unsettled).toContainEqual(expect.objectContaining({ what: 'plan', name: 'Lower day' }));
     expect(unsettled).toContainEqual(expect.objectContaining({ what: 'link', id: 'measure' }));
@@ -69,7 +69,7 @@ describe('a measurement that is struck from a record', () => {
     const api = await startApi();
     const client = await measuredClient(api);
     await api.post(`/clients/${client.id}/day-checks`, WELL);
-    const { record } = await strike(api, client.id, kind);
+    const { record } = await retract(api, client.id, kind);
     const { facts } = record;
     const left = {
       'strength-test': facts.strengthTests,
@@ -103,12 +103,12 @@ describe('a measurement that is struck from a record', () => {
       effort: 8,
       atMs: api.clock.nowMs,
     });
-    const checked = (await strike(api, client.id, 'quick-check')).record.facts;
+    const checked = (await retract(api, client.id, 'quick-check')).record.facts;
     expect(checked.occlusions[0]?.quickChecks).toEqual([]);
-    expect((await strike(api, client.id, 'heavy-work')).record.facts.heavyWork).toEqual([]);
+    expect((await retract(api, client.id, 'heavy-work')).record.facts.heavyWork).toEqual([]);
   });
 
-  it('is struck by a clinician with a reason, once, and only from the record it is of', async () => {
+  it('is retracted by a clinician with a reason, once, and only from the record it is of', async () => {
     const api = await startApi();
     const client = await measuredClient(api);
     const other = await api.post('/clients', { name: 'Somebody Else' });
@@ -123,7 +123,7 @@ describe('a measurement that is struck from a record', () => {
   });
 });
 
-describe('a session that is struck from a record', () => {
+describe('a session that is retracted', () => {
   it('counts nowhere, and takes nothing more', async () => {
     const api = await startApi();
     const view = await openSession(api);
@@ -147,7 +147,7 @@ describe('a session that is struck from a record', () => {
     await api.post(`/sessions/${view.id}/events`, {
       events: [event(1, { type: 'session-started', runner: 'one' }), event(2, { type: 'session-finished' })],
     });
-    const { record } = await strike(api, view.clientId, 'session', view.id);
+    const { record } = await retract(api, view.clientId, 'session', view.id);
     expect([record.facts.sessions, record.facts.sessionsFinished]).toEqual([[], 0]);
     expect((await api.get<{ sessions: unknown[] }>(`/clients/${view.clientId}/log`)).sessions).toEqual([]);
     const late = event(3, { type: 'pressure-read', limb: 'left-thigh', pressureMmHg: 80, cause: 'read' });

@@ -4,7 +4,7 @@ import type { Erased, PersonChange, RecordEntries, RecordEntry, Retracted } from
 import { api, read } from './api';
 import { KEYS } from './keys';
 
-/** What stands on a person's record, newest first, what was struck too. */
+/** What stands on a person's record, newest first, what was retracted too. */
 export const useEntries = (clientId: string) =>
   useInfiniteQuery({
     queryKey: KEYS.entries(clientId),

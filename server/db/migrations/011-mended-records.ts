@@ -1,7 +1,7 @@
 import { Migration } from '@mikro-orm/migrations';
 
 /**
- * Entries that are struck from a record with a reason, and stay on it struck through; people taken off the list, people who were
+ * Entries that are retracted with a reason, and stay on the record struck through; people taken off the list, people who were
  * on record twice, and people who are forgotten on request: then alone what is for ever may go.
  */
 export class MendedRecords extends Migration {
@@ -36,13 +36,13 @@ const FLAGGED: Record<string, string> = {
 };
 
 /** A retracted row never counts again (2); the newest of the same that was not retracted counts in its place. */
-function strikes(kind: string, table: string): string {
+function retracts(kind: string, table: string): string {
   const at = table === 'session' ? 'opened_at_ms' : 'at_ms';
-  const same = (SAME[table] ?? []).map((key) => `older.${key} = struck.${key}`).join(' and ');
+  const same = (SAME[table] ?? []).map((key) => `older.${key} = wrong.${key}`).join(' and ');
   return `create trigger retraction_of_${table} after insert on retraction when new.kind = '${kind}' begin
     update ${table} set superseded = 2 where id = new.row_id;
     update ${table} set superseded = 0 where superseded = 1 and id = (
-      select older.id from ${table} as older join ${table} as struck on struck.id = new.row_id
+      select older.id from ${table} as older join ${table} as wrong on wrong.id = new.row_id
       where older.superseded <> 2 and ${same} order by older.${at} desc, older.rowid desc limit 1);
   end`;
 }
@@ -62,7 +62,7 @@ const STATEMENTS = [
          update ${table} set retracted = 1 where id = new.row_id;
        end`,
   ),
-  ...Object.entries(KINDS).map(([kind, table]) => strikes(kind, table)),
+  ...Object.entries(KINDS).map(([kind, table]) => retracts(kind, table)),
   'alter table client add column archived_at_ms integer null',
   'alter table client add column merged_into text null references client (id)',
   'drop index client_name',

@@ -44,7 +44,7 @@ function Entries({ client }: { client: ClientRecord }) {
           </Link>
         )}
       </div>
-      {!mayMend && <p className="text-[15px] text-quiet">A clinician strikes an entry (SCR-4).</p>}
+      {!mayMend && <p className="text-[15px] text-quiet">A clinician retracts an entry (SCR-4).</p>}
       {unsettled.length > 0 && (
         <div role="status" className="notched space-y-1 py-1">
           {unsettled.map((one) => (
@@ -65,12 +65,12 @@ function Entries({ client }: { client: ClientRecord }) {
                   className="min-h-9 underline underline-offset-4"
                   onClick={() => choose(entry.id)}
                 >
-                  Strike<span className="sr-only">: {entry.words}</span>
+                  Retract<span className="sr-only">: {entry.words}</span>
                 </button>
               )}
             </Entry>
             {chosen === entry.id && (
-              <Strike
+              <RetractForm
                 clientId={client.id}
                 entry={entry}
                 done={(changed) => {
@@ -106,7 +106,7 @@ function Entry({
         {retracted ? <s className="text-quiet">{words}</s> : words}
         {retracted && (
           <span className="block text-[14px]">
-            Struck by {retracted.by}, {dayAndTime(retracted.atMs)}: {retracted.reason}
+            Retracted by {retracted.by}, {dayAndTime(retracted.atMs)}: {retracted.reason}
           </span>
         )}
       </span>
@@ -115,7 +115,7 @@ function Entry({
   );
 }
 
-function Strike({
+function RetractForm({
   clientId,
   entry: { kind, id },
   done,
@@ -143,7 +143,7 @@ function Strike({
         onKeyDown={(event) => event.key === 'Escape' && done(null)}
       />
       <Button type="submit" disabled={reason.trim() === '' || retract.isPending}>
-        Strike it
+        Retract it
       </Button>
       <Button onClick={() => done(null)}>Leave it</Button>
       {retract.error && <FieldError>{failureWords(retract.error)}</FieldError>}
