@@ -2,7 +2,7 @@ import { z } from 'zod';
 
 /** A gauge with its pump. Pressures in mmHg. */
 export const pumpSchema = z.object({
-  id: z.string().min(1),
+  id: z.string().min(1).max(80),
   label: z.string().trim().min(1, 'Give the pump a name.').max(60),
   /** By hand: squeezed and read by eye. Regulated: told a pressure, which it reaches and holds. */
   kind: z.enum(['by-hand', 'regulated']),

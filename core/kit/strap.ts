@@ -4,7 +4,7 @@ import { limbKindSchema } from '../quantity/limb';
 /** A wrap or strap without a gauge, tightened to printed marks (rule FIT-5). */
 export const strapSchema = z
   .object({
-    id: z.string().min(1),
+    id: z.string().min(1).max(80),
     label: z.string().trim().min(1, 'Give the strap a name.').max(60),
     limbKind: limbKindSchema,
     widthCm: z.number('Enter the width.').min(2, 'At least 2 cm.').max(25, 'At most 25 cm.'),

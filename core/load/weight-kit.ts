@@ -15,13 +15,13 @@ const label = z.string().trim().min(1, 'Give it a name.').max(60, 'At most 60 ch
 const kinds = z.discriminatedUnion('kind', [
   z.object({
     kind: z.literal('single-masses'),
-    id: z.string(),
+    id: z.string().max(80),
     label,
     massesKg: z.array(massKg).min(1, 'Enter at least one weight.').max(200, 'At most 200 weights.'),
   }),
   z.object({
     kind: z.literal('stack'),
-    id: z.string(),
+    id: z.string().max(80),
     label,
     lightestKg: massKg,
     stepKg: massKg,
@@ -29,7 +29,7 @@ const kinds = z.discriminatedUnion('kind', [
   }),
   z.object({
     kind: z.literal('bar-and-plates'),
-    id: z.string(),
+    id: z.string().max(80),
     label,
     barKg: massKg,
     /** Plates as pairs: one goes on each end. `markedIn` is the unit printed on them, where it is not the practice's. */
@@ -46,7 +46,7 @@ const kinds = z.discriminatedUnion('kind', [
   // Bands have names, not kilograms: they never enter a computed load.
   z.object({
     kind: z.literal('bands'),
-    id: z.string(),
+    id: z.string().max(80),
     label,
     names: z.array(z.string().trim().min(1).max(40)).min(1).max(40, 'At most 40 bands.'),
   }),

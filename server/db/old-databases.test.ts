@@ -4,6 +4,7 @@ import { join } from 'node:path';
 import { gunzipSync } from 'node:zlib';
 import { pino } from 'pino';
 import { describe, expect, it, onTestFinished } from 'vitest';
+import type { AuditCheck } from '#contract/audit';
 import type { ClientRecord, PeoplePage } from '#contract/client';
 import type { SessionView } from '#contract/session';
 import { doseOf } from '#core/plan/dose';
@@ -118,5 +119,13 @@ describe.each(['after-001', 'after-002', 'after-003'])('a database %s', (name) =
       'after-003': [258, 5],
     }[name];
     expect([events?.n, signed?.n]).toEqual(counts);
+  });
+
+  it('has an audit that is chained from its first entry on, and takes no change', async () => {
+    const { get, orm } = await openOld(name);
+    const { rows, broken } = await get<AuditCheck>('/audit/check');
+    expect([rows > 10, broken]).toEqual([true, null]);
+    const change = orm.em.getConnection().execute("update audit set subject = 'nobody' where id = 1");
+    await expect(change).rejects.toThrow(/append-only/);
   });
 });

@@ -71,6 +71,9 @@ async function keptRecord(by: string, path: string): Promise<string | undefined>
 /** Takes what was kept off this device: its person has signed out. */
 export async function clearRecords(): Promise<void> {
   await (await open()).clear('records');
-  // Releases before this one kept records in a cache of their own.
-  await caches?.delete('records');
 }
+
+/** Releases before sign-in kept records as they were, in a cache of their own. */
+export const clearOldCache = async (): Promise<void> => {
+  await globalThis.caches?.delete('records');
+};

@@ -2,6 +2,7 @@ import type { QueryClient } from '@tanstack/react-query';
 import { askAhead } from './ask-ahead';
 import { followServerClock } from './clock';
 import { followOtherDevices } from './follow';
+import { clearOldCache } from './kept-records';
 import { sendOutbox } from './outbox';
 
 let isWorking = false;
@@ -13,6 +14,7 @@ export function startWorking(queries: QueryClient): void {
   askAhead(queries);
   followOtherDevices(queries);
   void sendOutbox();
+  void clearOldCache();
   // The rest waits until the first view stands.
   if (document.readyState === 'complete') followServerClock();
   else window.addEventListener('load', () => followServerClock(), { once: true });
