@@ -5,7 +5,7 @@ import { type Deed, mayDo, whoMay } from '#core/access/deeds';
 import type { Env } from '../context';
 import { Problem } from '../problem';
 import { readKept } from './cookies';
-import { type Asks, ROUTE_ASKS } from './route-deeds';
+import { type Asks, ROUTE_ASKS, THOUGH_LOCKED } from './route-deeds';
 import { routeOf } from './route-of';
 import type { SignedIn } from './sign-ins';
 
@@ -17,15 +17,19 @@ export const asAllowed = createMiddleware<Env>(async (c, next) => {
   const token = readKept(c, 'nervato');
   const signedIn = token === undefined ? null : await c.var.signIns.find(c.var.em, token);
   if (signedIn) c.set('signedIn', signedIn);
-  if (signedIn && !signedIn.isLocked) c.set('practitioner', signedIn.practitioner);
-  const asks = asksOf(c);
+  const route = routeOf(c);
+  const mayNow = signedIn && (!signedIn.isLocked || THOUGH_LOCKED.has(route ?? ''));
+  if (mayNow) c.set('practitioner', signedIn.practitioner);
+  const asks = asksOf(route);
   if (asks !== 'anybody') refuseNotAllowed(c, signedIn, asks);
   await next();
 });
 
+/** @returns what a locked device is told */
+export const lockedNow = () => new Problem(401, 'Locked', 'This device is locked. Give the PIN, or sign in.');
+
 /** What the route of a request asks; an address that is none asks for nothing, and is not found. */
-function asksOf(c: Context<Env>): Asks {
-  const route = routeOf(c);
+function asksOf(route: string | undefined): Asks {
   if (!route) return 'anybody';
   const asks = ROUTE_ASKS[route];
   if (asks === undefined) throw new Error(`${route} does not say who may ask.`);
@@ -44,7 +48,7 @@ function refuseNotAllowed(c: Context<Env>, signedIn: SignedIn | null, asks: Deed
       'Somebody else has signed in on this device. Open the page anew.',
     );
   if (asks === 'signed-in') return;
-  if (signedIn.isLocked) throw new Problem(401, 'Locked', 'This device is locked. Give the PIN, or sign in.');
+  if (!c.get('practitioner')) throw lockedNow();
   if (signedIn.mustChange)
     throw new Problem(
       403,

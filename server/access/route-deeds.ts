@@ -3,6 +3,9 @@ import type { Deed } from '#core/access/deeds';
 /** What a route asks of who calls it: a deed of theirs; somebody signed in, locked or not; or nothing. */
 export type Asks = Deed | 'signed-in' | 'anybody';
 
+/** A cuff is let down by who stands beside it, though the device is locked: the route looks at what it is told. */
+export const THOUGH_LOCKED: ReadonlySet<string> = new Set(['POST /sessions/:id/events']);
+
 /**
  * What every route under /api asks (rule SCR-4). A route that is missing here is refused to everybody, and a test names it. Where
  * it depends on what is posted, the route asks for more itself.

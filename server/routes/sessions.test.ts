@@ -227,6 +227,28 @@ describe('opening a session', () => {
   });
 });
 
+describe('a locked device', () => {
+  it('lets a cuff down and stops, and records nothing else', async () => {
+    const api = await startApi();
+    const view = await openSession(api);
+    let seq = 0;
+    const post = async (type: string, more: object = {}) => {
+      seq += 1;
+      const id = `00000000-0000-4000-8000-0000000000${String(seq).padStart(2, '0')}`;
+      const event = { id, sessionId: view.id, deviceId: 'tablet', seq, atMs: api.clock.nowMs, type, ...more };
+      const answer = await api.ask(`/sessions/${view.id}/events`, {
+        method: 'POST',
+        headers: { cookie: '__Host-nervato=locked' },
+        body: JSON.stringify({ events: [event] }),
+      });
+      return answer.status;
+    };
+    const limb = 'left-thigh';
+    expect(await post('pressure-read', { limb, pressureMmHg: 80, cause: 'read' })).toBe(401);
+    expect(await post('cuff-released', { limb })).toBe(200);
+  });
+});
+
 describe('what happens to a session, told on', () => {
   it('reaches who follows the feed, as it is stored', async () => {
     const api = await startApi();

@@ -17,8 +17,9 @@ import type { ClientFacts, PrescriptionFact } from '#core/record/facts';
 import { dayCheckInForce } from '#core/record/in-force';
 import { whyNotInForce } from '#core/record/plans-in-force';
 import { recheck } from '#core/record/recheck';
+import type { SessionEventType } from '#core/session/events';
 import { passGuards } from '../access/guards';
-import { requireDeed } from '../access/practitioner';
+import { lockedNow, requireDeed } from '../access/practitioner';
 import { asJson } from '../as-json';
 import type { Env } from '../context';
 import { writeAudit } from '../db/audit';
@@ -44,6 +45,15 @@ import { tellChange } from '../live/tell-change';
 import { notFound, Problem, refusedByRules, refusedField } from '../problem';
 import { sameJson } from '../same-json';
 import { body } from '../validate';
+
+/** What lets a cuff down, and goes with it: taken from a locked device too. */
+const LETS_DOWN: ReadonlySet<SessionEventType> = new Set([
+  'cuff-released',
+  'loosened',
+  'set-ended',
+  'rest-started',
+  'stopped',
+]);
 
 /**
  * Sessions and their append-only logs. An event id is accepted once, any number of times.
@@ -111,6 +121,7 @@ export const sessionRoutes = (aheadMs: number) =>
 
     .post('/:id/events', body(appendEventsSchema), async (c) => {
       const { events } = c.req.valid('json');
+      if (c.var.signedIn.isLocked && !events.every(({ type }) => LETS_DOWN.has(type))) throw lockedNow();
       // The answer to a review signs the next version of the plan.
       const answer = events.findIndex(({ type }) => type === 'review-answered');
       if (answer >= 0) requireDeed(c.var.practitioner, 'sign', `events.${answer}`);

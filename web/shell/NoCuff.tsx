@@ -1,6 +1,12 @@
-/** The cuff dock while no cuff is up. */
+import { door } from '../data/practitioner';
+
+/** The cuff dock while no cuff is up; a device nobody is in on does not hear of those of others. */
 export const NoCuff = () => (
   <section aria-label="Cuff dock" className="border-t border-ink/40 bg-paper px-4 print:hidden">
-    <p className="py-1 text-[14px] text-quiet">No cuff is inflated.</p>
+    <p className="py-1 text-[14px] text-quiet">
+      {door.use() === 'open'
+        ? 'No cuff is inflated.'
+        : 'No cuff is up here. Those of other devices are not shown.'}
+    </p>
   </section>
 );
