@@ -202,4 +202,21 @@ describe('the practice’s own exercises and templates', () => {
     const after = await api.post<{ templates: unknown[] }>('/practice/templates/retire', { id: template.id });
     expect(after.templates).toEqual([]);
   });
+
+  it('keeps a template above its school for a clinician only, and none for an assistant (SCR-4)', async () => {
+    const api = await startApi();
+    const client = await measuredClient(api);
+    const template = {
+      id: '00000000-0000-4000-8000-000000000001',
+      name: 'Thighs, hard',
+      session: prescriptionFor(client, { percentLop: 85 }),
+    };
+    const byCoach = await api.refused('/practice/templates', template, 'colin');
+    expect([byCoach.status, byCoach.problem.detail]).toEqual([
+      403,
+      expect.stringMatching(/85 % is above the 80 %/),
+    ]);
+    expect((await api.refused('/practice/templates', template, 'aske')).status).toBe(403);
+    await api.post('/practice/templates', template);
+  });
 });

@@ -227,6 +227,38 @@ describe('opening a session', () => {
   });
 });
 
+describe('an assistant', () => {
+  it('records a session, and does not answer its review: the answer signs the next version (SCR-4)', async () => {
+    const api = await startApi();
+    const view = await openSession(api);
+    const event = { sessionId: view.id, deviceId: 'one', atMs: api.clock.nowMs };
+    const events = [
+      {
+        ...event,
+        id: '00000000-0000-4000-8000-000000000001',
+        seq: 1,
+        type: 'session-started',
+        runner: 'one',
+      },
+      {
+        ...event,
+        id: '00000000-0000-4000-8000-000000000002',
+        seq: 2,
+        type: 'review-answered',
+        exerciseIndex: 0,
+        rule: 'REV-1',
+        answer: 'accepted',
+        change: {},
+        reason: '',
+      },
+    ];
+    const path = `/sessions/${view.id}/events`;
+    const { status, problem } = await api.refused(path, { events }, 'aske');
+    expect([status, problem.errors[0]?.path]).toEqual([403, 'events.1']);
+    await api.post(path, { events: events.slice(0, 1) }, 'aske');
+  });
+});
+
 describe('a locked device', () => {
   it('lets a cuff down and stops, and records nothing else', async () => {
     const api = await startApi();
