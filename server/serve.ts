@@ -71,7 +71,7 @@ export async function serveDatabase(
   const needsFirst = !(await withStatements(orm.em.fork(), anyAccount));
   const server = serve({ fetch: app.fetch, port, hostname: line.hostname, ...line.tls }, (info) => {
     console.log(`Nervato is at ${line.scheme}://localhost:${info.port}`);
-    if (needsFirst) console.log(`Nobody can sign in yet. The word for the first start is: ${firstWord}`);
+    if (needsFirst) console.log(`Nobody can sign in yet. The four words for the first start: ${firstWord}`);
   });
   const backups = backupPlan(process.env);
   const program = join(dirname(process.argv[1] ?? ''), 'backup.js');

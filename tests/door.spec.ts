@@ -119,8 +119,8 @@ test('a practice begins by the words of its terminal, and its owner lets a colle
 }) => {
   const nervato = await Nervato.start('main.js', 'none');
   try {
-    await expect(() => expect(nervato.said).toMatch(/first start is: \w+/)).toPass();
-    const words = /first start is: (.+)/.exec(nervato.said)?.[1] ?? '';
+    await expect(() => expect(nervato.said).toMatch(/first start: \w+/)).toPass();
+    const words = /first start: (.+)/.exec(nervato.said)?.[1] ?? '';
     const page = await browser.newPage({ baseURL: nervato.address });
     await page.goto('/');
     await page.getByLabel('The four words').fill('some other words here');
