@@ -28,7 +28,11 @@ export function checkEvents(
   refuse(
     409,
     'Another event',
-    places(events, (event) => !sameJson(firstById.get(event.id), event)),
+    places(events, (event) => {
+      const first = firstById.get(event.id);
+      // One that is new is itself the first.
+      return first !== event && !sameJson(first, event);
+    }),
     'id',
     () => 'An event with this id is on record and says something else; none of this batch was stored.',
   );

@@ -1,30 +1,12 @@
 import { type QueryClient, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import type { FirstStart, Me, SignInBody, SignInState } from '#contract/sign-in';
 import { api, read } from './api';
+import { openDoor, tellDoor } from './door';
 import { clearRecords } from './kept-records';
 import { KEYS } from './keys';
-import { sendOutbox } from './outbox';
-import { door, wasLocked, workingPractitioner } from './practitioner';
+import { wasLocked, workingPractitioner } from './practitioner';
 import { dropKeys, takeKey } from './sealed';
 import { startWorking } from './start-working';
-
-/** Tells the other tabs of this browser that somebody has come or gone. */
-const tabs = new BroadcastChannel('nervato-door');
-type Said = { who: string; door: 'open' | 'shut' };
-
-const tell = (): void =>
-  tabs.postMessage({ who: workingPractitioner.get(), door: door.get() } satisfies Said);
-
-/** Follows who comes and goes in other tabs: a page is never one person's on a device that is another's. */
-export function followDoor(queries: QueryClient): void {
-  let here = workingPractitioner.get();
-  tabs.addEventListener('message', ({ data }: MessageEvent<Said>) => {
-    if (data.who !== here) return window.location.reload();
-    here = data.who;
-    if (data.door === 'shut') door.set('shut');
-    else void open(queries);
-  });
-}
 
 const signInQuery = {
   queryKey: KEYS.signIn,
@@ -50,17 +32,14 @@ export async function enter(queries: QueryClient): Promise<void> {
   const { id } = me.practitioner;
   await takeKey(id, me.deviceKey);
   workingPractitioner.set(id);
-  tell();
-  if (before !== '' && before !== id) return window.location.reload();
+  if (before !== '' && before !== id) {
+    wasLocked.set('no');
+    tellDoor();
+    return window.location.reload();
+  }
   startWorking(queries);
-  await open(queries);
-}
-
-async function open(queries: QueryClient): Promise<void> {
-  wasLocked.set('no');
-  door.set('open');
-  void sendOutbox();
-  await queries.invalidateQueries();
+  await openDoor(queries);
+  tellDoor();
 }
 
 type Answer = Promise<Response>;
@@ -83,22 +62,11 @@ export function useSignIn() {
   });
 }
 
-/** Locks this device: who is in comes back by PIN, and so does everybody who has been in today. */
-export async function lock(): Promise<void> {
-  wasLocked.set('yes');
-  door.set('shut');
-  tell();
-  // Without the server the screen is shut all the same, and it hears of it before anybody is asked who they are.
-  await Promise.all([dropKeys(), api['sign-in'].lock.$post().catch(() => {})]);
-  // A dialog holds the focus and all of the page: with one open the page is made anew.
-  if (document.body.hasAttribute('data-scroll-locked')) window.location.reload();
-}
-
 /** Signs out, and takes what was read off this device; what is not sent yet stays, sealed, for the next time. */
 export async function signOut(everywhere: boolean): Promise<void> {
   await must(api['sign-out'].$post({ json: { everywhere } }));
   await Promise.all([dropKeys(), clearRecords()]);
   workingPractitioner.set('');
-  tell();
+  tellDoor();
   window.location.assign('/');
 }

@@ -1,9 +1,9 @@
 import { lazy, Suspense, useEffect, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { Outlet, useNavigate } from 'react-router';
+import { lock } from '../data/door';
 import { useOpenViews } from '../data/open-sessions';
 import { door } from '../data/practitioner';
-import { lock } from '../data/sign-in';
 import { useConnected } from '../devices/connected';
 import { allowSound } from '../sound/tones';
 import { cuffsUp } from '../state/cuffs-up';

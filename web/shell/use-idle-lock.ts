@@ -1,6 +1,6 @@
 import { useEffect } from 'react';
+import { lock } from '../data/door';
 import { door } from '../data/practitioner';
-import { lock } from '../data/sign-in';
 import { cuffsUp } from '../state/cuffs-up';
 import { storedValue } from '../state/stored-value';
 

@@ -41,5 +41,4 @@ const STATEMENTS = [
          when exists (select 1 from ${table} where id = new.id)
          begin select raise(abort, '${table} is append-only'); end`,
   ),
-  'create index audit_practitioner on audit (practitioner_id)',
 ];
