@@ -36,6 +36,13 @@ export type FirstLook = {
   practitioners: { id: string; name: string; role: Role }[];
 };
 
+/** A practitioner who is on record already, or a new one. */
+const accountForSchema = z.union([
+  z.object({ id: z.string().min(1) }),
+  z.object({ name: personName, role: z.enum(ROLES) }),
+]);
+export type NewAccountFor = z.infer<typeof accountForSchema>;
+
 /** The first start of a practice: the word from the terminal, the practice, and who owns it. */
 export const firstStartSchema = z.object({
   word: z.string().max(100),
@@ -43,11 +50,7 @@ export const firstStartSchema = z.object({
   massUnit: z.enum(['kg', 'lb']),
   lengthUnit: z.enum(['cm', 'in']),
   schoolId: z.string().max(60),
-  /** A practitioner who is on record already, or a new one. */
-  practitioner: z.union([
-    z.object({ id: z.string().min(1) }),
-    z.object({ name: personName, role: z.enum(ROLES) }),
-  ]),
+  practitioner: accountForSchema,
   name: accountNameSchema,
   passphrase: chosen,
   /** Kit of the starting list that the practice has. */
@@ -76,11 +79,7 @@ export type Me = {
 };
 
 export const newAccountSchema = z.object({
-  /** A practitioner who is on record already, or a new one. */
-  practitioner: z.union([
-    z.object({ id: z.string().min(1) }),
-    z.object({ name: personName, role: z.enum(ROLES) }),
-  ]),
+  practitioner: accountForSchema,
   name: accountNameSchema,
   isOwner: z.boolean(),
 });

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { createServer } from 'node:https';
-import { isIP } from 'node:net';
+import { isLoopback } from './access/loopback';
 import { Unusable } from './backup/database-file';
 
 /** How this server is reached: where it listens, by which names it answers, and whether the line is safe. */
@@ -61,6 +61,3 @@ function read(name: string, file: string): Buffer {
     );
   }
 }
-
-const isLoopback = (hostname: string): boolean =>
-  hostname === 'localhost' || hostname === '::1' || (isIP(hostname) === 4 && hostname.startsWith('127.'));

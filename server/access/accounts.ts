@@ -1,5 +1,7 @@
-import { randomBytes } from 'node:crypto';
+import { randomBytes, randomUUID } from 'node:crypto';
+import type { NewAccountFor } from '#contract/sign-in';
 import type { Prepare } from '../db/sqlite';
+import { notFound } from '../problem';
 
 /** An account as it is kept. */
 export type AccountRow = {
@@ -82,4 +84,22 @@ export function changeAccount(
       value,
       practitionerId,
     );
+}
+
+/**
+ * Whom an account is for: a practitioner who is on record and works here, or a new one, who then is.
+ * @throws Problem 404 for an id that is nobody's here
+ */
+export function practitionerOf(prepare: Prepare, who: NewAccountFor): string {
+  if ('id' in who) {
+    if (!prepare('select 1 from person where id = ? and elsewhere = 0').get(who.id))
+      throw notFound('This practitioner');
+    return who.id;
+  }
+  const id = randomUUID();
+  prepare(
+    `insert into person (id, name, role, list_order)
+     values (?, ?, ?, (select coalesce(max(list_order) + 1, 0) from person))`,
+  ).run(id, who.name, who.role);
+  return id;
 }

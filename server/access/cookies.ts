@@ -1,7 +1,7 @@
-import { isIP } from 'node:net';
 import type { Context } from 'hono';
 import { deleteCookie, getCookie, setCookie } from 'hono/cookie';
 import type { Env } from '../context';
+import { isLoopback } from './loopback';
 
 const YEAR_S = 365 * 86_400;
 
@@ -16,8 +16,7 @@ export function isSafeLine(c: Context<Env>): boolean {
   const { protocol, hostname } = new URL(c.req.url);
   if (protocol === 'https:' || (c.var.trustsProxy && c.req.header('x-forwarded-proto') === 'https'))
     return true;
-  const name = hostname.replace(/^\[(.*)\]$/, '$1');
-  return name === 'localhost' || name === '::1' || (isIP(name) === 4 && name.startsWith('127.'));
+  return isLoopback(hostname.replace(/^\[(.*)\]$/, '$1'));
 }
 
 /**

@@ -1,4 +1,3 @@
-import { randomUUID } from 'node:crypto';
 import { type Context, Hono } from 'hono';
 import {
   type Account,
@@ -7,7 +6,7 @@ import {
   type MadePassphrase,
   newAccountSchema,
 } from '#contract/sign-in';
-import { accountOf, changeAccount, openAccount } from '../access/accounts';
+import { accountOf, changeAccount, openAccount, practitionerOf } from '../access/accounts';
 import { madePassphrase } from '../access/made-passphrase';
 import { hashSecret } from '../access/passphrase';
 import type { Env } from '../context';
@@ -26,8 +25,7 @@ export const accountRoutes = new Hono<Env>()
     const passphrase = madePassphrase();
     const passphraseHash = await hashSecret(passphrase);
     await changed(c, (prepare) => {
-      const practitionerId =
-        'id' in practitioner ? known(prepare, practitioner.id) : added(prepare, practitioner);
+      const practitionerId = practitionerOf(prepare, practitioner);
       if (accountOf(prepare, practitionerId))
         throw new Problem(409, 'Has one already', 'This practitioner has an account already.');
       openAccount(prepare, {
@@ -122,21 +120,6 @@ function required(prepare: Prepare, practitionerId: string) {
   const account = accountOf(prepare, practitionerId);
   if (!account) throw notFound('This account');
   return account;
-}
-
-function known(prepare: Prepare, id: string): string {
-  if (!prepare('select 1 from person where id = ? and elsewhere = 0').get(id))
-    throw notFound('This practitioner');
-  return id;
-}
-
-function added(prepare: Prepare, { name, role }: { name: string; role: string }): string {
-  const id = randomUUID();
-  prepare(
-    `insert into person (id, name, role, list_order)
-     values (?, ?, ?, (select coalesce(max(list_order) + 1, 0) from person))`,
-  ).run(id, name, role);
-  return id;
 }
 
 function refuseWithoutOwner(prepare: Prepare): void {

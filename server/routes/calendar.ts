@@ -1,4 +1,4 @@
-import { createHash, randomBytes } from 'node:crypto';
+import { randomBytes } from 'node:crypto';
 import { Hono } from 'hono';
 import { type CalendarFeed, type NewCalendarFeed, newCalendarFeedSchema } from '#contract/calendar';
 import { blockAsItStands } from '#core/record/block-in-force';
@@ -9,11 +9,11 @@ import { type Prepare, withStatements } from '../db/sqlite';
 import { withAudit } from '../db/with-audit';
 import { type CalendarOf, calendarOf } from '../interchange/block-calendar';
 import { notFound } from '../problem';
+import { sha256 } from '../sha256';
 import { body } from '../validate';
 
 /** Blocks of more people than this make no calendar that anybody reads. */
 const MOST_BLOCKS = 500;
-const sha256 = (secret: string): string => createHash('sha256').update(secret).digest('hex');
 
 type Feed = { practitionerId: string; namesPeople: number };
 

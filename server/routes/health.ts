@@ -1,6 +1,6 @@
-import { isIP } from 'node:net';
 import { type Context, Hono } from 'hono';
 import { addressOf } from '../access/address';
+import { isLoopback } from '../access/loopback';
 import type { Env } from '../context';
 import { checkChain } from '../db/audit';
 import { quickCheck } from '../db/check';
@@ -31,6 +31,6 @@ export const healthRoutes = (requests: Requests) =>
 /** What looks through everything, or says how busy a practice is, is for this machine. */
 function onlyHere(c: Context<Env>): void {
   const address = addressOf(c).replace(/^::ffff:/, '');
-  if (address === 'here' || address === '::1' || (isIP(address) === 4 && address.startsWith('127.'))) return;
+  if (address === 'here' || isLoopback(address)) return;
   throw new Problem(403, 'Not from there', 'This is told to programs of the server’s own machine only.');
 }

@@ -12,7 +12,7 @@ import {
 } from '#contract/sign-in';
 import { STARTING_KIT } from '#core/kit/starting-kit';
 import { SCHOOLS } from '#core/protocol/schools';
-import { anyAccount, openAccount } from '../access/accounts';
+import { anyAccount, openAccount, practitionerOf } from '../access/accounts';
 import { letGo, readKept } from '../access/cookies';
 import { hashSecret, whyWeak } from '../access/passphrase';
 import type { SignedIn } from '../access/sign-ins';
@@ -73,7 +73,7 @@ export const signInRoutes = (firstWord: string, demo: DemoAccount[]) =>
       const id = await inTransaction(c.var.em, (prepare) => {
         if (anyAccount(prepare)) throw startedAlready();
         keepPractice(prepare, start);
-        const practitionerId = keepOwner(prepare, start.practitioner);
+        const practitionerId = practitionerOf(prepare, start.practitioner);
         const { name } = start;
         openAccount(prepare, {
           practitionerId,
@@ -134,20 +134,6 @@ function keepPractice(
     const id = randomUUID();
     add.run(id, list, JSON.stringify({ ...item, id }));
   }
-}
-
-function keepOwner(prepare: Prepare, who: FirstStart['practitioner']): string {
-  if ('id' in who) {
-    if (!prepare('select 1 from person where id = ? and elsewhere = 0').get(who.id))
-      throw new Problem(404, 'Not found', 'This practitioner is not on record.');
-    return who.id;
-  }
-  const id = randomUUID();
-  prepare(
-    `insert into person (id, name, role, list_order)
-     values (?, ?, ?, (select coalesce(max(list_order) + 1, 0) from person))`,
-  ).run(id, who.name, who.role);
-  return id;
 }
 
 /** Going: from this device, or from all. */

@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import type { Accounts, MadePassphrase } from '#contract/sign-in';
+import type { Accounts, MadePassphrase, NewAccountFor } from '#contract/sign-in';
 import type { Role } from '#core/access/deeds';
 import { api, read } from './api';
 import { KEYS } from './keys';
@@ -17,7 +17,7 @@ export function useAccountWrite<Asked, Answer>(write: (asked: Asked) => Promise<
 }
 
 export type NewAccount = {
-  practitioner: { id: string } | { name: string; role: Role };
+  practitioner: NewAccountFor;
   name: string;
   isOwner: boolean;
 };

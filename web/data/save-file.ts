@@ -7,3 +7,6 @@ export function saveFile(content: Blob, fileName: string): void {
   link.click();
   URL.revokeObjectURL(url);
 }
+
+/** A person's name as the name of a file. @example fileStem('Odalys Ferrant') //=> 'odalys-ferrant' */
+export const fileStem = (name: string): string => name.toLowerCase().replace(/[^\p{L}\p{N}]+/gu, '-');

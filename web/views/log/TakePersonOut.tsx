@@ -2,6 +2,7 @@ import type { ClientRecord } from '#contract/client';
 import { failureWords } from '../../data/api';
 import { useTakeOut } from '../../data/in-and-out';
 import { useMay } from '../../data/queries';
+import { fileStem } from '../../data/save-file';
 import { Button } from '../../parts/Button';
 import { FieldError } from '../../parts/Field';
 
@@ -9,7 +10,7 @@ import { FieldError } from '../../parts/Field';
 export function TakePersonOut({ client: { id, name } }: { client: ClientRecord }) {
   const takeOut = useTakeOut();
   if (!useMay('take-person-out')) return null;
-  const fileName = name.toLowerCase().replace(/[^\p{L}\p{N}]+/gu, '-');
+  const fileName = fileStem(name);
   return (
     <div className="flex flex-wrap gap-3">
       <Button

@@ -6,6 +6,7 @@ import { useTakeOut } from '../../data/in-and-out';
 import { useChangePerson, useErase, useMerge } from '../../data/mend';
 import { usePeople } from '../../data/people';
 import { useMay } from '../../data/queries';
+import { fileStem } from '../../data/save-file';
 import { Button } from '../../parts/Button';
 import { Field, FieldError } from '../../parts/Field';
 import { SearchField } from '../../parts/SearchField';
@@ -135,7 +136,7 @@ function Forget({ client, close }: { client: ClientRecord; close: () => void }) 
   const navigate = useNavigate();
   const [name, setName] = useState('');
   const [reason, setReason] = useState('');
-  const fileName = client.name.toLowerCase().replace(/[^\p{L}\p{N}]+/gu, '-');
+  const fileName = fileStem(client.name);
   return (
     <Form
       submit={() => erase.mutate({ name, reason }, { onSuccess: () => navigate('/') })}
