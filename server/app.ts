@@ -190,7 +190,7 @@ export function createApp({
       { request: c.get('requestId'), route: routeOf(c), failed: forTheLog(error) },
       trouble ? 'the machine is in trouble' : 'request failed',
     );
-    await renewConnection(orm.em.fork(), error).catch(() => {});
+    await renewConnection(orm.em.fork()).catch(() => {});
     if (trouble) return answerProblem(c, trouble);
     return answerProblem(
       c,

@@ -35,6 +35,9 @@ export function setUpConnection(
   done(null, raw);
 }
 
+// The pool prints why it throws a connection away: the driver's own words would hold the statement with its values.
+const GIVEN_UP = new Error('a statement failed half-way');
+
 const prepared = new WeakMap<RawConnection, Map<string, Statement>>();
 
 function prepareOn(raw: RawConnection): Prepare {
@@ -57,7 +60,7 @@ export async function withStatements<T>(em: EntityManager, work: (prepare: Prepa
   try {
     return work(prepareOn(raw));
   } catch (error) {
-    if (isOfTheMachine(error)) raw.__knex__disposed = error as Error;
+    if (isOfTheMachine(error)) raw.__knex__disposed = GIVEN_UP;
     throw error;
   } finally {
     await client.releaseConnection(raw);
@@ -89,10 +92,10 @@ export const inTransaction = <T>(
  * Has the next who asks get a new connection. A statement that failed half-way is left in progress by the driver, and no
  * transaction ends on that connection any more: a moment in which another program had the database would be one for ever.
  */
-export async function renewConnection(em: EntityManager, error: Error): Promise<void> {
+export async function renewConnection(em: EntityManager): Promise<void> {
   const { client } = em.getConnection().getKnex();
   const raw = (await client.acquireConnection()) as RawConnection;
-  raw.__knex__disposed = error;
+  raw.__knex__disposed = GIVEN_UP;
   await client.releaseConnection(raw);
 }
 
