@@ -1,6 +1,6 @@
 import Database from 'libsql';
 import { pino } from 'pino';
-import { describe, expect, it } from 'vitest';
+import { describe, expect, it, vi } from 'vitest';
 import { signInNew } from './access/sign-in.fixture';
 import { type Api, CLEAR, startApi } from './api.fixture';
 import { createApp } from './app';
@@ -54,6 +54,7 @@ describe('a machine in trouble', () => {
 
   it('waits for another program, and says so where it does not let go', async () => {
     const api = await startApi();
+    const said = [vi.spyOn(console, 'log'), vi.spyOn(console, 'warn'), vi.spyOn(console, 'error')];
     const { id } = await api.post('/clients', { name: 'Test Person' });
     await api.sql('pragma busy_timeout = 20');
     const other = new Database(api.file);
@@ -67,6 +68,10 @@ describe('a machine in trouble', () => {
     other.exec('rollback');
     other.close();
     expect(await screen(api, id)).toMatchObject({ status: 201 });
+    const words = said.flatMap(({ mock }) => mock.calls.flat()).join('\n');
+    expect(words).toContain('a statement failed half-way');
+    expect(words).not.toMatch(/insert into|update `/);
+    for (const spy of said) spy.mockRestore();
   });
 });
 
