@@ -44,9 +44,27 @@ const fontsFirst = (): Plugin => ({
   },
 });
 
+const INSERTS_STYLES = /^__insertCSS\(".*"\);?$/m;
+
+/** The notices' package writes its styles into an inline element, which the page's policy refuses; they come as a file instead. */
+const stylesAsFiles = (): Plugin => ({
+  name: 'styles-as-files',
+  transform: {
+    filter: { id: /node_modules\/sonner\/dist\/index\.mjs/ },
+    handler: (code) => {
+      if (!INSERTS_STYLES.test(code))
+        throw new Error('sonner no longer inserts its styles: take this plugin out.');
+      return code.replace(INSERTS_STYLES, '');
+    },
+  },
+});
+
 export default defineConfig(({ isSsrBuild }) => ({
   root: isSsrBuild ? '.' : 'web',
-  plugins: isSsrBuild ? [] : [react(), tailwindcss(), fontsFirst(), offline()],
+  plugins: isSsrBuild ? [] : [react(), tailwindcss(), fontsFirst(), stylesAsFiles(), offline()],
+  resolve: isSsrBuild
+    ? {}
+    : { alias: { 'react-style-singleton': `${import.meta.dirname}/web/parts/style-singleton.ts` } },
   build: isSsrBuild
     ? {
         target: 'node20',

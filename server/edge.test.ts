@@ -2,12 +2,12 @@ import { describe, expect, it } from 'vitest';
 import { measuredClient, startApi } from './api.fixture';
 
 describe('what every answer says to a browser', () => {
-  it('lets no script in but the server’s own, and nobody frame it', async () => {
+  it('lets no script and no style in but the server’s own, and nobody frame it', async () => {
     const api = await startApi();
     const { headers } = await api.ask('/health');
     const policy = headers.get('content-security-policy') ?? '';
-    const scripts = /script-src ([^;]+)/.exec(policy)?.[1];
-    expect(scripts).toBe("'self'");
+    expect(/script-src ([^;]+)/.exec(policy)?.[1]).toBe("'self'");
+    expect(/style-src ([^;]+)/.exec(policy)?.[1]).toBe("'self'");
     for (const rule of [
       "object-src 'none'",
       "base-uri 'none'",

@@ -15,7 +15,7 @@ const secureAnswer = secureHeaders({
   contentSecurityPolicy: {
     defaultSrc: ["'self'"],
     scriptSrc: ["'self'"],
-    styleSrc: ["'self'", "'unsafe-inline'"],
+    styleSrc: ["'self'"],
     imgSrc: ["'self'", 'data:'],
     fontSrc: ["'self'"],
     connectSrc: ["'self'"],

@@ -136,7 +136,12 @@ export async function workAs(
 export const test = base.extend<{ nervato: Nervato }>({
   context: async ({ context, nervato }, use) => {
     await signIn(context, nervato.address);
+    const refusals: string[] = [];
+    context.on('console', (message) => {
+      if (message.text().includes('Content Security Policy')) refusals.push(message.text());
+    });
     await use(context);
+    expect(refusals, 'nothing of the app asks for what the policy of its page refuses').toEqual([]);
   },
   // biome-ignore lint/correctness/noEmptyPattern: Playwright reads the names of the fixtures from this pattern
   nervato: async ({}, use) => {

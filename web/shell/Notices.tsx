@@ -1,6 +1,8 @@
 import { useEffect } from 'react';
 import { Toaster, toast } from 'sonner';
 import { notices } from '../state/notices';
+// The package would write the same into an inline style element, which the page's policy refuses (see vite.config.ts).
+import 'sonner/dist/styles.css';
 
 /** Shows what is said in passing; fetched when something first is. */
 export function Notices() {
