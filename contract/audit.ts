@@ -10,6 +10,13 @@ export const auditQuerySchema = z.object({
 });
 export type AuditQuery = z.infer<typeof auditQuerySchema>;
 
+/** What of a person was printed by a browser: which of the views, of which person or session. */
+export const printedSchema = z.object({
+  subject: z.string().max(80),
+  view: z.string().regex(/^[a-z-]{1,40}$/),
+});
+export type Printed = z.infer<typeof printedSchema>;
+
 /** Who did what, when, to which record, and what it was before and after. */
 export type AuditEntry = {
   id: number;

@@ -41,6 +41,7 @@ export const ROUTE_ASKS: Readonly<Record<string, Asks>> = {
 
   'GET /audit': 'read-audit',
   'GET /audit/check': 'read-audit',
+  'POST /audit/printed': 'see',
   'GET /audit/of/:clientId': 'read-audit-of-person',
 
   'GET /clock': 'see',

@@ -17,6 +17,7 @@ export type AuditRow = {
 /** What is about coming in and looking: entries of this installation, which go with no archive and are no work on a record. */
 export const ABOUT_ACCESS: readonly string[] = [
   'looked-at',
+  'printed',
   'refused',
   'signed-in',
   'sign-in-refused',

@@ -169,7 +169,10 @@ export function erase(prepare: Prepare, clientId: string, reason: string, by: By
   prepare('pragma defer_foreign_keys = on').run();
   let rows = 0;
   for (const id of ids) {
-    prepare('insert into erased (client_id, at_ms) values (?, ?)').run(id, by.atMs);
+    prepare(
+      `insert into erased (client_id, at_ms, adverse_events)
+       values (?1, ?2, (select count(*) from adverse_event where client_id = ?1))`,
+    ).run(id, by.atMs);
     prepare('insert into erased_session (session_id) select id from session where client_id = ?').run(id);
   }
   for (const id of ids) rows += eraseRows(prepare, id);

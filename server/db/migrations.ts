@@ -9,6 +9,7 @@ import { OwnMeasures } from './migrations/008-own-measures';
 import { TakenIn } from './migrations/009-taken-in';
 import { Accounts } from './migrations/010-accounts';
 import { MendedRecords } from './migrations/011-mended-records';
+import { ErasedAdverseEvents } from './migrations/012-erased-adverse-events';
 
 /** Every migration, in order; what stands in a file tells its release. */
 export const MIGRATIONS = [
@@ -23,6 +24,7 @@ export const MIGRATIONS = [
   { name: '009-taken-in', class: TakenIn },
   { name: '010-accounts', class: Accounts },
   { name: '011-mended-records', class: MendedRecords },
+  { name: '012-erased-adverse-events', class: ErasedAdverseEvents },
 ];
 
 export const MIGRATION_NAMES = MIGRATIONS.map(({ name }) => name);

@@ -61,6 +61,10 @@ export function readTallies(prepare: Prepare): Tally[] {
   return [...tallies.values()];
 }
 
-/** How many adverse events are on record. */
+/** How many adverse events are on record, and were of people who are forgotten. */
 export const countAdverseEvents = (prepare: Prepare): number =>
-  (prepare('select count(*) as n from adverse_event').get() as { n: number }).n;
+  (
+    prepare(
+      'select (select count(*) from adverse_event) + (select total(adverse_events) from erased) as n',
+    ).get() as { n: number }
+  ).n;

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import type { AuditCheck, AuditPage } from '#contract/audit';
 import type { ClientRecord, PeoplePage } from '#contract/client';
 import type { RecordEntries, Retracted } from '#contract/mend';
+import type { SurveillanceView } from '#contract/outcomes';
 import {
   type Api,
   CLEAR,
@@ -219,6 +220,15 @@ describe('a person who is to be forgotten', () => {
       ],
     });
     await api.post('/clients', { name: 'Somebody Else' });
+    await api.post(`/clients/${view.clientId}/adverse-events`, {
+      id: '00000000-0000-4000-8000-000000000003',
+      atMs: api.clock.nowMs,
+      sessionId: view.id,
+      what: 'A blister under the edge of the cuff',
+      done: 'Covered',
+      outcome: '',
+      told: 'The client',
+    });
     const path = `/clients/${view.clientId}/erasure`;
     expect((await api.refused(path, { name: 'Test Person', reason: 'Asked' }, 'lena')).status).toBe(403);
     expect((await api.refused(path, { name: 'Test', reason: 'Asked' })).status).toBe(422);
@@ -237,6 +247,7 @@ describe('a person who is to be forgotten', () => {
     }
     expect((await api.call('GET', `/clients/${view.clientId}`)).status).toBe(404);
     expect((await api.get<PeoplePage>('/clients')).total).toBe(1);
+    expect((await api.get<SurveillanceView>('/practice/surveillance')).adverseEvents).toBe(1);
     expect(await api.get<AuditCheck>('/audit/check')).toMatchObject({ broken: null });
   });
 });
@@ -273,6 +284,14 @@ describe('the audit', () => {
     expect(
       said.filter(({ action, practitionerId }) => action === 'looked-at' && practitionerId === 'colin'),
     ).toHaveLength(2);
+    const printed = { subject: id, view: 'sheet' };
+    expect((await api.call('POST', '/audit/printed', printed, 'aske')).status).toBe(204);
+    expect((await api.get<AuditPage>(`/audit/of/${id}`)).entries[0]).toMatchObject({
+      action: 'printed',
+      practitionerId: 'aske',
+      clientName: 'Test Person',
+      detail: { view: 'sheet' },
+    });
     const { entries: found } = await api.get<AuditPage>('/audit?practitionerId=colin&search=looked');
     expect(found.every(({ clientName }) => clientName === 'Test Person')).toBe(true);
   });

@@ -4,6 +4,7 @@ import { followServerClock } from './clock';
 import { followOtherDevices } from './follow';
 import { clearOldCache } from './kept-records';
 import { sendOutbox } from './outbox';
+import { tellOfPrints } from './prints';
 
 let isWorking = false;
 
@@ -13,6 +14,7 @@ export function startWorking(queries: QueryClient): void {
   isWorking = true;
   askAhead(queries);
   followOtherDevices(queries);
+  tellOfPrints();
   void sendOutbox();
   void clearOldCache();
   // The rest waits until the first view stands.
