@@ -49,19 +49,21 @@ export function SecondDevice({ hasCode }: { hasCode: boolean }) {
           <p className="text-[15px]">
             Have an app for one-time codes take this picture, and type the code it shows.
           </p>
-          <QrCode text={begin.data.uri} label="an app for one-time codes" />
+          <QrCode text={begin.data.uri} label="an app for one-time codes" sizePx={200} />
           <details className="text-[15px]">
             <summary className="min-h-9 cursor-pointer">Without a camera</summary>
             <code className="break-all">{new URL(begin.data.uri).searchParams.get('secret')}</code>
           </details>
-          <Field
-            label="Code it shows"
-            inputMode="numeric"
-            autoComplete="one-time-code"
-            value={code}
-            onChange={(event) => setCode(event.target.value)}
-            error={fieldProblem(confirm.error, 'code')}
-          />
+          <div className="max-w-48">
+            <Field
+              label="Code it shows"
+              inputMode="numeric"
+              autoComplete="one-time-code"
+              value={code}
+              onChange={(event) => setCode(event.target.value)}
+              error={fieldProblem(confirm.error, 'code')}
+            />
+          </div>
           <Button type="submit" disabled={confirm.isPending || code.length !== 6}>
             Confirm
           </Button>
