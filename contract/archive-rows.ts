@@ -17,6 +17,7 @@ import { limbSchema, positionSchema } from '#core/quantity/limb';
 import { RULE_IDS } from '#core/rules/catalogue';
 import { bloodPressureSchema } from '#core/screening/blood-pressure';
 import { clearanceSchema, clearanceSubjectSchema } from '#core/screening/clearance';
+import { consentSchema } from '#core/screening/consent';
 import { dayCheckSchema } from '#core/screening/day-check';
 import { itemIdSchema } from '#core/screening/items';
 import { procedureSchema } from '#core/screening/screening';
@@ -101,6 +102,7 @@ export const ARCHIVE_ROWS = {
     by: roleSchema.nullable(),
   }),
   clearance: z.strictObject({ ...ofClient, clearance: clearanceSchema }),
+  consent: z.strictObject({ ...ofClient, ...consentSchema.shape }),
   'day-check': z.strictObject({ ...ofClient, answers: dayCheckSchema }),
   fit: z.strictObject({
     ...ofClient,

@@ -6,6 +6,7 @@ import { readingSchoolSchema, trialSchema } from '#core/occlusion-pressure/trial
 import { limbSchema, positionSchema } from '#core/quantity/limb';
 import { RULES } from '#core/rules/catalogue';
 import type { clearanceSchema } from '#core/screening/clearance';
+import type { consentSchema } from '#core/screening/consent';
 import type { dayCheckSchema } from '#core/screening/day-check';
 import type { screeningAnswersSchema } from '#core/screening/screening';
 import { strengthTestSchema } from '#core/strength/one-rep-max';
@@ -13,6 +14,7 @@ import { sideSchema } from '#core/strength/side';
 
 export type NewScreening = z.input<typeof screeningAnswersSchema>;
 export type NewClearance = z.infer<typeof clearanceSchema>;
+export type NewConsent = z.infer<typeof consentSchema>;
 export type NewDayCheck = z.infer<typeof dayCheckSchema>;
 export type NewTightness = z.infer<typeof tightnessSchema>;
 

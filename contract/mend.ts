@@ -6,6 +6,7 @@ import type { ClientRecord } from './client';
 export const RETRACTABLE = [
   'screening',
   'clearance',
+  'consent',
   'day-check',
   'fit',
   'tightness',

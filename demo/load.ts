@@ -2,6 +2,7 @@ import type { MikroORM } from '@mikro-orm/libsql';
 import { pino } from 'pino';
 import { v5 as uuidFrom } from 'uuid';
 import type { ClientRecord } from '#contract/client';
+import type { NewConsent } from '#contract/measurements';
 import type { NewPrescription } from '#contract/prescription';
 import { limbsName } from '#core/course/course-plan';
 import { dayAt, isoOf } from '#core/course/days';
@@ -13,6 +14,7 @@ import { blockPlansOf } from '#core/record/block-in-force';
 import type { ClientFacts } from '#core/record/facts';
 import { plansInForce } from '#core/record/plans-in-force';
 import { reviewSession } from '#core/record/session-review';
+import { CONSENT_VERSION } from '#core/screening/consent';
 import type { SessionEvent } from '#core/session/events';
 import { fold } from '#core/session/fold';
 import { mergeLogs } from '#core/session/log';
@@ -120,6 +122,13 @@ async function openAccounts(orm: MikroORM, nowMs: number): Promise<void> {
   });
 }
 
+const AGREED: NewConsent = {
+  version: CONSENT_VERSION,
+  decision: 'agreed',
+  read: 'on-screen',
+  guardian: null,
+};
+
 const PATHS = {
   clear: 'clearances',
   check: 'day-checks',
@@ -141,7 +150,11 @@ async function play(deed: Deed, record: ClientRecord, { clock, get, post }: Worl
       const procedures = operated && [
         { limb: operated.limb, atMs: atMs - operated.daysBefore * MS_PER_DAY, what: operated.what },
       ];
-      return post(`${base}/screenings`, { ...body, ...(procedures ? { procedures } : {}) });
+      const screened: ClientRecord = await post(`${base}/screenings`, {
+        ...body,
+        ...(procedures ? { procedures } : {}),
+      });
+      return screened.facts.consents.length > 0 ? screened : post(`${base}/consents`, AGREED);
     }
     case 'take': {
       const id = uuidFrom(

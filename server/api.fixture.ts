@@ -10,6 +10,7 @@ import type { ProblemBody } from '#contract/problem';
 import type { SessionView } from '#contract/session';
 import type { ExerciseChoice } from '#core/plan/choices';
 import { type TestChoices, testExercise } from '#core/plan/plan.fixture';
+import { CONSENT_VERSION } from '#core/screening/consent';
 import { START_MS } from '#core/session/session.fixture';
 import { openAccount } from './access/accounts';
 import { hashSecret } from './access/passphrase';
@@ -263,6 +264,7 @@ export type Api = Awaited<ReturnType<typeof startApi>>;
 export const TRIAL = { goneMmHg: 180, upMmHg: 10, backMmHg: 172, downMmHg: 4 };
 const CALM = { systolicMmHg: 124, diastolicMmHg: 78 };
 export const CLEAR = { yes: [], bloodPressures: [CALM, CALM] };
+export const AGREED = { version: CONSENT_VERSION, decision: 'agreed', read: 'on-screen', guardian: null };
 export const WELL = { notWell: [], painNow: 1, bloodPressure: null };
 export const FIT = { kind: 'cuff', limb: 'left-thigh', girthCm: 55, cuffId: 'thigh-large' };
 export const OCCLUSION = {
@@ -279,6 +281,7 @@ export const OCCLUSION = {
 export async function measuredClient(api: Api): Promise<ClientRecord> {
   const { id } = await api.post('/clients', { name: 'Test Person' });
   await api.post(`/clients/${id}/screenings`, CLEAR);
+  await api.post(`/clients/${id}/consents`, AGREED);
   await api.post(`/clients/${id}/fits`, FIT);
   await api.post(`/clients/${id}/occlusion-pressures`, OCCLUSION);
   return api.post(`/clients/${id}/strength-tests`, {

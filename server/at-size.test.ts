@@ -101,6 +101,7 @@ const OF_THE_PRACTICE = /from `(practice|person|kit|exercise|template)`/;
 // A practice has a few of each; a page of names is read off its index, which the total is counted by.
 const MAY_BE_SCANNED = [
   'SCAN practice',
+  'SCAN erased',
   'SCAN person',
   'SCAN kit',
   'SCAN exercise',

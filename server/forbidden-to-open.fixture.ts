@@ -3,7 +3,17 @@ import type { NewClearance } from '#contract/measurements';
 import type { RuleId } from '#core/rules/catalogue';
 import { DAY_SIGNS, daySignSchema } from '#core/screening/day-check';
 import { SIGNS, signIdSchema } from '#core/session/signs';
-import { type Api, CLEAR, DAY_MS, FIT, nextVersion, OCCLUSION, prescriptionFor, WELL } from './api.fixture';
+import {
+  AGREED,
+  type Api,
+  CLEAR,
+  DAY_MS,
+  FIT,
+  nextVersion,
+  OCCLUSION,
+  prescriptionFor,
+  WELL,
+} from './api.fixture';
 
 /** Somebody with every link good, a signed plan and a check of today. */
 import {
@@ -132,6 +142,21 @@ export const WAYS_TO_OPEN: WayToOpen[] = [
     rule: null,
     happens: (api, person) =>
       api.post(at(person, 'screenings'), { yes: [], bloodPressures: pressures(182, 104) }),
+  },
+  {
+    way: 'a consent that was withdrawn',
+    rule: null,
+    happens: (api, person) => api.post(at(person, 'consents'), { ...AGREED, decision: 'withdrawn' }),
+  },
+  {
+    way: 'a consent of over a year ago',
+    rule: null,
+    happens: (api) => api.sql('update consent set at_ms = at_ms - 366 * 86400000'),
+  },
+  {
+    way: 'pain of six today',
+    rule: null,
+    happens: (api, person) => api.post(at(person, 'day-checks'), { ...WELL, painNow: 6 }),
   },
   {
     way: 'a check of yesterday',

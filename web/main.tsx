@@ -32,6 +32,9 @@ const queries = new QueryClient({
 const SheetView = lazy(() =>
   import('./views/sheet/SheetView').then(({ SheetView }) => ({ default: SheetView })),
 );
+const ExplainView = lazy(() =>
+  import('./views/explain/ExplainView').then(({ ExplainView }) => ({ default: ExplainView })),
+);
 const AddPerson = lazy(() =>
   import('./views/add-person/AddPerson').then(({ AddPerson }) => ({ default: AddPerson })),
 );
@@ -113,6 +116,7 @@ function startApp(): void {
                 <Route path="people/:clientId/sheet/:reader" element={<SheetView />} />
                 <Route path="papers/:form" element={<PapersView />} />
                 <Route path="papers/:form/:clientId" element={<PapersView />} />
+                <Route path="people/:clientId/explain" element={<ExplainView />} />
                 <Route path="people/:clientId/report" element={<ReportView />} />
               </Route>
               <Route element={<Frame />}>

@@ -17,6 +17,7 @@ import { type DisplayUnits, MS_PER_DAY } from '../quantity/units';
 import type { SessionSummary } from '../review/summary';
 import type { RuleId } from '../rules/catalogue';
 import type { Clearance } from '../screening/clearance';
+import type { Consent } from '../screening/consent';
 import type { DayCheck } from '../screening/day-check';
 import type { Stricter } from '../screening/items';
 import type { Screening } from '../screening/screening';
@@ -93,6 +94,8 @@ export type ClientFacts = {
   comparisons: ComparisonFact[];
   screenings: Screening[];
   clearances: Clearance[];
+  /** The newest alone (rule SCR-6). */
+  consents: Consent[];
   holds: Hold[];
   dayChecks: DayCheck[];
   fits: FitFact[];

@@ -7,6 +7,7 @@ import type { LimbTarget, MeasuredTarget, Plan, PlannedExercise } from '../plan/
 import { plannedKg } from '../plan/plan';
 import { LIMB_LABELS } from '../quantity/limb';
 import { basisOf } from './basis';
+import { checkToday } from './check-today';
 import type { ClientFacts, KitInUse, PassedGuard, PrescriptionFact } from './facts';
 import { checkHowOften } from './how-often';
 
@@ -21,7 +22,7 @@ export type Recheck = {
 
 /**
  * Composes and checks a signed plan again (rule START-1): on the pressures, tests, cuffs, clearances and operations in
- * force, with what is due held against it, and how often the same limbs were trained.
+ * force, with what is due held against it, how often the same limbs were trained, and how the person is today.
  * A guard that was passed when it was signed is passed; a new one needs a clinician and a reason.
  */
 export function recheck(
@@ -36,7 +37,7 @@ export function recheck(
   const { plan } = composed;
   const changed = changesOf(prescription.plan, plan);
   const passed = new Set(prescription.guards.map(guardKey));
-  const others = [...composed.findings, ...checkHowOften(plan, basis)]
+  const others = [...composed.findings, ...checkHowOften(plan, basis), ...checkToday(facts, nowMs)]
     .filter((finding) => finding.level !== 'guard' || !passed.has(guardKey(finding)))
     .map(dueIsHard);
   return {

@@ -2,6 +2,7 @@ import type { CoursePlan } from '../course/course-plan';
 import { isoOf } from '../course/days';
 import { testCuff, testKit, testOcclusion, testPlan, testStrength } from '../plan/plan.fixture';
 import type { SessionSummary } from '../review/summary';
+import { CONSENT_VERSION, type Consent } from '../screening/consent';
 import type { Screening } from '../screening/screening';
 import type { BlockFact, ClientFacts, KitInUse, PrescriptionFact, SessionFact } from './facts';
 
@@ -26,6 +27,15 @@ export const testScreening = (changes: Partial<Screening> = {}): Screening => ({
   ...changes,
 });
 
+export const testConsent = (changes: Partial<Consent> = {}): Consent => ({
+  atMs: daysAgo(12),
+  version: CONSENT_VERSION,
+  decision: 'agreed',
+  read: 'on-screen',
+  guardian: null,
+  ...changes,
+});
+
 /** A person of whom nothing is known. */
 export const strangerFacts: ClientFacts = {
   shelfLife: '4-weeks',
@@ -39,6 +49,7 @@ export const strangerFacts: ClientFacts = {
   followed: [],
   screenings: [],
   clearances: [],
+  consents: [],
   holds: [],
   dayChecks: [],
   fits: [],
@@ -137,6 +148,7 @@ export const testFacts = (changes: Partial<ClientFacts> = {}): ClientFacts => {
 const TRAINED: ClientFacts = {
   ...strangerFacts,
   screenings: [testScreening()],
+  consents: [testConsent()],
   fits: [
     {
       kind: 'cuff',

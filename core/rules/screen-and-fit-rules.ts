@@ -29,9 +29,9 @@ export const screenRules = {
     level: 'hard',
     source: HOUSE,
     by: 'screening/day-check.ts judgeDayCheck',
-    figures: { holdAt: { systolicMmHg: 160, diastolicMmHg: 100 }, painToAskAbout: 5 },
-    words: ({ holdAt, painToAskAbout }) =>
-      `Swelling going down, skin intact, no fever, slept and hydrated, blood pressure if indicated, pain now of ten; from ${painToAskAbout} it is asked about. A reading of ${holdAt.systolicMmHg} or ${holdAt.diastolicMmHg} and above holds the session for the day.`,
+    figures: { holdAt: { systolicMmHg: 160, diastolicMmHg: 100 }, painToAskAbout: 5, guardFromPain: 6 },
+    words: ({ holdAt, painToAskAbout, guardFromPain }) =>
+      `Swelling going down, skin intact, no fever, slept and hydrated, blood pressure if indicated, pain now of ten; from ${painToAskAbout} it is asked about, from ${guardFromPain} a session opens only by a guard. Short of sleep or water, a lighter version for today is offered. A reading of ${holdAt.systolicMmHg} or ${holdAt.diastolicMmHg} and above holds the session for the day.`,
   }),
   'SCR-4': rule({
     title: 'Roles',
@@ -50,6 +50,15 @@ export const screenRules = {
     figures: NO_FIGURES,
     words: () =>
       'A stop is a hold with its own record: its cause, when the server received it, who may lift it. A later answer never erases it: a clinician lifts it with a reason, or a new screening by a clinician does. Coaches cannot.',
+  }),
+  'SCR-6': rule({
+    title: 'Consent',
+    level: 'guard',
+    source: HOUSE,
+    by: 'screening/consent.ts checkConsent',
+    figures: { heldDays: 365 },
+    words: ({ heldDays }) =>
+      `What it is, what it will feel like, common and rare effects, and that one may stop at any time are read on screen or on paper, and what the person says is recorded with date and version. It is asked again after ${heldDays} days. A session opens without it only by a guard; one that was withdrawn opens nothing.`,
   }),
 } as const;
 

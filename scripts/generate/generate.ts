@@ -23,6 +23,7 @@ type Row = Record<string, unknown>;
 const COURSE = [
   'screening',
   'clearance',
+  'consent',
   'girth',
   'lop',
   'lop_trial',

@@ -77,6 +77,7 @@ export const ROUTE_ASKS: Readonly<Record<string, Asks>> = {
   'GET /clients/:id/history/pressures': 'see',
   'GET /clients/:id/history/one-rep-maxes': 'see',
   'POST /clients/:id/screenings': 'record',
+  'POST /clients/:id/consents': 'record',
   'POST /clients/:id/day-checks': 'record',
   'POST /clients/:id/fits': 'record',
   'POST /clients/:id/tightness': 'record',

@@ -23,6 +23,7 @@ import type { SessionSummary } from '#core/review/summary';
 import type { RuleId } from '#core/rules/catalogue';
 import type { BloodPressure } from '#core/screening/blood-pressure';
 import type { Clearance, ClearanceSubject } from '#core/screening/clearance';
+import type { ConsentGiven } from '#core/screening/consent';
 import type { DayCheckAnswers } from '#core/screening/day-check';
 import type { ItemId, Stricter } from '#core/screening/items';
 import type { Procedure } from '#core/screening/screening';
@@ -116,6 +117,21 @@ export const ClearanceEntity = defineEntity({
   name: 'Clearance',
   tableName: 'clearance',
   properties: { id: id(), clientId: clientId(), atMs: atMs(), clearance: p.json().$type<Clearance>() },
+});
+
+export const ConsentEntity = defineEntity({
+  name: 'Consent',
+  tableName: 'consent',
+  properties: {
+    id: id(),
+    clientId: clientId(),
+    atMs: atMs(),
+    version: p.integer(),
+    decision: p.string().$type<ConsentGiven['decision']>(),
+    read: p.string().$type<ConsentGiven['read']>(),
+    guardian: p.string().nullable(),
+    superseded: superseded(),
+  },
 });
 
 export const DayCheckEntity = defineEntity({
@@ -499,6 +515,7 @@ export const ENTITIES = [
   ClientEntity,
   ScreeningEntity,
   ClearanceEntity,
+  ConsentEntity,
   DayCheckEntity,
   GirthEntity,
   TightnessEntity,

@@ -44,6 +44,7 @@ export function retract(
 const WORDS: Record<RetractableKind, string> = {
   screening: `case when yes = '[]' then 'Screening, nothing answered with yes' else 'Screening: ' || yes end`,
   clearance: `'Clearance by ' || coalesce(json_extract(clearance, '$.givenBy'), '')`,
+  consent: `case decision when 'agreed' then 'Consent, read ' else 'Consent withdrawn, read ' end || replace("read", '-', ' ')`,
   'day-check': `'Check on the day, pain ' || coalesce(json_extract(answers, '$.painNow'), 0) || ' of 10'`,
   fit: `replace(limb, '-', ' ') || ': ' || girth_cm || ' cm, ' || label`,
   tightness: `replace(limb, '-', ' ') || ': ' || strap_label || ' at mark ' || mark || ', felt ' || felt`,
@@ -114,6 +115,7 @@ const OF_A_PERSON = [
   'tightness',
   'girth',
   'day_check',
+  'consent',
   'clearance',
   'screening',
 ] as const;

@@ -10,6 +10,7 @@ import { TakenIn } from './migrations/009-taken-in';
 import { Accounts } from './migrations/010-accounts';
 import { MendedRecords } from './migrations/011-mended-records';
 import { ErasedAdverseEvents } from './migrations/012-erased-adverse-events';
+import { Consents } from './migrations/013-consents';
 
 /** Every migration, in order; what stands in a file tells its release. */
 export const MIGRATIONS = [
@@ -25,6 +26,7 @@ export const MIGRATIONS = [
   { name: '010-accounts', class: Accounts },
   { name: '011-mended-records', class: MendedRecords },
   { name: '012-erased-adverse-events', class: ErasedAdverseEvents },
+  { name: '013-consents', class: Consents },
 ];
 
 export const MIGRATION_NAMES = MIGRATIONS.map(({ name }) => name);

@@ -20,6 +20,7 @@ import {
 import type { Hold } from '#core/record/holds';
 import { RULES } from '#core/rules/catalogue';
 import type { Clearance } from '#core/screening/clearance';
+import type { Consent } from '#core/screening/consent';
 import type { DayCheck, DayCheckAnswers } from '#core/screening/day-check';
 import type { Screening } from '#core/screening/screening';
 import type { StrengthFact } from '#core/strength/fact';
@@ -89,6 +90,11 @@ const HOLDS: Kind<Hold> = {
     },
   ],
   of: (row) => holdOf({ ...row, ends: JSON.parse(row.ends) } as Parameters<typeof holdOf>[0]),
+};
+
+const CONSENTS: Kind<Consent> = {
+  parts: [newestOnly(`select client_id, at_ms as "atMs", version, decision, "read", guardian from consent`)],
+  of: ({ client_id: _, ...consent }) => consent as Consent,
 };
 
 const DAY_CHECKS: Kind<DayCheck> = {
@@ -319,6 +325,7 @@ export function readFacts(
     screenings: read(SCREENINGS),
     clearances: read(CLEARANCES),
     holds: read(HOLDS),
+    consents: read(CONSENTS),
     dayChecks: read(DAY_CHECKS),
     fits: read(FITS),
     tightness: read(TIGHTNESS),
@@ -347,6 +354,7 @@ export function readFacts(
       screenings: of.screenings(id),
       clearances: of.clearances(id),
       holds: of.holds(id),
+      consents: of.consents(id),
       dayChecks: of.dayChecks(id),
       fits: of.fits(id),
       tightness: of.tightness(id),

@@ -14,6 +14,7 @@ const of = (table: string): Retractable => ({
 export const RETRACTABLE_TABLES: Record<RetractableKind, Retractable> = {
   screening: of('screening'),
   clearance: of('clearance'),
+  consent: of('consent'),
   'day-check': of('day_check'),
   fit: of('girth'),
   tightness: of('tightness'),

@@ -1,8 +1,9 @@
 import type { Prepare } from './sqlite';
 
-/** Of which things a newer row takes the place of an older one, as the triggers keep it (migrations 005 and 006). */
+/** Of which things a newer row takes the place of an older one, as the triggers keep it (migrations 005, 006 and 013). */
 export const SAME: Record<string, readonly string[]> = {
   screening: ['client_id'],
+  consent: ['client_id'],
   day_check: ['client_id'],
   girth: ['client_id', 'limb'],
   tightness: ['client_id', 'limb', 'strap_id'],

@@ -182,6 +182,7 @@ it('audits each write with who did it, and refuses to have the audit changed', a
   expect(entries.map(({ action }) => action)).toEqual([
     'client-added',
     'screened',
+    'consent-recorded',
     'fitted',
     'occlusion-pressure-measured',
     'strength-tested',

@@ -22,6 +22,8 @@ import { needsBloodPressure, proceduresInForce } from '#core/record/in-force';
 import { type LastReview, lastReview, sessionsToReview } from '#core/record/last-review';
 import { versionInForce } from '#core/record/plans-in-force';
 import { clearanceSchema } from '#core/screening/clearance';
+import { consentSchema } from '#core/screening/consent';
+import { CONSENT_TEXTS } from '#core/screening/consent-texts';
 import { dayCheckSchema } from '#core/screening/day-check';
 import { SCREEN_VERSION, screeningAnswersSchema } from '#core/screening/screening';
 import { checkTestedSide } from '#core/strength/check-test';
@@ -33,6 +35,7 @@ import { findClient, readClient, readPeople } from '../db/client-facts';
 import {
   ClearanceEntity,
   ClientEntity,
+  ConsentEntity,
   DayCheckEntity,
   GirthEntity,
   ScreeningEntity,
@@ -138,6 +141,16 @@ export const clientRoutes = new Hono<Env>()
     const clearance = c.req.valid('json');
     await withAudit(c, { action: 'clearance-recorded', subject: client.id, detail: clearance }, (em) => {
       em.create(ClearanceEntity, { id: randomUUID(), clientId: client.id, atMs: c.var.nowMs, clearance });
+    });
+    return c.json(await tellChange(c, client.id), 201);
+  })
+
+  .post('/:id/consents', body(consentSchema), async (c) => {
+    const client = await findClient(c.var.em, c.req.param('id'));
+    const consent = c.req.valid('json');
+    if (!(consent.version in CONSENT_TEXTS)) throw notFound('This version of the text');
+    await withAudit(c, { action: 'consent-recorded', subject: client.id, detail: consent }, (em) => {
+      em.create(ConsentEntity, { id: randomUUID(), clientId: client.id, atMs: c.var.nowMs, ...consent });
     });
     return c.json(await tellChange(c, client.id), 201);
   })

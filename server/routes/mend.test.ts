@@ -256,7 +256,7 @@ describe('the audit', () => {
   it('is whole as long as nobody touches it, and says where somebody has', async () => {
     const api = await startApi();
     await measuredClient(api);
-    expect(await api.get<AuditCheck>('/audit/check')).toMatchObject({ rows: 5, broken: null });
+    expect(await api.get<AuditCheck>('/audit/check')).toMatchObject({ rows: 6, broken: null });
     const wrongs = [
       "update audit set subject = 'somebody' where id = 3",
       'delete from audit where id = 3',

@@ -1,7 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import type { ClientRecord } from '#contract/client';
 import type { NewClearance } from '#contract/measurements';
+import type { RecordEntries } from '#contract/mend';
 import {
+  AGREED,
   CLEAR,
   measuredClient,
   NOON_MS,
@@ -131,5 +133,37 @@ describe('the check on the day (SCR-3)', () => {
     });
     expect(status).toBe(422);
     expect(problem.detail).toContain('164/92');
+  });
+});
+
+describe('consent (SCR-6)', () => {
+  it('is passed by a clinician with a reason where it is missing, and by nobody where it was withdrawn', async () => {
+    const api = await startApi();
+    const client = await measuredClient(api);
+    const signed = await api.post(`/clients/${client.id}/prescriptions`, prescriptionFor(client));
+    await api.post(`/clients/${client.id}/day-checks`, WELL);
+    const session = { id: SESSION_ID, prescriptionId: signed.facts.prescriptions[0]?.id };
+    api.clock.nowMs += 1_000;
+    const record = await api.post(`/clients/${client.id}/consents`, { ...AGREED, decision: 'withdrawn' });
+    expect(record.facts.consents).toEqual([{ ...AGREED, decision: 'withdrawn', atMs: api.clock.nowMs }]);
+    const insists = { ...session, overrideReason: 'I insist' };
+    expect((await api.refused('/sessions', insists)).status).toBe(422);
+    // Retracting both leaves none: then a word passes it.
+    const { entries } = await api.get<RecordEntries>(`/clients/${client.id}/entries`);
+    for (const { kind, id } of entries.filter((entry) => entry.kind === 'consent')) {
+      await api.post(`/clients/${client.id}/retractions`, { kind, id, reason: 'Of somebody else' });
+    }
+    expect((await api.refused('/sessions', insists, 'colin')).problem.errors).toEqual([
+      expect.objectContaining({ rule: 'SCR-6', level: 'guard' }),
+    ]);
+    expect((await api.call('POST', '/sessions', insists, 'clara')).status).toBe(201);
+  });
+
+  it('is to a text that there is', async () => {
+    const api = await startApi();
+    const { id } = await measuredClient(api);
+    expect((await api.refused(`/clients/${id}/consents`, { ...AGREED, version: 99 })).status).toBe(404);
+    const guardian = { ...AGREED, guardian: '  ' };
+    expect((await api.refused(`/clients/${id}/consents`, guardian)).problem.errors[0]?.path).toBe('guardian');
   });
 });

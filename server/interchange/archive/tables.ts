@@ -75,6 +75,7 @@ export const ARCHIVED: Record<ArchiveKind, ArchivedTable> = {
   },
   screening: { table: 'screening', json: ['yes', 'bloodPressures', 'procedures'], ...byTime },
   clearance: { table: 'clearance', json: ['clearance'], ...byTime },
+  consent: { table: 'consent', ...byTime },
   'day-check': { table: 'day_check', json: ['answers'], ...byTime },
   fit: { table: 'girth', ...byTime },
   tightness: { table: 'tightness', ...byTime },

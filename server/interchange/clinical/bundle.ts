@@ -132,6 +132,22 @@ const RESOURCES: Partial<Record<ArchiveKind, (row: Row, around: Around) => Resou
     ];
   },
 
+  consent: ({ id, atMs, version, decision, guardian }, { subject }) => [
+    {
+      resourceType: 'Consent',
+      id: idOf('Consent', id),
+      status: decision === 'agreed' ? 'active' : 'inactive',
+      scope: {
+        coding: [{ system: 'http://terminology.hl7.org/CodeSystem/consentscope', code: 'treatment' }],
+      },
+      category: [words('Blood flow restriction training')],
+      patient: subject,
+      dateTime: at(atMs),
+      policyRule: words(`What was read: version ${version}`),
+      performer: [guardian === null ? subject : { display: String(guardian) }],
+    },
+  ],
+
   fit: ({ id, atMs, limb, girthCm, label }, around) => [
     observation(id, around, atMs, {
       code: words('Limb girth under the cuff'),

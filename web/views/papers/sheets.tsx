@@ -5,10 +5,12 @@ import { cutSets } from '#core/plan/cut-sets';
 import { exerciseWords, type Plan } from '#core/plan/plan';
 import { LIMB_LABELS, LIMBS } from '#core/quantity/limb';
 import { cuffInForce } from '#core/record/in-force';
+import { CONSENT_VERSION } from '#core/screening/consent';
 import { DAY_SIGNS } from '#core/screening/day-check';
 import { SCREEN_ITEMS } from '#core/screening/items';
 import { ITEM_IDS } from '#core/screening/screening';
 import { SIGNS, signIdSchema } from '#core/session/signs';
+import { ConsentWords } from '../../parts/ConsentWords';
 import { amountWords } from '../../parts/PlanSummary';
 import type { PaperForm } from '../../parts/paper-forms';
 import { useUnits } from '../../parts/units';
@@ -61,38 +63,10 @@ function Screening() {
   );
 }
 
-const CONSENT = [
-  [
-    'What it is',
-    'A cuff or strap high on the arm or thigh slows the blood that flows in and holds back what flows out, while you do light exercise. The pressure is measured on you, and stays well below what would stop the flow in most programmes.',
-  ],
-  [
-    'What it feels like',
-    'Tightness, a burning in the muscle and heavier breathing; the skin may redden, and the veins stand out. All of it goes within minutes of letting the cuff down. Pale, blue or cold skin, numbness or sharp pain are no part of it: say so at once. Soreness for a day or two is common.',
-  ],
-  [
-    'What can happen',
-    'Common: bruising under the cuff, light-headedness, tingling. Rare: numbness that stays, fainting, a blood clot, muscle breakdown with dark urine, a rise of blood pressure. Tell us at once of any of these, during training or after.',
-  ],
-  [
-    'What it cannot do',
-    'It does not replace training with heavy loads where that is possible, nor a diagnosis or treatment. How much it gives differs from person to person.',
-  ],
-  [
-    'You decide',
-    'You may ask anything, have the cuff let down at any moment, and stop for good at any time without a reason and without losing anything.',
-  ],
-] as const;
-
 function Consent({ practice }: OfPaper) {
   return (
     <>
-      {CONSENT.map(([head, words]) => (
-        <section key={head}>
-          <h2 className="font-semibold">{head}</h2>
-          <p>{words}</p>
-        </section>
-      ))}
+      <ConsentWords version={CONSENT_VERSION} />
       <p>
         <Boxes
           of={[
@@ -108,7 +82,7 @@ function Consent({ practice }: OfPaper) {
         <Line label={`For ${practice.settings.name}`} wide />
       </div>
       <p className="text-[13px] text-quiet">
-        Version 1. Asked again after 12 months (SCR-6). Local law and policy may ask for more.
+        Version {CONSENT_VERSION}. Asked again after a year (SCR-6). Local law and policy may ask for more.
       </p>
     </>
   );

@@ -21,6 +21,7 @@ import { type LiveSession, openSession, useSession } from '../../data/live-sessi
 import { usePractice } from '../../data/queries';
 import { BenchHeading, FirstDo } from '../../parts/Bench';
 import { Button } from '../../parts/Button';
+import { ConsentForm } from '../../parts/ConsentForm';
 import { DayCheckForm } from '../../parts/DayCheckForm';
 import { FieldError } from '../../parts/Field';
 import { FindingLine } from '../../parts/FindingLine';
@@ -130,6 +131,7 @@ export function RunBench({ client }: { client: ClientRecord }) {
         </p>
       )}
       {clear && !checked && <DayCheckForm client={client} />}
+      {clear && guards.some(({ rule }) => rule === 'SCR-6') && <ConsentForm client={client} />}
       {clear && guards.map((finding) => <FindingLine key={finding.message} finding={finding} />)}
       {clear && checked && asked}
       {failure !== null && <FieldError>{failureWords(failure)}</FieldError>}

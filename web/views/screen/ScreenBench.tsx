@@ -15,6 +15,7 @@ import { useRecordWrite } from '../../data/queries';
 import { BenchHeading } from '../../parts/Bench';
 import { BloodPressureFields } from '../../parts/BloodPressureFields';
 import { Button } from '../../parts/Button';
+import { ConsentForm } from '../../parts/ConsentForm';
 import { DayCheckForm } from '../../parts/DayCheckForm';
 import { Field, FieldError } from '../../parts/Field';
 import { FindingLine } from '../../parts/FindingLine';
@@ -181,6 +182,7 @@ function ScreeningOnRecord({
           </section>
         )}
         {(!today || checkingAgain) && <DayCheckForm client={client} done={() => setCheckingAgain(false)} />}
+        <ConsentForm client={client} />
         <Clearances client={client} open={open} />
       </div>
     </section>

@@ -1,0 +1,17 @@
+import { describe, expect, it } from 'vitest';
+import { testPlan } from './plan.fixture';
+import { cuffUpMinutes, whatToExpect } from './what-to-expect';
+
+describe('what a person is told of their plan', () => {
+  it('has the pressure and what it is a share of, and one line a set', () => {
+    const { plan } = testPlan();
+    const [first] = whatToExpect(plan);
+    const [exercise] = plan.exercises;
+    const target = exercise?.limbs[0];
+    if (target?.kind !== 'measured') throw new Error('The test plan is of a measured limb.');
+    expect(first?.heading).toBe(exercise?.label);
+    expect(first?.lines[0]).toContain(`${target.pressure.value} mmHg, about ${target.percentLop} %`);
+    expect(first?.lines.filter((line) => line.startsWith('Set '))).toHaveLength(exercise?.sets.length ?? 0);
+    expect(cuffUpMinutes(plan)).toBeGreaterThan(4);
+  });
+});

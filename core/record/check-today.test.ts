@@ -1,0 +1,31 @@
+import { describe, expect, it } from 'vitest';
+import { checkToday } from './check-today';
+import { daysAgo, NOW_MS, testConsent, testFacts } from './record.fixture';
+
+const found = (changes: Parameters<typeof testFacts>[0]) =>
+  checkToday(testFacts(changes), NOW_MS).map(({ rule, level, subject }) => `${rule} ${level} ${subject}`);
+
+describe('before a session opens', () => {
+  it('nothing is found of a person who agreed within the year and is well', () => {
+    expect(found({})).toEqual([]);
+    expect(found({ consents: [testConsent({ atMs: daysAgo(365) + 1 })] })).toEqual([]);
+  });
+
+  it('a consent that is missing or over a year old is a guard (SCR-6)', () => {
+    expect(found({ consents: [] })).toEqual(['SCR-6 guard consent']);
+    expect(found({ consents: [testConsent({ atMs: daysAgo(365) })] })).toEqual(['SCR-6 guard consent']);
+  });
+
+  it('a consent that was withdrawn is passed by nobody, however new', () => {
+    expect(found({ consents: [testConsent({ decision: 'withdrawn' })] })).toEqual(['SCR-6 hard consent']);
+  });
+
+  it('pain from 6 today is a guard, and pain of another day is not asked (SCR-3)', () => {
+    const check = (painNow: number, days: number) => ({
+      dayChecks: [{ atMs: daysAgo(days), notWell: [], painNow, bloodPressure: null }],
+    });
+    expect(found(check(5, 0))).toEqual([]);
+    expect(found(check(6, 0))).toEqual(['SCR-3 guard painNow']);
+    expect(found(check(6, 1))).toEqual([]);
+  });
+});

@@ -1,0 +1,86 @@
+import { useState } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
+import { Link } from 'react-router';
+import type { ClientRecord } from '#contract/client';
+import type { NewConsent } from '#contract/measurements';
+import { newest } from '#core/quantity/newest';
+import { CONSENT_VERSION, consentEndsMs } from '#core/screening/consent';
+import { api, failureWords, fieldProblem, read } from '../data/api';
+import { useRecordWrite } from '../data/queries';
+import { Button } from './Button';
+import { Field, FieldError } from './Field';
+import { day } from './format';
+
+/** What a person said to the training, and saying it: A once it was read on screen (rule SCR-6). */
+export function ConsentForm({ client, isRead = false }: { client: ClientRecord; isRead?: boolean }) {
+  const [guardian, setGuardian] = useState<string | null>(null);
+  const last = newest(client.facts.consents);
+  const stands = last?.decision === 'agreed' && client.judgedAtMs < consentEndsMs(last);
+  const write = useRecordWrite((json: NewConsent) =>
+    read(api.clients[':id'].consents.$post({ param: { id: client.id }, json })),
+  );
+  const say = (decision: NewConsent['decision'], how: NewConsent['read']) => {
+    if (!write.isPending) write.mutate({ version: CONSENT_VERSION, decision, read: how, guardian });
+  };
+  useHotkeys('a', () => {
+    if (!stands) say('agreed', 'on-screen');
+  });
+  return (
+    <section aria-label="Consent" className="space-y-3">
+      <h3 className="text-xl font-semibold">Consent</h3>
+      <p>
+        {last
+          ? `${last.decision === 'agreed' ? 'Agreed' : 'Withdrawn'} ${day(last.atMs)}${last.guardian === null ? '' : ` by ${last.guardian}`}, version ${last.version}, read ${last.read.replace('-', ' ')}.${stands ? ` Asked again ${day(consentEndsMs(last))}.` : ''}`
+          : 'Not asked yet.'}{' '}
+        {!isRead && (
+          <>
+            Read it{' '}
+            <Link to={`/people/${client.id}/explain`} className="underline underline-offset-4">
+              on screen
+            </Link>{' '}
+            or{' '}
+            <Link to={`/papers/consent/${client.id}`} className="underline underline-offset-4">
+              on paper
+            </Link>
+            .
+          </>
+        )}
+      </p>
+      {!stands && guardian !== null && (
+        <Field
+          label="Name of the guardian who agrees for them"
+          className="max-w-sm"
+          maxLength={120}
+          value={guardian}
+          onChange={(event) => setGuardian(event.target.value)}
+          error={fieldProblem(write.error, 'guardian')}
+        />
+      )}
+      {write.error && !fieldProblem(write.error, 'guardian') && (
+        <FieldError>{failureWords(write.error)}</FieldError>
+      )}
+      <div className="flex flex-wrap gap-2">
+        {stands ? (
+          <Button disabled={write.isPending} onClick={() => say('withdrawn', last.read)}>
+            They take it back
+          </Button>
+        ) : (
+          <>
+            <Button
+              kind="main"
+              keyHint="A"
+              disabled={write.isPending}
+              onClick={() => say('agreed', 'on-screen')}
+            >
+              Read with them: they agree
+            </Button>
+            <Button disabled={write.isPending} onClick={() => say('agreed', 'on-paper')}>
+              They signed on paper
+            </Button>
+            {guardian === null && <Button onClick={() => setGuardian('')}>A guardian agrees for them</Button>}
+          </>
+        )}
+      </div>
+    </section>
+  );
+}
