@@ -22,6 +22,7 @@ import type { SessionEvent } from '#core/session/events';
 import { fold } from '#core/session/fold';
 import { mergeLogs } from '#core/session/log';
 import { normal, type Random, seededRandom, seedOf } from '#core/simulation/random';
+import { AGREED } from './agreed';
 import type { Course } from './courses';
 import { CUFFS, MEASURES, PRACTICE, WEIGHT_KITS } from './practice';
 
@@ -188,6 +189,7 @@ export async function liveCourse(course: Course, nowMs: number, { clock, get, po
     note: '',
     ...operationOf(course, startMs),
   });
+  await tell('consents', AGREED);
   if (course.operated) await tell('clearances', clearanceFor(startMs));
   for (const limb of course.limbs) {
     if (course.strap) {

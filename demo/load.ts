@@ -2,7 +2,6 @@ import type { MikroORM } from '@mikro-orm/libsql';
 import { pino } from 'pino';
 import { v5 as uuidFrom } from 'uuid';
 import type { ClientRecord } from '#contract/client';
-import type { NewConsent } from '#contract/measurements';
 import type { NewPrescription } from '#contract/prescription';
 import { limbsName } from '#core/course/course-plan';
 import { dayAt, isoOf } from '#core/course/days';
@@ -14,7 +13,6 @@ import { blockPlansOf } from '#core/record/block-in-force';
 import type { ClientFacts } from '#core/record/facts';
 import { plansInForce } from '#core/record/plans-in-force';
 import { reviewSession } from '#core/record/session-review';
-import { CONSENT_VERSION } from '#core/screening/consent';
 import type { SessionEvent } from '#core/session/events';
 import { fold } from '#core/session/fold';
 import { mergeLogs } from '#core/session/log';
@@ -24,6 +22,7 @@ import { signInHere } from '#server/access/sign-in-here';
 import { createApp } from '#server/app';
 import { KitEntity, PracticeEntity, PractitionerEntity } from '#server/db/entities';
 import { inTransaction, waitForDisk } from '#server/db/sqlite';
+import { AGREED } from './agreed';
 import { COURSES } from './courses';
 import { liveCourse, type World } from './live-course';
 import { dayAfterEvent, keptAsItIs, pastSessionLog } from './past-session';
@@ -121,13 +120,6 @@ async function openAccounts(orm: MikroORM, nowMs: number): Promise<void> {
     }
   });
 }
-
-const AGREED: NewConsent = {
-  version: CONSENT_VERSION,
-  decision: 'agreed',
-  read: 'on-screen',
-  guardian: null,
-};
 
 const PATHS = {
   clear: 'clearances',

@@ -8,7 +8,7 @@ export const ANSWERS: readonly { question: string; answer: string }[] = [
   {
     question: 'Can it hurt a nerve?',
     answer:
-      'Numbness or tingling is a sign to let the cuff down. A wide cuff at a measured pressure, for a limited time, is what keeps nerves safe. Numbness that does not go within two minutes is looked at the same day.',
+      'Numbness or tingling is a sign to let the cuff down. A wide cuff at a measured pressure, for a limited time, is how nerves are looked after. Numbness that does not go within two minutes is looked at the same day.',
   },
   {
     question: 'Will I be sore?',

@@ -96,6 +96,17 @@ export function Palette({
             </Command.Item>
           )),
         )}
+        {people.map((person) => (
+          <Command.Item
+            key={`${person.id} explain`}
+            className={row}
+            value={`${person.name} explain ${person.id}`}
+            keywords={['consent', 'risks', 'questions']}
+            onSelect={then(() => navigate(`/people/${person.id}/explain`))}
+          >
+            {person.name}: what it is, what it feels like, consent
+          </Command.Item>
+        ))}
         <Command.Item className={row} onSelect={then(() => navigate('/people/new'))}>
           Add a person <ItsKey>G A</ItsKey>
         </Command.Item>
