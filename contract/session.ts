@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { lighterSchema } from '#core/plan/lighter-schema';
 import type { Plan } from '#core/plan/plan';
 import { enteredSessionSchema } from '#core/session/entered';
 import { type SessionEvent, sessionEventSchema } from '#core/session/events';
@@ -10,6 +11,8 @@ export const newSessionSchema = z.object({
   prescriptionId: z.string().min(1),
   /** Why a clinician passes a guard that was not there when the plan was signed. */
   overrideReason: overrideReasonSchema,
+  /** A lighter version for today alone (rule SCR-3). */
+  lighter: lighterSchema.optional(),
 });
 
 /** A session to enter after the fact; of which plan, and the id made by the client so that entering twice enters once. */

@@ -12,11 +12,15 @@ export const setsAtShare = (sets: number, share: number): number => Math.max(1, 
  */
 export const cutSets = (plan: Plan, share: number): Plan => ({
   ...plan,
-  exercises: plan.exercises.map((exercise) => ({ ...exercise, sets: firstOf(exercise, share) })),
+  exercises: plan.exercises.map((exercise) => ({
+    ...exercise,
+    sets: keepSets(exercise, setsAtShare(exercise.sets.length, share)),
+  })),
 });
 
-function firstOf({ sets }: PlannedExercise, share: number): PlannedExercise['sets'] {
-  const kept = sets.slice(0, setsAtShare(sets.length, share));
+/** The first sets of an exercise; what comes after the exercise comes after the last of them. */
+export function keepSets({ sets }: Pick<PlannedExercise, 'sets'>, count: number): PlannedExercise['sets'] {
+  const kept = sets.slice(0, count);
   const last = sets.at(-1);
   return kept.map((set, place) =>
     last && place === kept.length - 1 ? { ...set, restMs: last.restMs, release: last.release } : set,

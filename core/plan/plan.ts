@@ -7,6 +7,7 @@ import type { WorkMode } from '../protocol/work-mode';
 import { type Limb, limbsWords, type Position } from '../quantity/limb';
 import type { Side } from '../strength/side';
 import type { GoalId } from './goals';
+import type { Lighter } from './lighter';
 
 /** The shape plans are made in now; older ones are read by `versions/read-plan`. */
 export const PLAN_VERSION = 3;
@@ -102,6 +103,8 @@ export type Plan = {
   goal: GoalId;
   schoolId: SchoolId;
   exercises: PlannedExercise[];
+  /** Of a session: what was made lighter that day (rule SCR-3); the signed plan has none. */
+  today?: Lighter | undefined;
 };
 
 /** Whether the cuffs of an exercise stay up in all its rests. */

@@ -1,4 +1,5 @@
 import { makeableLoads, type WeightKit } from '../load/weight-kit';
+import type { Lighter } from '../plan/lighter';
 import { measuredLimbs, type Plan, type PlannedExercise, plannedKg } from '../plan/plan';
 import { SCHOOLS } from '../protocol/schools';
 import { limbKind } from '../quantity/limb';
@@ -24,6 +25,8 @@ export type Done = {
   /** The scheme's own repetitions, or null for sets to failure, by the clock and aerobic work. */
   reps: { done: number; planned: number; firstShort: boolean; hardEarly: boolean } | null;
   stopSign: SignId | null;
+  /** What was made lighter that day alone; null in a session as signed. */
+  lighter: Lighter | null;
   /** The most joint pain of any set, 0–10. */
   mostPain: number;
   /** Effort after the last set, 0–10; null when nobody noted it. */
@@ -60,6 +63,7 @@ export function doneOf(
   const rest = exercise.sets[Math.max(0, exercise.sets.length - 2)]?.restMs ?? 0;
   return {
     reps: repsOf(exercise, sets),
+    lighter: plan.today ?? null,
     stopSign: state.signs.find(({ sign }) => SIGNS[sign].level !== 'expected')?.sign ?? null,
     mostPain: Math.max(0, ...sets.map(({ jointPain }) => jointPain ?? 0)),
     lastEffort: last.effort,
@@ -101,7 +105,7 @@ function pressureOf({ plan, state }: Reviewed, exercise: PlannedExercise): Done[
   const { gradedStartArm, noteBelow } = RULES['PRS-3'].figures.exercisePercentLop;
   return {
     heldPercent: target.percentLop + points,
-    points,
+    points: points - (plan.today?.how === 'pressure' ? RULES['SCR-3'].figures.lighterPoints : 0),
     floor: graded ? gradedStartArm : noteBelow,
     usual: SCHOOLS[plan.schoolId].percentLop[kind].usual,
   };

@@ -122,6 +122,23 @@ describe('the review (REV-1 to REV-8, first match wins)', () => {
     expect(review(below, below).rule).toBe('REV-7');
   });
 
+  it('SCR-3: a lighter version was for that day: the plan stays, and a stop sign still counts from what was held', () => {
+    const that = (how: 'pressure' | 'sets', reps = ALL, signs: EventBody[] = []) => {
+      const done = session(reps, { effort: 5, signs, choices: { percentLop: 50 } });
+      return { ...done, plan: { ...done.plan, today: { how, why: 'sore' as const } } };
+    };
+    expect(review(that('pressure'))).toMatchObject({ rule: 'SCR-3', change: {} });
+    expect(review(that('sets', [30, 15, 15]))).toMatchObject({ rule: 'SCR-3', change: {} });
+    // Signed at 60, held at 50: ten under that.
+    const stopped = that('pressure', ALL, [{ type: 'sign-noted', sign: 'sharp-pain' }]);
+    expect(review(stopped)).toMatchObject({ rule: 'REV-1', change: { pressurePoints: -20 } });
+    // Nor is it the session before, twice running.
+    const firm = session(ALL, { effort: 8 });
+    expect(
+      review(firm, { ...firm, plan: { ...firm.plan, today: { how: 'sets', why: 'sore' } } }).change,
+    ).toEqual({});
+  });
+
   it('goes by what was held and lifted, not by what was signed', () => {
     const held = (effort: number) =>
       session(ALL, { effort, signs: [loosened(20)], choices: { percentLop: 50 } });

@@ -1,3 +1,4 @@
+import { lighterWords } from '../plan/lighter';
 import type { PlannedExercise } from '../plan/plan';
 import type { RuleId } from '../rules/catalogue';
 import { RULES } from '../rules/catalogue';
@@ -20,10 +21,11 @@ const FIRM_MOST = RULES['REV-6'].figures.effort.firmMost;
 type Look = { now: Done; last: Done | null; context: ReviewContext };
 type Reps = NonNullable<Done['reps']>;
 
-/** In the order of the practice, the first that answers decides, else REV-6 (rules REV-1, 2, 3, 4, 5, 8, 7, 6). */
+/** In the order of the practice, the first that answers decides, else REV-6 (rules REV-1, 2, SCR-3, 3, 4, 5, 8, 7, 6). */
 const RULES_IN_ORDER: readonly ((look: Look) => Recommendation | null)[] = [
   afterStop,
   afterPain,
+  lighterThatDay,
   byOtherWork,
   firstSetShort,
   tooFew,
@@ -58,7 +60,7 @@ function sameBefore({ plan }: Reviewed, exerciseIndex: number, context: ReviewCo
   const nameOf = ({ exerciseId, limbs }: PlannedExercise) =>
     [exerciseId, ...limbs.map(({ limb }) => limb).sort()].join(' ');
   const exercise = plan.exercises[exerciseIndex];
-  if (!before || !exercise) return null;
+  if (!before || !exercise || before.plan.today) return null;
   const place = before.plan.exercises.findIndex((other) => nameOf(other) === nameOf(exercise));
   return place < 0 ? null : doneOf(before, place, context);
 }
@@ -82,6 +84,13 @@ function afterPain({ now, context }: Look): Recommendation | null {
   if (now.mostPain <= PAIN.most && !roseTooFar) return null;
   const reason = `Joint pain reached ${now.mostPain} of 10${rise > 0 ? `, up ${rise}` : ''}.`;
   return { rule: 'REV-2', change: lighter(now, context), reason };
+}
+
+/** A lighter version was for that day alone: nothing of the plan changes by it (rule SCR-3). */
+function lighterThatDay({ now }: Look): Recommendation | null {
+  return now.lighter
+    ? { rule: 'SCR-3', change: {}, reason: `${lighterWords(now.lighter)} The plan stays.` }
+    : null;
 }
 
 /** Sets to failure, passive and aerobic work know REV-1 and REV-2 only. */

@@ -29,9 +29,14 @@ export const screenRules = {
     level: 'hard',
     source: HOUSE,
     by: 'screening/day-check.ts judgeDayCheck',
-    figures: { holdAt: { systolicMmHg: 160, diastolicMmHg: 100 }, painToAskAbout: 5, guardFromPain: 6 },
-    words: ({ holdAt, painToAskAbout, guardFromPain }) =>
-      `Swelling going down, skin intact, no fever, slept and hydrated, blood pressure if indicated, pain now of ten; from ${painToAskAbout} it is asked about, from ${guardFromPain} a session opens only by a guard. Short of sleep or water, a lighter version for today is offered. A reading of ${holdAt.systolicMmHg} or ${holdAt.diastolicMmHg} and above holds the session for the day.`,
+    figures: {
+      holdAt: { systolicMmHg: 160, diastolicMmHg: 100 },
+      painToAskAbout: 5,
+      guardFromPain: 6,
+      lighterPoints: 10,
+    },
+    words: ({ holdAt, painToAskAbout, guardFromPain, lighterPoints }) =>
+      `Swelling going down, skin intact, no fever, slept and hydrated, blood pressure if indicated, pain now of ten; from ${painToAskAbout} it is asked about, from ${guardFromPain} a session opens only by a guard. Short of sleep or water, a lighter version for today is offered: ${lighterPoints} points less, or a set fewer. A reading of ${holdAt.systolicMmHg} or ${holdAt.diastolicMmHg} and above holds the session for the day.`,
   }),
   'SCR-4': rule({
     title: 'Roles',

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { ClientRecord } from '#contract/client';
 import type { SessionView } from '#contract/session';
+import type { Plan } from '#core/plan/plan';
 import type { SessionEvent } from '#core/session/events';
 import { foldAll as fold, logOf, WHOLE_SESSION } from '#core/session/session.fixture';
 import {
@@ -224,6 +225,36 @@ describe('opening a session', () => {
     });
     const old = await api.refused('/sessions', { id: other, prescriptionId: view.prescriptionId });
     expect(old.problem.title).toBe('Superseded');
+  });
+});
+
+describe('a lighter version for today (SCR-3)', () => {
+  it.each(['pressure', 'sets'] as const)('is run instead of the signed one, which stays: %s', async (how) => {
+    const api = await startApi();
+    const client = await measuredClient(api);
+    const signed = await api.post(
+      `/clients/${client.id}/prescriptions`,
+      prescriptionFor(client, { percentLop: 40 }),
+    );
+    await api.post(`/clients/${client.id}/day-checks`, { ...WELL, notWell: ['sleep'] });
+    const [prescription] = signed.facts.prescriptions;
+    const lighter = { how, why: 'slept-badly' };
+    const { plan } = await api.post<SessionView>('/sessions', {
+      id: SESSION_ID,
+      prescriptionId: prescription?.id,
+      lighter,
+    });
+    const as = ({ exercises: [exercise] }: Plan) => ({
+      sets: exercise?.sets.length ?? 0,
+      percentLop: exercise?.limbs.flatMap((limb) => (limb.kind === 'measured' ? limb.percentLop : [])),
+    });
+    const whole = as(prescription?.plan as Plan);
+    expect(plan.today).toEqual(lighter);
+    expect(as(plan)).toEqual(
+      how === 'sets' ? { ...whole, sets: whole.sets - 1 } : { ...whole, percentLop: [30] },
+    );
+    const after = await api.get<ClientRecord>(`/clients/${client.id}`);
+    expect(after.facts.prescriptions[0]?.plan).toEqual(prescription?.plan);
   });
 });
 

@@ -8,13 +8,14 @@ import {
   type SessionView,
 } from '#contract/session';
 import { hardFindings } from '#core/findings/finding';
-import { cutSets } from '#core/plan/cut-sets';
+import type { Lighter } from '#core/plan/lighter';
 import { agoWords } from '#core/record/age-words';
 import { setsShareNow } from '#core/record/block-in-force';
 import { linksThatHold } from '#core/record/chain';
 import { sessionToAskAbout } from '#core/record/day-after';
 import type { ClientFacts, PrescriptionFact } from '#core/record/facts';
 import { dayCheckInForce } from '#core/record/in-force';
+import { hasPressure, planForToday } from '#core/record/plan-for-today';
 import { whyNotInForce } from '#core/record/plans-in-force';
 import { recheck } from '#core/record/recheck';
 import type { SessionEventType } from '#core/session/events';
@@ -69,7 +70,7 @@ export const sessionRoutes = (aheadMs: number) =>
     })
 
     .post('/', body(newSessionSchema), async (c) => {
-      const { id, prescriptionId, overrideReason } = c.req.valid('json');
+      const { id, prescriptionId, overrideReason, lighter = null } = c.req.valid('json');
       const { em, nowMs, practitioner } = c.var;
       const [already, owner] = await withStatements(em, (prepare) => [
         readHead(prepare, id),
@@ -79,7 +80,7 @@ export const sessionRoutes = (aheadMs: number) =>
       if (!owner) throw notFound('This prescription');
       const client = await readClient(em, (owner as { clientId: string }).clientId, nowMs);
       const kit = await readKit(em);
-      const { plan, signed, findings } = opening(client, kit, prescriptionId, nowMs);
+      const { plan, signed, findings } = opening(client, kit, prescriptionId, lighter, nowMs);
       const { guards, reason } = passGuards(findings, practitioner, overrideReason);
       const own = sameJson(plan, signed) ? AS_SIGNED : JSON.stringify(plan);
       await inTransaction(em, (prepare) => {
@@ -90,7 +91,7 @@ export const sessionRoutes = (aheadMs: number) =>
         const note = {
           action: guards.length > 0 ? 'session-opened-past-guard' : 'session-opened',
           subject: client.id,
-          detail: { id, guards: guards.map(({ rule }) => rule), reason },
+          detail: { id, guards: guards.map(({ rule }) => rule), reason, lighter },
         };
         writeAudit(prepare, note, { practitionerId: practitioner.id, atMs: nowMs });
       });
@@ -168,7 +169,13 @@ function viewText(prepare: Prepare, session: SessionHead): string {
  * What a session would freeze and what guards it would pass (rules START-1, SCR-3, RUN-6).
  * @throws Problem while anything keeps it from opening
  */
-function opening({ facts }: ClientRecord, kit: Kit, prescriptionId: string, nowMs: number) {
+function opening(
+  { facts }: ClientRecord,
+  kit: Kit,
+  prescriptionId: string,
+  lighter: Lighter | null,
+  nowMs: number,
+) {
   const prescription = toRun(facts, prescriptionId, nowMs);
   if (facts.sessions.some(({ finishedAtMs }) => finishedAtMs === null)) {
     throw new Problem(409, 'Already open', 'A session of this person is open: finish it first.');
@@ -204,8 +211,18 @@ function opening({ facts }: ClientRecord, kit: Kit, prescriptionId: string, nowM
   }
   const { plan, findings } = recheck(prescription, facts, kit, nowMs);
   if (!plan || hardFindings(findings).length > 0) throw refusedByRules(hardFindings(findings));
+  if (lighter?.how === 'pressure' && !hasPressure(plan)) {
+    throw refusedField(
+      'No pressure to lower',
+      'lighter',
+      'SCR-3',
+      'Nobody knows the pressure of a strap.',
+      'Leave out a set instead.',
+    );
+  }
   const share = setsShareNow(facts, prescription.coursePlanId, nowMs);
-  return { plan: share === 1 ? plan : cutSets(plan, share), signed: prescription.plan, findings };
+  const today = planForToday(plan, { share, lighter, role: prescription.role }, facts, kit, nowMs);
+  return { plan: today, signed: prescription.plan, findings };
 }
 
 /** The version to run. @throws Problem 409 where it is not the newest of its plan, or the plan does not count now */

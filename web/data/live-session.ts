@@ -2,6 +2,7 @@ import { type QueryClient, useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { v5 as idFrom, v4 as newId } from 'uuid';
 import type { SessionView } from '#contract/session';
+import type { Lighter } from '#core/plan/lighter';
 import { type DueEvent, dueEvents } from '#core/session/decide/owed';
 import type { EventBody, SessionEvent } from '#core/session/events';
 import { fold } from '#core/session/fold';
@@ -72,9 +73,9 @@ export async function openSession(
   queries: QueryClient,
   id: string,
   prescriptionId: string,
-  override: { overrideReason?: string },
+  asked: { overrideReason?: string; lighter?: Lighter },
 ): Promise<string> {
-  const view = await read<SessionView>(api.sessions.$post({ json: { id, prescriptionId, ...override } }));
+  const view = await read<SessionView>(api.sessions.$post({ json: { id, prescriptionId, ...asked } }));
   queries.setQueryData(KEYS.session(view.id), view);
   queries.setQueryData<SessionView[]>(KEYS.openSessions, (open = []) => [...open, view]);
   // The server opened it a moment ago: this device's clock may be behind by as much.

@@ -8,6 +8,7 @@ import { limbSchema, positionSchema } from '../../quantity/limb';
 import { sideSchema } from '../../strength/side';
 import { compile } from '../compile';
 import { goalIdSchema } from '../goals';
+import { lighterSchema } from '../lighter-schema';
 import { PLAN_VERSION } from '../plan';
 import { readPlan } from './read-plan';
 
@@ -86,6 +87,7 @@ const planSchema = z.object({
     )
     .min(1)
     .max(20),
+  today: lighterSchema.optional(),
 });
 
 /** Whether what somebody calls a plan is one, of whichever version, that can be shown, run and reviewed. */

@@ -1,6 +1,7 @@
 import { useSearchParams } from 'react-router';
 import { compile } from '#core/plan/compile';
 import { doseOf } from '#core/plan/dose';
+import { lighterWords } from '#core/plan/lighter';
 import { type PlannedExercise, plannedKg } from '#core/plan/plan';
 import { LIMB_LABELS } from '#core/quantity/limb';
 import { liveTimeline } from '#core/session/live-timeline';
@@ -68,6 +69,7 @@ export function RecordView({ session }: { session: LiveSession }) {
           . Done over planned.
           {state.enteredAtMs !== null &&
             ` Entered later, ${dayAndTime(state.enteredAtMs)}: times and pressures are the plan’s.`}
+          {view.plan.today && ` ${lighterWords(view.plan.today)}`}
         </p>
       </header>
       <OcclusionStrip

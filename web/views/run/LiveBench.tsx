@@ -1,6 +1,7 @@
 import { memo, useEffect, useMemo, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { compile } from '#core/plan/compile';
+import { lighterWords } from '#core/plan/lighter';
 import { isByFeel, type Plan, plannedKg } from '#core/plan/plan';
 import { TAKE_BACK_MS } from '#core/session/events';
 import { inHand } from '#core/session/in-hand';
@@ -100,6 +101,7 @@ export function LiveBench({ session: { view, log, state } }: { session: LiveSess
           </p>
         )}
       </header>
+      {plan.today && <p className="notched py-1">{lighterWords(plan.today)}</p>}
       {hint && <p className="text-xl">{hint}</p>}
       {state.runner !== null && state.runner !== thisDevice && state.finishedAtMs === null && (
         <p className="notched flex flex-wrap items-center gap-3 py-1">

@@ -13,6 +13,7 @@ import { setsShareNow } from '#core/record/block-in-force';
 import { sessionToAskAbout } from '#core/record/day-after';
 import { dayCheckInForce } from '#core/record/in-force';
 import { LINK_LABELS } from '#core/record/link';
+import { planForToday } from '#core/record/plan-for-today';
 import { recheck } from '#core/record/recheck';
 import { useAct } from '../../act/act';
 import { failureWords } from '../../data/api';
@@ -35,6 +36,7 @@ import { useGuards } from '../../parts/use-guards';
 import { planSearch, usePlanInHand } from '../../parts/use-plan-in-hand';
 import { useSpace } from '../../parts/use-space';
 import { EnterSession } from './EnterSession';
+import { LighterToday, useLighter } from './LighterToday';
 import { Retarget } from './Retarget';
 
 /** What will be run, whether it may be, and what was run before. */
@@ -48,7 +50,6 @@ export function RunBench({ client }: { client: ClientRecord }) {
   const open = client.facts.sessions.find(({ finishedAtMs }) => finishedAtMs === null);
   const { data: practice } = usePractice();
   const held = client.chain.filter(({ id, state }) => id !== 'run' && state !== 'good');
-  const checked = dayCheckInForce(client.facts, client.judgedAtMs) !== undefined;
   const ask = sessionToAskAbout(client.facts, client.judgedAtMs);
   const again =
     prescription && practice ? recheck(prescription, client.facts, practice, client.judgedAtMs) : null;
@@ -59,6 +60,22 @@ export function RunBench({ client }: { client: ClientRecord }) {
   const setsShare = prescription
     ? setsShareNow(client.facts, prescription.coursePlanId, client.judgedAtMs)
     : 1;
+  const today = dayCheckInForce(client.facts, client.judgedAtMs);
+  const [lighter, setLighter] = useLighter(
+    today?.notWell.includes('sleep') ?? false,
+    again?.plan ?? undefined,
+  );
+  const shown =
+    prescription && practice && again?.plan
+      ? planForToday(
+          again.plan,
+          { share: setsShare, lighter, role: prescription.role },
+          client.facts,
+          practice,
+          client.judgedAtMs,
+        )
+      : null;
+  const checked = today !== undefined;
   const guards = guardFindings(again?.findings ?? []);
   const { mayPass, reason, asked } = useGuards(guards, failure);
   const clear = prescription && !open && held.length === 0 && !ask;
@@ -68,7 +85,9 @@ export function RunBench({ client }: { client: ClientRecord }) {
     setOpening(true);
     setFailure(null);
     try {
-      navigate(`/sessions/${await openSession(queries, newId(), prescription.id, reason)}`);
+      navigate(
+        `/sessions/${await openSession(queries, newId(), prescription.id, { ...reason, ...(lighter ? { lighter } : {}) })}`,
+      );
     } catch (error) {
       setFailure(error);
     } finally {
@@ -110,7 +129,7 @@ export function RunBench({ client }: { client: ClientRecord }) {
           loads (PRO-4).
         </p>
       )}
-      {prescription && <PlanSummary plan={cutSets(prescription.plan, setsShare)} />}
+      {prescription && <PlanSummary plan={shown ?? cutSets(prescription.plan, setsShare)} />}
       {prescription && (
         <p className="flex flex-wrap gap-x-6">
           {(['person', 'operator'] as const).map((reader) => (
@@ -133,6 +152,9 @@ export function RunBench({ client }: { client: ClientRecord }) {
       {clear && !checked && <DayCheckForm client={client} />}
       {clear && guards.some(({ rule }) => rule === 'SCR-6') && <ConsentForm client={client} />}
       {clear && guards.map((finding) => <FindingLine key={finding.message} finding={finding} />)}
+      {clear && checked && again?.plan && (
+        <LighterToday plan={again.plan} lighter={lighter} onChange={setLighter} />
+      )}
       {clear && checked && asked}
       {failure !== null && <FieldError>{failureWords(failure)}</FieldError>}
       {open ? (

@@ -1,0 +1,60 @@
+import { useState } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
+import { LIGHTER_WAYS, type Lighter, WHY_LIGHTER } from '#core/plan/lighter';
+import type { Plan } from '#core/plan/plan';
+import { hasPressure } from '#core/record/plan-for-today';
+import { Button } from '../../parts/Button';
+import { Choice } from '../../parts/Choice';
+
+const optionsOf = <Id extends string>(words: Record<Id, string>) =>
+  (Object.keys(words) as Id[]).map((value) => ({ value, label: words[value] }));
+
+/** The session made lighter for today alone: offered at once to who slept badly, by L to anybody (rule SCR-3). */
+export function LighterToday({
+  plan,
+  lighter,
+  onChange,
+}: {
+  plan: Plan;
+  lighter: Lighter | null;
+  onChange: (lighter: Lighter | null) => void;
+}) {
+  const ways = optionsOf(LIGHTER_WAYS).filter(({ value }) => value === 'sets' || hasPressure(plan));
+  const toggle = () => onChange(lighter ? null : { how: ways[0]?.value ?? 'sets', why: 'slept-badly' });
+  useHotkeys('l', toggle);
+  if (!lighter)
+    return (
+      <Button keyHint="L" onClick={toggle}>
+        Lighter today
+      </Button>
+    );
+  return (
+    <section aria-label="Lighter today" className="notched max-w-3xl space-y-3 py-2">
+      <div className="flex flex-wrap gap-x-8 gap-y-3">
+        <Choice
+          label="Lighter today, and only today"
+          value={lighter.how}
+          onChange={(how) => onChange({ ...lighter, how })}
+          options={ways}
+        />
+        <Choice
+          label="Because"
+          value={lighter.why}
+          onChange={(why) => onChange({ ...lighter, why })}
+          options={optionsOf(WHY_LIGHTER)}
+        />
+      </div>
+      <Button keyHint="L" onClick={toggle}>
+        As signed after all
+      </Button>
+    </section>
+  );
+}
+
+/** What is made lighter, until somebody says otherwise: for who slept badly by today's check something is. */
+export function useLighter(sleptBadly: boolean, plan: Plan | undefined) {
+  const [chosen, setChosen] = useState<Lighter | null | undefined>(undefined);
+  const offered: Lighter | null =
+    sleptBadly && plan ? { how: hasPressure(plan) ? 'pressure' : 'sets', why: 'slept-badly' } : null;
+  return [chosen === undefined ? offered : chosen, setChosen] as const;
+}
