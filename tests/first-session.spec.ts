@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { checkOnTheDay, expect, holdClock, passUntil, screenAsClear, test } from './nervato';
+import { agree, checkOnTheDay, expect, holdClock, passUntil, screenAsClear, test } from './nervato';
 
 const reps = (page: Page) => page.getByTestId('reps');
 
@@ -66,6 +66,7 @@ test('a stranger at the door is screened, measured, prescribed, trained and on r
   });
 
   await checkOnTheDay(page);
+  await agree(page);
   await page.getByRole('button', { name: 'Open the session' }).waitFor();
   await holdClock(page);
   const saved = page.getByText('All saved on the server');

@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import {
+  agree,
   answerScreening,
   checkOnTheDay,
   expect,
@@ -91,6 +92,7 @@ test('a practice comes from its spreadsheets, and trains the first person the sa
     await expect(page.getByRole('button', { name: /Target pressure.*65 mmHg/ })).toBeVisible();
     await page.getByRole('button', { name: /^Sign/ }).click();
     await checkOnTheDay(page);
+    await agree(page);
     await page.getByRole('button', { name: 'Open the session' }).click();
     await page.keyboard.press('Space');
     await expect(page.getByRole('heading', { name: 'Inflate left thigh to 65 mmHg' })).toBeVisible();

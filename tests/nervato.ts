@@ -224,6 +224,13 @@ export async function answerScreening(page: Page): Promise<void> {
   await page.getByRole('button', { name: 'Record the screening' }).click();
 }
 
+/** Reads the consent with a person who has not said anything yet: one key, once the check on the day is made. */
+export async function agree(page: Page): Promise<void> {
+  await expect(page.getByRole('button', { name: 'Read with them: they agree' })).toBeVisible();
+  await page.keyboard.press('a');
+  await expect(page.getByRole('region', { name: 'Consent' })).toHaveCount(0);
+}
+
 /** The check on the day by keyboard alone: all well, pain 1, record. */
 export async function checkOnTheDay(page: Page): Promise<void> {
   await expect(page.getByRole('region', { name: 'Check on the day' })).toBeVisible();

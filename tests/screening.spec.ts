@@ -1,4 +1,4 @@
-import { chooseLink, expect, openPerson, screenAsClear, test, workAs } from './nervato';
+import { acceptReviewIfAsked, chooseLink, expect, openPerson, screenAsClear, test, workAs } from './nervato';
 
 test('a screening finds an item, a clinician clears it with a cap, and the cap is obeyed', async ({
   page,
@@ -126,4 +126,29 @@ test('the practice bench sets a case, hides the truth, and scores it', async ({ 
   await expect(page.getByRole('img', { name: /^Points:/ })).toBeVisible();
   await page.getByRole('button', { name: 'Another case' }).click();
   await expect(page.getByRole('button', { name: 'Done: score me' })).toBeDisabled();
+});
+
+test('who slept badly is offered a lighter version for today, which is what opens', async ({ page }) => {
+  await page.goto('/');
+  await openPerson(page, 'Odalys Ferrant');
+  await page.keyboard.press('g');
+  await page.keyboard.press('s');
+  // In a demonstration she was checked today; anywhere else she is asked.
+  const again = page.getByRole('button', { name: 'Check again' });
+  const check = page.getByRole('region', { name: 'Check on the day' });
+  await expect(again.or(check)).toBeVisible();
+  if (await again.isVisible()) await again.click();
+  await page.keyboard.press('w');
+  await check.getByRole('button', { name: 'No , Slept and hydrated' }).click();
+  await page.keyboard.press('1');
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('g');
+  await page.keyboard.press('r');
+  await acceptReviewIfAsked(page);
+  const lighter = page.getByRole('region', { name: 'Lighter today' });
+  await expect(lighter.getByRole('radio', { name: 'Ten points less pressure' })).toBeChecked();
+  await lighter.getByRole('radio', { name: 'One set fewer' }).check({ force: true });
+  await page.getByRole('button', { name: 'Open the session' }).click();
+  await expect(page.getByText('Lighter today: one set fewer. Slept badly.')).toBeVisible();
+  await expect(page.getByText(/of 3/).first()).toBeVisible();
 });

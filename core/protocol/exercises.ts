@@ -1,8 +1,15 @@
 import { ARM_EXERCISES } from './arm-exercises';
 import type { Exercise } from './exercise';
 import { LEG_EXERCISES } from './leg-exercises';
+import { SHOULDER_AND_HAND_EXERCISES } from './shoulder-and-hand-exercises';
+import { STEP_AND_HIP_EXERCISES } from './step-and-hip-exercises';
 
-const STANDARD = { ...LEG_EXERCISES, ...ARM_EXERCISES };
+const STANDARD = {
+  ...LEG_EXERCISES,
+  ...STEP_AND_HIP_EXERCISES,
+  ...ARM_EXERCISES,
+  ...SHOULDER_AND_HAND_EXERCISES,
+};
 export type StandardExerciseId = keyof typeof STANDARD;
 
 /** Id of an exercise of the library, or of one the practice has added. */

@@ -90,7 +90,7 @@ export const loadRules = {
     by: 'strength/one-rep-max.ts oneRepMax',
     figures: { repsToFailure: { trustedLow: 3, trustedHigh: 10, refuseAbove: 15 } },
     words: ({ repsToFailure: { trustedLow, trustedHigh, refuseAbove } }) =>
-      `Per exercise, side and date. Direct, or the median of seven estimates from one set to failure (Epley, Brzycki, Lombardi, O’Conner, Mayhew, Wathen, Lander). Best between ${trustedLow} and ${trustedHigh} repetitions; outside it warns; more than ${refuseAbove} is refused.`,
+      `Per exercise, side and date. Direct, or the median of seven estimates from one set to failure (Epley, Brzycki, Lombardi, O’Conner, Mayhew, Wathen, Lander). Best between ${trustedLow} and ${trustedHigh} repetitions; outside it warns; more than ${refuseAbove} is refused, and so is a single repetition where small joints or a loose position would bear it.`,
   }),
   'LOAD-2': rule({
     title: 'Shelf life of a strength test',

@@ -1,12 +1,20 @@
 import { expect, it } from 'vitest';
-import { checkTestedSide } from './check-test';
+import { EXERCISES, type StandardExerciseId } from '../protocol/exercises';
+import { checkTest } from './check-test';
+import type { Side } from './side';
+
+const found = (id: StandardExerciseId, side: Side, reps = 8) =>
+  checkTest(id, EXERCISES[id], { side, reps }, ['left-thigh']).map(({ rule, level }) => `${rule} ${level}`);
 
 it('guards a test of an operated side, of both sides at once, and of no other limb (LOAD-2)', () => {
-  const operated = ['left-thigh'] as const;
-  const levels = (...asked: [Parameters<typeof checkTestedSide>[0], Parameters<typeof checkTestedSide>[1]]) =>
-    checkTestedSide(...asked, operated).map(({ level }) => level);
-  expect(levels('leg', 'left')).toEqual(['guard']);
-  expect(levels('leg', 'both')).toEqual(['guard']);
-  expect(levels('leg', 'right')).toEqual([]);
-  expect(levels('arm', 'left')).toEqual([]);
+  expect(found('knee-extension', 'left')).toEqual(['LOAD-2 guard']);
+  expect(found('knee-extension', 'both')).toEqual(['LOAD-2 guard']);
+  expect(found('knee-extension', 'right')).toEqual([]);
+  expect(found('elbow-flexion', 'left')).toEqual([]);
+});
+
+it('refuses a single heaviest repetition of small joints, and takes several (LOAD-1)', () => {
+  expect(found('wrist-extension', 'right', 1)).toEqual(['LOAD-1 hard']);
+  expect(found('wrist-extension', 'right', 2)).toEqual([]);
+  expect(found('leg-press', 'right', 1)).toEqual([]);
 });

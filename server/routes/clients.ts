@@ -26,7 +26,7 @@ import { consentSchema } from '#core/screening/consent';
 import { CONSENT_TEXTS } from '#core/screening/consent-texts';
 import { dayCheckSchema } from '#core/screening/day-check';
 import { SCREEN_VERSION, screeningAnswersSchema } from '#core/screening/screening';
-import { checkTestedSide } from '#core/strength/check-test';
+import { checkTest } from '#core/strength/check-test';
 import { oneRepMax } from '#core/strength/one-rep-max';
 import { passGuards } from '../access/guards';
 import { asJson } from '../as-json';
@@ -241,7 +241,7 @@ export const clientRoutes = new Hono<Env>()
     }
     const operated = proceduresInForce(client.facts, c.var.nowMs).map(({ limb }) => limb);
     const { guards, reason } = passGuards(
-      checkTestedSide(exercise.limbKind, test.side, operated),
+      checkTest(test.exerciseId, exercise, test, operated),
       c.var.practitioner,
       overrideReason,
     );

@@ -1,6 +1,9 @@
 import { useState } from 'react';
 import { type ExerciseId, findExercises, type Library } from '#core/protocol/exercises';
+import { teachingOf } from '#core/protocol/teaching';
+import { ExerciseFigure } from './ExerciseFigure';
 import { Field } from './Field';
+import { HowTaught } from './HowTaught';
 
 const MOST_SHOWN = 6;
 
@@ -41,17 +44,30 @@ export function ExercisePicker({
                 onChange(id);
                 setSought('');
               }}
-              className="min-h-11 w-full px-2 text-left aria-pressed:bg-tint aria-pressed:font-semibold"
+              className="flex min-h-11 w-full items-center gap-2 px-2 text-left aria-pressed:bg-tint aria-pressed:font-semibold"
             >
-              {library[id]?.label}
-              <span className="ml-2 text-[13px] font-normal text-quiet">
-                {library[id]?.muscle}, {library[id]?.position}, {library[id]?.equipment.replace('-', ' ')}
+              <ExerciseFigure id={id} className="h-11 shrink-0" />
+              <span>
+                {library[id]?.label}
+                <span className="ml-2 text-[13px] font-normal text-quiet">
+                  {library[id]?.muscle}, {library[id]?.position}, {library[id]?.equipment.replace('-', ' ')}
+                </span>
               </span>
             </button>
           </li>
         ))}
       </ul>
-      {chosen && <p className="text-[14px] text-quiet">{chosen.cue}</p>}
+      {chosen && value !== null && (
+        <div className="space-y-1 py-1">
+          <p className="text-[14px] text-quiet">{chosen.cue}</p>
+          {teachingOf(value) && (
+            <details className="text-[14px]">
+              <summary className="cursor-pointer">How it is taught</summary>
+              <HowTaught id={value} exercise={chosen} />
+            </details>
+          )}
+        </div>
+      )}
     </div>
   );
 }

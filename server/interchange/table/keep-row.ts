@@ -15,7 +15,7 @@ import { readPlan } from '#core/plan/versions/read-plan';
 import type { Exercise } from '#core/protocol/exercise';
 import { limbKind } from '#core/quantity/limb';
 import { proceduresInForce } from '#core/record/in-force';
-import { checkTestedSide } from '#core/strength/check-test';
+import { checkTest } from '#core/strength/check-test';
 import { oneRepMax } from '#core/strength/one-rep-max';
 import type { TableKind } from '#core/table/tables';
 import { enterSession } from '../../db/enter-session';
@@ -152,7 +152,7 @@ export const KEEP: { [K in TableKind]: Keep<K> } = {
     const atMs = atNoon(day, keeping);
     refuse(
       'side',
-      checkTestedSide(exercise.limbKind, side, operatedAt(prepare, clientId, atMs)),
+      checkTest(exerciseId, exercise, { side, reps }, operatedAt(prepare, clientId, atMs)),
       'guards too',
     );
     const result = oneRepMax({ loadKg, reps });

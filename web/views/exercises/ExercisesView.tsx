@@ -2,11 +2,14 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { RUNG_LABELS } from '#core/plan/goals';
 import { EXERCISES, findExercises, type Library, libraryOf } from '#core/protocol/exercises';
+import { teachingOf } from '#core/protocol/teaching';
 import { api, failureWords, read } from '../../data/api';
 import { KEYS } from '../../data/keys';
 import { useMay, usePractice } from '../../data/queries';
 import { Button } from '../../parts/Button';
+import { ExerciseFigure } from '../../parts/ExerciseFigure';
 import { Field, FieldError } from '../../parts/Field';
+import { HowTaught } from '../../parts/HowTaught';
 import { ExerciseForm } from './ExerciseForm';
 
 /** The exercise library: searched, changed, and added to; what the practice made its own is marked. */
@@ -82,6 +85,7 @@ function Line({
   const exercise = library[id];
   if (!exercise) return null;
   const { label, muscle, joints, position, kind, sides, equipment, rung, cue, limbKind } = exercise;
+  const isTaught = teachingOf(id) !== null;
   const words = [
     muscle,
     joints.length > 0 ? joints.join(' and ') : 'no joint moves',
@@ -94,6 +98,9 @@ function Line({
   ];
   return (
     <div className="flex flex-wrap items-center gap-x-4 py-1">
+      <span className="w-36 shrink-0">
+        <ExerciseFigure id={id} />
+      </span>
       <div className="min-w-72 flex-1">
         <p>
           <strong>{label}</strong>
@@ -101,6 +108,14 @@ function Line({
         </p>
         <p className="text-[15px]">{words.join(' · ')}</p>
         <p className="text-[15px] text-quiet">{cue}</p>
+        {isTaught && (
+          <details className="text-[15px]">
+            <summary className="min-h-9 cursor-pointer">
+              How it is taught<span className="sr-only">, {label}</span>
+            </summary>
+            <HowTaught id={id} exercise={exercise} />
+          </details>
+        )}
       </div>
       {mayChange && (
         <button type="button" className="min-h-11 underline underline-offset-4" onClick={onChange}>

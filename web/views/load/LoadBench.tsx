@@ -10,7 +10,7 @@ import { newest } from '#core/quantity/newest';
 import { toNumber } from '#core/quantity/units';
 import { limbInHand } from '#core/record/chain';
 import { proceduresInForce } from '#core/record/in-force';
-import { checkTestedSide } from '#core/strength/check-test';
+import { checkTest } from '#core/strength/check-test';
 import { checkRepsToFailure, oneRepMax, strengthTestSchema } from '#core/strength/one-rep-max';
 import { api, failureWords, read } from '../../data/api';
 import { useRecordWrite } from '../../data/queries';
@@ -69,7 +69,14 @@ export function LoadBench({ client }: { client: ClientRecord }) {
   );
   const result = test.success ? oneRepMax(test.data) : null;
   const exercise = library[values.exerciseId];
-  const findings = exercise ? checkTestedSide(exercise.limbKind, values.side, operated) : [];
+  const findings = exercise
+    ? checkTest(
+        values.exerciseId,
+        exercise,
+        { side: values.side, reps: test.success ? test.data.reps : Number.POSITIVE_INFINITY },
+        operated,
+      )
+    : [];
   const { mayPass, reason, asked } = useGuards(findings, write.error);
   const submit = handleSubmit(async (body) => {
     if (!mayPass) return;

@@ -15,6 +15,7 @@ import { thisDevice } from '../../data/device';
 import type { LiveSession } from '../../data/live-session';
 import { pumpOf } from '../../devices/session-pumps';
 import { Button } from '../../parts/Button';
+import { ExerciseFigure } from '../../parts/ExerciseFigure';
 import { toggleFullScreen } from '../../parts/full-screen';
 import { OcclusionStrip } from '../../parts/OcclusionStrip';
 import { useUnits } from '../../parts/units';
@@ -84,7 +85,7 @@ export function LiveBench({ session: { view, log, state } }: { session: LiveSess
   const exercise = hand?.exercise;
   return (
     <section className="space-y-4">
-      <header className="flex flex-wrap items-baseline justify-between gap-x-6">
+      <header className="flex flex-wrap items-center justify-between gap-x-6">
         <h1
           className={`text-4xl font-semibold ${words.urgent ? 'text-vermilion' : ''}`}
           aria-live="assertive"
@@ -92,12 +93,15 @@ export function LiveBench({ session: { view, log, state } }: { session: LiveSess
           {words.now}
         </h1>
         {hand && exercise && (
-          <p className="text-quiet">
-            {exercise.label},{' '}
-            {hand.loadKg === null
-              ? exercise.load.recipe
-              : `${mass.words(hand.loadKg)}${hand.loadKg === plannedKg(exercise.load) ? ` (${exercise.load.recipe})` : ''}`}
-            . {exercise.cue}
+          <p className="flex items-center gap-3 text-quiet">
+            <ExerciseFigure id={exercise.exerciseId} className="h-14 shrink-0 text-ink" />
+            <span>
+              {exercise.label},{' '}
+              {hand.loadKg === null
+                ? exercise.load.recipe
+                : `${mass.words(hand.loadKg)}${hand.loadKg === plannedKg(exercise.load) ? ` (${exercise.load.recipe})` : ''}`}
+              . {exercise.cue}
+            </span>
           </p>
         )}
       </header>

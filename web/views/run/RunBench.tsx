@@ -95,6 +95,9 @@ export function RunBench({ client }: { client: ClientRecord }) {
     }
   };
   useSpace(() => void start());
+  const makeLighter = clear && checked && again?.plan && (
+    <LighterToday plan={again.plan} lighter={lighter} onChange={setLighter} />
+  );
   // What is answered right here is not said as a way to somewhere else.
   const answeredHere = review?.kind === 'answer' || (!review && again?.retargetable);
   return (
@@ -129,6 +132,35 @@ export function RunBench({ client }: { client: ClientRecord }) {
           loads (PRO-4).
         </p>
       )}
+      {clear && !checked && <DayCheckForm client={client} />}
+      {clear && guards.some(({ rule }) => rule === 'SCR-6') && <ConsentForm client={client} />}
+      {clear && guards.map((finding) => <FindingLine key={finding.message} finding={finding} />)}
+      {lighter && makeLighter}
+      {clear && checked && asked}
+      {failure !== null && <FieldError>{failureWords(failure)}</FieldError>}
+      {open ? (
+        <Link
+          to={`/sessions/${open.id}`}
+          className="inline-flex min-h-14 items-center rounded-sm bg-plum px-6 text-xl font-semibold text-on-plum"
+        >
+          Go on with the open session
+        </Link>
+      ) : (
+        <div className="flex flex-wrap items-center gap-3">
+          {ready && (
+            <Button
+              kind="main"
+              className="min-h-14 text-xl"
+              keyHint="Space"
+              disabled={opening}
+              onClick={() => void start()}
+            >
+              Open the session
+            </Button>
+          )}
+          {!lighter && makeLighter}
+        </div>
+      )}
       {prescription && <PlanSummary plan={shown ?? cutSets(prescription.plan, setsShare)} />}
       {prescription && (
         <p className="flex flex-wrap gap-x-6">
@@ -148,34 +180,6 @@ export function RunBench({ client }: { client: ClientRecord }) {
             Sheet to fill in
           </Link>
         </p>
-      )}
-      {clear && !checked && <DayCheckForm client={client} />}
-      {clear && guards.some(({ rule }) => rule === 'SCR-6') && <ConsentForm client={client} />}
-      {clear && guards.map((finding) => <FindingLine key={finding.message} finding={finding} />)}
-      {clear && checked && again?.plan && (
-        <LighterToday plan={again.plan} lighter={lighter} onChange={setLighter} />
-      )}
-      {clear && checked && asked}
-      {failure !== null && <FieldError>{failureWords(failure)}</FieldError>}
-      {open ? (
-        <Link
-          to={`/sessions/${open.id}`}
-          className="inline-flex min-h-14 items-center rounded-sm bg-plum px-6 text-xl font-semibold text-on-plum"
-        >
-          Go on with the open session
-        </Link>
-      ) : (
-        ready && (
-          <Button
-            kind="main"
-            className="min-h-14 text-xl"
-            keyHint="Space"
-            disabled={opening}
-            onClick={() => void start()}
-          >
-            Open the session
-          </Button>
-        )
       )}
       {inHand && <EnterSession clientId={client.id} inHand={inHand} setsShare={setsShare} />}
       <PastSessions client={client} />

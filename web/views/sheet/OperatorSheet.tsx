@@ -2,7 +2,9 @@ import type { Derived } from '#core/derivation/derived';
 import { compile } from '#core/plan/compile';
 import type { Plan } from '#core/plan/plan';
 import { planLimitMs } from '#core/plan/plan-limit';
+import { teachingOf } from '#core/protocol/teaching';
 import { LIMB_LABELS } from '#core/quantity/limb';
+import { ExerciseFigure } from '../../parts/ExerciseFigure';
 import { clock, dayAndTime } from '../../parts/format';
 import { OcclusionStrip } from '../../parts/OcclusionStrip';
 import { amountWords, restWords } from '../../parts/PlanSummary';
@@ -35,7 +37,9 @@ export function OperatorSheet({ client, prescription, practice }: SheetProps) {
               ? `${mass.words(exercise.load.load.value)} (${exercise.load.recipe}), ${exercise.load.truePercent} % of 1RM`
               : exercise.load.recipe}
           </h2>
+          <ExerciseFigure id={exercise.exerciseId} className="float-right h-16" />
           <p>{restWords(exercise)}</p>
+          <TaughtLine id={exercise.exerciseId} />
           <ul>
             {exercise.limbs.map((target) =>
               target.kind === 'by-feel' ? (
@@ -130,3 +134,8 @@ function workings({ exercises }: Plan): string[] {
 
 const workingWords = ({ working, rules }: Derived): string =>
   `${working.map(({ label, detail }) => `${label} ${detail}`).join('; ')} (${rules.join(', ')})`;
+
+function TaughtLine({ id }: { id: string }) {
+  const teaching = teachingOf(id);
+  return teaching && <p>{`${teaching.setUp} ${teaching.range} ${teaching.wrong}`}</p>;
+}

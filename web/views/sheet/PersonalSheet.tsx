@@ -4,9 +4,11 @@ import { compile } from '#core/plan/compile';
 import { doseOf } from '#core/plan/dose';
 import { GOALS } from '#core/plan/goals';
 import { wornLabel } from '#core/plan/plan';
+import { teachingOf } from '#core/protocol/teaching';
 import { LIMB_LABELS, limbsWords } from '#core/quantity/limb';
 import type { PrescriptionFact } from '#core/record/facts';
 import { SIGNS, signIdSchema } from '#core/session/signs';
+import { ExerciseFigure } from '../../parts/ExerciseFigure';
 import { clock, day } from '../../parts/format';
 import { OcclusionStrip } from '../../parts/OcclusionStrip';
 import { restWords, setsWords } from '../../parts/PlanSummary';
@@ -38,6 +40,7 @@ export function PersonalSheet({ client, prescription, practice }: SheetProps) {
           key={place}
           className="break-inside-avoid border-b border-rule pb-2"
         >
+          <ExerciseFigure id={exercise.exerciseId} className="float-right h-20" />
           <h2 className="text-xl font-semibold">
             {place + 1}. {exercise.label}, {limbsWords(exercise.limbs.map(({ limb }) => limb))}
           </h2>
@@ -58,7 +61,7 @@ export function PersonalSheet({ client, prescription, practice }: SheetProps) {
                   `${LIMB_LABELS[target.limb]}: ${target.kind === 'by-feel' ? `mark ${target.mark}, felt ${target.felt} of 10` : `${target.pressure.value} mmHg`}, ${wornLabel(target)}`,
               )
               .join('. ')}
-            . {exercise.cue}
+            . {exercise.cue} {teachingOf(exercise.exerciseId)?.range}
           </p>
         </section>
       ))}

@@ -1,0 +1,26 @@
+import { ARM_TEACHING } from './arm-teaching';
+import { type Exercise, isWeighed } from './exercise';
+import type { StandardExerciseId } from './exercises';
+import { LEG_TEACHING } from './leg-teaching';
+import type { Teaching } from './teach';
+
+const TEACHING: Record<StandardExerciseId, Teaching> = { ...LEG_TEACHING, ...ARM_TEACHING };
+
+/** @returns null for an exercise the practice has added itself */
+export const teachingOf = (id: string): Teaching | null =>
+  Object.hasOwn(TEACHING, id) ? TEACHING[id as StandardExerciseId] : null;
+
+/** How one breathes in it, by what kind of work it is. */
+export function breathingOf({ kind, rung }: Pick<Exercise, 'kind' | 'rung'>): string {
+  if (kind === 'passive') return 'Breathe as usual.';
+  if (kind === 'aerobic') return 'Breathe so that you can talk.';
+  if (rung === 'isometric') return 'Keep breathing while you hold; never hold the breath.';
+  return 'Out as you lift or push, in as you lower; never hold the breath.';
+}
+
+/**
+ * Whether a single heaviest repetition may be tested, or the maximum is reckoned from more (rule LOAD-1).
+ * @example mayTestSingle('wrist-extension', library['wrist-extension']) //=> false
+ */
+export const mayTestSingle = (id: string, exercise: Exercise): boolean =>
+  !isWeighed(exercise) || !teachingOf(id)?.noSingle;
