@@ -4,22 +4,22 @@ import type { Plan } from './plan';
 /** Why somebody trains lighter today, though nothing holds the session (rule SCR-3). */
 export const WHY_LIGHTER = {
   'slept-badly': 'Slept badly',
-  'not-eaten': 'Has not eaten or drunk',
-  unwell: 'Not quite well',
-  sore: 'Sore from last time',
+  'not-eaten': 'Not eaten or drunk',
+  unwell: 'Unwell',
+  sore: 'Sore',
 } as const;
 export type WhyLighter = keyof typeof WHY_LIGHTER;
 
 /** What is made lighter, for today alone. */
 export const LIGHTER_WAYS = {
-  pressure: 'Ten points less pressure',
+  pressure: 'Ten points less',
   sets: 'One set fewer',
 } as const;
 
 /** A lighter version of a plan, for today. */
 export type Lighter = { how: keyof typeof LIGHTER_WAYS; why: WhyLighter };
 
-/** @example lighterWords({ how: 'sets', why: 'sore' }) //=> 'Lighter today: one set fewer. Sore from last time.' */
+/** @example lighterWords({ how: 'sets', why: 'sore' }) //=> 'Lighter today: one set fewer. Sore.' */
 export const lighterWords = ({ how, why }: Lighter): string =>
   `Lighter today: ${LIGHTER_WAYS[how].toLowerCase()}. ${WHY_LIGHTER[why]}.`;
 

@@ -29,23 +29,24 @@ export function LighterToday({
       </Button>
     );
   return (
-    <section aria-label="Lighter today" className="notched max-w-3xl space-y-3 py-2">
-      <div className="flex flex-wrap gap-x-8 gap-y-3">
-        <Choice
-          label="Lighter today, and only today"
-          value={lighter.how}
-          onChange={(how) => onChange({ ...lighter, how })}
-          options={ways}
-        />
-        <Choice
-          label="Because"
-          value={lighter.why}
-          onChange={(why) => onChange({ ...lighter, why })}
-          options={optionsOf(WHY_LIGHTER)}
-        />
-      </div>
+    <section
+      aria-label="Lighter today"
+      className="notched flex max-w-4xl flex-wrap items-end gap-x-8 gap-y-3 py-2"
+    >
+      <Choice
+        label="Lighter today, and only today"
+        value={lighter.how}
+        onChange={(how) => onChange({ ...lighter, how })}
+        options={ways}
+      />
+      <Choice
+        label="Because"
+        value={lighter.why}
+        onChange={(why) => onChange({ ...lighter, why })}
+        options={optionsOf(WHY_LIGHTER)}
+      />
       <Button keyHint="L" onClick={toggle}>
-        As signed after all
+        As signed
       </Button>
     </section>
   );

@@ -124,7 +124,7 @@ export function LiveBench({ session: { view, log, state } }: { session: LiveSess
       )}
       <div className="grid gap-6 lg:grid-cols-[1fr_20rem]">
         {/* What Space does stays in view, however much is to be noted beside it. */}
-        <div className="flex min-w-0 flex-col justify-between gap-4 lg:sticky lg:top-4 lg:min-h-[calc(100dvh-15rem)] lg:self-start">
+        <div className="flex min-w-0 flex-col justify-between gap-4 lg:sticky lg:top-4 lg:min-h-[calc(100dvh-18rem)] lg:self-start">
           {after && <p className="text-xl text-quiet">{after}</p>}
           <BigClock plan={plan} state={state} />
           <div className="flex flex-wrap gap-3">

@@ -38,9 +38,8 @@ export function PersonalSheet({ client, prescription, practice }: SheetProps) {
         <section
           // biome-ignore lint/suspicious/noArrayIndexKey: an exercise is its place
           key={place}
-          className="break-inside-avoid border-b border-rule pb-2"
+          className="flow-root break-inside-avoid border-b border-rule pb-2"
         >
-          <ExerciseFigure id={exercise.exerciseId} className="float-right h-20" />
           <h2 className="text-xl font-semibold">
             {place + 1}. {exercise.label}, {limbsWords(exercise.limbs.map(({ limb }) => limb))}
           </h2>
@@ -54,6 +53,7 @@ export function PersonalSheet({ client, prescription, practice }: SheetProps) {
               {restWords(exercise)}
             </span>
           </p>
+          <ExerciseFigure id={exercise.exerciseId} className="float-right h-18" />
           <p>
             {exercise.limbs
               .map(
