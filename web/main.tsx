@@ -1,6 +1,5 @@
 import './no-eval';
 import './theme/theme.css';
-import { registerSW } from 'virtual:pwa-register';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { lazy, StrictMode, Suspense } from 'react';
 import { createRoot } from 'react-dom/client';
@@ -11,10 +10,10 @@ import { listenToOtherTabs } from './data/follow';
 import './data/loaded-at';
 import { followDoor } from './data/door';
 import { door } from './data/practitioner';
+import { keepApp } from './data/service-worker';
 import { startWorking } from './data/start-working';
 import { Frame } from './shell/Frame';
 import { Gated } from './shell/Gated';
-import { newVersion } from './state/new-version';
 import { applyTheme } from './theme/theme';
 import { Today } from './views/today/Today';
 
@@ -94,9 +93,7 @@ function startApp(): void {
   listenToOtherTabs(queries);
   followDoor(queries);
   if (door.get() === 'open') startWorking(queries);
-  window.addEventListener('load', () => {
-    const take = registerSW({ immediate: true, onNeedRefresh: () => newVersion.set(() => void take(true)) });
-  });
+  window.addEventListener('load', () => void keepApp());
 
   const root = document.getElementById('root');
   if (!root) throw new Error('The page has no root element.');
