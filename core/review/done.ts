@@ -4,6 +4,7 @@ import { measuredLimbs, type Plan, type PlannedExercise, plannedKg } from '../pl
 import { SCHOOLS } from '../protocol/schools';
 import { limbKind } from '../quantity/limb';
 import { RULES } from '../rules/catalogue';
+import { whyNotBack } from '../session/blood-pressure';
 import { loadInHand, restInHand } from '../session/in-hand';
 import { SIGNS, type SignId } from '../session/signs';
 import { correctedReps, type SessionState, type SetRecord } from '../session/state';
@@ -27,6 +28,8 @@ export type Done = {
   stopSign: SignId | null;
   /** What was made lighter that day alone; null in a session as signed. */
   lighter: Lighter | null;
+  /** Why the blood pressure was not back five minutes after, in words; null where it was (rule RUN-8). */
+  pressureNotBack: string | null;
   /** The most joint pain of any set, 0–10. */
   mostPain: number;
   /** Effort after the last set, 0–10; null when nobody noted it. */
@@ -64,6 +67,7 @@ export function doneOf(
   return {
     reps: repsOf(exercise, sets),
     lighter: plan.today ?? null,
+    pressureNotBack: whyNotBack(state),
     stopSign: state.signs.find(({ sign }) => SIGNS[sign].level !== 'expected')?.sign ?? null,
     mostPain: Math.max(0, ...sets.map(({ jointPain }) => jointPain ?? 0)),
     lastEffort: last.effort,

@@ -122,6 +122,22 @@ describe('the review (REV-1 to REV-8, first match wins)', () => {
     expect(review(below, below).rule).toBe('REV-7');
   });
 
+  it('RUN-8: a blood pressure that did not come back in time lowers the pressure, before anything is raised', () => {
+    const taken = (moment: 'before' | 'minute-5', systolicMmHg: number): EventBody => ({
+      type: 'blood-pressure-noted',
+      moment,
+      reading: { systolicMmHg, diastolicMmHg: 80 },
+    });
+    const measured = (systolicMmHg: number) =>
+      session(ALL, {
+        effort: 5,
+        choices: { percentLop: 60 },
+        signs: [taken('before', 130), taken('minute-5', systolicMmHg)],
+      });
+    expect(review(measured(150))).toMatchObject({ rule: 'RUN-8', change: { pressurePoints: -10 } });
+    expect(review(measured(140)).rule).toBe('REV-7');
+  });
+
   it('SCR-3: a lighter version was for that day: the plan stays, and a stop sign still counts from what was held', () => {
     const that = (how: 'pressure' | 'sets', reps = ALL, signs: EventBody[] = []) => {
       const done = session(reps, { effort: 5, signs, choices: { percentLop: 50 } });

@@ -21,10 +21,11 @@ const FIRM_MOST = RULES['REV-6'].figures.effort.firmMost;
 type Look = { now: Done; last: Done | null; context: ReviewContext };
 type Reps = NonNullable<Done['reps']>;
 
-/** In the order of the practice, the first that answers decides, else REV-6 (rules REV-1, 2, SCR-3, 3, 4, 5, 8, 7, 6). */
+/** In the order of the practice, the first that answers decides, else REV-6 (rules REV-1, 2, RUN-8, SCR-3, 3, 4, 5, 8, 7, 6). */
 const RULES_IN_ORDER: readonly ((look: Look) => Recommendation | null)[] = [
   afterStop,
   afterPain,
+  bloodPressureHigh,
   lighterThatDay,
   byOtherWork,
   firstSetShort,
@@ -84,6 +85,12 @@ function afterPain({ now, context }: Look): Recommendation | null {
   if (now.mostPain <= PAIN.most && !roseTooFar) return null;
   const reason = `Joint pain reached ${now.mostPain} of 10${rise > 0 ? `, up ${rise}` : ''}.`;
   return { rule: 'REV-2', change: lighter(now, context), reason };
+}
+
+/** A blood pressure that did not come back in time: a looser cuff (rule RUN-8). */
+function bloodPressureHigh({ now, context }: Look): Recommendation | null {
+  const reason = now.pressureNotBack;
+  return reason ? { rule: 'RUN-8', change: looser(now, context), reason } : null;
 }
 
 /** A lighter version was for that day alone: nothing of the plan changes by it (rule SCR-3). */

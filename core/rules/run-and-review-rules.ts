@@ -64,6 +64,19 @@ export const runRules = {
     words: () =>
       'At any moment one exercise, set, target, LOP, load, rest and pressure is in hand: what was planned, changed by every accepted correction, loosening, lightening and priming step. Everything shown, said, pumped, added up and reviewed uses it. Top up goes to the target in hand, never above it.',
   }),
+  'RUN-8': rule({
+    title: 'Blood pressure in work',
+    level: 'hard',
+    source: HOUSE,
+    by: 'session/blood-pressure.ts bloodPressureDue',
+    figures: {
+      stopAbove: { systolicMmHg: 220, diastolicMmHg: 105 },
+      backWithinMmHg: 10,
+      afterMs: { first: 60_000, second: 300_000, until: 1_800_000 },
+    },
+    words: ({ stopAbove, backWithinMmHg, afterMs }) =>
+      `For high blood pressure, treated or not, and for whoever asks for it: before, in the last rest, and ${seconds(afterMs.first) / 60} and ${seconds(afterMs.second) / 60} min after. Above ${stopAbove.systolicMmHg} or ${stopAbove.diastolicMmHg} work stops at once. Not back within ${backWithinMmHg} of the reading before by then: noted, and lower next time. One limb first.`,
+  }),
   'RUN-9': rule({
     title: 'Clocks',
     level: 'hard',

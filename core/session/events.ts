@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { alarmIgnored } from './events/alarm-ignored';
 import { becameHard } from './events/became-hard';
+import { bloodPressureNoted } from './events/blood-pressure-noted';
 import { colourChecked } from './events/colour-checked';
 import { cuffInflated } from './events/cuff-inflated';
 import { cuffReleased } from './events/cuff-released';
@@ -57,6 +58,7 @@ export const sessionEventSchema = z.discriminatedUnion('type', [
   setNoted.schema,
   heartRateNoted.schema,
   heartRateLaid.schema,
+  bloodPressureNoted.schema,
   colourChecked.schema,
   offerAnswered.schema,
   signNoted.schema,
@@ -97,6 +99,7 @@ export const EVENTS = {
   'set-noted': setNoted,
   'heart-rate-noted': heartRateNoted,
   'heart-rate-laid': heartRateLaid,
+  'blood-pressure-noted': bloodPressureNoted,
   'colour-checked': colourChecked,
   'offer-answered': offerAnswered,
   'sign-noted': signNoted,

@@ -20,6 +20,7 @@ const nothingYet = (): SessionState => ({
   offers: [],
   ignoredAlarms: [],
   heartRate: null,
+  bloodPressures: [],
   reviews: [],
   followUp: null,
   stopped: null,

@@ -1,6 +1,7 @@
 import type { PressureStep } from '../plan/timeline';
 import type { Limb } from '../quantity/limb';
-import type { FollowUp, Offer, SessionEvent, StopReason } from './events';
+import type { BloodPressure } from '../screening/blood-pressure';
+import type { BloodPressureMoment, FollowUp, Offer, SessionEvent, StopReason } from './events';
 import type { HeartRateTrace } from './heart-rate';
 import type { SignId } from './signs';
 
@@ -75,6 +76,8 @@ export type SessionState = {
   ignoredAlarms: { atMs: number; limb: Limb }[];
   /** Heart rate of the whole session from a file; null without one. */
   heartRate: HeartRateTrace | null;
+  /** Blood pressures around the work, as they were taken (rule RUN-8). */
+  bloodPressures: { atMs: number; moment: BloodPressureMoment; reading: BloodPressure }[];
   reviews: ReviewAnswer[];
   followUp: FollowUp | null;
   stopped: { atMs: number; why: string } | null;

@@ -1,4 +1,6 @@
 import { repsByPace } from '../../protocol/pace';
+import { bloodPressureWords } from '../../screening/blood-pressure';
+import { isTooHigh } from '../blood-pressure';
 import { momentsIn } from '../heart-rate';
 import { offerAfterSet } from '../offer';
 import { lastSet, type SetPlace } from '../places';
@@ -111,6 +113,15 @@ export function layHeartRate({ state }: Situation, { trace }: Of<'lay-heart-rate
     { type: 'heart-rate-laid', ...trace },
     ...momentsIn(trace, state.sets).map((moment) => ({ type: 'heart-rate-noted' as const, ...moment })),
   ]);
+}
+
+/** A blood pressure around the work; one that is too high ends it at once (rule RUN-8). */
+export function noteBloodPressure(now: Situation, { moment, reading }: Of<'note-blood-pressure'>): Decision {
+  const noted = { type: 'blood-pressure-noted', moment, reading } as const;
+  const { stopped, finishedAtMs } = now.state;
+  if (!isTooHigh(reading) || stopped || finishedAtMs !== null) return decided([noted]);
+  const why = `Blood pressure ${bloodPressureWords(reading)}`;
+  return decided([noted, ...stop(now, { do: 'stop', why }).events]);
 }
 
 /** The change that is offered, taken or left; a loosening is done at once, or waits for the next inflation. */

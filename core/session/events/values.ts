@@ -51,3 +51,7 @@ export const reviewChangeSchema = z.object({
   easier: z.literal(true).optional(),
   heavyBridge: z.literal(true).optional(),
 });
+
+/** When a blood pressure is taken around work under the cuff (rule RUN-8). */
+export const bloodPressureMomentSchema = z.enum(['before', 'last-rest', 'minute-1', 'minute-5']);
+export type BloodPressureMoment = z.infer<typeof bloodPressureMomentSchema>;

@@ -1,4 +1,6 @@
 import { LIMB_LABELS } from '#core/quantity/limb';
+import { bloodPressureWords } from '#core/screening/blood-pressure';
+import { BLOOD_PRESSURE_MOMENTS } from '#core/session/blood-pressure';
 import type { SessionEvent } from '#core/session/events';
 import { undoable } from '#core/session/fold';
 import type { LiveSession } from '../../data/live-session';
@@ -28,6 +30,10 @@ export function Happenings({ session: { view, log, state } }: { session: LiveSes
         ({ moment, beatsPerMinute }) =>
           `Heart rate, set ${setIndex + 1}, ${moment === 'end' ? 'at the end' : 'at minute 5'}: ${beatsPerMinute}.`,
       ),
+    ),
+    ...state.bloodPressures.map(
+      ({ moment, reading }) =>
+        `Blood pressure, ${BLOOD_PRESSURE_MOMENTS[moment].toLowerCase()}: ${bloodPressureWords(reading)} mmHg.`,
     ),
   ].filter((line) => line !== false);
   if (lines.length === 0) return null;

@@ -13,6 +13,7 @@ import { serverNow } from '../../data/clock';
 import type { LiveSession } from '../../data/live-session';
 import { saveFile } from '../../data/save-file';
 import { AdverseEvents } from '../../parts/AdverseEvents';
+import { BloodPressureInWork } from '../../parts/BloodPressureInWork';
 import { FollowUpForm } from '../../parts/FollowUpForm';
 import { clock, dayAndTime, plain } from '../../parts/format';
 import { OcclusionStrip } from '../../parts/OcclusionStrip';
@@ -129,6 +130,7 @@ export function RecordView({ session }: { session: LiveSession }) {
           {state.stopped && <p className="text-vermilion">Stopped: {state.stopped.why}.</p>}
         </section>
       )}
+      <BloodPressureInWork clientId={view.clientId} plan={view.plan} state={state} act={act} />
       <HeartRate session={session} act={act} />
       <Happenings session={session} />
       <FollowUpForm known={state.followUp} act={act} />

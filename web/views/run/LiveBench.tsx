@@ -14,6 +14,7 @@ import { serverNow } from '../../data/clock';
 import { thisDevice } from '../../data/device';
 import type { LiveSession } from '../../data/live-session';
 import { pumpOf } from '../../devices/session-pumps';
+import { BloodPressureInWork } from '../../parts/BloodPressureInWork';
 import { Button } from '../../parts/Button';
 import { ExerciseFigure } from '../../parts/ExerciseFigure';
 import { toggleFullScreen } from '../../parts/full-screen';
@@ -179,6 +180,7 @@ export function LiveBench({ session: { view, log, state } }: { session: LiveSess
               ))}
             </details>
           )}
+          <BloodPressureInWork clientId={view.clientId} plan={plan} state={state} act={act} />
           <OfferPanel plan={plan} state={state} act={act} />
           <SetNotes plan={plan} state={state} act={act} />
           <LiveForecast plan={plan} state={state} clientId={view.clientId} />

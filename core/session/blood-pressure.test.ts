@@ -1,0 +1,74 @@
+import { describe, expect, it } from 'vitest';
+import { testPlan } from '../plan/plan.fixture';
+import { bloodPressureDue, isTooHigh, whyNotBack } from './blood-pressure';
+import { decide } from './decide/decide';
+import type { BloodPressureMoment, EventBody } from './events';
+import { foldAll, logOf, START_MS, WHOLE_SESSION } from './session.fixture';
+
+const { plan } = testPlan();
+type Entry = readonly [number, EventBody];
+const at = (entries: readonly Entry[]) => foldAll(plan, logOf(entries));
+const until = (seconds: number, more: readonly Entry[] = []) =>
+  at([...WHOLE_SESSION.filter(([when]) => when <= seconds), ...more]);
+const due = (seconds: number, more: readonly Entry[] = []) =>
+  bloodPressureDue(plan, until(seconds, more), START_MS + seconds * 1000);
+const reading = (systolicMmHg: number, diastolicMmHg = 84) => ({ systolicMmHg, diastolicMmHg });
+const noted = (
+  seconds: number,
+  moment: BloodPressureMoment,
+  systolicMmHg: number,
+  diastolicMmHg = 84,
+): Entry => [
+  seconds,
+  { type: 'blood-pressure-noted', moment, reading: reading(systolicMmHg, diastolicMmHg) },
+];
+
+describe('blood pressure around the work (RUN-8)', () => {
+  it('is due before the cuff, in the last rest, one and five minutes after it came down, each until it is taken', () => {
+    expect([due(0), due(30), due(150), due(210), due(240), due(300)]).toEqual([
+      'before',
+      null,
+      null,
+      'last-rest',
+      null,
+      null,
+    ]);
+    // The cuff came down at 275 s.
+    expect([due(334), due(335), due(574), due(575), due(2_075), due(2_076)]).toEqual([
+      null,
+      'minute-1',
+      'minute-1',
+      'minute-5',
+      'minute-5',
+      null,
+    ]);
+    expect(due(3, [noted(2, 'before', 132)])).toBeNull();
+    expect(due(600, [noted(590, 'minute-5', 132)])).toBeNull();
+  });
+
+  it('stops the work above 220 or 105, exactly at it not', () => {
+    expect([reading(220, 105), reading(221, 90), reading(180, 106)].map(isTooHigh)).toEqual([
+      false,
+      true,
+      true,
+    ]);
+    const note = (systolicMmHg: number) =>
+      decide(
+        plan,
+        until(210),
+        { do: 'note-blood-pressure', moment: 'last-rest', reading: reading(systolicMmHg) },
+        START_MS + 215_000,
+      ).events.map((event) => (event.type === 'stopped' ? `stopped: ${event.why}` : event.type));
+    expect(note(220)).toEqual(['blood-pressure-noted']);
+    expect(note(224)).toEqual(['blood-pressure-noted', 'stopped: Blood pressure 224/84']);
+  });
+
+  it('is not back where either figure is over ten above what it was before', () => {
+    const why = (systolicMmHg: number, diastolicMmHg: number) =>
+      whyNotBack(until(300, [noted(2, 'before', 132), noted(600, 'minute-5', systolicMmHg, diastolicMmHg)]));
+    expect(why(142, 94)).toBeNull();
+    expect(why(143, 84)).toBe('Blood pressure 143/84 five minutes after, 132/84 before: not back within 10.');
+    expect(why(130, 95)).toContain('130/95');
+    expect(whyNotBack(until(300, [noted(600, 'minute-5', 180)]))).toBeNull();
+  });
+});

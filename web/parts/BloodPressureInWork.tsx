@@ -1,0 +1,68 @@
+import { useState } from 'react';
+import type { Plan } from '#core/plan/plan';
+import { needsBloodPressure } from '#core/record/in-force';
+import { bloodPressureWords } from '#core/screening/blood-pressure';
+import { BLOOD_PRESSURE_MOMENTS, bloodPressureDue } from '#core/session/blood-pressure';
+import type { SessionState } from '#core/session/state';
+import type { Act } from '../act/act';
+import { useClient } from '../data/queries';
+import { BloodPressureFields } from './BloodPressureFields';
+import { Button } from './Button';
+import { NO_PRESSURE, readPressure } from './typed-pressure';
+import { useNow } from './use-now';
+
+const EVERY_MS = 1_000;
+
+/** Blood pressure around the work: asked for where the record says so, and open to everybody else (rule RUN-8). */
+export function BloodPressureInWork({
+  clientId,
+  plan,
+  state,
+  act,
+}: {
+  clientId: string;
+  plan: Plan;
+  state: SessionState;
+  act: Act;
+}) {
+  const nowMs = useNow(EVERY_MS);
+  const { data: client } = useClient(clientId);
+  const [typed, setTyped] = useState(NO_PRESSURE);
+  const due = bloodPressureDue(plan, state, nowMs);
+  const isAsked = client !== undefined && needsBloodPressure(client.facts, client.judgedAtMs);
+  const { reading } = readPressure(typed);
+  const taken = state.bloodPressures
+    .map(
+      ({ moment, reading: had }) =>
+        `${BLOOD_PRESSURE_MOMENTS[moment].toLowerCase()} ${bloodPressureWords(had)}`,
+    )
+    .join(', ');
+  return (
+    <details open={isAsked && due !== null}>
+      <summary className="min-h-11 cursor-pointer py-2 text-[15px]">
+        Blood pressure{taken && `: ${taken}`}
+        {isAsked && due && <strong className="notched ml-2 py-0.5">take it now</strong>}
+      </summary>
+      {due ? (
+        <form
+          className="space-y-2"
+          onSubmit={(event) => {
+            event.preventDefault();
+            if (!reading) return;
+            act({ do: 'note-blood-pressure', moment: due, reading });
+            setTyped(NO_PRESSURE);
+          }}
+        >
+          <BloodPressureFields label={BLOOD_PRESSURE_MOMENTS[due]} typed={typed} onChange={setTyped} />
+          <Button type="submit" disabled={!reading}>
+            Note it
+          </Button>
+        </form>
+      ) : (
+        <p className="text-[15px] text-quiet">
+          Taken before, in the last rest, and 1 and 5 min after (RUN-8).
+        </p>
+      )}
+    </details>
+  );
+}
