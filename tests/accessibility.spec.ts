@@ -8,9 +8,18 @@ const AXE = readFileSync('node_modules/axe-core/axe.min.js', 'utf8');
 /** What differs from one theme to the other; all else is the same page. */
 const OF_A_THEME: RunOptions = { runOnly: ['color-contrast'] };
 
+/** A phone, a tablet, and a wide screen. */
+const WIDTHS = [390, 820, 1920];
+
+/** What is wider than the page and would be scrolled to sideways; tables that scroll by themselves may be. */
+const sideways = (): string[] =>
+  [document.documentElement, ...document.querySelectorAll('main')]
+    .filter((box) => box.scrollWidth > box.clientWidth + 1)
+    .map(({ tagName, scrollWidth }) => `${tagName} ${scrollWidth}`);
+
 // Every view is opened as a practitioner does, some with a session run up to them; two tests share them, side by side.
 for (const half of [0, 1]) {
-  test(`no view has a serious accessibility violation in either theme, half ${half + 1}`, async ({
+  test(`no view has a serious accessibility violation in either theme, or scrolls sideways on any screen, half ${half + 1}`, async ({
     page,
   }) => {
     test.setTimeout(480_000);
@@ -38,6 +47,12 @@ for (const half of [0, 1]) {
             .map(({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html.slice(0, 160)).join(' | ')}`);
           expect.soft(serious, `${view.name}, ${theme}`).toEqual([]);
         }
+        const usual = page.viewportSize();
+        for (const width of WIDTHS) {
+          await page.setViewportSize({ width, height: 844 });
+          expect.soft(await page.evaluate(sideways), `${view.name}, ${width} px wide`).toEqual([]);
+        }
+        if (usual) await page.setViewportSize(usual);
       });
     }
   });

@@ -23,7 +23,12 @@ export function Button({
       className={`inline-flex min-h-11 items-center justify-center gap-3 rounded-sm border px-4 font-semibold disabled:opacity-45 ${LOOKS[kind]} ${className}`}
     >
       <span>{children}</span>
-      {keyHint && <KeyHint>{keyHint}</KeyHint>}
+      {keyHint && (
+        // Who holds a phone has no keys.
+        <span className="max-sm:hidden">
+          <KeyHint>{keyHint}</KeyHint>
+        </span>
+      )}
     </button>
   );
 }

@@ -25,7 +25,7 @@ export function HistoryChart({
   return (
     <figure className="min-w-0">
       <figcaption className="text-[14px] text-quiet">{caption}</figcaption>
-      <div className="h-56">
+      <div className="relative h-56">
         <Line
           role="img"
           aria-label={`History: ${inOrder.map(({ atMs, value }) => `${day(atMs)} ${value}`).join(', ')} ${unit}`}

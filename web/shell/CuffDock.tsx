@@ -29,7 +29,7 @@ export function CuffDock({ sessions }: { sessions: readonly LiveSession[] }) {
   }, [isUpHere]);
   if (inflated.length === 0 && !measuring) return <NoCuff />;
   return (
-    <section aria-label="Cuff dock" className="border-t border-ink/40 bg-paper px-4 print:hidden">
+    <section aria-label="Cuff dock" className="border-t border-ink/40 bg-paper px-4 max-sm:px-2 print:hidden">
       <ul
         className={
           compact ? 'grid max-h-[32vh] gap-x-8 overflow-y-auto xl:grid-cols-2' : 'divide-y divide-rule'
@@ -111,20 +111,36 @@ function DockedSession({ session: { view, state }, compact }: { session: LiveSes
   return clocks.map(({ limb, pressureMmHg, clockMs, limitMs, leftMs, alarm }) => (
     <li
       key={limb}
-      className={`flex flex-wrap items-center gap-y-1 ${compact ? 'gap-x-3 border-b border-rule py-0.5' : 'gap-x-6 py-2'}`}
+      className={`flex flex-wrap items-center gap-y-1 max-sm:flex-nowrap max-sm:gap-x-1.5 max-sm:py-1 ${compact ? 'gap-x-3 border-b border-rule py-0.5' : 'gap-x-6 py-2'}`}
     >
       <Link
         to={`/sessions/${view.id}`}
-        className="min-w-52 font-semibold underline decoration-rule underline-offset-4"
+        className="min-w-52 font-semibold underline decoration-rule underline-offset-4 max-sm:min-w-0"
       >
-        {isShut ? initialsOf(view.clientName) : view.clientName}, {LIMB_LABELS[limb].toLowerCase()}
+        {isShut ? (
+          initialsOf(view.clientName)
+        ) : (
+          // On a phone a cuff has one line.
+          <>
+            <span className="max-sm:sr-only">{view.clientName}</span>
+            <span aria-hidden className="sm:hidden">
+              {initialsOf(view.clientName)}
+            </span>
+          </>
+        )}
+        , {LIMB_LABELS[limb].toLowerCase()}
       </Link>
-      <span className="figures text-xl">{pressureWords(pressureMmHg)}</span>
-      <span className="figures text-xl">
+      <span className="figures text-xl max-sm:text-[15px]">{pressureWords(pressureMmHg)}</span>
+      <span className="figures text-xl max-sm:hidden">
         {clock(clockMs)} <span className="text-[14px] text-quiet">occluded</span>
       </span>
-      <span className={`figures text-xl ${alarm === 'none' ? '' : 'font-bold text-vermilion'}`}>
-        {clock(leftMs)} <span className="text-[14px]">left{!compact && ` of ${clock(limitMs)}`}</span>
+      <span
+        className={`figures text-xl max-sm:text-[17px] ${alarm === 'none' ? '' : 'font-bold text-vermilion'}`}
+      >
+        {clock(leftMs)}{' '}
+        <span className="text-[14px]">
+          left{!compact && <span className="max-sm:hidden"> of {clock(limitMs)}</span>}
+        </span>
       </span>
       {alarm !== 'none' && (
         <strong role="alert" className={alarm === 'now' ? 'text-vermilion' : 'notched text-ochre'}>
@@ -132,17 +148,12 @@ function DockedSession({ session: { view, state }, compact }: { session: LiveSes
         </strong>
       )}
       <Button
-        className="ml-auto"
+        className="ml-auto max-sm:px-3"
         kind={alarm === 'now' ? 'stop' : 'plain'}
         onClick={() => act({ do: 'release', limbs: [limb] })}
       >
-        {compact ? (
-          <>
-            Release<span className="sr-only"> {LIMB_LABELS[limb].toLowerCase()}</span>
-          </>
-        ) : (
-          `Release ${LIMB_LABELS[limb].toLowerCase()}`
-        )}
+        Release
+        <span className={compact ? 'sr-only' : 'max-lg:sr-only'}> {LIMB_LABELS[limb].toLowerCase()}</span>
       </Button>
     </li>
   ));

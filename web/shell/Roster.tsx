@@ -8,7 +8,6 @@ import {
   UserPlus,
   Wrench,
 } from 'lucide-react';
-import { useState } from 'react';
 import { NavLink } from 'react-router';
 import type { ClientSummary } from '#contract/client';
 import { LINK_LABELS } from '#core/record/link';
@@ -17,11 +16,7 @@ import { usePractice } from '../data/queries';
 import { LongList } from '../parts/LongList';
 import { Pip } from '../parts/Pip';
 import { SearchField } from '../parts/SearchField';
-
-// On a tablet the sheet needs the width; the roster is one touch away.
-const ROOMY_PX = 1000;
-// On a phone it lies over the sheet, and goes once somebody is chosen.
-const PHONE_PX = 640;
+import { isPhone, rosterOpen } from '../state/roster-open';
 
 const PLACES = [
   { to: '/floor', label: 'Floor', Icon: LayoutList },
@@ -34,12 +29,12 @@ const PLACES = [
 
 /** The people of the practice, six pips each. */
 export function Roster() {
-  const [open, setOpen] = useState(() => window.innerWidth >= ROOMY_PX);
+  const open = rosterOpen.use();
   const { data: practice } = usePractice();
   if (!open) {
     return (
-      <nav aria-label="People" className="border-r border-rule p-2 print:hidden">
-        <IconButton label="Show people" onClick={() => setOpen(true)}>
+      <nav aria-label="People" className="border-r border-rule p-2 max-sm:hidden print:hidden">
+        <IconButton label="Show people" onClick={() => rosterOpen.set(true)}>
           <PanelLeftOpen size={20} aria-hidden />
         </IconButton>
       </nav>
@@ -48,22 +43,22 @@ export function Roster() {
   return (
     <nav
       aria-label="People"
-      className="flex w-60 shrink-0 flex-col border-r border-rule max-sm:absolute max-sm:inset-y-0 max-sm:left-0 max-sm:z-30 max-sm:w-72 max-sm:bg-paper max-sm:shadow-lg print:hidden"
+      className="flex w-60 shrink-0 flex-col border-r border-rule max-sm:absolute max-sm:inset-x-0 max-sm:top-11 max-sm:bottom-0 max-sm:z-30 max-sm:w-auto max-sm:border-t max-sm:border-ink max-sm:bg-paper print:hidden"
       onClickCapture={({ target }) => {
         const followed = target instanceof Element && target.closest('a') !== null;
-        if (followed && window.innerWidth < PHONE_PX) setOpen(false);
+        if (followed && isPhone()) rosterOpen.set(false);
       }}
     >
       <div className="flex items-center justify-between border-b border-rule px-3 py-2">
         <NavLink to="/" className="font-semibold">
           {practice?.settings.name ?? 'Nervato'}
         </NavLink>
-        <IconButton label="Hide people" onClick={() => setOpen(false)}>
+        <IconButton label="Hide people" onClick={() => rosterOpen.set(false)}>
           <PanelLeftClose size={20} aria-hidden />
         </IconButton>
       </div>
       <PeopleList />
-      <ul className="mt-auto border-t border-rule">
+      <ul className="mt-auto border-t border-rule max-sm:grid max-sm:grid-cols-2">
         {PLACES.map(({ to, label, Icon }) => (
           <li key={to}>
             <NavLink

@@ -25,7 +25,12 @@ export function SaveLine() {
         </Suspense>
       )}
       {unsent === 0 ? (
-        <p className="text-[14px] text-quiet">All saved on the server</p>
+        <p className="text-[14px] text-quiet">
+          <span className="max-sm:sr-only">All saved on the server</span>
+          <span aria-hidden className="sm:hidden">
+            Saved
+          </span>
+        </p>
       ) : unreached ? (
         <p role="status" className="notched text-[14px] text-ochre">
           {events} kept on this device, not yet on the server. Trying again.

@@ -1,8 +1,9 @@
-import { Command, Maximize, Moon, Sun } from 'lucide-react';
+import { Command, Maximize, Moon, Sun, Users } from 'lucide-react';
 import { lazy, Suspense, useState } from 'react';
 import { usePractitioner } from '../data/queries';
 import { KeyHint } from '../parts/Button';
 import { toggleFullScreen } from '../parts/full-screen';
+import { rosterOpen } from '../state/roster-open';
 import { theme, toggleTheme } from '../theme/theme';
 import { SaveLine } from './SaveLine';
 import { SoundButton } from './SoundButton';
@@ -17,13 +18,22 @@ const SoundSettings = lazy(() =>
 /** Who works, whether all is saved, and the switches that hold in every view. */
 export function TopLine({ openPalette }: { openPalette: () => void }) {
   const dark = theme.use() === 'floor';
+  const peopleShown = rosterOpen.use();
   const practitioner = usePractitioner();
   const [asked, setAsked] = useState(false);
   const [settingSound, setSettingSound] = useState(false);
   return (
-    <header className="flex min-h-11 flex-wrap items-center gap-x-4 border-b border-rule px-4 print:hidden">
+    <header className="flex min-h-11 flex-wrap items-center gap-x-4 border-b border-rule px-4 max-sm:flex-nowrap max-sm:gap-x-1 max-sm:px-2 print:hidden">
+      <span className="shrink-0 sm:hidden">
+        <Switch
+          label={peopleShown ? 'Hide people' : 'Show people'}
+          onClick={() => rosterOpen.set(!peopleShown)}
+        >
+          <Users size={20} aria-hidden />
+        </Switch>
+      </span>
       <SaveLine />
-      <div className="ml-auto flex items-center gap-1">
+      <div className="ml-auto flex shrink-0 items-center gap-1 max-sm:gap-0">
         {asked ? (
           <Suspense fallback={<WhoButton practitioner={practitioner} />}>
             <AccountMenu />
@@ -38,9 +48,11 @@ export function TopLine({ openPalette }: { openPalette: () => void }) {
         ) : (
           <SoundButton onClick={() => setSettingSound(true)} />
         )}
-        <Switch label="Full screen" onClick={toggleFullScreen}>
-          <Maximize size={20} aria-hidden />
-        </Switch>
+        <span className="max-sm:hidden">
+          <Switch label="Full screen" onClick={toggleFullScreen}>
+            <Maximize size={20} aria-hidden />
+          </Switch>
+        </span>
         <Switch label={dark ? 'Paper theme' : 'Dark floor theme'} onClick={toggleTheme}>
           {dark ? <Sun size={20} aria-hidden /> : <Moon size={20} aria-hidden />}
         </Switch>
@@ -49,7 +61,10 @@ export function TopLine({ openPalette }: { openPalette: () => void }) {
           onClick={openPalette}
           className="flex items-center gap-2 rounded-sm px-2 py-2 text-[14px] hover:bg-tint"
         >
-          <Command size={18} aria-hidden /> Find <KeyHint>Ctrl K</KeyHint>
+          <Command size={18} aria-hidden /> <span className="max-sm:sr-only">Find</span>{' '}
+          <span className="max-sm:hidden">
+            <KeyHint>Ctrl K</KeyHint>
+          </span>
         </button>
       </div>
     </header>

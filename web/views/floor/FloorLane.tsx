@@ -42,8 +42,8 @@ export function FloorLane({
   const restMs = restLeftMs(state, nowMs);
   const worn = limbClocks(plan, state, nowMs).filter(({ inflated }) => inflated);
   return (
-    <li className={`border-b border-b-rule border-l-8 py-2 pl-3 ${EDGES[need]}`}>
-      <div className="grid grid-cols-[minmax(12rem,1fr)_8rem_minmax(12rem,1.2fr)_auto] items-center gap-4">
+    <li className={`@container border-b border-b-rule border-l-8 py-2 pl-3 ${EDGES[need]}`}>
+      <div className="grid grid-cols-[minmax(9rem,1fr)_9rem_minmax(9rem,1.2fr)_auto] items-center gap-4 @max-2xl:grid-cols-[1fr_auto] @max-2xl:gap-2">
         <div className="min-w-0">
           <Link
             to={`/sessions/${view.id}`}
@@ -54,7 +54,7 @@ export function FloorLane({
           </Link>
           <p className={words.urgent ? 'font-semibold text-vermilion' : ''}>{words.now}</p>
         </div>
-        <p className="figures text-5xl leading-none">
+        <p className="figures text-5xl leading-none @max-2xl:text-4xl">
           {set && reps !== null && set.plannedReps !== null ? (
             <>
               {reps}
@@ -70,7 +70,7 @@ export function FloorLane({
             clock(nowMs - (state.startedAtMs ?? nowMs))
           )}
         </p>
-        <ul>
+        <ul className="@max-2xl:col-span-2">
           {worn.length === 0 && <li className="text-quiet">cuff down</li>}
           {worn.map(({ limb, pressureMmHg, clockMs, leftMs, alarm }) => (
             <li key={limb} className={alarm === 'none' ? '' : 'font-bold text-vermilion'}>
@@ -80,7 +80,7 @@ export function FloorLane({
             </li>
           ))}
         </ul>
-        <div className="w-48">
+        <div className="w-40 @max-2xl:col-span-2 @max-2xl:w-full">
           {words.action && (
             <Button
               kind={words.urgent ? 'stop' : 'main'}

@@ -85,7 +85,11 @@ export function LoadBench({ client }: { client: ClientRecord }) {
   });
   return (
     <>
-      <form onSubmit={submit} noValidate className="grid gap-8 lg:grid-cols-[24rem_1fr]">
+      <form
+        onSubmit={submit}
+        noValidate
+        className="grid grid-cols-[minmax(0,1fr)] gap-8 lg:grid-cols-[24rem_minmax(0,1fr)]"
+      >
         <div className="space-y-5">
           <BenchHeading title="Load">
             One clean set to failure, 3 to 10 repetitions, or a single one.

@@ -42,51 +42,53 @@ export function KnownPressures({ client }: { client: ClientRecord }) {
         <h3 className="text-xl font-semibold">Pressures on record</h3>
         <KeptFor client={client} />
       </div>
-      <table className="mt-2 w-full max-w-5xl">
-        <thead>
-          <tr className="text-left text-[14px] text-quiet">
-            {['Limb and position', 'Cuff', 'LOP', 'Measured', 'Due', ''].map((head) => (
-              <th key={head} className="py-1 pr-3 font-normal">
-                {head || <span className="sr-only">Actions</span>}
-              </th>
-            ))}
-          </tr>
-        </thead>
-        <tbody>
-          {rows.map((fact) => (
-            <tr key={fact.id} className="border-t border-rule align-top">
-              <td className="py-2 pr-3">
-                {LIMB_LABELS[fact.limb]}, {fact.position}
-              </td>
-              <td className="py-2 pr-3">{fact.cuffLabel}</td>
-              <td className="figures py-2 pr-3 text-lg whitespace-nowrap">
-                {fact.pressure.value} ± {fact.uncertaintyMmHg}
-              </td>
-              <td className="py-2 pr-3">
-                {ageWords(fact.atMs, client.judgedAtMs)}
-                {fact.quickChecks.length > 0 && `, quick checks: ${fact.quickChecks.length}`}
-                {!fact.steady && ', unsteady'}
-              </td>
-              <td className="py-2 pr-3">
-                <Due client={client} fact={fact} />
-              </td>
-              <td className="py-1">
-                <button
-                  type="button"
-                  aria-expanded={fact.id === openId}
-                  onClick={() => setOpenId(fact.id === openId ? null : fact.id)}
-                  className="min-h-11 font-semibold underline underline-offset-4"
-                >
-                  Check and history
-                  <span className="sr-only">
-                    , {LIMB_LABELS[fact.limb]}, {fact.position}
-                  </span>
-                </button>
-              </td>
+      <div className="relative overflow-x-auto">
+        <table className="mt-2 w-full max-w-5xl">
+          <thead>
+            <tr className="text-left text-[14px] text-quiet">
+              {['Limb and position', 'Cuff', 'LOP', 'Measured', 'Due', ''].map((head) => (
+                <th key={head} className="py-1 pr-3 font-normal">
+                  {head || <span className="sr-only">Actions</span>}
+                </th>
+              ))}
             </tr>
-          ))}
-        </tbody>
-      </table>
+          </thead>
+          <tbody>
+            {rows.map((fact) => (
+              <tr key={fact.id} className="border-t border-rule align-top">
+                <td className="py-2 pr-3">
+                  {LIMB_LABELS[fact.limb]}, {fact.position}
+                </td>
+                <td className="py-2 pr-3">{fact.cuffLabel}</td>
+                <td className="figures py-2 pr-3 text-lg whitespace-nowrap">
+                  {fact.pressure.value} ± {fact.uncertaintyMmHg}
+                </td>
+                <td className="py-2 pr-3">
+                  {ageWords(fact.atMs, client.judgedAtMs)}
+                  {fact.quickChecks.length > 0 && `, quick checks: ${fact.quickChecks.length}`}
+                  {!fact.steady && ', unsteady'}
+                </td>
+                <td className="py-2 pr-3">
+                  <Due client={client} fact={fact} />
+                </td>
+                <td className="py-1">
+                  <button
+                    type="button"
+                    aria-expanded={fact.id === openId}
+                    onClick={() => setOpenId(fact.id === openId ? null : fact.id)}
+                    className="min-h-11 font-semibold underline underline-offset-4"
+                  >
+                    Check and history
+                    <span className="sr-only">
+                      , {LIMB_LABELS[fact.limb]}, {fact.position}
+                    </span>
+                  </button>
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
       {open && (
         <div className="mt-4 grid gap-8 lg:grid-cols-[20rem_1fr]">
           <QuickCheckForm key={open.id} client={client} fact={open} />

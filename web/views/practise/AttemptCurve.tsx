@@ -20,7 +20,7 @@ export function AttemptCurve() {
         Your last {attempts.length} {attempts.length === 1 ? 'attempt' : 'attempts'}, in points. The newest:{' '}
         <span className="figures">{last?.points}</span>, {Math.abs(last?.errorMmHg ?? 0)} mmHg off.
       </figcaption>
-      <div className="h-64">
+      <div className="relative h-64">
         <Line
           role="img"
           aria-label={`Points: ${attempts.map(({ points }) => points).join(', ')}`}

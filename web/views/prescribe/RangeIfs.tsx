@@ -39,11 +39,13 @@ export function RangeIfs({
               {rows.map(({ label, uncertaintyMmHg, low, high }) => (
                 <li
                   key={label}
-                  className="grid grid-cols-[17rem_5rem_1fr] items-center gap-3 border-t border-rule py-1"
+                  className="grid grid-cols-[17rem_5rem_1fr] items-center gap-x-3 border-t border-rule py-1 max-sm:grid-cols-[1fr_5rem]"
                 >
                   <span>{label}</span>
                   <span className="figures">± {uncertaintyMmHg}</span>
-                  <RangeBar low={low} high={high} asked={target.percentLop} />
+                  <span className="max-sm:col-span-2">
+                    <RangeBar low={low} high={high} asked={target.percentLop} />
+                  </span>
                 </li>
               ))}
             </ul>

@@ -91,7 +91,7 @@ function Curve({
       <figcaption className="text-[14px] text-quiet">
         Heart rate, {lowest} to {highest} beats a minute, over the session’s minutes
       </figcaption>
-      <div className="h-40">
+      <div className="relative h-40">
         <Line
           role="img"
           aria-label={`Heart rate from ${lowest} to ${highest} beats a minute`}

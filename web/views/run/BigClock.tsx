@@ -22,14 +22,14 @@ export const BigClock = memo(function BigClock({ plan, state }: { plan: Plan; st
     <div>
       {set && set.plannedReps === null ? (
         <>
-          <p className="figures text-[160px] leading-none">
+          <p className="figures text-[min(160px,27vw)] leading-none">
             {countdown(Math.max(0, set.startedAtMs + workMsOfSet(plan, set) - nowMs))}
           </p>
           <p className="text-xl">left of this spell</p>
         </>
       ) : set?.plannedReps != null && reps !== null ? (
         <>
-          <p className="figures text-[160px] leading-none" data-testid="reps">
+          <p className="figures text-[min(160px,27vw)] leading-none" data-testid="reps">
             {reps}
             <span className="text-5xl text-quiet"> / {set.plannedReps}</span>
           </p>
@@ -42,13 +42,15 @@ export const BigClock = memo(function BigClock({ plan, state }: { plan: Plan; st
         </>
       ) : restMs !== null ? (
         <>
-          <p className={`figures text-[160px] leading-none ${restMs < 0 ? 'text-quiet' : ''}`}>
+          <p className={`figures text-[min(160px,27vw)] leading-none ${restMs < 0 ? 'text-quiet' : ''}`}>
             {restMs > 0 ? countdown(restMs) : `+${clock(-restMs)}`}
           </p>
           <p className="text-xl">{restMs > 0 ? 'rest left' : 'over the rest'}</p>
         </>
       ) : (
-        <p className="figures text-[160px] leading-none">{clock(nowMs - (state.startedAtMs ?? nowMs))}</p>
+        <p className="figures text-[min(160px,27vw)] leading-none">
+          {clock(nowMs - (state.startedAtMs ?? nowMs))}
+        </p>
       )}
       <SetDots plan={plan} state={state} />
     </div>

@@ -88,14 +88,14 @@ export function LiveBench({ session: { view, log, state } }: { session: LiveSess
     <section className="space-y-4">
       <header className="flex flex-wrap items-center justify-between gap-x-6">
         <h1
-          className={`text-4xl font-semibold ${words.urgent ? 'text-vermilion' : ''}`}
+          className={`text-4xl font-semibold max-sm:text-2xl ${words.urgent ? 'text-vermilion' : ''}`}
           aria-live="assertive"
         >
           {words.now}
         </h1>
         {hand && exercise && (
           <p className="flex items-center gap-3 text-quiet">
-            <ExerciseFigure id={exercise.exerciseId} className="h-14 shrink-0 text-ink" />
+            <ExerciseFigure id={exercise.exerciseId} className="h-14 shrink-0 text-ink max-sm:h-10" />
             <span>
               {exercise.label},{' '}
               {hand.loadKg === null
@@ -107,7 +107,7 @@ export function LiveBench({ session: { view, log, state } }: { session: LiveSess
         )}
       </header>
       {plan.today && <p className="notched py-1">{lighterWords(plan.today)}</p>}
-      {hint && <p className="text-xl">{hint}</p>}
+      {hint && <p className="text-xl max-sm:text-[16px]">{hint}</p>}
       {state.runner !== null && state.runner !== thisDevice && state.finishedAtMs === null && (
         <p className="notched flex flex-wrap items-center gap-3 py-1">
           Another device runs this session: it ends sets and begins them on the clock.
