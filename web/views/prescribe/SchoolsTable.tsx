@@ -30,55 +30,57 @@ export function SchoolsTable({
     { head: 'Lasts', of: ({ lastsMs }) => clock(lastsMs) },
   ];
   return (
-    <table className="w-full max-w-3xl">
-      <caption className="text-left text-[14px] text-quiet">
-        This week’s start of each school for the same exercises; pressure and load of the first one. Bold:
-        differs from {SCHOOLS[chosen].label}.
-      </caption>
-      <thead>
-        <tr className="text-left text-[14px] text-quiet">
-          <th className="py-1 font-normal">School</th>
-          {columns.map(({ head }) => (
-            <th key={head} className="font-normal">
-              {head}
-            </th>
-          ))}
-          <th className="font-normal">Between sets, last set</th>
-          <th>
-            <span className="sr-only">Choose</span>
-          </th>
-        </tr>
-      </thead>
-      <tbody>
-        {rows.map((row) => (
-          <tr
-            key={row.schoolId}
-            className={`border-t border-rule ${row.schoolId === chosen ? 'bg-tint' : ''}`}
-          >
-            <td className="py-1.5 pr-2">{SCHOOLS[row.schoolId].label}</td>
-            {columns.map(({ head, of }) => (
-              <td key={head} className={`figures pr-2 ${mine && of(row) !== of(mine) ? 'font-bold' : ''}`}>
-                {of(row)}
-              </td>
+    <div className="relative overflow-x-auto">
+      <table className="w-full max-w-3xl">
+        <caption className="text-left text-[14px] text-quiet">
+          This week’s start of each school for the same exercises; pressure and load of the first one. Bold:
+          differs from {SCHOOLS[chosen].label}.
+        </caption>
+        <thead>
+          <tr className="text-left text-[14px] text-quiet">
+            <th className="py-1 font-normal">School</th>
+            {columns.map(({ head }) => (
+              <th key={head} className="font-normal">
+                {head}
+              </th>
             ))}
-            <td className="pr-2 text-[14px]">
-              {row.session.exercises.every(staysInflated) ? 'stays inflated' : 'released'},{' '}
-              {SCHOOLS[row.schoolId].lastSet}
-            </td>
-            <td>
-              {row.schoolId !== chosen && (
-                <button
-                  type="button"
-                  className="min-h-9 underline underline-offset-4"
-                  onClick={() => choose(row)}
-                >
-                  Use<span className="sr-only"> {SCHOOLS[row.schoolId].label}</span>
-                </button>
-              )}
-            </td>
+            <th className="font-normal">Between sets, last set</th>
+            <th>
+              <span className="sr-only">Choose</span>
+            </th>
           </tr>
-        ))}
-      </tbody>
-    </table>
+        </thead>
+        <tbody>
+          {rows.map((row) => (
+            <tr
+              key={row.schoolId}
+              className={`border-t border-rule ${row.schoolId === chosen ? 'bg-tint' : ''}`}
+            >
+              <td className="py-1.5 pr-2">{SCHOOLS[row.schoolId].label}</td>
+              {columns.map(({ head, of }) => (
+                <td key={head} className={`figures pr-2 ${mine && of(row) !== of(mine) ? 'font-bold' : ''}`}>
+                  {of(row)}
+                </td>
+              ))}
+              <td className="pr-2 text-[14px]">
+                {row.session.exercises.every(staysInflated) ? 'stays inflated' : 'released'},{' '}
+                {SCHOOLS[row.schoolId].lastSet}
+              </td>
+              <td>
+                {row.schoolId !== chosen && (
+                  <button
+                    type="button"
+                    className="min-h-9 underline underline-offset-4"
+                    onClick={() => choose(row)}
+                  >
+                    Use<span className="sr-only"> {SCHOOLS[row.schoolId].label}</span>
+                  </button>
+                )}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
   );
 }

@@ -8,44 +8,48 @@ const number = 'figures py-1 pr-6 text-right';
 export function TissueTable({ lines }: { lines: readonly TissueLine[] }) {
   if (lines.length === 0) return null;
   return (
-    <table className="mt-2 text-[15px]">
-      <caption className="text-left text-[14px] text-quiet">By muscle, the last seven days</caption>
-      <thead>
-        <tr className="border-b border-ink/40 text-left">
-          {['Muscle', 'Days', 'Sets', 'Occluded', '%LOP·min', 'Heavy sets'].map((label, place) => (
-            <th
-              key={label}
-              scope="col"
-              className={`py-1 pr-6 font-semibold ${place > 0 ? 'text-right' : ''}`}
-            >
-              {label}
-            </th>
-          ))}
-          <th scope="col">
-            <span className="sr-only">What it says</span>
-          </th>
-        </tr>
-      </thead>
-      <tbody>
-        {lines.map((line) => {
-          const off = whyOff(line);
-          return (
-            <tr key={`${line.muscle} ${line.limb}`} className="border-b border-rule">
-              <th scope="row" className="py-1 pr-6 text-left font-normal first-letter:uppercase">
-                {line.muscle}, {LIMB_LABELS[line.limb].toLowerCase()}
+    <div className="relative overflow-x-auto">
+      <table className="mt-2 text-[15px]">
+        <caption className="text-left text-[14px] text-quiet">By muscle, the last seven days</caption>
+        <thead>
+          <tr className="border-b border-ink/40 text-left">
+            {['Muscle', 'Days', 'Sets', 'Occluded', '%LOP·min', 'Heavy sets'].map((label, place) => (
+              <th
+                key={label}
+                scope="col"
+                className={`py-1 pr-6 font-semibold ${place > 0 ? 'text-right' : ''}`}
+              >
+                {label}
               </th>
-              <td className={number}>{line.days}</td>
-              <td className={number}>{line.sets}</td>
-              <td className={number}>{clock(line.occludedMs)}</td>
-              <td className={number}>{line.percentLopMin === null ? '–' : plain(line.percentLopMin, 0)}</td>
-              <td className={number}>{line.heavySets === 0 ? '–' : line.heavySets}</td>
-              <td>
-                {off && <span className="notched text-[14px] text-ochre first-letter:uppercase">{off}</span>}
-              </td>
-            </tr>
-          );
-        })}
-      </tbody>
-    </table>
+            ))}
+            <th scope="col">
+              <span className="sr-only">What it says</span>
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {lines.map((line) => {
+            const off = whyOff(line);
+            return (
+              <tr key={`${line.muscle} ${line.limb}`} className="border-b border-rule">
+                <th scope="row" className="py-1 pr-6 text-left font-normal first-letter:uppercase">
+                  {line.muscle}, {LIMB_LABELS[line.limb].toLowerCase()}
+                </th>
+                <td className={number}>{line.days}</td>
+                <td className={number}>{line.sets}</td>
+                <td className={number}>{clock(line.occludedMs)}</td>
+                <td className={number}>{line.percentLopMin === null ? '–' : plain(line.percentLopMin, 0)}</td>
+                <td className={number}>{line.heavySets === 0 ? '–' : line.heavySets}</td>
+                <td>
+                  {off && (
+                    <span className="notched text-[14px] text-ochre first-letter:uppercase">{off}</span>
+                  )}
+                </td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+    </div>
   );
 }
