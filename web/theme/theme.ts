@@ -1,14 +1,32 @@
-import { storedValue } from '../state/stored-value';
+import { followed } from '../state/store';
+
+const KEY = 'nervato-theme';
+/** The theme is the system's until somebody chooses one; said again when the system's changes. */
+const AS_THE_SYSTEM = 'system';
+const dark = window.matchMedia('(prefers-color-scheme: dark)');
 
 /** `paper` by day; `floor` turns the ground to ink for gyms. */
-export const theme = storedValue('nervato-theme', 'paper');
+export const theme = followed(
+  () => localStorage.getItem(KEY) ?? (dark.matches ? 'floor' : 'paper'),
+  (value) => {
+    if (value !== AS_THE_SYSTEM) localStorage.setItem(KEY, value);
+  },
+);
 
-/** Puts the stored theme on the page; call before the first paint and after a change. */
+/** Puts the theme on the page, and keeps it there as the system's changes; call before the first paint. */
 export function applyTheme(): void {
-  document.documentElement.dataset.theme = theme.get();
+  show();
+  dark.addEventListener('change', () => {
+    theme.set(AS_THE_SYSTEM);
+    show();
+  });
 }
 
 export function toggleTheme(): void {
   theme.set(theme.get() === 'floor' ? 'paper' : 'floor');
-  applyTheme();
+  show();
+}
+
+function show(): void {
+  document.documentElement.dataset.theme = theme.get();
 }

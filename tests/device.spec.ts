@@ -1,0 +1,24 @@
+import { expect, test } from './nervato';
+
+test('a phone: its theme is the system’s until one is chosen, and people are one touch away', async ({
+  page,
+}) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await page.emulateMedia({ colorScheme: 'dark' });
+  await page.goto('/');
+  const root = page.locator('html');
+  await expect(root).toHaveAttribute('data-theme', 'floor');
+  await page.emulateMedia({ colorScheme: 'light' });
+  await expect(root).toHaveAttribute('data-theme', 'paper');
+  await page.getByRole('button', { name: 'Dark floor theme' }).click();
+  await page.emulateMedia({ colorScheme: 'dark' });
+  await page.emulateMedia({ colorScheme: 'light' });
+  await expect(root).toHaveAttribute('data-theme', 'floor');
+
+  const people = page.getByRole('navigation', { name: 'People' });
+  await expect(people).toHaveCount(0);
+  await page.getByRole('button', { name: 'Show people' }).click();
+  await people.getByRole('link', { name: 'Birgitta Somerhall' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'Birgitta Somerhall' })).toBeVisible();
+  await expect(people).toHaveCount(0);
+});
