@@ -22,3 +22,15 @@ test('a phone: its theme is the system’s until one is chosen, and people are o
   await expect(page.getByRole('heading', { level: 1, name: 'Birgitta Somerhall' })).toBeVisible();
   await expect(people).toHaveCount(0);
 });
+
+test('a key is its character, wherever it is on a keyboard', async ({ page }) => {
+  await page.goto('/');
+  await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+  // As it is typed in Germany: ? with Shift and the key beside 0.
+  await page.evaluate(() =>
+    document.dispatchEvent(
+      new KeyboardEvent('keydown', { key: '?', code: 'Minus', shiftKey: true, bubbles: true }),
+    ),
+  );
+  await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
+});

@@ -43,7 +43,8 @@ export function Frame() {
     };
   }, []);
   useHotkeys('mod+k', () => isIn && setFinding(true), { preventDefault: true, enableOnFormTags: true });
-  useHotkeys('shift+slash', () => setShowingKeys(true));
+  // By its character: where it is on a keyboard differs from country to country.
+  useHotkeys('?', () => setShowingKeys(true), { useKey: true, ignoreModifiers: true });
   useHotkeys('g>a', () => navigate('/people/new'));
   useHotkeys('g>o', () => navigate('/floor'));
   useHotkeys('g>x', () => navigate('/exercises'));
