@@ -11,7 +11,8 @@ const NOT_PICTURED = [
   'screened',
   'pressures',
   'by-feel',
-  'exercises',
+  'explain',
+  'in-and-out',
   'measures',
   'paper',
   'practise',
@@ -30,11 +31,13 @@ for (const { name, open } of VIEWS.filter((view) => !NOT_PICTURED.includes(view.
   });
 }
 
-test('picture of the live session in the floor theme', async ({ page }) => {
+test('picture of the live session on a phone, in the floor theme', async ({ page }) => {
   await page.addInitScript(() => localStorage.setItem('nervato-theme', 'floor'));
   await page.goto('/');
   await VIEWS.find(({ name }) => name === 'live')?.open(page);
-  await page.screenshot({ path: 'docs/screenshots/live-floor.png' });
+  await page.setViewportSize({ width: 390, height: 844 });
+  await page.getByRole('button', { name: 'Hide people' }).first().click();
+  await page.screenshot({ path: 'docs/screenshots/live-phone.png' });
 });
 
 test('picture of measuring on a tablet', async ({ page }) => {

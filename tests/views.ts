@@ -271,6 +271,14 @@ export const VIEWS: View[] = [
     },
   },
   {
+    name: 'explain',
+    open: async (page) => {
+      await bench('Rufus Tarnholm', 'Screen', 'Screened')(page);
+      await page.getByRole('region', { name: 'Consent' }).getByRole('link', { name: 'on screen' }).click();
+      await expect(page.getByRole('heading', { name: 'Training with a cuff' })).toBeVisible();
+    },
+  },
+  {
     name: 'exercises',
     open: async (page) => {
       await page.getByRole('link', { name: 'Exercises', exact: true }).click();
