@@ -7,6 +7,7 @@ import {
   NOW_MS,
   strangerFacts,
   testBlock,
+  testConsent,
   testFacts,
   testScreening,
   testSessionFact,
@@ -42,6 +43,12 @@ describe('what a person asks of the week (START-2)', () => {
     // What no plan in force goes by is nobody's need.
     expect(needs({ ...old, coursePlans: [], screenings: [testScreening()] })).toEqual([]);
     expect(needs({ ...old, shelfLife: 'every-session' })).toHaveLength(2);
+  });
+
+  it('is a consent that runs out within the week, or that nobody asked for; not one that was withdrawn (SCR-6)', () => {
+    expect(needs({ consents: [testConsent({ atMs: daysAgo(360) })] })).toEqual(['Consent: due in 5 days.']);
+    expect(needs({ consents: [] })).toEqual(['Consent: due today.']);
+    expect(needs({ consents: [testConsent({ decision: 'withdrawn' })] })).toEqual([]);
   });
 
   it('is who was not here for ten days, and whom nobody has asked', () => {

@@ -5,6 +5,7 @@ import { LIMB_LABELS } from '../quantity/limb';
 import { newest } from '../quantity/newest';
 import { MS_PER_DAY } from '../quantity/units';
 import { RULES } from '../rules/catalogue';
+import { consentEndsMs } from '../screening/consent';
 import { blockAsItStands } from './block-in-force';
 import { sessionToAskAbout } from './day-after';
 import { type ClientFacts, exerciseLabel } from './facts';
@@ -42,7 +43,12 @@ export function personsWeek(facts: ClientFacts, nowMs: number): PersonsWeek {
     ...(awayDays >= AWAY_DAYS ? [{ inDays: -awayDays, words: `Not here for ${awayDays} days.` }] : []),
     ...(ask ? [{ inDays: 0, words: 'Ask how the last session was.' }] : []),
     ...(measure ? [{ inDays: 0, words: measure }] : []),
-    ...[...pressuresDue(facts, plans, nowMs), ...testsDue(facts, plans), ...screeningDue(facts)]
+    ...[
+      ...pressuresDue(facts, plans, nowMs),
+      ...testsDue(facts, plans),
+      ...screeningDue(facts),
+      ...consentDue(facts, nowMs),
+    ]
       .map(({ dueMs, what }) => ({ inDays: Math.ceil((dueMs - nowMs) / MS_PER_DAY), what }))
       .filter(({ inDays }) => inDays <= AHEAD_DAYS)
       .map(({ inDays, what }) => ({ inDays, words: `${what}: ${dueWords(inDays)}.` })),
@@ -58,6 +64,13 @@ const dueWords = (inDays: number): string => {
   const days = Math.abs(inDays) === 1 ? '1 day' : `${Math.abs(inDays)} days`;
   return inDays < 0 ? `overdue by ${days}` : `due in ${days}`;
 };
+
+/** A consent that runs out, or was never asked for; one that was withdrawn waits for the person (rule SCR-6). */
+function consentDue({ consents }: ClientFacts, nowMs: number): Due[] {
+  const last = newest(consents);
+  if (last?.decision === 'withdrawn') return [];
+  return [{ dueMs: last ? consentEndsMs(last) : nowMs, what: 'Consent' }];
+}
 
 /** LOPs that the plans go by; one that is measured for every session anyway is nothing to plan for (rule LOP-6). */
 function pressuresDue(facts: ClientFacts, plans: readonly PlanInForce[], nowMs: number): Due[] {

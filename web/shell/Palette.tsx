@@ -11,6 +11,25 @@ import { toggleTheme } from '../theme/theme';
 // More people are found by more letters.
 const MOST_PEOPLE = 12;
 
+/** What there is of a person beside the links of their chain, by the words people have for it. */
+const PAGES = [
+  {
+    path: 'prescribe?part=block',
+    words: 'Block of weeks',
+    keywords: ['calendar', 'schedule', 'deload', 'periodise'],
+  },
+  { path: 'outcomes', words: 'Outcomes', keywords: ['progress', 'tests', 'measures', 'did it help'] },
+  { path: 'log', words: 'Log', keywords: ['history', 'past sessions', 'totals', 'volume'] },
+  {
+    path: 'record',
+    words: 'Record',
+    keywords: ['mend', 'retract', 'mistake', 'merge', 'forget', 'rename', 'archive'],
+  },
+  { path: 'explain', words: 'What it is and feels like', keywords: ['consent', 'risks', 'questions', 'faq'] },
+  { path: 'sheet/person', words: 'Sheet to take home', keywords: ['print', 'handout', 'homework', 'pdf'] },
+  { path: 'report', words: 'Report', keywords: ['letter', 'referrer', 'pdf', 'print'] },
+];
+
 /** Finds people and actions by a few letters. */
 export function Palette({
   open,
@@ -96,17 +115,19 @@ export function Palette({
             </Command.Item>
           )),
         )}
-        {people.map((person) => (
-          <Command.Item
-            key={`${person.id} explain`}
-            className={row}
-            value={`${person.name} explain ${person.id}`}
-            keywords={['consent', 'risks', 'questions']}
-            onSelect={then(() => navigate(`/people/${person.id}/explain`))}
-          >
-            {person.name}: what it is, what it feels like, consent
-          </Command.Item>
-        ))}
+        {people.flatMap((person) =>
+          PAGES.map(({ path, words, keywords }) => (
+            <Command.Item
+              key={`${person.id} ${path}`}
+              className={row}
+              value={`${person.name} ${words} ${person.id}`}
+              keywords={keywords}
+              onSelect={then(() => navigate(`/people/${person.id}/${path}`))}
+            >
+              {person.name}: {words}
+            </Command.Item>
+          )),
+        )}
         <Command.Item className={row} onSelect={then(() => navigate('/people/new'))}>
           Add a person <ItsKey>G A</ItsKey>
         </Command.Item>
@@ -129,7 +150,7 @@ export function Palette({
           What is measured: measures and their errors
         </Command.Item>
         <Command.Item className={row} onSelect={then(() => navigate('/in-and-out'))}>
-          In and out: import or export tables, CSV, a spreadsheet, an archive, one person
+          In and out: import or export tables, CSV, a spreadsheet, an archive, a backup, one person
         </Command.Item>
         <Command.Item className={row} onSelect={then(() => navigate('/archived'))}>
           People taken off the list: archived, put back
