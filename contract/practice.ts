@@ -8,9 +8,24 @@ import { type MeasureBook, measureIdSchema, measureSchema } from '#core/outcomes
 import { sessionChoiceSchema } from '#core/plan/choices';
 import { type Exercise, exerciseSchema } from '#core/protocol/exercise';
 import { schoolIdSchema } from '#core/protocol/schools';
+import { RULES } from '#core/rules/catalogue';
 import { stricterSchema } from '#core/screening/items';
+import { EFFORT_IN } from '#core/session/effort';
 
 export const roleSchema = z.enum(ROLES);
+
+const effortInSchema = z.enum(EFFORT_IN);
+
+/** A practice's own limit: not so low that nobody could work, and never above the rule's. */
+const stopAbove = (which: 'systolicMmHg' | 'diastolicMmHg', least: number) => {
+  const { stopAbove: usual, neverAbove } = RULES['RUN-8'].figures;
+  return z
+    .number('Enter it in mmHg.')
+    .int('Whole mmHg.')
+    .min(least, `At least ${least} mmHg.`)
+    .max(neverAbove[which], `At most ${neverAbove[which]} mmHg (RUN-8).`)
+    .default(usual[which]);
+};
 
 export const practiceSettingsSchema = z.object({
   name: z.string().trim().min(1, 'Give the practice a name.').max(80),
@@ -22,6 +37,11 @@ export const practiceSettingsSchema = z.object({
   /** What stands at the head of a report beneath the name: address, licences, opening hours. */
   letterhead: z.string().trim().max(400, 'At most 400 characters.').default(''),
   stricter: stricterSchema,
+  /** How effort is said: 0 to 10, or repetitions that were left (rule RUN-2). */
+  effortIn: effortInSchema.default('of-ten'),
+  /** Above these work ends at once (rule RUN-8). */
+  stopAboveSystolicMmHg: stopAbove('systolicMmHg', 140),
+  stopAboveDiastolicMmHg: stopAbove('diastolicMmHg', 85),
 });
 export type PracticeSettings = z.infer<typeof practiceSettingsSchema>;
 

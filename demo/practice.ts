@@ -15,6 +15,9 @@ export const PRACTICE = {
   phone: '555 0142',
   letterhead: 'Boathouse yard 3, by the tide gate\nMonday to Friday, 8 to 19',
   stricter: [],
+  effortIn: 'of-ten',
+  stopAboveSystolicMmHg: 220,
+  stopAboveDiastolicMmHg: 105,
 } satisfies PracticeSettings & { id: string };
 
 /** Who owns it: programs that play a practitioner sign in as her. */

@@ -149,7 +149,11 @@ inDemonstration(
         await daysPass(page, 2);
         await next(async () => {
           await enterSession(page);
-          await page.getByRole('button', { name: /^Accept/ }).click();
+          // The rung has more than one exercise: all of them are accepted at once.
+          await page
+            .getByRole('button', { name: /^Accept/ })
+            .first()
+            .click();
           await expect(page.getByText('Accepted.').first()).toBeVisible();
         });
       });

@@ -146,3 +146,27 @@ test('a red sign holds the person, and nobody lifts it on the same day', async (
   await expect(holds.getByText(/not lifted before the next/)).toBeVisible();
   await expect(holds.getByRole('button')).toHaveCount(0);
 });
+
+test('blood pressure is taken before the cuff, one above the practice’s limit stops, and effort is said as repetitions left', async ({
+  page,
+}) => {
+  await page.goto('/kit');
+  await page.getByText('repetitions left', { exact: true }).click();
+  await expect(page.getByRole('radio', { name: 'repetitions left' })).toBeChecked();
+  await page.getByLabel('Work ends above, upper').fill('200');
+  await page.getByRole('button', { name: 'Save the blood pressure limit' }).click();
+  await expect(page.getByRole('button', { name: 'Save the blood pressure limit' })).toHaveCount(0);
+
+  await openOdalys(page, 'Run');
+  await page.getByRole('button', { name: 'Open the session' }).click();
+  const taken = page.getByText(/^Blood pressure/);
+  const note = async (moment: string, upper: string) => {
+    await page.getByLabel(`${moment}, upper`).fill(upper);
+    await page.getByLabel(`${moment}, lower`).fill('84');
+    await page.getByRole('button', { name: 'Note it' }).click();
+  };
+  await taken.click();
+  await note('Before', '201');
+  await expect(page.getByRole('alert').filter({ hasText: 'Blood pressure 201/84' })).toBeVisible();
+  await expect(taken).toContainText('before 201/84');
+});

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { testPlan } from '../plan/plan.fixture';
+import type { BloodPressure } from '../screening/blood-pressure';
 import { bloodPressureDue, isTooHigh, whyNotBack } from './blood-pressure';
 import { decide } from './decide/decide';
 import type { BloodPressureMoment, EventBody } from './events';
@@ -46,8 +47,13 @@ describe('blood pressure around the work (RUN-8)', () => {
     expect(due(600, [noted(590, 'minute-5', 132)])).toBeNull();
   });
 
-  it('stops the work above 220 or 105, exactly at it not', () => {
-    expect([reading(220, 105), reading(221, 90), reading(180, 106)].map(isTooHigh)).toEqual([
+  it('stops the work above the practice’s limit, exactly at it not, and never later than 250 or 115', () => {
+    const over = (limit: BloodPressure, ...readings: BloodPressure[]) =>
+      readings.map((one) => isTooHigh(one, limit));
+    const usual = reading(220, 105);
+    expect(over(usual, usual, reading(221, 90), reading(180, 106))).toEqual([false, true, true]);
+    expect(over(reading(180, 100), reading(181))).toEqual([true]);
+    expect(over(reading(280, 180), reading(250, 115), reading(251), reading(200, 116))).toEqual([
       false,
       true,
       true,
@@ -56,7 +62,12 @@ describe('blood pressure around the work (RUN-8)', () => {
       decide(
         plan,
         until(210),
-        { do: 'note-blood-pressure', moment: 'last-rest', reading: reading(systolicMmHg) },
+        {
+          do: 'note-blood-pressure',
+          moment: 'last-rest',
+          reading: reading(systolicMmHg),
+          limit: reading(220, 105),
+        },
         START_MS + 215_000,
       ).events.map((event) => (event.type === 'stopped' ? `stopped: ${event.why}` : event.type));
     expect(note(220)).toEqual(['blood-pressure-noted']);

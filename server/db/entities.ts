@@ -20,7 +20,7 @@ import type { SchoolId } from '#core/protocol/schools';
 import type { Limb, Position } from '#core/quantity/limb';
 import type { HoldEnd } from '#core/record/holds';
 import type { SessionSummary } from '#core/review/summary';
-import type { RuleId } from '#core/rules/catalogue';
+import { RULES, type RuleId } from '#core/rules/catalogue';
 import type { BloodPressure } from '#core/screening/blood-pressure';
 import type { Clearance, ClearanceSubject } from '#core/screening/clearance';
 import type { ConsentGiven } from '#core/screening/consent';
@@ -38,6 +38,8 @@ const number = () => p.double().$type<number>();
 /** Whether a newer one of the same thing has taken its place; the database keeps it (migration 005). */
 const superseded = () => p.boolean().default(false);
 
+const STOP_ABOVE = RULES['RUN-8'].figures.stopAbove;
+
 export const PracticeEntity = defineEntity({
   name: 'Practice',
   tableName: 'practice',
@@ -49,6 +51,9 @@ export const PracticeEntity = defineEntity({
     lengthUnit: p.string().$type<PracticeSettings['lengthUnit']>(),
     phone: p.string(),
     letterhead: p.string(),
+    effortIn: p.string().$type<PracticeSettings['effortIn']>().default('of-ten'),
+    stopAboveSystolicMmHg: p.integer().default(STOP_ABOVE.systolicMmHg),
+    stopAboveDiastolicMmHg: p.integer().default(STOP_ABOVE.diastolicMmHg),
     stricter: p.json().$type<Stricter>(),
     /** How far a demonstration's clock was moved on. */
     clockAheadMs: p.bigint('number').default(0),

@@ -11,6 +11,7 @@ import { Accounts } from './migrations/010-accounts';
 import { MendedRecords } from './migrations/011-mended-records';
 import { ErasedAdverseEvents } from './migrations/012-erased-adverse-events';
 import { Consents } from './migrations/013-consents';
+import { PracticeHabits } from './migrations/014-practice-habits';
 
 /** Every migration, in order; what stands in a file tells its release. */
 export const MIGRATIONS = [
@@ -27,6 +28,7 @@ export const MIGRATIONS = [
   { name: '011-mended-records', class: MendedRecords },
   { name: '012-erased-adverse-events', class: ErasedAdverseEvents },
   { name: '013-consents', class: Consents },
+  { name: '014-practice-habits', class: PracticeHabits },
 ];
 
 export const MIGRATION_NAMES = MIGRATIONS.map(({ name }) => name);

@@ -1,11 +1,12 @@
 import { useState } from 'react';
 import type { Plan } from '#core/plan/plan';
 import { needsBloodPressure } from '#core/record/in-force';
+import { RULES } from '#core/rules/catalogue';
 import { bloodPressureWords } from '#core/screening/blood-pressure';
 import { BLOOD_PRESSURE_MOMENTS, bloodPressureDue } from '#core/session/blood-pressure';
 import type { SessionState } from '#core/session/state';
 import type { Act } from '../act/act';
-import { useClient } from '../data/queries';
+import { useClient, usePractice } from '../data/queries';
 import { BloodPressureFields } from './BloodPressureFields';
 import { Button } from './Button';
 import { NO_PRESSURE, readPressure } from './typed-pressure';
@@ -28,6 +29,13 @@ export function BloodPressureInWork({
   const nowMs = useNow(EVERY_MS);
   const { data: client } = useClient(clientId);
   const [typed, setTyped] = useState(NO_PRESSURE);
+  const settings = usePractice().data?.settings;
+  const limit = settings
+    ? {
+        systolicMmHg: settings.stopAboveSystolicMmHg,
+        diastolicMmHg: settings.stopAboveDiastolicMmHg,
+      }
+    : RULES['RUN-8'].figures.stopAbove;
   const due = bloodPressureDue(plan, state, nowMs);
   const isAsked = client !== undefined && needsBloodPressure(client.facts, client.judgedAtMs);
   const { reading } = readPressure(typed);
@@ -49,7 +57,7 @@ export function BloodPressureInWork({
           onSubmit={(event) => {
             event.preventDefault();
             if (!reading) return;
-            act({ do: 'note-blood-pressure', moment: due, reading });
+            act({ do: 'note-blood-pressure', moment: due, reading, limit });
             setTyped(NO_PRESSURE);
           }}
         >

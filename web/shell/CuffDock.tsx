@@ -117,18 +117,13 @@ function DockedSession({ session: { view, state }, compact }: { session: LiveSes
         to={`/sessions/${view.id}`}
         className="min-w-52 font-semibold underline decoration-rule underline-offset-4 max-sm:min-w-0"
       >
-        {isShut ? (
-          initialsOf(view.clientName)
-        ) : (
-          // On a phone a cuff has one line.
-          <>
-            <span className="max-sm:sr-only">{view.clientName}</span>
-            <span aria-hidden className="sm:hidden">
-              {initialsOf(view.clientName)}
-            </span>
-          </>
-        )}
-        , {LIMB_LABELS[limb].toLowerCase()}
+        {/* On a phone a cuff has one line. */}
+        <span className="max-sm:hidden">
+          {isShut ? initialsOf(view.clientName) : view.clientName}, {LIMB_LABELS[limb].toLowerCase()}
+        </span>
+        <span className="sm:hidden">
+          {initialsOf(view.clientName)}, {LIMB_LABELS[limb].toLowerCase()}
+        </span>
       </Link>
       <span className="figures text-xl max-sm:text-[15px]">{pressureWords(pressureMmHg)}</span>
       <span className="figures text-xl max-sm:hidden">

@@ -36,7 +36,7 @@ export type Intent =
   | { do: 'correct-load'; loadKg: number; place?: SetPlace }
   | { do: 'lay-heart-rate'; trace: HeartRateTrace }
   | { do: 'note-heart-rate'; moment: 'minute-5' | 'end'; beatsPerMinute: number; place?: SetPlace }
-  | { do: 'note-blood-pressure'; moment: BloodPressureMoment; reading: BloodPressure }
+  | { do: 'note-blood-pressure'; moment: BloodPressureMoment; reading: BloodPressure; limit: BloodPressure }
   | { do: 'answer-offer'; accepted: boolean; kits: readonly WeightKit[] }
   | { do: 'undo'; eventId: string }
   | { do: 'take-over'; runner: string }

@@ -116,10 +116,13 @@ export function layHeartRate({ state }: Situation, { trace }: Of<'lay-heart-rate
 }
 
 /** A blood pressure around the work; one that is too high ends it at once (rule RUN-8). */
-export function noteBloodPressure(now: Situation, { moment, reading }: Of<'note-blood-pressure'>): Decision {
+export function noteBloodPressure(
+  now: Situation,
+  { moment, reading, limit }: Of<'note-blood-pressure'>,
+): Decision {
   const noted = { type: 'blood-pressure-noted', moment, reading } as const;
   const { stopped, finishedAtMs } = now.state;
-  if (!isTooHigh(reading) || stopped || finishedAtMs !== null) return decided([noted]);
+  if (!isTooHigh(reading, limit) || stopped || finishedAtMs !== null) return decided([noted]);
   const why = `Blood pressure ${bloodPressureWords(reading)}`;
   return decided([noted, ...stop(now, { do: 'stop', why }).events]);
 }

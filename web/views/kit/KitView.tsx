@@ -15,10 +15,12 @@ import { ITEM_IDS } from '#core/screening/screening';
 import { api, failureWords, read } from '../../data/api';
 import { KEYS } from '../../data/keys';
 import { useMay, usePractice } from '../../data/queries';
+import { BloodPressureFields } from '../../parts/BloodPressureFields';
 import { Button } from '../../parts/Button';
 import { Choice } from '../../parts/Choice';
 import { Field, FieldError } from '../../parts/Field';
 import { Ticks } from '../../parts/Ticks';
+import { readPressure } from '../../parts/typed-pressure';
 import { useUnits } from '../../parts/units';
 import { KitForm } from './KitForm';
 import { isOfKind, KINDS, KIT_KINDS, type KitField, type KitKind, toTyped } from './kit-fields';
@@ -189,6 +191,41 @@ function OnPaper({
   );
 }
 
+/** Above which blood pressure work ends at once; the rule's own is the most (rule RUN-8). */
+function PressureLimit({
+  settings: { stopAboveSystolicMmHg, stopAboveDiastolicMmHg },
+  change,
+}: {
+  settings: PracticeSettings;
+  change: (part: Partial<PracticeSettings>) => void;
+}) {
+  const [typed, setTyped] = useState({
+    upper: String(stopAboveSystolicMmHg),
+    lower: String(stopAboveDiastolicMmHg),
+  });
+  const { reading } = readPressure(typed);
+  const isChanged =
+    reading !== null &&
+    (reading.systolicMmHg !== stopAboveSystolicMmHg || reading.diastolicMmHg !== stopAboveDiastolicMmHg);
+  return (
+    <div className="flex items-end gap-3">
+      <BloodPressureFields label="Work ends above" typed={typed} onChange={setTyped} />
+      {isChanged && (
+        <Button
+          onClick={() =>
+            change({
+              stopAboveSystolicMmHg: reading.systolicMmHg,
+              stopAboveDiastolicMmHg: reading.diastolicMmHg,
+            })
+          }
+        >
+          Save<span className="sr-only"> the blood pressure limit</span>
+        </Button>
+      )}
+    </div>
+  );
+}
+
 /** Units, and which screening items are asked more of; only a clinician changes them (rules SCR-1, SCR-4). */
 function Settings({ settings }: { settings: PracticeSettings }) {
   const queries = useQueryClient();
@@ -231,6 +268,18 @@ function Settings({ settings }: { settings: PracticeSettings }) {
             { value: 'in', label: 'in' },
           ]}
         />
+      </div>
+      <div className="flex flex-wrap gap-8">
+        <Choice
+          label="Effort is said as"
+          value={settings.effortIn}
+          onChange={(effortIn) => change({ effortIn })}
+          options={[
+            { value: 'of-ten', label: '0 to 10' },
+            { value: 'repetitions-left', label: 'repetitions left' },
+          ]}
+        />
+        <PressureLimit settings={settings} change={change} />
       </div>
       <OnPaper settings={settings} change={change} />
       <details>

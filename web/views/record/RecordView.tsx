@@ -4,6 +4,7 @@ import { doseOf } from '#core/plan/dose';
 import { lighterWords } from '#core/plan/lighter';
 import { type PlannedExercise, plannedKg } from '#core/plan/plan';
 import { LIMB_LABELS } from '#core/quantity/limb';
+import { effortWords } from '#core/session/effort';
 import { liveTimeline } from '#core/session/live-timeline';
 import { writeSessionFile } from '#core/session/session-file';
 import { SIGNS } from '#core/session/signs';
@@ -12,6 +13,7 @@ import { useAct } from '../../act/act';
 import { serverNow } from '../../data/clock';
 import type { LiveSession } from '../../data/live-session';
 import { saveFile } from '../../data/save-file';
+import { useEffortIn } from '../../data/use-effort-in';
 import { AdverseEvents } from '../../parts/AdverseEvents';
 import { BloodPressureInWork } from '../../parts/BloodPressureInWork';
 import { FollowUpForm } from '../../parts/FollowUpForm';
@@ -51,6 +53,7 @@ export function RecordView({ session }: { session: LiveSession }) {
   const timeline = liveTimeline(view.plan, state, state.finishedAtMs ?? serverNow());
   const dose = doseOf(timeline);
   const { mass } = useUnits();
+  const effortIn = useEffortIn();
   const planned = compile(view.plan);
   const act = useAct(view);
   // A set of the log points to its place on the strip.
@@ -109,7 +112,7 @@ export function RecordView({ session }: { session: LiveSession }) {
               <td className="figures">{liftedWords(set, exercises[set.exerciseIndex], mass)}</td>
               <td className="figures">{clock((set.endedAtMs ?? set.startedAtMs) - set.startedAtMs)}</td>
               <td>{set.reason ? REASONS[set.reason] : '–'}</td>
-              <td className="figures">{set.effort ?? '–'}</td>
+              <td className="figures">{set.effort === null ? '–' : effortWords(set.effort, effortIn)}</td>
               <td className="figures">{set.jointPain ?? '–'}</td>
               <td>{set.colourGood === null ? '–' : set.colourGood ? 'good' : 'not good'}</td>
             </tr>

@@ -7,9 +7,11 @@ import { setsAtShare } from '#core/plan/cut-sets';
 import { exerciseWords } from '#core/plan/plan';
 import { pacedReps } from '#core/protocol/set-work';
 import type { PlanInForce } from '#core/record/plans-in-force';
+import { EFFORT_ASKED, turned } from '#core/session/effort';
 import { SIGNS, type SignId, signIdSchema } from '#core/session/signs';
 import { api, failureWords, fieldProblem, read } from '../../data/api';
 import { KEYS } from '../../data/keys';
+import { useEffortIn } from '../../data/use-effort-in';
 import { Button } from '../../parts/Button';
 import { Field, FieldError } from '../../parts/Field';
 import { Ticks } from '../../parts/Ticks';
@@ -63,6 +65,7 @@ function EnterForm({
   const queries = useQueryClient();
   const navigate = useNavigate();
   const { plan } = prescription;
+  const effortIn = useEffortIn();
   const [at, setAt] = useState('');
   const [pain, setPain] = useState('');
   const [signs, setSigns] = useState<SignId[]>([]);
@@ -98,7 +101,7 @@ function EnterForm({
           exerciseIndex,
           setIndex,
           reps: Number(reps),
-          effort: effort.trim() === '' ? null : Number(effort),
+          effort: effort.trim() === '' ? null : turned(Number(effort), effortIn),
         })),
       jointPain: pain.trim() === '' ? null : Number(pain),
       signs,
@@ -139,7 +142,7 @@ function EnterForm({
                   />
                   <Field
                     className="w-16"
-                    label="effort"
+                    label={EFFORT_ASKED[effortIn].toLowerCase()}
                     aria-label={`Effort of set ${row.setIndex + 1}`}
                     inputMode="numeric"
                     autoComplete="off"

@@ -1,8 +1,10 @@
 import { memo, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import type { Plan } from '#core/plan/plan';
+import { EFFORT_ASKED, turned } from '#core/session/effort';
 import { correctedReps, type SessionState, type SetRecord } from '#core/session/state';
 import type { Act } from '../../act/act';
+import { useEffortIn } from '../../data/use-effort-in';
 import { Button } from '../../parts/Button';
 import { Scale } from '../../parts/Scale';
 import { usePlusMinus } from '../../parts/use-plus-minus';
@@ -22,7 +24,8 @@ export const SetNotes = memo(function SetNotes({
   const ended = set?.endedAtMs != null;
   const correct = (byReps: number) => act({ do: 'correct-reps', byReps });
   // A key pressed while the set still runs is kept for it.
-  const noteEffort = (effort: number) => set && act({ do: 'note-set', effort });
+  const effortIn = useEffortIn();
+  const noteEffort = (said: number) => set && act({ do: 'note-set', effort: turned(said, effortIn) });
   const notePain = (jointPain: number) => set && act({ do: 'note-set', jointPain });
   const noteColour = (good: boolean) => ended && act({ do: 'check-colour', good });
   useHotkeys('h', () => set && !ended && act({ do: 'became-hard' }));
@@ -84,7 +87,14 @@ export const SetNotes = memo(function SetNotes({
         </p>
       )}
       {aerobic && <HeartRate set={set} act={act} />}
-      {ended && <Scale label={`Effort, ${name}`} keys="0–9" value={set.effort} onChange={noteEffort} />}
+      {ended && (
+        <Scale
+          label={`${EFFORT_ASKED[effortIn]}, ${name}`}
+          keys="0–9"
+          value={set.effort === null ? null : turned(set.effort, effortIn)}
+          onChange={noteEffort}
+        />
+      )}
       {ended && (
         <Scale label={`Joint pain, ${name}`} keys="Shift 0–9" value={set.jointPain} onChange={notePain} />
       )}
