@@ -1,7 +1,9 @@
 import { z } from 'zod';
-import type { Lighter } from './lighter';
+import { LIGHTER_WAYS, type Lighter, WHY_LIGHTER } from './lighter';
+
+const keyOf = <Key extends string>(words: Record<Key, string>) => z.enum(Object.keys(words) as Key[]);
 
 export const lighterSchema: z.ZodType<Lighter, Lighter> = z.object({
-  how: z.enum(['pressure', 'sets']),
-  why: z.enum(['slept-badly', 'not-eaten', 'unwell', 'sore']),
+  how: keyOf(LIGHTER_WAYS),
+  why: keyOf(WHY_LIGHTER),
 });

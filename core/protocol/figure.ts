@@ -9,13 +9,13 @@ export type Limbs = {
   arm: readonly [number, number];
   /** Thigh, shank, foot. */
   leg: readonly [number, number, number];
-  /** The other side; where it is left out it is as in the pose it began from. */
+  /** The other side; as this one where it is left out. */
   farArm?: readonly [number, number];
   farLeg?: readonly [number, number, number];
 };
 
 export type Joint = 'hip' | 'neck' | 'head' | 'elbow' | 'wrist' | 'knee' | 'ankle' | 'toe';
-export type FarJoint = 'farElbow' | 'farWrist' | 'farKnee' | 'farAnkle' | 'farToe';
+type FarJoint = 'farElbow' | 'farWrist' | 'farKnee' | 'farAnkle' | 'farToe';
 export type Point = { x: number; y: number };
 export type Joints = Record<Joint | FarJoint, Point>;
 

@@ -1,5 +1,6 @@
+import type { LimbKind } from '../quantity/limb';
 import { EXERCISES, type StandardExerciseId } from './exercises';
-import type { FarJoint, Joint, Limbs } from './figure';
+import type { Joint, Limbs } from './figure';
 
 /** What stands around a body: drawn under or beside it. */
 export type Prop = 'seat' | 'bed' | 'step' | 'wall' | 'table' | 'bench' | 'roll' | 'wheel';
@@ -9,11 +10,12 @@ export type Figure = {
   start: Limbs;
   end: Limbs;
   held: Joint;
+  cuffOn: LimbKind;
   props: readonly Prop[];
   /** Where a weight hangs or is held. */
   load: Joint | null;
   /** A band, from a joint in a direction, in degrees as in `Limbs`. */
-  band: { at: Joint | FarJoint; towards: number } | null;
+  band: { at: Joint; towards: number } | null;
 };
 
 const STANDING: Limbs = { trunk: 180, arm: [0, 0], leg: [0, 0, 90] };
@@ -304,12 +306,7 @@ const POSES: Record<StandardExerciseId, Pose> = {
     { held: 'neck', props: ['bench'], load: 'hip' },
   ),
   'buttock-set': figure(SUPINE, {}, { trunk: -88, leg: [92, 90, 185], farLeg: [92, 90, 185] }, IN_BED),
-  clam: figure(
-    ON_SIDE,
-    { leg: [60, 140, 110], farLeg: [60, 140, 110] },
-    { leg: [105, 110, 110] },
-    { ...IN_BED, band: null },
-  ),
+  clam: figure(ON_SIDE, { leg: [60, 140, 110], farLeg: [60, 140, 110] }, { leg: [105, 110, 110] }, IN_BED),
   'donkey-kick': figure(ALL_FOURS, {}, { leg: [-95, 180, 200] }, { held: 'wrist', props: ['bed'] }),
   'hip-abduction-lying': figure(ON_SIDE, {}, { leg: [122, 122, 140] }, { ...IN_BED, load: 'ankle' }),
   'hip-adduction-lying': figure(
@@ -588,11 +585,13 @@ const POSES: Record<StandardExerciseId, Pose> = {
 export function figureOf(id: string): Figure | null {
   if (!isStandard(id)) return null;
   const { base, start, end, around } = POSES[id];
-  const isBoth = EXERCISES[id].sides === 'both';
+  const { sides, limbKind: cuffOn } = EXERCISES[id];
+  const isBoth = sides === 'both';
   return {
     start: posed(base, start, isBoth),
     end: posed(base, { ...start, ...end }, isBoth),
     held: 'ankle',
+    cuffOn,
     props: [],
     load: null,
     band: null,

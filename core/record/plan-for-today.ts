@@ -3,7 +3,7 @@ import { measuredChoices, withPercentLop } from '../plan/choices';
 import { composeSession } from '../plan/compose';
 import { cutSets } from '../plan/cut-sets';
 import { type Lighter, oneSetFewer } from '../plan/lighter';
-import type { Plan } from '../plan/plan';
+import { measuredLimbs, type Plan } from '../plan/plan';
 import { RULES } from '../rules/catalogue';
 import { basisOf } from './basis';
 import type { ClientFacts, KitInUse } from './facts';
@@ -39,4 +39,4 @@ export function planForToday(
 
 /** Whether ten points less is anything for a plan: under a strap nobody knows a pressure. */
 export const hasPressure = ({ exercises }: Pick<Plan, 'exercises'>): boolean =>
-  exercises.some(({ limbs }) => limbs.some(({ kind }) => kind === 'measured'));
+  exercises.some((exercise) => measuredLimbs(exercise).length > 0);

@@ -8,13 +8,14 @@ import type { Side } from './side';
  * Whether a strength test may be done: not on a limb that was operated on in the last 12 weeks, unless a clinician says why
  * (rule LOAD-2); not by a single heaviest repetition of small joints and loose positions (rule LOAD-1).
  * @param id of the exercise, which says how it is taught
+ * @param reps null while nobody has said
  * @param operated limbs with an operation that still counts
  * @example knee extension on the left, left thigh operated //=> one guard
  */
 export const checkTest = (
   id: string,
   exercise: Exercise,
-  { side, reps }: { side: Side; reps: number },
+  { side, reps }: { side: Side; reps: number | null },
   operated: readonly Limb[],
 ): Finding[] => [...checkSide(exercise, side, operated), ...checkReps(id, exercise, reps)];
 
@@ -32,8 +33,8 @@ function checkSide({ limbKind: kind }: Exercise, side: Side, operated: readonly 
   ];
 }
 
-function checkReps(id: string, exercise: Exercise, reps: number): Finding[] {
-  if (reps > 1 || mayTestSingle(id, exercise)) return [];
+function checkReps(id: string, exercise: Exercise, reps: number | null): Finding[] {
+  if (reps === null || reps > 1 || mayTestSingle(id, exercise)) return [];
   return [
     {
       rule: 'LOAD-1',

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import type { Plan } from '#core/plan/plan';
 import { needsBloodPressure } from '#core/record/in-force';
 import { RULES } from '#core/rules/catalogue';
@@ -15,7 +15,7 @@ import { useNow } from './use-now';
 const EVERY_MS = 1_000;
 
 /** Blood pressure around the work: asked for where the record says so, and open to everybody else (rule RUN-8). */
-export function BloodPressureInWork({
+export const BloodPressureInWork = memo(function BloodPressureInWork({
   clientId,
   plan,
   state,
@@ -73,4 +73,4 @@ export function BloodPressureInWork({
       )}
     </details>
   );
-}
+});

@@ -1,4 +1,4 @@
-import { EXERCISES, type Library } from '#core/protocol/exercises';
+import { memo } from 'react';
 import { type Joint, type Joints, jointsOf, type Point } from '#core/protocol/figure';
 import { type Figure, figureOf, type Prop } from '#core/protocol/poses';
 
@@ -7,10 +7,15 @@ const SIZE = 124;
 const HEAD_RADIUS = 6;
 
 /** The start and the end of an exercise as lines, with the cuff on; nothing for one the practice has added itself. */
-export function ExerciseFigure({ id, className = 'h-16' }: { id: string; className?: string }) {
+export const ExerciseFigure = memo(function ExerciseFigure({
+  id,
+  className = 'h-16',
+}: {
+  id: string;
+  className?: string;
+}) {
   const figure = figureOf(id);
   if (!figure) return null;
-  const kind = (EXERCISES as Library)[id]?.limbKind;
   const frame = frameOf(figure);
   const isStill = JSON.stringify(figure.start) === JSON.stringify(figure.end);
   return (
@@ -28,16 +33,12 @@ export function ExerciseFigure({ id, className = 'h-16' }: { id: string; classNa
           strokeLinecap="round"
           strokeLinejoin="round"
         >
-          <Body
-            joints={jointsOf(limbs, figure.held)}
-            figure={figure}
-            cuffOn={kind === 'arm' ? 'arm' : 'leg'}
-          />
+          <Body joints={jointsOf(limbs, figure.held)} figure={figure} />
         </svg>
       ))}
     </span>
   );
-}
+});
 
 /** Both drawings share one frame, so that what moves is seen to move. */
 function frameOf({ start, end, held }: Figure): Point {
@@ -54,9 +55,9 @@ const between = (a: Point, b: Point, share: number): Point => ({
   y: a.y + share * (b.y - a.y),
 });
 
-function Body({ joints, figure, cuffOn }: { joints: Joints; figure: Figure; cuffOn: 'arm' | 'leg' }) {
+function Body({ joints, figure }: { joints: Joints; figure: Figure }) {
   const { hip, neck, head, elbow, wrist, knee, ankle, toe } = joints;
-  const [root, next] = cuffOn === 'arm' ? [neck, elbow] : [hip, knee];
+  const [root, next] = figure.cuffOn === 'arm' ? [neck, elbow] : [hip, knee];
   return (
     <>
       <Around figure={figure} joints={joints} />

@@ -1,9 +1,11 @@
 import type { ReactNode } from 'react';
 import type { Paper } from './papers';
-import { useSheet } from './sheets';
+import { usePage } from './sheets';
+
+const MARGIN_MM = 16;
 
 /** What is set for paper: its size, its margins, and nothing that scrolls. */
 export function ForPaper({ paper, children }: { paper: Paper; children: ReactNode }) {
-  useSheet(`@page { size: ${paper}; margin: 16mm; } @media print { html, body, #root { height: auto; } }`);
+  usePage(paper, MARGIN_MM);
   return <main className="mx-auto max-w-3xl p-6 print:max-w-none print:p-0">{children}</main>;
 }

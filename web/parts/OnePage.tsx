@@ -1,6 +1,6 @@
 import { type ReactNode, useLayoutEffect, useRef, useState } from 'react';
 import { PAPERS, type Paper } from './papers';
-import { useSheet } from './sheets';
+import { usePage } from './sheets';
 
 const PX_PER_MM = 96 / 25.4;
 const MARGIN_MM = 12;
@@ -11,9 +11,7 @@ export function OnePage({ paper, children }: { paper: Paper; children: ReactNode
   const ref = useRef<HTMLElement>(null);
   const [zoom, setZoom] = useState(1);
   const { widthMm, heightMm } = PAPERS[paper];
-  useSheet(
-    `@page { size: ${paper}; margin: ${MARGIN_MM}mm; } @media print { html, body, #root { height: auto; } }`,
-  );
+  usePage(paper, MARGIN_MM);
   const widthPx = (widthMm - 2 * MARGIN_MM) * PX_PER_MM;
   const heightPx = (heightMm - 2 * MARGIN_MM) * PX_PER_MM - SLACK_PX;
   // Wider lines make the sheet shorter, so the smallest step that fits is looked for, not computed.

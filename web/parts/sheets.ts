@@ -1,4 +1,5 @@
 import { useLayoutEffect } from 'react';
+import type { Paper } from './papers';
 
 /** Styles that are known only at run time, without an inline style element, which the page's policy refuses. */
 function addSheet(css: string): () => void {
@@ -9,6 +10,12 @@ function addSheet(css: string): () => void {
     document.adoptedStyleSheets = document.adoptedStyleSheets.filter((kept) => kept !== sheet);
   };
 }
+
+/** Sets the page for paper as long as the component that asks for it is shown; nothing on it scrolls. */
+export const usePage = (paper: Paper, marginMm: number): void =>
+  useSheet(
+    `@page { size: ${paper}; margin: ${marginMm}mm; } @media print { html, body, #root { height: auto; } }`,
+  );
 
 /** Adds styles as long as the component that asks for them is shown. */
 export function useSheet(css: string): void {

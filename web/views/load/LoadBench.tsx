@@ -73,7 +73,7 @@ export function LoadBench({ client }: { client: ClientRecord }) {
     ? checkTest(
         values.exerciseId,
         exercise,
-        { side: values.side, reps: test.success ? test.data.reps : Number.POSITIVE_INFINITY },
+        { side: values.side, reps: test.success ? test.data.reps : null },
         operated,
       )
     : [];

@@ -23,8 +23,8 @@ export const SetNotes = memo(function SetNotes({
   const place = set && { exerciseIndex: set.exerciseIndex, setIndex: set.setIndex };
   const ended = set?.endedAtMs != null;
   const correct = (byReps: number) => act({ do: 'correct-reps', byReps });
-  // A key pressed while the set still runs is kept for it.
   const effortIn = useEffortIn();
+  // A key pressed while the set still runs is kept for it.
   const noteEffort = (said: number) => set && act({ do: 'note-set', effort: turned(said, effortIn) });
   const notePain = (jointPain: number) => set && act({ do: 'note-set', jointPain });
   const noteColour = (good: boolean) => ended && act({ do: 'check-colour', good });
