@@ -1,11 +1,8 @@
-import type { ARM_EXERCISES } from './arm-exercises';
-import type { SHOULDER_AND_HAND_EXERCISES } from './shoulder-and-hand-exercises';
+import type { ArmExerciseId } from './exercises';
 import { BREAKS, NO_SINGLE, type Teaching, teach } from './teach';
 
-type ArmId = keyof typeof ARM_EXERCISES | keyof typeof SHOULDER_AND_HAND_EXERCISES;
-
 /** How exercises with a cuff on the upper arm are taught. */
-export const ARM_TEACHING: Record<ArmId, Teaching> = {
+export const ARM_TEACHING: Record<ArmExerciseId, Teaching> = {
   'elbow-flexion': teach(
     'Stand tall, elbow at the side, palm up.',
     'From straight to fully bent.',

@@ -4,12 +4,12 @@ import { LEG_EXERCISES } from './leg-exercises';
 import { SHOULDER_AND_HAND_EXERCISES } from './shoulder-and-hand-exercises';
 import { STEP_AND_HIP_EXERCISES } from './step-and-hip-exercises';
 
-const STANDARD = {
-  ...LEG_EXERCISES,
-  ...STEP_AND_HIP_EXERCISES,
-  ...ARM_EXERCISES,
-  ...SHOULDER_AND_HAND_EXERCISES,
-};
+const LEGS = { ...LEG_EXERCISES, ...STEP_AND_HIP_EXERCISES };
+const ARMS = { ...ARM_EXERCISES, ...SHOULDER_AND_HAND_EXERCISES };
+export type LegExerciseId = keyof typeof LEGS;
+export type ArmExerciseId = keyof typeof ARMS;
+
+const STANDARD = { ...LEGS, ...ARMS };
 export type StandardExerciseId = keyof typeof STANDARD;
 
 /** Id of an exercise of the library, or of one the practice has added. */

@@ -1,11 +1,8 @@
-import type { LEG_EXERCISES } from './leg-exercises';
-import type { STEP_AND_HIP_EXERCISES } from './step-and-hip-exercises';
+import type { LegExerciseId } from './exercises';
 import { BREAKS, NO_SINGLE, type Teaching, teach } from './teach';
 
-type LegId = keyof typeof LEG_EXERCISES | keyof typeof STEP_AND_HIP_EXERCISES;
-
 /** How exercises with a cuff on the upper leg are taught. */
-export const LEG_TEACHING: Record<LegId, Teaching> = {
+export const LEG_TEACHING: Record<LegExerciseId, Teaching> = {
   'knee-extension': teach(
     'Knee in line with the hinge, pad above the ankle, back against the rest.',
     'From a right angle to straight; after surgery as far as was cleared, often 90 to 45.',

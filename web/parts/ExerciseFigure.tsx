@@ -1,6 +1,7 @@
 import { memo } from 'react';
 import { type Joint, type Joints, jointsOf, type Point } from '#core/protocol/figure';
-import { type Figure, figureOf, type Prop } from '#core/protocol/poses';
+import type { Figure, Prop } from '#core/protocol/pose';
+import { figureOf } from '#core/protocol/poses';
 
 /** A body with room around it, in the units of `jointsOf`. */
 const SIZE = 124;
