@@ -88,6 +88,8 @@ test('kit in pounds and inches: a new cuff is ranked, and a strap goes by feel',
   });
   await test.step('a stranger is screened and gets it', async () => {
     await page.getByRole('link', { name: 'Add a person' }).first().click();
+    // The kit stays until its page is there, and has names of its own.
+    await expect(page.getByRole('heading', { name: 'Add a person' })).toBeVisible();
     await page.getByLabel('Name').fill('Perrin Oakhollow');
     await page.keyboard.press('Enter');
     await screenAsClear(page);
