@@ -1,5 +1,5 @@
 import { v5 as uuidFrom } from 'uuid';
-import { measuredLimbs, type Plan } from '#core/plan/plan';
+import { measuredLimbs, type Plan, plannedMmHg } from '#core/plan/plan';
 import { setMs } from '#core/protocol/pace';
 import { pacedReps } from '#core/protocol/set-work';
 import type { Recommendation } from '#core/review/review';
@@ -26,32 +26,41 @@ export function pastSessionLog(
   };
   note(0, { type: 'session-started' });
   plan.exercises.forEach((exercise, exerciseIndex) => {
-    const cuffs = measuredLimbs(exercise).map(({ limb, pressure, divisionMmHg }) => ({
-      limb,
-      pressureMmHg: pressure.value,
-      divisionMmHg,
-    }));
-    for (const { divisionMmHg: _, ...cuff } of cuffs)
-      note(2 * NEXT_TOUCH_MS, { type: 'cuff-inflated', ...cuff });
-    for (const { divisionMmHg, ...cuff } of cuffs) {
-      const settledMmHg = cuff.pressureMmHg - divisionMmHg;
-      note(2 * NEXT_TOUCH_MS, { type: 'pressure-read', ...cuff, pressureMmHg: settledMmHg, cause: 'read' });
-      note(NEXT_TOUCH_MS, { type: 'pressure-read', ...cuff, cause: 'top-up' });
-    }
+    const cuffs = measuredLimbs(exercise);
     exercise.sets.forEach((planned, setIndex) => {
       const place = { exerciseIndex, setIndex };
-      const done = reps[setIndex] ?? 0;
+      const settles = setIndex === 0 && exercise.mode !== 'preparation';
+      if (setIndex === 0 || exercise.sets[setIndex - 1]?.release) {
+        for (const target of cuffs) {
+          const pressureMmHg = plannedMmHg(target, planned);
+          note(settles ? 2 * NEXT_TOUCH_MS : 0, { type: 'cuff-inflated', limb: target.limb, pressureMmHg });
+        }
+      }
+      if (settles) {
+        for (const { limb, divisionMmHg, pressure } of cuffs) {
+          const settledMmHg = pressure.value - divisionMmHg;
+          note(2 * NEXT_TOUCH_MS, { type: 'pressure-read', limb, pressureMmHg: settledMmHg, cause: 'read' });
+          note(NEXT_TOUCH_MS, { type: 'pressure-read', limb, pressureMmHg: pressure.value, cause: 'top-up' });
+        }
+      }
+      const asked = pacedReps(planned.work);
+      const done = asked === null ? 0 : (reps[setIndex] ?? 0);
       const isLast = setIndex === exercise.sets.length - 1;
-      note(setIndex === 0 ? NEXT_TOUCH_MS : 0, { type: 'set-started', ...place });
-      note(setMs(done, exercise.tempo), {
+      note(settles ? NEXT_TOUCH_MS : 0, { type: 'set-started', ...place });
+      note(asked === null ? planned.lastsMs : setMs(done, exercise.tempo), {
         type: 'set-ended',
         ...place,
         reps: done,
-        reason: done < (pacedReps(planned.work) ?? 0) ? 'failure' : 'done',
+        reason: done < (asked ?? 0) ? 'failure' : 'done',
       });
       if (!isLast) note(0, { type: 'rest-started', ...place, restMs: planned.restMs });
-      note(NEXT_TOUCH_MS, { type: 'set-noted', ...place, effort: efforts[setIndex] ?? 0, jointPain: 1 });
-      if (!isLast) clockMs += Math.max(0, planned.restMs - NEXT_TOUCH_MS);
+      if (planned.release && !isLast) {
+        for (const { limb } of cuffs) note(0, { type: 'cuff-released', limb });
+      }
+      const effort = efforts[setIndex];
+      if (effort !== undefined) note(NEXT_TOUCH_MS, { type: 'set-noted', ...place, effort, jointPain: 1 });
+      const sinceMs = effort === undefined ? 0 : NEXT_TOUCH_MS;
+      if (!isLast) clockMs += Math.max(0, planned.restMs - sinceMs);
     });
     for (const { limb } of cuffs) note(2 * NEXT_TOUCH_MS, { type: 'cuff-released', limb });
     clockMs += 60_000;

@@ -215,6 +215,17 @@ const brisa: DemoPerson = {
       },
     },
     { daysAgo: 18, do: 'test', body: { exerciseId: 'wrist-extension', side: 'left', loadKg: 4, reps: 10 } },
+    {
+      daysAgo: 17,
+      do: 'prescribe',
+      wish: {
+        goal: 'cycles',
+        limbs: ['left-arm'],
+        plan: { name: 'Left arm, cycles', occasion: { kind: 'daily', times: 3 } },
+      },
+    },
+    { daysAgo: 16, do: 'session', reps: [], efforts: [] },
+    { daysAgo: 15, do: 'session', reps: [], efforts: [] },
   ],
 };
 

@@ -1,6 +1,7 @@
 import type { Plan } from '../plan/plan';
 import type { Library } from '../protocol/exercises';
 import { muscleKeys } from '../protocol/muscles';
+import { trains } from '../protocol/work-mode';
 import { type LimbKind, limbKind } from '../quantity/limb';
 import type { CoursePlan } from './course-plan';
 
@@ -18,7 +19,7 @@ export type BlockPlan = {
 };
 
 export function blockPlanOf({ id, name }: CoursePlan, plan: Plan, library: Library): BlockPlan {
-  const moved = plan.exercises.filter(({ mode }) => mode !== 'passive');
+  const moved = plan.exercises.filter(trains);
   const limbsIn = ({ limbs }: Plan['exercises'][number]) => limbs.map(({ limb }) => limb);
   return {
     id,

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import type { Plan } from '../plan/plan';
+import type { WorkMode } from '../protocol/work-mode';
 import { LIMB_LABELS, type Limb, limbKind } from '../quantity/limb';
 import { WEEKDAY_LABELS, weekdaySchema } from './days';
 
@@ -60,13 +61,14 @@ export function occasionWords(occasion: Occasion): string {
 }
 
 /**
- * What a plan may be called where nobody has named it: its limbs, and that it is passive.
+ * What a plan may be called where nobody has named it: its limbs, and that it is passive or cycles of the cuff.
  * @example nameOf(plan) //=> 'Left thigh, passive'
  */
 export function nameOf({ exercises }: Pick<Plan, 'exercises'>): string {
   const limbs = [...new Set(exercises.flatMap((exercise) => exercise.limbs.map(({ limb }) => limb)))];
-  const passive = exercises.every(({ mode }) => mode === 'passive');
-  return `${limbsName(limbs)}${passive ? ', passive' : ''}`;
+  const every = (wanted: WorkMode) => exercises.every(({ mode }) => mode === wanted);
+  const how = every('passive') ? ', passive' : every('preparation') ? ', cycles' : '';
+  return `${limbsName(limbs)}${how}`;
 }
 
 /** What a set of limbs is called. @example limbsName(['left-thigh', 'right-thigh']) //=> 'Legs' */

@@ -1,6 +1,7 @@
 import { type Day, dayAt, weekdayOf } from '../course/days';
 import type { Library } from '../protocol/exercises';
 import { musclesWorked } from '../protocol/muscles';
+import { trains } from '../protocol/work-mode';
 import { LIMBS, type Limb } from '../quantity/limb';
 import { tidy } from '../quantity/rounding';
 import type { LineExercise, SessionLine } from './session-line';
@@ -62,7 +63,7 @@ export function addUp(sessions: readonly LoggedSession[], library: Library, zone
   };
 }
 
-const setsOf = ({ mode, sets }: LineExercise): number => (mode === 'passive' ? 0 : sets.length);
+const setsOf = (exercise: LineExercise): number => (trains(exercise) ? exercise.sets.length : 0);
 
 /** Adds what an exercise gave a limb to what is known under a key; in place, as there are years of them. */
 function add<Key extends { limb: Limb }>(

@@ -25,6 +25,7 @@ export function checkExercise(one: Resolved, schoolId: SchoolId, basis: Basis): 
     ...checkStraps(one, basis.limits),
     ...checkSides(one),
     ...checkPassive(one, passive),
+    ...checkCycles(one),
     ...checkResistance(one, basis),
     ...checkProtocolChoices(one),
   ];
@@ -137,8 +138,10 @@ function checkSides({ choice, exercise }: Resolved): Finding[] {
 }
 
 function checkPassive({ choice, exercise }: Resolved, passive: boolean): Finding[] {
-  const cycles = PROTOCOLS[choice.protocolId].mode === 'passive';
-  if (cycles !== (exercise.kind === 'passive')) {
+  const { mode } = PROTOCOLS[choice.protocolId];
+  const cycles = mode === 'passive';
+  // Cycles of the cuff are done at rest as well; what else they may be done with is theirs to say.
+  if (mode !== 'preparation' && cycles !== (exercise.kind === 'passive')) {
     return [
       {
         rule: 'PRS-3',
@@ -172,6 +175,28 @@ function checkPassive({ choice, exercise }: Resolved, passive: boolean): Finding
       message: 'Passive cycles have no repetitions: each lasts a time.',
       remedy: 'Choose the passive protocol anew, and its sets come with it.',
     });
+  }
+  return findings;
+}
+
+/** Cycles of the cuff are done at rest or with gentle movement, each for a time (rule PRS-9). */
+function checkCycles({ choice, exercise, straps }: Resolved): Finding[] {
+  if (PROTOCOLS[choice.protocolId].mode !== 'preparation') return [];
+  const findings: Finding[] = [];
+  const add = (subject: string, message: string, remedy: string) =>
+    findings.push({ rule: 'PRS-9', level: 'hard', subject, message, remedy });
+  if (choice.load.kind === 'weighed' || exercise.kind === 'aerobic') {
+    add(
+      'protocolId',
+      `Cuff cycles are done at rest or with gentle movement, not with ${choice.load.kind === 'weighed' ? 'a load' : 'aerobic work'}.`,
+      'Take the load away, or choose another protocol.',
+    );
+  }
+  if (choice.sets.some(({ work }) => work.kind !== 'timed')) {
+    add('sets', 'Cuff cycles have no repetitions: each lasts a time.', 'Choose the protocol anew.');
+  }
+  if (straps.length > 0) {
+    add('limb', 'Cuff cycles need a pressure, and a strap has none.', 'Use a cuff that can be measured.');
   }
   return findings;
 }

@@ -1,4 +1,5 @@
 import type { Finding } from '../findings/finding';
+import { MOST_PRIMING_CYCLES } from '../pressure/priming';
 import type { Exercise } from '../protocol/exercise';
 import { limbKind } from '../quantity/limb';
 import { RULES } from '../rules/catalogue';
@@ -10,7 +11,7 @@ const MOST_PER_MUSCLE = RULES.PRO.figures.mostPerMuscle;
 
 /** What the rules find about exercises together: their order, their number, and what they share (chapter 6). */
 export function checkSession(resolved: readonly Resolved[], plan: Plan): Finding[] {
-  return [...checkPassages(plan), ...checkOrder(resolved), ...checkNumber(resolved)];
+  return [...checkPassages(plan), ...checkOrder(resolved), ...checkNumber(resolved), ...checkPriming(plan)];
 }
 
 /** Every passage from one exercise to another, in the order of the sets; each finding once an exercise. */
@@ -76,6 +77,23 @@ const sharesWith = ({ limbs }: PlannedExercise, next: LimbTarget): boolean =>
     if (target.limb !== next.limb) return false;
     if (target.kind === 'by-feel' || next.kind === 'by-feel') return target.kind === next.kind;
     return target.pressure.value === next.pressure.value && target.occlusionId === next.occlusionId;
+  });
+
+/** Getting used to a cuff is short: too many cycles are work of their own (rule PRS-6). */
+const checkPriming = ({ exercises }: Plan): Finding[] =>
+  exercises.flatMap((exercise, exerciseIndex): Finding[] => {
+    const cycles = primingCycles(exercise);
+    if (cycles <= MOST_PRIMING_CYCLES) return [];
+    return [
+      {
+        rule: 'PRS-6',
+        level: 'hard',
+        subject: 'priming',
+        exerciseIndex,
+        message: `${exercise.label} would be primed by ${cycles} cycles; ${MOST_PRIMING_CYCLES} are the most.`,
+        remedy: 'Begin higher, or take larger steps.',
+      },
+    ];
   });
 
 const MUSCLE_ORDER: readonly Exercise['kind'][] = [

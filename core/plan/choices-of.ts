@@ -1,4 +1,4 @@
-import type { ExerciseChoice, SessionChoice } from './choices';
+import { atShare, type ExerciseChoice, type SessionChoice } from './choices';
 import { type Plan, type PlannedExercise, primingCycles } from './plan';
 
 /** The choices a plan was made from, so that it can be composed again from what is on record now (rule START-1). */
@@ -34,8 +34,14 @@ export function exerciseChoiceOf(exercise: PlannedExercise): ExerciseChoice {
             percentOneRepMax: load.percentOneRepMax,
           }
         : { kind: 'unweighed', with: load.recipe },
-    sets: exercise.sets.map(({ work, restMs, release }) => ({ work, restMs, release })),
+    sets: exercise.sets.map(({ work, restMs, release, ofTarget }) => ({
+      work,
+      restMs,
+      release,
+      ...atShare(ofTarget),
+    })),
     primed: primingCycles(exercise) > 0,
+    ...(exercise.priming ? { priming: exercise.priming } : {}),
     ...(exercise.alternates ? { alternates: true as const } : {}),
   };
 }

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { primingSchema } from '../pressure/priming';
 import { PROTOCOLS, type ProtocolId, protocolIdSchema, tempoIdSchema } from '../protocol/protocols';
 import { schoolIdSchema } from '../protocol/schools';
 import { setWorkSchema } from '../protocol/set-work';
@@ -19,7 +20,17 @@ const percentOneRepMax = z
  * One set: what is done in it; the rest after it, and whether the cuff is let down in that.
  * After the last set of an exercise the rest is the way to the next exercise.
  */
-export const setChoiceSchema = z.object({ work: setWorkSchema, restMs, release: z.boolean() });
+export const setChoiceSchema = z.object({
+  work: setWorkSchema,
+  restMs,
+  release: z.boolean(),
+  /** Share of the target it is done at, in %; not there at the target itself (rule PRS-9). */
+  ofTarget: z
+    .number('Enter a share of the target in %.')
+    .min(10, 'At least 10 % of the target.')
+    .max(100, 'Never above the target.')
+    .optional(),
+});
 export type SetChoice = z.infer<typeof setChoiceSchema>;
 
 /** A limb under a cuff: the measured pressure it goes by and the share of it; or under a strap by feel (rule TIGHT). */
@@ -57,6 +68,8 @@ export const exerciseChoiceSchema = z.object({
   sets: z.array(setChoiceSchema).min(1, 'At least one set.').max(12, 'At most 12 sets.'),
   /** Begins with priming cycles (rule PRS-6). */
   primed: z.boolean(),
+  /** How, where it is not as usual. */
+  priming: primingSchema.optional(),
   /** Alternates, set by set, with the exercise before it; not there where it waits until that is through. */
   alternates: z.literal(true).optional(),
 });
@@ -72,16 +85,21 @@ export type SessionChoice = z.infer<typeof sessionChoiceSchema>;
 
 /** Sets of a protocol, as an editable copy. @param afterMs rest to the next exercise, in ms, with the cuff down */
 export function setsOf(protocolId: ProtocolId, restMs: number, afterMs: number): SetChoice[] {
-  const { sets, inflation } = PROTOCOLS[protocolId];
+  const { sets, inflation, ofTarget } = PROTOCOLS[protocolId];
   return sets.map((work, place) => {
     const last = place === sets.length - 1;
     return {
       work,
       restMs: last ? afterMs : restMs,
       release: last || inflation === 'release-each-rest',
+      ...atShare(ofTarget?.[place]),
     };
   });
 }
+
+/** A share of the target as a set keeps it: at the target itself there is none. */
+export const atShare = (ofTarget: number | undefined): Pick<SetChoice, 'ofTarget'> =>
+  ofTarget === undefined || ofTarget === 100 ? {} : { ofTarget };
 
 /** The limbs of a choice that go by a measured pressure. */
 export const measuredChoices = ({ limbs }: Pick<ExerciseChoice, 'limbs'>): MeasuredChoice[] =>

@@ -1,13 +1,25 @@
-import { PRIMING, primingMs } from '../pressure/priming';
+import { primingMs } from '../pressure/priming';
 import { pacedReps } from '../protocol/set-work';
 import type { Limb } from '../quantity/limb';
 import { RULES } from '../rules/catalogue';
-import { type LimbTarget, type Plan, type PlannedExercise, plannedKg, primingCycles } from './plan';
+import {
+  type LimbTarget,
+  type Plan,
+  type PlannedExercise,
+  type PlannedSet,
+  plannedKg,
+  plannedMmHg,
+  primingCycles,
+  primingIn,
+} from './plan';
 import { type SetPlace, setOrder } from './set-order';
 import type { Inflation, Lane, Timeline, TimelineSet } from './timeline';
 
 /** Time from inflating to the first repetition: settle the pressure and get set (rule PRS-5). */
 const SETTLE_MS = RULES['PRS-5'].figures.plannedMs;
+
+/** A cycle begins as the cuff comes up: nothing is settled (rule PRS-9). */
+const settleMs = ({ mode }: PlannedExercise): number => (mode === 'preparation' ? 0 : SETTLE_MS);
 
 /**
  * The timeline a plan will follow when nobody runs late.
@@ -28,12 +40,12 @@ export function compile(plan: Plan, order: readonly SetPlace[] = setOrder(plan))
     const anew = limbs.some((cuff) => !cuff.isUp());
     if (setIndex === 0 && anew) {
       prime(exercise, limbs, clockMs);
-      clockMs += primingMs(primingCycles(exercise));
-      inflateAll(exercise, limbs, clockMs);
-      clockMs += SETTLE_MS;
+      clockMs += primingMs(primingCycles(exercise), primingIn(exercise));
+      inflateAll(exercise, set, limbs, clockMs);
+      clockMs += settleMs(exercise);
     } else {
       const leadMs = anew ? exercise.reinflateLeadMs : 0;
-      inflateAll(exercise, limbs, Math.max(sets.at(-1)?.toMs ?? 0, clockMs - leadMs));
+      inflateAll(exercise, set, limbs, Math.max(sets.at(-1)?.toMs ?? 0, clockMs - leadMs));
     }
     const fromMs = clockMs;
     const toMs = fromMs + set.lastsMs;
@@ -64,25 +76,26 @@ export function compile(plan: Plan, order: readonly SetPlace[] = setOrder(plan))
 const usesLimb = (exercise: PlannedExercise | undefined, limb: Limb): boolean =>
   exercise?.limbs.some((target) => target.limb === limb) ?? false;
 
-function inflateAll(exercise: PlannedExercise, cuffs: readonly Cuff[], atMs: number): void {
+function inflateAll(exercise: PlannedExercise, set: PlannedSet, cuffs: readonly Cuff[], atMs: number): void {
   for (const [place, target] of exercise.limbs.entries())
-    cuffs[place]?.inflate(atMs, occlusionOf(target), plannedStep(target));
+    cuffs[place]?.inflate(atMs, occlusionOf(target), plannedStep(target, set));
 }
 
 function prime(exercise: PlannedExercise, cuffs: readonly Cuff[], startMs: number): void {
   exercise.limbs.forEach((target, place) => {
     const cycles = target.kind === 'measured' ? target.primingMmHg : [];
+    const priming = primingIn(exercise);
     cycles.forEach((pressureMmHg, cycle) => {
-      const fromMs = startMs + primingMs(cycle);
+      const fromMs = startMs + primingMs(cycle, priming);
       cuffs[place]?.inflate(fromMs, occlusionOf(target), pressureMmHg);
-      cuffs[place]?.release(fromMs + PRIMING.onMs);
+      cuffs[place]?.release(fromMs + priming.onMs);
     });
   });
 }
 
 /** A planned pressure in mmHg; null under a strap, which has none. */
-const plannedStep = (target: LimbTarget): number | null =>
-  target.kind === 'measured' ? target.pressure.value : null;
+const plannedStep = (target: LimbTarget, set: PlannedSet): number | null =>
+  target.kind === 'measured' ? plannedMmHg(target, set) : null;
 
 const occlusionOf = (target: LimbTarget): number | null =>
   target.kind === 'measured' ? target.occlusion.value : null;

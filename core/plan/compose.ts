@@ -23,7 +23,7 @@ import { type ServingTest, serve, sideOf } from '../strength/in-force';
 import { checkExercise } from './check-exercise';
 import { checkSession } from './check-session';
 import { checkTimeline } from './check-timeline';
-import type { ExerciseChoice, MeasuredChoice, SessionChoice } from './choices';
+import { atShare, type ExerciseChoice, type MeasuredChoice, type SessionChoice } from './choices';
 import { compile } from './compile';
 import {
   type FeltTarget,
@@ -63,6 +63,8 @@ export type Basis = {
   prescriber: Role;
   /** Sessions really done before. */
   done: readonly SessionDone[];
+  /** How long each limb was under a cuff today, in ms (rule PRS-9). */
+  underCuffTodayMs: ReadonlyMap<Limb, number>;
 };
 
 /** Whether work on these limbs is after an operation (rules SCR-1, SCR-4). */
@@ -202,12 +204,14 @@ function plannedExercise({ choice, exercise, limbs, straps, test, load }: Resolv
     load: plannedLoad(choice, test, load),
     protocolId: choice.protocolId,
     protocolLabel: protocol.label,
-    sets: choice.sets.map(({ work, restMs, release }) => ({
+    sets: choice.sets.map(({ work, restMs, release, ofTarget }) => ({
       work,
       lastsMs: workMsOf(work, TEMPOS[choice.tempoId]),
       restMs,
       release,
+      ...atShare(ofTarget),
     })),
+    ...(choice.primed && choice.priming ? { priming: choice.priming } : {}),
     reinflateLeadMs: protocol.reinflateLeadMs,
     tempoId: choice.tempoId,
     tempo: TEMPOS[choice.tempoId],
@@ -238,7 +242,7 @@ function plannedLoad(
 
 function limbTarget(
   { choice, occlusion, cuff }: Resolved['limbs'][number],
-  { position, primed }: Pick<ExerciseChoice, 'position' | 'primed'>,
+  { position, primed, priming }: Pick<ExerciseChoice, 'position' | 'primed' | 'priming'>,
 ): MeasuredTarget {
   const moreUpright = uprightness(position, occlusion.position) > 0;
   const { target, trueRange } = targetPressure(
@@ -263,7 +267,7 @@ function limbTarget(
     percentLop: choice.percentLop,
     pressure: target,
     trueRange,
-    primingMmHg: primed ? primingPressures(target.value, occlusion.divisionMmHg) : [],
+    primingMmHg: primed ? primingPressures(target.value, occlusion.divisionMmHg, priming) : [],
   };
 }
 

@@ -12,6 +12,7 @@ export const goalIdSchema = z.enum([
   'recovery',
   'aerobic',
   'passive',
+  'cycles',
 ]);
 export type GoalId = z.infer<typeof goalIdSchema>;
 
@@ -103,6 +104,15 @@ export const GOALS: Record<GoalId, Goal> = {
     from: 'passive',
     word: 'Lying or sitting, no exercise. Prescribed by a clinician.',
     rule: 'PRS-3',
+  },
+  cycles: {
+    label: 'Cuff cycles',
+    protocolId: 'cycles',
+    percentOneRepMax: null,
+    exercises: 1,
+    from: 'passive',
+    word: 'The cuff up and down, a little tighter each time, at rest or with gentle movement: before training, or alone and several times a day.',
+    rule: 'PRS-9',
   },
 };
 

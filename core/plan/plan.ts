@@ -1,4 +1,6 @@
 import type { Derived } from '../derivation/derived';
+import { shareOfTarget } from '../pressure/cycles';
+import { type Priming, USUAL_PRIMING } from '../pressure/priming';
 import type { ExerciseId } from '../protocol/exercises';
 import type { ProtocolId, Tempo, TempoId } from '../protocol/protocols';
 import type { SchoolId } from '../protocol/schools';
@@ -50,7 +52,14 @@ export const wornLabel = (target: LimbTarget): string =>
   target.kind === 'measured' ? target.cuffLabel : target.strapLabel;
 
 /** One set: what is done and how long that lasts; the rest after it; the cuff goes down in a rest with `release`. */
-export type PlannedSet = { work: SetWork; lastsMs: number; restMs: number; release: boolean };
+export type PlannedSet = {
+  work: SetWork;
+  lastsMs: number;
+  restMs: number;
+  release: boolean;
+  /** Share of the target it is done at, in %; not there at the target itself (rule PRS-9). */
+  ofTarget?: number | undefined;
+};
 
 /**
  * A load in kg, with the test it is a share of and the kit it is made from; or what resists without kilograms
@@ -90,6 +99,8 @@ export type PlannedExercise = {
   protocolId: ProtocolId;
   protocolLabel: string;
   sets: PlannedSet[];
+  /** How it is primed, where that is not as usual (rule PRS-6). */
+  priming?: Priming | undefined;
   reinflateLeadMs: number;
   tempoId: TempoId;
   tempo: Tempo;
@@ -128,6 +139,15 @@ export const measuredLimbs = ({ limbs }: Pick<PlannedExercise, 'limbs'>): Measur
 /** Whether a limb of it is under a strap. */
 export const isByFeel = ({ limbs }: Pick<PlannedExercise, 'limbs'>): boolean =>
   limbs.some(({ kind }) => kind === 'by-feel');
+
+/** The pressure a set is planned at under a measured cuff, in mmHg: the target, or its share of it (rule PRS-9). */
+export const plannedMmHg = (
+  { pressure, divisionMmHg }: Pick<MeasuredTarget, 'pressure' | 'divisionMmHg'>,
+  set: Pick<PlannedSet, 'ofTarget'> | undefined,
+): number => shareOfTarget(pressure.value, set?.ofTarget, divisionMmHg);
+
+/** How its priming goes: as chosen, else as usual (rule PRS-6). */
+export const primingIn = ({ priming }: Pick<PlannedExercise, 'priming'>): Priming => priming ?? USUAL_PRIMING;
 
 /** Priming cycles before its first set. */
 export const primingCycles = (exercise: Pick<PlannedExercise, 'limbs'>): number =>

@@ -31,6 +31,10 @@ function pressureWords(target: PlannedExercise['limbs'][number]): string {
 function feltWords({ mode, sets, limbs }: PlannedExercise): string[] {
   if (mode === 'passive')
     return ['You lie or sit still. The limb feels full, then heavy, and eases in each break.'];
+  if (mode === 'preparation')
+    return [
+      'The cuff comes up for a short while and goes down again, a little tighter each time. Nothing should hurt.',
+    ];
   if (mode === 'aerobic')
     return ['Easy at first; the legs grow heavy after some minutes. You can talk all the while.'];
   const primed = measuredLimbs({ limbs }).some(({ primingMmHg }) => primingMmHg.length > 0);

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { checkExercisePercent, checkPassivePercent, checkPosition } from './check-pressure';
-import { primingPressures } from './priming';
+import { primingMs, primingPressures, USUAL_PRIMING } from './priming';
 import { proposedPercent, type RampSession, rampLevel } from './ramp';
 import { rangeSensitivity } from './range-sensitivity';
 import { targetPressure } from './target-pressure';
@@ -137,6 +137,33 @@ describe('priming cycles (PRS-6)', () => {
         expect(pressures.at(-1)).toBe(targetMmHg);
         expect(Math.max(...pressures)).toBe(targetMmHg);
       }),
+    );
+  });
+
+  it('take a start, a step and times of their own, and rise with every cycle', () => {
+    const from = (mmHg: number, stepMmHg: number) => ({
+      ...USUAL_PRIMING,
+      start: { of: 'nothing' as const, mmHg },
+      stepMmHg,
+    });
+    expect(primingPressures(104, 2, from(75, 15))).toEqual([74, 89, 104].map((mmHg) => mmHg - (mmHg % 2)));
+    expect(primingPressures(104, 2, from(120, 15))).toEqual([104]);
+    expect(primingPressures(60, 10, from(45, 5))).toEqual([40, 50, 60]);
+    expect(primingMs(3, { onMs: 20_000, offMs: 5_000 })).toBe(75_000);
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 20, max: 250 }),
+        fc.constantFrom(1, 2, 5, 10),
+        fc.integer({ min: 10, max: 300 }),
+        fc.integer({ min: 5, max: 100 }),
+        (targetMmHg, division, mmHg, stepMmHg) => {
+          const pressures = primingPressures(targetMmHg, division, from(mmHg, stepMmHg));
+          expect(pressures.at(-1)).toBe(targetMmHg);
+          expect(pressures.every((one, place) => place === 0 || one > (pressures[place - 1] ?? 0))).toBe(
+            true,
+          );
+        },
+      ),
     );
   });
 });

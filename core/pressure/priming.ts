@@ -1,25 +1,70 @@
+import { z } from 'zod';
 import { roundDownToDivision } from '../quantity/rounding';
 import { RULES } from '../rules/catalogue';
 
-/** Times of one priming cycle (rule PRS-6). */
-export const PRIMING = RULES['PRS-6'].figures;
+const { onMs, offMs, startShare, stepMmHg, mostCycles } = RULES['PRS-6'].figures;
+
+const spellMs = z
+  .number('Enter a time in seconds.')
+  .int()
+  .min(5_000, 'At least 5 s.')
+  .max(120_000, 'At most 120 s.');
+
+/** How a cuff is got used to: where it begins, how much is added, how long it is up and down (rule PRS-6). */
+export const primingSchema = z.object({
+  start: z.discriminatedUnion('of', [
+    z.object({
+      of: z.literal('target'),
+      percent: z
+        .number('Enter a share of the target in %.')
+        .min(10, 'At least 10 %.')
+        .max(100, 'At most 100 %.'),
+    }),
+    z.object({
+      of: z.literal('nothing'),
+      mmHg: z.number('Enter mmHg.').min(10, 'At least 10 mmHg.').max(300, 'At most 300 mmHg.'),
+    }),
+  ]),
+  stepMmHg: z.number('Enter mmHg.').min(5, 'At least 5 mmHg a cycle.').max(100, 'At most 100 mmHg a cycle.'),
+  onMs: spellMs,
+  offMs: spellMs,
+});
+export type Priming = z.infer<typeof primingSchema>;
+
+/** The priming nobody has changed (rule PRS-6). */
+export const USUAL_PRIMING: Priming = {
+  start: { of: 'target', percent: startShare * 100 },
+  stepMmHg,
+  onMs,
+  offMs,
+};
+
+/** More cycles than this are no preparation any more (rule PRS-6). */
+export const MOST_PRIMING_CYCLES = mostCycles;
 
 /**
- * Pressures of the priming cycles in mmHg: from 60 % of the target, 20 mmHg more each cycle, until the target (rule
- * PRS-6).
- * @param targetMmHg the pressure to get used to
+ * Pressures of the priming cycles in mmHg: from the start, a step more each cycle, until the target (rule PRS-6).
+ * @param targetMmHg the pressure to get used to; the last cycle is at it
  * @param gaugeDivisionMmHg each is rounded down to it
- * @example 104 mmHg, division 2 → 62, 82, 102, 104
+ * @example primingPressures(104, 2) //=> [62, 82, 102, 104]
+ * @example primingPressures(104, 2, { ...USUAL_PRIMING, start: { of: 'nothing', mmHg: 75 } }) //=> [74, 94, 104]
  */
-export function primingPressures(targetMmHg: number, gaugeDivisionMmHg: number): number[] {
+export function primingPressures(
+  targetMmHg: number,
+  gaugeDivisionMmHg: number,
+  { start, stepMmHg: step }: Priming = USUAL_PRIMING,
+): number[] {
+  const wantedMmHg = start.of === 'target' ? (targetMmHg * start.percent) / 100 : start.mmHg;
   const pressures: number[] = [];
-  let nextMmHg = roundDownToDivision(targetMmHg * PRIMING.startShare, gaugeDivisionMmHg);
+  let nextMmHg = roundDownToDivision(wantedMmHg, gaugeDivisionMmHg);
   while (nextMmHg < targetMmHg) {
-    pressures.push(nextMmHg);
-    nextMmHg += PRIMING.stepMmHg;
+    pressures.push(roundDownToDivision(nextMmHg, gaugeDivisionMmHg));
+    nextMmHg += step;
   }
-  return [...pressures, targetMmHg];
+  // Steps smaller than a division come to the same figure: each is done once.
+  return [...new Set([...pressures, targetMmHg])];
 }
 
-/** How long the cycles take before the cuff goes up for the work, in ms. */
-export const primingMs = (cycles: number): number => cycles * (PRIMING.onMs + PRIMING.offMs);
+/** How long so many cycles take before the cuff goes up for the work, in ms. */
+export const primingMs = (cycles: number, { onMs, offMs }: Pick<Priming, 'onMs' | 'offMs'>): number =>
+  cycles * (onMs + offMs);

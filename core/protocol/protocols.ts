@@ -1,4 +1,6 @@
 import { z } from 'zod';
+import { RULES } from '../rules/catalogue';
+import { risingShares } from './rising-shares';
 import type { SetWork } from './set-work';
 import type { WorkMode } from './work-mode';
 
@@ -14,6 +16,7 @@ export const protocolIdSchema = z.enum([
   'aerobic',
   'passive-recovery',
   'passive-rehab',
+  'cycles',
 ]);
 export type ProtocolId = z.infer<typeof protocolIdSchema>;
 
@@ -48,8 +51,11 @@ export type Protocol = {
   tempos: readonly TempoId[];
   /** Share of LOP it brings with it; null leaves that to the school. */
   percentLop: { usual: number; low: number; high: number } | null;
+  /** Each set at its share of the target, in %; not there where all are at it (rule PRS-9). */
+  ofTarget?: readonly number[];
 };
 
+const CYCLES = RULES['PRS-9'].figures;
 const SECOND_MS = 1000;
 const MINUTE_MS = 60 * SECOND_MS;
 // A set to failure is paced no further than this: thirty clean repetitions must be possible anyway (LOAD-5).
@@ -178,5 +184,17 @@ export const PROTOCOLS: Record<ProtocolId, Protocol> = {
     reinflateLeadMs: 0,
     tempos: [],
     percentLop: { usual: 70, low: 70, high: 100 },
+  },
+  cycles: {
+    label: 'Cuff cycles',
+    mode: 'preparation',
+    sets: spells(CYCLES.cycles, CYCLES.onMs),
+    restMs: CYCLES.offMs.usual,
+    restRangeMs: [CYCLES.offMs.shortest, CYCLES.offMs.usual],
+    ...released,
+    reinflateLeadMs: 0,
+    tempos: [],
+    percentLop: null,
+    ofTarget: risingShares(CYCLES.cycles),
   },
 };

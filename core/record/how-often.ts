@@ -2,6 +2,7 @@ import type { Finding } from '../findings/finding';
 import type { Basis, SessionDone } from '../plan/compose';
 import type { Plan, PlannedExercise } from '../plan/plan';
 import { muscleKeys, muscleOf } from '../protocol/muscles';
+import { trains } from '../protocol/work-mode';
 import { limbKind } from '../quantity/limb';
 import { MS_PER_DAY } from '../quantity/units';
 import { RULES } from '../rules/catalogue';
@@ -13,7 +14,7 @@ const { mostPerWeek: MOST_PER_WEEK, apartDays: APART_DAYS } = RULES['PRO-3'].fig
  * free, and passive work does not count (rule PRO-3).
  */
 export function checkHowOften(plan: Plan, basis: Basis): Finding[] {
-  const moved = plan.exercises.filter(({ mode }) => mode !== 'passive');
+  const moved = plan.exercises.filter(trains);
   const within = (days: number) =>
     basis.done.filter(({ atMs }) => basis.nowMs - atMs < days * MS_PER_DAY && atMs <= basis.nowMs);
   return [...checkDay(moved, within(APART_DAYS)), ...checkWeek(moved, within(7), basis)];
@@ -43,9 +44,7 @@ function checkWeek(
   const trained = done.map(
     ({ worked }) =>
       new Set(
-        worked
-          .filter(({ mode }) => mode !== 'passive')
-          .flatMap(({ exerciseId, limbs }) => muscleKeys(exerciseId, limbs, library)),
+        worked.filter(trains).flatMap(({ exerciseId, limbs }) => muscleKeys(exerciseId, limbs, library)),
       ),
   );
   const over = moved

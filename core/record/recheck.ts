@@ -5,9 +5,11 @@ import { choicesOf } from '../plan/choices-of';
 import { type Basis, type Composed, composeSession, UnknownChoice } from '../plan/compose';
 import type { LimbTarget, MeasuredTarget, Plan, PlannedExercise } from '../plan/plan';
 import { plannedKg } from '../plan/plan';
+import { checkDailyExposure } from '../pressure/cycles';
 import { LIMB_LABELS } from '../quantity/limb';
 import { basisOf } from './basis';
 import { checkToday } from './check-today';
+import { dailyExposures } from './daily-exposure';
 import type { ClientFacts, KitInUse, PassedGuard, PrescriptionFact } from './facts';
 import { checkHowOften } from './how-often';
 
@@ -37,7 +39,12 @@ export function recheck(
   const { plan } = composed;
   const changed = changesOf(prescription.plan, plan);
   const passed = new Set(prescription.guards.map(guardKey));
-  const others = [...composed.findings, ...checkHowOften(plan, basis), ...checkToday(facts, nowMs)]
+  const others = [
+    ...composed.findings,
+    ...checkHowOften(plan, basis),
+    ...checkDailyExposure(dailyExposures(plan, basis)),
+    ...checkToday(facts, nowMs),
+  ]
     .filter((finding) => finding.level !== 'guard' || !passed.has(guardKey(finding)))
     .map(dueIsHard);
   return {

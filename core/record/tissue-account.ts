@@ -2,6 +2,7 @@ import { dayAt } from '../course/days';
 import type { HeavyWork } from '../course/heavy-work';
 import type { Library } from '../protocol/exercises';
 import { musclesWorked } from '../protocol/muscles';
+import { trains } from '../protocol/work-mode';
 import { LIMBS, type Limb, limbKind, limbSide } from '../quantity/limb';
 import { tidy } from '../quantity/rounding';
 import { RULES } from '../rules/catalogue';
@@ -66,7 +67,7 @@ export function tissueAccount(
         line.occludedMs += given?.totalOcclusionMs ?? 0;
         const time = given?.relativePressureTimePercentLopMin ?? null;
         if (time !== null) line.percentLopMin = tidy((line.percentLopMin ?? 0) + time);
-        if (exercise.mode === 'passive') continue;
+        if (!trains(exercise)) continue;
         line.sets += 1;
         line.daysSeen.add(dayAt(fact.startedAtMs, zoneOffsetMs));
       }

@@ -1,6 +1,7 @@
 import { dayAt } from '../course/days';
 import { libraryOf } from '../protocol/exercises';
 import { muscleOf, musclesWorked } from '../protocol/muscles';
+import { trains } from '../protocol/work-mode';
 import { capital } from '../quantity/capital';
 import { limbKind } from '../quantity/limb';
 import { MS_PER_DAY } from '../quantity/units';
@@ -19,7 +20,7 @@ const AWAY_MS = 2 * WEEK_MS;
  * @param plans those in force
  */
 export function weekOff(facts: ClientFacts, plans: readonly PlanInForce[], nowMs: number): string | null {
-  const trained = facts.sessions.filter(({ worked }) => worked.some(({ mode }) => mode !== 'passive'));
+  const trained = facts.sessions.filter(({ worked }) => worked.some(trains));
   const times = trained.map(({ startedAtMs }) => startedAtMs);
   if (Math.min(...times) > nowMs - WEEK_MS || Math.max(...times) < nowMs - AWAY_MS) return null;
   const library = libraryOf(facts.ownExercises);
@@ -32,9 +33,9 @@ export function weekOff(facts: ClientFacts, plans: readonly PlanInForce[], nowMs
     }
   };
   for (const { worked, startedAtMs } of trained) {
-    for (const { exerciseId, limbs, mode } of worked) {
+    for (const { exerciseId, limbs } of worked.filter(trains)) {
       const [limb] = limbs;
-      if (mode !== 'passive' && limb) note(exerciseId, limbKind(limb), startedAtMs);
+      if (limb) note(exerciseId, limbKind(limb), startedAtMs);
     }
   }
   for (const { exerciseId, atMs } of facts.heavyWork) {

@@ -1,7 +1,7 @@
 import { doseOf, type LimbDose } from '../plan/dose';
 import type { Plan } from '../plan/plan';
 import type { ExerciseId } from '../protocol/exercises';
-import type { WorkMode } from '../protocol/work-mode';
+import { trains, type WorkMode } from '../protocol/work-mode';
 import { type Limb, type LimbKind, limbKind } from '../quantity/limb';
 import { toDecimals } from '../quantity/rounding';
 import { MS_PER_MINUTE } from '../quantity/units';
@@ -17,7 +17,7 @@ export type Worked = { exerciseId: ExerciseId; limbs: Limb[]; mode: WorkMode };
 
 /** Kinds of limbs that moved, for the ramp and for how often (rules PRS-4, PRO-3). */
 export const kindsMoved = (worked: readonly Worked[]): LimbKind[] => [
-  ...new Set(worked.filter(({ mode }) => mode !== 'passive').flatMap(({ limbs }) => limbs.map(limbKind))),
+  ...new Set(worked.filter(trains).flatMap(({ limbs }) => limbs.map(limbKind))),
 ];
 
 /** What later sessions ask of an earlier one, so that they need not read its log. */

@@ -58,9 +58,9 @@ export const pressureRules = {
     level: 'method',
     source: HOUSE,
     by: 'pressure/priming.ts primingPressures',
-    figures: { onMs: 30_000, offMs: 10_000, startShare: 0.6, stepMmHg: 20 },
-    words: ({ onMs, offMs, startShare, stepMmHg }) =>
-      `Optional, for newcomers and large limbs: ${seconds(onMs)} s on, ${seconds(offMs)} s off, from ${percent(startShare)} % of target, +${stepMmHg} mmHg a cycle until target.`,
+    figures: { onMs: 30_000, offMs: 10_000, startShare: 0.6, stepMmHg: 20, mostCycles: 12 },
+    words: ({ onMs, offMs, startShare, stepMmHg, mostCycles }) =>
+      `Optional, for newcomers and large limbs: ${seconds(onMs)} s on, ${seconds(offMs)} s off, from ${percent(startShare)} % of target, +${stepMmHg} mmHg a cycle until target. All four can be changed, and it may begin at a pressure in mmHg; the start is rounded down to the division, the last cycle is at the target, ${mostCycles} cycles at most.`,
   }),
   'PRS-8': rule({
     title: 'Re-target',
@@ -70,6 +70,21 @@ export const pressureRules = {
     figures: NO_FIGURES,
     words: () =>
       'A new LOP changes the mmHg of a signed plan, not its %. No further away than both uncertainties together, with the same rounded targets, it confirms the plan. Otherwise one key re-targets it at the same %, checked again, as a new version.',
+  }),
+  'PRS-9': rule({
+    title: 'Intermittent cycles',
+    level: 'guard',
+    source: HOUSE,
+    by: 'pressure/cycles.ts checkDailyExposure',
+    figures: {
+      cycles: 8,
+      onMs: 30_000,
+      offMs: { shortest: 5_000, usual: 10_000 },
+      startShare: 0.6,
+      guardOnMsADay: 3_600_000,
+    },
+    words: ({ cycles, onMs, offMs, startShare, guardOnMsADay }) =>
+      `The cuff goes up and down, before training or alone, several times a day: usually ${cycles} times ${seconds(onMs)} s on and ${seconds(offMs.shortest)} to ${seconds(offMs.usual)} s off, rising from ${percent(startShare)} % of the training target to it, or steady. No exercise or gentle movement, and never above what exercise may be done at (PRS-3). Guard over ${guardOnMsADay / 60_000} minutes on a limb in a day.`,
   }),
   TIGHT: rule({
     title: 'Perceived tightness',

@@ -7,6 +7,7 @@ import {
   type PlannedLoad,
   type PlannedSet,
   plannedKg,
+  plannedMmHg,
   primingCycles,
 } from '../plan/plan';
 import type { Limb } from '../quantity/limb';
@@ -140,15 +141,16 @@ export function signedInHand(plan: Plan, state: SessionState, limb: Limb): LimbT
   return of(exercise?.limbs) ?? of(plan.exercises.flatMap(({ limbs }) => limbs));
 }
 
-/** The pressure signed for this moment: that of the priming cycle while there is one, else the target. */
+/** The pressure signed for this moment: that of the priming cycle while there is one, else that of the set. */
 export function dueMmHg(
   state: SessionState,
   exercise: PlannedExercise,
   place: SetPlace | null,
-  { pressure, primingMmHg }: MeasuredTarget,
+  target: MeasuredTarget,
 ): number {
   const priming = place && primingOf(exercise, place, state);
-  return (priming ? primingMmHg[priming.cycle] : undefined) ?? pressure.value;
+  const primedMmHg = priming ? target.primingMmHg[priming.cycle] : undefined;
+  return primedMmHg ?? plannedMmHg(target, place ? exercise.sets[place.setIndex] : undefined);
 }
 
 /** Priming before the first set: the newest inflation of it, and the cycle that is up or comes next, from 0. */

@@ -1,5 +1,4 @@
-import { isByFeel, type Plan, type PlannedExercise, primingCycles } from '../plan/plan';
-import { PRIMING } from '../pressure/priming';
+import { isByFeel, type Plan, type PlannedExercise, primingCycles, primingIn } from '../plan/plan';
 import type { Limb } from '../quantity/limb';
 import { RULES } from '../rules/catalogue';
 import { type LimbClock, limbClocks, restLeftMs } from './clocks';
@@ -59,12 +58,13 @@ export function nextStep(plan: Plan, state: SessionState, nowMs: number): NextSt
   const priming = primingOf(exercise, place, state);
   if (priming) {
     const { last, cycle } = priming;
+    const { onMs, offMs } = primingIn(exercise);
     if (last?.toMs === null) {
-      const untilMs = last.fromMs + PRIMING.onMs;
+      const untilMs = last.fromMs + onMs;
       if (nowMs >= untilMs) return release('priming');
       return { do: 'wait', place, untilMs, why: 'primed-up' };
     }
-    const untilMs = (last?.toMs ?? 0) + PRIMING.offMs;
+    const untilMs = (last?.toMs ?? 0) + offMs;
     if (cycle > 0 && last && nowMs < untilMs) return { do: 'wait', place, untilMs, why: 'primed-down' };
   }
   const down = exercise.limbs.filter(({ limb }) => !inflated.includes(limb));

@@ -40,7 +40,7 @@ export function useAct(view: SessionView): Act {
 }
 
 /** Cuffs of a session whose regulated pump is there. */
-function handsOf(sessionId: string): Hands {
+export function handsOf(sessionId: string): Hands {
   return {
     pumped: sessionPumps()
       .filter((pump) => pump.sessionId === sessionId && pump.source.kind === 'regulated' && !pump.lost)

@@ -1,8 +1,10 @@
 import { compile } from '#core/plan/compile';
 import {
+  type MeasuredTarget,
   type Plan,
   type PlannedExercise,
   type PlannedSet,
+  plannedMmHg,
   primingCycles,
   staysInflated,
 } from '#core/plan/plan';
@@ -66,9 +68,22 @@ export function PlanSummary({ plan }: { plan: Plan }) {
   );
 }
 
-/** "30 / 15 / 15 / 15", or the spells of work by the clock. */
-export const setsWords = ({ sets }: Pick<PlannedExercise, 'sets'>): string =>
-  sets.map((set) => `${set.work.kind === 'to-failure' ? '≤' : ''}${amountWords(set)}`).join(' / ');
+// So many alike are told by their number.
+const TOLD_ONE_BY_ONE = 5;
+
+/** "30 / 15 / 15 / 15", or the spells of work by the clock, "8 × 0:30" where there are many alike. */
+export const setsWords = ({ sets }: Pick<PlannedExercise, 'sets'>): string => {
+  const amounts = sets.map((set) => `${set.work.kind === 'to-failure' ? '≤' : ''}${amountWords(set)}`);
+  return amounts.length > TOLD_ONE_BY_ONE && new Set(amounts).size === 1
+    ? `${amounts.length} × ${amounts[0]}`
+    : amounts.join(' / ');
+};
+
+/** "62, 68 … 104 mmHg" of one limb, where its sets are at pressures of their own; null where all are at the target. */
+export function stepsWords(target: MeasuredTarget, { sets }: Pick<PlannedExercise, 'sets'>): string | null {
+  if (sets.every(({ ofTarget }) => ofTarget === undefined)) return null;
+  return `${sets.map((set) => plannedMmHg(target, set)).join(', ')} mmHg`;
+}
 
 /** "30" repetitions, or "5:00" of work by the clock. */
 export const amountWords = ({ work, lastsMs }: PlannedSet): string => `${pacedReps(work) ?? clock(lastsMs)}`;

@@ -14,7 +14,7 @@ import { usePlanInHand } from '../parts/use-plan-in-hand';
 import { BlockBench } from '../views/block/BlockBench';
 import { Composer } from '../views/prescribe/Composer';
 import { PlanPicker, PlansAside } from '../views/prescribe/PlanHeader';
-import { type Start, useCopied } from '../views/prescribe/use-start';
+import { type Start, useCopied, useGoal } from '../views/prescribe/use-start';
 
 type Part = 'session' | 'block';
 
@@ -89,6 +89,7 @@ function ComposeInHand({
 }) {
   const review = useLastReview(client.id, inHand?.coursePlan.id);
   const copied = useCopied(client);
+  const goal = useGoal();
   if (!review || copied === undefined) return <p className="text-quiet">Reading the last sessions…</p>;
   const asks =
     inHand &&
@@ -101,11 +102,11 @@ function ComposeInHand({
         </div>
       )}
       <Composer
-        key={`${inHand?.prescription.id ?? 'new'} ${measuredStamp(client.facts)} ${copied ? JSON.stringify(copied) : ''}`}
+        key={`${inHand?.prescription.id ?? 'new'} ${measuredStamp(client.facts)} ${copied ? JSON.stringify(copied) : ''} ${goal ?? ''}`}
         client={client}
         practice={practice}
         review={review}
-        start={{ inHand, ...changing, copied: inHand ? null : copied }}
+        start={{ inHand, ...changing, copied: inHand ? null : copied, goal: inHand ? null : goal }}
       />
     </>
   );

@@ -1,8 +1,12 @@
+import { useQueryClient } from '@tanstack/react-query';
 import { Command } from 'cmdk';
 import { useEffect, useState } from 'react';
-import { useNavigate } from 'react-router';
+import { useLocation, useNavigate } from 'react-router';
+import type { ClientRecord } from '#contract/client';
+import { GOALS, type GoalId, goalIdSchema } from '#core/plan/goals';
 import { LINK_IDS, LINK_LABELS } from '#core/record/link';
 import { lock } from '../data/door';
+import { KEYS } from '../data/keys';
 import { usePeople } from '../data/people';
 import { KeyHint } from '../parts/Button';
 import { cuffsUp } from '../state/cuffs-up';
@@ -30,6 +34,34 @@ const PAGES = [
   { path: 'report', words: 'Report', keywords: ['letter', 'referrer', 'pdf', 'print'] },
 ];
 
+/** What a new plan may be for, by the words it is called every day. */
+const NEW_PLANS: Record<GoalId, string[]> = {
+  size: ['hypertrophy', 'muscle growth', 'bigger'],
+  'strength-bridge': ['strength', 'near failure', 'before heavy'],
+  keep: ['maintain', 'deload', 'holiday', 'travel'],
+  rehab: ['knee', 'after surgery', 'operation', 'isometric', 'physiotherapy'],
+  'warm-up': ['activation', 'before lifting', 'primer'],
+  recovery: ['day off', 'light day', 'flush'],
+  aerobic: ['walk', 'cycle', 'bike', 'cardio', 'row', 'sled', 'endurance'],
+  passive: ['no exercise', 'bed rest', 'immobilised', 'in a cast'],
+  cycles: ['preparation', 'intermittent', 'on and off', 'up and down', 'several times a day'],
+};
+
+/** The first people a search finds. */
+function useFirstPeople(search: string) {
+  const { at, isSettled } = usePeople(search, { first: 0, last: MOST_PEOPLE - 1 });
+  const people = Array.from({ length: MOST_PEOPLE }, (_, place) => at(place)).filter(
+    (person) => person !== undefined,
+  );
+  return { people, isSettled };
+}
+
+/** Whose page is open; undefined on any other page. */
+function usePersonInHand(): { id: string; name: string } | undefined {
+  const id = useLocation().pathname.match(/^\/people\/([\w-]{36})/)?.[1];
+  return useQueryClient().getQueryData<ClientRecord>(KEYS.client(id ?? ''));
+}
+
 /** Finds people and actions by a few letters. */
 export function Palette({
   open,
@@ -42,10 +74,11 @@ export function Palette({
 }) {
   const navigate = useNavigate();
   const [search, setSearch] = useState('');
-  const { at, isSettled } = usePeople(search.trim(), { first: 0, last: MOST_PEOPLE - 1 });
-  const people = Array.from({ length: MOST_PEOPLE }, (_, place) => at(place)).filter(
-    (person) => person !== undefined,
-  );
+  const { people, isSettled } = useFirstPeople(search.trim());
+  // "Odalys walk": the first word says who, the others what; without a who it is whose page is open.
+  const { people: called } = useFirstPeople(search.trim().split(' ')[0] ?? '');
+  const inHand = usePersonInHand();
+  const meant = people.length > 0 ? people : called.length > 0 ? called : inHand ? [inHand] : [];
   // Who types a name and presses Enter means the person, though the answer may still be on its way.
   const [hasty, setHasty] = useState(false);
   const first = people[0];
@@ -103,7 +136,7 @@ export function Palette({
             {person.name}
           </Command.Item>
         ))}
-        {people.flatMap((person) =>
+        {meant.flatMap((person) =>
           LINK_IDS.map((link) => (
             <Command.Item
               key={`${person.id} ${link}`}
@@ -115,7 +148,7 @@ export function Palette({
             </Command.Item>
           )),
         )}
-        {people.flatMap((person) =>
+        {meant.flatMap((person) =>
           PAGES.map(({ path, words, keywords }) => (
             <Command.Item
               key={`${person.id} ${path}`}
@@ -125,6 +158,19 @@ export function Palette({
               onSelect={then(() => navigate(`/people/${person.id}/${path}`))}
             >
               {person.name}: {words}
+            </Command.Item>
+          )),
+        )}
+        {meant.flatMap((person) =>
+          goalIdSchema.options.map((goal) => (
+            <Command.Item
+              key={`${person.id} ${goal}`}
+              className={row}
+              value={`${person.name} new plan ${GOALS[goal].label} ${person.id}`}
+              keywords={NEW_PLANS[goal]}
+              onSelect={then(() => navigate(`/people/${person.id}/prescribe?plan=new&goal=${goal}`))}
+            >
+              {person.name}: new plan, {GOALS[goal].label.toLowerCase()}
             </Command.Item>
           )),
         )}

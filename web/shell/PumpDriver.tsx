@@ -1,7 +1,9 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useRef } from 'react';
 import { CUFF_DOWN_MMHG } from '#core/kit/pump';
-import { act } from '../act/act';
+import { pumpsGoOn } from '#core/session/decide/pumps-go-on';
+import { act, handsOf } from '../act/act';
+import { serverNow } from '../data/clock';
 import type { LiveSession } from '../data/live-session';
 import { disconnectPump, sessionPumps } from '../devices/session-pumps';
 import { onTick } from '../parts/ticks';
@@ -9,7 +11,10 @@ import { soundAlarm } from '../sound/tones';
 
 const LOOK_EVERY_MS = 200;
 
-/** Writes what the pumps report into their sessions, lets them down where a cuff was released, and hears their loss. */
+/**
+ * Writes what the pumps report into their sessions, lets them down where a cuff was released, takes the steps of cycles
+ * that are theirs, and hears their loss.
+ */
 export function PumpDriver({ sessions }: { sessions: readonly LiveSession[] }) {
   const queries = useQueryClient();
   const latest = useRef(sessions);
@@ -19,6 +24,8 @@ export function PumpDriver({ sessions }: { sessions: readonly LiveSession[] }) {
     // By cuff and inflation: told to come down, and seen to be down.
     const letDown = new Set<string>();
     const settled = new Set<string>();
+    // By session: the step of its cycles that its pumps were told last.
+    const told = new Map<string, string>();
     return onTick(LOOK_EVERY_MS, () => {
       for (const { sessionId, limb, source, pressureMmHg, lost: isLost, toldAtMs } of sessionPumps()) {
         const key = `${sessionId} ${limb}`;
@@ -44,6 +51,13 @@ export function PumpDriver({ sessions }: { sessions: readonly LiveSession[] }) {
           continue;
         }
         act(queries, view, { do: 'pump-reports', limb, pressureMmHg });
+      }
+      for (const { view, state } of latest.current) {
+        const { pumped } = handsOf(view.id);
+        const step = pumped.length > 0 ? pumpsGoOn(view.plan, state, serverNow(), pumped) : null;
+        if (step === null || told.get(view.id) === step) continue;
+        told.set(view.id, step);
+        act(queries, view, { do: 'next' });
       }
     });
   }, [queries]);

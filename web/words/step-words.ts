@@ -1,4 +1,5 @@
-import type { Plan } from '#core/plan/plan';
+import { type Plan, primingIn } from '#core/plan/plan';
+import type { Priming } from '#core/pressure/priming';
 import { pacedReps } from '#core/protocol/set-work';
 import { capital } from '#core/quantity/capital';
 import { LIMB_LABELS } from '#core/quantity/limb';
@@ -20,18 +21,22 @@ const RELEASE_WORDS: Record<Extract<NextStep, { do: 'release' }>['why'], string>
   priming: 'Priming: let the cuff down',
 };
 
-const WAIT_WORDS: Record<Extract<NextStep, { do: 'wait' }>['why'], (next: string) => string> = {
+const WAIT_WORDS: Record<
+  Extract<NextStep, { do: 'wait' }>['why'],
+  (next: string, priming: Pick<Priming, 'onMs' | 'offMs'>) => string
+> = {
   rest: (next) => `Rest, cuff down. ${capital(next)} is next`,
-  'primed-up': () => 'Priming: keep it up for 30 s',
-  'primed-down': () => 'Priming: 10 s of free flow',
+  'primed-up': (_, { onMs }) => `Priming: keep it up for ${onMs / 1000} s`,
+  'primed-down': (_, { offMs }) => `Priming: ${offMs / 1000} s of free flow`,
   'free-flow': (next) => `A minute of free flow, then ${next}`,
 };
 
-/** "set 2", with the exercise where the plan has several. */
-const nameOf = (plan: Plan, { exerciseIndex, setIndex }: SetPlace): string =>
-  plan.exercises.length > 1
-    ? `${plan.exercises[exerciseIndex]?.label}, set ${setIndex + 1}`
-    : `set ${setIndex + 1}`;
+/** "set 2", or "cycle 2" of the cuff alone, with the exercise where the plan has several. */
+const nameOf = (plan: Plan, { exerciseIndex, setIndex }: SetPlace): string => {
+  const exercise = plan.exercises[exerciseIndex];
+  const words = `${exercise?.mode === 'preparation' ? 'cycle' : 'set'} ${setIndex + 1}`;
+  return plan.exercises.length > 1 ? `${exercise?.label}, ${words}` : words;
+};
 
 /** @param hand the limbs in hand, for the marks of straps */
 export function stepWords(plan: Plan, step: NextStep, hand: readonly LimbInHand[] = []): StepWords {
@@ -60,7 +65,13 @@ export function stepWords(plan: Plan, step: NextStep, hand: readonly LimbInHand[
     case 'end-set':
       return { now: capital(nameOf(plan, step.place)), action: 'End the set here' };
     case 'wait':
-      return { now: WAIT_WORDS[step.why](nameOf(plan, step.place)), action: null };
+      return {
+        now: WAIT_WORDS[step.why](
+          nameOf(plan, step.place),
+          primingIn(plan.exercises[step.place.exerciseIndex] ?? {}),
+        ),
+        action: null,
+      };
     case 'release':
       return {
         now: RELEASE_WORDS[step.why],

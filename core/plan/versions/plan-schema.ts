@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { derivedSchema } from '../../derivation/derived-schema';
+import { primingSchema } from '../../pressure/priming';
 import { protocolIdSchema, tempoIdSchema } from '../../protocol/protocols';
 import { schoolIdSchema } from '../../protocol/schools';
 import { setWorkSchema } from '../../protocol/set-work';
@@ -76,9 +77,18 @@ const planSchema = z.object({
         protocolId: protocolIdSchema,
         protocolLabel: words,
         sets: z
-          .array(z.object({ work: setWorkSchema, lastsMs: ms, restMs: ms, release: z.boolean() }))
+          .array(
+            z.object({
+              work: setWorkSchema,
+              lastsMs: ms,
+              restMs: ms,
+              release: z.boolean(),
+              ofTarget: percent.optional(),
+            }),
+          )
           .min(1)
           .max(40),
+        priming: primingSchema.optional(),
         reinflateLeadMs: ms,
         tempoId: tempoIdSchema,
         tempo: z.object({ upMs: ms, holdMs: ms, downMs: ms }),

@@ -50,9 +50,12 @@ export function dueEvents(plan: Plan, state: SessionState, nowMs: number): DueEv
       },
     ];
   }
+  const next = nextStep(plan, state, nowMs);
+  if (next.do === 'start-set' && plan.exercises[next.place.exerciseIndex]?.mode === 'preparation') {
+    return cycleBegins(next.place, state, nowMs);
+  }
   if (!state.rest) return [];
   const restEndMs = state.rest.startedAtMs + state.rest.restMs;
-  const next = nextStep(plan, state, nowMs);
   if (next.do !== 'start-set' || nowMs < restEndMs || nowMs - restEndMs > WATCHED_MS) return [];
   // After a new inflation the pressure is settled first: the first set of an exercise is then started by hand (PRS-5).
   const before = lastSet(state);
@@ -64,6 +67,14 @@ export function dueEvents(plan: Plan, state: SessionState, nowMs: number): DueEv
       body: { type: 'set-started', ...next.place },
     },
   ];
+}
+
+/** A cycle of the cuff begins as soon as the last cuff of it is up: there is nothing to get ready for (rule PRS-9). */
+function cycleBegins(place: SetPlace, state: SessionState, nowMs: number): DueEvent[] {
+  const atMs = Math.max(...inflatedLimbs(state).map((limb) => openInflation(limb)?.fromMs ?? 0));
+  if (nowMs - atMs > WATCHED_MS) return [];
+  const key = `set-started ${place.exerciseIndex}.${place.setIndex} ${atMs}`;
+  return [{ key, atMs, body: { type: 'set-started', ...place } }];
 }
 
 /** A set that is done again after a re-fit is another one for the clock. */

@@ -18,7 +18,9 @@ import { FindingsFor } from '../../parts/FindingLine';
 import { NumberField } from '../../parts/NumberField';
 import { Picker } from '../../parts/Picker';
 import { Strapped } from '../../parts/Strapped';
+import { CyclesComposer } from './CyclesComposer';
 import { measuredLimbs, withLimbs, withProtocol } from './choices';
+import { PrimingEditor } from './PrimingEditor';
 import { RangeIfs } from './RangeIfs';
 import { SetsTable } from './SetsTable';
 import type { ComposerState } from './use-composer';
@@ -64,7 +66,9 @@ export function ExerciseEditor({
         <h3 className="text-xl font-semibold">{exercise.label}</h3>
         <p className="text-[15px] text-quiet">{exercise.cue}</p>
       </div>
-      {planned && load && <Figures planned={planned} load={load} unit={basis.massUnit} />}
+      {planned && load && (
+        <Figures planned={planned} load={exercise.kind === 'passive' ? null : load} unit={basis.massUnit} />
+      )}
       <div className="grid gap-x-8 gap-y-4 xl:grid-cols-2">
         <div className="space-y-4">
           <Choice
@@ -129,7 +133,9 @@ export function ExerciseEditor({
             )}
           </div>
           {show('percentLop', 'percentOneRepMax')}
-          <LoadPickers composer={composer} choice={choice} set={set} clientId={clientId} />
+          {exercise.kind !== 'passive' && (
+            <LoadPickers composer={composer} choice={choice} set={set} clientId={clientId} />
+          )}
           {show('strengthTestId', 'weightKitId')}
         </div>
         <div className="space-y-4">
@@ -152,22 +158,14 @@ export function ExerciseEditor({
             />
           )}
           {show('tempoId')}
-          <SetsTable choice={choice} change={(to) => changeExercise(place, to)} />
+          {protocol.mode === 'preparation' ? (
+            <CyclesComposer choice={choice} planned={planned} change={(to) => changeExercise(place, to)} />
+          ) : (
+            <SetsTable choice={choice} change={(to) => changeExercise(place, to)} />
+          )}
           {show('restMs', 'sets', 'release')}
-          <label className="flex min-h-11 items-center gap-2">
-            <input
-              type="checkbox"
-              className="size-5 accent-plum"
-              checked={choice.primed}
-              onChange={(event) => set({ primed: event.target.checked })}
-            />
-            Priming cycles first
-            {planned?.limbs[0]?.kind === 'measured' && planned.limbs[0].primingMmHg.length > 0 && (
-              <span className="figures text-[14px] text-quiet">
-                {planned.limbs[0].primingMmHg.join(', ')} mmHg
-              </span>
-            )}
-          </label>
+          {protocol.mode !== 'preparation' && <PrimingEditor choice={choice} planned={planned} set={set} />}
+          {show('priming')}
         </div>
       </div>
       {planned && first.kind === 'measured' && (
@@ -177,7 +175,16 @@ export function ExerciseEditor({
   );
 }
 
-function Figures({ planned, load, unit }: { planned: PlannedExercise; load: TargetLoad; unit: 'kg' | 'lb' }) {
+/** @param load with its neighbours; null where nothing is moved */
+function Figures({
+  planned,
+  load,
+  unit,
+}: {
+  planned: PlannedExercise;
+  load: TargetLoad | null;
+  unit: 'kg' | 'lb';
+}) {
   const one = planned.limbs.length === 1;
   return (
     <div className="flex flex-wrap gap-x-10 gap-y-3">
@@ -195,25 +202,27 @@ function Figures({ planned, load, unit }: { planned: PlannedExercise; load: Targ
           </div>
         ),
       )}
-      <div>
-        {planned.load.kind === 'weighed' ? (
-          <Figure
-            label={planned.load.recipe}
-            derived={planned.load.load}
-            size={one ? 'text-6xl' : 'text-4xl'}
-          />
-        ) : (
-          <p className="pt-4 text-2xl">{planned.load.recipe}</p>
-        )}
-        <p className="text-[14px] text-quiet">
-          {[
-            load.lighter && `down ${stepWords(load.lighter, unit)}`,
-            load.heavier && `up ${stepWords(load.heavier, unit)}`,
-          ]
-            .filter(Boolean)
-            .join(', ')}
-        </p>
-      </div>
+      {load && (
+        <div>
+          {planned.load.kind === 'weighed' ? (
+            <Figure
+              label={planned.load.recipe}
+              derived={planned.load.load}
+              size={one ? 'text-6xl' : 'text-4xl'}
+            />
+          ) : (
+            <p className="pt-4 text-2xl">{planned.load.recipe}</p>
+          )}
+          <p className="text-[14px] text-quiet">
+            {[
+              load.lighter && `down ${stepWords(load.lighter, unit)}`,
+              load.heavier && `up ${stepWords(load.heavier, unit)}`,
+            ]
+              .filter(Boolean)
+              .join(', ')}
+          </p>
+        </div>
+      )}
     </div>
   );
 }

@@ -35,7 +35,7 @@ export function PlanStrip({
           </Amount>
         ))}
         {dose.limbs.length > 1 && <Amount name="Any cuff up">{clock(dose.occludedMs)}</Amount>}
-        <Amount name="Repetitions">{dose.reps}</Amount>
+        {dose.reps > 0 && <Amount name="Repetitions">{dose.reps}</Amount>}
         <Amount name="Lasts, if begun now">
           {clock(timeline.endMs)}, ends {format(addMilliseconds(nowMs, timeline.endMs), 'HH:mm')}
         </Amount>

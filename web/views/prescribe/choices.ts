@@ -25,10 +25,11 @@ export const isComplete = (session: SessionChoice): boolean => sessionChoiceSche
 
 /** An exercise with another protocol, as an editable copy of it. */
 export function withProtocol(choice: ExerciseChoice, protocolId: ProtocolId): ExerciseChoice {
-  const { tempos, restMs, percentLop } = PROTOCOLS[protocolId];
+  const { mode, tempos, restMs, percentLop } = PROTOCOLS[protocolId];
   return {
     ...choice,
     protocolId,
+    primed: choice.primed && mode !== 'preparation',
     tempoId: tempos.includes(choice.tempoId) ? choice.tempoId : (tempos[0] ?? choice.tempoId),
     sets: setsOf(protocolId, restMs, RULES['PRO-1'].figures.continuousOcclusionMs.freeFlowToRestart),
     limbs: percentLop ? withPercentLop(choice.limbs, percentLop.usual) : choice.limbs,

@@ -77,7 +77,7 @@ export function useComposer(
   client: ClientRecord,
   practice: PracticeView,
   review: LastReview,
-  { inHand, copied }: Start,
+  { inHand, copied, goal }: Start,
 ) {
   const practitioner = usePractitioner();
   const basis: Basis = useMemo(
@@ -88,6 +88,7 @@ export function useComposer(
   const newcomer = isNewcomer(client.facts);
   const [wish, setWish] = useState<Wish>(() => ({
     ...firstGoal(client, last?.plan),
+    ...(goal ? { goal } : {}),
     schoolId: last?.plan.schoolId ?? practice.settings.schoolId,
     ...limbsOf(last?.plan, firstLimb(client)),
     isolatedOnly: false,
@@ -103,7 +104,7 @@ export function useComposer(
       basis,
     );
   const [kept, setKept, clearKept] = useDraft<SessionChoice | null>(
-    `prescribe ${client.id} ${last?.id ?? ''} ${copied ? JSON.stringify(copied) : ''} ${measuredStamp(client.facts)}`,
+    `prescribe ${client.id} ${last?.id ?? ''} ${copied ? JSON.stringify(copied) : ''} ${goal ?? ''} ${measuredStamp(client.facts)}`,
     null,
   );
   const [{ session, notes }, setDraft] = useState(() => {

@@ -3,6 +3,7 @@ import type { ClientRecord } from '#contract/client';
 import type { CoursePlanChoice } from '#core/course/course-plan';
 import type { SessionChoice } from '#core/plan/choices';
 import { choicesOf } from '#core/plan/choices-of';
+import { type GoalId, goalIdSchema } from '#core/plan/goals';
 import { mirrorName } from '#core/plan/mirror';
 import { type PlanInForce, versionInForce } from '#core/record/plans-in-force';
 import { useClient } from '../../data/queries';
@@ -15,6 +16,8 @@ export type Start = {
   isChanging: boolean;
   setChanging: (isChanging: boolean) => void;
   copied: Copied | null;
+  /** What a new plan is for, where it was asked for by name; null where by nobody. */
+  goal: GoalId | null;
 };
 
 /** What a new plan begins with: the choices of another, for the other side or for another person. */
@@ -26,6 +29,12 @@ export const copyAddress = (
   { ofId, coursePlanId, isMirrored }: { ofId: string; coursePlanId: string; isMirrored: boolean },
 ): string =>
   `/people/${toId}/prescribe?${new URLSearchParams({ plan: NEW_PLAN, of: ofId, copy: coursePlanId, ...(isMirrored ? { side: 'other' } : {}) })}`;
+
+/** What the address says a new plan is for; null where it says nothing. */
+export function useGoal(): GoalId | null {
+  const [search] = useSearchParams();
+  return goalIdSchema.safeParse(search.get('goal')).data ?? null;
+}
 
 /** What the address says a new plan is copied from; null where from nothing, `undefined` while it is being read. */
 export function useCopied(client: ClientRecord): Copied | null | undefined {

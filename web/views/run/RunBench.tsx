@@ -35,6 +35,7 @@ import { LastReview } from '../../parts/review/LastReview';
 import { useGuards } from '../../parts/use-guards';
 import { planSearch, usePlanInHand } from '../../parts/use-plan-in-hand';
 import { useSpace } from '../../parts/use-space';
+import { DayExposure } from './DayExposure';
 import { EnterSession } from './EnterSession';
 import { LighterToday, useLighter } from './LighterToday';
 import { Retarget } from './Retarget';
@@ -161,6 +162,7 @@ export function RunBench({ client }: { client: ClientRecord }) {
           {!lighter && makeLighter}
         </div>
       )}
+      {shown && <DayExposure client={client} plan={shown} />}
       {prescription && <PlanSummary plan={shown ?? cutSets(prescription.plan, setsShare)} />}
       {prescription && (
         <p className="flex flex-wrap gap-x-6">

@@ -51,12 +51,16 @@ export const SetNotes = memo(function SetNotes({
               : `Set ${set.setIndex + 1}: ${correctedReps(set)} of ${planned}`
             : `Set ${set.setIndex + 1} under way`}
         </span>
-        <Button keyHint="−" onClick={() => correct(-1)}>
-          −1<span className="sr-only"> repetition in {name}</span>
-        </Button>
-        <Button keyHint="+" onClick={() => correct(1)}>
-          +1<span className="sr-only"> repetition in {name}</span>
-        </Button>
+        {planned !== null && (
+          <>
+            <Button keyHint="−" onClick={() => correct(-1)}>
+              −1<span className="sr-only"> repetition in {name}</span>
+            </Button>
+            <Button keyHint="+" onClick={() => correct(1)}>
+              +1<span className="sr-only"> repetition in {name}</span>
+            </Button>
+          </>
+        )}
       </div>
       {ended && (
         <div className="flex items-center gap-2">

@@ -7,7 +7,7 @@ import { LIMB_LABELS } from '#core/quantity/limb';
 import { ExerciseFigure } from '../../parts/ExerciseFigure';
 import { clock, dayAndTime } from '../../parts/format';
 import { OcclusionStrip } from '../../parts/OcclusionStrip';
-import { amountWords, restWords } from '../../parts/PlanSummary';
+import { amountWords, restWords, stepsWords } from '../../parts/PlanSummary';
 import { useUnits } from '../../parts/units';
 import type { SheetProps } from './PersonalSheet';
 
@@ -58,6 +58,7 @@ export function OperatorSheet({ client, prescription, practice }: SheetProps) {
                   {target.trueRange.interval?.high} %). Never longer than{' '}
                   {clock(planLimitMs(plan, target.limb, [exercise]))} (PRO-1).
                   {target.primingMmHg.length > 0 && ` Prime: ${target.primingMmHg.join(', ')} mmHg.`}
+                  {stepsWords(target, exercise) && ` One after the other: ${stepsWords(target, exercise)}.`}
                 </li>
               ),
             )}

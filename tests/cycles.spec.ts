@@ -1,0 +1,52 @@
+import { acceptReviewIfAsked, checkOnTheDayIfAsked, chooseLink, expect, openPerson, test } from './nervato';
+
+test('cycles of the cuff are found by an everyday word, composed, run by the pump from one press, and counted in the day', async ({
+  page,
+}) => {
+  await page.goto('/');
+  await test.step('found and composed', async () => {
+    await expect(page.getByText('Who can train now')).toBeVisible();
+    await page.keyboard.press('Control+K');
+    await page.getByPlaceholder('A person or an action').fill('Odalys on and off');
+    await page.getByText('Odalys Ferrant: new plan, cuff cycles').click();
+    await expect(page.getByRole('slider', { name: 'Cycle 1, share of the target' })).toHaveAttribute(
+      'aria-valuetext',
+      '60 %, 50 mmHg',
+    );
+    await page.getByLabel('Cycles', { exact: true }).fill('2');
+    await page.getByLabel('On', { exact: true }).fill('10');
+    await page.getByLabel('Off', { exact: true }).fill('5');
+    const first = page.getByRole('slider', { name: 'Cycle 1, share of the target' });
+    await first.press('ArrowUp');
+    await expect(first).toHaveAttribute('aria-valuenow', '65');
+    await expect(page.getByText('A new plan: Left thigh, cycles, any day')).toBeVisible();
+    await page.getByRole('button', { name: /^Sign as/ }).click();
+  });
+  await test.step('run by the pump: one press to begin', async () => {
+    await checkOnTheDayIfAsked(page);
+    await expect(
+      page.getByText('Left thigh: 0 min under the cuff today, 1 of 60 min with this.'),
+    ).toBeVisible();
+    await page.getByRole('button', { name: 'Open the session' }).click();
+    await page.getByText('Pump', { exact: true }).first().click();
+    await page.getByLabel('Pump').selectOption('regulated');
+    await expect(page.getByText('It reports')).toBeVisible();
+    await page.keyboard.press('Space');
+    const dock = page.getByRole('region', { name: 'Cuff dock' });
+    await expect(dock.getByText('86 mmHg')).toBeVisible({ timeout: 60_000 });
+    await expect(page.getByText(/See colour return/)).toBeVisible({ timeout: 60_000 });
+  });
+  await test.step('counted in the day', async () => {
+    await page.keyboard.press('Space');
+    await openPerson(page, 'Odalys Ferrant');
+    await chooseLink(page, 'Run');
+    await page
+      .getByRole('list', { name: 'Plans' })
+      .getByRole('button', { name: /cycles/ })
+      .click();
+    await acceptReviewIfAsked(page);
+    await expect(
+      page.getByText('Left thigh: 1 min under the cuff today, 2 of 60 min with this.'),
+    ).toBeVisible();
+  });
+});

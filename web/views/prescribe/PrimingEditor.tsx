@@ -1,0 +1,113 @@
+import { useState } from 'react';
+import type { ExerciseChoice } from '#core/plan/choices';
+import { measuredLimbs, type PlannedExercise } from '#core/plan/plan';
+import { type Priming, USUAL_PRIMING } from '#core/pressure/priming';
+import { Choice } from '../../parts/Choice';
+import { NumberField } from '../../parts/NumberField';
+
+/** Whether the cuff is got used to first, and how: where it begins, the step, the time up and down (rule PRS-6). */
+export function PrimingEditor({
+  choice,
+  planned,
+  set,
+}: {
+  choice: Pick<ExerciseChoice, 'primed' | 'priming'>;
+  planned: PlannedExercise | undefined;
+  set: (part: Pick<ExerciseChoice, 'primed' | 'priming'>) => void;
+}) {
+  const [opened, setOpened] = useState(false);
+  const priming = choice.priming ?? USUAL_PRIMING;
+  const pressures = planned ? (measuredLimbs(planned)[0]?.primingMmHg ?? []) : [];
+  const change = (part: Partial<Priming>) => set({ primed: true, priming: { ...priming, ...part } });
+  return (
+    <div>
+      <div className="flex flex-wrap items-center gap-x-3">
+        <label className="flex min-h-11 items-center gap-2">
+          <input
+            type="checkbox"
+            className="size-5 accent-plum"
+            checked={choice.primed}
+            onChange={(event) =>
+              set({ primed: event.target.checked, ...(choice.priming ? { priming: choice.priming } : {}) })
+            }
+          />
+          Priming cycles first
+        </label>
+        {choice.primed && (
+          <>
+            <span className="figures text-[14px] text-quiet">{pressures.join(', ')} mmHg</span>
+            <button
+              type="button"
+              aria-expanded={opened}
+              onClick={() => setOpened(!opened)}
+              className="min-h-11 underline underline-offset-4"
+            >
+              Change
+            </button>
+          </>
+        )}
+      </div>
+      {choice.primed && opened && (
+        <div className="space-y-3 border-l-4 border-rule pl-3">
+          <Choice
+            label="Begins at"
+            value={priming.start.of}
+            onChange={(of) =>
+              change({
+                start: of === 'target' ? USUAL_PRIMING.start : { of, mmHg: pressures[0] ?? 50 },
+              })
+            }
+            options={[
+              { value: 'target', label: 'a share of the target' },
+              { value: 'nothing', label: 'a pressure' },
+            ]}
+          />
+          <div className="grid grid-cols-2 gap-3 sm:grid-cols-4">
+            {priming.start.of === 'target' ? (
+              <NumberField
+                label="Begins at"
+                unit="%"
+                value={priming.start.percent}
+                onValue={(percent) => change({ start: { of: 'target', percent } })}
+              />
+            ) : (
+              <NumberField
+                label="Begins at"
+                unit="mmHg"
+                value={priming.start.mmHg}
+                onValue={(mmHg) => change({ start: { of: 'nothing', mmHg } })}
+              />
+            )}
+            <NumberField
+              label="Step"
+              unit="mmHg"
+              value={priming.stepMmHg}
+              onValue={(stepMmHg) => change({ stepMmHg })}
+            />
+            <NumberField
+              label="Up for"
+              unit="s"
+              value={priming.onMs / 1000}
+              onValue={(seconds) => change({ onMs: Math.round(seconds * 1000) })}
+            />
+            <NumberField
+              label="Down for"
+              unit="s"
+              value={priming.offMs / 1000}
+              onValue={(seconds) => change({ offMs: Math.round(seconds * 1000) })}
+            />
+          </div>
+          {choice.priming && (
+            <button
+              type="button"
+              onClick={() => set({ primed: true, priming: undefined })}
+              className="min-h-11 underline underline-offset-4"
+            >
+              As usual again
+            </button>
+          )}
+        </div>
+      )}
+    </div>
+  );
+}
