@@ -20,6 +20,11 @@ test('cycles of the cuff are found by an everyday word, composed, run by the pum
     await first.press('ArrowUp');
     await expect(first).toHaveAttribute('aria-valuenow', '65');
     await expect(page.getByText('A new plan: Left thigh, cycles, any day')).toBeVisible();
+    // Another wish drafts anew, and what was made by hand can be had back.
+    await choose(page, 'Goal', 'Size');
+    await expect(page.getByText('A new plan: Left thigh, any day')).toBeVisible();
+    await page.getByRole('button', { name: 'Take your own changes back' }).click();
+    await expect(first).toHaveAttribute('aria-valuenow', '65');
     await page.getByRole('button', { name: /^Sign as/ }).click();
   });
   await test.step('run by the pump: one press to begin', async () => {
@@ -46,7 +51,7 @@ test('cycles of the cuff are found by an everyday word, composed, run by the pum
       .click();
     await acceptReviewIfAsked(page);
     await expect(
-      page.getByText('Left thigh: 1 min under the cuff today, 2 of 60 min with this.'),
+      page.getByText('Left thigh: 1 min under the cuff today, 1 of 60 min with this.'),
     ).toBeVisible();
   });
 });

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { agree, checkOnTheDay, expect, holdClock, passUntil, screenAsClear, test } from './nervato';
+import { agree, checkOnTheDay, choose, expect, holdClock, passUntil, screenAsClear, test } from './nervato';
 
 const reps = (page: Page) => page.getByTestId('reps');
 
@@ -49,7 +49,7 @@ test('a stranger at the door is screened, measured, prescribed, trained and on r
   });
 
   await test.step('prescribe by a school and see the working', async () => {
-    await page.getByLabel('School').selectOption('Research consensus');
+    await choose(page, 'School', 'research consensus');
     await page.getByLabel('Pressure', { exact: true }).fill('40');
     await page.getByLabel('Priming cycles first').uncheck();
     await page.getByRole('radio', { name: '1–0–1' }).click();

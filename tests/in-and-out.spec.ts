@@ -4,6 +4,7 @@ import {
   agree,
   answerScreening,
   checkOnTheDay,
+  choose,
   expect,
   Nervato,
   openPerson,
@@ -83,8 +84,8 @@ test('a practice comes from its spreadsheets, and trains the first person the sa
     await openPerson(page, 'Jörun Æskild');
     // Everything else is on record by now: the next link is the plan.
     await answerScreening(page);
-    await expect(page.getByLabel('School')).toBeVisible();
-    await page.getByLabel('School').selectOption('Research consensus');
+    await expect(page.getByRole('button', { name: /^School: / })).toBeVisible();
+    await choose(page, 'School', 'research consensus');
     await page.getByLabel('Pressure', { exact: true }).fill('40');
     await page.getByLabel('Priming cycles first').uncheck();
     await page.getByRole('radio', { name: '1–0–1' }).click();

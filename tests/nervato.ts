@@ -179,6 +179,12 @@ export async function openPerson(page: Page, name: string): Promise<void> {
   await expect(page.getByRole('main').getByRole('heading', { level: 1 })).toHaveText(name);
 }
 
+/** Chooses another word in a sentence whose words are the controls. */
+export async function choose(page: Page, what: string, word: string): Promise<void> {
+  await page.getByRole('button', { name: new RegExp(`^${what}: `) }).click();
+  await page.getByRole('menuitemradio', { name: word, exact: true }).click();
+}
+
 /** Chooses a link of the chain. */
 export const chooseLink = (page: Page, link: string): Promise<void> =>
   page

@@ -2,7 +2,7 @@ import type { Page } from '@playwright/test';
 import type { ClientRecord } from '#contract/client';
 import { dayAt, weekdayOf } from '#core/course/days';
 import type { Limb } from '#core/quantity/limb';
-import { chooseLink, expect, inDemonstration, openPerson } from './nervato';
+import { choose, chooseLink, expect, inDemonstration, openPerson } from './nervato';
 import { type DayLived, Weeks } from './weeks';
 
 // Whole courses, lived day by day: every session that is due is done, and its review accepted.
@@ -137,7 +137,7 @@ inDemonstration('eight weeks of cycling', async ({ page }) => {
     await openPerson(page, 'Odalys Ferrant');
     await chooseLink(page, 'Prescribe');
     await page.getByLabel('Plan', { exact: true }).selectOption('A new plan');
-    await page.getByLabel('Goal').selectOption('Aerobic');
+    await choose(page, 'Goal', 'Aerobic');
     await page.getByRole('button', { name: 'Name, days' }).click();
     await page.getByLabel('Called').fill('Cycling');
     await page.getByRole('button', { name: /^Sign as/ }).click();
@@ -219,8 +219,8 @@ inDemonstration('a knee from day 4 to heavy, the other side and the arms from da
       await chooseLink(page, 'Prescribe');
       if (rung === 'Passive') {
         await page.getByLabel('Plan', { exact: true }).selectOption('A new plan');
-        await page.getByLabel('Goal').selectOption('Rehabilitation rung');
-        await page.getByLabel('Limbs').selectOption('Right thigh');
+        await choose(page, 'Goal', 'Rehabilitation rung');
+        await choose(page, 'Limbs', 'right thigh');
         await page.getByRole('button', { name: 'Name, days' }).click();
         await page.getByLabel('Called').fill('Right thigh');
       } else await page.getByLabel('Plan', { exact: true }).selectOption('Right thigh');

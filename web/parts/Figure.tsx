@@ -10,12 +10,15 @@ export function Figure({
   derived,
   suffix,
   size = 'text-3xl',
+  words,
 }: {
   label: string;
   derived: Derived;
   /** Words after the number instead of its unit. */
   suffix?: string;
   size?: string;
+  /** A few words instead of a large figure, where one beside it is the answer. */
+  words?: string;
 }) {
   const { mass, length } = useUnits();
   const measure = { kg: mass, cm: length }[derived.unit as 'kg' | 'cm'];
@@ -25,15 +28,21 @@ export function Figure({
   return (
     <Popover.Root>
       <Popover.Trigger className="group flex flex-col items-start text-left">
-        <span className="text-[13px] text-quiet">
+        <span className={words ? 'sr-only' : 'text-[13px] text-quiet'}>
           {label}
           <span className="sr-only">: </span>
         </span>
         <span className="border-b border-dotted border-quiet group-hover:border-solid group-hover:border-plum">
-          <span className={`figures ${size} leading-tight`}>{figure(derived.value)}</span>{' '}
-          <span className="text-base">{suffix ?? unit}</span>
+          {words ? (
+            <span className="text-[13px] text-quiet">{words}</span>
+          ) : (
+            <>
+              <span className={`figures ${size} leading-tight`}>{figure(derived.value)}</span>{' '}
+              <span className="text-base">{suffix ?? unit}</span>
+            </>
+          )}
         </span>
-        {range && !suffix && (
+        {range && !suffix && !words && (
           <span className="figures text-[13px] text-quiet">
             {figure(range.low)}–{figure(range.high)}
           </span>

@@ -34,7 +34,7 @@ export function PrescribeBench({ client }: { client: ClientRecord }) {
     <section>
       <div className="mb-3 flex flex-wrap items-center justify-between gap-x-8">
         <div className="flex flex-wrap items-center gap-x-6">
-          <h2 className="text-2xl font-semibold">Prescribe</h2>
+          <h2 className="text-2xl font-semibold max-sm:sr-only">Prescribe</h2>
           {part === 'session' && plans.length > 0 && (
             <PlanPicker
               plans={plans}

@@ -18,16 +18,22 @@ export function Chain({
   client,
   chosen,
   beside,
+  isLow,
 }: {
   client: ClientRecord;
   chosen: LinkId | null;
   /** What is open beside the chain; null where a link is. */
   beside: keyof typeof BESIDE | null;
+  /** In one line, where the bench beneath needs the height: what does not hold is still said. */
+  isLow: boolean;
 }) {
   const search = usePlanSearch();
   const due = measuresDue(client.facts, client.judgedAtMs).length;
   return (
-    <nav aria-label="Chain" className="mt-3 px-6 print:hidden">
+    <nav
+      aria-label="Chain"
+      className={`mt-3 px-6 print:hidden ${isLow ? 'xl:grid xl:grid-cols-[1fr_auto] xl:items-stretch xl:gap-x-6' : ''}`}
+    >
       <ol className="grid grid-cols-3 border-y border-ink/40 lg:grid-cols-6">
         {client.chain.map((link) => (
           <li key={link.id} className="border-rule not-last:border-r">
@@ -40,12 +46,14 @@ export function Chain({
               <span className="flex items-center gap-2 text-[15px]">
                 <Pip state={link.state} /> {LINK_LABELS[link.id]}
               </span>
-              <span
-                className={`mt-1 block text-base leading-tight ${startsWithDigit(link.figure) ? 'figures' : ''}`}
-              >
-                {link.figure}
-              </span>
-              {link.state !== 'good' && link.state !== 'missing' && (
+              {!isLow && (
+                <span
+                  className={`mt-1 block text-base leading-tight ${startsWithDigit(link.figure) ? 'figures' : ''}`}
+                >
+                  {link.figure}
+                </span>
+              )}
+              {!isLow && link.state !== 'good' && link.state !== 'missing' && (
                 <span className="notched mt-1 block text-[13px] leading-snug text-ochre">{link.reason}</span>
               )}
             </Link>
@@ -62,11 +70,23 @@ export function Chain({
             >
               {BESIDE[id].label}
               {id === 'outcomes' && due > 0 && <span className="notched ml-2 text-ochre">{due} due</span>}
-              <span className="max-md:hidden">{BESIDE[id].words}</span>
+              {!isLow && <span className="max-md:hidden">{BESIDE[id].words}</span>}
             </Link>
           </li>
         ))}
       </ul>
+      {isLow && <InTheWay chain={client.chain} />}
     </nav>
+  );
+}
+
+/** In one line beneath what does not hold, where the links have no room for it. */
+function InTheWay({ chain }: Pick<ClientRecord, 'chain'>) {
+  const reasons = chain.filter(({ state }) => state !== 'good' && state !== 'missing');
+  if (reasons.length === 0) return null;
+  return (
+    <p className="notched mt-1 py-1 text-[14px] text-ochre xl:col-span-2">
+      {reasons.map(({ id, reason }) => `${LINK_LABELS[id]}: ${reason}`).join(' ')}
+    </p>
   );
 }

@@ -22,10 +22,10 @@ import { SchoolsTable } from './SchoolsTable';
 import { SignBar } from './SignBar';
 import { useComposer } from './use-composer';
 import type { Start } from './use-start';
-import { WishBar } from './WishBar';
+import { WishSentence } from './WishSentence';
 import { WorkChooser } from './WorkChooser';
 
-/** The session as it is being made: the wish above, exercises left, the chosen one right, the strip beneath. */
+/** The session as it is being made: the wish, what comes of it in large figures, the strip; the chosen exercise beside. */
 export function Composer({
   client,
   practice,
@@ -83,30 +83,65 @@ export function Composer({
           onChoice={(part) => setTyped({ ...typed, ...part })}
         />
       )}
-      <WishBar composer={composer} practice={practice} />
-      <WorkChooser client={client} limb={composer.wish.limbs[0]} goal={composer.wish.goal} />
+      <WishSentence composer={composer} practice={practice} />
       {composer.wish.limbs
         .filter((limb) => composer.wish.goal === 'rehab' || isPostOperativeWork([limb], basis))
         .map((limb) => (
           <RungCheck key={limb} client={client} limb={limb} take={(rung) => setEntered({ limb, rung })} />
         ))}
-      <div className="flex flex-wrap items-start justify-between gap-x-6 gap-y-2">
-        <ul className="max-w-3xl flex-1 text-[15px] text-quiet" aria-label="About this draft">
-          {[...new Set(notes)].map((note) => (
-            <li key={note}>{note}</li>
-          ))}
-        </ul>
-        <Button keyHint="D" onClick={draftAnew}>
-          Draft anew
-        </Button>
-      </div>
-      {session && (
+      {composer.setAside && (
+        <p className="flex flex-wrap items-center gap-x-4">
+          Drafted anew.
+          <button type="button" className="min-h-9 underline underline-offset-4" onClick={composer.takeBack}>
+            Take your own changes back
+          </button>
+        </p>
+      )}
+      {session ? (
         <>
-          {composed && timeline && (
-            <PlanStrip plan={composed.plan} timeline={timeline} session={session} change={composer.change} />
-          )}
-          <div className="grid gap-8 lg:grid-cols-[21rem_1fr]">
-            <ExerciseList composer={composer} session={session} />
+          <div className="grid items-start gap-x-8 gap-y-6 xl:grid-cols-[minmax(0,1fr)_21rem]">
+            <div className="min-w-0 space-y-4">
+              <ExerciseList composer={composer} session={session} />
+              <FindingsFor
+                subjects={[...new Set(ofNone.map(({ subject }) => subject))]}
+                findings={ofNone}
+                mendOf={mendOf}
+              />
+              {composed && timeline ? (
+                <PlanStrip
+                  plan={composed.plan}
+                  timeline={timeline}
+                  session={session}
+                  change={composer.change}
+                />
+              ) : (
+                <p className="notched py-1 text-ochre" role="alert">
+                  {composer.missing ?? 'Fill in every figure, within its range, and the strip comes back.'}
+                </p>
+              )}
+              <About notes={notes} draftAnew={draftAnew} />
+              <WorkChooser client={client} limb={composer.wish.limbs[0]} goal={composer.wish.goal} />
+              {composed && timeline && (
+                <>
+                  <EffortForecast
+                    plan={composed.plan}
+                    bouts={boutsOf(composed.plan, timeline, basis.library)}
+                    seen={review.seen}
+                  />
+                  <details>
+                    <summary className="min-h-11 cursor-pointer py-2 text-[15px] font-semibold">
+                      The schools side by side
+                    </summary>
+                    <SchoolsTable
+                      session={session}
+                      basis={basis}
+                      choose={(row) => composer.change(row.session)}
+                    />
+                  </details>
+                </>
+              )}
+              <GivenSoFar given={review.given} hasBlock={client.facts.blocks.length > 0} />
+            </div>
             {chosen && (
               <ExerciseEditor
                 key={selected}
@@ -118,37 +153,6 @@ export function Composer({
               />
             )}
           </div>
-          <div className="space-y-3">
-            <FindingsFor
-              subjects={[...new Set(ofNone.map(({ subject }) => subject))]}
-              findings={ofNone}
-              mendOf={mendOf}
-            />
-            {composed && timeline ? (
-              <>
-                <EffortForecast
-                  plan={composed.plan}
-                  bouts={boutsOf(composed.plan, timeline, basis.library)}
-                  seen={review.seen}
-                />
-                <details>
-                  <summary className="min-h-11 cursor-pointer py-2 text-[15px] font-semibold">
-                    The schools side by side
-                  </summary>
-                  <SchoolsTable
-                    session={session}
-                    basis={basis}
-                    choose={(row) => composer.change(row.session)}
-                  />
-                </details>
-              </>
-            ) : (
-              <p className="notched py-1 text-ochre" role="alert">
-                {composer.missing ?? 'Fill in every figure, within its range, and the strip comes back.'}
-              </p>
-            )}
-          </div>
-          <GivenSoFar given={review.given} hasBlock={client.facts.blocks.length > 0} />
           <SignBar
             composer={composer}
             client={client}
@@ -160,7 +164,25 @@ export function Composer({
             }
           />
         </>
+      ) : (
+        <About notes={notes} draftAnew={draftAnew} />
       )}
+    </div>
+  );
+}
+
+/** Why the draft is as it is, and the way to another. */
+function About({ notes, draftAnew }: { notes: readonly string[]; draftAnew: () => void }) {
+  return (
+    <div className="flex flex-wrap items-start justify-between gap-x-6 gap-y-2">
+      <ul className="max-w-3xl flex-1 text-[15px] text-quiet" aria-label="About this draft">
+        {[...new Set(notes)].map((note) => (
+          <li key={note}>{note}</li>
+        ))}
+      </ul>
+      <Button keyHint="D" onClick={draftAnew}>
+        Draft anew
+      </Button>
     </div>
   );
 }

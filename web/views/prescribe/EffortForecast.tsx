@@ -39,7 +39,7 @@ function ForecastBars({ forecast, plan }: { forecast: Forecast; plan: Plan }) {
           {unforeseen.length > 0 && ` Not foreseen: ${unforeseen.join(', ')}.`}
         </span>
       </p>
-      <ul className="mt-1 grid max-w-5xl gap-x-8 lg:grid-cols-2">
+      <ul className="mt-1 max-w-2xl">
         {forecast.sets.map((set) => (
           <SetLine
             key={`${set.exerciseIndex}.${set.setIndex}`}
@@ -58,7 +58,7 @@ function SetLine({ set, label }: { set: SetForecast; label: string }) {
   const fullReps = Math.max(1, plannedReps ?? highReps);
   const band = lowReps === highReps ? `${lowReps}` : `${lowReps}–${highReps}`;
   return (
-    <li className="grid grid-cols-[11rem_1fr_8.5rem] items-center gap-3 border-t border-rule py-1 text-[15px]">
+    <li className="grid grid-cols-[minmax(4rem,11rem)_1fr_10rem] items-center gap-3 border-t border-rule py-1 text-[15px]">
       <span>
         {label}set {setIndex + 1}
       </span>

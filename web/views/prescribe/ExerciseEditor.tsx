@@ -4,7 +4,7 @@ import type { LoadStep, TargetLoad } from '#core/load/target-load';
 import { makeableLoads, unweighedSteps } from '#core/load/weight-kit';
 import { type ExerciseChoice, withPercentLop } from '#core/plan/choices';
 import { bestKit } from '#core/plan/draft-session';
-import { measuredLimbs as measuredTargets, type PlannedExercise } from '#core/plan/plan';
+import { measuredLimbs as measuredTargets } from '#core/plan/plan';
 import { proposedPercent } from '#core/pressure/ramp';
 import { isWeighed } from '#core/protocol/exercise';
 import { PROTOCOLS, protocolIdSchema, tempoIdSchema } from '#core/protocol/protocols';
@@ -13,11 +13,10 @@ import { LIMB_LABELS, limbKind, POSITIONS } from '#core/quantity/limb';
 import { massWords } from '#core/quantity/units';
 import { testInForce } from '#core/strength/in-force';
 import { Choice } from '../../parts/Choice';
-import { Figure } from '../../parts/Figure';
 import { FindingsFor } from '../../parts/FindingLine';
 import { NumberField } from '../../parts/NumberField';
 import { Picker } from '../../parts/Picker';
-import { Strapped } from '../../parts/Strapped';
+import { WordMenu } from '../../parts/WordMenu';
 import { CyclesComposer } from './CyclesComposer';
 import { measuredLimbs, withLimbs, withProtocol } from './choices';
 import { PrimingEditor } from './PrimingEditor';
@@ -61,50 +60,54 @@ export function ExerciseEditor({
     <FindingsFor subjects={subjects} findings={findings} mendOf={mendOf} />
   );
   return (
-    <section aria-label={exercise.label} className="min-w-0 space-y-4">
+    <section aria-label={exercise.label} className="min-w-0 space-y-3">
       <div>
         <h3 className="text-xl font-semibold">{exercise.label}</h3>
         <p className="text-[15px] text-quiet">{exercise.cue}</p>
       </div>
-      {planned && load && (
-        <Figures planned={planned} load={exercise.kind === 'passive' ? null : load} unit={basis.massUnit} />
-      )}
-      <div className="grid gap-x-8 gap-y-4 xl:grid-cols-2">
-        <div className="space-y-4">
-          <Choice
-            label="Limb under the cuff"
-            value={choice.limbs.map(({ limb }) => limb).join(' ')}
-            onChange={(key) =>
-              changeExercise(
-                place,
-                withLimbs(
-                  choice,
-                  limbs.filter((limb) => key.split(' ').includes(limb)),
-                  basis,
-                ),
-              )
-            }
-            options={[
-              ...limbs.map((limb) => ({ value: limb as string, label: LIMB_LABELS[limb] })),
-              ...(limbs.length > 1 ? [{ value: limbs.join(' '), label: 'Both at once' }] : []),
-            ]}
-          />
+      <div className="grid gap-x-8 gap-y-4 md:max-xl:grid-cols-2">
+        <div className="space-y-3">
+          <p className="text-[17px]">
+            {'On the '}
+            <WordMenu
+              label="Limb under the cuff"
+              value={choice.limbs.map(({ limb }) => limb).join(' ')}
+              onChange={(key) =>
+                changeExercise(
+                  place,
+                  withLimbs(
+                    choice,
+                    limbs.filter((limb) => key.split(' ').includes(limb)),
+                    basis,
+                  ),
+                )
+              }
+              options={[
+                ...limbs.map((limb) => ({ value: limb as string, label: LIMB_LABELS[limb].toLowerCase() })),
+                ...(limbs.length > 1
+                  ? [{ value: limbs.join(' '), label: `two ${kind === 'arm' ? 'arms' : 'thighs'} at once` }]
+                  : []),
+              ]}
+            />
+            {', exercised '}
+            <WordMenu
+              label="Exercised"
+              value={choice.position}
+              onChange={(position) =>
+                changeExercise(
+                  place,
+                  withLimbs(
+                    { ...choice, position },
+                    choice.limbs.map(({ limb }) => limb),
+                    basis,
+                  ),
+                )
+              }
+              options={POSITIONS.map((value) => ({ value, label: value }))}
+            />
+            .
+          </p>
           {show('limb', 'exerciseId', 'order')}
-          <Choice
-            label="Exercised"
-            value={choice.position}
-            onChange={(position) =>
-              changeExercise(
-                place,
-                withLimbs(
-                  { ...choice, position },
-                  choice.limbs.map(({ limb }) => limb),
-                  basis,
-                ),
-              )
-            }
-            options={POSITIONS.map((value) => ({ value, label: value }))}
-          />
           {show('position')}
           <div className="grid grid-cols-2 gap-4">
             {first.kind === 'measured' && (
@@ -128,7 +131,7 @@ export function ExerciseEditor({
                 onValue={(percentOneRepMax) =>
                   choice.load.kind === 'weighed' && set({ load: { ...choice.load, percentOneRepMax } })
                 }
-                hint="Start 20–30 %, usual up to 40 %"
+                hint={(load && neighbours(load, basis.massUnit)) || 'Start 20–30 %, usual up to 40 %'}
               />
             )}
           </div>
@@ -138,7 +141,7 @@ export function ExerciseEditor({
           )}
           {show('strengthTestId', 'weightKitId')}
         </div>
-        <div className="space-y-4">
+        <div className="space-y-3">
           <Picker
             label="Protocol"
             value={choice.protocolId}
@@ -175,57 +178,11 @@ export function ExerciseEditor({
   );
 }
 
-/** @param load with its neighbours; null where nothing is moved */
-function Figures({
-  planned,
-  load,
-  unit,
-}: {
-  planned: PlannedExercise;
-  load: TargetLoad | null;
-  unit: 'kg' | 'lb';
-}) {
-  const one = planned.limbs.length === 1;
-  return (
-    <div className="flex flex-wrap gap-x-10 gap-y-3">
-      {planned.limbs.map((target) =>
-        target.kind === 'by-feel' ? (
-          <Strapped key={target.limb} {...target} />
-        ) : (
-          <div key={target.limb} className="flex gap-x-6">
-            <Figure
-              label={one ? 'Target pressure' : `Target, ${LIMB_LABELS[target.limb].toLowerCase()}`}
-              derived={target.pressure}
-              size={one ? 'text-6xl' : 'text-4xl'}
-            />
-            <Figure label="Truly" derived={target.trueRange} />
-          </div>
-        ),
-      )}
-      {load && (
-        <div>
-          {planned.load.kind === 'weighed' ? (
-            <Figure
-              label={planned.load.recipe}
-              derived={planned.load.load}
-              size={one ? 'text-6xl' : 'text-4xl'}
-            />
-          ) : (
-            <p className="pt-4 text-2xl">{planned.load.recipe}</p>
-          )}
-          <p className="text-[14px] text-quiet">
-            {[
-              load.lighter && `down ${stepWords(load.lighter, unit)}`,
-              load.heavier && `up ${stepWords(load.heavier, unit)}`,
-            ]
-              .filter(Boolean)
-              .join(', ')}
-          </p>
-        </div>
-      )}
-    </div>
-  );
-}
+/** The loads next to this one: "down 7.5 kg (20 %), up 12.5 kg (33 %)". */
+const neighbours = ({ lighter, heavier }: TargetLoad, unit: 'kg' | 'lb'): string =>
+  [lighter && `down ${stepWords(lighter, unit)}`, heavier && `up ${stepWords(heavier, unit)}`]
+    .filter(Boolean)
+    .join(', ');
 
 const stepWords = ({ loadKg, percent, recipe }: LoadStep, unit: 'kg' | 'lb'): string =>
   loadKg === null ? recipe : `${massWords(loadKg, unit)} (${percent} %)`;

@@ -15,21 +15,24 @@ import {
   verticalListSortingStrategy,
 } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
-import { GripVertical, X } from 'lucide-react';
+import { GripVertical, Plus, X } from 'lucide-react';
 import { useState } from 'react';
 import type { SessionChoice } from '#core/plan/choices';
 import type { PlannedExercise } from '#core/plan/plan';
 import { alternate, keepSupersets } from '#core/plan/superset';
-import { limbKind } from '#core/quantity/limb';
+import { LIMB_LABELS, limbKind } from '#core/quantity/limb';
 import { ExercisePicker } from '../../parts/ExercisePicker';
-import { setsWords } from '../../parts/PlanSummary';
-import { useUnits } from '../../parts/units';
+import { Figure } from '../../parts/Figure';
+import { plain } from '../../parts/format';
+import { restWords, setsWords } from '../../parts/PlanSummary';
+import { Strapped } from '../../parts/Strapped';
 import { changeSet, mayShare, newExercise, sideWords } from './choices';
 import type { ComposerState } from './use-composer';
 
 /** The exercises in order: drag one by its grip, or move it with the arrow keys; between two, what they share. */
 export function ExerciseList({ composer, session }: { composer: ComposerState; session: SessionChoice }) {
   const { change, setSelected, basis, wish } = composer;
+  const [isAdding, setAdding] = useState(false);
   const [refused, setRefused] = useState('');
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
@@ -49,6 +52,7 @@ export function ExerciseList({ composer, session }: { composer: ComposerState; s
     const made = newExercise(id, exercises.at(-1), wish.limbs, basis);
     setRefused(made ? '' : 'Measure this limb first: its pressure is not on record.');
     if (!made) return;
+    setAdding(false);
     change({ ...session, exercises: [...exercises, made] });
     setSelected(exercises.length);
   };
@@ -69,8 +73,17 @@ export function ExerciseList({ composer, session }: { composer: ComposerState; s
           </ol>
         </SortableContext>
       </DndContext>
-      {exercises.length < 8 && (
-        <div className="mt-4">
+      {exercises.length < 8 && !isAdding && (
+        <button
+          type="button"
+          className="inline-flex min-h-11 items-center gap-1 underline underline-offset-4"
+          onClick={() => setAdding(true)}
+        >
+          <Plus size={16} aria-hidden /> Add an exercise
+        </button>
+      )}
+      {exercises.length < 8 && isAdding && (
+        <div className="mt-3">
           <ExercisePicker
             label="Add an exercise"
             library={Object.fromEntries(
@@ -101,7 +114,8 @@ function Row({
   const { selected, setSelected, change, changeExercise, composed, basis, findings } = composer;
   const choice = session.exercises[place];
   if (!choice) return null;
-  const name = basis.library[choice.exerciseId]?.label ?? choice.exerciseId;
+  const exercise = basis.library[choice.exerciseId];
+  const name = exercise?.label ?? choice.exerciseId;
   const mine = findings.filter(
     ({ exerciseIndex, level }) => exerciseIndex === place && level !== 'note',
   ).length;
@@ -125,21 +139,29 @@ function Row({
         >
           <GripVertical size={18} />
         </button>
-        <button
-          type="button"
-          aria-pressed={place === selected}
-          onClick={() => setSelected(place)}
-          className="min-h-14 flex-1 py-1 text-left"
-        >
-          <span className={place === selected ? 'font-semibold' : ''}>
-            {place + 1}. {name}
-            <span className="font-normal text-quiet">, {sideWords(choice)}</span>
-          </span>
-          <span className="figures block text-[14px] text-quiet">
-            {planned ? <PlannedWords exercise={planned} /> : 'a figure is missing'}
-          </span>
-          {mine > 0 && <span className="notched block text-[14px] text-ochre">{mine} to mend</span>}
-        </button>
+        <div className="@container min-w-0 flex-1 py-2">
+          <div className="grid grid-cols-2 items-start gap-x-3 gap-y-1 @lg:grid-cols-[minmax(6.5rem,1fr)_8.5rem_6.75rem_9.5rem]">
+            <button
+              type="button"
+              aria-pressed={place === selected}
+              onClick={() => setSelected(place)}
+              className="col-span-2 min-h-11 text-left @lg:col-span-1"
+            >
+              <span className={`block ${place === selected ? 'font-semibold' : ''}`}>
+                {place + 1}. {name}
+              </span>
+              <span className="block text-[14px] text-quiet">
+                {sideWords(choice)}, {choice.position}
+              </span>
+              {mine > 0 && <span className="notched block text-[14px] text-ochre">{mine} to mend</span>}
+            </button>
+            {planned ? (
+              <Figures planned={planned} isMoved={exercise?.kind !== 'passive'} />
+            ) : (
+              <span className="text-[14px] text-quiet">a figure is missing</span>
+            )}
+          </div>
+        </div>
         <button
           type="button"
           aria-label={`Leave out ${name}, ${sideWords(choice)}`}
@@ -191,11 +213,42 @@ function Row({
   );
 }
 
-function PlannedWords({ exercise }: { exercise: PlannedExercise }) {
-  const { mass } = useUnits();
-  const pressures = exercise.limbs
-    .map((target) => (target.kind === 'by-feel' ? `mark ${target.mark}` : `${target.pressure.value} mmHg`))
-    .join(' | ');
-  const load = exercise.load.kind === 'weighed' ? mass.words(exercise.load.load.value) : exercise.load.recipe;
-  return `${pressures}, ${load}, ${setsWords(exercise).replaceAll(' ', '')}`;
+/** What comes of the choices: the pressure of each limb, the load, the sets, each with its working. */
+function Figures({ planned, isMoved }: { planned: PlannedExercise; isMoved: boolean }) {
+  const one = planned.limbs.length === 1;
+  return (
+    <>
+      <div className="space-y-2">
+        {planned.limbs.map((target) =>
+          target.kind === 'by-feel' ? (
+            <Strapped key={target.limb} {...target} />
+          ) : (
+            <div key={target.limb}>
+              <Figure
+                label={one ? 'Target pressure' : `Target, ${LIMB_LABELS[target.limb].toLowerCase()}`}
+                derived={target.pressure}
+              />
+              <Figure
+                label="Truly"
+                derived={target.trueRange}
+                words={`${target.percentLop} %, truly ${plain(target.trueRange.interval?.low ?? 0)}–${plain(target.trueRange.interval?.high ?? 0)}`}
+              />
+            </div>
+          ),
+        )}
+      </div>
+      <div>
+        {!isMoved ? null : planned.load.kind === 'weighed' ? (
+          <Figure label={planned.load.recipe} derived={planned.load.load} />
+        ) : (
+          <p className="pt-4 text-lg leading-tight">{planned.load.recipe}</p>
+        )}
+      </div>
+      <div className="@max-lg:col-span-2">
+        <p className="text-[13px] text-quiet">{planned.protocolLabel}</p>
+        <p className="figures text-xl leading-tight">{setsWords(planned).replaceAll(' ', '')}</p>
+        <p className="text-[13px] text-quiet">{restWords(planned)}</p>
+      </div>
+    </>
+  );
 }

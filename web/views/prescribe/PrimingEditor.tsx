@@ -62,7 +62,7 @@ export function PrimingEditor({
               { value: 'nothing', label: 'a pressure' },
             ]}
           />
-          <div className="grid grid-cols-2 gap-3 sm:grid-cols-4">
+          <div className="grid grid-cols-2 gap-3">
             {priming.start.of === 'target' ? (
               <NumberField
                 label="Begins at"

@@ -18,7 +18,7 @@ export function RangeIfs({
 }) {
   const finest = Math.min(...practice.pumps.map(({ divisionMmHg }) => divisionMmHg));
   return (
-    <details>
+    <details className="@container">
       <summary className="min-h-11 cursor-pointer py-2 text-[15px] font-semibold">
         How sure the pressure is
       </summary>
@@ -39,11 +39,11 @@ export function RangeIfs({
               {rows.map(({ label, uncertaintyMmHg, low, high }) => (
                 <li
                   key={label}
-                  className="grid grid-cols-[17rem_5rem_1fr] items-center gap-x-3 border-t border-rule py-1 max-sm:grid-cols-[1fr_5rem]"
+                  className="grid grid-cols-[1fr_auto] items-center gap-x-3 border-t border-rule py-1 @xl:grid-cols-[17rem_5rem_1fr]"
                 >
                   <span>{label}</span>
                   <span className="figures">± {uncertaintyMmHg}</span>
-                  <span className="max-sm:col-span-2">
+                  <span className="col-span-2 @xl:col-span-1">
                     <RangeBar low={low} high={high} asked={target.percentLop} />
                   </span>
                 </li>

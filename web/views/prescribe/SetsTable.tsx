@@ -56,7 +56,7 @@ export function SetsTable({
       <table className="w-full text-left">
         <thead>
           <tr className="text-[14px] text-quiet">
-            <th className="font-normal">Set</th>
+            <th className="pr-2 font-normal">Set</th>
             <th className="font-normal">{sets[0]?.work.kind === 'timed' ? 'Minutes' : 'Reps'}</th>
             <th className="pr-2 font-normal">Failure</th>
             <th className="font-normal">Rest, s</th>

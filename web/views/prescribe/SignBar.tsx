@@ -1,5 +1,6 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
 import { useNavigate } from 'react-router';
 import { v4 as newId } from 'uuid';
 import type { ClientRecord } from '#contract/client';
@@ -9,7 +10,7 @@ import { hardFindings } from '#core/findings/finding';
 import type { SessionChoice } from '#core/plan/choices';
 import { api, failureWords, fieldProblem, read } from '../../data/api';
 import { KEYS } from '../../data/keys';
-import { usePractitioner, useRecordWrite } from '../../data/queries';
+import { useMay, usePractitioner, useRecordWrite } from '../../data/queries';
 import { Button } from '../../parts/Button';
 import { Field, FieldError } from '../../parts/Field';
 import { Only } from '../../parts/Only';
@@ -35,17 +36,24 @@ export function SignBar({
   const write = useRecordWrite((json: NewPrescription) =>
     read(api.clients[':id'].prescriptions.$post({ param: { id: client.id }, json })),
   );
+  const maySignAtAll = useMay('sign');
   const { mayPass, reason, asked } = useGuards(composer.findings, write.error);
   const hard = hardFindings(composer.findings).length;
+  const maySign = composer.composed !== null && mayPass && !write.isPending;
   const sign = async () => {
     const json = { ...session, ...reason, signedFor };
     const record = await write.mutateAsync(json).catch(() => null);
     if (!record) return;
     composer.clearKept();
+    notify(`Signed: ${signedFor.kind === 'new-plan' ? signedFor.name : 'the next version'}.`);
     navigate(`/people/${client.id}/run${planSearch(coursePlanSigned(record, client, signedFor))}`);
   };
+  useHotkeys('mod+enter', () => void (maySign && maySignAtAll && sign()), {
+    enableOnFormTags: true,
+    preventDefault: true,
+  });
   return (
-    <div className="flex flex-wrap items-end gap-4 border-t border-ink/40 pt-4">
+    <div className="sticky bottom-0 z-10 flex flex-wrap items-end gap-x-4 gap-y-2 border-t border-ink/40 bg-paper py-3">
       {asked}
       {hard > 0 && (
         <p className="notched py-1 text-ochre">
@@ -53,14 +61,12 @@ export function SignBar({
         </p>
       )}
       <Only deed="sign">
-        <Button
-          kind="main"
-          disabled={!composer.composed || !mayPass || write.isPending}
-          onClick={() => void sign()}
-        >
+        <Button kind="main" keyHint="Ctrl ↵" disabled={!maySign} onClick={() => void sign()}>
           Sign as {practitioner?.name ?? '…'}
         </Button>
-        <KeepAsTemplate session={session} disabled={!composer.composed || hard > 0} />
+        <div className="max-sm:hidden">
+          <KeepAsTemplate session={session} disabled={!composer.composed || hard > 0} />
+        </div>
       </Only>
       {write.error && <FieldError>{failureWords(write.error)}</FieldError>}
     </div>

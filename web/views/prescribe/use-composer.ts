@@ -118,24 +118,42 @@ export function useComposer(
     return { ...first, notes: [...review.words, ...first.notes] };
   });
   const [selected, setSelected] = useState(0);
+  // What was changed by hand is not lost to another wish: it can be taken back.
+  const [isOwn, setOwn] = useState(false);
+  const [setAside, putAside] = useState<{ wish: Wish; session: SessionChoice; notes: string[] } | null>(null);
 
   const change = (next: SessionChoice | null, why: string[] = notes) => {
     setDraft({ session: next, notes: why });
     setSelected((place) => Math.max(0, Math.min(place, (next?.exercises.length ?? 1) - 1)));
     if (next && isComplete(next)) setKept(next);
   };
+  const changeByHand = (next: SessionChoice | null) => {
+    setOwn(true);
+    putAside(null);
+    change(next);
+  };
   const changeExercise = (place: number, to: ExerciseChoice) =>
-    session && change({ ...session, exercises: session.exercises.map((old, i) => (i === place ? to : old)) });
-  const draftAgain = (asked: Wish) => {
+    session &&
+    changeByHand({ ...session, exercises: session.exercises.map((old, i) => (i === place ? to : old)) });
+  const beginAnew = (made: { session: SessionChoice | null; notes: string[] }, asked: Wish) => {
+    putAside(isOwn && session ? { wish, session, notes } : null);
+    setOwn(false);
     setWish(asked);
-    const made = draftFrom(asked);
     change(made.session, made.notes);
+  };
+  const draftAgain = (asked: Wish) => beginAnew(draftFrom(asked), asked);
+  const takeBack = () => {
+    if (!setAside) return;
+    setWish(setAside.wish);
+    change(setAside.session, setAside.notes);
+    setOwn(true);
+    putAside(null);
   };
 
   const { composed, missing } = useMemo(() => composeOrSay(session, basis), [session, basis]);
   const findings = composed?.findings ?? [];
   const mendable = findings.filter(({ fix }) => fix);
-  const mend = (finding: Finding) => session && change(applyFix(session, finding, basis));
+  const mend = (finding: Finding) => session && changeByHand(applyFix(session, finding, basis));
   const mendOf = (finding: Finding): Mend | undefined => {
     const place = mendable.indexOf(finding);
     if (place < 0) return undefined;
@@ -146,8 +164,7 @@ export function useComposer(
     if (finding) mend(finding);
   };
   const takeTemplate = (template: SessionChoice) => {
-    const made = fitTemplate(template, basis);
-    change(made.session, made.notes);
+    beginAnew(fitTemplate(template, basis), wish);
   };
   return {
     basis,
@@ -155,7 +172,9 @@ export function useComposer(
     draftAgain,
     session,
     notes,
-    change,
+    change: changeByHand,
+    setAside,
+    takeBack,
     changeExercise,
     selected,
     setSelected,
