@@ -1,4 +1,12 @@
-import { acceptReviewIfAsked, checkOnTheDayIfAsked, chooseLink, expect, openPerson, test } from './nervato';
+import {
+  acceptReviewIfAsked,
+  checkOnTheDayIfAsked,
+  choose,
+  chooseLink,
+  expect,
+  openPerson,
+  test,
+} from './nervato';
 
 test('cycles of the cuff are found by an everyday word, composed, run by the pump from one press, and counted in the day', async ({
   page,

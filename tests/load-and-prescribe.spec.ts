@@ -126,6 +126,18 @@ test('a session is drafted, edited, mended, signed and printed', async ({ page }
     await expect(order.getByRole('button', { name: /Target, left thigh.*92 mmHg/ })).toBeVisible();
   });
 
+  await test.step('a pressure is said in mmHg, and comes to a share of each limb’s own LOP', async () => {
+    await editor.getByRole('button', { name: 'Say it in mmHg' }).click();
+    await editor.getByLabel('Pressure', { exact: true }).fill('80');
+    await expect(order.getByRole('button', { name: /Target, left thigh.*80 mmHg/ })).toBeVisible();
+    await expect(order.getByRole('button', { name: /Target, right thigh.*80 mmHg/ })).toBeVisible();
+    await expect(
+      editor.getByText(/^Comes to left thigh 4\d(\.\d)? %, right thigh 4\d(\.\d)? % of LOP$/),
+    ).toBeVisible();
+    await editor.getByRole('button', { name: 'Say it in % of LOP' }).click();
+    await editor.getByLabel('Pressure', { exact: true }).fill('50');
+  });
+
   await test.step('what is half made survives a reload', async () => {
     await page.reload();
     await expect(page.getByText('Taken up where it was left.')).toBeVisible();

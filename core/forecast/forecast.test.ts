@@ -128,11 +128,23 @@ describe('the forecast', () => {
     }
   });
 
+  it('says what would be left: nothing where half the runs fall short, more with a lighter load', () => {
+    const left = (changes: Parameters<typeof testPlan>[0]) =>
+      (ask(testPlan(changes).plan)?.sets ?? []).map(({ likelyLeft }) => likelyLeft ?? Number.NaN);
+    for (const { likelyLeft, chance } of ask()?.sets ?? []) {
+      expect(likelyLeft).toBeGreaterThanOrEqual(0);
+      if ((chance ?? 1) < 0.5) expect(likelyLeft).toBe(0);
+    }
+    const [here, light] = [left({}), left({ percentOneRepMax: 15 })];
+    expect(here.every((reps, place) => (light[place] ?? 0) >= reps)).toBe(true);
+    expect(light[0]).toBeGreaterThan(here[0] ?? Number.NaN);
+  });
+
   it('has no "all" of a set to failure, and does not stop it where the pace stops', () => {
     const light = planOf([{ protocolId: 'fail-book-ends', percentOneRepMax: 20 }]);
     const paced = compile(light).sets[0]?.plannedReps ?? Number.NaN;
     const [first, second] = ask(light)?.sets ?? [];
-    expect(first).toMatchObject({ plannedReps: null, chance: null });
+    expect(first).toMatchObject({ plannedReps: null, chance: null, likelyLeft: null });
     expect(first?.highReps).toBeGreaterThan(paced);
     expect(second).toMatchObject({ plannedReps: 15 });
     const work = { kind: 'to-failure', pacedTo: 30 } as const;

@@ -8,7 +8,8 @@ import { boutRunner } from './run-bouts';
 
 /**
  * Likely repetitions of one set: the median, and the band that eight of ten runs fall in, to the nearest whole.
- * `plannedReps` and `chance`, that all of them are done (0–1), are null for a set to failure: there is no "all" of it.
+ * `plannedReps`, `chance`, that all of them are done (0–1), and `likelyLeft`, the repetitions
+ * that would still go, are null for a set to failure: there is no "all" of it, and nothing is left.
  */
 export type SetForecast = {
   exerciseIndex: number;
@@ -18,6 +19,7 @@ export type SetForecast = {
   lowReps: number;
   highReps: number;
   chance: number | null;
+  likelyLeft: number | null;
 };
 
 /**
@@ -34,6 +36,7 @@ export type Forecast = {
 /** `bouts` are a session's, done and ahead; `past` those of sessions before it. */
 export type ForecastQuestion = { bouts: Bout[]; past: Bout[][]; runs: number; seed: number };
 
+const NONE = new Float64Array();
 const BAND = { low: 0.1, high: 0.9 };
 
 /**
@@ -49,6 +52,7 @@ export function forecast({ bouts, past, runs, seed }: ForecastQuestion): Forecas
   const random = seededRandom(seed);
   const runOnce = boutRunner(bouts);
   const columns = bouts.map(() => new Float64Array(runs));
+  const leftOver = bouts.map(() => new Float64Array(runs));
   let finished = 0;
   for (let run = 0; run < runs; run += 1) {
     const trainees = new Map(limbs.map((limb, i) => [limb, drawers[i]?.(random) ?? USUAL]));
@@ -59,16 +63,17 @@ export function forecast({ bouts, past, runs, seed }: ForecastQuestion): Forecas
     );
     let all = true;
     for (const place of ahead) {
-      const reps = result[place]?.done ?? 0;
-      const column = columns[place];
+      const { done: reps, possible } = result[place] ?? { done: 0, possible: 0 };
+      const [column, left] = [columns[place], leftOver[place]];
       if (column) column[run] = reps;
+      if (left) left[run] = possible - reps;
       if (reps < (bouts[place]?.plannedReps ?? 0)) all = false;
     }
     if (all) finished += 1;
   }
   const sets = ahead.flatMap((place) => {
     const bout = bouts[place];
-    return bout ? [setForecast(columns[place] ?? new Float64Array(), bout)] : [];
+    return bout ? [setForecast(columns[place] ?? NONE, leftOver[place] ?? NONE, bout)] : [];
   });
   return {
     sets,
@@ -80,10 +85,11 @@ export function forecast({ bouts, past, runs, seed }: ForecastQuestion): Forecas
 
 function setForecast(
   column: Float64Array,
+  left: Float64Array,
   { exerciseIndex, setIndex, plannedReps }: Pick<SetForecast, 'exerciseIndex' | 'setIndex' | 'plannedReps'>,
 ): SetForecast {
   const sorted = column.slice().sort();
-  const at = (share: number) => Math.round(sorted[Math.floor(share * (sorted.length - 1))] ?? 0);
+  const at = (share: number) => Math.round(quantile(sorted, share));
   const full =
     plannedReps && column.reduce((sum, reps) => sum + (reps >= plannedReps ? 1 : 0), 0) / column.length;
   return {
@@ -94,8 +100,12 @@ function setForecast(
     lowReps: at(BAND.low),
     highReps: at(BAND.high),
     chance: full,
+    likelyLeft: plannedReps === null ? null : Math.round(quantile(left.slice().sort(), 0.5)),
   };
 }
+
+const quantile = (sorted: Float64Array, share: number): number =>
+  sorted[Math.floor(share * (sorted.length - 1))] ?? 0;
 
 /**
  * What is known about the person's limbs, in words.

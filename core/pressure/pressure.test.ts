@@ -4,7 +4,7 @@ import { checkExercisePercent, checkPassivePercent, checkPosition } from './chec
 import { primingMs, primingPressures, USUAL_PRIMING } from './priming';
 import { proposedPercent, type RampSession, rampLevel } from './ramp';
 import { rangeSensitivity } from './range-sensitivity';
-import { targetPressure } from './target-pressure';
+import { percentOf, targetPressure } from './target-pressure';
 
 describe('targetPressure (PRS-1)', () => {
   it('rounds 60 % of 174 down to the gauge and shows its true range', () => {
@@ -124,6 +124,28 @@ describe('the ramp (PRS-4)', () => {
     expect(rampLevel(legs, 'arm', 'clinic', 30 * DAY).percentLop).toBe(40);
     expect(proposedPercent('left-thigh', 'research-consensus', legs, 30 * DAY).value).toBe(60);
     expect(proposedPercent('left-thigh', 'research-consensus', legs, 30 * DAY, 45).value).toBe(45);
+  });
+});
+
+describe('a target said in mmHg (PRS-1)', () => {
+  it('comes to a share of LOP that makes the same pressure, on any gauge', () => {
+    expect(percentOf(80, 174)).toBe(46);
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 80, max: 260 }),
+        fc.constantFrom(1, 2, 5, 10),
+        fc.double({ min: 0.1, max: 0.8, noNaN: true }),
+        (lopMmHg, division, share) => {
+          const mmHg = Math.floor((lopMmHg * share) / division) * division;
+          const { target } = targetPressure(
+            { value: lopMmHg, uncertainty: 0 },
+            percentOf(mmHg, lopMmHg),
+            division,
+          );
+          expect(target.value).toBe(mmHg);
+        },
+      ),
+    );
   });
 });
 

@@ -85,3 +85,12 @@ export function targetPressure(
 
 /** The most that sitting up or standing adds to an occlusion pressure, in mmHg, where nobody measured it (rule LOP-5). */
 export const UPRIGHT_ADDS_MMHG: Record<LimbKind, number> = RULES['LOP-5'].figures.uprightAddsMmHg;
+
+/**
+ * The share of LOP that a pressure in mmHg comes to, in % to a tenth, so that the target made from it is that pressure
+ * (rule PRS-1).
+ * @param mmHg on the division of the gauge
+ * @example percentOf(80, 174) //=> 46
+ */
+export const percentOf = (mmHg: number, lopMmHg: number): number =>
+  Math.ceil(tidy((1000 * mmHg) / lopMmHg)) / 10;

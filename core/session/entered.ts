@@ -3,14 +3,14 @@ import { compile } from '../plan/compile';
 import type { Plan } from '../plan/plan';
 import type { Timeline } from '../plan/timeline';
 import type { EventBody } from './events';
-import { scaleSchema, setPlace } from './events/values';
+import { effortSchema, scaleSchema, setPlace } from './events/values';
 import { signIdSchema } from './signs';
 
 /** One set of a session that was done on paper or elsewhere. */
 const enteredSetSchema = z.object({
   ...setPlace,
   reps: z.number('Enter the repetitions.').int().min(0, 'Not below none.').max(500),
-  effort: scaleSchema.nullable(),
+  effort: effortSchema.nullable(),
 });
 
 /** A session that is entered after the fact: when it began, the sets that were done, and how it was. */

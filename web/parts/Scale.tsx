@@ -1,14 +1,16 @@
-const STEPS = Array.from({ length: 11 }, (_, value) => value);
+const OF_TEN = Array.from({ length: 11 }, (_, value) => value);
 
-/** A rating from 0 to 10 in one touch. */
+/** A rating in one touch, from 0 to 10 unless other steps are said. */
 export function Scale({
   label,
   keys,
+  steps = OF_TEN,
   value,
   onChange,
 }: {
   label: string;
   keys?: string;
+  steps?: readonly number[];
   value: number | null;
   onChange: (value: number) => void;
 }) {
@@ -17,8 +19,8 @@ export function Scale({
       <legend className="text-[14px]">
         {label} {keys && <span className="figures text-[13px] text-quiet">{keys}</span>}
       </legend>
-      <div className="grid max-w-xl grid-cols-11">
-        {STEPS.map((step) => (
+      <div className={`grid max-w-xl ${steps.length > OF_TEN.length ? 'grid-cols-8' : 'grid-cols-11'}`}>
+        {steps.map((step) => (
           <button
             key={step}
             type="button"

@@ -50,6 +50,8 @@ export function dueEvents(plan: Plan, state: SessionState, nowMs: number): DueEv
       },
     ];
   }
+  const cycles = plan.exercises.some(({ mode }) => mode === 'preparation');
+  if (!state.rest && !cycles) return [];
   const next = nextStep(plan, state, nowMs);
   if (next.do === 'start-set' && plan.exercises[next.place.exerciseIndex]?.mode === 'preparation') {
     return cycleBegins(next.place, state, nowMs);

@@ -1,13 +1,13 @@
 import { findSet } from '../state';
 import { defineEvent } from './define';
-import { scaleSchema, setPlace, stopReasonSchema } from './values';
+import { effortSchema, scaleSchema, setPlace, stopReasonSchema } from './values';
 
 export const setNoted = defineEvent({
   type: 'set-noted',
   body: {
     ...setPlace,
     reason: stopReasonSchema.optional(),
-    effort: scaleSchema.optional(),
+    effort: effortSchema.optional(),
     jointPain: scaleSchema.optional(),
   },
   undoable: true,

@@ -5,6 +5,8 @@ export const stopReasonSchema = z.enum(['done', 'failure', 'pain', 'operator']);
 export type StopReason = z.infer<typeof stopReasonSchema>;
 
 export const scaleSchema = z.number().int().min(0).max(10);
+/** Effort 0–10; what was said on another scale comes to parts of a point. */
+export const effortSchema = z.number().min(0).max(10);
 export const loadKgSchema = z.number().min(0).max(500);
 export const pressureMmHgSchema = z.number().min(0).max(400);
 

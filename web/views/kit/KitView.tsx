@@ -12,6 +12,7 @@ import { type Library, libraryOf } from '#core/protocol/exercises';
 import { RULES } from '#core/rules/catalogue';
 import { type ItemId, SCREEN_ITEMS } from '#core/screening/items';
 import { ITEM_IDS } from '#core/screening/screening';
+import { EFFORT_IN, EFFORT_SCALES } from '#core/session/effort';
 import { api, failureWords, read } from '../../data/api';
 import { KEYS } from '../../data/keys';
 import { useMay, usePractice } from '../../data/queries';
@@ -274,10 +275,7 @@ function Settings({ settings }: { settings: PracticeSettings }) {
           label="Effort is said as"
           value={settings.effortIn}
           onChange={(effortIn) => change({ effortIn })}
-          options={[
-            { value: 'of-ten', label: '0 to 10' },
-            { value: 'repetitions-left', label: 'repetitions left' },
-          ]}
+          options={EFFORT_IN.map((value) => ({ value, label: EFFORT_SCALES[value].label }))}
         />
         <PressureLimit settings={settings} change={change} />
       </div>

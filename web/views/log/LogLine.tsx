@@ -2,7 +2,9 @@ import { Link } from 'react-router';
 import type { LoggedSession } from '#core/outcomes/add-up';
 import type { LineExercise } from '#core/outcomes/session-line';
 import { LIMB_LABELS, limbSide, limbsWords } from '#core/quantity/limb';
+import { EFFORT_SCALES, type EffortScale } from '#core/session/effort';
 import { SIGNS } from '#core/session/signs';
+import { useEffortIn } from '../../data/use-effort-in';
 import { clock, dayAndTime, plain } from '../../parts/format';
 import { type Measure, useUnits } from '../../parts/units';
 
@@ -15,6 +17,7 @@ export function LogLine({
   planName: string;
 }) {
   const { mass } = useUnits();
+  const scale = EFFORT_SCALES[useEffortIn()];
   const told = line.signs.filter((sign) => SIGNS[sign].level !== 'expected');
   const relative = line.limbs.flatMap((dose) =>
     dose.relativePressureTimePercentLopMin === null
@@ -42,7 +45,7 @@ export function LogLine({
         {line.exercises.map((exercise, place) => (
           // biome-ignore lint/suspicious/noArrayIndexKey: an exercise is its place
           <li key={place}>
-            <ExerciseWords sessionId={id} exercise={exercise} mass={mass} />
+            <ExerciseWords sessionId={id} exercise={exercise} mass={mass} scale={scale} />
           </li>
         ))}
         {told.length > 0 && (
@@ -67,7 +70,10 @@ export function LogLine({
         {line.volumeKgReps > 0 && (
           <Figure label={`${mass.unit}·reps`} value={plain(Number(mass.show(line.volumeKgReps)), 0)} />
         )}
-        <Figure label="effort" value={line.effort === null ? '–' : `${line.effort}`} />
+        <Figure
+          label={scale.asked.toLowerCase()}
+          value={line.effort === null ? '–' : `${scale.toSaid(line.effort)}`}
+        />
         <Figure label="pain" value={line.worstPain === null ? '–' : `${line.worstPain}`} />
       </dl>
     </div>
@@ -88,10 +94,12 @@ function ExerciseWords({
   sessionId,
   exercise: { label, limbs, sets },
   mass,
+  scale,
 }: {
   sessionId: string;
   exercise: LineExercise;
   mass: Measure;
+  scale: EffortScale;
 }) {
   const planned = sets.reduce((sum, { plannedReps }) => sum + (plannedReps ?? 0), 0);
   const loads = [...new Set(sets.map(({ loadKg }) => loadKg))];
@@ -104,7 +112,7 @@ function ExerciseWords({
         <Link
           key={set.setIndex}
           to={`/sessions/${sessionId}?at=${set.fromMs}`}
-          title={`Set ${set.setIndex + 1}${set.effort === null ? '' : `, effort ${set.effort}`}`}
+          title={`Set ${set.setIndex + 1}${set.effort === null ? '' : `, ${scale.asked.toLowerCase()} ${scale.toSaid(set.effort)}`}`}
           className="figures mr-2 underline-offset-4 hover:underline"
         >
           {set.plannedReps === null ? 'timed' : set.reps}

@@ -1,6 +1,8 @@
 import type { Bout } from '#core/forecast/bouts';
 import { type Forecast, knowledgeWords, type SetForecast } from '#core/forecast/forecast';
 import { exerciseWords, type Plan } from '#core/plan/plan';
+import { likelyWords } from '#core/session/effort';
+import { useEffortIn } from '../../data/use-effort-in';
 import { useForecast } from '../../data/use-forecast';
 
 /** Likely repetitions of each set with their band. It informs; it never sets a load. */
@@ -53,7 +55,8 @@ function ForecastBars({ forecast, plan }: { forecast: Forecast; plan: Plan }) {
 }
 
 function SetLine({ set, label }: { set: SetForecast; label: string }) {
-  const { setIndex, plannedReps, likelyReps, lowReps, highReps, chance } = set;
+  const effortIn = useEffortIn();
+  const { likelyLeft, setIndex, plannedReps, likelyReps, lowReps, highReps, chance } = set;
   // A set to failure is drawn against the most it is likely to bring.
   const fullReps = Math.max(1, plannedReps ?? highReps);
   const band = lowReps === highReps ? `${lowReps}` : `${lowReps}–${highReps}`;
@@ -80,6 +83,9 @@ function SetLine({ set, label }: { set: SetForecast; label: string }) {
         <span className="block text-[13px] text-quiet">
           {band}
           {chance !== null && `, all in ${Math.round(100 * chance)} %`}
+        </span>
+        <span className="block text-[13px] text-quiet">
+          {likelyLeft !== null && likelyWords(likelyLeft, effortIn)}
         </span>
       </span>
     </li>

@@ -2,7 +2,7 @@ import { Link } from 'react-router';
 import type { PracticeView } from '#contract/practice';
 import type { LoadStep, TargetLoad } from '#core/load/target-load';
 import { makeableLoads, unweighedSteps } from '#core/load/weight-kit';
-import { type ExerciseChoice, withPercentLop } from '#core/plan/choices';
+import type { ExerciseChoice } from '#core/plan/choices';
 import { bestKit } from '#core/plan/draft-session';
 import { measuredLimbs as measuredTargets } from '#core/plan/plan';
 import { proposedPercent } from '#core/pressure/ramp';
@@ -19,6 +19,7 @@ import { Picker } from '../../parts/Picker';
 import { WordMenu } from '../../parts/WordMenu';
 import { CyclesComposer } from './CyclesComposer';
 import { measuredLimbs, withLimbs, withProtocol } from './choices';
+import { PressureField } from './PressureField';
 import { PrimingEditor } from './PrimingEditor';
 import { RangeIfs } from './RangeIfs';
 import { SetsTable } from './SetsTable';
@@ -111,11 +112,12 @@ export function ExerciseEditor({
           {show('position')}
           <div className="grid grid-cols-2 gap-4">
             {first.kind === 'measured' && (
-              <NumberField
-                label="Pressure"
-                unit="% LOP"
-                value={first.percentLop}
-                onValue={(percentLop) => set({ limbs: withPercentLop(choice.limbs, percentLop) })}
+              <PressureField
+                choice={choice}
+                percentLop={first.percentLop}
+                targetMmHg={planned && measuredTargets(planned)[0]?.pressure.value}
+                basis={basis}
+                set={set}
                 hint={
                   protocol.percentLop
                     ? `${protocol.label} takes ${protocol.percentLop.usual} %`

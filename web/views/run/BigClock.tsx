@@ -3,6 +3,7 @@ import type { Plan } from '#core/plan/plan';
 import { pacePosition } from '#core/protocol/pace';
 import { pacedReps } from '#core/protocol/set-work';
 import { repsNow, restLeftMs } from '#core/session/clocks';
+import { type NextStep, nextStep } from '#core/session/next-step';
 import { nextPlace } from '#core/session/places';
 import { correctedReps, findSet, openSet, type SessionState, type SetRecord } from '#core/session/state';
 import { clock, countdown } from '../../parts/format';
@@ -12,12 +13,21 @@ import { useNow } from '../../parts/use-now';
 // The bar of the pace fills and empties within a second; nothing else of the page moves as fast.
 const PHASE_EVERY_MS = 100;
 
-/** The one number to read from three metres: repetitions in a set, what is left of a rest, time between. */
+/** What is counted down to where nothing is done but waiting. */
+const WAITED_FOR: Record<Extract<NextStep, { do: 'wait' }>['why'], string> = {
+  rest: 'rest left',
+  'primed-up': 'until the cuff comes down',
+  'primed-down': 'until it goes up again',
+  'free-flow': 'of free flow left',
+};
+
+/** The one number to read from three metres: repetitions in a set, what is left of a rest or a wait, time between. */
 export const BigClock = memo(function BigClock({ plan, state }: { plan: Plan; state: SessionState }) {
   const nowMs = useNow(PHASE_EVERY_MS);
   const set = openSet(state);
   const restMs = restLeftMs(state, nowMs);
   const reps = repsNow(plan, state, nowMs);
+  const step = nextStep(plan, state, nowMs);
   return (
     <div>
       {set && set.plannedReps === null ? (
@@ -46,6 +56,13 @@ export const BigClock = memo(function BigClock({ plan, state }: { plan: Plan; st
             {restMs > 0 ? countdown(restMs) : `+${clock(-restMs)}`}
           </p>
           <p className="text-xl">{restMs > 0 ? 'rest left' : 'over the rest'}</p>
+        </>
+      ) : step.do === 'wait' ? (
+        <>
+          <p className="figures text-[min(160px,27vw)] leading-none">
+            {countdown(Math.max(0, step.untilMs - nowMs))}
+          </p>
+          <p className="text-xl">{WAITED_FOR[step.why]}</p>
         </>
       ) : (
         <p className="figures text-[min(160px,27vw)] leading-none">

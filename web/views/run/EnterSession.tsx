@@ -7,7 +7,7 @@ import { setsAtShare } from '#core/plan/cut-sets';
 import { exerciseWords } from '#core/plan/plan';
 import { pacedReps } from '#core/protocol/set-work';
 import type { PlanInForce } from '#core/record/plans-in-force';
-import { EFFORT_ASKED, turned } from '#core/session/effort';
+import { EFFORT_SCALES } from '#core/session/effort';
 import { SIGNS, type SignId, signIdSchema } from '#core/session/signs';
 import { api, failureWords, fieldProblem, read } from '../../data/api';
 import { KEYS } from '../../data/keys';
@@ -65,7 +65,7 @@ function EnterForm({
   const queries = useQueryClient();
   const navigate = useNavigate();
   const { plan } = prescription;
-  const effortIn = useEffortIn();
+  const scale = EFFORT_SCALES[useEffortIn()];
   const [at, setAt] = useState('');
   const [pain, setPain] = useState('');
   const [signs, setSigns] = useState<SignId[]>([]);
@@ -101,7 +101,7 @@ function EnterForm({
           exerciseIndex,
           setIndex,
           reps: Number(reps),
-          effort: effort.trim() === '' ? null : turned(Number(effort), effortIn),
+          effort: effort.trim() === '' ? null : scale.toEffort(Number(effort)),
         })),
       jointPain: pain.trim() === '' ? null : Number(pain),
       signs,
@@ -142,7 +142,7 @@ function EnterForm({
                   />
                   <Field
                     className="w-16"
-                    label={EFFORT_ASKED[effortIn].toLowerCase()}
+                    label={scale.asked.toLowerCase()}
                     aria-label={`Effort of set ${row.setIndex + 1}`}
                     inputMode="numeric"
                     autoComplete="off"

@@ -1,10 +1,14 @@
-import { memo } from 'react';
+import { memo, useMemo } from 'react';
 import type { ClientRecord } from '#contract/client';
+import { boutsOf } from '#core/forecast/bouts';
 import { boutsFromHere } from '#core/forecast/bouts-from-here';
+import { compile } from '#core/plan/compile';
 import { exerciseWords, type Plan } from '#core/plan/plan';
 import { libraryOf } from '#core/protocol/exercises';
+import { effortWords, likelyWords } from '#core/session/effort';
 import { findSet, type SessionState } from '#core/session/state';
 import { useClient } from '../../data/queries';
+import { useEffortIn } from '../../data/use-effort-in';
 import { useForecast } from '../../data/use-forecast';
 import { useLastReview } from '../../data/use-last-review';
 
@@ -32,6 +36,7 @@ function Lines({ plan, state, client }: { plan: Plan; state: SessionState; clien
   if (left.length === 0 || state.stopped) return null;
   return (
     <section aria-label="Likely from here">
+      <SaidBesideLikely plan={plan} state={state} client={client} />
       <h2 className="text-[14px] text-quiet">Likely from here</h2>
       <ul className="figures text-[15px]">
         {left.slice(0, 4).map(({ exerciseIndex, setIndex, plannedReps, likelyReps, lowReps, highReps }) => (
@@ -43,5 +48,34 @@ function Lines({ plan, state, client }: { plan: Plan; state: SessionState; clien
         ))}
       </ul>
     </section>
+  );
+}
+
+/** The effort said after the last set, beside what was likely before the session began. */
+function SaidBesideLikely({
+  plan,
+  state,
+  client,
+}: {
+  plan: Plan;
+  state: SessionState;
+  client: ClientRecord;
+}) {
+  const effortIn = useEffortIn();
+  const bouts = useMemo(
+    () => boutsOf(plan, compile(plan), libraryOf(client.facts.ownExercises)),
+    [plan, client.facts.ownExercises],
+  );
+  const { data: forecast } = useForecast(bouts, useLastReview(client.id)?.seen ?? []);
+  const said = state.sets.findLast(({ effort }) => effort !== null);
+  const likely = forecast?.sets.find(
+    ({ exerciseIndex, setIndex }) => exerciseIndex === said?.exerciseIndex && setIndex === said.setIndex,
+  )?.likelyLeft;
+  if (!said || said.effort === null || likely == null) return null;
+  return (
+    <p className="text-[15px]">
+      Set {said.setIndex + 1}: said {effortWords(said.effort, effortIn)}, likely was{' '}
+      {likelyWords(likely, effortIn)}.
+    </p>
   );
 }

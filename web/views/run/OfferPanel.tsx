@@ -2,6 +2,7 @@ import { memo } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import type { Plan } from '#core/plan/plan';
 import { RULES } from '#core/rules/catalogue';
+import { noHarderWords } from '#core/session/no-harder';
 import { offerAfterSet } from '#core/session/offer';
 import type { SessionState } from '#core/session/state';
 import type { Act } from '../../act/act';
@@ -27,7 +28,7 @@ export const OfferPanel = memo(function OfferPanel({
   const answer = (accepted: boolean) => offered && act({ do: 'answer-offer', accepted, kits });
   useHotkeys('y', () => answer(true));
   useHotkeys('n', () => answer(false));
-  if (!offered) return null;
+  if (!offered) return <NoHarder words={noHarderWords(plan, state)} />;
   const words = offerWords(offered.offer, mass.words);
   return (
     <section role="status" className="border-l-4 border-plum py-1 pl-3">
@@ -48,3 +49,11 @@ export const OfferPanel = memo(function OfferPanel({
     </section>
   );
 });
+
+/** A second set that felt no harder than the first asks for a look, and for no answer. */
+const NoHarder = ({ words }: { words: string | null }) =>
+  words && (
+    <p role="status" className="notched py-1">
+      {words}
+    </p>
+  );

@@ -1,7 +1,7 @@
 import { memo, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import type { Plan } from '#core/plan/plan';
-import { EFFORT_ASKED, turned } from '#core/session/effort';
+import { EFFORT_SCALES } from '#core/session/effort';
 import { correctedReps, type SessionState, type SetRecord } from '#core/session/state';
 import type { Act } from '../../act/act';
 import { useEffortIn } from '../../data/use-effort-in';
@@ -23,16 +23,16 @@ export const SetNotes = memo(function SetNotes({
   const place = set && { exerciseIndex: set.exerciseIndex, setIndex: set.setIndex };
   const ended = set?.endedAtMs != null;
   const correct = (byReps: number) => act({ do: 'correct-reps', byReps });
-  const effortIn = useEffortIn();
+  const scale = EFFORT_SCALES[useEffortIn()];
   // A key pressed while the set still runs is kept for it.
-  const noteEffort = (said: number) => set && act({ do: 'note-set', effort: turned(said, effortIn) });
+  const noteEffort = (said: number) => set && act({ do: 'note-set', effort: scale.toEffort(said) });
   const notePain = (jointPain: number) => set && act({ do: 'note-set', jointPain });
   const noteColour = (good: boolean) => ended && act({ do: 'check-colour', good });
   useHotkeys('h', () => set && !ended && act({ do: 'became-hard' }));
   useHotkeys('k', () => ended && act({ do: 'confirm-reps' }));
   useHotkeys('c', () => noteColour(true));
   usePlusMinus(correct);
-  useHotkeys('0,1,2,3,4,5,6,7,8,9', (_, { keys }) => noteEffort(Number(keys?.[0])));
+  useHotkeys('0,1,2,3,4,5,6,7,8,9', (_, { keys }) => noteEffort(scale.byKey(Number(keys?.[0]))));
   useHotkeys(
     Array.from({ length: 10 }, (_, value) => `shift+${value}`),
     (_, { keys }) => notePain(Number(keys?.at(-1))),
@@ -93,9 +93,10 @@ export const SetNotes = memo(function SetNotes({
       {aerobic && <HeartRate set={set} act={act} />}
       {ended && (
         <Scale
-          label={`${EFFORT_ASKED[effortIn]}, ${name}`}
-          keys="0–9"
-          value={set.effort === null ? null : turned(set.effort, effortIn)}
+          label={`${scale.asked}, ${name}`}
+          keys={scale.keys}
+          steps={scale.said}
+          value={set.effort === null ? null : scale.toSaid(set.effort)}
           onChange={noteEffort}
         />
       )}

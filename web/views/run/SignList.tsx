@@ -1,6 +1,10 @@
 import { Dialog } from 'radix-ui';
 import { SIGNS, type SignId, signIdSchema } from '#core/session/signs';
 
+const isStop = (sign: SignId): boolean => SIGNS[sign].level !== 'expected';
+const STOPS = signIdSchema.options.filter(isStop);
+const EXPECTED = signIdSchema.options.filter((sign) => !isStop(sign));
+
 /** Signs to note: expected ones are kept, stop ones stop the session at once (rule RUN-3). */
 export function SignList({
   open,
@@ -15,20 +19,28 @@ export function SignList({
     onOpenChange(false);
     note(sign);
   };
-  const of = (stop: boolean) =>
-    signIdSchema.options.filter((id) => (SIGNS[id].level !== 'expected') === stop);
+  // One key after the full stop, so that a hand that holds somebody has a sign noted: figures for those that stop.
+  const keyOf = (sign: SignId): string =>
+    isStop(sign) ? '1234567890'.charAt(STOPS.indexOf(sign)) : 'abcdefghij'.charAt(EXPECTED.indexOf(sign));
   return (
     <Dialog.Root open={open} onOpenChange={onOpenChange}>
       <Dialog.Portal>
         <Dialog.Overlay className="fixed inset-0 z-40 bg-ink/40" />
         <Dialog.Content
           aria-describedby={undefined}
+          onKeyDown={(event) => {
+            const sign = signIdSchema.options.find((id) => keyOf(id) === event.key.toLowerCase());
+            if (!sign || event.ctrlKey || event.metaKey || event.altKey) return;
+            // The same figure is an effort for the page beneath.
+            event.stopPropagation();
+            pick(sign);
+          }}
           className="fixed top-16 left-1/2 z-50 w-[720px] max-w-[94vw] -translate-x-1/2 rounded-sm border border-ink bg-paper p-5"
         >
           <Dialog.Title className="mb-3 text-xl font-semibold">Which sign?</Dialog.Title>
           <div className="grid gap-5 md:grid-cols-2">
-            <Group title="Expected: noted" signs={of(false)} pick={pick} />
-            <Group title="Stop: deflate at once" signs={of(true)} pick={pick} stop />
+            <Group title="Expected: noted" signs={EXPECTED} keyOf={keyOf} pick={pick} />
+            <Group title="Stop: deflate at once" signs={STOPS} keyOf={keyOf} pick={pick} stop />
           </div>
         </Dialog.Content>
       </Dialog.Portal>
@@ -39,11 +51,13 @@ export function SignList({
 function Group({
   title,
   signs,
+  keyOf,
   pick,
   stop = false,
 }: {
   title: string;
   signs: readonly SignId[];
+  keyOf: (sign: SignId) => string;
   pick: (sign: SignId) => void;
   stop?: boolean;
 }) {
@@ -55,12 +69,18 @@ function Group({
           <li key={sign} className="border-b border-rule">
             <button
               type="button"
-              className="min-h-11 w-full px-2 text-left hover:bg-tint"
+              className="flex min-h-11 w-full items-center gap-3 px-2 text-left hover:bg-tint"
               onClick={() => pick(sign)}
             >
+              <kbd
+                aria-hidden="true"
+                className="figures w-6 rounded-sm border border-ink/40 text-center text-[13px] max-sm:hidden"
+              >
+                {keyOf(sign).toUpperCase()}
+              </kbd>
               {SIGNS[sign].label}
               {SIGNS[sign].level === 'red' && (
-                <span className="ml-2 text-[13px] text-vermilion">no restart today</span>
+                <span className="ml-auto text-[13px] text-vermilion">no restart today</span>
               )}
             </button>
           </li>
