@@ -138,6 +138,9 @@ inDemonstration('eight weeks of cycling', async ({ page }) => {
     await chooseLink(page, 'Prescribe');
     await page.getByLabel('Plan', { exact: true }).selectOption('A new plan');
     await choose(page, 'Goal', 'Aerobic');
+    await choose(page, 'Intensity', 'by watts');
+    await page.getByLabel('Power').fill('85');
+    await expect(page.getByRole('list', { name: 'Exercises in order' })).toContainText('85 W');
     await page.getByRole('button', { name: 'Name, days' }).click();
     await page.getByLabel('Called').fill('Cycling');
     await page.getByRole('button', { name: /^Sign as/ }).click();

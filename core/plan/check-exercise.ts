@@ -9,7 +9,7 @@ import { LIMB_LABELS } from '../quantity/limb';
 import { RULES } from '../rules/catalogue';
 import type { ClearanceLimits } from '../screening/clearance';
 import { checkLimb, checkLimbOfExercise } from './check-limb';
-import { checkResistance } from './check-resistance';
+import { checkIntensity, checkResistance } from './check-resistance';
 import { type Basis, isPostOperativeWork, type Resolved } from './compose';
 import { RUNG_LABELS } from './goals';
 
@@ -26,6 +26,7 @@ export function checkExercise(one: Resolved, schoolId: SchoolId, basis: Basis): 
     ...checkSides(one),
     ...checkPassive(one, passive),
     ...checkCycles(one),
+    ...checkIntensity(one.choice.intensity),
     ...checkResistance(one, basis),
     ...checkProtocolChoices(one),
   ];

@@ -2,9 +2,12 @@ import type { Finding } from '../findings/finding';
 import { checkLoad } from '../load/target-load';
 import { EQUIPMENT_KITS } from '../load/weight-kit';
 import { isWeighed } from '../protocol/exercise';
+import type { Intensity } from '../protocol/intensity';
 import { RULES } from '../rules/catalogue';
 import { testInForce } from '../strength/in-force';
 import type { Basis, Resolved } from './compose';
+
+const MOST_PERCENT_VO2MAX = RULES.PRO.figures.mostPercentVo2max;
 
 /** What the rules find about what resists: the test, the kit, the share of 1RM (rules LOAD-1 to LOAD-4). */
 export const checkResistance = (one: Resolved, basis: Basis): Finding[] => [
@@ -111,6 +114,20 @@ function checkKit({ choice, exercise, kit }: Resolved, basis: Basis): Finding[] 
       level: 'note',
       message: `${exercise.label} has weights, and this goes without kilograms: ${choice.load.with}.`,
       remedy: tested ? 'Load it by its 1RM.' : 'Test it, and load it by its 1RM.',
+    },
+  ];
+}
+
+/** Aerobic work under a cuff is light: above half of VO2max it is said (rule PRO). */
+export function checkIntensity(intensity: Intensity | undefined): Finding[] {
+  if (intensity?.by !== 'vo2max' || intensity.percent < MOST_PERCENT_VO2MAX) return [];
+  return [
+    {
+      rule: 'PRO',
+      level: 'note',
+      subject: 'intensity',
+      message: `Aerobic work under a cuff is done below ${MOST_PERCENT_VO2MAX} % of VO2max, or at talking pace.`,
+      remedy: 'Go by less, or by talking.',
     },
   ];
 }

@@ -41,6 +41,7 @@ export function exerciseChoiceOf(exercise: PlannedExercise): ExerciseChoice {
       ...atShare(ofTarget),
     })),
     primed: primingCycles(exercise) > 0,
+    ...(exercise.intensity ? { intensity: exercise.intensity } : {}),
     ...(exercise.priming ? { priming: exercise.priming } : {}),
     ...(exercise.alternates ? { alternates: true as const } : {}),
   };

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { primingSchema } from '../pressure/priming';
+import { intensitySchema } from '../protocol/intensity';
 import { PROTOCOLS, type ProtocolId, protocolIdSchema, tempoIdSchema } from '../protocol/protocols';
 import { schoolIdSchema } from '../protocol/schools';
 import { setWorkSchema } from '../protocol/set-work';
@@ -70,6 +71,8 @@ export const exerciseChoiceSchema = z.object({
   primed: z.boolean(),
   /** How, where it is not as usual. */
   priming: primingSchema.optional(),
+  /** How hard aerobic work is; not there for other work, and where nobody said (chapter 6). */
+  intensity: intensitySchema.optional(),
   /** Alternates, set by set, with the exercise before it; not there where it waits until that is through. */
   alternates: z.literal(true).optional(),
 });

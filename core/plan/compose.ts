@@ -11,6 +11,7 @@ import type { RampSession } from '../pressure/ramp';
 import { targetPressure, UPRIGHT_ADDS_MMHG } from '../pressure/target-pressure';
 import type { Exercise, LadderRung } from '../protocol/exercise';
 import type { Library } from '../protocol/exercises';
+import { intensityWords } from '../protocol/intensity';
 import { PROTOCOLS, TEMPOS } from '../protocol/protocols';
 import { workMsOf } from '../protocol/set-work';
 import type { WorkMode } from '../protocol/work-mode';
@@ -211,6 +212,7 @@ function plannedExercise({ choice, exercise, limbs, straps, test, load }: Resolv
       release,
       ...atShare(ofTarget),
     })),
+    ...(choice.intensity ? { intensity: choice.intensity } : {}),
     ...(choice.primed && choice.priming ? { priming: choice.priming } : {}),
     reinflateLeadMs: protocol.reinflateLeadMs,
     tempoId: choice.tempoId,
@@ -220,10 +222,11 @@ function plannedExercise({ choice, exercise, limbs, straps, test, load }: Resolv
 }
 
 function plannedLoad(
-  { load: choice }: ExerciseChoice,
+  { load: choice, intensity }: ExerciseChoice,
   test: ServingTest | null,
   made: TargetLoad,
 ): PlannedLoad {
+  if (intensity) return { kind: 'unweighed', recipe: intensityWords(intensity) };
   if (choice.kind !== 'weighed' || !test || made.truePercent === null) {
     return { kind: 'unweighed', recipe: made.recipe };
   }

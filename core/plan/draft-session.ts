@@ -4,6 +4,7 @@ import { EQUIPMENT_KITS, makeableLoads, type WeightKit } from '../load/weight-ki
 import { pressureInForce } from '../occlusion-pressure/in-force';
 import { type Equipment, type Exercise, isWeighed, type Rung } from '../protocol/exercise';
 import type { ExerciseId } from '../protocol/exercises';
+import { INTENSITIES } from '../protocol/intensity';
 import { PROTOCOLS, type ProtocolId } from '../protocol/protocols';
 import { SCHOOLS, type SchoolId } from '../protocol/schools';
 import { LIMB_LABELS, type Limb, limbKind, type Position } from '../quantity/limb';
@@ -222,6 +223,7 @@ function choicesFor(id: ExerciseId, wish: DraftWish, basis: Basis): ExerciseChoi
       tempoId: (exercise.rung === 'isometric' ? '1-5-1' : tempos[0]) ?? '2-0-2',
       sets: setsOf(protocolId, carried?.restMs ?? restMs, BETWEEN_MS),
       primed: false,
+      ...(exercise.kind === 'aerobic' ? { intensity: INTENSITIES.talking.first } : {}),
     });
   }
   return made;

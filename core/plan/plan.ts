@@ -2,6 +2,7 @@ import type { Derived } from '../derivation/derived';
 import { shareOfTarget } from '../pressure/cycles';
 import { type Priming, USUAL_PRIMING } from '../pressure/priming';
 import type { ExerciseId } from '../protocol/exercises';
+import type { Intensity } from '../protocol/intensity';
 import type { ProtocolId, Tempo, TempoId } from '../protocol/protocols';
 import type { SchoolId } from '../protocol/schools';
 import type { SetWork } from '../protocol/set-work';
@@ -99,6 +100,8 @@ export type PlannedExercise = {
   protocolId: ProtocolId;
   protocolLabel: string;
   sets: PlannedSet[];
+  /** How hard aerobic work is, where it was said; the load says it in words. */
+  intensity?: Intensity | undefined;
   /** How it is primed, where that is not as usual (rule PRS-6). */
   priming?: Priming | undefined;
   reinflateLeadMs: number;

@@ -6,9 +6,9 @@ export const protocolRules = {
     level: 'note',
     source: HOUSE,
     by: 'plan/check-session.ts checkSession',
-    figures: { mostPerMuscle: 3 },
-    words: ({ mostPerMuscle }) =>
-      `At most ${mostPerMuscle} exercises per limb and muscle, plus one functional; compound before isolated, larger before smaller. A pair may share an inflation if the limits of continuous occlusion hold. Every scheme is an editable copy.`,
+    figures: { mostPerMuscle: 3, mostPercentVo2max: 50 },
+    words: ({ mostPerMuscle, mostPercentVo2max }) =>
+      `At most ${mostPerMuscle} exercises per limb and muscle, plus one functional; compound before isolated, larger before smaller. A pair may share an inflation if the limits of continuous occlusion hold. Every scheme is an editable copy. Aerobic work stays below ${mostPercentVo2max} % of VO2max, or at talking pace.`,
   }),
   'PRO-1': rule({
     title: 'Continuous occlusion',

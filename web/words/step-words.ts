@@ -1,5 +1,6 @@
 import { type Plan, primingIn } from '#core/plan/plan';
 import type { Priming } from '#core/pressure/priming';
+import { intensityWords } from '#core/protocol/intensity';
 import { pacedReps } from '#core/protocol/set-work';
 import { capital } from '#core/quantity/capital';
 import { LIMB_LABELS } from '#core/quantity/limb';
@@ -103,8 +104,10 @@ export function thenWords(plan: Plan, state: SessionState): string | null {
 
 /** A prompt for the hands where a step has one: placement before a cuff first goes up, the walk after the last release. */
 export function promptWords(plan: Plan, step: NextStep, state: SessionState, nowMs: number): string | null {
-  if (step.do === 'end-set' && plan.exercises[step.place.exerciseIndex]?.mode === 'aerobic') {
-    return 'Talking pace. Heart rate at minute 5 and at the end.';
+  const exercise = step.do === 'end-set' ? plan.exercises[step.place.exerciseIndex] : undefined;
+  if (exercise?.mode === 'aerobic') {
+    const pace = intensityWords(exercise.intensity ?? { by: 'talking' });
+    return `${capital(pace)}. Heart rate at minute 5 and at the end.`;
   }
   if (
     step.do === 'inflate' &&

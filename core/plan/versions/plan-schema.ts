@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { derivedSchema } from '../../derivation/derived-schema';
 import { primingSchema } from '../../pressure/priming';
+import { intensitySchema } from '../../protocol/intensity';
 import { protocolIdSchema, tempoIdSchema } from '../../protocol/protocols';
 import { schoolIdSchema } from '../../protocol/schools';
 import { setWorkSchema } from '../../protocol/set-work';
@@ -88,6 +89,7 @@ const planSchema = z.object({
           )
           .min(1)
           .max(40),
+        intensity: intensitySchema.optional(),
         priming: primingSchema.optional(),
         reinflateLeadMs: ms,
         tempoId: tempoIdSchema,

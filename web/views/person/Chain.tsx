@@ -46,13 +46,15 @@ export function Chain({
               <span className="flex items-center gap-2 text-[15px]">
                 <Pip state={link.state} /> {LINK_LABELS[link.id]}
               </span>
-              {!isLow && (
-                <span
-                  className={`mt-1 block text-base leading-tight ${startsWithDigit(link.figure) ? 'figures' : ''}`}
-                >
-                  {link.figure}
-                </span>
-              )}
+              <span
+                className={
+                  isLow
+                    ? 'sr-only'
+                    : `mt-1 block text-base leading-tight ${startsWithDigit(link.figure) ? 'figures' : ''}`
+                }
+              >
+                {link.figure}
+              </span>
               {!isLow && link.state !== 'good' && link.state !== 'missing' && (
                 <span className="notched mt-1 block text-[13px] leading-snug text-ochre">{link.reason}</span>
               )}

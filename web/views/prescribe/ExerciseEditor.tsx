@@ -7,6 +7,7 @@ import { bestKit } from '#core/plan/draft-session';
 import { measuredLimbs as measuredTargets } from '#core/plan/plan';
 import { proposedPercent } from '#core/pressure/ramp';
 import { isWeighed } from '#core/protocol/exercise';
+import { INTENSITIES } from '#core/protocol/intensity';
 import { PROTOCOLS, protocolIdSchema, tempoIdSchema } from '#core/protocol/protocols';
 import { SCHOOLS } from '#core/protocol/schools';
 import { LIMB_LABELS, limbKind, POSITIONS } from '#core/quantity/limb';
@@ -19,6 +20,7 @@ import { Picker } from '../../parts/Picker';
 import { WordMenu } from '../../parts/WordMenu';
 import { CyclesComposer } from './CyclesComposer';
 import { measuredLimbs, withLimbs, withProtocol } from './choices';
+import { IntensityField } from './IntensityField';
 import { PressureField } from './PressureField';
 import { PrimingEditor } from './PrimingEditor';
 import { RangeIfs } from './RangeIfs';
@@ -138,9 +140,14 @@ export function ExerciseEditor({
             )}
           </div>
           {show('percentLop', 'percentOneRepMax')}
-          {exercise.kind !== 'passive' && (
-            <LoadPickers composer={composer} choice={choice} set={set} clientId={clientId} />
+          {exercise.kind === 'aerobic' ? (
+            <IntensityField intensity={choice.intensity ?? INTENSITIES.talking.first} set={set} />
+          ) : (
+            exercise.kind !== 'passive' && (
+              <LoadPickers composer={composer} choice={choice} set={set} clientId={clientId} />
+            )
           )}
+          {show('intensity')}
           {show('strengthTestId', 'weightKitId')}
         </div>
         <div className="space-y-3">

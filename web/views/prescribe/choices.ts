@@ -12,6 +12,7 @@ import { wornChoice } from '#core/plan/draft-limb';
 import { bestKit } from '#core/plan/draft-session';
 import { isWeighed } from '#core/protocol/exercise';
 import type { ExerciseId } from '#core/protocol/exercises';
+import { INTENSITIES } from '#core/protocol/intensity';
 import { PROTOCOLS, type ProtocolId } from '#core/protocol/protocols';
 import { type Limb, limbKind, limbSide } from '#core/quantity/limb';
 import { RULES } from '#core/rules/catalogue';
@@ -95,6 +96,7 @@ export function newExercise(
       tempoId: like?.tempoId ?? '1.5-0-1.5',
       sets: [],
       primed: false,
+      ...(exercise.kind === 'aerobic' ? { intensity: INTENSITIES.talking.first } : {}),
     },
     protocolId,
   );

@@ -1,6 +1,7 @@
 import { memo, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import type { Plan } from '#core/plan/plan';
+import { heartRateWords, type Intensity } from '#core/protocol/intensity';
 import { EFFORT_SCALES } from '#core/session/effort';
 import { correctedReps, type SessionState, type SetRecord } from '#core/session/state';
 import type { Act } from '../../act/act';
@@ -90,7 +91,7 @@ export const SetNotes = memo(function SetNotes({
           )}
         </p>
       )}
-      {aerobic && <HeartRate set={set} act={act} />}
+      {aerobic && <HeartRate set={set} intensity={plan.exercises[set.exerciseIndex]?.intensity} act={act} />}
       {ended && (
         <Scale
           label={`${scale.asked}, ${name}`}
@@ -110,7 +111,9 @@ export const SetNotes = memo(function SetNotes({
 const MOMENTS = { 'minute-5': 'at minute 5', end: 'at the end' } as const;
 
 /** Heart rate of aerobic work, at minute 5 and at the end. */
-function HeartRate({ set, act }: { set: SetRecord; act: Act }) {
+function HeartRate({ set, intensity, act }: { set: SetRecord; intensity: Intensity | undefined; act: Act }) {
+  const last = set.heartRates.at(-1);
+  const against = last ? heartRateWords(intensity, last.beatsPerMinute) : null;
   const [typed, setTyped] = useState('');
   const noted = set.heartRates.some(({ moment }) => moment === 'minute-5');
   // A spell that has ended by itself is still asked for minute 5 first.
@@ -149,6 +152,7 @@ function HeartRate({ set, act }: { set: SetRecord; act: Act }) {
           {beatsPerMinute} {MOMENTS[when]}
         </span>
       ))}
+      {against && <span className="notched w-full py-1">{against}</span>}
     </form>
   );
 }

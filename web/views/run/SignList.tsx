@@ -72,12 +72,12 @@ function Group({
               className="flex min-h-11 w-full items-center gap-3 px-2 text-left hover:bg-tint"
               onClick={() => pick(sign)}
             >
-              <kbd
+              <span
                 aria-hidden="true"
                 className="figures w-6 rounded-sm border border-ink/40 text-center text-[13px] max-sm:hidden"
               >
                 {keyOf(sign).toUpperCase()}
-              </kbd>
+              </span>
               {SIGNS[sign].label}
               {SIGNS[sign].level === 'red' && (
                 <span className="ml-auto text-[13px] text-vermilion">no restart today</span>
