@@ -1,10 +1,13 @@
+import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import type { ClientSummary } from '#contract/client';
+import { PAGE_OF_PEOPLE } from '#contract/pages';
 import { LINK_LABELS } from '#core/record/link';
+import { type Standing, standingOf } from '#core/record/standing';
+import { useOpenViews } from '../../data/open-sessions';
 import { usePeopleList } from '../../data/people';
 import { usePractice } from '../../data/queries';
 import { LongList } from '../../parts/LongList';
-import { Pip } from '../../parts/Pip';
 import { SearchField } from '../../parts/SearchField';
 import { DemoClock } from './DemoClock';
 
@@ -14,27 +17,40 @@ const LINE_PX = 80;
 export function Today() {
   const { search, setSearch, setInView, total, at, isSearched } = usePeopleList();
   const { data: practice } = usePractice();
+  const everybody = Array.from({ length: Math.min(total, PAGE_OF_PEOPLE) }, (_, place) => at(place)).filter(
+    (person) => person !== undefined,
+  );
+  // More than a page are looked for by name; of a page all are seen, by what they need.
+  const isWhole = search === '' && everybody.length === total;
   return (
     <div className="max-w-4xl p-6">
-      <h1 className="text-3xl font-semibold">{practice?.settings.name}</h1>
-      <p className="mt-1 text-quiet">Who can train now, and what is next for everybody else.</p>
-      {isSearched && (
-        <SearchField
-          label="Find in this list"
-          value={search}
-          onChange={setSearch}
-          className="mt-4 max-w-sm"
-        />
-      )}
+      <div className="flex flex-wrap items-end justify-between gap-x-6 gap-y-2">
+        <div>
+          <h1 className="text-3xl font-semibold">{practice?.settings.name}</h1>
+          <p className="mt-1 text-quiet">Who can train now, and what is next for everybody else.</p>
+        </div>
+        {isSearched && (
+          <SearchField
+            label="Find in this list"
+            value={search}
+            onChange={setSearch}
+            className="w-full max-w-72"
+          />
+        )}
+      </div>
       {search && total === 0 && <p className="mt-4">Nobody’s name or story begins so. Try fewer letters.</p>}
-      <LongList
-        count={total}
-        lineHeightPx={LINE_PX}
-        className="mt-6 border-t border-ink/40"
-        onInView={setInView}
-      >
-        {(place) => <NextThing person={at(place)} />}
-      </LongList>
+      {isWhole ? (
+        <ByNeed people={everybody} />
+      ) : (
+        <LongList
+          count={total}
+          lineHeightPx={LINE_PX}
+          className="mt-6 border-t border-ink/40"
+          onInView={setInView}
+        >
+          {(place) => <NextThing person={at(place)} />}
+        </LongList>
+      )}
       <p className="mt-6">
         <Link to="/people/new" className="font-semibold underline underline-offset-4">
           Add a person
@@ -49,17 +65,90 @@ export function Today() {
   );
 }
 
+const SECTIONS: { standing: Standing; heading: string }[] = [
+  { standing: 'ready', heading: 'Ready now' },
+  { standing: 'first', heading: 'One thing first' },
+  { standing: 'held', heading: 'Held' },
+  { standing: 'later', heading: 'Another day' },
+];
+
+/** Who trains now, and everybody else by what they need first. */
+function ByNeed({ people }: { people: readonly ClientSummary[] }) {
+  const training = useOpenViews();
+  const stand = people.filter(({ id }) => !training.some(({ clientId }) => clientId === id));
+  const sections = SECTIONS.map((section) => ({
+    ...section,
+    theirs: stand.filter((person) => standingOf(person).standing === section.standing),
+  })).filter(({ theirs }) => theirs.length > 0);
+  return (
+    <div className="mt-4 space-y-8">
+      <p className="flex flex-wrap gap-x-5 gap-y-1">
+        {sections.map(({ standing, heading, theirs }) => (
+          <a key={standing} href={`#${standing}`} className="underline underline-offset-4">
+            <span className="figures">{theirs.length}</span> {heading.toLowerCase()}
+          </a>
+        ))}
+      </p>
+      {training.length > 0 && (
+        <Section id="training" heading="Training now" count={training.length}>
+          {training.map(({ id, clientName, plan }) => (
+            <li key={id} className="border-b border-rule">
+              <Link to={`/sessions/${id}`} className={LINE}>
+                <span className="text-xl font-semibold">{clientName}</span>
+                <span className="max-sm:col-span-2 max-sm:row-start-2">
+                  {plan.exercises.map(({ label }) => label).join(', ')}
+                </span>
+                <span className={DEED}>Go on</span>
+              </Link>
+            </li>
+          ))}
+        </Section>
+      )}
+      {sections.map(({ standing, heading, theirs }) => (
+        <Section key={standing} id={standing} heading={heading} count={theirs.length}>
+          {theirs.map((person) => (
+            <li key={person.id} className="border-b border-rule">
+              <NextThing person={person} />
+            </li>
+          ))}
+        </Section>
+      ))}
+    </div>
+  );
+}
+
+function Section({
+  id,
+  heading,
+  count,
+  children,
+}: {
+  id: string;
+  heading: string;
+  count: number;
+  children: ReactNode;
+}) {
+  return (
+    <section id={id} className="scroll-mt-4">
+      <h2 className="flex items-baseline gap-3 border-b border-ink/40 pb-1 text-xl font-semibold">
+        {heading} <span className="figures text-base font-normal text-quiet">{count}</span>
+      </h2>
+      <ul>{children}</ul>
+    </section>
+  );
+}
+
+const LINE =
+  'grid grid-cols-[1fr_auto] items-start gap-x-4 gap-y-1 py-3 hover:bg-tint sm:grid-cols-[15rem_1fr_auto]';
+const DEED = 'min-w-24 rounded-sm border border-ink/40 px-3 py-1.5 text-center font-semibold';
+
 function NextThing({ person }: { person: ClientSummary | undefined }) {
   if (!person) return <p className="py-3 text-quiet">…</p>;
-  const broken = person.chain.find((link) => link.id !== 'run' && link.state !== 'good');
-  const link = broken ?? person.chain.find(({ id }) => id === 'run');
+  const { standing, link } = standingOf(person);
   if (!link) return null;
   const prescribed = person.chain.find(({ id }) => id === 'prescribe');
   return (
-    <Link
-      to={`/people/${person.id}/${link.id}`}
-      className="grid grid-cols-[1fr_auto] gap-x-4 gap-y-1 py-3 hover:bg-tint sm:grid-cols-[15rem_1fr_auto]"
-    >
+    <Link to={`/people/${person.id}/${link.id}`} className={LINE}>
       <span>
         <span className="block text-xl font-semibold">{person.name}</span>
         <span className="text-[14px] text-quiet">{person.story}</span>
@@ -71,10 +160,10 @@ function NextThing({ person }: { person: ClientSummary | undefined }) {
           </span>
         )}
         {person.off && <span className="notched block text-[14px] text-ochre">{person.off}</span>}
-        {broken ? broken.reason : `Ready. ${prescribed?.reason ?? ''}`}
+        {standing === 'ready' || standing === 'later' ? prescribed?.reason : link.reason}
       </span>
-      <span className="flex items-center gap-2 self-start font-semibold">
-        <Pip state={link.state} /> {broken ? LINK_LABELS[link.id] : 'Run'}
+      <span className={standing === 'ready' ? `${DEED} bg-plum text-on-plum` : DEED}>
+        {LINK_LABELS[link.id]}
       </span>
     </Link>
   );

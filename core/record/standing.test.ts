@@ -1,0 +1,35 @@
+import { describe, expect, it } from 'vitest';
+import { LINK_IDS, type LinkId, type LinkState } from './link';
+import { standingOf } from './standing';
+
+const chain = (states: Partial<Record<LinkId, LinkState>> = {}) =>
+  LINK_IDS.map((id) => ({ id, state: states[id] ?? ('good' as const), figure: '', reason: id, rules: [] }));
+const inDays = (days: number | null) => ({ turn: { inDays: days, why: '' } });
+const told = (states: Parameters<typeof chain>[0], days: number | null = 0) => {
+  const { standing, link } = standingOf({ chain: chain(states), next: inDays(days) });
+  return [standing, link?.id];
+};
+
+describe('how somebody stands today', () => {
+  it('is ready where all holds and it is their day, and later where it is not', () => {
+    expect([told({}), told({}, null), told({}, -2), told({}, 2)]).toEqual([
+      ['ready', 'run'],
+      ['ready', 'run'],
+      ['ready', 'run'],
+      ['later', 'run'],
+    ]);
+    expect(told({ run: 'missing' })).toEqual(['ready', 'run']);
+  });
+
+  it('is the first link that does not hold, whatever the day', () => {
+    expect(told({ measure: 'due', prescribe: 'missing' }, 3)).toEqual(['first', 'measure']);
+    expect(told({ screen: 'missing' })).toEqual(['first', 'screen']);
+    expect(told({ run: 'due' })).toEqual(['first', 'run']);
+  });
+
+  it('is held where that link is', () => {
+    expect(told({ screen: 'held', measure: 'due' })).toEqual(['held', 'screen']);
+    expect(told({ run: 'held' })).toEqual(['held', 'run']);
+    expect(told({ measure: 'due', run: 'held' })).toEqual(['first', 'measure']);
+  });
+});

@@ -1,0 +1,24 @@
+import type { Turn } from '../course/turn';
+import type { Link } from './link';
+
+/** How somebody stands today: may train now, needs one thing first, is held, or has another day. */
+export type Standing = 'ready' | 'first' | 'held' | 'later';
+
+/**
+ * How somebody stands today, and the link that says why: the first that does not hold, else Run.
+ * @param next the plan whose turn it is; null without one
+ * @example standingOf({ chain: [{ id: 'measure', state: 'due', … }], next: null }).standing //=> 'first'
+ */
+export function standingOf({ chain, next }: { chain: readonly Link[]; next: { turn: Turn } | null }): {
+  standing: Standing;
+  link: Link | undefined;
+} {
+  const link = chain.find(({ state }) => state !== 'good') ?? chain.find(({ id }) => id === 'run');
+  if (link?.state === 'held') return { standing: 'held', link };
+  if (link && link.state !== 'good') {
+    // Nothing was run yet, and nothing stands in its way.
+    const neverRun = link.id === 'run' && link.state === 'missing';
+    if (!neverRun) return { standing: 'first', link };
+  }
+  return { standing: (next?.turn.inDays ?? 0) > 0 ? 'later' : 'ready', link };
+}
