@@ -10,7 +10,7 @@ test('a screening finds an item, a clinician clears it with a cap, and the cap i
   await test.step('what was yes last time is shown, and a new item needs a clearance', async () => {
     await page.getByRole('button', { name: 'Health has changed: screen again' }).click();
     await expect(page.getByText('yes last time')).toBeVisible();
-    const diabetes = page.getByRole('group', { name: 'Diabetes' });
+    const diabetes = page.getByRole('group', { name: 'Diabetes', exact: true });
     await diabetes.getByRole('button', { name: 'Yes' }).click();
     await page.keyboard.press('Shift+N');
     for (const reading of ['First', 'Second']) {

@@ -161,7 +161,10 @@ export const VIEWS: View[] = [
     open: async (page) => {
       await bench('Cassian Wetherhold', 'Screen', 'Do not start')(page);
       await page.getByRole('button', { name: 'Health has changed: screen again' }).click();
-      await page.getByRole('group', { name: 'Diabetes' }).getByRole('button', { name: 'Yes' }).click();
+      await page
+        .getByRole('group', { name: 'Diabetes', exact: true })
+        .getByRole('button', { name: 'Yes' })
+        .click();
       await page.keyboard.press('Shift+N');
       for (const [reading, upper] of [
         ['First', '148'],

@@ -192,3 +192,23 @@ describe('what stands in the way, in words (START-2)', () => {
     expect(link(twice, 'fit')).toMatch(/^missing: no girth\. Left thigh/);
   });
 });
+
+describe('a screening that is asked again before its time', () => {
+  const check = (notWell: 'same'[], days: number) => ({
+    dayChecks: [{ atMs: daysAgo(days), notWell, painNow: 0, bloodPressure: null }],
+  });
+
+  it('is when something in health is new, until it was screened again (SCR-3)', () => {
+    const said = 'due: screen again. Something in health is new: screen again. (SCR-1,SCR-2)';
+    expect(link(testFacts(check(['same'], 0.1)), 'screen')).toBe(said);
+    expect(link(testFacts(check(['same'], 3)), 'screen')).toBe(said);
+    expect(link(testFacts(check([], 0.1)), 'screen')).toContain('good');
+    const since = testFacts({ ...check(['same'], 3), screenings: [testScreening({ atMs: daysAgo(2) })] });
+    expect(link(since, 'screen')).toContain('good');
+  });
+
+  it('is when questions were added since (SCR-1)', () => {
+    const old = testFacts({ screenings: [testScreening({ version: 2 })] });
+    expect(link(old, 'screen')).toContain('due: screen again. Questions were added since');
+  });
+});

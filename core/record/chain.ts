@@ -7,7 +7,7 @@ import { lengthWords, massWords } from '../quantity/units';
 import type { RuleId } from '../rules/catalogue';
 import { RULES } from '../rules/catalogue';
 import { DECISION_WORDS, judgeScreening } from '../screening/decide';
-import { screeningIsDue } from '../screening/screening';
+import { hasNewQuestions, type Screening, screeningIsDue } from '../screening/screening';
 import type { StrengthFact } from '../strength/fact';
 import { strengthTestIsDue } from '../strength/shelf-life';
 import { ageWords, agoWords } from './age-words';
@@ -113,7 +113,16 @@ function screenLink(facts: ClientFacts, nowMs: number, prescribed: Prescribed): 
       reason: `Screening is ${age}; it holds 12 weeks.`,
     };
   }
+  const again = whyScreenAgain(screening, facts);
+  if (again) return { ...common, state: 'due', figure: 'screen again', reason: again };
   return { ...common, state: 'good', figure, reason: `${DECISION_WORDS[decision]}, screening ${age}.` };
+}
+
+/** Why a screening that still holds by its age is asked again: new questions, or something new in health (SCR-1, SCR-3). */
+function whyScreenAgain(screening: Screening, { dayChecks }: Pick<ClientFacts, 'dayChecks'>): string | null {
+  if (hasNewQuestions(screening)) return 'Questions were added since: ask them once.';
+  const changed = dayChecks.some(({ atMs, notWell }) => notWell.includes('same') && atMs > screening.atMs);
+  return changed ? 'Something in health is new: screen again.' : null;
 }
 
 const limbsOf = (prescribed: Prescribed): Limb[] =>

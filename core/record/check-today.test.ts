@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { checkToday } from './check-today';
-import { daysAgo, NOW_MS, testConsent, testFacts } from './record.fixture';
+import { daysAgo, NOW_MS, testConsent, testFacts, testScreening } from './record.fixture';
 
 const found = (changes: Parameters<typeof testFacts>[0]) =>
   checkToday(testFacts(changes), NOW_MS).map(({ rule, level, subject }) => `${rule} ${level} ${subject}`);
@@ -18,6 +18,15 @@ describe('before a session opens', () => {
 
   it('a consent that was withdrawn is passed by nobody, however new', () => {
     expect(found({ consents: [testConsent({ decision: 'withdrawn' })] })).toEqual(['SCR-6 hard consent']);
+  });
+
+  it('under 18 somebody who answers for them has agreed too (SCR-1)', () => {
+    const minor = { screenings: [testScreening({ yes: ['under-18'] })] };
+    expect(found(minor)).toEqual(['SCR-6 guard consent']);
+    expect(found({ ...minor, consents: [testConsent({ guardian: 'Wilma Fairsand' })] })).toEqual([]);
+    // The screening that counts is the newest.
+    const grown = [testScreening({ yes: ['under-18'], atMs: daysAgo(30) }), testScreening()];
+    expect(found({ screenings: grown })).toEqual([]);
   });
 
   it('pain from 6 today is a guard, and pain of another day is not asked (SCR-3)', () => {

@@ -7,8 +7,15 @@ import { dayCheckInForce } from './in-force';
 
 const { guardFromPain } = RULES['SCR-3'].figures;
 
+/** Whether somebody answers for them, by their last screening (rules SCR-1, SCR-6). */
+export const isMinor = ({ screenings }: Pick<ClientFacts, 'screenings'>): boolean =>
+  newest(screenings)?.yes.includes('under-18') ?? false;
+
 /** What is found of a person before a session of theirs opens, whatever its plan: their consent (SCR-6) and their pain today (SCR-3). */
-export function checkToday(facts: Pick<ClientFacts, 'consents' | 'dayChecks'>, nowMs: number): Finding[] {
+export function checkToday(
+  facts: Pick<ClientFacts, 'consents' | 'dayChecks' | 'screenings'>,
+  nowMs: number,
+): Finding[] {
   const painNow = dayCheckInForce(facts, nowMs)?.painNow ?? 0;
   const pain: Finding[] =
     painNow < guardFromPain
@@ -22,5 +29,5 @@ export function checkToday(facts: Pick<ClientFacts, 'consents' | 'dayChecks'>, n
             remedy: 'Not today, or lighter; a clinician decides.',
           },
         ];
-  return [...checkConsent(newest(facts.consents), nowMs), ...pain];
+  return [...checkConsent(newest(facts.consents), isMinor(facts), nowMs), ...pain];
 }

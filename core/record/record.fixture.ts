@@ -3,7 +3,7 @@ import { isoOf } from '../course/days';
 import { testCuff, testKit, testOcclusion, testPlan, testStrength } from '../plan/plan.fixture';
 import type { SessionSummary } from '../review/summary';
 import { CONSENT_VERSION, type Consent } from '../screening/consent';
-import type { Screening } from '../screening/screening';
+import { SCREEN_VERSION, type Screening } from '../screening/screening';
 import type { BlockFact, ClientFacts, KitInUse, PrescriptionFact, SessionFact } from './facts';
 
 // A person for tests who is ready to run, as of NOW_MS.
@@ -16,7 +16,7 @@ export const testKitInUse: KitInUse = { cuffs: [testCuff], weightKits: [testKit]
 
 export const testScreening = (changes: Partial<Screening> = {}): Screening => ({
   atMs: daysAgo(20),
-  version: 2,
+  version: SCREEN_VERSION,
   yes: [],
   bloodPressures: [
     { systolicMmHg: 122, diastolicMmHg: 76 },

@@ -11,9 +11,11 @@ export const screenRules = {
       procedureCountsDays: 84,
       stopAt: { systolicMmHg: 180, diastolicMmHg: 110 },
       clearAt: { systolicMmHg: 140, diastolicMmHg: 90 },
+      lowSystolicMmHg: 90,
+      adultFromYears: 18,
     },
-    words: ({ shelfLifeDays, procedureCountsDays, stopAt, clearAt }) =>
-      `A questionnaire and a resting blood pressure before the first session, after a change in health, and every ${shelfLifeDays / 7} weeks. Each item means stop, clear or note. A resting pressure of ${stopAt.systolicMmHg} or ${stopAt.diastolicMmHg} stops, ${clearAt.systolicMmHg} or ${clearAt.diastolicMmHg} needs a clearance. An operation counts for ${procedureCountsDays} days, on its limb. A practice may be stricter; a stop item is never removed.`,
+    words: ({ shelfLifeDays, procedureCountsDays, stopAt, clearAt, lowSystolicMmHg, adultFromYears }) =>
+      `A questionnaire and a resting blood pressure before the first session, after a change in health, and every ${shelfLifeDays / 7} weeks. Each item means stop, clear or note. A resting pressure of ${stopAt.systolicMmHg} or ${stopAt.diastolicMmHg} stops, ${clearAt.systolicMmHg} or ${clearAt.diastolicMmHg} needs a clearance, and so does an upper one below ${lowSystolicMmHg}. What is only noted alone weighs more beside another item. Under ${adultFromYears} a guardian agrees. An operation counts for ${procedureCountsDays} days, on its limb. A practice may be stricter; a stop item is never removed.`,
   }),
   'SCR-2': rule({
     title: 'Clearance',

@@ -28,7 +28,7 @@ export const bloodPressureSchema = z
 export type BloodPressure = z.infer<typeof bloodPressureSchema>;
 
 // Rules SCR-1 and SCR-3: at or above either figure.
-const { stopAt: STOP, clearAt: CLEAR } = RULES['SCR-1'].figures;
+const { stopAt: STOP, clearAt: CLEAR, lowSystolicMmHg: LOW_SYSTOLIC } = RULES['SCR-1'].figures;
 const HOLD_TODAY = RULES['SCR-3'].figures.holdAt;
 
 const reaches = (reading: BloodPressure, limit: BloodPressure): boolean =>
@@ -48,7 +48,7 @@ export function meanBloodPressure(readings: readonly BloodPressure[]): BloodPres
 /** What a resting blood pressure means for starting (rule SCR-1), or `null` when it is no matter. */
 export function bloodPressureLevel(reading: BloodPressure): Exclude<ItemLevel, 'note'> | null {
   if (reaches(reading, STOP)) return 'stop';
-  return reaches(reading, CLEAR) ? 'clear' : null;
+  return reaches(reading, CLEAR) || reading.systolicMmHg < LOW_SYSTOLIC ? 'clear' : null;
 }
 
 /** Whether a reading of today holds the session for the day (rule SCR-3). */

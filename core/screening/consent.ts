@@ -26,9 +26,9 @@ export const consentEndsMs = ({ atMs }: Pick<Consent, 'atMs'>): number => atMs +
 /**
  * What keeps a session from opening without a word (rule SCR-6): no consent, or one too old, is a guard; a consent that was
  * withdrawn is passed by nobody.
- * @param consent the newest on record
+ * @param consent the newest on record @param isMinor under 18: somebody answers for them (rule SCR-1)
  */
-export function checkConsent(consent: Consent | undefined, nowMs: number): Finding[] {
+export function checkConsent(consent: Consent | undefined, isMinor: boolean, nowMs: number): Finding[] {
   const common = { rule: 'SCR-6', subject: 'consent' } as const;
   if (consent?.decision === 'withdrawn') {
     return [
@@ -37,6 +37,16 @@ export function checkConsent(consent: Consent | undefined, nowMs: number): Findi
         level: 'hard',
         message: 'The consent was withdrawn.',
         remedy: 'Nothing is inflated. Explain it again if the person wishes, and record what they say.',
+      },
+    ];
+  }
+  if (consent && isMinor && consent.guardian === null) {
+    return [
+      {
+        ...common,
+        level: 'guard',
+        message: 'Under 18, and no guardian has agreed.',
+        remedy: 'Read it with the guardian too, and record who agreed.',
       },
     ];
   }

@@ -3,22 +3,49 @@ import type { Finding } from '../findings/finding';
 import { RULES } from '../rules/catalogue';
 import { bloodPressureSchema, bloodPressureWords, holdsToday } from './blood-pressure';
 
-export const daySignSchema = z.enum(['swelling', 'skin', 'fever', 'sleep', 'joint']);
+export const daySignSchema = z.enum(['swelling', 'skin', 'fever', 'sleep', 'joint', 'same']);
 /** What can be wrong on the day; each is asked so that yes means well. */
 export type DaySign = z.infer<typeof daySignSchema>;
 
+const NOT_TODAY = 'Not today: check again at the next visit.';
+
 /** Questions of the day, with what a no means (rule SCR-3). */
-export const DAY_SIGNS: Record<DaySign, { ask: string; no: string; holds: boolean; postOperative?: true }> = {
-  swelling: { ask: 'Swelling going down, or none', no: 'Swelling is not going down', holds: true },
+export const DAY_SIGNS: Record<
+  DaySign,
+  { ask: string; no: string; holds: boolean; remedy: string; postOperative?: true }
+> = {
+  same: {
+    ask: 'Nothing new in health since last time',
+    no: 'Something in health is new since last time',
+    holds: false,
+    remedy: 'Screen again before it goes on.',
+  },
+  swelling: {
+    ask: 'Swelling going down, or none',
+    no: 'Swelling is not going down',
+    holds: true,
+    remedy: NOT_TODAY,
+  },
   joint: {
     ask: 'At least 4 days since surgery, joint quiet',
     no: 'Surgery is under 4 days ago or the joint is not quiet',
     holds: true,
+    remedy: NOT_TODAY,
     postOperative: true,
   },
-  skin: { ask: 'Skin intact under the cuff', no: 'Skin is not intact under the cuff', holds: true },
-  fever: { ask: 'No fever', no: 'Fever', holds: true },
-  sleep: { ask: 'Slept and hydrated', no: 'Short of sleep or water', holds: false },
+  skin: {
+    ask: 'Skin intact under the cuff',
+    no: 'Skin is not intact under the cuff',
+    holds: true,
+    remedy: NOT_TODAY,
+  },
+  fever: { ask: 'No fever', no: 'Fever', holds: true, remedy: NOT_TODAY },
+  sleep: {
+    ask: 'Slept and hydrated',
+    no: 'Short of sleep or water',
+    holds: false,
+    remedy: 'Start low, and watch.',
+  },
 };
 
 /** The on-the-day check. `notWell` lists the questions answered no. */
@@ -42,7 +69,7 @@ export function judgeDayCheck({ notWell, painNow, bloodPressure }: DayCheckAnswe
     level: DAY_SIGNS[sign].holds ? 'hard' : 'note',
     subject: sign,
     message: `${DAY_SIGNS[sign].no}.`,
-    remedy: DAY_SIGNS[sign].holds ? 'Not today: check again at the next visit.' : 'Start low, and watch.',
+    remedy: DAY_SIGNS[sign].remedy,
   }));
   if (bloodPressure && holdsToday(bloodPressure)) {
     findings.push({

@@ -2,7 +2,7 @@ import type { RuleId } from '../rules/catalogue';
 import { RULES } from '../rules/catalogue';
 import { bloodPressureLevel, bloodPressureWords, meanBloodPressure } from './blood-pressure';
 import { type Clearance, type ClearanceSubject, hasLimits, isInForce } from './clearance';
-import { type ItemLevel, levelOf, SCREEN_ITEMS, type Stricter } from './items';
+import { type ItemId, type ItemLevel, levelOf, SCREEN_ITEMS, type Stricter } from './items';
 import type { Screening } from './screening';
 
 export type Decision = 'clear-to-start' | 'start-with-limits' | 'needs-clearance' | 'do-not-start';
@@ -53,16 +53,37 @@ export function judgeScreening(
 
 type Found = Omit<Reason, 'clearedBy'>;
 
-function itemReasons({ yes }: Pick<Screening, 'yes'>, stricter: Stricter): Found[] {
-  return yes.map((subject) => {
+/** Whether an item that is noted alone stands beside one that makes it weigh more (rule SCR-1). */
+function weighsMore(subject: ItemId, { yes, bloodPressures }: Answered): boolean {
+  const others = yes.filter((other) => other !== subject);
+  switch (SCREEN_ITEMS[subject].clearWith) {
+    case 'any-item':
+      return others.length > 0 || isPressureHigh(bloodPressures);
+    case 'clots':
+      return others.some((other) => SCREEN_ITEMS[other].clots);
+    default:
+      return false;
+  }
+}
+
+/** A high blood pressure counts as an item of its own. */
+const isPressureHigh = (readings: Screening['bloodPressures']): boolean => {
+  const level = readings.length > 0 ? bloodPressureLevel(meanBloodPressure(readings)) : null;
+  return level === 'stop' || level === 'clear';
+};
+
+type Answered = Pick<Screening, 'yes' | 'bloodPressures'>;
+
+function itemReasons(answered: Answered, stricter: Stricter): Found[] {
+  return answered.yes.map((subject) => {
     const alone = levelOf(subject, stricter);
-    // Smoking by itself is noted; together with anything else it needs a clearance (SCR-1).
-    const withOthers = subject === 'smoker' && yes.length > 1 && alone === 'note';
-    const { label } = SCREEN_ITEMS[subject];
+    const withOthers = alone === 'note' && weighsMore(subject, answered);
+    const { label, clearWith } = SCREEN_ITEMS[subject];
+    const beside = clearWith === 'clots' ? 'another item that bears on clots' : 'another item';
     return {
       subject,
       level: withOthers ? 'clear' : alone,
-      words: withOthers ? `${label}, together with another item` : label,
+      words: withOthers ? `${label}, together with ${beside}` : label,
       rule: 'SCR-1',
     };
   });
@@ -73,12 +94,17 @@ function bloodPressureReasons({ bloodPressures }: Pick<Screening, 'bloodPressure
   const mean = meanBloodPressure(bloodPressures);
   const level = bloodPressureLevel(mean);
   if (!level) return [];
-  const { systolicMmHg, diastolicMmHg } = RULES['SCR-1'].figures[level === 'stop' ? 'stopAt' : 'clearAt'];
+  const { stopAt, clearAt, lowSystolicMmHg } = RULES['SCR-1'].figures;
+  const limit = level === 'stop' ? stopAt : clearAt;
+  const bound =
+    mean.systolicMmHg < lowSystolicMmHg
+      ? `the upper below ${lowSystolicMmHg}`
+      : `at or above ${limit.systolicMmHg} or ${limit.diastolicMmHg}`;
   return [
     {
       subject: 'blood-pressure',
       level,
-      words: `Resting blood pressure ${bloodPressureWords(mean)}, at or above ${systolicMmHg} or ${diastolicMmHg}`,
+      words: `Resting blood pressure ${bloodPressureWords(mean)}, ${bound}`,
       rule: 'SCR-1',
     },
   ];

@@ -75,8 +75,13 @@ const bundleSchema = z.object({
 /** Words of a condition that an item asks about (rule SCR-1). The first that fits counts. */
 const CONDITIONS: { words: RegExp; itemId: ItemId }[] = [
   { words: /family history.*(thromb|clot)|(thromb|clot).*family history/, itemId: 'family-clots' },
+  { words: /sickle.cell trait/, itemId: 'sickle-cell-trait' },
+  { words: /sickle/, itemId: 'sickle-cell-disease' },
+  { words: /rhabdomyolysis/, itemId: 'rhabdomyolysis' },
+  { words: /(spinal cord|tetrapleg|quadripleg|parapleg)/, itemId: 'spinal-cord-injury' },
+  { words: /diabet.*neuropath|neuropath.*diabet|uncontrolled diabet/, itemId: 'diabetes-severe' },
   {
-    words: /thrombophilia|haemophilia|hemophilia|sickle|factor v|clotting disorder|coagulopath/,
+    words: /thrombophilia|haemophilia|hemophilia|factor v|clotting disorder|coagulopath/,
     itemId: 'clotting-disorder',
   },
   { words: /superficial.*thrombophlebitis|varicose/, itemId: 'varicose-veins' },
@@ -99,6 +104,7 @@ const CONDITIONS: { words: RegExp; itemId: ItemId }[] = [
   { words: /lymph(o)?edema|lymphoedema/, itemId: 'lymphoedema' },
   { words: /anticoagul|warfarin|apixaban|rivaroxaban|heparin/, itemId: 'anticoagulants' },
   { words: /neuropath|nerve injury|nerve palsy/, itemId: 'nerve-injury' },
+  { words: /syncope|fainted|fainting/, itemId: 'fainting' },
   { words: /infection|cellulitis|osteomyelitis/, itemId: 'infection' },
   { words: /smok|tobacco/, itemId: 'smoker' },
 ];

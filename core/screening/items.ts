@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { RULES } from '../rules/catalogue';
 
 /** What a yes to an item means (rule SCR-1). */
 export type ItemLevel = 'stop' | 'clear' | 'note';
@@ -7,6 +8,7 @@ export const itemIdSchema = z.enum([
   'thrombosis',
   'thrombosis-suspected',
   'clotting-disorder',
+  'sickle-cell-disease',
   'stroke',
   'pregnancy',
   'heart-disease',
@@ -15,33 +17,58 @@ export const itemIdSchema = z.enum([
   'vascular-disease',
   'compartment-syndrome',
   'dialysis-access',
+  'vessel-implant',
   'tumour',
+  'cancer-treatment',
+  'spinal-cord-injury',
+  'rhabdomyolysis',
+  'diabetes-severe',
   'hypertension-treated',
   'diabetes',
   'varicose-veins',
   'lymphoedema',
   'anticoagulants',
   'family-clots',
+  'sickle-cell-trait',
   'nerve-injury',
   'recent-surgery',
   'easily-bruised',
-  'smoker',
+  'fragile-skin',
+  'fainting',
+  'statins-muscle',
   'immobilised',
+  'under-18',
+  'oestrogen',
+  'long-travel',
+  'smoker',
 ]);
 export type ItemId = z.infer<typeof itemIdSchema>;
 
-export type ScreenItem = { label: string; level: ItemLevel };
+export type ScreenItem = {
+  label: string;
+  level: ItemLevel;
+  /** It bears on clots, and weighs more beside another that does. */
+  clots?: true;
+  /** Noted alone; beside another item, or beside another that bears on clots, it needs a clearance. */
+  clearWith?: 'any-item' | 'clots';
+};
 
 /** The questionnaire of rule SCR-1, in the order it is asked. Resting blood pressure is judged on its own. */
 export const SCREEN_ITEMS: Record<ItemId, ScreenItem> = {
-  thrombosis: { label: 'Deep-vein thrombosis or pulmonary embolism in the past', level: 'stop' },
+  thrombosis: {
+    label: 'Deep-vein thrombosis or pulmonary embolism in the past',
+    level: 'stop',
+    clots: true,
+  },
   'thrombosis-suspected': {
     label: 'Deep-vein thrombosis or pulmonary embolism now, or suspected',
     level: 'stop',
+    clots: true,
   },
-  'clotting-disorder': { label: 'Clotting disorder, including sickle cell trait', level: 'stop' },
+  'clotting-disorder': { label: 'Clotting disorder', level: 'stop', clots: true },
+  'sickle-cell-disease': { label: 'Sickle cell disease', level: 'stop', clots: true },
   stroke: { label: 'Stroke in the past', level: 'stop' },
-  pregnancy: { label: 'Pregnancy', level: 'stop' },
+  pregnancy: { label: 'Pregnancy, or birth in the last 6 weeks', level: 'stop', clots: true },
   'heart-disease': { label: 'Unstable or significant heart disease', level: 'stop' },
   infection: { label: 'Active infection', level: 'stop' },
   'open-wound': { label: 'Open fracture, unhealed wound or skin graft under the cuff', level: 'stop' },
@@ -51,19 +78,44 @@ export const SCREEN_ITEMS: Record<ItemId, ScreenItem> = {
   },
   'compartment-syndrome': { label: 'Acute compartment syndrome', level: 'stop' },
   'dialysis-access': { label: 'Dialysis access in the limb', level: 'stop' },
-  tumour: { label: 'Tumour in the limb', level: 'stop' },
+  'vessel-implant': {
+    label: 'Vascular stent, vessel graft or indwelling line in the limb',
+    level: 'stop',
+    clots: true,
+  },
+  tumour: { label: 'Tumour in the limb', level: 'stop', clots: true },
+  'cancer-treatment': { label: 'In treatment for cancer now', level: 'stop', clots: true },
+  'spinal-cord-injury': { label: 'Spinal cord injury at or above the sixth thoracic level', level: 'stop' },
+  rhabdomyolysis: { label: 'Muscle breakdown (rhabdomyolysis) in the past', level: 'stop' },
+  'diabetes-severe': { label: 'Diabetes that is not controlled, or with nerve damage', level: 'stop' },
   'hypertension-treated': { label: 'Treated for high blood pressure', level: 'clear' },
   diabetes: { label: 'Diabetes', level: 'clear' },
-  'varicose-veins': { label: 'Varicose veins', level: 'clear' },
+  'varicose-veins': { label: 'Varicose veins', level: 'clear', clots: true },
   lymphoedema: { label: 'Lymphoedema, or lymph nodes removed on that side', level: 'clear' },
-  anticoagulants: { label: 'Takes anticoagulants', level: 'clear' },
-  'family-clots': { label: 'Parent, brother, sister or child with clots', level: 'clear' },
+  anticoagulants: { label: 'Takes anticoagulants', level: 'clear', clots: true },
+  'family-clots': { label: 'Parent, brother, sister or child with clots', level: 'clear', clots: true },
+  'sickle-cell-trait': { label: 'Sickle cell trait', level: 'clear', clots: true },
   'nerve-injury': { label: 'Nerve injury in the limb', level: 'clear' },
-  'recent-surgery': { label: 'Surgery in the last 12 weeks', level: 'clear' },
-  'easily-bruised': { label: 'Bruises easily', level: 'clear' },
-  // On its own it is only noted; with any other item it needs a clearance.
-  smoker: { label: 'Smokes', level: 'note' },
-  immobilised: { label: 'Immobilised for long', level: 'clear' },
+  'recent-surgery': { label: 'Surgery in the last 12 weeks', level: 'clear', clots: true },
+  'easily-bruised': { label: 'Bruises easily, or a bleeding disorder', level: 'clear' },
+  'fragile-skin': { label: 'Fragile skin, or steroids taken for long', level: 'clear' },
+  fainting: { label: 'Fainted in the last year', level: 'clear' },
+  'statins-muscle': { label: 'Takes statins and has muscle complaints', level: 'clear' },
+  immobilised: { label: 'Immobilised for long', level: 'clear', clots: true },
+  'under-18': { label: `Under ${RULES['SCR-1'].figures.adultFromYears}`, level: 'clear' },
+  oestrogen: {
+    label: 'Takes a medicine with oestrogen, or tamoxifen',
+    level: 'note',
+    clots: true,
+    clearWith: 'clots',
+  },
+  'long-travel': {
+    label: 'Travelled for over 4 hours in the last week',
+    level: 'note',
+    clots: true,
+    clearWith: 'clots',
+  },
+  smoker: { label: 'Smokes', level: 'note', clearWith: 'any-item' },
 };
 
 const RANK: Record<ItemLevel, number> = { note: 0, clear: 1, stop: 2 };

@@ -39,7 +39,7 @@ describe('the decision (SCR-1, SCR-2)', () => {
 
   it('is do not start for any stop item, whatever else is answered', () => {
     const stops = ITEM_IDS.filter((id) => SCREEN_ITEMS[id].level === 'stop');
-    expect(stops).toHaveLength(12);
+    expect(stops).toHaveLength(18);
     fc.assert(
       fc.property(fc.constantFrom(...stops), fc.subarray(ITEM_IDS), (stop, others) => {
         const yes = [...new Set([stop, ...others])];
@@ -82,6 +82,28 @@ describe('the decision (SCR-1, SCR-2)', () => {
     expect(both.decision).toBe('needs-clearance');
   });
 
+  it('counts a high blood pressure beside smoking, and clots beside what bears on clots', () => {
+    expect(judge(screening(['smoker'], 145)).reasons).toMatchObject([{ level: 'clear' }, { level: 'clear' }]);
+    for (const subject of ['oestrogen', 'long-travel'] as const) {
+      expect(judge(screening([subject])).decision).toBe('clear-to-start');
+      expect(
+        judge(screening([subject, 'nerve-injury']), [clearance({ subjects: ['nerve-injury'] })]).decision,
+      ).toBe('clear-to-start');
+      const beside = judge(screening([subject, 'varicose-veins']), [
+        clearance({ subjects: ['varicose-veins'] }),
+      ]);
+      expect(beside.decision).toBe('needs-clearance');
+    }
+    expect(judge(screening(['oestrogen', 'long-travel'])).decision).toBe('needs-clearance');
+  });
+
+  it('asks for a clearance of a low blood pressure, and not at 90', () => {
+    expect(judge(screening([], 89)).reasons).toMatchObject([
+      { subject: 'blood-pressure', level: 'clear', words: expect.stringContaining('the upper below 90') },
+    ]);
+    expect(judge(screening([], 90)).decision).toBe('clear-to-start');
+  });
+
   it('lets a practice be stricter and never milder', () => {
     fc.assert(
       fc.property(
@@ -105,7 +127,7 @@ describe('the decision (SCR-1, SCR-2)', () => {
   it('says what changed since last time', () => {
     const before = { ...screening(['diabetes', 'smoker']), atMs: 0, version: 1, note: '' };
     expect(changesSince(before, screening(['diabetes', 'pregnancy']))).toEqual([
-      'New: Pregnancy',
+      'New: Pregnancy, or birth in the last 6 weeks',
       'No longer: Smokes',
     ]);
   });

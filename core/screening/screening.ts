@@ -7,7 +7,7 @@ import { type BloodPressure, bloodPressureSchema } from './blood-pressure';
 import { type ItemId, itemIdSchema, SCREEN_ITEMS } from './items';
 
 /** Rises when an item or its meaning changes, so that old answers keep what they were asked. */
-export const SCREEN_VERSION = 2;
+export const SCREEN_VERSION = 3;
 
 export const ITEM_IDS = itemIdSchema.options;
 
@@ -42,6 +42,9 @@ export type Screening = {
   /** Who asked; older ones did not keep it. */
   by?: Role | undefined;
 };
+
+/** Whether questions have been added since a screening was asked: they are asked before anything goes on (rule SCR-1). */
+export const hasNewQuestions = ({ version }: Pick<Screening, 'version'>): boolean => version < SCREEN_VERSION;
 
 /** Whether a screening is older than the 12 weeks it holds for (rule SCR-1). */
 export const screeningIsDue = (screening: Screening, nowMs: number): boolean =>
