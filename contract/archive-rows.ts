@@ -236,6 +236,7 @@ export const ARCHIVE_ROWS = {
     ends: z.discriminatedUnion('by', [
       z.object({ by: z.literal('time'), atMs }),
       z.object({ by: z.literal('review'), sessionId: id, notBeforeMs: atMs }),
+      z.object({ by: z.literal('screening') }),
       z.object({ by: z.literal('clinician'), notBeforeMs: atMs }),
     ]),
     liftedAtMs: atMs.nullable(),

@@ -244,6 +244,15 @@ export const WAYS_TO_OPEN: WayToOpen[] = [
     },
   },
   {
+    way: 'something new in health, though a later check finds all well',
+    rule: 'SCR-3',
+    happens: async (api, person) => {
+      await api.post(at(person, 'day-checks'), { ...WELL, notWell: ['same'] });
+      api.clock.nowMs += 13 * 3_600_000;
+      await api.post(at(person, 'day-checks'), WELL);
+    },
+  },
+  {
     way: 'a cuff that has been retired',
     rule: null,
     happens: (api) => api.post('/practice/kit/retire', { list: 'cuffs', id: 'thigh-large' }),

@@ -4,7 +4,7 @@ import { composeSession } from '../plan/compose';
 import { testBasis, testExercise, testOcclusion, testSession } from '../plan/plan.fixture';
 import { chainOf } from './chain';
 import type { ClientFacts } from './facts';
-import type { Hold } from './holds';
+import { type Hold, holdsOfDayCheck } from './holds';
 import {
   daysAgo,
   NOW_MS,
@@ -194,16 +194,14 @@ describe('what stands in the way, in words (START-2)', () => {
 });
 
 describe('a screening that is asked again before its time', () => {
-  const check = (notWell: 'same'[], days: number) => ({
-    dayChecks: [{ atMs: daysAgo(days), notWell, painNow: 0, bloodPressure: null }],
-  });
-
-  it('is when something in health is new, until it was screened again (SCR-3)', () => {
-    const said = 'due: screen again. Something in health is new: screen again. (SCR-1,SCR-2)';
-    expect(link(testFacts(check(['same'], 0.1)), 'screen')).toBe(said);
-    expect(link(testFacts(check(['same'], 3)), 'screen')).toBe(said);
-    expect(link(testFacts(check([], 0.1)), 'screen')).toContain('good');
-    const since = testFacts({ ...check(['same'], 3), screenings: [testScreening({ atMs: daysAgo(2) })] });
+  it('is when something in health is new, whatever a later check says, until it was asked again (SCR-3)', () => {
+    const answers = { notWell: ['same' as const], painNow: 0, bloodPressure: null };
+    const holds = holdsOfDayCheck('check', answers, daysAgo(3)).map((one) => hold(one));
+    const well = { atMs: daysAgo(0.1), notWell: [], painNow: 0, bloodPressure: null };
+    expect(link(testFacts({ holds, dayChecks: [well] }), 'screen')).toBe(
+      'held: screen again. Something in health is new since last time: until the questionnaire is asked again. (SCR-3,SCR-5)',
+    );
+    const since = testFacts({ holds, screenings: [testScreening({ atMs: daysAgo(2) })] });
     expect(link(since, 'screen')).toContain('good');
   });
 

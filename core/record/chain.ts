@@ -7,7 +7,7 @@ import { lengthWords, massWords } from '../quantity/units';
 import type { RuleId } from '../rules/catalogue';
 import { RULES } from '../rules/catalogue';
 import { DECISION_WORDS, judgeScreening } from '../screening/decide';
-import { hasNewQuestions, type Screening, screeningIsDue } from '../screening/screening';
+import { hasNewQuestions, screeningIsDue } from '../screening/screening';
 import type { StrengthFact } from '../strength/fact';
 import { strengthTestIsDue } from '../strength/shelf-life';
 import { ageWords, agoWords } from './age-words';
@@ -113,16 +113,15 @@ function screenLink(facts: ClientFacts, nowMs: number, prescribed: Prescribed): 
       reason: `Screening is ${age}; it holds 12 weeks.`,
     };
   }
-  const again = whyScreenAgain(screening, facts);
-  if (again) return { ...common, state: 'due', figure: 'screen again', reason: again };
+  if (hasNewQuestions(screening)) {
+    return {
+      ...common,
+      state: 'due',
+      figure: 'screen again',
+      reason: 'Questions were added since: ask them once.',
+    };
+  }
   return { ...common, state: 'good', figure, reason: `${DECISION_WORDS[decision]}, screening ${age}.` };
-}
-
-/** Why a screening that still holds by its age is asked again: new questions, or something new in health (SCR-1, SCR-3). */
-function whyScreenAgain(screening: Screening, { dayChecks }: Pick<ClientFacts, 'dayChecks'>): string | null {
-  if (hasNewQuestions(screening)) return 'Questions were added since: ask them once.';
-  const changed = dayChecks.some(({ atMs, notWell }) => notWell.includes('same') && atMs > screening.atMs);
-  return changed ? 'Something in health is new: screen again.' : null;
 }
 
 const limbsOf = (prescribed: Prescribed): Limb[] =>
@@ -131,14 +130,21 @@ const limbsOf = (prescribed: Prescribed): Limb[] =>
 const ENDS_WORDS: Record<HoldEnd['by'], string> = {
   time: 'not today',
   review: 'not before tomorrow, and not before its review is answered',
+  screening: 'until the questionnaire is asked again',
   clinician: 'until a clinician lifts it, with a reason, or screens again',
+};
+
+/** What the link says in short where it is not what the screening came to. */
+const HELD_FIGURES: Partial<Record<HoldEnd['by'], string>> = {
+  time: 'not today',
+  screening: 'screen again',
 };
 
 const holdLink = ({ words, rule, ends }: Hold, figure: string): Link => ({
   id: 'screen',
   rules: [rule, 'SCR-5'],
   state: 'held',
-  figure: ends.by === 'time' ? 'not today' : figure,
+  figure: HELD_FIGURES[ends.by] ?? figure,
   reason: `${words}: ${ENDS_WORDS[ends.by]}.`,
 });
 

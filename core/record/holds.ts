@@ -11,10 +11,11 @@ import type { Screening } from '../screening/screening';
 import type { FollowUp } from '../session/events';
 import { SIGNS, type SignId } from '../session/signs';
 
-/** When a hold ends by itself: at a time, when the session's review is answered after it, or never. */
+/** When a hold ends by itself: at a time, when the session's review is answered after it, once screened again, or never. */
 export type HoldEnd =
   | { by: 'time'; atMs: number }
   | { by: 'review'; sessionId: string; notBeforeMs: number }
+  | { by: 'screening' }
   | { by: 'clinician'; notBeforeMs: number };
 
 /**
@@ -59,7 +60,10 @@ export function holdsOfScreening(
     }));
 }
 
-/** Holds of a check on the day: for that day, whatever a later check says (rules SCR-3, SCR-5). */
+/**
+ * Holds of a check on the day: for that day, whatever a later check says; and something new in health until the person is
+ * screened again (rules SCR-1, SCR-3, SCR-5).
+ */
 export const holdsOfDayCheck = (checkId: string, answers: DayCheckAnswers, atMs: number): NewHold[] =>
   hardFindings(judgeDayCheck(answers)).map(({ subject, message }) => ({
     cause: `day-check ${checkId} ${subject}`,
@@ -68,7 +72,7 @@ export const holdsOfDayCheck = (checkId: string, answers: DayCheckAnswers, atMs:
     atMs,
     limb: null,
     subject: null,
-    ends: { by: 'time', atMs: atMs + DAY_CHECK_HOLDS_MS },
+    ends: subject === 'same' ? { by: 'screening' } : { by: 'time', atMs: atMs + DAY_CHECK_HOLDS_MS },
   }));
 
 /**
@@ -149,7 +153,7 @@ export const holdsInForce = (facts: HoldFacts, nowMs: number): Hold[] =>
     .filter((hold) => !hasEnded(hold, facts, nowMs) && !isCleared(hold, facts, nowMs))
     .sort((a, b) => b.atMs - a.atMs);
 
-function hasEnded({ ends }: Hold, { sessions }: HoldFacts, nowMs: number): boolean {
+function hasEnded({ ends, atMs }: Hold, { sessions, screenings }: HoldFacts, nowMs: number): boolean {
   switch (ends.by) {
     case 'time':
       return nowMs >= ends.atMs;
@@ -157,6 +161,8 @@ function hasEnded({ ends }: Hold, { sessions }: HoldFacts, nowMs: number): boole
       return (
         nowMs >= ends.notBeforeMs && sessions.some(({ id, reviewed }) => id === ends.sessionId && reviewed)
       );
+    case 'screening':
+      return screenings.some((screening) => screening.atMs > atMs);
     case 'clinician':
       return false;
   }
@@ -171,7 +177,7 @@ function isCleared({ subject }: Hold, { clearances, stricter }: HoldFacts, nowMs
 
 /** Why a hold cannot be lifted now, in words; `null` when a clinician may lift it with a reason (rules SCR-5, RUN-3). */
 export function whyNotLift({ ends, words }: Hold, nowMs: number): string | null {
-  const notBeforeMs = ends.by === 'time' ? 0 : ends.notBeforeMs;
+  const notBeforeMs = 'notBeforeMs' in ends ? ends.notBeforeMs : 0;
   return nowMs < notBeforeMs
     ? `${words}: no restart that day, so it is not lifted before the next (RUN-3).`
     : null;

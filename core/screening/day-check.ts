@@ -17,7 +17,7 @@ export const DAY_SIGNS: Record<
   same: {
     ask: 'Nothing new in health since last time',
     no: 'Something in health is new since last time',
-    holds: false,
+    holds: true,
     remedy: 'Screen again before it goes on.',
   },
   swelling: {

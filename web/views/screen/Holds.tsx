@@ -75,6 +75,8 @@ function OneHold({ client, hold }: { client: ClientRecord; hold: Hold }) {
 
 function endsWords({ ends }: Hold): string {
   switch (ends.by) {
+    case 'screening':
+      return 'It ends once the questionnaire is asked again; a clinician may lift it before, with a reason.';
     case 'time':
       return `It ends by itself ${dayAndTime(ends.atMs)}; a clinician may lift it before, with a reason.`;
     case 'review':
