@@ -11,7 +11,8 @@ export default defineConfig({
   workers: 2,
   fullyParallel: true,
   timeout: 300_000,
-  expect: { timeout: 15_000 },
+  // A machine with two browsers and two servers on two cores may stand still for a while.
+  expect: { timeout: 30_000 },
   reporter: [['list'], ['json', { outputFile: 'test-results/playwright.json' }]],
   outputDir: 'test-results/playwright',
   use: {

@@ -34,6 +34,7 @@ import { PressureKeys } from './PressureKeys';
 import { PumpPanel } from './PumpPanel';
 import { SetNotes } from './SetNotes';
 import { SignList } from './SignList';
+import { StrapPanel } from './StrapPanel';
 
 const TWICE_WITHIN_MS = 800;
 // What comes next changes with an event, and by the clock only when a rest or a wait is over.
@@ -179,6 +180,9 @@ export function LiveBench({ session: { view, log, state } }: { session: LiveSess
                 />
               ))}
             </details>
+          )}
+          {exercise?.mode === 'aerobic' && !state.stopped && (
+            <StrapPanel view={view} intensity={exercise.intensity} />
           )}
           <BloodPressureInWork clientId={view.clientId} plan={plan} state={state} act={act} />
           <OfferPanel plan={plan} state={state} act={act} />

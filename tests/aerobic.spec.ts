@@ -1,0 +1,46 @@
+import {
+  checkOnTheDayIfAsked,
+  choose,
+  chooseLink,
+  expect,
+  holdClock,
+  openPerson,
+  passUntil,
+  test,
+} from './nervato';
+
+test('a cyclist goes by heart rate: a strap is worn, told against the zone, and minute 5 is noted by itself', async ({
+  page,
+}) => {
+  await page.goto('/');
+  await test.step('prescribed by heart rate', async () => {
+    await openPerson(page, 'Odalys Ferrant');
+    await chooseLink(page, 'Prescribe');
+    await page.getByLabel('Plan', { exact: true }).selectOption('A new plan');
+    await choose(page, 'Goal', 'Aerobic');
+    await choose(page, 'Intensity', 'by heart rate');
+    await page.getByLabel('From', { exact: true }).fill('120');
+    await expect(page.getByText(/The lower end is not above|Fill in every figure/).first()).toHaveCount(0);
+    await page.getByLabel('From', { exact: true }).fill('95');
+    await page.getByLabel('To', { exact: true }).fill('105');
+    await expect(page.getByRole('list', { name: 'Exercises in order' })).toContainText(
+      '95–105 beats a minute',
+    );
+    await page.getByLabel('Set 1, minutes').fill('6');
+    await page.getByRole('button', { name: /^Sign as/ }).click();
+  });
+  await test.step('ridden with a strap', async () => {
+    await checkOnTheDayIfAsked(page);
+    await page.getByRole('button', { name: 'Open the session' }).click();
+    await holdClock(page);
+    await passUntil(page, page.getByRole('heading', { name: /^Inflate/ }));
+    await page.getByRole('button', { name: 'Simulated' }).click();
+    await page.keyboard.press('Space');
+    await passUntil(page, page.getByRole('button', { name: /^Start set 1/ }));
+    await page.keyboard.press('Space');
+    await passUntil(page, page.getByText('95–105 beats a minute. Heart rate at minute 5 and at the end.'));
+    const strap = page.getByRole('region', { name: 'Heart-rate strap' });
+    await passUntil(page, strap.getByText(/is above the 95–105 of the plan: ease off\./), 200_000);
+    await passUntil(page, page.getByText(/^1\d\d at minute 5$/), 300_000);
+  });
+});
