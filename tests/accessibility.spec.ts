@@ -11,11 +11,22 @@ const OF_A_THEME: RunOptions = { runOnly: ['color-contrast'] };
 /** A phone, a tablet, and a wide screen. */
 const WIDTHS = [390, 820, 1920];
 
-/** What is wider than the page and would be scrolled to sideways; tables that scroll by themselves may be. */
-const sideways = (): string[] =>
-  [document.documentElement, ...document.querySelectorAll('main')]
-    .filter((box) => box.scrollWidth > box.clientWidth + 1)
-    .map(({ tagName, scrollWidth }) => `${tagName} ${scrollWidth}`);
+/**
+ * What is wider than the page and would be scrolled to sideways, tables that scroll by themselves aside; and a document that
+ * is higher than the screen, where only what is in it scrolls.
+ */
+const spilling = (): string[] => {
+  const page = document.documentElement;
+  return [
+    ...[page, ...document.querySelectorAll('main')]
+      .filter((box) => box.scrollWidth > box.clientWidth + 1)
+      .map(({ tagName, scrollWidth }) => `${tagName} ${scrollWidth} wide`),
+    // A sheet of paper is scrolled as a page; in the frame only its parts scroll.
+    ...(document.querySelector('main[data-scroller]') && page.scrollHeight > page.clientHeight + 1
+      ? [`the page ${page.scrollHeight} high`]
+      : []),
+  ];
+};
 
 // Every view is opened as a practitioner does, some with a session run up to them; two tests share them, side by side.
 for (const half of [0, 1]) {
@@ -50,7 +61,7 @@ for (const half of [0, 1]) {
         const usual = page.viewportSize();
         for (const width of WIDTHS) {
           await page.setViewportSize({ width, height: 844 });
-          expect.soft(await page.evaluate(sideways), `${view.name}, ${width} px wide`).toEqual([]);
+          expect.soft(await page.evaluate(spilling), `${view.name}, ${width} px wide`).toEqual([]);
         }
         if (usual) await page.setViewportSize(usual);
       });

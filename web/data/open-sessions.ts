@@ -9,6 +9,13 @@ import { door } from './practitioner';
 export const useOpenViews = (): readonly SessionView[] =>
   useQuery({ ...openViewsQuery, enabled: door.use() === 'open' }).data ?? NONE;
 
+/** Whether it is known which are open: the server has said so, or nobody is in to be told. */
+export const useOpenKnown = (): boolean => {
+  const isIn = door.use() === 'open';
+  const { data } = useQuery({ ...openViewsQuery, enabled: isIn });
+  return !isIn || data !== undefined;
+};
+
 export const openViewsQuery = {
   queryKey: KEYS.openSessions,
   queryFn: () => read<SessionView[]>(api.sessions.open.$get()),

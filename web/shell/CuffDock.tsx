@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { CUFF_DOWN_MMHG } from '#core/kit/pump';
 import { initialsOf } from '#core/quantity/initials';
@@ -14,6 +14,7 @@ import { Button } from '../parts/Button';
 import { clock, pressureWords } from '../parts/format';
 import { useNow } from '../parts/use-now';
 import { cuffsUp } from '../state/cuffs-up';
+import { keepDockRoom } from '../state/dock-room';
 import { NoCuff } from './NoCuff';
 
 /** Every inflated cuff, its clock and what is left, in every view (rule RUN-1). */
@@ -27,9 +28,21 @@ export function CuffDock({ sessions }: { sessions: readonly LiveSession[] }) {
     cuffsUp.set(isUpHere);
     return () => cuffsUp.set(false);
   }, [isUpHere]);
-  if (inflated.length === 0 && !measuring) return <NoCuff />;
+  const isDown = inflated.length === 0 && !measuring;
+  const box = useRef<HTMLElement>(null);
+  useEffect(() => {
+    if (isDown || !box.current) return keepDockRoom(0);
+    const observer = new ResizeObserver(([entry]) => keepDockRoom(entry?.borderBoxSize[0]?.blockSize ?? 0));
+    observer.observe(box.current);
+    return () => observer.disconnect();
+  }, [isDown]);
+  if (isDown) return <NoCuff />;
   return (
-    <section aria-label="Cuff dock" className="border-t border-ink/40 bg-paper px-4 max-sm:px-2 print:hidden">
+    <section
+      ref={box}
+      aria-label="Cuff dock"
+      className="border-t border-ink/40 bg-paper px-4 max-sm:px-2 print:hidden"
+    >
       <ul
         className={
           compact ? 'grid max-h-[32vh] gap-x-8 overflow-y-auto xl:grid-cols-2' : 'divide-y divide-rule'

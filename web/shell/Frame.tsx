@@ -2,11 +2,12 @@ import { lazy, Suspense, useEffect, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { Outlet, useNavigate } from 'react-router';
 import { lock } from '../data/door';
-import { useOpenViews } from '../data/open-sessions';
+import { useOpenKnown, useOpenViews } from '../data/open-sessions';
 import { door } from '../data/practitioner';
 import { useConnected } from '../devices/connected';
 import { allowSound } from '../sound/tones';
 import { cuffsUp } from '../state/cuffs-up';
+import { dockRoomPx, keepDockRoom } from '../state/dock-room';
 import { notices } from '../state/notices';
 import { toggleTheme } from '../theme/theme';
 import { Gated } from './Gated';
@@ -32,7 +33,11 @@ export function Frame() {
   const isIn = door.use() === 'open';
   useIdleLock();
   const anyOpen = useOpenViews().length > 0;
+  const isKnown = useOpenKnown();
   const measuring = useConnected() !== null;
+  useEffect(() => {
+    if (isKnown && !anyOpen && !measuring) keepDockRoom(0);
+  }, [isKnown, anyOpen, measuring]);
   const [noticed, setNoticed] = useState(false);
   const waiting = notices.use().length > 0;
   if (waiting && !noticed) setNoticed(true);
@@ -62,14 +67,17 @@ export function Frame() {
         <div className="flex min-w-0 flex-1 flex-col">
           <TopLine openPalette={() => setFinding(true)} />
           <Suspense>{anyOpen && <ReopenQuestion />}</Suspense>
-          <main data-scroller className="min-h-0 flex-1 overflow-y-auto print:overflow-visible">
+          {/* Positioned, so that what is only for screen readers scrolls with it and never makes the document itself scroll. */}
+          <main data-scroller className="relative min-h-0 flex-1 overflow-y-auto print:overflow-visible">
             <Suspense>
               <Outlet />
             </Suspense>
           </main>
         </div>
       </Gated>
-      <Suspense fallback={<NoCuff />}>{anyOpen || measuring ? <LiveShell /> : <NoCuff />}</Suspense>
+      <Suspense fallback={<NoCuff roomPx={dockRoomPx()} />}>
+        {anyOpen || measuring ? <LiveShell /> : <NoCuff roomPx={isKnown ? 0 : dockRoomPx()} />}
+      </Suspense>
       <Suspense>
         {noticed && <Notices />}
         {finding && isIn && <Palette open onOpenChange={setFinding} showKeys={() => setShowingKeys(true)} />}

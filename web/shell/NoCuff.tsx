@@ -1,8 +1,15 @@
 import { door } from '../data/practitioner';
 
-/** The cuff dock while no cuff is up; a device nobody is in on does not hear of those of others. */
-export const NoCuff = () => (
-  <section aria-label="Cuff dock" className="border-t border-ink/40 bg-paper px-4 print:hidden">
+/**
+ * The cuff dock while no cuff is up; a device nobody is in on does not hear of those of others.
+ * @param roomPx left for the dock that may come, in px
+ */
+export const NoCuff = ({ roomPx = 0 }: { roomPx?: number }) => (
+  <section
+    aria-label="Cuff dock"
+    className="border-t border-ink/40 bg-paper px-4 print:hidden"
+    style={{ minHeight: roomPx }}
+  >
     <p className="py-1 text-[14px] text-quiet">
       {door.use() === 'open'
         ? 'No cuff is inflated.'

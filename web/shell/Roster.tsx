@@ -91,7 +91,7 @@ function PeopleList() {
           className="border-b border-rule p-2"
         />
       )}
-      <div data-scroller className="min-h-0 flex-1 overflow-y-auto">
+      <div data-scroller className="relative min-h-0 flex-1 overflow-y-auto">
         {search && total === 0 && (
           <p className="p-3 text-[14px] text-quiet">Nobody’s name or story begins so.</p>
         )}
