@@ -198,7 +198,7 @@ export const VIEWS: View[] = [
   {
     name: 'prescribe',
     open: async (page) => {
-      await bench('Rufus Tarnholm', 'Prescribe', 'Target, left thigh')(page);
+      await bench('Odalys Ferrant', 'Prescribe', 'Target pressure')(page);
       await expect(page.getByText(/All sets finished in/)).toBeVisible();
     },
   },
