@@ -119,7 +119,7 @@ export function useComposer(
   });
   const [selected, setSelected] = useState(0);
   // What was changed by hand is not lost to another wish: it can be taken back.
-  const [isOwn, setOwn] = useState(false);
+  const [isOwn, setOwn] = useState(kept !== null);
   const [setAside, putAside] = useState<{ wish: Wish; session: SessionChoice; notes: string[] } | null>(null);
 
   const change = (next: SessionChoice | null, why: string[] = notes) => {
