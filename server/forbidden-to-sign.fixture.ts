@@ -40,6 +40,16 @@ const load = (changes: Partial<LoadChoice>) =>
 const sets = (changes: object) =>
   only((exercise) => ({ ...exercise, sets: exercise.sets.map((set) => ({ ...set, ...changes })) }));
 
+/** Nothing is lifted; the cuff alone. */
+const AT_REST = { load: { kind: 'unweighed', with: 'limb weight only' } } as const;
+const cycles = (changes: object) =>
+  only((exercise) => ({
+    ...exercise,
+    protocolId: 'cycles',
+    sets: exercise.sets.map((set) => ({ ...set, work: { kind: 'timed', workMs: 30_000 }, release: true })),
+    ...changes,
+  }));
+
 export const WAYS_TO_SIGN: WayToSign[] = [
   ...[81, 85, 90, 100, 129, 150, 200].map(withPercent),
   ...[51, 55, 75, 100, 200].map(withLoad),
@@ -99,6 +109,45 @@ export const WAYS_TO_SIGN: WayToSign[] = [
   { way: 'sets of nothing', rule: null, plan: sets({ work: { kind: 'reps', reps: 0 } }) },
   { way: 'sets of half a repetition', rule: null, plan: sets({ work: { kind: 'reps', reps: 0.5 } }) },
   { way: 'sets of no time', rule: null, plan: sets({ work: { kind: 'timed', ms: 0 } }) },
+  { way: 'a set above the target', rule: null, plan: sets({ ofTarget: 101 }) },
+  { way: 'a set at nothing', rule: null, plan: sets({ ofTarget: 0 }) },
+  { way: 'cycles of the cuff with a load', rule: 'PRS-9', plan: cycles({}) },
+  {
+    way: 'cycles of the cuff above what exercise may be done at',
+    rule: 'PRS-3',
+    plan: (_, client) => cycles(AT_REST)(prescriptionFor(client, { percentLop: 81 }) as NewPrescription),
+  },
+  {
+    way: 'cycles of the cuff that count repetitions',
+    rule: 'PRS-9',
+    plan: only((exercise) => ({ ...exercise, ...AT_REST, protocolId: 'cycles' })),
+  },
+  {
+    way: 'priming in steps that take for ever',
+    rule: 'PRS-6',
+    plan: only((exercise) => ({
+      ...exercise,
+      primed: true,
+      priming: { start: { of: 'nothing', mmHg: 10 }, stepMmHg: 5, onMs: 30_000, offMs: 10_000 },
+    })),
+  },
+  {
+    way: 'priming without a step',
+    rule: null,
+    plan: only((exercise) => ({
+      ...exercise,
+      primed: true,
+      priming: { start: { of: 'nothing', mmHg: 50 }, stepMmHg: 0, onMs: 30_000, offMs: 10_000 },
+    })),
+  },
+  {
+    way: 'a heart rate from above to below',
+    rule: null,
+    plan: only((exercise) => ({
+      ...exercise,
+      intensity: { by: 'heart-rate', lowPerMinute: 130, highPerMinute: 100 },
+    })),
+  },
   { way: 'no sets', rule: null, plan: only((exercise) => ({ ...exercise, sets: [] })) },
   {
     way: 'thirteen sets',

@@ -28,6 +28,9 @@ const spilling = (): string[] => {
   ];
 };
 
+/** Says what is wrong of a view and goes on to the next. */
+const softly = expect.configure({ soft: true });
+
 // Every view is opened as a practitioner does, some with a session run up to them; two tests share them, side by side.
 for (const half of [0, 1]) {
   test(`no view has a serious accessibility violation in either theme, or scrolls sideways on any screen, half ${half + 1}`, async ({
@@ -56,12 +59,18 @@ for (const half of [0, 1]) {
           const serious = results.violations
             .filter(({ impact }) => impact === 'serious' || impact === 'critical')
             .map(({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html.slice(0, 160)).join(' | ')}`);
-          expect.soft(serious, `${view.name}, ${theme}`).toEqual([]);
+          softly(serious, `${view.name}, ${theme}`).toEqual([]);
         }
         const usual = page.viewportSize();
         for (const width of WIDTHS) {
           await page.setViewportSize({ width, height: 844 });
-          expect.soft(await page.evaluate(spilling), `${view.name}, ${width} px wide`).toEqual([]);
+          // What is drawn to a width of its own follows a moment later.
+          await softly
+            .poll(() => page.evaluate(spilling), {
+              message: `${view.name}, ${width} px wide`,
+              timeout: 5_000,
+            })
+            .toEqual([]);
         }
         if (usual) await page.setViewportSize(usual);
       });
