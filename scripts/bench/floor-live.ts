@@ -6,8 +6,10 @@ import type { SessionView } from '#contract/session';
 import { draftSession } from '#core/plan/draft-session';
 import { basisOf } from '#core/record/basis';
 import type { EventBody } from '#core/session/events';
+import { AGREED } from '#demo/agreed';
 import { CUFFS, DEMO_OWNER, WEIGHT_KITS } from '#demo/practice';
 import { signInAt } from '#server/access/sign-in-at';
+
 import { CHROMIUM_LAUNCH } from '../../tests/chromium';
 import { startDemoServer } from './demo-server';
 import { percentiles, report } from './report';
@@ -71,6 +73,7 @@ async function openFor(name: string): Promise<SessionView> {
     ...session,
     signedFor: { kind: 'new-plan', name: 'Left thigh', occasion: { kind: 'any-day' }, untilMs: null },
   });
+  await post(`/clients/${id}/consents`, AGREED);
   await post(`/clients/${id}/day-checks`, { notWell: [], painNow: 0, bloodPressure: null });
   return post('/sessions', { id: randomUUID(), prescriptionId: signed.facts.prescriptions[0]?.id });
 }
