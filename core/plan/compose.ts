@@ -64,8 +64,6 @@ export type Basis = {
   prescriber: Role;
   /** Sessions really done before. */
   done: readonly SessionDone[];
-  /** How long each limb was under a cuff today, in ms (rule PRS-9). */
-  underCuffTodayMs: ReadonlyMap<Limb, number>;
 };
 
 /** Whether work on these limbs is after an operation (rules SCR-1, SCR-4). */

@@ -5,6 +5,7 @@ import { type ExerciseChoice, setsOf } from './choices';
 import { choicesOf, exerciseChoiceOf } from './choices-of';
 import { compile } from './compile';
 import { composeSession } from './compose';
+import { testCycles } from './cycles.fixture';
 import { draftSession } from './draft-session';
 import { testWish } from './draft-wish.fixture';
 import { plannedMmHg } from './plan';
@@ -24,18 +25,13 @@ const LYING = [
 const basis = testBasis({ occlusions: LYING });
 
 const cycles = (more: Partial<ExerciseChoice> = {}): ExerciseChoice =>
-  testExercise(
-    { exerciseId: 'passive-cuff-leg', protocolId: 'cycles', position: 'lying' },
-    {
-      limbs: [
-        { kind: 'measured', limb: 'left-thigh', occlusionId: 'lop', percentLop: 60 },
-        { kind: 'measured', limb: 'right-thigh', occlusionId: 'lop-right', percentLop: 60 },
-      ],
-      load: { kind: 'unweighed', with: 'limb weight only' },
-      sets: setsOf('cycles', 10_000, 60_000),
-      ...more,
-    },
-  );
+  testCycles({
+    limbs: [
+      { kind: 'measured', limb: 'left-thigh', occlusionId: 'lop', percentLop: 60 },
+      { kind: 'measured', limb: 'right-thigh', occlusionId: 'lop-right', percentLop: 60 },
+    ],
+    ...more,
+  });
 const composed = (more: Partial<ExerciseChoice> = {}) =>
   composeSession({ goal: 'cycles', schoolId: 'research-consensus', exercises: [cycles(more)] }, basis);
 const refusals = (more: Partial<ExerciseChoice>) =>

@@ -86,7 +86,6 @@ export const testBasis = (changes: Partial<Basis> = {}): Basis => ({
   prescriber: 'clinician',
   // Twelve weeks of tolerated training, so that the ramp is over.
   done: trainedWeeks(12),
-  underCuffTodayMs: new Map(),
   ...changes,
 });
 

@@ -6,7 +6,6 @@ import { LIMBS, type Limb } from '../quantity/limb';
 import { kindsMoved } from '../review/summary';
 import { strengthTestIsDue } from '../strength/shelf-life';
 import { ageWords } from './age-words';
-import { underCuffTodayMs } from './daily-exposure';
 import type { ClientFacts, KitInUse } from './facts';
 import { limitsInForce, proceduresInForce, shelfLifeInForce, whyDue } from './in-force';
 import { rungInForce } from './ladder-in-force';
@@ -28,7 +27,6 @@ export const basisOf = (facts: ClientFacts, kit: KitInUse, prescriber: Role, now
   rungs: new Map(LIMBS.flatMap((limb) => rungOf(facts, limb))),
   prescriber,
   done: sessionsDone(facts),
-  underCuffTodayMs: underCuffTodayMs(facts, nowMs),
 });
 
 const rungOf = (facts: ClientFacts, limb: Limb): [Limb, LadderRung][] => {

@@ -42,7 +42,7 @@ export function recheck(
   const others = [
     ...composed.findings,
     ...checkHowOften(plan, basis),
-    ...checkDailyExposure(dailyExposures(plan, basis)),
+    ...checkDailyExposure(dailyExposures(plan, facts, nowMs)),
     ...checkToday(facts, nowMs),
   ]
     .filter((finding) => finding.level !== 'guard' || !passed.has(guardKey(finding)))

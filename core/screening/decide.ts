@@ -53,24 +53,21 @@ export function judgeScreening(
 
 type Found = Omit<Reason, 'clearedBy'>;
 
-/** Whether an item that is noted alone stands beside one that makes it weigh more (rule SCR-1). */
-function weighsMore(subject: ItemId, { yes, bloodPressures }: Answered): boolean {
-  const others = yes.filter((other) => other !== subject);
+/**
+ * Whether an item that is noted alone stands beside one that makes it weigh more; what the blood pressure found counts as
+ * one (rule SCR-1).
+ */
+function weighsMore(subject: ItemId, answered: Answered): boolean {
+  const others = answered.yes.filter((other) => other !== subject);
   switch (SCREEN_ITEMS[subject].clearWith) {
     case 'any-item':
-      return others.length > 0 || isPressureHigh(bloodPressures);
+      return others.length > 0 || bloodPressureReasons(answered).length > 0;
     case 'clots':
       return others.some((other) => SCREEN_ITEMS[other].clots);
     default:
       return false;
   }
 }
-
-/** A high blood pressure counts as an item of its own. */
-const isPressureHigh = (readings: Screening['bloodPressures']): boolean => {
-  const level = readings.length > 0 ? bloodPressureLevel(meanBloodPressure(readings)) : null;
-  return level === 'stop' || level === 'clear';
-};
 
 type Answered = Pick<Screening, 'yes' | 'bloodPressures'>;
 

@@ -9,7 +9,6 @@ import type { EventBody } from '#core/session/events';
 import { AGREED } from '#demo/agreed';
 import { CUFFS, DEMO_OWNER, WEIGHT_KITS } from '#demo/practice';
 import { signInAt } from '#server/access/sign-in-at';
-
 import { CHROMIUM_LAUNCH } from '../../tests/chromium';
 import { startDemoServer } from './demo-server';
 import { percentiles, report } from './report';

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { setsOf } from '../../plan/choices';
 import { composeSession } from '../../plan/compose';
-import { testBasis, testExercise, testOcclusion } from '../../plan/plan.fixture';
+import { testCycles } from '../../plan/cycles.fixture';
+import { testBasis, testOcclusion } from '../../plan/plan.fixture';
 import type { Limb } from '../../quantity/limb';
 import type { EventBody } from '../events';
 import { nextStep } from '../next-step';
@@ -21,17 +22,13 @@ const { plan } = composeSession(
     goal: 'cycles',
     schoolId: 'research-consensus',
     exercises: [
-      testExercise(
-        { exerciseId: 'passive-cuff-leg', protocolId: 'cycles', position: 'lying' },
-        {
-          limbs: [
-            { kind: 'measured', limb: 'left-thigh', occlusionId: 'lop', percentLop: 60 },
-            { kind: 'measured', limb: 'right-thigh', occlusionId: 'lop-right', percentLop: 50 },
-          ],
-          load: { kind: 'unweighed', with: 'limb weight only' },
-          sets: setsOf('cycles', 10_000, 60_000).slice(-3),
-        },
-      ),
+      testCycles({
+        limbs: [
+          { kind: 'measured', limb: 'left-thigh', occlusionId: 'lop', percentLop: 60 },
+          { kind: 'measured', limb: 'right-thigh', occlusionId: 'lop-right', percentLop: 50 },
+        ],
+        sets: setsOf('cycles', 10_000, 60_000).slice(-3),
+      }),
     ],
   },
   basis,

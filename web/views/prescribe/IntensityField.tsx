@@ -5,6 +5,30 @@ import { WordMenu } from '../../parts/WordMenu';
 
 const BYS = Object.keys(INTENSITIES) as Intensity['by'][];
 
+/** The figures of each, as they are asked for. */
+const FIGURES: {
+  [By in Intensity['by']]: readonly {
+    name: Exclude<keyof Extract<Intensity, { by: By }>, 'by'>;
+    label: string;
+    unit: string;
+  }[];
+} = {
+  talking: [],
+  watts: [{ name: 'watts', label: 'Power', unit: 'W' }],
+  speed: [
+    { name: 'kmPerHour', label: 'Speed', unit: 'km/h' },
+    { name: 'gradientPercent', label: 'Gradient', unit: '%' },
+  ],
+  'heart-rate': [
+    { name: 'lowPerMinute', label: 'From', unit: '/min' },
+    { name: 'highPerMinute', label: 'To', unit: '/min' },
+  ],
+  vo2max: [{ name: 'percent', label: 'Share', unit: '% VO2max' }],
+};
+
+const figureOf = (intensity: Intensity, name: string): number =>
+  (intensity as Intensity & Record<string, number>)[name] ?? Number.NaN;
+
 /** How hard aerobic work is: a word that says by what, and its figures. */
 export function IntensityField({
   intensity,
@@ -26,67 +50,16 @@ export function IntensityField({
         />
       </p>
       <div className="mt-2 grid grid-cols-2 gap-3">
-        <Figures intensity={intensity} to={to} />
+        {FIGURES[intensity.by].map(({ name, label, unit }) => (
+          <NumberField
+            key={name}
+            label={label}
+            unit={unit}
+            value={figureOf(intensity, name)}
+            onValue={(value) => to({ ...intensity, [name]: value } as Intensity)}
+          />
+        ))}
       </div>
     </div>
   );
-}
-
-function Figures({ intensity, to }: { intensity: Intensity; to: (next: Intensity) => void }) {
-  switch (intensity.by) {
-    case 'talking':
-      return null;
-    case 'watts':
-      return (
-        <NumberField
-          label="Power"
-          unit="W"
-          value={intensity.watts}
-          onValue={(watts) => to({ ...intensity, watts })}
-        />
-      );
-    case 'speed':
-      return (
-        <>
-          <NumberField
-            label="Speed"
-            unit="km/h"
-            value={intensity.kmPerHour}
-            onValue={(kmPerHour) => to({ ...intensity, kmPerHour })}
-          />
-          <NumberField
-            label="Gradient"
-            unit="%"
-            value={intensity.gradientPercent}
-            onValue={(gradientPercent) => to({ ...intensity, gradientPercent })}
-          />
-        </>
-      );
-    case 'heart-rate':
-      return (
-        <>
-          <NumberField
-            label="From"
-            unit="/min"
-            value={intensity.lowPerMinute}
-            onValue={(lowPerMinute) => to({ ...intensity, lowPerMinute })}
-          />
-          <NumberField
-            label="To"
-            unit="/min"
-            value={intensity.highPerMinute}
-            onValue={(highPerMinute) => to({ ...intensity, highPerMinute })}
-          />
-        </>
-      );
-    case 'vo2max':
-      return (
-        <NumberField
-          label="Share"
-          unit="% VO2max"
-          value={intensity.percent}
-          onValue={(percent) => to({ ...intensity, percent })}
-        />
-      );
-  }
 }

@@ -27,7 +27,7 @@ export const BigClock = memo(function BigClock({ plan, state }: { plan: Plan; st
   const set = openSet(state);
   const restMs = restLeftMs(state, nowMs);
   const reps = repsNow(plan, state, nowMs);
-  const step = nextStep(plan, state, nowMs);
+  const step = set || restMs !== null ? null : nextStep(plan, state, nowMs);
   return (
     <div>
       {set && set.plannedReps === null ? (
@@ -57,7 +57,7 @@ export const BigClock = memo(function BigClock({ plan, state }: { plan: Plan; st
           </p>
           <p className="text-xl">{restMs > 0 ? 'rest left' : 'over the rest'}</p>
         </>
-      ) : step.do === 'wait' ? (
+      ) : step?.do === 'wait' ? (
         <>
           <p className="figures text-[min(160px,27vw)] leading-none">
             {countdown(Math.max(0, step.untilMs - nowMs))}

@@ -1,13 +1,11 @@
 import type { ClientRecord } from '#contract/client';
 import type { Plan } from '#core/plan/plan';
 import { exposureWords } from '#core/pressure/cycles';
-import { dailyExposures, underCuffTodayMs } from '#core/record/daily-exposure';
+import { dailyExposures } from '#core/record/daily-exposure';
 
 /** Before cycles of the cuff: how long each limb was under one today, and with these (rule PRS-9). */
 export function DayExposure({ client, plan }: { client: ClientRecord; plan: Plan }) {
-  const exposures = dailyExposures(plan, {
-    underCuffTodayMs: underCuffTodayMs(client.facts, client.judgedAtMs),
-  });
+  const exposures = dailyExposures(plan, client.facts, client.judgedAtMs);
   if (exposures.length === 0) return null;
   return (
     <ul aria-label="Under the cuff today" className="figures text-[15px]">

@@ -5,6 +5,10 @@ const isStop = (sign: SignId): boolean => SIGNS[sign].level !== 'expected';
 const STOPS = signIdSchema.options.filter(isStop);
 const EXPECTED = signIdSchema.options.filter((sign) => !isStop(sign));
 
+/** One key after the full stop, so that a hand that holds somebody has a sign noted: figures for those that stop. */
+const keyOf = (sign: SignId): string =>
+  isStop(sign) ? '1234567890'.charAt(STOPS.indexOf(sign)) : 'abcdefghij'.charAt(EXPECTED.indexOf(sign));
+
 /** Signs to note: expected ones are kept, stop ones stop the session at once (rule RUN-3). */
 export function SignList({
   open,
@@ -19,9 +23,6 @@ export function SignList({
     onOpenChange(false);
     note(sign);
   };
-  // One key after the full stop, so that a hand that holds somebody has a sign noted: figures for those that stop.
-  const keyOf = (sign: SignId): string =>
-    isStop(sign) ? '1234567890'.charAt(STOPS.indexOf(sign)) : 'abcdefghij'.charAt(EXPECTED.indexOf(sign));
   return (
     <Dialog.Root open={open} onOpenChange={onOpenChange}>
       <Dialog.Portal>
@@ -39,8 +40,8 @@ export function SignList({
         >
           <Dialog.Title className="mb-3 text-xl font-semibold">Which sign?</Dialog.Title>
           <div className="grid gap-5 md:grid-cols-2">
-            <Group title="Expected: noted" signs={EXPECTED} keyOf={keyOf} pick={pick} />
-            <Group title="Stop: deflate at once" signs={STOPS} keyOf={keyOf} pick={pick} stop />
+            <Group title="Expected: noted" signs={EXPECTED} pick={pick} />
+            <Group title="Stop: deflate at once" signs={STOPS} pick={pick} stop />
           </div>
         </Dialog.Content>
       </Dialog.Portal>
@@ -51,13 +52,11 @@ export function SignList({
 function Group({
   title,
   signs,
-  keyOf,
   pick,
   stop = false,
 }: {
   title: string;
   signs: readonly SignId[];
-  keyOf: (sign: SignId) => string;
   pick: (sign: SignId) => void;
   stop?: boolean;
 }) {
