@@ -1,8 +1,19 @@
 import { defineConfig } from 'vitest/config';
 
+const ALL = ['{core,contract,server,web,demo,scripts}/**/*.test.ts'];
+/** What stands in for a browser's globals, or loads a module anew, wants a process of its own. */
+const OF_THEIR_OWN = ['web/{data,parts}/**/*.test.ts'];
+
 export default defineConfig({
   test: {
-    include: ['{core,contract,server,web,demo,scripts}/**/*.test.ts'],
+    projects: [
+      {
+        // One process for many files: the core is read once rather than for each of them, which is half of the time.
+        extends: true,
+        test: { name: 'shared', include: ALL, exclude: OF_THEIR_OWN, isolate: false },
+      },
+      { extends: true, test: { name: 'own', include: OF_THEIR_OWN } },
+    ],
     environment: 'node',
     // Left to itself it keeps one of two cores free.
     maxWorkers: '100%',
