@@ -6,6 +6,7 @@ import { strapSchema } from '#core/kit/strap';
 import { weightKitSchema } from '#core/load/weight-kit';
 import { type MeasureBook, measureIdSchema, measureSchema } from '#core/outcomes/measures';
 import { sessionChoiceSchema } from '#core/plan/choices';
+import { CEILING_MMHG } from '#core/pressure/arbitrary';
 import { type Exercise, exerciseSchema } from '#core/protocol/exercise';
 import { schoolIdSchema } from '#core/protocol/schools';
 import { RULES } from '#core/rules/catalogue';
@@ -42,6 +43,14 @@ export const practiceSettingsSchema = z.object({
   /** Above these work ends at once (rule RUN-8). */
   stopAboveSystolicMmHg: stopAbove('systolicMmHg', 140),
   stopAboveDiastolicMmHg: stopAbove('diastolicMmHg', 85),
+  /** The most that is put on a limb without a LOP, in mmHg; null where the practice does not work so (rule PRS-7). */
+  arbitraryUpToMmHg: z
+    .number('Enter it in mmHg.')
+    .int('Whole mmHg.')
+    .min(CEILING_MMHG.least, `At least ${CEILING_MMHG.least} mmHg.`)
+    .max(CEILING_MMHG.most, `At most ${CEILING_MMHG.most} mmHg (PRS-7).`)
+    .nullable()
+    .default(null),
 });
 export type PracticeSettings = z.infer<typeof practiceSettingsSchema>;
 

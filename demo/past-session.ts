@@ -1,5 +1,5 @@
 import { v5 as uuidFrom } from 'uuid';
-import { measuredLimbs, type Plan, plannedMmHg } from '#core/plan/plan';
+import { cuffedLimbs, type Plan, plannedMmHg } from '#core/plan/plan';
 import { setMs } from '#core/protocol/pace';
 import { pacedReps } from '#core/protocol/set-work';
 import type { Recommendation } from '#core/review/review';
@@ -26,7 +26,7 @@ export function pastSessionLog(
   };
   note(0, { type: 'session-started' });
   plan.exercises.forEach((exercise, exerciseIndex) => {
-    const cuffs = measuredLimbs(exercise);
+    const cuffs = cuffedLimbs(exercise);
     exercise.sets.forEach((planned, setIndex) => {
       const place = { exerciseIndex, setIndex };
       const settles = setIndex === 0 && exercise.mode !== 'preparation';

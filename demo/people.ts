@@ -274,6 +274,36 @@ const leocadia: DemoPerson = {
   ],
 };
 
+const WALKS: PrescribeWish = {
+  goal: 'aerobic',
+  limbs: ['left-thigh', 'right-thigh'],
+  together: true,
+  plan: { name: 'Walks', occasion: { kind: 'any-day' } },
+};
+
+/** Coached at a distance: nobody has measured him yet, so he walks under a pressure that is arbitrary. */
+const odran: DemoPerson = {
+  client: { name: 'Odran Fellweather', story: 'Hill surveyor, coached at a distance between two visits.' },
+  deeds: [
+    { daysAgo: 17, do: 'screen', body: { yes: [], bloodPressures: readings([122, 76], [120, 74]) } },
+    { daysAgo: 17, do: 'fit', body: { kind: 'cuff', limb: 'left-thigh', girthCm: 57, cuffId: 'thigh-l' } },
+    { daysAgo: 17, do: 'fit', body: { kind: 'cuff', limb: 'right-thigh', girthCm: 57.5, cuffId: 'thigh-l' } },
+    {
+      daysAgo: 16,
+      do: 'prescribe',
+      wish: WALKS,
+    },
+    { daysAgo: 14, do: 'session', reps: [0], efforts: [5] },
+    { daysAgo: 9, do: 'session', reps: [0], efforts: [4] },
+    {
+      daysAgo: 6,
+      do: 'prescribe',
+      wish: WALKS,
+    },
+    { daysAgo: 4, do: 'session', reps: [0], efforts: [4] },
+  ],
+};
+
 /** Twice a week for eight weeks, from the day it was planned. */
 const eightWeeks = (startsOn: string, coursePlanId: string): BlockWish => ({
   startsOn,
@@ -401,4 +431,4 @@ const maren: DemoPerson = {
   ],
 };
 
-export const PEOPLE: DemoPerson[] = [odalys, brisa, cassian, leocadia, rufus, maren];
+export const PEOPLE: DemoPerson[] = [odalys, brisa, cassian, leocadia, rufus, maren, odran];

@@ -76,6 +76,16 @@ export const WAYS_TO_SIGN: WayToSign[] = [
   ),
   { way: 'a pressure that is nobody’s', rule: null, plan: limbs({ occlusionId: 'nobody’s' }) },
   { way: 'a strap that is not in the kit', rule: null, plan: limbs({ kind: 'by-feel', strapId: 'none' }) },
+  {
+    way: 'an arbitrary pressure where the practice does not work so',
+    rule: null,
+    plan: limbs({ kind: 'arbitrary', cuffId: 'thigh-large', pressureMmHg: 60 }),
+  },
+  {
+    way: 'an arbitrary pressure under no cuff',
+    rule: null,
+    plan: limbs({ kind: 'arbitrary', cuffId: 'none', pressureMmHg: 60 }),
+  },
   { way: 'a test that is nobody’s', rule: null, plan: load({ strengthTestId: 'nobody’s' }) },
   { way: 'weights that are not in the kit', rule: null, plan: load({ weightKitId: 'none' }) },
   { way: 'a share of 1RM in bands', rule: null, plan: load({ weightKitId: 'bands' }) },

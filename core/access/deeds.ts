@@ -20,6 +20,7 @@ export const DEEDS = {
   'sign-post-operative': { words: 'sign passive or post-operative work', by: ['clinician'] },
   'keep-limits': { words: 'change cuffs, pumps and standard exercises', by: ['clinician'] },
   'keep-practice': { words: 'change the settings and what is measured', by: ['clinician', 'owner'] },
+  'allow-arbitrary': { words: 'let the practice work without a LOP', by: ['clinician'] },
   'set-shelf-life': { words: 'set how long a pressure is kept', by: ['clinician'] },
   'lift-hold': { words: 'lift a hold', by: ['clinician'] },
   clear: { words: 'record a clearance', by: ['clinician'] },

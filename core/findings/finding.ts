@@ -4,7 +4,7 @@ import type { RuleId } from '../rules/catalogue';
 
 /** A change of one choice: of the exercise a finding belongs to, or of every exercise when it belongs to none. */
 export type Fix =
-  | { set: 'percentLop' | 'percentOneRepMax' | 'restMs'; to: number }
+  | { set: 'percentLop' | 'pressureMmHg' | 'percentOneRepMax' | 'restMs'; to: number }
   | { set: 'tempoId'; to: TempoId }
   | { set: 'position'; to: Position }
   | { set: 'weightKitId'; to: string }

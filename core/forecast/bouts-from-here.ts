@@ -58,7 +58,7 @@ const asInHand = (plan: Plan, state: SessionState): Plan => ({
 });
 
 const loosened = (state: SessionState, target: LimbTarget): LimbTarget =>
-  target.kind === 'measured'
+  target.kind !== 'by-feel'
     ? {
         ...target,
         pressure: { ...target.pressure, value: loosenedMmHg(state, target, target.pressure.value) },

@@ -1,5 +1,5 @@
 import { type Dose, doseOf } from '../plan/dose';
-import { exerciseWords, type Plan } from '../plan/plan';
+import { exerciseWords, type Plan, wornLabel } from '../plan/plan';
 import { type Inflation, pressuresHeld } from '../plan/timeline';
 import type { ExerciseId } from '../protocol/exercises';
 import type { SchoolId } from '../protocol/schools';
@@ -192,5 +192,5 @@ function meanPercentLop(inflation: Inflation): number | null {
 const cuffOn = (plan: Plan, limb: Limb): string => {
   const worn = plan.exercises.flatMap(({ limbs }) => limbs).find((target) => target.limb === limb);
   if (!worn) return '';
-  return worn.kind === 'measured' ? worn.cuffLabel : worn.strapLabel;
+  return wornLabel(worn);
 };

@@ -4,7 +4,7 @@ import { PROTOCOLS } from '../protocol/protocols';
 import { RULES } from '../rules/catalogue';
 import { testInForce } from '../strength/in-force';
 import { orderRank } from './check-session';
-import { type ExerciseChoice, type SessionChoice, withPercentLop } from './choices';
+import { type ExerciseChoice, type SessionChoice, withArbitraryMmHg, withPercentLop } from './choices';
 import type { Basis } from './compose';
 import { supersetsOf } from './set-order';
 import { downInSuperset, keepSupersets } from './superset';
@@ -49,6 +49,8 @@ function changed(choice: ExerciseChoice, fix: ChoiceFix, basis: Basis): Exercise
   switch (fix.set) {
     case 'percentLop':
       return { ...choice, limbs: withPercentLop(choice.limbs, fix.to) };
+    case 'pressureMmHg':
+      return { ...choice, limbs: withArbitraryMmHg(choice.limbs, fix.to) };
     case 'percentOneRepMax':
       return choice.load.kind === 'weighed'
         ? { ...choice, load: { ...choice.load, percentOneRepMax: fix.to } }

@@ -8,7 +8,7 @@ import { pacedReps } from '../protocol/set-work';
 import { LIMB_LABELS } from '../quantity/limb';
 import { RULES } from '../rules/catalogue';
 import type { ClearanceLimits } from '../screening/clearance';
-import { checkLimb, checkLimbOfExercise } from './check-limb';
+import { checkLimb, checkLimbOfExercise, checkUnmeasured } from './check-limb';
 import { checkIntensity, checkResistance } from './check-resistance';
 import { type Basis, isPostOperativeWork, type Resolved } from './compose';
 import { RUNG_LABELS } from './goals';
@@ -21,6 +21,7 @@ export function checkExercise(one: Resolved, schoolId: SchoolId, basis: Basis): 
     ...checkRung(one, basis),
     ...checkClearance(one, basis.limits),
     ...one.limbs.flatMap((limb) => checkLimb(one, limb, schoolId, passive, basis)),
+    ...one.unmeasured.flatMap((limb) => checkUnmeasured(one, limb, basis)),
     ...one.straps.flatMap(({ limb }) => checkLimbOfExercise(limb, one)),
     ...checkStraps(one, basis.limits),
     ...checkSides(one),

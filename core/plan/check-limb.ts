@@ -2,6 +2,7 @@ import type { Cuff } from '../cuff/cuff';
 import type { Finding } from '../findings/finding';
 import type { OcclusionFact } from '../occlusion-pressure/fact';
 import { fitInForce, pressureInForce } from '../occlusion-pressure/in-force';
+import { arbitraryLevelMmHg, checkArbitrary } from '../pressure/arbitrary';
 import { checkExercisePercent, checkPassivePercent, checkPosition } from '../pressure/check-pressure';
 import { rampLevel } from '../pressure/ramp';
 import { PROTOCOLS } from '../protocol/protocols';
@@ -36,6 +37,80 @@ export function checkLimb(
     ...checkDue(limb, basis.due.get(occlusion.id)),
   ];
 }
+
+/** What the rules find about one limb under a cuff nobody measured a LOP with (rules PRS-7, FIT-1, FIT-2). */
+export function checkUnmeasured(
+  one: Resolved,
+  { choice, cuff }: Resolved['unmeasured'][number],
+  basis: Basis,
+): Finding[] {
+  const { limb, pressureMmHg } = choice;
+  const { arbitraryUpToMmHg, limits, done, nowMs } = basis;
+  const measured = pressureInForce(basis, limb, undefined);
+  const worn = fitInForce(basis.fits, limb);
+  return [
+    ...checkLimbOfExercise(limb, one),
+    ...checkArbitrary(pressureMmHg, {
+      limb,
+      mode: PROTOCOLS[one.choice.protocolId].mode,
+      ceilingMmHg: arbitraryUpToMmHg,
+      levelMmHg: arbitraryLevelMmHg(doneWithoutLop(limb, done), arbitraryUpToMmHg ?? 0, nowMs),
+      lopMmHg:
+        measured && measured.widthCm === cuff.widthCm && !basis.due.has(measured.id)
+          ? measured.pressure.value
+          : null,
+      operated: isPostOperativeWork([limb], basis),
+      capPercentLop: limits.maxPercentLop,
+    }),
+    ...(worn?.kind === 'cuff' && worn.cuffId === cuff.id
+      ? checkCuff(limb, cuff, worn.girthCm, pressureMmHg)
+      : [
+          misfit(
+            'FIT-3',
+            `${cuff.label} is not what the ${LIMB_LABELS[limb].toLowerCase()} was last fitted with.`,
+            'Fit it, and choose the pressure for it.',
+          ),
+        ]),
+  ];
+}
+
+/** Sessions in which a kind of limb worked under an arbitrary pressure, as its ramp counts them (rule PRS-4). */
+export const doneWithoutLop = (limb: Limb, done: Basis['done']): Basis['done'] =>
+  done.filter(({ worked }) =>
+    worked.some(
+      ({ arbitrary, limbs }) => arbitrary && limbs.some((other) => limbKind(other) === limbKind(limb)),
+    ),
+  );
+
+const misfit = (rule: 'FIT-2' | 'FIT-3' | 'FIT-5', message: string, remedy: string): Finding => ({
+  rule,
+  level: 'hard',
+  subject: 'percentLop',
+  message,
+  remedy,
+});
+
+/** Whether a cuff goes round a limb and holds what is asked of it (rule FIT-2). */
+const checkCuff = (limb: Limb, cuff: Cuff, girthCm: number, pressureMmHg: number): Finding[] => [
+  ...(cuff.limbKind !== limbKind(limb) || girthCm < cuff.girthLowCm || girthCm > cuff.girthHighCm
+    ? [
+        misfit(
+          'FIT-2',
+          `${cuff.label} is for ${cuff.girthLowCm}–${cuff.girthHighCm} cm; this limb is ${girthCm} cm.`,
+          'Fit a cuff that goes round it, and measure with it.',
+        ),
+      ]
+    : []),
+  ...(pressureMmHg > cuff.maxPressureMmHg
+    ? [
+        misfit(
+          'FIT-2',
+          `${Math.floor(pressureMmHg)} mmHg is above the ${cuff.maxPressureMmHg} mmHg that ${cuff.label} can hold.`,
+          'Lower the pressure or use a wider cuff.',
+        ),
+      ]
+    : []),
+];
 
 function checkOwnLimb(limb: Limb, measured: Limb): Finding[] {
   if (limb === measured) return [];
@@ -92,8 +167,7 @@ function checkWorn(
   const worn = fitInForce(basis.fits, limb);
   const girthCm = worn?.girthCm ?? occlusion.girthCm;
   const findings: Finding[] = [];
-  const add = (rule: 'FIT-2' | 'FIT-3' | 'FIT-5', message: string, remedy: string) =>
-    findings.push({ rule, level: 'hard', subject: 'percentLop', message, remedy });
+  const add = (...of: Parameters<typeof misfit>) => findings.push(misfit(...of));
   if (worn?.kind === 'strap') {
     add(
       'FIT-5',
@@ -117,21 +191,7 @@ function checkWorn(
   if (!cuff.canOcclude) {
     add('FIT-2', `${cuff.label} cannot stop the flow.`, 'Fit a cuff that can, and measure with it.');
   }
-  if (cuff.limbKind !== limbKind(limb) || girthCm < cuff.girthLowCm || girthCm > cuff.girthHighCm) {
-    add(
-      'FIT-2',
-      `${cuff.label} is for ${cuff.girthLowCm}–${cuff.girthHighCm} cm; this limb is ${girthCm} cm.`,
-      'Fit a cuff that goes round it, and measure with it.',
-    );
-  }
-  if (pressureMmHg > cuff.maxPressureMmHg) {
-    add(
-      'FIT-2',
-      `${Math.floor(pressureMmHg)} mmHg is above the ${cuff.maxPressureMmHg} mmHg that ${cuff.label} can hold.`,
-      'Lower the share of LOP or measure with a wider cuff.',
-    );
-  }
-  return findings;
+  return [...findings, ...checkCuff(limb, cuff, girthCm, pressureMmHg)];
 }
 
 function checkSteady(steady: boolean): Finding[] {

@@ -76,7 +76,10 @@ const sharesWith = ({ limbs }: PlannedExercise, next: LimbTarget): boolean =>
   limbs.some((target) => {
     if (target.limb !== next.limb) return false;
     if (target.kind === 'by-feel' || next.kind === 'by-feel') return target.kind === next.kind;
-    return target.pressure.value === next.pressure.value && target.occlusionId === next.occlusionId;
+    if (target.pressure.value !== next.pressure.value) return false;
+    if (target.kind === 'arbitrary' || next.kind === 'arbitrary')
+      return target.kind === next.kind && target.cuffId === next.cuffId;
+    return target.occlusionId === next.occlusionId;
   });
 
 /** Getting used to a cuff is short: too many cycles are work of their own (rule PRS-6). */

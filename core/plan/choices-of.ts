@@ -1,5 +1,5 @@
-import { atShare, type ExerciseChoice, type SessionChoice } from './choices';
-import { type Plan, type PlannedExercise, primingCycles } from './plan';
+import { atShare, type ExerciseChoice, type LimbChoice, type SessionChoice } from './choices';
+import { type LimbTarget, type Plan, type PlannedExercise, primingCycles } from './plan';
 
 /** The choices a plan was made from, so that it can be composed again from what is on record now (rule START-1). */
 export const choicesOf = ({ goal, schoolId, exercises }: Plan): SessionChoice => ({
@@ -8,6 +8,18 @@ export const choicesOf = ({ goal, schoolId, exercises }: Plan): SessionChoice =>
   exercises: exercises.map(exerciseChoiceOf),
 });
 
+function limbChoiceOf(target: LimbTarget): LimbChoice {
+  const { limb } = target;
+  switch (target.kind) {
+    case 'measured':
+      return { kind: 'measured', limb, occlusionId: target.occlusionId, percentLop: target.percentLop };
+    case 'arbitrary':
+      return { kind: 'arbitrary', limb, cuffId: target.cuffId, pressureMmHg: target.pressure.value };
+    case 'by-feel':
+      return { kind: 'by-feel', limb, strapId: target.strapId };
+  }
+}
+
 export function exerciseChoiceOf(exercise: PlannedExercise): ExerciseChoice {
   const { exerciseId, position, load, protocolId, tempoId } = exercise;
   return {
@@ -15,16 +27,7 @@ export function exerciseChoiceOf(exercise: PlannedExercise): ExerciseChoice {
     position,
     protocolId,
     tempoId,
-    limbs: exercise.limbs.map((target) =>
-      target.kind === 'measured'
-        ? {
-            kind: 'measured',
-            limb: target.limb,
-            occlusionId: target.occlusionId,
-            percentLop: target.percentLop,
-          }
-        : { kind: 'by-feel', limb: target.limb, strapId: target.strapId },
-    ),
+    limbs: exercise.limbs.map(limbChoiceOf),
     load:
       load.kind === 'weighed' && load.weightKitId !== null
         ? {

@@ -34,7 +34,10 @@ export const setChoiceSchema = z.object({
 });
 export type SetChoice = z.infer<typeof setChoiceSchema>;
 
-/** A limb under a cuff: the measured pressure it goes by and the share of it; or under a strap by feel (rule TIGHT). */
+/**
+ * A limb under a cuff: the measured pressure it goes by and the share of it; a pressure nobody measured a LOP for (rule PRS-7);
+ * or under a strap by feel (rule TIGHT).
+ */
 export const limbChoiceSchema = z.discriminatedUnion('kind', [
   z.object({
     kind: z.literal('measured'),
@@ -42,10 +45,20 @@ export const limbChoiceSchema = z.discriminatedUnion('kind', [
     occlusionId: z.string('Measure the limb first.').min(1, 'Measure the limb first.'),
     percentLop: z.number('Enter a share of LOP in %.').min(1, 'At least 1 %.').max(200, 'At most 200 %.'),
   }),
+  z.object({
+    kind: z.literal('arbitrary'),
+    limb: limbSchema,
+    cuffId: z.string('Choose the cuff.').min(1, 'Choose the cuff.'),
+    pressureMmHg: z
+      .number('Enter a pressure in mmHg.')
+      .min(10, 'At least 10 mmHg.')
+      .max(300, 'At most 300 mmHg.'),
+  }),
   z.object({ kind: z.literal('by-feel'), limb: limbSchema, strapId: z.string().min(1, 'Choose the strap.') }),
 ]);
 export type LimbChoice = z.infer<typeof limbChoiceSchema>;
 export type MeasuredChoice = Extract<LimbChoice, { kind: 'measured' }>;
+export type ArbitraryChoice = Extract<LimbChoice, { kind: 'arbitrary' }>;
 
 /** A load as a share of a tested 1RM made from kit, or a resistance without kilograms (rules LOAD-3, LOAD-4). */
 export const loadChoiceSchema = z.discriminatedUnion('kind', [
@@ -107,6 +120,10 @@ export const atShare = (ofTarget: number | undefined): Pick<SetChoice, 'ofTarget
 /** The limbs of a choice that go by a measured pressure. */
 export const measuredChoices = ({ limbs }: Pick<ExerciseChoice, 'limbs'>): MeasuredChoice[] =>
   limbs.filter((limb) => limb.kind === 'measured');
+
+/** Another pressure on every limb nobody measured a LOP for. */
+export const withArbitraryMmHg = (limbs: readonly LimbChoice[], pressureMmHg: number): LimbChoice[] =>
+  limbs.map((limb) => (limb.kind === 'arbitrary' ? { ...limb, pressureMmHg } : limb));
 
 /** Another share of LOP on every measured limb. */
 export const withPercentLop = (limbs: readonly LimbChoice[], percentLop: number): LimbChoice[] =>

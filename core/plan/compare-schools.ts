@@ -11,7 +11,7 @@ import { plannedKg } from './plan';
 export type SchoolRow = {
   schoolId: SchoolId;
   session: SessionChoice;
-  /** Null under a strap. */
+  /** Null without a LOP. */
   pressure: { percentLop: number; pressureMmHg: number } | null;
   /** Null without kilograms. */
   loadKg: number | null;
@@ -49,12 +49,12 @@ function exerciseUnderSchool(
     tempoId: tempos.includes(choice.tempoId) ? choice.tempoId : (tempos[0] ?? choice.tempoId),
     sets: setsOf(protocolId, restMs, choice.sets.at(-1)?.restMs ?? restMs),
     limbs: choice.limbs.map((limb) =>
-      limb.kind === 'by-feel'
-        ? limb
-        : {
+      limb.kind === 'measured'
+        ? {
             ...limb,
             percentLop: proposedPercent(limb.limb, schoolId, done, nowMs, limits.maxPercentLop).value,
-          },
+          }
+        : limb,
     ),
   };
 }

@@ -3,6 +3,7 @@ import { pacedReps } from '../protocol/set-work';
 import type { Limb } from '../quantity/limb';
 import { RULES } from '../rules/catalogue';
 import {
+  isCuffed,
   type LimbTarget,
   type Plan,
   type PlannedExercise,
@@ -83,7 +84,7 @@ function inflateAll(exercise: PlannedExercise, set: PlannedSet, cuffs: readonly 
 
 function prime(exercise: PlannedExercise, cuffs: readonly Cuff[], startMs: number): void {
   exercise.limbs.forEach((target, place) => {
-    const cycles = target.kind === 'measured' ? target.primingMmHg : [];
+    const cycles = isCuffed(target) ? target.primingMmHg : [];
     const priming = primingIn(exercise);
     cycles.forEach((pressureMmHg, cycle) => {
       const fromMs = startMs + primingMs(cycle, priming);
@@ -95,8 +96,9 @@ function prime(exercise: PlannedExercise, cuffs: readonly Cuff[], startMs: numbe
 
 /** A planned pressure in mmHg; null under a strap, which has none. */
 const plannedStep = (target: LimbTarget, set: PlannedSet): number | null =>
-  target.kind === 'measured' ? plannedMmHg(target, set) : null;
+  isCuffed(target) ? plannedMmHg(target, set) : null;
 
+/** Null where nobody knows it: under a strap, or an arbitrary pressure. */
 const occlusionOf = (target: LimbTarget): number | null =>
   target.kind === 'measured' ? target.occlusion.value : null;
 

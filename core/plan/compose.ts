@@ -6,6 +6,7 @@ import { type TargetLoad, targetLoad, withoutKilograms } from '../load/target-lo
 import type { WeightKit } from '../load/weight-kit';
 import type { OcclusionFact } from '../occlusion-pressure/fact';
 import { fitInForce } from '../occlusion-pressure/in-force';
+import { ARBITRARY_DIVISION_MMHG, arbitraryPressure } from '../pressure/arbitrary';
 import { primingPressures } from '../pressure/priming';
 import type { RampSession } from '../pressure/ramp';
 import { targetPressure, UPRIGHT_ADDS_MMHG } from '../pressure/target-pressure';
@@ -17,6 +18,7 @@ import { workMsOf } from '../protocol/set-work';
 import type { WorkMode } from '../protocol/work-mode';
 import { type Limb, limbKind, uprightness } from '../quantity/limb';
 import { newest } from '../quantity/newest';
+import { roundDownToDivision } from '../quantity/rounding';
 import type { DisplayUnits } from '../quantity/units';
 import type { ClearanceLimits } from '../screening/clearance';
 import type { StrengthFact } from '../strength/fact';
@@ -24,9 +26,16 @@ import { type ServingTest, serve, sideOf } from '../strength/in-force';
 import { checkExercise } from './check-exercise';
 import { checkSession } from './check-session';
 import { checkTimeline } from './check-timeline';
-import { atShare, type ExerciseChoice, type MeasuredChoice, type SessionChoice } from './choices';
+import {
+  type ArbitraryChoice,
+  atShare,
+  type ExerciseChoice,
+  type MeasuredChoice,
+  type SessionChoice,
+} from './choices';
 import { compile } from './compile';
 import {
+  type ArbitraryTarget,
   type FeltTarget,
   type MeasuredTarget,
   PLAN_VERSION,
@@ -37,7 +46,12 @@ import {
 
 /** A session that was really done, as later ones are checked against it. */
 export type SessionDone = RampSession & {
-  worked: readonly { exerciseId: string; limbs: readonly Limb[]; mode: WorkMode }[];
+  worked: readonly {
+    exerciseId: string;
+    limbs: readonly Limb[];
+    mode: WorkMode;
+    arbitrary?: true | undefined;
+  }[];
 };
 
 /** What is on record for a person and what the practice owns: all that choices are applied to. */
@@ -62,6 +76,8 @@ export type Basis = {
   /** Rungs of the ladder that limbs stand on; none where it was never checked (rule PRO-5). */
   rungs: ReadonlyMap<Limb, LadderRung>;
   prescriber: Role;
+  /** The most the practice puts on a limb without a LOP, in mmHg; null where it does not work so (rule PRS-7). */
+  arbitraryUpToMmHg: number | null;
   /** Sessions really done before. */
   done: readonly SessionDone[];
 };
@@ -77,6 +93,8 @@ export type Resolved = {
   choice: ExerciseChoice;
   exercise: Exercise;
   limbs: { choice: MeasuredChoice; occlusion: OcclusionFact; cuff: Cuff }[];
+  /** Limbs under a cuff nobody measured a LOP with. */
+  unmeasured: { choice: ArbitraryChoice; cuff: Cuff }[];
   /** Limbs under a strap instead. */
   straps: TightnessFact[];
   test: ServingTest | null;
@@ -152,12 +170,23 @@ function resolve(choice: ExerciseChoice, place: number, basis: Basis): Resolved 
     }
     return [{ choice: limb, occlusion, cuff }];
   });
+  const unmeasured = choice.limbs.flatMap((limb, index) => {
+    if (limb.kind !== 'arbitrary') return [];
+    const cuff = basis.cuffs.find(({ id }) => id === limb.cuffId);
+    if (cuff) return [{ choice: limb, cuff }];
+    throw new UnknownChoice(
+      at(`limbs.${index}.cuffId`),
+      'This cuff is not in the kit any more.',
+      'Fit another first.',
+    );
+  });
   const { load } = choice;
   if (load.kind === 'unweighed') {
     return {
       choice,
       exercise,
       limbs,
+      unmeasured,
       straps,
       test: null,
       kit: null,
@@ -178,7 +207,7 @@ function resolve(choice: ExerciseChoice, place: number, basis: Basis): Resolved 
   }
   const serving = serve(test, sideOf(choice.limbs.map(({ limb }) => limb)));
   const target = targetLoad(serving.oneRepMax.value, load.percentOneRepMax, kit, basis.massUnit);
-  return { choice, exercise, limbs, straps, test: serving, kit, load: target };
+  return { choice, exercise, limbs, unmeasured, straps, test: serving, kit, load: target };
 }
 
 /** The cuff a pressure is used with: the one that is worn now, if it is as wide as the one it was measured with (FIT-3). */
@@ -191,7 +220,15 @@ export function cuffFor(
   return wornCuff?.widthCm === occlusion.widthCm ? wornCuff : cuffs.find(({ id }) => id === occlusion.cuffId);
 }
 
-function plannedExercise({ choice, exercise, limbs, straps, test, load }: Resolved): PlannedExercise {
+function plannedExercise({
+  choice,
+  exercise,
+  limbs,
+  unmeasured,
+  straps,
+  test,
+  load,
+}: Resolved): PlannedExercise {
   const protocol = PROTOCOLS[choice.protocolId];
   return {
     exerciseId: choice.exerciseId,
@@ -199,7 +236,11 @@ function plannedExercise({ choice, exercise, limbs, straps, test, load }: Resolv
     cue: exercise.cue,
     position: choice.position,
     mode: protocol.mode,
-    limbs: [...limbs.map((limb) => limbTarget(limb, choice)), ...straps.map(strapTarget)],
+    limbs: [
+      ...limbs.map((limb) => limbTarget(limb, choice)),
+      ...unmeasured.map((limb) => arbitraryTarget(limb, choice)),
+      ...straps.map(strapTarget),
+    ],
     load: plannedLoad(choice, test, load),
     protocolId: choice.protocolId,
     protocolLabel: protocol.label,
@@ -269,6 +310,22 @@ function limbTarget(
     pressure: target,
     trueRange,
     primingMmHg: primed ? primingPressures(target.value, occlusion.divisionMmHg, priming) : [],
+  };
+}
+
+function arbitraryTarget(
+  { choice, cuff }: Resolved['unmeasured'][number],
+  { primed, priming }: Pick<ExerciseChoice, 'primed' | 'priming'>,
+): ArbitraryTarget {
+  const pressureMmHg = roundDownToDivision(choice.pressureMmHg, ARBITRARY_DIVISION_MMHG);
+  return {
+    kind: 'arbitrary',
+    limb: choice.limb,
+    cuffId: cuff.id,
+    cuffLabel: cuff.label,
+    divisionMmHg: ARBITRARY_DIVISION_MMHG,
+    pressure: arbitraryPressure(pressureMmHg),
+    primingMmHg: primed ? primingPressures(pressureMmHg, ARBITRARY_DIVISION_MMHG, priming) : [],
   };
 }
 

@@ -5,7 +5,7 @@ import type { ProtocolId } from '../protocol/protocols';
 import type { SchoolId } from '../protocol/schools';
 import { MS_PER_DAY } from '../quantity/units';
 import type { Basis, SessionDone } from './compose';
-import { draftLimb, measuredPosition, passiveDays, strapFor, wornChoice } from './draft-limb';
+import { choiceFor, draftLimb, measuredPosition, passiveDays, strapFor } from './draft-limb';
 import { testBasis, testCuff, testOcclusion, trainedWeeks } from './plan.fixture';
 
 const felt = (changes: Partial<TightnessFact> = {}): TightnessFact =>
@@ -50,7 +50,7 @@ describe('the strap of a limb (TIGHT)', () => {
     const unmeasured = testBasis({ tightness, occlusions: [testOcclusion({ limb: 'right-thigh' })] });
     expect(strapFor('left-thigh', unmeasured)?.mark).toBe(2);
     expect(strapFor('right-arm', unmeasured)).toBeUndefined();
-    expect(wornChoice('left-thigh', 'sitting', 60, unmeasured)).toEqual({
+    expect(choiceFor('left-thigh', 'sitting', 'standard-75', 60, unmeasured)).toEqual({
       kind: 'by-feel',
       limb: 'left-thigh',
       strapId: 's',
@@ -60,7 +60,8 @@ describe('the strap of a limb (TIGHT)', () => {
 
 describe('a limb in a position (LOP-5)', () => {
   it('goes by its pressure in force, with a cuff of the kit', () => {
-    const choice = (basis: Partial<Basis>) => wornChoice('left-thigh', 'sitting', 60, testBasis(basis));
+    const choice = (basis: Partial<Basis>) =>
+      choiceFor('left-thigh', 'sitting', 'standard-75', 60, testBasis(basis));
     expect(choice({})).toEqual({ kind: 'measured', limb: 'left-thigh', occlusionId: 'lop', percentLop: 60 });
     expect(choice({ cuffs: [] })).toBeNull();
     expect(choice({ occlusions: [] })).toBeNull();

@@ -1,15 +1,18 @@
 import type { TightnessFact } from '../cuff/fact';
 import { fitInForce, pressureInForce } from '../occlusion-pressure/in-force';
+import { arbitraryLevelMmHg, mayBeArbitrary } from '../pressure/arbitrary';
 import { mostPercentLop } from '../pressure/most-percent-lop';
 import { passiveReEntryMmHg, proposedPercent, rampLevel } from '../pressure/ramp';
 import type { Exercise } from '../protocol/exercise';
 import { PROTOCOLS, type ProtocolId } from '../protocol/protocols';
 import { SCHOOLS, type SchoolId } from '../protocol/schools';
+import type { WorkMode } from '../protocol/work-mode';
 import { type Limb, limbKind, POSITIONS, type Position } from '../quantity/limb';
 import { newest } from '../quantity/newest';
 import { tidy } from '../quantity/rounding';
 import { MS_PER_DAY } from '../quantity/units';
-import type { LimbChoice } from './choices';
+import { doneWithoutLop } from './check-limb';
+import type { ArbitraryChoice, LimbChoice } from './choices';
 import { type Basis, cuffFor, isPostOperativeWork } from './compose';
 
 /** The strap a limb is trained under by feel: the one that is worn now, or where nothing was measured on it (rule TIGHT). */
@@ -21,18 +24,36 @@ export function strapFor(limb: Limb, { occlusions, tightness, fits }: Basis): Ti
 }
 
 /** A limb at a share of the pressure in force, or under the strap it has instead; `null` when it has neither. */
-export function wornChoice(
-  limb: Limb,
-  position: Position,
-  percentLop: number,
-  basis: Basis,
-): LimbChoice | null {
+function wornChoice(limb: Limb, position: Position, percentLop: number, basis: Basis): LimbChoice | null {
   const strap = strapFor(limb, basis);
   if (strap) return { kind: 'by-feel', limb, strapId: strap.strapId };
   const occlusion = pressureInForce(basis, limb, position);
   if (!occlusion || !cuffFor(occlusion, basis)) return null;
   return { kind: 'measured', limb, occlusionId: occlusion.id, percentLop };
 }
+
+/**
+ * A limb nobody ever measured, under the cuff it wears, where the practice works so: at what its ramp allows (rules PRS-4,
+ * PRS-7). `null` where it is to be measured.
+ */
+export function arbitraryChoice(limb: Limb, mode: WorkMode, basis: Basis): ArbitraryChoice | null {
+  const { arbitraryUpToMmHg, occlusions, fits, done, nowMs } = basis;
+  const worn = fitInForce(fits, limb);
+  if (arbitraryUpToMmHg === null || worn?.kind !== 'cuff' || !mayBeArbitrary(limb, mode)) return null;
+  if (occlusions.some((fact) => fact.limb === limb) || isPostOperativeWork([limb], basis)) return null;
+  const pressureMmHg = arbitraryLevelMmHg(doneWithoutLop(limb, done), arbitraryUpToMmHg, nowMs);
+  return { kind: 'arbitrary', limb, cuffId: worn.cuffId, pressureMmHg };
+}
+
+/** What a limb can be trained under in a protocol: what it wears and was measured with, or an arbitrary pressure. */
+export const choiceFor = (
+  limb: Limb,
+  position: Position,
+  protocolId: ProtocolId,
+  percentLop: number,
+  basis: Basis,
+): LimbChoice | null =>
+  wornChoice(limb, position, percentLop, basis) ?? arbitraryChoice(limb, PROTOCOLS[protocolId].mode, basis);
 
 /** Positions an exercise can be done in; the rules let passive cycles be lying or sitting (rule PRS-3). */
 const positionsOf = ({ kind, position }: Exercise): readonly Position[] =>
@@ -58,13 +79,13 @@ export function draftLimb(
   basis: Basis,
   { carried, lowered }: { carried: number | undefined; lowered: number | undefined },
 ): LimbChoice | null {
-  const worn = wornChoice(limb, position, 0, basis);
+  const { mode, percentLop: ofProtocol } = PROTOCOLS[protocolId];
+  const worn = choiceFor(limb, position, protocolId, 0, basis);
   if (worn?.kind !== 'measured') return worn;
   const occlusion = basis.occlusions.find(({ id }) => id === worn.occlusionId);
   const cuff = occlusion && cuffFor(occlusion, basis);
   if (!occlusion || !cuff) return null;
   const cap = basis.limits.maxPercentLop;
-  const { mode, percentLop: ofProtocol } = PROTOCOLS[protocolId];
   const lopMmHg = occlusion.pressure.value;
   const wanted =
     ofProtocol?.usual ?? carried ?? proposedPercent(limb, schoolId, basis.done, basis.nowMs, cap).value;

@@ -14,7 +14,7 @@ import { applyFix } from './apply-fix';
 import { orderRank } from './check-session';
 import { type ExerciseChoice, type LoadChoice, type SessionChoice, setsOf } from './choices';
 import { type Basis, composeSession, isPostOperativeWork } from './compose';
-import { draftLimb, measuredPosition, strapFor } from './draft-limb';
+import { arbitraryChoice, draftLimb, measuredPosition, strapFor } from './draft-limb';
 import { GOALS, type GoalId, RUNG_PROTOCOLS } from './goals';
 
 /** What one exercise takes over from its last session, the reviewed change applied. Shares in %, rest in ms. */
@@ -112,14 +112,17 @@ export function mendAll(session: SessionChoice, basis: Basis): SessionChoice | s
 }
 
 function whyNot({ goal, limbs, rung, schoolId }: DraftWish, basis: Basis): string | null {
+  const { mode } = PROTOCOLS[protocolFor(goal, rung, schoolId)];
   const missing = limbs.find(
-    (limb) => !basis.occlusions.some((fact) => fact.limb === limb) && !strapFor(limb, basis),
+    (limb) =>
+      !basis.occlusions.some((fact) => fact.limb === limb) &&
+      !strapFor(limb, basis) &&
+      !arbitraryChoice(limb, mode, basis),
   );
   if (limbs.length === 0) return 'Choose a limb.';
   if (missing) return `${LIMB_LABELS[missing]}: measure its occlusion pressure first (LOP-4).`;
   const barred = limbs.find((limb) => basis.limits.limbs && !basis.limits.limbs.includes(limb));
   if (barred) return `${LIMB_LABELS[barred]} is not cleared (SCR-2).`;
-  const { mode } = PROTOCOLS[protocolFor(goal, rung, schoolId)];
   const strapped = limbs.some((limb) => strapFor(limb, basis));
   if (strapped && (mode === 'passive' || mode === 'preparation'))
     return `${mode === 'passive' ? 'Passive' : 'Cuff'} cycles need a pressure, and a strap has none (TIGHT).`;

@@ -1,12 +1,5 @@
 import { LIMB_LABELS } from '../quantity/limb';
-import {
-  exerciseWords,
-  isMeasured,
-  type LimbTarget,
-  type Plan,
-  type PlannedExercise,
-  plannedKg,
-} from './plan';
+import { exerciseWords, isMeasured, type Plan, type PlannedExercise, plannedKg, targetWords } from './plan';
 
 /**
  * From what to what a version changes the one before, in words (rules PRS-8, REV-10); none where the figures are the same.
@@ -43,8 +36,12 @@ function targetChanges(was: PlannedExercise, is: PlannedExercise): (string | nul
     const limb = LIMB_LABELS[target.limb].toLowerCase();
     if (!before) return `${limb} added`;
     const name = is.limbs.length > 1 ? `${limb} ` : '';
+    if (before.kind === 'arbitrary' && target.kind === 'arbitrary') {
+      const changed = fromTo(`${name}pressure`, `${before.pressure.value}`, `${target.pressure.value}`);
+      return changed && `${changed} mmHg, arbitrary`;
+    }
     if (!isMeasured(before) || !isMeasured(target)) {
-      return fromTo(`${name}at`.trim(), feltWords(before), feltWords(target));
+      return fromTo(`${name}at`.trim(), targetWords(before), targetWords(target));
     }
     const [percents, pressures] = [
       [before.percentLop, target.percentLop],
@@ -57,9 +54,6 @@ function targetChanges(was: PlannedExercise, is: PlannedExercise): (string | nul
     return changed.length === 0 ? null : `${name}pressure ${changed.join(', ')}`;
   });
 }
-
-const feltWords = (target: LimbTarget): string =>
-  isMeasured(target) ? `${target.pressure.value} mmHg` : `mark ${target.mark}`;
 
 const loadWords = ({ load }: PlannedExercise): string => {
   const kg = plannedKg(load);

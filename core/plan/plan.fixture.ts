@@ -73,6 +73,7 @@ export const testBasis = (changes: Partial<Basis> = {}): Basis => ({
   occlusions: [testOcclusion(), testOcclusion({ id: 'lop-right', limb: 'right-thigh' })],
   strengthTests: [testStrength()],
   nowMs: 0,
+  arbitraryUpToMmHg: null,
   fits: [],
   tightness: [],
   cuffs: [testCuff],

@@ -34,6 +34,20 @@ export type MeasuredTarget = {
   primingMmHg: number[];
 };
 
+/** A limb under a cuff at a pressure nobody measured a LOP for: an arbitrary pressure (rule PRS-7). In mmHg. */
+export type ArbitraryTarget = {
+  kind: 'arbitrary';
+  limb: Limb;
+  cuffId: string;
+  cuffLabel: string;
+  divisionMmHg: number;
+  pressure: Derived;
+  primingMmHg: number[];
+};
+
+/** A limb under a cuff, whose pressure is known. */
+export type CuffedTarget = MeasuredTarget | ArbitraryTarget;
+
 /** A limb under a strap by its mark and how it felt, 0–10; nobody knows its pressure (rule TIGHT). */
 export type FeltTarget = {
   kind: 'by-feel';
@@ -44,13 +58,15 @@ export type FeltTarget = {
   felt: number;
 };
 
-export type LimbTarget = MeasuredTarget | FeltTarget;
+export type LimbTarget = CuffedTarget | FeltTarget;
 
 export const isMeasured = (target: LimbTarget): target is MeasuredTarget => target.kind === 'measured';
 
+export const isCuffed = (target: LimbTarget): target is CuffedTarget => target.kind !== 'by-feel';
+
 /** What is worn there, as it is called in the kit. */
 export const wornLabel = (target: LimbTarget): string =>
-  target.kind === 'measured' ? target.cuffLabel : target.strapLabel;
+  target.kind === 'by-feel' ? target.strapLabel : target.cuffLabel;
 
 /** One set: what is done and how long that lasts; the rest after it; the cuff goes down in a rest with `release`. */
 export type PlannedSet = {
@@ -135,17 +151,37 @@ export function exerciseWords({ exercises }: Pick<Plan, 'exercises'>, exerciseIn
     : exercise.label;
 }
 
-/** Limbs of an exercise whose pressure is known. */
+/** Limbs of an exercise whose LOP is known. */
 export const measuredLimbs = ({ limbs }: Pick<PlannedExercise, 'limbs'>): MeasuredTarget[] =>
   limbs.filter(isMeasured);
+
+/** Limbs of an exercise whose pressure is known. */
+export const cuffedLimbs = ({ limbs }: Pick<PlannedExercise, 'limbs'>): CuffedTarget[] =>
+  limbs.filter(isCuffed);
+
+/** Whether a limb of it is under an arbitrary pressure (rule PRS-7). */
+export const isArbitrary = ({ limbs }: Pick<PlannedExercise, 'limbs'>): boolean =>
+  limbs.some(({ kind }) => kind === 'arbitrary');
+
+/** What is asked of a limb, in short. @example targetWords(target) //=> '104 mmHg', '130 mmHg, arbitrary' or 'mark 6' */
+export function targetWords(target: LimbTarget): string {
+  switch (target.kind) {
+    case 'measured':
+      return `${target.pressure.value} mmHg`;
+    case 'arbitrary':
+      return `${target.pressure.value} mmHg, arbitrary`;
+    case 'by-feel':
+      return `mark ${target.mark}`;
+  }
+}
 
 /** Whether a limb of it is under a strap. */
 export const isByFeel = ({ limbs }: Pick<PlannedExercise, 'limbs'>): boolean =>
   limbs.some(({ kind }) => kind === 'by-feel');
 
-/** The pressure a set is planned at under a measured cuff, in mmHg: the target, or its share of it (rule PRS-9). */
+/** The pressure a set is planned at under a cuff, in mmHg: the target, or its share of it (rule PRS-9). */
 export const plannedMmHg = (
-  { pressure, divisionMmHg }: Pick<MeasuredTarget, 'pressure' | 'divisionMmHg'>,
+  { pressure, divisionMmHg }: Pick<CuffedTarget, 'pressure' | 'divisionMmHg'>,
   set: Pick<PlannedSet, 'ofTarget'> | undefined,
 ): number => shareOfTarget(pressure.value, set?.ofTarget, divisionMmHg);
 
@@ -154,4 +190,4 @@ export const primingIn = ({ priming }: Pick<PlannedExercise, 'priming'>): Primin
 
 /** Priming cycles before its first set. */
 export const primingCycles = (exercise: Pick<PlannedExercise, 'limbs'>): number =>
-  Math.max(0, ...measuredLimbs(exercise).map(({ primingMmHg }) => primingMmHg.length));
+  Math.max(0, ...cuffedLimbs(exercise).map(({ primingMmHg }) => primingMmHg.length));

@@ -1,3 +1,4 @@
+import { stepUpMmHg } from '../pressure/arbitrary';
 import { mostPercentLop } from '../pressure/most-percent-lop';
 import type { Exercise } from '../protocol/exercise';
 import { PROTOCOLS } from '../protocol/protocols';
@@ -6,7 +7,7 @@ import { RULES } from '../rules/catalogue';
 import { type ServingTest, testInForce } from '../strength/in-force';
 import type { ExerciseChoice, SessionChoice } from './choices';
 import type { Basis } from './compose';
-import { wornChoice } from './draft-limb';
+import { choiceFor } from './draft-limb';
 import { bestKit, type Draft } from './draft-session';
 
 /**
@@ -29,7 +30,15 @@ export function fitTemplate(template: SessionChoice, basis: Basis): Draft {
     const limbs = choice.limbs.flatMap((limb) => {
       const percentLop =
         limb.kind === 'measured' ? limb.percentLop : RULES['PRS-3'].figures.exercisePercentLop.noteBelow;
-      const worn = wornChoice(limb.limb, choice.position, Math.min(percentLop, most), basis);
+      const worn = choiceFor(
+        limb.limb,
+        choice.position,
+        choice.protocolId,
+        Math.min(percentLop, most),
+        basis,
+      );
+      if (worn?.kind === 'arbitrary' && limb.kind === 'arbitrary')
+        return [{ ...worn, pressureMmHg: Math.min(worn.pressureMmHg, stepUpMmHg(limb.pressureMmHg)) }];
       if (worn) return [worn];
       notes.push(`${exercise.label}: no pressure measured on the ${LIMB_LABELS[limb.limb].toLowerCase()}.`);
       return [];

@@ -3,7 +3,7 @@ import { RULES } from '../rules/catalogue';
 import { compile } from './compile';
 import { doseOf } from './dose';
 import type { Plan, PlannedExercise } from './plan';
-import { measuredLimbs } from './plan';
+import { cuffedLimbs } from './plan';
 
 /** What a person is told of their own plan, in its figures: a heading for each exercise, and lines under it. */
 export type Expectation = { heading: string; lines: string[] };
@@ -25,6 +25,8 @@ function pressureWords(target: PlannedExercise['limbs'][number]): string {
   const limb = LIMB_LABELS[target.limb];
   if (target.kind === 'by-feel')
     return `${limb}: the strap at mark ${target.mark}, felt as ${target.felt} of 10.`;
+  if (target.kind === 'arbitrary')
+    return `${limb}: ${target.pressure.value} mmHg, an arbitrary pressure: what closes its artery was not measured.`;
   return `${limb}: ${target.pressure.value} mmHg, about ${target.percentLop} % of the ${target.occlusion.value} mmHg that close its artery.`;
 }
 
@@ -37,7 +39,7 @@ function feltWords({ mode, sets, limbs }: PlannedExercise): string[] {
     ];
   if (mode === 'aerobic')
     return ['Easy at first; the legs grow heavy after some minutes. You can talk all the while.'];
-  const primed = measuredLimbs({ limbs }).some(({ primingMmHg }) => primingMmHg.length > 0);
+  const primed = cuffedLimbs({ limbs }).some(({ primingMmHg }) => primingMmHg.length > 0);
   return [
     ...(primed ? ['First the cuff comes up and goes down a few times, a little tighter each time.'] : []),
     ...sets.map((_, place) => `Set ${place + 1}: ${SETS_FEEL[Math.min(place, SETS_FEEL.length - 1)]}`),

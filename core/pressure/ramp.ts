@@ -41,20 +41,36 @@ export function rampLevel(
   const mine = done
     .filter(({ kinds, atMs }) => kinds.includes(kind) && atMs <= nowMs)
     .sort((a, b) => a.atMs - b.atMs);
-  let level: number = start;
+  const level = climb(mine, { start, most: usual, aWeek: POINTS_PER_WEEK, down: LAY_OFF.points }, nowMs);
+  return { percentLop: level, running: level < usual, words: wordsOf(mine, level, start, usual, nowMs) };
+}
+
+/** A ladder of pressure, in whichever unit: where it starts and ends, a rise a week, and what a lay-off takes back. */
+type Ladder = { start: number; most: number; aWeek: number; down: number };
+
+/**
+ * How far somebody has climbed (rule PRS-4).
+ * @param mine the sessions that count, the oldest first
+ */
+export function climb(
+  mine: readonly Pick<RampSession, 'atMs' | 'tolerated'>[],
+  { start, most, aWeek, down }: Ladder,
+  nowMs: number,
+): number {
+  let level = start;
   let anchorMs = mine[0]?.atMs ?? nowMs;
   mine.forEach((session, place) => {
     const nextMs = mine[place + 1]?.atMs ?? nowMs;
     const offMs = nextMs - session.atMs;
     if (offMs >= LAY_OFF.shortMs) {
-      level = offMs >= LAY_OFF.longMs ? start : Math.max(start, level - LAY_OFF.points);
+      level = offMs >= LAY_OFF.longMs ? start : Math.max(start, level - down);
       anchorMs = nextMs;
     } else if (session.tolerated && weekOf(nextMs, anchorMs) > weekOf(session.atMs, anchorMs)) {
       // One rise however many weeks lie between: a week missed gives none.
-      level = Math.min(usual, level + POINTS_PER_WEEK);
+      level = Math.min(most, level + aWeek);
     }
   });
-  return { percentLop: level, running: level < usual, words: wordsOf(mine, level, start, usual, nowMs) };
+  return level;
 }
 
 const weekOf = (atMs: number, anchorMs: number): number => Math.floor((atMs - anchorMs) / WEEK_MS);

@@ -26,6 +26,7 @@ export const basisOf = (facts: ClientFacts, kit: KitInUse, prescriber: Role, now
   procedures: proceduresInForce(facts, nowMs),
   rungs: new Map(LIMBS.flatMap((limb) => rungOf(facts, limb))),
   prescriber,
+  arbitraryUpToMmHg: facts.arbitraryUpToMmHg,
   done: sessionsDone(facts),
 });
 

@@ -1,6 +1,7 @@
 import { hardFindings } from '../findings/finding';
 import { measuredWith } from '../occlusion-pressure/in-force';
 import { lastHeldMs } from '../occlusion-pressure/shelf-life';
+import { type LimbTarget, targetWords } from '../plan/plan';
 import { LIMB_LABELS, type Limb, type Position } from '../quantity/limb';
 import { newest, newestBy } from '../quantity/newest';
 import { lengthWords, massWords } from '../quantity/units';
@@ -200,6 +201,17 @@ function measureLinkFor(
   const fit = fitInForce(facts.fits, limb);
   if (fit?.kind === 'strap') return strapLink(facts, limb, nowMs, prescribed);
   const occlusion = pressureInForce(facts, limb, position);
+  const chosen = occlusion ? undefined : arbitraryIn(prescribed, limb);
+  if (chosen) {
+    return {
+      ...common,
+      rules: ['PRS-7'],
+      // Somebody prescribed it so, knowing what it is: then it may be run.
+      state: 'good',
+      figure: targetWords(chosen),
+      reason: `${LIMB_LABELS[limb]}: no LOP was measured. An arbitrary pressure: measure it as soon as you can.`,
+    };
+  }
   if (!occlusion) {
     return {
       ...common,
@@ -223,6 +235,11 @@ function measureLinkFor(
     reason: `${where}, ${trials}, ${age}${occlusion.steady ? '' : ', unsteady'}.`,
   };
 }
+
+const arbitraryIn = (prescribed: Prescribed, limb: Limb): LimbTarget | undefined =>
+  prescribed?.plan.exercises
+    .flatMap(({ limbs }) => limbs)
+    .find((target) => target.limb === limb && target.kind === 'arbitrary');
 
 /** A strap is second best: it never counts as measured (rule TIGHT). */
 function strapLink(facts: ClientFacts, limb: Limb, nowMs: number, prescribed: Prescribed): Link {
@@ -294,7 +311,7 @@ function prescribeLink(facts: ClientFacts, kit: KitInUse, nowMs: number, prescri
   if (!prescribed || !exercise || !target) {
     return { ...common, state: 'missing', figure: 'no plan', reason: 'Nothing prescribed yet.' };
   }
-  const figure = target.kind === 'by-feel' ? `mark ${target.mark}` : `${target.pressure.value} mmHg`;
+  const figure = targetWords(target);
   const load =
     exercise.load.kind === 'weighed'
       ? massWords(exercise.load.load.value, facts.units.mass)

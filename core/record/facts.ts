@@ -84,6 +84,8 @@ export type ClientFacts = {
   zoneOffsetMs: number;
   /** What the practice asks more of than the questionnaire does. */
   stricter: Stricter;
+  /** The most it puts on a limb without a LOP, in mmHg; null where it does not work so (rule PRS-7). */
+  arbitraryUpToMmHg: number | null;
   /** Exercises the practice has added or changed. */
   ownExercises: Library;
   /** Measures the practice has added or says otherwise. */

@@ -126,6 +126,7 @@ function targetChange(
           },
         ];
   }
+  // An arbitrary pressure is what was chosen: no measurement changes it.
   if (signed.kind !== 'measured' || now.kind !== 'measured') return [];
   if (confirms(signed, now)) return [];
   return [

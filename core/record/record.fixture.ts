@@ -43,6 +43,7 @@ export const strangerFacts: ClientFacts = {
   units: { mass: 'kg', length: 'cm' },
   zoneOffsetMs: 0,
   stricter: [],
+  arbitraryUpToMmHg: null,
   ownExercises: {},
   ownMeasures: {},
   comparisons: [],

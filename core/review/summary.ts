@@ -1,5 +1,5 @@
 import { doseOf, type LimbDose } from '../plan/dose';
-import type { Plan } from '../plan/plan';
+import { isArbitrary, type Plan } from '../plan/plan';
 import type { ExerciseId } from '../protocol/exercises';
 import { trains, type WorkMode } from '../protocol/work-mode';
 import { type Limb, type LimbKind, limbKind } from '../quantity/limb';
@@ -13,7 +13,13 @@ import { type Change, tidyChange } from './change';
 import { recommend } from './review';
 
 /** One exercise of which a set was really begun. */
-export type Worked = { exerciseId: ExerciseId; limbs: Limb[]; mode: WorkMode };
+export type Worked = {
+  exerciseId: ExerciseId;
+  limbs: Limb[];
+  mode: WorkMode;
+  /** Without a LOP, which has a ramp of its own (rules PRS-4, PRS-7). */
+  arbitrary?: true | undefined;
+};
 
 /** Kinds of limbs that moved, for the ramp and for how often (rules PRS-4, PRO-3). */
 export const kindsMoved = (worked: readonly Worked[]): LimbKind[] => [
@@ -57,7 +63,8 @@ export function summaryOf(plan: Plan, state: SessionState, painBefore: number | 
       const exercise = plan.exercises[place];
       if (!exercise) return [];
       const { exerciseId, mode, limbs } = exercise;
-      return [{ exerciseId, mode, limbs: limbs.map(({ limb }) => limb) }];
+      const arbitrary = isArbitrary(exercise) ? { arbitrary: true as const } : {};
+      return [{ exerciseId, mode, limbs: limbs.map(({ limb }) => limb), ...arbitrary }];
     }),
     tolerated:
       !discomfort &&

@@ -40,9 +40,10 @@ export const pressureRules = {
       pointsPerWeek: 5,
       layOff: { shortDays: 21, pointsDown: 10, longDays: 42 },
       reEntryMmHg: { below: 40, aDay: 10 },
+      withoutLopMmHg: { aWeek: 10, down: 20 },
     },
-    words: ({ pointsPerWeek, layOff, reEntryMmHg }) =>
-      `First week at the school’s start, then +${pointsPerWeek} points a week to usual, if the last session was tolerated; counted per limb kind from the first session really done, none for weeks missed. After ${layOff.shortDays} days off it begins again ${layOff.pointsDown} points lower, after ${layOff.longDays} at the start. While it runs it is the ceiling. Post-operative passive re-entry, per procedure and limb: training pressure − ${reEntryMmHg.below} mmHg, +${reEntryMmHg.aDay} a day until reached.`,
+    words: ({ pointsPerWeek, layOff, reEntryMmHg, withoutLopMmHg }) =>
+      `First week at the school’s start, then +${pointsPerWeek} points a week to usual, if the last session was tolerated; counted per limb kind from the first session really done, none for weeks missed. After ${layOff.shortDays} days off it begins again ${layOff.pointsDown} points lower, after ${layOff.longDays} at the start. While it runs it is the ceiling. Post-operative passive re-entry, per procedure and limb: training pressure − ${reEntryMmHg.below} mmHg, +${reEntryMmHg.aDay} a day until reached. Without a LOP it counts in mmHg: +${withoutLopMmHg.aWeek} a week up to the practice’s most, ${withoutLopMmHg.down} lower after ${layOff.shortDays} days off.`,
   }),
   'PRS-5': rule({
     title: 'Settling',
@@ -61,6 +62,15 @@ export const pressureRules = {
     figures: { onMs: 30_000, offMs: 10_000, startShare: 0.6, stepMmHg: 20, mostCycles: 12 },
     words: ({ onMs, offMs, startShare, stepMmHg, mostCycles }) =>
       `Optional, for newcomers and large limbs: ${seconds(onMs)} s on, ${seconds(offMs)} s off, from ${percent(startShare)} % of target, +${stepMmHg} mmHg a cycle until target. All four can be changed, and it may begin at a pressure in mmHg; the start is rounded down to the division, the last cycle is at the target, ${mostCycles} cycles at most.`,
+  }),
+  'PRS-7': rule({
+    title: 'Pressure without a LOP',
+    level: 'hard',
+    source: HOUSE,
+    by: 'pressure/arbitrary.ts checkArbitrary',
+    figures: { fromMmHg: 130, mostEffort: 8, gaugeMmHg: 2, ceilingMost: 250 },
+    words: ({ fromMmHg, mostEffort, gaugeMmHg, ceilingMost }) =>
+      `For coaching at a distance and cuffs that cannot stop the flow; off until a clinician switches it on with a most in mmHg, ${ceilingMost} at the highest. Lower limbs only, aerobic work or cycles, from ${fromMmHg} mmHg in steps of the ${gaugeMmHg} mmHg a gauge shows, effort ${mostEffort} at most. It is called an arbitrary pressure wherever it is shown. Never on an operated limb, under a clearance’s cap, or where a LOP is in force.`,
   }),
   'PRS-8': rule({
     title: 'Re-target',

@@ -1,4 +1,6 @@
 import {
+  type ArbitraryTarget,
+  type CuffedTarget,
   type FeltTarget,
   type LimbTarget,
   type MeasuredTarget,
@@ -22,22 +24,26 @@ import {
   type SetRecord,
 } from './state';
 
-/** A measured limb of the exercise in hand. Pressures in mmHg. */
-export type MeasuredInHand = {
-  kind: 'measured';
+type Cuffed<T extends CuffedTarget> = {
+  kind: T['kind'];
   limb: Limb;
   /** As it was signed. */
-  signed: MeasuredTarget;
+  signed: T;
   /** What it is to be brought to now: signed, or the priming cycle's, less what was loosened. */
   targetMmHg: number;
   /** As it was last read; null while the cuff is down. */
   readMmHg: number | null;
 };
 
+/** A limb of the exercise in hand under a cuff. Pressures in mmHg. */
+export type CuffedInHand = Cuffed<MeasuredTarget> | Cuffed<ArbitraryTarget>;
+
 /** A strapped limb of the exercise in hand: the mark it is to be at now (rule TIGHT). */
 export type FeltInHand = { kind: 'by-feel'; limb: Limb; signed: FeltTarget; mark: number; up: boolean };
 
-export type LimbInHand = MeasuredInHand | FeltInHand;
+export type LimbInHand = CuffedInHand | FeltInHand;
+
+export const isCuffedInHand = (target: LimbInHand): target is CuffedInHand => target.kind !== 'by-feel';
 
 /** What is in hand at a moment (rule RUN-7): everything shown, said, pumped, forecast and added up reads it. */
 export type InHand = {
@@ -114,19 +120,20 @@ function limbInHand(
       up: open !== null,
     };
   }
-  return {
-    kind: 'measured',
+  const held = {
     limb,
-    signed,
     targetMmHg: loosenedMmHg(state, signed, dueMmHg(state, exercise, place, signed)),
     readMmHg: open?.steps.at(-1)?.pressureMmHg ?? null,
   };
+  return signed.kind === 'measured'
+    ? { kind: 'measured', signed, ...held }
+    : { kind: 'arbitrary', signed, ...held };
 }
 
 /** A pressure less what was loosened on its limb and not taken back, in mmHg, on the gauge's division. */
 export function loosenedMmHg(
   state: SessionState,
-  { limb, divisionMmHg }: MeasuredTarget,
+  { limb, divisionMmHg }: Pick<CuffedTarget, 'limb' | 'divisionMmHg'>,
   dueMmHg: number,
 ): number {
   const loosened = state.loosenedMmHg[limb] ?? 0;
@@ -146,7 +153,7 @@ export function dueMmHg(
   state: SessionState,
   exercise: PlannedExercise,
   place: SetPlace | null,
-  target: MeasuredTarget,
+  target: CuffedTarget,
 ): number {
   const priming = place && primingOf(exercise, place, state);
   const primedMmHg = priming ? target.primingMmHg[priming.cycle] : undefined;

@@ -79,7 +79,7 @@ export function nextStep(plan: Plan, state: SessionState, nowMs: number): NextSt
     .map(
       (target): CuffTarget => ({
         limb: target.limb,
-        pressureMmHg: target.kind === 'measured' ? target.targetMmHg : null,
+        pressureMmHg: target.kind === 'by-feel' ? null : target.targetMmHg,
       }),
     );
   const primes = priming !== null && priming.cycle < primingCycles(exercise);

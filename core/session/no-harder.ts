@@ -23,7 +23,7 @@ export function noHarderWords(plan: Plan, state: SessionState): string | null {
   );
   if (!isHeld || !isWhole || second.effort > Math.min(first.effort, EASY_MOST)) return null;
   const targets = (inHand(plan, state)?.limbs ?? []).map((target) =>
-    target.kind === 'measured' ? `${target.targetMmHg} mmHg` : `mark ${target.mark}`,
+    target.kind === 'by-feel' ? `mark ${target.mark}` : `${target.targetMmHg} mmHg`,
   );
   return `Set two felt no harder than set one: see that the cuff is still at ${targets.join(' and ')}, and that the range is full.`;
 }

@@ -1,6 +1,6 @@
 import type { Plan } from '../plan/plan';
 import { RULES } from '../rules/catalogue';
-import { inHand } from './in-hand';
+import { inHand, isCuffedInHand } from './in-hand';
 import type { NextStep } from './next-step';
 import { openInflation, type SessionState } from './state';
 
@@ -13,7 +13,7 @@ const { mostRounds: MOST_ROUNDS, contractions, contractionMs } = RULES['PRS-5'].
 export function settlingWords(plan: Plan, state: SessionState, step: NextStep): string | null {
   if (step.do !== 'start-set' || step.place.setIndex > 0) return null;
   const limbs = inHand(plan, state)?.limbs ?? [];
-  const measured = limbs.filter((target) => target.kind === 'measured');
+  const measured = limbs.filter(isCuffedInHand);
   if (measured.length < limbs.length) return null;
   const steps = measured.map(({ limb, targetMmHg, signed }) => ({
     targetMmHg,

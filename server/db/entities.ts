@@ -54,6 +54,7 @@ export const PracticeEntity = defineEntity({
     effortIn: p.string().$type<PracticeSettings['effortIn']>().default('of-ten'),
     stopAboveSystolicMmHg: p.integer().default(STOP_ABOVE.systolicMmHg),
     stopAboveDiastolicMmHg: p.integer().default(STOP_ABOVE.diastolicMmHg),
+    arbitraryUpToMmHg: p.integer().nullable(),
     stricter: p.json().$type<Stricter>(),
     /** How far a demonstration's clock was moved on. */
     clockAheadMs: p.bigint('number').default(0),

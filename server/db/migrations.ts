@@ -12,6 +12,7 @@ import { MendedRecords } from './migrations/011-mended-records';
 import { ErasedAdverseEvents } from './migrations/012-erased-adverse-events';
 import { Consents } from './migrations/013-consents';
 import { PracticeHabits } from './migrations/014-practice-habits';
+import { WithoutLop } from './migrations/015-without-lop';
 
 /** Every migration, in order; what stands in a file tells its release. */
 export const MIGRATIONS = [
@@ -29,6 +30,7 @@ export const MIGRATIONS = [
   { name: '012-erased-adverse-events', class: ErasedAdverseEvents },
   { name: '013-consents', class: Consents },
   { name: '014-practice-habits', class: PracticeHabits },
+  { name: '015-without-lop', class: WithoutLop },
 ];
 
 export const MIGRATION_NAMES = MIGRATIONS.map(({ name }) => name);

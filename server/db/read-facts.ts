@@ -348,6 +348,7 @@ export function readFacts(
       limbShelfLives,
       units: practice.units,
       stricter: practice.stricter,
+      arbitraryUpToMmHg: practice.arbitraryUpToMmHg,
       ownExercises: practice.ownExercises,
       ownMeasures: practice.ownMeasures,
       zoneOffsetMs: practice.zoneOffsetMs,

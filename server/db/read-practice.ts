@@ -9,22 +9,28 @@ import type { Prepare } from './sqlite';
 /** What the practice itself says about everybody: its units and exercises, its kit, who works in which role. */
 export type PracticeFacts = Pick<
   ClientFacts,
-  'units' | 'stricter' | 'ownExercises' | 'ownMeasures' | 'zoneOffsetMs'
+  'units' | 'stricter' | 'arbitraryUpToMmHg' | 'ownExercises' | 'ownMeasures' | 'zoneOffsetMs'
 > & {
   kit: Kit;
   roles: ReadonlyMap<string, Role>;
 };
 
-type SettingsRow = { massUnit: 'kg' | 'lb'; lengthUnit: 'cm' | 'in'; stricter: string };
+type SettingsRow = {
+  massUnit: 'kg' | 'lb';
+  lengthUnit: 'cm' | 'in';
+  stricter: string;
+  arbitraryUpToMmHg: number | null;
+};
 
 export function readPracticeFacts(prepare: Prepare, nowMs: number): PracticeFacts {
   const settings = prepare(
-    'select mass_unit as "massUnit", length_unit as "lengthUnit", stricter from practice',
+    'select mass_unit as "massUnit", length_unit as "lengthUnit", stricter, arbitrary_up_to_mm_hg as "arbitraryUpToMmHg" from practice',
   ).get() as SettingsRow | undefined;
   const people = prepare('select id, role from person').all() as { id: string; role: Role }[];
   return {
     units: { mass: settings?.massUnit ?? 'kg', length: settings?.lengthUnit ?? 'cm' },
     stricter: settings ? JSON.parse(settings.stricter) : [],
+    arbitraryUpToMmHg: settings?.arbitraryUpToMmHg ?? null,
     ownExercises: ownExercisesInUse(prepare),
     ownMeasures: ownMeasures(prepare),
     zoneOffsetMs: -new Date(nowMs).getTimezoneOffset() * MS_PER_MINUTE,

@@ -58,6 +58,9 @@ export const practiceRoutes = new Hono<Env>()
 
   .post('/settings', body(practiceSettingsSchema), async (c) => {
     const settings = c.req.valid('json');
+    const { arbitraryUpToMmHg } = await c.var.em.findOneOrFail(PracticeEntity, { id: 'practice' });
+    if (settings.arbitraryUpToMmHg !== (arbitraryUpToMmHg ?? null))
+      requireDeed(c.var.practitioner, 'allow-arbitrary');
     await withAudit(c, { action: 'settings-changed', subject: 'practice', detail: settings }, (em) =>
       em.nativeUpdate(PracticeEntity, { id: 'practice' }, settings),
     );
@@ -183,10 +186,16 @@ function told(c: Context<Env>): Promise<PracticeView> {
 async function readPractice({ var: { em: shared, print } }: Context<Env>): Promise<PracticeView> {
   // A fresh unit of work sees what a write beside the identity map has just changed.
   const em = shared.fork();
-  const { id: _, ...settings } = await em.findOneOrFail(PracticeEntity, { id: 'practice' });
+  const {
+    id: _,
+    arbitraryUpToMmHg,
+    ...settings
+  } = await em.findOneOrFail(PracticeEntity, {
+    id: 'practice',
+  });
   const templates = await em.find(TemplateEntity, { retiredAtMs: null }, { orderBy: { name: 'asc' } });
   return {
-    settings,
+    settings: { ...settings, arbitraryUpToMmHg: arbitraryUpToMmHg ?? null },
     practitioners: await withStatements(em, readPractitioners),
     ownExercises: await readOwnExercises(em),
     ownMeasures: await withStatements(em, ownMeasures),

@@ -80,7 +80,7 @@ export function OcclusionStrip({
           const known = lane(done) ?? lane(planned);
           return (
             <g key={limb} transform={`translate(0 ${TOP + place * (laneHeight + 26)})`}>
-              <LaneFrame limb={LIMB_LABELS[limb]} lops={lopsOf(known)} width={width} height={laneHeight} />
+              <LaneFrame limb={LIMB_LABELS[limb]} edge={edgeWords(known)} width={width} height={laneHeight} />
               {lane(planned) && (
                 <Blocks lane={lane(planned)} x={x} fill={`url(#${hatch})`} height={laneHeight} />
               )}
@@ -172,14 +172,28 @@ function Names({
 const lopsOf = (lane: Lane | undefined): number[] =>
   [...new Set(lane?.inflations.map(({ occlusionMmHg }) => occlusionMmHg))].filter((mmHg) => mmHg !== null);
 
+/** What the upper edge of a lane is: full occlusion, where somebody measured it. */
+function edgeWords(lane: Lane | undefined): string {
+  const lops = lopsOf(lane);
+  if (lops.length > 0) return `LOP ${lops.join(', ')}`;
+  return highestMmHg(lane) === 0 ? 'by feel' : 'no LOP';
+}
+
+/** The highest pressure of a lane in mmHg; 0 under a strap, which has none. */
+const highestMmHg = (lane: Lane | undefined): number =>
+  Math.max(
+    0,
+    ...(lane?.inflations ?? []).flatMap(({ steps }) => steps.map(({ pressureMmHg }) => pressureMmHg ?? 0)),
+  );
+
 function LaneFrame({
   limb,
-  lops,
+  edge,
   width,
   height,
 }: {
   limb: string;
-  lops: readonly number[];
+  edge: string;
   width: number;
   height: number;
 }) {
@@ -188,7 +202,7 @@ function LaneFrame({
       <line x1={LEFT} x2={width - RIGHT} y1={0} y2={0} stroke="var(--color-ink)" strokeDasharray="1 3" />
       <line x1={LEFT} x2={width - RIGHT} y1={height} y2={height} stroke="var(--color-ink)" />
       <text x={0} y={13} fontSize="13" fill="var(--color-quiet)" className="figures">
-        {lops.length > 0 ? `LOP ${lops.join(', ')}` : 'by feel'}
+        {edge}
       </text>
       <text x={0} y={height} fontSize="15" fill="var(--color-ink)">
         {limb}
@@ -202,17 +216,20 @@ const FELT_SHARE = 0.5;
 type ToX = (atMs: number) => number;
 
 function Blocks({ lane, x, fill, height }: { lane: Lane | undefined; x: ToX; fill: string; height: number }) {
+  const highest = highestMmHg(lane);
   return lane?.inflations.map((inflation) => (
-    <path key={inflation.fromMs} d={outline(inflation, x, height)} fill={fill} />
+    <path key={inflation.fromMs} d={outline(inflation, highest, x, height)} fill={fill} />
   ));
 }
 
 /** A block follows the pressure step by step; the fall is steep but not instant, as a cuff lets down. */
-function outline(inflation: Inflation, x: ToX, height: number): string {
+function outline(inflation: Inflation, highest: number, x: ToX, height: number): string {
   const { fromMs, toMs, occlusionMmHg } = inflation;
-  // A strap by feel has no pressure: its block is half as high as the lane and says nothing by it.
-  const share = (mmHg: number | null) =>
-    occlusionMmHg !== null && mmHg !== null ? Math.min(1.05, mmHg / occlusionMmHg) : FELT_SHARE;
+  // Without a LOP nobody knows how near full occlusion it is: the highest block is half as high as the lane, a strap's always.
+  const share = (mmHg: number | null) => {
+    if (mmHg === null || highest === 0) return FELT_SHARE;
+    return occlusionMmHg === null ? (FELT_SHARE * mmHg) / highest : Math.min(1.05, mmHg / occlusionMmHg);
+  };
   const y = (mmHg: number | null) => height * (1 - share(mmHg));
   const points = pressuresHeld(inflation).flatMap((held) => [
     `L${x(held.fromMs)} ${y(held.pressureMmHg)}`,

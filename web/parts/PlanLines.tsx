@@ -2,7 +2,7 @@ import { useHotkeys } from 'react-hotkeys-hook';
 import type { ClientRecord } from '#contract/client';
 import type { PracticeView } from '#contract/practice';
 import { occasionWords } from '#core/course/course-plan';
-import { isMeasured, type Plan, plannedKg } from '#core/plan/plan';
+import { isArbitrary, isCuffed, type Plan, plannedKg } from '#core/plan/plan';
 import { chainOf } from '#core/record/chain';
 import type { LinkState } from '#core/record/link';
 import type { PlanInForce } from '#core/record/plans-in-force';
@@ -68,9 +68,9 @@ const figuresOf = ({ exercises }: Plan, mass: Measure): string =>
   exercises
     .map(({ label, limbs, load }) => {
       const pressures = limbs.map((target) =>
-        isMeasured(target) ? `${target.pressure.value}` : `mark ${target.mark}`,
+        isCuffed(target) ? `${target.pressure.value}` : `mark ${target.mark}`,
       );
-      const unit = limbs.some(isMeasured) ? ' mmHg' : '';
+      const unit = limbs.some(isCuffed) ? ` mmHg${isArbitrary({ limbs }) ? ', arbitrary' : ''}` : '';
       const kg = plannedKg(load);
       return `${label} ${pressures.join('/')}${unit}${kg === null ? '' : `, ${mass.words(kg)}`}`;
     })

@@ -1,6 +1,6 @@
 import { compile } from '#core/plan/compile';
 import {
-  type MeasuredTarget,
+  type CuffedTarget,
   type Plan,
   type PlannedExercise,
   type PlannedSet,
@@ -40,7 +40,7 @@ export function PlanSummary({ plan }: { plan: Plan }) {
               ) : (
                 <Figure
                   key={target.limb}
-                  label={`${exercise.limbs.length > 1 || plan.exercises.length > 1 ? `${LIMB_LABELS[target.limb]}, ` : ''}${target.percentLop} % of LOP`}
+                  label={`${exercise.limbs.length > 1 || plan.exercises.length > 1 ? `${LIMB_LABELS[target.limb]}, ` : ''}${shareWords(target)}`}
                   derived={target.pressure}
                   size={plan.exercises.length > 1 ? 'text-4xl' : 'text-6xl'}
                 />
@@ -68,6 +68,10 @@ export function PlanSummary({ plan }: { plan: Plan }) {
   );
 }
 
+/** What share of its LOP a pressure is, or that nobody knows (rule PRS-7). */
+export const shareWords = (target: CuffedTarget): string =>
+  target.kind === 'measured' ? `${target.percentLop} % of LOP` : 'arbitrary pressure';
+
 // So many alike are told by their number.
 const TOLD_ONE_BY_ONE = 5;
 
@@ -80,7 +84,7 @@ export const setsWords = ({ sets }: Pick<PlannedExercise, 'sets'>): string => {
 };
 
 /** "62, 68 … 104 mmHg" of one limb, where its sets are at pressures of their own; null where all are at the target. */
-export function stepsWords(target: MeasuredTarget, { sets }: Pick<PlannedExercise, 'sets'>): string | null {
+export function stepsWords(target: CuffedTarget, { sets }: Pick<PlannedExercise, 'sets'>): string | null {
   if (sets.every(({ ofTarget }) => ofTarget === undefined)) return null;
   return `${sets.map((set) => plannedMmHg(target, set)).join(', ')} mmHg`;
 }

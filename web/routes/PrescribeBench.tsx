@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import type { ClientRecord } from '#contract/client';
 import type { PracticeView } from '#contract/practice';
+import { limbKindSchema } from '#core/quantity/limb';
 import { whatReviewAsks } from '#core/record/binding-review';
 import { measuredStamp } from '#core/record/measured-stamp';
 import { type PlanInForce, whyNotInForce } from '#core/record/plans-in-force';
@@ -13,6 +14,7 @@ import { LastReview } from '../parts/review/LastReview';
 import { usePlanInHand } from '../parts/use-plan-in-hand';
 import { BlockBench } from '../views/block/BlockBench';
 import { Composer } from '../views/prescribe/Composer';
+import { trainableLimbs } from '../views/prescribe/choices';
 import { PlanPicker, PlansAside } from '../views/prescribe/PlanHeader';
 import { type Start, useCopied, useGoal } from '../views/prescribe/use-start';
 
@@ -56,7 +58,7 @@ export function PrescribeBench({ client }: { client: ClientRecord }) {
           ]}
         />
       </div>
-      {client.facts.occlusions.length === 0 && client.facts.tightness.length === 0 ? (
+      {limbKindSchema.options.every((kind) => trainableLimbs(client.facts, kind).length === 0) ? (
         <FirstDo clientId={client.id} link="Measure">
           No occlusion pressure is on record yet.
         </FirstDo>

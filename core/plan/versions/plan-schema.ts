@@ -36,6 +36,15 @@ const limbTargetSchema = z.discriminatedUnion('kind', [
     primingMmHg: z.array(mmHg).max(20),
   }),
   z.object({
+    kind: z.literal('arbitrary'),
+    limb: limbSchema,
+    cuffId: words,
+    cuffLabel: words,
+    divisionMmHg: mmHg,
+    pressure: derivedSchema,
+    primingMmHg: z.array(mmHg).max(20),
+  }),
+  z.object({
     kind: z.literal('by-feel'),
     limb: limbSchema,
     strapId: words,

@@ -3,12 +3,12 @@ import { roundDownToDivision } from '../../quantity/rounding';
 import { RULES } from '../../rules/catalogue';
 import type { EventBody } from '../events';
 import {
+  type CuffedInHand,
   dueMmHg,
   type FeltInHand,
   type InHand,
   inHand,
   type LimbInHand,
-  type MeasuredInHand,
 } from '../in-hand';
 import { lastSet } from '../places';
 import { openInflation, openSet, type SessionState } from '../state';
@@ -68,12 +68,12 @@ export function loosen(now: Situation, { limb, byMmHg = STEP_MMHG }: Of<'loosen'
     chosen(hand, limb).map((target) =>
       target.kind === 'by-feel'
         ? decided([{ type: 'mark-moved', limb: target.limb, byMarks: -1 }])
-        : loosenMeasured(now, target, byMmHg),
+        : loosenCuff(now, target, byMmHg),
     ),
   );
 }
 
-function loosenMeasured(now: Situation, target: MeasuredInHand, byMmHg: number): Decision {
+function loosenCuff(now: Situation, target: CuffedInHand, byMmHg: number): Decision {
   const { limb, readMmHg, signed, targetMmHg } = target;
   if (readMmHg === null) {
     if (targetMmHg <= 0) return refuse(`${LIMB_LABELS[limb]} is at nothing already.`);
@@ -91,7 +91,7 @@ export function raise(now: Situation, { limb }: Of<'raise'>): Decision {
   return together(
     chosen(hand, limb).map((target) => {
       if (wasRaised(now.state, target.limb)) return refuse('Once before a set is enough (RUN-4).');
-      return target.kind === 'by-feel' ? tighten(target) : raiseMeasured(now, hand, target);
+      return target.kind === 'by-feel' ? tighten(target) : raiseCuff(now, hand, target);
     }),
   );
 }
@@ -101,7 +101,7 @@ const wasRaised = (state: SessionState, limb: Limb): boolean =>
 
 const tighten = ({ limb }: FeltInHand): Decision => decided([{ type: 'mark-moved', limb, byMarks: 1 }]);
 
-function raiseMeasured(now: Situation, hand: InHand, target: MeasuredInHand): Decision {
+function raiseCuff(now: Situation, hand: InHand, target: CuffedInHand): Decision {
   const { limb, signed, targetMmHg, readMmHg } = target;
   const most = dueMmHg(now.state, hand.exercise, hand.place, signed);
   const to = Math.min(most, targetMmHg + STEP_MMHG);

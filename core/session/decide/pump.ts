@@ -34,5 +34,5 @@ export function pumpReports(
 
 function divisionOf(plan: Plan, state: SessionState, limb: Limb): number {
   const signed = signedInHand(plan, state, limb);
-  return signed?.kind === 'measured' ? signed.divisionMmHg : 1;
+  return signed && signed.kind !== 'by-feel' ? signed.divisionMmHg : 1;
 }

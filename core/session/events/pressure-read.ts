@@ -23,7 +23,7 @@ export const pressureRead = defineEvent({
     if (cause === 'read') return;
     const now = inHand(plan, state);
     const target = now?.limbs.find((candidate) => candidate.limb === limb);
-    if (!now || target?.kind !== 'measured') return;
+    if (!now || !target || target.kind === 'by-feel') return;
     const under = Math.max(0, dueMmHg(state, now.exercise, now.place, target.signed) - pressureMmHg);
     const before = state.loosenedMmHg[limb] ?? 0;
     state.loosenedMmHg[limb] = cause === 'loosened' ? Math.max(before, under) : Math.min(before, under);

@@ -5,8 +5,7 @@ import type { Cuff } from '#core/cuff/cuff';
 import { METHODS, type PulseMethod } from '#core/occlusion-pressure/methods';
 import { type MeasureBook, type MeasureId, measureBook } from '#core/outcomes/measures';
 import { sessionLine } from '#core/outcomes/session-line';
-import type { Plan } from '#core/plan/plan';
-import { exerciseWords } from '#core/plan/plan';
+import { exerciseWords, type Plan, targetWords } from '#core/plan/plan';
 import { readPlan } from '#core/plan/versions/read-plan';
 import { type Library, libraryOf } from '#core/protocol/exercises';
 import { LIMB_LABELS, type Limb } from '#core/quantity/limb';
@@ -295,7 +294,7 @@ const planWords = (plan: Plan): string =>
       const limbs = exercise.limbs.map((target) =>
         target.kind === 'measured'
           ? `${LIMB_LABELS[target.limb].toLowerCase()} at ${target.pressure.value} mmHg (${target.percentLop} % of LOP)`
-          : `${LIMB_LABELS[target.limb].toLowerCase()} by strap at mark ${target.mark}`,
+          : `${LIMB_LABELS[target.limb].toLowerCase()} ${target.kind === 'by-feel' ? 'by strap ' : ''}at ${targetWords(target)}`,
       );
       const load = exercise.load.kind === 'weighed' ? `${exercise.load.load.value} kg` : exercise.load.recipe;
       return `${exerciseWords(plan, place)}: ${limbs.join(', ')}, ${load}, ${exercise.protocolLabel}`;

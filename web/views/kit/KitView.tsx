@@ -25,6 +25,7 @@ import { readPressure } from '../../parts/typed-pressure';
 import { useUnits } from '../../parts/units';
 import { KitForm } from './KitForm';
 import { isOfKind, KINDS, KIT_KINDS, type KitField, type KitKind, toTyped } from './kit-fields';
+import { WithoutLop } from './WithoutLop';
 
 /** What the practice owns, and the units and strictness it works with. */
 export function KitView() {
@@ -279,6 +280,7 @@ function Settings({ settings }: { settings: PracticeSettings }) {
         />
         <PressureLimit settings={settings} change={change} />
       </div>
+      <WithoutLop settings={settings} change={change} />
       <OnPaper settings={settings} change={change} />
       <details>
         <summary className="min-h-11 cursor-pointer py-2 text-[15px] font-semibold">

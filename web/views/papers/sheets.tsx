@@ -2,7 +2,7 @@ import type { ClientRecord } from '#contract/client';
 import type { PracticeView } from '#contract/practice';
 import { measureBook } from '#core/outcomes/measures';
 import { cutSets } from '#core/plan/cut-sets';
-import { exerciseWords, type Plan } from '#core/plan/plan';
+import { exerciseWords, type Plan, targetWords } from '#core/plan/plan';
 import { LIMB_LABELS, LIMBS } from '#core/quantity/limb';
 import { cuffInForce } from '#core/record/in-force';
 import { CONSENT_VERSION } from '#core/screening/consent';
@@ -160,11 +160,7 @@ function Session({ plan, setsShare }: OfPaper) {
           {exercise && (
             <p>
               {exercise.limbs
-                .map((target) =>
-                  target.kind === 'measured'
-                    ? `${LIMB_LABELS[target.limb]} ${target.pressure.value} mmHg`
-                    : `${LIMB_LABELS[target.limb]} mark ${target.mark}`,
-                )
+                .map((target) => `${LIMB_LABELS[target.limb]} ${targetWords(target)}`)
                 .join(' · ')}
               {exercise.load.kind === 'weighed'
                 ? ` · ${mass.words(exercise.load.load.value)}`

@@ -1,6 +1,6 @@
 import { useRef } from 'react';
 import { atShare, type ExerciseChoice, type SetChoice } from '#core/plan/choices';
-import { measuredLimbs, type PlannedExercise, plannedMmHg } from '#core/plan/plan';
+import { cuffedLimbs, type PlannedExercise, plannedMmHg } from '#core/plan/plan';
 import { risingShares } from '#core/protocol/rising-shares';
 import { LIMB_LABELS } from '#core/quantity/limb';
 import { RULES } from '#core/rules/catalogue';
@@ -25,7 +25,7 @@ export function CyclesComposer({
   const { sets } = choice;
   const [first] = sets;
   const withSets = (next: SetChoice[]) => change({ ...choice, sets: next });
-  const limbs = planned ? measuredLimbs(planned) : [];
+  const limbs = planned ? cuffedLimbs(planned) : [];
   const timeOn = first?.work.kind === 'timed' ? first.work.workMs : USUAL.onMs;
   const timeOff = sets.length > 1 ? (first?.restMs ?? USUAL.offMs.usual) : USUAL.offMs.usual;
   const shares = sets.map(({ ofTarget }) => ofTarget ?? 100);

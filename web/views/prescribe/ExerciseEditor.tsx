@@ -18,8 +18,9 @@ import { FindingsFor } from '../../parts/FindingLine';
 import { NumberField } from '../../parts/NumberField';
 import { Picker } from '../../parts/Picker';
 import { WordMenu } from '../../parts/WordMenu';
+import { ArbitraryField } from './ArbitraryField';
 import { CyclesComposer } from './CyclesComposer';
-import { measuredLimbs, withLimbs, withProtocol } from './choices';
+import { trainableLimbs, withLimbs, withProtocol } from './choices';
 import { IntensityField } from './IntensityField';
 import { PressureField } from './PressureField';
 import { PrimingEditor } from './PrimingEditor';
@@ -51,7 +52,7 @@ export function ExerciseEditor({
   if (!exercise || !first || !session) return null;
   const protocol = PROTOCOLS[choice.protocolId];
   const kind = limbKind(first.limb);
-  const limbs = measuredLimbs(basis, kind);
+  const limbs = trainableLimbs(basis, kind);
   const proposed = proposedPercent(
     first.limb,
     session.schoolId,
@@ -127,6 +128,7 @@ export function ExerciseEditor({
                 }
               />
             )}
+            {first.kind === 'arbitrary' && <ArbitraryField choice={choice} basis={basis} set={set} />}
             {choice.load.kind === 'weighed' && (
               <NumberField
                 label="Load"
@@ -139,7 +141,7 @@ export function ExerciseEditor({
               />
             )}
           </div>
-          {show('percentLop', 'percentOneRepMax')}
+          {show('percentLop', 'pressureMmHg', 'percentOneRepMax')}
           {exercise.kind === 'aerobic' ? (
             <IntensityField intensity={choice.intensity ?? INTENSITIES.talking.first} set={set} />
           ) : (

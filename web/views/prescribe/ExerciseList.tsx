@@ -228,11 +228,15 @@ function Figures({ planned, isMoved }: { planned: PlannedExercise; isMoved: bool
                 label={one ? 'Target pressure' : `Target, ${LIMB_LABELS[target.limb].toLowerCase()}`}
                 derived={target.pressure}
               />
-              <Figure
-                label="Truly"
-                derived={target.trueRange}
-                words={`${target.percentLop} %, truly ${plain(target.trueRange.interval?.low ?? 0)}–${plain(target.trueRange.interval?.high ?? 0)}`}
-              />
+              {target.kind === 'measured' ? (
+                <Figure
+                  label="Truly"
+                  derived={target.trueRange}
+                  words={`${target.percentLop} %, truly ${plain(target.trueRange.interval?.low ?? 0)}–${plain(target.trueRange.interval?.high ?? 0)}`}
+                />
+              ) : (
+                <p className="text-[15px] text-ochre">arbitrary pressure, no LOP</p>
+              )}
             </div>
           ),
         )}

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import type { ExerciseChoice } from '#core/plan/choices';
-import { measuredLimbs, type PlannedExercise } from '#core/plan/plan';
+import { cuffedLimbs, type PlannedExercise } from '#core/plan/plan';
 import { type Priming, USUAL_PRIMING } from '#core/pressure/priming';
 import { Choice } from '../../parts/Choice';
 import { NumberField } from '../../parts/NumberField';
@@ -17,7 +17,7 @@ export function PrimingEditor({
 }) {
   const [opened, setOpened] = useState(false);
   const priming = choice.priming ?? USUAL_PRIMING;
-  const pressures = planned ? (measuredLimbs(planned)[0]?.primingMmHg ?? []) : [];
+  const pressures = planned ? (cuffedLimbs(planned)[0]?.primingMmHg ?? []) : [];
   const change = (part: Partial<Priming>) => set({ primed: true, priming: { ...priming, ...part } });
   return (
     <div>

@@ -5,7 +5,7 @@ import { rungSchema } from '#core/protocol/exercise';
 import { SCHOOLS, schoolIdSchema } from '#core/protocol/schools';
 import { LIMB_LABELS, type Limb } from '#core/quantity/limb';
 import { WordMenu } from '../../parts/WordMenu';
-import { measuredLimbs } from './choices';
+import { trainableLimbs } from './choices';
 import type { ComposerState, Wish } from './use-composer';
 
 const FIRST_MONTH = 'first-month';
@@ -23,7 +23,7 @@ const limbWords = (limbs: readonly Limb[]): string => {
 export function WishSentence({ composer, practice }: { composer: ComposerState; practice: PracticeView }) {
   const { wish, draftAgain, session, basis, change, takeTemplate } = composer;
   const limbSets = (['leg', 'arm'] as const).flatMap((kind) => {
-    const limbs = measuredLimbs(basis, kind);
+    const limbs = trainableLimbs(basis, kind);
     return limbs.length > 1 ? [...limbs.map((limb) => [limb]), limbs] : limbs.map((limb) => [limb]);
   });
   const isMeasured = limbSets.some((limbs) => setOf(limbs) === setOf(wish.limbs));

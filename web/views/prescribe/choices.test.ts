@@ -4,9 +4,9 @@ import {
   changeSet,
   isComplete,
   mayShare,
-  measuredLimbs,
   newExercise,
   sideWords,
+  trainableLimbs,
   withLimbs,
   withProtocol,
 } from './choices';
@@ -95,7 +95,7 @@ describe('an exercise as it is edited', () => {
   it('says its side in a word, and which limbs were measured', () => {
     expect(sideWords(choice)).toBe('left');
     expect(sideWords(withLimbs(choice, ['left-thigh', 'right-thigh'], basis))).toBe('both');
-    expect(measuredLimbs(basis, 'leg')).toEqual(['left-thigh', 'right-thigh']);
-    expect(measuredLimbs(basis, 'arm')).toEqual([]);
+    expect(trainableLimbs(basis, 'leg')).toEqual(['left-thigh', 'right-thigh']);
+    expect(trainableLimbs(basis, 'arm')).toEqual([]);
   });
 });

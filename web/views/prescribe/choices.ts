@@ -8,7 +8,7 @@ import {
   withPercentLop,
 } from '#core/plan/choices';
 import type { Basis } from '#core/plan/compose';
-import { wornChoice } from '#core/plan/draft-limb';
+import { choiceFor } from '#core/plan/draft-limb';
 import { bestKit } from '#core/plan/draft-session';
 import { isWeighed } from '#core/protocol/exercise';
 import type { ExerciseId } from '#core/protocol/exercises';
@@ -42,7 +42,7 @@ export function withLimbs(choice: ExerciseChoice, limbs: readonly Limb[], basis:
   const percentLop =
     measuredChoices(choice)[0]?.percentLop ?? RULES['PRS-3'].figures.exercisePercentLop.noteBelow;
   const kept = limbs
-    .map((limb) => wornChoice(limb, choice.position, percentLop, basis))
+    .map((limb) => choiceFor(limb, choice.position, choice.protocolId, percentLop, basis))
     .filter((worn) => worn !== null);
   if (kept.length === 0) return choice;
   const test =
@@ -75,7 +75,7 @@ export function newExercise(
   const onLimbs = exercise.sides === 'one' ? limbs.slice(0, 1) : limbs;
   const percentLop = (like && measuredChoices(like)[0]?.percentLop) ?? USUAL_PERCENT_LOP;
   const worn = onLimbs
-    .map((limb) => wornChoice(limb, exercise.position, percentLop, basis))
+    .map((limb) => choiceFor(limb, exercise.position, protocolId, percentLop, basis))
     .filter((choice) => choice !== null);
   if (worn.length === 0) return null;
   return withProtocol(
@@ -117,8 +117,22 @@ export const changeSet = (choice: ExerciseChoice, at: number, part: Partial<SetC
 export const sideWords = ({ limbs }: ExerciseChoice): string =>
   limbs.length > 1 ? 'both' : limbs[0] ? limbSide(limbs[0].limb) : '';
 
-/** Limbs of one kind that were measured, or strapped by feel. */
-export const measuredLimbs = ({ occlusions, tightness }: Basis, kind: 'arm' | 'leg'): Limb[] =>
-  [...new Set([...occlusions, ...tightness].map(({ limb }) => limb))]
+/** Limbs of one kind that were measured, strapped by feel, or wear a cuff where the practice works without a LOP. */
+export const trainableLimbs = (
+  {
+    occlusions,
+    tightness,
+    fits,
+    arbitraryUpToMmHg,
+  }: Pick<Basis, 'occlusions' | 'tightness' | 'fits' | 'arbitraryUpToMmHg'>,
+  kind: 'arm' | 'leg',
+): Limb[] =>
+  [
+    ...new Set(
+      [...occlusions, ...tightness, ...(arbitraryUpToMmHg !== null && kind === 'leg' ? fits : [])].map(
+        ({ limb }) => limb,
+      ),
+    ),
+  ]
     .filter((limb) => limbKind(limb) === kind)
     .sort();

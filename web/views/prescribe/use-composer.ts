@@ -56,7 +56,9 @@ function firstGoal({ facts, judgedAtMs }: ClientRecord, plan: Plan | undefined):
   const stood = rungInForce(facts, limb)?.rung;
   const operated = proceduresInForce(facts, judgedAtMs).some((procedure) => procedure.limb === limb);
   const rung = stood === undefined || stood === 'done' ? (operated ? 'passive' : 'isometric') : stood;
-  return { goal: plan?.goal ?? (operated ? 'rehab' : 'size'), rung };
+  // Nobody measured anything: what is left is work without a LOP (rule PRS-7).
+  const usual = facts.occlusions.length + facts.tightness.length === 0 ? 'aerobic' : 'size';
+  return { goal: plan?.goal ?? (operated ? 'rehab' : usual), rung };
 }
 
 type Made = { composed: Composed | null; missing: string | null };

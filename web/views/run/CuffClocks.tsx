@@ -35,7 +35,7 @@ export const CuffClocks = memo(function CuffClocks({
           {target?.kind === 'by-feel' && (
             <p>By feel, at mark {target.mark}: check colour and tingling (TIGHT).</p>
           )}
-          {target?.kind === 'measured' && <PressureRead target={target} act={act} />}
+          {target && target.kind !== 'by-feel' && <PressureRead target={target} act={act} />}
         </div>
       );
     });

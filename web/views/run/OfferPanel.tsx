@@ -5,6 +5,7 @@ import { RULES } from '#core/rules/catalogue';
 import { noHarderWords } from '#core/session/no-harder';
 import { offerAfterSet } from '#core/session/offer';
 import type { SessionState } from '#core/session/state';
+import { tooHardWords } from '#core/session/too-hard';
 import type { Act } from '../../act/act';
 import { usePractice } from '../../data/queries';
 import { Button } from '../../parts/Button';
@@ -28,7 +29,7 @@ export const OfferPanel = memo(function OfferPanel({
   const answer = (accepted: boolean) => offered && act({ do: 'answer-offer', accepted, kits });
   useHotkeys('y', () => answer(true));
   useHotkeys('n', () => answer(false));
-  if (!offered) return <NoHarder words={noHarderWords(plan, state)} />;
+  if (!offered) return <ToLookAt words={noHarderWords(plan, state) ?? tooHardWords(plan, state)} />;
   const words = offerWords(offered.offer, mass.words);
   return (
     <section role="status" className="border-l-4 border-plum py-1 pl-3">
@@ -50,8 +51,8 @@ export const OfferPanel = memo(function OfferPanel({
   );
 });
 
-/** A second set that felt no harder than the first asks for a look, and for no answer. */
-const NoHarder = ({ words }: { words: string | null }) =>
+/** A second set that felt no harder than the first, or one too hard without a LOP, asks for a look and for no answer. */
+const ToLookAt = ({ words }: { words: string | null }) =>
   words && (
     <p role="status" className="notched py-1">
       {words}

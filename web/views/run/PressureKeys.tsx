@@ -1,4 +1,4 @@
-import type { InHand } from '#core/session/in-hand';
+import { type InHand, isCuffedInHand } from '#core/session/in-hand';
 import type { Act } from '../../act/act';
 import { Button } from '../../parts/Button';
 
@@ -44,4 +44,4 @@ export function PressureKeys({
 }
 
 const isLoosened = ({ limbs }: InHand): boolean =>
-  limbs.some((target) => target.kind === 'measured' && target.targetMmHg < target.signed.pressure.value);
+  limbs.some((target) => isCuffedInHand(target) && target.targetMmHg < target.signed.pressure.value);

@@ -1,15 +1,15 @@
 import { useState } from 'react';
-import type { MeasuredInHand } from '#core/session/in-hand';
+import type { CuffedInHand } from '#core/session/in-hand';
 import type { Act } from '../../act/act';
 
 /** The pressure last read, and a place to type a new reading. */
-export function PressureRead({ target, act }: { target: MeasuredInHand; act: Act }) {
+export function PressureRead({ target, act }: { target: CuffedInHand; act: Act }) {
   const [typed, setTyped] = useState('');
   const { limb, targetMmHg, readMmHg } = target;
   const pressureMmHg = readMmHg ?? targetMmHg;
-  const occlusionMmHg = target.signed.occlusion.value;
+  const occlusionMmHg = target.kind === 'measured' ? target.signed.occlusion.value : null;
   const reading = Number(typed);
-  const over = reading > occlusionMmHg;
+  const over = occlusionMmHg !== null && reading > occlusionMmHg;
   const drift = pressureMmHg - targetMmHg;
   const drifts = Math.abs(drift) > target.signed.divisionMmHg;
   const save = (event: React.FormEvent) => {
@@ -22,7 +22,10 @@ export function PressureRead({ target, act }: { target: MeasuredInHand; act: Act
     <form onSubmit={save}>
       <div className="flex items-baseline gap-3">
         <p className="figures text-3xl">{pressureMmHg}</p>
-        <p className="text-[14px] text-quiet">mmHg, target {targetMmHg}</p>
+        <p className="text-[14px] text-quiet">
+          mmHg, target {targetMmHg}
+          {target.kind === 'arbitrary' && ', arbitrary'}
+        </p>
         <input
           inputMode="numeric"
           autoComplete="off"

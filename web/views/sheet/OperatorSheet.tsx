@@ -1,6 +1,6 @@
 import type { Derived } from '#core/derivation/derived';
 import { compile } from '#core/plan/compile';
-import type { Plan } from '#core/plan/plan';
+import { type CuffedTarget, isCuffed, type Plan } from '#core/plan/plan';
 import { planLimitMs } from '#core/plan/plan-limit';
 import { teachingOf } from '#core/protocol/teaching';
 import { LIMB_LABELS } from '#core/quantity/limb';
@@ -53,9 +53,7 @@ export function OperatorSheet({ client, prescription, practice }: SheetProps) {
                 <li key={target.limb}>
                   {LIMB_LABELS[target.limb]}, {target.cuffLabel}: inflate to{' '}
                   <strong className="figures text-xl">{target.pressure.value} mmHg</strong> (
-                  {target.percentLop} % of LOP {target.occlusion.value} ± {target.uncertaintyMmHg},{' '}
-                  {target.measuredPosition}; truly {target.trueRange.interval?.low}–
-                  {target.trueRange.interval?.high} %). Never longer than{' '}
+                  {originWords(target)}). Never longer than{' '}
                   {clock(planLimitMs(plan, target.limb, [exercise]))} (PRO-1).
                   {target.primingMmHg.length > 0 && ` Prime: ${target.primingMmHg.join(', ')} mmHg.`}
                   {stepsWords(target, exercise) && ` One after the other: ${stepsWords(target, exercise)}.`}
@@ -118,13 +116,19 @@ export function OperatorSheet({ client, prescription, practice }: SheetProps) {
   );
 }
 
+/** What a pressure rests on. */
+const originWords = (target: CuffedTarget): string =>
+  target.kind === 'measured'
+    ? `${target.percentLop} % of LOP ${target.occlusion.value} ± ${target.uncertaintyMmHg}, ${target.measuredPosition}; truly ${target.trueRange.interval?.low}–${target.trueRange.interval?.high} %`
+    : 'an arbitrary pressure, no LOP was measured: effort 8 of 10 at most, PRS-7';
+
 /** One line a figure: what it is, how it came about, and by which rules. */
 function workings({ exercises }: Plan): string[] {
   return exercises.flatMap(({ label, limbs, load }, place) => [
     ...limbs.map(
       (target) =>
         `${place + 1}. ${label}, ${LIMB_LABELS[target.limb].toLowerCase()}: ${
-          target.kind === 'measured'
+          isCuffed(target)
             ? workingWords(target.pressure)
             : `by feel, mark ${target.mark}, felt ${target.felt} of 10 (TIGHT)`
         }`,

@@ -3,7 +3,7 @@ import type { PracticeView } from '#contract/practice';
 import { compile } from '#core/plan/compile';
 import { doseOf } from '#core/plan/dose';
 import { GOALS } from '#core/plan/goals';
-import { wornLabel } from '#core/plan/plan';
+import { targetWords, wornLabel } from '#core/plan/plan';
 import { teachingOf } from '#core/protocol/teaching';
 import { LIMB_LABELS, limbsWords } from '#core/quantity/limb';
 import type { PrescriptionFact } from '#core/record/facts';
@@ -58,7 +58,7 @@ export function PersonalSheet({ client, prescription, practice }: SheetProps) {
             {exercise.limbs
               .map(
                 (target) =>
-                  `${LIMB_LABELS[target.limb]}: ${target.kind === 'by-feel' ? `mark ${target.mark}, felt ${target.felt} of 10` : `${target.pressure.value} mmHg`}, ${wornLabel(target)}`,
+                  `${LIMB_LABELS[target.limb]}: ${target.kind === 'by-feel' ? `mark ${target.mark}, felt ${target.felt} of 10` : targetWords(target)}, ${wornLabel(target)}`,
               )
               .join('. ')}
             . {exercise.cue} {teachingOf(exercise.exerciseId)?.range}

@@ -1,0 +1,124 @@
+import type { Derived } from '../derivation/derived';
+import type { Finding } from '../findings/finding';
+import type { WorkMode } from '../protocol/work-mode';
+import { LIMB_LABELS, type Limb, limbKind } from '../quantity/limb';
+import { RULES } from '../rules/catalogue';
+import { climb, type RampSession } from './ramp';
+
+const { fromMmHg, mostEffort, gaugeMmHg, ceilingMost } = RULES['PRS-7'].figures;
+const { withoutLopMmHg } = RULES['PRS-4'].figures;
+
+/** What a gauge shows where nothing was measured with one: pressures are rounded down to it. */
+export const ARBITRARY_DIVISION_MMHG = gaugeMmHg;
+
+/** Between what a practice may set the most that is put on a limb without a LOP, in mmHg. */
+export const CEILING_MMHG = { least: fromMmHg, most: ceilingMost };
+
+/** Work that may be done under a pressure nobody measured a LOP for (rule PRS-7). */
+export const mayBeArbitrary = (limb: Limb, mode: WorkMode): boolean =>
+  limbKind(limb) === 'leg' && (mode === 'aerobic' || mode === 'preparation');
+
+/**
+ * The pressure the millimetre ramp allows now (rules PRS-4, PRS-7): 130 mmHg in the first seven days, then 10 more for each
+ * seven days in which somebody trained so and it was tolerated, up to the practice's most.
+ * @param done sessions done under an arbitrary pressure, in any order
+ * @param ceilingMmHg the practice's most
+ * @example sessions on days 0, 3 and 8, looked at on day 9 //=> 140
+ */
+export const arbitraryLevelMmHg = (
+  done: readonly Pick<RampSession, 'atMs' | 'tolerated'>[],
+  ceilingMmHg: number,
+  nowMs: number,
+): number =>
+  climb(
+    [...done].sort((a, b) => a.atMs - b.atMs),
+    { start: fromMmHg, most: ceilingMmHg, aWeek: withoutLopMmHg.aWeek, down: withoutLopMmHg.down },
+    nowMs,
+  );
+
+/** The most that follows on a pressure somebody chose: a step of the ramp, whatever it allows beyond. In mmHg. */
+export const stepUpMmHg = (pressureMmHg: number): number => pressureMmHg + withoutLopMmHg.aWeek;
+
+/** A pressure as it is asked for, with what it is: nobody knows its share of LOP. */
+export const arbitraryPressure = (pressureMmHg: number): Derived => ({
+  value: pressureMmHg,
+  unit: 'mmHg',
+  working: [{ label: 'Arbitrary pressure', detail: `${pressureMmHg} mmHg, chosen; no LOP was measured` }],
+  rules: ['PRS-7'],
+});
+
+/** What an arbitrary pressure is checked against. Pressures in mmHg. */
+export type ArbitraryBounds = {
+  limb: Limb;
+  mode: WorkMode;
+  /** The practice's most; null where no clinician has switched it on. */
+  ceilingMmHg: number | null;
+  /** What the millimetre ramp allows this week. */
+  levelMmHg: number;
+  /** A LOP of this limb and cuff that holds. */
+  lopMmHg: number | null;
+  operated: boolean;
+  /** A share of LOP that a clearance caps the person at. */
+  capPercentLop: number | null;
+};
+
+/** Findings on a pressure nobody measured a LOP for (rules PRS-4, PRS-7). */
+export function checkArbitrary(pressureMmHg: number, bounds: ArbitraryBounds): Finding[] {
+  const { limb, mode, ceilingMmHg, levelMmHg, lopMmHg, operated, capPercentLop } = bounds;
+  const name = LIMB_LABELS[limb];
+  const hard = (message: string, remedy: string, to?: number): Finding[] => [
+    {
+      rule: 'PRS-7',
+      level: 'hard',
+      subject: 'pressureMmHg',
+      message,
+      remedy,
+      ...(to === undefined ? {} : { fix: { set: 'pressureMmHg', to } }),
+    },
+  ];
+  if (ceilingMmHg === null)
+    return hard(
+      'This practice does not work without a LOP.',
+      'Measure the limb, or have a clinician switch it on for the practice.',
+    );
+  if (!mayBeArbitrary(limb, mode))
+    return hard(
+      `${name}: without a LOP there is aerobic work and cycles of the lower limbs only.`,
+      'Measure the limb.',
+    );
+  if (lopMmHg !== null)
+    return hard(`${name}: its LOP of ${lopMmHg} mmHg is in force.`, 'Go by a share of it.');
+  if (operated) return hard(`${name} was operated on.`, 'Measure its LOP.');
+  if (capPercentLop !== null)
+    return hard(
+      `A clearance allows ${capPercentLop} % of LOP at most, which nothing but a LOP can keep.`,
+      'Measure the limb.',
+    );
+  if (pressureMmHg > ceilingMmHg)
+    return hard(
+      `${pressureMmHg} mmHg is above the ${ceilingMmHg} mmHg this practice goes to without a LOP.`,
+      `Set ${ceilingMmHg} mmHg or lower, or measure the limb.`,
+      ceilingMmHg,
+    );
+  return [
+    {
+      rule: 'PRS-7',
+      level: 'note',
+      subject: 'pressureMmHg',
+      message: `An arbitrary pressure: nobody knows what share of the LOP ${pressureMmHg} mmHg is.`,
+      remedy: `Measure it as soon as you can; until then effort ${mostEffort} of 10 at most.`,
+    },
+    ...(pressureMmHg > levelMmHg
+      ? [
+          {
+            rule: 'PRS-4' as const,
+            level: 'guard' as const,
+            subject: 'pressureMmHg',
+            message: `${name}: ${pressureMmHg} mmHg is above the ${levelMmHg} mmHg that the ramp allows this week.`,
+            remedy: `Set ${levelMmHg} mmHg or lower, or have a clinician give the reason.`,
+            fix: { set: 'pressureMmHg' as const, to: levelMmHg },
+          },
+        ]
+      : []),
+  ];
+}

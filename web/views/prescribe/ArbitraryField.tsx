@@ -1,0 +1,32 @@
+import { doneWithoutLop } from '#core/plan/check-limb';
+import { type ExerciseChoice, withArbitraryMmHg } from '#core/plan/choices';
+import type { Basis } from '#core/plan/compose';
+import { arbitraryLevelMmHg } from '#core/pressure/arbitrary';
+import { NumberField } from '../../parts/NumberField';
+
+/** The pressure of limbs nobody measured a LOP of, in mmHg, with what their ramp allows this week (rules PRS-4, PRS-7). */
+export function ArbitraryField({
+  choice,
+  basis: { arbitraryUpToMmHg, done, nowMs },
+  set,
+}: {
+  choice: ExerciseChoice;
+  basis: Basis;
+  set: (part: Pick<ExerciseChoice, 'limbs'>) => void;
+}) {
+  const [first] = choice.limbs;
+  if (first?.kind !== 'arbitrary') return null;
+  return (
+    <NumberField
+      label="Arbitrary pressure"
+      unit="mmHg"
+      value={first.pressureMmHg}
+      onValue={(mmHg) => set({ limbs: withArbitraryMmHg(choice.limbs, mmHg) })}
+      hint={
+        arbitraryUpToMmHg === null
+          ? 'This practice does not work without a LOP'
+          : `The ramp allows ${arbitraryLevelMmHg(doneWithoutLop(first.limb, done), arbitraryUpToMmHg, nowMs)} this week, ${arbitraryUpToMmHg} is the most`
+      }
+    />
+  );
+}
