@@ -34,6 +34,8 @@ import { deviceRoutes } from './routes/devices';
 import { feedRoutes } from './routes/feed';
 import { healthRoutes } from './routes/health';
 import { historyRoutes } from './routes/history';
+import { homeRoutes } from './routes/home';
+import { homeLinkRoutes } from './routes/home-links';
 import { meRoutes } from './routes/me';
 import { mendRoutes } from './routes/mend';
 import { occlusionPressureRoutes } from './routes/occlusion-pressures';
@@ -104,6 +106,8 @@ const apiRoutes = (
     .route('/clients', historyRoutes)
     .route('/clients', outcomeRoutes)
     .route('/clients', mendRoutes)
+    .route('/clients', homeLinkRoutes)
+    .route('/home', homeRoutes(aheadMs))
     .route('/sessions', sessionRoutes(aheadMs))
     .route('/feed', feedRoutes)
     .route('/archive', archiveRoutes)

@@ -136,7 +136,17 @@ const ofThePractice =
     await expect(page.getByText(ready).first()).toBeVisible();
   };
 
+/** The page of a home link, as a phone without an account opens it. */
+const atHome: View['open'] = async (page) => {
+  await bench('Odran Fellweather', 'Run', 'Walks at home')(page);
+  await page.getByText('Walks at home: no link').click();
+  await page.getByRole('button', { name: 'Make a link' }).click();
+  await page.goto((await page.getByText(/\/home#/).textContent()) ?? '');
+  await expect(page.getByRole('heading', { name: 'Before you begin' })).toBeVisible();
+};
+
 export const VIEWS: View[] = [
+  { name: 'at home', open: atHome },
   { name: 'entries', open: besideTheChain('Odalys Ferrant', 'Record', 'Who did what, and who looked') },
   { name: 'accounts', open: ofThePractice('Who may sign in', 'signs in as tobias') },
   { name: 'audit', open: ofThePractice('Who did what', 'Signed in') },

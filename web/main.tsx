@@ -4,6 +4,7 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { lazy, StrictMode, Suspense } from 'react';
 import { createRoot } from 'react-dom/client';
 import { BrowserRouter, Outlet, Route, Routes } from 'react-router';
+import { HOME_PATH } from '#contract/home-path';
 import { PRINT_PATH } from '#contract/print';
 import { ApiProblem } from './data/api';
 import { listenToOtherTabs } from './data/follow';
@@ -147,4 +148,6 @@ function startApp(): void {
 
 // A page for the server's own print follows nobody and keeps nothing, so that it is soon at rest.
 if (window.location.pathname === PRINT_PATH) void import('./print');
+// Who trains at home has no account: a page of its own, which keeps itself for when there is no network.
+else if (window.location.pathname === HOME_PATH) void import('./home');
 else startApp();

@@ -7,6 +7,7 @@ import type { SessionState } from './state';
 const nothingYet = (): SessionState => ({
   startedAtMs: null,
   enteredAtMs: null,
+  byClient: false,
   runner: null,
   limbs: [],
   loosenedMmHg: {},

@@ -56,6 +56,8 @@ export type SessionState = {
   startedAtMs: number | null;
   /** When it was entered, where it was done on paper or elsewhere; null for one that was run here. */
   enteredAtMs: number | null;
+  /** Done at home, and told by the person who did it. */
+  byClient: boolean;
   /** The device that runs it and writes what the clock owes; null in older logs, where any did (rule RUN-9). */
   runner: string | null;
   limbs: LimbState[];

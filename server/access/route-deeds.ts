@@ -25,6 +25,8 @@ export const ROUTE_ASKS: Readonly<Record<string, Asks>> = {
   // Their secrets are who calls them.
   'GET /calendar/:secret/training.ics': 'anybody',
   'GET /print/:ticket': 'anybody',
+  'GET /home': 'anybody',
+  'POST /home': 'anybody',
 
   'GET /me': 'see',
   'POST /me/passphrase': 'signed-in',
@@ -76,6 +78,9 @@ export const ROUTE_ASKS: Readonly<Record<string, Asks>> = {
   'GET /clients/:id/history/sessions': 'see',
   'GET /clients/:id/history/pressures': 'see',
   'GET /clients/:id/history/one-rep-maxes': 'see',
+  'GET /clients/:id/home-links': 'see',
+  'POST /clients/:id/home-links': 'sign',
+  'POST /clients/:id/home-links/:linkId/end': 'sign',
   'POST /clients/:id/screenings': 'record',
   'POST /clients/:id/consents': 'record',
   'POST /clients/:id/day-checks': 'record',

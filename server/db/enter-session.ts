@@ -5,6 +5,7 @@ import { readPlan } from '#core/plan/versions/read-plan';
 import { SESSIONS_COUNT_MS } from '#core/record/facts';
 import { type EnteredSession, enteredEvents } from '#core/session/entered';
 import type { SessionEvent } from '#core/session/events';
+import type { SetPlace } from '#core/session/places';
 import { refusedField } from '../problem';
 import { writeAudit } from './audit';
 import { AS_SIGNED, NOTHING_DONE, readHead } from './session-log';
@@ -38,7 +39,7 @@ export function enterSession(
   ).get(coursePlanId, entered.startedAtMs) as Version | undefined;
   if (!version) throw cannotBe('The plan was not signed yet then.', 'Choose a day after it was signed.');
   const signed = readPlan(JSON.parse(version.plan));
-  const plan = planOfDay(signed, entered, setsShare);
+  const plan = planOfDay(signed, entered.sets, setsShare);
   const events = eventsOf(id, plan, entered, by.nowMs);
   if (!events.some(({ type }) => type === 'set-started')) {
     throw refusedField(
@@ -49,14 +50,42 @@ export function enterSession(
       'Enter those of the version that was in force then.',
     );
   }
+  keepDone(prepare, { id, version, plan: plan === signed ? null : plan, events }, by);
+  const note = { action: 'session-entered-later', subject: version.clientId, detail: { id, ...entered } };
+  writeAudit(prepare, note, { practitionerId: by.practitionerId, atMs: by.nowMs });
+  return version.clientId;
+}
+
+/**
+ * Keeps a session that is over, with its whole log. To be called in a transaction.
+ * @param done `plan` where it is not as it was signed
+ * @throws Problem 422 for a time at which it cannot have been
+ */
+export function keepDone(
+  prepare: Prepare,
+  {
+    id,
+    version,
+    plan,
+    events,
+  }: {
+    id: string;
+    version: { id: string; clientId: string };
+    plan: Plan | null;
+    events: readonly SessionEvent[];
+  },
+  by: { nowMs: number; aheadMs: number; practitionerId: string },
+): void {
+  const startMs = Math.min(...events.map(({ atMs }) => atMs));
   const endMs = Math.max(...events.map(({ atMs }) => atMs));
-  if (endMs > by.nowMs) throw cannotBe('It would not be over yet.', 'Choose when it began; or run it here.');
-  if (entered.startedAtMs < by.nowMs - SESSIONS_COUNT_MS) {
+  if (endMs > by.nowMs + by.aheadMs)
+    throw cannotBe('It would not be over yet.', 'Choose when it began; or run it here.');
+  if (startMs < by.nowMs - SESSIONS_COUNT_MS) {
     throw cannotBe('It is longer ago than anything counts: half a year.', 'Note it in the person’s story.');
   }
   const overlaps = prepare(
     `select 1 from session where client_id = ? and superseded <> 2 and opened_at_ms < ? and coalesce(finished_at_ms, ?) > ?`,
-  ).get(version.clientId, endMs, by.nowMs, entered.startedAtMs);
+  ).get(version.clientId, endMs, by.nowMs, startMs);
   if (overlaps) throw cannotBe('Another session of this person was running then.', 'Choose another time.');
   prepare(
     `insert into session (id, client_id, prescription_id, opened_at_ms, plan, summary) values (?, ?, ?, ?, ?, ?)`,
@@ -64,21 +93,18 @@ export function enterSession(
     id,
     version.clientId,
     version.id,
-    entered.startedAtMs,
-    plan === signed ? AS_SIGNED : JSON.stringify(plan),
+    startMs,
+    plan === null ? AS_SIGNED : JSON.stringify(plan),
     JSON.stringify(NOTHING_DONE),
   );
   takeEvents(prepare, id, events, by);
-  const note = { action: 'session-entered-later', subject: version.clientId, detail: { id, ...entered } };
-  writeAudit(prepare, note, { practitionerId: by.practitionerId, atMs: by.nowMs });
-  return version.clientId;
 }
 
 /** In a deload week a share of the sets was asked for, unless more of them were done (rule PRO-4). */
-function planOfDay(signed: Plan, { sets }: EnteredSession, setsShare: number): Plan {
+export function planOfDay(signed: Plan, sets: readonly SetPlace[], setsShare: number): Plan {
   if (setsShare === 1) return signed;
   const cut = cutSets(signed, setsShare);
-  const isCut = ({ exerciseIndex, setIndex }: EnteredSession['sets'][number]) =>
+  const isCut = ({ exerciseIndex, setIndex }: SetPlace) =>
     cut.exercises[exerciseIndex]?.sets[setIndex] !== undefined;
   return sets.every(isCut) ? cut : signed;
 }

@@ -97,6 +97,7 @@ export function readEntries(prepare: Prepare, clientId: string, beforeMs: number
 
 /** Tables whose rows are of a person, each before those its rows name. */
 const OF_A_PERSON = [
+  'home_link',
   'retraction',
   'report',
   'adverse_event',

@@ -13,6 +13,7 @@ import { ErasedAdverseEvents } from './migrations/012-erased-adverse-events';
 import { Consents } from './migrations/013-consents';
 import { PracticeHabits } from './migrations/014-practice-habits';
 import { WithoutLop } from './migrations/015-without-lop';
+import { HomeLinks } from './migrations/016-home-links';
 
 /** Every migration, in order; what stands in a file tells its release. */
 export const MIGRATIONS = [
@@ -31,6 +32,7 @@ export const MIGRATIONS = [
   { name: '013-consents', class: Consents },
   { name: '014-practice-habits', class: PracticeHabits },
   { name: '015-without-lop', class: WithoutLop },
+  { name: '016-home-links', class: HomeLinks },
 ];
 
 export const MIGRATION_NAMES = MIGRATIONS.map(({ name }) => name);

@@ -41,6 +41,11 @@ export async function learnClock(): Promise<void> {
   } catch {
     return;
   }
+  learnFrom(samples);
+}
+
+/** Takes the offset from times that the server has told. */
+export function learnFrom(samples: readonly ClockSample[]): void {
   const learnt = clockOffsetMs(samples);
   if (learnt === null) return;
   offsetMs = learnt;

@@ -12,6 +12,7 @@ export const KEYS = {
   lastReview: (id: string, coursePlanId: string) => ['client', id, 'last-review', coursePlanId],
   entries: (id: string) => ['client', id, 'entries'],
   archived: ['roster', 'archived'],
+  homeLinks: (id: string) => ['client', id, 'home-links'],
   log: (id: string) => ['client', id, 'log'],
   reports: (id: string) => ['client', id, 'reports'],
   outcomes: (id: string) => ['client', id, 'outcomes'],

@@ -4,11 +4,12 @@ import type { ClientRecord } from '#contract/client';
 import type { NewDayCheck } from '#contract/measurements';
 import { newest } from '#core/quantity/newest';
 import { needsBloodPressure } from '#core/record/in-force';
-import { DAY_SIGNS, type DaySign, daySignSchema, judgeDayCheck } from '#core/screening/day-check';
+import { DAY_SIGNS, daySignSchema, judgeDayCheck } from '#core/screening/day-check';
 import { api, failureWords, read } from '../data/api';
 import { useRecordWrite } from '../data/queries';
 import { BloodPressureFields } from './BloodPressureFields';
 import { Button } from './Button';
+import { type DayAnswers, DayQuestions } from './DayQuestions';
 import { FieldError } from './Field';
 import { FindingLine } from './FindingLine';
 import { Scale } from './Scale';
@@ -21,7 +22,7 @@ export function DayCheckForm({ client, done }: { client: ClientRecord; done?: ()
     (sign) => !DAY_SIGNS[sign].postOperative || last?.yes.includes('recent-surgery'),
   );
   const asksPressure = needsBloodPressure(client.facts, client.judgedAtMs);
-  const [well, setWell] = useState<Partial<Record<DaySign, boolean>>>({});
+  const [well, setWell] = useState<DayAnswers>({});
   const [painNow, setPainNow] = useState<number | null>(null);
   const [typed, setTyped] = useState(NO_PRESSURE);
   const write = useRecordWrite((json: NewDayCheck) =>
@@ -46,27 +47,7 @@ export function DayCheckForm({ client, done }: { client: ClientRecord; done?: ()
   return (
     <section aria-label="Check on the day" className="space-y-3">
       <h3 className="text-xl font-semibold">On the day</h3>
-      <ul className="grid gap-x-6 sm:grid-cols-2">
-        {signs.map((sign) => (
-          <li key={sign} className="grid grid-cols-[1fr_auto] items-center gap-2 border-b border-rule py-1">
-            <span>{DAY_SIGNS[sign].ask}</span>
-            <span className="flex gap-1">
-              {[true, false].map((yes) => (
-                <button
-                  key={String(yes)}
-                  type="button"
-                  aria-pressed={well[sign] === yes}
-                  onClick={() => setWell({ ...well, [sign]: yes })}
-                  className="min-h-9 min-w-12 rounded-sm border border-ink/40 px-2 text-[15px] aria-pressed:border-plum aria-pressed:bg-plum aria-pressed:text-on-plum"
-                >
-                  {yes ? 'Yes' : 'No'}
-                  <span className="sr-only">, {DAY_SIGNS[sign].ask}</span>
-                </button>
-              ))}
-            </span>
-          </li>
-        ))}
-      </ul>
+      <DayQuestions signs={signs} well={well} setWell={setWell} />
       <Scale label="Pain now" keys="0–9" value={painNow} onChange={setPainNow} />
       {asksPressure && <BloodPressureFields label="Blood pressure today" typed={typed} onChange={setTyped} />}
       {complete &&

@@ -22,6 +22,16 @@ const RIGHT = 16;
 const TOP = 22;
 const MINUTE_MS = 60_000;
 
+/** Between which times a line stands, in minutes, and how wide the longest of them is written, in px. */
+const LINES_EVERY = [1, 2, 5, 10, 30, 60];
+const TIME_PX = 56;
+
+/** Time between two lines, so that no two times are written over each other. @param widthPx room of the whole strip */
+const timesEvery = (endMs: number, widthPx: number): number => {
+  const fits = LINES_EVERY.find((minutes) => (minutes * MINUTE_MS * widthPx) / endMs >= TIME_PX);
+  return (fits ?? 60) * MINUTE_MS;
+};
+
 /** Where a time stands on the strip, for what is laid over it. */
 export type StripScale = { x: (atMs: number) => number; msPerPx: number; left: number };
 
@@ -55,7 +65,7 @@ export function OcclusionStrip({
   const endMs = Math.max(planned?.endMs ?? 0, done?.endMs ?? 0, nowMs ?? 0, MINUTE_MS) * 1.04;
   const x = (atMs: number) => LEFT + (atMs / endMs) * (width - LEFT - RIGHT);
   const height = TOP + limbs.length * (laneHeight + 26) + 4;
-  const everyMs = (endMs > 24 * MINUTE_MS ? 5 : endMs > 12 * MINUTE_MS ? 2 : 1) * MINUTE_MS;
+  const everyMs = timesEvery(endMs, width - LEFT - RIGHT);
   return (
     <div ref={ref} className="relative">
       <svg width={width} height={height} aria-hidden="true" className="block">

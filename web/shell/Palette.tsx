@@ -31,6 +31,11 @@ const PAGES = [
   },
   { path: 'explain', words: 'What it is and feels like', keywords: ['consent', 'risks', 'questions', 'faq'] },
   { path: 'sheet/person', words: 'Sheet to take home', keywords: ['print', 'handout', 'homework', 'pdf'] },
+  {
+    path: 'run?home=link',
+    words: 'A link to train at home',
+    keywords: ['distance', 'remote', 'qr', 'code', 'phone', 'online'],
+  },
   { path: 'report', words: 'Report', keywords: ['letter', 'referrer', 'pdf', 'print'] },
 ];
 

@@ -8,14 +8,17 @@ export const sessionStarted = defineEvent({
     runner: z.string().min(1).max(64).optional(),
     /** When it was entered, for a session that was done on paper or elsewhere. */
     enteredAtMs: z.number().int().positive().optional(),
+    /** Done at home, and told by the person who did it. */
+    byClient: z.literal(true).optional(),
   },
   undoable: false,
   afterFinish: false,
   words: 'the start',
-  apply: (_, state, { atMs, runner, enteredAtMs }) => {
+  apply: (_, state, { atMs, runner, enteredAtMs, byClient }) => {
     if (state.startedAtMs !== null) return;
     state.startedAtMs = atMs;
     state.runner = runner ?? null;
     state.enteredAtMs = enteredAtMs ?? null;
+    state.byClient = byClient === true;
   },
 });

@@ -71,6 +71,7 @@ export function RecordView({ session }: { session: LiveSession }) {
             .map((exercise) => `${exercise.label}: ${exercise.protocolLabel}, ${loadWords(exercise, mass)}`)
             .join('; ')}
           . Done over planned.
+          {state.byClient && ' Done at home: told by the person who did it.'}
           {state.enteredAtMs !== null &&
             ` Entered later, ${dayAndTime(state.enteredAtMs)}: times and pressures are the plan’s.`}
           {view.plan.today && ` ${lighterWords(view.plan.today)}`}

@@ -37,6 +37,7 @@ import { planSearch, usePlanInHand } from '../../parts/use-plan-in-hand';
 import { useSpace } from '../../parts/use-space';
 import { DayExposure } from './DayExposure';
 import { EnterSession } from './EnterSession';
+import { HomeLinks } from './HomeLinks';
 import { LighterToday, useLighter } from './LighterToday';
 import { Retarget } from './Retarget';
 
@@ -184,6 +185,7 @@ export function RunBench({ client }: { client: ClientRecord }) {
         </p>
       )}
       {inHand && <EnterSession clientId={client.id} inHand={inHand} setsShare={setsShare} />}
+      {inHand && <HomeLinks clientId={client.id} coursePlan={inHand.coursePlan} />}
       <PastSessions client={client} />
     </section>
   );

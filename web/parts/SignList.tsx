@@ -36,12 +36,15 @@ export function SignList({
             event.stopPropagation();
             pick(sign);
           }}
-          className="fixed top-16 left-1/2 z-50 w-[720px] max-w-[94vw] -translate-x-1/2 rounded-sm border border-ink bg-paper p-5"
+          className="fixed top-[min(4rem,4dvh)] left-1/2 z-50 max-h-[92dvh] w-[720px] max-w-[94vw] -translate-x-1/2 overflow-y-auto rounded-sm border border-ink bg-paper p-5"
         >
           <Dialog.Title className="mb-3 text-xl font-semibold">Which sign?</Dialog.Title>
           <div className="grid gap-5 md:grid-cols-2">
             <Group title="Expected: noted" signs={EXPECTED} pick={pick} />
-            <Group title="Stop: deflate at once" signs={STOPS} pick={pick} stop />
+            {/* On a phone, what cannot wait comes first. */}
+            <div className="max-md:order-first">
+              <Group title="Stop: deflate at once" signs={STOPS} pick={pick} stop />
+            </div>
           </div>
         </Dialog.Content>
       </Dialog.Portal>

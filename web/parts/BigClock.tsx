@@ -6,9 +6,9 @@ import { repsNow, restLeftMs } from '#core/session/clocks';
 import { type NextStep, nextStep } from '#core/session/next-step';
 import { nextPlace } from '#core/session/places';
 import { correctedReps, findSet, openSet, type SessionState, type SetRecord } from '#core/session/state';
-import { clock, countdown } from '../../parts/format';
-import { amountWords } from '../../parts/PlanSummary';
-import { useNow } from '../../parts/use-now';
+import { clock, countdown } from './format';
+import { amountWords } from './PlanSummary';
+import { useNow } from './use-now';
 
 // The bar of the pace fills and empties within a second; nothing else of the page moves as fast.
 const PHASE_EVERY_MS = 100;

@@ -1,0 +1,72 @@
+import { z } from 'zod';
+import type { Plan } from '#core/plan/plan';
+import { type DaySign, dayCheckSchema } from '#core/screening/day-check';
+import type { EffortIn } from '#core/session/effort';
+import { followUpSchema, sessionEventSchema } from '#core/session/events';
+
+/** Weeks a link may be good for. */
+export const LINK_WEEKS = { least: 1, usual: 4, most: 8 };
+
+/** A link for one plan, with which somebody trains at home without an account. */
+export const newHomeLinkSchema = z.object({
+  coursePlanId: z.string().min(1, 'Say for which plan.'),
+  weeks: z.number().int().min(LINK_WEEKS.least).max(LINK_WEEKS.most, `At most ${LINK_WEEKS.most} weeks.`),
+});
+
+/** A link as the practice sees it; `sessions` have come back by it. */
+export type HomeLink = {
+  id: string;
+  coursePlanId: string;
+  madeAtMs: number;
+  untilMs: number;
+  endedAtMs: number | null;
+  sessions: number;
+};
+
+/** A link as it is made: its secret is told once. The secret stands behind the `#`, which no server is sent. */
+export type MadeHomeLink = HomeLink & { path: string };
+
+/** The header that carries the secret of a link. */
+export const HOME_HEADER = 'x-nervato-home';
+
+/** What the page of a link is told. No name is in it: whoever finds the phone finds nobody. */
+export type HomeSheet = {
+  nowMs: number;
+  untilMs: number;
+  practice: { name: string; phone: string };
+  planName: string;
+  prescriptionId: string;
+  plan: Plan;
+  effortIn: EffortIn;
+  /** Why there is no training now, in words for who trains; null where there may be. */
+  held: string | null;
+  /** What is asked on the day, beside the pain. */
+  asks: DaySign[];
+  asksBloodPressure: boolean;
+  /** The session whose day after was not asked about yet; null where there is none (rule RUN-6). */
+  askAfter: string | null;
+};
+
+/** What a page tells: the check on the day, a session as it was done, or how it was the day after. Each may be told twice. */
+export const toldFromHomeSchema = z.discriminatedUnion('kind', [
+  z.object({
+    kind: z.literal('check'),
+    id: z.uuid(),
+    atMs: z.number().int().positive(),
+    answers: dayCheckSchema,
+  }),
+  z.object({
+    kind: z.literal('session'),
+    id: z.uuid(),
+    prescriptionId: z.string().min(1),
+    events: z.array(sessionEventSchema).min(1).max(1_000, 'At most 1,000 events.'),
+  }),
+  z.object({
+    kind: z.literal('after'),
+    id: z.uuid(),
+    sessionId: z.uuid(),
+    atMs: z.number().int().positive(),
+    answers: followUpSchema,
+  }),
+]);
+export type ToldFromHome = z.infer<typeof toldFromHomeSchema>;

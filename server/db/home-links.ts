@@ -1,0 +1,51 @@
+import type { HomeLink } from '#contract/home';
+import { notFound } from '../problem';
+import { sha256 } from '../sha256';
+import type { Prepare } from './sqlite';
+
+/** A link as it is kept: whose it is, and who stands for what comes by it. */
+export type KeptLink = HomeLink & { clientId: string; madeBy: string };
+
+const SELECT = `select id, client_id as "clientId", course_plan_id as "coursePlanId", made_by as "madeBy",
+  made_at_ms as "madeAtMs", until_ms as "untilMs", ended_at_ms as "endedAtMs", sessions from home_link`;
+
+export function keepLink(
+  prepare: Prepare,
+  link: Omit<KeptLink, 'endedAtMs' | 'sessions'>,
+  secret: string,
+): void {
+  prepare(
+    `insert into home_link (id, client_id, course_plan_id, secret_sha256, made_by, made_at_ms, until_ms)
+     values (?, ?, ?, ?, ?, ?, ?)`,
+  ).run(link.id, link.clientId, link.coursePlanId, sha256(secret), link.madeBy, link.madeAtMs, link.untilMs);
+}
+
+/** Links of a person that are good still, the newest first. */
+export const readLinks = (prepare: Prepare, clientId: string, nowMs: number): HomeLink[] =>
+  (
+    prepare(
+      `${SELECT} where client_id = ? and ended_at_ms is null and until_ms > ? order by made_at_ms desc`,
+    ).all(clientId, nowMs) as KeptLink[]
+  ).map(({ clientId: _client, madeBy: _maker, ...link }) => link);
+
+export function endLink(prepare: Prepare, clientId: string, id: string, nowMs: number): void {
+  const { changes } = prepare(
+    'update home_link set ended_at_ms = ? where id = ? and client_id = ? and ended_at_ms is null',
+  ).run(nowMs, id, clientId);
+  if (changes === 0) throw notFound('This link');
+}
+
+/** The link of a secret, ended and outdated ones too. @throws Problem 404 for an unknown secret */
+export function findLink(prepare: Prepare, secret: string): KeptLink {
+  const link = prepare(`${SELECT} where secret_sha256 = ?`).get(sha256(secret)) as KeptLink | undefined;
+  if (!link) throw notFound('This link');
+  return link;
+}
+
+export const countSession = (prepare: Prepare, { id }: KeptLink): void => {
+  prepare('update home_link set sessions = sessions + 1 where id = ?').run(id);
+};
+
+/** Until when a link is good, in ms. */
+export const goodUntilMs = ({ untilMs, endedAtMs }: Pick<HomeLink, 'untilMs' | 'endedAtMs'>): number =>
+  Math.min(untilMs, endedAtMs ?? untilMs);

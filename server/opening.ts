@@ -1,0 +1,92 @@
+import type { ClientRecord } from '#contract/client';
+import type { Kit } from '#contract/practice';
+import { hardFindings } from '#core/findings/finding';
+import type { Lighter } from '#core/plan/lighter';
+import { agoWords } from '#core/record/age-words';
+import { setsShareNow } from '#core/record/block-in-force';
+import { linksThatHold } from '#core/record/chain';
+import { sessionToAskAbout } from '#core/record/day-after';
+import type { ClientFacts, PrescriptionFact } from '#core/record/facts';
+import { dayCheckInForce } from '#core/record/in-force';
+import { hasPressure, planForToday } from '#core/record/plan-for-today';
+import { whyNotInForce } from '#core/record/plans-in-force';
+import { recheck } from '#core/record/recheck';
+import { Problem, refusedByRules, refusedField } from './problem';
+
+/**
+ * What a session would freeze and what guards it would pass (rules START-1, SCR-3, RUN-6).
+ * @param asks whether the check on the day and the day after are to be on record before, or whoever opens asks them first
+ * @throws Problem while anything keeps it from opening
+ */
+export function opening(
+  { facts }: ClientRecord,
+  kit: Kit,
+  prescriptionId: string,
+  lighter: Lighter | null,
+  nowMs: number,
+  asks: 'before' | 'by-itself' = 'before',
+) {
+  const prescription = toRun(facts, prescriptionId, nowMs);
+  if (facts.sessions.some(({ finishedAtMs }) => finishedAtMs === null)) {
+    throw new Problem(409, 'Already open', 'A session of this person is open: finish it first.');
+  }
+  const held = linksThatHold(facts, kit, nowMs, prescription).map(({ id, reason, rules }) => ({
+    path: id,
+    message: reason,
+    rule: rules[0] ?? 'SCR-1',
+    level: 'hard' as const,
+  }));
+  if (held.length > 0) {
+    const words = held.map(({ message }) => message).join(' ');
+    throw new Problem(422, 'Not ready to run', `A link of the chain does not hold. ${words}`, held);
+  }
+  if (asks === 'before' && !dayCheckInForce(facts, nowMs)) {
+    throw refusedField(
+      'Not ready to run',
+      'dayCheck',
+      'SCR-3',
+      'There is no on-the-day check of today.',
+      'Make it first; it takes ten seconds.',
+    );
+  }
+  const ask = sessionToAskAbout(facts, nowMs);
+  if (asks === 'before' && ask) {
+    throw refusedField(
+      'Ask first',
+      'followUp',
+      'RUN-6',
+      `Nobody has asked how the session ${agoWords(ask.startedAtMs, nowMs)} was.`,
+      'Ask about soreness, bruising and numbness; it takes ten seconds.',
+    );
+  }
+  const { plan, findings } = recheck(prescription, facts, kit, nowMs);
+  if (!plan || hardFindings(findings).length > 0) throw refusedByRules(hardFindings(findings));
+  if (lighter?.how === 'pressure' && !hasPressure(plan)) {
+    throw refusedField(
+      'No pressure to lower',
+      'lighter',
+      'SCR-3',
+      'Nobody knows the pressure of a strap.',
+      'Leave out a set instead.',
+    );
+  }
+  const share = setsShareNow(facts, prescription.coursePlanId, nowMs);
+  const today = planForToday(plan, { share, lighter, role: prescription.role }, facts, kit, nowMs);
+  return { plan: today, signed: prescription.plan, findings };
+}
+
+/** The version to run. @throws Problem 409 where it is not the newest of its plan, or the plan does not count now */
+function toRun(facts: ClientFacts, prescriptionId: string, nowMs: number): PrescriptionFact {
+  const prescription = facts.prescriptions.find(({ id }) => id === prescriptionId);
+  const coursePlan = facts.coursePlans.find(({ id }) => id === prescription?.coursePlanId);
+  if (!prescription || !coursePlan) {
+    throw new Problem(
+      409,
+      'Superseded',
+      'A newer version has been signed, or the plan has ended: run what is in force.',
+    );
+  }
+  const why = whyNotInForce(coursePlan, nowMs);
+  if (why) throw new Problem(409, 'Not in force', `${why} Take it up again, or run another plan.`);
+  return prescription;
+}

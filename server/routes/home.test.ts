@@ -1,0 +1,246 @@
+import { v4 as newId } from 'uuid';
+import { expect, it } from 'vitest';
+import type { ClientRecord } from '#contract/client';
+import { HOME_HEADER, type HomeLink, type HomeSheet, type MadeHomeLink } from '#contract/home';
+import type { SessionView } from '#contract/session';
+import { RULES } from '#core/rules/catalogue';
+import type { EventBody, SessionEvent } from '#core/session/events';
+import { foldAll } from '#core/session/session.fixture';
+import { correctedReps } from '#core/session/state';
+import { type Api, DAY_MS, prescriptionFor, startApi, WELL, type Who } from '../api.fixture';
+import { at, planOf, type Ready, ready } from '../forbidden.fixture';
+
+const HOUR_MS = 3_600_000;
+
+/** A link for the plan of somebody who is ready, made by a coach. */
+async function linked(api: Api, who: Who = 'colin') {
+  const person = await ready(api);
+  const made = await api.post<MadeHomeLink>(
+    at(person, 'home-links'),
+    { coursePlanId: planOf(person), weeks: 4 },
+    who,
+  );
+  return { person, made, secret: made.path.split('#')[1] ?? '' };
+}
+
+async function call<T = unknown>(api: Api, secret: string, told?: unknown) {
+  const answer = await api.ask('/home', {
+    headers: { [HOME_HEADER]: secret },
+    ...(told === undefined ? {} : { method: 'POST', body: JSON.stringify(told) }),
+  });
+  return { status: answer.status, body: (await answer.json()) as T };
+}
+
+/** The log of a session at home of two sets, begun so long ago; what a page writes. */
+function homeLog(id: string, startMs: number, more: [number, EventBody][] = []): SessionEvent[] {
+  const place = (setIndex: number) => ({ exerciseIndex: 0, setIndex });
+  const bodies: [number, EventBody][] = [
+    [0, { type: 'session-started', byClient: true }],
+    [5, { type: 'cuff-inflated', limb: 'left-thigh', pressureMmHg: 68 }],
+    [20, { type: 'set-started', ...place(0) }],
+    [80, { type: 'set-ended', ...place(0), reps: 30, reason: 'done' }],
+    [85, { type: 'set-noted', ...place(0), effort: 6, jointPain: 1 }],
+    [110, { type: 'set-started', ...place(1) }],
+    [140, { type: 'set-ended', ...place(1), reps: 12, reason: 'failure' }],
+    ...more,
+    [150, { type: 'cuff-released', limb: 'left-thigh' }],
+    [160, { type: 'session-finished' }],
+  ];
+  return bodies.map(
+    ([afterS, body], seq) =>
+      ({
+        ...body,
+        id: newId(),
+        sessionId: id,
+        deviceId: 'a phone',
+        seq,
+        atMs: startMs + afterS * 1_000,
+      }) as SessionEvent,
+  );
+}
+
+const sessionOf = (sheet: HomeSheet, startMs: number, more: [number, EventBody][] = []) => {
+  const id = newId();
+  return { kind: 'session', id, prescriptionId: sheet.prescriptionId, events: homeLog(id, startMs, more) };
+};
+
+it('shows one plan to whoever has the secret, and neither a name nor anything else', async () => {
+  const api = await startApi();
+  const { person, made, secret } = await linked(api);
+  const { status, body } = await call<HomeSheet>(api, secret);
+  expect(status).toBe(200);
+  expect(body).toMatchObject({ planName: 'Lower day', held: null, askAfter: null, untilMs: made.untilMs });
+  expect(body.plan.exercises).toHaveLength(1);
+  expect(body.asks).not.toContain('joint');
+  expect(JSON.stringify(body)).not.toContain(person.client.name);
+  expect(JSON.stringify(await api.sql('select * from home_link'))).not.toContain(secret);
+  for (const wrong of ['', 'guessed', made.id]) expect((await call(api, wrong)).status).toBe(404);
+  const [audit] = await api.sql("select practitioner_id, detail from audit where action = 'home-link-made'");
+  expect([audit?.practitioner_id, audit?.detail?.includes(secret)]).toEqual(['colin', false]);
+});
+
+it('takes a session as it was done, once, marked and to be reviewed like any other', async () => {
+  const api = await startApi();
+  const { person, secret } = await linked(api);
+  const { body: sheet } = await call<HomeSheet>(api, secret);
+  api.clock.nowMs += DAY_MS;
+  const told = sessionOf(sheet, api.clock.nowMs - HOUR_MS);
+  expect((await call(api, secret, told)).status).toBe(201);
+  // A page that heard no answer tells it again.
+  expect((await call(api, secret, told)).status).toBe(200);
+  const view = await api.get<SessionView>(`/sessions/${told.id}`);
+  const state = foldAll(view.plan, view.events);
+  expect([state.byClient, state.sets.map((set) => correctedReps(set))]).toEqual([true, [30, 12]]);
+  const record = await api.get<ClientRecord>(`/clients/${person.client.id}`);
+  expect(record.facts.sessions).toMatchObject([{ reviewed: false }]);
+  expect(record.chain.find((link) => link.id === 'prescribe')?.figure).toBe('review');
+  // The next one waits until somebody has answered it.
+  expect((await call<HomeSheet>(api, secret)).body.held).toMatch(/review/);
+  const links = await api.get<HomeLink[]>(at(person, 'home-links'));
+  expect(links).toMatchObject([{ sessions: 1 }]);
+});
+
+it('holds by what is told: a red sign, the day, the day after', async () => {
+  for (const told of [
+    (sheet: HomeSheet, nowMs: number) =>
+      sessionOf(sheet, nowMs - HOUR_MS, [[145, { type: 'sign-noted', sign: 'dizzy' }]]),
+    (_: HomeSheet, nowMs: number) => ({
+      kind: 'check',
+      id: newId(),
+      atMs: nowMs,
+      answers: { ...WELL, notWell: ['fever'] },
+    }),
+  ]) {
+    const api = await startApi();
+    const { person, secret } = await linked(api);
+    const { body: sheet } = await call<HomeSheet>(api, secret);
+    api.clock.nowMs += DAY_MS;
+    const one = told(sheet, api.clock.nowMs);
+    expect((await call(api, secret, one)).status).toBe(201);
+    const { chain } = await api.get<ClientRecord>(`/clients/${person.client.id}`);
+    expect(chain.find(({ id }) => id === 'screen')?.state).toBe('held');
+    expect((await call<HomeSheet>(api, secret)).body.held).not.toBeNull();
+  }
+});
+
+it('asks how it was the day after, and holds for what is said', async () => {
+  const api = await startApi();
+  const { person, secret } = await linked(api);
+  const { body: sheet } = await call<HomeSheet>(api, secret);
+  api.clock.nowMs += HOUR_MS;
+  const told = sessionOf(sheet, api.clock.nowMs - HOUR_MS / 2);
+  await call(api, secret, told);
+  api.clock.nowMs += DAY_MS;
+  expect((await call<HomeSheet>(api, secret)).body.askAfter).toBe(told.id);
+  const answers = { soreness: 3, bruising: 'wide', pinpointBleeding: false, numbness: false };
+  const after = { kind: 'after', id: newId(), sessionId: told.id, atMs: api.clock.nowMs, answers };
+  expect([(await call(api, secret, after)).status, (await call(api, secret, after)).status]).toEqual([
+    201, 200,
+  ]);
+  expect((await call<HomeSheet>(api, secret)).body.askAfter).toBeNull();
+  const { chain } = await api.get<ClientRecord>(`/clients/${person.client.id}`);
+  expect(chain.find(({ id }) => id === 'screen')?.state).toBe('held');
+});
+
+it('refuses what no page of its plan would tell', async () => {
+  const api = await startApi();
+  const { secret } = await linked(api);
+  const { person: other } = await linked(api);
+  const { body: sheet } = await call<HomeSheet>(api, secret);
+  api.clock.nowMs += DAY_MS;
+  const startMs = api.clock.nowMs - HOUR_MS;
+  const good = sessionOf(sheet, startMs);
+  const withEvents = (change: (events: SessionEvent[]) => unknown[]) => ({
+    ...good,
+    events: change(good.events),
+  });
+  const ahead = RULES['RUN-9'].figures.afterReceiptMs + 1_000;
+  const REFUSED: [number, unknown][] = [
+    [404, { ...good, prescriptionId: other.prescriptionId }],
+    [
+      422,
+      withEvents((events) =>
+        events.map((one) => (one.type === 'session-started' ? { ...one, byClient: undefined } : one)),
+      ),
+    ],
+    [422, withEvents((events) => events.slice(0, -1))],
+    [
+      422,
+      withEvents((events) => [
+        ...events,
+        {
+          ...events[0],
+          id: newId(),
+          seq: 99,
+          type: 'review-answered',
+          exerciseIndex: 0,
+          rule: 'REV-6',
+          change: {},
+          answer: 'accepted',
+          reason: '',
+        },
+      ]),
+    ],
+    [422, { ...good, id: newId() }],
+    [422, sessionOf(sheet, api.clock.nowMs + ahead)],
+    [410, sessionOf(sheet, startMs - 30 * DAY_MS)],
+    [
+      404,
+      {
+        kind: 'after',
+        id: newId(),
+        sessionId: newId(),
+        atMs: startMs,
+        answers: { soreness: 0, bruising: 'none', pinpointBleeding: false, numbness: false },
+      },
+    ],
+    [400, { kind: 'hold-lifted' }],
+  ];
+  const statuses: number[] = [];
+  for (const [, told] of REFUSED) statuses.push((await call(api, secret, told)).status);
+  expect(statuses).toEqual(REFUSED.map(([status]) => status));
+  expect(await api.sql('select id from session')).toEqual([]);
+  expect((await call(api, secret, good)).status).toBe(201);
+});
+
+it('is over when it was ended, and when its time has come; what was done before still comes in', async () => {
+  const api = await startApi();
+  const { person, made, secret } = await linked(api);
+  const { body: sheet } = await call<HomeSheet>(api, secret);
+  api.clock.nowMs += DAY_MS;
+  const before = sessionOf(sheet, api.clock.nowMs - HOUR_MS);
+  expect((await api.refused(at(person, `home-links/${made.id}/end`), {}, 'aske')).status).toBe(403);
+  await api.post(at(person, `home-links/${made.id}/end`), {}, 'lena');
+  api.clock.nowMs += 2 * HOUR_MS;
+  expect((await call(api, secret)).status).toBe(410);
+  expect((await call(api, secret, sessionOf(sheet, api.clock.nowMs - HOUR_MS / 2))).status).toBe(410);
+  expect((await call(api, secret, before)).status).toBe(201);
+  const later = await linked(api);
+  api.clock.nowMs += 29 * DAY_MS;
+  expect((await call(api, later.secret)).status).toBe(410);
+});
+
+it('passes no guard, and goes with the person who is forgotten', async () => {
+  const api = await startApi();
+  const { person, secret } = await linked(api, 'clara');
+  const heavier = {
+    ...prescriptionFor(person.client as Ready['client']),
+    signedFor: { kind: 'next-version', coursePlanId: planOf(person) },
+  };
+  await api.post(at(person, 'prescriptions'), heavier);
+  const { body: sheet } = await call<HomeSheet>(api, secret);
+  expect(sheet.held).toBeNull();
+  // Twice within a day is a guard, which only a clinician passes, and not at home.
+  api.clock.nowMs += HOUR_MS;
+  await call(api, secret, sessionOf(sheet, api.clock.nowMs - HOUR_MS / 2));
+  expect((await call<HomeSheet>(api, secret)).body.held).not.toBeNull();
+  const erased = await api.call(
+    'POST',
+    at(person, 'erasure'),
+    { reason: 'Asked for it', name: person.client.name },
+    'clara',
+  );
+  expect(erased.status).toBeLessThan(300);
+  expect(await api.sql('select id from home_link')).toEqual([]);
+  expect((await call(api, secret)).status).toBe(404);
+});

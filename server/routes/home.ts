@@ -1,0 +1,198 @@
+import type { EntityManager } from '@mikro-orm/libsql';
+import { type Context, Hono } from 'hono';
+import type { ClientRecord } from '#contract/client';
+import { HOME_HEADER, type HomeSheet, type ToldFromHome, toldFromHomeSchema } from '#contract/home';
+import { guardFindings } from '#core/findings/finding';
+import { readPlan } from '#core/plan/versions/read-plan';
+import { setsShareNow } from '#core/record/block-in-force';
+import { sessionToAskAbout } from '#core/record/day-after';
+import { holdsOfDayCheck } from '#core/record/holds';
+import { needsBloodPressure, proceduresInForce } from '#core/record/in-force';
+import { DAY_SIGNS, daySignSchema } from '#core/screening/day-check';
+import { whyNotFromHome } from '#core/session/from-home';
+import { mergeLogs } from '#core/session/log';
+import type { Env } from '../context';
+import { writeAudit } from '../db/audit';
+import { readClient } from '../db/client-facts';
+import { keepDone, planOfDay } from '../db/enter-session';
+import { PracticeEntity } from '../db/entities';
+import { raiseHolds } from '../db/holds';
+import { countSession, findLink, goodUntilMs, type KeptLink } from '../db/home-links';
+import { readKit } from '../db/kit';
+import { readHead } from '../db/session-log';
+import { inTransaction, type Prepare, withStatements } from '../db/sqlite';
+import { takeEvents } from '../db/take-events';
+import { tellChange } from '../live/tell-change';
+import { opening } from '../opening';
+import { notFound, Problem, refusedField } from '../problem';
+import { body } from '../validate';
+
+/** More sessions than this within a day are nobody's plan. */
+const MOST_A_DAY = 8;
+
+/**
+ * What the page of a home link reads and tells. Its secret is who calls: it opens one plan of one person, and nothing else.
+ * @param aheadMs how far ahead of the server's clock something may have happened (rule RUN-9)
+ */
+export const homeRoutes = (aheadMs: number) =>
+  new Hono<Env>()
+    .get('/', async (c) => {
+      const link = await linkOf(c);
+      if (goodUntilMs(link) <= c.var.nowMs) throw isOver();
+      return c.json(await sheetOf(c.var.em, link, c.var.nowMs));
+    })
+
+    .post('/', body(toldFromHomeSchema), async (c) => {
+      const link = await linkOf(c);
+      const told = c.req.valid('json');
+      const { em, nowMs } = c.var;
+      const { facts } = await readClient(em, link.clientId, nowMs);
+      const by = { nowMs, aheadMs, practitionerId: link.madeBy };
+      const isNew = await inTransaction(em, (prepare) => {
+        const isFresh = take(prepare, told, link, facts, by);
+        if (isFresh) {
+          const note = {
+            action: 'told-from-home',
+            subject: link.clientId,
+            detail: { link: link.id, kind: told.kind, id: told.id },
+          };
+          writeAudit(prepare, note, { practitionerId: link.madeBy, atMs: nowMs });
+        }
+        return isFresh;
+      });
+      if (isNew) await tellChange(c, link.clientId);
+      return c.json({ taken: told.id }, isNew ? 201 : 200);
+    });
+
+const linkOf = (c: Context<Env>): Promise<KeptLink> =>
+  withStatements(c.var.em, (prepare) => findLink(prepare, c.req.header(HOME_HEADER) ?? ''));
+
+const isOver = () =>
+  new Problem(410, 'This link is over', 'This link is not good any more. Ask your practice for a new one.');
+
+/** The plan as it may be done now, or why it may not, and what is asked first. */
+async function sheetOf(em: EntityManager, link: KeptLink, nowMs: number): Promise<HomeSheet> {
+  const client = await readClient(em, link.clientId, nowMs);
+  const { facts } = client;
+  const coursePlan = facts.coursePlans.find(({ id }) => id === link.coursePlanId);
+  const prescription = facts.prescriptions.find(({ coursePlanId }) => coursePlanId === link.coursePlanId);
+  if (!coursePlan || !prescription) throw isOver();
+  const practice = await em.findOneOrFail(PracticeEntity, { id: 'practice' });
+  const { plan, held } = await openingAtHome(em, client, prescription.id, nowMs);
+  const operated = proceduresInForce(facts, nowMs).length > 0;
+  return {
+    nowMs,
+    untilMs: link.untilMs,
+    practice: { name: practice.name, phone: practice.phone },
+    planName: coursePlan.name,
+    prescriptionId: prescription.id,
+    plan: plan ?? prescription.plan,
+    effortIn: practice.effortIn,
+    held,
+    asks: daySignSchema.options.filter((sign) => !DAY_SIGNS[sign].postOperative || operated),
+    asksBloodPressure: needsBloodPressure(facts, nowMs),
+    askAfter: sessionToAskAbout(facts, nowMs)?.id ?? null,
+  };
+}
+
+/** A guard is passed by a clinician at the practice, never at home. */
+async function openingAtHome(em: EntityManager, client: ClientRecord, prescriptionId: string, nowMs: number) {
+  try {
+    const { plan, findings } = opening(client, await readKit(em), prescriptionId, null, nowMs, 'by-itself');
+    const [guard] = guardFindings(findings);
+    return { plan, held: guard ? guard.message : null };
+  } catch (error) {
+    if (!(error instanceof Problem)) throw error;
+    return { plan: null, held: error.errors[0]?.message ?? error.message };
+  }
+}
+
+type By = { nowMs: number; aheadMs: number; practitionerId: string };
+
+/** @returns whether it was new */
+function take(
+  prepare: Prepare,
+  told: ToldFromHome,
+  link: KeptLink,
+  facts: ClientRecord['facts'],
+  by: By,
+): boolean {
+  switch (told.kind) {
+    case 'check': {
+      if (prepare('select 1 from day_check where id = ?').get(told.id)) return false;
+      withinLink(link, told.atMs, by);
+      prepare('insert into day_check (id, client_id, at_ms, answers) values (?, ?, ?, ?)').run(
+        told.id,
+        link.clientId,
+        told.atMs,
+        JSON.stringify(told.answers),
+      );
+      raiseHolds(prepare, link.clientId, holdsOfDayCheck(told.id, told.answers, by.nowMs));
+      return true;
+    }
+    case 'session':
+      return takeSession(prepare, told, link, facts, by);
+    case 'after': {
+      const { kind: _, id, sessionId, atMs, answers } = told;
+      if (readHead(prepare, sessionId)?.clientId !== link.clientId) throw notFound('This session');
+      const event = {
+        ...answers,
+        type: 'followed-up' as const,
+        id,
+        sessionId,
+        deviceId: deviceOf(link, id),
+        seq: 0,
+        atMs,
+      };
+      withinLink(link, atMs, by);
+      return takeEvents(prepare, sessionId, [event], by).fresh.length > 0;
+    }
+  }
+}
+
+function takeSession(
+  prepare: Prepare,
+  { id, prescriptionId, events: unsorted }: Extract<ToldFromHome, { kind: 'session' }>,
+  link: KeptLink,
+  facts: ClientRecord['facts'],
+  by: By,
+): boolean {
+  if (readHead(prepare, id)) return false;
+  const events = mergeLogs(unsorted);
+  const why =
+    whyNotFromHome(events) ?? (events[0]?.sessionId === id ? null : 'Its events are of another session.');
+  if (why) throw refusedField('Not a session at home', 'events', 'RUN-9', why, 'Do it again from the page.');
+  const version = prepare(
+    'select id, client_id as "clientId", plan from prescription where id = ? and course_plan_id = ?',
+  ).get(prescriptionId, link.coursePlanId) as { id: string; clientId: string; plan: string } | undefined;
+  if (!version) throw notFound('This plan');
+  const startMs = events[0]?.atMs ?? 0;
+  withinLink(link, startMs, by);
+  const ofTheDay = prepare(
+    'select count(*) as n from session where client_id = ? and opened_at_ms between ? and ?',
+  ).get(link.clientId, startMs - 43_200_000, startMs + 43_200_000) as { n: number };
+  if (ofTheDay.n >= MOST_A_DAY)
+    throw new Problem(429, 'Enough for a day', 'So many sessions in a day are no plan. Call your practice.');
+  const signed = readPlan(JSON.parse(version.plan));
+  const sets = events.filter((event) => event.type === 'set-started');
+  const plan = planOfDay(signed, sets, setsShareNow(facts, link.coursePlanId, startMs));
+  keepDone(prepare, { id, version, plan: plan === signed ? null : plan, events }, by);
+  countSession(prepare, link);
+  return true;
+}
+
+/** Something that is told happened while its link was good, and not in the future. */
+function withinLink(link: KeptLink, atMs: number, { nowMs, aheadMs }: By): void {
+  if (atMs > nowMs + aheadMs)
+    throw refusedField(
+      'In the future',
+      'atMs',
+      'RUN-9',
+      'It is said to happen in the future: the clock of the phone is ahead.',
+      'Open the page with a network once, and it learns the time.',
+    );
+  if (atMs < link.madeAtMs || atMs > goodUntilMs(link)) throw isOver();
+}
+
+/** Each thing that is told is a device of its own, so that two phones never share a sequence. */
+const deviceOf = ({ id }: KeptLink, toldId: string): string => `home ${id.slice(0, 8)} ${toldId}`;

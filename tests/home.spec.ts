@@ -1,0 +1,87 @@
+import { chooseLink, expect, openPerson, test } from './nervato';
+
+test('somebody trains at home by a code: the day is asked, a strap is tightened, it needs no network, and comes back to be reviewed', async ({
+  page,
+  browser,
+}) => {
+  await page.goto('/');
+  await openPerson(page, 'Leocadia Brandt');
+  await chooseLink(page, 'Run');
+  await page.getByText('Left thigh at home: no link').click();
+  await page.getByRole('button', { name: 'Make a link' }).click();
+  await expect(page.getByRole('img', { name: 'Code that opens the plan at home' })).toBeVisible();
+  const address = (await page.getByText(/\/home#/).textContent()) ?? '';
+
+  const phone = await browser.newContext({ viewport: { width: 390, height: 844 } });
+  const home = await phone.newPage();
+  const press = (name: string | RegExp) => home.getByRole('button', { name, exact: true }).click();
+
+  await test.step('the plan is read, and kept on the phone', async () => {
+    await home.goto(address);
+    await expect(home.getByRole('heading', { name: 'Single leg bridge' })).toBeVisible();
+    await expect(home.getByText('Leocadia')).toHaveCount(0);
+    await home.evaluate(async () => {
+      await navigator.serviceWorker.ready;
+    });
+    await home.reload();
+    await expect(home.getByRole('heading', { name: 'Before you begin' })).toBeVisible();
+  });
+
+  await test.step('without a network the day is asked, and the first exercise done', async () => {
+    await phone.setOffline(true);
+    await home.reload();
+    for (const yes of await home.getByRole('button', { name: /^Yes/ }).all()) await yes.click();
+    await press('1');
+    await press('That is how it is');
+    await press('Begin');
+    await press('Tightened');
+    await press('Start set 1');
+    await press('End the set here');
+    await press('Colour and feeling good');
+    await home
+      .getByRole('group', { name: /^Effort/ })
+      .getByRole('button', { name: '6', exact: true })
+      .click();
+    await press('One fewer');
+    await home.reload();
+    await expect(home.getByRole('button', { name: 'Start set 2' })).toBeVisible();
+  });
+
+  await test.step('a sign ends it, and says whom to call', async () => {
+    await press('Start set 2');
+    await press('Something is wrong');
+    await press(/Sharp pain/);
+    await expect(home.getByRole('alert')).toContainText('Sharp pain');
+    await expect(home.getByRole('link', { name: '555 0142' })).toBeVisible();
+    await press('Released');
+    await press('Finish and keep the record');
+    await expect(home.getByText('2 kept on this phone, sent when there is a network.')).toBeVisible();
+  });
+
+  await test.step('it is sent when the network is back, and nothing goes on until the practice has looked', async () => {
+    await phone.setOffline(false);
+    await expect(home.getByText('All sent.')).toBeVisible();
+    await expect(home.getByText('Not now')).toBeVisible();
+  });
+
+  await test.step('the practice sees it as told from home, and the hold it raised', async () => {
+    await page.reload();
+    await page.getByText('Left thigh at home: 1 link').click();
+    await expect(page.getByText('1 session so far')).toBeVisible();
+    await page
+      .getByRole('link', { name: /Record$/ })
+      .first()
+      .click();
+    await expect(page.getByText('Done at home: told by the person who did it.')).toBeVisible();
+  });
+
+  await test.step('the link is ended, and the page says so', async () => {
+    await page.goBack();
+    await page.getByText('Left thigh at home: 1 link').click();
+    await page.getByRole('button', { name: 'End it' }).click();
+    await expect(page.getByText('Left thigh at home: no link')).toBeVisible();
+    await home.reload();
+    await expect(home.getByText(/This link is not good any more/)).toBeVisible();
+  });
+  await phone.close();
+});

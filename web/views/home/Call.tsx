@@ -1,0 +1,15 @@
+/** Whom to call, as a number that a phone dials. */
+export function Call({ phone }: { phone: string }) {
+  if (phone === '') return <p>Call your practice.</p>;
+  return (
+    <p>
+      Call your practice:{' '}
+      <a
+        className="figures font-semibold underline underline-offset-4"
+        href={`tel:${phone.replaceAll(' ', '')}`}
+      >
+        {phone}
+      </a>
+    </p>
+  );
+}

@@ -1,0 +1,217 @@
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { v5 as idFrom } from 'uuid';
+import type { HomeSheet } from '#contract/home';
+import { paceCues, restCues } from '#core/protocol/pace';
+import { LIMB_LABELS } from '#core/quantity/limb';
+import { decide } from '#core/session/decide/decide';
+import type { Intent } from '#core/session/decide/intent';
+import { dueEvents } from '#core/session/decide/owed';
+import { EFFORT_SCALES } from '#core/session/effort';
+import { fold } from '#core/session/fold';
+import { type InHand, inHand } from '#core/session/in-hand';
+import { mergeLogs } from '#core/session/log';
+import { nextStep } from '#core/session/next-step';
+import { correctedReps, inflatedLimbs, openSet, type SessionState } from '#core/session/state';
+import { serverNow } from '../../data/clock';
+import { BigClock } from '../../parts/BigClock';
+import { Button } from '../../parts/Button';
+import { ExerciseFigure } from '../../parts/ExerciseFigure';
+import { Scale } from '../../parts/Scale';
+import { SignList } from '../../parts/SignList';
+import { onTick } from '../../parts/ticks';
+import { useNow } from '../../parts/use-now';
+import { useWakeLock } from '../../parts/use-wake-lock';
+import { soundAlarm, soundCues } from '../../sound/tones';
+import { promptWords, stepWords, thenWords } from '../../words/step-words';
+import { Call } from './Call';
+import { stampedAt } from './home-log';
+import type { RunningAtHome } from './kept-home';
+import type { Home } from './use-home';
+
+const TICK_MS = 200;
+const AHEAD_MS = 300;
+const ALARM_EVERY_MS = 4_000;
+
+/** A session at home: one thing to do next, the clock, and what to do when it is wrong. It needs no network. */
+export function HomeRun({ home, running, sheet }: { home: Home; running: RunningAtHome; sheet: HomeSheet }) {
+  const { plan, events } = running;
+  const state = useMemo(() => fold(plan, mergeLogs(events)), [plan, events]);
+  const [signs, setSigns] = useState(false);
+  const nowMs = useNow(TICK_MS);
+  const step = nextStep(plan, state, nowMs);
+  const hand = inHand(plan, state);
+  const words = stepWords(plan, step, hand?.limbs);
+  const isUp = inflatedLimbs(state).length > 0;
+  useWakeLock(true);
+
+  const append = (more: RunningAtHome['events']) => {
+    if (more.length > 0) home.change({ running: { ...running, events: [...events, ...more] } });
+  };
+  const act = (intent: Intent) => {
+    const atMs = serverNow();
+    append(stampedAt(running.id, events.length, atMs, decide(plan, state, intent, atMs).events));
+  };
+  const next = () => {
+    if (step.do === 'finish') finish();
+    else act({ do: 'next' });
+  };
+  const finish = () => {
+    const ended = stampedAt(running.id, events.length, serverNow(), [{ type: 'session-finished' }]);
+    const { id, prescriptionId } = running;
+    home.tell({ kind: 'session', id, prescriptionId, events: [...events, ...ended] }, { running: null });
+  };
+
+  // What the clock owes, and its tones; on the newest state, whenever the tick comes.
+  const owe = useRef(() => {});
+  owe.current = () => {
+    const known = new Set(events.map(({ id }) => id));
+    append(
+      dueEvents(plan, state, serverNow()).flatMap(({ key, atMs, body }, place) => {
+        const id = idFrom(key, running.id);
+        return known.has(id) ? [] : stampedAt(running.id, events.length + place, atMs, [body], [id]);
+      }),
+    );
+  };
+  useEffect(() => onTick(TICK_MS, () => owe.current()), []);
+  useHomeSound(plan, state, step.do === 'release' && step.why === 'limit');
+
+  return (
+    <section aria-label="The session" className="space-y-5">
+      {state.stopped && (
+        <div role="alert" className="space-y-1 border-l-8 border-vermilion bg-tint p-3">
+          <p className="text-2xl font-semibold text-vermilion">Stopped: {state.stopped.why}</p>
+          <p>Let it down at once. Sit or lie down. See colour and feeling come back.</p>
+          <Call phone={sheet.practice.phone} />
+        </div>
+      )}
+      <div>
+        <p className={`text-2xl font-semibold ${words.urgent ? 'text-vermilion' : ''}`} role="status">
+          {words.now}
+        </p>
+        {promptWords(plan, step, state, nowMs) && <p>{promptWords(plan, step, state, nowMs)}</p>}
+        {!state.stopped && <BigClock plan={plan} state={state} />}
+        {!state.stopped && thenWords(plan, state) && <p className="text-quiet">{thenWords(plan, state)}</p>}
+      </div>
+      {hand && !state.stopped && step.do !== 'finish' && <HowDone hand={hand} />}
+      {step.do === 'decide' ? (
+        <div className="grid grid-cols-2 gap-2">
+          <Button onClick={() => act({ do: 'loosen' })}>I have loosened it</Button>
+          <Button onClick={() => act({ do: 'check-colour', good: true })}>Good again</Button>
+        </div>
+      ) : (
+        words.action && (
+          <Button kind="main" className="min-h-20 w-full text-2xl" onClick={next}>
+            {words.action}
+          </Button>
+        )
+      )}
+      {step.do === 'check-colour' && (
+        <Button className="w-full" onClick={() => act({ do: 'check-colour', good: false })}>
+          Not good
+        </Button>
+      )}
+      <div className="grid grid-cols-2 gap-2">
+        {isUp && step.do !== 'release' && (
+          <Button className="min-h-14" onClick={() => act({ do: 'release' })}>
+            Cuff is down
+          </Button>
+        )}
+        <Button kind="stop" className="col-start-2 min-h-14" onClick={() => setSigns(true)}>
+          Something is wrong
+        </Button>
+      </div>
+      <SetSaid state={state} act={act} effortIn={sheet.effortIn} />
+      <SignList open={signs} onOpenChange={setSigns} note={(sign) => act({ do: 'note-sign', sign })} />
+    </section>
+  );
+}
+
+/** The exercise in hand: what it looks like, how it is done, and what the cuff is at. */
+function HowDone({ hand: { exercise, limbs } }: { hand: InHand }) {
+  return (
+    <div className="border-y border-rule py-2">
+      <ExerciseFigure id={exercise.exerciseId} className="float-right h-16" />
+      <p className="font-semibold">
+        {exercise.label}, {exercise.load.recipe}
+      </p>
+      <p className="text-[15px] text-quiet">{exercise.cue}</p>
+      {limbs.map((target) => (
+        <p key={target.limb} className="clear-right">
+          {LIMB_LABELS[target.limb]}:{' '}
+          <span className="figures">
+            {target.kind === 'by-feel' ? `mark ${target.mark}` : `${target.targetMmHg} mmHg`}
+          </span>
+        </p>
+      ))}
+    </div>
+  );
+}
+
+/** How the last set was: the count put right, effort, and pain of a joint. */
+function SetSaid({
+  state,
+  act,
+  effortIn,
+}: {
+  state: SessionState;
+  act: (intent: Intent) => void;
+  effortIn: HomeSheet['effortIn'];
+}) {
+  const set = state.sets.at(-1);
+  if (!set || set.endedAtMs === null) return null;
+  const scale = EFFORT_SCALES[effortIn];
+  return (
+    <section aria-label="How it was" className="space-y-2 border-t border-rule pt-3">
+      <h2 className="font-semibold">How was set {set.setIndex + 1}?</h2>
+      {set.plannedReps !== null && (
+        <div className="flex items-center gap-2">
+          <span className="mr-auto">
+            {correctedReps(set)} of {set.plannedReps} done
+          </span>
+          <Button onClick={() => act({ do: 'correct-reps', byReps: -1 })}>One fewer</Button>
+          <Button onClick={() => act({ do: 'correct-reps', byReps: 1 })}>One more</Button>
+        </div>
+      )}
+      <Scale
+        label={scale.asked}
+        steps={scale.said}
+        value={set.effort === null ? null : scale.toSaid(set.effort)}
+        onChange={(said) => act({ do: 'note-set', effort: scale.toEffort(said) })}
+      />
+      <Scale
+        label="Pain of the joint"
+        value={set.jointPain}
+        onChange={(jointPain) => act({ do: 'note-set', jointPain })}
+      />
+    </section>
+  );
+}
+
+/** The pace and the ticks before a set, and the alarm at the limit. */
+function useHomeSound(plan: RunningAtHome['plan'], state: SessionState, isAlarming: boolean): void {
+  const now = useRef({ state, isAlarming });
+  now.current = { state, isAlarming };
+  useEffect(() => {
+    let soundedToMs = serverNow();
+    let alarmedAtMs = 0;
+    return onTick(TICK_MS, () => {
+      const { state: current, isAlarming: isLate } = now.current;
+      const nowMs = serverNow();
+      const fromMs = Math.max(soundedToMs, nowMs - TICK_MS);
+      soundedToMs = nowMs + AHEAD_MS;
+      const set = openSet(current);
+      const exercise = set && plan.exercises[set.exerciseIndex];
+      if (set && exercise)
+        soundCues(
+          paceCues(set.startedAtMs, exercise.tempo, set.plannedReps ?? 0, fromMs, soundedToMs),
+          nowMs,
+        );
+      else if (current.rest && !current.stopped)
+        soundCues(restCues(current.rest.startedAtMs + current.rest.restMs, fromMs, soundedToMs), nowMs);
+      if (isLate && nowMs - alarmedAtMs > ALARM_EVERY_MS) {
+        alarmedAtMs = nowMs;
+        soundAlarm();
+      }
+    });
+  }, [plan]);
+}

@@ -1,0 +1,83 @@
+import { hc } from 'hono/client';
+import { useCallback, useEffect, useRef, useState } from 'react';
+import { HOME_HEADER, type HomeSheet, type ToldFromHome } from '#contract/home';
+import type { AppType } from '#server/app';
+import { ApiProblem, read } from '../../data/api';
+import { learnFrom } from '../../data/clock';
+import { type KeptHome, keepHome, readKept } from './kept-home';
+
+const AGAIN_MS = 30_000;
+/** A server that is busy, or not there, may take it later. */
+const isForLater = (error: unknown): boolean =>
+  !(error instanceof ApiProblem) || error.body.status === 429 || error.body.status >= 500;
+
+/** A link is unknown, or over. */
+const isGone = (error: unknown): error is ApiProblem =>
+  error instanceof ApiProblem && (error.body.status === 404 || error.body.status === 410);
+
+/** The link of a secret as this phone knows it: its sheet, what runs, and what is still to be sent. It is kept at once. */
+export function useHome(secret: string) {
+  const [kept, setKept] = useState(() => readKept(secret));
+  const [gone, setGone] = useState<string | null>(null);
+  const latest = useRef(kept);
+  const sending = useRef(false);
+
+  const change = useCallback(
+    (part: Partial<KeptHome>) => {
+      latest.current = { ...latest.current, ...part };
+      keepHome(secret, latest.current);
+      setKept(latest.current);
+    },
+    [secret],
+  );
+
+  const send = useCallback(async () => {
+    if (sending.current) return;
+    sending.current = true;
+    const { home } = hc<AppType>('/api', { headers: { [HOME_HEADER]: secret } });
+    try {
+      for (let next = latest.current.unsent[0]; next; next = latest.current.unsent[0]) {
+        try {
+          await read(home.$post({ json: next }));
+        } catch (error) {
+          if (isForLater(error)) return;
+          const words = error instanceof ApiProblem ? error.body.detail : '';
+          change({ refused: [...latest.current.refused, words] });
+        }
+        change({ unsent: latest.current.unsent.slice(1) });
+      }
+      const sentMs = Date.now();
+      const sheet = await read<HomeSheet>(home.$get());
+      learnFrom([{ sentMs, receivedMs: Date.now(), serverMs: sheet.nowMs }]);
+      setGone(null);
+      change({ sheet });
+    } catch (error) {
+      if (isGone(error)) setGone(error.body.detail);
+    } finally {
+      sending.current = false;
+    }
+  }, [secret, change]);
+
+  useEffect(() => {
+    void send();
+    const again = setInterval(() => void send(), AGAIN_MS);
+    const back = () => void send();
+    window.addEventListener('online', back);
+    return () => {
+      clearInterval(again);
+      window.removeEventListener('online', back);
+    };
+  }, [send]);
+
+  const tell = useCallback(
+    (told: ToldFromHome, part: Partial<KeptHome> = {}) => {
+      change({ ...part, unsent: [...latest.current.unsent, told] });
+      void send();
+    },
+    [change, send],
+  );
+
+  return { kept, gone, change, tell };
+}
+
+export type Home = ReturnType<typeof useHome>;
