@@ -12,6 +12,7 @@ import { schoolIdSchema } from '#core/protocol/schools';
 import { RULES } from '#core/rules/catalogue';
 import { stricterSchema } from '#core/screening/items';
 import { EFFORT_IN } from '#core/session/effort';
+import { DATE_ORDER_IDS } from '#core/table/day';
 
 export const roleSchema = z.enum(ROLES);
 
@@ -40,6 +41,8 @@ export const practiceSettingsSchema = z.object({
   stricter: stricterSchema,
   /** How effort is said: 0 to 10, or repetitions that were left (rule RUN-2). */
   effortIn: effortInSchema.default('of-ten'),
+  /** In which order dates are written and typed. */
+  dateOrder: z.enum(DATE_ORDER_IDS).default('day-month-year'),
   /** Above these work ends at once (rule RUN-8). */
   stopAboveSystolicMmHg: stopAbove('systolicMmHg', 140),
   stopAboveDiastolicMmHg: stopAbove('diastolicMmHg', 85),

@@ -16,6 +16,7 @@ export const PRACTICE = {
   letterhead: 'Boathouse yard 3, by the tide gate\nMonday to Friday, 8 to 19',
   stricter: [],
   effortIn: 'of-ten',
+  dateOrder: 'day-month-year',
   arbitraryUpToMmHg: 170,
   stopAboveSystolicMmHg: 220,
   stopAboveDiastolicMmHg: 105,

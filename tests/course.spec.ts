@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { choose, chooseLink, daysPass, expect, inDemonstration, openPerson, test } from './nervato';
+import { choose, chooseLink, daysPass, expect, inDemonstration, openPerson, pick, test } from './nervato';
 
 /** "2026-11-27T10:30" in the page's own time, some minutes before now by the demonstration's clock. */
 const minutesAgo = (page: Page, minutes: number): Promise<string> =>
@@ -13,7 +13,9 @@ const minutesAgo = (page: Page, minutes: number): Promise<string> =>
 async function enterSession(page: Page, sign?: string): Promise<void> {
   await chooseLink(page, 'Run');
   await page.getByRole('button', { name: /^Enter a session of/ }).click();
-  await page.getByLabel('It began').fill(await minutesAgo(page, 30));
+  const [day = '', time = ''] = (await minutesAgo(page, 30)).split('T');
+  await page.getByLabel('It began on', { exact: true }).fill(day);
+  await page.getByLabel('At', { exact: true }).fill(time);
   if (sign) {
     await page.getByText('Anything felt or seen').click();
     await page.getByLabel(sign).check();
@@ -32,7 +34,7 @@ inDemonstration(
     await inDemonstration.step('a block of the plan that is signed, from today', async () => {
       await chooseLink(page, 'Prescribe');
       await page.getByRole('radio', { name: 'A block of weeks' }).click();
-      await page.getByLabel('Start from').selectOption('In season');
+      await pick(page.getByLabel('Start from'), 'In season');
       for (const day of ['Sat', 'Sun']) {
         await page.getByRole('group', { name: 'Can come on' }).getByLabel(day).check();
       }
@@ -97,7 +99,7 @@ test('a known person is at a signed version from a template in five touches, and
   };
   await touch(openPerson(page, 'Odalys Ferrant'));
   await touch(chooseLink(page, 'Prescribe'));
-  await touch(page.getByLabel('Plan', { exact: true }).selectOption('A new plan'));
+  await touch(pick(page.getByLabel('Plan', { exact: true }), 'A new plan'));
   await touch(choose(page, 'Template', 'Thighs, both'));
   await expect(page.getByText('A new plan: Left thigh, any day')).toBeVisible();
   await touch(page.getByRole('button', { name: /^Sign as/ }).click());

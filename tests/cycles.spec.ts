@@ -5,6 +5,7 @@ import {
   chooseLink,
   expect,
   openPerson,
+  pick,
   test,
 } from './nervato';
 
@@ -42,7 +43,7 @@ test('cycles of the cuff are found by an everyday word, composed, run by the pum
     ).toBeVisible();
     await page.getByRole('button', { name: 'Open the session' }).click();
     await page.getByText('Pump', { exact: true }).first().click();
-    await page.getByLabel('Pump').selectOption('regulated');
+    await pick(page.getByLabel('Pump'), 'simulated regulated pump');
     await expect(page.getByText('It reports')).toBeVisible();
     await page.keyboard.press('Space');
     const dock = page.getByRole('region', { name: 'Cuff dock' });

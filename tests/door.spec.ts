@@ -141,6 +141,19 @@ test('a practice begins by the words of its terminal, and its owner lets a colle
     await page.getByRole('button', { name: 'Begin' }).click();
     await expect(page.getByRole('heading', { name: 'Quayside' })).toBeVisible();
 
+    const tour = page.getByRole('region', { name: 'Tour' });
+    await expect(tour).toContainText('1 of 6');
+    await expectAccessible(page);
+    await tour.getByRole('button', { name: 'Next' }).click();
+    await expect(tour).toContainText('Add a person');
+    await tour.getByRole('button', { name: 'Leave the tour' }).click();
+    await page.reload();
+    await expect(page.getByRole('heading', { name: 'Quayside' })).toBeVisible();
+    await expect(tour).toHaveCount(0);
+    await page.keyboard.press('F1');
+    await page.getByRole('article').getByRole('link', { name: 'Measure' }).click();
+    await expect(page.getByRole('heading', { name: 'Measure', level: 1 })).toBeVisible();
+
     await page.goto('/accounts');
     await page.getByRole('button', { name: 'Open an account' }).click();
     await page.getByLabel('Their name').fill('Colm Barge');

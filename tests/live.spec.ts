@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { chooseLink, expect, holdClock, openPerson, passUntil, test, workAs } from './nervato';
+import { chooseLink, expect, holdClock, openPerson, passUntil, pick, test, workAs } from './nervato';
 
 const heading = (page: Page, name: string | RegExp) => page.getByRole('heading', { name });
 const dock = (page: Page) => page.getByRole('region', { name: 'Cuff dock' });
@@ -97,7 +97,7 @@ test('the release protocol asks for the cuff down in each rest and up again befo
   page,
 }) => {
   await openOdalys(page, 'Prescribe');
-  await page.getByLabel('Protocol').selectOption('release-75');
+  await pick(page.getByLabel('Protocol'), 'Release 75, released each rest');
   await page.getByRole('button', { name: /^Sign as/ }).click();
   await startSetOne(page);
   await passUntil(page, heading(page, 'Rest: let the cuff down'));

@@ -1,6 +1,6 @@
 import { makeLimb } from '#core/simulation/limb';
 import { seedOf } from '#core/simulation/random';
-import { chooseLink, expect, openPerson, test } from './nervato';
+import { choose, chooseLink, expect, openPerson, test } from './nervato';
 import { ProbeEar } from './probe-ear';
 
 test('two keys and a simulated limb give its true pressure within the stated uncertainty', async ({
@@ -9,10 +9,7 @@ test('two keys and a simulated limb give its true pressure within the stated unc
   await page.goto('/');
   await openPerson(page, 'Odalys Ferrant');
   await chooseLink(page, 'Measure');
-  await page.getByText(/^Set-up:/).click();
-  const ear = await ProbeEar.of(page, () =>
-    page.getByLabel('Reading from').selectOption('simulated hand pump'),
-  );
+  const ear = await ProbeEar.of(page, () => choose(page, 'Read from', 'a simulated hand pump'));
   await expect(page.getByRole('img', { name: 'Pulse trace' })).toBeVisible();
 
   for (const trial of [1, 2]) {
@@ -97,8 +94,7 @@ test('a round measures several limbs, a quick check confirms, and a leg refuses 
   });
 
   await test.step('an oximeter on a leg', async () => {
-    await page.getByText(/^Set-up:/).click();
-    await page.getByLabel('Pulse by').selectOption('oximeter trace');
+    await choose(page, 'Pulse by', 'oximeter trace');
     await expect(page.getByText(/upper limb only/)).toBeVisible();
   });
 
@@ -149,8 +145,7 @@ test('a lost stream is said at once, and the measurement goes on by hand', async
   await page.goto('/');
   await openPerson(page, 'Odalys Ferrant');
   await chooseLink(page, 'Measure');
-  await page.getByText(/^Set-up:/).click();
-  await page.getByLabel('Reading from').selectOption('simulated regulated pump');
+  await choose(page, 'Read from', 'a simulated regulated pump');
   await expect(page.getByText('mmHg, read by the app')).toBeVisible();
   await page.keyboard.press('+');
   await expect(page.getByRole('region', { name: 'Cuff dock' })).toContainText('Measuring Odalys Ferrant');
@@ -158,7 +153,7 @@ test('a lost stream is said at once, and the measurement goes on by hand', async
   await expect(page.getByText(/The stream is lost. Read the gauge by hand/)).toBeVisible();
   const dock = page.getByRole('region', { name: 'Cuff dock' });
   await expect(dock.getByRole('alert')).toHaveText('Stream lost: let it down by hand');
-  await page.getByLabel('Reading from').selectOption('a gauge, typed');
+  await choose(page, 'Read from', 'a gauge, typed');
   await dock.getByRole('button', { name: 'It is down' }).click();
   await expect(dock).toContainText('No cuff is inflated.');
   await page.getByLabel('Gauge reading in mmHg').fill('180');
@@ -170,9 +165,8 @@ test('a regulated pump measures by itself, and its figure becomes a trial', asyn
   await page.goto('/');
   await openPerson(page, 'Odalys Ferrant');
   await chooseLink(page, 'Measure');
-  await page.getByText(/^Set-up:/).click();
-  await page.getByLabel('Pulse by').selectOption('the pump itself');
-  await page.getByLabel('Reading from').selectOption('simulated regulated pump');
+  await choose(page, 'Pulse by', 'the pump itself');
+  await choose(page, 'Read from', 'a simulated regulated pump');
   await expect(page.getByText('mmHg, read by the app')).toBeVisible();
   await page.keyboard.press('Space');
   await expect(page.getByText('The pump is measuring. Keep still, nobody talks.')).toBeVisible();

@@ -192,6 +192,12 @@ export const chooseLink = (page: Page, link: string): Promise<void> =>
     .getByRole('link', { name: new RegExp(`^\\w+ ${link}`) })
     .click();
 
+/** Chooses one of several from the list of a field. @param option the words it has in the list */
+export async function pick(field: Locator, option: string): Promise<void> {
+  await field.click();
+  await field.page().getByRole('option', { name: option, exact: true }).click();
+}
+
 /** Takes the page's clock in hand: from now on time passes only by `page.clock.runFor`, however slow the machine. */
 export async function holdClock(page: Page): Promise<void> {
   // The server's clock goes on; a page whose clock is held would take itself to be ahead and correct it.

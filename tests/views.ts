@@ -146,6 +146,13 @@ const atHome: View['open'] = async (page) => {
 };
 
 export const VIEWS: View[] = [
+  {
+    name: 'guide',
+    open: async (page) => {
+      await page.goto('/guide/run');
+      await expect(page.getByRole('heading', { name: 'At home' })).toBeVisible();
+    },
+  },
   { name: 'at home', open: atHome },
   { name: 'entries', open: besideTheChain('Odalys Ferrant', 'Record', 'Who did what, and who looked') },
   { name: 'accounts', open: ofThePractice('Who may sign in', 'signs in as tobias') },

@@ -2,7 +2,7 @@ import type { Page } from '@playwright/test';
 import type { ClientRecord } from '#contract/client';
 import { dayAt, weekdayOf } from '#core/course/days';
 import type { Limb } from '#core/quantity/limb';
-import { choose, chooseLink, expect, inDemonstration, openPerson } from './nervato';
+import { choose, chooseLink, expect, inDemonstration, openPerson, pick } from './nervato';
 import { type DayLived, Weeks } from './weeks';
 
 // Whole courses, lived day by day: every session that is due is done, and its review accepted.
@@ -44,8 +44,8 @@ inDemonstration('an upper and lower split with finishers, and a deload week', as
 
   await inDemonstration.step('legs finish the lower days, arms the upper ones', async () => {
     await openBlock(page, 'Rufus Tarnholm');
-    await page.getByLabel('Start from').selectOption('Finishers on an upper/lower split');
-    await page.getByLabel('Starts on').fill(await weeks.tomorrow());
+    await pick(page.getByLabel('Start from'), 'Finishers on an upper/lower split');
+    await page.getByLabel('Starts on', { exact: true }).fill(await weeks.tomorrow());
     const arms = page.getByRole('group', { name: 'Arms, to finish with' });
     for (const day of ['Tue', 'Wed', 'Fri']) {
       await arms.getByRole('group', { name: 'Can come on' }).getByLabel(day).uncheck();
@@ -100,8 +100,8 @@ inDemonstration('one heavy and two cuffed days a week', async ({ page }) => {
   const weeks = await Weeks.of(page, 'Odalys Ferrant');
   const { judgedAtMs: beginMs } = await weeks.record();
   await openBlock(page, 'Odalys Ferrant');
-  await page.getByLabel('Start from').selectOption('One heavy day, two cuffed');
-  await page.getByLabel('Starts on').fill(await weeks.tomorrow());
+  await pick(page.getByLabel('Start from'), 'One heavy day, two cuffed');
+  await page.getByLabel('Starts on', { exact: true }).fill(await weeks.tomorrow());
   await keepBlock(page);
   const done = await inDemonstration.step('eight weeks', () =>
     weeks.liveTheBlock(async (record) => {
@@ -136,7 +136,7 @@ inDemonstration('eight weeks of cycling', async ({ page }) => {
   await inDemonstration.step('a second plan, aerobic', async () => {
     await openPerson(page, 'Odalys Ferrant');
     await chooseLink(page, 'Prescribe');
-    await page.getByLabel('Plan', { exact: true }).selectOption('A new plan');
+    await pick(page.getByLabel('Plan', { exact: true }), 'A new plan');
     await choose(page, 'Goal', 'Aerobic');
     await choose(page, 'Intensity', 'by watts');
     await page.getByLabel('Power').fill('85');
@@ -148,8 +148,8 @@ inDemonstration('eight weeks of cycling', async ({ page }) => {
   });
   await inDemonstration.step('a block of it alone', async () => {
     await openBlock(page, 'Odalys Ferrant');
-    await page.getByLabel('Start from').selectOption('Eight weeks of cycling');
-    await page.getByLabel('Starts on').fill(await weeks.tomorrow());
+    await pick(page.getByLabel('Start from'), 'Eight weeks of cycling');
+    await page.getByLabel('Starts on', { exact: true }).fill(await weeks.tomorrow());
     await page.getByRole('button', { name: 'Leave out Left thigh' }).click();
     await expect(page.getByText('24 sessions in 8 weeks')).toBeVisible();
     await keepBlock(page);
@@ -221,12 +221,12 @@ inDemonstration('a knee from day 4 to heavy, the other side and the arms from da
       await openPerson(page, 'Ebba Lindholt');
       await chooseLink(page, 'Prescribe');
       if (rung === 'Passive') {
-        await page.getByLabel('Plan', { exact: true }).selectOption('A new plan');
+        await pick(page.getByLabel('Plan', { exact: true }), 'A new plan');
         await choose(page, 'Goal', 'Rehabilitation rung');
         await choose(page, 'Limbs', 'right thigh');
         await page.getByRole('button', { name: 'Name, days' }).click();
         await page.getByLabel('Called').fill('Right thigh');
-      } else await page.getByLabel('Plan', { exact: true }).selectOption('Right thigh');
+      } else await pick(page.getByLabel('Plan', { exact: true }), 'Right thigh');
       const ladder = page.getByLabel('Ladder, right thigh');
       for (const yes of YES) await ladder.getByLabel(yes).check();
       await ladder.getByRole('button', { name: new RegExp(`^Enter ${rung}`, 'i') }).click();
@@ -240,7 +240,7 @@ inDemonstration('a knee from day 4 to heavy, the other side and the arms from da
   await inDemonstration.step('up and down stairs twice: heavy without the cuff, with a retest', async () => {
     await openPerson(page, 'Ebba Lindholt');
     await chooseLink(page, 'Prescribe');
-    await page.getByLabel('Plan', { exact: true }).selectOption('Right thigh');
+    await pick(page.getByLabel('Plan', { exact: true }), 'Right thigh');
     const ladder = page.getByLabel('Ladder, right thigh');
     await expect(ladder).toContainText(
       /Up: done with the cuff\. Tolerated: heavy work without the cuff, with a retest/i,

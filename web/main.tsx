@@ -78,6 +78,9 @@ const AccountsView = lazy(() =>
 const ArchivedView = lazy(() =>
   import('./views/archived/ArchivedView').then(({ ArchivedView }) => ({ default: ArchivedView })),
 );
+const GuideView = lazy(() =>
+  import('./views/guide/GuideView').then(({ GuideView }) => ({ default: GuideView })),
+);
 const AuditView = lazy(() =>
   import('./views/audit/AuditView').then(({ AuditView }) => ({ default: AuditView })),
 );
@@ -124,6 +127,7 @@ function startApp(): void {
                 <Route path="floor" element={<FloorView />} />
                 <Route path="exercises" element={<ExercisesView />} />
                 <Route path="kit" element={<KitView />} />
+                <Route path="guide/:page?" element={<GuideView />} />
                 <Route path="practise" element={<PractiseView />} />
                 <Route path="week" element={<WeekView />} />
                 <Route path="safety" element={<SafetyView />} />

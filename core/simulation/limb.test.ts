@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { expectedOcclusionPressureMmHg } from '../occlusion-pressure/plausibility';
 import { beatPhase, flowShape, makeLimb, occlusionAtMmHg, pulseStrength } from './limb';
-import { oximeterAfter, probeSound } from './sensors';
+import { dopplerAt, oximeterAfter, probeSound } from './sensors';
 
 const SEEDS = Array.from({ length: 400 }, (_, seed) => seed);
 const limb = (seed: number, changes: Partial<Parameters<typeof makeLimb>[0]> = {}) =>
@@ -79,5 +79,30 @@ describe('what is heard and seen of it', () => {
     expect(oximeterAfter(1, 0, 3_000)).toBeCloseTo(Math.exp(-1), 9);
     expect(oximeterAfter(0.2, 0.8, 0)).toBeCloseTo(0.2, 9);
     expect(oximeterAfter(0, 1, 60_000)).toBeCloseTo(1, 6);
+  });
+});
+
+describe('the sound of a Doppler probe', () => {
+  const PHASES = Array.from({ length: 200 }, (_, place) => place / 200);
+  /** The share of a beat in which anything is heard. */
+  const heard = (strength: number) =>
+    PHASES.filter((phase) => dopplerAt(strength, phase).passes > 0.05).length / PHASES.length;
+  const highest = (strength: number) =>
+    Math.max(...PHASES.map((phase) => dopplerAt(strength, phase).pitchHz));
+
+  it('rises and falls with the blood in each beat, higher the faster it flows', () => {
+    expect(dopplerAt(1, 0.12).pitchHz).toBe(900);
+    expect(dopplerAt(1, 0.6)).toEqual({ pitchHz: 180, passes: 0 });
+    expect([highest(1), highest(0.5), highest(0.1)]).toEqual(
+      [highest(1), highest(0.5), highest(0.1)].sort((a, b) => b - a),
+    );
+    expect(highest(0.1)).toBeLessThan(300);
+  });
+
+  it('turns to ever shorter thuds just below occlusion, and to nothing at it', () => {
+    const shares = [1, 0.25, 0.15, 0.08, 0.03, 0].map(heard);
+    expect(shares).toEqual([...shares].sort((a, b) => b - a));
+    expect(heard(0.03)).toBeLessThan(heard(1) / 4);
+    expect(heard(0)).toBe(0);
   });
 });

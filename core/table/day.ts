@@ -1,7 +1,8 @@
 import { dayOf, isoOf } from '../course/days';
 
 /** In which order a column of dates has day, month and year. */
-export type DateOrder = 'year-month-day' | 'day-month-year' | 'month-day-year';
+export const DATE_ORDER_IDS = ['year-month-day', 'day-month-year', 'month-day-year'] as const;
+export type DateOrder = (typeof DATE_ORDER_IDS)[number];
 
 export const DATE_ORDERS: Record<DateOrder, { label: string; parts: readonly ('y' | 'm' | 'd')[] }> = {
   'year-month-day': { label: 'year, month, day', parts: ['y', 'm', 'd'] },

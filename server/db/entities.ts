@@ -55,6 +55,7 @@ export const PracticeEntity = defineEntity({
     stopAboveSystolicMmHg: p.integer().default(STOP_ABOVE.systolicMmHg),
     stopAboveDiastolicMmHg: p.integer().default(STOP_ABOVE.diastolicMmHg),
     arbitraryUpToMmHg: p.integer().nullable(),
+    dateOrder: p.string().$type<PracticeSettings['dateOrder']>().default('day-month-year'),
     stricter: p.json().$type<Stricter>(),
     /** How far a demonstration's clock was moved on. */
     clockAheadMs: p.bigint('number').default(0),

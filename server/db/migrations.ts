@@ -14,6 +14,7 @@ import { Consents } from './migrations/013-consents';
 import { PracticeHabits } from './migrations/014-practice-habits';
 import { WithoutLop } from './migrations/015-without-lop';
 import { HomeLinks } from './migrations/016-home-links';
+import { PracticeDateOrder } from './migrations/017-date-order';
 
 /** Every migration, in order; what stands in a file tells its release. */
 export const MIGRATIONS = [
@@ -33,6 +34,7 @@ export const MIGRATIONS = [
   { name: '014-practice-habits', class: PracticeHabits },
   { name: '015-without-lop', class: WithoutLop },
   { name: '016-home-links', class: HomeLinks },
+  { name: '017-date-order', class: PracticeDateOrder },
 ];
 
 export const MIGRATION_NAMES = MIGRATIONS.map(({ name }) => name);

@@ -1,5 +1,6 @@
 import { type QueryClient, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import type { FirstStart, Me, SignInBody, SignInState } from '#contract/sign-in';
+import { tour } from '../state/tour';
 import { api, read } from './api';
 import { openDoor, tellDoor } from './door';
 import { clearRecords } from './kept-records';
@@ -53,8 +54,11 @@ export function useSignIn() {
   return useMutation({
     mutationFn: async (asked: SignInBody | { practitionerId: string; pin: string } | FirstStart) => {
       if ('pin' in asked) await must(api['sign-in'].pin.$post({ json: asked }));
-      else if ('word' in asked) await must(api['sign-in'].first.$post({ json: asked }) as Answer);
-      else await must(api['sign-in'].$post({ json: asked }));
+      else if ('word' in asked) {
+        await must(api['sign-in'].first.$post({ json: asked }) as Answer);
+        // Who begins a practice is shown round, once.
+        tour.set('due');
+      } else await must(api['sign-in'].$post({ json: asked }));
       wasLocked.set('no');
       const { state } = await queries.fetchQuery({ ...signInQuery, staleTime: 0 });
       if (state === 'signed-in') await enter(queries);

@@ -1,6 +1,13 @@
 import { useEffect, useRef } from 'react';
 
-const TYPING = 'textarea, select, input:not([inputmode=decimal]):not([inputmode=numeric]), [role=dialog] *';
+const TYPING = [
+  'textarea',
+  'input:not([inputmode=decimal]):not([inputmode=numeric])',
+  '[role=dialog] *',
+  // A list that is open takes the key to choose; Enter and the arrows open it.
+  '[role=listbox] *',
+  '[role=menu] *',
+].join();
 
 /**
  * Space does the next expected thing, wherever the focus rests, unless somebody is typing words or answering a dialog.

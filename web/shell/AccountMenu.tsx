@@ -7,6 +7,7 @@ import { usePractitioner } from '../data/queries';
 import { signOut } from '../data/sign-in';
 import { Button } from '../parts/Button';
 import { FieldError } from '../parts/Field';
+import { WordMenu } from '../parts/WordMenu';
 import { cuffsUp } from '../state/cuffs-up';
 import { lockMinutes } from './use-idle-lock';
 import { WhoButton } from './WhoButton';
@@ -50,20 +51,15 @@ export function AccountMenu() {
             </Button>
           </div>
           {go.error && <FieldError>{failureWords(go.error)}</FieldError>}
-          <label className="flex items-center gap-2 text-[15px]">
-            Locks by itself after
-            <select
+          <p className="text-[15px]">
+            Locks by itself after{' '}
+            <WordMenu
+              label="Locks by itself after"
               value={minutes}
-              onChange={(event) => lockMinutes.set(event.target.value)}
-              className="min-h-9 rounded-sm border border-ink/40 bg-paper px-2"
-            >
-              {MINUTES.map((value) => (
-                <option key={value} value={value}>
-                  {value} min
-                </option>
-              ))}
-            </select>
-          </label>
+              onChange={(value) => lockMinutes.set(value)}
+              options={MINUTES.map((value) => ({ value, label: `${value} min` }))}
+            />
+          </p>
           <Popover.Close asChild>
             <Link to="/account" className="inline-flex min-h-11 items-center underline underline-offset-4">
               Passphrase, PIN and codes

@@ -9,6 +9,7 @@ import { allowSound } from '../sound/tones';
 import { cuffsUp } from '../state/cuffs-up';
 import { dockRoomPx, keepDockRoom } from '../state/dock-room';
 import { notices } from '../state/notices';
+import { tour } from '../state/tour';
 import { toggleTheme } from '../theme/theme';
 import { Gated } from './Gated';
 import { NoCuff } from './NoCuff';
@@ -23,7 +24,15 @@ const ReopenQuestion = lazy(() =>
 );
 const Notices = lazy(() => import('./Notices').then(({ Notices }) => ({ default: Notices })));
 const Palette = lazy(() => import('./Palette').then(({ Palette }) => ({ default: Palette })));
+const Tour = lazy(() => import('./Tour').then(({ Tour }) => ({ default: Tour })));
 const KeysHelp = lazy(() => import('./KeysHelp').then(({ KeysHelp }) => ({ default: KeysHelp })));
+
+/** The page of the guide that goes with an address: that of the link whose bench is open. */
+const guideFor = (path: string): string => {
+  if (path.startsWith('/sessions/') || path === '/floor') return '/guide/run';
+  const bench = /^\/people\/[^/]+\/(screen|fit|measure|load|prescribe|run)$/.exec(path)?.[1];
+  return bench ? `/guide/${bench}` : '/guide';
+};
 
 /** Roster, sheet and cuff dock: the frame every view sits in. */
 export function Frame() {
@@ -35,6 +44,7 @@ export function Frame() {
   const anyOpen = useOpenViews().length > 0;
   const isKnown = useOpenKnown();
   const measuring = useConnected() !== null;
+  const isTouring = tour.use() === 'due';
   useEffect(() => {
     if (isKnown && !anyOpen && !measuring) keepDockRoom(0);
   }, [isKnown, anyOpen, measuring]);
@@ -60,6 +70,10 @@ export function Frame() {
     if (isIn && !cuffsUp.get()) void lock();
   });
   useHotkeys('g>d', toggleTheme);
+  useHotkeys('f1', () => navigate(guideFor(window.location.pathname)), {
+    preventDefault: true,
+    enableOnFormTags: true,
+  });
   return (
     <div className="flex h-full flex-col print:block print:h-auto">
       <Gated className="relative flex min-h-0 flex-1 print:block">
@@ -81,6 +95,7 @@ export function Frame() {
       <Suspense>
         {noticed && <Notices />}
         {finding && isIn && <Palette open onOpenChange={setFinding} showKeys={() => setShowingKeys(true)} />}
+        {isTouring && isIn && <Tour />}
         {showingKeys && isIn && <KeysHelp open onOpenChange={setShowingKeys} />}
       </Suspense>
     </div>

@@ -38,6 +38,7 @@ const KEYS: [string, string][] = [
   ['G Q', 'Lock this device, or hand it on'],
   ['G D', 'Paper or dark floor theme'],
   ['Ctrl K', 'Find people and actions'],
+  ['F1', 'The guide, at the page of what is open'],
   ['?', 'These keys'],
 ];
 
@@ -48,7 +49,7 @@ export function KeysHelp({ open, onOpenChange }: { open: boolean; onOpenChange: 
         <Dialog.Overlay className="fixed inset-0 z-40 bg-ink/40" />
         <Dialog.Content
           aria-describedby={undefined}
-          className="fixed top-24 left-1/2 z-50 w-[560px] max-w-[92vw] -translate-x-1/2 rounded-sm border border-ink bg-paper p-5"
+          className="fixed top-[4dvh] left-1/2 z-50 max-h-[92dvh] w-[560px] max-w-[92vw] -translate-x-1/2 overflow-y-auto rounded-sm border border-ink bg-paper p-5"
         >
           <Dialog.Title className="mb-3 text-xl font-semibold">Keys</Dialog.Title>
           <dl className="grid grid-cols-[auto_1fr] gap-x-5 gap-y-1.5">

@@ -10,6 +10,7 @@ import { KEYS } from '../data/keys';
 import { usePeople } from '../data/people';
 import { KeyHint } from '../parts/Button';
 import { cuffsUp } from '../state/cuffs-up';
+import { tour } from '../state/tour';
 import { toggleTheme } from '../theme/theme';
 
 // More people are found by more letters.
@@ -225,6 +226,12 @@ export function Palette({
         </Command.Item>
         <Command.Item className={row} onSelect={then(toggleTheme)}>
           Change between paper and dark floor theme <ItsKey>G D</ItsKey>
+        </Command.Item>
+        <Command.Item className={row} onSelect={then(() => navigate('/guide'))}>
+          The guide: how it is done, help, manual <ItsKey>F1</ItsKey>
+        </Command.Item>
+        <Command.Item className={row} onSelect={then(() => tour.set('due'))}>
+          A tour of six steps
         </Command.Item>
         <Command.Item className={row} onSelect={then(showKeys)}>
           Show all keys <ItsKey>?</ItsKey>

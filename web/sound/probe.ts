@@ -1,6 +1,5 @@
 import type { DeviceFrame } from '#contract/device';
-import { flowShape } from '#core/simulation/limb';
-import { probeSound } from '#core/simulation/sensors';
+import { dopplerAt, probeSound } from '#core/simulation/sensors';
 import { muted } from './mute';
 
 const FRAME_S = 0.06;
@@ -18,10 +17,8 @@ export function startProbe(knobs: () => { volume: number; roomNoise: number }): 
   const hiss = noise(audio);
   const whoosh = new GainNode(audio, { gain: 0 });
   const room = new GainNode(audio, { gain: 0 });
-  hiss
-    .connect(new BiquadFilterNode(audio, { type: 'bandpass', frequency: 480, Q: 1.1 }))
-    .connect(whoosh)
-    .connect(audio.destination);
+  const pitch = new BiquadFilterNode(audio, { type: 'bandpass', frequency: 180, Q: 1.4 });
+  hiss.connect(pitch).connect(whoosh).connect(audio.destination);
   hiss
     .connect(new BiquadFilterNode(audio, { type: 'lowpass', frequency: 900 }))
     .connect(room)
@@ -29,10 +26,15 @@ export function startProbe(knobs: () => { volume: number; roomNoise: number }): 
   hiss.start();
   const glide = (gain: GainNode, to: number) =>
     gain.gain.linearRampToValueAtTime(muted.get() === 'yes' ? 0 : LOUDEST * to, audio.currentTime + FRAME_S);
+  // A band of noise as narrow as this is quieter the lower it is: it is made up for.
+  const evenly = (pitchHz: number) => Math.sqrt(480 / pitchHz);
   return {
     follow: (frame) => {
-      const sound = probeSound(frame?.pulse?.strength ?? 0, knobs());
-      glide(whoosh, sound.whoosh * flowShape(frame?.pulse?.phase ?? 1));
+      const strength = frame?.pulse?.strength ?? 0;
+      const sound = probeSound(strength, knobs());
+      const { pitchHz, passes } = dopplerAt(strength, frame?.pulse?.phase ?? 1);
+      pitch.frequency.linearRampToValueAtTime(pitchHz, audio.currentTime + FRAME_S);
+      glide(whoosh, Math.min(1, sound.whoosh * passes * evenly(pitchHz)));
       glide(room, sound.noise / 4);
     },
     close: () => void audio.close(),

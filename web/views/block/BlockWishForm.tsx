@@ -2,10 +2,11 @@ import type { BlockLine } from '#core/course/block';
 import { BLOCK_STARTS, type BlockStartId } from '#core/course/block-starts';
 import { WEEKDAY_LABELS } from '#core/course/days';
 import { Choice } from '../../parts/Choice';
-import { Field } from '../../parts/Field';
+import { DateField } from '../../parts/DateField';
 import { NumberField } from '../../parts/NumberField';
 import { Picker } from '../../parts/Picker';
 import { Ticks } from '../../parts/Ticks';
+import { TimeField } from '../../parts/TimeField';
 import { CalendarIn } from './CalendarIn';
 import type { BlockState } from './use-block';
 
@@ -63,20 +64,14 @@ export function BlockWishForm({ block }: { block: BlockState }) {
         />
       )}
       <div className="grid grid-cols-2 gap-4">
-        <Field
+        <DateField
           className="col-span-2"
           label="Starts on"
-          type="date"
           value={wish.startsOn}
-          onChange={(event) => change({ startsOn: event.target.value })}
+          onChange={(startsOn) => change({ startsOn })}
         />
         <NumberField label="Weeks" value={wish.weeks} onValue={(weeks) => change({ weeks })} />
-        <Field
-          label="At"
-          type="time"
-          value={wish.atTime}
-          onChange={(event) => change({ atTime: event.target.value })}
-        />
+        <TimeField label="At" value={wish.atTime} onChange={(atTime) => change({ atTime })} />
       </div>
       <Ticks
         label="Heavy training on"
@@ -182,12 +177,12 @@ function LineForm({
 function DaysOff({ daysOff, onChange }: { daysOff: string[]; onChange: (daysOff: string[]) => void }) {
   return (
     <div>
-      <Field
+      <DateField
+        // Each day that is added leaves an empty field for the next.
+        key={daysOff.length}
         label="Add a day off"
-        type="date"
         value=""
-        onChange={(event) => {
-          const day = event.target.value;
+        onChange={(day) => {
           if (day && !daysOff.includes(day)) onChange([...daysOff, day].sort());
         }}
       />

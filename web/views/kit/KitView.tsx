@@ -13,6 +13,7 @@ import { RULES } from '#core/rules/catalogue';
 import { type ItemId, SCREEN_ITEMS } from '#core/screening/items';
 import { ITEM_IDS } from '#core/screening/screening';
 import { EFFORT_IN, EFFORT_SCALES } from '#core/session/effort';
+import { DATE_ORDER_IDS, DATE_ORDERS } from '#core/table/day';
 import { api, failureWords, read } from '../../data/api';
 import { KEYS } from '../../data/keys';
 import { useMay, usePractice } from '../../data/queries';
@@ -269,6 +270,12 @@ function Settings({ settings }: { settings: PracticeSettings }) {
             { value: 'cm', label: 'cm' },
             { value: 'in', label: 'in' },
           ]}
+        />
+        <Choice
+          label="Dates are typed as"
+          value={settings.dateOrder}
+          onChange={(dateOrder) => change({ dateOrder })}
+          options={DATE_ORDER_IDS.map((value) => ({ value, label: DATE_ORDERS[value].label }))}
         />
       </div>
       <div className="flex flex-wrap gap-8">

@@ -40,8 +40,8 @@ export function MeasureBench({ client }: { client: ClientRecord }) {
 
   return (
     <>
-      <section className="grid gap-x-8 gap-y-5 md:grid-cols-[18rem_1fr] xl:grid-cols-[18rem_17rem_1fr]">
-        <div className="space-y-4">
+      <section className="grid gap-x-8 gap-y-4 md:grid-cols-[18rem_1fr] md:grid-rows-[auto_1fr] xl:grid-cols-[18rem_17rem_1fr]">
+        <div className="space-y-4 md:row-span-2">
           <BenchHeading title="Measure">Each limb on its own, in the position it will train in.</BenchHeading>
           <LimbCross
             value={limb}

@@ -30,7 +30,7 @@ import { useUnits } from '../../parts/units';
 import { useNow } from '../../parts/use-now';
 import { BracketAxis } from './BracketAxis';
 import { PressureColumn } from './PressureColumn';
-import { SetupFields } from './SetupFields';
+import { SetupSentence } from './SetupSentence';
 import { type Setup, setupFor } from './setup';
 import { TrialTable } from './TrialTable';
 import { useSource } from './use-source';
@@ -143,24 +143,21 @@ export function MeasureCuff({
 
   return (
     <>
-      <div className="min-w-0 space-y-3">
+      <div className="min-w-0 xl:col-span-2">
         <p className="text-[15px]">
           <strong>
             {LIMB_LABELS[limb]}, {position}
           </strong>
           , {length.words(fit.girthCm)}, {fit.label} ({length.words(fit.widthCm)} wide)
         </p>
-        <details open={methodFindings.length > 0}>
-          <summary className="min-h-11 cursor-pointer py-2 text-[15px] font-semibold">
-            Set-up: {METHODS[setup.method].label}, {pump?.label.toLowerCase() ?? 'no gauge'}
-          </summary>
-          <SetupFields
-            setup={setup}
-            limb={limb}
-            pumps={practice.pumps}
-            onChange={(part) => setSetup({ ...setup, ...part })}
-          />
-        </details>
+        <SetupSentence
+          setup={setup}
+          limb={limb}
+          pumps={practice.pumps}
+          onChange={(part) => setSetup({ ...setup, ...part })}
+        />
+      </div>
+      <div className="min-w-0 space-y-3">
         {methodFindings.map((finding) => (
           <FindingLine key={finding.message} finding={finding} />
         ))}

@@ -10,6 +10,7 @@ import { failureWords, fieldProblem } from '../../data/api';
 import { useBeginComparison } from '../../data/outcomes';
 import { Button } from '../../parts/Button';
 import { Choice } from '../../parts/Choice';
+import { DateField } from '../../parts/DateField';
 import { Field, FieldError } from '../../parts/Field';
 import { Picker } from '../../parts/Picker';
 
@@ -109,11 +110,11 @@ export function ComparisonForm({
         />
       )}
       <div className="flex flex-wrap items-end gap-4">
-        <Field
-          className="w-44"
-          type="date"
+        <DateField
+          className="w-60"
           label="Starts on"
-          {...register('startsOn')}
+          value={wish.startsOn ?? ''}
+          onChange={(startsOn) => setValue('startsOn', startsOn)}
           error={problem('startsOn')}
         />
         {wish.kind === 'limbs' ? (

@@ -13,6 +13,7 @@ import type { PlanInForce } from '#core/record/plans-in-force';
 import { api, failureWords, read } from '../../data/api';
 import { useRecordWrite } from '../../data/queries';
 import { Button } from '../../parts/Button';
+import { DateField } from '../../parts/DateField';
 import { Field, FieldError } from '../../parts/Field';
 import { day, endOfDayMs } from '../../parts/format';
 import { NumberField } from '../../parts/NumberField';
@@ -127,16 +128,11 @@ export function PlanHeader({
             onValue={(times) => onChoice({ occasion: { kind: 'daily', times } })}
           />
         )}
-        <Field
-          className="w-44"
+        <DateField
+          className="w-60"
           label="Until"
-          type="date"
           value={choice.untilMs === null ? '' : format(choice.untilMs, 'yyyy-MM-dd')}
-          onChange={(event) =>
-            onChoice({
-              untilMs: endOfDayMs(event.target.value),
-            })
-          }
+          onChange={(iso) => onChoice({ untilMs: endOfDayMs(iso) })}
         />
         {isChanged && (
           <Only deed="sign">

@@ -13,8 +13,10 @@ import { api, failureWords, fieldProblem, read } from '../../data/api';
 import { KEYS } from '../../data/keys';
 import { useEffortIn } from '../../data/use-effort-in';
 import { Button } from '../../parts/Button';
+import { DateField } from '../../parts/DateField';
 import { Field, FieldError } from '../../parts/Field';
 import { Ticks } from '../../parts/Ticks';
+import { TimeField } from '../../parts/TimeField';
 
 const SIGN_OPTIONS = signIdSchema.options.map((value) => ({ value, label: SIGNS[value].label }));
 
@@ -66,7 +68,7 @@ function EnterForm({
   const navigate = useNavigate();
   const { plan } = prescription;
   const scale = EFFORT_SCALES[useEffortIn()];
-  const [at, setAt] = useState('');
+  const [began, setBegan] = useState({ day: '', time: '' });
   const [pain, setPain] = useState('');
   const [signs, setSigns] = useState<SignId[]>([]);
   // What was done of each set as it is typed; a set left empty was not done.
@@ -89,7 +91,8 @@ function EnterForm({
   });
   const change = (place: number, part: Partial<(typeof rows)[number]>) =>
     setRows(rows.map((row, i) => (i === place ? { ...row, ...part } : row)));
-  const startedAtMs = new Date(at).getTime();
+  // Without a day or a time it is no moment.
+  const startedAtMs = new Date(`${began.day}T${began.time}`).getTime();
   const keep = () =>
     write.mutate({
       id: newId(),
@@ -115,14 +118,21 @@ function EnterForm({
       }}
     >
       <h3 className="font-semibold">{coursePlan.name}, done on paper or elsewhere</h3>
-      <Field
-        className="w-64"
-        label="It began"
-        type="datetime-local"
-        value={at}
-        onChange={(event) => setAt(event.target.value)}
-        error={fieldProblem(write.error, 'startedAtMs')}
-      />
+      <div className="flex flex-wrap gap-4">
+        <DateField
+          className="w-72"
+          label="It began on"
+          value={began.day}
+          onChange={(day) => setBegan({ ...began, day })}
+          error={fieldProblem(write.error, 'startedAtMs')}
+        />
+        <TimeField
+          className="w-28"
+          label="At"
+          value={began.time}
+          onChange={(time) => setBegan({ ...began, time })}
+        />
+      </div>
       {plan.exercises.map((exercise, exerciseIndex) => (
         <fieldset key={`${exercise.exerciseId} ${exercise.limbs.map(({ limb }) => limb).join()}`}>
           <legend className="font-semibold">

@@ -10,6 +10,7 @@ import { api, failureWords, read } from '../../data/api';
 import { usePastClearances } from '../../data/history';
 import { useMay, useRecordWrite } from '../../data/queries';
 import { Button } from '../../parts/Button';
+import { DateField } from '../../parts/DateField';
 import { Field, FieldError } from '../../parts/Field';
 import { day, endOfDayMs } from '../../parts/format';
 import { More } from '../../parts/More';
@@ -143,11 +144,10 @@ function ClearanceForm({
         A physician
       </label>
       <div className="grid grid-cols-2 gap-3">
-        <Field
+        <DateField
           label="Until"
-          type="date"
           value={form.until}
-          onChange={(event) => change({ until: event.target.value })}
+          onChange={(until) => change({ until })}
           hint="Empty: no end"
           error={wrong('untilMs')}
         />

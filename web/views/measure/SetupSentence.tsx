@@ -2,22 +2,22 @@ import type { Pump } from '#core/kit/pump';
 import { METHODS, pulseMethodSchema, SITE_LABELS } from '#core/occlusion-pressure/methods';
 import { READING_SCHOOLS, readingSchoolSchema } from '#core/occlusion-pressure/trial';
 import { type Limb, limbKind } from '#core/quantity/limb';
-import { Picker } from '../../parts/Picker';
+import { WordMenu } from '../../parts/WordMenu';
 import type { ReadingFrom, Setup } from './setup';
 
 const UP_STEPS = [5, 10, 20, 50];
 const DOWN_STEPS = [2, 4, 5, 10];
 const FROM: { value: ReadingFrom; label: string }[] = [
   { value: 'typed', label: 'a gauge, typed' },
-  { value: 'by-hand', label: 'simulated hand pump' },
-  { value: 'regulated', label: 'simulated regulated pump' },
+  { value: 'by-hand', label: 'a simulated hand pump' },
+  { value: 'regulated', label: 'a simulated regulated pump' },
 ];
 
 const asOptions = (steps: readonly number[]) =>
   steps.map((step) => ({ value: String(step), label: `${step} mmHg` }));
 
-/** How a trial is taken: by what, where, read from which gauge, in which steps. */
-export function SetupFields({
+/** How a trial is taken: a sentence whose words are the controls (rules LOP-1, LOP-2). */
+export function SetupSentence({
   setup,
   limb,
   pumps,
@@ -30,14 +30,16 @@ export function SetupFields({
 }) {
   const sites = METHODS[setup.method].sites[limbKind(limb)];
   return (
-    <div className="grid grid-cols-2 gap-3">
-      <Picker
+    <p className="text-[16px]">
+      {'Pulse by '}
+      <WordMenu
         label="Pulse by"
         value={setup.method}
         onChange={(method) => onChange({ method })}
         options={pulseMethodSchema.options.map((value) => ({ value, label: METHODS[value].label }))}
       />
-      <Picker
+      {', '}
+      <WordMenu
         label="Site"
         value={setup.site}
         onChange={(site) => onChange({ site })}
@@ -46,44 +48,43 @@ export function SetupFields({
           label: SITE_LABELS[value],
         }))}
       />
-      <Picker
+      {', on '}
+      <WordMenu
         label="Gauge"
         value={setup.pumpId}
         onChange={(pumpId) => onChange({ pumpId })}
         options={pumps.map(({ id, label, divisionMmHg }) => ({
           value: id,
-          label: `${label}, ±${divisionMmHg}`,
+          label: `${label.toLowerCase()} to ${divisionMmHg} mmHg`,
         }))}
       />
-      <Picker
-        label="Reading from"
-        value={setup.from}
-        onChange={(from) => onChange({ from })}
-        options={FROM}
-      />
-      <Picker
+      {', read from '}
+      <WordMenu label="Read from" value={setup.from} onChange={(from) => onChange({ from })} options={FROM} />
+      {'. Up by '}
+      <WordMenu
         label="Step up"
         value={String(setup.steps.upMmHg)}
         onChange={(step) => onChange({ steps: { ...setup.steps, upMmHg: Number(step) } })}
         options={asOptions(UP_STEPS)}
       />
-      <Picker
+      {', down by '}
+      <WordMenu
         label="Step down"
         value={String(setup.steps.downMmHg)}
         onChange={(step) => onChange({ steps: { ...setup.steps, downMmHg: Number(step) } })}
         options={asOptions(DOWN_STEPS)}
       />
-      <div className="col-span-2">
-        <Picker
-          label="A trial reads as"
-          value={setup.readingSchool}
-          onChange={(readingSchool) => onChange({ readingSchool })}
-          options={readingSchoolSchema.options.map((value) => ({
-            value,
-            label: `${READING_SCHOOLS[value].label}: ${READING_SCHOOLS[value].words}`,
-          }))}
-        />
-      </div>
-    </div>
+      {'; read as '}
+      <WordMenu
+        label="Read as"
+        value={setup.readingSchool}
+        onChange={(readingSchool) => onChange({ readingSchool })}
+        options={readingSchoolSchema.options.map((value) => ({
+          value,
+          label: READING_SCHOOLS[value].label.toLowerCase(),
+        }))}
+      />
+      .
+    </p>
   );
 }
