@@ -1,19 +1,18 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useRef } from 'react';
-import { type Cue, paceCues, restCues } from '#core/protocol/pace';
 import { limbClocks } from '#core/session/clocks';
-import { inflatedLimbs, openSet } from '#core/session/state';
+import { inflatedLimbs } from '#core/session/state';
 import { serverNow } from '../data/clock';
 import { appendDue, type LiveSession } from '../data/live-session';
 import { onTick } from '../parts/ticks';
 import { useWakeLock } from '../parts/use-wake-lock';
+import { CueBook } from '../sound/cue-book';
+import { cuesOf } from '../sound/cues-of';
 import { soundAlarm, soundCues, soundNear } from '../sound/tones';
 
 const TICK_MS = 100;
 // Limits are minutes away: a look a second is soon enough for their alarms.
 const LIMITS_EVERY_MS = 1_000;
-// Tones are handed to the sound card a little ahead, so that a busy page keeps the beat.
-const AHEAD_MS = 300;
 const ALARM_EVERY_MS = 4_000;
 
 /** Runs the open sessions whichever view is shown: sets end and begin on the clock, tones and alarms sound. */
@@ -23,14 +22,16 @@ export function SessionDriver({ sessions }: { sessions: readonly LiveSession[] }
   latest.current = sessions;
   useWakeLock(sessions.some(({ state }) => inflatedLimbs(state).length > 0 || state.rest !== null));
   useEffect(() => {
-    let soundedToMs = serverNow();
+    const book = new CueBook();
     return onTick(TICK_MS, () => {
       const nowMs = serverNow();
-      const fromMs = Math.max(soundedToMs, nowMs - TICK_MS);
-      soundedToMs = nowMs + AHEAD_MS;
       for (const session of latest.current) {
         void appendDue(queries, session, nowMs);
-        if (isHeard(session, latest.current)) soundCues(cuesOf(session, fromMs, soundedToMs), nowMs);
+        if (!isHeard(session, latest.current)) continue;
+        const cues = book.due(session.view.id, nowMs, (fromMs, toMs) =>
+          cuesOf(session.view.plan, session.state, fromMs, toMs),
+        );
+        soundCues(cues, nowMs);
       }
     });
   }, [queries]);
@@ -60,11 +61,3 @@ export function SessionDriver({ sessions }: { sessions: readonly LiveSession[] }
 /** Paces of several people at once are noise: the one in view is heard, or the only one there is. */
 const isHeard = ({ view }: LiveSession, all: readonly LiveSession[]): boolean =>
   all.length === 1 || window.location.pathname === `/sessions/${view.id}`;
-
-function cuesOf({ view, state }: LiveSession, fromMs: number, toMs: number): Cue[] {
-  if (state.stopped) return [];
-  const set = openSet(state);
-  const exercise = set && view.plan.exercises[set.exerciseIndex];
-  if (set && exercise) return paceCues(set.startedAtMs, exercise.tempo, set.plannedReps ?? 0, fromMs, toMs);
-  return state.rest ? restCues(state.rest.startedAtMs + state.rest.restMs, fromMs, toMs) : [];
-}

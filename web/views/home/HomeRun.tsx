@@ -1,7 +1,6 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { v5 as idFrom } from 'uuid';
 import type { HomeSheet } from '#contract/home';
-import { paceCues, restCues } from '#core/protocol/pace';
 import { LIMB_LABELS } from '#core/quantity/limb';
 import { decide } from '#core/session/decide/decide';
 import type { Intent } from '#core/session/decide/intent';
@@ -11,7 +10,7 @@ import { fold } from '#core/session/fold';
 import { type InHand, inHand } from '#core/session/in-hand';
 import { mergeLogs } from '#core/session/log';
 import { nextStep } from '#core/session/next-step';
-import { correctedReps, inflatedLimbs, openSet, type SessionState } from '#core/session/state';
+import { correctedReps, inflatedLimbs, type SessionState } from '#core/session/state';
 import { serverNow } from '../../data/clock';
 import { BigClock } from '../../parts/BigClock';
 import { Button } from '../../parts/Button';
@@ -21,6 +20,8 @@ import { SignList } from '../../parts/SignList';
 import { onTick } from '../../parts/ticks';
 import { useNow } from '../../parts/use-now';
 import { useWakeLock } from '../../parts/use-wake-lock';
+import { CueBook } from '../../sound/cue-book';
+import { cuesOf } from '../../sound/cues-of';
 import { soundAlarm, soundCues } from '../../sound/tones';
 import { promptWords, stepWords, thenWords } from '../../words/step-words';
 import { Call } from './Call';
@@ -29,7 +30,6 @@ import type { RunningAtHome } from './kept-home';
 import type { Home } from './use-home';
 
 const TICK_MS = 200;
-const AHEAD_MS = 300;
 const ALARM_EVERY_MS = 4_000;
 
 /** A session at home: one thing to do next, the clock, and what to do when it is wrong. It needs no network. */
@@ -192,22 +192,15 @@ function useHomeSound(plan: RunningAtHome['plan'], state: SessionState, isAlarmi
   const now = useRef({ state, isAlarming });
   now.current = { state, isAlarming };
   useEffect(() => {
-    let soundedToMs = serverNow();
+    const book = new CueBook();
     let alarmedAtMs = 0;
     return onTick(TICK_MS, () => {
       const { state: current, isAlarming: isLate } = now.current;
       const nowMs = serverNow();
-      const fromMs = Math.max(soundedToMs, nowMs - TICK_MS);
-      soundedToMs = nowMs + AHEAD_MS;
-      const set = openSet(current);
-      const exercise = set && plan.exercises[set.exerciseIndex];
-      if (set && exercise)
-        soundCues(
-          paceCues(set.startedAtMs, exercise.tempo, set.plannedReps ?? 0, fromMs, soundedToMs),
-          nowMs,
-        );
-      else if (current.rest && !current.stopped)
-        soundCues(restCues(current.rest.startedAtMs + current.rest.restMs, fromMs, soundedToMs), nowMs);
+      soundCues(
+        book.due('home', nowMs, (fromMs, toMs) => cuesOf(plan, current, fromMs, toMs)),
+        nowMs,
+      );
       if (isLate && nowMs - alarmedAtMs > ALARM_EVERY_MS) {
         alarmedAtMs = nowMs;
         soundAlarm();
