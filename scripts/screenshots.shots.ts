@@ -11,8 +11,11 @@ const NOT_PICTURED = [
   'screened',
   'pressures',
   'by-feel',
+  'at home',
   'explain',
+  'guide',
   'in-and-out',
+  'log',
   'measures',
   'paper',
   'practise',
@@ -38,6 +41,18 @@ test('picture of the live session on a phone, in the floor theme', async ({ page
   await page.setViewportSize({ width: 390, height: 844 });
   await page.getByRole('button', { name: 'Hide people' }).first().click();
   await page.screenshot({ path: 'docs/screenshots/live-phone.png' });
+});
+
+test('picture of the plan at home, on a phone', async ({ page }) => {
+  await page.goto('/');
+  await VIEWS.find(({ name }) => name === 'at home')?.open(page);
+  await page.setViewportSize({ width: 390, height: 844 });
+  for (const yes of await page.getByRole('button', { name: /^Yes/ }).all()) await yes.click();
+  await page.getByRole('button', { name: '1', exact: true }).click();
+  for (const next of ['That is how it is', 'Begin', 'Inflated', 'Start set 1'])
+    await page.getByRole('button', { name: next }).click();
+  await page.waitForTimeout(1_200);
+  await page.screenshot({ path: 'docs/screenshots/home-phone.png' });
 });
 
 test('picture of measuring on a tablet', async ({ page }) => {

@@ -33,7 +33,7 @@ const softly = expect.configure({ soft: true });
 
 // Every view is opened as a practitioner does, some with a session run up to them; two tests share them, side by side.
 for (const half of [0, 1]) {
-  test(`no view has a serious accessibility violation in either theme, or scrolls sideways on any screen, half ${half + 1}`, async ({
+  test(`no view has an accessibility violation in either theme, or scrolls sideways on any screen, half ${half + 1}`, async ({
     page,
   }) => {
     test.setTimeout(480_000);
@@ -56,10 +56,10 @@ for (const half of [0, 1]) {
             },
             [theme, options] as const,
           );
-          const serious = results.violations
-            .filter(({ impact }) => impact === 'serious' || impact === 'critical')
-            .map(({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html.slice(0, 160)).join(' | ')}`);
-          softly(serious, `${view.name}, ${theme}`).toEqual([]);
+          const wrong = results.violations.map(
+            ({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html.slice(0, 160)).join(' | ')}`,
+          );
+          softly(wrong, `${view.name}, ${theme}`).toEqual([]);
         }
         const usual = page.viewportSize();
         for (const width of WIDTHS) {

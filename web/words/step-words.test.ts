@@ -3,6 +3,7 @@ import { composeSession } from '#core/plan/compose';
 import { testBasis, testExercise, testPlan, testSession } from '#core/plan/plan.fixture';
 import { pacedReps } from '#core/protocol/set-work';
 import type { EventBody } from '#core/session/events';
+import { inHand } from '#core/session/in-hand';
 import { nextStep } from '#core/session/next-step';
 import { foldAll as fold, logOf, START_MS } from '#core/session/session.fixture';
 import { promptWords, stepWords, thenWords } from './step-words';
@@ -12,6 +13,14 @@ const two = composeSession(
   { ...testSession(), exercises: [testExercise(), testExercise()] },
   testBasis(),
 ).plan;
+const STRAPPED = {
+  limb: 'left-thigh',
+  atMs: 0,
+  strapId: 'strap',
+  strapLabel: 'Marked strap',
+  mark: 6,
+  felt: 7,
+} as const;
 type Entry = readonly [number, EventBody];
 const begun: Entry[] = [[0, { type: 'session-started' }]];
 const up: Entry[] = [...begun, [5, { type: 'cuff-inflated', limb: 'left-thigh', pressureMmHg: 104 }]];
@@ -21,13 +30,36 @@ const at = (over: typeof plan, seconds: number, log: Entry[]) => {
   const nowMs = START_MS + seconds * 1000;
   const step = nextStep(over, state, nowMs);
   return {
-    ...stepWords(over, step),
+    ...stepWords(over, step, inHand(over, state)?.limbs),
     prompt: promptWords(over, step, state, nowMs),
     after: thenWords(over, state),
   };
 };
 
 describe('what the bench says', () => {
+  it('prompts the hands for a strap in its own way, and holds it as it opens', () => {
+    const log: Entry[] = [
+      ...begun,
+      [5, { type: 'cuff-inflated', limb: 'left-thigh', pressureMmHg: null }],
+      [9, { type: 'stopped', why: 'Dizzy' }],
+    ];
+    const strapped = composeSession(
+      {
+        ...testSession(),
+        exercises: [testExercise({}, { limbs: [{ kind: 'by-feel', limb: 'left-thigh', strapId: 'strap' }] })],
+      },
+      testBasis({ occlusions: [], tightness: [STRAPPED] }),
+    ).plan;
+    expect(at(strapped, 1, begun)).toMatchObject({
+      now: 'Tighten left thigh to mark 6',
+      prompt: expect.stringContaining('never further'),
+    });
+    expect(at(strapped, 10, log)).toMatchObject({
+      action: 'Released',
+      prompt: expect.stringContaining('springs back'),
+    });
+  });
+
   it('names the pressure to inflate to, and prompts the hands the first time', () => {
     expect(at(plan, 1, begun)).toMatchObject({
       now: 'Inflate left thigh to 104 mmHg',

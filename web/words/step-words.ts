@@ -4,7 +4,7 @@ import { intensityWords } from '#core/protocol/intensity';
 import { pacedReps } from '#core/protocol/set-work';
 import { capital } from '#core/quantity/capital';
 import { LIMB_LABELS } from '#core/quantity/limb';
-import { type LimbInHand, restInHand } from '#core/session/in-hand';
+import { inHand, type LimbInHand, restInHand } from '#core/session/in-hand';
 import type { NextStep } from '#core/session/next-step';
 import { nextPlace, type SetPlace } from '#core/session/places';
 import { openSet, type SessionState } from '#core/session/state';
@@ -105,6 +105,7 @@ export function thenWords(plan: Plan, state: SessionState): string | null {
 /** A prompt for the hands where a step has one: placement before a cuff first goes up, the walk after the last release. */
 export function promptWords(plan: Plan, step: NextStep, state: SessionState, nowMs: number): string | null {
   const exercise = step.do === 'end-set' ? plan.exercises[step.place.exerciseIndex] : undefined;
+  const isStrapped = inHand(plan, state)?.limbs.some(({ kind }) => kind === 'by-feel') ?? false;
   if (exercise?.mode === 'aerobic') {
     const pace = intensityWords(exercise.intensity ?? { by: 'talking' });
     return `${capital(pace)}. Heart rate at minute 5 and at the end.`;
@@ -113,8 +114,12 @@ export function promptWords(plan: Plan, step: NextStep, state: SessionState, now
     step.do === 'inflate' &&
     step.cuffs.some(({ limb }) => !state.limbs.some((worn) => worn.limb === limb))
   ) {
-    return 'Cuff high on the limb, one finger under, stem facing you, strap secured, gauge at zero (FIT-4).';
+    return isStrapped
+      ? 'Strap high on the limb, flat, one finger under it; then to its mark, never further (TIGHT).'
+      : 'Cuff high on the limb, one finger under, stem facing you, strap secured, gauge at zero (FIT-4).';
   }
+  if (step.do === 'release' && isStrapped)
+    return 'Hold the strap as you open it: it springs back. Ease it off, and watch colour come back (TIGHT).';
   if (step.do === 'release' && step.why === 'sets-done')
     return 'Let it down slowly, and watch colour come back (RUN-5).';
   if (step.do !== 'finish') return null;

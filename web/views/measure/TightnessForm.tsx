@@ -5,7 +5,7 @@ import type { FitFact } from '#core/cuff/fact';
 import { aimWords, checkTightness, TIGHTNESS_WORDS } from '#core/cuff/tightness';
 import { hardFindings } from '#core/findings/finding';
 import type { Strap } from '#core/kit/strap';
-import { LIMB_LABELS, type Limb } from '#core/quantity/limb';
+import { LIMB_LABELS, type Limb, otherSide } from '#core/quantity/limb';
 import { newest } from '#core/quantity/newest';
 import { toNumber } from '#core/quantity/units';
 import { api, failureWords, read } from '../../data/api';
@@ -32,6 +32,9 @@ export function TightnessForm({
 }) {
   const last = newest(
     client.facts.tightness.filter((fact) => fact.limb === limb && fact.strapId === fit.strapId),
+  );
+  const other = newest(
+    client.facts.tightness.filter((fact) => fact.limb === otherSide(limb) && fact.strapId === fit.strapId),
   );
   const [mark, setMark] = useState(last ? String(last.mark) : '');
   const [felt, setFelt] = useState<number | null>(null);
@@ -68,6 +71,12 @@ export function TightnessForm({
         10.
         {last && ` Last time mark ${last.mark}, felt ${last.felt}, ${dayAndTime(last.atMs)}.`}
       </p>
+      {other && (
+        <p>
+          {LIMB_LABELS[other.limb]}: mark {other.mark}, felt {other.felt} of 10, {dayAndTime(other.atMs)}. Put
+          both on and ask which is tighter; they seldom need the same mark.
+        </p>
+      )}
       <Field
         label="Mark at the buckle"
         className="max-w-40"
