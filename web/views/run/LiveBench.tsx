@@ -126,14 +126,14 @@ export function LiveBench({ session: { view, log, state } }: { session: LiveSess
       )}
       <div className="grid gap-6 lg:grid-cols-[1fr_20rem]">
         {/* What Space does stays in view, however much is to be noted beside it. */}
-        <div className="flex min-w-0 flex-col justify-between gap-4 lg:sticky lg:top-4 lg:min-h-[calc(100dvh-18rem)] lg:self-start">
-          {after && <p className="text-xl text-quiet">{after}</p>}
+        <div className="flex min-w-0 flex-col justify-between gap-3 lg:sticky lg:top-4 lg:min-h-[calc(100dvh-18rem)] lg:self-start">
+          {after && <p className="text-xl leading-none text-quiet">{after}</p>}
           <BigClock plan={plan} state={state} />
           <div className="flex flex-wrap gap-3">
             {words.action && (
               <Button
                 kind={words.urgent ? 'stop' : 'main'}
-                className="min-h-24 basis-full text-2xl"
+                className="min-h-20 basis-full text-2xl"
                 keyHint="Space"
                 onClick={doNext}
               >
@@ -161,6 +161,7 @@ export function LiveBench({ session: { view, log, state } }: { session: LiveSess
               </Button>
             )}
           </div>
+          <LiveStrip plan={plan} state={state} nowMs={stripNowMs} />
         </div>
         <div className="space-y-3">
           <CuffClocks plan={plan} state={state} hand={hand} act={act} />
@@ -191,7 +192,6 @@ export function LiveBench({ session: { view, log, state } }: { session: LiveSess
           <Corrections plan={plan} state={state} log={log} act={act} />
         </div>
       </div>
-      <LiveStrip plan={plan} state={state} nowMs={stripNowMs} />
       <ColourDecision
         open={step.do === 'decide' && !signing}
         limbs={hand?.limbs ?? []}
@@ -202,6 +202,9 @@ export function LiveBench({ session: { view, log, state } }: { session: LiveSess
     </section>
   );
 }
+
+/** Room of all lanes together, in px. */
+const LIVE_LANE_PX = 64;
 
 const LiveStrip = memo(function LiveStrip({
   plan,
@@ -215,6 +218,8 @@ const LiveStrip = memo(function LiveStrip({
   const planned = useMemo(() => compile(plan), [plan]);
   return (
     <OcclusionStrip
+      // Whole above the dock, beside everything that is to be pressed.
+      laneHeight={LIVE_LANE_PX / Math.max(1, planned.lanes.length)}
       planned={planned}
       plan={plan}
       done={liveTimeline(plan, state, nowMs)}
