@@ -6,6 +6,7 @@ import { decide } from '#core/session/decide/decide';
 import type { Intent } from '#core/session/decide/intent';
 import { dueEvents } from '#core/session/decide/owed';
 import { EFFORT_SCALES } from '#core/session/effort';
+import type { SessionEvent } from '#core/session/events';
 import { fold } from '#core/session/fold';
 import { type InHand, inHand } from '#core/session/in-hand';
 import { mergeLogs } from '#core/session/log';
@@ -44,34 +45,39 @@ export function HomeRun({ home, running, sheet }: { home: Home; running: Running
   const isUp = inflatedLimbs(state).length > 0;
   useWakeLock(true);
 
-  const append = (more: RunningAtHome['events']) => {
-    if (more.length > 0) home.change({ running: { ...running, events: [...events, ...more] } });
+  // Always on the newest log: the clock and a finger may both be a moment ahead of what is drawn.
+  const append = (more: (log: SessionEvent[], now: SessionState) => SessionEvent[]) => {
+    const { running: newest } = home.newest();
+    if (!newest) return;
+    const added = more(newest.events, fold(plan, mergeLogs(newest.events)));
+    if (added.length > 0) home.change({ running: { ...newest, events: [...newest.events, ...added] } });
   };
   const act = (intent: Intent) => {
     const atMs = serverNow();
-    append(stampedAt(running.id, events.length, atMs, decide(plan, state, intent, atMs).events));
+    append((log, now) => stampedAt(running.id, log.length, atMs, decide(plan, now, intent, atMs).events));
   };
   const next = () => {
     if (step.do === 'finish') finish();
     else act({ do: 'next' });
   };
   const finish = () => {
-    const ended = stampedAt(running.id, events.length, serverNow(), [{ type: 'session-finished' }]);
-    const { id, prescriptionId } = running;
-    home.tell({ kind: 'session', id, prescriptionId, events: [...events, ...ended] }, { running: null });
+    const { running: newest } = home.newest();
+    if (!newest) return;
+    const { id, prescriptionId, events: log } = newest;
+    const ended = stampedAt(id, log.length, serverNow(), [{ type: 'session-finished' }]);
+    home.tell({ kind: 'session', id, prescriptionId, events: [...log, ...ended] }, { running: null });
   };
 
-  // What the clock owes, and its tones; on the newest state, whenever the tick comes.
+  // What the clock owes, whenever the tick comes.
   const owe = useRef(() => {});
-  owe.current = () => {
-    const known = new Set(events.map(({ id }) => id));
-    append(
-      dueEvents(plan, state, serverNow()).flatMap(({ key, atMs, body }, place) => {
+  owe.current = () =>
+    append((log, now) => {
+      const known = new Set(log.map(({ id }) => id));
+      return dueEvents(plan, now, serverNow()).flatMap(({ key, atMs, body }, place) => {
         const id = idFrom(key, running.id);
-        return known.has(id) ? [] : stampedAt(running.id, events.length + place, atMs, [body], [id]);
-      }),
-    );
-  };
+        return known.has(id) ? [] : stampedAt(running.id, log.length + place, atMs, [body], [id]);
+      });
+    });
   useEffect(() => onTick(TICK_MS, () => owe.current()), []);
   useHomeSound(plan, state, step.do === 'release' && step.why === 'limit');
 

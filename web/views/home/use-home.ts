@@ -77,7 +77,10 @@ export function useHome(secret: string) {
     [change, send],
   );
 
-  return { kept, gone, change, tell };
+  /** What is kept at this moment: what is drawn may be a moment behind. */
+  const newest = useCallback(() => latest.current, []);
+
+  return { kept, gone, change, tell, newest };
 }
 
 export type Home = ReturnType<typeof useHome>;
