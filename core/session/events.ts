@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { alarmIgnored } from './events/alarm-ignored';
 import { becameHard } from './events/became-hard';
+import { besideNoted } from './events/beside-noted';
 import { bloodPressureNoted } from './events/blood-pressure-noted';
 import { colourChecked } from './events/colour-checked';
 import { cuffInflated } from './events/cuff-inflated';
@@ -31,6 +32,7 @@ import { stopped } from './events/stopped';
 import { takenOver } from './events/taken-over';
 import { undone } from './events/undone';
 
+export { BESIDE_IDS, BESIDE_LABELS, type Beside } from './events/beside-noted';
 export { TAKE_BACK_MS } from './events/end-taken-back';
 export * from './events/values';
 
@@ -59,6 +61,7 @@ export const sessionEventSchema = z.discriminatedUnion('type', [
   heartRateNoted.schema,
   heartRateLaid.schema,
   bloodPressureNoted.schema,
+  besideNoted.schema,
   colourChecked.schema,
   offerAnswered.schema,
   signNoted.schema,
@@ -100,6 +103,7 @@ export const EVENTS = {
   'heart-rate-noted': heartRateNoted,
   'heart-rate-laid': heartRateLaid,
   'blood-pressure-noted': bloodPressureNoted,
+  'beside-noted': besideNoted,
   'colour-checked': colourChecked,
   'offer-answered': offerAnswered,
   'sign-noted': signNoted,

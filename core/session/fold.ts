@@ -22,6 +22,7 @@ const nothingYet = (): SessionState => ({
   ignoredAlarms: [],
   heartRate: null,
   bloodPressures: [],
+  beside: [],
   reviews: [],
   followUp: null,
   stopped: null,

@@ -1,7 +1,7 @@
 import type { PressureStep } from '../plan/timeline';
 import type { Limb } from '../quantity/limb';
 import type { BloodPressure } from '../screening/blood-pressure';
-import type { BloodPressureMoment, FollowUp, Offer, SessionEvent, StopReason } from './events';
+import type { Beside, BloodPressureMoment, FollowUp, Offer, SessionEvent, StopReason } from './events';
 import type { HeartRateTrace } from './heart-rate';
 import type { SignId } from './signs';
 
@@ -80,6 +80,8 @@ export type SessionState = {
   heartRate: HeartRateTrace | null;
   /** Blood pressures around the work, as they were taken (rule RUN-8). */
   bloodPressures: { atMs: number; moment: BloodPressureMoment; reading: BloodPressure }[];
+  /** What was done in the same sitting without a cuff, in its order. */
+  beside: { atMs: number; what: Beside; words: string }[];
   reviews: ReviewAnswer[];
   followUp: FollowUp | null;
   stopped: { atMs: number; why: string } | null;

@@ -15,6 +15,7 @@ import { FieldError } from '../parts/Field';
 import { day } from '../parts/format';
 import { noonOf } from '../parts/noon';
 import { usePlanInHand, usePlanSearch } from '../parts/use-plan-in-hand';
+import { afterG, BENCH_LETTERS } from '../state/places';
 import { FitBench } from '../views/fit/FitBench';
 import { LoadBench } from '../views/load/LoadBench';
 import { MeasureBench } from '../views/measure/MeasureBench';
@@ -42,16 +43,7 @@ const BENCHES: Record<LinkId, ComponentType<{ client: ClientRecord }>> = {
   prescribe: PrescribeBench,
   run: RunBench,
 };
-const GO_KEYS = {
-  s: 'screen',
-  f: 'fit',
-  m: 'measure',
-  l: 'load',
-  p: 'prescribe',
-  r: 'run',
-  c: 'outcomes',
-  h: 'log',
-} as const;
+const BENCH_OF = new Map(Object.entries(BENCH_LETTERS).map(([bench, letter]) => [letter, bench]));
 
 /** One person: the chain, and beneath it the bench of the chosen link. */
 export function PersonSheet() {
@@ -59,9 +51,9 @@ export function PersonSheet() {
   const { data: client, error } = useClient(clientId);
   const navigate = useNavigate();
   const search = usePlanSearch();
-  useHotkeys('g>s,g>f,g>m,g>l,g>p,g>r,g>c,g>h', (_, { keys }) => {
-    const letter = keys?.at(-1) as keyof typeof GO_KEYS | undefined;
-    if (letter) navigate(`/people/${clientId}/${GO_KEYS[letter]}${search}`);
+  useHotkeys(afterG([...BENCH_OF.keys()]), (_, { keys }) => {
+    const bench = BENCH_OF.get(keys?.at(-1) ?? '');
+    if (bench) navigate(`/people/${clientId}/${bench}${search}`);
   });
   if (error)
     return (

@@ -9,6 +9,7 @@ import { allowSound } from '../sound/tones';
 import { cuffsUp } from '../state/cuffs-up';
 import { dockRoomPx, keepDockRoom } from '../state/dock-room';
 import { notices } from '../state/notices';
+import { afterG, PLACES } from '../state/places';
 import { tour } from '../state/tour';
 import { toggleTheme } from '../theme/theme';
 import { Gated } from './Gated';
@@ -26,6 +27,8 @@ const Notices = lazy(() => import('./Notices').then(({ Notices }) => ({ default:
 const Palette = lazy(() => import('./Palette').then(({ Palette }) => ({ default: Palette })));
 const Tour = lazy(() => import('./Tour').then(({ Tour }) => ({ default: Tour })));
 const KeysHelp = lazy(() => import('./KeysHelp').then(({ KeysHelp }) => ({ default: KeysHelp })));
+
+const LETTERS = PLACES.flatMap(({ letter }) => letter ?? []);
 
 /** The page of the guide that goes with an address: that of the link whose bench is open. */
 const guideFor = (path: string): string => {
@@ -60,12 +63,10 @@ export function Frame() {
   useHotkeys('mod+k', () => isIn && setFinding(true), { preventDefault: true, enableOnFormTags: true });
   // By its character: where it is on a keyboard differs from country to country.
   useHotkeys('?', () => setShowingKeys(true), { useKey: true, ignoreModifiers: true });
-  useHotkeys('g>a', () => navigate('/people/new'));
-  useHotkeys('g>o', () => navigate('/floor'));
-  useHotkeys('g>x', () => navigate('/exercises'));
-  useHotkeys('g>k', () => navigate('/kit'));
-  useHotkeys('g>e', () => navigate('/practise'));
-  useHotkeys('g>y', () => navigate('/week'));
+  useHotkeys(afterG(LETTERS), (_, { keys }) => {
+    const place = PLACES.find(({ letter }) => letter !== undefined && letter === keys?.at(-1));
+    if (place) navigate(place.to);
+  });
   useHotkeys('g>q', () => {
     if (isIn && !cuffsUp.get()) void lock();
   });

@@ -1,4 +1,5 @@
 import { Dialog } from 'radix-ui';
+import { BENCH_LETTERS, keyWords, PLACES } from '../state/places';
 
 const KEYS: [string, string][] = [
   ['Space', 'The next expected thing: start set, end set, pulse gone, pulse back'],
@@ -19,27 +20,25 @@ const KEYS: [string, string][] = [
   ['U', 'Undo the last correction or note'],
   ['Y / N', 'Take or leave the change the bench offers'],
   ['F', 'Full screen'],
-  ['G O', 'The floor: everybody who trains now'],
   ['.', 'A sign noted: then 1 to 0 for one that stops, A to G for one that is expected'],
   ['Ctrl Enter', 'Sign the plan that is composed'],
   ['D', 'Draft a plan anew'],
   ['A', 'Accept the reviews; they agree to the training'],
   ['Esc twice', 'Stop now'],
-  ['G then S F M L P R', 'Go to Screen, Fit, Measure, Load, Prescribe, Run'],
-  ['G C', 'A person’s outcomes'],
-  ['G H', 'A person’s log'],
   ['N / Y', 'No or yes to a screening question; Shift N: all the rest no'],
   ['W', 'All well, on the day'],
-  ['G A', 'Add a person'],
-  ['G X', 'Exercises'],
-  ['G K', 'Kit and practice'],
-  ['G E', 'Practise measuring'],
-  ['G Y', 'The practice'],
   ['G Q', 'Lock this device, or hand it on'],
   ['G D', 'Paper or dark floor theme'],
   ['Ctrl K', 'Find people and actions'],
   ['F1', 'The guide, at the page of what is open'],
   ['?', 'These keys'],
+  ...Object.entries(BENCH_LETTERS).map(([bench, letter]): [string, string] => [
+    keyWords(letter),
+    `A person: ${bench}`,
+  ]),
+  ...PLACES.flatMap(({ label, letter }): [string, string][] =>
+    letter === undefined ? [] : [[keyWords(letter), label]],
+  ),
 ];
 
 export function KeysHelp({ open, onOpenChange }: { open: boolean; onOpenChange: (open: boolean) => void }) {

@@ -10,6 +10,7 @@ import { KEYS } from '../data/keys';
 import { usePeople } from '../data/people';
 import { KeyHint } from '../parts/Button';
 import { cuffsUp } from '../state/cuffs-up';
+import { BENCH_LETTERS, keyWords, PLACES } from '../state/places';
 import { tour } from '../state/tour';
 import { toggleTheme } from '../theme/theme';
 
@@ -150,7 +151,7 @@ export function Palette({
               value={`${person.name} ${LINK_LABELS[link]} ${person.id}`}
               onSelect={then(() => navigate(`/people/${person.id}/${link}`))}
             >
-              {person.name}: {LINK_LABELS[link]} <ItsKey>{`G ${LINK_LABELS[link].charAt(0)}`}</ItsKey>
+              {person.name}: {LINK_LABELS[link]} <ItsKey>{keyWords(BENCH_LETTERS[link])}</ItsKey>
             </Command.Item>
           )),
         )}
@@ -180,42 +181,11 @@ export function Palette({
             </Command.Item>
           )),
         )}
-        <Command.Item className={row} onSelect={then(() => navigate('/people/new'))}>
-          Add a person <ItsKey>G A</ItsKey>
-        </Command.Item>
-        <Command.Item className={row} onSelect={then(() => navigate('/floor'))}>
-          The floor, everybody who trains now <ItsKey>G O</ItsKey>
-        </Command.Item>
-        <Command.Item className={row} onSelect={then(() => navigate('/exercises'))}>
-          Exercises <ItsKey>G X</ItsKey>
-        </Command.Item>
-        <Command.Item className={row} onSelect={then(() => navigate('/kit'))}>
-          Kit and practice <ItsKey>G K</ItsKey>
-        </Command.Item>
-        <Command.Item className={row} onSelect={then(() => navigate('/practise'))}>
-          Practise measuring <ItsKey>G E</ItsKey>
-        </Command.Item>
-        <Command.Item className={row} onSelect={then(() => navigate('/week'))}>
-          The practice <ItsKey>G Y</ItsKey>
-        </Command.Item>
-        <Command.Item className={row} onSelect={then(() => navigate('/measures'))}>
-          What is measured: measures and their errors
-        </Command.Item>
-        <Command.Item className={row} onSelect={then(() => navigate('/in-and-out'))}>
-          In and out: import or export tables, CSV, a spreadsheet, an archive, a backup, one person
-        </Command.Item>
-        <Command.Item className={row} onSelect={then(() => navigate('/archived'))}>
-          People taken off the list: archived, put back
-        </Command.Item>
-        <Command.Item className={row} onSelect={then(() => navigate('/accounts'))}>
-          Who may sign in: accounts, roles, a forgotten passphrase
-        </Command.Item>
-        <Command.Item className={row} onSelect={then(() => navigate('/audit'))}>
-          Who did what: the audit, who looked at a record
-        </Command.Item>
-        <Command.Item className={row} onSelect={then(() => navigate('/account'))}>
-          Your account: passphrase, PIN, codes of a second device
-        </Command.Item>
+        {PLACES.map(({ to, label, words, letter }) => (
+          <Command.Item key={to} className={row} onSelect={then(() => navigate(to))}>
+            {label}: {words} {letter !== undefined && <ItsKey>{keyWords(letter)}</ItsKey>}
+          </Command.Item>
+        ))}
         <Command.Item
           className={row}
           onSelect={then(() => {
@@ -226,9 +196,6 @@ export function Palette({
         </Command.Item>
         <Command.Item className={row} onSelect={then(toggleTheme)}>
           Change between paper and dark floor theme <ItsKey>G D</ItsKey>
-        </Command.Item>
-        <Command.Item className={row} onSelect={then(() => navigate('/guide'))}>
-          The guide: how it is done, help, manual <ItsKey>F1</ItsKey>
         </Command.Item>
         <Command.Item className={row} onSelect={then(() => tour.set('due'))}>
           A tour of six steps

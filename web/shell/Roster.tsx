@@ -2,6 +2,7 @@ import {
   Dumbbell,
   Gauge,
   LayoutList,
+  type LucideIcon,
   PanelLeftClose,
   PanelLeftOpen,
   ShieldCheck,
@@ -16,16 +17,17 @@ import { usePractice } from '../data/queries';
 import { LongList } from '../parts/LongList';
 import { Pip } from '../parts/Pip';
 import { SearchField } from '../parts/SearchField';
+import { PLACES } from '../state/places';
 import { isPhone, rosterOpen } from '../state/roster-open';
 
-const PLACES = [
-  { to: '/floor', label: 'Floor', Icon: LayoutList },
-  { to: '/people/new', label: 'Add a person', Icon: UserPlus },
-  { to: '/exercises', label: 'Exercises', Icon: Dumbbell },
-  { to: '/kit', label: 'Kit and practice', Icon: Wrench },
-  { to: '/practise', label: 'Practise measuring', Icon: Gauge },
-  { to: '/week', label: 'The practice', Icon: ShieldCheck },
-];
+const ICONS: Readonly<Record<string, LucideIcon>> = {
+  '/floor': LayoutList,
+  '/people/new': UserPlus,
+  '/exercises': Dumbbell,
+  '/kit': Wrench,
+  '/practise': Gauge,
+  '/week': ShieldCheck,
+};
 
 /** The people of the practice, six pips each. */
 export function Roster() {
@@ -59,19 +61,24 @@ export function Roster() {
       </div>
       <PeopleList />
       <ul className="mt-auto border-t border-rule max-sm:grid max-sm:grid-cols-2">
-        {PLACES.map(({ to, label, Icon }) => (
+        {PLACES.filter(({ isInRail }) => isInRail).map(({ to, label }) => (
           <li key={to}>
             <NavLink
               to={to}
               className="flex min-h-11 items-center gap-2 px-3 hover:bg-tint aria-[current=page]:bg-tint"
             >
-              <Icon size={18} aria-hidden /> {label}
+              <PlaceIcon to={to} /> {label}
             </NavLink>
           </li>
         ))}
       </ul>
     </nav>
   );
+}
+
+function PlaceIcon({ to }: { to: string }) {
+  const Icon = ICONS[to];
+  return Icon ? <Icon size={18} aria-hidden /> : null;
 }
 
 const LINE_PX = 60;

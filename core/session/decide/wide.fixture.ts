@@ -159,6 +159,7 @@ export const anyIntent: fc.Arbitrary<Intent> = fc.oneof(
       { do: 'confirm-reps' },
       { do: 'answer-offer', accepted: true, kits: [] },
       { do: 'answer-offer', accepted: false, kits: [] },
+      { do: 'note-beside', what: 'mobility', words: '' },
       { do: 'note-sign', sign: 'burn' },
       { do: 'take-over', runner: 'other' },
     ),

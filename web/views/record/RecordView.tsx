@@ -1,4 +1,4 @@
-import { useSearchParams } from 'react-router';
+import { Link, useSearchParams } from 'react-router';
 import { compile } from '#core/plan/compile';
 import { doseOf } from '#core/plan/dose';
 import { lighterWords } from '#core/plan/lighter';
@@ -15,6 +15,7 @@ import type { LiveSession } from '../../data/live-session';
 import { saveFile } from '../../data/save-file';
 import { useEffortIn } from '../../data/use-effort-in';
 import { AdverseEvents } from '../../parts/AdverseEvents';
+import { BesideNotes } from '../../parts/BesideNotes';
 import { BloodPressureInWork } from '../../parts/BloodPressureInWork';
 import { FollowUpForm } from '../../parts/FollowUpForm';
 import { clock, dayAndTime, plain } from '../../parts/format';
@@ -40,6 +41,23 @@ const fileOf = ({ view: { id, openedAtMs, plan }, log }: LiveSession): Blob =>
   new Blob([writeSessionFile({ sessionId: id, openedAtMs, plan, events: log })], {
     type: 'application/x-ndjson',
   });
+
+/** Where the work goes on from a session that is over. */
+function WayOn({ clientId }: { clientId: string }) {
+  return (
+    <nav aria-label="Where it goes on" className="flex flex-wrap gap-x-6 print:hidden">
+      {[
+        [`/people/${clientId}/prescribe`, 'The next plan'],
+        [`/people/${clientId}/outcomes`, 'Take a measure'],
+        ['/', 'Who is next'],
+      ].map(([to = '/', words]) => (
+        <Link key={to} to={to} className="min-h-9 py-1.5 underline underline-offset-4">
+          {words}
+        </Link>
+      ))}
+    </nav>
+  );
+}
 
 /** What was lifted in a set; a dash without kilograms. */
 function liftedWords(set: SetRecord, exercise: PlannedExercise | undefined, mass: Measure): string {
@@ -84,6 +102,10 @@ export function RecordView({ session }: { session: LiveSession }) {
         {...(Number.isFinite(pointedAtMs) ? { nowMs: pointedAtMs } : {})}
       />
       <NextTime session={session} act={act} />
+      <div className="max-w-md">
+        <BesideNotes state={state} act={act} />
+      </div>
+      {state.finishedAtMs !== null && <WayOn clientId={view.clientId} />}
       <DoseFigures dose={dose} sets={timeline.sets} plannedReps={doseOf(planned).reps} />
       <table className="w-full max-w-3xl border-t border-ink/40">
         <thead>

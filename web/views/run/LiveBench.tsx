@@ -14,6 +14,7 @@ import { serverNow } from '../../data/clock';
 import { thisDevice } from '../../data/device';
 import type { LiveSession } from '../../data/live-session';
 import { pumpOf } from '../../devices/session-pumps';
+import { BesideNotes } from '../../parts/BesideNotes';
 import { BigClock } from '../../parts/BigClock';
 import { BloodPressureInWork } from '../../parts/BloodPressureInWork';
 import { Button } from '../../parts/Button';
@@ -186,6 +187,7 @@ export function LiveBench({ session: { view, log, state } }: { session: LiveSess
             <StrapPanel view={view} intensity={exercise.intensity} />
           )}
           <BloodPressureInWork clientId={view.clientId} plan={plan} state={state} act={act} />
+          <BesideNotes state={state} act={act} />
           <OfferPanel plan={plan} state={state} act={act} />
           <SetNotes plan={plan} state={state} act={act} />
           <LiveForecast plan={plan} state={state} clientId={view.clientId} />

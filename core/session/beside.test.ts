@@ -1,0 +1,40 @@
+import { describe, expect, it } from 'vitest';
+import { testPlan } from '../plan/plan.fixture';
+import { decide } from './decide/decide';
+import type { EventBody, SessionEvent } from './events';
+import { foldAll, logOf, START_MS, WHOLE_SESSION } from './session.fixture';
+
+const { plan } = testPlan();
+const COMPRESSION: EventBody = { type: 'beside-noted', what: 'compression', words: 'ten minutes' };
+
+describe('what is done in a sitting beside the cuff', () => {
+  it('is noted before, within and after a session, in its order, and can be taken back', () => {
+    const log = logOf([
+      [0, { type: 'session-started' }],
+      [2, { type: 'beside-noted', what: 'mobility', words: 'hips' }],
+      ...WHOLE_SESSION.slice(1),
+      [400, { type: 'beside-noted', what: 'ice', words: '' }],
+    ]);
+    expect(foldAll(plan, log).beside).toEqual([
+      { atMs: START_MS + 2_000, what: 'mobility', words: 'hips' },
+      { atMs: START_MS + 400_000, what: 'ice', words: '' },
+    ]);
+    const [first] = logOf([[410, { type: 'undone', eventId: log.at(-1)?.id ?? '' }]]);
+    const undone = { ...first, id: '00000000-0000-4000-8000-0000000000ff', seq: 999 } as SessionEvent;
+    expect(foldAll(plan, [...log, undone]).beside).toHaveLength(1);
+  });
+
+  it('changes nothing else, and may be said of a session that is over', () => {
+    const done = foldAll(plan, logOf(WHOLE_SESSION));
+    const { events, refused } = decide(
+      plan,
+      done,
+      { do: 'note-beside', what: 'compression', words: 'ten minutes' },
+      START_MS + 500_000,
+    );
+    expect([events, refused]).toEqual([[COMPRESSION], null]);
+    const noted = foldAll(plan, logOf([...WHOLE_SESSION, [500, COMPRESSION]]));
+    expect({ ...noted, beside: [] }).toEqual(done);
+    expect(noted.beside).toHaveLength(1);
+  });
+});

@@ -1,0 +1,86 @@
+import type { LinkId } from '#core/record/link';
+
+/** A bench of a person that a key goes to: a link of the chain, or what stands beside it. */
+type BenchId = LinkId | 'outcomes' | 'log';
+
+/** A place everybody can go to from everywhere. */
+export type Place = {
+  to: string;
+  /** What it is called, beneath the people and in a search. */
+  label: string;
+  /** What it is for, and other words people have for it. */
+  words: string;
+  /** The letter after G that goes there; none where it is only found by its words. */
+  letter?: string;
+  /** Stands beneath the people. */
+  isInRail?: true;
+};
+
+/** The one table of where one can go: the rail, the keys, their list and the search read it. */
+export const PLACES: readonly Place[] = [
+  { to: '/floor', label: 'Floor', words: 'everybody who trains now', letter: 'o', isInRail: true },
+  {
+    to: '/people/new',
+    label: 'Add a person',
+    words: 'new client, patient, athlete',
+    letter: 'a',
+    isInRail: true,
+  },
+  {
+    to: '/exercises',
+    label: 'Exercises',
+    words: 'the library, drawn and taught',
+    letter: 'x',
+    isInRail: true,
+  },
+  {
+    to: '/kit',
+    label: 'Kit and practice',
+    words: 'cuffs, pumps, weights, units, settings',
+    letter: 'k',
+    isInRail: true,
+  },
+  {
+    to: '/practise',
+    label: 'Practise measuring',
+    words: 'a simulated limb, training',
+    letter: 'e',
+    isInRail: true,
+  },
+  {
+    to: '/week',
+    label: 'The practice',
+    words: 'the week, safety, who responds',
+    letter: 'y',
+    isInRail: true,
+  },
+  { to: '/measures', label: 'What is measured', words: 'measures and their errors' },
+  {
+    to: '/in-and-out',
+    label: 'In and out',
+    words: 'import or export tables, CSV, a spreadsheet, an archive, a backup, one person',
+  },
+  { to: '/archived', label: 'People taken off the list', words: 'archived, put back' },
+  { to: '/accounts', label: 'Who may sign in', words: 'accounts, roles, a forgotten passphrase' },
+  { to: '/audit', label: 'Who did what', words: 'the audit, who looked at a record' },
+  { to: '/account', label: 'Your account', words: 'passphrase, PIN, codes of a second device' },
+  { to: '/guide', label: 'The guide', words: 'how it is done, help, manual' },
+];
+
+/** The letter after G for each bench of the person whose page is open. */
+export const BENCH_LETTERS: Readonly<Record<BenchId, string>> = {
+  screen: 's',
+  fit: 'f',
+  measure: 'm',
+  load: 'l',
+  prescribe: 'p',
+  run: 'r',
+  outcomes: 'c',
+  log: 'h',
+};
+
+/** "G O", as a key is written on what it does. */
+export const keyWords = (letter: string): string => `G ${letter.toUpperCase()}`;
+
+/** Sequences for letters after G, as they are bound. */
+export const afterG = (letters: readonly string[]): string => letters.map((letter) => `g>${letter}`).join();
