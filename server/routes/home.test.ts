@@ -203,6 +203,26 @@ it('refuses what no page of its plan would tell', async () => {
   expect((await call(api, secret, good)).status).toBe(201);
 });
 
+it('fills no record in wrong hands: so many checks a day, and one answer of the day after', async () => {
+  const api = await startApi();
+  const { secret } = await linked(api);
+  const { body: sheet } = await call<HomeSheet>(api, secret);
+  api.clock.nowMs += DAY_MS;
+  const statuses: number[] = [];
+  for (let place = 0; place < 10; place += 1) {
+    const check = { kind: 'check', id: newId(), atMs: api.clock.nowMs, answers: WELL };
+    statuses.push((await call(api, secret, check)).status);
+  }
+  expect(statuses).toEqual([...Array(8).fill(201), 422, 422]);
+  const told = sessionOf(sheet, api.clock.nowMs - HOUR_MS);
+  await call(api, secret, told);
+  const answers = { soreness: 1, bruising: 'none', pinpointBleeding: false, numbness: false };
+  const after = () => ({ kind: 'after', id: newId(), sessionId: told.id, atMs: api.clock.nowMs, answers });
+  expect([(await call(api, secret, after())).status, (await call(api, secret, after())).status]).toEqual([
+    201, 200,
+  ]);
+});
+
 it('is over when it was ended, and when its time has come; what was done before still comes in', async () => {
   const api = await startApi();
   const { person, made, secret } = await linked(api);

@@ -27,8 +27,9 @@ import { opening } from '../opening';
 import { notFound, Problem, refusedField } from '../problem';
 import { body } from '../validate';
 
-/** More sessions than this within a day are nobody's plan. */
+/** More sessions or checks than this within a day are nobody's plan. */
 const MOST_A_DAY = 8;
+const HALF_A_DAY_MS = 12 * 3_600_000;
 
 /**
  * What the page of a home link reads and tells. Its secret is who calls: it opens one plan of one person, and nothing else.
@@ -121,6 +122,7 @@ function take(
     case 'check': {
       if (prepare('select 1 from day_check where id = ?').get(told.id)) return false;
       withinLink(link, told.atMs, by);
+      refuseTooMany(prepare, 'day_check', 'at_ms', link, told.atMs);
       prepare('insert into day_check (id, client_id, at_ms, answers) values (?, ?, ?, ?)').run(
         told.id,
         link.clientId,
@@ -145,6 +147,9 @@ function take(
         atMs,
       };
       withinLink(link, atMs, by);
+      // It is asked once; who wants to say more calls.
+      if (prepare("select 1 from session_event where session_id = ? and type = 'followed-up'").get(sessionId))
+        return false;
       return takeEvents(prepare, sessionId, [event], by).fresh.length > 0;
     }
   }
@@ -168,17 +173,28 @@ function takeSession(
   if (!version) throw notFound('This plan');
   const startMs = events[0]?.atMs ?? 0;
   withinLink(link, startMs, by);
-  const ofTheDay = prepare(
-    'select count(*) as n from session where client_id = ? and opened_at_ms between ? and ?',
-  ).get(link.clientId, startMs - 43_200_000, startMs + 43_200_000) as { n: number };
-  if (ofTheDay.n >= MOST_A_DAY)
-    throw new Problem(429, 'Enough for a day', 'So many sessions in a day are no plan. Call your practice.');
+  refuseTooMany(prepare, 'session', 'opened_at_ms', link, startMs);
   const signed = readPlan(JSON.parse(version.plan));
   const sets = events.filter((event) => event.type === 'set-started');
   const plan = planOfDay(signed, sets, setsShareNow(facts, link.coursePlanId, startMs));
   keepDone(prepare, { id, version, plan: plan === signed ? null : plan, events }, by);
   countSession(prepare, link);
   return true;
+}
+
+/** A link that is in wrong hands fills no record. */
+function refuseTooMany(
+  prepare: Prepare,
+  table: 'day_check' | 'session',
+  column: 'at_ms' | 'opened_at_ms',
+  { clientId }: KeptLink,
+  atMs: number,
+): void {
+  const ofTheDay = prepare(
+    `select count(*) as n from ${table} where client_id = ? and ${column} between ? and ?`,
+  ).get(clientId, atMs - HALF_A_DAY_MS, atMs + HALF_A_DAY_MS) as { n: number };
+  if (ofTheDay.n >= MOST_A_DAY)
+    throw new Problem(422, 'Enough for a day', 'So much in a day is no plan. Call your practice.');
 }
 
 /** Something that is told happened while its link was good, and not in the future. */
