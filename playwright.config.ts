@@ -17,6 +17,8 @@ export default defineConfig({
   outputDir: 'test-results/playwright',
   use: {
     actionTimeout: 15_000,
+    // It would keep the whole app on the device of every journey; those that go offline ask for it.
+    serviceWorkers: 'block',
     viewport: { width: 1280, height: 800 },
     trace: 'retain-on-failure',
     launchOptions: CHROMIUM_LAUNCH,

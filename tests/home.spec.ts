@@ -12,7 +12,10 @@ test('somebody trains at home by a code: the day is asked, a strap is tightened,
   await expect(page.getByRole('img', { name: 'Code that opens the plan at home' })).toBeVisible();
   const address = (await page.getByText(/\/home#/).textContent()) ?? '';
 
-  const phone = await browser.newContext({ viewport: { width: 390, height: 844 } });
+  const phone = await browser.newContext({
+    viewport: { width: 390, height: 844 },
+    serviceWorkers: 'allow',
+  });
   const home = await phone.newPage();
   const press = (name: string | RegExp) => home.getByRole('button', { name, exact: true }).click();
 
