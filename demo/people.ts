@@ -288,18 +288,10 @@ const odran: DemoPerson = {
     { daysAgo: 17, do: 'screen', body: { yes: [], bloodPressures: readings([122, 76], [120, 74]) } },
     { daysAgo: 17, do: 'fit', body: { kind: 'cuff', limb: 'left-thigh', girthCm: 57, cuffId: 'thigh-l' } },
     { daysAgo: 17, do: 'fit', body: { kind: 'cuff', limb: 'right-thigh', girthCm: 57.5, cuffId: 'thigh-l' } },
-    {
-      daysAgo: 16,
-      do: 'prescribe',
-      wish: WALKS,
-    },
+    { daysAgo: 16, do: 'prescribe', wish: WALKS },
     { daysAgo: 14, do: 'session', reps: [0], efforts: [5] },
     { daysAgo: 9, do: 'session', reps: [0], efforts: [4] },
-    {
-      daysAgo: 6,
-      do: 'prescribe',
-      wish: WALKS,
-    },
+    { daysAgo: 6, do: 'prescribe', wish: WALKS },
     { daysAgo: 4, do: 'session', reps: [0], efforts: [4] },
   ],
 };

@@ -1,5 +1,5 @@
 import { compile } from '../plan/compile';
-import type { LimbTarget, Plan, PlannedLoad } from '../plan/plan';
+import { isCuffed, type LimbTarget, type Plan, type PlannedLoad } from '../plan/plan';
 import { setOrder } from '../plan/set-order';
 import type { Lane } from '../plan/timeline';
 import type { Library } from '../protocol/exercises';
@@ -58,7 +58,7 @@ const asInHand = (plan: Plan, state: SessionState): Plan => ({
 });
 
 const loosened = (state: SessionState, target: LimbTarget): LimbTarget =>
-  target.kind !== 'by-feel'
+  isCuffed(target)
     ? {
         ...target,
         pressure: { ...target.pressure, value: loosenedMmHg(state, target, target.pressure.value) },

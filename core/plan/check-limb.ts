@@ -45,7 +45,7 @@ export function checkUnmeasured(
   basis: Basis,
 ): Finding[] {
   const { limb, pressureMmHg } = choice;
-  const { arbitraryUpToMmHg, limits, done, nowMs } = basis;
+  const { arbitraryUpToMmHg, limits } = basis;
   const measured = pressureInForce(basis, limb, undefined);
   const worn = fitInForce(basis.fits, limb);
   return [
@@ -54,7 +54,7 @@ export function checkUnmeasured(
       limb,
       mode: PROTOCOLS[one.choice.protocolId].mode,
       ceilingMmHg: arbitraryUpToMmHg,
-      levelMmHg: arbitraryLevelMmHg(doneWithoutLop(limb, done), arbitraryUpToMmHg ?? 0, nowMs),
+      levelMmHg: rampedMmHg(limb, basis),
       lopMmHg:
         measured && measured.widthCm === cuff.widthCm && !basis.due.has(measured.id)
           ? measured.pressure.value
@@ -74,13 +74,18 @@ export function checkUnmeasured(
   ];
 }
 
-/** Sessions in which a kind of limb worked under an arbitrary pressure, as its ramp counts them (rule PRS-4). */
-export const doneWithoutLop = (limb: Limb, done: Basis['done']): Basis['done'] =>
-  done.filter(({ worked }) =>
+/** What the millimetre ramp allows a limb now, by the sessions its kind worked in without a LOP (rules PRS-4, PRS-7). */
+export function rampedMmHg(
+  limb: Limb,
+  { done, arbitraryUpToMmHg, nowMs }: Pick<Basis, 'done' | 'arbitraryUpToMmHg' | 'nowMs'>,
+): number {
+  const soDone = done.filter(({ worked }) =>
     worked.some(
       ({ arbitrary, limbs }) => arbitrary && limbs.some((other) => limbKind(other) === limbKind(limb)),
     ),
   );
+  return arbitraryLevelMmHg(soDone, arbitraryUpToMmHg ?? 0, nowMs);
+}
 
 const misfit = (rule: 'FIT-2' | 'FIT-3' | 'FIT-5', message: string, remedy: string): Finding => ({
   rule,

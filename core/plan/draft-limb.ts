@@ -1,6 +1,6 @@
 import type { TightnessFact } from '../cuff/fact';
 import { fitInForce, pressureInForce } from '../occlusion-pressure/in-force';
-import { arbitraryLevelMmHg, mayBeArbitrary } from '../pressure/arbitrary';
+import { mayBeArbitrary } from '../pressure/arbitrary';
 import { mostPercentLop } from '../pressure/most-percent-lop';
 import { passiveReEntryMmHg, proposedPercent, rampLevel } from '../pressure/ramp';
 import type { Exercise } from '../protocol/exercise';
@@ -11,7 +11,7 @@ import { type Limb, limbKind, POSITIONS, type Position } from '../quantity/limb'
 import { newest } from '../quantity/newest';
 import { tidy } from '../quantity/rounding';
 import { MS_PER_DAY } from '../quantity/units';
-import { doneWithoutLop } from './check-limb';
+import { rampedMmHg } from './check-limb';
 import type { ArbitraryChoice, LimbChoice } from './choices';
 import { type Basis, cuffFor, isPostOperativeWork } from './compose';
 
@@ -37,12 +37,11 @@ function wornChoice(limb: Limb, position: Position, percentLop: number, basis: B
  * PRS-7). `null` where it is to be measured.
  */
 export function arbitraryChoice(limb: Limb, mode: WorkMode, basis: Basis): ArbitraryChoice | null {
-  const { arbitraryUpToMmHg, occlusions, fits, done, nowMs } = basis;
+  const { arbitraryUpToMmHg, occlusions, fits } = basis;
   const worn = fitInForce(fits, limb);
   if (arbitraryUpToMmHg === null || worn?.kind !== 'cuff' || !mayBeArbitrary(limb, mode)) return null;
   if (occlusions.some((fact) => fact.limb === limb) || isPostOperativeWork([limb], basis)) return null;
-  const pressureMmHg = arbitraryLevelMmHg(doneWithoutLop(limb, done), arbitraryUpToMmHg, nowMs);
-  return { kind: 'arbitrary', limb, cuffId: worn.cuffId, pressureMmHg };
+  return { kind: 'arbitrary', limb, cuffId: worn.cuffId, pressureMmHg: rampedMmHg(limb, basis) };
 }
 
 /** What a limb can be trained under in a protocol: what it wears and was measured with, or an arbitrary pressure. */

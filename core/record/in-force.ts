@@ -6,7 +6,13 @@ import { MS_PER_DAY } from '../quantity/units';
 import { RULES } from '../rules/catalogue';
 import { type BloodPressure, bloodPressureLevel, meanBloodPressure } from '../screening/blood-pressure';
 import { isInForce } from '../screening/clearance';
-import { DAY_CHECK_HOLDS_MS, type DayCheck } from '../screening/day-check';
+import {
+  DAY_CHECK_HOLDS_MS,
+  DAY_SIGNS,
+  type DayCheck,
+  type DaySign,
+  daySignSchema,
+} from '../screening/day-check';
 import type { ClientFacts } from './facts';
 
 export { fitInForce, pressureInForce, whyDue } from '../occlusion-pressure/in-force';
@@ -33,6 +39,12 @@ export function dayCheckInForce(
 ): DayCheck | undefined {
   const last = newest(dayChecks);
   return last && nowMs - last.atMs < DAY_CHECK_HOLDS_MS ? last : undefined;
+}
+
+/** What a check on the day asks: an operated limb has a question of its own (rule SCR-3). */
+export function daySignsAsked({ screenings }: Pick<ClientFacts, 'screenings'>): DaySign[] {
+  const isOperated = newest(screenings)?.yes.includes('recent-surgery');
+  return daySignSchema.options.filter((sign) => !DAY_SIGNS[sign].postOperative || isOperated);
 }
 
 /** Whether a check on the day needs a blood pressure: for hypertension, treated or not, or where a clearance asks (SCR-3). */

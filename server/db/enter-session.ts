@@ -50,6 +50,8 @@ export function enterSession(
       'Enter those of the version that was in force then.',
     );
   }
+  if (Math.max(...events.map(({ atMs }) => atMs)) > by.nowMs)
+    throw cannotBe('It would not be over yet.', 'Choose when it began; or run it here.');
   keepDone(prepare, { id, version, plan: plan === signed ? null : plan, events }, by);
   const note = { action: 'session-entered-later', subject: version.clientId, detail: { id, ...entered } };
   writeAudit(prepare, note, { practitionerId: by.practitionerId, atMs: by.nowMs });
@@ -57,9 +59,8 @@ export function enterSession(
 }
 
 /**
- * Keeps a session that is over, with its whole log. To be called in a transaction.
- * @param done `plan` where it is not as it was signed
- * @throws Problem 422 for a time at which it cannot have been
+ * Keeps a session that is over, with its whole log: `plan` where it is not as it was signed. To be called in a transaction.
+ * @throws Problem 422 for a time at which it cannot have been, and what `takeEvents` refuses
  */
 export function keepDone(
   prepare: Prepare,
@@ -78,8 +79,6 @@ export function keepDone(
 ): void {
   const startMs = Math.min(...events.map(({ atMs }) => atMs));
   const endMs = Math.max(...events.map(({ atMs }) => atMs));
-  if (endMs > by.nowMs + by.aheadMs)
-    throw cannotBe('It would not be over yet.', 'Choose when it began; or run it here.');
   if (startMs < by.nowMs - SESSIONS_COUNT_MS) {
     throw cannotBe('It is longer ago than anything counts: half a year.', 'Note it in the person’s story.');
   }

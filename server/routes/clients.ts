@@ -17,8 +17,8 @@ import { USUAL_SHELF_LIFE } from '#core/occlusion-pressure/shelf-life';
 import { libraryOf } from '#core/protocol/exercises';
 import { limbKind } from '#core/quantity/limb';
 import type { ClientFacts } from '#core/record/facts';
-import { holdsOfDayCheck, holdsOfScreening, whyNotLift } from '#core/record/holds';
-import { needsBloodPressure, proceduresInForce } from '#core/record/in-force';
+import { holdsOfScreening, whyNotLift } from '#core/record/holds';
+import { proceduresInForce } from '#core/record/in-force';
 import { type LastReview, lastReview, sessionsToReview } from '#core/record/last-review';
 import { versionInForce } from '#core/record/plans-in-force';
 import { clearanceSchema } from '#core/screening/clearance';
@@ -32,11 +32,11 @@ import { passGuards } from '../access/guards';
 import { asJson } from '../as-json';
 import type { Env } from '../context';
 import { findClient, readClient, readPeople } from '../db/client-facts';
+import { keepDayCheck } from '../db/day-check';
 import {
   ClearanceEntity,
   ClientEntity,
   ConsentEntity,
-  DayCheckEntity,
   GirthEntity,
   ScreeningEntity,
   StrengthTestEntity,
@@ -158,22 +158,12 @@ export const clientRoutes = new Hono<Env>()
   .post('/:id/day-checks', body(dayCheckSchema), async (c) => {
     const client = await readClient(c.var.em, c.req.param('id'), c.var.nowMs);
     const answers = c.req.valid('json');
-    if (!answers.bloodPressure && needsBloodPressure(client.facts, c.var.nowMs)) {
-      throw refusedField(
-        'Blood pressure first',
-        'bloodPressure',
-        'SCR-3',
-        'The resting blood pressure of today is needed: high blood pressure is on record, or a clearance asks for it.',
-        'Measure it, and enter it here.',
-      );
-    }
-    const id = randomUUID();
-    await withAudit(c, { action: 'checked-on-the-day', subject: client.id, detail: answers }, async (em) => {
-      em.create(DayCheckEntity, { id, clientId: client.id, atMs: c.var.nowMs, answers });
-      await withStatements(em, (prepare) =>
-        raiseHolds(prepare, client.id, holdsOfDayCheck(id, answers, c.var.nowMs)),
-      );
-    });
+    await withAudit(c, { action: 'checked-on-the-day', subject: client.id, detail: answers }, (em) =>
+      withStatements(em, (prepare) => {
+        const { nowMs } = c.var;
+        keepDayCheck(prepare, client, { id: randomUUID(), atMs: nowMs, ...answers }, nowMs);
+      }),
+    );
     return c.json(await tellChange(c, client.id), 201);
   })
 

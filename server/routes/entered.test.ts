@@ -2,6 +2,7 @@ import { v4 as newId } from 'uuid';
 import { describe, expect, it } from 'vitest';
 import type { ClientRecord } from '#contract/client';
 import type { SessionView } from '#contract/session';
+import { compile } from '#core/plan/compile';
 import { fold } from '#core/session/fold';
 import { mergeLogs } from '#core/session/log';
 import { DAY_MS, startApi } from '../api.fixture';
@@ -118,6 +119,9 @@ describe('a session that was done on paper or elsewhere', () => {
     const refused = async (body: object) => (await api.refused('/sessions/entered', body)).problem.detail;
     expect(await refused(entry(signedMs - DAY_MS))).toContain('not signed yet');
     expect(await refused(entry(api.clock.nowMs - 60_000))).toContain('would not be over yet');
+    // Nobody's clock is ahead here: not even by what a device may be (RUN-9).
+    const lastsMs = compile(view.plan).endMs;
+    expect(await refused(entry(api.clock.nowMs - lastsMs + 30_000))).toContain('would not be over yet');
     expect(await refused(entry(view.openedAtMs + 60_000))).toContain('Another session');
     expect((await api.refused('/sessions/entered', entry(signedMs, { coursePlanId: 'gone' }))).status).toBe(
       404,

@@ -7,7 +7,7 @@ import { RULES } from '#core/rules/catalogue';
 import type { EventBody, SessionEvent } from '#core/session/events';
 import { foldAll } from '#core/session/session.fixture';
 import { correctedReps } from '#core/session/state';
-import { type Api, DAY_MS, prescriptionFor, startApi, WELL, type Who } from '../api.fixture';
+import { type Api, CLEAR, DAY_MS, prescriptionFor, startApi, WELL, type Who } from '../api.fixture';
 import { at, planOf, type Ready, ready } from '../forbidden.fixture';
 
 const HOUR_MS = 3_600_000;
@@ -121,6 +121,18 @@ it('holds by what is told: a red sign, the day, the day after', async () => {
     expect(chain.find(({ id }) => id === 'screen')?.state).toBe('held');
     expect((await call<HomeSheet>(api, secret)).body.held).not.toBeNull();
   }
+});
+
+it('asks for the blood pressure that a check here would need', async () => {
+  const api = await startApi();
+  const { person, secret } = await linked(api);
+  await api.post(at(person, 'screenings'), { ...CLEAR, yes: ['hypertension-treated'] });
+  expect((await call<HomeSheet>(api, secret)).body.asksBloodPressure).toBe(true);
+  const check = { kind: 'check', id: newId(), atMs: api.clock.nowMs, answers: WELL };
+  expect((await call(api, secret, check)).status).toBe(422);
+  const bloodPressure = { systolicMmHg: 128, diastolicMmHg: 80 };
+  const measured = { ...check, answers: { ...WELL, bloodPressure } };
+  expect((await call(api, secret, measured)).status).toBe(201);
 });
 
 it('asks how it was the day after, and holds for what is said', async () => {

@@ -6,17 +6,15 @@ import { guardFindings } from '#core/findings/finding';
 import { readPlan } from '#core/plan/versions/read-plan';
 import { setsShareNow } from '#core/record/block-in-force';
 import { sessionToAskAbout } from '#core/record/day-after';
-import { holdsOfDayCheck } from '#core/record/holds';
-import { needsBloodPressure, proceduresInForce } from '#core/record/in-force';
-import { DAY_SIGNS, daySignSchema } from '#core/screening/day-check';
+import { daySignsAsked, needsBloodPressure } from '#core/record/in-force';
 import { whyNotFromHome } from '#core/session/from-home';
 import { mergeLogs } from '#core/session/log';
 import type { Env } from '../context';
 import { writeAudit } from '../db/audit';
 import { readClient } from '../db/client-facts';
+import { keepDayCheck } from '../db/day-check';
 import { keepDone, planOfDay } from '../db/enter-session';
 import { PracticeEntity } from '../db/entities';
-import { raiseHolds } from '../db/holds';
 import { countSession, findLink, goodUntilMs, type KeptLink } from '../db/home-links';
 import { readKit } from '../db/kit';
 import { readHead } from '../db/session-log';
@@ -47,10 +45,10 @@ export const homeRoutes = (aheadMs: number) =>
       const link = await linkOf(c);
       const told = c.req.valid('json');
       const { em, nowMs } = c.var;
-      const { facts } = await readClient(em, link.clientId, nowMs);
+      const client = await readClient(em, link.clientId, nowMs);
       const by = { nowMs, aheadMs, practitionerId: link.madeBy };
       const isNew = await inTransaction(em, (prepare) => {
-        const isFresh = take(prepare, told, link, facts, by);
+        const isFresh = take(prepare, told, link, client, by);
         if (isFresh) {
           const note = {
             action: 'told-from-home',
@@ -80,7 +78,6 @@ async function sheetOf(em: EntityManager, link: KeptLink, nowMs: number): Promis
   if (!coursePlan || !prescription) throw isOver();
   const practice = await em.findOneOrFail(PracticeEntity, { id: 'practice' });
   const { plan, held } = await openingAtHome(em, client, prescription.id, nowMs);
-  const operated = proceduresInForce(facts, nowMs).length > 0;
   return {
     nowMs,
     untilMs: link.untilMs,
@@ -90,7 +87,7 @@ async function sheetOf(em: EntityManager, link: KeptLink, nowMs: number): Promis
     plan: plan ?? prescription.plan,
     effortIn: practice.effortIn,
     held,
-    asks: daySignSchema.options.filter((sign) => !DAY_SIGNS[sign].postOperative || operated),
+    asks: daySignsAsked(facts),
     asksBloodPressure: needsBloodPressure(facts, nowMs),
     askAfter: sessionToAskAbout(facts, nowMs)?.id ?? null,
   };
@@ -111,29 +108,17 @@ async function openingAtHome(em: EntityManager, client: ClientRecord, prescripti
 type By = { nowMs: number; aheadMs: number; practitionerId: string };
 
 /** @returns whether it was new */
-function take(
-  prepare: Prepare,
-  told: ToldFromHome,
-  link: KeptLink,
-  facts: ClientRecord['facts'],
-  by: By,
-): boolean {
+function take(prepare: Prepare, told: ToldFromHome, link: KeptLink, client: ClientRecord, by: By): boolean {
   switch (told.kind) {
     case 'check': {
       if (prepare('select 1 from day_check where id = ?').get(told.id)) return false;
       withinLink(link, told.atMs, by);
       refuseTooMany(prepare, 'day_check', 'at_ms', link, told.atMs);
-      prepare('insert into day_check (id, client_id, at_ms, answers) values (?, ?, ?, ?)').run(
-        told.id,
-        link.clientId,
-        told.atMs,
-        JSON.stringify(told.answers),
-      );
-      raiseHolds(prepare, link.clientId, holdsOfDayCheck(told.id, told.answers, by.nowMs));
+      keepDayCheck(prepare, client, { id: told.id, atMs: told.atMs, ...told.answers }, by.nowMs);
       return true;
     }
     case 'session':
-      return takeSession(prepare, told, link, facts, by);
+      return takeSession(prepare, told, link, client.facts, by);
     case 'after': {
       const { kind: _, id, sessionId, atMs, answers } = told;
       if (readHead(prepare, sessionId)?.clientId !== link.clientId) throw notFound('This session');

@@ -1,13 +1,15 @@
 import { format } from 'date-fns';
 import { DayPicker } from 'react-day-picker';
+import { dayOf } from '#core/course/days';
 import { serverNow } from '../data/clock';
+import { noonOf } from './noon';
 
 const BUTTON =
   'inline-flex size-11 items-center justify-center rounded-sm border border-transparent hover:bg-tint disabled:opacity-45';
 
 /** A month to choose a day from: arrows go by days, PageUp and PageDown by months. @param iso the day that is chosen, or empty */
 export function Calendar({ iso, onChoose }: { iso: string; onChoose: (iso: string) => void }) {
-  const chosen = iso === '' ? undefined : new Date(`${iso}T12:00`);
+  const chosen = iso === '' ? undefined : noonOf(dayOf(iso));
   const today = new Date(serverNow());
   return (
     <DayPicker

@@ -1,16 +1,18 @@
 import { CalendarDays } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { lazy, type ReactNode, Suspense, useState } from 'react';
+import { dayOf } from '#core/course/days';
 import { DATE_ORDERS } from '#core/table/day';
 import { readTypedDay } from '#core/table/typed-day';
 import { useDateOrder } from '../data/use-date-order';
 import { Field } from './Field';
 import { day } from './format';
+import { noonOf } from './noon';
 
 const Calendar = lazy(() => import('./Calendar').then(({ Calendar }) => ({ default: Calendar })));
 
 /** "24 Nov 2026" of an ISO day; nothing of none. */
-const isoWords = (iso: string): string => (iso === '' ? '' : day(new Date(`${iso}T12:00`).getTime()));
+const isoWords = (iso: string): string => (iso === '' ? '' : day(noonOf(dayOf(iso)).getTime()));
 
 /** A day: typed as one writes it here, or chosen from a calendar. @param value an ISO day, or empty */
 export function DateField({

@@ -2,9 +2,8 @@ import { useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import type { ClientRecord } from '#contract/client';
 import type { NewDayCheck } from '#contract/measurements';
-import { newest } from '#core/quantity/newest';
-import { needsBloodPressure } from '#core/record/in-force';
-import { DAY_SIGNS, daySignSchema, judgeDayCheck } from '#core/screening/day-check';
+import { daySignsAsked, needsBloodPressure } from '#core/record/in-force';
+import { judgeDayCheck } from '#core/screening/day-check';
 import { api, failureWords, read } from '../data/api';
 import { useRecordWrite } from '../data/queries';
 import { BloodPressureFields } from './BloodPressureFields';
@@ -17,10 +16,7 @@ import { NO_PRESSURE, readPressure } from './typed-pressure';
 
 /** The check on the day: W says all is well, a digit gives the pain, Enter records (rule SCR-3). */
 export function DayCheckForm({ client, done }: { client: ClientRecord; done?: () => void }) {
-  const last = newest(client.facts.screenings);
-  const signs = daySignSchema.options.filter(
-    (sign) => !DAY_SIGNS[sign].postOperative || last?.yes.includes('recent-surgery'),
-  );
+  const signs = daySignsAsked(client.facts);
   const asksPressure = needsBloodPressure(client.facts, client.judgedAtMs);
   const [well, setWell] = useState<DayAnswers>({});
   const [painNow, setPainNow] = useState<number | null>(null);

@@ -1,14 +1,4 @@
-import {
-  Dumbbell,
-  Gauge,
-  LayoutList,
-  type LucideIcon,
-  PanelLeftClose,
-  PanelLeftOpen,
-  ShieldCheck,
-  UserPlus,
-  Wrench,
-} from 'lucide-react';
+import { PanelLeftClose, PanelLeftOpen } from 'lucide-react';
 import { NavLink } from 'react-router';
 import type { ClientSummary } from '#contract/client';
 import { LINK_LABELS } from '#core/record/link';
@@ -19,15 +9,6 @@ import { Pip } from '../parts/Pip';
 import { SearchField } from '../parts/SearchField';
 import { PLACES } from '../state/places';
 import { isPhone, rosterOpen } from '../state/roster-open';
-
-const ICONS: Readonly<Record<string, LucideIcon>> = {
-  '/floor': LayoutList,
-  '/people/new': UserPlus,
-  '/exercises': Dumbbell,
-  '/kit': Wrench,
-  '/practise': Gauge,
-  '/week': ShieldCheck,
-};
 
 /** The people of the practice, six pips each. */
 export function Roster() {
@@ -61,24 +42,22 @@ export function Roster() {
       </div>
       <PeopleList />
       <ul className="mt-auto border-t border-rule max-sm:grid max-sm:grid-cols-2">
-        {PLACES.filter(({ isInRail }) => isInRail).map(({ to, label }) => (
-          <li key={to}>
-            <NavLink
-              to={to}
-              className="flex min-h-11 items-center gap-2 px-3 hover:bg-tint aria-[current=page]:bg-tint"
-            >
-              <PlaceIcon to={to} /> {label}
-            </NavLink>
-          </li>
-        ))}
+        {PLACES.map(
+          ({ to, label, Icon }) =>
+            Icon && (
+              <li key={to}>
+                <NavLink
+                  to={to}
+                  className="flex min-h-11 items-center gap-2 px-3 hover:bg-tint aria-[current=page]:bg-tint"
+                >
+                  <Icon size={18} aria-hidden /> {label}
+                </NavLink>
+              </li>
+            ),
+        )}
       </ul>
     </nav>
   );
-}
-
-function PlaceIcon({ to }: { to: string }) {
-  const Icon = ICONS[to];
-  return Icon ? <Icon size={18} aria-hidden /> : null;
 }
 
 const LINE_PX = 60;

@@ -1,3 +1,4 @@
+import { Dumbbell, Gauge, LayoutList, type LucideIcon, ShieldCheck, UserPlus, Wrench } from 'lucide-react';
 import type { LinkId } from '#core/record/link';
 
 /** A bench of a person that a key goes to: a link of the chain, or what stands beside it. */
@@ -12,47 +13,47 @@ export type Place = {
   words: string;
   /** The letter after G that goes there; none where it is only found by its words. */
   letter?: string;
-  /** Stands beneath the people. */
-  isInRail?: true;
+  /** Its picture, where it stands beneath the people. */
+  Icon?: LucideIcon;
 };
 
 /** The one table of where one can go: the rail, the keys, their list and the search read it. */
 export const PLACES: readonly Place[] = [
-  { to: '/floor', label: 'Floor', words: 'everybody who trains now', letter: 'o', isInRail: true },
+  { to: '/floor', label: 'Floor', words: 'everybody who trains now', letter: 'o', Icon: LayoutList },
   {
     to: '/people/new',
     label: 'Add a person',
     words: 'new client, patient, athlete',
     letter: 'a',
-    isInRail: true,
+    Icon: UserPlus,
   },
   {
     to: '/exercises',
     label: 'Exercises',
     words: 'the library, drawn and taught',
     letter: 'x',
-    isInRail: true,
+    Icon: Dumbbell,
   },
   {
     to: '/kit',
     label: 'Kit and practice',
     words: 'cuffs, pumps, weights, units, settings',
     letter: 'k',
-    isInRail: true,
+    Icon: Wrench,
   },
   {
     to: '/practise',
     label: 'Practise measuring',
     words: 'a simulated limb, training',
     letter: 'e',
-    isInRail: true,
+    Icon: Gauge,
   },
   {
     to: '/week',
     label: 'The practice',
     words: 'the week, safety, who responds',
     letter: 'y',
-    isInRail: true,
+    Icon: ShieldCheck,
   },
   { to: '/measures', label: 'What is measured', words: 'measures and their errors' },
   {

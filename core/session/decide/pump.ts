@@ -1,5 +1,5 @@
 import { CUFF_DOWN_MMHG } from '../../kit/pump';
-import type { Plan } from '../../plan/plan';
+import { isCuffed, type Plan } from '../../plan/plan';
 import type { Limb } from '../../quantity/limb';
 import { signedInHand } from '../in-hand';
 import { openInflation, type SessionState } from '../state';
@@ -34,5 +34,5 @@ export function pumpReports(
 
 function divisionOf(plan: Plan, state: SessionState, limb: Limb): number {
   const signed = signedInHand(plan, state, limb);
-  return signed && signed.kind !== 'by-feel' ? signed.divisionMmHg : 1;
+  return signed && isCuffed(signed) ? signed.divisionMmHg : 1;
 }

@@ -42,6 +42,8 @@ export function HomeRun({ home, running, sheet }: { home: Home; running: Running
   const step = nextStep(plan, state, nowMs);
   const hand = inHand(plan, state);
   const words = stepWords(plan, step, hand?.limbs);
+  const prompt = promptWords(plan, step, state, nowMs);
+  const after = thenWords(plan, state);
   const isUp = inflatedLimbs(state).length > 0;
   useWakeLock(true);
 
@@ -49,7 +51,8 @@ export function HomeRun({ home, running, sheet }: { home: Home; running: Running
   const append = (more: (log: SessionEvent[], now: SessionState) => SessionEvent[]) => {
     const { running: newest } = home.newest();
     if (!newest) return;
-    const added = more(newest.events, fold(plan, mergeLogs(newest.events)));
+    const now = newest.events === events ? state : fold(plan, mergeLogs(newest.events));
+    const added = more(newest.events, now);
     if (added.length > 0) home.change({ running: { ...newest, events: [...newest.events, ...added] } });
   };
   const act = (intent: Intent) => {
@@ -94,9 +97,9 @@ export function HomeRun({ home, running, sheet }: { home: Home; running: Running
         <p className={`text-2xl font-semibold ${words.urgent ? 'text-vermilion' : ''}`} role="status">
           {words.now}
         </p>
-        {promptWords(plan, step, state, nowMs) && <p>{promptWords(plan, step, state, nowMs)}</p>}
+        {prompt && <p>{prompt}</p>}
         {!state.stopped && <BigClock plan={plan} state={state} />}
-        {!state.stopped && thenWords(plan, state) && <p className="text-quiet">{thenWords(plan, state)}</p>}
+        {!state.stopped && after && <p className="text-quiet">{after}</p>}
       </div>
       {hand && !state.stopped && step.do !== 'finish' && <HowDone hand={hand} />}
       {step.do === 'decide' ? (

@@ -1,5 +1,4 @@
 import { DAY_CHECK_HOLDS_MS } from '#core/screening/day-check';
-import { serverNow } from '../../data/clock';
 import { day } from '../../parts/format';
 import { useNow } from '../../parts/use-now';
 import { BeforeHome } from './BeforeHome';
@@ -63,7 +62,7 @@ function BeforeStart({ home }: { home: Home }) {
         <Call phone={sheet.practice.phone} />
       </div>
     );
-  const isChecked = checkedAtMs !== null && serverNow() - checkedAtMs < DAY_CHECK_HOLDS_MS;
+  const isChecked = checkedAtMs !== null && nowMs - checkedAtMs < DAY_CHECK_HOLDS_MS;
   return <BeforeHome home={home} sheet={sheet} isChecked={isChecked} />;
 }
 

@@ -1,13 +1,12 @@
-import { doneWithoutLop } from '#core/plan/check-limb';
+import { rampedMmHg } from '#core/plan/check-limb';
 import { type ExerciseChoice, withArbitraryMmHg } from '#core/plan/choices';
 import type { Basis } from '#core/plan/compose';
-import { arbitraryLevelMmHg } from '#core/pressure/arbitrary';
 import { NumberField } from '../../parts/NumberField';
 
 /** The pressure of limbs nobody measured a LOP of, in mmHg, with what their ramp allows this week (rules PRS-4, PRS-7). */
 export function ArbitraryField({
   choice,
-  basis: { arbitraryUpToMmHg, done, nowMs },
+  basis,
   set,
 }: {
   choice: ExerciseChoice;
@@ -23,9 +22,9 @@ export function ArbitraryField({
       value={first.pressureMmHg}
       onValue={(mmHg) => set({ limbs: withArbitraryMmHg(choice.limbs, mmHg) })}
       hint={
-        arbitraryUpToMmHg === null
+        basis.arbitraryUpToMmHg === null
           ? 'This practice does not work without a LOP'
-          : `The ramp allows ${arbitraryLevelMmHg(doneWithoutLop(first.limb, done), arbitraryUpToMmHg, nowMs)} this week, ${arbitraryUpToMmHg} is the most`
+          : `The ramp allows ${rampedMmHg(first.limb, basis)} this week, ${basis.arbitraryUpToMmHg} is the most`
       }
     />
   );

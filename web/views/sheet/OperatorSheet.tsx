@@ -4,6 +4,7 @@ import { type CuffedTarget, isCuffed, type Plan } from '#core/plan/plan';
 import { planLimitMs } from '#core/plan/plan-limit';
 import { teachingOf } from '#core/protocol/teaching';
 import { LIMB_LABELS } from '#core/quantity/limb';
+import { RULES } from '#core/rules/catalogue';
 import { ExerciseFigure } from '../../parts/ExerciseFigure';
 import { clock, dayAndTime } from '../../parts/format';
 import { OcclusionStrip } from '../../parts/OcclusionStrip';
@@ -120,7 +121,7 @@ export function OperatorSheet({ client, prescription, practice }: SheetProps) {
 const originWords = (target: CuffedTarget): string =>
   target.kind === 'measured'
     ? `${target.percentLop} % of LOP ${target.occlusion.value} ± ${target.uncertaintyMmHg}, ${target.measuredPosition}; truly ${target.trueRange.interval?.low}–${target.trueRange.interval?.high} %`
-    : 'an arbitrary pressure, no LOP was measured: effort 8 of 10 at most, PRS-7';
+    : `an arbitrary pressure, no LOP was measured: effort ${RULES['PRS-7'].figures.mostEffort} of 10 at most, PRS-7`;
 
 /** One line a figure: what it is, how it came about, and by which rules. */
 function workings({ exercises }: Plan): string[] {

@@ -1,0 +1,35 @@
+import type { ClientFacts } from '#core/record/facts';
+import { holdsOfDayCheck } from '#core/record/holds';
+import { needsBloodPressure } from '#core/record/in-force';
+import type { DayCheck } from '#core/screening/day-check';
+import { refusedField } from '../problem';
+import { raiseHolds } from './holds';
+import type { Prepare } from './sqlite';
+
+/**
+ * Keeps a check on the day, with the holds it raises from now on. To be called in a transaction.
+ * @throws Problem 422 without the blood pressure that is needed (rule SCR-3)
+ */
+export function keepDayCheck(
+  prepare: Prepare,
+  { id: clientId, facts }: { id: string; facts: ClientFacts },
+  { id, atMs, ...answers }: DayCheck & { id: string },
+  nowMs: number,
+): void {
+  if (!answers.bloodPressure && needsBloodPressure(facts, nowMs)) {
+    throw refusedField(
+      'Blood pressure first',
+      'bloodPressure',
+      'SCR-3',
+      'The resting blood pressure of today is needed: high blood pressure is on record, or a clearance asks for it.',
+      'Measure it, and enter it here.',
+    );
+  }
+  prepare('insert into day_check (id, client_id, at_ms, answers) values (?, ?, ?, ?)').run(
+    id,
+    clientId,
+    atMs,
+    JSON.stringify(answers),
+  );
+  raiseHolds(prepare, clientId, holdsOfDayCheck(id, answers, nowMs));
+}
