@@ -25,7 +25,7 @@ import { sessionEventSchema } from '#core/session/events';
 import { sideSchema } from '#core/strength/side';
 import { RETRACTABLE } from './mend';
 import { kitItemSchema, practiceSettingsSchema, roleSchema } from './practice';
-import { newPracticeAttemptSchema } from './practice-attempt';
+import { newPracticeAttemptSchema, newSessionAttemptSchema } from './practice-attempt';
 
 // A row as it stands in an archive: what was written down, in the words and units of the contract. What follows from it
 // (summaries, counts, what counts now) is not in it, and is worked out anew where it is taken in.
@@ -81,6 +81,14 @@ export const ARCHIVE_ROWS = {
     errorMmHg: figure,
     points: z.number().int(),
     answer: newPracticeAttemptSchema,
+  }),
+  'session-attempt': z.strictObject({
+    id,
+    practitionerId: id,
+    atMs,
+    seed: z.number().int().min(0),
+    points: z.number().int(),
+    answer: newSessionAttemptSchema,
   }),
   client: z.strictObject({
     id,

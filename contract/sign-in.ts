@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { ROLES, type Role } from '#core/access/deeds';
+import { isoDaySchema } from '#core/course/block';
 import type { Practitioner } from './practice';
 
 /** What goes with a passphrase: the code a second device shows, where an account asks for one. */
@@ -74,6 +75,7 @@ export type Me = {
   practitioner: Practitioner;
   hasPin: boolean;
   hasCode: boolean;
+  certifiedUntilDay: string | null;
   /** What records kept on this device are sealed with: 32 bytes in base64. */
   deviceKey: string;
 };
@@ -87,6 +89,8 @@ export const accountChangeSchema = z.object({
   name: accountNameSchema.optional(),
   role: z.enum(ROLES).optional(),
   isOwner: z.boolean().optional(),
+  /** Until when their certificate in this training is valid; `null` for none. */
+  certifiedUntilDay: isoDaySchema.nullable().optional(),
 });
 
 /** An account as the owner sees it. */
@@ -100,6 +104,8 @@ export type Account = {
   hasCode: boolean;
   mustChange: boolean;
   lastUsedAtMs: number | null;
+  /** ISO day, or `null` where no certificate is on record. */
+  certifiedUntilDay: string | null;
 };
 /** Accounts, and practitioners who have none. */
 export type Accounts = { accounts: Account[]; without: { id: string; name: string; role: Role }[] };

@@ -16,7 +16,7 @@ import { reviewSession } from '#core/record/session-review';
 import type { SessionEvent } from '#core/session/events';
 import { fold } from '#core/session/fold';
 import { mergeLogs } from '#core/session/log';
-import { openAccount } from '#server/access/accounts';
+import { changeAccount, openAccount } from '#server/access/accounts';
 import { hashSecret } from '#server/access/passphrase';
 import { signInHere } from '#server/access/sign-in-here';
 import { createApp } from '#server/app';
@@ -24,6 +24,7 @@ import { KitEntity, PracticeEntity, PractitionerEntity } from '#server/db/entiti
 import { inTransaction, waitForDisk } from '#server/db/sqlite';
 import { AGREED } from './agreed';
 import { COURSES } from './courses';
+import { learned } from './learning';
 import { liveCourse, type World } from './live-course';
 import { dayAfterEvent, keptAsItIs, pastSessionLog } from './past-session';
 import { type Deed, PEOPLE, type PrescribeWish } from './people';
@@ -71,8 +72,13 @@ export async function loadPractice(orm: MikroORM, nowMs: number): Promise<World 
 
   const clock = { nowMs };
   const app = createApp({ orm, now: () => clock.nowMs, draw: () => 0, log: pino({ level: 'silent' }) });
-  const signedIn = await signInHere(orm, 'ines');
-  const call = async <T>(method: 'GET' | 'POST', path: string, body?: unknown): Promise<T> => {
+  const owner = await signInHere(orm, 'ines');
+  const call = async <T>(
+    method: 'GET' | 'POST',
+    path: string,
+    body?: unknown,
+    signedIn = owner,
+  ): Promise<T> => {
     // Whoever looks at the practice meanwhile is served between two of these.
     await new Promise(setImmediate);
     const answer = await app.request(`/api${path}`, {
@@ -99,6 +105,12 @@ export async function loadPractice(orm: MikroORM, nowMs: number): Promise<World 
       record = await play(deed, record, world);
     }
   }
+  const colleague = await signInHere(orm, 'hana');
+  const hoursBefore = (place: number) => nowMs - (40 - place) * 3_600_000;
+  for (const [place, { name, attempt }] of [...learned()].entries()) {
+    clock.nowMs = hoursBefore(place);
+    await call('POST', '/practice-attempts', attempt, name === 'ines' ? owner : colleague);
+  }
   await waitForDisk(em, true);
   return world;
 }
@@ -117,6 +129,8 @@ async function openAccounts(orm: MikroORM, nowMs: number): Promise<void> {
         mustChange: false,
         madeAtMs: nowMs,
       });
+      const certifiedUntilDay = isoOf(dayAt(nowMs + account.certifiedForDays * MS_PER_DAY, 0));
+      changeAccount(prepare, id, { certifiedUntilDay });
     }
   });
 }

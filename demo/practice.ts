@@ -26,40 +26,44 @@ export const PRACTICE = {
 export const DEMO_OWNER = { name: 'ines', passphrase: 'lanterns over low water' };
 
 export const PRACTITIONERS: (Omit<Practitioner, 'elsewhere'> & {
-  account: { name: string; passphrase: string };
+  account: { name: string; passphrase: string; certifiedForDays: number };
 })[] = [
   {
     id: 'ines',
     name: 'Ines Marrable',
     role: 'clinician',
     isOwner: true,
-    account: DEMO_OWNER,
+    account: { ...DEMO_OWNER, certifiedForDays: 410 },
   },
   {
     id: 'tobias',
     name: 'Tobias Quillfeather',
     role: 'coach',
     isOwner: false,
-    account: { name: 'tobias', passphrase: 'seven ropes on the quay' },
+    account: { name: 'tobias', passphrase: 'seven ropes on the quay', certifiedForDays: 32 },
   },
   {
     id: 'hana',
     name: 'Hana Verdigris',
     role: 'clinician',
     isOwner: false,
-    account: { name: 'hana', passphrase: 'green paint by the slipway' },
+    account: { name: 'hana', passphrase: 'green paint by the slipway', certifiedForDays: 640 },
   },
   {
     id: 'oswin',
     name: 'Oswin Tarrant',
     role: 'assistant',
     isOwner: false,
-    account: { name: 'oswin', passphrase: 'buckets before breakfast' },
+    account: { name: 'oswin', passphrase: 'buckets before breakfast', certifiedForDays: -5 },
   },
 ];
 
 /** Who may sign in to the demonstration, as its sign-in page and the README say. */
-export const DEMO_ACCOUNTS = PRACTITIONERS.map(({ role, account }) => ({ ...account, role }));
+export const DEMO_ACCOUNTS = PRACTITIONERS.map(({ role, account: { name, passphrase } }) => ({
+  name,
+  passphrase,
+  role,
+}));
 
 const cuff = (
   spec: Pick<Cuff, 'id' | 'label' | 'limbKind' | 'widthCm' | 'girthLowCm' | 'girthHighCm'>,

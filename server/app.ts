@@ -44,6 +44,7 @@ import { practiceRoutes } from './routes/practice';
 import { practiceAttemptRoutes } from './routes/practice-attempts';
 import { prescriptionRoutes } from './routes/prescriptions';
 import { printRoutes } from './routes/print';
+import { sessionAttemptRoutes } from './routes/session-attempts';
 import { sessionRoutes } from './routes/sessions';
 import { type DemoAccount, signInRoutes, signOutRoutes } from './routes/sign-in';
 import { tableRoutes } from './routes/tables';
@@ -114,6 +115,7 @@ const apiRoutes = (
     .route('/calendar', calendarRoutes)
     .route('/tables', tableRoutes(aheadMs))
     .route('/practice-attempts', practiceAttemptRoutes)
+    .route('/session-attempts', sessionAttemptRoutes)
     .route('/devices', deviceRoutes(new DeviceHub(), now));
 
 export type AppType = ReturnType<typeof apiRoutes>;

@@ -28,6 +28,7 @@ const PATHS = (clientId: string) => [
   '/practice/kit/retire',
   '/devices',
   '/practice-attempts',
+  '/session-attempts',
   '/practice/exercises',
   '/practice/measures',
   '/practice/templates',

@@ -139,6 +139,21 @@ test('the practice bench sets a case, hides the truth, and scores it', async ({ 
   await expect(page.getByRole('button', { name: 'Done: score me' })).toBeDisabled();
 });
 
+test('a session is run on a simulated person by keys, and scored by what was done', async ({ page }) => {
+  await page.goto('/practise');
+  await page.getByRole('button', { name: 'Start a session' }).click();
+  for (let press = 0; press < 10; press += 1) await page.keyboard.press('+');
+  await expect(page.getByTestId('session-pressure')).toContainText(/^(49|50)/);
+  await page.keyboard.press('Space');
+  await expect(page.getByText(/repetitions, set 1$/)).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('button', { name: 'Begin set 2' })).toBeVisible();
+  await page.getByRole('button', { name: 'Finish: score me' }).click();
+  await expect(page.getByText('stopped without a sign to stop')).toBeVisible();
+  await page.getByRole('button', { name: 'Something else' }).click();
+  await expect(page.getByRole('figure').filter({ hasText: 'Sessions' }).getByRole('img')).toBeVisible();
+});
+
 test('who slept badly is offered a lighter version for today, which is what opens', async ({ page }) => {
   await page.goto('/');
   await openPerson(page, 'Odalys Ferrant');

@@ -7,10 +7,11 @@ export type Day = number;
 const FIRST_WEEKDAY = 3;
 const ISO_DAY = /^\d{4}-\d{2}-\d{2}$/;
 
-/** A day from "2026-05-04"; NaN when it is none. */
+/** A day from "2026-05-04"; NaN when it is none, such as the 31st of a shorter month. */
 export function dayOf(isoDay: string): Day {
   const ms = ISO_DAY.test(isoDay) ? Date.parse(`${isoDay}T00:00:00Z`) : Number.NaN;
-  return ms / MS_PER_DAY;
+  const day = ms / MS_PER_DAY;
+  return Number.isInteger(day) && isoOf(day) === isoDay ? day : Number.NaN;
 }
 
 /** "2026-05-04". */

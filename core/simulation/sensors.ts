@@ -35,3 +35,9 @@ export const OXIMETER_LAG_MS = 3_000;
  */
 export const oximeterAfter = (traceBefore: number, strength: number, elapsedMs: number): number =>
   strength + (traceBefore - strength) * Math.exp(-elapsedMs / OXIMETER_LAG_MS);
+
+/** The faintest pulse two fingers feel, as a share of the free one: they miss what a probe still hears. */
+const FELT_FROM = 0.3;
+
+/** How strongly a pulse is felt under two fingers, 0–1 (rule LOP-1: palpated pulse). @param strength behind the cuff, 0–1 */
+export const feltPulse = (strength: number): number => Math.max(0, (strength - FELT_FROM) / (1 - FELT_FROM));

@@ -3,8 +3,6 @@ import { describe, expect, it } from 'vitest';
 import { estimateOcclusionPressure } from '../occlusion-pressure/estimate';
 import { beatPhase, flowShape, makeLimb, occlusionAtMmHg, pulseStrength } from './limb';
 import { CAREFUL, simulateTrial } from './operator';
-import { limbUnderTraps, makePracticeCase } from './practice-case';
-import { scorePractice } from './practice-score';
 import { advancePump, commandPump, newPump, PUMP_TOP_MMHG, type PumpCommand } from './pumps';
 import { normal, seededRandom, seedOf } from './random';
 import { oximeterAfter } from './sensors';
@@ -132,40 +130,6 @@ describe('simulated pumps', () => {
 it('lets an oximeter trace react late (LOP-1)', () => {
   expect(oximeterAfter(1, 0, 1_000)).toBeGreaterThan(0.6);
   expect(oximeterAfter(1, 0, 12_000)).toBeLessThan(0.05);
-});
-
-describe('practice cases', () => {
-  it('raise the pressure while a cuff trap stands, and give the true one when it is mended', () => {
-    const loose = { ...makePracticeCase(1), traps: ['loose-cuff' as const] };
-    expect(limbUnderTraps(loose, ['loose-cuff']).occlusionMmHg).toBeGreaterThan(
-      loose.simulated.occlusionMmHg,
-    );
-    expect(limbUnderTraps(loose, []).occlusionMmHg).toBe(loose.simulated.occlusionMmHg);
-  });
-
-  it('bring every trap sometimes, and more than two never', () => {
-    const cases = Array.from({ length: 200 }, (_, seed) => makePracticeCase(seed));
-    expect(new Set(cases.flatMap(({ traps }) => traps)).size).toBe(4);
-    expect(Math.max(...cases.map(({ traps }) => traps.length))).toBe(2);
-  });
-
-  it('give full points for a good attempt and say where the others were lost', () => {
-    const truth = { ...makePracticeCase(4), traps: ['volume-down' as const] };
-    const right = truth.simulated.occlusionMmHg;
-    const good = { statedMmHg: right + 2, highestMmHg: right + 12, elapsedMs: 150_000, noticed: truth.traps };
-    expect(scorePractice(truth, good)).toMatchObject({ points: 100, lost: [] });
-    const poor = {
-      statedMmHg: right - 12,
-      highestMmHg: right + 80,
-      elapsedMs: 150_000,
-      noticed: ['talking' as const],
-    };
-    expect(scorePractice(truth, poor)).toMatchObject({
-      points: 30,
-      missed: ['volume-down'],
-      falseAlarms: ['talking'],
-    });
-  });
 });
 
 describe('chance', () => {

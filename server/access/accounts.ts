@@ -16,10 +16,12 @@ export type AccountRow = {
   codeSecret: string | null;
   /** The last step of time whose code was taken: none is taken twice. */
   codeCounter: number;
+  certifiedUntilDay: string | null;
 };
 
 const ACCOUNT = `select practitioner_id as "practitionerId", name, is_owner as "isOwner", passphrase_hash as "passphraseHash",
-    must_change as "mustChange", device_key as "deviceKey", pin_hash as "pinHash", code_secret as "codeSecret", code_counter as "codeCounter"
+    must_change as "mustChange", device_key as "deviceKey", pin_hash as "pinHash", code_secret as "codeSecret", code_counter as "codeCounter",
+    certified_until_day as "certifiedUntilDay"
   from account where ended_at_ms is null`;
 
 export const accountNamed = (prepare: Prepare, name: string): AccountRow | undefined =>
@@ -72,6 +74,7 @@ const COLUMNS = {
   codeSecret: 'code_secret',
   codeCounter: 'code_counter',
   endedAtMs: 'ended_at_ms',
+  certifiedUntilDay: 'certified_until_day',
 } as const;
 
 export function changeAccount(

@@ -64,6 +64,8 @@ export const ROUTE_ASKS: Readonly<Record<string, Asks>> = {
   'GET /practice/responders': 'see',
   'GET /practice-attempts': 'practise',
   'POST /practice-attempts': 'practise',
+  'GET /session-attempts': 'practise',
+  'POST /session-attempts': 'practise',
 
   'GET /clients': 'see',
   'POST /clients': 'record',

@@ -1,6 +1,6 @@
 import { defineEntity, p } from '@mikro-orm/core';
 import type { KitItem, PracticeSettings } from '#contract/practice';
-import type { NewPracticeAttempt } from '#contract/practice-attempt';
+import type { NewPracticeAttempt, NewSessionAttempt } from '#contract/practice-attempt';
 import type { Role } from '#core/access/deeds';
 import type { BlockWish, Scheduled } from '#core/course/block';
 import type { CoursePlanState, Occasion } from '#core/course/course-plan';
@@ -243,6 +243,19 @@ export const PracticeAttemptEntity = defineEntity({
     errorMmHg: number(),
     points: p.integer(),
     answer: p.json().$type<NewPracticeAttempt>(),
+  },
+});
+
+export const SessionAttemptEntity = defineEntity({
+  name: 'SessionAttempt',
+  tableName: 'session_attempt',
+  properties: {
+    id: id(),
+    practitionerId: p.string().index(),
+    atMs: atMs(),
+    seed: p.bigint('number'),
+    points: p.integer(),
+    answer: p.json().$type<NewSessionAttempt>(),
   },
 });
 
@@ -530,6 +543,7 @@ export const ENTITIES = [
   TrialEntity,
   QuickCheckEntity,
   PracticeAttemptEntity,
+  SessionAttemptEntity,
   StrengthTestEntity,
   CoursePlanEntity,
   PrescriptionEntity,

@@ -15,6 +15,7 @@ import { PracticeHabits } from './migrations/014-practice-habits';
 import { WithoutLop } from './migrations/015-without-lop';
 import { HomeLinks } from './migrations/016-home-links';
 import { PracticeDateOrder } from './migrations/017-date-order';
+import { Learning } from './migrations/018-learning';
 
 /** Every migration, in order; what stands in a file tells its release. */
 export const MIGRATIONS = [
@@ -35,6 +36,7 @@ export const MIGRATIONS = [
   { name: '015-without-lop', class: WithoutLop },
   { name: '016-home-links', class: HomeLinks },
   { name: '017-date-order', class: PracticeDateOrder },
+  { name: '018-learning', class: Learning },
 ];
 
 export const MIGRATION_NAMES = MIGRATIONS.map(({ name }) => name);

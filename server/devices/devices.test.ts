@@ -72,14 +72,3 @@ describe('devices over HTTP', () => {
     expect((await api.refused('/devices/none/commands', { do: 'release' })).status).toBe(404);
   });
 });
-
-it('scores attempts at the practice bench on the server, for each practitioner alone', async () => {
-  const api = await startApi();
-  const attempt = { seed: 4, statedMmHg: 150, highestMmHg: 180, elapsedMs: 90_000, noticed: [] };
-  const score = await api.post<{ points: number }>('/practice-attempts', attempt);
-  expect(score.points).toBeLessThanOrEqual(100);
-  expect(await api.get('/practice-attempts')).toMatchObject([{ points: score.points }]);
-  expect((await api.call('GET', '/practice-attempts', undefined, 'colin')).body).toEqual([]);
-  const { problem } = await api.refused('/practice-attempts', { ...attempt, statedMmHg: 5 });
-  expect(problem.errors[0]?.path).toBe('statedMmHg');
-});

@@ -43,20 +43,26 @@ export const accountRoutes = new Hono<Env>()
 
   .post('/:id', body(accountChangeSchema), async (c) => {
     const practitionerId = c.req.param('id');
-    const { name, role, isOwner } = c.req.valid('json');
+    const { name, role, isOwner, certifiedUntilDay } = c.req.valid('json');
     await changed(c, (prepare) => {
       const before = required(prepare, practitionerId);
       const person = prepare('select role from person where id = ?').get(practitionerId);
       changeAccount(prepare, practitionerId, {
         ...(name === undefined ? {} : { name }),
         ...(isOwner === undefined ? {} : { isOwner: Number(isOwner) }),
+        ...(certifiedUntilDay === undefined ? {} : { certifiedUntilDay }),
       });
       if (role !== undefined) prepare('update person set role = ? where id = ?').run(role, practitionerId);
       refuseWithoutOwner(prepare);
-      const { name: nameBefore, isOwner: ownerBefore } = before;
+      const { name: nameBefore, isOwner: ownerBefore, certifiedUntilDay: certifiedBefore } = before;
       const detail = {
-        from: { name: nameBefore, isOwner: ownerBefore === 1, ...(person as object) },
-        to: { name, role, isOwner },
+        from: {
+          name: nameBefore,
+          isOwner: ownerBefore === 1,
+          certifiedUntilDay: certifiedBefore,
+          ...(person as object),
+        },
+        to: { name, role, isOwner, certifiedUntilDay },
       };
       return { action: 'account-changed', subject: practitionerId, detail };
     });
@@ -138,6 +144,7 @@ function readAccounts(prepare: Prepare): Accounts {
   const rows = prepare(
     `select practitioner_id as "practitionerId", person.name as "practitionerName", role, account.name, is_owner as "isOwner",
        pin_hash is not null as "hasPin", code_secret is not null as "hasCode", must_change as "mustChange",
+       certified_until_day as "certifiedUntilDay",
        (select max(used_at_ms) from sign_in where sign_in.practitioner_id = account.practitioner_id) as "lastUsedAtMs"
      from account join person on person.id = practitioner_id where ended_at_ms is null order by list_order, person.id`,
   ).all() as Row[];

@@ -23,6 +23,7 @@ export const meRoutes = (shown = new Map<string, string>()) =>
         practitioner: c.var.practitioner,
         hasPin: account.pinHash !== null,
         hasCode: account.codeSecret !== null,
+        certifiedUntilDay: account.certifiedUntilDay,
         deviceKey: account.deviceKey,
       };
       return c.json(me);

@@ -1,33 +1,65 @@
 import { randomUUID } from 'node:crypto';
 import { Hono } from 'hono';
-import { newPracticeAttemptSchema, type PracticeAttempt } from '#contract/practice-attempt';
-import { makePracticeCase } from '#core/simulation/practice-case';
-import { scorePractice } from '#core/simulation/practice-score';
+import {
+  type NewPracticeAttempt,
+  newPracticeAttemptSchema,
+  type PracticeBench,
+} from '#contract/practice-attempt';
+import { agreementOf } from '#core/learning/agreement';
+import { makePracticeCase } from '#core/learning/practice-case';
+import { scorePractice } from '#core/learning/practice-score';
 import type { Env } from '../context';
 import { PracticeAttemptEntity } from '../db/entities';
 import { withAudit } from '../db/with-audit';
 import { body } from '../validate';
 
 const LAST = 40;
+/** Of colleagues, so many attempts are looked through for limbs to measure as well. */
+const LOOKED_THROUGH = 60;
+const SHARED_SHOWN = 5;
 
-/** Attempts at the practice bench, each practitioner's own. */
+/** Attempts at the practice bench: one's own, and how far one is from colleagues on the same limbs; no colleague is named. */
 export const practiceAttemptRoutes = new Hono<Env>()
   .get('/', async (c) => {
+    const { em } = c.var;
     const practitionerId = c.var.practitioner?.id ?? '';
-    const rows = await c.var.em.find(
-      PracticeAttemptEntity,
-      { practitionerId },
-      { orderBy: { atMs: 'desc' }, limit: LAST },
-    );
-    const attempts: PracticeAttempt[] = rows
-      .map(({ id, atMs, errorMmHg, points }) => ({ id, atMs, errorMmHg, points }))
-      .reverse();
-    return c.json(attempts);
+    const newest = { orderBy: { atMs: 'desc' } } as const;
+    const own = await em.find(PracticeAttemptEntity, { practitionerId }, { ...newest, limit: LAST });
+    const others = { practitionerId: { $ne: practitionerId } };
+    const lately = await em.find(PracticeAttemptEntity, others, { ...newest, limit: LOOKED_THROUGH });
+    const shared = await em.find(PracticeAttemptEntity, {
+      ...others,
+      seed: { $in: own.map(({ seed }) => seed) },
+    });
+    const mine = firstOfEach(own);
+    const theirs = firstOfEach(shared);
+    const bench: PracticeBench = {
+      attempts: own
+        .map(({ id, atMs, errorMmHg, points, answer }) => ({
+          id,
+          atMs,
+          errorMmHg,
+          points,
+          method: answer.method ?? 'doppler',
+        }))
+        .reverse(),
+      toShare: [...firstOfEach(lately)]
+        .filter(([key]) => !mine.has(key))
+        .slice(-SHARED_SHOWN)
+        .map(([, { seed, method = 'doppler', limbs = 'any' }]) => ({ seed, method, limbs })),
+      agreement: agreementOf(
+        [...mine].flatMap(([key, { statedMmHg }]) => {
+          const other = theirs.get(key);
+          return other ? [statedMmHg - other.statedMmHg] : [];
+        }),
+      ),
+    };
+    return c.json(bench);
   })
 
   .post('/', body(newPracticeAttemptSchema), async (c) => {
     const answer = c.req.valid('json');
-    const score = scorePractice(makePracticeCase(answer.seed), answer);
+    const score = scorePractice(makePracticeCase(answer.seed, answer), answer);
     const { errorMmHg, points } = score;
     const id = randomUUID();
     await withAudit(
@@ -47,3 +79,15 @@ export const practiceAttemptRoutes = new Hono<Env>()
     );
     return c.json(score, 201);
   });
+
+type Kept = { atMs: number; answer: NewPracticeAttempt };
+
+/** The first attempt at each limb: afterwards one knows the truth. Oldest first. */
+function firstOfEach(attempts: readonly Kept[]): Map<string, NewPracticeAttempt> {
+  const first = new Map<string, NewPracticeAttempt>();
+  for (const { answer } of attempts.toSorted((a, b) => a.atMs - b.atMs)) {
+    const key = `${answer.seed} ${answer.method ?? 'doppler'} ${answer.limbs ?? 'any'}`;
+    if (!first.has(key)) first.set(key, answer);
+  }
+  return first;
+}

@@ -1,6 +1,6 @@
 import { TOTP } from 'otpauth';
 import { describe, expect, it } from 'vitest';
-import type { Me, SignInState } from '#contract/sign-in';
+import type { Accounts, Me, SignInState } from '#contract/sign-in';
 import { type Api, FIRST_WORD, PASSPHRASE, startApi } from '../api.fixture';
 
 /** A browser on one device: it keeps what it is given, and sends it back. */
@@ -281,6 +281,22 @@ describe('accounts', () => {
     await api.post(`/accounts/${id}/end`, {});
     expect((await here.ask('GET', '/clients')).status).toBe(401);
     expect((await here.signIn('petra', 'kettles on the stove')).status).toBe(401);
+  });
+
+  it('keep until when a certificate is valid, for its holder to see', async () => {
+    const api = await startApi();
+    const until = async () =>
+      (await api.get<Accounts>('/accounts')).accounts.map(({ certifiedUntilDay }) => certifiedUntilDay);
+    await api.post('/accounts/lena', { certifiedUntilDay: '2027-05-04' });
+    await api.post('/accounts/lena', { role: 'clinician' });
+    expect(await until()).toContain('2027-05-04');
+    expect((await api.call('GET', '/me', undefined, 'lena')).body).toMatchObject({
+      certifiedUntilDay: '2027-05-04',
+    });
+    const { problem } = await api.refused('/accounts/lena', { certifiedUntilDay: '2027-02-31' });
+    expect(problem.errors[0]?.path).toBe('certifiedUntilDay');
+    await api.post('/accounts/lena', { certifiedUntilDay: null });
+    expect(new Set(await until())).toEqual(new Set([null]));
   });
 
   it('keep their names apart, and leave somebody who owns the practice', async () => {

@@ -23,7 +23,13 @@ export type NewAccount = {
 };
 export const openAccount = (json: NewAccount) => read<MadePassphrase>(api.accounts.$post({ json }));
 
-export type AccountChange = { id: string; name?: string; role?: Role; isOwner?: boolean };
+export type AccountChange = {
+  id: string;
+  name?: string;
+  role?: Role;
+  isOwner?: boolean;
+  certifiedUntilDay?: string | null;
+};
 export const changeAccount = ({ id, ...json }: AccountChange) =>
   read<Accounts>(api.accounts[':id'].$post({ param: { id }, json }));
 

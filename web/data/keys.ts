@@ -18,6 +18,7 @@ export const KEYS = {
   outcomes: (id: string) => ['client', id, 'outcomes'],
   history: (id: string, ...of: string[]) => ['client', id, 'history', ...of],
   practiceAttempts: ['practice-attempts'],
+  sessionAttempts: ['session-attempts'],
   week: ['practice', 'week'],
   takenIn: ['practice', 'taken-in'],
   calendar: ['calendar'],

@@ -1,17 +1,21 @@
 import type { DeviceFrame } from '#contract/device';
 import { beatPhase, pulseStrength, type SimulatedLimb } from '#core/simulation/limb';
-import { advancePump, commandPump, newPump } from '#core/simulation/pumps';
+import { advancePump, commandPump, newPump, type PumpState } from '#core/simulation/pumps';
 import { seededRandom } from '#core/simulation/random';
 import { oximeterAfter } from '#core/simulation/sensors';
 import { FrameHub, type PressureSource } from './pressure-source';
 
 const FRAME_MS = 50;
 
-/** A hand pump on a simulated limb of this page, for the practice bench. `limb` is asked anew for each frame. */
-export function localSource(limb: () => SimulatedLimb, seed: number): PressureSource {
+/** A pump on a simulated limb of this page, for the practice bench. `limb` is asked anew for each frame. */
+export function localSource(
+  limb: () => SimulatedLimb,
+  seed: number,
+  kind: PumpState['kind'],
+): PressureSource {
   const hub = new FrameHub();
   const random = seededRandom(seed);
-  let pump = newPump('by-hand');
+  let pump = newPump(kind);
   let oximeter = 1;
   let seq = 0;
   let lastMs = Date.now();
@@ -34,13 +38,13 @@ export function localSource(limb: () => SimulatedLimb, seed: number): PressureSo
       plugged: pump.plugged,
       pulse: { strength, phase: beatPhase(limb(), nowMs), rateBpm: Math.round(limb().heartRateBpm) },
       oximeter,
-      measuring: false,
-      measuredMmHg: null,
+      measuring: pump.measuring,
+      measuredMmHg: pump.measuredMmHg,
     };
   };
   const timer = setInterval(() => hub.publish(frame()), FRAME_MS);
   return {
-    kind: 'by-hand',
+    kind,
     subscribe: (listener) => hub.subscribe(listener),
     command: (command) => {
       pump = commandPump(pump, command);

@@ -44,7 +44,7 @@ export const PLACES: readonly Place[] = [
   {
     to: '/practise',
     label: 'Practise measuring',
-    words: 'a simulated limb, training',
+    words: 'learn on a simulated limb or session, probe, fingers, oximeter, pump that misreads, agreement',
     letter: 'e',
     Icon: Gauge,
   },

@@ -65,6 +65,7 @@ export const ARCHIVED: Record<ArchiveKind, ArchivedTable> = {
   measure: { table: 'measure', json: ['measure'], ofClient: WHAT_WAS_MEASURED, order: 'rowid' },
   template: { table: 'template', json: ['session'], order: 'rowid' },
   'practice-attempt': { table: 'practice_attempt', json: ['answer'], order: 'at_ms, rowid' },
+  'session-attempt': { table: 'session_attempt', json: ['answer'], order: 'at_ms, rowid' },
   client: {
     table: 'client',
     json: ['limbShelfLives'],

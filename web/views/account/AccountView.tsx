@@ -4,6 +4,7 @@ import { api, failureWords, fieldProblem } from '../../data/api';
 import { KEYS } from '../../data/keys';
 import { must, signOut, useMe } from '../../data/sign-in';
 import { Button } from '../../parts/Button';
+import { CertificateWords } from '../../parts/CertificateWords';
 import { Field, FieldError } from '../../parts/Field';
 import { Done, NewPassphrase } from '../../parts/NewPassphrase';
 import { SecondDevice } from './SecondDevice';
@@ -21,6 +22,7 @@ export function AccountView() {
           {me.practitioner.name}, {me.practitioner.role}
           {me.practitioner.isOwner && ', owner of the practice'}
         </p>
+        <CertificateWords untilDay={me.certifiedUntilDay} />
       </header>
       <Pin hasPin={me.hasPin} />
       <NewPassphrase />

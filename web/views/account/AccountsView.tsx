@@ -11,10 +11,12 @@ import {
 import { failureWords } from '../../data/api';
 import { useMay, usePractitioner } from '../../data/queries';
 import { Button } from '../../parts/Button';
+import { CertificateWords } from '../../parts/CertificateWords';
 import { FieldError } from '../../parts/Field';
 import { dayAndTime } from '../../parts/format';
 import { Picker } from '../../parts/Picker';
 import { PracticeHead } from '../../parts/PracticeHead';
+import { CertificateForm } from './CertificateForm';
 import { NewAccountForm } from './NewAccountForm';
 
 /** Who may sign in, as what, and who owns the practice. */
@@ -88,6 +90,7 @@ function Row({
     hasCode,
     mustChange,
     lastUsedAtMs,
+    certifiedUntilDay,
   },
   tell,
 }: {
@@ -99,6 +102,7 @@ function Row({
   const end = useAccountWrite(endAccount);
   const help = useAccountWrite(newPassphraseFor);
   const [isEnding, setEnding] = useState(false);
+  const [isDating, setDating] = useState(false);
   const failed = change.error ?? end.error ?? help.error;
   const facts = [
     `signs in as ${name}`,
@@ -113,6 +117,7 @@ function Row({
         <div className="min-w-52 flex-1">
           <strong>{practitionerName}</strong>
           <p className="text-[14px] text-quiet">{facts.join(' · ')}</p>
+          <CertificateWords untilDay={certifiedUntilDay} />
         </div>
         <Picker
           label={`Role of ${practitionerName}`}
@@ -130,6 +135,9 @@ function Row({
           />
           owner<span className="sr-only">: {practitionerName}</span>
         </label>
+        <Button onClick={() => setDating(!isDating)} aria-expanded={isDating}>
+          Certificate<span className="sr-only"> of {practitionerName}</span>
+        </Button>
         <Button
           disabled={help.isPending}
           onClick={() =>
@@ -150,6 +158,17 @@ function Row({
           </Button>
         )}
       </div>
+      {isDating && (
+        <CertificateForm
+          untilDay={certifiedUntilDay}
+          save={(next) =>
+            change.mutate(
+              { id: practitionerId, certifiedUntilDay: next },
+              { onSuccess: () => setDating(false) },
+            )
+          }
+        />
+      )}
       {failed && <FieldError>{failureWords(failed)}</FieldError>}
     </li>
   );

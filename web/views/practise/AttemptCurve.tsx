@@ -1,41 +1,43 @@
-import { useQuery } from '@tanstack/react-query';
 import { Line } from 'react-chartjs-2';
-import { api, read } from '../../data/api';
-import { KEYS } from '../../data/keys';
 import { axisLook, themeColour } from '../../parts/chart';
 import { theme } from '../../theme/theme';
+import { usePracticeBench, useSessionAttempts } from './use-bench';
+
+const HEADS = { measuring: 'Measuring', 'a session': 'Sessions' };
 
 /** Points of the last attempts of whoever works at this device. */
-export function AttemptCurve() {
+export function AttemptCurve({ of }: { of: keyof typeof HEADS }) {
   theme.use();
-  const { data: attempts = [] } = useQuery({
-    queryKey: KEYS.practiceAttempts,
-    queryFn: () => read(api['practice-attempts'].$get()),
-  });
-  if (attempts.length === 0) return <p className="text-quiet">Your attempts will be drawn here.</p>;
-  const last = attempts.at(-1);
+  const { data: bench } = usePracticeBench();
+  const { data: sessions = [] } = useSessionAttempts();
+  const points = (of === 'measuring' ? (bench?.attempts ?? []) : sessions).map((attempt) => attempt.points);
+  const newest = bench?.attempts.at(-1);
+  if (points.length === 0) {
+    return of === 'measuring' ? <p className="text-quiet">Your attempts will be drawn here.</p> : null;
+  }
   return (
     <figure className="min-w-0">
       <figcaption>
-        Your last {attempts.length} {attempts.length === 1 ? 'attempt' : 'attempts'}, in points. The newest:{' '}
-        <span className="figures">{last?.points}</span>, {Math.abs(last?.errorMmHg ?? 0)} mmHg off.
+        <strong>{HEADS[of]}</strong>: your last {points.length} {points.length === 1 ? 'attempt' : 'attempts'}
+        , in points. The newest: <span className="figures">{points.at(-1)}</span>
+        {of === 'measuring' && newest && `, ${Math.abs(newest.errorMmHg)} mmHg off`}.
       </figcaption>
-      <div className="relative h-64">
+      <div className="relative h-52">
         <Line
           role="img"
-          aria-label={`Points: ${attempts.map(({ points }) => points).join(', ')}`}
+          aria-label={`Points: ${points.join(', ')}`}
           options={{
             animation: false,
             maintainAspectRatio: false,
             scales: {
-              x: { type: 'linear', ...axisLook() },
+              x: { type: 'linear', min: 1, max: Math.max(5, points.length), ...axisLook() },
               y: { min: 0, max: 100, ...axisLook() },
             },
           }}
           data={{
             datasets: [
               {
-                data: attempts.map(({ points }, place) => ({ x: place + 1, y: points })),
+                data: points.map((y, place) => ({ x: place + 1, y })),
                 borderColor: themeColour('plum'),
                 backgroundColor: themeColour('plum'),
                 pointRadius: 4,

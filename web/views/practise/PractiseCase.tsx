@@ -1,50 +1,60 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
 import type { NewPracticeAttempt } from '#contract/practice-attempt';
-import { LIMB_LABELS } from '#core/quantity/limb';
-import { toNumber } from '#core/quantity/units';
 import {
   limbUnderTraps,
+  OFF_ZERO_MMHG,
   type PracticeCase,
-  TRAP_WORDS,
-  TRAPS,
+  type PracticeWish,
+  TRAP,
   type Trap,
-} from '#core/simulation/practice-case';
-import type { PracticeScore } from '#core/simulation/practice-score';
+  trapsFor,
+} from '#core/learning/practice-case';
+import type { PracticeScore } from '#core/learning/practice-score';
+import { LIMB_LABELS } from '#core/quantity/limb';
+import { toNumber } from '#core/quantity/units';
 import { api, failureWords, read } from '../../data/api';
 import { KEYS } from '../../data/keys';
 import { localSource } from '../../devices/local-source';
 import type { PressureSource } from '../../devices/pressure-source';
-import { useFrame } from '../../devices/use-frame';
 import { Button } from '../../parts/Button';
 import { Field, FieldError } from '../../parts/Field';
 import { clock } from '../../parts/format';
 import { ProbeKnob } from '../../parts/ProbeKnob';
 import { useUnits } from '../../parts/units';
 import { useNow } from '../../parts/use-now';
-import { usePlusMinus } from '../../parts/use-plus-minus';
-import { AttemptCurve } from './AttemptCurve';
+import { PulseUnderFingers } from './PulseUnderFingers';
+import { PumpKeys } from './PumpKeys';
+import { Scored } from './Scored';
 
-const UP_MMHG = 10;
-const DOWN_MMHG = 4;
 const VOLUME = { down: 0.03, up: 0.8 };
 
 /** One case from start to score. */
-export function PractiseCase({ practice, again }: { practice: PracticeCase; again: () => void }) {
+export function PractiseCase({
+  practice,
+  wish,
+  again,
+  back,
+}: {
+  practice: PracticeCase;
+  wish: PracticeWish;
+  again: () => void;
+  back: () => void;
+}) {
   const queries = useQueryClient();
   const [startedMs] = useState(Date.now);
   const finish = useMutation({
     mutationFn: (json: NewPracticeAttempt) => read(api['practice-attempts'].$post({ json })),
     onSuccess: () => queries.invalidateQueries({ queryKey: KEYS.practiceAttempts }),
   });
-  if (finish.data) return <Score practice={practice} score={finish.data} again={again} />;
+  if (finish.data) return <Score practice={practice} score={finish.data} again={again} back={back} />;
   return (
     <Attempt
       practice={practice}
       startedMs={startedMs}
       trouble={finish.error ? failureWords(finish.error) : null}
       finish={(answer) =>
-        finish.mutate({ ...answer, seed: practice.seed, elapsedMs: Date.now() - startedMs })
+        finish.mutate({ ...answer, ...wish, seed: practice.seed, elapsedMs: Date.now() - startedMs })
       }
     />
   );
@@ -62,16 +72,21 @@ function Attempt({
   finish: (answer: Pick<NewPracticeAttempt, 'statedMmHg' | 'highestMmHg' | 'noticed'>) => void;
 }) {
   const { length } = useUnits();
+  const isAutomatic = practice.method === 'automatic-pump';
   const [noticed, setNoticed] = useState<Trap[]>([]);
   const standing = practice.traps.filter((trap) => !noticed.includes(trap));
   const latest = useRef(standing);
   latest.current = standing;
   const [source, setSource] = useState<PressureSource | null>(null);
   useEffect(() => {
-    const made = localSource(() => limbUnderTraps(practice, latest.current), practice.seed);
+    const made = localSource(
+      () => limbUnderTraps(practice, latest.current),
+      practice.seed,
+      isAutomatic ? 'regulated' : 'by-hand',
+    );
     setSource(made);
     return () => made.close();
-  }, [practice]);
+  }, [practice, isAutomatic]);
   const [volume, setVolume] = useState(practice.traps.includes('volume-down') ? VOLUME.down : VOLUME.up);
   const highest = useRef(0);
   useEffect(
@@ -95,18 +110,27 @@ function Attempt({
           {LIMB_LABELS[practice.limb]}, {practice.position}. Girth {length.words(practice.girthCm)}, cuff
           marked {practice.cuffRangeCm.low}–{practice.cuffRangeCm.high} cm.{' '}
           {standing.includes('loose-cuff') ? 'Two fingers slide under it.' : 'One finger goes under it.'}
+          {standing.includes('bent-limb') && 'The knee rests bent over a roll. '}
           {talking && <em> “… and the ferry was late again, so I said to her …”</em>}
         </p>
         {source && (
           <>
-            <PumpKeys source={source} />
-            <ProbeKnob
+            <PumpKeys
               source={source}
-              follows="probe"
-              volume={volume}
-              roomNoise={talking ? 0.7 : 0.1}
-              setVolume={setVolume}
+              offZeroMmHg={standing.includes('gauge-not-at-zero') ? OFF_ZERO_MMHG : 0}
+              misreadMmHg={practice.traps.includes('pump-misreads') ? practice.misreadMmHg : 0}
             />
+            {practice.method === 'palpation' ? (
+              <PulseUnderFingers source={source} />
+            ) : (
+              <ProbeKnob
+                source={source}
+                follows={practice.method === 'oximeter' ? 'oximeter' : 'probe'}
+                volume={volume}
+                roomNoise={talking ? 0.7 : 0.1}
+                setVolume={setVolume}
+              />
+            )}
           </>
         )}
         <Elapsed sinceMs={startedMs} />
@@ -115,14 +139,14 @@ function Attempt({
         <fieldset>
           <legend className="font-semibold">I notice</legend>
           <div className="mt-1 space-y-2">
-            {TRAPS.map((trap) => (
+            {trapsFor(practice).map((trap) => (
               <Button
                 key={trap}
                 className="w-full justify-between"
                 disabled={noticed.includes(trap)}
                 onClick={() => notice(trap)}
               >
-                {noticed.includes(trap) ? `${TRAP_WORDS[trap].mend}: done` : TRAP_WORDS[trap].label}
+                {noticed.includes(trap) ? `${TRAP[trap].mend}: done` : TRAP[trap].label}
               </Button>
             ))}
           </div>
@@ -153,35 +177,6 @@ function Attempt({
   );
 }
 
-function PumpKeys({ source }: { source: PressureSource }) {
-  const frame = useFrame(source);
-  const squeeze = () => source.command({ do: 'squeeze', byMmHg: UP_MMHG });
-  const bleed = () => source.command({ do: 'bleed', byMmHg: DOWN_MMHG });
-  usePlusMinus((direction) => (direction > 0 ? squeeze() : bleed()), {
-    enableOnFormTags: ['INPUT'],
-    preventDefault: true,
-  });
-  return (
-    <div className="max-w-md space-y-3">
-      <p className="figures text-center text-8xl leading-none" data-testid="practise-pressure">
-        {Math.round(frame?.pressureMmHg ?? 0)}
-        <span className="ml-2 text-xl text-quiet">mmHg</span>
-      </p>
-      <div className="grid grid-cols-3 gap-2">
-        <Button className="min-h-14 text-xl" keyHint="−" onClick={bleed}>
-          −{DOWN_MMHG}
-        </Button>
-        <Button className="min-h-14 text-xl" keyHint="+" onClick={squeeze}>
-          +{UP_MMHG}
-        </Button>
-        <Button className="min-h-14" onClick={() => source.command({ do: 'release' })}>
-          Release
-        </Button>
-      </div>
-    </div>
-  );
-}
-
 function Elapsed({ sinceMs }: { sinceMs: number }) {
   const nowMs = useNow(1000);
   return <p className="figures text-quiet">{clock(nowMs - sinceMs)}</p>;
@@ -191,38 +186,24 @@ function Score({
   practice,
   score,
   again,
+  back,
 }: {
   practice: PracticeCase;
   score: PracticeScore;
   again: () => void;
+  back: () => void;
 }) {
   return (
-    <div className="mt-5 grid gap-8 lg:grid-cols-[22rem_1fr]">
-      <div className="space-y-3">
-        <p className="figures text-8xl leading-none">{score.points}</p>
-        <p>of 100 points</p>
-        <p>
-          True pressure{' '}
-          <span className="figures text-2xl">{Math.round(practice.simulated.occlusionMmHg)}</span> mmHg; you
-          were {Math.abs(score.errorMmHg)} {score.errorMmHg < 0 ? 'under' : 'over'}.
-        </p>
-        <p>
-          {practice.traps.length === 0
-            ? 'No trap was set.'
-            : `Traps set: ${practice.traps.map((trap) => TRAP_WORDS[trap].label.toLowerCase()).join(', ')}.`}
-        </p>
-        <ul className="border-t border-rule">
-          {score.lost.map(({ words, points }) => (
-            <li key={words} className="flex justify-between border-b border-rule py-1">
-              <span>{words}</span> <span className="figures">−{points}</span>
-            </li>
-          ))}
-        </ul>
-        <Button kind="main" onClick={again}>
-          Another case
-        </Button>
-      </div>
-      <AttemptCurve />
-    </div>
+    <Scored {...score} of="measuring" next="Another case" again={again} back={back}>
+      <p>
+        True pressure <span className="figures text-2xl">{Math.round(practice.simulated.occlusionMmHg)}</span>{' '}
+        mmHg; you were {Math.abs(score.errorMmHg)} {score.errorMmHg < 0 ? 'under' : 'over'}.
+      </p>
+      <p>
+        {practice.traps.length === 0
+          ? 'No trap was set.'
+          : `Traps set: ${practice.traps.map((trap) => TRAP[trap].label.toLowerCase()).join(', ')}.`}
+      </p>
+    </Scored>
   );
 }

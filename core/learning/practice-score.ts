@@ -17,8 +17,19 @@ export type PracticeScore = {
   missed: Trap[];
   falseAlarms: Trap[];
   points: number;
-  lost: { words: string; points: number }[];
+  lost: Lost[];
 };
+
+/** Where points went. */
+export type Lost = { words: string; points: number };
+
+/** What is left of a hundred points, and only what cost any, in whole points. */
+export function pointsLeft(parts: readonly Lost[]): { points: number; lost: Lost[] } {
+  const lost = parts
+    .map((part) => ({ ...part, points: Math.round(part.points) }))
+    .filter(({ points }) => points > 0);
+  return { points: Math.max(0, 100 - lost.reduce((sum, { points }) => sum + points, 0)), lost };
+}
 
 // What costs points: error beyond ±4, pressure beyond 20 above what was needed, time beyond three minutes.
 const FREE = { errorMmHg: 4, overMmHg: 20, elapsedMs: 180_000 };
@@ -29,7 +40,7 @@ export function scorePractice(truth: PracticeCase, answer: PracticeAnswer): Prac
   const overMmHg = Math.max(0, Math.round(answer.highestMmHg - truth.simulated.occlusionMmHg));
   const missed = truth.traps.filter((trap) => !answer.noticed.includes(trap));
   const falseAlarms = answer.noticed.filter((trap) => !truth.traps.includes(trap));
-  const lost = [
+  const { points, lost } = pointsLeft([
     {
       words: `${Math.abs(errorMmHg)} mmHg ${errorMmHg < 0 ? 'under' : 'over'} the true pressure`,
       points: 2.5 * Math.max(0, Math.abs(errorMmHg) - FREE.errorMmHg),
@@ -44,9 +55,6 @@ export function scorePractice(truth: PracticeCase, answer: PracticeAnswer): Prac
     },
     { words: `${missed.length} trap missed`, points: 15 * missed.length },
     { words: `${falseAlarms.length} false alarm`, points: 5 * falseAlarms.length },
-  ]
-    .map((part) => ({ ...part, points: Math.round(part.points) }))
-    .filter(({ points }) => points > 0);
-  const points = Math.max(0, 100 - lost.reduce((sum, part) => sum + part.points, 0));
+  ]);
   return { errorMmHg, overMmHg, elapsedMs: answer.elapsedMs, missed, falseAlarms, points, lost };
 }

@@ -1,13 +1,17 @@
 import { describe, expect, it } from 'vitest';
-import { CAREFUL, simulateTrial } from './operator';
-import { limbUnderTraps, makePracticeCase } from './practice-case';
+import { pulseMethodSchema } from '../occlusion-pressure/methods';
+import { agreementOf } from './agreement';
+import { limbUnderTraps, makePracticeCase, type PracticeWish, trapsFor } from './practice-case';
 import { type PracticeAnswer, scorePractice } from './practice-score';
 
-const CASES = Array.from({ length: 600 }, (_, seed) => makePracticeCase(seed));
+const WISHES: PracticeWish[] = pulseMethodSchema.options.map((method) => ({ method, limbs: 'any' }));
+const casesOf = (wish: PracticeWish, count = 400) =>
+  Array.from({ length: count }, (_, seed) => makePracticeCase(seed, wish));
+const CASES = casesOf({ method: 'doppler', limbs: 'any' }, 600);
 
 describe('a case to practise on', () => {
   it('is the same for its seed, of any limb and position, with girths over the whole of what is usual', () => {
-    expect(makePracticeCase(7)).toEqual(makePracticeCase(7));
+    expect(makePracticeCase(7, { method: 'doppler', limbs: 'any' })).toEqual(CASES[7]);
     expect(new Set(CASES.map(({ limb }) => limb)).size).toBe(4);
     expect(new Set(CASES.map(({ position }) => position)).size).toBe(3);
     for (const [kind, low, high, widthCm] of [
@@ -24,12 +28,52 @@ describe('a case to practise on', () => {
     expect(new Set(expected).size).toBeGreaterThan(550);
   });
 
-  it('has each trap in about three of ten, two at most, and a cuff of the wrong size says so', () => {
-    const share = (trap: string) =>
-      CASES.filter(({ traps }) => traps.some((one) => one === trap)).length / CASES.length;
-    expect(share('volume-down')).toBeGreaterThan(0.24);
-    expect(share('volume-down')).toBeLessThan(0.36);
-    expect(Math.max(...CASES.map(({ traps }) => traps.length))).toBe(2);
+  it('is of the limbs asked for, and of arms for an oximeter whatever is asked (LOP-1)', () => {
+    expect(new Set(casesOf({ method: 'palpation', limbs: 'leg' }).map(({ limb }) => limb))).toEqual(
+      new Set(['left-thigh', 'right-thigh']),
+    );
+    expect(new Set(casesOf({ method: 'oximeter', limbs: 'leg' }).map(({ limb }) => limb))).toEqual(
+      new Set(['left-arm', 'right-arm']),
+    );
+  });
+
+  it.each(WISHES)('brings every trap there can be by $method, none there cannot, and two at most', (wish) => {
+    const cases = casesOf(wish);
+    const possible = new Set(cases.flatMap(trapsFor));
+    const shares = new Map(
+      [...possible].map((trap) => {
+        const with_it = cases.filter((one) => trapsFor(one).includes(trap));
+        return [trap, with_it.filter(({ traps }) => traps.includes(trap)).length / with_it.length] as const;
+      }),
+    );
+    for (const [, share] of shares) {
+      expect(share).toBeGreaterThan(0.17);
+      expect(share).toBeLessThan(0.36);
+    }
+    expect(new Set(cases.flatMap(({ traps }) => traps))).toEqual(possible);
+    expect(Math.max(...cases.map(({ traps }) => traps.length))).toBe(2);
+    for (const one of cases) expect(trapsFor(one)).toEqual(expect.arrayContaining(one.traps));
+  });
+
+  it('has a probe only where there is one, a knee only on legs, and a pump that misreads by 15 to 30', () => {
+    expect(trapsFor({ method: 'palpation', limb: 'left-thigh' })).toEqual([
+      'loose-cuff',
+      'wrong-size',
+      'bent-limb',
+      'gauge-not-at-zero',
+    ]);
+    expect(trapsFor({ method: 'automatic-pump', limb: 'right-arm' })).toEqual([
+      'volume-down',
+      'loose-cuff',
+      'wrong-size',
+      'talking',
+      'pump-misreads',
+    ]);
+    const sizes = CASES.map(({ misreadMmHg }) => Math.abs(misreadMmHg));
+    expect([Math.min(...sizes), Math.max(...sizes)]).toEqual([15, 30]);
+  });
+
+  it('shows a range that leaves the girth out where the cuff is of the wrong size', () => {
     for (const { traps, girthCm, cuffRangeCm } of CASES) {
       expect(cuffRangeCm).toEqual(
         traps.includes('wrong-size')
@@ -39,7 +83,7 @@ describe('a case to practise on', () => {
     }
   });
 
-  it('needs 18 more under a loose cuff, and an eighth more under one of the wrong size', () => {
+  it('needs 18 more under a loose cuff, ten behind a bent knee, and an eighth more under one of the wrong size', () => {
     const [first] = CASES;
     if (!first) throw new Error('No case.');
     const truth = first.simulated.occlusionMmHg;
@@ -47,9 +91,10 @@ describe('a case to practise on', () => {
       limbUnderTraps(first, traps).occlusionMmHg;
     expect(under()).toBe(truth);
     expect(under('loose-cuff')).toBe(truth + 18);
+    expect(under('bent-limb')).toBe(truth + 10);
     expect(under('wrong-size')).toBeCloseTo(truth * 1.12, 9);
     expect(under('wrong-size', 'loose-cuff')).toBeCloseTo(truth * 1.12 + 18, 9);
-    expect(under('talking', 'volume-down')).toBe(truth);
+    expect(under('talking', 'volume-down', 'gauge-not-at-zero', 'pump-misreads')).toBe(truth);
   });
 });
 
@@ -98,20 +143,16 @@ describe('an attempt', () => {
   });
 });
 
-describe('an operator', () => {
-  const still = { occlusionMmHg: 150, heartRateBpm: 60, fadeMmHg: 10, breathMmHg: 0 };
-
-  it('reads the first step without a pulse, and the first with one again', () => {
-    expect(simulateTrial(still, CAREFUL)).toEqual({ goneMmHg: 150, upMmHg: 10, backMmHg: 146, downMmHg: 4 });
-    expect(simulateTrial({ ...still, occlusionMmHg: 151 }, CAREFUL)).toMatchObject({
-      goneMmHg: 160,
-      backMmHg: 148,
+describe('agreement of two operators', () => {
+  it('is the mean of the differences and where 95 of 100 of them lie', () => {
+    expect(agreementOf([])).toBeNull();
+    expect(agreementOf([6])).toEqual({ cases: 1, meanMmHg: 6, limits: 'too few cases' });
+    expect(agreementOf([4, -2])).toMatchObject({ meanMmHg: 1, limits: 'too few cases' });
+    // Mean 2, standard deviation √12 = 3.464: 2 ± 6.79.
+    expect(agreementOf([4, -2, 4])).toEqual({
+      cases: 3,
+      meanMmHg: 2,
+      limits: { lowMmHg: -4.8, highMmHg: 8.8 },
     });
-    // One who hears only a strong pulse is early going up and late coming down, and never below nothing.
-    expect(simulateTrial(still, { ...CAREFUL, noticesFrom: 0.5 })).toMatchObject({
-      goneMmHg: 150,
-      backMmHg: 142,
-    });
-    expect(simulateTrial(still, { ...CAREFUL, noticesFrom: 1 })).toMatchObject({ goneMmHg: 0, backMmHg: 0 });
   });
 });

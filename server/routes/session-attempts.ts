@@ -1,0 +1,46 @@
+import { randomUUID } from 'node:crypto';
+import { Hono } from 'hono';
+import { newSessionAttemptSchema, type SessionAttempt } from '#contract/practice-attempt';
+import { makeSessionCase } from '#core/learning/session-case';
+import { playSession } from '#core/learning/session-run';
+import { scoreSession } from '#core/learning/session-score';
+import type { Env } from '../context';
+import { SessionAttemptEntity } from '../db/entities';
+import { withAudit } from '../db/with-audit';
+import { body } from '../validate';
+
+const LAST = 40;
+
+/** Simulated sessions that were run to learn, each practitioner's own. */
+export const sessionAttemptRoutes = new Hono<Env>()
+  .get('/', async (c) => {
+    const rows = await c.var.em.find(
+      SessionAttemptEntity,
+      { practitionerId: c.var.practitioner?.id ?? '' },
+      { orderBy: { atMs: 'desc' }, limit: LAST },
+    );
+    const attempts: SessionAttempt[] = rows.map(({ id, atMs, points }) => ({ id, atMs, points })).reverse();
+    return c.json(attempts);
+  })
+
+  .post('/', body(newSessionAttemptSchema), async (c) => {
+    const answer = c.req.valid('json');
+    const session = makeSessionCase(answer.seed);
+    const score = scoreSession(session, playSession(session, answer.deeds, answer.endMs));
+    const id = randomUUID();
+    await withAudit(
+      c,
+      { action: 'practised', subject: c.var.practitioner.id, detail: { id, points: score.points } },
+      (em) => {
+        em.create(SessionAttemptEntity, {
+          id,
+          practitionerId: c.var.practitioner.id,
+          atMs: c.var.nowMs,
+          seed: answer.seed,
+          points: score.points,
+          answer,
+        });
+      },
+    );
+    return c.json(score, 201);
+  });

@@ -1,0 +1,188 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useCallback, useEffect, useRef, useState } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
+import type { NewSessionAttempt } from '#contract/practice-attempt';
+import { heldMmHg, type SessionCase } from '#core/learning/session-case';
+import {
+  BY_MMHG,
+  cuffOn,
+  doInSession,
+  newSessionRun,
+  type SessionDeed,
+  type SessionRun,
+  STEP_MS,
+  stepSession,
+  whatIsKnown,
+} from '#core/learning/session-run';
+import type { SessionScore } from '#core/learning/session-score';
+import { LIMB_LABELS } from '#core/quantity/limb';
+import { SIGNS } from '#core/session/signs';
+import { api, failureWords, read } from '../../data/api';
+import { KEYS } from '../../data/keys';
+import { Button } from '../../parts/Button';
+import { FieldError } from '../../parts/Field';
+import { clock } from '../../parts/format';
+import { usePlusMinus } from '../../parts/use-plus-minus';
+import { useSpace } from '../../parts/use-space';
+import { Scored } from './Scored';
+import { SessionTrace, type TracePoint, traced } from './SessionTrace';
+
+/** A simulated session goes by so many times faster than the clock. */
+const FASTER = 2;
+
+/** One simulated session from the first squeeze to its score. */
+export function PractiseSession({
+  session,
+  again,
+  back,
+}: {
+  session: SessionCase;
+  again: () => void;
+  back: () => void;
+}) {
+  const queries = useQueryClient();
+  const finish = useMutation({
+    mutationFn: (json: NewSessionAttempt) => read<SessionScore>(api['session-attempts'].$post({ json })),
+    onSuccess: () => queries.invalidateQueries({ queryKey: KEYS.sessionAttempts }),
+  });
+  if (finish.data) {
+    const ending = session.signs.find(({ id }) => SIGNS[id].level !== 'expected');
+    return (
+      <Scored {...finish.data} of="a session" next="Another session" again={again} back={back}>
+        <p>
+          To hold: <span className="figures">{heldMmHg(session)}</span> mmHg
+          {session.capMmHg < session.targetMmHg && ', since what was cleared lies under the plan'}.{' '}
+          {ending
+            ? `A sign to stop comes ${clock(ending.fromMs)} under the cuff: ${SIGNS[ending.id].label.toLowerCase()}.`
+            : 'No sign to stop comes.'}
+        </p>
+      </Scored>
+    );
+  }
+  return (
+    <Running
+      session={session}
+      trouble={finish.error ? failureWords(finish.error) : null}
+      finish={(done) => finish.mutate({ seed: session.seed, ...done })}
+    />
+  );
+}
+
+/** The run as it goes on, and what was done in it. */
+function useSessionRun(session: SessionCase) {
+  const [{ run, trace }, setShown] = useState<{ run: SessionRun; trace: readonly TracePoint[] }>({
+    run: newSessionRun,
+    trace: [],
+  });
+  const latest = useRef<{ run: SessionRun; deeds: NewSessionAttempt['deeds'] }>({ run, deeds: [] });
+  const show = useCallback(
+    (now: SessionRun) => setShown((shown) => ({ run: now, trace: traced(shown.trace, now) })),
+    [],
+  );
+  useEffect(() => {
+    const timer = setInterval(() => {
+      latest.current.run = stepSession(session, latest.current.run);
+      show(latest.current.run);
+    }, STEP_MS / FASTER);
+    return () => clearInterval(timer);
+  }, [session, show]);
+  const act = (deed: SessionDeed) => {
+    const { run: now, deeds } = latest.current;
+    latest.current = { run: doInSession(now, deed), deeds: [...deeds, { atMs: now.atMs, do: deed }] };
+    show(latest.current.run);
+  };
+  return { run, trace, act, done: () => ({ endMs: latest.current.run.atMs, deeds: latest.current.deeds }) };
+}
+
+function Running({
+  session,
+  trouble,
+  finish,
+}: {
+  session: SessionCase;
+  trouble: string | null;
+  finish: (done: Omit<NewSessionAttempt, 'seed'>) => void;
+}) {
+  const { run, trace, act, done } = useSessionRun(session);
+  const setNumber = run.done.length + 1;
+  const planned = session.plannedReps[run.done.length];
+  const next = () => act(run.set ? 'end-set' : 'begin-set');
+  usePlusMinus((direction) => act(direction > 0 ? 'squeeze' : 'bleed'), { preventDefault: true });
+  useSpace(next);
+  useHotkeys('escape', () => act('release'));
+  useHotkeys('a', () => act('ask'));
+  const known = whatIsKnown(session, run);
+  return (
+    <div className="mt-4 grid gap-8 lg:grid-cols-[1fr_20rem]">
+      <div className="space-y-5">
+        <p className="text-xl">
+          {LIMB_LABELS[session.limb]}, {session.plannedReps.join('–')} repetitions, rests of{' '}
+          {session.restMs / 1000} s. The plan: <strong className="figures">{session.targetMmHg} mmHg</strong>.
+          Cleared by a clinician up to <strong className="figures">{session.capMmHg} mmHg</strong> and{' '}
+          {session.longestMs / 60_000} minutes at a stretch.
+        </p>
+        <div className="flex flex-wrap items-end gap-x-12 gap-y-4">
+          <p className="figures text-8xl leading-none" data-testid="session-pressure">
+            {Math.round(run.pump.pressureMmHg)}
+            <span className="ml-2 text-xl text-quiet">mmHg</span>
+          </p>
+          <p>
+            <span className="figures block text-6xl leading-none">
+              {run.set ? run.set.reps : clock(run.restedMs)}
+            </span>
+            {run.set
+              ? `of ${planned ?? 'no more'} repetitions, set ${setNumber}`
+              : run.done.length > 0
+                ? 'of rest'
+                : 'not begun'}
+          </p>
+          <p>
+            <span className="figures block text-4xl leading-none">{clock(run.cuffMs)}</span>
+            cuff on
+          </p>
+        </div>
+        <SessionTrace session={session} run={run} trace={trace} />
+        <div className="grid max-w-2xl grid-cols-2 gap-2 sm:grid-cols-5">
+          <Button className="min-h-14" keyHint="−" onClick={() => act('bleed')}>
+            −{BY_MMHG.bleed}
+          </Button>
+          <Button className="min-h-14" keyHint="+" onClick={() => act('squeeze')}>
+            +{BY_MMHG.squeeze}
+          </Button>
+          <Button className="min-h-14 sm:col-span-2" kind="main" keyHint="Space" onClick={next}>
+            {run.set ? 'End the set' : `Begin set ${setNumber}`}
+          </Button>
+          <Button
+            className="min-h-14 max-sm:col-span-2"
+            kind="stop"
+            keyHint="Esc"
+            onClick={() => act('release')}
+          >
+            Release
+          </Button>
+        </div>
+        <p className="text-[14px] text-quiet">
+          Time goes by twice as fast here. The gauge, the clock and the person are yours to watch.
+        </p>
+      </div>
+      <div className="space-y-5">
+        <section aria-live="polite">
+          <h2 className="font-semibold">What you see and hear</h2>
+          <ul className="mt-1 min-h-32 space-y-2">
+            {known.length === 0 && <li className="text-quiet">Nothing to remark.</li>}
+            {known.map((words) => (
+              <li key={words}>{words}</li>
+            ))}
+          </ul>
+          <Button className="w-full" keyHint="A" onClick={() => act('ask')}>
+            Ask how it feels
+          </Button>
+        </section>
+        {trouble && <FieldError>{trouble}</FieldError>}
+        <Button className="w-full" disabled={run.atMs === 0} onClick={() => finish(done())}>
+          {cuffOn(run) ? 'Finish, with the cuff on' : 'Finish: score me'}
+        </Button>
+      </div>
+    </div>
+  );
+}
