@@ -259,5 +259,5 @@ function draftFor(facts: ClientFacts, wish: PrescribeWish, nowMs: number) {
       limb.kind === 'measured' ? { ...limb, percentLop: percentLop ?? limb.percentLop } : limb,
     ),
   }));
-  return { ...session, exercises };
+  return { ...session, exercises, ...(wish.sitting ? { sitting: wish.sitting } : {}) };
 }

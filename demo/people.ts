@@ -15,6 +15,7 @@ import type { HeavyWorkChoice } from '#core/course/heavy-work';
 import type { ShelfLife } from '#core/occlusion-pressure/shelf-life';
 import type { Taken } from '#core/outcomes/taken';
 import type { GoalId } from '#core/plan/goals';
+import type { PlannedBeside } from '#core/protocol/beside';
 import type { TempoId } from '#core/protocol/protocols';
 import type { Limb } from '#core/quantity/limb';
 
@@ -25,6 +26,7 @@ export type PrescribeWish = {
   percentLop?: number;
   tempoId?: TempoId;
   together?: boolean;
+  sitting?: PlannedBeside[];
   /** The plan it is the first or next version of; unless it is said, one named after its limbs, for any day. */
   plan?: Pick<CoursePlanChoice, 'name' | 'occasion'>;
 };
@@ -270,7 +272,19 @@ const leocadia: DemoPerson = {
         noTingling: true,
       },
     },
-    { daysAgo: 8, do: 'prescribe', wish: { goal: 'recovery', limbs: ['left-thigh'], tempoId: '3-0-3' } },
+    {
+      daysAgo: 8,
+      do: 'prescribe',
+      wish: {
+        goal: 'recovery',
+        limbs: ['left-thigh'],
+        tempoId: '3-0-3',
+        sitting: [
+          { when: 'before', what: 'mobility', words: 'hips and ankles, five minutes' },
+          { when: 'after', what: 'compression', words: 'stockings until the evening' },
+        ],
+      },
+    },
   ],
 };
 

@@ -2,10 +2,11 @@ import { atShare, type ExerciseChoice, type LimbChoice, type SessionChoice } fro
 import { type LimbTarget, type Plan, type PlannedExercise, primingCycles } from './plan';
 
 /** The choices a plan was made from, so that it can be composed again from what is on record now (rule START-1). */
-export const choicesOf = ({ goal, schoolId, exercises }: Plan): SessionChoice => ({
+export const choicesOf = ({ goal, schoolId, exercises, sitting }: Plan): SessionChoice => ({
   goal,
   schoolId,
   exercises: exercises.map(exerciseChoiceOf),
+  ...(sitting ? { sitting } : {}),
 });
 
 function limbChoiceOf(target: LimbTarget): LimbChoice {

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { primingSchema } from '../pressure/priming';
+import { sittingSchema } from '../protocol/beside';
 import { intensitySchema } from '../protocol/intensity';
 import { PROTOCOLS, type ProtocolId, protocolIdSchema, tempoIdSchema } from '../protocol/protocols';
 import { schoolIdSchema } from '../protocol/schools';
@@ -96,6 +97,8 @@ export const sessionChoiceSchema = z.object({
   goal: goalIdSchema,
   schoolId: schoolIdSchema,
   exercises: z.array(exerciseChoiceSchema).min(1, 'Add an exercise.').max(8, 'At most 8 exercises.'),
+  /** What belongs to the sitting before and after the cuff; not there where that is nothing. */
+  sitting: sittingSchema.optional(),
 });
 export type SessionChoice = z.infer<typeof sessionChoiceSchema>;
 

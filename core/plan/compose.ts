@@ -129,6 +129,7 @@ export function composeSession(session: SessionChoice, basis: Basis): Composed {
     goal: session.goal,
     schoolId: session.schoolId,
     exercises: resolved.map(plannedExercise),
+    ...(session.sitting ? { sitting: session.sitting } : {}),
   };
   const findings = [
     ...resolved.flatMap((one, exerciseIndex) =>

@@ -85,7 +85,8 @@ export function draftSession(wish: DraftWish, basis: Basis): Draft {
     notes.push('Newcomer: the first inflation of each limb is primed (PRS-6).');
     primeFirst(exercises);
   }
-  const whole = mendAll({ goal: wish.goal, schoolId: wish.schoolId, exercises }, basis);
+  const sitting = goal.sitting ? { sitting: [...goal.sitting] } : {};
+  const whole = mendAll({ goal: wish.goal, schoolId: wish.schoolId, exercises, ...sitting }, basis);
   return typeof whole === 'string'
     ? { session: null, notes: [...notes, `No draft: ${whole}`] }
     : { session: whole, notes };

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import type { PlannedBeside } from '../protocol/beside';
 import type { LadderRung, Rung } from '../protocol/exercise';
 import type { ProtocolId } from '../protocol/protocols';
 import type { RuleId } from '../rules/catalogue';
@@ -30,6 +31,8 @@ export type Goal = {
   /** What to know about it, and by which rule. */
   word: string;
   rule: RuleId;
+  /** What usually belongs to the sitting besides. */
+  sitting?: readonly PlannedBeside[];
 };
 
 export const GOALS: Record<GoalId, Goal> = {
@@ -77,6 +80,7 @@ export const GOALS: Record<GoalId, Goal> = {
     from: 'body-weight',
     word: 'Before the main work: body weight, 60 % of LOP, three to five sets of 15.',
     rule: 'PRO',
+    sitting: [{ when: 'after', what: 'heavy-lift', words: '' }],
   },
   recovery: {
     label: 'Light recovery',

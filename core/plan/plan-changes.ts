@@ -1,3 +1,5 @@
+import { besideText } from '../protocol/beside';
+import { capital } from '../quantity/capital';
 import { LIMB_LABELS } from '../quantity/limb';
 import { exerciseWords, isMeasured, type Plan, type PlannedExercise, plannedKg, targetWords } from './plan';
 
@@ -7,8 +9,9 @@ import { exerciseWords, isMeasured, type Plan, type PlannedExercise, plannedKg, 
  * @example planChanges(before, after) //=> ['Knee extension: pressure 60 → 65 % of LOP, 104 → 112 mmHg.']
  */
 export function planChanges(before: Plan, after: Plan): string[] {
+  const sittings = fromTo('beside the cuff:', sittingText(before), sittingText(after));
   const places = Math.max(before.exercises.length, after.exercises.length);
-  return Array.from({ length: places }, (_, place) => place).flatMap((place) => {
+  const exercises = Array.from({ length: places }, (_, place) => place).flatMap((place) => {
     const [was, is] = [before.exercises[place], after.exercises[place]];
     if (!is) return [`${exerciseWords(before, place)}: left out.`];
     if (!was) return [`${exerciseWords(after, place)}: added.`];
@@ -24,7 +27,11 @@ export function planChanges(before: Plan, after: Plan): string[] {
     ].filter((words) => words !== null);
     return changes.length === 0 ? [] : [`${exerciseWords(after, place)}: ${changes.join(', ')}.`];
   });
+  return [...exercises, ...(sittings ? [`${capital(sittings)}.`] : [])];
 }
+
+const sittingText = ({ sitting }: Plan): string =>
+  (sitting ?? []).map((one) => `${one.when} it ${besideText(one).toLowerCase()}`).join(', ') || 'nothing';
 
 const fromTo = (what: string, was: string, is: string): string | null =>
   was === is ? null : `${what}${what && ' '}${was} → ${is}`;

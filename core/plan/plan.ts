@@ -1,6 +1,7 @@
 import type { Derived } from '../derivation/derived';
 import { shareOfTarget } from '../pressure/cycles';
 import { type Priming, USUAL_PRIMING } from '../pressure/priming';
+import type { PlannedBeside } from '../protocol/beside';
 import type { ExerciseId } from '../protocol/exercises';
 import type { Intensity } from '../protocol/intensity';
 import type { ProtocolId, Tempo, TempoId } from '../protocol/protocols';
@@ -133,6 +134,8 @@ export type Plan = {
   goal: GoalId;
   schoolId: SchoolId;
   exercises: PlannedExercise[];
+  /** What belongs to the sitting before and after the cuff (rule PRO-4). */
+  sitting?: PlannedBeside[] | undefined;
   /** Of a session: what was made lighter that day (rule SCR-3); the signed plan has none. */
   today?: Lighter | undefined;
 };

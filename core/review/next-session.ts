@@ -14,7 +14,11 @@ import type { Change } from './change';
  */
 export function nextSession(plan: Plan, changes: readonly (Change | undefined)[], basis: Basis): Draft {
   const exercises = plan.exercises.map((exercise, place) => choiceOf(exercise, changes[place] ?? {}, basis));
-  const draft = fitTemplate({ goal: plan.goal, schoolId: plan.schoolId, exercises }, basis);
+  const { sitting } = plan;
+  const draft = fitTemplate(
+    { goal: plan.goal, schoolId: plan.schoolId, exercises, ...(sitting ? { sitting } : {}) },
+    basis,
+  );
   if (!draft.session) return draft;
   const mended = mendAll(draft.session, basis);
   // What no remedy mends is shown with its finding, for whoever prescribes to decide.

@@ -24,6 +24,17 @@ describe('what is done in a sitting beside the cuff', () => {
     expect(foldAll(plan, [...log, undone]).beside).toHaveLength(1);
   });
 
+  it('takes a girth for swelling only with what it is and where the tape lay', () => {
+    const state = foldAll(plan, logOf(WHOLE_SESSION));
+    const note = (words: string, girthCm?: number) =>
+      decide(plan, state, { do: 'note-beside', what: 'swelling', words, girthCm }, START_MS + 500_000);
+    expect(note('mid-kneecap').refused).toMatch(/Enter the girth/);
+    expect(note('', 38).refused).toMatch(/where the tape lay/);
+    expect(note('mid-kneecap', 38).events).toEqual([
+      { type: 'beside-noted', what: 'swelling', words: 'mid-kneecap', girthCm: 38 },
+    ]);
+  });
+
   it('changes nothing else, and may be said of a session that is over', () => {
     const done = foldAll(plan, logOf(WHOLE_SESSION));
     const { events, refused } = decide(

@@ -32,7 +32,6 @@ import { stopped } from './events/stopped';
 import { takenOver } from './events/taken-over';
 import { undone } from './events/undone';
 
-export { BESIDE_IDS, BESIDE_LABELS, type Beside } from './events/beside-noted';
 export { TAKE_BACK_MS } from './events/end-taken-back';
 export * from './events/values';
 

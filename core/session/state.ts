@@ -1,7 +1,8 @@
 import type { PressureStep } from '../plan/timeline';
+import type { Beside } from '../protocol/beside';
 import type { Limb } from '../quantity/limb';
 import type { BloodPressure } from '../screening/blood-pressure';
-import type { Beside, BloodPressureMoment, FollowUp, Offer, SessionEvent, StopReason } from './events';
+import type { BloodPressureMoment, FollowUp, Offer, SessionEvent, StopReason } from './events';
 import type { HeartRateTrace } from './heart-rate';
 import type { SignId } from './signs';
 
@@ -81,7 +82,7 @@ export type SessionState = {
   /** Blood pressures around the work, as they were taken (rule RUN-8). */
   bloodPressures: { atMs: number; moment: BloodPressureMoment; reading: BloodPressure }[];
   /** What was done in the same sitting without a cuff, in its order. */
-  beside: { atMs: number; what: Beside; words: string }[];
+  beside: { atMs: number; what: Beside; words: string; girthCm?: number | undefined }[];
   reviews: ReviewAnswer[];
   followUp: FollowUp | null;
   stopped: { atMs: number; why: string } | null;

@@ -1,49 +1,126 @@
 import { useState } from 'react';
+import { swellingChanges } from '#core/outcomes/swelling';
+import type { Plan } from '#core/plan/plan';
+import {
+  BESIDE_IDS,
+  BESIDE_LABELS,
+  type Beside,
+  besideText,
+  type PlannedBeside,
+} from '#core/protocol/beside';
 import type { Intent } from '#core/session/decide/intent';
-import { BESIDE_IDS, BESIDE_LABELS, type Beside } from '#core/session/events';
 import type { SessionState } from '#core/session/state';
 import { Button } from './Button';
 import { Field } from './Field';
 import { dayAndTime } from './format';
+import { useUnits } from './units';
 import { WordMenu } from './WordMenu';
 
 const OPTIONS = BESIDE_IDS.map((value) => ({ value, label: BESIDE_LABELS[value].toLowerCase() }));
 
+type Props = { plan: Pick<Plan, 'sitting'>; state: SessionState; act: (intent: Intent) => unknown };
+
 /** What else was done in the sitting, without a cuff: before, between or after the work under it. */
-export function BesideNotes({ state, act }: { state: SessionState; act: (intent: Intent) => unknown }) {
+export function BesideNotes({ plan, state, act }: Props) {
   const [what, setWhat] = useState<Beside>('mobility');
   const [words, setWords] = useState('');
+  const [girth, setGirth] = useState('');
+  const { length } = useUnits();
+  const isGirth = what === 'swelling';
+  const girthCm = length.parse(girth);
+  const planned = plan.sitting ?? [];
+  const due = planned.filter((one) => !isDone(one, state));
+  const take = (one: PlannedBeside) => {
+    if (one.what === 'swelling') {
+      setWhat('swelling');
+      setWords(one.words);
+    } else act({ do: 'note-beside', what: one.what, words: one.words });
+  };
   return (
-    <details>
+    <details open={due.length > 0}>
       <summary className="min-h-11 cursor-pointer py-2 text-[15px]">
         Beside the cuff{state.beside.length > 0 && `: ${state.beside.length} noted`}
       </summary>
-      <ul>
-        {state.beside.map(({ atMs, what: noted, words: said }) => (
-          <li key={`${atMs} ${noted}`} className="border-b border-rule py-1">
-            {BESIDE_LABELS[noted]}
-            {said && `: ${said}`} <span className="figures text-[13px] text-quiet">{dayAndTime(atMs)}</span>
+      <ul aria-label="Beside the cuff">
+        {due.map((one) => (
+          <li
+            key={`${one.when} ${besideText(one)}`}
+            className="flex items-center justify-between gap-3 border-b border-rule py-1"
+          >
+            <span>
+              {one.when === 'before' ? 'Before' : 'After'}: {besideText(one)}
+            </span>
+            <Button onClick={() => take(one)}>{one.what === 'swelling' ? 'Enter' : 'Done'}</Button>
+          </li>
+        ))}
+        {state.beside.map(({ atMs, what: noted, words: said, girthCm: cm }) => (
+          <li key={`${atMs} ${noted} ${said}`} className="border-b border-rule py-1">
+            {besideText({ what: noted, words: said })}
+            {cm !== undefined && `, ${length.words(cm)}`}{' '}
+            <span className="figures text-[13px] text-quiet">{dayAndTime(atMs)}</span>
           </li>
         ))}
       </ul>
+      <Swelling state={state} />
       <form
         className="space-y-2 pt-2"
         onSubmit={(event) => {
           event.preventDefault();
-          act({ do: 'note-beside', what, words: words.trim() });
+          act({
+            do: 'note-beside',
+            what,
+            words: words.trim(),
+            ...(isGirth && girthCm > 0 ? { girthCm } : {}),
+          });
           setWords('');
+          setGirth('');
         }}
       >
         <WordMenu label="Beside the cuff" value={what} onChange={setWhat} options={OPTIONS} />
         <Field
-          label="In a few words"
+          label={isGirth ? 'Where the tape lies' : 'In a few words'}
           maxLength={200}
           autoComplete="off"
           value={words}
           onChange={(event) => setWords(event.target.value)}
         />
+        {isGirth && (
+          <Field
+            label="Girth"
+            unit={length.unit}
+            inputMode="decimal"
+            autoComplete="off"
+            value={girth}
+            onChange={(event) => setGirth(event.target.value)}
+          />
+        )}
         <Button type="submit">Note it</Button>
       </form>
     </details>
   );
+}
+
+/** Whether what was planned was noted, on its side of the work. */
+function isDone(one: PlannedBeside, { beside, sets }: SessionState): boolean {
+  const workFromMs = sets[0]?.startedAtMs ?? Number.POSITIVE_INFINITY;
+  return beside.some(
+    ({ what, words, atMs }) =>
+      what === one.what &&
+      words === one.words &&
+      (one.what !== 'swelling' || atMs < workFromMs === (one.when === 'before')),
+  );
+}
+
+/** What the girths before and after come to. */
+function Swelling({ state }: { state: SessionState }) {
+  const { length } = useUnits();
+  const [first] = state.sets;
+  if (!first) return null;
+  return swellingChanges(state.beside, first.startedAtMs).map(({ where, changeCm, isReal }) => (
+    <p key={where} className={isReal ? 'notched py-1' : 'py-1 text-quiet'}>
+      {where}: {changeCm < 0 ? '−' : '+'}
+      {length.words(Math.abs(changeCm))} over the session,{' '}
+      {isReal ? 'more than two measurements differ by' : 'within what two measurements differ by'} (OUT-2).
+    </p>
+  ));
 }

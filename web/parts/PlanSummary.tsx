@@ -13,12 +13,14 @@ import { LIMB_LABELS } from '#core/quantity/limb';
 import { Figure } from './Figure';
 import { clock } from './format';
 import { OcclusionStrip } from './OcclusionStrip';
+import { SittingWords } from './SittingWords';
 import { Strapped } from './Strapped';
 
 /** What was prescribed: each exercise with its pressures, load and sets, and the strip beneath. */
 export function PlanSummary({ plan }: { plan: Plan }) {
   return (
     <div className="space-y-4">
+      <SittingWords plan={plan} when="before" />
       {plan.exercises.map((exercise, place) => (
         <div
           // biome-ignore lint/suspicious/noArrayIndexKey: an exercise is its place
@@ -63,6 +65,7 @@ export function PlanSummary({ plan }: { plan: Plan }) {
           </div>
         </div>
       ))}
+      <SittingWords plan={plan} when="after" />
       <OcclusionStrip planned={compile(plan)} plan={plan} />
     </div>
   );

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { derivedSchema } from '../../derivation/derived-schema';
 import { primingSchema } from '../../pressure/priming';
+import { sittingSchema } from '../../protocol/beside';
 import { intensitySchema } from '../../protocol/intensity';
 import { protocolIdSchema, tempoIdSchema } from '../../protocol/protocols';
 import { schoolIdSchema } from '../../protocol/schools';
@@ -108,6 +109,7 @@ const planSchema = z.object({
     )
     .min(1)
     .max(20),
+  sitting: sittingSchema.optional(),
   today: lighterSchema.optional(),
 });
 

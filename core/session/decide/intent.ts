@@ -1,8 +1,9 @@
 import type { WeightKit } from '../../load/weight-kit';
 import type { Plan } from '../../plan/plan';
+import type { Beside } from '../../protocol/beside';
 import type { Limb } from '../../quantity/limb';
 import type { BloodPressure } from '../../screening/blood-pressure';
-import type { Beside, BloodPressureMoment, EventBody, FollowUp, StopReason } from '../events';
+import type { BloodPressureMoment, EventBody, FollowUp, StopReason } from '../events';
 import type { HeartRateTrace } from '../heart-rate';
 import type { SetPlace } from '../places';
 import type { SignId } from '../signs';
@@ -37,7 +38,7 @@ export type Intent =
   | { do: 'lay-heart-rate'; trace: HeartRateTrace }
   | { do: 'note-heart-rate'; moment: 'minute-5' | 'end'; beatsPerMinute: number; place?: SetPlace }
   | { do: 'note-blood-pressure'; moment: BloodPressureMoment; reading: BloodPressure; limit: BloodPressure }
-  | { do: 'note-beside'; what: Beside; words: string }
+  | { do: 'note-beside'; what: Beside; words: string; girthCm?: number | undefined }
   | { do: 'answer-offer'; accepted: boolean; kits: readonly WeightKit[] }
   | { do: 'undo'; eventId: string }
   | { do: 'take-over'; runner: string }

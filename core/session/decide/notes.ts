@@ -21,6 +21,14 @@ function placeOf(state: SessionState, place: SetPlace | undefined): SetPlace | n
 
 const NO_SET = 'No set has begun yet.';
 
+/** What was done beside the cuff; of a girth for swelling it must be said what it is, and where the tape lay. */
+export function noteBeside(_: Situation, { do: _do, ...note }: Of<'note-beside'>): Decision {
+  if (note.what === 'swelling' && note.girthCm === undefined) return refuse('Enter the girth.');
+  if (note.what === 'swelling' && note.words === '')
+    return refuse('Say where the tape lay, so that it is taken there again.');
+  return decided([{ type: 'beside-noted', ...note }]);
+}
+
 /** Stops the session; what asks for release then asks until it is done (rule RUN-3). */
 export function stop(now: Situation, { why }: Of<'stop'>): Decision {
   if (now.state.stopped) return refuse('It is stopped already.');

@@ -6,11 +6,13 @@ import { LIMB_LABELS } from '#core/quantity/limb';
 import { ExerciseFigure } from '../../parts/ExerciseFigure';
 import { OcclusionStrip } from '../../parts/OcclusionStrip';
 import { restWords, setsWords } from '../../parts/PlanSummary';
+import { SittingWords } from '../../parts/SittingWords';
 
 /** The plan to read before it: each exercise with how tight, how heavy, how often, and how it is done. */
 export function HomePlan({ sheet: { plan } }: { sheet: HomeSheet }) {
   return (
     <section aria-label="The plan" className="space-y-4">
+      <SittingWords plan={plan} when="before" />
       {plan.exercises.map((exercise, place) => (
         // biome-ignore lint/suspicious/noArrayIndexKey: an exercise is its place
         <section key={place} className="border-t border-rule pt-2">
@@ -33,6 +35,7 @@ export function HomePlan({ sheet: { plan } }: { sheet: HomeSheet }) {
           </p>
         </section>
       ))}
+      <SittingWords plan={plan} when="after" />
       <OcclusionStrip planned={compile(plan)} plan={plan} laneHeight={48} />
     </section>
   );

@@ -20,6 +20,7 @@ import { PlanStrip } from './PlanStrip';
 import { RungCheck } from './RungCheck';
 import { SchoolsTable } from './SchoolsTable';
 import { SignBar } from './SignBar';
+import { SittingEditor } from './SittingEditor';
 import { useComposer } from './use-composer';
 import type { Start } from './use-start';
 import { WishSentence } from './WishSentence';
@@ -102,6 +103,7 @@ export function Composer({
           <div className="grid items-start gap-x-8 gap-y-6 xl:grid-cols-[minmax(0,1fr)_21rem]">
             <div className="min-w-0 space-y-4">
               <ExerciseList composer={composer} session={session} />
+              <SittingEditor session={session} change={composer.change} />
               <FindingsFor
                 subjects={[...new Set(ofNone.map(({ subject }) => subject))]}
                 findings={ofNone}

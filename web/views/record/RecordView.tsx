@@ -103,7 +103,7 @@ export function RecordView({ session }: { session: LiveSession }) {
       />
       <NextTime session={session} act={act} />
       <div className="max-w-md">
-        <BesideNotes state={state} act={act} />
+        <BesideNotes plan={view.plan} state={state} act={act} />
       </div>
       {state.finishedAtMs !== null && <WayOn clientId={view.clientId} />}
       <DoseFigures dose={dose} sets={timeline.sets} plannedReps={doseOf(planned).reps} />

@@ -9,6 +9,7 @@ import { ExerciseFigure } from '../../parts/ExerciseFigure';
 import { clock, dayAndTime } from '../../parts/format';
 import { OcclusionStrip } from '../../parts/OcclusionStrip';
 import { amountWords, restWords, stepsWords } from '../../parts/PlanSummary';
+import { SittingWords } from '../../parts/SittingWords';
 import { useUnits } from '../../parts/units';
 import type { SheetProps } from './PersonalSheet';
 
@@ -26,6 +27,7 @@ export function OperatorSheet({ client, prescription, practice }: SheetProps) {
         </p>
       </header>
       {overrideReason && <p className="notched py-1">Guard passed: {overrideReason}</p>}
+      <SittingWords plan={plan} when="before" />
       {plan.exercises.map((exercise, place) => (
         <section
           // biome-ignore lint/suspicious/noArrayIndexKey: an exercise is its place
@@ -101,6 +103,7 @@ export function OperatorSheet({ client, prescription, practice }: SheetProps) {
           </table>
         </section>
       ))}
+      <SittingWords plan={plan} when="after" />
       <OcclusionStrip planned={compile(plan)} plan={plan} laneHeight={40} />
       <section className="break-inside-avoid">
         <h2 className="font-semibold">How the figures came about</h2>

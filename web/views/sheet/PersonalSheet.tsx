@@ -12,6 +12,7 @@ import { ExerciseFigure } from '../../parts/ExerciseFigure';
 import { clock, day } from '../../parts/format';
 import { OcclusionStrip } from '../../parts/OcclusionStrip';
 import { restWords, setsWords } from '../../parts/PlanSummary';
+import { SittingWords } from '../../parts/SittingWords';
 import { useUnits } from '../../parts/units';
 
 export type SheetProps = { client: ClientRecord; prescription: PrescriptionFact; practice: PracticeView };
@@ -34,6 +35,7 @@ export function PersonalSheet({ client, prescription, practice }: SheetProps) {
           {practice.settings.name}.
         </p>
       </header>
+      <SittingWords plan={plan} when="before" />
       {plan.exercises.map((exercise, place) => (
         <section
           // biome-ignore lint/suspicious/noArrayIndexKey: an exercise is its place
@@ -65,6 +67,7 @@ export function PersonalSheet({ client, prescription, practice }: SheetProps) {
           </p>
         </section>
       ))}
+      <SittingWords plan={plan} when="after" />
       <OcclusionStrip planned={timeline} plan={plan} laneHeight={48} />
       <p>
         It lasts about <span className="figures">{clock(timeline.endMs)}</span>; the cuff is up for{' '}

@@ -1,0 +1,105 @@
+import { useState } from 'react';
+import type { SessionChoice } from '#core/plan/choices';
+import {
+  BESIDE_IDS,
+  BESIDE_LABELS,
+  type Beside,
+  besideText,
+  type PlannedBeside,
+} from '#core/protocol/beside';
+import { Button } from '../../parts/Button';
+import { Choice } from '../../parts/Choice';
+import { Field } from '../../parts/Field';
+import { WordMenu } from '../../parts/WordMenu';
+
+const MOST = 8;
+const OPTIONS = BESIDE_IDS.map((value) => ({ value, label: BESIDE_LABELS[value].toLowerCase() }));
+const WHEN: { value: PlannedBeside['when']; label: string }[] = [
+  { value: 'before', label: 'Before the cuff' },
+  { value: 'after', label: 'After it' },
+];
+
+/** What belongs to the sitting besides: a heavy lift after the warm-up or before the finisher, mobility, ice (rule PRO-4). */
+export function SittingEditor({
+  session,
+  change,
+}: {
+  session: SessionChoice;
+  change: (session: SessionChoice) => void;
+}) {
+  const [isOpen, setOpen] = useState(false);
+  const [draft, setDraft] = useState<PlannedBeside>({ when: 'before', what: 'heavy-lift', words: '' });
+  const { sitting = [], ...rest } = session;
+  const keep = (next: PlannedBeside[]) => change(next.length > 0 ? { ...rest, sitting: next } : rest);
+  const part = (when: PlannedBeside['when']) =>
+    sitting.map((one, place) => ({ one, place })).filter(({ one }) => one.when === when);
+  const list = (when: PlannedBeside['when']) =>
+    part(when).map(({ one, place }) => (
+      <li key={`${when} ${place} ${one.what}`} className="inline-flex items-center gap-2">
+        {besideText(one)}
+        <button
+          type="button"
+          className="min-h-9 px-1 underline underline-offset-4"
+          aria-label={`Leave out ${besideText(one)}`}
+          onClick={() => keep(sitting.filter((_, other) => other !== place))}
+        >
+          leave out
+        </button>
+      </li>
+    ));
+  return (
+    <section aria-label="Before and after the cuff" className="text-[15px]">
+      {sitting.length > 0 && (
+        <ol className="flex flex-wrap items-center gap-x-3" aria-label="The sitting in order">
+          {list('before')}
+          <li className="font-semibold">{part('before').length > 0 ? 'then the cuff' : 'First the cuff'}</li>
+          {part('after').length > 0 && <li aria-hidden>then</li>}
+          {list('after')}
+        </ol>
+      )}
+      {!isOpen && sitting.length < MOST && (
+        <button type="button" className="min-h-9 underline underline-offset-4" onClick={() => setOpen(true)}>
+          {sitting.length === 0
+            ? 'A heavy lift, mobility or ice in the same sitting'
+            : 'Something else besides'}
+        </button>
+      )}
+      {isOpen && (
+        <form
+          className="flex flex-wrap items-end gap-x-4 gap-y-2 border-y border-rule py-3"
+          onSubmit={(event) => {
+            event.preventDefault();
+            keep([...sitting, { ...draft, words: draft.words.trim() }]);
+            setDraft({ ...draft, words: '' });
+            setOpen(false);
+          }}
+        >
+          <Choice
+            label="When"
+            value={draft.when}
+            onChange={(when) => setDraft({ ...draft, when })}
+            options={WHEN}
+          />
+          <WordMenu<Beside>
+            label="What is done"
+            value={draft.what}
+            onChange={(what) => setDraft({ ...draft, what })}
+            options={OPTIONS}
+          />
+          <Field
+            className="min-w-56 flex-1"
+            label="In a few words"
+            maxLength={200}
+            autoComplete="off"
+            value={draft.words}
+            onChange={(event) => setDraft({ ...draft, words: event.target.value })}
+          />
+          <Button type="submit" kind="main">
+            Add
+          </Button>
+          <Button onClick={() => setOpen(false)}>Leave it</Button>
+        </form>
+      )}
+    </section>
+  );
+}
