@@ -274,6 +274,24 @@ const leocadia: DemoPerson = {
     },
     {
       daysAgo: 8,
+      do: 'fit',
+      body: { kind: 'strap', limb: 'left-arm', girthCm: 27.5, strapId: 'wrap-arm' },
+    },
+    {
+      daysAgo: 8,
+      do: 'feel',
+      body: {
+        limb: 'left-arm',
+        strapId: 'wrap-arm',
+        mark: 4,
+        tension: 'stretched by half',
+        felt: 6,
+        colourGood: true,
+        noTingling: true,
+      },
+    },
+    {
+      daysAgo: 8,
       do: 'prescribe',
       wish: {
         goal: 'recovery',

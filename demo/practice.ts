@@ -142,10 +142,28 @@ export const STRAPS: Strap[] = [
     label: 'Marked thigh strap',
     limbKind: 'leg',
     widthCm: 7.5,
+    counts: 'marks',
     firstMark: 1,
     lastMark: 15,
   },
-  { id: 'strap-arm', label: 'Marked arm strap', limbKind: 'arm', widthCm: 5, firstMark: 1, lastMark: 12 },
+  {
+    id: 'strap-arm',
+    label: 'Marked arm strap',
+    limbKind: 'arm',
+    widthCm: 5,
+    counts: 'marks',
+    firstMark: 1,
+    lastMark: 12,
+  },
+  {
+    id: 'wrap-arm',
+    label: 'Elastic arm wrap',
+    limbKind: 'arm',
+    widthCm: 7.5,
+    counts: 'turns',
+    firstMark: 2,
+    lastMark: 6,
+  },
 ];
 
 export const WEIGHT_KITS: WeightKit[] = [

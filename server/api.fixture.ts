@@ -75,8 +75,18 @@ const PRACTICE = [
     label: 'Marked strap',
     limbKind: 'leg',
     widthCm: 5,
+    counts: 'marks',
     firstMark: 1,
     lastMark: 12,
+  }),
+  kit('straps', {
+    id: 'wrap',
+    label: 'Elastic wrap',
+    limbKind: 'arm',
+    widthCm: 7.5,
+    counts: 'turns',
+    firstMark: 2,
+    lastMark: 6,
   }),
   kit('weightKits', {
     kind: 'stack',

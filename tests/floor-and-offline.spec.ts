@@ -226,6 +226,6 @@ test('a strap by feel is tightened to its mark, and looked at after every set', 
   await decision.getByRole('button', { name: 'Loosen' }).click();
   await expect(decision).toHaveCount(0);
   await expect(page.getByText(/^By feel, at mark 5/)).toBeVisible();
-  await page.getByRole('button', { name: 'Loosen by one mark' }).click();
+  await page.getByRole('button', { name: 'Loosen by one mark or turn' }).click();
   await expect(page.getByText(/^By feel, at mark 4/)).toBeVisible();
 });

@@ -1,4 +1,5 @@
 import type { Limb } from '../quantity/limb';
+import type { AtMark } from './mark-words';
 
 /** A girth, and what goes on there: a cuff that can be measured, or a strap that cannot (rule FIT-5). */
 export type FitFact = {
@@ -15,6 +16,5 @@ export type TightnessFact = {
   atMs: number;
   strapId: string;
   strapLabel: string;
-  mark: number;
   felt: number;
-};
+} & AtMark;

@@ -80,7 +80,9 @@ describe('which cuff fits (FIT-1, FIT-2)', () => {
 it('takes the first and the last mark of a strap and none beyond them (TIGHT)', () => {
   const felt = { limb: 'left-thigh', felt: 7, colourGood: true, noTingling: true } as const;
   const said = (mark: number) =>
-    checkTightness({ ...felt, mark }, { firstMark: 1, lastMark: 12 }).map(({ message }) => message);
+    checkTightness({ ...felt, mark }, { counts: 'marks', firstMark: 1, lastMark: 12 }).map(
+      ({ message }) => message,
+    );
   expect([said(1), said(12)]).toEqual([[], []]);
   expect(said(0)).toEqual(['This strap has marks 1 to 12; 0 is not one of them.']);
   expect(said(13)).toHaveLength(1);

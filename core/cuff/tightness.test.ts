@@ -1,7 +1,8 @@
 import { expect, it } from 'vitest';
+import { markWords } from './mark-words';
 import { aimWords, checkTightness } from './tightness';
 
-const marks = { firstMark: 1, lastMark: 12 };
+const marks = { counts: 'marks', firstMark: 1, lastMark: 12 } as const;
 const good = { limb: 'left-thigh', mark: 6, felt: 7, colourGood: true, noTingling: true } as const;
 
 it('is content at the aim, and aims lower on an arm (TIGHT)', () => {
@@ -18,4 +19,21 @@ it.each([
   [{ noTingling: false }, 'hard', 'noTingling'],
 ])('answers %j', (change, level, subject) => {
   expect(checkTightness({ ...good, ...change }, marks)).toMatchObject([{ level, subject, rule: 'TIGHT' }]);
+});
+
+it('counts a wrap in turns, and takes none without how far it is stretched', () => {
+  const wrap = { counts: 'turns', firstMark: 2, lastMark: 6 } as const;
+  const wound = { ...good, limb: 'left-arm', mark: 4, tension: 'stretched by half', felt: 6 } as const;
+  expect(checkTightness(wound, wrap)).toEqual([]);
+  expect(checkTightness({ ...wound, tension: '' }, wrap)).toMatchObject([
+    { level: 'hard', subject: 'tension' },
+  ]);
+  expect(checkTightness({ ...wound, mark: 7 }, wrap)[0]?.message).toBe(
+    'This wrap is for 2 to 6 turns; 7 is outside that.',
+  );
+  expect(checkTightness({ ...wound, felt: 8 }, wrap)[0]?.remedy).toMatch(/one turn/);
+  expect(markWords({ mark: 4, wrapped: { tension: 'stretched by half' } })).toBe(
+    '4 turns, stretched by half',
+  );
+  expect(markWords({ mark: 6 })).toBe('mark 6');
 });

@@ -12,7 +12,10 @@ export const TIGHTNESS_WORDS: Record<number, string> = { 0: 'none', 7: 'snug wit
 export const tightnessSchema = z.object({
   limb: limbSchema,
   strapId: z.string('Choose a strap.').min(1, 'Choose a strap.'),
-  mark: z.number('Enter the mark on the strap.').min(0).max(100),
+  /** The printed mark, or the turns of a wrap. */
+  mark: z.number('Enter the mark on the strap, or the turns.').min(0).max(100),
+  /** How far a wrap is stretched, in words; a strap with marks needs none. */
+  tension: z.string().trim().max(60, 'At most 60 characters.').optional(),
   felt: z.number('How tight does it feel, 0 to 10?').int().min(0).max(10),
   colourGood: z.boolean(),
   noTingling: z.boolean(),
@@ -21,13 +24,15 @@ export type Tightness = z.infer<typeof tightnessSchema>;
 
 /**
  * Findings on a strap put on by feel (rule TIGHT). A felt tightness is never a share of the occlusion pressure.
- * @param marks the marks printed on the strap
+ * @param marks the marks printed on the strap, or how many turns the wrap is long enough for
  */
 export function checkTightness(
-  { limb, mark, felt, colourGood, noTingling }: Omit<Tightness, 'strapId'>,
-  marks: { firstMark: number; lastMark: number },
+  { limb, mark, tension, felt, colourGood, noTingling }: Omit<Tightness, 'strapId'>,
+  marks: { firstMark: number; lastMark: number; counts: 'marks' | 'turns' },
 ): Finding[] {
   const { low, high } = TIGHTNESS_AIM[limbKind(limb)];
+  const isWrap = marks.counts === 'turns';
+  const step = isWrap ? 'turn' : 'mark';
   const findings: Finding[] = [];
   const add = (level: Finding['level'], subject: string, message: string, remedy: string) =>
     findings.push({ rule: 'TIGHT', level, subject, message, remedy });
@@ -35,8 +40,18 @@ export function checkTightness(
     add(
       'hard',
       'mark',
-      `This strap has marks ${marks.firstMark} to ${marks.lastMark}; ${mark} is not one of them.`,
-      'Read the mark at the buckle again.',
+      isWrap
+        ? `This wrap is for ${marks.firstMark} to ${marks.lastMark} turns; ${mark} is outside that.`
+        : `This strap has marks ${marks.firstMark} to ${marks.lastMark}; ${mark} is not one of them.`,
+      isWrap ? 'Count the turns again.' : 'Read the mark at the buckle again.',
+    );
+  }
+  if (isWrap && !tension) {
+    add(
+      'hard',
+      'tension',
+      'Turns alone say nothing of how tight a wrap is.',
+      'Say how far it is stretched, so that it can be put on alike.',
     );
   }
   if (!colourGood) add('hard', 'colourGood', 'The colour is not good.', 'Loosen at once and see it return.');
@@ -47,14 +62,14 @@ export function checkTightness(
       'hard',
       'felt',
       `Felt ${felt} of 10 is tighter than ${high}.`,
-      `Loosen a mark and ask again: aim for ${aimWords(limb)}.`,
+      `Loosen by one ${step} and ask again: aim for ${aimWords(limb)}.`,
     );
   } else if (felt < low) {
     add(
       'note',
       'felt',
       `Felt ${felt} of 10 is under the aim of ${aimWords(limb)}.`,
-      'Go up one mark at a time, and ask again.',
+      `Go up one ${step} at a time, and ask again.`,
     );
   }
   return findings;

@@ -9,7 +9,7 @@ const wrong = (changes: object) =>
 
 describe('a strap (FIT-5)', () => {
   it('has a name, a width that goes round a limb, and marks that rise', () => {
-    expect(strapSchema.parse(strap)).toEqual({ ...strap, label: 'Wrap' });
+    expect(strapSchema.parse(strap)).toEqual({ ...strap, label: 'Wrap', counts: 'marks' });
     for (const edge of [{ widthCm: 2 }, { widthCm: 25 }, { firstMark: 99, lastMark: 100 }]) {
       expect(wrong(edge)).toBeUndefined();
     }
@@ -18,7 +18,7 @@ describe('a strap (FIT-5)', () => {
     expect(wrong({ label: '  ' })).toEqual(['label: Give the strap a name.']);
     expect(wrong({ label: 'x'.repeat(61) })).toHaveLength(1);
     expect(wrong({ id: '' })).toHaveLength(1);
-    expect(wrong({ firstMark: 12 })).toEqual(['lastMark: The last mark must be above the first.']);
+    expect(wrong({ firstMark: 12 })).toEqual(['lastMark: The last must be above the first.']);
     expect(wrong({ firstMark: 13 })).toHaveLength(1);
     expect(wrong({ firstMark: -1 })).toHaveLength(1);
     expect(wrong({ lastMark: 101 })).toHaveLength(1);

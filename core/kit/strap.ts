@@ -1,18 +1,20 @@
 import { z } from 'zod';
 import { limbKindSchema } from '../quantity/limb';
 
-/** A wrap or strap without a gauge, tightened to printed marks (rule FIT-5). */
+/** A wrap or strap without a gauge: tightened to printed marks, or in turns where it has none (rule FIT-5). */
 export const strapSchema = z
   .object({
     id: z.string().min(1).max(80),
     label: z.string().trim().min(1, 'Give the strap a name.').max(60),
     limbKind: limbKindSchema,
     widthCm: z.number('Enter the width.').min(2, 'At least 2 cm.').max(25, 'At most 25 cm.'),
-    firstMark: z.number('Enter the first mark.').min(0).max(100),
-    lastMark: z.number('Enter the last mark.').min(0).max(100),
+    /** What its marks count; straps of earlier releases all have marks. */
+    counts: z.enum(['marks', 'turns']).default('marks'),
+    firstMark: z.number('Enter the first one.').min(0).max(100),
+    lastMark: z.number('Enter the last one.').min(0).max(100),
   })
   .refine(({ firstMark, lastMark }) => firstMark < lastMark, {
     path: ['lastMark'],
-    message: 'The last mark must be above the first.',
+    message: 'The last must be above the first.',
   });
 export type Strap = z.infer<typeof strapSchema>;

@@ -330,11 +330,12 @@ function arbitraryTarget(
   };
 }
 
-const strapTarget = ({ limb, strapId, strapLabel, mark, felt }: TightnessFact): FeltTarget => ({
+const strapTarget = ({ limb, strapId, strapLabel, mark, wrapped, felt }: TightnessFact): FeltTarget => ({
   kind: 'by-feel',
   limb,
   strapId,
   strapLabel,
   mark,
   felt,
+  ...(wrapped ? { wrapped } : {}),
 });

@@ -1,3 +1,4 @@
+import { type AtMark, markWords } from '../cuff/mark-words';
 import type { Derived } from '../derivation/derived';
 import { shareOfTarget } from '../pressure/cycles';
 import { type Priming, USUAL_PRIMING } from '../pressure/priming';
@@ -55,9 +56,8 @@ export type FeltTarget = {
   limb: Limb;
   strapId: string;
   strapLabel: string;
-  mark: number;
   felt: number;
-};
+} & AtMark;
 
 export type LimbTarget = CuffedTarget | FeltTarget;
 
@@ -166,7 +166,7 @@ export const cuffedLimbs = ({ limbs }: Pick<PlannedExercise, 'limbs'>): CuffedTa
 export const isArbitrary = ({ limbs }: Pick<PlannedExercise, 'limbs'>): boolean =>
   limbs.some(({ kind }) => kind === 'arbitrary');
 
-/** What is asked of a limb, in short. @example targetWords(target) //=> '104 mmHg', '130 mmHg, arbitrary' or 'mark 6' */
+/** What is asked of a limb, in short. @example targetWords(target) //=> '104 mmHg', '130 mmHg, arbitrary', 'mark 6' or '4 turns, firm' */
 export function targetWords(target: LimbTarget): string {
   switch (target.kind) {
     case 'measured':
@@ -174,7 +174,7 @@ export function targetWords(target: LimbTarget): string {
     case 'arbitrary':
       return `${target.pressure.value} mmHg, arbitrary`;
     case 'by-feel':
-      return `mark ${target.mark}`;
+      return markWords(target);
   }
 }
 

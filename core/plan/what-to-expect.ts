@@ -1,3 +1,4 @@
+import { markWords } from '../cuff/mark-words';
 import { LIMB_LABELS } from '../quantity/limb';
 import { RULES } from '../rules/catalogue';
 import { compile } from './compile';
@@ -24,7 +25,7 @@ export const cuffUpMinutes = (plan: Plan): number => Math.ceil(doseOf(compile(pl
 function pressureWords(target: PlannedExercise['limbs'][number]): string {
   const limb = LIMB_LABELS[target.limb];
   if (target.kind === 'by-feel')
-    return `${limb}: the strap at mark ${target.mark}, felt as ${target.felt} of 10.`;
+    return `${limb}: the strap at ${markWords(target)}, felt as ${target.felt} of 10.`;
   if (target.kind === 'arbitrary')
     return `${limb}: ${target.pressure.value} mmHg, an arbitrary pressure: what closes its artery was not measured.`;
   return `${limb}: ${target.pressure.value} mmHg, about ${target.percentLop} % of the ${target.occlusion.value} mmHg that close its artery.`;

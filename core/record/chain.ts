@@ -1,3 +1,4 @@
+import { markWords } from '../cuff/mark-words';
 import { hardFindings } from '../findings/finding';
 import { measuredWith } from '../occlusion-pressure/in-force';
 import { lastHeldMs } from '../occlusion-pressure/shelf-life';
@@ -260,7 +261,7 @@ function strapLink(facts: ClientFacts, limb: Limb, nowMs: number, prescribed: Pr
     // Somebody prescribed it by feel, knowing what it is: then it may be run.
     state: isPrescribed ? 'good' : 'due',
     figure: `felt ${felt.felt} of 10`,
-    reason: `${LIMB_LABELS[limb]}: ${felt.strapLabel} at mark ${felt.mark}, ${agoWords(felt.atMs, nowMs)}. By feel only: a measured cuff is better.`,
+    reason: `${LIMB_LABELS[limb]}: ${felt.strapLabel} at ${markWords(felt)}, ${agoWords(felt.atMs, nowMs)}. By feel only: a measured cuff is better.`,
   };
 }
 

@@ -132,7 +132,9 @@ describe('a signed plan, looked at again (START-1, PRS-8)', () => {
         ({ rule }) => rule === 'PRS-8',
       );
     expect(moved(6)).toEqual([]);
-    expect(moved(7)[0]?.message).toBe('Knee extension, left thigh: signed at mark 6, now felt right at 7.');
+    expect(moved(7)[0]?.message).toBe(
+      'Knee extension, left thigh: signed at mark 6, now felt right at mark 7.',
+    );
   });
 });
 

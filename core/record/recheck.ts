@@ -1,3 +1,4 @@
+import { markWords } from '../cuff/mark-words';
 import type { Finding } from '../findings/finding';
 import { goByInForce } from '../plan/apply-fix';
 import type { SessionChoice } from '../plan/choices';
@@ -117,12 +118,12 @@ function targetChange(
   } as const;
   const limb = LIMB_LABELS[signed.limb].toLowerCase();
   if (signed.kind === 'by-feel' && now.kind === 'by-feel') {
-    return signed.mark === now.mark
+    return markWords(signed) === markWords(now)
       ? []
       : [
           {
             ...common,
-            message: `${label}, ${limb}: signed at mark ${signed.mark}, now felt right at ${now.mark}.`,
+            message: `${label}, ${limb}: signed at ${markWords(signed)}, now felt right at ${markWords(now)}.`,
           },
         ];
   }

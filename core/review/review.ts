@@ -70,7 +70,7 @@ function afterStop({ now, context }: Look): Recommendation | null {
   if (!now.stopSign) return null;
   const label = SIGNS[now.stopSign].label;
   if (!now.pressure) {
-    const reason = `${label}: hold, screen again, then find a looser mark.`;
+    const reason = `${label}: hold, screen again, then find a looser one.`;
     return { rule: 'REV-1', change: {}, reason };
   }
   const reason = `${label}: hold, screen again, then start lower.`;

@@ -1,3 +1,4 @@
+import type { AtMark } from '../cuff/mark-words';
 import {
   type ArbitraryTarget,
   type CuffedTarget,
@@ -39,7 +40,7 @@ type Cuffed<T extends CuffedTarget> = {
 export type CuffedInHand = Cuffed<MeasuredTarget> | Cuffed<ArbitraryTarget>;
 
 /** A strapped limb of the exercise in hand: the mark it is to be at now (rule TIGHT). */
-export type FeltInHand = { kind: 'by-feel'; limb: Limb; signed: FeltTarget; mark: number; up: boolean };
+export type FeltInHand = AtMark & { kind: 'by-feel'; limb: Limb; signed: FeltTarget; up: boolean };
 
 export type LimbInHand = CuffedInHand | FeltInHand;
 
@@ -117,6 +118,7 @@ function limbInHand(
       limb,
       signed,
       mark: signed.mark + (state.marksMoved[limb] ?? 0),
+      ...(signed.wrapped ? { wrapped: signed.wrapped } : {}),
       up: open !== null,
     };
   }

@@ -1,3 +1,4 @@
+import { markWords } from '../cuff/mark-words';
 import type { Plan } from '../plan/plan';
 import { RULES } from '../rules/catalogue';
 import { inHand } from './in-hand';
@@ -23,7 +24,7 @@ export function noHarderWords(plan: Plan, state: SessionState): string | null {
   );
   if (!isHeld || !isWhole || second.effort > Math.min(first.effort, EASY_MOST)) return null;
   const targets = (inHand(plan, state)?.limbs ?? []).map((target) =>
-    target.kind === 'by-feel' ? `mark ${target.mark}` : `${target.targetMmHg} mmHg`,
+    target.kind === 'by-feel' ? markWords(target) : `${target.targetMmHg} mmHg`,
   );
   return `Set two felt no harder than set one: see that the cuff is still at ${targets.join(' and ')}, and that the range is full.`;
 }

@@ -1,3 +1,4 @@
+import { stepName } from '../cuff/mark-words';
 import { makeableLoads, type WeightKit } from '../load/weight-kit';
 import { isByFeel, type Plan } from '../plan/plan';
 import type { RuleId } from '../rules/catalogue';
@@ -66,7 +67,7 @@ export function offerAfterSet(
     return {
       ...place,
       offer: { kind: 'loosen-mark', byMarks: 1 },
-      reason: `${why}, and the load is already low: loosen by one mark.`,
+      reason: `${why}, and the load is already low: loosen by one ${stepName(exercise.limbs.find(({ kind }) => kind === 'by-feel') ?? {})}.`,
       rule: 'TIGHT',
     };
   }

@@ -181,6 +181,8 @@ export const TightnessEntity = defineEntity({
     strapId: p.string(),
     strapLabel: p.string(),
     mark: number(),
+    /** How far a wrap was stretched, in words; its mark counts turns. */
+    tension: p.string().nullable(),
     felt: p.integer(),
     superseded: superseded(),
   },

@@ -16,6 +16,7 @@ import { WithoutLop } from './migrations/015-without-lop';
 import { HomeLinks } from './migrations/016-home-links';
 import { PracticeDateOrder } from './migrations/017-date-order';
 import { Learning } from './migrations/018-learning';
+import { Wraps } from './migrations/019-wraps';
 
 /** Every migration, in order; what stands in a file tells its release. */
 export const MIGRATIONS = [
@@ -37,6 +38,7 @@ export const MIGRATIONS = [
   { name: '016-home-links', class: HomeLinks },
   { name: '017-date-order', class: PracticeDateOrder },
   { name: '018-learning', class: Learning },
+  { name: '019-wraps', class: Wraps },
 ];
 
 export const MIGRATION_NAMES = MIGRATIONS.map(({ name }) => name);

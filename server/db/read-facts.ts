@@ -121,10 +121,18 @@ const FITS: Kind<FitFact> = {
 
 const TIGHTNESS: Kind<TightnessFact> = {
   parts: [
-    newestOnly(`select client_id, limb, at_ms as "atMs", strap_id as "strapId", strap_label as "strapLabel", mark, felt
+    newestOnly(`select client_id, limb, at_ms as "atMs", strap_id as "strapId", strap_label as "strapLabel", mark, tension, felt
       from tightness`),
   ],
-  of: ({ limb, atMs, strapId, strapLabel, mark, felt }) => ({ limb, atMs, strapId, strapLabel, mark, felt }),
+  of: ({ limb, atMs, strapId, strapLabel, mark, tension, felt }) => ({
+    limb,
+    atMs,
+    strapId,
+    strapLabel,
+    mark,
+    felt,
+    ...(tension === null ? {} : { wrapped: { tension } }),
+  }),
 };
 
 const LOP = `select client_id, id, limb, position, cuff_id as "cuffId", cuff_label as "cuffLabel", width_cm as "widthCm",

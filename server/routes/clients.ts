@@ -208,6 +208,7 @@ export const clientRoutes = new Hono<Env>()
       strapId: strap.id,
       strapLabel: strap.label,
       mark: felt.mark,
+      tension: strap.counts === 'turns' ? (felt.tension ?? '') : null,
       felt: felt.felt,
     };
     await withAudit(c, { action: 'tightened-by-feel', subject: client.id, detail: row }, (em) => {

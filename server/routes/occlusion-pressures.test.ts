@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { DAY_MS, exerciseFor, measuredClient, OCCLUSION, prescriptionFor, startApi } from '../api.fixture';
 
-const measureLink = (client: { chain: { id: string }[] }) => client.chain.find(({ id }) => id === 'measure');
+const measureLink = (client: { chain: { id: string; reason?: string }[] }) =>
+  client.chain.find(({ id }) => id === 'measure');
 
 describe('measuring', () => {
   it('refuses an oximeter on a leg, and says why', async () => {
@@ -75,6 +76,22 @@ describe('straps (TIGHT)', () => {
     expect(measureLink(client)).toMatchObject({ state: 'due', figure: 'felt 7 of 10' });
     const { problem } = await api.refused(`/clients/${id}/occlusion-pressures`, OCCLUSION);
     expect(problem.errors[0]?.path).toBe('limb');
+  });
+
+  it('without marks are kept in turns and a tension, and none without it', async () => {
+    const api = await startApi();
+    const { id } = await api.post('/clients', { name: 'Ada' });
+    await api.post(`/clients/${id}/fits`, { kind: 'strap', limb: 'left-arm', girthCm: 30, strapId: 'wrap' });
+    const wound = { ...felt, limb: 'left-arm', strapId: 'wrap', mark: 4, felt: 6 };
+    const { problem } = await api.refused(`/clients/${id}/tightness`, wound);
+    expect(problem.errors[0]).toMatchObject({ path: 'tension', rule: 'TIGHT' });
+    const client = await api.post(`/clients/${id}/tightness`, { ...wound, tension: 'stretched by half' });
+    expect(client.facts.tightness[0]).toMatchObject({ mark: 4, wrapped: { tension: 'stretched by half' } });
+    expect(measureLink(client)?.reason).toMatch(/at 4 turns, stretched by half/);
+    const { entries } = await api.get<{ entries: { words: string }[] }>(`/clients/${id}/entries`);
+    expect(entries.map(({ words }) => words)).toContainEqual(
+      expect.stringContaining('4 turns, stretched by half, felt 6'),
+    );
   });
 
   it('are refused too tight, with tingling, off their marks and on the wrong limb', async () => {

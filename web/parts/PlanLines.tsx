@@ -2,6 +2,7 @@ import { useHotkeys } from 'react-hotkeys-hook';
 import type { ClientRecord } from '#contract/client';
 import type { PracticeView } from '#contract/practice';
 import { occasionWords } from '#core/course/course-plan';
+import { markWords } from '#core/cuff/mark-words';
 import { isArbitrary, isCuffed, type Plan, plannedKg } from '#core/plan/plan';
 import { chainOf } from '#core/record/chain';
 import type { LinkState } from '#core/record/link';
@@ -68,7 +69,7 @@ const figuresOf = ({ exercises }: Plan, mass: Measure): string =>
   exercises
     .map(({ label, limbs, load }) => {
       const pressures = limbs.map((target) =>
-        isCuffed(target) ? `${target.pressure.value}` : `mark ${target.mark}`,
+        isCuffed(target) ? `${target.pressure.value}` : markWords(target),
       );
       const unit = limbs.some(isCuffed) ? ` mmHg${isArbitrary({ limbs }) ? ', arbitrary' : ''}` : '';
       const kg = plannedKg(load);

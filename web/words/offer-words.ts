@@ -6,7 +6,7 @@ export function offerWords(offer: Offer, massWords: (kg: number) => string): str
     case 'loosen':
       return `loosen by ${offer.byMmHg} mmHg`;
     case 'loosen-mark':
-      return offer.byMarks === 1 ? 'loosen by one mark' : `loosen by ${offer.byMarks} marks`;
+      return offer.byMarks === 1 ? 'loosen by one mark or turn' : `loosen by ${offer.byMarks} marks or turns`;
     case 'rest':
       return `rest ${offer.restMs / 1000} s from now on`;
     case 'lighten':

@@ -1,3 +1,4 @@
+import { markWords } from '#core/cuff/mark-words';
 import { type Plan, primingIn } from '#core/plan/plan';
 import type { Priming } from '#core/pressure/priming';
 import { intensityWords } from '#core/protocol/intensity';
@@ -45,7 +46,9 @@ export function stepWords(plan: Plan, step: NextStep, hand: readonly LimbInHand[
     case 'inflate': {
       const strapped = hand.filter((target) => target.kind === 'by-feel');
       if (strapped.length > 0) {
-        const marks = strapped.map(({ limb, mark }) => `${LIMB_LABELS[limb].toLowerCase()} to mark ${mark}`);
+        const marks = strapped.map(
+          (strap) => `${LIMB_LABELS[strap.limb].toLowerCase()} to ${markWords(strap)}`,
+        );
         return { now: `Tighten ${marks.join(', ')}`, action: 'Tightened' };
       }
       const words = step.cuffs.map(

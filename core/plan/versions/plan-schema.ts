@@ -51,6 +51,7 @@ const limbTargetSchema = z.discriminatedUnion('kind', [
     strapId: words,
     strapLabel: words,
     mark: z.number(),
+    wrapped: z.object({ tension: words }).optional(),
     felt: z.number().min(0).max(10),
   }),
 ]);

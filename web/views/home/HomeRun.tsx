@@ -1,6 +1,7 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { v5 as idFrom } from 'uuid';
 import type { HomeSheet } from '#contract/home';
+import { markWords } from '#core/cuff/mark-words';
 import { LIMB_LABELS } from '#core/quantity/limb';
 import { decide } from '#core/session/decide/decide';
 import type { Intent } from '#core/session/decide/intent';
@@ -148,7 +149,7 @@ function HowDone({ hand: { exercise, limbs } }: { hand: InHand }) {
         <p key={target.limb} className="clear-right">
           {LIMB_LABELS[target.limb]}:{' '}
           <span className="figures">
-            {target.kind === 'by-feel' ? `mark ${target.mark}` : `${target.targetMmHg} mmHg`}
+            {target.kind === 'by-feel' ? markWords(target) : `${target.targetMmHg} mmHg`}
           </span>
         </p>
       ))}

@@ -99,13 +99,26 @@ export const KINDS = {
     list: 'straps',
     title: 'Marked straps, without a gauge',
     add: 'Add a strap',
-    fixed: {},
+    fixed: { counts: 'marks' },
     fields: [
       LABEL,
       LIMB_KIND,
       { key: 'widthCm', label: 'Width', type: 'length' },
       { key: 'firstMark', label: 'First mark', type: 'number' },
       { key: 'lastMark', label: 'Last mark', type: 'number' },
+    ],
+  },
+  wrap: {
+    list: 'straps',
+    title: 'Elastic wraps, without marks or a gauge',
+    add: 'Add a wrap',
+    fixed: { counts: 'turns' },
+    fields: [
+      LABEL,
+      LIMB_KIND,
+      { key: 'widthCm', label: 'Width', type: 'length' },
+      { key: 'firstMark', label: 'Fewest turns', type: 'number' },
+      { key: 'lastMark', label: 'Most turns', type: 'number' },
     ],
   },
 } as const satisfies Record<string, Kind>;

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import type { ClientRecord } from '#contract/client';
 import type { NewTightness } from '#contract/measurements';
 import type { FitFact } from '#core/cuff/fact';
+import { markWords } from '#core/cuff/mark-words';
 import { aimWords, checkTightness, TIGHTNESS_WORDS } from '#core/cuff/tightness';
 import { hardFindings } from '#core/findings/finding';
 import type { Strap } from '#core/kit/strap';
@@ -30,6 +31,7 @@ export function TightnessForm({
   strap: Strap;
   saved: () => void;
 }) {
+  const isWrap = strap.counts === 'turns';
   const last = newest(
     client.facts.tightness.filter((fact) => fact.limb === limb && fact.strapId === fit.strapId),
   );
@@ -37,6 +39,7 @@ export function TightnessForm({
     client.facts.tightness.filter((fact) => fact.limb === otherSide(limb) && fact.strapId === fit.strapId),
   );
   const [mark, setMark] = useState(last ? String(last.mark) : '');
+  const [tension, setTension] = useState(last?.wrapped?.tension ?? '');
   const [felt, setFelt] = useState<number | null>(null);
   const [looks, setLooks] = useState<{ colourGood?: boolean; noTingling?: boolean }>({});
   const write = useRecordWrite((json: NewTightness) =>
@@ -51,6 +54,7 @@ export function TightnessForm({
     limb,
     strapId: fit.strapId,
     mark: toNumber(mark),
+    ...(isWrap ? { tension: tension.trim() } : {}),
     felt: felt ?? 0,
     colourGood: looks.colourGood ?? true,
     noTingling: looks.noTingling ?? true,
@@ -66,25 +70,35 @@ export function TightnessForm({
         gauge is better (TIGHT).
       </p>
       <p>
-        <strong>{LIMB_LABELS[limb]}</strong>, {strap.label}, marks {strap.firstMark}–{strap.lastMark}. Start
-        low, go up one mark at a time, aim for <span className="figures text-xl">{aimWords(limb)}</span> of
-        10.
-        {last && ` Last time mark ${last.mark}, felt ${last.felt}, ${dayAndTime(last.atMs)}.`}
+        <strong>{LIMB_LABELS[limb]}</strong>, {strap.label}, {strap.counts} {strap.firstMark}–{strap.lastMark}
+        . Start low, go up one {isWrap ? 'turn' : 'mark'} at a time, aim for{' '}
+        <span className="figures text-xl">{aimWords(limb)}</span> of 10.
+        {last && ` Last time ${markWords(last)}, felt ${last.felt}, ${dayAndTime(last.atMs)}.`}
       </p>
       {other && (
         <p>
-          {LIMB_LABELS[other.limb]}: mark {other.mark}, felt {other.felt} of 10, {dayAndTime(other.atMs)}. Put
-          both on and ask which is tighter; they seldom need the same mark.
+          {LIMB_LABELS[other.limb]}: {markWords(other)}, felt {other.felt} of 10, {dayAndTime(other.atMs)}.
+          Put both on and ask which is tighter; they seldom need the same.
         </p>
       )}
       <Field
-        label="Mark at the buckle"
+        label={isWrap ? 'Turns' : 'Mark at the buckle'}
         className="max-w-40"
         inputMode="decimal"
         autoComplete="off"
         value={mark}
         onChange={(event) => setMark(event.target.value)}
       />
+      {isWrap && (
+        <Field
+          label="How far it is stretched, in words"
+          className="max-w-96"
+          maxLength={60}
+          autoComplete="off"
+          value={tension}
+          onChange={(event) => setTension(event.target.value)}
+        />
+      )}
       <Scale
         label={`How tight it feels: ${Object.entries(TIGHTNESS_WORDS)
           .map(([step, words]) => `${step} ${words}`)
@@ -113,7 +127,7 @@ export function TightnessForm({
         disabled={!complete || hardFindings(findings).length > 0 || write.isPending}
         onClick={() => void save()}
       >
-        Record mark and feel
+        Record {isWrap ? 'turns' : 'mark'} and feel
       </Button>
     </div>
   );

@@ -1,4 +1,5 @@
 import { AlertDialog } from 'radix-ui';
+import { markWords } from '#core/cuff/mark-words';
 import { LIMB_LABELS } from '#core/quantity/limb';
 import type { LimbInHand } from '#core/session/in-hand';
 import type { Act } from '../../act/act';
@@ -53,6 +54,6 @@ export function ColourDecision({
 /** Where the limb is held now, so that loosening is seen to have been noted. */
 function heldWords(limb: LimbInHand): string {
   const name = LIMB_LABELS[limb.limb];
-  if (limb.kind === 'by-feel') return limb.up ? `${name} at mark ${limb.mark}.` : `${name} is released.`;
+  if (limb.kind === 'by-feel') return limb.up ? `${name} at ${markWords(limb)}.` : `${name} is released.`;
   return limb.readMmHg === null ? `${name} is released.` : `${name} at ${limb.readMmHg} mmHg.`;
 }

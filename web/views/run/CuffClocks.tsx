@@ -1,4 +1,5 @@
 import { memo } from 'react';
+import { markWords } from '#core/cuff/mark-words';
 import type { Plan } from '#core/plan/plan';
 import { limbClocks } from '#core/session/clocks';
 import type { InHand } from '#core/session/in-hand';
@@ -33,7 +34,7 @@ export const CuffClocks = memo(function CuffClocks({
           <p className="text-[14px] text-quiet">Occluded, of {clock(limitMs)}</p>
           <p className={`figures text-5xl ${alarm === 'none' ? '' : 'text-vermilion'}`}>{clock(clockMs)}</p>
           {target?.kind === 'by-feel' && (
-            <p>By feel, at mark {target.mark}: check colour and tingling (TIGHT).</p>
+            <p>By feel, at {markWords(target)}: check colour and tingling (TIGHT).</p>
           )}
           {target && target.kind !== 'by-feel' && <PressureRead target={target} act={act} />}
         </div>

@@ -1,3 +1,4 @@
+import { stepName } from '#core/cuff/mark-words';
 import { type InHand, isCuffedInHand } from '#core/session/in-hand';
 import type { Act } from '../../act/act';
 import { Button } from '../../parts/Button';
@@ -15,14 +16,15 @@ export function PressureKeys({
   act: Act;
 }) {
   const byFeel = hand.limbs.every(({ kind }) => kind === 'by-feel');
+  const step = stepName(hand.limbs.find((target) => target.kind === 'by-feel') ?? {});
   return (
     <div className="grid grid-cols-2 gap-2">
       <Button keyHint="L" onClick={() => act({ do: 'loosen' })}>
-        {byFeel ? 'One mark looser' : 'Loosen 10'}
+        {byFeel ? `One ${step} looser` : 'Loosen 10'}
       </Button>
       {byFeel ? (
         <Button keyHint="P" disabled={inSet} onClick={() => act({ do: 'raise' })}>
-          One mark tighter
+          One {step} tighter
         </Button>
       ) : (
         <Button keyHint="T" disabled={inSet || !up} onClick={() => act({ do: 'top-up' })}>

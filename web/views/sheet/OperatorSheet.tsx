@@ -1,3 +1,4 @@
+import { markWords } from '#core/cuff/mark-words';
 import type { Derived } from '#core/derivation/derived';
 import { compile } from '#core/plan/compile';
 import { type CuffedTarget, isCuffed, type Plan } from '#core/plan/plan';
@@ -48,7 +49,7 @@ export function OperatorSheet({ client, prescription, practice }: SheetProps) {
               target.kind === 'by-feel' ? (
                 <li key={target.limb}>
                   {LIMB_LABELS[target.limb]}, {target.strapLabel}: to{' '}
-                  <strong className="figures text-xl">mark {target.mark}</strong> (felt {target.felt} of 10,
+                  <strong className="figures text-xl">{markWords(target)}</strong> (felt {target.felt} of 10,
                   by feel: check colour and tingling after every set). Never longer than{' '}
                   {clock(planLimitMs(plan, target.limb, [exercise]))} (PRO-1).
                 </li>
@@ -134,7 +135,7 @@ function workings({ exercises }: Plan): string[] {
         `${place + 1}. ${label}, ${LIMB_LABELS[target.limb].toLowerCase()}: ${
           isCuffed(target)
             ? workingWords(target.pressure)
-            : `by feel, mark ${target.mark}, felt ${target.felt} of 10 (TIGHT)`
+            : `by feel, ${markWords(target)}, felt ${target.felt} of 10 (TIGHT)`
         }`,
     ),
     `${place + 1}. ${label}, load: ${load.kind === 'weighed' ? workingWords(load.load) : `${load.recipe} (LOAD-4)`}`,

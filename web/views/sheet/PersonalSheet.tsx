@@ -1,5 +1,6 @@
 import type { ClientRecord } from '#contract/client';
 import type { PracticeView } from '#contract/practice';
+import { markWords } from '#core/cuff/mark-words';
 import { compile } from '#core/plan/compile';
 import { doseOf } from '#core/plan/dose';
 import { GOALS } from '#core/plan/goals';
@@ -60,7 +61,7 @@ export function PersonalSheet({ client, prescription, practice }: SheetProps) {
             {exercise.limbs
               .map(
                 (target) =>
-                  `${LIMB_LABELS[target.limb]}: ${target.kind === 'by-feel' ? `mark ${target.mark}, felt ${target.felt} of 10` : targetWords(target)}, ${wornLabel(target)}`,
+                  `${LIMB_LABELS[target.limb]}: ${target.kind === 'by-feel' ? `${markWords(target)}, felt ${target.felt} of 10` : targetWords(target)}, ${wornLabel(target)}`,
               )
               .join('. ')}
             . {exercise.cue} {teachingOf(exercise.exerciseId)?.range}
