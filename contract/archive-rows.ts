@@ -20,7 +20,7 @@ import { clearanceSchema, clearanceSubjectSchema } from '#core/screening/clearan
 import { consentSchema } from '#core/screening/consent';
 import { dayCheckSchema } from '#core/screening/day-check';
 import { itemIdSchema } from '#core/screening/items';
-import { procedureSchema } from '#core/screening/screening';
+import { itemPlaceSchema, procedureSchema } from '#core/screening/screening';
 import { sessionEventSchema } from '#core/session/events';
 import { sideSchema } from '#core/strength/side';
 import { RETRACTABLE } from './mend';
@@ -107,6 +107,9 @@ export const ARCHIVE_ROWS = {
     bloodPressures: z.array(bloodPressureSchema).max(3),
     note: text,
     procedures: z.array(procedureSchema).max(8),
+    /** Archives of earlier releases name neither. */
+    places: z.array(itemPlaceSchema).max(20).default([]),
+    medicines: z.array(z.string().max(80)).max(20).default([]),
     by: roleSchema.nullable(),
   }),
   clearance: z.strictObject({ ...ofClient, clearance: clearanceSchema }),

@@ -11,6 +11,7 @@ export type Fix =
   | { set: 'release'; to: 'each-rest' | 'after-exercise' }
   | { set: 'order'; to: 'compound-first' }
   | { set: 'exercise'; to: 'remove' }
+  | { set: 'limbs'; to: 'one' }
   | { set: 'inForce'; to: 'pressure' | 'test' };
 
 /**

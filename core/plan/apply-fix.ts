@@ -47,6 +47,8 @@ function changed(choice: ExerciseChoice, fix: ChoiceFix, basis: Basis): Exercise
   const inRests = (part: Partial<ExerciseChoice['sets'][number]>) =>
     choice.sets.map((set, place) => (place < choice.sets.length - 1 ? { ...set, ...part } : set));
   switch (fix.set) {
+    case 'limbs':
+      return { ...choice, limbs: choice.limbs.slice(0, 1) };
     case 'percentLop':
       return { ...choice, limbs: withPercentLop(choice.limbs, fix.to) };
     case 'pressureMmHg':

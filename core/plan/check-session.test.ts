@@ -2,10 +2,12 @@ import { describe, expect, it } from 'vitest';
 import { type Exercise, exerciseSchema } from '../protocol/exercise';
 import { EXERCISES } from '../protocol/exercises';
 import type { Limb } from '../quantity/limb';
+import { applyFix } from './apply-fix';
 import { checkSession, orderRank } from './check-session';
-import type { Resolved } from './compose';
+import type { SessionChoice } from './choices';
+import { type Basis, composeSession, type Resolved } from './compose';
 import type { LimbTarget, Plan, PlannedExercise } from './plan';
-import { measuredTarget, testPlan } from './plan.fixture';
+import { measuredTarget, testBasis, testExercise, testPlan } from './plan.fixture';
 
 const BASE = testPlan().plan as Plan;
 const [PLANNED] = BASE.exercises as [PlannedExercise];
@@ -38,7 +40,7 @@ const exercise = ({
 });
 const passages = (...of: Passage[]) => {
   const exercises = of.map((one, place) => exercise({ label: `Exercise ${place + 1}`, ...one }));
-  return checkSession([], { ...BASE, exercises }).map(
+  return checkSession([], { ...BASE, exercises }, { oneLimbFirst: [] }).map(
     ({ level, exerciseIndex, message, remedy, fix }) =>
       `${level} ${exerciseIndex}: ${message} ${remedy} ${JSON.stringify(fix)}`,
   );
@@ -104,7 +106,7 @@ describe('passages from one exercise to the next (PRO-1)', () => {
 const chosen = (id: keyof typeof EXERCISES, limbs: Limb[] = ['left-thigh']): Resolved =>
   ({ choice: { limbs: limbs.map((limb) => ({ limb })) }, exercise: EXERCISES[id] }) as unknown as Resolved;
 const together = (...resolved: Resolved[]) =>
-  checkSession(resolved, { ...BASE, exercises: [] }).map(
+  checkSession(resolved, { ...BASE, exercises: [] }, { oneLimbFirst: [] }).map(
     ({ subject, exerciseIndex, message, remedy, fix }) =>
       `${subject} ${exerciseIndex}: ${message} ${remedy} ${JSON.stringify(fix)}`,
   );
@@ -153,5 +155,32 @@ describe('exercises together (PRO)', () => {
     expect(together(...times(3), ...times(1, ['left-thigh', 'right-thigh']))).toEqual([over]);
     const functional = ofKind('functional', 'leg');
     expect(together(...Array.from({ length: 5 }, () => chosen(functional)))).toEqual([]);
+  });
+});
+
+describe('one limb first (RUN-8)', () => {
+  const limbs = (['lop', 'lop-right'] as const).map((occlusionId, right) => ({
+    kind: 'measured' as const,
+    limb: right ? ('right-thigh' as const) : ('left-thigh' as const),
+    occlusionId,
+    percentLop: 60,
+  }));
+  const session: SessionChoice = {
+    goal: 'recovery',
+    schoolId: 'research-consensus',
+    exercises: [{ ...testExercise(), limbs, load: { kind: 'unweighed', with: 'body weight' } }],
+  };
+  const found = (choices: SessionChoice, basis: Basis) =>
+    composeSession(choices, basis).findings.filter(({ rule }) => rule === 'RUN-8');
+
+  it('is a guard for two legs at once while the blood pressure is watched, and one remedy mends it', () => {
+    const watched = testBasis({ oneLimbFirst: ['leg'] });
+    const [finding] = found(session, watched);
+    expect(finding).toMatchObject({ level: 'guard', subject: 'limbs', exerciseIndex: 0 });
+    if (!finding) throw new Error('No finding.');
+    const mended = applyFix(session, finding, watched);
+    expect(mended.exercises[0]?.limbs).toHaveLength(1);
+    expect(found(mended, watched)).toEqual([]);
+    expect(found(session, testBasis({ oneLimbFirst: ['arm'] }))).toEqual([]);
   });
 });

@@ -3,16 +3,44 @@ import { MOST_PRIMING_CYCLES } from '../pressure/priming';
 import type { Exercise } from '../protocol/exercise';
 import { limbKind } from '../quantity/limb';
 import { RULES } from '../rules/catalogue';
-import type { Resolved } from './compose';
+import type { Basis, Resolved } from './compose';
 import { type LimbTarget, type Plan, type PlannedExercise, primingCycles } from './plan';
 import { isInSuperset, setOrder } from './set-order';
 
 const MOST_PER_MUSCLE = RULES.PRO.figures.mostPerMuscle;
 
 /** What the rules find about exercises together: their order, their number, and what they share (chapter 6). */
-export function checkSession(resolved: readonly Resolved[], plan: Plan): Finding[] {
-  return [...checkPassages(plan), ...checkOrder(resolved), ...checkNumber(resolved), ...checkPriming(plan)];
+export function checkSession(
+  resolved: readonly Resolved[],
+  plan: Plan,
+  basis: Pick<Basis, 'oneLimbFirst'>,
+): Finding[] {
+  return [
+    ...checkOneLimb(plan, basis),
+    ...checkPassages(plan),
+    ...checkOrder(resolved),
+    ...checkNumber(resolved),
+    ...checkPriming(plan),
+  ];
 }
+
+/** Whose blood pressure is watched begins with one limb under a cuff (rule RUN-8). */
+const checkOneLimb = ({ exercises }: Plan, { oneLimbFirst }: Pick<Basis, 'oneLimbFirst'>): Finding[] =>
+  exercises.flatMap(({ label, limbs: [first, second] }, exerciseIndex): Finding[] =>
+    first && second && oneLimbFirst.includes(limbKind(first.limb))
+      ? [
+          {
+            rule: 'RUN-8',
+            level: 'guard',
+            subject: 'limbs',
+            exerciseIndex,
+            message: `${label}: blood pressure is watched in work, and no session was done with one of these limbs alone yet.`,
+            remedy: 'One limb first.',
+            fix: { set: 'limbs', to: 'one' },
+          },
+        ]
+      : [],
+  );
 
 /** Every passage from one exercise to another, in the order of the sets; each finding once an exercise. */
 function checkPassages(plan: Plan): Finding[] {

@@ -16,7 +16,7 @@ import { intensityWords } from '../protocol/intensity';
 import { PROTOCOLS, TEMPOS } from '../protocol/protocols';
 import { workMsOf } from '../protocol/set-work';
 import type { WorkMode } from '../protocol/work-mode';
-import { type Limb, limbKind, uprightness } from '../quantity/limb';
+import { type Limb, type LimbKind, limbKind, uprightness } from '../quantity/limb';
 import { newest } from '../quantity/newest';
 import { roundDownToDivision } from '../quantity/rounding';
 import type { DisplayUnits } from '../quantity/units';
@@ -78,6 +78,8 @@ export type Basis = {
   prescriber: Role;
   /** The most the practice puts on a limb without a LOP, in mmHg; null where it does not work so (rule PRS-7). */
   arbitraryUpToMmHg: number | null;
+  /** Kinds of limb of which one is trained alone first, as the blood pressure is watched (rule RUN-8). */
+  oneLimbFirst: readonly LimbKind[];
   /** Sessions really done before. */
   done: readonly SessionDone[];
 };
@@ -135,7 +137,7 @@ export function composeSession(session: SessionChoice, basis: Basis): Composed {
     ...resolved.flatMap((one, exerciseIndex) =>
       checkExercise(one, session.schoolId, basis).map((finding) => ({ ...finding, exerciseIndex })),
     ),
-    ...checkSession(resolved, plan),
+    ...checkSession(resolved, plan, basis),
     ...checkTimeline(compile(plan), plan),
   ];
   return { plan, loads: resolved.map(({ load }) => load), findings };

@@ -5,6 +5,7 @@ it('names limbs as one says them', () => {
   expect(limbsWords(['left-thigh'])).toBe('left thigh');
   expect(limbsWords(['left-thigh', 'right-thigh'])).toBe('both thighs');
   expect(limbsWords(['right-arm', 'left-arm'])).toBe('both arms');
+  expect(limbsWords(['left-arm', 'left-thigh'])).toBe('left arm and left thigh');
   expect(limbsWords(['left-arm', 'left-thigh', 'right-thigh'])).toBe(
     'left arm and left thigh and right thigh',
   );

@@ -23,8 +23,9 @@ export const LIMB_LABELS: Record<Limb, string> = {
 
 /** "left thigh", or "both thighs" for a pair. */
 export function limbsWords(limbs: readonly Limb[]): string {
-  const [first] = limbs;
-  if (limbs.length === 2 && first) return limbKind(first) === 'arm' ? 'both arms' : 'both thighs';
+  const [first, second] = limbs;
+  if (limbs.length === 2 && first && second && limbKind(first) === limbKind(second))
+    return limbKind(first) === 'arm' ? 'both arms' : 'both thighs';
   return limbs.map((limb) => LIMB_LABELS[limb].toLowerCase()).join(' and ');
 }
 

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { composeSession } from '../plan/compose';
 import { testOcclusion, testSession, testStrength } from '../plan/plan.fixture';
 import { libraryOf } from '../protocol/exercises';
+import type { Limb } from '../quantity/limb';
 import { basisOf, isNewcomer, sessionsDone } from './basis';
 import type { ClientFacts } from './facts';
 import { daysAgo, NOW_MS, testFacts, testKitInUse, testSessionFact } from './record.fixture';
@@ -75,5 +76,20 @@ describe('what was really done (PRS-4, PRO-3)', () => {
     });
     expect(done.map(({ kinds }) => kinds)).toEqual([['leg'], []]);
     expect(isNewcomer({ sessions: [testSessionFact(1, { worked: [] })] })).toBe(true);
+  });
+});
+
+describe('one limb first (RUN-8)', () => {
+  const over65 = { atMs: daysAgo(5), version: 4, yes: ['over-65' as const], bloodPressures: [], note: '' };
+  const worked = (...limbs: Limb[]) =>
+    testSessionFact(3, { worked: [{ exerciseId: 'leg-press', limbs, mode: 'resistance' }] });
+  const first = (changes: Partial<ClientFacts>) =>
+    basisOf(facts({ screenings: [over65], sessions: [], ...changes }), kit, 'clinician', NOW).oneLimbFirst;
+
+  it('holds for each kind of limb until one of it was trained alone, and only while the pressure is watched', () => {
+    expect(first({})).toEqual(['arm', 'leg']);
+    expect(first({ sessions: [worked('left-thigh', 'right-thigh')] })).toEqual(['arm', 'leg']);
+    expect(first({ sessions: [worked('left-thigh')] })).toEqual(['arm']);
+    expect(first({ screenings: [{ ...over65, yes: [] }] })).toEqual([]);
   });
 });

@@ -2,13 +2,15 @@ import type { Role } from '../access/deeds';
 import type { Basis, SessionDone } from '../plan/compose';
 import type { LadderRung } from '../protocol/exercise';
 import { libraryOf } from '../protocol/exercises';
-import { LIMBS, type Limb } from '../quantity/limb';
+import { LIMBS, type Limb, type LimbKind, limbKind, limbKindSchema } from '../quantity/limb';
 import { kindsMoved } from '../review/summary';
 import { strengthTestIsDue } from '../strength/shelf-life';
 import { ageWords } from './age-words';
 import type { ClientFacts, KitInUse } from './facts';
-import { limitsInForce, proceduresInForce, shelfLifeInForce, whyDue } from './in-force';
+import { limitsInForce, proceduresInForce, shelfLifeInForce, watchesBloodPressure, whyDue } from './in-force';
 import { rungInForce } from './ladder-in-force';
+
+const LIMB_KINDS = limbKindSchema.options;
 
 /** What a session is composed from: what is in force for a person, the kit, and who prescribes. */
 export const basisOf = (facts: ClientFacts, kit: KitInUse, prescriber: Role, nowMs: number): Basis => ({
@@ -27,8 +29,16 @@ export const basisOf = (facts: ClientFacts, kit: KitInUse, prescriber: Role, now
   rungs: new Map(LIMBS.flatMap((limb) => rungOf(facts, limb))),
   prescriber,
   arbitraryUpToMmHg: facts.arbitraryUpToMmHg,
+  oneLimbFirst: oneLimbFirst(facts, nowMs),
   done: sessionsDone(facts),
 });
+
+/** Kinds of limb of which one has to be trained alone first, while the blood pressure is watched (rule RUN-8). */
+function oneLimbFirst(facts: ClientFacts, nowMs: number): LimbKind[] {
+  if (!watchesBloodPressure(facts, nowMs)) return [];
+  const alone = facts.sessions.flatMap(({ worked }) => worked.filter(({ limbs }) => limbs.length === 1));
+  return LIMB_KINDS.filter((kind) => !alone.some(({ limbs: [limb] }) => limb && limbKind(limb) === kind));
+}
 
 const rungOf = (facts: ClientFacts, limb: Limb): [Limb, LadderRung][] => {
   const check = rungInForce(facts, limb);

@@ -3,7 +3,7 @@ import type { Limb } from '../quantity/limb';
 import { LIMB_LABELS } from '../quantity/limb';
 import { MS_PER_DAY } from '../quantity/units';
 import type { RuleId } from '../rules/catalogue';
-import type { Clearance, ClearanceSubject } from '../screening/clearance';
+import type { Clearance, FoundSubject } from '../screening/clearance';
 import { DAY_CHECK_HOLDS_MS, type DayCheckAnswers, judgeDayCheck } from '../screening/day-check';
 import { judgeScreening } from '../screening/decide';
 import type { Stricter } from '../screening/items';
@@ -33,7 +33,7 @@ export type Hold = {
   /** Null holds the whole person. */
   limb: Limb | null;
   /** What a clearance could answer it by; null where none can. */
-  subject: ClearanceSubject | null;
+  subject: FoundSubject | null;
   ends: HoldEnd;
   lifted: { atMs: number; by: string; reason: string } | null;
 };

@@ -69,6 +69,13 @@ export function needsBloodPressure(
   );
 }
 
+/** Whether blood pressure is watched in work: for high blood pressure, treated or not, and over 65 (rule RUN-8). */
+export const watchesBloodPressure = (
+  facts: Pick<ClientFacts, 'screenings' | 'clearances'>,
+  nowMs: number,
+): boolean =>
+  needsBloodPressure(facts, nowMs) || (newest(facts.screenings)?.yes.includes('over-65') ?? false);
+
 /** The newest resting blood pressure of the last 12 weeks, the mean of its readings; none where there is no other (LOP-7). */
 export function restingPressureInForce(
   { screenings }: Pick<ClientFacts, 'screenings'>,

@@ -73,10 +73,11 @@ export const runRules = {
       stopAbove: { systolicMmHg: 220, diastolicMmHg: 105 },
       neverAbove: { systolicMmHg: 250, diastolicMmHg: 115 },
       backWithinMmHg: 10,
+      olderThanYears: 65,
       afterMs: { first: 60_000, second: 300_000, until: 1_800_000 },
     },
-    words: ({ stopAbove, neverAbove, backWithinMmHg, afterMs }) =>
-      `For high blood pressure, treated or not, and for whoever asks for it: before, in the last rest, and ${seconds(afterMs.first) / 60} and ${seconds(afterMs.second) / 60} min after. Above ${stopAbove.systolicMmHg} or ${stopAbove.diastolicMmHg}, or what the practice sets, at most ${neverAbove.systolicMmHg} or ${neverAbove.diastolicMmHg}, work stops at once. Not back within ${backWithinMmHg} of the reading before by then: noted, and lower next time. One limb first.`,
+    words: ({ stopAbove, neverAbove, backWithinMmHg, olderThanYears, afterMs }) =>
+      `For high blood pressure, treated or not, over ${olderThanYears}, and for whoever asks for it: before, in the last rest, and ${seconds(afterMs.first) / 60} and ${seconds(afterMs.second) / 60} min after. Above ${stopAbove.systolicMmHg} or ${stopAbove.diastolicMmHg}, or what the practice sets, at most ${neverAbove.systolicMmHg} or ${neverAbove.diastolicMmHg}, work stops at once. Not back within ${backWithinMmHg} of the reading before by then: noted, and lower next time. One limb first.`,
   }),
   'RUN-9': rule({
     title: 'Clocks',

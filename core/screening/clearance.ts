@@ -3,8 +3,12 @@ import { type WorkMode, workModeSchema } from '../protocol/work-mode';
 import { type Limb, limbSchema } from '../quantity/limb';
 import { itemIdSchema } from './items';
 
-/** What a clearance is about: a screening item, or the resting blood pressure. */
-export const clearanceSubjectSchema = z.union([itemIdSchema, z.literal('blood-pressure')]);
+const foundSubjectSchema = z.union([itemIdSchema, z.literal('blood-pressure')]);
+/** What a screening found: an item, or the resting blood pressure. */
+export type FoundSubject = z.infer<typeof foundSubjectSchema>;
+
+/** What a clearance is about: what was found, or how the pressure rises in work, which it only limits. */
+export const clearanceSubjectSchema = z.union([foundSubjectSchema, z.literal('pressor-response')]);
 export type ClearanceSubject = z.infer<typeof clearanceSubjectSchema>;
 
 /** A written clearance: who gave it, for what, until when, and what it limits (rule SCR-2). */

@@ -1,7 +1,8 @@
+import { limbsWords } from '../quantity/limb';
 import type { RuleId } from '../rules/catalogue';
 import { RULES } from '../rules/catalogue';
 import { bloodPressureLevel, bloodPressureWords, meanBloodPressure } from './blood-pressure';
-import { type Clearance, type ClearanceSubject, hasLimits, isInForce } from './clearance';
+import { type Clearance, type FoundSubject, hasLimits, isInForce } from './clearance';
 import { type ItemId, type ItemLevel, levelOf, SCREEN_ITEMS, type Stricter } from './items';
 import type { Screening } from './screening';
 
@@ -16,7 +17,7 @@ export const DECISION_WORDS: Record<Decision, string> = {
 
 /** Why a screening came out as it did: one item, what it means, and what clears it, if anything does. */
 export type Reason = {
-  subject: ClearanceSubject;
+  subject: FoundSubject;
   level: ItemLevel;
   words: string;
   /** The clearance that answers it, in words; null while none does. */
@@ -31,7 +32,7 @@ export type Judgement = { decision: Decision; reasons: Reason[] };
  * A stop item is answered only by a physician's clearance with limits; some, and a blood pressure that stops, by none.
  */
 export function judgeScreening(
-  screening: Pick<Screening, 'yes' | 'bloodPressures'>,
+  screening: Answered,
   clearances: readonly Clearance[],
   stricter: Stricter,
   nowMs: number,
@@ -58,7 +59,7 @@ type Found = Omit<Reason, 'clearedBy'>;
  * one (rule SCR-1).
  */
 function weighsMore(subject: ItemId, answered: Answered): boolean {
-  const others = answered.yes.filter((other) => other !== subject);
+  const others = answered.yes.filter((other) => other !== subject && !SCREEN_ITEMS[other].apart);
   switch (SCREEN_ITEMS[subject].clearWith) {
     case 'any-item':
       return others.length > 0 || bloodPressureReasons(answered).length > 0;
@@ -69,13 +70,21 @@ function weighsMore(subject: ItemId, answered: Answered): boolean {
   }
 }
 
-type Answered = Pick<Screening, 'yes' | 'bloodPressures'>;
+type Answered = Pick<Screening, 'yes' | 'bloodPressures' | 'places'>;
+
+/** What an item is called, with the limbs it is in. */
+function labelIn(subject: ItemId, { places = [] }: Answered): string {
+  const { label } = SCREEN_ITEMS[subject];
+  const place = places.find(({ item }) => item === subject);
+  return place ? `${label}: ${limbsWords(place.limbs)}` : label;
+}
 
 function itemReasons(answered: Answered, stricter: Stricter): Found[] {
   return answered.yes.map((subject) => {
     const alone = levelOf(subject, stricter);
     const withOthers = alone === 'note' && weighsMore(subject, answered);
-    const { label, clearWith } = SCREEN_ITEMS[subject];
+    const { clearWith } = SCREEN_ITEMS[subject];
+    const label = labelIn(subject, answered);
     const beside = clearWith === 'clots' ? 'another item that bears on clots' : 'another item';
     return {
       subject,
@@ -108,7 +117,7 @@ function bloodPressureReasons({ bloodPressures }: Pick<Screening, 'bloodPressure
 }
 
 /** Stops that no paper answers (rule SCR-2); a blood pressure at or above 180/110 is another. */
-const NEVER_CLEARED: readonly ClearanceSubject[] = [
+const NEVER_CLEARED: readonly FoundSubject[] = [
   'thrombosis-suspected',
   'compartment-syndrome',
   'infection',

@@ -41,6 +41,7 @@ export const itemIdSchema = z.enum([
   'oestrogen',
   'long-travel',
   'smoker',
+  'over-65',
 ]);
 export type ItemId = z.infer<typeof itemIdSchema>;
 
@@ -51,6 +52,10 @@ export type ScreenItem = {
   clots?: true;
   /** Noted alone; beside another item, or beside another that bears on clots, it needs a clearance. */
   clearWith?: 'any-item' | 'clots';
+  /** It is about one limb or several, which are named. */
+  inLimb?: true;
+  /** Asked for another rule's sake: it weighs nothing beside others. */
+  apart?: true;
 };
 
 /** The questionnaire of rule SCR-1, in the order it is asked. Resting blood pressure is judged on its own. */
@@ -71,19 +76,24 @@ export const SCREEN_ITEMS: Record<ItemId, ScreenItem> = {
   pregnancy: { label: 'Pregnancy, or birth in the last 6 weeks', level: 'stop', clots: true },
   'heart-disease': { label: 'Unstable or significant heart disease', level: 'stop' },
   infection: { label: 'Active infection', level: 'stop' },
-  'open-wound': { label: 'Open fracture, unhealed wound or skin graft under the cuff', level: 'stop' },
+  'open-wound': {
+    label: 'Open fracture, unhealed wound or skin graft under the cuff',
+    level: 'stop',
+    inLimb: true,
+  },
   'vascular-disease': {
     label: 'Peripheral vascular disease or other vascular insufficiency',
     level: 'stop',
   },
   'compartment-syndrome': { label: 'Acute compartment syndrome', level: 'stop' },
-  'dialysis-access': { label: 'Dialysis access in the limb', level: 'stop' },
+  'dialysis-access': { label: 'Dialysis access in the limb', level: 'stop', inLimb: true },
   'vessel-implant': {
     label: 'Vascular stent, vessel graft or indwelling line in the limb',
     level: 'stop',
     clots: true,
+    inLimb: true,
   },
-  tumour: { label: 'Tumour in the limb', level: 'stop', clots: true },
+  tumour: { label: 'Tumour in the limb', level: 'stop', clots: true, inLimb: true },
   'cancer-treatment': { label: 'In treatment for cancer now', level: 'stop', clots: true },
   'spinal-cord-injury': { label: 'Spinal cord injury at or above the sixth thoracic level', level: 'stop' },
   rhabdomyolysis: { label: 'Muscle breakdown (rhabdomyolysis) in the past', level: 'stop' },
@@ -91,11 +101,11 @@ export const SCREEN_ITEMS: Record<ItemId, ScreenItem> = {
   'hypertension-treated': { label: 'Treated for high blood pressure', level: 'clear' },
   diabetes: { label: 'Diabetes', level: 'clear' },
   'varicose-veins': { label: 'Varicose veins', level: 'clear', clots: true },
-  lymphoedema: { label: 'Lymphoedema, or lymph nodes removed on that side', level: 'clear' },
+  lymphoedema: { label: 'Lymphoedema, or lymph nodes removed on that side', level: 'clear', inLimb: true },
   anticoagulants: { label: 'Takes anticoagulants', level: 'clear', clots: true },
   'family-clots': { label: 'Parent, brother, sister or child with clots', level: 'clear', clots: true },
   'sickle-cell-trait': { label: 'Sickle cell trait', level: 'clear', clots: true },
-  'nerve-injury': { label: 'Nerve injury in the limb', level: 'clear' },
+  'nerve-injury': { label: 'Nerve injury in the limb', level: 'clear', inLimb: true },
   'recent-surgery': { label: 'Surgery in the last 12 weeks', level: 'clear', clots: true },
   'easily-bruised': { label: 'Bruises easily, or a bleeding disorder', level: 'clear' },
   'fragile-skin': { label: 'Fragile skin, or steroids taken for long', level: 'clear' },
@@ -116,6 +126,8 @@ export const SCREEN_ITEMS: Record<ItemId, ScreenItem> = {
     clearWith: 'clots',
   },
   smoker: { label: 'Smokes', level: 'note', clearWith: 'any-item' },
+  // Blood pressure is then watched in work (rule RUN-8).
+  'over-65': { label: `Over ${RULES['RUN-8'].figures.olderThanYears}`, level: 'note', apart: true },
 };
 
 const RANK: Record<ItemLevel, number> = { note: 0, clear: 1, stop: 2 };

@@ -6,7 +6,7 @@ import { type Clearance, hasLimits, limitsInForce } from './clearance';
 import { judgeDayCheck } from './day-check';
 import { judgeScreening } from './decide';
 import { itemIdSchema, levelOf, SCREEN_ITEMS } from './items';
-import { changesSince, ITEM_IDS } from './screening';
+import { changesSince, ITEM_IDS, screeningAnswersSchema, withoutPlace } from './screening';
 
 const NOW = 1_800_000_000_000;
 const calm = { systolicMmHg: 122, diastolicMmHg: 76 };
@@ -222,5 +222,36 @@ describe('on the day (SCR-3)', () => {
     expect(judgeDayCheck({ ...answers, notWell: [...answers.notWell] })).toMatchObject([
       { level, subject, rule: 'SCR-3' },
     ]);
+  });
+});
+
+describe('items in a limb, and what is only asked', () => {
+  it('name their limb in the reason, and it is known which limb was not said', () => {
+    const { reasons } = judgeScreening(
+      {
+        yes: ['nerve-injury'],
+        bloodPressures: [],
+        places: [{ item: 'nerve-injury', limbs: ['left-arm', 'left-thigh'] }],
+      },
+      [],
+      [],
+      0,
+    );
+    expect(reasons.map(({ words }) => words)).toEqual(['Nerve injury in the limb: left arm and left thigh']);
+    const bloodPressures = [calm, calm];
+    const places = [{ item: 'nerve-injury' as const, limbs: ['left-arm' as const] }];
+    expect(withoutPlace(['nerve-injury', 'smoker'], [])).toEqual(['nerve-injury']);
+    expect(withoutPlace(['nerve-injury', 'smoker'], places)).toEqual([]);
+    const answers = { yes: ['nerve-injury'], bloodPressures, medicines: [' Amlodipine '] };
+    // A stop is on record with its limb or without.
+    expect(screeningAnswersSchema.parse(answers)).toMatchObject({ places: [], medicines: ['Amlodipine'] });
+  });
+
+  it('over 65 is noted, and makes no smoker need a clearance', () => {
+    const judged = judgeScreening({ yes: ['smoker', 'over-65'], bloodPressures: [] }, [], [], 0);
+    expect(judged.decision).toBe('clear-to-start');
+    expect(
+      judgeScreening({ yes: ['smoker', 'diabetes'], bloodPressures: [] }, [], [], 0).reasons,
+    ).toMatchObject([{ subject: 'smoker', level: 'clear' }, { subject: 'diabetes' }]);
   });
 });

@@ -7,7 +7,7 @@ import { type BloodPressure, bloodPressureSchema } from './blood-pressure';
 import { type ItemId, itemIdSchema, SCREEN_ITEMS } from './items';
 
 /** Rises when an item or its meaning changes, so that old answers keep what they were asked. */
-export const SCREEN_VERSION = 3;
+export const SCREEN_VERSION = 4;
 
 export const ITEM_IDS = itemIdSchema.options;
 
@@ -19,6 +19,15 @@ export const procedureSchema = z.object({
 });
 export type Procedure = z.infer<typeof procedureSchema>;
 
+/** In which limbs an item is. */
+export const itemPlaceSchema = z.object({
+  item: itemIdSchema,
+  limbs: z.array(limbSchema).min(1, 'Say which limb.').max(4),
+});
+export type ItemPlace = z.infer<typeof itemPlaceSchema>;
+
+const medicineSchema = z.string().trim().min(1).max(80, 'At most 80 characters each.');
+
 /** The answers of one screening: every item, and two resting blood pressures of one sitting (rule SCR-1). */
 export const screeningAnswersSchema = z.object({
   yes: z.array(itemIdSchema),
@@ -29,7 +38,15 @@ export const screeningAnswersSchema = z.object({
   note: z.string().trim().max(400, 'At most 400 characters.').default(''),
   /** Operations of the last 12 weeks: which limb, when, and what was done; every "days since" counts from them. */
   procedures: z.array(procedureSchema).max(8).default([]),
+  /** Of items "in the limb" that are there: in which. The form asks for it; a stop is never refused for want of it. */
+  places: z.array(itemPlaceSchema).max(20).default([]),
+  /** A short list, in words. */
+  medicines: z.array(medicineSchema).max(20, 'At most 20.').default([]),
 });
+
+/** Items in a limb that are there without a word on which limb. */
+export const withoutPlace = (yes: readonly ItemId[], places: readonly ItemPlace[]): ItemId[] =>
+  yes.filter((id) => SCREEN_ITEMS[id].inLimb && !places.some(({ item }) => item === id));
 
 /** A screening on record. */
 export type Screening = {
@@ -39,6 +56,9 @@ export type Screening = {
   bloodPressures: BloodPressure[];
   note: string;
   procedures?: Procedure[] | undefined;
+  /** Screenings of earlier releases did not name limbs or medicines. */
+  places?: ItemPlace[] | undefined;
+  medicines?: string[] | undefined;
   /** Who asked; older ones did not keep it. */
   by?: Role | undefined;
 };

@@ -22,11 +22,11 @@ import type { HoldEnd } from '#core/record/holds';
 import type { SessionSummary } from '#core/review/summary';
 import { RULES, type RuleId } from '#core/rules/catalogue';
 import type { BloodPressure } from '#core/screening/blood-pressure';
-import type { Clearance, ClearanceSubject } from '#core/screening/clearance';
+import type { Clearance, FoundSubject } from '#core/screening/clearance';
 import type { ConsentGiven } from '#core/screening/consent';
 import type { DayCheckAnswers } from '#core/screening/day-check';
 import type { ItemId, Stricter } from '#core/screening/items';
-import type { Procedure } from '#core/screening/screening';
+import type { ItemPlace, Procedure } from '#core/screening/screening';
 import type { SessionEvent, SessionEventType } from '#core/session/events';
 import type { Side } from '#core/strength/side';
 
@@ -114,6 +114,8 @@ export const ScreeningEntity = defineEntity({
     bloodPressures: p.json().$type<BloodPressure[]>(),
     note: p.text(),
     procedures: p.json().$type<Procedure[]>(),
+    places: p.json().$type<ItemPlace[]>(),
+    medicines: p.json().$type<string[]>(),
     /** Null in screenings of the first releases, which did not keep it. */
     by: p.string().$type<Role>().nullable(),
     superseded: superseded(),
@@ -509,7 +511,7 @@ export const HoldEntity = defineEntity({
     rule: p.string().$type<RuleId>(),
     atMs: atMs(),
     limb: p.string().$type<Limb>().nullable(),
-    subject: p.string().$type<ClearanceSubject>().nullable(),
+    subject: p.string().$type<FoundSubject>().nullable(),
     ends: p.json().$type<HoldEnd>(),
     liftedAtMs: p.bigint('number').nullable(),
     liftedBy: p.string().nullable(),

@@ -17,6 +17,7 @@ import { HomeLinks } from './migrations/016-home-links';
 import { PracticeDateOrder } from './migrations/017-date-order';
 import { Learning } from './migrations/018-learning';
 import { Wraps } from './migrations/019-wraps';
+import { LimbsOfItems } from './migrations/020-limbs-of-items';
 
 /** Every migration, in order; what stands in a file tells its release. */
 export const MIGRATIONS = [
@@ -39,6 +40,7 @@ export const MIGRATIONS = [
   { name: '017-date-order', class: PracticeDateOrder },
   { name: '018-learning', class: Learning },
   { name: '019-wraps', class: Wraps },
+  { name: '020-limbs-of-items', class: LimbsOfItems },
 ];
 
 export const MIGRATION_NAMES = MIGRATIONS.map(({ name }) => name);

@@ -40,7 +40,7 @@ export type Row = Record<string, any>;
 
 const newestOnly = (sql: string): Part => ({ sql, and: 'superseded = 0' });
 
-export const SCREENING = `select client_id, at_ms as "atMs", version, yes, blood_pressures, note, procedures, "by" from screening`;
+export const SCREENING = `select client_id, at_ms as "atMs", version, yes, blood_pressures, note, procedures, places, medicines, "by" from screening`;
 
 export const screeningOf = ({ atMs, version, note, by, ...row }: Row): Screening => ({
   atMs,
@@ -49,6 +49,8 @@ export const screeningOf = ({ atMs, version, note, by, ...row }: Row): Screening
   yes: JSON.parse(row.yes),
   bloodPressures: JSON.parse(row.blood_pressures),
   procedures: JSON.parse(row.procedures),
+  places: JSON.parse(row.places),
+  medicines: JSON.parse(row.medicines),
   ...(by ? { by } : {}),
 });
 

@@ -1,6 +1,6 @@
 import { memo, useState } from 'react';
 import type { Plan } from '#core/plan/plan';
-import { needsBloodPressure } from '#core/record/in-force';
+import { watchesBloodPressure } from '#core/record/in-force';
 import { RULES } from '#core/rules/catalogue';
 import { bloodPressureWords } from '#core/screening/blood-pressure';
 import { BLOOD_PRESSURE_MOMENTS, bloodPressureDue } from '#core/session/blood-pressure';
@@ -37,7 +37,7 @@ export const BloodPressureInWork = memo(function BloodPressureInWork({
       }
     : RULES['RUN-8'].figures.stopAbove;
   const due = bloodPressureDue(plan, state, nowMs);
-  const isAsked = client !== undefined && needsBloodPressure(client.facts, client.judgedAtMs);
+  const isAsked = client !== undefined && watchesBloodPressure(client.facts, client.judgedAtMs);
   const { reading } = readPressure(typed);
   const taken = state.bloodPressures
     .map(

@@ -74,7 +74,11 @@ export const ARCHIVED: Record<ArchiveKind, ArchivedTable> = {
     only: 'merged_into is null',
     order: 'rowid',
   },
-  screening: { table: 'screening', json: ['yes', 'bloodPressures', 'procedures'], ...byTime },
+  screening: {
+    table: 'screening',
+    json: ['yes', 'bloodPressures', 'procedures', 'places', 'medicines'],
+    ...byTime,
+  },
   clearance: { table: 'clearance', json: ['clearance'], ...byTime },
   consent: { table: 'consent', ...byTime },
   'day-check': { table: 'day_check', json: ['answers'], ...byTime },

@@ -16,8 +16,14 @@ import { day, endOfDayMs } from '../../parts/format';
 import { More } from '../../parts/More';
 import { Ticks } from '../../parts/Ticks';
 
+const OTHER_SUBJECTS = {
+  'blood-pressure': 'Resting blood pressure',
+  'pressor-response': 'How the blood pressure rises in work',
+};
 const subjectWords = (subject: ClearanceSubject): string =>
-  subject === 'blood-pressure' ? 'Resting blood pressure' : SCREEN_ITEMS[subject].label;
+  subject === 'blood-pressure' || subject === 'pressor-response'
+    ? OTHER_SUBJECTS[subject]
+    : SCREEN_ITEMS[subject].label;
 
 /** What a clearance limits, in words; "no limits" when nothing. */
 function limitWords({ maxPercentLop, limbs, modes }: Clearance): string {

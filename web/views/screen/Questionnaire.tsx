@@ -1,9 +1,12 @@
 import { useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
+import { LIMB_LABELS, LIMBS, type Limb } from '#core/quantity/limb';
 import { type ItemId, levelOf, SCREEN_ITEMS, type Stricter } from '#core/screening/items';
 import { ITEM_IDS } from '#core/screening/screening';
 import { KeyHint } from '../../parts/Button';
+import { Ticks } from '../../parts/Ticks';
 
+export type Places = Partial<Record<ItemId, Limb[]>>;
 export type Answers = Partial<Record<ItemId, boolean>>;
 
 const LEVEL_WORDS = { stop: 'stop', clear: 'needs clearance', note: 'noted' } as const;
@@ -13,13 +16,18 @@ export function Questionnaire({
   answers,
   lastTime,
   stricter,
+  places,
   onChange,
+  onPlaces,
 }: {
   answers: Answers;
   /** What was answered yes last time; null when there was none. */
   lastTime: readonly ItemId[] | null;
   stricter: Stricter;
+  /** In which limbs what is there is. */
+  places: Places;
   onChange: (answers: Answers) => void;
+  onPlaces: (places: Places) => void;
 }) {
   const [current, setCurrent] = useState(0);
   const move = (by: number) => setCurrent((old) => Math.min(ITEM_IDS.length - 1, Math.max(0, old + by)));
@@ -70,6 +78,16 @@ export function Questionnaire({
                 </button>
               ))}
             </fieldset>
+            {answers[id] && SCREEN_ITEMS[id].inLimb && (
+              <div className="col-span-2 pb-1 pl-7">
+                <Ticks
+                  label="In which limb"
+                  options={LIMBS.map((value) => ({ value, label: LIMB_LABELS[value] }))}
+                  chosen={places[id] ?? []}
+                  onChange={(limbs) => onPlaces({ ...places, [id]: limbs })}
+                />
+              </div>
+            )}
           </li>
         ))}
       </ol>

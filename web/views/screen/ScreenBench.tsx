@@ -8,7 +8,8 @@ import { bloodPressureWords, meanBloodPressure } from '#core/screening/blood-pre
 import { judgeDayCheck } from '#core/screening/day-check';
 import { judgeScreening } from '#core/screening/decide';
 import type { Proposal } from '#core/screening/from-bundle';
-import { changesSince, ITEM_IDS, type Screening } from '#core/screening/screening';
+import { SCREEN_ITEMS } from '#core/screening/items';
+import { changesSince, ITEM_IDS, type Screening, withoutPlace } from '#core/screening/screening';
 import { api, failureWords, read } from '../../data/api';
 import { useScreenings } from '../../data/history';
 import { useRecordWrite } from '../../data/queries';
@@ -26,8 +27,9 @@ import { Clearances } from './Clearances';
 import { FromRecord, noteOf } from './FromRecord';
 import { Holds } from './Holds';
 import { JudgementLines } from './JudgementLines';
+import { PressorForm } from './PressorForm';
 import { Procedures, readProcedures, type TypedProcedure } from './Procedures';
-import { type Answers, Questionnaire } from './Questionnaire';
+import { type Answers, type Places, Questionnaire } from './Questionnaire';
 
 const NOTE_LETTERS = 400;
 
@@ -39,11 +41,20 @@ export function ScreenBench({ client }: { client: ClientRecord }) {
   return <ScreeningOnRecord client={client} last={last} screenAgain={() => setScreening(true)} />;
 }
 
+/** The parts of a list with commas. */
+const listed = (words: string): string[] =>
+  words
+    .split(/[,;\n]/)
+    .map((part) => part.trim())
+    .filter(Boolean);
+
 function NewScreeningForm({ client, done }: { client: ClientRecord; done: () => void }) {
   const last = newest(client.facts.screenings);
   const [answers, setAnswers] = useState<Answers>({});
   const [typed, setTyped] = useState([NO_PRESSURE, NO_PRESSURE]);
   const [note, setNote] = useState('');
+  const [limbsOf, setLimbsOf] = useState<Places>({});
+  const [medicines, setMedicines] = useState((last?.medicines ?? []).join(', '));
   const [operations, setOperations] = useState<TypedProcedure[]>([]);
   const write = useRecordWrite((json: NewScreening) =>
     read(api.clients[':id'].screenings.$post({ param: { id: client.id }, json })),
@@ -51,8 +62,13 @@ function NewScreeningForm({ client, done }: { client: ClientRecord; done: () => 
   const yes = ITEM_IDS.filter((id) => answers[id]);
   const unanswered = ITEM_IDS.filter((id) => answers[id] === undefined).length;
   const bloodPressures = typed.flatMap((one) => readPressure(one).reading ?? []);
+  const places = yes.flatMap((item) => {
+    const limbs = SCREEN_ITEMS[item].inLimb ? (limbsOf[item] ?? []) : [];
+    return limbs.length > 0 ? [{ item, limbs }] : [];
+  });
+  const unplaced = withoutPlace(yes, places).length;
   const judgement = judgeScreening(
-    { yes, bloodPressures },
+    { yes, bloodPressures, places },
     client.facts.clearances,
     client.facts.stricter,
     client.judgedAtMs,
@@ -60,7 +76,10 @@ function NewScreeningForm({ client, done }: { client: ClientRecord; done: () => 
   const operated = yes.includes('recent-surgery');
   const procedures = operated ? readProcedures(operations) : [];
   const complete =
-    unanswered === 0 && bloodPressures.length >= 2 && (!operated || procedures.length === operations.length);
+    unanswered === 0 &&
+    unplaced === 0 &&
+    bloodPressures.length >= 2 &&
+    (!operated || procedures.length === operations.length);
   /** Puts what another record says where it would be typed; recording it stays a deed of its own. */
   const takeOver = (proposal: Proposal) => {
     if (proposal.kind === 'item') setAnswers((now) => ({ ...now, [proposal.itemId]: true }));
@@ -74,7 +93,12 @@ function NewScreeningForm({ client, done }: { client: ClientRecord; done: () => 
     if (said) setNote((now) => [now, said].filter(Boolean).join('; ').slice(0, NOTE_LETTERS));
   };
   const save = async () => {
-    if (await write.mutateAsync({ yes, bloodPressures, note, procedures }).catch(() => null)) done();
+    if (
+      await write
+        .mutateAsync({ yes, bloodPressures, note, procedures, places, medicines: listed(medicines) })
+        .catch(() => null)
+    )
+      done();
   };
   return (
     <section className="grid gap-8 lg:grid-cols-[1fr_22rem]">
@@ -89,7 +113,9 @@ function NewScreeningForm({ client, done }: { client: ClientRecord; done: () => 
           answers={answers}
           lastTime={last?.yes ?? null}
           stricter={client.facts.stricter}
+          places={limbsOf}
           onChange={setAnswers}
+          onPlaces={setLimbsOf}
         />
       </div>
       <div className="space-y-4 lg:sticky lg:top-4 lg:self-start">
@@ -113,6 +139,13 @@ function NewScreeningForm({ client, done }: { client: ClientRecord; done: () => 
           </p>
         )}
         <Field
+          label="Medicines"
+          hint="With commas between them."
+          autoComplete="off"
+          value={medicines}
+          onChange={(event) => setMedicines(event.target.value)}
+        />
+        <Field
           label="Note"
           value={note}
           maxLength={NOTE_LETTERS}
@@ -123,6 +156,7 @@ function NewScreeningForm({ client, done }: { client: ClientRecord; done: () => 
         ) : (
           <p className="text-quiet">
             {unanswered > 0 ? `${unanswered} still to answer` : 'All answered'}
+            {unplaced > 0 && `, ${unplaced} without a limb`}
             {bloodPressures.length < 2 && ', two readings a minute apart'}.
           </p>
         )}
@@ -157,6 +191,7 @@ function ScreeningOnRecord({
         <BenchHeading title="Screen">
           Screened {dayAndTime(last.atMs)}, resting{' '}
           {bloodPressureWords(meanBloodPressure(last.bloodPressures))} mmHg. {last.note}
+          {last.medicines && last.medicines.length > 0 && ` Takes ${last.medicines.join(', ')}.`}
         </BenchHeading>
         <Holds client={client} />
         <JudgementLines judgement={judgement} />
@@ -184,6 +219,7 @@ function ScreeningOnRecord({
         {(!today || checkingAgain) && <DayCheckForm client={client} done={() => setCheckingAgain(false)} />}
         <ConsentForm client={client} />
         <Clearances client={client} open={open} />
+        <PressorForm client={client} />
       </div>
     </section>
   );

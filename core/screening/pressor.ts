@@ -1,0 +1,59 @@
+import { z } from 'zod';
+import { roundDownToDivision } from '../quantity/rounding';
+import { RULES } from '../rules/catalogue';
+import { type BloodPressure, bloodPressureSchema, bloodPressureWords } from './blood-pressure';
+
+/** Two minutes of light work under the cuff of one limb, and the blood pressure around it (rule RUN-8). */
+export const pressorReadingsSchema = z.object({
+  percentLop: z.number('Enter the share of LOP.').min(10, 'At least 10 %.').max(80, 'At most 80 %.'),
+  before: bloodPressureSchema,
+  minute1: bloodPressureSchema,
+  minute2: bloodPressureSchema,
+  /** Five minutes after the cuff came down. */
+  after: bloodPressureSchema,
+});
+export type PressorReadings = z.infer<typeof pressorReadingsSchema>;
+
+/** What a pressor response comes to: a share of LOP that a clinician may keep as a cap, or no work under a cuff. */
+export type PressorResponse =
+  | { kind: 'cap'; capPercentLop: number; words: string }
+  | { kind: 'none-needed'; words: string }
+  | { kind: 'not-under-a-cuff'; words: string };
+
+const { neverAbove, backWithinMmHg } = RULES['RUN-8'].figures;
+const LOWEST_CAP = 10;
+const STEP = 5;
+const LATER_POINTS = RULES['REV-1'].figures.pointsDown;
+
+/**
+ * The share of LOP at which the blood pressure of work would stay under the limit, if it rises in proportion to the share. That it does
+ * is a working assumption of this app: it only ever lowers, and who decides is a clinician. Above the limit already, or not back at
+ * five minutes, it lies lower than what was held (rule RUN-8).
+ * @param limit the practice's own, which is never taken for higher than the rule's
+ * @example before 140/84, then 180/95 at 40 %, limit 220/105: 40 × min(80 ÷ 40, 21 ÷ 11) = 76 //=> { kind: 'cap', capPercentLop: 75 }
+ */
+export function pressorResponse(readings: PressorReadings, limit: BloodPressure): PressorResponse {
+  const { percentLop, before, minute1, minute2, after } = readings;
+  const share = (of: keyof BloodPressure): number => {
+    const most = Math.min(limit[of], neverAbove[of]);
+    const rise = Math.max(minute1[of], minute2[of]) - before[of];
+    return rise <= 0 ? Number.POSITIVE_INFINITY : Math.max(0, most - before[of]) / rise;
+  };
+  const isOver = [minute1, minute2].some((reading) =>
+    (['systolicMmHg', 'diastolicMmHg'] as const).some(
+      (of) => reading[of] > Math.min(limit[of], neverAbove[of]),
+    ),
+  );
+  const isBack = (['systolicMmHg', 'diastolicMmHg'] as const).every(
+    (of) => after[of] <= before[of] + backWithinMmHg,
+  );
+  const byRise = percentLop * Math.min(share('systolicMmHg'), share('diastolicMmHg'));
+  const lower = isOver || !isBack ? percentLop - LATER_POINTS : Number.POSITIVE_INFINITY;
+  const most = RULES['PRS-3'].figures.exercisePercentLop.most;
+  const cap = roundDownToDivision(Math.min(byRise, lower, most), STEP);
+  const seen = `At ${percentLop} % of LOP ${bloodPressureWords(before)} rose to ${bloodPressureWords(minute1)} and ${bloodPressureWords(minute2)}, ${bloodPressureWords(after)} five minutes after${isBack ? '' : ': not back'}.`;
+  if (cap < LOWEST_CAP)
+    return { kind: 'not-under-a-cuff', words: `${seen} Ask a physician before any work under a cuff.` };
+  if (cap >= most) return { kind: 'none-needed', words: `${seen} No cap of their own.` };
+  return { kind: 'cap', capPercentLop: cap, words: `${seen} A cap at ${cap} % of LOP.` };
+}

@@ -1,0 +1,106 @@
+import { useState } from 'react';
+import type { ClientRecord } from '#contract/client';
+import type { NewClearance } from '#contract/measurements';
+import { toNumber } from '#core/quantity/units';
+import { watchesBloodPressure } from '#core/record/in-force';
+import { RULES } from '#core/rules/catalogue';
+import { type PressorReadings, pressorReadingsSchema, pressorResponse } from '#core/screening/pressor';
+import { api, failureWords, read } from '../../data/api';
+import { useMay, usePractice, usePractitioner, useRecordWrite } from '../../data/queries';
+import { BloodPressureFields } from '../../parts/BloodPressureFields';
+import { Button } from '../../parts/Button';
+import { Field, FieldError } from '../../parts/Field';
+import { NO_PRESSURE, readPressure } from '../../parts/typed-pressure';
+
+type Moment = Exclude<keyof PressorReadings, 'percentLop'>;
+const MOMENTS: Record<Moment, string> = {
+  before: 'Before',
+  minute1: 'At 1 min',
+  minute2: 'At 2 min',
+  after: '5 min after',
+};
+const MOMENT_IDS = Object.keys(MOMENTS) as Moment[];
+const EMPTY = { before: NO_PRESSURE, minute1: NO_PRESSURE, minute2: NO_PRESSURE, after: NO_PRESSURE };
+
+/** How the blood pressure rises in two minutes of light work under a cuff, and the cap a clinician may keep from it (rule RUN-8). */
+export function PressorForm({ client }: { client: ClientRecord }) {
+  const mayKeep = useMay('clear');
+  const practitioner = usePractitioner();
+  const settings = usePractice().data?.settings;
+  const [percent, setPercent] = useState('40');
+  const [typed, setTyped] = useState(EMPTY);
+  const write = useRecordWrite((json: NewClearance) =>
+    read(api.clients[':id'].clearances.$post({ param: { id: client.id }, json })),
+  );
+  if (!mayKeep) return null;
+  const parsed = pressorReadingsSchema.safeParse({
+    percentLop: toNumber(percent),
+    ...Object.fromEntries(MOMENT_IDS.map((moment) => [moment, readPressure(typed[moment]).reading])),
+  });
+  const limit = settings
+    ? { systolicMmHg: settings.stopAboveSystolicMmHg, diastolicMmHg: settings.stopAboveDiastolicMmHg }
+    : RULES['RUN-8'].figures.stopAbove;
+  const response = parsed.success ? pressorResponse(parsed.data, limit) : null;
+  const keep = (capPercentLop: number, words: string) =>
+    write.mutate({
+      subjects: ['pressor-response'],
+      givenBy: practitioner?.name ?? 'Clinician',
+      byPhysician: false,
+      givenAtMs: client.judgedAtMs,
+      untilMs: null,
+      maxPercentLop: capPercentLop,
+      limbs: [],
+      modes: [],
+      note: words,
+    });
+  return (
+    <details open={write.isSuccess}>
+      <summary className="min-h-11 cursor-pointer py-2 text-xl font-semibold">
+        How the blood pressure rises in work
+        {watchesBloodPressure(client.facts, client.judgedAtMs) && (
+          <span className="notched ml-3 text-[15px] font-normal">it is watched in work (RUN-8)</span>
+        )}
+      </summary>
+      <div className="space-y-3">
+        <p className="max-w-prose text-[15px] text-quiet">
+          One limb, two minutes of light work under the cuff, the person seated. Stop above{' '}
+          {limit.systolicMmHg}/{limit.diastolicMmHg} or at any sign. What comes of it is a proposal: that the
+          rise goes with the share of LOP is an assumption of this app, and it only ever lowers.
+        </p>
+        <Field
+          label="Cuff at"
+          unit="% LOP"
+          className="max-w-40"
+          inputMode="decimal"
+          autoComplete="off"
+          value={percent}
+          onChange={(event) => setPercent(event.target.value)}
+        />
+        {MOMENT_IDS.map((moment) => (
+          <BloodPressureFields
+            key={moment}
+            label={MOMENTS[moment]}
+            typed={typed[moment]}
+            onChange={(next) => setTyped({ ...typed, [moment]: next })}
+          />
+        ))}
+        {response && (
+          <p role="status" className={response.kind === 'none-needed' ? '' : 'notched py-1'}>
+            {response.words}
+          </p>
+        )}
+        {response?.kind === 'cap' && !write.isSuccess && (
+          <Button
+            kind="main"
+            disabled={write.isPending}
+            onClick={() => keep(response.capPercentLop, response.words)}
+          >
+            Keep {response.capPercentLop} % of LOP as a cap
+          </Button>
+        )}
+        {write.isSuccess && <p role="status">Kept: every pressure obeys it from now on.</p>}
+        {write.error && <FieldError>{failureWords(write.error)}</FieldError>}
+      </div>
+    </details>
+  );
+}
