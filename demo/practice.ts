@@ -109,6 +109,7 @@ export const PUMPS: Pump[] = [
   {
     id: 'bench-pump',
     label: 'Regulated bench pump',
+    places: ['clinic'],
     kind: 'regulated',
     divisionMmHg: 1,
     keepsPressure: true,
@@ -174,24 +175,28 @@ export const WEIGHT_KITS: WeightKit[] = [
     lightestKg: 2.5,
     stepKg: 2.5,
     heaviestKg: 90,
+    places: ['clinic', 'gym'],
   },
   {
     kind: 'single-masses',
     id: 'dumbbells',
     label: 'Dumbbells',
     massesKg: [0.5, 1, 1.5, 2, 3, 4, 5, 6, 8, 10, 12],
+    places: ['clinic', 'gym', 'home'],
   },
   {
     kind: 'single-masses',
     id: 'ankle-weights',
     label: 'Ankle weights',
     massesKg: [0.5, 1, 1.5, 2, 2.5, 3, 4, 5],
+    places: ['clinic', 'home', 'travelling'],
   },
   {
     kind: 'bar-and-plates',
     id: 'bar',
     label: 'Bar and plates',
     barKg: 10,
+    places: ['gym'],
     pairs: [
       { plateKg: 1.25, pairs: 1 },
       { plateKg: 2.5, pairs: 2 },

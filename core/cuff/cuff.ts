@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { limbKindSchema } from '../quantity/limb';
+import { placesSchema } from '../quantity/place';
 
 /** One cuff of the kit (rule FIT-2). Lengths in cm, pressure in mmHg. */
 export const cuffSchema = z.object({
@@ -13,6 +14,7 @@ export const cuffSchema = z.object({
   bladder: z.enum(['single', 'segmented']),
   canOcclude: z.boolean(),
   maxPressureMmHg: z.number().int().min(50).max(400),
+  places: placesSchema,
 });
 export type Cuff = z.infer<typeof cuffSchema>;
 

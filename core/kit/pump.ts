@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { placesSchema } from '../quantity/place';
 
 /** A gauge with its pump. Pressures in mmHg. */
 export const pumpSchema = z.object({
@@ -13,6 +14,7 @@ export const pumpSchema = z.object({
     .max(20, 'At most 20 mmHg.'),
   /** Whether the cuff holds its pressure once the pump is unplugged. */
   keepsPressure: z.boolean(),
+  places: placesSchema,
 });
 export type Pump = z.infer<typeof pumpSchema>;
 

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { limbKindSchema } from '../quantity/limb';
+import { placesSchema } from '../quantity/place';
 
 /** A wrap or strap without a gauge: tightened to printed marks, or in turns where it has none (rule FIT-5). */
 export const strapSchema = z
@@ -7,6 +8,7 @@ export const strapSchema = z
     id: z.string().min(1).max(80),
     label: z.string().trim().min(1, 'Give the strap a name.').max(60),
     limbKind: limbKindSchema,
+    places: placesSchema,
     widthCm: z.number('Enter the width.').min(2, 'At least 2 cm.').max(25, 'At most 25 cm.'),
     /** What its marks count; straps of earlier releases all have marks. */
     counts: z.enum(['marks', 'turns']).default('marks'),

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import type { Equipment } from '../protocol/exercise';
+import { placesSchema } from '../quantity/place';
 import { tidy } from '../quantity/rounding';
 import { type DisplayUnits, massIn, massWords } from '../quantity/units';
 import { RULES } from '../rules/catalogue';
@@ -17,12 +18,14 @@ const kinds = z.discriminatedUnion('kind', [
     kind: z.literal('single-masses'),
     id: z.string().max(80),
     label,
+    places: placesSchema,
     massesKg: z.array(massKg).min(1, 'Enter at least one weight.').max(200, 'At most 200 weights.'),
   }),
   z.object({
     kind: z.literal('stack'),
     id: z.string().max(80),
     label,
+    places: placesSchema,
     lightestKg: massKg,
     stepKg: massKg,
     heaviestKg: massKg,
@@ -31,6 +34,7 @@ const kinds = z.discriminatedUnion('kind', [
     kind: z.literal('bar-and-plates'),
     id: z.string().max(80),
     label,
+    places: placesSchema,
     barKg: massKg,
     /** Plates as pairs: one goes on each end. `markedIn` is the unit printed on them, where it is not the practice's. */
     pairs: z
@@ -48,6 +52,7 @@ const kinds = z.discriminatedUnion('kind', [
     kind: z.literal('bands'),
     id: z.string().max(80),
     label,
+    places: placesSchema,
     names: z.array(z.string().trim().min(1).max(40)).min(1).max(40, 'At most 40 bands.'),
   }),
 ]);

@@ -2,11 +2,13 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { v4 as newId } from 'uuid';
 import { type KitItem, kitItemSchema } from '#contract/practice';
+import { PLACE_IDS, PLACE_LABELS } from '#core/quantity/place';
 import { api, failureWords, read } from '../../data/api';
 import { KEYS } from '../../data/keys';
 import { Button } from '../../parts/Button';
 import { Field, FieldError } from '../../parts/Field';
 import { Picker } from '../../parts/Picker';
+import { Ticks } from '../../parts/Ticks';
 import { useUnits } from '../../parts/units';
 import { fromTyped, KINDS, type KitField, type KitKind, toTyped } from './kit-fields';
 
@@ -74,6 +76,19 @@ export function KitForm({
                 onChange={change}
                 options={Object.entries(choices).map(([value, words]) => ({ value, label: words }))}
               />
+            );
+          }
+          if (type === 'places') {
+            const chosen = PLACE_IDS.filter((place) => (typed[key] ?? '').split(' ').includes(place));
+            return (
+              <div key={key} className="sm:col-span-3">
+                <Ticks
+                  label={label}
+                  options={PLACE_IDS.map((value) => ({ value, label: PLACE_LABELS[value] }))}
+                  chosen={chosen}
+                  onChange={(places) => change(places.join(' '))}
+                />
+              </div>
             );
           }
           const unit =

@@ -25,7 +25,7 @@ import { Ticks } from '../../parts/Ticks';
 import { readPressure } from '../../parts/typed-pressure';
 import { useUnits } from '../../parts/units';
 import { KitForm } from './KitForm';
-import { isOfKind, KINDS, KIT_KINDS, type KitField, type KitKind, toTyped } from './kit-fields';
+import { cellOf, headOf, isOfKind, KINDS, KIT_KINDS, type KitField, type KitKind } from './kit-fields';
 import { WithoutLop } from './WithoutLop';
 
 /** What the practice owns, and the units and strictness it works with. */
@@ -48,7 +48,8 @@ export function KitView() {
 function KitSection({ kind, items }: { kind: KitKind; items: readonly KitItem['item'][] }) {
   const queries = useQueryClient();
   const [open, setOpen] = useState<string | null>(null);
-  const { title, add, list } = KINDS[kind];
+  const units = useUnits();
+  const { title, add, list, fields } = KINDS[kind];
   const mayChange = useMay(CLINICIANS_KIT.includes(list) ? 'keep-limits' : 'keep-weights');
   const mine = items.filter((item) => isOfKind(kind, item));
   const retire = useMutation({
@@ -58,37 +59,36 @@ function KitSection({ kind, items }: { kind: KitKind; items: readonly KitItem['i
   return (
     <section className="mt-7" aria-label={title}>
       <h2 className="text-xl font-semibold">{title}</h2>
-      <ul className="mt-1 max-w-5xl border-t border-ink/40">
-        {mine.map((item) => (
-          <li key={item.id} className="border-b border-rule py-1">
-            <div className="flex flex-wrap items-center gap-x-4">
-              <strong className="min-w-52">{item.label}</strong>
-              <span className="flex-1 text-[15px]">
-                <Summary kind={kind} item={item} />
-              </span>
-              {mayChange && (
-                <>
-                  <button
-                    type="button"
-                    className="min-h-11 underline underline-offset-4"
-                    onClick={() => setOpen(open === item.id ? null : item.id)}
-                  >
-                    Change<span className="sr-only"> {item.label}</span>
-                  </button>
-                  <button
-                    type="button"
-                    className="min-h-11 underline underline-offset-4"
-                    onClick={() => retire.mutate({ list, id: item.id })}
-                  >
-                    Retire<span className="sr-only"> {item.label}</span>
-                  </button>
-                </>
-              )}
-            </div>
-            {open === item.id && <KitForm kind={kind} item={item} done={() => setOpen(null)} />}
-          </li>
-        ))}
-      </ul>
+      {mine.length > 0 && (
+        <div className="mt-1 overflow-x-auto">
+          <table className="w-full max-w-6xl border-t border-ink/40 text-[15px]">
+            <thead>
+              <tr className="text-left text-[13px] text-quiet">
+                {fields.map((field: KitField) => (
+                  <th key={field.key} className="py-1 pr-4 align-bottom font-normal">
+                    {headOf(field, units)}
+                  </th>
+                ))}
+                <th className="max-lg:hidden">
+                  <span className="sr-only">What can be done</span>
+                </th>
+              </tr>
+            </thead>
+            <tbody>
+              {mine.map((item) => (
+                <Piece
+                  key={item.id}
+                  kind={kind}
+                  item={item}
+                  isOpen={open === item.id}
+                  toggle={mayChange ? () => setOpen(open === item.id ? null : item.id) : null}
+                  retire={() => retire.mutate({ list, id: item.id })}
+                />
+              ))}
+            </tbody>
+          </table>
+        </div>
+      )}
       {retire.error && <FieldError>{failureWords(retire.error)}</FieldError>}
       {!mayChange && <p className="mt-1 text-[15px] text-quiet">A clinician changes these (SCR-4).</p>}
       {mayChange && open === 'new' && <KitForm kind={kind} done={() => setOpen(null)} />}
@@ -140,24 +140,57 @@ function Templates({ templates, library }: { templates: readonly Template[]; lib
   );
 }
 
-/** All fields of a piece in one line, but its name. */
-function Summary({ kind, item }: { kind: KitKind; item: KitItem['item'] }) {
+/** A piece of kit on its line, and the form that changes it beneath. */
+function Piece({
+  kind,
+  item,
+  isOpen,
+  toggle,
+  retire,
+}: {
+  kind: KitKind;
+  item: KitItem['item'];
+  isOpen: boolean;
+  /** `null` where somebody else changes it. */
+  toggle: (() => void) | null;
+  retire: () => void;
+}) {
   const units = useUnits();
-  const unitOf: Partial<Record<string, string>> = {
-    mass: units.mass.unit,
-    masses: units.mass.unit,
-    pairs: units.mass.unit,
-    length: units.length.unit,
-  };
-  return KINDS[kind].fields
-    .filter(({ key }) => key !== 'label')
-    .map((field: KitField) => {
-      const typed = toTyped(field, (item as Record<string, unknown>)[field.key], units);
-      const words = typeof field.type === 'object' ? (field.type.choices[typed] ?? typed) : typed;
-      const unit = typeof field.type === 'string' ? unitOf[field.type] : undefined;
-      return `${field.label.split(',')[0]?.toLowerCase()} ${words}${unit ? ` ${unit}` : ''}`;
-    })
-    .join(' · ');
+  const { fields } = KINDS[kind];
+  const deeds = toggle && (
+    <>
+      <button type="button" className="min-h-11 pr-3 underline underline-offset-4" onClick={toggle}>
+        Change<span className="sr-only"> {item.label}</span>
+      </button>
+      <button type="button" className="min-h-11 pr-3 underline underline-offset-4" onClick={retire}>
+        Retire<span className="sr-only"> {item.label}</span>
+      </button>
+    </>
+  );
+  return (
+    <>
+      <tr className="border-t border-rule">
+        {fields.map((field: KitField) => (
+          <td
+            key={field.key}
+            className={`py-1 pr-4 ${field.key === 'label' ? 'min-w-40 font-semibold' : 'max-w-80'}`}
+          >
+            {cellOf(field, (item as Record<string, unknown>)[field.key], units)}
+            {/* Where the table is wider than the screen, they would be out of sight. */}
+            {field.key === 'label' && <span className="block lg:hidden">{deeds}</span>}
+          </td>
+        ))}
+        <td className="text-right whitespace-nowrap max-lg:hidden">{deeds}</td>
+      </tr>
+      {isOpen && toggle && (
+        <tr>
+          <td colSpan={fields.length + 1}>
+            <KitForm kind={kind} item={item} done={toggle} />
+          </td>
+        </tr>
+      )}
+    </>
+  );
 }
 
 /** Whom people call, and what stands at the head of what they are given. */

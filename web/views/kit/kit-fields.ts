@@ -1,4 +1,5 @@
 import type { KitItem, KitList } from '#contract/practice';
+import { PLACE_IDS, PLACE_LABELS } from '#core/quantity/place';
 import { lbToKg, massIn, toNumber } from '#core/quantity/units';
 import type { Measure } from '../../parts/units';
 
@@ -15,7 +16,8 @@ export type KitField = {
     | 'words'
     | 'pairs'
     | { choices: Record<string, string> }
-    | 'yes-no';
+    | 'yes-no'
+    | 'places';
 };
 
 type Kind = { list: KitList; title: string; add: string; fixed: Record<string, unknown>; fields: KitField[] };
@@ -26,6 +28,7 @@ const LIMB_KIND: KitField = {
   type: { choices: { arm: 'arm', leg: 'thigh' } },
 };
 const LABEL: KitField = { key: 'label', label: 'Name', type: 'text' };
+const PLACES: KitField = { key: 'places', label: 'Where it is (none ticked: everywhere)', type: 'places' };
 
 /** Every kind of kit with its fields; the form and the list are made from this table. */
 export const KINDS = {
@@ -44,6 +47,7 @@ export const KINDS = {
       { key: 'bladder', label: 'Bladder', type: { choices: { single: 'single', segmented: 'segmented' } } },
       { key: 'canOcclude', label: 'Can fully occlude', type: 'yes-no' },
       { key: 'maxPressureMmHg', label: 'Highest pressure, mmHg', type: 'number' },
+      PLACES,
     ],
   },
   pump: {
@@ -56,6 +60,7 @@ export const KINDS = {
       { key: 'kind', label: 'Kind', type: { choices: { 'by-hand': 'by hand', regulated: 'regulated' } } },
       { key: 'divisionMmHg', label: 'Division, mmHg', type: 'number' },
       { key: 'keepsPressure', label: 'Keeps pressure when unplugged', type: 'yes-no' },
+      PLACES,
     ],
   },
   masses: {
@@ -63,7 +68,7 @@ export const KINDS = {
     title: 'Dumbbells and ankle weights',
     add: 'Add dumbbells or ankle weights',
     fixed: { kind: 'single-masses' },
-    fields: [LABEL, { key: 'massesKg', label: 'Weights, separated by spaces', type: 'masses' }],
+    fields: [LABEL, { key: 'massesKg', label: 'Weights, separated by spaces', type: 'masses' }, PLACES],
   },
   bar: {
     list: 'weightKits',
@@ -74,6 +79,7 @@ export const KINDS = {
       LABEL,
       { key: 'barKg', label: 'Bar', type: 'mass' },
       { key: 'pairs', label: 'Plates as weight × pairs, such as 1.25×1 2.5×2 10lb×1', type: 'pairs' },
+      PLACES,
     ],
   },
   stack: {
@@ -86,6 +92,7 @@ export const KINDS = {
       { key: 'lightestKg', label: 'Lightest', type: 'mass' },
       { key: 'stepKg', label: 'Step', type: 'mass' },
       { key: 'heaviestKg', label: 'Heaviest', type: 'mass' },
+      PLACES,
     ],
   },
   bands: {
@@ -93,7 +100,11 @@ export const KINDS = {
     title: 'Bands',
     add: 'Add bands',
     fixed: { kind: 'bands' },
-    fields: [LABEL, { key: 'names', label: 'Names, lightest first, separated by spaces', type: 'words' }],
+    fields: [
+      LABEL,
+      { key: 'names', label: 'Names, lightest first, separated by spaces', type: 'words' },
+      PLACES,
+    ],
   },
   strap: {
     list: 'straps',
@@ -106,6 +117,7 @@ export const KINDS = {
       { key: 'widthCm', label: 'Width', type: 'length' },
       { key: 'firstMark', label: 'First mark', type: 'number' },
       { key: 'lastMark', label: 'Last mark', type: 'number' },
+      PLACES,
     ],
   },
   wrap: {
@@ -119,6 +131,7 @@ export const KINDS = {
       { key: 'widthCm', label: 'Width', type: 'length' },
       { key: 'firstMark', label: 'Fewest turns', type: 'number' },
       { key: 'lastMark', label: 'Most turns', type: 'number' },
+      PLACES,
     ],
   },
 } as const satisfies Record<string, Kind>;
@@ -142,7 +155,7 @@ export function toTyped({ type }: KitField, value: unknown, { mass, length }: Un
   if (type === 'mass') return mass.show(value as number);
   if (type === 'length') return length.show(value as number);
   if (type === 'masses') return (value as number[]).map(mass.show).join(' ');
-  if (type === 'words') return (value as string[]).join(' ');
+  if (type === 'words' || type === 'places') return (value as string[]).join(' ');
   if (type === 'pairs')
     return (value as Pair[])
       .map(({ plateKg, pairs, markedIn }) =>
@@ -160,6 +173,7 @@ export function fromTyped({ type }: KitField, typed: string, { mass, length }: U
   if (type === 'number') return typed.trim() === '' ? Number.NaN : Number(typed.replace(',', '.'));
   if (type === 'masses') return parts(typed).map(mass.parse);
   if (type === 'words') return parts(typed);
+  if (type === 'places') return parts(typed).length > 0 ? parts(typed) : undefined;
   if (type === 'yes-no') return typed === 'yes';
   if (type === 'pairs') {
     return parts(typed).map((part) => {
@@ -172,4 +186,27 @@ export function fromTyped({ type }: KitField, typed: string, { mass, length }: U
     });
   }
   return typed;
+}
+
+const UNIT_OF: Partial<Record<string, keyof Units>> = {
+  mass: 'mass',
+  masses: 'mass',
+  pairs: 'mass',
+  length: 'length',
+};
+
+/** What stands over a column of a field, with its unit. */
+export function headOf({ label, type }: KitField, units: Units): string {
+  const unit = typeof type === 'string' ? UNIT_OF[type] : undefined;
+  return `${label.split(/[,(]/)[0]?.trim()}${unit ? `, ${units[unit].unit}` : ''}`;
+}
+
+/** What stands in a cell of a field. */
+export function cellOf(field: KitField, value: unknown, units: Units): string {
+  const typed = toTyped(field, value, units);
+  if (field.type === 'places') {
+    const places = PLACE_IDS.filter((place) => typed.split(' ').includes(place));
+    return places.map((place) => PLACE_LABELS[place]).join(', ') || 'everywhere';
+  }
+  return typeof field.type === 'object' ? (field.type.choices[typed] ?? typed) : typed;
 }

@@ -9,6 +9,7 @@ import { type Composed, isPostOperativeWork } from '#core/plan/compose';
 import type { Rung } from '#core/protocol/exercise';
 import type { Limb } from '#core/quantity/limb';
 import type { LastReview } from '#core/record/last-review';
+import { AtPlaces } from '../../parts/AtPlaces';
 import { Button } from '../../parts/Button';
 import { FindingsFor } from '../../parts/FindingLine';
 import { EffortForecast } from './EffortForecast';
@@ -103,7 +104,6 @@ export function Composer({
           <div className="grid items-start gap-x-8 gap-y-6 xl:grid-cols-[minmax(0,1fr)_21rem]">
             <div className="min-w-0 space-y-4">
               <ExerciseList composer={composer} session={session} />
-              <SittingEditor session={session} change={composer.change} />
               <FindingsFor
                 subjects={[...new Set(ofNone.map(({ subject }) => subject))]}
                 findings={ofNone}
@@ -120,6 +120,10 @@ export function Composer({
                 <p className="notched py-1 text-ochre" role="alert">
                   {composer.missing ?? 'Fill in every figure, within its range, and the strip comes back.'}
                 </p>
+              )}
+              <SittingEditor session={session} change={composer.change} />
+              {composed && (
+                <AtPlaces session={session} plan={composed.plan} basis={basis} take={composer.change} />
               )}
               <About notes={notes} draftAnew={draftAnew} />
               <WorkChooser client={client} limb={composer.wish.limbs[0]} goal={composer.wish.goal} />

@@ -1,13 +1,16 @@
 import { useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { v4 as newId } from 'uuid';
 import type { ClientRecord } from '#contract/client';
+import type { PracticeView } from '#contract/practice';
 import { guardFindings } from '#core/findings/finding';
+import { choicesOf } from '#core/plan/choices-of';
 import { cutSets } from '#core/plan/cut-sets';
 import { GOALS } from '#core/plan/goals';
 import { type Plan, wornLabel } from '#core/plan/plan';
 import { LIMB_LABELS } from '#core/quantity/limb';
+import { basisOf } from '#core/record/basis';
 import { whatReviewAsks } from '#core/record/binding-review';
 import { setsShareNow } from '#core/record/block-in-force';
 import { sessionToAskAbout } from '#core/record/day-after';
@@ -19,7 +22,8 @@ import { useAct } from '../../act/act';
 import { failureWords } from '../../data/api';
 import { usePastSessions } from '../../data/history';
 import { type LiveSession, openSession, useSession } from '../../data/live-session';
-import { usePractice } from '../../data/queries';
+import { usePractice, usePractitioner } from '../../data/queries';
+import { AtPlaces } from '../../parts/AtPlaces';
 import { BenchHeading, FirstDo } from '../../parts/Bench';
 import { Button } from '../../parts/Button';
 import { ConsentForm } from '../../parts/ConsentForm';
@@ -165,6 +169,7 @@ export function RunBench({ client }: { client: ClientRecord }) {
       )}
       {shown && <DayExposure client={client} plan={shown} />}
       {prescription && <PlanSummary plan={shown ?? cutSets(prescription.plan, setsShare)} />}
+      {prescription && practice && <Elsewhere client={client} practice={practice} plan={prescription.plan} />}
       {prescription && (
         <p className="flex flex-wrap gap-x-6">
           {(['person', 'operator'] as const).map((reader) => (
@@ -189,6 +194,17 @@ export function RunBench({ client }: { client: ClientRecord }) {
       <PastSessions client={client} />
     </section>
   );
+}
+
+/** What another place would change of the plan; it is signed for there in Prescribe. */
+function Elsewhere({ client, practice, plan }: { client: ClientRecord; practice: PracticeView; plan: Plan }) {
+  const role = usePractitioner()?.role ?? 'coach';
+  const basis = useMemo(
+    () => basisOf(client.facts, practice, role, client.judgedAtMs),
+    [client, practice, role],
+  );
+  const session = useMemo(() => choicesOf(plan), [plan]);
+  return <AtPlaces session={session} plan={plan} basis={basis} />;
 }
 
 function planWords({ exercises, goal }: Plan): string {

@@ -1,0 +1,73 @@
+import { describe, expect, it } from 'vitest';
+import type { Cuff } from '../cuff/cuff';
+import type { WeightKit } from '../load/weight-kit';
+import { atPlace } from './at-place';
+import { composeSession } from './compose';
+import { testBasis, testCuff, testExercise, testKit, testOcclusion } from './plan.fixture';
+
+const narrow: Cuff = { ...testCuff, id: 'cuff-road', label: 'Road cuff', widthCm: 9, places: ['travelling'] };
+const kit = {
+  cuffs: [{ ...testCuff, places: ['clinic', 'gym'] } satisfies Cuff as Cuff, narrow],
+  weightKits: [
+    { ...testKit, places: ['clinic'] } as WeightKit,
+    {
+      ...testKit,
+      id: 'gym-stack',
+      label: 'Gym stack',
+      lightestKg: 8,
+      stepKg: 8,
+      places: ['gym'],
+    } as WeightKit,
+  ],
+  straps: [],
+};
+const road = testOcclusion({
+  id: 'lop-road',
+  cuffId: 'cuff-road',
+  cuffLabel: 'Road cuff',
+  widthCm: 9,
+  pressure: { value: 196, unit: 'mmHg', working: [], rules: ['LOP-3'] },
+});
+const basis = testBasis({
+  cuffs: kit.cuffs,
+  weightKits: kit.weightKits,
+  occlusions: [testOcclusion(), road],
+  due: new Map([['lop-road', 'It is 40 days old.']]),
+});
+const session = {
+  goal: 'size' as const,
+  schoolId: 'research-consensus' as const,
+  exercises: [testExercise()],
+};
+const { plan } = composeSession(session, basis);
+const at = (place: 'clinic' | 'gym' | 'home' | 'travelling') => atPlace(session, plan, basis, kit, place);
+
+describe('a session at another place', () => {
+  it('changes nothing where all of its kit is', () => {
+    expect(at('clinic')).toMatchObject({ changes: [], missing: [] });
+  });
+
+  it('has its load made from what is there, never above the share asked for', () => {
+    const { session: there, changes, missing } = at('gym');
+    expect(there?.exercises[0]?.load).toMatchObject({ kind: 'weighed', weightKitId: 'gym-stack' });
+    expect(changes).toEqual([expect.stringMatching(/^Knee extension: load 10 kg → 8 kg\.$/)]);
+    expect(missing).toEqual([]);
+  });
+
+  it('goes by the cuff that was measured there, and names a pressure that is stale', () => {
+    const { session: there, changes, missing } = at('travelling');
+    expect(there?.exercises[0]?.limbs).toMatchObject([{ kind: 'measured', occlusionId: 'lop-road' }]);
+    expect(changes).toContain('Left thigh: L thigh 11.5 → Road cuff.');
+    expect(changes[0]).toMatch(/104 → 116 mmHg/);
+    expect(missing).toEqual([
+      'Knee extension: nothing travelling makes its load; it goes by the limb alone.',
+      'Left thigh, Road cuff: measure again. It is 40 days old.',
+    ]);
+  });
+
+  it('cannot be done where no cuff of it is', () => {
+    const { session: there, missing } = at('home');
+    expect(there).toBeNull();
+    expect(missing.join(' ')).toMatch(/no pressure measured on the left thigh/);
+  });
+});

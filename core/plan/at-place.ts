@@ -1,0 +1,90 @@
+import type { Cuff } from '../cuff/cuff';
+import type { Strap } from '../kit/strap';
+import type { WeightKit } from '../load/weight-kit';
+import { LIMB_LABELS } from '../quantity/limb';
+import { isAt, PLACE_LABELS, type Place } from '../quantity/place';
+import type { ExerciseChoice, SessionChoice } from './choices';
+import { type Basis, composeSession } from './compose';
+import { type Plan, wornLabel } from './plan';
+import { planChanges } from './plan-changes';
+import { fitTemplate } from './template';
+
+type Kit = { cuffs: readonly Cuff[]; weightKits: readonly WeightKit[]; straps: readonly Strap[] };
+
+/** A session worked out anew with the kit of a place. */
+export type AtPlace = {
+  /** `null` where nothing of it can be done there. */
+  session: SessionChoice | null;
+  /** From what to what the place changes the plan, in words. */
+  changes: string[];
+  /** What is not there, or no longer holds there. */
+  missing: string[];
+};
+
+/** What is on record as far as the kit of a place goes: what was measured and tightened with pieces that are there. */
+export function basisAt(basis: Basis, kit: Kit, place: Place): Basis {
+  const there = <T extends { id: string; places?: readonly Place[] | undefined }>(items: readonly T[]) =>
+    items.filter((item) => isAt(item, place));
+  const cuffs = there(kit.cuffs);
+  const has = (items: readonly { id: string }[], id: string) => items.some((item) => item.id === id);
+  const straps = there(kit.straps);
+  return {
+    ...basis,
+    cuffs,
+    weightKits: there(kit.weightKits),
+    occlusions: basis.occlusions.filter(({ cuffId }) => has(cuffs, cuffId)),
+    tightness: basis.tightness.filter(({ strapId }) => has(straps, strapId)),
+    fits: basis.fits.filter((fit) =>
+      fit.kind === 'cuff' ? has(cuffs, fit.cuffId) : has(straps, fit.strapId),
+    ),
+  };
+}
+
+/**
+ * The same session at another place: loads made from what is there, cuffs as they were measured there, and what of it is stale or
+ * missing named (rules LOAD-4, FIT-3, LOP-6). A pressure never goes from one cuff to another.
+ */
+export function atPlace(session: SessionChoice, plan: Plan, basis: Basis, kit: Kit, place: Place): AtPlace {
+  const there = basisAt(basis, kit, place);
+  const solved = fitTemplate(session, there);
+  const missing = [...solved.notes];
+  if (!solved.session) return { session: null, changes: [], missing };
+  const exercises = solved.session.exercises.map((choice) => {
+    if (choice.load.kind === 'unweighed') return choice;
+    const { weightKitId } = choice.load;
+    if (there.weightKits.some(({ id }) => id === weightKitId)) return choice;
+    const label = basis.library[choice.exerciseId]?.label ?? choice.exerciseId;
+    missing.push(`${label}: nothing ${PLACE_LABELS[place]} makes its load; it goes by the limb alone.`);
+    return { ...choice, load: { kind: 'unweighed' as const, with: 'limb weight only' } };
+  });
+  const now: SessionChoice = { ...solved.session, exercises };
+  const after = composeSession(now, there).plan;
+  missing.push(...stale(exercises, there));
+  return { session: now, changes: [...planChanges(plan, after), ...wornChanges(plan, after)], missing };
+}
+
+/** Measured pressures of the session that no longer hold (rule LOP-6). */
+const stale = (exercises: readonly ExerciseChoice[], { due, occlusions }: Basis): string[] =>
+  [
+    ...new Set(
+      exercises.flatMap(({ limbs }) =>
+        limbs.flatMap((limb) => (limb.kind === 'measured' ? [limb.occlusionId] : [])),
+      ),
+    ),
+  ].flatMap((id) => {
+    const [why, fact] = [due.get(id), occlusions.find((occlusion) => occlusion.id === id)];
+    return why && fact ? [`${LIMB_LABELS[fact.limb]}, ${fact.cuffLabel}: measure again. ${why}`] : [];
+  });
+
+/** Limbs that wear something else there. */
+function wornChanges(before: Plan, after: Plan): string[] {
+  const worn = ({ exercises }: Plan) =>
+    new Map(
+      exercises.flatMap(({ limbs }) => limbs.map((target) => [target.limb, wornLabel(target)] as const)),
+    );
+  const was = worn(before);
+  return [...worn(after)].flatMap(([limb, label]) => {
+    const old = was.get(limb);
+    return old && old !== label ? [`${LIMB_LABELS[limb]}: ${old} → ${label}.`] : [];
+  });
+}

@@ -1,0 +1,71 @@
+import { useMemo, useState } from 'react';
+import { type AtPlace, atPlace } from '#core/plan/at-place';
+import type { SessionChoice } from '#core/plan/choices';
+import type { Basis } from '#core/plan/compose';
+import type { Plan } from '#core/plan/plan';
+import { PLACE_IDS, PLACE_LABELS, type Place } from '#core/quantity/place';
+import { usePractice } from '../data/queries';
+import { Button } from './Button';
+import { WordMenu } from './WordMenu';
+
+const OPTIONS: { value: Place | 'anywhere'; label: string }[] = [
+  { value: 'anywhere', label: 'with all kit' },
+  ...PLACE_IDS.map((value) => ({ value, label: PLACE_LABELS[value] })),
+];
+
+/** What another place changes of a session: loads and cuffs worked out anew with what is there, and what is stale or missing. */
+export function AtPlaces({
+  session,
+  plan,
+  basis,
+  take,
+}: {
+  session: SessionChoice;
+  plan: Plan;
+  basis: Basis;
+  /** Where it may be changed to that. */
+  take?: (session: SessionChoice) => void;
+}) {
+  const { data: practice } = usePractice();
+  const [place, setPlace] = useState<Place | 'anywhere'>('anywhere');
+  const there = useMemo(
+    () => (place === 'anywhere' || !practice ? null : atPlace(session, plan, basis, practice, place)),
+    [session, plan, basis, practice, place],
+  );
+  // Where all kit is everywhere, nothing changes anywhere.
+  const isKept = practice && [...practice.cuffs, ...practice.weightKits, ...practice.straps].some(hasPlaces);
+  if (!isKept) return null;
+  return (
+    <section aria-label="Another place" className="text-[15px]">
+      <p>
+        Worked out <WordMenu label="Place" value={place} onChange={setPlace} options={OPTIONS} />.
+      </p>
+      {there && <There there={there} take={take} />}
+    </section>
+  );
+}
+
+const hasPlaces = ({ places }: { places?: readonly Place[] | undefined }): boolean =>
+  (places ?? []).length > 0;
+
+function There({ there, take }: { there: AtPlace; take: ((session: SessionChoice) => void) | undefined }) {
+  const { session, changes, missing } = there;
+  return (
+    <div role="status" className="mt-1 max-w-3xl space-y-1">
+      <ul>
+        {changes.map((words) => (
+          <li key={words}>{words}</li>
+        ))}
+        {missing.map((words) => (
+          <li key={words} className="notched py-0.5">
+            {words}
+          </li>
+        ))}
+        {changes.length === 0 && missing.length === 0 && <li>Nothing changes there.</li>}
+      </ul>
+      {take && session && changes.length > 0 && (
+        <Button onClick={() => take(session)}>Change it to that</Button>
+      )}
+    </div>
+  );
+}
