@@ -185,7 +185,7 @@ async function play(deed: Deed, record: ClientRecord, { clock, get, post }: Worl
         clock.nowMs = Math.max(clock.nowMs, ...events.map((event) => event.atMs));
         return post(`/sessions/${id}/events`, { events });
       };
-      const done = pastSessionLog(prescription.plan, { id, startMs: atMs }, deed.reps, deed.efforts);
+      const done = pastSessionLog(prescription.plan, { id, startMs: atMs }, deed);
       await tell(done);
       const state = fold(prescription.plan, mergeLogs(done));
       const session = { plan: prescription.plan, state, painBefore: PAIN_BEFORE, before: null };
@@ -255,6 +255,7 @@ function draftFor(facts: ClientFacts, wish: PrescribeWish, nowMs: number) {
   const exercises = session.exercises.map((choice) => ({
     ...choice,
     tempoId,
+    ...(wish.intensity ? { intensity: wish.intensity } : {}),
     limbs: choice.limbs.map((limb) =>
       limb.kind === 'measured' ? { ...limb, percentLop: percentLop ?? limb.percentLop } : limb,
     ),

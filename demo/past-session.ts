@@ -9,14 +9,17 @@ const NEXT_TOUCH_MS = 4_000;
 
 /**
  * The log of a session that was run some time ago.
- * @param reps repetitions done in each set; fewer than planned means the set ended in failure
- * @param efforts effort 0–10 given after each set
+ * @param told repetitions done in each set, of which fewer than planned mean that it ended in failure; effort 0–10 after each; the heart
+ * rate at minute 5 and at the end of aerobic work
  */
 export function pastSessionLog(
   plan: Plan,
   session: { id: string; startMs: number },
-  reps: readonly number[],
-  efforts: readonly number[],
+  {
+    reps,
+    efforts,
+    heartRates,
+  }: { reps: readonly number[]; efforts: readonly number[]; heartRates?: readonly [number, number] },
 ): SessionEvent[] {
   const bodies: [number, EventBody][] = [];
   let clockMs = session.startMs;
@@ -53,6 +56,11 @@ export function pastSessionLog(
         reps: done,
         reason: done < (asked ?? 0) ? 'failure' : 'done',
       });
+      if (heartRates) {
+        const [atMinute5, atEnd] = heartRates;
+        note(0, { type: 'heart-rate-noted', ...place, moment: 'minute-5', beatsPerMinute: atMinute5 });
+        note(0, { type: 'heart-rate-noted', ...place, moment: 'end', beatsPerMinute: atEnd });
+      }
       if (!isLast) note(0, { type: 'rest-started', ...place, restMs: planned.restMs });
       if (planned.release && !isLast) {
         for (const { limb } of cuffs) note(0, { type: 'cuff-released', limb });

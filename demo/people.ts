@@ -16,6 +16,7 @@ import type { ShelfLife } from '#core/occlusion-pressure/shelf-life';
 import type { Taken } from '#core/outcomes/taken';
 import type { GoalId } from '#core/plan/goals';
 import type { PlannedBeside } from '#core/protocol/beside';
+import type { Intensity } from '#core/protocol/intensity';
 import type { TempoId } from '#core/protocol/protocols';
 import type { Limb } from '#core/quantity/limb';
 
@@ -27,6 +28,8 @@ export type PrescribeWish = {
   tempoId?: TempoId;
   together?: boolean;
   sitting?: PlannedBeside[];
+  /** How hard aerobic work is. */
+  intensity?: Intensity;
   /** The plan it is the first or next version of; unless it is said, one named after its limbs, for any day. */
   plan?: Pick<CoursePlanChoice, 'name' | 'occasion'>;
 };
@@ -47,7 +50,14 @@ export type Deed = { daysAgo: number } & (
   | { do: 'heavy'; body: HeavyWorkChoice }
   | { do: 'rung'; body: NewRungCheck }
   | { do: 'take'; body: Taken }
-  | { do: 'session'; plan?: string; isUnanswered?: true; reps: number[]; efforts: number[] }
+  | {
+      do: 'session';
+      plan?: string;
+      isUnanswered?: true;
+      reps: number[];
+      efforts: number[];
+      heartRates?: [number, number];
+    }
 );
 
 export type DemoPerson = { client: NewClient; deeds: Deed[] };
@@ -328,6 +338,41 @@ const odran: DemoPerson = {
   ],
 };
 
+const rides = (watts: number): PrescribeWish => ({
+  goal: 'aerobic',
+  limbs: ['left-thigh', 'right-thigh'],
+  together: true,
+  intensity: { by: 'watts', watts },
+  plan: { name: 'Rides', occasion: { kind: 'any-day' } },
+});
+
+/** Rides by watts, with a strap that counts her heart. */
+const ingrith: DemoPerson = {
+  client: { name: 'Ingrith Solveigson', story: 'Bicycle courier between seasons, keeps her engine.' },
+  deeds: [
+    { daysAgo: 27, do: 'screen', body: { yes: [], bloodPressures: readings([116, 70], [114, 72]) } },
+    { daysAgo: 27, do: 'fit', body: { kind: 'cuff', limb: 'left-thigh', girthCm: 56, cuffId: 'thigh-l' } },
+    { daysAgo: 27, do: 'fit', body: { kind: 'cuff', limb: 'right-thigh', girthCm: 56.5, cuffId: 'thigh-l' } },
+    {
+      daysAgo: 27,
+      do: 'measure',
+      body: onThigh('left-thigh', 'sitting', [trial(180, 172), trial(180, 174)]),
+    },
+    {
+      daysAgo: 27,
+      do: 'measure',
+      body: onThigh('right-thigh', 'sitting', [trial(180, 174), trial(180, 176)]),
+    },
+    { daysAgo: 26, do: 'prescribe', wish: rides(85) },
+    { daysAgo: 24, do: 'session', reps: [], efforts: [4], heartRates: [124, 131] },
+    { daysAgo: 20, do: 'session', reps: [], efforts: [4], heartRates: [122, 128] },
+    { daysAgo: 15, do: 'session', reps: [], efforts: [3], heartRates: [119, 125] },
+    { daysAgo: 13, do: 'prescribe', wish: rides(95) },
+    { daysAgo: 10, do: 'session', reps: [], efforts: [4], heartRates: [125, 132] },
+    { daysAgo: 5, do: 'session', reps: [], efforts: [4], heartRates: [121, 127] },
+  ],
+};
+
 /** Twice a week for eight weeks, from the day it was planned. */
 const eightWeeks = (startsOn: string, coursePlanId: string): BlockWish => ({
   startsOn,
@@ -455,4 +500,4 @@ const maren: DemoPerson = {
   ],
 };
 
-export const PEOPLE: DemoPerson[] = [odalys, brisa, cassian, leocadia, rufus, maren, odran];
+export const PEOPLE: DemoPerson[] = [odalys, brisa, cassian, leocadia, rufus, maren, odran, ingrith];

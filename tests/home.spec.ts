@@ -1,4 +1,4 @@
-import { chooseLink, expect, openPerson, test } from './nervato';
+import { choose, chooseLink, expect, openPerson, pick, test } from './nervato';
 
 test('somebody trains at home by a code: the day is asked, a strap is tightened, it needs no network, and comes back to be reviewed', async ({
   page,
@@ -87,4 +87,64 @@ test('somebody trains at home by a code: the day is asked, a strap is tightened,
     await expect(home.getByText(/This link is not good any more/)).toBeVisible();
   });
   await phone.close();
+});
+
+test('a remote walk by strap: prescribed without a figure in mmHg, done at home on the phone, and reviewed', async ({
+  page,
+  browser,
+}) => {
+  await page.goto('/');
+  await openPerson(page, 'Leocadia Brandt');
+  await chooseLink(page, 'Prescribe');
+  await pick(page.getByLabel('Plan', { exact: true }), 'A new plan');
+  await choose(page, 'Goal', 'Aerobic');
+  const exercises = page.getByRole('list', { name: 'Exercises in order' });
+  await expect(exercises).toContainText('mark 6');
+  await expect(exercises).not.toContainText('mmHg');
+  // One spell is enough for a first walk.
+  await page.getByRole('button', { name: 'Leave out set 2' }).click();
+  await page.getByRole('button', { name: 'Name, days' }).click();
+  await page.getByLabel('Called').fill('Walks away');
+  await page.getByRole('button', { name: /^Sign as/ }).click();
+  await expect(page.getByRole('list', { name: 'Plans' })).toContainText('Walks away');
+  await chooseLink(page, 'Run');
+  await page
+    .getByRole('list', { name: 'Plans' })
+    .getByRole('button', { name: /Walks away/ })
+    .click();
+  await page.getByText('Walks away at home: no link').click();
+  await page.getByRole('button', { name: 'Make a link' }).click();
+  const address = (await page.getByText(/\/home#/).textContent()) ?? '';
+
+  const phone = await browser.newContext({ viewport: { width: 390, height: 844 } });
+  const home = await phone.newPage();
+  const press = (name: string | RegExp) => home.getByRole('button', { name, exact: true }).click();
+  await home.goto(address);
+  await expect(home.getByRole('heading', { name: 'Before you begin' })).toBeVisible();
+  for (const yes of await home.getByRole('button', { name: /^Yes/ }).all()) await yes.click();
+  await press('1');
+  await press('That is how it is');
+  await press('Begin');
+  await expect(home.getByText(/mark 6/).first()).toBeVisible();
+  await press('Tightened');
+  await press('Start set 1');
+  await press('End the set here');
+  await press('Colour and feeling good');
+  await press('Released');
+  await press('Finish and keep the record');
+  await expect(home.getByText('All sent.')).toBeVisible();
+  await phone.close();
+
+  await page.reload();
+  await page
+    .getByRole('list', { name: 'Plans' })
+    .getByRole('button', { name: /Walks away/ })
+    .click();
+  await page.getByText('Walks away at home: 1 link').click();
+  await expect(page.getByText('1 session so far')).toBeVisible();
+  await page
+    .getByRole('link', { name: /Record$/ })
+    .first()
+    .click();
+  await expect(page.getByText('Done at home: told by the person who did it.')).toBeVisible();
 });

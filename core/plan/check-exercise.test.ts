@@ -236,3 +236,27 @@ describe('what a protocol is usually done with (LOAD-5, PRO)', () => {
     expect(found(['LOAD-5'], {}, { load: { kind: 'unweighed', with: 'a band' } })).toEqual([]);
   });
 });
+
+describe('in water (TIGHT)', () => {
+  it('a cuff at a pressure is refused, also under a practice’s own version of the exercise', () => {
+    const { inWater: _, ...dry } = EXERCISES['pool-walk'];
+    const refusals = (basis: Basis) =>
+      composeSession(
+        {
+          goal: 'aerobic',
+          schoolId: 'research-consensus',
+          exercises: [
+            {
+              ...testExercise({ protocolId: 'aerobic' }),
+              exerciseId: 'pool-walk',
+              position: 'standing',
+              load: { kind: 'unweighed', with: 'talking pace' },
+            },
+          ],
+        },
+        basis,
+      ).findings.filter(({ rule, level }) => rule === 'TIGHT' && level === 'hard');
+    expect(refusals(testBasis())).toMatchObject([{ subject: 'exerciseId' }]);
+    expect(refusals(testBasis({ library: { ...testBasis().library, 'pool-walk': dry } }))).toHaveLength(1);
+  });
+});

@@ -24,6 +24,7 @@ export function checkExercise(one: Resolved, schoolId: SchoolId, basis: Basis): 
     ...one.unmeasured.flatMap((limb) => checkUnmeasured(one, limb, basis)),
     ...one.straps.flatMap(({ limb }) => checkLimbOfExercise(limb, one)),
     ...checkStraps(one, basis.limits),
+    ...checkWater(one),
     ...checkSides(one),
     ...checkPassive(one, passive),
     ...checkCycles(one),
@@ -42,6 +43,21 @@ const isPassive = ({ choice, exercise }: Resolved): boolean =>
   PROTOCOLS[choice.protocolId].mode === 'passive' &&
   exercise.kind === 'passive' &&
   (EXERCISES as Library)[choice.exerciseId]?.kind === 'passive';
+
+/** No pump, gauge or tube goes into water, by what every practice starts with too (rule TIGHT: straps by feel). */
+function checkWater({ choice, exercise }: Resolved): Finding[] {
+  const inWater = exercise.inWater || (EXERCISES as Library)[choice.exerciseId]?.inWater;
+  if (!inWater || choice.limbs.every(({ kind }) => kind === 'by-feel')) return [];
+  return [
+    {
+      rule: 'TIGHT',
+      level: 'hard',
+      subject: 'exerciseId',
+      message: `${exercise.label}: no pump, gauge or tube goes into water, so a cuff at a pressure cannot be held there.`,
+      remedy: 'Use a strap by feel, or walk on land.',
+    },
+  ];
+}
 
 function checkRole({ choice }: Resolved, basis: Basis): Finding[] {
   if (mayDo({ role: basis.prescriber, isOwner: false }, 'sign-post-operative')) return [];

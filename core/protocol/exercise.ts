@@ -40,6 +40,8 @@ export const exerciseSchema = z.object({
   sides: z.enum(['one', 'both', 'either']),
   equipment: equipmentSchema,
   rung: rungSchema,
+  /** Done in water, where nothing with a gauge or a tube goes (rule TIGHT). */
+  inWater: z.literal(true).optional(),
   cue: z.string().trim().min(1, 'Say in one line how to cue it.').max(160, 'At most 160 characters.'),
 });
 export type Exercise = z.infer<typeof exerciseSchema>;

@@ -324,6 +324,7 @@ export const STEP_AND_HIP_EXERCISES = {
     sides: 'both',
     equipment: 'none',
     rung: 'functional',
+    inWater: true,
     cue: 'Straps by feel only: no pump or tube in water; not alone.',
   },
 } as const satisfies Record<string, Exercise>;
