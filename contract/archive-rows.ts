@@ -130,7 +130,8 @@ export const ARCHIVE_ROWS = {
     strapId: id,
     strapLabel: text,
     mark: z.number().min(0).max(100),
-    /** Of a wrap; archives of earlier releases have straps with marks alone. */
+    /** Archives of earlier releases have straps with marks alone. */
+    counts: z.enum(['marks', 'turns', 'squeezes']).default('marks'),
     tension: z.string().max(60).nullable().default(null),
     felt: z.number().int().min(0).max(10),
   }),

@@ -63,4 +63,14 @@ test('cycles of the cuff are found by an everyday word, composed, run by the pum
       page.getByText('Left thigh: 1 min under the cuff today, 1 of 60 min with this.'),
     ).toBeVisible();
   });
+  await test.step('and the training itself after it', async () => {
+    await page
+      .getByRole('list', { name: 'Plans' })
+      .getByRole('button', { name: /Left thigh(?!, cycles)/ })
+      .click();
+    await acceptReviewIfAsked(page);
+    await page.getByRole('button', { name: 'Open the session' }).click();
+    await page.keyboard.press('Space');
+    await expect(page.getByRole('heading', { name: /^Inflate left thigh to 86 mmHg/ })).toBeVisible();
+  });
 });

@@ -1,15 +1,33 @@
-/** How a wrap without marks lies: what its tension was, in words; how many turns is its mark (rule TIGHT). */
-export type Wrapped = { tension: string };
+/** What is counted where a strap has no marks: turns of a wrap, or squeezes of a hand pump without a gauge (rules FIT-5, TIGHT). */
+export type Counted = 'turns' | 'squeezes';
 
-/** Where a strap or wrap is tightened to: a printed mark, or turns at a tension. */
-export type AtMark = { mark: number; wrapped?: Wrapped | undefined };
+/** Where something is tightened to by feel: a printed mark, turns at a tension in words, or squeezes. */
+export type AtMark = {
+  mark: number;
+  /** Not there where it is a printed mark. */
+  counts?: Counted | undefined;
+  /** How far a wrap is stretched. */
+  tension?: string | undefined;
+};
+
+const STEPS = { marks: 'mark', turns: 'turn', squeezes: 'squeeze' } as const;
 
 /**
  * @example markWords({ mark: 6 }) //=> 'mark 6'
- * @example markWords({ mark: 4, wrapped: { tension: 'stretched by half' } }) //=> '4 turns, stretched by half'
+ * @example markWords({ mark: 4, counts: 'turns', tension: 'stretched by half' }) //=> '4 turns, stretched by half'
  */
-export const markWords = ({ mark, wrapped }: AtMark): string =>
-  wrapped ? `${mark} ${mark === 1 ? 'turn' : 'turns'}, ${wrapped.tension}` : `mark ${mark}`;
+export function markWords({ mark, counts, tension }: AtMark): string {
+  if (!counts) return `mark ${mark}`;
+  const words = `${mark} ${mark === 1 ? STEPS[counts] : counts}`;
+  return tension ? `${words}, ${tension}` : words;
+}
 
 /** What one step of what is worn is called. */
-export const stepName = (target: object): string => ('wrapped' in target && target.wrapped ? 'turn' : 'mark');
+export const stepName = ({ counts = 'marks' }: { counts?: Counted | 'marks' | undefined }): string =>
+  STEPS[counts];
+
+/** The part of a place to tighten to that says how it is counted. */
+export const countedAs = ({ counts, tension }: AtMark): Pick<AtMark, 'counts' | 'tension'> => ({
+  ...(counts ? { counts } : {}),
+  ...(tension ? { tension } : {}),
+});

@@ -29,11 +29,15 @@ it('counts a wrap in turns, and takes none without how far it is stretched', () 
     { level: 'hard', subject: 'tension' },
   ]);
   expect(checkTightness({ ...wound, mark: 7 }, wrap)[0]?.message).toBe(
-    'This wrap is for 2 to 6 turns; 7 is outside that.',
+    'It is for 2 to 6 turns; 7 is outside that.',
   );
   expect(checkTightness({ ...wound, felt: 8 }, wrap)[0]?.remedy).toMatch(/one turn/);
-  expect(markWords({ mark: 4, wrapped: { tension: 'stretched by half' } })).toBe(
+  expect(markWords({ mark: 4, counts: 'turns', tension: 'stretched by half' })).toBe(
     '4 turns, stretched by half',
   );
   expect(markWords({ mark: 6 })).toBe('mark 6');
+  const pump = { counts: 'squeezes', firstMark: 4, lastMark: 30 } as const;
+  expect(checkTightness({ ...wound, mark: 12, tension: undefined }, pump)).toEqual([]);
+  expect(checkTightness({ ...wound, mark: 12, felt: 8 }, pump)[0]?.remedy).toMatch(/one squeeze/);
+  expect(markWords({ mark: 12, counts: 'squeezes' })).toBe('12 squeezes');
 });

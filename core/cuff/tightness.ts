@@ -2,6 +2,7 @@ import { z } from 'zod';
 import type { Finding } from '../findings/finding';
 import { type Limb, limbKind, limbSchema } from '../quantity/limb';
 import { RULES } from '../rules/catalogue';
+import { type Counted, stepName } from './mark-words';
 
 /** Felt tightness to aim for, 0 none to 10 pain (rule TIGHT). */
 export const TIGHTNESS_AIM = RULES.TIGHT.figures.aim;
@@ -12,7 +13,7 @@ export const TIGHTNESS_WORDS: Record<number, string> = { 0: 'none', 7: 'snug wit
 export const tightnessSchema = z.object({
   limb: limbSchema,
   strapId: z.string('Choose a strap.').min(1, 'Choose a strap.'),
-  /** The printed mark, or the turns of a wrap. */
+  /** The printed mark, the turns of a wrap, or the squeezes of a hand pump. */
   mark: z.number('Enter the mark on the strap, or the turns.').min(0).max(100),
   /** How far a wrap is stretched, in words; a strap with marks needs none. */
   tension: z.string().trim().max(60, 'At most 60 characters.').optional(),
@@ -28,11 +29,12 @@ export type Tightness = z.infer<typeof tightnessSchema>;
  */
 export function checkTightness(
   { limb, mark, tension, felt, colourGood, noTingling }: Omit<Tightness, 'strapId'>,
-  marks: { firstMark: number; lastMark: number; counts: 'marks' | 'turns' },
+  marks: { firstMark: number; lastMark: number; counts: 'marks' | Counted },
 ): Finding[] {
   const { low, high } = TIGHTNESS_AIM[limbKind(limb)];
   const isWrap = marks.counts === 'turns';
-  const step = isWrap ? 'turn' : 'mark';
+  const step = stepName(marks);
+  const isCounted = marks.counts !== 'marks';
   const findings: Finding[] = [];
   const add = (level: Finding['level'], subject: string, message: string, remedy: string) =>
     findings.push({ rule: 'TIGHT', level, subject, message, remedy });
@@ -40,10 +42,10 @@ export function checkTightness(
     add(
       'hard',
       'mark',
-      isWrap
-        ? `This wrap is for ${marks.firstMark} to ${marks.lastMark} turns; ${mark} is outside that.`
+      isCounted
+        ? `It is for ${marks.firstMark} to ${marks.lastMark} ${marks.counts}; ${mark} is outside that.`
         : `This strap has marks ${marks.firstMark} to ${marks.lastMark}; ${mark} is not one of them.`,
-      isWrap ? 'Count the turns again.' : 'Read the mark at the buckle again.',
+      isCounted ? `Count the ${marks.counts} again.` : 'Read the mark at the buckle again.',
     );
   }
   if (isWrap && !tension) {

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { limbKindSchema } from '../quantity/limb';
 import { placesSchema } from '../quantity/place';
 
-/** A wrap or strap without a gauge: tightened to printed marks, or in turns where it has none (rule FIT-5). */
+/** What is worn without a gauge: a strap with printed marks, a wrap by its turns, a hand-pump cuff by its squeezes (rule FIT-5). */
 export const strapSchema = z
   .object({
     id: z.string().min(1).max(80),
@@ -11,7 +11,7 @@ export const strapSchema = z
     places: placesSchema,
     widthCm: z.number('Enter the width.').min(2, 'At least 2 cm.').max(25, 'At most 25 cm.'),
     /** What its marks count; straps of earlier releases all have marks. */
-    counts: z.enum(['marks', 'turns']).default('marks'),
+    counts: z.enum(['marks', 'turns', 'squeezes']).default('marks'),
     firstMark: z.number('Enter the first one.').min(0).max(100),
     lastMark: z.number('Enter the last one.').min(0).max(100),
   })

@@ -1,6 +1,7 @@
 import type { Role } from '../access/deeds';
 import type { Cuff } from '../cuff/cuff';
 import type { FitFact, TightnessFact } from '../cuff/fact';
+import { countedAs } from '../cuff/mark-words';
 import type { Finding } from '../findings/finding';
 import { type TargetLoad, targetLoad, withoutKilograms } from '../load/target-load';
 import type { WeightKit } from '../load/weight-kit';
@@ -332,12 +333,12 @@ function arbitraryTarget(
   };
 }
 
-const strapTarget = ({ limb, strapId, strapLabel, mark, wrapped, felt }: TightnessFact): FeltTarget => ({
+const strapTarget = ({ limb, strapId, strapLabel, mark, felt, ...at }: TightnessFact): FeltTarget => ({
   kind: 'by-feel',
   limb,
   strapId,
   strapLabel,
   mark,
   felt,
-  ...(wrapped ? { wrapped } : {}),
+  ...countedAs({ mark, ...at }),
 });

@@ -1,4 +1,4 @@
-import type { AtMark } from '../cuff/mark-words';
+import { type AtMark, countedAs } from '../cuff/mark-words';
 import {
   type ArbitraryTarget,
   type CuffedTarget,
@@ -118,7 +118,7 @@ function limbInHand(
       limb,
       signed,
       mark: signed.mark + (state.marksMoved[limb] ?? 0),
-      ...(signed.wrapped ? { wrapped: signed.wrapped } : {}),
+      ...countedAs(signed),
       up: open !== null,
     };
   }

@@ -67,7 +67,7 @@ export function offerAfterSet(
     return {
       ...place,
       offer: { kind: 'loosen-mark', byMarks: 1 },
-      reason: `${why}, and the load is already low: loosen by one ${stepName(exercise.limbs.find(({ kind }) => kind === 'by-feel') ?? {})}.`,
+      reason: `${why}, and the load is already low: loosen by one ${stepName(exercise.limbs.find((target) => target.kind === 'by-feel') ?? {})}.`,
       rule: 'TIGHT',
     };
   }

@@ -7,6 +7,7 @@ import type { CoursePlanState, Occasion } from '#core/course/course-plan';
 import type { LadderAnswers } from '#core/course/ladder';
 import type { Derived } from '#core/derivation/derived';
 import type { Finding } from '#core/findings/finding';
+import type { Strap } from '#core/kit/strap';
 import type { PulseMethod, PulseSite } from '#core/occlusion-pressure/methods';
 import type { LimbShelfLife, ShelfLife } from '#core/occlusion-pressure/shelf-life';
 import type { ReadingSchool, Trial } from '#core/occlusion-pressure/trial';
@@ -183,7 +184,9 @@ export const TightnessEntity = defineEntity({
     strapId: p.string(),
     strapLabel: p.string(),
     mark: number(),
-    /** How far a wrap was stretched, in words; its mark counts turns. */
+    /** What the mark counts. */
+    counts: p.string().$type<Strap['counts']>(),
+    /** How far a wrap was stretched, in words. */
     tension: p.string().nullable(),
     felt: p.integer(),
     superseded: superseded(),

@@ -47,7 +47,7 @@ const WORDS: Record<RetractableKind, string> = {
   consent: `case decision when 'agreed' then 'Consent, read ' else 'Consent withdrawn, read ' end || replace("read", '-', ' ')`,
   'day-check': `'Check on the day, pain ' || coalesce(json_extract(answers, '$.painNow'), 0) || ' of 10'`,
   fit: `replace(limb, '-', ' ') || ': ' || printf('%g', girth_cm) || ' cm, ' || label`,
-  tightness: `replace(limb, '-', ' ') || ': ' || strap_label || case when tension is null then ' at mark ' || printf('%g', mark) else ' ' || printf('%g', mark) || ' turns, ' || tension end || ', felt ' || felt`,
+  tightness: `replace(limb, '-', ' ') || ': ' || strap_label || case counts when 'marks' then ' at mark ' || printf('%g', mark) else ' ' || printf('%g', mark) || ' ' || counts || coalesce(', ' || tension, '') end || ', felt ' || felt`,
   'occlusion-pressure': `replace(limb, '-', ' ') || ', ' || position || ': ' || cast(round(pressure_mm_hg) as integer) || ' mmHg, ' || cuff_label`,
   'quick-check': `'Quick check: pulse gone at ' || gone_mm_hg || ' mmHg'`,
   'strength-test': `replace(exercise_id, '-', ' ') || ', ' || side || ': ' || load_kg || ' kg, ' || reps || ' repetitions'`,

@@ -123,17 +123,18 @@ const FITS: Kind<FitFact> = {
 
 const TIGHTNESS: Kind<TightnessFact> = {
   parts: [
-    newestOnly(`select client_id, limb, at_ms as "atMs", strap_id as "strapId", strap_label as "strapLabel", mark, tension, felt
+    newestOnly(`select client_id, limb, at_ms as "atMs", strap_id as "strapId", strap_label as "strapLabel", mark, counts, tension, felt
       from tightness`),
   ],
-  of: ({ limb, atMs, strapId, strapLabel, mark, tension, felt }) => ({
+  of: ({ limb, atMs, strapId, strapLabel, mark, counts, tension, felt }) => ({
     limb,
     atMs,
     strapId,
     strapLabel,
     mark,
     felt,
-    ...(tension === null ? {} : { wrapped: { tension } }),
+    ...(counts === 'marks' ? {} : { counts }),
+    ...(tension === null ? {} : { tension }),
   }),
 };
 

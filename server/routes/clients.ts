@@ -208,6 +208,7 @@ export const clientRoutes = new Hono<Env>()
       strapId: strap.id,
       strapLabel: strap.label,
       mark: felt.mark,
+      counts: strap.counts,
       tension: strap.counts === 'turns' ? (felt.tension ?? '') : null,
       felt: felt.felt,
     };

@@ -86,7 +86,11 @@ describe('straps (TIGHT)', () => {
     const { problem } = await api.refused(`/clients/${id}/tightness`, wound);
     expect(problem.errors[0]).toMatchObject({ path: 'tension', rule: 'TIGHT' });
     const client = await api.post(`/clients/${id}/tightness`, { ...wound, tension: 'stretched by half' });
-    expect(client.facts.tightness[0]).toMatchObject({ mark: 4, wrapped: { tension: 'stretched by half' } });
+    expect(client.facts.tightness[0]).toMatchObject({
+      mark: 4,
+      counts: 'turns',
+      tension: 'stretched by half',
+    });
     expect(measureLink(client)?.reason).toMatch(/at 4 turns, stretched by half/);
     const { entries } = await api.get<{ entries: { words: string }[] }>(`/clients/${id}/entries`);
     expect(entries.map(({ words }) => words)).toContainEqual(

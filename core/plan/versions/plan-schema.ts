@@ -51,7 +51,8 @@ const limbTargetSchema = z.discriminatedUnion('kind', [
     strapId: words,
     strapLabel: words,
     mark: z.number(),
-    wrapped: z.object({ tension: words }).optional(),
+    counts: z.enum(['turns', 'squeezes']).optional(),
+    tension: words.optional(),
     felt: z.number().min(0).max(10),
   }),
 ]);

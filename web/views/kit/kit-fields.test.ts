@@ -25,6 +25,7 @@ const PIECES: Record<KitKind, Record<string, unknown>> = {
   stack: { label: 'S', lightestKg: 5, stepKg: 2.5, heaviestKg: 60 },
   bands: { label: 'R', names: ['sand', 'moss'] },
   strap: { label: 'T', limbKind: 'arm', widthCm: 5, firstMark: 1, lastMark: 12 },
+  squeezed: { label: 'Q', limbKind: 'leg', widthCm: 10, firstMark: 4, lastMark: 30 },
   wrap: { label: 'W', limbKind: 'arm', widthCm: 7.5, firstMark: 2, lastMark: 6 },
 };
 

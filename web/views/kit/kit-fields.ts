@@ -134,6 +134,20 @@ export const KINDS = {
       PLACES,
     ],
   },
+  squeezed: {
+    list: 'straps',
+    title: 'Hand-pump cuffs by feel, without a gauge',
+    add: 'Add a cuff by feel',
+    fixed: { counts: 'squeezes' },
+    fields: [
+      LABEL,
+      LIMB_KIND,
+      { key: 'widthCm', label: 'Width', type: 'length' },
+      { key: 'firstMark', label: 'Fewest squeezes', type: 'number' },
+      { key: 'lastMark', label: 'Most squeezes', type: 'number' },
+      PLACES,
+    ],
+  },
 } as const satisfies Record<string, Kind>;
 export type KitKind = keyof typeof KINDS;
 

@@ -2,10 +2,11 @@ import { useState } from 'react';
 import type { ClientRecord } from '#contract/client';
 import type { NewTightness } from '#contract/measurements';
 import type { FitFact } from '#core/cuff/fact';
-import { markWords } from '#core/cuff/mark-words';
+import { markWords, stepName } from '#core/cuff/mark-words';
 import { aimWords, checkTightness, TIGHTNESS_WORDS } from '#core/cuff/tightness';
 import { hardFindings } from '#core/findings/finding';
 import type { Strap } from '#core/kit/strap';
+import { capital } from '#core/quantity/capital';
 import { LIMB_LABELS, type Limb, otherSide } from '#core/quantity/limb';
 import { newest } from '#core/quantity/newest';
 import { toNumber } from '#core/quantity/units';
@@ -39,7 +40,7 @@ export function TightnessForm({
     client.facts.tightness.filter((fact) => fact.limb === otherSide(limb) && fact.strapId === fit.strapId),
   );
   const [mark, setMark] = useState(last ? String(last.mark) : '');
-  const [tension, setTension] = useState(last?.wrapped?.tension ?? '');
+  const [tension, setTension] = useState(last?.tension ?? '');
   const [felt, setFelt] = useState<number | null>(null);
   const [looks, setLooks] = useState<{ colourGood?: boolean; noTingling?: boolean }>({});
   const write = useRecordWrite((json: NewTightness) =>
@@ -71,7 +72,7 @@ export function TightnessForm({
       </p>
       <p>
         <strong>{LIMB_LABELS[limb]}</strong>, {strap.label}, {strap.counts} {strap.firstMark}–{strap.lastMark}
-        . Start low, go up one {isWrap ? 'turn' : 'mark'} at a time, aim for{' '}
+        . Start low, go up one {stepName(strap)} at a time, aim for{' '}
         <span className="figures text-xl">{aimWords(limb)}</span> of 10.
         {last && ` Last time ${markWords(last)}, felt ${last.felt}, ${dayAndTime(last.atMs)}.`}
       </p>
@@ -82,7 +83,7 @@ export function TightnessForm({
         </p>
       )}
       <Field
-        label={isWrap ? 'Turns' : 'Mark at the buckle'}
+        label={strap.counts === 'marks' ? 'Mark at the buckle' : capital(strap.counts)}
         className="max-w-40"
         inputMode="decimal"
         autoComplete="off"
@@ -127,7 +128,7 @@ export function TightnessForm({
         disabled={!complete || hardFindings(findings).length > 0 || write.isPending}
         onClick={() => void save()}
       >
-        Record {isWrap ? 'turns' : 'mark'} and feel
+        Record {strap.counts === 'marks' ? 'mark' : strap.counts} and feel
       </Button>
     </div>
   );
