@@ -103,7 +103,7 @@ export const pressureRules = {
     by: 'cuff/tightness.ts checkTightness',
     figures: { aim: { arm: { low: 6, high: 7 }, leg: { low: 7, high: 7 } }, snug: 7, pain: 10 },
     words: ({ aim, snug, pain }) =>
-      `For kit that cannot be measured, by how it feels: none at all, ${snug} snug without pain, ${pain} pain; arm ${aim.arm.low}–${aim.arm.high}, leg ${aim.leg.high}. Start low. People misjudge it, so colour and tingling are checked every set. Never shown as %LOP.`,
+      `For kit that cannot be measured, by how it feels: none at all, ${snug} snug without pain, ${pain} pain; arm ${aim.arm.low}–${aim.arm.high}, leg ${aim.leg.high}. Start low. People misjudge it, so colour and tingling are checked every set. Kept as the mark, the turns with their tension in words, or the squeezes. Never in water with a pump, a gauge or a tube. Never shown as %LOP.`,
   }),
 } as const;
 

@@ -41,6 +41,16 @@ const PAGES = [
   { path: 'report', words: 'Report', keywords: ['letter', 'referrer', 'pdf', 'print'] },
 ];
 
+/** What is done at each link of the chain, by the words people have for it. */
+const LINK_WORDS: Record<(typeof LINK_IDS)[number], string[]> = {
+  screen: ['questionnaire', 'medicines', 'clearance', 'hold', 'blood pressure rises in work'],
+  fit: ['girth', 'tape', 'cuff size', 'strap', 'wrap'],
+  measure: ['LOP', 'occlusion pressure', 'probe', 'by feel', 'turns', 'squeezes'],
+  load: ['1RM', 'strength test', 'heavy work'],
+  prescribe: ['plan', 'finisher', 'heavy lift first', 'another place', 'gym', 'travelling'],
+  run: ['session', 'ice', 'compression', 'swelling', 'lighter today'],
+};
+
 /** What a new plan may be for, by the words it is called every day. */
 const NEW_PLANS: Record<GoalId, string[]> = {
   size: ['hypertrophy', 'muscle growth', 'bigger'],
@@ -148,6 +158,7 @@ export function Palette({
             <Command.Item
               key={`${person.id} ${link}`}
               className={row}
+              keywords={LINK_WORDS[link]}
               value={`${person.name} ${LINK_LABELS[link]} ${person.id}`}
               onSelect={then(() => navigate(`/people/${person.id}/${link}`))}
             >

@@ -37,7 +37,7 @@ export const PLACES: readonly Place[] = [
   {
     to: '/kit',
     label: 'Kit and practice',
-    words: 'cuffs, pumps, weights, units, settings',
+    words: 'cuffs, pumps, straps, wraps, weights, places, gym, travelling, home, units, settings',
     letter: 'k',
     Icon: Wrench,
   },
@@ -62,7 +62,11 @@ export const PLACES: readonly Place[] = [
     words: 'import or export tables, CSV, a spreadsheet, an archive, a backup, one person',
   },
   { to: '/archived', label: 'People taken off the list', words: 'archived, put back' },
-  { to: '/accounts', label: 'Who may sign in', words: 'accounts, roles, a forgotten passphrase' },
+  {
+    to: '/accounts',
+    label: 'Who may sign in',
+    words: 'accounts, roles, certificates, a forgotten passphrase',
+  },
   { to: '/audit', label: 'Who did what', words: 'the audit, who looked at a record' },
   { to: '/account', label: 'Your account', words: 'passphrase, PIN, codes of a second device' },
   { to: '/guide', label: 'The guide', words: 'how it is done, help, manual' },
