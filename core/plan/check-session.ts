@@ -34,7 +34,7 @@ const checkOneLimb = ({ exercises }: Plan, { oneLimbFirst }: Pick<Basis, 'oneLim
             level: 'guard',
             subject: 'limbs',
             exerciseIndex,
-            message: `${label}: blood pressure is watched in work, and no session was done with one of these limbs alone yet.`,
+            message: `${label}: blood pressure is watched in work, and no limb of this kind was trained yet.`,
             remedy: 'One limb first.',
             fix: { set: 'limbs', to: 'one' },
           },

@@ -79,7 +79,7 @@ export type Basis = {
   prescriber: Role;
   /** The most the practice puts on a limb without a LOP, in mmHg; null where it does not work so (rule PRS-7). */
   arbitraryUpToMmHg: number | null;
-  /** Kinds of limb of which one is trained alone first, as the blood pressure is watched (rule RUN-8). */
+  /** Kinds of limb that begin with one alone, as the blood pressure is watched (rule RUN-8). */
   oneLimbFirst: readonly LimbKind[];
   /** Sessions really done before. */
   done: readonly SessionDone[];

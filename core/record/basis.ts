@@ -33,11 +33,11 @@ export const basisOf = (facts: ClientFacts, kit: KitInUse, prescriber: Role, now
   done: sessionsDone(facts),
 });
 
-/** Kinds of limb of which one has to be trained alone first, while the blood pressure is watched (rule RUN-8). */
+/** Kinds of limb that begin with one alone: none was trained yet, and the blood pressure is watched (rule RUN-8). */
 function oneLimbFirst(facts: ClientFacts, nowMs: number): LimbKind[] {
   if (!watchesBloodPressure(facts, nowMs)) return [];
-  const alone = facts.sessions.flatMap(({ worked }) => worked.filter(({ limbs }) => limbs.length === 1));
-  return LIMB_KINDS.filter((kind) => !alone.some(({ limbs: [limb] }) => limb && limbKind(limb) === kind));
+  const trained = facts.sessions.flatMap(({ worked }) => worked.flatMap(({ limbs }) => limbs.map(limbKind)));
+  return LIMB_KINDS.filter((kind) => !trained.includes(kind));
 }
 
 const rungOf = (facts: ClientFacts, limb: Limb): [Limb, LadderRung][] => {
