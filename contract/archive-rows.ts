@@ -23,6 +23,7 @@ import { itemIdSchema } from '#core/screening/items';
 import { itemPlaceSchema, procedureSchema } from '#core/screening/screening';
 import { sessionEventSchema } from '#core/session/events';
 import { sideSchema } from '#core/strength/side';
+import { aboutSchema, NOTHING_KNOWN } from './client';
 import { RETRACTABLE } from './mend';
 import { kitItemSchema, practiceSettingsSchema, roleSchema } from './practice';
 import { newPracticeAttemptSchema, newSessionAttemptSchema } from './practice-attempt';
@@ -99,6 +100,7 @@ export const ARCHIVE_ROWS = {
     addedAtMs: atMs,
     /** When they were taken off the list of people; archives of earlier releases do not say. */
     archivedAtMs: atMs.nullable().default(null),
+    about: aboutSchema.default(NOTHING_KNOWN),
   }),
   screening: z.strictObject({
     ...ofClient,

@@ -11,6 +11,15 @@ export const newClientSchema = z.object({
 });
 export type NewClient = z.input<typeof newClientSchema>;
 
+/** What is good to know of a person beside their record, in their own words or the practice's. */
+export const aboutSchema = z.object({
+  contact: z.string().trim().max(200, 'At most 200 characters.'),
+  goals: z.string().trim().max(400, 'At most 400 characters.'),
+  notes: z.string().trim().max(800, 'At most 800 characters.'),
+});
+export type About = z.infer<typeof aboutSchema>;
+export const NOTHING_KNOWN: About = { contact: '', goals: '', notes: '' };
+
 /** How long pressures are kept: of the person, or of one limb, where null takes the person's again (rule LOP-6). */
 export const newShelfLifeSchema = z
   .object({ limb: limbSchema.nullable().default(null), shelfLife: shelfLifeSchema.nullable() })
@@ -54,4 +63,9 @@ export type PeoplePage = { total: number; people: ClientSummary[] };
  * One person with what counts now, and the chain as the server judged it at `judgedAtMs`. `asOf` grows with every write to
  * the database, so that who has been told of a later one knows to ask again.
  */
-export type ClientRecord = ClientSummary & { facts: ClientFacts; judgedAtMs: number; asOf: number };
+export type ClientRecord = ClientSummary & {
+  about: About;
+  facts: ClientFacts;
+  judgedAtMs: number;
+  asOf: number;
+};

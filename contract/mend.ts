@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import type { LinkId } from '#core/record/link';
 import type { ClientRecord } from './client';
+import { aboutSchema } from './client';
 
 /** What can be retracted, by kind. Outcomes have a withdrawal of their own; plans and blocks have a next version. */
 export const RETRACTABLE = [
@@ -30,6 +31,7 @@ export const personChangeSchema = z
   .object({
     name: z.string().trim().min(1, 'Give the person a name.').max(80, 'At most 80 characters.').optional(),
     story: z.string().trim().max(400, 'At most 400 characters.').optional(),
+    about: aboutSchema.optional(),
     /** Taken off the list of people, with all that is on record; and put back. */
     archived: z.boolean().optional(),
   })

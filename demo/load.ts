@@ -96,9 +96,10 @@ export async function loadPractice(orm: MikroORM, nowMs: number): Promise<World 
   };
 
   for (const measure of MEASURES) await world.post('/practice/measures', measure);
-  for (const { client, deeds } of PEOPLE) {
+  for (const { client, about, deeds } of PEOPLE) {
     clock.nowMs = nowMs - Math.max(...deeds.map(({ daysAgo }) => daysAgo)) * MS_PER_DAY;
     let record = await world.post<ClientRecord>('/clients', client);
+    if (about) record = await world.post<ClientRecord>(`/clients/${record.id}`, { about });
     for (const [place, deed] of deeds.entries()) {
       // A few minutes between deeds of one day keeps their order.
       clock.nowMs = nowMs - deed.daysAgo * MS_PER_DAY + place * 300_000 - deeds.length * 300_000;

@@ -1,4 +1,4 @@
-import type { NewClient } from '#contract/client';
+import type { About, NewClient } from '#contract/client';
 import type { NewRungCheck } from '#contract/course-plan';
 import type {
   NewClearance,
@@ -60,7 +60,7 @@ export type Deed = { daysAgo: number } & (
     }
 );
 
-export type DemoPerson = { client: NewClient; deeds: Deed[] };
+export type DemoPerson = { client: NewClient; about?: About; deeds: Deed[] };
 
 const trial = (goneMmHg: number, backMmHg: number) => ({ goneMmHg, upMmHg: 10, backMmHg, downMmHg: 4 });
 
@@ -107,6 +107,11 @@ const odalys: DemoPerson = {
   client: {
     name: 'Odalys Ferrant',
     story: 'Retired lighthouse painter, short of thigh strength on the left.',
+  },
+  about: {
+    contact: '555 0177, mornings',
+    goals: 'the tower stairs with a full can in each hand',
+    notes: 'Hears better on the left.',
   },
   deeds: [
     { daysAgo: 70, do: 'screen', body: { yes: [], bloodPressures: readings([130, 80], [126, 78]) } },

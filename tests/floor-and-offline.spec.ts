@@ -56,7 +56,7 @@ test('ten tabs share one stream: all open, all hear, and one that goes is follow
   await elsewhere.context().close();
 });
 
-test('the floor has a lane for everybody, goes to one by a figure, and does the next thing in one touch', async ({
+test('the floor has a lane for everybody, takes one in hand by a figure, and does the next thing in one touch', async ({
   page,
 }) => {
   await page.goto('/');
@@ -73,7 +73,17 @@ test('the floor has a lane for everybody, goes to one by a figure, and does the 
   await expect(lane('Rufus Tarnholm')).toContainText('Right thigh');
   await page.getByRole('button', { name: 'Start set 1 for Odalys Ferrant' }).click();
   await expect(lane('Odalys Ferrant')).toContainText('/30');
+  const dock = page.getByRole('region', { name: 'Cuff dock' });
+  await expect(dock).toContainText('2 cuffs up, the longest');
+  await expect(dock.getByRole('button')).toHaveCount(0);
+  // A figure takes a lane in hand; the keys of a live session then work for it.
   await page.keyboard.press('2');
+  const inHand = page.locator('li[aria-current="true"]');
+  await expect(inHand).toHaveCount(1);
+  await page.keyboard.press('r');
+  await expect(inHand).toContainText('cuff down');
+  await expect(dock).toContainText('1 cuff up');
+  await page.keyboard.press('Enter');
   await expect(page).toHaveURL(/\/sessions\//);
 });
 

@@ -16,7 +16,7 @@ import { type ClientRow, NAMED_BY_NOBODY, type Named, READ_AT_ONCE, readFacts } 
 import { type PracticeFacts, readPracticeFacts } from './read-practice';
 import { matchWords, type Prepare, withStatements } from './sqlite';
 
-const CLIENT = `client.id, client.name, client.story, shelf_life as "shelfLife", limb_shelf_lives as "limbShelfLives"`;
+const CLIENT = `client.id, client.name, client.story, about, shelf_life as "shelfLife", limb_shelf_lives as "limbShelfLives"`;
 
 /** Who is on the list of people: not who was taken off it, nor a record that went into another. */
 const ON_THE_LIST = 'archived_at_ms is null and merged_into is null';
@@ -142,10 +142,13 @@ export const lineOf = ({ id, name, story, chain, next, off }: ClientRecord): Cli
 });
 
 const rowsOf = (rows: readonly unknown[]): ClientRow[] =>
-  (rows as (Omit<ClientRow, 'limbShelfLives'> & { limbShelfLives: string })[]).map((row) => ({
-    ...row,
-    limbShelfLives: JSON.parse(row.limbShelfLives),
-  }));
+  (rows as (Omit<ClientRow, 'limbShelfLives' | 'about'> & { limbShelfLives: string; about: string })[]).map(
+    (row) => ({
+      ...row,
+      about: JSON.parse(row.about),
+      limbShelfLives: JSON.parse(row.limbShelfLives),
+    }),
+  );
 
 function recordsOf(
   prepare: Prepare,
@@ -156,7 +159,7 @@ function recordsOf(
 ): ClientRecord[] {
   const { asOf } = prepare('select coalesce(max(id), 0) as "asOf" from audit').get() as { asOf: number };
   const facts = readFacts(prepare, practice, rows, nowMs, naming);
-  return rows.flatMap(({ id, name, story }, place) => {
+  return rows.flatMap(({ id, name, story, about }, place) => {
     const own = facts[place];
     if (!own) return [];
     const plans = plansInForce(own, nowMs);
@@ -169,6 +172,7 @@ function recordsOf(
         id,
         name,
         story,
+        about,
         facts: own,
         chain,
         next,

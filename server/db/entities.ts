@@ -1,4 +1,5 @@
 import { defineEntity, p } from '@mikro-orm/core';
+import type { About } from '#contract/client';
 import type { KitItem, PracticeSettings } from '#contract/practice';
 import type { NewPracticeAttempt, NewSessionAttempt } from '#contract/practice-attempt';
 import type { Role } from '#core/access/deeds';
@@ -95,6 +96,7 @@ export const ClientEntity = defineEntity({
     id: id(),
     name: p.string(),
     story: p.text(),
+    about: p.json().$type<About>(),
     shelfLife: p.string().$type<ShelfLife>(),
     limbShelfLives: p.json().$type<LimbShelfLife[]>(),
     addedAtMs: atMs(),

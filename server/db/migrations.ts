@@ -18,6 +18,7 @@ import { PracticeDateOrder } from './migrations/017-date-order';
 import { Learning } from './migrations/018-learning';
 import { Wraps } from './migrations/019-wraps';
 import { LimbsOfItems } from './migrations/020-limbs-of-items';
+import { About } from './migrations/021-about';
 
 /** Every migration, in order; what stands in a file tells its release. */
 export const MIGRATIONS = [
@@ -41,6 +42,7 @@ export const MIGRATIONS = [
   { name: '018-learning', class: Learning },
   { name: '019-wraps', class: Wraps },
   { name: '020-limbs-of-items', class: LimbsOfItems },
+  { name: '021-about', class: About },
 ];
 
 export const MIGRATION_NAMES = MIGRATIONS.map(({ name }) => name);

@@ -1,3 +1,4 @@
+import type { About } from '#contract/client';
 import type { CoursePlan } from '#core/course/course-plan';
 import type { HeavyWork } from '#core/course/heavy-work';
 import type { RungCheck } from '#core/course/ladder';
@@ -296,6 +297,7 @@ export type ClientRow = {
   id: string;
   name: string;
   story: string;
+  about: About;
   shelfLife: ClientFacts['shelfLife'];
   limbShelfLives: ClientFacts['limbShelfLives'];
 };

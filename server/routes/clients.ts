@@ -4,6 +4,7 @@ import type { z } from 'zod';
 import {
   liftHoldSchema,
   type NewShelfLife,
+  NOTHING_KNOWN,
   newClientSchema,
   newShelfLifeSchema,
   peopleQuerySchema,
@@ -63,6 +64,7 @@ export const clientRoutes = new Hono<Env>()
       em.create(ClientEntity, {
         id,
         ...c.req.valid('json'),
+        about: NOTHING_KNOWN,
         shelfLife: USUAL_SHELF_LIFE,
         limbShelfLives: [],
         addedAtMs: c.var.nowMs,

@@ -169,6 +169,21 @@ describe('a person', () => {
     });
   });
 
+  it('is told of: what they want and how they are reached, with what stood there before in the audit', async () => {
+    const api = await startApi();
+    const { id, about: before } = await api.post<ClientRecord>('/clients', { name: 'Ada' });
+    const about = { contact: '555 0177, mornings', goals: 'the tower stairs', notes: '' };
+    expect((await api.post<ClientRecord>(`/clients/${id}`, { about })).about).toEqual(about);
+    // What else is changed leaves it.
+    expect((await api.post<ClientRecord>(`/clients/${id}`, { name: 'Ada B.' })).about).toEqual(about);
+    const { problem } = await api.refused(`/clients/${id}`, { about: { ...about, goals: 'x'.repeat(401) } });
+    expect(problem.errors[0]?.path).toBe('about.goals');
+    const { entries: said } = await api.get<AuditPage>(`/audit/of/${id}`);
+    expect(said.map(({ detail }) => detail)).toContainEqual(
+      expect.objectContaining({ from: expect.objectContaining({ about: before }) }),
+    );
+  });
+
   it('is taken off the list with all that is on record, and put back', async () => {
     const api = await startApi();
     const client = await measuredClient(api);

@@ -42,14 +42,15 @@ export const mendRoutes = new Hono<Env>()
   })
 
   .post('/:id', body(personChangeSchema), async (c) => {
-    const { id, name, story } = await readClient(c.var.em, c.req.param('id'), c.var.nowMs);
+    const { id, name, story, about } = await readClient(c.var.em, c.req.param('id'), c.var.nowMs);
     const change = c.req.valid('json');
     const row = {
       name: change.name ?? name,
       story: change.story ?? story,
+      about: change.about ?? about,
       ...(change.archived === undefined ? {} : { archivedAtMs: change.archived ? c.var.nowMs : null }),
     };
-    const detail = { from: { name, story }, to: change };
+    const detail = { from: { name, story, about }, to: change };
     await withAudit(c, { action: 'person-changed', subject: id, detail }, (em) =>
       em.nativeUpdate(ClientEntity, { id }, row),
     );

@@ -2,17 +2,12 @@ import { type ReactNode, useId } from 'react';
 import { fenceMs } from '#core/plan/occlusion-clock';
 import type { Plan } from '#core/plan/plan';
 import { laneLimitMs } from '#core/plan/plan-limit';
-import {
-  type Inflation,
-  type Lane,
-  pressuresHeld,
-  type Timeline,
-  type TimelineSet,
-} from '#core/plan/timeline';
+import type { Lane, Timeline, TimelineSet } from '#core/plan/timeline';
 import { repMs } from '#core/protocol/protocols';
 import { LIMB_LABELS, type Limb } from '#core/quantity/limb';
 import { clock } from './format';
 import { Hatch } from './Hatch';
+import { Blocks, highestMmHg } from './StripBlocks';
 import { StripTable } from './StripTable';
 import { useWidth } from './use-width';
 
@@ -189,13 +184,6 @@ function edgeWords(lane: Lane | undefined): string {
   return highestMmHg(lane) === 0 ? 'by feel' : 'no LOP';
 }
 
-/** The highest pressure of a lane in mmHg; 0 under a strap, which has none. */
-const highestMmHg = (lane: Lane | undefined): number =>
-  Math.max(
-    0,
-    ...(lane?.inflations ?? []).flatMap(({ steps }) => steps.map(({ pressureMmHg }) => pressureMmHg ?? 0)),
-  );
-
 function LaneFrame({
   limb,
   edge,
@@ -221,32 +209,7 @@ function LaneFrame({
   );
 }
 
-const FELT_SHARE = 0.5;
-
 type ToX = (atMs: number) => number;
-
-function Blocks({ lane, x, fill, height }: { lane: Lane | undefined; x: ToX; fill: string; height: number }) {
-  const highest = highestMmHg(lane);
-  return lane?.inflations.map((inflation) => (
-    <path key={inflation.fromMs} d={outline(inflation, highest, x, height)} fill={fill} />
-  ));
-}
-
-/** A block follows the pressure step by step; the fall is steep but not instant, as a cuff lets down. */
-function outline(inflation: Inflation, highest: number, x: ToX, height: number): string {
-  const { fromMs, toMs, occlusionMmHg } = inflation;
-  // Without a LOP nobody knows how near full occlusion it is: the highest block is half as high as the lane, a strap's always.
-  const share = (mmHg: number | null) => {
-    if (mmHg === null || highest === 0) return FELT_SHARE;
-    return occlusionMmHg === null ? (FELT_SHARE * mmHg) / highest : Math.min(1.05, mmHg / occlusionMmHg);
-  };
-  const y = (mmHg: number | null) => height * (1 - share(mmHg));
-  const points = pressuresHeld(inflation).flatMap((held) => [
-    `L${x(held.fromMs)} ${y(held.pressureMmHg)}`,
-    `L${x(held.toMs)} ${y(held.pressureMmHg)}`,
-  ]);
-  return `M${x(fromMs)} ${height} ${points.join(' ')} L${x(toMs) + 5} ${height} Z`;
-}
 
 function Sets({
   sets,

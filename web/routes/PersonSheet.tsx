@@ -20,6 +20,7 @@ import { FitBench } from '../views/fit/FitBench';
 import { LoadBench } from '../views/load/LoadBench';
 import { MeasureBench } from '../views/measure/MeasureBench';
 import { Chain } from '../views/person/Chain';
+import { PersonSide } from '../views/person/PersonSide';
 import { RunBench } from '../views/run/RunBench';
 import { ScreenBench } from '../views/screen/ScreenBench';
 import { PrescribeBench } from './PrescribeBench';
@@ -86,7 +87,9 @@ function Sheet({ client: known, bench }: { client: ClientRecord; bench: string |
       <div className="grid items-end gap-x-10 gap-y-2 px-6 pt-4 lg:grid-cols-[minmax(14rem,22rem)_1fr]">
         <div>
           <h1 className="text-3xl font-semibold">{client.name}</h1>
-          {client.story && <p className={`text-quiet ${isLow ? 'max-sm:hidden' : ''}`}>{client.story}</p>}
+          <div className={isLow ? 'max-sm:hidden' : ''}>
+            <PersonSide client={client} />
+          </div>
           <ComparisonNow client={known} />
         </div>
         {course.bars.length > 0 && (

@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
-import { Link } from 'react-router';
+import { Link, useLocation } from 'react-router';
 import { CUFF_DOWN_MMHG } from '#core/kit/pump';
 import { initialsOf } from '#core/quantity/initials';
 import { LIMB_LABELS } from '#core/quantity/limb';
@@ -36,6 +36,7 @@ export function CuffDock({ sessions }: { sessions: readonly LiveSession[] }) {
     observer.observe(box.current);
     return () => observer.disconnect();
   }, [isDown]);
+  const isFolded = useLocation().pathname === '/floor' && !measuring;
   if (isDown) return <NoCuff />;
   return (
     <section
@@ -43,13 +44,19 @@ export function CuffDock({ sessions }: { sessions: readonly LiveSession[] }) {
       aria-label="Cuff dock"
       className="border-t border-ink/40 bg-paper px-4 max-sm:px-2 print:hidden"
     >
+      {isFolded && <FoldedDock sessions={inflated} />}
       <ul
         className={
           compact ? 'grid max-h-[32vh] gap-x-8 overflow-y-auto xl:grid-cols-2' : 'divide-y divide-rule'
         }
       >
         {inflated.map((session) => (
-          <DockedSession key={session.view.id} session={session} compact={compact} />
+          <DockedSession
+            key={session.view.id}
+            session={session}
+            compact={compact || isFolded}
+            alarmsOnly={isFolded}
+          />
         ))}
         {measuring && <DockedDevice {...measuring} />}
       </ul>
@@ -112,15 +119,47 @@ function DockedDevice({ connected, pressureMmHg, sinceMs, lost }: MeasuringCuff)
 }
 
 /** More cuffs than this are set in two columns, so that the sheet keeps its room. */
-const ROOMY_CUFFS = 3;
+const ROOMY_CUFFS = 1;
 
 const ALARM_WORDS = { none: '', soon: 'Limit is near', now: 'Deflate now' } as const;
 
-function DockedSession({ session: { view, state }, compact }: { session: LiveSession; compact: boolean }) {
+/** On the floor every lane has its cuffs: the dock says how many are up, and which has been longest. */
+function FoldedDock({ sessions }: { sessions: readonly LiveSession[] }) {
+  const nowMs = useNow(1_000);
+  const clocks = sessions.flatMap(({ view, state }) =>
+    limbClocks(view.plan, state, nowMs)
+      .filter(({ inflated }) => inflated)
+      .map((limb) => ({ ...limb, clientName: view.clientName })),
+  );
+  const [longest] = clocks.toSorted((a, b) => b.clockMs - a.clockMs);
+  if (!longest) return null;
+  return (
+    <p className="py-1.5 text-[15px]">
+      <strong>
+        {clocks.length} {clocks.length === 1 ? 'cuff' : 'cuffs'} up
+      </strong>
+      , the longest <span className="figures">{clock(longest.clockMs)}</span>: {longest.clientName},{' '}
+      {LIMB_LABELS[longest.limb].toLowerCase()}, <span className="figures">{clock(longest.leftMs)}</span> left
+    </p>
+  );
+}
+
+function DockedSession({
+  session: { view, state },
+  compact,
+  alarmsOnly = false,
+}: {
+  session: LiveSession;
+  compact: boolean;
+  /** Where its cuffs stand elsewhere on the page, only what alarms is said here. */
+  alarmsOnly?: boolean;
+}) {
   const nowMs = useNow(1_000);
   const act = useAct(view);
   const isShut = door.use() === 'shut';
-  const clocks = limbClocks(view.plan, state, nowMs).filter(({ inflated }) => inflated);
+  const clocks = limbClocks(view.plan, state, nowMs).filter(
+    ({ inflated, alarm }) => inflated && !(alarmsOnly && alarm === 'none'),
+  );
   return clocks.map(({ limb, pressureMmHg, clockMs, limitMs, leftMs, alarm }) => (
     <li
       key={limb}

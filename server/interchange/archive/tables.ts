@@ -68,7 +68,7 @@ export const ARCHIVED: Record<ArchiveKind, ArchivedTable> = {
   'session-attempt': { table: 'session_attempt', json: ['answer'], order: 'at_ms, rowid' },
   client: {
     table: 'client',
-    json: ['limbShelfLives'],
+    json: ['limbShelfLives', 'about'],
     ofClient: 'id = ?1',
     // What was on record twice goes as the one it was brought together in.
     only: 'merged_into is null',

@@ -5,94 +5,132 @@ import { limbClocks, repsNow, restLeftMs } from '#core/session/clocks';
 import { inHand } from '#core/session/in-hand';
 import { nextStep } from '#core/session/next-step';
 import { openSet } from '#core/session/state';
-import { useAct } from '../../act/act';
+import type { Act } from '../../act/act';
 import type { LiveSession } from '../../data/live-session';
 import { Button, KeyHint } from '../../parts/Button';
 import { clock, countdown, pressureWords } from '../../parts/format';
 import { stepWords } from '../../words/step-words';
+import { LaneStrip } from './LaneStrip';
 
 const EDGES: Record<Attention['need'], string> = {
-  limit: 'border-vermilion',
-  stopped: 'border-vermilion',
-  'limit-near': 'border-ochre border-dashed',
-  act: 'border-plum',
-  soon: 'border-plum border-dashed',
-  runs: 'border-transparent',
-  over: 'border-transparent',
+  limit: 'border-l-vermilion',
+  stopped: 'border-l-vermilion',
+  'limit-near': 'border-l-ochre border-dashed',
+  act: 'border-l-plum',
+  soon: 'border-l-plum border-dashed',
+  runs: 'border-l-transparent',
+  over: 'border-l-transparent',
 };
 
-/** One person on the floor: what now, the one number, every cuff's clock, and the next expected thing in one touch. */
+/** One person on the floor: the one number, the session as a piece of the strip, every cuff's clock, and what can be done in one touch. */
 export function FloorLane({
   number,
-  session: { view, state },
+  session,
   need,
   nowMs,
+  isInHand,
+  act,
 }: {
-  number: number;
+  /** The figure key that takes it in hand; none past the ninth. */
+  number: number | null;
   session: LiveSession;
   need: Attention['need'];
   nowMs: number;
+  isInHand: boolean;
+  act: Act;
 }) {
-  const act = useAct(view);
+  const { view, state } = session;
   const { plan } = view;
   const step = nextStep(plan, state, nowMs);
   const words = stepWords(plan, step, inHand(plan, state)?.limbs);
-  const set = openSet(state);
-  const reps = repsNow(plan, state, nowMs);
-  const restMs = restLeftMs(state, nowMs);
   const worn = limbClocks(plan, state, nowMs).filter(({ inflated }) => inflated);
+  const forWhom = <span className="sr-only"> for {view.clientName}</span>;
   return (
-    <li className={`@container border-b border-b-rule border-l-8 py-2 pl-3 ${EDGES[need]}`}>
-      <div className="grid grid-cols-[minmax(9rem,1fr)_9rem_minmax(9rem,1.2fr)_auto] items-center gap-4 @max-2xl:grid-cols-[1fr_auto] @max-2xl:gap-2">
+    <li
+      aria-current={isInHand ? 'true' : undefined}
+      className={`@container border-b border-b-rule border-l-8 py-1.5 pr-2 pl-3 ${EDGES[need]} ${isInHand ? 'bg-tint' : ''}`}
+    >
+      <div className="grid grid-cols-[minmax(9rem,13rem)_7.5rem_minmax(10rem,1fr)_auto] items-center gap-x-4 @max-2xl:grid-cols-[1fr_auto] @max-2xl:gap-y-1">
         <div className="min-w-0">
           <Link
             to={`/sessions/${view.id}`}
-            className="flex items-center gap-2 text-xl font-semibold underline decoration-rule underline-offset-4"
+            className="flex items-center gap-2 text-lg font-semibold underline decoration-rule underline-offset-4"
           >
-            <KeyHint>{String(number)}</KeyHint>
+            {number !== null && <KeyHint>{String(number)}</KeyHint>}
             <span className="truncate">{view.clientName}</span>
           </Link>
-          <p className={words.urgent ? 'font-semibold text-vermilion' : ''}>{words.now}</p>
+          <p className={`text-[15px] leading-tight ${words.urgent ? 'font-semibold text-vermilion' : ''}`}>
+            {words.now}
+          </p>
         </div>
-        <p className="figures text-5xl leading-none @max-2xl:text-4xl">
-          {set && reps !== null && set.plannedReps !== null ? (
-            <>
-              {reps}
-              <span className="text-xl text-quiet">/{set.plannedReps}</span>
-            </>
-          ) : restMs !== null ? (
-            restMs > 0 ? (
-              countdown(restMs)
-            ) : (
-              `+${clock(-restMs)}`
-            )
-          ) : (
-            clock(nowMs - (state.startedAtMs ?? nowMs))
-          )}
-        </p>
-        <ul className="@max-2xl:col-span-2">
-          {worn.length === 0 && <li className="text-quiet">cuff down</li>}
-          {worn.map(({ limb, pressureMmHg, clockMs, leftMs, alarm }) => (
-            <li key={limb} className={alarm === 'none' ? '' : 'font-bold text-vermilion'}>
-              {LIMB_LABELS[limb]} <span className="figures">{pressureWords(pressureMmHg)}</span>,{' '}
-              <span className="figures text-xl">{clock(clockMs)}</span>, left{' '}
-              <span className="figures text-xl">{clock(leftMs)}</span>
-            </li>
-          ))}
-        </ul>
-        <div className="w-40 @max-2xl:col-span-2 @max-2xl:w-full">
+        <OneFigure session={session} nowMs={nowMs} />
+        <div className="min-w-0 @max-2xl:col-span-2">
+          <LaneStrip plan={plan} state={state} nowMs={nowMs} />
+          <ul className="flex flex-wrap gap-x-5 text-[14px]">
+            {worn.length === 0 && <li className="text-quiet">cuff down</li>}
+            {worn.map(({ limb, pressureMmHg, clockMs, leftMs, alarm }) => (
+              <li key={limb} className={alarm === 'none' ? '' : 'font-bold text-vermilion'}>
+                {LIMB_LABELS[limb]} <span className="figures">{pressureWords(pressureMmHg)}</span>,{' '}
+                <span className="figures">{clock(clockMs)}</span>, left{' '}
+                <span className="figures">{clock(leftMs)}</span>
+              </li>
+            ))}
+          </ul>
+        </div>
+        <div className="flex gap-1.5 @max-2xl:col-span-2">
           {words.action && (
             <Button
               kind={words.urgent ? 'stop' : 'main'}
-              className="w-full"
+              className="min-w-36 flex-1 px-2"
+              {...(isInHand ? { keyHint: 'Space' } : {})}
               onClick={() => act({ do: 'next' })}
             >
               {words.action}
-              <span className="sr-only"> for {view.clientName}</span>
+              {forWhom}
             </Button>
           )}
+          <Button className="px-3" title="Looser (L)" onClick={() => act({ do: 'loosen' })}>
+            <span aria-hidden>▾</span>
+            <span className="sr-only">Looser</span>
+            {forWhom}
+          </Button>
+          <Button
+            className="px-3"
+            title="Release (R)"
+            disabled={worn.length === 0}
+            onClick={() => act({ do: 'release' })}
+          >
+            Release
+            {forWhom}
+          </Button>
         </div>
       </div>
     </li>
+  );
+}
+
+/** Repetitions in a set, what is left of a spell or a rest, else how long it has been going on. */
+function OneFigure({ session: { view, state }, nowMs }: { session: LiveSession; nowMs: number }) {
+  const { plan } = view;
+  const set = openSet(state);
+  const reps = repsNow(plan, state, nowMs);
+  const restMs = restLeftMs(state, nowMs);
+  return (
+    <p className="figures text-4xl leading-none">
+      {set && reps !== null && set.plannedReps !== null ? (
+        <>
+          {reps}
+          <span className="text-xl text-quiet">/{set.plannedReps}</span>
+        </>
+      ) : restMs !== null ? (
+        restMs > 0 ? (
+          countdown(restMs)
+        ) : (
+          `+${clock(-restMs)}`
+        )
+      ) : (
+        clock(nowMs - (state.startedAtMs ?? nowMs))
+      )}
+    </p>
   );
 }

@@ -1,20 +1,41 @@
+import { type QueryClient, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { Link, useNavigate } from 'react-router';
 import { attentionOf, compareAttention } from '#core/session/attention';
-import { useOpenSessions } from '../../data/live-session';
+import type { Intent } from '#core/session/decide/intent';
+import { nextStep } from '#core/session/next-step';
+import { act } from '../../act/act';
+import { type LiveSession, useOpenSessions } from '../../data/live-session';
+import { Button, KeyHint } from '../../parts/Button';
+import { useEscapeTwice } from '../../parts/use-escape-twice';
 import { useNow } from '../../parts/use-now';
+import { useSpace } from '../../parts/use-space';
+import { notify } from '../../state/notices';
 import { FloorLane } from './FloorLane';
 
-const MOST_LANES = 8;
+const FIGURES = ['1', '2', '3', '4', '5', '6', '7', '8', '9'];
 const TICK_MS = 1_000;
 /** Lanes change places only when somebody needs attention more, not with every second that passes. */
 const STEADY_MS = 15_000;
 
-/** Everybody who trains now, one lane each, who needs attention first; a figure key goes to a lane. */
+/** Does something in a session of the floor; a refusal is said, with whom it is about. */
+function doIn(queries: QueryClient, { view }: LiveSession, intent: Intent): ReturnType<typeof act> {
+  const decision = act(queries, view, intent);
+  if (decision.refused && intent.do !== 'next') notify(`${view.clientName}: ${decision.refused}`);
+  return decision;
+}
+
+/**
+ * Everybody who trains now, one lane each, who needs attention first. A figure takes a lane in hand, and the keys of a live session
+ * then work for it; none past the eighth is out of sight.
+ */
 export function FloorView() {
   const sessions = useOpenSessions();
   const nowMs = useNow(TICK_MS);
   const navigate = useNavigate();
+  const queries = useQueryClient();
+  const [takenId, take] = useState<string | null>(null);
   const lanes = sessions
     .map((session) => {
       const attention = attentionOf(session.view.plan, session.state, nowMs);
@@ -23,15 +44,54 @@ export function FloorView() {
     .sort(
       (a, b) =>
         compareAttention(a.attention, b.attention) || a.session.view.openedAtMs - b.session.view.openedAtMs,
-    )
-    .slice(0, MOST_LANES);
-  useHotkeys('1,2,3,4,5,6,7,8', (_, { keys }) => {
-    const lane = lanes[Number(keys?.[0]) - 1];
-    if (lane) navigate(`/sessions/${lane.session.view.id}`);
+    );
+  const inHand = lanes.find(({ session }) => session.view.id === takenId)?.session;
+  const inHandDo = (intent: Intent) => {
+    if (inHand) doIn(queries, inHand, intent);
+    else notify('Take a lane in hand first: press its figure.');
+  };
+  const ready = lanes.filter(
+    ({ session, attention }) =>
+      attention.need === 'act' && nextStep(session.view.plan, session.state, nowMs).do === 'start-set',
+  );
+  const startTogether = () => {
+    for (const { session } of ready) doIn(queries, session, { do: 'next' });
+  };
+  useHotkeys(FIGURES, (event) => {
+    const id = lanes[Number(event.key) - 1]?.session.view.id;
+    if (id) take(id);
   });
+  useSpace(() => inHandDo({ do: 'next' }));
+  useHotkeys('enter', ({ target }) => {
+    // A button or a link that has the focus keeps its key.
+    if (inHand && !(target instanceof Element && target.closest('a, button')))
+      navigate(`/sessions/${inHand.view.id}`);
+  });
+  useHotkeys('l', () => inHandDo({ do: 'loosen' }));
+  useHotkeys('r', () => inHandDo({ do: 'release' }));
+  useHotkeys('c', startTogether);
+  useEscapeTwice(() => inHandDo({ do: 'stop', why: 'Stopped by the operator' }));
   return (
     <div className="p-4">
-      <h1 className="text-3xl font-semibold">Floor</h1>
+      <header className="flex flex-wrap items-baseline justify-between gap-x-6">
+        <h1 className="text-3xl font-semibold">Floor</h1>
+        {lanes.length > 0 && (
+          <p className="flex flex-wrap items-center gap-x-4 text-[14px] text-quiet max-sm:hidden">
+            <span>
+              <KeyHint>1–9</KeyHint> takes a lane in hand
+            </span>
+            <span>
+              <KeyHint>L</KeyHint> looser <KeyHint>R</KeyHint> release <KeyHint>Esc Esc</KeyHint> stop{' '}
+              <KeyHint>Enter</KeyHint> open
+            </span>
+          </p>
+        )}
+        {ready.length > 1 && (
+          <Button keyHint="C" onClick={startTogether}>
+            Start {ready.length} together
+          </Button>
+        )}
+      </header>
       {lanes.length === 0 ? (
         <p className="mt-2 text-quiet">
           Nobody trains now. Open a session from a person’s sheet, and it has a lane here.{' '}
@@ -40,14 +100,16 @@ export function FloorView() {
           </Link>
         </p>
       ) : (
-        <ol className="mt-2 border-t border-ink/40">
+        <ol className="mt-2 border-t border-ink/40" aria-label="Lanes">
           {lanes.map(({ session, attention }, place) => (
             <FloorLane
               key={session.view.id}
-              number={place + 1}
+              number={FIGURES[place] === undefined ? null : place + 1}
               session={session}
               need={attention.need}
               nowMs={nowMs}
+              isInHand={session === inHand}
+              act={(intent) => doIn(queries, session, intent)}
             />
           ))}
         </ol>

@@ -1,4 +1,4 @@
-import { memo, useEffect, useMemo, useRef, useState } from 'react';
+import { memo, useEffect, useMemo, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { compile } from '#core/plan/compile';
 import { lighterWords } from '#core/plan/lighter';
@@ -10,7 +10,6 @@ import { nextStep } from '#core/session/next-step';
 import { settlingWords } from '#core/session/settling';
 import { inflatedLimbs, openSet, type SessionState } from '#core/session/state';
 import { useAct } from '../../act/act';
-import { serverNow } from '../../data/clock';
 import { thisDevice } from '../../data/device';
 import type { LiveSession } from '../../data/live-session';
 import { pumpOf } from '../../devices/session-pumps';
@@ -23,6 +22,7 @@ import { toggleFullScreen } from '../../parts/full-screen';
 import { OcclusionStrip } from '../../parts/OcclusionStrip';
 import { SignList } from '../../parts/SignList';
 import { useUnits } from '../../parts/units';
+import { useEscapeTwice } from '../../parts/use-escape-twice';
 import { useNow } from '../../parts/use-now';
 import { useSpace } from '../../parts/use-space';
 import { say } from '../../sound/voice';
@@ -37,7 +37,6 @@ import { PumpPanel } from './PumpPanel';
 import { SetNotes } from './SetNotes';
 import { StrapPanel } from './StrapPanel';
 
-const TWICE_WITHIN_MS = 800;
 // What comes next changes with an event, and by the clock only when a rest or a wait is over.
 const WORDS_EVERY_MS = 250;
 // The strip moves about a pixel a second: drawing it with every tick of the clock would only cost battery.
@@ -49,7 +48,6 @@ export function LiveBench({ session: { view, log, state } }: { session: LiveSess
   const { mass } = useUnits();
   const act = useAct(view);
   const [signing, setSigning] = useState(false);
-  const escapedAtMs = useRef(0);
   const { plan } = view;
   const second = Math.floor(nowMs / STRIP_EVERY_MS);
   // biome-ignore lint/correctness/useExhaustiveDependencies: drawn anew each second and after each event
@@ -75,12 +73,7 @@ export function LiveBench({ session: { view, log, state } }: { session: LiveSess
   useHotkeys('m', () => act({ do: 're-fit' }));
   useHotkeys('o', () => act({ do: 'take-over', runner: thisDevice }));
   useHotkeys('.', () => setSigning(true), { useKey: true });
-  useHotkeys('esc', () => {
-    const pressedMs = serverNow();
-    if (pressedMs - escapedAtMs.current < TWICE_WITHIN_MS) stop();
-    escapedAtMs.current = pressedMs;
-  });
-
+  useEscapeTwice(stop);
   useHotkeys('f', toggleFullScreen);
   useEffect(() => say(words.now), [words.now]);
   const hint = settlingWords(plan, state, step) ?? promptWords(plan, step, state, nowMs);
@@ -205,8 +198,11 @@ export function LiveBench({ session: { view, log, state } }: { session: LiveSess
   );
 }
 
-/** Room of all lanes together, in px. */
+/** Room of all lanes together, in px, and what one takes besides for what is written under it. */
 const LIVE_LANE_PX = 64;
+const UNDER_LANE_PX = 26;
+const laneHeightPx = (lanes: number): number =>
+  Math.max(16, (LIVE_LANE_PX - UNDER_LANE_PX * (lanes - 1)) / Math.max(1, lanes));
 
 const LiveStrip = memo(function LiveStrip({
   plan,
@@ -221,7 +217,7 @@ const LiveStrip = memo(function LiveStrip({
   return (
     <OcclusionStrip
       // Whole above the dock, beside everything that is to be pressed.
-      laneHeight={LIVE_LANE_PX / Math.max(1, planned.lanes.length)}
+      laneHeight={laneHeightPx(planned.lanes.length)}
       planned={planned}
       plan={plan}
       done={liveTimeline(plan, state, nowMs)}

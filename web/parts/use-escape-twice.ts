@@ -1,0 +1,15 @@
+import { useRef } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
+import { serverNow } from '../data/clock';
+
+const TWICE_WITHIN_MS = 800;
+
+/** Escape twice in a moment: what must not be done by a slip. */
+export function useEscapeTwice(action: () => void): void {
+  const escapedAtMs = useRef(0);
+  useHotkeys('esc', () => {
+    const pressedMs = serverNow();
+    if (pressedMs - escapedAtMs.current < TWICE_WITHIN_MS) action();
+    escapedAtMs.current = pressedMs;
+  });
+}

@@ -1,0 +1,88 @@
+import { Popover } from 'radix-ui';
+import { useState } from 'react';
+import type { ClientRecord } from '#contract/client';
+import { LIMB_LABELS } from '#core/quantity/limb';
+import { proceduresInForce } from '#core/record/in-force';
+import { failureWords, fieldProblem } from '../../data/api';
+import { useChangePerson } from '../../data/mend';
+import { useMay } from '../../data/queries';
+import { Button } from '../../parts/Button';
+import { Field, FieldError } from '../../parts/Field';
+import { day } from '../../parts/format';
+
+/** Why somebody comes and what they want, on a quiet line; what else is good to know, to read and to change, behind it. */
+export function PersonSide({ client }: { client: ClientRecord }) {
+  const [isOpen, setOpen] = useState(false);
+  const { story, about } = client;
+  return (
+    <p className="text-quiet">
+      {story} {about.goals && `Wants: ${about.goals}. `}
+      <Popover.Root open={isOpen} onOpenChange={setOpen}>
+        <Popover.Trigger className="min-h-9 underline underline-offset-4">
+          About<span className="sr-only"> {client.name}</span>
+        </Popover.Trigger>
+        <Popover.Portal>
+          <Popover.Content
+            align="start"
+            sideOffset={4}
+            collisionPadding={12}
+            aria-label={`About ${client.name}`}
+            className="z-40 max-h-[80vh] w-96 max-w-[calc(100vw-24px)] overflow-y-auto rounded-sm border border-ink/40 bg-paper p-4"
+          >
+            <AboutForm client={client} close={() => setOpen(false)} />
+          </Popover.Content>
+        </Popover.Portal>
+      </Popover.Root>
+    </p>
+  );
+}
+
+function AboutForm({ client, close }: { client: ClientRecord; close: () => void }) {
+  const [typed, setTyped] = useState({ story: client.story, ...client.about });
+  const change = useChangePerson(client.id);
+  const mayChange = useMay('record');
+  const operations = proceduresInForce(client.facts, client.judgedAtMs);
+  const field = (key: keyof typeof typed, label: string) => (
+    <Field
+      label={label}
+      autoComplete="off"
+      readOnly={!mayChange}
+      value={typed[key]}
+      onChange={(event) => setTyped({ ...typed, [key]: event.target.value })}
+      error={fieldProblem(change.error, key === 'story' ? key : `about.${key}`)}
+    />
+  );
+  const { story, ...about } = typed;
+  return (
+    <form
+      className="space-y-3"
+      onSubmit={(event) => {
+        event.preventDefault();
+        change.mutate({ story, about }, { onSuccess: close });
+      }}
+    >
+      {operations.length > 0 && (
+        <ul className="text-[15px]">
+          {operations.map(({ limb, atMs }) => (
+            <li key={`${limb} ${atMs}`}>
+              Operated, {LIMB_LABELS[limb].toLowerCase()}: {day(atMs)}
+            </li>
+          ))}
+        </ul>
+      )}
+      {field('story', 'Why they come')}
+      {field('goals', 'What they want')}
+      {field('contact', 'How they are reached')}
+      {field('notes', 'Good to know')}
+      {change.error && <FieldError>{failureWords(change.error)}</FieldError>}
+      <div className="flex gap-2">
+        {mayChange && (
+          <Button type="submit" kind="main" disabled={change.isPending}>
+            Keep
+          </Button>
+        )}
+        <Button onClick={close}>Close</Button>
+      </div>
+    </form>
+  );
+}
