@@ -1,22 +1,15 @@
 import { useState } from 'react';
 import { swellingChanges } from '#core/outcomes/swelling';
 import type { Plan } from '#core/plan/plan';
-import {
-  BESIDE_IDS,
-  BESIDE_LABELS,
-  type Beside,
-  besideText,
-  type PlannedBeside,
-} from '#core/protocol/beside';
+import { type Beside, besideText, type PlannedBeside } from '#core/protocol/beside';
 import type { Intent } from '#core/session/decide/intent';
 import type { SessionState } from '#core/session/state';
+import { BESIDE_OPTIONS } from '../words/beside-options';
 import { Button } from './Button';
 import { Field } from './Field';
 import { dayAndTime } from './format';
 import { useUnits } from './units';
 import { WordMenu } from './WordMenu';
-
-const OPTIONS = BESIDE_IDS.map((value) => ({ value, label: BESIDE_LABELS[value].toLowerCase() }));
 
 type Props = { plan: Pick<Plan, 'sitting'>; state: SessionState; act: (intent: Intent) => unknown };
 
@@ -76,7 +69,7 @@ export function BesideNotes({ plan, state, act }: Props) {
           setGirth('');
         }}
       >
-        <WordMenu label="Beside the cuff" value={what} onChange={setWhat} options={OPTIONS} />
+        <WordMenu label="Beside the cuff" value={what} onChange={setWhat} options={BESIDE_OPTIONS} />
         <Field
           label={isGirth ? 'Where the tape lies' : 'In a few words'}
           maxLength={200}

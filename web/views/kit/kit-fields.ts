@@ -1,4 +1,5 @@
 import type { KitItem, KitList } from '#contract/practice';
+import type { Strap } from '#core/kit/strap';
 import { PLACE_IDS, PLACE_LABELS } from '#core/quantity/place';
 import { lbToKg, massIn, toNumber } from '#core/quantity/units';
 import type { Measure } from '../../parts/units';
@@ -29,6 +30,27 @@ const LIMB_KIND: KitField = {
 };
 const LABEL: KitField = { key: 'label', label: 'Name', type: 'text' };
 const PLACES: KitField = { key: 'places', label: 'Where it is (none ticked: everywhere)', type: 'places' };
+
+/** What is worn without a gauge, by what its tightness is counted in (rule FIT-5). */
+const byFeel = (
+  counts: Strap['counts'],
+  title: string,
+  add: string,
+  [first, last]: readonly [string, string],
+): Kind => ({
+  list: 'straps',
+  title,
+  add,
+  fixed: { counts },
+  fields: [
+    LABEL,
+    LIMB_KIND,
+    { key: 'widthCm', label: 'Width', type: 'length' },
+    { key: 'firstMark', label: first, type: 'number' },
+    { key: 'lastMark', label: last, type: 'number' },
+    PLACES,
+  ],
+});
 
 /** Every kind of kit with its fields; the form and the list are made from this table. */
 export const KINDS = {
@@ -106,48 +128,15 @@ export const KINDS = {
       PLACES,
     ],
   },
-  strap: {
-    list: 'straps',
-    title: 'Marked straps, without a gauge',
-    add: 'Add a strap',
-    fixed: { counts: 'marks' },
-    fields: [
-      LABEL,
-      LIMB_KIND,
-      { key: 'widthCm', label: 'Width', type: 'length' },
-      { key: 'firstMark', label: 'First mark', type: 'number' },
-      { key: 'lastMark', label: 'Last mark', type: 'number' },
-      PLACES,
-    ],
-  },
-  wrap: {
-    list: 'straps',
-    title: 'Elastic wraps, without marks or a gauge',
-    add: 'Add a wrap',
-    fixed: { counts: 'turns' },
-    fields: [
-      LABEL,
-      LIMB_KIND,
-      { key: 'widthCm', label: 'Width', type: 'length' },
-      { key: 'firstMark', label: 'Fewest turns', type: 'number' },
-      { key: 'lastMark', label: 'Most turns', type: 'number' },
-      PLACES,
-    ],
-  },
-  squeezed: {
-    list: 'straps',
-    title: 'Hand-pump cuffs by feel, without a gauge',
-    add: 'Add a cuff by feel',
-    fixed: { counts: 'squeezes' },
-    fields: [
-      LABEL,
-      LIMB_KIND,
-      { key: 'widthCm', label: 'Width', type: 'length' },
-      { key: 'firstMark', label: 'Fewest squeezes', type: 'number' },
-      { key: 'lastMark', label: 'Most squeezes', type: 'number' },
-      PLACES,
-    ],
-  },
+  strap: byFeel('marks', 'Marked straps, without a gauge', 'Add a strap', ['First mark', 'Last mark']),
+  wrap: byFeel('turns', 'Elastic wraps, without marks or a gauge', 'Add a wrap', [
+    'Fewest turns',
+    'Most turns',
+  ]),
+  squeezed: byFeel('squeezes', 'Hand-pump cuffs by feel, without a gauge', 'Add a cuff by feel', [
+    'Fewest squeezes',
+    'Most squeezes',
+  ]),
 } as const satisfies Record<string, Kind>;
 export type KitKind = keyof typeof KINDS;
 

@@ -1,19 +1,13 @@
 import { useState } from 'react';
 import type { SessionChoice } from '#core/plan/choices';
-import {
-  BESIDE_IDS,
-  BESIDE_LABELS,
-  type Beside,
-  besideText,
-  type PlannedBeside,
-} from '#core/protocol/beside';
+import { type Beside, besideText, type PlannedBeside } from '#core/protocol/beside';
 import { Button } from '../../parts/Button';
 import { Choice } from '../../parts/Choice';
 import { Field } from '../../parts/Field';
 import { WordMenu } from '../../parts/WordMenu';
+import { BESIDE_OPTIONS } from '../../words/beside-options';
 
 const MOST = 8;
-const OPTIONS = BESIDE_IDS.map((value) => ({ value, label: BESIDE_LABELS[value].toLowerCase() }));
 const WHEN: { value: PlannedBeside['when']; label: string }[] = [
   { value: 'before', label: 'Before the cuff' },
   { value: 'after', label: 'After it' },
@@ -84,7 +78,7 @@ export function SittingEditor({
             label="What is done"
             value={draft.what}
             onChange={(what) => setDraft({ ...draft, what })}
-            options={OPTIONS}
+            options={BESIDE_OPTIONS}
           />
           <Field
             className="min-w-56 flex-1"

@@ -1,0 +1,7 @@
+import { BESIDE_IDS, BESIDE_LABELS } from '#core/protocol/beside';
+
+/** What can be done beside the cuff, as words of a sentence. */
+export const BESIDE_OPTIONS = BESIDE_IDS.map((value) => ({
+  value,
+  label: BESIDE_LABELS[value].toLowerCase(),
+}));
