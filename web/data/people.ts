@@ -50,7 +50,8 @@ const SEARCH_FROM = 12;
 export function usePeopleList() {
   const [search, setSearch] = useState('');
   const [inView, setInView] = useState({ first: 0, last: 0 });
-  const { total = 0, at, isError } = usePeople(useDeferredValue(search.trim()), inView);
+  const { total: found, at, isError } = usePeople(useDeferredValue(search.trim()), inView);
+  const total = found ?? 0;
   return {
     search,
     setSearch,
@@ -58,7 +59,10 @@ export function usePeopleList() {
     total,
     at,
     isError,
-    isSearched: total >= SEARCH_FROM || search !== '',
+    /** Whether anything is known of the list yet. */
+    isRead: found !== undefined,
+    // As long as nobody knows how many there are, its place is kept.
+    isSearched: found === undefined || total >= SEARCH_FROM || search !== '',
   };
 }
 

@@ -59,7 +59,10 @@ export function FloorView() {
   };
   useHotkeys(FIGURES, (event) => {
     const id = lanes[Number(event.key) - 1]?.session.view.id;
-    if (id) take(id);
+    if (!id) return;
+    take(id);
+    // What was pressed last keeps neither Enter nor the ring.
+    if (document.activeElement instanceof HTMLElement) document.activeElement.blur();
   });
   useSpace(() => inHandDo({ do: 'next' }));
   useHotkeys('enter', ({ target }) => {

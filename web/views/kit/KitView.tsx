@@ -175,7 +175,7 @@ function Piece({
             key={field.key}
             className={`py-1 pr-4 ${field.key === 'label' ? 'min-w-40 font-semibold' : 'max-w-80'}`}
           >
-            {cellOf(field, (item as Record<string, unknown>)[field.key], units)}
+            <span>{cellOf(field, (item as Record<string, unknown>)[field.key], units)}</span>
             {/* Where the table is wider than the screen, they would be out of sight. */}
             {field.key === 'label' && <span className="block lg:hidden">{deeds}</span>}
           </td>

@@ -133,7 +133,7 @@ export const KINDS = {
     'Fewest turns',
     'Most turns',
   ]),
-  squeezed: byFeel('squeezes', 'Hand-pump cuffs by feel, without a gauge', 'Add a cuff by feel', [
+  squeezed: byFeel('squeezes', 'Hand pumps without a gauge, by feel', 'Add a hand pump by feel', [
     'Fewest squeezes',
     'Most squeezes',
   ]),

@@ -15,7 +15,7 @@ const LINE_PX = 80;
 
 /** Who can train now, and for everybody else the one thing that is missing. */
 export function Today() {
-  const { search, setSearch, setInView, total, at, isSearched } = usePeopleList();
+  const { search, setSearch, setInView, total, at, isSearched, isRead } = usePeopleList();
   const { data: practice } = usePractice();
   const everybody = Array.from({ length: Math.min(total, PAGE_OF_PEOPLE) }, (_, place) => at(place)).filter(
     (person) => person !== undefined,
@@ -24,9 +24,9 @@ export function Today() {
   const isWhole = search === '' && everybody.length === total;
   return (
     <div className="max-w-4xl p-6">
-      <div className="flex flex-wrap items-end justify-between gap-x-6 gap-y-2">
+      <div className="flex min-h-19 flex-wrap items-end justify-between gap-x-6 gap-y-2">
         <div>
-          <h1 className="text-3xl font-semibold">{practice?.settings.name}</h1>
+          <h1 className="min-h-9 text-3xl font-semibold">{practice?.settings.name}</h1>
           <p className="mt-1 text-quiet">Who can train now, and what is next for everybody else.</p>
         </div>
         {isSearched && (
@@ -39,7 +39,10 @@ export function Today() {
         )}
       </div>
       {search && total === 0 && <p className="mt-4">Nobody’s name or story begins so. Try fewer letters.</p>}
-      {isWhole ? (
+      {!isRead ? (
+        // What stands beneath comes with the list: nothing moves once it is there.
+        <p className="mt-4 text-quiet">Reading who is on the list…</p>
+      ) : isWhole ? (
         <ByNeed people={everybody} />
       ) : (
         <LongList
@@ -51,16 +54,20 @@ export function Today() {
           {(place) => <NextThing person={at(place)} />}
         </LongList>
       )}
-      <p className="mt-6">
-        <Link to="/people/new" className="font-semibold underline underline-offset-4">
-          Add a person
-        </Link>
-      </p>
-      <DemoClock />
-      <p className="mt-10 max-w-prose text-[14px] text-quiet">
-        Nervato is decision support. Follow local policy and licensed practice; the person in front of you
-        comes first.
-      </p>
+      {isRead && (
+        <>
+          <p className="mt-6">
+            <Link to="/people/new" className="font-semibold underline underline-offset-4">
+              Add a person
+            </Link>
+          </p>
+          <DemoClock />
+          <p className="mt-10 max-w-prose text-[14px] text-quiet">
+            Nervato is decision support. Follow local policy and licensed practice; the person in front of you
+            comes first.
+          </p>
+        </>
+      )}
     </div>
   );
 }

@@ -1,0 +1,84 @@
+import type { Page } from '@playwright/test';
+import { checkOnTheDayIfAsked, chooseLink, expect, holdClock, openPerson, passUntil, test } from './nervato';
+
+/** Presses keys, and knows how many. */
+function hands(page: Page) {
+  let pressed = 0;
+  return {
+    press: async (...keys: string[]) => {
+      for (const key of keys) {
+        pressed += 1;
+        await page.keyboard.press(key);
+      }
+    },
+    pressed: () => pressed,
+  };
+}
+
+type Moved = { value: number; what: string[] };
+
+/** What moves on the page without anybody having touched it, from the next load on, and how much (as layout shift counts it). */
+async function watchShifts(page: Page): Promise<() => Promise<Moved[]>> {
+  await page.addInitScript(() => {
+    type Shift = PerformanceEntry & { value: number; hadRecentInput: boolean; sources: { node?: Node }[] };
+    const seen = window as Window & { moved?: { value: number; what: string[] }[] };
+    seen.moved = [];
+    new PerformanceObserver((list) => {
+      for (const { value, hadRecentInput, sources } of list.getEntries() as Shift[]) {
+        const what = sources.map(({ node }) => (node?.textContent ?? '').slice(0, 60));
+        if (!hadRecentInput) seen.moved?.push({ value, what });
+      }
+    }).observe({ type: 'layout-shift', buffered: true });
+  });
+  return () => page.evaluate(() => (window as Window & { moved?: Moved[] }).moved ?? []);
+}
+
+test('an open sheet is at most five keys from the first repetition, and four sets with effort, pain and colour twelve more', async ({
+  page,
+}) => {
+  await page.goto('/');
+  await openPerson(page, 'Odalys Ferrant');
+  await chooseLink(page, 'Run');
+  await checkOnTheDayIfAsked(page);
+  const { press, pressed } = hands(page);
+  const reps = page.getByTestId('reps');
+  await press('Space');
+  await expect(page.getByRole('heading', { name: /^Inflate/ })).toBeVisible();
+  await holdClock(page);
+  await press('Space');
+  await passUntil(page, page.getByRole('heading', { name: 'Next: set 1' }));
+  await press('Space');
+  await passUntil(page, reps);
+  expect(pressed()).toBeLessThanOrEqual(5);
+
+  const toTheFirst = pressed();
+  for (let set = 1; set <= 4; set += 1) {
+    const over =
+      set < 4
+        ? page.getByText('rest left', { exact: true })
+        : page.getByRole('button', { name: /^(Colour and feeling good|Released)/ }).first();
+    await passUntil(page, over);
+    await press('6', 'Shift+2', 'c');
+    if (set < 4) await passUntil(page, reps);
+  }
+  expect(pressed() - toTheFirst).toBeLessThanOrEqual(12);
+});
+
+test('nothing moves by itself on the views that are read at a glance', async ({ page }) => {
+  const shifted = await watchShifts(page);
+  const found: { name: string; moved: Moved[] }[] = [];
+  for (const [name, address, there] of [
+    ['today', '/', 'Ready now'],
+    ['kit', '/kit', 'Cuffs'],
+    ['exercises', '/exercises', 'Exercises'],
+    ['floor', '/floor', 'Floor'],
+    ['practise', '/practise', 'Practise measuring'],
+  ] as const) {
+    await page.goto(address);
+    await expect(page.getByRole('heading', { name: new RegExp(`^${there}`) }).first()).toBeVisible();
+    await page.waitForTimeout(1_000);
+    found.push({ name, moved: await shifted() });
+  }
+  const sum = (moved: readonly Moved[]) => moved.reduce((all, { value }) => all + value, 0);
+  expect(found.filter(({ moved }) => sum(moved) > 0.02)).toEqual([]);
+});
