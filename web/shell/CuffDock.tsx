@@ -167,7 +167,7 @@ function DockedSession({
     >
       <Link
         to={`/sessions/${view.id}`}
-        className="min-w-52 font-semibold underline decoration-rule underline-offset-4 max-sm:min-w-0"
+        className={`font-semibold underline decoration-rule underline-offset-4 ${compact ? 'min-w-0' : 'min-w-52 max-sm:min-w-0'}`}
       >
         {/* On a phone a cuff has one line. */}
         <span className="max-sm:hidden">
@@ -179,7 +179,7 @@ function DockedSession({
       </Link>
       <span className="figures text-xl max-sm:text-[15px]">{pressureWords(pressureMmHg)}</span>
       <span className="figures text-xl max-sm:hidden">
-        {clock(clockMs)} <span className="text-[14px] text-quiet">occluded</span>
+        {clock(clockMs)} <span className={compact ? 'sr-only' : 'text-[14px] text-quiet'}>occluded</span>
       </span>
       <span
         className={`figures text-xl max-sm:text-[17px] ${alarm === 'none' ? '' : 'font-bold text-vermilion'}`}

@@ -24,7 +24,8 @@ export function Gated({ children, className }: { children: ReactNode; className?
         </div>
       )}
       {isShut && (
-        <Suspense>
+        // What lies beneath keeps its place while the door is fetched.
+        <Suspense fallback={<div className="flex-1" />}>
           <Door />
         </Suspense>
       )}

@@ -50,7 +50,7 @@ export function FloorLane({
       aria-current={isInHand ? 'true' : undefined}
       className={`@container border-b border-b-rule border-l-8 py-1.5 pr-2 pl-3 ${EDGES[need]} ${isInHand ? 'bg-tint' : ''}`}
     >
-      <div className="grid grid-cols-[minmax(9rem,13rem)_7.5rem_minmax(10rem,1fr)_auto] items-center gap-x-4 @max-2xl:grid-cols-[1fr_auto] @max-2xl:gap-y-1">
+      <div className="grid grid-cols-[minmax(9rem,13rem)_7.5rem_minmax(10rem,1fr)_22rem] items-center gap-x-4 @max-4xl:grid-cols-[1fr_auto] @max-4xl:gap-y-1">
         <div className="min-w-0">
           <Link
             to={`/sessions/${view.id}`}
@@ -64,7 +64,7 @@ export function FloorLane({
           </p>
         </div>
         <OneFigure session={session} nowMs={nowMs} />
-        <div className="min-w-0 @max-2xl:col-span-2">
+        <div className="min-w-0 @max-4xl:col-span-2">
           <LaneStrip plan={plan} state={state} nowMs={nowMs} />
           <ul className="flex flex-wrap gap-x-5 text-[14px]">
             {worn.length === 0 && <li className="text-quiet">cuff down</li>}
@@ -77,7 +77,7 @@ export function FloorLane({
             ))}
           </ul>
         </div>
-        <div className="flex gap-1.5 @max-2xl:col-span-2">
+        <div className="flex gap-1.5 @max-4xl:col-span-2">
           {words.action && (
             <Button
               kind={words.urgent ? 'stop' : 'main'}
