@@ -1,3 +1,4 @@
+import { ASKED_MINUTES, atMinute, type HeartRateMoment } from './heart-rate-moment';
 import type { SetPlace } from './places';
 import type { SessionState } from './state';
 
@@ -84,16 +85,16 @@ function rateAt(samples: readonly HeartRateSample[], afterMs: number): number | 
 }
 
 /** A figure that a spell of work asks for, and that the file knows. */
-export type HeartRateMoment = SetPlace & { moment: 'minute-5' | 'end'; beatsPerMinute: number };
+export type HeartRateInSet = SetPlace & { moment: HeartRateMoment; beatsPerMinute: number };
 
-/** Heart rate at minute five and at the end of every spell by the clock, where nobody has said it. */
-export function momentsIn(trace: HeartRateTrace, sets: SessionState['sets']): HeartRateMoment[] {
+/** Heart rate at minutes five and fifteen and at the end of every spell by the clock, where nobody has said it. */
+export function momentsIn(trace: HeartRateTrace, sets: SessionState['sets']): HeartRateInSet[] {
   return sets.flatMap(({ exerciseIndex, setIndex, plannedReps, startedAtMs, endedAtMs, heartRates }) => {
     if (plannedReps !== null || endedAtMs === null) return [];
-    const asked: [HeartRateMoment['moment'], number][] = [
-      ...(endedAtMs - startedAtMs >= 5 * MINUTE_MS
-        ? [['minute-5', startedAtMs + 5 * MINUTE_MS] as [HeartRateMoment['moment'], number]]
-        : []),
+    const asked: [HeartRateMoment, number][] = [
+      ...ASKED_MINUTES.filter((minute) => endedAtMs - startedAtMs >= minute * MINUTE_MS).map(
+        (minute): [HeartRateMoment, number] => [atMinute(minute), startedAtMs + minute * MINUTE_MS],
+      ),
       ['end', endedAtMs],
     ];
     return asked.flatMap(([moment, atMs]) => {

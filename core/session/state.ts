@@ -4,6 +4,7 @@ import type { Limb } from '../quantity/limb';
 import type { BloodPressure } from '../screening/blood-pressure';
 import type { BloodPressureMoment, FollowUp, Offer, SessionEvent, StopReason } from './events';
 import type { HeartRateTrace } from './heart-rate';
+import type { HeartRateMoment } from './heart-rate-moment';
 import type { SignId } from './signs';
 
 /** An inflation in a session; `toMs` is null while the cuff is still up. Wall-clock ms. */
@@ -36,7 +37,7 @@ export type SetRecord = {
   jointPain: number | null;
   /** In kg, where another load was lifted than planned; null for the plan's. */
   loadKg: number | null;
-  heartRates: { moment: 'minute-5' | 'end'; beatsPerMinute: number }[];
+  heartRates: { moment: HeartRateMoment; beatsPerMinute: number }[];
   /** Colour and feeling after it; null while nobody looked. */
   colourGood: boolean | null;
   /** How often an accidental end was taken back. */

@@ -111,7 +111,7 @@ export function promptWords(plan: Plan, step: NextStep, state: SessionState, now
   const isStrapped = inHand(plan, state)?.limbs.some(({ kind }) => kind === 'by-feel') ?? false;
   if (exercise?.mode === 'aerobic') {
     const pace = intensityWords(exercise.intensity ?? { by: 'talking' });
-    return `${capital(pace)}. Heart rate at minute 5 and at the end.`;
+    return `${capital(pace)}. Heart rate at minute 5, at 15 and at the end.`;
   }
   if (
     step.do === 'inflate' &&

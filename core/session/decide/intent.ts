@@ -5,6 +5,7 @@ import type { Limb } from '../../quantity/limb';
 import type { BloodPressure } from '../../screening/blood-pressure';
 import type { BloodPressureMoment, EventBody, FollowUp, StopReason } from '../events';
 import type { HeartRateTrace } from '../heart-rate';
+import type { HeartRateMoment } from '../heart-rate-moment';
 import type { SetPlace } from '../places';
 import type { SignId } from '../signs';
 import type { ReviewAnswer, SessionState } from '../state';
@@ -36,7 +37,7 @@ export type Intent =
   | { do: 'correct-start'; byMs: number; place?: SetPlace }
   | { do: 'correct-load'; loadKg: number; place?: SetPlace }
   | { do: 'lay-heart-rate'; trace: HeartRateTrace }
-  | { do: 'note-heart-rate'; moment: 'minute-5' | 'end'; beatsPerMinute: number; place?: SetPlace }
+  | { do: 'note-heart-rate'; moment: HeartRateMoment; beatsPerMinute: number; place?: SetPlace }
   | { do: 'note-blood-pressure'; moment: BloodPressureMoment; reading: BloodPressure; limit: BloodPressure }
   | { do: 'note-beside'; what: Beside; words: string; girthCm?: number | undefined }
   | { do: 'answer-offer'; accepted: boolean; kits: readonly WeightKit[] }

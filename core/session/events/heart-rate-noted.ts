@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { heartRateMomentSchema } from '../heart-rate-moment';
 import { findSet } from '../state';
 import { defineEvent } from './define';
 import { setPlace } from './values';
@@ -7,7 +8,7 @@ export const heartRateNoted = defineEvent({
   type: 'heart-rate-noted',
   body: {
     ...setPlace,
-    moment: z.enum(['minute-5', 'end']),
+    moment: heartRateMomentSchema,
     beatsPerMinute: z.number().int().min(30).max(240),
   },
   undoable: true,

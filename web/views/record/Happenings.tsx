@@ -3,6 +3,7 @@ import { bloodPressureWords } from '#core/screening/blood-pressure';
 import { BLOOD_PRESSURE_MOMENTS } from '#core/session/blood-pressure';
 import type { SessionEvent } from '#core/session/events';
 import { undoable } from '#core/session/fold';
+import { momentWords } from '#core/session/heart-rate-moment';
 import type { LiveSession } from '../../data/live-session';
 import { clock } from '../../parts/format';
 import { useUnits } from '../../parts/units';
@@ -28,7 +29,7 @@ export function Happenings({ session: { view, log, state } }: { session: LiveSes
     ...state.sets.flatMap(({ setIndex, heartRates }) =>
       heartRates.map(
         ({ moment, beatsPerMinute }) =>
-          `Heart rate, set ${setIndex + 1}, ${moment === 'end' ? 'at the end' : 'at minute 5'}: ${beatsPerMinute}.`,
+          `Heart rate, set ${setIndex + 1}, ${momentWords(moment)}: ${beatsPerMinute}.`,
       ),
     ),
     ...state.bloodPressures.map(

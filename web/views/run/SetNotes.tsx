@@ -2,12 +2,15 @@ import { memo, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import type { Plan } from '#core/plan/plan';
 import { heartRateWords, type Intensity } from '#core/protocol/intensity';
+import { capital } from '#core/quantity/capital';
 import { EFFORT_SCALES } from '#core/session/effort';
+import { type HeartRateMoment, minuteInHand, momentWords } from '#core/session/heart-rate-moment';
 import { correctedReps, type SessionState, type SetRecord } from '#core/session/state';
 import type { Act } from '../../act/act';
 import { useEffortIn } from '../../data/use-effort-in';
 import { Button } from '../../parts/Button';
 import { Scale } from '../../parts/Scale';
+import { useNow } from '../../parts/use-now';
 import { usePlusMinus } from '../../parts/use-plus-minus';
 
 /** Corrections and notes of the set in hand: repetitions, effort and joint pain, one key each (rule RUN-2). */
@@ -108,17 +111,17 @@ export const SetNotes = memo(function SetNotes({
   );
 });
 
-const MOMENTS = { 'minute-5': 'at minute 5', end: 'at the end' } as const;
-
-/** Heart rate of aerobic work, at minute 5 and at the end. */
+/** Heart rate of aerobic work, at minutes 5 and 15, at the end, and at any other minute. */
 function HeartRate({ set, intensity, act }: { set: SetRecord; intensity: Intensity | undefined; act: Act }) {
   const last = set.heartRates.at(-1);
   const against = last ? heartRateWords(intensity, last.beatsPerMinute) : null;
   const [typed, setTyped] = useState('');
-  const noted = set.heartRates.some(({ moment }) => moment === 'minute-5');
+  const nowMs = useNow(10_000);
+  const noted = set.heartRates.map(({ moment }) => moment);
+  const minute = minuteInHand((set.endedAtMs ?? nowMs) - set.startedAtMs, noted);
   // A spell that has ended by itself is still asked for minute 5 first.
-  const [chosen, setChosen] = useState<'minute-5' | 'end' | null>(null);
-  const moment = chosen ?? (set.endedAtMs === null || !noted ? 'minute-5' : 'end');
+  const [chosen, setChosen] = useState<HeartRateMoment | null>(null);
+  const moment = chosen ?? (set.endedAtMs === null || !noted.includes('minute-5') ? minute : 'end');
   const save = (event: React.FormEvent) => {
     event.preventDefault();
     const beatsPerMinute = Number(typed);
@@ -130,7 +133,7 @@ function HeartRate({ set, intensity, act }: { set: SetRecord; intensity: Intensi
   return (
     <form onSubmit={save} className="flex flex-wrap items-center gap-2 text-[15px]">
       <label className="flex items-center gap-2">
-        Heart rate {MOMENTS[moment]}
+        Heart rate {momentWords(moment)}
         <input
           inputMode="numeric"
           autoComplete="off"
@@ -143,13 +146,13 @@ function HeartRate({ set, intensity, act }: { set: SetRecord; intensity: Intensi
         Note
       </Button>
       {set.endedAtMs !== null && (
-        <Button onClick={() => setChosen(moment === 'end' ? 'minute-5' : 'end')}>
-          {moment === 'end' ? 'For minute 5' : 'For the end'}
+        <Button onClick={() => setChosen(moment === 'end' ? minute : 'end')}>
+          {moment === 'end' ? capital(momentWords(minute).replace('at ', 'for ')) : 'For the end'}
         </Button>
       )}
       {set.heartRates.map(({ moment: when, beatsPerMinute }) => (
         <span key={`${when} ${beatsPerMinute}`} className="figures text-[14px] text-quiet">
-          {beatsPerMinute} {MOMENTS[when]}
+          {beatsPerMinute} {momentWords(when)}
         </span>
       ))}
       {against && <span className="notched w-full py-1">{against}</span>}

@@ -7,7 +7,7 @@ import { bluetoothStrap, hasBluetooth, simulatedStrap } from '../../devices/hear
 import { takeOffStrap, useSessionStrap, wearStrap } from '../../devices/session-straps';
 import { Button } from '../../parts/Button';
 
-/** The heart rate of aerobic work, from a strap: the figure, against the zone; minute 5 and the end are noted by themselves. */
+/** The heart rate of aerobic work, from a strap: the figure, against the zone; minutes 5 and 15 and the end are noted by themselves. */
 export function StrapPanel({ view, intensity }: { view: SessionView; intensity: Intensity | undefined }) {
   const sessionId = view.id;
   const isWorking = () => openSet(foldView(view).state) !== null;
