@@ -2,21 +2,27 @@ import { describe, expect, it } from 'vitest';
 import type { TightnessFact } from '../cuff/fact';
 import { hardFindings } from '../findings/finding';
 import { boutsOf } from '../forecast/bouts';
+import { primingMarks } from '../pressure/priming';
 import { pacedReps } from '../protocol/set-work';
 import { chainOf } from '../record/chain';
 import type { ClientFacts } from '../record/facts';
 import { strangerFacts, testCoursePlan, testKitInUse, testPrescription } from '../record/record.fixture';
 import { recommend } from '../review/review';
 import type { EventBody } from '../session/events';
+import { inHand } from '../session/in-hand';
 import { liveTimeline } from '../session/live-timeline';
 import { nextStep } from '../session/next-step';
 import { foldAll as fold, logOf, START_MS } from '../session/session.fixture';
 import { sessionChoiceSchema } from './choices';
+import { choicesOf } from './choices-of';
 import { compile } from './compile';
 import { composeSession } from './compose';
 import { doseOf } from './dose';
 import { draftSession } from './draft-session';
+import { testWish } from './draft-wish.fixture';
+import { type Plan, plannedMark, plannedWords } from './plan';
 import { testBasis, testExercise, testKit, testOcclusion } from './plan.fixture';
+import { isPlan } from './versions/plan-schema';
 
 const felt: TightnessFact = {
   limb: 'left-thigh',
@@ -144,5 +150,60 @@ describe('a session under a strap, by feel (TIGHT)', () => {
     const prescribed = chainOf(facts(true), testKitInUse, START_MS).find(({ id }) => id === 'prescribe');
     expect(prescribed?.figure).toBe('mark 6');
     expect(prescribed?.reason).not.toContain('mmHg');
+  });
+});
+
+describe('priming and cycles under a strap (PRS-6, PRS-9, TIGHT)', () => {
+  const primed = { ...strapped, primed: true };
+  const markAt = (of: Plan, entries: readonly (readonly [number, EventBody])[]) =>
+    inHand(of, fold(of, logOf([[0, { type: 'session-started' }], ...entries])))?.limbs.map((target) =>
+      target.kind === 'by-feel' ? target.mark : null,
+    );
+  const up = (atS: number) =>
+    [atS, { type: 'cuff-inflated', limb: 'left-thigh', pressureMmHg: null }] as const;
+  const down = (atS: number) => [atS, { type: 'cuff-released', limb: 'left-thigh' }] as const;
+
+  it('begin at the same share of the mark as a cuff does of its target, in whole steps', () => {
+    expect([primingMarks(6), primingMarks(12), primingMarks(2), primingMarks(1)]).toEqual([
+      [3, 4, 6],
+      [7, 9, 12],
+      [1, 2],
+      [1],
+    ]);
+  });
+
+  it('go up and down before the first set, each at its own mark, and are on the strip without a pressure', () => {
+    const { plan: of } = compose(basis, primed);
+    expect(of.exercises[0]?.limbs[0]).toMatchObject({ mark: 6, primingMarks: [3, 4, 6] });
+    expect(compile(of).lanes[0]?.inflations.slice(0, 3)).toMatchObject([
+      { fromMs: 0, toMs: 30_000, steps: [{ pressureMmHg: null }] },
+      { fromMs: 40_000, toMs: 70_000 },
+      { fromMs: 80_000, toMs: 110_000 },
+    ]);
+    expect(markAt(of, [])).toEqual([3]);
+    expect(markAt(of, [up(5), down(35)])).toEqual([4]);
+    expect(markAt(of, [up(5), down(35), up(45), down(75)])).toEqual([6]);
+    // Loosened in priming, it stays looser.
+    const looser = [40, { type: 'mark-moved', limb: 'left-thigh', byMarks: -1 }] as const;
+    expect(markAt(of, [up(5), down(35), looser])).toEqual([3]);
+    expect(markAt(of, [up(5), down(35), up(45), down(75), up(85), down(115), up(125)])).toEqual([6]);
+    expect(choicesOf(of).exercises[0]?.primed).toBe(true);
+    expect(isPlan(JSON.parse(JSON.stringify(of)))).toBe(true);
+  });
+
+  it('are drafted as cycles, each at its share of the mark', () => {
+    const { session: cycles } = draftSession(testWish({ goal: 'cycles' }), basis);
+    if (!cycles) throw new Error('No draft.');
+    const { plan: of, findings } = composeSession(cycles, basis);
+    expect(hardFindings(findings)).toEqual([]);
+    const [exercise] = of.exercises;
+    const [target] = exercise?.limbs ?? [];
+    if (target?.kind !== 'by-feel') throw new Error('No strap.');
+    const marks = exercise?.sets.map((set) => plannedMark(target, set)) ?? [];
+    expect(marks).toHaveLength(8);
+    expect([marks[0], marks.at(-1)]).toEqual([3, 6]);
+    expect(marks).toEqual(marks.toSorted((a, b) => a - b));
+    expect(markAt(of, [])).toEqual([3]);
+    expect(plannedWords(target, exercise?.sets[0])).toBe('mark 3');
   });
 });

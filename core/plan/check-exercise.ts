@@ -198,7 +198,7 @@ function checkPassive({ choice, exercise }: Resolved, passive: boolean): Finding
 }
 
 /** Cycles of the cuff are done at rest or with gentle movement, each for a time (rule PRS-9). */
-function checkCycles({ choice, exercise, straps }: Resolved): Finding[] {
+function checkCycles({ choice, exercise }: Resolved): Finding[] {
   if (PROTOCOLS[choice.protocolId].mode !== 'preparation') return [];
   const findings: Finding[] = [];
   const add = (subject: string, message: string, remedy: string) =>
@@ -212,9 +212,6 @@ function checkCycles({ choice, exercise, straps }: Resolved): Finding[] {
   }
   if (choice.sets.some(({ work }) => work.kind !== 'timed')) {
     add('sets', 'Cuff cycles have no repetitions: each lasts a time.', 'Choose the protocol anew.');
-  }
-  if (straps.length > 0) {
-    add('limb', 'Cuff cycles need a pressure, and a strap has none.', 'Use a cuff that can be measured.');
   }
   return findings;
 }

@@ -84,7 +84,9 @@ function inflateAll(exercise: PlannedExercise, set: PlannedSet, cuffs: readonly 
 
 function prime(exercise: PlannedExercise, cuffs: readonly Cuff[], startMs: number): void {
   exercise.limbs.forEach((target, place) => {
-    const cycles = isCuffed(target) ? target.primingMmHg : [];
+    const cycles: readonly (number | null)[] = isCuffed(target)
+      ? target.primingMmHg
+      : (target.primingMarks ?? []).map(() => null);
     const priming = primingIn(exercise);
     cycles.forEach((pressureMmHg, cycle) => {
       const fromMs = startMs + primingMs(cycle, priming);

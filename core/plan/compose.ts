@@ -8,7 +8,7 @@ import type { WeightKit } from '../load/weight-kit';
 import type { OcclusionFact } from '../occlusion-pressure/fact';
 import { fitInForce } from '../occlusion-pressure/in-force';
 import { ARBITRARY_DIVISION_MMHG, arbitraryPressure } from '../pressure/arbitrary';
-import { primingPressures } from '../pressure/priming';
+import { primingMarks, primingPressures } from '../pressure/priming';
 import type { RampSession } from '../pressure/ramp';
 import { targetPressure, UPRIGHT_ADDS_MMHG } from '../pressure/target-pressure';
 import type { Exercise, LadderRung } from '../protocol/exercise';
@@ -243,7 +243,7 @@ function plannedExercise({
     limbs: [
       ...limbs.map((limb) => limbTarget(limb, choice)),
       ...unmeasured.map((limb) => arbitraryTarget(limb, choice)),
-      ...straps.map(strapTarget),
+      ...straps.map((felt) => strapTarget(felt, choice)),
     ],
     load: plannedLoad(choice, test, load),
     protocolId: choice.protocolId,
@@ -333,7 +333,10 @@ function arbitraryTarget(
   };
 }
 
-const strapTarget = ({ limb, strapId, strapLabel, mark, felt, ...at }: TightnessFact): FeltTarget => ({
+const strapTarget = (
+  { limb, strapId, strapLabel, mark, felt, ...at }: TightnessFact,
+  { primed }: Pick<ExerciseChoice, 'primed'>,
+): FeltTarget => ({
   kind: 'by-feel',
   limb,
   strapId,
@@ -341,4 +344,5 @@ const strapTarget = ({ limb, strapId, strapLabel, mark, felt, ...at }: Tightness
   mark,
   felt,
   ...countedAs({ mark, ...at }),
+  ...(primed ? { primingMarks: primingMarks(mark) } : {}),
 });

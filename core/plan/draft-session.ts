@@ -125,8 +125,7 @@ function whyNot({ goal, limbs, rung, schoolId }: DraftWish, basis: Basis): strin
   const barred = limbs.find((limb) => basis.limits.limbs && !basis.limits.limbs.includes(limb));
   if (barred) return `${LIMB_LABELS[barred]} is not cleared (SCR-2).`;
   const strapped = limbs.some((limb) => strapFor(limb, basis));
-  if (strapped && (mode === 'passive' || mode === 'preparation'))
-    return `${mode === 'passive' ? 'Passive' : 'Cuff'} cycles need a pressure, and a strap has none (TIGHT).`;
+  if (strapped && mode === 'passive') return 'Passive cycles need a pressure, and a strap has none (TIGHT).';
   if (strapped && basis.limits.maxPercentLop !== null)
     return 'A cap on the pressure cannot be kept by a strap (SCR-2).';
   if (basis.limits.modes && !basis.limits.modes.includes(mode))

@@ -57,6 +57,8 @@ export type FeltTarget = {
   strapId: string;
   strapLabel: string;
   felt: number;
+  /** Where it is tightened to in the cycles before the first set, loosest first; not there when not primed (rule PRS-6). */
+  primingMarks?: number[] | undefined;
 } & AtMark;
 
 export type LimbTarget = CuffedTarget | FeltTarget;
@@ -188,9 +190,26 @@ export const plannedMmHg = (
   set: Pick<PlannedSet, 'ofTarget'> | undefined,
 ): number => shareOfTarget(pressure.value, set?.ofTarget, divisionMmHg);
 
+/** Where a strap is tightened to in a set: its mark, or a share of it in whole steps, where cycles rise (rules PRS-9, TIGHT). */
+export const plannedMark = (
+  { mark }: Pick<FeltTarget, 'mark'>,
+  set: Pick<PlannedSet, 'ofTarget'> | undefined,
+): number => (set?.ofTarget === undefined ? mark : Math.max(1, shareOfTarget(mark, set.ofTarget, 1)));
+
+/** What a limb is brought to in a set, in words. @example plannedWords(target, set) //=> '62 mmHg' or 'mark 3' */
+export const plannedWords = (target: LimbTarget, set: Pick<PlannedSet, 'ofTarget'> | undefined): string =>
+  isCuffed(target)
+    ? `${plannedMmHg(target, set)} mmHg`
+    : markWords({ ...target, mark: plannedMark(target, set) });
+
 /** How its priming goes: as chosen, else as usual (rule PRS-6). */
 export const primingIn = ({ priming }: Pick<PlannedExercise, 'priming'>): Priming => priming ?? USUAL_PRIMING;
 
 /** Priming cycles before its first set. */
 export const primingCycles = (exercise: Pick<PlannedExercise, 'limbs'>): number =>
-  Math.max(0, ...cuffedLimbs(exercise).map(({ primingMmHg }) => primingMmHg.length));
+  Math.max(
+    0,
+    ...exercise.limbs.map(
+      (target) => (isCuffed(target) ? target.primingMmHg : (target.primingMarks ?? [])).length,
+    ),
+  );

@@ -4,7 +4,7 @@ import { RULES } from '../rules/catalogue';
 import { compile } from './compile';
 import { doseOf } from './dose';
 import type { Plan, PlannedExercise } from './plan';
-import { cuffedLimbs } from './plan';
+import { primingCycles } from './plan';
 
 /** What a person is told of their own plan, in its figures: a heading for each exercise, and lines under it. */
 export type Expectation = { heading: string; lines: string[] };
@@ -40,7 +40,7 @@ function feltWords({ mode, sets, limbs }: PlannedExercise): string[] {
     ];
   if (mode === 'aerobic')
     return ['Easy at first; the legs grow heavy after some minutes. You can talk all the while.'];
-  const primed = cuffedLimbs({ limbs }).some(({ primingMmHg }) => primingMmHg.length > 0);
+  const primed = primingCycles({ limbs }) > 0;
   return [
     ...(primed ? ['First the cuff comes up and goes down a few times, a little tighter each time.'] : []),
     ...sets.map((_, place) => `Set ${place + 1}: ${SETS_FEEL[Math.min(place, SETS_FEEL.length - 1)]}`),

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { roundDownToDivision } from '../quantity/rounding';
+import { roundDownToDivision, tidy } from '../quantity/rounding';
 import { RULES } from '../rules/catalogue';
 
 const { onMs, offMs, startShare, stepMmHg, mostCycles } = RULES['PRS-6'].figures;
@@ -64,6 +64,21 @@ export function primingPressures(
   // Steps smaller than a division come to the same figure: each is done once.
   return [...new Set([...pressures, targetMmHg])];
 }
+
+/** By feel two shares come before the whole, since a mark is no pressure (rules PRS-6, TIGHT). */
+const MARK_SHARES = [startShare, (1 + startShare) / 2, 1];
+
+/**
+ * Where a strap is tightened to in its priming cycles: from the same share of its mark, whole steps, the last at the mark itself.
+ * @example primingMarks(6) //=> [3, 4, 6]
+ * @example primingMarks(12) //=> [7, 9, 12]
+ */
+export const primingMarks = (mark: number): number[] =>
+  [
+    ...new Set(
+      MARK_SHARES.map((share) => (share === 1 ? mark : Math.max(1, Math.floor(tidy(mark * share))))),
+    ),
+  ].filter((step) => step <= mark);
 
 /** How long so many cycles take before the cuff goes up for the work, in ms. */
 export const primingMs = (cycles: number, { onMs, offMs }: Pick<Priming, 'onMs' | 'offMs'>): number =>

@@ -61,7 +61,7 @@ export const pressureRules = {
     by: 'pressure/priming.ts primingPressures',
     figures: { onMs: 30_000, offMs: 10_000, startShare: 0.6, stepMmHg: 20, mostCycles: 12 },
     words: ({ onMs, offMs, startShare, stepMmHg, mostCycles }) =>
-      `Optional, for newcomers and large limbs: ${seconds(onMs)} s on, ${seconds(offMs)} s off, from ${percent(startShare)} % of target, +${stepMmHg} mmHg a cycle until target. All four can be changed, and it may begin at a pressure in mmHg; the start is rounded down to the division, the last cycle is at the target, ${mostCycles} cycles at most.`,
+      `Optional, for newcomers and large limbs: ${seconds(onMs)} s on, ${seconds(offMs)} s off, from ${percent(startShare)} % of target, +${stepMmHg} mmHg a cycle until target. All four can be changed, and it may begin at a pressure in mmHg; the start is rounded down to the division, the last cycle is at the target, ${mostCycles} cycles at most. A strap begins at the same share of its mark, in whole steps.`,
   }),
   'PRS-7': rule({
     title: 'Pressure without a LOP',

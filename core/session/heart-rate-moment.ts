@@ -4,7 +4,9 @@ import { MS_PER_MINUTE } from '../quantity/units';
 /** When in a spell of aerobic work a heart rate was: at a minute of it, or at its end (chapter 6). */
 export const heartRateMomentSchema = z.union([
   z.literal('end'),
-  z.templateLiteral(['minute-', z.int().min(1).max(99)]),
+  z.templateLiteral(['minute-', z.int()]).refine((moment) => /^minute-[1-9]\d?$/.test(moment), {
+    error: 'A minute from 1 to 99.',
+  }),
 ]);
 export type HeartRateMoment = 'end' | `minute-${number}`;
 

@@ -10,6 +10,7 @@ import {
   type PlannedLoad,
   type PlannedSet,
   plannedKg,
+  plannedMark,
   plannedMmHg,
   primingCycles,
 } from '../plan/plan';
@@ -117,7 +118,7 @@ function limbInHand(
       kind: 'by-feel',
       limb,
       signed,
-      mark: signed.mark + (state.marksMoved[limb] ?? 0),
+      mark: dueMark(state, exercise, place, signed) + (state.marksMoved[limb] ?? 0),
       ...countedAs(signed),
       up: open !== null,
     };
@@ -160,6 +161,18 @@ export function dueMmHg(
   const priming = place && primingOf(exercise, place, state);
   const primedMmHg = priming ? target.primingMmHg[priming.cycle] : undefined;
   return primedMmHg ?? plannedMmHg(target, place ? exercise.sets[place.setIndex] : undefined);
+}
+
+/** The mark signed for this moment: that of the priming cycle while there is one, else that of the set. */
+function dueMark(
+  state: SessionState,
+  exercise: PlannedExercise,
+  place: SetPlace | null,
+  target: FeltTarget,
+): number {
+  const priming = place && primingOf(exercise, place, state);
+  const primed = priming ? target.primingMarks?.[priming.cycle] : undefined;
+  return primed ?? plannedMark(target, place ? exercise.sets[place.setIndex] : undefined);
 }
 
 /** Priming before the first set: the newest inflation of it, and the cycle that is up or comes next, from 0. */

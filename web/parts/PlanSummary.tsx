@@ -1,10 +1,13 @@
 import { compile } from '#core/plan/compile';
 import {
   type CuffedTarget,
+  isCuffed,
+  type LimbTarget,
   type Plan,
   type PlannedExercise,
   type PlannedSet,
   plannedMmHg,
+  plannedWords,
   primingCycles,
   staysInflated,
 } from '#core/plan/plan';
@@ -87,9 +90,11 @@ export const setsWords = ({ sets }: Pick<PlannedExercise, 'sets'>): string => {
 };
 
 /** "62, 68 … 104 mmHg" of one limb, where its sets are at pressures of their own; null where all are at the target. */
-export function stepsWords(target: CuffedTarget, { sets }: Pick<PlannedExercise, 'sets'>): string | null {
+export function stepsWords(target: LimbTarget, { sets }: Pick<PlannedExercise, 'sets'>): string | null {
   if (sets.every(({ ofTarget }) => ofTarget === undefined)) return null;
-  return `${sets.map((set) => plannedMmHg(target, set)).join(', ')} mmHg`;
+  return isCuffed(target)
+    ? `${sets.map((set) => plannedMmHg(target, set)).join(', ')} mmHg`
+    : sets.map((set) => plannedWords(target, set)).join(', ');
 }
 
 /** "30" repetitions, or "5:00" of work by the clock. */

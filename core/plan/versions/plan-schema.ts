@@ -51,6 +51,7 @@ const limbTargetSchema = z.discriminatedUnion('kind', [
     strapId: words,
     strapLabel: words,
     mark: z.number(),
+    primingMarks: z.array(z.number().min(0).max(100)).max(20).optional(),
     counts: z.enum(['turns', 'squeezes']).optional(),
     tension: words.optional(),
     felt: z.number().min(0).max(10),

@@ -1,6 +1,6 @@
 import { useRef } from 'react';
 import { atShare, type ExerciseChoice, type SetChoice } from '#core/plan/choices';
-import { cuffedLimbs, type PlannedExercise, plannedMmHg } from '#core/plan/plan';
+import { isCuffed, type PlannedExercise, plannedMark, plannedMmHg, plannedWords } from '#core/plan/plan';
 import { risingShares } from '#core/protocol/rising-shares';
 import { LIMB_LABELS } from '#core/quantity/limb';
 import { RULES } from '#core/rules/catalogue';
@@ -25,7 +25,7 @@ export function CyclesComposer({
   const { sets } = choice;
   const [first] = sets;
   const withSets = (next: SetChoice[]) => change({ ...choice, sets: next });
-  const limbs = planned ? cuffedLimbs(planned) : [];
+  const limbs = planned?.limbs ?? [];
   const timeOn = first?.work.kind === 'timed' ? first.work.workMs : USUAL.onMs;
   const timeOff = sets.length > 1 ? (first?.restMs ?? USUAL.offMs.usual) : USUAL.offMs.usual;
   const shares = sets.map(({ ofTarget }) => ofTarget ?? 100);
@@ -51,7 +51,12 @@ export function CyclesComposer({
             key={place}
             place={place}
             share={share}
-            pressures={limbs.map((target) => plannedMmHg(target, atShare(share)))}
+            steps={limbs.map((target) => ({
+              figure: isCuffed(target)
+                ? plannedMmHg(target, atShare(share))
+                : plannedMark(target, atShare(share)),
+              words: plannedWords(target, atShare(share)),
+            }))}
             onShare={(next) => withShares(shares.map((was, at) => (at === place ? next : was)))}
           />
         ))}
@@ -108,12 +113,13 @@ const isSteady = (shares: readonly number[]): boolean => shares.every((share) =>
 function Step({
   place,
   share,
-  pressures,
+  steps,
   onShare,
 }: {
   place: number;
   share: number;
-  pressures: readonly number[];
+  /** Of each limb: what it is brought to, in mmHg or as a mark. */
+  steps: readonly { figure: number; words: string }[];
   onShare: (share: number) => void;
 }) {
   const bar = useRef<HTMLDivElement>(null);
@@ -126,10 +132,10 @@ function Step({
   return (
     <li className="flex min-w-0 flex-1 flex-col text-center">
       <span className="figures h-10 text-[14px] leading-5">
-        {pressures.map((mmHg, limb) => (
+        {steps.map(({ figure }, limb) => (
           // biome-ignore lint/suspicious/noArrayIndexKey: a limb is its place
           <span key={limb} className="block">
-            {mmHg}
+            {figure}
           </span>
         ))}
       </span>
@@ -142,7 +148,7 @@ function Step({
         aria-valuemin={LEAST_SHARE}
         aria-valuemax={100}
         aria-valuenow={share}
-        aria-valuetext={`${share} %, ${pressures.map((mmHg) => `${mmHg} mmHg`).join(' and ')}`}
+        aria-valuetext={`${share} %, ${steps.map(({ words }) => words).join(' and ')}`}
         onPointerDown={(event) => {
           event.currentTarget.setPointerCapture(event.pointerId);
           follow(event);

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import type { ExerciseChoice } from '#core/plan/choices';
-import { cuffedLimbs, type PlannedExercise } from '#core/plan/plan';
+import { cuffedLimbs, isByFeel, type PlannedExercise } from '#core/plan/plan';
 import { type Priming, USUAL_PRIMING } from '#core/pressure/priming';
 import { Choice } from '../../parts/Choice';
 import { NumberField } from '../../parts/NumberField';
@@ -18,6 +18,10 @@ export function PrimingEditor({
   const [opened, setOpened] = useState(false);
   const priming = choice.priming ?? USUAL_PRIMING;
   const pressures = planned ? (cuffedLimbs(planned)[0]?.primingMmHg ?? []) : [];
+  // A strap is primed by its marks, and there is nothing to change in that.
+  const marks = planned?.limbs.flatMap((target) =>
+    target.kind === 'by-feel' ? [target.primingMarks ?? []] : [],
+  )[0];
   const change = (part: Partial<Priming>) => set({ primed: true, priming: { ...priming, ...part } });
   return (
     <div>
@@ -35,15 +39,19 @@ export function PrimingEditor({
         </label>
         {choice.primed && (
           <>
-            <span className="figures text-[14px] text-quiet">{pressures.join(', ')} mmHg</span>
-            <button
-              type="button"
-              aria-expanded={opened}
-              onClick={() => setOpened(!opened)}
-              className="min-h-11 underline underline-offset-4"
-            >
-              Change
-            </button>
+            <span className="figures text-[14px] text-quiet">
+              {marks ? `to ${marks.join(', ')}` : `${pressures.join(', ')} mmHg`}
+            </span>
+            {!(planned && isByFeel(planned)) && (
+              <button
+                type="button"
+                aria-expanded={opened}
+                onClick={() => setOpened(!opened)}
+                className="min-h-11 underline underline-offset-4"
+              >
+                Change
+              </button>
+            )}
           </>
         )}
       </div>

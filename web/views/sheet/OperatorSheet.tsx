@@ -52,6 +52,8 @@ export function OperatorSheet({ client, prescription, practice }: SheetProps) {
                   <strong className="figures text-xl">{markWords(target)}</strong> (felt {target.felt} of 10,
                   by feel: check colour and tingling after every set). Never longer than{' '}
                   {clock(planLimitMs(plan, target.limb, [exercise]))} (PRO-1).
+                  {target.primingMarks && ` Prime: to ${target.primingMarks.join(', ')}.`}
+                  {stepsWords(target, exercise) && ` One after the other: ${stepsWords(target, exercise)}.`}
                 </li>
               ) : (
                 <li key={target.limb}>
