@@ -41,7 +41,10 @@ test('a cyclist goes by heart rate: a strap is worn, told against the zone, and 
     await page.keyboard.press('Space');
     await passUntil(page, page.getByRole('button', { name: /^Start set 1/ }));
     await page.keyboard.press('Space');
-    await passUntil(page, page.getByText('95–105 beats a minute. Heart rate at minute 5, at 15 and at the end.'));
+    await passUntil(
+      page,
+      page.getByText('95–105 beats a minute. Heart rate at minute 5, at 15 and at the end.'),
+    );
     const strap = page.getByRole('region', { name: 'Heart-rate strap' });
     await passUntil(page, strap.getByText(/is above the 95–105 of the plan: ease off\./), 200_000);
     await passUntil(page, page.getByText(/^1\d\d at minute 5$/), 300_000);
