@@ -42,8 +42,11 @@ describe('a case to practise on', () => {
     const possible = new Set(cases.flatMap(trapsFor));
     const shares = new Map(
       [...possible].map((trap) => {
-        const with_it = cases.filter((one) => trapsFor(one).includes(trap));
-        return [trap, with_it.filter(({ traps }) => traps.includes(trap)).length / with_it.length] as const;
+        const possibleIn = cases.filter((one) => trapsFor(one).includes(trap));
+        return [
+          trap,
+          possibleIn.filter(({ traps }) => traps.includes(trap)).length / possibleIn.length,
+        ] as const;
       }),
     );
     for (const [, share] of shares) {

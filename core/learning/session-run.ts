@@ -83,9 +83,9 @@ export function doInSession(run: SessionRun, deed: SessionDeed): SessionRun {
     case 'bleed':
       return pumped({ do: 'bleed', byMmHg: BY_MMHG.bleed });
     case 'release': {
-      const let_go = { atMs: run.atMs, withStopSign: run.signs.some(ends) };
+      const letDown = { atMs: run.atMs, withStopSign: run.signs.some(ends) };
       const open = endSet(pumped({ do: 'release' }));
-      return cuffOn(run) ? { ...open, released: [...open.released, let_go] } : open;
+      return cuffOn(run) ? { ...open, released: [...open.released, letDown] } : open;
     }
     case 'begin-set':
       return run.set
