@@ -103,6 +103,10 @@ test('a remote walk by strap: prescribed without a figure in mmHg, done at home 
   await expect(exercises).not.toContainText('mmHg');
   // One spell is enough for a first walk.
   await page.getByRole('button', { name: 'Leave out set 2' }).click();
+  // She is new to it, so it would be primed: three cycles of her strap.
+  const primed = page.getByLabel('Priming cycles first');
+  await expect(page.getByText('to 3, 4, 6', { exact: true })).toBeVisible();
+  await primed.uncheck();
   await page.getByRole('button', { name: 'Name, days' }).click();
   await page.getByLabel('Called').fill('Walks away');
   await page.getByRole('button', { name: /^Sign as/ }).click();
