@@ -255,7 +255,8 @@ function Sets({
   });
 }
 
-const WIDE_ENOUGH = 46;
+/** What a letter of a set's words takes, in px. */
+const LETTER_PX = 7.7;
 /** Below this width a fence out of view is named in few words. */
 const ROOMY = 900;
 
@@ -267,7 +268,8 @@ function setWords(set: TimelineSet, short: boolean, widthPx: number): string {
       : short
         ? `${set.reps}/${set.plannedReps}`
         : `${set.reps}`;
-  return widthPx < WIDE_ENOUGH ? amount : `${set.setIndex + 1} · ${amount}`;
+  const whole = `${set.setIndex + 1} · ${amount}`;
+  return widthPx < whole.length * LETTER_PX ? amount : whole;
 }
 
 function Fence({

@@ -18,7 +18,7 @@ export function PersonSide({ client }: { client: ClientRecord }) {
     <p className="text-quiet">
       {story} {about.goals && `Wants: ${about.goals}. `}
       <Popover.Root open={isOpen} onOpenChange={setOpen}>
-        <Popover.Trigger className="min-h-9 underline underline-offset-4">
+        <Popover.Trigger className="underline underline-offset-4">
           About<span className="sr-only"> {client.name}</span>
         </Popover.Trigger>
         <Popover.Portal>
