@@ -1,7 +1,6 @@
 import { z } from 'zod';
 import type { LinkId } from '#core/record/link';
-import type { ClientRecord } from './client';
-import { aboutSchema } from './client';
+import { aboutSchema, type ClientRecord } from './client';
 
 /** What can be retracted, by kind. Outcomes have a withdrawal of their own; plans and blocks have a next version. */
 export const RETRACTABLE = [

@@ -42,7 +42,7 @@ export type PracticeBench = {
   agreement: Agreement | null;
 };
 
-/** a simulated session: what was done and when, on the session's own clock. The server plays it again and scores it. */
+/** A simulated session: what was done and when, on the session's own clock. The server plays it again and scores it. */
 export const newSessionAttemptSchema = z.object({
   seed,
   endMs: z.number().int().min(0).max(1_200_000, 'An attempt ends after 20 minutes.'),

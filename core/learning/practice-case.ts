@@ -1,8 +1,7 @@
 import type { PulseMethod } from '../occlusion-pressure/methods';
 import { LIMBS, type Limb, type LimbKind, limbKind, POSITIONS, type Position } from '../quantity/limb';
 import { makeLimb, type SimulatedLimb } from '../simulation/limb';
-import type { Random } from '../simulation/random';
-import { seededRandom } from '../simulation/random';
+import { oneOf, type Random, seededRandom } from '../simulation/random';
 
 export const TRAPS = [
   'volume-down',
@@ -86,12 +85,12 @@ export const trapsFor = ({ method, limb }: Pick<PracticeCase, 'method' | 'limb'>
 export function makePracticeCase(seed: number, { method, limbs }: PracticeWish): PracticeCase {
   const random = seededRandom(seed);
   const wanted = method === 'oximeter' ? 'arm' : limbs;
-  const limb = pick(
+  const limb = oneOf(
     random,
     LIMBS.filter((one) => wanted === 'any' || limbKind(one) === wanted),
   );
   const kind = limbKind(limb);
-  const position = pick(random, POSITIONS);
+  const position = oneOf(random, POSITIONS);
   const girthCm = Math.round(GIRTH[kind].low + random() * (GIRTH[kind].high - GIRTH[kind].low));
   const widthCm = WIDTH[kind];
   const traps = shuffled(random, trapsFor({ method, limb }))
@@ -127,9 +126,6 @@ export function limbUnderTraps({ simulated }: PracticeCase, standing: readonly T
   const addedMmHg = standing.reduce((sum, trap) => sum + (TRAP[trap].addsMmHg ?? 0), 0);
   return { ...simulated, occlusionMmHg: simulated.occlusionMmHg * share + addedMmHg };
 }
-
-const pick = <T>(random: Random, values: readonly T[]): T =>
-  values[Math.floor(random() * values.length)] as T;
 
 /** In an order drawn by lot (Fisher–Yates). */
 function shuffled<T>(random: Random, values: readonly T[]): T[] {

@@ -1,9 +1,8 @@
-import type { Trainee } from '../forecast/fatigue-model';
-import { MODEL } from '../forecast/fatigue-model';
+import { MODEL, type Trainee } from '../forecast/fatigue-model';
 import { LIMBS, type Limb, type LimbKind, limbKind } from '../quantity/limb';
 import { roundDownToDivision } from '../quantity/rounding';
 import type { SignId } from '../session/signs';
-import { normal, type Random, seededRandom } from '../simulation/random';
+import { normal, oneOf, seededRandom } from '../simulation/random';
 
 /** How a sign comes to the one who watches: seen by itself, or told, at once when asked and after a while unasked. */
 export type Shows = { by: 'seen' | 'told'; words: Record<LimbKind, string> };
@@ -86,6 +85,3 @@ export function makeSessionCase(seed: number): SessionCase {
 
 /** The pressure to hold: the plan's, never over what was cleared. */
 export const heldMmHg = ({ targetMmHg, capMmHg }: SessionCase): number => Math.min(targetMmHg, capMmHg);
-
-const oneOf = <T>(random: Random, values: readonly T[]): T =>
-  values[Math.floor(random() * values.length)] as T;

@@ -10,7 +10,6 @@ import {
 import { limbKind } from '../quantity/limb';
 import { SIGNS } from '../session/signs';
 import { advancePump, commandPump, newPump, type PumpCommand, type PumpState } from '../simulation/pumps';
-import { seededRandom } from '../simulation/random';
 import { heldMmHg, PLAYED_SIGNS, type PlayedSign, type SessionCase } from './session-case';
 
 /** What one can do in a simulated session. */
@@ -33,6 +32,9 @@ const SLOWER_SHARE = 0.8;
 const TELLS_AFTER_MS = 12_000;
 /** Within this of the pressure to hold nothing is wrong. */
 const HELD_WITHIN_MMHG = 10;
+
+/** A pump by hand listens to no pulse and has no error of its own. */
+const NOTHING = () => 0;
 
 type DoneSet = { reps: number; brokenReps: number; room: number; restBeforeMs: number | null };
 
@@ -116,7 +118,7 @@ function endSet(run: SessionRun): SessionRun {
 /** The run one step of `STEP_MS` later. */
 export function stepSession(session: SessionCase, run: SessionRun): SessionRun {
   const atMs = run.atMs + STEP_MS;
-  const pump = advancePump(run.pump, STEP_MS, () => 0, seededRandom(session.seed));
+  const pump = advancePump(run.pump, STEP_MS, NOTHING, NOTHING);
   const on = cuffOn({ ...run, pump });
   const cuffMs = on ? run.cuffMs + STEP_MS : 0;
   const signs = [

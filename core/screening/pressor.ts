@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { roundDownToDivision } from '../quantity/rounding';
 import { RULES } from '../rules/catalogue';
 import { type BloodPressure, bloodPressureSchema, bloodPressureWords } from './blood-pressure';
+import { isBackTo, isTooHigh, limitInWork } from './pressure-in-work';
 
 /** Two minutes of light work under the cuff of one limb, and the blood pressure around it (rule RUN-8). */
 export const pressorReadingsSchema = z.object({
@@ -20,7 +21,7 @@ export type PressorResponse =
   | { kind: 'none-needed'; words: string }
   | { kind: 'not-under-a-cuff'; words: string };
 
-const { neverAbove, backWithinMmHg } = RULES['RUN-8'].figures;
+const MOST_PERCENT = RULES['PRS-3'].figures.exercisePercentLop.most;
 const LOWEST_CAP = 10;
 const STEP = 5;
 const LATER_POINTS = RULES['REV-1'].figures.pointsDown;
@@ -34,26 +35,19 @@ const LATER_POINTS = RULES['REV-1'].figures.pointsDown;
  */
 export function pressorResponse(readings: PressorReadings, limit: BloodPressure): PressorResponse {
   const { percentLop, before, minute1, minute2, after } = readings;
+  const most = limitInWork(limit);
   const share = (of: keyof BloodPressure): number => {
-    const most = Math.min(limit[of], neverAbove[of]);
     const rise = Math.max(minute1[of], minute2[of]) - before[of];
-    return rise <= 0 ? Number.POSITIVE_INFINITY : Math.max(0, most - before[of]) / rise;
+    return rise <= 0 ? Number.POSITIVE_INFINITY : Math.max(0, most[of] - before[of]) / rise;
   };
-  const isOver = [minute1, minute2].some((reading) =>
-    (['systolicMmHg', 'diastolicMmHg'] as const).some(
-      (of) => reading[of] > Math.min(limit[of], neverAbove[of]),
-    ),
-  );
-  const isBack = (['systolicMmHg', 'diastolicMmHg'] as const).every(
-    (of) => after[of] <= before[of] + backWithinMmHg,
-  );
+  const isOver = isTooHigh(minute1, limit) || isTooHigh(minute2, limit);
+  const isBack = isBackTo(before, after);
   const byRise = percentLop * Math.min(share('systolicMmHg'), share('diastolicMmHg'));
   const lower = isOver || !isBack ? percentLop - LATER_POINTS : Number.POSITIVE_INFINITY;
-  const most = RULES['PRS-3'].figures.exercisePercentLop.most;
-  const cap = roundDownToDivision(Math.min(byRise, lower, most), STEP);
+  const cap = roundDownToDivision(Math.min(byRise, lower, MOST_PERCENT), STEP);
   const seen = `At ${percentLop} % of LOP ${bloodPressureWords(before)} rose to ${bloodPressureWords(minute1)} and ${bloodPressureWords(minute2)}, ${bloodPressureWords(after)} five minutes after${isBack ? '' : ': not back'}.`;
   if (cap < LOWEST_CAP)
     return { kind: 'not-under-a-cuff', words: `${seen} Ask a physician before any work under a cuff.` };
-  if (cap >= most) return { kind: 'none-needed', words: `${seen} No cap of their own.` };
+  if (cap >= MOST_PERCENT) return { kind: 'none-needed', words: `${seen} No cap of their own.` };
   return { kind: 'cap', capPercentLop: cap, words: `${seen} A cap at ${cap} % of LOP.` };
 }

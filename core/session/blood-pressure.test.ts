@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { testPlan } from '../plan/plan.fixture';
 import type { BloodPressure } from '../screening/blood-pressure';
-import { bloodPressureDue, isTooHigh, whyNotBack } from './blood-pressure';
+import { isTooHigh } from '../screening/pressure-in-work';
+import { bloodPressureDue, whyNotBack } from './blood-pressure';
 import { decide } from './decide/decide';
 import type { BloodPressureMoment, EventBody } from './events';
 import { foldAll, logOf, START_MS, WHOLE_SESSION } from './session.fixture';

@@ -1,11 +1,12 @@
 import type { Plan } from '../plan/plan';
 import { RULES } from '../rules/catalogue';
 import { type BloodPressure, bloodPressureWords } from '../screening/blood-pressure';
+import { isBackTo } from '../screening/pressure-in-work';
 import type { BloodPressureMoment } from './events';
 import { isLastSet, nextPlace } from './places';
 import { inflatedLimbs, type SessionState } from './state';
 
-const { neverAbove, backWithinMmHg, afterMs } = RULES['RUN-8'].figures;
+const { backWithinMmHg, afterMs } = RULES['RUN-8'].figures;
 
 /** What each moment is called, in the order they come. */
 export const BLOOD_PRESSURE_MOMENTS: Record<BloodPressureMoment, string> = {
@@ -39,23 +40,11 @@ function momentNow(plan: Plan, state: SessionState, nowMs: number): BloodPressur
   return sinceMs < afterMs.second ? 'minute-1' : 'minute-5';
 }
 
-/**
- * Whether work ends at once by a reading (rule RUN-8).
- * @param limit the practice's own, which is never taken for higher than the rule's
- * @example isTooHigh({ systolicMmHg: 221, diastolicMmHg: 90 }, { systolicMmHg: 220, diastolicMmHg: 105 }) //=> true
- */
-export const isTooHigh = ({ systolicMmHg, diastolicMmHg }: BloodPressure, limit: BloodPressure): boolean =>
-  systolicMmHg > Math.min(limit.systolicMmHg, neverAbove.systolicMmHg) ||
-  diastolicMmHg > Math.min(limit.diastolicMmHg, neverAbove.diastolicMmHg);
-
 /** Why a blood pressure counts as not back at five minutes, in words; null where it is back, or nobody took both (rule RUN-8). */
 export function whyNotBack(state: SessionState): string | null {
   const [before, after] = [readingAt(state, 'before'), readingAt(state, 'minute-5')];
   if (!before || !after) return null;
-  const isBack =
-    after.systolicMmHg <= before.systolicMmHg + backWithinMmHg &&
-    after.diastolicMmHg <= before.diastolicMmHg + backWithinMmHg;
-  return isBack
+  return isBackTo(before, after)
     ? null
     : `Blood pressure ${bloodPressureWords(after)} five minutes after, ${bloodPressureWords(before)} before: not back within ${backWithinMmHg}.`;
 }

@@ -12,6 +12,10 @@ export function seededRandom(seed: number): Random {
   };
 }
 
+/** One of several, drawn by lot. */
+export const oneOf = <T>(random: Random, values: readonly T[]): T =>
+  values[Math.floor(random() * values.length)] as T;
+
 /** A number from the standard normal distribution (Box–Muller). */
 export function normal(random: Random): number {
   return Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());

@@ -26,17 +26,17 @@ export function act(queries: QueryClient, view: SessionView, intent: Intent): De
 /** How a view acts on its session. */
 export type Act = (intent: Intent) => Decision;
 
+/** Acts, and says a refusal, since a key that does nothing is a riddle. @param whom said first, where several are on the page */
+export function actAndTell(queries: QueryClient, view: SessionView, intent: Intent, whom = ''): Decision {
+  const decision = act(queries, view, intent);
+  if (decision.refused && intent.do !== 'next') notify(`${whom}${decision.refused}`);
+  return decision;
+}
+
 /** Acts on one session; a refusal is said, since a key that does nothing is a riddle. */
 export function useAct(view: SessionView): Act {
   const queries = useQueryClient();
-  return useCallback(
-    (intent) => {
-      const decision = act(queries, view, intent);
-      if (decision.refused && intent.do !== 'next') notify(decision.refused);
-      return decision;
-    },
-    [queries, view],
-  );
+  return useCallback((intent) => actAndTell(queries, view, intent), [queries, view]);
 }
 
 /** Cuffs of a session whose regulated pump is there. */

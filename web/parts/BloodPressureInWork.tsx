@@ -1,12 +1,12 @@
 import { memo, useState } from 'react';
 import type { Plan } from '#core/plan/plan';
 import { watchesBloodPressure } from '#core/record/in-force';
-import { RULES } from '#core/rules/catalogue';
 import { bloodPressureWords } from '#core/screening/blood-pressure';
 import { BLOOD_PRESSURE_MOMENTS, bloodPressureDue } from '#core/session/blood-pressure';
 import type { SessionState } from '#core/session/state';
 import type { Act } from '../act/act';
-import { useClient, usePractice } from '../data/queries';
+import { useClient } from '../data/queries';
+import { useBloodPressureLimit } from '../data/use-blood-pressure-limit';
 import { BloodPressureFields } from './BloodPressureFields';
 import { Button } from './Button';
 import { NO_PRESSURE, readPressure } from './typed-pressure';
@@ -29,13 +29,7 @@ export const BloodPressureInWork = memo(function BloodPressureInWork({
   const nowMs = useNow(EVERY_MS);
   const { data: client } = useClient(clientId);
   const [typed, setTyped] = useState(NO_PRESSURE);
-  const settings = usePractice().data?.settings;
-  const limit = settings
-    ? {
-        systolicMmHg: settings.stopAboveSystolicMmHg,
-        diastolicMmHg: settings.stopAboveDiastolicMmHg,
-      }
-    : RULES['RUN-8'].figures.stopAbove;
+  const limit = useBloodPressureLimit();
   const due = bloodPressureDue(plan, state, nowMs);
   const isAsked = client !== undefined && watchesBloodPressure(client.facts, client.judgedAtMs);
   const { reading } = readPressure(typed);

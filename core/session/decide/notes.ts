@@ -1,6 +1,6 @@
 import { repsByPace } from '../../protocol/pace';
 import { bloodPressureWords } from '../../screening/blood-pressure';
-import { isTooHigh } from '../blood-pressure';
+import { isTooHigh } from '../../screening/pressure-in-work';
 import { momentsIn } from '../heart-rate';
 import { offerAfterSet } from '../offer';
 import { lastSet, type SetPlace } from '../places';

@@ -5,7 +5,7 @@ import { Link, useNavigate } from 'react-router';
 import { attentionOf, compareAttention } from '#core/session/attention';
 import type { Intent } from '#core/session/decide/intent';
 import { nextStep } from '#core/session/next-step';
-import { act } from '../../act/act';
+import { actAndTell } from '../../act/act';
 import { type LiveSession, useOpenSessions } from '../../data/live-session';
 import { Button, KeyHint } from '../../parts/Button';
 import { useEscapeTwice } from '../../parts/use-escape-twice';
@@ -19,12 +19,9 @@ const TICK_MS = 1_000;
 /** Lanes change places only when somebody needs attention more, not with every second that passes. */
 const STEADY_MS = 15_000;
 
-/** Does something in a session of the floor; a refusal is said, with whom it is about. */
-function doIn(queries: QueryClient, { view }: LiveSession, intent: Intent): ReturnType<typeof act> {
-  const decision = act(queries, view, intent);
-  if (decision.refused && intent.do !== 'next') notify(`${view.clientName}: ${decision.refused}`);
-  return decision;
-}
+/** Does something in a session of the floor, and says with a refusal whom it is about. */
+const doIn = (queries: QueryClient, { view }: LiveSession, intent: Intent) =>
+  actAndTell(queries, view, intent, `${view.clientName}: `);
 
 /**
  * Everybody who trains now, one lane each, who needs attention first. A figure takes a lane in hand, and the keys of a live session

@@ -3,10 +3,10 @@ import type { ClientRecord } from '#contract/client';
 import type { NewClearance } from '#contract/measurements';
 import { toNumber } from '#core/quantity/units';
 import { watchesBloodPressure } from '#core/record/in-force';
-import { RULES } from '#core/rules/catalogue';
 import { type PressorReadings, pressorReadingsSchema, pressorResponse } from '#core/screening/pressor';
 import { api, failureWords, read } from '../../data/api';
-import { useMay, usePractice, usePractitioner, useRecordWrite } from '../../data/queries';
+import { useMay, usePractitioner, useRecordWrite } from '../../data/queries';
+import { useBloodPressureLimit } from '../../data/use-blood-pressure-limit';
 import { BloodPressureFields } from '../../parts/BloodPressureFields';
 import { Button } from '../../parts/Button';
 import { Field, FieldError } from '../../parts/Field';
@@ -26,7 +26,7 @@ const EMPTY = { before: NO_PRESSURE, minute1: NO_PRESSURE, minute2: NO_PRESSURE,
 export function PressorForm({ client }: { client: ClientRecord }) {
   const mayKeep = useMay('clear');
   const practitioner = usePractitioner();
-  const settings = usePractice().data?.settings;
+  const limit = useBloodPressureLimit();
   const [percent, setPercent] = useState('40');
   const [typed, setTyped] = useState(EMPTY);
   const write = useRecordWrite((json: NewClearance) =>
@@ -37,9 +37,6 @@ export function PressorForm({ client }: { client: ClientRecord }) {
     percentLop: toNumber(percent),
     ...Object.fromEntries(MOMENT_IDS.map((moment) => [moment, readPressure(typed[moment]).reading])),
   });
-  const limit = settings
-    ? { systolicMmHg: settings.stopAboveSystolicMmHg, diastolicMmHg: settings.stopAboveDiastolicMmHg }
-    : RULES['RUN-8'].figures.stopAbove;
   const response = parsed.success ? pressorResponse(parsed.data, limit) : null;
   const keep = (capPercentLop: number, words: string) =>
     write.mutate({
