@@ -1,6 +1,6 @@
 import { expect, otherDevice, test } from './nervato';
 
-test('a long list holds only what is in view, is searched as one types, and says what another device changes', async ({
+test('of many people the day’s come first, a long list holds only what is in view, is searched as one types, and says what another device changes', async ({
   page,
   browser,
   nervato,
@@ -17,7 +17,15 @@ test('a long list holds only what is in view, is searched as one types, and says
   await expect(today.getByText('Brisa Okonvale')).toBeVisible();
   expect(await today.getByRole('listitem').count()).toBeLessThan(40);
 
-  await test.step('the end of the list is a scroll away', async () => {
+  await test.step('the day’s people by what they need, a few of each, on the rail and beside it', async () => {
+    await expect(today.getByRole('heading', { name: /^Ready now/ })).toBeVisible();
+    await expect(today.getByRole('button', { name: /^\d+ more$/ })).toBeVisible();
+    await expect(rail.getByRole('link', { name: /^Odalys Ferrant/ })).toBeVisible();
+    await expect(rail.getByRole('link', { name: /^Walker 70/ })).toHaveCount(0);
+  });
+
+  await test.step('everybody by name is a press away, the end of the list a scroll', async () => {
+    await today.getByRole('button', { name: /^All \d+ people by name$/ }).click();
     await today.hover();
     await page.mouse.wheel(0, 20_000);
     await expect(today.getByText('Walker 70')).toBeVisible();

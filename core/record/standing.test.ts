@@ -27,6 +27,17 @@ describe('how somebody stands today', () => {
     expect(told({ run: 'due' })).toEqual(['first', 'run']);
   });
 
+  it('is asked how the last session was, once nothing else stands in the way', () => {
+    const asking = chain({ run: 'due' }).map((link) =>
+      link.id === 'run' ? { ...link, rules: ['RUN-6' as const] } : link,
+    );
+    expect(standingOf({ chain: asking, next: null }).standing).toBe('ask');
+    const unmeasured = asking.map((link) =>
+      link.id === 'measure' ? { ...link, state: 'due' as const } : link,
+    );
+    expect(standingOf({ chain: unmeasured, next: null }).link?.id).toBe('measure');
+  });
+
   it('is held where that link is', () => {
     expect(told({ screen: 'held', measure: 'due' })).toEqual(['held', 'screen']);
     expect(told({ run: 'held' })).toEqual(['held', 'run']);

@@ -1,8 +1,11 @@
 import type { Turn } from '../course/turn';
 import type { Link } from './link';
 
-/** How somebody stands today: may train now, needs one thing first, is held, or has another day. */
-export type Standing = 'ready' | 'first' | 'held' | 'later';
+/** How somebody stands today: may train now, is asked how the last session was, needs one thing first, is held, or has another day. */
+export type Standing = 'ready' | 'ask' | 'first' | 'held' | 'later';
+
+/** As the day asks: who may train now, who is asked, who needs something; last who has another day. */
+export const BY_NEED: readonly Standing[] = ['ready', 'ask', 'first', 'held', 'later'];
 
 /**
  * How somebody stands today, and the link that says why: the first that does not hold, else Run.
@@ -18,7 +21,7 @@ export function standingOf({ chain, next }: { chain: readonly Link[]; next: { tu
   if (link && link.state !== 'good') {
     // Nothing was run yet, and nothing stands in its way.
     const neverRun = link.id === 'run' && link.state === 'missing';
-    if (!neverRun) return { standing: 'first', link };
+    if (!neverRun) return { standing: link.rules.includes('RUN-6') ? 'ask' : 'first', link };
   }
   return { standing: (next?.turn.inDays ?? 0) > 0 ? 'later' : 'ready', link };
 }

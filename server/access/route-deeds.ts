@@ -69,6 +69,7 @@ export const ROUTE_ASKS: Readonly<Record<string, Asks>> = {
 
   'GET /clients': 'see',
   'POST /clients': 'record',
+  'GET /clients/today': 'see',
   'GET /clients/:id': 'see',
   'GET /clients/:id/last-review': 'see',
   'GET /clients/:id/log': 'see',

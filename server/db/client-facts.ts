@@ -76,13 +76,48 @@ export async function readPeople(
       ),
     };
   });
+  return { total, people: await linesOf(em, rows, lines, nowMs) };
+}
+
+/** Who was added so lately is expected, though they have not trained yet. */
+const NEW_MS = 14 * MS_PER_DAY;
+/** More than come on a day; of a practice with more, those who were here last. */
+const MOST_TODAY = 200;
+
+/** Who trains at present or was added lately, by name, with how many people there are in all. */
+export async function readToday(em: EntityManager, lines: Lines, nowMs: number): Promise<PeoplePage> {
+  const { total, rows } = await withStatements(em, (prepare) => ({
+    ...(prepare(`select count(*) as total from client where ${ON_THE_LIST}`).get() as { total: number }),
+    rows: rowsOf(
+      prepare(
+        `select ${CLIENT} from client join (
+           select client_id, max(at_ms) as last_ms from (
+             select client_id, opened_at_ms as at_ms from session where superseded = 0 and opened_at_ms > ?
+             union all select id, added_at_ms from client where added_at_ms > ?
+           ) group by client_id
+         ) as lately on lately.client_id = client.id
+         where ${ON_THE_LIST} order by lately.last_ms desc, client.id limit ${MOST_TODAY}`,
+      ).all(nowMs - TRAINING_MS, nowMs - NEW_MS),
+    ),
+  }));
+  const byName = rows.sort((a, b) => a.name.localeCompare(b.name) || a.id.localeCompare(b.id));
+  return { total, people: await linesOf(em, byName, lines, nowMs) };
+}
+
+/** The lines of some people, in their order; those that nobody has asked for lately are worked out. */
+async function linesOf(
+  em: EntityManager,
+  rows: readonly ClientRow[],
+  lines: Lines,
+  nowMs: number,
+): Promise<ClientSummary[]> {
   const unknown = rows.filter(({ id }) => !lines.get(id, nowMs));
   await aFewAtATime(em, unknown, (prepare, some) => {
     for (const record of recordsOf(prepare, readPracticeFacts(prepare, nowMs), some, nowMs, null)) {
       lines.put(lineOf(record), nowMs);
     }
   });
-  return { total, people: rows.flatMap(({ id }) => lines.get(id, nowMs) ?? []) };
+  return rows.flatMap(({ id }) => lines.get(id, nowMs) ?? []);
 }
 
 /** Reads people a few at a time; whoever else waits is answered in between: a session on the floor comes before a list. */

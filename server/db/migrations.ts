@@ -19,6 +19,7 @@ import { Learning } from './migrations/018-learning';
 import { Wraps } from './migrations/019-wraps';
 import { LimbsOfItems } from './migrations/020-limbs-of-items';
 import { About } from './migrations/021-about';
+import { WhoIsNew } from './migrations/022-who-is-new';
 
 /** Every migration, in order; what stands in a file tells its release. */
 export const MIGRATIONS = [
@@ -43,6 +44,7 @@ export const MIGRATIONS = [
   { name: '019-wraps', class: Wraps },
   { name: '020-limbs-of-items', class: LimbsOfItems },
   { name: '021-about', class: About },
+  { name: '022-who-is-new', class: WhoIsNew },
 ];
 
 export const MIGRATION_NAMES = MIGRATIONS.map(({ name }) => name);

@@ -32,7 +32,7 @@ import { oneRepMax } from '#core/strength/one-rep-max';
 import { passGuards } from '../access/guards';
 import { asJson } from '../as-json';
 import type { Env } from '../context';
-import { findClient, readClient, readPeople } from '../db/client-facts';
+import { findClient, readClient, readPeople, readToday } from '../db/client-facts';
 import { keepDayCheck } from '../db/day-check';
 import {
   ClearanceEntity,
@@ -72,6 +72,8 @@ export const clientRoutes = new Hono<Env>()
     });
     return c.json(await tellChange(c, id, true), 201);
   })
+
+  .get('/today', async (c) => c.json(await readToday(c.var.em, c.var.lines, c.var.nowMs)))
 
   .get('/:id', async (c) => c.json(await readClient(c.var.em, c.req.param('id'), c.var.nowMs)))
 

@@ -40,6 +40,24 @@ describe('the roster', () => {
     expect([status, body.errors[0].path]).toEqual([400, 'page']);
   });
 
+  it('tells today’s people from those who have not come for long, and comes back to who trains again', async () => {
+    const api = await startApi();
+    const view = await openSession(api);
+    await api.post(EVENTS, { events: logOf(WHOLE_SESSION) });
+    const { id: newcomer } = await api.post('/clients', { name: 'New Here' });
+    const today = async () => {
+      const { total, people } = await api.get<PeoplePage>('/clients/today');
+      return [total, people.map(({ id }) => id).sort()];
+    };
+    const both = [view.clientId, newcomer].sort();
+    expect(await today()).toEqual([2, both]);
+    api.clock.nowMs += 30 * DAY_MS;
+    expect(await today()).toEqual([2, [view.clientId]]);
+    api.clock.nowMs += 40 * DAY_MS;
+    expect(await today()).toEqual([2, []]);
+    expect((await api.get<PeoplePage>('/clients')).people).toHaveLength(2);
+  });
+
   it('finds by the beginnings of words of name and story, whatever the accents, and takes signs for nothing', async () => {
     const api = await startApi();
     await api.post('/clients', { name: 'Zoë Anderholt', story: 'Left knee, after the winter.' });

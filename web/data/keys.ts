@@ -7,6 +7,7 @@ export const KEYS = {
   practice: ['practice'],
   roster: ['roster'],
   people: (search: string, page: number) => ['roster', search, page],
+  today: ['roster', 'today'],
   client: (id: string) => ['client', id],
   lastReviews: (id: string) => ['client', id, 'last-review'],
   lastReview: (id: string, coursePlanId: string) => ['client', id, 'last-review', coursePlanId],

@@ -1,4 +1,4 @@
-import { keepPreviousData, type QueryClient, useQueries } from '@tanstack/react-query';
+import { keepPreviousData, type QueryClient, useQueries, useQuery } from '@tanstack/react-query';
 import { useDeferredValue, useState } from 'react';
 import type { ClientSummary, PeoplePage } from '#contract/client';
 import { PAGE_OF_PEOPLE } from '#contract/pages';
@@ -43,6 +43,24 @@ export function usePeople(search: string, { first, last }: { first: number; last
   };
 }
 
+/**
+ * Who is concerned today: of a practice of one page everybody, of a larger one who trains at present or is new.
+ * @returns `people` undefined as long as nobody knows
+ */
+export function useTodaysPeople(): { people: readonly ClientSummary[] | undefined; isMany: boolean } {
+  const { total = 0, at } = usePeople('', { first: 0, last: 0 });
+  const isMany = total > PAGE_OF_PEOPLE;
+  const { data } = useQuery({
+    queryKey: KEYS.today,
+    queryFn: () => read<PeoplePage>(api.clients.today.$get()),
+    enabled: isMany,
+  });
+  if (isMany) return { people: data?.people, isMany };
+  return { people: Array.from({ length: total }, (_, place) => at(place)).filter(isRead), isMany };
+}
+
+const isRead = (person: ClientSummary | undefined): person is ClientSummary => person !== undefined;
+
 // As many as one looks over at a glance; more are searched.
 const SEARCH_FROM = 12;
 
@@ -72,4 +90,9 @@ export function putLine(queries: QueryClient, line: ClientSummary): void {
     if (!page?.people.some(({ id }) => id === line.id)) return page;
     return { ...page, people: page.people.map((known) => (known.id === line.id ? line : known)) };
   });
+  // Who comes back after long was not among today's people.
+  const today = queries.getQueryData<PeoplePage>(KEYS.today);
+  if (today && !today.people.some(({ id }) => id === line.id)) {
+    void queries.invalidateQueries({ queryKey: KEYS.today });
+  }
 }

@@ -2,7 +2,9 @@ import { PanelLeftClose, PanelLeftOpen } from 'lucide-react';
 import { NavLink } from 'react-router';
 import type { ClientSummary } from '#contract/client';
 import { LINK_LABELS } from '#core/record/link';
-import { usePeopleList } from '../data/people';
+import { BY_NEED, standingOf } from '#core/record/standing';
+import { useOpenViews } from '../data/open-sessions';
+import { usePeopleList, useTodaysPeople } from '../data/people';
 import { usePractice } from '../data/queries';
 import { LongList } from '../parts/LongList';
 import { Pip } from '../parts/Pip';
@@ -64,6 +66,10 @@ const LINE_PX = 60;
 
 function PeopleList() {
   const { search, setSearch, setInView, total, at, isSearched, isError } = usePeopleList();
+  const { people, isMany } = useTodaysPeople();
+  const training = useOpenViews().map(({ clientId }) => clientId);
+  // Of many the rail shows who is concerned today; the search finds the others.
+  const concerned = isMany && search === '' ? byNeed(people ?? [], training) : undefined;
   return (
     <>
       {isError && (
@@ -71,7 +77,7 @@ function PeopleList() {
       )}
       {isSearched && (
         <SearchField
-          label="Find a person"
+          label={isMany ? `Find a person of ${total}` : 'Find a person'}
           value={search}
           onChange={setSearch}
           className="border-b border-rule p-2"
@@ -81,12 +87,24 @@ function PeopleList() {
         {search && total === 0 && (
           <p className="p-3 text-[14px] text-quiet">Nobody’s name or story begins so.</p>
         )}
-        <LongList count={total} lineHeightPx={LINE_PX} onInView={setInView}>
-          {(place) => <PersonLine person={at(place)} />}
+        <LongList count={concerned?.length ?? total} lineHeightPx={LINE_PX} onInView={setInView}>
+          {(place) => <PersonLine person={concerned ? concerned[place] : at(place)} />}
         </LongList>
       </div>
     </>
   );
+}
+
+/** Who trains first, then as the day asks; who has another day is left out. */
+function byNeed(people: readonly ClientSummary[], training: readonly string[]): ClientSummary[] {
+  const ranks = people.map((person) => ({
+    person,
+    rank: training.includes(person.id) ? -1 : BY_NEED.indexOf(standingOf(person).standing),
+  }));
+  return ranks
+    .filter(({ rank }) => rank < BY_NEED.indexOf('later'))
+    .sort((a, b) => a.rank - b.rank)
+    .map(({ person }) => person);
 }
 
 function PersonLine({ person }: { person: ClientSummary | undefined }) {

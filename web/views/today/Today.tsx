@@ -1,12 +1,12 @@
-import type { ReactNode } from 'react';
+import { type ReactNode, useState } from 'react';
 import { Link } from 'react-router';
 import type { ClientSummary } from '#contract/client';
-import { PAGE_OF_PEOPLE } from '#contract/pages';
-import { LINK_LABELS } from '#core/record/link';
-import { type Standing, standingOf } from '#core/record/standing';
+import { type Link as ChainLink, LINK_LABELS } from '#core/record/link';
+import { BY_NEED, type Standing, standingOf } from '#core/record/standing';
 import { useOpenViews } from '../../data/open-sessions';
-import { usePeopleList } from '../../data/people';
+import { usePeopleList, useTodaysPeople } from '../../data/people';
 import { usePractice } from '../../data/queries';
+import { Button } from '../../parts/Button';
 import { LongList } from '../../parts/LongList';
 import { SearchField } from '../../parts/SearchField';
 import { DemoClock } from './DemoClock';
@@ -16,12 +16,19 @@ const LINE_PX = 80;
 /** Who can train now, and for everybody else the one thing that is missing. */
 export function Today() {
   const { search, setSearch, setInView, total, at, isSearched, isRead } = usePeopleList();
+  const { people, isMany } = useTodaysPeople();
   const { data: practice } = usePractice();
-  const everybody = Array.from({ length: Math.min(total, PAGE_OF_PEOPLE) }, (_, place) => at(place)).filter(
-    (person) => person !== undefined,
+  const [everybody, setEverybody] = useState(false);
+  const byName = (
+    <LongList
+      count={total}
+      lineHeightPx={LINE_PX}
+      className="mt-6 border-t border-ink/40"
+      onInView={setInView}
+    >
+      {(place) => <NextThing person={at(place)} />}
+    </LongList>
   );
-  // More than a page are looked for by name; of a page all are seen, by what they need.
-  const isWhole = search === '' && everybody.length === total;
   return (
     <div className="max-w-4xl p-6">
       <div className="flex min-h-19 flex-wrap items-end justify-between gap-x-6 gap-y-2">
@@ -31,7 +38,7 @@ export function Today() {
         </div>
         {isSearched && (
           <SearchField
-            label="Find in this list"
+            label={isMany ? `Find among ${total} people` : 'Find in this list'}
             value={search}
             onChange={setSearch}
             className="w-full max-w-72"
@@ -39,23 +46,24 @@ export function Today() {
         )}
       </div>
       {search && total === 0 && <p className="mt-4">Nobody’s name or story begins so. Try fewer letters.</p>}
-      {!isRead ? (
+      {!isRead || !people ? (
         // What stands beneath comes with the list: nothing moves once it is there.
         <p className="mt-4 text-quiet">Reading who is on the list…</p>
-      ) : isWhole ? (
-        <ByNeed people={everybody} />
+      ) : search ? (
+        byName
       ) : (
-        <LongList
-          count={total}
-          lineHeightPx={LINE_PX}
-          className="mt-6 border-t border-ink/40"
-          onInView={setInView}
-        >
-          {(place) => <NextThing person={at(place)} />}
-        </LongList>
+        <ByNeed people={people} />
       )}
-      {isRead && (
+      {isRead && people && (
         <>
+          {isMany && !search && (
+            <section className="mt-8">
+              <Button aria-expanded={everybody} onClick={() => setEverybody(!everybody)}>
+                {everybody ? 'Only who is concerned today' : `All ${total} people by name`}
+              </Button>
+              {everybody && byName}
+            </section>
+          )}
           <p className="mt-6">
             <Link to="/people/new" className="font-semibold underline underline-offset-4">
               Add a person
@@ -72,20 +80,22 @@ export function Today() {
   );
 }
 
-const SECTIONS: { standing: Standing; heading: string }[] = [
-  { standing: 'ready', heading: 'Ready now' },
-  { standing: 'first', heading: 'One thing first' },
-  { standing: 'held', heading: 'Held' },
-  { standing: 'later', heading: 'Another day' },
-];
+const HEADINGS: Record<Standing, string> = {
+  ready: 'Ready now',
+  ask: 'How was it?',
+  first: 'One thing first',
+  held: 'Held',
+  later: 'Another day',
+};
 
 /** Who trains now, and everybody else by what they need first. */
 function ByNeed({ people }: { people: readonly ClientSummary[] }) {
   const training = useOpenViews();
   const stand = people.filter(({ id }) => !training.some(({ clientId }) => clientId === id));
-  const sections = SECTIONS.map((section) => ({
-    ...section,
-    theirs: stand.filter((person) => standingOf(person).standing === section.standing),
+  const sections = BY_NEED.map((standing) => ({
+    standing,
+    heading: HEADINGS[standing],
+    theirs: stand.filter((person) => standingOf(person).standing === standing),
   })).filter(({ theirs }) => theirs.length > 0);
   return (
     <div className="mt-4 space-y-8">
@@ -113,11 +123,7 @@ function ByNeed({ people }: { people: readonly ClientSummary[] }) {
       )}
       {sections.map(({ standing, heading, theirs }) => (
         <Section key={standing} id={standing} heading={heading} count={theirs.length}>
-          {theirs.map((person) => (
-            <li key={person.id} className="border-b border-rule">
-              <NextThing person={person} />
-            </li>
-          ))}
+          <Lines people={theirs} />
         </Section>
       ))}
     </div>
@@ -142,6 +148,29 @@ function Section({
       </h2>
       <ul>{children}</ul>
     </section>
+  );
+}
+
+/** More than these are not looked over at a glance, and push the next section away. */
+const MOST_AT_ONCE = 12;
+
+/** The lines of a section; of a long one the first, and the others once they are asked for. */
+function Lines({ people }: { people: readonly ClientSummary[] }) {
+  const [all, setAll] = useState(false);
+  const shown = all ? people : people.slice(0, MOST_AT_ONCE);
+  return (
+    <>
+      {shown.map((person) => (
+        <li key={person.id} className="border-b border-rule">
+          <NextThing person={person} />
+        </li>
+      ))}
+      {shown.length < people.length && (
+        <li className="py-3">
+          <Button onClick={() => setAll(true)}>{people.length - shown.length} more</Button>
+        </li>
+      )}
+    </>
   );
 }
 
@@ -170,8 +199,12 @@ function NextThing({ person }: { person: ClientSummary | undefined }) {
         {standing === 'ready' || standing === 'later' ? prescribed?.reason : link.reason}
       </span>
       <span className={standing === 'ready' ? `${DEED} bg-plum text-on-plum` : DEED}>
-        {LINK_LABELS[link.id]}
+        {deedOf(standing, link)}
       </span>
     </Link>
   );
 }
+
+/** What is to be done, in a word. */
+const deedOf = (standing: Standing, { id }: ChainLink): string =>
+  standing === 'ask' ? 'Ask' : LINK_LABELS[id];
