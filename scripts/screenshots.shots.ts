@@ -47,7 +47,7 @@ test('picture of the plan at home, on a phone', async ({ page }) => {
   await page.goto('/');
   await VIEWS.find(({ name }) => name === 'at home')?.open(page);
   await page.setViewportSize({ width: 390, height: 844 });
-  for (const yes of await page.getByRole('button', { name: /^Yes/ }).all()) await yes.click();
+  for (const yes of await page.getByRole('radio', { name: 'Yes' }).all()) await yes.click();
   await page.getByRole('button', { name: '1', exact: true }).click();
   for (const next of ['That is how it is', 'Begin', 'Inflated', 'Start set 1'])
     await page.getByRole('button', { name: next }).click();

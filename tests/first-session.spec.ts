@@ -66,6 +66,13 @@ test('a stranger at the door is screened, measured, prescribed, trained and on r
   });
 
   await checkOnTheDay(page);
+  await test.step('a letter after G goes somewhere, and agrees to nothing on the way', async () => {
+    await expect(page.getByRole('button', { name: 'Read with them: they agree' })).toBeVisible();
+    await page.keyboard.press('g');
+    await page.keyboard.press('a');
+    await expect(page.getByRole('heading', { name: 'Add a person' })).toBeVisible();
+    await page.goBack();
+  });
   await agree(page);
   await page.getByRole('button', { name: 'Open the session' }).waitFor();
   await holdClock(page);

@@ -172,7 +172,7 @@ test('the bench offers a change after a short set, corrections are undone, and t
 
   await test.step('the day after is noted, and numbness holds the next session', async () => {
     const after = page.getByRole('region', { name: 'The day after' });
-    await after.getByRole('group', { name: 'Numbness' }).getByRole('radio', { name: 'yes' }).click();
+    await after.getByRole('radiogroup', { name: 'Numbness' }).getByRole('radio', { name: 'Yes' }).click();
     await after.getByRole('button', { name: 'Note' }).click();
     await expect(after.getByText(/Asked: soreness 0 of 10.*numbness/)).toBeVisible();
     await openPerson(page, 'Odalys Ferrant');

@@ -33,7 +33,7 @@ test('somebody trains at home by a code: the day is asked, a strap is tightened,
   await test.step('without a network the day is asked, and the first exercise done', async () => {
     await phone.setOffline(true);
     await home.reload();
-    for (const yes of await home.getByRole('button', { name: /^Yes/ }).all()) await yes.click();
+    for (const yes of await home.getByRole('radio', { name: 'Yes' }).all()) await yes.click();
     await press('1');
     await press('That is how it is');
     await press('Begin');
@@ -125,7 +125,7 @@ test('a remote walk by strap: prescribed without a figure in mmHg, done at home 
   const press = (name: string | RegExp) => home.getByRole('button', { name, exact: true }).click();
   await home.goto(address);
   await expect(home.getByRole('heading', { name: 'Before you begin' })).toBeVisible();
-  for (const yes of await home.getByRole('button', { name: /^Yes/ }).all()) await yes.click();
+  for (const yes of await home.getByRole('radio', { name: 'Yes' }).all()) await yes.click();
   await press('1');
   await press('That is how it is');
   await press('Begin');

@@ -19,8 +19,8 @@ test('a screening finds an item, a clinician clears it with a cap, and the cap i
   await test.step('what was yes last time is shown, and a new item needs a clearance', async () => {
     await page.getByRole('button', { name: 'Health has changed: screen again' }).click();
     await expect(page.getByText('yes last time')).toBeVisible();
-    const diabetes = page.getByRole('group', { name: 'Diabetes', exact: true });
-    await diabetes.getByRole('button', { name: 'Yes' }).click();
+    const diabetes = page.getByRole('radiogroup', { name: 'Diabetes', exact: true });
+    await diabetes.getByRole('radio', { name: 'Yes' }).click();
     await page.keyboard.press('Shift+N');
     for (const reading of ['First', 'Second']) {
       await page.getByLabel(`${reading}, upper`).fill('126');
@@ -68,7 +68,7 @@ test('the check on the day takes three keys, and holds the session when somethin
   await chooseLink(page, 'Screen');
   await page.getByRole('button', { name: 'Check again' }).click();
   await page.getByRole('button', { name: 'All well' }).click();
-  await page.getByRole('button', { name: /^No ?, No fever$/ }).click();
+  await page.getByRole('radiogroup', { name: 'No fever' }).getByRole('radio', { name: 'No' }).click();
   await page.keyboard.press('2');
   await expect(page.getByText('Fever.')).toBeVisible();
   await page.keyboard.press('Enter');
@@ -114,8 +114,8 @@ test('kit in pounds and inches: a new cuff is ranked, and a strap goes by feel',
     await page.getByRole('button', { name: 'Record girth and strap' }).click();
     await page.getByLabel('Mark at the buckle').fill('5');
     await page.getByRole('button', { name: '8', exact: true }).click();
-    await page.getByRole('group', { name: 'Colour good' }).getByRole('button', { name: 'Yes' }).click();
-    await page.getByRole('group', { name: 'No tingling' }).getByRole('button', { name: 'Yes' }).click();
+    await page.getByRole('radiogroup', { name: 'Colour good' }).getByRole('radio', { name: 'Yes' }).click();
+    await page.getByRole('radiogroup', { name: 'No tingling' }).getByRole('radio', { name: 'Yes' }).click();
     await expect(page.getByText(/Felt 8 of 10 is tighter than 7/)).toBeVisible();
     await page.getByRole('button', { name: '7', exact: true }).click();
     await page.getByRole('button', { name: 'Record mark and feel' }).click();
@@ -167,7 +167,10 @@ test('who slept badly is offered a lighter version for today, which is what open
   await expect(again.or(check)).toBeVisible();
   if (await again.isVisible()) await again.click();
   await page.keyboard.press('w');
-  await check.getByRole('button', { name: 'No , Slept and hydrated' }).click();
+  await check
+    .getByRole('radiogroup', { name: 'Slept and hydrated' })
+    .getByRole('radio', { name: 'No' })
+    .click();
   await page.keyboard.press('1');
   await page.keyboard.press('Enter');
   await page.keyboard.press('g');

@@ -181,8 +181,8 @@ export const VIEWS: View[] = [
       await bench('Cassian Wetherhold', 'Screen', 'Do not start')(page);
       await page.getByRole('button', { name: 'Health has changed: screen again' }).click();
       await page
-        .getByRole('group', { name: 'Diabetes', exact: true })
-        .getByRole('button', { name: 'Yes' })
+        .getByRole('radiogroup', { name: 'Diabetes', exact: true })
+        .getByRole('radio', { name: 'Yes' })
         .click();
       await page.keyboard.press('Shift+N');
       for (const [reading, upper] of [

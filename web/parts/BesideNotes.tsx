@@ -81,8 +81,7 @@ export function BesideNotes({ plan, state, act }: Props) {
           <Field
             label="Girth"
             unit={length.unit}
-            inputMode="decimal"
-            autoComplete="off"
+            number="decimal"
             value={girth}
             onChange={(event) => setGirth(event.target.value)}
           />

@@ -17,8 +17,7 @@ export function BloodPressureFields({
       <Field
         label={`${label}, upper`}
         unit="mmHg"
-        inputMode="numeric"
-        autoComplete="off"
+        number="whole"
         value={typed.upper}
         onChange={(event) => onChange({ ...typed, upper: event.target.value })}
         error={wrong.upper}
@@ -27,8 +26,7 @@ export function BloodPressureFields({
         label="lower"
         aria-label={`${label}, lower`}
         unit="mmHg"
-        inputMode="numeric"
-        autoComplete="off"
+        number="whole"
         value={typed.lower}
         onChange={(event) => onChange({ ...typed, lower: event.target.value })}
         error={wrong.lower}

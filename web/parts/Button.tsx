@@ -1,4 +1,5 @@
 import type { ButtonHTMLAttributes } from 'react';
+import { ACTIONS, type ActionId } from '../state/actions';
 
 type Kind = 'main' | 'plain' | 'stop';
 
@@ -8,14 +9,14 @@ const LOOKS: Record<Kind, string> = {
   stop: 'bg-vermilion text-on-vermilion border-vermilion hover:opacity-90',
 };
 
-/** A button that shows its key. */
+/** A button that shows the key of what it does. */
 export function Button({
   kind = 'plain',
-  keyHint,
+  does,
   className = '',
   children,
   ...rest
-}: ButtonHTMLAttributes<HTMLButtonElement> & { kind?: Kind; keyHint?: string }) {
+}: ButtonHTMLAttributes<HTMLButtonElement> & { kind?: Kind; does?: ActionId }) {
   return (
     <button
       type="button"
@@ -23,15 +24,18 @@ export function Button({
       className={`inline-flex min-h-11 items-center justify-center gap-3 rounded-sm border px-4 font-semibold disabled:opacity-45 ${LOOKS[kind]} ${className}`}
     >
       <span>{children}</span>
-      {keyHint && (
+      {does && (
         // Who holds a phone has no keys.
         <span className="max-sm:hidden">
-          <KeyHint>{keyHint}</KeyHint>
+          <ItsKey of={does} />
         </span>
       )}
     </button>
   );
 }
+
+/** The key of an action, as the table of actions has it. */
+export const ItsKey = ({ of }: { of: ActionId }) => <KeyHint>{ACTIONS[of].written}</KeyHint>;
 
 export function KeyHint({ children }: { children: string }) {
   return (

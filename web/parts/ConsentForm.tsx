@@ -1,5 +1,4 @@
 import { useState } from 'react';
-import { useHotkeys } from 'react-hotkeys-hook';
 import { Link } from 'react-router';
 import type { ClientRecord } from '#contract/client';
 import type { NewConsent } from '#contract/measurements';
@@ -11,6 +10,7 @@ import { useRecordWrite } from '../data/queries';
 import { Button } from './Button';
 import { Field, FieldError } from './Field';
 import { day } from './format';
+import { useAction } from './use-action';
 
 /** What a person said to the training, and saying it: A once it was read on screen (rule SCR-6). */
 export function ConsentForm({ client, isRead = false }: { client: ClientRecord; isRead?: boolean }) {
@@ -24,7 +24,7 @@ export function ConsentForm({ client, isRead = false }: { client: ClientRecord; 
   const say = (decision: NewConsent['decision'], how: NewConsent['read']) => {
     if (!write.isPending) write.mutate({ version: CONSENT_VERSION, decision, read: how, guardian });
   };
-  useHotkeys('a', () => {
+  useAction('agree', () => {
     if (!stands) say('agreed', 'on-screen');
   });
   return (
@@ -70,7 +70,7 @@ export function ConsentForm({ client, isRead = false }: { client: ClientRecord; 
           <>
             <Button
               kind="main"
-              keyHint="A"
+              does="agree"
               disabled={write.isPending}
               onClick={() => say('agreed', 'on-screen')}
             >

@@ -1,11 +1,11 @@
 import { useState } from 'react';
-import { useHotkeys } from 'react-hotkeys-hook';
 import type { ClientRecord } from '#contract/client';
 import type { NewDayCheck } from '#contract/measurements';
 import { daySignsAsked, needsBloodPressure } from '#core/record/in-force';
 import { judgeDayCheck } from '#core/screening/day-check';
 import { api, failureWords, read } from '../data/api';
 import { useRecordWrite } from '../data/queries';
+import { ACTIONS } from '../state/actions';
 import { BloodPressureFields } from './BloodPressureFields';
 import { Button } from './Button';
 import { type DayAnswers, DayQuestions } from './DayQuestions';
@@ -13,6 +13,7 @@ import { FieldError } from './Field';
 import { FindingLine } from './FindingLine';
 import { Scale } from './Scale';
 import { NO_PRESSURE, readPressure } from './typed-pressure';
+import { useAction } from './use-action';
 
 /** The check on the day: W says all is well, a digit gives the pain, Enter records (rule SCR-3). */
 export function DayCheckForm({ client, done }: { client: ClientRecord; done?: () => void }) {
@@ -37,25 +38,25 @@ export function DayCheckForm({ client, done }: { client: ClientRecord; done?: ()
     if (!complete || write.isPending) return;
     if (await write.mutateAsync(answers).catch(() => null)) done?.();
   };
-  useHotkeys('w', allWell);
-  useHotkeys('0,1,2,3,4,5,6,7,8,9', (_, { keys }) => setPainNow(Number(keys?.[0])));
-  useHotkeys('enter', () => void record(), { enableOnFormTags: ['INPUT'], preventDefault: true });
+  useAction('all-well', allWell);
+  useAction('pain-now', setPainNow);
+  useAction('accept', () => void record(), { fromFields: true });
   return (
     <section aria-label="Check on the day" className="space-y-3">
       <h3 className="text-xl font-semibold">On the day</h3>
       <DayQuestions signs={signs} well={well} setWell={setWell} />
-      <Scale label="Pain now" keys="0–9" value={painNow} onChange={setPainNow} />
+      <Scale label="Pain now" keys={ACTIONS['pain-now'].written} value={painNow} onChange={setPainNow} />
       {asksPressure && <BloodPressureFields label="Blood pressure today" typed={typed} onChange={setTyped} />}
       {complete &&
         judgeDayCheck(answers).map((finding) => <FindingLine key={finding.message} finding={finding} />)}
       {write.error && <FieldError>{failureWords(write.error)}</FieldError>}
       <div className="flex flex-wrap gap-2">
-        <Button keyHint="W" onClick={allWell}>
+        <Button does="all-well" onClick={allWell}>
           All well
         </Button>
         <Button
           kind="main"
-          keyHint="Enter"
+          does="accept"
           disabled={!complete || write.isPending}
           onClick={() => void record()}
         >

@@ -1,11 +1,14 @@
 import { useState } from 'react';
-import { useHotkeys } from 'react-hotkeys-hook';
 import { URGENT_SIGNS } from '#core/record/holds';
 import type { Intent } from '#core/session/decide/intent';
 import { type FollowUp, urgentSignSchema } from '#core/session/events';
+import { ACTIONS } from '../state/actions';
 import { Button } from './Button';
 import { Choice } from './Choice';
 import { Scale } from './Scale';
+import { Tick } from './Tick';
+import { useAction } from './use-action';
+import { YesNo } from './YesNo';
 
 const BRUISING = { none: 'none', small: 'small', wide: 'wide' } as const;
 
@@ -24,21 +27,14 @@ export function FollowUpForm({
     known ?? { soreness: 0, bruising: 'none', pinpointBleeding: false, numbness: false },
   );
   const note = () => act({ do: 'follow-up', ...answers });
-  useHotkeys(
-    '0,1,2,3,4,5,6,7,8,9',
-    (_, { keys }) => setAnswers((old) => ({ ...old, soreness: Number(keys?.[0]) })),
-    { enabled: isNext },
-  );
-  useHotkeys('enter', note, { enabled: isNext, preventDefault: true });
+  useAction('pain-now', (soreness) => setAnswers((old) => ({ ...old, soreness })), { enabled: isNext });
+  useAction('accept', note, { enabled: isNext, fromFields: true });
   const yesNo = (label: string, key: 'pinpointBleeding' | 'numbness' | 'skinAbrasion') => (
-    <Choice
-      label={label}
-      value={answers[key] ? 'yes' : 'no'}
-      onChange={(value) => setAnswers({ ...answers, [key]: value === 'yes' })}
-      options={[
-        { value: 'no', label: 'no' },
-        { value: 'yes', label: 'yes' },
-      ]}
+    <YesNo
+      question={label}
+      isShown
+      answer={answers[key] ?? false}
+      onAnswer={(yes) => setAnswers({ ...answers, [key]: yes })}
     />
   );
   return (
@@ -55,27 +51,26 @@ export function FollowUpForm({
       <fieldset className="flex flex-wrap gap-x-5 gap-y-1">
         <legend className="text-[15px]">Refer urgently when any of these (RUN-6)</legend>
         {urgentSignSchema.options.map((sign) => (
-          <label key={sign} className="flex min-h-9 items-center gap-2">
-            <input
-              type="checkbox"
-              className="size-5 accent-vermilion"
-              checked={answers.urgent?.includes(sign) ?? false}
-              onChange={(event) =>
-                setAnswers({
-                  ...answers,
-                  urgent: urgentSignSchema.options.filter((id) =>
-                    id === sign ? event.target.checked : answers.urgent?.includes(id),
-                  ),
-                })
-              }
-            />
+          <Tick
+            key={sign}
+            tone="stop"
+            checked={answers.urgent?.includes(sign) ?? false}
+            onChange={(next) =>
+              setAnswers({
+                ...answers,
+                urgent: urgentSignSchema.options.filter((id) =>
+                  id === sign ? next : answers.urgent?.includes(id),
+                ),
+              })
+            }
+          >
             {URGENT_SIGNS[sign]}
-          </label>
+          </Tick>
         ))}
       </fieldset>
       <Scale
         label="Soreness"
-        {...(isNext ? { keys: '0–9' } : {})}
+        {...(isNext ? { keys: ACTIONS['pain-now'].written } : {})}
         value={answers.soreness}
         onChange={(soreness) => setAnswers({ ...answers, soreness })}
       />
@@ -89,7 +84,7 @@ export function FollowUpForm({
         {yesNo('Pinpoint bleeding', 'pinpointBleeding')}
         {yesNo('Skin abrasion', 'skinAbrasion')}
         {yesNo('Numbness', 'numbness')}
-        <Button {...(isNext ? { kind: 'main' as const, keyHint: 'Enter' } : {})} onClick={note}>
+        <Button {...(isNext ? { kind: 'main' as const, does: 'accept' as const } : {})} onClick={note}>
           {known ? 'Note again' : 'Note'}
         </Button>
       </div>

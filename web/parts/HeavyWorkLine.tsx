@@ -118,8 +118,7 @@ function HeavyForm({
           className="w-36"
           label="Load"
           unit={mass.unit}
-          inputMode="decimal"
-          autoComplete="off"
+          number="decimal"
           value={load}
           onChange={(event) => setLoad(event.target.value)}
           error={fieldProblem(error, 'loadKg')}
@@ -127,8 +126,7 @@ function HeavyForm({
         <Field
           className="w-28"
           label="Effort 0–10"
-          inputMode="numeric"
-          autoComplete="off"
+          number="whole"
           value={Number.isNaN(amount.effort) ? '' : String(amount.effort)}
           onChange={(event) =>
             setAmount({

@@ -13,8 +13,7 @@ export function NumberField({
   const { typed, type, untyped } = useTypedNumber(value, onValue);
   return (
     <Field
-      inputMode="decimal"
-      autoComplete="off"
+      number="decimal"
       {...rest}
       value={typed}
       error={rest.error ?? (untyped ? 'Enter a number.' : undefined)}

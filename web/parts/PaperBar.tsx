@@ -1,12 +1,12 @@
-import { useHotkeys } from 'react-hotkeys-hook';
 import { Button } from './Button';
 import { Choice } from './Choice';
 import { PAPERS, type Paper } from './papers';
+import { useAction } from './use-action';
 
 /** Of which paper a sheet is, and printing it. */
 export function PaperBar({ paper, onPaper }: { paper: Paper; onPaper: (paper: Paper) => void }) {
   const print = () => window.print();
-  useHotkeys('p', print);
+  useAction('print', print);
   return (
     <>
       <Choice
@@ -15,7 +15,7 @@ export function PaperBar({ paper, onPaper }: { paper: Paper; onPaper: (paper: Pa
         onChange={onPaper}
         options={(Object.keys(PAPERS) as Paper[]).map((value) => ({ value, label: value }))}
       />
-      <Button kind="main" keyHint="P" onClick={print}>
+      <Button kind="main" does="print" onClick={print}>
         Print
       </Button>
     </>

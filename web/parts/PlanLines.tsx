@@ -1,4 +1,3 @@
-import { useHotkeys } from 'react-hotkeys-hook';
 import type { ClientRecord } from '#contract/client';
 import type { PracticeView } from '#contract/practice';
 import { occasionWords } from '#core/course/course-plan';
@@ -7,9 +6,10 @@ import { isArbitrary, isCuffed, type Plan, plannedKg } from '#core/plan/plan';
 import { chainOf } from '#core/record/chain';
 import type { LinkState } from '#core/record/link';
 import type { PlanInForce } from '#core/record/plans-in-force';
-import { KeyHint } from './Button';
+import { ItsKey } from './Button';
 import { Pip } from './Pip';
 import { type Measure, useUnits } from './units';
+import { useAction } from './use-action';
 
 /** The plans of a person, the next one first, each with why it is its turn; one is in hand, and is shown in full elsewhere. */
 export function PlanLines({
@@ -28,7 +28,7 @@ export function PlanLines({
   const { mass } = useUnits();
   const at = plans.findIndex(({ coursePlan }) => coursePlan.id === inHand?.coursePlan.id);
   const following = plans[(at + 1) % plans.length]?.coursePlan.id;
-  useHotkeys('n', () => following !== undefined && choose(following), { enabled: plans.length > 1 });
+  useAction('other-plan', () => following !== undefined && choose(following), { enabled: plans.length > 1 });
   return (
     <ul aria-label="Plans" className="max-w-4xl border-t border-ink/40">
       {plans.map(({ coursePlan, prescription, turn }) => (
@@ -47,7 +47,7 @@ export function PlanLines({
                 {turn.why}
               </span>
             </span>
-            {plans.length > 1 && coursePlan.id === following ? <KeyHint>N</KeyHint> : <span />}
+            {plans.length > 1 && coursePlan.id === following ? <ItsKey of="other-plan" /> : <span />}
             {coursePlan.id !== inHand?.coursePlan.id && (
               <span className="col-span-2 col-start-2 text-[15px]">{figuresOf(prescription.plan, mass)}</span>
             )}

@@ -1,3 +1,4 @@
+import { Slider } from 'radix-ui';
 import { useEffect, useRef, useState } from 'react';
 import type { PressureSource } from '../devices/pressure-source';
 import { type ProbeSound, startProbe } from '../sound/probe';
@@ -38,18 +39,22 @@ export function ProbeKnob({
           <Button onClick={() => setSound(sound ? null : startProbe(() => knobs.current))}>
             {sound ? 'Probe off' : 'Listen'}
           </Button>
-          <label className="flex flex-1 items-center gap-2 text-[14px]">
+          <span className="flex flex-1 items-center gap-3 text-[14px]">
             Volume
-            <input
-              type="range"
+            <Slider.Root
               min={0}
               max={1}
               step={0.05}
-              value={volume}
-              onChange={(event) => setVolume(Number(event.target.value))}
-              className="w-full accent-plum"
-            />
-          </label>
+              value={[volume]}
+              onValueChange={([next = 0]) => setVolume(next)}
+              className="relative flex h-11 w-full touch-none items-center"
+            >
+              <Slider.Track className="relative h-1 w-full bg-ink/30">
+                <Slider.Range className="absolute h-full bg-plum" />
+              </Slider.Track>
+              <Slider.Thumb aria-label="Volume" className="block size-6 rounded-sm bg-plum" />
+            </Slider.Root>
+          </span>
         </div>
       )}
     </div>

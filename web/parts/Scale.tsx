@@ -9,6 +9,7 @@ export function Scale({
   onChange,
 }: {
   label: string;
+  /** The keys that give the answer, as they are written, where there are some. */
   keys?: string;
   steps?: readonly number[];
   value: number | null;

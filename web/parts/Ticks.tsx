@@ -1,4 +1,5 @@
 import { FieldError } from './Field';
+import { Tick } from './Tick';
 
 /** Any number of a few, as boxes to tick. */
 export function Ticks<T extends string>({
@@ -19,19 +20,15 @@ export function Ticks<T extends string>({
       <legend className="text-[15px] font-semibold">{label}</legend>
       <div className="flex flex-wrap gap-x-4">
         {options.map(({ value, label: words }) => (
-          <label key={value} className="flex min-h-11 items-center gap-2">
-            <input
-              type="checkbox"
-              className="size-5 accent-plum"
-              checked={chosen.includes(value)}
-              onChange={(event) =>
-                onChange(
-                  event.target.checked ? [...chosen, value] : chosen.filter((other) => other !== value),
-                )
-              }
-            />
+          <Tick
+            key={value}
+            checked={chosen.includes(value)}
+            onChange={(next) =>
+              onChange(next ? [...chosen, value] : chosen.filter((other) => other !== value))
+            }
+          >
             {words}
-          </label>
+          </Tick>
         ))}
       </div>
       {error && <FieldError>{error}</FieldError>}

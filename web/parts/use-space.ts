@@ -1,4 +1,5 @@
 import { useEffect, useRef } from 'react';
+import { useHere } from './use-action';
 
 const TYPING = [
   'textarea',
@@ -16,6 +17,7 @@ const TYPING = [
 export function useSpace(action: () => void): void {
   const latest = useRef(action);
   latest.current = action;
+  useHere('next', action);
   useEffect(() => {
     const isOurs = (event: KeyboardEvent) =>
       event.code === 'Space' && !(event.target instanceof Element && event.target.closest(TYPING));

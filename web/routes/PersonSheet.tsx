@@ -1,5 +1,4 @@
 import { type ComponentType, lazy, Suspense, useMemo } from 'react';
-import { useHotkeys } from 'react-hotkeys-hook';
 import { useNavigate, useParams } from 'react-router';
 import type { ClientRecord } from '#contract/client';
 import { dayAt } from '#core/course/days';
@@ -14,8 +13,9 @@ import { CourseStrip } from '../parts/CourseStrip';
 import { FieldError } from '../parts/Field';
 import { day } from '../parts/format';
 import { noonOf } from '../parts/noon';
+import { useAfterG } from '../parts/use-after-g';
 import { usePlanInHand, usePlanSearch } from '../parts/use-plan-in-hand';
-import { afterG, BENCH_LETTERS } from '../state/places';
+import { BENCH_LETTERS } from '../state/places';
 import { FitBench } from '../views/fit/FitBench';
 import { LoadBench } from '../views/load/LoadBench';
 import { MeasureBench } from '../views/measure/MeasureBench';
@@ -52,8 +52,8 @@ export function PersonSheet() {
   const { data: client, error } = useClient(clientId);
   const navigate = useNavigate();
   const search = usePlanSearch();
-  useHotkeys(afterG([...BENCH_OF.keys()]), (_, { keys }) => {
-    const bench = BENCH_OF.get(keys?.at(-1) ?? '');
+  useAfterG([...BENCH_OF.keys()], (letter) => {
+    const bench = BENCH_OF.get(letter);
     if (bench) navigate(`/people/${clientId}/${bench}${search}`);
   });
   if (error)

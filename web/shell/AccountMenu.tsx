@@ -43,7 +43,7 @@ export function AccountMenu() {
             </p>
           )}
           <div className="flex flex-wrap gap-2">
-            <Button kind="main" keyHint="G Q" disabled={isUp} onClick={() => void lock()}>
+            <Button kind="main" does="lock" disabled={isUp} onClick={() => void lock()}>
               Lock, or hand on
             </Button>
             <Button disabled={isUp || go.isPending} onClick={() => go.mutate(false)}>

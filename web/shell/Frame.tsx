@@ -1,15 +1,16 @@
 import { lazy, Suspense, useEffect, useState } from 'react';
-import { useHotkeys } from 'react-hotkeys-hook';
 import { Outlet, useNavigate } from 'react-router';
 import { lock } from '../data/door';
 import { useOpenKnown, useOpenViews } from '../data/open-sessions';
 import { door } from '../data/practitioner';
 import { useConnected } from '../devices/connected';
+import { useAction } from '../parts/use-action';
+import { useAfterG } from '../parts/use-after-g';
 import { allowSound } from '../sound/tones';
 import { cuffsUp } from '../state/cuffs-up';
 import { dockRoomPx, keepDockRoom } from '../state/dock-room';
 import { notices } from '../state/notices';
-import { afterG, PLACES } from '../state/places';
+import { PLACES } from '../state/places';
 import { tour } from '../state/tour';
 import { toggleTheme } from '../theme/theme';
 import { Gated } from './Gated';
@@ -60,21 +61,17 @@ export function Frame() {
       for (const touch of ['pointerdown', 'keydown']) window.removeEventListener(touch, allowSound);
     };
   }, []);
-  useHotkeys('mod+k', () => isIn && setFinding(true), { preventDefault: true, enableOnFormTags: true });
-  // By its character: where it is on a keyboard differs from country to country.
-  useHotkeys('?', () => setShowingKeys(true), { useKey: true, ignoreModifiers: true });
-  useHotkeys(afterG(LETTERS), (_, { keys }) => {
-    const place = PLACES.find(({ letter }) => letter !== undefined && letter === keys?.at(-1));
+  useAction('find', () => isIn && setFinding(true), { fromFields: true });
+  useAction('keys', () => setShowingKeys(true));
+  useAfterG(LETTERS, (letter) => {
+    const place = PLACES.find((one) => one.letter === letter);
     if (place) navigate(place.to);
   });
-  useHotkeys('g>q', () => {
+  useAction('lock', () => {
     if (isIn && !cuffsUp.get()) void lock();
   });
-  useHotkeys('g>d', toggleTheme);
-  useHotkeys('f1', () => navigate(guideFor(window.location.pathname)), {
-    preventDefault: true,
-    enableOnFormTags: true,
-  });
+  useAction('theme', toggleTheme);
+  useAction('guide', () => navigate(guideFor(window.location.pathname)), { fromFields: true });
   return (
     <div className="flex h-full flex-col print:block print:h-auto">
       <Gated className="relative flex min-h-0 flex-1 print:block">
@@ -95,7 +92,7 @@ export function Frame() {
       </Suspense>
       <Suspense>
         {noticed && <Notices />}
-        {finding && isIn && <Palette open onOpenChange={setFinding} showKeys={() => setShowingKeys(true)} />}
+        {finding && isIn && <Palette open onOpenChange={setFinding} />}
         {isTouring && isIn && <Tour />}
         {showingKeys && isIn && <KeysHelp open onOpenChange={setShowingKeys} />}
       </Suspense>

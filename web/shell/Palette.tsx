@@ -5,14 +5,13 @@ import { useLocation, useNavigate } from 'react-router';
 import type { ClientRecord } from '#contract/client';
 import { GOALS, type GoalId, goalIdSchema } from '#core/plan/goals';
 import { LINK_IDS, LINK_LABELS } from '#core/record/link';
-import { lock } from '../data/door';
 import { KEYS } from '../data/keys';
 import { usePeople } from '../data/people';
 import { KeyHint } from '../parts/Button';
-import { cuffsUp } from '../state/cuffs-up';
+import { ACTIONS, type ActionId } from '../state/actions';
+import { type Here, here } from '../state/here';
 import { BENCH_LETTERS, keyWords, PLACES } from '../state/places';
 import { tour } from '../state/tour';
-import { toggleTheme } from '../theme/theme';
 
 // More people are found by more letters.
 const MOST_PEOPLE = 12;
@@ -64,6 +63,12 @@ const NEW_PLANS: Record<GoalId, string[]> = {
   cycles: ['preparation', 'intermittent', 'on and off', 'up and down', 'several times a day'],
 };
 
+/** What is open already, and what says nothing by its name alone. */
+const NOT_SEARCHED: readonly ActionId[] = ['find', 'accept', 'leave'];
+
+/** Of what several parts can do, what came last. */
+const onceEach = (all: readonly Here[]): Here[] => [...new Map(all.map((one) => [one.id, one])).values()];
+
 /** The first people a search finds. */
 function useFirstPeople(search: string) {
   const { at, isSettled } = usePeople(search, { first: 0, last: MOST_PEOPLE - 1 });
@@ -80,16 +85,9 @@ function usePersonInHand(): { id: string; name: string } | undefined {
 }
 
 /** Finds people and actions by a few letters. */
-export function Palette({
-  open,
-  onOpenChange,
-  showKeys,
-}: {
-  open: boolean;
-  onOpenChange: (open: boolean) => void;
-  showKeys: () => void;
-}) {
+export function Palette({ open, onOpenChange }: { open: boolean; onOpenChange: (open: boolean) => void }) {
   const navigate = useNavigate();
+  const doable = onceEach(here.use().filter(({ id }) => !NOT_SEARCHED.includes(id)));
   const [search, setSearch] = useState('');
   const { people, isSettled } = useFirstPeople(search.trim());
   // "Odalys walk": the first word says who, the others what; without a who it is whose page is open.
@@ -162,7 +160,7 @@ export function Palette({
               value={`${person.name} ${LINK_LABELS[link]} ${person.id}`}
               onSelect={then(() => navigate(`/people/${person.id}/${link}`))}
             >
-              {person.name}: {LINK_LABELS[link]} <ItsKey>{keyWords(BENCH_LETTERS[link])}</ItsKey>
+              {person.name}: {LINK_LABELS[link]} <Key>{keyWords(BENCH_LETTERS[link])}</Key>
             </Command.Item>
           )),
         )}
@@ -194,25 +192,16 @@ export function Palette({
         )}
         {PLACES.map(({ to, label, words, letter }) => (
           <Command.Item key={to} className={row} onSelect={then(() => navigate(to))}>
-            {label}: {words} {letter !== undefined && <ItsKey>{keyWords(letter)}</ItsKey>}
+            {label}: {words} {letter !== undefined && <Key>{keyWords(letter)}</Key>}
           </Command.Item>
         ))}
-        <Command.Item
-          className={row}
-          onSelect={then(() => {
-            if (!cuffsUp.get()) void lock();
-          })}
-        >
-          Lock this device, hand it on, sign out <ItsKey>G Q</ItsKey>
-        </Command.Item>
-        <Command.Item className={row} onSelect={then(toggleTheme)}>
-          Change between paper and dark floor theme <ItsKey>G D</ItsKey>
-        </Command.Item>
+        {doable.map(({ id, run }) => (
+          <Command.Item key={id} className={row} onSelect={then(run)}>
+            {ACTIONS[id].words} <Key>{ACTIONS[id].written}</Key>
+          </Command.Item>
+        ))}
         <Command.Item className={row} onSelect={then(() => tour.set('due'))}>
           A tour of six steps
-        </Command.Item>
-        <Command.Item className={row} onSelect={then(showKeys)}>
-          Show all keys <ItsKey>?</ItsKey>
         </Command.Item>
       </Command.List>
     </Command.Dialog>
@@ -222,7 +211,7 @@ export function Palette({
 /** What tells a person from another of the same name. */
 const itemOf = ({ name, id }: { name: string; id: string }): string => `${name} ${id}`;
 
-function ItsKey({ children }: { children: string }) {
+function Key({ children }: { children: string }) {
   return (
     <span className="ml-auto">
       <KeyHint>{children}</KeyHint>

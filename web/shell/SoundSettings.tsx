@@ -1,4 +1,5 @@
 import { Popover } from 'radix-ui';
+import { Tick } from '../parts/Tick';
 import { muted, paced } from '../sound/mute';
 import { spoken } from '../sound/voice';
 import type { Store } from '../state/store';
@@ -25,7 +26,7 @@ export function SoundSettings() {
           className="z-40 rounded-sm border border-ink/40 bg-paper p-4"
         >
           {SETTINGS.map((setting) => (
-            <Tick key={setting.label} {...setting} />
+            <Setting key={setting.label} {...setting} />
           ))}
         </Popover.Content>
       </Popover.Portal>
@@ -33,16 +34,10 @@ export function SoundSettings() {
   );
 }
 
-function Tick({ value, on, off, label }: (typeof SETTINGS)[number]) {
+function Setting({ value, on, off, label }: (typeof SETTINGS)[number]) {
   return (
-    <label className="flex min-h-11 items-center gap-2">
-      <input
-        type="checkbox"
-        className="size-5 accent-plum"
-        checked={value.use() === on}
-        onChange={(event) => value.set(event.target.checked ? on : off)}
-      />
+    <Tick checked={value.use() === on} onChange={(next) => value.set(next ? on : off)}>
       {label}
-    </label>
+    </Tick>
   );
 }

@@ -1,7 +1,7 @@
 import { Command, Maximize, Moon, Sun, Users } from 'lucide-react';
 import { lazy, Suspense, useState } from 'react';
 import { usePractitioner } from '../data/queries';
-import { KeyHint } from '../parts/Button';
+import { ItsKey } from '../parts/Button';
 import { toggleFullScreen } from '../parts/full-screen';
 import { rosterOpen } from '../state/roster-open';
 import { theme, toggleTheme } from '../theme/theme';
@@ -63,7 +63,7 @@ export function TopLine({ openPalette }: { openPalette: () => void }) {
         >
           <Command size={18} aria-hidden /> <span className="max-sm:sr-only">Find</span>{' '}
           <span className="max-sm:hidden">
-            <KeyHint>Ctrl K</KeyHint>
+            <ItsKey of="find" />
           </span>
         </button>
       </div>

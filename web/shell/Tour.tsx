@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react';
-import { useHotkeys } from 'react-hotkeys-hook';
 import { Button } from '../parts/Button';
+import { useAction } from '../parts/use-action';
 import { useWidth } from '../parts/use-width';
 import { tour } from '../state/tour';
 
@@ -49,7 +49,7 @@ export function Tour() {
   const { ref, width } = useWidth<HTMLDivElement>(0);
   const [box, setBox] = useState<DOMRect | null>(null);
   const leave = () => tour.set('seen');
-  useHotkeys('escape', leave);
+  useAction('leave', leave);
   // Where it is depends on how wide the window is.
   // biome-ignore lint/correctness/useExhaustiveDependencies: the width is what is listened to
   useEffect(() => {

@@ -86,6 +86,3 @@ export const BENCH_LETTERS: Readonly<Record<BenchId, string>> = {
 
 /** "G O", as a key is written on what it does. */
 export const keyWords = (letter: string): string => `G ${letter.toUpperCase()}`;
-
-/** Sequences for letters after G, as they are bound. */
-export const afterG = (letters: readonly string[]): string => letters.map((letter) => `g>${letter}`).join();

@@ -1,4 +1,3 @@
-import { useHotkeys } from 'react-hotkeys-hook';
 import { whoMay } from '#core/access/deeds';
 import { reviewSession } from '#core/record/session-review';
 import { changeWords } from '#core/review/change';
@@ -8,6 +7,7 @@ import type { Act } from '../../act/act';
 import { type LiveSession, useSession } from '../../data/live-session';
 import { useClient, useMay, usePractice } from '../../data/queries';
 import { Button } from '../Button';
+import { useAction } from '../use-action';
 import { ReviewAnswerForm } from './ReviewAnswerForm';
 
 /**
@@ -51,7 +51,7 @@ export function NextTime({ session: { view, state }, act }: { session: LiveSessi
     }
   };
   const maySign = useMay('sign');
-  useHotkeys('a', acceptAll, { enabled: maySign && open.length > 0 });
+  useAction('accept-reviews', acceptAll, { enabled: maySign && open.length > 0 });
   if (!isReady || done.length === 0) return null;
   const cap = limitsInForce(client.facts.clearances, client.judgedAtMs).maxPercentLop;
   return (
@@ -59,7 +59,7 @@ export function NextTime({ session: { view, state }, act }: { session: LiveSessi
       <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
         <h2 className="text-[14px] text-quiet">Next time</h2>
         {maySign && open.length > 0 && done.length > 1 && (
-          <Button kind="main" keyHint="A" className="print:hidden" onClick={acceptAll}>
+          <Button kind="main" does="accept-reviews" className="print:hidden" onClick={acceptAll}>
             Accept all
           </Button>
         )}

@@ -59,7 +59,7 @@ export function ReviewAnswerForm({
       {!answer && (
         <div className="flex flex-wrap gap-2 print:hidden">
           <Button
-            {...(isAlone ? { kind: 'main' as const, keyHint: 'A' } : {})}
+            {...(isAlone ? { kind: 'main' as const, does: 'accept-reviews' as const } : {})}
             onClick={() => give('accepted', advice.change, '')}
           >
             Accept<span className="sr-only"> for {label}</span>

@@ -16,6 +16,7 @@ import { FieldError } from '../../parts/Field';
 import { dayAndTime } from '../../parts/format';
 import { Picker } from '../../parts/Picker';
 import { PracticeHead } from '../../parts/PracticeHead';
+import { Tick } from '../../parts/Tick';
 import { CertificateForm } from './CertificateForm';
 import { NewAccountForm } from './NewAccountForm';
 
@@ -126,15 +127,9 @@ function Row({
           onChange={(next) => change.mutate({ id: practitionerId, role: next })}
           options={ROLES.map((value) => ({ value, label: value }))}
         />
-        <label className="flex min-h-11 items-center gap-2">
-          <input
-            type="checkbox"
-            className="size-5 accent-plum"
-            checked={isOwner}
-            onChange={(event) => change.mutate({ id: practitionerId, isOwner: event.target.checked })}
-          />
+        <Tick checked={isOwner} onChange={(next) => change.mutate({ id: practitionerId, isOwner: next })}>
           owner<span className="sr-only">: {practitionerName}</span>
-        </label>
+        </Tick>
         <Button onClick={() => setDating(!isDating)} aria-expanded={isDating}>
           Certificate<span className="sr-only"> of {practitionerName}</span>
         </Button>

@@ -7,6 +7,7 @@ import { Button } from '../../parts/Button';
 import { Choice } from '../../parts/Choice';
 import { Field, FieldError } from '../../parts/Field';
 import { Picker } from '../../parts/Picker';
+import { Tick } from '../../parts/Tick';
 
 const NEW = 'new';
 
@@ -74,15 +75,9 @@ export function NewAccountForm({
         onChange={(event) => setName(event.target.value)}
         error={fieldProblem(write.error, 'name')}
       />
-      <label className="flex min-h-11 items-center gap-2">
-        <input
-          type="checkbox"
-          className="size-5 accent-plum"
-          checked={isOwner}
-          onChange={(event) => setOwner(event.target.checked)}
-        />
+      <Tick checked={isOwner} onChange={setOwner}>
         owns the practice too: accounts, backups and exports
-      </label>
+      </Tick>
       {write.error && !fieldProblem(write.error, 'name') && (
         <FieldError>{failureWords(write.error)}</FieldError>
       )}

@@ -36,7 +36,7 @@ export function AddPerson() {
         error={formState.errors.story?.message}
       />
       {add.error && <FieldError>{failureWords(add.error)}</FieldError>}
-      <Button type="submit" kind="main" keyHint="Enter" disabled={add.isPending}>
+      <Button type="submit" kind="main" does="accept" disabled={add.isPending}>
         Add and screen
       </Button>
     </form>

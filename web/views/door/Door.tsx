@@ -106,7 +106,7 @@ function PinForm({ who }: { who: OnDevice }) {
         onChange={(event) => setPin(event.target.value)}
       />
       {signIn.error && <FieldError>{failureWords(signIn.error)}</FieldError>}
-      <Button type="submit" kind="main" keyHint="Enter" disabled={pin.length < 4 || signIn.isPending}>
+      <Button type="submit" kind="main" does="accept" disabled={pin.length < 4 || signIn.isPending}>
         Unlock
       </Button>
     </form>

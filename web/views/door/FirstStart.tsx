@@ -45,7 +45,7 @@ export function FirstStart() {
             onChange={(event) => setWord(event.target.value)}
             error={look.error ? failureWords(look.error) : undefined}
           />
-          <Button type="submit" kind="main" keyHint="Enter" disabled={word === '' || look.isPending}>
+          <Button type="submit" kind="main" does="accept" disabled={word === '' || look.isPending}>
             Go on
           </Button>
         </form>
@@ -177,7 +177,7 @@ function Practice({ word, found }: { word: string; found: FirstLook }) {
         </p>
       </section>
       {start.error && <FieldError>{failureWords(start.error)}</FieldError>}
-      <Button type="submit" kind="main" keyHint="Enter" disabled={start.isPending}>
+      <Button type="submit" kind="main" does="accept" disabled={start.isPending}>
         Begin
       </Button>
     </form>

@@ -35,7 +35,7 @@ export function SignInForm() {
       <Button
         type="submit"
         kind="main"
-        keyHint="Enter"
+        does="accept"
         disabled={signIn.isPending || watch('passphrase') === ''}
       >
         Sign in

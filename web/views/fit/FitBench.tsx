@@ -81,9 +81,8 @@ export function FitBench({ client }: { client: ClientRecord }) {
         <Field
           label={`Girth of the ${LIMB_LABELS[limb].toLowerCase()}`}
           unit={length.unit}
-          inputMode="decimal"
+          number="decimal"
           autoFocus
-          autoComplete="off"
           value={girth}
           onChange={(event) => {
             setGirth(event.target.value);
@@ -158,13 +157,7 @@ export function FitBench({ client }: { client: ClientRecord }) {
             ))}
           </ul>
         )}
-        <Button
-          type="submit"
-          kind="main"
-          keyHint="Enter"
-          className="mt-4"
-          disabled={!ready || write.isPending}
-        >
+        <Button type="submit" kind="main" does="accept" className="mt-4" disabled={!ready || write.isPending}>
           {strap ? 'Record girth and strap' : 'Record girth and cuff'}
         </Button>
       </div>

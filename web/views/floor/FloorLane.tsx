@@ -82,7 +82,7 @@ export function FloorLane({
             <Button
               kind={words.urgent ? 'stop' : 'main'}
               className="min-w-36 flex-1 px-2"
-              {...(isInHand ? { keyHint: 'Space' } : {})}
+              {...(isInHand ? { does: 'next' as const } : {})}
               onClick={() => act({ do: 'next' })}
             >
               {words.action}

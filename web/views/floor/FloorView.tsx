@@ -1,20 +1,19 @@
 import { type QueryClient, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { useHotkeys } from 'react-hotkeys-hook';
 import { Link, useNavigate } from 'react-router';
 import { attentionOf, compareAttention } from '#core/session/attention';
 import type { Intent } from '#core/session/decide/intent';
 import { nextStep } from '#core/session/next-step';
 import { actAndTell } from '../../act/act';
 import { type LiveSession, useOpenSessions } from '../../data/live-session';
-import { Button, KeyHint } from '../../parts/Button';
+import { Button, ItsKey } from '../../parts/Button';
+import { useAction } from '../../parts/use-action';
 import { useEscapeTwice } from '../../parts/use-escape-twice';
 import { useNow } from '../../parts/use-now';
 import { useSpace } from '../../parts/use-space';
 import { notify } from '../../state/notices';
 import { FloorLane } from './FloorLane';
 
-const FIGURES = ['1', '2', '3', '4', '5', '6', '7', '8', '9'];
 const TICK_MS = 1_000;
 /** Lanes change places only when somebody needs attention more, not with every second that passes. */
 const STEADY_MS = 15_000;
@@ -22,6 +21,9 @@ const STEADY_MS = 15_000;
 /** Does something in a session of the floor, and says with a refusal whom it is about. */
 const doIn = (queries: QueryClient, { view }: LiveSession, intent: Intent) =>
   actAndTell(queries, view, intent, `${view.clientName}: `);
+
+/** A figure is one key. */
+const LANES_WITH_A_KEY = 9;
 
 /**
  * Everybody who trains now, one lane each, who needs attention first. A figure takes a lane in hand, and the keys of a live session
@@ -54,22 +56,22 @@ export function FloorView() {
   const startTogether = () => {
     for (const { session } of ready) doIn(queries, session, { do: 'next' });
   };
-  useHotkeys(FIGURES, (event) => {
-    const id = lanes[Number(event.key) - 1]?.session.view.id;
+  useAction('lane', (figure) => {
+    const id = lanes[figure - 1]?.session.view.id;
     if (!id) return;
     take(id);
     // What was pressed last keeps neither Enter nor the ring.
     if (document.activeElement instanceof HTMLElement) document.activeElement.blur();
   });
   useSpace(() => inHandDo({ do: 'next' }));
-  useHotkeys('enter', ({ target }) => {
+  useAction('open-lane', (_, { target }) => {
     // A button or a link that has the focus keeps its key.
     if (inHand && !(target instanceof Element && target.closest('a, button')))
       navigate(`/sessions/${inHand.view.id}`);
   });
-  useHotkeys('l', () => inHandDo({ do: 'loosen' }));
-  useHotkeys('r', () => inHandDo({ do: 'release' }));
-  useHotkeys('c', startTogether);
+  useAction('loosen', () => inHandDo({ do: 'loosen' }));
+  useAction('release', () => inHandDo({ do: 'release' }));
+  useAction('together', startTogether);
   useEscapeTwice(() => inHandDo({ do: 'stop', why: 'Stopped by the operator' }));
   return (
     <div className="p-4">
@@ -78,16 +80,16 @@ export function FloorView() {
         {lanes.length > 0 && (
           <p className="flex flex-wrap items-center gap-x-4 text-[14px] text-quiet max-sm:hidden">
             <span>
-              <KeyHint>1–9</KeyHint> takes a lane in hand
+              <ItsKey of="lane" /> takes a lane in hand
             </span>
             <span>
-              <KeyHint>L</KeyHint> looser <KeyHint>R</KeyHint> release <KeyHint>Esc Esc</KeyHint> stop{' '}
-              <KeyHint>Enter</KeyHint> open
+              <ItsKey of="loosen" /> looser <ItsKey of="release" /> release <ItsKey of="stop" /> stop{' '}
+              <ItsKey of="open-lane" /> open
             </span>
           </p>
         )}
         {ready.length > 1 && (
-          <Button keyHint="C" onClick={startTogether}>
+          <Button does="together" onClick={startTogether}>
             Start {ready.length} together
           </Button>
         )}
@@ -104,7 +106,7 @@ export function FloorView() {
           {lanes.map(({ session, attention }, place) => (
             <FloorLane
               key={session.view.id}
-              number={FIGURES[place] === undefined ? null : place + 1}
+              number={place < LANES_WITH_A_KEY ? place + 1 : null}
               session={session}
               need={attention.need}
               nowMs={nowMs}

@@ -7,6 +7,7 @@ import { KEYS } from '../../data/keys';
 import { workingPractitioner } from '../../data/practitioner';
 import { Button } from '../../parts/Button';
 import { FieldError } from '../../parts/Field';
+import { Tick } from '../../parts/Tick';
 
 /** The practitioner's own training calendar, at an address that a calendar program can subscribe to. */
 export function CalendarAddress() {
@@ -45,15 +46,9 @@ export function CalendarAddress() {
         address can read it; it is shown once, and a new one ends the old.
       </p>
       <div className="flex flex-wrap items-center gap-x-6 gap-y-2">
-        <label className="flex min-h-11 items-center gap-2">
-          <input
-            type="checkbox"
-            className="size-5 accent-plum"
-            checked={namesPeople}
-            onChange={(event) => setNamesPeople(event.target.checked)}
-          />
+        <Tick checked={namesPeople} onChange={setNamesPeople}>
           with names
-        </label>
+        </Tick>
         <Button disabled={make.isPending} onClick={() => make.mutate()}>
           {feed?.exists ? 'Make a new address' : 'Make an address'}
         </Button>

@@ -113,7 +113,7 @@ export function LoadBench({ client }: { client: ClientRecord }) {
             <Field
               label="Load"
               unit={mass.unit}
-              inputMode="decimal"
+              number="decimal"
               autoFocus
               {...register('loadKg', typedWith(mass.parse))}
               error={formState.errors.loadKg?.message}
@@ -121,7 +121,7 @@ export function LoadBench({ client }: { client: ClientRecord }) {
             <Field
               label="Repetitions"
               unit="×"
-              inputMode="numeric"
+              number="whole"
               {...register('reps', typedWith(toNumber))}
               error={formState.errors.reps?.message}
             />
@@ -136,7 +136,7 @@ export function LoadBench({ client }: { client: ClientRecord }) {
           ))}
           {asked}
           {write.error && <FieldError>{failureWords(write.error)}</FieldError>}
-          <Button type="submit" kind="main" keyHint="Enter" disabled={write.isPending || !mayPass}>
+          <Button type="submit" kind="main" does="accept" disabled={write.isPending || !mayPass}>
             Record test
           </Button>
         </div>

@@ -210,8 +210,7 @@ function QuickCheckForm({ client, fact }: { client: ClientRecord; fact: Occlusio
       <Field
         label="Quick check: pulse under the fingers gone at"
         unit="mmHg"
-        inputMode="numeric"
-        autoComplete="off"
+        number="whole"
         value={typed}
         onChange={(event) => setTyped(event.target.value)}
         error={fieldProblem(write.error, 'goneMmHg')}
@@ -220,8 +219,7 @@ function QuickCheckForm({ client, fact }: { client: ClientRecord; fact: Occlusio
       <Field
         label="In steps of"
         unit="mmHg"
-        inputMode="numeric"
-        autoComplete="off"
+        number="whole"
         value={step}
         onChange={(event) => setStep(event.target.value)}
         error={fieldProblem(write.error, 'stepMmHg')}

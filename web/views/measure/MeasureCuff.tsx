@@ -1,5 +1,4 @@
 import { useEffect, useRef, useState } from 'react';
-import { useHotkeys } from 'react-hotkeys-hook';
 import type { ClientRecord } from '#contract/client';
 import type { NewOcclusion } from '#contract/measurements';
 import type { PracticeView } from '#contract/practice';
@@ -27,6 +26,7 @@ import { Figure } from '../../parts/Figure';
 import { FindingLine } from '../../parts/FindingLine';
 import { ProbeKnob } from '../../parts/ProbeKnob';
 import { useUnits } from '../../parts/units';
+import { useAction } from '../../parts/use-action';
 import { useNow } from '../../parts/use-now';
 import { BracketAxis } from './BracketAxis';
 import { PressureColumn } from './PressureColumn';
@@ -139,7 +139,7 @@ export function MeasureCuff({
     if (!(await write.mutateAsync(json).catch(() => null))) return;
     saved(act({ do: 'recorded' }));
   };
-  useHotkeys('enter', () => void save(), { enableOnFormTags: ['INPUT'] });
+  useAction('accept', () => void save(), { fromFields: true });
 
   return (
     <>
@@ -221,7 +221,7 @@ export function MeasureCuff({
         {trials.length > 0 && (
           <Button
             kind={estimate?.advice.next === 'enough' ? 'main' : 'plain'}
-            keyHint="Enter"
+            does="accept"
             disabled={!mayRecord}
             onClick={() => void save()}
           >

@@ -1,9 +1,10 @@
-import { useHotkeys } from 'react-hotkeys-hook';
 import type { DeviceFrame } from '#contract/device';
 import type { Phase } from '#core/measuring/in-hand';
 import type { PressureSource } from '../../devices/pressure-source';
 import { Button } from '../../parts/Button';
 import { countdown } from '../../parts/format';
+import { NumberInput } from '../../parts/NumberInput';
+import { useAction } from '../../parts/use-action';
 import { usePlusMinus } from '../../parts/use-plus-minus';
 import { useSpace } from '../../parts/use-space';
 
@@ -50,11 +51,10 @@ export function PressureColumn({
     (phase === 'automatic' && (!typed || pressureMmHg > 0)) ||
     ((phase === 'rising' || phase === 'falling') && pressureMmHg > 0);
   useSpace(() => ready && next());
-  const options = { enableOnFormTags: ['INPUT'] as const, preventDefault: true };
-  useHotkeys('arrowup', () => move(1), options);
-  useHotkeys('arrowdown', () => move(-1), options);
-  usePlusMinus(move, options);
-  useHotkeys('r', release);
+  useAction('higher', () => move(1), { fromFields: true });
+  useAction('lower', () => move(-1), { fromFields: true });
+  usePlusMinus(move, true);
+  useAction('release', release);
   return (
     <div className="flex flex-col items-stretch gap-3 border border-ink/40 p-3">
       <p className="min-h-12" aria-live="polite">
@@ -69,9 +69,8 @@ export function PressureColumn({
         <>
           <label className="text-center">
             <span className="sr-only">Gauge reading in mmHg</span>
-            <input
-              inputMode="numeric"
-              autoComplete="off"
+            <NumberInput
+              kind="whole"
               placeholder="0"
               disabled={phase === 'full'}
               readOnly={!typed}
@@ -87,20 +86,20 @@ export function PressureColumn({
             <span className="text-quiet">{typed ? 'mmHg on the gauge' : 'mmHg, read by the app'}</span>
           </label>
           <div className="grid grid-cols-2 gap-2">
-            <Button className="min-h-14 text-xl" onClick={() => move(-1)} keyHint="−">
+            <Button className="min-h-14 text-xl" onClick={() => move(-1)} does="fewer">
               −{stepMmHg}
               <span className="sr-only"> mmHg</span>
             </Button>
-            <Button className="min-h-14 text-xl" onClick={() => move(1)} keyHint="+">
+            <Button className="min-h-14 text-xl" onClick={() => move(1)} does="more">
               +{stepMmHg}
               <span className="sr-only"> mmHg</span>
             </Button>
           </div>
-          <Button kind="main" className="min-h-20 text-2xl" keyHint="Space" disabled={!ready} onClick={next}>
+          <Button kind="main" className="min-h-20 text-2xl" does="next" disabled={!ready} onClick={next}>
             {WORDS[phase].button}
           </Button>
           {!typed && phase !== 'deflate' && (
-            <Button keyHint="R" onClick={release}>
+            <Button does="release" onClick={release}>
               Release
             </Button>
           )}

@@ -17,6 +17,7 @@ import { Field, FieldError } from '../../parts/Field';
 import { FindingLine } from '../../parts/FindingLine';
 import { dayAndTime } from '../../parts/format';
 import { Scale } from '../../parts/Scale';
+import { YesNo } from '../../parts/YesNo';
 
 /** A strap tightened by feel: second best, and never a share of the occlusion pressure (rule TIGHT). */
 export function TightnessForm({
@@ -85,8 +86,7 @@ export function TightnessForm({
       <Field
         label={strap.counts === 'marks' ? 'Mark at the buckle' : capital(strap.counts)}
         className="max-w-40"
-        inputMode="decimal"
-        autoComplete="off"
+        number="decimal"
         value={mark}
         onChange={(event) => setMark(event.target.value)}
       />
@@ -109,14 +109,18 @@ export function TightnessForm({
       />
       <div className="flex flex-wrap gap-6">
         <YesNo
-          label="Colour good"
-          value={looks.colourGood}
-          onChange={(colourGood) => setLooks({ ...looks, colourGood })}
+          question="Colour good"
+          isShown
+          counts="no"
+          answer={looks.colourGood}
+          onAnswer={(colourGood) => setLooks({ ...looks, colourGood })}
         />
         <YesNo
-          label="No tingling"
-          value={looks.noTingling}
-          onChange={(noTingling) => setLooks({ ...looks, noTingling })}
+          question="No tingling"
+          isShown
+          counts="no"
+          answer={looks.noTingling}
+          onAnswer={(noTingling) => setLooks({ ...looks, noTingling })}
         />
       </div>
       {findings.map((finding) => (
@@ -131,32 +135,5 @@ export function TightnessForm({
         Record {strap.counts === 'marks' ? 'mark' : strap.counts} and feel
       </Button>
     </div>
-  );
-}
-
-function YesNo({
-  label,
-  value,
-  onChange,
-}: {
-  label: string;
-  value: boolean | undefined;
-  onChange: (value: boolean) => void;
-}) {
-  return (
-    <fieldset className="flex items-center gap-2">
-      <legend className="float-left mr-3">{label}</legend>
-      {[true, false].map((yes) => (
-        <button
-          key={String(yes)}
-          type="button"
-          aria-pressed={value === yes}
-          onClick={() => onChange(yes)}
-          className="min-h-11 min-w-14 rounded-sm border border-ink/40 px-2 aria-pressed:border-plum aria-pressed:bg-plum aria-pressed:text-on-plum"
-        >
-          {yes ? 'Yes' : 'No'}
-        </button>
-      ))}
-    </fieldset>
   );
 }

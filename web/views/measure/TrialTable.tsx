@@ -1,6 +1,7 @@
 import { readRow, type TrialRow } from '#core/measuring/trial-rows';
 import { bracket } from '#core/occlusion-pressure/trial';
 import { FieldError } from '../../parts/Field';
+import { NumberInput } from '../../parts/NumberInput';
 
 /** Trials as rows that can be typed and mended; what is wrong stands beneath its row. */
 export function TrialTable({
@@ -35,9 +36,8 @@ export function TrialTable({
               <td className="px-2 py-2">{place + 1}</td>
               {(['gone', 'back'] as const).map((side) => (
                 <td key={side} className="py-1 pr-3">
-                  <input
-                    inputMode="numeric"
-                    autoComplete="off"
+                  <NumberInput
+                    kind="whole"
                     aria-label={`Trial ${place + 1}, pulse ${side} at, mmHg`}
                     aria-invalid={wrong?.field === side ? true : undefined}
                     value={row[side]}

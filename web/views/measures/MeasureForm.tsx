@@ -137,35 +137,35 @@ export function MeasureForm({
         <Field
           className="w-28"
           label="Times"
-          inputMode="numeric"
+          number="whole"
           {...register('repeats', numeric)}
           error={problem('repeats')}
         />
         <Field
           className="w-28"
           label="Lowest"
-          inputMode="decimal"
+          number="decimal"
           {...register('lowest', numeric)}
           error={problem('lowest')}
         />
         <Field
           className="w-28"
           label="Highest"
-          inputMode="decimal"
+          number="decimal"
           {...register('highest', numeric)}
           error={problem('highest')}
         />
         <Field
           className="w-28"
           label="Decimals"
-          inputMode="numeric"
+          number="whole"
           {...register('decimals', numeric)}
           error={problem('decimals')}
         />
         <Field
           className="w-28"
           label="Error"
-          inputMode="decimal"
+          number="decimal"
           {...register('error.value', numeric)}
           error={errors.error?.value?.message}
         />

@@ -1,6 +1,6 @@
 import { Dialog } from 'radix-ui';
-import { useHotkeys } from 'react-hotkeys-hook';
 import type { Measure } from '#core/outcomes/measures';
+import { useAction } from '../../parts/use-action';
 
 /** A question to the person themselves, on a screen that is handed over: large, and nothing else can be reached. */
 export function AskScreen({
@@ -15,7 +15,7 @@ export function AskScreen({
   close: () => void;
 }) {
   const values = Array.from({ length: highest - lowest + 1 }, (_, place) => lowest + place);
-  useHotkeys('0,1,2,3,4,5,6,7,8,9', (_, { keys }) => answer(Number(keys?.[0])), { enabled: lowest >= 0 });
+  useAction('answer-figure', answer, { enabled: lowest >= 0 });
   return (
     <Dialog.Root open onOpenChange={(open) => !open && close()}>
       <Dialog.Portal>

@@ -121,7 +121,7 @@ export function ComparisonForm({
           <Field
             className="w-28"
             label="Weeks"
-            inputMode="numeric"
+            number="whole"
             {...register('weeks', numeric)}
             error={problem('weeks')}
           />
@@ -130,14 +130,14 @@ export function ComparisonForm({
             <Field
               className="w-28"
               label="Weeks each"
-              inputMode="numeric"
+              number="whole"
               {...register('weeksEach', numeric)}
               error={problem('weeksEach')}
             />
             <Field
               className="w-28"
               label="Pairs of times"
-              inputMode="numeric"
+              number="whole"
               {...register('pairs', numeric)}
               error={problem('pairs')}
             />

@@ -11,6 +11,7 @@ import { useKeepOutcome } from '../../data/outcomes';
 import { Button } from '../../parts/Button';
 import { Choice } from '../../parts/Choice';
 import { Field, FieldError } from '../../parts/Field';
+import { NumberInput } from '../../parts/NumberInput';
 import { Picker } from '../../parts/Picker';
 import { AskScreen } from './AskScreen';
 
@@ -114,12 +115,11 @@ export function TakeMeasure({
               {Array.from(
                 { length: Math.min(10, Math.max(measure.repeats, typed.length + 1)) },
                 (_, place) => (
-                  <input
+                  <NumberInput
                     // biome-ignore lint/suspicious/noArrayIndexKey: a repeat is its place
                     key={place}
                     aria-label={`Figure ${place + 1}, ${measure.unit}`}
-                    inputMode="decimal"
-                    autoComplete="off"
+                    kind="decimal"
                     value={typed[place] ?? ''}
                     onChange={(event) => {
                       const next = [...typed];
@@ -141,7 +141,7 @@ export function TakeMeasure({
             onChange={(event) => setNote(event.target.value)}
             hint="Why it may say less than it should: pain-limited, to form failure."
           />
-          <Button type="submit" kind="main" keyHint="Enter" disabled={keep.isPending}>
+          <Button type="submit" kind="main" does="accept" disabled={keep.isPending}>
             Keep
           </Button>
         </>

@@ -162,13 +162,12 @@ function Attempt({
           <Field
             label="I state the occlusion pressure as"
             unit="mmHg"
-            inputMode="decimal"
-            autoComplete="off"
+            number="decimal"
             value={stated}
             onChange={(event) => setStated(event.target.value)}
           />
           {trouble && <FieldError>{trouble}</FieldError>}
-          <Button type="submit" kind="main" keyHint="Enter" disabled={!(statedMmHg > 0)}>
+          <Button type="submit" kind="main" does="accept" disabled={!(statedMmHg > 0)}>
             Done: score me
           </Button>
         </form>

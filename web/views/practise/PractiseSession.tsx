@@ -1,6 +1,5 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { useHotkeys } from 'react-hotkeys-hook';
 import type { NewSessionAttempt } from '#contract/practice-attempt';
 import { heldMmHg, type SessionCase } from '#core/learning/session-case';
 import {
@@ -22,6 +21,7 @@ import { KEYS } from '../../data/keys';
 import { Button } from '../../parts/Button';
 import { FieldError } from '../../parts/Field';
 import { clock } from '../../parts/format';
+import { useAction } from '../../parts/use-action';
 import { usePlusMinus } from '../../parts/use-plus-minus';
 import { useSpace } from '../../parts/use-space';
 import { Scored } from './Scored';
@@ -107,10 +107,10 @@ function Running({
   const setNumber = run.done.length + 1;
   const planned = session.plannedReps[run.done.length];
   const next = () => act(run.set ? 'end-set' : 'begin-set');
-  usePlusMinus((direction) => act(direction > 0 ? 'squeeze' : 'bleed'), { preventDefault: true });
+  usePlusMinus((direction) => act(direction > 0 ? 'squeeze' : 'bleed'), true);
   useSpace(next);
-  useHotkeys('escape', () => act('release'));
-  useHotkeys('a', () => act('ask'));
+  useAction('let-down', () => act('release'));
+  useAction('ask', () => act('ask'));
   const known = whatIsKnown(session, run);
   return (
     <div className="mt-4 grid gap-8 lg:grid-cols-[1fr_20rem]">
@@ -143,19 +143,19 @@ function Running({
         </div>
         <SessionTrace session={session} run={run} trace={trace} />
         <div className="grid max-w-2xl grid-cols-2 gap-2 sm:grid-cols-5">
-          <Button className="min-h-14" keyHint="−" onClick={() => act('bleed')}>
+          <Button className="min-h-14" does="fewer" onClick={() => act('bleed')}>
             −{BY_MMHG.bleed}
           </Button>
-          <Button className="min-h-14" keyHint="+" onClick={() => act('squeeze')}>
+          <Button className="min-h-14" does="more" onClick={() => act('squeeze')}>
             +{BY_MMHG.squeeze}
           </Button>
-          <Button className="min-h-14 sm:col-span-2" kind="main" keyHint="Space" onClick={next}>
+          <Button className="min-h-14 sm:col-span-2" kind="main" does="next" onClick={next}>
             {run.set ? 'End the set' : `Begin set ${setNumber}`}
           </Button>
           <Button
             className="min-h-14 max-sm:col-span-2"
             kind="stop"
-            keyHint="Esc"
+            does="let-down"
             onClick={() => act('release')}
           >
             Release
@@ -174,7 +174,7 @@ function Running({
               <li key={words}>{words}</li>
             ))}
           </ul>
-          <Button className="w-full" keyHint="A" onClick={() => act('ask')}>
+          <Button className="w-full" does="ask" onClick={() => act('ask')}>
             Ask how it feels
           </Button>
         </section>

@@ -28,10 +28,7 @@ export function PumpKeys({
   };
   const up = () => by(UP_MMHG);
   const down = () => by(-DOWN_MMHG);
-  usePlusMinus((direction) => (direction > 0 ? up() : down()), {
-    enableOnFormTags: ['INPUT'],
-    preventDefault: true,
-  });
+  usePlusMinus((direction) => (direction > 0 ? up() : down()), true);
   return (
     <div className="max-w-md space-y-3">
       <p className="figures text-center text-8xl leading-none" data-testid="practise-pressure">
@@ -39,10 +36,10 @@ export function PumpKeys({
         <span className="ml-2 text-xl text-quiet">mmHg</span>
       </p>
       <div className="grid grid-cols-3 gap-2">
-        <Button className="min-h-14 text-xl" keyHint="−" onClick={down}>
+        <Button className="min-h-14 text-xl" does="fewer" onClick={down}>
           −{DOWN_MMHG}
         </Button>
-        <Button className="min-h-14 text-xl" keyHint="+" onClick={up}>
+        <Button className="min-h-14 text-xl" does="more" onClick={up}>
           +{UP_MMHG}
         </Button>
         <Button className="min-h-14" onClick={() => source.command({ do: 'release' })}>

@@ -1,5 +1,4 @@
 import { useEffect, useState } from 'react';
-import { useHotkeys } from 'react-hotkeys-hook';
 import type { ClientRecord } from '#contract/client';
 import type { PracticeView } from '#contract/practice';
 import { type CoursePlanChoice, nameOf, occasionWords } from '#core/course/course-plan';
@@ -12,6 +11,7 @@ import type { LastReview } from '#core/record/last-review';
 import { AtPlaces } from '../../parts/AtPlaces';
 import { Button } from '../../parts/Button';
 import { FindingsFor } from '../../parts/FindingLine';
+import { useAction } from '../../parts/use-action';
 import { EffortForecast } from './EffortForecast';
 import { ExerciseEditor } from './ExerciseEditor';
 import { ExerciseList } from './ExerciseList';
@@ -44,11 +44,7 @@ export function Composer({
   const [typed, setTyped] = useState<Partial<CoursePlanChoice>>({});
   const choice = { ...called(start, composer.composed), ...typed };
   const { session, composed, notes, selected, findings, mendOf, mendAt, basis } = composer;
-  useHotkeys(
-    Array.from({ length: 9 }, (_, i) => `alt+${i + 1}`),
-    (event) => mendAt(Number(event.code.replace(/\D/g, '')) - 1),
-    { enableOnFormTags: true, preventDefault: true },
-  );
+  useAction('mend', (figure) => mendAt(figure - 1), { fromFields: true });
   // Work of a rung is drafted once the record has it: until then it stands above the limb's.
   const [entered, setEntered] = useState<{ limb: Limb; rung: Rung } | null>(null);
   const isOnRecord = entered !== null && basis.rungs.get(entered.limb) === entered.rung;
@@ -58,7 +54,7 @@ export function Composer({
     composer.draftAgain({ ...composer.wish, goal: 'rehab', rung: entered.rung });
   }, [isOnRecord, entered, composer]);
   const draftAnew = () => composer.draftAgain(composer.wish);
-  useHotkeys('d', draftAnew);
+  useAction('draft-anew', draftAnew);
   const chosen = session?.exercises[selected];
   const timeline = composed && compile(composed.plan);
   const ofNone = findings.filter(({ exerciseIndex }) => exerciseIndex === undefined);
@@ -186,7 +182,7 @@ function About({ notes, draftAnew }: { notes: readonly string[]; draftAnew: () =
           <li key={note}>{note}</li>
         ))}
       </ul>
-      <Button keyHint="D" onClick={draftAnew}>
+      <Button does="draft-anew" onClick={draftAnew}>
         Draft anew
       </Button>
     </div>

@@ -26,6 +26,7 @@ import { Figure } from '../../parts/Figure';
 import { plain } from '../../parts/format';
 import { restWords, setsWords } from '../../parts/PlanSummary';
 import { Strapped } from '../../parts/Strapped';
+import { Tick } from '../../parts/Tick';
 import { changeSet, mayShare, newExercise, sideWords } from './choices';
 import type { ComposerState } from './use-composer';
 
@@ -180,34 +181,24 @@ function Row({
         </button>
       </div>
       {session.exercises[place + 1] && (
-        <label className="flex min-h-9 items-center gap-2 pl-8 text-[14px]">
-          <input
-            type="checkbox"
-            className="size-4 accent-plum"
-            checked={alternates}
-            onChange={(event) => change(alternate(session, place + 1, event.target.checked))}
-          />
+        <Tick
+          className="pl-8 text-[14px]"
+          checked={alternates}
+          onChange={(next) => change(alternate(session, place + 1, next))}
+        >
           alternates with the next, set by set
-        </label>
+        </Tick>
       )}
       {!alternates && mayShare(choice, session.exercises[place + 1]) && (
-        <label className="flex min-h-9 items-center gap-2 pl-8 text-[14px]">
-          <input
-            type="checkbox"
-            className="size-4 accent-plum"
-            checked={shares}
-            onChange={(event) =>
-              changeExercise(
-                place,
-                changeSet(choice, last, {
-                  release: !event.target.checked,
-                  restMs: event.target.checked ? 30_000 : 60_000,
-                }),
-              )
-            }
-          />
+        <Tick
+          className="pl-8 text-[14px]"
+          checked={shares}
+          onChange={(next) =>
+            changeExercise(place, changeSet(choice, last, { release: !next, restMs: next ? 30_000 : 60_000 }))
+          }
+        >
           shares its inflation with the next
-        </label>
+        </Tick>
       )}
     </li>
   );

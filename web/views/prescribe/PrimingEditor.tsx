@@ -4,6 +4,7 @@ import { cuffedLimbs, isByFeel, type PlannedExercise } from '#core/plan/plan';
 import { type Priming, USUAL_PRIMING } from '#core/pressure/priming';
 import { Choice } from '../../parts/Choice';
 import { NumberField } from '../../parts/NumberField';
+import { Tick } from '../../parts/Tick';
 
 /** Whether the cuff is got used to first, and how: where it begins, the step, the time up and down (rule PRS-6). */
 export function PrimingEditor({
@@ -26,17 +27,12 @@ export function PrimingEditor({
   return (
     <div>
       <div className="flex flex-wrap items-center gap-x-3">
-        <label className="flex min-h-11 items-center gap-2">
-          <input
-            type="checkbox"
-            className="size-5 accent-plum"
-            checked={choice.primed}
-            onChange={(event) =>
-              set({ primed: event.target.checked, ...(choice.priming ? { priming: choice.priming } : {}) })
-            }
-          />
+        <Tick
+          checked={choice.primed}
+          onChange={(primed) => set({ primed, ...(choice.priming ? { priming: choice.priming } : {}) })}
+        >
           Priming cycles first
-        </label>
+        </Tick>
         {choice.primed && (
           <>
             <span className="figures text-[14px] text-quiet">

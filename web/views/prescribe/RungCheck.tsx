@@ -90,7 +90,7 @@ export function RungCheck({
         {RUNG_LABELS[advice.to].toLowerCase()}. {advice.why} <span className="text-[13px]">PRO-5</span>
       </summary>
       <div className="space-y-2 pb-2">
-        <Scale label="Pain at rest or in daily life" keys="" value={pain} onChange={setPain} />
+        <Scale label="Pain at rest or in daily life" value={pain} onChange={setPain} />
         <Ticks
           label="Today"
           options={YES.filter(({ value }) => isClinician || value !== 'clinicianAgrees')}

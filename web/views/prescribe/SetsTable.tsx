@@ -3,6 +3,8 @@ import type { ExerciseChoice } from '#core/plan/choices';
 import { pacedReps, type SetWork } from '#core/protocol/set-work';
 import { plain } from '../../parts/format';
 import { NumberField } from '../../parts/NumberField';
+import { NumberInput } from '../../parts/NumberInput';
+import { Tick } from '../../parts/Tick';
 import { useTypedNumber } from '../../parts/use-typed-number';
 import { changeSet } from './choices';
 
@@ -101,16 +103,12 @@ export function SetsTable({
               </td>
               <td>
                 {set.work.kind !== 'timed' && (
-                  <input
-                    type="checkbox"
-                    className="size-5 accent-plum"
-                    aria-label={`Set ${place + 1}, to failure`}
+                  <Tick
+                    name={`Set ${place + 1}, to failure`}
                     checked={set.work.kind === 'to-failure'}
-                    onChange={(event) =>
+                    onChange={(next) =>
                       change(
-                        changeSet(choice, place, {
-                          work: repsWork(pacedReps(set.work) ?? Number.NaN, event.target.checked),
-                        }),
+                        changeSet(choice, place, { work: repsWork(pacedReps(set.work) ?? Number.NaN, next) }),
                       )
                     }
                   />
@@ -132,12 +130,10 @@ export function SetsTable({
                 )}
               </td>
               <td>
-                <input
-                  type="checkbox"
-                  className="size-5 accent-plum"
-                  aria-label={`Set ${place + 1}, cuff down after it`}
+                <Tick
+                  name={`Set ${place + 1}, cuff down after it`}
                   checked={set.release}
-                  onChange={(event) => change(changeSet(choice, place, { release: event.target.checked }))}
+                  onChange={(release) => change(changeSet(choice, place, { release }))}
                 />
               </td>
               <td>
@@ -175,10 +171,8 @@ const repsWork = (reps: number, toFailure: boolean): SetWork =>
 function Cell({ label, value, onValue }: { label: string; value: number; onValue: (value: number) => void }) {
   const { typed, type, untyped } = useTypedNumber(value, onValue);
   return (
-    <input
-      type="text"
-      inputMode="decimal"
-      autoComplete="off"
+    <NumberInput
+      kind="decimal"
       aria-label={label}
       aria-invalid={untyped || undefined}
       value={typed}

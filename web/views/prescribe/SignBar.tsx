@@ -1,6 +1,5 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { useHotkeys } from 'react-hotkeys-hook';
 import { useNavigate } from 'react-router';
 import { v4 as newId } from 'uuid';
 import type { ClientRecord } from '#contract/client';
@@ -14,6 +13,7 @@ import { useMay, usePractitioner, useRecordWrite } from '../../data/queries';
 import { Button } from '../../parts/Button';
 import { Field, FieldError } from '../../parts/Field';
 import { Only } from '../../parts/Only';
+import { useAction } from '../../parts/use-action';
 import { useGuards } from '../../parts/use-guards';
 import { planSearch } from '../../parts/use-plan-in-hand';
 import { notify } from '../../state/notices';
@@ -48,10 +48,7 @@ export function SignBar({
     notify(`Signed: ${signedFor.kind === 'new-plan' ? signedFor.name : 'the next version'}.`);
     navigate(`/people/${client.id}/run${planSearch(coursePlanSigned(record, client, signedFor))}`);
   };
-  useHotkeys('mod+enter', () => void (maySign && maySignAtAll && sign()), {
-    enableOnFormTags: true,
-    preventDefault: true,
-  });
+  useAction('sign-plan', () => void sign(), { enabled: maySign && maySignAtAll, fromFields: true });
   return (
     <div className="sticky bottom-0 z-10 flex flex-wrap items-end gap-x-4 gap-y-2 border-t border-ink/40 bg-paper py-3">
       {asked}
@@ -61,7 +58,7 @@ export function SignBar({
         </p>
       )}
       <Only deed="sign">
-        <Button kind="main" keyHint="Ctrl ↵" disabled={!maySign} onClick={() => void sign()}>
+        <Button kind="main" does="sign-plan" disabled={!maySign} onClick={() => void sign()}>
           Sign as {practitioner?.name ?? '…'}
         </Button>
         <div className="max-sm:hidden">

@@ -27,7 +27,6 @@ export function WorkChooser({
       <div className="space-y-3 border-l-4 border-rule py-1 pl-4">
         <Scale
           label={`Worst pain on the provoking test, ${LIMB_LABELS[limb].toLowerCase()}`}
-          keys=""
           value={painProvoked}
           onChange={setPain}
         />

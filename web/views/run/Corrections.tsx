@@ -1,5 +1,4 @@
 import { memo, useState } from 'react';
-import { useHotkeys } from 'react-hotkeys-hook';
 import type { Plan } from '#core/plan/plan';
 import { EVENTS } from '#core/session/events';
 import { undoable } from '#core/session/fold';
@@ -8,7 +7,9 @@ import type { Log } from '#core/session/log';
 import type { SessionState } from '#core/session/state';
 import type { Act } from '../../act/act';
 import { Button } from '../../parts/Button';
+import { NumberInput } from '../../parts/NumberInput';
 import { useUnits } from '../../parts/units';
+import { useAction } from '../../parts/use-action';
 
 const LATE_MS = 5_000;
 
@@ -30,7 +31,7 @@ export const Corrections = memo(function Corrections({
   const exercise = set && plan.exercises[set.exerciseIndex];
   const last = undoable(log).at(-1);
   const undo = () => last && act({ do: 'undo', eventId: last.id });
-  useHotkeys('u', undo);
+  useAction('undo', undo, { enabled: last !== undefined });
   if (!set || !exercise) return null;
   const nowKg = loadInHand(state, set.exerciseIndex, exercise.load);
   const shift = (byMs: number) => act({ do: 'correct-start', byMs });
@@ -44,7 +45,7 @@ export const Corrections = memo(function Corrections({
   return (
     <div className="border-t border-rule pt-1">
       {last && (
-        <Button keyHint="U" onClick={undo}>
+        <Button does="undo" onClick={undo}>
           Undo {EVENTS[last.type].words}
         </Button>
       )}
@@ -60,9 +61,8 @@ export const Corrections = memo(function Corrections({
             <form onSubmit={saveLoad} className="flex items-center gap-2">
               <label className="mr-auto flex items-center gap-2 text-[15px]">
                 Lifted {mass.words(nowKg)}; really
-                <input
-                  inputMode="decimal"
-                  autoComplete="off"
+                <NumberInput
+                  kind="decimal"
                   value={typed}
                   onChange={(event) => setTyped(event.target.value)}
                   className="figures min-h-11 w-20 rounded-sm border border-ink/40 bg-paper px-2 text-xl"

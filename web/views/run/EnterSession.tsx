@@ -145,8 +145,7 @@ function EnterForm({
                   <Field
                     className="w-20"
                     label={`Set ${row.setIndex + 1}`}
-                    inputMode="numeric"
-                    autoComplete="off"
+                    number="whole"
                     value={row.reps}
                     onChange={(event) => change(place, { reps: event.target.value })}
                   />
@@ -154,8 +153,7 @@ function EnterForm({
                     className="w-16"
                     label={scale.asked.toLowerCase()}
                     aria-label={`Effort of set ${row.setIndex + 1}`}
-                    inputMode="numeric"
-                    autoComplete="off"
+                    number="whole"
                     value={row.effort}
                     onChange={(event) => change(place, { effort: event.target.value })}
                   />
@@ -171,8 +169,7 @@ function EnterForm({
       <Field
         className="w-40"
         label="Worst joint pain 0–10"
-        inputMode="numeric"
-        autoComplete="off"
+        number="whole"
         value={pain}
         onChange={(event) => setPain(event.target.value)}
       />

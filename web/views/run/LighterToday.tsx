@@ -1,10 +1,10 @@
 import { useState } from 'react';
-import { useHotkeys } from 'react-hotkeys-hook';
 import { LIGHTER_WAYS, type Lighter, WHY_LIGHTER } from '#core/plan/lighter';
 import type { Plan } from '#core/plan/plan';
 import { hasPressure } from '#core/record/plan-for-today';
 import { Button } from '../../parts/Button';
 import { Choice } from '../../parts/Choice';
+import { useAction } from '../../parts/use-action';
 
 const optionsOf = <Id extends string>(words: Record<Id, string>) =>
   (Object.keys(words) as Id[]).map((value) => ({ value, label: words[value] }));
@@ -21,10 +21,10 @@ export function LighterToday({
 }) {
   const ways = optionsOf(LIGHTER_WAYS).filter(({ value }) => value === 'sets' || hasPressure(plan));
   const toggle = () => onChange(lighter ? null : { how: ways[0]?.value ?? 'sets', why: 'slept-badly' });
-  useHotkeys('l', toggle);
+  useAction('lighter', toggle);
   if (!lighter)
     return (
-      <Button keyHint="L" onClick={toggle}>
+      <Button does="lighter" onClick={toggle}>
         Lighter today
       </Button>
     );
@@ -45,7 +45,7 @@ export function LighterToday({
         onChange={(why) => onChange({ ...lighter, why })}
         options={optionsOf(WHY_LIGHTER)}
       />
-      <Button keyHint="L" onClick={toggle}>
+      <Button does="lighter" onClick={toggle}>
         As signed
       </Button>
     </section>

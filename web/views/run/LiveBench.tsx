@@ -1,5 +1,4 @@
 import { memo, useEffect, useMemo, useState } from 'react';
-import { useHotkeys } from 'react-hotkeys-hook';
 import { compile } from '#core/plan/compile';
 import { lighterWords } from '#core/plan/lighter';
 import { isByFeel, type Plan, plannedKg } from '#core/plan/plan';
@@ -22,6 +21,7 @@ import { toggleFullScreen } from '../../parts/full-screen';
 import { OcclusionStrip } from '../../parts/OcclusionStrip';
 import { SignList } from '../../parts/SignList';
 import { useUnits } from '../../parts/units';
+import { useAction } from '../../parts/use-action';
 import { useEscapeTwice } from '../../parts/use-escape-twice';
 import { useNow } from '../../parts/use-now';
 import { useSpace } from '../../parts/use-space';
@@ -65,16 +65,16 @@ export function LiveBench({ session: { view, log, state } }: { session: LiveSess
   const release = () => inflated.length > 0 && act({ do: 'release' });
   const stop = () => !state.stopped && act({ do: 'stop', why: 'Stopped by the operator' });
   useSpace(doNext);
-  useHotkeys('r', release);
-  useHotkeys('l', () => act({ do: 'loosen' }));
-  useHotkeys('t', () => act({ do: 'top-up' }));
-  useHotkeys('p', () => act({ do: 'raise' }));
-  useHotkeys('b', () => act({ do: 'take-back-end' }));
-  useHotkeys('m', () => act({ do: 're-fit' }));
-  useHotkeys('o', () => act({ do: 'take-over', runner: thisDevice }));
-  useHotkeys('.', () => setSigning(true), { useKey: true });
+  useAction('release', release);
+  useAction('loosen', () => act({ do: 'loosen' }));
+  useAction('top-up', () => act({ do: 'top-up' }));
+  useAction('tighten', () => act({ do: 'raise' }));
+  useAction('take-back', () => act({ do: 'take-back-end' }));
+  useAction('re-fit', () => act({ do: 're-fit' }));
+  useAction('run-here', () => act({ do: 'take-over', runner: thisDevice }));
+  useAction('sign', () => setSigning(true));
   useEscapeTwice(stop);
-  useHotkeys('f', toggleFullScreen);
+  useAction('full-screen', toggleFullScreen);
   useEffect(() => say(words.now), [words.now]);
   const hint = settlingWords(plan, state, step) ?? promptWords(plan, step, state, nowMs);
   const after = thenWords(plan, state);
@@ -106,7 +106,7 @@ export function LiveBench({ session: { view, log, state } }: { session: LiveSess
       {state.runner !== null && state.runner !== thisDevice && state.finishedAtMs === null && (
         <p className="notched flex flex-wrap items-center gap-3 py-1">
           Another device runs this session: it ends sets and begins them on the clock.
-          <Button keyHint="O" onClick={() => act({ do: 'take-over', runner: thisDevice })}>
+          <Button does="run-here" onClick={() => act({ do: 'take-over', runner: thisDevice })}>
             Take over
           </Button>
         </p>
@@ -128,7 +128,7 @@ export function LiveBench({ session: { view, log, state } }: { session: LiveSess
               <Button
                 kind={words.urgent ? 'stop' : 'main'}
                 className="min-h-20 basis-full text-2xl"
-                keyHint="Space"
+                does="next"
                 onClick={doNext}
               >
                 {step.do === 'inflate' && step.cuffs.some(({ limb }) => pumpOf(view.id, limb))
@@ -137,20 +137,24 @@ export function LiveBench({ session: { view, log, state } }: { session: LiveSess
               </Button>
             )}
             {inflated.length > 0 && step.do !== 'release' && (
-              <Button className="min-h-14 flex-1" keyHint="R" onClick={release}>
+              <Button className="min-h-14 flex-1" does="release" onClick={release}>
                 Release
               </Button>
             )}
             {justEnded && (
-              <Button className="min-h-14 flex-1" keyHint="B" onClick={() => act({ do: 'take-back-end' })}>
+              <Button
+                className="min-h-14 flex-1"
+                does="take-back"
+                onClick={() => act({ do: 'take-back-end' })}
+              >
                 Not ended: go on
               </Button>
             )}
-            <Button className="min-h-14 flex-1" keyHint="." onClick={() => setSigning(true)}>
+            <Button className="min-h-14 flex-1" does="sign" onClick={() => setSigning(true)}>
               Sign noted
             </Button>
             {!state.stopped && (
-              <Button kind="stop" className="min-h-14 flex-1" keyHint="Esc Esc" onClick={() => stop()}>
+              <Button kind="stop" className="min-h-14 flex-1" does="stop" onClick={() => stop()}>
                 Stop
               </Button>
             )}

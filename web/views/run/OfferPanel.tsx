@@ -1,5 +1,4 @@
 import { memo } from 'react';
-import { useHotkeys } from 'react-hotkeys-hook';
 import type { Plan } from '#core/plan/plan';
 import { RULES } from '#core/rules/catalogue';
 import { noHarderWords } from '#core/session/no-harder';
@@ -10,6 +9,7 @@ import type { Act } from '../../act/act';
 import { usePractice } from '../../data/queries';
 import { Button } from '../../parts/Button';
 import { useUnits } from '../../parts/units';
+import { useAction } from '../../parts/use-action';
 import { offerWords } from '../../words/offer-words';
 
 /** The change a practitioner would make after a set that fell short; accepted or not, it is on record. */
@@ -27,8 +27,8 @@ export const OfferPanel = memo(function OfferPanel({
   const offered = offerAfterSet(plan, state, practice?.weightKits ?? []);
   const kits = practice?.weightKits ?? [];
   const answer = (accepted: boolean) => offered && act({ do: 'answer-offer', accepted, kits });
-  useHotkeys('y', () => answer(true));
-  useHotkeys('n', () => answer(false));
+  useAction('take', () => answer(true), { enabled: offered !== null });
+  useAction('keep-on', () => answer(false), { enabled: offered !== null });
   if (!offered) return <ToLookAt words={noHarderWords(plan, state) ?? tooHardWords(plan, state)} />;
   const words = offerWords(offered.offer, mass.words);
   return (
@@ -40,10 +40,10 @@ export const OfferPanel = memo(function OfferPanel({
         </abbr>
       </p>
       <div className="mt-1 flex gap-2">
-        <Button keyHint="Y" onClick={() => answer(true)}>
+        <Button does="take" onClick={() => answer(true)}>
           {words.charAt(0).toUpperCase() + words.slice(1)}
         </Button>
-        <Button keyHint="N" onClick={() => answer(false)}>
+        <Button does="keep-on" onClick={() => answer(false)}>
           Keep on
         </Button>
       </div>

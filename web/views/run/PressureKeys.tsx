@@ -19,25 +19,25 @@ export function PressureKeys({
   const step = stepName(hand.limbs.find((target) => target.kind === 'by-feel') ?? {});
   return (
     <div className="grid grid-cols-2 gap-2">
-      <Button keyHint="L" onClick={() => act({ do: 'loosen' })}>
+      <Button does="loosen" onClick={() => act({ do: 'loosen' })}>
         {byFeel ? `One ${step} looser` : 'Loosen 10'}
       </Button>
       {byFeel ? (
-        <Button keyHint="P" disabled={inSet} onClick={() => act({ do: 'raise' })}>
+        <Button does="tighten" disabled={inSet} onClick={() => act({ do: 'raise' })}>
           One {step} tighter
         </Button>
       ) : (
-        <Button keyHint="T" disabled={inSet || !up} onClick={() => act({ do: 'top-up' })}>
+        <Button does="top-up" disabled={inSet || !up} onClick={() => act({ do: 'top-up' })}>
           Top up
         </Button>
       )}
       {!byFeel && isLoosened(hand) && (
-        <Button keyHint="P" disabled={inSet} onClick={() => act({ do: 'raise' })}>
+        <Button does="tighten" disabled={inSet} onClick={() => act({ do: 'raise' })}>
           10 back up
         </Button>
       )}
       {up && (
-        <Button keyHint="M" onClick={() => act({ do: 're-fit' })}>
+        <Button does="re-fit" onClick={() => act({ do: 're-fit' })}>
           Re-fit
         </Button>
       )}

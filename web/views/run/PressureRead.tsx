@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import type { CuffedInHand } from '#core/session/in-hand';
 import type { Act } from '../../act/act';
+import { NumberInput } from '../../parts/NumberInput';
 
 /** The pressure last read, and a place to type a new reading. */
 export function PressureRead({ target, act }: { target: CuffedInHand; act: Act }) {
@@ -26,9 +27,8 @@ export function PressureRead({ target, act }: { target: CuffedInHand; act: Act }
           mmHg, target {targetMmHg}
           {target.kind === 'arbitrary' && ', arbitrary'}
         </p>
-        <input
-          inputMode="numeric"
-          autoComplete="off"
+        <NumberInput
+          kind="whole"
           aria-label="Pressure read, mmHg"
           placeholder="read"
           value={typed}

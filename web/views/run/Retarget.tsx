@@ -1,10 +1,10 @@
-import { useHotkeys } from 'react-hotkeys-hook';
 import type { Finding } from '#core/findings/finding';
 import { api, failureWords, read } from '../../data/api';
 import { useRecordWrite } from '../../data/queries';
 import { Button } from '../../parts/Button';
 import { FieldError } from '../../parts/Field';
 import { Only } from '../../parts/Only';
+import { useAction } from '../../parts/use-action';
 
 /** A plan whose pressures were measured again: one key brings it to what is in force, at the same % (rule PRS-8). */
 export function Retarget({
@@ -24,7 +24,7 @@ export function Retarget({
     ),
   );
   const retarget = () => !write.isPending && write.mutate(prescriptionId);
-  useHotkeys('t', () => void retarget());
+  useAction('retarget', () => void retarget());
   return (
     <section aria-label="Re-target" className="max-w-3xl space-y-2 border-l-4 border-plum pl-4">
       {findings
@@ -33,7 +33,7 @@ export function Retarget({
           <p key={message}>{message}</p>
         ))}
       <Only deed="sign">
-        <Button kind="main" keyHint="T" disabled={write.isPending} onClick={retarget}>
+        <Button kind="main" does="retarget" disabled={write.isPending} onClick={retarget}>
           Re-target at the same %
         </Button>
       </Only>

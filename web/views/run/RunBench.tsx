@@ -157,7 +157,7 @@ export function RunBench({ client }: { client: ClientRecord }) {
             <Button
               kind="main"
               className="min-h-14 text-xl"
-              keyHint="Space"
+              does="next"
               disabled={opening}
               onClick={() => void start()}
             >

@@ -1,5 +1,4 @@
 import { memo, useState } from 'react';
-import { useHotkeys } from 'react-hotkeys-hook';
 import type { Plan } from '#core/plan/plan';
 import { heartRateWords, type Intensity } from '#core/protocol/intensity';
 import { capital } from '#core/quantity/capital';
@@ -9,9 +8,12 @@ import { correctedReps, type SessionState, type SetRecord } from '#core/session/
 import type { Act } from '../../act/act';
 import { useEffortIn } from '../../data/use-effort-in';
 import { Button } from '../../parts/Button';
+import { NumberInput } from '../../parts/NumberInput';
 import { Scale } from '../../parts/Scale';
+import { useAction } from '../../parts/use-action';
 import { useNow } from '../../parts/use-now';
 import { usePlusMinus } from '../../parts/use-plus-minus';
+import { ACTIONS } from '../../state/actions';
 
 /** Corrections and notes of the set in hand: repetitions, effort and joint pain, one key each (rule RUN-2). */
 export const SetNotes = memo(function SetNotes({
@@ -32,15 +34,12 @@ export const SetNotes = memo(function SetNotes({
   const noteEffort = (said: number) => set && act({ do: 'note-set', effort: scale.toEffort(said) });
   const notePain = (jointPain: number) => set && act({ do: 'note-set', jointPain });
   const noteColour = (good: boolean) => ended && act({ do: 'check-colour', good });
-  useHotkeys('h', () => set && !ended && act({ do: 'became-hard' }));
-  useHotkeys('k', () => ended && act({ do: 'confirm-reps' }));
-  useHotkeys('c', () => noteColour(true));
+  useAction('hard', () => set && !ended && act({ do: 'became-hard' }));
+  useAction('watched', () => ended && act({ do: 'confirm-reps' }));
+  useAction('good-look', () => noteColour(true));
   usePlusMinus(correct);
-  useHotkeys('0,1,2,3,4,5,6,7,8,9', (_, { keys }) => noteEffort(scale.byKey(Number(keys?.[0]))));
-  useHotkeys(
-    Array.from({ length: 10 }, (_, value) => `shift+${value}`),
-    (_, { keys }) => notePain(Number(keys?.at(-1))),
-  );
+  useAction('effort', (figure) => noteEffort(scale.byKey(figure)));
+  useAction('pain', notePain);
   if (!set || !place) return null;
   const name = `set ${set.setIndex + 1}`;
   const planned = set.plannedReps;
@@ -57,10 +56,10 @@ export const SetNotes = memo(function SetNotes({
         </span>
         {planned !== null && (
           <>
-            <Button keyHint="−" onClick={() => correct(-1)}>
+            <Button does="fewer" onClick={() => correct(-1)}>
               −1<span className="sr-only"> repetition in {name}</span>
             </Button>
-            <Button keyHint="+" onClick={() => correct(1)}>
+            <Button does="more" onClick={() => correct(1)}>
               +1<span className="sr-only"> repetition in {name}</span>
             </Button>
           </>
@@ -69,7 +68,7 @@ export const SetNotes = memo(function SetNotes({
       {ended && (
         <div className="flex items-center gap-2">
           <span className="mr-auto text-[14px]">Colour and feeling, {name}</span>
-          <Button keyHint="C" aria-pressed={set.colourGood === true} onClick={() => noteColour(true)}>
+          <Button does="good-look" aria-pressed={set.colourGood === true} onClick={() => noteColour(true)}>
             {set.colourGood ? 'Good ✓' : 'Good'}
           </Button>
           <Button aria-pressed={set.colourGood === false} onClick={() => noteColour(false)}>
@@ -78,7 +77,7 @@ export const SetNotes = memo(function SetNotes({
         </div>
       )}
       {!ended && set.plannedReps !== null && (
-        <Button keyHint="H" aria-pressed={set.hardAtRep !== null} onClick={() => act({ do: 'became-hard' })}>
+        <Button does="hard" aria-pressed={set.hardAtRep !== null} onClick={() => act({ do: 'became-hard' })}>
           {set.hardAtRep === null ? 'It is hard now' : `Hard at ${set.hardAtRep}`}
         </Button>
       )}
@@ -88,7 +87,7 @@ export const SetNotes = memo(function SetNotes({
             {set.countedBy === 'clock' ? 'Counted by the clock' : 'Count confirmed'}
           </span>
           {set.countedBy === 'clock' && (
-            <Button keyHint="K" onClick={() => act({ do: 'confirm-reps' })}>
+            <Button does="watched" onClick={() => act({ do: 'confirm-reps' })}>
               I watched: right
             </Button>
           )}
@@ -105,7 +104,12 @@ export const SetNotes = memo(function SetNotes({
         />
       )}
       {ended && (
-        <Scale label={`Joint pain, ${name}`} keys="Shift 0–9" value={set.jointPain} onChange={notePain} />
+        <Scale
+          label={`Joint pain, ${name}`}
+          keys={ACTIONS.pain.written}
+          value={set.jointPain}
+          onChange={notePain}
+        />
       )}
     </div>
   );
@@ -134,9 +138,8 @@ function HeartRate({ set, intensity, act }: { set: SetRecord; intensity: Intensi
     <form onSubmit={save} className="flex flex-wrap items-center gap-2 text-[15px]">
       <label className="flex items-center gap-2">
         Heart rate {momentWords(moment)}
-        <input
-          inputMode="numeric"
-          autoComplete="off"
+        <NumberInput
+          kind="whole"
           value={typed}
           onChange={(event) => setTyped(event.target.value.replace(/\D/g, '').slice(0, 3))}
           className="figures min-h-11 w-20 rounded-sm border border-ink/40 bg-paper px-2 text-xl"

@@ -1,5 +1,4 @@
 import { useState } from 'react';
-import { useHotkeys } from 'react-hotkeys-hook';
 import { Link } from 'react-router';
 import { typicalError } from '#core/outcomes/error';
 import { type Measure, type MeasureId, measureBook, measureOf, takenHere } from '#core/outcomes/measures';
@@ -15,6 +14,7 @@ import { FieldError } from '../../parts/Field';
 import { plain } from '../../parts/format';
 import { Picker } from '../../parts/Picker';
 import { PracticeHead } from '../../parts/PracticeHead';
+import { useAction } from '../../parts/use-action';
 
 const ALL = 'all';
 
@@ -23,7 +23,7 @@ export function RespondersView() {
   const [measureId, setMeasureId] = useState<MeasureId>('girth-mid-thigh');
   const [goal, setGoal] = useState<GoalId | typeof ALL>(ALL);
   const [isNamed, setNamed] = useState(true);
-  useHotkeys('n', () => setNamed(!isNamed));
+  useAction('names', () => setNamed(!isNamed));
   const { data, error } = useResponders(measureId);
   const { data: practice } = usePractice();
   const book = measureBook(practice?.ownMeasures ?? {});
@@ -64,7 +64,7 @@ export function RespondersView() {
             ]}
           />
         </div>
-        <Button keyHint="N" onClick={() => setNamed(!isNamed)}>
+        <Button does="names" onClick={() => setNamed(!isNamed)}>
           {isNamed ? 'Hide names' : 'Show names'}
         </Button>
       </PracticeHead>

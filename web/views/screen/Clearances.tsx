@@ -14,6 +14,7 @@ import { DateField } from '../../parts/DateField';
 import { Field, FieldError } from '../../parts/Field';
 import { day, endOfDayMs } from '../../parts/format';
 import { More } from '../../parts/More';
+import { Tick } from '../../parts/Tick';
 import { Ticks } from '../../parts/Ticks';
 
 const OTHER_SUBJECTS = {
@@ -140,15 +141,9 @@ function ClearanceForm({
         onChange={(event) => change({ givenBy: event.target.value })}
         error={wrong('givenBy')}
       />
-      <label className="flex min-h-11 items-center gap-2">
-        <input
-          type="checkbox"
-          className="size-5 accent-plum"
-          checked={form.byPhysician}
-          onChange={(event) => change({ byPhysician: event.target.checked })}
-        />
+      <Tick checked={form.byPhysician} onChange={(byPhysician) => change({ byPhysician })}>
         A physician
-      </label>
+      </Tick>
       <div className="grid grid-cols-2 gap-3">
         <DateField
           label="Until"
@@ -160,7 +155,7 @@ function ClearanceForm({
         <Field
           label="At most"
           unit="% LOP"
-          inputMode="numeric"
+          number="whole"
           value={form.cap}
           onChange={(event) => change({ cap: event.target.value })}
           hint="Empty: no cap"

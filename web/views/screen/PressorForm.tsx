@@ -68,8 +68,7 @@ export function PressorForm({ client }: { client: ClientRecord }) {
           label="Cuff at"
           unit="% LOP"
           className="max-w-40"
-          inputMode="decimal"
-          autoComplete="off"
+          number="decimal"
           value={percent}
           onChange={(event) => setPercent(event.target.value)}
         />

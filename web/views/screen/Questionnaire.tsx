@@ -1,10 +1,11 @@
 import { useState } from 'react';
-import { useHotkeys } from 'react-hotkeys-hook';
 import { LIMB_LABELS, LIMBS, type Limb } from '#core/quantity/limb';
 import { type ItemId, levelOf, SCREEN_ITEMS, type Stricter } from '#core/screening/items';
 import { ITEM_IDS } from '#core/screening/screening';
-import { KeyHint } from '../../parts/Button';
+import { ItsKey } from '../../parts/Button';
 import { Ticks } from '../../parts/Ticks';
+import { useAction } from '../../parts/use-action';
+import { YesNo } from '../../parts/YesNo';
 
 export type Places = Partial<Record<ItemId, Limb[]>>;
 export type Answers = Partial<Record<ItemId, boolean>>;
@@ -37,11 +38,11 @@ export function Questionnaire({
     move(1);
   };
   const restNo = () => onChange({ ...Object.fromEntries(ITEM_IDS.map((id) => [id, false])), ...answers });
-  useHotkeys('y', () => answer(true));
-  useHotkeys('n', () => answer(false));
-  useHotkeys('shift+n', restNo);
-  useHotkeys('up', () => move(-1), { preventDefault: true });
-  useHotkeys('down', () => move(1), { preventDefault: true });
+  useAction('yes', () => answer(true));
+  useAction('no', () => answer(false));
+  useAction('rest-no', restNo);
+  useAction('question-before', () => move(-1));
+  useAction('question-after', () => move(1));
   return (
     <div>
       <ol className="border-t border-ink/40">
@@ -61,23 +62,14 @@ export function Questionnaire({
                 </span>
               </span>
             </span>
-            <fieldset className="flex gap-1">
-              <legend className="sr-only">{SCREEN_ITEMS[id].label}</legend>
-              {[false, true].map((yes) => (
-                <button
-                  key={String(yes)}
-                  type="button"
-                  aria-pressed={answers[id] === yes}
-                  onClick={() => {
-                    onChange({ ...answers, [id]: yes });
-                    setCurrent(Math.min(place + 1, ITEM_IDS.length - 1));
-                  }}
-                  className={`min-h-9 min-w-12 rounded-sm border border-ink/40 px-2 text-[15px] aria-pressed:font-semibold ${yes ? 'aria-pressed:border-plum aria-pressed:bg-plum aria-pressed:text-on-plum' : 'aria-pressed:border-ink aria-pressed:bg-tint'}`}
-                >
-                  {yes ? 'Yes' : 'No'}
-                </button>
-              ))}
-            </fieldset>
+            <YesNo
+              question={SCREEN_ITEMS[id].label}
+              answer={answers[id]}
+              onAnswer={(yes) => {
+                onChange({ ...answers, [id]: yes });
+                setCurrent(Math.min(place + 1, ITEM_IDS.length - 1));
+              }}
+            />
             {answers[id] && SCREEN_ITEMS[id].inLimb && (
               <div className="col-span-2 pb-1 pl-7">
                 <Ticks
@@ -93,14 +85,14 @@ export function Questionnaire({
       </ol>
       <p className="mt-2 flex flex-wrap items-center gap-3 text-[14px] text-quiet">
         <span className="flex items-center gap-1">
-          <KeyHint>N</KeyHint> no <KeyHint>Y</KeyHint> yes, for the shaded line
+          <ItsKey of="no" /> no <ItsKey of="yes" /> yes, for the shaded line
         </span>
         <button
           type="button"
           onClick={restNo}
           className="flex min-h-11 items-center gap-2 font-semibold text-ink underline underline-offset-4"
         >
-          All the rest: no <KeyHint>Shift N</KeyHint>
+          All the rest: no <ItsKey of="rest-no" />
         </button>
       </p>
     </div>
