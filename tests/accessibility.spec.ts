@@ -1,12 +1,6 @@
-import { readFileSync } from 'node:fs';
-import type { AxeResults, RunOptions } from 'axe-core';
+import { bringAxe, CONTRAST, wrongIn } from './axe';
 import { expect, test } from './nervato';
 import { VIEWS } from './views';
-
-const AXE = readFileSync('node_modules/axe-core/axe.min.js', 'utf8');
-
-/** What differs from one theme to the other; all else is the same page. */
-const OF_A_THEME: RunOptions = { runOnly: ['color-contrast'] };
 
 /** A phone, a tablet, and a wide screen. */
 const WIDTHS = [390, 820, 1920];
@@ -41,26 +35,9 @@ for (const half of [0, 1]) {
       await test.step(view.name, async () => {
         await page.goto('/');
         await view.open(page);
-        // Evaluated rather than added as a script, which the content policy forbids.
-        await page.evaluate(AXE);
-        for (const [theme, options] of [
-          ['paper', {}],
-          ['floor', OF_A_THEME],
-        ] as const) {
-          const results = await page.evaluate(
-            ([value, how]) => {
-              document.documentElement.dataset.theme = value;
-              return (
-                window as unknown as { axe: { run: (how: RunOptions) => Promise<AxeResults> } }
-              ).axe.run(how);
-            },
-            [theme, options] as const,
-          );
-          const wrong = results.violations.map(
-            ({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html.slice(0, 160)).join(' | ')}`,
-          );
-          softly(wrong, `${view.name}, ${theme}`).toEqual([]);
-        }
+        await bringAxe(page);
+        softly(await wrongIn(page, 'paper'), `${view.name}, paper`).toEqual([]);
+        softly(await wrongIn(page, 'floor', CONTRAST), `${view.name}, floor`).toEqual([]);
         const usual = page.viewportSize();
         for (const width of WIDTHS) {
           await page.setViewportSize({ width, height: 844 });

@@ -22,6 +22,8 @@ export function Calendar({ iso, onChoose }: { iso: string; onChoose: (iso: strin
       onSelect={(date) => {
         if (date) onChoose(format(date, 'yyyy-MM-dd'));
       }}
+      // Begins with the figure that is seen, as somebody says it who speaks to the device.
+      labels={{ labelDayButton: (date) => format(date, 'd MMMM yyyy, EEEE') }}
       classNames={{
         months: 'relative',
         month_caption: 'flex min-h-11 items-center justify-center font-semibold',

@@ -53,6 +53,7 @@ export function Figure({
         <Popover.Content
           sideOffset={6}
           collisionPadding={12}
+          aria-label={`${label}: working`}
           className="z-40 max-h-[70vh] w-96 max-w-[90vw] overflow-auto rounded-sm border border-ink/40 bg-paper p-4 text-[15px]"
         >
           <p className="mb-2 font-semibold">{label}: working</p>

@@ -15,6 +15,7 @@ export function SetAsideLine() {
       </Popover.Trigger>
       <Popover.Portal>
         <Popover.Content
+          aria-label="What was set aside"
           align="end"
           className="z-40 max-h-[60vh] w-[28rem] max-w-[94vw] space-y-3 overflow-y-auto rounded-sm border border-ink bg-paper p-4"
         >

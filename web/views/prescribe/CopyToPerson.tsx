@@ -17,6 +17,7 @@ export function CopyToPerson({ className, take }: { className: string; take: (cl
       <Popover.Trigger className={className}>Copy to another person</Popover.Trigger>
       <Popover.Portal>
         <Popover.Content
+          aria-label="Copy to another person"
           align="start"
           sideOffset={4}
           className="z-40 w-80 rounded-sm border border-ink bg-paper p-3"

@@ -1,0 +1,34 @@
+import { readFileSync } from 'node:fs';
+import type { Page } from '@playwright/test';
+import type { AxeResults, RunOptions } from 'axe-core';
+
+const AXE = readFileSync('node_modules/axe-core/axe.min.js', 'utf8');
+
+/** What differs from one theme or state of a control to the next; all else is the same page. */
+export const CONTRAST: RunOptions = { runOnly: ['color-contrast'] };
+
+/** Brings axe to the page: evaluated rather than added as a script, which the content policy forbids. */
+export const bringAxe = (page: Page): Promise<unknown> => page.evaluate(AXE);
+
+/**
+ * What is wrong with the page as it stands in a theme, a line each: the rule and where. @param of a part of it alone
+ */
+export async function wrongIn(
+  page: Page,
+  theme: 'paper' | 'floor',
+  options: RunOptions = {},
+  of = 'html',
+): Promise<string[]> {
+  const { violations } = await page.evaluate(
+    ([value, how, part]) => {
+      document.documentElement.dataset.theme = value;
+      return (
+        window as unknown as { axe: { run: (of: string, how: RunOptions) => Promise<AxeResults> } }
+      ).axe.run(part, how);
+    },
+    [theme, options, of] as const,
+  );
+  return violations.map(
+    ({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html.slice(0, 160)).join(' | ')}`,
+  );
+}
