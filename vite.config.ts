@@ -44,20 +44,24 @@ const fontsFirst = (): Plugin => ({
   },
 });
 
-const INSERTS_STYLES = /^__insertCSS\(".*"\);?$/m;
+/** Where packages write styles into an inline element, which the page's policy refuses; ours come as a file instead. */
+const INSERTS_STYLES = {
+  sonner: /^__insertCSS\(".*"\);?$/m,
+  '@radix-ui/react-select':
+    /\/\* @__PURE__ \*\/ jsx\(\s*"style",\s*\{[^`]*`\[data-radix-select-viewport\][^`]*`[^)]*\),/,
+};
 
-/** The notices' package writes its styles into an inline element, which the page's policy refuses; they come as a file instead. */
-const stylesAsFiles = (): Plugin => ({
-  name: 'styles-as-files',
-  transform: {
-    filter: { id: /node_modules\/sonner\/dist\/index\.mjs/ },
-    handler: (code) => {
-      if (!INSERTS_STYLES.test(code))
-        throw new Error('sonner no longer inserts its styles: take this plugin out.');
-      return code.replace(INSERTS_STYLES, '');
+const stylesAsFiles = (): Plugin[] =>
+  Object.entries(INSERTS_STYLES).map(([from, inserts]) => ({
+    name: `styles-as-files ${from}`,
+    transform: {
+      filter: { id: new RegExp(`node_modules/${from}/dist/index\\.mjs`) },
+      handler: (code) => {
+        if (!inserts.test(code)) throw new Error(`${from} no longer inserts its styles: take this out.`);
+        return code.replace(inserts, '');
+      },
     },
-  },
-});
+  }));
 
 export default defineConfig(({ isSsrBuild }) => ({
   root: isSsrBuild ? '.' : 'web',

@@ -44,21 +44,22 @@ export function Picker<T extends string>({
             collisionPadding={12}
             // Keys in the list are the list's: the page beneath has its own for the same letters.
             onKeyDown={(event) => event.stopPropagation()}
-            className="z-50 max-h-[min(60dvh,var(--radix-select-content-available-height))] min-w-(--radix-select-trigger-width) max-w-[92vw] overflow-y-auto rounded-sm border border-ink/40 bg-paper py-1"
+            className="z-50 max-h-[min(60dvh,var(--radix-select-content-available-height))] min-w-(--radix-select-trigger-width) max-w-[92vw] overflow-hidden rounded-sm border border-ink/40 bg-paper py-1"
           >
-            {/* Not within Select.Viewport: it writes a style of its own, which the page’s policy refuses. */}
-            {options.map((option) => (
-              <Select.Item
-                key={option.value}
-                value={`${OF}${option.value}`}
-                className="flex min-h-11 cursor-default items-center justify-between gap-4 border-l-4 border-transparent px-3 outline-none data-[highlighted]:bg-tint data-[state=checked]:border-plum data-[state=checked]:font-semibold"
-              >
-                <Select.ItemText>{option.label}</Select.ItemText>
-                <Select.ItemIndicator>
-                  <Check aria-hidden className="size-4" />
-                </Select.ItemIndicator>
-              </Select.Item>
-            ))}
+            <Select.Viewport>
+              {options.map((option) => (
+                <Select.Item
+                  key={option.value}
+                  value={`${OF}${option.value}`}
+                  className="flex min-h-11 cursor-default items-center justify-between gap-4 border-l-4 border-transparent px-3 outline-none data-[highlighted]:bg-tint data-[state=checked]:border-plum data-[state=checked]:font-semibold"
+                >
+                  <Select.ItemText>{option.label}</Select.ItemText>
+                  <Select.ItemIndicator>
+                    <Check aria-hidden className="size-4" />
+                  </Select.ItemIndicator>
+                </Select.Item>
+              ))}
+            </Select.Viewport>
           </Select.Content>
         </Select.Portal>
       </Select.Root>
