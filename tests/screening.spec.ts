@@ -34,7 +34,7 @@ test('a screening finds an item, a clinician clears it with a cap, and the cap i
 
   await test.step('a coach cannot clear it', async () => {
     await workAs(page, 'tobias');
-    await expect(page.getByText('Only a clinician records a clearance (SCR-4).')).toBeVisible();
+    await expect(page.getByText('Only a clinician records a clearance.')).toBeVisible();
     await expect(page.getByRole('button', { name: 'Record a clearance' })).toHaveCount(0);
   });
 

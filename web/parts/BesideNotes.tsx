@@ -9,6 +9,7 @@ import { Button } from './Button';
 import { Field } from './Field';
 import { dayAndTime } from './format';
 import { useUnits } from './units';
+import { Why } from './Why';
 import { WordMenu } from './WordMenu';
 
 type Props = { plan: Pick<Plan, 'sitting'>; state: SessionState; act: (intent: Intent) => unknown };
@@ -112,7 +113,8 @@ function Swelling({ state }: { state: SessionState }) {
     <p key={where} className={isReal ? 'notched py-1' : 'py-1 text-quiet'}>
       {where}: {changeCm < 0 ? '−' : '+'}
       {length.words(Math.abs(changeCm))} over the session,{' '}
-      {isReal ? 'more than two measurements differ by' : 'within what two measurements differ by'} (OUT-2).
+      {isReal ? 'more than two measurements differ by' : 'within what two measurements differ by'}.{' '}
+      <Why rule="OUT-2" />
     </p>
   ));
 }

@@ -11,6 +11,7 @@ import { BloodPressureFields } from './BloodPressureFields';
 import { Button } from './Button';
 import { NO_PRESSURE, readPressure } from './typed-pressure';
 import { useNow } from './use-now';
+import { Why } from './Why';
 
 const EVERY_MS = 1_000;
 
@@ -62,7 +63,7 @@ export const BloodPressureInWork = memo(function BloodPressureInWork({
         </form>
       ) : (
         <p className="text-[15px] text-quiet">
-          Taken before, in the last rest, and 1 and 5 min after (RUN-8).
+          Taken before, in the last rest, and 1 and 5 min after. <Why rule="RUN-8" />
         </p>
       )}
     </details>

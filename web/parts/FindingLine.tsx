@@ -1,6 +1,6 @@
 import type { Finding } from '#core/findings/finding';
-import { RULES } from '#core/rules/catalogue';
 import { KeyHint } from './Button';
+import { Why } from './Why';
 
 const WORDS: Record<Finding['level'], string> = {
   hard: 'Not allowed',
@@ -29,9 +29,7 @@ export function FindingLine({ finding, mend }: { finding: Finding; mend?: Mend |
       ) : (
         finding.remedy
       )}{' '}
-      <abbr className="text-[13px] no-underline" title={RULES[finding.rule].text}>
-        {finding.rule}
-      </abbr>
+      <Why rule={finding.rule} />
     </div>
   );
 }

@@ -8,6 +8,7 @@ import { Choice } from './Choice';
 import { Scale } from './Scale';
 import { Tick } from './Tick';
 import { useAction } from './use-action';
+import { Why } from './Why';
 import { YesNo } from './YesNo';
 
 const BRUISING = { none: 'none', small: 'small', wide: 'wide' } as const;
@@ -46,10 +47,12 @@ export function FollowUpForm({
       <p className="text-[15px] text-quiet">
         {known
           ? `Asked: soreness ${known.soreness} of 10, bruising ${BRUISING[known.bruising]}${known.pinpointBleeding ? ', pinpoint bleeding' : ''}${known.numbness ? ', numbness' : ''}.`
-          : 'Ask next day. Numbness or wide bruising holds the next session (RUN-6).'}
+          : 'Ask next day. Numbness or wide bruising holds the next session.'}
       </p>
       <fieldset className="flex flex-wrap gap-x-5 gap-y-1">
-        <legend className="text-[15px]">Refer urgently when any of these (RUN-6)</legend>
+        <legend className="text-[15px]">
+          Refer urgently when any of these <Why rule="RUN-6" />
+        </legend>
         {urgentSignSchema.options.map((sign) => (
           <Tick
             key={sign}

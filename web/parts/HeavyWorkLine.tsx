@@ -16,6 +16,7 @@ import { Field, FieldError } from './Field';
 import { dayAndTime } from './format';
 import { NumberField } from './NumberField';
 import { useUnits } from './units';
+import { Why } from './Why';
 
 const SHOWN = 3;
 const SIDES: { value: Side; label: string }[] = [
@@ -41,8 +42,8 @@ export function HeavyWorkLine({ client }: { client: ClientRecord }) {
       <h3 className="font-semibold">Heavy work</h3>
       {done.length === 0 && (
         <p className="text-[15px] text-quiet">
-          None in half a year. One line for each exercise makes deload shares and muscle totals figures
-          (PRO-4).
+          None in half a year. One line for each exercise makes deload shares and muscle totals figures.{' '}
+          <Why rule="PRO-4" />
         </p>
       )}
       <ul>

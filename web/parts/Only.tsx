@@ -1,9 +1,14 @@
 import type { ReactNode } from 'react';
 import { type Deed, whoMay } from '#core/access/deeds';
 import { useMay } from '../data/queries';
+import { Why } from './Why';
 
 /** Shows what somebody may do to whom may do it, and to others who may (rule SCR-4). */
 export function Only({ deed, children }: { deed: Deed; children: ReactNode }) {
   if (useMay(deed)) return children;
-  return <p className="py-2 text-[15px] text-quiet print:hidden">{whoMay(deed)} (SCR-4)</p>;
+  return (
+    <p className="py-2 text-[15px] text-quiet print:hidden">
+      {whoMay(deed)} <Why rule="SCR-4" />
+    </p>
+  );
 }

@@ -3,6 +3,7 @@ import { type Finding, guardFindings, hardFindings } from '#core/findings/findin
 import { fieldProblem } from '../data/api';
 import { useMay } from '../data/queries';
 import { Field, FieldError } from './Field';
+import { Why } from './Why';
 
 /**
  * What stands between findings and a write: a hard one never passes, a guard needs a clinician and a reason (rule SCR-4).
@@ -26,7 +27,11 @@ export function useGuards(
       error={fieldProblem(error, 'overrideReason')}
     />
   );
-  const refusal = <FieldError>A guard is passed only by a clinician with a reason (SCR-4).</FieldError>;
+  const refusal = (
+    <FieldError>
+      A guard is passed only by a clinician with a reason. <Why rule="SCR-4" />
+    </FieldError>
+  );
   return {
     mayPass: passes && hardFindings(findings).length === 0,
     reason: guards > 0 ? { overrideReason } : {},

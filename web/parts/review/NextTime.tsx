@@ -1,13 +1,13 @@
 import { whoMay } from '#core/access/deeds';
 import { reviewSession } from '#core/record/session-review';
 import { changeWords } from '#core/review/change';
-import { RULES } from '#core/rules/catalogue';
 import { limitsInForce } from '#core/screening/clearance';
 import type { Act } from '../../act/act';
 import { type LiveSession, useSession } from '../../data/live-session';
 import { useClient, useMay, usePractice } from '../../data/queries';
 import { Button } from '../Button';
 import { useAction } from '../use-action';
+import { Why } from '../Why';
 import { ReviewAnswerForm } from './ReviewAnswerForm';
 
 /**
@@ -71,10 +71,7 @@ export function NextTime({ session: { view, state }, act }: { session: LiveSessi
             {changeWords(change)}
           </p>
           <p>
-            {reason}{' '}
-            <abbr className="text-[13px] no-underline" title={RULES[rule].text}>
-              {rule}
-            </abbr>
+            {reason} <Why rule={rule} />
           </p>
           {(maySign || answer) && (
             <ReviewAnswerForm

@@ -8,6 +8,7 @@ import { Button } from '../Button';
 import { Choice } from '../Choice';
 import { Field, FieldError } from '../Field';
 import { NumberField } from '../NumberField';
+import { Said } from '../Why';
 
 const ANSWERED = { accepted: 'Accepted', edited: 'Edited', declined: 'Declined' } as const;
 
@@ -124,7 +125,11 @@ export function ReviewAnswerForm({
           >
             {open === 'edited' ? 'Keep the edit' : 'Decline'}
           </Button>
-          {refused && <FieldError>{refused}</FieldError>}
+          {refused && (
+            <FieldError>
+              <Said>{refused}</Said>
+            </FieldError>
+          )}
         </form>
       )}
     </div>

@@ -12,6 +12,7 @@ import { FieldError } from '../../parts/Field';
 import { FindingLine } from '../../parts/FindingLine';
 import { Only } from '../../parts/Only';
 import { useGuards } from '../../parts/use-guards';
+import { Why } from '../../parts/Why';
 import { BlockWeeks } from './BlockWeeks';
 import { BlockWishForm } from './BlockWishForm';
 import { MonthView } from './MonthView';
@@ -91,7 +92,7 @@ function BlockDays({
       {problem && <FieldError>{problem.issues[0]?.message ?? 'Something is to be filled in.'}</FieldError>}
       {unmet.map(({ message, rule }) => (
         <p key={message} className="notched py-0.5 text-[15px] text-ochre">
-          {message} <span className="text-[13px]">{rule}</span>
+          {message} <Why rule={rule} />
         </p>
       ))}
       {findings.map((finding) => (
@@ -104,7 +105,8 @@ function BlockDays({
       )}
       <p className="max-w-prose text-[14px] text-quiet">
         Press a day to add or take away a session. What is missed is made up in its week where that fits; a
-        session done on another day fills the nearest missed one. Maximal strength needs heavy work (PRO-4).
+        session done on another day fills the nearest missed one. Maximal strength needs heavy work.{' '}
+        <Why rule="PRO-4" />
       </p>
       {!problem && <Rehearsal client={client} practice={practice} block={block} />}
       <div className="flex flex-wrap items-end gap-4 border-t border-ink/40 pt-4">

@@ -14,6 +14,7 @@ import { Field, FieldError } from '../../parts/Field';
 import { LimbCross } from '../../parts/LimbCross';
 import { useUnits } from '../../parts/units';
 import { usePlanInHand } from '../../parts/use-plan-in-hand';
+import { Why } from '../../parts/Why';
 
 const WHERE = {
   arm: 'Just below the armpit, arm hanging relaxed. Never over the elbow or the forearm.',
@@ -93,7 +94,9 @@ export function FitBench({ client }: { client: ClientRecord }) {
         />
       </div>
       <div>
-        <h3 className="font-semibold">Cuffs for this limb</h3>
+        <h3 className="font-semibold">
+          Cuffs for this limb <Why rule="FIT-3" />
+        </h3>
         {ranked.length === 0 && (
           <p className="mt-2 text-quiet">Enter the girth and the cuffs are ranked here.</p>
         )}
@@ -114,17 +117,16 @@ export function FitBench({ client }: { client: ClientRecord }) {
                   <strong className={fits ? '' : 'font-normal'}>{label}</strong>, {length.words(widthCm)} wide
                   <span className="block text-[14px]">{reason}</span>
                 </span>
-                <span
-                  className="figures text-[14px]"
-                  title="Bladder width ÷ girth: narrow needs more (FIT-3)"
-                >
-                  {widthToGirth.toFixed(2)} width ÷ girth
-                </span>
+                <span className="figures text-[14px]">{widthToGirth.toFixed(2)} width ÷ girth</span>
               </label>
             </li>
           ))}
         </ul>
-        {noneFits && !misfit && <FieldError>{rangeToBuy(limb, girthCm)} (FIT-2)</FieldError>}
+        {noneFits && !misfit && (
+          <FieldError>
+            {rangeToBuy(limb, girthCm)} <Why rule="FIT-2" />
+          </FieldError>
+        )}
         {misfit && (
           <FieldError>
             {misfit.message} {misfit.remedy}
@@ -133,7 +135,7 @@ export function FitBench({ client }: { client: ClientRecord }) {
         {ranked.length > 0 && straps.length > 0 && (
           <fieldset className="mt-4">
             <legend className="text-[14px] text-quiet">
-              Nothing with a gauge at hand? By feel only, never as %LOP (TIGHT)
+              Nothing with a gauge at hand? By feel only, never as %LOP <Why rule="TIGHT" />
             </legend>
             {straps.map(({ id, label, firstMark, lastMark }) => (
               <label key={id} className="flex min-h-11 items-center gap-2 px-2 has-checked:bg-tint">
@@ -151,7 +153,7 @@ export function FitBench({ client }: { client: ClientRecord }) {
         )}
         {write.error && <FieldError>{failureWords(write.error)}</FieldError>}
         {ready && (
-          <ul className="mt-4 list-inside list-disc text-[15px]" aria-label="Placing it (FIT-4)">
+          <ul className="mt-4 list-inside list-disc text-[15px]" aria-label="Placing it">
             {PLACING.map((line) => (
               <li key={line}>{line}</li>
             ))}

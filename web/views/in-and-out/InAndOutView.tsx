@@ -6,6 +6,7 @@ import { FieldError } from '../../parts/Field';
 import { FileInput } from '../../parts/FileLink';
 import { PracticeHead } from '../../parts/PracticeHead';
 import { PAPER_FORM_IDS, PAPER_FORMS } from '../../parts/paper-forms';
+import { Why } from '../../parts/Why';
 import { ArchiveIn } from './ArchiveIn';
 import { CalendarAddress } from './CalendarAddress';
 import { kindOfFile } from './kind-of-file';
@@ -34,7 +35,7 @@ export function InAndOutView() {
       <PracticeHead title="In and out">{null}</PracticeHead>
       {!mayTakeIn && (
         <p className="max-w-prose text-quiet">
-          A clinician or the owner brings records in; the owner takes the practice out (SCR-4).
+          A clinician or the owner brings records in; the owner takes the practice out. <Why rule="SCR-4" />
         </p>
       )}
       {mayTakeIn && (

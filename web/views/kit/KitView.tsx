@@ -24,6 +24,7 @@ import { Field, FieldError } from '../../parts/Field';
 import { Ticks } from '../../parts/Ticks';
 import { readPressure } from '../../parts/typed-pressure';
 import { useUnits } from '../../parts/units';
+import { Why } from '../../parts/Why';
 import { KitForm } from './KitForm';
 import { cellOf, headOf, isOfKind, KINDS, KIT_KINDS, type KitField, type KitKind } from './kit-fields';
 import { WithoutLop } from './WithoutLop';
@@ -90,7 +91,11 @@ function KitSection({ kind, items }: { kind: KitKind; items: readonly KitItem['i
         </div>
       )}
       {retire.error && <FieldError>{failureWords(retire.error)}</FieldError>}
-      {!mayChange && <p className="mt-1 text-[15px] text-quiet">A clinician changes these (SCR-4).</p>}
+      {!mayChange && (
+        <p className="mt-1 text-[15px] text-quiet">
+          A clinician changes these. <Why rule="SCR-4" />
+        </p>
+      )}
       {mayChange && open === 'new' && <KitForm kind={kind} done={() => setOpen(null)} />}
       {mayChange && open !== 'new' && (
         <Button className="mt-2" onClick={() => setOpen('new')}>
@@ -279,7 +284,7 @@ function Settings({ settings }: { settings: PracticeSettings }) {
   if (!mayChange) {
     return (
       <p className="mt-4 text-[15px] text-quiet">
-        Units and strictness are changed by a clinician or the owner of the practice (SCR-4).
+        Units and strictness are changed by a clinician or the owner of the practice. <Why rule="SCR-4" />
       </p>
     );
   }

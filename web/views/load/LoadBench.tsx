@@ -25,6 +25,7 @@ import { HeavyWorkLine } from '../../parts/HeavyWorkLine';
 import { useUnits } from '../../parts/units';
 import { useGuards } from '../../parts/use-guards';
 import { usePlanInHand } from '../../parts/use-plan-in-hand';
+import { Why } from '../../parts/Why';
 import { FormulaDots } from './FormulaDots';
 import { TestsOnRecord } from './TestsOnRecord';
 
@@ -127,7 +128,8 @@ export function LoadBench({ client }: { client: ClientRecord }) {
             />
           </div>
           <p className="text-[14px] text-quiet">
-            An injured or post-operative side is not tested: the other side stands in, marked (LOAD-2).
+            An injured or post-operative side is not tested: the other side stands in, marked.{' '}
+            <Why rule="LOAD-2" />
             {ofOtherSide &&
               ` On record for the ${ofOtherSide.side}: ${mass.words(ofOtherSide.oneRepMax.value)}.`}
           </p>

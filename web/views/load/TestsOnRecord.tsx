@@ -47,7 +47,7 @@ export function TestsOnRecord({ client }: { client: ClientRecord }) {
                 <span className="figures text-lg">{mass.words(fact.oneRepMax.value)}</span>
                 <span className={due ? 'notched text-ochre' : 'text-quiet'}>
                   {ageWords(fact.atMs, client.judgedAtMs)}
-                  {due && ': test again, it holds 6 weeks (LOAD-2)'}
+                  {due && ': test again, it holds 6 weeks'}
                 </span>
               </button>
             </li>

@@ -23,6 +23,7 @@ import { Button } from '../../parts/Button';
 import { Field, FieldError } from '../../parts/Field';
 import { day } from '../../parts/format';
 import { Picker } from '../../parts/Picker';
+import { Why } from '../../parts/Why';
 
 const HistoryChart = lazy(() =>
   import('../../parts/HistoryChart').then(({ HistoryChart }) => ({ default: HistoryChart })),
@@ -164,13 +165,14 @@ function KeptFor({ client }: { client: ClientRecord }) {
         </div>
       ) : (
         <p className="text-[15px] text-quiet">
-          Kept for {SHELF_LIFE_LABELS[shelfLife]}; a clinician may change it (SCR-4).
+          Kept for {SHELF_LIFE_LABELS[shelfLife]}; a clinician may change it. <Why rule="SCR-4" />
         </p>
       )}
       {own.length > 0 && <p className="mt-1 text-[14px] text-quiet">Apart from it: {own.join(', ')}.</p>}
       {operated.length > 0 && shelfLife !== 'every-session' && (
         <p className="notched mt-1 text-[14px] text-ochre">
-          After an operation, {limbsWords(operated)}: {SHELF_LIFE_LABELS['every-session']} (LOP-6).
+          After an operation, {limbsWords(operated)}: {SHELF_LIFE_LABELS['every-session']}.{' '}
+          <Why rule="LOP-6" />
         </p>
       )}
       {write.error && <FieldError>{failureWords(write.error)}</FieldError>}
@@ -214,7 +216,11 @@ function QuickCheckForm({ client, fact }: { client: ClientRecord; fact: Occlusio
         value={typed}
         onChange={(event) => setTyped(event.target.value)}
         error={fieldProblem(write.error, 'goneMmHg')}
-        hint="Within ±10 it is confirmed and its shelf life begins anew, at most twice (LOP-7)."
+        hint={
+          <>
+            Within ±10 it is confirmed and its shelf life begins anew, at most twice. <Why rule="LOP-7" />
+          </>
+        }
       />
       <Field
         label="In steps of"

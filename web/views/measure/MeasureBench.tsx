@@ -13,6 +13,7 @@ import { Choice } from '../../parts/Choice';
 import { LimbCross } from '../../parts/LimbCross';
 import { useDraft } from '../../parts/use-draft';
 import { usePlanInHand, usePlanSearch } from '../../parts/use-plan-in-hand';
+import { Why } from '../../parts/Why';
 import { KnownPressures } from './KnownPressures';
 import { MeasureCuff } from './MeasureCuff';
 import { RoundPlanner } from './RoundPlanner';
@@ -88,7 +89,8 @@ export function MeasureBench({ client }: { client: ClientRecord }) {
         )}
         {!fit && (
           <FirstDo clientId={client.id} link="Fit">
-            {LIMB_LABELS[limb]} has no girth and cuff yet, and a pressure belongs to a cuff (FIT-3).
+            {LIMB_LABELS[limb]} has no girth and cuff yet, and a pressure belongs to a cuff.{' '}
+            <Why rule="FIT-3" />
           </FirstDo>
         )}
       </section>

@@ -28,6 +28,7 @@ import { ProbeKnob } from '../../parts/ProbeKnob';
 import { useUnits } from '../../parts/units';
 import { useAction } from '../../parts/use-action';
 import { useNow } from '../../parts/use-now';
+import { Why } from '../../parts/Why';
 import { BracketAxis } from './BracketAxis';
 import { PressureColumn } from './PressureColumn';
 import { SetupSentence } from './SetupSentence';
@@ -195,8 +196,8 @@ export function MeasureCuff({
         ) : (
           <p className="max-w-prose text-[15px] text-quiet">
             Expect about <span className="figures">{Math.round(expectedMmHg)}</span> mmHg for this girth and
-            cuff, as a check only (LOP-7). Two trials within 10 mmHg are enough, with 60 s of free flow
-            between (LOP-3).
+            cuff, as a check only. <Why rule="LOP-7" /> Two trials within 10 mmHg are enough, with 60 s of
+            free flow between. <Why rule="LOP-3" />
           </p>
         )}
         {estimate && (
@@ -212,7 +213,9 @@ export function MeasureCuff({
           </p>
         )}
         {trials.length > 0 && !estimate && (
-          <FieldError>Rising and falling cannot both be right: take another trial (LOP-2).</FieldError>
+          <FieldError>
+            Rising and falling cannot both be right: take another trial. <Why rule="LOP-2" />
+          </FieldError>
         )}
         {findings.map((finding) => (
           <FindingLine key={finding.message} finding={finding} />

@@ -17,6 +17,7 @@ import { Field, FieldError } from '../../parts/Field';
 import { FindingLine } from '../../parts/FindingLine';
 import { dayAndTime } from '../../parts/format';
 import { Scale } from '../../parts/Scale';
+import { Why } from '../../parts/Why';
 import { YesNo } from '../../parts/YesNo';
 
 /** A strap tightened by feel: second best, and never a share of the occlusion pressure (rule TIGHT). */
@@ -69,7 +70,7 @@ export function TightnessForm({
     <div className="max-w-2xl min-w-0 space-y-4 md:col-span-1 xl:col-span-2">
       <p className="notched py-1 text-ochre">
         By feel only. People misjudge tightness, so this never counts as a measured pressure; a cuff with a
-        gauge is better (TIGHT).
+        gauge is better. <Why rule="TIGHT" />
       </p>
       <p>
         <strong>{LIMB_LABELS[limb]}</strong>, {strap.label}, {strap.counts} {strap.firstMark}–{strap.lastMark}

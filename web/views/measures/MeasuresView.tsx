@@ -4,6 +4,7 @@ import { useMay, usePractice } from '../../data/queries';
 import { Button } from '../../parts/Button';
 import { plain } from '../../parts/format';
 import { PracticeHead } from '../../parts/PracticeHead';
+import { Why } from '../../parts/Why';
 import { MeasureForm } from './MeasureForm';
 
 /** What is measured here: the standard measures as this practice takes them, and its own (OUT-1, OUT-2). */
@@ -22,7 +23,12 @@ export function MeasuresView() {
       <p className="max-w-prose text-quiet">
         The error is what one measurement is off by chance. It is assumed until this practice’s own repeats
         say better, and what is real is judged by it.
-        {!mayChange && ' A clinician changes measures (SCR-4).'}
+        {!mayChange && (
+          <>
+            {' '}
+            A clinician changes measures. <Why rule="SCR-4" />
+          </>
+        )}
       </p>
       {open === 'new' && <MeasureForm id={null} book={book} done={() => setOpen(null)} />}
       <ul aria-label="Measures" className="max-w-5xl border-t border-ink/40">

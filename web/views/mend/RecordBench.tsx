@@ -10,6 +10,7 @@ import { BenchHeading } from '../../parts/Bench';
 import { Button } from '../../parts/Button';
 import { Field, FieldError } from '../../parts/Field';
 import { dayAndTime } from '../../parts/format';
+import { Why } from '../../parts/Why';
 import { AboutPerson } from './AboutPerson';
 
 /** What stands on a record, and mending it: nothing is hidden, what was wrong stays struck through with its reason. */
@@ -44,7 +45,11 @@ function Entries({ client }: { client: ClientRecord }) {
           </Link>
         )}
       </div>
-      {!mayMend && <p className="text-[15px] text-quiet">A clinician retracts an entry (SCR-4).</p>}
+      {!mayMend && (
+        <p className="text-[15px] text-quiet">
+          A clinician retracts an entry. <Why rule="SCR-4" />
+        </p>
+      )}
       {unsettled.length > 0 && (
         <div role="status" className="notched space-y-1 py-1">
           {unsettled.map((one) => (

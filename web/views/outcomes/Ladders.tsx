@@ -2,6 +2,7 @@ import type { ClientRecord } from '#contract/client';
 import { RUNG_LABELS } from '#core/plan/goals';
 import { LIMB_LABELS, LIMBS } from '#core/quantity/limb';
 import { adviseRung, rungInForce } from '#core/record/ladder-in-force';
+import { Why } from '../../parts/Why';
 
 /** Whether a limb that climbs the ladder is ready for the next rung (PRO-5). */
 export function Ladders({ client: { facts, judgedAtMs } }: { client: ClientRecord }) {
@@ -9,7 +10,9 @@ export function Ladders({ client: { facts, judgedAtMs } }: { client: ClientRecor
   if (limbs.length === 0) return null;
   return (
     <section aria-label="Ready to go on">
-      <h3 className="font-semibold">Ready to go on? (PRO-5)</h3>
+      <h3 className="font-semibold">
+        Ready to go on? <Why rule="PRO-5" />
+      </h3>
       <ul className="border-t border-rule">
         {limbs.map((limb) => {
           const { move, to, why } = adviseRung(facts, limb, judgedAtMs);

@@ -12,6 +12,7 @@ import { failureWords } from '../../data/api';
 import { useOutcomes } from '../../data/outcomes';
 import { AdverseEvents } from '../../parts/AdverseEvents';
 import { FieldError } from '../../parts/Field';
+import { Why } from '../../parts/Why';
 import { BlockByBlock } from './BlockByBlock';
 import { Comparisons } from './Comparisons';
 import { Found } from './Found';
@@ -95,7 +96,9 @@ function Outcomes({ client, view }: { client: ClientRecord; view: OutcomesView }
       <div className={`space-y-6 print:hidden ${due.length > 0 ? 'max-lg:order-first' : ''}`}>
         {due.length > 0 && (
           <section aria-label="Due">
-            <h3 className="font-semibold">Due {MOMENT_WORDS[due[0]?.moment ?? 'baseline']} (OUT-4)</h3>
+            <h3 className="font-semibold">
+              Due {MOMENT_WORDS[due[0]?.moment ?? 'baseline']} <Why rule="OUT-4" />
+            </h3>
             <ul className="border-t border-rule">
               {due.map(({ measureId, limb, setting, ...moment }) => (
                 <li key={`${measureId} ${limb} ${setting}`} className="border-b border-rule">

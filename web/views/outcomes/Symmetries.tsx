@@ -2,6 +2,7 @@ import { isAside, otherSideOf, type Series } from '#core/outcomes/series';
 import { newestPair, symmetry } from '#core/outcomes/symmetry';
 import { limbSide } from '#core/quantity/limb';
 import { day, plain } from '../../parts/format';
+import { Why } from '../../parts/Why';
 
 /** Weaker over stronger, where both limbs were taken (rule OUT-3). */
 export function Symmetries({ series }: { series: readonly Series[] }) {
@@ -16,7 +17,9 @@ export function Symmetries({ series }: { series: readonly Series[] }) {
   if (pairs.length === 0) return null;
   return (
     <section aria-label="Symmetry">
-      <h3 className="font-semibold">Side against side (OUT-3)</h3>
+      <h3 className="font-semibold">
+        Side against side <Why rule="OUT-3" />
+      </h3>
       <ul className="border-t border-rule">
         {pairs.map(({ label, atMs, found: { ratio, interval, weaker } }) => (
           <li key={label} className="flex flex-wrap items-baseline gap-x-6 border-b border-rule py-1">

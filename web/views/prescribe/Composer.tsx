@@ -12,6 +12,7 @@ import { AtPlaces } from '../../parts/AtPlaces';
 import { Button } from '../../parts/Button';
 import { FindingsFor } from '../../parts/FindingLine';
 import { useAction } from '../../parts/use-action';
+import { Said } from '../../parts/Why';
 import { EffortForecast } from './EffortForecast';
 import { ExerciseEditor } from './ExerciseEditor';
 import { ExerciseList } from './ExerciseList';
@@ -179,7 +180,9 @@ function About({ notes, draftAnew }: { notes: readonly string[]; draftAnew: () =
     <div className="flex flex-wrap items-start justify-between gap-x-6 gap-y-2">
       <ul className="max-w-3xl flex-1 text-[15px] text-quiet" aria-label="About this draft">
         {[...new Set(notes)].map((note) => (
-          <li key={note}>{note}</li>
+          <li key={note}>
+            <Said>{note}</Said>
+          </li>
         ))}
       </ul>
       <Button does="draft-anew" onClick={draftAnew}>

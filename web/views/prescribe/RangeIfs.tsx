@@ -88,8 +88,8 @@ function widthWords({ widthCm, girthCm, cuffId, limb }: OcclusionFact, { cuffs }
       ({ label, widthCm: width }) =>
         `${label}, ${plain(width)} cm: about ${plain(expectedOcclusionPressureMmHg({ girthCm, widthCm: width }), 0)} mmHg`,
     );
-  const mine = `Width ÷ girth is ${plain(widthCm / girthCm, 2)}. A narrow cuff needs more pressure than a wide one, so a pressure never carries over (FIT-3).`;
+  const mine = `Width ÷ girth is ${plain(widthCm / girthCm, 2)}. A narrow cuff needs more pressure than a wide one, so a pressure never carries over.`;
   return others.length > 0
-    ? `${mine} By the rule of thumb of LOP-7, to be measured and never used: ${others.join('; ')}.`
+    ? `${mine} By a rule of thumb, to be measured and never used: ${others.join('; ')}.`
     : mine;
 }

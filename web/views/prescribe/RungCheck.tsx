@@ -87,7 +87,7 @@ export function RungCheck({
         {check &&
           `, since ${day(check.atMs)}${by ? `, ${by}` : ''}${check.reason ? `: ${check.reason}` : ''}`}
         {days !== null && <span className="figures">, day {days}</span>}. {MOVES[advice.move]}:{' '}
-        {RUNG_LABELS[advice.to].toLowerCase()}. {advice.why} <span className="text-[13px]">PRO-5</span>
+        {RUNG_LABELS[advice.to].toLowerCase()}. {advice.why}
       </summary>
       <div className="space-y-2 pb-2">
         <Scale label="Pain at rest or in daily life" value={pain} onChange={setPain} />

@@ -95,7 +95,7 @@ export function WishSentence({ composer, practice }: { composer: ComposerState; 
         }}
         options={[
           { value: NO_TEMPLATE, label: 'no template' },
-          { value: FIRST_MONTH, label: 'the first month (PRO-6)' },
+          { value: FIRST_MONTH, label: 'the first month' },
           ...practice.templates.map(({ id, name }) => ({ value: id, label: name })),
         ]}
       />

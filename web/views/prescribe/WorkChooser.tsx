@@ -3,8 +3,8 @@ import type { ClientRecord } from '#contract/client';
 import type { GoalId } from '#core/plan/goals';
 import { LIMB_LABELS, type Limb } from '#core/quantity/limb';
 import { chooseWork, type Reason, WORK_LABELS, type WorkOption } from '#core/record/choose-work';
-import { RULES } from '#core/rules/catalogue';
 import { Scale } from '../../parts/Scale';
+import { Why } from '../../parts/Why';
 
 /** Heavy, under a cuff, or light without, for this limb now: what speaks for each, with its rule. It informs. */
 export function WorkChooser({
@@ -68,8 +68,4 @@ function Option({ option: { kind, speaksFor, speaksAgainst, ruledOut } }: { opti
   );
 }
 
-const Rule = ({ id }: { id: Reason['rule'] }) => (
-  <abbr className="text-[13px] no-underline" title={RULES[id].text}>
-    {id}
-  </abbr>
-);
+const Rule = ({ id }: { id: Reason['rule'] }) => <Why rule={id} />;

@@ -4,6 +4,7 @@ import { LIMB_LABELS } from '#core/quantity/limb';
 import type { LimbInHand } from '#core/session/in-hand';
 import type { Act } from '../../act/act';
 import { Button } from '../../parts/Button';
+import { Why } from '../../parts/Why';
 
 /** Colour or feeling was not good: somebody decides, and nothing else goes on before (rule RUN-3). It cannot be dismissed. */
 export function ColourDecision({
@@ -29,8 +30,8 @@ export function ColourDecision({
             Colour or feeling is not good
           </AlertDialog.Title>
           <AlertDialog.Description className="mt-1 text-[15px] text-quiet">
-            Numb, pale, blue, purple, cold or sharp pain: note the sign, and the session stops (RUN-3). Too
-            tight: loosen or release, and look again.
+            Numb, pale, blue, purple, cold or sharp pain: note the sign, and the session stops.{' '}
+            <Why rule="RUN-3" /> Too tight: loosen or release, and look again.
           </AlertDialog.Description>
           <p className="mt-3 font-semibold tabular-nums" aria-live="polite">
             {limbs.map(heldWords).join(' ')}

@@ -7,6 +7,7 @@ import type { SessionState } from '#core/session/state';
 import type { Act } from '../../act/act';
 import { clock } from '../../parts/format';
 import { useNow } from '../../parts/use-now';
+import { Why } from '../../parts/Why';
 import { PressureRead } from './PressureRead';
 
 // With the dock's, so that the same clock never reads two things at once.
@@ -34,7 +35,9 @@ export const CuffClocks = memo(function CuffClocks({
           <p className="text-[14px] text-quiet">Occluded, of {clock(limitMs)}</p>
           <p className={`figures text-5xl ${alarm === 'none' ? '' : 'text-vermilion'}`}>{clock(clockMs)}</p>
           {target?.kind === 'by-feel' && (
-            <p>By feel, at {markWords(target)}: check colour and tingling (TIGHT).</p>
+            <p>
+              By feel, at {markWords(target)}: check colour and tingling. <Why rule="TIGHT" />
+            </p>
           )}
           {target && target.kind !== 'by-feel' && <PressureRead target={target} act={act} />}
         </div>

@@ -25,6 +25,7 @@ import { useAction } from '../../parts/use-action';
 import { useEscapeTwice } from '../../parts/use-escape-twice';
 import { useNow } from '../../parts/use-now';
 import { useSpace } from '../../parts/use-space';
+import { Said, Why } from '../../parts/Why';
 import { say } from '../../sound/voice';
 import { promptWords, stepWords, thenWords } from '../../words/step-words';
 import { ColourDecision } from './ColourDecision';
@@ -102,7 +103,11 @@ export function LiveBench({ session: { view, log, state } }: { session: LiveSess
         )}
       </header>
       {plan.today && <p className="notched py-1">{lighterWords(plan.today)}</p>}
-      {hint && <p className="text-xl max-sm:text-[16px]">{hint}</p>}
+      {hint && (
+        <p className="text-xl max-sm:text-[16px]">
+          <Said>{hint}</Said>
+        </p>
+      )}
       {state.runner !== null && state.runner !== thisDevice && state.finishedAtMs === null && (
         <p className="notched flex flex-wrap items-center gap-3 py-1">
           Another device runs this session: it ends sets and begins them on the clock.
@@ -115,7 +120,7 @@ export function LiveBench({ session: { view, log, state } }: { session: LiveSess
         <p role="alert" className="border-l-4 border-vermilion pl-3 text-xl">
           <strong className="text-vermilion">Stop.</strong> {state.stopped.why}. Deflate at once, sit or lie
           down, stay with the person, follow local first-aid policy. Note what was felt, where, and when it
-          passed (RUN-3).
+          passed. <Why rule="RUN-3" />
         </p>
       )}
       <div className="grid gap-6 lg:grid-cols-[1fr_20rem]">

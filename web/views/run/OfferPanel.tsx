@@ -1,6 +1,5 @@
 import { memo } from 'react';
 import type { Plan } from '#core/plan/plan';
-import { RULES } from '#core/rules/catalogue';
 import { noHarderWords } from '#core/session/no-harder';
 import { offerAfterSet } from '#core/session/offer';
 import type { SessionState } from '#core/session/state';
@@ -10,6 +9,7 @@ import { usePractice } from '../../data/queries';
 import { Button } from '../../parts/Button';
 import { useUnits } from '../../parts/units';
 import { useAction } from '../../parts/use-action';
+import { Why } from '../../parts/Why';
 import { offerWords } from '../../words/offer-words';
 
 /** The change a practitioner would make after a set that fell short; accepted or not, it is on record. */
@@ -34,10 +34,7 @@ export const OfferPanel = memo(function OfferPanel({
   return (
     <section role="status" className="border-l-4 border-plum py-1 pl-3">
       <p>
-        {offered.reason}{' '}
-        <abbr className="text-[13px] no-underline" title={RULES[offered.rule].text}>
-          {offered.rule}
-        </abbr>
+        {offered.reason} <Why rule={offered.rule} />
       </p>
       <div className="mt-1 flex gap-2">
         <Button does="take" onClick={() => answer(true)}>

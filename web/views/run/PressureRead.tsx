@@ -2,6 +2,7 @@ import { useState } from 'react';
 import type { CuffedInHand } from '#core/session/in-hand';
 import type { Act } from '../../act/act';
 import { NumberInput } from '../../parts/NumberInput';
+import { Why } from '../../parts/Why';
 
 /** The pressure last read, and a place to type a new reading. */
 export function PressureRead({ target, act }: { target: CuffedInHand; act: Act }) {
@@ -44,8 +45,8 @@ export function PressureRead({ target, act }: { target: CuffedInHand; act: Act }
       )}
       {over && (
         <p role="alert" className="notched py-1 text-ochre">
-          {reading} is above this limb’s LOP of {occlusionMmHg}: let it down, then enter what you read
-          (PRS-3).
+          {reading} is above this limb’s LOP of {occlusionMmHg}: let it down, then enter what you read.{' '}
+          <Why rule="PRS-3" />
         </p>
       )}
     </form>

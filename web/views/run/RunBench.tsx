@@ -39,6 +39,7 @@ import { LastReview } from '../../parts/review/LastReview';
 import { useGuards } from '../../parts/use-guards';
 import { planSearch, usePlanInHand } from '../../parts/use-plan-in-hand';
 import { useSpace } from '../../parts/use-space';
+import { Why } from '../../parts/Why';
 import { DayExposure } from './DayExposure';
 import { EnterSession } from './EnterSession';
 import { HomeLinks } from './HomeLinks';
@@ -135,7 +136,7 @@ export function RunBench({ client }: { client: ClientRecord }) {
       {prescription && setsShare < 1 && (
         <p className="notched py-1">
           A deload week of the block: {Math.round(100 * setsShare)} % of the sets, at the same pressures and
-          loads (PRO-4).
+          loads. <Why rule="PRO-4" />
         </p>
       )}
       {clear && !checked && <DayCheckForm client={client} />}

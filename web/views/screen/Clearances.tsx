@@ -16,6 +16,7 @@ import { day, endOfDayMs } from '../../parts/format';
 import { More } from '../../parts/More';
 import { Tick } from '../../parts/Tick';
 import { Ticks } from '../../parts/Ticks';
+import { Why } from '../../parts/Why';
 
 const OTHER_SUBJECTS = {
   'blood-pressure': 'Resting blood pressure',
@@ -64,7 +65,11 @@ export function Clearances({ client, open }: { client: ClientRecord; open: reado
         ))}
       </ul>
       <More more={more}>Show earlier clearances</More>
-      {!mayRecord && <p className="text-[14px] text-quiet">Only a clinician records a clearance (SCR-4).</p>}
+      {!mayRecord && (
+        <p className="text-[14px] text-quiet">
+          Only a clinician records a clearance. <Why rule="SCR-4" />
+        </p>
+      )}
       {mayRecord && !adding && (
         <Button className="mt-2" onClick={() => setAdding(true)}>
           Record a clearance

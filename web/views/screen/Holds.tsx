@@ -2,12 +2,12 @@ import { useState } from 'react';
 import type { ClientRecord } from '#contract/client';
 import { type Hold, whyNotLift } from '#core/record/holds';
 import { holdsInForce } from '#core/record/in-force';
-import { RULES } from '#core/rules/catalogue';
 import { api, failureWords, fieldProblem, read } from '../../data/api';
 import { useMay, useRecordWrite } from '../../data/queries';
 import { Button } from '../../parts/Button';
 import { Field, FieldError } from '../../parts/Field';
 import { dayAndTime } from '../../parts/format';
+import { Why } from '../../parts/Why';
 
 /** What holds this person now, and how it ends; a later answer never erases it (rule SCR-5). */
 export function Holds({ client }: { client: ClientRecord }) {
@@ -37,10 +37,7 @@ function OneHold({ client, hold }: { client: ClientRecord; hold: Hold }) {
   return (
     <div>
       <p>
-        {hold.words}, {dayAndTime(hold.atMs)}.{' '}
-        <abbr className="text-[13px] no-underline" title={RULES[hold.rule].text}>
-          {hold.rule}
-        </abbr>
+        {hold.words}, {dayAndTime(hold.atMs)}. <Why rule={hold.rule} />
       </p>
       <p className="text-[14px] text-quiet">{notYet ?? endsWords(hold)}</p>
       {!notYet && clinician && !lifting && (

@@ -1,5 +1,5 @@
-import { RULES } from '#core/rules/catalogue';
 import { DECISION_WORDS, type Judgement } from '#core/screening/decide';
+import { Why } from '../../parts/Why';
 
 /** A decision with each reason and what answers it. */
 export function JudgementLines({ judgement: { decision, reasons } }: { judgement: Judgement }) {
@@ -14,9 +14,7 @@ export function JudgementLines({ judgement: { decision, reasons } }: { judgement
           <li key={subject} className="border-t border-rule py-1 text-[15px]">
             {words}:{' '}
             <strong>{clearedBy ?? (level === 'stop' ? 'stop, physician first' : 'needs a clearance')}</strong>{' '}
-            <abbr className="text-[13px] no-underline" title={RULES[rule].text}>
-              {rule}
-            </abbr>
+            <Why rule={rule} />
           </li>
         ))}
       </ul>

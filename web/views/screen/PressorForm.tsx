@@ -11,6 +11,7 @@ import { BloodPressureFields } from '../../parts/BloodPressureFields';
 import { Button } from '../../parts/Button';
 import { Field, FieldError } from '../../parts/Field';
 import { NO_PRESSURE, readPressure } from '../../parts/typed-pressure';
+import { Why } from '../../parts/Why';
 
 type Moment = Exclude<keyof PressorReadings, 'percentLop'>;
 const MOMENTS: Record<Moment, string> = {
@@ -55,7 +56,9 @@ export function PressorForm({ client }: { client: ClientRecord }) {
       <summary className="min-h-11 cursor-pointer py-2 text-xl font-semibold">
         How the blood pressure rises in work
         {watchesBloodPressure(client.facts, client.judgedAtMs) && (
-          <span className="notched ml-3 text-[15px] font-normal">it is watched in work (RUN-8)</span>
+          <span className="notched ml-3 text-[15px] font-normal">
+            it is watched in work <Why rule="RUN-8" />
+          </span>
         )}
       </summary>
       <div className="space-y-3">

@@ -23,6 +23,7 @@ import { FindingLine } from '../../parts/FindingLine';
 import { dayAndTime } from '../../parts/format';
 import { More } from '../../parts/More';
 import { NO_PRESSURE, readPressure } from '../../parts/typed-pressure';
+import { Why } from '../../parts/Why';
 import { Clearances } from './Clearances';
 import { FromRecord, noteOf } from './FromRecord';
 import { Holds } from './Holds';
@@ -104,7 +105,7 @@ function NewScreeningForm({ client, done }: { client: ClientRecord; done: () => 
     <section className="grid gap-8 lg:grid-cols-[1fr_22rem]">
       <div>
         <BenchHeading title="Screen">
-          Ask each of these. A screening holds 12 weeks (SCR-1).{' '}
+          Ask each of these. A screening holds 12 weeks. <Why rule="SCR-1" />{' '}
           <Link to={`/papers/screening/${client.id}`} className="underline underline-offset-4">
             On paper
           </Link>

@@ -1,0 +1,48 @@
+import { Popover } from 'radix-ui';
+import { RULES, type RuleId } from '#core/rules/catalogue';
+
+/** "why": the rule behind what stands before it, in words, with where it comes from. On paper its id stands instead. */
+export function Why({ rule }: { rule: RuleId }) {
+  const { title, text, source } = RULES[rule];
+  return (
+    <>
+      <Popover.Root>
+        <Popover.Trigger className="text-[14px] font-normal text-quiet underline decoration-dotted underline-offset-4 hover:text-ink print:hidden">
+          why<span className="sr-only">: {title}</span>
+        </Popover.Trigger>
+        <Popover.Portal>
+          <Popover.Content
+            sideOffset={6}
+            collisionPadding={12}
+            aria-label={`${rule} ${title}`}
+            className="z-60 w-96 max-w-[90vw] rounded-sm border border-ink/40 bg-paper p-4 text-[15px] text-ink"
+          >
+            <p className="font-semibold">{title}</p>
+            <p className="mt-1">{text}</p>
+            <p className="mt-2 text-[14px] text-quiet">
+              {source}. <span className="figures">{rule}</span>
+            </p>
+          </Popover.Content>
+        </Popover.Portal>
+      </Popover.Root>
+      <span className="hidden print:inline">({rule})</span>
+    </>
+  );
+}
+
+const NAMED = /\s?\(([A-Z]+(?:-\d+)?)\)(\.?)/;
+
+/** A sentence that names the rule behind it, such as "Above 80 % (PRS-3).", with "why" in the place of the id. */
+export function Said({ children }: { children: string }) {
+  const [before = '', rule, stop, ...after] = children.split(NAMED);
+  if (rule === undefined || !isRule(rule)) return children;
+  return (
+    <>
+      {before}
+      {stop} <Why rule={rule} />
+      {after.join('')}
+    </>
+  );
+}
+
+const isRule = (id: string): id is RuleId => id in RULES;
