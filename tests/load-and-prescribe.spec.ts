@@ -77,6 +77,14 @@ test('a session is drafted, edited, mended, signed and printed', async ({ page }
     await expect(page.getByText('Leg press is compound and comes after isolated work.')).toBeVisible();
   });
 
+  await test.step('what is left out by a slip comes back by one press', async () => {
+    const lines = await order.getByRole('listitem').allTextContents();
+    await page.getByRole('button', { name: /^Leave out Leg press/ }).click();
+    await expect(order.getByRole('listitem')).toHaveCount(lines.length - 1);
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(order.getByRole('listitem')).toHaveText(lines);
+  });
+
   await test.step('three findings are provoked', async () => {
     await editor.getByLabel('Pressure', { exact: true }).fill('88');
     await editor.getByLabel('Load', { exact: true }).fill('45');

@@ -4,13 +4,18 @@ import { notices } from '../state/notices';
 // The package would write the same into an inline style element, which the page's policy refuses (see vite.config.ts).
 import 'sonner/dist/styles.css';
 
+/** Long enough for who looks up from a limb first. */
+const UNDO_WITHIN_MS = 10_000;
+
 /** Shows what is said in passing; fetched when something first is. */
 export function Notices() {
   const waiting = notices.use();
   useEffect(() => {
     if (waiting.length === 0) return;
     notices.set([]);
-    for (const words of waiting) toast(words);
+    for (const { words, undo } of waiting) {
+      toast(words, undo ? { action: { label: 'Undo', onClick: undo }, duration: UNDO_WITHIN_MS } : {});
+    }
   }, [waiting]);
   return (
     <Toaster

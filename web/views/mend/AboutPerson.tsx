@@ -10,6 +10,7 @@ import { fileStem } from '../../data/save-file';
 import { Button } from '../../parts/Button';
 import { Field, FieldError } from '../../parts/Field';
 import { SearchField } from '../../parts/SearchField';
+import { notifyDone } from '../../state/notices';
 
 type Open = 'names' | 'merge' | 'list' | 'forget' | null;
 
@@ -116,7 +117,17 @@ function OffTheList({ client, close }: { client: ClientRecord; close: () => void
   const navigate = useNavigate();
   return (
     <Form
-      submit={() => change.mutate({ archived: true }, { onSuccess: () => navigate('/archived') })}
+      submit={() =>
+        change.mutate(
+          { archived: true },
+          {
+            onSuccess: () => {
+              navigate('/');
+              notifyDone(`${client.name} is taken off the list.`, () => change.mutate({ archived: false }));
+            },
+          },
+        )
+      }
       words="Take off the list"
       isPending={change.isPending}
       error={change.error}

@@ -27,12 +27,14 @@ import { plain } from '../../parts/format';
 import { restWords, setsWords } from '../../parts/PlanSummary';
 import { Strapped } from '../../parts/Strapped';
 import { Tick } from '../../parts/Tick';
+import { useUndoable } from '../../parts/use-undoable';
 import { changeSet, mayShare, newExercise, sideWords } from './choices';
 import type { ComposerState } from './use-composer';
 
 /** The exercises in order: drag one by its grip, or move it with the arrow keys; between two, what they share. */
 export function ExerciseList({ composer, session }: { composer: ComposerState; session: SessionChoice }) {
   const { change, setSelected, basis, wish } = composer;
+  const leaveOut = useUndoable(session, change);
   const [isAdding, setAdding] = useState(false);
   const [refused, setRefused] = useState('');
   const sensors = useSensors(
@@ -69,6 +71,7 @@ export function ExerciseList({ composer, session }: { composer: ComposerState; s
                 place={place}
                 composer={composer}
                 session={session}
+                leaveOut={leaveOut}
               />
             ))}
           </ol>
@@ -105,7 +108,10 @@ function Row({
   place,
   composer,
   session,
+  leaveOut,
 }: {
+  /** Where it can be taken back: the list stays, its line goes. */
+  leaveOut: (words: string, next: SessionChoice) => void;
   id: string;
   place: number;
   composer: ComposerState;
@@ -168,7 +174,8 @@ function Row({
           aria-label={`Leave out ${name}, ${sideWords(choice)}`}
           disabled={session.exercises.length === 1}
           onClick={() =>
-            change(
+            leaveOut(
+              `${name} is left out.`,
               keepSupersets(session.exercises, {
                 ...session,
                 exercises: session.exercises.filter((_, i) => i !== place),

@@ -6,6 +6,7 @@ import { NumberField } from '../../parts/NumberField';
 import { NumberInput } from '../../parts/NumberInput';
 import { Tick } from '../../parts/Tick';
 import { useTypedNumber } from '../../parts/use-typed-number';
+import { useUndoable } from '../../parts/use-undoable';
 import { changeSet } from './choices';
 
 /** Every set by itself: repetitions or minutes, the rest after it, and whether the cuff comes down in it. */
@@ -19,6 +20,7 @@ export function SetsTable({
   const { sets } = choice;
   const last = sets.length - 1;
   const rests = [...new Set(sets.slice(0, -1).map(({ restMs }) => restMs))];
+  const leave = useUndoable(choice, change);
   const add = () => {
     const like = sets[last];
     if (!like) return;
@@ -28,7 +30,7 @@ export function SetsTable({
   const leaveOut = (place: number) => {
     const kept = sets.filter((_, i) => i !== place);
     const end = sets[last];
-    change({
+    leave(`Set ${place + 1} is left out.`, {
       ...choice,
       // The last set keeps the way to the next exercise.
       sets: kept.map((set, i) =>
