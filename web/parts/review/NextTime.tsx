@@ -1,4 +1,5 @@
 import { whoMay } from '#core/access/deeds';
+import { calledIn } from '#core/plan/called';
 import { reviewSession } from '#core/record/session-review';
 import { changeWords } from '#core/review/change';
 import { limitsInForce } from '#core/screening/clearance';
@@ -32,10 +33,10 @@ export function NextTime({ session: { view, state }, act }: { session: LiveSessi
         client.judgedAtMs,
       )
     : [];
-  const done = view.plan.exercises.flatMap((exercise, place) => {
+  const done = view.plan.exercises.flatMap((_, place) => {
     const advice = advices[place];
     const answer = state.reviews.find(({ exerciseIndex }) => exerciseIndex === place);
-    return advice ? [{ exercise, place, advice, answer }] : [];
+    return advice ? [{ place, advice, answer }] : [];
   });
   const open = done.filter(({ answer }) => !answer);
   const acceptAll = () => {
@@ -52,6 +53,7 @@ export function NextTime({ session: { view, state }, act }: { session: LiveSessi
   };
   const maySign = useMay('sign');
   useAction('accept-reviews', acceptAll, { enabled: maySign && open.length > 0 });
+  const called = calledIn(view.plan.exercises);
   if (!isReady || done.length === 0) return null;
   const cap = limitsInForce(client.facts.clearances, client.judgedAtMs).maxPercentLop;
   return (
@@ -64,10 +66,10 @@ export function NextTime({ session: { view, state }, act }: { session: LiveSessi
           </Button>
         )}
       </div>
-      {done.map(({ exercise, place, advice: { change, reason, rule }, advice, answer }) => (
+      {done.map(({ place, advice: { change, reason, rule }, advice, answer }) => (
         <div key={place}>
           <p className="text-2xl font-semibold first-letter:uppercase">
-            {done.length > 1 && `${exercise.label}: `}
+            {done.length > 1 && `${called[place]}: `}
             {changeWords(change)}
           </p>
           <p>

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { calledIn } from '#core/plan/called';
 import type { Plan } from '#core/plan/plan';
 import { type Change, changeWords, tidyChange, whyNotChange } from '#core/review/change';
 import type { Recommendation } from '#core/review/review';
@@ -34,7 +35,7 @@ export function ReviewAnswerForm({
   const [open, setOpen] = useState<'edited' | 'declined' | null>(null);
   const [change, setChange] = useState<Change>(advice.change);
   const [reason, setReason] = useState('');
-  const label = plan.exercises[exerciseIndex]?.label;
+  const label = calledIn(plan.exercises)[exerciseIndex];
   const refused = open === 'edited' ? whyNotChange({ plan }, exerciseIndex, change, capPercentLop) : null;
   const give = (kind: ReviewAnswer['answer'], given: Change, why: string) => {
     act({

@@ -1,12 +1,35 @@
 import type { Dose } from '#core/plan/dose';
 import type { TimelineSet } from '#core/plan/timeline';
+import { LIMB_LABELS } from '#core/quantity/limb';
 import { clock, plain } from '../../parts/format';
 import { useUnits } from '../../parts/units';
 
 /** A figure, or a dash where no pressure is known. */
-const known = (value: number | null | undefined): string => (value == null ? '–' : plain(value, 0));
+const known = (value: number | null): string => (value === null ? '–' : plain(value, 0));
 
-/** The dose of a session, each figure with its unit (rule RUN-5). */
+/** What is said of a limb, each figure with its unit. */
+const OF_A_LIMB: { label: string; unit: string; of: (limb: Dose['limbs'][number]) => string }[] = [
+  { label: 'Occluded', unit: 'min:s', of: ({ totalOcclusionMs }) => clock(totalOcclusionMs) },
+  {
+    label: 'Longest stretch',
+    unit: 'min:s, continuous',
+    of: ({ longestContinuousMs }) => clock(longestContinuousMs),
+  },
+  {
+    label: 'Pressure × time',
+    unit: 'mmHg·min',
+    of: ({ pressureTimeMmHgMin }) => known(pressureTimeMmHgMin),
+  },
+  {
+    label: 'Relative',
+    unit: '%LOP·min',
+    of: ({ relativePressureTimePercentLopMin }) => known(relativePressureTimePercentLopMin),
+  },
+];
+
+type Figure = { label: string; value: string; unit: string };
+
+/** The dose of a session, each figure with its unit: of the work, and of every limb that wore a cuff (rule RUN-5). */
 export function DoseFigures({
   dose,
   sets,
@@ -18,31 +41,74 @@ export function DoseFigures({
   plannedReps: number;
 }) {
   const { mass } = useUnits();
-  const [limb] = dose.limbs;
-  const figures: [string, string, string][] = [
-    ['Repetitions', `${dose.reps}`, `${sets.map(({ reps }) => reps).join(' / ')} of ${plannedReps}`],
-    [
-      'Adherence',
-      plannedReps > 0 ? `${Math.round((100 * dose.reps) / plannedReps)} %` : '–',
-      'of the planned repetitions',
-    ],
-    ['Occluded in all', clock(dose.occludedMs), 'min:s'],
-    ['Longest stretch', clock(limb?.longestContinuousMs ?? 0), 'min:s, continuous'],
-    ['Pressure × time', known(limb?.pressureTimeMmHgMin), 'mmHg·min'],
-    ['Relative', known(limb?.relativePressureTimePercentLopMin), '%LOP·min'],
-    ['Volume', plain(Number(mass.show(dose.volumeKgReps))), `${mass.unit}·reps`],
+  const counted: Figure[] = [
+    {
+      label: 'Repetitions',
+      value: `${dose.reps}`,
+      unit: `${sets.map(({ reps }) => reps).join(' / ')} of ${plannedReps}`,
+    },
+    {
+      label: 'Adherence',
+      value: `${Math.round((100 * dose.reps) / plannedReps)} %`,
+      unit: 'of the planned repetitions',
+    },
+  ];
+  const volume = {
+    label: 'Volume',
+    value: plain(Number(mass.show(dose.volumeKgReps))),
+    unit: `${mass.unit}·reps`,
+  };
+  const [limb, ...others] = dose.limbs;
+  const isOne = limb !== undefined && others.length === 0;
+  const figures: Figure[] = [
+    // Work by the clock has no count to keep to.
+    ...(plannedReps > 0 ? counted : []),
+    { label: 'Occluded in all', value: clock(dose.occludedMs), unit: 'min:s' },
+    ...(isOne ? OF_A_LIMB.slice(1).map(({ label, unit, of }) => ({ label, unit, value: of(limb) })) : []),
+    ...(dose.volumeKgReps > 0 ? [volume] : []),
   ];
   return (
-    <dl className="grid grid-cols-3 gap-y-4 border-y border-ink/40 py-3 xl:grid-cols-7">
-      {figures.map(([label, value, words]) => (
-        <div key={label}>
-          <dt className="text-[14px] text-quiet">{label}</dt>
-          <dd>
-            <span className="figures block text-4xl">{value}</span>
-            <span className="text-[14px] text-quiet">{words}</span>
-          </dd>
-        </div>
-      ))}
-    </dl>
+    <div className="space-y-4 border-y border-ink/40 py-3">
+      <dl className="flex flex-wrap gap-x-10 gap-y-4">
+        {figures.map(({ label, value, unit }) => (
+          <div key={label}>
+            <dt className="text-[14px] text-quiet">{label}</dt>
+            <dd>
+              <span className="figures block text-4xl">{value}</span>
+              <span className="text-[14px] text-quiet">{unit}</span>
+            </dd>
+          </div>
+        ))}
+      </dl>
+      {!isOne && (
+        <table className="max-w-3xl text-left">
+          <caption className="sr-only">The dose of each limb</caption>
+          <thead>
+            <tr className="text-[14px] text-quiet">
+              <th className="pr-8 font-normal">Limb</th>
+              {OF_A_LIMB.map(({ label, unit }) => (
+                <th key={label} className="pr-8 font-normal">
+                  {label}, {unit}
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {dose.limbs.map((one) => (
+              <tr key={one.limb} className="border-t border-rule">
+                <th scope="row" className="py-1 pr-8 font-semibold whitespace-nowrap">
+                  {LIMB_LABELS[one.limb]}
+                </th>
+                {OF_A_LIMB.map(({ label, of }) => (
+                  <td key={label} className="figures pr-8 text-2xl">
+                    {of(one)}
+                  </td>
+                ))}
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+    </div>
   );
 }

@@ -1,3 +1,4 @@
+import { calledIn } from '#core/plan/called';
 import { LIMB_LABELS } from '#core/quantity/limb';
 import { bloodPressureWords } from '#core/screening/blood-pressure';
 import { BLOOD_PRESSURE_MOMENTS } from '#core/session/blood-pressure';
@@ -20,7 +21,7 @@ export function Happenings({ session: { view, log, state } }: { session: LiveSes
   const lines = [
     kept + undone > 0 && `${kept} ${kept === 1 ? 'correction' : 'corrections'}, ${undone} taken back.`,
     ...state.offers.map(({ exerciseIndex, setIndex, offer, accepted }) => {
-      return `After ${view.plan.exercises[exerciseIndex]?.label}, set ${setIndex + 1}: ${offerWords(offer, mass.words)}, ${accepted ? 'taken' : 'left'}.`;
+      return `After ${calledIn(view.plan.exercises)[exerciseIndex]}, set ${setIndex + 1}: ${offerWords(offer, mass.words)}, ${accepted ? 'taken' : 'left'}.`;
     }),
     ...state.ignoredAlarms.map(
       ({ atMs, limb }) =>

@@ -1,4 +1,5 @@
 import { Link, useSearchParams } from 'react-router';
+import { calledIn } from '#core/plan/called';
 import { compile } from '#core/plan/compile';
 import { doseOf } from '#core/plan/dose';
 import { lighterWords } from '#core/plan/lighter';
@@ -77,6 +78,7 @@ export function RecordView({ session }: { session: LiveSession }) {
   // A set of the log points to its place on the strip.
   const pointedAtMs = Number(useSearchParams()[0].get('at') ?? Number.NaN);
   const { exercises } = view.plan;
+  const called = calledIn(exercises);
   const title = exercises.length > 1 ? `${exercises.length} exercises` : (exercises[0]?.label ?? '');
   return (
     <article className="space-y-6">
@@ -86,7 +88,10 @@ export function RecordView({ session }: { session: LiveSession }) {
         </h1>
         <p className="text-quiet">
           {exercises
-            .map((exercise) => `${exercise.label}: ${exercise.protocolLabel}, ${loadWords(exercise, mass)}`)
+            .map(
+              (exercise, place) =>
+                `${called[place]}: ${exercise.protocolLabel}, ${loadWords(exercise, mass)}`,
+            )
             .join('; ')}
           . Done over planned.
           {state.byClient && ' Done at home: told by the person who did it.'}
@@ -123,7 +128,7 @@ export function RecordView({ session }: { session: LiveSession }) {
           {state.sets.map((set) => (
             <tr key={`${set.exerciseIndex}.${set.setIndex}`} className="border-t border-rule">
               <td className="py-1.5">
-                {exercises.length > 1 && `${exercises[set.exerciseIndex]?.label}, `}
+                {exercises.length > 1 && `${called[set.exerciseIndex]}, `}
                 {set.setIndex + 1}
               </td>
               <td className="figures">
