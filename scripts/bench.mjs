@@ -14,6 +14,7 @@ const FILES = [
   'plan-session',
   'at-size',
   'first-view',
+  'interactions',
   'device-stream',
   'floor-live',
   'outcomes',
