@@ -38,9 +38,8 @@ const ExplainView = lazy(() =>
 const AddPerson = lazy(() =>
   import('./views/add-person/AddPerson').then(({ AddPerson }) => ({ default: AddPerson })),
 );
-const PersonSheet = lazy(() =>
-  import('./routes/PersonSheet').then(({ PersonSheet }) => ({ default: PersonSheet })),
-);
+const fetchPersonSheet = () => import('./routes/PersonSheet');
+const PersonSheet = lazy(() => fetchPersonSheet().then(({ PersonSheet }) => ({ default: PersonSheet })));
 const FloorView = lazy(() =>
   import('./views/floor/FloorView').then(({ FloorView }) => ({ default: FloorView })),
 );
@@ -98,6 +97,10 @@ function startApp(): void {
   followDoor(queries);
   if (door.get() === 'open') startWorking(queries);
   window.addEventListener('load', () => void keepApp());
+  // Who points at a person is about to open them: their sheet is read before the press.
+  document.addEventListener('pointerover', ({ target }) => {
+    if (target instanceof Element && target.closest('a[href^="/people/"]')) void fetchPersonSheet();
+  });
 
   const root = document.getElementById('root');
   if (!root) throw new Error('The page has no root element.');

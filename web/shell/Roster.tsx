@@ -1,4 +1,5 @@
 import { PanelLeftClose, PanelLeftOpen } from 'lucide-react';
+import { memo } from 'react';
 import { NavLink } from 'react-router';
 import type { ClientSummary } from '#contract/client';
 import { LINK_LABELS } from '#core/record/link';
@@ -12,8 +13,8 @@ import { SearchField } from '../parts/SearchField';
 import { PLACES } from '../state/places';
 import { isPhone, rosterOpen } from '../state/roster-open';
 
-/** The people of the practice, six pips each. */
-export function Roster() {
+/** The people of the practice, six pips each; drawn again only by what it follows itself. */
+export const Roster = memo(function Roster() {
   const open = rosterOpen.use();
   const { data: practice } = usePractice();
   if (!open) {
@@ -60,7 +61,7 @@ export function Roster() {
       </ul>
     </nav>
   );
-}
+});
 
 const LINE_PX = 60;
 
