@@ -13,7 +13,7 @@ export function BloodPressureFields({
 }) {
   const { wrong } = readPressure(typed);
   return (
-    <div className="grid grid-cols-2 gap-3">
+    <div className="grid grid-cols-2 items-end gap-3">
       <Field
         label={`${label}, upper`}
         unit="mmHg"

@@ -24,12 +24,7 @@ export function Button({
       className={`inline-flex min-h-11 items-center justify-center gap-3 rounded-sm border px-4 font-semibold disabled:opacity-45 ${LOOKS[kind]} ${className}`}
     >
       <span>{children}</span>
-      {does && (
-        // Who holds a phone has no keys.
-        <span className="max-sm:hidden">
-          <ItsKey of={does} />
-        </span>
-      )}
+      {does && <ItsKey of={does} />}
     </button>
   );
 }
@@ -37,10 +32,11 @@ export function Button({
 /** The key of an action, as the table of actions has it. */
 export const ItsKey = ({ of }: { of: ActionId }) => <KeyHint>{ACTIONS[of].written}</KeyHint>;
 
+/** A key as it is written; who holds a phone has none. */
 export function KeyHint({ children }: { children: string }) {
   return (
     <span
-      className="figures rounded-sm border border-current px-1.5 text-[13px] leading-5 font-normal"
+      className="figures rounded-sm border border-current px-1.5 text-[13px] max-sm:hidden leading-5 font-normal"
       aria-hidden="true"
     >
       {children}

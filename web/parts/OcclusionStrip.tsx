@@ -222,11 +222,16 @@ function Sets({
   solid: boolean;
   height: number;
 }) {
-  return sets.map((set) => {
+  const words = wordsWithRoom(
+    sets.map((set) => ({
+      centre: (x(set.fromMs) + x(set.toMs)) / 2,
+      words: setWords(set, isShort(set, solid), x(set.toMs) - x(set.fromMs)),
+    })),
+  );
+  return sets.map((set, place) => {
     const ticks = Array.from({ length: set.reps }, (_, rep) => set.fromMs + rep * repMs(set.tempo)).filter(
       (atMs) => atMs <= set.toMs,
     );
-    const short = set.plannedReps !== null && set.reps < set.plannedReps && solid;
     return (
       <g key={`${set.exerciseIndex} ${set.setIndex}`}>
         {ticks.map((atMs) => (
@@ -248,7 +253,7 @@ function Sets({
           fill={solid ? 'var(--color-ink)' : 'var(--color-quiet)'}
           className="figures"
         >
-          {setWords(set, short, x(set.toMs) - x(set.fromMs))}
+          {words[place]}
         </text>
       </g>
     );
@@ -259,6 +264,20 @@ function Sets({
 const LETTER_PX = 7.7;
 /** Below this width a fence out of view is named in few words. */
 const ROOMY = 900;
+
+const isShort = ({ plannedReps, reps }: TimelineSet, solid: boolean): boolean =>
+  solid && plannedReps !== null && reps < plannedReps;
+
+/** Words about their centres, left to right; one that would run into the word before it is left to the table. */
+function wordsWithRoom(all: readonly { centre: number; words: string }[]): string[] {
+  let freeFrom = Number.NEGATIVE_INFINITY;
+  return all.map(({ centre, words }) => {
+    const half = (words.length * LETTER_PX) / 2;
+    if (centre - half < freeFrom) return '';
+    freeFrom = centre + half + LETTER_PX / 2;
+    return words;
+  });
+}
 
 /** "1 · 30" where there is room, else the repetitions alone; the length for work by the clock. */
 function setWords(set: TimelineSet, short: boolean, widthPx: number): string {

@@ -79,27 +79,29 @@ function Sheet({ client: known, bench }: { client: ClientRecord; bench: string |
   const beside = bench === 'outcomes' || bench === 'log' || bench === 'record' ? bench : null;
   const link = LINK_IDS.find((id) => id === bench) ?? nextLink(client);
   const chosen = beside ?? link;
-  // What is prescribed is to be seen at once, with the strip: what stands above it gives way.
-  const isLow = chosen === 'prescribe';
+  // What is prescribed is to be seen at once, with the strip: what stands above it gives way. So does it on a phone to any
+  // bench that somebody went to.
+  const low = chosen === 'prescribe' ? 'always' : bench === undefined ? 'never' : 'on-a-phone';
+  const givesWay = low === 'never' ? '' : 'max-sm:hidden';
   const Bench = beside ? BESIDE[beside] : BENCHES[link];
   return (
     <>
       <div className="grid items-end gap-x-10 gap-y-2 px-6 pt-4 lg:grid-cols-[minmax(14rem,22rem)_1fr]">
         <div>
           <h1 className="text-3xl font-semibold">{client.name}</h1>
-          <div className={isLow ? 'max-sm:hidden' : ''}>
+          <div className={givesWay}>
             <PersonSide client={client} />
           </div>
           <ComparisonNow client={known} />
         </div>
         {course.bars.length > 0 && (
-          <div className={`min-w-0 ${isLow ? 'max-sm:hidden' : ''}`}>
+          <div className={`min-w-0 ${givesWay}`}>
             <CourseStrip course={course} />
           </div>
         )}
       </div>
-      <Chain client={client} chosen={beside ? null : link} beside={beside} isLow={isLow} />
-      <div className={isLow ? 'px-6 pt-3' : 'p-6'}>
+      <Chain client={client} chosen={beside ? null : link} beside={beside} low={low} />
+      <div className={low === 'always' ? 'px-6 pt-3' : 'p-6 max-sm:pt-3'}>
         <Suspense>
           <Bench key={`${client.id} ${chosen}`} client={client} />
         </Suspense>

@@ -11,6 +11,14 @@ const BESIDE = {
   record: { label: 'Record', words: ': what stands on it, and mending it' },
 } as const;
 
+/** In one line, where the bench beneath needs the height: what does not hold is still said. */
+export type Low = 'always' | 'on-a-phone' | 'never';
+const WHERE_LOW: Record<Low, { figure: string; reason: string; inTheWay: string; words: string }> = {
+  always: { figure: 'sr-only', reason: 'hidden', inTheWay: '', words: 'hidden' },
+  'on-a-phone': { figure: 'max-sm:sr-only', reason: 'max-sm:hidden', inTheWay: 'sm:hidden', words: '' },
+  never: { figure: '', reason: '', inTheWay: 'hidden', words: '' },
+};
+
 const startsWithDigit = (words: string): boolean => /^\d/.test(words);
 
 /** The six links left to right, each with its one number and, where it does not hold, why. */
@@ -18,21 +26,21 @@ export function Chain({
   client,
   chosen,
   beside,
-  isLow,
+  low,
 }: {
   client: ClientRecord;
   chosen: LinkId | null;
   /** What is open beside the chain; null where a link is. */
   beside: keyof typeof BESIDE | null;
-  /** In one line, where the bench beneath needs the height: what does not hold is still said. */
-  isLow: boolean;
+  low: Low;
 }) {
   const search = usePlanSearch();
+  const gives = WHERE_LOW[low];
   const due = measuresDue(client.facts, client.judgedAtMs).length;
   return (
     <nav
       aria-label="Chain"
-      className={`mt-3 px-6 print:hidden ${isLow ? 'xl:grid xl:grid-cols-[1fr_auto] xl:items-stretch xl:gap-x-6' : ''}`}
+      className={`mt-3 px-6 print:hidden ${low === 'always' ? 'xl:grid xl:grid-cols-[1fr_auto] xl:items-stretch xl:gap-x-6' : ''}`}
     >
       <ol className="grid grid-cols-3 border-y border-ink/40 lg:grid-cols-6">
         {client.chain.map((link) => (
@@ -47,16 +55,14 @@ export function Chain({
                 <Pip state={link.state} /> {LINK_LABELS[link.id]}
               </span>
               <span
-                className={
-                  isLow
-                    ? 'sr-only'
-                    : `mt-1 block text-base leading-tight ${startsWithDigit(link.figure) ? 'figures' : ''}`
-                }
+                className={`mt-1 block text-base leading-tight ${startsWithDigit(link.figure) ? 'figures' : ''} ${gives.figure}`}
               >
                 {link.figure}
               </span>
-              {!isLow && link.state !== 'good' && link.state !== 'missing' && (
-                <span className="notched mt-1 block text-[13px] leading-snug text-ochre">{link.reason}</span>
+              {link.state !== 'good' && link.state !== 'missing' && (
+                <span className={`mt-1 block text-[13px] leading-snug text-ochre notched ${gives.reason}`}>
+                  {link.reason}
+                </span>
               )}
             </Link>
           </li>
@@ -72,12 +78,14 @@ export function Chain({
             >
               {BESIDE[id].label}
               {id === 'outcomes' && due > 0 && <span className="notched ml-2 text-ochre">{due} due</span>}
-              {!isLow && <span className="max-md:hidden">{BESIDE[id].words}</span>}
+              <span className={`max-md:hidden ${gives.words}`}>{BESIDE[id].words}</span>
             </Link>
           </li>
         ))}
       </ul>
-      {isLow && <InTheWay chain={client.chain} />}
+      <div className={`xl:col-span-2 ${gives.inTheWay}`}>
+        <InTheWay chain={client.chain} />
+      </div>
     </nav>
   );
 }
@@ -87,7 +95,7 @@ function InTheWay({ chain }: Pick<ClientRecord, 'chain'>) {
   const reasons = chain.filter(({ state }) => state !== 'good' && state !== 'missing');
   if (reasons.length === 0) return null;
   return (
-    <p className="notched mt-1 py-1 text-[14px] text-ochre xl:col-span-2">
+    <p className="notched mt-1 py-1 text-[14px] text-ochre">
       {reasons.map(({ id, reason }) => `${LINK_LABELS[id]}: ${reason}`).join(' ')}
     </p>
   );
