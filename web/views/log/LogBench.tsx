@@ -1,4 +1,5 @@
 import { useMemo, useState } from 'react';
+import { Link } from 'react-router';
 import { toast } from 'sonner';
 import type { ClientRecord } from '#contract/client';
 import { byPeriod, type LoggedSession, type Period } from '#core/outcomes/add-up';
@@ -64,7 +65,10 @@ export function LogBench({ client }: { client: ClientRecord }) {
         </h2>
         <p className="mt-2 max-w-prose">
           Nothing was finished yet. Every session that is run, or entered later, stands here with its sets,
-          rests, loads and minutes occluded, and adds up.
+          rests, loads and minutes occluded, and adds up.{' '}
+          <Link to={`/people/${client.id}/run`} className="font-semibold underline underline-offset-4">
+            Go to Run
+          </Link>
         </p>
         <div className="mt-4">
           <TakePersonOut client={client} />

@@ -107,6 +107,10 @@ export function RunBench({ client }: { client: ClientRecord }) {
   );
   // What is answered right here is not said as a way to somewhere else.
   const answeredHere = review?.kind === 'answer' || (!review && again?.retargetable);
+  const toMend = held.filter(({ id }) => !(id === 'prescribe' && answeredHere));
+  // What was never done is done one after the other; what no longer holds is said at once.
+  const first = toMend.filter(({ state }, place) => place === 0 || state !== 'missing');
+  const later = toMend.filter((link) => !first.includes(link));
   return (
     <section className="space-y-6">
       <BenchHeading title="Run">
@@ -116,13 +120,14 @@ export function RunBench({ client }: { client: ClientRecord }) {
         <PlanLines client={client} practice={practice} plans={plans} inHand={inHand} choose={choose} />
       )}
       {/* What must be done first comes first. */}
-      {held
-        .filter(({ id }) => !(id === 'prescribe' && answeredHere))
-        .map((link) => (
-          <FirstDo key={link.id} clientId={client.id} link={LINK_LABELS[link.id]}>
-            {link.reason}
-          </FirstDo>
-        ))}
+      {first.map((link) => (
+        <FirstDo key={link.id} clientId={client.id} link={LINK_LABELS[link.id]}>
+          {link.reason}
+        </FirstDo>
+      ))}
+      {later.length > 0 && (
+        <p className="text-quiet">After that: {later.map(({ id }) => LINK_LABELS[id]).join(', ')}.</p>
+      )}
       {review?.kind === 'answer' && <LastReview sessionId={review.session.id} />}
       {prescription && again?.retargetable && (
         <Retarget clientId={client.id} prescriptionId={prescription.id} findings={again.findings} />

@@ -54,6 +54,12 @@ export function Today() {
       ) : (
         <ByNeed people={people} />
       )}
+      {isRead && people?.length === 0 && !search && (
+        <p className="mt-6 max-w-prose">
+          Nobody is on the list yet. Who is added stands here with the one thing that is next for them: the
+          questions first, then a girth and a cuff, a pressure, a load and a plan.
+        </p>
+      )}
       {isRead && people && (
         <>
           {isMany && !search && (
@@ -66,7 +72,7 @@ export function Today() {
           )}
           <p className="mt-6">
             <Link to="/people/new" className="font-semibold underline underline-offset-4">
-              Add a person
+              {people.length === 0 ? 'Add the first' : 'Add a person'}
             </Link>
           </p>
           <DemoClock />
