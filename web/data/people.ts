@@ -68,7 +68,8 @@ const SEARCH_FROM = 12;
 export function usePeopleList() {
   const [search, setSearch] = useState('');
   const [inView, setInView] = useState({ first: 0, last: 0 });
-  const { total: found, at, isError } = usePeople(useDeferredValue(search.trim()), inView);
+  const sought = useDeferredValue(search.trim());
+  const { total: found, at, isSettled, isError } = usePeople(sought, inView);
   const total = found ?? 0;
   return {
     search,
@@ -77,6 +78,8 @@ export function usePeopleList() {
     total,
     at,
     isError,
+    /** Whether the lines are what was typed last finds, and not what the letters before found. */
+    isSettled: isSettled && sought === search.trim(),
     /** Whether anything is known of the list yet. */
     isRead: found !== undefined,
     // As long as nobody knows how many there are, its place is kept.

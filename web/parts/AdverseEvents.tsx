@@ -86,7 +86,9 @@ export function AdverseEvents({
             <Button type="submit" kind="main" disabled={keep.isPending}>
               Keep it
             </Button>
-            <Button onClick={() => setTyped(null)}>Not now</Button>
+            <Button leaves onClick={() => setTyped(null)}>
+              Not now
+            </Button>
           </div>
           {keep.error && <FieldError>{failureWords(keep.error)}</FieldError>}
         </form>

@@ -13,13 +13,20 @@ const LOOKS: Record<Kind, string> = {
 export function Button({
   kind = 'plain',
   does,
+  leaves = false,
   className = '',
   children,
   ...rest
-}: ButtonHTMLAttributes<HTMLButtonElement> & { kind?: Kind; does?: ActionId }) {
+}: ButtonHTMLAttributes<HTMLButtonElement> & {
+  kind?: Kind;
+  does?: ActionId;
+  /** Leaves the form it stands in as it was: so does Escape from any field of it. */
+  leaves?: boolean;
+}) {
   return (
     <button
       type="button"
+      data-leaves={leaves || undefined}
       {...rest}
       className={`inline-flex min-h-11 items-center justify-center gap-3 rounded-sm border px-4 font-semibold disabled:opacity-45 ${LOOKS[kind]} ${className}`}
     >

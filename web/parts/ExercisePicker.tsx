@@ -23,6 +23,10 @@ export function ExercisePicker({
   const [sought, setSought] = useState('');
   const found = findExercises(sought, library);
   const shown = sought.trim() === '' ? (value === null ? [] : [value]) : found.slice(0, MOST_SHOWN);
+  const take = (id: ExerciseId) => {
+    onChange(id);
+    setSought('');
+  };
   const chosen = value === null ? undefined : library[value];
   return (
     <div>
@@ -32,6 +36,13 @@ export function ExercisePicker({
         autoComplete="off"
         value={sought}
         onChange={(event) => setSought(event.target.value)}
+        onKeyDown={(event) => {
+          const [first] = found;
+          if (event.key !== 'Enter' || sought.trim() === '' || first === undefined) return;
+          // In a form it would send what is not chosen yet.
+          event.preventDefault();
+          take(first);
+        }}
         error={found.length === 0 ? 'Nothing found: try fewer letters.' : undefined}
       />
       <ul className="mt-1">
@@ -40,10 +51,7 @@ export function ExercisePicker({
             <button
               type="button"
               aria-pressed={id === value}
-              onClick={() => {
-                onChange(id);
-                setSought('');
-              }}
+              onClick={() => take(id)}
               className="flex min-h-11 w-full items-center gap-2 px-2 text-left aria-pressed:bg-tint aria-pressed:font-semibold"
             >
               <ExerciseFigure id={id} className="h-11 shrink-0" />

@@ -1,17 +1,30 @@
 import { Search } from 'lucide-react';
+import { useEffect, useState } from 'react';
 
-/** A field that finds as one types. */
+/** The first that a search finds, by which Enter goes: `take` is null where it finds nothing, or is not known while it looks. */
+export type First = { isSettled: boolean; take: (() => void) | null };
+
+/** A field that finds as one types; Enter takes the first, also where the answer is still on its way. */
 export function SearchField({
   label,
   value,
   onChange,
+  first,
   className = '',
 }: {
   label: string;
   value: string;
   onChange: (value: string) => void;
+  /** Left out where a search only narrows what is shown. */
+  first?: First;
   className?: string;
 }) {
+  const [hasty, setHasty] = useState(false);
+  useEffect(() => {
+    if (!hasty || !first?.isSettled) return;
+    setHasty(false);
+    first.take?.();
+  }, [hasty, first]);
   return (
     <label className={`flex items-center gap-2 ${className}`}>
       <Search size={18} aria-hidden className="shrink-0 text-quiet" />
@@ -21,6 +34,12 @@ export function SearchField({
         placeholder={label}
         value={value}
         onChange={(event) => onChange(event.target.value)}
+        onKeyDown={(event) => {
+          if (event.key !== 'Enter' || !first) return;
+          // In a form it would send what is not chosen yet.
+          event.preventDefault();
+          if (value.trim() !== '') setHasty(true);
+        }}
         className="min-h-9 w-full rounded-sm border border-ink/40 bg-paper px-2"
       />
     </label>

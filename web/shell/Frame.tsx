@@ -38,6 +38,10 @@ const guideFor = (path: string): string => {
   return bench ? `/guide/${bench}` : '/guide';
 };
 
+/** Leaves the form somebody is typing in as it was, where it can be left. */
+const leaveForm = () =>
+  document.activeElement?.closest('form')?.querySelector<HTMLElement>('[data-leaves]')?.click();
+
 /** Roster, sheet and cuff dock: the frame every view sits in. */
 export function Frame() {
   const [finding, setFinding] = useState(false);
@@ -71,6 +75,7 @@ export function Frame() {
     if (isIn && !cuffsUp.get()) void lock();
   });
   useAction('theme', toggleTheme);
+  useAction('leave', leaveForm, { fromFields: true });
   useAction('guide', () => navigate(guideFor(window.location.pathname)), { fromFields: true });
   return (
     <div className="flex h-full flex-col print:block print:h-auto">

@@ -1,6 +1,6 @@
 import { PanelLeftClose, PanelLeftOpen } from 'lucide-react';
 import { memo } from 'react';
-import { NavLink } from 'react-router';
+import { NavLink, useNavigate } from 'react-router';
 import type { ClientSummary } from '#contract/client';
 import { LINK_LABELS } from '#core/record/link';
 import { BY_NEED, standingOf } from '#core/record/standing';
@@ -66,7 +66,13 @@ export const Roster = memo(function Roster() {
 const LINE_PX = 60;
 
 function PeopleList() {
-  const { search, setSearch, setInView, total, at, isSearched, isError } = usePeopleList();
+  const { search, setSearch, setInView, total, at, isSearched, isSettled, isError } = usePeopleList();
+  const navigate = useNavigate();
+  const found = at(0);
+  const open = (id: string) => {
+    navigate(`/people/${id}`);
+    if (isPhone()) rosterOpen.set(false);
+  };
   const { people, isMany } = useTodaysPeople();
   const training = useOpenViews().map(({ clientId }) => clientId);
   // Of many the rail shows who is concerned today; the search finds the others.
@@ -81,6 +87,7 @@ function PeopleList() {
           label={isMany ? `Find a person of ${total}` : 'Find a person'}
           value={search}
           onChange={setSearch}
+          first={{ isSettled, take: found ? () => open(found.id) : null }}
           className="border-b border-rule p-2"
         />
       )}

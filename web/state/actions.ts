@@ -53,7 +53,7 @@ const EVERY_ACTION = {
     keys: 'esc',
     is: 'place',
     written: 'Esc',
-    words: 'Leave what is open: a list, a question, the tour',
+    words: 'Leave what is open as it was: a form, a list, a question, the tour',
     where: 'everywhere',
   },
   accept: { keys: 'enter', is: 'place', written: 'Enter', words: 'Accept', where: 'everywhere' },

@@ -85,7 +85,9 @@ export function NewAccountForm({
         <Button type="submit" kind="main" disabled={write.isPending || called === '' || name === ''}>
           Open it
         </Button>
-        <Button onClick={() => done(null)}>Leave it</Button>
+        <Button leaves onClick={() => done(null)}>
+          Leave it
+        </Button>
       </div>
     </form>
   );

@@ -112,7 +112,9 @@ export function KitForm({
         <Button type="submit" kind="main" disabled={write.isPending}>
           Keep it
         </Button>
-        <Button onClick={done}>Leave it</Button>
+        <Button leaves onClick={done}>
+          Leave it
+        </Button>
       </div>
     </form>
   );

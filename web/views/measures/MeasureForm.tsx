@@ -196,7 +196,9 @@ export function MeasureForm({
         <Button type="submit" kind="main" disabled={keep.isPending}>
           Keep
         </Button>
-        <Button onClick={done}>Leave as it was</Button>
+        <Button leaves onClick={done}>
+          Leave as it was
+        </Button>
       </div>
     </form>
   );

@@ -74,10 +74,11 @@ function Merge({ client, close }: { client: ClientRecord; close: () => void }) {
   const [search, setSearch] = useState(client.name.split(' ').at(-1) ?? '');
   const [other, setOther] = useState<{ id: string; name: string } | null>(null);
   const [reason, setReason] = useState('');
-  const { at } = usePeople(search.trim(), { first: 0, last: MOST_FOUND });
+  const { at, isSettled } = usePeople(search.trim(), { first: 0, last: MOST_FOUND });
   const found = Array.from({ length: MOST_FOUND + 1 }, (_, place) => at(place)).flatMap((person) =>
     person && person.id !== client.id ? [person] : [],
   );
+  const [first] = found;
   return (
     <Form
       submit={() => other && merge.mutate({ otherId: other.id, reason }, { onSuccess: close })}
@@ -90,7 +91,12 @@ function Merge({ client, close }: { client: ClientRecord; close: () => void }) {
         Everything of the other record comes to this one, and of both the newest counts. This cannot be taken
         back.
       </p>
-      <SearchField label="The other record of the same person" value={search} onChange={setSearch} />
+      <SearchField
+        label="The other record of the same person"
+        value={search}
+        onChange={setSearch}
+        first={{ isSettled, take: first ? () => setOther(first) : null }}
+      />
       <ul className="flex flex-wrap gap-2">
         {found.map(({ id, name, story }) => (
           <li key={id}>
@@ -216,7 +222,9 @@ function Form({
         <Button type="submit" kind={kind} disabled={isPending}>
           {words}
         </Button>
-        <Button onClick={close}>Leave it</Button>
+        <Button leaves onClick={close}>
+          Leave it
+        </Button>
       </div>
     </form>
   );

@@ -145,12 +145,13 @@ function RetractForm({
         autoFocus
         value={reason}
         onChange={(event) => setReason(event.target.value)}
-        onKeyDown={(event) => event.key === 'Escape' && done(null)}
       />
       <Button type="submit" disabled={reason.trim() === '' || retract.isPending}>
         Retract it
       </Button>
-      <Button onClick={() => done(null)}>Leave it</Button>
+      <Button leaves onClick={() => done(null)}>
+        Leave it
+      </Button>
       {retract.error && <FieldError>{failureWords(retract.error)}</FieldError>}
     </form>
   );

@@ -160,7 +160,9 @@ export function ComparisonForm({
         <Button type="submit" kind="main" disabled={begin.isPending}>
           Draw and begin
         </Button>
-        <Button onClick={done}>Leave it</Button>
+        <Button leaves onClick={done}>
+          Leave it
+        </Button>
       </div>
     </form>
   );

@@ -81,7 +81,9 @@ function AboutForm({ client, close }: { client: ClientRecord; close: () => void 
             Keep
           </Button>
         )}
-        <Button onClick={close}>Close</Button>
+        <Button leaves onClick={close}>
+          Close
+        </Button>
       </div>
     </form>
   );

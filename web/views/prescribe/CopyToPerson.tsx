@@ -8,10 +8,11 @@ const MOST = 6;
 /** Finds the person a plan is copied to; theirs are the pressures and tests it then goes by. */
 export function CopyToPerson({ className, take }: { className: string; take: (clientId: string) => void }) {
   const [search, setSearch] = useState('');
-  const { at, total } = usePeople(search.trim(), { first: 0, last: MOST - 1 });
+  const { at, total, isSettled } = usePeople(search.trim(), { first: 0, last: MOST - 1 });
   const people = Array.from({ length: MOST }, (_, place) => at(place)).filter(
     (person) => person !== undefined,
   );
+  const [first] = people;
   return (
     <Popover.Root>
       <Popover.Trigger className={className}>Copy to another person</Popover.Trigger>
@@ -22,7 +23,12 @@ export function CopyToPerson({ className, take }: { className: string; take: (cl
           sideOffset={4}
           className="z-40 w-80 rounded-sm border border-ink bg-paper p-3"
         >
-          <SearchField label="Find the person" value={search} onChange={setSearch} />
+          <SearchField
+            label="Find the person"
+            value={search}
+            onChange={setSearch}
+            first={{ isSettled, take: first ? () => take(first.id) : null }}
+          />
           {total === 0 && <p className="mt-2">Nobody’s name or story begins so.</p>}
           <ul className="mt-2">
             {people.map((person) => (

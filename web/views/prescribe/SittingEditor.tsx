@@ -91,7 +91,9 @@ export function SittingEditor({
           <Button type="submit" kind="main">
             Add
           </Button>
-          <Button onClick={() => setOpen(false)}>Leave it</Button>
+          <Button leaves onClick={() => setOpen(false)}>
+            Leave it
+          </Button>
         </form>
       )}
     </section>

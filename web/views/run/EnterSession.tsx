@@ -181,7 +181,9 @@ function EnterForm({
         <Button type="submit" kind="main" disabled={Number.isNaN(startedAtMs) || write.isPending}>
           Enter it
         </Button>
-        <Button onClick={close}>Not now</Button>
+        <Button leaves onClick={close}>
+          Not now
+        </Button>
       </div>
       {write.error && <FieldError>{failureWords(write.error)}</FieldError>}
     </form>

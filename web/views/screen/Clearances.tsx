@@ -185,7 +185,9 @@ function ClearanceForm({
         <Button type="submit" kind="main" disabled={write.isPending}>
           Record the clearance
         </Button>
-        <Button onClick={done}>Leave it</Button>
+        <Button leaves onClick={done}>
+          Leave it
+        </Button>
       </div>
     </form>
   );

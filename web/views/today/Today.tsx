@@ -1,5 +1,5 @@
 import { type ReactNode, useState } from 'react';
-import { Link } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import type { ClientSummary } from '#contract/client';
 import { type Link as ChainLink, LINK_LABELS } from '#core/record/link';
 import { BY_NEED, type Standing, standingOf } from '#core/record/standing';
@@ -15,7 +15,9 @@ const LINE_PX = 80;
 
 /** Who can train now, and for everybody else the one thing that is missing. */
 export function Today() {
-  const { search, setSearch, setInView, total, at, isSearched, isRead } = usePeopleList();
+  const { search, setSearch, setInView, total, at, isSearched, isSettled, isRead } = usePeopleList();
+  const navigate = useNavigate();
+  const found = at(0);
   const { people, isMany } = useTodaysPeople();
   const { data: practice } = usePractice();
   const [everybody, setEverybody] = useState(false);
@@ -41,6 +43,7 @@ export function Today() {
             label={isMany ? `Find among ${total} people` : 'Find in this list'}
             value={search}
             onChange={setSearch}
+            first={{ isSettled, take: found ? () => navigate(`/people/${found.id}`) : null }}
             className="w-full max-w-72"
           />
         )}
