@@ -1,5 +1,6 @@
 import { useEffect } from 'react';
 import { Toaster, toast } from 'sonner';
+import { Said } from '../parts/Why';
 import { notices } from '../state/notices';
 // The package would write the same into an inline style element, which the page's policy refuses (see vite.config.ts).
 import 'sonner/dist/styles.css';
@@ -14,7 +15,10 @@ export function Notices() {
     if (waiting.length === 0) return;
     notices.set([]);
     for (const { words, undo } of waiting) {
-      toast(words, undo ? { action: { label: 'Undo', onClick: undo }, duration: UNDO_WITHIN_MS } : {});
+      toast(
+        <Said>{words}</Said>,
+        undo ? { action: { label: 'Undo', onClick: undo }, duration: UNDO_WITHIN_MS } : {},
+      );
     }
   }, [waiting]);
   return (

@@ -9,3 +9,8 @@ export const isPhone = (): boolean => window.innerWidth < PHONE_PX;
 
 /** Whether the people of the practice are shown beside the sheet. */
 export const rosterOpen = store(window.innerWidth >= ROOMY_PX);
+
+// A window that becomes as narrow as a phone would be covered by it, a session that runs as well.
+window.matchMedia(`(width < ${PHONE_PX}px)`).addEventListener('change', ({ matches }) => {
+  if (matches) rosterOpen.set(false);
+});

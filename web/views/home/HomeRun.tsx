@@ -17,11 +17,13 @@ import { serverNow } from '../../data/clock';
 import { BigClock } from '../../parts/BigClock';
 import { Button } from '../../parts/Button';
 import { ExerciseFigure } from '../../parts/ExerciseFigure';
+import { FieldError } from '../../parts/Field';
 import { Scale } from '../../parts/Scale';
 import { SignList } from '../../parts/SignList';
 import { onTick } from '../../parts/ticks';
 import { useNow } from '../../parts/use-now';
 import { useWakeLock } from '../../parts/use-wake-lock';
+import { withoutRule } from '../../parts/Why';
 import { CueBook } from '../../sound/cue-book';
 import { cuesOf } from '../../sound/cues-of';
 import { soundAlarm, soundCues } from '../../sound/tones';
@@ -39,6 +41,7 @@ export function HomeRun({ home, running, sheet }: { home: Home; running: Running
   const { plan, events } = running;
   const state = useMemo(() => fold(plan, mergeLogs(events)), [plan, events]);
   const [signs, setSigns] = useState(false);
+  const [refused, setRefused] = useState<string | null>(null);
   const nowMs = useNow(TICK_MS);
   const step = nextStep(plan, state, nowMs);
   const hand = inHand(plan, state);
@@ -58,7 +61,12 @@ export function HomeRun({ home, running, sheet }: { home: Home; running: Running
   };
   const act = (intent: Intent) => {
     const atMs = serverNow();
-    append((log, now) => stampedAt(running.id, log.length, atMs, decide(plan, now, intent, atMs).events));
+    append((log, now) => {
+      const { events: done, refused } = decide(plan, now, intent, atMs);
+      // The main key is only offered where it is taken; a second press of it is no mistake.
+      setRefused(refused && intent.do !== 'next' ? withoutRule(refused) : null);
+      return stampedAt(running.id, log.length, atMs, done);
+    });
   };
   const next = () => {
     if (step.do === 'finish') finish();
@@ -98,7 +106,8 @@ export function HomeRun({ home, running, sheet }: { home: Home; running: Running
         <p className={`text-2xl font-semibold ${words.urgent ? 'text-vermilion' : ''}`} role="status">
           {words.now}
         </p>
-        {prompt && <p>{prompt}</p>}
+        {prompt && <p>{withoutRule(prompt)}</p>}
+        {refused !== null && <FieldError>{refused}</FieldError>}
         {!state.stopped && <BigClock plan={plan} state={state} />}
         {!state.stopped && after && <p className="text-quiet">{after}</p>}
       </div>
