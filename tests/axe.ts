@@ -4,6 +4,9 @@ import type { AxeResults, RunOptions } from 'axe-core';
 
 const AXE = readFileSync('node_modules/axe-core/axe.min.js', 'utf8');
 
+/** Only what is wrong is worked out in full, and there are no frames and no sheets from elsewhere to look through. */
+const QUICK: RunOptions = { resultTypes: ['violations'], iframes: false, preload: false };
+
 /** What differs from one theme or state of a control to the next; all else is the same page. */
 export const CONTRAST: RunOptions = { runOnly: ['color-contrast'] };
 
@@ -26,7 +29,7 @@ export async function wrongIn(
         window as unknown as { axe: { run: (of: string, how: RunOptions) => Promise<AxeResults> } }
       ).axe.run(part, how);
     },
-    [theme, options, of] as const,
+    [theme, { ...QUICK, ...options }, of] as const,
   );
   return violations.map(
     ({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html.slice(0, 160)).join(' | ')}`,

@@ -28,7 +28,14 @@ test('no part has an accessibility violation, at rest, beneath a pointer or in f
   await bringAxe(page);
   for (const theme of THEMES) {
     expect(await wrongIn(page, theme), theme).toEqual([]);
+    const looked = new Set<string>();
     for (const control of await page.locator(CONTROLS).all()) {
+      const look = await control.evaluate(({ tagName, className, ariaPressed, dataset }) =>
+        [tagName, className, ariaPressed, dataset.state].join(' '),
+      );
+      // Of those that are drawn alike one stands for all.
+      if (looked.has(look)) continue;
+      looked.add(look);
       const name = await control.evaluate((element) => {
         element.setAttribute('data-at', '');
         return element.outerHTML.slice(0, 120);

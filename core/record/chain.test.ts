@@ -172,6 +172,31 @@ describe('the chain', () => {
     expect(link(facts, 'screen')).toMatchObject({ state: 'good', figure: 'start with limits' });
   });
 
+  it('asks an operated limb for no strength test before it lifts anything (PRO-5)', () => {
+    const operated: ClientFacts = {
+      ...ready,
+      prescriptions: [],
+      coursePlans: [],
+      strengthTests: [],
+      screenings: [screened(1, ['recent-surgery'])],
+    };
+    const answers = {
+      pain: 1,
+      swellingDown: true,
+      rangeGood: true,
+      clinicianAgrees: true,
+      daysSinceSurgery: 20,
+    };
+    const stood = (rung: 'isometric' | 'loaded'): ClientFacts => ({
+      ...operated,
+      rungChecks: [{ id: rung, limb: 'left-thigh', atMs: ago(1), by: 'clara', answers, rung, reason: null }],
+    });
+    expect(link(operated, 'load')).toMatchObject({ state: 'good', figure: 'no weight yet' });
+    expect(link(stood('isometric'), 'load')?.state).toBe('good');
+    expect(link(stood('loaded'), 'load')?.state).toBe('missing');
+    expect(link({ ...operated, screenings: [screened(1)] }, 'load')?.state).toBe('missing');
+  });
+
   it('takes a check of today, not of yesterday', () => {
     expect(dayCheckInForce({ ...ready, dayChecks: [well] }, NOW)).toEqual(well);
     const yesterday = { ...well, atMs: ago(1), notWell: ['fever' as const] };

@@ -3,6 +3,7 @@ import { hardFindings } from '../findings/finding';
 import { measuredWith } from '../occlusion-pressure/in-force';
 import { lastHeldMs } from '../occlusion-pressure/shelf-life';
 import { type LimbTarget, targetWords } from '../plan/plan';
+import { rungHeight } from '../protocol/exercise';
 import { LIMB_LABELS, type Limb, type Position } from '../quantity/limb';
 import { newest, newestBy } from '../quantity/newest';
 import { lengthWords, massWords } from '../quantity/units';
@@ -22,10 +23,12 @@ import {
   holdsInForce,
   nextPlan,
   pressureInForce,
+  proceduresInForce,
   shelfLifeInForce,
   testInForce,
   whyDue,
 } from './in-force';
+import { rungInForce } from './ladder-in-force';
 import type { Link, LinkState } from './link';
 import { recheck } from './recheck';
 
@@ -273,6 +276,15 @@ function loadLink(facts: ClientFacts, nowMs: number, prescribed: Prescribed): Li
     const [first] = exercises;
     return { ...common, state: 'good', figure: first?.load.recipe ?? '', reason: 'Work without kilograms.' };
   }
+  if (exercises.length === 0 && beginsWithoutWeight(facts, nowMs)) {
+    return {
+      ...common,
+      rules: ['PRO-5'],
+      state: 'good',
+      figure: 'no weight yet',
+      reason: 'After an operation passive and isometric work come first, and need no strength test.',
+    };
+  }
   const links = weighed.map(({ exerciseId, limbs }) =>
     strengthLink(
       facts,
@@ -285,6 +297,14 @@ function loadLink(facts: ClientFacts, nowMs: number, prescribed: Prescribed): Li
     ),
   );
   return worstOf(links) ?? strengthLink(facts, newest(facts.strengthTests), nowMs);
+}
+
+/** Whether the limb in hand was operated on and stands on a rung where nothing is lifted yet (rule PRO-5). */
+function beginsWithoutWeight(facts: ClientFacts, nowMs: number): boolean {
+  const limb = limbInHand(facts, undefined);
+  if (!limb || !proceduresInForce(facts, nowMs).some((procedure) => procedure.limb === limb)) return false;
+  const rung = rungInForce(facts, limb)?.rung ?? 'passive';
+  return rungHeight(rung) < rungHeight('loaded');
 }
 
 function strengthLink(facts: ClientFacts, test: StrengthFact | undefined, nowMs: number): Link {
