@@ -45,6 +45,8 @@ test('a stop sign leads at once to the release, which stays until it is done', a
 test('Esc twice stops, once does nothing', async ({ page }) => {
   await openOdalys(page, 'Run');
   await startSetOne(page);
+  // From the field of a reading as from anywhere.
+  await page.getByLabel('Pressure read, mmHg').focus();
   await page.keyboard.press('Escape');
   await page.clock.runFor(2_000);
   await page.keyboard.press('Escape');
@@ -116,6 +118,8 @@ test('two tabs watch one session, and what one does the other shows', async ({ p
   const other = await context.newPage();
   await other.goto(page.url());
   await passUntil(other, reps(other));
+  // A G that was pressed by a slip goes nowhere with R, and takes no release away.
+  await other.keyboard.press('g');
   await other.keyboard.press('r');
   await passUntil(other, nothingInflated(other));
   await passUntil(page, nothingInflated(page));

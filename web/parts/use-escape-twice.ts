@@ -10,9 +10,11 @@ const TWICE_WITHIN_MS = 800;
 export function useEscapeTwice(action: () => void): void {
   const escapedAtMs = useRef(0);
   useHere('stop', action);
-  useHotkeys(ACTIONS.stop.keys, () => {
+  const onEscape = () => {
     const pressedMs = serverNow();
     if (pressedMs - escapedAtMs.current < TWICE_WITHIN_MS) action();
     escapedAtMs.current = pressedMs;
-  });
+  };
+  // From a field, too: somebody who types a reading stops as fast.
+  useHotkeys(ACTIONS.stop.keys, onEscape, { enableOnFormTags: true });
 }

@@ -45,6 +45,7 @@ const BENCHES: Record<LinkId, ComponentType<{ client: ClientRecord }>> = {
   run: RunBench,
 };
 const BENCH_OF = new Map(Object.entries(BENCH_LETTERS).map(([bench, letter]) => [letter, bench]));
+const LETTERS = [...BENCH_OF.keys()];
 
 /** One person: the chain, and beneath it the bench of the chosen link. */
 export function PersonSheet() {
@@ -52,7 +53,7 @@ export function PersonSheet() {
   const { data: client, error } = useClient(clientId);
   const navigate = useNavigate();
   const search = usePlanSearch();
-  useAfterG([...BENCH_OF.keys()], (letter) => {
+  useAfterG(LETTERS, (letter) => {
     const bench = BENCH_OF.get(letter);
     if (bench) navigate(`/people/${clientId}/${bench}${search}`);
   });
