@@ -118,6 +118,8 @@ const MAY_BE_SCANNED = [
   // The rows of one measure, found by its index before.
   'SCAN (subquery',
   'SCAN earliest',
+  // One line for each who trains at present or is new.
+  'SCAN lately',
   // Asks the full-text index, which has no other word for it.
   'SCAN client_search VIRTUAL TABLE INDEX',
 ];

@@ -194,6 +194,10 @@ describe('the chain', () => {
     expect(link(operated, 'load')).toMatchObject({ state: 'good', figure: 'no weight yet' });
     expect(link(stood('isometric'), 'load')?.state).toBe('good');
     expect(link(stood('loaded'), 'load')?.state).toBe('missing');
+    // One that was taken all the same is what it is.
+    expect(link({ ...operated, strengthTests: ready.strengthTests }, 'load')?.figure).toBe(
+      link(ready, 'load')?.figure,
+    );
     expect(link({ ...operated, screenings: [screened(1)] }, 'load')?.state).toBe('missing');
   });
 

@@ -276,7 +276,7 @@ function loadLink(facts: ClientFacts, nowMs: number, prescribed: Prescribed): Li
     const [first] = exercises;
     return { ...common, state: 'good', figure: first?.load.recipe ?? '', reason: 'Work without kilograms.' };
   }
-  if (exercises.length === 0 && beginsWithoutWeight(facts, nowMs)) {
+  if (exercises.length === 0 && facts.strengthTests.length === 0 && beginsWithoutWeight(facts, nowMs)) {
     return {
       ...common,
       rules: ['PRO-5'],
