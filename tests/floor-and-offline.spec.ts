@@ -162,7 +162,7 @@ test('the bench offers a change after a short set, corrections are undone, and t
   await test.step('an edit past a limit is refused, a declined review needs a reason', async () => {
     await page.getByRole('button', { name: 'Edit for Knee extension' }).click();
     await page.getByLabel('Pressure', { exact: true }).fill('40');
-    await expect(page.getByText(/90 % of LOP is above 80 %\. why/)).toBeVisible();
+    await expect(page.getByText(/90 % of LOP is above 80 %\. why: Pressure limits\(PRS-3\)/)).toBeVisible();
     await page.getByRole('button', { name: 'Decline for Knee extension' }).click();
     await expect(page.getByRole('button', { name: 'Decline', exact: true })).toBeDisabled();
     await page.getByLabel('Reason').fill('a bad day, same again');

@@ -60,7 +60,9 @@ test('a session is drafted, edited, mended, signed and printed', async ({ page }
 
   await test.step('the draft takes up the last review', async () => {
     await expect(
-      page.getByRole('list', { name: 'About this draft' }).getByText(/^Leg press: pressure \+5 points.*why/),
+      page
+        .getByRole('list', { name: 'About this draft' })
+        .getByText(/^Leg press: pressure \+5 points.*REV-7/),
     ).toBeVisible();
     await expect(order.getByRole('button', { name: /Target, left thigh.*82 mmHg/ })).toBeVisible();
     await expect(page.getByText(/All sets finished in/)).toBeVisible();

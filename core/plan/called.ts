@@ -1,4 +1,4 @@
-import { limbSide } from '../quantity/limb';
+import { sideOf } from '../strength/in-force';
 import type { PlannedExercise } from './plan';
 
 type Called = Pick<PlannedExercise, 'label'> & {
@@ -12,8 +12,7 @@ type Called = Pick<PlannedExercise, 'label'> & {
 export function calledIn(exercises: readonly Called[]): string[] {
   return exercises.map(({ label, limbs }) => {
     const isAlone = exercises.filter((other) => other.label === label).length === 1;
-    const [limb, other] = limbs;
-    if (isAlone || !limb) return label;
-    return `${label}, ${other ? 'both' : limbSide(limb.limb)}`;
+    const side = sideOf(limbs.map(({ limb }) => limb));
+    return isAlone || !side ? label : `${label}, ${side}`;
   });
 }

@@ -21,9 +21,9 @@ import type { Hold, HoldEnd } from './holds';
 import {
   fitInForce,
   holdsInForce,
+  isOperated,
   nextPlan,
   pressureInForce,
-  proceduresInForce,
   shelfLifeInForce,
   testInForce,
   whyDue,
@@ -302,7 +302,7 @@ function loadLink(facts: ClientFacts, nowMs: number, prescribed: Prescribed): Li
 /** Whether the limb in hand was operated on and stands on a rung where nothing is lifted yet (rule PRO-5). */
 function beginsWithoutWeight(facts: ClientFacts, nowMs: number): boolean {
   const limb = limbInHand(facts, undefined);
-  if (!limb || !proceduresInForce(facts, nowMs).some((procedure) => procedure.limb === limb)) return false;
+  if (!limb || !isOperated(facts, limb, nowMs)) return false;
   const rung = rungInForce(facts, limb)?.rung ?? 'passive';
   return rungHeight(rung) < rungHeight('loaded');
 }

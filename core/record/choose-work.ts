@@ -4,7 +4,7 @@ import type { RuleId } from '../rules/catalogue';
 import { RULES } from '../rules/catalogue';
 import { isNewcomer } from './basis';
 import type { ClientFacts } from './facts';
-import { holdsInForce, limitsInForce, proceduresInForce } from './in-force';
+import { holdsInForce, isOperated, limitsInForce } from './in-force';
 
 /** Three ways to work a limb: heavy without a cuff, light under one, light without. */
 export type WorkKind = 'heavy' | 'cuff' | 'light';
@@ -137,7 +137,7 @@ const OUT: readonly (Omit<Voice, 'words'> & { words: (seen: Seen) => string; unt
 export function chooseWork(facts: ClientFacts, asked: Asked, nowMs: number): WorkOption[] {
   const seen: Seen = {
     ...asked,
-    operated: proceduresInForce(facts, nowMs).some(({ limb }) => limb === asked.limb),
+    operated: isOperated(facts, asked.limb, nowMs),
     newcomer: isNewcomer(facts),
     held: holdsInForce(facts, nowMs).find(({ limb }) => limb === null || limb === asked.limb)?.words ?? null,
     cleared: limitsInForce(facts.clearances, nowMs).limbs?.includes(asked.limb) ?? true,

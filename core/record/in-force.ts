@@ -21,7 +21,7 @@ export { limitsInForce } from '../screening/clearance';
 export { testInForce } from '../strength/in-force';
 export { holdsInForce } from './holds';
 export { nextPlan, plansInForce } from './plans-in-force';
-export { proceduresInForce, shelfLifeInForce } from './shelf-life-in-force';
+export { isOperated, proceduresInForce, shelfLifeInForce } from './shelf-life-in-force';
 
 /** The cuff on a limb now; `undefined` where there is none, or a strap instead. */
 export function cuffInForce(

@@ -24,12 +24,16 @@ export function proceduresInForce(
     .map(({ limb, atMs }) => ({ limb, atMs }));
 }
 
+/** Whether a limb was operated on so lately that it counts. */
+export const isOperated = (facts: Pick<ClientFacts, 'screenings'>, limb: Limb, nowMs: number): boolean =>
+  proceduresInForce(facts, nowMs).some((procedure) => procedure.limb === limb);
+
 /** How long a pressure of a limb holds: every session after an operation on it, else as set for it, else for them (LOP-6). */
 export const shelfLifeInForce = (
   facts: Pick<ClientFacts, 'screenings' | 'shelfLife' | 'limbShelfLives'>,
   limb: Limb,
   nowMs: number,
 ): ShelfLife =>
-  proceduresInForce(facts, nowMs).some((procedure) => procedure.limb === limb)
+  isOperated(facts, limb, nowMs)
     ? 'every-session'
     : (facts.limbShelfLives.find((own) => own.limb === limb)?.shelfLife ?? facts.shelfLife);

@@ -11,6 +11,8 @@ export type People = {
   total: number | undefined;
   /** The line at a place of the list; undefined while its page is being read. */
   at: (place: number) => ClientSummary | undefined;
+  /** The first so many, as far as they are read. */
+  upTo: (count: number) => ClientSummary[];
   /** Whether this is what the search finds, and not what the one before found. */
   isSettled: boolean;
   isError: boolean;
@@ -34,10 +36,13 @@ export function usePeople(search: string, { first, last }: { first: number; last
       ...(page === 0 ? { placeholderData: keepPreviousData } : {}),
     })),
   });
+  const at = (place: number) =>
+    answers[pages.indexOf(Math.floor(place / PAGE_OF_PEOPLE))]?.data?.people[place % PAGE_OF_PEOPLE];
   return {
     total: answers[0]?.data?.total,
-    at: (place) =>
-      answers[pages.indexOf(Math.floor(place / PAGE_OF_PEOPLE))]?.data?.people[place % PAGE_OF_PEOPLE],
+    at,
+    upTo: (count) =>
+      Array.from({ length: count }, (_, place) => at(place)).filter((person) => person !== undefined),
     isSettled: answers[0]?.data !== undefined && !answers[0].isPlaceholderData,
     isError: answers.some(({ isError }) => isError),
   };
@@ -48,7 +53,7 @@ export function usePeople(search: string, { first, last }: { first: number; last
  * @returns `people` undefined as long as nobody knows
  */
 export function useTodaysPeople(): { people: readonly ClientSummary[] | undefined; isMany: boolean } {
-  const { total = 0, at } = usePeople('', { first: 0, last: 0 });
+  const { total = 0, upTo } = usePeople('', { first: 0, last: 0 });
   const isMany = total > PAGE_OF_PEOPLE;
   const { data } = useQuery({
     queryKey: KEYS.today,
@@ -56,10 +61,8 @@ export function useTodaysPeople(): { people: readonly ClientSummary[] | undefine
     enabled: isMany,
   });
   if (isMany) return { people: data?.people, isMany };
-  return { people: Array.from({ length: total }, (_, place) => at(place)).filter(isRead), isMany };
+  return { people: upTo(total), isMany };
 }
-
-const isRead = (person: ClientSummary | undefined): person is ClientSummary => person !== undefined;
 
 // As many as one looks over at a glance; more are searched.
 const SEARCH_FROM = 12;

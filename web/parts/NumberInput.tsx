@@ -1,7 +1,7 @@
 import type { InputHTMLAttributes, Ref } from 'react';
 
 /** What a field that takes a number alone asks of a keyboard. */
-export const ASKS = { whole: 'numeric', decimal: 'decimal' } as const;
+const ASKS = { whole: 'numeric', decimal: 'decimal' } as const;
 export type NumberKind = keyof typeof ASKS;
 
 /**

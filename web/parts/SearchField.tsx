@@ -1,5 +1,5 @@
 import { Search } from 'lucide-react';
-import { useEffect, useState } from 'react';
+import { useHaste } from './use-haste';
 
 /** The first that a search finds, by which Enter goes: `take` is null where it finds nothing, or is not known while it looks. */
 export type First = { isSettled: boolean; take: (() => void) | null };
@@ -19,12 +19,7 @@ export function SearchField({
   first?: First;
   className?: string;
 }) {
-  const [hasty, setHasty] = useState(false);
-  useEffect(() => {
-    if (!hasty || !first?.isSettled) return;
-    setHasty(false);
-    first.take?.();
-  }, [hasty, first]);
+  const hurry = useHaste(first?.isSettled ?? false, () => first?.take?.());
   return (
     <label className={`flex items-center gap-2 ${className}`}>
       <Search size={18} aria-hidden className="shrink-0 text-quiet" />
@@ -38,7 +33,7 @@ export function SearchField({
           if (event.key !== 'Enter' || !first) return;
           // In a form it would send what is not chosen yet.
           event.preventDefault();
-          if (value.trim() !== '') setHasty(true);
+          if (value.trim() !== '') hurry();
         }}
         className="min-h-9 w-full rounded-sm border border-ink/40 bg-paper px-2"
       />

@@ -8,6 +8,7 @@ import { LINK_IDS, LINK_LABELS } from '#core/record/link';
 import { KEYS } from '../data/keys';
 import { usePeople } from '../data/people';
 import { KeyHint } from '../parts/Button';
+import { useHaste } from '../parts/use-haste';
 import { ACTIONS, type ActionId } from '../state/actions';
 import { type Here, here } from '../state/here';
 import { BENCH_LETTERS, keyWords, PLACES } from '../state/places';
@@ -71,11 +72,8 @@ const onceEach = (all: readonly Here[]): Here[] => [...new Map(all.map((one) => 
 
 /** The first people a search finds. */
 function useFirstPeople(search: string) {
-  const { at, isSettled } = usePeople(search, { first: 0, last: MOST_PEOPLE - 1 });
-  const people = Array.from({ length: MOST_PEOPLE }, (_, place) => at(place)).filter(
-    (person) => person !== undefined,
-  );
-  return { people, isSettled };
+  const { upTo, isSettled } = usePeople(search, { first: 0, last: MOST_PEOPLE - 1 });
+  return { people: upTo(MOST_PEOPLE), isSettled };
 }
 
 /** Whose page is open; undefined on any other page. */
@@ -94,17 +92,13 @@ export function Palette({ open, onOpenChange }: { open: boolean; onOpenChange: (
   const { people: called } = useFirstPeople(search.trim().split(' ')[0] ?? '');
   const inHand = usePersonInHand();
   const meant = people.length > 0 ? people : called.length > 0 ? called : inHand ? [inHand] : [];
-  // Who types a name and presses Enter means the person, though the answer may still be on its way.
-  const [hasty, setHasty] = useState(false);
   const first = people[0];
-  useEffect(() => {
-    if (!hasty || !isSettled) return;
-    setHasty(false);
+  const hurry = useHaste(isSettled, () => {
     // Where nobody is called so it was an action.
     if (!first) return document.querySelector<HTMLElement>('[cmdk-item][data-selected=true]')?.click();
     onOpenChange(false);
     navigate(`/people/${first.id}`);
-  }, [hasty, isSettled, first, navigate, onOpenChange]);
+  });
   // What comes late is chosen as what was there would have been: the first person a search finds.
   const [chosen, setChosen] = useState('');
   const firstValue = first && search.trim() ? itemOf(first) : undefined;
@@ -134,7 +128,7 @@ export function Palette({ open, onOpenChange }: { open: boolean; onOpenChange: (
         onKeyDown={(event) => {
           if (event.key !== 'Enter' || isSettled) return;
           event.preventDefault();
-          setHasty(true);
+          hurry();
         }}
         className="min-h-13 w-full border-b border-rule bg-paper px-3 text-lg"
       />

@@ -74,10 +74,8 @@ function Merge({ client, close }: { client: ClientRecord; close: () => void }) {
   const [search, setSearch] = useState(client.name.split(' ').at(-1) ?? '');
   const [other, setOther] = useState<{ id: string; name: string } | null>(null);
   const [reason, setReason] = useState('');
-  const { at, isSettled } = usePeople(search.trim(), { first: 0, last: MOST_FOUND });
-  const found = Array.from({ length: MOST_FOUND + 1 }, (_, place) => at(place)).flatMap((person) =>
-    person && person.id !== client.id ? [person] : [],
-  );
+  const { upTo, isSettled } = usePeople(search.trim(), { first: 0, last: MOST_FOUND });
+  const found = upTo(MOST_FOUND + 1).filter(({ id }) => id !== client.id);
   const [first] = found;
   return (
     <Form

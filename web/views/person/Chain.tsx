@@ -16,7 +16,7 @@ export type Low = 'always' | 'on-a-phone' | 'never';
 const WHERE_LOW: Record<Low, { figure: string; reason: string; inTheWay: string; words: string }> = {
   always: { figure: 'sr-only', reason: 'hidden', inTheWay: '', words: 'hidden' },
   'on-a-phone': { figure: 'max-sm:sr-only', reason: 'max-sm:hidden', inTheWay: 'sm:hidden', words: '' },
-  never: { figure: '', reason: '', inTheWay: 'hidden', words: '' },
+  never: { figure: '', reason: '', inTheWay: '', words: '' },
 };
 
 const startsWithDigit = (words: string): boolean => /^\d/.test(words);
@@ -83,9 +83,11 @@ export function Chain({
           </li>
         ))}
       </ul>
-      <div className={`xl:col-span-2 ${gives.inTheWay}`}>
-        <InTheWay chain={client.chain} />
-      </div>
+      {low !== 'never' && (
+        <div className={`xl:col-span-2 ${gives.inTheWay}`}>
+          <InTheWay chain={client.chain} />
+        </div>
+      )}
     </nav>
   );
 }

@@ -8,10 +8,8 @@ const MOST = 6;
 /** Finds the person a plan is copied to; theirs are the pressures and tests it then goes by. */
 export function CopyToPerson({ className, take }: { className: string; take: (clientId: string) => void }) {
   const [search, setSearch] = useState('');
-  const { at, total, isSettled } = usePeople(search.trim(), { first: 0, last: MOST - 1 });
-  const people = Array.from({ length: MOST }, (_, place) => at(place)).filter(
-    (person) => person !== undefined,
-  );
+  const { upTo, total, isSettled } = usePeople(search.trim(), { first: 0, last: MOST - 1 });
+  const people = upTo(MOST);
   const [first] = people;
   return (
     <Popover.Root>

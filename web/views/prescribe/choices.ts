@@ -14,9 +14,9 @@ import { isWeighed } from '#core/protocol/exercise';
 import type { ExerciseId } from '#core/protocol/exercises';
 import { INTENSITIES } from '#core/protocol/intensity';
 import { PROTOCOLS, type ProtocolId } from '#core/protocol/protocols';
-import { type Limb, limbKind, limbSide } from '#core/quantity/limb';
+import { type Limb, limbKind } from '#core/quantity/limb';
 import { RULES } from '#core/rules/catalogue';
-import { testInForce } from '#core/strength/in-force';
+import { sideOf, testInForce } from '#core/strength/in-force';
 
 const USUAL_LOAD_PERCENT = 25;
 const USUAL_PERCENT_LOP = 50;
@@ -114,8 +114,7 @@ export const changeSet = (choice: ExerciseChoice, at: number, part: Partial<SetC
 });
 
 /** "left", "right" or "both", as sides are written in lists. */
-export const sideWords = ({ limbs }: ExerciseChoice): string =>
-  limbs.length > 1 ? 'both' : limbs[0] ? limbSide(limbs[0].limb) : '';
+export const sideWords = ({ limbs }: ExerciseChoice): string => sideOf(limbs.map(({ limb }) => limb)) ?? '';
 
 /** Limbs of one kind that were measured, strapped by feel, or wear a cuff where the practice works without a LOP. */
 export const trainableLimbs = (

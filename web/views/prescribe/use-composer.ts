@@ -13,7 +13,7 @@ import { readSessionChoice } from '#core/plan/versions/read-plan';
 import type { Limb } from '#core/quantity/limb';
 import { basisOf, isNewcomer } from '#core/record/basis';
 import { limbInHand } from '#core/record/chain';
-import { proceduresInForce } from '#core/record/in-force';
+import { isOperated } from '#core/record/in-force';
 import { rungInForce } from '#core/record/ladder-in-force';
 import type { LastReview } from '#core/record/last-review';
 import { measuredStamp } from '#core/record/measured-stamp';
@@ -54,7 +54,7 @@ function firstLimb({ facts, judgedAtMs }: Pick<ClientRecord, 'facts' | 'judgedAt
 function firstGoal({ facts, judgedAtMs }: ClientRecord, plan: Plan | undefined): Pick<Wish, 'goal' | 'rung'> {
   const limb = plan?.exercises[0]?.limbs[0]?.limb ?? firstLimb({ facts, judgedAtMs });
   const stood = rungInForce(facts, limb)?.rung;
-  const operated = proceduresInForce(facts, judgedAtMs).some((procedure) => procedure.limb === limb);
+  const operated = isOperated(facts, limb, judgedAtMs);
   const rung = stood === undefined || stood === 'done' ? (operated ? 'passive' : 'isometric') : stood;
   // Nobody measured anything: what is left is work without a LOP (rule PRS-7).
   const usual = facts.occlusions.length + facts.tightness.length === 0 ? 'aerobic' : 'size';
