@@ -2,6 +2,7 @@ import tailwindcss from '@tailwindcss/vite';
 import react from '@vitejs/plugin-react';
 import { defineConfig, type Plugin } from 'vite';
 import { VitePWA } from 'vite-plugin-pwa';
+import { words } from './scripts/words-plugin.ts';
 
 const GROUND = /node_modules\/(react|react-dom|scheduler|react-router|@tanstack\/(query-core|react-query))\//;
 const apiPort = process.env.NERVATO_API_PORT ?? '4310';
@@ -65,7 +66,7 @@ const stylesAsFiles = (): Plugin[] =>
 
 export default defineConfig(({ isSsrBuild }) => ({
   root: isSsrBuild ? '.' : 'web',
-  plugins: isSsrBuild ? [] : [react(), tailwindcss(), fontsFirst(), stylesAsFiles(), offline()],
+  plugins: isSsrBuild ? [] : [words(), react(), tailwindcss(), fontsFirst(), stylesAsFiles(), offline()],
   resolve: isSsrBuild
     ? {}
     : { alias: { 'react-style-singleton': `${import.meta.dirname}/web/parts/style-singleton.ts` } },

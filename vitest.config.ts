@@ -1,10 +1,12 @@
 import { defineConfig } from 'vitest/config';
+import { words } from './scripts/words-plugin.ts';
 
 const ALL = ['{core,contract,server,web,demo,scripts}/**/*.test.ts'];
 /** What stands in for a browser's globals, or loads a module anew, wants a process of its own. */
 const OF_THEIR_OWN = ['web/{data,parts}/**/*.test.ts'];
 
 export default defineConfig({
+  plugins: [words()],
   test: {
     projects: [
       {
@@ -15,6 +17,7 @@ export default defineConfig({
       { extends: true, test: { name: 'own', include: OF_THEIR_OWN } },
     ],
     environment: 'node',
+    setupFiles: ['web/language/english.ts'],
     // Left to itself it keeps one of two cores free.
     maxWorkers: '100%',
     // A slow disk is not a failure: nothing here is about speed.

@@ -34,12 +34,15 @@ for (const { name, open } of VIEWS.filter((view) => !NOT_PICTURED.includes(view.
   });
 }
 
-test('picture of the live session on a phone, in the floor theme', async ({ page }) => {
+test('picture of the live session on a phone, in the floor theme and in German', async ({ page }) => {
   await page.addInitScript(() => localStorage.setItem('nervato-theme', 'floor'));
   await page.goto('/');
   await VIEWS.find(({ name }) => name === 'live')?.open(page);
+  await page.evaluate(() => localStorage.setItem('nervato-language', 'de'));
   await page.setViewportSize({ width: 390, height: 844 });
-  await expect(page.getByRole('button', { name: 'Hide people' })).toHaveCount(0);
+  await page.reload();
+  await expect(page.getByText('Alles auf dem Server gesichert')).toBeAttached();
+  await expect(page.getByRole('button', { name: 'Personen verbergen' })).toHaveCount(0);
   await page.screenshot({ path: 'docs/screenshots/live-phone.png' });
 });
 

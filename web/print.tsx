@@ -1,6 +1,7 @@
 import { createRoot } from 'react-dom/client';
 import type { IssuedReport } from '#contract/outcomes';
 import { api, read } from './data/api';
+import { InLanguage } from './language/InLanguage';
 import { ForPaper } from './parts/ForPaper';
 import { PAPERS, type Paper } from './parts/papers';
 import { ReportPage } from './views/report/ReportPage';
@@ -22,4 +23,9 @@ const issued = await read<IssuedReport>(
   api.print[':ticket'].$get({ param: { ticket: asked.get('ticket') ?? '' } }),
 );
 const root = document.getElementById('root');
-if (root) createRoot(root).render(<Printed issued={issued} />);
+if (root)
+  createRoot(root).render(
+    <InLanguage>
+      <Printed issued={issued} />
+    </InLanguage>,
+  );

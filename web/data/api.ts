@@ -1,7 +1,9 @@
+import { t } from '@lingui/core/macro';
 import { hc } from 'hono/client';
 import { PRACTITIONER_HEADER } from '#contract/header';
 import type { ProblemBody } from '#contract/problem';
 import type { AppType } from '#server/app';
+import { told } from '../language/told';
 import { fetchKept } from './kept-records';
 import { door, workingPractitioner } from './practitioner';
 
@@ -44,20 +46,20 @@ const isProblem = (body: unknown): body is ProblemBody =>
   Array.isArray(body.errors);
 
 const unreadable = ({ status, statusText }: Answer<unknown>): string =>
-  `The server answered ${status} ${statusText} without saying why. Try again.`;
+  t`The server answered ${status} ${statusText} without saying why. Try again.`;
 
 /** A failure in words: what the server said, or that it was not reached. */
 export function failureWords(error: unknown): string {
-  if (error instanceof ApiProblem) return error.body.detail;
+  if (error instanceof ApiProblem) return told(error.body.detail);
   if (error instanceof TypeError) {
-    return 'The server cannot be reached. Nothing typed is lost: try again when it is back.';
+    return t`The server cannot be reached. Nothing typed is lost: try again when it is back.`;
   }
-  return error instanceof Error ? error.message : String(error);
+  return error instanceof Error ? told(error.message) : String(error);
 }
 
 /** What the server said about one field, if anything. */
 export function fieldProblem(error: unknown, path: string): string | undefined {
   if (!(error instanceof ApiProblem)) return undefined;
   const found = error.body.errors.find((candidate) => candidate.path === path);
-  return found && [found.message, found.remedy].filter(Boolean).join(' ');
+  return found && [found.message, found.remedy].filter(Boolean).map(told).join(' ');
 }

@@ -1,10 +1,15 @@
 import { newVersion } from '../state/new-version';
 
 /**
- * Keeps the whole app on the device, and says when a newer one waits. It is taken when somebody asks for it, and never under
+ * Keeps the whole app on the device once the page has come whole, so that the first view is not held up, and says when a newer one waits. It is taken when somebody asks for it, and never under
  * their hands: then the page is made anew. (The package's own registration would be 6 kB of every first view.)
  */
-export async function keepApp(): Promise<void> {
+export function keepApp(): void {
+  if (document.readyState === 'complete') void register();
+  else window.addEventListener('load', () => void register());
+}
+
+async function register(): Promise<void> {
   // Only where the page came over a safe line; in development there is none.
   if (!('serviceWorker' in navigator) || !import.meta.env.PROD) return;
   const registration = await navigator.serviceWorker.register('/sw.js');

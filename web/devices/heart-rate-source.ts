@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { heartRateOf } from '#core/kit/heart-rate-measurement';
 import { seededRandom, seedOf } from '#core/simulation/random';
 import { nextHeartRate } from '#core/simulation/strap';
@@ -51,7 +52,7 @@ export const hasBluetooth = (): boolean => bluetooth() !== undefined;
 /** Asks for a strap of the standard Heart Rate service. @throws as the browser does, when none is chosen or it is out of reach */
 export async function bluetoothStrap(): Promise<HeartRateSource> {
   const device = await bluetooth()?.requestDevice({ filters: [{ services: ['heart_rate'] }] });
-  if (!device) throw new Error('This browser has no Bluetooth.');
+  if (!device) throw new Error(t`This browser has no Bluetooth.`);
   const server = await device.gatt.connect();
   const service = await server.getPrimaryService('heart_rate');
   const measurement = await service.getCharacteristic('heart_rate_measurement');

@@ -1,19 +1,21 @@
+import { t } from '@lingui/core/macro';
 import { useState } from 'react';
 import { v4 as newId } from 'uuid';
 import type { NewAdverseEvent } from '#contract/outcomes';
 import { failureWords, fieldProblem } from '../data/api';
 import { serverNow } from '../data/clock';
 import { useKeepAdverseEvent, useOutcomes } from '../data/outcomes';
+import { told } from '../language/told';
 import { Button } from './Button';
 import { Field, FieldError } from './Field';
 import { dayAndTime } from './format';
 
 const EMPTY = { what: '', done: '', outcome: '', told: '' };
 const FIELDS: [keyof typeof EMPTY, string, string][] = [
-  ['what', 'What happened', 'Where, how much, for how long.'],
-  ['done', 'What was done', 'Released, lying down, ice, physician called.'],
-  ['outcome', 'What became of it', 'May be written later as another entry.'],
-  ['told', 'Who was told', 'The client, the referrer, the practice’s own book.'],
+  ['what', t`What happened`, t`Where, how much, for how long.`],
+  ['done', t`What was done`, t`Released, lying down, ice, physician called.`],
+  ['outcome', t`What became of it`, t`May be written later as another entry.`],
+  ['told', t`Who was told`, t`The client, the referrer, the practice’s own book.`],
 ];
 
 /** Adverse events of a person, of one session or of none, and the form for another; nothing is ever deleted (rule OUT-7). */
@@ -44,15 +46,11 @@ export function AdverseEvents({
     if (await keep.mutateAsync(event).catch(() => null)) setTyped(null);
   };
   return (
-    <section aria-label="Adverse events" className="max-w-4xl space-y-2 print:hidden">
+    <section aria-label={t`Adverse events`} className="max-w-4xl space-y-2 print:hidden">
       {known.map(({ id, atMs: at, what, done, outcome, told }) => (
         <div key={id} className="notched">
-          <p className="font-semibold text-ochre">
-            Adverse event, {dayAndTime(at)}: {what}
-          </p>
-          <p className="text-[15px]">
-            {done}. {outcome && `${outcome}. `}Told: {told}.
-          </p>
+          <p className="font-semibold text-ochre">{t`Adverse event, ${dayAndTime(at)}: ${what}`}</p>
+          <p className="text-[15px]">{t`${done}. ${outcome ? `${outcome}. ` : ''}Told: ${told}.`}</p>
         </div>
       ))}
       {typed === null ? (
@@ -61,7 +59,7 @@ export function AdverseEvents({
           className="min-h-9 underline underline-offset-4"
           onClick={() => setTyped(EMPTY)}
         >
-          Write down an adverse event
+          {t`Write down an adverse event`}
         </button>
       ) : (
         <form
@@ -74,8 +72,8 @@ export function AdverseEvents({
           {FIELDS.map(([field, label, hint]) => (
             <Field
               key={field}
-              label={label}
-              hint={hint}
+              label={told(label)}
+              hint={told(hint)}
               maxLength={field === 'told' ? 200 : 500}
               value={typed[field]}
               onChange={(event) => setTyped({ ...typed, [field]: event.target.value })}
@@ -84,10 +82,10 @@ export function AdverseEvents({
           ))}
           <div className="flex gap-3 sm:col-span-2">
             <Button type="submit" kind="main" disabled={keep.isPending}>
-              Keep it
+              {t`Keep it`}
             </Button>
             <Button leaves onClick={() => setTyped(null)}>
-              Not now
+              {t`Not now`}
             </Button>
           </div>
           {keep.error && <FieldError>{failureWords(keep.error)}</FieldError>}

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useMemo, useState } from 'react';
 import { type AtPlace, atPlace } from '#core/plan/at-place';
 import type { SessionChoice } from '#core/plan/choices';
@@ -5,12 +7,13 @@ import type { Basis } from '#core/plan/compose';
 import type { Plan } from '#core/plan/plan';
 import { PLACE_IDS, PLACE_LABELS, type Place } from '#core/quantity/place';
 import { usePractice } from '../data/queries';
+import { told } from '../language/told';
 import { Button } from './Button';
 import { WordMenu } from './WordMenu';
 
 const OPTIONS: { value: Place | 'anywhere'; label: string }[] = [
-  { value: 'anywhere', label: 'with all kit' },
-  ...PLACE_IDS.map((value) => ({ value, label: PLACE_LABELS[value] })),
+  { value: 'anywhere', label: t`with all kit` },
+  ...PLACE_IDS.map((value) => ({ value, label: told(PLACE_LABELS[value]) })),
 ];
 
 /** What another place changes of a session: loads and cuffs worked out anew with what is there, and what is stale or missing. */
@@ -36,9 +39,11 @@ export function AtPlaces({
   const isKept = practice && [...practice.cuffs, ...practice.weightKits, ...practice.straps].some(hasPlaces);
   if (!isKept) return null;
   return (
-    <section aria-label="Another place" className="text-[15px]">
+    <section aria-label={t`Another place`} className="text-[15px]">
       <p>
-        Worked out <WordMenu label="Place" value={place} onChange={setPlace} options={OPTIONS} />.
+        <Trans>
+          Worked out <WordMenu label={t`Place`} value={place} onChange={setPlace} options={OPTIONS} />.
+        </Trans>
       </p>
       {there && <There there={there} take={take} />}
     </section>
@@ -54,17 +59,17 @@ function There({ there, take }: { there: AtPlace; take: ((session: SessionChoice
     <div role="status" className="mt-1 max-w-3xl space-y-1">
       <ul>
         {changes.map((words) => (
-          <li key={words}>{words}</li>
+          <li key={words}>{told(words)}</li>
         ))}
         {missing.map((words) => (
           <li key={words} className="notched py-0.5">
-            {words}
+            {told(words)}
           </li>
         ))}
-        {changes.length === 0 && missing.length === 0 && <li>Nothing changes there.</li>}
+        {changes.length === 0 && missing.length === 0 && <li>{t`Nothing changes there.`}</li>}
       </ul>
       {take && session && changes.length > 0 && (
-        <Button onClick={() => take(session)}>Change it to that</Button>
+        <Button onClick={() => take(session)}>{t`Change it to that`}</Button>
       )}
     </div>
   );

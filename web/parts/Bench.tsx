@@ -1,12 +1,14 @@
+import { t } from '@lingui/core/macro';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
+import { told } from '../language/told';
 import { usePlanSearch } from './use-plan-in-hand';
 
 /** Heading of a bench: what is done here, in one line. */
 export function BenchHeading({ title, children }: { title: string; children?: ReactNode }) {
   return (
     <header className="mb-5">
-      <h2 className="text-2xl font-semibold">{title}</h2>
+      <h2 className="text-2xl font-semibold">{told(title)}</h2>
       {children && <p className="text-quiet">{children}</p>}
     </header>
   );
@@ -30,7 +32,7 @@ export function FirstDo({
         className="font-semibold underline underline-offset-4"
         to={`/people/${clientId}/${link.toLowerCase()}${search}`}
       >
-        Go to {link}
+        {t`Go to ${link}`}
       </Link>
     </p>
   );

@@ -1,9 +1,11 @@
+import { t } from '@lingui/core/macro';
 import { useState } from 'react';
 import { swellingChanges } from '#core/outcomes/swelling';
 import type { Plan } from '#core/plan/plan';
 import { type Beside, besideText, type PlannedBeside } from '#core/protocol/beside';
 import type { Intent } from '#core/session/decide/intent';
 import type { SessionState } from '#core/session/state';
+import { told } from '../language/told';
 import { BESIDE_OPTIONS } from '../words/beside-options';
 import { Button } from './Button';
 import { Field } from './Field';
@@ -28,28 +30,28 @@ export function BesideNotes({ plan, state, act }: Props) {
     if (one.what === 'swelling') {
       setWhat('swelling');
       setWords(one.words);
-    } else act({ do: 'note-beside', what: one.what, words: one.words });
+    } else act({ do: 'note-beside', what: one.what, words: told(one.words) });
   };
   return (
     <details open={due.length > 0}>
       <summary className="min-h-11 cursor-pointer py-2 text-[15px]">
-        Beside the cuff{state.beside.length > 0 && `: ${state.beside.length} noted`}
+        {t`Beside the cuff${state.beside.length > 0 ? t`: ${state.beside.length} noted` : ''}`}
       </summary>
-      <ul aria-label="Beside the cuff">
+      <ul aria-label={t`Beside the cuff`}>
         {due.map((one) => (
           <li
             key={`${one.when} ${besideText(one)}`}
             className="flex items-center justify-between gap-3 border-b border-rule py-1"
           >
             <span>
-              {one.when === 'before' ? 'Before' : 'After'}: {besideText(one)}
+              {one.when === 'before' ? t`Before` : t`After`}: {told(besideText(one))}
             </span>
-            <Button onClick={() => take(one)}>{one.what === 'swelling' ? 'Enter' : 'Done'}</Button>
+            <Button onClick={() => take(one)}>{one.what === 'swelling' ? t`Enter` : t`Done`}</Button>
           </li>
         ))}
         {state.beside.map(({ atMs, what: noted, words: said, girthCm: cm }) => (
           <li key={`${atMs} ${noted} ${said}`} className="border-b border-rule py-1">
-            {besideText({ what: noted, words: said })}
+            {told(besideText({ what: noted, words: said }))}
             {cm !== undefined && `, ${length.words(cm)}`}{' '}
             <span className="figures text-[13px] text-quiet">{dayAndTime(atMs)}</span>
           </li>
@@ -70,9 +72,9 @@ export function BesideNotes({ plan, state, act }: Props) {
           setGirth('');
         }}
       >
-        <WordMenu label="Beside the cuff" value={what} onChange={setWhat} options={BESIDE_OPTIONS} />
+        <WordMenu label={t`Beside the cuff`} value={what} onChange={setWhat} options={BESIDE_OPTIONS} />
         <Field
-          label={isGirth ? 'Where the tape lies' : 'In a few words'}
+          label={isGirth ? t`Where the tape lies` : t`In a few words`}
           maxLength={200}
           autoComplete="off"
           value={words}
@@ -80,14 +82,14 @@ export function BesideNotes({ plan, state, act }: Props) {
         />
         {isGirth && (
           <Field
-            label="Girth"
+            label={t`Girth`}
             unit={length.unit}
             number="decimal"
             value={girth}
             onChange={(event) => setGirth(event.target.value)}
           />
         )}
-        <Button type="submit">Note it</Button>
+        <Button type="submit">{t`Note it`}</Button>
       </form>
     </details>
   );
@@ -111,9 +113,7 @@ function Swelling({ state }: { state: SessionState }) {
   if (!first) return null;
   return swellingChanges(state.beside, first.startedAtMs).map(({ where, changeCm, isReal }) => (
     <p key={where} className={isReal ? 'notched py-1' : 'py-1 text-quiet'}>
-      {where}: {changeCm < 0 ? '−' : '+'}
-      {length.words(Math.abs(changeCm))} over the session,{' '}
-      {isReal ? 'more than two measurements differ by' : 'within what two measurements differ by'}.{' '}
+      {t`${where}: ${changeCm < 0 ? '−' : '+'}${length.words(Math.abs(changeCm))} over the session, ${isReal ? t`more than two measurements differ by` : t`within what two measurements differ by`}.`}{' '}
       <Why rule="OUT-2" />
     </p>
   ));

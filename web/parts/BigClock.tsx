@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { memo } from 'react';
 import type { Plan } from '#core/plan/plan';
 import { pacePosition } from '#core/protocol/pace';
@@ -6,6 +7,7 @@ import { repsNow, restLeftMs } from '#core/session/clocks';
 import { type NextStep, nextStep } from '#core/session/next-step';
 import { nextPlace } from '#core/session/places';
 import { correctedReps, findSet, openSet, type SessionState, type SetRecord } from '#core/session/state';
+import { told } from '../language/told';
 import { clock, countdown } from './format';
 import { amountWords } from './PlanSummary';
 import { useNow } from './use-now';
@@ -15,10 +17,10 @@ const PHASE_EVERY_MS = 100;
 
 /** What is counted down to where nothing is done but waiting. */
 const WAITED_FOR: Record<Extract<NextStep, { do: 'wait' }>['why'], string> = {
-  rest: 'rest left',
-  'primed-up': 'until the cuff comes down',
-  'primed-down': 'until it goes up again',
-  'free-flow': 'of free flow left',
+  rest: t`rest left`,
+  'primed-up': t`until the cuff comes down`,
+  'primed-down': t`until it goes up again`,
+  'free-flow': t`of free flow left`,
 };
 
 /** The one number to read from three metres: repetitions in a set, what is left of a rest or a wait, time between. */
@@ -35,7 +37,7 @@ export const BigClock = memo(function BigClock({ plan, state }: { plan: Plan; st
           <p className="figures text-[min(160px,27vw)] leading-none">
             {countdown(Math.max(0, set.startedAtMs + workMsOfSet(plan, set) - nowMs))}
           </p>
-          <p className="text-xl">left of this spell</p>
+          <p className="text-xl">{t`left of this spell`}</p>
         </>
       ) : set?.plannedReps != null && reps !== null ? (
         <>
@@ -55,7 +57,7 @@ export const BigClock = memo(function BigClock({ plan, state }: { plan: Plan; st
           <p className={`figures text-[min(160px,27vw)] leading-none ${restMs < 0 ? 'text-quiet' : ''}`}>
             {restMs > 0 ? countdown(restMs) : `+${clock(-restMs)}`}
           </p>
-          <p className="text-xl">{restMs > 0 ? 'rest left' : 'over the rest'}</p>
+          <p className="text-xl">{restMs > 0 ? t`rest left` : t`over the rest`}</p>
         </>
       ) : step?.do === 'wait' ? (
         <>
@@ -77,7 +79,7 @@ export const BigClock = memo(function BigClock({ plan, state }: { plan: Plan; st
 const workMsOfSet = (plan: Plan, { exerciseIndex, setIndex }: SetRecord): number =>
   plan.exercises[exerciseIndex]?.sets[setIndex]?.lastsMs ?? 0;
 
-const PHASE_WORDS = { up: 'Lift', hold: 'Hold', down: 'Lower' } as const;
+const PHASE_WORDS = { up: t`Lift`, hold: t`Hold`, down: t`Lower` } as const;
 
 /** Where in the repetition the pace is: a bar that fills on the way up and empties on the way down. */
 function Phase({
@@ -107,7 +109,7 @@ function Phase({
 const SetDots = memo(function SetDots({ plan, state }: { plan: Plan; state: SessionState }) {
   const next = openSet(state) || state.stopped ? null : nextPlace(plan, state);
   return (
-    <ol className="mt-4 flex flex-wrap gap-2" aria-label="Sets">
+    <ol className="mt-4 flex flex-wrap gap-2" aria-label={t`Sets`}>
       {plan.exercises.flatMap((exercise, exerciseIndex) =>
         exercise.sets.map((planned, setIndex) => {
           const set = findSet(state, { exerciseIndex, setIndex });
@@ -121,7 +123,7 @@ const SetDots = memo(function SetDots({ plan, state }: { plan: Plan; state: Sess
             >
               {ended && set && planned.work.kind !== 'timed'
                 ? `${correctedReps(set)}/${pacedReps(planned.work)}`
-                : amountWords(planned)}
+                : told(amountWords(planned))}
             </li>
           );
         }),

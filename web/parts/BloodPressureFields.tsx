@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { told } from '../language/told';
 import { Field } from './Field';
 import { readPressure, type TypedPressure } from './typed-pressure';
 
@@ -15,7 +17,7 @@ export function BloodPressureFields({
   return (
     <div className="grid grid-cols-2 items-end gap-3">
       <Field
-        label={`${label}, upper`}
+        label={t`${told(label)}, upper`}
         unit="mmHg"
         number="whole"
         value={typed.upper}
@@ -23,8 +25,8 @@ export function BloodPressureFields({
         error={wrong.upper}
       />
       <Field
-        label="lower"
-        aria-label={`${label}, lower`}
+        label={t`lower`}
+        aria-label={t`${told(label)}, lower`}
         unit="mmHg"
         number="whole"
         value={typed.lower}

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { memo, useState } from 'react';
 import type { Plan } from '#core/plan/plan';
 import { watchesBloodPressure } from '#core/record/in-force';
@@ -7,6 +9,7 @@ import type { SessionState } from '#core/session/state';
 import type { Act } from '../act/act';
 import { useClient } from '../data/queries';
 import { useBloodPressureLimit } from '../data/use-blood-pressure-limit';
+import { told } from '../language/told';
 import { BloodPressureFields } from './BloodPressureFields';
 import { Button } from './Button';
 import { NO_PRESSURE, readPressure } from './typed-pressure';
@@ -37,14 +40,16 @@ export const BloodPressureInWork = memo(function BloodPressureInWork({
   const taken = state.bloodPressures
     .map(
       ({ moment, reading: had }) =>
-        `${BLOOD_PRESSURE_MOMENTS[moment].toLowerCase()} ${bloodPressureWords(had)}`,
+        `${told(BLOOD_PRESSURE_MOMENTS[moment].toLowerCase())} ${bloodPressureWords(had)}`,
     )
     .join(', ');
   return (
     <details open={isAsked && due !== null}>
       <summary className="min-h-11 cursor-pointer py-2 text-[15px]">
-        Blood pressure{taken && `: ${taken}`}
-        {isAsked && due && <strong className="notched ml-2 py-0.5">take it now</strong>}
+        <Trans>
+          Blood pressure{taken && `: ${taken}`}
+          {isAsked && due && <strong className="notched ml-2 py-0.5">{t`take it now`}</strong>}
+        </Trans>
       </summary>
       {due ? (
         <form
@@ -56,14 +61,14 @@ export const BloodPressureInWork = memo(function BloodPressureInWork({
             setTyped(NO_PRESSURE);
           }}
         >
-          <BloodPressureFields label={BLOOD_PRESSURE_MOMENTS[due]} typed={typed} onChange={setTyped} />
+          <BloodPressureFields label={told(BLOOD_PRESSURE_MOMENTS[due])} typed={typed} onChange={setTyped} />
           <Button type="submit" disabled={!reading}>
-            Note it
+            {t`Note it`}
           </Button>
         </form>
       ) : (
         <p className="text-[15px] text-quiet">
-          Taken before, in the last rest, and 1 and 5 min after. <Why rule="RUN-8" />
+          {t`Taken before, in the last rest, and 1 and 5 min after.`} <Why rule="RUN-8" />
         </p>
       )}
     </details>

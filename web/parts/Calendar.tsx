@@ -1,4 +1,5 @@
-import { format } from 'date-fns';
+import { t } from '@lingui/core/macro';
+import { format, getDefaultOptions } from 'date-fns';
 import { DayPicker } from 'react-day-picker';
 import { dayOf } from '#core/course/days';
 import { serverNow } from '../data/clock';
@@ -11,11 +12,13 @@ const BUTTON =
 export function Calendar({ iso, onChoose }: { iso: string; onChoose: (iso: string) => void }) {
   const chosen = iso === '' ? undefined : noonOf(dayOf(iso));
   const today = new Date(serverNow());
+  const { locale } = getDefaultOptions();
   return (
     <DayPicker
       mode="single"
       autoFocus
       weekStartsOn={1}
+      {...(locale && { locale })}
       today={today}
       defaultMonth={chosen ?? today}
       selected={chosen}
@@ -23,7 +26,11 @@ export function Calendar({ iso, onChoose }: { iso: string; onChoose: (iso: strin
         if (date) onChoose(format(date, 'yyyy-MM-dd'));
       }}
       // Begins with the figure that is seen, as somebody says it who speaks to the device.
-      labels={{ labelDayButton: (date) => format(date, 'd MMMM yyyy, EEEE') }}
+      labels={{
+        labelDayButton: (date) => format(date, t`d MMMM yyyy, EEEE`),
+        labelPrevious: () => t`The month before`,
+        labelNext: () => t`The month after`,
+      }}
       classNames={{
         months: 'relative',
         month_caption: 'flex min-h-11 items-center justify-center font-semibold',

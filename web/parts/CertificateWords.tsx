@@ -1,5 +1,7 @@
+import { t } from '@lingui/core/macro';
 import { certificateStanding } from '#core/learning/certificate';
 import { serverNow } from '../data/clock';
+import { told } from '../language/told';
 import { day, endOfDayMs } from './format';
 
 /** Until when a certificate is valid, and that it runs out. @param untilDay an ISO day */
@@ -8,9 +10,9 @@ export function CertificateWords({ untilDay }: { untilDay: string | null }) {
   if (untilMs === null) return null;
   const { state, daysLeft } = certificateStanding(untilMs, serverNow());
   const words = {
-    valid: `Certificate valid until ${day(untilMs)}.`,
-    renew: `Certificate valid until ${day(untilMs)}: ${daysLeft === 0 ? 'its last day' : `${daysLeft} days left`}, renew it.`,
-    expired: `Certificate expired on ${day(untilMs)}.`,
+    valid: t`Certificate valid until ${day(untilMs)}.`,
+    renew: t`Certificate valid until ${day(untilMs)}: ${daysLeft === 0 ? t`its last day` : t`${daysLeft} days left`}, renew it.`,
+    expired: t`Certificate expired on ${day(untilMs)}.`,
   }[state];
-  return <span className={state === 'valid' ? 'text-quiet' : 'font-semibold text-ochre'}>{words}</span>;
+  return <span className={state === 'valid' ? 'text-quiet' : 'font-semibold text-ochre'}>{told(words)}</span>;
 }

@@ -1,4 +1,5 @@
 import { ToggleGroup } from 'radix-ui';
+import { told } from '../language/told';
 
 /** One of a few, as a row of buttons. */
 export function Choice<T extends string>({
@@ -17,22 +18,22 @@ export function Choice<T extends string>({
 }) {
   return (
     <fieldset>
-      <legend className={hideLabel ? 'sr-only' : 'text-[15px] font-semibold'}>{label}</legend>
+      <legend className={hideLabel ? 'sr-only' : 'text-[15px] font-semibold'}>{told(label)}</legend>
       <ToggleGroup.Root
         type="single"
         value={value}
         onValueChange={(next) => next && onChange(next as T)}
-        aria-label={label}
+        aria-label={told(label)}
         className="mt-1 flex flex-wrap gap-1"
       >
         {options.map((option) => (
           <ToggleGroup.Item
             key={option.value}
             value={option.value}
-            title={option.hint}
+            title={told(option.hint)}
             className="min-h-11 rounded-sm border border-ink/40 px-3 data-[state=on]:border-plum data-[state=on]:bg-plum data-[state=on]:text-on-plum"
           >
-            {option.label}
+            {told(option.label)}
           </ToggleGroup.Item>
         ))}
       </ToggleGroup.Root>

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { ClientRecord } from '#contract/client';
@@ -7,6 +9,7 @@ import { isMinor } from '#core/record/check-today';
 import { CONSENT_VERSION, checkConsent, consentEndsMs } from '#core/screening/consent';
 import { api, failureWords, fieldProblem, read } from '../data/api';
 import { useRecordWrite } from '../data/queries';
+import { told } from '../language/told';
 import { Button } from './Button';
 import { Field, FieldError } from './Field';
 import { day } from './format';
@@ -28,14 +31,14 @@ export function ConsentForm({ client, isRead = false }: { client: ClientRecord; 
     if (!stands) say('agreed', 'on-screen');
   });
   return (
-    <section aria-label="Consent" className="space-y-3">
-      <h3 className="text-xl font-semibold">Consent</h3>
+    <section aria-label={t`Consent`} className="space-y-3">
+      <h3 className="text-xl font-semibold">{t`Consent`}</h3>
       <p>
         {last
-          ? `${last.decision === 'agreed' ? 'Agreed' : 'Withdrawn'} ${day(last.atMs)}${last.guardian === null ? '' : ` by ${last.guardian}`}, version ${last.version}, read ${last.read.replace('-', ' ')}.${stands ? ` Asked again ${day(consentEndsMs(last))}.` : ''}`
-          : 'Not asked yet.'}{' '}
+          ? t`${last.decision === 'agreed' ? t`Agreed` : t`Withdrawn`} ${day(last.atMs)}${last.guardian === null ? '' : t` by ${last.guardian}`}, version ${last.version}, read ${told(last.read.replace('-', ' '))}.${stands ? t` Asked again ${day(consentEndsMs(last))}.` : ''}`
+          : t`Not asked yet.`}{' '}
         {!isRead && (
-          <>
+          <Trans>
             Read it{' '}
             <Link to={`/people/${client.id}/explain`} className="underline underline-offset-4">
               on screen
@@ -45,12 +48,12 @@ export function ConsentForm({ client, isRead = false }: { client: ClientRecord; 
               on paper
             </Link>
             .
-          </>
+          </Trans>
         )}
       </p>
       {!stands && guardian !== null && (
         <Field
-          label="Name of the guardian who agrees for them"
+          label={t`Name of the guardian who agrees for them`}
           className="max-w-sm"
           maxLength={120}
           value={guardian}
@@ -64,7 +67,7 @@ export function ConsentForm({ client, isRead = false }: { client: ClientRecord; 
       <div className="flex flex-wrap gap-2">
         {stands ? (
           <Button disabled={write.isPending} onClick={() => say('withdrawn', last.read)}>
-            They take it back
+            {t`They take it back`}
           </Button>
         ) : (
           <>
@@ -74,12 +77,14 @@ export function ConsentForm({ client, isRead = false }: { client: ClientRecord; 
               disabled={write.isPending}
               onClick={() => say('agreed', 'on-screen')}
             >
-              Read with them: they agree
+              {t`Read with them: they agree`}
             </Button>
             <Button disabled={write.isPending} onClick={() => say('agreed', 'on-paper')}>
-              They signed on paper
+              {t`They signed on paper`}
             </Button>
-            {guardian === null && <Button onClick={() => setGuardian('')}>A guardian agrees for them</Button>}
+            {guardian === null && (
+              <Button onClick={() => setGuardian('')}>{t`A guardian agrees for them`}</Button>
+            )}
           </>
         )}
       </div>

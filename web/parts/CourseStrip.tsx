@@ -1,8 +1,10 @@
+import { t } from '@lingui/core/macro';
 import { format } from 'date-fns';
 import { useId } from 'react';
 import { useNavigate } from 'react-router';
 import { type Day, weekdayOf } from '#core/course/days';
 import type { CourseStrip as Course, CourseBar } from '#core/record/course-strip';
+import { told } from '../language/told';
 import { plain } from './format';
 import { Hatch } from './Hatch';
 import { noonOf } from './noon';
@@ -38,7 +40,7 @@ export function CourseStrip({ course }: { course: Course }) {
             <line x1={x(day)} x2={x(day)} y1={4} y2={BASE} stroke="var(--color-rule)" />
             {place % 2 === 0 && x(day) < width - 40 && (
               <text x={x(day) + 2} y={HEIGHT - 1} fontSize="13" fill="var(--color-quiet)" className="figures">
-                {format(noonOf(day), 'd MMM')}
+                {format(noonOf(day), t`d MMM`)}
               </text>
             )}
           </g>
@@ -111,12 +113,12 @@ export function CourseStrip({ course }: { course: Course }) {
             fill="var(--color-paper)"
             stroke="var(--color-ink)"
           >
-            <title>{words}</title>
+            <title>{told(words)}</title>
           </circle>
         ))}
         <line x1={x(today)} x2={x(today)} y1={0} y2={BASE + 4} stroke="var(--color-ink)" strokeWidth="2" />
       </svg>
-      <ul aria-label="Course" className="sr-only">
+      <ul aria-label={t`Course`} className="sr-only">
         {bars.map((bar, place) => (
           // biome-ignore lint/suspicious/noArrayIndexKey: two plans may share a day
           <li key={place}>{wordsOf(bar)}</li>
@@ -126,13 +128,13 @@ export function CourseStrip({ course }: { course: Course }) {
   );
 }
 
-const STATES = { done: 'done', missed: 'missed', 'to-come': 'to come' } as const;
+const STATES = { done: t`done`, missed: t`missed`, 'to-come': t`to come` } as const;
 
 const wordsOf = ({ day, name, state, percentLop, minutes }: CourseBar): string =>
   [
-    `${format(noonOf(day), 'EEE d MMM')}: ${name}, ${STATES[state]}`,
-    percentLop !== null && `${plain(percentLop, 0)} % of LOP`,
-    state !== 'missed' && `${plain(minutes, 0)} min occluded`,
+    `${format(noonOf(day), t`EEE d MMM`)}: ${told(name)}, ${STATES[state]}`,
+    percentLop !== null && t`${plain(percentLop, 0)} % of LOP`,
+    state !== 'missed' && t`${plain(minutes, 0)} min occluded`,
   ]
     .filter(Boolean)
     .join(', ');

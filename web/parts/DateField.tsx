@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { CalendarDays } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { lazy, type ReactNode, Suspense, useState } from 'react';
@@ -5,6 +6,7 @@ import { dayOf } from '#core/course/days';
 import { DATE_ORDERS } from '#core/table/day';
 import { readTypedDay } from '#core/table/typed-day';
 import { useDateOrder } from '../data/use-date-order';
+import { told } from '../language/told';
 import { Field } from './Field';
 import { day } from './format';
 import { noonOf } from './noon';
@@ -44,7 +46,7 @@ export function DateField({
     <div className={`flex items-start gap-1 ${className}`}>
       <Field
         className="min-w-0 flex-1"
-        label={label}
+        label={told(label)}
         autoComplete="off"
         inputMode="text"
         value={typed ?? isoWords(value)}
@@ -52,14 +54,15 @@ export function DateField({
         onBlur={() => {
           if (!isWrong) setTyped(null);
         }}
-        hint={hint}
+        hint={told(hint)}
         error={
-          error ?? (isWrong ? `Write it like 4 May 2026, or as ${DATE_ORDERS[order].label}.` : undefined)
+          told(error) ??
+          (isWrong ? t`Write it like 4 May 2026, or as ${told(DATE_ORDERS[order].label)}.` : undefined)
         }
       />
       <Popover.Root open={isOpen} onOpenChange={setOpen}>
         <Popover.Trigger
-          aria-label={`${label}, choose from the calendar`}
+          aria-label={t`${told(label)}, choose from the calendar`}
           className="mt-7 inline-flex min-h-11 min-w-11 items-center justify-center rounded-sm border border-ink/40 hover:bg-tint"
         >
           <CalendarDays aria-hidden className="size-5" />
@@ -69,7 +72,7 @@ export function DateField({
             align="end"
             sideOffset={4}
             collisionPadding={12}
-            aria-label={label}
+            aria-label={told(label)}
             onKeyDown={(event) => event.stopPropagation()}
             className="z-50 rounded-sm border border-ink/40 bg-paper p-3"
           >

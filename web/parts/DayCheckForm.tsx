@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { useState } from 'react';
 import type { ClientRecord } from '#contract/client';
 import type { NewDayCheck } from '#contract/measurements';
@@ -42,17 +43,19 @@ export function DayCheckForm({ client, done }: { client: ClientRecord; done?: ()
   useAction('pain-now', setPainNow);
   useAction('accept', () => void record(), { fromFields: true });
   return (
-    <section aria-label="Check on the day" className="space-y-3">
-      <h3 className="text-xl font-semibold">On the day</h3>
+    <section aria-label={t`Check on the day`} className="space-y-3">
+      <h3 className="text-xl font-semibold">{t`On the day`}</h3>
       <DayQuestions signs={signs} well={well} setWell={setWell} />
-      <Scale label="Pain now" keys={ACTIONS['pain-now'].written} value={painNow} onChange={setPainNow} />
-      {asksPressure && <BloodPressureFields label="Blood pressure today" typed={typed} onChange={setTyped} />}
+      <Scale label={t`Pain now`} keys={ACTIONS['pain-now'].written} value={painNow} onChange={setPainNow} />
+      {asksPressure && (
+        <BloodPressureFields label={t`Blood pressure today`} typed={typed} onChange={setTyped} />
+      )}
       {complete &&
         judgeDayCheck(answers).map((finding) => <FindingLine key={finding.message} finding={finding} />)}
       {write.error && <FieldError>{failureWords(write.error)}</FieldError>}
       <div className="flex flex-wrap gap-2">
         <Button does="all-well" onClick={allWell}>
-          All well
+          {t`All well`}
         </Button>
         <Button
           kind="main"
@@ -60,7 +63,7 @@ export function DayCheckForm({ client, done }: { client: ClientRecord; done?: ()
           disabled={!complete || write.isPending}
           onClick={() => void record()}
         >
-          Record the check
+          {t`Record the check`}
         </Button>
       </div>
     </section>

@@ -1,6 +1,8 @@
+import { t } from '@lingui/core/macro';
 import { useState } from 'react';
 import { type ExerciseId, findExercises, type Library } from '#core/protocol/exercises';
 import { teachingOf } from '#core/protocol/teaching';
+import { told } from '../language/told';
 import { ExerciseFigure } from './ExerciseFigure';
 import { Field } from './Field';
 import { HowTaught } from './HowTaught';
@@ -9,7 +11,7 @@ const MOST_SHOWN = 6;
 
 /** An exercise by a few letters of its name, muscle or kit. */
 export function ExercisePicker({
-  label = 'Exercise',
+  label = t`Exercise`,
   library,
   value,
   onChange,
@@ -31,8 +33,8 @@ export function ExercisePicker({
   return (
     <div>
       <Field
-        label={label}
-        placeholder={`Search ${Object.keys(library).length}: name, muscle, kit`}
+        label={told(label)}
+        placeholder={t`Search ${Object.keys(library).length}: name, muscle, kit`}
         autoComplete="off"
         value={sought}
         onChange={(event) => setSought(event.target.value)}
@@ -43,7 +45,7 @@ export function ExercisePicker({
           event.preventDefault();
           take(first);
         }}
-        error={found.length === 0 ? 'Nothing found: try fewer letters.' : undefined}
+        error={found.length === 0 ? t`Nothing found: try fewer letters.` : undefined}
       />
       <ul className="mt-1">
         {shown.map((id) => (
@@ -56,9 +58,10 @@ export function ExercisePicker({
             >
               <ExerciseFigure id={id} className="h-11 shrink-0" />
               <span>
-                {library[id]?.label}
+                {told(library[id]?.label)}
                 <span className="ml-2 text-[13px] font-normal text-quiet">
-                  {library[id]?.muscle}, {library[id]?.position}, {library[id]?.equipment.replace('-', ' ')}
+                  {told(library[id]?.muscle)}, {told(library[id]?.position)},{' '}
+                  {told(library[id]?.equipment.replace('-', ' '))}
                 </span>
               </span>
             </button>
@@ -67,10 +70,10 @@ export function ExercisePicker({
       </ul>
       {chosen && value !== null && (
         <div className="space-y-1 py-1">
-          <p className="text-[14px] text-quiet">{chosen.cue}</p>
+          <p className="text-[14px] text-quiet">{told(chosen.cue)}</p>
           {teachingOf(value) && (
             <details className="text-[14px]">
-              <summary className="cursor-pointer">How it is taught</summary>
+              <summary className="cursor-pointer">{t`How it is taught`}</summary>
               <HowTaught id={value} exercise={chosen} />
             </details>
           )}

@@ -1,4 +1,5 @@
 import { type InputHTMLAttributes, type ReactNode, type Ref, useId } from 'react';
+import { told } from '../language/told';
 import { NumberInput, type NumberKind } from './NumberInput';
 
 /** A labelled input with its unit, and what is wrong with it right beneath. */
@@ -31,14 +32,14 @@ export function Field({
   return (
     <div className={className}>
       <label htmlFor={id} className="text-[15px] font-semibold">
-        {label}
+        {told(label)}
       </label>
       <div className="mt-1 flex items-baseline gap-2">
         {number ? <NumberInput {...input} kind={number} ref={ref} /> : <input {...input} ref={ref} />}
-        {unit && <span className="whitespace-nowrap text-quiet">{unit}</span>}
+        {unit && <span className="whitespace-nowrap text-quiet">{told(unit)}</span>}
       </div>
-      {hint && <p className="mt-1 text-[14px] text-quiet">{hint}</p>}
-      {error && <FieldError id={`${id}-error`}>{error}</FieldError>}
+      {hint && <p className="mt-1 text-[14px] text-quiet">{told(hint)}</p>}
+      {error && <FieldError id={`${id}-error`}>{told(error)}</FieldError>}
     </div>
   );
 }

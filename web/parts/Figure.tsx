@@ -1,6 +1,8 @@
+import { t } from '@lingui/core/macro';
 import { Popover } from 'radix-ui';
 import type { Derived } from '#core/derivation/derived';
 import { RULES } from '#core/rules/catalogue';
+import { told } from '../language/told';
 import { plain } from './format';
 import { useUnits } from './units';
 
@@ -29,16 +31,16 @@ export function Figure({
     <Popover.Root>
       <Popover.Trigger className="group flex flex-col items-start text-left">
         <span className={words ? 'sr-only' : 'text-[13px] text-quiet'}>
-          {label}
+          {told(label)}
           <span className="sr-only">: </span>
         </span>
         <span className="border-b border-dotted border-quiet group-hover:border-solid group-hover:border-plum">
           {words ? (
-            <span className="text-[13px] text-quiet">{words}</span>
+            <span className="text-[13px] text-quiet">{told(words)}</span>
           ) : (
             <>
               <span className={`figures ${size} leading-tight`}>{figure(derived.value)}</span>{' '}
-              <span className="text-base">{suffix ?? unit}</span>
+              <span className="text-base">{suffix ?? told(unit)}</span>
             </>
           )}
         </span>
@@ -47,30 +49,30 @@ export function Figure({
             {figure(range.low)}–{figure(range.high)}
           </span>
         )}
-        <span className="sr-only">, show working</span>
+        <span className="sr-only">{t`, show working`}</span>
       </Popover.Trigger>
       <Popover.Portal>
         <Popover.Content
           sideOffset={6}
           collisionPadding={12}
-          aria-label={`${label}: working`}
+          aria-label={t`${told(label)}: working`}
           className="z-40 max-h-[70vh] w-96 max-w-[90vw] overflow-auto rounded-sm border border-ink/40 bg-paper p-4 text-[15px]"
         >
-          <p className="mb-2 font-semibold">{label}: working</p>
+          <p className="mb-2 font-semibold">{t`${told(label)}: working`}</p>
           <dl className="grid grid-cols-[auto_1fr] gap-x-3 gap-y-1">
             {derived.working.map((step) => (
               <div key={`${step.label} ${step.detail}`} className="contents">
-                <dt className="text-quiet">{step.label}</dt>
-                <dd className="figures text-[14px]">{step.detail}</dd>
+                <dt className="text-quiet">{told(step.label)}</dt>
+                <dd className="figures text-[14px]">{told(step.detail)}</dd>
               </div>
             ))}
           </dl>
           {derived.rules.map((id) => (
             <p key={id} className="mt-3 border-t border-rule pt-2 text-[14px]">
               <strong>
-                {id} {RULES[id].title}.
+                {id} {told(RULES[id].title)}.
               </strong>{' '}
-              {RULES[id].text} <span className="text-quiet">{RULES[id].source}.</span>
+              {told(RULES[id].text)} <span className="text-quiet">{told(RULES[id].source)}.</span>
             </p>
           ))}
         </Popover.Content>

@@ -1,11 +1,13 @@
+import { t } from '@lingui/core/macro';
 import type { Finding } from '#core/findings/finding';
+import { told } from '../language/told';
 import { KeyHint } from './Button';
 import { Why } from './Why';
 
 const WORDS: Record<Finding['level'], string> = {
-  hard: 'Not allowed',
-  guard: 'Needs a reason',
-  note: 'Note',
+  hard: t`Not allowed`,
+  guard: t`Needs a reason`,
+  note: t`Note`,
 };
 
 /** Applies the remedy of a finding, and the key that does so. */
@@ -16,18 +18,18 @@ export function FindingLine({ finding, mend }: { finding: Finding; mend?: Mend |
   const tone = finding.level === 'note' ? 'text-ink' : 'text-ochre';
   return (
     <div className={`notched py-1 text-[15px] ${tone}`} role={finding.level === 'note' ? undefined : 'alert'}>
-      <strong>{WORDS[finding.level]}.</strong> {finding.message}{' '}
+      <strong>{WORDS[finding.level]}.</strong> {told(finding.message)}{' '}
       {mend ? (
         <button
           type="button"
           onClick={mend.apply}
           className="inline-flex min-h-8 items-center gap-2 font-semibold underline underline-offset-4"
         >
-          {finding.remedy.replace(/\.$/, '')}
+          {told(finding.remedy).replace(/\.$/, '')}
           <KeyHint>{mend.key}</KeyHint>
         </button>
       ) : (
-        finding.remedy
+        told(finding.remedy)
       )}{' '}
       <Why rule={finding.rule} />
     </div>

@@ -1,7 +1,9 @@
+import { t } from '@lingui/core/macro';
 import { useState } from 'react';
 import { URGENT_SIGNS } from '#core/record/holds';
 import type { Intent } from '#core/session/decide/intent';
 import { type FollowUp, urgentSignSchema } from '#core/session/events';
+import { told } from '../language/told';
 import { ACTIONS } from '../state/actions';
 import { Button } from './Button';
 import { Choice } from './Choice';
@@ -32,7 +34,7 @@ export function FollowUpForm({
   useAction('accept', note, { enabled: isNext, fromFields: true });
   const yesNo = (label: string, key: 'pinpointBleeding' | 'numbness' | 'skinAbrasion') => (
     <YesNo
-      question={label}
+      question={told(label)}
       isShown
       answer={answers[key] ?? false}
       onAnswer={(yes) => setAnswers({ ...answers, [key]: yes })}
@@ -41,17 +43,17 @@ export function FollowUpForm({
   return (
     <section
       className="max-w-4xl space-y-2 border-t border-ink/40 pt-3 print:hidden"
-      aria-label="The day after"
+      aria-label={t`The day after`}
     >
-      <h2 className="text-xl font-semibold">The day after</h2>
+      <h2 className="text-xl font-semibold">{t`The day after`}</h2>
       <p className="text-[15px] text-quiet">
         {known
-          ? `Asked: soreness ${known.soreness} of 10, bruising ${BRUISING[known.bruising]}${known.pinpointBleeding ? ', pinpoint bleeding' : ''}${known.numbness ? ', numbness' : ''}.`
-          : 'Ask next day. Numbness or wide bruising holds the next session.'}
+          ? t`Asked: soreness ${known.soreness} of 10, bruising ${told(BRUISING[known.bruising])}${known.pinpointBleeding ? t`, pinpoint bleeding` : ''}${known.numbness ? t`, numbness` : ''}.`
+          : t`Ask next day. Numbness or wide bruising holds the next session.`}
       </p>
       <fieldset className="flex flex-wrap gap-x-5 gap-y-1">
         <legend className="text-[15px]">
-          Refer urgently when any of these <Why rule="RUN-6" />
+          {t`Refer urgently when any of these`} <Why rule="RUN-6" />
         </legend>
         {urgentSignSchema.options.map((sign) => (
           <Tick
@@ -67,28 +69,31 @@ export function FollowUpForm({
               })
             }
           >
-            {URGENT_SIGNS[sign]}
+            {told(URGENT_SIGNS[sign])}
           </Tick>
         ))}
       </fieldset>
       <Scale
-        label="Soreness"
+        label={t`Soreness`}
         {...(isNext ? { keys: ACTIONS['pain-now'].written } : {})}
         value={answers.soreness}
         onChange={(soreness) => setAnswers({ ...answers, soreness })}
       />
       <div className="flex flex-wrap items-end gap-6">
         <Choice
-          label="Bruising"
+          label={t`Bruising`}
           value={answers.bruising}
           onChange={(bruising) => setAnswers({ ...answers, bruising })}
-          options={(['none', 'small', 'wide'] as const).map((value) => ({ value, label: BRUISING[value] }))}
+          options={(['none', 'small', 'wide'] as const).map((value) => ({
+            value,
+            label: told(BRUISING[value]),
+          }))}
         />
-        {yesNo('Pinpoint bleeding', 'pinpointBleeding')}
-        {yesNo('Skin abrasion', 'skinAbrasion')}
-        {yesNo('Numbness', 'numbness')}
+        {yesNo(t`Pinpoint bleeding`, 'pinpointBleeding')}
+        {yesNo(t`Skin abrasion`, 'skinAbrasion')}
+        {yesNo(t`Numbness`, 'numbness')}
         <Button {...(isNext ? { kind: 'main' as const, does: 'accept' as const } : {})} onClick={note}>
-          {known ? 'Note again' : 'Note'}
+          {known ? t`Note again` : t`Note`}
         </Button>
       </div>
     </section>

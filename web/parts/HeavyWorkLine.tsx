@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { useState } from 'react';
 import type { ClientRecord } from '#contract/client';
 import type { NewHeavyWork } from '#contract/course-plan';
@@ -20,9 +21,9 @@ import { Why } from './Why';
 
 const SHOWN = 3;
 const SIDES: { value: Side; label: string }[] = [
-  { value: 'both', label: 'both' },
-  { value: 'left', label: 'left' },
-  { value: 'right', label: 'right' },
+  { value: 'both', label: t`both` },
+  { value: 'left', label: t`left` },
+  { value: 'right', label: t`right` },
 ];
 
 /** Heavy work beside the cuff in one line: typed, or as last time (rule PRO-4). Nothing else of a training diary. */
@@ -36,13 +37,13 @@ export function HeavyWorkLine({ client }: { client: ClientRecord }) {
     write.mutate({ ...work, atMs: Math.round(serverNow()) }, { onSuccess: () => setOpen(false) });
   const done = [...client.facts.heavyWork].sort((a, b) => b.atMs - a.atMs);
   const words = ({ exerciseId, side, sets, reps, loadKg, effort }: HeavyWork) =>
-    `${exerciseLabel(client.facts, exerciseId)}${side === 'both' ? '' : `, ${side}`} ${sets} × ${reps} × ${mass.words(loadKg)}${effort === null ? '' : `, effort ${effort}`}`;
+    `${exerciseLabel(client.facts, exerciseId)}${side === 'both' ? '' : `, ${side}`} ${sets} × ${reps} × ${mass.words(loadKg)}${effort === null ? '' : t`, effort ${effort}`}`;
   return (
-    <section aria-label="Heavy work" className="max-w-3xl space-y-2">
-      <h3 className="font-semibold">Heavy work</h3>
+    <section aria-label={t`Heavy work`} className="max-w-3xl space-y-2">
+      <h3 className="font-semibold">{t`Heavy work`}</h3>
       {done.length === 0 && (
         <p className="text-[15px] text-quiet">
-          None in half a year. One line for each exercise makes deload shares and muscle totals figures.{' '}
+          {t`None in half a year. One line for each exercise makes deload shares and muscle totals figures.`}{' '}
           <Why rule="PRO-4" />
         </p>
       )}
@@ -52,7 +53,7 @@ export function HeavyWorkLine({ client }: { client: ClientRecord }) {
             <span className="figures w-36 text-[15px]">{dayAndTime(work.atMs)}</span>
             <span className="flex-1">{words(work)}</span>
             <Button disabled={write.isPending} onClick={() => keep(work)}>
-              As then, today
+              {t`As then, today`}
             </Button>
           </li>
         ))}
@@ -60,7 +61,7 @@ export function HeavyWorkLine({ client }: { client: ClientRecord }) {
       {open ? (
         <HeavyForm client={client} keep={keep} isPending={write.isPending} error={write.error} />
       ) : (
-        <Button onClick={() => setOpen(true)}>Note heavy work</Button>
+        <Button onClick={() => setOpen(true)}>{t`Note heavy work`}</Button>
       )}
       {write.error && <FieldError>{failureWords(write.error)}</FieldError>}
     </section>
@@ -100,24 +101,24 @@ function HeavyForm({
     >
       <ExercisePicker library={library} value={exerciseId} onChange={setExerciseId} />
       <div className="flex flex-wrap items-end gap-3">
-        <Choice label="Side" value={side} options={SIDES} onChange={setSide} />
+        <Choice label={t`Side`} value={side} options={SIDES} onChange={setSide} />
         <NumberField
           className="w-24"
-          label="Sets"
+          label={t`Sets`}
           value={amount.sets}
           onValue={(sets) => setAmount({ ...amount, sets })}
           error={fieldProblem(error, 'sets')}
         />
         <NumberField
           className="w-24"
-          label="Repetitions"
+          label={t`Repetitions`}
           value={amount.reps}
           onValue={(reps) => setAmount({ ...amount, reps })}
           error={fieldProblem(error, 'reps')}
         />
         <Field
           className="w-36"
-          label="Load"
+          label={t`Load`}
           unit={mass.unit}
           number="decimal"
           value={load}
@@ -126,7 +127,7 @@ function HeavyForm({
         />
         <Field
           className="w-28"
-          label="Effort 0–10"
+          label={t`Effort 0–10`}
           number="whole"
           value={Number.isNaN(amount.effort) ? '' : String(amount.effort)}
           onChange={(event) =>
@@ -138,7 +139,7 @@ function HeavyForm({
           error={fieldProblem(error, 'effort')}
         />
         <Button type="submit" kind="main" disabled={!isWhole || isPending}>
-          Keep
+          {t`Keep`}
         </Button>
       </div>
     </form>

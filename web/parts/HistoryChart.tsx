@@ -1,4 +1,6 @@
+import { t } from '@lingui/core/macro';
 import { Line } from 'react-chartjs-2';
+import { told } from '../language/told';
 import { theme } from '../theme/theme';
 import { axisLook, faint, themeColour } from './chart';
 import { day } from './format';
@@ -24,18 +26,18 @@ export function HistoryChart({
   const edge = (by: number) => inOrder.map(({ atMs }) => ({ x: atMs, y: last.value + by }));
   return (
     <figure className="min-w-0">
-      <figcaption className="text-[14px] text-quiet">{caption}</figcaption>
+      <figcaption className="text-[14px] text-quiet">{told(caption)}</figcaption>
       <div className="relative h-56">
         <Line
           role="img"
-          aria-label={`History: ${inOrder.map(({ atMs, value }) => `${day(atMs)} ${value}`).join(', ')} ${unit}`}
+          aria-label={t`History: ${inOrder.map(({ atMs, value }) => `${day(atMs)} ${told(value)}`).join(', ')} ${told(unit)}`}
           options={{
             animation: false,
             maintainAspectRatio: false,
             scales: {
               x: {
                 type: 'time',
-                time: { minUnit: 'day', displayFormats: { day: 'd MMM', week: 'd MMM', month: 'MMM' } },
+                time: { minUnit: 'day', displayFormats: { day: t`d MMM`, week: t`d MMM`, month: 'MMM' } },
                 ...axisLook(),
               },
               y: { grace: '10%', ...axisLook() },

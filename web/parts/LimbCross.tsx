@@ -1,4 +1,7 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { LIMB_LABELS, LIMBS, type Limb } from '#core/quantity/limb';
+import { told } from '../language/told';
 
 /** Four limbs as the person's own left and right: choose one, see what is known for each. */
 export function LimbCross({
@@ -14,7 +17,9 @@ export function LimbCross({
   return (
     <fieldset>
       <legend className="text-[15px] font-semibold">
-        Limb <span className="font-normal text-quiet">(the person’s own left and right)</span>
+        <Trans>
+          Limb <span className="font-normal text-quiet">(the person’s own left and right)</span>
+        </Trans>
       </legend>
       <div className="mt-1 grid w-full max-w-72 grid-cols-2 border border-ink/40">
         {LIMBS.map((limb, place) => (
@@ -29,8 +34,8 @@ export function LimbCross({
               checked={value === limb}
               onChange={() => onChange(limb)}
             />
-            <span className="font-semibold">{LIMB_LABELS[limb]}</span>
-            <span className="text-[13px]">{known[limb] ?? 'nothing yet'}</span>
+            <span className="font-semibold">{told(LIMB_LABELS[limb])}</span>
+            <span className="text-[13px]">{known[limb] ?? t`nothing yet`}</span>
           </label>
         ))}
       </div>

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, failureWords, fieldProblem } from '../data/api';
@@ -25,10 +26,10 @@ export function NewPassphrase({ then }: { then?: () => void }) {
         change.mutate();
       }}
     >
-      <h2 className="text-xl font-semibold">A new passphrase</h2>
+      <h2 className="text-xl font-semibold">{t`A new passphrase`}</h2>
       <div className="grid gap-4 sm:grid-cols-2">
         <Field
-          label="The one you have"
+          label={t`The one you have`}
           type="password"
           autoComplete="current-password"
           value={old}
@@ -36,10 +37,10 @@ export function NewPassphrase({ then }: { then?: () => void }) {
           error={fieldProblem(change.error, 'old')}
         />
         <Field
-          label="The new one"
+          label={t`The new one`}
           type="password"
           autoComplete="new-password"
-          hint="At least 12 characters: four or five words are easy to keep in mind."
+          hint={t`At least 12 characters: four or five words are easy to keep in mind.`}
           value={passphrase}
           onChange={(event) => setPassphrase(event.target.value)}
           error={fieldProblem(change.error, 'passphrase')}
@@ -47,9 +48,9 @@ export function NewPassphrase({ then }: { then?: () => void }) {
       </div>
       {change.error && <FieldError>{failureWords(change.error)}</FieldError>}
       <Button type="submit" disabled={change.isPending || old === '' || passphrase === ''}>
-        Change the passphrase
+        {t`Change the passphrase`}
       </Button>
-      {change.isSuccess && <Done>It is changed, and every other device of yours is signed out.</Done>}
+      {change.isSuccess && <Done>{t`It is changed, and every other device of yours is signed out.`}</Done>}
     </form>
   );
 }

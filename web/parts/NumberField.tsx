@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { Field } from './Field';
 import { useTypedNumber } from './use-typed-number';
 
@@ -16,7 +17,7 @@ export function NumberField({
       number="decimal"
       {...rest}
       value={typed}
-      error={rest.error ?? (untyped ? 'Enter a number.' : undefined)}
+      error={rest.error ?? (untyped ? t`Enter a number.` : undefined)}
       onChange={(event) => type(event.target.value)}
     />
   );

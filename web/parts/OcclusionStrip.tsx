@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { type ReactNode, useId } from 'react';
 import { fenceMs } from '#core/plan/occlusion-clock';
 import type { Plan } from '#core/plan/plan';
@@ -5,6 +6,7 @@ import { laneLimitMs } from '#core/plan/plan-limit';
 import type { Lane, Timeline, TimelineSet } from '#core/plan/timeline';
 import { repMs } from '#core/protocol/protocols';
 import { LIMB_LABELS, type Limb } from '#core/quantity/limb';
+import { told } from '../language/told';
 import { clock } from './format';
 import { Hatch } from './Hatch';
 import { Blocks, highestMmHg } from './StripBlocks';
@@ -85,7 +87,12 @@ export function OcclusionStrip({
           const known = lane(done) ?? lane(planned);
           return (
             <g key={limb} transform={`translate(0 ${TOP + place * (laneHeight + 26)})`}>
-              <LaneFrame limb={LIMB_LABELS[limb]} edge={edgeWords(known)} width={width} height={laneHeight} />
+              <LaneFrame
+                limb={told(LIMB_LABELS[limb])}
+                edge={edgeWords(known)}
+                width={width}
+                height={laneHeight}
+              />
               {lane(planned) && (
                 <Blocks lane={lane(planned)} x={x} fill={`url(#${hatch})`} height={laneHeight} />
               )}
@@ -181,7 +188,7 @@ const lopsOf = (lane: Lane | undefined): number[] =>
 function edgeWords(lane: Lane | undefined): string {
   const lops = lopsOf(lane);
   if (lops.length > 0) return `LOP ${lops.join(', ')}`;
-  return highestMmHg(lane) === 0 ? 'by feel' : 'no LOP';
+  return highestMmHg(lane) === 0 ? t`by feel` : t`no LOP`;
 }
 
 function LaneFrame({
@@ -336,10 +343,10 @@ function Fence({
         paintOrder="stroke"
       >
         {inView
-          ? 'limit'
+          ? t`limit`
           : width < ROOMY
-            ? `limit ${clock(limitMs)} →`
-            : `limit ${clock(limitMs)} of occlusion, at ${clock(atMs)} →`}
+            ? t`limit ${clock(limitMs)} →`
+            : t`limit ${clock(limitMs)} of occlusion, at ${clock(atMs)} →`}
       </text>
     </>
   );

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { told } from '../language/told';
 import { Button } from './Button';
 import { Choice } from './Choice';
 import { PAPERS, type Paper } from './papers';
@@ -10,13 +12,13 @@ export function PaperBar({ paper, onPaper }: { paper: Paper; onPaper: (paper: Pa
   return (
     <>
       <Choice
-        label="Paper"
+        label={t`Paper`}
         value={paper}
         onChange={onPaper}
-        options={(Object.keys(PAPERS) as Paper[]).map((value) => ({ value, label: value }))}
+        options={(Object.keys(PAPERS) as Paper[]).map((value) => ({ value, label: told(value) }))}
       />
       <Button kind="main" does="print" onClick={print}>
-        Print
+        {t`Print`}
       </Button>
     </>
   );

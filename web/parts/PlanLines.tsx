@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import type { ClientRecord } from '#contract/client';
 import type { PracticeView } from '#contract/practice';
 import { occasionWords } from '#core/course/course-plan';
@@ -6,6 +7,7 @@ import { isArbitrary, isCuffed, type Plan, plannedKg } from '#core/plan/plan';
 import { chainOf } from '#core/record/chain';
 import type { LinkState } from '#core/record/link';
 import type { PlanInForce } from '#core/record/plans-in-force';
+import { told } from '../language/told';
 import { ItsKey } from './Button';
 import { Pip } from './Pip';
 import { type Measure, useUnits } from './units';
@@ -30,7 +32,7 @@ export function PlanLines({
   const following = plans[(at + 1) % plans.length]?.coursePlan.id;
   useAction('other-plan', () => following !== undefined && choose(following), { enabled: plans.length > 1 });
   return (
-    <ul aria-label="Plans" className="max-w-4xl border-t border-ink/40">
+    <ul aria-label={t`Plans`} className="max-w-4xl border-t border-ink/40">
       {plans.map(({ coursePlan, prescription, turn }) => (
         <li key={coursePlan.id} className="border-b border-rule">
           <button
@@ -41,15 +43,17 @@ export function PlanLines({
           >
             <Pip state={worst(chainOf(client.facts, practice, client.judgedAtMs, prescription))} />
             <span>
-              <span className="text-lg font-semibold">{coursePlan.name}</span>{' '}
+              <span className="text-lg font-semibold">{told(coursePlan.name)}</span>{' '}
               <span className="text-[15px] text-quiet">
-                {coursePlan.occasion.kind !== 'any-day' && `${occasionWords(coursePlan.occasion)}. `}
-                {turn.why}
+                {coursePlan.occasion.kind !== 'any-day' && `${told(occasionWords(coursePlan.occasion))}. `}
+                {told(turn.why)}
               </span>
             </span>
             {plans.length > 1 && coursePlan.id === following ? <ItsKey of="other-plan" /> : <span />}
             {coursePlan.id !== inHand?.coursePlan.id && (
-              <span className="col-span-2 col-start-2 text-[15px]">{figuresOf(prescription.plan, mass)}</span>
+              <span className="col-span-2 col-start-2 text-[15px]">
+                {told(figuresOf(prescription.plan, mass))}
+              </span>
             )}
           </button>
         </li>
@@ -71,7 +75,7 @@ const figuresOf = ({ exercises }: Plan, mass: Measure): string =>
       const pressures = limbs.map((target) =>
         isCuffed(target) ? `${target.pressure.value}` : markWords(target),
       );
-      const unit = limbs.some(isCuffed) ? ` mmHg${isArbitrary({ limbs }) ? ', arbitrary' : ''}` : '';
+      const unit = limbs.some(isCuffed) ? ` mmHg${isArbitrary({ limbs }) ? t`, arbitrary` : ''}` : '';
       const kg = plannedKg(load);
       return `${label} ${pressures.join('/')}${unit}${kg === null ? '' : `, ${mass.words(kg)}`}`;
     })

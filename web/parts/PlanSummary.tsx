@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { compile } from '#core/plan/compile';
 import {
   type CuffedTarget,
@@ -13,6 +14,7 @@ import {
 } from '#core/plan/plan';
 import { pacedReps } from '#core/protocol/set-work';
 import { LIMB_LABELS } from '#core/quantity/limb';
+import { told } from '../language/told';
 import { Figure } from './Figure';
 import { clock } from './format';
 import { OcclusionStrip } from './OcclusionStrip';
@@ -32,9 +34,9 @@ export function PlanSummary({ plan }: { plan: Plan }) {
         >
           {plan.exercises.length > 1 && (
             <p className="font-semibold">
-              {place + 1}. {exercise.label}, {exercise.position}
+              {place + 1}. {told(exercise.label)}, {told(exercise.position)}
               {exercise.alternates && (
-                <span className="font-normal text-quiet">, alternating with the one before, set by set</span>
+                <span className="font-normal text-quiet">{t`, alternating with the one before, set by set`}</span>
               )}
             </p>
           )}
@@ -45,7 +47,7 @@ export function PlanSummary({ plan }: { plan: Plan }) {
               ) : (
                 <Figure
                   key={target.limb}
-                  label={`${exercise.limbs.length > 1 || plan.exercises.length > 1 ? `${LIMB_LABELS[target.limb]}, ` : ''}${shareWords(target)}`}
+                  label={`${exercise.limbs.length > 1 || plan.exercises.length > 1 ? `${told(LIMB_LABELS[target.limb])}, ` : ''}${told(shareWords(target))}`}
                   derived={target.pressure}
                   size={plan.exercises.length > 1 ? 'text-4xl' : 'text-6xl'}
                 />
@@ -53,15 +55,15 @@ export function PlanSummary({ plan }: { plan: Plan }) {
             )}
             {exercise.load.kind === 'weighed' ? (
               <Figure
-                label={exercise.load.recipe}
+                label={told(exercise.load.recipe)}
                 derived={exercise.load.load}
                 size={plan.exercises.length > 1 ? 'text-4xl' : 'text-6xl'}
               />
             ) : (
-              <p className="self-center text-xl">{exercise.load.recipe}</p>
+              <p className="self-center text-xl">{told(exercise.load.recipe)}</p>
             )}
             <div>
-              <p className="text-[13px] text-quiet">{exercise.protocolLabel}</p>
+              <p className="text-[13px] text-quiet">{told(exercise.protocolLabel)}</p>
               <p className="figures text-3xl">{setsWords(exercise)}</p>
               <p className="text-[14px] text-quiet">{restWords(exercise)}</p>
             </div>
@@ -76,7 +78,7 @@ export function PlanSummary({ plan }: { plan: Plan }) {
 
 /** What share of its LOP a pressure is, or that nobody knows (rule PRS-7). */
 export const shareWords = (target: CuffedTarget): string =>
-  target.kind === 'measured' ? `${target.percentLop} % of LOP` : 'arbitrary pressure';
+  target.kind === 'measured' ? t`${target.percentLop} % of LOP` : t`arbitrary pressure`;
 
 // So many alike are told by their number.
 const TOLD_ONE_BY_ONE = 5;
@@ -105,10 +107,10 @@ export function restWords(exercise: PlannedExercise): string {
   const rests = [...new Set(exercise.sets.slice(0, -1).map(({ restMs }) => restMs / 1000))];
   const paced = exercise.sets.some(({ work }) => work.kind !== 'timed');
   return [
-    rests.length > 0 && `rest ${rests.join(', ')} s`,
-    paced && `tempo ${exercise.tempoId.replaceAll('-', '–')}`,
-    staysInflated(exercise) ? 'cuff stays inflated' : 'released between sets',
-    primingCycles(exercise) > 0 && 'primed first',
+    rests.length > 0 && t`rest ${rests.join(', ')} s`,
+    paced && t`tempo ${told(exercise.tempoId.replaceAll('-', '–'))}`,
+    staysInflated(exercise) ? t`cuff stays inflated` : t`released between sets`,
+    primingCycles(exercise) > 0 && t`primed first`,
   ]
     .filter(Boolean)
     .join(', ');

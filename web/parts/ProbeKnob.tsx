@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { Slider } from 'radix-ui';
 import { useEffect, useRef, useState } from 'react';
 import type { PressureSource } from '../devices/pressure-source';
@@ -37,10 +38,10 @@ export function ProbeKnob({
       {follows === 'probe' && (
         <div className="flex items-center gap-3">
           <Button onClick={() => setSound(sound ? null : startProbe(() => knobs.current))}>
-            {sound ? 'Probe off' : 'Listen'}
+            {sound ? t`Probe off` : t`Listen`}
           </Button>
           <span className="flex flex-1 items-center gap-3 text-[14px]">
-            Volume
+            {t`Volume`}
             <Slider.Root
               min={0}
               max={1}
@@ -52,7 +53,7 @@ export function ProbeKnob({
               <Slider.Track className="relative h-1 w-full bg-ink/30">
                 <Slider.Range className="absolute h-full bg-plum" />
               </Slider.Track>
-              <Slider.Thumb aria-label="Volume" className="block size-6 rounded-sm bg-plum" />
+              <Slider.Thumb aria-label={t`Volume`} className="block size-6 rounded-sm bg-plum" />
             </Slider.Root>
           </span>
         </div>

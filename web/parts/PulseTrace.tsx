@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { useEffect, useRef } from 'react';
 import type { DeviceFrame } from '#contract/device';
 import { flowShape } from '#core/simulation/limb';
@@ -36,7 +37,7 @@ export function PulseTrace({
       ref={canvas}
       height={HEIGHT}
       className="h-14 w-full border-b border-rule"
-      aria-label="Pulse trace"
+      aria-label={t`Pulse trace`}
       role="img"
     />
   );

@@ -18,7 +18,7 @@ export function Scale({
   return (
     <fieldset>
       <legend className="text-[14px]">
-        {label} {keys && <span className="figures text-[13px] text-quiet">{keys}</span>}
+        {told(label)} {keys && <span className="figures text-[13px] text-quiet">{keys}</span>}
       </legend>
       <div className={`grid max-w-xl ${steps.length > OF_TEN.length ? 'grid-cols-8' : 'grid-cols-11'}`}>
         {steps.map((step) => (
@@ -29,10 +29,12 @@ export function Scale({
             onClick={() => onChange(step)}
             className="figures min-h-11 border border-rule text-[15px] aria-pressed:bg-plum aria-pressed:text-on-plum"
           >
-            {step}
+            {told(step)}
           </button>
         ))}
       </div>
     </fieldset>
   );
 }
+
+import { told } from '../language/told';

@@ -1,5 +1,7 @@
+import { t } from '@lingui/core/macro';
 import { Dialog } from 'radix-ui';
 import { SIGNS, type SignId, signIdSchema } from '#core/session/signs';
+import { told } from '../language/told';
 
 const isStop = (sign: SignId): boolean => SIGNS[sign].level !== 'expected';
 const STOPS = signIdSchema.options.filter(isStop);
@@ -38,12 +40,12 @@ export function SignList({
           }}
           className="fixed top-[min(4rem,4dvh)] left-1/2 z-50 max-h-[92dvh] w-[720px] max-w-[94vw] -translate-x-1/2 overflow-y-auto rounded-sm border border-ink bg-paper p-5"
         >
-          <Dialog.Title className="mb-3 text-xl font-semibold">Which sign?</Dialog.Title>
+          <Dialog.Title className="mb-3 text-xl font-semibold">{t`Which sign?`}</Dialog.Title>
           <div className="grid gap-5 md:grid-cols-2">
-            <Group title="Expected: noted" signs={EXPECTED} pick={pick} />
+            <Group title={t`Expected: noted`} signs={EXPECTED} pick={pick} />
             {/* On a phone, what cannot wait comes first. */}
             <div className="max-md:order-first">
-              <Group title="Stop: deflate at once" signs={STOPS} pick={pick} stop />
+              <Group title={t`Stop: deflate at once`} signs={STOPS} pick={pick} stop />
             </div>
           </div>
         </Dialog.Content>
@@ -65,7 +67,7 @@ function Group({
 }) {
   return (
     <div>
-      <h3 className={`font-semibold ${stop ? 'text-vermilion' : ''}`}>{title}</h3>
+      <h3 className={`font-semibold ${stop ? 'text-vermilion' : ''}`}>{told(title)}</h3>
       <ul className="mt-1 border-t border-rule">
         {signs.map((sign) => (
           <li key={sign} className="border-b border-rule">
@@ -80,9 +82,9 @@ function Group({
               >
                 {keyOf(sign).toUpperCase()}
               </span>
-              {SIGNS[sign].label}
+              {told(SIGNS[sign].label)}
               {SIGNS[sign].level === 'red' && (
-                <span className="ml-auto text-[13px] text-vermilion">no restart today</span>
+                <span className="ml-auto text-[13px] text-vermilion">{t`no restart today`}</span>
               )}
             </button>
           </li>

@@ -1,7 +1,8 @@
+import { t } from '@lingui/core/macro';
 import type { Plan } from '#core/plan/plan';
 import { besideText, type PlannedBeside, sittingPart } from '#core/protocol/beside';
 
-const HEADS: Record<PlannedBeside['when'], string> = { before: 'First', after: 'Afterwards' };
+const HEADS: Record<PlannedBeside['when'], string> = { before: t`First`, after: t`Afterwards` };
 
 /** What of the sitting comes before or after the cuff, on one line; nothing where that is nothing. */
 export function SittingWords({ plan, when }: { plan: Pick<Plan, 'sitting'>; when: PlannedBeside['when'] }) {
@@ -9,7 +10,7 @@ export function SittingWords({ plan, when }: { plan: Pick<Plan, 'sitting'>; when
   if (part.length === 0) return null;
   return (
     <p className="break-inside-avoid">
-      <strong>{HEADS[when]}:</strong> {part.map(besideText).join(', then ')}.
+      <strong>{HEADS[when]}:</strong> {part.map(besideText).join(t`, then `)}.
     </p>
   );
 }

@@ -1,5 +1,7 @@
+import { t } from '@lingui/core/macro';
 import type { Timeline } from '#core/plan/timeline';
 import { LIMB_LABELS } from '#core/quantity/limb';
+import { told } from '../language/told';
 import { clock, pressureWords } from './format';
 
 /** The strip's content as a table, for screen readers. */
@@ -8,13 +10,13 @@ export function StripTable({ planned, done }: { planned?: Timeline; done?: Timel
     // A table is never smaller than its content, so what hides it stands around it.
     <div className="sr-only">
       <table>
-        <caption>Occlusion strip: inflations and sets, times from the start</caption>
+        <caption>{t`Occlusion strip: inflations and sets, times from the start`}</caption>
         <thead>
           <tr>
-            <th>What</th>
-            <th>From</th>
-            <th>To</th>
-            <th>How much</th>
+            <th>{t`What`}</th>
+            <th>{t`From`}</th>
+            <th>{t`To`}</th>
+            <th>{t`How much`}</th>
           </tr>
         </thead>
         <tbody>
@@ -22,9 +24,7 @@ export function StripTable({ planned, done }: { planned?: Timeline; done?: Timel
             ...(timeline?.lanes ?? []).flatMap((lane) =>
               lane.inflations.map((inflation) => (
                 <tr key={`${tense} ${lane.limb} ${inflation.fromMs}`}>
-                  <td>
-                    {LIMB_LABELS[lane.limb]} inflated, {tense}
-                  </td>
+                  <td>{t`${told(LIMB_LABELS[lane.limb])} inflated, ${told(tense)}`}</td>
                   <td>{clock(inflation.fromMs)}</td>
                   <td>{clock(inflation.toMs)}</td>
                   <td>{inflation.steps.map((step) => pressureWords(step.pressureMmHg)).join(', ')}</td>
@@ -33,15 +33,13 @@ export function StripTable({ planned, done }: { planned?: Timeline; done?: Timel
             ),
             ...(timeline?.sets ?? []).map((set) => (
               <tr key={`${tense} ${set.exerciseIndex} ${set.setIndex}`}>
-                <td>
-                  Set {set.setIndex + 1}, {tense}
-                </td>
+                <td>{t`Set ${set.setIndex + 1}, ${told(tense)}`}</td>
                 <td>{clock(set.fromMs)}</td>
                 <td>{clock(set.toMs)}</td>
                 <td>
                   {set.plannedReps === null
-                    ? 'work by the clock'
-                    : `${set.reps} of ${set.plannedReps} repetitions`}
+                    ? t`work by the clock`
+                    : t`${set.reps} of ${set.plannedReps} repetitions`}
                 </td>
               </tr>
             )),

@@ -1,3 +1,4 @@
+import { told } from '../language/told';
 import { FieldError } from './Field';
 import { Tick } from './Tick';
 
@@ -17,7 +18,7 @@ export function Ticks<T extends string>({
 }) {
   return (
     <fieldset>
-      <legend className="text-[15px] font-semibold">{label}</legend>
+      <legend className="text-[15px] font-semibold">{told(label)}</legend>
       <div className="flex flex-wrap gap-x-4">
         {options.map(({ value, label: words }) => (
           <Tick
@@ -27,11 +28,11 @@ export function Ticks<T extends string>({
               onChange(next ? [...chosen, value] : chosen.filter((other) => other !== value))
             }
           >
-            {words}
+            {told(words)}
           </Tick>
         ))}
       </div>
-      {error && <FieldError>{error}</FieldError>}
+      {error && <FieldError>{told(error)}</FieldError>}
     </fieldset>
   );
 }

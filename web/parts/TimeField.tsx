@@ -1,5 +1,7 @@
+import { t } from '@lingui/core/macro';
 import { useState } from 'react';
 import { readTypedTime } from '#core/table/typed-day';
+import { told } from '../language/told';
 import { Field } from './Field';
 
 /** A time of day, typed as one says it: 17:30, 1730 or 5.30 pm. @param value hours and minutes, or empty */
@@ -19,7 +21,7 @@ export function TimeField({
   return (
     <Field
       className={className}
-      label={label}
+      label={told(label)}
       inputMode="text"
       autoComplete="off"
       value={typed ?? value}
@@ -31,7 +33,7 @@ export function TimeField({
       onBlur={() => {
         if (!isWrong) setTyped(null);
       }}
-      error={isWrong ? 'Write it like 17:30.' : undefined}
+      error={isWrong ? t`Write it like 17:30.` : undefined}
     />
   );
 }

@@ -1,5 +1,7 @@
+import { Trans } from '@lingui/react/macro';
 import { Popover } from 'radix-ui';
 import { RULES, type RuleId } from '#core/rules/catalogue';
+import { told } from '../language/told';
 
 /** "why": the rule behind what stands before it, in words, with where it comes from. On paper its id stands instead. */
 export function Why({ rule }: { rule: RuleId }) {
@@ -8,19 +10,21 @@ export function Why({ rule }: { rule: RuleId }) {
     <>
       <Popover.Root>
         <Popover.Trigger className="text-[14px] font-normal text-quiet underline decoration-dotted underline-offset-4 hover:text-ink print:hidden">
-          why<span className="sr-only">: {title}</span>
+          <Trans>
+            why<span className="sr-only">: {told(title)}</span>
+          </Trans>
         </Popover.Trigger>
         <Popover.Portal>
           <Popover.Content
             sideOffset={6}
             collisionPadding={12}
-            aria-label={`${rule} ${title}`}
+            aria-label={`${rule} ${told(title)}`}
             className="z-60 w-96 max-w-[90vw] rounded-sm border border-ink/40 bg-paper p-4 text-[15px] text-ink"
           >
-            <p className="font-semibold">{title}</p>
-            <p className="mt-1">{text}</p>
+            <p className="font-semibold">{told(title)}</p>
+            <p className="mt-1">{told(text)}</p>
             <p className="mt-2 text-[14px] text-quiet">
-              {source}. <span className="figures">{rule}</span>
+              {told(source)}. <span className="figures">{rule}</span>
             </p>
           </Popover.Content>
         </Popover.Portal>
@@ -39,7 +43,7 @@ export function Said({ children }: { children: string }) {
   return (
     <>
       {before}
-      {stop} <Why rule={rule} />
+      {told(stop)} <Why rule={rule} />
       {after.join('')}
     </>
   );

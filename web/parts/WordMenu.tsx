@@ -1,4 +1,5 @@
 import { DropdownMenu } from 'radix-ui';
+import { told } from '../language/told';
 
 /** A word of a sentence that is one of several, and opens them: what it is about is said to screen readers. */
 export function WordMenu<T extends string>({
@@ -16,17 +17,17 @@ export function WordMenu<T extends string>({
   return (
     <DropdownMenu.Root modal={false}>
       <DropdownMenu.Trigger
-        aria-label={`${label}: ${chosen}`}
+        aria-label={`${told(label)}: ${told(chosen)}`}
         className="inline-block border-b-2 border-plum px-0.5 pt-2 pb-0.5 leading-tight font-semibold hover:bg-tint data-[state=open]:bg-tint"
       >
-        {chosen}
+        {told(chosen)}
       </DropdownMenu.Trigger>
       <DropdownMenu.Portal>
         <DropdownMenu.Content
           align="start"
           sideOffset={4}
           collisionPadding={12}
-          aria-label={label}
+          aria-label={told(label)}
           className="z-40 max-h-[60vh] min-w-48 overflow-y-auto rounded-sm border border-ink/40 bg-paper py-1"
         >
           <DropdownMenu.RadioGroup value={value} onValueChange={(next) => onChange(next as T)}>
@@ -36,7 +37,7 @@ export function WordMenu<T extends string>({
                 value={option.value}
                 className="flex min-h-11 cursor-default items-center border-l-4 border-transparent px-3 data-[highlighted]:bg-tint data-[state=checked]:border-plum data-[state=checked]:font-semibold"
               >
-                {option.label}
+                {told(option.label)}
               </DropdownMenu.RadioItem>
             ))}
           </DropdownMenu.RadioGroup>

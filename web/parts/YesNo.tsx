@@ -1,4 +1,6 @@
+import { t } from '@lingui/core/macro';
 import { ToggleGroup } from 'radix-ui';
+import { told } from '../language/told';
 
 const NOT_CHOSEN = 'min-h-9 min-w-12 rounded-sm border border-ink/40 px-2 text-[15px]';
 /** The answer that counts stands out; the other is marked in ink. */
@@ -27,7 +29,7 @@ export function YesNo({
       type="single"
       // Up and down go from question to question.
       orientation="horizontal"
-      aria-label={question}
+      aria-label={told(question)}
       value={answer === undefined ? '' : answer ? 'yes' : 'no'}
       onValueChange={(next) => next && onAnswer(next === 'yes')}
       className="flex gap-1"
@@ -38,7 +40,7 @@ export function YesNo({
           value={value}
           className={`${NOT_CHOSEN} ${value === counts ? COUNTS : CALM}`}
         >
-          {value === 'yes' ? 'Yes' : 'No'}
+          {value === 'yes' ? t`Yes` : t`No`}
         </ToggleGroup.Item>
       ))}
     </ToggleGroup.Root>
@@ -47,7 +49,7 @@ export function YesNo({
   return (
     <div className="flex items-center gap-3">
       <span aria-hidden className="text-[15px]">
-        {question}
+        {told(question)}
       </span>
       {answers}
     </div>

@@ -1,3 +1,6 @@
+import { t } from '@lingui/core/macro';
+import { told } from '../language/told';
+
 /** "4:07" for clocks; rounds down, and shows a minus when below zero. */
 export function clock(ms: number): string {
   const seconds = Math.floor(Math.abs(ms) / 1000);
@@ -10,22 +13,41 @@ export const countdown = (ms: number): string => clock(Math.ceil(ms / 1000) * 10
 
 /** "104 mmHg", or that a strap is up whose pressure nobody knows. */
 export const pressureWords = (pressureMmHg: number | null): string =>
-  pressureMmHg !== null ? `${pressureMmHg} mmHg` : 'by feel';
+  pressureMmHg !== null ? `${pressureMmHg} mmHg` : t`by feel`;
 
-const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
+const MONTHS = [
+  t`Jan`,
+  t`Feb`,
+  t`Mar`,
+  t`Apr`,
+  t`May`,
+  t`Jun`,
+  t`Jul`,
+  t`Aug`,
+  t`Sep`,
+  t`Oct`,
+  t`Nov`,
+  t`Dec`,
+];
 
 const two = (figure: number): string => String(figure).padStart(2, '0');
 
 /** "24 Nov, 14:05". */
 export function dayAndTime(atMs: number): string {
   const at = new Date(atMs);
-  return `${at.getDate()} ${MONTHS[at.getMonth()]}, ${two(at.getHours())}:${two(at.getMinutes())}`;
+  const [date, month, time] = [
+    at.getDate(),
+    MONTHS[at.getMonth()] ?? '',
+    `${two(at.getHours())}:${two(at.getMinutes())}`,
+  ];
+  return t`${date} ${month}, ${time}`;
 }
 
 /** "24 Nov 2026". */
 export function day(atMs: number): string {
   const at = new Date(atMs);
-  return `${at.getDate()} ${MONTHS[at.getMonth()]} ${at.getFullYear()}`;
+  const [date, month, year] = [at.getDate(), MONTHS[at.getMonth()] ?? '', at.getFullYear()];
+  return t`${date} ${month} ${year}`;
 }
 
 /** The last second of a date that was chosen, in ms; null where none was. */
@@ -33,4 +55,4 @@ export const endOfDayMs = (iso: string): number | null =>
   iso === '' ? null : new Date(`${iso}T23:59:59`).getTime();
 
 /** At most `decimals` places, without trailing zeros. */
-export const plain = (value: number, decimals = 1): string => String(Number(value.toFixed(decimals)));
+export const plain = (value: number, decimals = 1): string => told(String(Number(value.toFixed(decimals))));

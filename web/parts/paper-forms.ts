@@ -1,10 +1,12 @@
+import { t } from '@lingui/core/macro';
+
 /** Sheets to fill in by hand, and the screen they are typed into. */
 export const PAPER_FORMS = {
-  screening: { label: 'Screening', screen: 'screen' },
-  consent: { label: 'Consent', screen: 'screen' },
-  pressure: { label: 'Occlusion pressure', screen: 'measure' },
-  session: { label: 'Session', screen: 'run' },
-  outcomes: { label: 'Outcomes', screen: 'outcomes' },
+  screening: { label: t`Screening`, screen: 'screen' },
+  consent: { label: t`Consent`, screen: 'screen' },
+  pressure: { label: t`Occlusion pressure`, screen: 'measure' },
+  session: { label: t`Session`, screen: 'run' },
+  outcomes: { label: t`Outcomes`, screen: 'outcomes' },
 } as const;
 
 export type PaperForm = keyof typeof PAPER_FORMS;

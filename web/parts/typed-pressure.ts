@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { toNumber } from '#core/quantity/units';
 import { type BloodPressure, bloodPressureSchema } from '#core/screening/blood-pressure';
 
@@ -18,5 +19,5 @@ export function readPressure({ upper, lower }: TypedPressure): {
   if (parsed.success) return { reading: parsed.data, wrong: {} };
   const [issue] = parsed.error.issues;
   const field = issue?.path[0] === 'systolicMmHg' ? 'upper' : 'lower';
-  return { reading: null, wrong: { [field]: issue?.message ?? 'Read again.' } };
+  return { reading: null, wrong: { [field]: issue?.message ?? t`Read again.` } };
 }

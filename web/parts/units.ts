@@ -1,5 +1,6 @@
 import { cmToIn, inToCm, kgToLb, lbToKg, lengthWords, massWords } from '#core/quantity/units';
 import { usePractice } from '../data/queries';
+import { told } from '../language/told';
 import { plain } from './format';
 
 /** One measure as the practice shows and types it. The core always gets kg and cm. */
@@ -9,7 +10,9 @@ export type Measure = {
   words: (value: number) => string;
   /** The core's figure from what was typed in the practice's unit; NaN when it is no number. */
   parse: (typed: string) => number;
-  /** The practice's figure from the core's, to fill a field with. */
+  /** The practice's figure from the core's. */
+  inUnit: (value: number) => number;
+  /** The same, to fill a field with. */
   show: (value: number) => string;
 };
 
@@ -20,7 +23,8 @@ const measure = (
   words: Measure['words'],
 ): Measure => ({
   unit,
-  words,
+  words: (value) => told(words(value)),
+  inUnit: to,
   parse: (typed) => (typed.trim() === '' ? Number.NaN : from(Number(typed.replace(',', '.')))),
   show: (value) => plain(to(value), 2),
 });

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { type ReactNode, useState } from 'react';
 import { type Finding, guardFindings, hardFindings } from '#core/findings/finding';
 import { fieldProblem } from '../data/api';
@@ -21,7 +22,7 @@ export function useGuards(
   const field = (
     <Field
       className="min-w-72 flex-1"
-      label={`Reason for passing ${guards === 1 ? 'the guard' : `${guards} guards`}`}
+      label={t`Reason for passing ${guards === 1 ? t`the guard` : t`${guards} guards`}`}
       value={overrideReason}
       onChange={(event) => setReason(event.target.value)}
       error={fieldProblem(error, 'overrideReason')}
@@ -29,7 +30,7 @@ export function useGuards(
   );
   const refusal = (
     <FieldError>
-      A guard is passed only by a clinician with a reason. <Why rule="SCR-4" />
+      {t`A guard is passed only by a clinician with a reason.`} <Why rule="SCR-4" />
     </FieldError>
   );
   return {

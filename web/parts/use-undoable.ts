@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { useRef } from 'react';
 import { notify, notifyDone } from '../state/notices';
 
@@ -12,7 +13,7 @@ export function useUndoable<T>(now: T, change: (next: T) => void): (words: strin
     change(next);
     notifyDone(words, () => {
       if (latest.current.now === next) latest.current.change(now);
-      else notify('It was changed since, so nothing was taken back.');
+      else notify(t`It was changed since, so nothing was taken back.`);
     });
   };
 }

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { type ComponentType, lazy, Suspense, useMemo } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import type { ClientRecord } from '#contract/client';
@@ -9,6 +10,7 @@ import { LINK_IDS, type LinkId } from '#core/record/link';
 import type { RuleId } from '#core/rules/catalogue';
 import { failureWords } from '../data/api';
 import { useClient, usePractice } from '../data/queries';
+import { told } from '../language/told';
 import { CourseStrip } from '../parts/CourseStrip';
 import { FieldError } from '../parts/Field';
 import { day } from '../parts/format';
@@ -63,7 +65,7 @@ export function PersonSheet() {
         <FieldError>{failureWords(error)}</FieldError>
       </div>
     );
-  if (!client) return <p className="p-6 text-quiet">Reading the record…</p>;
+  if (!client) return <p className="p-6 text-quiet">{t`Reading the record…`}</p>;
   return <Sheet key={client.id} client={client} bench={bench} />;
 }
 
@@ -115,11 +117,7 @@ function Sheet({ client: known, bench }: { client: ClientRecord; bench: string |
 function ComparisonNow({ client: { facts, judgedAtMs } }: { client: ClientRecord }) {
   const now = comparisonWords(facts, dayAt(judgedAtMs, facts.zoneOffsetMs));
   if (!now) return null;
-  return (
-    <p>
-      Compared: {now.words}, until {day(noonOf(now.toDay).getTime())}.
-    </p>
-  );
+  return <p>{t`Compared: ${told(now.words)}, until ${day(noonOf(now.toDay).getTime())}.`}</p>;
 }
 
 /** What Run itself answers by one key: a plan to re-target, a review to answer. */

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import type { ClientRecord } from '#contract/client';
@@ -27,7 +28,7 @@ export function PrescribeBench({ client }: { client: ClientRecord }) {
   const { inHand, plans, choose } = usePlanInHand(client);
   const [isChanging, setChanging] = useState(false);
   const part: Part = search.get('part') === 'block' ? 'block' : 'session';
-  if (!practice) return <p className="text-quiet">Reading the practice…</p>;
+  if (!practice) return <p className="text-quiet">{t`Reading the practice…`}</p>;
   const aside = client.facts.coursePlans.flatMap((coursePlan) => {
     const why = whyNotInForce(coursePlan, client.judgedAtMs);
     return why === null ? [] : [{ ...coursePlan, why }];
@@ -36,7 +37,7 @@ export function PrescribeBench({ client }: { client: ClientRecord }) {
     <section>
       <div className="mb-3 flex flex-wrap items-center justify-between gap-x-8">
         <div className="flex flex-wrap items-center gap-x-6">
-          <h2 className="text-2xl font-semibold max-sm:sr-only">Prescribe</h2>
+          <h2 className="text-2xl font-semibold max-sm:sr-only">{t`Prescribe`}</h2>
           {part === 'session' && plans.length > 0 && (
             <PlanPicker
               plans={plans}
@@ -48,19 +49,19 @@ export function PrescribeBench({ client }: { client: ClientRecord }) {
           )}
         </div>
         <Choice
-          label="What to plan"
+          label={t`What to plan`}
           hideLabel
           value={part}
           onChange={(next) => setSearch(next === 'block' ? { part: next } : {}, { replace: true })}
           options={[
-            { value: 'session', label: 'The next session' },
-            { value: 'block', label: 'A block of weeks' },
+            { value: 'session', label: t`The next session` },
+            { value: 'block', label: t`A block of weeks` },
           ]}
         />
       </div>
       {limbKindSchema.options.every((kind) => trainableLimbs(client.facts, kind).length === 0) ? (
         <FirstDo clientId={client.id} link={client.facts.fits.length > 0 ? 'Measure' : 'Fit'}>
-          No occlusion pressure is on record yet.
+          {t`No occlusion pressure is on record yet.`}
         </FirstDo>
       ) : part === 'block' ? (
         <BlockBench client={client} practice={practice} />
@@ -92,7 +93,7 @@ function ComposeInHand({
   const review = useLastReview(client.id, inHand?.coursePlan.id);
   const copied = useCopied(client);
   const goal = useGoal();
-  if (!review || copied === undefined) return <p className="text-quiet">Reading the last sessions…</p>;
+  if (!review || copied === undefined) return <p className="text-quiet">{t`Reading the last sessions…`}</p>;
   const asks =
     inHand &&
     whatReviewAsks(inHand.prescription, client.facts, practice, inHand.prescription.role, client.judgedAtMs);

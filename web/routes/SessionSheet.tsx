@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { Link, useParams } from 'react-router';
 import { inflatedLimbs } from '#core/session/state';
 import { failureWords } from '../data/api';
@@ -16,7 +17,7 @@ export function SessionSheet() {
         {error ? (
           <FieldError>{failureWords(error)}</FieldError>
         ) : (
-          <p className="text-quiet">Reading the session…</p>
+          <p className="text-quiet">{t`Reading the session…`}</p>
         )}
       </div>
     );

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useMutation } from '@tanstack/react-query';
 import { Popover } from 'radix-ui';
 import { Link } from 'react-router';
@@ -5,8 +7,10 @@ import { failureWords } from '../data/api';
 import { lock } from '../data/door';
 import { usePractitioner } from '../data/queries';
 import { signOut } from '../data/sign-in';
+import { told } from '../language/told';
 import { Button } from '../parts/Button';
 import { FieldError } from '../parts/Field';
+import { LanguageMenu } from '../parts/LanguageMenu';
 import { WordMenu } from '../parts/WordMenu';
 import { cuffsUp } from '../state/cuffs-up';
 import { lockMinutes } from './use-idle-lock';
@@ -30,39 +34,44 @@ export function AccountMenu() {
           align="end"
           sideOffset={6}
           collisionPadding={12}
-          aria-label="Your account"
+          aria-label={t`Your account`}
           className="z-40 w-80 max-w-[94vw] space-y-3 rounded-sm border border-ink/40 bg-paper p-4"
         >
           <p>
-            <strong>{practitioner?.name}</strong>, {practitioner?.role}
-            {practitioner?.isOwner && ', owner of the practice'}
+            <strong>{practitioner?.name}</strong>, {told(practitioner?.role)}
+            {practitioner?.isOwner && t`, owner of the practice`}
           </p>
           {isUp && (
             <p className="notched py-1 text-[15px] text-ochre">
-              A cuff is up here: release it before you go.
+              {t`A cuff is up here: release it before you go.`}
             </p>
           )}
           <div className="flex flex-wrap gap-2">
             <Button kind="main" does="lock" disabled={isUp} onClick={() => void lock()}>
-              Lock, or hand on
+              {t`Lock, or hand on`}
             </Button>
             <Button disabled={isUp || go.isPending} onClick={() => go.mutate(false)}>
-              Sign out
+              {t`Sign out`}
             </Button>
           </div>
           {go.error && <FieldError>{failureWords(go.error)}</FieldError>}
           <p className="text-[15px]">
-            Locks by itself after{' '}
-            <WordMenu
-              label="Locks by itself after"
-              value={minutes}
-              onChange={(value) => lockMinutes.set(value)}
-              options={MINUTES.map((value) => ({ value, label: `${value} min` }))}
-            />
+            <Trans>
+              Locks by itself after{' '}
+              <WordMenu
+                label={t`Locks by itself after`}
+                value={minutes}
+                onChange={(value) => lockMinutes.set(value)}
+                options={MINUTES.map((value) => ({ value, label: `${value} min` }))}
+              />
+            </Trans>
+          </p>
+          <p className="text-[15px]">
+            {t`Language`} <LanguageMenu />
           </p>
           <Popover.Close asChild>
             <Link to="/account" className="inline-flex min-h-11 items-center underline underline-offset-4">
-              Passphrase, PIN and codes
+              {t`Passphrase, PIN and codes`}
             </Link>
           </Popover.Close>
         </Popover.Content>

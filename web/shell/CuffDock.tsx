@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useEffect, useRef, useState } from 'react';
 import { Link, useLocation } from 'react-router';
 import { CUFF_DOWN_MMHG } from '#core/kit/pump';
@@ -10,6 +12,7 @@ import { thisDevice } from '../data/device';
 import type { LiveSession } from '../data/live-session';
 import { door } from '../data/practitioner';
 import { type Connected, connect, useConnected } from '../devices/connected';
+import { told } from '../language/told';
 import { Button } from '../parts/Button';
 import { clock, pressureWords } from '../parts/format';
 import { useNow } from '../parts/use-now';
@@ -41,7 +44,8 @@ export function CuffDock({ sessions }: { sessions: readonly LiveSession[] }) {
   return (
     <section
       ref={box}
-      aria-label="Cuff dock"
+      data-tour="dock"
+      aria-label={t`Cuff dock`}
       className="border-t border-ink/40 bg-paper px-4 max-sm:px-2 print:hidden"
     >
       {isFolded && <FoldedDock sessions={inflated} />}
@@ -94,24 +98,24 @@ function DockedDevice({ connected, pressureMmHg, sinceMs, lost }: MeasuringCuff)
         to={connected.address}
         className="min-w-52 font-semibold underline decoration-rule underline-offset-4"
       >
-        {connected.label}
+        {told(connected.label)}
       </Link>
       <span className="figures text-xl">{pressureMmHg} mmHg</span>
       <span className="figures text-xl">
-        {clock(nowMs - sinceMs)} <span className="text-[14px] text-quiet">up</span>
+        {clock(nowMs - sinceMs)} <span className="text-[14px] text-quiet">{t`up`}</span>
       </span>
       {lost ? (
         <>
           <strong role="alert" className="notched text-ochre">
-            Stream lost: let it down by hand
+            {t`Stream lost: let it down by hand`}
           </strong>
           <Button className="ml-auto" onClick={() => connect(null)}>
-            It is down
+            {t`It is down`}
           </Button>
         </>
       ) : (
         <Button className="ml-auto" onClick={() => connected.source.command({ do: 'release' })}>
-          Release the measuring cuff
+          {t`Release the measuring cuff`}
         </Button>
       )}
     </li>
@@ -121,7 +125,7 @@ function DockedDevice({ connected, pressureMmHg, sinceMs, lost }: MeasuringCuff)
 /** More cuffs than this are set in two columns, so that the sheet keeps its room. */
 const ROOMY_CUFFS = 1;
 
-const ALARM_WORDS = { none: '', soon: 'Limit is near', now: 'Deflate now' } as const;
+const ALARM_WORDS = { none: '', soon: t`Limit is near`, now: t`Deflate now` } as const;
 
 /** On the floor every lane has its cuffs: the dock says how many are up, and which has been longest. */
 function FoldedDock({ sessions }: { sessions: readonly LiveSession[] }) {
@@ -135,11 +139,14 @@ function FoldedDock({ sessions }: { sessions: readonly LiveSession[] }) {
   if (!longest) return null;
   return (
     <p className="py-1.5 text-[15px]">
-      <strong>
-        {clocks.length} {clocks.length === 1 ? 'cuff' : 'cuffs'} up
-      </strong>
-      , the longest <span className="figures">{clock(longest.clockMs)}</span>: {longest.clientName},{' '}
-      {LIMB_LABELS[longest.limb].toLowerCase()}, <span className="figures">{clock(longest.leftMs)}</span> left
+      <Trans>
+        <strong>
+          {clocks.length} {clocks.length === 1 ? t`cuff` : t`cuffs`} up
+        </strong>
+        , the longest <span className="figures">{clock(longest.clockMs)}</span>: {longest.clientName},{' '}
+        {told(LIMB_LABELS[longest.limb].toLowerCase())},{' '}
+        <span className="figures">{clock(longest.leftMs)}</span> left
+      </Trans>
     </p>
   );
 }
@@ -171,22 +178,22 @@ function DockedSession({
       >
         {/* On a phone a cuff has one line. */}
         <span className="max-sm:hidden">
-          {isShut ? initialsOf(view.clientName) : view.clientName}, {LIMB_LABELS[limb].toLowerCase()}
+          {isShut ? initialsOf(view.clientName) : view.clientName}, {told(LIMB_LABELS[limb].toLowerCase())}
         </span>
         <span className="sm:hidden">
-          {initialsOf(view.clientName)}, {LIMB_LABELS[limb].toLowerCase()}
+          {initialsOf(view.clientName)}, {told(LIMB_LABELS[limb].toLowerCase())}
         </span>
       </Link>
       <span className="figures text-xl max-sm:text-[15px]">{pressureWords(pressureMmHg)}</span>
       <span className="figures text-xl max-sm:hidden">
-        {clock(clockMs)} <span className={compact ? 'sr-only' : 'text-[14px] text-quiet'}>occluded</span>
+        {clock(clockMs)} <span className={compact ? 'sr-only' : 'text-[14px] text-quiet'}>{t`occluded`}</span>
       </span>
       <span
         className={`figures text-xl max-sm:text-[17px] ${alarm === 'none' ? '' : 'font-bold text-vermilion'}`}
       >
         {clock(leftMs)}{' '}
         <span className="text-[14px]">
-          left{!compact && <span className="max-sm:hidden"> of {clock(limitMs)}</span>}
+          <Trans>left{!compact && <span className="max-sm:hidden"> {t`of ${clock(limitMs)}`}</span>}</Trans>
         </span>
       </span>
       {alarm !== 'none' && (
@@ -199,8 +206,13 @@ function DockedSession({
         kind={alarm === 'now' ? 'stop' : 'plain'}
         onClick={() => act({ do: 'release', limbs: [limb] })}
       >
-        Release
-        <span className={compact ? 'sr-only' : 'max-lg:sr-only'}> {LIMB_LABELS[limb].toLowerCase()}</span>
+        <Trans>
+          Release
+          <span className={compact ? 'sr-only' : 'max-lg:sr-only'}>
+            {' '}
+            {told(LIMB_LABELS[limb].toLowerCase())}
+          </span>
+        </Trans>
       </Button>
     </li>
   ));

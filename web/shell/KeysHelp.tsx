@@ -1,4 +1,6 @@
+import { t } from '@lingui/core/macro';
 import { Dialog } from 'radix-ui';
+import { told } from '../language/told';
 import { ACTION_IDS, ACTIONS, WHERE } from '../state/actions';
 import { BENCH_LETTERS, keyWords, PLACES } from '../state/places';
 
@@ -9,14 +11,14 @@ const SECTIONS: { heading: string; lines: { written: string; words: string }[] }
     lines: ACTION_IDS.map((id) => ACTIONS[id]).filter((action) => action.where === where),
   })),
   {
-    heading: 'To go somewhere',
+    heading: t`To go somewhere`,
     lines: [
       ...Object.entries(BENCH_LETTERS).map(([bench, letter]) => ({
         written: keyWords(letter),
-        words: `A person: ${bench}`,
+        words: t`A person: ${bench}`,
       })),
       ...PLACES.flatMap(({ label, letter }) =>
-        letter === undefined ? [] : [{ written: keyWords(letter), words: label }],
+        letter === undefined ? [] : [{ written: keyWords(letter), words: told(label) }],
       ),
     ],
   },
@@ -31,16 +33,16 @@ export function KeysHelp({ open, onOpenChange }: { open: boolean; onOpenChange: 
           aria-describedby={undefined}
           className="fixed top-[4dvh] left-1/2 z-50 max-h-[92dvh] w-[960px] max-w-[94vw] -translate-x-1/2 overflow-y-auto rounded-sm border border-ink bg-paper p-5"
         >
-          <Dialog.Title className="mb-3 text-xl font-semibold">Keys</Dialog.Title>
+          <Dialog.Title className="mb-3 text-xl font-semibold">{t`Keys`}</Dialog.Title>
           <div className="gap-x-8 md:columns-2">
             {SECTIONS.map(({ heading, lines }) => (
               <section key={heading} className="mb-4 break-inside-avoid">
-                <h3 className="mb-1 border-b border-rule font-semibold">{heading}</h3>
+                <h3 className="mb-1 border-b border-rule font-semibold">{told(heading)}</h3>
                 <dl className="grid grid-cols-[6rem_1fr] gap-y-1">
                   {lines.map(({ written, words }) => (
                     <div key={`${written} ${words}`} className="contents">
                       <dt className="figures">{written}</dt>
-                      <dd>{words}</dd>
+                      <dd>{told(words)}</dd>
                     </div>
                   ))}
                 </dl>

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { door } from '../data/practitioner';
 
 /**
@@ -6,14 +7,15 @@ import { door } from '../data/practitioner';
  */
 export const NoCuff = ({ roomPx = 0 }: { roomPx?: number }) => (
   <section
-    aria-label="Cuff dock"
+    data-tour="dock"
+    aria-label={t`Cuff dock`}
     className="border-t border-ink/40 bg-paper px-4 print:hidden"
     style={{ minHeight: roomPx }}
   >
     <p className="py-1 text-[14px] text-quiet">
       {door.use() === 'open'
-        ? 'No cuff is inflated.'
-        : 'No cuff is up here. Those of other devices are not shown.'}
+        ? t`No cuff is inflated.`
+        : t`No cuff is up here. Those of other devices are not shown.`}
     </p>
   </section>
 );

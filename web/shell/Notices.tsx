@@ -1,5 +1,7 @@
+import { t } from '@lingui/core/macro';
 import { useEffect } from 'react';
 import { Toaster, toast } from 'sonner';
+import { told } from '../language/told';
 import { Said } from '../parts/Why';
 import { notices } from '../state/notices';
 // The package would write the same into an inline style element, which the page's policy refuses (see vite.config.ts).
@@ -16,8 +18,8 @@ export function Notices() {
     notices.set([]);
     for (const { words, undo } of waiting) {
       toast(
-        <Said>{words}</Said>,
-        undo ? { action: { label: 'Undo', onClick: undo }, duration: UNDO_WITHIN_MS } : {},
+        <Said>{told(words)}</Said>,
+        undo ? { action: { label: t`Undo`, onClick: undo }, duration: UNDO_WITHIN_MS } : {},
       );
     }
   }, [waiting]);

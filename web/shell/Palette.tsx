@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { useQueryClient } from '@tanstack/react-query';
 import { Command } from 'cmdk';
 import { useEffect, useState } from 'react';
@@ -7,6 +8,7 @@ import { GOALS, type GoalId, goalIdSchema } from '#core/plan/goals';
 import { LINK_IDS, LINK_LABELS } from '#core/record/link';
 import { KEYS } from '../data/keys';
 import { usePeople } from '../data/people';
+import { told } from '../language/told';
 import { KeyHint } from '../parts/Button';
 import { useHaste } from '../parts/use-haste';
 import { ACTIONS, type ActionId } from '../state/actions';
@@ -21,47 +23,47 @@ const MOST_PEOPLE = 12;
 const PAGES = [
   {
     path: 'prescribe?part=block',
-    words: 'Block of weeks',
-    keywords: ['calendar', 'schedule', 'deload', 'periodise'],
+    words: t`Block of weeks`,
+    keywords: t`calendar, schedule, deload, periodise`,
   },
-  { path: 'outcomes', words: 'Outcomes', keywords: ['progress', 'tests', 'measures', 'did it help'] },
-  { path: 'log', words: 'Log', keywords: ['history', 'past sessions', 'totals', 'volume'] },
+  { path: 'outcomes', words: t`Outcomes`, keywords: t`progress, tests, measures, did it help` },
+  { path: 'log', words: t`Log`, keywords: t`history, past sessions, totals, volume` },
   {
     path: 'record',
-    words: 'Record',
-    keywords: ['mend', 'retract', 'mistake', 'merge', 'forget', 'rename', 'archive'],
+    words: t`Record`,
+    keywords: t`mend, retract, mistake, merge, forget, rename, archive`,
   },
-  { path: 'explain', words: 'What it is and feels like', keywords: ['consent', 'risks', 'questions', 'faq'] },
-  { path: 'sheet/person', words: 'Sheet to take home', keywords: ['print', 'handout', 'homework', 'pdf'] },
+  { path: 'explain', words: t`What it is and feels like`, keywords: t`consent, risks, questions, faq` },
+  { path: 'sheet/person', words: t`Sheet to take home`, keywords: t`print, handout, homework, pdf` },
   {
     path: 'run?home=link',
-    words: 'A link to train at home',
-    keywords: ['distance', 'remote', 'qr', 'code', 'phone', 'online'],
+    words: t`A link to train at home`,
+    keywords: t`distance, remote, qr, code, phone, online`,
   },
-  { path: 'report', words: 'Report', keywords: ['letter', 'referrer', 'pdf', 'print'] },
+  { path: 'report', words: t`Report`, keywords: t`letter, referrer, pdf, print` },
 ];
 
 /** What is done at each link of the chain, by the words people have for it. */
-const LINK_WORDS: Record<(typeof LINK_IDS)[number], string[]> = {
-  screen: ['questionnaire', 'medicines', 'clearance', 'hold', 'blood pressure rises in work'],
-  fit: ['girth', 'tape', 'cuff size', 'strap', 'wrap'],
-  measure: ['LOP', 'occlusion pressure', 'probe', 'by feel', 'turns', 'squeezes'],
-  load: ['1RM', 'strength test', 'heavy work'],
-  prescribe: ['plan', 'finisher', 'heavy lift first', 'another place', 'gym', 'travelling'],
-  run: ['session', 'ice', 'compression', 'swelling', 'lighter today'],
+const LINK_WORDS: Record<(typeof LINK_IDS)[number], string> = {
+  screen: t`questionnaire, medicines, clearance, hold, blood pressure rises in work`,
+  fit: t`girth, tape, cuff size, strap, wrap`,
+  measure: t`LOP, occlusion pressure, probe, by feel, turns, squeezes`,
+  load: t`1RM, strength test, heavy work`,
+  prescribe: t`plan, finisher, heavy lift first, another place, gym, travelling`,
+  run: t`session, ice, compression, swelling, lighter today`,
 };
 
 /** What a new plan may be for, by the words it is called every day. */
-const NEW_PLANS: Record<GoalId, string[]> = {
-  size: ['hypertrophy', 'muscle growth', 'bigger'],
-  'strength-bridge': ['strength', 'near failure', 'before heavy'],
-  keep: ['maintain', 'deload', 'holiday', 'travel'],
-  rehab: ['knee', 'after surgery', 'operation', 'isometric', 'physiotherapy'],
-  'warm-up': ['activation', 'before lifting', 'primer'],
-  recovery: ['day off', 'light day', 'flush'],
-  aerobic: ['walk', 'cycle', 'bike', 'cardio', 'row', 'sled', 'endurance'],
-  passive: ['no exercise', 'bed rest', 'immobilised', 'in a cast'],
-  cycles: ['preparation', 'intermittent', 'on and off', 'up and down', 'several times a day'],
+const NEW_PLANS: Record<GoalId, string> = {
+  size: t`hypertrophy, muscle growth, bigger`,
+  'strength-bridge': t`strength, near failure, before heavy`,
+  keep: t`maintain, deload, holiday, travel`,
+  rehab: t`knee, after surgery, operation, isometric, physiotherapy`,
+  'warm-up': t`activation, before lifting, primer`,
+  recovery: t`day off, light day, flush`,
+  aerobic: t`walk, cycle, bike, cardio, row, sled, endurance`,
+  passive: t`no exercise, bed rest, immobilised, in a cast`,
+  cycles: t`preparation, intermittent, on and off, up and down, several times a day`,
 };
 
 /** What is open already, and what says nothing by its name alone. */
@@ -117,12 +119,12 @@ export function Palette({ open, onOpenChange }: { open: boolean; onOpenChange: (
       onOpenChange={onOpenChange}
       value={chosen}
       onValueChange={setChosen}
-      label="Find people and actions"
+      label={t`Find people and actions`}
       overlayClassName="fixed inset-0 z-40 bg-ink/40"
       contentClassName="fixed top-24 left-1/2 z-50 w-[560px] max-w-[92vw] -translate-x-1/2 rounded-sm border border-ink bg-paper"
     >
       <Command.Input
-        placeholder="A person or an action"
+        placeholder={t`A person or an action`}
         value={search}
         onValueChange={setSearch}
         onKeyDown={(event) => {
@@ -133,7 +135,7 @@ export function Palette({ open, onOpenChange }: { open: boolean; onOpenChange: (
         className="min-h-13 w-full border-b border-rule bg-paper px-3 text-lg"
       />
       <Command.List className="max-h-96 overflow-auto py-1">
-        <Command.Empty className="px-3 py-2">Nothing found. Try part of a name.</Command.Empty>
+        <Command.Empty className="px-3 py-2">{t`Nothing found. Try part of a name.`}</Command.Empty>
         {people.map((person) => (
           <Command.Item
             key={person.id}
@@ -150,11 +152,11 @@ export function Palette({ open, onOpenChange }: { open: boolean; onOpenChange: (
             <Command.Item
               key={`${person.id} ${link}`}
               className={row}
-              keywords={LINK_WORDS[link]}
+              keywords={LINK_WORDS[link].split(', ')}
               value={`${person.name} ${LINK_LABELS[link]} ${person.id}`}
               onSelect={then(() => navigate(`/people/${person.id}/${link}`))}
             >
-              {person.name}: {LINK_LABELS[link]} <Key>{keyWords(BENCH_LETTERS[link])}</Key>
+              {person.name}: {told(LINK_LABELS[link])} <Key>{keyWords(BENCH_LETTERS[link])}</Key>
             </Command.Item>
           )),
         )}
@@ -164,10 +166,10 @@ export function Palette({ open, onOpenChange }: { open: boolean; onOpenChange: (
               key={`${person.id} ${path}`}
               className={row}
               value={`${person.name} ${words} ${person.id}`}
-              keywords={keywords}
+              keywords={keywords.split(', ')}
               onSelect={then(() => navigate(`/people/${person.id}/${path}`))}
             >
-              {person.name}: {words}
+              {person.name}: {told(words)}
             </Command.Item>
           )),
         )}
@@ -177,25 +179,25 @@ export function Palette({ open, onOpenChange }: { open: boolean; onOpenChange: (
               key={`${person.id} ${goal}`}
               className={row}
               value={`${person.name} new plan ${GOALS[goal].label} ${person.id}`}
-              keywords={NEW_PLANS[goal]}
+              keywords={NEW_PLANS[goal].split(', ')}
               onSelect={then(() => navigate(`/people/${person.id}/prescribe?plan=new&goal=${goal}`))}
             >
-              {person.name}: new plan, {GOALS[goal].label.toLowerCase()}
+              {t`${person.name}: new plan, ${told(GOALS[goal].label.toLowerCase())}`}
             </Command.Item>
           )),
         )}
         {PLACES.map(({ to, label, words, letter }) => (
           <Command.Item key={to} className={row} onSelect={then(() => navigate(to))}>
-            {label}: {words} {letter !== undefined && <Key>{keyWords(letter)}</Key>}
+            {told(label)}: {told(words)} {letter !== undefined && <Key>{keyWords(letter)}</Key>}
           </Command.Item>
         ))}
         {doable.map(({ id, run }) => (
           <Command.Item key={id} className={row} onSelect={then(run)}>
-            {ACTIONS[id].words} <Key>{ACTIONS[id].written}</Key>
+            {told(ACTIONS[id].words)} <Key>{ACTIONS[id].written}</Key>
           </Command.Item>
         ))}
         <Command.Item className={row} onSelect={then(() => tour.set('due'))}>
-          A tour of six steps
+          {t`A tour of six steps`}
         </Command.Item>
       </Command.List>
     </Command.Dialog>

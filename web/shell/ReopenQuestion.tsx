@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useState } from 'react';
 import { LIMB_LABELS } from '#core/quantity/limb';
 import { limbClocks } from '#core/session/clocks';
@@ -5,6 +7,7 @@ import { inflatedLimbs, openInflation } from '#core/session/state';
 import { useAct } from '../act/act';
 import { type LiveSession, useOpenSessions } from '../data/live-session';
 import { loadedAtMs } from '../data/loaded-at';
+import { told } from '../language/told';
 import { Button } from '../parts/Button';
 import { clock } from '../parts/format';
 import { useNow } from '../parts/use-now';
@@ -36,16 +39,19 @@ function Question({ session: { view, state }, answered }: { session: LiveSession
   const act = useAct(view);
   const up = limbClocks(view.plan, state, nowMs).filter(({ inflated }) => inflated);
   const words = up.map(
-    ({ limb, clockMs }) => `${LIMB_LABELS[limb].toLowerCase()}, ${clock(clockMs)} occluded`,
+    ({ limb, clockMs }) => t`${told(LIMB_LABELS[limb].toLowerCase())}, ${clock(clockMs)} occluded`,
   );
   return (
     <section
       role="alertdialog"
-      aria-label={`Is the cuff of ${view.clientName} still up?`}
+      aria-label={t`Is the cuff of ${view.clientName} still up?`}
       className="flex flex-wrap items-center gap-4 border-b-4 border-vermilion bg-tint px-6 py-3"
     >
       <p className="mr-auto text-xl">
-        <strong>Is the cuff of {view.clientName} still up?</strong> This page was closed: {words.join('; ')}.
+        <Trans>
+          <strong>Is the cuff of {view.clientName} still up?</strong> This page was closed:{' '}
+          {told(words.join('; '))}.
+        </Trans>
       </p>
       <Button
         kind="stop"
@@ -54,9 +60,9 @@ function Question({ session: { view, state }, answered }: { session: LiveSession
           answered();
         }}
       >
-        It is down now
+        {t`It is down now`}
       </Button>
-      <Button onClick={answered}>Still up, go on</Button>
+      <Button onClick={answered}>{t`Still up, go on`}</Button>
     </section>
   );
 }

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { PanelLeftClose, PanelLeftOpen } from 'lucide-react';
 import { memo } from 'react';
 import { NavLink, useNavigate } from 'react-router';
@@ -7,6 +8,7 @@ import { BY_NEED, standingOf } from '#core/record/standing';
 import { useOpenViews } from '../data/open-sessions';
 import { usePeopleList, useTodaysPeople } from '../data/people';
 import { usePractice } from '../data/queries';
+import { told } from '../language/told';
 import { LongList } from '../parts/LongList';
 import { Pip } from '../parts/Pip';
 import { SearchField } from '../parts/SearchField';
@@ -19,8 +21,12 @@ export const Roster = memo(function Roster() {
   const { data: practice } = usePractice();
   if (!open) {
     return (
-      <nav aria-label="People" className="border-r border-rule p-2 max-sm:hidden print:hidden">
-        <IconButton label="Show people" onClick={() => rosterOpen.set(true)}>
+      <nav
+        data-tour="people"
+        aria-label={t`People`}
+        className="border-r border-rule p-2 max-sm:hidden print:hidden"
+      >
+        <IconButton label={t`Show people`} onClick={() => rosterOpen.set(true)}>
           <PanelLeftOpen size={20} aria-hidden />
         </IconButton>
       </nav>
@@ -28,7 +34,8 @@ export const Roster = memo(function Roster() {
   }
   return (
     <nav
-      aria-label="People"
+      data-tour="people"
+      aria-label={t`People`}
       className="flex w-60 shrink-0 flex-col border-r border-rule max-sm:absolute max-sm:inset-x-0 max-sm:top-11 max-sm:bottom-0 max-sm:z-30 max-sm:w-auto max-sm:border-t max-sm:border-ink max-sm:bg-paper print:hidden"
       onClickCapture={({ target }) => {
         const followed = target instanceof Element && target.closest('a') !== null;
@@ -39,7 +46,7 @@ export const Roster = memo(function Roster() {
         <NavLink to="/" className="font-semibold">
           {practice?.settings.name ?? 'Nervato'}
         </NavLink>
-        <IconButton label="Hide people" onClick={() => rosterOpen.set(false)}>
+        <IconButton label={t`Hide people`} onClick={() => rosterOpen.set(false)}>
           <PanelLeftClose size={20} aria-hidden />
         </IconButton>
       </div>
@@ -53,7 +60,7 @@ export const Roster = memo(function Roster() {
                   to={to}
                   className="flex min-h-11 items-center gap-2 px-3 hover:bg-tint aria-[current=page]:bg-tint"
                 >
-                  <Icon size={18} aria-hidden /> {label}
+                  <Icon size={18} aria-hidden /> {told(label)}
                 </NavLink>
               </li>
             ),
@@ -80,11 +87,11 @@ function PeopleList() {
   return (
     <>
       {isError && (
-        <p className="notched m-3 text-[14px] text-ochre">The list of people cannot be read just now.</p>
+        <p className="notched m-3 text-[14px] text-ochre">{t`The list of people cannot be read just now.`}</p>
       )}
       {isSearched && (
         <SearchField
-          label={isMany ? `Find a person of ${total}` : 'Find a person'}
+          label={isMany ? t`Find a person of ${total}` : t`Find a person`}
           value={search}
           onChange={setSearch}
           first={{ isSettled, take: found ? () => open(found.id) : null }}
@@ -93,7 +100,7 @@ function PeopleList() {
       )}
       <div data-scroller className="relative min-h-0 flex-1 overflow-y-auto">
         {search && total === 0 && (
-          <p className="p-3 text-[14px] text-quiet">Nobody’s name or story begins so.</p>
+          <p className="p-3 text-[14px] text-quiet">{t`Nobody’s name or story begins so.`}</p>
         )}
         <LongList count={concerned?.length ?? total} lineHeightPx={LINE_PX} onInView={setInView}>
           {(place) => <PersonLine person={concerned ? concerned[place] : at(place)} />}
@@ -132,8 +139,8 @@ function Pips({ person }: { person: ClientSummary }) {
   return (
     <span className="mt-1 flex gap-2">
       {person.chain.map((link) => (
-        <span key={link.id} title={`${LINK_LABELS[link.id]}: ${link.reason}`}>
-          <span className="sr-only">{LINK_LABELS[link.id]} </span>
+        <span key={link.id} title={`${told(LINK_LABELS[link.id])}: ${told(link.reason)}`}>
+          <span className="sr-only">{told(LINK_LABELS[link.id])} </span>
           <Pip state={link.state} />
         </span>
       ))}
@@ -153,8 +160,8 @@ function IconButton({
   return (
     <button
       type="button"
-      aria-label={label}
-      title={label}
+      aria-label={told(label)}
+      title={told(label)}
       onClick={onClick}
       className="rounded-sm p-2 hover:bg-tint"
     >

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { lazy, Suspense } from 'react';
 import { useOutbox } from '../data/outbox';
 import { cuffsUp } from '../state/cuffs-up';
@@ -10,13 +12,13 @@ const SetAsideLine = lazy(() =>
 /** One honest line: whether the server has everything that happened here. */
 export function SaveLine() {
   const { unsent, unreached, ofOthers, aside } = useOutbox();
-  const events = `${unsent} ${unsent === 1 ? 'event' : 'events'}`;
+  const events = `${unsent} ${unsent === 1 ? t`event` : t`events`}`;
   return (
     <>
       <NewVersion />
       {ofOthers > 0 && (
         <p className="notched text-[14px] text-ochre">
-          {ofOthers} {ofOthers === 1 ? 'event' : 'events'} of somebody else: sent when they sign in here.
+          {t`${ofOthers} ${ofOthers === 1 ? t`event` : t`events`} of somebody else: sent when they sign in here.`}
         </p>
       )}
       {aside.length > 0 && (
@@ -26,17 +28,17 @@ export function SaveLine() {
       )}
       {unsent === 0 ? (
         <p className="text-[14px] text-quiet">
-          <span className="max-sm:sr-only">All saved on the server</span>
+          <span className="max-sm:sr-only">{t`All saved on the server`}</span>
           <span aria-hidden className="sm:hidden">
-            Saved
+            {t`Saved`}
           </span>
         </p>
       ) : unreached ? (
         <p role="status" className="notched text-[14px] text-ochre">
-          {events} kept on this device, not yet on the server. Trying again.
+          {t`${events} kept on this device, not yet on the server. Trying again.`}
         </p>
       ) : (
-        <p className="text-[14px] text-quiet">Saving {events}…</p>
+        <p className="text-[14px] text-quiet">{t`Saving ${events}…`}</p>
       )}
     </>
   );
@@ -49,12 +51,14 @@ function NewVersion() {
   if (!take) return null;
   return (
     <p role="status" className="text-[14px]">
-      A new version is here{isUp ? ', to be taken once no cuff is up.' : ': '}
-      {!isUp && (
-        <button type="button" className="font-semibold underline underline-offset-4" onClick={take}>
-          take it
-        </button>
-      )}
+      <Trans>
+        A new version is here{isUp ? t`, to be taken once no cuff is up.` : ': '}
+        {!isUp && (
+          <button type="button" className="font-semibold underline underline-offset-4" onClick={take}>
+            {t`take it`}
+          </button>
+        )}
+      </Trans>
     </p>
   );
 }

@@ -1,7 +1,10 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { Popover } from 'radix-ui';
 import { EVENTS } from '#core/session/events';
 import { letGo, useOutbox } from '../data/outbox';
 import { saveFile } from '../data/save-file';
+import { told } from '../language/told';
 import { Button } from '../parts/Button';
 import { dayAndTime } from '../parts/format';
 
@@ -11,11 +14,11 @@ export function SetAsideLine() {
   return (
     <Popover.Root>
       <Popover.Trigger className="notched text-[14px] font-semibold text-ochre underline underline-offset-4">
-        {aside.length} refused by the server: look
+        {t`${aside.length} refused by the server: look`}
       </Popover.Trigger>
       <Popover.Portal>
         <Popover.Content
-          aria-label="What was set aside"
+          aria-label={t`What was set aside`}
           align="end"
           className="z-40 max-h-[60vh] w-[28rem] max-w-[94vw] space-y-3 overflow-y-auto rounded-sm border border-ink bg-paper p-4"
         >
@@ -29,16 +32,18 @@ export function SetAsideLine() {
               )
             }
           >
-            Save all of it as a file
+            {t`Save all of it as a file`}
           </Button>
           {aside.map(({ id, event, words }) => (
             <div key={id} className="border-b border-rule pb-2">
               <p className="font-semibold first-letter:uppercase">
-                {EVENTS[event.type].words}, {dayAndTime(event.atMs)}
+                {told(EVENTS[event.type].words)}, {dayAndTime(event.atMs)}
               </p>
-              <p className="text-[14px]">{words}</p>
+              <p className="text-[14px]">{told(words)}</p>
               <Button className="mt-1" onClick={() => void letGo(id)}>
-                Let it go<span className="sr-only">: {EVENTS[event.type].words}</span>
+                <Trans>
+                  Let it go<span className="sr-only">: {told(EVENTS[event.type].words)}</span>
+                </Trans>
               </Button>
             </div>
           ))}

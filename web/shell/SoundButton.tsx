@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { Volume2, VolumeX } from 'lucide-react';
 import type { ComponentProps } from 'react';
 import { muted } from '../sound/mute';
@@ -9,7 +10,7 @@ export function SoundButton(props: ComponentProps<'button'>) {
     <button
       type="button"
       {...props}
-      aria-label={silent ? 'Sound is off: settings' : 'Sound is on: settings'}
+      aria-label={silent ? t`Sound is off: settings` : t`Sound is on: settings`}
       className="rounded-sm p-2 hover:bg-tint"
     >
       {silent ? <VolumeX size={20} aria-hidden /> : <Volume2 size={20} aria-hidden />}

@@ -1,4 +1,6 @@
+import { t } from '@lingui/core/macro';
 import { Popover } from 'radix-ui';
+import { told } from '../language/told';
 import { Tick } from '../parts/Tick';
 import { muted, paced } from '../sound/mute';
 import { spoken } from '../sound/voice';
@@ -6,9 +8,9 @@ import type { Store } from '../state/store';
 import { SoundButton } from './SoundButton';
 
 const SETTINGS: { value: Store<string>; on: string; off: string; label: string }[] = [
-  { value: muted, on: 'no', off: 'yes', label: 'Sound, alarms too' },
-  { value: paced, on: 'yes', off: 'no', label: 'Pace tones and ticks' },
-  { value: spoken, on: 'yes', off: 'no', label: 'Spoken cues' },
+  { value: muted, on: 'no', off: 'yes', label: t`Sound, alarms too` },
+  { value: paced, on: 'yes', off: 'no', label: t`Pace tones and ticks` },
+  { value: spoken, on: 'yes', off: 'no', label: t`Spoken cues` },
 ];
 
 /** What this device sounds. The eye always has the same message. */
@@ -22,7 +24,7 @@ export function SoundSettings() {
         <Popover.Content
           sideOffset={6}
           collisionPadding={12}
-          aria-label="Sound on this device"
+          aria-label={t`Sound on this device`}
           className="z-40 rounded-sm border border-ink/40 bg-paper p-4"
         >
           {SETTINGS.map((setting) => (
@@ -37,7 +39,7 @@ export function SoundSettings() {
 function Setting({ value, on, off, label }: (typeof SETTINGS)[number]) {
   return (
     <Tick checked={value.use() === on} onChange={(next) => value.set(next ? on : off)}>
-      {label}
+      {told(label)}
     </Tick>
   );
 }

@@ -1,6 +1,8 @@
+import { t } from '@lingui/core/macro';
 import { Command, Maximize, Moon, Sun, Users } from 'lucide-react';
 import { lazy, Suspense, useState } from 'react';
 import { usePractitioner } from '../data/queries';
+import { told } from '../language/told';
 import { ItsKey } from '../parts/Button';
 import { toggleFullScreen } from '../parts/full-screen';
 import { rosterOpen } from '../state/roster-open';
@@ -26,7 +28,7 @@ export function TopLine({ openPalette }: { openPalette: () => void }) {
     <header className="flex min-h-11 flex-wrap items-center gap-x-4 border-b border-rule px-4 max-sm:flex-nowrap max-sm:gap-x-1 max-sm:px-2 print:hidden">
       <span className="shrink-0 sm:hidden">
         <Switch
-          label={peopleShown ? 'Hide people' : 'Show people'}
+          label={peopleShown ? t`Hide people` : t`Show people`}
           onClick={() => rosterOpen.set(!peopleShown)}
         >
           <Users size={20} aria-hidden />
@@ -49,11 +51,11 @@ export function TopLine({ openPalette }: { openPalette: () => void }) {
           <SoundButton onClick={() => setSettingSound(true)} />
         )}
         <span className="max-sm:hidden">
-          <Switch label="Full screen" onClick={toggleFullScreen}>
+          <Switch label={t`Full screen`} onClick={toggleFullScreen}>
             <Maximize size={20} aria-hidden />
           </Switch>
         </span>
-        <Switch label={dark ? 'Paper theme' : 'Dark floor theme'} onClick={toggleTheme}>
+        <Switch label={dark ? t`Paper theme` : t`Dark floor theme`} onClick={toggleTheme}>
           {dark ? <Sun size={20} aria-hidden /> : <Moon size={20} aria-hidden />}
         </Switch>
         <button
@@ -61,7 +63,7 @@ export function TopLine({ openPalette }: { openPalette: () => void }) {
           onClick={openPalette}
           className="flex items-center gap-2 rounded-sm px-2 py-2 text-[14px] hover:bg-tint"
         >
-          <Command size={18} aria-hidden /> <span className="max-sm:sr-only">Find</span>{' '}
+          <Command size={18} aria-hidden /> <span className="max-sm:sr-only">{t`Find`}</span>{' '}
           <span className="max-sm:hidden">
             <ItsKey of="find" />
           </span>
@@ -83,8 +85,8 @@ function Switch({
   return (
     <button
       type="button"
-      aria-label={label}
-      title={label}
+      aria-label={told(label)}
+      title={told(label)}
       onClick={onClick}
       className="rounded-sm p-2 hover:bg-tint"
     >

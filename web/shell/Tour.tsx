@@ -1,4 +1,6 @@
+import { t } from '@lingui/core/macro';
 import { useEffect, useState } from 'react';
+import { told } from '../language/told';
 import { Button } from '../parts/Button';
 import { useAction } from '../parts/use-action';
 import { useWidth } from '../parts/use-width';
@@ -7,38 +9,34 @@ import { tour } from '../state/tour';
 /** What is shown, one after the other: a part of the frame by how it is found, and what it is for. */
 const STEPS: { at: string; title: string; words: string }[] = [
   {
-    at: 'nav[aria-label="People"]',
-    title: 'People',
-    words:
-      'Everybody stands here with six pips, a link of the work each: Screen, Fit, Measure, Load, Prescribe, Run. A full one holds; half of one is due; an empty one was never done; a notched one must not go on.',
+    at: '[data-tour=people]',
+    title: t`People`,
+    words: t`Everybody stands here with six pips, a link of the work each: Screen, Fit, Measure, Load, Prescribe, Run. A full one holds; half of one is due; an empty one was never done; a notched one must not go on.`,
   },
   {
     at: 'a[href="/people/new"]',
-    title: 'Add a person',
-    words:
-      'A name is enough. Their sheet is the six links from left to right: begin with the first that is open.',
+    title: t`Add a person`,
+    words: t`A name is enough. Their sheet is the six links from left to right: begin with the first that is open.`,
   },
   {
     at: 'a[href="/kit"]',
-    title: 'Kit and practice',
-    words: 'Your cuffs, pumps and weights. Every pressure and load is rounded to what stands there.',
+    title: t`Kit and practice`,
+    words: t`Your cuffs, pumps and weights. Every pressure and load is rounded to what stands there.`,
   },
   {
-    at: 'section[aria-label="Cuff dock"]',
-    title: 'The cuff dock',
-    words: 'Every cuff that is up, in every view: how long, how long is left, and the key that lets it down.',
+    at: '[data-tour=dock]',
+    title: t`The cuff dock`,
+    words: t`Every cuff that is up, in every view: how long, how long is left, and the key that lets it down.`,
   },
   {
     at: 'header button:last-of-type',
-    title: 'Find',
-    words:
-      'Ctrl K finds people and everything else by everyday words. Space is always the next thing; ? shows all keys.',
+    title: t`Find`,
+    words: t`Ctrl K finds people and everything else by everyday words. Space is always the next thing; ? shows all keys.`,
   },
   {
     at: 'a[href="/practise"]',
-    title: 'Practise first',
-    words:
-      'A simulated limb to measure, as often as you like. F1 opens the guide at the page of what you are doing.',
+    title: t`Practise first`,
+    words: t`A simulated limb to measure, as often as you like. F1 opens the guide at the page of what you are doing.`,
   },
 ];
 
@@ -67,20 +65,18 @@ export function Tour() {
         />
       )}
       <section
-        aria-label="Tour"
+        aria-label={t`Tour`}
         className="pointer-events-auto absolute right-4 bottom-20 w-96 max-w-[92vw] space-y-3 rounded-sm border border-ink bg-paper p-4"
       >
-        <p className="text-[14px] text-quiet">
-          {at + 1} of {STEPS.length}
-        </p>
-        <h2 className="text-xl font-semibold">{step.title}</h2>
-        <p>{step.words}</p>
+        <p className="text-[14px] text-quiet">{t`${at + 1} of ${STEPS.length}`}</p>
+        <h2 className="text-xl font-semibold">{told(step.title)}</h2>
+        <p>{told(step.words)}</p>
         <div className="flex flex-wrap gap-2">
-          {at > 0 && <Button onClick={() => setAt(at - 1)}>Back</Button>}
+          {at > 0 && <Button onClick={() => setAt(at - 1)}>{t`Back`}</Button>}
           <Button kind="main" onClick={() => (isLast ? leave() : setAt(at + 1))}>
-            {isLast ? 'Begin' : 'Next'}
+            {isLast ? t`Begin` : t`Next`}
           </Button>
-          {!isLast && <Button onClick={leave}>Leave the tour</Button>}
+          {!isLast && <Button onClick={leave}>{t`Leave the tour`}</Button>}
         </div>
       </section>
     </div>

@@ -1,6 +1,8 @@
+import { t } from '@lingui/core/macro';
 import { UserRound } from 'lucide-react';
 import type { ButtonHTMLAttributes, Ref } from 'react';
 import type { Practitioner } from '#contract/practice';
+import { told } from '../language/told';
 
 /** Who is in; pressed, it says what one can do about that. */
 export const WhoButton = ({
@@ -18,9 +20,9 @@ export const WhoButton = ({
     className="flex min-h-9 min-w-0 items-center gap-2 rounded-sm px-2 text-[14px] hover:bg-tint"
   >
     <UserRound size={18} aria-hidden />
-    <span className="sr-only">Account of </span>
+    <span className="sr-only">{t`Account of`} </span>
     <span className="truncate max-sm:sr-only">
-      {practitioner ? `${practitioner.name}, ${practitioner.role}` : '…'}
+      {practitioner ? `${practitioner.name}, ${told(practitioner.role)}` : '…'}
     </span>
   </button>
 );

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { Dumbbell, Gauge, LayoutList, type LucideIcon, ShieldCheck, UserPlus, Wrench } from 'lucide-react';
 import type { LinkId } from '#core/record/link';
 
@@ -19,57 +20,57 @@ export type Place = {
 
 /** The one table of where one can go: the rail, the keys, their list and the search read it. */
 export const PLACES: readonly Place[] = [
-  { to: '/floor', label: 'Floor', words: 'everybody who trains now', letter: 'o', Icon: LayoutList },
+  { to: '/floor', label: t`Floor`, words: t`everybody who trains now`, letter: 'o', Icon: LayoutList },
   {
     to: '/people/new',
-    label: 'Add a person',
-    words: 'new client, patient, athlete',
+    label: t`Add a person`,
+    words: t`new client, patient, athlete`,
     letter: 'a',
     Icon: UserPlus,
   },
   {
     to: '/exercises',
-    label: 'Exercises',
-    words: 'the library, drawn and taught',
+    label: t`Exercises`,
+    words: t`the library, drawn and taught`,
     letter: 'x',
     Icon: Dumbbell,
   },
   {
     to: '/kit',
-    label: 'Kit and practice',
-    words: 'cuffs, pumps, straps, wraps, weights, places, gym, travelling, home, units, settings',
+    label: t`Kit and practice`,
+    words: t`cuffs, pumps, straps, wraps, weights, places, gym, travelling, home, units, settings`,
     letter: 'k',
     Icon: Wrench,
   },
   {
     to: '/practise',
-    label: 'Practise measuring',
-    words: 'learn on a simulated limb or session, probe, fingers, oximeter, pump that misreads, agreement',
+    label: t`Practise measuring`,
+    words: t`learn on a simulated limb or session, probe, fingers, oximeter, pump that misreads, agreement`,
     letter: 'e',
     Icon: Gauge,
   },
   {
     to: '/week',
-    label: 'The practice',
-    words: 'the week, safety, who responds',
+    label: t`The practice`,
+    words: t`the week, safety, who responds`,
     letter: 'y',
     Icon: ShieldCheck,
   },
-  { to: '/measures', label: 'What is measured', words: 'measures and their errors' },
+  { to: '/measures', label: t`What is measured`, words: t`measures and their errors` },
   {
     to: '/in-and-out',
-    label: 'In and out',
-    words: 'import or export tables, CSV, a spreadsheet, an archive, a backup, one person',
+    label: t`In and out`,
+    words: t`import or export tables, CSV, a spreadsheet, an archive, a backup, one person`,
   },
-  { to: '/archived', label: 'People taken off the list', words: 'archived, put back' },
+  { to: '/archived', label: t`People taken off the list`, words: t`archived, put back` },
   {
     to: '/accounts',
-    label: 'Who may sign in',
-    words: 'accounts, roles, certificates, a forgotten passphrase',
+    label: t`Who may sign in`,
+    words: t`accounts, roles, certificates, a forgotten passphrase`,
   },
-  { to: '/audit', label: 'Who did what', words: 'the audit, who looked at a record' },
-  { to: '/account', label: 'Your account', words: 'passphrase, PIN, codes of a second device' },
-  { to: '/guide', label: 'The guide', words: 'how it is done, help, manual' },
+  { to: '/audit', label: t`Who did what`, words: t`the audit, who looked at a record` },
+  { to: '/account', label: t`Your account`, words: t`passphrase, PIN, codes of a second device` },
+  { to: '/guide', label: t`The guide`, words: t`how it is done, help, manual` },
 ];
 
 /** The letter after G for each bench of the person whose page is open. */

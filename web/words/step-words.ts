@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { markWords } from '#core/cuff/mark-words';
 import { type Plan, primingIn } from '#core/plan/plan';
 import type { Priming } from '#core/pressure/priming';
@@ -9,35 +10,36 @@ import { inHand, type LimbInHand, restInHand } from '#core/session/in-hand';
 import type { NextStep } from '#core/session/next-step';
 import { nextPlace, type SetPlace } from '#core/session/places';
 import { openSet, type SessionState } from '#core/session/state';
+import { told } from '../language/told';
 import { clock, countdown } from '../parts/format';
 
 /** What happens now and what Space does, in the fewest words that can be read from three metres. */
 export type StepWords = { now: string; action: string | null; urgent?: boolean };
 
 const RELEASE_WORDS: Record<Extract<NextStep, { do: 'release' }>['why'], string> = {
-  limit: 'Deflate now: the limit is reached',
-  stopped: 'Release now',
-  rest: 'Rest: let the cuff down',
-  'between-exercises': 'Let the cuff down between exercises',
-  'sets-done': 'All sets done: deflate slowly',
-  priming: 'Priming: let the cuff down',
+  limit: t`Deflate now: the limit is reached`,
+  stopped: t`Release now`,
+  rest: t`Rest: let the cuff down`,
+  'between-exercises': t`Let the cuff down between exercises`,
+  'sets-done': t`All sets done: deflate slowly`,
+  priming: t`Priming: let the cuff down`,
 };
 
 const WAIT_WORDS: Record<
   Extract<NextStep, { do: 'wait' }>['why'],
   (next: string, priming: Pick<Priming, 'onMs' | 'offMs'>) => string
 > = {
-  rest: (next) => `Rest, cuff down. ${capital(next)} is next`,
-  'primed-up': (_, { onMs }) => `Priming: keep it up for ${onMs / 1000} s`,
-  'primed-down': (_, { offMs }) => `Priming: ${offMs / 1000} s of free flow`,
-  'free-flow': (next) => `A minute of free flow, then ${next}`,
+  rest: (next) => t`Rest, cuff down. ${told(capital(next))} is next`,
+  'primed-up': (_, { onMs }) => t`Priming: keep it up for ${onMs / 1000} s`,
+  'primed-down': (_, { offMs }) => t`Priming: ${offMs / 1000} s of free flow`,
+  'free-flow': (next) => t`A minute of free flow, then ${next}`,
 };
 
 /** "set 2", or "cycle 2" of the cuff alone, with the exercise where the plan has several. */
 const nameOf = (plan: Plan, { exerciseIndex, setIndex }: SetPlace): string => {
   const exercise = plan.exercises[exerciseIndex];
-  const words = `${exercise?.mode === 'preparation' ? 'cycle' : 'set'} ${setIndex + 1}`;
-  return plan.exercises.length > 1 ? `${exercise?.label}, ${words}` : words;
+  const words = `${exercise?.mode === 'preparation' ? t`cycle` : t`set`} ${setIndex + 1}`;
+  return plan.exercises.length > 1 ? `${told(exercise?.label)}, ${words}` : words;
 };
 
 /** @param hand the limbs in hand, for the marks of straps */
@@ -47,27 +49,27 @@ export function stepWords(plan: Plan, step: NextStep, hand: readonly LimbInHand[
       const strapped = hand.filter((target) => target.kind === 'by-feel');
       if (strapped.length > 0) {
         const marks = strapped.map(
-          (strap) => `${LIMB_LABELS[strap.limb].toLowerCase()} to ${markWords(strap)}`,
+          (strap) => t`${told(LIMB_LABELS[strap.limb].toLowerCase())} to ${told(markWords(strap))}`,
         );
-        return { now: `Tighten ${marks.join(', ')}`, action: 'Tightened' };
+        return { now: t`Tighten ${marks.join(', ')}`, action: t`Tightened` };
       }
       const words = step.cuffs.map(
-        ({ limb, pressureMmHg }) => `${LIMB_LABELS[limb].toLowerCase()} to ${pressureMmHg} mmHg`,
+        ({ limb, pressureMmHg }) => t`${told(LIMB_LABELS[limb].toLowerCase())} to ${pressureMmHg ?? ''} mmHg`,
       );
-      const what = step.why === 'priming' ? 'Prime' : 'Inflate';
-      return { now: `${what} ${words.join(', ')}`, action: 'Inflated' };
+      const which = words.join(', ');
+      return { now: step.why === 'priming' ? t`Prime ${which}` : t`Inflate ${which}`, action: t`Inflated` };
     }
     case 'check-colour':
       return {
-        now: 'Look: colour good, no tingling?',
-        action: 'Colour and feeling good',
+        now: t`Look: colour good, no tingling?`,
+        action: t`Colour and feeling good`,
       };
     case 'decide':
-      return { now: 'Colour or feeling is not good: decide', action: null, urgent: true };
+      return { now: t`Colour or feeling is not good: decide`, action: null, urgent: true };
     case 'start-set':
-      return { now: `Next: ${nameOf(plan, step.place)}`, action: `Start set ${step.place.setIndex + 1}` };
+      return { now: t`Next: ${nameOf(plan, step.place)}`, action: t`Start set ${step.place.setIndex + 1}` };
     case 'end-set':
-      return { now: capital(nameOf(plan, step.place)), action: 'End the set here' };
+      return { now: capital(nameOf(plan, step.place)), action: t`End the set here` };
     case 'wait':
       return {
         now: WAIT_WORDS[step.why](
@@ -79,13 +81,13 @@ export function stepWords(plan: Plan, step: NextStep, hand: readonly LimbInHand[
     case 'release':
       return {
         now: RELEASE_WORDS[step.why],
-        action: 'Released',
+        action: t`Released`,
         urgent: step.why === 'limit' || step.why === 'stopped',
       };
     case 'finish':
-      return { now: 'Cuff off. See colour return, walk a minute', action: 'Finish and keep the record' };
+      return { now: t`Cuff off. See colour return, walk a minute`, action: t`Finish and keep the record` };
     case 'nothing':
-      return { now: 'Finished', action: null };
+      return { now: t`Finished`, action: null };
   }
 }
 
@@ -96,13 +98,14 @@ export function thenWords(plan: Plan, state: SessionState): string | null {
   const set = openSet(state);
   const place = nextPlace(plan, state);
   const next = place && plan.exercises[place.exerciseIndex]?.sets[place.setIndex];
-  if (!place || !next) return set ? 'Then the cuff comes down.' : null;
-  const amount = next.work.kind === 'timed' ? clock(next.lastsMs) : `${pacedReps(next.work)} repetitions`;
+  if (!place || !next) return set ? t`Then the cuff comes down.` : null;
+  const amount =
+    next.work.kind === 'timed' ? clock(next.lastsMs) : t`${pacedReps(next.work) ?? ''} repetitions`;
   const words = `${nameOf(plan, place)}, ${amount}`;
-  if (!set) return state.rest ? `Then ${words}.` : null;
+  if (!set) return state.rest ? t`Then ${told(words)}.` : null;
   const planned = plan.exercises[set.exerciseIndex]?.sets[set.setIndex];
   const restMs = restInHand(plan, state, set.exerciseIndex, planned?.restMs ?? 0);
-  return `Then rest ${clock(restMs)}${planned?.release ? ', cuff down' : ''}, and ${words}.`;
+  return t`Then rest ${clock(restMs)}${planned?.release ? t`, cuff down` : ''}, and ${told(words)}.`;
 }
 
 /** A prompt for the hands where a step has one: placement before a cuff first goes up, the walk after the last release. */
@@ -111,25 +114,25 @@ export function promptWords(plan: Plan, step: NextStep, state: SessionState, now
   const isStrapped = inHand(plan, state)?.limbs.some(({ kind }) => kind === 'by-feel') ?? false;
   if (exercise?.mode === 'aerobic') {
     const pace = intensityWords(exercise.intensity ?? { by: 'talking' });
-    return `${capital(pace)}. Heart rate at minute 5, at 15 and at the end.`;
+    return t`${told(capital(pace))}. Heart rate at minute 5, at 15 and at the end.`;
   }
   if (
     step.do === 'inflate' &&
     step.cuffs.some(({ limb }) => !state.limbs.some((worn) => worn.limb === limb))
   ) {
     return isStrapped
-      ? 'Strap high on the limb, flat, one finger under it; then to its mark, never further (TIGHT).'
-      : 'Cuff high on the limb, one finger under, stem facing you, strap secured, gauge at zero (FIT-4).';
+      ? t`Strap high on the limb, flat, one finger under it; then to its mark, never further (TIGHT).`
+      : t`Cuff high on the limb, one finger under, stem facing you, strap secured, gauge at zero (FIT-4).`;
   }
   if (step.do === 'release' && isStrapped)
-    return 'Hold the strap as you open it: it springs back. Ease it off, and watch colour come back (TIGHT).';
+    return t`Hold the strap as you open it: it springs back. Ease it off, and watch colour come back (TIGHT).`;
   if (step.do === 'release' && step.why === 'sets-done')
-    return 'Let it down slowly, and watch colour come back (RUN-5).';
+    return t`Let it down slowly, and watch colour come back (RUN-5).`;
   if (step.do !== 'finish') return null;
   const downMs = Math.max(
     0,
     ...state.limbs.flatMap(({ inflations }) => inflations.map(({ toMs }) => toMs ?? 0)),
   );
   const leftMs = downMs + WALK_MS - nowMs;
-  return downMs > 0 && leftMs > 0 ? `Walk: ${countdown(leftMs)} left of a minute.` : null;
+  return downMs > 0 && leftMs > 0 ? t`Walk: ${countdown(leftMs)} left of a minute.` : null;
 }

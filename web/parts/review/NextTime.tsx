@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { whoMay } from '#core/access/deeds';
 import { calledIn } from '#core/plan/called';
 import { reviewSession } from '#core/record/session-review';
@@ -6,6 +7,7 @@ import { limitsInForce } from '#core/screening/clearance';
 import type { Act } from '../../act/act';
 import { type LiveSession, useSession } from '../../data/live-session';
 import { useClient, useMay, usePractice } from '../../data/queries';
+import { told } from '../../language/told';
 import { Button } from '../Button';
 import { useAction } from '../use-action';
 import { Why } from '../Why';
@@ -57,23 +59,23 @@ export function NextTime({ session: { view, state }, act }: { session: LiveSessi
   if (!isReady || done.length === 0) return null;
   const cap = limitsInForce(client.facts.clearances, client.judgedAtMs).maxPercentLop;
   return (
-    <section aria-label="Next time" className="space-y-2 border-l-4 border-plum pl-4">
+    <section aria-label={t`Next time`} className="space-y-2 border-l-4 border-plum pl-4">
       <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
-        <h2 className="text-[14px] text-quiet">Next time</h2>
+        <h2 className="text-[14px] text-quiet">{t`Next time`}</h2>
         {maySign && open.length > 0 && done.length > 1 && (
           <Button kind="main" does="accept-reviews" className="print:hidden" onClick={acceptAll}>
-            Accept all
+            {t`Accept all`}
           </Button>
         )}
       </div>
       {done.map(({ place, advice: { change, reason, rule }, advice, answer }) => (
         <div key={place}>
           <p className="text-2xl font-semibold first-letter:uppercase">
-            {done.length > 1 && `${called[place]}: `}
-            {changeWords(change)}
+            {done.length > 1 && `${told(called[place])}: `}
+            {told(changeWords(change))}
           </p>
           <p>
-            {reason} <Why rule={rule} />
+            {told(reason)} <Why rule={rule} />
           </p>
           {(maySign || answer) && (
             <ReviewAnswerForm
@@ -90,8 +92,7 @@ export function NextTime({ session: { view, state }, act }: { session: LiveSessi
       ))}
       {open.length > 0 && (
         <p className="text-[15px] text-quiet print:hidden">
-          {!maySign && `${whoMay('sign')} `}The answer makes the next version of the plan; it is asked before
-          the plan opens again.
+          {t`${!maySign ? `${told(whoMay('sign'))} ` : ''}The answer makes the next version of the plan; it is asked before the plan opens again.`}
         </p>
       )}
     </section>

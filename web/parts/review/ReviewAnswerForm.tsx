@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useState } from 'react';
 import { calledIn } from '#core/plan/called';
 import type { Plan } from '#core/plan/plan';
@@ -5,13 +7,14 @@ import { type Change, changeWords, tidyChange, whyNotChange } from '#core/review
 import type { Recommendation } from '#core/review/review';
 import type { ReviewAnswer } from '#core/session/state';
 import type { Act } from '../../act/act';
+import { told } from '../../language/told';
 import { Button } from '../Button';
 import { Choice } from '../Choice';
 import { Field, FieldError } from '../Field';
 import { NumberField } from '../NumberField';
 import { Said } from '../Why';
 
-const ANSWERED = { accepted: 'Accepted', edited: 'Edited', declined: 'Declined' } as const;
+const ANSWERED = { accepted: t`Accepted`, edited: t`Edited`, declined: t`Declined` } as const;
 
 /** Accept, edit or decline what the review suggests; the answer is an event, and the next draft goes by it. */
 export function ReviewAnswerForm({
@@ -53,8 +56,8 @@ export function ReviewAnswerForm({
       {answer && (
         <p className="text-[15px]">
           {ANSWERED[answer.answer]}
-          {answer.answer === 'edited' && `: ${changeWords(tidyChange(answer.change))}`}
-          {answer.reason && `: ${answer.reason}`}.
+          {answer.answer === 'edited' && `: ${told(changeWords(tidyChange(answer.change)))}`}
+          {answer.reason && `: ${told(answer.reason)}`}.
         </p>
       )}
       {/* The answer has made the next version: what is to be changed after it is changed there. */}
@@ -64,13 +67,19 @@ export function ReviewAnswerForm({
             {...(isAlone ? { kind: 'main' as const, does: 'accept-reviews' as const } : {})}
             onClick={() => give('accepted', advice.change, '')}
           >
-            Accept<span className="sr-only"> for {label}</span>
+            <Trans>
+              Accept<span className="sr-only"> for {told(label)}</span>
+            </Trans>
           </Button>
           <Button onClick={() => setOpen(open === 'edited' ? null : 'edited')}>
-            Edit<span className="sr-only"> for {label}</span>
+            <Trans>
+              Edit<span className="sr-only"> for {told(label)}</span>
+            </Trans>
           </Button>
           <Button onClick={() => setOpen(open === 'declined' ? null : 'declined')}>
-            Decline<span className="sr-only"> for {label}</span>
+            <Trans>
+              Decline<span className="sr-only"> for {told(label)}</span>
+            </Trans>
           </Button>
         </div>
       )}
@@ -86,14 +95,14 @@ export function ReviewAnswerForm({
           {open === 'edited' && (
             <>
               <NumberField
-                label="Pressure"
+                label={t`Pressure`}
                 unit="points"
                 className="w-36"
                 value={change.pressurePoints ?? 0}
                 onValue={(pressurePoints) => setChange({ ...change, pressurePoints })}
               />
               <Choice
-                label="Load"
+                label={t`Load`}
                 value={String(change.loadSteps ?? 0)}
                 onChange={(steps) => {
                   const { loadSteps: _, ...rest } = change;
@@ -101,17 +110,22 @@ export function ReviewAnswerForm({
                 }}
                 options={[
                   ...((advice.change.loadSteps ?? 0) < -1
-                    ? [{ value: String(advice.change.loadSteps), label: `${advice.change.loadSteps} steps` }]
+                    ? [
+                        {
+                          value: String(advice.change.loadSteps),
+                          label: t`${advice.change.loadSteps ?? 0} steps`,
+                        },
+                      ]
                     : []),
-                  { value: '-1', label: 'step down' },
-                  { value: '0', label: 'hold' },
-                  { value: '1', label: 'step up' },
+                  { value: '-1', label: t`step down` },
+                  { value: '0', label: t`hold` },
+                  { value: '1', label: t`step up` },
                 ]}
               />
             </>
           )}
           <Field
-            label="Reason"
+            label={t`Reason`}
             className="min-w-64 flex-1"
             value={reason}
             onChange={(event) => setReason(event.target.value)}
@@ -124,11 +138,11 @@ export function ReviewAnswerForm({
               Number.isNaN(change.pressurePoints ?? 0)
             }
           >
-            {open === 'edited' ? 'Keep the edit' : 'Decline'}
+            {open === 'edited' ? t`Keep the edit` : t`Decline`}
           </Button>
           {refused && (
             <FieldError>
-              <Said>{refused}</Said>
+              <Said>{told(refused)}</Said>
             </FieldError>
           )}
         </form>

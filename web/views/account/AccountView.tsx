@@ -1,8 +1,10 @@
+import { t } from '@lingui/core/macro';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, failureWords, fieldProblem } from '../../data/api';
 import { KEYS } from '../../data/keys';
 import { must, signOut, useMe } from '../../data/sign-in';
+import { told } from '../../language/told';
 import { Button } from '../../parts/Button';
 import { CertificateWords } from '../../parts/CertificateWords';
 import { Field, FieldError } from '../../parts/Field';
@@ -13,14 +15,14 @@ import { SecondDevice } from './SecondDevice';
 export function AccountView() {
   const { data: me, error } = useMe();
   if (error) return <FieldError>{failureWords(error)}</FieldError>;
-  if (!me) return <p className="p-6 text-quiet">Reading your account…</p>;
+  if (!me) return <p className="p-6 text-quiet">{t`Reading your account…`}</p>;
   return (
     <div className="max-w-2xl space-y-8 p-6">
       <header>
-        <h1 className="text-3xl font-semibold">Your account</h1>
+        <h1 className="text-3xl font-semibold">{t`Your account`}</h1>
         <p>
-          {me.practitioner.name}, {me.practitioner.role}
-          {me.practitioner.isOwner && ', owner of the practice'}
+          {me.practitioner.name}, {told(me.practitioner.role)}
+          {me.practitioner.isOwner && t`, owner of the practice`}
         </p>
         <CertificateWords untilDay={me.certifiedUntilDay} />
       </header>
@@ -52,24 +54,23 @@ function Pin({ hasPin }: { hasPin: boolean }) {
         set.mutate();
       }}
     >
-      <h2 className="text-xl font-semibold">PIN on shared devices</h2>
+      <h2 className="text-xl font-semibold">{t`PIN on shared devices`}</h2>
       <p className="text-[15px] text-quiet">
-        {hasPin ? 'You have one.' : 'You have none yet.'} On a device where you have signed in today it brings
-        you back after a lock, and lets a colleague hand the device to you.
+        {t`${hasPin ? t`You have one.` : t`You have none yet.`} On a device where you have signed in today it brings you back after a lock, and lets a colleague hand the device to you.`}
       </p>
       <div className="grid gap-4 sm:grid-cols-2">
         <Field
-          label={hasPin ? 'New PIN' : 'PIN'}
+          label={hasPin ? t`New PIN` : 'PIN'}
           type="password"
           inputMode="numeric"
           autoComplete="off"
-          hint="Four to eight figures."
+          hint={t`Four to eight figures.`}
           value={pin}
           onChange={(event) => setPin(event.target.value)}
           error={fieldProblem(set.error, 'pin')}
         />
         <Field
-          label="Your passphrase"
+          label={t`Your passphrase`}
           type="password"
           autoComplete="current-password"
           value={passphrase}
@@ -79,9 +80,9 @@ function Pin({ hasPin }: { hasPin: boolean }) {
       </div>
       {set.error && <FieldError>{failureWords(set.error)}</FieldError>}
       <Button type="submit" disabled={set.isPending || pin === '' || passphrase === ''}>
-        {hasPin ? 'Change the PIN' : 'Set the PIN'}
+        {hasPin ? t`Change the PIN` : t`Set the PIN`}
       </Button>
-      {set.isSuccess && <Done>The PIN is set.</Done>}
+      {set.isSuccess && <Done>{t`The PIN is set.`}</Done>}
     </form>
   );
 }
@@ -90,12 +91,12 @@ function Everywhere() {
   const go = useMutation({ mutationFn: () => signOut(true) });
   return (
     <section className="space-y-3 border-t border-ink/40 pt-4">
-      <h2 className="text-xl font-semibold">A device is lost</h2>
+      <h2 className="text-xl font-semibold">{t`A device is lost`}</h2>
       <p className="text-[15px] text-quiet">
-        Sign out everywhere, this device too, and change the passphrase.
+        {t`Sign out everywhere, this device too, and change the passphrase.`}
       </p>
       <Button disabled={go.isPending} onClick={() => go.mutate()}>
-        Sign out everywhere
+        {t`Sign out everywhere`}
       </Button>
       {go.error && <FieldError>{failureWords(go.error)}</FieldError>}
     </section>

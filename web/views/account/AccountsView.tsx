@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useState } from 'react';
 import type { Account, Accounts } from '#contract/sign-in';
 import { ROLES, whoMay } from '#core/access/deeds';
@@ -10,6 +12,7 @@ import {
 } from '../../data/accounts';
 import { failureWords } from '../../data/api';
 import { useMay, usePractitioner } from '../../data/queries';
+import { told } from '../../language/told';
 import { Button } from '../../parts/Button';
 import { CertificateWords } from '../../parts/CertificateWords';
 import { FieldError } from '../../parts/Field';
@@ -25,8 +28,8 @@ export function AccountsView() {
   const mayKeep = useMay('keep-accounts');
   return (
     <div className="space-y-6 p-6">
-      <PracticeHead title="Who may sign in">{null}</PracticeHead>
-      {mayKeep ? <Shown /> : <p className="text-quiet">{whoMay('keep-accounts')}</p>}
+      <PracticeHead title={t`Who may sign in`}>{null}</PracticeHead>
+      {mayKeep ? <Shown /> : <p className="text-quiet">{told(whoMay('keep-accounts'))}</p>}
     </div>
   );
 }
@@ -34,7 +37,7 @@ export function AccountsView() {
 function Shown() {
   const { data, error } = useAccounts();
   if (error) return <FieldError>{failureWords(error)}</FieldError>;
-  if (!data) return <p className="text-quiet">Reading the accounts…</p>;
+  if (!data) return <p className="text-quiet">{t`Reading the accounts…`}</p>;
   return <List accounts={data} />;
 }
 
@@ -46,16 +49,18 @@ function List({ accounts: { accounts, without } }: { accounts: Accounts }) {
       {told && (
         <section role="status" className="max-w-3xl border border-plum p-4">
           <p>
-            The first passphrase of <strong>{told.name}</strong>, shown this once. Read it to them; they
-            choose another when they sign in.
+            <Trans>
+              The first passphrase of <strong>{told.name}</strong>, shown this once. Read it to them; they
+              choose another when they sign in.
+            </Trans>
           </p>
           <p className="figures mt-2 text-2xl">{told.passphrase}</p>
           <Button className="mt-3" onClick={() => tell(null)}>
-            It is told
+            {t`It is told`}
           </Button>
         </section>
       )}
-      <ul aria-label="Accounts" className="max-w-5xl border-t border-ink/40">
+      <ul aria-label={t`Accounts`} className="max-w-5xl border-t border-ink/40">
         {accounts.map((account) => (
           <Row key={account.practitionerId} account={account} tell={tell} />
         ))}
@@ -69,11 +74,11 @@ function List({ accounts: { accounts, without } }: { accounts: Accounts }) {
           }}
         />
       ) : (
-        <Button onClick={() => setNew(true)}>Open an account</Button>
+        <Button onClick={() => setNew(true)}>{t`Open an account`}</Button>
       )}
       {without.length > 0 && !isNew && (
         <p className="text-[15px] text-quiet">
-          On record without an account: {without.map(({ name }) => name).join(', ')}.
+          {t`On record without an account: ${without.map(({ name }) => name).join(', ')}.`}
         </p>
       )}
     </>
@@ -106,11 +111,11 @@ function Row({
   const [isDating, setDating] = useState(false);
   const failed = change.error ?? end.error ?? help.error;
   const facts = [
-    `signs in as ${name}`,
-    hasPin ? 'PIN set' : 'no PIN',
-    hasCode ? 'asks for codes' : 'no codes',
-    ...(mustChange ? ['has to choose a passphrase'] : []),
-    lastUsedAtMs === null ? 'never here yet' : `last here ${dayAndTime(lastUsedAtMs)}`,
+    t`signs in as ${name}`,
+    hasPin ? t`PIN set` : t`no PIN`,
+    hasCode ? t`asks for codes` : t`no codes`,
+    ...(mustChange ? [t`has to choose a passphrase`] : []),
+    lastUsedAtMs === null ? t`never here yet` : t`last here ${dayAndTime(lastUsedAtMs)}`,
   ];
   return (
     <li className="space-y-2 border-b border-rule py-3">
@@ -121,17 +126,21 @@ function Row({
           <CertificateWords untilDay={certifiedUntilDay} />
         </div>
         <Picker
-          label={`Role of ${practitionerName}`}
+          label={t`Role of ${practitionerName}`}
           hideLabel
           value={role}
           onChange={(next) => change.mutate({ id: practitionerId, role: next })}
-          options={ROLES.map((value) => ({ value, label: value }))}
+          options={ROLES.map((value) => ({ value, label: told(value) }))}
         />
         <Tick checked={isOwner} onChange={(next) => change.mutate({ id: practitionerId, isOwner: next })}>
-          owner<span className="sr-only">: {practitionerName}</span>
+          <Trans>
+            owner<span className="sr-only">: {practitionerName}</span>
+          </Trans>
         </Tick>
         <Button onClick={() => setDating(!isDating)} aria-expanded={isDating}>
-          Certificate<span className="sr-only"> of {practitionerName}</span>
+          <Trans>
+            Certificate<span className="sr-only"> of {practitionerName}</span>
+          </Trans>
         </Button>
         <Button
           disabled={help.isPending}
@@ -141,15 +150,19 @@ function Row({
             })
           }
         >
-          New passphrase<span className="sr-only"> for {practitionerName}</span>
+          <Trans>
+            New passphrase<span className="sr-only"> for {practitionerName}</span>
+          </Trans>
         </Button>
         {isEnding ? (
           <Button kind="stop" onClick={() => end.mutate(practitionerId)}>
-            End it for good
+            {t`End it for good`}
           </Button>
         ) : (
           <Button disabled={me?.id === practitionerId} onClick={() => setEnding(true)}>
-            End<span className="sr-only"> the account of {practitionerName}</span>
+            <Trans>
+              End<span className="sr-only"> the account of {practitionerName}</span>
+            </Trans>
           </Button>
         )}
       </div>

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { useState } from 'react';
 import { Button } from '../../parts/Button';
 import { DateField } from '../../parts/DateField';
@@ -19,9 +20,9 @@ export function CertificateForm({
         save(chosen === '' ? null : chosen);
       }}
     >
-      <DateField label="Certificate valid until" value={chosen} onChange={setChosen} />
+      <DateField label={t`Certificate valid until`} value={chosen} onChange={setChosen} />
       <Button type="submit" kind="main">
-        {chosen === '' ? 'Keep none' : 'Keep the date'}
+        {chosen === '' ? t`Keep none` : t`Keep the date`}
       </Button>
     </form>
   );

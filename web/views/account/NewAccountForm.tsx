@@ -1,8 +1,10 @@
+import { t } from '@lingui/core/macro';
 import { useState } from 'react';
 import type { Accounts } from '#contract/sign-in';
 import { ROLES, type Role } from '#core/access/deeds';
 import { openAccount, useAccountWrite } from '../../data/accounts';
 import { failureWords, fieldProblem } from '../../data/api';
+import { told } from '../../language/told';
 import { Button } from '../../parts/Button';
 import { Choice } from '../../parts/Choice';
 import { Field, FieldError } from '../../parts/Field';
@@ -38,37 +40,37 @@ export function NewAccountForm({
         );
       }}
     >
-      <h2 className="text-xl font-semibold">A new account</h2>
+      <h2 className="text-xl font-semibold">{t`A new account`}</h2>
       {without.length > 0 && (
         <Picker
-          label="For"
+          label={t`For`}
           value={who}
           onChange={setWho}
           options={[
             ...without.map(({ id, name: label, role: of }) => ({ value: id, label: `${label}, ${of}` })),
-            { value: NEW, label: 'somebody new' },
+            { value: NEW, label: t`somebody new` },
           ]}
         />
       )}
       {who === NEW && (
         <>
           <Field
-            label="Their name"
+            label={t`Their name`}
             autoFocus
             autoComplete="off"
             value={personName}
             onChange={(event) => setPersonName(event.target.value)}
           />
           <Choice
-            label="They are a"
+            label={t`They are a`}
             value={role}
             onChange={setRole}
-            options={ROLES.map((value) => ({ value, label: value }))}
+            options={ROLES.map((value) => ({ value, label: told(value) }))}
           />
         </>
       )}
       <Field
-        label="Name to sign in by"
+        label={t`Name to sign in by`}
         autoComplete="off"
         autoCapitalize="none"
         value={name}
@@ -76,17 +78,17 @@ export function NewAccountForm({
         error={fieldProblem(write.error, 'name')}
       />
       <Tick checked={isOwner} onChange={setOwner}>
-        owns the practice too: accounts, backups and exports
+        {t`owns the practice too: accounts, backups and exports`}
       </Tick>
       {write.error && !fieldProblem(write.error, 'name') && (
         <FieldError>{failureWords(write.error)}</FieldError>
       )}
       <div className="flex gap-3">
         <Button type="submit" kind="main" disabled={write.isPending || called === '' || name === ''}>
-          Open it
+          {t`Open it`}
         </Button>
         <Button leaves onClick={() => done(null)}>
-          Leave it
+          {t`Leave it`}
         </Button>
       </div>
     </form>

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, failureWords, fieldProblem, read } from '../../data/api';
@@ -36,7 +37,7 @@ export function SecondDevice({ hasCode }: { hasCode: boolean }) {
   return (
     <section aria-labelledby="second-device" className="space-y-3 border-t border-ink/40 pt-4">
       <h2 id="second-device" className="text-xl font-semibold">
-        Codes of a second device
+        {t`Codes of a second device`}
       </h2>
       {begin.data ? (
         <form
@@ -47,16 +48,16 @@ export function SecondDevice({ hasCode }: { hasCode: boolean }) {
           }}
         >
           <p className="text-[15px]">
-            Have an app for one-time codes take this picture, and type the code it shows.
+            {t`Have an app for one-time codes take this picture, and type the code it shows.`}
           </p>
-          <QrCode text={begin.data.uri} label="an app for one-time codes" sizePx={200} />
+          <QrCode text={begin.data.uri} label={t`an app for one-time codes`} sizePx={200} />
           <details className="text-[15px]">
-            <summary className="min-h-9 cursor-pointer">Without a camera</summary>
+            <summary className="min-h-9 cursor-pointer">{t`Without a camera`}</summary>
             <code className="break-all">{new URL(begin.data.uri).searchParams.get('secret')}</code>
           </details>
           <div className="max-w-48">
             <Field
-              label="Code it shows"
+              label={t`Code it shows`}
               inputMode="numeric"
               autoComplete="one-time-code"
               value={code}
@@ -65,7 +66,7 @@ export function SecondDevice({ hasCode }: { hasCode: boolean }) {
             />
           </div>
           <Button type="submit" disabled={confirm.isPending || code.length !== 6}>
-            Confirm
+            {t`Confirm`}
           </Button>
         </form>
       ) : (
@@ -79,11 +80,11 @@ export function SecondDevice({ hasCode }: { hasCode: boolean }) {
         >
           <p className="text-[15px] text-quiet">
             {hasCode
-              ? 'A code is asked for beside your passphrase.'
-              : 'None is asked for. With one, a passphrase that somebody has seen is not enough.'}
+              ? t`A code is asked for beside your passphrase.`
+              : t`None is asked for. With one, a passphrase that somebody has seen is not enough.`}
           </p>
           <Field
-            label="Your passphrase"
+            label={t`Your passphrase`}
             type="password"
             autoComplete="current-password"
             className="max-w-sm"
@@ -93,7 +94,7 @@ export function SecondDevice({ hasCode }: { hasCode: boolean }) {
           />
           {failed && !fieldProblem(failed, 'passphrase') && <FieldError>{failureWords(failed)}</FieldError>}
           <Button type="submit" disabled={passphrase === '' || begin.isPending || end.isPending}>
-            {hasCode ? 'Ask for no code any more' : 'Set up codes'}
+            {hasCode ? t`Ask for no code any more` : t`Set up codes`}
           </Button>
         </form>
       )}

@@ -1,9 +1,11 @@
 import { zodResolver } from '@hookform/resolvers/zod';
+import { t } from '@lingui/core/macro';
 import { useForm } from 'react-hook-form';
 import { useNavigate } from 'react-router';
 import { type NewClient, newClientSchema } from '#contract/client';
 import { api, failureWords, read } from '../../data/api';
 import { useRecordWrite } from '../../data/queries';
+import { told } from '../../language/told';
 import { Button } from '../../parts/Button';
 import { Field, FieldError } from '../../parts/Field';
 
@@ -20,24 +22,24 @@ export function AddPerson() {
   });
   return (
     <form onSubmit={submit} className="max-w-xl space-y-5 p-6" noValidate>
-      <h1 className="text-3xl font-semibold">Add a person</h1>
+      <h1 className="text-3xl font-semibold">{t`Add a person`}</h1>
       <Field
-        label="Name"
+        label={t`Name`}
         autoFocus
         autoComplete="off"
         {...register('name')}
-        error={formState.errors.name?.message}
+        error={told(formState.errors.name?.message)}
       />
       <Field
-        label="Why they come"
-        placeholder="Ferry deckhand, eight weeks after a tendon repair"
+        label={t`Why they come`}
+        placeholder={t`Ferry deckhand, eight weeks after a tendon repair`}
         autoComplete="off"
         {...register('story')}
-        error={formState.errors.story?.message}
+        error={told(formState.errors.story?.message)}
       />
       {add.error && <FieldError>{failureWords(add.error)}</FieldError>}
       <Button type="submit" kind="main" does="accept" disabled={add.isPending}>
-        Add and screen
+        {t`Add and screen`}
       </Button>
     </form>
   );

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import type { PeoplePage } from '#contract/client';
@@ -20,11 +22,11 @@ export function ArchivedView() {
   const failed = error ?? back.error;
   return (
     <div className="max-w-3xl space-y-4 p-6">
-      <h1 className="text-3xl font-semibold">Taken off the list</h1>
+      <h1 className="text-3xl font-semibold">{t`Taken off the list`}</h1>
       {failed && <FieldError>{failureWords(failed)}</FieldError>}
       {data?.people.length === 0 && (
         <p className="text-quiet">
-          Nobody. Who does not come any more is taken off the list on their record.
+          {t`Nobody. Who does not come any more is taken off the list on their record.`}
         </p>
       )}
       <ul className="border-t border-ink/40 empty:border-0">
@@ -35,7 +37,9 @@ export function ArchivedView() {
             </Link>
             <span className="min-w-0 flex-1 text-quiet">{story}</span>
             <Button disabled={back.isPending} onClick={() => back.mutate(id)}>
-              Put back<span className="sr-only">: {name}</span>
+              <Trans>
+                Put back<span className="sr-only">: {name}</span>
+              </Trans>
             </Button>
           </li>
         ))}

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useDeferredValue, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import type { AuditEntry } from '#contract/audit';
@@ -6,6 +8,7 @@ import { failureWords } from '../../data/api';
 import { useAudit, useAuditCheck } from '../../data/audit';
 import { useClient, useMay, usePractice } from '../../data/queries';
 import { saveFile } from '../../data/save-file';
+import { told } from '../../language/told';
 import { Button } from '../../parts/Button';
 import { Field, FieldError } from '../../parts/Field';
 import { dayAndTime } from '../../parts/format';
@@ -20,8 +23,8 @@ export function AuditView() {
   const may = useMay(deed);
   return (
     <div className="space-y-5 p-6">
-      <PracticeHead title="Who did what">{null}</PracticeHead>
-      {may ? <Entries clientId={clientId} /> : <p className="text-quiet">{whoMay(deed)}</p>}
+      <PracticeHead title={t`Who did what`}>{null}</PracticeHead>
+      {may ? <Entries clientId={clientId} /> : <p className="text-quiet">{told(whoMay(deed))}</p>}
     </div>
   );
 }
@@ -41,16 +44,16 @@ function Entries({ clientId }: { clientId: string | null }) {
     <>
       <div className="flex flex-wrap items-end gap-4">
         <Picker
-          label="Who"
+          label={t`Who`}
           value={practitionerId}
           onChange={setPractitionerId}
           options={[
-            { value: '', label: 'everybody' },
+            { value: '', label: t`everybody` },
             ...(practice?.practitioners ?? []).map(({ id, name }) => ({ value: id, label: name })),
           ]}
         />
         <Field
-          label="What or whom"
+          label={t`What or whom`}
           type="search"
           value={typed}
           onChange={(event) => setTyped(event.target.value)}
@@ -64,20 +67,22 @@ function Entries({ clientId }: { clientId: string | null }) {
             )
           }
         >
-          What is shown as a file
+          {t`What is shown as a file`}
         </Button>
       </div>
       {clientId ? <OfPerson clientId={clientId} /> : <Check />}
       {error && <FieldError>{failureWords(error)}</FieldError>}
-      <ol aria-label="Entries" className="max-w-5xl border-t border-ink/40">
+      <ol aria-label={t`Entries`} className="max-w-5xl border-t border-ink/40">
         {entries.map((entry) => (
           <Entry key={entry.id} entry={entry} />
         ))}
       </ol>
-      {entries.length === 0 && !isFetching && <p className="text-quiet">Nothing of that is on record.</p>}
+      {entries.length === 0 && !isFetching && (
+        <p className="text-quiet">{t`Nothing of that is on record.`}</p>
+      )}
       {hasNextPage && (
         <Button disabled={isFetching} onClick={() => void fetchNextPage()}>
-          Earlier
+          {t`Earlier`}
         </Button>
       )}
     </>
@@ -103,7 +108,7 @@ function Entry({ entry }: { entry: AuditEntry }) {
         )}
         {detail && (
           <details className="text-[14px] text-quiet">
-            <summary className="cursor-pointer truncate">{detail}</summary>
+            <summary className="cursor-pointer truncate">{told(detail)}</summary>
             <pre className="overflow-x-auto whitespace-pre-wrap">{JSON.stringify(entry.detail, null, 2)}</pre>
           </details>
         )}
@@ -116,10 +121,12 @@ function OfPerson({ clientId }: { clientId: string }) {
   const { data } = useClient(clientId);
   return (
     <p>
-      Of <strong>{data?.name ?? '…'}</strong> and their sessions.{' '}
-      <Link className="underline underline-offset-4" to={`/people/${clientId}`}>
-        To their sheet
-      </Link>
+      <Trans>
+        Of <strong>{data?.name ?? '…'}</strong> and their sessions.{' '}
+        <Link className="underline underline-offset-4" to={`/people/${clientId}`}>
+          To their sheet
+        </Link>
+      </Trans>
     </p>
   );
 }
@@ -130,18 +137,20 @@ function Check() {
   return (
     <div className="flex flex-wrap items-center gap-4">
       <Button disabled={isFetching} onClick={() => void refetch()}>
-        Check that it is whole
+        {t`Check that it is whole`}
       </Button>
       {error && <FieldError>{failureWords(error)}</FieldError>}
       {data &&
         (data.broken ? (
           <p role="status" className="notched py-1 text-ochre">
-            Entry {data.broken.id} does not hold. {data.broken.words}
+            {t`Entry ${data.broken.id} does not hold. ${told(data.broken.words)}`}
           </p>
         ) : (
           <p role="status">
-            {data.rows} entries, each follows from the one before. The last is{' '}
-            <span className="figures">{data.lastHash.slice(0, 12)}</span>.
+            <Trans>
+              {data.rows} entries, each follows from the one before. The last is{' '}
+              <span className="figures">{data.lastHash.slice(0, 12)}</span>.
+            </Trans>
           </p>
         ))}
     </div>

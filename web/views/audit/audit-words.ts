@@ -1,22 +1,23 @@
+import { t } from '@lingui/core/macro';
 import type { AuditEntry } from '#contract/audit';
 
 /** What an entry is called, as it was written, in words; one that is not here is said by its own name. */
 const WORDS: Record<string, string> = {
-  'looked-at': 'Looked at the record',
-  refused: 'Was refused',
-  'signed-in': 'Signed in',
-  'switched-to': 'Came back by PIN',
-  'signed-out': 'Signed out',
-  'sign-in-refused': 'Was not let in',
-  'occlusion-pressure-measured': 'Measured the occlusion pressure',
-  fitted: 'Fitted a cuff or strap',
-  screened: 'Screened',
-  prescribed: 'Signed a plan',
-  'prescribed-past-guard': 'Signed a plan past a guard',
-  'session-opened': 'Opened a session',
-  'session-opened-past-guard': 'Opened a session past a guard',
-  'events-appended': 'Recorded in a session',
-  're-targeted': 'Re-targeted a plan',
+  'looked-at': t`Looked at the record`,
+  refused: t`Was refused`,
+  'signed-in': t`Signed in`,
+  'switched-to': t`Came back by PIN`,
+  'signed-out': t`Signed out`,
+  'sign-in-refused': t`Was not let in`,
+  'occlusion-pressure-measured': t`Measured the occlusion pressure`,
+  fitted: t`Fitted a cuff or strap`,
+  screened: t`Screened`,
+  prescribed: t`Signed a plan`,
+  'prescribed-past-guard': t`Signed a plan past a guard`,
+  'session-opened': t`Opened a session`,
+  'session-opened-past-guard': t`Opened a session past a guard`,
+  'events-appended': t`Recorded in a session`,
+  're-targeted': t`Re-targeted a plan`,
 };
 
 /** @example actionWords({ action: 'clearance-recorded' }) //=> 'Clearance recorded' */

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useState } from 'react';
 import type { NewBlock } from '#contract/block';
 import type { ClientRecord } from '#contract/client';
@@ -5,6 +7,7 @@ import type { PracticeView } from '#contract/practice';
 import { checkBlock } from '#core/course/check-block';
 import { api, failureWords, read } from '../../data/api';
 import { useRecordWrite } from '../../data/queries';
+import { told } from '../../language/told';
 import { FirstDo } from '../../parts/Bench';
 import { Button } from '../../parts/Button';
 import { Choice } from '../../parts/Choice';
@@ -25,7 +28,7 @@ export function BlockBench({ client, practice }: { client: ClientRecord; practic
   if (block.plans.length === 0) {
     return (
       <FirstDo clientId={client.id} link="Prescribe">
-        A block schedules plans, and none is signed yet.
+        {t`A block schedules plans, and none is signed yet.`}
       </FirstDo>
     );
   }
@@ -66,33 +69,38 @@ function BlockDays({
     <div className="min-w-0 space-y-4">
       <div className="flex flex-wrap items-end justify-between gap-4">
         <p>
-          <span className="figures text-2xl">{sessions.length}</span> sessions in {wish.weeks} weeks
-          {block.hasKept && `: ${count('done')} done, ${count('missed')} missed, ${count('to-come')} to come`}
+          <Trans>
+            <span className="figures text-2xl">{sessions.length}</span> sessions in {wish.weeks} weeks
+            {block.hasKept &&
+              t`: ${count('done')} done, ${count('missed')} missed, ${count('to-come')} to come`}
+          </Trans>
         </p>
         <div className="flex flex-wrap gap-x-6 gap-y-2">
           {named.length > 1 && (
             <Choice
-              label="A press on a day is for"
+              label={t`A press on a day is for`}
               value={brush}
               onChange={setBrush}
               options={named.map(({ id, name }) => ({ value: id, label: name }))}
             />
           )}
           <Choice
-            label="Shown as"
+            label={t`Shown as`}
             value={view}
             onChange={setView}
             options={[
-              { value: 'weeks', label: 'the block' },
-              { value: 'month', label: 'months' },
+              { value: 'weeks', label: t`the block` },
+              { value: 'month', label: t`months` },
             ]}
           />
         </div>
       </div>
-      {problem && <FieldError>{problem.issues[0]?.message ?? 'Something is to be filled in.'}</FieldError>}
+      {problem && (
+        <FieldError>{told(problem.issues[0]?.message) ?? t`Something is to be filled in.`}</FieldError>
+      )}
       {unmet.map(({ message, rule }) => (
         <p key={message} className="notched py-0.5 text-[15px] text-ochre">
-          {message} <Why rule={rule} />
+          {told(message)} <Why rule={rule} />
         </p>
       ))}
       {findings.map((finding) => (
@@ -104,8 +112,7 @@ function BlockDays({
         <MonthView block={block} brush={brush} />
       )}
       <p className="max-w-prose text-[14px] text-quiet">
-        Press a day to add or take away a session. What is missed is made up in its week where that fits; a
-        session done on another day fills the nearest missed one. Maximal strength needs heavy work.{' '}
+        {t`Press a day to add or take away a session. What is missed is made up in its week where that fits; a session done on another day fills the nearest missed one. Maximal strength needs heavy work.`}{' '}
         <Why rule="PRO-4" />
       </p>
       {!problem && <Rehearsal client={client} practice={practice} block={block} />}
@@ -119,7 +126,7 @@ function BlockDays({
             }
             onClick={() => write.mutate({ ...block.block, ...reason })}
           >
-            {block.isKept ? 'Kept' : 'Keep the block'}
+            {block.isKept ? t`Kept` : t`Keep the block`}
           </Button>
         </Only>
         {block.hasKept && (
@@ -128,7 +135,7 @@ function BlockDays({
             download
             className="inline-flex min-h-11 items-center underline underline-offset-4"
           >
-            Calendar file of the kept block
+            {t`Calendar file of the kept block`}
           </a>
         )}
         {write.error && <FieldError>{failureWords(write.error)}</FieldError>}

@@ -1,6 +1,9 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { format } from 'date-fns';
 import type { BlockWeek } from '#core/course/block-weeks';
 import { WEEKDAY_LABELS, weekdayOf } from '#core/course/days';
+import { told } from '../../language/told';
 import { clock, plain } from '../../parts/format';
 import { noonOf } from '../../parts/noon';
 import { DayCell } from './DayCell';
@@ -15,16 +18,16 @@ export function BlockWeeks({ block, brush }: { block: BlockState; brush: string 
     <>
       <WeekList block={block} />
       <table className="w-full table-fixed max-sm:hidden">
-        <caption className="sr-only">The block, a row a week</caption>
+        <caption className="sr-only">{t`The block, a row a week`}</caption>
         <thead>
           <tr className="text-left text-[14px] text-quiet">
-            <th className="w-10 font-normal">Week</th>
+            <th className="w-10 font-normal">{t`Week`}</th>
             {Array.from({ length: 7 }, (_, i) => weekdayOf(first.firstDay + i)).map((weekday) => (
               <th key={weekday} className="px-1.5 font-normal">
-                {WEEKDAY_LABELS[weekday]}
+                {told(WEEKDAY_LABELS[weekday])}
               </th>
             ))}
-            <th className="w-52 font-normal">Meant to be</th>
+            <th className="w-52 font-normal">{t`Meant to be`}</th>
           </tr>
         </thead>
         <tbody>
@@ -57,20 +60,22 @@ function Meant({ week, rises }: { week: BlockWeek; rises: boolean }) {
       {week.plans.map((plan) => (
         <p key={plan.coursePlanId}>
           {week.plans.length > 1 && `${plan.name}: `}
-          <span className="figures text-[15px]">{plan.percentLop} % of LOP</span>
+          <span className="figures text-[15px]">{t`${plan.percentLop} % of LOP`}</span>
           {plan.percentOneRepMax !== null && rises && (
-            <span className="figures">, {plain(plan.percentOneRepMax, 1)} % of 1RM</span>
+            <span className="figures">{t`, ${plain(plan.percentOneRepMax, 1)} % of 1RM`}</span>
           )}
         </p>
       ))}
       <p className="text-quiet">
-        {week.isDeload && 'Deload: '}
-        <span className="figures">{week.sets}</span> sets,{' '}
-        <span className="figures">{clock(week.occludedMs)}</span> occluded
+        <Trans>
+          {week.isDeload && t`Deload: `}
+          <span className="figures">{week.sets}</span> sets,{' '}
+          <span className="figures">{clock(week.occludedMs)}</span> occluded
+        </Trans>
       </p>
       {week.due.map((words) => (
         <p key={words} className="notched text-ochre">
-          {words}
+          {told(words)}
         </p>
       ))}
     </>
@@ -80,22 +85,22 @@ function Meant({ week, rises }: { week: BlockWeek; rises: boolean }) {
 /** The same on a phone, where seven days do not stand beside each other: a week is its sessions in words. */
 function WeekList({ block: { weeks, wish, entries, plans } }: { block: BlockState }) {
   return (
-    <ol className="sm:hidden" aria-label="The block, week by week">
+    <ol className="sm:hidden" aria-label={t`The block, week by week`}>
       {weeks.map((week) => (
         <li
           key={week.week}
           className={`space-y-0.5 border-t border-rule py-2 text-[15px] ${week.isDeload ? 'bg-tint' : ''}`}
         >
-          <p className="font-semibold">Week {week.week + 1}</p>
+          <p className="font-semibold">{t`Week ${week.week + 1}`}</p>
           {entries
             .filter(({ day }) => day >= week.firstDay && day < week.firstDay + 7)
             .map((entry, place) => (
               // biome-ignore lint/suspicious/noArrayIndexKey: a plan may stand twice on a day
               <p key={place}>
-                <span className="figures">{format(noonOf(entry.day), 'EEE d MMM')}</span>{' '}
-                {plans.find(({ id }) => id === entry.coursePlanId)?.name ?? 'a plan that has ended'}
-                {entry.state !== 'to-come' && `, ${entry.state}`}
-                {entry.state === 'to-come' && entry.makesUp && ', makes up a missed one'}
+                <span className="figures">{format(noonOf(entry.day), t`EEE d MMM`)}</span>{' '}
+                {plans.find(({ id }) => id === entry.coursePlanId)?.name ?? t`a plan that has ended`}
+                {entry.state !== 'to-come' && `, ${told(entry.state)}`}
+                {entry.state === 'to-come' && entry.makesUp && t`, makes up a missed one`}
               </p>
             ))}
           <div className="text-[14px]">

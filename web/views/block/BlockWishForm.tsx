@@ -1,6 +1,9 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { BlockLine } from '#core/course/block';
 import { BLOCK_STARTS, type BlockStartId } from '#core/course/block-starts';
 import { WEEKDAY_LABELS } from '#core/course/days';
+import { told } from '../../language/told';
 import { Choice } from '../../parts/Choice';
 import { DateField } from '../../parts/DateField';
 import { NumberField } from '../../parts/NumberField';
@@ -23,12 +26,12 @@ export function BlockWishForm({ block }: { block: BlockState }) {
   return (
     <div className="space-y-4">
       <Picker
-        label="Start from"
+        label={t`Start from`}
         value=""
         onChange={(id) => id !== '' && startFrom(id)}
         options={[
-          { value: '' as BlockStartId | '', label: 'choose…' },
-          ...STARTS.map((value) => ({ value, label: BLOCK_STARTS[value].label })),
+          { value: '' as BlockStartId | '', label: t`choose…` },
+          ...STARTS.map((value) => ({ value, label: told(BLOCK_STARTS[value].label) })),
         ]}
       />
       {wish.lines.map((line, place) => (
@@ -46,7 +49,7 @@ export function BlockWishForm({ block }: { block: BlockState }) {
       ))}
       {unused.length > 0 && (
         <Picker
-          label="Add a plan"
+          label={t`Add a plan`}
           value=""
           onChange={(coursePlanId) =>
             coursePlanId !== '' &&
@@ -58,7 +61,7 @@ export function BlockWishForm({ block }: { block: BlockState }) {
             })
           }
           options={[
-            { value: '', label: 'choose…' },
+            { value: '', label: t`choose…` },
             ...unused.map(({ id, name }) => ({ value: id, label: name })),
           ]}
         />
@@ -66,21 +69,21 @@ export function BlockWishForm({ block }: { block: BlockState }) {
       <div className="grid grid-cols-2 gap-4">
         <DateField
           className="col-span-2"
-          label="Starts on"
+          label={t`Starts on`}
           value={wish.startsOn}
           onChange={(startsOn) => change({ startsOn })}
         />
-        <NumberField label="Weeks" value={wish.weeks} onValue={(weeks) => change({ weeks })} />
-        <TimeField label="At" value={wish.atTime} onChange={(atTime) => change({ atTime })} />
+        <NumberField label={t`Weeks`} value={wish.weeks} onValue={(weeks) => change({ weeks })} />
+        <TimeField label={t`At`} value={wish.atTime} onChange={(atTime) => change({ atTime })} />
       </div>
       <Ticks
-        label="Heavy training on"
+        label={t`Heavy training on`}
         options={WEEKDAYS}
         chosen={wish.heavy.map(String)}
         onChange={(days) => change({ heavy: days.map(Number).sort() })}
       />
       <Picker
-        label="Deload"
+        label={t`Deload`}
         value={String(wish.deload?.everyWeeks ?? '')}
         onChange={(every) =>
           change({
@@ -88,24 +91,24 @@ export function BlockWishForm({ block }: { block: BlockState }) {
           })
         }
         options={[
-          { value: '', label: 'none' },
-          ...[3, 4, 5, 6].map((every) => ({ value: String(every), label: `every ${every} weeks` })),
+          { value: '', label: t`none` },
+          ...[3, 4, 5, 6].map((every) => ({ value: String(every), label: t`every ${every} weeks` })),
         ]}
       />
       {wish.deload && (
         <NumberField
-          label="Share of the sets in it"
+          label={t`Share of the sets in it`}
           unit="%"
           value={wish.deload.setsPercent}
           onValue={(setsPercent) => change({ deload: { ...(wish.deload ?? USUAL_DELOAD), setsPercent } })}
         />
       )}
       <NumberField
-        label="Load is meant to rise by"
-        unit="points a week"
+        label={t`Load is meant to rise by`}
+        unit={t`points a week`}
         value={wish.loadRisePoints}
         onValue={(loadRisePoints) => change({ loadRisePoints })}
-        hint="Of 1RM, to at most 40 %; each review decides."
+        hint={t`Of 1RM, to at most 40 %; each review decides.`}
       />
       <DaysOff daysOff={wish.daysOff} onChange={(daysOff) => change({ daysOff })} />
       <CalendarIn wish={wish} change={change} />
@@ -126,7 +129,7 @@ function LineForm({
   takeAway: (() => void) | undefined;
 }) {
   const plan = plans.find(({ id }) => id === line.coursePlanId);
-  const name = plan?.name ?? 'A plan that has ended';
+  const name = plan?.name ?? t`A plan that has ended`;
   return (
     <fieldset className="space-y-2 border-l-4 border-plum pl-3">
       <legend className="sr-only">{name}</legend>
@@ -138,35 +141,37 @@ function LineForm({
             className="min-h-9 text-[15px] underline underline-offset-4"
             onClick={takeAway}
           >
-            Leave out<span className="sr-only"> {name}</span>
+            <Trans>
+              Leave out<span className="sr-only"> {name}</span>
+            </Trans>
           </button>
         )}
       </p>
       <div className="grid grid-cols-2 gap-3">
-        <NumberField label="Days a week" value={line.perWeek} onValue={(perWeek) => change({ perWeek })} />
+        <NumberField label={t`Days a week`} value={line.perWeek} onValue={(perWeek) => change({ perWeek })} />
         {plan?.kinds.length === 0 && (
           <NumberField
-            label="Times a day"
+            label={t`Times a day`}
             value={line.timesADay}
             onValue={(timesADay) => change({ timesADay })}
           />
         )}
       </div>
       <Ticks
-        label="Can come on"
+        label={t`Can come on`}
         options={WEEKDAYS}
         chosen={line.available.map(String)}
         onChange={(days) => change({ available: days.map(Number).sort() })}
       />
       {wish.heavy.length > 0 && (
         <Choice
-          label="Beside heavy days"
+          label={t`Beside heavy days`}
           value={line.besideHeavy}
           onChange={(besideHeavy) => change({ besideHeavy })}
           options={[
-            { value: 'apart', label: 'other days' },
-            { value: 'finisher', label: 'finisher' },
-            { value: 'either', label: 'either' },
+            { value: 'apart', label: t`other days` },
+            { value: 'finisher', label: t`finisher` },
+            { value: 'either', label: t`either` },
           ]}
         />
       )}
@@ -180,7 +185,7 @@ function DaysOff({ daysOff, onChange }: { daysOff: string[]; onChange: (daysOff:
       <DateField
         // Each day that is added leaves an empty field for the next.
         key={daysOff.length}
-        label="Add a day off"
+        label={t`Add a day off`}
         value=""
         onChange={(day) => {
           if (day && !daysOff.includes(day)) onChange([...daysOff, day].sort());
@@ -195,7 +200,7 @@ function DaysOff({ daysOff, onChange }: { daysOff: string[]; onChange: (daysOff:
               onClick={() => onChange(daysOff.filter((other) => other !== day))}
             >
               {day}
-              <span className="sr-only">, take away this day off</span> ×
+              <span className="sr-only">{t`, take away this day off`}</span> ×
             </button>
           </li>
         ))}

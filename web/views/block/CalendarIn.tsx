@@ -1,7 +1,10 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useState } from 'react';
 import type { BlockWish } from '#core/course/block';
 import { type CalendarDays, calendarDays } from '#core/course/calendar-days';
 import { dayOf, WEEKDAY_LABELS } from '#core/course/days';
+import { told } from '../../language/told';
 import { FieldError } from '../../parts/Field';
 import { FileLink } from '../../parts/FileLink';
 
@@ -23,10 +26,10 @@ export function CalendarIn({
     setFound(null);
     setRefused(null);
     try {
-      if (file.size > MOST_MB * 1024 * 1024) throw new NotACalendar(`At most ${MOST_MB} MB are read here.`);
+      if (file.size > MOST_MB * 1024 * 1024) throw new NotACalendar(t`At most ${MOST_MB} MB are read here.`);
       const fromDay = dayOf(wish.startsOn);
       const { appointments, broken } = readCalendar(await file.text(), fromDay, fromDay + 7 * wish.weeks - 1);
-      if (broken > 0) setRefused(`${broken} of its appointments could not be read; the others were.`);
+      if (broken > 0) setRefused(t`${broken} of its appointments could not be read; the others were.`);
       setFound(calendarDays(appointments, { fromDay, weeks: wish.weeks }));
     } catch (error) {
       setRefused(error instanceof Error ? error.message : String(error));
@@ -35,23 +38,23 @@ export function CalendarIn({
   const off = found?.off.filter(({ day }) => !wish.daysOff.includes(day)) ?? [];
   const heavy = found?.heavy.filter(({ weekday }) => !wish.heavy.includes(weekday)) ?? [];
   return (
-    <section aria-label="From their calendar" className="text-[15px]">
-      <FileLink label="Calendar to read" accept=".ics,text/calendar" onFile={(file) => void open(file)}>
-        Days from a calendar file (.ics)
+    <section aria-label={t`From their calendar`} className="text-[15px]">
+      <FileLink label={t`Calendar to read`} accept=".ics,text/calendar" onFile={(file) => void open(file)}>
+        {t`Days from a calendar file (.ics)`}
       </FileLink>
-      {refused && <FieldError>{refused}</FieldError>}
+      {refused && <FieldError>{told(refused)}</FieldError>}
       {found && off.length === 0 && heavy.length === 0 && (
-        <p className="text-quiet">Nothing more in it takes a day of this block.</p>
+        <p className="text-quiet">{t`Nothing more in it takes a day of this block.`}</p>
       )}
       {off.length > 0 && (
         <div>
           <ul>
             {off.slice(0, 8).map(({ day, title }) => (
               <li key={day}>
-                <span className="figures">{day}</span> {title}
+                <span className="figures">{day}</span> {told(title)}
               </li>
             ))}
-            {off.length > 8 && <li>and {off.length - 8} more</li>}
+            {off.length > 8 && <li>{t`and ${off.length - 8} more`}</li>}
           </ul>
           <button
             type="button"
@@ -60,20 +63,22 @@ export function CalendarIn({
               change({ daysOff: [...wish.daysOff, ...off.map(({ day }) => day)].sort().slice(0, 84) })
             }
           >
-            {off.length === 1 ? 'Take it as a day off' : `Take these ${off.length} days off`}
+            {off.length === 1 ? t`Take it as a day off` : t`Take these ${off.length} days off`}
           </button>
         </div>
       )}
       {heavy.map(({ weekday, title, times }) => (
         <p key={weekday}>
-          {WEEKDAY_LABELS[weekday]}: {title}, {times} times.{' '}
-          <button
-            type="button"
-            className={linkLook}
-            onClick={() => change({ heavy: [...wish.heavy, weekday].sort() })}
-          >
-            Heavy on {WEEKDAY_LABELS[weekday]}
-          </button>
+          <Trans>
+            {told(WEEKDAY_LABELS[weekday])}: {told(title)}, {times} times.{' '}
+            <button
+              type="button"
+              className={linkLook}
+              onClick={() => change({ heavy: [...wish.heavy, weekday].sort() })}
+            >
+              Heavy on {told(WEEKDAY_LABELS[weekday])}
+            </button>
+          </Trans>
         </p>
       ))}
     </section>

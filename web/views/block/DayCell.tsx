@@ -1,6 +1,8 @@
+import { t } from '@lingui/core/macro';
 import { format } from 'date-fns';
 import { type Day, isoOf, weekdayOf } from '#core/course/days';
 import type { BlockEntry } from '#core/course/follow-block';
+import { told } from '../../language/told';
 import { noonOf } from '../../parts/noon';
 import type { BlockState } from './use-block';
 
@@ -20,11 +22,11 @@ export function DayCell({
   const iso = isoOf(day);
   const here = entries.filter((entry) => entry.day === day);
   const beside = [
-    wish.heavy.includes(weekdayOf(day)) && 'heavy',
-    wish.daysOff.includes(iso) && 'day off',
+    wish.heavy.includes(weekdayOf(day)) && t`heavy`,
+    wish.daysOff.includes(iso) && t`day off`,
   ].filter(Boolean);
   const date = noonOf(day);
-  const nameOf = (id: string) => plans.find((plan) => plan.id === id)?.name ?? 'a plan that has ended';
+  const nameOf = (id: string) => plans.find((plan) => plan.id === id)?.name ?? t`a plan that has ended`;
   return (
     <button
       type="button"
@@ -34,7 +36,7 @@ export function DayCell({
     >
       <span className={`figures text-[15px] ${day === today ? 'border-b-2 border-ink' : ''}`}>
         <span className="sr-only">{format(date, 'EEEE')} </span>
-        {format(date, date.getDate() === 1 ? 'd MMM' : 'd')}
+        {format(date, date.getDate() === 1 ? t`d MMM` : 'd')}
         <span className="sr-only">
           {format(date, ' MMMM')}
           {(here.length > 0 || beside.length > 0) && ': '}
@@ -45,7 +47,7 @@ export function DayCell({
           key={`${entry.coursePlanId} ${entry.state}`}
           className={`line-clamp-2 w-full px-1 [overflow-wrap:anywhere] text-[13px] leading-tight ${LOOKS[lookOf(entry)]}`}
         >
-          {nameOf(entry.coursePlanId)}
+          {told(nameOf(entry.coursePlanId))}
           {times > 1 && ` ×${times}`}
           <span className="sr-only">, {WORDS[lookOf(entry)]}. </span>
         </span>
@@ -63,10 +65,10 @@ const LOOKS: Record<Look, string> = {
   'made-up': 'border-2 border-plum font-semibold',
 };
 const WORDS: Record<Look, string> = {
-  done: 'done',
-  missed: 'missed',
-  planned: 'session',
-  'made-up': 'session that makes up a missed one',
+  done: t`done`,
+  missed: t`missed`,
+  planned: t`session`,
+  'made-up': t`session that makes up a missed one`,
 };
 
 const lookOf = (entry: BlockEntry): Look =>

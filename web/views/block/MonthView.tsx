@@ -1,6 +1,8 @@
+import { t } from '@lingui/core/macro';
 import { addMonths, format } from 'date-fns';
 import { useState } from 'react';
 import { dayOf, isoOf, WEEKDAY_LABELS, weekdayOf } from '#core/course/days';
+import { told } from '../../language/told';
 import { Button } from '../../parts/Button';
 import { DayCell } from './DayCell';
 import type { BlockState } from './use-block';
@@ -19,20 +21,20 @@ export function MonthView({ block, brush }: { block: BlockState; brush: string }
   return (
     <div>
       <div className="flex items-center gap-3">
-        <Button onClick={() => go(-1)} aria-label="The month before">
+        <Button onClick={() => go(-1)} aria-label={t`The month before`}>
           ←
         </Button>
         <h3 className="min-w-40 text-xl font-semibold" aria-live="polite">
           {format(date, 'MMMM yyyy')}
         </h3>
-        <Button onClick={() => go(1)} aria-label="The month after">
+        <Button onClick={() => go(1)} aria-label={t`The month after`}>
           →
         </Button>
         <span className="text-[15px] text-quiet">
           {shares
             .map(
               ({ week, plans }) =>
-                `week ${week + 1}: ${[...new Set(plans.map(({ percentLop }) => percentLop))].join('/')} %`,
+                t`week ${week + 1}: ${[...new Set(plans.map(({ percentLop }) => percentLop))].join('/')} %`,
             )
             .join(', ')}
         </span>
@@ -43,7 +45,7 @@ export function MonthView({ block, brush }: { block: BlockState; brush: string }
           <tr className="text-left text-[14px] text-quiet">
             {WEEKDAY_LABELS.map((label) => (
               <th key={label} className="px-2 font-normal">
-                {label}
+                {told(label)}
               </th>
             ))}
           </tr>

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { useMutation } from '@tanstack/react-query';
 import { format } from 'date-fns';
 import type { ClientRecord } from '#contract/client';
@@ -9,6 +10,7 @@ import { basisOf } from '#core/record/basis';
 import type { CourseBar } from '#core/record/course-strip';
 import { usePractitioner } from '../../data/queries';
 import { useLastReview } from '../../data/use-last-review';
+import { told } from '../../language/told';
 import { Button } from '../../parts/Button';
 import { CourseStrip } from '../../parts/CourseStrip';
 import { plain } from '../../parts/format';
@@ -17,7 +19,7 @@ import { type Measure, useUnits } from '../../parts/units';
 import { planningWorker } from '../../workers/planning';
 import type { BlockState } from './use-block';
 
-const HIDDEN_ON_PHONES = ['Week', 'Minutes'];
+const HIDDEN_ON_PHONES = [t`Week`, t`Minutes`];
 const RUNS = 200;
 const SEED = 1;
 
@@ -48,12 +50,12 @@ export function Rehearsal({
       }),
   });
   return (
-    <section aria-label="Rehearsal" className="space-y-3">
+    <section aria-label={t`Rehearsal`} className="space-y-3">
       <Button
         disabled={!seen || rehearsal.isPending || sessions.length === 0}
         onClick={() => rehearsal.mutate()}
       >
-        {rehearsal.isPending ? 'Rehearsing…' : 'Rehearse the block'}
+        {rehearsal.isPending ? t`Rehearsing…` : t`Rehearse the block`}
       </Button>
       {rehearsal.data && <Outcome rehearsed={rehearsal.data} block={block} />}
     </section>
@@ -76,7 +78,7 @@ function Outcome({
   const bars = sessions.map(
     ({ day, coursePlanId, percentLop, minutes }): CourseBar => ({
       day,
-      name: nameOf(coursePlanId),
+      name: told(nameOf(coursePlanId)),
       state: 'to-come',
       percentLop: percentLop?.likely ?? null,
       minutes: minutes.likely,
@@ -86,11 +88,10 @@ function Outcome({
     <>
       <p>
         {stall
-          ? `It will probably stall on ${dayWords(stall.day)}, in week ${weekOf(stall.day, startDay)}: more than half of the runs fall short of 80 % in ${nameOf(stall.coursePlanId)}.`
-          : 'No session is likely to fall short of 80 %.'}{' '}
+          ? t`It will probably stall on ${dayWords(stall.day)}, in week ${weekOf(stall.day, startDay)}: more than half of the runs fall short of 80 % in ${told(nameOf(stall.coursePlanId))}.`
+          : t`No session is likely to fall short of 80 %.`}{' '}
         <span className="text-quiet">
-          {runs} runs of the effort forecast, each reviewed by the rules. Pressure and load are those of the
-          first exercise. The person stays as they are now; it informs, and sets nothing.
+          {t`${runs} runs of the effort forecast, each reviewed by the rules. Pressure and load are those of the first exercise. The person stays as they are now; it informs, and sets nothing.`}
         </span>
       </p>
       <CourseStrip
@@ -108,13 +109,13 @@ function Outcome({
       <table className="text-[15px]">
         <thead>
           <tr className="border-b border-ink/40 text-left">
-            {['Session', 'Week', '% of LOP', 'Load', 'Minutes', 'Falls short'].map((label) => (
+            {[t`Session`, t`Week`, t`% of LOP`, t`Load`, t`Minutes`, t`Falls short`].map((label) => (
               <th
                 key={label}
                 scope="col"
                 className={`py-1 pr-6 font-semibold ${HIDDEN_ON_PHONES.includes(label) ? 'max-sm:hidden' : ''}`}
               >
-                {label}
+                {told(label)}
               </th>
             ))}
           </tr>
@@ -125,7 +126,7 @@ function Outcome({
               // biome-ignore lint/suspicious/noArrayIndexKey: a plan may stand twice on a day
               key={place}
               session={session}
-              name={nameOf(session.coursePlanId)}
+              name={told(nameOf(session.coursePlanId))}
               week={weekOf(session.day, startDay)}
               mass={mass}
             />
@@ -154,16 +155,18 @@ function Row({
       </th>
       <td className="figures pr-6 max-sm:hidden">{week}</td>
       <td className="figures pr-6">
-        {percentLop ? spreadWords(percentLop, (value) => plain(value, 0)) : '–'}
+        {percentLop ? told(spreadWords(percentLop, (value) => plain(value, 0))) : '–'}
       </td>
-      <td className="figures pr-6">{loadKg ? `${spreadWords(loadKg, mass.show)} ${mass.unit}` : '–'}</td>
+      <td className="figures pr-6">
+        {loadKg ? `${told(spreadWords(loadKg, mass.show))} ${told(mass.unit)}` : '–'}
+      </td>
       <td className="figures pr-6 max-sm:hidden">{plain(minutes.likely, 1)}</td>
       <td className="figures pr-6">{plain(100 * short, 0)} %</td>
     </tr>
   );
 }
 
-const dayWords = (day: Day): string => format(noonOf(day), 'EEE d MMM');
+const dayWords = (day: Day): string => format(noonOf(day), t`EEE d MMM`);
 const weekOf = (day: Day, startDay: Day): number => Math.floor((day - startDay) / 7) + 1;
 
 /** "12.5 (10–15)", or the figure alone where eight of ten runs agree. */

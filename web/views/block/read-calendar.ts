@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import ICAL from 'ical.js';
 import type { Appointment } from '#core/course/calendar-days';
 import { type Day, dayOf } from '#core/course/days';
@@ -38,10 +39,10 @@ function eventsOf(text: string): ICAL.Component[] {
     if (events.length <= MOST_EVENTS) return events;
   } catch {
     throw new NotACalendar(
-      'This is no calendar. Take it out of your calendar as an .ics file, and choose that.',
+      t`This is no calendar. Take it out of your calendar as an .ics file, and choose that.`,
     );
   }
-  throw new NotACalendar(`More than ${MOST_EVENTS} appointments: take out a shorter time.`);
+  throw new NotACalendar(t`More than ${MOST_EVENTS} appointments: take out a shorter time.`);
 }
 
 function appointmentsOf(event: ICAL.Event, fromDay: Day, toDay: Day): Appointment[] {

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import type { ClientRecord } from '#contract/client';
@@ -19,6 +20,7 @@ import type { Unmet } from '#core/course/place-sessions';
 import { newest } from '#core/quantity/newest';
 import { blockContext, blockPlansOf, sessionsByDay } from '#core/record/block-in-force';
 import { comparisonWords } from '#core/record/comparison-in-force';
+import { told } from '../../language/told';
 import { planningWorker } from '../../workers/planning';
 
 const USUAL_TIME = '17:30';
@@ -103,7 +105,7 @@ const comparedIn = (facts: ClientRecord['facts'], firstDay: Day): string[] => [
   ...new Set(
     [firstDay, firstDay + 6].flatMap((day) => {
       const asked = comparisonWords(facts, day);
-      return asked ? [`Compared: ${asked.words}`] : [];
+      return asked ? [t`Compared: ${told(asked.words)}`] : [];
     }),
   ),
 ];

@@ -1,10 +1,14 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import type { OnDevice } from '#contract/sign-in';
 import { failureWords } from '../../data/api';
 import { enter, useSignIn, useSignInState } from '../../data/sign-in';
+import { told } from '../../language/told';
 import { Button } from '../../parts/Button';
 import { Field, FieldError } from '../../parts/Field';
+import { LanguageMenu } from '../../parts/LanguageMenu';
 import { NewPassphrase } from '../../parts/NewPassphrase';
 import { FirstStart } from './FirstStart';
 import { SignInForm } from './SignInForm';
@@ -32,11 +36,11 @@ export function Door() {
   return (
     <main className="mx-auto flex w-full max-w-md min-h-0 flex-1 flex-col gap-6 overflow-y-auto p-6">
       <h1 className="text-3xl font-semibold">
-        {data.state === 'locked' ? 'This device is locked' : 'Sign in'}
+        {data.state === 'locked' ? t`This device is locked` : t`Sign in`}
       </h1>
       {data.onDevice.length > 0 && (
-        <section aria-label="Here today">
-          <p className="text-[15px] font-semibold">Here today</p>
+        <section aria-label={t`Here today`}>
+          <p className="text-[15px] font-semibold">{t`Here today`}</p>
           <div className="mt-1 flex flex-wrap gap-2">
             {data.onDevice.map((one) => (
               <button
@@ -55,7 +59,7 @@ export function Door() {
       {byPin && <PinForm key={byPin.practitionerId} who={byPin} />}
       {chosen && !byPin && (
         <p className="text-[15px] text-quiet">
-          {chosen.initials} has no PIN yet: sign in by passphrase, and choose one under your name.
+          {t`${chosen.initials} has no PIN yet: sign in by passphrase, and choose one under your name.`}
         </p>
       )}
       {!byPin && <SignInForm />}
@@ -65,10 +69,13 @@ export function Door() {
           className="self-start text-[15px] underline underline-offset-4"
           onClick={() => choose(null)}
         >
-          By passphrase
+          {t`By passphrase`}
         </button>
       )}
       {data.demo.length > 0 && <DemoAccounts accounts={data.demo} />}
+      <p className="text-[15px]">
+        {t`Language`} <LanguageMenu />
+      </p>
     </main>
   );
 }
@@ -78,8 +85,8 @@ function FirstPassphrase() {
   const queries = useQueryClient();
   return (
     <main className="mx-auto w-full max-w-2xl flex-1 space-y-4 overflow-y-auto p-6">
-      <h1 className="text-3xl font-semibold">One of your own</h1>
-      <p>Somebody has made a passphrase for you, and knows it. Choose another, and you are in.</p>
+      <h1 className="text-3xl font-semibold">{t`One of your own`}</h1>
+      <p>{t`Somebody has made a passphrase for you, and knows it. Choose another, and you are in.`}</p>
       <NewPassphrase then={() => void enter(queries)} />
     </main>
   );
@@ -97,7 +104,7 @@ function PinForm({ who }: { who: OnDevice }) {
       }}
     >
       <Field
-        label={`PIN of ${who.initials}`}
+        label={t`PIN of ${who.initials}`}
         type="password"
         inputMode="numeric"
         autoComplete="off"
@@ -107,7 +114,7 @@ function PinForm({ who }: { who: OnDevice }) {
       />
       {signIn.error && <FieldError>{failureWords(signIn.error)}</FieldError>}
       <Button type="submit" kind="main" does="accept" disabled={pin.length < 4 || signIn.isPending}>
-        Unlock
+        {t`Unlock`}
       </Button>
     </form>
   );
@@ -121,19 +128,21 @@ function DemoAccounts({
 }) {
   const signIn = useSignIn();
   return (
-    <section aria-label="Accounts of this demonstration" className="border-t border-rule pt-4">
+    <section aria-label={t`Accounts of this demonstration`} className="border-t border-rule pt-4">
       <p className="text-[15px]">
-        This is a demonstration. Its people are invented, and so are these accounts:
+        {t`This is a demonstration. Its people are invented, and so are these accounts:`}
       </p>
       <ul className="mt-2 divide-y divide-rule">
         {accounts.map(({ name, passphrase, role }) => (
           <li key={name} className="flex flex-wrap items-center gap-x-4 py-1.5">
             <span className="min-w-0 flex-1">
-              <strong>{name}</strong>, {role}
+              <strong>{name}</strong>, {told(role)}
               <span className="block text-[14px] text-quiet">{passphrase}</span>
             </span>
             <Button disabled={signIn.isPending} onClick={() => signIn.mutate({ name, passphrase })}>
-              Sign in<span className="sr-only"> as {name}</span>
+              <Trans>
+                Sign in<span className="sr-only"> as {name}</span>
+              </Trans>
             </Button>
           </li>
         ))}

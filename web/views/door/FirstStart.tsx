@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
@@ -7,9 +8,11 @@ import { STARTING_KIT } from '#core/kit/starting-kit';
 import { SCHOOLS } from '#core/protocol/schools';
 import { api, failureWords, fieldProblem, read } from '../../data/api';
 import { useSignIn } from '../../data/sign-in';
+import { told } from '../../language/told';
 import { Button } from '../../parts/Button';
 import { Choice } from '../../parts/Choice';
 import { Field, FieldError } from '../../parts/Field';
+import { LanguageMenu } from '../../parts/LanguageMenu';
 import { Picker } from '../../parts/Picker';
 import { Ticks } from '../../parts/Ticks';
 
@@ -21,7 +24,10 @@ export function FirstStart() {
   });
   return (
     <main className="mx-auto w-full max-w-2xl min-h-0 flex-1 space-y-5 overflow-y-auto p-6">
-      <h1 className="text-3xl font-semibold">Begin with Nervato</h1>
+      <h1 className="text-3xl font-semibold">{t`Begin with Nervato`}</h1>
+      <p className="text-[15px]">
+        {t`Language`} <LanguageMenu />
+      </p>
       {look.data ? (
         <Practice word={word} found={look.data} />
       ) : (
@@ -33,11 +39,10 @@ export function FirstStart() {
           }}
         >
           <p>
-            Nobody has an account here yet. Where Nervato was started, the terminal shows four words: who can
-            read them owns this practice.
+            {t`Nobody has an account here yet. Where Nervato was started, the terminal shows four words: who can read them owns this practice.`}
           </p>
           <Field
-            label="The four words"
+            label={t`The four words`}
             autoFocus
             autoComplete="off"
             autoCapitalize="none"
@@ -46,7 +51,7 @@ export function FirstStart() {
             error={look.error ? failureWords(look.error) : undefined}
           />
           <Button type="submit" kind="main" does="accept" disabled={word === '' || look.isPending}>
-            Go on
+            {t`Go on`}
           </Button>
         </form>
       )}
@@ -89,14 +94,14 @@ function Practice({ word, found }: { word: string; found: FirstLook }) {
       {isNew ? (
         <>
           <Field
-            label="Name of the practice"
+            label={t`Name of the practice`}
             autoFocus
             {...register('practiceName')}
             error={problem('practiceName')}
           />
           <div className="flex flex-wrap gap-8">
             <Choice
-              label="Weights in"
+              label={t`Weights in`}
               value={massUnit}
               onChange={setMassUnit}
               options={[
@@ -105,7 +110,7 @@ function Practice({ word, found }: { word: string; found: FirstLook }) {
               ]}
             />
             <Choice
-              label="Lengths in"
+              label={t`Lengths in`}
               value={lengthUnit}
               onChange={setLengthUnit}
               options={[
@@ -114,21 +119,21 @@ function Practice({ word, found }: { word: string; found: FirstLook }) {
               ]}
             />
           </div>
-          <Choice label="School" value={schoolId} onChange={setSchoolId} options={SCHOOL_OPTIONS} />
+          <Choice label={t`School`} value={schoolId} onChange={setSchoolId} options={SCHOOL_OPTIONS} />
           <Ticks
-            label="What is at hand; all of it can be changed under Kit and practice"
-            options={STARTING_KIT.map(({ item }) => ({ value: item.id, label: item.label }))}
+            label={t`What is at hand; all of it can be changed under Kit and practice`}
+            options={STARTING_KIT.map(({ item }) => ({ value: item.id, label: told(item.label) }))}
             chosen={kitIds}
             onChange={setKitIds}
           />
         </>
       ) : (
-        <p>{found.practiceName} is on record here. Everything in it stays as it is.</p>
+        <p>{t`${found.practiceName ?? ''} is on record here. Everything in it stays as it is.`}</p>
       )}
-      <section aria-label="You" className="space-y-4 border-t border-rule pt-4">
+      <section aria-label={t`You`} className="space-y-4 border-t border-rule pt-4">
         {found.practitioners.length > 0 && (
           <Picker
-            label="You are"
+            label={t`You are`}
             value={who}
             onChange={setWho}
             options={[
@@ -136,49 +141,48 @@ function Practice({ word, found }: { word: string; found: FirstLook }) {
                 value: id,
                 label: `${name}, ${of}`,
               })),
-              { value: NEW, label: 'somebody else' },
+              { value: NEW, label: t`somebody else` },
             ]}
           />
         )}
         {who === NEW && (
           <>
             <Field
-              label="Your name"
+              label={t`Your name`}
               autoComplete="name"
               {...register('personName')}
               error={problem('practitioner') ?? problem('practitioner.name')}
             />
             <Choice
-              label="You are a"
+              label={t`You are a`}
               value={role}
               onChange={setRole}
-              options={ROLES.map((value) => ({ value, label: value }))}
+              options={ROLES.map((value) => ({ value, label: told(value) }))}
             />
           </>
         )}
         <Field
-          label="Name to sign in by"
+          label={t`Name to sign in by`}
           autoComplete="username"
           autoCapitalize="none"
           {...register('name')}
           error={problem('name')}
         />
         <Field
-          label="Passphrase"
+          label={t`Passphrase`}
           type="password"
           autoComplete="new-password"
-          hint="At least 12 characters: four or five words are easy to keep in mind."
+          hint={t`At least 12 characters: four or five words are easy to keep in mind.`}
           {...register('passphrase')}
           error={problem('passphrase')}
         />
         <p className="text-[15px] text-quiet">
-          The practice is yours: you open the accounts of the others. Clinicians sign, clear and pass guards;
-          coaches sign what is within the rules; assistants measure, run and record.
+          {t`The practice is yours: you open the accounts of the others. Clinicians sign, clear and pass guards; coaches sign what is within the rules; assistants measure, run and record.`}
         </p>
       </section>
       {start.error && <FieldError>{failureWords(start.error)}</FieldError>}
       <Button type="submit" kind="main" does="accept" disabled={start.isPending}>
-        Begin
+        {t`Begin`}
       </Button>
     </form>
   );

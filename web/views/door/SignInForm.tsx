@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { useForm } from 'react-hook-form';
 import type { SignInBody } from '#contract/sign-in';
 import { failureWords, fieldProblem } from '../../data/api';
@@ -19,11 +20,16 @@ export function SignInForm() {
   );
   return (
     <form onSubmit={submit} className="space-y-4" noValidate>
-      <Field label="Name" autoComplete="username" autoCapitalize="none" {...register('name')} />
-      <Field label="Passphrase" type="password" autoComplete="current-password" {...register('passphrase')} />
+      <Field label={t`Name`} autoComplete="username" autoCapitalize="none" {...register('name')} />
+      <Field
+        label={t`Passphrase`}
+        type="password"
+        autoComplete="current-password"
+        {...register('passphrase')}
+      />
       {asksCode && (
         <Field
-          label="Code of your second device"
+          label={t`Code of your second device`}
           inputMode="numeric"
           autoComplete="one-time-code"
           autoFocus
@@ -38,7 +44,7 @@ export function SignInForm() {
         does="accept"
         disabled={signIn.isPending || watch('passphrase') === ''}
       >
-        Sign in
+        {t`Sign in`}
       </Button>
     </form>
   );

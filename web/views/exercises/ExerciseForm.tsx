@@ -1,4 +1,5 @@
 import { zodResolver } from '@hookform/resolvers/zod';
+import { t } from '@lingui/core/macro';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useForm } from 'react-hook-form';
 import { z } from 'zod';
@@ -15,6 +16,7 @@ import type { Library } from '#core/protocol/exercises';
 import { POSITIONS } from '#core/quantity/limb';
 import { api, failureWords, read } from '../../data/api';
 import { KEYS } from '../../data/keys';
+import { told } from '../../language/told';
 import { Button } from '../../parts/Button';
 import { Choice } from '../../parts/Choice';
 import { Field, FieldError } from '../../parts/Field';
@@ -83,70 +85,70 @@ export function ExerciseForm({
   return (
     <form onSubmit={submit} noValidate className="my-3 max-w-4xl space-y-3 border-l-4 border-plum pl-4">
       <div className="grid gap-4 sm:grid-cols-3">
-        <Field label="Name" autoFocus {...register('label')} error={errors.label?.message} />
-        <Field label="Muscle group" {...register('muscle')} error={errors.muscle?.message} />
+        <Field label={t`Name`} autoFocus {...register('label')} error={told(errors.label?.message)} />
+        <Field label={t`Muscle group`} {...register('muscle')} error={told(errors.muscle?.message)} />
         <Field
-          label="Joints that move"
-          hint="Separated by commas; none for a hold"
+          label={t`Joints that move`}
+          hint={t`Separated by commas; none for a hold`}
           {...register('joints')}
-          error={errors.joints?.message}
+          error={told(errors.joints?.message)}
         />
       </div>
-      <Field label="Cue, one line" {...register('cue')} error={errors.cue?.message} />
+      <Field label={t`Cue, one line`} {...register('cue')} error={told(errors.cue?.message)} />
       <div className="flex flex-wrap gap-x-6 gap-y-3">
         <Choice
-          label="Cuff on"
+          label={t`Cuff on`}
           value={values.limbKind}
           onChange={(value) => setValue('limbKind', value)}
           options={[
-            { value: 'leg', label: 'thigh' },
-            { value: 'arm', label: 'arm' },
+            { value: 'leg', label: t`thigh` },
+            { value: 'arm', label: t`arm` },
           ]}
         />
         <Choice
-          label="Position"
+          label={t`Position`}
           value={values.position}
           onChange={(value) => setValue('position', value)}
-          options={POSITIONS.map((value) => ({ value, label: value }))}
+          options={POSITIONS.map((value) => ({ value, label: told(value) }))}
         />
         <Choice
-          label="Limbs at once"
+          label={t`Limbs at once`}
           value={values.sides}
           onChange={(value) => setValue('sides', value)}
           options={[
-            { value: 'one', label: 'one' },
-            { value: 'both', label: 'both' },
-            { value: 'either', label: 'either way' },
+            { value: 'one', label: t`one` },
+            { value: 'both', label: t`both` },
+            { value: 'either', label: t`either way` },
           ]}
         />
       </div>
       <div className="grid gap-4 sm:grid-cols-3">
         <Picker
-          label="Kind"
+          label={t`Kind`}
           value={values.kind}
           onChange={(value) => setValue('kind', value as Typed['kind'])}
           options={exerciseKindSchema.options.map(words)}
         />
         <Picker
-          label="Kit"
+          label={t`Kit`}
           value={values.equipment}
           onChange={(value) => setValue('equipment', value as Typed['equipment'])}
           options={equipmentSchema.options.map(words)}
         />
         <Picker
-          label="Rung of the ladder"
+          label={t`Rung of the ladder`}
           value={values.rung}
           onChange={(value) => setValue('rung', value)}
-          options={rungSchema.options.map((value) => ({ value, label: RUNG_LABELS[value] }))}
+          options={rungSchema.options.map((value) => ({ value, label: told(RUNG_LABELS[value]) }))}
         />
       </div>
       {keep.error && <FieldError>{failureWords(keep.error)}</FieldError>}
       <div className="flex gap-3">
         <Button type="submit" kind="main" disabled={keep.isPending}>
-          Keep
+          {t`Keep`}
         </Button>
         <Button leaves onClick={done}>
-          Leave as it was
+          {t`Leave as it was`}
         </Button>
       </div>
     </form>

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { RUNG_LABELS } from '#core/plan/goals';
@@ -6,6 +8,7 @@ import { teachingOf } from '#core/protocol/teaching';
 import { api, failureWords, read } from '../../data/api';
 import { KEYS } from '../../data/keys';
 import { useMay, usePractice } from '../../data/queries';
+import { told } from '../../language/told';
 import { Button } from '../../parts/Button';
 import { ExerciseFigure } from '../../parts/ExerciseFigure';
 import { Field, FieldError } from '../../parts/Field';
@@ -23,27 +26,26 @@ export function ExercisesView() {
     mutationFn: (id: string) => read(api.practice.exercises.retire.$post({ json: { id } })),
     onSuccess: (changed) => queries.setQueryData(KEYS.practice, changed),
   });
-  if (!practice) return <p className="p-6 text-quiet">Reading the practice…</p>;
+  if (!practice) return <p className="p-6 text-quiet">{t`Reading the practice…`}</p>;
   const library = libraryOf(practice.ownExercises);
   const found = findExercises(sought, library);
   return (
     <div className="p-6">
-      <h1 className="text-3xl font-semibold">Exercises</h1>
+      <h1 className="text-3xl font-semibold">{t`Exercises`}</h1>
       <p className="text-quiet">
-        {Object.keys(library).length} in the library, {Object.keys(practice.ownExercises).length} of the
-        practice’s own. Sessions already signed keep what they were signed with.
+        {t`${Object.keys(library).length} in the library, ${Object.keys(practice.ownExercises).length} of the practice’s own. Sessions already signed keep what they were signed with.`}
       </p>
       <div className="my-4 flex flex-wrap items-end gap-4">
         <Field
-          label="Search"
+          label={t`Search`}
           className="w-96 max-w-full"
-          placeholder="Name, muscle, kit, kind or position"
+          placeholder={t`Name, muscle, kit, kind or position`}
           autoComplete="off"
           value={sought}
           onChange={(event) => setSought(event.target.value)}
-          error={found.length === 0 ? 'Nothing found: try fewer letters.' : undefined}
+          error={found.length === 0 ? t`Nothing found: try fewer letters.` : undefined}
         />
-        <Button onClick={() => setOpen('new')}>Add an exercise</Button>
+        <Button onClick={() => setOpen('new')}>{t`Add an exercise`}</Button>
       </div>
       {open === 'new' && <ExerciseForm id={null} library={library} done={() => setOpen(null)} />}
       {retire.error && <FieldError>{failureWords(retire.error)}</FieldError>}
@@ -88,13 +90,13 @@ function Line({
   const isTaught = teachingOf(id) !== null;
   const words = [
     muscle,
-    joints.length > 0 ? joints.join(' and ') : 'no joint moves',
-    limbKind === 'arm' ? 'arm' : 'thigh',
+    joints.length > 0 ? joints.join(' and ') : t`no joint moves`,
+    limbKind === 'arm' ? t`arm` : t`thigh`,
     position,
     kind,
-    sides === 'either' ? 'one or both' : sides,
+    sides === 'either' ? t`one or both` : sides === 'one' ? t`one` : t`both`,
     equipment.replace('-', ' '),
-    `rung: ${RUNG_LABELS[rung].toLowerCase()}`,
+    t`rung: ${told(RUNG_LABELS[rung].toLowerCase())}`,
   ];
   return (
     <div className="flex flex-wrap items-center gap-x-4 py-1">
@@ -103,15 +105,17 @@ function Line({
       </span>
       <div className="min-w-72 flex-1">
         <p>
-          <strong>{label}</strong>
-          {own && <span className="ml-2 text-[14px] text-plum">the practice’s own</span>}
+          <strong>{told(label)}</strong>
+          {own && <span className="ml-2 text-[14px] text-plum">{t`the practice’s own`}</span>}
         </p>
-        <p className="text-[15px]">{words.join(' · ')}</p>
-        <p className="text-[15px] text-quiet">{cue}</p>
+        <p className="text-[15px]">{told(words.join(' · '))}</p>
+        <p className="text-[15px] text-quiet">{told(cue)}</p>
         {isTaught && (
           <details className="text-[15px]">
             <summary className="min-h-9 cursor-pointer">
-              How it is taught<span className="sr-only">, {label}</span>
+              <Trans>
+                How it is taught<span className="sr-only">, {told(label)}</span>
+              </Trans>
             </summary>
             <HowTaught id={id} exercise={exercise} />
           </details>
@@ -119,13 +123,15 @@ function Line({
       </div>
       {mayChange && (
         <button type="button" className="min-h-11 underline underline-offset-4" onClick={onChange}>
-          Change<span className="sr-only"> {label}</span>
+          <Trans>
+            Change<span className="sr-only"> {told(label)}</span>
+          </Trans>
         </button>
       )}
       {mayChange && own && (
         <button type="button" className="min-h-11 underline underline-offset-4" onClick={onRetire}>
-          {id in EXERCISES ? 'Back to the standard' : 'Retire'}
-          <span className="sr-only">, {label}</span>
+          {id in EXERCISES ? t`Back to the standard` : t`Retire`}
+          <span className="sr-only">, {told(label)}</span>
         </button>
       )}
     </div>

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import type { ClientRecord } from '#contract/client';
@@ -8,6 +9,7 @@ import { ANSWERS } from '#core/screening/answers';
 import { CONSENT_VERSION } from '#core/screening/consent';
 import { failureWords } from '../../data/api';
 import { useClient, usePractice } from '../../data/queries';
+import { told } from '../../language/told';
 import { ConsentForm } from '../../parts/ConsentForm';
 import { ConsentWords } from '../../parts/ConsentWords';
 import { FieldError } from '../../parts/Field';
@@ -24,12 +26,12 @@ export function ExplainView() {
   const { data: practice } = usePractice();
   const [paper, setPaper] = useState<Paper>('A4');
   if (error) return <FieldError>{failureWords(error)}</FieldError>;
-  if (!client || !practice) return <p className="p-6 text-quiet">Reading the record…</p>;
+  if (!client || !practice) return <p className="p-6 text-quiet">{t`Reading the record…`}</p>;
   return (
     <div className="h-full overflow-auto print:h-auto print:overflow-visible">
       <nav className="flex flex-wrap items-end gap-6 border-b border-rule p-4 print:hidden">
         <Link to={`/people/${clientId}/screen${kept}`} className="min-h-11 py-2 underline underline-offset-4">
-          Back to {client.name}
+          {t`Back to ${client.name}`}
         </Link>
         <PaperBar paper={paper} onPaper={setPaper} />
       </nav>
@@ -49,62 +51,56 @@ function Explained({ client, practice }: { client: ClientRecord; practice: Pract
   return (
     <article className="space-y-4">
       <header className="border-b-2 border-ink pb-2">
-        <h1 className="text-3xl font-semibold">Training with a cuff</h1>
-        <p>
-          For {client.name}, from {name}. Version {CONSENT_VERSION}.
-        </p>
+        <h1 className="text-3xl font-semibold">{t`Training with a cuff`}</h1>
+        <p>{t`For ${client.name}, from ${name}. Version ${CONSENT_VERSION}.`}</p>
       </header>
       <ConsentWords version={CONSENT_VERSION} />
       {plans.map(({ coursePlan, prescription: { plan } }) => (
         <section key={coursePlan.id} className="space-y-2 border-t border-rule pt-3">
-          <h2 className="text-xl font-semibold">Yours: {coursePlan.name}</h2>
+          <h2 className="text-xl font-semibold">{t`Yours: ${told(coursePlan.name)}`}</h2>
           {whatToExpect(plan).map(({ heading, lines }) => (
             <div key={heading + lines.join()} className="break-inside-avoid">
-              <h3 className="font-semibold">{heading}</h3>
+              <h3 className="font-semibold">{told(heading)}</h3>
               <ul>
                 {lines.map((line) => (
-                  <li key={line}>{line}</li>
+                  <li key={line}>{told(line)}</li>
                 ))}
               </ul>
             </div>
           ))}
-          <p>The cuff is up for about {cuffUpMinutes(plan)} minutes in all.</p>
+          <p>{t`The cuff is up for about ${cuffUpMinutes(plan)} minutes in all.`}</p>
         </section>
       ))}
       <section className="break-inside-avoid border-t border-rule pt-3">
-        <h2 className="text-xl font-semibold">Week by week</h2>
+        <h2 className="text-xl font-semibold">{t`Week by week`}</h2>
         <dl className="grid grid-cols-[8rem_1fr] gap-x-4">
           {WEEKS.map(({ when, words }) => (
             <div key={when} className="contents">
-              <dt className="font-semibold">{when}</dt>
-              <dd>{words}</dd>
+              <dt className="font-semibold">{told(when)}</dt>
+              <dd>{told(words)}</dd>
             </div>
           ))}
         </dl>
       </section>
       <section className="break-inside-avoid border-t border-rule pt-3">
-        <h2 className="text-xl font-semibold">Afterwards</h2>
+        <h2 className="text-xl font-semibold">{t`Afterwards`}</h2>
         <p>
-          Walk a minute, drink, and go easy on that limb for the day. Call{' '}
-          {phone ? `${name}, ${phone},` : name} if numbness stays, bruising spreads, or you are worried. Dark
-          urine, a swollen and painful calf or arm, marked weakness, breathlessness or chest pain: get medical
-          help at once.
+          {t`Walk a minute, drink, and go easy on that limb for the day. Call ${phone ? `${name}, ${phone},` : name} if numbness stays, bruising spreads, or you are worried. Dark urine, a swollen and painful calf or arm, marked weakness, breathlessness or chest pain: get medical help at once.`}
         </p>
       </section>
       <section className="border-t border-rule pt-3">
-        <h2 className="text-xl font-semibold">What people ask</h2>
+        <h2 className="text-xl font-semibold">{t`What people ask`}</h2>
         <dl className="space-y-1.5">
           {ANSWERS.map(({ question, answer }) => (
             <div key={question} className="break-inside-avoid">
-              <dt className="font-semibold">{question}</dt>
-              <dd>{answer}</dd>
+              <dt className="font-semibold">{told(question)}</dt>
+              <dd>{told(answer)}</dd>
             </div>
           ))}
         </dl>
       </section>
       <p className="border-t border-rule pt-2 text-[13px] text-quiet">
-        General information, and no replacement for advice from whoever treats you. Local policy and licensed
-        practice decide.
+        {t`General information, and no replacement for advice from whoever treats you. Local policy and licensed practice decide.`}
       </p>
     </article>
   );

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { ClientRecord } from '#contract/client';
@@ -8,6 +10,7 @@ import { newest } from '#core/quantity/newest';
 import { limbInHand } from '#core/record/chain';
 import { api, failureWords, fieldProblem, read } from '../../data/api';
 import { usePractice, useRecordWrite } from '../../data/queries';
+import { told } from '../../language/told';
 import { BenchHeading } from '../../parts/Bench';
 import { Button } from '../../parts/Button';
 import { Field, FieldError } from '../../parts/Field';
@@ -17,15 +20,15 @@ import { usePlanInHand } from '../../parts/use-plan-in-hand';
 import { Why } from '../../parts/Why';
 
 const WHERE = {
-  arm: 'Just below the armpit, arm hanging relaxed. Never over the elbow or the forearm.',
-  leg: 'Just below the greater trochanter, thigh relaxed. Never over the knee or the calf.',
+  arm: t`Just below the armpit, arm hanging relaxed. Never over the elbow or the forearm.`,
+  leg: t`Just below the greater trochanter, thigh relaxed. Never over the knee or the calf.`,
 } as const;
 
 const PLACING = [
-  'One finger goes under it, not two.',
-  'Stem or buckle faces you.',
-  'Strap secured: limbs are cones, it creeps.',
-  'A pinch means it sits too low: let it down, move it up.',
+  t`One finger goes under it, not two.`,
+  t`Stem or buckle faces you.`,
+  t`Strap secured: limbs are cones, it creeps.`,
+  t`A pinch means it sits too low: let it down, move it up.`,
 ];
 
 /** A limb's girth and the cuff that fits it, or the strap that takes its place. */
@@ -47,7 +50,7 @@ export function FitBench({ client }: { client: ClientRecord }) {
   const wrong = typed && !Number.isNaN(girthCm) ? checkGirth(limb, girthCm)[0] : undefined;
   const wrongWords =
     typed && Number.isNaN(girthCm)
-      ? `Enter the girth as a number in ${length.unit}.`
+      ? t`Enter the girth as a number in ${told(length.unit)}.`
       : wrong && `${wrong.message} ${wrong.remedy}`;
   const ranked = typed && !wrongWords ? rankCuffs(limb, girthCm, cuffs) : [];
   const strap = straps.find(({ id }) => id === picked);
@@ -70,7 +73,7 @@ export function FitBench({ client }: { client: ClientRecord }) {
   return (
     <form onSubmit={save} noValidate className="grid gap-8 lg:grid-cols-[20rem_1fr]">
       <div className="space-y-5">
-        <BenchHeading title="Fit">Girth where the cuff goes, then the cuff.</BenchHeading>
+        <BenchHeading title={t`Fit`}>{t`Girth where the cuff goes, then the cuff.`}</BenchHeading>
         <LimbCross
           value={limb}
           known={knownGirths(client, length.words)}
@@ -80,7 +83,7 @@ export function FitBench({ client }: { client: ClientRecord }) {
           }}
         />
         <Field
-          label={`Girth of the ${LIMB_LABELS[limb].toLowerCase()}`}
+          label={t`Girth of the ${told(LIMB_LABELS[limb].toLowerCase())}`}
           unit={length.unit}
           number="decimal"
           autoFocus
@@ -95,12 +98,12 @@ export function FitBench({ client }: { client: ClientRecord }) {
       </div>
       <div>
         <h3 className="font-semibold">
-          Cuffs for this limb <Why rule="FIT-3" />
+          {t`Cuffs for this limb`} <Why rule="FIT-3" />
         </h3>
         {ranked.length === 0 && (
-          <p className="mt-2 text-quiet">Enter the girth and the cuffs are ranked here.</p>
+          <p className="mt-2 text-quiet">{t`Enter the girth and the cuffs are ranked here.`}</p>
         )}
-        <ul className="mt-2 border-t border-rule" aria-label="Cuffs">
+        <ul className="mt-2 border-t border-rule" aria-label={t`Cuffs`}>
           {ranked.map(({ cuff: { id, label, widthCm }, fits, reason, widthToGirth }) => (
             <li key={id} className="border-b border-rule">
               <label
@@ -114,28 +117,31 @@ export function FitBench({ client }: { client: ClientRecord }) {
                   onChange={() => setPicked(id)}
                 />
                 <span>
-                  <strong className={fits ? '' : 'font-normal'}>{label}</strong>, {length.words(widthCm)} wide
-                  <span className="block text-[14px]">{reason}</span>
+                  <Trans>
+                    <strong className={fits ? '' : 'font-normal'}>{told(label)}</strong>,{' '}
+                    {length.words(widthCm)} wide
+                    <span className="block text-[14px]">{told(reason)}</span>
+                  </Trans>
                 </span>
-                <span className="figures text-[14px]">{widthToGirth.toFixed(2)} width ÷ girth</span>
+                <span className="figures text-[14px]">{t`${told(widthToGirth.toFixed(2))} width ÷ girth`}</span>
               </label>
             </li>
           ))}
         </ul>
         {noneFits && !misfit && (
           <FieldError>
-            {rangeToBuy(limb, girthCm)} <Why rule="FIT-2" />
+            {told(rangeToBuy(limb, girthCm))} <Why rule="FIT-2" />
           </FieldError>
         )}
         {misfit && (
           <FieldError>
-            {misfit.message} {misfit.remedy}
+            {told(misfit.message)} {told(misfit.remedy)}
           </FieldError>
         )}
         {ranked.length > 0 && straps.length > 0 && (
           <fieldset className="mt-4">
             <legend className="text-[14px] text-quiet">
-              Nothing with a gauge at hand? By feel only, never as %LOP <Why rule="TIGHT" />
+              {t`Nothing with a gauge at hand? By feel only, never as %LOP`} <Why rule="TIGHT" />
             </legend>
             {straps.map(({ id, label, firstMark, lastMark }) => (
               <label key={id} className="flex min-h-11 items-center gap-2 px-2 has-checked:bg-tint">
@@ -146,21 +152,21 @@ export function FitBench({ client }: { client: ClientRecord }) {
                   checked={strap?.id === id}
                   onChange={() => setPicked(id)}
                 />
-                {label}, marks {firstMark}–{lastMark}
+                {t`${told(label)}, marks ${firstMark}–${lastMark}`}
               </label>
             ))}
           </fieldset>
         )}
         {write.error && <FieldError>{failureWords(write.error)}</FieldError>}
         {ready && (
-          <ul className="mt-4 list-inside list-disc text-[15px]" aria-label="Placing it">
+          <ul className="mt-4 list-inside list-disc text-[15px]" aria-label={t`Placing it`}>
             {PLACING.map((line) => (
-              <li key={line}>{line}</li>
+              <li key={line}>{told(line)}</li>
             ))}
           </ul>
         )}
         <Button type="submit" kind="main" does="accept" className="mt-4" disabled={!ready || write.isPending}>
-          {strap ? 'Record girth and strap' : 'Record girth and cuff'}
+          {strap ? t`Record girth and strap` : t`Record girth and cuff`}
         </Button>
       </div>
     </form>

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { Link } from 'react-router';
 import { LIMB_LABELS } from '#core/quantity/limb';
 import type { Attention } from '#core/session/attention';
@@ -7,6 +9,7 @@ import { nextStep } from '#core/session/next-step';
 import { openSet } from '#core/session/state';
 import type { Act } from '../../act/act';
 import type { LiveSession } from '../../data/live-session';
+import { told } from '../../language/told';
 import { Button, KeyHint } from '../../parts/Button';
 import { clock, countdown, pressureWords } from '../../parts/format';
 import { stepWords } from '../../words/step-words';
@@ -44,7 +47,7 @@ export function FloorLane({
   const step = nextStep(plan, state, nowMs);
   const words = stepWords(plan, step, inHand(plan, state)?.limbs);
   const worn = limbClocks(plan, state, nowMs).filter(({ inflated }) => inflated);
-  const forWhom = <span className="sr-only"> for {view.clientName}</span>;
+  const forWhom = <span className="sr-only"> {t`for ${view.clientName}`}</span>;
   return (
     <li
       aria-current={isInHand ? 'true' : undefined}
@@ -67,12 +70,14 @@ export function FloorLane({
         <div className="min-w-0 @max-4xl:col-span-2">
           <LaneStrip plan={plan} state={state} nowMs={nowMs} />
           <ul className="flex flex-wrap gap-x-5 text-[14px]">
-            {worn.length === 0 && <li className="text-quiet">cuff down</li>}
+            {worn.length === 0 && <li className="text-quiet">{t`cuff down`}</li>}
             {worn.map(({ limb, pressureMmHg, clockMs, leftMs, alarm }) => (
               <li key={limb} className={alarm === 'none' ? '' : 'font-bold text-vermilion'}>
-                {LIMB_LABELS[limb]} <span className="figures">{pressureWords(pressureMmHg)}</span>,{' '}
-                <span className="figures">{clock(clockMs)}</span>, left{' '}
-                <span className="figures">{clock(leftMs)}</span>
+                <Trans>
+                  {told(LIMB_LABELS[limb])} <span className="figures">{pressureWords(pressureMmHg)}</span>,{' '}
+                  <span className="figures">{clock(clockMs)}</span>, left{' '}
+                  <span className="figures">{clock(leftMs)}</span>
+                </Trans>
               </li>
             ))}
           </ul>
@@ -85,23 +90,22 @@ export function FloorLane({
               {...(isInHand ? { does: 'next' as const } : {})}
               onClick={() => act({ do: 'next' })}
             >
-              {words.action}
+              {told(words.action)}
               {forWhom}
             </Button>
           )}
-          <Button className="px-3" title="Looser (L)" onClick={() => act({ do: 'loosen' })}>
+          <Button className="px-3" title={t`Looser (L)`} onClick={() => act({ do: 'loosen' })}>
             <span aria-hidden>▾</span>
-            <span className="sr-only">Looser</span>
+            <span className="sr-only">{t`Looser`}</span>
             {forWhom}
           </Button>
           <Button
             className="px-3"
-            title="Release (R)"
+            title={t`Release (R)`}
             disabled={worn.length === 0}
             onClick={() => act({ do: 'release' })}
           >
-            Release
-            {forWhom}
+            <Trans>Release{forWhom}</Trans>
           </Button>
         </div>
       </div>

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { type QueryClient, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
@@ -47,7 +49,7 @@ export function FloorView() {
   const inHand = lanes.find(({ session }) => session.view.id === takenId)?.session;
   const inHandDo = (intent: Intent) => {
     if (inHand) doIn(queries, inHand, intent);
-    else notify('Take a lane in hand first: press its figure.');
+    else notify(t`Take a lane in hand first: press its figure.`);
   };
   const ready = lanes.filter(
     ({ session, attention }) =>
@@ -76,33 +78,35 @@ export function FloorView() {
   return (
     <div className="p-4">
       <header className="flex flex-wrap items-baseline justify-between gap-x-6">
-        <h1 className="text-3xl font-semibold">Floor</h1>
+        <h1 className="text-3xl font-semibold">{t`Floor`}</h1>
         {lanes.length > 0 && (
           <p className="flex flex-wrap items-center gap-x-4 text-[14px] text-quiet max-sm:hidden">
             <span>
-              <ItsKey of="lane" /> takes a lane in hand
+              <ItsKey of="lane" /> {t`takes a lane in hand`}
             </span>
             <span>
-              <ItsKey of="loosen" /> looser <ItsKey of="release" /> release <ItsKey of="stop" /> stop{' '}
-              <ItsKey of="open-lane" /> open
+              <ItsKey of="loosen" /> {t`looser`} <ItsKey of="release" /> {t`release`} <ItsKey of="stop" />{' '}
+              {t`stop`} <ItsKey of="open-lane" /> {t`open`}
             </span>
           </p>
         )}
         {ready.length > 1 && (
           <Button does="together" onClick={startTogether}>
-            Start {ready.length} together
+            {t`Start ${ready.length} together`}
           </Button>
         )}
       </header>
       {lanes.length === 0 ? (
         <p className="mt-2 text-quiet">
-          Nobody trains now. Open a session from a person’s sheet, and it has a lane here.{' '}
-          <Link to="/" className="underline underline-offset-4">
-            Who can train now
-          </Link>
+          <Trans>
+            Nobody trains now. Open a session from a person’s sheet, and it has a lane here.{' '}
+            <Link to="/" className="underline underline-offset-4">
+              Who can train now
+            </Link>
+          </Trans>
         </p>
       ) : (
-        <ol className="mt-2 border-t border-ink/40" aria-label="Lanes">
+        <ol className="mt-2 border-t border-ink/40" aria-label={t`Lanes`}>
           {lanes.map(({ session, attention }, place) => (
             <FloorLane
               key={session.view.id}

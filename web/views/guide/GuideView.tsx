@@ -1,18 +1,20 @@
+import { t } from '@lingui/core/macro';
 import type { ComponentProps } from 'react';
 import Markdown from 'react-markdown';
 import { Link, NavLink, useParams } from 'react-router';
+import { told } from '../../language/told';
 import { GUIDE, guideLink, pictureOf } from './pages';
 
 /** The pages in the order of the work, and what stands beside it. */
 const ORDER = [
-  ['README', 'Guide'],
-  ['screen', 'Screen'],
-  ['fit', 'Fit'],
-  ['measure', 'Measure'],
-  ['load', 'Load'],
-  ['prescribe', 'Prescribe'],
-  ['run', 'Run'],
-  ['security', 'Security'],
+  ['README', t`Guide`],
+  ['screen', t`Screen`],
+  ['fit', t`Fit`],
+  ['measure', t`Measure`],
+  ['load', t`Load`],
+  ['prescribe', t`Prescribe`],
+  ['run', t`Run`],
+  ['security', t`Security`],
 ] as const;
 
 /** The guide for practitioners, a page a link of the chain, as it stands in the project's own documents. */
@@ -21,7 +23,7 @@ export function GuideView() {
   const text = GUIDE.get(page);
   return (
     <div className="p-6">
-      <nav aria-label="Pages of the guide" className="flex flex-wrap gap-x-5 border-b border-rule">
+      <nav aria-label={t`Pages of the guide`} className="flex flex-wrap gap-x-5 border-b border-rule">
         {ORDER.map(([name, words]) => (
           <NavLink
             key={name}
@@ -29,12 +31,16 @@ export function GuideView() {
             end
             className="min-h-11 border-b-4 border-transparent py-2 aria-[current=page]:border-plum aria-[current=page]:font-semibold"
           >
-            {words}
+            {told(words)}
           </NavLink>
         ))}
       </nav>
       <article className="mt-5 max-w-3xl space-y-3 text-[17px]">
-        {text === undefined ? <p>There is no such page.</p> : <Markdown components={PARTS}>{text}</Markdown>}
+        {text === undefined ? (
+          <p>{t`There is no such page.`}</p>
+        ) : (
+          <Markdown components={PARTS}>{told(text)}</Markdown>
+        )}
       </article>
     </div>
   );

@@ -1,8 +1,10 @@
+import { t } from '@lingui/core/macro';
 import { useState } from 'react';
 import { v4 as newId } from 'uuid';
 import type { HomeSheet } from '#contract/home';
 import { judgeDayCheck } from '#core/screening/day-check';
 import { serverNow } from '../../data/clock';
+import { told } from '../../language/told';
 import { BloodPressureFields } from '../../parts/BloodPressureFields';
 import { Button } from '../../parts/Button';
 import { type DayAnswers, DayQuestions } from '../../parts/DayQuestions';
@@ -52,24 +54,24 @@ function CheckHome({ home, sheet: { asks, asksBloodPressure, practice } }: { hom
     home.tell({ kind: 'check', id: newId(), atMs, answers }, holds.length > 0 ? {} : { checkedAtMs: atMs });
   };
   return (
-    <section aria-label="Before you begin" className="space-y-3">
-      <h2 className="text-xl font-semibold">Before you begin</h2>
+    <section aria-label={t`Before you begin`} className="space-y-3">
+      <h2 className="text-xl font-semibold">{t`Before you begin`}</h2>
       <DayQuestions signs={asks} well={well} setWell={setWell} />
-      <Scale label="Pain now" value={painNow} onChange={setPainNow} />
+      <Scale label={t`Pain now`} value={painNow} onChange={setPainNow} />
       {asksBloodPressure && (
-        <BloodPressureFields label="Blood pressure today" typed={typed} onChange={setTyped} />
+        <BloodPressureFields label={t`Blood pressure today`} typed={typed} onChange={setTyped} />
       )}
       {holds.length > 0 && (
         <div className="notched space-y-1 py-2">
-          <p className="text-xl font-semibold">Not today</p>
+          <p className="text-xl font-semibold">{t`Not today`}</p>
           {holds.map(({ message }) => (
-            <p key={message}>{message}</p>
+            <p key={message}>{told(message)}</p>
           ))}
           <Call phone={practice.phone} />
         </div>
       )}
       <Button kind="main" className="w-full" disabled={!isComplete} onClick={record}>
-        {holds.length > 0 ? 'Tell my practice' : 'That is how it is'}
+        {holds.length > 0 ? t`Tell my practice` : t`That is how it is`}
       </Button>
     </section>
   );
@@ -83,7 +85,7 @@ function StartHome({ home, sheet }: { home: Home; sheet: HomeSheet }) {
   };
   return (
     <Button kind="main" className="min-h-20 w-full text-2xl" onClick={start}>
-      Begin
+      {t`Begin`}
     </Button>
   );
 }

@@ -1,8 +1,10 @@
+import { t } from '@lingui/core/macro';
 import type { HomeSheet } from '#contract/home';
 import { compile } from '#core/plan/compile';
 import { exerciseWords, targetWords, wornLabel } from '#core/plan/plan';
 import { teachingOf } from '#core/protocol/teaching';
 import { LIMB_LABELS } from '#core/quantity/limb';
+import { told } from '../../language/told';
 import { ExerciseFigure } from '../../parts/ExerciseFigure';
 import { OcclusionStrip } from '../../parts/OcclusionStrip';
 import { restWords, setsWords } from '../../parts/PlanSummary';
@@ -11,27 +13,28 @@ import { SittingWords } from '../../parts/SittingWords';
 /** The plan to read before it: each exercise with how tight, how heavy, how often, and how it is done. */
 export function HomePlan({ sheet: { plan } }: { sheet: HomeSheet }) {
   return (
-    <section aria-label="The plan" className="space-y-4">
+    <section aria-label={t`The plan`} className="space-y-4">
       <SittingWords plan={plan} when="before" />
       {plan.exercises.map((exercise, place) => (
         // biome-ignore lint/suspicious/noArrayIndexKey: an exercise is its place
         <section key={place} className="border-t border-rule pt-2">
           <ExerciseFigure id={exercise.exerciseId} className="float-right h-20" />
-          <h2 className="text-xl font-semibold">{exerciseWords(plan, place)}</h2>
+          <h2 className="text-xl font-semibold">{told(exerciseWords(plan, place))}</h2>
           <ul className="mt-1">
             {exercise.limbs.map((target) => (
               <li key={target.limb}>
-                {LIMB_LABELS[target.limb]}: <strong className="figures text-xl">{targetWords(target)}</strong>
-                , {wornLabel(target)}
+                {told(LIMB_LABELS[target.limb])}:{' '}
+                <strong className="figures text-xl">{told(targetWords(target))}</strong>,{' '}
+                {told(wornLabel(target))}
               </li>
             ))}
           </ul>
           <p>
-            <span className="figures text-xl">{setsWords(exercise)}</span>, {exercise.load.recipe}
+            <span className="figures text-xl">{setsWords(exercise)}</span>, {told(exercise.load.recipe)}
           </p>
           <p className="text-[15px] text-quiet">{restWords(exercise)}</p>
           <p className="mt-1">
-            {exercise.cue} {teachingOf(exercise.exerciseId)?.range}
+            {told(exercise.cue)} {told(teachingOf(exercise.exerciseId)?.range)}
           </p>
         </section>
       ))}

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { v5 as idFrom } from 'uuid';
 import type { HomeSheet } from '#contract/home';
@@ -14,6 +15,7 @@ import { mergeLogs } from '#core/session/log';
 import { nextStep } from '#core/session/next-step';
 import { correctedReps, inflatedLimbs, type SessionState } from '#core/session/state';
 import { serverNow } from '../../data/clock';
+import { told } from '../../language/told';
 import { BigClock } from '../../parts/BigClock';
 import { Button } from '../../parts/Button';
 import { ExerciseFigure } from '../../parts/ExerciseFigure';
@@ -94,11 +96,11 @@ export function HomeRun({ home, running, sheet }: { home: Home; running: Running
   useHomeSound(plan, state, step.do === 'release' && step.why === 'limit');
 
   return (
-    <section aria-label="The session" className="space-y-5">
+    <section aria-label={t`The session`} className="space-y-5">
       {state.stopped && (
         <div role="alert" className="space-y-1 border-l-8 border-vermilion bg-tint p-3">
-          <p className="text-2xl font-semibold text-vermilion">Stopped: {state.stopped.why}</p>
-          <p>Let it down at once. Sit or lie down. See colour and feeling come back.</p>
+          <p className="text-2xl font-semibold text-vermilion">{t`Stopped: ${told(state.stopped.why)}`}</p>
+          <p>{t`Let it down at once. Sit or lie down. See colour and feeling come back.`}</p>
           <Call phone={sheet.practice.phone} />
         </div>
       )}
@@ -107,36 +109,36 @@ export function HomeRun({ home, running, sheet }: { home: Home; running: Running
           {words.now}
         </p>
         {prompt && <p>{withoutRule(prompt)}</p>}
-        {refused !== null && <FieldError>{refused}</FieldError>}
+        {refused !== null && <FieldError>{told(refused)}</FieldError>}
         {!state.stopped && <BigClock plan={plan} state={state} />}
         {!state.stopped && after && <p className="text-quiet">{after}</p>}
       </div>
       {hand && !state.stopped && step.do !== 'finish' && <HowDone hand={hand} />}
       {step.do === 'decide' ? (
         <div className="grid grid-cols-2 gap-2">
-          <Button onClick={() => act({ do: 'loosen' })}>I have loosened it</Button>
-          <Button onClick={() => act({ do: 'check-colour', good: true })}>Good again</Button>
+          <Button onClick={() => act({ do: 'loosen' })}>{t`I have loosened it`}</Button>
+          <Button onClick={() => act({ do: 'check-colour', good: true })}>{t`Good again`}</Button>
         </div>
       ) : (
         words.action && (
           <Button kind="main" className="min-h-20 w-full text-2xl" onClick={next}>
-            {words.action}
+            {told(words.action)}
           </Button>
         )
       )}
       {step.do === 'check-colour' && (
         <Button className="w-full" onClick={() => act({ do: 'check-colour', good: false })}>
-          Not good
+          {t`Not good`}
         </Button>
       )}
       <div className="grid grid-cols-2 gap-2">
         {isUp && step.do !== 'release' && (
           <Button className="min-h-14" onClick={() => act({ do: 'release' })}>
-            Cuff is down
+            {t`Cuff is down`}
           </Button>
         )}
         <Button kind="stop" className="col-start-2 min-h-14" onClick={() => setSigns(true)}>
-          Something is wrong
+          {t`Something is wrong`}
         </Button>
       </div>
       <SetSaid state={state} act={act} effortIn={sheet.effortIn} />
@@ -151,14 +153,14 @@ function HowDone({ hand: { exercise, limbs } }: { hand: InHand }) {
     <div className="border-y border-rule py-2">
       <ExerciseFigure id={exercise.exerciseId} className="float-right h-16" />
       <p className="font-semibold">
-        {exercise.label}, {exercise.load.recipe}
+        {told(exercise.label)}, {told(exercise.load.recipe)}
       </p>
-      <p className="text-[15px] text-quiet">{exercise.cue}</p>
+      <p className="text-[15px] text-quiet">{told(exercise.cue)}</p>
       {limbs.map((target) => (
         <p key={target.limb} className="clear-right">
-          {LIMB_LABELS[target.limb]}:{' '}
+          {told(LIMB_LABELS[target.limb])}:{' '}
           <span className="figures">
-            {target.kind === 'by-feel' ? markWords(target) : `${target.targetMmHg} mmHg`}
+            {target.kind === 'by-feel' ? told(markWords(target)) : `${target.targetMmHg} mmHg`}
           </span>
         </p>
       ))}
@@ -180,25 +182,23 @@ function SetSaid({
   if (!set || set.endedAtMs === null) return null;
   const scale = EFFORT_SCALES[effortIn];
   return (
-    <section aria-label="How it was" className="space-y-2 border-t border-rule pt-3">
-      <h2 className="font-semibold">How was set {set.setIndex + 1}?</h2>
+    <section aria-label={t`How it was`} className="space-y-2 border-t border-rule pt-3">
+      <h2 className="font-semibold">{t`How was set ${set.setIndex + 1}?`}</h2>
       {set.plannedReps !== null && (
         <div className="flex items-center gap-2">
-          <span className="mr-auto">
-            {correctedReps(set)} of {set.plannedReps} done
-          </span>
-          <Button onClick={() => act({ do: 'correct-reps', byReps: -1 })}>One fewer</Button>
-          <Button onClick={() => act({ do: 'correct-reps', byReps: 1 })}>One more</Button>
+          <span className="mr-auto">{t`${correctedReps(set)} of ${set.plannedReps} done`}</span>
+          <Button onClick={() => act({ do: 'correct-reps', byReps: -1 })}>{t`One fewer`}</Button>
+          <Button onClick={() => act({ do: 'correct-reps', byReps: 1 })}>{t`One more`}</Button>
         </div>
       )}
       <Scale
-        label={scale.asked}
+        label={told(scale.asked)}
         steps={scale.said}
         value={set.effort === null ? null : scale.toSaid(set.effort)}
         onChange={(said) => act({ do: 'note-set', effort: scale.toEffort(said) })}
       />
       <Scale
-        label="Pain of the joint"
+        label={t`Pain of the joint`}
         value={set.jointPain}
         onChange={(jointPain) => act({ do: 'note-set', jointPain })}
       />

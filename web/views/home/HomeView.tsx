@@ -1,4 +1,6 @@
+import { t } from '@lingui/core/macro';
 import { DAY_CHECK_HOLDS_MS } from '#core/screening/day-check';
+import { told } from '../../language/told';
 import { day } from '../../parts/format';
 import { useNow } from '../../parts/use-now';
 import { BeforeHome } from './BeforeHome';
@@ -23,14 +25,14 @@ export function HomeView({ secret }: { secret: string }) {
   if (home.gone) {
     return (
       <Page home={home}>
-        <p className="notched py-2 text-xl">{home.gone}</p>
+        <p className="notched py-2 text-xl">{told(home.gone)}</p>
       </Page>
     );
   }
   if (!sheet) {
     return (
       <Page home={home}>
-        <p className="text-xl">Reading your plan. The first time needs a network.</p>
+        <p className="text-xl">{t`Reading your plan. The first time needs a network.`}</p>
       </Page>
     );
   }
@@ -48,17 +50,17 @@ function BeforeStart({ home }: { home: Home }) {
   const { sheet, checkedAtMs, unsent } = home.kept;
   if (!sheet) return null;
   if (nowMs > sheet.untilMs)
-    return <p className="notched py-2">This link is over. Ask your practice for a new one.</p>;
+    return <p className="notched py-2">{t`This link is over. Ask your practice for a new one.`}</p>;
   // A session that waits to be sent is one the practice has not looked at.
   if (unsent.some(({ kind }) => kind === 'session'))
     return (
-      <p className="notched py-2">Your last session is kept here and will be sent when there is a network.</p>
+      <p className="notched py-2">{t`Your last session is kept here and will be sent when there is a network.`}</p>
     );
   if (sheet.held !== null)
     return (
       <div className="notched space-y-1 py-2">
-        <p className="text-xl font-semibold">Not now</p>
-        <p>{sheet.held}</p>
+        <p className="text-xl font-semibold">{t`Not now`}</p>
+        <p>{told(sheet.held)}</p>
         <Call phone={sheet.practice.phone} />
       </div>
     );
@@ -71,28 +73,26 @@ function Page({ home: { kept }, children }: { home: Home; children: React.ReactN
   return (
     <main className="mx-auto min-h-dvh max-w-2xl space-y-6 p-4">
       <header className="flex flex-wrap items-baseline justify-between gap-x-4 border-b border-ink/40 pb-2">
-        <h1 className="text-2xl font-semibold">{sheet?.planName ?? 'Your training'}</h1>
+        <h1 className="text-2xl font-semibold">{sheet?.planName ?? t`Your training`}</h1>
         {sheet && (
-          <p className="text-[14px] text-quiet">
-            {sheet.practice.name}, until {day(sheet.untilMs)}
-          </p>
+          <p className="text-[14px] text-quiet">{t`${sheet.practice.name}, until ${day(sheet.untilMs)}`}</p>
         )}
       </header>
       {children}
       <footer className="space-y-1 border-t border-rule pt-2 text-[14px] text-quiet">
         <p role="status">
           {unsent.length === 0
-            ? 'All sent.'
-            : `${unsent.length} kept on this phone, sent when there is a network.`}
+            ? t`All sent.`
+            : t`${unsent.length} kept on this phone, sent when there is a network.`}
         </p>
         {refused.map((words, place) => (
           // biome-ignore lint/suspicious/noArrayIndexKey: they are only ever added at the end
           <p key={place} className="notched py-1 text-ochre">
-            Not taken by your practice: {words}
+            {t`Not taken by your practice: ${told(words)}`}
           </p>
         ))}
         <p>
-          Do as your practice has shown you. Numb, pale, dizzy, sharp pain: let it down at once, and call.
+          {t`Do as your practice has shown you. Numb, pale, dizzy, sharp pain: let it down at once, and call.`}
         </p>
       </footer>
     </main>

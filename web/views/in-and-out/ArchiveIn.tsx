@@ -1,7 +1,10 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useState } from 'react';
 import type { ArchiveMatches, ArchivePreview } from '#contract/archive';
 import { failureWords } from '../../data/api';
 import { useArchivePreview, useTakeArchive } from '../../data/in-and-out';
+import { told } from '../../language/told';
 import { Button } from '../../parts/Button';
 import { FieldError } from '../../parts/Field';
 import { day } from '../../parts/format';
@@ -19,27 +22,27 @@ export function ArchiveIn({ file, done }: { file: File; done: () => void }) {
   const [asked, setAsked] = useState<ArchivePreview['people'] | null>(null);
   if (preview && asked === null) setAsked(preview.people);
   if (error) return <FieldError>{failureWords(error)}</FieldError>;
-  if (!preview) return <p className="text-quiet">Reading {file.name}…</p>;
+  if (!preview) return <p className="text-quiet">{t`Reading ${file.name}…`}</p>;
   const added = preview.counts.reduce((sum, count) => sum + count.added, 0);
   return (
-    <section aria-label="Archive" className="max-w-4xl space-y-4">
+    <section aria-label={t`Archive`} className="max-w-4xl space-y-4">
       <h2 className="text-xl font-semibold">
-        {preview.of.kind === 'client' ? `${preview.of.name}, from another practice` : 'A whole practice'}
+        {preview.of.kind === 'client' ? t`${preview.of.name}, from another practice` : t`A whole practice`}
       </h2>
       <p>
         {added === 0
-          ? 'Everything in it is here already.'
-          : `${added} records are new here. All of them come, or none.`}{' '}
-        {preview.takesSettings && 'Nobody is here yet: its settings and practitioners come, too.'}
+          ? t`Everything in it is here already.`
+          : t`${added} records are new here. All of them come, or none.`}{' '}
+        {preview.takesSettings && t`Nobody is here yet: its settings and practitioners come, too.`}
       </p>
-      <ul aria-label="People in it" className="border-t border-ink/40">
+      <ul aria-label={t`People in it`} className="border-t border-ink/40">
         {(asked ?? []).slice(0, 50).map((person) => (
           <li
             key={person.clientId}
             className="flex flex-wrap items-center gap-x-6 gap-y-1 border-b border-rule py-2"
           >
             <p className="min-w-60 flex-1">
-              <strong>{person.name}</strong> <span className="text-quiet">{person.rows} records</span>
+              <strong>{person.name}</strong> <span className="text-quiet">{t`${person.rows} records`}</span>
             </p>
             <WhoIsIt
               person={person}
@@ -52,7 +55,7 @@ export function ArchiveIn({ file, done }: { file: File; done: () => void }) {
           </li>
         ))}
       </ul>
-      {(asked?.length ?? 0) > 50 && <p className="text-quiet">and {(asked?.length ?? 0) - 50} more</p>}
+      {(asked?.length ?? 0) > 50 && <p className="text-quiet">{t`and ${(asked?.length ?? 0) - 50} more`}</p>}
       <Otherwise of={preview.otherwise} />
       <div className="flex flex-wrap gap-4">
         <Button
@@ -63,16 +66,16 @@ export function ArchiveIn({ file, done }: { file: File; done: () => void }) {
               { file, matches },
               {
                 onSuccess: () => {
-                  notify(`${added} records came in. They can be taken back below.`);
+                  notify(t`${added} records came in. They can be taken back below.`);
                   done();
                 },
               },
             )
           }
         >
-          {added === 0 ? 'Nothing to take in' : `Take in ${added} records`}
+          {added === 0 ? t`Nothing to take in` : t`Take in ${added} records`}
         </Button>
-        <Button onClick={done}>Leave it</Button>
+        <Button onClick={done}>{t`Leave it`}</Button>
       </div>
       {take.error && <FieldError>{failureWords(take.error)}</FieldError>}
     </section>
@@ -88,18 +91,19 @@ function WhoIsIt({
   chosen: string;
   choose: (clientId: string) => void;
 }) {
-  if (match.kind === 'new') return <p className="text-quiet">new here</p>;
-  if (match.kind === 'same-record') return <p className="text-quiet">here already; what is new is added</p>;
+  if (match.kind === 'new') return <p className="text-quiet">{t`new here`}</p>;
+  if (match.kind === 'same-record')
+    return <p className="text-quiet">{t`here already; what is new is added`}</p>;
   return (
     <Picker
-      label={`Who ${name} is`}
+      label={t`Who ${name} is`}
       hideLabel
       value={chosen}
       options={[
-        { value: NEW, label: 'somebody else: add as a new person' },
+        { value: NEW, label: t`somebody else: add as a new person` },
         ...match.people.map((one) => ({
           value: one.clientId,
-          label: `the ${one.name} who is here since ${day(one.addedAtMs)}`,
+          label: t`the ${one.name} who is here since ${day(one.addedAtMs)}`,
         })),
       ]}
       onChange={choose}
@@ -111,15 +115,17 @@ function Otherwise({ of }: { of: ArchivePreview['otherwise'] }) {
   if (of.length === 0) return null;
   return (
     <div>
-      <h3 className="font-semibold">Stands otherwise here, and stays as it is here</h3>
+      <h3 className="font-semibold">{t`Stands otherwise here, and stays as it is here`}</h3>
       <ul className="mt-1 border-t border-ink/40">
         {of.map(({ kind, words, here, there }) => (
           <li key={`${kind} ${words} ${here}`} className="border-b border-rule py-1.5 text-[15px]">
-            <strong>
-              {kind.replaceAll('-', ' ')} {words}
-            </strong>
-            <br />
-            here {here} · in the file {there}
+            <Trans>
+              <strong>
+                {kind.replaceAll('-', ' ')} {told(words)}
+              </strong>
+              <br />
+              here {here} · in the file {there}
+            </Trans>
           </li>
         ))}
       </ul>

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { toast } from 'sonner';
@@ -33,35 +34,34 @@ export function CalendarAddress() {
   });
   const copy = async (text: string) => {
     await navigator.clipboard.writeText(text);
-    toast('Address copied.');
+    toast(t`Address copied.`);
   };
   const error = make.error ?? end.error;
   return (
     <section aria-labelledby="calendar-address" className="max-w-4xl space-y-2">
       <h2 id="calendar-address" className="text-xl font-semibold">
-        Your calendar
+        {t`Your calendar`}
       </h2>
       <p className="max-w-prose text-[15px] text-quiet">
-        The sessions of everybody whose block you have kept, for your calendar program. Whoever has the
-        address can read it; it is shown once, and a new one ends the old.
+        {t`The sessions of everybody whose block you have kept, for your calendar program. Whoever has the address can read it; it is shown once, and a new one ends the old.`}
       </p>
       <div className="flex flex-wrap items-center gap-x-6 gap-y-2">
         <Tick checked={namesPeople} onChange={setNamesPeople}>
-          with names
+          {t`with names`}
         </Tick>
         <Button disabled={make.isPending} onClick={() => make.mutate()}>
-          {feed?.exists ? 'Make a new address' : 'Make an address'}
+          {feed?.exists ? t`Make a new address` : t`Make an address`}
         </Button>
         {feed?.exists && (
           <Button disabled={end.isPending} onClick={() => end.mutate()}>
-            End it
+            {t`End it`}
           </Button>
         )}
       </div>
       {address && (
         <p className="flex flex-wrap items-center gap-4">
           <code className="figures max-w-full break-all text-[14px]">{address}</code>
-          <Button onClick={() => void copy(address)}>Copy</Button>
+          <Button onClick={() => void copy(address)}>{t`Copy`}</Button>
         </p>
       )}
       {error && <FieldError>{failureWords(error)}</FieldError>}

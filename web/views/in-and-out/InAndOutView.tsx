@@ -1,6 +1,8 @@
+import { t } from '@lingui/core/macro';
 import { useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { useMay, usePractice } from '../../data/queries';
+import { told } from '../../language/told';
 import { Button } from '../../parts/Button';
 import { FieldError } from '../../parts/Field';
 import { FileInput } from '../../parts/FileLink';
@@ -23,7 +25,7 @@ export function InAndOutView() {
   const mayTakeOut = useMay('take-practice-out');
   const [brought, setBrought] = useState<Brought | null>(null);
   const [refused, setRefused] = useState<string | null>(null);
-  if (!practice) return <p className="p-6 text-quiet">Reading the practice…</p>;
+  if (!practice) return <p className="p-6 text-quiet">{t`Reading the practice…`}</p>;
   const take = async (file: File) => {
     const kind = await kindOfFile(file);
     setRefused(kind.ok ? null : kind.words);
@@ -32,17 +34,18 @@ export function InAndOutView() {
   const done = () => setBrought(null);
   return (
     <div className="space-y-6 p-6">
-      <PracticeHead title="In and out">{null}</PracticeHead>
+      <PracticeHead title={t`In and out`}>{null}</PracticeHead>
       {!mayTakeIn && (
         <p className="max-w-prose text-quiet">
-          A clinician or the owner brings records in; the owner takes the practice out. <Why rule="SCR-4" />
+          {t`A clinician or the owner brings records in; the owner takes the practice out.`}{' '}
+          <Why rule="SCR-4" />
         </p>
       )}
       {mayTakeIn && (
         <>
-          <section aria-label="Bring in" className="space-y-4">
+          <section aria-label={t`Bring in`} className="space-y-4">
             <DropFile take={take} isOpen={brought === null} />
-            {refused && <FieldError>{refused}</FieldError>}
+            {refused && <FieldError>{told(refused)}</FieldError>}
             {brought?.kind === 'archive' && (
               <ArchiveIn key={keyOf(brought.file)} file={brought.file} done={done} />
             )}
@@ -72,7 +75,7 @@ export function InAndOutView() {
 const BlankSheets = () => (
   <section aria-labelledby="blank-sheets">
     <h2 id="blank-sheets" className="text-xl font-semibold">
-      Blank sheets to print
+      {t`Blank sheets to print`}
     </h2>
     <p className="flex flex-wrap gap-x-6">
       {PAPER_FORM_IDS.map((id) => (
@@ -81,7 +84,7 @@ const BlankSheets = () => (
           to={`/papers/${id}`}
           className="inline-flex min-h-11 items-center underline underline-offset-4"
         >
-          {PAPER_FORMS[id].label}
+          {told(PAPER_FORMS[id].label)}
         </Link>
       ))}
     </p>
@@ -111,13 +114,17 @@ function DropFile({ take, isOpen }: { take: (file: File) => void; isOpen: boolea
       className={`flex flex-wrap items-center gap-x-6 gap-y-2 border-2 border-dashed px-5 py-4 ${isOver ? 'border-plum bg-tint' : 'border-ink/40'}`}
     >
       <Button kind={isOpen ? 'main' : 'plain'} onClick={() => input.current?.click()}>
-        {isOpen ? 'Choose a file' : 'Choose another file'}
+        {isOpen ? t`Choose a file` : t`Choose another file`}
       </Button>
       <p className="min-w-60 flex-1">
-        or drop it here: a table of people, girths, pressures, strength tests, outcomes or sessions (CSV from
-        any spreadsheet), or an archive of Nervato.
+        {t`or drop it here: a table of people, girths, pressures, strength tests, outcomes or sessions (CSV from any spreadsheet), or an archive of Nervato.`}
       </p>
-      <FileInput ref={input} label="File to bring in" accept=".csv,.tsv,.txt,.ndjson,.json" onFile={take} />
+      <FileInput
+        ref={input}
+        label={t`File to bring in`}
+        accept=".csv,.tsv,.txt,.ndjson,.json"
+        onFile={take}
+      />
     </div>
   );
 }

@@ -1,8 +1,10 @@
+import { t } from '@lingui/core/macro';
 import { DATE_ORDERS, type DateOrder } from '#core/table/day';
 import type { DecimalMark } from '#core/table/number';
 import { type Known, readRow } from '#core/table/read-row';
 import { type ColumnUnit, type MappedColumn, type Mapping, unitIn } from '#core/table/recognise';
 import { fieldsOf, type TableField } from '#core/table/tables';
+import { told } from '../../language/told';
 import { Picker } from '../../parts/Picker';
 import type { Look } from '../../workers/table.worker';
 import { storedWords } from './stored-words';
@@ -14,7 +16,7 @@ const UNITS: Record<'mass' | 'length', readonly ColumnUnit[]> = {
   length: ['cm', 'mm', 'in'],
 };
 const MARKS: { value: DecimalMark | typeof NONE; label: string }[] = [
-  { value: NONE, label: 'not said' },
+  { value: NONE, label: t`not said` },
   { value: 'point', label: '54.5' },
   { value: 'comma', label: '54,5' },
 ];
@@ -42,10 +44,10 @@ export function MappingTable({ mapping, look, known, units, change }: Props) {
         <table className="w-full border-t border-ink/40">
           <thead>
             <tr className="text-left text-[14px] text-quiet">
-              <th className="py-1 pr-4 font-normal">Field</th>
-              <th className="pr-4 font-normal">is the column</th>
+              <th className="py-1 pr-4 font-normal">{t`Field`}</th>
+              <th className="pr-4 font-normal">{t`is the column`}</th>
               <th className="pr-4 font-normal" colSpan={SHOWN_ROWS}>
-                as it will be stored, the first rows
+                {t`as it will be stored, the first rows`}
               </th>
             </tr>
           </thead>
@@ -55,22 +57,22 @@ export function MappingTable({ mapping, look, known, units, change }: Props) {
               return (
                 <tr key={id} className="border-t border-rule align-middle">
                   <th scope="row" className="py-1.5 pr-4 text-left font-semibold">
-                    {field.label}
+                    {told(field.label)}
                     {field.optional && (
-                      <span className="text-[14px] font-normal text-quiet"> if it is there</span>
+                      <span className="text-[14px] font-normal text-quiet"> {t`if it is there`}</span>
                     )}
                   </th>
                   <td className="pr-4">
                     <div className="flex min-w-44 gap-2">
                       <Picker
-                        label={`Column of ${field.label}`}
+                        label={t`Column of ${told(field.label)}`}
                         hideLabel
                         value={mapped ? String(mapped.column) : NONE}
                         options={[
-                          { value: NONE, label: field.optional ? 'not in the file' : 'choose a column' },
+                          { value: NONE, label: field.optional ? t`not in the file` : t`choose a column` },
                           ...look.headings.map((heading, at) => ({
                             value: String(at),
-                            label: heading.trim() || `column ${at + 1}`,
+                            label: heading.trim() || t`column ${at + 1}`,
                           })),
                         ]}
                         onChange={(value) =>
@@ -84,10 +86,13 @@ export function MappingTable({ mapping, look, known, units, change }: Props) {
                       />
                       {mapped && field.reading.as === 'figure' && field.reading.unit !== 'none' && (
                         <Picker
-                          label={`Unit of ${field.label}`}
+                          label={t`Unit of ${told(field.label)}`}
                           hideLabel
                           value={mapped.unit ?? units[field.reading.unit]}
-                          options={UNITS[field.reading.unit].map((unit) => ({ value: unit, label: unit }))}
+                          options={UNITS[field.reading.unit].map((unit) => ({
+                            value: unit,
+                            label: told(unit),
+                          }))}
                           onChange={(unit) => map(id, { ...mapped, unit })}
                         />
                       )}
@@ -111,10 +116,10 @@ export function MappingTable({ mapping, look, known, units, change }: Props) {
       <div className="flex flex-wrap gap-4">
         {has('day') && (
           <Picker
-            label="Dates are written"
+            label={t`Dates are written`}
             value={mapping.dateOrder ?? NONE}
             options={[
-              { value: NONE, label: 'not said' },
+              { value: NONE, label: t`not said` },
               ...Object.entries(DATE_ORDERS).map(([value, { label }]) => ({
                 value: value as DateOrder,
                 label,
@@ -127,7 +132,7 @@ export function MappingTable({ mapping, look, known, units, change }: Props) {
         )}
         {(has('figure') || has('figures')) && (
           <Picker
-            label="Figures are written"
+            label={t`Figures are written`}
             value={mapping.decimalMark ?? NONE}
             options={MARKS}
             onChange={(value) => change({ ...mapping, decimalMark: value === NONE ? null : value })}
@@ -139,7 +144,11 @@ export function MappingTable({ mapping, look, known, units, change }: Props) {
 }
 
 function Stored({ id, field, row }: { id: string; field: TableField; row: ReturnType<typeof readRow> }) {
-  if (row.ok) return <span className="tabular-nums">{storedWords(field, row.row[id])}</span>;
+  if (row.ok) return <span className="tabular-nums">{told(storedWords(field, row.row[id]))}</span>;
   const bad = row.bad.find((cell) => cell.field === id);
-  return bad ? <span className="text-vermilion">{bad.reason}</span> : <span className="text-quiet">–</span>;
+  return bad ? (
+    <span className="text-vermilion">{told(bad.reason)}</span>
+  ) : (
+    <span className="text-quiet">–</span>
+  );
 }

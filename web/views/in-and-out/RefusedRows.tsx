@@ -1,4 +1,7 @@
+import { t } from '@lingui/core/macro';
 import type { TableKind } from '#core/table/tables';
+import { language } from '../../language/language';
+import { told } from '../../language/told';
 import { Button } from '../../parts/Button';
 
 /** A row that does not go in: its place in the file, its cells, the fields at fault, and what to mend. */
@@ -20,21 +23,23 @@ export function RefusedRows({
 }) {
   if (refused.length === 0) return null;
   return (
-    <section aria-label={`Rows to mend of ${kind}`} className="space-y-2">
+    <section aria-label={t`Rows to mend of ${told(kind)}`} className="space-y-2">
       <ul className="border-t border-ink/40">
         {refused.slice(0, SHOWN).map(({ row, cells, why }) => (
           <li key={row} className="border-b border-rule py-1.5 text-[15px]">
-            <strong>Row {row + 1}</strong>{' '}
+            <strong>{t`Row ${row + 1}`}</strong>{' '}
             <span className="text-quiet">{cells.filter(Boolean).join(' · ').slice(0, 120)}</span>
             <br />
-            {why}
+            {told(why)}
           </li>
         ))}
       </ul>
       <div className="flex flex-wrap items-center gap-4">
-        {left > SHOWN && <p className="text-quiet">and {(left - SHOWN).toLocaleString('en')} more</p>}
-        <Button onClick={() => download(false)}>The {refused.length} to mend, as CSV</Button>
-        <Button onClick={() => download(true)}>with semicolons</Button>
+        {left > SHOWN && (
+          <p className="text-quiet">{t`and ${(left - SHOWN).toLocaleString(language.get())} more`}</p>
+        )}
+        <Button onClick={() => download(false)}>{t`The ${refused.length} to mend, as CSV`}</Button>
+        <Button onClick={() => download(true)}>{t`with semicolons`}</Button>
       </div>
     </section>
   );

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useQuery } from '@tanstack/react-query';
 import { proxy } from 'comlink';
 import { type ReactNode, useState } from 'react';
@@ -7,6 +9,8 @@ import { TABLE_KINDS, TABLES } from '#core/table/tables';
 import { failureWords } from '../../data/api';
 import { previewTable, useTakeTable } from '../../data/in-and-out';
 import { saveFile } from '../../data/save-file';
+import { language } from '../../language/language';
+import { told } from '../../language/told';
 import { Button } from '../../parts/Button';
 import { FieldError } from '../../parts/Field';
 import { Picker } from '../../parts/Picker';
@@ -27,7 +31,7 @@ export function TableIn({ file, practice, done }: { file: File; practice: Practi
     retry: false,
   });
   if (error) return <FieldError>{failureWords(error)}</FieldError>;
-  if (!look) return <p className="text-quiet">Reading {file.name}…</p>;
+  if (!look) return <p className="text-quiet">{t`Reading ${file.name}…`}</p>;
   return <MapTable file={file} look={look} practice={practice} done={done} />;
 }
 
@@ -62,36 +66,34 @@ function MapTable({
     />
   );
   return (
-    <section aria-label="Table" className="max-w-5xl space-y-4">
+    <section aria-label={t`Table`} className="max-w-5xl space-y-4">
       <div className="flex flex-wrap items-end gap-x-6 gap-y-2">
         <h2 className="min-w-60 flex-1 text-xl font-semibold">{file.name}</h2>
         <Picker
-          label="It is a table of"
+          label={t`It is a table of`}
           value={mapping.kind}
-          options={TABLE_KINDS.map((value) => ({ value, label: TABLES[value].label.toLowerCase() }))}
+          options={TABLE_KINDS.map((value) => ({ value, label: told(TABLES[value].label.toLowerCase()) }))}
           onChange={(kind) => setMapping(recognise(kind, look.headings, look.rows))}
         />
-        <Button onClick={done}>Leave it</Button>
+        <Button onClick={done}>{t`Leave it`}</Button>
       </div>
       {look.encoding !== 'utf-8' && (
         <p className="text-[15px] text-quiet">
-          Read as {look.encoding === 'windows-1252' ? 'Latin 1' : 'UTF-16'}: look whether names have their
-          letters.
+          {t`Read as ${look.encoding === 'windows-1252' ? 'Latin 1' : 'UTF-16'}: look whether names have their letters.`}
         </p>
       )}
       {twice.length > 0 && (
         <p className="text-[15px] text-ochre">
-          Several columns are called “{twice.join('”, “')}”: of those the first is taken, unless you choose
-          another.
+          {t`Several columns are called “${twice.join('”, “')}”: of those the first is taken, unless you choose another.`}
         </p>
       )}
       {open.length > 0 ? (
         <>
           <div role="status">
-            <p className="font-semibold">To be said before it can be read:</p>
+            <p className="font-semibold">{t`To be said before it can be read:`}</p>
             <ul className="list-inside list-disc">
               {open.map((question) => (
-                <li key={question}>{question}</li>
+                <li key={question}>{told(question)}</li>
               ))}
             </ul>
           </div>
@@ -165,7 +167,9 @@ function ReadAndTake({ file, look, mapping, practice, done, children }: WholePro
           <FieldError>{failureWords(error)}</FieldError>
         ) : (
           <p role="status" className="min-h-11 text-lg text-quiet">
-            Reading all rows… <span className="figures">{rowsRead.toLocaleString('en')}</span>
+            <Trans>
+              Reading all rows… <span className="figures">{rowsRead.toLocaleString(language.get())}</span>
+            </Trans>
           </p>
         )}
         {children}
@@ -178,9 +182,11 @@ function ReadAndTake({ file, look, mapping, practice, done, children }: WholePro
     <div className="space-y-4">
       <div className="flex flex-wrap items-center gap-4">
         <p role="status" className="min-w-72 flex-1 text-lg">
-          <strong className="figures">{taken.toLocaleString('en')}</strong> of{' '}
-          {read.total.toLocaleString('en')} rows are good
-          {left > 0 ? `; ${left.toLocaleString('en')} ${left === 1 ? 'is' : 'are'} not.` : '.'}
+          <Trans>
+            <strong className="figures">{taken.toLocaleString(language.get())}</strong> of{' '}
+            {read.total.toLocaleString(language.get())} rows are good
+            {left > 0 ? t`; ${left.toLocaleString(language.get())} ${left === 1 ? t`is` : t`are`} not.` : '.'}
+          </Trans>
         </p>
         <Button
           kind="main"
@@ -190,7 +196,7 @@ function ReadAndTake({ file, look, mapping, practice, done, children }: WholePro
               { kind: mapping.kind, name: file.name, rows: read.good },
               {
                 onSuccess: (kept) => {
-                  notify(`${kept.taken} rows of ${file.name} came in. They can be taken back as one.`);
+                  notify(t`${kept.taken} rows of ${file.name} came in. They can be taken back as one.`);
                   done();
                 },
               },
@@ -198,8 +204,8 @@ function ReadAndTake({ file, look, mapping, practice, done, children }: WholePro
           }
         >
           {left === 0
-            ? `Bring in all ${taken} ${taken === 1 ? 'row' : 'rows'}`
-            : `Bring in the ${taken} good ${taken === 1 ? 'row' : 'rows'}`}
+            ? t`Bring in all ${taken} ${taken === 1 ? t`row` : t`rows`}`
+            : t`Bring in the ${taken} good ${taken === 1 ? t`row` : t`rows`}`}
         </Button>
       </div>
       {take.error && <FieldError>{failureWords(take.error)}</FieldError>}

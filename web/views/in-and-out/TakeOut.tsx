@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { useState } from 'react';
 import { ARCHIVE_KINDS, type ArchiveKind } from '#contract/archive-rows';
 import { failureWords } from '../../data/api';
@@ -7,8 +8,8 @@ import { FieldError } from '../../parts/Field';
 import { Picker } from '../../parts/Picker';
 
 const SEPARATORS = [
-  { value: 'comma', label: 'commas between cells' },
-  { value: 'semicolon', label: 'semicolons between cells' },
+  { value: 'comma', label: t`commas between cells` },
+  { value: 'semicolon', label: t`semicolons between cells` },
 ] as const;
 
 /** The practice as a file: whole, or one table of it. */
@@ -20,28 +21,27 @@ export function TakeOut({ name }: { name: string }) {
   return (
     <section aria-labelledby="take-out" className="max-w-4xl space-y-3">
       <h2 id="take-out" className="text-xl font-semibold">
-        Take out
+        {t`Take out`}
       </h2>
       <div className="flex flex-wrap items-center gap-x-6 gap-y-2">
         <Button
           disabled={takeOut.isPending}
           onClick={() => takeOut.mutate({ path: 'archive', fileName: `${base}.ndjson` })}
         >
-          The whole practice
+          {t`The whole practice`}
         </Button>
         <p className="min-w-60 flex-1 text-[15px] text-quiet">
-          Everything that was ever written down, in one open file that another practice can take in. One
-          person alone: in their log. Whoever has the file can read it.
+          {t`Everything that was ever written down, in one open file that another practice can take in. One person alone: in their log. Whoever has the file can read it.`}
         </p>
       </div>
       <div className="flex flex-wrap items-end gap-4">
         <Picker
-          label="One table"
+          label={t`One table`}
           value={kind}
           options={ARCHIVE_KINDS.map((value) => ({ value, label: value.replaceAll('-', ' ') }))}
           onChange={setKind}
         />
-        <Picker label="With" value={separator} options={SEPARATORS} onChange={setSeparator} />
+        <Picker label={t`With`} value={separator} options={SEPARATORS} onChange={setSeparator} />
         <Button
           disabled={takeOut.isPending}
           onClick={() =>
@@ -51,7 +51,7 @@ export function TakeOut({ name }: { name: string }) {
             })
           }
         >
-          As CSV
+          {t`As CSV`}
         </Button>
       </div>
       {takeOut.error && <FieldError>{failureWords(takeOut.error)}</FieldError>}

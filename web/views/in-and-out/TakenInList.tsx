@@ -1,6 +1,9 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { Practitioner } from '#contract/practice';
 import { failureWords } from '../../data/api';
 import { useTakeBack, useTakenIn } from '../../data/in-and-out';
+import { told } from '../../language/told';
 import { FieldError } from '../../parts/Field';
 import { dayAndTime } from '../../parts/format';
 
@@ -9,20 +12,20 @@ export function TakenInList({ practitioners }: { practitioners: readonly Practit
   const { data: lists } = useTakenIn();
   const takeBack = useTakeBack();
   if (!lists || lists.length === 0) return null;
-  const nameOf = (id: string) => practitioners.find((one) => one.id === id)?.name ?? 'on the machine itself';
+  const nameOf = (id: string) => practitioners.find((one) => one.id === id)?.name ?? t`on the machine itself`;
   return (
     <section aria-labelledby="brought-in" className="max-w-4xl">
       <h2 id="brought-in" className="text-xl font-semibold">
-        Brought in before
+        {t`Brought in before`}
       </h2>
       {takeBack.error && <FieldError>{failureWords(takeBack.error)}</FieldError>}
       <ul className="mt-2 border-t border-ink/40">
         {lists.map(({ id, atMs, practitionerId, words, rows, takenBackAtMs }) => (
           <li key={id} className="flex flex-wrap items-center gap-x-6 border-b border-rule py-1">
             <p className={`min-w-72 flex-1 ${takenBackAtMs === null ? '' : 'line-through'}`}>
-              <strong>{words}</strong>{' '}
+              <strong>{told(words)}</strong>{' '}
               <span className="text-[15px] text-quiet">
-                {dayAndTime(atMs)}, {nameOf(practitionerId)}, {rows} {rows === 1 ? 'record' : 'records'}
+                {dayAndTime(atMs)}, {nameOf(practitionerId)}, {rows} {rows === 1 ? t`record` : t`records`}
               </span>
             </p>
             {takenBackAtMs === null ? (
@@ -32,10 +35,12 @@ export function TakenInList({ practitioners }: { practitioners: readonly Practit
                 disabled={takeBack.isPending}
                 onClick={() => takeBack.mutate(id)}
               >
-                Take back<span className="sr-only"> {words}</span>
+                <Trans>
+                  Take back<span className="sr-only"> {told(words)}</span>
+                </Trans>
               </button>
             ) : (
-              <p className="text-[15px]">taken back {dayAndTime(takenBackAtMs)}</p>
+              <p className="text-[15px]">{t`taken back ${dayAndTime(takenBackAtMs)}`}</p>
             )}
           </li>
         ))}

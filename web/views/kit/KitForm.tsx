@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { v4 as newId } from 'uuid';
@@ -5,6 +6,7 @@ import { type KitItem, kitItemSchema } from '#contract/practice';
 import { PLACE_IDS, PLACE_LABELS } from '#core/quantity/place';
 import { api, failureWords, read } from '../../data/api';
 import { KEYS } from '../../data/keys';
+import { told } from '../../language/told';
 import { Button } from '../../parts/Button';
 import { Field, FieldError } from '../../parts/Field';
 import { Picker } from '../../parts/Picker';
@@ -52,7 +54,7 @@ export function KitForm({
   const wrong = (key: string) => {
     const issue = tried && parsed.error?.issues.find(({ path }) => path.includes(key));
     if (!issue) return undefined;
-    return issue.code === 'invalid_type' ? 'Enter a number.' : issue.message;
+    return issue.code === 'invalid_type' ? t`Enter a number.` : issue.message;
   };
   const save = async (event: React.FormEvent) => {
     event.preventDefault();
@@ -71,10 +73,10 @@ export function KitForm({
             return (
               <Picker
                 key={key}
-                label={label}
+                label={told(label)}
                 value={typed[key] ?? ''}
                 onChange={change}
-                options={Object.entries(choices).map(([value, words]) => ({ value, label: words }))}
+                options={Object.entries(choices).map(([value, words]) => ({ value, label: told(words) }))}
               />
             );
           }
@@ -83,8 +85,8 @@ export function KitForm({
             return (
               <div key={key} className="sm:col-span-3">
                 <Ticks
-                  label={label}
-                  options={PLACE_IDS.map((value) => ({ value, label: PLACE_LABELS[value] }))}
+                  label={told(label)}
+                  options={PLACE_IDS.map((value) => ({ value, label: told(PLACE_LABELS[value]) }))}
                   chosen={chosen}
                   onChange={(places) => change(places.join(' '))}
                 />
@@ -96,7 +98,7 @@ export function KitForm({
           return (
             <Field
               key={key}
-              label={label}
+              label={told(label)}
               {...(type === 'text' || type === 'words' || type === 'number' ? {} : { unit })}
               className={type === 'masses' || type === 'words' || type === 'pairs' ? 'sm:col-span-2' : ''}
               autoComplete="off"
@@ -110,10 +112,10 @@ export function KitForm({
       {write.error && <FieldError>{failureWords(write.error)}</FieldError>}
       <div className="mt-3 flex gap-2">
         <Button type="submit" kind="main" disabled={write.isPending}>
-          Keep it
+          {t`Keep it`}
         </Button>
         <Button leaves onClick={done}>
-          Leave it
+          {t`Leave it`}
         </Button>
       </div>
     </form>

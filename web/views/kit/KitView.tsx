@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import {
@@ -17,6 +19,7 @@ import { DATE_ORDER_IDS, DATE_ORDERS } from '#core/table/day';
 import { api, failureWords, read } from '../../data/api';
 import { KEYS } from '../../data/keys';
 import { useMay, usePractice } from '../../data/queries';
+import { told } from '../../language/told';
 import { BloodPressureFields } from '../../parts/BloodPressureFields';
 import { Button } from '../../parts/Button';
 import { Choice } from '../../parts/Choice';
@@ -32,11 +35,11 @@ import { WithoutLop } from './WithoutLop';
 /** What the practice owns, and the units and strictness it works with. */
 export function KitView() {
   const { data: practice } = usePractice();
-  if (!practice) return <p className="p-6 text-quiet">Reading the practice…</p>;
+  if (!practice) return <p className="p-6 text-quiet">{t`Reading the practice…`}</p>;
   return (
     <div className="p-6">
-      <h1 className="text-3xl font-semibold">Kit and practice</h1>
-      <p className="text-quiet">Every pressure and load is rounded to what stands here.</p>
+      <h1 className="text-3xl font-semibold">{t`Kit and practice`}</h1>
+      <p className="text-quiet">{t`Every pressure and load is rounded to what stands here.`}</p>
       <Settings settings={practice.settings} />
       {KIT_KINDS.map((kind) => (
         <KitSection key={kind} kind={kind} items={practice[KINDS[kind].list]} />
@@ -58,8 +61,8 @@ function KitSection({ kind, items }: { kind: KitKind; items: readonly KitItem['i
     onSuccess: (practice) => queries.setQueryData(KEYS.practice, practice),
   });
   return (
-    <section className="mt-7" aria-label={title}>
-      <h2 className="text-xl font-semibold">{title}</h2>
+    <section className="mt-7" aria-label={told(title)}>
+      <h2 className="text-xl font-semibold">{told(title)}</h2>
       {mine.length > 0 && (
         <div className="mt-1 overflow-x-auto">
           <table className="w-full max-w-6xl border-t border-ink/40 text-[15px]">
@@ -67,11 +70,11 @@ function KitSection({ kind, items }: { kind: KitKind; items: readonly KitItem['i
               <tr className="text-left text-[13px] text-quiet">
                 {fields.map((field: KitField) => (
                   <th key={field.key} className="py-1 pr-4 align-bottom font-normal">
-                    {headOf(field, units)}
+                    {told(headOf(field, units))}
                   </th>
                 ))}
                 <th className="max-lg:hidden">
-                  <span className="sr-only">What can be done</span>
+                  <span className="sr-only">{t`What can be done`}</span>
                 </th>
               </tr>
             </thead>
@@ -93,7 +96,7 @@ function KitSection({ kind, items }: { kind: KitKind; items: readonly KitItem['i
       {retire.error && <FieldError>{failureWords(retire.error)}</FieldError>}
       {!mayChange && (
         <p className="mt-1 text-[15px] text-quiet">
-          A clinician changes these. <Why rule="SCR-4" />
+          {t`A clinician changes these.`} <Why rule="SCR-4" />
         </p>
       )}
       {mayChange && open === 'new' && <KitForm kind={kind} done={() => setOpen(null)} />}
@@ -115,17 +118,17 @@ function Templates({ templates, library }: { templates: readonly Template[]; lib
     onSuccess: (practice) => queries.setQueryData(KEYS.practice, practice),
   });
   return (
-    <section className="mt-7" aria-label="Templates">
-      <h2 className="text-xl font-semibold">Templates</h2>
+    <section className="mt-7" aria-label={t`Templates`}>
+      <h2 className="text-xl font-semibold">{t`Templates`}</h2>
       {templates.length === 0 && (
-        <p className="text-quiet">None yet: keep one from a session in Prescribe.</p>
+        <p className="text-quiet">{t`None yet: keep one from a session in Prescribe.`}</p>
       )}
       <ul className="mt-1 max-w-5xl border-t border-ink/40">
         {templates.map(({ id, name, session }) => (
           <li key={id} className="flex flex-wrap items-center gap-x-4 border-b border-rule py-1">
             <strong className="min-w-52">{name}</strong>
             <span className="flex-1 text-[15px]">
-              {GOALS[session.goal].label}:{' '}
+              {told(GOALS[session.goal].label)}:{' '}
               {session.exercises.map(({ exerciseId }) => library[exerciseId]?.label ?? exerciseId).join(', ')}
             </span>
             {mayKeep && (
@@ -134,7 +137,9 @@ function Templates({ templates, library }: { templates: readonly Template[]; lib
                 className="min-h-11 underline underline-offset-4"
                 onClick={() => retire.mutate(id)}
               >
-                Retire<span className="sr-only"> {name}</span>
+                <Trans>
+                  Retire<span className="sr-only"> {name}</span>
+                </Trans>
               </button>
             )}
           </li>
@@ -165,10 +170,14 @@ function Piece({
   const deeds = toggle && (
     <>
       <button type="button" className="min-h-11 pr-3 underline underline-offset-4" onClick={toggle}>
-        Change<span className="sr-only"> {item.label}</span>
+        <Trans>
+          Change<span className="sr-only"> {told(item.label)}</span>
+        </Trans>
       </button>
       <button type="button" className="min-h-11 pr-3 underline underline-offset-4" onClick={retire}>
-        Retire<span className="sr-only"> {item.label}</span>
+        <Trans>
+          Retire<span className="sr-only"> {told(item.label)}</span>
+        </Trans>
       </button>
     </>
   );
@@ -180,7 +189,7 @@ function Piece({
             key={field.key}
             className={`py-1 pr-4 ${field.key === 'label' ? 'min-w-40 font-semibold' : 'max-w-80'}`}
           >
-            <span>{cellOf(field, (item as Record<string, unknown>)[field.key], units)}</span>
+            <span>{told(cellOf(field, (item as Record<string, unknown>)[field.key], units))}</span>
             {/* Where the table is wider than the screen, they would be out of sight. */}
             {field.key === 'label' && <span className="block lg:hidden">{deeds}</span>}
           </td>
@@ -210,13 +219,13 @@ function OnPaper({
   return (
     <div className="flex flex-wrap items-end gap-x-8 gap-y-3">
       <Field
-        label="Telephone on the sheets"
+        label={t`Telephone on the sheets`}
         type="tel"
         value={typed.phone}
         onChange={(event) => setTyped({ ...typed, phone: event.target.value })}
       />
       <label className="w-96 max-w-full text-[15px] font-semibold">
-        Head of a report, under the name
+        {t`Head of a report, under the name`}
         <textarea
           rows={3}
           maxLength={400}
@@ -226,7 +235,7 @@ function OnPaper({
         />
       </label>
       {(typed.phone !== phone || typed.letterhead !== letterhead) && (
-        <Button onClick={() => change(typed)}>Save</Button>
+        <Button onClick={() => change(typed)}>{t`Save`}</Button>
       )}
     </div>
   );
@@ -250,7 +259,7 @@ function PressureLimit({
     (reading.systolicMmHg !== stopAboveSystolicMmHg || reading.diastolicMmHg !== stopAboveDiastolicMmHg);
   return (
     <div className="flex items-end gap-3">
-      <BloodPressureFields label="Work ends above" typed={typed} onChange={setTyped} />
+      <BloodPressureFields label={t`Work ends above`} typed={typed} onChange={setTyped} />
       {isChanged && (
         <Button
           onClick={() =>
@@ -260,7 +269,9 @@ function PressureLimit({
             })
           }
         >
-          Save<span className="sr-only"> the blood pressure limit</span>
+          <Trans>
+            Save<span className="sr-only"> the blood pressure limit</span>
+          </Trans>
         </Button>
       )}
     </div>
@@ -284,15 +295,16 @@ function Settings({ settings }: { settings: PracticeSettings }) {
   if (!mayChange) {
     return (
       <p className="mt-4 text-[15px] text-quiet">
-        Units and strictness are changed by a clinician or the owner of the practice. <Why rule="SCR-4" />
+        {t`Units and strictness are changed by a clinician or the owner of the practice.`}{' '}
+        <Why rule="SCR-4" />
       </p>
     );
   }
   return (
-    <section className="mt-5 max-w-5xl space-y-3" aria-label="Settings">
+    <section className="mt-5 max-w-5xl space-y-3" aria-label={t`Settings`}>
       <div className="flex flex-wrap gap-8">
         <Choice
-          label="Weights in"
+          label={t`Weights in`}
           value={settings.massUnit}
           onChange={(massUnit) => change({ massUnit })}
           options={[
@@ -301,7 +313,7 @@ function Settings({ settings }: { settings: PracticeSettings }) {
           ]}
         />
         <Choice
-          label="Lengths in"
+          label={t`Lengths in`}
           value={settings.lengthUnit}
           onChange={(lengthUnit) => change({ lengthUnit })}
           options={[
@@ -310,18 +322,18 @@ function Settings({ settings }: { settings: PracticeSettings }) {
           ]}
         />
         <Choice
-          label="Dates are typed as"
+          label={t`Dates are typed as`}
           value={settings.dateOrder}
           onChange={(dateOrder) => change({ dateOrder })}
-          options={DATE_ORDER_IDS.map((value) => ({ value, label: DATE_ORDERS[value].label }))}
+          options={DATE_ORDER_IDS.map((value) => ({ value, label: told(DATE_ORDERS[value].label) }))}
         />
       </div>
       <div className="flex flex-wrap gap-8">
         <Choice
-          label="Effort is said as"
+          label={t`Effort is said as`}
           value={settings.effortIn}
           onChange={(effortIn) => change({ effortIn })}
-          options={EFFORT_IN.map((value) => ({ value, label: EFFORT_SCALES[value].label }))}
+          options={EFFORT_IN.map((value) => ({ value, label: told(EFFORT_SCALES[value].label) }))}
         />
         <PressureLimit settings={settings} change={change} />
       </div>
@@ -329,12 +341,12 @@ function Settings({ settings }: { settings: PracticeSettings }) {
       <OnPaper settings={settings} change={change} />
       <details>
         <summary className="min-h-11 cursor-pointer py-2 text-[15px] font-semibold">
-          Stricter screening: {stops.length === 0 ? 'none' : `${stops.length} more items stop`}
+          {t`Stricter screening: ${stops.length === 0 ? t`none` : t`${stops.length} more items stop`}`}
         </summary>
-        <p className="text-[14px] text-quiet">{RULES['SCR-1'].text}</p>
+        <p className="text-[14px] text-quiet">{told(RULES['SCR-1'].text)}</p>
         <Ticks<ItemId>
-          label="These stop a start here, though the rule only asks for a clearance"
-          options={mayBeStricter.map((value) => ({ value, label: SCREEN_ITEMS[value].label }))}
+          label={t`These stop a start here, though the rule only asks for a clearance`}
+          options={mayBeStricter.map((value) => ({ value, label: told(SCREEN_ITEMS[value].label) }))}
           chosen={stops}
           onChange={(chosen) => change({ stricter: chosen.map((item) => ({ item, level: 'stop' })) })}
         />

@@ -1,9 +1,11 @@
+import { t } from '@lingui/core/macro';
 import { useState } from 'react';
 import type { PracticeSettings } from '#contract/practice';
 import { whoMay } from '#core/access/deeds';
 import { CEILING_MMHG } from '#core/pressure/arbitrary';
 import { RULES } from '#core/rules/catalogue';
 import { useMay } from '../../data/queries';
+import { told } from '../../language/told';
 import { Button } from '../../parts/Button';
 import { NumberField } from '../../parts/NumberField';
 
@@ -21,9 +23,9 @@ export function WithoutLop({
   return (
     <details>
       <summary className="min-h-11 cursor-pointer py-2 text-[15px] font-semibold">
-        Without a LOP: {arbitraryUpToMmHg === null ? 'off' : `up to ${arbitraryUpToMmHg} mmHg`}
+        {t`Without a LOP: ${arbitraryUpToMmHg === null ? t`off` : t`up to ${arbitraryUpToMmHg} mmHg`}`}
       </summary>
-      <p className="mb-2 max-w-3xl text-[14px] text-quiet">{RULES['PRS-7'].text}</p>
+      <p className="mb-2 max-w-3xl text-[14px] text-quiet">{told(RULES['PRS-7'].text)}</p>
       {mayAllow ? (
         <form
           className="flex flex-wrap items-end gap-3"
@@ -33,14 +35,14 @@ export function WithoutLop({
           }}
         >
           <NumberField
-            label={`The most without a LOP, ${CEILING_MMHG.least} to ${CEILING_MMHG.most}`}
+            label={t`The most without a LOP, ${CEILING_MMHG.least} to ${CEILING_MMHG.most}`}
             unit="mmHg"
             value={mmHg}
             onValue={setMmHg}
           />
           {mmHg !== arbitraryUpToMmHg && (
             <Button type="submit" disabled={!isRight}>
-              {arbitraryUpToMmHg === null ? 'Switch it on' : 'Save the most'}
+              {arbitraryUpToMmHg === null ? t`Switch it on` : t`Save the most`}
             </Button>
           )}
           {arbitraryUpToMmHg !== null && (
@@ -50,12 +52,12 @@ export function WithoutLop({
                 change({ arbitraryUpToMmHg: null });
               }}
             >
-              Switch it off
+              {t`Switch it off`}
             </Button>
           )}
         </form>
       ) : (
-        <p className="text-[15px]">{whoMay('allow-arbitrary')}</p>
+        <p className="text-[15px]">{told(whoMay('allow-arbitrary'))}</p>
       )}
     </details>
   );

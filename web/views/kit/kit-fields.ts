@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import type { KitItem, KitList } from '#contract/practice';
 import type { Strap } from '#core/kit/strap';
 import { PLACE_IDS, PLACE_LABELS } from '#core/quantity/place';
@@ -25,11 +26,11 @@ type Kind = { list: KitList; title: string; add: string; fixed: Record<string, u
 
 const LIMB_KIND: KitField = {
   key: 'limbKind',
-  label: 'For',
+  label: t`For`,
   type: { choices: { arm: 'arm', leg: 'thigh' } },
 };
-const LABEL: KitField = { key: 'label', label: 'Name', type: 'text' };
-const PLACES: KitField = { key: 'places', label: 'Where it is (none ticked: everywhere)', type: 'places' };
+const LABEL: KitField = { key: 'label', label: t`Name`, type: 'text' };
+const PLACES: KitField = { key: 'places', label: t`Where it is (none ticked: everywhere)`, type: 'places' };
 
 /** What is worn without a gauge, by what its tightness is counted in (rule FIT-5). */
 const byFeel = (
@@ -45,7 +46,7 @@ const byFeel = (
   fields: [
     LABEL,
     LIMB_KIND,
-    { key: 'widthCm', label: 'Width', type: 'length' },
+    { key: 'widthCm', label: t`Width`, type: 'length' },
     { key: 'firstMark', label: first, type: 'number' },
     { key: 'lastMark', label: last, type: 'number' },
     PLACES,
@@ -56,86 +57,86 @@ const byFeel = (
 export const KINDS = {
   cuff: {
     list: 'cuffs',
-    title: 'Cuffs',
-    add: 'Add a cuff',
+    title: t`Cuffs`,
+    add: t`Add a cuff`,
     fixed: {},
     fields: [
       LABEL,
       LIMB_KIND,
-      { key: 'widthCm', label: 'Bladder width', type: 'length' },
-      { key: 'girthLowCm', label: 'Girth from', type: 'length' },
-      { key: 'girthHighCm', label: 'Girth to', type: 'length' },
-      { key: 'shape', label: 'Shape', type: { choices: { straight: 'straight', contoured: 'contoured' } } },
-      { key: 'bladder', label: 'Bladder', type: { choices: { single: 'single', segmented: 'segmented' } } },
-      { key: 'canOcclude', label: 'Can fully occlude', type: 'yes-no' },
-      { key: 'maxPressureMmHg', label: 'Highest pressure, mmHg', type: 'number' },
+      { key: 'widthCm', label: t`Bladder width`, type: 'length' },
+      { key: 'girthLowCm', label: t`Girth from`, type: 'length' },
+      { key: 'girthHighCm', label: t`Girth to`, type: 'length' },
+      { key: 'shape', label: t`Shape`, type: { choices: { straight: 'straight', contoured: 'contoured' } } },
+      { key: 'bladder', label: t`Bladder`, type: { choices: { single: 'single', segmented: 'segmented' } } },
+      { key: 'canOcclude', label: t`Can fully occlude`, type: 'yes-no' },
+      { key: 'maxPressureMmHg', label: t`Highest pressure, mmHg`, type: 'number' },
       PLACES,
     ],
   },
   pump: {
     list: 'pumps',
-    title: 'Gauges and pumps',
-    add: 'Add a gauge or pump',
+    title: t`Gauges and pumps`,
+    add: t`Add a gauge or pump`,
     fixed: {},
     fields: [
       LABEL,
-      { key: 'kind', label: 'Kind', type: { choices: { 'by-hand': 'by hand', regulated: 'regulated' } } },
-      { key: 'divisionMmHg', label: 'Division, mmHg', type: 'number' },
-      { key: 'keepsPressure', label: 'Keeps pressure when unplugged', type: 'yes-no' },
+      { key: 'kind', label: t`Kind`, type: { choices: { 'by-hand': t`by hand`, regulated: 'regulated' } } },
+      { key: 'divisionMmHg', label: t`Division, mmHg`, type: 'number' },
+      { key: 'keepsPressure', label: t`Keeps pressure when unplugged`, type: 'yes-no' },
       PLACES,
     ],
   },
   masses: {
     list: 'weightKits',
-    title: 'Dumbbells and ankle weights',
-    add: 'Add dumbbells or ankle weights',
+    title: t`Dumbbells and ankle weights`,
+    add: t`Add dumbbells or ankle weights`,
     fixed: { kind: 'single-masses' },
-    fields: [LABEL, { key: 'massesKg', label: 'Weights, separated by spaces', type: 'masses' }, PLACES],
+    fields: [LABEL, { key: 'massesKg', label: t`Weights, separated by spaces`, type: 'masses' }, PLACES],
   },
   bar: {
     list: 'weightKits',
-    title: 'Bars and plates',
-    add: 'Add a bar and plates',
+    title: t`Bars and plates`,
+    add: t`Add a bar and plates`,
     fixed: { kind: 'bar-and-plates' },
     fields: [
       LABEL,
-      { key: 'barKg', label: 'Bar', type: 'mass' },
-      { key: 'pairs', label: 'Plates as weight × pairs, such as 1.25×1 2.5×2 10lb×1', type: 'pairs' },
+      { key: 'barKg', label: t`Bar`, type: 'mass' },
+      { key: 'pairs', label: t`Plates as weight × pairs, such as 1.25×1 2.5×2 10lb×1`, type: 'pairs' },
       PLACES,
     ],
   },
   stack: {
     list: 'weightKits',
-    title: 'Stacks',
-    add: 'Add a stack',
+    title: t`Stacks`,
+    add: t`Add a stack`,
     fixed: { kind: 'stack' },
     fields: [
       LABEL,
-      { key: 'lightestKg', label: 'Lightest', type: 'mass' },
-      { key: 'stepKg', label: 'Step', type: 'mass' },
-      { key: 'heaviestKg', label: 'Heaviest', type: 'mass' },
+      { key: 'lightestKg', label: t`Lightest`, type: 'mass' },
+      { key: 'stepKg', label: t`Step`, type: 'mass' },
+      { key: 'heaviestKg', label: t`Heaviest`, type: 'mass' },
       PLACES,
     ],
   },
   bands: {
     list: 'weightKits',
-    title: 'Bands',
-    add: 'Add bands',
+    title: t`Bands`,
+    add: t`Add bands`,
     fixed: { kind: 'bands' },
     fields: [
       LABEL,
-      { key: 'names', label: 'Names, lightest first, separated by spaces', type: 'words' },
+      { key: 'names', label: t`Names, lightest first, separated by spaces`, type: 'words' },
       PLACES,
     ],
   },
-  strap: byFeel('marks', 'Marked straps, without a gauge', 'Add a strap', ['First mark', 'Last mark']),
-  wrap: byFeel('turns', 'Elastic wraps, without marks or a gauge', 'Add a wrap', [
-    'Fewest turns',
-    'Most turns',
+  strap: byFeel('marks', t`Marked straps, without a gauge`, t`Add a strap`, [t`First mark`, t`Last mark`]),
+  wrap: byFeel('turns', t`Elastic wraps, without marks or a gauge`, t`Add a wrap`, [
+    t`Fewest turns`,
+    t`Most turns`,
   ]),
-  squeezed: byFeel('squeezes', 'Hand pumps without a gauge, by feel', 'Add a hand pump by feel', [
-    'Fewest squeezes',
-    'Most squeezes',
+  squeezed: byFeel('squeezes', t`Hand pumps without a gauge, by feel`, t`Add a hand pump by feel`, [
+    t`Fewest squeezes`,
+    t`Most squeezes`,
   ]),
 } as const satisfies Record<string, Kind>;
 export type KitKind = keyof typeof KINDS;

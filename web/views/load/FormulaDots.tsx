@@ -1,4 +1,6 @@
+import { t } from '@lingui/core/macro';
 import type { Derived } from '#core/derivation/derived';
+import { told } from '../../language/told';
 import { useUnits } from '../../parts/units';
 import { useWidth } from '../../parts/use-width';
 
@@ -23,7 +25,7 @@ export function FormulaDots({ oneRepMax }: { oneRepMax: Derived }) {
         width={width}
         height={height}
         role="img"
-        aria-label={`Seven estimates from ${mass.words(low)} to ${mass.words(high)}, median ${mass.words(oneRepMax.value)}`}
+        aria-label={t`Seven estimates from ${mass.words(low)} to ${mass.words(high)}, median ${mass.words(oneRepMax.value)}`}
       >
         <line
           x1={x(oneRepMax.value)}
@@ -40,12 +42,12 @@ export function FormulaDots({ oneRepMax }: { oneRepMax: Derived }) {
           fontSize="13"
           fill="var(--color-plum)"
         >
-          median
+          {t`median`}
         </text>
         {estimates.map(({ label, kg }, place) => (
           <g key={label} transform={`translate(0 ${place * ROW + 12})`}>
             <text x={0} y={5} fontSize="15" fill="var(--color-ink)">
-              {label}
+              {told(label)}
             </text>
             <line x1={LEFT} x2={width - 60} y1={0} y2={0} stroke="var(--color-rule)" />
             <circle cx={x(kg)} cy={0} r={5} fill="var(--color-ink)" />

@@ -1,4 +1,6 @@
 import { zodResolver } from '@hookform/resolvers/zod';
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useForm } from 'react-hook-form';
 import { useNavigate } from 'react-router';
 import type { ClientRecord } from '#contract/client';
@@ -14,6 +16,7 @@ import { checkTest } from '#core/strength/check-test';
 import { checkRepsToFailure, oneRepMax, strengthTestSchema } from '#core/strength/one-rep-max';
 import { api, failureWords, read } from '../../data/api';
 import { useRecordWrite } from '../../data/queries';
+import { told } from '../../language/told';
 import { BenchHeading } from '../../parts/Bench';
 import { Button } from '../../parts/Button';
 import { Choice } from '../../parts/Choice';
@@ -92,8 +95,8 @@ export function LoadBench({ client }: { client: ClientRecord }) {
         className="grid grid-cols-[minmax(0,1fr)] gap-8 lg:grid-cols-[24rem_minmax(0,1fr)]"
       >
         <div className="space-y-5">
-          <BenchHeading title="Load">
-            One clean set to failure, 3 to 10 repetitions, or a single one.
+          <BenchHeading title={t`Load`}>
+            {t`One clean set to failure, 3 to 10 repetitions, or a single one.`}
           </BenchHeading>
           <ExercisePicker
             library={library}
@@ -101,37 +104,39 @@ export function LoadBench({ client }: { client: ClientRecord }) {
             onChange={(exerciseId) => setValue('exerciseId', exerciseId)}
           />
           <Choice
-            label="Side"
+            label={t`Side`}
             value={values.side}
             onChange={(side) => setValue('side', side)}
             options={[
-              { value: 'left', label: 'Left' },
-              { value: 'right', label: 'Right' },
-              { value: 'both', label: 'Both' },
+              { value: 'left', label: t`Left` },
+              { value: 'right', label: t`Right` },
+              { value: 'both', label: t`Both` },
             ]}
           />
           <div className="grid grid-cols-2 gap-4">
             <Field
-              label="Load"
+              label={t`Load`}
               unit={mass.unit}
               number="decimal"
               autoFocus
               {...register('loadKg', typedWith(mass.parse))}
-              error={formState.errors.loadKg?.message}
+              error={told(formState.errors.loadKg?.message)}
             />
             <Field
-              label="Repetitions"
+              label={t`Repetitions`}
               unit="×"
               number="whole"
               {...register('reps', typedWith(toNumber))}
-              error={formState.errors.reps?.message}
+              error={told(formState.errors.reps?.message)}
             />
           </div>
           <p className="text-[14px] text-quiet">
-            An injured or post-operative side is not tested: the other side stands in, marked.{' '}
-            <Why rule="LOAD-2" />
-            {ofOtherSide &&
-              ` On record for the ${ofOtherSide.side}: ${mass.words(ofOtherSide.oneRepMax.value)}.`}
+            <Trans>
+              An injured or post-operative side is not tested: the other side stands in, marked.{' '}
+              <Why rule="LOAD-2" />
+              {ofOtherSide &&
+                t` On record for the ${told(ofOtherSide.side)}: ${mass.words(ofOtherSide.oneRepMax.value)}.`}
+            </Trans>
           </p>
           {findings.map((finding) => (
             <FindingLine key={finding.message} finding={finding} />
@@ -139,13 +144,13 @@ export function LoadBench({ client }: { client: ClientRecord }) {
           {asked}
           {write.error && <FieldError>{failureWords(write.error)}</FieldError>}
           <Button type="submit" kind="main" does="accept" disabled={write.isPending || !mayPass}>
-            Record test
+            {t`Record test`}
           </Button>
         </div>
         <div>
           {result ? (
             <>
-              <Figure label="One-repetition maximum" derived={result} size="text-6xl" />
+              <Figure label={t`One-repetition maximum`} derived={result} size="text-6xl" />
               {test.data &&
                 checkRepsToFailure(test.data.reps).map((finding) => (
                   <FindingLine key={finding.message} finding={finding} />
@@ -153,7 +158,7 @@ export function LoadBench({ client }: { client: ClientRecord }) {
               <FormulaDots oneRepMax={result} />
             </>
           ) : (
-            <p className="text-quiet">The seven estimates and their median appear here as you type.</p>
+            <p className="text-quiet">{t`The seven estimates and their median appear here as you type.`}</p>
           )}
           <TestsOnRecord client={client} />
         </div>

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { lazy, Suspense, useState } from 'react';
 import type { ClientRecord } from '#contract/client';
 import { errorInUnit } from '#core/outcomes/error';
@@ -9,6 +10,7 @@ import { RULES } from '#core/rules/catalogue';
 import type { StrengthFact } from '#core/strength/fact';
 import { strengthTestIsDue } from '#core/strength/shelf-life';
 import { useOneRepMaxesLike } from '../../data/history';
+import { told } from '../../language/told';
 import { useUnits } from '../../parts/units';
 
 const HistoryChart = lazy(() =>
@@ -29,7 +31,7 @@ export function TestsOnRecord({ client }: { client: ClientRecord }) {
   if (rows.length === 0) return null;
   return (
     <section className="mt-8">
-      <h3 className="font-semibold">Tests on record</h3>
+      <h3 className="font-semibold">{t`Tests on record`}</h3>
       <ul className="mt-1 border-t border-rule">
         {rows.map((fact) => {
           const due = strengthTestIsDue(fact, client.judgedAtMs);
@@ -42,12 +44,12 @@ export function TestsOnRecord({ client }: { client: ClientRecord }) {
                 className="flex min-h-11 w-full flex-wrap items-center gap-x-6 text-left hover:bg-tint"
               >
                 <span className="w-56">
-                  {exerciseLabel(client.facts, fact.exerciseId)}, {fact.side}
+                  {told(exerciseLabel(client.facts, fact.exerciseId))}, {told(fact.side)}
                 </span>
                 <span className="figures text-lg">{mass.words(fact.oneRepMax.value)}</span>
                 <span className={due ? 'notched text-ochre' : 'text-quiet'}>
-                  {ageWords(fact.atMs, client.judgedAtMs)}
-                  {due && ': test again, it holds 6 weeks'}
+                  {told(ageWords(fact.atMs, client.judgedAtMs))}
+                  {due && t`: test again, it holds 6 weeks`}
                 </span>
               </button>
             </li>
@@ -70,15 +72,15 @@ const sameTest = (a: StrengthFact, b: StrengthFact): boolean =>
 function TestHistory({ client, fact }: { client: ClientRecord; fact: StrengthFact }) {
   const { mass } = useUnits();
   const tests = useOneRepMaxesLike(client.id, fact);
-  const drawing = <p className="text-quiet">Drawing…</p>;
+  const drawing = <p className="text-quiet">{t`Drawing…`}</p>;
   if (!tests) return drawing;
   return (
     <Suspense fallback={drawing}>
       <HistoryChart
-        caption={`${exerciseLabel(client.facts, fact.exerciseId)}, ${fact.side}: 1RM in ${mass.unit}, with ±${Math.round(100 * REAL_SHARE)} % about the newest: less is noise`}
+        caption={t`${told(exerciseLabel(client.facts, fact.exerciseId))}, ${told(fact.side)}: 1RM in ${told(mass.unit)}, with ±${Math.round(100 * REAL_SHARE)} % about the newest: less is noise`}
         unit={mass.unit}
-        within={Number(mass.show(fact.oneRepMax.value)) * REAL_SHARE}
-        points={tests.map(({ atMs, value }) => ({ atMs, value: Number(mass.show(value)) }))}
+        within={mass.inUnit(fact.oneRepMax.value) * REAL_SHARE}
+        points={tests.map(({ atMs, value }) => ({ atMs, value: mass.inUnit(value) }))}
       />
     </Suspense>
   );

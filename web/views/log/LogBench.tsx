@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { toast } from 'sonner';
@@ -7,6 +9,7 @@ import { libraryOf } from '#core/protocol/exercises';
 import { LIMB_LABELS, type Limb } from '#core/quantity/limb';
 import { failureWords } from '../../data/api';
 import { useLog } from '../../data/outcomes';
+import { told } from '../../language/told';
 import { Button } from '../../parts/Button';
 import { Choice } from '../../parts/Choice';
 import { FieldError } from '../../parts/Field';
@@ -19,11 +22,11 @@ import { TakePersonOut } from './TakePersonOut';
 
 type Order = 'newest' | 'oldest' | 'longest' | 'most' | 'hardest';
 const ORDERS: Record<Order, { label: string; by: (a: LoggedSession, b: LoggedSession) => number }> = {
-  newest: { label: 'newest first', by: (a, b) => b.startedAtMs - a.startedAtMs },
-  oldest: { label: 'oldest first', by: (a, b) => a.startedAtMs - b.startedAtMs },
-  longest: { label: 'longest occluded', by: (a, b) => b.line.occludedMs - a.line.occludedMs },
-  most: { label: 'most volume', by: (a, b) => b.line.volumeKgReps - a.line.volumeKgReps },
-  hardest: { label: 'hardest', by: (a, b) => (b.line.effort ?? -1) - (a.line.effort ?? -1) },
+  newest: { label: t`newest first`, by: (a, b) => b.startedAtMs - a.startedAtMs },
+  oldest: { label: t`oldest first`, by: (a, b) => a.startedAtMs - b.startedAtMs },
+  longest: { label: t`longest occluded`, by: (a, b) => b.line.occludedMs - a.line.occludedMs },
+  most: { label: t`most volume`, by: (a, b) => b.line.volumeKgReps - a.line.volumeKgReps },
+  hardest: { label: t`hardest`, by: (a, b) => (b.line.effort ?? -1) - (a.line.effort ?? -1) },
 };
 
 type Row = { head: ReturnType<typeof byPeriod>[number] } | { session: LoggedSession };
@@ -38,7 +41,7 @@ export function LogBench({ client }: { client: ClientRecord }) {
   const library = useMemo(() => libraryOf(client.facts.ownExercises), [client.facts.ownExercises]);
   const { zoneOffsetMs } = client.facts;
   const planName = (id: string) =>
-    client.facts.coursePlans.find((plan) => plan.id === id)?.name ?? 'a plan that has ended';
+    client.facts.coursePlans.find((plan) => plan.id === id)?.name ?? t`a plan that has ended`;
   const sessions = useMemo(
     () => (data?.sessions ?? []).filter((session) => fits(session, limb, search)),
     [data, limb, search],
@@ -56,19 +59,21 @@ export function LogBench({ client }: { client: ClientRecord }) {
     ]);
   }, [sessions, order, period, library, zoneOffsetMs]);
   if (error) return <FieldError>{failureWords(error)}</FieldError>;
-  if (!data) return <p className="text-quiet">Reading the log…</p>;
+  if (!data) return <p className="text-quiet">{t`Reading the log…`}</p>;
   if (data.sessions.length === 0) {
     return (
       <section aria-labelledby="log-title">
         <h2 id="log-title" className="text-2xl font-semibold">
-          Log
+          {t`Log`}
         </h2>
         <p className="mt-2 max-w-prose">
-          Nothing was finished yet. Every session that is run, or entered later, stands here with its sets,
-          rests, loads and minutes occluded, and adds up.{' '}
-          <Link to={`/people/${client.id}/run`} className="font-semibold underline underline-offset-4">
-            Go to Run
-          </Link>
+          <Trans>
+            Nothing was finished yet. Every session that is run, or entered later, stands here with its sets,
+            rests, loads and minutes occluded, and adds up.{' '}
+            <Link to={`/people/${client.id}/run`} className="font-semibold underline underline-offset-4">
+              Go to Run
+            </Link>
+          </Trans>
         </p>
         <div className="mt-4">
           <TakePersonOut client={client} />
@@ -80,49 +85,52 @@ export function LogBench({ client }: { client: ClientRecord }) {
   const copy = async () => {
     const { logCsv } = await import('./log-csv');
     await navigator.clipboard.writeText(logCsv(sessions, planName));
-    toast(`${sessions.length} sessions copied, a row for each set.`);
+    toast(t`${sessions.length} sessions copied, a row for each set.`);
   };
   return (
     <section aria-labelledby="log-title" className="flex flex-col gap-4">
       <h2 id="log-title" className="sr-only">
-        Log
+        {t`Log`}
       </h2>
       {/* On a phone what it adds up to comes before how to look at it. */}
       <div className="max-md:order-1 print:hidden">
         <div className="flex flex-wrap items-end gap-x-4 gap-y-2">
-          <SearchField label="Exercise or plan" value={search} onChange={setSearch} />
+          <SearchField label={t`Exercise or plan`} value={search} onChange={setSearch} />
           {limbs.length > 1 && (
             <Picker
-              label="Limb"
+              label={t`Limb`}
               value={limb}
               onChange={setLimb}
               options={[
-                { value: '' as const, label: 'every limb' },
-                ...limbs.map((value) => ({ value, label: LIMB_LABELS[value].toLowerCase() })),
+                { value: '' as const, label: t`every limb` },
+                ...limbs.map((value) => ({ value, label: told(LIMB_LABELS[value].toLowerCase()) })),
               ]}
             />
           )}
           <Picker
-            label="Order"
+            label={t`Order`}
             value={order}
             onChange={setOrder}
-            options={(Object.keys(ORDERS) as Order[]).map((value) => ({ value, label: ORDERS[value].label }))}
+            options={(Object.keys(ORDERS) as Order[]).map((value) => ({
+              value,
+              label: told(ORDERS[value].label),
+            }))}
           />
           <Choice
-            label="Added up by"
+            label={t`Added up by`}
             value={period}
             onChange={setPeriod}
             options={[
-              { value: 'day', label: 'day' },
-              { value: 'week', label: 'week' },
-              { value: 'all', label: 'in all' },
+              { value: 'day', label: t`day` },
+              { value: 'week', label: t`week` },
+              { value: 'all', label: t`in all` },
             ]}
           />
-          <Button onClick={() => void copy()}>Copy as CSV</Button>
+          <Button onClick={() => void copy()}>{t`Copy as CSV`}</Button>
           <TakePersonOut client={client} />
         </div>
       </div>
-      {whole ? <LogTotalsLine totals={whole.totals} /> : <p>No session fits.</p>}
+      {whole ? <LogTotalsLine totals={whole.totals} /> : <p>{t`No session fits.`}</p>}
       <div className="max-md:order-2">
         <LongList count={rows.length} lineHeightPx={62} className="border-t border-ink/40" onInView={nothing}>
           {(place) => {
@@ -147,6 +155,7 @@ function fits({ line }: LoggedSession, limb: Limb | '', search: string): boolean
   const isOfLimb = limb === '' || line.limbs.some((one) => one.limb === limb);
   const words = search.trim().toLowerCase();
   return (
-    isOfLimb && (words === '' || line.exercises.some(({ label }) => label.toLowerCase().includes(words)))
+    isOfLimb &&
+    (words === '' || line.exercises.some(({ label }) => told(label).toLowerCase().includes(words)))
   );
 }

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { Link } from 'react-router';
 import type { LoggedSession } from '#core/outcomes/add-up';
 import type { LineExercise } from '#core/outcomes/session-line';
@@ -5,6 +6,7 @@ import { LIMB_LABELS, limbSide, limbsWords } from '#core/quantity/limb';
 import { EFFORT_SCALES, type EffortScale } from '#core/session/effort';
 import { SIGNS } from '#core/session/signs';
 import { useEffortIn } from '../../data/use-effort-in';
+import { told } from '../../language/told';
 import { clock, dayAndTime, plain } from '../../parts/format';
 import { type Measure, useUnits } from '../../parts/units';
 
@@ -18,7 +20,7 @@ export function LogLine({
 }) {
   const { mass } = useUnits();
   const scale = EFFORT_SCALES[useEffortIn()];
-  const told = line.signs.filter((sign) => SIGNS[sign].level !== 'expected');
+  const noticed = line.signs.filter((sign) => SIGNS[sign].level !== 'expected');
   const relative = line.limbs.flatMap((dose) =>
     dose.relativePressureTimePercentLopMin === null
       ? []
@@ -26,7 +28,7 @@ export function LogLine({
           {
             percentLopMin: dose.relativePressureTimePercentLopMin,
             side: limbSide(dose.limb),
-            words: `${LIMB_LABELS[dose.limb].toLowerCase()} ${plain(dose.pressureTimeMmHgMin ?? 0, 0)} mmHg·min`,
+            words: `${told(LIMB_LABELS[dose.limb].toLowerCase())} ${plain(dose.pressureTimeMmHgMin ?? 0, 0)} mmHg·min`,
           },
         ],
   );
@@ -37,8 +39,8 @@ export function LogLine({
           {dayAndTime(startedAtMs)}
         </Link>
         <p className="text-[14px] leading-snug text-quiet">
-          {planName}
-          {line.isEnteredLater && ', entered later'}
+          {told(planName)}
+          {line.isEnteredLater && t`, entered later`}
         </p>
       </div>
       <ul className="min-w-0">
@@ -48,33 +50,33 @@ export function LogLine({
             <ExerciseWords sessionId={id} exercise={exercise} mass={mass} scale={scale} />
           </li>
         ))}
-        {told.length > 0 && (
+        {noticed.length > 0 && (
           <li className="notched text-[15px] text-ochre">
-            {told.map((sign) => SIGNS[sign].label).join(', ')}
+            {told(noticed.map((sign) => SIGNS[sign].label).join(', '))}
           </li>
         )}
       </ul>
       <dl className="col-start-2 flex flex-wrap gap-x-5 text-[15px] lg:col-start-3 lg:justify-end">
-        <Figure label="occluded" value={clock(line.occludedMs)} />
+        <Figure label={t`occluded`} value={clock(line.occludedMs)} />
         <Figure
-          label="longest"
+          label={t`longest`}
           value={clock(Math.max(0, ...line.limbs.map((limb) => limb.longestContinuousMs)))}
         />
         {relative.length > 0 && (
           <Figure
-            label={`%LOP·min${relative.length > 1 ? ` ${relative.map(({ side }) => side).join(' | ')}` : ''}`}
+            label={`%LOP·min${relative.length > 1 ? ` ${told(relative.map(({ side }) => side).join(' | '))}` : ''}`}
             value={relative.map(({ percentLopMin }) => plain(percentLopMin, 0)).join(' | ')}
-            title={relative.map(({ words }) => words).join(', ')}
+            title={told(relative.map(({ words }) => words).join(', '))}
           />
         )}
         {line.volumeKgReps > 0 && (
-          <Figure label={`${mass.unit}·reps`} value={plain(Number(mass.show(line.volumeKgReps)), 0)} />
+          <Figure label={t`${told(mass.unit)}·reps`} value={plain(mass.inUnit(line.volumeKgReps), 0)} />
         )}
         <Figure
-          label={scale.asked.toLowerCase()}
+          label={told(scale.asked.toLowerCase())}
           value={line.effort === null ? '–' : `${scale.toSaid(line.effort)}`}
         />
-        <Figure label="pain" value={line.worstPain === null ? '–' : `${line.worstPain}`} />
+        <Figure label={t`pain`} value={line.worstPain === null ? '–' : `${line.worstPain}`} />
       </dl>
     </div>
   );
@@ -82,9 +84,9 @@ export function LogLine({
 
 function Figure({ label, value, title }: { label: string; value: string; title?: string }) {
   return (
-    <div className="min-w-12" title={title}>
-      <dd className="figures text-lg leading-tight">{value}</dd>
-      <dt className="text-[13px] text-quiet">{label}</dt>
+    <div className="min-w-12" title={told(title)}>
+      <dd className="figures text-lg leading-tight">{told(value)}</dd>
+      <dt className="text-[13px] text-quiet">{told(label)}</dt>
     </div>
   );
 }
@@ -106,22 +108,22 @@ function ExerciseWords({
   const rests = sets.flatMap(({ restMs }) => (restMs === null ? [] : [clock(restMs)]));
   return (
     <p>
-      {label}
-      <span className="text-quiet">, {limbsWords(limbs.map(({ limb }) => limb))}: </span>
+      {told(label)}
+      <span className="text-quiet">, {told(limbsWords(limbs.map(({ limb }) => limb)))}: </span>
       {sets.map((set) => (
         <Link
           key={set.setIndex}
           to={`/sessions/${sessionId}?at=${set.fromMs}`}
-          title={`Set ${set.setIndex + 1}${set.effort === null ? '' : `, ${scale.asked.toLowerCase()} ${scale.toSaid(set.effort)}`}`}
+          title={t`Set ${set.setIndex + 1}${set.effort === null ? '' : `, ${told(scale.asked.toLowerCase())} ${told(scale.toSaid(set.effort))}`}`}
           className="figures mr-2 underline-offset-4 hover:underline"
         >
-          {set.plannedReps === null ? 'timed' : set.reps}
+          {set.plannedReps === null ? t`timed` : set.reps}
         </Link>
       ))}
       <span className="text-quiet">
-        {planned > 0 && `of ${planned}`}
+        {planned > 0 && t`of ${planned}`}
         {loads.map((loadKg) => (loadKg === null ? '' : `, ${mass.words(loadKg)}`)).join('')}
-        {rests.length > 0 && `, rests ${rests.join(' ')}`}
+        {rests.length > 0 && t`, rests ${rests.join(' ')}`}
       </span>
     </p>
   );

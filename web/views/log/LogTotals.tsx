@@ -1,7 +1,9 @@
+import { t } from '@lingui/core/macro';
 import { format } from 'date-fns';
 import type { Given, LogPeriod, LogTotals } from '#core/outcomes/add-up';
 import { capital } from '#core/quantity/capital';
 import { LIMB_LABELS } from '#core/quantity/limb';
+import { told } from '../../language/told';
 import { clock, plain } from '../../parts/format';
 import { noonOf } from '../../parts/noon';
 import { useUnits } from '../../parts/units';
@@ -16,33 +18,33 @@ const long = (ms: number): string => {
 export function LogTotalsLine({ totals }: { totals: LogTotals }) {
   const { mass } = useUnits();
   const figures: [string, string][] = [
-    ['Sessions', `${totals.sessions}`],
-    ['Occluded in all', long(totals.occludedMs)],
-    ['Sets', `${totals.sets}`],
-    ['Repetitions', totals.plannedReps > 0 ? `${totals.reps} of ${totals.plannedReps}` : `${totals.reps}`],
-    [`Volume, ${mass.unit}·reps`, plain(Number(mass.show(totals.volumeKgReps)), 0)],
+    [t`Sessions`, `${totals.sessions}`],
+    [t`Occluded in all`, long(totals.occludedMs)],
+    [t`Sets`, `${totals.sets}`],
+    [t`Repetitions`, totals.plannedReps > 0 ? t`${totals.reps} of ${totals.plannedReps}` : `${totals.reps}`],
+    [t`Volume, ${told(mass.unit)}·reps`, plain(mass.inUnit(totals.volumeKgReps), 0)],
   ];
   return (
-    <section aria-label="In all">
+    <section aria-label={t`In all`}>
       <dl className="flex flex-wrap gap-x-10 gap-y-2">
         {figures.map(([label, value]) => (
           <div key={label}>
-            <dt className="text-[14px] text-quiet">{label}</dt>
-            <dd className="figures text-3xl">{value}</dd>
+            <dt className="text-[14px] text-quiet">{told(label)}</dt>
+            <dd className="figures text-3xl">{told(value)}</dd>
           </div>
         ))}
       </dl>
       <details className="mt-2">
-        <summary className="min-h-9 cursor-pointer py-1">By limb and muscle</summary>
+        <summary className="min-h-9 cursor-pointer py-1">{t`By limb and muscle`}</summary>
         <div className="flex flex-wrap gap-x-12 gap-y-4">
           <GivenTable
-            caption="Limb"
-            rows={totals.limbs.map((given) => ({ name: LIMB_LABELS[given.limb], given }))}
+            caption={t`Limb`}
+            rows={totals.limbs.map((given) => ({ name: told(LIMB_LABELS[given.limb]), given }))}
           />
           <GivenTable
-            caption="Muscle"
+            caption={t`Muscle`}
             rows={totals.muscles.map((given) => ({
-              name: `${capital(given.muscle)}, ${LIMB_LABELS[given.limb].toLowerCase()}`,
+              name: `${told(capital(given.muscle))}, ${told(LIMB_LABELS[given.limb].toLowerCase())}`,
               given,
             }))}
           />
@@ -54,14 +56,14 @@ export function LogTotalsLine({ totals }: { totals: LogTotals }) {
 
 function GivenTable({ caption, rows }: { caption: string; rows: { name: string; given: Given }[] }) {
   const { mass } = useUnits();
-  const heads = [caption, 'Sets', 'Occluded', 'mmHg·min', '%LOP·min', `${mass.unit}·reps`];
+  const heads = [caption, t`Sets`, t`Occluded`, 'mmHg·min', '%LOP·min', t`${told(mass.unit)}·reps`];
   return (
     <table>
       <thead>
         <tr className="text-left text-[14px] text-quiet">
           {heads.map((head, place) => (
             <th key={head} className={`py-1 pr-6 font-normal ${place > 0 ? 'text-right' : ''}`}>
-              {head}
+              {told(head)}
             </th>
           ))}
         </tr>
@@ -77,7 +79,7 @@ function GivenTable({ caption, rows }: { caption: string; rows: { name: string; 
               long(given.occludedMs),
               given.pressureTimeMmHgMin === null ? '–' : plain(given.pressureTimeMmHgMin, 0),
               given.percentLopMin === null ? '–' : plain(given.percentLopMin, 0),
-              plain(Number(mass.show(given.volumeKgReps)), 0),
+              plain(mass.inUnit(given.volumeKgReps), 0),
             ].map((figure, place) => (
               <td key={heads[place + 1]} className="figures pr-6 text-right">
                 {figure}
@@ -95,18 +97,18 @@ export function PeriodHead({ period: { fromDay, totals }, isWeek }: { period: Lo
   const limbs = totals.limbs
     .map(
       ({ limb, occludedMs, percentLopMin }) =>
-        `${LIMB_LABELS[limb].toLowerCase()} ${long(occludedMs)}${percentLopMin === null ? '' : `, ${plain(percentLopMin, 0)} %LOP·min`}`,
+        `${told(LIMB_LABELS[limb].toLowerCase())} ${long(occludedMs)}${percentLopMin === null ? '' : `, ${plain(percentLopMin, 0)} %LOP·min`}`,
     )
     .join('; ');
   return (
     <h3 className="bg-tint px-2 py-1.5 text-[15px]">
       <span className="font-semibold">
         {isWeek
-          ? `Week of ${format(noonOf(fromDay), 'd MMM yyyy')}`
-          : format(noonOf(fromDay), 'EEEE d MMM yyyy')}
+          ? t`Week of ${format(noonOf(fromDay), t`d MMM yyyy`)}`
+          : format(noonOf(fromDay), t`EEEE d MMM yyyy`)}
       </span>
       <span className="text-quiet">
-        : {totals.sessions} {totals.sessions === 1 ? 'session' : 'sessions'}, {totals.sets} sets; {limbs}
+        {t`: ${totals.sessions} ${totals.sessions === 1 ? t`session` : t`sessions`}, ${totals.sets} sets; ${limbs}`}
       </span>
     </h3>
   );

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import type { ClientRecord } from '#contract/client';
 import { failureWords } from '../../data/api';
 import { useTakeOut } from '../../data/in-and-out';
@@ -17,13 +18,13 @@ export function TakePersonOut({ client: { id, name } }: { client: ClientRecord }
         disabled={takeOut.isPending}
         onClick={() => takeOut.mutate({ path: `archive/of/${id}`, fileName: `${fileName}.ndjson` })}
       >
-        Whole record as a file
+        {t`Whole record as a file`}
       </Button>
       <Button
         disabled={takeOut.isPending}
         onClick={() => takeOut.mutate({ path: `archive/of/${id}/fhir`, fileName: `${fileName}.fhir.json` })}
       >
-        for a clinic (FHIR)
+        {t`for a clinic (FHIR)`}
       </Button>
       {takeOut.error && <FieldError>{failureWords(takeOut.error)}</FieldError>}
     </div>

@@ -1,5 +1,7 @@
+import { t } from '@lingui/core/macro';
 import type { Estimate } from '#core/occlusion-pressure/estimate';
 import { bracket, type Trial } from '#core/occlusion-pressure/trial';
+import { told } from '../../language/told';
 import { useWidth } from '../../parts/use-width';
 
 const ROW = 30;
@@ -35,7 +37,7 @@ export function BracketAxis({
         height={height}
         className="block"
         role="img"
-        aria-label={`Brackets of ${trials.length} trials in mmHg${estimate ? `, estimate ${estimate.pressure.value} ± ${estimate.uncertaintyMmHg}` : ''}`}
+        aria-label={t`Brackets of ${trials.length} trials in mmHg${estimate ? t`, estimate ${estimate.pressure.value} ± ${estimate.uncertaintyMmHg}` : ''}`}
       >
         {ticks.map((mmHg) => (
           <g key={mmHg}>
@@ -54,7 +56,7 @@ export function BracketAxis({
         ))}
         {expectedInView && (
           <path d={`M${x(expectedMmHg)} ${height - 20} l-5 8 h10 z`} fill="none" stroke="var(--color-quiet)">
-            <title>expected for this girth and cuff, as a check only</title>
+            <title>{t`expected for this girth and cuff, as a check only`}</title>
           </path>
         )}
         {ranges.map((range, place) => {
@@ -63,10 +65,10 @@ export function BracketAxis({
             // biome-ignore lint/suspicious/noArrayIndexKey: trials have no identity but their place
             <g key={place}>
               <text x={0} y={y + 15} fontSize="13" fill="var(--color-ink)">
-                Trial {place + 1}
+                {t`Trial ${place + 1}`}
               </text>
-              <Bar from={x(range.rising.low)} to={x(range.rising.high)} y={y} label="up" />
-              <Bar from={x(range.falling.low)} to={x(range.falling.high)} y={y + 12} label="down" />
+              <Bar from={x(range.rising.low)} to={x(range.rising.high)} y={y} label={t`up`} />
+              <Bar from={x(range.falling.low)} to={x(range.falling.high)} y={y + 12} label={t`down`} />
               {range.consistent ? (
                 <rect
                   x={x(range.bracket.low)}
@@ -83,7 +85,7 @@ export function BracketAxis({
                   fontSize="13"
                   fill="var(--color-ochre)"
                 >
-                  inconsistent, not used
+                  {t`inconsistent, not used`}
                 </text>
               )}
             </g>
@@ -131,7 +133,7 @@ function Bar({ from, to, y, label }: { from: number; to: number; y: number; labe
       stroke="var(--color-plum)"
       strokeDasharray="3 2"
     >
-      <title>{label}</title>
+      <title>{told(label)}</title>
     </rect>
   );
 }

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { lazy, Suspense, useState } from 'react';
 import type { ClientRecord } from '#contract/client';
 import type { NewQuickCheck } from '#contract/measurements';
@@ -19,6 +21,7 @@ import { RULES } from '#core/rules/catalogue';
 import { api, failureWords, fieldProblem, read } from '../../data/api';
 import { usePressuresLike } from '../../data/history';
 import { useMay, useRecordWrite } from '../../data/queries';
+import { told } from '../../language/told';
 import { Button } from '../../parts/Button';
 import { Field, FieldError } from '../../parts/Field';
 import { day } from '../../parts/format';
@@ -40,16 +43,16 @@ export function KnownPressures({ client }: { client: ClientRecord }) {
   return (
     <section className="mt-8 border-t border-ink/40 pt-4">
       <div className="flex flex-wrap items-end justify-between gap-4">
-        <h3 className="text-xl font-semibold">Pressures on record</h3>
+        <h3 className="text-xl font-semibold">{t`Pressures on record`}</h3>
         <KeptFor client={client} />
       </div>
       <div className="relative overflow-x-auto">
         <table className="mt-2 w-full max-w-5xl">
           <thead>
             <tr className="text-left text-[14px] text-quiet">
-              {['Limb and position', 'Cuff', 'LOP', 'Measured', 'Due', ''].map((head) => (
+              {[t`Limb and position`, t`Cuff`, 'LOP', t`Measured`, t`Due`, ''].map((head) => (
                 <th key={head} className="py-1 pr-3 font-normal">
-                  {head || <span className="sr-only">Actions</span>}
+                  {told(head) || <span className="sr-only">{t`Actions`}</span>}
                 </th>
               ))}
             </tr>
@@ -58,16 +61,16 @@ export function KnownPressures({ client }: { client: ClientRecord }) {
             {rows.map((fact) => (
               <tr key={fact.id} className="border-t border-rule align-top">
                 <td className="py-2 pr-3">
-                  {LIMB_LABELS[fact.limb]}, {fact.position}
+                  {told(LIMB_LABELS[fact.limb])}, {told(fact.position)}
                 </td>
-                <td className="py-2 pr-3">{fact.cuffLabel}</td>
+                <td className="py-2 pr-3">{told(fact.cuffLabel)}</td>
                 <td className="figures py-2 pr-3 text-lg whitespace-nowrap">
                   {fact.pressure.value} ± {fact.uncertaintyMmHg}
                 </td>
                 <td className="py-2 pr-3">
-                  {ageWords(fact.atMs, client.judgedAtMs)}
-                  {fact.quickChecks.length > 0 && `, quick checks: ${fact.quickChecks.length}`}
-                  {!fact.steady && ', unsteady'}
+                  {told(ageWords(fact.atMs, client.judgedAtMs))}
+                  {fact.quickChecks.length > 0 && t`, quick checks: ${fact.quickChecks.length}`}
+                  {!fact.steady && t`, unsteady`}
                 </td>
                 <td className="py-2 pr-3">
                   <Due client={client} fact={fact} />
@@ -79,10 +82,12 @@ export function KnownPressures({ client }: { client: ClientRecord }) {
                     onClick={() => setOpenId(fact.id === openId ? null : fact.id)}
                     className="min-h-11 font-semibold underline underline-offset-4"
                   >
-                    Check and history
-                    <span className="sr-only">
-                      , {LIMB_LABELS[fact.limb]}, {fact.position}
-                    </span>
+                    <Trans>
+                      Check and history
+                      <span className="sr-only">
+                        , {told(LIMB_LABELS[fact.limb])}, {told(fact.position)}
+                      </span>
+                    </Trans>
                   </button>
                 </td>
               </tr>
@@ -103,12 +108,12 @@ export function KnownPressures({ client }: { client: ClientRecord }) {
 /** How the pressure of a limb in a position came along under a cuff. */
 function PressureHistory({ clientId, fact }: { clientId: string; fact: OcclusionFact }) {
   const points = usePressuresLike(clientId, fact);
-  const drawing = <p className="text-quiet">Drawing…</p>;
+  const drawing = <p className="text-quiet">{t`Drawing…`}</p>;
   if (!points) return drawing;
   return (
     <Suspense fallback={drawing}>
       <HistoryChart
-        caption={`${LIMB_LABELS[fact.limb]}, ${fact.position}, ${fact.cuffLabel}: mmHg, with ±${WITHIN_MMHG} about the newest`}
+        caption={t`${told(LIMB_LABELS[fact.limb])}, ${told(fact.position)}, ${told(fact.cuffLabel)}: mmHg, with ±${WITHIN_MMHG} about the newest`}
         unit="mmHg"
         within={WITHIN_MMHG}
         points={points}
@@ -126,12 +131,12 @@ function KeptFor({ client }: { client: ClientRecord }) {
   const [limb, setLimb] = useState<Limb | 'all'>('all');
   const { shelfLife, limbShelfLives } = client.facts;
   const own = limbShelfLives.map(
-    (one) => `${LIMB_LABELS[one.limb].toLowerCase()} ${SHELF_LIFE_LABELS[one.shelfLife]}`,
+    (one) => `${told(LIMB_LABELS[one.limb].toLowerCase())} ${told(SHELF_LIFE_LABELS[one.shelfLife])}`,
   );
-  const lives = shelfLifeSchema.options.map((value) => ({ value, label: SHELF_LIFE_LABELS[value] }));
+  const lives = shelfLifeSchema.options.map((value) => ({ value, label: told(SHELF_LIFE_LABELS[value]) }));
   const likeOthers = {
     value: 'like-others',
-    label: `as the others: ${SHELF_LIFE_LABELS[shelfLife]}`,
+    label: t`as the others: ${told(SHELF_LIFE_LABELS[shelfLife])}`,
   } as const;
   const operated = proceduresInForce(client.facts, client.judgedAtMs).map(({ limb }) => limb);
   return (
@@ -139,24 +144,24 @@ function KeptFor({ client }: { client: ClientRecord }) {
       {isClinician ? (
         <div className="flex flex-wrap items-end gap-3">
           <Picker
-            label="Pressures of"
+            label={t`Pressures of`}
             value={limb}
             onChange={setLimb}
             options={[
-              { value: 'all', label: 'every limb' },
-              ...LIMBS.map((value) => ({ value, label: LIMB_LABELS[value].toLowerCase() })),
+              { value: 'all', label: t`every limb` },
+              ...LIMBS.map((value) => ({ value, label: told(LIMB_LABELS[value].toLowerCase()) })),
             ]}
           />
           {limb === 'all' ? (
             <Picker
-              label="are kept for"
+              label={t`are kept for`}
               value={shelfLife}
               onChange={(next) => write.mutate({ limb: null, shelfLife: next })}
               options={lives}
             />
           ) : (
             <Picker
-              label="are kept for"
+              label={t`are kept for`}
               value={limbShelfLives.find((one) => one.limb === limb)?.shelfLife ?? 'like-others'}
               onChange={(next) => write.mutate({ limb, shelfLife: next === 'like-others' ? null : next })}
               options={[likeOthers, ...lives]}
@@ -165,13 +170,15 @@ function KeptFor({ client }: { client: ClientRecord }) {
         </div>
       ) : (
         <p className="text-[15px] text-quiet">
-          Kept for {SHELF_LIFE_LABELS[shelfLife]}; a clinician may change it. <Why rule="SCR-4" />
+          {t`Kept for ${told(SHELF_LIFE_LABELS[shelfLife])}; a clinician may change it.`} <Why rule="SCR-4" />
         </p>
       )}
-      {own.length > 0 && <p className="mt-1 text-[14px] text-quiet">Apart from it: {own.join(', ')}.</p>}
+      {own.length > 0 && (
+        <p className="mt-1 text-[14px] text-quiet">{t`Apart from it: ${own.join(', ')}.`}</p>
+      )}
       {operated.length > 0 && shelfLife !== 'every-session' && (
         <p className="notched mt-1 text-[14px] text-ochre">
-          After an operation, {limbsWords(operated)}: {SHELF_LIFE_LABELS['every-session']}.{' '}
+          {t`After an operation, ${told(limbsWords(operated))}: ${told(SHELF_LIFE_LABELS['every-session'])}.`}{' '}
           <Why rule="LOP-6" />
         </p>
       )}
@@ -184,7 +191,7 @@ function Due({ client, fact }: { client: ClientRecord; fact: OcclusionFact }) {
   const kept = shelfLifeInForce(client.facts, fact.limb, client.judgedAtMs);
   const due = whyDue(fact, client.facts, undefined, kept, client.judgedAtMs);
   return due ? (
-    <span className="notched block text-ochre">due: {due}</span>
+    <span className="notched block text-ochre">{t`due: ${told(due)}`}</span>
   ) : (
     day(dueAtMs(measuredWith(fact), kept))
   );
@@ -210,7 +217,7 @@ function QuickCheckForm({ client, fact }: { client: ClientRecord; fact: Occlusio
   return (
     <form onSubmit={save} noValidate className="space-y-2">
       <Field
-        label="Quick check: pulse under the fingers gone at"
+        label={t`Quick check: pulse under the fingers gone at`}
         unit="mmHg"
         number="whole"
         value={typed}
@@ -218,27 +225,28 @@ function QuickCheckForm({ client, fact }: { client: ClientRecord; fact: Occlusio
         error={fieldProblem(write.error, 'goneMmHg')}
         hint={
           <>
-            Within ±10 it is confirmed and its shelf life begins anew, at most twice. <Why rule="LOP-7" />
+            {t`Within ±10 it is confirmed and its shelf life begins anew, at most twice.`}{' '}
+            <Why rule="LOP-7" />
           </>
         }
       />
       <Field
-        label="In steps of"
+        label={t`In steps of`}
         unit="mmHg"
         number="whole"
         value={step}
         onChange={(event) => setStep(event.target.value)}
         error={fieldProblem(write.error, 'stepMmHg')}
-        hint="Over 10 confirms nothing."
+        hint={t`Over 10 confirms nothing.`}
       />
       {verdict && (
         <p className={verdict.confirmed ? '' : 'notched text-ochre'} role="status">
-          {verdict.words}
+          {told(verdict.words)}
         </p>
       )}
       {write.error && <FieldError>{failureWords(write.error)}</FieldError>}
       <Button type="submit" disabled={!verdict || write.isPending}>
-        Record the check
+        {t`Record the check`}
       </Button>
     </form>
   );

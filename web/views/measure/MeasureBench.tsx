@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { useNavigate } from 'react-router';
 import type { ClientRecord } from '#contract/client';
 import { goTo, type Place, startRound } from '#core/measuring/measuring';
@@ -8,6 +9,7 @@ import type { PrescriptionFact } from '#core/record/facts';
 import { cuffInForce } from '#core/record/in-force';
 import { toMeasure } from '#core/record/to-measure';
 import { usePractice } from '../../data/queries';
+import { told } from '../../language/told';
 import { BenchHeading, FirstDo } from '../../parts/Bench';
 import { Choice } from '../../parts/Choice';
 import { LimbCross } from '../../parts/LimbCross';
@@ -43,17 +45,19 @@ export function MeasureBench({ client }: { client: ClientRecord }) {
     <>
       <section className="grid gap-x-8 gap-y-4 md:grid-cols-[18rem_1fr] md:grid-rows-[auto_1fr] xl:grid-cols-[18rem_17rem_1fr]">
         <div className="space-y-4 md:row-span-2">
-          <BenchHeading title="Measure">Each limb on its own, in the position it will train in.</BenchHeading>
+          <BenchHeading
+            title={t`Measure`}
+          >{t`Each limb on its own, in the position it will train in.`}</BenchHeading>
           <LimbCross
             value={limb}
             known={knownPressures(client)}
             onChange={(next) => go({ ...state.at, limb: next })}
           />
           <Choice
-            label="Position"
+            label={t`Position`}
             value={position}
             onChange={(next) => go({ ...state.at, position: next })}
-            options={POSITIONS.map((value) => ({ value, label: value }))}
+            options={POSITIONS.map((value) => ({ value, label: told(value) }))}
           />
           <RoundPlanner
             fitted={LIMBS.filter((each) => cuffInForce(client.facts, each))}
@@ -89,7 +93,7 @@ export function MeasureBench({ client }: { client: ClientRecord }) {
         )}
         {!fit && (
           <FirstDo clientId={client.id} link="Fit">
-            {LIMB_LABELS[limb]} has no girth and cuff yet, and a pressure belongs to a cuff.{' '}
+            {t`${told(LIMB_LABELS[limb])} has no girth and cuff yet, and a pressure belongs to a cuff.`}{' '}
             <Why rule="FIT-3" />
           </FirstDo>
         )}
@@ -112,9 +116,9 @@ function knownPressures(client: ClientRecord): Partial<Record<Limb, string>> {
   return Object.fromEntries(
     LIMBS.flatMap((limb) => {
       const fact = newest(client.facts.occlusions.filter((occlusion) => occlusion.limb === limb));
-      if (fact) return [[limb, `${fact.pressure.value} ± ${fact.uncertaintyMmHg}, ${fact.position}`]];
+      if (fact) return [[limb, `${fact.pressure.value} ± ${fact.uncertaintyMmHg}, ${told(fact.position)}`]];
       const felt = newest(client.facts.tightness.filter((tightness) => tightness.limb === limb));
-      return felt ? [[limb, `by feel: ${felt.felt} of 10`]] : [];
+      return felt ? [[limb, t`by feel: ${felt.felt} of 10`]] : [];
     }),
   );
 }

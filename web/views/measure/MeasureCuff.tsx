@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useEffect, useRef, useState } from 'react';
 import type { ClientRecord } from '#contract/client';
 import type { NewOcclusion } from '#contract/measurements';
@@ -20,6 +22,7 @@ import { api, failureWords, read } from '../../data/api';
 import { serverNow } from '../../data/clock';
 import { useRecordWrite } from '../../data/queries';
 import { useFrame } from '../../devices/use-frame';
+import { told } from '../../language/told';
 import { Button } from '../../parts/Button';
 import { FieldError } from '../../parts/Field';
 import { Figure } from '../../parts/Figure';
@@ -63,7 +66,7 @@ export function MeasureCuff({
   const setup = setupFor({ ...chosen, pumpId: chosen.pumpId || (practice.pumps[0]?.id ?? '') }, limb);
   const pump = practice.pumps.find(({ id }) => id === setup.pumpId);
   const [volume, setVolume] = useState(0.7);
-  const label = `Measuring ${client.name}, ${LIMB_LABELS[limb].toLowerCase()}`;
+  const label = t`Measuring ${client.name}, ${told(LIMB_LABELS[limb].toLowerCase())}`;
   const { source, trouble } = useSource(setup.from, { clientId: client.id, limb, position }, label);
   const frame = useFrame(source);
   const write = useRecordWrite((json: NewOcclusion) =>
@@ -146,10 +149,12 @@ export function MeasureCuff({
     <>
       <div className="min-w-0 xl:col-span-2">
         <p className="text-[15px]">
-          <strong>
-            {LIMB_LABELS[limb]}, {position}
-          </strong>
-          , {length.words(fit.girthCm)}, {fit.label} ({length.words(fit.widthCm)} wide)
+          <Trans>
+            <strong>
+              {told(LIMB_LABELS[limb])}, {told(position)}
+            </strong>
+            , {length.words(fit.girthCm)}, {told(fit.label)} ({length.words(fit.widthCm)} wide)
+          </Trans>
         </p>
         <SetupSentence
           setup={setup}
@@ -171,7 +176,7 @@ export function MeasureCuff({
           next={() => act({ do: 'next' })}
           skipRecovery={() => act({ do: 'pass-recovery' })}
         />
-        {trouble && <FieldError>{trouble}</FieldError>}
+        {trouble && <FieldError>{told(trouble)}</FieldError>}
         {source.kind !== 'typed' && (
           <ProbeKnob
             source={source}
@@ -181,8 +186,8 @@ export function MeasureCuff({
           />
         )}
         <p className="text-[14px] text-quiet">
-          {METHODS[setup.method].traps.join('. ')}.
-          {pump && !pump.keepsPressure && ' This pump leaks once unplugged: read first.'}
+          {told(METHODS[setup.method].traps.join('. '))}.
+          {pump && !pump.keepsPressure && t` This pump leaks once unplugged: read first.`}
         </p>
       </div>
       <div className="min-w-0 space-y-4 md:col-span-2 xl:col-span-1">
@@ -195,26 +200,29 @@ export function MeasureCuff({
           <BracketAxis trials={trials} estimate={estimate} expectedMmHg={expectedMmHg} />
         ) : (
           <p className="max-w-prose text-[15px] text-quiet">
-            Expect about <span className="figures">{Math.round(expectedMmHg)}</span> mmHg for this girth and
-            cuff, as a check only. <Why rule="LOP-7" /> Two trials within 10 mmHg are enough, with 60 s of
-            free flow between. <Why rule="LOP-3" />
+            <Trans>
+              Expect about <span className="figures">{Math.round(expectedMmHg)}</span> mmHg for this girth and
+              cuff, as a check only. <Why rule="LOP-7" /> Two trials within 10 mmHg are enough, with 60 s of
+              free flow between.
+            </Trans>{' '}
+            <Why rule="LOP-3" />
           </p>
         )}
         {estimate && (
           <div className="flex flex-wrap items-center gap-x-5 gap-y-2">
-            <Figure label="Limb occlusion pressure" derived={estimate.pressure} size="text-5xl" />
+            <Figure label={t`Limb occlusion pressure`} derived={estimate.pressure} size="text-5xl" />
             <p className="figures text-3xl">±{estimate.uncertaintyMmHg}</p>
           </div>
         )}
-        {estimate && <p className="max-w-prose">{estimate.advice.words}</p>}
+        {estimate && <p className="max-w-prose">{told(estimate.advice.words)}</p>}
         {estimate && other && (
           <p className="max-w-prose text-[15px] text-quiet">
-            {sideDifferenceWords(limb, estimate.pressure.value, other.pressure.value)}
+            {told(sideDifferenceWords(limb, estimate.pressure.value, other.pressure.value))}
           </p>
         )}
         {trials.length > 0 && !estimate && (
           <FieldError>
-            Rising and falling cannot both be right: take another trial. <Why rule="LOP-2" />
+            {t`Rising and falling cannot both be right: take another trial.`} <Why rule="LOP-2" />
           </FieldError>
         )}
         {findings.map((finding) => (
@@ -228,7 +236,7 @@ export function MeasureCuff({
             disabled={!mayRecord}
             onClick={() => void save()}
           >
-            Record {estimate ? `${estimate.pressure.value} ± ${estimate.uncertaintyMmHg} mmHg` : 'pressure'}
+            {t`Record ${estimate ? `${estimate.pressure.value} ± ${estimate.uncertaintyMmHg} mmHg` : t`pressure`}`}
           </Button>
         )}
       </div>

@@ -1,6 +1,8 @@
+import { t } from '@lingui/core/macro';
 import type { DeviceFrame } from '#contract/device';
 import type { Phase } from '#core/measuring/in-hand';
 import type { PressureSource } from '../../devices/pressure-source';
+import { told } from '../../language/told';
 import { Button } from '../../parts/Button';
 import { countdown } from '../../parts/format';
 import { NumberInput } from '../../parts/NumberInput';
@@ -9,13 +11,13 @@ import { usePlusMinus } from '../../parts/use-plus-minus';
 import { useSpace } from '../../parts/use-space';
 
 const WORDS: Record<Phase, { ask: string; button: string }> = {
-  rising: { ask: 'Inflate in steps. Press when the pulse is gone.', button: 'Pulse gone' },
-  falling: { ask: 'Deflate in steps. Press when the pulse is back.', button: 'Pulse back' },
-  deflate: { ask: 'Let the cuff down fully.', button: 'Release' },
-  recovering: { ask: 'Cuff fully down. Wait before the next trial.', button: 'Waiting' },
-  full: { ask: 'Three trials taken.', button: 'Done' },
-  automatic: { ask: 'The pump measures by itself. Enter or let it run.', button: 'Take the pump’s figure' },
-  measuring: { ask: 'The pump is measuring. Keep still, nobody talks.', button: 'Measuring' },
+  rising: { ask: t`Inflate in steps. Press when the pulse is gone.`, button: t`Pulse gone` },
+  falling: { ask: t`Deflate in steps. Press when the pulse is back.`, button: t`Pulse back` },
+  deflate: { ask: t`Let the cuff down fully.`, button: t`Release` },
+  recovering: { ask: t`Cuff fully down. Wait before the next trial.`, button: t`Waiting` },
+  full: { ask: t`Three trials taken.`, button: t`Done` },
+  automatic: { ask: t`The pump measures by itself. Enter or let it run.`, button: t`Take the pump’s figure` },
+  measuring: { ask: t`The pump is measuring. Keep still, nobody talks.`, button: t`Measuring` },
 };
 
 /** The large reading and its two keys: Space does the next expected thing, + and − move by the step. */
@@ -58,17 +60,19 @@ export function PressureColumn({
   return (
     <div className="flex flex-col items-stretch gap-3 border border-ink/40 p-3">
       <p className="min-h-12" aria-live="polite">
-        {frame ? WORDS[phase].ask : 'The stream is lost. Read the gauge by hand, and let the cuff down.'}
+        {frame
+          ? told(WORDS[phase].ask)
+          : t`The stream is lost. Read the gauge by hand, and let the cuff down.`}
       </p>
       {phase === 'recovering' ? (
         <>
           <p className="figures text-center text-7xl">{countdown(recoveryLeftMs)}</p>
-          <Button onClick={skipRecovery}>It has been 60 s already</Button>
+          <Button onClick={skipRecovery}>{t`It has been 60 s already`}</Button>
         </>
       ) : (
         <>
           <label className="text-center">
-            <span className="sr-only">Gauge reading in mmHg</span>
+            <span className="sr-only">{t`Gauge reading in mmHg`}</span>
             <NumberInput
               kind="whole"
               placeholder="0"
@@ -83,7 +87,7 @@ export function PressureColumn({
               }
               className="figures w-full bg-transparent text-center text-8xl leading-none placeholder:text-rule"
             />
-            <span className="text-quiet">{typed ? 'mmHg on the gauge' : 'mmHg, read by the app'}</span>
+            <span className="text-quiet">{typed ? t`mmHg on the gauge` : t`mmHg, read by the app`}</span>
           </label>
           <div className="grid grid-cols-2 gap-2">
             <Button className="min-h-14 text-xl" onClick={() => move(-1)} does="fewer">
@@ -100,7 +104,7 @@ export function PressureColumn({
           </Button>
           {!typed && phase !== 'deflate' && (
             <Button does="release" onClick={release}>
-              Release
+              {t`Release`}
             </Button>
           )}
         </>

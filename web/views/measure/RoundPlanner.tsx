@@ -1,8 +1,10 @@
+import { t } from '@lingui/core/macro';
 import { useState } from 'react';
 import { type Place, samePlace } from '#core/measuring/measuring';
 import { roundOf } from '#core/occlusion-pressure/round';
 import { LIMB_LABELS, type Limb, POSITIONS, type Position } from '#core/quantity/limb';
 import type { ToMeasure } from '#core/record/to-measure';
+import { told } from '../../language/told';
 import { Button } from '../../parts/Button';
 import { Ticks } from '../../parts/Ticks';
 
@@ -26,9 +28,9 @@ export function RoundPlanner({
 }) {
   if (round.length > 0) {
     return (
-      <section aria-label="Round">
+      <section aria-label={t`Round`}>
         <h3 className="text-[15px] font-semibold">
-          Round: {round.length} {round.length === 1 ? 'pressure' : 'pressures'} to go
+          {t`Round: ${round.length} ${round.length === 1 ? t`pressure` : t`pressures`} to go`}
         </h3>
         <ol className="mt-1 border-t border-rule text-[15px]">
           {round.map((item) => (
@@ -37,7 +39,7 @@ export function RoundPlanner({
               aria-current={samePlace(item, current) ? 'step' : undefined}
               className="border-b border-rule px-2 py-1 aria-[current=step]:bg-tint aria-[current=step]:font-semibold"
             >
-              {LIMB_LABELS[item.limb]}, {item.position}
+              {told(LIMB_LABELS[item.limb])}, {told(item.position)}
             </li>
           ))}
         </ol>
@@ -46,16 +48,16 @@ export function RoundPlanner({
           className="min-h-11 text-[14px] underline underline-offset-4"
           onClick={() => setRound([])}
         >
-          End the round
+          {t`End the round`}
         </button>
       </section>
     );
   }
   return (
-    <section aria-label="To measure">
+    <section aria-label={t`To measure`}>
       {due.length > 0 && (
         <>
-          <h3 className="text-[15px] font-semibold">To measure</h3>
+          <h3 className="text-[15px] font-semibold">{t`To measure`}</h3>
           <ol className="mt-1 border-t border-rule text-[15px]">
             {due.map(({ why, ...place }) => (
               <li key={`${place.limb} ${place.position}`} className="border-b border-rule">
@@ -65,8 +67,8 @@ export function RoundPlanner({
                   aria-current={samePlace(place, current)}
                   onClick={() => go(place)}
                 >
-                  {LIMB_LABELS[place.limb]}, {place.position}{' '}
-                  <span className="text-[14px] text-quiet">{why}</span>
+                  {told(LIMB_LABELS[place.limb])}, {told(place.position)}{' '}
+                  <span className="text-[14px] text-quiet">{told(why)}</span>
                 </button>
               </li>
             ))}
@@ -76,7 +78,7 @@ export function RoundPlanner({
               className="mt-2 w-full"
               onClick={() => setRound(due.map(({ limb, position }) => ({ limb, position })))}
             >
-              Measure these {due.length} in a round
+              {t`Measure these ${due.length} in a round`}
             </Button>
           )}
         </>
@@ -93,17 +95,17 @@ function ChosenRound({ fitted, setRound }: { fitted: readonly Limb[]; setRound: 
   return (
     <details>
       <summary className="min-h-11 cursor-pointer py-2 text-[15px] font-semibold">
-        Several limbs in a round
+        {t`Several limbs in a round`}
       </summary>
       <Ticks
-        label="Limbs with a cuff"
-        options={fitted.map((value) => ({ value, label: LIMB_LABELS[value] }))}
+        label={t`Limbs with a cuff`}
+        options={fitted.map((value) => ({ value, label: told(LIMB_LABELS[value]) }))}
         chosen={limbs}
         onChange={setLimbs}
       />
       <Ticks
-        label="Positions"
-        options={POSITIONS.map((value) => ({ value, label: value }))}
+        label={t`Positions`}
+        options={POSITIONS.map((value) => ({ value, label: told(value) }))}
         chosen={positions}
         onChange={setPositions}
       />
@@ -118,7 +120,7 @@ function ChosenRound({ fitted, setRound }: { fitted: readonly Limb[]; setRound: 
           )
         }
       >
-        Start the round
+        {t`Start the round`}
       </Button>
     </details>
   );

@@ -1,16 +1,18 @@
+import { t } from '@lingui/core/macro';
 import type { Pump } from '#core/kit/pump';
 import { METHODS, pulseMethodSchema, SITE_LABELS } from '#core/occlusion-pressure/methods';
 import { READING_SCHOOLS, readingSchoolSchema } from '#core/occlusion-pressure/trial';
 import { type Limb, limbKind } from '#core/quantity/limb';
+import { told } from '../../language/told';
 import { WordMenu } from '../../parts/WordMenu';
 import type { ReadingFrom, Setup } from './setup';
 
 const UP_STEPS = [5, 10, 20, 50];
 const DOWN_STEPS = [2, 4, 5, 10];
 const FROM: { value: ReadingFrom; label: string }[] = [
-  { value: 'typed', label: 'a gauge, typed' },
-  { value: 'by-hand', label: 'a simulated hand pump' },
-  { value: 'regulated', label: 'a simulated regulated pump' },
+  { value: 'typed', label: t`a gauge, typed` },
+  { value: 'by-hand', label: t`a simulated hand pump` },
+  { value: 'regulated', label: t`a simulated regulated pump` },
 ];
 
 const asOptions = (steps: readonly number[]) =>
@@ -31,57 +33,62 @@ export function SetupSentence({
   const sites = METHODS[setup.method].sites[limbKind(limb)];
   return (
     <p className="text-[16px]">
-      {'Pulse by '}
+      {t`Pulse by `}
       <WordMenu
-        label="Pulse by"
+        label={t`Pulse by`}
         value={setup.method}
         onChange={(method) => onChange({ method })}
-        options={pulseMethodSchema.options.map((value) => ({ value, label: METHODS[value].label }))}
+        options={pulseMethodSchema.options.map((value) => ({ value, label: told(METHODS[value].label) }))}
       />
       {', '}
       <WordMenu
-        label="Site"
+        label={t`Site`}
         value={setup.site}
         onChange={(site) => onChange({ site })}
         options={(sites.length > 0 ? sites : [setup.site]).map((value) => ({
           value,
-          label: SITE_LABELS[value],
+          label: told(SITE_LABELS[value]),
         }))}
       />
-      {', on '}
+      {t`, on `}
       <WordMenu
-        label="Gauge"
+        label={t`Gauge`}
         value={setup.pumpId}
         onChange={(pumpId) => onChange({ pumpId })}
         options={pumps.map(({ id, label, divisionMmHg }) => ({
           value: id,
-          label: `${label.toLowerCase()} to ${divisionMmHg} mmHg`,
+          label: t`${told(label.toLowerCase())} to ${divisionMmHg} mmHg`,
         }))}
       />
-      {', read from '}
-      <WordMenu label="Read from" value={setup.from} onChange={(from) => onChange({ from })} options={FROM} />
-      {'. Up by '}
+      {t`, read from `}
       <WordMenu
-        label="Step up"
+        label={t`Read from`}
+        value={setup.from}
+        onChange={(from) => onChange({ from })}
+        options={FROM}
+      />
+      {t`. Up by `}
+      <WordMenu
+        label={t`Step up`}
         value={String(setup.steps.upMmHg)}
         onChange={(step) => onChange({ steps: { ...setup.steps, upMmHg: Number(step) } })}
         options={asOptions(UP_STEPS)}
       />
-      {', down by '}
+      {t`, down by `}
       <WordMenu
-        label="Step down"
+        label={t`Step down`}
         value={String(setup.steps.downMmHg)}
         onChange={(step) => onChange({ steps: { ...setup.steps, downMmHg: Number(step) } })}
         options={asOptions(DOWN_STEPS)}
       />
-      {'; read as '}
+      {t`; read as `}
       <WordMenu
-        label="Read as"
+        label={t`Read as`}
         value={setup.readingSchool}
         onChange={(readingSchool) => onChange({ readingSchool })}
         options={readingSchoolSchema.options.map((value) => ({
           value,
-          label: READING_SCHOOLS[value].label.toLowerCase(),
+          label: told(READING_SCHOOLS[value].label.toLowerCase()),
         }))}
       />
       .

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useState } from 'react';
 import type { ClientRecord } from '#contract/client';
 import type { NewTightness } from '#contract/measurements';
@@ -12,6 +14,7 @@ import { newest } from '#core/quantity/newest';
 import { toNumber } from '#core/quantity/units';
 import { api, failureWords, read } from '../../data/api';
 import { useRecordWrite } from '../../data/queries';
+import { told } from '../../language/told';
 import { Button } from '../../parts/Button';
 import { Field, FieldError } from '../../parts/Field';
 import { FindingLine } from '../../parts/FindingLine';
@@ -69,23 +72,24 @@ export function TightnessForm({
   return (
     <div className="max-w-2xl min-w-0 space-y-4 md:col-span-1 xl:col-span-2">
       <p className="notched py-1 text-ochre">
-        By feel only. People misjudge tightness, so this never counts as a measured pressure; a cuff with a
-        gauge is better. <Why rule="TIGHT" />
+        {t`By feel only. People misjudge tightness, so this never counts as a measured pressure; a cuff with a gauge is better.`}{' '}
+        <Why rule="TIGHT" />
       </p>
       <p>
-        <strong>{LIMB_LABELS[limb]}</strong>, {strap.label}, {strap.counts} {strap.firstMark}–{strap.lastMark}
-        . Start low, go up one {stepName(strap)} at a time, aim for{' '}
-        <span className="figures text-xl">{aimWords(limb)}</span> of 10.
-        {last && ` Last time ${markWords(last)}, felt ${last.felt}, ${dayAndTime(last.atMs)}.`}
+        <Trans>
+          <strong>{told(LIMB_LABELS[limb])}</strong>, {told(strap.label)}, {strap.counts} {strap.firstMark}–
+          {strap.lastMark}. Start low, go up one {told(stepName(strap))} at a time, aim for{' '}
+          <span className="figures text-xl">{told(aimWords(limb))}</span> of 10.
+          {last && t` Last time ${told(markWords(last))}, felt ${last.felt}, ${dayAndTime(last.atMs)}.`}
+        </Trans>
       </p>
       {other && (
         <p>
-          {LIMB_LABELS[other.limb]}: {markWords(other)}, felt {other.felt} of 10, {dayAndTime(other.atMs)}.
-          Put both on and ask which is tighter; they seldom need the same.
+          {t`${told(LIMB_LABELS[other.limb])}: ${told(markWords(other))}, felt ${other.felt} of 10, ${dayAndTime(other.atMs)}. Put both on and ask which is tighter; they seldom need the same.`}
         </p>
       )}
       <Field
-        label={strap.counts === 'marks' ? 'Mark at the buckle' : capital(strap.counts)}
+        label={strap.counts === 'marks' ? t`Mark at the buckle` : told(capital(strap.counts))}
         className="max-w-40"
         number="decimal"
         value={mark}
@@ -93,7 +97,7 @@ export function TightnessForm({
       />
       {isWrap && (
         <Field
-          label="How far it is stretched, in words"
+          label={t`How far it is stretched, in words`}
           className="max-w-96"
           maxLength={60}
           autoComplete="off"
@@ -102,22 +106,22 @@ export function TightnessForm({
         />
       )}
       <Scale
-        label={`How tight it feels: ${Object.entries(TIGHTNESS_WORDS)
-          .map(([step, words]) => `${step} ${words}`)
+        label={t`How tight it feels: ${Object.entries(TIGHTNESS_WORDS)
+          .map(([step, words]) => `${told(step)} ${told(words)}`)
           .join(', ')}`}
         value={felt}
         onChange={setFelt}
       />
       <div className="flex flex-wrap gap-6">
         <YesNo
-          question="Colour good"
+          question={t`Colour good`}
           isShown
           counts="no"
           answer={looks.colourGood}
           onAnswer={(colourGood) => setLooks({ ...looks, colourGood })}
         />
         <YesNo
-          question="No tingling"
+          question={t`No tingling`}
           isShown
           counts="no"
           answer={looks.noTingling}
@@ -133,7 +137,7 @@ export function TightnessForm({
         disabled={!complete || hardFindings(findings).length > 0 || write.isPending}
         onClick={() => void save()}
       >
-        Record {strap.counts === 'marks' ? 'mark' : strap.counts} and feel
+        {t`Record ${strap.counts === 'marks' ? t`mark` : strap.counts} and feel`}
       </Button>
     </div>
   );

@@ -1,5 +1,7 @@
+import { t } from '@lingui/core/macro';
 import { readRow, type TrialRow } from '#core/measuring/trial-rows';
 import { bracket } from '#core/occlusion-pressure/trial';
+import { told } from '../../language/told';
 import { FieldError } from '../../parts/Field';
 import { NumberInput } from '../../parts/NumberInput';
 
@@ -17,10 +19,10 @@ export function TrialTable({
     <table className="w-full max-w-[640px] border-t border-ink/40">
       <thead>
         <tr className="text-left text-[14px] text-quiet">
-          <th className="py-1 pr-3 font-normal">Trial</th>
-          <th className="font-normal">Gone at</th>
-          <th className="font-normal">Back at</th>
-          <th className="font-normal">Leaves</th>
+          <th className="py-1 pr-3 font-normal">{t`Trial`}</th>
+          <th className="font-normal">{t`Gone at`}</th>
+          <th className="font-normal">{t`Back at`}</th>
+          <th className="font-normal">{t`Leaves`}</th>
         </tr>
       </thead>
       <tbody>
@@ -38,7 +40,7 @@ export function TrialTable({
                 <td key={side} className="py-1 pr-3">
                   <NumberInput
                     kind="whole"
-                    aria-label={`Trial ${place + 1}, pulse ${side} at, mmHg`}
+                    aria-label={t`Trial ${place + 1}, pulse ${told(side)} at, mmHg`}
                     aria-invalid={wrong?.field === side ? true : undefined}
                     value={row[side]}
                     onChange={(event) => onChange(place, { ...row, [side]: event.target.value })}
@@ -47,7 +49,7 @@ export function TrialTable({
                 </td>
               ))}
               <td className="py-2">
-                {wrong && <FieldError>{wrong.words}</FieldError>}
+                {wrong && <FieldError>{told(wrong.words)}</FieldError>}
                 {read.state === 'whole' && (
                   <span className="figures whitespace-nowrap">{leaves(read.trial)}</span>
                 )}
@@ -64,5 +66,5 @@ function leaves(trial: Parameters<typeof bracket>[0]): string {
   const result = bracket(trial);
   return result.consistent
     ? `${result.bracket.low}–${result.bracket.high} mmHg`
-    : `not used. ${result.words}`;
+    : t`not used. ${told(result.words)}`;
 }

@@ -1,4 +1,5 @@
 import { zodResolver } from '@hookform/resolvers/zod';
+import { t } from '@lingui/core/macro';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useForm } from 'react-hook-form';
 import type { OwnMeasure } from '#contract/practice';
@@ -12,6 +13,7 @@ import {
 } from '#core/outcomes/measures';
 import { api, failureWords, fieldProblem, read } from '../../data/api';
 import { KEYS } from '../../data/keys';
+import { told } from '../../language/told';
 import { Button } from '../../parts/Button';
 import { Choice } from '../../parts/Choice';
 import { Field, FieldError } from '../../parts/Field';
@@ -69,66 +71,66 @@ export function MeasureForm({
     <form
       onSubmit={submit}
       noValidate
-      aria-label={id === null ? 'Add a measure' : `Change ${values.label}`}
+      aria-label={id === null ? t`Add a measure` : t`Change ${told(values.label)}`}
       className="my-3 max-w-4xl space-y-3 border-l-4 border-plum pl-4"
     >
       <div className="grid gap-4 sm:grid-cols-3">
-        <Field label="Name" autoFocus {...register('label')} error={problem('label')} />
+        <Field label={t`Name`} autoFocus {...register('label')} error={problem('label')} />
         <Field
-          label="Counted in"
-          hint="A unit, or what is counted"
+          label={t`Counted in`}
+          hint={t`A unit, or what is counted`}
           readOnly={isStandard}
           {...register('unit')}
           error={problem('unit')}
         />
         <Field
-          label="The same each time"
-          hint="Joint, load; may be empty"
+          label={t`The same each time`}
+          hint={t`Joint, load; may be empty`}
           readOnly={isStandard}
           {...register('setting', { setValueAs: (typed) => typed || undefined })}
           error={problem('setting')}
         />
       </div>
-      <Field label="How it is taken, in one line" {...register('cue')} error={problem('cue')} />
+      <Field label={t`How it is taken, in one line`} {...register('cue')} error={problem('cue')} />
       {!isStandard && (
         <div className="flex flex-wrap gap-x-6 gap-y-3">
           <Choice
-            label="Taken of"
+            label={t`Taken of`}
             value={values.of}
             onChange={(value) => setValue('of', value)}
             options={[
-              { value: 'limb', label: 'each limb' },
-              { value: 'leg', label: 'legs' },
-              { value: 'arm', label: 'arms' },
-              { value: 'person', label: 'the person' },
+              { value: 'limb', label: t`each limb` },
+              { value: 'leg', label: t`legs` },
+              { value: 'arm', label: t`arms` },
+              { value: 'person', label: t`the person` },
             ]}
           />
           <Choice
-            label="Better is"
+            label={t`Better is`}
             value={values.better}
             onChange={(value) => setValue('better', value)}
             options={[
-              { value: 'higher', label: 'more' },
-              { value: 'lower', label: 'less' },
-              { value: 'neither', label: 'neither' },
+              { value: 'higher', label: t`more` },
+              { value: 'lower', label: t`less` },
+              { value: 'neither', label: t`neither` },
             ]}
           />
           <Choice
-            label="Of several"
+            label={t`Of several`}
             value={values.take}
             onChange={(value) => setValue('take', value)}
             options={[
-              { value: 'mean', label: 'the mean' },
-              { value: 'best', label: 'the best' },
+              { value: 'mean', label: t`the mean` },
+              { value: 'best', label: t`the best` },
             ]}
           />
           <Choice
-            label="Asked of them"
+            label={t`Asked of them`}
             value={values.isAsked ? 'yes' : 'no'}
             onChange={(value) => setValue('isAsked', value === 'yes' ? true : undefined)}
             options={[
-              { value: 'no', label: 'no' },
-              { value: 'yes', label: 'on a screen handed over' },
+              { value: 'no', label: t`no` },
+              { value: 'yes', label: t`on a screen handed over` },
             ]}
           />
         </div>
@@ -136,68 +138,68 @@ export function MeasureForm({
       <div className="flex flex-wrap items-end gap-4">
         <Field
           className="w-28"
-          label="Times"
+          label={t`Times`}
           number="whole"
           {...register('repeats', numeric)}
           error={problem('repeats')}
         />
         <Field
           className="w-28"
-          label="Lowest"
+          label={t`Lowest`}
           number="decimal"
           {...register('lowest', numeric)}
           error={problem('lowest')}
         />
         <Field
           className="w-28"
-          label="Highest"
+          label={t`Highest`}
           number="decimal"
           {...register('highest', numeric)}
           error={problem('highest')}
         />
         <Field
           className="w-28"
-          label="Decimals"
+          label={t`Decimals`}
           number="whole"
           {...register('decimals', numeric)}
           error={problem('decimals')}
         />
         <Field
           className="w-28"
-          label="Error"
+          label={t`Error`}
           number="decimal"
           {...register('error.value', numeric)}
-          error={errors.error?.value?.message}
+          error={told(errors.error?.value?.message)}
         />
         <Choice
-          label="Error in"
+          label={t`Error in`}
           hideLabel
           value={values.error.kind}
           onChange={(value) => setValue('error.kind', value)}
           options={[
-            { value: 'absolute', label: values.unit || 'its unit' },
+            { value: 'absolute', label: told(values.unit) || t`its unit` },
             { value: 'percent', label: '%' },
           ]}
         />
       </div>
       {id !== null && (
         <Choice
-          label="Offered"
+          label={t`Offered`}
           value={values.isLeftOut ? 'no' : 'yes'}
           onChange={(value) => setValue('isLeftOut', value === 'no' ? true : undefined)}
           options={[
-            { value: 'yes', label: 'yes' },
-            { value: 'no', label: 'no longer; what was taken stays' },
+            { value: 'yes', label: t`yes` },
+            { value: 'no', label: t`no longer; what was taken stays` },
           ]}
         />
       )}
       {keep.error && <FieldError>{failureWords(keep.error)}</FieldError>}
       <div className="flex gap-3">
         <Button type="submit" kind="main" disabled={keep.isPending}>
-          Keep
+          {t`Keep`}
         </Button>
         <Button leaves onClick={done}>
-          Leave as it was
+          {t`Leave as it was`}
         </Button>
       </div>
     </form>

@@ -1,6 +1,9 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useState } from 'react';
 import { MEASURES, type Measure, type MeasureId, measureBook } from '#core/outcomes/measures';
 import { useMay, usePractice } from '../../data/queries';
+import { told } from '../../language/told';
 import { Button } from '../../parts/Button';
 import { plain } from '../../parts/format';
 import { PracticeHead } from '../../parts/PracticeHead';
@@ -12,43 +15,47 @@ export function MeasuresView() {
   const { data: practice } = usePractice();
   const mayChange = useMay('keep-practice');
   const [open, setOpen] = useState<MeasureId | 'new' | null>(null);
-  if (!practice) return <p className="p-6 text-quiet">Reading the practice…</p>;
+  if (!practice) return <p className="p-6 text-quiet">{t`Reading the practice…`}</p>;
   const book = measureBook(practice.ownMeasures);
   const toggle = (id: MeasureId) => setOpen(open === id ? null : id);
   return (
     <div className="space-y-4 p-6">
-      <PracticeHead title="What is measured">
-        {mayChange && <Button onClick={() => setOpen('new')}>Add a measure</Button>}
+      <PracticeHead title={t`What is measured`}>
+        {mayChange && <Button onClick={() => setOpen('new')}>{t`Add a measure`}</Button>}
       </PracticeHead>
       <p className="max-w-prose text-quiet">
-        The error is what one measurement is off by chance. It is assumed until this practice’s own repeats
-        say better, and what is real is judged by it.
-        {!mayChange && (
-          <>
-            {' '}
-            A clinician changes measures. <Why rule="SCR-4" />
-          </>
-        )}
+        <Trans>
+          The error is what one measurement is off by chance. It is assumed until this practice’s own repeats
+          say better, and what is real is judged by it.
+          {!mayChange && (
+            <>
+              {' '}
+              {t`A clinician changes measures.`} <Why rule="SCR-4" />
+            </>
+          )}
+        </Trans>
       </p>
       {open === 'new' && <MeasureForm id={null} book={book} done={() => setOpen(null)} />}
-      <ul aria-label="Measures" className="max-w-5xl border-t border-ink/40">
+      <ul aria-label={t`Measures`} className="max-w-5xl border-t border-ink/40">
         {Object.entries(book).map(([id, measure]) => (
           <li key={id} className="border-b border-rule">
             <div className="flex flex-wrap items-center gap-x-4 py-1">
               <div className="min-w-72 flex-1">
                 <p>
-                  <strong>{measure.label}</strong>{' '}
+                  <strong>{told(measure.label)}</strong>{' '}
                   <span className="text-[14px] text-plum">
                     {!(id in MEASURES)
-                      ? 'the practice’s own'
+                      ? t`the practice’s own`
                       : id in practice.ownMeasures
-                        ? 'changed here'
+                        ? t`changed here`
                         : ''}
                   </span>{' '}
-                  {measure.isLeftOut && <span className="text-[14px] text-ochre">no longer offered</span>}
+                  {measure.isLeftOut && (
+                    <span className="text-[14px] text-ochre">{t`no longer offered`}</span>
+                  )}
                 </p>
                 <p className="text-[15px]">{wordsOf(measure)}</p>
-                <p className="text-[15px] text-quiet">{measure.cue}</p>
+                <p className="text-[15px] text-quiet">{told(measure.cue)}</p>
               </div>
               {mayChange && (
                 <button
@@ -57,7 +64,9 @@ export function MeasuresView() {
                   className="min-h-11 underline underline-offset-4"
                   onClick={() => toggle(id)}
                 >
-                  Change<span className="sr-only"> {measure.label}</span>
+                  <Trans>
+                    Change<span className="sr-only"> {told(measure.label)}</span>
+                  </Trans>
                 </button>
               )}
             </div>
@@ -70,17 +79,17 @@ export function MeasuresView() {
 }
 
 const BETTER_WORDS = {
-  higher: 'more is better',
-  lower: 'less is better',
-  neither: 'only describes',
+  higher: t`more is better`,
+  lower: t`less is better`,
+  neither: t`only describes`,
 } as const;
-const OF_WORDS = { arm: 'each arm', leg: 'each leg', limb: 'each limb', person: 'the person' } as const;
+const OF_WORDS = { arm: t`each arm`, leg: t`each leg`, limb: t`each limb`, person: t`the person` } as const;
 
 const wordsOf = ({ unit, of, better, repeats, take, error }: Measure): string =>
   [
     OF_WORDS[of],
-    unit,
+    told(unit),
     BETTER_WORDS[better],
-    repeats > 1 ? `${repeats} figures, the ${take} counts` : 'one figure',
-    `error ${plain(error.value)} ${error.kind === 'percent' ? '%' : unit}`,
+    repeats > 1 ? t`${repeats} figures, the ${told(take)} counts` : t`one figure`,
+    t`error ${plain(error.value)} ${error.kind === 'percent' ? '%' : told(unit)}`,
   ].join(' · ');

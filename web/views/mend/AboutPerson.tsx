@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { type ReactNode, useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { ClientRecord } from '#contract/client';
@@ -7,6 +8,7 @@ import { useChangePerson, useErase, useMerge } from '../../data/mend';
 import { usePeople } from '../../data/people';
 import { useMay } from '../../data/queries';
 import { fileStem } from '../../data/save-file';
+import { told } from '../../language/told';
 import { Button } from '../../parts/Button';
 import { Field, FieldError } from '../../parts/Field';
 import { SearchField } from '../../parts/SearchField';
@@ -21,12 +23,12 @@ export function AboutPerson({ client }: { client: ClientRecord }) {
   const mayErase = useMay('erase-person');
   const close = () => setOpen(null);
   return (
-    <section aria-label="About the person" className="space-y-4">
+    <section aria-label={t`About the person`} className="space-y-4">
       <div className="flex flex-wrap gap-3">
-        <Button onClick={() => setOpen('names')}>Change name or story</Button>
-        {mayMend && <Button onClick={() => setOpen('merge')}>On record twice</Button>}
-        <Button onClick={() => setOpen('list')}>Take off the list</Button>
-        {mayErase && <Button onClick={() => setOpen('forget')}>Have them forgotten</Button>}
+        <Button onClick={() => setOpen('names')}>{t`Change name or story`}</Button>
+        {mayMend && <Button onClick={() => setOpen('merge')}>{t`On record twice`}</Button>}
+        <Button onClick={() => setOpen('list')}>{t`Take off the list`}</Button>
+        {mayErase && <Button onClick={() => setOpen('forget')}>{t`Have them forgotten`}</Button>}
       </div>
       {open === 'names' && <Names client={client} close={close} />}
       {open === 'merge' && <Merge client={client} close={close} />}
@@ -43,13 +45,13 @@ function Names({ client, close }: { client: ClientRecord; close: () => void }) {
   return (
     <Form
       submit={() => change.mutate({ name, story }, { onSuccess: close })}
-      words="Keep"
+      words={t`Keep`}
       isPending={change.isPending}
       error={change.error}
       close={close}
     >
       <Field
-        label="Name"
+        label={t`Name`}
         autoFocus
         autoComplete="off"
         value={name}
@@ -57,7 +59,7 @@ function Names({ client, close }: { client: ClientRecord; close: () => void }) {
         error={fieldProblem(change.error, 'name')}
       />
       <Field
-        label="Why they come"
+        label={t`Why they come`}
         autoComplete="off"
         value={story}
         onChange={(event) => setStory(event.target.value)}
@@ -80,17 +82,16 @@ function Merge({ client, close }: { client: ClientRecord; close: () => void }) {
   return (
     <Form
       submit={() => other && merge.mutate({ otherId: other.id, reason }, { onSuccess: close })}
-      words={other ? `Bring all of ${other.name} here` : 'Choose the other record'}
+      words={other ? t`Bring all of ${other.name} here` : t`Choose the other record`}
       isPending={merge.isPending || other === null || reason.trim() === ''}
       error={merge.error}
       close={close}
     >
       <p className="text-[15px]">
-        Everything of the other record comes to this one, and of both the newest counts. This cannot be taken
-        back.
+        {t`Everything of the other record comes to this one, and of both the newest counts. This cannot be taken back.`}
       </p>
       <SearchField
-        label="The other record of the same person"
+        label={t`The other record of the same person`}
         value={search}
         onChange={setSearch}
         first={{ isSettled, take: first ? () => setOther(first) : null }}
@@ -110,8 +111,8 @@ function Merge({ client, close }: { client: ClientRecord; close: () => void }) {
           </li>
         ))}
       </ul>
-      {found.length === 0 && <p className="text-[15px] text-quiet">Nobody else is found by that.</p>}
-      <Field label="How you know" value={reason} onChange={(event) => setReason(event.target.value)} />
+      {found.length === 0 && <p className="text-[15px] text-quiet">{t`Nobody else is found by that.`}</p>}
+      <Field label={t`How you know`} value={reason} onChange={(event) => setReason(event.target.value)} />
     </Form>
   );
 }
@@ -127,19 +128,18 @@ function OffTheList({ client, close }: { client: ClientRecord; close: () => void
           {
             onSuccess: () => {
               navigate('/');
-              notifyDone(`${client.name} is taken off the list.`, () => change.mutate({ archived: false }));
+              notifyDone(t`${client.name} is taken off the list.`, () => change.mutate({ archived: false }));
             },
           },
         )
       }
-      words="Take off the list"
+      words={t`Take off the list`}
       isPending={change.isPending}
       error={change.error}
       close={close}
     >
       <p className="text-[15px]">
-        {client.name} is not among the people any more; all that is on record stays. They are put back from
-        the people who were taken off.
+        {t`${client.name} is not among the people any more; all that is on record stays. They are put back from the people who were taken off.`}
       </p>
     </Form>
   );
@@ -155,32 +155,30 @@ function Forget({ client, close }: { client: ClientRecord; close: () => void }) 
   return (
     <Form
       submit={() => erase.mutate({ name, reason }, { onSuccess: () => navigate('/') })}
-      words="Forget them for good"
+      words={t`Forget them for good`}
       kind="stop"
       isPending={erase.isPending || name.trim() !== client.name || reason.trim() === ''}
       error={erase.error}
       close={close}
     >
       <p className="text-[15px]">
-        Name, measurements, plans and every session of {client.name} go for good. How long cuffs were up and
-        what was seen with it stays counted, without anybody. Backups keep them until they are thinned out:
-        see the guide.
+        {t`Name, measurements, plans and every session of ${client.name} go for good. How long cuffs were up and what was seen with it stays counted, without anybody. Backups keep them until they are thinned out: see the guide.`}
       </p>
       <Button
         disabled={takeOut.isPending}
         onClick={() => takeOut.mutate({ path: `archive/of/${client.id}`, fileName: `${fileName}.ndjson` })}
       >
-        First: the whole record as a file
+        {t`First: the whole record as a file`}
       </Button>
       <Field
-        label={`Type the name: ${client.name}`}
+        label={t`Type the name: ${client.name}`}
         autoComplete="off"
         value={name}
         onChange={(event) => setName(event.target.value)}
         error={fieldProblem(erase.error, 'name')}
       />
       <Field
-        label="Who asked for it, and why, without their name"
+        label={t`Who asked for it, and why, without their name`}
         autoComplete="off"
         value={reason}
         onChange={(event) => setReason(event.target.value)}
@@ -218,10 +216,10 @@ function Form({
       {error !== null && <FieldError>{failureWords(error)}</FieldError>}
       <div className="flex flex-wrap gap-3">
         <Button type="submit" kind={kind} disabled={isPending}>
-          {words}
+          {told(words)}
         </Button>
         <Button leaves onClick={close}>
-          Leave it
+          {t`Leave it`}
         </Button>
       </div>
     </form>

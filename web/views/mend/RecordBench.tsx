@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { ClientRecord } from '#contract/client';
@@ -6,6 +8,7 @@ import { LINK_LABELS } from '#core/record/link';
 import { failureWords } from '../../data/api';
 import { useEntries, useRetract } from '../../data/mend';
 import { useMay } from '../../data/queries';
+import { told } from '../../language/told';
 import { BenchHeading } from '../../parts/Bench';
 import { Button } from '../../parts/Button';
 import { Field, FieldError } from '../../parts/Field';
@@ -17,8 +20,8 @@ import { AboutPerson } from './AboutPerson';
 export function RecordBench({ client }: { client: ClientRecord }) {
   return (
     <div className="max-w-5xl space-y-8">
-      <BenchHeading title="Record">
-        What stands on it; what was wrong is struck through, with why.
+      <BenchHeading title={t`Record`}>
+        {t`What stands on it; what was wrong is struck through, with why.`}
       </BenchHeading>
       <AboutPerson client={client} />
       <Entries client={client} />
@@ -37,24 +40,27 @@ function Entries({ client }: { client: ClientRecord }) {
     <section aria-labelledby="entries" className="space-y-3">
       <div className="flex flex-wrap items-baseline justify-between gap-x-6">
         <h2 id="entries" className="text-xl font-semibold">
-          Entries
+          {t`Entries`}
         </h2>
         {mayRead && (
           <Link className="underline underline-offset-4" to={`/audit/${client.id}`}>
-            Who did what, and who looked
+            {t`Who did what, and who looked`}
           </Link>
         )}
       </div>
       {!mayMend && (
         <p className="text-[15px] text-quiet">
-          A clinician retracts an entry. <Why rule="SCR-4" />
+          {t`A clinician retracts an entry.`} <Why rule="SCR-4" />
         </p>
       )}
       {unsettled.length > 0 && (
         <div role="status" className="notched space-y-1 py-1">
           {unsettled.map((one) => (
             <p key={`${one.what} ${one.id}`}>
-              <strong>{one.what === 'plan' ? one.name : LINK_LABELS[one.id]}</strong> stood on it: {one.words}
+              <Trans>
+                <strong>{one.what === 'plan' ? one.name : told(LINK_LABELS[one.id])}</strong> stood on it:{' '}
+                {told(one.words)}
+              </Trans>
             </p>
           ))}
         </div>
@@ -70,7 +76,9 @@ function Entries({ client }: { client: ClientRecord }) {
                   className="min-h-9 underline underline-offset-4"
                   onClick={() => choose(entry.id)}
                 >
-                  Retract<span className="sr-only">: {entry.words}</span>
+                  <Trans>
+                    Retract<span className="sr-only">: {told(entry.words)}</span>
+                  </Trans>
                 </button>
               )}
             </Entry>
@@ -87,10 +95,10 @@ function Entries({ client }: { client: ClientRecord }) {
           </li>
         ))}
       </ol>
-      {entries.length === 0 && !isFetching && <p className="text-quiet">Nothing is on record yet.</p>}
+      {entries.length === 0 && !isFetching && <p className="text-quiet">{t`Nothing is on record yet.`}</p>}
       {hasNextPage && (
         <Button disabled={isFetching} onClick={() => void fetchNextPage()}>
-          Earlier
+          {t`Earlier`}
         </Button>
       )}
     </section>
@@ -108,10 +116,10 @@ function Entry({
     <div className="grid gap-x-6 sm:grid-cols-[10.5rem_1fr_auto]">
       <span className="figures text-[14px]">{dayAndTime(atMs)}</span>
       <span>
-        {retracted ? <s className="text-quiet">{words}</s> : words}
+        {retracted ? <s className="text-quiet">{told(words)}</s> : told(words)}
         {retracted && (
           <span className="block text-[14px]">
-            Retracted by {retracted.by}, {dayAndTime(retracted.atMs)}: {retracted.reason}
+            {t`Retracted by ${retracted.by}, ${dayAndTime(retracted.atMs)}: ${told(retracted.reason)}`}
           </span>
         )}
       </span>
@@ -141,16 +149,16 @@ function RetractForm({
     >
       <Field
         className="min-w-64 flex-1"
-        label="Why it is wrong"
+        label={t`Why it is wrong`}
         autoFocus
         value={reason}
         onChange={(event) => setReason(event.target.value)}
       />
       <Button type="submit" disabled={reason.trim() === '' || retract.isPending}>
-        Retract it
+        {t`Retract it`}
       </Button>
       <Button leaves onClick={() => done(null)}>
-        Leave it
+        {t`Leave it`}
       </Button>
       {retract.error && <FieldError>{failureWords(retract.error)}</FieldError>}
     </form>

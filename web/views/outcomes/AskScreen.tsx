@@ -1,5 +1,7 @@
+import { t } from '@lingui/core/macro';
 import { Dialog } from 'radix-ui';
 import type { Measure } from '#core/outcomes/measures';
+import { told } from '../../language/told';
 import { useAction } from '../../parts/use-action';
 
 /** A question to the person themselves, on a screen that is handed over: large, and nothing else can be reached. */
@@ -24,8 +26,8 @@ export function AskScreen({
           onInteractOutside={(event) => event.preventDefault()}
           className="fixed inset-0 z-50 flex flex-col justify-center gap-8 overflow-auto bg-paper p-8"
         >
-          <Dialog.Title className="text-4xl font-semibold">{setting || label}</Dialog.Title>
-          <p className="max-w-prose text-3xl">{cue}</p>
+          <Dialog.Title className="text-4xl font-semibold">{told(setting) || told(label)}</Dialog.Title>
+          <p className="max-w-prose text-3xl">{told(cue)}</p>
           <div className="flex flex-wrap gap-3">
             {values.map((value) => (
               <button
@@ -35,11 +37,11 @@ export function AskScreen({
                 className="figures min-h-16 min-w-16 rounded-sm border border-ink/40 text-3xl hover:bg-tint"
               >
                 {value > 0 && lowest < 0 ? '+' : ''}
-                {value.toFixed(decimals)}
+                {told(value.toFixed(decimals))}
               </button>
             ))}
           </div>
-          <Dialog.Close className="self-start underline underline-offset-4">Not now</Dialog.Close>
+          <Dialog.Close className="self-start underline underline-offset-4">{t`Not now`}</Dialog.Close>
         </Dialog.Content>
       </Dialog.Portal>
     </Dialog.Root>

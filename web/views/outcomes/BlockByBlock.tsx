@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useMemo } from 'react';
 import type { ClientRecord } from '#contract/client';
 import type { OutcomesView } from '#contract/outcomes';
@@ -8,6 +10,7 @@ import { chanceWords, changeFigure, verdictWords } from '#core/outcomes/verdict-
 import { libraryOf } from '#core/protocol/exercises';
 import { LIMB_LABELS } from '#core/quantity/limb';
 import { useLog } from '../../data/outcomes';
+import { told } from '../../language/told';
 import { clock, day } from '../../parts/format';
 import { noonOf } from '../../parts/noon';
 
@@ -38,31 +41,33 @@ export function BlockByBlock({
   }, [facts, judgedAtMs, view.blocks, data, shown, other]);
   if (rows.length === 0) return null;
   return (
-    <section aria-label="Block by block">
-      <h3 className="font-semibold">Block by block: {shown.label}</h3>
+    <section aria-label={t`Block by block`}>
+      <h3 className="font-semibold">{t`Block by block: ${told(shown.label)}`}</h3>
       <ul className="border-t border-rule">
         {rows.map(({ block, otherBlock }) => (
           <li key={block.fromDay} className="grid gap-x-6 border-b border-rule py-2 sm:grid-cols-[13rem_1fr]">
             <p>
-              {onDay(block.fromDay)} to {block.isRunning ? 'now' : onDay(block.toDay)}
-              <span className="block text-[15px] text-quiet">
-                <span className="figures">{block.totals.sessions}</span> sessions of{' '}
-                <span className="figures">{block.plannedSessions}</span>,{' '}
-                <span className="figures">{clock(block.totals.occludedMs)}</span> occluded
-                {block.totals.volumeKgReps > 0 && (
-                  <>
-                    , <span className="figures">{Math.round(block.totals.volumeKgReps)}</span> kg·reps
-                  </>
-                )}
-              </span>
+              <Trans>
+                {onDay(block.fromDay)} to {block.isRunning ? t`now` : onDay(block.toDay)}
+                <span className="block text-[15px] text-quiet">
+                  <span className="figures">{block.totals.sessions}</span> sessions of{' '}
+                  <span className="figures">{block.plannedSessions}</span>,{' '}
+                  <span className="figures">{clock(block.totals.occludedMs)}</span> occluded
+                  {block.totals.volumeKgReps > 0 && (
+                    <>
+                      , <span className="figures">{Math.round(block.totals.volumeKgReps)}</span> kg·reps
+                    </>
+                  )}
+                </span>
+              </Trans>
             </p>
             <div>
               <Change block={block} measure={shown.measure} />
               {otherBlock?.verdict && other?.limb && (
                 <p className="text-[15px] text-quiet">
-                  {LIMB_LABELS[other.limb]}:{' '}
-                  {verdictWords(otherBlock.verdict.kind, other.measure.better).toLowerCase()},{' '}
-                  <span className="figures">{changeFigure(otherBlock.verdict, other.measure)}</span>
+                  {told(LIMB_LABELS[other.limb])}:{' '}
+                  {told(verdictWords(otherBlock.verdict.kind, other.measure.better).toLowerCase())},{' '}
+                  <span className="figures">{told(changeFigure(otherBlock.verdict, other.measure))}</span>
                 </p>
               )}
             </div>
@@ -85,23 +90,26 @@ function Change({
       <p className="text-quiet">
         {before
           ? isRunning
-            ? 'Not taken again yet.'
-            : 'Not taken in the fortnight after its end.'
-          : 'Not taken before it began, so nothing can be said.'}
+            ? t`Not taken again yet.`
+            : t`Not taken in the fortnight after its end.`
+          : t`Not taken before it began, so nothing can be said.`}
       </p>
     );
   }
   return (
     <>
       <p>
-        <span className="text-lg">{verdictWords(verdict.kind, measure.better)}</span>
-        {isRunning && ' so far'}: <span className="figures">{changeFigure(verdict, measure)}</span>
-        <span className="text-[15px] text-quiet">, {chanceWords(verdict, measure.better)}</span>
+        <span className="text-lg">{told(verdictWords(verdict.kind, measure.better))}</span>
+        {isRunning && t` so far`}: <span className="figures">{told(changeFigure(verdict, measure))}</span>
+        <span className="text-[15px] text-quiet">, {told(chanceWords(verdict, measure.better))}</span>
       </p>
       {againstLast && (
         <p className="text-[15px]">
-          Against the block before: <span className="figures">{changeFigure(againstLast, measure)}</span>
-          {againstLast.kind === 'within-noise' && <span className="text-quiet">, within noise</span>}
+          <Trans>
+            Against the block before:{' '}
+            <span className="figures">{told(changeFigure(againstLast, measure))}</span>
+            {againstLast.kind === 'within-noise' && <span className="text-quiet">{t`, within noise`}</span>}
+          </Trans>
         </p>
       )}
     </>

@@ -1,4 +1,6 @@
 import { zodResolver } from '@hookform/resolvers/zod';
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useForm } from 'react-hook-form';
 import { v4 as newId } from 'uuid';
 import type { ClientRecord } from '#contract/client';
@@ -8,6 +10,7 @@ import { limbsFor, type MeasureBook, type MeasureId, measureOf, takenHere } from
 import { LIMB_LABELS, limbKind } from '#core/quantity/limb';
 import { failureWords, fieldProblem } from '../../data/api';
 import { useBeginComparison } from '../../data/outcomes';
+import { told } from '../../language/told';
 import { Button } from '../../parts/Button';
 import { Choice } from '../../parts/Choice';
 import { DateField } from '../../parts/DateField';
@@ -58,12 +61,12 @@ export function ComparisonForm({
   return (
     <form
       noValidate
-      aria-label="Begin a comparison"
+      aria-label={t`Begin a comparison`}
       className="max-w-3xl space-y-3 border-l-4 border-plum pl-4"
       onSubmit={handleSubmit((asked) => begin.mutate({ id: newId(), wish: asked }, { onSuccess: done }))}
     >
       <Picker
-        label="Measure"
+        label={t`Measure`}
         value={wish.measureId}
         onChange={(id) =>
           reset(
@@ -76,43 +79,43 @@ export function ComparisonForm({
       />
       {limbs.length > 0 && (
         <Choice
-          label="Compare"
+          label={t`Compare`}
           value={wish.kind}
           onChange={(kind) =>
             reset(kind === 'limbs' ? limbsWish(wish.measureId) : periodsWish(wish.measureId))
           }
           options={[
-            { value: 'limbs', label: 'one limb with the cuff, the other without' },
-            { value: 'periods', label: 'times with it, times without' },
+            { value: 'limbs', label: t`one limb with the cuff, the other without` },
+            { value: 'periods', label: t`times with it, times without` },
           ]}
         />
       )}
       {measure.setting !== undefined && (
-        <Field label={measure.setting} {...register('setting')} error={problem('setting')} />
+        <Field label={told(measure.setting)} {...register('setting')} error={problem('setting')} />
       )}
       {wish.kind === 'limbs' && measure.of === 'limb' && (
         <Choice
-          label="Limbs"
+          label={t`Limbs`}
           value={wish.limbs}
           onChange={(value) => setValue('limbs', value)}
           options={[
-            { value: 'leg', label: 'thighs' },
-            { value: 'arm', label: 'arms' },
+            { value: 'leg', label: t`thighs` },
+            { value: 'arm', label: t`arms` },
           ]}
         />
       )}
       {wish.kind === 'periods' && wish.limb !== null && (
         <Choice
-          label="Limb (the person’s own left and right)"
+          label={t`Limb (the person’s own left and right)`}
           value={wish.limb}
           onChange={(value) => setValue('limb', value)}
-          options={limbs.map((value) => ({ value, label: LIMB_LABELS[value] }))}
+          options={limbs.map((value) => ({ value, label: told(LIMB_LABELS[value]) }))}
         />
       )}
       <div className="flex flex-wrap items-end gap-4">
         <DateField
           className="w-60"
-          label="Starts on"
+          label={t`Starts on`}
           value={wish.startsOn ?? ''}
           onChange={(startsOn) => setValue('startsOn', startsOn)}
           error={problem('startsOn')}
@@ -120,7 +123,7 @@ export function ComparisonForm({
         {wish.kind === 'limbs' ? (
           <Field
             className="w-28"
-            label="Weeks"
+            label={t`Weeks`}
             number="whole"
             {...register('weeks', numeric)}
             error={problem('weeks')}
@@ -129,14 +132,14 @@ export function ComparisonForm({
           <>
             <Field
               className="w-28"
-              label="Weeks each"
+              label={t`Weeks each`}
               number="whole"
               {...register('weeksEach', numeric)}
               error={problem('weeksEach')}
             />
             <Field
               className="w-28"
-              label="Pairs of times"
+              label={t`Pairs of times`}
               number="whole"
               {...register('pairs', numeric)}
               error={problem('pairs')}
@@ -145,12 +148,13 @@ export function ComparisonForm({
         )}
       </div>
       <p className="text-[15px]">
-        It can say {COMPARISON_LIMITS[wish.kind].can}{' '}
-        <span className="text-quiet">It cannot say more: {COMPARISON_LIMITS[wish.kind].cannot}</span>
+        <Trans>
+          It can say {told(COMPARISON_LIMITS[wish.kind].can)}{' '}
+          <span className="text-quiet">It cannot say more: {told(COMPARISON_LIMITS[wish.kind].cannot)}</span>
+        </Trans>
       </p>
       <p className="text-[15px] text-quiet">
-        Which {wish.kind === 'limbs' ? 'limb' : 'time of each pair'} has the cuff is drawn when you keep it,
-        and is not drawn again. Load and sets stay alike in both.
+        {t`Which ${wish.kind === 'limbs' ? t`limb` : t`time of each pair`} has the cuff is drawn when you keep it, and is not drawn again. Load and sets stay alike in both.`}
       </p>
       {(problem('measureId') || problem('limb')) && (
         <FieldError>{problem('measureId') ?? problem('limb')}</FieldError>
@@ -158,10 +162,10 @@ export function ComparisonForm({
       {begin.error && <FieldError>{failureWords(begin.error)}</FieldError>}
       <div className="flex gap-3">
         <Button type="submit" kind="main" disabled={begin.isPending}>
-          Draw and begin
+          {t`Draw and begin`}
         </Button>
         <Button leaves onClick={done}>
-          Leave it
+          {t`Leave it`}
         </Button>
       </div>
     </form>

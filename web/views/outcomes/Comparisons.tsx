@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useState } from 'react';
 import type { ClientRecord } from '#contract/client';
 import type { ComparisonOnRecord, OutcomesView } from '#contract/outcomes';
@@ -16,6 +18,7 @@ import { LIMB_LABELS } from '#core/quantity/limb';
 import { comparisonInForce } from '#core/record/comparison-in-force';
 import { failureWords } from '../../data/api';
 import { useEndComparison } from '../../data/outcomes';
+import { told } from '../../language/told';
 import { Button } from '../../parts/Button';
 import { Field, FieldError } from '../../parts/Field';
 import { day, plain } from '../../parts/format';
@@ -38,8 +41,8 @@ export function Comparisons({
   const [isOpen, setOpen] = useState(false);
   const mayBegin = !comparisonInForce(client.facts, client.judgedAtMs);
   return (
-    <section aria-label="Compared in this person" className="space-y-3">
-      <h3 className="font-semibold">With the cuff against without, in this person</h3>
+    <section aria-label={t`Compared in this person`} className="space-y-3">
+      <h3 className="font-semibold">{t`With the cuff against without, in this person`}</h3>
       {view.comparisons.map((one) => (
         <ComparisonLines key={one.id} client={client} comparison={one} series={series} book={book} />
       ))}
@@ -49,7 +52,7 @@ export function Comparisons({
             <ComparisonForm client={client} book={book} done={() => setOpen(false)} />
           ) : (
             <Only deed="sign">
-              <Button onClick={() => setOpen(true)}>Begin a comparison</Button>
+              <Button onClick={() => setOpen(true)}>{t`Begin a comparison`}</Button>
             </Only>
           )}
         </div>
@@ -78,29 +81,35 @@ function ComparisonLines({
   return (
     <div className="max-w-3xl border-t border-rule pt-2">
       <p>
-        {verdict && <strong className="mr-2 text-lg">{differenceWords(verdict.kind, measure.better)}</strong>}
-        {measuredWords({ limb, setting: design.setting }, measure)}
+        {verdict && (
+          <strong className="mr-2 text-lg">{told(differenceWords(verdict.kind, measure.better))}</strong>
+        )}
+        {told(measuredWords({ limb, setting: design.setting }, measure))}
         {verdict && (
           <>
-            : <span className="figures">{changeFigure(verdict, measure)}</span>{' '}
-            <span className="text-quiet">with the cuff, over without</span>
+            : <span className="figures">{told(changeFigure(verdict, measure))}</span>{' '}
+            <span className="text-quiet">{t`with the cuff, over without`}</span>
           </>
         )}
       </p>
       {asLarge && (
         <p className="text-[15px]">
-          Of <span className="figures">{asLarge.orders}</span> orders that could have been drawn,{' '}
-          <span className="figures">{asLarge.of}</span> {asLarge.of === 1 ? 'gives' : 'give'} as much.
+          <Trans>
+            Of <span className="figures">{asLarge.orders}</span> orders that could have been drawn,{' '}
+            <span className="figures">{asLarge.of}</span> {asLarge.of === 1 ? t`gives` : t`give`} as much.
+          </Trans>
         </p>
       )}
       <p className="text-[15px] text-quiet">
-        {drawnWords(design)}; from {onDay(conditions[0]?.fromDay ?? 0)} to {onDay(lastDay)}. Drawn by the seed{' '}
-        <span className="figures">{design.seed}</span>.
+        <Trans>
+          {told(drawnWords(design))}; from {onDay(conditions[0]?.fromDay ?? 0)} to {onDay(lastDay)}. Drawn by
+          the seed <span className="figures">{design.seed}</span>.
+        </Trans>
       </p>
-      {ended !== null && <p className="text-ochre">Ended: {ended}</p>}
+      {ended !== null && <p className="text-ochre">{t`Ended: ${ended}`}</p>}
       {!verdict && ended === null && <Values values={values} unit={measure.unit} />}
-      <p className="text-[15px]">It can say {can}</p>
-      <p className="text-[15px] text-quiet">It cannot say more: {cannot}</p>
+      <p className="text-[15px]">{t`It can say ${told(can)}`}</p>
+      <p className="text-[15px] text-quiet">{t`It cannot say more: ${told(cannot)}`}</p>
       {ended === null && !verdict && <End client={client} comparisonId={id} />}
     </div>
   );
@@ -114,14 +123,14 @@ function Values({ values, unit }: { values: readonly ToCompare[]; unit: string }
         <li key={`${limb} ${about}`}>
           <span className="text-quiet">
             {onDay(about)}
-            {limb && `, ${LIMB_LABELS[limb].toLowerCase()}`}:
+            {limb && `, ${told(LIMB_LABELS[limb].toLowerCase())}`}:
           </span>{' '}
           {taken ? (
             <>
-              <span className="figures">{plain(taken.value)}</span> {unit}
+              <span className="figures">{plain(taken.value)}</span> {told(unit)}
             </>
           ) : (
-            'to take'
+            t`to take`
           )}
         </li>
       ))}
@@ -141,7 +150,7 @@ function End({ client, comparisonId }: { client: ClientRecord; comparisonId: str
         className="min-h-9 text-[15px] underline underline-offset-4"
         onClick={() => setWhy('')}
       >
-        End it early
+        {t`End it early`}
       </button>
     );
   }
@@ -155,13 +164,13 @@ function End({ client, comparisonId }: { client: ClientRecord; comparisonId: str
     >
       <Field
         className="min-w-64 flex-1"
-        label="Why it ends"
+        label={t`Why it ends`}
         value={why}
         onChange={(event) => setWhy(event.target.value)}
       />
       <Only deed="sign">
         <Button type="submit" disabled={why.trim() === '' || end.isPending}>
-          End it
+          {t`End it`}
         </Button>
       </Only>
       {end.error && <FieldError>{failureWords(end.error)}</FieldError>}

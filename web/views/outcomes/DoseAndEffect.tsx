@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { BarController, BarElement, Chart } from 'chart.js';
 import { useMemo, useState } from 'react';
 import { Chart as Mixed } from 'react-chartjs-2';
@@ -8,6 +10,7 @@ import { verdict } from '#core/outcomes/verdict';
 import { libraryOf } from '#core/protocol/exercises';
 import { RULES } from '#core/rules/catalogue';
 import { useLog } from '../../data/outcomes';
+import { told } from '../../language/told';
 import { Choice } from '../../parts/Choice';
 import { axisLook, faint, themeColour } from '../../parts/chart';
 import { day, plain } from '../../parts/format';
@@ -34,15 +37,15 @@ function rangeOf(values: readonly number[]) {
 
 type Dose = 'minutes' | 'sets' | 'percent' | 'volume' | 'sessions';
 const DOSES: Record<Dose, { label: string; unit: string; of: (totals: LogTotals) => number }> = {
-  minutes: { label: 'minutes', unit: 'min occluded', of: ({ occludedMs }) => occludedMs / 60_000 },
+  minutes: { label: t`minutes`, unit: t`min occluded`, of: ({ occludedMs }) => occludedMs / 60_000 },
   percent: {
     label: '%LOP·min',
     unit: '%LOP·min',
     of: ({ limbs }) => limbs.reduce((sum, { percentLopMin }) => sum + (percentLopMin ?? 0), 0),
   },
-  sets: { label: 'sets', unit: 'sets', of: ({ sets }) => sets },
-  volume: { label: 'kg·reps', unit: 'kg·reps', of: ({ volumeKgReps }) => volumeKgReps },
-  sessions: { label: 'sessions', unit: 'sessions', of: ({ sessions }) => sessions },
+  sets: { label: t`sets`, unit: t`sets`, of: ({ sets }) => sets },
+  volume: { label: t`kg·reps`, unit: t`kg·reps`, of: ({ volumeKgReps }) => volumeKgReps },
+  sessions: { label: t`sessions`, unit: t`sessions`, of: ({ sessions }) => sessions },
 };
 
 /** What was done each week beside what changed, on one time axis: bars for the dose, the measure over it with its error (OUT-6). */
@@ -73,18 +76,23 @@ export function DoseAndEffect({ client, series }: { client: ClientRecord; series
     <figure className="min-w-0">
       <figcaption className="flex flex-wrap items-end justify-between gap-x-6 gap-y-2">
         <span className="font-semibold">
-          {series.label}, beside what was done each week
-          <span className="block text-[14px] font-normal text-quiet">
-            A tick is a session; ◆ a real change from the first, ● not
-          </span>
+          <Trans>
+            {told(series.label)}, beside what was done each week
+            <span className="block text-[14px] font-normal text-quiet">
+              A tick is a session; ◆ a real change from the first, ● not
+            </span>
+          </Trans>
         </span>
         <div className="print:hidden">
           <Choice
-            label="Dose"
+            label={t`Dose`}
             hideLabel
             value={dose}
             onChange={setDose}
-            options={(Object.keys(DOSES) as Dose[]).map((value) => ({ value, label: DOSES[value].label }))}
+            options={(Object.keys(DOSES) as Dose[]).map((value) => ({
+              value,
+              label: told(DOSES[value].label),
+            }))}
           />
         </div>
       </figcaption>
@@ -92,7 +100,7 @@ export function DoseAndEffect({ client, series }: { client: ClientRecord; series
         <Mixed
           type="bar"
           role="img"
-          aria-label={`${series.label}: ${series.points.map(({ atMs, value }) => `${day(atMs)} ${plain(value)}`).join(', ')} ${measure.unit}. Weeks: ${weeks.map(({ fromDay, totals }) => `${day(middle(fromDay))} ${plain(of(totals), 0)}`).join(', ')} ${unit}`}
+          aria-label={t`${told(series.label)}: ${series.points.map(({ atMs, value }) => `${day(atMs)} ${plain(value)}`).join(', ')} ${told(measure.unit)}. Weeks: ${weeks.map(({ fromDay, totals }) => `${day(middle(fromDay))} ${plain(of(totals), 0)}`).join(', ')} ${told(unit)}`}
           options={{
             animation: false,
             maintainAspectRatio: false,
@@ -103,7 +111,7 @@ export function DoseAndEffect({ client, series }: { client: ClientRecord; series
                   ...series.points.map(({ atMs }) => atMs),
                   ...weeks.map(({ fromDay }) => middle(fromDay)),
                 ]),
-                time: { minUnit: 'day', displayFormats: { day: 'd MMM', week: 'd MMM', month: 'MMM' } },
+                time: { minUnit: 'day', displayFormats: { day: t`d MMM`, week: t`d MMM`, month: 'MMM' } },
                 ...axisLook(),
               },
               y: {
@@ -118,7 +126,7 @@ export function DoseAndEffect({ client, series }: { client: ClientRecord; series
                 position: 'right',
                 beginAtZero: true,
                 grace: '60%',
-                title: { display: true, text: `${unit} a week`, color: themeColour('quiet') },
+                title: { display: true, text: t`${told(unit)} a week`, color: themeColour('quiet') },
                 ...axisLook(),
                 grid: { display: false },
               },
@@ -143,7 +151,7 @@ export function DoseAndEffect({ client, series }: { client: ClientRecord; series
               },
               {
                 type: 'line',
-                label: measure.unit,
+                label: told(measure.unit),
                 data: series.points.map(({ atMs, value }) => ({ x: atMs, y: value })),
                 borderColor: ink,
                 backgroundColor: ink,
@@ -153,7 +161,7 @@ export function DoseAndEffect({ client, series }: { client: ClientRecord; series
               },
               {
                 type: 'line',
-                label: 'session',
+                label: t`session`,
                 yAxisID: 'strip',
                 showLine: false,
                 data: (data?.sessions ?? []).map(({ startedAtMs }) => ({ x: startedAtMs, y: 0.96 })),
@@ -165,7 +173,7 @@ export function DoseAndEffect({ client, series }: { client: ClientRecord; series
               },
               {
                 type: 'bar',
-                label: unit,
+                label: told(unit),
                 yAxisID: 'dose',
                 data: weeks.map(({ fromDay, totals }) => ({ x: middle(fromDay), y: of(totals) })),
                 backgroundColor: faint(plum, 0.35),

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { useState } from 'react';
 import type { ClientRecord } from '#contract/client';
 import type { OutcomeOnRecord, OutcomesView } from '#contract/outcomes';
@@ -5,6 +6,7 @@ import { type Measure, type MeasureBook, measureOf } from '#core/outcomes/measur
 import { measuredWords } from '#core/outcomes/taken';
 import { failureWords } from '../../data/api';
 import { useWithdrawOutcome } from '../../data/outcomes';
+import { told } from '../../language/told';
 import { Button } from '../../parts/Button';
 import { Field, FieldError } from '../../parts/Field';
 import { dayAndTime, plain } from '../../parts/format';
@@ -23,7 +25,7 @@ export function Found({
   return (
     <details>
       <summary className="min-h-9 cursor-pointer py-1 font-semibold">
-        All that was taken here ({view.taken.length})
+        {t`All that was taken here (${view.taken.length})`}
       </summary>
       <ul className="border-t border-rule">
         {view.taken.map((outcome) => (
@@ -56,24 +58,24 @@ function TakenLine({
       <div className="flex flex-wrap items-baseline gap-x-5">
         <span className="figures w-36 text-quiet">{dayAndTime(atMs)}</span>
         <span className={withdrawn ? 'line-through' : ''}>
-          {measuredWords({ limb, setting }, measure)}: <span className="figures">{plain(value)}</span>{' '}
-          {measure.unit}
+          {told(measuredWords({ limb, setting }, measure))}: <span className="figures">{plain(value)}</span>{' '}
+          {told(measure.unit)}
         </span>
         {repeats.length > 1 && (
           <span className="figures text-[14px] text-quiet">
-            of {repeats.map((one) => plain(one)).join(', ')}
+            {t`of ${repeats.map((one) => plain(one)).join(', ')}`}
           </span>
         )}
-        {note && <span className="text-[15px] text-quiet">{note}</span>}
+        {note && <span className="text-[15px] text-quiet">{told(note)}</span>}
         {withdrawn ? (
-          <span className="text-[15px] text-ochre">Does not count: {withdrawn}</span>
+          <span className="text-[15px] text-ochre">{t`Does not count: ${withdrawn}`}</span>
         ) : (
           <button
             type="button"
             className="min-h-9 text-[15px] underline underline-offset-4"
             onClick={() => setReason(reason === null ? '' : null)}
           >
-            It does not count
+            {t`It does not count`}
           </button>
         )}
       </div>
@@ -87,12 +89,12 @@ function TakenLine({
         >
           <Field
             className="min-w-64 flex-1"
-            label="Why it does not count"
+            label={t`Why it does not count`}
             value={reason}
             onChange={(event) => setReason(event.target.value)}
           />
           <Button type="submit" disabled={reason.trim() === '' || withdraw.isPending}>
-            Take it out
+            {t`Take it out`}
           </Button>
           {withdraw.error && <FieldError>{failureWords(withdraw.error)}</FieldError>}
         </form>

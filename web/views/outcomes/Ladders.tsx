@@ -1,7 +1,9 @@
+import { t } from '@lingui/core/macro';
 import type { ClientRecord } from '#contract/client';
 import { RUNG_LABELS } from '#core/plan/goals';
 import { LIMB_LABELS, LIMBS } from '#core/quantity/limb';
 import { adviseRung, rungInForce } from '#core/record/ladder-in-force';
+import { told } from '../../language/told';
 import { Why } from '../../parts/Why';
 
 /** Whether a limb that climbs the ladder is ready for the next rung (PRO-5). */
@@ -9,18 +11,18 @@ export function Ladders({ client: { facts, judgedAtMs } }: { client: ClientRecor
   const limbs = LIMBS.filter((limb) => rungInForce(facts, limb));
   if (limbs.length === 0) return null;
   return (
-    <section aria-label="Ready to go on">
+    <section aria-label={t`Ready to go on`}>
       <h3 className="font-semibold">
-        Ready to go on? <Why rule="PRO-5" />
+        {t`Ready to go on?`} <Why rule="PRO-5" />
       </h3>
       <ul className="border-t border-rule">
         {limbs.map((limb) => {
           const { move, to, why } = adviseRung(facts, limb, judgedAtMs);
           return (
             <li key={limb} className="border-b border-rule py-1">
-              {LIMB_LABELS[limb]}: <strong>{MOVES[move]}</strong>
-              {move !== 'done' && ` ${RUNG_LABELS[to].toLowerCase()}`}.{' '}
-              <span className="text-quiet">{why}</span>
+              {told(LIMB_LABELS[limb])}: <strong>{MOVES[move]}</strong>
+              {move !== 'done' && ` ${told(RUNG_LABELS[to].toLowerCase())}`}.{' '}
+              <span className="text-quiet">{told(why)}</span>
             </li>
           );
         })}
@@ -29,4 +31,10 @@ export function Ladders({ client: { facts, judgedAtMs } }: { client: ClientRecor
   );
 }
 
-const MOVES = { begin: 'begin with', up: 'up to', stay: 'stay on', down: 'down to', done: 'done' } as const;
+const MOVES = {
+  begin: t`begin with`,
+  up: t`up to`,
+  stay: t`stay on`,
+  down: t`down to`,
+  done: 'done',
+} as const;

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import type { ClientRecord } from '#contract/client';
@@ -10,6 +11,7 @@ import { type Limb, limbKind, limbSide, otherSide } from '#core/quantity/limb';
 import { dueWords, measuresDue } from '#core/record/tests-due';
 import { failureWords } from '../../data/api';
 import { useOutcomes } from '../../data/outcomes';
+import { told } from '../../language/told';
 import { AdverseEvents } from '../../parts/AdverseEvents';
 import { FieldError } from '../../parts/Field';
 import { Why } from '../../parts/Why';
@@ -29,7 +31,7 @@ const DoseAndEffect = lazy(() =>
 export function OutcomesBench({ client }: { client: ClientRecord }) {
   const { data, error } = useOutcomes(client.id);
   if (error) return <FieldError>{failureWords(error)}</FieldError>;
-  if (!data) return <p className="text-quiet">Reading what was measured…</p>;
+  if (!data) return <p className="text-quiet">{t`Reading what was measured…`}</p>;
   return <Outcomes client={client} view={data} />;
 }
 
@@ -55,22 +57,21 @@ function Outcomes({ client, view }: { client: ClientRecord; view: OutcomesView }
       <div className="min-w-0 space-y-6">
         <div className="flex items-baseline justify-between gap-4">
           <h2 id="outcomes-title" className="text-2xl font-semibold">
-            Outcomes
+            {t`Outcomes`}
           </h2>
           <Link
             to={`/people/${client.id}/report`}
             className="inline-flex min-h-9 items-center underline underline-offset-4 print:hidden"
           >
-            Report for them or the referrer
+            {t`Report for them or the referrer`}
           </Link>
         </div>
         {series.length === 0 ? (
           <p className="max-w-prose">
-            Nothing was measured yet. Take two or three measures before the first session: then the app can
-            say whether anything changed, and how sure that is.
+            {t`Nothing was measured yet. Take two or three measures before the first session: then the app can say whether anything changed, and how sure that is.`}
           </p>
         ) : (
-          <ul aria-label="What changed" className="border-t border-ink/40">
+          <ul aria-label={t`What changed`} className="border-t border-ink/40">
             {series.map((one) => (
               <SeriesLine
                 key={one.key}
@@ -95,9 +96,9 @@ function Outcomes({ client, view }: { client: ClientRecord; view: OutcomesView }
       </div>
       <div className={`space-y-6 print:hidden ${due.length > 0 ? 'max-lg:order-first' : ''}`}>
         {due.length > 0 && (
-          <section aria-label="Due">
+          <section aria-label={t`Due`}>
             <h3 className="font-semibold">
-              Due {MOMENT_WORDS[due[0]?.moment ?? 'baseline']} <Why rule="OUT-4" />
+              {t`Due ${told(MOMENT_WORDS[due[0]?.moment ?? 'baseline'])}`} <Why rule="OUT-4" />
             </h3>
             <ul className="border-t border-rule">
               {due.map(({ measureId, limb, setting, ...moment }) => (
@@ -107,7 +108,7 @@ function Outcomes({ client, view }: { client: ClientRecord; view: OutcomesView }
                     className="min-h-10 w-full text-left hover:bg-tint"
                     onClick={() => setToTake({ measureId, limb, setting })}
                   >
-                    {dueWords({ measureId, limb, setting, ...moment }, client.facts)}
+                    {told(dueWords({ measureId, limb, setting, ...moment }, client.facts))}
                   </button>
                 </li>
               ))}

@@ -1,5 +1,8 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { Series } from '#core/outcomes/series';
 import { chanceWords, changeFigure, verdictWords } from '#core/outcomes/verdict-words';
+import { told } from '../../language/told';
 import { day, plain } from '../../parts/format';
 
 const LOOKS = {
@@ -34,19 +37,19 @@ export function SeriesLine({
         <span>
           {verdict && (
             <span className={`mr-3 text-lg ${LOOKS[verdict.kind]}`}>
-              {verdictWords(verdict.kind, measure.better)}
+              {told(verdictWords(verdict.kind, measure.better))}
             </span>
           )}{' '}
-          {label}
+          {told(label)}
           <span className="block text-[14px] text-quiet">
             {verdict ? (
-              <>
-                {chanceWords(verdict, measure.better)};{' '}
-                <span className="figures">{changeFigure(verdict, measure)}</span>; real from{' '}
+              <Trans>
+                {told(chanceWords(verdict, measure.better))};{' '}
+                <span className="figures">{told(changeFigure(verdict, measure))}</span>; real from{' '}
                 <span className="figures">{plain(verdict.smallestReal)}</span>
-              </>
+              </Trans>
             ) : (
-              `Taken once, ${day(first.atMs)}. Again later, and it can be judged.`
+              t`Taken once, ${day(first.atMs)}. Again later, and it can be judged.`
             )}
           </span>
         </span>
@@ -55,12 +58,13 @@ export function SeriesLine({
             {points.length > 1 && `${plain(first.value)} → `}
             {plain(last.value)}
           </span>{' '}
-          <span className="text-quiet">{measure.unit}</span>
+          <span className="text-quiet">{told(measure.unit)}</span>
           <span className="block text-[13px] text-quiet">
-            {points.length} {points.length === 1 ? 'time' : 'times'}, error{' '}
-            {measureId === 'lop'
-              ? 'its own U'
-              : `${plain(error.value)} ${error.kind === 'percent' ? '%' : measure.unit}, ${error.from === 'own-repeats' ? `${error.pairs} repeats here` : 'assumed'}`}
+            {t`${points.length} ${points.length === 1 ? t`time` : t`times`}, error ${
+              measureId === 'lop'
+                ? t`its own U`
+                : `${plain(error.value)} ${error.kind === 'percent' ? '%' : told(measure.unit)}, ${error.from === 'own-repeats' ? t`${error.pairs} repeats here` : t`assumed`}`
+            }`}
           </span>
         </span>
       </button>

@@ -1,6 +1,8 @@
+import { t } from '@lingui/core/macro';
 import { isAside, otherSideOf, type Series } from '#core/outcomes/series';
 import { newestPair, symmetry } from '#core/outcomes/symmetry';
 import { limbSide } from '#core/quantity/limb';
+import { told } from '../../language/told';
 import { day, plain } from '../../parts/format';
 import { Why } from '../../parts/Why';
 
@@ -16,23 +18,22 @@ export function Symmetries({ series }: { series: readonly Series[] }) {
   });
   if (pairs.length === 0) return null;
   return (
-    <section aria-label="Symmetry">
+    <section aria-label={t`Symmetry`}>
       <h3 className="font-semibold">
-        Side against side <Why rule="OUT-3" />
+        {t`Side against side`} <Why rule="OUT-3" />
       </h3>
       <ul className="border-t border-rule">
         {pairs.map(({ label, atMs, found: { ratio, interval, weaker } }) => (
           <li key={label} className="flex flex-wrap items-baseline gap-x-6 border-b border-rule py-1">
             <span className="w-60">
-              {label}
+              {told(label)}
               <span className="text-[14px] text-quiet">, {day(atMs)}</span>
             </span>
             <span>
-              {weaker === 'equal' ? 'Alike' : `${weaker === 'left' ? 'Left' : 'Right'} is less`}:{' '}
+              {weaker === 'equal' ? t`Alike` : t`${weaker === 'left' ? t`Left` : t`Right`} is less`}:{' '}
               <span className="figures text-lg">{plain(100 * ratio, 0)} %</span>{' '}
               <span className="text-quiet">
-                ({plain(100 * interval.low, 0)} to {plain(100 * interval.high, 0)} %
-                {interval.high >= 1 ? ', could be alike' : ''})
+                {t`(${plain(100 * interval.low, 0)} to ${plain(100 * interval.high, 0)} %${interval.high >= 1 ? t`, could be alike` : ''})`}
               </span>
             </span>
           </li>

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { useState } from 'react';
 import { v4 as newId } from 'uuid';
 import type { ClientRecord } from '#contract/client';
@@ -8,6 +9,7 @@ import { toNumber } from '#core/quantity/units';
 import { failureWords, fieldProblem } from '../../data/api';
 import { serverNow } from '../../data/clock';
 import { useKeepOutcome } from '../../data/outcomes';
+import { told } from '../../language/told';
 import { Button } from '../../parts/Button';
 import { Choice } from '../../parts/Choice';
 import { Field, FieldError } from '../../parts/Field';
@@ -43,9 +45,9 @@ export function TakeMeasure({
   const repeats = typed.filter((one) => one.trim() !== '').map(toNumber);
   const taken: Taken = { measureId, limb, setting, repeats, note };
   const wrong = [
-    ...(repeats.length === 0 ? [{ field: 'repeats', message: 'Enter at least one figure.' }] : []),
+    ...(repeats.length === 0 ? [{ field: 'repeats', message: t`Enter at least one figure.` }] : []),
     ...(repeats.some(Number.isNaN)
-      ? [{ field: 'repeats', message: 'Enter numbers.' }]
+      ? [{ field: 'repeats', message: t`Enter numbers.` }]
       : checkTaken(taken, measure)),
   ];
   const errorOf = (field: keyof Taken) =>
@@ -65,7 +67,7 @@ export function TakeMeasure({
   };
   return (
     <form
-      aria-label="Take a measure"
+      aria-label={t`Take a measure`}
       className="space-y-3"
       onSubmit={(event) => {
         event.preventDefault();
@@ -73,24 +75,24 @@ export function TakeMeasure({
         if (wrong.length === 0 && !keep.isPending) void send(taken).catch(() => undefined);
       }}
     >
-      <Picker label="Measure" value={measureId} onChange={choose} options={takenHere(book)} />
-      <p className="text-[15px] text-quiet">{measure.cue}</p>
+      <Picker label={t`Measure`} value={measureId} onChange={choose} options={takenHere(book)} />
+      <p className="text-[15px] text-quiet">{told(measure.cue)}</p>
       {limbs.length > 0 && (
         <Choice
-          label="Limb (the person’s own left and right)"
+          label={t`Limb (the person’s own left and right)`}
           value={limb ?? limbs[0] ?? 'left-thigh'}
           onChange={(value) => onToTake({ ...toTake, limb: value })}
-          options={limbs.map((value) => ({ value, label: LIMB_LABELS[value] }))}
+          options={limbs.map((value) => ({ value, label: told(LIMB_LABELS[value]) }))}
         />
       )}
       {measure.setting !== undefined && (
         <Field
-          label={measure.setting}
+          label={told(measure.setting)}
           value={setting}
           maxLength={80}
           onChange={(event) => onToTake({ ...toTake, setting: event.target.value })}
           error={errorOf('setting')}
-          hint="The same as last time, or it is another measure."
+          hint={t`The same as last time, or it is another measure.`}
         />
       )}
       {measure.isAsked ? (
@@ -101,15 +103,15 @@ export function TakeMeasure({
             if (checkTaken({ ...taken, repeats: [measure.lowest] }, measure).length === 0) setAsking(true);
           }}
         >
-          Hand the screen over and ask
+          {t`Hand the screen over and ask`}
         </Button>
       ) : (
         <>
           <fieldset>
             <legend className="text-[15px] font-semibold">
               {measure.repeats > 1
-                ? `${measure.repeats} figures; the ${measure.take === 'best' ? 'best' : 'mean'} counts`
-                : 'Figure'}
+                ? t`${measure.repeats} figures; the ${measure.take === 'best' ? t`best` : t`mean`} counts`
+                : t`Figure`}
             </legend>
             <div className="mt-1 flex flex-wrap items-baseline gap-2">
               {Array.from(
@@ -118,7 +120,7 @@ export function TakeMeasure({
                   <NumberInput
                     // biome-ignore lint/suspicious/noArrayIndexKey: a repeat is its place
                     key={place}
-                    aria-label={`Figure ${place + 1}, ${measure.unit}`}
+                    aria-label={t`Figure ${place + 1}, ${told(measure.unit)}`}
                     kind="decimal"
                     value={typed[place] ?? ''}
                     onChange={(event) => {
@@ -130,19 +132,19 @@ export function TakeMeasure({
                   />
                 ),
               )}
-              <span className="text-quiet">{measure.unit}</span>
+              <span className="text-quiet">{told(measure.unit)}</span>
             </div>
             {errorOf('repeats') && <FieldError>{errorOf('repeats')}</FieldError>}
           </fieldset>
           <Field
-            label="Note"
+            label={t`Note`}
             value={note}
             maxLength={200}
             onChange={(event) => setNote(event.target.value)}
-            hint="Why it may say less than it should: pain-limited, to form failure."
+            hint={t`Why it may say less than it should: pain-limited, to form failure.`}
           />
           <Button type="submit" kind="main" does="accept" disabled={keep.isPending}>
-            Keep
+            {t`Keep`}
           </Button>
         </>
       )}

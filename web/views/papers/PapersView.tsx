@@ -1,8 +1,10 @@
+import { t } from '@lingui/core/macro';
 import { useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { setsShareNow } from '#core/record/block-in-force';
 import { plansInForce } from '#core/record/plans-in-force';
 import { useClient, usePractice } from '../../data/queries';
+import { told } from '../../language/told';
 import { OnePage } from '../../parts/OnePage';
 import { PaperBar } from '../../parts/PaperBar';
 import { isPaperForm, PAPER_FORM_IDS, PAPER_FORMS, type PaperForm } from '../../parts/paper-forms';
@@ -20,7 +22,7 @@ export function PapersView() {
 function OfPerson({ form, clientId }: { form: string | undefined; clientId: string }) {
   const { data: client } = useClient(clientId);
   const [search] = useSearchParams();
-  if (!client) return <p className="p-6 text-quiet">Reading the record…</p>;
+  if (!client) return <p className="p-6 text-quiet">{t`Reading the record…`}</p>;
   const plans = plansInForce(client.facts, client.judgedAtMs);
   const { prescription } =
     plans.find(({ coursePlan }) => coursePlan.id === search.get('plan')) ?? plans[0] ?? {};
@@ -39,21 +41,21 @@ function Papers({
 }) {
   const { data: practice } = usePractice();
   const [paper, setPaper] = useState<Paper>('A4');
-  if (!practice) return <p className="p-6 text-quiet">Reading the practice…</p>;
+  if (!practice) return <p className="p-6 text-quiet">{t`Reading the practice…`}</p>;
   const form: PaperForm = isPaperForm(asked) ? asked : 'screening';
   const of: OfPaper = { practice, ...(person ?? { client: null, plan: null, setsShare: 1 }) };
   const whose = person ? `/${person.client.id}` : '';
   return (
     <div className="h-full overflow-auto print:h-auto print:overflow-visible">
       <nav
-        aria-label="Sheets"
+        aria-label={t`Sheets`}
         className="flex flex-wrap items-end gap-x-6 gap-y-2 border-b border-rule p-4 print:hidden"
       >
         <Link
           to={person ? `/people/${person.client.id}/${PAPER_FORMS[form].screen}` : '/in-and-out'}
           className="min-h-11 py-2 underline underline-offset-4"
         >
-          Back to {person ? person.client.name : 'in and out'}
+          {t`Back to ${person ? person.client.name : t`in and out`}`}
         </Link>
         <div className="flex min-h-11 flex-wrap items-center gap-x-4">
           {PAPER_FORM_IDS.map((id) => (
@@ -63,7 +65,7 @@ function Papers({
               aria-current={id === form ? 'page' : undefined}
               className="py-2 aria-[current]:border-b-4 aria-[current]:border-plum aria-[current]:font-semibold"
             >
-              {PAPER_FORMS[id].label}
+              {told(PAPER_FORMS[id].label)}
             </Link>
           ))}
         </div>
@@ -75,22 +77,21 @@ function Papers({
             <header className="flex items-start justify-between gap-4 border-b-2 border-ink pb-2">
               <div className="flex-1 space-y-1">
                 <p className="text-[14px]">{practice.settings.name}</p>
-                <h1 className="text-2xl font-semibold">{PAPER_FORMS[form].label}</h1>
+                <h1 className="text-2xl font-semibold">{told(PAPER_FORMS[form].label)}</h1>
                 <div className="flex flex-wrap gap-x-4">
-                  <Line label="Name" value={person?.client.name} />
-                  <Line label="Day" />
-                  <Line label="By" />
+                  <Line label={t`Name`} value={person?.client.name} />
+                  <Line label={t`Day`} />
+                  <Line label={t`By`} />
                 </div>
               </div>
               <QrCode
                 text={addressOf(form, of)}
-                label={`the screen that ${PAPER_FORMS[form].label.toLowerCase()} is typed into`}
+                label={t`the screen that ${told(PAPER_FORMS[form].label.toLowerCase())} is typed into`}
               />
             </header>
             {SHEETS[form](of)}
             <p className="text-[13px] text-quiet">
-              Decision support; follow local policy and licensed practice. Stop signs: deflate at once
-              (RUN-3).
+              {t`Decision support; follow local policy and licensed practice. Stop signs: deflate at once (RUN-3).`}
             </p>
           </article>
         </OnePage>

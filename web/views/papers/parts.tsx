@@ -1,4 +1,5 @@
 import type { ReactNode } from 'react';
+import { told } from '../../language/told';
 
 /** A line to write on, with what it is for. */
 export function Line({
@@ -12,8 +13,8 @@ export function Line({
 }) {
   return (
     <p className={`flex items-end gap-2 ${wide ? 'w-full' : 'min-w-56 flex-1'}`}>
-      <span className="whitespace-nowrap">{label}</span>
-      <span className="min-h-7 flex-1 border-b border-ink/60 px-1 font-semibold">{value}</span>
+      <span className="whitespace-nowrap">{told(label)}</span>
+      <span className="min-h-7 flex-1 border-b border-ink/60 px-1 font-semibold">{told(value)}</span>
     </p>
   );
 }
@@ -25,7 +26,7 @@ export function Boxes({ of }: { of: readonly string[] }) {
       {of.map((word) => (
         <span key={word} className="inline-flex items-center gap-1.5 whitespace-nowrap">
           <span aria-hidden className="inline-block size-3.5 border border-ink" />
-          {word}
+          {told(word)}
         </span>
       ))}
     </span>
@@ -46,7 +47,7 @@ export function EmptyTable({
         <tr>
           {heads.map((head) => (
             <th key={head} className="border border-ink/60 px-2 py-0.5 align-bottom text-[13px] font-normal">
-              {head}
+              {told(head)}
             </th>
           ))}
         </tr>

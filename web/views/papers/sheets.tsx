@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import type { ClientRecord } from '#contract/client';
 import type { PracticeView } from '#contract/practice';
 import { measureBook } from '#core/outcomes/measures';
@@ -10,6 +11,7 @@ import { DAY_SIGNS } from '#core/screening/day-check';
 import { SCREEN_ITEMS } from '#core/screening/items';
 import { ITEM_IDS } from '#core/screening/screening';
 import { SIGNS, signIdSchema } from '#core/session/signs';
+import { told } from '../../language/told';
 import { ConsentWords } from '../../parts/ConsentWords';
 import { amountWords } from '../../parts/PlanSummary';
 import type { PaperForm } from '../../parts/paper-forms';
@@ -41,24 +43,24 @@ function Screening() {
           <li key={id} className="flex items-center justify-between gap-4 border-b border-rule py-0.5">
             <span>
               <span className="figures mr-2 inline-block w-6 text-right">{place + 1}</span>
-              {SCREEN_ITEMS[id].label}
+              {told(SCREEN_ITEMS[id].label)}
             </span>
-            <Boxes of={['no', 'yes']} />
+            <Boxes of={[t`no`, t`yes`]} />
           </li>
         ))}
       </ol>
-      <p className="font-semibold">Surgery in the last 12 weeks</p>
+      <p className="font-semibold">{t`Surgery in the last 12 weeks`}</p>
       <div className="flex flex-wrap gap-x-4">
-        <Line label="limb" />
-        <Line label="on" />
-        <Line label="what was done" wide />
+        <Line label={t`limb`} />
+        <Line label={t`on`} />
+        <Line label={t`what was done`} wide />
       </div>
-      <p className="font-semibold">Resting blood pressure, two readings a minute apart</p>
+      <p className="font-semibold">{t`Resting blood pressure, two readings a minute apart`}</p>
       <div className="flex gap-x-4">
-        <Line label="First, upper / lower" />
-        <Line label="Second, upper / lower" />
+        <Line label={t`First, upper / lower`} />
+        <Line label={t`Second, upper / lower`} />
       </div>
-      <Line label="Note" wide />
+      <Line label={t`Note`} wide />
     </>
   );
 }
@@ -70,19 +72,19 @@ function Consent({ practice }: OfPaper) {
       <p>
         <Boxes
           of={[
-            'I have read this, or it was read to me',
-            'My questions were answered',
-            'I agree to train in this way',
+            t`I have read this, or it was read to me`,
+            t`My questions were answered`,
+            t`I agree to train in this way`,
           ]}
         />
       </p>
       <div className="flex flex-wrap gap-x-6 gap-y-2">
-        <Line label="Signed" />
-        <Line label="on" />
-        <Line label={`For ${practice.settings.name}`} wide />
+        <Line label={t`Signed`} />
+        <Line label={t`on`} />
+        <Line label={t`For ${practice.settings.name}`} wide />
       </div>
       <p className="text-[13px] text-quiet">
-        Version {CONSENT_VERSION}. Asked again after a year (SCR-6). Local law and policy may ask for more.
+        {t`Version ${CONSENT_VERSION}. Asked again after a year (SCR-6). Local law and policy may ask for more.`}
       </p>
     </>
   );
@@ -93,7 +95,9 @@ function Pressure({ client }: OfPaper) {
   const fitted = client
     ? LIMBS.flatMap((limb) => {
         const cuff = cuffInForce(client.facts, limb);
-        return cuff ? [`${LIMB_LABELS[limb]}: ${cuff.label}, girth ${length.words(cuff.girthCm)}`] : [];
+        return cuff
+          ? [t`${told(LIMB_LABELS[limb])}: ${told(cuff.label)}, girth ${length.words(cuff.girthCm)}`]
+          : [];
       })
     : [];
   return (
@@ -107,29 +111,34 @@ function Pressure({ client }: OfPaper) {
         >
           <div className="flex flex-wrap gap-x-4 gap-y-1">
             <span className="inline-flex gap-3">
-              Limb <Boxes of={LIMBS.map((limb) => LIMB_LABELS[limb].toLowerCase())} />
+              {t`Limb`} <Boxes of={LIMBS.map((limb) => told(LIMB_LABELS[limb].toLowerCase()))} />
             </span>
             <span className="inline-flex gap-3">
-              Position <Boxes of={['lying', 'sitting', 'standing']} />
+              {t`Position`} <Boxes of={[t`lying`, t`sitting`, t`standing`]} />
             </span>
             <span className="inline-flex gap-3">
-              Pulse by <Boxes of={['Doppler', 'fingers', 'oximeter', 'automatic pump']} />
+              {t`Pulse by`} <Boxes of={[t`Doppler`, t`fingers`, t`oximeter`, t`automatic pump`]} />
             </span>
           </div>
           <div className="flex gap-x-4">
-            <Line label="Cuff" />
-            <Line label="Gauge" />
-            <Line label="Girth" />
+            <Line label={t`Cuff`} />
+            <Line label={t`Gauge`} />
+            <Line label={t`Girth`} />
           </div>
           <EmptyTable
-            heads={['Trial', 'Pulse gone at, mmHg', 'going up by', 'Pulse back at, mmHg', 'going down by']}
+            heads={[
+              t`Trial`,
+              t`Pulse gone at, mmHg`,
+              t`going up by`,
+              t`Pulse back at, mmHg`,
+              t`going down by`,
+            ]}
             rows={[['1'], ['2'], ['3']]}
           />
         </section>
       ))}
       <p className="text-[13px]">
-        Cuff fully down for a while between trials. Two within 10 mmHg are enough; otherwise a third (LOP-3).
-        Quick check: the pressure at which the pulse under the fingers goes, in steps of 10 or less (LOP-7).
+        {t`Cuff fully down for a while between trials. Two within 10 mmHg are enough; otherwise a third (LOP-3). Quick check: the pressure at which the pulse under the fingers goes, in steps of 10 or less (LOP-7).`}
       </p>
     </>
   );
@@ -140,31 +149,31 @@ const EMPTY_SETS = 4;
 function Session({ plan, setsShare }: OfPaper) {
   const { mass } = useUnits();
   const asked = plan && cutSets(plan, setsShare);
-  const heads = ['Set', 'Planned', 'Repetitions', 'Effort 0–10', 'mmHg read', 'Colour good'];
+  const heads = [t`Set`, t`Planned`, t`Repetitions`, t`Effort 0–10`, t`mmHg read`, t`Colour good`];
   return (
     <>
       <div className="flex flex-wrap gap-x-4 gap-y-1">
-        <Line label="It began at" />
+        <Line label={t`It began at`} />
         <span>
-          Well today <Boxes of={Object.values(DAY_SIGNS).map(({ ask }) => ask)} />
+          {t`Well today`} <Boxes of={Object.values(DAY_SIGNS).map(({ ask }) => ask)} />
         </span>
-        <Line label="Pain now 0–10" />
-        <Line label="Blood pressure, if asked" />
+        <Line label={t`Pain now 0–10`} />
+        <Line label={t`Blood pressure, if asked`} />
       </div>
       {(asked?.exercises ?? [null, null]).map((exercise, place) => (
         // biome-ignore lint/suspicious/noArrayIndexKey: an exercise is its place
         <section key={place} className="break-inside-avoid space-y-1">
           <h2 className="font-semibold">
-            {place + 1}. {asked && exercise ? exerciseWords(asked, place) : '_____________________'}
+            {place + 1}. {asked && exercise ? told(exerciseWords(asked, place)) : '_____________________'}
           </h2>
           {exercise && (
             <p>
               {exercise.limbs
-                .map((target) => `${LIMB_LABELS[target.limb]} ${targetWords(target)}`)
+                .map((target) => `${told(LIMB_LABELS[target.limb])} ${told(targetWords(target))}`)
                 .join(' · ')}
               {exercise.load.kind === 'weighed'
                 ? ` · ${mass.words(exercise.load.load.value)}`
-                : ` · ${exercise.load.recipe}`}
+                : ` · ${told(exercise.load.recipe)}`}
             </p>
           )}
           <EmptyTable
@@ -177,7 +186,7 @@ function Session({ plan, setsShare }: OfPaper) {
                     '',
                     '',
                     '',
-                    <Boxes key="colour" of={['yes', 'no']} />,
+                    <Boxes key="colour" of={[t`yes`, t`no`]} />,
                   ])
                 : Array.from({ length: EMPTY_SETS }, (_, at) => [
                     String(at + 1),
@@ -185,15 +194,15 @@ function Session({ plan, setsShare }: OfPaper) {
                     '',
                     '',
                     '',
-                    <Boxes key="colour" of={['yes', 'no']} />,
+                    <Boxes key="colour" of={[t`yes`, t`no`]} />,
                   ])
             }
           />
         </section>
       ))}
-      <Line label="Worst joint pain 0–10" />
+      <Line label={t`Worst joint pain 0–10`} />
       <p>
-        Felt or seen: <Boxes of={signIdSchema.options.map((id) => SIGNS[id].label)} />
+        {t`Felt or seen:`} <Boxes of={signIdSchema.options.map((id) => SIGNS[id].label)} />
       </p>
     </>
   );
@@ -203,8 +212,11 @@ function Outcomes({ practice }: OfPaper) {
   const measures = Object.values(measureBook(practice.ownMeasures)).filter(({ isLeftOut }) => !isLeftOut);
   return (
     <EmptyTable
-      heads={['Measure', 'Limb, setting', '1', '2', '3', 'Note']}
-      rows={measures.map(({ label, unit, setting }) => [`${label}, ${unit}`, setting ?? ''])}
+      heads={[t`Measure`, t`Limb, setting`, '1', '2', '3', t`Note`]}
+      rows={measures.map(({ label, unit, setting }) => [
+        `${told(label)}, ${told(unit)}`,
+        told(setting) ?? '',
+      ])}
     />
   );
 }

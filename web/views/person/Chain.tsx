@@ -1,14 +1,16 @@
+import { t } from '@lingui/core/macro';
 import { Link } from 'react-router';
 import type { ClientRecord } from '#contract/client';
 import { LINK_LABELS, type LinkId } from '#core/record/link';
 import { measuresDue } from '#core/record/tests-due';
+import { told } from '../../language/told';
 import { Pip } from '../../parts/Pip';
 import { usePlanSearch } from '../../parts/use-plan-in-hand';
 
 const BESIDE = {
-  outcomes: { label: 'Outcomes', words: ': did it help' },
-  log: { label: 'Log', words: ': all that was done' },
-  record: { label: 'Record', words: ': what stands on it, and mending it' },
+  outcomes: { label: t`Outcomes`, words: t`: did it help` },
+  log: { label: t`Log`, words: t`: all that was done` },
+  record: { label: t`Record`, words: t`: what stands on it, and mending it` },
 } as const;
 
 /** In one line, where the bench beneath needs the height: what does not hold is still said. */
@@ -39,7 +41,7 @@ export function Chain({
   const due = measuresDue(client.facts, client.judgedAtMs).length;
   return (
     <nav
-      aria-label="Chain"
+      aria-label={t`Chain`}
       className={`mt-3 px-6 print:hidden ${low === 'always' ? 'xl:grid xl:grid-cols-[1fr_auto] xl:items-stretch xl:gap-x-6' : ''}`}
     >
       <ol className="grid grid-cols-3 border-y border-ink/40 lg:grid-cols-6">
@@ -48,20 +50,20 @@ export function Chain({
             <Link
               to={`/people/${client.id}/${link.id}${search}`}
               aria-current={link.id === chosen ? 'step' : undefined}
-              title={link.reason}
+              title={told(link.reason)}
               className="block h-full border-b-4 border-transparent px-3 py-2 hover:bg-tint aria-[current=step]:border-plum aria-[current=step]:bg-tint"
             >
               <span className="flex items-center gap-2 text-[15px]">
-                <Pip state={link.state} /> {LINK_LABELS[link.id]}
+                <Pip state={link.state} /> {told(LINK_LABELS[link.id])}
               </span>
               <span
                 className={`mt-1 block text-base leading-tight ${startsWithDigit(link.figure) ? 'figures' : ''} ${gives.figure}`}
               >
-                {link.figure}
+                {told(link.figure)}
               </span>
               {link.state !== 'good' && link.state !== 'missing' && (
                 <span className={`mt-1 block text-[13px] leading-snug text-ochre notched ${gives.reason}`}>
-                  {link.reason}
+                  {told(link.reason)}
                 </span>
               )}
             </Link>
@@ -76,9 +78,11 @@ export function Chain({
               aria-current={id === beside ? 'page' : undefined}
               className="inline-flex min-h-9 items-center border-b-4 border-transparent underline-offset-4 hover:underline aria-[current=page]:border-plum"
             >
-              {BESIDE[id].label}
-              {id === 'outcomes' && due > 0 && <span className="notched ml-2 text-ochre">{due} due</span>}
-              <span className={`max-md:hidden ${gives.words}`}>{BESIDE[id].words}</span>
+              {told(BESIDE[id].label)}
+              {id === 'outcomes' && due > 0 && (
+                <span className="notched ml-2 text-ochre">{t`${told(due)} due`}</span>
+              )}
+              <span className={`max-md:hidden ${gives.words}`}>{told(BESIDE[id].words)}</span>
             </Link>
           </li>
         ))}
@@ -98,7 +102,7 @@ function InTheWay({ chain }: Pick<ClientRecord, 'chain'>) {
   if (reasons.length === 0) return null;
   return (
     <p className="notched mt-1 py-1 text-[14px] text-ochre">
-      {reasons.map(({ id, reason }) => `${LINK_LABELS[id]}: ${reason}`).join(' ')}
+      {reasons.map(({ id, reason }) => `${told(LINK_LABELS[id])}: ${told(reason)}`).join(' ')}
     </p>
   );
 }

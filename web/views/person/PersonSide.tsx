@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { Popover } from 'radix-ui';
 import { useState } from 'react';
 import type { ClientRecord } from '#contract/client';
@@ -6,6 +8,7 @@ import { proceduresInForce } from '#core/record/in-force';
 import { failureWords, fieldProblem } from '../../data/api';
 import { useChangePerson } from '../../data/mend';
 import { useMay } from '../../data/queries';
+import { told } from '../../language/told';
 import { Button } from '../../parts/Button';
 import { Field, FieldError } from '../../parts/Field';
 import { day } from '../../parts/format';
@@ -16,17 +19,19 @@ export function PersonSide({ client }: { client: ClientRecord }) {
   const { story, about } = client;
   return (
     <p className="text-quiet">
-      {story} {about.goals && `Wants: ${about.goals}. `}
+      {story} {about.goals && t`Wants: ${about.goals}. `}
       <Popover.Root open={isOpen} onOpenChange={setOpen}>
         <Popover.Trigger className="underline underline-offset-4">
-          About<span className="sr-only"> {client.name}</span>
+          <Trans>
+            About<span className="sr-only"> {client.name}</span>
+          </Trans>
         </Popover.Trigger>
         <Popover.Portal>
           <Popover.Content
             align="start"
             sideOffset={4}
             collisionPadding={12}
-            aria-label={`About ${client.name}`}
+            aria-label={t`About ${client.name}`}
             className="z-40 max-h-[80vh] w-96 max-w-[calc(100vw-24px)] overflow-y-auto rounded-sm border border-ink/40 bg-paper p-4"
           >
             <AboutForm client={client} close={() => setOpen(false)} />
@@ -44,7 +49,7 @@ function AboutForm({ client, close }: { client: ClientRecord; close: () => void 
   const operations = proceduresInForce(client.facts, client.judgedAtMs);
   const field = (key: keyof typeof typed, label: string) => (
     <Field
-      label={label}
+      label={told(label)}
       autoComplete="off"
       readOnly={!mayChange}
       value={typed[key]}
@@ -64,25 +69,25 @@ function AboutForm({ client, close }: { client: ClientRecord; close: () => void 
       {operations.length > 0 && (
         <ul className="text-[15px]">
           {operations.map(({ limb, atMs }) => (
-            <li key={`${limb} ${atMs}`}>
-              Operated, {LIMB_LABELS[limb].toLowerCase()}: {day(atMs)}
-            </li>
+            <li
+              key={`${limb} ${atMs}`}
+            >{t`Operated, ${told(LIMB_LABELS[limb].toLowerCase())}: ${day(atMs)}`}</li>
           ))}
         </ul>
       )}
-      {field('story', 'Why they come')}
-      {field('goals', 'What they want')}
-      {field('contact', 'How they are reached')}
-      {field('notes', 'Good to know')}
+      {field('story', t`Why they come`)}
+      {field('goals', t`What they want`)}
+      {field('contact', t`How they are reached`)}
+      {field('notes', t`Good to know`)}
       {change.error && <FieldError>{failureWords(change.error)}</FieldError>}
       <div className="flex gap-2">
         {mayChange && (
           <Button type="submit" kind="main" disabled={change.isPending}>
-            Keep
+            {t`Keep`}
           </Button>
         )}
         <Button leaves onClick={close}>
-          Close
+          {t`Close`}
         </Button>
       </div>
     </form>

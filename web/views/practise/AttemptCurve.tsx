@@ -1,9 +1,11 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { Line } from 'react-chartjs-2';
 import { axisLook, themeColour } from '../../parts/chart';
 import { theme } from '../../theme/theme';
 import { usePracticeBench, useSessionAttempts } from './use-bench';
 
-const HEADS = { measuring: 'Measuring', 'a session': 'Sessions' };
+const HEADS = { measuring: t`Measuring`, 'a session': t`Sessions` };
 
 /** Points of the last attempts of whoever works at this device. */
 export function AttemptCurve({ of }: { of: keyof typeof HEADS }) {
@@ -13,19 +15,22 @@ export function AttemptCurve({ of }: { of: keyof typeof HEADS }) {
   const points = (of === 'measuring' ? (bench?.attempts ?? []) : sessions).map((attempt) => attempt.points);
   const newest = bench?.attempts.at(-1);
   if (points.length === 0) {
-    return of === 'measuring' ? <p className="text-quiet">Your attempts will be drawn here.</p> : null;
+    return of === 'measuring' ? <p className="text-quiet">{t`Your attempts will be drawn here.`}</p> : null;
   }
   return (
     <figure className="min-w-0">
       <figcaption>
-        <strong>{HEADS[of]}</strong>: your last {points.length} {points.length === 1 ? 'attempt' : 'attempts'}
-        , in points. The newest: <span className="figures">{points.at(-1)}</span>
-        {of === 'measuring' && newest && `, ${Math.abs(newest.errorMmHg)} mmHg off`}.
+        <Trans>
+          <strong>{HEADS[of]}</strong>: your last {points.length}{' '}
+          {points.length === 1 ? t`attempt` : t`attempts`}, in points. The newest:{' '}
+          <span className="figures">{points.at(-1)}</span>
+          {of === 'measuring' && newest && t`, ${Math.abs(newest.errorMmHg)} mmHg off`}.
+        </Trans>
       </figcaption>
       <div className="relative h-52">
         <Line
           role="img"
-          aria-label={`Points: ${points.join(', ')}`}
+          aria-label={t`Points: ${points.join(', ')}`}
           options={{
             animation: false,
             maintainAspectRatio: false,

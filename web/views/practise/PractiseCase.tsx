@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
 import type { NewPracticeAttempt } from '#contract/practice-attempt';
@@ -17,6 +19,7 @@ import { api, failureWords, read } from '../../data/api';
 import { KEYS } from '../../data/keys';
 import { localSource } from '../../devices/local-source';
 import type { PressureSource } from '../../devices/pressure-source';
+import { told } from '../../language/told';
 import { Button } from '../../parts/Button';
 import { Field, FieldError } from '../../parts/Field';
 import { clock } from '../../parts/format';
@@ -107,11 +110,14 @@ function Attempt({
     <div className="mt-5 grid gap-8 lg:grid-cols-[1fr_20rem]">
       <div className="space-y-4">
         <p className="text-xl">
-          {LIMB_LABELS[practice.limb]}, {practice.position}. Girth {length.words(practice.girthCm)}, cuff
-          marked {practice.cuffRangeCm.low}–{practice.cuffRangeCm.high} cm.{' '}
-          {standing.includes('loose-cuff') ? 'Two fingers slide under it.' : 'One finger goes under it.'}
-          {standing.includes('bent-limb') && 'The knee rests bent over a roll. '}
-          {talking && <em> “… and the ferry was late again, so I said to her …”</em>}
+          <Trans>
+            {told(LIMB_LABELS[practice.limb])}, {told(practice.position)}. Girth{' '}
+            {length.words(practice.girthCm)}, cuff marked {practice.cuffRangeCm.low}–
+            {practice.cuffRangeCm.high} cm.{' '}
+            {standing.includes('loose-cuff') ? t`Two fingers slide under it.` : t`One finger goes under it.`}
+            {standing.includes('bent-limb') && t`The knee rests bent over a roll. `}
+            {talking && <em> {t`“… and the ferry was late again, so I said to her …”`}</em>}
+          </Trans>
         </p>
         {source && (
           <>
@@ -137,7 +143,7 @@ function Attempt({
       </div>
       <div className="space-y-5">
         <fieldset>
-          <legend className="font-semibold">I notice</legend>
+          <legend className="font-semibold">{t`I notice`}</legend>
           <div className="mt-1 space-y-2">
             {trapsFor(practice).map((trap) => (
               <Button
@@ -146,7 +152,7 @@ function Attempt({
                 disabled={noticed.includes(trap)}
                 onClick={() => notice(trap)}
               >
-                {noticed.includes(trap) ? `${TRAP[trap].mend}: done` : TRAP[trap].label}
+                {noticed.includes(trap) ? t`${told(TRAP[trap].mend)}: done` : told(TRAP[trap].label)}
               </Button>
             ))}
           </div>
@@ -160,15 +166,15 @@ function Attempt({
           }}
         >
           <Field
-            label="I state the occlusion pressure as"
+            label={t`I state the occlusion pressure as`}
             unit="mmHg"
             number="decimal"
             value={stated}
             onChange={(event) => setStated(event.target.value)}
           />
-          {trouble && <FieldError>{trouble}</FieldError>}
+          {trouble && <FieldError>{told(trouble)}</FieldError>}
           <Button type="submit" kind="main" does="accept" disabled={!(statedMmHg > 0)}>
-            Done: score me
+            {t`Done: score me`}
           </Button>
         </form>
       </div>
@@ -193,15 +199,18 @@ function Score({
   back: () => void;
 }) {
   return (
-    <Scored {...score} of="measuring" next="Another case" again={again} back={back}>
+    <Scored {...score} of="measuring" next={t`Another case`} again={again} back={back}>
       <p>
-        True pressure <span className="figures text-2xl">{Math.round(practice.simulated.occlusionMmHg)}</span>{' '}
-        mmHg; you were {Math.abs(score.errorMmHg)} {score.errorMmHg < 0 ? 'under' : 'over'}.
+        <Trans>
+          True pressure{' '}
+          <span className="figures text-2xl">{Math.round(practice.simulated.occlusionMmHg)}</span> mmHg; you
+          were {Math.abs(score.errorMmHg)} {score.errorMmHg < 0 ? t`under` : t`over`}.
+        </Trans>
       </p>
       <p>
         {practice.traps.length === 0
-          ? 'No trap was set.'
-          : `Traps set: ${practice.traps.map((trap) => TRAP[trap].label.toLowerCase()).join(', ')}.`}
+          ? t`No trap was set.`
+          : t`Traps set: ${told(practice.traps.map((trap) => TRAP[trap].label.toLowerCase()).join(', '))}.`}
       </p>
     </Scored>
   );

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import type { NewSessionAttempt } from '#contract/practice-attempt';
@@ -18,6 +20,7 @@ import { LIMB_LABELS } from '#core/quantity/limb';
 import { SIGNS } from '#core/session/signs';
 import { api, failureWords, read } from '../../data/api';
 import { KEYS } from '../../data/keys';
+import { told } from '../../language/told';
 import { Button } from '../../parts/Button';
 import { FieldError } from '../../parts/Field';
 import { clock } from '../../parts/format';
@@ -48,13 +51,15 @@ export function PractiseSession({
   if (finish.data) {
     const ending = session.signs.find(({ id }) => SIGNS[id].level !== 'expected');
     return (
-      <Scored {...finish.data} of="a session" next="Another session" again={again} back={back}>
+      <Scored {...finish.data} of="a session" next={t`Another session`} again={again} back={back}>
         <p>
-          To hold: <span className="figures">{heldMmHg(session)}</span> mmHg
-          {session.capMmHg < session.targetMmHg && ', since what was cleared lies under the plan'}.{' '}
-          {ending
-            ? `A sign to stop comes ${clock(ending.fromMs)} under the cuff: ${SIGNS[ending.id].label.toLowerCase()}.`
-            : 'No sign to stop comes.'}
+          <Trans>
+            To hold: <span className="figures">{heldMmHg(session)}</span> mmHg
+            {session.capMmHg < session.targetMmHg && t`, since what was cleared lies under the plan`}.{' '}
+            {ending
+              ? t`A sign to stop comes ${clock(ending.fromMs)} under the cuff: ${told(SIGNS[ending.id].label.toLowerCase())}.`
+              : t`No sign to stop comes.`}
+          </Trans>
         </p>
       </Scored>
     );
@@ -116,10 +121,13 @@ function Running({
     <div className="mt-4 grid gap-8 lg:grid-cols-[1fr_20rem]">
       <div className="space-y-5">
         <p className="text-xl">
-          {LIMB_LABELS[session.limb]}, {session.plannedReps.join('–')} repetitions, rests of{' '}
-          {session.restMs / 1000} s. The plan: <strong className="figures">{session.targetMmHg} mmHg</strong>.
-          Cleared by a clinician up to <strong className="figures">{session.capMmHg} mmHg</strong> and{' '}
-          {session.longestMs / 60_000} minutes at a stretch.
+          <Trans>
+            {told(LIMB_LABELS[session.limb])}, {session.plannedReps.join('–')} repetitions, rests of{' '}
+            {session.restMs / 1000} s. The plan:{' '}
+            <strong className="figures">{session.targetMmHg} mmHg</strong>. Cleared by a clinician up to{' '}
+            <strong className="figures">{session.capMmHg} mmHg</strong> and {session.longestMs / 60_000}{' '}
+            minutes at a stretch.
+          </Trans>
         </p>
         <div className="flex flex-wrap items-end gap-x-12 gap-y-4">
           <p className="figures text-8xl leading-none" data-testid="session-pressure">
@@ -131,14 +139,16 @@ function Running({
               {run.set ? run.set.reps : clock(run.restedMs)}
             </span>
             {run.set
-              ? `of ${planned ?? 'no more'} repetitions, set ${setNumber}`
+              ? t`of ${planned ?? t`no more`} repetitions, set ${setNumber}`
               : run.done.length > 0
-                ? 'of rest'
-                : 'not begun'}
+                ? t`of rest`
+                : t`not begun`}
           </p>
           <p>
-            <span className="figures block text-4xl leading-none">{clock(run.cuffMs)}</span>
-            cuff on
+            <Trans>
+              <span className="figures block text-4xl leading-none">{clock(run.cuffMs)}</span>
+              cuff on
+            </Trans>
           </p>
         </div>
         <SessionTrace session={session} run={run} trace={trace} />
@@ -150,7 +160,7 @@ function Running({
             +{BY_MMHG.squeeze}
           </Button>
           <Button className="min-h-14 sm:col-span-2" kind="main" does="next" onClick={next}>
-            {run.set ? 'End the set' : `Begin set ${setNumber}`}
+            {run.set ? t`End the set` : t`Begin set ${setNumber}`}
           </Button>
           <Button
             className="min-h-14 max-sm:col-span-2"
@@ -158,29 +168,29 @@ function Running({
             does="let-down"
             onClick={() => act('release')}
           >
-            Release
+            {t`Release`}
           </Button>
         </div>
         <p className="text-[14px] text-quiet">
-          Time goes by twice as fast here. The gauge, the clock and the person are yours to watch.
+          {t`Time goes by twice as fast here. The gauge, the clock and the person are yours to watch.`}
         </p>
       </div>
       <div className="space-y-5">
         <section aria-live="polite">
-          <h2 className="font-semibold">What you see and hear</h2>
+          <h2 className="font-semibold">{t`What you see and hear`}</h2>
           <ul className="mt-1 min-h-32 space-y-2">
-            {known.length === 0 && <li className="text-quiet">Nothing to remark.</li>}
+            {known.length === 0 && <li className="text-quiet">{t`Nothing to remark.`}</li>}
             {known.map((words) => (
-              <li key={words}>{words}</li>
+              <li key={words}>{told(words)}</li>
             ))}
           </ul>
           <Button className="w-full" does="ask" onClick={() => act('ask')}>
-            Ask how it feels
+            {t`Ask how it feels`}
           </Button>
         </section>
-        {trouble && <FieldError>{trouble}</FieldError>}
+        {trouble && <FieldError>{told(trouble)}</FieldError>}
         <Button className="w-full" disabled={run.atMs === 0} onClick={() => finish(done())}>
-          {cuffOn(run) ? 'Finish, with the cuff on' : 'Finish: score me'}
+          {cuffOn(run) ? t`Finish, with the cuff on` : t`Finish: score me`}
         </Button>
       </div>
     </div>

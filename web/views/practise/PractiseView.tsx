@@ -1,9 +1,11 @@
+import { t } from '@lingui/core/macro';
 import { useState } from 'react';
 import type { SharedCase } from '#contract/practice-attempt';
 import { makePracticeCase, type PracticeCase, type PracticeWish } from '#core/learning/practice-case';
 import { makeSessionCase, type SessionCase } from '#core/learning/session-case';
 import type { PulseMethod } from '#core/occlusion-pressure/methods';
 import { useMe } from '../../data/sign-in';
+import { told } from '../../language/told';
 import { Button } from '../../parts/Button';
 import { CertificateWords } from '../../parts/CertificateWords';
 import { Choice } from '../../parts/Choice';
@@ -35,7 +37,7 @@ export function PractiseView() {
     <div className="p-6">
       <header className="flex flex-wrap items-baseline gap-x-6">
         <h1 className="text-3xl font-semibold">
-          {chosen?.what === 'a session' ? 'Practise a session' : 'Practise measuring'}
+          {chosen?.what === 'a session' ? t`Practise a session` : t`Practise measuring`}
         </h1>
         <CertificateWords untilDay={me?.certifiedUntilDay ?? null} />
       </header>
@@ -61,11 +63,10 @@ export function PractiseView() {
           <div className="space-y-6">
             <section className="space-y-3">
               <p className="text-quiet">
-                A simulated person and an unknown occlusion pressure. Something may be wrong with the set-up:
-                say so when you notice.
+                {t`A simulated person and an unknown occlusion pressure. Something may be wrong with the set-up: say so when you notice.`}
               </p>
               <Choice<PulseMethod>
-                label="How the pulse is followed"
+                label={t`How the pulse is followed`}
                 value={wish.method}
                 onChange={(method) => setWish({ ...wish, method })}
                 options={Object.entries(METHOD_LABELS).map(([value, label]) => ({
@@ -75,17 +76,17 @@ export function PractiseView() {
               />
               {wish.method === 'oximeter' ? (
                 <p className="text-[15px] text-quiet">
-                  On arms only: on a toe the trace is too weak and too late.
+                  {t`On arms only: on a toe the trace is too weak and too late.`}
                 </p>
               ) : (
                 <Choice
-                  label="Limbs"
+                  label={t`Limbs`}
                   value={wish.limbs}
                   onChange={(limbs) => setWish({ ...wish, limbs })}
                   options={[
-                    { value: 'any', label: 'Any' },
-                    { value: 'arm', label: 'Arms' },
-                    { value: 'leg', label: 'Legs' },
+                    { value: 'any', label: t`Any` },
+                    { value: 'arm', label: t`Arms` },
+                    { value: 'leg', label: t`Legs` },
                   ]}
                 />
               )}
@@ -94,18 +95,17 @@ export function PractiseView() {
                 className="min-h-16 w-full text-xl"
                 onClick={() => setChosen(measuring(aSeed(), wish))}
               >
-                Start a case
+                {t`Start a case`}
               </Button>
               <Shared choose={(shared) => setChosen(measuring(shared.seed, shared))} />
             </section>
             <section className="space-y-3 border-t border-rule pt-4">
-              <h2 className="text-xl font-semibold">Run a session</h2>
+              <h2 className="text-xl font-semibold">{t`Run a session`}</h2>
               <p className="text-quiet">
-                A simulated person tires, may show a sign, and a clinician may have set a limit. You hold the
-                pressure, begin and end the sets, and look out.
+                {t`A simulated person tires, may show a sign, and a clinician may have set a limit. You hold the pressure, begin and end the sets, and look out.`}
               </p>
               <Button className="min-h-14 w-full text-lg" onClick={() => setChosen(aSession())}>
-                Start a session
+                {t`Start a session`}
               </Button>
             </section>
           </div>
@@ -126,7 +126,7 @@ function Shared({ choose }: { choose: (shared: SharedCase) => void }) {
   if (!shared) return null;
   return (
     <Button className="w-full" onClick={() => choose(shared)}>
-      Measure a limb that a colleague has measured ({METHOD_LABELS[shared.method].toLowerCase()})
+      {t`Measure a limb that a colleague has measured (${told(METHOD_LABELS[shared.method].toLowerCase())})`}
     </Button>
   );
 }

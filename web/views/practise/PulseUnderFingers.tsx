@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { useEffect, useRef } from 'react';
 import { flowShape } from '#core/simulation/limb';
 import { feltPulse } from '#core/simulation/sensors';
@@ -28,11 +29,11 @@ export function PulseUnderFingers({ source }: { source: PressureSource }) {
           ref={spot}
           className="size-20 rounded-full bg-crimson"
           role="img"
-          aria-label="Pulse under the fingers"
+          aria-label={t`Pulse under the fingers`}
         />
       </div>
       <p className="text-[15px] text-quiet">
-        Two fingers on the pulse. They miss the faintest beats that a probe still hears.
+        {t`Two fingers on the pulse. They miss the faintest beats that a probe still hears.`}
       </p>
     </div>
   );

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { PressureSource } from '../../devices/pressure-source';
 import { useFrame } from '../../devices/use-frame';
 import { Button } from '../../parts/Button';
@@ -43,18 +45,20 @@ export function PumpKeys({
           +{UP_MMHG}
         </Button>
         <Button className="min-h-14" onClick={() => source.command({ do: 'release' })}>
-          Release
+          {t`Release`}
         </Button>
       </div>
       {source.kind === 'regulated' && (
         <div className="flex flex-wrap items-center gap-3">
           <Button disabled={frame?.measuring ?? true} onClick={() => source.command({ do: 'measure' })}>
-            {frame?.measuring ? 'The pump measures…' : 'Let the pump measure'}
+            {frame?.measuring ? t`The pump measures…` : t`Let the pump measure`}
           </Button>
           {frame?.measuredMmHg != null && (
             <p role="status">
-              The pump says <span className="figures text-xl">{frame.measuredMmHg + misreadMmHg}</span> mmHg.
-              Check it with the probe.
+              <Trans>
+                The pump says <span className="figures text-xl">{frame.measuredMmHg + misreadMmHg}</span>{' '}
+                mmHg. Check it with the probe.
+              </Trans>
             </p>
           )}
         </div>

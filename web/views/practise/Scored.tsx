@@ -1,5 +1,7 @@
+import { t } from '@lingui/core/macro';
 import type { ReactNode } from 'react';
 import type { Lost } from '#core/learning/practice-score';
+import { told } from '../../language/told';
 import { Button } from '../../parts/Button';
 import { AttemptCurve } from './AttemptCurve';
 
@@ -25,12 +27,12 @@ export function Scored({
     <div className="mt-5 grid gap-8 lg:grid-cols-[24rem_1fr]">
       <div className="space-y-3">
         <p className="figures text-8xl leading-none">{points}</p>
-        <p>of 100 points</p>
+        <p>{t`of 100 points`}</p>
         {children}
         <ul className="border-t border-rule">
           {lost.map((part) => (
             <li key={part.words} className="flex justify-between gap-4 border-b border-rule py-1">
-              <span>{part.words}</span> <span className="figures">−{part.points}</span>
+              <span>{told(part.words)}</span> <span className="figures">−{part.points}</span>
             </li>
           ))}
         </ul>
@@ -38,7 +40,7 @@ export function Scored({
           <Button kind="main" onClick={again}>
             {next}
           </Button>
-          <Button onClick={back}>Something else</Button>
+          <Button onClick={back}>{t`Something else`}</Button>
         </div>
       </div>
       <AttemptCurve of={of} />

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import type { SessionCase } from '#core/learning/session-case';
 import type { SessionRun } from '#core/learning/session-run';
 
@@ -35,7 +36,7 @@ export function SessionTrace({
       viewBox={`0 0 ${WIDTH} ${HEIGHT + 8}`}
       className="w-full max-w-2xl border-b border-rule"
       role="img"
-      aria-label={`Pressure so far; the plan asks for ${session.targetMmHg} mmHg, ${session.capMmHg} mmHg are cleared`}
+      aria-label={t`Pressure so far; the plan asks for ${session.targetMmHg} mmHg, ${session.capMmHg} mmHg are cleared`}
     >
       <line
         x1={0}
@@ -46,11 +47,11 @@ export function SessionTrace({
         strokeDasharray="2 4"
       />
       <text x={WIDTH / 2} y={y(session.targetMmHg) - 4} className="fill-plum text-[13px]">
-        plan {session.targetMmHg}
+        {t`plan ${session.targetMmHg}`}
       </text>
       <line x1={0} x2={WIDTH} y1={y(session.capMmHg)} y2={y(session.capMmHg)} className="stroke-vermilion" />
       <text x={WIDTH} y={y(session.capMmHg) - 4} textAnchor="end" className="fill-vermilion text-[13px]">
-        cleared {session.capMmHg}
+        {t`cleared ${session.capMmHg}`}
       </text>
       {trace
         .filter(({ works }) => works)

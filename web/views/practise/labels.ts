@@ -1,8 +1,9 @@
+import { t } from '@lingui/core/macro';
 import type { PulseMethod } from '#core/occlusion-pressure/methods';
 
 export const METHOD_LABELS: Record<PulseMethod, string> = {
-  doppler: 'Probe',
-  palpation: 'Fingers',
-  oximeter: 'Oximeter',
-  'automatic-pump': 'The pump itself',
+  doppler: t`Probe`,
+  palpation: t`Fingers`,
+  oximeter: t`Oximeter`,
+  'automatic-pump': t`The pump itself`,
 };

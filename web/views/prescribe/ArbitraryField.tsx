@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { rampedMmHg } from '#core/plan/check-limb';
 import { type ExerciseChoice, withArbitraryMmHg } from '#core/plan/choices';
 import type { Basis } from '#core/plan/compose';
@@ -17,14 +18,14 @@ export function ArbitraryField({
   if (first?.kind !== 'arbitrary') return null;
   return (
     <NumberField
-      label="Arbitrary pressure"
+      label={t`Arbitrary pressure`}
       unit="mmHg"
       value={first.pressureMmHg}
       onValue={(mmHg) => set({ limbs: withArbitraryMmHg(choice.limbs, mmHg) })}
       hint={
         basis.arbitraryUpToMmHg === null
-          ? 'This practice does not work without a LOP'
-          : `The ramp allows ${rampedMmHg(first.limb, basis)} this week, ${basis.arbitraryUpToMmHg} is the most`
+          ? t`This practice does not work without a LOP`
+          : t`The ramp allows ${rampedMmHg(first.limb, basis)} this week, ${basis.arbitraryUpToMmHg} is the most`
       }
     />
   );

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useEffect, useState } from 'react';
 import type { ClientRecord } from '#contract/client';
 import type { PracticeView } from '#contract/practice';
@@ -8,6 +10,7 @@ import { type Composed, isPostOperativeWork } from '#core/plan/compose';
 import type { Rung } from '#core/protocol/exercise';
 import type { Limb } from '#core/quantity/limb';
 import type { LastReview } from '#core/record/last-review';
+import { told } from '../../language/told';
 import { AtPlaces } from '../../parts/AtPlaces';
 import { Button } from '../../parts/Button';
 import { FindingsFor } from '../../parts/FindingLine';
@@ -63,15 +66,17 @@ export function Composer({
     <div className="space-y-4">
       {!start.inHand && !start.isChanging && (
         <p>
-          A new plan{choice.name && ': '}
-          <span className="font-semibold">{choice.name}</span>, {occasionWords(choice.occasion)}{' '}
-          <button
-            type="button"
-            className="min-h-9 underline underline-offset-4"
-            onClick={() => start.setChanging(true)}
-          >
-            Name, days
-          </button>
+          <Trans>
+            A new plan{choice.name && ': '}
+            <span className="font-semibold">{choice.name}</span>, {told(occasionWords(choice.occasion))}{' '}
+            <button
+              type="button"
+              className="min-h-9 underline underline-offset-4"
+              onClick={() => start.setChanging(true)}
+            >
+              Name, days
+            </button>
+          </Trans>
         </p>
       )}
       {start.isChanging && (
@@ -90,10 +95,16 @@ export function Composer({
         ))}
       {composer.setAside && (
         <p className="flex flex-wrap items-center gap-x-4">
-          Drafted anew.
-          <button type="button" className="min-h-9 underline underline-offset-4" onClick={composer.takeBack}>
-            Take your own changes back
-          </button>
+          <Trans>
+            Drafted anew.
+            <button
+              type="button"
+              className="min-h-9 underline underline-offset-4"
+              onClick={composer.takeBack}
+            >
+              Take your own changes back
+            </button>
+          </Trans>
         </p>
       )}
       {session ? (
@@ -115,7 +126,8 @@ export function Composer({
                 />
               ) : (
                 <p className="notched py-1 text-ochre" role="alert">
-                  {composer.missing ?? 'Fill in every figure, within its range, and the strip comes back.'}
+                  {told(composer.missing) ??
+                    t`Fill in every figure, within its range, and the strip comes back.`}
                 </p>
               )}
               <SittingEditor session={session} change={composer.change} />
@@ -133,7 +145,7 @@ export function Composer({
                   />
                   <details>
                     <summary className="min-h-11 cursor-pointer py-2 text-[15px] font-semibold">
-                      The schools side by side
+                      {t`The schools side by side`}
                     </summary>
                     <SchoolsTable
                       session={session}
@@ -178,15 +190,15 @@ export function Composer({
 function About({ notes, draftAnew }: { notes: readonly string[]; draftAnew: () => void }) {
   return (
     <div className="flex flex-wrap items-start justify-between gap-x-6 gap-y-2">
-      <ul className="max-w-3xl flex-1 text-[15px] text-quiet" aria-label="About this draft">
+      <ul className="max-w-3xl flex-1 text-[15px] text-quiet" aria-label={t`About this draft`}>
         {[...new Set(notes)].map((note) => (
           <li key={note}>
-            <Said>{note}</Said>
+            <Said>{told(note)}</Said>
           </li>
         ))}
       </ul>
       <Button does="draft-anew" onClick={draftAnew}>
-        Draft anew
+        {t`Draft anew`}
       </Button>
     </div>
   );

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { Popover } from 'radix-ui';
 import { useState } from 'react';
 import { usePeople } from '../../data/people';
@@ -13,21 +14,21 @@ export function CopyToPerson({ className, take }: { className: string; take: (cl
   const [first] = people;
   return (
     <Popover.Root>
-      <Popover.Trigger className={className}>Copy to another person</Popover.Trigger>
+      <Popover.Trigger className={className}>{t`Copy to another person`}</Popover.Trigger>
       <Popover.Portal>
         <Popover.Content
-          aria-label="Copy to another person"
+          aria-label={t`Copy to another person`}
           align="start"
           sideOffset={4}
           className="z-40 w-80 rounded-sm border border-ink bg-paper p-3"
         >
           <SearchField
-            label="Find the person"
+            label={t`Find the person`}
             value={search}
             onChange={setSearch}
             first={{ isSettled, take: first ? () => take(first.id) : null }}
           />
-          {total === 0 && <p className="mt-2">Nobody’s name or story begins so.</p>}
+          {total === 0 && <p className="mt-2">{t`Nobody’s name or story begins so.`}</p>}
           <ul className="mt-2">
             {people.map((person) => (
               <li key={person.id}>

@@ -1,9 +1,11 @@
+import { t } from '@lingui/core/macro';
 import { useRef } from 'react';
 import { atShare, type ExerciseChoice, type SetChoice } from '#core/plan/choices';
 import { isCuffed, type PlannedExercise, plannedMark, plannedMmHg, plannedWords } from '#core/plan/plan';
 import { risingShares } from '#core/protocol/rising-shares';
 import { LIMB_LABELS } from '#core/quantity/limb';
 import { RULES } from '#core/rules/catalogue';
+import { told } from '../../language/told';
 import { Button } from '../../parts/Button';
 import { NumberField } from '../../parts/NumberField';
 
@@ -43,7 +45,7 @@ export function CyclesComposer({
     );
   return (
     <fieldset className="space-y-3">
-      <legend className="text-[15px] font-semibold">Cycles, each a share of the target</legend>
+      <legend className="text-[15px] font-semibold">{t`Cycles, each a share of the target`}</legend>
       <ol className="flex h-44 items-stretch gap-1 border-b border-ink/40">
         {shares.map((share, place) => (
           <Step
@@ -55,7 +57,7 @@ export function CyclesComposer({
               figure: isCuffed(target)
                 ? plannedMmHg(target, atShare(share))
                 : plannedMark(target, atShare(share)),
-              words: plannedWords(target, atShare(share)),
+              words: told(plannedWords(target, atShare(share))),
             }))}
             onShare={(next) => withShares(shares.map((was, at) => (at === place ? next : was)))}
           />
@@ -63,21 +65,21 @@ export function CyclesComposer({
       </ol>
       {limbs.length > 1 && (
         <p className="text-[14px] text-quiet">
-          Above each: {limbs.map(({ limb }) => LIMB_LABELS[limb].toLowerCase()).join(', then ')}.
+          {t`Above each: ${told(limbs.map(({ limb }) => LIMB_LABELS[limb].toLowerCase()).join(t`, then `))}.`}
         </p>
       )}
       <div className="grid grid-cols-3 gap-3">
         <NumberField
-          label="Cycles"
+          label={t`Cycles`}
           value={sets.length}
           onValue={(count) => {
             if (Number.isInteger(count) && count >= 1 && count <= MOST_CYCLES)
               withShares(isSteady(shares) ? Array(count).fill(shares[0] ?? 100) : risingShares(count));
           }}
-          hint={`1 to ${MOST_CYCLES}`}
+          hint={t`1 to ${MOST_CYCLES}`}
         />
         <NumberField
-          label="On"
+          label={t`On`}
           unit="s"
           value={timeOn / 1000}
           onValue={(seconds) =>
@@ -87,7 +89,7 @@ export function CyclesComposer({
           }
         />
         <NumberField
-          label="Off"
+          label={t`Off`}
           unit="s"
           value={timeOff / 1000}
           onValue={(seconds) =>
@@ -100,8 +102,8 @@ export function CyclesComposer({
         />
       </div>
       <p className="flex flex-wrap gap-2">
-        <Button onClick={() => withShares(risingShares(sets.length))}>Rising</Button>
-        <Button onClick={() => withShares(sets.map(() => 100))}>Steady, at the target</Button>
+        <Button onClick={() => withShares(risingShares(sets.length))}>{t`Rising`}</Button>
+        <Button onClick={() => withShares(sets.map(() => 100))}>{t`Steady, at the target`}</Button>
       </p>
     </fieldset>
   );
@@ -143,7 +145,7 @@ function Step({
         ref={bar}
         role="slider"
         tabIndex={0}
-        aria-label={`Cycle ${place + 1}, share of the target`}
+        aria-label={t`Cycle ${place + 1}, share of the target`}
         aria-orientation="vertical"
         aria-valuemin={LEAST_SHARE}
         aria-valuemax={100}

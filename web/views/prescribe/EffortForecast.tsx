@@ -1,22 +1,26 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { Bout } from '#core/forecast/bouts';
 import { type Forecast, knowledgeWords, type SetForecast } from '#core/forecast/forecast';
 import { exerciseWords, type Plan } from '#core/plan/plan';
 import { likelyWords } from '#core/session/effort';
 import { useEffortIn } from '../../data/use-effort-in';
 import { useForecast } from '../../data/use-forecast';
+import { language } from '../../language/language';
+import { told } from '../../language/told';
 
 /** Likely repetitions of each set with their band. It informs; it never sets a load. */
 export function EffortForecast({ plan, bouts, seen }: { plan: Plan; bouts: Bout[]; seen: Bout[][] }) {
   const { data: forecast, isPending } = useForecast(bouts, seen);
-  if (isPending) return <p className="text-quiet">Working out the effort…</p>;
+  if (isPending) return <p className="text-quiet">{t`Working out the effort…`}</p>;
   return (
-    <section aria-label="Effort forecast">
-      <h3 className="font-semibold">Effort forecast</h3>
+    <section aria-label={t`Effort forecast`}>
+      <h3 className="font-semibold">{t`Effort forecast`}</h3>
       {forecast ? (
         <ForecastBars forecast={forecast} plan={plan} />
       ) : (
         <p className="text-[15px] text-quiet">
-          Nothing can be foreseen here: it takes a 1RM and sets of repetitions.
+          {t`Nothing can be foreseen here: it takes a 1RM and sets of repetitions.`}
         </p>
       )}
     </section>
@@ -31,14 +35,12 @@ function ForecastBars({ forecast, plan }: { forecast: Forecast; plan: Plan }) {
     <>
       <p className="text-[15px]">
         {forecast.chance !== null && (
-          <>
+          <Trans>
             All sets finished in <span className="figures">{Math.round(100 * forecast.chance)}</span> of 100.{' '}
-          </>
+          </Trans>
         )}
         <span className="text-quiet">
-          {knowledgeWords(forecast.seen)} A model of this app, {forecast.runs.toLocaleString('en')} runs; it
-          informs and never sets the load.
-          {unforeseen.length > 0 && ` Not foreseen: ${unforeseen.join(', ')}.`}
+          {t`${told(knowledgeWords(forecast.seen))} A model of this app, ${forecast.runs.toLocaleString(language.get())} runs; it informs and never sets the load.${unforeseen.length > 0 ? t` Not foreseen: ${told(unforeseen.join(', '))}.` : ''}`}
         </span>
       </p>
       <ul className="mt-1 max-w-2xl">
@@ -46,7 +48,7 @@ function ForecastBars({ forecast, plan }: { forecast: Forecast; plan: Plan }) {
           <SetLine
             key={`${set.exerciseIndex}.${set.setIndex}`}
             set={set}
-            label={several ? `${exerciseWords(plan, set.exerciseIndex)}, ` : ''}
+            label={several ? `${told(exerciseWords(plan, set.exerciseIndex))}, ` : ''}
           />
         ))}
       </ul>
@@ -62,9 +64,7 @@ function SetLine({ set, label }: { set: SetForecast; label: string }) {
   const band = lowReps === highReps ? `${lowReps}` : `${lowReps}–${highReps}`;
   return (
     <li className="grid grid-cols-[minmax(4rem,11rem)_1fr_10rem] items-center gap-3 border-t border-rule py-1 text-[15px]">
-      <span>
-        {label}set {setIndex + 1}
-      </span>
+      <span>{t`${told(label)}set ${setIndex + 1}`}</span>
       <span className="relative h-4 border-r border-b border-ink/40" aria-hidden="true">
         <span
           className="absolute top-0 h-full bg-plum/30"
@@ -79,13 +79,13 @@ function SetLine({ set, label }: { set: SetForecast; label: string }) {
         />
       </span>
       <span className="figures">
-        {plannedReps === null ? `${likelyReps} to failure` : `${likelyReps} of ${plannedReps}`}
+        {plannedReps === null ? t`${likelyReps} to failure` : t`${likelyReps} of ${plannedReps}`}
         <span className="block text-[13px] text-quiet">
-          {band}
-          {chance !== null && `, all in ${Math.round(100 * chance)} %`}
+          {told(band)}
+          {chance !== null && t`, all in ${Math.round(100 * chance)} %`}
         </span>
         <span className="block text-[13px] text-quiet">
-          {likelyLeft !== null && likelyWords(likelyLeft, effortIn)}
+          {likelyLeft !== null && told(likelyWords(likelyLeft, effortIn))}
         </span>
       </span>
     </li>

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { Link } from 'react-router';
 import type { PracticeView } from '#contract/practice';
 import type { LoadStep, TargetLoad } from '#core/load/target-load';
@@ -13,6 +15,7 @@ import { SCHOOLS } from '#core/protocol/schools';
 import { LIMB_LABELS, limbKind, POSITIONS } from '#core/quantity/limb';
 import { massWords } from '#core/quantity/units';
 import { testInForce } from '#core/strength/in-force';
+import { told } from '../../language/told';
 import { Choice } from '../../parts/Choice';
 import { FindingsFor } from '../../parts/FindingLine';
 import { NumberField } from '../../parts/NumberField';
@@ -64,17 +67,17 @@ export function ExerciseEditor({
     <FindingsFor subjects={subjects} findings={findings} mendOf={mendOf} />
   );
   return (
-    <section aria-label={exercise.label} className="min-w-0 space-y-3">
+    <section aria-label={told(exercise.label)} className="min-w-0 space-y-3">
       <div>
-        <h3 className="text-xl font-semibold">{exercise.label}</h3>
-        <p className="text-[15px] text-quiet">{exercise.cue}</p>
+        <h3 className="text-xl font-semibold">{told(exercise.label)}</h3>
+        <p className="text-[15px] text-quiet">{told(exercise.cue)}</p>
       </div>
       <div className="grid gap-x-8 gap-y-4 md:max-xl:grid-cols-2">
         <div className="space-y-3">
           <p className="text-[17px]">
-            {'On the '}
+            {t`On the `}
             <WordMenu
-              label="Limb under the cuff"
+              label={t`Limb under the cuff`}
               value={choice.limbs.map(({ limb }) => limb).join(' ')}
               onChange={(key) =>
                 changeExercise(
@@ -87,15 +90,23 @@ export function ExerciseEditor({
                 )
               }
               options={[
-                ...limbs.map((limb) => ({ value: limb as string, label: LIMB_LABELS[limb].toLowerCase() })),
+                ...limbs.map((limb) => ({
+                  value: limb as string,
+                  label: told(LIMB_LABELS[limb].toLowerCase()),
+                })),
                 ...(limbs.length > 1
-                  ? [{ value: limbs.join(' '), label: `two ${kind === 'arm' ? 'arms' : 'thighs'} at once` }]
+                  ? [
+                      {
+                        value: limbs.join(' '),
+                        label: t`two ${kind === 'arm' ? t`arms` : t`thighs`} at once`,
+                      },
+                    ]
                   : []),
               ]}
             />
-            {', exercised '}
+            {t`, exercised `}
             <WordMenu
-              label="Exercised"
+              label={t`Exercised`}
               value={choice.position}
               onChange={(position) =>
                 changeExercise(
@@ -107,7 +118,7 @@ export function ExerciseEditor({
                   ),
                 )
               }
-              options={POSITIONS.map((value) => ({ value, label: value }))}
+              options={POSITIONS.map((value) => ({ value, label: told(value) }))}
             />
             .
           </p>
@@ -123,21 +134,21 @@ export function ExerciseEditor({
                 set={set}
                 hint={
                   protocol.percentLop
-                    ? `${protocol.label} takes ${protocol.percentLop.usual} %`
-                    : `${SCHOOLS[session.schoolId].label} proposes ${proposed.value} %`
+                    ? t`${told(protocol.label)} takes ${protocol.percentLop.usual} %`
+                    : t`${told(SCHOOLS[session.schoolId].label)} proposes ${proposed.value} %`
                 }
               />
             )}
             {first.kind === 'arbitrary' && <ArbitraryField choice={choice} basis={basis} set={set} />}
             {choice.load.kind === 'weighed' && (
               <NumberField
-                label="Load"
+                label={t`Load`}
                 unit="% 1RM"
                 value={choice.load.percentOneRepMax}
                 onValue={(percentOneRepMax) =>
                   choice.load.kind === 'weighed' && set({ load: { ...choice.load, percentOneRepMax } })
                 }
-                hint={(load && neighbours(load, basis.massUnit)) || 'Start 20–30 %, usual up to 40 %'}
+                hint={(load && told(neighbours(load, basis.massUnit))) || t`Start 20–30 %, usual up to 40 %`}
               />
             )}
           </div>
@@ -154,18 +165,18 @@ export function ExerciseEditor({
         </div>
         <div className="space-y-3">
           <Picker
-            label="Protocol"
+            label={t`Protocol`}
             value={choice.protocolId}
             onChange={(protocolId) => changeExercise(place, withProtocol(choice, protocolId))}
             options={protocolIdSchema.options.map((value) => ({
               value,
-              label: `${PROTOCOLS[value].label}, ${PROTOCOLS[value].inflation === 'continuous' ? 'stays inflated' : 'released each rest'}`,
+              label: `${PROTOCOLS[value].label}, ${PROTOCOLS[value].inflation === 'continuous' ? t`stays inflated` : t`released each rest`}`,
             }))}
           />
           {show('protocolId')}
           {protocol.tempos.length > 0 && (
             <Choice
-              label="Tempo, seconds up–hold–down"
+              label={t`Tempo, seconds up–hold–down`}
               value={choice.tempoId}
               onChange={(tempoId) => set({ tempoId })}
               options={tempoIdSchema.options.map((value) => ({ value, label: value.replaceAll('-', '–') }))}
@@ -191,12 +202,12 @@ export function ExerciseEditor({
 
 /** The loads next to this one: "down 7.5 kg (20 %), up 12.5 kg (33 %)". */
 const neighbours = ({ lighter, heavier }: TargetLoad, unit: 'kg' | 'lb'): string =>
-  [lighter && `down ${stepWords(lighter, unit)}`, heavier && `up ${stepWords(heavier, unit)}`]
+  [lighter && t`down ${stepWords(lighter, unit)}`, heavier && t`up ${stepWords(heavier, unit)}`]
     .filter(Boolean)
     .join(', ');
 
 const stepWords = ({ loadKg, percent, recipe }: LoadStep, unit: 'kg' | 'lb'): string =>
-  loadKg === null ? recipe : `${massWords(loadKg, unit)} (${percent} %)`;
+  told(loadKg === null ? recipe : `${massWords(loadKg, unit)} (${percent} %)`);
 
 /** What resists: a test with a kit, or a band, body weight, or the limb alone. */
 function LoadPickers({
@@ -234,16 +245,18 @@ function LoadPickers({
     <>
       {isWeighed(exercise) && tests.length === 0 && (
         <p className="notched py-1 text-[15px]">
-          No strength test of this exercise: it goes without kilograms until there is one.{' '}
-          <Link to={`/people/${clientId}/load`} className="font-semibold underline underline-offset-4">
-            Test it
-          </Link>
+          <Trans>
+            No strength test of this exercise: it goes without kilograms until there is one.{' '}
+            <Link to={`/people/${clientId}/load`} className="font-semibold underline underline-offset-4">
+              Test it
+            </Link>
+          </Trans>
         </p>
       )}
       {load.kind === 'weighed' && (
         <>
           <Picker
-            label="1RM it goes by"
+            label={t`1RM it goes by`}
             value={load.strengthTestId}
             onChange={(strengthTestId) => set({ load: { ...load, strengthTestId } })}
             options={tests.map((fact) => ({
@@ -252,34 +265,34 @@ function LoadPickers({
             }))}
           />
           <Picker
-            label="Weights"
+            label={t`Weights`}
             value={load.weightKitId}
             onChange={(weightKitId) =>
               set({
                 load:
                   weightKitId === ''
-                    ? { kind: 'unweighed', with: 'limb weight only' }
+                    ? { kind: 'unweighed', with: t`limb weight only` }
                     : { ...load, weightKitId },
               })
             }
             options={[
               ...kits.map(({ id, label }) => ({ value: id, label })),
-              { value: '', label: 'without kilograms' },
+              { value: '', label: t`without kilograms` },
             ]}
           />
         </>
       )}
       {load.kind === 'unweighed' && (
         <Picker
-          label="Resistance"
+          label={t`Resistance`}
           value={load.with}
           onChange={(resistance) =>
             resistance === '' ? weigh() : set({ load: { kind: 'unweighed', with: resistance } })
           }
           options={[
             ...(unweighed.includes(load.with) ? [] : [{ value: load.with, label: load.with }]),
-            ...unweighed.map((value) => ({ value, label: value })),
-            ...(tests.length > 0 ? [{ value: '', label: 'weights, by the 1RM' }] : []),
+            ...unweighed.map((value) => ({ value, label: told(value) })),
+            ...(tests.length > 0 ? [{ value: '', label: t`weights, by the 1RM` }] : []),
           ]}
         />
       )}

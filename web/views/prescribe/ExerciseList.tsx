@@ -15,12 +15,14 @@ import {
   verticalListSortingStrategy,
 } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
+import { t } from '@lingui/core/macro';
 import { GripVertical, Plus, X } from 'lucide-react';
 import { useState } from 'react';
 import type { SessionChoice } from '#core/plan/choices';
 import type { PlannedExercise } from '#core/plan/plan';
 import { alternate, keepSupersets } from '#core/plan/superset';
 import { LIMB_LABELS, limbKind } from '#core/quantity/limb';
+import { told } from '../../language/told';
 import { ExercisePicker } from '../../parts/ExercisePicker';
 import { Figure } from '../../parts/Figure';
 import { plain } from '../../parts/format';
@@ -42,7 +44,7 @@ export function ExerciseList({ composer, session }: { composer: ComposerState; s
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
   );
   const { exercises } = session;
-  const ids = exercises.map((_, place) => `exercise ${place}`);
+  const ids = exercises.map((_, place) => t`exercise ${place}`);
   const drop = ({ active, over }: DragEndEvent) => {
     if (!over || active.id === over.id) return;
     const to = ids.indexOf(String(over.id));
@@ -53,7 +55,7 @@ export function ExerciseList({ composer, session }: { composer: ComposerState; s
   const kind = wish.limbs[0] && limbKind(wish.limbs[0]);
   const add = (id: string) => {
     const made = newExercise(id, exercises.at(-1), wish.limbs, basis);
-    setRefused(made ? '' : 'Measure this limb first: its pressure is not on record.');
+    setRefused(made ? '' : t`Measure this limb first: its pressure is not on record.`);
     if (!made) return;
     setAdding(false);
     change({ ...session, exercises: [...exercises, made] });
@@ -61,9 +63,18 @@ export function ExerciseList({ composer, session }: { composer: ComposerState; s
   };
   return (
     <div>
-      <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={drop}>
+      <DndContext
+        accessibility={{
+          screenReaderInstructions: {
+            draggable: t`Space takes it in hand, the arrows move it, Space puts it down, Escape leaves it where it was.`,
+          },
+        }}
+        sensors={sensors}
+        collisionDetection={closestCenter}
+        onDragEnd={drop}
+      >
         <SortableContext items={ids} strategy={verticalListSortingStrategy}>
-          <ol className="border-t border-ink/40" aria-label="Exercises in order">
+          <ol className="border-t border-ink/40" aria-label={t`Exercises in order`}>
             {exercises.map((_, place) => (
               <Row
                 key={ids[place]}
@@ -83,20 +94,20 @@ export function ExerciseList({ composer, session }: { composer: ComposerState; s
           className="inline-flex min-h-11 items-center gap-1 underline underline-offset-4"
           onClick={() => setAdding(true)}
         >
-          <Plus size={16} aria-hidden /> Add an exercise
+          <Plus size={16} aria-hidden /> {t`Add an exercise`}
         </button>
       )}
       {exercises.length < 8 && isAdding && (
         <div className="mt-3">
           <ExercisePicker
-            label="Add an exercise"
+            label={t`Add an exercise`}
             library={Object.fromEntries(
               Object.entries(basis.library).filter(([, exercise]) => exercise.limbKind === kind),
             )}
             value={null}
             onChange={add}
           />
-          {refused && <p className="notched py-1 text-ochre">{refused}</p>}
+          {refused && <p className="notched py-1 text-ochre">{told(refused)}</p>}
         </div>
       )}
     </div>
@@ -122,7 +133,7 @@ function Row({
   const choice = session.exercises[place];
   if (!choice) return null;
   const exercise = basis.library[choice.exerciseId];
-  const name = exercise?.label ?? choice.exerciseId;
+  const name = told(exercise?.label ?? choice.exerciseId);
   const mine = findings.filter(
     ({ exerciseIndex, level }) => exerciseIndex === place && level !== 'note',
   ).length;
@@ -141,7 +152,7 @@ function Row({
           type="button"
           {...attributes}
           {...listeners}
-          aria-label={`Move ${name}, ${sideWords(choice)}`}
+          aria-label={t`Move ${name}, ${sideWords(choice)}`}
           className="flex w-8 touch-none items-center justify-center text-quiet"
         >
           <GripVertical size={18} />
@@ -158,24 +169,24 @@ function Row({
                 {place + 1}. {name}
               </span>
               <span className="block text-[14px] text-quiet">
-                {sideWords(choice)}, {choice.position}
+                {sideWords(choice)}, {told(choice.position)}
               </span>
-              {mine > 0 && <span className="notched block text-[14px] text-ochre">{mine} to mend</span>}
+              {mine > 0 && <span className="notched block text-[14px] text-ochre">{t`${mine} to mend`}</span>}
             </button>
             {planned ? (
               <Figures planned={planned} isMoved={exercise?.kind !== 'passive'} />
             ) : (
-              <span className="text-[14px] text-quiet">a figure is missing</span>
+              <span className="text-[14px] text-quiet">{t`a figure is missing`}</span>
             )}
           </div>
         </div>
         <button
           type="button"
-          aria-label={`Leave out ${name}, ${sideWords(choice)}`}
+          aria-label={t`Leave out ${name}, ${sideWords(choice)}`}
           disabled={session.exercises.length === 1}
           onClick={() =>
             leaveOut(
-              `${name} is left out.`,
+              t`${name} is left out.`,
               keepSupersets(session.exercises, {
                 ...session,
                 exercises: session.exercises.filter((_, i) => i !== place),
@@ -193,7 +204,7 @@ function Row({
           checked={alternates}
           onChange={(next) => change(alternate(session, place + 1, next))}
         >
-          alternates with the next, set by set
+          {t`alternates with the next, set by set`}
         </Tick>
       )}
       {!alternates && mayShare(choice, session.exercises[place + 1]) && (
@@ -204,7 +215,7 @@ function Row({
             changeExercise(place, changeSet(choice, last, { release: !next, restMs: next ? 30_000 : 60_000 }))
           }
         >
-          shares its inflation with the next
+          {t`shares its inflation with the next`}
         </Tick>
       )}
     </li>
@@ -223,17 +234,17 @@ function Figures({ planned, isMoved }: { planned: PlannedExercise; isMoved: bool
           ) : (
             <div key={target.limb}>
               <Figure
-                label={one ? 'Target pressure' : `Target, ${LIMB_LABELS[target.limb].toLowerCase()}`}
+                label={one ? t`Target pressure` : t`Target, ${told(LIMB_LABELS[target.limb].toLowerCase())}`}
                 derived={target.pressure}
               />
               {target.kind === 'measured' ? (
                 <Figure
-                  label="Truly"
+                  label={t`Truly`}
                   derived={target.trueRange}
-                  words={`${target.percentLop} %, truly ${plain(target.trueRange.interval?.low ?? 0)}–${plain(target.trueRange.interval?.high ?? 0)}`}
+                  words={t`${target.percentLop} %, truly ${plain(target.trueRange.interval?.low ?? 0)}–${plain(target.trueRange.interval?.high ?? 0)}`}
                 />
               ) : (
-                <p className="text-[15px] text-ochre">arbitrary pressure, no LOP</p>
+                <p className="text-[15px] text-ochre">{t`arbitrary pressure, no LOP`}</p>
               )}
             </div>
           ),
@@ -241,13 +252,13 @@ function Figures({ planned, isMoved }: { planned: PlannedExercise; isMoved: bool
       </div>
       <div>
         {!isMoved ? null : planned.load.kind === 'weighed' ? (
-          <Figure label={planned.load.recipe} derived={planned.load.load} />
+          <Figure label={told(planned.load.recipe)} derived={planned.load.load} />
         ) : (
-          <p className="pt-4 text-lg leading-tight">{planned.load.recipe}</p>
+          <p className="pt-4 text-lg leading-tight">{told(planned.load.recipe)}</p>
         )}
       </div>
       <div className="@max-lg:col-span-2">
-        <p className="text-[13px] text-quiet">{planned.protocolLabel}</p>
+        <p className="text-[13px] text-quiet">{told(planned.protocolLabel)}</p>
         <p className="figures text-xl leading-tight">{setsWords(planned).replaceAll(' ', '')}</p>
         <p className="text-[13px] text-quiet">{restWords(planned)}</p>
       </div>

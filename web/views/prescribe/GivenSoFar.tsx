@@ -1,6 +1,8 @@
+import { t } from '@lingui/core/macro';
 import { LIMB_LABELS } from '#core/quantity/limb';
 import type { LastReview } from '#core/record/last-review';
 import type { Totals } from '#core/session/totals';
+import { told } from '../../language/told';
 import { clock, plain } from '../../parts/format';
 import { useUnits } from '../../parts/units';
 import { TissueTable } from './TissueTable';
@@ -9,10 +11,10 @@ import { TissueTable } from './TissueTable';
 export function GivenSoFar({ given, hasBlock }: { given: LastReview['given']; hasBlock: boolean }) {
   if (given.week.sessions === 0 && given.block.sessions === 0 && given.tissue.length === 0) return null;
   return (
-    <section aria-label="Given so far">
-      <h3 className="font-semibold">Given so far</h3>
-      <Line name="Last seven days" totals={given.week} />
-      {hasBlock && <Line name="This block" totals={given.block} />}
+    <section aria-label={t`Given so far`}>
+      <h3 className="font-semibold">{t`Given so far`}</h3>
+      <Line name={t`Last seven days`} totals={given.week} />
+      {hasBlock && <Line name={t`This block`} totals={given.block} />}
       <TissueTable lines={given.tissue} />
     </section>
   );
@@ -22,13 +24,13 @@ function Line({ name, totals }: { name: string; totals: Totals }) {
   const { mass } = useUnits();
   const limbs = totals.limbs.map(
     ({ limb, totalOcclusionMs, pressureTimeMmHgMin }) =>
-      `${LIMB_LABELS[limb].toLowerCase()} ${clock(totalOcclusionMs)} occluded${pressureTimeMmHgMin === null ? ', by feel' : `, ${plain(pressureTimeMmHgMin, 0)} mmHg·min`}`,
+      t`${told(LIMB_LABELS[limb].toLowerCase())} ${clock(totalOcclusionMs)} occluded${pressureTimeMmHgMin === null ? t`, by feel` : `, ${plain(pressureTimeMmHgMin, 0)} mmHg·min`}`,
   );
   return (
     <p className="text-[15px]">
-      {name}: {totals.sessions} {totals.sessions === 1 ? 'session' : 'sessions'}
+      {name}: {totals.sessions} {totals.sessions === 1 ? t`session` : t`sessions`}
       {totals.sessions > 0 &&
-        `; ${limbs.join('; ')}; ${plain(Number(mass.show(totals.volumeKgReps)), 0)} ${mass.unit}·reps`}
+        t`; ${limbs.join('; ')}; ${plain(mass.inUnit(totals.volumeKgReps), 0)} ${told(mass.unit)}·reps`}
       .
     </p>
   );

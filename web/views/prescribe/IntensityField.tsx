@@ -1,5 +1,7 @@
+import { t } from '@lingui/core/macro';
 import type { ExerciseChoice } from '#core/plan/choices';
 import { INTENSITIES, type Intensity } from '#core/protocol/intensity';
+import { told } from '../../language/told';
 import { NumberField } from '../../parts/NumberField';
 import { WordMenu } from '../../parts/WordMenu';
 
@@ -14,16 +16,16 @@ const FIGURES: {
   }[];
 } = {
   talking: [],
-  watts: [{ name: 'watts', label: 'Power', unit: 'W' }],
+  watts: [{ name: 'watts', label: t`Power`, unit: 'W' }],
   speed: [
-    { name: 'kmPerHour', label: 'Speed', unit: 'km/h' },
-    { name: 'gradientPercent', label: 'Gradient', unit: '%' },
+    { name: 'kmPerHour', label: t`Speed`, unit: 'km/h' },
+    { name: 'gradientPercent', label: t`Gradient`, unit: '%' },
   ],
   'heart-rate': [
-    { name: 'lowPerMinute', label: 'From', unit: '/min' },
-    { name: 'highPerMinute', label: 'To', unit: '/min' },
+    { name: 'lowPerMinute', label: t`From`, unit: '/min' },
+    { name: 'highPerMinute', label: t`To`, unit: '/min' },
   ],
-  vo2max: [{ name: 'percent', label: 'Share', unit: '% VO2max' }],
+  vo2max: [{ name: 'percent', label: t`Share`, unit: t`% VO2max` }],
 };
 
 const figureOf = (intensity: Intensity, name: string): number =>
@@ -41,19 +43,19 @@ export function IntensityField({
   return (
     <div>
       <p>
-        {'How hard: '}
+        {t`How hard: `}
         <WordMenu
-          label="Intensity"
+          label={t`Intensity`}
           value={intensity.by}
           onChange={(by) => to(INTENSITIES[by].first)}
-          options={BYS.map((value) => ({ value, label: INTENSITIES[value].label }))}
+          options={BYS.map((value) => ({ value, label: told(INTENSITIES[value].label) }))}
         />
       </p>
       <div className="mt-2 grid grid-cols-2 gap-3">
         {FIGURES[intensity.by].map(({ name, label, unit }) => (
           <NumberField
             key={name}
-            label={label}
+            label={told(label)}
             unit={unit}
             value={figureOf(intensity, name)}
             onValue={(value) => to({ ...intensity, [name]: value } as Intensity)}

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { format } from 'date-fns';
 import { useNavigate } from 'react-router';
 import type { ClientRecord } from '#contract/client';
@@ -12,6 +13,7 @@ import { WEEKDAY_LABELS } from '#core/course/days';
 import type { PlanInForce } from '#core/record/plans-in-force';
 import { api, failureWords, read } from '../../data/api';
 import { useRecordWrite } from '../../data/queries';
+import { told } from '../../language/told';
 import { Button } from '../../parts/Button';
 import { DateField } from '../../parts/DateField';
 import { Field, FieldError } from '../../parts/Field';
@@ -25,10 +27,10 @@ import { CopyToPerson } from './CopyToPerson';
 import { copyAddress } from './use-start';
 
 const OCCASIONS: Record<Occasion['kind'], { label: string; first: Occasion }> = {
-  'any-day': { label: 'any day', first: { kind: 'any-day' } },
-  weekdays: { label: 'weekdays', first: { kind: 'weekdays', weekdays: [0, 3] } },
-  daily: { label: 'every day', first: { kind: 'daily', times: 1 } },
-  'after-heavy': { label: 'after heavy work', first: { kind: 'after-heavy' } },
+  'any-day': { label: t`any day`, first: { kind: 'any-day' } },
+  weekdays: { label: t`weekdays`, first: { kind: 'weekdays', weekdays: [0, 3] } },
+  daily: { label: t`every day`, first: { kind: 'daily', times: 1 } },
+  'after-heavy': { label: t`after heavy work`, first: { kind: 'after-heavy' } },
 };
 const WEEKDAYS = WEEKDAY_LABELS.map((label, value) => ({ value: String(value), label }));
 
@@ -51,21 +53,21 @@ export function PlanPicker({
     <div className="flex flex-wrap items-center gap-x-4">
       <div className="w-52">
         <Picker
-          label="Plan"
+          label={t`Plan`}
           hideLabel
           value={known?.id ?? NEW_PLAN}
           onChange={choose}
           options={[
-            ...plans.map(({ coursePlan }) => ({ value: coursePlan.id, label: coursePlan.name })),
-            { value: NEW_PLAN, label: 'A new plan' },
+            ...plans.map(({ coursePlan }) => ({ value: coursePlan.id, label: told(coursePlan.name) })),
+            { value: NEW_PLAN, label: t`A new plan` },
           ]}
         />
       </div>
       {known && (
         <>
           <span className="text-quiet">
-            {occasionWords(known.occasion)}
-            {known.untilMs !== null && `, until ${day(known.untilMs)}`}
+            {told(occasionWords(known.occasion))}
+            {known.untilMs !== null && t`, until ${day(known.untilMs)}`}
           </span>
           <button
             type="button"
@@ -73,7 +75,7 @@ export function PlanPicker({
             className="min-h-9 underline underline-offset-4"
             onClick={() => setChanging(!isChanging)}
           >
-            Name, days, copy, end
+            {t`Name, days, copy, end`}
           </button>
         </>
       )}
@@ -101,50 +103,50 @@ export function PlanHeader({
       JSON.stringify(choice.occasion) !== JSON.stringify(known.occasion));
   const { occasion } = choice;
   return (
-    <section aria-label="The plan" className="space-y-2">
+    <section aria-label={t`The plan`} className="space-y-2">
       <div className="flex flex-wrap items-end gap-x-4 gap-y-3">
         <Field
           className="w-48"
-          label="Called"
+          label={t`Called`}
           value={choice.name}
           onChange={(event) => onChoice({ name: event.target.value })}
         />
         <div className="w-44">
           <Picker
-            label="For"
+            label={t`For`}
             value={occasion.kind}
             onChange={(kind) => onChoice({ occasion: OCCASIONS[kind].first })}
             options={(Object.keys(OCCASIONS) as Occasion['kind'][]).map((value) => ({
               value,
-              label: OCCASIONS[value].label,
+              label: told(OCCASIONS[value].label),
             }))}
           />
         </div>
         {occasion.kind === 'daily' && (
           <NumberField
             className="w-28"
-            label="Times a day"
+            label={t`Times a day`}
             value={occasion.times}
             onValue={(times) => onChoice({ occasion: { kind: 'daily', times } })}
           />
         )}
         <DateField
           className="w-60"
-          label="Until"
+          label={t`Until`}
           value={choice.untilMs === null ? '' : format(choice.untilMs, 'yyyy-MM-dd')}
           onChange={(iso) => onChoice({ untilMs: endOfDayMs(iso) })}
         />
         {isChanged && (
           <Only deed="sign">
             <Button disabled={write.isPending} onClick={() => write.mutate({ id: known.id, ...choice })}>
-              Keep these
+              {t`Keep these`}
             </Button>
           </Only>
         )}
       </div>
       {occasion.kind === 'weekdays' && (
         <Ticks
-          label="On"
+          label={t`On`}
           options={WEEKDAYS}
           chosen={occasion.weekdays.map(String)}
           onChange={(days) =>
@@ -172,17 +174,17 @@ function Deeds({ client, coursePlan: { id } }: { client: ClientRecord; coursePla
           navigate(copyAddress(client.id, { ofId: client.id, coursePlanId: id, isMirrored: true }))
         }
       >
-        Copy to the other side
+        {t`Copy to the other side`}
       </button>
       <CopyToPerson
         className={look}
         take={(toId) => navigate(copyAddress(toId, { ofId: client.id, coursePlanId: id, isMirrored: false }))}
       />
       <button type="button" className={look} onClick={() => write.mutate({ id, state: 'paused' })}>
-        Pause
+        {t`Pause`}
       </button>
       <button type="button" className={look} onClick={() => write.mutate({ id, state: 'ended' })}>
-        End it
+        {t`End it`}
       </button>
       {write.error && <FieldError>{failureWords(write.error)}</FieldError>}
     </div>
@@ -200,10 +202,10 @@ export function PlansAside({
   const write = useCoursePlanWrite(client.id);
   if (aside.length === 0) return null;
   return (
-    <ul aria-label="Plans aside" className="text-[15px]">
+    <ul aria-label={t`Plans aside`} className="text-[15px]">
       {aside.map(({ id, why, state }) => (
         <li key={id} className="flex flex-wrap items-center gap-x-5">
-          <span>{why}</span>
+          <span>{told(why)}</span>
           <button
             type="button"
             className="min-h-9 underline underline-offset-4"
@@ -211,14 +213,14 @@ export function PlansAside({
               write.mutate(state === 'paused' ? { id, state: 'in-force' } : { id, untilMs: null })
             }
           >
-            Take it up again
+            {t`Take it up again`}
           </button>
           <button
             type="button"
             className="min-h-9 underline underline-offset-4"
             onClick={() => write.mutate({ id, state: 'ended' })}
           >
-            End it
+            {t`End it`}
           </button>
         </li>
       ))}

@@ -1,9 +1,11 @@
+import { t } from '@lingui/core/macro';
 import { addMilliseconds, format } from 'date-fns';
 import type { SessionChoice } from '#core/plan/choices';
 import { doseOf } from '#core/plan/dose';
 import type { Plan } from '#core/plan/plan';
 import type { Timeline } from '#core/plan/timeline';
 import { LIMB_LABELS } from '#core/quantity/limb';
+import { told } from '../../language/told';
 import { clock } from '../../parts/format';
 import { OcclusionStrip } from '../../parts/OcclusionStrip';
 import { useNow } from '../../parts/use-now';
@@ -27,17 +29,17 @@ export function PlanStrip({
   const nowMs = useNow(MINUTE_MS);
   const dose = doseOf(timeline);
   return (
-    <section aria-label="The session on the strip">
+    <section aria-label={t`The session on the strip`}>
       <dl className="flex flex-wrap gap-x-8 gap-y-1 pb-2">
         {dose.limbs.map(({ limb, totalOcclusionMs, longestContinuousMs }) => (
-          <Amount key={limb} name={`${LIMB_LABELS[limb]} occluded`}>
-            {clock(totalOcclusionMs)}, longest {clock(longestContinuousMs)}
+          <Amount key={limb} name={t`${told(LIMB_LABELS[limb])} occluded`}>
+            {t`${clock(totalOcclusionMs)}, longest ${clock(longestContinuousMs)}`}
           </Amount>
         ))}
-        {dose.limbs.length > 1 && <Amount name="Any cuff up">{clock(dose.occludedMs)}</Amount>}
-        {dose.reps > 0 && <Amount name="Repetitions">{dose.reps}</Amount>}
-        <Amount name="Lasts, if begun now">
-          {clock(timeline.endMs)}, ends {format(addMilliseconds(nowMs, timeline.endMs), 'HH:mm')}
+        {dose.limbs.length > 1 && <Amount name={t`Any cuff up`}>{clock(dose.occludedMs)}</Amount>}
+        {dose.reps > 0 && <Amount name={t`Repetitions`}>{dose.reps}</Amount>}
+        <Amount name={t`Lasts, if begun now`}>
+          {t`${clock(timeline.endMs)}, ends ${format(addMilliseconds(nowMs, timeline.endMs), 'HH:mm')}`}
         </Amount>
       </dl>
       <OcclusionStrip

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { useState } from 'react';
 import type { ExerciseChoice, LimbChoice } from '#core/plan/choices';
 import { withPercentLop } from '#core/plan/choices';
@@ -5,6 +6,7 @@ import type { Basis } from '#core/plan/compose';
 import { percentOf } from '#core/pressure/target-pressure';
 import { LIMB_LABELS } from '#core/quantity/limb';
 import { roundDownToDivision } from '#core/quantity/rounding';
+import { told } from '../../language/told';
 import { plain } from '../../parts/format';
 import { NumberField } from '../../parts/NumberField';
 
@@ -32,37 +34,39 @@ export function PressureField({
       className="block underline underline-offset-4"
       onClick={() => setMmHg(mmHg === null ? (targetMmHg ?? Number.NaN) : null)}
     >
-      {mmHg === null ? 'Say it in mmHg' : 'Say it in % of LOP'}
+      {mmHg === null ? t`Say it in mmHg` : t`Say it in % of LOP`}
     </button>
   );
   if (mmHg === null) {
     return (
       <div>
         <NumberField
-          label="Pressure"
+          label={t`Pressure`}
           unit="% LOP"
           value={percentLop}
           onValue={(next) => set({ limbs: withPercentLop(choice.limbs, next) })}
-          hint={hint}
+          hint={told(hint)}
         />
         {toOther}
       </div>
     );
   }
   const shares = choice.limbs.flatMap((limb) =>
-    limb.kind === 'measured' ? [`${LIMB_LABELS[limb.limb].toLowerCase()} ${plain(limb.percentLop)} %`] : [],
+    limb.kind === 'measured'
+      ? [`${told(LIMB_LABELS[limb.limb].toLowerCase())} ${plain(limb.percentLop)} %`]
+      : [],
   );
   return (
     <div>
       <NumberField
-        label="Pressure"
+        label={t`Pressure`}
         unit="mmHg"
         value={mmHg}
         onValue={(next) => {
           setMmHg(next);
           set({ limbs: choice.limbs.map((limb) => atMmHg(limb, next, basis)) });
         }}
-        hint={`Comes to ${shares.join(', ')} of LOP`}
+        hint={t`Comes to ${shares.join(', ')} of LOP`}
       />
       {toOther}
     </div>

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { useState } from 'react';
 import type { ExerciseChoice } from '#core/plan/choices';
 import { cuffedLimbs, isByFeel, type PlannedExercise } from '#core/plan/plan';
@@ -31,12 +32,12 @@ export function PrimingEditor({
           checked={choice.primed}
           onChange={(primed) => set({ primed, ...(choice.priming ? { priming: choice.priming } : {}) })}
         >
-          Priming cycles first
+          {t`Priming cycles first`}
         </Tick>
         {choice.primed && (
           <>
             <span className="figures text-[14px] text-quiet">
-              {marks ? `to ${marks.join(', ')}` : `${pressures.join(', ')} mmHg`}
+              {marks ? t`to ${marks.join(', ')}` : `${pressures.join(', ')} mmHg`}
             </span>
             {!(planned && isByFeel(planned)) && (
               <button
@@ -45,7 +46,7 @@ export function PrimingEditor({
                 onClick={() => setOpened(!opened)}
                 className="min-h-11 underline underline-offset-4"
               >
-                Change
+                {t`Change`}
               </button>
             )}
           </>
@@ -54,7 +55,7 @@ export function PrimingEditor({
       {choice.primed && opened && (
         <div className="space-y-3 border-l-4 border-rule pl-3">
           <Choice
-            label="Begins at"
+            label={t`Begins at`}
             value={priming.start.of}
             onChange={(of) =>
               change({
@@ -62,40 +63,40 @@ export function PrimingEditor({
               })
             }
             options={[
-              { value: 'target', label: 'a share of the target' },
-              { value: 'nothing', label: 'a pressure' },
+              { value: 'target', label: t`a share of the target` },
+              { value: 'nothing', label: t`a pressure` },
             ]}
           />
           <div className="grid grid-cols-2 gap-3">
             {priming.start.of === 'target' ? (
               <NumberField
-                label="Begins at"
+                label={t`Begins at`}
                 unit="%"
                 value={priming.start.percent}
                 onValue={(percent) => change({ start: { of: 'target', percent } })}
               />
             ) : (
               <NumberField
-                label="Begins at"
+                label={t`Begins at`}
                 unit="mmHg"
                 value={priming.start.mmHg}
                 onValue={(mmHg) => change({ start: { of: 'nothing', mmHg } })}
               />
             )}
             <NumberField
-              label="Step"
+              label={t`Step`}
               unit="mmHg"
               value={priming.stepMmHg}
               onValue={(stepMmHg) => change({ stepMmHg })}
             />
             <NumberField
-              label="Up for"
+              label={t`Up for`}
               unit="s"
               value={priming.onMs / 1000}
               onValue={(seconds) => change({ onMs: Math.round(seconds * 1000) })}
             />
             <NumberField
-              label="Down for"
+              label={t`Down for`}
               unit="s"
               value={priming.offMs / 1000}
               onValue={(seconds) => change({ offMs: Math.round(seconds * 1000) })}
@@ -107,7 +108,7 @@ export function PrimingEditor({
               onClick={() => set({ primed: true, priming: undefined })}
               className="min-h-11 underline underline-offset-4"
             >
-              As usual again
+              {t`As usual again`}
             </button>
           )}
         </div>

@@ -1,9 +1,11 @@
+import { t } from '@lingui/core/macro';
 import type { PracticeView } from '#contract/practice';
 import type { OcclusionFact } from '#core/occlusion-pressure/fact';
 import { expectedOcclusionPressureMmHg } from '#core/occlusion-pressure/plausibility';
 import type { MeasuredTarget } from '#core/plan/plan';
 import { rangeSensitivity } from '#core/pressure/range-sensitivity';
 import { LIMB_LABELS } from '#core/quantity/limb';
+import { told } from '../../language/told';
 import { plain } from '../../parts/format';
 
 /** How sure the pressure is, what would make it surer, and what another width of cuff would mean. */
@@ -20,7 +22,7 @@ export function RangeIfs({
   return (
     <details className="@container">
       <summary className="min-h-11 cursor-pointer py-2 text-[15px] font-semibold">
-        How sure the pressure is
+        {t`How sure the pressure is`}
       </summary>
       {limbs.map((target) => {
         const fact = facts.find(({ id }) => id === target.occlusionId);
@@ -32,16 +34,14 @@ export function RangeIfs({
         );
         return (
           <div key={target.limb} className="mb-4 max-w-3xl">
-            <p className="font-semibold">
-              {LIMB_LABELS[target.limb]}: {target.percentLop} % asked
-            </p>
+            <p className="font-semibold">{t`${told(LIMB_LABELS[target.limb])}: ${target.percentLop} % asked`}</p>
             <ul>
               {rows.map(({ label, uncertaintyMmHg, low, high }) => (
                 <li
                   key={label}
                   className="grid grid-cols-[1fr_auto] items-center gap-x-3 border-t border-rule py-1 @xl:grid-cols-[17rem_5rem_1fr]"
                 >
-                  <span>{label}</span>
+                  <span>{told(label)}</span>
                   <span className="figures">± {uncertaintyMmHg}</span>
                   <span className="col-span-2 @xl:col-span-1">
                     <RangeBar low={low} high={high} asked={target.percentLop} />
@@ -49,7 +49,7 @@ export function RangeIfs({
                 </li>
               ))}
             </ul>
-            <p className="mt-1 text-[14px] text-quiet">{widthWords(fact, practice)}</p>
+            <p className="mt-1 text-[14px] text-quiet">{told(widthWords(fact, practice))}</p>
           </div>
         );
       })}
@@ -72,9 +72,7 @@ function RangeBar({ low, high, asked }: { low: number; high: number; asked: numb
         />
         <span className="absolute top-0 h-full w-0.5 bg-ink" style={{ left: at(asked) }} />
       </span>
-      <span className="figures w-32 text-[15px]">
-        {low}–{high} %LOP
-      </span>
+      <span className="figures w-32 text-[15px]">{told(`${low}–${high}`)} %LOP</span>
     </span>
   );
 }
@@ -86,10 +84,10 @@ function widthWords({ widthCm, girthCm, cuffId, limb }: OcclusionFact, { cuffs }
     .filter(({ id, limbKind, widthCm: width }) => id !== cuffId && limbKind === kind && width !== widthCm)
     .map(
       ({ label, widthCm: width }) =>
-        `${label}, ${plain(width)} cm: about ${plain(expectedOcclusionPressureMmHg({ girthCm, widthCm: width }), 0)} mmHg`,
+        t`${told(label)}, ${plain(width)} cm: about ${plain(expectedOcclusionPressureMmHg({ girthCm, widthCm: width }), 0)} mmHg`,
     );
-  const mine = `Width ÷ girth is ${plain(widthCm / girthCm, 2)}. A narrow cuff needs more pressure than a wide one, so a pressure never carries over.`;
+  const mine = t`Width ÷ girth is ${plain(widthCm / girthCm, 2)}. A narrow cuff needs more pressure than a wide one, so a pressure never carries over.`;
   return others.length > 0
-    ? `${mine} By a rule of thumb, to be measured and never used: ${others.join('; ')}.`
+    ? t`${mine} By a rule of thumb, to be measured and never used: ${others.join('; ')}.`
     : mine;
 }

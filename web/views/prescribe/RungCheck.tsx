@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { useState } from 'react';
 import type { ClientRecord } from '#contract/client';
 import type { NewRungCheck } from '#contract/course-plan';
@@ -13,6 +14,7 @@ import {
 } from '#core/record/ladder-in-force';
 import { api, failureWords, read } from '../../data/api';
 import { useMay, usePractice, useRecordWrite } from '../../data/queries';
+import { told } from '../../language/told';
 import { Button } from '../../parts/Button';
 import { FieldError } from '../../parts/Field';
 import { day } from '../../parts/format';
@@ -24,16 +26,16 @@ import { useGuards } from '../../parts/use-guards';
 
 type Yes = 'swellingDown' | 'rangeGood' | 'clinicianAgrees';
 const YES: { value: Yes; label: string }[] = [
-  { value: 'swellingDown', label: 'Swelling is going down' },
-  { value: 'rangeGood', label: 'Full range of the exercise, without a lag' },
-  { value: 'clinicianAgrees', label: 'The clinician agrees' },
+  { value: 'swellingDown', label: t`Swelling is going down` },
+  { value: 'rangeGood', label: t`Full range of the exercise, without a lag` },
+  { value: 'clinicianAgrees', label: t`The clinician agrees` },
 ];
 const MOVES: Record<RungAdvice['move'], string> = {
-  begin: 'Begin',
-  up: 'Up',
-  stay: 'Stay',
-  down: 'Down',
-  done: 'Done',
+  begin: t`Begin`,
+  up: t`Up`,
+  stay: t`Stay`,
+  down: t`Down`,
+  done: t`Done`,
 };
 
 /** The ladder of one limb: where it stands, where it is to go and why, and the check that enters a rung (rule PRO-5). */
@@ -77,22 +79,22 @@ export function RungCheck({
   return (
     <details
       open={advice.move !== 'stay' && advice.move !== 'done'}
-      aria-label={`Ladder, ${name.toLowerCase()}`}
+      aria-label={t`Ladder, ${name.toLowerCase()}`}
       className="max-w-3xl border-l-4 border-rule pl-4"
     >
       <summary className="cursor-pointer py-1">
         <span className="font-semibold">
-          {name}: {check ? RUNG_LABELS[check.rung].toLowerCase() : 'not on the ladder yet'}
+          {name}: {check ? told(RUNG_LABELS[check.rung].toLowerCase()) : t`not on the ladder yet`}
         </span>
         {check &&
-          `, since ${day(check.atMs)}${by ? `, ${by}` : ''}${check.reason ? `: ${check.reason}` : ''}`}
-        {days !== null && <span className="figures">, day {days}</span>}. {MOVES[advice.move]}:{' '}
-        {RUNG_LABELS[advice.to].toLowerCase()}. {advice.why}
+          t`, since ${day(check.atMs)}${by ? `, ${told(by)}` : ''}${check.reason ? `: ${told(check.reason)}` : ''}`}
+        {days !== null && <span className="figures">{t`, day ${days}`}</span>}. {MOVES[advice.move]}:{' '}
+        {told(RUNG_LABELS[advice.to].toLowerCase())}. {told(advice.why)}
       </summary>
       <div className="space-y-2 pb-2">
-        <Scale label="Pain at rest or in daily life" value={pain} onChange={setPain} />
+        <Scale label={t`Pain at rest or in daily life`} value={pain} onChange={setPain} />
         <Ticks
-          label="Today"
+          label={t`Today`}
           options={YES.filter(({ value }) => isClinician || value !== 'clinicianAgrees')}
           chosen={yes}
           onChange={setYes}
@@ -100,7 +102,7 @@ export function RungCheck({
         <div className="flex flex-wrap items-end gap-4">
           <div className="w-52">
             <Picker
-              label="Rung to enter"
+              label={t`Rung to enter`}
               value={rung}
               onChange={setChosen}
               options={ladderRungSchema.options.map((value) => ({
@@ -111,13 +113,13 @@ export function RungCheck({
           </div>
           <Only deed="sign">
             <Button disabled={!mayPass || write.isPending} onClick={() => void enter()}>
-              {check?.rung === rung ? 'Check again' : `Enter ${RUNG_LABELS[rung].toLowerCase()}`}
+              {check?.rung === rung ? t`Check again` : t`Enter ${told(RUNG_LABELS[rung].toLowerCase())}`}
             </Button>
           </Only>
         </div>
         {findings.map(({ message }) => (
           <p key={message} className="notched text-ochre" aria-live="polite">
-            {message} PRO-5
+            {t`${told(message)} PRO-5`}
           </p>
         ))}
         {asked}

@@ -1,9 +1,12 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useMemo } from 'react';
 import type { SessionChoice } from '#core/plan/choices';
 import { compareSchools, type SchoolRow } from '#core/plan/compare-schools';
 import type { Basis } from '#core/plan/compose';
 import { staysInflated } from '#core/plan/plan';
 import { SCHOOLS } from '#core/protocol/schools';
+import { told } from '../../language/told';
 import { clock } from '../../parts/format';
 import { useUnits } from '../../parts/units';
 
@@ -25,28 +28,27 @@ export function SchoolsTable({
     { head: '% LOP', of: ({ pressure }) => `${pressure?.percentLop ?? '–'}` },
     { head: 'mmHg', of: ({ pressure }) => `${pressure?.pressureMmHg ?? '–'}` },
     { head: mass.unit, of: ({ loadKg }) => (loadKg === null ? '–' : mass.show(loadKg)) },
-    { head: 'Occluded', of: ({ occludedMs }) => clock(occludedMs) },
-    { head: 'Longest', of: ({ longestMs }) => clock(longestMs) },
-    { head: 'Lasts', of: ({ lastsMs }) => clock(lastsMs) },
+    { head: t`Occluded`, of: ({ occludedMs }) => clock(occludedMs) },
+    { head: t`Longest`, of: ({ longestMs }) => clock(longestMs) },
+    { head: t`Lasts`, of: ({ lastsMs }) => clock(lastsMs) },
   ];
   return (
     <div className="relative overflow-x-auto">
       <table className="w-full max-w-3xl">
         <caption className="text-left text-[14px] text-quiet">
-          This week’s start of each school for the same exercises; pressure and load of the first one. Bold:
-          differs from {SCHOOLS[chosen].label}.
+          {t`This week’s start of each school for the same exercises; pressure and load of the first one. Bold: differs from ${told(SCHOOLS[chosen].label)}.`}
         </caption>
         <thead>
           <tr className="text-left text-[14px] text-quiet">
-            <th className="py-1 font-normal">School</th>
+            <th className="py-1 font-normal">{t`School`}</th>
             {columns.map(({ head }) => (
               <th key={head} className="font-normal">
-                {head}
+                {told(head)}
               </th>
             ))}
-            <th className="font-normal">Between sets, last set</th>
+            <th className="font-normal">{t`Between sets, last set`}</th>
             <th>
-              <span className="sr-only">Choose</span>
+              <span className="sr-only">{t`Choose`}</span>
             </th>
           </tr>
         </thead>
@@ -56,15 +58,15 @@ export function SchoolsTable({
               key={row.schoolId}
               className={`border-t border-rule ${row.schoolId === chosen ? 'bg-tint' : ''}`}
             >
-              <td className="py-1.5 pr-2">{SCHOOLS[row.schoolId].label}</td>
+              <td className="py-1.5 pr-2">{told(SCHOOLS[row.schoolId].label)}</td>
               {columns.map(({ head, of }) => (
                 <td key={head} className={`figures pr-2 ${mine && of(row) !== of(mine) ? 'font-bold' : ''}`}>
                   {of(row)}
                 </td>
               ))}
               <td className="pr-2 text-[14px]">
-                {row.session.exercises.every(staysInflated) ? 'stays inflated' : 'released'},{' '}
-                {SCHOOLS[row.schoolId].lastSet}
+                {row.session.exercises.every(staysInflated) ? t`stays inflated` : t`released`},{' '}
+                {told(SCHOOLS[row.schoolId].lastSet)}
               </td>
               <td>
                 {row.schoolId !== chosen && (
@@ -73,7 +75,9 @@ export function SchoolsTable({
                     className="min-h-9 underline underline-offset-4"
                     onClick={() => choose(row)}
                   >
-                    Use<span className="sr-only"> {SCHOOLS[row.schoolId].label}</span>
+                    <Trans>
+                      Use<span className="sr-only"> {told(SCHOOLS[row.schoolId].label)}</span>
+                    </Trans>
                   </button>
                 )}
               </td>

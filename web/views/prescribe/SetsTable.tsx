@@ -1,6 +1,8 @@
+import { t } from '@lingui/core/macro';
 import { Plus, X } from 'lucide-react';
 import type { ExerciseChoice } from '#core/plan/choices';
 import { pacedReps, type SetWork } from '#core/protocol/set-work';
+import { told } from '../../language/told';
 import { plain } from '../../parts/format';
 import { NumberField } from '../../parts/NumberField';
 import { NumberInput } from '../../parts/NumberInput';
@@ -30,7 +32,7 @@ export function SetsTable({
   const leaveOut = (place: number) => {
     const kept = sets.filter((_, i) => i !== place);
     const end = sets[last];
-    leave(`Set ${place + 1} is left out.`, {
+    leave(t`Set ${place + 1} is left out.`, {
       ...choice,
       // The last set keeps the way to the next exercise.
       sets: kept.map((set, i) =>
@@ -42,12 +44,14 @@ export function SetsTable({
     <div>
       {last > 0 && (
         <NumberField
-          label="Rest"
-          unit="s, all"
+          label={t`Rest`}
+          unit={t`s, all`}
           className="mb-2 w-44"
           value={rests.length === 1 && rests[0] !== undefined ? rests[0] / 1000 : Number.NaN}
           error={
-            rests.length > 1 ? `Each its own: ${rests.map((ms) => plain(ms / 1000)).join(', ')} s` : undefined
+            rests.length > 1
+              ? t`Each its own: ${rests.map((ms) => plain(ms / 1000)).join(', ')} s`
+              : undefined
           }
           onValue={(seconds) =>
             change({
@@ -60,13 +64,13 @@ export function SetsTable({
       <table className="w-full text-left">
         <thead>
           <tr className="text-[14px] text-quiet">
-            <th className="pr-2 font-normal">Set</th>
-            <th className="font-normal">{sets[0]?.work.kind === 'timed' ? 'Minutes' : 'Reps'}</th>
-            <th className="pr-2 font-normal">Failure</th>
-            <th className="font-normal">Rest, s</th>
-            <th className="font-normal">Cuff down</th>
+            <th className="pr-2 font-normal">{t`Set`}</th>
+            <th className="font-normal">{sets[0]?.work.kind === 'timed' ? t`Minutes` : t`Reps`}</th>
+            <th className="pr-2 font-normal">{t`Failure`}</th>
+            <th className="font-normal">{t`Rest, s`}</th>
+            <th className="font-normal">{t`Cuff down`}</th>
             <th>
-              <span className="sr-only">Leave out</span>
+              <span className="sr-only">{t`Leave out`}</span>
             </th>
           </tr>
         </thead>
@@ -81,7 +85,7 @@ export function SetsTable({
               <td>
                 {set.work.kind === 'timed' ? (
                   <Cell
-                    label={`Set ${place + 1}, minutes`}
+                    label={t`Set ${place + 1}, minutes`}
                     value={set.work.workMs / 60_000}
                     onValue={(minutes) =>
                       change(
@@ -93,7 +97,7 @@ export function SetsTable({
                   />
                 ) : (
                   <Cell
-                    label={`Set ${place + 1}, repetitions`}
+                    label={t`Set ${place + 1}, repetitions`}
                     value={pacedReps(set.work) ?? Number.NaN}
                     onValue={(reps) =>
                       change(
@@ -106,7 +110,7 @@ export function SetsTable({
               <td>
                 {set.work.kind !== 'timed' && (
                   <Tick
-                    name={`Set ${place + 1}, to failure`}
+                    name={t`Set ${place + 1}, to failure`}
                     checked={set.work.kind === 'to-failure'}
                     onChange={(next) =>
                       change(
@@ -119,21 +123,21 @@ export function SetsTable({
               <td>
                 {place < last ? (
                   <Cell
-                    label={`Set ${place + 1}, rest after it, seconds`}
+                    label={t`Set ${place + 1}, rest after it, seconds`}
                     value={set.restMs / 1000}
                     onValue={(seconds) =>
                       change(changeSet(choice, place, { restMs: Math.round(seconds * 1000) }))
                     }
                   />
                 ) : (
-                  <span className="figures pl-2 text-quiet" title="To the next exercise">
+                  <span className="figures pl-2 text-quiet" title={t`To the next exercise`}>
                     {plain(set.restMs / 1000)} →
                   </span>
                 )}
               </td>
               <td>
                 <Tick
-                  name={`Set ${place + 1}, cuff down after it`}
+                  name={t`Set ${place + 1}, cuff down after it`}
                   checked={set.release}
                   onChange={(release) => change(changeSet(choice, place, { release }))}
                 />
@@ -141,7 +145,7 @@ export function SetsTable({
               <td>
                 <button
                   type="button"
-                  aria-label={`Leave out set ${place + 1}`}
+                  aria-label={t`Leave out set ${place + 1}`}
                   disabled={sets.length === 1}
                   onClick={() => leaveOut(place)}
                   className="flex size-9 items-center justify-center text-quiet disabled:opacity-30"
@@ -159,7 +163,7 @@ export function SetsTable({
           onClick={add}
           className="mt-1 inline-flex min-h-9 items-center gap-1 underline underline-offset-4"
         >
-          <Plus size={16} /> One more set
+          <Plus size={16} /> {t`One more set`}
         </button>
       )}
     </div>
@@ -175,7 +179,7 @@ function Cell({ label, value, onValue }: { label: string; value: number; onValue
   return (
     <NumberInput
       kind="decimal"
-      aria-label={label}
+      aria-label={told(label)}
       aria-invalid={untyped || undefined}
       value={typed}
       onChange={(event) => type(event.target.value)}

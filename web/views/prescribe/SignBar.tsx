@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
@@ -45,7 +46,7 @@ export function SignBar({
     const record = await write.mutateAsync(json).catch(() => null);
     if (!record) return;
     composer.clearKept();
-    notify(`Signed: ${signedFor.kind === 'new-plan' ? signedFor.name : 'the next version'}.`);
+    notify(t`Signed: ${signedFor.kind === 'new-plan' ? signedFor.name : t`the next version`}.`);
     navigate(`/people/${client.id}/run${planSearch(coursePlanSigned(record, client, signedFor))}`);
   };
   useAction('sign-plan', () => void sign(), { enabled: maySign && maySignAtAll, fromFields: true });
@@ -54,12 +55,12 @@ export function SignBar({
       {asked}
       {hard > 0 && (
         <p className="notched py-1 text-ochre">
-          {hard === 1 ? 'One thing is' : `${hard} things are`} not allowed and cannot be signed by anybody.
+          {t`${hard === 1 ? t`One thing is` : t`${hard} things are`} not allowed and cannot be signed by anybody.`}
         </p>
       )}
       <Only deed="sign">
         <Button kind="main" does="sign-plan" disabled={!maySign} onClick={() => void sign()}>
-          Sign as {practitioner?.name ?? '…'}
+          {t`Sign as ${practitioner?.name ?? '…'}`}
         </Button>
         <div className="max-sm:hidden">
           <KeepAsTemplate session={session} disabled={!composer.composed || hard > 0} />
@@ -84,14 +85,14 @@ function KeepAsTemplate({ session, disabled }: { session: SessionChoice; disable
     mutationFn: (json: Template) => read(api.practice.templates.$post({ json })),
     onSuccess: (practice) => {
       queries.setQueryData(KEYS.practice, practice);
-      notify('Kept as a template.');
+      notify(t`Kept as a template.`);
       setName(null);
     },
   });
   if (name === null) {
     return (
       <Button disabled={disabled} onClick={() => setName('')}>
-        Keep as a template
+        {t`Keep as a template`}
       </Button>
     );
   }
@@ -104,14 +105,14 @@ function KeepAsTemplate({ session, disabled }: { session: SessionChoice; disable
       }}
     >
       <Field
-        label="Name of the template"
+        label={t`Name of the template`}
         autoFocus
         value={name}
         onChange={(event) => setName(event.target.value)}
         error={fieldProblem(keep.error, 'name') ?? (keep.error ? failureWords(keep.error) : undefined)}
       />
       <Button type="submit" disabled={name.trim() === '' || keep.isPending}>
-        Keep
+        {t`Keep`}
       </Button>
     </form>
   );

@@ -1,6 +1,8 @@
+import { t } from '@lingui/core/macro';
 import { useState } from 'react';
 import type { SessionChoice } from '#core/plan/choices';
 import { type Beside, besideText, type PlannedBeside } from '#core/protocol/beside';
+import { told } from '../../language/told';
 import { Button } from '../../parts/Button';
 import { Choice } from '../../parts/Choice';
 import { Field } from '../../parts/Field';
@@ -9,8 +11,8 @@ import { BESIDE_OPTIONS } from '../../words/beside-options';
 
 const MOST = 8;
 const WHEN: { value: PlannedBeside['when']; label: string }[] = [
-  { value: 'before', label: 'Before the cuff' },
-  { value: 'after', label: 'After it' },
+  { value: 'before', label: t`Before the cuff` },
+  { value: 'after', label: t`After it` },
 ];
 
 /** What belongs to the sitting besides: a heavy lift after the warm-up or before the finisher, mobility, ice (rule PRO-4). */
@@ -30,32 +32,34 @@ export function SittingEditor({
   const list = (when: PlannedBeside['when']) =>
     part(when).map(({ one, place }) => (
       <li key={`${when} ${place} ${one.what}`} className="inline-flex items-center gap-2">
-        {besideText(one)}
+        {told(besideText(one))}
         <button
           type="button"
           className="min-h-9 px-1 underline underline-offset-4"
-          aria-label={`Leave out ${besideText(one)}`}
+          aria-label={t`Leave out ${told(besideText(one))}`}
           onClick={() => keep(sitting.filter((_, other) => other !== place))}
         >
-          leave out
+          {t`leave out`}
         </button>
       </li>
     ));
   return (
-    <section aria-label="Before and after the cuff" className="text-[15px]">
+    <section aria-label={t`Before and after the cuff`} className="text-[15px]">
       {sitting.length > 0 && (
-        <ol className="flex flex-wrap items-center gap-x-3" aria-label="The sitting in order">
+        <ol className="flex flex-wrap items-center gap-x-3" aria-label={t`The sitting in order`}>
           {list('before')}
-          <li className="font-semibold">{part('before').length > 0 ? 'then the cuff' : 'First the cuff'}</li>
-          {part('after').length > 0 && <li aria-hidden>then</li>}
+          <li className="font-semibold">
+            {part('before').length > 0 ? t`then the cuff` : t`First the cuff`}
+          </li>
+          {part('after').length > 0 && <li aria-hidden>{t`then`}</li>}
           {list('after')}
         </ol>
       )}
       {!isOpen && sitting.length < MOST && (
         <button type="button" className="min-h-9 underline underline-offset-4" onClick={() => setOpen(true)}>
           {sitting.length === 0
-            ? 'A heavy lift, mobility or ice in the same sitting'
-            : 'Something else besides'}
+            ? t`A heavy lift, mobility or ice in the same sitting`
+            : t`Something else besides`}
         </button>
       )}
       {isOpen && (
@@ -69,30 +73,30 @@ export function SittingEditor({
           }}
         >
           <Choice
-            label="When"
+            label={t`When`}
             value={draft.when}
             onChange={(when) => setDraft({ ...draft, when })}
             options={WHEN}
           />
           <WordMenu<Beside>
-            label="What is done"
+            label={t`What is done`}
             value={draft.what}
             onChange={(what) => setDraft({ ...draft, what })}
             options={BESIDE_OPTIONS}
           />
           <Field
             className="min-w-56 flex-1"
-            label="In a few words"
+            label={t`In a few words`}
             maxLength={200}
             autoComplete="off"
             value={draft.words}
             onChange={(event) => setDraft({ ...draft, words: event.target.value })}
           />
           <Button type="submit" kind="main">
-            Add
+            {t`Add`}
           </Button>
           <Button leaves onClick={() => setOpen(false)}>
-            Leave it
+            {t`Leave it`}
           </Button>
         </form>
       )}

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { useRef, useState } from 'react';
 import type { SessionChoice } from '#core/plan/choices';
 import type { Timeline, TimelineSet } from '#core/plan/timeline';
@@ -34,8 +35,8 @@ export function StripHandles({
   });
   const nameOf = ({ exerciseIndex, setIndex }: TimelineSet) =>
     session.exercises.length > 1
-      ? `exercise ${exerciseIndex + 1}, set ${setIndex + 1}`
-      : `set ${setIndex + 1}`;
+      ? t`exercise ${exerciseIndex + 1}, set ${setIndex + 1}`
+      : t`set ${setIndex + 1}`;
   const moveRelease = (from: TimelineSet, toMs: number) => {
     const to = sets.reduce((near, set) =>
       Math.abs(set.toMs - toMs) < Math.abs(near.toMs - toMs) ? set : near,
@@ -45,8 +46,8 @@ export function StripHandles({
   };
   return (
     <div className="relative h-18 select-none">
-      <span className="absolute top-1 left-0 text-[13px] text-quiet">Rest, drag</span>
-      <span className="absolute top-10 left-0 text-[13px] text-quiet">Cuff down</span>
+      <span className="absolute top-1 left-0 text-[13px] text-quiet">{t`Rest, drag`}</span>
+      <span className="absolute top-10 left-0 text-[13px] text-quiet">{t`Cuff down`}</span>
       {sets.map((set) => {
         const choice = choiceOf(set);
         if (!choice) return null;
@@ -99,7 +100,7 @@ function RestHandle({
       <span
         role="slider"
         tabIndex={0}
-        aria-label={`Rest after ${name}`}
+        aria-label={t`Rest after ${name}`}
         aria-valuemin={0}
         aria-valuemax={MOST_MS / 1000}
         aria-valuenow={restMs / 1000}
@@ -151,7 +152,7 @@ function ReleaseMarker({
     <button
       type="button"
       aria-pressed={released}
-      aria-label={`Cuff down after ${name}`}
+      aria-label={t`Cuff down after ${name}`}
       onPointerDown={(event) => {
         event.currentTarget.setPointerCapture(event.pointerId);
         startPx.current = event.clientX;

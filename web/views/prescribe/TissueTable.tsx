@@ -1,5 +1,7 @@
+import { t } from '@lingui/core/macro';
 import { LIMB_LABELS } from '#core/quantity/limb';
 import { type TissueLine, whyOff } from '#core/record/tissue-account';
+import { told } from '../../language/told';
 import { clock, plain } from '../../parts/format';
 
 const number = 'figures py-1 pr-6 text-right';
@@ -10,20 +12,20 @@ export function TissueTable({ lines }: { lines: readonly TissueLine[] }) {
   return (
     <div className="relative overflow-x-auto">
       <table className="mt-2 text-[15px]">
-        <caption className="text-left text-[14px] text-quiet">By muscle, the last seven days</caption>
+        <caption className="text-left text-[14px] text-quiet">{t`By muscle, the last seven days`}</caption>
         <thead>
           <tr className="border-b border-ink/40 text-left">
-            {['Muscle', 'Days', 'Sets', 'Occluded', '%LOP·min', 'Heavy sets'].map((label, place) => (
+            {[t`Muscle`, t`Days`, t`Sets`, t`Occluded`, '%LOP·min', t`Heavy sets`].map((label, place) => (
               <th
                 key={label}
                 scope="col"
                 className={`py-1 pr-6 font-semibold ${place > 0 ? 'text-right' : ''}`}
               >
-                {label}
+                {told(label)}
               </th>
             ))}
             <th scope="col">
-              <span className="sr-only">What it says</span>
+              <span className="sr-only">{t`What it says`}</span>
             </th>
           </tr>
         </thead>
@@ -33,7 +35,7 @@ export function TissueTable({ lines }: { lines: readonly TissueLine[] }) {
             return (
               <tr key={`${line.muscle} ${line.limb}`} className="border-b border-rule">
                 <th scope="row" className="py-1 pr-6 text-left font-normal first-letter:uppercase">
-                  {line.muscle}, {LIMB_LABELS[line.limb].toLowerCase()}
+                  {told(line.muscle)}, {told(LIMB_LABELS[line.limb].toLowerCase())}
                 </th>
                 <td className={number}>{line.days}</td>
                 <td className={number}>{line.sets}</td>
@@ -42,7 +44,7 @@ export function TissueTable({ lines }: { lines: readonly TissueLine[] }) {
                 <td className={number}>{line.heavySets === 0 ? '–' : line.heavySets}</td>
                 <td>
                   {off && (
-                    <span className="notched text-[14px] text-ochre first-letter:uppercase">{off}</span>
+                    <span className="notched text-[14px] text-ochre first-letter:uppercase">{told(off)}</span>
                   )}
                 </td>
               </tr>

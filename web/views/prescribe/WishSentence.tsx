@@ -1,9 +1,11 @@
+import { t } from '@lingui/core/macro';
 import type { PracticeView } from '#contract/practice';
 import { underSchool } from '#core/plan/compare-schools';
 import { GOALS, goalIdSchema, RUNG_LABELS } from '#core/plan/goals';
 import { rungSchema } from '#core/protocol/exercise';
 import { SCHOOLS, schoolIdSchema } from '#core/protocol/schools';
 import { LIMB_LABELS, type Limb } from '#core/quantity/limb';
+import { told } from '../../language/told';
 import { WordMenu } from '../../parts/WordMenu';
 import { trainableLimbs } from './choices';
 import type { ComposerState, Wish } from './use-composer';
@@ -15,8 +17,8 @@ const setOf = (limbs: readonly Limb[]): string => [...limbs].sort().join(' ');
 
 const limbWords = (limbs: readonly Limb[]): string => {
   const [first = 'left-thigh', second] = limbs;
-  if (second) return `both ${first.endsWith('arm') ? 'arms' : 'thighs'}`;
-  return LIMB_LABELS[first].toLowerCase();
+  if (second) return t`both ${first.endsWith('arm') ? t`arms` : t`thighs`}`;
+  return told(LIMB_LABELS[first].toLowerCase());
 };
 
 /** What the session is for, by which school, on which limbs, from which template: a sentence whose words are the controls. */
@@ -31,25 +33,28 @@ export function WishSentence({ composer, practice }: { composer: ComposerState; 
   return (
     <p className="text-xl leading-loose">
       <WordMenu
-        label="Goal"
+        label={t`Goal`}
         value={wish.goal}
         onChange={(goal) => draft({ goal })}
-        options={goalIdSchema.options.map((value) => ({ value, label: GOALS[value].label }))}
+        options={goalIdSchema.options.map((value) => ({ value, label: told(GOALS[value].label) }))}
       />
       {wish.goal === 'rehab' && (
         <>
           {', '}
           <WordMenu
-            label="Rung"
+            label={t`Rung`}
             value={wish.rung}
             onChange={(rung) => draft({ rung })}
-            options={rungSchema.options.map((value) => ({ value, label: RUNG_LABELS[value].toLowerCase() }))}
+            options={rungSchema.options.map((value) => ({
+              value,
+              label: told(RUNG_LABELS[value].toLowerCase()),
+            }))}
           />
         </>
       )}
-      {', by the '}
+      {t`, by the `}
       <WordMenu
-        label="School"
+        label={t`School`}
         value={session?.schoolId ?? wish.schoolId}
         onChange={(schoolId) => {
           if (session) change(underSchool(session, schoolId, basis));
@@ -57,16 +62,16 @@ export function WishSentence({ composer, practice }: { composer: ComposerState; 
         }}
         options={schoolIdSchema.options.map((value) => ({
           value,
-          label: SCHOOLS[value].label.toLowerCase(),
+          label: told(SCHOOLS[value].label.toLowerCase()),
         }))}
       />
-      {' school, on the '}
+      {t` school, on the `}
       <WordMenu
-        label="Limbs"
+        label={t`Limbs`}
         value={setOf(wish.limbs)}
         onChange={(key) => draft({ limbs: limbSets.find((limbs) => setOf(limbs) === key) ?? wish.limbs })}
         options={[
-          ...(isMeasured ? [] : [{ value: setOf(wish.limbs), label: 'limb that is not measured' }]),
+          ...(isMeasured ? [] : [{ value: setOf(wish.limbs), label: t`limb that is not measured` }]),
           ...limbSets.map((limbs) => ({ value: setOf(limbs), label: limbWords(limbs) })),
         ]}
       />
@@ -74,19 +79,19 @@ export function WishSentence({ composer, practice }: { composer: ComposerState; 
         <>
           {', '}
           <WordMenu
-            label="The two"
+            label={t`The two`}
             value={wish.together ? 'together' : 'in-turn'}
             onChange={(value) => draft({ together: value === 'together' })}
             options={[
-              { value: 'in-turn', label: 'in turn' },
-              { value: 'together', label: 'at once' },
+              { value: 'in-turn', label: t`in turn` },
+              { value: 'together', label: t`at once` },
             ]}
           />
         </>
       )}
-      {', from '}
+      {t`, from `}
       <WordMenu
-        label="Template"
+        label={t`Template`}
         value={wish.isolatedOnly ? FIRST_MONTH : NO_TEMPLATE}
         onChange={(id) => {
           const template = practice.templates.find((candidate) => candidate.id === id);
@@ -94,8 +99,8 @@ export function WishSentence({ composer, practice }: { composer: ComposerState; 
           else draft({ isolatedOnly: id === FIRST_MONTH });
         }}
         options={[
-          { value: NO_TEMPLATE, label: 'no template' },
-          { value: FIRST_MONTH, label: 'the first month' },
+          { value: NO_TEMPLATE, label: t`no template` },
+          { value: FIRST_MONTH, label: t`the first month` },
           ...practice.templates.map(({ id, name }) => ({ value: id, label: name })),
         ]}
       />

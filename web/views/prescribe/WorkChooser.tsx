@@ -1,8 +1,11 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useState } from 'react';
 import type { ClientRecord } from '#contract/client';
 import type { GoalId } from '#core/plan/goals';
 import { LIMB_LABELS, type Limb } from '#core/quantity/limb';
 import { chooseWork, type Reason, WORK_LABELS, type WorkOption } from '#core/record/choose-work';
+import { told } from '../../language/told';
 import { Scale } from '../../parts/Scale';
 import { Why } from '../../parts/Why';
 
@@ -22,11 +25,13 @@ export function WorkChooser({
   return (
     <details>
       <summary className="min-h-9 cursor-pointer py-1 text-[15px]">
-        Heavy, under a cuff, or light without? <span className="text-quiet">What speaks for each.</span>
+        <Trans>
+          Heavy, under a cuff, or light without? <span className="text-quiet">What speaks for each.</span>
+        </Trans>
       </summary>
       <div className="space-y-3 border-l-4 border-rule py-1 pl-4">
         <Scale
-          label={`Worst pain on the provoking test, ${LIMB_LABELS[limb].toLowerCase()}`}
+          label={t`Worst pain on the provoking test, ${told(LIMB_LABELS[limb].toLowerCase())}`}
           value={painProvoked}
           onChange={setPain}
         />
@@ -42,27 +47,27 @@ export function WorkChooser({
 
 function Option({ option: { kind, speaksFor, speaksAgainst, ruledOut } }: { option: WorkOption }) {
   return (
-    <section aria-label={WORK_LABELS[kind]} className="space-y-1 text-[15px]">
+    <section aria-label={told(WORK_LABELS[kind])} className="space-y-1 text-[15px]">
       <h3 className={`text-base font-semibold ${ruledOut.length > 0 ? 'text-quiet' : ''}`}>
-        {WORK_LABELS[kind]}
+        {told(WORK_LABELS[kind])}
       </h3>
       {ruledOut.map(({ words, rule, until }) => (
         <p key={words} className="notched text-ochre">
-          Not now. {words} Until {until}. <Rule id={rule} />
+          {t`Not now. ${told(words)} Until ${until}.`} <Rule id={rule} />
         </p>
       ))}
       {speaksFor.map(({ words, rule }) => (
         <p key={words}>
-          {words} <Rule id={rule} />
+          {told(words)} <Rule id={rule} />
         </p>
       ))}
       {speaksAgainst.map(({ words, rule }) => (
         <p key={words} className="text-quiet">
-          But: {words} <Rule id={rule} />
+          {t`But: ${told(words)}`} <Rule id={rule} />
         </p>
       ))}
       {speaksFor.length + speaksAgainst.length + ruledOut.length === 0 && (
-        <p className="text-quiet">Nothing on record speaks for it.</p>
+        <p className="text-quiet">{t`Nothing on record speaks for it.`}</p>
       )}
     </section>
   );

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import {
   type ExerciseChoice,
   measuredChoices,
@@ -17,6 +18,7 @@ import { PROTOCOLS, type ProtocolId } from '#core/protocol/protocols';
 import { type Limb, limbKind } from '#core/quantity/limb';
 import { RULES } from '#core/rules/catalogue';
 import { sideOf, testInForce } from '#core/strength/in-force';
+import { told } from '../../language/told';
 
 const USUAL_LOAD_PERCENT = 25;
 const USUAL_PERCENT_LOP = 50;
@@ -91,7 +93,7 @@ export function newExercise(
               weightKitId: kit.id,
               percentOneRepMax: USUAL_LOAD_PERCENT,
             }
-          : { kind: 'unweighed', with: 'limb weight only' },
+          : { kind: 'unweighed', with: t`limb weight only` },
       protocolId,
       tempoId: like?.tempoId ?? '1.5-0-1.5',
       sets: [],
@@ -114,7 +116,8 @@ export const changeSet = (choice: ExerciseChoice, at: number, part: Partial<SetC
 });
 
 /** "left", "right" or "both", as sides are written in lists. */
-export const sideWords = ({ limbs }: ExerciseChoice): string => sideOf(limbs.map(({ limb }) => limb)) ?? '';
+export const sideWords = ({ limbs }: ExerciseChoice): string =>
+  told(sideOf(limbs.map(({ limb }) => limb)) ?? '');
 
 /** Limbs of one kind that were measured, strapped by feel, or wear a cuff where the practice works without a LOP. */
 export const trainableLimbs = (

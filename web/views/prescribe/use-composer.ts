@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { useMemo, useState } from 'react';
 import type { ClientRecord } from '#contract/client';
 import type { PracticeView } from '#contract/practice';
@@ -21,6 +22,7 @@ import { nextPlan, plansInForce } from '#core/record/plans-in-force';
 import { carryOver, loweredTo } from '#core/review/carry-over';
 import { nextSession } from '#core/review/next-session';
 import { usePractitioner } from '../../data/queries';
+import { told } from '../../language/told';
 import type { Mend } from '../../parts/FindingLine';
 import { useDraft } from '../../parts/use-draft';
 import { isComplete } from './choices';
@@ -70,7 +72,7 @@ function composeOrSay(session: SessionChoice | null, basis: Basis): Made {
     return { composed: composeSession(session, basis), missing: null };
   } catch (error) {
     if (!(error instanceof UnknownChoice)) throw error;
-    return { composed: null, missing: `${error.message} ${error.remedy} Or draft anew.` };
+    return { composed: null, missing: t`${told(error.message)} ${told(error.remedy)} Or draft anew.` };
   }
 }
 
@@ -111,7 +113,7 @@ export function useComposer(
   );
   const [{ session, notes }, setDraft] = useState(() => {
     const left = kept && readSessionChoice(kept);
-    if (left) return { session: left, notes: ['Taken up where it was left.'] };
+    if (left) return { session: left, notes: [t`Taken up where it was left.`] };
     const first = last
       ? nextSession(last.plan, review.changes, basis)
       : copied

@@ -1,6 +1,8 @@
+import { t } from '@lingui/core/macro';
 import type { Dose } from '#core/plan/dose';
 import type { TimelineSet } from '#core/plan/timeline';
 import { LIMB_LABELS } from '#core/quantity/limb';
+import { told } from '../../language/told';
 import { clock, plain } from '../../parts/format';
 import { useUnits } from '../../parts/units';
 
@@ -9,19 +11,19 @@ const known = (value: number | null): string => (value === null ? '–' : plain(
 
 /** What is said of a limb, each figure with its unit. */
 const OF_A_LIMB: { label: string; unit: string; of: (limb: Dose['limbs'][number]) => string }[] = [
-  { label: 'Occluded', unit: 'min:s', of: ({ totalOcclusionMs }) => clock(totalOcclusionMs) },
+  { label: t`Occluded`, unit: 'min:s', of: ({ totalOcclusionMs }) => clock(totalOcclusionMs) },
   {
-    label: 'Longest stretch',
-    unit: 'min:s, continuous',
+    label: t`Longest stretch`,
+    unit: t`min:s, continuous`,
     of: ({ longestContinuousMs }) => clock(longestContinuousMs),
   },
   {
-    label: 'Pressure × time',
+    label: t`Pressure × time`,
     unit: 'mmHg·min',
     of: ({ pressureTimeMmHgMin }) => known(pressureTimeMmHgMin),
   },
   {
-    label: 'Relative',
+    label: t`Relative`,
     unit: '%LOP·min',
     of: ({ relativePressureTimePercentLopMin }) => known(relativePressureTimePercentLopMin),
   },
@@ -43,27 +45,27 @@ export function DoseFigures({
   const { mass } = useUnits();
   const counted: Figure[] = [
     {
-      label: 'Repetitions',
+      label: t`Repetitions`,
       value: `${dose.reps}`,
-      unit: `${sets.map(({ reps }) => reps).join(' / ')} of ${plannedReps}`,
+      unit: t`${sets.map(({ reps }) => reps).join(' / ')} of ${plannedReps}`,
     },
     {
-      label: 'Adherence',
+      label: t`Adherence`,
       value: `${Math.round((100 * dose.reps) / plannedReps)} %`,
-      unit: 'of the planned repetitions',
+      unit: t`of the planned repetitions`,
     },
   ];
   const volume = {
-    label: 'Volume',
-    value: plain(Number(mass.show(dose.volumeKgReps))),
-    unit: `${mass.unit}·reps`,
+    label: t`Volume`,
+    value: plain(mass.inUnit(dose.volumeKgReps)),
+    unit: t`${told(mass.unit)}·reps`,
   };
   const [limb, ...others] = dose.limbs;
   const isOne = limb !== undefined && others.length === 0;
   const figures: Figure[] = [
     // Work by the clock has no count to keep to.
     ...(plannedReps > 0 ? counted : []),
-    { label: 'Occluded in all', value: clock(dose.occludedMs), unit: 'min:s' },
+    { label: t`Occluded in all`, value: clock(dose.occludedMs), unit: 'min:s' },
     ...(isOne ? OF_A_LIMB.slice(1).map(({ label, unit, of }) => ({ label, unit, value: of(limb) })) : []),
     ...(dose.volumeKgReps > 0 ? [volume] : []),
   ];
@@ -72,23 +74,23 @@ export function DoseFigures({
       <dl className="flex flex-wrap gap-x-10 gap-y-4">
         {figures.map(({ label, value, unit }) => (
           <div key={label}>
-            <dt className="text-[14px] text-quiet">{label}</dt>
+            <dt className="text-[14px] text-quiet">{told(label)}</dt>
             <dd>
-              <span className="figures block text-4xl">{value}</span>
-              <span className="text-[14px] text-quiet">{unit}</span>
+              <span className="figures block text-4xl">{told(value)}</span>
+              <span className="text-[14px] text-quiet">{told(unit)}</span>
             </dd>
           </div>
         ))}
       </dl>
       {!isOne && (
         <table className="max-w-3xl text-left">
-          <caption className="sr-only">The dose of each limb</caption>
+          <caption className="sr-only">{t`The dose of each limb`}</caption>
           <thead>
             <tr className="text-[14px] text-quiet">
-              <th className="pr-8 font-normal">Limb</th>
+              <th className="pr-8 font-normal">{t`Limb`}</th>
               {OF_A_LIMB.map(({ label, unit }) => (
                 <th key={label} className="pr-8 font-normal">
-                  {label}, {unit}
+                  {told(label)}, {told(unit)}
                 </th>
               ))}
             </tr>
@@ -97,7 +99,7 @@ export function DoseFigures({
             {dose.limbs.map((one) => (
               <tr key={one.limb} className="border-t border-rule">
                 <th scope="row" className="py-1 pr-8 font-semibold whitespace-nowrap">
-                  {LIMB_LABELS[one.limb]}
+                  {told(LIMB_LABELS[one.limb])}
                 </th>
                 {OF_A_LIMB.map(({ label, of }) => (
                   <td key={label} className="figures pr-8 text-2xl">

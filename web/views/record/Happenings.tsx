@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { calledIn } from '#core/plan/called';
 import { LIMB_LABELS } from '#core/quantity/limb';
 import { bloodPressureWords } from '#core/screening/blood-pressure';
@@ -6,6 +7,7 @@ import type { SessionEvent } from '#core/session/events';
 import { undoable } from '#core/session/fold';
 import { momentWords } from '#core/session/heart-rate-moment';
 import type { LiveSession } from '../../data/live-session';
+import { told } from '../../language/told';
 import { clock } from '../../parts/format';
 import { useUnits } from '../../parts/units';
 import { offerWords } from '../../words/offer-words';
@@ -19,32 +21,32 @@ export function Happenings({ session: { view, log, state } }: { session: LiveSes
   const kept = undoable(log).filter(({ type }) => CORRECTIONS.includes(type)).length;
   const undone = log.filter(({ type }) => type === 'undone').length;
   const lines = [
-    kept + undone > 0 && `${kept} ${kept === 1 ? 'correction' : 'corrections'}, ${undone} taken back.`,
+    kept + undone > 0 && t`${kept} ${kept === 1 ? t`correction` : t`corrections`}, ${undone} taken back.`,
     ...state.offers.map(({ exerciseIndex, setIndex, offer, accepted }) => {
-      return `After ${calledIn(view.plan.exercises)[exerciseIndex]}, set ${setIndex + 1}: ${offerWords(offer, mass.words)}, ${accepted ? 'taken' : 'left'}.`;
+      return t`After ${told(calledIn(view.plan.exercises)[exerciseIndex]) ?? ''}, set ${setIndex + 1}: ${told(offerWords(offer, mass.words))}, ${accepted ? t`taken` : t`left`}.`;
     }),
     ...state.ignoredAlarms.map(
       ({ atMs, limb }) =>
-        `${clock(atMs - startMs)}: the limit of the ${LIMB_LABELS[limb].toLowerCase()} was passed and the cuff was still up (RUN-1).`,
+        t`${clock(atMs - startMs)}: the limit of the ${told(LIMB_LABELS[limb].toLowerCase())} was passed and the cuff was still up (RUN-1).`,
     ),
     ...state.sets.flatMap(({ setIndex, heartRates }) =>
       heartRates.map(
         ({ moment, beatsPerMinute }) =>
-          `Heart rate, set ${setIndex + 1}, ${momentWords(moment)}: ${beatsPerMinute}.`,
+          t`Heart rate, set ${setIndex + 1}, ${told(momentWords(moment))}: ${beatsPerMinute}.`,
       ),
     ),
     ...state.bloodPressures.map(
       ({ moment, reading }) =>
-        `Blood pressure, ${BLOOD_PRESSURE_MOMENTS[moment].toLowerCase()}: ${bloodPressureWords(reading)} mmHg.`,
+        t`Blood pressure, ${told(BLOOD_PRESSURE_MOMENTS[moment].toLowerCase())}: ${told(bloodPressureWords(reading))} mmHg.`,
     ),
   ].filter((line) => line !== false);
   if (lines.length === 0) return null;
   return (
     <section>
-      <h2 className="text-xl font-semibold">On the way</h2>
+      <h2 className="text-xl font-semibold">{t`On the way`}</h2>
       <ul>
         {lines.map((line) => (
-          <li key={line}>{line}</li>
+          <li key={line}>{told(line)}</li>
         ))}
       </ul>
     </section>

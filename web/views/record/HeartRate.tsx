@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { useState } from 'react';
 import { Line } from 'react-chartjs-2';
 import {
@@ -9,6 +10,7 @@ import {
 } from '#core/session/heart-rate';
 import type { Act } from '../../act/act';
 import type { LiveSession } from '../../data/live-session';
+import { told } from '../../language/told';
 import { axisLook, themeColour } from '../../parts/chart';
 import { FieldError } from '../../parts/Field';
 import { FileLink } from '../../parts/FileLink';
@@ -25,7 +27,7 @@ export function HeartRate({ session: { state }, act }: { session: LiveSession; a
   const put = (file: HeartRateFile, { fromAtMs }: Placement) => {
     const trace = lay(file, fromAtMs, state);
     if (trace) act({ do: 'lay-heart-rate', trace });
-    setRefused(trace ? null : 'None of it falls into this session. Choose where it began, or another file.');
+    setRefused(trace ? null : t`None of it falls into this session. Choose where it began, or another file.`);
     if (trace) setAsked(null);
   };
   const open = async (chosen: File) => {
@@ -34,7 +36,7 @@ export function HeartRate({ session: { state }, act }: { session: LiveSession; a
     setRefused(null);
     try {
       if (chosen.size > MOST_MB * 1024 * 1024)
-        throw new Error(`At most ${MOST_MB} MB are read here. Cut out the session.`);
+        throw new Error(t`At most ${MOST_MB} MB are read here. Cut out the session.`);
       const file = readHeartRate(await chosen.text());
       const places = placements(file, state);
       const [only, another] = places;
@@ -45,31 +47,30 @@ export function HeartRate({ session: { state }, act }: { session: LiveSession; a
     }
   };
   return (
-    <section aria-label="Heart rate">
+    <section aria-label={t`Heart rate`}>
       {state.heartRate && (
         <Curve trace={state.heartRate} startMs={state.startedAtMs ?? state.heartRate.fromAtMs} />
       )}
-      <FileLink label="Heart rate to read" accept=".tcx,.csv,.txt,.xml" onFile={(file) => void open(file)}>
-        {state.heartRate ? 'Heart rate from another file' : 'Heart rate from a file'}
+      <FileLink label={t`Heart rate to read`} accept=".tcx,.csv,.txt,.xml" onFile={(file) => void open(file)}>
+        {state.heartRate ? t`Heart rate from another file` : t`Heart rate from a file`}
       </FileLink>
       {asked && (
         <div role="status" className="border-l-4 border-ochre pl-3">
           <p>
-            The file lasts {clock(asked.file.samples.at(-1)?.afterMs ?? 0)}
-            {asked.file.startMs === null && ' and has no clock of its own'}. Where does it belong?
+            {t`The file lasts ${clock(asked.file.samples.at(-1)?.afterMs ?? 0)}${asked.file.startMs === null ? t` and has no clock of its own` : ''}. Where does it belong?`}
           </p>
           <ul>
             {asked.places.map((place) => (
               <li key={place.words}>
                 <button type="button" className={linkLook} onClick={() => put(asked.file, place)}>
-                  {place.words}
+                  {told(place.words)}
                 </button>
               </li>
             ))}
           </ul>
         </div>
       )}
-      {refused && <FieldError>{refused}</FieldError>}
+      {refused && <FieldError>{told(refused)}</FieldError>}
     </section>
   );
 }
@@ -89,12 +90,12 @@ function Curve({
   return (
     <figure className="max-w-3xl">
       <figcaption className="text-[14px] text-quiet">
-        Heart rate, {lowest} to {highest} beats a minute, over the session’s minutes
+        {t`Heart rate, ${lowest} to ${highest} beats a minute, over the session’s minutes`}
       </figcaption>
       <div className="relative h-40">
         <Line
           role="img"
-          aria-label={`Heart rate from ${lowest} to ${highest} beats a minute`}
+          aria-label={t`Heart rate from ${lowest} to ${highest} beats a minute`}
           options={{
             animation: false,
             maintainAspectRatio: false,

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { Link, useSearchParams } from 'react-router';
 import { calledIn } from '#core/plan/called';
 import { compile } from '#core/plan/compile';
@@ -15,6 +17,7 @@ import { serverNow } from '../../data/clock';
 import type { LiveSession } from '../../data/live-session';
 import { saveFile } from '../../data/save-file';
 import { useEffortIn } from '../../data/use-effort-in';
+import { told } from '../../language/told';
 import { AdverseEvents } from '../../parts/AdverseEvents';
 import { BesideNotes } from '../../parts/BesideNotes';
 import { BloodPressureInWork } from '../../parts/BloodPressureInWork';
@@ -28,10 +31,10 @@ import { Happenings } from './Happenings';
 import { HeartRate } from './HeartRate';
 
 const REASONS = {
-  done: 'all done',
+  done: t`all done`,
   failure: 'failure',
   pain: 'pain',
-  operator: 'ended by the operator',
+  operator: t`ended by the operator`,
 } as const;
 
 const loadWords = ({ load }: PlannedExercise, mass: Measure): string =>
@@ -46,14 +49,14 @@ const fileOf = ({ view: { id, openedAtMs, plan }, log }: LiveSession): Blob =>
 /** Where the work goes on from a session that is over. */
 function WayOn({ clientId }: { clientId: string }) {
   return (
-    <nav aria-label="Where it goes on" className="flex flex-wrap gap-x-6 print:hidden">
+    <nav aria-label={t`Where it goes on`} className="flex flex-wrap gap-x-6 print:hidden">
       {[
-        [`/people/${clientId}/prescribe`, 'The next plan'],
-        [`/people/${clientId}/outcomes`, 'Take a measure'],
-        ['/', 'Who is next'],
+        [`/people/${clientId}/prescribe`, t`The next plan`],
+        [`/people/${clientId}/outcomes`, t`Take a measure`],
+        ['/', t`Who is next`],
       ].map(([to = '/', words]) => (
         <Link key={to} to={to} className="min-h-9 py-1.5 underline underline-offset-4">
-          {words}
+          {told(words)}
         </Link>
       ))}
     </nav>
@@ -79,25 +82,26 @@ export function RecordView({ session }: { session: LiveSession }) {
   const pointedAtMs = Number(useSearchParams()[0].get('at') ?? Number.NaN);
   const { exercises } = view.plan;
   const called = calledIn(exercises);
-  const title = exercises.length > 1 ? `${exercises.length} exercises` : (exercises[0]?.label ?? '');
+  const title = exercises.length > 1 ? t`${exercises.length} exercises` : (exercises[0]?.label ?? '');
   return (
     <article className="space-y-6">
       <header>
         <h1 className="text-3xl font-semibold">
-          {title}, {dayAndTime(state.startedAtMs ?? view.openedAtMs)}
+          {told(title)}, {dayAndTime(state.startedAtMs ?? view.openedAtMs)}
         </h1>
         <p className="text-quiet">
-          {exercises
+          {t`${exercises
             .map(
               (exercise, place) =>
-                `${called[place]}: ${exercise.protocolLabel}, ${loadWords(exercise, mass)}`,
+                `${told(called[place])}: ${told(exercise.protocolLabel)}, ${loadWords(exercise, mass)}`,
             )
-            .join('; ')}
-          . Done over planned.
-          {state.byClient && ' Done at home: told by the person who did it.'}
-          {state.enteredAtMs !== null &&
-            ` Entered later, ${dayAndTime(state.enteredAtMs)}: times and pressures are the plan’s.`}
-          {view.plan.today && ` ${lighterWords(view.plan.today)}`}
+            .join(
+              '; ',
+            )}. Done over planned.${state.byClient ? t` Done at home: told by the person who did it.` : ''}${
+            state.enteredAtMs !== null
+              ? t` Entered later, ${dayAndTime(state.enteredAtMs)}: times and pressures are the plan’s.`
+              : ''
+          }${view.plan.today ? ` ${told(lighterWords(view.plan.today))}` : ''}`}
         </p>
       </header>
       <OcclusionStrip
@@ -115,10 +119,10 @@ export function RecordView({ session }: { session: LiveSession }) {
       <table className="w-full max-w-3xl border-t border-ink/40">
         <thead>
           <tr className="text-left text-[14px] text-quiet">
-            {['Set', 'Repetitions', 'Load', 'Lasted', 'Ended', 'Effort', 'Joint pain', 'Colour'].map(
+            {[t`Set`, t`Repetitions`, t`Load`, t`Lasted`, t`Ended`, t`Effort`, t`Joint pain`, t`Colour`].map(
               (head) => (
                 <th key={head} className="py-1 font-normal">
-                  {head}
+                  {told(head)}
                 </th>
               ),
             )}
@@ -128,37 +132,39 @@ export function RecordView({ session }: { session: LiveSession }) {
           {state.sets.map((set) => (
             <tr key={`${set.exerciseIndex}.${set.setIndex}`} className="border-t border-rule">
               <td className="py-1.5">
-                {exercises.length > 1 && `${called[set.exerciseIndex]}, `}
+                {exercises.length > 1 && `${told(called[set.exerciseIndex])}, `}
                 {set.setIndex + 1}
               </td>
               <td className="figures">
-                {set.plannedReps === null ? 'by the clock' : `${correctedReps(set)} of ${set.plannedReps}`}
+                {set.plannedReps === null ? t`by the clock` : t`${correctedReps(set)} of ${set.plannedReps}`}
                 {set.correctedBy !== 0 && (
-                  <span className="text-[13px] text-quiet"> corrected {plain(set.correctedBy)}</span>
+                  <span className="text-[13px] text-quiet"> {t`corrected ${plain(set.correctedBy)}`}</span>
                 )}
               </td>
               <td className="figures">{liftedWords(set, exercises[set.exerciseIndex], mass)}</td>
               <td className="figures">{clock((set.endedAtMs ?? set.startedAtMs) - set.startedAtMs)}</td>
               <td>{set.reason ? REASONS[set.reason] : '–'}</td>
-              <td className="figures">{set.effort === null ? '–' : effortWords(set.effort, effortIn)}</td>
+              <td className="figures">
+                {set.effort === null ? '–' : told(effortWords(set.effort, effortIn))}
+              </td>
               <td className="figures">{set.jointPain ?? '–'}</td>
-              <td>{set.colourGood === null ? '–' : set.colourGood ? 'good' : 'not good'}</td>
+              <td>{set.colourGood === null ? '–' : set.colourGood ? t`good` : t`not good`}</td>
             </tr>
           ))}
         </tbody>
       </table>
       {(state.signs.length > 0 || state.stopped) && (
         <section>
-          <h2 className="text-xl font-semibold">Signs</h2>
+          <h2 className="text-xl font-semibold">{t`Signs`}</h2>
           <ul>
             {state.signs.map(({ atMs, sign }) => (
               <li key={atMs}>
                 <span className="figures">{clock(atMs - (state.startedAtMs ?? atMs))}</span>{' '}
-                {SIGNS[sign].label}
+                {told(SIGNS[sign].label)}
               </li>
             ))}
           </ul>
-          {state.stopped && <p className="text-vermilion">Stopped: {state.stopped.why}.</p>}
+          {state.stopped && <p className="text-vermilion">{t`Stopped: ${told(state.stopped.why)}.`}</p>}
         </section>
       )}
       <BloodPressureInWork clientId={view.clientId} plan={view.plan} state={state} act={act} />
@@ -171,15 +177,17 @@ export function RecordView({ session }: { session: LiveSession }) {
         atMs={state.startedAtMs ?? view.openedAtMs}
       />
       <p className="text-[14px] text-quiet">
-        {dose.limbs.map(({ limb }) => LIMB_LABELS[limb]).join(', ')}. {session.log.length} events in the log
-        of this session.{' '}
-        <button
-          type="button"
-          className="min-h-9 underline underline-offset-4 print:hidden"
-          onClick={() => saveFile(fileOf(session), `session-${view.id}.ndjson`)}
-        >
-          Save as a file
-        </button>
+        <Trans>
+          {told(dose.limbs.map(({ limb }) => LIMB_LABELS[limb]).join(', '))}. {session.log.length} events in
+          the log of this session.{' '}
+          <button
+            type="button"
+            className="min-h-9 underline underline-offset-4 print:hidden"
+            onClick={() => saveFile(fileOf(session), `session-${view.id}.ndjson`)}
+          >
+            Save as a file
+          </button>
+        </Trans>
       </p>
     </article>
   );

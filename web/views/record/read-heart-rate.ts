@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { XMLParser } from 'fast-xml-parser';
 import { parse } from 'papaparse';
 import type { HeartRateFile, HeartRateSample } from '#core/session/heart-rate';
@@ -21,10 +22,10 @@ export function readHeartRate(text: string): HeartRateFile {
     .sort((a, b) => a.afterMs - b.afterMs);
   if (samples.length < 2)
     throw new NoHeartRate(
-      'There is no heart rate in this file. Choose one with a time and beats a minute (TCX or CSV).',
+      t`There is no heart rate in this file. Choose one with a time and beats a minute (TCX or CSV).`,
     );
   if (samples.length > MOST_SAMPLES)
-    throw new NoHeartRate('More than two days of heart rate: cut out the session.');
+    throw new NoHeartRate(t`More than two days of heart rate: cut out the session.`);
   const [first] = samples;
   const offMs = first?.afterMs ?? 0;
   return {
@@ -46,7 +47,7 @@ function readTcx(text: string): Read {
   try {
     root = parser.parse(text);
   } catch {
-    throw new NoHeartRate('This XML is broken off. Take the file out of the watch’s program again, as TCX.');
+    throw new NoHeartRate(t`This XML is broken off. Take the file out of the watch’s program again, as TCX.`);
   }
   const points = under(root, 'Trackpoint').flat() as Record<string, unknown>[];
   const timed = points.flatMap((point) => {
@@ -92,7 +93,7 @@ function readCsv(text: string): Read {
   const [time, rate] = [column(TIME), column(RATE)];
   if (time < 0 || rate < 0) {
     throw new NoHeartRate(
-      'Which columns are the time and the heart rate? Call them “time” (seconds, m:ss or a date and time) and “bpm”.',
+      t`Which columns are the time and the heart rate? Call them “time” (seconds, m:ss or a date and time) and “bpm”.`,
     );
   }
   const cells = data

@@ -1,4 +1,6 @@
+import { t } from '@lingui/core/macro';
 import { type Report, SECTION_TITLES } from '#core/outcomes/report';
+import { told } from '../../language/told';
 import { day } from '../../parts/format';
 
 /** A report as it is, or is to be, issued: letterhead, what was done, what changed, how sure, what next. */
@@ -13,22 +15,20 @@ export function ReportPage({ report, atMs }: { report: Report; atMs: number | nu
           {phone && <p>{phone}</p>}
         </div>
         <div className="text-right">
-          <p>{atMs === null ? 'Not issued yet' : `Issued ${day(atMs)}`}</p>
-          <p>{by}</p>
+          <p>{atMs === null ? t`Not issued yet` : t`Issued ${day(atMs)}`}</p>
+          <p>{told(by)}</p>
         </div>
       </header>
       <div>
         <h1 className="text-3xl font-semibold">{clientName}</h1>
-        <p>
-          Training with blood flow restriction, {day(fromMs)} to {day(toMs)}
-        </p>
+        <p>{t`Training with blood flow restriction, ${day(fromMs)} to ${day(toMs)}`}</p>
       </div>
       {letter && <p className="max-w-prose whitespace-pre-line">{letter}</p>}
       {sections.map(({ id, lines }) => (
         <section key={id} className="break-inside-avoid">
-          <h2 className="border-b border-rule text-xl font-semibold">{SECTION_TITLES[id]}</h2>
+          <h2 className="border-b border-rule text-xl font-semibold">{told(SECTION_TITLES[id])}</h2>
           {lines.length === 0 && (
-            <p className="py-1">Nothing was measured twice yet, so nothing can be said.</p>
+            <p className="py-1">{t`Nothing was measured twice yet, so nothing can be said.`}</p>
           )}
           <dl>
             {lines.map(({ about, says, figures }) => (
@@ -36,10 +36,10 @@ export function ReportPage({ report, atMs }: { report: Report; atMs: number | nu
                 key={`${about} ${says}`}
                 className="grid grid-cols-[13rem_1fr] gap-x-6 border-b border-rule py-1.5"
               >
-                <dt>{about}</dt>
+                <dt>{told(about)}</dt>
                 <dd>
-                  <span className="font-semibold">{says}</span>
-                  {figures && <span className="block text-[14px]">{figures}</span>}
+                  <span className="font-semibold">{told(says)}</span>
+                  {figures && <span className="block text-[14px]">{told(figures)}</span>}
                 </dd>
               </div>
             ))}
@@ -48,8 +48,7 @@ export function ReportPage({ report, atMs }: { report: Report; atMs: number | nu
         </section>
       ))}
       <footer className="border-t border-ink pt-2 text-[13px]">
-        Figures come from the sessions as they were run. This report informs; decisions rest with the licensed
-        practitioner and local policy.
+        {t`Figures come from the sessions as they were run. This report informs; decisions rest with the licensed practitioner and local policy.`}
       </footer>
     </article>
   );
@@ -69,7 +68,7 @@ function Weeks({ weeks }: { weeks: Report['weeks'] }) {
         preserveAspectRatio="none"
         className="h-16 w-full"
         role="img"
-        aria-label={`Minutes under the cuff: ${weeks.map(({ fromMs, minutes }) => `week of ${day(fromMs)} ${Math.round(minutes)}`).join(', ')}`}
+        aria-label={t`Minutes under the cuff: ${weeks.map(({ fromMs, minutes }) => t`week of ${day(fromMs)} ${Math.round(minutes)}`).join(', ')}`}
       >
         {weeks.map(({ fromMs, minutes }, place) => {
           const height = most > 0 ? (minutes / most) * (HEIGHT / 4) : 0;
@@ -86,7 +85,7 @@ function Weeks({ weeks }: { weeks: Report['weeks'] }) {
         })}
       </svg>
       <figcaption className="text-[13px]">
-        Minutes under the cuff, week by week; the most was {Math.round(most)}.
+        {t`Minutes under the cuff, week by week; the most was ${Math.round(most)}.`}
       </figcaption>
     </figure>
   );

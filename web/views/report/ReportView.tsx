@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { v4 as newId } from 'uuid';
@@ -20,6 +21,7 @@ import { plansInForce } from '#core/record/plans-in-force';
 import { failureWords } from '../../data/api';
 import { useIssueReport, useLog, useOutcomes, useReportPdf, useReports } from '../../data/outcomes';
 import { useClient, usePractice, usePractitioner } from '../../data/queries';
+import { told } from '../../language/told';
 import { Button } from '../../parts/Button';
 import { Choice } from '../../parts/Choice';
 import { FieldError } from '../../parts/Field';
@@ -32,7 +34,7 @@ import { PAPERS, type Paper } from '../../parts/papers';
 import { Ticks } from '../../parts/Ticks';
 import { ReportPage } from './ReportPage';
 
-const SECTIONS = sectionIdSchema.options.map((value) => ({ value, label: SECTION_TITLES[value] }));
+const SECTIONS = sectionIdSchema.options.map((value) => ({ value, label: told(SECTION_TITLES[value]) }));
 const NOW = 'now';
 
 /** One or two pages for the client or the referrer: chosen, written, issued as it stands, printed. */
@@ -43,7 +45,8 @@ export function ReportView() {
   const { data: log } = useLog(clientId);
   const { data: outcomes } = useOutcomes(clientId);
   if (error) return <FieldError>{failureWords(error)}</FieldError>;
-  if (!client || !practice || !log || !outcomes) return <p className="p-6 text-quiet">Reading the record…</p>;
+  if (!client || !practice || !log || !outcomes)
+    return <p className="p-6 text-quiet">{t`Reading the record…`}</p>;
   return <Writing client={client} practice={practice} log={log} outcomes={outcomes} />;
 }
 
@@ -76,24 +79,24 @@ function Writing({
       <nav className="space-y-3 border-b border-rule p-4 print:hidden">
         <div className="flex flex-wrap items-end gap-x-6 gap-y-3">
           <Link to={`/people/${client.id}/outcomes`} className="min-h-11 py-2 underline underline-offset-4">
-            Back to {client.name}
+            {t`Back to ${client.name}`}
           </Link>
           <div className="w-64">
             <Picker
-              label="Report"
+              label={t`Report`}
               value={shownId}
               onChange={setShownId}
               options={[
-                { value: NOW, label: 'as things stand now' },
-                ...issued.map(({ id, atMs }) => ({ value: id, label: `issued ${day(atMs)}` })),
+                { value: NOW, label: t`as things stand now` },
+                ...issued.map(({ id, atMs }) => ({ value: id, label: t`issued ${day(atMs)}` })),
               ]}
             />
           </div>
           <Choice
-            label="Paper"
+            label={t`Paper`}
             value={paper}
             onChange={setPaper}
-            options={(Object.keys(PAPERS) as Paper[]).map((value) => ({ value, label: value }))}
+            options={(Object.keys(PAPERS) as Paper[]).map((value) => ({ value, label: told(value) }))}
           />
           {!shown && (
             <Only deed="sign">
@@ -105,7 +108,7 @@ function Writing({
                   issue.mutate({ id: newId(), content: draft }, { onSuccess: ({ id }) => setShownId(id) })
                 }
               >
-                Issue it as it stands
+                {t`Issue it as it stands`}
               </Button>
             </Only>
           )}
@@ -117,23 +120,23 @@ function Writing({
                 pdf.mutate({ report: shown, paper, fileName: `${client.name}, ${day(shown.atMs)}.pdf` })
               }
             >
-              {pdf.isPending ? 'Making the PDF…' : 'Save as PDF'}
+              {pdf.isPending ? t`Making the PDF…` : t`Save as PDF`}
             </Button>
           )}
           <Button
             {...(shown && !practice.canPrint ? { kind: 'main' as const } : {})}
             onClick={() => window.print()}
           >
-            {practice.canPrint ? 'Print' : 'Print, or keep as PDF'}
+            {practice.canPrint ? t`Print` : t`Print, or keep as PDF`}
           </Button>
           {issue.error && <FieldError>{failureWords(issue.error)}</FieldError>}
           {pdf.error && <FieldError>{failureWords(pdf.error)}</FieldError>}
         </div>
         {!shown && (
           <div className="flex flex-wrap items-start gap-x-8 gap-y-2">
-            <Ticks label="Sections" options={SECTIONS} chosen={sections} onChange={setSections} />
+            <Ticks label={t`Sections`} options={SECTIONS} chosen={sections} onChange={setSections} />
             <label className="min-w-64 flex-1">
-              <span className="text-[15px] font-semibold">Your own words, to whom it goes</span>
+              <span className="text-[15px] font-semibold">{t`Your own words, to whom it goes`}</span>
               <textarea
                 value={letter}
                 maxLength={2000}
@@ -180,7 +183,7 @@ function draftReport(
     totals: addUp(sessions, library, zoneOffsetMs),
     series: seriesOf(measured, { library, book: measureBook(client.facts.ownMeasures) }),
     next: plansInForce(client.facts, client.judgedAtMs).map(({ coursePlan, turn }) => ({
-      about: coursePlan.name,
+      about: told(coursePlan.name),
       says: turn.why,
     })),
   };

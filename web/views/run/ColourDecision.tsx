@@ -1,8 +1,11 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { AlertDialog } from 'radix-ui';
 import { markWords } from '#core/cuff/mark-words';
 import { LIMB_LABELS } from '#core/quantity/limb';
 import type { LimbInHand } from '#core/session/in-hand';
 import type { Act } from '../../act/act';
+import { told } from '../../language/told';
 import { Button } from '../../parts/Button';
 import { Why } from '../../parts/Why';
 
@@ -27,24 +30,26 @@ export function ColourDecision({
           className="fixed top-24 left-1/2 z-50 w-[560px] max-w-[94vw] -translate-x-1/2 rounded-sm border-2 border-vermilion bg-paper p-5"
         >
           <AlertDialog.Title className="text-2xl font-semibold">
-            Colour or feeling is not good
+            {t`Colour or feeling is not good`}
           </AlertDialog.Title>
           <AlertDialog.Description className="mt-1 text-[15px] text-quiet">
-            Numb, pale, blue, purple, cold or sharp pain: note the sign, and the session stops.{' '}
-            <Why rule="RUN-3" /> Too tight: loosen or release, and look again.
+            <Trans>
+              Numb, pale, blue, purple, cold or sharp pain: note the sign, and the session stops.{' '}
+              <Why rule="RUN-3" /> Too tight: loosen or release, and look again.
+            </Trans>
           </AlertDialog.Description>
           <p className="mt-3 font-semibold tabular-nums" aria-live="polite">
             {limbs.map(heldWords).join(' ')}
           </p>
           <div className="mt-3 grid gap-2 sm:grid-cols-2">
             <Button kind="stop" onClick={noteSign}>
-              Note the sign
+              {t`Note the sign`}
             </Button>
             <Button kind="stop" onClick={() => act({ do: 'release' })}>
-              Release
+              {t`Release`}
             </Button>
-            <Button onClick={() => act({ do: 'loosen' })}>Loosen</Button>
-            <Button onClick={() => act({ do: 'check-colour', good: true })}>Looked again: good</Button>
+            <Button onClick={() => act({ do: 'loosen' })}>{t`Loosen`}</Button>
+            <Button onClick={() => act({ do: 'check-colour', good: true })}>{t`Looked again: good`}</Button>
           </div>
         </AlertDialog.Content>
       </AlertDialog.Portal>
@@ -55,6 +60,7 @@ export function ColourDecision({
 /** Where the limb is held now, so that loosening is seen to have been noted. */
 function heldWords(limb: LimbInHand): string {
   const name = LIMB_LABELS[limb.limb];
-  if (limb.kind === 'by-feel') return limb.up ? `${name} at ${markWords(limb)}.` : `${name} is released.`;
-  return limb.readMmHg === null ? `${name} is released.` : `${name} at ${limb.readMmHg} mmHg.`;
+  if (limb.kind === 'by-feel')
+    return limb.up ? t`${name} at ${told(markWords(limb))}.` : t`${name} is released.`;
+  return limb.readMmHg === null ? t`${name} is released.` : t`${name} at ${limb.readMmHg} mmHg.`;
 }

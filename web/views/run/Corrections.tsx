@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { memo, useState } from 'react';
 import type { Plan } from '#core/plan/plan';
 import { EVENTS } from '#core/session/events';
@@ -6,6 +8,7 @@ import { loadInHand } from '#core/session/in-hand';
 import type { Log } from '#core/session/log';
 import type { SessionState } from '#core/session/state';
 import type { Act } from '../../act/act';
+import { told } from '../../language/told';
 import { Button } from '../../parts/Button';
 import { NumberInput } from '../../parts/NumberInput';
 import { useUnits } from '../../parts/units';
@@ -46,31 +49,33 @@ export const Corrections = memo(function Corrections({
     <div className="border-t border-rule pt-1">
       {last && (
         <Button does="undo" onClick={undo}>
-          Undo {EVENTS[last.type].words}
+          {t`Undo ${told(EVENTS[last.type].words)}`}
         </Button>
       )}
       <details>
-        <summary className="min-h-11 cursor-pointer py-2 text-[15px]">Correct set {set.setIndex + 1}</summary>
+        <summary className="min-h-11 cursor-pointer py-2 text-[15px]">{t`Correct set ${set.setIndex + 1}`}</summary>
         <div className="space-y-2 pb-2">
           <div className="flex items-center gap-2">
-            <span className="mr-auto text-[15px]">It began</span>
-            <Button onClick={() => shift(-LATE_MS)}>5 s earlier</Button>
-            <Button onClick={() => shift(LATE_MS)}>5 s later</Button>
+            <span className="mr-auto text-[15px]">{t`It began`}</span>
+            <Button onClick={() => shift(-LATE_MS)}>{t`5 s earlier`}</Button>
+            <Button onClick={() => shift(LATE_MS)}>{t`5 s later`}</Button>
           </div>
           {nowKg !== null && (
             <form onSubmit={saveLoad} className="flex items-center gap-2">
               <label className="mr-auto flex items-center gap-2 text-[15px]">
-                Lifted {mass.words(nowKg)}; really
-                <NumberInput
-                  kind="decimal"
-                  value={typed}
-                  onChange={(event) => setTyped(event.target.value)}
-                  className="figures min-h-11 w-20 rounded-sm border border-ink/40 bg-paper px-2 text-xl"
-                />
-                {mass.unit}
+                <Trans>
+                  Lifted {mass.words(nowKg)}; really
+                  <NumberInput
+                    kind="decimal"
+                    value={typed}
+                    onChange={(event) => setTyped(event.target.value)}
+                    className="figures min-h-11 w-20 rounded-sm border border-ink/40 bg-paper px-2 text-xl"
+                  />
+                  {told(mass.unit)}
+                </Trans>
               </label>
               <Button type="submit" disabled={typed.trim() === ''}>
-                Save
+                {t`Save`}
               </Button>
             </form>
           )}

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { memo } from 'react';
 import { markWords } from '#core/cuff/mark-words';
 import type { Plan } from '#core/plan/plan';
@@ -5,6 +6,7 @@ import { limbClocks } from '#core/session/clocks';
 import type { InHand } from '#core/session/in-hand';
 import type { SessionState } from '#core/session/state';
 import type { Act } from '../../act/act';
+import { told } from '../../language/told';
 import { clock } from '../../parts/format';
 import { useNow } from '../../parts/use-now';
 import { Why } from '../../parts/Why';
@@ -32,11 +34,11 @@ export const CuffClocks = memo(function CuffClocks({
       const target = hand?.limbs.find((one) => one.limb === limb);
       return (
         <div key={limb} className="border-y border-ink/40 py-2">
-          <p className="text-[14px] text-quiet">Occluded, of {clock(limitMs)}</p>
+          <p className="text-[14px] text-quiet">{t`Occluded, of ${clock(limitMs)}`}</p>
           <p className={`figures text-5xl ${alarm === 'none' ? '' : 'text-vermilion'}`}>{clock(clockMs)}</p>
           {target?.kind === 'by-feel' && (
             <p>
-              By feel, at {markWords(target)}: check colour and tingling. <Why rule="TIGHT" />
+              {t`By feel, at ${told(markWords(target))}: check colour and tingling.`} <Why rule="TIGHT" />
             </p>
           )}
           {target && target.kind !== 'by-feel' && <PressureRead target={target} act={act} />}

@@ -1,16 +1,18 @@
+import { t } from '@lingui/core/macro';
 import type { ClientRecord } from '#contract/client';
 import type { Plan } from '#core/plan/plan';
 import { exposureWords } from '#core/pressure/cycles';
 import { dailyExposures } from '#core/record/daily-exposure';
+import { told } from '../../language/told';
 
 /** Before cycles of the cuff: how long each limb was under one today, and with these (rule PRS-9). */
 export function DayExposure({ client, plan }: { client: ClientRecord; plan: Plan }) {
   const exposures = dailyExposures(plan, client.facts, client.judgedAtMs);
   if (exposures.length === 0) return null;
   return (
-    <ul aria-label="Under the cuff today" className="figures text-[15px]">
+    <ul aria-label={t`Under the cuff today`} className="figures text-[15px]">
       {exposures.map((exposure) => (
-        <li key={exposure.limb}>{exposureWords(exposure)}.</li>
+        <li key={exposure.limb}>{told(exposureWords(exposure))}.</li>
       ))}
     </ul>
   );

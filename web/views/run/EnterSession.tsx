@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
@@ -12,13 +13,14 @@ import { SIGNS, type SignId, signIdSchema } from '#core/session/signs';
 import { api, failureWords, fieldProblem, read } from '../../data/api';
 import { KEYS } from '../../data/keys';
 import { useEffortIn } from '../../data/use-effort-in';
+import { told } from '../../language/told';
 import { Button } from '../../parts/Button';
 import { DateField } from '../../parts/DateField';
 import { Field, FieldError } from '../../parts/Field';
 import { Ticks } from '../../parts/Ticks';
 import { TimeField } from '../../parts/TimeField';
 
-const SIGN_OPTIONS = signIdSchema.options.map((value) => ({ value, label: SIGNS[value].label }));
+const SIGN_OPTIONS = signIdSchema.options.map((value) => ({ value, label: told(SIGNS[value].label) }));
 
 /** A session of a plan that was done on paper or elsewhere: its day, its sets, how it was. */
 export function EnterSession({
@@ -35,7 +37,7 @@ export function EnterSession({
   const [search] = useSearchParams();
   const [open, setOpen] = useState(search.get('enter') === 'paper');
   return (
-    <section aria-label="A session done elsewhere">
+    <section aria-label={t`A session done elsewhere`}>
       {open ? (
         <EnterForm
           key={inHand.prescription.id}
@@ -46,7 +48,7 @@ export function EnterSession({
         />
       ) : (
         <button type="button" className="min-h-9 underline underline-offset-4" onClick={() => setOpen(true)}>
-          Enter a session of {inHand.coursePlan.name} done on paper or elsewhere
+          {t`Enter a session of ${told(inHand.coursePlan.name)} done on paper or elsewhere`}
         </button>
       )}
     </section>
@@ -117,18 +119,18 @@ function EnterForm({
         if (!Number.isNaN(startedAtMs)) keep();
       }}
     >
-      <h3 className="font-semibold">{coursePlan.name}, done on paper or elsewhere</h3>
+      <h3 className="font-semibold">{t`${told(coursePlan.name)}, done on paper or elsewhere`}</h3>
       <div className="flex flex-wrap gap-4">
         <DateField
           className="w-72"
-          label="It began on"
+          label={t`It began on`}
           value={began.day}
           onChange={(day) => setBegan({ ...began, day })}
           error={fieldProblem(write.error, 'startedAtMs')}
         />
         <TimeField
           className="w-28"
-          label="At"
+          label={t`At`}
           value={began.time}
           onChange={(time) => setBegan({ ...began, time })}
         />
@@ -136,7 +138,7 @@ function EnterForm({
       {plan.exercises.map((exercise, exerciseIndex) => (
         <fieldset key={`${exercise.exerciseId} ${exercise.limbs.map(({ limb }) => limb).join()}`}>
           <legend className="font-semibold">
-            {exerciseIndex + 1}. {exerciseWords(plan, exerciseIndex)}
+            {exerciseIndex + 1}. {told(exerciseWords(plan, exerciseIndex))}
           </legend>
           <div className="flex flex-wrap gap-x-4 gap-y-2">
             {rows.map((row, place) =>
@@ -144,15 +146,15 @@ function EnterForm({
                 <div key={row.setIndex} className="flex gap-1">
                   <Field
                     className="w-20"
-                    label={`Set ${row.setIndex + 1}`}
+                    label={t`Set ${row.setIndex + 1}`}
                     number="whole"
                     value={row.reps}
                     onChange={(event) => change(place, { reps: event.target.value })}
                   />
                   <Field
                     className="w-16"
-                    label={scale.asked.toLowerCase()}
-                    aria-label={`Effort of set ${row.setIndex + 1}`}
+                    label={told(scale.asked.toLowerCase())}
+                    aria-label={t`Effort of set ${row.setIndex + 1}`}
                     number="whole"
                     value={row.effort}
                     onChange={(event) => change(place, { effort: event.target.value })}
@@ -164,25 +166,25 @@ function EnterForm({
         </fieldset>
       ))}
       <p className="text-[14px] text-quiet">
-        A set left empty was not done. Times and pressures are the plan’s.
+        {t`A set left empty was not done. Times and pressures are the plan’s.`}
       </p>
       <Field
         className="w-40"
-        label="Worst joint pain 0–10"
+        label={t`Worst joint pain 0–10`}
         number="whole"
         value={pain}
         onChange={(event) => setPain(event.target.value)}
       />
       <details>
-        <summary className="min-h-9 cursor-pointer">Anything felt or seen</summary>
-        <Ticks label="Signs" options={SIGN_OPTIONS} chosen={signs} onChange={setSigns} />
+        <summary className="min-h-9 cursor-pointer">{t`Anything felt or seen`}</summary>
+        <Ticks label={t`Signs`} options={SIGN_OPTIONS} chosen={signs} onChange={setSigns} />
       </details>
       <div className="flex gap-3">
         <Button type="submit" kind="main" disabled={Number.isNaN(startedAtMs) || write.isPending}>
-          Enter it
+          {t`Enter it`}
         </Button>
         <Button leaves onClick={close}>
-          Not now
+          {t`Not now`}
         </Button>
       </div>
       {write.error && <FieldError>{failureWords(write.error)}</FieldError>}

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
@@ -7,6 +8,7 @@ import type { CoursePlan } from '#core/course/course-plan';
 import { api, failureWords, read } from '../../data/api';
 import { KEYS } from '../../data/keys';
 import { useMay } from '../../data/queries';
+import { told } from '../../language/told';
 import { Button } from '../../parts/Button';
 import { Choice } from '../../parts/Choice';
 import { FieldError } from '../../parts/Field';
@@ -56,25 +58,21 @@ export function HomeLinks({ clientId, coursePlan }: { clientId: string; coursePl
   return (
     <details open={search.get('home') === 'link'}>
       <summary className="min-h-9 cursor-pointer underline underline-offset-4">
-        {coursePlan.name} at home:{' '}
-        {good.length === 0 ? 'no link' : `${good.length} ${good.length === 1 ? 'link' : 'links'}`}
+        {t`${told(coursePlan.name)} at home: ${good.length === 0 ? t`no link` : `${good.length} ${good.length === 1 ? t`link` : t`links`}`}`}
       </summary>
       <div className="max-w-3xl space-y-3 border-l-4 border-plum py-1 pl-4">
         <p className="text-[15px] text-quiet">
-          A page of this plan for the person’s own phone, without an account and without their name. It asks
-          the day’s questions, keeps the pace, works without a network, and sends what was done here to be
-          reviewed. Nothing is done at home that would not be opened here.
+          {t`A page of this plan for the person’s own phone, without an account and without their name. It asks the day’s questions, keeps the pace, works without a network, and sends what was done here to be reviewed. Nothing is done at home that would not be opened here.`}
         </p>
         <ul>
           {good.map((link) => (
             <li key={link.id} className="flex flex-wrap items-center gap-x-4 border-b border-rule py-1">
               <span className="mr-auto">
-                Made {day(link.madeAtMs)}, good until {day(link.untilMs)},{' '}
-                {link.sessions === 1 ? '1 session' : `${link.sessions} sessions`} so far
+                {t`Made ${day(link.madeAtMs)}, good until ${day(link.untilMs)}, ${link.sessions === 1 ? t`1 session` : t`${link.sessions} sessions`} so far`}
               </span>
               {mayGive && (
                 <Button disabled={end.isPending} onClick={() => end.mutate(link.id)}>
-                  End it
+                  {t`End it`}
                 </Button>
               )}
             </li>
@@ -82,14 +80,14 @@ export function HomeLinks({ clientId, coursePlan }: { clientId: string; coursePl
         </ul>
         {address && (
           <div className="flex flex-wrap items-center gap-4">
-            <QrCode text={address} label="the plan at home" sizePx={200} />
+            <QrCode text={address} label={t`the plan at home`} sizePx={200} />
             <div className="min-w-0 flex-1 space-y-2">
-              <p>Let them read it with their phone now: it is shown once.</p>
+              <p>{t`Let them read it with their phone now: it is shown once.`}</p>
               <code className="figures block max-w-full break-all text-[14px]">{address}</code>
               <Button
-                onClick={() => void navigator.clipboard.writeText(address).then(() => toast('Link copied.'))}
+                onClick={() => void navigator.clipboard.writeText(address).then(() => toast(t`Link copied.`))}
               >
-                Copy the link
+                {t`Copy the link`}
               </Button>
             </div>
           </div>
@@ -97,13 +95,13 @@ export function HomeLinks({ clientId, coursePlan }: { clientId: string; coursePl
         {mayGive && (
           <div className="flex flex-wrap items-end gap-4">
             <Choice
-              label="Good for weeks"
+              label={t`Good for weeks`}
               value={String(weeks)}
               onChange={(value) => setWeeks(Number(value))}
               options={WEEKS.map((value) => ({ value: String(value), label: String(value) }))}
             />
             <Button disabled={make.isPending} onClick={() => make.mutate()}>
-              Make a link
+              {t`Make a link`}
             </Button>
           </div>
         )}

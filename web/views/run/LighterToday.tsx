@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { useState } from 'react';
 import { LIGHTER_WAYS, type Lighter, WHY_LIGHTER } from '#core/plan/lighter';
 import type { Plan } from '#core/plan/plan';
@@ -25,28 +26,28 @@ export function LighterToday({
   if (!lighter)
     return (
       <Button does="lighter" onClick={toggle}>
-        Lighter today
+        {t`Lighter today`}
       </Button>
     );
   return (
     <section
-      aria-label="Lighter today"
+      aria-label={t`Lighter today`}
       className="notched flex max-w-4xl flex-wrap items-end gap-x-8 gap-y-3 py-2"
     >
       <Choice
-        label="Lighter today, and only today"
+        label={t`Lighter today, and only today`}
         value={lighter.how}
         onChange={(how) => onChange({ ...lighter, how })}
         options={ways}
       />
       <Choice
-        label="Because"
+        label={t`Because`}
         value={lighter.why}
         onChange={(why) => onChange({ ...lighter, why })}
         options={optionsOf(WHY_LIGHTER)}
       />
       <Button does="lighter" onClick={toggle}>
-        As signed
+        {t`As signed`}
       </Button>
     </section>
   );

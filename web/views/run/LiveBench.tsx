@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { memo, useEffect, useMemo, useState } from 'react';
 import { compile } from '#core/plan/compile';
 import { lighterWords } from '#core/plan/lighter';
@@ -12,6 +14,7 @@ import { useAct } from '../../act/act';
 import { thisDevice } from '../../data/device';
 import type { LiveSession } from '../../data/live-session';
 import { pumpOf } from '../../devices/session-pumps';
+import { told } from '../../language/told';
 import { BesideNotes } from '../../parts/BesideNotes';
 import { BigClock } from '../../parts/BigClock';
 import { BloodPressureInWork } from '../../parts/BloodPressureInWork';
@@ -93,34 +96,37 @@ export function LiveBench({ session: { view, log, state } }: { session: LiveSess
           <p className="flex items-center gap-3 text-quiet">
             <ExerciseFigure id={exercise.exerciseId} className="h-14 shrink-0 text-ink max-sm:h-10" />
             <span>
-              {exercise.label},{' '}
+              {told(exercise.label)},{' '}
               {hand.loadKg === null
-                ? exercise.load.recipe
-                : `${mass.words(hand.loadKg)}${hand.loadKg === plannedKg(exercise.load) ? ` (${exercise.load.recipe})` : ''}`}
-              . {exercise.cue}
+                ? told(exercise.load.recipe)
+                : `${mass.words(hand.loadKg)}${hand.loadKg === plannedKg(exercise.load) ? ` (${told(exercise.load.recipe)})` : ''}`}
+              . {told(exercise.cue)}
             </span>
           </p>
         )}
       </header>
-      {plan.today && <p className="notched py-1">{lighterWords(plan.today)}</p>}
+      {plan.today && <p className="notched py-1">{told(lighterWords(plan.today))}</p>}
       {hint && (
         <p className="text-xl max-sm:text-[16px]">
-          <Said>{hint}</Said>
+          <Said>{told(hint)}</Said>
         </p>
       )}
       {state.runner !== null && state.runner !== thisDevice && state.finishedAtMs === null && (
         <p className="notched flex flex-wrap items-center gap-3 py-1">
-          Another device runs this session: it ends sets and begins them on the clock.
+          {t`Another device runs this session: it ends sets and begins them on the clock.`}
           <Button does="run-here" onClick={() => act({ do: 'take-over', runner: thisDevice })}>
-            Take over
+            {t`Take over`}
           </Button>
         </p>
       )}
       {state.stopped && (
         <p role="alert" className="border-l-4 border-vermilion pl-3 text-xl">
-          <strong className="text-vermilion">Stop.</strong> {state.stopped.why}. Deflate at once, sit or lie
-          down, stay with the person, follow local first-aid policy. Note what was felt, where, and when it
-          passed. <Why rule="RUN-3" />
+          <Trans>
+            <strong className="text-vermilion">Stop.</strong> {told(state.stopped.why)}. Deflate at once, sit
+            or lie down, stay with the person, follow local first-aid policy. Note what was felt, where, and
+            when it passed.
+          </Trans>{' '}
+          <Why rule="RUN-3" />
         </p>
       )}
       <div className="grid gap-6 lg:grid-cols-[1fr_20rem]">
@@ -137,13 +143,13 @@ export function LiveBench({ session: { view, log, state } }: { session: LiveSess
                 onClick={doNext}
               >
                 {step.do === 'inflate' && step.cuffs.some(({ limb }) => pumpOf(view.id, limb))
-                  ? 'Inflate'
-                  : words.action}
+                  ? t`Inflate`
+                  : told(words.action)}
               </Button>
             )}
             {inflated.length > 0 && step.do !== 'release' && (
               <Button className="min-h-14 flex-1" does="release" onClick={release}>
-                Release
+                {t`Release`}
               </Button>
             )}
             {justEnded && (
@@ -152,15 +158,15 @@ export function LiveBench({ session: { view, log, state } }: { session: LiveSess
                 does="take-back"
                 onClick={() => act({ do: 'take-back-end' })}
               >
-                Not ended: go on
+                {t`Not ended: go on`}
               </Button>
             )}
             <Button className="min-h-14 flex-1" does="sign" onClick={() => setSigning(true)}>
-              Sign noted
+              {t`Sign noted`}
             </Button>
             {!state.stopped && (
               <Button kind="stop" className="min-h-14 flex-1" does="stop" onClick={() => stop()}>
-                Stop
+                {t`Stop`}
               </Button>
             )}
           </div>
@@ -173,7 +179,7 @@ export function LiveBench({ session: { view, log, state } }: { session: LiveSess
           )}
           {exercise && !state.stopped && !isByFeel(exercise) && (
             <details>
-              <summary className="min-h-11 cursor-pointer py-2 text-[15px]">Pump</summary>
+              <summary className="min-h-11 cursor-pointer py-2 text-[15px]">{t`Pump`}</summary>
               {exercise.limbs.map((target) => (
                 <PumpPanel
                   key={target.limb}

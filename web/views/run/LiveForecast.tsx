@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { memo, useMemo } from 'react';
 import type { ClientRecord } from '#contract/client';
 import { boutsOf } from '#core/forecast/bouts';
@@ -11,6 +12,7 @@ import { useClient } from '../../data/queries';
 import { useEffortIn } from '../../data/use-effort-in';
 import { useForecast } from '../../data/use-forecast';
 import { useLastReview } from '../../data/use-last-review';
+import { told } from '../../language/told';
 
 /**
  * What the rest of the session is likely to bring, worked out again after each set. It informs, no more.
@@ -35,15 +37,13 @@ function Lines({ plan, state, client }: { plan: Plan; state: SessionState; clien
   const left = forecast?.sets.filter((set) => !findSet(state, set)) ?? [];
   if (left.length === 0 || state.stopped) return null;
   return (
-    <section aria-label="Likely from here">
+    <section aria-label={t`Likely from here`}>
       <SaidBesideLikely plan={plan} state={state} client={client} />
-      <h2 className="text-[14px] text-quiet">Likely from here</h2>
+      <h2 className="text-[14px] text-quiet">{t`Likely from here`}</h2>
       <ul className="figures text-[15px]">
         {left.slice(0, 4).map(({ exerciseIndex, setIndex, plannedReps, likelyReps, lowReps, highReps }) => (
           <li key={`${exerciseIndex}.${setIndex}`}>
-            {plan.exercises.length > 1 && `${exerciseWords(plan, exerciseIndex)}, `}set {setIndex + 1}:{' '}
-            {plannedReps === null ? `${likelyReps} to failure` : `${likelyReps} of ${plannedReps}`}
-            {lowReps !== highReps && ` (${lowReps}–${highReps})`}
+            {t`${plan.exercises.length > 1 ? `${told(exerciseWords(plan, exerciseIndex))}, ` : ''}set ${setIndex + 1}: ${plannedReps === null ? t`${likelyReps} to failure` : t`${likelyReps} of ${plannedReps}`}${lowReps !== highReps ? ` (${lowReps}–${highReps})` : ''}`}
           </li>
         ))}
       </ul>
@@ -74,8 +74,7 @@ function SaidBesideLikely({
   if (!said || said.effort === null || likely == null) return null;
   return (
     <p className="text-[15px]">
-      Set {said.setIndex + 1}: said {effortWords(said.effort, effortIn)}, likely was{' '}
-      {likelyWords(likely, effortIn)}.
+      {t`Set ${said.setIndex + 1}: said ${told(effortWords(said.effort, effortIn))}, likely was ${told(likelyWords(likely, effortIn))}.`}
     </p>
   );
 }

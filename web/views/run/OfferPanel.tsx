@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { memo } from 'react';
 import type { Plan } from '#core/plan/plan';
 import { noHarderWords } from '#core/session/no-harder';
@@ -6,6 +7,7 @@ import type { SessionState } from '#core/session/state';
 import { tooHardWords } from '#core/session/too-hard';
 import type { Act } from '../../act/act';
 import { usePractice } from '../../data/queries';
+import { told } from '../../language/told';
 import { Button } from '../../parts/Button';
 import { useUnits } from '../../parts/units';
 import { useAction } from '../../parts/use-action';
@@ -29,19 +31,20 @@ export const OfferPanel = memo(function OfferPanel({
   const answer = (accepted: boolean) => offered && act({ do: 'answer-offer', accepted, kits });
   useAction('take', () => answer(true), { enabled: offered !== null });
   useAction('keep-on', () => answer(false), { enabled: offered !== null });
-  if (!offered) return <ToLookAt words={noHarderWords(plan, state) ?? tooHardWords(plan, state)} />;
+  if (!offered)
+    return <ToLookAt words={told(noHarderWords(plan, state)) ?? told(tooHardWords(plan, state))} />;
   const words = offerWords(offered.offer, mass.words);
   return (
     <section role="status" className="border-l-4 border-plum py-1 pl-3">
       <p>
-        {offered.reason} <Why rule={offered.rule} />
+        {told(offered.reason)} <Why rule={offered.rule} />
       </p>
       <div className="mt-1 flex gap-2">
         <Button does="take" onClick={() => answer(true)}>
           {words.charAt(0).toUpperCase() + words.slice(1)}
         </Button>
         <Button does="keep-on" onClick={() => answer(false)}>
-          Keep on
+          {t`Keep on`}
         </Button>
       </div>
     </section>
@@ -52,6 +55,6 @@ export const OfferPanel = memo(function OfferPanel({
 const ToLookAt = ({ words }: { words: string | null }) =>
   words && (
     <p role="status" className="notched py-1">
-      {words}
+      {told(words)}
     </p>
   );

@@ -1,6 +1,8 @@
+import { t } from '@lingui/core/macro';
 import { stepName } from '#core/cuff/mark-words';
 import { type InHand, isCuffedInHand } from '#core/session/in-hand';
 import type { Act } from '../../act/act';
+import { told } from '../../language/told';
 import { Button } from '../../parts/Button';
 
 /** Looser at any time; up and topped up only before a set; a pinch is put right by re-fitting (rules RUN-4, FIT-4). */
@@ -20,25 +22,25 @@ export function PressureKeys({
   return (
     <div className="grid grid-cols-2 gap-2">
       <Button does="loosen" onClick={() => act({ do: 'loosen' })}>
-        {byFeel ? `One ${step} looser` : 'Loosen 10'}
+        {byFeel ? t`One ${told(step)} looser` : t`Loosen 10`}
       </Button>
       {byFeel ? (
         <Button does="tighten" disabled={inSet} onClick={() => act({ do: 'raise' })}>
-          One {step} tighter
+          {t`One ${told(step)} tighter`}
         </Button>
       ) : (
         <Button does="top-up" disabled={inSet || !up} onClick={() => act({ do: 'top-up' })}>
-          Top up
+          {t`Top up`}
         </Button>
       )}
       {!byFeel && isLoosened(hand) && (
         <Button does="tighten" disabled={inSet} onClick={() => act({ do: 'raise' })}>
-          10 back up
+          {t`10 back up`}
         </Button>
       )}
       {up && (
         <Button does="re-fit" onClick={() => act({ do: 're-fit' })}>
-          Re-fit
+          {t`Re-fit`}
         </Button>
       )}
     </div>

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { useState } from 'react';
 import type { CuffedInHand } from '#core/session/in-hand';
 import type { Act } from '../../act/act';
@@ -25,13 +26,12 @@ export function PressureRead({ target, act }: { target: CuffedInHand; act: Act }
       <div className="flex items-baseline gap-3">
         <p className="figures text-3xl">{pressureMmHg}</p>
         <p className="text-[14px] text-quiet">
-          mmHg, target {targetMmHg}
-          {target.kind === 'arbitrary' && ', arbitrary'}
+          {t`mmHg, target ${targetMmHg}${target.kind === 'arbitrary' ? t`, arbitrary` : ''}`}
         </p>
         <NumberInput
           kind="whole"
-          aria-label="Pressure read, mmHg"
-          placeholder="read"
+          aria-label={t`Pressure read, mmHg`}
+          placeholder={t`read`}
           value={typed}
           onChange={(event) => setTyped(event.target.value.replace(/[^0-9]/g, '').slice(0, 3))}
           className="figures ml-auto min-h-11 w-20 rounded-sm border border-ink/40 bg-paper px-2 text-xl"
@@ -40,12 +40,12 @@ export function PressureRead({ target, act }: { target: CuffedInHand; act: Act }
       {drifts && (
         <p className="text-[14px] text-ochre">
           {Math.abs(drift)}{' '}
-          {drift < 0 ? 'under the target: top up before a set' : 'over the target: let some out'}
+          {drift < 0 ? t`under the target: top up before a set` : t`over the target: let some out`}
         </p>
       )}
       {over && (
         <p role="alert" className="notched py-1 text-ochre">
-          {reading} is above this limb’s LOP of {occlusionMmHg}: let it down, then enter what you read.{' '}
+          {t`${reading} is above this limb’s LOP of ${occlusionMmHg}: let it down, then enter what you read.`}{' '}
           <Why rule="PRS-3" />
         </p>
       )}

@@ -1,8 +1,11 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useState } from 'react';
 import type { LimbTarget } from '#core/plan/plan';
 import type { Position } from '#core/quantity/limb';
 import { failureWords } from '../../data/api';
 import { connectPump, disconnectPump, useSessionPumps } from '../../devices/session-pumps';
+import { told } from '../../language/told';
 import { Button } from '../../parts/Button';
 import { FieldError } from '../../parts/Field';
 import { Picker } from '../../parts/Picker';
@@ -38,35 +41,37 @@ export function PumpPanel({
   return (
     <div className="space-y-1">
       <Picker
-        label="Pump"
+        label={t`Pump`}
         value={pump?.source.kind ?? 'typed'}
         onChange={choose}
         options={[
-          { value: 'typed', label: 'by hand, read by eye' },
-          { value: 'by-hand', label: 'simulated hand pump' },
-          { value: 'regulated', label: 'simulated regulated pump' },
+          { value: 'typed', label: t`by hand, read by eye` },
+          { value: 'by-hand', label: t`simulated hand pump` },
+          { value: 'regulated', label: t`simulated regulated pump` },
         ]}
       />
       {pump?.lost && (
         <p role="alert" className="notched py-1 font-semibold text-ochre">
-          The pump’s stream is lost: read the gauge and go on by hand.
+          {t`The pump’s stream is lost: read the gauge and go on by hand.`}
         </p>
       )}
       {pump && !pump.lost && (
         <p className="text-[15px]">
-          It reports <span className="figures text-xl">{Math.round(pump.pressureMmHg ?? 0)} mmHg</span>
+          <Trans>
+            It reports <span className="figures text-xl">{Math.round(pump.pressureMmHg ?? 0)} mmHg</span>
+          </Trans>
         </p>
       )}
       {hand && !hand.lost && (
         <div className="flex gap-2">
           <Button onClick={() => hand.source.command({ do: 'squeeze', byMmHg: SQUEEZE_MMHG })}>
-            Squeeze
+            {t`Squeeze`}
           </Button>
-          <Button onClick={() => hand.source.command({ do: 'bleed', byMmHg: BLEED_MMHG })}>Bleed</Button>
-          <Button onClick={() => hand.source.command({ do: 'contract' })}>Contract</Button>
+          <Button onClick={() => hand.source.command({ do: 'bleed', byMmHg: BLEED_MMHG })}>{t`Bleed`}</Button>
+          <Button onClick={() => hand.source.command({ do: 'contract' })}>{t`Contract`}</Button>
         </div>
       )}
-      {trouble && <FieldError>{trouble}</FieldError>}
+      {trouble && <FieldError>{told(trouble)}</FieldError>}
     </div>
   );
 }

@@ -1,6 +1,8 @@
+import { t } from '@lingui/core/macro';
 import type { Finding } from '#core/findings/finding';
 import { api, failureWords, read } from '../../data/api';
 import { useRecordWrite } from '../../data/queries';
+import { told } from '../../language/told';
 import { Button } from '../../parts/Button';
 import { FieldError } from '../../parts/Field';
 import { Only } from '../../parts/Only';
@@ -26,15 +28,15 @@ export function Retarget({
   const retarget = () => !write.isPending && write.mutate(prescriptionId);
   useAction('retarget', () => void retarget());
   return (
-    <section aria-label="Re-target" className="max-w-3xl space-y-2 border-l-4 border-plum pl-4">
+    <section aria-label={t`Re-target`} className="max-w-3xl space-y-2 border-l-4 border-plum pl-4">
       {findings
         .filter(({ rule }) => rule === 'PRS-8')
         .map(({ message }) => (
-          <p key={message}>{message}</p>
+          <p key={message}>{told(message)}</p>
         ))}
       <Only deed="sign">
         <Button kind="main" does="retarget" disabled={write.isPending} onClick={retarget}>
-          Re-target at the same %
+          {t`Re-target at the same %`}
         </Button>
       </Only>
       {write.error && <FieldError>{failureWords(write.error)}</FieldError>}

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { useQueryClient } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
@@ -23,6 +24,7 @@ import { failureWords } from '../../data/api';
 import { usePastSessions } from '../../data/history';
 import { type LiveSession, openSession, useSession } from '../../data/live-session';
 import { usePractice, usePractitioner } from '../../data/queries';
+import { told } from '../../language/told';
 import { AtPlaces } from '../../parts/AtPlaces';
 import { BenchHeading, FirstDo } from '../../parts/Bench';
 import { Button } from '../../parts/Button';
@@ -113,8 +115,8 @@ export function RunBench({ client }: { client: ClientRecord }) {
   const later = toMend.filter((link) => !first.includes(link));
   return (
     <section className="space-y-6">
-      <BenchHeading title="Run">
-        {prescription ? planWords(prescription.plan) : 'The session, hands-free.'}
+      <BenchHeading title={t`Run`}>
+        {prescription ? told(planWords(prescription.plan)) : t`The session, hands-free.`}
       </BenchHeading>
       {practice && plans.length > 0 && (
         <PlanLines client={client} practice={practice} plans={plans} inHand={inHand} choose={choose} />
@@ -122,11 +124,11 @@ export function RunBench({ client }: { client: ClientRecord }) {
       {/* What must be done first comes first. */}
       {first.map((link) => (
         <FirstDo key={link.id} clientId={client.id} link={LINK_LABELS[link.id]}>
-          {link.reason}
+          {told(link.reason)}
         </FirstDo>
       ))}
       {later.length > 0 && (
-        <p className="text-quiet">After that: {later.map(({ id }) => LINK_LABELS[id]).join(', ')}.</p>
+        <p className="text-quiet">{t`After that: ${told(later.map(({ id }) => LINK_LABELS[id]).join(', '))}.`}</p>
       )}
       {review?.kind === 'answer' && <LastReview sessionId={review.session.id} />}
       {prescription && again?.retargetable && (
@@ -135,13 +137,13 @@ export function RunBench({ client }: { client: ClientRecord }) {
       {ask && <DayAfter sessionId={ask.id} />}
       {prescription && prescription.changes.length > 0 && (
         <p className="text-[15px] text-quiet">
-          This version, signed {dayAndTime(prescription.atMs)}: {prescription.changes.join(' ')}
+          {t`This version, signed ${dayAndTime(prescription.atMs)}: ${told(prescription.changes.join(' '))}`}
         </p>
       )}
       {prescription && setsShare < 1 && (
         <p className="notched py-1">
-          A deload week of the block: {Math.round(100 * setsShare)} % of the sets, at the same pressures and
-          loads. <Why rule="PRO-4" />
+          {t`A deload week of the block: ${Math.round(100 * setsShare)} % of the sets, at the same pressures and loads.`}{' '}
+          <Why rule="PRO-4" />
         </p>
       )}
       {clear && !checked && <DayCheckForm client={client} />}
@@ -155,7 +157,7 @@ export function RunBench({ client }: { client: ClientRecord }) {
           to={`/sessions/${open.id}`}
           className="inline-flex min-h-14 items-center rounded-sm bg-plum px-6 text-xl font-semibold text-on-plum"
         >
-          Go on with the open session
+          {t`Go on with the open session`}
         </Link>
       ) : (
         <div className="flex flex-wrap items-center gap-3">
@@ -167,7 +169,7 @@ export function RunBench({ client }: { client: ClientRecord }) {
               disabled={opening}
               onClick={() => void start()}
             >
-              Open the session
+              {t`Open the session`}
             </Button>
           )}
           {!lighter && makeLighter}
@@ -184,14 +186,14 @@ export function RunBench({ client }: { client: ClientRecord }) {
               to={`/people/${client.id}/sheet/${reader}${planSearch(prescription.coursePlanId)}`}
               className="min-h-9 underline underline-offset-4"
             >
-              Sheet for the {reader}
+              {reader === 'person' ? t`Sheet for the person` : t`Sheet for the operator`}
             </Link>
           ))}
           <Link
             to={`/papers/session/${client.id}${planSearch(prescription.coursePlanId)}`}
             className="min-h-9 underline underline-offset-4"
           >
-            Sheet to fill in
+            {t`Sheet to fill in`}
           </Link>
         </p>
       )}
@@ -218,8 +220,8 @@ function planWords({ exercises, goal }: Plan): string {
   const target = exercise?.limbs[0];
   if (!exercise || !target) return '';
   return others.length > 0
-    ? `${1 + others.length} exercises, ${GOALS[goal].label.toLowerCase()}`
-    : `${exercise.label}, ${exercise.position}, ${LIMB_LABELS[target.limb].toLowerCase()} with ${wornLabel(target)}`;
+    ? t`${1 + others.length} exercises, ${told(GOALS[goal].label.toLowerCase())}`
+    : t`${told(exercise.label)}, ${told(exercise.position)}, ${told(LIMB_LABELS[target.limb].toLowerCase())} with ${told(wornLabel(target))}`;
 }
 
 /** How the last session was, asked before the next one opens (rule RUN-6). */
@@ -238,18 +240,18 @@ function PastSessions({ client }: { client: ClientRecord }) {
   if (past.length === 0) return null;
   return (
     <section>
-      <h3 className="font-semibold">Sessions on record</h3>
+      <h3 className="font-semibold">{t`Sessions on record`}</h3>
       <ul className="mt-1 max-w-2xl border-t border-rule">
         {past.map((session) => (
           <li key={session.id} className="border-b border-rule">
             <Link to={`/sessions/${session.id}`} className="flex gap-6 py-2 hover:bg-tint">
               <span className="figures w-36">{dayAndTime(session.startedAtMs)}</span>
-              <span className="underline underline-offset-4">Record</span>
+              <span className="underline underline-offset-4">{t`Record`}</span>
             </Link>
           </li>
         ))}
       </ul>
-      <More more={more}>Show earlier sessions</More>
+      <More more={more}>{t`Show earlier sessions`}</More>
     </section>
   );
 }

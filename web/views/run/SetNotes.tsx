@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { memo, useState } from 'react';
 import type { Plan } from '#core/plan/plan';
 import { heartRateWords, type Intensity } from '#core/protocol/intensity';
@@ -7,6 +9,7 @@ import { type HeartRateMoment, minuteInHand, momentWords } from '#core/session/h
 import { correctedReps, type SessionState, type SetRecord } from '#core/session/state';
 import type { Act } from '../../act/act';
 import { useEffortIn } from '../../data/use-effort-in';
+import { told } from '../../language/told';
 import { Button } from '../../parts/Button';
 import { NumberInput } from '../../parts/NumberInput';
 import { Scale } from '../../parts/Scale';
@@ -41,7 +44,7 @@ export const SetNotes = memo(function SetNotes({
   useAction('effort', (figure) => noteEffort(scale.byKey(figure)));
   useAction('pain', notePain);
   if (!set || !place) return null;
-  const name = `set ${set.setIndex + 1}`;
+  const name = t`set ${set.setIndex + 1}`;
   const planned = set.plannedReps;
   const aerobic = plan.exercises[set.exerciseIndex]?.mode === 'aerobic';
   return (
@@ -50,45 +53,45 @@ export const SetNotes = memo(function SetNotes({
         <span className="mr-auto">
           {ended
             ? planned === null
-              ? `Set ${set.setIndex + 1} done`
-              : `Set ${set.setIndex + 1}: ${correctedReps(set)} of ${planned}`
-            : `Set ${set.setIndex + 1} under way`}
+              ? t`Set ${set.setIndex + 1} done`
+              : t`Set ${set.setIndex + 1}: ${correctedReps(set)} of ${planned}`
+            : t`Set ${set.setIndex + 1} under way`}
         </span>
         {planned !== null && (
           <>
             <Button does="fewer" onClick={() => correct(-1)}>
-              −1<span className="sr-only"> repetition in {name}</span>
+              −1<span className="sr-only"> {t`repetition in ${name}`}</span>
             </Button>
             <Button does="more" onClick={() => correct(1)}>
-              +1<span className="sr-only"> repetition in {name}</span>
+              +1<span className="sr-only"> {t`repetition in ${name}`}</span>
             </Button>
           </>
         )}
       </div>
       {ended && (
         <div className="flex items-center gap-2">
-          <span className="mr-auto text-[14px]">Colour and feeling, {name}</span>
+          <span className="mr-auto text-[14px]">{t`Colour and feeling, ${name}`}</span>
           <Button does="good-look" aria-pressed={set.colourGood === true} onClick={() => noteColour(true)}>
-            {set.colourGood ? 'Good ✓' : 'Good'}
+            {set.colourGood ? t`Good ✓` : t`Good`}
           </Button>
           <Button aria-pressed={set.colourGood === false} onClick={() => noteColour(false)}>
-            Not
+            {t`Not`}
           </Button>
         </div>
       )}
       {!ended && set.plannedReps !== null && (
         <Button does="hard" aria-pressed={set.hardAtRep !== null} onClick={() => act({ do: 'became-hard' })}>
-          {set.hardAtRep === null ? 'It is hard now' : `Hard at ${set.hardAtRep}`}
+          {set.hardAtRep === null ? t`It is hard now` : t`Hard at ${set.hardAtRep}`}
         </Button>
       )}
       {ended && set.plannedReps !== null && (
         <p className="flex items-center gap-2 text-[14px]">
           <span className="mr-auto">
-            {set.countedBy === 'clock' ? 'Counted by the clock' : 'Count confirmed'}
+            {set.countedBy === 'clock' ? t`Counted by the clock` : t`Count confirmed`}
           </span>
           {set.countedBy === 'clock' && (
             <Button does="watched" onClick={() => act({ do: 'confirm-reps' })}>
-              I watched: right
+              {t`I watched: right`}
             </Button>
           )}
         </p>
@@ -96,7 +99,7 @@ export const SetNotes = memo(function SetNotes({
       {aerobic && <HeartRate set={set} intensity={plan.exercises[set.exerciseIndex]?.intensity} act={act} />}
       {ended && (
         <Scale
-          label={`${scale.asked}, ${name}`}
+          label={`${told(scale.asked)}, ${name}`}
           keys={scale.keys}
           steps={scale.said}
           value={set.effort === null ? null : scale.toSaid(set.effort)}
@@ -105,7 +108,7 @@ export const SetNotes = memo(function SetNotes({
       )}
       {ended && (
         <Scale
-          label={`Joint pain, ${name}`}
+          label={t`Joint pain, ${name}`}
           keys={ACTIONS.pain.written}
           value={set.jointPain}
           onChange={notePain}
@@ -137,25 +140,27 @@ function HeartRate({ set, intensity, act }: { set: SetRecord; intensity: Intensi
   return (
     <form onSubmit={save} className="flex flex-wrap items-center gap-2 text-[15px]">
       <label className="flex items-center gap-2">
-        Heart rate {momentWords(moment)}
-        <NumberInput
-          kind="whole"
-          value={typed}
-          onChange={(event) => setTyped(event.target.value.replace(/\D/g, '').slice(0, 3))}
-          className="figures min-h-11 w-20 rounded-sm border border-ink/40 bg-paper px-2 text-xl"
-        />
+        <Trans>
+          Heart rate {told(momentWords(moment))}
+          <NumberInput
+            kind="whole"
+            value={typed}
+            onChange={(event) => setTyped(event.target.value.replace(/\D/g, '').slice(0, 3))}
+            className="figures min-h-11 w-20 rounded-sm border border-ink/40 bg-paper px-2 text-xl"
+          />
+        </Trans>
       </label>
       <Button type="submit" disabled={typed === ''}>
-        Note
+        {t`Note`}
       </Button>
       {set.endedAtMs !== null && (
         <Button onClick={() => setChosen(moment === 'end' ? minute : 'end')}>
-          {moment === 'end' ? capital(momentWords(minute).replace('at ', 'for ')) : 'For the end'}
+          {moment === 'end' ? told(capital(momentWords(minute).replace('at ', 'for '))) : t`For the end`}
         </Button>
       )}
       {set.heartRates.map(({ moment: when, beatsPerMinute }) => (
         <span key={`${when} ${beatsPerMinute}`} className="figures text-[14px] text-quiet">
-          {beatsPerMinute} {momentWords(when)}
+          {beatsPerMinute} {told(momentWords(when))}
         </span>
       ))}
       {against && <span className="notched w-full py-1">{against}</span>}

@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { useState } from 'react';
 import type { SessionView } from '#contract/session';
 import { heartRateWords, type Intensity } from '#core/protocol/intensity';
@@ -22,28 +23,30 @@ export function StrapPanel({ view, intensity }: { view: SessionView; intensity: 
     };
     return (
       <div className="flex flex-wrap items-center gap-2">
-        <span className="text-[14px]">Heart-rate strap</span>
-        {hasBluetooth() && <Button onClick={connect}>By Bluetooth</Button>}
-        <Button onClick={() => wearStrap(sessionId, simulatedStrap(sessionId, isWorking))}>Simulated</Button>
-        {failure && <p className="notched w-full py-1 text-ochre">No strap: {failure}</p>}
+        <span className="text-[14px]">{t`Heart-rate strap`}</span>
+        {hasBluetooth() && <Button onClick={connect}>{t`By Bluetooth`}</Button>}
+        <Button
+          onClick={() => wearStrap(sessionId, simulatedStrap(sessionId, isWorking))}
+        >{t`Simulated`}</Button>
+        {failure && <p className="notched w-full py-1 text-ochre">{t`No strap: ${failure}`}</p>}
       </div>
     );
   }
   const { beatsPerMinute } = strap;
   const against = beatsPerMinute === null ? null : heartRateWords(intensity, beatsPerMinute);
   return (
-    <section aria-label="Heart-rate strap" className="flex flex-wrap items-baseline gap-x-3">
+    <section aria-label={t`Heart-rate strap`} className="flex flex-wrap items-baseline gap-x-3">
       <span className="figures text-4xl">{beatsPerMinute ?? '–'}</span>
-      <span className="text-quiet">beats a minute</span>
+      <span className="text-quiet">{t`beats a minute`}</span>
       <button
         type="button"
         className="ml-auto min-h-9 underline underline-offset-4"
         onClick={() => takeOffStrap(sessionId)}
       >
-        Take it off
+        {t`Take it off`}
       </button>
       {beatsPerMinute === null && (
-        <p className="notched w-full py-1">The strap says nothing: is it moist and snug?</p>
+        <p className="notched w-full py-1">{t`The strap says nothing: is it moist and snug?`}</p>
       )}
       {against && <p className="notched w-full py-1">{against}</p>}
     </section>

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { typicalError } from '#core/outcomes/error';
@@ -9,6 +11,7 @@ import { LIMB_LABELS } from '#core/quantity/limb';
 import { failureWords } from '../../data/api';
 import { useResponders } from '../../data/outcomes';
 import { usePractice } from '../../data/queries';
+import { told } from '../../language/told';
 import { Button } from '../../parts/Button';
 import { FieldError } from '../../parts/Field';
 import { plain } from '../../parts/format';
@@ -49,39 +52,37 @@ export function RespondersView() {
   const advised = list.filter(({ advice }) => advice !== null).length;
   return (
     <div className="space-y-5 p-6">
-      <PracticeHead title="Whom it helped">
+      <PracticeHead title={t`Whom it helped`}>
         <div className="w-64">
-          <Picker label="Measure" value={measureId} onChange={setMeasureId} options={takenHere(book)} />
+          <Picker label={t`Measure`} value={measureId} onChange={setMeasureId} options={takenHere(book)} />
         </div>
         <div className="w-52">
           <Picker
-            label="Trained for"
+            label={t`Trained for`}
             value={goal}
             onChange={setGoal}
             options={[
-              { value: ALL, label: 'everything' },
-              ...goalIdSchema.options.map((value) => ({ value, label: GOALS[value].label })),
+              { value: ALL, label: t`everything` },
+              ...goalIdSchema.options.map((value) => ({ value, label: told(GOALS[value].label) })),
             ]}
           />
         </div>
         <Button does="names" onClick={() => setNamed(!isNamed)}>
-          {isNamed ? 'Hide names' : 'Show names'}
+          {isNamed ? t`Hide names` : t`Show names`}
         </Button>
       </PracticeHead>
       {error && <FieldError>{failureWords(error)}</FieldError>}
       {data && all.length === 0 && (
         <p className="max-w-prose">
-          Nobody has two occasions of this measure yet. It is taken under Outcomes.
+          {t`Nobody has two occasions of this measure yet. It is taken under Outcomes.`}
         </p>
       )}
       {list.length > 0 && (
         <>
           <p className="text-quiet">
-            {list.filter(({ verdict }) => verdict.kind === 'real-gain').length} of {list.length} with a real
-            gain{advised > 0 && `; ${advised} to look at`}. The bar is what the change could be, 95 in 100;
-            the middle line is no change.
+            {t`${list.filter(({ verdict }) => verdict.kind === 'real-gain').length} of ${list.length} with a real gain${advised > 0 ? t`; ${advised} to look at` : ''}. The bar is what the change could be, 95 in 100; the middle line is no change.`}
           </p>
-          <ul aria-label="Trained" className="max-w-5xl border-t border-ink/40">
+          <ul aria-label={t`Trained`} className="max-w-5xl border-t border-ink/40">
             {lines(list)}
           </ul>
         </>
@@ -89,7 +90,7 @@ export function RespondersView() {
       {untrained.length > 0 && (
         <details className="max-w-5xl">
           <summary className="min-h-9 cursor-pointer py-1">
-            Not trained between the two, for comparison ({untrained.length})
+            {t`Not trained between the two, for comparison (${untrained.length})`}
           </summary>
           <ul className="border-t border-rule">{lines(untrained)}</ul>
         </details>
@@ -122,10 +123,10 @@ function ResponderLine({
             {name}
           </Link>
         ) : (
-          'Somebody'
+          t`Somebody`
         )}
         <span className="block text-[14px] text-quiet">
-          {[limb && LIMB_LABELS[limb].toLowerCase(), isNamed && setting].filter(Boolean).join(', ')}
+          {[limb && told(LIMB_LABELS[limb].toLowerCase()), isNamed && setting].filter(Boolean).join(', ')}
         </span>
       </span>
       <svg
@@ -153,17 +154,19 @@ function ResponderLine({
       </svg>
       <span>
         <span className={verdict.kind === 'real-gain' ? 'font-semibold' : ''}>
-          {verdictWords(verdict.kind, measure.better)}
+          {told(verdictWords(verdict.kind, measure.better))}
         </span>{' '}
         <span className="figures text-[14px] text-quiet">
           {plain(from)} → {plain(to)}
         </span>
         <span className="block text-[13px] text-quiet">
-          <span className="figures">{changeFigure(verdict, measure)}</span>, {plain(weeks, 0)} weeks,{' '}
-          {sessions} sessions
+          <Trans>
+            <span className="figures">{told(changeFigure(verdict, measure))}</span>, {plain(weeks, 0)} weeks,{' '}
+            {sessions} sessions
+          </Trans>
         </span>
       </span>
-      {advice && <p className="notched col-span-full text-[14px] text-ochre">{advice} OUT-5</p>}
+      {advice && <p className="notched col-span-full text-[14px] text-ochre">{t`${told(advice)} OUT-5`}</p>}
     </li>
   );
 }

@@ -1,20 +1,23 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useState } from 'react';
 import type { Rate } from '#core/outcomes/rate';
 import { type Dimension, type RateRow, rateRows, SEEN_LABELS } from '#core/outcomes/surveillance';
 import { SCHOOLS } from '#core/protocol/schools';
 import { failureWords } from '../../data/api';
 import { useSurveillance } from '../../data/outcomes';
+import { told } from '../../language/told';
 import { Choice } from '../../parts/Choice';
 import { FieldError } from '../../parts/Field';
 import { plain } from '../../parts/format';
 import { PracticeHead } from '../../parts/PracticeHead';
 
 const DIMENSIONS: Record<Dimension, string> = {
-  limb: 'limb',
+  limb: t`limb`,
   percentBand: '%LOP',
-  minutesBand: 'minutes',
-  schoolId: 'school',
-  cuff: 'cuff',
+  minutesBand: t`minutes`,
+  schoolId: t`school`,
+  cuff: t`cuff`,
 };
 
 /** How often anything was seen that should not be, per 1,000 inflations with exact intervals; nobody's name is in it (OUT-7). */
@@ -22,16 +25,15 @@ export function SafetyView() {
   const { data, error } = useSurveillance();
   const [by, setBy] = useState<Dimension>('limb');
   if (error) return <FieldError>{failureWords(error)}</FieldError>;
-  if (!data) return <p className="p-6 text-quiet">Reading what was counted…</p>;
+  if (!data) return <p className="p-6 text-quiet">{t`Reading what was counted…`}</p>;
   const rows = rateRows(data.tallies, by);
   const [all] = rows;
   if (!all || all.inflations === 0) {
     return (
       <div className="max-w-prose p-6">
-        <h1 className="text-3xl font-semibold">Safety record</h1>
+        <h1 className="text-3xl font-semibold">{t`Safety record`}</h1>
         <p className="mt-2">
-          Nothing was counted yet. Every inflation of a finished session is counted here, with the signs noted
-          and what was said the day after.
+          {t`Nothing was counted yet. Every inflation of a finished session is counted here, with the signs noted and what was said the day after.`}
         </p>
       </div>
     );
@@ -41,9 +43,9 @@ export function SafetyView() {
   const [bound] = never;
   return (
     <div className="space-y-6 p-6">
-      <PracticeHead title="Safety record">
+      <PracticeHead title={t`Safety record`}>
         <Choice
-          label="Told apart by"
+          label={t`Told apart by`}
           value={by}
           onChange={setBy}
           options={(Object.keys(DIMENSIONS) as Dimension[]).map((value) => ({
@@ -53,20 +55,22 @@ export function SafetyView() {
         />
       </PracticeHead>
       <p className="text-quiet">
-        <span className="figures">{all.inflations}</span> inflations; per 1,000 of them, with exact 95 %
-        intervals. <span className="figures">{data.adverseEvents}</span>{' '}
-        {data.adverseEvents === 1 ? 'adverse event' : 'adverse events'} on record.
+        <Trans>
+          <span className="figures">{all.inflations}</span> inflations; per 1,000 of them, with exact 95 %
+          intervals. <span className="figures">{data.adverseEvents}</span>{' '}
+          {data.adverseEvents === 1 ? t`adverse event` : t`adverse events`} on record.
+        </Trans>
       </p>
       <div className="overflow-x-auto">
         <table className="border-t border-ink/40">
           <thead>
             <tr className="text-left align-bottom text-[14px] text-quiet">
               <th className="py-1 pr-6 font-normal">{DIMENSIONS[by]}</th>
-              <th className="py-1 pr-6 text-right font-normal">Inflations</th>
-              <th className="py-1 pr-6 font-normal">Anything</th>
+              <th className="py-1 pr-6 text-right font-normal">{t`Inflations`}</th>
+              <th className="py-1 pr-6 font-normal">{t`Anything`}</th>
               {occurred.map((id) => (
                 <th key={id} className="py-1 pr-6 font-normal">
-                  {SEEN_LABELS[id]}
+                  {told(SEEN_LABELS[id])}
                 </th>
               ))}
             </tr>
@@ -75,7 +79,7 @@ export function SafetyView() {
             {rows.map((row) => (
               <tr key={row.name} className="border-t border-rule align-top">
                 <th scope="row" className={`py-2 pr-6 text-left ${row === all ? '' : 'font-normal'}`}>
-                  {nameOf(row, by)}
+                  {told(nameOf(row, by))}
                 </th>
                 <td className="figures py-2 pr-6 text-right">{row.inflations}</td>
                 <td className="py-2 pr-6">
@@ -93,24 +97,24 @@ export function SafetyView() {
       </div>
       {bound && (
         <p className="max-w-prose text-[15px]">
-          Never seen here: {never.map(({ id }) => SEEN_LABELS[id].toLowerCase()).join('; ')}. Of{' '}
-          <span className="figures">{all.inflations}</span> inflations that says: at most{' '}
-          <span className="figures">{plain(bound.rate.atMostPer1000)}</span> per 1,000.
+          <Trans>
+            Never seen here: {told(never.map(({ id }) => SEEN_LABELS[id].toLowerCase()).join('; '))}. Of{' '}
+            <span className="figures">{all.inflations}</span> inflations that says: at most{' '}
+            <span className="figures">{plain(bound.rate.atMostPer1000)}</span> per 1,000.
+          </Trans>
         </p>
       )}
       <p className="max-w-prose text-[14px] text-quiet">
-        A sign belongs to the inflations it was noted in; what was said the day after, to the last inflation
-        of each limb. A difference between rows whose intervals overlap may be chance. Follow local policy for
-        reporting.
+        {t`A sign belongs to the inflations it was noted in; what was said the day after, to the last inflation of each limb. A difference between rows whose intervals overlap may be chance. Follow local policy for reporting.`}
       </p>
     </div>
   );
 }
 
 const nameOf = ({ name }: RateRow, by: Dimension): string => {
-  if (name === 'All') return 'All';
+  if (name === 'All') return t`All`;
   if (by === 'schoolId') return SCHOOLS[name as keyof typeof SCHOOLS]?.label ?? name;
-  return by === 'limb' ? `${name === 'arm' ? 'Arms' : 'Legs'}` : name;
+  return by === 'limb' ? `${name === 'arm' ? t`Arms` : t`Legs`}` : name;
 };
 
 /** "5.0 (0.6 to 18.1)", or at most what none seen says. */
@@ -119,14 +123,16 @@ function RateWords({ rate }: { rate: Rate | undefined }) {
   if (rate.kind === 'none')
     return (
       <span className="text-[15px] text-quiet">
-        none, at most <span className="figures">{plain(rate.atMostPer1000)}</span>
+        <Trans>
+          none, at most <span className="figures">{plain(rate.atMostPer1000)}</span>
+        </Trans>
       </span>
     );
   return (
     <span className="whitespace-nowrap">
       <span className="figures text-lg">{plain(rate.per1000)}</span>{' '}
       <span className="figures text-[14px] text-quiet">
-        {plain(rate.interval.low)} to {plain(rate.interval.high)}
+        {t`${plain(rate.interval.low)} to ${plain(rate.interval.high)}`}
       </span>
     </span>
   );

@@ -1,9 +1,12 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { addDays, format } from 'date-fns';
 import { Link } from 'react-router';
 import type { WeekView as Week } from '#contract/outcomes';
 import { failureWords } from '../../data/api';
 import { serverNow } from '../../data/clock';
 import { useWeek } from '../../data/outcomes';
+import { told } from '../../language/told';
 import { FieldError } from '../../parts/Field';
 import { PracticeHead } from '../../parts/PracticeHead';
 
@@ -13,8 +16,8 @@ export function WeekView() {
   if (error) return <FieldError>{failureWords(error)}</FieldError>;
   return (
     <div className="space-y-6 p-6">
-      <PracticeHead title="This week">{null}</PracticeHead>
-      {data ? <Shown week={data} /> : <p className="text-quiet">Looking at everybody who trains…</p>}
+      <PracticeHead title={t`This week`}>{null}</PracticeHead>
+      {data ? <Shown week={data} /> : <p className="text-quiet">{t`Looking at everybody who trains…`}</p>}
     </div>
   );
 }
@@ -24,11 +27,11 @@ function Shown({ week: { training, people, load } }: { week: Week }) {
     <>
       <Hours load={load} />
       <section>
-        <h2 className="text-xl font-semibold">Who needs somebody</h2>
+        <h2 className="text-xl font-semibold">{t`Who needs somebody`}</h2>
         <p className="text-quiet">
-          {people.length} of {training} who have trained in the last two months.
+          {t`${people.length} of ${training} who have trained in the last two months.`}
         </p>
-        <ul aria-label="Who needs somebody" className="mt-2 max-w-4xl border-t border-ink/40">
+        <ul aria-label={t`Who needs somebody`} className="mt-2 max-w-4xl border-t border-ink/40">
           {people.map(({ clientId, name, needs, adherence }) => (
             <li key={clientId} className="border-b border-rule">
               <Link
@@ -39,23 +42,25 @@ function Shown({ week: { training, people, load } }: { week: Week }) {
                 <span>
                   {needs.map(({ words, inDays }) => (
                     <span key={words} className={`block ${inDays < 0 ? 'notched text-ochre' : ''}`}>
-                      {words}
+                      {told(words)}
                     </span>
                   ))}
                 </span>
                 {adherence && (
                   <span className="text-[14px] text-quiet">
-                    <span className="figures">
-                      {adherence.done} of {adherence.planned}
-                    </span>{' '}
-                    in four weeks
+                    <Trans>
+                      <span className="figures">
+                        {adherence.done} of {adherence.planned}
+                      </span>{' '}
+                      in four weeks
+                    </Trans>
                   </span>
                 )}
               </Link>
             </li>
           ))}
         </ul>
-        {people.length === 0 && <p className="mt-2">Nobody: all holds for the week.</p>}
+        {people.length === 0 && <p className="mt-2">{t`Nobody: all holds for the week.`}</p>}
       </section>
     </>
   );
@@ -69,12 +74,12 @@ function Hours({ load }: { load: Week['load'] }) {
   const count = (inDays: number) => load.filter((one) => one.inDays === inDays);
   return (
     <table className="w-full max-w-4xl table-fixed border-t border-ink/40">
-      <caption className="text-left text-quiet">Sessions of the blocks, by the hour</caption>
+      <caption className="text-left text-quiet">{t`Sessions of the blocks, by the hour`}</caption>
       <thead>
         <tr className="text-left text-[14px] text-quiet">
           {DAYS.map((inDays) => (
             <th key={inDays} className="py-1 font-normal">
-              {format(addDays(today, inDays), 'EEE d MMM')}
+              {format(addDays(today, inDays), t`EEE d MMM`)}
             </th>
           ))}
         </tr>

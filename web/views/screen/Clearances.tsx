@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { useState } from 'react';
 import type { ClientRecord } from '#contract/client';
 import type { NewClearance } from '#contract/measurements';
@@ -9,6 +10,7 @@ import { SCREEN_ITEMS } from '#core/screening/items';
 import { api, failureWords, read } from '../../data/api';
 import { usePastClearances } from '../../data/history';
 import { useMay, useRecordWrite } from '../../data/queries';
+import { told } from '../../language/told';
 import { Button } from '../../parts/Button';
 import { DateField } from '../../parts/DateField';
 import { Field, FieldError } from '../../parts/Field';
@@ -19,22 +21,22 @@ import { Ticks } from '../../parts/Ticks';
 import { Why } from '../../parts/Why';
 
 const OTHER_SUBJECTS = {
-  'blood-pressure': 'Resting blood pressure',
-  'pressor-response': 'How the blood pressure rises in work',
+  'blood-pressure': t`Resting blood pressure`,
+  'pressor-response': t`How the blood pressure rises in work`,
 };
 const subjectWords = (subject: ClearanceSubject): string =>
   subject === 'blood-pressure' || subject === 'pressor-response'
     ? OTHER_SUBJECTS[subject]
-    : SCREEN_ITEMS[subject].label;
+    : told(SCREEN_ITEMS[subject].label);
 
 /** What a clearance limits, in words; "no limits" when nothing. */
 function limitWords({ maxPercentLop, limbs, modes }: Clearance): string {
   const parts = [
-    maxPercentLop === null ? '' : `to ${maxPercentLop} % of LOP`,
-    limbs.length > 0 ? limbs.map((limb) => LIMB_LABELS[limb].toLowerCase()).join(', ') : '',
-    modes.length > 0 ? `${modes.join(', ')} only` : '',
+    maxPercentLop === null ? '' : t`to ${maxPercentLop} % of LOP`,
+    limbs.length > 0 ? limbs.map((limb) => told(LIMB_LABELS[limb].toLowerCase())).join(', ') : '',
+    modes.length > 0 ? t`${told(modes.join(', '))} only` : '',
   ];
-  return parts.filter(Boolean).join('; ') || 'no limits';
+  return parts.filter(Boolean).join('; ') || t`no limits`;
 }
 
 /** Clearances on record, and a new one by a clinician (rules SCR-2, SCR-4). */
@@ -45,8 +47,8 @@ export function Clearances({ client, open }: { client: ClientRecord; open: reado
   const mayRecord = useMay('clear');
   return (
     <section>
-      <h3 className="text-xl font-semibold">Clearances</h3>
-      {clearances.length === 0 && <p className="text-quiet">None on record.</p>}
+      <h3 className="text-xl font-semibold">{t`Clearances`}</h3>
+      {clearances.length === 0 && <p className="text-quiet">{t`None on record.`}</p>}
       <ul className="mt-1">
         {clearances.map((clearance) => (
           <li
@@ -54,25 +56,24 @@ export function Clearances({ client, open }: { client: ClientRecord; open: reado
             className="border-t border-rule py-2 text-[15px]"
           >
             <strong>{clearance.givenBy}</strong>
-            {clearance.byPhysician && ', physician'}: {clearance.subjects.map(subjectWords).join(', ')};{' '}
-            {limitWords(clearance)}.{' '}
+            {clearance.byPhysician && t`, physician`}: {clearance.subjects.map(subjectWords).join(', ')};{' '}
+            {told(limitWords(clearance))}.{' '}
             <span className="text-quiet">
-              {day(clearance.givenAtMs)} to {clearance.untilMs === null ? 'no end' : day(clearance.untilMs)}
-              {!isInForce(clearance, client.judgedAtMs) && ', run out'}
+              {t`${day(clearance.givenAtMs)} to ${clearance.untilMs === null ? t`no end` : day(clearance.untilMs)}${!isInForce(clearance, client.judgedAtMs) ? t`, run out` : ''}`}
             </span>{' '}
             {clearance.note}
           </li>
         ))}
       </ul>
-      <More more={more}>Show earlier clearances</More>
+      <More more={more}>{t`Show earlier clearances`}</More>
       {!mayRecord && (
         <p className="text-[14px] text-quiet">
-          Only a clinician records a clearance. <Why rule="SCR-4" />
+          {t`Only a clinician records a clearance.`} <Why rule="SCR-4" />
         </p>
       )}
       {mayRecord && !adding && (
         <Button className="mt-2" onClick={() => setAdding(true)}>
-          Record a clearance
+          {t`Record a clearance`}
         </Button>
       )}
       {mayRecord && adding && <ClearanceForm client={client} open={open} done={() => setAdding(false)} />}
@@ -128,11 +129,11 @@ function ClearanceForm({
   return (
     <form onSubmit={save} noValidate className="mt-3 space-y-3 border-t border-ink/40 pt-3">
       <Ticks
-        label="It clears"
+        label={t`It clears`}
         options={(subjects.length > 0 ? subjects : (Object.keys(SCREEN_ITEMS) as ClearanceSubject[])).map(
           (value) => ({
             value,
-            label: subjectWords(value),
+            label: told(subjectWords(value)),
           }),
         )}
         chosen={form.subjects}
@@ -140,53 +141,53 @@ function ClearanceForm({
         error={wrong('subjects')}
       />
       <Field
-        label="Given by"
+        label={t`Given by`}
         value={form.givenBy}
         autoComplete="off"
         onChange={(event) => change({ givenBy: event.target.value })}
         error={wrong('givenBy')}
       />
       <Tick checked={form.byPhysician} onChange={(byPhysician) => change({ byPhysician })}>
-        A physician
+        {t`A physician`}
       </Tick>
       <div className="grid grid-cols-2 gap-3">
         <DateField
-          label="Until"
+          label={t`Until`}
           value={form.until}
           onChange={(until) => change({ until })}
-          hint="Empty: no end"
+          hint={t`Empty: no end`}
           error={wrong('untilMs')}
         />
         <Field
-          label="At most"
+          label={t`At most`}
           unit="% LOP"
           number="whole"
           value={form.cap}
           onChange={(event) => change({ cap: event.target.value })}
-          hint="Empty: no cap"
+          hint={t`Empty: no cap`}
           error={wrong('maxPercentLop')}
         />
       </div>
       <Ticks
-        label="Only these limbs (none ticked: all)"
-        options={LIMBS.map((value) => ({ value, label: LIMB_LABELS[value] }))}
+        label={t`Only these limbs (none ticked: all)`}
+        options={LIMBS.map((value) => ({ value, label: told(LIMB_LABELS[value]) }))}
         chosen={form.limbs}
         onChange={(limbs) => change({ limbs })}
       />
       <Ticks
-        label="Only this work (none ticked: all)"
-        options={workModeSchema.options.map((value) => ({ value, label: value }))}
+        label={t`Only this work (none ticked: all)`}
+        options={workModeSchema.options.map((value) => ({ value, label: told(value) }))}
         chosen={form.modes}
         onChange={(modes) => change({ modes })}
       />
-      <Field label="Note" value={form.note} onChange={(event) => change({ note: event.target.value })} />
+      <Field label={t`Note`} value={form.note} onChange={(event) => change({ note: event.target.value })} />
       {write.error && <FieldError>{failureWords(write.error)}</FieldError>}
       <div className="flex gap-2">
         <Button type="submit" kind="main" disabled={write.isPending}>
-          Record the clearance
+          {t`Record the clearance`}
         </Button>
         <Button leaves onClick={done}>
-          Leave it
+          {t`Leave it`}
         </Button>
       </div>
     </form>

@@ -1,7 +1,10 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useState } from 'react';
 import { bloodPressureWords } from '#core/screening/blood-pressure';
 import { type BundleRead, NotABundle, type Proposal, readBundle } from '#core/screening/from-bundle';
 import { SCREEN_ITEMS } from '#core/screening/items';
+import { told } from '../../language/told';
 import { FieldError } from '../../parts/Field';
 import { FileLink } from '../../parts/FileLink';
 import { day } from '../../parts/format';
@@ -25,32 +28,36 @@ export function FromRecord({
     setRead(null);
     setRefused(null);
     try {
-      if (file.size > MOST_MB * 1024 * 1024) throw new NotABundle(`At most ${MOST_MB} MB are read here.`);
+      if (file.size > MOST_MB * 1024 * 1024) throw new NotABundle(t`At most ${MOST_MB} MB are read here.`);
       setRead(readBundle(JSON.parse(await file.text()), nowMs));
     } catch (error) {
       setRefused(
         error instanceof NotABundle
           ? error.message
-          : 'This is not JSON. Ask for the record as a Bundle of FHIR R4 in JSON.',
+          : t`This is not JSON. Ask for the record as a Bundle of FHIR R4 in JSON.`,
       );
     }
   };
   return (
-    <section aria-label="From another record">
-      <FileLink label="Clinical record to read" accept=".json,.fhir" onFile={(file) => void open(file)}>
-        From another clinical record (FHIR)
+    <section aria-label={t`From another record`}>
+      <FileLink label={t`Clinical record to read`} accept=".json,.fhir" onFile={(file) => void open(file)}>
+        {t`From another clinical record (FHIR)`}
       </FileLink>
-      {refused && <FieldError>{refused}</FieldError>}
+      {refused && <FieldError>{told(refused)}</FieldError>}
       {read && (
         <>
           <p>
-            Record of <strong>{read.person}</strong>
-            {read.bornOn && `, born ${read.bornOn}`}.{' '}
-            {read.person.toLowerCase() !== name.toLowerCase() && (
-              <span className="text-vermilion">Here it is {name}: make sure that it is the same person.</span>
-            )}
+            <Trans>
+              Record of <strong>{read.person}</strong>
+              {read.bornOn && t`, born ${read.bornOn}`}.{' '}
+              {read.person.toLowerCase() !== name.toLowerCase() && (
+                <span className="text-vermilion">{t`Here it is ${name}: make sure that it is the same person.`}</span>
+              )}
+            </Trans>
           </p>
-          {read.proposals.length === 0 && <p className="text-quiet">It says nothing that screening asks.</p>}
+          {read.proposals.length === 0 && (
+            <p className="text-quiet">{t`It says nothing that screening asks.`}</p>
+          )}
           <ul className="border-t border-ink/40">
             {read.proposals.map((proposal) => (
               <li
@@ -67,7 +74,7 @@ export function FromRecord({
                     setTaken(new Set([...taken, proposal]));
                   }}
                 >
-                  {taken.has(proposal) ? 'taken over' : 'Take over'}
+                  {taken.has(proposal) ? t`taken over` : t`Take over`}
                   <span className="sr-only"> {wordsOf(proposal)}</span>
                 </button>
               </li>
@@ -83,15 +90,15 @@ function wordsOf(proposal: Proposal): string {
   const on = proposal.atMs === null ? '' : `, ${day(proposal.atMs)}`;
   switch (proposal.kind) {
     case 'item':
-      return `${proposal.words}${on}: yes to “${SCREEN_ITEMS[proposal.itemId].label}”`;
+      return t`${told(proposal.words)}${on}: yes to “${told(SCREEN_ITEMS[proposal.itemId].label)}”`;
     case 'procedure':
-      return `Surgery: ${proposal.words}${on}${proposal.limb === null ? ', the limb is not said: into the note' : ''}`;
+      return t`Surgery: ${told(proposal.words)}${on}${proposal.limb === null ? t`, the limb is not said: into the note` : ''}`;
     case 'blood-pressure':
-      return `Blood pressure ${bloodPressureWords(proposal)}${on}: into the note; two readings of today count`;
+      return t`Blood pressure ${told(bloodPressureWords(proposal))}${on}: into the note; two readings of today count`;
     case 'body-mass':
-      return `${proposal.massKg} kg${on}: into the note`;
+      return t`${proposal.massKg} kg${on}: into the note`;
     case 'note':
-      return `${proposal.words}${on}: into the note`;
+      return t`${told(proposal.words)}${on}: into the note`;
   }
 }
 

@@ -1,9 +1,12 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useState } from 'react';
 import type { ClientRecord } from '#contract/client';
 import { type Hold, whyNotLift } from '#core/record/holds';
 import { holdsInForce } from '#core/record/in-force';
 import { api, failureWords, fieldProblem, read } from '../../data/api';
 import { useMay, useRecordWrite } from '../../data/queries';
+import { told } from '../../language/told';
 import { Button } from '../../parts/Button';
 import { Field, FieldError } from '../../parts/Field';
 import { dayAndTime } from '../../parts/format';
@@ -15,13 +18,13 @@ export function Holds({ client }: { client: ClientRecord }) {
   if (holds.length === 0) return null;
   return (
     <>
-      <section aria-label="Holds" className="space-y-3 border-l-4 border-vermilion pl-4">
-        <h3 className="text-xl font-semibold text-vermilion">On hold</h3>
+      <section aria-label={t`Holds`} className="space-y-3 border-l-4 border-vermilion pl-4">
+        <h3 className="text-xl font-semibold text-vermilion">{t`On hold`}</h3>
         {holds.map((hold) => (
           <OneHold key={hold.id} client={client} hold={hold} />
         ))}
       </section>
-      <p className="text-[14px] text-quiet">What the questionnaire says by itself:</p>
+      <p className="text-[14px] text-quiet">{t`What the questionnaire says by itself:`}</p>
     </>
   );
 }
@@ -37,12 +40,14 @@ function OneHold({ client, hold }: { client: ClientRecord; hold: Hold }) {
   return (
     <div>
       <p>
-        {hold.words}, {dayAndTime(hold.atMs)}. <Why rule={hold.rule} />
+        {told(hold.words)}, {dayAndTime(hold.atMs)}. <Why rule={hold.rule} />
       </p>
-      <p className="text-[14px] text-quiet">{notYet ?? endsWords(hold)}</p>
+      <p className="text-[14px] text-quiet">{notYet ?? told(endsWords(hold))}</p>
       {!notYet && clinician && !lifting && (
         <Button className="mt-1" onClick={() => setLifting(true)}>
-          Lift it<span className="sr-only">: {hold.words}</span>
+          <Trans>
+            Lift it<span className="sr-only">: {told(hold.words)}</span>
+          </Trans>
         </Button>
       )}
       {lifting && (
@@ -54,14 +59,14 @@ function OneHold({ client, hold }: { client: ClientRecord; hold: Hold }) {
           }}
         >
           <Field
-            label="Reason for lifting it"
+            label={t`Reason for lifting it`}
             autoFocus
             value={reason}
             onChange={(event) => setReason(event.target.value)}
             error={fieldProblem(write.error, 'reason')}
           />
           <Button type="submit" disabled={reason.trim() === '' || write.isPending}>
-            Lift the hold
+            {t`Lift the hold`}
           </Button>
         </form>
       )}
@@ -73,12 +78,12 @@ function OneHold({ client, hold }: { client: ClientRecord; hold: Hold }) {
 function endsWords({ ends }: Hold): string {
   switch (ends.by) {
     case 'screening':
-      return 'It ends once the questionnaire is asked again; a clinician may lift it before, with a reason.';
+      return t`It ends once the questionnaire is asked again; a clinician may lift it before, with a reason.`;
     case 'time':
-      return `It ends by itself ${dayAndTime(ends.atMs)}; a clinician may lift it before, with a reason.`;
+      return t`It ends by itself ${dayAndTime(ends.atMs)}; a clinician may lift it before, with a reason.`;
     case 'review':
-      return 'It ends when the review of that session is answered; a clinician may lift it, with a reason.';
+      return t`It ends when the review of that session is answered; a clinician may lift it, with a reason.`;
     case 'clinician':
-      return 'A clinician lifts it with a reason, or by a new screening.';
+      return t`A clinician lifts it with a reason, or by a new screening.`;
   }
 }

@@ -1,4 +1,6 @@
+import { t } from '@lingui/core/macro';
 import { DECISION_WORDS, type Judgement } from '#core/screening/decide';
+import { told } from '../../language/told';
 import { Why } from '../../parts/Why';
 
 /** A decision with each reason and what answers it. */
@@ -7,13 +9,15 @@ export function JudgementLines({ judgement: { decision, reasons } }: { judgement
   return (
     <div>
       <p className={`text-2xl font-semibold ${starts ? '' : 'notched text-ochre'}`}>
-        {DECISION_WORDS[decision]}
+        {told(DECISION_WORDS[decision])}
       </p>
       <ul className="mt-2">
         {reasons.map(({ subject, words, level, clearedBy, rule }) => (
           <li key={subject} className="border-t border-rule py-1 text-[15px]">
-            {words}:{' '}
-            <strong>{clearedBy ?? (level === 'stop' ? 'stop, physician first' : 'needs a clearance')}</strong>{' '}
+            {told(words)}:{' '}
+            <strong>
+              {told(clearedBy) ?? (level === 'stop' ? t`stop, physician first` : t`needs a clearance`)}
+            </strong>{' '}
             <Why rule={rule} />
           </li>
         ))}

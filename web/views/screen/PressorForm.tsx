@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useState } from 'react';
 import type { ClientRecord } from '#contract/client';
 import type { NewClearance } from '#contract/measurements';
@@ -7,6 +9,7 @@ import { type PressorReadings, pressorReadingsSchema, pressorResponse } from '#c
 import { api, failureWords, read } from '../../data/api';
 import { useMay, usePractitioner, useRecordWrite } from '../../data/queries';
 import { useBloodPressureLimit } from '../../data/use-blood-pressure-limit';
+import { told } from '../../language/told';
 import { BloodPressureFields } from '../../parts/BloodPressureFields';
 import { Button } from '../../parts/Button';
 import { Field, FieldError } from '../../parts/Field';
@@ -15,10 +18,10 @@ import { Why } from '../../parts/Why';
 
 type Moment = Exclude<keyof PressorReadings, 'percentLop'>;
 const MOMENTS: Record<Moment, string> = {
-  before: 'Before',
-  minute1: 'At 1 min',
-  minute2: 'At 2 min',
-  after: '5 min after',
+  before: t`Before`,
+  minute1: t`At 1 min`,
+  minute2: t`At 2 min`,
+  after: t`5 min after`,
 };
 const MOMENT_IDS = Object.keys(MOMENTS) as Moment[];
 const EMPTY = { before: NO_PRESSURE, minute1: NO_PRESSURE, minute2: NO_PRESSURE, after: NO_PRESSURE };
@@ -54,21 +57,21 @@ export function PressorForm({ client }: { client: ClientRecord }) {
   return (
     <details open={write.isSuccess}>
       <summary className="min-h-11 cursor-pointer py-2 text-xl font-semibold">
-        How the blood pressure rises in work
-        {watchesBloodPressure(client.facts, client.judgedAtMs) && (
-          <span className="notched ml-3 text-[15px] font-normal">
-            it is watched in work <Why rule="RUN-8" />
-          </span>
-        )}
+        <Trans>
+          How the blood pressure rises in work
+          {watchesBloodPressure(client.facts, client.judgedAtMs) && (
+            <span className="notched ml-3 text-[15px] font-normal">
+              {t`it is watched in work`} <Why rule="RUN-8" />
+            </span>
+          )}
+        </Trans>
       </summary>
       <div className="space-y-3">
         <p className="max-w-prose text-[15px] text-quiet">
-          One limb, two minutes of light work under the cuff, the person seated. Stop above{' '}
-          {limit.systolicMmHg}/{limit.diastolicMmHg} or at any sign. What comes of it is a proposal: that the
-          rise goes with the share of LOP is an assumption of this app, and it only ever lowers.
+          {t`One limb, two minutes of light work under the cuff, the person seated. Stop above ${limit.systolicMmHg}/${limit.diastolicMmHg} or at any sign. What comes of it is a proposal: that the rise goes with the share of LOP is an assumption of this app, and it only ever lowers.`}
         </p>
         <Field
-          label="Cuff at"
+          label={t`Cuff at`}
           unit="% LOP"
           className="max-w-40"
           number="decimal"
@@ -85,7 +88,7 @@ export function PressorForm({ client }: { client: ClientRecord }) {
         ))}
         {response && (
           <p role="status" className={response.kind === 'none-needed' ? '' : 'notched py-1'}>
-            {response.words}
+            {told(response.words)}
           </p>
         )}
         {response?.kind === 'cap' && !write.isSuccess && (
@@ -94,10 +97,10 @@ export function PressorForm({ client }: { client: ClientRecord }) {
             disabled={write.isPending}
             onClick={() => keep(response.capPercentLop, response.words)}
           >
-            Keep {response.capPercentLop} % of LOP as a cap
+            {t`Keep ${response.capPercentLop} % of LOP as a cap`}
           </Button>
         )}
-        {write.isSuccess && <p role="status">Kept: every pressure obeys it from now on.</p>}
+        {write.isSuccess && <p role="status">{t`Kept: every pressure obeys it from now on.`}</p>}
         {write.error && <FieldError>{failureWords(write.error)}</FieldError>}
       </div>
     </details>

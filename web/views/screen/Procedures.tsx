@@ -1,6 +1,8 @@
+import { t } from '@lingui/core/macro';
 import { Plus, X } from 'lucide-react';
 import { LIMB_LABELS, LIMBS } from '#core/quantity/limb';
 import type { Procedure } from '#core/screening/screening';
+import { told } from '../../language/told';
 import { Field } from '../../parts/Field';
 import { Picker } from '../../parts/Picker';
 
@@ -25,30 +27,30 @@ export function Procedures({
     onChange(typed.map((one, i) => (i === place ? { ...one, ...part } : one)));
   return (
     <fieldset className="space-y-2 border-l-4 border-ochre pl-3">
-      <legend className="font-semibold">Surgery in the last 12 weeks</legend>
+      <legend className="font-semibold">{t`Surgery in the last 12 weeks`}</legend>
       {typed.map((one, place) => (
         // biome-ignore lint/suspicious/noArrayIndexKey: an operation is its place
         <div key={place} className="flex flex-wrap items-end gap-2">
           <Picker
-            label="Limb"
+            label={t`Limb`}
             value={one.limb}
             onChange={(limb) => set(place, { limb })}
-            options={LIMBS.map((limb) => ({ value: limb, label: LIMB_LABELS[limb] }))}
+            options={LIMBS.map((limb) => ({ value: limb, label: told(LIMB_LABELS[limb]) }))}
           />
           <Field
-            label="On, such as 2026-11-02"
+            label={t`On, such as 2026-11-02`}
             value={one.on}
             onChange={(event) => set(place, { on: event.target.value })}
           />
           <Field
-            label="What was done"
+            label={t`What was done`}
             value={one.what}
             maxLength={120}
             onChange={(event) => set(place, { what: event.target.value })}
           />
           <button
             type="button"
-            aria-label={`Leave out operation ${place + 1}`}
+            aria-label={t`Leave out operation ${place + 1}`}
             className="flex size-9 items-center justify-center text-quiet"
             onClick={() => onChange(typed.filter((_, i) => i !== place))}
           >
@@ -61,11 +63,11 @@ export function Procedures({
         className="inline-flex min-h-9 items-center gap-1 underline underline-offset-4"
         onClick={() => onChange([...typed, { limb: 'left-thigh', on: '', what: '' }])}
       >
-        <Plus size={16} /> Add an operation
+        <Plus size={16} /> {t`Add an operation`}
       </button>
       {typed.length === 0 && (
         <p className="text-[14px] text-quiet">
-          While none is named, the rules for after an operation hold for every limb.
+          {t`While none is named, the rules for after an operation hold for every limb.`}
         </p>
       )}
     </fieldset>

@@ -1,7 +1,9 @@
+import { t } from '@lingui/core/macro';
 import { useState } from 'react';
 import { LIMB_LABELS, LIMBS, type Limb } from '#core/quantity/limb';
 import { type ItemId, levelOf, SCREEN_ITEMS, type Stricter } from '#core/screening/items';
 import { ITEM_IDS } from '#core/screening/screening';
+import { told } from '../../language/told';
 import { ItsKey } from '../../parts/Button';
 import { Ticks } from '../../parts/Ticks';
 import { useAction } from '../../parts/use-action';
@@ -10,7 +12,7 @@ import { YesNo } from '../../parts/YesNo';
 export type Places = Partial<Record<ItemId, Limb[]>>;
 export type Answers = Partial<Record<ItemId, boolean>>;
 
-const LEVEL_WORDS = { stop: 'stop', clear: 'needs clearance', note: 'noted' } as const;
+const LEVEL_WORDS = { stop: 'stop', clear: t`needs clearance`, note: 'noted' } as const;
 
 /** The questions one after the other: N and Y answer the one in hand and move on, arrows move between them. */
 export function Questionnaire({
@@ -55,15 +57,15 @@ export function Questionnaire({
               {/* The number it has on paper. */}
               <span className="figures w-5 shrink-0 text-right text-[13px] text-quiet">{place + 1}</span>
               <span>
-                {SCREEN_ITEMS[id].label}
+                {told(SCREEN_ITEMS[id].label)}
                 <span className="ml-2 text-[13px] text-quiet">
                   {answers[id] && LEVEL_WORDS[levelOf(id, stricter)]}
-                  {lastTime?.includes(id) && !answers[id] && 'yes last time'}
+                  {lastTime?.includes(id) && !answers[id] && t`yes last time`}
                 </span>
               </span>
             </span>
             <YesNo
-              question={SCREEN_ITEMS[id].label}
+              question={told(SCREEN_ITEMS[id].label)}
               answer={answers[id]}
               onAnswer={(yes) => {
                 onChange({ ...answers, [id]: yes });
@@ -73,8 +75,8 @@ export function Questionnaire({
             {answers[id] && SCREEN_ITEMS[id].inLimb && (
               <div className="col-span-2 pb-1 pl-7">
                 <Ticks
-                  label="In which limb"
-                  options={LIMBS.map((value) => ({ value, label: LIMB_LABELS[value] }))}
+                  label={t`In which limb`}
+                  options={LIMBS.map((value) => ({ value, label: told(LIMB_LABELS[value]) }))}
                   chosen={places[id] ?? []}
                   onChange={(limbs) => onPlaces({ ...places, [id]: limbs })}
                 />
@@ -85,14 +87,14 @@ export function Questionnaire({
       </ol>
       <p className="mt-2 flex flex-wrap items-center gap-3 text-[14px] text-quiet">
         <span className="flex items-center gap-1">
-          <ItsKey of="no" /> no <ItsKey of="yes" /> yes, for the shaded line
+          <ItsKey of="no" /> {t`no`} <ItsKey of="yes" /> {t`yes, for the shaded line`}
         </span>
         <button
           type="button"
           onClick={restNo}
           className="flex min-h-11 items-center gap-2 font-semibold text-ink underline underline-offset-4"
         >
-          All the rest: no <ItsKey of="rest-no" />
+          {t`All the rest: no`} <ItsKey of="rest-no" />
         </button>
       </p>
     </div>

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { ClientRecord } from '#contract/client';
@@ -13,6 +15,7 @@ import { changesSince, ITEM_IDS, type Screening, withoutPlace } from '#core/scre
 import { api, failureWords, read } from '../../data/api';
 import { useScreenings } from '../../data/history';
 import { useRecordWrite } from '../../data/queries';
+import { told } from '../../language/told';
 import { BenchHeading } from '../../parts/Bench';
 import { BloodPressureFields } from '../../parts/BloodPressureFields';
 import { Button } from '../../parts/Button';
@@ -104,11 +107,13 @@ function NewScreeningForm({ client, done }: { client: ClientRecord; done: () => 
   return (
     <section className="grid gap-8 lg:grid-cols-[1fr_22rem]">
       <div>
-        <BenchHeading title="Screen">
-          Ask each of these. A screening holds 12 weeks. <Why rule="SCR-1" />{' '}
-          <Link to={`/papers/screening/${client.id}`} className="underline underline-offset-4">
-            On paper
-          </Link>
+        <BenchHeading title={t`Screen`}>
+          <Trans>
+            Ask each of these. A screening holds 12 weeks. <Why rule="SCR-1" />{' '}
+            <Link to={`/papers/screening/${client.id}`} className="underline underline-offset-4">
+              On paper
+            </Link>
+          </Trans>
         </BenchHeading>
         <Questionnaire
           answers={answers}
@@ -122,32 +127,36 @@ function NewScreeningForm({ client, done }: { client: ClientRecord; done: () => 
       <div className="space-y-4 lg:sticky lg:top-4 lg:self-start">
         <FromRecord name={client.name} nowMs={client.judgedAtMs} takeOver={takeOver} />
         {operated && <Procedures typed={operations} onChange={setOperations} />}
-        <h3 className="text-xl font-semibold">Resting blood pressure</h3>
+        <h3 className="text-xl font-semibold">{t`Resting blood pressure`}</h3>
         {typed.map((one, place) => (
           <BloodPressureFields
             // biome-ignore lint/suspicious/noArrayIndexKey: a reading is its place
             key={place}
-            label={place === 0 ? 'First' : 'Second'}
+            label={place === 0 ? t`First` : t`Second`}
             typed={one}
             onChange={(next) => setTyped(typed.map((old, i) => (i === place ? next : old)))}
           />
         ))}
         {bloodPressures.length >= 2 && (
           <p>
-            Mean{' '}
-            <span className="figures text-2xl">{bloodPressureWords(meanBloodPressure(bloodPressures))}</span>{' '}
-            mmHg
+            <Trans>
+              Mean{' '}
+              <span className="figures text-2xl">
+                {told(bloodPressureWords(meanBloodPressure(bloodPressures)))}
+              </span>{' '}
+              mmHg
+            </Trans>
           </p>
         )}
         <Field
-          label="Medicines"
-          hint="With commas between them."
+          label={t`Medicines`}
+          hint={t`With commas between them.`}
           autoComplete="off"
           value={medicines}
           onChange={(event) => setMedicines(event.target.value)}
         />
         <Field
-          label="Note"
+          label={t`Note`}
           value={note}
           maxLength={NOTE_LETTERS}
           onChange={(event) => setNote(event.target.value)}
@@ -156,17 +165,17 @@ function NewScreeningForm({ client, done }: { client: ClientRecord; done: () => 
           <JudgementLines judgement={judgement} />
         ) : (
           <p className="text-quiet">
-            {unanswered > 0 ? `${unanswered} still to answer` : 'All answered'}
-            {unplaced > 0 && `, ${unplaced} without a limb`}
-            {bloodPressures.length < 2 && ', two readings a minute apart'}.
+            {unanswered > 0 ? t`${unanswered} still to answer` : t`All answered`}
+            {unplaced > 0 && t`, ${unplaced} without a limb`}
+            {bloodPressures.length < 2 && t`, two readings a minute apart`}.
           </p>
         )}
         {write.error && <FieldError>{failureWords(write.error)}</FieldError>}
         <div className="flex gap-2">
           <Button kind="main" disabled={!complete || write.isPending} onClick={() => void save()}>
-            Record the screening
+            {t`Record the screening`}
           </Button>
-          {last && <Button onClick={done}>Leave it</Button>}
+          {last && <Button onClick={done}>{t`Leave it`}</Button>}
         </div>
       </div>
     </section>
@@ -189,30 +198,27 @@ function ScreeningOnRecord({
   return (
     <section className="grid gap-8 lg:grid-cols-2">
       <div className="space-y-5">
-        <BenchHeading title="Screen">
-          Screened {dayAndTime(last.atMs)}, resting{' '}
-          {bloodPressureWords(meanBloodPressure(last.bloodPressures))} mmHg. {last.note}
-          {last.medicines && last.medicines.length > 0 && ` Takes ${last.medicines.join(', ')}.`}
+        <BenchHeading title={t`Screen`}>
+          {t`Screened ${dayAndTime(last.atMs)}, resting ${told(bloodPressureWords(meanBloodPressure(last.bloodPressures)))} mmHg. ${last.note}${last.medicines && last.medicines.length > 0 ? t` Takes ${last.medicines.join(', ')}.` : ''}`}
         </BenchHeading>
         <Holds client={client} />
         <JudgementLines judgement={judgement} />
-        <Button onClick={screenAgain}>Health has changed: screen again</Button>
+        <Button onClick={screenAgain}>{t`Health has changed: screen again`}</Button>
         <History clientId={client.id} />
       </div>
       <div className="space-y-6">
         {today && (
           <section>
-            <h3 className="text-xl font-semibold">On the day</h3>
+            <h3 className="text-xl font-semibold">{t`On the day`}</h3>
             <p>
-              Checked today, {dayAndTime(today.atMs)}: pain {today.painNow} of 10
-              {today.bloodPressure && `, ${bloodPressureWords(today.bloodPressure)} mmHg`}.
+              {t`Checked today, ${dayAndTime(today.atMs)}: pain ${today.painNow} of 10${today.bloodPressure ? `, ${told(bloodPressureWords(today.bloodPressure))} mmHg` : ''}.`}
             </p>
             {judgeDayCheck(today).map((finding) => (
               <FindingLine key={finding.message} finding={finding} />
             ))}
             {!checkingAgain && (
               <Button className="mt-2" onClick={() => setCheckingAgain(true)}>
-                Check again
+                {t`Check again`}
               </Button>
             )}
           </section>
@@ -231,21 +237,20 @@ function History({ clientId }: { clientId: string }) {
   const { rows: newestFirst, more } = useScreenings(clientId);
   return (
     <section>
-      <h3 className="font-semibold">Screenings on record</h3>
+      <h3 className="font-semibold">{t`Screenings on record`}</h3>
       <ul className="mt-1">
         {newestFirst.map((screening, place) => {
           const before = newestFirst[place + 1];
           const changes = before ? changesSince(before, screening) : [];
           return (
             <li key={screening.atMs} className="border-t border-rule py-1.5 text-[15px]">
-              {dayAndTime(screening.atMs)}, {bloodPressureWords(meanBloodPressure(screening.bloodPressures))}{' '}
-              mmHg, questions version {screening.version}.{' '}
-              {before ? changes.join('. ') || 'Nothing changed.' : !more && 'The first.'}
+              {t`${dayAndTime(screening.atMs)}, ${told(bloodPressureWords(meanBloodPressure(screening.bloodPressures)))} mmHg, questions version ${screening.version}.`}{' '}
+              {before ? told(changes.join('. ')) || t`Nothing changed.` : !more && t`The first.`}
             </li>
           );
         })}
       </ul>
-      <More more={more}>Show earlier screenings</More>
+      <More more={more}>{t`Show earlier screenings`}</More>
     </section>
   );
 }

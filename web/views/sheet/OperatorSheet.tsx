@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { markWords } from '#core/cuff/mark-words';
 import type { Derived } from '#core/derivation/derived';
 import { compile } from '#core/plan/compile';
@@ -6,6 +8,7 @@ import { planLimitMs } from '#core/plan/plan-limit';
 import { teachingOf } from '#core/protocol/teaching';
 import { LIMB_LABELS } from '#core/quantity/limb';
 import { RULES } from '#core/rules/catalogue';
+import { told } from '../../language/told';
 import { ExerciseFigure } from '../../parts/ExerciseFigure';
 import { clock, dayAndTime } from '../../parts/format';
 import { OcclusionStrip } from '../../parts/OcclusionStrip';
@@ -23,11 +26,9 @@ export function OperatorSheet({ client, prescription, practice }: SheetProps) {
     <article className="space-y-3 text-[15px]">
       <header className="flex justify-between border-b-2 border-ink pb-1">
         <h1 className="text-2xl font-semibold">{client.name}</h1>
-        <p>
-          Signed {dayAndTime(atMs)}, {signer?.name} ({signer?.role})
-        </p>
+        <p>{t`Signed ${dayAndTime(atMs)}, ${signer?.name ?? ''} (${told(signer?.role) ?? ''})`}</p>
       </header>
-      {overrideReason && <p className="notched py-1">Guard passed: {overrideReason}</p>}
+      {overrideReason && <p className="notched py-1">{t`Guard passed: ${overrideReason}`}</p>}
       <SittingWords plan={plan} when="before" />
       {plan.exercises.map((exercise, place) => (
         <section
@@ -36,10 +37,10 @@ export function OperatorSheet({ client, prescription, practice }: SheetProps) {
           className="break-inside-avoid"
         >
           <h2 className="font-semibold">
-            {place + 1}. {exercise.label}, {exercise.position}:{' '}
+            {place + 1}. {told(exercise.label)}, {told(exercise.position)}:{' '}
             {exercise.load.kind === 'weighed'
-              ? `${mass.words(exercise.load.load.value)} (${exercise.load.recipe}), ${exercise.load.truePercent} % of 1RM`
-              : exercise.load.recipe}
+              ? t`${mass.words(exercise.load.load.value)} (${told(exercise.load.recipe)}), ${exercise.load.truePercent} % of 1RM`
+              : told(exercise.load.recipe)}
           </h2>
           <ExerciseFigure id={exercise.exerciseId} className="float-right h-16" />
           <p>{restWords(exercise)}</p>
@@ -48,21 +49,27 @@ export function OperatorSheet({ client, prescription, practice }: SheetProps) {
             {exercise.limbs.map((target) =>
               target.kind === 'by-feel' ? (
                 <li key={target.limb}>
-                  {LIMB_LABELS[target.limb]}, {target.strapLabel}: to{' '}
-                  <strong className="figures text-xl">{markWords(target)}</strong> (felt {target.felt} of 10,
-                  by feel: check colour and tingling after every set). Never longer than{' '}
-                  {clock(planLimitMs(plan, target.limb, [exercise]))} (PRO-1).
-                  {target.primingMarks && ` Prime: to ${target.primingMarks.join(', ')}.`}
-                  {stepsWords(target, exercise) && ` One after the other: ${stepsWords(target, exercise)}.`}
+                  <Trans>
+                    {told(LIMB_LABELS[target.limb])}, {told(target.strapLabel)}: to{' '}
+                    <strong className="figures text-xl">{told(markWords(target))}</strong> (felt {target.felt}{' '}
+                    of 10, by feel: check colour and tingling after every set). Never longer than{' '}
+                    {clock(planLimitMs(plan, target.limb, [exercise]))} (PRO-1).
+                    {target.primingMarks && t` Prime: to ${target.primingMarks.join(', ')}.`}
+                    {stepsWords(target, exercise) &&
+                      t` One after the other: ${stepsWords(target, exercise) ?? ''}.`}
+                  </Trans>
                 </li>
               ) : (
                 <li key={target.limb}>
-                  {LIMB_LABELS[target.limb]}, {target.cuffLabel}: inflate to{' '}
-                  <strong className="figures text-xl">{target.pressure.value} mmHg</strong> (
-                  {originWords(target)}). Never longer than{' '}
-                  {clock(planLimitMs(plan, target.limb, [exercise]))} (PRO-1).
-                  {target.primingMmHg.length > 0 && ` Prime: ${target.primingMmHg.join(', ')} mmHg.`}
-                  {stepsWords(target, exercise) && ` One after the other: ${stepsWords(target, exercise)}.`}
+                  <Trans>
+                    {told(LIMB_LABELS[target.limb])}, {told(target.cuffLabel)}: inflate to{' '}
+                    <strong className="figures text-xl">{target.pressure.value} mmHg</strong> (
+                    {originWords(target)}). Never longer than{' '}
+                    {clock(planLimitMs(plan, target.limb, [exercise]))} (PRO-1).
+                    {target.primingMmHg.length > 0 && t` Prime: ${target.primingMmHg.join(', ')} mmHg.`}
+                    {stepsWords(target, exercise) &&
+                      t` One after the other: ${stepsWords(target, exercise) ?? ''}.`}
+                  </Trans>
                 </li>
               ),
             )}
@@ -71,16 +78,16 @@ export function OperatorSheet({ client, prescription, practice }: SheetProps) {
             <thead>
               <tr>
                 {[
-                  'Set',
-                  'Planned',
-                  'Done',
-                  'Effort 0–10',
-                  'Joint pain 0–10',
-                  'mmHg read',
-                  'Colour, feeling',
+                  t`Set`,
+                  t`Planned`,
+                  t`Done`,
+                  t`Effort 0–10`,
+                  t`Joint pain 0–10`,
+                  t`mmHg read`,
+                  t`Colour, feeling`,
                 ].map((head) => (
                   <th key={head} className="border border-ink/40 px-2 font-normal">
-                    {head}
+                    {told(head)}
                   </th>
                 ))}
               </tr>
@@ -94,10 +101,10 @@ export function OperatorSheet({ client, prescription, practice }: SheetProps) {
                 >
                   <td className="figures border border-ink/40 px-2">{setIndex + 1}</td>
                   <td className="figures border border-ink/40 px-2">
-                    {amountWords(set)}
-                    {set.work.kind === 'to-failure' && ' or failure'}
+                    {told(amountWords(set))}
+                    {set.work.kind === 'to-failure' && t` or failure`}
                   </td>
-                  {Array.from({ length: 5 }, (_, i) => `box ${i}`).map((box) => (
+                  {Array.from({ length: 5 }, (_, i) => t`box ${i}`).map((box) => (
                     <td key={box} className="border border-ink/40" />
                   ))}
                 </tr>
@@ -109,7 +116,7 @@ export function OperatorSheet({ client, prescription, practice }: SheetProps) {
       <SittingWords plan={plan} when="after" />
       <OcclusionStrip planned={compile(plan)} plan={plan} laneHeight={40} />
       <section className="break-inside-avoid">
-        <h2 className="font-semibold">How the figures came about</h2>
+        <h2 className="font-semibold">{t`How the figures came about`}</h2>
         <ul className="text-[13px]">
           {workings(plan).map((words) => (
             <li key={words}>{words}</li>
@@ -117,7 +124,7 @@ export function OperatorSheet({ client, prescription, practice }: SheetProps) {
         </ul>
       </section>
       <p className="text-[13px] text-quiet">
-        Decision support; follow local policy and licensed practice. Stop signs: deflate at once (RUN-3).
+        {t`Decision support; follow local policy and licensed practice. Stop signs: deflate at once (RUN-3).`}
       </p>
     </article>
   );
@@ -126,28 +133,28 @@ export function OperatorSheet({ client, prescription, practice }: SheetProps) {
 /** What a pressure rests on. */
 const originWords = (target: CuffedTarget): string =>
   target.kind === 'measured'
-    ? `${target.percentLop} % of LOP ${target.occlusion.value} ± ${target.uncertaintyMmHg}, ${target.measuredPosition}; truly ${target.trueRange.interval?.low}–${target.trueRange.interval?.high} %`
-    : `an arbitrary pressure, no LOP was measured: effort ${RULES['PRS-7'].figures.mostEffort} of 10 at most, PRS-7`;
+    ? t`${target.percentLop} % of LOP ${target.occlusion.value} ± ${target.uncertaintyMmHg}, ${told(target.measuredPosition)}; truly ${target.trueRange.interval?.low ?? ''}–${target.trueRange.interval?.high ?? ''} %`
+    : t`an arbitrary pressure, no LOP was measured: effort ${RULES['PRS-7'].figures.mostEffort} of 10 at most, PRS-7`;
 
 /** One line a figure: what it is, how it came about, and by which rules. */
 function workings({ exercises }: Plan): string[] {
   return exercises.flatMap(({ label, limbs, load }, place) => [
     ...limbs.map(
       (target) =>
-        `${place + 1}. ${label}, ${LIMB_LABELS[target.limb].toLowerCase()}: ${
+        `${place + 1}. ${told(label)}, ${told(LIMB_LABELS[target.limb].toLowerCase())}: ${
           isCuffed(target)
             ? workingWords(target.pressure)
-            : `by feel, ${markWords(target)}, felt ${target.felt} of 10 (TIGHT)`
+            : t`by feel, ${told(markWords(target))}, felt ${target.felt} of 10 (TIGHT)`
         }`,
     ),
-    `${place + 1}. ${label}, load: ${load.kind === 'weighed' ? workingWords(load.load) : `${load.recipe} (LOAD-4)`}`,
+    t`${place + 1}. ${told(label)}, load: ${load.kind === 'weighed' ? workingWords(load.load) : t`${told(load.recipe)} (LOAD-4)`}`,
   ]);
 }
 
 const workingWords = ({ working, rules }: Derived): string =>
-  `${working.map(({ label, detail }) => `${label} ${detail}`).join('; ')} (${rules.join(', ')})`;
+  `${working.map(({ label, detail }) => `${told(label)} ${told(detail)}`).join('; ')} (${rules.join(', ')})`;
 
 function TaughtLine({ id }: { id: string }) {
   const teaching = teachingOf(id);
-  return teaching && <p>{`${teaching.setUp} ${teaching.range} ${teaching.wrong}`}</p>;
+  return teaching && <p>{`${told(teaching.setUp)} ${told(teaching.range)} ${told(teaching.wrong)}`}</p>;
 }

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import type { ClientRecord } from '#contract/client';
 import type { PracticeView } from '#contract/practice';
 import { markWords } from '#core/cuff/mark-words';
@@ -9,6 +11,7 @@ import { teachingOf } from '#core/protocol/teaching';
 import { LIMB_LABELS, limbsWords } from '#core/quantity/limb';
 import type { PrescriptionFact } from '#core/record/facts';
 import { SIGNS, signIdSchema } from '#core/session/signs';
+import { told } from '../../language/told';
 import { ExerciseFigure } from '../../parts/ExerciseFigure';
 import { clock, day } from '../../parts/format';
 import { OcclusionStrip } from '../../parts/OcclusionStrip';
@@ -32,8 +35,7 @@ export function PersonalSheet({ client, prescription, practice }: SheetProps) {
       <header className="border-b-2 border-ink pb-2">
         <h1 className="text-3xl font-semibold">{client.name}</h1>
         <p>
-          {GOALS[plan.goal].label}. Signed {day(atMs)} by {signer?.name ?? 'the practice'},{' '}
-          {practice.settings.name}.
+          {t`${told(GOALS[plan.goal].label)}. Signed ${day(atMs)} by ${signer?.name ?? t`the practice`}, ${practice.settings.name}.`}
         </p>
       </header>
       <SittingWords plan={plan} when="before" />
@@ -44,15 +46,17 @@ export function PersonalSheet({ client, prescription, practice }: SheetProps) {
           className="flow-root break-inside-avoid border-b border-rule pb-2"
         >
           <h2 className="text-xl font-semibold">
-            {place + 1}. {exercise.label}, {limbsWords(exercise.limbs.map(({ limb }) => limb))}
+            {place + 1}. {told(exercise.label)}, {told(limbsWords(exercise.limbs.map(({ limb }) => limb)))}
           </h2>
           <p className="flex flex-wrap items-baseline gap-x-8">
             <span className="figures text-4xl">{setsWords(exercise)}</span>
             <span className="figures text-4xl">
-              {exercise.load.kind === 'weighed' ? mass.words(exercise.load.load.value) : exercise.load.recipe}
+              {exercise.load.kind === 'weighed'
+                ? mass.words(exercise.load.load.value)
+                : told(exercise.load.recipe)}
             </span>
             <span className="text-[15px]">
-              {exercise.load.kind === 'weighed' && `${exercise.load.recipe}, `}
+              {exercise.load.kind === 'weighed' && `${told(exercise.load.recipe)}, `}
               {restWords(exercise)}
             </span>
           </p>
@@ -61,42 +65,45 @@ export function PersonalSheet({ client, prescription, practice }: SheetProps) {
             {exercise.limbs
               .map(
                 (target) =>
-                  `${LIMB_LABELS[target.limb]}: ${target.kind === 'by-feel' ? `${markWords(target)}, felt ${target.felt} of 10` : targetWords(target)}, ${wornLabel(target)}`,
+                  `${told(LIMB_LABELS[target.limb])}: ${target.kind === 'by-feel' ? t`${told(markWords(target))}, felt ${target.felt} of 10` : told(targetWords(target))}, ${told(wornLabel(target))}`,
               )
               .join('. ')}
-            . {exercise.cue} {teachingOf(exercise.exerciseId)?.range}
+            . {told(exercise.cue)} {told(teachingOf(exercise.exerciseId)?.range)}
           </p>
         </section>
       ))}
       <SittingWords plan={plan} when="after" />
       <OcclusionStrip planned={timeline} plan={plan} laneHeight={48} />
       <p>
-        It lasts about <span className="figures">{clock(timeline.endMs)}</span>; the cuff is up for{' '}
-        <span className="figures">{clock(doseOf(timeline).occludedMs)}</span> of it.
+        <Trans>
+          It lasts about <span className="figures">{clock(timeline.endMs)}</span>; the cuff is up for{' '}
+          <span className="figures">{clock(doseOf(timeline).occludedMs)}</span> of it.
+        </Trans>
       </p>
       <section className="grid break-inside-avoid grid-cols-2 gap-8">
         <div>
-          <h2 className="font-semibold">Normal while the cuff is up</h2>
-          <p>{EXPECTED.map((id) => SIGNS[id].label).join(', ')}.</p>
+          <h2 className="font-semibold">{t`Normal while the cuff is up`}</h2>
+          <p>{EXPECTED.map((id) => told(SIGNS[id].label)).join(', ')}.</p>
         </div>
         <div className="border-l-4 border-vermilion pl-3">
-          <h2 className="font-semibold text-vermilion">Stop, and let the cuff down at once</h2>
-          <p>{STOP_SIGNS.map((id) => SIGNS[id].label).join(', ')}.</p>
-          <p className="mt-1">Sit or lie down and stay with somebody. Then no more that day.</p>
+          <h2 className="font-semibold text-vermilion">{t`Stop, and let the cuff down at once`}</h2>
+          <p>{STOP_SIGNS.map((id) => told(SIGNS[id].label)).join(', ')}.</p>
+          <p className="mt-1">{t`Sit or lie down and stay with somebody. Then no more that day.`}</p>
         </div>
       </section>
       <p className="border-t-2 border-ink pt-2 text-xl">
-        Questions, or numbness or bruising later: {practice.settings.name}
-        {practice.settings.phone && (
-          <>
-            , <span className="figures">{practice.settings.phone}</span>
-          </>
-        )}
-        {signer && `, ask for ${signer.name}`}. In an emergency, the local emergency number.
+        <Trans>
+          Questions, or numbness or bruising later: {practice.settings.name}
+          {practice.settings.phone && (
+            <>
+              , <span className="figures">{practice.settings.phone}</span>
+            </>
+          )}
+          {signer && t`, ask for ${signer.name}`}. In an emergency, the local emergency number.
+        </Trans>
       </p>
       <p className="text-[13px] text-quiet">
-        Decision support; follow local policy and licensed practice. The pressures hold only for this person,
-        limb, position and cuff.
+        {t`Decision support; follow local policy and licensed practice. The pressures hold only for this person, limb, position and cuff.`}
       </p>
     </article>
   );

@@ -1,3 +1,5 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { plansInForce } from '#core/record/plans-in-force';
@@ -21,17 +23,19 @@ export function SheetView() {
   const { data: practice } = usePractice();
   const [paper, setPaper] = useState<Paper>('A4');
   if (error) return <FieldError>{failureWords(error)}</FieldError>;
-  if (!client || !practice) return <p className="p-6 text-quiet">Reading the record…</p>;
+  if (!client || !practice) return <p className="p-6 text-quiet">{t`Reading the record…`}</p>;
   const asked = search.get('plan');
   const plans = plansInForce(client.facts, client.judgedAtMs);
   const { prescription } = plans.find(({ coursePlan }) => coursePlan.id === asked) ?? plans[0] ?? {};
   if (!prescription) {
     return (
       <p className="p-6">
-        Nothing is prescribed yet.{' '}
-        <Link className="underline underline-offset-4" to={`/people/${clientId}/prescribe`}>
-          Prescribe first
-        </Link>
+        <Trans>
+          Nothing is prescribed yet.{' '}
+          <Link className="underline underline-offset-4" to={`/people/${clientId}/prescribe`}>
+            Prescribe first
+          </Link>
+        </Trans>
       </p>
     );
   }
@@ -40,7 +44,7 @@ export function SheetView() {
     <div className="h-full overflow-auto print:h-auto print:overflow-visible">
       <nav className="flex flex-wrap items-end gap-6 border-b border-rule p-4 print:hidden">
         <Link to={`/people/${clientId}/run${kept}`} className="min-h-11 py-2 underline underline-offset-4">
-          Back to {client.name}
+          {t`Back to ${client.name}`}
         </Link>
         <div className="flex min-h-11 items-center gap-4">
           {(['person', 'operator'] as const).map((value) => (
@@ -50,7 +54,7 @@ export function SheetView() {
               aria-current={(reader === 'operator') === (value === 'operator') ? 'page' : undefined}
               className="py-2 aria-[current]:border-b-4 aria-[current]:border-plum aria-[current]:font-semibold"
             >
-              {value === 'person' ? 'For the person' : 'For the operator'}
+              {value === 'person' ? t`For the person` : t`For the operator`}
             </Link>
           ))}
         </div>

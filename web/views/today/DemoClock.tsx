@@ -1,13 +1,16 @@
+import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { failureWords } from '../../data/api';
 import { clockMoves, moveClockOn, serverNow } from '../../data/clock';
+import { told } from '../../language/told';
 import { Button } from '../../parts/Button';
 import { FieldError } from '../../parts/Field';
 import { dayAndTime } from '../../parts/format';
 
 const STEPS = [
-  { days: 1, label: 'One day on' },
-  { days: 7, label: 'One week on' },
+  { days: 1, label: t`One day on` },
+  { days: 7, label: t`One week on` },
 ] as const;
 
 /** The clock of a demonstration, to live through the weeks of a block; an ordinary practice has none. */
@@ -20,14 +23,16 @@ export function DemoClock() {
   });
   if (!canMove) return null;
   return (
-    <section aria-label="Clock of the demonstration" className="mt-10 space-y-2 text-[15px]">
+    <section aria-label={t`Clock of the demonstration`} className="mt-10 space-y-2 text-[15px]">
       <p>
-        This is a demonstration. Its clock says <span className="figures">{dayAndTime(serverNow())}</span>.
+        <Trans>
+          This is a demonstration. Its clock says <span className="figures">{dayAndTime(serverNow())}</span>.
+        </Trans>
       </p>
       <p className="flex gap-2">
         {STEPS.map(({ days, label }) => (
           <Button key={days} disabled={move.isPending} onClick={() => move.mutate(days)}>
-            {label}
+            {told(label)}
           </Button>
         ))}
       </p>

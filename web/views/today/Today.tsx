@@ -1,3 +1,4 @@
+import { t } from '@lingui/core/macro';
 import { type ReactNode, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { ClientSummary } from '#contract/client';
@@ -6,6 +7,7 @@ import { BY_NEED, type Standing, standingOf } from '#core/record/standing';
 import { useOpenViews } from '../../data/open-sessions';
 import { usePeopleList, useTodaysPeople } from '../../data/people';
 import { usePractice } from '../../data/queries';
+import { amidst, told } from '../../language/told';
 import { Button } from '../../parts/Button';
 import { LongList } from '../../parts/LongList';
 import { SearchField } from '../../parts/SearchField';
@@ -36,11 +38,11 @@ export function Today() {
       <div className="flex min-h-19 flex-wrap items-end justify-between gap-x-6 gap-y-2">
         <div>
           <h1 className="min-h-9 text-3xl font-semibold">{practice?.settings.name}</h1>
-          <p className="mt-1 text-quiet">Who can train now, and what is next for everybody else.</p>
+          <p className="mt-1 text-quiet">{t`Who can train now, and what is next for everybody else.`}</p>
         </div>
         {isSearched && (
           <SearchField
-            label={isMany ? `Find among ${total} people` : 'Find in this list'}
+            label={isMany ? t`Find among ${total} people` : t`Find in this list`}
             value={search}
             onChange={setSearch}
             first={{ isSettled, take: found ? () => navigate(`/people/${found.id}`) : null }}
@@ -48,10 +50,12 @@ export function Today() {
           />
         )}
       </div>
-      {search && total === 0 && <p className="mt-4">Nobody’s name or story begins so. Try fewer letters.</p>}
+      {search && total === 0 && (
+        <p className="mt-4">{t`Nobody’s name or story begins so. Try fewer letters.`}</p>
+      )}
       {!isRead || !people ? (
         // What stands beneath comes with the list: nothing moves once it is there.
-        <p className="mt-4 text-quiet">Reading who is on the list…</p>
+        <p className="mt-4 text-quiet">{t`Reading who is on the list…`}</p>
       ) : search ? (
         byName
       ) : (
@@ -59,8 +63,7 @@ export function Today() {
       )}
       {isRead && people?.length === 0 && !search && (
         <p className="mt-6 max-w-prose">
-          Nobody is on the list yet. Who is added stands here with the one thing that is next for them: the
-          questions first, then a girth and a cuff, a pressure, a load and a plan.
+          {t`Nobody is on the list yet. Who is added stands here with the one thing that is next for them: the questions first, then a girth and a cuff, a pressure, a load and a plan.`}
         </p>
       )}
       {isRead && people && (
@@ -68,20 +71,19 @@ export function Today() {
           {isMany && !search && (
             <section className="mt-8">
               <Button aria-expanded={everybody} onClick={() => setEverybody(!everybody)}>
-                {everybody ? 'Only who is concerned today' : `All ${total} people by name`}
+                {everybody ? t`Only who is concerned today` : t`All ${total} people by name`}
               </Button>
               {everybody && byName}
             </section>
           )}
           <p className="mt-6">
             <Link to="/people/new" className="font-semibold underline underline-offset-4">
-              {people.length === 0 ? 'Add the first' : 'Add a person'}
+              {people.length === 0 ? t`Add the first` : t`Add a person`}
             </Link>
           </p>
           <DemoClock />
           <p className="mt-10 max-w-prose text-[14px] text-quiet">
-            Nervato is decision support. Follow local policy and licensed practice; the person in front of you
-            comes first.
+            {t`Nervato is decision support. Follow local policy and licensed practice; the person in front of you comes first.`}
           </p>
         </>
       )}
@@ -90,11 +92,11 @@ export function Today() {
 }
 
 const HEADINGS: Record<Standing, string> = {
-  ready: 'Ready now',
-  ask: 'How was it?',
-  first: 'One thing first',
-  held: 'Held',
-  later: 'Another day',
+  ready: t`Ready now`,
+  ask: t`How was it?`,
+  first: t`One thing first`,
+  held: t`Held`,
+  later: t`Another day`,
 };
 
 /** Who trains now, and everybody else by what they need first. */
@@ -111,27 +113,27 @@ function ByNeed({ people }: { people: readonly ClientSummary[] }) {
       <p className="flex flex-wrap gap-x-5 gap-y-1">
         {sections.map(({ standing, heading, theirs }) => (
           <a key={standing} href={`#${standing}`} className="underline underline-offset-4">
-            <span className="figures">{theirs.length}</span> {heading.toLowerCase()}
+            <span className="figures">{theirs.length}</span> {amidst(heading)}
           </a>
         ))}
       </p>
       {training.length > 0 && (
-        <Section id="training" heading="Training now" count={training.length}>
+        <Section id="training" heading={t`Training now`} count={training.length}>
           {training.map(({ id, clientName, plan }) => (
             <li key={id} className="border-b border-rule">
               <Link to={`/sessions/${id}`} className={LINE}>
                 <span className="text-xl font-semibold">{clientName}</span>
                 <span className="max-sm:col-span-2 max-sm:row-start-2">
-                  {plan.exercises.map(({ label }) => label).join(', ')}
+                  {told(plan.exercises.map(({ label }) => label).join(', '))}
                 </span>
-                <span className={DEED}>Go on</span>
+                <span className={DEED}>{t`Go on`}</span>
               </Link>
             </li>
           ))}
         </Section>
       )}
       {sections.map(({ standing, heading, theirs }) => (
-        <Section key={standing} id={standing} heading={heading} count={theirs.length}>
+        <Section key={standing} id={standing} heading={told(heading)} count={theirs.length}>
           <Lines people={theirs} />
         </Section>
       ))}
@@ -153,7 +155,7 @@ function Section({
   return (
     <section id={id} className="scroll-mt-4">
       <h2 className="flex items-baseline gap-3 border-b border-ink/40 pb-1 text-xl font-semibold">
-        {heading} <span className="figures text-base font-normal text-quiet">{count}</span>
+        {told(heading)} <span className="figures text-base font-normal text-quiet">{count}</span>
       </h2>
       <ul>{children}</ul>
     </section>
@@ -176,7 +178,7 @@ function Lines({ people }: { people: readonly ClientSummary[] }) {
       ))}
       {shown.length < people.length && (
         <li className="py-3">
-          <Button onClick={() => setAll(true)}>{people.length - shown.length} more</Button>
+          <Button onClick={() => setAll(true)}>{t`${people.length - shown.length} more`}</Button>
         </li>
       )}
     </>
@@ -201,14 +203,14 @@ function NextThing({ person }: { person: ClientSummary | undefined }) {
       <span className="max-sm:col-span-2 max-sm:row-start-2">
         {person.next && (person.next.plans > 1 || person.next.turn.inDays !== 0) && (
           <span className="block">
-            <span className="font-semibold">{person.next.name}:</span> {person.next.turn.why}
+            <span className="font-semibold">{told(person.next.name)}:</span> {told(person.next.turn.why)}
           </span>
         )}
-        {person.off && <span className="notched block text-[14px] text-ochre">{person.off}</span>}
-        {standing === 'ready' || standing === 'later' ? prescribed?.reason : link.reason}
+        {person.off && <span className="notched block text-[14px] text-ochre">{told(person.off)}</span>}
+        {standing === 'ready' || standing === 'later' ? told(prescribed?.reason) : told(link.reason)}
       </span>
       <span className={standing === 'ready' ? `${DEED} bg-plum text-on-plum` : DEED}>
-        {deedOf(standing, link)}
+        {told(deedOf(standing, link))}
       </span>
     </Link>
   );
@@ -216,4 +218,4 @@ function NextThing({ person }: { person: ClientSummary | undefined }) {
 
 /** What is to be done, in a word. */
 const deedOf = (standing: Standing, { id }: ChainLink): string =>
-  standing === 'ask' ? 'Ask' : LINK_LABELS[id];
+  standing === 'ask' ? t`Ask` : LINK_LABELS[id];

@@ -1,0 +1,123 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import { formatter } from '@lingui/format-po';
+import type { Page } from '@playwright/test';
+import { GERMAN_SMALL_WORDS } from '../web/language/german-small-words';
+import { type Pair, speakWith, told } from '../web/language/told';
+import { bringAxe, wrongIn } from './axe';
+import { expect, signIn, test } from './nervato';
+
+test.use({ locale: 'de-DE' });
+
+/** What the core and the server say, with its German. */
+async function pairs(): Promise<Pair[]> {
+  const files = [
+    ...readdirSync('web/words/core').map((folder) => `core/${folder}`),
+    'contract',
+    'server',
+  ].map((folder) => `web/words/${folder}/de.po`);
+  const catalogues = await Promise.all(
+    files.map((filename) =>
+      formatter().parse(readFileSync(filename, 'utf8'), { locale: 'de', sourceLocale: 'en', filename }),
+    ),
+  );
+  return catalogues.flatMap((catalogue) =>
+    Object.entries(catalogue).map(([english, { translation = '' }]): Pair => [english, translation]),
+  );
+}
+
+/** Everything that is written or read aloud on the page. */
+const allTexts = (page: Page): Promise<string[]> =>
+  page.evaluate(() => {
+    const texts: string[] = [];
+    const walker = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);
+    while (walker.nextNode()) texts.push(walker.currentNode.textContent?.trim() ?? '');
+    for (const element of document.querySelectorAll('[aria-label],[title],[placeholder],[alt]'))
+      for (const name of ['aria-label', 'title', 'placeholder', 'alt'])
+        texts.push(element.getAttribute(name) ?? '');
+    return texts;
+  });
+
+const OF_THE_PRACTICE = ['/', '/floor', '/exercises', '/kit', '/practise', '/week', '/safety', '/responders'];
+const ON_PAPER = ['/papers/screening', '/papers/measuring', '/papers/session'];
+const OF_A_PERSON = [
+  'screen',
+  'fit',
+  'measure',
+  'load',
+  'prescribe',
+  'run',
+  'log',
+  'outcomes',
+  'explain',
+  'sheet/person',
+  'sheet/operator',
+];
+
+test('a German browser is spoken to in German, the core too; another language is chosen on the device', async ({
+  page,
+}) => {
+  speakWith([...(await pairs()), ...GERMAN_SMALL_WORDS], { joints: {}, decimals: (figure) => figure });
+  await page.goto('/');
+  await expect(page.getByRole('heading', { name: 'Jetzt bereit' })).toBeVisible();
+  await page.getByRole('link', { name: 'Odalys Ferrant' }).first().click();
+  await expect(page.getByRole('navigation', { name: 'Kette' })).toBeVisible();
+  const sheet = new URL(page.url()).pathname.split('/').slice(0, 3).join('/');
+  const told_: Record<string, string[]> = {};
+  for (const path of [...OF_THE_PRACTICE, ...ON_PAPER, ...OF_A_PERSON.map((link) => `${sheet}/${link}`)]) {
+    await page.goto(path);
+    await page.waitForLoadState('networkidle');
+    const english = (await allTexts(page)).filter(
+      // The head of a report is what the practice has written.
+      (text) => /[A-Za-z]{3}/.test(text) && told(text) !== text && !text.includes('Boathouse'),
+    );
+    if (english.length > 0) told_[path] = [...new Set(english)];
+  }
+  expect(told_, 'sentences of the core that a page shows as the core made them').toEqual({});
+
+  await page.goto('/');
+  await page.getByRole('button', { name: /^Konto von/ }).click();
+  await page.getByRole('button', { name: 'Sprache: Deutsch' }).click();
+  await page.getByRole('menuitemradio', { name: 'English' }).click();
+  await expect(page.getByRole('heading', { name: 'Ready now' })).toBeVisible();
+  await page.reload();
+  await expect(page.getByRole('heading', { name: 'Ready now' })).toBeVisible();
+  await expect(page.locator('html')).toHaveAttribute('lang', 'en');
+});
+
+test('a set is prescribed and done in German, with a comma in its figures', async ({ page }) => {
+  await page.goto('/');
+  await page.getByRole('link', { name: 'Odalys Ferrant' }).first().click();
+  const chain = page.getByRole('navigation', { name: 'Kette' });
+  await chain.getByRole('link', { name: /Planen/ }).click();
+  const share = page.getByLabel(/^Last/).first();
+  await share.fill('32,5');
+  await share.press('Tab');
+  await expect(share).toHaveValue('32,5');
+  await expect(page.getByText(/, wirklich \d/).first()).toBeVisible();
+  await expect(page.getByRole('main')).not.toContainText(/\d\.\d+ (kg|cm|%)/);
+
+  await chain.getByRole('link', { name: /Training/ }).click();
+  await page.getByRole('button', { name: 'Einheit öffnen' }).click();
+  await expect(
+    page.getByRole('heading', { name: /^Aufpumpen: linker Oberschenkel auf \d+ mmHg/ }),
+  ).toBeVisible();
+  await page.keyboard.press('Space');
+  await page.keyboard.press('Space');
+  await expect(page.getByRole('heading', { name: /^Satz 1/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Satz hier beenden/ })).toBeVisible();
+  await bringAxe(page);
+  expect(await wrongIn(page, 'paper')).toEqual([]);
+});
+
+test('who is not let in reads why in German', async ({ browser, nervato }) => {
+  const context = await browser.newContext({ baseURL: nervato.address, locale: 'de-AT' });
+  const page = await context.newPage();
+  await page.goto('/');
+  await page.getByLabel('Name').fill('ines');
+  await page.getByLabel('Passphrase').fill('nothing of the kind');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('Name und Passphrase passen nicht zusammen.')).toBeVisible();
+  await signIn(context, nervato.address);
+  await page.goto('/somewhere');
+  await expect(page.getByRole('heading', { name: 'Unter dieser Adresse ist nichts' })).toBeVisible();
+});
