@@ -1,7 +1,22 @@
-import { transformAsync } from '@babel/core';
+import { type PluginObj, type TransformOptions, types as t, transformAsync } from '@babel/core';
 import { formatter } from '@lingui/format-po';
+import { compileMessage } from '@lingui/message-utils/compileMessage';
 import { lingui } from '@lingui/vite-plugin';
 import type { Plugin } from 'vite';
+
+/** Messages with something put in, in parts, so that the page need not bring what takes sentences apart. */
+const inParts: PluginObj = {
+  visitor: {
+    ObjectExpression({ node }) {
+      if (!node.leadingComments?.some(({ value }) => value === 'i18n')) return;
+      for (const property of node.properties) {
+        if (!t.isObjectProperty(property) || !t.isIdentifier(property.key, { name: 'message' })) continue;
+        if (t.isStringLiteral(property.value) && property.value.value.includes('{'))
+          property.value = t.valueToNode(compileMessage(property.value.value));
+      }
+    },
+  },
+};
 
 /** Marks the words of the interface as messages; English stays in the code, so that it needs no catalogue to be shown. */
 const macros = (): Plugin => ({
@@ -10,15 +25,23 @@ const macros = (): Plugin => ({
   transform: {
     filter: { id: /\/web\/.*\.tsx?$/, code: /@lingui\/(core|react)\/macro/ },
     async handler(code, filename) {
-      const made = await transformAsync(code, {
+      const read = {
         filename,
         babelrc: false,
         configFile: false,
         sourceMaps: true,
         parserOpts: { plugins: filename.endsWith('x') ? ['typescript', 'jsx'] : ['typescript'] },
+      } satisfies TransformOptions;
+      const marked = await transformAsync(code, {
+        ...read,
         plugins: [['@lingui/babel-plugin-lingui-macro', { stripMessageField: false }]],
       });
-      return made?.code ? { code: made.code, map: JSON.stringify(made.map) } : null;
+      const ready = await transformAsync(marked?.code ?? code, {
+        ...read,
+        inputSourceMap: marked?.map ?? undefined,
+        plugins: [inParts],
+      });
+      return ready?.code ? { code: ready.code, map: JSON.stringify(ready.map) } : null;
     },
   },
 });

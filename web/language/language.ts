@@ -1,5 +1,4 @@
 import { i18n, type Messages } from '@lingui/core';
-import { compileMessage } from '@lingui/message-utils/compileMessage';
 import { followed } from '../state/store';
 
 /** Every language the interface speaks, in its own words. */
@@ -35,8 +34,8 @@ const OTHERS: Record<Exclude<Language, 'en'>, () => Promise<{ messages: Messages
 export async function speak(): Promise<void> {
   const spoken = language.get();
   document.documentElement.lang = spoken;
-  // English stands in the code, and is made into sentences as it is needed.
-  i18n.setMessagesCompiler(compileMessage);
+  // English stands in the code, and the build has taken apart what has something put in.
+  i18n.setMessagesCompiler((message) => [message]);
   i18n.loadAndActivate({
     locale: spoken,
     messages: spoken === 'en' ? {} : (await OTHERS[spoken]()).messages,
