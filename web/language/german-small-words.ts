@@ -109,6 +109,7 @@ export const GERMAN_SMALL_WORDS: readonly Pair[] = [
   ['accepted', 'angenommen'],
   ['edited', 'geändert'],
   ['declined', 'abgelehnt'],
+  ['due', 'fällig'],
   ['once', 'einmal'],
   ['twice', 'zweimal'],
   ['three', 'drei'],

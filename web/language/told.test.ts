@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { type Pair, speakWith, told } from './told';
+import { amidst, type Pair, speakEnglish, speakWith, told } from './told';
 
 const PAIRS: Pair[] = [
   ['left thigh', 'linker Oberschenkel'],
@@ -25,7 +25,7 @@ beforeAll(() =>
     decimals: (figure) => figure.replace(/[.,]/g, (mark) => (mark === '.' ? ',' : '.')),
   }),
 );
-afterAll(() => speakWith([], { joints: {}, decimals: (figure) => figure }));
+afterAll(speakEnglish);
 
 describe('what the core says in another language', () => {
   it('is found again by what stands still in it, whatever was put in', () => {
@@ -78,9 +78,14 @@ describe('what the core says in another language', () => {
 });
 
 describe('English', () => {
-  it('is as the core says it', () => {
-    fc.assert(
-      fc.property(fc.constantFrom(...PAIRS.map(([english]) => english)), (words) => told(words).length > 0),
-    );
+  beforeAll(speakEnglish);
+
+  it('is as the core says it, figures too', () => {
+    for (const [english] of PAIRS) expect(told(english)).toBe(english);
+    expect(told('54.5 cm')).toBe('54.5 cm');
+  });
+
+  it('begins a heading small in the midst of a sentence', () => {
+    expect(amidst('Ready now')).toBe('ready now');
   });
 });

@@ -46,6 +46,12 @@ export function speakWith(
   remembered.clear();
 }
 
+/** Makes `told` say everything as the core does. */
+export function speakEnglish(): void {
+  tongue = undefined;
+  remembered.clear();
+}
+
 /**
  * Words of the core in the language of the interface. The core makes its sentences in English; here each is found again by
  * what stands still in it, and what was put in is told likewise. What is not the core's, such as a name, stays as it is.
@@ -141,6 +147,13 @@ function ofParts(words: string, spoken: Tongue): string | undefined {
 /** How much it counts that a sentence begins with words of its own, in letters. */
 const BEGINS = 8;
 
+/** How many letters it takes to be sure of a sentence, by how it begins: with its own words, with what is put in, or amid a word. */
+function leastOf([start = '', next = '']: readonly string[]): number {
+  if (start !== '') return 7;
+  if (/^[A-Za-z]/.test(next)) return 20;
+  return next.startsWith(' ') ? 8 : 5;
+}
+
 /** Two holes side by side cannot be told apart: what is in both is one. */
 const joined = (words: string): string => words.replace(/(\{\d+\})(\{\d+\})+/g, '$1');
 
@@ -159,7 +172,7 @@ function sentenceOf([whole, other]: Pair): Sentence {
     holes: [...english.matchAll(/\{(\d+)\}/g)].map(([, hole]) => Number(hole)),
     // What begins with words of its own is told from others by them.
     letters: letters + (still[0] === '' ? 0 : BEGINS),
-    isSure: letters > (still[0] === '' ? 11 : 6),
+    isSure: letters >= leastOf(still),
     longest: still.reduce((a, b) => (b.length > a.length ? b : a), '').trim(),
     into,
   };
