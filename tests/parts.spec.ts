@@ -112,6 +112,22 @@ test('a question is unanswered until it is answered, and keeps an answer that is
   expect(await slept.getByRole('radio').allTextContents()).toEqual(['No', 'Yes']);
 });
 
+test('a tip says what a sign means beneath a pointer and by key, and goes by Escape', async ({ page }) => {
+  const row = part(page, 'One of a few').getByRole('radiogroup', { name: 'As a row' });
+  const [first, second] = [row.getByRole('radio').first(), row.getByRole('radio').nth(1)];
+  const tip = page.getByRole('tooltip');
+  await first.hover();
+  await expect(tip).toHaveText(/, for a start$/);
+  await first.click();
+  await expect(tip).toHaveCount(0);
+  await expect(first).toBeChecked();
+  await page.keyboard.press('ArrowRight');
+  await expect(second).toBeFocused();
+  await expect(tip).toHaveText(/, for a start$/);
+  await page.keyboard.press('Escape');
+  await expect(tip).toHaveCount(0);
+});
+
 test('a box is ticked by its words, and none ticked is said beneath', async ({ page }) => {
   const boxes = part(page, 'Boxes to tick');
   await boxes.getByText('Thu').click();

@@ -131,7 +131,12 @@ function Choices() {
   return (
     <>
       <Row>
-        <Choice label="As a row" value={band} options={BANDS} onChange={setBand} />
+        <Choice
+          label="As a row"
+          value={band}
+          options={BANDS.map((option) => ({ ...option, hint: `${option.label}, for a start` }))}
+          onChange={setBand}
+        />
         <Picker label="As a list" value={band} options={BANDS} onChange={setBand} />
         <p>
           In a sentence: with the <WordMenu label="Band" value={band} options={BANDS} onChange={setBand} />.

@@ -1,5 +1,6 @@
 import { ToggleGroup } from 'radix-ui';
 import { told } from '../language/told';
+import { Tip } from './Tip';
 
 /** One of a few, as a row of buttons. */
 export function Choice<T extends string>({
@@ -27,14 +28,14 @@ export function Choice<T extends string>({
         className="mt-1 flex flex-wrap gap-1"
       >
         {options.map((option) => (
-          <ToggleGroup.Item
-            key={option.value}
-            value={option.value}
-            title={told(option.hint)}
-            className="min-h-11 rounded-sm border border-ink/40 px-3 data-[state=on]:border-plum data-[state=on]:bg-plum data-[state=on]:text-on-plum"
-          >
-            {told(option.label)}
-          </ToggleGroup.Item>
+          <Tip key={option.value} words={told(option.hint)}>
+            <ToggleGroup.Item
+              value={option.value}
+              className="min-h-11 rounded-sm border border-ink/40 px-3 aria-checked:border-plum aria-checked:bg-plum aria-checked:text-on-plum"
+            >
+              {told(option.label)}
+            </ToggleGroup.Item>
+          </Tip>
         ))}
       </ToggleGroup.Root>
     </fieldset>

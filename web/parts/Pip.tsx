@@ -1,6 +1,7 @@
+import { t } from '@lingui/core/macro';
 import type { LinkState } from '#core/record/link';
 
-const WORDS: Record<LinkState, string> = { good: 'good', due: 'due', held: 'held', missing: 'missing' };
+const WORDS: Record<LinkState, string> = { good: t`good`, due: t`due`, held: t`held`, missing: t`missing` };
 
 /** A link's state by shape: filled good, half due, ring missing, notch held. Never by colour alone. */
 export function Pip({ state, size = 14 }: { state: LinkState; size?: number }) {

@@ -58,7 +58,7 @@ const EVERY_ACTION = {
     words: t`Leave what is open as it was: a form, a list, a question, the tour`,
     where: 'everywhere',
   },
-  accept: { keys: 'enter', is: 'place', written: t`Enter`, words: t`Accept`, where: 'everywhere' },
+  accept: { keys: 'enter', is: 'place', written: 'Enter', words: t`Accept`, where: 'everywhere' },
   next: {
     keys: 'space',
     is: 'place',
@@ -145,7 +145,7 @@ const EVERY_ACTION = {
   'open-lane': {
     keys: 'enter',
     is: 'place',
-    written: t`Enter`,
+    written: 'Enter',
     words: t`Open the lane in hand`,
     where: 'floor',
   },

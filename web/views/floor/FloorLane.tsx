@@ -12,6 +12,7 @@ import type { LiveSession } from '../../data/live-session';
 import { told } from '../../language/told';
 import { Button, KeyHint } from '../../parts/Button';
 import { clock, countdown, pressureWords } from '../../parts/format';
+import { Tip } from '../../parts/Tip';
 import { stepWords } from '../../words/step-words';
 import { LaneStrip } from './LaneStrip';
 
@@ -94,19 +95,18 @@ export function FloorLane({
               {forWhom}
             </Button>
           )}
-          <Button className="px-3" title={t`Looser (L)`} onClick={() => act({ do: 'loosen' })}>
-            <span aria-hidden>▾</span>
-            <span className="sr-only">{t`Looser`}</span>
-            {forWhom}
-          </Button>
-          <Button
-            className="px-3"
-            title={t`Release (R)`}
-            disabled={worn.length === 0}
-            onClick={() => act({ do: 'release' })}
-          >
-            <Trans>Release{forWhom}</Trans>
-          </Button>
+          <Tip words={t`Looser (L)`}>
+            <Button className="px-3" onClick={() => act({ do: 'loosen' })}>
+              <span aria-hidden>▾</span>
+              <span className="sr-only">{t`Looser`}</span>
+              {forWhom}
+            </Button>
+          </Tip>
+          <Tip words={t`Release (R)`}>
+            <Button className="px-3" disabled={worn.length === 0} onClick={() => act({ do: 'release' })}>
+              <Trans>Release{forWhom}</Trans>
+            </Button>
+          </Tip>
         </div>
       </div>
     </li>

@@ -66,7 +66,7 @@ export function ComparisonForm({
       onSubmit={handleSubmit((asked) => begin.mutate({ id: newId(), wish: asked }, { onSuccess: done }))}
     >
       <Picker
-        label={t`Measure`}
+        label={t({ message: 'Measure', context: 'what is measured' })}
         value={wish.measureId}
         onChange={(id) =>
           reset(

@@ -75,7 +75,12 @@ export function TakeMeasure({
         if (wrong.length === 0 && !keep.isPending) void send(taken).catch(() => undefined);
       }}
     >
-      <Picker label={t`Measure`} value={measureId} onChange={choose} options={takenHere(book)} />
+      <Picker
+        label={t({ message: 'Measure', context: 'what is measured' })}
+        value={measureId}
+        onChange={choose}
+        options={takenHere(book)}
+      />
       <p className="text-[15px] text-quiet">{told(measure.cue)}</p>
       {limbs.length > 0 && (
         <Choice

@@ -212,7 +212,14 @@ function Outcomes({ practice }: OfPaper) {
   const measures = Object.values(measureBook(practice.ownMeasures)).filter(({ isLeftOut }) => !isLeftOut);
   return (
     <EmptyTable
-      heads={[t`Measure`, t`Limb, setting`, '1', '2', '3', t`Note`]}
+      heads={[
+        t({ message: 'Measure', context: 'what is measured' }),
+        t`Limb, setting`,
+        '1',
+        '2',
+        '3',
+        t`Note`,
+      ]}
       rows={measures.map(({ label, unit, setting }) => [
         `${told(label)}, ${told(unit)}`,
         told(setting) ?? '',

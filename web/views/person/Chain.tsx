@@ -5,6 +5,7 @@ import { LINK_LABELS, type LinkId } from '#core/record/link';
 import { measuresDue } from '#core/record/tests-due';
 import { told } from '../../language/told';
 import { Pip } from '../../parts/Pip';
+import { Tip } from '../../parts/Tip';
 import { usePlanSearch } from '../../parts/use-plan-in-hand';
 
 const BESIDE = {
@@ -47,26 +48,27 @@ export function Chain({
       <ol className="grid grid-cols-3 border-y border-ink/40 lg:grid-cols-6">
         {client.chain.map((link) => (
           <li key={link.id} className="border-rule not-last:border-r">
-            <Link
-              to={`/people/${client.id}/${link.id}${search}`}
-              aria-current={link.id === chosen ? 'step' : undefined}
-              title={told(link.reason)}
-              className="block h-full border-b-4 border-transparent px-3 py-2 hover:bg-tint aria-[current=step]:border-plum aria-[current=step]:bg-tint"
-            >
-              <span className="flex items-center gap-2 text-[15px]">
-                <Pip state={link.state} /> {told(LINK_LABELS[link.id])}
-              </span>
-              <span
-                className={`mt-1 block text-base leading-tight ${startsWithDigit(link.figure) ? 'figures' : ''} ${gives.figure}`}
+            <Tip words={told(link.reason)}>
+              <Link
+                to={`/people/${client.id}/${link.id}${search}`}
+                aria-current={link.id === chosen ? 'step' : undefined}
+                className="block h-full border-b-4 border-transparent px-3 py-2 hover:bg-tint aria-[current=step]:border-plum aria-[current=step]:bg-tint"
               >
-                {told(link.figure)}
-              </span>
-              {link.state !== 'good' && link.state !== 'missing' && (
-                <span className={`mt-1 block text-[13px] leading-snug text-ochre notched ${gives.reason}`}>
-                  {told(link.reason)}
+                <span className="flex items-center gap-2 text-[15px]">
+                  <Pip state={link.state} /> {told(LINK_LABELS[link.id])}
                 </span>
-              )}
-            </Link>
+                <span
+                  className={`mt-1 block text-base leading-tight ${startsWithDigit(link.figure) ? 'figures' : ''} ${gives.figure}`}
+                >
+                  {told(link.figure)}
+                </span>
+                {link.state !== 'good' && link.state !== 'missing' && (
+                  <span className={`mt-1 block text-[13px] leading-snug text-ochre notched ${gives.reason}`}>
+                    {told(link.reason)}
+                  </span>
+                )}
+              </Link>
+            </Tip>
           </li>
         ))}
       </ol>

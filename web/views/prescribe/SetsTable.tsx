@@ -7,6 +7,7 @@ import { plain } from '../../parts/format';
 import { NumberField } from '../../parts/NumberField';
 import { NumberInput } from '../../parts/NumberInput';
 import { Tick } from '../../parts/Tick';
+import { Tip } from '../../parts/Tip';
 import { useTypedNumber } from '../../parts/use-typed-number';
 import { useUndoable } from '../../parts/use-undoable';
 import { changeSet } from './choices';
@@ -130,9 +131,9 @@ export function SetsTable({
                     }
                   />
                 ) : (
-                  <span className="figures pl-2 text-quiet" title={t`To the next exercise`}>
-                    {plain(set.restMs / 1000)} →
-                  </span>
+                  <Tip words={t`To the next exercise`}>
+                    <span className="figures pl-2 text-quiet">{plain(set.restMs / 1000)} →</span>
+                  </Tip>
                 )}
               </td>
               <td>

@@ -54,7 +54,12 @@ export function RespondersView() {
     <div className="space-y-5 p-6">
       <PracticeHead title={t`Whom it helped`}>
         <div className="w-64">
-          <Picker label={t`Measure`} value={measureId} onChange={setMeasureId} options={takenHere(book)} />
+          <Picker
+            label={t({ message: 'Measure', context: 'what is measured' })}
+            value={measureId}
+            onChange={setMeasureId}
+            options={takenHere(book)}
+          />
         </div>
         <div className="w-52">
           <Picker
