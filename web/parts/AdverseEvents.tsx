@@ -2,13 +2,14 @@ import { t } from '@lingui/core/macro';
 import { useState } from 'react';
 import { v4 as newId } from 'uuid';
 import type { NewAdverseEvent } from '#contract/outcomes';
-import { failureWords, fieldProblem } from '../data/api';
+import { failureWords } from '../data/api';
 import { serverNow } from '../data/clock';
 import { useKeepAdverseEvent, useOutcomes } from '../data/outcomes';
 import { told } from '../language/told';
 import { Button } from './Button';
 import { Field, FieldError } from './Field';
 import { dayAndTime } from './format';
+import { useFields } from './use-fields';
 
 const EMPTY = { what: '', done: '', outcome: '', told: '' };
 const FIELDS: [keyof typeof EMPTY, string, string][] = [
@@ -31,19 +32,23 @@ export function AdverseEvents({
 }) {
   const { data } = useOutcomes(clientId);
   const keep = useKeepAdverseEvent(clientId);
-  const [typed, setTyped] = useState<typeof EMPTY | null>(null);
+  const [isWriting, setWriting] = useState(false);
+  const fields = useFields(EMPTY, keep.error);
   const known = (data?.adverseEvents ?? []).filter(
     (event) => sessionId === null || event.sessionId === sessionId,
   );
-  const save = async () => {
-    if (!typed) return;
+  const leave = () => {
+    setWriting(false);
+    fields.empty();
+  };
+  const save = async (typed: typeof EMPTY) => {
     const event: NewAdverseEvent = {
       ...typed,
       id: newId(),
       sessionId,
       atMs: atMs ?? Math.round(serverNow()),
     };
-    if (await keep.mutateAsync(event).catch(() => null)) setTyped(null);
+    if (await keep.mutateAsync(event).catch(() => null)) leave();
   };
   return (
     <section aria-label={t`Adverse events`} className="max-w-4xl space-y-2 print:hidden">
@@ -53,21 +58,18 @@ export function AdverseEvents({
           <p className="text-[15px]">{t`${done}. ${outcome ? `${outcome}. ` : ''}Told: ${told}.`}</p>
         </div>
       ))}
-      {typed === null ? (
+      {!isWriting ? (
         <button
           type="button"
           className="min-h-9 underline underline-offset-4"
-          onClick={() => setTyped(EMPTY)}
+          onClick={() => setWriting(true)}
         >
           {t`Write down an adverse event`}
         </button>
       ) : (
         <form
           className="grid gap-3 border-l-4 border-ochre pl-4 sm:grid-cols-2"
-          onSubmit={(event) => {
-            event.preventDefault();
-            void save();
-          }}
+          {...fields.send((typed) => void save(typed))}
         >
           {FIELDS.map(([field, label, hint]) => (
             <Field
@@ -75,16 +77,14 @@ export function AdverseEvents({
               label={told(label)}
               hint={told(hint)}
               maxLength={field === 'told' ? 200 : 500}
-              value={typed[field]}
-              onChange={(event) => setTyped({ ...typed, [field]: event.target.value })}
-              error={fieldProblem(keep.error, field)}
+              {...fields.field(field)}
             />
           ))}
           <div className="flex gap-3 sm:col-span-2">
             <Button type="submit" kind="main" disabled={keep.isPending}>
               {t`Keep it`}
             </Button>
-            <Button leaves onClick={() => setTyped(null)}>
+            <Button leaves onClick={leave}>
               {t`Not now`}
             </Button>
           </div>

@@ -1,49 +1,40 @@
+import { zodResolver } from '@hookform/resolvers/zod';
 import { t } from '@lingui/core/macro';
 import { useMutation } from '@tanstack/react-query';
-import { useState } from 'react';
-import { api, failureWords, fieldProblem } from '../data/api';
+import { newPassphraseSchema } from '#contract/sign-in';
+import { api, failureWords } from '../data/api';
 import { must } from '../data/sign-in';
 import { Button } from './Button';
 import { Field, FieldError } from './Field';
+import { useFields } from './use-fields';
 
 /** A new passphrase; also asked of who came in by one that somebody else has made. */
 export function NewPassphrase({ then }: { then?: () => void }) {
-  const [old, setOld] = useState('');
-  const [passphrase, setPassphrase] = useState('');
   const change = useMutation({
-    mutationFn: () => must(api.me.passphrase.$post({ json: { old, passphrase } })),
+    mutationFn: (json: { old: string; passphrase: string }) => must(api.me.passphrase.$post({ json })),
     onSuccess: () => {
-      setOld('');
-      setPassphrase('');
+      fields.empty();
       then?.();
     },
   });
+  const fields = useFields({ old: '', passphrase: '' }, change.error, zodResolver(newPassphraseSchema));
+  const { old, passphrase } = fields.typed;
   return (
-    <form
-      className="space-y-3 border-t border-ink/40 pt-4"
-      onSubmit={(event) => {
-        event.preventDefault();
-        change.mutate();
-      }}
-    >
+    <form className="space-y-3 border-t border-ink/40 pt-4" {...fields.send((typed) => change.mutate(typed))}>
       <h2 className="text-xl font-semibold">{t`A new passphrase`}</h2>
       <div className="grid gap-4 sm:grid-cols-2">
         <Field
           label={t`The one you have`}
           type="password"
           autoComplete="current-password"
-          value={old}
-          onChange={(event) => setOld(event.target.value)}
-          error={fieldProblem(change.error, 'old')}
+          {...fields.field('old')}
         />
         <Field
           label={t`The new one`}
           type="password"
           autoComplete="new-password"
           hint={t`At least 12 characters: four or five words are easy to keep in mind.`}
-          value={passphrase}
-          onChange={(event) => setPassphrase(event.target.value)}
-          error={fieldProblem(change.error, 'passphrase')}
+          {...fields.field('passphrase')}
         />
       </div>
       {change.error && <FieldError>{failureWords(change.error)}</FieldError>}

@@ -1,7 +1,8 @@
+import { zodResolver } from '@hookform/resolvers/zod';
 import { t } from '@lingui/core/macro';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
-import { api, failureWords, fieldProblem } from '../../data/api';
+import { newPinSchema } from '#contract/sign-in';
+import { api, failureWords } from '../../data/api';
 import { KEYS } from '../../data/keys';
 import { must, signOut, useMe } from '../../data/sign-in';
 import { told } from '../../language/told';
@@ -9,6 +10,7 @@ import { Button } from '../../parts/Button';
 import { CertificateWords } from '../../parts/CertificateWords';
 import { Field, FieldError } from '../../parts/Field';
 import { Done, NewPassphrase } from '../../parts/NewPassphrase';
+import { useFields } from '../../parts/use-fields';
 import { SecondDevice } from './SecondDevice';
 
 /** One's own account: the passphrase, the PIN of shared devices, the codes of a second device. */
@@ -36,24 +38,21 @@ export function AccountView() {
 
 function Pin({ hasPin }: { hasPin: boolean }) {
   const queries = useQueryClient();
-  const [passphrase, setPassphrase] = useState('');
-  const [pin, setPin] = useState('');
   const set = useMutation({
-    mutationFn: () => must(api.me.pin.$post({ json: { passphrase, pin } })),
+    mutationFn: (json: { passphrase: string; pin: string | null }) => must(api.me.pin.$post({ json })),
     onSuccess: () => {
-      setPassphrase('');
-      setPin('');
+      fields.empty();
       return queries.invalidateQueries({ queryKey: KEYS.me });
     },
   });
+  const fields = useFields<{ passphrase: string; pin: string | null }>(
+    { passphrase: '', pin: '' },
+    set.error,
+    zodResolver(newPinSchema),
+  );
+  const { passphrase, pin } = fields.typed;
   return (
-    <form
-      className="space-y-3 border-t border-ink/40 pt-4"
-      onSubmit={(event) => {
-        event.preventDefault();
-        set.mutate();
-      }}
-    >
+    <form className="space-y-3 border-t border-ink/40 pt-4" {...fields.send((typed) => set.mutate(typed))}>
       <h2 className="text-xl font-semibold">{t`PIN on shared devices`}</h2>
       <p className="text-[15px] text-quiet">
         {t`${hasPin ? t`You have one.` : t`You have none yet.`} On a device where you have signed in today it brings you back after a lock, and lets a colleague hand the device to you.`}
@@ -65,17 +64,13 @@ function Pin({ hasPin }: { hasPin: boolean }) {
           inputMode="numeric"
           autoComplete="off"
           hint={t`Four to eight figures.`}
-          value={pin}
-          onChange={(event) => setPin(event.target.value)}
-          error={fieldProblem(set.error, 'pin')}
+          {...fields.field('pin')}
         />
         <Field
           label={t`Your passphrase`}
           type="password"
           autoComplete="current-password"
-          value={passphrase}
-          onChange={(event) => setPassphrase(event.target.value)}
-          error={fieldProblem(set.error, 'passphrase')}
+          {...fields.field('passphrase')}
         />
       </div>
       {set.error && <FieldError>{failureWords(set.error)}</FieldError>}

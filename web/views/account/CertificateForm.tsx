@@ -1,7 +1,7 @@
 import { t } from '@lingui/core/macro';
-import { useState } from 'react';
 import { Button } from '../../parts/Button';
 import { DateField } from '../../parts/DateField';
+import { useFields } from '../../parts/use-fields';
 
 /** Until when somebody's certificate in this training is valid; an empty date is none. */
 export function CertificateForm({
@@ -11,18 +11,19 @@ export function CertificateForm({
   untilDay: string | null;
   save: (untilDay: string | null) => void;
 }) {
-  const [chosen, setChosen] = useState(untilDay ?? '');
+  const { typed, set, send } = useFields({ chosen: untilDay ?? '' }, null);
   return (
     <form
       className="flex flex-wrap items-end gap-3"
-      onSubmit={(event) => {
-        event.preventDefault();
-        save(chosen === '' ? null : chosen);
-      }}
+      {...send(({ chosen }) => save(chosen === '' ? null : chosen))}
     >
-      <DateField label={t`Certificate valid until`} value={chosen} onChange={setChosen} />
+      <DateField
+        label={t`Certificate valid until`}
+        value={typed.chosen}
+        onChange={(day) => set('chosen', day)}
+      />
       <Button type="submit" kind="main">
-        {chosen === '' ? t`Keep none` : t`Keep the date`}
+        {typed.chosen === '' ? t`Keep none` : t`Keep the date`}
       </Button>
     </form>
   );

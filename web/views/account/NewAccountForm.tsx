@@ -1,5 +1,4 @@
 import { t } from '@lingui/core/macro';
-import { useState } from 'react';
 import type { Accounts } from '#contract/sign-in';
 import { ROLES, type Role } from '#core/access/deeds';
 import { openAccount, useAccountWrite } from '../../data/accounts';
@@ -10,8 +9,11 @@ import { Choice } from '../../parts/Choice';
 import { Field, FieldError } from '../../parts/Field';
 import { Picker } from '../../parts/Picker';
 import { Tick } from '../../parts/Tick';
+import { useFields } from '../../parts/use-fields';
 
 const NEW = 'new';
+
+type Typed = { who: string; personName: string; role: Role; name: string; isOwner: boolean };
 
 /** An account for somebody on record, or for somebody new; the server makes the first passphrase. */
 export function NewAccountForm({
@@ -22,32 +24,34 @@ export function NewAccountForm({
   done: (made: { name: string; passphrase: string } | null) => void;
 }) {
   const write = useAccountWrite(openAccount);
-  const [who, setWho] = useState(without[0]?.id ?? NEW);
-  const [personName, setPersonName] = useState('');
-  const [role, setRole] = useState<Role>('clinician');
-  const [name, setName] = useState('');
-  const [isOwner, setOwner] = useState(false);
+  const { typed, set, field, send } = useFields<Typed>(
+    { who: without[0]?.id ?? NEW, personName: '', role: 'clinician', name: '', isOwner: false },
+    write.error,
+  );
+  const { who, personName, role, name, isOwner } = typed;
   const called = who === NEW ? personName : (without.find(({ id }) => id === who)?.name ?? '');
   return (
     <form
       className="max-w-2xl space-y-4 border-t border-ink/40 pt-4"
-      onSubmit={(event) => {
-        event.preventDefault();
+      {...send(() => {
         const practitioner = who === NEW ? { name: personName, role } : { id: who };
         write.mutate(
           { practitioner, name, isOwner },
           { onSuccess: ({ passphrase }) => done({ name: called, passphrase }) },
         );
-      }}
+      })}
     >
       <h2 className="text-xl font-semibold">{t`A new account`}</h2>
       {without.length > 0 && (
         <Picker
           label={t`For`}
           value={who}
-          onChange={setWho}
+          onChange={(id) => set('who', id)}
           options={[
-            ...without.map(({ id, name: label, role: of }) => ({ value: id, label: `${label}, ${of}` })),
+            ...without.map(({ id, name: label, role: of }) => ({
+              value: id,
+              label: `${label}, ${told(of)}`,
+            })),
             { value: NEW, label: t`somebody new` },
           ]}
         />
@@ -58,26 +62,18 @@ export function NewAccountForm({
             label={t`Their name`}
             autoFocus
             autoComplete="off"
-            value={personName}
-            onChange={(event) => setPersonName(event.target.value)}
+            {...field('personName', 'practitioner.name')}
           />
           <Choice
             label={t`They are a`}
             value={role}
-            onChange={setRole}
+            onChange={(next) => set('role', next)}
             options={ROLES.map((value) => ({ value, label: told(value) }))}
           />
         </>
       )}
-      <Field
-        label={t`Name to sign in by`}
-        autoComplete="off"
-        autoCapitalize="none"
-        value={name}
-        onChange={(event) => setName(event.target.value)}
-        error={fieldProblem(write.error, 'name')}
-      />
-      <Tick checked={isOwner} onChange={setOwner}>
+      <Field label={t`Name to sign in by`} autoComplete="off" autoCapitalize="none" {...field('name')} />
+      <Tick checked={isOwner} onChange={(checked) => set('isOwner', checked)}>
         {t`owns the practice too: accounts, backups and exports`}
       </Tick>
       {write.error && !fieldProblem(write.error, 'name') && (

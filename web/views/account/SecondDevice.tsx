@@ -1,52 +1,46 @@
 import { t } from '@lingui/core/macro';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
 import { api, failureWords, fieldProblem, read } from '../../data/api';
 import { KEYS } from '../../data/keys';
 import { must } from '../../data/sign-in';
 import { Button } from '../../parts/Button';
 import { Field, FieldError } from '../../parts/Field';
 import { QrCode } from '../../parts/QrCode';
+import { useFields } from '../../parts/use-fields';
 
 /** Codes that a second device shows, asked for beside the passphrase: set up by a picture it takes, and confirmed by its first code. */
 export function SecondDevice({ hasCode }: { hasCode: boolean }) {
   const queries = useQueryClient();
-  const [passphrase, setPassphrase] = useState('');
-  const [code, setCode] = useState('');
   const again = () => queries.invalidateQueries({ queryKey: KEYS.me });
   const begin = useMutation({
-    mutationFn: () => read<{ uri: string }>(api.me.code.$post({ json: { passphrase } })),
-    onSuccess: () => setPassphrase(''),
+    mutationFn: (json: { passphrase: string }) => read<{ uri: string }>(api.me.code.$post({ json })),
+    onSuccess: (): void => own.empty(),
   });
   const confirm = useMutation({
-    mutationFn: () => must(api.me.code.confirm.$post({ json: { code } })),
+    mutationFn: (json: { code: string }) => must(api.me.code.confirm.$post({ json })),
     onSuccess: () => {
       begin.reset();
-      setCode('');
+      shown.empty();
       return again();
     },
   });
   const end = useMutation({
-    mutationFn: () => must(api.me.code.end.$post({ json: { passphrase } })),
+    mutationFn: (json: { passphrase: string }) => must(api.me.code.end.$post({ json })),
     onSuccess: () => {
-      setPassphrase('');
+      own.empty();
       return again();
     },
   });
   const failed = hasCode ? end.error : begin.error;
+  const own = useFields<{ passphrase: string }>({ passphrase: '' }, failed);
+  const shown = useFields({ code: '' }, confirm.error);
   return (
     <section aria-labelledby="second-device" className="space-y-3 border-t border-ink/40 pt-4">
       <h2 id="second-device" className="text-xl font-semibold">
         {t`Codes of a second device`}
       </h2>
       {begin.data ? (
-        <form
-          className="space-y-3"
-          onSubmit={(event) => {
-            event.preventDefault();
-            confirm.mutate();
-          }}
-        >
+        <form className="space-y-3" {...shown.send((typed) => confirm.mutate(typed))}>
           <p className="text-[15px]">
             {t`Have an app for one-time codes take this picture, and type the code it shows.`}
           </p>
@@ -60,24 +54,15 @@ export function SecondDevice({ hasCode }: { hasCode: boolean }) {
               label={t`Code it shows`}
               inputMode="numeric"
               autoComplete="one-time-code"
-              value={code}
-              onChange={(event) => setCode(event.target.value)}
-              error={fieldProblem(confirm.error, 'code')}
+              {...shown.field('code')}
             />
           </div>
-          <Button type="submit" disabled={confirm.isPending || code.length !== 6}>
+          <Button type="submit" disabled={confirm.isPending || shown.typed.code.length !== 6}>
             {t`Confirm`}
           </Button>
         </form>
       ) : (
-        <form
-          className="space-y-3"
-          onSubmit={(event) => {
-            event.preventDefault();
-            if (hasCode) end.mutate();
-            else begin.mutate();
-          }}
-        >
+        <form className="space-y-3" {...own.send((typed) => (hasCode ? end : begin).mutate(typed))}>
           <p className="text-[15px] text-quiet">
             {hasCode
               ? t`A code is asked for beside your passphrase.`
@@ -88,12 +73,10 @@ export function SecondDevice({ hasCode }: { hasCode: boolean }) {
             type="password"
             autoComplete="current-password"
             className="max-w-sm"
-            value={passphrase}
-            onChange={(event) => setPassphrase(event.target.value)}
-            error={fieldProblem(failed, 'passphrase')}
+            {...own.field('passphrase')}
           />
           {failed && !fieldProblem(failed, 'passphrase') && <FieldError>{failureWords(failed)}</FieldError>}
-          <Button type="submit" disabled={passphrase === '' || begin.isPending || end.isPending}>
+          <Button type="submit" disabled={own.typed.passphrase === '' || begin.isPending || end.isPending}>
             {hasCode ? t`Ask for no code any more` : t`Set up codes`}
           </Button>
         </form>

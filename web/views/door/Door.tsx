@@ -10,6 +10,7 @@ import { Button } from '../../parts/Button';
 import { Field, FieldError } from '../../parts/Field';
 import { LanguageMenu } from '../../parts/LanguageMenu';
 import { NewPassphrase } from '../../parts/NewPassphrase';
+import { useFields } from '../../parts/use-fields';
 import { FirstStart } from './FirstStart';
 import { SignInForm } from './SignInForm';
 
@@ -94,14 +95,13 @@ function FirstPassphrase() {
 
 function PinForm({ who }: { who: OnDevice }) {
   const signIn = useSignIn();
-  const [pin, setPin] = useState('');
+  const { typed, field, send, empty } = useFields({ pin: '' }, null);
   return (
     <form
       className="space-y-3"
-      onSubmit={(event) => {
-        event.preventDefault();
-        signIn.mutate({ practitionerId: who.practitionerId, pin }, { onError: () => setPin('') });
-      }}
+      {...send(({ pin }) =>
+        signIn.mutate({ practitionerId: who.practitionerId, pin }, { onError: () => empty() }),
+      )}
     >
       <Field
         label={t`PIN of ${who.initials}`}
@@ -109,11 +109,10 @@ function PinForm({ who }: { who: OnDevice }) {
         inputMode="numeric"
         autoComplete="off"
         autoFocus
-        value={pin}
-        onChange={(event) => setPin(event.target.value)}
+        {...field('pin')}
       />
       {signIn.error && <FieldError>{failureWords(signIn.error)}</FieldError>}
-      <Button type="submit" kind="main" does="accept" disabled={pin.length < 4 || signIn.isPending}>
+      <Button type="submit" kind="main" does="accept" disabled={typed.pin.length < 4 || signIn.isPending}>
         {t`Unlock`}
       </Button>
     </form>

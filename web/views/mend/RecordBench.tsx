@@ -13,6 +13,7 @@ import { BenchHeading } from '../../parts/Bench';
 import { Button } from '../../parts/Button';
 import { Field, FieldError } from '../../parts/Field';
 import { dayAndTime } from '../../parts/format';
+import { useFields } from '../../parts/use-fields';
 import { Why } from '../../parts/Why';
 import { AboutPerson } from './AboutPerson';
 
@@ -138,23 +139,16 @@ function RetractForm({
   done: (changed: readonly Unsettled[] | null) => void;
 }) {
   const retract = useRetract(clientId);
-  const [reason, setReason] = useState('');
+  const { typed, field, send } = useFields({ reason: '' }, null);
   return (
     <form
       className="flex flex-wrap items-end gap-3 py-2"
-      onSubmit={(event) => {
-        event.preventDefault();
-        retract.mutate({ kind, id, reason }, { onSuccess: ({ unsettled }) => done(unsettled) });
-      }}
+      {...send(({ reason }) =>
+        retract.mutate({ kind, id, reason }, { onSuccess: ({ unsettled }) => done(unsettled) }),
+      )}
     >
-      <Field
-        className="min-w-64 flex-1"
-        label={t`Why it is wrong`}
-        autoFocus
-        value={reason}
-        onChange={(event) => setReason(event.target.value)}
-      />
-      <Button type="submit" disabled={reason.trim() === '' || retract.isPending}>
+      <Field className="min-w-64 flex-1" label={t`Why it is wrong`} autoFocus {...field('reason')} />
+      <Button type="submit" disabled={typed.reason.trim() === '' || retract.isPending}>
         {t`Retract it`}
       </Button>
       <Button leaves onClick={() => done(null)}>

@@ -5,13 +5,14 @@ import { useState } from 'react';
 import type { ClientRecord } from '#contract/client';
 import { LIMB_LABELS } from '#core/quantity/limb';
 import { proceduresInForce } from '#core/record/in-force';
-import { failureWords, fieldProblem } from '../../data/api';
+import { failureWords } from '../../data/api';
 import { useChangePerson } from '../../data/mend';
 import { useMay } from '../../data/queries';
 import { told } from '../../language/told';
 import { Button } from '../../parts/Button';
 import { Field, FieldError } from '../../parts/Field';
 import { day } from '../../parts/format';
+import { useFields } from '../../parts/use-fields';
 
 /** Why somebody comes and what they want, on a quiet line; what else is good to know, to read and to change, behind it. */
 export function PersonSide({ client }: { client: ClientRecord }) {
@@ -43,28 +44,22 @@ export function PersonSide({ client }: { client: ClientRecord }) {
 }
 
 function AboutForm({ client, close }: { client: ClientRecord; close: () => void }) {
-  const [typed, setTyped] = useState({ story: client.story, ...client.about });
   const change = useChangePerson(client.id);
+  const fields = useFields({ story: client.story, ...client.about }, change.error);
   const mayChange = useMay('record');
   const operations = proceduresInForce(client.facts, client.judgedAtMs);
-  const field = (key: keyof typeof typed, label: string) => (
+  const field = (key: 'story' | 'goals' | 'contact' | 'notes', label: string) => (
     <Field
       label={told(label)}
       autoComplete="off"
       readOnly={!mayChange}
-      value={typed[key]}
-      onChange={(event) => setTyped({ ...typed, [key]: event.target.value })}
-      error={fieldProblem(change.error, key === 'story' ? key : `about.${key}`)}
+      {...fields.field(key, key === 'story' ? key : `about.${key}`)}
     />
   );
-  const { story, ...about } = typed;
   return (
     <form
       className="space-y-3"
-      onSubmit={(event) => {
-        event.preventDefault();
-        change.mutate({ story, about }, { onSuccess: close });
-      }}
+      {...fields.send(({ story, ...about }) => change.mutate({ story, about }, { onSuccess: close }))}
     >
       {operations.length > 0 && (
         <ul className="text-[15px]">

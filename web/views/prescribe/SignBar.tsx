@@ -8,13 +8,14 @@ import type { Template } from '#contract/practice';
 import type { NewPrescription, SignedFor } from '#contract/prescription';
 import { hardFindings } from '#core/findings/finding';
 import type { SessionChoice } from '#core/plan/choices';
-import { api, failureWords, fieldProblem, read } from '../../data/api';
+import { api, failureWords, read } from '../../data/api';
 import { KEYS } from '../../data/keys';
 import { useMay, usePractitioner, useRecordWrite } from '../../data/queries';
 import { Button } from '../../parts/Button';
 import { Field, FieldError } from '../../parts/Field';
 import { Only } from '../../parts/Only';
 import { useAction } from '../../parts/use-action';
+import { useFields } from '../../parts/use-fields';
 import { useGuards } from '../../parts/use-guards';
 import { planSearch } from '../../parts/use-plan-in-hand';
 import { notify } from '../../state/notices';
@@ -80,18 +81,20 @@ function coursePlanSigned(record: ClientRecord, before: ClientRecord, signedFor:
 
 function KeepAsTemplate({ session, disabled }: { session: SessionChoice; disabled: boolean }) {
   const queries = useQueryClient();
-  const [name, setName] = useState<string | null>(null);
+  const [isNaming, setNaming] = useState(false);
   const keep = useMutation({
     mutationFn: (json: Template) => read(api.practice.templates.$post({ json })),
     onSuccess: (practice) => {
       queries.setQueryData(KEYS.practice, practice);
       notify(t`Kept as a template.`);
-      setName(null);
+      setNaming(false);
+      empty();
     },
   });
-  if (name === null) {
+  const { typed, field, send, empty } = useFields({ name: '' }, keep.error);
+  if (!isNaming) {
     return (
-      <Button disabled={disabled} onClick={() => setName('')}>
+      <Button disabled={disabled} onClick={() => setNaming(true)}>
         {t`Keep as a template`}
       </Button>
     );
@@ -99,19 +102,15 @@ function KeepAsTemplate({ session, disabled }: { session: SessionChoice; disable
   return (
     <form
       className="flex items-end gap-2"
-      onSubmit={(event) => {
-        event.preventDefault();
-        keep.mutate({ id: newId(), name, session });
-      }}
+      {...send(({ name }) => keep.mutate({ id: newId(), name, session }))}
     >
       <Field
         label={t`Name of the template`}
         autoFocus
-        value={name}
-        onChange={(event) => setName(event.target.value)}
-        error={fieldProblem(keep.error, 'name') ?? (keep.error ? failureWords(keep.error) : undefined)}
+        {...field('name')}
+        error={field('name').error ?? (keep.error ? failureWords(keep.error) : undefined)}
       />
-      <Button type="submit" disabled={name.trim() === '' || keep.isPending}>
+      <Button type="submit" disabled={typed.name.trim() === '' || keep.isPending}>
         {t`Keep`}
       </Button>
     </form>

@@ -4,12 +4,13 @@ import { useState } from 'react';
 import type { ClientRecord } from '#contract/client';
 import { type Hold, whyNotLift } from '#core/record/holds';
 import { holdsInForce } from '#core/record/in-force';
-import { api, failureWords, fieldProblem, read } from '../../data/api';
+import { api, failureWords, read } from '../../data/api';
 import { useMay, useRecordWrite } from '../../data/queries';
 import { told } from '../../language/told';
 import { Button } from '../../parts/Button';
 import { Field, FieldError } from '../../parts/Field';
 import { dayAndTime } from '../../parts/format';
+import { useFields } from '../../parts/use-fields';
 import { Why } from '../../parts/Why';
 
 /** What holds this person now, and how it ends; a later answer never erases it (rule SCR-5). */
@@ -31,10 +32,10 @@ export function Holds({ client }: { client: ClientRecord }) {
 
 function OneHold({ client, hold }: { client: ClientRecord; hold: Hold }) {
   const [lifting, setLifting] = useState(false);
-  const [reason, setReason] = useState('');
   const write = useRecordWrite((json: { reason: string }) =>
     read(api.clients[':id'].holds[':holdId'].lift.$post({ param: { id: client.id, holdId: hold.id }, json })),
   );
+  const { typed, field, send } = useFields({ reason: '' }, write.error);
   const notYet = whyNotLift(hold, client.judgedAtMs);
   const clinician = useMay('lift-hold');
   return (
@@ -51,21 +52,9 @@ function OneHold({ client, hold }: { client: ClientRecord; hold: Hold }) {
         </Button>
       )}
       {lifting && (
-        <form
-          className="mt-1 flex flex-wrap items-end gap-2"
-          onSubmit={(event) => {
-            event.preventDefault();
-            write.mutate({ reason });
-          }}
-        >
-          <Field
-            label={t`Reason for lifting it`}
-            autoFocus
-            value={reason}
-            onChange={(event) => setReason(event.target.value)}
-            error={fieldProblem(write.error, 'reason')}
-          />
-          <Button type="submit" disabled={reason.trim() === '' || write.isPending}>
+        <form className="mt-1 flex flex-wrap items-end gap-2" {...send((json) => write.mutate(json))}>
+          <Field label={t`Reason for lifting it`} autoFocus {...field('reason')} />
+          <Button type="submit" disabled={typed.reason.trim() === '' || write.isPending}>
             {t`Lift the hold`}
           </Button>
         </form>
