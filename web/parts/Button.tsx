@@ -43,7 +43,7 @@ export const ItsKey = ({ of }: { of: ActionId }) => <KeyHint>{ACTIONS[of].writte
 export function KeyHint({ children }: { children: string }) {
   return (
     <span
-      className="figures rounded-sm border border-current px-1.5 text-[13px] max-sm:hidden leading-5 font-normal"
+      className="figures rounded-sm border border-current px-1.5 text-[13px] whitespace-nowrap max-sm:hidden leading-5 font-normal"
       aria-hidden="true"
     >
       {children}

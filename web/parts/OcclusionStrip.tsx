@@ -202,6 +202,8 @@ function LaneFrame({
   width: number;
   height: number;
 }) {
+  // In some languages a limb is longer than the room before the strip.
+  const lines = limb.length > 12 ? limb.split(' ') : [limb];
   return (
     <>
       <line x1={LEFT} x2={width - RIGHT} y1={0} y2={0} stroke="var(--color-ink)" strokeDasharray="1 3" />
@@ -209,9 +211,17 @@ function LaneFrame({
       <text x={0} y={13} fontSize="13" fill="var(--color-quiet)" className="figures">
         {edge}
       </text>
-      <text x={0} y={height} fontSize="15" fill="var(--color-ink)">
-        {limb}
-      </text>
+      {lines.map((line, place) => (
+        <text
+          key={line}
+          x={0}
+          y={height - (lines.length - 1 - place) * 16}
+          fontSize="15"
+          fill="var(--color-ink)"
+        >
+          {line}
+        </text>
+      ))}
     </>
   );
 }

@@ -39,7 +39,7 @@ export const OfferPanel = memo(function OfferPanel({
       <p>
         {told(offered.reason)} <Why rule={offered.rule} />
       </p>
-      <div className="mt-1 flex gap-2">
+      <div className="mt-1 flex flex-wrap gap-2">
         <Button does="take" onClick={() => answer(true)}>
           {words.charAt(0).toUpperCase() + words.slice(1)}
         </Button>
