@@ -65,8 +65,14 @@ export const newReportSchema = z.object({ id: z.uuid(), content: reportSchema })
 export type NewReport = z.infer<typeof newReportSchema>;
 export type IssuedReport = { id: string; atMs: number; content: Report };
 
-/** The paper that a report is printed on. */
-export const onPaperSchema = z.object({ paper: z.enum(['A4', 'Letter']) });
+/** The paper that a report is printed on, and the language that is spoken where it is asked for. */
+export const onPaperSchema = z.object({
+  paper: z.enum(['A4', 'Letter']),
+  language: z
+    .string()
+    .regex(/^[a-z]{2}$/, 'Say a language by its two letters, such as en.')
+    .default('en'),
+});
 
 /** What was measured of a person, and what it is judged by. */
 export type OutcomesView = {

@@ -1,2 +1,2 @@
-/** Where the server's own print finds an issued report: `?ticket=…&paper=…`. Without zod, for the first view. */
+/** Where the server's own print finds an issued report: `?ticket=…&paper=…&language=…`. Without zod, for the first view. */
 export const PRINT_PATH = '/print';

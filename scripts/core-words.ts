@@ -24,7 +24,7 @@ function isWords(text: string): boolean {
   if (!/[A-Za-z’]{2,}/.test(bare.replace(/\b(mmHg|kg|lb|cm|min|LOP|1RM|RUN|RM)\b/g, ' '))) return false;
   if (/^[A-Z]+(-\d+)?$/.test(text) || /^(NFKD|Bundle|left right|two sided)$/.test(text)) return false;
   if (/^[\w-]+-[\w-]+( |$)/.test(text) && /^[a-z\d-]+( \{|$)/.test(text)) return false;
-  if (IS_OF_PROGRAMS.test(text)) return false;
+  if (text.includes('\n') || IS_OF_PROGRAMS.test(text)) return false;
   if (/^[a-z]\w*\.[\w{]|^\{\d+\}-|^\/|\.ts\b/.test(text)) return false;
   return /\s/.test(text.trim()) || /^[A-Z]/.test(text);
 }

@@ -169,12 +169,17 @@ export async function startApi(lasts: 'test' | 'file' = 'test') {
     return opened;
   };
   let orm = await open();
+  const printed: string[] = [];
   const makeApp = () =>
     createApp({
       orm,
       now: () => clock.nowMs,
       realNow: () => clock.realMs,
       firstWord: FIRST_WORD,
+      print: (path) => {
+        printed.push(path);
+        return Promise.resolve(new TextEncoder().encode('%PDF-'));
+      },
       log: pino({ level: 'silent' }),
     });
   let app = makeApp();
@@ -195,6 +200,8 @@ export async function startApi(lasts: 'test' | 'file' = 'test') {
   };
   return {
     clock,
+    /** Every page that was printed, by its address. */
+    printed,
     /** The answer as it comes, to a text. */
     raw: (method: string, path: string, text?: string, who: Who = 'clara') =>
       app.request(`/api${path}`, {

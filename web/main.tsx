@@ -5,10 +5,11 @@ import { PRINT_PATH } from '#contract/print';
 import { speak } from './language/language';
 
 // Words are made as modules are read, so nothing with words in it is read before the language is there.
-await speak();
+const { pathname, search } = window.location;
+await speak(pathname === PRINT_PATH ? new URLSearchParams(search).get('language') : undefined);
 
 // A page for the server's own print follows nobody and keeps nothing, so that it is soon at rest.
-if (window.location.pathname === PRINT_PATH) await import('./print');
+if (pathname === PRINT_PATH) await import('./print');
 // Who trains at home has no account: a page of its own, which keeps itself for when there is no network.
-else if (window.location.pathname === HOME_PATH) await import('./home');
+else if (pathname === HOME_PATH) await import('./home');
 else await import('./app');

@@ -317,6 +317,16 @@ describe('a report', () => {
         .status,
     ).toBe(400);
     expect(await api.sql("select action from audit where action = 'report-issued'")).toHaveLength(1);
+
+    const pdf = `/clients/${id}/reports/${issued.id}/pdf`;
+    const headers = { cookie: '__Host-nervato=clara' };
+    for (const asked of [{ paper: 'A4', language: 'de' }, { paper: 'Letter' }])
+      expect((await api.ask(pdf, { method: 'POST', headers, body: JSON.stringify(asked) })).status).toBe(200);
+    expect(api.printed).toEqual([
+      expect.stringMatching(/^\/print\?ticket=[\w-]+&paper=A4&language=de$/),
+      expect.stringMatching(/&paper=Letter&language=en$/),
+    ]);
+    expect((await api.refused(pdf, { paper: 'A4', language: '../de' })).status).toBe(400);
   });
 });
 

@@ -151,9 +151,10 @@ export const outcomeRoutes = new Hono<Env>()
     const { id } = await findClient(c.var.em, c.req.param('id'));
     const report = await c.var.em.findOne(ReportEntity, { id: c.req.param('reportId'), clientId: id });
     if (!report || !c.var.print) throw notFound('This report as PDF');
-    const { paper } = c.req.valid('json');
+    const { paper, language } = c.req.valid('json');
     const { id: reportId, atMs, content } = report;
-    const asked = new URLSearchParams({ ticket: c.var.tickets.give({ id: reportId, atMs, content }), paper });
+    const ticket = c.var.tickets.give({ id: reportId, atMs, content });
+    const asked = new URLSearchParams({ ticket, paper, language });
     const pdf = await c.var.print(`${PRINT_PATH}?${asked}`);
     await withAudit(c, { action: 'report-printed', subject: id, detail: { id: report.id } }, () => undefined);
     return c.body(pdf, 200, { 'content-type': 'application/pdf', 'cache-control': 'no-store' });

@@ -12,6 +12,7 @@ import type {
   WeekView,
 } from '#contract/outcomes';
 import type { MeasureId } from '#core/outcomes/measures';
+import { language } from '../language/language';
 import { api, read } from './api';
 import { KEYS } from './keys';
 import { saveFile } from './save-file';
@@ -78,7 +79,7 @@ export const useReportPdf = (id: string) =>
     }) => {
       const answer = await api.clients[':id'].reports[':reportId'].pdf.$post({
         param: { id, reportId: report.id },
-        json: { paper },
+        json: { paper, language: language.get() },
       });
       if (!answer.ok) return read(Promise.resolve(answer));
       saveFile(await answer.blob(), fileName);

@@ -30,9 +30,12 @@ const OTHERS: Record<Exclude<Language, 'en'>, () => Promise<{ messages: Messages
   de: () => import('./german'),
 };
 
-/** Makes the interface speak; call before anything with words in it is imported. */
-export async function speak(): Promise<void> {
-  const spoken = language.get();
+/**
+ * Makes the interface speak; call before anything with words in it is imported.
+ * @param asked the language a page for print is asked for in, whose browser has none of its own
+ */
+export async function speak(asked?: string | null): Promise<void> {
+  const spoken = isLanguage(asked) ? asked : language.get();
   document.documentElement.lang = spoken;
   // English stands in the code, and the build has taken apart what has something put in.
   i18n.setMessagesCompiler((message) => [message]);

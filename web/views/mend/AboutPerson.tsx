@@ -1,8 +1,8 @@
 import { t } from '@lingui/core/macro';
-import { type ReactNode, useState } from 'react';
+import { type FormHTMLAttributes, type ReactNode, useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { ClientRecord } from '#contract/client';
-import { failureWords, fieldProblem } from '../../data/api';
+import { failureWords } from '../../data/api';
 import { useTakeOut } from '../../data/in-and-out';
 import { useChangePerson, useErase, useMerge } from '../../data/mend';
 import { usePeople } from '../../data/people';
@@ -12,6 +12,7 @@ import { told } from '../../language/told';
 import { Button } from '../../parts/Button';
 import { Field, FieldError } from '../../parts/Field';
 import { SearchField } from '../../parts/SearchField';
+import { useFields } from '../../parts/use-fields';
 import { notifyDone } from '../../state/notices';
 
 type Open = 'names' | 'merge' | 'list' | 'forget' | null;
@@ -40,31 +41,17 @@ export function AboutPerson({ client }: { client: ClientRecord }) {
 
 function Names({ client, close }: { client: ClientRecord; close: () => void }) {
   const change = useChangePerson(client.id);
-  const [name, setName] = useState(client.name);
-  const [story, setStory] = useState(client.story);
+  const { field, send } = useFields({ name: client.name, story: client.story }, change.error);
   return (
     <Form
-      submit={() => change.mutate({ name, story }, { onSuccess: close })}
+      sends={send((typed) => change.mutate(typed, { onSuccess: close }))}
       words={t`Keep`}
       isPending={change.isPending}
       error={change.error}
       close={close}
     >
-      <Field
-        label={t`Name`}
-        autoFocus
-        autoComplete="off"
-        value={name}
-        onChange={(event) => setName(event.target.value)}
-        error={fieldProblem(change.error, 'name')}
-      />
-      <Field
-        label={t`Why they come`}
-        autoComplete="off"
-        value={story}
-        onChange={(event) => setStory(event.target.value)}
-        error={fieldProblem(change.error, 'story')}
-      />
+      <Field label={t`Name`} autoFocus autoComplete="off" {...field('name')} />
+      <Field label={t`Why they come`} autoComplete="off" {...field('story')} />
     </Form>
   );
 }
@@ -75,15 +62,15 @@ function Merge({ client, close }: { client: ClientRecord; close: () => void }) {
   const merge = useMerge(client.id);
   const [search, setSearch] = useState(client.name.split(' ').at(-1) ?? '');
   const [other, setOther] = useState<{ id: string; name: string } | null>(null);
-  const [reason, setReason] = useState('');
+  const { typed, field, send } = useFields({ reason: '' }, merge.error);
   const { upTo, isSettled } = usePeople(search.trim(), { first: 0, last: MOST_FOUND });
   const found = upTo(MOST_FOUND + 1).filter(({ id }) => id !== client.id);
   const [first] = found;
   return (
     <Form
-      submit={() => other && merge.mutate({ otherId: other.id, reason }, { onSuccess: close })}
+      sends={send(({ reason }) => other && merge.mutate({ otherId: other.id, reason }, { onSuccess: close }))}
       words={other ? t`Bring all of ${other.name} here` : t`Choose the other record`}
-      isPending={merge.isPending || other === null || reason.trim() === ''}
+      isPending={merge.isPending || other === null || typed.reason.trim() === ''}
       error={merge.error}
       close={close}
     >
@@ -112,17 +99,18 @@ function Merge({ client, close }: { client: ClientRecord; close: () => void }) {
         ))}
       </ul>
       {found.length === 0 && <p className="text-[15px] text-quiet">{t`Nobody else is found by that.`}</p>}
-      <Field label={t`How you know`} value={reason} onChange={(event) => setReason(event.target.value)} />
+      <Field label={t`How you know`} {...field('reason')} />
     </Form>
   );
 }
 
 function OffTheList({ client, close }: { client: ClientRecord; close: () => void }) {
   const change = useChangePerson(client.id);
+  const { send } = useFields({}, change.error);
   const navigate = useNavigate();
   return (
     <Form
-      submit={() =>
+      sends={send(() =>
         change.mutate(
           { archived: true },
           {
@@ -131,8 +119,8 @@ function OffTheList({ client, close }: { client: ClientRecord; close: () => void
               notifyDone(t`${client.name} is taken off the list.`, () => change.mutate({ archived: false }));
             },
           },
-        )
-      }
+        ),
+      )}
       words={t`Take off the list`}
       isPending={change.isPending}
       error={change.error}
@@ -149,15 +137,14 @@ function Forget({ client, close }: { client: ClientRecord; close: () => void }) 
   const erase = useErase(client.id);
   const takeOut = useTakeOut();
   const navigate = useNavigate();
-  const [name, setName] = useState('');
-  const [reason, setReason] = useState('');
+  const { typed, field, send } = useFields({ name: '', reason: '' }, erase.error);
   const fileName = fileStem(client.name);
   return (
     <Form
-      submit={() => erase.mutate({ name, reason }, { onSuccess: () => navigate('/') })}
+      sends={send((sent) => erase.mutate(sent, { onSuccess: () => navigate('/') }))}
       words={t`Forget them for good`}
       kind="stop"
-      isPending={erase.isPending || name.trim() !== client.name || reason.trim() === ''}
+      isPending={erase.isPending || typed.name.trim() !== client.name || typed.reason.trim() === ''}
       error={erase.error}
       close={close}
     >
@@ -170,25 +157,18 @@ function Forget({ client, close }: { client: ClientRecord; close: () => void }) 
       >
         {t`First: the whole record as a file`}
       </Button>
-      <Field
-        label={t`Type the name: ${client.name}`}
-        autoComplete="off"
-        value={name}
-        onChange={(event) => setName(event.target.value)}
-        error={fieldProblem(erase.error, 'name')}
-      />
+      <Field label={t`Type the name: ${client.name}`} autoComplete="off" {...field('name')} />
       <Field
         label={t`Who asked for it, and why, without their name`}
         autoComplete="off"
-        value={reason}
-        onChange={(event) => setReason(event.target.value)}
+        {...field('reason')}
       />
     </Form>
   );
 }
 
 function Form({
-  submit,
+  sends,
   words,
   kind = 'main',
   isPending,
@@ -196,7 +176,7 @@ function Form({
   close,
   children,
 }: {
-  submit: () => void;
+  sends: FormHTMLAttributes<HTMLFormElement>;
   words: string;
   kind?: 'main' | 'stop';
   isPending: boolean;
@@ -205,13 +185,7 @@ function Form({
   children: ReactNode;
 }) {
   return (
-    <form
-      className="max-w-2xl space-y-4 border-l-4 border-plum pl-4"
-      onSubmit={(event) => {
-        event.preventDefault();
-        submit();
-      }}
-    >
+    <form className="max-w-2xl space-y-4 border-l-4 border-plum pl-4" {...sends}>
       {children}
       {error !== null && <FieldError>{failureWords(error)}</FieldError>}
       <div className="flex flex-wrap gap-3">

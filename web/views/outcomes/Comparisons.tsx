@@ -24,6 +24,7 @@ import { Field, FieldError } from '../../parts/Field';
 import { day, plain } from '../../parts/format';
 import { noonOf } from '../../parts/noon';
 import { Only } from '../../parts/Only';
+import { useFields } from '../../parts/use-fields';
 import { ComparisonForm } from './ComparisonForm';
 
 /** With the cuff against without, in this person alone: what was drawn, what is there, what it says and what it cannot. */
@@ -141,14 +142,15 @@ function Values({ values, unit }: { values: readonly ToCompare[]; unit: string }
 const onDay = (of: number): string => day(noonOf(of).getTime());
 
 function End({ client, comparisonId }: { client: ClientRecord; comparisonId: string }) {
-  const [why, setWhy] = useState<string | null>(null);
+  const [isEnding, setEnding] = useState(false);
   const end = useEndComparison(client.id);
-  if (why === null) {
+  const { typed, field, send } = useFields({ why: '' }, end.error);
+  if (!isEnding) {
     return (
       <button
         type="button"
         className="min-h-9 text-[15px] underline underline-offset-4"
-        onClick={() => setWhy('')}
+        onClick={() => setEnding(true)}
       >
         {t`End it early`}
       </button>
@@ -157,19 +159,11 @@ function End({ client, comparisonId }: { client: ClientRecord; comparisonId: str
   return (
     <form
       className="flex flex-wrap items-end gap-3"
-      onSubmit={(event) => {
-        event.preventDefault();
-        if (why.trim() !== '') end.mutate({ comparisonId, why });
-      }}
+      {...send(({ why }) => why.trim() !== '' && end.mutate({ comparisonId, why }))}
     >
-      <Field
-        className="min-w-64 flex-1"
-        label={t`Why it ends`}
-        value={why}
-        onChange={(event) => setWhy(event.target.value)}
-      />
+      <Field className="min-w-64 flex-1" label={t`Why it ends`} {...field('why')} />
       <Only deed="sign">
-        <Button type="submit" disabled={why.trim() === '' || end.isPending}>
+        <Button type="submit" disabled={typed.why.trim() === '' || end.isPending}>
           {t`End it`}
         </Button>
       </Only>

@@ -10,6 +10,7 @@ import { told } from '../../language/told';
 import { Button } from '../../parts/Button';
 import { Field, FieldError } from '../../parts/Field';
 import { dayAndTime, plain } from '../../parts/format';
+import { useFields } from '../../parts/use-fields';
 
 /** Every measure as it was taken, with its repeats; one that does not count says why, and stays. */
 export function Found({
@@ -52,7 +53,8 @@ function TakenLine({
 }) {
   const { id, limb, setting, atMs, value, repeats, note, withdrawn } = outcome;
   const withdraw = useWithdrawOutcome(clientId);
-  const [reason, setReason] = useState<string | null>(null);
+  const [isAsking, setAsking] = useState(false);
+  const { typed, field, send } = useFields({ reason: '' }, withdraw.error);
   return (
     <li className="border-b border-rule py-1.5">
       <div className="flex flex-wrap items-baseline gap-x-5">
@@ -73,27 +75,19 @@ function TakenLine({
           <button
             type="button"
             className="min-h-9 text-[15px] underline underline-offset-4"
-            onClick={() => setReason(reason === null ? '' : null)}
+            onClick={() => setAsking(!isAsking)}
           >
             {t`It does not count`}
           </button>
         )}
       </div>
-      {reason !== null && !withdrawn && (
+      {isAsking && !withdrawn && (
         <form
           className="flex flex-wrap items-end gap-3"
-          onSubmit={(event) => {
-            event.preventDefault();
-            if (reason.trim() !== '') withdraw.mutate({ outcomeId: id, reason });
-          }}
+          {...send(({ reason }) => reason.trim() !== '' && withdraw.mutate({ outcomeId: id, reason }))}
         >
-          <Field
-            className="min-w-64 flex-1"
-            label={t`Why it does not count`}
-            value={reason}
-            onChange={(event) => setReason(event.target.value)}
-          />
-          <Button type="submit" disabled={reason.trim() === '' || withdraw.isPending}>
+          <Field className="min-w-64 flex-1" label={t`Why it does not count`} {...field('reason')} />
+          <Button type="submit" disabled={typed.reason.trim() === '' || withdraw.isPending}>
             {t`Take it out`}
           </Button>
           {withdraw.error && <FieldError>{failureWords(withdraw.error)}</FieldError>}
