@@ -1,5 +1,4 @@
 import { t } from '@lingui/core/macro';
-import { told } from '../language/told';
 import { Button } from './Button';
 import { Choice } from './Choice';
 import { PAPERS, type Paper } from './papers';
@@ -15,7 +14,7 @@ export function PaperBar({ paper, onPaper }: { paper: Paper; onPaper: (paper: Pa
         label={t`Paper`}
         value={paper}
         onChange={onPaper}
-        options={(Object.keys(PAPERS) as Paper[]).map((value) => ({ value, label: told(value) }))}
+        options={(Object.keys(PAPERS) as Paper[]).map((value) => ({ value, label: value }))}
       />
       <Button kind="main" does="print" onClick={print}>
         {t`Print`}

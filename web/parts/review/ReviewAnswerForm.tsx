@@ -57,7 +57,7 @@ export function ReviewAnswerForm({
         <p className="text-[15px]">
           {ANSWERED[answer.answer]}
           {answer.answer === 'edited' && `: ${told(changeWords(tidyChange(answer.change)))}`}
-          {answer.reason && `: ${told(answer.reason)}`}.
+          {answer.reason && `: ${answer.reason}`}.
         </p>
       )}
       {/* The answer has made the next version: what is to be changed after it is changed there. */}

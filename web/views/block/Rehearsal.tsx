@@ -158,7 +158,7 @@ function Row({
         {percentLop ? told(spreadWords(percentLop, (value) => plain(value, 0))) : '–'}
       </td>
       <td className="figures pr-6">
-        {loadKg ? `${told(spreadWords(loadKg, mass.show))} ${told(mass.unit)}` : '–'}
+        {loadKg ? `${told(spreadWords(loadKg, mass.show))} ${mass.unit}` : '–'}
       </td>
       <td className="figures pr-6 max-sm:hidden">{plain(minutes.likely, 1)}</td>
       <td className="figures pr-6">{plain(100 * short, 0)} %</td>

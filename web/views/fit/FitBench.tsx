@@ -50,7 +50,7 @@ export function FitBench({ client }: { client: ClientRecord }) {
   const wrong = typed && !Number.isNaN(girthCm) ? checkGirth(limb, girthCm)[0] : undefined;
   const wrongWords =
     typed && Number.isNaN(girthCm)
-      ? t`Enter the girth as a number in ${told(length.unit)}.`
+      ? t`Enter the girth as a number in ${length.unit}.`
       : wrong && `${wrong.message} ${wrong.remedy}`;
   const ranked = typed && !wrongWords ? rankCuffs(limb, girthCm, cuffs) : [];
   const strap = straps.find(({ id }) => id === picked);

@@ -77,7 +77,7 @@ function TestHistory({ client, fact }: { client: ClientRecord; fact: StrengthFac
   return (
     <Suspense fallback={drawing}>
       <HistoryChart
-        caption={t`${told(exerciseLabel(client.facts, fact.exerciseId))}, ${told(fact.side)}: 1RM in ${told(mass.unit)}, with ±${Math.round(100 * REAL_SHARE)} % about the newest: less is noise`}
+        caption={t`${told(exerciseLabel(client.facts, fact.exerciseId))}, ${told(fact.side)}: 1RM in ${mass.unit}, with ±${Math.round(100 * REAL_SHARE)} % about the newest: less is noise`}
         unit={mass.unit}
         within={mass.inUnit(fact.oneRepMax.value) * REAL_SHARE}
         points={tests.map(({ atMs, value }) => ({ atMs, value: mass.inUnit(value) }))}

@@ -70,7 +70,7 @@ export function LogLine({
           />
         )}
         {line.volumeKgReps > 0 && (
-          <Figure label={t`${told(mass.unit)}·reps`} value={plain(mass.inUnit(line.volumeKgReps), 0)} />
+          <Figure label={t`${mass.unit}·reps`} value={plain(mass.inUnit(line.volumeKgReps), 0)} />
         )}
         <Figure
           label={told(scale.asked.toLowerCase())}

@@ -22,7 +22,7 @@ export function LogTotalsLine({ totals }: { totals: LogTotals }) {
     [t`Occluded in all`, long(totals.occludedMs)],
     [t`Sets`, `${totals.sets}`],
     [t`Repetitions`, totals.plannedReps > 0 ? t`${totals.reps} of ${totals.plannedReps}` : `${totals.reps}`],
-    [t`Volume, ${told(mass.unit)}·reps`, plain(mass.inUnit(totals.volumeKgReps), 0)],
+    [t`Volume, ${mass.unit}·reps`, plain(mass.inUnit(totals.volumeKgReps), 0)],
   ];
   return (
     <section aria-label={t`In all`}>
@@ -56,7 +56,7 @@ export function LogTotalsLine({ totals }: { totals: LogTotals }) {
 
 function GivenTable({ caption, rows }: { caption: string; rows: { name: string; given: Given }[] }) {
   const { mass } = useUnits();
-  const heads = [caption, t`Sets`, t`Occluded`, 'mmHg·min', '%LOP·min', t`${told(mass.unit)}·reps`];
+  const heads = [caption, t`Sets`, t`Occluded`, 'mmHg·min', '%LOP·min', t`${mass.unit}·reps`];
   return (
     <table>
       <thead>

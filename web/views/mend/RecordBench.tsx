@@ -120,7 +120,7 @@ function Entry({
         {retracted ? <s className="text-quiet">{told(words)}</s> : told(words)}
         {retracted && (
           <span className="block text-[14px]">
-            {t`Retracted by ${retracted.by}, ${dayAndTime(retracted.atMs)}: ${told(retracted.reason)}`}
+            {t`Retracted by ${retracted.by}, ${dayAndTime(retracted.atMs)}: ${retracted.reason}`}
           </span>
         )}
       </span>

@@ -68,7 +68,7 @@ function TakenLine({
             {t`of ${repeats.map((one) => plain(one)).join(', ')}`}
           </span>
         )}
-        {note && <span className="text-[15px] text-quiet">{told(note)}</span>}
+        {note && <span className="text-[15px] text-quiet">{note}</span>}
         {withdrawn ? (
           <span className="text-[15px] text-ochre">{t`Does not count: ${withdrawn}`}</span>
         ) : (

@@ -30,7 +30,7 @@ function Line({ name, totals }: { name: string; totals: Totals }) {
     <p className="text-[15px]">
       {name}: {totals.sessions} {totals.sessions === 1 ? t`session` : t`sessions`}
       {totals.sessions > 0 &&
-        t`; ${limbs.join('; ')}; ${plain(mass.inUnit(totals.volumeKgReps), 0)} ${told(mass.unit)}·reps`}
+        t`; ${limbs.join('; ')}; ${plain(mass.inUnit(totals.volumeKgReps), 0)} ${mass.unit}·reps`}
       .
     </p>
   );

@@ -87,7 +87,7 @@ export function RungCheck({
           {name}: {check ? told(RUNG_LABELS[check.rung].toLowerCase()) : t`not on the ladder yet`}
         </span>
         {check &&
-          t`, since ${day(check.atMs)}${by ? `, ${told(by)}` : ''}${check.reason ? `: ${told(check.reason)}` : ''}`}
+          t`, since ${day(check.atMs)}${by ? `, ${by}` : ''}${check.reason ? `: ${check.reason}` : ''}`}
         {days !== null && <span className="figures">{t`, day ${days}`}</span>}. {MOVES[advice.move]}:{' '}
         {told(RUNG_LABELS[advice.to].toLowerCase())}. {told(advice.why)}
       </summary>

@@ -58,7 +58,7 @@ export function DoseFigures({
   const volume = {
     label: t`Volume`,
     value: plain(mass.inUnit(dose.volumeKgReps)),
-    unit: t`${told(mass.unit)}·reps`,
+    unit: t`${mass.unit}·reps`,
   };
   const [limb, ...others] = dose.limbs;
   const isOne = limb !== undefined && others.length === 0;

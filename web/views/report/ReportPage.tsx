@@ -16,7 +16,7 @@ export function ReportPage({ report, atMs }: { report: Report; atMs: number | nu
         </div>
         <div className="text-right">
           <p>{atMs === null ? t`Not issued yet` : t`Issued ${day(atMs)}`}</p>
-          <p>{told(by)}</p>
+          <p>{by}</p>
         </div>
       </header>
       <div>

@@ -96,7 +96,7 @@ function Writing({
             label={t`Paper`}
             value={paper}
             onChange={setPaper}
-            options={(Object.keys(PAPERS) as Paper[]).map((value) => ({ value, label: told(value) }))}
+            options={(Object.keys(PAPERS) as Paper[]).map((value) => ({ value, label: value }))}
           />
           {!shown && (
             <Only deed="sign">

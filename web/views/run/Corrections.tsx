@@ -71,7 +71,7 @@ export const Corrections = memo(function Corrections({
                     onChange={(event) => setTyped(event.target.value)}
                     className="figures min-h-11 w-20 rounded-sm border border-ink/40 bg-paper px-2 text-xl"
                   />
-                  {told(mass.unit)}
+                  {mass.unit}
                 </Trans>
               </label>
               <Button type="submit" disabled={typed.trim() === ''}>
