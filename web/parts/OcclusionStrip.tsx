@@ -204,6 +204,7 @@ function LaneFrame({
 }) {
   // In some languages a limb is longer than the room before the strip.
   const lines = limb.length > 12 ? limb.split(' ') : [limb];
+  const letter = lines.length > 1 && height < 48 ? 13 : 15;
   return (
     <>
       <line x1={LEFT} x2={width - RIGHT} y1={0} y2={0} stroke="var(--color-ink)" strokeDasharray="1 3" />
@@ -215,8 +216,8 @@ function LaneFrame({
         <text
           key={line}
           x={0}
-          y={height - (lines.length - 1 - place) * 16}
-          fontSize="15"
+          y={height - (lines.length - 1 - place) * letter}
+          fontSize={letter}
           fill="var(--color-ink)"
         >
           {line}

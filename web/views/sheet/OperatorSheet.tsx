@@ -39,7 +39,7 @@ export function OperatorSheet({ client, prescription, practice }: SheetProps) {
           <h2 className="font-semibold">
             {place + 1}. {told(exercise.label)}, {told(exercise.position)}:{' '}
             {exercise.load.kind === 'weighed'
-              ? t`${mass.words(exercise.load.load.value)} (${told(exercise.load.recipe)}), ${exercise.load.truePercent} % of 1RM`
+              ? t`${mass.words(exercise.load.load.value)} (${told(exercise.load.recipe)}), ${told(`${exercise.load.truePercent}`)} % of 1RM`
               : told(exercise.load.recipe)}
           </h2>
           <ExerciseFigure id={exercise.exerciseId} className="float-right h-16" />
@@ -133,7 +133,7 @@ export function OperatorSheet({ client, prescription, practice }: SheetProps) {
 /** What a pressure rests on. */
 const originWords = (target: CuffedTarget): string =>
   target.kind === 'measured'
-    ? t`${target.percentLop} % of LOP ${target.occlusion.value} ± ${target.uncertaintyMmHg}, ${told(target.measuredPosition)}; truly ${target.trueRange.interval?.low ?? ''}–${target.trueRange.interval?.high ?? ''} %`
+    ? t`${target.percentLop} % of LOP ${target.occlusion.value} ± ${target.uncertaintyMmHg}, ${told(target.measuredPosition)}; truly ${told(`${target.trueRange.interval?.low ?? ''}`)}–${told(`${target.trueRange.interval?.high ?? ''}`)} %`
     : t`an arbitrary pressure, no LOP was measured: effort ${RULES['PRS-7'].figures.mostEffort} of 10 at most, PRS-7`;
 
 /** One line a figure: what it is, how it came about, and by which rules. */
