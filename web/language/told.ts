@@ -11,7 +11,12 @@ type Sentence = {
   longest: string;
   into: string;
 };
-type Tongue = { label: Map<string, string>; sentences: Sentence[]; decimals: (figure: string) => string };
+type Tongue = {
+  label: Map<string, string>;
+  sentences: Sentence[];
+  joints: Record<string, string>;
+  decimals: (figure: string) => string;
+};
 
 let tongue: Tongue | undefined;
 const remembered = new Map<string, unknown>();
@@ -19,11 +24,11 @@ const MOST_REMEMBERED = 5_000;
 
 /** What a sentence may be put together from, the coarsest first. */
 const JOINTS = [/((?<=[.!?])\s+)/, /(: )/, /(; )/, /( · )/, /(, | and | or )/];
-const JOINT_WORDS: Record<string, string> = {};
 
 /**
  * Makes `told` speak another language than English.
  * @param pairs of every sentence and label the core makes
+ * @param joints what stands between the parts of a list, such as " and "
  * @param decimals writes a figure in the manner of the language
  */
 export function speakWith(
@@ -40,9 +45,9 @@ export function speakWith(
       ]),
     ),
     sentences: holed.map(sentenceOf).sort((a, b) => b.letters - a.letters),
+    joints,
     decimals,
   };
-  Object.assign(JOINT_WORDS, joints);
   remembered.clear();
 }
 
@@ -137,7 +142,7 @@ function ofParts(words: string, spoken: Tongue): string | undefined {
   for (const joint of JOINTS) {
     const parts = words.split(joint);
     if (parts.length === 1) continue;
-    const said = parts.map((part, i) => (i % 2 === 1 ? (JOINT_WORDS[part] ?? part) : say(part, spoken)));
+    const said = parts.map((part, i) => (i % 2 === 1 ? (spoken.joints[part] ?? part) : say(part, spoken)));
     if (said.some((part, i) => i % 2 === 0 && part !== undefined))
       return said.map((part, i) => part ?? parts[i]).join('');
   }
