@@ -8,5 +8,8 @@ export const spoken = storedValue('nervato-spoken', 'no');
 export function say(words: string): void {
   if (spoken.get() !== 'yes' || muted.get() === 'yes' || !('speechSynthesis' in window)) return;
   window.speechSynthesis.cancel();
-  window.speechSynthesis.speak(new SpeechSynthesisUtterance(words));
+  const spokenWords = new SpeechSynthesisUtterance(words);
+  // Else a device reads German aloud as if it were its own language.
+  spokenWords.lang = document.documentElement.lang;
+  window.speechSynthesis.speak(spokenWords);
 }
