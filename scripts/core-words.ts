@@ -62,8 +62,8 @@ function isSaid(path: NodePath<t.StringLiteral | t.TemplateLiteral>, file: strin
 }
 
 /**
- * Collects every sentence and label that the core and the server make, with `{0}` … where it puts something in. The core speaks English
- * and knows of no other language; the interface finds its sentences again by these (`web/language/told.ts`).
+ * Collects every sentence and label that the core and the server make, with `{0}` … where something is put in. Both speak English
+ * and know of no other language; the interface finds its sentences again by these (`web/language/told.ts`).
  */
 export const coreWords: ExtractorType = {
   match: (file) => /\/(core|contract|server)\//.test(file) && file.endsWith('.ts') && !file.includes('/web/'),

@@ -1,4 +1,4 @@
-import { type PluginObj, type TransformOptions, types as t, transformAsync } from '@babel/core';
+import { type PluginObj, types as t, transformAsync } from '@babel/core';
 import { formatter } from '@lingui/format-po';
 import { compileMessage } from '@lingui/message-utils/compileMessage';
 import { lingui } from '@lingui/vite-plugin';
@@ -25,41 +25,35 @@ const macros = (): Plugin => ({
   transform: {
     filter: { id: /\/web\/.*\.tsx?$/, code: /@lingui\/(core|react)\/macro/ },
     async handler(code, filename) {
-      const read = {
+      const made = await transformAsync(code, {
         filename,
         babelrc: false,
         configFile: false,
         sourceMaps: true,
         parserOpts: { plugins: filename.endsWith('x') ? ['typescript', 'jsx'] : ['typescript'] },
-      } satisfies TransformOptions;
-      const marked = await transformAsync(code, {
-        ...read,
-        plugins: [['@lingui/babel-plugin-lingui-macro', { stripMessageField: false }]],
+        plugins: [['@lingui/babel-plugin-lingui-macro', { stripMessageField: false }], inParts],
       });
-      const ready = await transformAsync(marked?.code ?? code, {
-        ...read,
-        inputSourceMap: marked?.map ?? undefined,
-        plugins: [inParts],
-      });
-      return ready?.code ? { code: ready.code, map: JSON.stringify(ready.map) } : null;
+      return made?.code ? { code: made.code, map: JSON.stringify(made.map) } : null;
     },
   },
 });
 
-/** A catalogue of the core's words as pairs of English and the other language: `import pairs from './de.po?pairs'`. */
+/** The sentences of a catalogue as English and the other language. @param po the catalogue as its file has it */
+export async function pairsOf(po: string, filename: string): Promise<[english: string, other: string][]> {
+  const catalogue = await formatter().parse(po, { locale: null, sourceLocale: 'en', filename });
+  return Object.entries(catalogue).map(([english, { translation = '' }]) => [english, translation]);
+}
+
+/** A catalogue of the core's words as pairs: `import pairs from './de.po?pairs'`. */
 const pairs = (): Plugin => ({
   name: 'pairs of words',
   enforce: 'pre',
   transform: {
     filter: { id: /\.po\?pairs$/ },
-    async handler(code, id) {
-      const catalogue = await formatter().parse(code, { locale: null, sourceLocale: 'en', filename: id });
-      const made = Object.entries(catalogue).map(([english, { translation }]) => [
-        english,
-        translation ?? '',
-      ]);
-      return { code: `export default ${JSON.stringify(made)}`, map: null };
-    },
+    handler: async (code, id) => ({
+      code: `export default ${JSON.stringify(await pairsOf(code, id))}`,
+      map: null,
+    }),
   },
 });
 

@@ -1,6 +1,6 @@
 import { readdirSync, readFileSync } from 'node:fs';
-import { formatter } from '@lingui/format-po';
 import type { Page } from '@playwright/test';
+import { pairsOf } from '../scripts/words-plugin';
 import { GERMAN_SMALL_WORDS } from '../web/language/german-small-words';
 import { type Pair, speakWith, told } from '../web/language/told';
 import { bringAxe, wrongIn } from './axe';
@@ -15,14 +15,8 @@ async function pairs(): Promise<Pair[]> {
     'contract',
     'server',
   ].map((folder) => `web/words/${folder}/de.po`);
-  const catalogues = await Promise.all(
-    files.map((filename) =>
-      formatter().parse(readFileSync(filename, 'utf8'), { locale: 'de', sourceLocale: 'en', filename }),
-    ),
-  );
-  return catalogues.flatMap((catalogue) =>
-    Object.entries(catalogue).map(([english, { translation = '' }]): Pair => [english, translation]),
-  );
+  const catalogues = await Promise.all(files.map((file) => pairsOf(readFileSync(file, 'utf8'), file)));
+  return catalogues.flat();
 }
 
 /** Everything that is written or read aloud on the page. */
@@ -62,7 +56,7 @@ test('a German browser is spoken to in German, the core too; another language is
   await page.getByRole('link', { name: 'Odalys Ferrant' }).first().click();
   await expect(page.getByRole('navigation', { name: 'Kette' })).toBeVisible();
   const sheet = new URL(page.url()).pathname.split('/').slice(0, 3).join('/');
-  const told_: Record<string, string[]> = {};
+  const untold: Record<string, string[]> = {};
   for (const path of [...OF_THE_PRACTICE, ...ON_PAPER, ...OF_A_PERSON.map((link) => `${sheet}/${link}`)]) {
     await page.goto(path);
     await page.waitForLoadState('networkidle');
@@ -70,9 +64,9 @@ test('a German browser is spoken to in German, the core too; another language is
       // The head of a report is what the practice has written.
       (text) => /[A-Za-z]{3}/.test(text) && told(text) !== text && !text.includes('Boathouse'),
     );
-    if (english.length > 0) told_[path] = [...new Set(english)];
+    if (english.length > 0) untold[path] = [...new Set(english)];
   }
-  expect(told_, 'sentences of the core that a page shows as the core made them').toEqual({});
+  expect(untold, 'sentences of the core that a page shows as the core made them').toEqual({});
 
   await page.goto('/');
   await page.getByRole('button', { name: /^Konto von/ }).click();

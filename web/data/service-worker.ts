@@ -2,7 +2,8 @@ import { newVersion } from '../state/new-version';
 
 /**
  * Keeps the whole app on the device once the page has come whole, so that the first view is not held up, and says when a newer
- * one waits. It is taken when somebody asks for it, and never under their hands: then the page is made anew. (The package's own registration would be 6 kB of every first view.)
+ * one waits. It is taken when somebody asks for it, and never under their hands: then the page is made anew. (The package's own
+ * registration would be 6 kB of every first view.)
  */
 export function keepApp(): void {
   if (document.readyState === 'complete') void register();

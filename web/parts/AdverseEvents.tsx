@@ -5,7 +5,6 @@ import type { NewAdverseEvent } from '#contract/outcomes';
 import { failureWords } from '../data/api';
 import { serverNow } from '../data/clock';
 import { useKeepAdverseEvent, useOutcomes } from '../data/outcomes';
-import { told } from '../language/told';
 import { Button } from './Button';
 import { Field, FieldError } from './Field';
 import { dayAndTime } from './format';
@@ -74,8 +73,8 @@ export function AdverseEvents({
           {FIELDS.map(([field, label, hint]) => (
             <Field
               key={field}
-              label={told(label)}
-              hint={told(hint)}
+              label={label}
+              hint={hint}
               maxLength={field === 'told' ? 200 : 500}
               {...fields.field(field)}
             />

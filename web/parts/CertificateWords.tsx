@@ -1,7 +1,6 @@
 import { t } from '@lingui/core/macro';
 import { certificateStanding } from '#core/learning/certificate';
 import { serverNow } from '../data/clock';
-import { told } from '../language/told';
 import { day, endOfDayMs } from './format';
 
 /** Until when a certificate is valid, and that it runs out. @param untilDay an ISO day */
@@ -14,5 +13,5 @@ export function CertificateWords({ untilDay }: { untilDay: string | null }) {
     renew: t`Certificate valid until ${day(untilMs)}: ${daysLeft === 0 ? t`its last day` : t`${daysLeft} days left`}, renew it.`,
     expired: t`Certificate expired on ${day(untilMs)}.`,
   }[state];
-  return <span className={state === 'valid' ? 'text-quiet' : 'font-semibold text-ochre'}>{told(words)}</span>;
+  return <span className={state === 'valid' ? 'text-quiet' : 'font-semibold text-ochre'}>{words}</span>;
 }

@@ -46,7 +46,7 @@ export function DateField({
     <div className={`flex items-start gap-1 ${className}`}>
       <Field
         className="min-w-0 flex-1"
-        label={told(label)}
+        label={label}
         autoComplete="off"
         inputMode="text"
         value={typed ?? isoWords(value)}
@@ -54,9 +54,9 @@ export function DateField({
         onBlur={() => {
           if (!isWrong) setTyped(null);
         }}
-        hint={told(hint)}
+        hint={hint}
         error={
-          told(error) ??
+          error ??
           (isWrong ? t`Write it like 4 May 2026, or as ${told(DATE_ORDERS[order].label)}.` : undefined)
         }
       />

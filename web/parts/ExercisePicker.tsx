@@ -33,7 +33,7 @@ export function ExercisePicker({
   return (
     <div>
       <Field
-        label={told(label)}
+        label={label}
         placeholder={t`Search ${Object.keys(library).length}: name, muscle, kit`}
         autoComplete="off"
         value={sought}

@@ -39,15 +39,16 @@ export function Field({
         {unit && <span className="whitespace-nowrap text-quiet">{told(unit)}</span>}
       </div>
       {hint && <p className="mt-1 text-[14px] text-quiet">{told(hint)}</p>}
-      {error && <FieldError id={`${id}-error`}>{told(error)}</FieldError>}
+      {error && <FieldError id={`${id}-error`}>{error}</FieldError>}
     </div>
   );
 }
 
+/** What is wrong, read aloud as it comes. */
 export function FieldError({ id, children }: { id?: string; children: ReactNode }) {
   return (
     <p id={id} role="alert" className="notched mt-1 py-1 text-[15px] text-ochre">
-      {children}
+      {told(children)}
     </p>
   );
 }

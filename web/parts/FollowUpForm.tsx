@@ -34,7 +34,7 @@ export function FollowUpForm({
   useAction('accept', note, { enabled: isNext, fromFields: true });
   const yesNo = (label: string, key: 'pinpointBleeding' | 'numbness' | 'skinAbrasion') => (
     <YesNo
-      question={told(label)}
+      question={label}
       isShown
       answer={answers[key] ?? false}
       onAnswer={(yes) => setAnswers({ ...answers, [key]: yes })}

@@ -1,14 +1,13 @@
 import { t } from '@lingui/core/macro';
 import type { ReactNode } from 'react';
 import { NavLink } from 'react-router';
-import { told } from '../language/told';
 
 /** The head of what the practice as a whole shows: its week, how safe it was, whom it helped, what is measured. */
 export function PracticeHead({ title, children }: { title: string; children: ReactNode }) {
   return (
     <header className="flex flex-wrap items-end justify-between gap-x-8 gap-y-3">
       <div>
-        <h1 className="text-3xl font-semibold">{told(title)}</h1>
+        <h1 className="text-3xl font-semibold">{title}</h1>
         <nav aria-label={t`Of the practice`} className="mt-1 flex flex-wrap gap-x-6">
           {[
             { to: '/week', label: t`This week` },
@@ -24,7 +23,7 @@ export function PracticeHead({ title, children }: { title: string; children: Rea
               to={to}
               className="inline-flex min-h-9 items-center border-b-4 border-transparent underline-offset-4 hover:underline aria-[current=page]:border-plum"
             >
-              {told(label)}
+              {label}
             </NavLink>
           ))}
         </nav>

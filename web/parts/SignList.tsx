@@ -67,7 +67,7 @@ function Group({
 }) {
   return (
     <div>
-      <h3 className={`font-semibold ${stop ? 'text-vermilion' : ''}`}>{told(title)}</h3>
+      <h3 className={`font-semibold ${stop ? 'text-vermilion' : ''}`}>{title}</h3>
       <ul className="mt-1 border-t border-rule">
         {signs.map((sign) => (
           <li key={sign} className="border-b border-rule">

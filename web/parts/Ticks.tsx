@@ -32,7 +32,7 @@ export function Ticks<T extends string>({
           </Tick>
         ))}
       </div>
-      {error && <FieldError>{told(error)}</FieldError>}
+      {error && <FieldError>{error}</FieldError>}
     </fieldset>
   );
 }

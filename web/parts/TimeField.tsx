@@ -1,7 +1,6 @@
 import { t } from '@lingui/core/macro';
 import { useState } from 'react';
 import { readTypedTime } from '#core/table/typed-day';
-import { told } from '../language/told';
 import { Field } from './Field';
 
 /** A time of day, typed as one says it: 17:30, 1730 or 5.30 pm. @param value hours and minutes, or empty */
@@ -21,7 +20,7 @@ export function TimeField({
   return (
     <Field
       className={className}
-      label={told(label)}
+      label={label}
       inputMode="text"
       autoComplete="off"
       value={typed ?? value}

@@ -43,7 +43,7 @@ export function Said({ children }: { children: string }) {
   return (
     <>
       {before}
-      {told(stop)} <Why rule={rule} />
+      {stop} <Why rule={rule} />
       {after.join('')}
     </>
   );

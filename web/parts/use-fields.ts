@@ -8,7 +8,6 @@ import {
   useForm,
 } from 'react-hook-form';
 import { fieldProblem } from '../data/api';
-import { told } from '../language/told';
 
 /**
  * The fields of a form whose words are sent: what was typed, and beneath each field what is wrong with it, before it is sent by
@@ -30,7 +29,7 @@ export function useFields<T extends FieldValues>(
     /** For a `Field`: what is typed in it and what is wrong with it. @param path where the server has it, if not there */
     field: (name: Path<T>, path: string = name) => ({
       ...form.register(name),
-      error: told((get(errors, name) as FieldError | undefined)?.message) ?? fieldProblem(error, path),
+      error: (get(errors, name) as FieldError | undefined)?.message ?? fieldProblem(error, path),
     }),
     /** For a `form`. */
     send: (then: (values: T) => void) => ({ noValidate: true, onSubmit: form.handleSubmit(then) }),

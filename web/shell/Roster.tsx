@@ -9,6 +9,7 @@ import { useOpenViews } from '../data/open-sessions';
 import { usePeopleList, useTodaysPeople } from '../data/people';
 import { usePractice } from '../data/queries';
 import { told } from '../language/told';
+import { IconButton } from '../parts/IconButton';
 import { LongList } from '../parts/LongList';
 import { Pip } from '../parts/Pip';
 import { SearchField } from '../parts/SearchField';
@@ -60,7 +61,7 @@ export const Roster = memo(function Roster() {
                   to={to}
                   className="flex min-h-11 items-center gap-2 px-3 hover:bg-tint aria-[current=page]:bg-tint"
                 >
-                  <Icon size={18} aria-hidden /> {told(label)}
+                  <Icon size={18} aria-hidden /> {label}
                 </NavLink>
               </li>
             ),
@@ -145,27 +146,5 @@ function Pips({ person }: { person: ClientSummary }) {
         </span>
       ))}
     </span>
-  );
-}
-
-function IconButton({
-  label,
-  onClick,
-  children,
-}: {
-  label: string;
-  onClick: () => void;
-  children: React.ReactNode;
-}) {
-  return (
-    <button
-      type="button"
-      aria-label={told(label)}
-      title={told(label)}
-      onClick={onClick}
-      className="rounded-sm p-2 hover:bg-tint"
-    >
-      {children}
-    </button>
   );
 }

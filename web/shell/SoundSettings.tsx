@@ -1,6 +1,5 @@
 import { t } from '@lingui/core/macro';
 import { Popover } from 'radix-ui';
-import { told } from '../language/told';
 import { Tick } from '../parts/Tick';
 import { muted, paced } from '../sound/mute';
 import { spoken } from '../sound/voice';
@@ -39,7 +38,7 @@ export function SoundSettings() {
 function Setting({ value, on, off, label }: (typeof SETTINGS)[number]) {
   return (
     <Tick checked={value.use() === on} onChange={(next) => value.set(next ? on : off)}>
-      {told(label)}
+      {label}
     </Tick>
   );
 }

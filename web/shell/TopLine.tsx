@@ -2,9 +2,9 @@ import { t } from '@lingui/core/macro';
 import { Command, Maximize, Moon, Sun, Users } from 'lucide-react';
 import { lazy, Suspense, useState } from 'react';
 import { usePractitioner } from '../data/queries';
-import { told } from '../language/told';
 import { ItsKey } from '../parts/Button';
 import { toggleFullScreen } from '../parts/full-screen';
+import { IconButton } from '../parts/IconButton';
 import { rosterOpen } from '../state/roster-open';
 import { theme, toggleTheme } from '../theme/theme';
 import { SaveLine } from './SaveLine';
@@ -27,12 +27,12 @@ export function TopLine({ openPalette }: { openPalette: () => void }) {
   return (
     <header className="flex min-h-11 flex-wrap items-center gap-x-4 border-b border-rule px-4 max-sm:flex-nowrap max-sm:gap-x-1 max-sm:px-2 print:hidden">
       <span className="shrink-0 sm:hidden">
-        <Switch
+        <IconButton
           label={peopleShown ? t`Hide people` : t`Show people`}
           onClick={() => rosterOpen.set(!peopleShown)}
         >
           <Users size={20} aria-hidden />
-        </Switch>
+        </IconButton>
       </span>
       <SaveLine />
       <div className="ml-auto flex shrink-0 items-center gap-1 max-sm:gap-0">
@@ -51,13 +51,13 @@ export function TopLine({ openPalette }: { openPalette: () => void }) {
           <SoundButton onClick={() => setSettingSound(true)} />
         )}
         <span className="max-sm:hidden">
-          <Switch label={t`Full screen`} onClick={toggleFullScreen}>
+          <IconButton label={t`Full screen`} onClick={toggleFullScreen}>
             <Maximize size={20} aria-hidden />
-          </Switch>
+          </IconButton>
         </span>
-        <Switch label={dark ? t`Paper theme` : t`Dark floor theme`} onClick={toggleTheme}>
+        <IconButton label={dark ? t`Paper theme` : t`Dark floor theme`} onClick={toggleTheme}>
           {dark ? <Sun size={20} aria-hidden /> : <Moon size={20} aria-hidden />}
-        </Switch>
+        </IconButton>
         <button
           type="button"
           onClick={openPalette}
@@ -70,27 +70,5 @@ export function TopLine({ openPalette }: { openPalette: () => void }) {
         </button>
       </div>
     </header>
-  );
-}
-
-function Switch({
-  label,
-  onClick,
-  children,
-}: {
-  label: string;
-  onClick: () => void;
-  children: React.ReactNode;
-}) {
-  return (
-    <button
-      type="button"
-      aria-label={told(label)}
-      title={told(label)}
-      onClick={onClick}
-      className="rounded-sm p-2 hover:bg-tint"
-    >
-      {children}
-    </button>
   );
 }

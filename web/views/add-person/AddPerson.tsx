@@ -5,7 +5,6 @@ import { useNavigate } from 'react-router';
 import { type NewClient, newClientSchema } from '#contract/client';
 import { api, failureWords, read } from '../../data/api';
 import { useRecordWrite } from '../../data/queries';
-import { told } from '../../language/told';
 import { Button } from '../../parts/Button';
 import { Field, FieldError } from '../../parts/Field';
 
@@ -28,14 +27,14 @@ export function AddPerson() {
         autoFocus
         autoComplete="off"
         {...register('name')}
-        error={told(formState.errors.name?.message)}
+        error={formState.errors.name?.message}
       />
       <Field
         label={t`Why they come`}
         placeholder={t`Ferry deckhand, eight weeks after a tendon repair`}
         autoComplete="off"
         {...register('story')}
-        error={told(formState.errors.story?.message)}
+        error={formState.errors.story?.message}
       />
       {add.error && <FieldError>{failureWords(add.error)}</FieldError>}
       <Button type="submit" kind="main" does="accept" disabled={add.isPending}>

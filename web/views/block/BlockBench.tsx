@@ -95,9 +95,7 @@ function BlockDays({
           />
         </div>
       </div>
-      {problem && (
-        <FieldError>{told(problem.issues[0]?.message) ?? t`Something is to be filled in.`}</FieldError>
-      )}
+      {problem && <FieldError>{problem.issues[0]?.message ?? t`Something is to be filled in.`}</FieldError>}
       {unmet.map(({ message, rule }) => (
         <p key={message} className="notched py-0.5 text-[15px] text-ochre">
           {told(message)} <Why rule={rule} />

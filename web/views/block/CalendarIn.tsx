@@ -42,7 +42,7 @@ export function CalendarIn({
       <FileLink label={t`Calendar to read`} accept=".ics,text/calendar" onFile={(file) => void open(file)}>
         {t`Days from a calendar file (.ics)`}
       </FileLink>
-      {refused && <FieldError>{told(refused)}</FieldError>}
+      {refused && <FieldError>{refused}</FieldError>}
       {found && off.length === 0 && heavy.length === 0 && (
         <p className="text-quiet">{t`Nothing more in it takes a day of this block.`}</p>
       )}

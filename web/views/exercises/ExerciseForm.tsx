@@ -85,16 +85,16 @@ export function ExerciseForm({
   return (
     <form onSubmit={submit} noValidate className="my-3 max-w-4xl space-y-3 border-l-4 border-plum pl-4">
       <div className="grid gap-4 sm:grid-cols-3">
-        <Field label={t`Name`} autoFocus {...register('label')} error={told(errors.label?.message)} />
-        <Field label={t`Muscle group`} {...register('muscle')} error={told(errors.muscle?.message)} />
+        <Field label={t`Name`} autoFocus {...register('label')} error={errors.label?.message} />
+        <Field label={t`Muscle group`} {...register('muscle')} error={errors.muscle?.message} />
         <Field
           label={t`Joints that move`}
           hint={t`Separated by commas; none for a hold`}
           {...register('joints')}
-          error={told(errors.joints?.message)}
+          error={errors.joints?.message}
         />
       </div>
-      <Field label={t`Cue, one line`} {...register('cue')} error={told(errors.cue?.message)} />
+      <Field label={t`Cue, one line`} {...register('cue')} error={errors.cue?.message} />
       <div className="flex flex-wrap gap-x-6 gap-y-3">
         <Choice
           label={t`Cuff on`}

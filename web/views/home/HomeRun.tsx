@@ -109,7 +109,7 @@ export function HomeRun({ home, running, sheet }: { home: Home; running: Running
           {words.now}
         </p>
         {prompt && <p>{withoutRule(prompt)}</p>}
-        {refused !== null && <FieldError>{told(refused)}</FieldError>}
+        {refused !== null && <FieldError>{refused}</FieldError>}
         {!state.stopped && <BigClock plan={plan} state={state} />}
         {!state.stopped && after && <p className="text-quiet">{after}</p>}
       </div>
@@ -192,7 +192,7 @@ function SetSaid({
         </div>
       )}
       <Scale
-        label={told(scale.asked)}
+        label={scale.asked}
         steps={scale.said}
         value={set.effort === null ? null : scale.toSaid(set.effort)}
         onChange={(said) => act({ do: 'note-set', effort: scale.toEffort(said) })}

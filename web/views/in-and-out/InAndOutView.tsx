@@ -45,7 +45,7 @@ export function InAndOutView() {
         <>
           <section aria-label={t`Bring in`} className="space-y-4">
             <DropFile take={take} isOpen={brought === null} />
-            {refused && <FieldError>{told(refused)}</FieldError>}
+            {refused && <FieldError>{refused}</FieldError>}
             {brought?.kind === 'archive' && (
               <ArchiveIn key={keyOf(brought.file)} file={brought.file} done={done} />
             )}

@@ -73,7 +73,7 @@ export function KitForm({
             return (
               <Picker
                 key={key}
-                label={told(label)}
+                label={label}
                 value={typed[key] ?? ''}
                 onChange={change}
                 options={Object.entries(choices).map(([value, words]) => ({ value, label: told(words) }))}
@@ -85,7 +85,7 @@ export function KitForm({
             return (
               <div key={key} className="sm:col-span-3">
                 <Ticks
-                  label={told(label)}
+                  label={label}
                   options={PLACE_IDS.map((value) => ({ value, label: told(PLACE_LABELS[value]) }))}
                   chosen={chosen}
                   onChange={(places) => change(places.join(' '))}
@@ -98,7 +98,7 @@ export function KitForm({
           return (
             <Field
               key={key}
-              label={told(label)}
+              label={label}
               {...(type === 'text' || type === 'words' || type === 'number' ? {} : { unit })}
               className={type === 'masses' || type === 'words' || type === 'pairs' ? 'sm:col-span-2' : ''}
               autoComplete="off"

@@ -61,7 +61,7 @@ function KitSection({ kind, items }: { kind: KitKind; items: readonly KitItem['i
     onSuccess: (practice) => queries.setQueryData(KEYS.practice, practice),
   });
   return (
-    <section className="mt-7" aria-label={told(title)}>
+    <section className="mt-7" aria-label={title}>
       <h2 className="text-xl font-semibold">{told(title)}</h2>
       {mine.length > 0 && (
         <div className="mt-1 overflow-x-auto">

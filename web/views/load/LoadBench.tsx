@@ -120,14 +120,14 @@ export function LoadBench({ client }: { client: ClientRecord }) {
               number="decimal"
               autoFocus
               {...register('loadKg', typedWith(mass.parse))}
-              error={told(formState.errors.loadKg?.message)}
+              error={formState.errors.loadKg?.message}
             />
             <Field
               label={t`Repetitions`}
               unit="×"
               number="whole"
               {...register('reps', typedWith(toNumber))}
-              error={told(formState.errors.reps?.message)}
+              error={formState.errors.reps?.message}
             />
           </div>
           <p className="text-[14px] text-quiet">

@@ -176,7 +176,7 @@ export function MeasureCuff({
           next={() => act({ do: 'next' })}
           skipRecovery={() => act({ do: 'pass-recovery' })}
         />
-        {trouble && <FieldError>{told(trouble)}</FieldError>}
+        {trouble && <FieldError>{trouble}</FieldError>}
         {source.kind !== 'typed' && (
           <ProbeKnob
             source={source}

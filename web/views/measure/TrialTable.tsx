@@ -49,7 +49,7 @@ export function TrialTable({
                 </td>
               ))}
               <td className="py-2">
-                {wrong && <FieldError>{told(wrong.words)}</FieldError>}
+                {wrong && <FieldError>{wrong.words}</FieldError>}
                 {read.state === 'whole' && (
                   <span className="figures whitespace-nowrap">{leaves(read.trial)}</span>
                 )}

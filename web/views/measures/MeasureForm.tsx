@@ -169,7 +169,7 @@ export function MeasureForm({
           label={t`Error`}
           number="decimal"
           {...register('error.value', numeric)}
-          error={told(errors.error?.value?.message)}
+          error={errors.error?.value?.message}
         />
         <Choice
           label={t`Error in`}

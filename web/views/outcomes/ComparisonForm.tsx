@@ -91,7 +91,7 @@ export function ComparisonForm({
         />
       )}
       {measure.setting !== undefined && (
-        <Field label={told(measure.setting)} {...register('setting')} error={problem('setting')} />
+        <Field label={measure.setting} {...register('setting')} error={problem('setting')} />
       )}
       {wish.kind === 'limbs' && measure.of === 'limb' && (
         <Choice

@@ -92,7 +92,7 @@ export function TakeMeasure({
       )}
       {measure.setting !== undefined && (
         <Field
-          label={told(measure.setting)}
+          label={measure.setting}
           value={setting}
           maxLength={80}
           onChange={(event) => onToTake({ ...toTake, setting: event.target.value })}

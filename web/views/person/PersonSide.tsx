@@ -50,7 +50,7 @@ function AboutForm({ client, close }: { client: ClientRecord; close: () => void 
   const operations = proceduresInForce(client.facts, client.judgedAtMs);
   const field = (key: 'story' | 'goals' | 'contact' | 'notes', label: string) => (
     <Field
-      label={told(label)}
+      label={label}
       autoComplete="off"
       readOnly={!mayChange}
       {...fields.field(key, key === 'story' ? key : `about.${key}`)}

@@ -172,7 +172,7 @@ function Attempt({
             value={stated}
             onChange={(event) => setStated(event.target.value)}
           />
-          {trouble && <FieldError>{told(trouble)}</FieldError>}
+          {trouble && <FieldError>{trouble}</FieldError>}
           <Button type="submit" kind="main" does="accept" disabled={!(statedMmHg > 0)}>
             {t`Done: score me`}
           </Button>

@@ -188,7 +188,7 @@ function Running({
             {t`Ask how it feels`}
           </Button>
         </section>
-        {trouble && <FieldError>{told(trouble)}</FieldError>}
+        {trouble && <FieldError>{trouble}</FieldError>}
         <Button className="w-full" disabled={run.atMs === 0} onClick={() => finish(done())}>
           {cuffOn(run) ? t`Finish, with the cuff on` : t`Finish: score me`}
         </Button>

@@ -55,7 +55,7 @@ export function IntensityField({
         {FIGURES[intensity.by].map(({ name, label, unit }) => (
           <NumberField
             key={name}
-            label={told(label)}
+            label={label}
             unit={unit}
             value={figureOf(intensity, name)}
             onValue={(value) => to({ ...intensity, [name]: value } as Intensity)}

@@ -70,7 +70,7 @@ export function HeartRate({ session: { state }, act }: { session: LiveSession; a
           </ul>
         </div>
       )}
-      {refused && <FieldError>{told(refused)}</FieldError>}
+      {refused && <FieldError>{refused}</FieldError>}
     </section>
   );
 }

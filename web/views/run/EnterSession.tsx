@@ -153,7 +153,7 @@ function EnterForm({
                   />
                   <Field
                     className="w-16"
-                    label={told(scale.asked.toLowerCase())}
+                    label={scale.asked.toLowerCase()}
                     aria-label={t`Effort of set ${row.setIndex + 1}`}
                     number="whole"
                     value={row.effort}

@@ -5,7 +5,6 @@ import type { LimbTarget } from '#core/plan/plan';
 import type { Position } from '#core/quantity/limb';
 import { failureWords } from '../../data/api';
 import { connectPump, disconnectPump, useSessionPumps } from '../../devices/session-pumps';
-import { told } from '../../language/told';
 import { Button } from '../../parts/Button';
 import { FieldError } from '../../parts/Field';
 import { Picker } from '../../parts/Picker';
@@ -71,7 +70,7 @@ export function PumpPanel({
           <Button onClick={() => hand.source.command({ do: 'contract' })}>{t`Contract`}</Button>
         </div>
       )}
-      {trouble && <FieldError>{told(trouble)}</FieldError>}
+      {trouble && <FieldError>{trouble}</FieldError>}
     </div>
   );
 }

@@ -43,7 +43,7 @@ export function FromRecord({
       <FileLink label={t`Clinical record to read`} accept=".json,.fhir" onFile={(file) => void open(file)}>
         {t`From another clinical record (FHIR)`}
       </FileLink>
-      {refused && <FieldError>{told(refused)}</FieldError>}
+      {refused && <FieldError>{refused}</FieldError>}
       {read && (
         <>
           <p>

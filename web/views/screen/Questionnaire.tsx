@@ -65,7 +65,7 @@ export function Questionnaire({
               </span>
             </span>
             <YesNo
-              question={told(SCREEN_ITEMS[id].label)}
+              question={SCREEN_ITEMS[id].label}
               answer={answers[id]}
               onAnswer={(yes) => {
                 onChange({ ...answers, [id]: yes });

@@ -133,7 +133,7 @@ function ByNeed({ people }: { people: readonly ClientSummary[] }) {
         </Section>
       )}
       {sections.map(({ standing, heading, theirs }) => (
-        <Section key={standing} id={standing} heading={told(heading)} count={theirs.length}>
+        <Section key={standing} id={standing} heading={heading} count={theirs.length}>
           <Lines people={theirs} />
         </Section>
       ))}
@@ -155,7 +155,7 @@ function Section({
   return (
     <section id={id} className="scroll-mt-4">
       <h2 className="flex items-baseline gap-3 border-b border-ink/40 pb-1 text-xl font-semibold">
-        {told(heading)} <span className="figures text-base font-normal text-quiet">{count}</span>
+        {heading} <span className="figures text-base font-normal text-quiet">{count}</span>
       </h2>
       <ul>{children}</ul>
     </section>
