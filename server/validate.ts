@@ -1,5 +1,6 @@
 import { zValidator } from '@hono/zod-validator';
 import type { z } from 'zod';
+import '#contract/schema-words';
 import { fromZod } from './problem';
 
 /** Middleware that parses the JSON body with a contract schema, or refuses with the fields to mend. */

@@ -48,5 +48,13 @@ test('a cyclist goes by heart rate: a strap is worn, told against the zone, and 
     const strap = page.getByRole('region', { name: 'Heart-rate strap' });
     await passUntil(page, strap.getByText(/is above the 95–105 of the plan: ease off\./), 200_000);
     await passUntil(page, page.getByText(/^1\d\d at minute 5$/), 300_000);
+    const pulse = page.getByLabel(/^Heart rate/);
+    await pulse.fill('19');
+    await pulse.press('Enter');
+    await expect(page.getByRole('alert').filter({ hasText: 'At least 30.' })).toBeVisible();
+    await pulse.fill('121');
+    await pulse.press('Enter');
+    await expect(page.getByText(/^121 at minute/)).toBeVisible();
+    await expect(pulse).toHaveValue('');
   });
 });

@@ -20,6 +20,11 @@ async function enterSession(page: Page, sign?: string): Promise<void> {
     await page.getByText('Anything felt or seen').click();
     await page.getByLabel(sign).check();
   }
+  const effort = page.getByLabel('Effort of set 2');
+  await effort.first().fill('25');
+  await page.getByRole('button', { name: 'Enter it' }).click();
+  await expect(page.getByText('From 0 to 10.')).toBeVisible();
+  await effort.first().fill('7');
   await page.getByRole('button', { name: 'Enter it' }).click();
   await expect(page.getByText(/Entered later/)).toBeVisible();
 }
@@ -122,8 +127,16 @@ test('heavy work in one line makes it the turn of the plan that comes after it',
     .filter({ hasText: 'Arms, to finish with' });
   await expect(finisher).toContainText('after heavy work. None today.');
   await chooseLink(page, 'Load');
-  await page.getByRole('button', { name: 'As then, today' }).click();
-  await expect(page.getByRole('region', { name: 'Heavy work' }).getByRole('listitem')).toHaveCount(2);
+  const heavy = page.getByRole('region', { name: 'Heavy work' });
+  await heavy.getByRole('button', { name: 'As then, today' }).click();
+  await expect(heavy.getByRole('listitem')).toHaveCount(2);
+  // What was typed wrong is said at its field, and nothing is kept without it.
+  await heavy.getByRole('button', { name: 'Note heavy work' }).click();
+  await heavy.getByLabel('Effort 0–10').fill('hard');
+  await heavy.getByRole('button', { name: 'Keep' }).click();
+  await expect(heavy.getByText('Choose an exercise.')).toBeVisible();
+  await expect(heavy.getByText('Enter the load.')).toBeVisible();
+  await expect(heavy.getByText('Enter a number.')).toBeVisible();
   await chooseLink(page, 'Run');
   await expect(finisher).toContainText('Heavy work was done today.');
   // The week's account counts it beside the sets under the cuff.

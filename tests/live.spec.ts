@@ -46,7 +46,12 @@ test('Esc twice stops, once does nothing', async ({ page }) => {
   await openOdalys(page, 'Run');
   await startSetOne(page);
   // From the field of a reading as from anywhere.
-  await page.getByLabel('Pressure read, mmHg').focus();
+  const reading = page.getByLabel('Pressure read, mmHg');
+  await reading.fill('5oo');
+  await reading.press('Enter');
+  // What cannot be right stays where it was typed.
+  await expect(page.getByRole('alert').filter({ hasText: 'Enter a number.' })).toBeVisible();
+  await expect(reading).toHaveValue('5oo');
   await page.keyboard.press('Escape');
   await page.clock.runFor(2_000);
   await page.keyboard.press('Escape');

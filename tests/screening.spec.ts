@@ -47,6 +47,9 @@ test('a screening finds an item, a clinician clears it with a cap, and the cap i
     await page.getByRole('button', { name: 'Record the clearance' }).click();
     await expect(page.getByText('Say who gave it.')).toBeVisible();
     await page.getByLabel('Given by').fill('Dr Wren Halloway');
+    await page.getByLabel('At most').fill('45,5');
+    await page.getByRole('button', { name: 'Record the clearance' }).click();
+    await expect(page.getByText('Enter a whole number.')).toBeVisible();
     await page.getByLabel('At most').fill('45');
     await page.getByRole('button', { name: 'Record the clearance' }).click();
     await expect(page.getByText('Start with limits', { exact: true }).first()).toBeVisible();

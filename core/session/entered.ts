@@ -15,7 +15,7 @@ const enteredSetSchema = z.object({
 
 /** A session that is entered after the fact: when it began, the sets that were done, and how it was. */
 export const enteredSessionSchema = z.object({
-  startedAtMs: z.number('Enter the day.').int().positive(),
+  startedAtMs: z.number('Enter the day and the time.').int().positive(),
   sets: z.array(enteredSetSchema).min(1, 'Enter at least one set.').max(100),
   /** Worst pain of a joint, 0–10; null where nobody said. */
   jointPain: scaleSchema.nullable(),

@@ -170,8 +170,8 @@ describe('rows that are refused', () => {
       expect.stringMatching(/^3 cuffId: /),
       expect.stringMatching(/^4 cuffId: This cuff is not in the kit/),
       expect.stringMatching(/^5 day: .* is to come/),
-      expect.stringMatching(/^6 limb: Invalid/),
-      expect.stringMatching(/^7 girthCm: Invalid/),
+      expect.stringMatching(/^6 limb: It has to be one of these: left-arm/),
+      '7 girthCm: Enter a number.',
     ]);
     const test = {
       person: 'Test Person',

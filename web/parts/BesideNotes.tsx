@@ -1,5 +1,4 @@
 import { t } from '@lingui/core/macro';
-import { useState } from 'react';
 import { swellingChanges } from '#core/outcomes/swelling';
 import type { Plan } from '#core/plan/plan';
 import { type Beside, besideText, type PlannedBeside } from '#core/protocol/beside';
@@ -11,25 +10,37 @@ import { Button } from './Button';
 import { Field } from './Field';
 import { dayAndTime } from './format';
 import { useUnits } from './units';
+import { reads, useFields } from './use-fields';
 import { Why } from './Why';
 import { WordMenu } from './WordMenu';
 
 type Props = { plan: Pick<Plan, 'sitting'>; state: SessionState; act: (intent: Intent) => unknown };
 
+type Typed = { what: Beside; words: string; girth: string };
+type Noted = { what: Beside; words: string; girthCm?: number };
+
 /** What else was done in the sitting, without a cuff: before, between or after the work under it. */
 export function BesideNotes({ plan, state, act }: Props) {
-  const [what, setWhat] = useState<Beside>('mobility');
-  const [words, setWords] = useState('');
-  const [girth, setGirth] = useState('');
   const { length } = useUnits();
-  const isGirth = what === 'swelling';
-  const girthCm = length.parse(girth);
+  const { typed, set, field, send } = useFields<Typed, Noted>(
+    { what: 'mobility', words: '', girth: '' },
+    null,
+    reads(({ what, words, girth }) => {
+      const noted = { what, words: words.trim() };
+      if (what !== 'swelling') return { sent: noted };
+      const girthCm = length.parse(girth);
+      return girthCm > 0
+        ? { sent: { ...noted, girthCm } }
+        : { wrong: { girth: t`Enter the girth as a number in ${length.unit}.` } };
+    }),
+  );
+  const isGirth = typed.what === 'swelling';
   const planned = plan.sitting ?? [];
   const due = planned.filter((one) => !isDone(one, state));
   const take = (one: PlannedBeside) => {
     if (one.what === 'swelling') {
-      setWhat('swelling');
-      setWords(one.words);
+      set('what', 'swelling');
+      set('words', one.words);
     } else act({ do: 'note-beside', what: one.what, words: told(one.words) });
   };
   return (
@@ -60,35 +71,25 @@ export function BesideNotes({ plan, state, act }: Props) {
       <Swelling state={state} />
       <form
         className="space-y-2 pt-2"
-        onSubmit={(event) => {
-          event.preventDefault();
-          act({
-            do: 'note-beside',
-            what,
-            words: words.trim(),
-            ...(isGirth && girthCm > 0 ? { girthCm } : {}),
-          });
-          setWords('');
-          setGirth('');
-        }}
+        {...send((noted) => {
+          act({ do: 'note-beside', ...noted });
+          set('words', '');
+          set('girth', '');
+        })}
       >
-        <WordMenu label={t`Beside the cuff`} value={what} onChange={setWhat} options={BESIDE_OPTIONS} />
+        <WordMenu
+          label={t`Beside the cuff`}
+          value={typed.what}
+          onChange={(what) => set('what', what)}
+          options={BESIDE_OPTIONS}
+        />
         <Field
           label={isGirth ? t`Where the tape lies` : t`In a few words`}
           maxLength={200}
           autoComplete="off"
-          value={words}
-          onChange={(event) => setWords(event.target.value)}
+          {...field('words')}
         />
-        {isGirth && (
-          <Field
-            label={t`Girth`}
-            unit={length.unit}
-            number="decimal"
-            value={girth}
-            onChange={(event) => setGirth(event.target.value)}
-          />
-        )}
+        {isGirth && <Field label={t`Girth`} unit={length.unit} number="decimal" {...field('girth')} />}
         <Button type="submit">{t`Note it`}</Button>
       </form>
     </details>

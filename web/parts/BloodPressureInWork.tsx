@@ -1,6 +1,6 @@
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
-import { memo, useState } from 'react';
+import { memo } from 'react';
 import type { Plan } from '#core/plan/plan';
 import { watchesBloodPressure } from '#core/record/in-force';
 import { bloodPressureWords } from '#core/screening/blood-pressure';
@@ -13,6 +13,7 @@ import { told } from '../language/told';
 import { BloodPressureFields } from './BloodPressureFields';
 import { Button } from './Button';
 import { NO_PRESSURE, readPressure } from './typed-pressure';
+import { useFields } from './use-fields';
 import { useNow } from './use-now';
 import { Why } from './Why';
 
@@ -32,7 +33,7 @@ export const BloodPressureInWork = memo(function BloodPressureInWork({
 }) {
   const nowMs = useNow(EVERY_MS);
   const { data: client } = useClient(clientId);
-  const [typed, setTyped] = useState(NO_PRESSURE);
+  const { typed, set, empty, send } = useFields(NO_PRESSURE, null);
   const limit = useBloodPressureLimit();
   const due = bloodPressureDue(plan, state, nowMs);
   const isAsked = client !== undefined && watchesBloodPressure(client.facts, client.judgedAtMs);
@@ -54,14 +55,20 @@ export const BloodPressureInWork = memo(function BloodPressureInWork({
       {due ? (
         <form
           className="space-y-2"
-          onSubmit={(event) => {
-            event.preventDefault();
+          {...send(() => {
             if (!reading) return;
             act({ do: 'note-blood-pressure', moment: due, reading, limit });
-            setTyped(NO_PRESSURE);
-          }}
+            empty();
+          })}
         >
-          <BloodPressureFields label={told(BLOOD_PRESSURE_MOMENTS[due])} typed={typed} onChange={setTyped} />
+          <BloodPressureFields
+            label={told(BLOOD_PRESSURE_MOMENTS[due])}
+            typed={typed}
+            onChange={({ upper, lower }) => {
+              set('upper', upper);
+              set('lower', lower);
+            }}
+          />
           <Button type="submit" disabled={!reading}>
             {t`Note it`}
           </Button>

@@ -2,21 +2,23 @@ import { t } from '@lingui/core/macro';
 import { useState } from 'react';
 import type { ClientRecord } from '#contract/client';
 import type { NewHeavyWork } from '#contract/course-plan';
-import type { HeavyWork, HeavyWorkChoice } from '#core/course/heavy-work';
+import { type HeavyWork, type HeavyWorkChoice, heavyWorkChoiceSchema } from '#core/course/heavy-work';
 import { isWeighed } from '#core/protocol/exercise';
 import { libraryOf } from '#core/protocol/exercises';
+import { toNumber } from '#core/quantity/units';
 import { exerciseLabel } from '#core/record/facts';
 import type { Side } from '#core/strength/side';
-import { api, failureWords, fieldProblem, read } from '../data/api';
+import { api, failureWords, read } from '../data/api';
 import { serverNow } from '../data/clock';
 import { useRecordWrite } from '../data/queries';
 import { Button } from './Button';
+import { bySchema } from './by-schema';
 import { Choice } from './Choice';
 import { ExercisePicker } from './ExercisePicker';
 import { Field, FieldError } from './Field';
 import { dayAndTime } from './format';
-import { NumberField } from './NumberField';
 import { useUnits } from './units';
+import { reads, useFields } from './use-fields';
 import { Why } from './Why';
 
 const SHOWN = 3;
@@ -68,6 +70,9 @@ export function HeavyWorkLine({ client }: { client: ClientRecord }) {
   );
 }
 
+/** Heavy work as it is typed. */
+type Typed = Record<'exerciseId' | 'sets' | 'reps' | 'load' | 'effort', string> & { side: Side };
+
 function HeavyForm({
   client,
   keep,
@@ -80,65 +85,48 @@ function HeavyForm({
   error: unknown;
 }) {
   const { mass } = useUnits();
-  const [exerciseId, setExerciseId] = useState<string | null>(null);
-  const [side, setSide] = useState<Side>('both');
-  const [amount, setAmount] = useState({ sets: 3, reps: 5, effort: Number.NaN });
-  const [load, setLoad] = useState('');
+  const { typed, set, field, problem, send } = useFields<Typed, HeavyWorkChoice>(
+    { exerciseId: '', side: 'both', sets: '3', reps: '5', load: '', effort: '' },
+    error,
+    reads(({ load, sets, reps, effort, ...rest }) =>
+      bySchema(
+        heavyWorkChoiceSchema,
+        {
+          ...rest,
+          sets: toNumber(sets),
+          reps: toNumber(reps),
+          loadKg: mass.parse(load),
+          effort: effort.trim() === '' ? null : toNumber(effort),
+        },
+        (path) => (path === 'loadKg' ? 'load' : (path as keyof Typed)),
+      ),
+    ),
+  );
   const library = Object.fromEntries(
     Object.entries(libraryOf(client.facts.ownExercises)).filter(([, exercise]) => isWeighed(exercise)),
   );
-  const loadKg = mass.parse(load);
-  const isWhole = exerciseId !== null && loadKg > 0 && amount.sets > 0 && amount.reps > 0;
+  const noExercise = problem('exerciseId');
   return (
-    <form
-      className="space-y-3"
-      onSubmit={(event) => {
-        event.preventDefault();
-        if (!isWhole) return;
-        const { effort, ...rest } = amount;
-        keep({ exerciseId, side, loadKg, ...rest, effort: Number.isNaN(effort) ? null : effort });
-      }}
-    >
-      <ExercisePicker library={library} value={exerciseId} onChange={setExerciseId} />
+    <form className="space-y-3" {...send(keep)}>
+      <ExercisePicker
+        library={library}
+        value={typed.exerciseId || null}
+        onChange={(id) => set('exerciseId', id)}
+      />
+      {noExercise && <FieldError>{noExercise}</FieldError>}
       <div className="flex flex-wrap items-end gap-3">
-        <Choice label={t`Side`} value={side} options={SIDES} onChange={setSide} />
-        <NumberField
-          className="w-24"
-          label={t`Sets`}
-          value={amount.sets}
-          onValue={(sets) => setAmount({ ...amount, sets })}
-          error={fieldProblem(error, 'sets')}
-        />
-        <NumberField
-          className="w-24"
-          label={t`Repetitions`}
-          value={amount.reps}
-          onValue={(reps) => setAmount({ ...amount, reps })}
-          error={fieldProblem(error, 'reps')}
-        />
+        <Choice label={t`Side`} value={typed.side} options={SIDES} onChange={(side) => set('side', side)} />
+        <Field className="w-24" label={t`Sets`} number="whole" {...field('sets')} />
+        <Field className="w-24" label={t`Repetitions`} number="whole" {...field('reps')} />
         <Field
           className="w-36"
           label={t`Load`}
           unit={mass.unit}
           number="decimal"
-          value={load}
-          onChange={(event) => setLoad(event.target.value)}
-          error={fieldProblem(error, 'loadKg')}
+          {...field('load', 'loadKg')}
         />
-        <Field
-          className="w-28"
-          label={t`Effort 0–10`}
-          number="whole"
-          value={Number.isNaN(amount.effort) ? '' : String(amount.effort)}
-          onChange={(event) =>
-            setAmount({
-              ...amount,
-              effort: event.target.value.trim() === '' ? Number.NaN : Number(event.target.value),
-            })
-          }
-          error={fieldProblem(error, 'effort')}
-        />
-        <Button type="submit" kind="main" disabled={!isWhole || isPending}>
+        <Field className="w-28" label={t`Effort 0–10`} number="whole" {...field('effort')} />
+        <Button type="submit" kind="main" disabled={isPending}>
           {t`Keep`}
         </Button>
       </div>

@@ -8,11 +8,13 @@ export function TimeField({
   label,
   value,
   onChange,
+  error,
   className = '',
 }: {
   label: string;
   value: string;
   onChange: (time: string) => void;
+  error?: string | undefined;
   className?: string;
 }) {
   const [typed, setTyped] = useState<string | null>(null);
@@ -32,7 +34,7 @@ export function TimeField({
       onBlur={() => {
         if (!isWrong) setTyped(null);
       }}
-      error={isWrong ? t`Write it like 17:30.` : undefined}
+      error={error ?? (isWrong ? t`Write it like 17:30.` : undefined)}
     />
   );
 }

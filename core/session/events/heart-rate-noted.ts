@@ -1,15 +1,14 @@
-import { z } from 'zod';
 import { heartRateMomentSchema } from '../heart-rate-moment';
 import { findSet } from '../state';
 import { defineEvent } from './define';
-import { setPlace } from './values';
+import { beatsPerMinuteSchema, setPlace } from './values';
 
 export const heartRateNoted = defineEvent({
   type: 'heart-rate-noted',
   body: {
     ...setPlace,
     moment: heartRateMomentSchema,
-    beatsPerMinute: z.number().int().min(30).max(240),
+    beatsPerMinute: beatsPerMinuteSchema,
   },
   undoable: true,
   afterFinish: true,

@@ -7,7 +7,11 @@ export type StopReason = z.infer<typeof stopReasonSchema>;
 export const scaleSchema = z.number().int().min(0).max(10);
 /** Effort 0–10; what was said on another scale comes to parts of a point. */
 export const effortSchema = z.number().min(0).max(10);
-export const loadKgSchema = z.number().min(0).max(500);
+/** The heaviest that is taken for a load. */
+export const MOST_LOAD_KG = 500;
+export const loadKgSchema = z.number().min(0).max(MOST_LOAD_KG);
+/** A pulse, in beats a minute. */
+export const beatsPerMinuteSchema = z.number().int().min(30).max(240);
 export const pressureMmHgSchema = z.number().min(0).max(400);
 
 /** A set of the plan, by its exercise and its place in it. */

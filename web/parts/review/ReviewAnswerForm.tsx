@@ -3,18 +3,24 @@ import { Trans } from '@lingui/react/macro';
 import { useState } from 'react';
 import { calledIn } from '#core/plan/called';
 import type { Plan } from '#core/plan/plan';
+import { toNumber } from '#core/quantity/units';
 import { type Change, changeWords, tidyChange, whyNotChange } from '#core/review/change';
 import type { Recommendation } from '#core/review/review';
+import { reviewChangeSchema } from '#core/session/events/values';
 import type { ReviewAnswer } from '#core/session/state';
 import type { Act } from '../../act/act';
 import { told } from '../../language/told';
 import { Button } from '../Button';
+import { bySchema } from '../by-schema';
 import { Choice } from '../Choice';
 import { Field, FieldError } from '../Field';
-import { NumberField } from '../NumberField';
+import { plain } from '../format';
+import { reads, useFields } from '../use-fields';
 import { Said } from '../Why';
 
 const ANSWERED = { accepted: t`Accepted`, edited: t`Edited`, declined: t`Declined` } as const;
+
+type Typed = Record<'points' | 'steps' | 'reason', string>;
 
 /** Accept, edit or decline what the review suggests; the answer is an event, and the next draft goes by it. */
 export function ReviewAnswerForm({
@@ -36,10 +42,22 @@ export function ReviewAnswerForm({
   isAlone: boolean;
 }) {
   const [open, setOpen] = useState<'edited' | 'declined' | null>(null);
-  const [change, setChange] = useState<Change>(advice.change);
-  const [reason, setReason] = useState('');
   const label = calledIn(plan.exercises)[exerciseIndex];
-  const refused = open === 'edited' ? whyNotChange({ plan }, exerciseIndex, change, capPercentLop) : null;
+  const advisedSteps = advice.change.loadSteps ?? 0;
+  const changeOf = ({ points, steps }: Typed): Change => ({
+    ...advice.change,
+    pressurePoints: toNumber(points),
+    loadSteps: Number(steps),
+  });
+  const { typed, set, field, send } = useFields<Typed, Change>(
+    { points: plain(advice.change.pressurePoints ?? 0), steps: String(advisedSteps), reason: '' },
+    null,
+    reads((words) =>
+      open === 'declined' ? { sent: {} } : bySchema(reviewChangeSchema, changeOf(words), () => 'points'),
+    ),
+  );
+  const refused =
+    open === 'edited' ? whyNotChange({ plan }, exerciseIndex, changeOf(typed), capPercentLop) : null;
   const give = (kind: ReviewAnswer['answer'], given: Change, why: string) => {
     act({
       do: 'answer-review',
@@ -86,36 +104,26 @@ export function ReviewAnswerForm({
       {open && (
         <form
           className="flex flex-wrap items-end gap-4"
-          onSubmit={(event) => {
-            event.preventDefault();
-            if (open === 'declined') give('declined', {}, reason);
-            else if (!refused) give('edited', tidyChange(change), reason);
-          }}
+          {...send((change) => {
+            if (!refused) give(open, tidyChange(change), typed.reason);
+          })}
         >
           {open === 'edited' && (
             <>
-              <NumberField
+              <Field
                 label={t`Pressure`}
                 unit="points"
+                number="decimal"
                 className="w-36"
-                value={change.pressurePoints ?? 0}
-                onValue={(pressurePoints) => setChange({ ...change, pressurePoints })}
+                {...field('points')}
               />
               <Choice
                 label={t`Load`}
-                value={String(change.loadSteps ?? 0)}
-                onChange={(steps) => {
-                  const { loadSteps: _, ...rest } = change;
-                  setChange(steps === '0' ? rest : { ...rest, loadSteps: Number(steps) });
-                }}
+                value={typed.steps}
+                onChange={(steps) => set('steps', steps)}
                 options={[
-                  ...((advice.change.loadSteps ?? 0) < -1
-                    ? [
-                        {
-                          value: String(advice.change.loadSteps),
-                          label: t`${advice.change.loadSteps ?? 0} steps`,
-                        },
-                      ]
+                  ...(advisedSteps < -1
+                    ? [{ value: String(advisedSteps), label: t`${advisedSteps} steps` }]
                     : []),
                   { value: '-1', label: t`step down` },
                   { value: '0', label: t`hold` },
@@ -124,19 +132,10 @@ export function ReviewAnswerForm({
               />
             </>
           )}
-          <Field
-            label={t`Reason`}
-            className="min-w-64 flex-1"
-            value={reason}
-            onChange={(event) => setReason(event.target.value)}
-          />
+          <Field label={t`Reason`} className="min-w-64 flex-1" {...field('reason')} />
           <Button
             type="submit"
-            disabled={
-              (open === 'declined' && reason.trim() === '') ||
-              refused !== null ||
-              Number.isNaN(change.pressurePoints ?? 0)
-            }
+            disabled={(open === 'declined' && typed.reason.trim() === '') || refused !== null}
           >
             {open === 'edited' ? t`Keep the edit` : t`Decline`}
           </Button>

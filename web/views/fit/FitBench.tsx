@@ -8,7 +8,7 @@ import { checkCuff, checkGirth, rangeToBuy, rankCuffs } from '#core/cuff/fit';
 import { LIMB_LABELS, LIMBS, type Limb, limbKind } from '#core/quantity/limb';
 import { newest } from '#core/quantity/newest';
 import { limbInHand } from '#core/record/chain';
-import { api, failureWords, fieldProblem, read } from '../../data/api';
+import { api, failureWords, read } from '../../data/api';
 import { usePractice, useRecordWrite } from '../../data/queries';
 import { told } from '../../language/told';
 import { BenchHeading } from '../../parts/Bench';
@@ -16,6 +16,7 @@ import { Button } from '../../parts/Button';
 import { Field, FieldError } from '../../parts/Field';
 import { LimbCross } from '../../parts/LimbCross';
 import { useUnits } from '../../parts/units';
+import { type Reading, reads, useFields } from '../../parts/use-fields';
 import { usePlanInHand } from '../../parts/use-plan-in-hand';
 import { Why } from '../../parts/Why';
 
@@ -38,40 +39,46 @@ export function FitBench({ client }: { client: ClientRecord }) {
   const { data: practice } = usePractice();
   const { length } = useUnits();
   const [limb, setLimb] = useState<Limb>(limbInHand(client.facts, inHand?.prescription) ?? 'left-thigh');
-  const [girth, setGirth] = useState('');
   const [picked, setPicked] = useState<string | null>(null);
   const write = useRecordWrite((json: NewFit) =>
     read(api.clients[':id'].fits.$post({ param: { id: client.id }, json })),
   );
   const cuffs = practice?.cuffs ?? [];
   const straps = practice?.straps.filter((strap) => strap.limbKind === limbKind(limb)) ?? [];
-  const girthCm = length.parse(girth);
-  const typed = girth.trim() !== '';
-  const wrong = typed && !Number.isNaN(girthCm) ? checkGirth(limb, girthCm)[0] : undefined;
-  const wrongWords =
-    typed && Number.isNaN(girthCm)
-      ? t`Enter the girth as a number in ${length.unit}.`
-      : wrong && `${wrong.message} ${wrong.remedy}`;
-  const ranked = typed && !wrongWords ? rankCuffs(limb, girthCm, cuffs) : [];
+  const readGirth = ({ girth }: { girth: string }): Reading<{ girth: string }, number> => {
+    const cm = length.parse(girth);
+    if (Number.isNaN(cm)) return { wrong: { girth: t`Enter the girth as a number in ${length.unit}.` } };
+    const [finding] = checkGirth(limb, cm);
+    return finding ? { wrong: { girth: `${finding.message} ${finding.remedy}` } } : { sent: cm };
+  };
+  const { typed, field, send } = useFields({ girth: '' }, write.error, reads(readGirth));
+  // The cuffs are ranked, and a wrong girth is said, while it is being typed.
+  const reading = typed.girth.trim() === '' ? null : readGirth(typed);
+  const girthCm = reading && 'sent' in reading ? reading.sent : null;
+  const ranked = girthCm === null ? [] : rankCuffs(limb, girthCm, cuffs);
   const strap = straps.find(({ id }) => id === picked);
   const cuffId = strap ? undefined : (picked ?? ranked.find(({ fits }) => fits)?.cuff.id);
   const cuff = cuffs.find(({ id }) => id === cuffId);
-  const misfit = cuff && ranked.length > 0 ? checkCuff(limb, girthCm, cuff, cuffs)[0] : undefined;
-  const noneFits = ranked.length > 0 && !ranked.some(({ fits }) => fits);
+  const misfit = cuff && girthCm !== null ? checkCuff(limb, girthCm, cuff, cuffs)[0] : undefined;
+  const toBuy = girthCm !== null && !ranked.some(({ fits }) => fits) ? rangeToBuy(limb, girthCm) : null;
   const ready = ranked.length > 0 && !misfit && (cuffId !== undefined || strap !== undefined);
 
-  const save = async (event: React.FormEvent) => {
-    event.preventDefault();
-    if (!ready) return;
-    const worn = strap
-      ? ({ kind: 'strap', strapId: strap.id } as const)
-      : ({ kind: 'cuff', cuffId: cuffId ?? '' } as const);
-    const record = await write.mutateAsync({ limb, girthCm, ...worn }).catch(() => null);
-    if (record) navigate(`/people/${client.id}/measure`);
-  };
+  const girthField = field('girth', 'girthCm');
+  const worn = strap
+    ? ({ kind: 'strap', strapId: strap.id } as const)
+    : ({ kind: 'cuff', cuffId: cuffId ?? '' } as const);
 
   return (
-    <form onSubmit={save} noValidate className="grid gap-8 lg:grid-cols-[20rem_1fr]">
+    <form
+      className="grid gap-8 lg:grid-cols-[20rem_1fr]"
+      {...send((measuredCm) => {
+        if (!ready) return;
+        write.mutate(
+          { limb, girthCm: measuredCm, ...worn },
+          { onSuccess: () => navigate(`/people/${client.id}/measure`) },
+        );
+      })}
+    >
       <div className="space-y-5">
         <BenchHeading title={t`Fit`}>{t`Girth where the cuff goes, then the cuff.`}</BenchHeading>
         <LimbCross
@@ -87,12 +94,12 @@ export function FitBench({ client }: { client: ClientRecord }) {
           unit={length.unit}
           number="decimal"
           autoFocus
-          value={girth}
+          {...girthField}
           onChange={(event) => {
-            setGirth(event.target.value);
             setPicked(null);
+            return girthField.onChange(event);
           }}
-          error={wrongWords || fieldProblem(write.error, 'girthCm')}
+          error={reading && 'wrong' in reading ? reading.wrong.girth : girthField.error}
           hint={WHERE[limbKind(limb)]}
         />
       </div>
@@ -128,9 +135,9 @@ export function FitBench({ client }: { client: ClientRecord }) {
             </li>
           ))}
         </ul>
-        {noneFits && !misfit && (
+        {toBuy && !misfit && (
           <FieldError>
-            {told(rangeToBuy(limb, girthCm))} <Why rule="FIT-2" />
+            {told(toBuy)} <Why rule="FIT-2" />
           </FieldError>
         )}
         {misfit && (

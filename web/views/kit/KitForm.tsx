@@ -8,10 +8,12 @@ import { api, failureWords, read } from '../../data/api';
 import { KEYS } from '../../data/keys';
 import { told } from '../../language/told';
 import { Button } from '../../parts/Button';
+import { bySchema } from '../../parts/by-schema';
 import { Field, FieldError } from '../../parts/Field';
 import { Picker } from '../../parts/Picker';
 import { Ticks } from '../../parts/Ticks';
 import { useUnits } from '../../parts/units';
+import { reads, useFields } from '../../parts/use-fields';
 import { fromTyped, KINDS, type KitField, type KitKind, toTyped } from './kit-fields';
 
 /** One piece of kit to add or change, made from the table of its kind; each error stands at its field. */
@@ -27,46 +29,34 @@ export function KitForm({
   const queries = useQueryClient();
   const units = useUnits();
   const { list, fixed, fields } = KINDS[kind];
-  const [typed, setTyped] = useState<Record<string, string>>(() =>
-    Object.fromEntries(
-      fields.map((field: KitField) => [
-        field.key,
-        toTyped(field, (item as Record<string, unknown> | undefined)?.[field.key], units),
-      ]),
-    ),
-  );
-  const [tried, setTried] = useState(false);
   const [id] = useState(item?.id ?? newId());
   const write = useMutation({
     mutationFn: (json: KitItem) => read(api.practice.kit.$post({ json })),
     onSuccess: (practice) => queries.setQueryData(KEYS.practice, practice),
   });
-  const parsed = kitItemSchema.safeParse({
-    list,
-    item: {
-      id,
-      ...fixed,
-      ...Object.fromEntries(
-        fields.map((field: KitField) => [field.key, fromTyped(field, typed[field.key] ?? '', units)]),
-      ),
-    },
-  });
-  const wrong = (key: string) => {
-    const issue = tried && parsed.error?.issues.find(({ path }) => path.includes(key));
-    if (!issue) return undefined;
-    return issue.code === 'invalid_type' ? t`Enter a number.` : issue.message;
-  };
-  const save = async (event: React.FormEvent) => {
-    event.preventDefault();
-    setTried(true);
-    if (parsed.success && (await write.mutateAsync(parsed.data).catch(() => null))) done();
-  };
+  const { typed, set, field, send } = useFields<Record<string, string>, KitItem>(
+    Object.fromEntries(
+      fields.map((one: KitField) => [
+        one.key,
+        toTyped(one, (item as Record<string, unknown> | undefined)?.[one.key], units),
+      ]),
+    ),
+    write.error,
+    reads((words) => {
+      const values = fields.map((one: KitField) => [one.key, fromTyped(one, words[one.key] ?? '', units)]);
+      const made = { list, item: { id, ...fixed, ...Object.fromEntries(values) } };
+      // A weight among several is mended where they all stand.
+      return bySchema(kitItemSchema, made, (path) => path.split('.')[1] ?? path);
+    }),
+  );
   return (
-    <form onSubmit={save} noValidate className="my-3 max-w-3xl border-y border-ink/40 py-3">
+    <form
+      className="my-3 max-w-3xl border-y border-ink/40 py-3"
+      {...send((kit) => write.mutate(kit, { onSuccess: done }))}
+    >
       <div className="grid gap-3 sm:grid-cols-3">
-        {fields.map((field: KitField) => {
-          const { key, label, type } = field;
-          const change = (value: string) => setTyped({ ...typed, [key]: value });
+        {fields.map(({ key, label, type }: KitField) => {
+          const change = (value: string) => set(key, value);
           const choices =
             type === 'yes-no' ? { yes: 'yes', no: 'no' } : typeof type === 'object' ? type.choices : null;
           if (choices) {
@@ -102,9 +92,7 @@ export function KitForm({
               {...(type === 'text' || type === 'words' || type === 'number' ? {} : { unit })}
               className={type === 'masses' || type === 'words' || type === 'pairs' ? 'sm:col-span-2' : ''}
               autoComplete="off"
-              value={typed[key] ?? ''}
-              onChange={(event) => change(event.target.value)}
-              error={wrong(key)}
+              {...field(key, `item.${key}`)}
             />
           );
         })}

@@ -1,13 +1,16 @@
 import { t } from '@lingui/core/macro';
-import { useState } from 'react';
 import type { PracticeSettings } from '#contract/practice';
 import { whoMay } from '#core/access/deeds';
 import { CEILING_MMHG } from '#core/pressure/arbitrary';
+import { toNumber } from '#core/quantity/units';
 import { RULES } from '#core/rules/catalogue';
 import { useMay } from '../../data/queries';
 import { told } from '../../language/told';
 import { Button } from '../../parts/Button';
-import { NumberField } from '../../parts/NumberField';
+import { Field } from '../../parts/Field';
+import { reads, useFields } from '../../parts/use-fields';
+
+const { least, most } = CEILING_MMHG;
 
 /** Whether the practice works without a LOP, and how high: off until a clinician says so (rule PRS-7). */
 export function WithoutLop({
@@ -18,8 +21,16 @@ export function WithoutLop({
   change: (part: Pick<PracticeSettings, 'arbitraryUpToMmHg'>) => void;
 }) {
   const mayAllow = useMay('allow-arbitrary');
-  const [mmHg, setMmHg] = useState(arbitraryUpToMmHg ?? Number.NaN);
-  const isRight = Number.isInteger(mmHg) && mmHg >= CEILING_MMHG.least && mmHg <= CEILING_MMHG.most;
+  const { typed, set, field, send } = useFields(
+    { mmHg: String(arbitraryUpToMmHg ?? '') },
+    null,
+    reads(({ mmHg }) => {
+      const typedMmHg = toNumber(mmHg);
+      return Number.isInteger(typedMmHg) && typedMmHg >= least && typedMmHg <= most
+        ? { sent: typedMmHg }
+        : { wrong: { mmHg: t`Enter a whole number from ${least} to ${most}.` } };
+    }),
+  );
   return (
     <details>
       <summary className="min-h-11 cursor-pointer py-2 text-[15px] font-semibold">
@@ -29,26 +40,21 @@ export function WithoutLop({
       {mayAllow ? (
         <form
           className="flex flex-wrap items-end gap-3"
-          onSubmit={(event) => {
-            event.preventDefault();
-            if (isRight) change({ arbitraryUpToMmHg: mmHg });
-          }}
+          {...send((mmHg) => change({ arbitraryUpToMmHg: mmHg }))}
         >
-          <NumberField
-            label={t`The most without a LOP, ${CEILING_MMHG.least} to ${CEILING_MMHG.most}`}
+          <Field
+            label={t`The most without a LOP, ${least} to ${most}`}
             unit="mmHg"
-            value={mmHg}
-            onValue={setMmHg}
+            number="whole"
+            {...field('mmHg')}
           />
-          {mmHg !== arbitraryUpToMmHg && (
-            <Button type="submit" disabled={!isRight}>
-              {arbitraryUpToMmHg === null ? t`Switch it on` : t`Save the most`}
-            </Button>
+          {toNumber(typed.mmHg) !== arbitraryUpToMmHg && (
+            <Button type="submit">{arbitraryUpToMmHg === null ? t`Switch it on` : t`Save the most`}</Button>
           )}
           {arbitraryUpToMmHg !== null && (
             <Button
               onClick={() => {
-                setMmHg(Number.NaN);
+                set('mmHg', '');
                 change({ arbitraryUpToMmHg: null });
               }}
             >

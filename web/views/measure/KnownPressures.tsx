@@ -2,7 +2,7 @@ import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import { lazy, Suspense, useState } from 'react';
 import type { ClientRecord } from '#contract/client';
-import type { NewQuickCheck } from '#contract/measurements';
+import { type NewQuickCheck, newQuickCheckSchema } from '#contract/measurements';
 import type { OcclusionFact } from '#core/occlusion-pressure/fact';
 import { measuredWith } from '#core/occlusion-pressure/in-force';
 import { judgeQuickCheck } from '#core/occlusion-pressure/quick-check';
@@ -18,14 +18,16 @@ import { toNumber } from '#core/quantity/units';
 import { ageWords } from '#core/record/age-words';
 import { proceduresInForce, shelfLifeInForce, whyDue } from '#core/record/in-force';
 import { RULES } from '#core/rules/catalogue';
-import { api, failureWords, fieldProblem, read } from '../../data/api';
+import { api, failureWords, read } from '../../data/api';
 import { usePressuresLike } from '../../data/history';
 import { useMay, useRecordWrite } from '../../data/queries';
 import { told } from '../../language/told';
 import { Button } from '../../parts/Button';
+import { bySchema } from '../../parts/by-schema';
 import { Field, FieldError } from '../../parts/Field';
 import { day } from '../../parts/format';
 import { Picker } from '../../parts/Picker';
+import { reads, useFields } from '../../parts/use-fields';
 import { Why } from '../../parts/Why';
 
 const HistoryChart = lazy(() =>
@@ -199,30 +201,30 @@ function Due({ client, fact }: { client: ClientRecord; fact: OcclusionFact }) {
 
 /** Inflate until the palpated pulse goes: within ±10 the stored pressure is confirmed (rule LOP-7). */
 function QuickCheckForm({ client, fact }: { client: ClientRecord; fact: OcclusionFact }) {
-  const [typed, setTyped] = useState('');
-  const [step, setStep] = useState('10');
   const write = useRecordWrite((json: NewQuickCheck) =>
     read(api.clients[':id']['quick-checks'].$post({ param: { id: client.id }, json })),
   );
-  const goneMmHg = toNumber(typed);
+  const { typed, empty, field, send } = useFields<Record<'goneMmHg' | 'stepMmHg', string>, NewQuickCheck>(
+    { goneMmHg: '', stepMmHg: '10' },
+    write.error,
+    reads((read) => {
+      const made = {
+        occlusionId: fact.id,
+        goneMmHg: toNumber(read.goneMmHg),
+        stepMmHg: toNumber(read.stepMmHg),
+      };
+      return bySchema(newQuickCheckSchema, made, (path) => (path === 'stepMmHg' ? path : 'goneMmHg'));
+    }),
+  );
+  const goneMmHg = toNumber(typed.goneMmHg);
   const verdict = goneMmHg > 0 ? judgeQuickCheck(fact.pressure.value, goneMmHg) : null;
-  const save = async (event: React.FormEvent) => {
-    event.preventDefault();
-    if (!verdict) return;
-    if (
-      await write.mutateAsync({ occlusionId: fact.id, goneMmHg, stepMmHg: toNumber(step) }).catch(() => null)
-    )
-      setTyped('');
-  };
   return (
-    <form onSubmit={save} noValidate className="space-y-2">
+    <form className="space-y-2" {...send((check) => write.mutate(check, { onSuccess: empty }))}>
       <Field
         label={t`Quick check: pulse under the fingers gone at`}
         unit="mmHg"
         number="whole"
-        value={typed}
-        onChange={(event) => setTyped(event.target.value)}
-        error={fieldProblem(write.error, 'goneMmHg')}
+        {...field('goneMmHg')}
         hint={
           <>
             {t`Within ±10 it is confirmed and its shelf life begins anew, at most twice.`}{' '}
@@ -234,9 +236,7 @@ function QuickCheckForm({ client, fact }: { client: ClientRecord; fact: Occlusio
         label={t`In steps of`}
         unit="mmHg"
         number="whole"
-        value={step}
-        onChange={(event) => setStep(event.target.value)}
-        error={fieldProblem(write.error, 'stepMmHg')}
+        {...field('stepMmHg')}
         hint={t`Over 10 confirms nothing.`}
       />
       {verdict && (
@@ -245,7 +245,7 @@ function QuickCheckForm({ client, fact }: { client: ClientRecord; fact: Occlusio
         </p>
       )}
       {write.error && <FieldError>{failureWords(write.error)}</FieldError>}
-      <Button type="submit" disabled={!verdict || write.isPending}>
+      <Button type="submit" disabled={typed.goneMmHg.trim() === '' || write.isPending}>
         {t`Record the check`}
       </Button>
     </form>

@@ -116,12 +116,12 @@ function Outcomes({ client, view }: { client: ClientRecord; view: OutcomesView }
           </section>
         )}
         <TakeMeasure
-          key={`${take.measureId} ${take.limb}`}
+          key={`${take.measureId} ${take.limb} ${take.setting}`}
           client={client}
           toTake={take}
           onToTake={setToTake}
           book={book}
-          kept={() => setToTake(nextToTake(take, book))}
+          kept={(taken) => setToTake(nextToTake(taken, book))}
         />
       </div>
     </section>

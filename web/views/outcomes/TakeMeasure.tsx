@@ -6,7 +6,7 @@ import { limbsFor, type MeasureBook, type MeasureId, measureOf, takenHere } from
 import { checkTaken, type Taken } from '#core/outcomes/taken';
 import { LIMB_LABELS, type Limb } from '#core/quantity/limb';
 import { toNumber } from '#core/quantity/units';
-import { failureWords, fieldProblem } from '../../data/api';
+import { failureWords } from '../../data/api';
 import { serverNow } from '../../data/clock';
 import { useKeepOutcome } from '../../data/outcomes';
 import { told } from '../../language/told';
@@ -15,10 +15,13 @@ import { Choice } from '../../parts/Choice';
 import { Field, FieldError } from '../../parts/Field';
 import { NumberInput } from '../../parts/NumberInput';
 import { Picker } from '../../parts/Picker';
+import { type Reading, reads, useFields } from '../../parts/use-fields';
 import { AskScreen } from './AskScreen';
 
 /** What is to be taken: a measure, its limb and what has to be the same as last time. */
 export type ToTake = { measureId: MeasureId; limb: Limb | null; setting: string };
+
+type Typed = { repeats: string[]; setting: string; note: string };
 
 /** One measure, taken: its cue, its repeats, left or right, and Enter keeps it. */
 export function TakeMeasure({
@@ -32,48 +35,56 @@ export function TakeMeasure({
   book: MeasureBook;
   toTake: ToTake;
   onToTake: (to: ToTake) => void;
-  kept: () => void;
+  /** With the setting it was taken in. */
+  kept: (taken: ToTake) => void;
 }) {
-  const { measureId, limb, setting } = toTake;
+  const { measureId } = toTake;
   const measure = measureOf(book, measureId);
-  const [typed, setTyped] = useState<string[]>([]);
-  const [note, setNote] = useState('');
-  const [tried, setTried] = useState(false);
+  const limbs = limbsFor(measure);
+  const limb = toTake.limb ?? limbs[0] ?? null;
   const [isAsking, setAsking] = useState(false);
   const keep = useKeepOutcome(client.id);
-  const limbs = limbsFor(measure);
-  const repeats = typed.filter((one) => one.trim() !== '').map(toNumber);
-  const taken: Taken = { measureId, limb, setting, repeats, note };
-  const wrong = [
-    ...(repeats.length === 0 ? [{ field: 'repeats', message: t`Enter at least one figure.` }] : []),
-    ...(repeats.some(Number.isNaN)
-      ? [{ field: 'repeats', message: t`Enter numbers.` }]
-      : checkTaken(taken, measure)),
-  ];
-  const errorOf = (field: keyof Taken) =>
-    (tried ? wrong.find((one) => one.field === field)?.message : undefined) ??
-    fieldProblem(keep.error, field);
-  const send = async (values: Taken) => {
-    await keep.mutateAsync({ ...values, id: newId(), atMs: Math.round(serverNow()) });
-    setTyped([]);
-    setNote('');
-    setTried(false);
-    kept();
+  const readTaken = ({ setting, note, repeats }: Typed): Reading<Typed, Taken> => {
+    const figures = measure.isAsked
+      ? // Somebody answers on the screen that is handed over next.
+        [measure.lowest]
+      : repeats.filter((one) => one.trim() !== '').map(toNumber);
+    if (figures.length === 0) return { wrong: { repeats: t`Enter at least one figure.` } };
+    if (figures.some(Number.isNaN)) return { wrong: { repeats: t`Enter numbers.` } };
+    const taken = { measureId, limb, setting, note, repeats: figures };
+    const wrong = checkTaken(taken, measure);
+    return wrong.length === 0
+      ? { sent: taken }
+      : { wrong: Object.fromEntries(wrong.map(({ field: at, message }) => [at, message])) };
   };
+  const { typed, set, empty, field, problem, send } = useFields<Typed, Taken>(
+    { repeats: [], setting: toTake.setting, note: '' },
+    keep.error,
+    reads(readTaken),
+  );
+  const keepTaken = (taken: Taken) =>
+    keep.mutate(
+      { ...taken, id: newId(), atMs: Math.round(serverNow()) },
+      {
+        onSuccess: () => {
+          empty();
+          kept(taken);
+        },
+      },
+    );
   const choose = (id: MeasureId) => {
     const of = limbsFor(measureOf(book, id));
-    setTyped([]);
-    onToTake({ measureId: id, limb: of.includes(limb as Limb) ? limb : (of[0] ?? null), setting: '' });
+    onToTake({ measureId: id, limb: of.find((one) => one === limb) ?? of[0] ?? null, setting: '' });
   };
+  const wrongRepeats = problem('repeats');
   return (
     <form
       aria-label={t`Take a measure`}
       className="space-y-3"
-      onSubmit={(event) => {
-        event.preventDefault();
-        setTried(true);
-        if (wrong.length === 0 && !keep.isPending) void send(taken).catch(() => undefined);
-      }}
+      {...send((taken) => {
+        if (measure.isAsked) setAsking(true);
+        else if (!keep.isPending) keepTaken(taken);
+      })}
     >
       <Picker
         label={t({ message: 'Measure', context: 'what is measured' })}
@@ -85,7 +96,7 @@ export function TakeMeasure({
       {limbs.length > 0 && (
         <Choice
           label={t`Limb (the person’s own left and right)`}
-          value={limb ?? limbs[0] ?? 'left-thigh'}
+          value={limb ?? 'left-thigh'}
           onChange={(value) => onToTake({ ...toTake, limb: value })}
           options={limbs.map((value) => ({ value, label: told(LIMB_LABELS[value]) }))}
         />
@@ -93,21 +104,13 @@ export function TakeMeasure({
       {measure.setting !== undefined && (
         <Field
           label={measure.setting}
-          value={setting}
           maxLength={80}
-          onChange={(event) => onToTake({ ...toTake, setting: event.target.value })}
-          error={errorOf('setting')}
+          {...field('setting')}
           hint={t`The same as last time, or it is another measure.`}
         />
       )}
       {measure.isAsked ? (
-        <Button
-          kind="main"
-          onClick={() => {
-            setTried(true);
-            if (checkTaken({ ...taken, repeats: [measure.lowest] }, measure).length === 0) setAsking(true);
-          }}
-        >
+        <Button type="submit" kind="main">
           {t`Hand the screen over and ask`}
         </Button>
       ) : (
@@ -120,18 +123,21 @@ export function TakeMeasure({
             </legend>
             <div className="mt-1 flex flex-wrap items-baseline gap-2">
               {Array.from(
-                { length: Math.min(10, Math.max(measure.repeats, typed.length + 1)) },
+                { length: Math.min(10, Math.max(measure.repeats, typed.repeats.length + 1)) },
                 (_, place) => (
                   <NumberInput
                     // biome-ignore lint/suspicious/noArrayIndexKey: a repeat is its place
                     key={place}
                     aria-label={t`Figure ${place + 1}, ${told(measure.unit)}`}
                     kind="decimal"
-                    value={typed[place] ?? ''}
+                    value={typed.repeats[place] ?? ''}
                     onChange={(event) => {
-                      const next = [...typed];
+                      const next = [...typed.repeats];
                       next[place] = event.target.value;
-                      setTyped(Array.from(next, (one) => one ?? ''));
+                      set(
+                        'repeats',
+                        Array.from(next, (one) => one ?? ''),
+                      );
                     }}
                     className="figures min-h-11 w-24 rounded-sm border border-ink/40 bg-paper px-2 text-xl"
                   />
@@ -139,13 +145,12 @@ export function TakeMeasure({
               )}
               <span className="text-quiet">{told(measure.unit)}</span>
             </div>
-            {errorOf('repeats') && <FieldError>{errorOf('repeats')}</FieldError>}
+            {wrongRepeats && <FieldError>{wrongRepeats}</FieldError>}
           </fieldset>
           <Field
             label={t`Note`}
-            value={note}
             maxLength={200}
-            onChange={(event) => setNote(event.target.value)}
+            {...field('note')}
             hint={t`Why it may say less than it should: pain-limited, to form failure.`}
           />
           <Button type="submit" kind="main" does="accept" disabled={keep.isPending}>
@@ -153,15 +158,15 @@ export function TakeMeasure({
           </Button>
         </>
       )}
-      {errorOf('limb') && <FieldError>{errorOf('limb')}</FieldError>}
       {keep.error && <FieldError>{failureWords(keep.error)}</FieldError>}
       {isAsking && (
         <AskScreen
           measure={measure}
-          setting={setting}
+          setting={typed.setting}
           answer={(value) => {
             setAsking(false);
-            void send({ ...taken, repeats: [value] }).catch(() => undefined);
+            const reading = readTaken(typed);
+            if ('sent' in reading) keepTaken({ ...reading.sent, repeats: [value] });
           }}
           close={() => setAsking(false)}
         />

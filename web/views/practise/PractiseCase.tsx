@@ -25,6 +25,7 @@ import { Field, FieldError } from '../../parts/Field';
 import { clock } from '../../parts/format';
 import { ProbeKnob } from '../../parts/ProbeKnob';
 import { useUnits } from '../../parts/units';
+import { reads, useFields } from '../../parts/use-fields';
 import { useNow } from '../../parts/use-now';
 import { PulseUnderFingers } from './PulseUnderFingers';
 import { PumpKeys } from './PumpKeys';
@@ -99,8 +100,16 @@ function Attempt({
       }),
     [source],
   );
-  const [stated, setStated] = useState('');
-  const statedMmHg = toNumber(stated);
+  const { typed, field, send } = useFields(
+    { stated: '' },
+    null,
+    reads(({ stated }) => {
+      const statedMmHg = toNumber(stated);
+      return statedMmHg > 0
+        ? { sent: statedMmHg }
+        : { wrong: { stated: t`Enter the pressure as a number in mmHg.` } };
+    }),
+  );
   const notice = (trap: Trap) => {
     setNoticed([...noticed, trap]);
     if (trap === 'volume-down') setVolume(VOLUME.up);
@@ -158,22 +167,17 @@ function Attempt({
           </div>
         </fieldset>
         <form
-          noValidate
           className="space-y-3"
-          onSubmit={(event) => {
-            event.preventDefault();
-            if (statedMmHg > 0) finish({ statedMmHg, highestMmHg: highest.current, noticed });
-          }}
+          {...send((statedMmHg) => finish({ statedMmHg, highestMmHg: highest.current, noticed }))}
         >
           <Field
             label={t`I state the occlusion pressure as`}
             unit="mmHg"
             number="decimal"
-            value={stated}
-            onChange={(event) => setStated(event.target.value)}
+            {...field('stated')}
           />
           {trouble && <FieldError>{trouble}</FieldError>}
-          <Button type="submit" kind="main" does="accept" disabled={!(statedMmHg > 0)}>
+          <Button type="submit" kind="main" does="accept" disabled={typed.stated.trim() === ''}>
             {t`Done: score me`}
           </Button>
         </form>

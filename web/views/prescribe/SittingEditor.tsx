@@ -6,6 +6,7 @@ import { told } from '../../language/told';
 import { Button } from '../../parts/Button';
 import { Choice } from '../../parts/Choice';
 import { Field } from '../../parts/Field';
+import { useFields } from '../../parts/use-fields';
 import { WordMenu } from '../../parts/WordMenu';
 import { BESIDE_OPTIONS } from '../../words/beside-options';
 
@@ -24,7 +25,10 @@ export function SittingEditor({
   change: (session: SessionChoice) => void;
 }) {
   const [isOpen, setOpen] = useState(false);
-  const [draft, setDraft] = useState<PlannedBeside>({ when: 'before', what: 'heavy-lift', words: '' });
+  const { typed, set, field, send } = useFields<PlannedBeside>(
+    { when: 'before', what: 'heavy-lift', words: '' },
+    null,
+  );
   const { sitting = [], ...rest } = session;
   const keep = (next: PlannedBeside[]) => change(next.length > 0 ? { ...rest, sitting: next } : rest);
   const part = (when: PlannedBeside['when']) =>
@@ -65,23 +69,17 @@ export function SittingEditor({
       {isOpen && (
         <form
           className="flex flex-wrap items-end gap-x-4 gap-y-2 border-y border-rule py-3"
-          onSubmit={(event) => {
-            event.preventDefault();
-            keep([...sitting, { ...draft, words: draft.words.trim() }]);
-            setDraft({ ...draft, words: '' });
+          {...send((one) => {
+            keep([...sitting, { ...one, words: one.words.trim() }]);
+            set('words', '');
             setOpen(false);
-          }}
+          })}
         >
-          <Choice
-            label={t`When`}
-            value={draft.when}
-            onChange={(when) => setDraft({ ...draft, when })}
-            options={WHEN}
-          />
+          <Choice label={t`When`} value={typed.when} onChange={(when) => set('when', when)} options={WHEN} />
           <WordMenu<Beside>
             label={t`What is done`}
-            value={draft.what}
-            onChange={(what) => setDraft({ ...draft, what })}
+            value={typed.what}
+            onChange={(what) => set('what', what)}
             options={BESIDE_OPTIONS}
           />
           <Field
@@ -89,8 +87,7 @@ export function SittingEditor({
             label={t`In a few words`}
             maxLength={200}
             autoComplete="off"
-            value={draft.words}
-            onChange={(event) => setDraft({ ...draft, words: event.target.value })}
+            {...field('words')}
           />
           <Button type="submit" kind="main">
             {t`Add`}

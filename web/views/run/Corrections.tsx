@@ -1,8 +1,9 @@
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
-import { memo, useState } from 'react';
+import { memo } from 'react';
 import type { Plan } from '#core/plan/plan';
 import { EVENTS } from '#core/session/events';
+import { MOST_LOAD_KG } from '#core/session/events/values';
 import { undoable } from '#core/session/fold';
 import { loadInHand } from '#core/session/in-hand';
 import type { Log } from '#core/session/log';
@@ -10,9 +11,11 @@ import type { SessionState } from '#core/session/state';
 import type { Act } from '../../act/act';
 import { told } from '../../language/told';
 import { Button } from '../../parts/Button';
+import { FieldError } from '../../parts/Field';
 import { NumberInput } from '../../parts/NumberInput';
 import { useUnits } from '../../parts/units';
 import { useAction } from '../../parts/use-action';
+import { reads, useFields } from '../../parts/use-fields';
 
 const LATE_MS = 5_000;
 
@@ -29,7 +32,16 @@ export const Corrections = memo(function Corrections({
   act: Act;
 }) {
   const { mass } = useUnits();
-  const [typed, setTyped] = useState('');
+  const { typed, empty, field, send } = useFields(
+    { load: '' },
+    null,
+    reads(({ load }) => {
+      const loadKg = mass.parse(load);
+      return loadKg >= 0 && loadKg <= MOST_LOAD_KG
+        ? { sent: loadKg }
+        : { wrong: { load: t`Enter a load up to ${mass.words(MOST_LOAD_KG)}.` } };
+    }),
+  );
   const set = state.sets.at(-1);
   const exercise = set && plan.exercises[set.exerciseIndex];
   const last = undoable(log).at(-1);
@@ -38,13 +50,7 @@ export const Corrections = memo(function Corrections({
   if (!set || !exercise) return null;
   const nowKg = loadInHand(state, set.exerciseIndex, exercise.load);
   const shift = (byMs: number) => act({ do: 'correct-start', byMs });
-  const saveLoad = (event: React.FormEvent) => {
-    event.preventDefault();
-    const loadKg = mass.parse(typed);
-    if (!(loadKg >= 0) || loadKg > 500) return;
-    act({ do: 'correct-load', loadKg });
-    setTyped('');
-  };
+  const { error, ...load } = field('load');
   return (
     <div className="border-t border-rule pt-1">
       {last && (
@@ -61,22 +67,28 @@ export const Corrections = memo(function Corrections({
             <Button onClick={() => shift(LATE_MS)}>{t`5 s later`}</Button>
           </div>
           {nowKg !== null && (
-            <form onSubmit={saveLoad} className="flex items-center gap-2">
+            <form
+              className="flex flex-wrap items-center gap-x-2"
+              {...send((loadKg) => {
+                act({ do: 'correct-load', loadKg });
+                empty();
+              })}
+            >
               <label className="mr-auto flex items-center gap-2 text-[15px]">
                 <Trans>
                   Lifted {mass.words(nowKg)}; really
                   <NumberInput
                     kind="decimal"
-                    value={typed}
-                    onChange={(event) => setTyped(event.target.value)}
+                    {...load}
                     className="figures min-h-11 w-20 rounded-sm border border-ink/40 bg-paper px-2 text-xl"
                   />
                   {mass.unit}
                 </Trans>
               </label>
-              <Button type="submit" disabled={typed.trim() === ''}>
+              <Button type="submit" disabled={typed.load.trim() === ''}>
                 {t`Save`}
               </Button>
+              {error && <FieldError>{error}</FieldError>}
             </form>
           )}
         </div>

@@ -3,22 +3,25 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { v4 as newId } from 'uuid';
-import type { NewEnteredSession } from '#contract/session';
+import { type NewEnteredSession, newEnteredSessionSchema } from '#contract/session';
 import { setsAtShare } from '#core/plan/cut-sets';
 import { exerciseWords } from '#core/plan/plan';
 import { pacedReps } from '#core/protocol/set-work';
+import { toNumber } from '#core/quantity/units';
 import type { PlanInForce } from '#core/record/plans-in-force';
 import { EFFORT_SCALES } from '#core/session/effort';
 import { SIGNS, type SignId, signIdSchema } from '#core/session/signs';
-import { api, failureWords, fieldProblem, read } from '../../data/api';
+import { api, failureWords, read } from '../../data/api';
 import { KEYS } from '../../data/keys';
 import { useEffortIn } from '../../data/use-effort-in';
 import { told } from '../../language/told';
 import { Button } from '../../parts/Button';
+import { bySchema } from '../../parts/by-schema';
 import { DateField } from '../../parts/DateField';
 import { Field, FieldError } from '../../parts/Field';
 import { Ticks } from '../../parts/Ticks';
 import { TimeField } from '../../parts/TimeField';
+import { reads, useFields } from '../../parts/use-fields';
 
 const SIGN_OPTIONS = signIdSchema.options.map((value) => ({ value, label: told(SIGNS[value].label) }));
 
@@ -55,6 +58,15 @@ export function EnterSession({
   );
 }
 
+/** A session as it is typed; a set without repetitions was not done. */
+type Typed = Record<'day' | 'time' | 'jointPain', string> & {
+  sets: { exerciseIndex: number; setIndex: number; reps: string; effort: string }[];
+  signs: SignId[];
+};
+
+/** A figure that may be left out. */
+const figureOrNull = (typed: string): number | null => (typed.trim() === '' ? null : toNumber(typed));
+
 function EnterForm({
   clientId,
   inHand: { coursePlan, prescription },
@@ -70,20 +82,6 @@ function EnterForm({
   const navigate = useNavigate();
   const { plan } = prescription;
   const scale = EFFORT_SCALES[useEffortIn()];
-  const [began, setBegan] = useState({ day: '', time: '' });
-  const [pain, setPain] = useState('');
-  const [signs, setSigns] = useState<SignId[]>([]);
-  // What was done of each set as it is typed; a set left empty was not done.
-  const [rows, setRows] = useState(() =>
-    plan.exercises.flatMap(({ sets }, exerciseIndex) =>
-      sets.map(({ work }, setIndex) => ({
-        exerciseIndex,
-        setIndex,
-        reps: setIndex < setsAtShare(sets.length, setsShare) ? String(pacedReps(work) ?? 0) : '',
-        effort: '',
-      })),
-    ),
-  );
   const write = useMutation({
     mutationFn: (json: NewEnteredSession) => read(api.sessions.entered.$post({ json })),
     onSuccess: ({ id }) => {
@@ -91,48 +89,73 @@ function EnterForm({
       navigate(`/sessions/${id}`);
     },
   });
-  const change = (place: number, part: Partial<(typeof rows)[number]>) =>
-    setRows(rows.map((row, i) => (i === place ? { ...row, ...part } : row)));
-  // Without a day or a time it is no moment.
-  const startedAtMs = new Date(`${began.day}T${began.time}`).getTime();
-  const keep = () =>
-    write.mutate({
-      id: newId(),
-      coursePlanId: coursePlan.id,
-      startedAtMs,
-      sets: rows
-        .filter(({ reps }) => reps.trim() !== '')
-        .map(({ exerciseIndex, setIndex, reps, effort }) => ({
+  const { typed, set, field, problem, send } = useFields<Typed, NewEnteredSession>(
+    {
+      day: '',
+      time: '',
+      jointPain: '',
+      signs: [],
+      sets: plan.exercises.flatMap(({ sets }, exerciseIndex) =>
+        sets.map(({ work }, setIndex) => ({
           exerciseIndex,
           setIndex,
-          reps: Number(reps),
-          effort: effort.trim() === '' ? null : scale.toEffort(Number(effort)),
+          reps: setIndex < setsAtShare(sets.length, setsShare) ? String(pacedReps(work) ?? 0) : '',
+          effort: '',
         })),
-      jointPain: pain.trim() === '' ? null : Number(pain),
-      signs,
-    });
+      ),
+    },
+    write.error,
+    reads(({ day, time, sets, jointPain, signs }) => {
+      const done = sets.map((row, place) => ({ row, place })).filter(({ row }) => row.reps.trim() !== '');
+      const offScale = done.filter(({ row: { effort } }) => {
+        const said = figureOrNull(effort);
+        return said !== null && !scale.said.includes(said);
+      });
+      if (offScale.length > 0) {
+        const words = t`From ${scale.said[0] ?? 0} to ${scale.said.at(-1) ?? 0}.`;
+        return { wrong: Object.fromEntries(offScale.map(({ place }) => [`sets.${place}.effort`, words])) };
+      }
+      const made = {
+        id: newId(),
+        coursePlanId: coursePlan.id,
+        // Without a day or a time it is no moment.
+        startedAtMs: new Date(`${day}T${time}`).getTime(),
+        sets: done.map(({ row: { reps, effort, ...at } }) => {
+          const said = figureOrNull(effort);
+          return { ...at, reps: toNumber(reps), effort: said === null ? null : scale.toEffort(said) };
+        }),
+        jointPain: figureOrNull(jointPain),
+        signs,
+      };
+      return bySchema<Typed, NewEnteredSession>(newEnteredSessionSchema, made, (path) => {
+        if (path === 'startedAtMs') return day === '' ? 'day' : 'time';
+        const [, at, name] = /^sets\.(\d+)\.(reps|effort)$/.exec(path) ?? [];
+        const place = done[Number(at)]?.place;
+        return place === undefined ? (path as keyof Typed) : `sets.${place}.${name as 'reps' | 'effort'}`;
+      });
+    }),
+  );
+  const nothingDone = problem('sets');
   return (
     <form
       className="max-w-3xl space-y-4 border-l-4 border-plum pl-4"
-      onSubmit={(event) => {
-        event.preventDefault();
-        if (!Number.isNaN(startedAtMs)) keep();
-      }}
+      {...send((session) => write.mutate(session))}
     >
       <h3 className="font-semibold">{t`${told(coursePlan.name)}, done on paper or elsewhere`}</h3>
       <div className="flex flex-wrap gap-4">
         <DateField
           className="w-72"
           label={t`It began on`}
-          value={began.day}
-          onChange={(day) => setBegan({ ...began, day })}
-          error={fieldProblem(write.error, 'startedAtMs')}
+          value={typed.day}
+          onChange={(day) => set('day', day)}
+          error={problem('day', 'startedAtMs')}
         />
         <TimeField
           className="w-28"
           label={t`At`}
-          value={began.time}
-          onChange={(time) => setBegan({ ...began, time })}
+          value={typed.time}
+          onChange={(time) => set('time', time)}
+          error={problem('time')}
         />
       </div>
       {plan.exercises.map((exercise, exerciseIndex) => (
@@ -141,23 +164,21 @@ function EnterForm({
             {exerciseIndex + 1}. {told(exerciseWords(plan, exerciseIndex))}
           </legend>
           <div className="flex flex-wrap gap-x-4 gap-y-2">
-            {rows.map((row, place) =>
+            {typed.sets.map((row, place) =>
               row.exerciseIndex !== exerciseIndex ? null : (
                 <div key={row.setIndex} className="flex gap-1">
                   <Field
                     className="w-20"
                     label={t`Set ${row.setIndex + 1}`}
                     number="whole"
-                    value={row.reps}
-                    onChange={(event) => change(place, { reps: event.target.value })}
+                    {...field(`sets.${place}.reps`)}
                   />
                   <Field
                     className="w-16"
                     label={scale.asked.toLowerCase()}
                     aria-label={t`Effort of set ${row.setIndex + 1}`}
                     number="whole"
-                    value={row.effort}
-                    onChange={(event) => change(place, { effort: event.target.value })}
+                    {...field(`sets.${place}.effort`)}
                   />
                 </div>
               ),
@@ -168,19 +189,19 @@ function EnterForm({
       <p className="text-[14px] text-quiet">
         {t`A set left empty was not done. Times and pressures are the plan’s.`}
       </p>
-      <Field
-        className="w-40"
-        label={t`Worst joint pain 0–10`}
-        number="whole"
-        value={pain}
-        onChange={(event) => setPain(event.target.value)}
-      />
+      {nothingDone && <FieldError>{nothingDone}</FieldError>}
+      <Field className="w-40" label={t`Worst joint pain 0–10`} number="whole" {...field('jointPain')} />
       <details>
         <summary className="min-h-9 cursor-pointer">{t`Anything felt or seen`}</summary>
-        <Ticks label={t`Signs`} options={SIGN_OPTIONS} chosen={signs} onChange={setSigns} />
+        <Ticks
+          label={t`Signs`}
+          options={SIGN_OPTIONS}
+          chosen={typed.signs}
+          onChange={(signs) => set('signs', signs)}
+        />
       </details>
       <div className="flex gap-3">
-        <Button type="submit" kind="main" disabled={Number.isNaN(startedAtMs) || write.isPending}>
+        <Button type="submit" kind="main" disabled={write.isPending}>
           {t`Enter it`}
         </Button>
         <Button leaves onClick={close}>

@@ -1,28 +1,37 @@
 import { t } from '@lingui/core/macro';
-import { useState } from 'react';
+import { toNumber } from '#core/quantity/units';
+import { pressureMmHgSchema } from '#core/session/events/values';
 import type { CuffedInHand } from '#core/session/in-hand';
 import type { Act } from '../../act/act';
+import { bySchema } from '../../parts/by-schema';
+import { FieldError } from '../../parts/Field';
 import { NumberInput } from '../../parts/NumberInput';
+import { reads, useFields } from '../../parts/use-fields';
 import { Why } from '../../parts/Why';
 
 /** The pressure last read, and a place to type a new reading. */
 export function PressureRead({ target, act }: { target: CuffedInHand; act: Act }) {
-  const [typed, setTyped] = useState('');
   const { limb, targetMmHg, readMmHg } = target;
   const pressureMmHg = readMmHg ?? targetMmHg;
   const occlusionMmHg = target.kind === 'measured' ? target.signed.occlusion.value : null;
-  const reading = Number(typed);
+  const { typed, empty, field, send } = useFields(
+    { reading: '' },
+    null,
+    reads(({ reading }) => bySchema(pressureMmHgSchema, toNumber(reading), () => 'reading')),
+  );
+  const reading = toNumber(typed.reading);
   const over = occlusionMmHg !== null && reading > occlusionMmHg;
   const drift = pressureMmHg - targetMmHg;
   const drifts = Math.abs(drift) > target.signed.divisionMmHg;
-  const save = (event: React.FormEvent) => {
-    event.preventDefault();
-    if (typed === '' || over) return;
-    act({ do: 'read', limb, pressureMmHg: reading });
-    setTyped('');
-  };
+  const { error, ...input } = field('reading');
   return (
-    <form onSubmit={save}>
+    <form
+      {...send((pressureMmHg) => {
+        if (over) return;
+        act({ do: 'read', limb, pressureMmHg });
+        empty();
+      })}
+    >
       <div className="flex items-baseline gap-3">
         <p className="figures text-3xl">{pressureMmHg}</p>
         <p className="text-[14px] text-quiet">
@@ -32,8 +41,7 @@ export function PressureRead({ target, act }: { target: CuffedInHand; act: Act }
           kind="whole"
           aria-label={t`Pressure read, mmHg`}
           placeholder={t`read`}
-          value={typed}
-          onChange={(event) => setTyped(event.target.value.replace(/[^0-9]/g, '').slice(0, 3))}
+          {...input}
           className="figures ml-auto min-h-11 w-20 rounded-sm border border-ink/40 bg-paper px-2 text-xl"
         />
       </div>
@@ -43,6 +51,7 @@ export function PressureRead({ target, act }: { target: CuffedInHand; act: Act }
           {drift < 0 ? t`under the target: top up before a set` : t`over the target: let some out`}
         </p>
       )}
+      {error && !over && <FieldError>{error}</FieldError>}
       {over && (
         <p role="alert" className="notched py-1 text-ochre">
           {t`${reading} is above this limb’s LOP of ${occlusionMmHg}: let it down, then enter what you read.`}{' '}

@@ -4,16 +4,21 @@ import { memo, useState } from 'react';
 import type { Plan } from '#core/plan/plan';
 import { heartRateWords, type Intensity } from '#core/protocol/intensity';
 import { capital } from '#core/quantity/capital';
+import { toNumber } from '#core/quantity/units';
 import { EFFORT_SCALES } from '#core/session/effort';
+import { beatsPerMinuteSchema } from '#core/session/events/values';
 import { type HeartRateMoment, minuteInHand, momentWords } from '#core/session/heart-rate-moment';
 import { correctedReps, type SessionState, type SetRecord } from '#core/session/state';
 import type { Act } from '../../act/act';
 import { useEffortIn } from '../../data/use-effort-in';
 import { told } from '../../language/told';
 import { Button } from '../../parts/Button';
+import { bySchema } from '../../parts/by-schema';
+import { FieldError } from '../../parts/Field';
 import { NumberInput } from '../../parts/NumberInput';
 import { Scale } from '../../parts/Scale';
 import { useAction } from '../../parts/use-action';
+import { reads, useFields } from '../../parts/use-fields';
 import { useNow } from '../../parts/use-now';
 import { usePlusMinus } from '../../parts/use-plus-minus';
 import { ACTIONS } from '../../state/actions';
@@ -122,35 +127,38 @@ export const SetNotes = memo(function SetNotes({
 function HeartRate({ set, intensity, act }: { set: SetRecord; intensity: Intensity | undefined; act: Act }) {
   const last = set.heartRates.at(-1);
   const against = last ? heartRateWords(intensity, last.beatsPerMinute) : null;
-  const [typed, setTyped] = useState('');
+  const { typed, empty, field, send } = useFields(
+    { beats: '' },
+    null,
+    reads(({ beats }) => bySchema(beatsPerMinuteSchema, toNumber(beats), () => 'beats')),
+  );
   const nowMs = useNow(10_000);
   const noted = set.heartRates.map(({ moment }) => moment);
   const minute = minuteInHand((set.endedAtMs ?? nowMs) - set.startedAtMs, noted);
   // A spell that has ended by itself is still asked for minute 5 first.
   const [chosen, setChosen] = useState<HeartRateMoment | null>(null);
   const moment = chosen ?? (set.endedAtMs === null || !noted.includes('minute-5') ? minute : 'end');
-  const save = (event: React.FormEvent) => {
-    event.preventDefault();
-    const beatsPerMinute = Number(typed);
-    if (!Number.isInteger(beatsPerMinute) || beatsPerMinute < 30 || beatsPerMinute > 240) return;
-    act({ do: 'note-heart-rate', moment, beatsPerMinute });
-    setTyped('');
-    setChosen(null);
-  };
+  const { error, ...beats } = field('beats');
   return (
-    <form onSubmit={save} className="flex flex-wrap items-center gap-2 text-[15px]">
+    <form
+      className="flex flex-wrap items-center gap-2 text-[15px]"
+      {...send((beatsPerMinute) => {
+        act({ do: 'note-heart-rate', moment, beatsPerMinute });
+        empty();
+        setChosen(null);
+      })}
+    >
       <label className="flex items-center gap-2">
         <Trans>
           Heart rate {told(momentWords(moment))}
           <NumberInput
             kind="whole"
-            value={typed}
-            onChange={(event) => setTyped(event.target.value.replace(/\D/g, '').slice(0, 3))}
+            {...beats}
             className="figures min-h-11 w-20 rounded-sm border border-ink/40 bg-paper px-2 text-xl"
           />
         </Trans>
       </label>
-      <Button type="submit" disabled={typed === ''}>
+      <Button type="submit" disabled={typed.beats.trim() === ''}>
         {t`Note`}
       </Button>
       {set.endedAtMs !== null && (
@@ -158,6 +166,7 @@ function HeartRate({ set, intensity, act }: { set: SetRecord; intensity: Intensi
           {moment === 'end' ? told(capital(momentWords(minute).replace('at ', 'for '))) : t`For the end`}
         </Button>
       )}
+      {error && <FieldError>{error}</FieldError>}
       {set.heartRates.map(({ moment: when, beatsPerMinute }) => (
         <span key={`${when} ${beatsPerMinute}`} className="figures text-[14px] text-quiet">
           {beatsPerMinute} {told(momentWords(when))}

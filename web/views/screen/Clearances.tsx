@@ -4,6 +4,7 @@ import type { ClientRecord } from '#contract/client';
 import type { NewClearance } from '#contract/measurements';
 import { workModeSchema } from '#core/protocol/work-mode';
 import { LIMB_LABELS, LIMBS } from '#core/quantity/limb';
+import { toNumber } from '#core/quantity/units';
 import { type Clearance, type ClearanceSubject, clearanceSchema, isInForce } from '#core/screening/clearance';
 import type { Reason } from '#core/screening/decide';
 import { SCREEN_ITEMS } from '#core/screening/items';
@@ -12,12 +13,14 @@ import { usePastClearances } from '../../data/history';
 import { useMay, useRecordWrite } from '../../data/queries';
 import { told } from '../../language/told';
 import { Button } from '../../parts/Button';
+import { bySchema } from '../../parts/by-schema';
 import { DateField } from '../../parts/DateField';
 import { Field, FieldError } from '../../parts/Field';
 import { day, endOfDayMs } from '../../parts/format';
 import { More } from '../../parts/More';
 import { Tick } from '../../parts/Tick';
 import { Ticks } from '../../parts/Ticks';
+import { reads, useFields } from '../../parts/use-fields';
 import { Why } from '../../parts/Why';
 
 const OTHER_SUBJECTS = {
@@ -81,6 +84,11 @@ export function Clearances({ client, open }: { client: ClientRecord; open: reado
   );
 }
 
+type Typed = Omit<NewClearance, 'givenAtMs' | 'untilMs' | 'maxPercentLop'> & { until: string; cap: string };
+
+/** Where a path of what is sent is typed. */
+const TYPED_AT: Record<string, keyof Typed> = { untilMs: 'until', maxPercentLop: 'cap' };
+
 function ClearanceForm({
   client,
   open,
@@ -91,43 +99,40 @@ function ClearanceForm({
   done: () => void;
 }) {
   const subjects = [...new Set(open.map(({ subject }) => subject))];
-  const [form, setForm] = useState({
-    subjects: subjects as ClearanceSubject[],
-    givenBy: '',
-    byPhysician: open.some(({ level }) => level === 'stop'),
-    until: '',
-    cap: '',
-    limbs: [] as NewClearance['limbs'],
-    modes: [] as NewClearance['modes'],
-    note: '',
-  });
-  const [tried, setTried] = useState(false);
-  const change = (part: Partial<typeof form>) => setForm({ ...form, ...part });
   const write = useRecordWrite((json: NewClearance) =>
     read(api.clients[':id'].clearances.$post({ param: { id: client.id }, json })),
   );
-  const parsed = clearanceSchema.safeParse({
-    subjects: form.subjects,
-    givenBy: form.givenBy,
-    byPhysician: form.byPhysician,
-    givenAtMs: client.judgedAtMs,
-    // A day named is included to its end.
-    untilMs: endOfDayMs(form.until),
-    maxPercentLop: form.cap.trim() === '' ? null : Number(form.cap),
-    limbs: form.limbs,
-    modes: form.modes,
-    note: form.note,
-  });
-  const wrong = (path: string) =>
-    tried ? parsed.error?.issues.find((issue) => issue.path[0] === path)?.message : undefined;
-  const save = async (event: React.FormEvent) => {
-    event.preventDefault();
-    setTried(true);
-    if (!parsed.success) return;
-    if (await write.mutateAsync(parsed.data).catch(() => null)) done();
-  };
+  const { typed, set, field, problem, send } = useFields<Typed, NewClearance>(
+    {
+      subjects,
+      givenBy: '',
+      byPhysician: open.some(({ level }) => level === 'stop'),
+      until: '',
+      cap: '',
+      limbs: [],
+      modes: [],
+      note: '',
+    },
+    write.error,
+    reads(({ until, cap, ...rest }) =>
+      bySchema(
+        clearanceSchema,
+        {
+          ...rest,
+          givenAtMs: client.judgedAtMs,
+          // A day named is included to its end.
+          untilMs: endOfDayMs(until),
+          maxPercentLop: cap.trim() === '' ? null : toNumber(cap),
+        },
+        (path) => TYPED_AT[path] ?? (path as keyof Typed),
+      ),
+    ),
+  );
   return (
-    <form onSubmit={save} noValidate className="mt-3 space-y-3 border-t border-ink/40 pt-3">
+    <form
+      className="mt-3 space-y-3 border-t border-ink/40 pt-3"
+      {...send((clearance) => write.mutate(clearance, { onSuccess: done }))}
+    >
       <Ticks
         label={t`It clears`}
         options={(subjects.length > 0 ? subjects : (Object.keys(SCREEN_ITEMS) as ClearanceSubject[])).map(
@@ -136,51 +141,43 @@ function ClearanceForm({
             label: told(subjectWords(value)),
           }),
         )}
-        chosen={form.subjects}
-        onChange={(chosen) => change({ subjects: chosen })}
-        error={wrong('subjects')}
+        chosen={typed.subjects}
+        onChange={(chosen) => set('subjects', chosen)}
+        error={problem('subjects')}
       />
-      <Field
-        label={t`Given by`}
-        value={form.givenBy}
-        autoComplete="off"
-        onChange={(event) => change({ givenBy: event.target.value })}
-        error={wrong('givenBy')}
-      />
-      <Tick checked={form.byPhysician} onChange={(byPhysician) => change({ byPhysician })}>
+      <Field label={t`Given by`} autoComplete="off" {...field('givenBy')} />
+      <Tick checked={typed.byPhysician} onChange={(isPhysician) => set('byPhysician', isPhysician)}>
         {t`A physician`}
       </Tick>
       <div className="grid grid-cols-2 gap-3">
         <DateField
           label={t`Until`}
-          value={form.until}
-          onChange={(until) => change({ until })}
+          value={typed.until}
+          onChange={(until) => set('until', until)}
           hint={t`Empty: no end`}
-          error={wrong('untilMs')}
+          error={problem('until', 'untilMs')}
         />
         <Field
           label={t`At most`}
           unit="% LOP"
           number="whole"
-          value={form.cap}
-          onChange={(event) => change({ cap: event.target.value })}
           hint={t`Empty: no cap`}
-          error={wrong('maxPercentLop')}
+          {...field('cap', 'maxPercentLop')}
         />
       </div>
       <Ticks
         label={t`Only these limbs (none ticked: all)`}
         options={LIMBS.map((value) => ({ value, label: told(LIMB_LABELS[value]) }))}
-        chosen={form.limbs}
-        onChange={(limbs) => change({ limbs })}
+        chosen={typed.limbs}
+        onChange={(limbs) => set('limbs', limbs)}
       />
       <Ticks
         label={t`Only this work (none ticked: all)`}
         options={workModeSchema.options.map((value) => ({ value, label: told(value) }))}
-        chosen={form.modes}
-        onChange={(modes) => change({ modes })}
+        chosen={typed.modes}
+        onChange={(modes) => set('modes', modes)}
       />
-      <Field label={t`Note`} value={form.note} onChange={(event) => change({ note: event.target.value })} />
+      <Field label={t`Note`} {...field('note')} />
       {write.error && <FieldError>{failureWords(write.error)}</FieldError>}
       <div className="flex gap-2">
         <Button type="submit" kind="main" disabled={write.isPending}>
