@@ -80,9 +80,10 @@ export type KitList = KitItem['list'];
 /** What pressures rest on: only a clinician changes it (rule SCR-4). */
 export const CLINICIANS_KIT: readonly KitList[] = ['cuffs', 'pumps'];
 
-export const retireKitSchema = z.object({
+/** Something to take out of use, or to bring back as it was. */
+export const retireSchema = z.object({ id: z.string().min(1), isRetired: z.boolean().default(true) });
+export const retireKitSchema = retireSchema.extend({
   list: z.enum(['cuffs', 'pumps', 'weightKits', 'straps']),
-  id: z.string().min(1),
 });
 
 /** What the practice owns, by list. */
@@ -106,8 +107,6 @@ export const templateSchema = z.object({
   session: sessionChoiceSchema,
 });
 export type Template = z.infer<typeof templateSchema>;
-
-export const retireSchema = z.object({ id: z.string().min(1) });
 
 /** The practice, its people, its kit, its own exercises, measures and templates, as one read. */
 export type PracticeView = Kit & {

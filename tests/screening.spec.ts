@@ -99,7 +99,13 @@ test('kit in pounds and inches: a new cuff is ranked, and a strap goes by feel',
     await cuffs.getByLabel('Girth to').fill('34');
     await cuffs.getByLabel('Highest pressure').fill('300');
     await cuffs.getByRole('button', { name: 'Keep it' }).click();
-    await expect(cuffs.getByText('Thigh extra large').first()).toBeVisible();
+    const added = cuffs.getByRole('row', { name: /^Thigh extra large/ });
+    await expect(added).toBeVisible();
+    await added.getByRole('button', { name: 'Retire Thigh extra large' }).filter({ visible: true }).click();
+    await expect(added).toHaveCount(0);
+    await expect(page.getByText('Thigh extra large is no longer in use.')).toBeVisible();
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(added).toBeVisible();
   });
   await test.step('a stranger is screened and gets it', async () => {
     await page.getByRole('link', { name: 'Add a person' }).first().click();

@@ -201,6 +201,8 @@ describe('the practice’s own exercises and templates', () => {
     expect(practice.templates.map(({ name }) => name)).toEqual(['Thighs, short']);
     const after = await api.post<{ templates: unknown[] }>('/practice/templates/retire', { id: template.id });
     expect(after.templates).toEqual([]);
+    const back = { id: template.id, isRetired: false };
+    expect(await api.post('/practice/templates/retire', back)).toEqual(practice);
   });
 
   it('keeps a template above its school for a clinician only, and none for an assistant (SCR-4)', async () => {

@@ -118,6 +118,7 @@ describe('kit', () => {
   it('is added, changed and retired, and what was measured with it stays', async () => {
     const api = await startApi();
     const client = await measuredClient(api);
+    const before = await api.get<{ cuffs: { id: string }[] }>('/practice');
     await api.post('/practice/kit/retire', { list: 'cuffs', id: 'thigh-large' });
     const practice = await api.get<{ cuffs: { id: string }[] }>('/practice');
     expect(practice.cuffs.map(({ id }) => id)).not.toContain('thigh-large');
@@ -125,6 +126,13 @@ describe('kit', () => {
     expect(kept.facts.occlusions[0]?.cuffLabel).toBe('thigh-large');
     const { status } = await api.refused('/practice/kit/retire', { list: 'straps', id: 'thigh-large' });
     expect(status).toBe(404);
+    const back = { list: 'cuffs', id: 'thigh-large', isRetired: false };
+    const again = await api.post<{ cuffs: { id: string }[] }>('/practice/kit/retire', back);
+    expect(again.cuffs.find(({ id }) => id === 'thigh-large')).toEqual(
+      before.cuffs.find(({ id }) => id === 'thigh-large'),
+    );
+    const asCoach = await api.refused('/practice/kit/retire', back, 'colin');
+    expect(asCoach.status).toBe(403);
   });
 
   it('is refused with the field that is wrong', async () => {

@@ -77,11 +77,11 @@ export const practiceRoutes = new Hono<Env>()
   })
 
   .post('/kit/retire', body(retireKitSchema), async (c) => {
-    const { list, id } = c.req.valid('json');
+    const { list, id, isRetired } = c.req.valid('json');
     keepsKit(c.var.practitioner, list);
     await findKit(c.var.em, list, id);
-    await withAudit(c, { action: 'kit-retired', subject: id, detail: { list } }, (em) =>
-      em.nativeUpdate(KitEntity, { id, list }, { retiredAtMs: c.var.nowMs }),
+    await withAudit(c, { action: retiring('kit', isRetired), subject: id, detail: { list } }, (em) =>
+      em.nativeUpdate(KitEntity, { id, list }, { retiredAtMs: isRetired ? c.var.nowMs : null }),
     );
     return c.json(await told(c));
   })
@@ -96,10 +96,10 @@ export const practiceRoutes = new Hono<Env>()
   })
 
   .post('/exercises/retire', body(retireSchema), async (c) => {
-    const { id } = c.req.valid('json');
+    const { id, isRetired } = c.req.valid('json');
     keepsExercise(c.var.practitioner, id);
-    await withAudit(c, { action: 'exercise-retired', subject: id, detail: {} }, (em) =>
-      em.nativeUpdate(ExerciseEntity, { id }, { retiredAtMs: c.var.nowMs }),
+    await withAudit(c, { action: retiring('exercise', isRetired), subject: id, detail: {} }, (em) =>
+      em.nativeUpdate(ExerciseEntity, { id }, { retiredAtMs: isRetired ? c.var.nowMs : null }),
     );
     return c.json(await told(c));
   })
@@ -134,9 +134,9 @@ export const practiceRoutes = new Hono<Env>()
   })
 
   .post('/templates/retire', body(retireSchema), async (c) => {
-    const { id } = c.req.valid('json');
-    await withAudit(c, { action: 'template-retired', subject: id, detail: {} }, (em) =>
-      em.nativeUpdate(TemplateEntity, { id }, { retiredAtMs: c.var.nowMs }),
+    const { id, isRetired } = c.req.valid('json');
+    await withAudit(c, { action: retiring('template', isRetired), subject: id, detail: {} }, (em) =>
+      em.nativeUpdate(TemplateEntity, { id }, { retiredAtMs: isRetired ? c.var.nowMs : null }),
     );
     return c.json(await told(c));
   });
@@ -145,6 +145,9 @@ export const practiceRoutes = new Hono<Env>()
 function keepsKit(practitioner: Env['Variables']['practitioner'], list: KitList): void {
   if (CLINICIANS_KIT.includes(list)) requireDeed(practitioner, 'keep-limits');
 }
+
+const retiring = (what: string, isRetired: boolean): string =>
+  `${what}-${isRetired ? 'retired' : 'brought-back'}`;
 
 function keepsExercise(practitioner: Env['Variables']['practitioner'], id: string): void {
   if (id in EXERCISES) requireDeed(practitioner, 'keep-limits');

@@ -1,31 +1,28 @@
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
-import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { RUNG_LABELS } from '#core/plan/goals';
 import { EXERCISES, findExercises, type Library, libraryOf } from '#core/protocol/exercises';
 import { teachingOf } from '#core/protocol/teaching';
 import { api, failureWords, read } from '../../data/api';
-import { KEYS } from '../../data/keys';
 import { useMay, usePractice } from '../../data/queries';
 import { told } from '../../language/told';
 import { Button } from '../../parts/Button';
 import { ExerciseFigure } from '../../parts/ExerciseFigure';
 import { Field, FieldError } from '../../parts/Field';
 import { HowTaught } from '../../parts/HowTaught';
+import { useRetire } from '../../parts/use-retire';
 import { ExerciseForm } from './ExerciseForm';
 
 /** The exercise library: searched, changed, and added to; what the practice made its own is marked. */
 export function ExercisesView() {
-  const queries = useQueryClient();
   const { data: practice } = usePractice();
   const isClinician = useMay('keep-limits');
   const [sought, setSought] = useState('');
   const [open, setOpen] = useState<string | null>(null);
-  const retire = useMutation({
-    mutationFn: (id: string) => read(api.practice.exercises.retire.$post({ json: { id } })),
-    onSuccess: (changed) => queries.setQueryData(KEYS.practice, changed),
-  });
+  const { retire, error } = useRetire((id: string, isRetired) =>
+    read(api.practice.exercises.retire.$post({ json: { id, isRetired } })),
+  );
   if (!practice) return <p className="p-6 text-quiet">{t`Reading the practice…`}</p>;
   const library = libraryOf(practice.ownExercises);
   const found = findExercises(sought, library);
@@ -48,7 +45,7 @@ export function ExercisesView() {
         <Button onClick={() => setOpen('new')}>{t`Add an exercise`}</Button>
       </div>
       {open === 'new' && <ExerciseForm id={null} library={library} done={() => setOpen(null)} />}
-      {retire.error && <FieldError>{failureWords(retire.error)}</FieldError>}
+      {error && <FieldError>{failureWords(error)}</FieldError>}
       <ul className="max-w-5xl border-t border-ink/40">
         {found.map((id) => (
           <li key={id} className="border-b border-rule">
@@ -58,7 +55,12 @@ export function ExercisesView() {
               own={id in practice.ownExercises}
               mayChange={isClinician || !(id in EXERCISES)}
               onChange={() => setOpen(open === id ? null : id)}
-              onRetire={() => retire.mutate(id)}
+              onRetire={() => {
+                const label = told(library[id]?.label ?? id);
+                const words =
+                  id in EXERCISES ? t`${label} is the standard one again.` : t`${label} is no longer in use.`;
+                retire(id, words);
+              }}
             />
             {open === id && <ExerciseForm id={id} library={library} done={() => setOpen(null)} />}
           </li>

@@ -2,13 +2,7 @@ import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import {
-  CLINICIANS_KIT,
-  type KitItem,
-  type KitList,
-  type PracticeSettings,
-  type Template,
-} from '#contract/practice';
+import { CLINICIANS_KIT, type KitItem, type PracticeSettings, type Template } from '#contract/practice';
 import { GOALS } from '#core/plan/goals';
 import { type Library, libraryOf } from '#core/protocol/exercises';
 import { RULES } from '#core/rules/catalogue';
@@ -27,6 +21,7 @@ import { Field, FieldError } from '../../parts/Field';
 import { Ticks } from '../../parts/Ticks';
 import { readPressure } from '../../parts/typed-pressure';
 import { useUnits } from '../../parts/units';
+import { useRetire } from '../../parts/use-retire';
 import { Why } from '../../parts/Why';
 import { KitForm } from './KitForm';
 import { cellOf, headOf, isOfKind, KINDS, KIT_KINDS, type KitField, type KitKind } from './kit-fields';
@@ -50,16 +45,14 @@ export function KitView() {
 }
 
 function KitSection({ kind, items }: { kind: KitKind; items: readonly KitItem['item'][] }) {
-  const queries = useQueryClient();
   const [open, setOpen] = useState<string | null>(null);
   const units = useUnits();
   const { title, add, list, fields } = KINDS[kind];
   const mayChange = useMay(CLINICIANS_KIT.includes(list) ? 'keep-limits' : 'keep-weights');
   const mine = items.filter((item) => isOfKind(kind, item));
-  const retire = useMutation({
-    mutationFn: (json: { list: KitList; id: string }) => read(api.practice.kit.retire.$post({ json })),
-    onSuccess: (practice) => queries.setQueryData(KEYS.practice, practice),
-  });
+  const { retire, error } = useRetire((id: string, isRetired) =>
+    read(api.practice.kit.retire.$post({ json: { list, id, isRetired } })),
+  );
   return (
     <section className="mt-7" aria-label={title}>
       <h2 className="text-xl font-semibold">{told(title)}</h2>
@@ -86,14 +79,14 @@ function KitSection({ kind, items }: { kind: KitKind; items: readonly KitItem['i
                   item={item}
                   isOpen={open === item.id}
                   toggle={mayChange ? () => setOpen(open === item.id ? null : item.id) : null}
-                  retire={() => retire.mutate({ list, id: item.id })}
+                  retire={() => retire(item.id, t`${told(item.label)} is no longer in use.`)}
                 />
               ))}
             </tbody>
           </table>
         </div>
       )}
-      {retire.error && <FieldError>{failureWords(retire.error)}</FieldError>}
+      {error && <FieldError>{failureWords(error)}</FieldError>}
       {!mayChange && (
         <p className="mt-1 text-[15px] text-quiet">
           {t`A clinician changes these.`} <Why rule="SCR-4" />
@@ -112,11 +105,9 @@ function KitSection({ kind, items }: { kind: KitKind; items: readonly KitItem['i
 /** Sessions kept under a name; applied from Prescribe, taken away here. */
 function Templates({ templates, library }: { templates: readonly Template[]; library: Library }) {
   const mayKeep = useMay('keep-templates');
-  const queries = useQueryClient();
-  const retire = useMutation({
-    mutationFn: (id: string) => read(api.practice.templates.retire.$post({ json: { id } })),
-    onSuccess: (practice) => queries.setQueryData(KEYS.practice, practice),
-  });
+  const { retire, error } = useRetire((id: string, isRetired) =>
+    read(api.practice.templates.retire.$post({ json: { id, isRetired } })),
+  );
   return (
     <section className="mt-7" aria-label={t`Templates`}>
       <h2 className="text-xl font-semibold">{t`Templates`}</h2>
@@ -135,7 +126,7 @@ function Templates({ templates, library }: { templates: readonly Template[]; lib
               <button
                 type="button"
                 className="min-h-11 underline underline-offset-4"
-                onClick={() => retire.mutate(id)}
+                onClick={() => retire(id, t`${name} is no longer in use.`)}
               >
                 <Trans>
                   Retire<span className="sr-only"> {name}</span>
@@ -145,7 +136,7 @@ function Templates({ templates, library }: { templates: readonly Template[]; lib
           </li>
         ))}
       </ul>
-      {retire.error && <FieldError>{failureWords(retire.error)}</FieldError>}
+      {error && <FieldError>{failureWords(error)}</FieldError>}
     </section>
   );
 }
