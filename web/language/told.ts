@@ -16,6 +16,7 @@ type Tongue = {
   sentences: Sentence[];
   joints: Record<string, string>;
   decimals: (figure: string) => string;
+  known: Map<string, boolean>;
 };
 
 let tongue: Tongue | undefined;
@@ -47,6 +48,7 @@ export function speakWith(
     sentences: holed.map(sentenceOf).sort((a, b) => b.letters - a.letters),
     joints,
     decimals,
+    known: new Map(),
   };
   remembered.clear();
 }
@@ -67,9 +69,13 @@ export function told<T>(words: T): T {
   const known = remembered.get(words);
   if (known !== undefined) return known as T;
   const said = say(words, tongue) ?? words;
-  if (remembered.size > MOST_REMEMBERED) remembered.clear();
-  remembered.set(words, said);
+  remember(remembered, words, said);
   return said as T;
+}
+
+function remember<V>(memory: Map<string, V>, words: string, what: V): void {
+  if (memory.size > MOST_REMEMBERED) memory.clear();
+  memory.set(words, what);
 }
 
 /** A heading in the midst of a sentence: English begins it small there, German does not. */
@@ -133,9 +139,17 @@ function ofSentence(
   return undefined;
 }
 
-const isKnown = (part: string, spoken: Tongue): boolean =>
-  !/[A-Za-z]/.test(part) ||
-  (ofLabel(part, spoken) ?? ofFigure(part, spoken) ?? ofSentence(part, spoken, 'one sentence')) !== undefined;
+/** Whether what was put in is known; remembered, since the same part is asked for by every sentence that may hold it. */
+function isKnown(part: string, spoken: Tongue): boolean {
+  if (!/[A-Za-z]/.test(part)) return true;
+  const before = spoken.known.get(part);
+  if (before !== undefined) return before;
+  const known =
+    (ofLabel(part, spoken) ?? ofFigure(part, spoken) ?? ofSentence(part, spoken, 'one sentence')) !==
+    undefined;
+  remember(spoken.known, part, known);
+  return known;
+}
 
 /** Several sentences, or a list: each part on its own, if any of them is known. */
 function ofParts(words: string, spoken: Tongue): string | undefined {

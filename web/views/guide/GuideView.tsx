@@ -39,7 +39,7 @@ export function GuideView() {
         {text === undefined ? (
           <p>{t`There is no such page.`}</p>
         ) : (
-          <Markdown components={PARTS}>{told(text)}</Markdown>
+          <Markdown components={PARTS}>{text}</Markdown>
         )}
       </article>
     </div>
