@@ -1,6 +1,7 @@
 import type { Finding } from '../findings/finding';
 import { checkLoad } from '../load/target-load';
 import { EQUIPMENT_KITS } from '../load/weight-kit';
+import { equipmentWords } from '../protocol/equipment-words';
 import { isWeighed } from '../protocol/exercise';
 import type { Intensity } from '../protocol/intensity';
 import { RULES } from '../rules/catalogue';
@@ -101,7 +102,7 @@ function checkKit({ choice, exercise, kit }: Resolved, basis: Basis): Finding[] 
       {
         ...common,
         level: 'guard',
-        message: `${kit.label} does not suit ${exercise.label}, which is loaded by ${exercise.equipment.replace('-', ' ')}.`,
+        message: `${kit.label} does not suit ${exercise.label}, which is loaded by ${equipmentWords(exercise.equipment)}.`,
         remedy: 'Choose weights that suit it, or another exercise.',
       },
     ];

@@ -34,6 +34,12 @@ describe('the exercise library', () => {
     expect(findExercises('trampoline', LIBRARY)).toEqual([]);
   });
 
+  it('is found by its words in another language as well', () => {
+    const inLanguage = (words: string) => (words === 'Knee extension' ? 'Kniestreckung' : words);
+    expect(findExercises('kniestr', LIBRARY, inLanguage)).toEqual(['knee-extension']);
+    expect(findExercises('knee ext', LIBRARY, inLanguage)).toContain('knee-extension');
+  });
+
   it('is what the schema accepts, and takes the practice’s own exercises before the standard ones', () => {
     for (const exercise of ALL) expect(exerciseSchema.safeParse(exercise).success).toBe(true);
     const own = { ...LIBRARY['goblet-squat'], label: 'Goblet squat to a bench' } as (typeof ALL)[number];

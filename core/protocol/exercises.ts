@@ -1,4 +1,5 @@
 import { ARM_EXERCISES } from './arm-exercises';
+import { equipmentWords } from './equipment-words';
 import type { Exercise } from './exercise';
 import { LEG_EXERCISES } from './leg-exercises';
 import { SHOULDER_AND_HAND_EXERCISES } from './shoulder-and-hand-exercises';
@@ -40,11 +41,16 @@ export function libraryOf(own: Library): Library {
 }
 
 /** Exercises whose name, muscle, equipment or kind contain every word of `sought`, in the library's order. */
-export function findExercises(sought: string, library: Library): ExerciseId[] {
+export function findExercises(
+  sought: string,
+  library: Library,
+  inLanguage: (words: string) => string = (words) => words,
+): ExerciseId[] {
   const words = sought.toLowerCase().split(/\s+/).filter(Boolean);
   return Object.entries(library)
     .filter(([, { label, muscle, equipment, kind, position }]) => {
-      const text = `${label} ${muscle} ${equipment.replace('-', ' ')} ${kind} ${position}`.toLowerCase();
+      const english = [label, muscle, equipmentWords(equipment), kind, position];
+      const text = [...english, ...english.map(inLanguage)].join(' ').toLowerCase();
       return words.every((word) => text.includes(word));
     })
     .map(([id]) => id);

@@ -49,9 +49,9 @@ const WORDS: Record<RetractableKind, string> = {
   fit: `replace(limb, '-', ' ') || ': ' || printf('%g', girth_cm) || ' cm, ' || label`,
   tightness: `replace(limb, '-', ' ') || ': ' || strap_label || case counts when 'marks' then ' at mark ' || printf('%g', mark) else ' ' || printf('%g', mark) || ' ' || counts || coalesce(', ' || tension, '') end || ', felt ' || felt`,
   'occlusion-pressure': `replace(limb, '-', ' ') || ', ' || position || ': ' || cast(round(pressure_mm_hg) as integer) || ' mmHg, ' || cuff_label`,
-  'quick-check': `'Quick check: pulse gone at ' || gone_mm_hg || ' mmHg'`,
-  'strength-test': `replace(exercise_id, '-', ' ') || ', ' || side || ': ' || load_kg || ' kg, ' || reps || ' repetitions'`,
-  'heavy-work': `'Heavy work: ' || replace(exercise_id, '-', ' ') || ', ' || sets || ' sets of ' || reps || ' at ' || load_kg || ' kg'`,
+  'quick-check': `'Quick check: pulse gone at ' || printf('%g', gone_mm_hg) || ' mmHg'`,
+  'strength-test': `replace(exercise_id, '-', ' ') || ', ' || side || ': ' || printf('%g', load_kg) || ' kg, ' || reps || ' repetitions'`,
+  'heavy-work': `'Heavy work: ' || replace(exercise_id, '-', ' ') || ', ' || sets || ' sets of ' || reps || ' at ' || printf('%g', load_kg) || ' kg'`,
   session: `'Session of ' || (
     select course_plan.name from prescription join course_plan on course_plan.id = course_plan_id
     where prescription.id = prescription_id) || case when finished_at_ms is null then ', running' else '' end`,

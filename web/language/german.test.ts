@@ -39,6 +39,10 @@ describe('German', () => {
       '68 sets, at 40 to 59 % of the pressure that stops its flow',
       '68 Sätze, bei 40 bis 59 % des Drucks, der den Fluss anhält',
     ],
+    [
+      'Elbow flexion: hold. 61 of 75, in sets two and later: on target. (REV-2) Accepted.',
+      'Ellbogenbeugung: halten. 61 von 75, ab dem zweiten Satz: im Ziel. (REV-2) Angenommen.',
+    ],
     ['Walks at home is paused.', 'Walks at home ist ausgesetzt.'],
     ['3 times a day', '3 Mal am Tag'],
     [

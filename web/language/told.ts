@@ -24,7 +24,15 @@ const remembered = new Map<string, unknown>();
 const MOST_REMEMBERED = 5_000;
 
 /** What a sentence may be put together from, the coarsest first. */
-const JOINTS = [/((?<=[.!?])\s+)/, /(: )/, /(; )/, /( · )/, /(, | and | or )/];
+const JOINTS = [
+  // The rule that a sentence rests on.
+  /( ?\([A-Z]{2,}-\d+\)\.? ?)/,
+  /((?<=[.!?])\s+)/,
+  /(: )/,
+  /(; )/,
+  /( · )/,
+  /(, | and | or )/,
+];
 
 /**
  * Makes `told` speak another language than English.

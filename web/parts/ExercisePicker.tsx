@@ -1,5 +1,7 @@
 import { t } from '@lingui/core/macro';
 import { useState } from 'react';
+import { equipmentWords } from '#core/protocol/equipment-words';
+import type { Exercise } from '#core/protocol/exercise';
 import { type ExerciseId, findExercises, type Library } from '#core/protocol/exercises';
 import { teachingOf } from '#core/protocol/teaching';
 import { told } from '../language/told';
@@ -8,6 +10,9 @@ import { Field } from './Field';
 import { HowTaught } from './HowTaught';
 
 const MOST_SHOWN = 6;
+
+const kitOf = (exercise: Exercise | undefined): string =>
+  exercise ? told(equipmentWords(exercise.equipment)) : '';
 
 /** An exercise by a few letters of its name, muscle or kit. */
 export function ExercisePicker({
@@ -23,7 +28,7 @@ export function ExercisePicker({
   onChange: (id: ExerciseId) => void;
 }) {
   const [sought, setSought] = useState('');
-  const found = findExercises(sought, library);
+  const found = findExercises(sought, library, told);
   const shown = sought.trim() === '' ? (value === null ? [] : [value]) : found.slice(0, MOST_SHOWN);
   const take = (id: ExerciseId) => {
     onChange(id);
@@ -60,8 +65,7 @@ export function ExercisePicker({
               <span>
                 {told(library[id]?.label)}
                 <span className="ml-2 text-[13px] font-normal text-quiet">
-                  {told(library[id]?.muscle)}, {told(library[id]?.position)},{' '}
-                  {told(library[id]?.equipment.replace('-', ' '))}
+                  {told(library[id]?.muscle)}, {told(library[id]?.position)}, {kitOf(library[id])}
                 </span>
               </span>
             </button>

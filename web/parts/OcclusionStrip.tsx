@@ -7,7 +7,7 @@ import type { Lane, Timeline, TimelineSet } from '#core/plan/timeline';
 import { repMs } from '#core/protocol/protocols';
 import { LIMB_LABELS, type Limb } from '#core/quantity/limb';
 import { told } from '../language/told';
-import { clock } from './format';
+import { clock, plain } from './format';
 import { Hatch } from './Hatch';
 import { Blocks, highestMmHg } from './StripBlocks';
 import { StripTable } from './StripTable';
@@ -161,7 +161,7 @@ function Names({
   return firsts.map((set, place) => {
     const next = firsts[place + 1];
     const room = (next ? x(next.fromMs) : x(timeline?.endMs ?? 0)) - x(set.fromMs);
-    const name = names[set.exerciseIndex] ?? '';
+    const name = told(names[set.exerciseIndex] ?? '');
     const letters = Math.max(1, Math.floor(room / 7.5) - 1);
     return (
       <text
@@ -187,7 +187,7 @@ const lopsOf = (lane: Lane | undefined): number[] =>
 /** What the upper edge of a lane is: full occlusion, where somebody measured it. */
 function edgeWords(lane: Lane | undefined): string {
   const lops = lopsOf(lane);
-  if (lops.length > 0) return `LOP ${lops.join(', ')}`;
+  if (lops.length > 0) return `LOP ${lops.map((mmHg) => plain(mmHg)).join(', ')}`;
   return highestMmHg(lane) === 0 ? t`by feel` : t`no LOP`;
 }
 

@@ -26,6 +26,7 @@ export const faint = (hex: string, opacity: number): string =>
 export function axisLook() {
   Chart.defaults.font.family = 'Atkinson Hyperlegible Next Variable';
   Chart.defaults.font.size = 13;
+  Chart.defaults.locale = document.documentElement.lang;
   return {
     ticks: { color: themeColour('quiet'), maxRotation: 0, maxTicksLimit: 8 },
     grid: { color: themeColour('rule') },

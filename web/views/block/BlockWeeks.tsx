@@ -59,7 +59,7 @@ function Meant({ week, rises }: { week: BlockWeek; rises: boolean }) {
     <>
       {week.plans.map((plan) => (
         <p key={plan.coursePlanId}>
-          {week.plans.length > 1 && `${plan.name}: `}
+          {week.plans.length > 1 && `${told(plan.name)}: `}
           <span className="figures text-[15px]">{t`${plan.percentLop} % of LOP`}</span>
           {plan.percentOneRepMax !== null && rises && (
             <span className="figures">{t`, ${plain(plan.percentOneRepMax, 1)} % of 1RM`}</span>

@@ -5,6 +5,7 @@ import { useForm } from 'react-hook-form';
 import { z } from 'zod';
 import type { OwnExercise } from '#contract/practice';
 import { RUNG_LABELS } from '#core/plan/goals';
+import { equipmentWords } from '#core/protocol/equipment-words';
 import {
   type Exercise,
   equipmentSchema,
@@ -133,7 +134,7 @@ export function ExerciseForm({
           label={t`Kit`}
           value={values.equipment}
           onChange={(value) => setValue('equipment', value as Typed['equipment'])}
-          options={equipmentSchema.options.map(words)}
+          options={equipmentSchema.options.map((value) => ({ value, label: equipmentWords(value) }))}
         />
         <Picker
           label={t`Rung of the ladder`}

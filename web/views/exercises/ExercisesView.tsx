@@ -2,6 +2,7 @@ import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import { useState } from 'react';
 import { RUNG_LABELS } from '#core/plan/goals';
+import { equipmentWords } from '#core/protocol/equipment-words';
 import { EXERCISES, findExercises, type Library, libraryOf } from '#core/protocol/exercises';
 import { teachingOf } from '#core/protocol/teaching';
 import { api, failureWords, read } from '../../data/api';
@@ -25,7 +26,7 @@ export function ExercisesView() {
   );
   if (!practice) return <p className="p-6 text-quiet">{t`Reading the practice…`}</p>;
   const library = libraryOf(practice.ownExercises);
-  const found = findExercises(sought, library);
+  const found = findExercises(sought, library, told);
   return (
     <div className="p-6">
       <h1 className="text-3xl font-semibold">{t`Exercises`}</h1>
@@ -97,7 +98,7 @@ function Line({
     position,
     kind,
     sides === 'either' ? t`one or both` : sides === 'one' ? t`one` : t`both`,
-    equipment.replace('-', ' '),
+    equipmentWords(equipment),
     t`rung: ${told(RUNG_LABELS[rung].toLowerCase())}`,
   ];
   return (

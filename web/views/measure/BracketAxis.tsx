@@ -2,6 +2,7 @@ import { t } from '@lingui/core/macro';
 import type { Estimate } from '#core/occlusion-pressure/estimate';
 import { bracket, type Trial } from '#core/occlusion-pressure/trial';
 import { told } from '../../language/told';
+import { plain } from '../../parts/format';
 import { useWidth } from '../../parts/use-width';
 
 const ROW = 30;
@@ -37,7 +38,7 @@ export function BracketAxis({
         height={height}
         className="block"
         role="img"
-        aria-label={t`Brackets of ${trials.length} trials in mmHg${estimate ? t`, estimate ${estimate.pressure.value} ± ${estimate.uncertaintyMmHg}` : ''}`}
+        aria-label={t`Brackets of ${trials.length} trials in mmHg${estimate ? t`, estimate ${plain(estimate.pressure.value)} ± ${plain(estimate.uncertaintyMmHg)}` : ''}`}
       >
         {ticks.map((mmHg) => (
           <g key={mmHg}>

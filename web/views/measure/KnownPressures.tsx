@@ -25,7 +25,7 @@ import { told } from '../../language/told';
 import { Button } from '../../parts/Button';
 import { bySchema } from '../../parts/by-schema';
 import { Field, FieldError } from '../../parts/Field';
-import { day } from '../../parts/format';
+import { day, plain } from '../../parts/format';
 import { Picker } from '../../parts/Picker';
 import { reads, useFields } from '../../parts/use-fields';
 import { Why } from '../../parts/Why';
@@ -67,7 +67,7 @@ export function KnownPressures({ client }: { client: ClientRecord }) {
                 </td>
                 <td className="py-2 pr-3">{told(fact.cuffLabel)}</td>
                 <td className="figures py-2 pr-3 text-lg whitespace-nowrap">
-                  {fact.pressure.value} ± {fact.uncertaintyMmHg}
+                  {plain(fact.pressure.value)} ± {plain(fact.uncertaintyMmHg)}
                 </td>
                 <td className="py-2 pr-3">
                   {told(ageWords(fact.atMs, client.judgedAtMs))}

@@ -12,6 +12,7 @@ import { usePractice } from '../../data/queries';
 import { told } from '../../language/told';
 import { BenchHeading, FirstDo } from '../../parts/Bench';
 import { Choice } from '../../parts/Choice';
+import { plain } from '../../parts/format';
 import { LimbCross } from '../../parts/LimbCross';
 import { useDraft } from '../../parts/use-draft';
 import { usePlanInHand, usePlanSearch } from '../../parts/use-plan-in-hand';
@@ -116,7 +117,10 @@ function knownPressures(client: ClientRecord): Partial<Record<Limb, string>> {
   return Object.fromEntries(
     LIMBS.flatMap((limb) => {
       const fact = newest(client.facts.occlusions.filter((occlusion) => occlusion.limb === limb));
-      if (fact) return [[limb, `${fact.pressure.value} ± ${fact.uncertaintyMmHg}, ${told(fact.position)}`]];
+      if (fact)
+        return [
+          [limb, `${plain(fact.pressure.value)} ± ${plain(fact.uncertaintyMmHg)}, ${told(fact.position)}`],
+        ];
       const felt = newest(client.facts.tightness.filter((tightness) => tightness.limb === limb));
       return felt ? [[limb, t`by feel: ${felt.felt} of 10`]] : [];
     }),

@@ -27,6 +27,7 @@ import { Button } from '../../parts/Button';
 import { FieldError } from '../../parts/Field';
 import { Figure } from '../../parts/Figure';
 import { FindingLine } from '../../parts/FindingLine';
+import { plain } from '../../parts/format';
 import { ProbeKnob } from '../../parts/ProbeKnob';
 import { useUnits } from '../../parts/units';
 import { useAction } from '../../parts/use-action';
@@ -236,7 +237,7 @@ export function MeasureCuff({
             disabled={!mayRecord}
             onClick={() => void save()}
           >
-            {t`Record ${estimate ? `${estimate.pressure.value} ± ${estimate.uncertaintyMmHg} mmHg` : t`pressure`}`}
+            {t`Record ${estimate ? `${plain(estimate.pressure.value)} ± ${plain(estimate.uncertaintyMmHg)} mmHg` : t`pressure`}`}
           </Button>
         )}
       </div>

@@ -4,7 +4,7 @@ import { Link, useParams, useSearchParams } from 'react-router';
 import { setsShareNow } from '#core/record/block-in-force';
 import { plansInForce } from '#core/record/plans-in-force';
 import { useClient, usePractice } from '../../data/queries';
-import { told } from '../../language/told';
+import { amidst, told } from '../../language/told';
 import { OnePage } from '../../parts/OnePage';
 import { PaperBar } from '../../parts/PaperBar';
 import { isPaperForm, PAPER_FORM_IDS, PAPER_FORMS, type PaperForm } from '../../parts/paper-forms';
@@ -86,7 +86,7 @@ function Papers({
               </div>
               <QrCode
                 text={addressOf(form, of)}
-                label={t`the screen that ${told(PAPER_FORMS[form].label.toLowerCase())} is typed into`}
+                label={t`the screen that ${amidst(PAPER_FORMS[form].label)} is typed into`}
               />
             </header>
             {SHEETS[form](of)}

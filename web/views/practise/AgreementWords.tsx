@@ -1,9 +1,9 @@
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
-import { told } from '../../language/told';
+import { plain } from '../../parts/format';
 import { usePracticeBench } from './use-bench';
 
-const signed = (mmHg: number): string => told(mmHg < 0 ? `−${Math.abs(mmHg)}` : `+${mmHg}`);
+const signed = (mmHg: number): string => `${mmHg < 0 ? '−' : '+'}${plain(Math.abs(mmHg))}`;
 
 /** How far one is from colleagues on the same simulated limbs; whom one is compared with is not said. */
 export function AgreementWords() {
@@ -15,16 +15,14 @@ export function AgreementWords() {
       <h2 className="font-semibold">{t`You and a colleague on the same limbs`}</h2>
       <p>
         <Trans>
-          On {cases} {cases === 1 ? t`limb` : t`limbs`} you state{' '}
-          <span className="figures">{Math.abs(meanMmHg)} mmHg</span> {meanMmHg < 0 ? t`less` : t`more`} in the
-          mean.{' '}
+          On {cases} {cases === 1 ? t`limb` : t`limbs`} you state {plain(Math.abs(meanMmHg))} mmHg{' '}
+          {meanMmHg < 0 ? t`less` : t`more`} in the mean.{' '}
           {limits === 'too few cases' ? (
             t`From three limbs on it is said how far you may be apart.`
           ) : (
             <Trans>
-              95 of 100 differences are expected between{' '}
-              <span className="figures">{signed(limits.lowMmHg)}</span> and{' '}
-              <span className="figures">{signed(limits.highMmHg)}</span> mmHg.
+              95 of 100 differences are expected between {signed(limits.lowMmHg)} and{' '}
+              {signed(limits.highMmHg)} mmHg.
             </Trans>
           )}
         </Trans>

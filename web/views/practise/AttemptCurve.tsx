@@ -2,6 +2,7 @@ import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import { Line } from 'react-chartjs-2';
 import { axisLook, themeColour } from '../../parts/chart';
+import { plain } from '../../parts/format';
 import { theme } from '../../theme/theme';
 import { usePracticeBench, useSessionAttempts } from './use-bench';
 
@@ -24,7 +25,7 @@ export function AttemptCurve({ of }: { of: keyof typeof HEADS }) {
           <strong>{HEADS[of]}</strong>: your last {points.length}{' '}
           {points.length === 1 ? t`attempt` : t`attempts`}, in points. The newest:{' '}
           <span className="figures">{points.at(-1)}</span>
-          {of === 'measuring' && newest && t`, ${Math.abs(newest.errorMmHg)} mmHg off`}.
+          {of === 'measuring' && newest && t`, ${plain(Math.abs(newest.errorMmHg))} mmHg off`}.
         </Trans>
       </figcaption>
       <div className="relative h-52">
@@ -46,6 +47,8 @@ export function AttemptCurve({ of }: { of: keyof typeof HEADS }) {
                 borderColor: themeColour('plum'),
                 backgroundColor: themeColour('plum'),
                 pointRadius: 4,
+                // A full score lies on the edge.
+                clip: 8,
                 borderWidth: 2,
               },
             ],

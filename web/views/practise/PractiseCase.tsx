@@ -22,7 +22,7 @@ import type { PressureSource } from '../../devices/pressure-source';
 import { told } from '../../language/told';
 import { Button } from '../../parts/Button';
 import { Field, FieldError } from '../../parts/Field';
-import { clock } from '../../parts/format';
+import { clock, plain } from '../../parts/format';
 import { ProbeKnob } from '../../parts/ProbeKnob';
 import { useUnits } from '../../parts/units';
 import { reads, useFields } from '../../parts/use-fields';
@@ -208,7 +208,7 @@ function Score({
         <Trans>
           True pressure{' '}
           <span className="figures text-2xl">{Math.round(practice.simulated.occlusionMmHg)}</span> mmHg; you
-          were {Math.abs(score.errorMmHg)} {score.errorMmHg < 0 ? t`under` : t`over`}.
+          were {plain(Math.abs(score.errorMmHg))} {score.errorMmHg < 0 ? t`under` : t`over`}.
         </Trans>
       </p>
       <p>

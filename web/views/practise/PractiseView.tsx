@@ -5,7 +5,7 @@ import { makePracticeCase, type PracticeCase, type PracticeWish } from '#core/le
 import { makeSessionCase, type SessionCase } from '#core/learning/session-case';
 import type { PulseMethod } from '#core/occlusion-pressure/methods';
 import { useMe } from '../../data/sign-in';
-import { told } from '../../language/told';
+import { amidst } from '../../language/told';
 import { Button } from '../../parts/Button';
 import { CertificateWords } from '../../parts/CertificateWords';
 import { Choice } from '../../parts/Choice';
@@ -126,7 +126,7 @@ function Shared({ choose }: { choose: (shared: SharedCase) => void }) {
   if (!shared) return null;
   return (
     <Button className="w-full" onClick={() => choose(shared)}>
-      {t`Measure a limb that a colleague has measured (${told(METHOD_LABELS[shared.method].toLowerCase())})`}
+      {t`Measure a limb that a colleague has measured (${amidst(METHOD_LABELS[shared.method])})`}
     </Button>
   );
 }

@@ -68,7 +68,7 @@ export function Composer({
         <p>
           <Trans>
             A new plan{choice.name && ': '}
-            <span className="font-semibold">{choice.name}</span>, {told(occasionWords(choice.occasion))}{' '}
+            <span className="font-semibold">{told(choice.name)}</span>, {told(occasionWords(choice.occasion))}{' '}
             <button
               type="button"
               className="min-h-9 underline underline-offset-4"

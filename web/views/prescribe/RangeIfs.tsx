@@ -42,7 +42,7 @@ export function RangeIfs({
                   className="grid grid-cols-[1fr_auto] items-center gap-x-3 border-t border-rule py-1 @xl:grid-cols-[17rem_5rem_1fr]"
                 >
                   <span>{told(label)}</span>
-                  <span className="figures">± {uncertaintyMmHg}</span>
+                  <span className="figures">± {plain(uncertaintyMmHg)}</span>
                   <span className="col-span-2 @xl:col-span-1">
                     <RangeBar low={low} high={high} asked={target.percentLop} />
                   </span>

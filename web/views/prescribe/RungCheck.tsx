@@ -14,7 +14,7 @@ import {
 } from '#core/record/ladder-in-force';
 import { api, failureWords, read } from '../../data/api';
 import { useMay, usePractice, useRecordWrite } from '../../data/queries';
-import { told } from '../../language/told';
+import { amidst, told } from '../../language/told';
 import { Button } from '../../parts/Button';
 import { FieldError } from '../../parts/Field';
 import { day } from '../../parts/format';
@@ -74,12 +74,12 @@ export function RungCheck({
     const record = await write.mutateAsync({ limb, answers, rung, ...reason }).catch(() => null);
     if (record && rung !== 'done') take(rung);
   };
-  const name = LIMB_LABELS[limb];
+  const name = told(LIMB_LABELS[limb]);
   const by = practice?.practitioners.find(({ id }) => id === check?.by)?.name;
   return (
     <details
       open={advice.move !== 'stay' && advice.move !== 'done'}
-      aria-label={t`Ladder, ${name.toLowerCase()}`}
+      aria-label={t`Ladder, ${amidst(name)}`}
       className="max-w-3xl border-l-4 border-rule pl-4"
     >
       <summary className="cursor-pointer py-1">

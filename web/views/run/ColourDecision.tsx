@@ -59,7 +59,7 @@ export function ColourDecision({
 
 /** Where the limb is held now, so that loosening is seen to have been noted. */
 function heldWords(limb: LimbInHand): string {
-  const name = LIMB_LABELS[limb.limb];
+  const name = told(LIMB_LABELS[limb.limb]);
   if (limb.kind === 'by-feel')
     return limb.up ? t`${name} at ${told(markWords(limb))}.` : t`${name} is released.`;
   return limb.readMmHg === null ? t`${name} is released.` : t`${name} at ${limb.readMmHg} mmHg.`;

@@ -10,7 +10,7 @@ import { LIMB_LABELS } from '#core/quantity/limb';
 import { RULES } from '#core/rules/catalogue';
 import { told } from '../../language/told';
 import { ExerciseFigure } from '../../parts/ExerciseFigure';
-import { clock, dayAndTime } from '../../parts/format';
+import { clock, dayAndTime, plain } from '../../parts/format';
 import { OcclusionStrip } from '../../parts/OcclusionStrip';
 import { amountWords, restWords, stepsWords } from '../../parts/PlanSummary';
 import { SittingWords } from '../../parts/SittingWords';
@@ -133,7 +133,7 @@ export function OperatorSheet({ client, prescription, practice }: SheetProps) {
 /** What a pressure rests on. */
 const originWords = (target: CuffedTarget): string =>
   target.kind === 'measured'
-    ? t`${target.percentLop} % of LOP ${target.occlusion.value} ± ${target.uncertaintyMmHg}, ${told(target.measuredPosition)}; truly ${told(`${target.trueRange.interval?.low ?? ''}`)}–${told(`${target.trueRange.interval?.high ?? ''}`)} %`
+    ? t`${target.percentLop} % of LOP ${plain(target.occlusion.value)} ± ${plain(target.uncertaintyMmHg)}, ${told(target.measuredPosition)}; truly ${told(`${target.trueRange.interval?.low ?? ''}`)}–${told(`${target.trueRange.interval?.high ?? ''}`)} %`
     : t`an arbitrary pressure, no LOP was measured: effort ${RULES['PRS-7'].figures.mostEffort} of 10 at most, PRS-7`;
 
 /** One line a figure: what it is, how it came about, and by which rules. */
