@@ -55,15 +55,12 @@ export function DateField({
           if (!isWrong) setTyped(null);
         }}
         hint={hint}
-        error={
-          error ??
-          (isWrong ? t`Write it like 4 May 2026, or as ${told(DATE_ORDERS[order].label)}.` : undefined)
-        }
+        error={isWrong ? t`Write it like 4 May 2026, or as ${told(DATE_ORDERS[order].label)}.` : error}
       />
       <Popover.Root open={isOpen} onOpenChange={setOpen}>
         <Popover.Trigger
           aria-label={t`${told(label)}, choose from the calendar`}
-          className="mt-7 inline-flex min-h-11 min-w-11 items-center justify-center rounded-sm border border-ink/40 hover:bg-tint"
+          className="mt-[26.5px] inline-flex min-h-11 min-w-11 items-center justify-center rounded-sm border border-ink/40 hover:bg-tint"
         >
           <CalendarDays aria-hidden className="size-5" />
         </Popover.Trigger>

@@ -114,7 +114,7 @@ function HeavyForm({
         onChange={(id) => set('exerciseId', id)}
       />
       {noExercise && <FieldError>{noExercise}</FieldError>}
-      <div className="flex flex-wrap items-end gap-3">
+      <div className="flex flex-wrap items-start gap-3">
         <Choice label={t`Side`} value={typed.side} options={SIDES} onChange={(side) => set('side', side)} />
         <Field className="w-24" label={t`Sets`} number="whole" {...field('sets')} />
         <Field className="w-24" label={t`Repetitions`} number="whole" {...field('reps')} />
@@ -126,7 +126,7 @@ function HeavyForm({
           {...field('load', 'loadKg')}
         />
         <Field className="w-28" label={t`Effort 0–10`} number="whole" {...field('effort')} />
-        <Button type="submit" kind="main" disabled={isPending}>
+        <Button type="submit" kind="main" className="mt-7" disabled={isPending}>
           {t`Keep`}
         </Button>
       </div>

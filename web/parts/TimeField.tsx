@@ -34,7 +34,7 @@ export function TimeField({
       onBlur={() => {
         if (!isWrong) setTyped(null);
       }}
-      error={error ?? (isWrong ? t`Write it like 17:30.` : undefined)}
+      error={isWrong ? t`Write it like 17:30.` : error}
     />
   );
 }

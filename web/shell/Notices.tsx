@@ -26,7 +26,12 @@ export function Notices() {
   return (
     <Toaster
       position="top-center"
-      toastOptions={{ className: '!rounded-sm !border !border-ink !bg-paper !text-ink' }}
+      toastOptions={{
+        className: '!rounded-sm !border !border-ink !bg-paper !font-sans !text-[15px] !text-ink',
+        classNames: {
+          actionButton: '!min-h-9 !rounded-sm !bg-plum !px-4 !text-[15px] !font-semibold !text-on-plum',
+        },
+      }}
     />
   );
 }

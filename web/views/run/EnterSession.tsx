@@ -107,14 +107,6 @@ function EnterForm({
     write.error,
     reads(({ day, time, sets, jointPain, signs }) => {
       const done = sets.map((row, place) => ({ row, place })).filter(({ row }) => row.reps.trim() !== '');
-      const offScale = done.filter(({ row: { effort } }) => {
-        const said = figureOrNull(effort);
-        return said !== null && !scale.said.includes(said);
-      });
-      if (offScale.length > 0) {
-        const words = t`From ${scale.said[0] ?? 0} to ${scale.said.at(-1) ?? 0}.`;
-        return { wrong: Object.fromEntries(offScale.map(({ place }) => [`sets.${place}.effort`, words])) };
-      }
       const made = {
         id: newId(),
         coursePlanId: coursePlan.id,
@@ -127,12 +119,21 @@ function EnterForm({
         jointPain: figureOrNull(jointPain),
         signs,
       };
-      return bySchema<Typed, NewEnteredSession>(newEnteredSessionSchema, made, (path) => {
+      const reading = bySchema<Typed, NewEnteredSession>(newEnteredSessionSchema, made, (path) => {
         if (path === 'startedAtMs') return day === '' ? 'day' : 'time';
         const [, at, name] = /^sets\.(\d+)\.(reps|effort)$/.exec(path) ?? [];
         const place = done[Number(at)]?.place;
         return place === undefined ? (path as keyof Typed) : `sets.${place}.${name as 'reps' | 'effort'}`;
       });
+      // On another scale the schema's own bounds would be other figures than those that are typed.
+      const offScale = done.filter(({ row: { effort } }) => {
+        const said = figureOrNull(effort);
+        return said !== null && !scale.said.includes(said);
+      });
+      if (offScale.length === 0) return reading;
+      const words = t`From ${scale.said[0] ?? 0} to ${scale.said.at(-1) ?? 0}.`;
+      const efforts = Object.fromEntries(offScale.map(({ place }) => [`sets.${place}.effort`, words]));
+      return { wrong: { ...('wrong' in reading ? reading.wrong : {}), ...efforts } };
     }),
   );
   const nothingDone = problem('sets');
