@@ -21,6 +21,7 @@ import { Field, FieldError } from '../../parts/Field';
 import { Ticks } from '../../parts/Ticks';
 import { readPressure } from '../../parts/typed-pressure';
 import { useUnits } from '../../parts/units';
+import { useFields } from '../../parts/use-fields';
 import { useRetire } from '../../parts/use-retire';
 import { Why } from '../../parts/Why';
 import { KitForm } from './KitForm';
@@ -202,33 +203,29 @@ function Piece({
 function OnPaper({
   settings: { phone, letterhead },
   change,
+  error,
 }: {
   settings: PracticeSettings;
   change: (part: Partial<PracticeSettings>) => void;
+  error: unknown;
 }) {
-  const [typed, setTyped] = useState({ phone, letterhead });
+  const { typed, field, send } = useFields({ phone, letterhead }, error);
+  const { error: wrongHead, ...head } = field('letterhead');
   return (
-    <div className="flex flex-wrap items-end gap-x-8 gap-y-3">
-      <Field
-        label={t`Telephone on the sheets`}
-        type="tel"
-        value={typed.phone}
-        onChange={(event) => setTyped({ ...typed, phone: event.target.value })}
-      />
+    <form className="flex flex-wrap items-end gap-x-8 gap-y-3" {...send(change)}>
+      <Field label={t`Telephone on the sheets`} type="tel" {...field('phone')} />
       <label className="w-96 max-w-full text-[15px] font-semibold">
         {t`Head of a report, under the name`}
         <textarea
           rows={3}
           maxLength={400}
-          value={typed.letterhead}
-          onChange={(event) => setTyped({ ...typed, letterhead: event.target.value })}
+          {...head}
           className="mt-1 block w-full rounded-sm border border-ink/40 bg-paper px-3 py-2 font-normal"
         />
       </label>
-      {(typed.phone !== phone || typed.letterhead !== letterhead) && (
-        <Button onClick={() => change(typed)}>{t`Save`}</Button>
-      )}
-    </div>
+      {(typed.phone !== phone || typed.letterhead !== letterhead) && <Button type="submit">{t`Save`}</Button>}
+      {wrongHead && <FieldError>{wrongHead}</FieldError>}
+    </form>
   );
 }
 
@@ -240,32 +237,41 @@ function PressureLimit({
   settings: PracticeSettings;
   change: (part: Partial<PracticeSettings>) => void;
 }) {
-  const [typed, setTyped] = useState({
-    upper: String(stopAboveSystolicMmHg),
-    lower: String(stopAboveDiastolicMmHg),
-  });
+  const { typed, set, send } = useFields(
+    { upper: String(stopAboveSystolicMmHg), lower: String(stopAboveDiastolicMmHg) },
+    null,
+  );
   const { reading } = readPressure(typed);
   const isChanged =
     reading !== null &&
     (reading.systolicMmHg !== stopAboveSystolicMmHg || reading.diastolicMmHg !== stopAboveDiastolicMmHg);
   return (
-    <div className="flex items-end gap-3">
-      <BloodPressureFields label={t`Work ends above`} typed={typed} onChange={setTyped} />
+    <form
+      className="flex items-end gap-3"
+      {...send(() => {
+        if (!isChanged) return;
+        change({
+          stopAboveSystolicMmHg: reading.systolicMmHg,
+          stopAboveDiastolicMmHg: reading.diastolicMmHg,
+        });
+      })}
+    >
+      <BloodPressureFields
+        label={t`Work ends above`}
+        typed={typed}
+        onChange={({ upper, lower }) => {
+          set('upper', upper);
+          set('lower', lower);
+        }}
+      />
       {isChanged && (
-        <Button
-          onClick={() =>
-            change({
-              stopAboveSystolicMmHg: reading.systolicMmHg,
-              stopAboveDiastolicMmHg: reading.diastolicMmHg,
-            })
-          }
-        >
+        <Button type="submit">
           <Trans>
             Save<span className="sr-only"> the blood pressure limit</span>
           </Trans>
         </Button>
       )}
-    </div>
+    </form>
   );
 }
 
@@ -329,7 +335,7 @@ function Settings({ settings }: { settings: PracticeSettings }) {
         <PressureLimit settings={settings} change={change} />
       </div>
       <WithoutLop settings={settings} change={change} />
-      <OnPaper settings={settings} change={change} />
+      <OnPaper settings={settings} change={change} error={write.error} />
       <details>
         <summary className="min-h-11 cursor-pointer py-2 text-[15px] font-semibold">
           {t`Stricter screening: ${stops.length === 0 ? t`none` : t`${stops.length} more items stop`}`}

@@ -18,8 +18,9 @@ import { told } from '../../language/told';
 import { Button } from '../../parts/Button';
 import { Field, FieldError } from '../../parts/Field';
 import { FindingLine } from '../../parts/FindingLine';
-import { dayAndTime } from '../../parts/format';
+import { dayAndTime, plain } from '../../parts/format';
 import { Scale } from '../../parts/Scale';
+import { useFields } from '../../parts/use-fields';
 import { Why } from '../../parts/Why';
 import { YesNo } from '../../parts/YesNo';
 
@@ -44,33 +45,34 @@ export function TightnessForm({
   const other = newest(
     client.facts.tightness.filter((fact) => fact.limb === otherSide(limb) && fact.strapId === fit.strapId),
   );
-  const [mark, setMark] = useState(last ? String(last.mark) : '');
-  const [tension, setTension] = useState(last?.tension ?? '');
   const [felt, setFelt] = useState<number | null>(null);
   const [looks, setLooks] = useState<{ colourGood?: boolean; noTingling?: boolean }>({});
   const write = useRecordWrite((json: NewTightness) =>
     read(api.clients[':id'].tightness.$post({ param: { id: client.id }, json })),
   );
+  const { typed, field, send } = useFields(
+    { mark: last ? plain(last.mark) : '', tension: last?.tension ?? '' },
+    write.error,
+  );
+  const mark = toNumber(typed.mark);
   const complete =
-    !Number.isNaN(toNumber(mark)) &&
-    felt !== null &&
-    looks.colourGood !== undefined &&
-    looks.noTingling !== undefined;
+    !Number.isNaN(mark) && felt !== null && looks.colourGood !== undefined && looks.noTingling !== undefined;
   const answers = {
     limb,
     strapId: fit.strapId,
-    mark: toNumber(mark),
-    ...(isWrap ? { tension: tension.trim() } : {}),
+    mark,
+    ...(isWrap ? { tension: typed.tension.trim() } : {}),
     felt: felt ?? 0,
     colourGood: looks.colourGood ?? true,
     noTingling: looks.noTingling ?? true,
   };
   const findings = complete ? checkTightness(answers, strap) : [];
-  const save = async () => {
-    if (await write.mutateAsync(answers).catch(() => null)) saved();
-  };
+  const mayRecord = complete && hardFindings(findings).length === 0 && !write.isPending;
   return (
-    <div className="max-w-2xl min-w-0 space-y-4 md:col-span-1 xl:col-span-2">
+    <form
+      className="max-w-2xl min-w-0 space-y-4 md:col-span-1 xl:col-span-2"
+      {...send(() => mayRecord && write.mutate(answers, { onSuccess: saved }))}
+    >
       <p className="notched py-1 text-ochre">
         {t`By feel only. People misjudge tightness, so this never counts as a measured pressure; a cuff with a gauge is better.`}{' '}
         <Why rule="TIGHT" />
@@ -92,8 +94,7 @@ export function TightnessForm({
         label={strap.counts === 'marks' ? t`Mark at the buckle` : told(capital(strap.counts))}
         className="max-w-40"
         number="decimal"
-        value={mark}
-        onChange={(event) => setMark(event.target.value)}
+        {...field('mark')}
       />
       {isWrap && (
         <Field
@@ -101,8 +102,7 @@ export function TightnessForm({
           className="max-w-96"
           maxLength={60}
           autoComplete="off"
-          value={tension}
-          onChange={(event) => setTension(event.target.value)}
+          {...field('tension')}
         />
       )}
       <Scale
@@ -132,13 +132,9 @@ export function TightnessForm({
         <FindingLine key={finding.message} finding={finding} />
       ))}
       {write.error && <FieldError>{failureWords(write.error)}</FieldError>}
-      <Button
-        kind="main"
-        disabled={!complete || hardFindings(findings).length > 0 || write.isPending}
-        onClick={() => void save()}
-      >
+      <Button type="submit" kind="main" disabled={!mayRecord}>
         {t`Record ${strap.counts === 'marks' ? t`mark` : strap.counts} and feel`}
       </Button>
-    </div>
+    </form>
   );
 }

@@ -1,6 +1,5 @@
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
-import { useState } from 'react';
 import type { ClientRecord } from '#contract/client';
 import type { NewClearance } from '#contract/measurements';
 import { toNumber } from '#core/quantity/units';
@@ -14,6 +13,7 @@ import { BloodPressureFields } from '../../parts/BloodPressureFields';
 import { Button } from '../../parts/Button';
 import { Field, FieldError } from '../../parts/Field';
 import { NO_PRESSURE, readPressure } from '../../parts/typed-pressure';
+import { useFields } from '../../parts/use-fields';
 import { Why } from '../../parts/Why';
 
 type Moment = Exclude<keyof PressorReadings, 'percentLop'>;
@@ -31,18 +31,18 @@ export function PressorForm({ client }: { client: ClientRecord }) {
   const mayKeep = useMay('clear');
   const practitioner = usePractitioner();
   const limit = useBloodPressureLimit();
-  const [percent, setPercent] = useState('40');
-  const [typed, setTyped] = useState(EMPTY);
+  const { typed, set, field, send } = useFields({ percent: '40', ...EMPTY }, null);
   const write = useRecordWrite((json: NewClearance) =>
     read(api.clients[':id'].clearances.$post({ param: { id: client.id }, json })),
   );
   if (!mayKeep) return null;
   const parsed = pressorReadingsSchema.safeParse({
-    percentLop: toNumber(percent),
+    percentLop: toNumber(typed.percent),
     ...Object.fromEntries(MOMENT_IDS.map((moment) => [moment, readPressure(typed[moment]).reading])),
   });
   const response = parsed.success ? pressorResponse(parsed.data, limit) : null;
-  const keep = (capPercentLop: number, words: string) =>
+  const cap = response?.kind === 'cap' && !write.isSuccess ? response : null;
+  const keep = ({ capPercentLop, words }: { capPercentLop: number; words: string }) =>
     write.mutate({
       subjects: ['pressor-response'],
       givenBy: practitioner?.name ?? 'Clinician',
@@ -66,24 +66,17 @@ export function PressorForm({ client }: { client: ClientRecord }) {
           )}
         </Trans>
       </summary>
-      <div className="space-y-3">
+      <form className="space-y-3" {...send(() => cap && !write.isPending && keep(cap))}>
         <p className="max-w-prose text-[15px] text-quiet">
           {t`One limb, two minutes of light work under the cuff, the person seated. Stop above ${limit.systolicMmHg}/${limit.diastolicMmHg} or at any sign. What comes of it is a proposal: that the rise goes with the share of LOP is an assumption of this app, and it only ever lowers.`}
         </p>
-        <Field
-          label={t`Cuff at`}
-          unit="% LOP"
-          className="max-w-40"
-          number="decimal"
-          value={percent}
-          onChange={(event) => setPercent(event.target.value)}
-        />
+        <Field label={t`Cuff at`} unit="% LOP" className="max-w-40" number="decimal" {...field('percent')} />
         {MOMENT_IDS.map((moment) => (
           <BloodPressureFields
             key={moment}
             label={MOMENTS[moment]}
             typed={typed[moment]}
-            onChange={(next) => setTyped({ ...typed, [moment]: next })}
+            onChange={(next) => set(moment, next)}
           />
         ))}
         {response && (
@@ -91,18 +84,14 @@ export function PressorForm({ client }: { client: ClientRecord }) {
             {told(response.words)}
           </p>
         )}
-        {response?.kind === 'cap' && !write.isSuccess && (
-          <Button
-            kind="main"
-            disabled={write.isPending}
-            onClick={() => keep(response.capPercentLop, response.words)}
-          >
-            {t`Keep ${response.capPercentLop} % of LOP as a cap`}
+        {cap && (
+          <Button type="submit" kind="main" disabled={write.isPending}>
+            {t`Keep ${cap.capPercentLop} % of LOP as a cap`}
           </Button>
         )}
         {write.isSuccess && <p role="status">{t`Kept: every pressure obeys it from now on.`}</p>}
         {write.error && <FieldError>{failureWords(write.error)}</FieldError>}
-      </div>
+      </form>
     </details>
   );
 }

@@ -3,6 +3,7 @@ import { Plus, X } from 'lucide-react';
 import { LIMB_LABELS, LIMBS } from '#core/quantity/limb';
 import type { Procedure } from '#core/screening/screening';
 import { told } from '../../language/told';
+import { DateField } from '../../parts/DateField';
 import { Field } from '../../parts/Field';
 import { Picker } from '../../parts/Picker';
 
@@ -30,18 +31,14 @@ export function Procedures({
       <legend className="font-semibold">{t`Surgery in the last 12 weeks`}</legend>
       {typed.map((one, place) => (
         // biome-ignore lint/suspicious/noArrayIndexKey: an operation is its place
-        <div key={place} className="flex flex-wrap items-end gap-2">
+        <div key={place} className="flex flex-wrap items-start gap-2">
           <Picker
             label={t`Limb`}
             value={one.limb}
             onChange={(limb) => set(place, { limb })}
             options={LIMBS.map((limb) => ({ value: limb, label: told(LIMB_LABELS[limb]) }))}
           />
-          <Field
-            label={t`On, such as 2026-11-02`}
-            value={one.on}
-            onChange={(event) => set(place, { on: event.target.value })}
-          />
+          <DateField label={t`On`} value={one.on} onChange={(on) => set(place, { on })} />
           <Field
             label={t`What was done`}
             value={one.what}
@@ -51,7 +48,7 @@ export function Procedures({
           <button
             type="button"
             aria-label={t`Leave out operation ${place + 1}`}
-            className="flex size-9 items-center justify-center text-quiet"
+            className="mt-[26.5px] flex size-11 items-center justify-center text-quiet"
             onClick={() => onChange(typed.filter((_, i) => i !== place))}
           >
             <X size={16} />

@@ -25,7 +25,8 @@ import { Field, FieldError } from '../../parts/Field';
 import { FindingLine } from '../../parts/FindingLine';
 import { dayAndTime } from '../../parts/format';
 import { More } from '../../parts/More';
-import { NO_PRESSURE, readPressure } from '../../parts/typed-pressure';
+import { NO_PRESSURE, readPressure, type TypedPressure } from '../../parts/typed-pressure';
+import { useFields } from '../../parts/use-fields';
 import { Why } from '../../parts/Why';
 import { Clearances } from './Clearances';
 import { FromRecord, noteOf } from './FromRecord';
@@ -52,20 +53,34 @@ const listed = (words: string): string[] =>
     .map((part) => part.trim())
     .filter(Boolean);
 
+/** What is typed beside the questions, which keys answer. */
+type Typed = {
+  bloodPressures: TypedPressure[];
+  medicines: string;
+  note: string;
+  operations: TypedProcedure[];
+};
+
 function NewScreeningForm({ client, done }: { client: ClientRecord; done: () => void }) {
   const last = newest(client.facts.screenings);
   const [answers, setAnswers] = useState<Answers>({});
-  const [typed, setTyped] = useState([NO_PRESSURE, NO_PRESSURE]);
-  const [note, setNote] = useState('');
   const [limbsOf, setLimbsOf] = useState<Places>({});
-  const [medicines, setMedicines] = useState((last?.medicines ?? []).join(', '));
-  const [operations, setOperations] = useState<TypedProcedure[]>([]);
   const write = useRecordWrite((json: NewScreening) =>
     read(api.clients[':id'].screenings.$post({ param: { id: client.id }, json })),
   );
+  const { typed, set, field, send } = useFields<Typed>(
+    {
+      bloodPressures: [NO_PRESSURE, NO_PRESSURE],
+      medicines: (last?.medicines ?? []).join(', '),
+      note: '',
+      operations: [],
+    },
+    write.error,
+  );
+  const { operations } = typed;
   const yes = ITEM_IDS.filter((id) => answers[id]);
   const unanswered = ITEM_IDS.filter((id) => answers[id] === undefined).length;
-  const bloodPressures = typed.flatMap((one) => readPressure(one).reading ?? []);
+  const bloodPressures = typed.bloodPressures.flatMap((one) => readPressure(one).reading ?? []);
   const places = yes.flatMap((item) => {
     const limbs = SCREEN_ITEMS[item].inLimb ? (limbsOf[item] ?? []) : [];
     return limbs.length > 0 ? [{ item, limbs }] : [];
@@ -91,18 +106,10 @@ function NewScreeningForm({ client, done }: { client: ClientRecord; done: () => 
       const { limb, words: what, atMs } = proposal;
       setAnswers((now) => ({ ...now, 'recent-surgery': true }));
       const on = new Date(atMs).toISOString().slice(0, 10);
-      if (limb) setOperations((now) => [...now, { limb, what: what.slice(0, 120), on }]);
+      if (limb) set('operations', [...operations, { limb, what: what.slice(0, 120), on }]);
     }
     const said = noteOf(proposal);
-    if (said) setNote((now) => [now, said].filter(Boolean).join('; ').slice(0, NOTE_LETTERS));
-  };
-  const save = async () => {
-    if (
-      await write
-        .mutateAsync({ yes, bloodPressures, note, procedures, places, medicines: listed(medicines) })
-        .catch(() => null)
-    )
-      done();
+    if (said) set('note', [typed.note, said].filter(Boolean).join('; ').slice(0, NOTE_LETTERS));
   };
   return (
     <section className="grid gap-8 lg:grid-cols-[1fr_22rem]">
@@ -124,17 +131,31 @@ function NewScreeningForm({ client, done }: { client: ClientRecord; done: () => 
           onPlaces={setLimbsOf}
         />
       </div>
-      <div className="space-y-4 lg:sticky lg:top-4 lg:self-start">
+      <form
+        className="space-y-4 lg:sticky lg:top-4 lg:self-start"
+        {...send(({ note, medicines }) => {
+          if (!complete || write.isPending) return;
+          write.mutate(
+            { yes, bloodPressures, note, procedures, places, medicines: listed(medicines) },
+            { onSuccess: done },
+          );
+        })}
+      >
         <FromRecord name={client.name} nowMs={client.judgedAtMs} takeOver={takeOver} />
-        {operated && <Procedures typed={operations} onChange={setOperations} />}
+        {operated && <Procedures typed={operations} onChange={(next) => set('operations', next)} />}
         <h3 className="text-xl font-semibold">{t`Resting blood pressure`}</h3>
-        {typed.map((one, place) => (
+        {typed.bloodPressures.map((one, place) => (
           <BloodPressureFields
             // biome-ignore lint/suspicious/noArrayIndexKey: a reading is its place
             key={place}
             label={place === 0 ? t`First` : t`Second`}
             typed={one}
-            onChange={(next) => setTyped(typed.map((old, i) => (i === place ? next : old)))}
+            onChange={(next) =>
+              set(
+                'bloodPressures',
+                typed.bloodPressures.map((old, i) => (i === place ? next : old)),
+              )
+            }
           />
         ))}
         {bloodPressures.length >= 2 && (
@@ -152,15 +173,9 @@ function NewScreeningForm({ client, done }: { client: ClientRecord; done: () => 
           label={t`Medicines`}
           hint={t`With commas between them.`}
           autoComplete="off"
-          value={medicines}
-          onChange={(event) => setMedicines(event.target.value)}
+          {...field('medicines')}
         />
-        <Field
-          label={t`Note`}
-          value={note}
-          maxLength={NOTE_LETTERS}
-          onChange={(event) => setNote(event.target.value)}
-        />
+        <Field label={t`Note`} maxLength={NOTE_LETTERS} {...field('note')} />
         {complete ? (
           <JudgementLines judgement={judgement} />
         ) : (
@@ -172,15 +187,18 @@ function NewScreeningForm({ client, done }: { client: ClientRecord; done: () => 
         )}
         {write.error && <FieldError>{failureWords(write.error)}</FieldError>}
         <div className="flex gap-2">
-          <Button kind="main" disabled={!complete || write.isPending} onClick={() => void save()}>
+          <Button type="submit" kind="main" disabled={!complete || write.isPending}>
             {t`Record the screening`}
           </Button>
           {last && <Button onClick={done}>{t`Leave it`}</Button>}
         </div>
-      </div>
+      </form>
     </section>
   );
 }
+
+/** Words of a note, with the stop that a sentence after them needs. */
+const sentence = (note: string): string => note.replace(/[^.!?]$/, '$&.');
 
 function ScreeningOnRecord({
   client,
@@ -199,7 +217,7 @@ function ScreeningOnRecord({
     <section className="grid gap-8 lg:grid-cols-2">
       <div className="space-y-5">
         <BenchHeading title={t`Screen`}>
-          {t`Screened ${dayAndTime(last.atMs)}, resting ${told(bloodPressureWords(meanBloodPressure(last.bloodPressures)))} mmHg. ${last.note}${last.medicines && last.medicines.length > 0 ? t` Takes ${last.medicines.join(', ')}.` : ''}`}
+          {t`Screened ${dayAndTime(last.atMs)}, resting ${told(bloodPressureWords(meanBloodPressure(last.bloodPressures)))} mmHg. ${sentence(last.note)}${last.medicines && last.medicines.length > 0 ? t` Takes ${last.medicines.join(', ')}.` : ''}`}
         </BenchHeading>
         <Holds client={client} />
         <JudgementLines judgement={judgement} />
