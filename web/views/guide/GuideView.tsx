@@ -2,8 +2,9 @@ import { t } from '@lingui/core/macro';
 import type { ComponentProps } from 'react';
 import Markdown from 'react-markdown';
 import { Link, NavLink, useParams } from 'react-router';
+import { language } from '../../language/language';
 import { told } from '../../language/told';
-import { GUIDE, guideLink, pictureOf } from './pages';
+import { guideIn, guideLink, pictureOf } from './pages';
 
 /** The pages in the order of the work, and what stands beside it. */
 const ORDER = [
@@ -20,7 +21,7 @@ const ORDER = [
 /** The guide for practitioners, a page a link of the chain, as it stands in the project's own documents. */
 export function GuideView() {
   const { page = 'README' } = useParams();
-  const text = GUIDE.get(page);
+  const text = guideIn(language.get()).get(page);
   return (
     <div className="p-6">
       <nav aria-label={t`Pages of the guide`} className="flex flex-wrap gap-x-5 border-b border-rule">

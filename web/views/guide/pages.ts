@@ -1,5 +1,7 @@
-// The guide is written where anybody can read it without the app, and shipped with it.
-const TEXTS = import.meta.glob<string>('../../../docs/guide/*.md', {
+import type { Language } from '../../language/language';
+
+// The guide is written where anybody can read it without the app, and shipped with it: English, and beneath it the others.
+const TEXTS = import.meta.glob<string>('../../../docs/guide/**/*.md', {
   query: '?raw',
   import: 'default',
   eager: true,
@@ -12,10 +14,15 @@ const PICTURES = import.meta.glob<string>('../../../docs/screenshots/*.png', {
 
 const fileOf = (path: string): string => path.split('/').at(-1) ?? '';
 
-/** Pages of the guide by their names: 'README', 'screen' … */
-export const GUIDE: ReadonlyMap<string, string> = new Map(
-  Object.entries(TEXTS).map(([path, text]) => [fileOf(path).replace(/\.md$/, ''), text]),
-);
+/** Pages of the guide in a language by their names: 'README', 'screen' … */
+export function guideIn(language: Language): ReadonlyMap<string, string> {
+  const folder = language === 'en' ? 'guide' : language;
+  return new Map(
+    Object.entries(TEXTS)
+      .filter(([path]) => path.split('/').at(-2) === folder)
+      .map(([path, text]) => [fileOf(path).replace(/\.md$/, ''), text]),
+  );
+}
 
 /** Where the app has a picture that the guide shows. */
 const pictures = new Map(Object.entries(PICTURES).map(([path, address]) => [fileOf(path), address]));
