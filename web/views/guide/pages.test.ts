@@ -20,6 +20,10 @@ describe.each(languages)('the guide in the app, in %s', (language) => {
       expect(typed(guide.get(page) ?? ''), page).toEqual(typed(english));
   });
 
+  it('is written in what the app can draw, which is no table', () => {
+    for (const [page, text] of guide) expect(text, page).not.toMatch(/^\|/m);
+  });
+
   it.each([...guide])('leads from %s to pages and pictures that are there', (_, text) => {
     for (const [, picture] of text.matchAll(/!\[[^\]]*\]\(([^)]+)\)/g))
       expect(pictureOf(picture ?? ''), picture).toBeDefined();
