@@ -260,7 +260,15 @@ test('a practice adds an exercise of its own, and it is found where exercises ar
   await page.getByLabel('Cue, one line').fill('Heel down slowly, hips level.');
   await page.getByRole('button', { name: 'Keep', exact: true }).click();
   await page.getByLabel('Search').fill('harbour');
-  await expect(page.getByText('the practice’s own', { exact: true })).toBeVisible();
+  const own = page.getByText('the practice’s own', { exact: true });
+  await expect(own).toBeVisible();
+  await pick(page.getByLabel('For', { exact: true }), 'arm');
+  await expect(page.getByText(/^Nothing found/)).toBeVisible();
+  await pick(page.getByLabel('For', { exact: true }), 'any limb');
+  await page.getByRole('button', { name: /^Retire.*Harbour step-down/ }).click();
+  await expect(own).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(own).toBeVisible();
   await openPerson(page, 'Odalys Ferrant');
   await chooseLink(page, 'Prescribe');
   await page.getByRole('button', { name: 'Add an exercise' }).click();

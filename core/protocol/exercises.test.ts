@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { exerciseSchema, isWeighed } from './exercise';
-import { findExercises, libraryOf } from './exercises';
+import { EVERY_EXERCISE, type ExerciseFilter, findExercises, isAmong, libraryOf } from './exercises';
 
 const LIBRARY = libraryOf({});
 const ALL = Object.values(LIBRARY);
@@ -32,6 +32,17 @@ describe('the exercise library', () => {
     expect(findExercises('STANDING calf', LIBRARY)).toEqual(['calf-raise-standing']);
     expect(findExercises('', LIBRARY)).toHaveLength(ALL.length);
     expect(findExercises('trampoline', LIBRARY)).toEqual([]);
+  });
+
+  it('is kept to a limb, a kind and what loads it', () => {
+    const among = (filter: Partial<ExerciseFilter>) =>
+      ALL.filter((exercise) => isAmong(exercise, { ...EVERY_EXERCISE, ...filter }));
+    expect(among({})).toEqual(ALL);
+    const bands = among({ limbKind: 'arm', kind: 'isolated', equipment: 'bands' });
+    expect(bands.length).toBeGreaterThan(0);
+    for (const exercise of bands)
+      expect(exercise).toMatchObject({ limbKind: 'arm', kind: 'isolated', equipment: 'bands' });
+    expect(among({ limbKind: 'arm' }).length + among({ limbKind: 'leg' }).length).toBe(ALL.length);
   });
 
   it('is found by its words in another language as well', () => {

@@ -40,6 +40,16 @@ export function libraryOf(own: Library): Library {
   };
 }
 
+const FILTERED = ['limbKind', 'kind', 'equipment'] as const;
+
+/** What a list of exercises is kept to. */
+export type ExerciseFilter = { [key in (typeof FILTERED)[number]]: Exercise[key] | 'any' };
+export const EVERY_EXERCISE: ExerciseFilter = { limbKind: 'any', kind: 'any', equipment: 'any' };
+
+/** @example isAmong(LIBRARY['leg-press'], { ...EVERY_EXERCISE, limbKind: 'arm' }) //=> false */
+export const isAmong = (exercise: Exercise, filter: ExerciseFilter): boolean =>
+  FILTERED.every((key) => filter[key] === 'any' || filter[key] === exercise[key]);
+
 /** Exercises whose name, muscle, equipment or kind contain every word of `sought`, in the library's order. */
 export function findExercises(
   sought: string,

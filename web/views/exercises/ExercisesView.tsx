@@ -3,7 +3,15 @@ import { Trans } from '@lingui/react/macro';
 import { useState } from 'react';
 import { RUNG_LABELS } from '#core/plan/goals';
 import { equipmentWords } from '#core/protocol/equipment-words';
-import { EXERCISES, findExercises, type Library, libraryOf } from '#core/protocol/exercises';
+import { equipmentSchema, exerciseKindSchema } from '#core/protocol/exercise';
+import {
+  EVERY_EXERCISE,
+  EXERCISES,
+  findExercises,
+  isAmong,
+  type Library,
+  libraryOf,
+} from '#core/protocol/exercises';
 import { teachingOf } from '#core/protocol/teaching';
 import { api, failureWords, read } from '../../data/api';
 import { useMay, usePractice } from '../../data/queries';
@@ -12,6 +20,7 @@ import { Button } from '../../parts/Button';
 import { ExerciseFigure } from '../../parts/ExerciseFigure';
 import { Field, FieldError } from '../../parts/Field';
 import { HowTaught } from '../../parts/HowTaught';
+import { Picker } from '../../parts/Picker';
 import { useRetire } from '../../parts/use-retire';
 import { ExerciseForm } from './ExerciseForm';
 
@@ -20,20 +29,25 @@ export function ExercisesView() {
   const { data: practice } = usePractice();
   const isClinician = useMay('keep-limits');
   const [sought, setSought] = useState('');
+  const [filter, setFilter] = useState(EVERY_EXERCISE);
   const [open, setOpen] = useState<string | null>(null);
   const { retire, error } = useRetire((id: string, isRetired) =>
     read(api.practice.exercises.retire.$post({ json: { id, isRetired } })),
   );
   if (!practice) return <p className="p-6 text-quiet">{t`Reading the practice…`}</p>;
   const library = libraryOf(practice.ownExercises);
-  const found = findExercises(sought, library, told);
+  const found = findExercises(sought, library, told).filter((id) => {
+    const exercise = library[id];
+    return exercise !== undefined && isAmong(exercise, filter);
+  });
+  const isKept = found.length < Object.keys(library).length;
   return (
     <div className="p-6">
       <h1 className="text-3xl font-semibold">{t`Exercises`}</h1>
       <p className="text-quiet">
         {t`${Object.keys(library).length} in the library, ${Object.keys(practice.ownExercises).length} of the practice’s own. Sessions already signed keep what they were signed with.`}
       </p>
-      <div className="my-4 flex flex-wrap items-end gap-4">
+      <div className="my-4 flex flex-wrap items-start gap-x-4 gap-y-2 [&>button]:mt-[26.5px]">
         <Field
           label={t`Search`}
           className="w-96 max-w-full"
@@ -41,10 +55,55 @@ export function ExercisesView() {
           autoComplete="off"
           value={sought}
           onChange={(event) => setSought(event.target.value)}
-          error={found.length === 0 ? t`Nothing found: try fewer letters.` : undefined}
+          error={
+            found.length === 0 ? t`Nothing found: try fewer letters, or any limb, kind and kit.` : undefined
+          }
+        />
+        <Picker
+          label={t`For`}
+          value={filter.limbKind}
+          onChange={(limbKind) => setFilter({ ...filter, limbKind })}
+          options={[
+            { value: 'any', label: t`any limb` },
+            { value: 'arm', label: t`arm` },
+            { value: 'leg', label: t`thigh` },
+          ]}
+        />
+        <Picker
+          label={t`Kind`}
+          value={filter.kind}
+          onChange={(kind) => setFilter({ ...filter, kind })}
+          options={[
+            { value: 'any', label: t`any kind` },
+            ...exerciseKindSchema.options.map((value) => ({ value, label: told(value) })),
+          ]}
+        />
+        <Picker
+          label={t`Kit`}
+          value={filter.equipment}
+          onChange={(equipment) => setFilter({ ...filter, equipment })}
+          options={[
+            { value: 'any', label: t`any kit` },
+            ...equipmentSchema.options.map((value) => ({ value, label: told(equipmentWords(value)) })),
+          ]}
         />
         <Button onClick={() => setOpen('new')}>{t`Add an exercise`}</Button>
       </div>
+      {isKept && found.length > 0 && (
+        <p role="status" className="mb-2 text-[15px] text-quiet">
+          {t`${found.length} of them.`}{' '}
+          <button
+            type="button"
+            className="min-h-9 underline underline-offset-4"
+            onClick={() => {
+              setSought('');
+              setFilter(EVERY_EXERCISE);
+            }}
+          >
+            {t`Show all`}
+          </button>
+        </p>
+      )}
       {open === 'new' && <ExerciseForm id={null} library={library} done={() => setOpen(null)} />}
       {error && <FieldError>{failureWords(error)}</FieldError>}
       <ul className="max-w-5xl border-t border-ink/40">
