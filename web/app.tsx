@@ -6,6 +6,7 @@ import { ApiProblem } from './data/api';
 import { listenToOtherTabs } from './data/follow';
 import './data/loaded-at';
 import { followDoor } from './data/door';
+import { onceIdle } from './data/once-idle';
 import { door } from './data/practitioner';
 import { keepApp } from './data/service-worker';
 import { startWorking } from './data/start-working';
@@ -94,7 +95,8 @@ function startApp(): void {
   followDoor(queries);
   if (door.get() === 'open') startWorking(queries);
   keepApp();
-  // Who points at a person is about to open them: their sheet is read before the press.
+  // Somebody is opened next, so their sheet is read before: at leisure, or as soon as one points at them.
+  onceIdle(() => void fetchPersonSheet());
   document.addEventListener('pointerover', ({ target }) => {
     if (target instanceof Element && target.closest('a[href^="/people/"]')) void fetchPersonSheet();
   });
