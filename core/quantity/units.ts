@@ -49,3 +49,10 @@ export const lengthWords = (lengthCm: number, unit: DisplayUnits['length']): str
  */
 export const toNumber = (typed: string): number =>
   typed.trim() === '' ? Number.NaN : Number(typed.replace(',', '.'));
+
+/**
+ * A typed number that may be left out; null where it is.
+ * @example toNumberOrNull(' ') //=> null
+ */
+export const toNumberOrNull = (typed: string): number | null =>
+  typed.trim() === '' ? null : toNumber(typed);

@@ -141,13 +141,14 @@ export const practiceRoutes = new Hono<Env>()
     return c.json(await told(c));
   });
 
+/** What the audit calls it that something is taken out of use, or brought back. */
+const retiring = (what: string, isRetired: boolean): string =>
+  `${what}-${isRetired ? 'retired' : 'brought-back'}`;
+
 // What a pressure rests on is a clinician's to change; weights, straps and exercises of one's own are not (rule SCR-4).
 function keepsKit(practitioner: Env['Variables']['practitioner'], list: KitList): void {
   if (CLINICIANS_KIT.includes(list)) requireDeed(practitioner, 'keep-limits');
 }
-
-const retiring = (what: string, isRetired: boolean): string =>
-  `${what}-${isRetired ? 'retired' : 'brought-back'}`;
 
 function keepsExercise(practitioner: Env['Variables']['practitioner'], id: string): void {
   if (id in EXERCISES) requireDeed(practitioner, 'keep-limits');

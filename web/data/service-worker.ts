@@ -1,4 +1,5 @@
 import { newVersion } from '../state/new-version';
+import { onceLoaded } from './once-loaded';
 
 /**
  * Keeps the whole app on the device once the page has come whole, so that the first view is not held up, and says when a newer
@@ -6,8 +7,7 @@ import { newVersion } from '../state/new-version';
  * registration would be 6 kB of every first view.)
  */
 export function keepApp(): void {
-  if (document.readyState === 'complete') void register();
-  else window.addEventListener('load', () => void register());
+  onceLoaded(() => void register());
 }
 
 async function register(): Promise<void> {

@@ -3,6 +3,7 @@ import { askAhead } from './ask-ahead';
 import { followServerClock } from './clock';
 import { followOtherDevices } from './follow';
 import { clearOldCache } from './kept-records';
+import { onceLoaded } from './once-loaded';
 import { sendOutbox } from './outbox';
 import { tellOfPrints } from './prints';
 
@@ -18,6 +19,5 @@ export function startWorking(queries: QueryClient): void {
   void sendOutbox();
   void clearOldCache();
   // The rest waits until the first view stands.
-  if (document.readyState === 'complete') followServerClock();
-  else window.addEventListener('load', () => followServerClock(), { once: true });
+  onceLoaded(() => followServerClock());
 }

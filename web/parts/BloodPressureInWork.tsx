@@ -33,11 +33,11 @@ export const BloodPressureInWork = memo(function BloodPressureInWork({
 }) {
   const nowMs = useNow(EVERY_MS);
   const { data: client } = useClient(clientId);
-  const { typed, set, empty, send } = useFields(NO_PRESSURE, null);
+  const { typed, set, empty, send } = useFields({ pressure: NO_PRESSURE }, null);
   const limit = useBloodPressureLimit();
   const due = bloodPressureDue(plan, state, nowMs);
   const isAsked = client !== undefined && watchesBloodPressure(client.facts, client.judgedAtMs);
-  const { reading } = readPressure(typed);
+  const { reading } = readPressure(typed.pressure);
   const taken = state.bloodPressures
     .map(
       ({ moment, reading: had }) =>
@@ -63,11 +63,8 @@ export const BloodPressureInWork = memo(function BloodPressureInWork({
         >
           <BloodPressureFields
             label={told(BLOOD_PRESSURE_MOMENTS[due])}
-            typed={typed}
-            onChange={({ upper, lower }) => {
-              set('upper', upper);
-              set('lower', lower);
-            }}
+            typed={typed.pressure}
+            onChange={(pressure) => set('pressure', pressure)}
           />
           <Button type="submit" disabled={!reading}>
             {t`Note it`}

@@ -60,7 +60,7 @@ export function DateField({
       <Popover.Root open={isOpen} onOpenChange={setOpen}>
         <Popover.Trigger
           aria-label={t`${told(label)}, choose from the calendar`}
-          className="mt-[26.5px] inline-flex min-h-11 min-w-11 items-center justify-center rounded-sm border border-ink/40 hover:bg-tint"
+          className="beside-input inline-flex min-h-11 min-w-11 items-center justify-center rounded-sm border border-ink/40 hover:bg-tint"
         >
           <CalendarDays aria-hidden className="size-5" />
         </Popover.Trigger>

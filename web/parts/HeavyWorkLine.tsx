@@ -5,7 +5,7 @@ import type { NewHeavyWork } from '#contract/course-plan';
 import { type HeavyWork, type HeavyWorkChoice, heavyWorkChoiceSchema } from '#core/course/heavy-work';
 import { isWeighed } from '#core/protocol/exercise';
 import { libraryOf } from '#core/protocol/exercises';
-import { toNumber } from '#core/quantity/units';
+import { toNumber, toNumberOrNull } from '#core/quantity/units';
 import { exerciseLabel } from '#core/record/facts';
 import type { Side } from '#core/strength/side';
 import { api, failureWords, read } from '../data/api';
@@ -96,7 +96,7 @@ function HeavyForm({
           sets: toNumber(sets),
           reps: toNumber(reps),
           loadKg: mass.parse(load),
-          effort: effort.trim() === '' ? null : toNumber(effort),
+          effort: toNumberOrNull(effort),
         },
         (path) => (path === 'loadKg' ? 'load' : (path as keyof Typed)),
       ),
@@ -126,7 +126,7 @@ function HeavyForm({
           {...field('load', 'loadKg')}
         />
         <Field className="w-28" label={t`Effort 0–10`} number="whole" {...field('effort')} />
-        <Button type="submit" kind="main" className="mt-7" disabled={isPending}>
+        <Button type="submit" kind="main" className="beside-input" disabled={isPending}>
           {t`Keep`}
         </Button>
       </div>

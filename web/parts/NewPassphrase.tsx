@@ -1,4 +1,3 @@
-import { zodResolver } from '@hookform/resolvers/zod';
 import { t } from '@lingui/core/macro';
 import { useMutation } from '@tanstack/react-query';
 import { newPassphraseSchema } from '#contract/sign-in';
@@ -6,6 +5,7 @@ import { api, failureWords } from '../data/api';
 import { must } from '../data/sign-in';
 import { Button } from './Button';
 import { Field, FieldError } from './Field';
+import { schemaResolver } from './schema-resolver';
 import { useFields } from './use-fields';
 
 /** A new passphrase; also asked of who came in by one that somebody else has made. */
@@ -17,7 +17,7 @@ export function NewPassphrase({ then }: { then?: () => void }) {
       then?.();
     },
   });
-  const fields = useFields({ old: '', passphrase: '' }, change.error, zodResolver(newPassphraseSchema));
+  const fields = useFields({ old: '', passphrase: '' }, change.error, schemaResolver(newPassphraseSchema));
   const { old, passphrase } = fields.typed;
   return (
     <form className="space-y-3 border-t border-ink/40 pt-4" {...fields.send((typed) => change.mutate(typed))}>

@@ -1,4 +1,3 @@
-import { zodResolver } from '@hookform/resolvers/zod';
 import { t } from '@lingui/core/macro';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { newPinSchema } from '#contract/sign-in';
@@ -10,6 +9,7 @@ import { Button } from '../../parts/Button';
 import { CertificateWords } from '../../parts/CertificateWords';
 import { Field, FieldError } from '../../parts/Field';
 import { Done, NewPassphrase } from '../../parts/NewPassphrase';
+import { schemaResolver } from '../../parts/schema-resolver';
 import { useFields } from '../../parts/use-fields';
 import { SecondDevice } from './SecondDevice';
 
@@ -48,7 +48,7 @@ function Pin({ hasPin }: { hasPin: boolean }) {
   const fields = useFields<{ passphrase: string; pin: string | null }>(
     { passphrase: '', pin: '' },
     set.error,
-    zodResolver(newPinSchema),
+    schemaResolver(newPinSchema),
   );
   const { passphrase, pin } = fields.typed;
   return (

@@ -1,4 +1,3 @@
-import { zodResolver } from '@hookform/resolvers/zod';
 import { t } from '@lingui/core/macro';
 import { useForm } from 'react-hook-form';
 import { useNavigate } from 'react-router';
@@ -7,12 +6,13 @@ import { api, failureWords, read } from '../../data/api';
 import { useRecordWrite } from '../../data/queries';
 import { Button } from '../../parts/Button';
 import { Field, FieldError } from '../../parts/Field';
+import { schemaResolver } from '../../parts/schema-resolver';
 
 export function AddPerson() {
   const navigate = useNavigate();
   const add = useRecordWrite((body: NewClient) => read(api.clients.$post({ json: body })));
   const { register, handleSubmit, formState } = useForm<NewClient>({
-    resolver: zodResolver(newClientSchema) as never,
+    resolver: schemaResolver(newClientSchema) as never,
     defaultValues: { name: '', story: '' },
   });
   const submit = handleSubmit(async (body) => {

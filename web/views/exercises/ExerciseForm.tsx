@@ -1,4 +1,3 @@
-import { zodResolver } from '@hookform/resolvers/zod';
 import { t } from '@lingui/core/macro';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useForm } from 'react-hook-form';
@@ -23,6 +22,7 @@ import { Choice } from '../../parts/Choice';
 import { Field, FieldError } from '../../parts/Field';
 import { idFrom } from '../../parts/id-from';
 import { Picker } from '../../parts/Picker';
+import { schemaResolver } from '../../parts/schema-resolver';
 
 const typedSchema = exerciseSchema.extend({ joints: z.string() });
 type Typed = z.infer<typeof typedSchema>;
@@ -62,7 +62,7 @@ export function ExerciseForm({
   const queries = useQueryClient();
   const known = id === null ? undefined : library[id];
   const { register, handleSubmit, watch, setValue, formState } = useForm<Typed>({
-    resolver: zodResolver(typedSchema),
+    resolver: schemaResolver(typedSchema),
     defaultValues: known ? toTyped(known) : EMPTY,
   });
   const keep = useMutation({

@@ -47,7 +47,7 @@ export function ExercisesView() {
       <p className="text-quiet">
         {t`${Object.keys(library).length} in the library, ${Object.keys(practice.ownExercises).length} of the practice’s own. Sessions already signed keep what they were signed with.`}
       </p>
-      <div className="my-4 flex flex-wrap items-start gap-x-4 gap-y-2 [&>button]:mt-[26.5px]">
+      <div className="my-4 flex flex-wrap items-start gap-x-4 gap-y-2">
         <Field
           label={t`Search`}
           className="w-96 max-w-full"
@@ -87,7 +87,7 @@ export function ExercisesView() {
             ...equipmentSchema.options.map((value) => ({ value, label: told(equipmentWords(value)) })),
           ]}
         />
-        <Button onClick={() => setOpen('new')}>{t`Add an exercise`}</Button>
+        <Button className="beside-input" onClick={() => setOpen('new')}>{t`Add an exercise`}</Button>
       </div>
       {isKept && found.length > 0 && (
         <p role="status" className="mb-2 text-[15px] text-quiet">

@@ -238,10 +238,10 @@ function PressureLimit({
   change: (part: Partial<PracticeSettings>) => void;
 }) {
   const { typed, set, send } = useFields(
-    { upper: String(stopAboveSystolicMmHg), lower: String(stopAboveDiastolicMmHg) },
+    { limit: { upper: String(stopAboveSystolicMmHg), lower: String(stopAboveDiastolicMmHg) } },
     null,
   );
-  const { reading } = readPressure(typed);
+  const { reading } = readPressure(typed.limit);
   const isChanged =
     reading !== null &&
     (reading.systolicMmHg !== stopAboveSystolicMmHg || reading.diastolicMmHg !== stopAboveDiastolicMmHg);
@@ -258,11 +258,8 @@ function PressureLimit({
     >
       <BloodPressureFields
         label={t`Work ends above`}
-        typed={typed}
-        onChange={({ upper, lower }) => {
-          set('upper', upper);
-          set('lower', lower);
-        }}
+        typed={typed.limit}
+        onChange={(limit) => set('limit', limit)}
       />
       {isChanged && (
         <Button type="submit">

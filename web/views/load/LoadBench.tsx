@@ -1,4 +1,3 @@
-import { zodResolver } from '@hookform/resolvers/zod';
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import { useForm } from 'react-hook-form';
@@ -25,6 +24,7 @@ import { Field, FieldError } from '../../parts/Field';
 import { Figure } from '../../parts/Figure';
 import { FindingLine } from '../../parts/FindingLine';
 import { HeavyWorkLine } from '../../parts/HeavyWorkLine';
+import { schemaResolver } from '../../parts/schema-resolver';
 import { useUnits } from '../../parts/units';
 import { useGuards } from '../../parts/use-guards';
 import { usePlanInHand } from '../../parts/use-plan-in-hand';
@@ -55,7 +55,7 @@ export function LoadBench({ client }: { client: ClientRecord }) {
     read(api.clients[':id']['strength-tests'].$post({ param: { id: client.id }, json })),
   );
   const { register, handleSubmit, watch, setValue, formState } = useForm<NewStrengthTest>({
-    resolver: zodResolver(newStrengthTestSchema),
+    resolver: schemaResolver(newStrengthTestSchema),
     mode: 'onChange',
     // A side that was operated on is not tested: the other one's stands in (rule LOAD-2).
     defaultValues: {

@@ -1,4 +1,3 @@
-import { zodResolver } from '@hookform/resolvers/zod';
 import { t } from '@lingui/core/macro';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useForm } from 'react-hook-form';
@@ -18,6 +17,7 @@ import { Button } from '../../parts/Button';
 import { Choice } from '../../parts/Choice';
 import { Field, FieldError } from '../../parts/Field';
 import { idFrom } from '../../parts/id-from';
+import { schemaResolver } from '../../parts/schema-resolver';
 
 const EMPTY: Measure = {
   label: '',
@@ -46,7 +46,7 @@ export function MeasureForm({
   const queries = useQueryClient();
   const isStandard = id !== null && id in MEASURES;
   const { register, handleSubmit, watch, setValue, formState } = useForm<Measure>({
-    resolver: zodResolver(measureSchema),
+    resolver: schemaResolver(measureSchema),
     defaultValues: id === null ? EMPTY : measureOf(book, id),
   });
   const keep = useMutation({

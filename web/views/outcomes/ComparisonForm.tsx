@@ -1,4 +1,3 @@
-import { zodResolver } from '@hookform/resolvers/zod';
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import { useForm } from 'react-hook-form';
@@ -16,6 +15,7 @@ import { Choice } from '../../parts/Choice';
 import { DateField } from '../../parts/DateField';
 import { Field, FieldError } from '../../parts/Field';
 import { Picker } from '../../parts/Picker';
+import { schemaResolver } from '../../parts/schema-resolver';
 
 const FIRST: MeasureId = 'girth-mid-thigh';
 
@@ -49,7 +49,7 @@ export function ComparisonForm({
     pairs: 2,
   });
   const { register, handleSubmit, watch, setValue, reset, formState } = useForm<ComparisonWish>({
-    resolver: zodResolver(comparisonWishSchema),
+    resolver: schemaResolver(comparisonWishSchema),
     defaultValues: limbsWish(FIRST),
   });
   const wish = watch();

@@ -7,7 +7,7 @@ import { type NewEnteredSession, newEnteredSessionSchema } from '#contract/sessi
 import { setsAtShare } from '#core/plan/cut-sets';
 import { exerciseWords } from '#core/plan/plan';
 import { pacedReps } from '#core/protocol/set-work';
-import { toNumber } from '#core/quantity/units';
+import { toNumber, toNumberOrNull } from '#core/quantity/units';
 import type { PlanInForce } from '#core/record/plans-in-force';
 import { EFFORT_SCALES } from '#core/session/effort';
 import { SIGNS, type SignId, signIdSchema } from '#core/session/signs';
@@ -64,9 +64,6 @@ type Typed = Record<'day' | 'time' | 'jointPain', string> & {
   signs: SignId[];
 };
 
-/** A figure that may be left out. */
-const figureOrNull = (typed: string): number | null => (typed.trim() === '' ? null : toNumber(typed));
-
 function EnterForm({
   clientId,
   inHand: { coursePlan, prescription },
@@ -113,10 +110,10 @@ function EnterForm({
         // Without a day or a time it is no moment.
         startedAtMs: new Date(`${day}T${time}`).getTime(),
         sets: done.map(({ row: { reps, effort, ...at } }) => {
-          const said = figureOrNull(effort);
+          const said = toNumberOrNull(effort);
           return { ...at, reps: toNumber(reps), effort: said === null ? null : scale.toEffort(said) };
         }),
-        jointPain: figureOrNull(jointPain),
+        jointPain: toNumberOrNull(jointPain),
         signs,
       };
       const reading = bySchema<Typed, NewEnteredSession>(newEnteredSessionSchema, made, (path) => {
@@ -127,7 +124,7 @@ function EnterForm({
       });
       // On another scale the schema's own bounds would be other figures than those that are typed.
       const offScale = done.filter(({ row: { effort } }) => {
-        const said = figureOrNull(effort);
+        const said = toNumberOrNull(effort);
         return said !== null && !scale.said.includes(said);
       });
       if (offScale.length === 0) return reading;

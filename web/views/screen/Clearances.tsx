@@ -4,7 +4,7 @@ import type { ClientRecord } from '#contract/client';
 import type { NewClearance } from '#contract/measurements';
 import { workModeSchema } from '#core/protocol/work-mode';
 import { LIMB_LABELS, LIMBS } from '#core/quantity/limb';
-import { toNumber } from '#core/quantity/units';
+import { toNumberOrNull } from '#core/quantity/units';
 import { type Clearance, type ClearanceSubject, clearanceSchema, isInForce } from '#core/screening/clearance';
 import type { Reason } from '#core/screening/decide';
 import { SCREEN_ITEMS } from '#core/screening/items';
@@ -122,7 +122,7 @@ function ClearanceForm({
           givenAtMs: client.judgedAtMs,
           // A day named is included to its end.
           untilMs: endOfDayMs(until),
-          maxPercentLop: cap.trim() === '' ? null : toNumber(cap),
+          maxPercentLop: toNumberOrNull(cap),
         },
         (path) => TYPED_AT[path] ?? (path as keyof Typed),
       ),

@@ -48,7 +48,7 @@ export function Procedures({
           <button
             type="button"
             aria-label={t`Leave out operation ${place + 1}`}
-            className="mt-[26.5px] flex size-11 items-center justify-center text-quiet"
+            className="beside-input flex size-11 items-center justify-center text-quiet"
             onClick={() => onChange(typed.filter((_, i) => i !== place))}
           >
             <X size={16} />
