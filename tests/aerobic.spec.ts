@@ -1,14 +1,5 @@
-import {
-  checkOnTheDayIfAsked,
-  choose,
-  chooseLink,
-  expect,
-  holdClock,
-  openPerson,
-  passUntil,
-  pick,
-  test,
-} from './nervato';
+import { holdClock, passUntil } from './held-clock';
+import { checkOnTheDayIfAsked, choose, chooseLink, expect, openPerson, pick, test } from './nervato';
 
 test('a cyclist goes by heart rate: a strap is worn, told against the zone, and minute 5 is noted by itself', async ({
   page,

@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test';
-import { agree, checkOnTheDay, choose, expect, holdClock, passUntil, screenAsClear, test } from './nervato';
+import { holdClock, passUntil } from './held-clock';
+import { agree, checkOnTheDay, choose, expect, screenAsClear, test } from './nervato';
 
 const reps = (page: Page) => page.getByTestId('reps');
 

@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test';
-import { chooseLink, expect, holdClock, openPerson, passUntil, pick, test, workAs } from './nervato';
+import { holdClock, passUntil } from './held-clock';
+import { chooseLink, expect, openPerson, pick, test, workAs } from './nervato';
 
 const heading = (page: Page, name: string | RegExp) => page.getByRole('heading', { name });
 const dock = (page: Page) => page.getByRole('region', { name: 'Cuff dock' });

@@ -198,25 +198,6 @@ export async function pick(field: Locator, option: string): Promise<void> {
   await field.page().getByRole('option', { name: option, exact: true }).click();
 }
 
-/** Takes the page's clock in hand: from now on time passes only by `page.clock.runFor`, however slow the machine. */
-export async function holdClock(page: Page): Promise<void> {
-  // The server's clock goes on; a page whose clock is held would take itself to be ahead and correct it.
-  await page.context().route('**/api/clock', (route) => route.abort());
-  await page.clock.install();
-  await page.clock.pauseAt(Date.now() + 1_000);
-}
-
-const STEP_MS = 1_000;
-
-/** Lets time pass on a held clock until something is to be seen; fails when it is not within `mostMs` of that time. */
-export async function passUntil(page: Page, seen: Locator, mostMs = 150_000): Promise<void> {
-  for (let passedMs = 0; passedMs < mostMs; passedMs += STEP_MS) {
-    if (await seen.isVisible()) return;
-    await page.clock.runFor(STEP_MS);
-  }
-  await expect(seen).toBeVisible({ timeout: 1_000 });
-}
-
 /** Screens somebody of whom nothing else is on record, and sees it there. */
 export async function screenAsClear(page: Page): Promise<void> {
   await answerScreening(page);

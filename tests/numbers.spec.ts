@@ -1,4 +1,5 @@
 import type { Page } from '@playwright/test';
+import { holdClock, passUntil } from './held-clock';
 import {
   agree,
   answerScreening,
@@ -6,9 +7,7 @@ import {
   checkOnTheDayIfAsked,
   chooseLink,
   expect,
-  holdClock,
   openPerson,
-  passUntil,
   test,
 } from './nervato';
 

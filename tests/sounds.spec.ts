@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test';
-import { chooseLink, expect, holdClock, openPerson, passUntil, test } from './nervato';
+import { holdClock, passUntil } from './held-clock';
+import { chooseLink, expect, openPerson, test } from './nervato';
 
 /** A note as it is heard: when it begins and how long it is, in s; its pitch; and how loud it is at its loudest, 0–1. */
 type Note = { atS: number; lengthS: number; hz: number; peak: number };

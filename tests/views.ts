@@ -1,13 +1,6 @@
 import type { Page } from '@playwright/test';
-import {
-  acceptReviewIfAsked,
-  checkOnTheDayIfAsked,
-  chooseLink,
-  expect,
-  holdClock,
-  openPerson,
-  passUntil,
-} from './nervato';
+import { holdClock, passUntil } from './held-clock';
+import { acceptReviewIfAsked, checkOnTheDayIfAsked, chooseLink, expect, openPerson } from './nervato';
 
 /** A main view and how a practitioner gets there from the first page. */
 export type View = { name: string; open: (page: Page) => Promise<void> };

@@ -1,0 +1,47 @@
+import { setTimeout as pause } from 'node:timers/promises';
+import { type BrowserContext, expect, type Locator, type Page, type Request } from '@playwright/test';
+
+const STEP_MS = 1_000;
+
+/** How long an answer is waited for in real time before time passes all the same. */
+const ANSWER_WITHIN_MS = 10_000;
+
+/** What the pages of a context have asked for and not been given yet; what the server goes on telling counts as given. */
+const onTheirWay = new WeakMap<BrowserContext, Set<Request>>();
+
+/** Takes the page's clock in hand: from now on time passes only by `page.clock.runFor`, however slow the machine. */
+export async function holdClock(page: Page): Promise<void> {
+  const context = page.context();
+  // The server's clock goes on; a page whose clock is held would take itself to be ahead and correct it.
+  await context.route('**/api/clock', (route) => route.abort());
+  onTheirWay.set(context, watchRequests(context));
+  await page.clock.install();
+  await page.clock.pauseAt(Date.now() + 1_000);
+}
+
+/** Lets time pass on a held clock until something is to be seen; fails when it is not within `mostMs` of that time. */
+export async function passUntil(page: Page, seen: Locator, mostMs = 150_000): Promise<void> {
+  for (let passedMs = 0; passedMs < mostMs; passedMs += STEP_MS) {
+    await untilAnswered(page.context());
+    if (await seen.isVisible()) return;
+    await page.clock.runFor(STEP_MS);
+  }
+  await expect(seen).toBeVisible({ timeout: 1_000 });
+}
+
+function watchRequests(context: BrowserContext): Set<Request> {
+  const asked = new Set<Request>();
+  context.on('request', (request) => {
+    if (request.resourceType() !== 'eventsource') asked.add(request);
+  });
+  context.on('requestfinished', (request) => asked.delete(request));
+  context.on('requestfailed', (request) => asked.delete(request));
+  return asked;
+}
+
+/** A slow server or a page that is still being read must not cost time of the session: a set would be over meanwhile. */
+async function untilAnswered(context: BrowserContext): Promise<void> {
+  const asked = onTheirWay.get(context);
+  const giveUpAt = Date.now() + ANSWER_WITHIN_MS;
+  while (asked && asked.size > 0 && Date.now() < giveUpAt) await pause(10);
+}
