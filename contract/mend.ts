@@ -1,5 +1,12 @@
 import { z } from 'zod';
+import type { Counted } from '#core/cuff/mark-words';
+import type { ExerciseId } from '#core/protocol/exercises';
+import type { Limb, Position } from '#core/quantity/limb';
 import type { LinkId } from '#core/record/link';
+import type { ClearanceSubject } from '#core/screening/clearance';
+import type { Consent } from '#core/screening/consent';
+import type { ItemId } from '#core/screening/items';
+import type { Side } from '#core/strength/side';
 import { aboutSchema, type ClientRecord } from './client';
 
 /** What can be retracted, by kind. Outcomes have a withdrawal of their own; plans and blocks have a next version. */
@@ -49,12 +56,33 @@ export const eraseSchema = z.object({
   reason,
 });
 
-/** An entry of a record, in one line; struck through where it was retracted. */
+/** What an entry tells, by its kind. Whoever shows it puts it in the units and the language it is read in. */
+export type EntryTells =
+  | { kind: 'screening'; yes: ItemId[] }
+  | { kind: 'clearance'; subjects: ClearanceSubject[]; givenBy: string }
+  | { kind: 'consent'; decision: Consent['decision']; read: Consent['read'] }
+  | { kind: 'day-check'; painNow: number }
+  | { kind: 'fit'; limb: Limb; girthCm: number; label: string }
+  | {
+      kind: 'tightness';
+      limb: Limb;
+      label: string;
+      mark: number;
+      counts: 'marks' | Counted;
+      tension: string | null;
+      felt: number;
+    }
+  | { kind: 'occlusion-pressure'; limb: Limb; position: Position; pressureMmHg: number; label: string }
+  | { kind: 'quick-check'; limb: Limb; goneMmHg: number }
+  | { kind: 'strength-test'; exerciseId: ExerciseId; side: Side; loadKg: number; reps: number }
+  | { kind: 'heavy-work'; exerciseId: ExerciseId; side: Side; sets: number; loadKg: number; reps: number }
+  | { kind: 'session'; plan: string; state: 'running' | 'finished' };
+
+/** An entry of a record; struck through where it was retracted. */
 export type RecordEntry = {
-  kind: RetractableKind;
   id: string;
   atMs: number;
-  words: string;
+  tells: EntryTells;
   retracted: { atMs: number; by: string; reason: string } | null;
 };
 export type RecordEntries = { entries: RecordEntry[]; hasMore: boolean };

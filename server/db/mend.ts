@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import type { RecordEntries, RecordEntry, RetractableKind } from '#contract/mend';
+import type { RetractableKind } from '#contract/mend';
 import { notFound, Problem } from '../problem';
 import { writeAudit } from './audit';
 import { RETRACTABLE_TABLES } from './retractable';
@@ -38,61 +38,6 @@ export function retract(
     { action: 'retracted', subject: clientId, detail: { kind, id, reason, before: row } },
     by,
   );
-}
-
-/** How an entry of a kind reads in one line, as SQL. */
-const WORDS: Record<RetractableKind, string> = {
-  screening: `case when yes = '[]' then 'Screening, nothing answered with yes' else 'Screening: ' || yes end`,
-  clearance: `'Clearance by ' || coalesce(json_extract(clearance, '$.givenBy'), '')`,
-  consent: `case decision when 'agreed' then 'Consent, read ' else 'Consent withdrawn, read ' end || replace("read", '-', ' ')`,
-  'day-check': `'Check on the day, pain ' || coalesce(json_extract(answers, '$.painNow'), 0) || ' of 10'`,
-  fit: `replace(limb, '-', ' ') || ': ' || printf('%g', girth_cm) || ' cm, ' || label`,
-  tightness: `replace(limb, '-', ' ') || ': ' || strap_label || case counts when 'marks' then ' at mark ' || printf('%g', mark) else ' ' || printf('%g', mark) || ' ' || counts || coalesce(', ' || tension, '') end || ', felt ' || felt`,
-  'occlusion-pressure': `replace(limb, '-', ' ') || ', ' || position || ': ' || cast(round(pressure_mm_hg) as integer) || ' mmHg, ' || cuff_label`,
-  'quick-check': `'Quick check: pulse gone at ' || printf('%g', gone_mm_hg) || ' mmHg'`,
-  'strength-test': `replace(exercise_id, '-', ' ') || ', ' || side || ': ' || printf('%g', load_kg) || ' kg, ' || reps || ' repetitions'`,
-  'heavy-work': `'Heavy work: ' || replace(exercise_id, '-', ' ') || ', ' || sets || ' sets of ' || reps || ' at ' || printf('%g', load_kg) || ' kg'`,
-  session: `'Session of ' || (
-    select course_plan.name from prescription join course_plan on course_plan.id = course_plan_id
-    where prescription.id = prescription_id) || case when finished_at_ms is null then ', running' else '' end`,
-};
-
-const PAGE = 40;
-const KINDS = Object.keys(RETRACTABLE_TABLES) as RetractableKind[];
-
-/** What stands on a person's record, the newest first, with what was retracted and why. */
-export function readEntries(prepare: Prepare, clientId: string, beforeMs: number): RecordEntries {
-  const selects = KINDS.map((kind) => {
-    const { table, at } = RETRACTABLE_TABLES[kind];
-    return `select * from (select '${kind}' as kind, id, ${at} as at_ms, ${WORDS[kind]} as words from ${table}
-      where client_id = ?1 and ${at} < ?2 order by ${at} desc limit ${PAGE + 1})`;
-  });
-  const rows = prepare(
-    `select entry.kind, entry.id, entry.at_ms as "atMs", words, retraction.at_ms as "retractedAtMs", person.name as "by", reason
-     from (${selects.join(' union all ')}) as entry
-       left join retraction on retraction.kind = entry.kind and row_id = entry.id
-       left join person on person.id = retraction.practitioner_id
-     order by entry.at_ms desc, entry.id limit ${PAGE + 1}`,
-  ).all(clientId, beforeMs) as {
-    kind: RetractableKind;
-    id: string;
-    atMs: number;
-    words: string;
-    retractedAtMs: number | null;
-    by: string | null;
-    reason: string | null;
-  }[];
-  return {
-    entries: rows.slice(0, PAGE).map(
-      ({ retractedAtMs, by, reason, words, ...row }): RecordEntry => ({
-        ...row,
-        words: words.charAt(0).toUpperCase() + words.slice(1),
-        retracted:
-          retractedAtMs === null ? null : { atMs: retractedAtMs, by: by ?? '', reason: reason ?? '' },
-      }),
-    ),
-    hasMore: rows.length > PAGE,
-  };
 }
 
 /** Tables whose rows are of a person, each before those its rows name. */

@@ -23,7 +23,7 @@ const MEASURED_LATER = 3 * 86_400_000;
 const entries = async (api: Api, id: string) =>
   (await api.get<RecordEntries>(`/clients/${id}/entries`)).entries;
 const entryOf = async (api: Api, id: string, kind: string) => {
-  const found = (await entries(api, id)).find((entry) => entry.kind === kind);
+  const found = (await entries(api, id)).find(({ tells }) => tells.kind === kind);
   if (!found) throw new Error(`No ${kind} is on record.`);
   return found;
 };
@@ -107,6 +107,32 @@ describe('a measurement that is retracted', () => {
     const checked = (await retract(api, client.id, 'quick-check')).record.facts;
     expect(checked.occlusions[0]?.quickChecks).toEqual([]);
     expect((await retract(api, client.id, 'heavy-work')).record.facts.heavyWork).toEqual([]);
+  });
+
+  it('tells what it is with its figures and ids, so that it is read in any unit and language', async () => {
+    const api = await startApi();
+    const client = await measuredClient(api);
+    const base = `/clients/${client.id}`;
+    const occlusionId = client.facts.occlusions[0]?.id;
+    await api.post(`${base}/screenings`, { ...CLEAR, yes: ['varicose-veins', 'smoker'] });
+    await api.post(`${base}/quick-checks`, { occlusionId, goneMmHg: 177.5 });
+    const squat = { exerciseId: 'knee-extension', side: 'both', sets: 3, reps: 5, loadKg: 42.5 };
+    await api.post(`${base}/heavy-work`, { ...squat, effort: null, atMs: api.clock.nowMs });
+    const strap = { limb: 'left-arm', strapId: 'wrap', mark: 4, felt: 7, colourGood: true, noTingling: true };
+    await api.post(`${base}/fits`, { kind: 'strap', limb: 'left-arm', girthCm: 30, strapId: 'wrap' });
+    await api.post(`${base}/tightness`, { ...strap, tension: 'by half' });
+    expect((await entries(api, client.id)).map(({ tells }) => tells)).toEqual(
+      expect.arrayContaining([
+        { kind: 'screening', yes: ['varicose-veins', 'smoker'] },
+        { kind: 'quick-check', limb: 'left-thigh', goneMmHg: 177.5 },
+        { kind: 'heavy-work', ...squat },
+        expect.objectContaining({ kind: 'fit', limb: 'left-thigh', girthCm: 55 }),
+        expect.objectContaining({ kind: 'tightness', mark: 4, counts: 'turns', tension: 'by half', felt: 7 }),
+        expect.objectContaining({ kind: 'occlusion-pressure', position: 'sitting', pressureMmHg: 174 }),
+        { kind: 'consent', decision: 'agreed', read: 'on-screen' },
+        expect.objectContaining({ kind: 'strength-test', exerciseId: 'knee-extension', side: 'left' }),
+      ]),
+    );
   });
 
   it('is retracted by a clinician with a reason, once, and only from the record it is of', async () => {

@@ -150,8 +150,12 @@ describe('consent (SCR-6)', () => {
     expect((await api.refused('/sessions', insists)).status).toBe(422);
     // Retracting both leaves none: then a word passes it.
     const { entries } = await api.get<RecordEntries>(`/clients/${client.id}/entries`);
-    for (const { kind, id } of entries.filter((entry) => entry.kind === 'consent')) {
-      await api.post(`/clients/${client.id}/retractions`, { kind, id, reason: 'Of somebody else' });
+    for (const { id } of entries.filter(({ tells }) => tells.kind === 'consent')) {
+      await api.post(`/clients/${client.id}/retractions`, {
+        kind: 'consent',
+        id,
+        reason: 'Of somebody else',
+      });
     }
     expect((await api.refused('/sessions', insists, 'colin')).problem.errors).toEqual([
       expect.objectContaining({ rule: 'SCR-6', level: 'guard' }),

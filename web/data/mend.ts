@@ -1,6 +1,6 @@
 import { useInfiniteQuery, useMutation, useQueryClient } from '@tanstack/react-query';
 import type { ClientRecord } from '#contract/client';
-import type { Erased, PersonChange, RecordEntries, RecordEntry, Retracted } from '#contract/mend';
+import type { Erased, PersonChange, RecordEntries, RetractableKind, Retracted } from '#contract/mend';
 import { api, read } from './api';
 import { KEYS } from './keys';
 
@@ -28,7 +28,7 @@ function useMend<Asked, Answer>(write: (asked: Asked) => Promise<Answer>) {
 }
 
 export const useRetract = (clientId: string) =>
-  useMend(({ kind, id, reason }: Pick<RecordEntry, 'kind' | 'id'> & { reason: string }) =>
+  useMend(({ kind, id, reason }: { kind: RetractableKind; id: string; reason: string }) =>
     read<Retracted>(
       api.clients[':id'].retractions.$post({ param: { id: clientId }, json: { kind, id, reason } }),
     ),

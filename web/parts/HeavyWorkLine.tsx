@@ -6,7 +6,6 @@ import { type HeavyWork, type HeavyWorkChoice, heavyWorkChoiceSchema } from '#co
 import { isWeighed } from '#core/protocol/exercise';
 import { libraryOf } from '#core/protocol/exercises';
 import { toNumber, toNumberOrNull } from '#core/quantity/units';
-import { exerciseLabel } from '#core/record/facts';
 import type { Side } from '#core/strength/side';
 import { api, failureWords, read } from '../data/api';
 import { serverNow } from '../data/clock';
@@ -15,6 +14,7 @@ import { Button } from './Button';
 import { bySchema } from './by-schema';
 import { Choice } from './Choice';
 import { ExercisePicker } from './ExercisePicker';
+import { exerciseAndSide } from './exercise-and-side';
 import { Field, FieldError } from './Field';
 import { dayAndTime } from './format';
 import { useUnits } from './units';
@@ -38,8 +38,8 @@ export function HeavyWorkLine({ client }: { client: ClientRecord }) {
   const keep = (work: HeavyWorkChoice) =>
     write.mutate({ ...work, atMs: Math.round(serverNow()) }, { onSuccess: () => setOpen(false) });
   const done = [...client.facts.heavyWork].sort((a, b) => b.atMs - a.atMs);
-  const words = ({ exerciseId, side, sets, reps, loadKg, effort }: HeavyWork) =>
-    `${exerciseLabel(client.facts, exerciseId)}${side === 'both' ? '' : `, ${side}`} ${sets} × ${reps} × ${mass.words(loadKg)}${effort === null ? '' : t`, effort ${effort}`}`;
+  const words = ({ effort, ...work }: HeavyWork) =>
+    `${exerciseAndSide(client.facts, work)} ${work.sets} × ${work.reps} × ${mass.words(work.loadKg)}${effort === null ? '' : t`, effort ${effort}`}`;
   return (
     <section aria-label={t`Heavy work`} className="max-w-3xl space-y-2">
       <h3 className="font-semibold">{t`Heavy work`}</h3>

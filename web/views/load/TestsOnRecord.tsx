@@ -5,12 +5,12 @@ import { errorInUnit } from '#core/outcomes/error';
 import { MEASURES } from '#core/outcomes/measures';
 import { newest } from '#core/quantity/newest';
 import { ageWords } from '#core/record/age-words';
-import { exerciseLabel } from '#core/record/facts';
 import { RULES } from '#core/rules/catalogue';
 import type { StrengthFact } from '#core/strength/fact';
 import { strengthTestIsDue } from '#core/strength/shelf-life';
 import { useOneRepMaxesLike } from '../../data/history';
 import { told } from '../../language/told';
+import { exerciseAndSide } from '../../parts/exercise-and-side';
 import { useUnits } from '../../parts/units';
 
 const HistoryChart = lazy(() =>
@@ -43,9 +43,7 @@ export function TestsOnRecord({ client }: { client: ClientRecord }) {
                 onClick={() => setOpenId(fact.id === openId ? null : fact.id)}
                 className="flex min-h-11 w-full flex-wrap items-center gap-x-6 text-left hover:bg-tint"
               >
-                <span className="w-56">
-                  {told(exerciseLabel(client.facts, fact.exerciseId))}, {told(fact.side)}
-                </span>
+                <span className="w-56">{exerciseAndSide(client.facts, fact)}</span>
                 <span className="figures text-lg">{mass.words(fact.oneRepMax.value)}</span>
                 <span className={due ? 'notched text-ochre' : 'text-quiet'}>
                   {told(ageWords(fact.atMs, client.judgedAtMs))}
@@ -77,7 +75,7 @@ function TestHistory({ client, fact }: { client: ClientRecord; fact: StrengthFac
   return (
     <Suspense fallback={drawing}>
       <HistoryChart
-        caption={t`${told(exerciseLabel(client.facts, fact.exerciseId))}, ${told(fact.side)}: 1RM in ${mass.unit}, with ±${Math.round(100 * REAL_SHARE)} % about the newest: less is noise`}
+        caption={t`${exerciseAndSide(client.facts, fact)}: 1RM in ${mass.unit}, with ±${Math.round(100 * REAL_SHARE)} % about the newest: less is noise`}
         unit={mass.unit}
         within={mass.inUnit(fact.oneRepMax.value) * REAL_SHARE}
         points={tests.map(({ atMs, value }) => ({ atMs, value: mass.inUnit(value) }))}

@@ -13,9 +13,11 @@ import { BenchHeading } from '../../parts/Bench';
 import { Button } from '../../parts/Button';
 import { Field, FieldError } from '../../parts/Field';
 import { dayAndTime } from '../../parts/format';
+import { useUnits } from '../../parts/units';
 import { useFields } from '../../parts/use-fields';
 import { Why } from '../../parts/Why';
 import { AboutPerson } from './AboutPerson';
+import { entryWords } from './entry-words';
 
 /** What stands on a record, and mending it: nothing is hidden, what was wrong stays struck through with its reason. */
 export function RecordBench({ client }: { client: ClientRecord }) {
@@ -36,6 +38,8 @@ function Entries({ client }: { client: ClientRecord }) {
   const mayRead = useMay('read-audit-of-person');
   const [chosen, choose] = useState<string | null>(null);
   const [unsettled, setUnsettled] = useState<readonly Unsettled[]>([]);
+  const units = useUnits();
+  const words = ({ tells }: RecordEntry) => entryWords(tells, client.facts, units);
   const entries = data?.pages.flatMap((page) => page.entries) ?? [];
   return (
     <section aria-labelledby="entries" className="space-y-3">
@@ -69,8 +73,8 @@ function Entries({ client }: { client: ClientRecord }) {
       {error && <FieldError>{failureWords(error)}</FieldError>}
       <ol className="border-t border-ink/40">
         {entries.map((entry) => (
-          <li key={`${entry.kind} ${entry.id}`} className="border-b border-rule py-2">
-            <Entry entry={entry}>
+          <li key={`${entry.tells.kind} ${entry.id}`} className="border-b border-rule py-2">
+            <Entry entry={entry} words={words(entry)}>
               {mayMend && !entry.retracted && chosen !== entry.id && (
                 <button
                   type="button"
@@ -78,7 +82,7 @@ function Entries({ client }: { client: ClientRecord }) {
                   onClick={() => choose(entry.id)}
                 >
                   <Trans>
-                    Retract<span className="sr-only">: {told(entry.words)}</span>
+                    Retract<span className="sr-only">: {words(entry)}</span>
                   </Trans>
                 </button>
               )}
@@ -107,17 +111,19 @@ function Entries({ client }: { client: ClientRecord }) {
 }
 
 function Entry({
-  entry: { atMs, words, retracted },
+  entry: { atMs, retracted },
+  words,
   children,
 }: {
   entry: RecordEntry;
+  words: string;
   children: React.ReactNode;
 }) {
   return (
     <div className="grid gap-x-6 sm:grid-cols-[10.5rem_1fr_auto]">
       <span className="figures text-[14px]">{dayAndTime(atMs)}</span>
       <span>
-        {retracted ? <s className="text-quiet">{told(words)}</s> : told(words)}
+        {retracted ? <s className="text-quiet">{words}</s> : words}
         {retracted && (
           <span className="block text-[14px]">
             {t`Retracted by ${retracted.by}, ${dayAndTime(retracted.atMs)}: ${retracted.reason}`}
@@ -131,7 +137,7 @@ function Entry({
 
 function RetractForm({
   clientId,
-  entry: { kind, id },
+  entry,
   done,
 }: {
   clientId: string;
@@ -144,7 +150,10 @@ function RetractForm({
     <form
       className="flex flex-wrap items-end gap-3 py-2"
       {...send(({ reason }) =>
-        retract.mutate({ kind, id, reason }, { onSuccess: ({ unsettled }) => done(unsettled) }),
+        retract.mutate(
+          { kind: entry.tells.kind, id: entry.id, reason },
+          { onSuccess: ({ unsettled }) => done(unsettled) },
+        ),
       )}
     >
       <Field className="min-w-64 flex-1" label={t`Why it is wrong`} autoFocus {...field('reason')} />

@@ -14,6 +14,7 @@ import { useMay, useRecordWrite } from '../../data/queries';
 import { told } from '../../language/told';
 import { Button } from '../../parts/Button';
 import { bySchema } from '../../parts/by-schema';
+import { clearanceSubject } from '../../parts/clearance-subject';
 import { DateField } from '../../parts/DateField';
 import { Field, FieldError } from '../../parts/Field';
 import { day, endOfDayMs } from '../../parts/format';
@@ -22,15 +23,6 @@ import { Tick } from '../../parts/Tick';
 import { Ticks } from '../../parts/Ticks';
 import { reads, useFields } from '../../parts/use-fields';
 import { Why } from '../../parts/Why';
-
-const OTHER_SUBJECTS = {
-  'blood-pressure': t`Resting blood pressure`,
-  'pressor-response': t`How the blood pressure rises in work`,
-};
-const subjectWords = (subject: ClearanceSubject): string =>
-  subject === 'blood-pressure' || subject === 'pressor-response'
-    ? OTHER_SUBJECTS[subject]
-    : told(SCREEN_ITEMS[subject].label);
 
 /** What a clearance limits, in words; "no limits" when nothing. */
 function limitWords({ maxPercentLop, limbs, modes }: Clearance): string {
@@ -59,7 +51,7 @@ export function Clearances({ client, open }: { client: ClientRecord; open: reado
             className="border-t border-rule py-2 text-[15px]"
           >
             <strong>{clearance.givenBy}</strong>
-            {clearance.byPhysician && t`, physician`}: {clearance.subjects.map(subjectWords).join(', ')};{' '}
+            {clearance.byPhysician && t`, physician`}: {clearance.subjects.map(clearanceSubject).join(', ')};{' '}
             {told(limitWords(clearance))}.{' '}
             <span className="text-quiet">
               {t`${day(clearance.givenAtMs)} to ${clearance.untilMs === null ? t`no end` : day(clearance.untilMs)}${!isInForce(clearance, client.judgedAtMs) ? t`, run out` : ''}`}
@@ -138,7 +130,7 @@ function ClearanceForm({
         options={(subjects.length > 0 ? subjects : (Object.keys(SCREEN_ITEMS) as ClearanceSubject[])).map(
           (value) => ({
             value,
-            label: told(subjectWords(value)),
+            label: clearanceSubject(value),
           }),
         )}
         chosen={typed.subjects}

@@ -1,0 +1,15 @@
+import { t } from '@lingui/core/macro';
+import type { ClearanceSubject } from '#core/screening/clearance';
+import { SCREEN_ITEMS } from '#core/screening/items';
+import { told } from '../language/told';
+
+const OTHER_SUBJECTS = {
+  'blood-pressure': t`Resting blood pressure`,
+  'pressor-response': t`How the blood pressure rises in work`,
+};
+
+/** What a clearance is about: an item of the questionnaire, or a blood pressure. */
+export const clearanceSubject = (subject: ClearanceSubject): string =>
+  subject === 'blood-pressure' || subject === 'pressor-response'
+    ? OTHER_SUBJECTS[subject]
+    : told(SCREEN_ITEMS[subject].label);
