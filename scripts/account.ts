@@ -1,4 +1,5 @@
 import type { MikroORM } from '@mikro-orm/libsql';
+import type { AuditAction } from '#contract/audit';
 import { accountNamed, changeAccount } from '#server/access/accounts';
 import { madePassphrase } from '#server/access/made-passphrase';
 import { hashSecret } from '#server/access/passphrase';
@@ -8,6 +9,7 @@ import { writeAudit } from '#server/db/audit';
 import { inTransaction, withStatements } from '#server/db/sqlite';
 import { openFile } from '#server/open-file';
 import { start } from '#server/start';
+import type { AuditNote } from '../server/db/audit';
 
 // `npm run account`: who may sign in. `npm run account -- reset NAME`: a new passphrase for somebody, and no codes. `… -- owner
 // NAME`: makes somebody an owner. For whoever has the machine, with the server stopped.
@@ -28,7 +30,7 @@ async function list(orm: MikroORM): Promise<string> {
 
 async function change(
   orm: MikroORM,
-  action: string,
+  action: AuditAction,
   part: Parameters<typeof changeAccount>[2],
 ): Promise<void> {
   const nowMs = Date.now();
@@ -37,7 +39,7 @@ async function change(
     if (!account) throw new Unusable(`Nobody signs in as ${name || '…'}. Who may, says: npm run account`);
     changeAccount(prepare, account.practitionerId, part);
     new SignIns(() => nowMs).endAllOf(prepare, account.practitionerId);
-    const note = { action, subject: account.practitionerId, detail: { by: 'the machine' } };
+    const note: AuditNote = { action, subject: account.practitionerId, detail: { by: 'the machine' } };
     writeAudit(prepare, note, { practitionerId: MACHINE, atMs: nowMs });
   });
 }

@@ -1,7 +1,7 @@
 import type { EntityManager } from '@mikro-orm/libsql';
 import { createMiddleware } from 'hono/factory';
 import type { Env } from '../context';
-import { writeAudit } from '../db/audit';
+import { type AuditNote, writeAudit } from '../db/audit';
 import { inTransaction } from '../db/sqlite';
 import { troubleOf } from '../trouble';
 import { routeOf } from './route-of';
@@ -24,7 +24,7 @@ export class Looks {
     const key = `${practitioner.id} ${subject}`;
     const { nowMs } = c.var;
     if (nowMs - (this.last.get(key) ?? Number.NEGATIVE_INFINITY) < ONE_LOOK_MS) return;
-    const look = { action: 'looked-at', subject };
+    const look: AuditNote = { action: 'looked-at', subject };
     try {
       await inTransaction(this.fork(), (prepare) =>
         writeAudit(prepare, look, { practitionerId: practitioner.id, atMs: nowMs }),

@@ -1,9 +1,10 @@
 import { randomBytes } from 'node:crypto';
+import type { AuditAction } from '#contract/audit';
 import { sha256 } from '../sha256';
 import type { Prepare } from './sqlite';
 
 /** What a write is called in the audit, and the record it concerns. */
-export type AuditNote = { action: string; subject: string; detail?: Record<string, unknown> };
+export type AuditNote = { action: AuditAction; subject: string; detail?: Record<string, unknown> };
 
 /** A row of the audit before it is in the chain; `detail` is JSON. */
 export type AuditRow = {
@@ -15,7 +16,7 @@ export type AuditRow = {
 };
 
 /** What is about coming in and looking: entries of this installation, which go with no archive and are no work on a record. */
-export const ABOUT_ACCESS: readonly string[] = [
+export const ABOUT_ACCESS: readonly AuditAction[] = [
   'looked-at',
   'printed',
   'refused',

@@ -7,7 +7,7 @@ import { type EnteredSession, enteredEvents } from '#core/session/entered';
 import type { SessionEvent } from '#core/session/events';
 import type { SetPlace } from '#core/session/places';
 import { refusedField } from '../problem';
-import { writeAudit } from './audit';
+import { type AuditNote, writeAudit } from './audit';
 import { AS_SIGNED, NOTHING_DONE, readHead } from './session-log';
 import type { Prepare } from './sqlite';
 import { takeEvents } from './take-events';
@@ -53,7 +53,11 @@ export function enterSession(
   if (Math.max(...events.map(({ atMs }) => atMs)) > by.nowMs)
     throw cannotBe('It would not be over yet.', 'Choose when it began; or run it here.');
   keepDone(prepare, { id, version, plan: plan === signed ? null : plan, events }, by);
-  const note = { action: 'session-entered-later', subject: version.clientId, detail: { id, ...entered } };
+  const note: AuditNote = {
+    action: 'session-entered-later',
+    subject: version.clientId,
+    detail: { id, ...entered },
+  };
   writeAudit(prepare, note, { practitionerId: by.practitionerId, atMs: by.nowMs });
   return version.clientId;
 }

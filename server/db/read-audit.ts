@@ -8,7 +8,7 @@ type Row = Omit<AuditEntry, 'detail'> & { detail: string };
 /** A page of the audit, newest first. @param clientId only what concerns this person and their sessions */
 export function readAudit(
   prepare: Prepare,
-  { before, practitionerId, search }: AuditQuery,
+  { before, practitionerId, search, called = [] }: AuditQuery,
   clientId: string | null,
 ): AuditPage {
   const conditions = [
@@ -22,12 +22,12 @@ export function readAudit(
         ]),
     ...(search
       ? [
-          "(action like $like escape '\\' or detail like $like escape '\\' or client.name like $like escape '\\')",
+          "(action in (select value from json_each($called)) or detail like $like escape '\\' or client.name like $like escape '\\')",
         ]
       : []),
   ];
   const like = `%${(search ?? '').replace(/[\\%_]/g, '\\$&')}%`;
-  const values = { before, practitionerId, clientId, like };
+  const values = { before, practitionerId, clientId, like, called: JSON.stringify(called) };
   const named = Object.fromEntries(
     Object.entries(values).filter(([key]) => conditions.some((condition) => condition.includes(`$${key}`))),
   );

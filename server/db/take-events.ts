@@ -3,7 +3,7 @@ import type { SessionEvent } from '#core/session/events';
 import { mergeLogs } from '#core/session/log';
 import { checkEvents } from '../live/check-events';
 import { notFound, Problem } from '../problem';
-import { writeAudit } from './audit';
+import { type AuditNote, writeAudit } from './audit';
 import { holdsOfEvents, raiseHolds } from './holds';
 import { changesSummary, readFrozenPlan, readHead, type SessionHead, summarise } from './session-log';
 import { isUniqueClash, type Prepare } from './sqlite';
@@ -36,7 +36,7 @@ export function takeEvents(
   raiseHolds(prepare, session.clientId, holdsOfEvents(fresh, wornIn(prepare, sessionId), nowMs));
   const changed = changesSummary(session, fresh);
   if (changed) summarise(prepare, session);
-  const note = { action: 'events-appended', subject: sessionId, detail: { count: fresh.length } };
+  const note: AuditNote = { action: 'events-appended', subject: sessionId, detail: { count: fresh.length } };
   writeAudit(prepare, note, { practitionerId, atMs: nowMs });
   return { session, fresh, changed };
 }

@@ -1,5 +1,5 @@
 import type { ArchiveKind } from '#contract/archive-rows';
-import { writeAudit } from '../db/audit';
+import { type AuditNote, writeAudit } from '../db/audit';
 import type { Prepare } from '../db/sqlite';
 
 /** What was taken in at once: by whom, when, what it was called, and whose records it is in. */
@@ -37,7 +37,11 @@ export function addTakenIn(prepare: Prepare, id: string, place: number, added: r
 
 export function endTakenIn(prepare: Prepare, list: TakenInList, rows: number): void {
   const { id, nowMs, practitionerId, words, clientIds } = list;
-  const note = { action: 'taken-in', subject: id, detail: { words, rows, people: clientIds.length } };
+  const note: AuditNote = {
+    action: 'taken-in',
+    subject: id,
+    detail: { words, rows, people: clientIds.length },
+  };
   writeAudit(prepare, note, { practitionerId, atMs: nowMs });
   prepare(
     'update taken_in set rows = ?, client_ids = ?, audit_id = (select max(id) from audit) where id = ?',

@@ -7,6 +7,7 @@ import { isoOf } from '#core/course/days';
 import { blockAsItStands, blockPlansOf } from '#core/record/block-in-force';
 import { passGuards } from '../access/guards';
 import type { Env } from '../context';
+import type { AuditNote } from '../db/audit';
 import { readClient } from '../db/client-facts';
 import { BlockEntity, PracticeEntity } from '../db/entities';
 import { withAudit } from '../db/with-audit';
@@ -23,7 +24,7 @@ export const blockRoutes = new Hono<Env>()
     const findings = checkBlock(block, blockPlansOf(client.facts));
     const { guards, reason } = passGuards(findings, c.var.practitioner, overrideReason);
     const id = randomUUID();
-    const note = {
+    const note: AuditNote = {
       action: guards.length > 0 ? 'block-kept-past-guard' : 'block-kept',
       subject: client.id,
       detail: { id, guards: guards.map(({ rule }) => rule), reason },

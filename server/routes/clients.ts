@@ -32,6 +32,7 @@ import { oneRepMax } from '#core/strength/one-rep-max';
 import { passGuards } from '../access/guards';
 import { asJson } from '../as-json';
 import type { Env } from '../context';
+import type { AuditNote } from '../db/audit';
 import { findClient, readClient, readPeople, readToday } from '../db/client-facts';
 import { keepDayCheck } from '../db/day-check';
 import {
@@ -242,7 +243,7 @@ export const clientRoutes = new Hono<Env>()
       overrideReason,
     );
     const result = oneRepMax(test);
-    const note = {
+    const note: AuditNote = {
       action: guards.length > 0 ? 'strength-tested-past-guard' : 'strength-tested',
       subject: client.id,
       detail: { ...test, guards: guards.map(({ rule }) => rule), reason },

@@ -5,7 +5,7 @@ import { HOME_PATH } from '#contract/home-path';
 import { MS_PER_DAY } from '#core/quantity/units';
 import { whyNotInForce } from '#core/record/plans-in-force';
 import type { Env } from '../context';
-import { writeAudit } from '../db/audit';
+import { type AuditNote, writeAudit } from '../db/audit';
 import { readClient } from '../db/client-facts';
 import { endLink, keepLink, readLinks } from '../db/home-links';
 import { inTransaction, withStatements } from '../db/sqlite';
@@ -40,7 +40,7 @@ export const homeLinkRoutes = new Hono<Env>()
     };
     await inTransaction(em, (prepare) => {
       keepLink(prepare, { ...link, clientId, madeBy: practitioner.id }, secret);
-      const note = {
+      const note: AuditNote = {
         action: 'home-link-made',
         subject: clientId,
         detail: { id: link.id, coursePlanId, weeks },
@@ -55,7 +55,7 @@ export const homeLinkRoutes = new Hono<Env>()
     const { em, nowMs, practitioner } = c.var;
     const links = await inTransaction(em, (prepare) => {
       endLink(prepare, clientId, linkId, nowMs);
-      const note = { action: 'home-link-ended', subject: clientId, detail: { id: linkId } };
+      const note: AuditNote = { action: 'home-link-ended', subject: clientId, detail: { id: linkId } };
       writeAudit(prepare, note, { practitionerId: practitioner.id, atMs: nowMs });
       return readLinks(prepare, clientId, nowMs);
     });

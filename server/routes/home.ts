@@ -10,7 +10,7 @@ import { daySignsAsked, needsBloodPressure } from '#core/record/in-force';
 import { whyNotFromHome } from '#core/session/from-home';
 import { mergeLogs } from '#core/session/log';
 import type { Env } from '../context';
-import { writeAudit } from '../db/audit';
+import { type AuditNote, writeAudit } from '../db/audit';
 import { readClient } from '../db/client-facts';
 import { keepDayCheck } from '../db/day-check';
 import { keepDone, planOfDay } from '../db/enter-session';
@@ -50,7 +50,7 @@ export const homeRoutes = (aheadMs: number) =>
       const isNew = await inTransaction(em, (prepare) => {
         const isFresh = take(prepare, told, link, client, by);
         if (isFresh) {
-          const note = {
+          const note: AuditNote = {
             action: 'told-from-home',
             subject: link.clientId,
             detail: { link: link.id, kind: told.kind, id: told.id },

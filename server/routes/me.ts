@@ -1,4 +1,5 @@
 import { type Context, Hono } from 'hono';
+import type { AuditAction } from '#contract/audit';
 import { codeSchema, type Me, newPassphraseSchema, newPinSchema, passphraseSchema } from '#contract/sign-in';
 import { type AccountRow, accountOf, changeAccount } from '../access/accounts';
 import { codeCounter, newCodeSecret } from '../access/one-time-code';
@@ -113,7 +114,7 @@ async function refuseUnless(
 
 async function changeOwn(
   c: Context<Env>,
-  action: string,
+  action: AuditAction,
   change: Parameters<typeof changeAccount>[2],
 ): Promise<void> {
   const { id } = c.var.signedIn.practitioner;

@@ -333,7 +333,12 @@ describe('the audit', () => {
       clientName: 'Test Person',
       detail: { view: 'sheet' },
     });
-    const { entries: found } = await api.get<AuditPage>('/audit?practitionerId=colin&search=looked');
-    expect(found.every(({ clientName }) => clientName === 'Test Person')).toBe(true);
+    const { entries: found } = await api.get<AuditPage>(
+      '/audit?practitionerId=colin&search=x&called=looked-at,screened',
+    );
+    expect(found.map(({ action, clientName }) => [action, clientName])).toEqual([
+      ['looked-at', 'Test Person'],
+      ['looked-at', 'Test Person'],
+    ]);
   });
 });

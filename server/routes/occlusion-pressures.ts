@@ -9,6 +9,7 @@ import { judgeQuickCheck } from '#core/occlusion-pressure/quick-check';
 import { checkSteps } from '#core/occlusion-pressure/trial';
 import { restingPressureInForce } from '#core/record/in-force';
 import type { Env } from '../context';
+import type { AuditNote } from '../db/audit';
 import { readClient, requireFittedCuff } from '../db/client-facts';
 import { OcclusionPressureEntity, QuickCheckEntity, TrialEntity } from '../db/entities';
 import { findKit } from '../db/kit';
@@ -46,7 +47,7 @@ export const occlusionPressureRoutes = new Hono<Env>()
     );
     if (refused.length > 0) throw refusedByRules(refused);
     const id = randomUUID();
-    const note = { action: 'occlusion-pressure-measured', subject: client.id, detail: { id } };
+    const note: AuditNote = { action: 'occlusion-pressure-measured', subject: client.id, detail: { id } };
     await withAudit(c, note, async (em) => {
       em.create(OcclusionPressureEntity, {
         id,

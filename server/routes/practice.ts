@@ -142,8 +142,8 @@ export const practiceRoutes = new Hono<Env>()
   });
 
 /** What the audit calls it that something is taken out of use, or brought back. */
-const retiring = (what: string, isRetired: boolean): string =>
-  `${what}-${isRetired ? 'retired' : 'brought-back'}`;
+const retiring = <What extends 'kit' | 'exercise' | 'template'>(what: What, isRetired: boolean) =>
+  `${what}-${isRetired ? 'retired' : 'brought-back'}` as const;
 
 // What a pressure rests on is a clinician's to change; weights, straps and exercises of one's own are not (rule SCR-4).
 function keepsKit(practitioner: Env['Variables']['practitioner'], list: KitList): void {

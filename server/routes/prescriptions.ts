@@ -10,6 +10,7 @@ import { versionInForce } from '#core/record/plans-in-force';
 import { recheck } from '#core/record/recheck';
 import { passGuards } from '../access/guards';
 import type { Env } from '../context';
+import type { AuditNote } from '../db/audit';
 import { readClient } from '../db/client-facts';
 import { readKit } from '../db/kit';
 import { findingsOf, keepVersion, type VersionToKeep } from '../db/prescriptions';
@@ -28,7 +29,7 @@ export const prescriptionRoutes = new Hono<Env>()
     const basis = basisOf(client.facts, kit, c.var.practitioner.role, c.var.nowMs);
     const { plan, findings } = composeOrRefuse(session, basis);
     const { guards, reason } = passGuards(findings, c.var.practitioner, overrideReason);
-    const note = {
+    const note: Omit<AuditNote, 'subject'> = {
       action: guards.length > 0 ? 'prescribed-past-guard' : 'prescribed',
       detail: { guards: guards.map(({ rule }) => rule), reason },
     };
@@ -58,7 +59,10 @@ export const prescriptionRoutes = new Hono<Env>()
       throw new Problem(409, 'Nothing to re-target', 'The measurements in force confirm the plan as it is.');
     }
     const changes = findings.filter(({ rule }) => rule === 'PRS-8').map(({ message }) => message);
-    const note = { action: 're-targeted', detail: { from: prescription.id, changes } };
+    const note: Omit<AuditNote, 'subject'> = {
+      action: 're-targeted',
+      detail: { from: prescription.id, changes },
+    };
     await keepVersion(c, note, {
       clientId: client.id,
       coursePlan: { id: prescription.coursePlanId },

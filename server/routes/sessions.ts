@@ -11,7 +11,7 @@ import { passGuards } from '../access/guards';
 import { lockedNow, requireDeed } from '../access/practitioner';
 import { asJson } from '../as-json';
 import type { Env } from '../context';
-import { writeAudit } from '../db/audit';
+import { type AuditNote, writeAudit } from '../db/audit';
 import { readClient } from '../db/client-facts';
 import { enterSession } from '../db/enter-session';
 import { CoursePlanEntity } from '../db/entities';
@@ -77,7 +77,7 @@ export const sessionRoutes = (aheadMs: number) =>
           `insert into session (id, client_id, prescription_id, opened_at_ms, plan, summary)
            values (?, ?, ?, ?, ?, ?)`,
         ).run(id, client.id, prescriptionId, nowMs, own, JSON.stringify(NOTHING_DONE));
-        const note = {
+        const note: AuditNote = {
           action: guards.length > 0 ? 'session-opened-past-guard' : 'session-opened',
           subject: client.id,
           detail: { id, guards: guards.map(({ rule }) => rule), reason, lighter },

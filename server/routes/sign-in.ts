@@ -18,7 +18,7 @@ import { hashSecret, whyWeak } from '../access/passphrase';
 import type { SignedIn } from '../access/sign-ins';
 import { onDevice, signIn, signInByPin } from '../access/signing-in';
 import type { Env } from '../context';
-import { writeAudit } from '../db/audit';
+import { type AuditNote, writeAudit } from '../db/audit';
 import { inTransaction, type Prepare, withStatements } from '../db/sqlite';
 import { Problem } from '../problem';
 import { body } from '../validate';
@@ -83,7 +83,11 @@ export const signInRoutes = (firstWord: string, demo: DemoAccount[]) =>
           mustChange: false,
           madeAtMs: c.var.nowMs,
         });
-        const note = { action: 'account-opened', subject: practitionerId, detail: { name, isOwner: true } };
+        const note: AuditNote = {
+          action: 'account-opened',
+          subject: practitionerId,
+          detail: { name, isOwner: true },
+        };
         writeAudit(prepare, note, { practitionerId, atMs: c.var.nowMs });
         return practitionerId;
       });
@@ -144,7 +148,7 @@ export const signOutRoutes = new Hono<Env>().post('/', body(signOutSchema), asyn
   await inTransaction(em, (prepare) => {
     if (everywhere) signIns.endAllOf(prepare, practitionerId);
     else signIns.end(prepare, [signedIn.id]);
-    const note = { action: 'signed-out', subject: practitionerId, detail: { everywhere } };
+    const note: AuditNote = { action: 'signed-out', subject: practitionerId, detail: { everywhere } };
     writeAudit(prepare, note, { practitionerId, atMs: nowMs });
   });
   if (readKept(c, 'nervato') !== undefined) letGo(c, 'nervato');

@@ -3,10 +3,15 @@ import type { AuditCheck, AuditPage } from '#contract/audit';
 import { api, read } from './api';
 import { KEYS } from './keys';
 
-export type AuditAsked = { clientId: string | null; practitionerId: string; search: string };
+export type AuditAsked = {
+  clientId: string | null;
+  practitionerId: string;
+  search: string;
+  called: string[];
+};
 
 /** Who did what, newest first, page by page. */
-export const useAudit = ({ clientId, practitionerId, search }: AuditAsked) =>
+export const useAudit = ({ clientId, practitionerId, search, called }: AuditAsked) =>
   useInfiniteQuery({
     queryKey: KEYS.audit(clientId ?? '', practitionerId, search),
     initialPageParam: '',
@@ -15,6 +20,7 @@ export const useAudit = ({ clientId, practitionerId, search }: AuditAsked) =>
         ...(before === '' ? {} : { before }),
         ...(practitionerId === '' ? {} : { practitionerId }),
         ...(search === '' ? {} : { search }),
+        ...(called.length === 0 ? {} : { called: called.join(',') }),
       };
       return read<AuditPage>(
         clientId === null

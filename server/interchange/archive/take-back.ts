@@ -1,6 +1,6 @@
 import type { TakenIn } from '#contract/archive';
 import type { ArchiveKind } from '#contract/archive-rows';
-import { writeAudit } from '../../db/audit';
+import { type AuditNote, writeAudit } from '../../db/audit';
 import { isForeignKeyClash, type Prepare } from '../../db/sqlite';
 import { recountSuperseded } from '../../db/superseded';
 import { uncount } from '../../db/surveillance';
@@ -41,7 +41,11 @@ export function takeBack(prepare: Prepare, id: string, by: { practitionerId: str
     deleteRow(prepare, ARCHIVED[kind].table, rowId);
   }
   for (const clientId of clientIds) recountSuperseded(prepare, clientId);
-  const note = { action: 'taken-back', subject: id, detail: { words: list.words, rows: rows.length } };
+  const note: AuditNote = {
+    action: 'taken-back',
+    subject: id,
+    detail: { words: list.words, rows: rows.length },
+  };
   writeAudit(prepare, note, { practitionerId: by.practitionerId, atMs: by.nowMs });
 }
 

@@ -14,7 +14,9 @@ import { Field, FieldError } from '../../parts/Field';
 import { dayAndTime } from '../../parts/format';
 import { Picker } from '../../parts/Picker';
 import { PracticeHead } from '../../parts/PracticeHead';
-import { actionWords, detailWords } from './audit-words';
+import { useUnits } from '../../parts/units';
+import { actionsCalled, actionWords } from './audit-words';
+import { detailWords, type OfPractice } from './detail-words';
 
 /** Who did what and looked at whom: of the practice, or of one person. */
 export function AuditView() {
@@ -38,7 +40,13 @@ function Entries({ clientId }: { clientId: string | null }) {
     clientId,
     practitionerId,
     search,
+    called: search === '' ? [] : actionsCalled(search),
   });
+  const ofPractice: OfPractice = {
+    ...useUnits(),
+    ownExercises: practice?.ownExercises ?? {},
+    ownMeasures: practice?.ownMeasures ?? {},
+  };
   const entries = data?.pages.flatMap((page) => page.entries) ?? [];
   return (
     <>
@@ -74,7 +82,7 @@ function Entries({ clientId }: { clientId: string | null }) {
       {error && <FieldError>{failureWords(error)}</FieldError>}
       <ol aria-label={t`Entries`} className="max-w-5xl border-t border-ink/40">
         {entries.map((entry) => (
-          <Entry key={entry.id} entry={entry} />
+          <Entry key={entry.id} entry={entry} ofPractice={ofPractice} />
         ))}
       </ol>
       {entries.length === 0 && !isFetching && (
@@ -89,9 +97,9 @@ function Entries({ clientId }: { clientId: string | null }) {
   );
 }
 
-function Entry({ entry }: { entry: AuditEntry }) {
+function Entry({ entry, ofPractice }: { entry: AuditEntry; ofPractice: OfPractice }) {
   const { atMs, practitionerName, clientId, clientName } = entry;
-  const detail = detailWords(entry);
+  const detail = detailWords(entry, ofPractice);
   return (
     <li className="grid gap-x-6 border-b border-rule py-2 sm:grid-cols-[10.5rem_12rem_1fr]">
       <span className="figures text-[14px]">{dayAndTime(atMs)}</span>
@@ -108,7 +116,7 @@ function Entry({ entry }: { entry: AuditEntry }) {
         )}
         {detail && (
           <details className="text-[14px] text-quiet">
-            <summary className="cursor-pointer truncate">{told(detail)}</summary>
+            <summary className="cursor-pointer truncate">{detail}</summary>
             <pre className="overflow-x-auto whitespace-pre-wrap">{JSON.stringify(entry.detail, null, 2)}</pre>
           </details>
         )}

@@ -1,35 +1,87 @@
 import { t } from '@lingui/core/macro';
-import type { AuditEntry } from '#contract/audit';
+import type { AuditAction, AuditEntry } from '#contract/audit';
 
-/** What an entry is called, as it was written, in words; one that is not here is said by its own name. */
-const WORDS: Record<string, string> = {
+/** What was done, in words. */
+const WORDS: Record<AuditAction, string> = {
   'looked-at': t`Looked at the record`,
+  printed: t`Printed it`,
   refused: t`Was refused`,
   'signed-in': t`Signed in`,
-  'switched-to': t`Came back by PIN`,
-  'signed-out': t`Signed out`,
   'sign-in-refused': t`Was not let in`,
-  'occlusion-pressure-measured': t`Measured the occlusion pressure`,
-  fitted: t`Fitted a cuff or strap`,
+  'signed-out': t`Signed out`,
+  'switched-to': t`Came back by PIN`,
+  'account-opened': t`Opened an account`,
+  'account-changed': t`Changed an account`,
+  'account-ended': t`Ended an account`,
+  'passphrase-changed': t`Changed a passphrase`,
+  'pin-changed': t`Changed a PIN`,
+  'codes-changed': t`Changed the codes of a second device`,
+  'settings-changed': t`Changed how the practice works`,
+  'kit-kept': t`Kept a piece of kit`,
+  'kit-retired': t`Retired a piece of kit`,
+  'kit-brought-back': t`Brought a piece of kit back`,
+  'exercise-kept': t`Kept an exercise`,
+  'exercise-retired': t`Retired an exercise`,
+  'exercise-brought-back': t`Brought an exercise back`,
+  'template-kept': t`Kept a template`,
+  'template-retired': t`Retired a template`,
+  'template-brought-back': t`Brought a template back`,
+  'measure-described': t`Described a measure`,
+  'archive-taken-out': t`Took records out`,
+  'taken-in': t`Took records in`,
+  'taken-back': t`Took back what came in`,
+  'calendar-address-made': t`Made an address for a calendar`,
+  'calendar-address-ended': t`Ended an address for a calendar`,
+  practised: t`Practised`,
+  'client-added': t`Added the person`,
+  'person-changed': t`Changed what is known of the person`,
+  merged: t`Brought two records together`,
+  erased: t`Had a person forgotten`,
+  retracted: t`Retracted an entry`,
   screened: t`Screened`,
+  'clearance-recorded': t`Recorded a clearance`,
+  'consent-recorded': t`Recorded consent`,
+  'checked-on-the-day': t`Checked on the day`,
+  'hold-lifted': t`Lifted a hold`,
+  'shelf-life-set': t`Set how long a pressure holds`,
+  fitted: t`Fitted a cuff or strap`,
+  'tightened-by-feel': t`Tightened by feel`,
+  'occlusion-pressure-measured': t`Measured the occlusion pressure`,
+  'quick-checked': t`Checked a pressure quickly`,
+  'strength-tested': t`Tested strength`,
+  'strength-tested-past-guard': t`Tested strength past a guard`,
+  'heavy-work-kept': t`Noted heavy work`,
   prescribed: t`Signed a plan`,
   'prescribed-past-guard': t`Signed a plan past a guard`,
+  'prescribed-by-review': t`Took what the review asked for`,
+  're-targeted': t`Re-targeted a plan`,
+  'plan-changed': t`Changed a plan`,
+  'rung-entered': t`Entered a rung of the ladder`,
+  'block-kept': t`Kept a block of weeks`,
+  'block-kept-past-guard': t`Kept a block of weeks past a guard`,
   'session-opened': t`Opened a session`,
   'session-opened-past-guard': t`Opened a session past a guard`,
   'events-appended': t`Recorded in a session`,
-  're-targeted': t`Re-targeted a plan`,
+  'session-entered-later': t`Entered a session afterwards`,
+  'outcome-kept': t`Kept an outcome`,
+  'outcome-withdrawn': t`Withdrew an outcome`,
+  'comparison-begun': t`Began a comparison`,
+  'comparison-ended': t`Ended a comparison`,
+  'report-issued': t`Issued a report`,
+  'report-printed': t`Printed a report`,
+  'adverse-event-kept': t`Wrote down what went wrong`,
+  'home-link-made': t`Made a link for home`,
+  'home-link-ended': t`Ended a link for home`,
+  'told-from-home': t`Heard from home`,
 };
 
-/** @example actionWords({ action: 'clearance-recorded' }) //=> 'Clearance recorded' */
+/** What an entry is called; one of another release, whose words nobody has, by its own name. */
 export const actionWords = ({ action }: Pick<AuditEntry, 'action'>): string =>
-  WORDS[action] ?? (action[0] ?? '').toUpperCase() + action.slice(1).replaceAll('-', ' ');
+  (WORDS as Record<string, string>)[action] ??
+  (action[0] ?? '').toUpperCase() + action.slice(1).replaceAll('-', ' ');
 
-const MOST = 160;
-
-/** What an entry says besides, on one line; null where it says nothing. */
-export function detailWords({ detail }: Pick<AuditEntry, 'detail'>): string | null {
-  const said = Object.entries(detail).map(
-    ([name, value]) => `${name}: ${typeof value === 'string' ? value : JSON.stringify(value)}`,
+/** What was done, by its name in the audit, where its words have what was typed. */
+export const actionsCalled = (typed: string): string[] =>
+  Object.entries(WORDS).flatMap(([action, words]) =>
+    words.toLowerCase().includes(typed.toLowerCase()) ? action : [],
   );
-  return said.length === 0 ? null : said.join(' · ').slice(0, MOST);
-}

@@ -78,7 +78,7 @@ function Entries({ client }: { client: ClientRecord }) {
               {mayMend && !entry.retracted && chosen !== entry.id && (
                 <button
                   type="button"
-                  className="min-h-9 underline underline-offset-4"
+                  className="min-h-9 justify-self-start underline underline-offset-4"
                   onClick={() => choose(entry.id)}
                 >
                   <Trans>

@@ -1,0 +1,177 @@
+import { t } from '@lingui/core/macro';
+import type { AuditEntry } from '#contract/audit';
+import { type Counted, markWords } from '#core/cuff/mark-words';
+import { SHELF_LIFE_LABELS } from '#core/occlusion-pressure/shelf-life';
+import { type MeasureBook, measureBook, measureOf } from '#core/outcomes/measures';
+import type { Library } from '#core/protocol/exercises';
+import { LIMB_LABELS } from '#core/quantity/limb';
+import { exerciseLabel } from '#core/record/facts';
+import { RULES } from '#core/rules/catalogue';
+import type { ClearanceSubject } from '#core/screening/clearance';
+import { DAY_SIGNS } from '#core/screening/day-check';
+import { told } from '../../language/told';
+import { clearanceSubject } from '../../parts/clearance-subject';
+import { plain } from '../../parts/format';
+import type { Measure } from '../../parts/units';
+
+/** What the practice works in and calls its own. */
+export type OfPractice = {
+  mass: Measure;
+  length: Measure;
+  ownExercises: Library;
+  ownMeasures: MeasureBook;
+};
+
+type Detail = AuditEntry['detail'];
+/** How a part of an entry reads; null where it says nothing to a person. */
+type Read = (value: unknown, practice: OfPractice, detail: Detail) => string | null;
+
+/** What somebody has written: it is never told in another language. */
+const written: Read = (value) => (typeof value === 'string' && value !== '' ? value : null);
+const said: Read = (value) => (typeof value === 'string' ? told(value) : null);
+const figure =
+  (words: (figure: number, practice: OfPractice) => string): Read =>
+  (value, practice) =>
+    typeof value === 'number' ? words(value, practice) : null;
+const counted = (one: string, many: (figure: number) => string): Read =>
+  figure((count) => (count === 1 ? one : many(count)));
+const named =
+  (words: Record<string, string>): Read =>
+  (value) =>
+    typeof value === 'string' ? (words[value] ?? value) : null;
+const labelled =
+  (labels: Record<string, string>): Read =>
+  (value) =>
+    typeof value === 'string' ? told(labels[value] ?? value) : null;
+const part =
+  (name: string, read: Read): Read =>
+  (value, practice, detail) =>
+    typeof value === 'object' && value !== null
+      ? read((value as Record<string, unknown>)[name], practice, detail)
+      : null;
+const each =
+  (read: Read): Read =>
+  (value, practice, detail) =>
+    Array.isArray(value)
+      ? value.flatMap((one) => read(one, practice, detail) ?? []).join('; ') || null
+      : null;
+
+const SIDES: Record<string, string> = { left: t`left`, right: t`right` };
+const SUBJECT: Read = (value) =>
+  typeof value === 'string' ? clearanceSubject(value as ClearanceSubject) : null;
+const RULE: Read = (value) =>
+  typeof value === 'string'
+    ? told((RULES as Record<string, { title: string }>)[value]?.title ?? value)
+    : null;
+const SETS = counted(t`1 set`, (sets) => t`${sets} sets`);
+const DAY_SIGN: Read = (value) =>
+  typeof value === 'string' ? told((DAY_SIGNS as Record<string, { no: string }>)[value]?.no ?? value) : null;
+
+const KINDS: Record<string, string> = {
+  screening: t`a screening`,
+  clearance: t`a clearance`,
+  consent: t`consent`,
+  'day-check': t`a check on the day`,
+  fit: t`a girth`,
+  tightness: t`a tightness`,
+  'occlusion-pressure': t`an occlusion pressure`,
+  'quick-check': t`a quick check`,
+  'strength-test': t`a strength test`,
+  'heavy-work': t`heavy work`,
+  session: t`a session`,
+  check: t`the check on the day`,
+  after: t`the day after`,
+};
+
+/** What can be changed of a person, a plan or an account. */
+const CHANGED: Record<string, string> = {
+  name: t`the name`,
+  story: t`why they come`,
+  about: t`what they want and how they are reached`,
+  archived: t`whether they are on the list`,
+  occasion: t`when it is done`,
+  state: t`whether it is in force`,
+  untilMs: t`until when it is done`,
+  role: t`the role`,
+  isOwner: t`whether it is an owner’s`,
+  certifiedUntilDay: t`until when they are certified`,
+};
+const changed: Read = (value) =>
+  typeof value === 'object' && value !== null
+    ? Object.keys(value)
+        .flatMap((name) => CHANGED[name] ?? [])
+        .join(', ') || null
+    : null;
+
+/** What of an entry is for reading, in the order it is read. Ids and moments are for programs, and stand in the file. */
+const READS: Record<string, Read> = {
+  name: written,
+  other: part('name', written),
+  to: changed,
+  change: changed,
+  kind: (value) => (typeof value === 'string' ? (KINDS[value] ?? null) : null),
+  item: part('label', written),
+  exercise: part('label', written),
+  measure: part('label', written),
+  measureId: (value, { ownMeasures }) =>
+    typeof value === 'string' ? told(measureOf(measureBook(ownMeasures), value).label) : null,
+  exerciseId: (value, practice) => (typeof value === 'string' ? told(exerciseLabel(practice, value)) : null),
+  side: (value) => (typeof value === 'string' ? (SIDES[value] ?? null) : null),
+  limb: labelled(LIMB_LABELS),
+  girthCm: figure((cm, { length }) => length.words(cm)),
+  label: written,
+  strapLabel: written,
+  mark: (value, _, { counts, tension }) =>
+    typeof value === 'number'
+      ? told(
+          markWords({
+            mark: value,
+            counts: counts === 'turns' || counts === 'squeezes' ? (counts satisfies Counted) : undefined,
+            tension: typeof tension === 'string' ? tension : undefined,
+          }),
+        )
+      : null,
+  felt: figure((felt) => t`felt ${felt} of 10`),
+  sets: (value, practice, detail) => {
+    const sets = Array.isArray(value) ? value.length : value;
+    return SETS(sets, practice, detail);
+  },
+  reps: counted(t`1 repetition`, (reps) => t`${reps} repetitions`),
+  loadKg: figure((kg, { mass }) => mass.words(kg)),
+  repeats: (value) => (Array.isArray(value) ? value.map((one) => plain(Number(one), 2)).join(' / ') : null),
+  setting: written,
+  goneMmHg: figure((mmHg) => t`pulse gone at ${plain(mmHg)} mmHg`),
+  rung: said,
+  yes: (value, practice, detail) =>
+    Array.isArray(value) && value.length === 0
+      ? t`nothing answered with yes`
+      : each(SUBJECT)(value, practice, detail),
+  subjects: each(SUBJECT),
+  givenBy: (value) => (typeof value === 'string' ? t`by ${value}` : null),
+  decision: named({ agreed: t`they agreed`, withdrawn: t`they took it back` }),
+  read: named({ 'on-screen': t`read on screen`, 'on-paper': t`read on paper` }),
+  notWell: each(DAY_SIGN),
+  painNow: figure((pain) => t`pain ${pain} of 10`),
+  shelfLife: labelled(SHELF_LIFE_LABELS),
+  changes: each(said),
+  guards: each(RULE),
+  title: said,
+  rules: each(RULE),
+  words: said,
+  what: named({ passphrase: t`the passphrase`, code: t`the code of the second device`, PIN: t`the PIN` }),
+  done: written,
+  outcome: written,
+  reason: written,
+  why: written,
+  count: counted(t`1 entry`, (count) => t`${count} entries`),
+  weeks: counted(t`1 week`, (weeks) => t`${weeks} weeks`),
+  points: figure((points) => t`${points} of 100`),
+  people: counted(t`1 person`, (people) => t`${people} people`),
+  rows: counted(t`1 row`, (rows) => t`${rows} rows`),
+};
+
+/** What an entry says besides, on one line, in the practice's units; null where it says nothing to a person. */
+export function detailWords({ detail }: Pick<AuditEntry, 'detail'>, practice: OfPractice): string | null {
+  const parts = Object.entries(READS).flatMap(([name, read]) => read(detail[name], practice, detail) ?? []);
+  return parts.length === 0 ? null : parts.join(' · ');
+}
