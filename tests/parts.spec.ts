@@ -24,12 +24,12 @@ const OPENED = '[data-radix-popper-content-wrapper]';
 test('no part has an accessibility violation, at rest, beneath a pointer or in focus, in either theme', async ({
   page,
 }) => {
-  await expect(page.getByRole('region')).toHaveCount(9);
+  await expect(page.getByRole('region')).toHaveCount(10);
   await bringAxe(page);
   for (const theme of THEMES) {
     expect(await wrongIn(page, theme), theme).toEqual([]);
     const looked = new Set<string>();
-    for (const control of await page.locator(CONTROLS).all()) {
+    for (const control of await page.locator(CONTROLS).filter({ visible: true }).all()) {
       const look = await control.evaluate(({ tagName, className, ariaPressed, dataset }) =>
         [tagName, className, ariaPressed, dataset.state].join(' '),
       );
@@ -167,6 +167,25 @@ test('a day and a time are typed as they are said, and what is none is said and 
   await expect(day).toHaveValue('31 February');
   await times.getByLabel('At', { exact: true }).fill('17.45');
   await expect(times.getByText(/17:45$/)).toBeVisible();
+});
+
+test('what folds on a phone says there what is chosen and opens, and stands open where there is room', async ({
+  page,
+}) => {
+  const fold = part(page, 'Folded on a phone');
+  const line = fold.getByRole('button', { name: 'How it is measured: Thigh large, probe' });
+  const content = fold.getByText('Pulse by probe');
+  await expect(content).toBeVisible();
+  await expect(line).toBeHidden();
+  await page.setViewportSize({ width: 390, height: 844 });
+  await expect(content).toBeHidden();
+  await bringAxe(page);
+  for (const theme of THEMES) {
+    expect(await wrongIn(page, theme), theme).toEqual([]);
+  }
+  await line.press('Enter');
+  await expect(content).toBeVisible();
+  await expect(line).toHaveAttribute('aria-expanded', 'true');
 });
 
 test('a remedy is applied where it stands, and a button of no use now cannot be pressed', async ({

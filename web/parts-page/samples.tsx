@@ -9,6 +9,7 @@ import { Figure } from '../parts/Figure';
 import { FindingLine } from '../parts/FindingLine';
 import { LimbCross } from '../parts/LimbCross';
 import { NumberField } from '../parts/NumberField';
+import { PhoneFold } from '../parts/PhoneFold';
 import { Picker } from '../parts/Picker';
 import { Pip } from '../parts/Pip';
 import { Scale } from '../parts/Scale';
@@ -179,6 +180,14 @@ function Scales() {
   );
 }
 
+function Folded() {
+  return (
+    <PhoneFold label="How it is measured" summary="Thigh large, probe">
+      <p>Pulse by probe, on the shin.</p>
+    </PhoneFold>
+  );
+}
+
 function Judgements() {
   const [mended, setMended] = useState(false);
   return (
@@ -206,5 +215,6 @@ export const SAMPLES: readonly SampleOf[] = [
   { name: 'One of a few', Sample: Choices },
   { name: 'Days and times', Sample: Times },
   { name: 'Scales and searches', Sample: Scales },
+  { name: 'Folded on a phone', Sample: Folded },
   { name: 'What a rule says', Sample: Judgements },
 ];

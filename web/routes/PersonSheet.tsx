@@ -82,9 +82,10 @@ function Sheet({ client: known, bench }: { client: ClientRecord; bench: string |
   const beside = bench === 'outcomes' || bench === 'log' || bench === 'record' ? bench : null;
   const link = LINK_IDS.find((id) => id === bench) ?? nextLink(client);
   const chosen = beside ?? link;
-  // What is prescribed is to be seen at once, with the strip: what stands above it gives way. So does it on a phone to any
-  // bench that somebody went to.
-  const low = chosen === 'prescribe' ? 'always' : bench === undefined ? 'never' : 'on-a-phone';
+  // What is prescribed is to be seen at once, with the strip, and so is the column that a trial is done by: what stands above
+  // gives way. So does it on a phone to any bench that somebody went to.
+  const low =
+    chosen === 'prescribe' || chosen === 'measure' ? 'always' : bench === undefined ? 'never' : 'on-a-phone';
   const givesWay = low === 'never' ? '' : 'max-sm:hidden';
   const Bench = beside ? BESIDE[beside] : BENCHES[link];
   return (

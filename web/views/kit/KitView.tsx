@@ -1,32 +1,23 @@
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
-import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { CLINICIANS_KIT, type KitItem, type PracticeSettings, type Template } from '#contract/practice';
+import { CLINICIANS_KIT, type KitItem, type Template } from '#contract/practice';
 import { GOALS } from '#core/plan/goals';
 import { type Library, libraryOf } from '#core/protocol/exercises';
-import { RULES } from '#core/rules/catalogue';
-import { type ItemId, SCREEN_ITEMS } from '#core/screening/items';
-import { ITEM_IDS } from '#core/screening/screening';
-import { EFFORT_IN, EFFORT_SCALES } from '#core/session/effort';
-import { DATE_ORDER_IDS, DATE_ORDERS } from '#core/table/day';
 import { api, failureWords, read } from '../../data/api';
-import { KEYS } from '../../data/keys';
 import { useMay, usePractice } from '../../data/queries';
 import { told } from '../../language/told';
-import { BloodPressureFields } from '../../parts/BloodPressureFields';
 import { Button } from '../../parts/Button';
-import { Choice } from '../../parts/Choice';
-import { Field, FieldError } from '../../parts/Field';
-import { Ticks } from '../../parts/Ticks';
-import { readPressure } from '../../parts/typed-pressure';
+import { FieldError } from '../../parts/Field';
 import { useUnits } from '../../parts/units';
-import { useFields } from '../../parts/use-fields';
 import { useRetire } from '../../parts/use-retire';
 import { Why } from '../../parts/Why';
 import { KitForm } from './KitForm';
 import { cellOf, headOf, isOfKind, KINDS, KIT_KINDS, type KitField, type KitKind } from './kit-fields';
-import { WithoutLop } from './WithoutLop';
+import { Settings } from './Settings';
+
+const TEMPLATES = { id: 'templates', title: t`Templates` };
+const PRACTICE = { id: 'practice', title: t`How the practice works` };
 
 /** What the practice owns, and the units and strictness it works with. */
 export function KitView() {
@@ -36,11 +27,27 @@ export function KitView() {
     <div className="p-6">
       <h1 className="text-3xl font-semibold">{t`Kit and practice`}</h1>
       <p className="text-quiet">{t`Every pressure and load is rounded to what stands here.`}</p>
-      <Settings settings={practice.settings} />
+      <nav aria-label={t`On this page`} className="mt-1 flex flex-wrap gap-x-6">
+        {[...KIT_KINDS.map((kind) => ({ id: kind, title: KINDS[kind].title })), TEMPLATES, PRACTICE].map(
+          ({ id, title }) => (
+            <a
+              key={id}
+              href={`#${id}`}
+              className="inline-flex min-h-9 items-center underline underline-offset-4"
+            >
+              {told(title)}
+            </a>
+          ),
+        )}
+      </nav>
       {KIT_KINDS.map((kind) => (
         <KitSection key={kind} kind={kind} items={practice[KINDS[kind].list]} />
       ))}
       <Templates templates={practice.templates} library={libraryOf(practice.ownExercises)} />
+      <section className="mt-7 scroll-mt-4" id={PRACTICE.id} aria-label={PRACTICE.title}>
+        <h2 className="text-xl font-semibold">{PRACTICE.title}</h2>
+        <Settings settings={practice.settings} />
+      </section>
     </div>
   );
 }
@@ -55,7 +62,7 @@ function KitSection({ kind, items }: { kind: KitKind; items: readonly KitItem['i
     read(api.practice.kit.retire.$post({ json: { list, id, isRetired } })),
   );
   return (
-    <section className="mt-7" aria-label={title}>
+    <section className="mt-7 scroll-mt-4" id={kind} aria-label={title}>
       <h2 className="text-xl font-semibold">{told(title)}</h2>
       {mine.length > 0 && (
         <div className="mt-1 overflow-x-auto">
@@ -110,8 +117,8 @@ function Templates({ templates, library }: { templates: readonly Template[]; lib
     read(api.practice.templates.retire.$post({ json: { id, isRetired } })),
   );
   return (
-    <section className="mt-7" aria-label={t`Templates`}>
-      <h2 className="text-xl font-semibold">{t`Templates`}</h2>
+    <section className="mt-7 scroll-mt-4" id={TEMPLATES.id} aria-label={TEMPLATES.title}>
+      <h2 className="text-xl font-semibold">{TEMPLATES.title}</h2>
       {templates.length === 0 && (
         <p className="text-quiet">{t`None yet: keep one from a session in Prescribe.`}</p>
       )}
@@ -196,156 +203,5 @@ function Piece({
         </tr>
       )}
     </>
-  );
-}
-
-/** Whom people call, and what stands at the head of what they are given. */
-function OnPaper({
-  settings: { phone, letterhead },
-  change,
-  error,
-}: {
-  settings: PracticeSettings;
-  change: (part: Partial<PracticeSettings>) => void;
-  error: unknown;
-}) {
-  const { typed, field, send } = useFields({ phone, letterhead }, error);
-  const { error: wrongHead, ...head } = field('letterhead');
-  return (
-    <form className="flex flex-wrap items-end gap-x-8 gap-y-3" {...send(change)}>
-      <Field label={t`Telephone on the sheets`} type="tel" {...field('phone')} />
-      <label className="w-96 max-w-full text-[15px] font-semibold">
-        {t`Head of a report, under the name`}
-        <textarea
-          rows={3}
-          maxLength={400}
-          {...head}
-          className="mt-1 block w-full rounded-sm border border-ink/40 bg-paper px-3 py-2 font-normal"
-        />
-      </label>
-      {(typed.phone !== phone || typed.letterhead !== letterhead) && <Button type="submit">{t`Save`}</Button>}
-      {wrongHead && <FieldError>{wrongHead}</FieldError>}
-    </form>
-  );
-}
-
-/** Above which blood pressure work ends at once; the rule's own is the most (rule RUN-8). */
-function PressureLimit({
-  settings: { stopAboveSystolicMmHg, stopAboveDiastolicMmHg },
-  change,
-}: {
-  settings: PracticeSettings;
-  change: (part: Partial<PracticeSettings>) => void;
-}) {
-  const { typed, set, send } = useFields(
-    { limit: { upper: String(stopAboveSystolicMmHg), lower: String(stopAboveDiastolicMmHg) } },
-    null,
-  );
-  const { reading } = readPressure(typed.limit);
-  const isChanged =
-    reading !== null &&
-    (reading.systolicMmHg !== stopAboveSystolicMmHg || reading.diastolicMmHg !== stopAboveDiastolicMmHg);
-  return (
-    <form
-      className="flex items-end gap-3"
-      {...send(() => {
-        if (!isChanged) return;
-        change({
-          stopAboveSystolicMmHg: reading.systolicMmHg,
-          stopAboveDiastolicMmHg: reading.diastolicMmHg,
-        });
-      })}
-    >
-      <BloodPressureFields
-        label={t`Work ends above`}
-        typed={typed.limit}
-        onChange={(limit) => set('limit', limit)}
-      />
-      {isChanged && (
-        <Button type="submit">
-          <Trans>
-            Save<span className="sr-only"> the blood pressure limit</span>
-          </Trans>
-        </Button>
-      )}
-    </form>
-  );
-}
-
-/** Units, and which screening items are asked more of; only a clinician changes them (rules SCR-1, SCR-4). */
-function Settings({ settings }: { settings: PracticeSettings }) {
-  const queries = useQueryClient();
-  const mayChange = useMay('keep-practice');
-  const write = useMutation({
-    mutationFn: (json: PracticeSettings) => read(api.practice.settings.$post({ json })),
-    onSuccess: (practice) => {
-      queries.setQueryData(KEYS.practice, practice);
-      return queries.invalidateQueries({ queryKey: KEYS.roster });
-    },
-  });
-  const change = (part: Partial<PracticeSettings>) => write.mutate({ ...settings, ...part });
-  const mayBeStricter = ITEM_IDS.filter((id) => SCREEN_ITEMS[id].level === 'clear');
-  const stops = settings.stricter.filter(({ level }) => level === 'stop').map(({ item }) => item);
-  if (!mayChange) {
-    return (
-      <p className="mt-4 text-[15px] text-quiet">
-        {t`Units and strictness are changed by a clinician or the owner of the practice.`}{' '}
-        <Why rule="SCR-4" />
-      </p>
-    );
-  }
-  return (
-    <section className="mt-5 max-w-5xl space-y-3" aria-label={t`Settings`}>
-      <div className="flex flex-wrap gap-8">
-        <Choice
-          label={t`Weights in`}
-          value={settings.massUnit}
-          onChange={(massUnit) => change({ massUnit })}
-          options={[
-            { value: 'kg', label: 'kg' },
-            { value: 'lb', label: 'lb' },
-          ]}
-        />
-        <Choice
-          label={t`Lengths in`}
-          value={settings.lengthUnit}
-          onChange={(lengthUnit) => change({ lengthUnit })}
-          options={[
-            { value: 'cm', label: 'cm' },
-            { value: 'in', label: 'in' },
-          ]}
-        />
-        <Choice
-          label={t`Dates are typed as`}
-          value={settings.dateOrder}
-          onChange={(dateOrder) => change({ dateOrder })}
-          options={DATE_ORDER_IDS.map((value) => ({ value, label: told(DATE_ORDERS[value].label) }))}
-        />
-      </div>
-      <div className="flex flex-wrap gap-8">
-        <Choice
-          label={t`Effort is said as`}
-          value={settings.effortIn}
-          onChange={(effortIn) => change({ effortIn })}
-          options={EFFORT_IN.map((value) => ({ value, label: told(EFFORT_SCALES[value].label) }))}
-        />
-        <PressureLimit settings={settings} change={change} />
-      </div>
-      <WithoutLop settings={settings} change={change} />
-      <OnPaper settings={settings} change={change} error={write.error} />
-      <details>
-        <summary className="min-h-11 cursor-pointer py-2 text-[15px] font-semibold">
-          {t`Stricter screening: ${stops.length === 0 ? t`none` : t`${stops.length} more items stop`}`}
-        </summary>
-        <p className="text-[14px] text-quiet">{told(RULES['SCR-1'].text)}</p>
-        <Ticks<ItemId>
-          label={t`These stop a start here, though the rule only asks for a clearance`}
-          options={mayBeStricter.map((value) => ({ value, label: told(SCREEN_ITEMS[value].label) }))}
-          chosen={stops}
-          onChange={(chosen) => change({ stricter: chosen.map((item) => ({ item, level: 'stop' })) })}
-        />
-      </details>
-      {write.error && <FieldError>{failureWords(write.error)}</FieldError>}
-    </section>
   );
 }

@@ -9,6 +9,7 @@ import { libraryOf } from '#core/protocol/exercises';
 import { limbKind, limbSide, otherSide } from '#core/quantity/limb';
 import { newest } from '#core/quantity/newest';
 import { toNumber } from '#core/quantity/units';
+import { ageWords } from '#core/record/age-words';
 import { limbInHand } from '#core/record/chain';
 import { proceduresInForce } from '#core/record/in-force';
 import { checkTest } from '#core/strength/check-test';
@@ -71,6 +72,11 @@ export function LoadBench({ client }: { client: ClientRecord }) {
       (fact) => fact.exerciseId === values.exerciseId && fact.side !== values.side && fact.side !== 'both',
     ),
   );
+  const ofThisSide = newest(
+    client.facts.strengthTests.filter(
+      (fact) => fact.exerciseId === values.exerciseId && fact.side === values.side,
+    ),
+  );
   const result = test.success ? oneRepMax(test.data) : null;
   const exercise = library[values.exerciseId];
   const findings = exercise
@@ -97,6 +103,12 @@ export function LoadBench({ client }: { client: ClientRecord }) {
         <div className="space-y-5">
           <BenchHeading title={t`Load`}>
             {t`One clean set to failure, 3 to 10 repetitions, or a single one.`}
+            {/* What is known stands beside the form where there is room. */}
+            {ofThisSide && (
+              <span className="block lg:hidden">
+                {t`Known: ${mass.words(ofThisSide.oneRepMax.value)}, ${told(ageWords(ofThisSide.atMs, client.judgedAtMs))}.`}
+              </span>
+            )}
           </BenchHeading>
           <ExercisePicker
             library={library}

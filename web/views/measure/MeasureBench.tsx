@@ -14,6 +14,7 @@ import { BenchHeading, FirstDo } from '../../parts/Bench';
 import { Choice } from '../../parts/Choice';
 import { plain } from '../../parts/format';
 import { LimbCross } from '../../parts/LimbCross';
+import { PhoneFold } from '../../parts/PhoneFold';
 import { useDraft } from '../../parts/use-draft';
 import { usePlanInHand, usePlanSearch } from '../../parts/use-plan-in-hand';
 import { Why } from '../../parts/Why';
@@ -44,30 +45,36 @@ export function MeasureBench({ client }: { client: ClientRecord }) {
 
   return (
     <>
-      <section className="grid gap-x-8 gap-y-4 md:grid-cols-[18rem_1fr] md:grid-rows-[auto_1fr] xl:grid-cols-[18rem_17rem_1fr]">
-        <div className="space-y-4 md:row-span-2">
-          <BenchHeading
-            title={t`Measure`}
-          >{t`Each limb on its own, in the position it will train in.`}</BenchHeading>
-          <LimbCross
-            value={limb}
-            known={knownPressures(client)}
-            onChange={(next) => go({ ...state.at, limb: next })}
-          />
-          <Choice
-            label={t`Position`}
-            value={position}
-            onChange={(next) => go({ ...state.at, position: next })}
-            options={POSITIONS.map((value) => ({ value, label: told(value) }))}
-          />
-          <RoundPlanner
-            fitted={LIMBS.filter((each) => cuffInForce(client.facts, each))}
-            due={toMeasure(client.facts, client.judgedAtMs)}
-            round={state.queue}
-            current={state.at}
-            go={go}
-            setRound={(queue) => setState(startRound(state, queue))}
-          />
+      <section className="grid gap-x-8 gap-y-4 max-sm:gap-y-1 md:grid-cols-[18rem_1fr] md:grid-rows-[auto_1fr] xl:grid-cols-[18rem_17rem_1fr]">
+        <div className="md:row-span-2">
+          <div className="max-sm:sr-only">
+            <BenchHeading
+              title={t`Measure`}
+            >{t`Each limb on its own, in the position it will train in.`}</BenchHeading>
+          </div>
+          <PhoneFold label={t`Limb and position`} summary={`${told(LIMB_LABELS[limb])}, ${told(position)}`}>
+            <div className="space-y-4">
+              <LimbCross
+                value={limb}
+                known={knownPressures(client)}
+                onChange={(next) => go({ ...state.at, limb: next })}
+              />
+              <Choice
+                label={t`Position`}
+                value={position}
+                onChange={(next) => go({ ...state.at, position: next })}
+                options={POSITIONS.map((value) => ({ value, label: told(value) }))}
+              />
+              <RoundPlanner
+                fitted={LIMBS.filter((each) => cuffInForce(client.facts, each))}
+                due={toMeasure(client.facts, client.judgedAtMs)}
+                round={state.queue}
+                current={state.at}
+                go={go}
+                setRound={(queue) => setState(startRound(state, queue))}
+              />
+            </div>
+          </PhoneFold>
         </div>
         {practice && fit?.kind === 'cuff' && (
           <MeasureCuff

@@ -28,6 +28,7 @@ import { FieldError } from '../../parts/Field';
 import { Figure } from '../../parts/Figure';
 import { FindingLine } from '../../parts/FindingLine';
 import { plain } from '../../parts/format';
+import { PhoneFold } from '../../parts/PhoneFold';
 import { ProbeKnob } from '../../parts/ProbeKnob';
 import { useUnits } from '../../parts/units';
 import { useAction } from '../../parts/use-action';
@@ -149,20 +150,25 @@ export function MeasureCuff({
   return (
     <>
       <div className="min-w-0 xl:col-span-2">
-        <p className="text-[15px]">
-          <Trans>
-            <strong>
-              {told(LIMB_LABELS[limb])}, {told(position)}
-            </strong>
-            , {length.words(fit.girthCm)}, {told(fit.label)} ({length.words(fit.widthCm)} wide)
-          </Trans>
-        </p>
-        <SetupSentence
-          setup={setup}
-          limb={limb}
-          pumps={practice.pumps}
-          onChange={(part) => setSetup({ ...setup, ...part })}
-        />
+        <PhoneFold
+          label={t`How it is measured`}
+          summary={`${told(fit.label)}, ${told(METHODS[setup.method].label)}`}
+        >
+          <p className="text-[15px]">
+            <Trans>
+              <strong>
+                {told(LIMB_LABELS[limb])}, {told(position)}
+              </strong>
+              , {length.words(fit.girthCm)}, {told(fit.label)} ({length.words(fit.widthCm)} wide)
+            </Trans>
+          </p>
+          <SetupSentence
+            setup={setup}
+            limb={limb}
+            pumps={practice.pumps}
+            onChange={(part) => setSetup({ ...setup, ...part })}
+          />
+        </PhoneFold>
       </div>
       <div className="min-w-0 space-y-3">
         {methodFindings.map((finding) => (

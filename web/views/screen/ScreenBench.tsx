@@ -214,17 +214,18 @@ function ScreeningOnRecord({
   const today = dayCheckInForce(client.facts, client.judgedAtMs);
   const [checkingAgain, setCheckingAgain] = useState(false);
   return (
-    <section className="grid gap-8 lg:grid-cols-2">
-      <div className="space-y-5">
+    <section className="grid gap-8 lg:grid-cols-2 lg:grid-rows-[auto_auto_1fr]">
+      <div className="space-y-5 lg:col-start-1">
         <BenchHeading title={t`Screen`}>
           {t`Screened ${dayAndTime(last.atMs)}, resting ${told(bloodPressureWords(meanBloodPressure(last.bloodPressures)))} mmHg. ${sentence(last.note)}${last.medicines && last.medicines.length > 0 ? t` Takes ${last.medicines.join(', ')}.` : ''}`}
         </BenchHeading>
         <Holds client={client} />
         <JudgementLines judgement={judgement} />
-        <Button onClick={screenAgain}>{t`Health has changed: screen again`}</Button>
-        <History clientId={client.id} />
       </div>
-      <div className="space-y-6">
+      {/* What is to be done today is first in a hand, and beside the judgement where there is room. */}
+      <div
+        className={`space-y-6 lg:col-start-2 lg:row-span-2 lg:row-start-1 ${today ? '' : 'max-sm:order-first'}`}
+      >
         {today && (
           <section>
             <h3 className="text-xl font-semibold">{t`On the day`}</h3>
@@ -242,9 +243,15 @@ function ScreeningOnRecord({
           </section>
         )}
         {(!today || checkingAgain) && <DayCheckForm client={client} done={() => setCheckingAgain(false)} />}
+      </div>
+      <div className="space-y-6 lg:col-start-2 lg:row-start-3">
         <ConsentForm client={client} />
         <Clearances client={client} open={open} />
         <PressorForm client={client} />
+      </div>
+      <div className="space-y-5 lg:col-start-1 lg:row-span-2 lg:row-start-2">
+        <Button onClick={screenAgain}>{t`Health has changed: screen again`}</Button>
+        <History clientId={client.id} />
       </div>
     </section>
   );
