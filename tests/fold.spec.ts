@@ -1,14 +1,12 @@
 import type { Locator, Page } from '@playwright/test';
 import type { PeoplePage } from '#contract/client';
 import { expect, test } from './nervato';
+import { runLive } from './views';
 
 // Every view answers its question without being scrolled, on a desk, on a tablet and in a hand.
 
-const SCREENS = [
-  { width: 1280, height: 800 },
-  { width: 820, height: 1180 },
-  { width: 390, height: 844 },
-];
+const DESK = { width: 1280, height: 800 };
+const SCREENS = [DESK, { width: 820, height: 1180 }, { width: 390, height: 844 }];
 
 /** Where a view is, of a person where it is one's, and what of it has to be in sight. */
 type Fold = { of?: string; at: string; inSight: (page: Page) => Locator[] };
@@ -53,21 +51,35 @@ test('every view answers its question without being scrolled, on a desk, a table
   const { people } = (await (await page.request.get('/api/clients?first=0&last=60')).json()) as PeoplePage;
   for (const { of, at, inSight } of FOLDS) {
     await page.goto(of ? `/people/${people.find(({ name }) => name === of)?.id}${at}` : at);
-    for (const screen of SCREENS) {
-      await page.setViewportSize(screen);
-      for (const answer of inSight(page)) {
-        await expect
-          .soft(answer, `${of ?? ''} ${at}, ${screen.width} × ${screen.height}`)
-          .toBeVisible({ timeout: 10_000 });
-        await expect
-          .soft(async () => expect(await belowFoldPx(page, answer)).toBeLessThanOrEqual(0), {
-            message: `${of ?? ''} ${at}, ${screen.width} × ${screen.height}: px beneath the fold`,
-          })
-          .toPass({ timeout: 3_000 });
-      }
-    }
+    await expectInSight(page, `${of ?? ''} ${at}`, inSight(page));
   }
 });
+
+test('a set that is run shows what is next, its strip and the ways out on every screen', async ({ page }) => {
+  await page.goto('/');
+  await runLive(page);
+  const main = page.getByRole('main');
+  await expectInSight(page, 'live', [
+    page.getByTestId('reps'),
+    main.getByRole('button', { name: /^Release/ }).first(),
+    main.getByRole('button', { name: /^Stop/ }),
+  ]);
+  await expectInSight(page, 'live', [main.locator('svg:has(pattern)').last()], [DESK]);
+});
+
+async function expectInSight(page: Page, view: string, answers: Locator[], screens = SCREENS): Promise<void> {
+  for (const { width, height } of screens) {
+    await page.setViewportSize({ width, height });
+    for (const answer of answers) {
+      await expect.soft(answer, `${view}, ${width} × ${height}`).toBeVisible({ timeout: 10_000 });
+      await expect
+        .soft(async () => expect(await belowFoldPx(page, answer)).toBeLessThanOrEqual(0), {
+          message: `${view}, ${width} × ${height}: px beneath the fold`,
+        })
+        .toPass({ timeout: 3_000 });
+    }
+  }
+}
 
 /** How far the foot of something is beneath the line where the dock begins. */
 async function belowFoldPx(page: Page, answer: Locator): Promise<number> {

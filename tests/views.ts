@@ -72,7 +72,7 @@ const practise: View['open'] = async (page) => {
   await page.waitForTimeout(2_000);
 };
 
-const runLive: View['open'] = async (page) => {
+export const runLive: View['open'] = async (page) => {
   await bench('Odalys Ferrant', 'Run', 'Open the session')(page);
   await holdClock(page);
   await page.keyboard.press('Space');
