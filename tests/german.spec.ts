@@ -31,7 +31,19 @@ const allTexts = (page: Page): Promise<string[]> =>
     return texts;
   });
 
-const OF_THE_PRACTICE = ['/', '/floor', '/exercises', '/kit', '/practise', '/week', '/safety', '/responders'];
+const OF_THE_PRACTICE = [
+  '/',
+  '/floor',
+  '/exercises',
+  '/kit',
+  '/practise',
+  '/week',
+  '/safety',
+  '/responders',
+  '/measures',
+  '/accounts',
+  '/audit',
+];
 /** A figure with a point where German has a comma; a clock and a date have two figures or a space before theirs. */
 const WITH_A_POINT = /(^|[^\d.:])\d+\.\d{1,2}($|[^\d.])/;
 
@@ -49,6 +61,7 @@ const OF_A_PERSON = [
   'sheet/person',
   'sheet/operator',
   'record',
+  'report',
 ];
 
 /** What only some have: two exercises on a strip, a sitting, a ladder, a half mmHg. */
@@ -70,11 +83,16 @@ test('a German browser is spoken to in German, the core too; another language is
   const sheet = new URL(page.url()).pathname.split('/').slice(0, 3).join('/');
   const { people } = await page.evaluate(async () => (await fetch('/api/clients?first=0&last=60')).json());
   const idOf = (name: string) => people.find((one: { name: string }) => one.name === name).id;
+  const { sessions } = await page.evaluate(
+    async (path) => (await fetch(`/api${path}/log`)).json(),
+    sheet.replace('people', 'clients'),
+  );
   const untold: Record<string, string[]> = {};
   for (const path of [
     ...OF_THE_PRACTICE,
     ...ON_PAPER,
     ...OF_A_PERSON.map((link) => `${sheet}/${link}`),
+    `/sessions/${sessions[0].id}`,
     ...OF_OTHERS.map(([name, link]) => `/people/${idOf(name)}/${link}`),
   ]) {
     await page.goto(path);

@@ -19,7 +19,8 @@ export function changeWords({ pressurePoints, loadSteps, restMs, easier, heavyBr
   const parts = [
     pressurePoints !== undefined &&
       `pressure ${pressurePoints > 0 ? '+' : '−'}${Math.abs(pressurePoints)} points`,
-    loadSteps !== undefined && `load ${stepWords(Math.abs(loadSteps))} ${loadSteps > 0 ? 'up' : 'down'}`,
+    loadSteps !== undefined &&
+      (loadSteps > 0 ? `load ${stepWords(loadSteps)} up` : `load ${stepWords(-loadSteps)} down`),
     restMs !== undefined && `rest ${restMs / 1000} s`,
     easier && 'a rung down, or a smaller range',
     heavyBridge && 'propose the heavy bridge, and retest the 1RM',

@@ -56,6 +56,10 @@ export const GERMAN_SMALL_WORDS: readonly Pair[] = [
   ['not', 'nicht'],
   ['only', 'nur'],
   ['today', 'heute'],
+  // Where a link of the chain stands.
+  ['review', 'Auswertung'],
+  ['open', 'offen'],
+  ['ask', 'fragen'],
   ['yesterday', 'gestern'],
   ['tomorrow', 'morgen'],
   ['none', 'keine'],

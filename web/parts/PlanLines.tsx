@@ -51,9 +51,7 @@ export function PlanLines({
             </span>
             {plans.length > 1 && coursePlan.id === following ? <ItsKey of="other-plan" /> : <span />}
             {coursePlan.id !== inHand?.coursePlan.id && (
-              <span className="col-span-2 col-start-2 text-[15px]">
-                {told(figuresOf(prescription.plan, mass))}
-              </span>
+              <span className="col-span-2 col-start-2 text-[15px]">{figuresOf(prescription.plan, mass)}</span>
             )}
           </button>
         </li>
@@ -73,10 +71,10 @@ const figuresOf = ({ exercises }: Plan, mass: Measure): string =>
   exercises
     .map(({ label, limbs, load }) => {
       const pressures = limbs.map((target) =>
-        isCuffed(target) ? `${target.pressure.value}` : markWords(target),
+        isCuffed(target) ? `${target.pressure.value}` : told(markWords(target)),
       );
       const unit = limbs.some(isCuffed) ? ` mmHg${isArbitrary({ limbs }) ? t`, arbitrary` : ''}` : '';
       const kg = plannedKg(load);
-      return `${label} ${pressures.join('/')}${unit}${kg === null ? '' : `, ${mass.words(kg)}`}`;
+      return `${told(label)} ${pressures.join('/')}${unit}${kg === null ? '' : `, ${mass.words(kg)}`}`;
     })
     .join(' · ');

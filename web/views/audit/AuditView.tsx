@@ -100,6 +100,7 @@ function Entries({ clientId }: { clientId: string | null }) {
 function Entry({ entry, ofPractice }: { entry: AuditEntry; ofPractice: OfPractice }) {
   const { atMs, practitionerName, clientId, clientName } = entry;
   const detail = detailWords(entry, ofPractice);
+  const [isOpen, setOpen] = useState(false);
   return (
     <li className="grid gap-x-6 border-b border-rule py-2 sm:grid-cols-[10.5rem_12rem_1fr]">
       <span className="figures text-[14px]">{dayAndTime(atMs)}</span>
@@ -115,9 +116,17 @@ function Entry({ entry, ofPractice }: { entry: AuditEntry; ofPractice: OfPractic
           </>
         )}
         {detail && (
-          <details className="text-[14px] text-quiet">
+          <details
+            className="text-[14px] text-quiet"
+            onToggle={({ currentTarget }) => setOpen(currentTarget.open)}
+          >
             <summary className="cursor-pointer truncate">{detail}</summary>
-            <pre className="overflow-x-auto whitespace-pre-wrap">{JSON.stringify(entry.detail, null, 2)}</pre>
+            {/* As it was kept, with what stood there before, for who has to be certain. */}
+            {isOpen && (
+              <pre className="overflow-x-auto whitespace-pre-wrap">
+                {JSON.stringify(entry.detail, null, 2)}
+              </pre>
+            )}
           </details>
         )}
       </span>

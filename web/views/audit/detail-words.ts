@@ -139,7 +139,7 @@ const READS: Record<string, Read> = {
   reps: counted(t`1 repetition`, (reps) => t`${reps} repetitions`),
   loadKg: figure((kg, { mass }) => mass.words(kg)),
   repeats: (value) => (Array.isArray(value) ? value.map((one) => plain(Number(one), 2)).join(' / ') : null),
-  setting: written,
+  setting: said,
   goneMmHg: figure((mmHg) => t`pulse gone at ${plain(mmHg)} mmHg`),
   rung: said,
   yes: (value, practice, detail) =>

@@ -80,7 +80,7 @@ export const KINDS = {
     fixed: {},
     fields: [
       LABEL,
-      { key: 'kind', label: t`Kind`, type: { choices: { 'by-hand': t`by hand`, regulated: 'regulated' } } },
+      { key: 'kind', label: t`Kind`, type: { choices: { 'by-hand': t`by hand`, regulated: t`regulated` } } },
       { key: 'divisionMmHg', label: t`Division, mmHg`, type: 'number' },
       { key: 'keepsPressure', label: t`Keeps pressure when unplugged`, type: 'yes-no' },
       PLACES,
@@ -210,7 +210,7 @@ export function cellOf(field: KitField, value: unknown, units: Units): string {
   const typed = toTyped(field, value, units);
   if (field.type === 'places') {
     const places = PLACE_IDS.filter((place) => typed.split(' ').includes(place));
-    return places.map((place) => PLACE_LABELS[place]).join(', ') || 'everywhere';
+    return places.map((place) => PLACE_LABELS[place]).join(', ') || t`everywhere`;
   }
   return typeof field.type === 'object' ? (field.type.choices[typed] ?? typed) : typed;
 }

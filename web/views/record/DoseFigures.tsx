@@ -56,7 +56,7 @@ export function DoseFigures({
     },
   ];
   const volume = {
-    label: t`Volume`,
+    label: t({ message: 'Volume', context: 'load times repetitions' }),
     value: plain(mass.inUnit(dose.volumeKgReps)),
     unit: t`${mass.unit}·reps`,
   };

@@ -23,7 +23,7 @@ export function Happenings({ session: { view, log, state } }: { session: LiveSes
   const lines = [
     kept + undone > 0 && t`${kept} ${kept === 1 ? t`correction` : t`corrections`}, ${undone} taken back.`,
     ...state.offers.map(({ exerciseIndex, setIndex, offer, accepted }) => {
-      return t`After ${told(calledIn(view.plan.exercises)[exerciseIndex]) ?? ''}, set ${setIndex + 1}: ${told(offerWords(offer, mass.words))}, ${accepted ? t`taken` : t`left`}.`;
+      return t`After ${told(calledIn(view.plan.exercises)[exerciseIndex]) ?? ''}, set ${setIndex + 1}: ${told(offerWords(offer, mass.words))}, ${accepted ? t`taken` : t({ message: 'left', context: 'an offer that was not taken' })}.`;
     }),
     ...state.ignoredAlarms.map(
       ({ atMs, limb }) =>

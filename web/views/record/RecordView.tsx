@@ -32,13 +32,13 @@ import { HeartRate } from './HeartRate';
 
 const REASONS = {
   done: t`all done`,
-  failure: 'failure',
-  pain: 'pain',
+  failure: t`failure`,
+  pain: t`pain`,
   operator: t`ended by the operator`,
 } as const;
 
 const loadWords = ({ load }: PlannedExercise, mass: Measure): string =>
-  load.kind === 'weighed' ? `${mass.words(load.load.value)} (${load.recipe})` : load.recipe;
+  load.kind === 'weighed' ? `${mass.words(load.load.value)} (${told(load.recipe)})` : told(load.recipe);
 
 /** The plan and the log of a session, for research or another program; whose it was is not in it (docs/session-file.md). */
 const fileOf = ({ view: { id, openedAtMs, plan }, log }: LiveSession): Blob =>

@@ -38,7 +38,11 @@ export function Procedures({
             onChange={(limb) => set(place, { limb })}
             options={LIMBS.map((limb) => ({ value: limb, label: told(LIMB_LABELS[limb]) }))}
           />
-          <DateField label={t`On`} value={one.on} onChange={(on) => set(place, { on })} />
+          <DateField
+            label={t({ message: 'On', context: 'a day' })}
+            value={one.on}
+            onChange={(on) => set(place, { on })}
+          />
           <Field
             label={t`What was done`}
             value={one.what}
