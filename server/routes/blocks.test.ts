@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import type { AuditPage } from '#contract/audit';
 import type { ClientRecord } from '#contract/client';
 import { isoOf } from '#core/course/days';
 import { blockAsItStands } from '#core/record/block-in-force';
@@ -203,6 +204,14 @@ describe('the practice’s own exercises and templates', () => {
     expect(after.templates).toEqual([]);
     const back = { id: template.id, isRetired: false };
     expect(await api.post('/practice/templates/retire', back)).toEqual(practice);
+    // Who did it and to what stands in the audit by its name; what was never kept is taken out of nothing.
+    const { entries } = await api.get<AuditPage>('/audit');
+    expect(entries.slice(0, 2).map(({ action, detail }) => [action, detail])).toEqual([
+      ['template-brought-back', { label: 'Thighs, short' }],
+      ['template-retired', { label: 'Thighs, short' }],
+    ]);
+    expect((await api.refused('/practice/templates/retire', { id: 'nothing' })).status).toBe(404);
+    expect((await api.refused('/practice/exercises/retire', { id: 'own-nothing' })).status).toBe(404);
   });
 
   it('keeps a template above its school for a clinician only, and none for an assistant (SCR-4)', async () => {

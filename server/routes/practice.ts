@@ -30,7 +30,7 @@ import { type Prepare, withStatements } from '../db/sqlite';
 import { countAdverseEvents, readTallies } from '../db/surveillance';
 import { withAudit } from '../db/with-audit';
 import { tellPractice } from '../live/tell-change';
-import { Problem, refusedField } from '../problem';
+import { notFound, Problem, refusedField } from '../problem';
 import { body, query } from '../validate';
 
 /** The practice, its people, settings and kit. Every answer to a write is the whole practice. */
@@ -79,11 +79,10 @@ export const practiceRoutes = new Hono<Env>()
   .post('/kit/retire', body(retireKitSchema), async (c) => {
     const { list, id, isRetired } = c.req.valid('json');
     keepsKit(c.var.practitioner, list);
-    await findKit(c.var.em, list, id);
-    await withAudit(c, { action: retiring('kit', isRetired), subject: id, detail: { list } }, (em) =>
-      em.nativeUpdate(KitEntity, { id, list }, { retiredAtMs: isRetired ? c.var.nowMs : null }),
+    const { label } = await findKit(c.var.em, list, id);
+    return retire(c, 'kit', { id, label, isRetired }, (em, mark) =>
+      em.nativeUpdate(KitEntity, { id, list }, mark),
     );
-    return c.json(await told(c));
   })
 
   .post('/exercises', body(ownExerciseSchema), async (c) => {
@@ -98,10 +97,11 @@ export const practiceRoutes = new Hono<Env>()
   .post('/exercises/retire', body(retireSchema), async (c) => {
     const { id, isRetired } = c.req.valid('json');
     keepsExercise(c.var.practitioner, id);
-    await withAudit(c, { action: retiring('exercise', isRetired), subject: id, detail: {} }, (em) =>
-      em.nativeUpdate(ExerciseEntity, { id }, { retiredAtMs: isRetired ? c.var.nowMs : null }),
+    const kept = await c.var.em.findOne(ExerciseEntity, { id });
+    if (!kept) throw notFound('This exercise');
+    return retire(c, 'exercise', { id, label: kept.exercise.label, isRetired }, (em, mark) =>
+      em.nativeUpdate(ExerciseEntity, { id }, mark),
     );
-    return c.json(await told(c));
   })
 
   .post('/measures', body(ownMeasureSchema), async (c) => {
@@ -135,15 +135,29 @@ export const practiceRoutes = new Hono<Env>()
 
   .post('/templates/retire', body(retireSchema), async (c) => {
     const { id, isRetired } = c.req.valid('json');
-    await withAudit(c, { action: retiring('template', isRetired), subject: id, detail: {} }, (em) =>
-      em.nativeUpdate(TemplateEntity, { id }, { retiredAtMs: isRetired ? c.var.nowMs : null }),
+    const kept = await c.var.em.findOne(TemplateEntity, { id });
+    if (!kept) throw notFound('This template');
+    return retire(c, 'template', { id, label: kept.name, isRetired }, (em, mark) =>
+      em.nativeUpdate(TemplateEntity, { id }, mark),
     );
-    return c.json(await told(c));
   });
 
-/** What the audit calls it that something is taken out of use, or brought back. */
-const retiring = <What extends 'kit' | 'exercise' | 'template'>(what: What, isRetired: boolean) =>
-  `${what}-${isRetired ? 'retired' : 'brought-back'}` as const;
+/**
+ * Takes something the practice keeps out of use, or brings it back. It is marked and nothing else, so that what was changed of it
+ * since is not written over.
+ */
+async function retire(
+  c: Context<Env>,
+  what: 'kit' | 'exercise' | 'template',
+  { id, label, isRetired }: { id: string; label: string; isRetired: boolean },
+  write: (em: EntityManager, mark: { retiredAtMs: number | null }) => Promise<unknown>,
+) {
+  const action = `${what}-${isRetired ? 'retired' : 'brought-back'}` as const;
+  await withAudit(c, { action, subject: id, detail: { label } }, (em) =>
+    write(em, { retiredAtMs: isRetired ? c.var.nowMs : null }),
+  );
+  return c.json(await told(c));
+}
 
 // What a pressure rests on is a clinician's to change; weights, straps and exercises of one's own are not (rule SCR-4).
 function keepsKit(practitioner: Env['Variables']['practitioner'], list: KitList): void {

@@ -1,8 +1,15 @@
 import { t } from '@lingui/core/macro';
 import { Dialog } from 'radix-ui';
+import { LINK_IDS, LINK_LABELS } from '#core/record/link';
 import { told } from '../language/told';
 import { ACTION_IDS, ACTIONS, WHERE } from '../state/actions';
 import { BENCH_LETTERS, keyWords, PLACES } from '../state/places';
+
+const BENCHES = [
+  ...LINK_IDS.map((id) => [id, LINK_LABELS[id]] as const),
+  ['outcomes', t`Outcomes`],
+  ['log', t`Log`],
+] as const;
 
 /** The keys of the table of actions where they work, and those that go somewhere. */
 const SECTIONS: { heading: string; lines: { written: string; words: string }[] }[] = [
@@ -13,9 +20,9 @@ const SECTIONS: { heading: string; lines: { written: string; words: string }[] }
   {
     heading: t`To go somewhere`,
     lines: [
-      ...Object.entries(BENCH_LETTERS).map(([bench, letter]) => ({
-        written: keyWords(letter),
-        words: t`A person: ${bench}`,
+      ...BENCHES.map(([bench, label]) => ({
+        written: keyWords(BENCH_LETTERS[bench]),
+        words: t`A person: ${told(label)}`,
       })),
       ...PLACES.flatMap(({ label, letter }) =>
         letter === undefined ? [] : [{ written: keyWords(letter), words: told(label) }],

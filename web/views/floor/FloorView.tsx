@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { attentionOf, compareAttention } from '#core/session/attention';
 import type { Intent } from '#core/session/decide/intent';
+import { STOPPED_BY_KEY } from '#core/session/events/stopped';
 import { nextStep } from '#core/session/next-step';
 import { actAndTell } from '../../act/act';
 import { type LiveSession, useOpenSessions } from '../../data/live-session';
@@ -74,7 +75,7 @@ export function FloorView() {
   useAction('loosen', () => inHandDo({ do: 'loosen' }));
   useAction('release', () => inHandDo({ do: 'release' }));
   useAction('together', startTogether);
-  useEscapeTwice(() => inHandDo({ do: 'stop', why: 'Stopped by the operator' }));
+  useEscapeTwice(() => inHandDo({ do: 'stop', why: STOPPED_BY_KEY }));
   return (
     <div className="p-4">
       <header className="flex flex-wrap items-baseline justify-between gap-x-6">

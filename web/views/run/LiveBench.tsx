@@ -5,6 +5,7 @@ import { compile } from '#core/plan/compile';
 import { lighterWords } from '#core/plan/lighter';
 import { isByFeel, type Plan, plannedKg } from '#core/plan/plan';
 import { TAKE_BACK_MS } from '#core/session/events';
+import { STOPPED_BY_KEY } from '#core/session/events/stopped';
 import { inHand } from '#core/session/in-hand';
 import { liveTimeline } from '#core/session/live-timeline';
 import { nextStep } from '#core/session/next-step';
@@ -67,7 +68,7 @@ export function LiveBench({ session: { view, log, state } }: { session: LiveSess
 
   const doNext = () => act({ do: 'next' });
   const release = () => inflated.length > 0 && act({ do: 'release' });
-  const stop = () => !state.stopped && act({ do: 'stop', why: 'Stopped by the operator' });
+  const stop = () => !state.stopped && act({ do: 'stop', why: STOPPED_BY_KEY });
   useSpace(doNext);
   useAction('release', release);
   useAction('loosen', () => act({ do: 'loosen' }));
