@@ -1,7 +1,7 @@
 import { z } from 'zod';
 
-/** Everything that is written down when it is done, by the name it has in the audit. */
-export const AUDIT_ACTIONS = [
+/** What is about coming in and looking: entries of this installation, which go with no archive and are no work on a record. */
+export const ABOUT_ACCESS = [
   'looked-at',
   'printed',
   'refused',
@@ -15,6 +15,11 @@ export const AUDIT_ACTIONS = [
   'passphrase-changed',
   'pin-changed',
   'codes-changed',
+] as const;
+
+/** Everything that is written down when it is done, by the name it has in the audit. */
+export const AUDIT_ACTIONS = [
+  ...ABOUT_ACCESS,
   'settings-changed',
   'kit-kept',
   'kit-retired',

@@ -1,7 +1,7 @@
 import type { Locator, Page } from '@playwright/test';
 import type { PeoplePage } from '#contract/client';
 import { expect, test } from './nervato';
-import { runLive } from './views';
+import { measureATrial, runLive } from './views';
 
 // Every view answers its question without being scrolled, on a desk, on a tablet and in a hand.
 
@@ -53,6 +53,13 @@ test('every view answers its question without being scrolled, on a desk, a table
     await page.goto(of ? `/people/${people.find(({ name }) => name === of)?.id}${at}` : at);
     await expectInSight(page, `${of ?? ''} ${at}`, inSight(page));
   }
+});
+
+test('two trials give their pressure, and the way to record it, without being scrolled', async ({ page }) => {
+  await page.goto('/');
+  await measureATrial(page);
+  const recorded = page.getByRole('button', { name: /^Record \d/ });
+  await expectInSight(page, 'two trials', [page.getByText('Limb occlusion pressure'), recorded], [DESK]);
 });
 
 test('a set that is run shows what is next, its strip and the ways out on every screen', async ({ page }) => {

@@ -42,7 +42,7 @@ const bringATable: View['open'] = async (page) => {
   await expect(page.getByText('Nobody is called Rufus Tarnhelm.')).toBeVisible();
 };
 
-const measureATrial: View['open'] = async (page) => {
+export const measureATrial: View['open'] = async (page) => {
   await bench('Odalys Ferrant', 'Measure', 'Inflate in steps')(page);
   for (const [trial, gone, back] of [
     [1, 180, 172],

@@ -15,23 +15,6 @@ export type AuditRow = {
   detail: string;
 };
 
-/** What is about coming in and looking: entries of this installation, which go with no archive and are no work on a record. */
-export const ABOUT_ACCESS: readonly AuditAction[] = [
-  'looked-at',
-  'printed',
-  'refused',
-  'signed-in',
-  'sign-in-refused',
-  'signed-out',
-  'switched-to',
-  'account-opened',
-  'account-changed',
-  'account-ended',
-  'passphrase-changed',
-  'pin-changed',
-  'codes-changed',
-];
-
 /** Writes an audit entry beside the write it is of, in the same transaction. */
 export function writeAudit(
   prepare: Prepare,

@@ -1,4 +1,4 @@
-import { ABOUT_ACCESS } from '../../db/audit';
+import { ABOUT_ACCESS } from '#contract/audit';
 
 /** What the audit says of copies going out and coming in, and of who came in and looked: not in archives. */
 export const NOT_IN_ARCHIVES: readonly string[] = [

@@ -203,9 +203,7 @@ export function MeasureCuff({
           current={current}
           onChange={(place, row) => act({ do: 'type', place, row })}
         />
-        {trials.length > 0 ? (
-          <BracketAxis trials={trials} estimate={estimate} expectedMmHg={expectedMmHg} />
-        ) : (
+        {trials.length === 0 && (
           <p className="max-w-prose text-[15px] text-quiet">
             <Trans>
               Expect about <span className="figures">{Math.round(expectedMmHg)}</span> mmHg for this girth and
@@ -222,11 +220,6 @@ export function MeasureCuff({
           </div>
         )}
         {estimate && <p className="max-w-prose">{told(estimate.advice.words)}</p>}
-        {estimate && other && (
-          <p className="max-w-prose text-[15px] text-quiet">
-            {told(sideDifferenceWords(limb, estimate.pressure.value, other.pressure.value))}
-          </p>
-        )}
         {trials.length > 0 && !estimate && (
           <FieldError>
             {t`Rising and falling cannot both be right: take another trial.`} <Why rule="LOP-2" />
@@ -245,6 +238,13 @@ export function MeasureCuff({
           >
             {t`Record ${estimate ? `${plain(estimate.pressure.value)} ± ${plain(estimate.uncertaintyMmHg)} mmHg` : t`pressure`}`}
           </Button>
+        )}
+        {/* How it came about stands beneath it. */}
+        {trials.length > 0 && <BracketAxis trials={trials} estimate={estimate} expectedMmHg={expectedMmHg} />}
+        {estimate && other && (
+          <p className="max-w-prose text-[15px] text-quiet">
+            {told(sideDifferenceWords(limb, estimate.pressure.value, other.pressure.value))}
+          </p>
         )}
       </div>
     </>
