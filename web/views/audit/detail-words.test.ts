@@ -1,3 +1,4 @@
+import fc from 'fast-check';
 import { expect, it } from 'vitest';
 import { EXERCISES } from '#core/protocol/exercises';
 import { UNITS } from '../../parts/units';
@@ -69,6 +70,18 @@ it.each<[string, Record<string, unknown>, string | null]>([
   ],
 ])('%s', (_, detail, words) => {
   expect(detailWords({ detail }, PRACTICE)).toBe(words);
+});
+
+it('whatever an entry of another release says, it is read or left out', () => {
+  const names = 'yes subjects guards sets repeats mark felt limb kind to item changes notWell measureId what';
+  const details = fc.dictionary(fc.constantFrom(...names.split(' ')), fc.jsonValue());
+  fc.assert(
+    fc.property(details, (detail) => {
+      const words = detailWords({ detail }, PRACTICE);
+      expect(words ?? 'nothing').not.toContain('[object');
+      expect(words).not.toBe('');
+    }),
+  );
 });
 
 it('what was done is found by the words it is shown by; another release’s by its own name', () => {

@@ -7,7 +7,7 @@ import type { Library } from '#core/protocol/exercises';
 import { LIMB_LABELS } from '#core/quantity/limb';
 import { exerciseLabel } from '#core/record/facts';
 import { RULES } from '#core/rules/catalogue';
-import type { ClearanceSubject } from '#core/screening/clearance';
+import { clearanceSubjectSchema } from '#core/screening/clearance';
 import { DAY_SIGNS } from '#core/screening/day-check';
 import { told } from '../../language/told';
 import { clearanceSubject } from '../../parts/clearance-subject';
@@ -57,8 +57,10 @@ const each =
       : null;
 
 const SIDES: Record<string, string> = { left: t`left`, right: t`right` };
-const SUBJECT: Read = (value) =>
-  typeof value === 'string' ? clearanceSubject(value as ClearanceSubject) : null;
+const SUBJECT: Read = (value) => {
+  const { data } = clearanceSubjectSchema.safeParse(value);
+  return data === undefined ? (typeof value === 'string' ? value : null) : clearanceSubject(data);
+};
 const RULE: Read = (value) =>
   typeof value === 'string'
     ? told((RULES as Record<string, { title: string }>)[value]?.title ?? value)
@@ -138,7 +140,13 @@ const READS: Record<string, Read> = {
   },
   reps: counted(t`1 repetition`, (reps) => t`${reps} repetitions`),
   loadKg: figure((kg, { mass }) => mass.words(kg)),
-  repeats: (value) => (Array.isArray(value) ? value.map((one) => plain(Number(one), 2)).join(' / ') : null),
+  repeats: (value) =>
+    Array.isArray(value)
+      ? value
+          .filter(Number.isFinite)
+          .map((one) => plain(one, 2))
+          .join(' / ') || null
+      : null,
   setting: said,
   goneMmHg: figure((mmHg) => t`pulse gone at ${plain(mmHg)} mmHg`),
   rung: said,

@@ -45,7 +45,7 @@ export function MeasureBench({ client }: { client: ClientRecord }) {
 
   return (
     <>
-      <section className="grid gap-x-8 gap-y-4 max-sm:gap-y-1 md:grid-cols-[18rem_1fr] md:grid-rows-[auto_1fr] xl:grid-cols-[18rem_17rem_1fr]">
+      <section className="grid gap-x-8 gap-y-4 max-sm:gap-y-1 md:grid-cols-[22rem_1fr] md:grid-rows-[auto_auto_1fr] xl:grid-cols-[18rem_17rem_1fr] xl:grid-rows-[auto_1fr]">
         <div className="md:row-span-2">
           <div className="max-sm:sr-only">
             <BenchHeading

@@ -170,7 +170,7 @@ export function MeasureCuff({
           />
         </PhoneFold>
       </div>
-      <div className="min-w-0 space-y-3">
+      <div className="min-w-0 space-y-3 md:row-span-2 xl:row-span-1">
         {methodFindings.map((finding) => (
           <FindingLine key={finding.message} finding={finding} />
         ))}
@@ -197,7 +197,7 @@ export function MeasureCuff({
           {pump && !pump.keepsPressure && t` This pump leaks once unplugged: read first.`}
         </p>
       </div>
-      <div className="min-w-0 space-y-4 md:col-span-2 xl:col-span-1">
+      <div className="min-w-0 space-y-4 md:col-start-1 md:row-start-3 xl:col-start-auto xl:row-start-auto">
         <TrialTable
           rows={rows}
           current={current}
