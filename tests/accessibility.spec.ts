@@ -1,4 +1,5 @@
 import { bringAxe, CONTRAST, wrongIn } from './axe';
+import { expectInSight } from './in-sight';
 import { expect, test } from './nervato';
 import { VIEWS } from './views';
 
@@ -49,6 +50,8 @@ for (const half of [0, 1]) {
             })
             .toEqual([]);
         }
+        for (const { screens, answers } of view.inSight?.(page) ?? [])
+          await expectInSight(page, view.name, answers, screens);
         if (usual) await page.setViewportSize(usual);
       });
     }

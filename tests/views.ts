@@ -1,9 +1,15 @@
-import type { Page } from '@playwright/test';
+import type { Locator, Page } from '@playwright/test';
 import { holdClock, passUntil } from './held-clock';
+import { DESK, SCREENS, TABLET } from './in-sight';
 import { acceptReviewIfAsked, checkOnTheDayIfAsked, chooseLink, expect, openPerson } from './nervato';
 
 /** A main view and how a practitioner gets there from the first page. */
-export type View = { name: string; open: (page: Page) => Promise<void> };
+export type View = {
+  name: string;
+  open: (page: Page) => Promise<void>;
+  /** What has to be in sight as it is then, on each of some screens. */
+  inSight?: (page: Page) => { screens: typeof SCREENS; answers: Locator[] }[];
+};
 
 const bench =
   (person: string, link: string, ready: RegExp | string): View['open'] =>
@@ -42,7 +48,7 @@ const bringATable: View['open'] = async (page) => {
   await expect(page.getByText('Nobody is called Rufus Tarnhelm.')).toBeVisible();
 };
 
-export const measureATrial: View['open'] = async (page) => {
+const measureATrial: View['open'] = async (page) => {
   await bench('Odalys Ferrant', 'Measure', 'Inflate in steps')(page);
   for (const [trial, gone, back] of [
     [1, 180, 172],
@@ -72,7 +78,7 @@ const practise: View['open'] = async (page) => {
   await page.waitForTimeout(2_000);
 };
 
-export const runLive: View['open'] = async (page) => {
+const runLive: View['open'] = async (page) => {
   await bench('Odalys Ferrant', 'Run', 'Open the session')(page);
   await holdClock(page);
   await page.keyboard.press('Space');
@@ -196,7 +202,19 @@ export const VIEWS: View[] = [
       await page.getByLabel('Girth of the left thigh').fill('54.5');
     },
   },
-  { name: 'measure', open: measureATrial },
+  {
+    name: 'measure',
+    open: measureATrial,
+    inSight: (page) => [
+      {
+        screens: [DESK, TABLET],
+        answers: [
+          page.getByText('Limb occlusion pressure'),
+          page.getByRole('button', { name: /^Record \d/ }),
+        ],
+      },
+    ],
+  },
   { name: 'pressures', open: pressureHistory },
   { name: 'by-feel', open: bench('Leocadia Brandt', 'Measure', 'By feel only') },
   {
@@ -231,7 +249,25 @@ export const VIEWS: View[] = [
     },
   },
   { name: 'run', open: bench('Odalys Ferrant', 'Run', 'Sessions on record') },
-  { name: 'live', open: runLive },
+  {
+    name: 'live',
+    open: runLive,
+    inSight: (page) => {
+      const main = page.getByRole('main');
+      const figure = page.getByTestId('reps').or(page.getByText('rest left', { exact: true }));
+      return [
+        {
+          screens: SCREENS,
+          answers: [
+            figure.first(),
+            main.getByRole('button', { name: /^Release/ }).first(),
+            main.getByRole('button', { name: /^Stop/ }),
+          ],
+        },
+        { screens: [DESK], answers: [main.locator('svg:has(pattern)').last()] },
+      ];
+    },
+  },
   { name: 'floor', open: floor },
   { name: 'record', open: aRecord },
   { name: 'outcomes', open: besideTheChain('Eskil Rowanwood', 'Outcomes', 'Pain on the provoking test') },

@@ -28,8 +28,8 @@ export function SaveLine() {
       )}
       {unsent === 0 ? (
         <p className="text-[14px] text-quiet">
-          <span className="max-sm:sr-only">{t`All saved on the server`}</span>
-          <span aria-hidden className="sm:hidden">
+          <span className="max-lg:sr-only">{t`All saved on the server`}</span>
+          <span aria-hidden className="lg:hidden">
             {t`Saved`}
           </span>
         </p>

@@ -45,7 +45,9 @@ export function Chain({
       aria-label={t`Chain`}
       className={`mt-3 px-6 print:hidden ${low === 'always' ? 'xl:grid xl:grid-cols-[1fr_auto] xl:items-stretch xl:gap-x-6' : ''}`}
     >
-      <ol className="grid grid-cols-3 border-y border-ink/40 lg:grid-cols-6">
+      <ol
+        className={`grid grid-cols-3 border-y border-ink/40 lg:grid-cols-6 ${low === 'always' ? 'md:grid-cols-6' : ''}`}
+      >
         {client.chain.map((link) => (
           <li key={link.id} className="border-rule not-last:border-r">
             <Tip words={told(link.reason)}>
