@@ -54,6 +54,17 @@ it.each<[string, Record<string, unknown>, string | null]>([
     'Surgery in the last 12 weeks',
   ],
   [
+    'what no table knows as it stands',
+    {
+      kind: '__proto__',
+      side: 'toString',
+      guards: ['__proto__', 'X-1'],
+      notWell: ['constructor'],
+      limb: 'tail',
+    },
+    'tail · constructor · __proto__; X-1',
+  ],
+  [
     'guards by what they ask, and why they were passed',
     { id: 'x', guards: ['PRS-4'], reason: 'Deckhand, used to it' },
     'Newcomer ramp · Deckhand, used to it',

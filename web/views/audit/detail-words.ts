@@ -23,11 +23,15 @@ export type OfPractice = {
 };
 
 type Detail = AuditEntry['detail'];
-/** How a part of an entry reads; null where it says nothing to a person. */
+/** How a part of an entry reads; null or empty where it says nothing to a person. */
 type Read = (value: unknown, practice: OfPractice, detail: Detail) => string | null;
 
+/** What a table calls something; nothing where it does not know it, be it called as every object's own parts are. */
+const calls = <T>(table: Readonly<Record<string, T>>, id: string): T | undefined =>
+  Object.hasOwn(table, id) ? table[id] : undefined;
+
 /** What somebody has written: it is never told in another language. */
-const written: Read = (value) => (typeof value === 'string' && value !== '' ? value : null);
+const written: Read = (value) => (typeof value === 'string' ? value : null);
 const said: Read = (value) => (typeof value === 'string' ? told(value) : null);
 const figure =
   (words: (figure: number, practice: OfPractice) => string): Read =>
@@ -38,11 +42,11 @@ const counted = (one: string, many: (figure: number) => string): Read =>
 const named =
   (words: Record<string, string>): Read =>
   (value) =>
-    typeof value === 'string' ? (words[value] ?? value) : null;
+    typeof value === 'string' ? (calls(words, value) ?? value) : null;
 const labelled =
   (labels: Record<string, string>): Read =>
   (value) =>
-    typeof value === 'string' ? told(labels[value] ?? value) : null;
+    typeof value === 'string' ? told(calls(labels, value) ?? value) : null;
 const part =
   (name: string, read: Read): Read =>
   (value, practice, detail) =>
@@ -53,21 +57,19 @@ const each =
   (read: Read): Read =>
   (value, practice, detail) =>
     Array.isArray(value)
-      ? value.flatMap((one) => read(one, practice, detail) ?? []).join('; ') || null
+      ? value.flatMap((one) => read(one, practice, detail) || []).join('; ') || null
       : null;
 
 const SIDES: Record<string, string> = { left: t`left`, right: t`right` };
-const SUBJECT: Read = (value) => {
+const SUBJECT: Read = (value, practice, detail) => {
   const { data } = clearanceSubjectSchema.safeParse(value);
-  return data === undefined ? (typeof value === 'string' ? value : null) : clearanceSubject(data);
+  return data === undefined ? written(value, practice, detail) : clearanceSubject(data);
 };
 const RULE: Read = (value) =>
-  typeof value === 'string'
-    ? told((RULES as Record<string, { title: string }>)[value]?.title ?? value)
-    : null;
+  typeof value === 'string' ? told(calls<{ title: string }>(RULES, value)?.title ?? value) : null;
 const SETS = counted(t`1 set`, (sets) => t`${sets} sets`);
 const DAY_SIGN: Read = (value) =>
-  typeof value === 'string' ? told((DAY_SIGNS as Record<string, { no: string }>)[value]?.no ?? value) : null;
+  typeof value === 'string' ? told(calls<{ no: string }>(DAY_SIGNS, value)?.no ?? value) : null;
 
 const KINDS: Record<string, string> = {
   screening: t`a screening`,
@@ -101,7 +103,7 @@ const CHANGED: Record<string, string> = {
 const changed: Read = (value) =>
   typeof value === 'object' && value !== null
     ? Object.keys(value)
-        .flatMap((name) => CHANGED[name] ?? [])
+        .flatMap((name) => calls(CHANGED, name) ?? [])
         .join(', ') || null
     : null;
 
@@ -111,14 +113,14 @@ const READS: Record<string, Read> = {
   other: part('name', written),
   to: changed,
   change: changed,
-  kind: (value) => (typeof value === 'string' ? (KINDS[value] ?? null) : null),
+  kind: (value) => (typeof value === 'string' ? (calls(KINDS, value) ?? null) : null),
   item: part('label', written),
   exercise: part('label', written),
   measure: part('label', written),
   measureId: (value, { ownMeasures }) =>
     typeof value === 'string' ? told(measureOf(measureBook(ownMeasures), value).label) : null,
   exerciseId: (value, practice) => (typeof value === 'string' ? told(exerciseLabel(practice, value)) : null),
-  side: (value) => (typeof value === 'string' ? (SIDES[value] ?? null) : null),
+  side: (value) => (typeof value === 'string' ? (calls(SIDES, value) ?? null) : null),
   limb: labelled(LIMB_LABELS),
   girthCm: figure((cm, { length }) => length.words(cm)),
   label: written,
@@ -180,6 +182,6 @@ const READS: Record<string, Read> = {
 
 /** What an entry says besides, on one line, in the practice's units; null where it says nothing to a person. */
 export function detailWords({ detail }: Pick<AuditEntry, 'detail'>, practice: OfPractice): string | null {
-  const parts = Object.entries(READS).flatMap(([name, read]) => read(detail[name], practice, detail) ?? []);
+  const parts = Object.entries(READS).flatMap(([name, read]) => read(detail[name], practice, detail) || []);
   return parts.length === 0 ? null : parts.join(' · ');
 }
