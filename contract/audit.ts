@@ -18,67 +18,65 @@ export const ABOUT_ACCESS = [
 ] as const;
 
 /** Everything that is written down when it is done, by the name it has in the audit. */
-export const AUDIT_ACTIONS = [
-  ...ABOUT_ACCESS,
-  'settings-changed',
-  'kit-kept',
-  'kit-retired',
-  'kit-brought-back',
-  'exercise-kept',
-  'exercise-retired',
-  'exercise-brought-back',
-  'template-kept',
-  'template-retired',
-  'template-brought-back',
-  'measure-described',
-  'archive-taken-out',
-  'taken-in',
-  'taken-back',
-  'calendar-address-made',
-  'calendar-address-ended',
-  'practised',
-  'client-added',
-  'person-changed',
-  'merged',
-  'erased',
-  'retracted',
-  'screened',
-  'clearance-recorded',
-  'consent-recorded',
-  'checked-on-the-day',
-  'hold-lifted',
-  'shelf-life-set',
-  'fitted',
-  'tightened-by-feel',
-  'occlusion-pressure-measured',
-  'quick-checked',
-  'strength-tested',
-  'strength-tested-past-guard',
-  'heavy-work-kept',
-  'prescribed',
-  'prescribed-past-guard',
-  'prescribed-by-review',
-  're-targeted',
-  'plan-changed',
-  'rung-entered',
-  'block-kept',
-  'block-kept-past-guard',
-  'session-opened',
-  'session-opened-past-guard',
-  'events-appended',
-  'session-entered-later',
-  'outcome-kept',
-  'outcome-withdrawn',
-  'comparison-begun',
-  'comparison-ended',
-  'report-issued',
-  'report-printed',
-  'adverse-event-kept',
-  'home-link-made',
-  'home-link-ended',
-  'told-from-home',
-] as const;
-export type AuditAction = (typeof AUDIT_ACTIONS)[number];
+export type AuditAction =
+  | (typeof ABOUT_ACCESS)[number]
+  | 'settings-changed'
+  | 'kit-kept'
+  | 'kit-retired'
+  | 'kit-brought-back'
+  | 'exercise-kept'
+  | 'exercise-retired'
+  | 'exercise-brought-back'
+  | 'template-kept'
+  | 'template-retired'
+  | 'template-brought-back'
+  | 'measure-described'
+  | 'archive-taken-out'
+  | 'taken-in'
+  | 'taken-back'
+  | 'calendar-address-made'
+  | 'calendar-address-ended'
+  | 'practised'
+  | 'client-added'
+  | 'person-changed'
+  | 'merged'
+  | 'erased'
+  | 'retracted'
+  | 'screened'
+  | 'clearance-recorded'
+  | 'consent-recorded'
+  | 'checked-on-the-day'
+  | 'hold-lifted'
+  | 'shelf-life-set'
+  | 'fitted'
+  | 'tightened-by-feel'
+  | 'occlusion-pressure-measured'
+  | 'quick-checked'
+  | 'strength-tested'
+  | 'strength-tested-past-guard'
+  | 'heavy-work-kept'
+  | 'prescribed'
+  | 'prescribed-past-guard'
+  | 'prescribed-by-review'
+  | 're-targeted'
+  | 'plan-changed'
+  | 'rung-entered'
+  | 'block-kept'
+  | 'block-kept-past-guard'
+  | 'session-opened'
+  | 'session-opened-past-guard'
+  | 'events-appended'
+  | 'session-entered-later'
+  | 'outcome-kept'
+  | 'outcome-withdrawn'
+  | 'comparison-begun'
+  | 'comparison-ended'
+  | 'report-issued'
+  | 'report-printed'
+  | 'adverse-event-kept'
+  | 'home-link-made'
+  | 'home-link-ended'
+  | 'told-from-home';
 
 /** Which entries of the audit are asked for, newest first. */
 export const auditQuerySchema = z.object({
@@ -110,7 +108,7 @@ export type AuditEntry = {
   practitionerId: string;
   /** Their name; of somebody who is on record no longer, or of nobody, the id. */
   practitionerName: string;
-  /** One of `AUDIT_ACTIONS`, or what another release called it. */
+  /** An `AuditAction`, or what another release called it. */
   action: string;
   subject: string;
   /** Whom it is about, where it is about a person or a session of theirs. */

@@ -13,11 +13,20 @@ export type AtMark = {
 const STEPS = { marks: 'mark', turns: 'turn', squeezes: 'squeeze' } as const;
 
 /**
+ * The place, as it is in a plan or as it is stored, where what is not said is said to be marks and null.
  * @example markWords({ mark: 6 }) //=> 'mark 6'
  * @example markWords({ mark: 4, counts: 'turns', tension: 'stretched by half' }) //=> '4 turns, stretched by half'
  */
-export function markWords({ mark, counts, tension }: AtMark): string {
-  if (!counts) return `mark ${mark}`;
+export function markWords({
+  mark,
+  counts = 'marks',
+  tension,
+}: {
+  mark: number;
+  counts?: Counted | 'marks' | undefined;
+  tension?: string | null | undefined;
+}): string {
+  if (counts === 'marks') return `mark ${mark}`;
   const words = `${mark} ${mark === 1 ? STEPS[counts] : counts}`;
   return tension ? `${words}, ${tension}` : words;
 }

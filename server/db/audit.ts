@@ -6,6 +6,9 @@ import type { Prepare } from './sqlite';
 /** What a write is called in the audit, and the record it concerns. */
 export type AuditNote = { action: AuditAction; subject: string; detail?: Record<string, unknown> };
 
+/** The same where whoever keeps it knows the record. */
+export type NoteOnRecord = Omit<AuditNote, 'subject'>;
+
 /** A row of the audit before it is in the chain; `detail` is JSON. */
 export type AuditRow = {
   atMs: number;

@@ -5,7 +5,7 @@ import type { Finding } from '#core/findings/finding';
 import type { Plan } from '#core/plan/plan';
 import type { PrescriptionFact } from '#core/record/facts';
 import type { Env } from '../context';
-import type { AuditNote } from './audit';
+import type { NoteOnRecord } from './audit';
 import { CoursePlanEntity, PrescriptionEntity } from './entities';
 import { withAudit } from './with-audit';
 
@@ -24,7 +24,7 @@ export type VersionToKeep = {
 /** Keeps a signed version, and the plan it begins where it is the first. @param note its audit entry, but for the version's id */
 export async function keepVersion(
   c: Context<Env>,
-  note: Omit<AuditNote, 'subject'>,
+  note: NoteOnRecord,
   { coursePlan, ...version }: VersionToKeep,
 ): Promise<void> {
   const [exercise] = version.plan.exercises;

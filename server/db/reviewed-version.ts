@@ -2,7 +2,7 @@ import type { Context } from 'hono';
 import { whatReviewAsks } from '#core/record/binding-review';
 import { versionInForce } from '#core/record/plans-in-force';
 import type { Env } from '../context';
-import type { AuditNote } from './audit';
+import type { NoteOnRecord } from './audit';
 import { readClient } from './client-facts';
 import { readKit } from './kit';
 import { findingsOf, keepVersion } from './prescriptions';
@@ -22,7 +22,7 @@ export async function keepReviewedVersion(c: Context<Env>, session: SessionHead)
   if (asks?.kind !== 'version' || asks.session.id !== session.id || !asks.plan || asks.against.length > 0)
     return;
   const { plan, changes } = asks;
-  const note: Omit<AuditNote, 'subject'> = {
+  const note: NoteOnRecord = {
     action: 'prescribed-by-review',
     detail: { from: prescribed.id, sessionId: session.id, changes },
   };

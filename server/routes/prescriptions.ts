@@ -10,7 +10,7 @@ import { versionInForce } from '#core/record/plans-in-force';
 import { recheck } from '#core/record/recheck';
 import { passGuards } from '../access/guards';
 import type { Env } from '../context';
-import type { AuditNote } from '../db/audit';
+import type { NoteOnRecord } from '../db/audit';
 import { readClient } from '../db/client-facts';
 import { readKit } from '../db/kit';
 import { findingsOf, keepVersion, type VersionToKeep } from '../db/prescriptions';
@@ -29,7 +29,7 @@ export const prescriptionRoutes = new Hono<Env>()
     const basis = basisOf(client.facts, kit, c.var.practitioner.role, c.var.nowMs);
     const { plan, findings } = composeOrRefuse(session, basis);
     const { guards, reason } = passGuards(findings, c.var.practitioner, overrideReason);
-    const note: Omit<AuditNote, 'subject'> = {
+    const note: NoteOnRecord = {
       action: guards.length > 0 ? 'prescribed-past-guard' : 'prescribed',
       detail: { guards: guards.map(({ rule }) => rule), reason },
     };
@@ -59,7 +59,7 @@ export const prescriptionRoutes = new Hono<Env>()
       throw new Problem(409, 'Nothing to re-target', 'The measurements in force confirm the plan as it is.');
     }
     const changes = findings.filter(({ rule }) => rule === 'PRS-8').map(({ message }) => message);
-    const note: Omit<AuditNote, 'subject'> = {
+    const note: NoteOnRecord = {
       action: 're-targeted',
       detail: { from: prescription.id, changes },
     };

@@ -133,8 +133,6 @@ export const GERMAN_SMALL_WORDS: readonly Pair[] = [
   ['{0} to {1}', '{0} bis {1}'],
   ['{0} and {1}', '{0} und {1}'],
   ['{0} mmHg', '{0} mmHg'],
-  ['{0} repetitions', '{0} Wiederholungen'],
-  ['felt {0} of 10', 'gefühlt {0} von 10'],
   ['load {0}', 'Last {0}'],
   ['pressure {0}', 'Druck {0}'],
   ['{0} → {1}', '{0} → {1}'],

@@ -14,9 +14,9 @@ import { Button } from './Button';
 import { bySchema } from './by-schema';
 import { Choice } from './Choice';
 import { ExercisePicker } from './ExercisePicker';
-import { exerciseAndSide } from './exercise-and-side';
 import { Field, FieldError } from './Field';
 import { dayAndTime } from './format';
+import { heavyWorkWords } from './heavy-work-words';
 import { useUnits } from './units';
 import { reads, useFields } from './use-fields';
 import { Why } from './Why';
@@ -39,7 +39,7 @@ export function HeavyWorkLine({ client }: { client: ClientRecord }) {
     write.mutate({ ...work, atMs: Math.round(serverNow()) }, { onSuccess: () => setOpen(false) });
   const done = [...client.facts.heavyWork].sort((a, b) => b.atMs - a.atMs);
   const words = ({ effort, ...work }: HeavyWork) =>
-    `${exerciseAndSide(client.facts, work)} ${work.sets} × ${work.reps} × ${mass.words(work.loadKg)}${effort === null ? '' : t`, effort ${effort}`}`;
+    `${heavyWorkWords(client.facts, work, mass)}${effort === null ? '' : t`, effort ${effort}`}`;
   return (
     <section aria-label={t`Heavy work`} className="max-w-3xl space-y-2">
       <h3 className="font-semibold">{t`Heavy work`}</h3>

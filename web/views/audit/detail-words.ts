@@ -30,23 +30,22 @@ type Read = (value: unknown, practice: OfPractice, detail: Detail) => string | n
 const calls = <T>(table: Readonly<Record<string, T>>, id: string): T | undefined =>
   Object.hasOwn(table, id) ? table[id] : undefined;
 
-/** What somebody has written: it is never told in another language. */
-const written: Read = (value) => (typeof value === 'string' ? value : null);
-const said: Read = (value) => (typeof value === 'string' ? told(value) : null);
+const text =
+  (words: (text: string, practice: OfPractice) => string | null): Read =>
+  (value, practice) =>
+    typeof value === 'string' ? words(value, practice) : null;
 const figure =
   (words: (figure: number, practice: OfPractice) => string): Read =>
   (value, practice) =>
     typeof value === 'number' ? words(value, practice) : null;
 const counted = (one: string, many: (figure: number) => string): Read =>
   figure((count) => (count === 1 ? one : many(count)));
-const named =
-  (words: Record<string, string>): Read =>
-  (value) =>
-    typeof value === 'string' ? (calls(words, value) ?? value) : null;
-const labelled =
-  (labels: Record<string, string>): Read =>
-  (value) =>
-    typeof value === 'string' ? told(calls(labels, value) ?? value) : null;
+/** What somebody has written: it is never told in another language. */
+const written = text((value) => value);
+const said = text((value) => told(value));
+const named = (words: Record<string, string>): Read => text((value) => calls(words, value) ?? value);
+const labelled = (labels: Record<string, string>): Read =>
+  text((value) => told(calls(labels, value) ?? value));
 const part =
   (name: string, read: Read): Read =>
   (value, practice, detail) =>
@@ -60,16 +59,13 @@ const each =
       ? value.flatMap((one) => read(one, practice, detail) || []).join('; ') || null
       : null;
 
-const SIDES: Record<string, string> = { left: t`left`, right: t`right` };
 const SUBJECT: Read = (value, practice, detail) => {
   const { data } = clearanceSubjectSchema.safeParse(value);
   return data === undefined ? written(value, practice, detail) : clearanceSubject(data);
 };
-const RULE: Read = (value) =>
-  typeof value === 'string' ? told(calls<{ title: string }>(RULES, value)?.title ?? value) : null;
+const RULE = text((value) => told(calls<{ title: string }>(RULES, value)?.title ?? value));
 const SETS = counted(t`1 set`, (sets) => t`${sets} sets`);
-const DAY_SIGN: Read = (value) =>
-  typeof value === 'string' ? told(calls<{ no: string }>(DAY_SIGNS, value)?.no ?? value) : null;
+const DAY_SIGN = text((value) => told(calls<{ no: string }>(DAY_SIGNS, value)?.no ?? value));
 
 const KINDS: Record<string, string> = {
   screening: t`a screening`,
@@ -113,14 +109,13 @@ const READS: Record<string, Read> = {
   other: part('name', written),
   to: changed,
   change: changed,
-  kind: (value) => (typeof value === 'string' ? (calls(KINDS, value) ?? null) : null),
+  kind: text((value) => calls(KINDS, value) ?? null),
   item: part('label', written),
   exercise: part('label', written),
   measure: part('label', written),
-  measureId: (value, { ownMeasures }) =>
-    typeof value === 'string' ? told(measureOf(measureBook(ownMeasures), value).label) : null,
-  exerciseId: (value, practice) => (typeof value === 'string' ? told(exerciseLabel(practice, value)) : null),
-  side: (value) => (typeof value === 'string' ? (calls(SIDES, value) ?? null) : null),
+  measureId: text((id, { ownMeasures }) => told(measureOf(measureBook(ownMeasures), id).label)),
+  exerciseId: text((id, practice) => told(exerciseLabel(practice, id))),
+  side: text((side) => (side === 'left' || side === 'right' ? told(side) : null)),
   limb: labelled(LIMB_LABELS),
   girthCm: figure((cm, { length }) => length.words(cm)),
   label: written,
@@ -157,7 +152,7 @@ const READS: Record<string, Read> = {
       ? t`nothing answered with yes`
       : each(SUBJECT)(value, practice, detail),
   subjects: each(SUBJECT),
-  givenBy: (value) => (typeof value === 'string' ? t`by ${value}` : null),
+  givenBy: text((name) => t`by ${name}`),
   decision: named({ agreed: t`they agreed`, withdrawn: t`they took it back` }),
   read: named({ 'on-screen': t`read on screen`, 'on-paper': t`read on paper` }),
   notWell: each(DAY_SIGN),

@@ -31,6 +31,7 @@ import { useGuards } from '../../parts/use-guards';
 import { usePlanInHand } from '../../parts/use-plan-in-hand';
 import { Why } from '../../parts/Why';
 import { FormulaDots } from './FormulaDots';
+import { sameTest } from './same-test';
 import { TestsOnRecord } from './TestsOnRecord';
 
 const typedWith = (parse: (typed: string) => number) => ({
@@ -72,11 +73,7 @@ export function LoadBench({ client }: { client: ClientRecord }) {
       (fact) => fact.exerciseId === values.exerciseId && fact.side !== values.side && fact.side !== 'both',
     ),
   );
-  const ofThisSide = newest(
-    client.facts.strengthTests.filter(
-      (fact) => fact.exerciseId === values.exerciseId && fact.side === values.side,
-    ),
-  );
+  const ofThisSide = newest(client.facts.strengthTests.filter((fact) => sameTest(fact, values)));
   const result = test.success ? oneRepMax(test.data) : null;
   const exercise = library[values.exerciseId];
   const findings = exercise

@@ -12,6 +12,7 @@ import { useOneRepMaxesLike } from '../../data/history';
 import { told } from '../../language/told';
 import { exerciseAndSide } from '../../parts/exercise-and-side';
 import { useUnits } from '../../parts/units';
+import { sameTest } from './same-test';
 
 const HistoryChart = lazy(() =>
   import('../../parts/HistoryChart').then(({ HistoryChart }) => ({ default: HistoryChart })),
@@ -62,9 +63,6 @@ export function TestsOnRecord({ client }: { client: ClientRecord }) {
     </section>
   );
 }
-
-const sameTest = (a: StrengthFact, b: StrengthFact): boolean =>
-  a.exerciseId === b.exerciseId && a.side === b.side;
 
 /** How the 1RM of an exercise and side came along. */
 function TestHistory({ client, fact }: { client: ClientRecord; fact: StrengthFact }) {

@@ -8,6 +8,7 @@ import { told } from '../../language/told';
 import { clearanceSubject } from '../../parts/clearance-subject';
 import { exerciseAndSide } from '../../parts/exercise-and-side';
 import { plain } from '../../parts/format';
+import { heavyWorkWords } from '../../parts/heavy-work-words';
 import type { Measure } from '../../parts/units';
 
 /** How an entry of a record reads in one line: in the practice's units, with its own names of exercises. */
@@ -33,13 +34,8 @@ export function entryWords(
     case 'fit':
       return `${limb}: ${length.words(tells.girthCm)}, ${tells.label}`;
     case 'tightness': {
-      const { label, mark, counts, tension, felt } = tells;
-      const place = markWords({
-        mark,
-        counts: counts === 'marks' ? undefined : counts,
-        tension: tension ?? undefined,
-      });
-      return t`${limb}: ${label}, ${told(place)}, felt ${felt} of 10`;
+      const { label, felt } = tells;
+      return t`${limb}: ${label}, ${told(markWords(tells))}, felt ${felt} of 10`;
     }
     case 'occlusion-pressure':
       return `${limb}, ${told(tells.position)}: ${plain(tells.pressureMmHg)} mmHg, ${tells.label}`;
@@ -48,7 +44,7 @@ export function entryWords(
     case 'strength-test':
       return t`${exerciseAndSide(facts, tells)}: ${mass.words(tells.loadKg)}, ${tells.reps} repetitions`;
     case 'heavy-work':
-      return t`Heavy work: ${exerciseAndSide(facts, tells)} ${tells.sets} × ${tells.reps} × ${mass.words(tells.loadKg)}`;
+      return t`Heavy work: ${heavyWorkWords(facts, tells, mass)}`;
     case 'session':
       return SESSIONS[tells.state](told(tells.plan));
   }
