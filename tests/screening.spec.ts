@@ -141,6 +141,7 @@ test('the practice bench sets a case, hides the truth, and scores it', async ({ 
   await page.getByRole('button', { name: 'Start a case' }).click();
   // Whether its gauge is off is drawn by lot.
   await page.getByRole('button', { name: 'Gauge is not at zero' }).click();
+  await expect(page.getByTestId('practise-pressure')).toBeVisible();
   for (let press = 0; press < 12; press += 1) await page.keyboard.press('+');
   await expect(page.getByTestId('practise-pressure')).toContainText('120');
   await page.getByRole('button', { name: 'The person is talking' }).click();
@@ -156,6 +157,7 @@ test('the practice bench sets a case, hides the truth, and scores it', async ({ 
 test('a session is run on a simulated person by keys, and scored by what was done', async ({ page }) => {
   await page.goto('/practise');
   await page.getByRole('button', { name: 'Start a session' }).click();
+  await expect(page.getByTestId('session-pressure')).toBeVisible();
   for (let press = 0; press < 10; press += 1) await page.keyboard.press('+');
   await expect(page.getByTestId('session-pressure')).toContainText(/^(49|50)/);
   await page.keyboard.press('Space');

@@ -31,9 +31,11 @@ export function readDay(text: string, order: DateOrder): string | null {
 }
 
 /**
- * The orders in which a whole column of dates can be read; where there is more than one, somebody has to say.
+ * The orders in which a whole column of dates can be read: those with the fewest dates that are none. Where dots are written
+ * the day comes first, so between two orders the dots decide; between strokes or hyphens only the practice can say.
  * @example dateOrdersOf(['13/5/2026']) //=> ['day-month-year']
  * @example dateOrdersOf(['4/5/2026']) //=> ['day-month-year', 'month-day-year']
+ * @example dateOrdersOf(['4.5.2026']) //=> ['day-month-year']
  */
 export function dateOrdersOf(texts: readonly string[]): DateOrder[] {
   const typed = texts.filter((text) => text.trim() !== '');
@@ -41,5 +43,28 @@ export function dateOrdersOf(texts: readonly string[]): DateOrder[] {
   const misread = (order: DateOrder) => typed.filter((text) => readDay(text, order) === null).length;
   const least = Math.min(...orders.map(misread));
   if (typed.length === 0 || least === typed.length) return [];
-  return orders.filter((order) => misread(order) === least);
+  const found = orders.filter((order) => misread(order) === least);
+  const dates = typed.filter((text) => readDay(text, 'day-month-year') !== null);
+  const isDotted = dates.length > 0 && dates.every((text) => DOTTED.test(text.trim()));
+  return isDotted && found.includes('day-month-year') ? ['day-month-year'] : found;
+}
+
+const DOTTED = /^\d{1,2}\. ?\d{1,2}\. ?\d{2,4}/;
+
+/**
+ * The first date of a column that another order would read as another day, and the day it is read as; `null` where none is.
+ * @example ambiguousDay(['13/2/2026', '02/12/2026'], 'day-month-year') //=> { text: '02/12/2026', day: '2026-12-02' }
+ */
+export function ambiguousDay(
+  texts: readonly string[],
+  order: DateOrder,
+): { text: string; day: string } | null {
+  if (dateOrdersOf(texts).length < 2) return null;
+  for (const text of texts) {
+    const day = readDay(text, order);
+    const others = (Object.keys(DATE_ORDERS) as DateOrder[]).map((other) => readDay(text, other));
+    if (day !== null && others.some((other) => other !== null && other !== day))
+      return { text: text.trim(), day };
+  }
+  return null;
 }

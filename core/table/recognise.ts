@@ -1,4 +1,4 @@
-import { type DateOrder, dateOrdersOf } from './day';
+import { ambiguousDay, type DateOrder, dateOrdersOf } from './day';
 import { type DecimalMark, decimalMarkOf } from './number';
 import { fieldsOf, TABLE_KINDS, type TableField, type TableKind } from './tables';
 import { plainWords } from './words';
@@ -50,12 +50,19 @@ function fitOf(heading: string, { label, known }: TableField): number {
 /**
  * How a table of a kind is to be read, by its headings and by what stands below them.
  * @param rows the first of them, to see how dates and figures are written
+ * @param usualOrder the practice's own order of dates, taken where the rows leave it open
  */
 export function recognise(
   kind: TableKind,
   headings: readonly string[],
   rows: readonly (readonly string[])[],
+  usualOrder: DateOrder,
 ): Mapping {
+  const columns = columnsOf(kind, headings);
+  return withForms({ kind, columns, dateOrder: null, decimalMark: null }, rows, usualOrder);
+}
+
+function columnsOf(kind: TableKind, headings: readonly string[]): Record<string, MappedColumn> {
   const columns: Record<string, MappedColumn> = {};
   const taken = new Set<number>();
   // What fits exactly is given away first, so that a looser field does not take its column.
@@ -68,35 +75,49 @@ export function recognise(
       columns[id] = { column, unit: unitIn(headings[column] ?? '') };
     }
   }
-  return withForms({ kind, columns, dateOrder: null, decimalMark: null }, rows);
+  return columns;
 }
 
 /** What stands between several figures of one cell, whatever the decimal mark is. */
 export const BETWEEN = /[\s/;|]+/;
 
-/** A mapping with how dates and figures are written, as far as the rows say. */
-export function withForms(mapping: Mapping, rows: readonly (readonly string[])[]): Mapping {
-  const texts = (as: TableField['reading']['as']) =>
-    fieldsOf(mapping.kind).flatMap(([id, { reading }]) => {
-      const at = mapping.columns[id]?.column;
-      return reading.as === as && at !== undefined ? rows.map((row) => row[at] ?? '') : [];
-    });
-  const orders = dateOrdersOf(texts('day'));
+/** The cells of all fields that are read in one way. */
+const cellsOf = (mapping: Mapping, rows: readonly (readonly string[])[], as: TableField['reading']['as']) =>
+  fieldsOf(mapping.kind).flatMap(([id, { reading }]) => {
+    const at = mapping.columns[id]?.column;
+    return reading.as === as && at !== undefined ? rows.map((row) => row[at] ?? '') : [];
+  });
+
+/** A mapping with how dates and figures are written, as far as the rows say, else as the practice writes its dates. */
+export function withForms(
+  mapping: Mapping,
+  rows: readonly (readonly string[])[],
+  usualOrder: DateOrder,
+): Mapping {
+  const orders = dateOrdersOf(cellsOf(mapping, rows, 'day'));
+  const [only = null] = orders.length === 1 ? orders : orders.filter((order) => order === usualOrder);
   return {
     ...mapping,
-    dateOrder: orders.length === 1 ? (orders[0] ?? null) : null,
+    dateOrder: only,
     decimalMark: decimalMarkOf([
-      ...texts('figure'),
-      ...texts('figures').flatMap((text) => text.split(BETWEEN)),
+      ...cellsOf(mapping, rows, 'figure'),
+      ...cellsOf(mapping, rows, 'figures').flatMap((text) => text.split(BETWEEN)),
     ]),
   };
 }
+
+/** A date of the rows that could be read as another day, and the day it is read as; `null` where every date is plain. */
+export const openDate = (
+  mapping: Mapping,
+  rows: readonly (readonly string[])[],
+): { text: string; day: string } | null =>
+  mapping.dateOrder === null ? null : ambiguousDay(cellsOf(mapping, rows, 'day'), mapping.dateOrder);
 
 /** The kind of table that headings look most like: the one with the most fields found, of as few as there are. */
 export function likelyKind(headings: readonly string[]): TableKind {
   const score = (kind: TableKind) => {
     const fields = fieldsOf(kind);
-    const found = Object.keys(recognise(kind, headings, []).columns);
+    const found = Object.keys(columnsOf(kind, headings));
     const missing = fields.filter(([id, { optional }]) => !optional && !found.includes(id)).length;
     return found.length - 2 * missing;
   };

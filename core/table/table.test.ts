@@ -1,9 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { dateOrdersOf, readDay } from './day';
+import { ambiguousDay, dateOrdersOf, readDay } from './day';
 import { decimalMarkOf, readFigure } from './number';
 import { type Known, readRow } from './read-row';
-import { likelyKind, type Mapping, missingIn, recognise, unitIn } from './recognise';
+import { likelyKind, type Mapping, missingIn, openDate, recognise, unitIn } from './recognise';
 import { TABLE_KINDS } from './tables';
 import { LIMB_WORDS, plainWords, SIDE_WORDS, wordIn } from './words';
 
@@ -79,8 +79,28 @@ describe('dates as people write them', () => {
     expect(dateOrdersOf(['4/5/2026', '', '6/7/2026'])).toEqual(['day-month-year', 'month-day-year']);
     expect(dateOrdersOf(['2026-05-04'])).toEqual(['year-month-day']);
     expect(dateOrdersOf(['yesterday'])).toEqual([]);
+    // Dots mean that the day comes first, unless no such day exists.
+    expect(dateOrdersOf(['02.12.2026', '4. 5. 26'])).toEqual(['day-month-year']);
+    expect(dateOrdersOf(['5.13.2026'])).toEqual(['month-day-year']);
+    expect(dateOrdersOf(['02.12.2026', '04/05/2026'])).toEqual(['day-month-year', 'month-day-year']);
     // One that is none does not hide what the others say.
     expect(dateOrdersOf(['13/5/2026', 'soon'])).toEqual(['day-month-year']);
+  });
+});
+
+describe('a date that two orders read as two days', () => {
+  it('is said with the day it is read as', () => {
+    expect(ambiguousDay(['4/4/2026', '02/12/2026'], 'day-month-year')).toEqual({
+      text: '02/12/2026',
+      day: '2026-12-02',
+    });
+    expect(ambiguousDay(['02/12/2026'], 'month-day-year')?.day).toBe('2026-02-12');
+  });
+  it('is not looked for where the column says its order', () => {
+    expect(ambiguousDay(['13/2/2026', '02/12/2026'], 'day-month-year')).toBeNull();
+    expect(ambiguousDay(['02.12.2026'], 'day-month-year')).toBeNull();
+    expect(ambiguousDay(['2026-12-02'], 'year-month-day')).toBeNull();
+    expect(ambiguousDay(['4/4/2026'], 'day-month-year')).toBeNull();
   });
 });
 
@@ -106,7 +126,12 @@ describe('a table by its headings', () => {
   });
 
   it('gives each column away once, what fits best first', () => {
-    const { columns } = recognise('outcomes', ['Test date', 'Full name', 'Test', 'Result (cm)'], []);
+    const { columns } = recognise(
+      'outcomes',
+      ['Test date', 'Full name', 'Test', 'Result (cm)'],
+      [],
+      'day-month-year',
+    );
     expect(columns).toEqual({
       person: { column: 1, unit: null },
       day: { column: 0, unit: null },
@@ -117,9 +142,8 @@ describe('a table by its headings', () => {
 
   it('tells its units and forms, and what it leaves open', () => {
     const headings = ['Name', 'Date', 'Exercise', 'Side', 'Load (lb)', 'Reps'];
-    const ambiguous = recognise('strength-tests', headings, [
-      ['A', '4/5/2026', 'Knee extension', 'L', '88.5', '5'],
-    ]);
+    const rows = [['A', '4/5/2026', 'Knee extension', 'L', '88.5', '5']];
+    const ambiguous = recognise('strength-tests', headings, rows, 'year-month-day');
     expect(ambiguous).toMatchObject({
       dateOrder: null,
       decimalMark: 'point',
@@ -128,7 +152,19 @@ describe('a table by its headings', () => {
     expect(missingIn(ambiguous, { mass: null, length: null })).toEqual([
       'In which order are day, month and year?',
     ]);
-    const bare = recognise('strength-tests', ['Name', 'Date', 'Load'], [['A', '2026-05-04', '1.200']]);
+    // Where the rows leave it open the practice's own order is taken, and said.
+    const usual = recognise('strength-tests', headings, rows, 'month-day-year');
+    expect([usual.dateOrder, openDate(usual, rows)]).toEqual([
+      'month-day-year',
+      { text: '4/5/2026', day: '2026-04-05' },
+    ]);
+    expect(openDate(ambiguous, rows)).toBeNull();
+    const bare = recognise(
+      'strength-tests',
+      ['Name', 'Date', 'Load'],
+      [['A', '2026-05-04', '1.200']],
+      'day-month-year',
+    );
     expect(missingIn(bare, { mass: null, length: null })).toEqual([
       'Which column is “Exercise”?',
       'Which column is “Side”?',
@@ -140,14 +176,18 @@ describe('a table by its headings', () => {
     expect([unitIn('Girth in inches'), unitIn('Weight'), unitIn('Umfang (mm)')]).toEqual(['in', null, 'mm']);
     // Several figures in a cell say how they are written, too.
     expect(
-      recognise('outcomes', ['Name', 'Date', 'Measure', 'Value'], [['A', '2026-05-04', 'x', '52,1 52,4']])
-        .decimalMark,
+      recognise(
+        'outcomes',
+        ['Name', 'Date', 'Measure', 'Value'],
+        [['A', '2026-05-04', 'x', '52,1 52,4']],
+        'day-month-year',
+      ).decimalMark,
     ).toBe('comma');
   });
 });
 
 const mapped = (kind: Mapping['kind'], headings: string[], ...rows: string[][]) => {
-  const mapping = recognise(kind, headings, rows);
+  const mapping = recognise(kind, headings, rows, 'day-month-year');
   return rows.map((row) => readRow(row, mapping, KNOWN, METRIC));
 };
 
@@ -239,7 +279,7 @@ describe('a row', () => {
         fc.array(fc.string(), { maxLength: 8 }),
         fc.array(fc.string(), { maxLength: 8 }),
         (kind, headings, cells) => {
-          const read = readRow(cells, recognise(kind, headings, [cells]), KNOWN, METRIC);
+          const read = readRow(cells, recognise(kind, headings, [cells], 'day-month-year'), KNOWN, METRIC);
           if (!read.ok) expect(read.bad.every(({ reason }) => reason.length > 10)).toBe(true);
         },
       ),

@@ -4,6 +4,7 @@ import { useQuery } from '@tanstack/react-query';
 import { proxy } from 'comlink';
 import { type ReactNode, useState } from 'react';
 import type { PracticeView } from '#contract/practice';
+import type { DateOrder } from '#core/table/day';
 import { likelyKind, type Mapping, missingIn, recognise, withForms } from '#core/table/recognise';
 import { TABLE_KINDS, TABLES } from '#core/table/tables';
 import { failureWords } from '../../data/api';
@@ -35,8 +36,8 @@ export function TableIn({ file, practice, done }: { file: File; practice: Practi
   return <MapTable file={file} look={look} practice={practice} done={done} />;
 }
 
-const firstMapping = ({ headings, rows }: Look): Mapping =>
-  keptMapping(headings) ?? recognise(likelyKind(headings), headings, rows);
+const firstMapping = ({ headings, rows }: Look, dateOrder: DateOrder): Mapping =>
+  keptMapping(headings) ?? recognise(likelyKind(headings), headings, rows, dateOrder);
 
 function MapTable({
   file,
@@ -49,7 +50,8 @@ function MapTable({
   practice: PracticeView;
   done: () => void;
 }) {
-  const [mapping, setMapping] = useState(() => firstMapping(look));
+  const { dateOrder } = practice.settings;
+  const [mapping, setMapping] = useState(() => firstMapping(look, dateOrder));
   // Columns without a unit of their own are in the practice's, until somebody says otherwise in their row.
   const units = { mass: practice.settings.massUnit, length: practice.settings.lengthUnit };
   const open = missingIn(mapping, units);
@@ -62,7 +64,7 @@ function MapTable({
       look={look}
       known={knownNames(practice)}
       units={units}
-      change={(next) => setMapping(withKeptForms(next, look, mapping))}
+      change={(next) => setMapping(withKeptForms(next, look, mapping, dateOrder))}
     />
   );
   return (
@@ -73,7 +75,7 @@ function MapTable({
           label={t`It is a table of`}
           value={mapping.kind}
           options={TABLE_KINDS.map((value) => ({ value, label: told(TABLES[value].label.toLowerCase()) }))}
-          onChange={(kind) => setMapping(recognise(kind, look.headings, look.rows))}
+          onChange={(kind) => setMapping(recognise(kind, look.headings, look.rows, dateOrder))}
         />
         <Button onClick={done}>{t`Leave it`}</Button>
       </div>
@@ -118,9 +120,9 @@ function MapTable({
 }
 
 /** Forms that somebody has said stay said; those that follow from the columns are told anew. */
-function withKeptForms(next: Mapping, look: Look, before: Mapping): Mapping {
+function withKeptForms(next: Mapping, look: Look, before: Mapping, usualOrder: DateOrder): Mapping {
   if (next.dateOrder !== before.dateOrder || next.decimalMark !== before.decimalMark) return next;
-  const told = withForms(next, look.rows);
+  const told = withForms(next, look.rows, usualOrder);
   return {
     ...next,
     dateOrder: told.dateOrder ?? next.dateOrder,
