@@ -1,13 +1,12 @@
 import { defineConfig } from '@playwright/test';
 import { CHROMIUM_LAUNCH } from './tests/chromium';
-import { liveInTheMorning } from './tests/morning';
+import { liveOnTheFixedDay } from './tests/fixed-day';
 
-liveInTheMorning();
+liveOnTheFixedDay();
 
 export default defineConfig({
   testDir: 'tests',
   testMatch: '*.spec.ts',
-  globalSetup: './tests/demo-template.ts',
   workers: 2,
   fullyParallel: true,
   timeout: 300_000,

@@ -1,5 +1,9 @@
 import { defineConfig } from 'vitest/config';
 import { words } from './scripts/words-plugin.ts';
+import { liveOnTheFixedDay } from './tests/fixed-day.ts';
+
+// What the workers start with; each moves its own clock.
+liveOnTheFixedDay();
 
 const ALL = ['{core,contract,server,web,demo,scripts}/**/*.test.ts'];
 /** What stands in for a browser's globals, or loads a module anew, wants a process of its own. */
@@ -17,7 +21,7 @@ export default defineConfig({
       { extends: true, test: { name: 'own', include: OF_THEIR_OWN } },
     ],
     environment: 'node',
-    setupFiles: ['web/language/english.ts'],
+    setupFiles: ['tests/fixed-day.setup.ts', 'web/language/english.ts'],
     // Left to itself it keeps one of two cores free.
     maxWorkers: '100%',
     // A slow disk is not a failure: nothing here is about speed.

@@ -1,21 +1,12 @@
-import { mkdtempSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
-import { expect, it, onTestFinished } from 'vitest';
+import { expect, it } from 'vitest';
 import { readPeople } from '#server/db/client-facts';
-import { openDatabase } from '#server/db/database';
+import { demoDatabase } from '#server/demo.fixture';
 import { Lines } from '#server/live/lines';
 import { loadDemo } from './load';
 
-it('loads one person ready to run, one with a pressure out of date and one on hold, and only once', async () => {
-  const folder = mkdtempSync(join(tmpdir(), 'nervato-demo-'));
-  const orm = await openDatabase(join(folder, 'demo.sqlite'));
-  onTestFinished(async () => {
-    await orm.close();
-    rmSync(folder, { recursive: true });
-  });
-  const nowMs = Date.UTC(2026, 4, 4, 12);
-  expect(await loadDemo(orm, nowMs)).toBe(true);
+it('has one person ready to run, one with a pressure out of date and one on hold, and is loaded only once', async () => {
+  const { orm } = await demoDatabase();
+  const nowMs = Date.now();
   expect(await loadDemo(orm, nowMs)).toBe(false);
   const { people } = await readPeople(orm.em.fork(), { search: '', page: 0 }, new Lines(), nowMs);
   const states = (name: string) =>

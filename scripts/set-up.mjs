@@ -1,11 +1,10 @@
 import { spawnSync } from 'node:child_process';
-import { createHash } from 'node:crypto';
-import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
-import { fileURLToPath } from 'node:url';
+import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { digestOf, ROOT } from './sources.mjs';
 
 // Runs before anything is installed, so it uses nothing but Node.js.
 
-export const ROOT = fileURLToPath(new URL('..', import.meta.url));
+export { ROOT };
 export const CHROMIUM = process.env.NERVATO_CHROMIUM ?? '/usr/bin/chromium';
 const STAMP = 'node_modules/.nervato-installed';
 
@@ -26,9 +25,7 @@ export function installPackages() {
     console.error(`Nervato needs Node.js 20.19 or newer; this is ${process.versions.node}.`);
     process.exit(1);
   }
-  const lock = createHash('sha256')
-    .update(readFileSync(`${ROOT}package-lock.json`))
-    .digest('hex');
+  const lock = digestOf([], [readFileSync(`${ROOT}package-lock.json`, 'utf8')]);
   const stamp = `${ROOT}${STAMP}`;
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === lock) return;
   // Not `npm ci`: it refuses a lock file made where a registry lacks the binaries of other platforms.
@@ -63,28 +60,15 @@ const BUILT_BY = ['package.json', 'package-lock.json', 'vite.config.ts', 'script
 /** Builds the interface and the server into dist/, unless exactly these sources are built there already. */
 export function build() {
   const stamp = `${ROOT}dist/.nervato-built`;
-  const sources = digestOf([...SOURCES.flatMap(filesIn), ...BUILT_BY]);
+  const sources = digestOf(
+    SOURCES,
+    BUILT_BY.map((file) => readFileSync(`${ROOT}${file}`, 'utf8')),
+  );
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === sources) return;
   // A build that breaks off leaves no stamp of the one before.
   rmSync(stamp, { force: true });
   run('npm', ['run', '--silent', 'build']);
   writeFileSync(stamp, sources);
-}
-
-const filesIn = (folder) =>
-  readdirSync(`${ROOT}${folder}`, { recursive: true, withFileTypes: true })
-    .filter((entry) => entry.isFile() && !/\.(test|fixture)\.tsx?$/.test(entry.name))
-    .map((entry) => `${entry.parentPath}/${entry.name}`.replace(ROOT, ''))
-    .sort();
-
-function digestOf(files) {
-  const digest = createHash('sha256');
-  for (const file of files)
-    digest
-      .update(file)
-      .update('\0')
-      .update(readFileSync(`${ROOT}${file}`));
-  return digest.digest('hex');
 }
 
 export function makeFolder(path) {

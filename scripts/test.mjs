@@ -1,6 +1,6 @@
-import { spawnSync } from 'node:child_process';
+import { spawn } from 'node:child_process';
 import { existsSync, readFileSync, rmSync } from 'node:fs';
-import { build, CHROMIUM, installChromium, installPackages, ROOT } from './set-up.mjs';
+import { CHROMIUM, installChromium, installPackages, ROOT } from './set-up.mjs';
 
 // Type check, lint, unit and API tests, browser tests. All of them run even when one fails; the last line counts.
 
@@ -8,47 +8,79 @@ installPackages();
 installChromium();
 rmSync(`${ROOT}test-results`, { recursive: true, force: true });
 
-const passes = (command, args) =>
-  spawnSync(command, args, {
-    cwd: ROOT,
-    stdio: 'inherit',
-    env: { ...process.env, NERVATO_CHROMIUM: CHROMIUM },
-  }).status === 0;
-
 const readReport = (file) =>
   existsSync(`${ROOT}${file}`) ? JSON.parse(readFileSync(`${ROOT}${file}`, 'utf8')) : null;
 
-/** A step without a count of its own is one test. A step that fails without a failed test counts as one, too. */
+/**
+ * What is done one after the other; what stands in one row is done side by side, since none of it keeps two cores busy. A step
+ * without a count of its own is one test. A step that fails without a failed test counts as one, too. What needs a step that
+ * failed is left out.
+ */
 const STEPS = [
-  { name: 'Type check', command: ['npm', ['run', '--silent', 'typecheck']] },
-  { name: 'Lint', command: ['npm', ['run', '--silent', 'lint']] },
-  {
-    name: 'Unit and API tests',
-    command: ['npx', ['vitest', 'run']],
-    count: () => {
-      const report = readReport('test-results/vitest.json');
-      return report && { passed: report.numPassedTests, failed: report.numFailedTests };
+  [
+    { name: 'Build', command: ['node', 'scripts/build.mjs'] },
+    { name: 'Demo practice', command: ['tsx', 'tests/prepare.ts'] },
+    { name: 'Type check', command: ['npm', 'run', '--silent', 'typecheck'] },
+    { name: 'Lint', command: ['npm', 'run', '--silent', 'lint'] },
+  ],
+  [
+    {
+      name: 'Unit and API tests',
+      command: ['vitest', 'run'],
+      count: () => {
+        const report = readReport('test-results/vitest.json');
+        return report && { passed: report.numPassedTests, failed: report.numFailedTests };
+      },
     },
-  },
-  {
-    name: 'Browser tests',
-    command: ['npx', ['playwright', 'test']],
-    count: () => {
-      const stats = readReport('test-results/playwright.json')?.stats;
-      return stats && { passed: stats.expected + stats.flaky, failed: stats.unexpected };
+  ],
+  [
+    {
+      name: 'Browser tests',
+      needs: 'Build',
+      command: ['playwright', 'test'],
+      count: () => {
+        const stats = readReport('test-results/playwright.json')?.stats;
+        return stats && { passed: stats.expected + stats.flaky, failed: stats.unexpected };
+      },
     },
-  },
+  ],
 ];
 
-build();
-let passed = 0;
-let failed = 0;
-for (const { name, command, count } of STEPS) {
-  console.log(`\n— ${name}`);
-  const ok = passes(...command);
-  const counted = count?.() ?? { passed: ok ? 1 : 0, failed: ok ? 0 : 1 };
-  passed += counted.passed;
-  failed += ok ? counted.failed : Math.max(1, counted.failed);
+/** Runs a step; what it prints comes at once where it is alone, and together at its end where others run beside it. */
+function run({ name, command, count }, isAlone) {
+  const began = performance.now();
+  const title = `\n— ${name}`;
+  if (isAlone) console.log(title);
+  const child = spawn('npx', command, {
+    cwd: ROOT,
+    stdio: ['ignore', isAlone ? 'inherit' : 'pipe', isAlone ? 'inherit' : 'pipe'],
+    env: { ...process.env, NERVATO_CHROMIUM: CHROMIUM },
+  });
+  let said = '';
+  for (const stream of [child.stdout, child.stderr]) stream?.on('data', (text) => (said += text));
+  return new Promise((done) => {
+    child.once('close', (status) => {
+      if (!isAlone) console.log(`${title}\n${said.trimEnd()}`);
+      const counted = count?.() ?? { passed: status === 0 ? 1 : 0, failed: status === 0 ? 0 : 1 };
+      const failed = status === 0 ? counted.failed : Math.max(1, counted.failed);
+      done({
+        name,
+        passed: counted.passed,
+        failed,
+        seconds: Math.round((performance.now() - began) / 1_000),
+      });
+    });
+  });
 }
-console.log(`\n${passed} passed, ${failed} failed`);
-process.exit(failed > 0 ? 1 : 0);
+
+const results = [];
+for (const beside of STEPS) {
+  const able = beside.filter(
+    ({ needs }) => !results.some(({ name, failed }) => name === needs && failed > 0),
+  );
+  results.push(...(await Promise.all(able.map((step) => run(step, able.length === 1)))));
+}
+const sum = (what) => results.reduce((total, result) => total + result[what], 0);
+console.log(`\n${results.map(({ name, seconds }) => `${name} ${seconds} s`).join(', ')}`);
+console.log(`${sum('passed')} passed, ${sum('failed')} failed`);
+process.exit(sum('failed') > 0 ? 1 : 0);

@@ -133,10 +133,13 @@ async function signEverybodyIn(orm: Awaited<ReturnType<typeof openDatabase>>): P
   });
 }
 
-let template: Promise<Buffer> | undefined;
+/** A practice as it is copied for a test: the bytes of its file, and what its clock says. */
+type Copied = { bytes: Buffer; nowMs: number };
 
-/** A migrated file with the practice in it, made once for all tests of a file. */
-async function makeTemplate(): Promise<Buffer> {
+let small: Promise<Copied> | undefined;
+
+/** A migrated file with the practice in it, made once. */
+async function makeSmall(): Promise<Copied> {
   const folder = mkdtempSync(join(tmpdir(), 'nervato-template-'));
   const file = join(folder, 'template.sqlite');
   const orm = await openDatabase(file);
@@ -149,19 +152,43 @@ async function makeTemplate(): Promise<Buffer> {
   await orm.close();
   const bytes = readFileSync(file);
   rmSync(folder, { recursive: true });
-  return bytes;
+  return { bytes, nowMs: NOON_MS };
+}
+
+const after = new Map<unknown, Promise<{ copied: Copied; made: unknown }>>();
+
+/**
+ * The same as `startApi`, where something has happened already: it is done once, and copied from then on.
+ * @param happens such as `measuredClient`; `made` is what it gives back, `clock` stands where it left it
+ */
+export async function startAfter<T>(happens: (api: Api) => Promise<T>): Promise<{ api: Api; made: T }> {
+  let done = after.get(happens) as Promise<{ copied: Copied; made: T }> | undefined;
+  if (!done) {
+    done = copyAfter(happens);
+    after.set(happens, done);
+  }
+  const { copied, made } = await done;
+  return { api: await startApi('test', copied), made: structuredClone(made) };
+}
+
+async function copyAfter<T>(happens: (api: Api) => Promise<T>): Promise<{ copied: Copied; made: T }> {
+  const api = await startApi();
+  const made = await happens(api);
+  await api.sql('pragma wal_checkpoint(truncate)');
+  return { copied: { bytes: readFileSync(api.file), nowMs: api.clock.nowMs }, made };
 }
 
 /**
  * The HTTP application over a new SQLite file with a small practice; both go when the test is over.
  * `clock.nowMs` is what the server takes for now; `clock.realMs` what sign-ins end by.
  */
-export async function startApi(lasts: 'test' | 'file' = 'test') {
+export async function startApi(lasts: 'test' | 'file' = 'test', copied?: Copied) {
   const folder = mkdtempSync(join(tmpdir(), 'nervato-api-'));
   const file = join(folder, 'test.sqlite');
-  template ??= makeTemplate();
-  writeFileSync(file, await template);
-  const clock = { nowMs: NOON_MS, realMs: NOON_MS };
+  small ??= makeSmall();
+  const { bytes, nowMs } = copied ?? (await small);
+  writeFileSync(file, bytes);
+  const clock = { nowMs, realMs: NOON_MS };
   const open = async () => {
     const opened = await openDatabase(file);
     // No test pulls the plug: waiting for the disk is left out.

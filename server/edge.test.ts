@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { measuredClient, startApi } from './api.fixture';
+import { measuredClient, startAfter, startApi } from './api.fixture';
 
 describe('what every answer says to a browser', () => {
   it('lets no script and no style in but the server’s own, and nobody frame it', async () => {
@@ -21,8 +21,10 @@ describe('what every answer says to a browser', () => {
   });
 
   it('keeps records out of caches', async () => {
-    const api = await startApi();
-    const { id } = await measuredClient(api);
+    const {
+      api,
+      made: { id },
+    } = await startAfter(measuredClient);
     const answer = await api.raw('GET', `/clients/${id}`);
     expect(answer.headers.get('cache-control')).toBe('no-store');
   });

@@ -1,6 +1,14 @@
 import { v4 as newId } from 'uuid';
 import { describe, expect, it } from 'vitest';
-import { type Api, CLEAR, DAY_MS, measuredClient, prescriptionFor, startApi } from './api.fixture';
+import {
+  type Api,
+  CLEAR,
+  DAY_MS,
+  measuredClient,
+  prescriptionFor,
+  startAfter,
+  startApi,
+} from './api.fixture';
 import { type Ready, ready, trainToday } from './forbidden.fixture';
 import { WAYS_TO_OPEN } from './forbidden-to-open.fixture';
 import { WAYS_TO_SIGN } from './forbidden-to-sign.fixture';
@@ -18,8 +26,7 @@ describe('a session that must not open (START-1)', () => {
   });
 
   it.each(WAYS_TO_OPEN)('stays shut: $way', async ({ happens, rule }) => {
-    const api = await startApi();
-    const person = await ready(api);
+    const { api, made: person } = await startAfter(ready);
     api.clock.nowMs += 1_000;
     await happens(api, person);
     for (const [who, more] of [
@@ -36,8 +43,7 @@ describe('a session that must not open (START-1)', () => {
 
 describe('a plan that nobody may sign', () => {
   it.each(WAYS_TO_SIGN)('is refused: $way', async ({ first, plan, rule }) => {
-    const api = await startApi();
-    const client = await measuredClient(api);
+    const { api, made: client } = await startAfter(measuredClient);
     await first?.(api, client);
     const json = { ...(plan(prescriptionFor(client), client) as object), ...REASON };
     const { status, problem } = await api.refused(`/clients/${client.id}/prescriptions`, json);
@@ -53,8 +59,7 @@ describe('what only a clinician does, with a reason (SCR-4)', () => {
     ['a strength test of an operated limb', 'LOAD-2'],
     ['a load above the usual', 'LOAD-3'],
   ] as const)('is refused to a coach, and without a reason: %s', async (what, rule) => {
-    const api = await startApi();
-    const person = await ready(api);
+    const { api, made: person } = await startAfter(ready);
     const attempts = {
       'PRO-3': async () => {
         await trainToday(api, person);

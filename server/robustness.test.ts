@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { expect, it } from 'vitest';
 import { problemSchema } from '#contract/problem';
-import { openSession, SESSION_ID, startApi } from './api.fixture';
+import { attackRuns } from '../tests/attack-runs';
+import { openSession, SESSION_ID, startAfter } from './api.fixture';
 
 const PATHS = (clientId: string) => [
   '/clients',
@@ -54,8 +55,10 @@ const PATHS = (clientId: string) => [
 ];
 
 it('answers anything at all with a problem that says what is wrong, and stores nothing of it', async () => {
-  const api = await startApi();
-  const { clientId } = await openSession(api);
+  const {
+    api,
+    made: { clientId },
+  } = await startAfter(openSession);
   const before = await api.get(`/clients/${clientId}`);
   await fc.assert(
     fc.asyncProperty(
@@ -69,7 +72,7 @@ it('answers anything at all with a problem that says what is wrong, and stores n
         expect(problem.detail.length).toBeGreaterThan(5);
       },
     ),
-    { numRuns: Number(process.env.NERVATO_ATTACK_RUNS ?? 150) },
+    { numRuns: attackRuns(150) },
   );
   expect(await api.get(`/clients/${clientId}`)).toEqual({ ...(before as object), asOf: expect.anything() });
 });

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import type { AxeResults } from 'axe-core';
 import { DEMO_OWNER } from '#demo/practice';
-import { chooseLink, expect, Nervato, openPerson, test, workAs } from './nervato';
+import { chooseLink, expect, Nervato, newDevice, openPerson, test, workAs } from './nervato';
 
 const AXE = readFileSync('node_modules/axe-core/axe.min.js', 'utf8');
 async function expectAccessible(page: Page): Promise<void> {
@@ -24,7 +24,7 @@ test('nobody sees a record before they are in, and what is typed is there after 
   browser,
   nervato,
 }) => {
-  const page = await browser.newPage({ baseURL: nervato.address });
+  const page = await (await newDevice(browser, { baseURL: nervato.address })).newPage();
   await page.goto('/');
   await expect(page.getByRole('heading', { name: 'Sign in' })).toBeVisible();
   await expect(page.getByText('Odalys Ferrant')).toHaveCount(0);
@@ -121,7 +121,7 @@ test('a practice begins by the words of its terminal, and its owner lets a colle
   try {
     await expect(() => expect(nervato.said).toMatch(/first start: \w+/)).toPass();
     const words = /first start: (.+)/.exec(nervato.said)?.[1] ?? '';
-    const page = await browser.newPage({ baseURL: nervato.address });
+    const page = await (await newDevice(browser, { baseURL: nervato.address })).newPage();
     await page.goto('/');
     await page.getByLabel('The four words').fill('some other words here');
     await page.keyboard.press('Enter');
@@ -162,7 +162,7 @@ test('a practice begins by the words of its terminal, and its owner lets a colle
     await page.getByRole('button', { name: 'Open it' }).click();
     const told = (await page.getByRole('status').locator('.figures').textContent()) ?? '';
 
-    const other = await browser.newPage({ baseURL: nervato.address });
+    const other = await (await newDevice(browser, { baseURL: nervato.address })).newPage();
     await other.goto('/');
     await other.getByLabel('Name').fill('colm');
     await other.getByLabel('Passphrase').fill(told);

@@ -4,7 +4,7 @@ import { pairsOf } from '../scripts/words-plugin';
 import { GERMAN_SMALL_WORDS } from '../web/language/german-small-words';
 import { type Pair, speakWith, told } from '../web/language/told';
 import { bringAxe, wrongIn } from './axe';
-import { expect, signIn, test } from './nervato';
+import { expect, newDevice, signIn, test } from './nervato';
 
 test.use({ locale: 'de-DE' });
 
@@ -150,7 +150,7 @@ test('a set is prescribed and done in German, with a comma in its figures', asyn
 });
 
 test('who is not let in reads why in German', async ({ browser, nervato }) => {
-  const context = await browser.newContext({ baseURL: nervato.address, locale: 'de-AT' });
+  const context = await newDevice(browser, { baseURL: nervato.address, locale: 'de-AT' });
   const page = await context.newPage();
   await page.goto('/');
   await page.getByLabel('Name').fill('ines');

@@ -15,7 +15,7 @@ export async function holdClock(page: Page): Promise<void> {
   // The server's clock goes on; a page whose clock is held would take itself to be ahead and correct it.
   await context.route('**/api/clock', (route) => route.abort());
   onTheirWay.set(context, watchRequests(context));
-  await page.clock.install();
+  await page.clock.install({ time: Date.now() });
   await page.clock.pauseAt(Date.now() + 1_000);
 }
 

@@ -1,4 +1,4 @@
-import { choose, chooseLink, expect, openPerson, pick, test } from './nervato';
+import { choose, chooseLink, expect, newDevice, openPerson, pick, test } from './nervato';
 
 test('somebody trains at home by a code: the day is asked, a strap is tightened, it needs no network, and comes back to be reviewed', async ({
   page,
@@ -12,7 +12,7 @@ test('somebody trains at home by a code: the day is asked, a strap is tightened,
   await expect(page.getByRole('img', { name: 'Code that opens the plan at home' })).toBeVisible();
   const address = (await page.getByText(/\/home#/).textContent()) ?? '';
 
-  const phone = await browser.newContext({
+  const phone = await newDevice(browser, {
     viewport: { width: 390, height: 844 },
     serviceWorkers: 'allow',
   });
@@ -120,7 +120,7 @@ test('a remote walk by strap: prescribed without a figure in mmHg, done at home 
   await page.getByRole('button', { name: 'Make a link' }).click();
   const address = (await page.getByText(/\/home#/).textContent()) ?? '';
 
-  const phone = await browser.newContext({ viewport: { width: 390, height: 844 } });
+  const phone = await newDevice(browser, { viewport: { width: 390, height: 844 } });
   const home = await phone.newPage();
   const press = (name: string | RegExp) => home.getByRole('button', { name, exact: true }).click();
   await home.goto(address);

@@ -5,6 +5,7 @@ import { join } from 'node:path';
 import {
   type Browser,
   type BrowserContext,
+  type BrowserContextOptions,
   test as base,
   expect,
   type Locator,
@@ -12,7 +13,9 @@ import {
 } from '@playwright/test';
 import getPort from 'get-port';
 import { PRACTITIONERS } from '#demo/practice';
-import { DEMO_TEMPLATE } from './demo-template';
+import { demoFile } from './demo-file';
+import { ON_THE_FIXED_DAY, testsAheadMs } from './fixed-day';
+import { moveDate } from './move-date.mjs';
 
 /** The production server on a demo database of its own; it can be killed and started again at the same address. */
 export class Nervato {
@@ -32,7 +35,7 @@ export class Nervato {
     data: 'demonstration' | 'none' = 'demonstration',
   ): Promise<Nervato> {
     const nervato = new Nervato(mkdtempSync(join(tmpdir(), 'nervato-journey-')), await getPort(), program);
-    if (data === 'demonstration') copyFileSync(DEMO_TEMPLATE, nervato.database);
+    if (data === 'demonstration') copyFileSync(demoFile(), nervato.database);
     await nervato.startServer();
     return nervato;
   }
@@ -77,7 +80,7 @@ export class Nervato {
   }
 
   private async run(file: string, until: (child: ChildProcess) => Promise<unknown>): Promise<ChildProcess> {
-    const child = spawn(process.execPath, [`dist/server/${file}`], {
+    const child = spawn(process.execPath, [ON_THE_FIXED_DAY, `dist/server/${file}`], {
       env: {
         ...process.env,
         NODE_ENV: 'production',
@@ -106,13 +109,23 @@ export async function signIn(
   if (!answer.ok()) throw new Error(`${practitionerId} was not let in: ${await answer.text()}`);
 }
 
+/** A device that nobody is signed in on; its clock shows the day of the tests. */
+export async function newDevice(browser: Browser, options: BrowserContextOptions): Promise<BrowserContext> {
+  const context = await browser.newContext(options);
+  await liveOnTheFixedDayToo(context);
+  return context;
+}
+
+const liveOnTheFixedDayToo = (context: BrowserContext): Promise<unknown> =>
+  context.addInitScript(moveDate, testsAheadMs());
+
 /** Another device, with a page of its own, on which somebody is signed in. */
 export async function otherDevice(
   browser: Browser,
   address: string,
   practitionerId: (typeof PRACTITIONERS)[number]['id'] = 'ines',
 ): Promise<Page> {
-  const context = await browser.newContext({ baseURL: address });
+  const context = await newDevice(browser, { baseURL: address });
   await signIn(context, address, practitionerId);
   return context.newPage();
 }
@@ -135,6 +148,7 @@ export async function workAs(
 /** A browser test with a server of its own, which ends with it; a clinician is signed in. */
 export const test = base.extend<{ nervato: Nervato }>({
   context: async ({ context, nervato }, use) => {
+    await liveOnTheFixedDayToo(context);
     await signIn(context, nervato.address);
     const refusals: string[] = [];
     context.on('console', (message) => {

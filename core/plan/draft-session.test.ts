@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { attackRuns } from '../../tests/attack-runs';
 import type { Cuff } from '../cuff/cuff';
 import type { WeightKit } from '../load/weight-kit';
 import { rungSchema } from '../protocol/exercise';
@@ -38,7 +39,7 @@ const basis = testBasis({
 const names = (changes: Partial<DraftWish>, over = basis) =>
   draftSession(wish(changes), over).session?.exercises.map(({ exerciseId }) => exerciseId);
 
-const RUNS = Number(process.env.NERVATO_ATTACK_RUNS ?? 300);
+const RUNS = attackRuns(300);
 
 describe('the first draft of a session', () => {
   it('takes the tested exercises, compound first, at the share of the week', () => {

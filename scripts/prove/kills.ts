@@ -1,11 +1,11 @@
 import { randomUUID } from 'node:crypto';
-import loadDemoTemplate from '../../tests/demo-template';
+import { liveOnTheFixedDay } from '../../tests/fixed-day';
 import { killWhileWriting } from '../../tests/kill-while-writing';
 import { Nervato } from '../../tests/nervato';
 
 // `npm run prove:kills [-- TIMES]`: ends the server the hard way, in the middle of writing, over and over.
 const times = Number(process.argv[2] ?? 1_000);
-loadDemoTemplate();
+liveOnTheFixedDay();
 const nervato = await Nervato.start();
 try {
   const { acknowledged, lost, slowestStartMs } = await killWhileWriting(nervato, times, randomUUID());

@@ -1,7 +1,7 @@
 import { expect, it } from 'vitest';
 import type { ClientRecord } from '#contract/client';
 import { logOf } from '#core/session/session.fixture';
-import { type Api, CLEAR, DAY_MS, openSession, SESSION_ID, startApi } from '../api.fixture';
+import { type Api, CLEAR, DAY_MS, openSession, SESSION_ID, startAfter, startApi } from '../api.fixture';
 
 /** The file as the releases before holds left it. */
 async function asBeforeHolds(api: Api): Promise<void> {
@@ -25,8 +25,10 @@ it('holds whom an old file stopped, so that a later no does not erase it (SCR-5)
 });
 
 it('holds after the signs of the last session, from their receipt, and only once a file', async () => {
-  const api = await startApi();
-  const { clientId } = await openSession(api);
+  const {
+    api,
+    made: { clientId },
+  } = await startAfter(openSession);
   const events = logOf([
     [0, { type: 'session-started' }],
     [30, { type: 'sign-noted', sign: 'chest-pain' }],

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { deviceFrameSchema } from '#contract/device';
 import { makeLimb } from '#core/simulation/limb';
-import { measuredClient, startApi } from '../api.fixture';
+import { measuredClient, startAfter } from '../api.fixture';
 import { SimulatedDevice } from './simulated-device';
 
 const limb = makeLimb({
@@ -52,8 +52,10 @@ describe('devices over HTTP', () => {
   const wanted = { limb: 'left-thigh', position: 'sitting', kind: 'by-hand' };
 
   it('stream frames that the contract knows, and obey commands', async () => {
-    const api = await startApi();
-    const { id: clientId } = await measuredClient(api);
+    const {
+      api,
+      made: { id: clientId },
+    } = await startAfter(measuredClient);
     const { id } = await api.post<{ id: string }>('/devices', { clientId, ...wanted });
     const frame = await api.post(`/devices/${id}/commands`, { do: 'squeeze', byMmHg: 50 });
     expect(deviceFrameSchema.parse(frame).pressureMmHg).toBe(50);
@@ -63,8 +65,10 @@ describe('devices over HTTP', () => {
   });
 
   it('are refused on a limb without a cuff, and for commands nobody knows', async () => {
-    const api = await startApi();
-    const { id: clientId } = await measuredClient(api);
+    const {
+      api,
+      made: { id: clientId },
+    } = await startAfter(measuredClient);
     const bare = await api.refused('/devices', { clientId, ...wanted, limb: 'right-arm' });
     expect(bare.problem.errors[0]).toMatchObject({ path: 'limb', rule: 'FIT-1' });
     const { id } = await api.post<{ id: string }>('/devices', { clientId, ...wanted });

@@ -30,7 +30,8 @@ function addBlock(
   const sessions = entries.filter(({ state }) => state !== 'missed');
   sessions.forEach((entry, place) => {
     const day = isoOf(entry.state === 'done' ? entry.doneOn : entry.day);
-    const start = new Date(`${day}T${block.wish.atTime}:00`);
+    // A floating time is written by its UTC figures, whatever zone the server is in.
+    const start = new Date(`${day}T${block.wish.atTime}:00Z`);
     calendar.createEvent({
       id: `${block.id}-${place}`,
       stamp: new Date(nowMs),

@@ -1,13 +1,15 @@
 import { parse } from 'papaparse';
 import { describe, expect, it } from 'vitest';
 import { ARCHIVE_KINDS } from '#contract/archive-rows';
-import { measuredClient, startApi } from '../api.fixture';
+import { measuredClient, startAfter, startApi } from '../api.fixture';
 import { ready, train } from '../forbidden.fixture';
 
 describe('a table taken out as CSV', () => {
   it('is RFC 4180 with units in its headings, and no cell is a formula', async () => {
-    const api = await startApi();
-    const { id } = await measuredClient(api);
+    const {
+      api,
+      made: { id },
+    } = await startAfter(measuredClient);
     await api.sql(`update client set name = '=cmd|x, "Ada"' where id = '${id}'`);
     const text = await (await api.raw('GET', '/archive/csv/fit')).text();
     const [head, row, end] = text.split('\r\n');
@@ -18,8 +20,7 @@ describe('a table taken out as CSV', () => {
   });
 
   it('has semicolons where a spreadsheet wants them, and every table there is', async () => {
-    const api = await startApi();
-    const person = await ready(api);
+    const { api, made: person } = await startAfter(ready);
     await train(api, person, [], 3_600_000);
     for (const kind of ARCHIVE_KINDS) {
       const answer = await api.raw('GET', `/archive/csv/${kind}?separator=semicolon`);

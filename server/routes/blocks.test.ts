@@ -4,7 +4,7 @@ import type { ClientRecord } from '#contract/client';
 import { isoOf } from '#core/course/days';
 import { blockAsItStands } from '#core/record/block-in-force';
 import { plansInForce } from '#core/record/plans-in-force';
-import { type Api, DAY_MS, measuredClient, prescriptionFor, startApi } from '../api.fixture';
+import { type Api, DAY_MS, measuredClient, prescriptionFor, startAfter, startApi } from '../api.fixture';
 import { blockFor } from '../block.fixture';
 import { answerDayAfter, ready, train } from '../forbidden.fixture';
 
@@ -17,8 +17,10 @@ const states = ({ facts, judgedAtMs }: ClientRecord) =>
 
 describe('a block of training', () => {
   it('is kept with the person, and the newest counts', async () => {
-    const api = await startApi();
-    const { client } = await ready(api);
+    const {
+      api,
+      made: { client },
+    } = await startAfter(ready);
     const block = blockFor(client);
     await api.post(`/clients/${client.id}/blocks`, block);
     api.clock.nowMs += 1000;
@@ -30,8 +32,7 @@ describe('a block of training', () => {
   });
 
   it('says whose turn it is; a session done fills its day, and one that is missed is made up in its week', async () => {
-    const api = await startApi();
-    const person = await ready(api);
+    const { api, made: person } = await startAfter(ready);
     const block = blockFor(person.client);
     expect(
       block.sessions.slice(0, 2).map(({ day }) => Date.parse(day) - Date.parse(block.wish.startsOn)),
@@ -56,8 +57,7 @@ describe('a block of training', () => {
   });
 
   it('is run with the sets of a deload in its week, and with all of them in others', async () => {
-    const api = await startApi();
-    const person = await ready(api);
+    const { api, made: person } = await startAfter(ready);
     const deload = { everyWeeks: 3, setsPercent: 50 };
     await api.post(`/clients/${person.client.id}/blocks`, blockFor(person.client, { deload }));
     const sets = async () => {
@@ -79,8 +79,10 @@ describe('a block of training', () => {
   });
 
   it('refuses two sessions of a plan on a day and a plan that is not there, and needs a clinician’s reason for more than three in seven days', async () => {
-    const api = await startApi();
-    const { client } = await ready(api);
+    const {
+      api,
+      made: { client },
+    } = await startAfter(ready);
     const path = `/clients/${client.id}/blocks`;
     const block = blockFor(client);
     const [first] = block.sessions;
@@ -108,8 +110,10 @@ describe('a block of training', () => {
   });
 
   it('refuses what is no block, by its field', async () => {
-    const api = await startApi();
-    const { client } = await ready(api);
+    const {
+      api,
+      made: { client },
+    } = await startAfter(ready);
     const block = blockFor(client);
     const odd = { ...block, wish: { ...block.wish, weeks: 40, startsOn: 'soon', lines: [] } };
     const { status, problem } = await api.refused(`/clients/${client.id}/blocks`, odd);
@@ -122,8 +126,10 @@ describe('a block of training', () => {
   });
 
   it('is handed out as a calendar as it stands, which names nobody', async () => {
-    const api = await startApi();
-    const { client } = await ready(api);
+    const {
+      api,
+      made: { client },
+    } = await startAfter(ready);
     expect((await api.text(`/clients/${client.id}/block.ics`)).status).toBe(404);
     const block = blockFor(client);
     await api.post(`/clients/${client.id}/blocks`, block);
@@ -154,8 +160,7 @@ describe('the practice’s own exercises and templates', () => {
   };
 
   it('are added, changed, used for a test, and retired without losing the record', async () => {
-    const api = await startApi();
-    const client = await measuredClient(api);
+    const { api, made: client } = await startAfter(measuredClient);
     await api.post('/practice/exercises', { id: 'own-sled', exercise });
     const changed = { id: 'own-sled', exercise: { ...exercise, label: 'Sled push, light' } };
     const practice = await api.post<{ ownExercises: object }>('/practice/exercises', changed);
@@ -173,8 +178,7 @@ describe('the practice’s own exercises and templates', () => {
   });
 
   it('refuses a test of an exercise that is in no library', async () => {
-    const api = await startApi();
-    const client = await measuredClient(api);
+    const { api, made: client } = await startAfter(measuredClient);
     const { status, problem } = await api.refused(`/clients/${client.id}/strength-tests`, {
       exerciseId: 'somersault',
       side: 'both',
@@ -215,8 +219,7 @@ describe('the practice’s own exercises and templates', () => {
   });
 
   it('keeps a template above its school for a clinician only, and none for an assistant (SCR-4)', async () => {
-    const api = await startApi();
-    const client = await measuredClient(api);
+    const { api, made: client } = await startAfter(measuredClient);
     const template = {
       id: '00000000-0000-4000-8000-000000000001',
       name: 'Thighs, hard',

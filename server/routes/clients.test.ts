@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import type { ClientRecord } from '#contract/client';
 import { testCuff } from '#core/plan/plan.fixture';
 import { EXERCISES } from '#core/protocol/exercises';
-import { CLEAR, DAY_MS, FIT, measuredClient, OCCLUSION, startApi, TRIAL } from '../api.fixture';
+import { CLEAR, DAY_MS, FIT, measuredClient, OCCLUSION, startAfter, startApi, TRIAL } from '../api.fixture';
 
 describe('people on record', () => {
   it('adds a person with nothing known, and judges the chain anew after each write', async () => {
@@ -15,8 +15,7 @@ describe('people on record', () => {
   });
 
   it('keeps a girth with the width of its cuff and the LOP worked out on the server', async () => {
-    const api = await startApi();
-    const client = await measuredClient(api);
+    const { api, made: client } = await startAfter(measuredClient);
     expect(client.facts.fits[0]).toMatchObject({ girthCm: 55, cuffId: 'thigh-large', widthCm: 11.5 });
     expect(client.facts.occlusions[0]).toMatchObject({
       pressure: { value: 174 },
@@ -30,8 +29,10 @@ describe('people on record', () => {
   });
 
   it('lets a measured pressure fall due when its shelf life is over', async () => {
-    const api = await startApi();
-    const { id } = await measuredClient(api);
+    const {
+      api,
+      made: { id },
+    } = await startAfter(measuredClient);
     api.clock.nowMs += 29 * DAY_MS;
     const later = await api.get<ClientRecord>(`/clients/${id}`);
     expect(later.chain.find((link) => link.id === 'measure')).toMatchObject({ state: 'due' });
@@ -39,8 +40,10 @@ describe('people on record', () => {
 });
 
 it('keeps a pressure as long as is set for the person', async () => {
-  const api = await startApi();
-  const { id } = await measuredClient(api);
+  const {
+    api,
+    made: { id },
+  } = await startAfter(measuredClient);
   api.clock.nowMs += 9 * DAY_MS;
   const shorter = await api.post(`/clients/${id}/shelf-life`, { shelfLife: '7-days' });
   expect(shorter.chain.find((link) => link.id === 'measure')).toMatchObject({ state: 'due' });
@@ -49,8 +52,10 @@ it('keeps a pressure as long as is set for the person', async () => {
 });
 
 it('keeps a pressure of one limb for longer or shorter than the others (LOP-6)', async () => {
-  const api = await startApi();
-  const { id } = await measuredClient(api);
+  const {
+    api,
+    made: { id },
+  } = await startAfter(measuredClient);
   const set = (body: object) => api.post<ClientRecord>(`/clients/${id}/shelf-life`, body);
   api.clock.nowMs += 9 * DAY_MS;
   const measure = ({ chain }: ClientRecord) => chain.find((link) => link.id === 'measure')?.state;
@@ -103,8 +108,10 @@ describe('what only a clinician may change (SCR-4)', () => {
     ['a strap', 'kit', { list: 'straps', item: strap }, true],
     ['an exercise of one’s own', 'exercises', { id: 'own', exercise }, true],
   ])('%s', async (_, where, json, coachMay) => {
-    const api = await startApi();
-    const { id } = await measuredClient(api);
+    const {
+      api,
+      made: { id },
+    } = await startAfter(measuredClient);
     // Only what the practice says otherwise can go back to what it was.
     if (where === 'exercises/retire') await api.post('/practice/exercises', { ...json, exercise });
     const path = where === 'shelf-life' ? `/clients/${id}/shelf-life` : `/practice/${where}`;
@@ -151,8 +158,7 @@ describe('what is refused, beside its field', () => {
       undefined,
     ],
   ])('%s %j', async (what, json, status, path, rule) => {
-    const api = await startApi();
-    const client = await measuredClient(api);
+    const { api, made: client } = await startAfter(measuredClient);
     const answer = await api.refused(`/clients/${client.id}/${what}`, json);
     expect(answer.status).toBe(status);
     expect(answer.problem.errors[0]).toMatchObject({ path, ...(rule ? { rule } : {}) });
@@ -178,8 +184,7 @@ describe('what is refused, beside its field', () => {
 });
 
 it('audits each write with who did it, and refuses to have the audit changed', async () => {
-  const api = await startApi();
-  await measuredClient(api);
+  const { api } = await startAfter(measuredClient);
   const entries = await api.sql('select action, practitioner_id from audit order by id');
   expect(entries.map(({ action }) => action)).toEqual([
     'client-added',

@@ -1,20 +1,15 @@
-import { mkdtempSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
 import { pino } from 'pino';
 import { expect, it } from 'vitest';
-import { loadDemo } from '#demo/load';
 import { signInHere } from '../access/sign-in-here';
 import { startApi } from '../api.fixture';
 import { createApp } from '../app';
-import { openDatabase } from '../db/database';
+import { demoDatabase } from '../demo.fixture';
 import { practiceClock } from '../practice-clock';
 
 const DAY_MS = 86_400_000;
 
 it('moves on by days in a demonstration, and stands there after the next start', async () => {
-  const orm = await openDatabase(join(mkdtempSync(join(tmpdir(), 'nervato-')), 'demo.sqlite'));
-  await loadDemo(orm, Date.now());
+  const { orm } = await demoDatabase();
   const clock = await practiceClock(orm);
   const app = createApp({ orm, now: clock.now, moveClock: clock.moveOn, log: pino({ level: 'silent' }) });
   const signedIn = await signInHere(orm, 'tobias');
@@ -32,7 +27,6 @@ it('moves on by days in a demonstration, and stands there after the next start',
   for (const days of [0, -1, 29, 1.5]) expect((await ask('/clock/forward', { days })).status).toBe(400);
   const later = await practiceClock(orm);
   expect(Math.round((later.now() - before.body.nowMs) / DAY_MS)).toBe(7);
-  await orm.close();
 });
 
 it('cannot be moved in an ordinary practice', async () => {

@@ -13,6 +13,7 @@ import {
   NEW_PLAN,
   nextVersion,
   prescriptionFor,
+  startAfter,
   startApi,
   WELL,
 } from '../api.fixture';
@@ -65,8 +66,7 @@ const answer = (view: SessionView, change: Change, atMs: number, declined = fals
 
 describe('several plans of one person', () => {
   it('stand beside each other; a signature takes the place of its own plan’s version only', async () => {
-    const api = await startApi();
-    const person = await ready(api);
+    const { api, made: person } = await startAfter(ready);
     api.clock.nowMs += 1_000;
     const both = await api.post(at(person, 'prescriptions'), second(person.client));
     expect(namesInForce(both)).toEqual(['Lower day', 'Light day']);
@@ -94,8 +94,7 @@ describe('several plans of one person', () => {
   });
 
   it('are paused and taken up again, renamed, ended; each with its audit entry', async () => {
-    const api = await startApi();
-    const person = await ready(api);
+    const { api, made: person } = await startAfter(ready);
     const path = at(person, `course-plans/${planOf(person)}`);
     const paused = await api.post(path, { state: 'paused' }, 'colin');
     expect([namesInForce(paused), paused.facts.coursePlans.map(({ state }) => state)]).toEqual([
@@ -120,8 +119,7 @@ describe('several plans of one person', () => {
   });
 
   it('are not prolonged by a coach where a clinician signed until when', async () => {
-    const api = await startApi();
-    const person = await ready(api);
+    const { api, made: person } = await startAfter(ready);
     const path = at(person, `course-plans/${planOf(person)}`);
     const untilMs = api.clock.nowMs + 7 * DAY_MS;
     await api.post(path, { untilMs }, 'colin');
@@ -137,8 +135,7 @@ describe('several plans of one person', () => {
 
 describe('a review that binds (REV-10)', () => {
   it('is answered before its plan opens again, and the answer is the next version at once', async () => {
-    const api = await startApi();
-    const person = await ready(api);
+    const { api, made: person } = await startAfter(ready);
     await api.post(at(person, 'prescriptions'), second(person.client));
     const view = await nextVisit(api, person);
     const open = (prescriptionId: string | undefined) =>
@@ -172,8 +169,7 @@ describe('a review that binds (REV-10)', () => {
   });
 
   it('keeps the version as it is where the answer changes nothing, or declines', async () => {
-    const api = await startApi();
-    const person = await ready(api);
+    const { api, made: person } = await startAfter(ready);
     const view = await nextVisit(api, person);
     await api.post(`/sessions/${view.id}/events`, answer(view, { loadSteps: -1 }, api.clock.nowMs, true));
     expect((await read(api, person)).facts.prescriptions.map(({ id }) => id)).toEqual([
@@ -227,8 +223,7 @@ describe('a review that binds (REV-10)', () => {
   });
 
   it('outlives a re-target: what was answered is applied to the pressures of now', async () => {
-    const api = await startApi();
-    const person = await ready(api);
+    const { api, made: person } = await startAfter(ready);
     const view = await nextVisit(api, person);
     await measureAgain(api, person.client, 140);
     const path = at(person, `prescriptions/${person.prescriptionId}/retarget`);
@@ -253,8 +248,7 @@ describe('heavy work in one line (PRO-4)', () => {
   const squat = { exerciseId: 'leg-press', side: 'both', sets: 4, reps: 6, loadKg: 120, effort: 8 };
 
   it('is kept with its day, and makes it the turn of what comes after heavy work', async () => {
-    const api = await startApi();
-    const person = await ready(api);
+    const { api, made: person } = await startAfter(ready);
     await api.post(at(person, 'prescriptions'), second(person.client));
     const turns = ({ facts, judgedAtMs }: ClientRecord) =>
       plansInForce(facts, judgedAtMs).map(({ coursePlan, turn }) => [coursePlan.name, turn.inDays]);
@@ -274,8 +268,7 @@ describe('heavy work in one line (PRO-4)', () => {
   });
 
   it('is refused tomorrow, of another year, with an exercise nobody knows, or as light as anything', async () => {
-    const api = await startApi();
-    const person = await ready(api);
+    const { api, made: person } = await startAfter(ready);
     const nowMs = api.clock.nowMs;
     const wrong = [
       { ...squat, atMs: nowMs + 180_000 },
@@ -298,8 +291,7 @@ describe('the ladder of a limb (PRO-5)', () => {
   const answers = { pain: 1, swellingDown: true, rangeGood: true, clinicianAgrees: false };
 
   it('keeps each check with who made it; above what is answered it takes a clinician’s reason', async () => {
-    const api = await startApi();
-    const person = await ready(api);
+    const { api, made: person } = await startAfter(ready);
     const path = at(person, 'rung-checks');
     const loaded = await api.post(path, { limb: 'left-thigh', answers, rung: 'loaded' }, 'colin');
     expect(loaded.facts.rungChecks).toMatchObject([
@@ -322,8 +314,10 @@ describe('the ladder of a limb (PRO-5)', () => {
   });
 
   it('guards signing work of an operated limb above its rung', async () => {
-    const api = await startApi();
-    const { client } = await ready(api);
+    const {
+      api,
+      made: { client },
+    } = await startAfter(ready);
     const procedures = [{ limb: 'left-thigh', atMs: api.clock.nowMs - 40 * DAY_MS, what: 'Graft' }];
     api.clock.nowMs += 1_000;
     await api.post(`/clients/${client.id}/screenings`, { ...CLEAR, yes: ['recent-surgery'], procedures });

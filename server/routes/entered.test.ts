@@ -5,15 +5,14 @@ import type { SessionView } from '#contract/session';
 import { compile } from '#core/plan/compile';
 import { fold } from '#core/session/fold';
 import { mergeLogs } from '#core/session/log';
-import { DAY_MS, startApi } from '../api.fixture';
+import { DAY_MS, startAfter } from '../api.fixture';
 import { at, planOf, ready, trainToday } from '../forbidden.fixture';
 
 const sets = [30, 15, 15, 15].map((reps, setIndex) => ({ exerciseIndex: 0, setIndex, reps, effort: 6 }));
 
 describe('a session that was done on paper or elsewhere', () => {
   it('is entered on its day, folded like any other, counted, and asks for its review', async () => {
-    const api = await startApi();
-    const person = await ready(api);
+    const { api, made: person } = await startAfter(ready);
     api.clock.nowMs += 3 * DAY_MS;
     const startedAtMs = api.clock.nowMs - 2 * DAY_MS;
     const entry = { id: newId(), coursePlanId: planOf(person), startedAtMs, sets, jointPain: 1, signs: [] };
@@ -38,8 +37,7 @@ describe('a session that was done on paper or elsewhere', () => {
   });
 
   it('holds for a red sign that was noted, as a session here would', async () => {
-    const api = await startApi();
-    const person = await ready(api);
+    const { api, made: person } = await startAfter(ready);
     api.clock.nowMs += DAY_MS;
     const startedAtMs = api.clock.nowMs - 3_600_000;
     const entry = {
@@ -56,8 +54,7 @@ describe('a session that was done on paper or elsewhere', () => {
   });
 
   it('goes by the share of its sets in a deload week, unless more of them were done', async () => {
-    const api = await startApi();
-    const person = await ready(api);
+    const { api, made: person } = await startAfter(ready);
     const startsOn = new Date(api.clock.nowMs).toISOString().slice(0, 10);
     await api.post(at(person, 'blocks'), {
       wish: {
@@ -103,8 +100,7 @@ describe('a session that was done on paper or elsewhere', () => {
   });
 
   it('is refused where it cannot have been', async () => {
-    const api = await startApi();
-    const person = await ready(api);
+    const { api, made: person } = await startAfter(ready);
     const signedMs = api.clock.nowMs;
     const view = await trainToday(api, person);
     const entry = (startedAtMs: number, changes: object = {}) => ({

@@ -12,6 +12,7 @@ import {
   openSession,
   prescriptionFor,
   SESSION_ID,
+  startAfter,
   startApi,
   TRIAL,
   WELL,
@@ -37,8 +38,7 @@ const chainOf = ({ chain }: ClientRecord) => Object.fromEntries(chain.map(({ id,
 
 describe('a measurement that is retracted', () => {
   it('counts no more at once, and what it stood in place of counts in its stead', async () => {
-    const api = await startApi();
-    const client = await measuredClient(api);
+    const { api, made: client } = await startAfter(measuredClient);
     api.clock.nowMs += MEASURED_LATER;
     const later = { ...TRIAL, goneMmHg: 200, backMmHg: 192 };
     await api.post(`/clients/${client.id}/occlusion-pressures`, { ...OCCLUSION, trials: [later, later] });
@@ -53,8 +53,7 @@ describe('a measurement that is retracted', () => {
   });
 
   it('holds what stood on it, which is named, and no session opens on it', async () => {
-    const api = await startApi();
-    const client = await measuredClient(api);
+    const { api, made: client } = await startAfter(measuredClient);
     const signed = await api.post(`/clients/${client.id}/prescriptions`, prescriptionFor(client));
     await api.post(`/clients/${client.id}/day-checks`, WELL);
     const { record, unsettled } = await retract(api, client.id, 'occlusion-pressure');
@@ -67,8 +66,7 @@ describe('a measurement that is retracted', () => {
   });
 
   it.each(['strength-test', 'screening', 'fit', 'day-check'])('may be any: a %s', async (kind) => {
-    const api = await startApi();
-    const client = await measuredClient(api);
+    const { api, made: client } = await startAfter(measuredClient);
     await api.post(`/clients/${client.id}/day-checks`, WELL);
     const { record } = await retract(api, client.id, kind);
     const { facts } = record;
@@ -82,8 +80,7 @@ describe('a measurement that is retracted', () => {
   });
 
   it('may be a clearance, a quick check, or heavy work', async () => {
-    const api = await startApi();
-    const client = await measuredClient(api);
+    const { api, made: client } = await startAfter(measuredClient);
     const base = `/clients/${client.id}`;
     await api
       .post(`${base}/clearances`, {
@@ -110,8 +107,7 @@ describe('a measurement that is retracted', () => {
   });
 
   it('tells what it is with its figures and ids, so that it is read in any unit and language', async () => {
-    const api = await startApi();
-    const client = await measuredClient(api);
+    const { api, made: client } = await startAfter(measuredClient);
     const base = `/clients/${client.id}`;
     const occlusionId = client.facts.occlusions[0]?.id;
     await api.post(`${base}/screenings`, { ...CLEAR, yes: ['varicose-veins', 'smoker'] });
@@ -136,8 +132,7 @@ describe('a measurement that is retracted', () => {
   });
 
   it('is retracted by a clinician with a reason, once, and only from the record it is of', async () => {
-    const api = await startApi();
-    const client = await measuredClient(api);
+    const { api, made: client } = await startAfter(measuredClient);
     const other = await api.post('/clients', { name: 'Somebody Else' });
     const { id } = await entryOf(api, client.id, 'fit');
     const asked = { kind: 'fit', id, reason: 'Wrong leg' };
@@ -152,8 +147,7 @@ describe('a measurement that is retracted', () => {
 
 describe('a session that is retracted', () => {
   it('counts nowhere, and takes nothing more', async () => {
-    const api = await startApi();
-    const view = await openSession(api);
+    const { api, made: view } = await startAfter(openSession);
     expect(
       (
         await api.refused(`/clients/${view.clientId}/retractions`, {
@@ -211,8 +205,7 @@ describe('a person', () => {
   });
 
   it('is taken off the list with all that is on record, and put back', async () => {
-    const api = await startApi();
-    const client = await measuredClient(api);
+    const { api, made: client } = await startAfter(measuredClient);
     await api.post(`/clients/${client.id}`, { archived: true });
     expect((await api.get<PeoplePage>('/clients')).total).toBe(0);
     expect((await api.get<PeoplePage>('/clients?archived=yes')).people.map(({ id }) => id)).toEqual([
@@ -224,8 +217,7 @@ describe('a person', () => {
   });
 
   it('who is on record twice becomes one, of whom the newest of both counts', async () => {
-    const api = await startApi();
-    const first = await measuredClient(api);
+    const { api, made: first } = await startAfter(measuredClient);
     api.clock.nowMs += MEASURED_LATER;
     const second = await api.post('/clients', { name: 'Test Persson' });
     await api.post(`/clients/${second.id}/screenings`, CLEAR);
@@ -245,8 +237,7 @@ describe('a person', () => {
 
 describe('a person who is to be forgotten', () => {
   it('goes with every event and word, and leaves counts without a name and an audit that still holds', async () => {
-    const api = await startApi();
-    const view = await openSession(api);
+    const { api, made: view } = await startAfter(openSession);
     const event = { sessionId: view.id, deviceId: 'one', atMs: api.clock.nowMs };
     await api.post(`/sessions/${view.id}/events`, {
       events: [
@@ -295,8 +286,7 @@ describe('a person who is to be forgotten', () => {
 
 describe('the audit', () => {
   it('is whole as long as nobody touches it, and says where somebody has', async () => {
-    const api = await startApi();
-    await measuredClient(api);
+    const { api } = await startAfter(measuredClient);
     expect(await api.get<AuditCheck>('/audit/check')).toMatchObject({ rows: 6, broken: null });
     const wrongs = [
       "update audit set subject = 'somebody' where id = 3",
@@ -316,8 +306,10 @@ describe('the audit', () => {
   });
 
   it('has reads of a person, once an hour for each who looks', async () => {
-    const api = await startApi();
-    const { id } = await measuredClient(api);
+    const {
+      api,
+      made: { id },
+    } = await startAfter(measuredClient);
     for (let i = 0; i < 3; i += 1) await api.call('GET', `/clients/${id}`, undefined, 'colin');
     api.clock.nowMs += 3_600_001;
     await api.call('GET', `/clients/${id}/outcomes`, undefined, 'colin');

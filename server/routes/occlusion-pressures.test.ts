@@ -1,13 +1,20 @@
 import { describe, expect, it } from 'vitest';
-import { DAY_MS, exerciseFor, measuredClient, OCCLUSION, prescriptionFor, startApi } from '../api.fixture';
+import {
+  DAY_MS,
+  exerciseFor,
+  measuredClient,
+  OCCLUSION,
+  prescriptionFor,
+  startAfter,
+  startApi,
+} from '../api.fixture';
 
 const measureLink = (client: { chain: { id: string; reason?: string }[] }) =>
   client.chain.find(({ id }) => id === 'measure');
 
 describe('measuring', () => {
   it('refuses an oximeter on a leg, and says why', async () => {
-    const api = await startApi();
-    const client = await measuredClient(api);
+    const { api, made: client } = await startAfter(measuredClient);
     const { status, problem } = await api.refused(`/clients/${client.id}/occlusion-pressures`, {
       ...OCCLUSION,
       method: 'oximeter',
@@ -19,8 +26,7 @@ describe('measuring', () => {
   });
 
   it('takes the division of the gauge into the uncertainty', async () => {
-    const api = await startApi();
-    const client = await measuredClient(api);
+    const { api, made: client } = await startAfter(measuredClient);
     const coarse = { id: 'coarse', label: 'Coarse', kind: 'by-hand', divisionMmHg: 20, keepsPressure: true };
     await api.post('/practice/kit', { list: 'pumps', item: coarse });
     const again = await api.post(`/clients/${client.id}/occlusion-pressures`, {
@@ -35,8 +41,7 @@ describe('measuring', () => {
 
 describe('quick checks (LOP-7)', () => {
   it('renew the shelf life within 10 mmHg', async () => {
-    const api = await startApi();
-    const client = await measuredClient(api);
+    const { api, made: client } = await startAfter(measuredClient);
     const [stored] = client.facts.occlusions;
     api.clock.nowMs += 20 * DAY_MS;
     await api.post(`/clients/${client.id}/quick-checks`, { occlusionId: stored?.id, goneMmHg: 182 });
@@ -46,8 +51,7 @@ describe('quick checks (LOP-7)', () => {
   });
 
   it('make the pressure due when further off', async () => {
-    const api = await startApi();
-    const client = await measuredClient(api);
+    const { api, made: client } = await startAfter(measuredClient);
     const [stored] = client.facts.occlusions;
     api.clock.nowMs += DAY_MS;
     const body = { occlusionId: stored?.id, goneMmHg: 190 };
@@ -112,8 +116,7 @@ describe('straps (TIGHT)', () => {
 
 describe('kit', () => {
   it('is added, changed and retired, and what was measured with it stays', async () => {
-    const api = await startApi();
-    const client = await measuredClient(api);
+    const { api, made: client } = await startAfter(measuredClient);
     const before = await api.get<{ cuffs: { id: string }[] }>('/practice');
     await api.post('/practice/kit/retire', { list: 'cuffs', id: 'thigh-large' });
     const practice = await api.get<{ cuffs: { id: string }[] }>('/practice');
@@ -144,8 +147,7 @@ describe('kit', () => {
   });
 
   it('has no load in kg in bands, and says so', async () => {
-    const api = await startApi();
-    const client = await measuredClient(api);
+    const { api, made: client } = await startAfter(measuredClient);
     const exercise = exerciseFor(client);
     const banded = { ...exercise, load: { ...exercise.load, weightKitId: 'bands' } };
     const { problem } = await api.refused(`/clients/${client.id}/prescriptions`, {

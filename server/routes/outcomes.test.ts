@@ -21,7 +21,7 @@ import { EXERCISES, type Library } from '#core/protocol/exercises';
 import { measuresDue } from '#core/record/tests-due';
 import { fold } from '#core/session/fold';
 import { mergeLogs } from '#core/session/log';
-import { type Api, DAY_MS, measuredClient, startApi } from '../api.fixture';
+import { type Api, DAY_MS, measuredClient, startAfter } from '../api.fixture';
 import { at, ready, train } from '../forbidden.fixture';
 
 const library = EXERCISES as Library;
@@ -38,8 +38,10 @@ const girth = (atMs: number, repeats: number[], changes: object = {}) => ({
 
 describe('measures of a person', () => {
   it('are kept once, judged against their error, and withdrawn with a reason, never deleted', async () => {
-    const api = await startApi();
-    const { id } = await measuredClient(api);
+    const {
+      api,
+      made: { id },
+    } = await startAfter(measuredClient);
     const path = `/clients/${id}/outcomes`;
     const first = girth(api.clock.nowMs, [50, 50.2]);
     await api.post(path, first);
@@ -69,8 +71,10 @@ describe('measures of a person', () => {
   });
 
   it('are refused with what, where and how to mend it', async () => {
-    const api = await startApi();
-    const { id } = await measuredClient(api);
+    const {
+      api,
+      made: { id },
+    } = await startAfter(measuredClient);
     const path = `/clients/${id}/outcomes`;
     const problem = async (body: object) => (await api.refused(path, body)).problem.errors?.[0];
     expect(await problem(girth(api.clock.nowMs, [520]))).toMatchObject({ path: 'repeats', rule: 'OUT-1' });
@@ -86,8 +90,10 @@ describe('measures of a person', () => {
   });
 
   it('may be the practice’s own: described by a clinician, taken, and then no longer counted otherwise', async () => {
-    const api = await startApi();
-    const { id } = await measuredClient(api);
+    const {
+      api,
+      made: { id },
+    } = await startAfter(measuredClient);
     const grip = { ...MEASURES['isometric-force'], label: 'Grip', of: 'arm', unit: 'kg', highest: 90 };
     const keepAs = (measure: object, by?: 'colin') =>
       api.refused('/practice/measures', { id: 'own-grip', measure }, by);
@@ -123,8 +129,10 @@ describe('measures of a person', () => {
   });
 
   it('are compared with the cuff and without: drawn by the server, one at a time, ended with a reason', async () => {
-    const api = await startApi();
-    const { id } = await measuredClient(api);
+    const {
+      api,
+      made: { id },
+    } = await startAfter(measuredClient);
     const path = `/clients/${id}/comparisons`;
     const today = isoOf(dayAt(api.clock.nowMs, 0));
     const wish = {
@@ -162,8 +170,7 @@ describe('measures of a person', () => {
   });
 
   it('keep what went wrong, once, and only of a session of the same person', async () => {
-    const api = await startApi();
-    const person = await ready(api);
+    const { api, made: person } = await startAfter(ready);
     const view = await train(api, person, [], DAY_MS);
     const event = {
       id: newId(),
@@ -196,8 +203,7 @@ describe('the log of a person', () => {
   };
 
   it('has every finished session, the newest first, as its log folds, and adds up to all of them', async () => {
-    const api = await startApi();
-    const person = await ready(api);
+    const { api, made: person } = await startAfter(ready);
     const ids: string[] = [];
     for (let i = 0; i < 3; i += 1) {
       const view = await train(api, person, [], 2 * DAY_MS);
@@ -229,8 +235,7 @@ describe('the log of a person', () => {
   });
 
   it('is made once for sessions that an older release kept', async () => {
-    const api = await startApi();
-    const person = await ready(api);
+    const { api, made: person } = await startAfter(ready);
     const view = await train(api, person, [], DAY_MS);
     await api.sql('update session set log_line = null');
     await api.sql('pragma user_version = 1');
@@ -243,8 +248,7 @@ describe('the log of a person', () => {
 
 describe('the safety record of the practice (OUT-7)', () => {
   it('counts every inflation once, with what was seen, through corrections and later answers', async () => {
-    const api = await startApi();
-    const person = await ready(api);
+    const { api, made: person } = await startAfter(ready);
     const view = await train(api, person, [[150, { type: 'sign-noted', sign: 'numb-or-tingling' }]], DAY_MS);
     const read = async () => {
       const { tallies, adverseEvents } = await api.get<SurveillanceView>('/practice/surveillance');
@@ -289,8 +293,10 @@ describe('the safety record of the practice (OUT-7)', () => {
 
 describe('a report', () => {
   it('is issued once and says the same for ever', async () => {
-    const api = await startApi();
-    const { id } = await measuredClient(api);
+    const {
+      api,
+      made: { id },
+    } = await startAfter(measuredClient);
     const content = {
       clientName: 'Test Person',
       practiceName: 'Test Practice',
@@ -332,8 +338,7 @@ describe('a report', () => {
 
 describe('whom it helped (OUT-5)', () => {
   it('is the first and last of everybody with two occasions of the same limb and setting, with the sessions between', async () => {
-    const api = await startApi();
-    const person = await ready(api);
+    const { api, made: person } = await startAfter(ready);
     const path = at(person, 'outcomes');
     const firstMs = api.clock.nowMs;
     await api.post(path, girth(firstMs, [50, 50]));
@@ -367,8 +372,7 @@ describe('whom it helped (OUT-5)', () => {
 
 describe('the week of the practice', () => {
   it('lists who needs somebody, the latest first, and nobody who never trained or has stopped coming', async () => {
-    const api = await startApi();
-    const person = await ready(api);
+    const { api, made: person } = await startAfter(ready);
     await measuredClient(api);
     expect(await api.get<WeekView>('/practice/week')).toEqual({ training: 0, people: [], load: [] });
     await train(api, person, [], 12 * DAY_MS);

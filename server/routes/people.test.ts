@@ -14,6 +14,7 @@ import {
   openSession,
   prescriptionFor,
   SESSION_ID,
+  startAfter,
   startApi,
   TRIAL,
 } from '../api.fixture';
@@ -41,8 +42,7 @@ describe('the roster', () => {
   });
 
   it('tells today’s people from those who have not come for long, and comes back to who trains again', async () => {
-    const api = await startApi();
-    const view = await openSession(api);
+    const { api, made: view } = await startAfter(openSession);
     await api.post(EVENTS, { events: logOf(WHOLE_SESSION) });
     const { id: newcomer } = await api.post('/clients', { name: 'New Here' });
     const today = async () => {
@@ -92,8 +92,10 @@ describe('the roster', () => {
   });
 
   it('says at once what a write has changed, and within a minute what the clock has', async () => {
-    const api = await startApi();
-    const { id } = await measuredClient(api);
+    const {
+      api,
+      made: { id },
+    } = await startAfter(measuredClient);
     const states = async () =>
       (await api.get<PeoplePage>('/clients')).people
         .find((person) => person.id === id)
@@ -108,8 +110,10 @@ describe('the roster', () => {
 
 describe('what counts now, and the years before it', () => {
   it('keeps the newest pressure of each limb, position and cuff, and the rest as history', async () => {
-    const api = await startApi();
-    const { id } = await measuredClient(api);
+    const {
+      api,
+      made: { id },
+    } = await startAfter(measuredClient);
     for (const goneMmHg of [190, 200]) {
       api.clock.nowMs += DAY_MS;
       const trial = { ...TRIAL, goneMmHg, upMmHg: 10, backMmHg: goneMmHg - 8 };
@@ -131,8 +135,7 @@ describe('what counts now, and the years before it', () => {
   });
 
   it('keeps what the plan in force names, though something newer has taken its place', async () => {
-    const api = await startApi();
-    const client = await measuredClient(api);
+    const { api, made: client } = await startAfter(measuredClient);
     const signed = await api.post(`/clients/${client.id}/prescriptions`, prescriptionFor(client));
     api.clock.nowMs += DAY_MS;
     const test = { exerciseId: 'knee-extension', side: 'left', loadKg: 40, reps: 8 };
@@ -177,8 +180,7 @@ describe('what counts now, and the years before it', () => {
   });
 
   it('freezes a plan without a second copy where it is as it was signed, and reviews the last session in one request', async () => {
-    const api = await startApi();
-    const view = await openSession(api);
+    const { api, made: view } = await startAfter(openSession);
     const [row] = await api.sql('select plan from session');
     expect(row?.plan).toBe('null');
     expect(view.plan.exercises).toHaveLength(1);

@@ -1,10 +1,9 @@
 import { expect, it } from 'vitest';
 import { plannedKg } from '#core/plan/plan';
-import { exerciseFor, measuredClient, prescriptionFor, startApi } from '../api.fixture';
+import { exerciseFor, measuredClient, prescriptionFor, startAfter } from '../api.fixture';
 
 it('signs a prescription with figures worked out on the server', async () => {
-  const api = await startApi();
-  const client = await measuredClient(api);
+  const { api, made: client } = await startAfter(measuredClient);
   const signed = await api.post(`/clients/${client.id}/prescriptions`, prescriptionFor(client));
   const [exercise] = signed.facts.prescriptions[0]?.plan.exercises ?? [];
   // 174 mmHg × 60 % = 104.4, down to the division of 2; 25 % of the 1RM, down to the stack's step.
@@ -21,8 +20,7 @@ it.each([
   ['a pressure measured on another limb', { limb: 'right-thigh' }, 'exercises.0.limb', 'LOP-4'],
   ['a test of another exercise', { exerciseId: 'leg-press' }, 'exercises.0.strengthTestId', 'LOAD-1'],
 ] as const)('refuses %s, whoever signs and why', async (_, changes, path, rule) => {
-  const api = await startApi();
-  const client = await measuredClient(api);
+  const { api, made: client } = await startAfter(measuredClient);
   const json = { ...prescriptionFor(client, changes), overrideReason: 'I insist' };
   const { status, problem } = await api.refused(`/clients/${client.id}/prescriptions`, json);
   expect(status).toBe(422);
@@ -30,8 +28,7 @@ it.each([
 });
 
 it('passes a guard only for a clinician with a reason, and audits it', async () => {
-  const api = await startApi();
-  const client = await measuredClient(api);
+  const { api, made: client } = await startAfter(measuredClient);
   const path = `/clients/${client.id}/prescriptions`;
   const heavy = prescriptionFor(client, { percentOneRepMax: 45 });
   const reasoned = { ...heavy, overrideReason: 'Two sessions only, watched throughout' };
@@ -49,8 +46,7 @@ it('passes a guard only for a clinician with a reason, and audits it', async () 
 });
 
 it('signs a session of several exercises, and refuses what is not on record by its place', async () => {
-  const api = await startApi();
-  const client = await measuredClient(api);
+  const { api, made: client } = await startAfter(measuredClient);
   const path = `/clients/${client.id}/prescriptions`;
   const one = exerciseFor(client);
   const light = { ...one, load: { kind: 'unweighed', with: 'body weight' } };
@@ -69,8 +65,7 @@ it('signs a session of several exercises, and refuses what is not on record by i
 });
 
 it('keeps passive work for clinicians, whatever a coach posts (SCR-4)', async () => {
-  const api = await startApi();
-  const client = await measuredClient(api);
+  const { api, made: client } = await startAfter(measuredClient);
   const passive = {
     ...prescriptionFor(client),
     exercises: [

@@ -2,7 +2,7 @@ import { v4 as newId } from 'uuid';
 import { describe, expect, it } from 'vitest';
 import type { ClientRecord } from '#contract/client';
 import type { SessionView } from '#contract/session';
-import { startApi } from '../api.fixture';
+import { startAfter } from '../api.fixture';
 import { measureAgain, ready } from '../forbidden.fixture';
 
 const targetOf = (record: ClientRecord): [number | undefined, number | undefined] => {
@@ -14,8 +14,7 @@ const targetOf = (record: ClientRecord): [number | undefined, number | undefined
 
 describe('a plan on a pressure that was measured again (PRS-8)', () => {
   it('is confirmed by one that agrees and rounds alike: it opens, and there is nothing to re-target', async () => {
-    const api = await startApi();
-    const person = await ready(api);
+    const { api, made: person } = await startAfter(ready);
     await measureAgain(api, person.client, 178);
     const path = `/clients/${person.client.id}/prescriptions/${person.prescriptionId}/retarget`;
     expect((await api.refused(path, {})).problem.title).toBe('Nothing to re-target');
@@ -25,8 +24,7 @@ describe('a plan on a pressure that was measured again (PRS-8)', () => {
   });
 
   it('keeps its share and takes the new pressure by one key, for a coach too, with what changed in the audit', async () => {
-    const api = await startApi();
-    const person = await ready(api);
+    const { api, made: person } = await startAfter(ready);
     await measureAgain(api, person.client, 140);
     const { prescriptionId, client } = person;
     const shut = await api.refused('/sessions', { id: newId(), prescriptionId });

@@ -10,6 +10,7 @@ import {
   openSession,
   prescriptionFor,
   SESSION_ID,
+  startAfter,
   startApi,
   WELL,
 } from '../api.fixture';
@@ -84,8 +85,7 @@ describe('clearances (SCR-2, SCR-4)', () => {
     ['limbs', { limbs: ['left-arm' as const] }, 'exercises.0.limb'],
     ['work', { modes: ['passive' as const] }, 'exercises.0.protocolId'],
   ])('limit what can be prescribed by %s', async (_, limits, path) => {
-    const api = await startApi();
-    const client = await measuredClient(api);
+    const { api, made: client } = await startAfter(measuredClient);
     await api.post(`/clients/${client.id}/clearances`, clearance(limits));
     const { problem } = await api.refused(`/clients/${client.id}/prescriptions`, {
       ...prescriptionFor(client, { percentLop: 60 }),
@@ -97,8 +97,7 @@ describe('clearances (SCR-2, SCR-4)', () => {
 
 describe('the check on the day (SCR-3)', () => {
   it('is needed before a session opens, and only one of today counts', async () => {
-    const api = await startApi();
-    const client = await measuredClient(api);
+    const { api, made: client } = await startAfter(measuredClient);
     const signed = await api.post(`/clients/${client.id}/prescriptions`, prescriptionFor(client));
     const session = { id: SESSION_ID, prescriptionId: signed.facts.prescriptions[0]?.id };
     expect((await api.refused('/sessions', session)).problem.errors[0]).toMatchObject({ path: 'dayCheck' });
@@ -110,8 +109,7 @@ describe('the check on the day (SCR-3)', () => {
   });
 
   it('holds the session when something is not well', async () => {
-    const api = await startApi();
-    const view = await openSession(api);
+    const { api, made: view } = await startAfter(openSession);
     await api.post(`/sessions/${SESSION_ID}/events`, {
       events: [
         {
@@ -138,8 +136,7 @@ describe('the check on the day (SCR-3)', () => {
 
 describe('consent (SCR-6)', () => {
   it('is passed by a clinician with a reason where it is missing, and by nobody where it was withdrawn', async () => {
-    const api = await startApi();
-    const client = await measuredClient(api);
+    const { api, made: client } = await startAfter(measuredClient);
     const signed = await api.post(`/clients/${client.id}/prescriptions`, prescriptionFor(client));
     await api.post(`/clients/${client.id}/day-checks`, WELL);
     const session = { id: SESSION_ID, prescriptionId: signed.facts.prescriptions[0]?.id };
@@ -164,8 +161,10 @@ describe('consent (SCR-6)', () => {
   });
 
   it('is to a text that there is', async () => {
-    const api = await startApi();
-    const { id } = await measuredClient(api);
+    const {
+      api,
+      made: { id },
+    } = await startAfter(measuredClient);
     expect((await api.refused(`/clients/${id}/consents`, { ...AGREED, version: 99 })).status).toBe(404);
     const guardian = { ...AGREED, guardian: '  ' };
     expect((await api.refused(`/clients/${id}/consents`, guardian)).problem.errors[0]?.path).toBe('guardian');

@@ -13,7 +13,7 @@ import {
   openSession,
   prescriptionFor,
   SESSION_ID,
-  startApi,
+  startAfter,
   WELL,
 } from '../api.fixture';
 
@@ -22,8 +22,10 @@ const EVENTS = `/sessions/${SESSION_ID}/events`;
 
 describe('the event log', () => {
   it('keeps a session through a restart, and folds to the same state', async () => {
-    const api = await startApi();
-    const { plan } = await openSession(api);
+    const {
+      api,
+      made: { plan },
+    } = await startAfter(openSession);
     await api.post(EVENTS, { events: LOG.slice(0, 9) });
     await api.restart();
     const [open] = await api.get<SessionView[]>('/sessions/open');
@@ -38,8 +40,7 @@ describe('the event log', () => {
   });
 
   it('takes each event once, in whatever batches, order and repetition it arrives', async () => {
-    const api = await startApi();
-    await openSession(api);
+    const { api } = await startAfter(openSession);
     const [shuffled] = fc.sample(fc.shuffledSubarray([...LOG, ...LOG], { minLength: 2 * LOG.length }), {
       numRuns: 1,
       seed: 7,
@@ -52,8 +53,7 @@ describe('the event log', () => {
   });
 
   it('refuses a batch with a stray event whole', async () => {
-    const api = await startApi();
-    await openSession(api);
+    const { api } = await startAfter(openSession);
     const stray = { ...LOG[1], sessionId: '00000000-0000-4000-8000-00000000000f' };
     const { status, problem } = await api.refused(EVENTS, { events: [LOG[0], stray] });
     expect(status).toBe(400);
@@ -62,8 +62,7 @@ describe('the event log', () => {
   });
 
   it('refuses a second event under the same sequence number of a device', async () => {
-    const api = await startApi();
-    await openSession(api);
+    const { api } = await startAfter(openSession);
     await api.post(EVENTS, { events: [LOG[0]] });
     const clash = { ...(LOG[1] as SessionEvent), seq: 0 };
     const { status, problem } = await api.refused(EVENTS, { events: [clash] });
@@ -72,8 +71,7 @@ describe('the event log', () => {
   });
 
   it('cannot be changed or emptied afterwards', async () => {
-    const api = await startApi();
-    await openSession(api);
+    const { api } = await startAfter(openSession);
     await api.post(EVENTS, { events: LOG });
     await expect(api.sql('delete from session_event')).rejects.toThrow('append-only');
     await expect(api.sql('update session_event set seq = 99')).rejects.toThrow('append-only');
@@ -85,8 +83,10 @@ describe('what a log takes (RUN-9)', () => {
   const at = (event: SessionEvent | undefined, atMs: number) => ({ ...event, atMs });
 
   it('refuses what lies before the opening or ahead of the server, each at its place, and stores none of it', async () => {
-    const api = await startApi();
-    const { openedAtMs } = await openSession(api);
+    const {
+      api,
+      made: { openedAtMs },
+    } = await startAfter(openSession);
     const ahead = api.clock.nowMs + 120_001;
     const batch = [started, at(inflated, openedAtMs - 1), at(others[0], ahead)];
     const { status, problem } = await api.refused(EVENTS, { events: batch });
@@ -97,8 +97,7 @@ describe('what a log takes (RUN-9)', () => {
   });
 
   it('takes corrections only once a session is finished, and what happened before but arrives late', async () => {
-    const api = await startApi();
-    await openSession(api);
+    const { api } = await startAfter(openSession);
     const late = LOG.filter(({ type }) => type === 'set-noted');
     await api.post(EVENTS, { events: LOG.filter((event) => !late.includes(event)) });
     await api.post(EVENTS, { events: late });
@@ -122,8 +121,7 @@ describe('what a log takes (RUN-9)', () => {
   });
 
   it('answers 409 to a known id with other content, and tells nobody of it', async () => {
-    const api = await startApi();
-    await openSession(api);
+    const { api } = await startAfter(openSession);
     await api.post(EVENTS, { events: [started, inflated] });
     const feed = await api.follow('/feed');
     const forged = { ...inflated, pressureMmHg: 300 };
@@ -139,8 +137,7 @@ describe('what a log takes (RUN-9)', () => {
 
 describe('opening a session', () => {
   it('opens once, however often it is asked', async () => {
-    const api = await startApi();
-    const view = await openSession(api);
+    const { api, made: view } = await startAfter(openSession);
     const again = await api.post<SessionView>('/sessions', {
       id: SESSION_ID,
       prescriptionId: view.prescriptionId,
@@ -149,8 +146,7 @@ describe('opening a session', () => {
   });
 
   it('is refused while a link does not hold, with the link named', async () => {
-    const api = await startApi();
-    const client = await measuredClient(api);
+    const { api, made: client } = await startAfter(measuredClient);
     const signed = await api.post(`/clients/${client.id}/prescriptions`, prescriptionFor(client));
     api.clock.nowMs += 30 * DAY_MS;
     const { status, problem } = await api.refused('/sessions', {
@@ -162,8 +158,7 @@ describe('opening a session', () => {
   });
 
   it('is refused for a day after a red sign, whoever asks (RUN-3)', async () => {
-    const api = await startApi();
-    const view = await openSession(api);
+    const { api, made: view } = await startAfter(openSession);
     const events = logOf([
       [0, { type: 'session-started' }],
       [30, { type: 'sign-noted', sign: 'chest-pain' }],
@@ -194,8 +189,7 @@ describe('opening a session', () => {
   });
 
   it('goes by when a red sign was received: a device may have been offline for days (SCR-5)', async () => {
-    const api = await startApi();
-    const view = await openSession(api);
+    const { api, made: view } = await startAfter(openSession);
     const offline = logOf([
       [0, { type: 'session-started' }],
       [30, { type: 'sign-noted', sign: 'dizzy' }],
@@ -212,8 +206,7 @@ describe('opening a session', () => {
   });
 
   it('is refused for a prescription that a newer one has replaced, and while another is open', async () => {
-    const api = await startApi();
-    const view = await openSession(api);
+    const { api, made: view } = await startAfter(openSession);
     const other = '00000000-0000-4000-8000-000000000001';
     const open = await api.refused('/sessions', { id: other, prescriptionId: view.prescriptionId });
     expect(open.problem.title).toBe('Already open');
@@ -230,8 +223,7 @@ describe('opening a session', () => {
 
 describe('a lighter version for today (SCR-3)', () => {
   it.each(['pressure', 'sets'] as const)('is run instead of the signed one, which stays: %s', async (how) => {
-    const api = await startApi();
-    const client = await measuredClient(api);
+    const { api, made: client } = await startAfter(measuredClient);
     const signed = await api.post(
       `/clients/${client.id}/prescriptions`,
       prescriptionFor(client, { percentLop: 40 }),
@@ -260,8 +252,7 @@ describe('a lighter version for today (SCR-3)', () => {
 
 describe('an assistant', () => {
   it('records a session, and does not answer its review: the answer signs the next version (SCR-4)', async () => {
-    const api = await startApi();
-    const view = await openSession(api);
+    const { api, made: view } = await startAfter(openSession);
     const event = { sessionId: view.id, deviceId: 'one', atMs: api.clock.nowMs };
     const events = [
       {
@@ -292,8 +283,7 @@ describe('an assistant', () => {
 
 describe('a locked device', () => {
   it('lets a cuff down and stops, and records nothing else', async () => {
-    const api = await startApi();
-    const view = await openSession(api);
+    const { api, made: view } = await startAfter(openSession);
     let seq = 0;
     const post = async (type: string, more: object = {}) => {
       seq += 1;
@@ -314,8 +304,7 @@ describe('a locked device', () => {
 
 describe('what happens to a session, told on', () => {
   it('reaches who follows the feed, as it is stored', async () => {
-    const api = await startApi();
-    await openSession(api);
+    const { api } = await startAfter(openSession);
     const feed = await api.follow('/feed');
     await api.post(EVENTS, { events: LOG.slice(0, 2) });
     expect(await feed.next()).toEqual({ said: 'events', events: LOG.slice(0, 2) });
@@ -327,8 +316,10 @@ describe('what happens to a session, told on', () => {
   });
 
   it('carries the day after into the record, where numbness holds the next session (RUN-6)', async () => {
-    const api = await startApi();
-    const { clientId } = await openSession(api);
+    const {
+      api,
+      made: { clientId },
+    } = await startAfter(openSession);
     await api.post(EVENTS, { events: LOG });
     const said = { soreness: 4, bruising: 'none', pinpointBleeding: false, numbness: true };
     api.clock.nowMs += DAY_MS;

@@ -3,7 +3,7 @@ import type { TakenIn } from '#contract/archive';
 import type { ClientRecord, PeoplePage } from '#contract/client';
 import type { TableAnswer } from '#contract/table';
 import type { TableKind } from '#core/table/tables';
-import { DAY_MS, measuredClient, prescriptionFor, startApi } from '../api.fixture';
+import { DAY_MS, measuredClient, prescriptionFor, startAfter, startApi } from '../api.fixture';
 
 type Api = Awaited<ReturnType<typeof startApi>>;
 
@@ -91,8 +91,7 @@ describe('a practice that comes from tables', () => {
   });
 
   it('takes sessions on paper by the plan that was in force', async () => {
-    const api = await startApi();
-    const client = await measuredClient(api);
+    const { api, made: client } = await startAfter(measuredClient);
     await api.post(`/clients/${client.id}/prescriptions`, prescriptionFor(client));
     api.clock.nowMs += 3 * DAY_MS;
     const day = dayOf(api.clock.nowMs - DAY_MS);
@@ -140,8 +139,7 @@ const MIDDAY = (api: Api) => {
 
 describe('rows that are refused', () => {
   it('are named with their field, what is wrong and how to mend it, by the rules of typing in', async () => {
-    const api = await startApi();
-    const client = await measuredClient(api);
+    const { api, made: client } = await startAfter(measuredClient);
     await api.post(`/clients/${client.id}/screenings`, {
       yes: ['recent-surgery'],
       bloodPressures: [

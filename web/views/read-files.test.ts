@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { dayOf } from '#core/course/days';
+import { attackRuns } from '../../tests/attack-runs';
 import { NotACalendar, readCalendar } from './block/read-calendar';
 import { NoHeartRate, readHeartRate } from './record/read-heart-rate';
 
@@ -42,7 +43,7 @@ const mutated = (text: string) =>
     .map((cuts) =>
       cuts.reduce((now, { at, length, put }) => now.slice(0, at) + put + now.slice(at + length), text),
     );
-const RUNS = { numRuns: Number(process.env.NERVATO_ATTACK_RUNS ?? 300) };
+const RUNS = { numRuns: attackRuns(300) };
 
 describe('a file that was changed in any way', () => {
   it('of a calendar is read or refused', () => {

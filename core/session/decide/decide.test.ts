@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { attackRuns } from '../../../tests/attack-runs';
 import { composeSession } from '../../plan/compose';
 import type { Plan } from '../../plan/plan';
 import { testExercise, testKit, testPlan } from '../../plan/plan.fixture';
@@ -76,7 +77,7 @@ const steps = fc.array(
 );
 
 // `npm run attack` runs the long forms.
-const RUNS = Number(process.env.NERVATO_ATTACK_RUNS ?? 250);
+const RUNS = attackRuns(250);
 
 describe('whatever is pressed, in any order, on any plan (RUN-4, RUN-7)', () => {
   it('never tells a pump or records a target above what was signed for the exercise and limb', () => {

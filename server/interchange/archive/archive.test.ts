@@ -6,11 +6,12 @@ import fc from 'fast-check';
 import { describe, expect, it, onTestFinished } from 'vitest';
 import { type ArchivePreview, archiveJsonSchema, type TakenIn } from '#contract/archive';
 import type { ClientRecord, PeoplePage } from '#contract/client';
-import { loadDemo } from '#demo/load';
+import { attackRuns } from '../../../tests/attack-runs';
 import { CLEAR, DAY_MS, measuredClient, SESSION_ID, startApi, WELL } from '../../api.fixture';
 import { openDatabase } from '../../db/database';
 import { inTransaction } from '../../db/sqlite';
 import { recountSuperseded } from '../../db/superseded';
+import { demoDatabase } from '../../demo.fixture';
 import { ready, train } from '../../forbidden.fixture';
 import { takeIn } from './take-in';
 import { writeArchive } from './write-archive';
@@ -31,13 +32,17 @@ async function database(bytes?: Buffer) {
   return { orm, lines, em: orm.em.fork() };
 }
 
+async function demo() {
+  const { orm, file } = await demoDatabase();
+  return { lines: () => [...writeArchive(file, { kind: 'practice' })], em: orm.em.fork() };
+}
+
 const TAKING = { matches: {}, words: 'test.ndjson', practitionerId: 'ines', nowMs: NOW_MS };
 const text = (lines: readonly string[]) => lines.map((line) => line.replace(/\n$/, ''));
 
 describe('an archive of a whole practice', () => {
   it('comes out of an empty practice as it went in, byte by byte, and what follows from it is worked out anew', async () => {
-    const from = await database();
-    await loadDemo(from.orm, NOW_MS);
+    const from = await demo();
     const out = from.lines();
     const into = await database();
     await inTransaction(into.em, (prepare) => takeIn(prepare, text(out), TAKING));
@@ -46,7 +51,7 @@ describe('an archive of a whole practice', () => {
       const read = `select ${columns} from ${table} order by ${columns}`;
       expect([table, await into.em.execute(read)]).toEqual([table, await from.em.execute(read)]);
     }
-  }, 60_000);
+  });
 
   it.each(['after-001', 'after-002', 'after-003'])('takes one in that was written of %s', async (name) => {
     const from = await database(gunzipSync(readFileSync(join(OLD, `${name}.sqlite.gz`))));
@@ -383,7 +388,7 @@ describe('a file that is none', () => {
     const api = await startApi();
     const file = await archiveOf(api, await somebody(api));
     const into = await startApi();
-    const runs = Number(process.env.NERVATO_ATTACK_RUNS ?? 30);
+    const runs = attackRuns(30);
     await fc.assert(
       fc.asyncProperty(mutation, async (mutate) => {
         const { status } = await takeInBy(into, '/archive/preview', mutate(file));
@@ -425,8 +430,7 @@ describe('the JSON Schema of a line', () => {
 
 describe('what counts now after a deletion', () => {
   it('is what the triggers would have kept', async () => {
-    const from = await database();
-    await loadDemo(from.orm, NOW_MS);
+    const from = await demo();
     const read = () => from.em.execute(`${NOW_COUNTS} order by 1, 2`);
     const kept = await read();
     const clients = (await from.em.execute('select id from client')) as { id: string }[];
@@ -434,7 +438,7 @@ describe('what counts now after a deletion', () => {
       for (const { id } of clients) recountSuperseded(prepare, id);
     });
     expect(await read()).toEqual(kept);
-  }, 60_000);
+  });
 });
 
 const NOW_COUNTS = [

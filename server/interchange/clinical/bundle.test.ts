@@ -1,30 +1,19 @@
-import { mkdtempSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
 import JSONSchemaValidator from '@asymmetrik/fhir-json-schema-validator';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { beforeAll, describe, expect, it } from 'vitest';
 import { LOINC_CODES } from '#core/screening/loinc';
-import { loadDemo } from '#demo/load';
-import { startApi } from '../../api.fixture';
-import { openDatabase } from '../../db/database';
+import { startAfter } from '../../api.fixture';
+import { demoDatabase } from '../../demo.fixture';
 import { ready, train } from '../../forbidden.fixture';
 import { archiveRows } from '../archive/write-archive';
 import { bundleOf, type Resource } from './bundle';
 
-const NOW_MS = Date.UTC(2026, 4, 4, 12);
-const folder = mkdtempSync(join(tmpdir(), 'nervato-bundle-'));
-const file = join(folder, 'practice.sqlite');
-let orm: Awaited<ReturnType<typeof openDatabase>>;
+let file: string;
 let clients: { id: string; name: string }[];
 
 beforeAll(async () => {
-  orm = await openDatabase(file);
-  await loadDemo(orm, NOW_MS);
-  clients = await orm.em.fork().execute('select id, name from client');
-}, 60_000);
-afterAll(async () => {
-  await orm.close();
-  rmSync(folder, { recursive: true });
+  const demo = await demoDatabase('file');
+  file = demo.file;
+  clients = await demo.orm.em.fork().execute('select id, name from client');
 });
 
 type Entry = { fullUrl: string; resource: Resource };
@@ -100,8 +89,7 @@ describe('a person as a clinical bundle', () => {
   });
 
   it('comes by the API for a clinician, a name with a script in it as a name', async () => {
-    const api = await startApi();
-    const person = await ready(api);
+    const { api, made: person } = await startAfter(ready);
     await train(api, person, [], 3_600_000);
     await api.sql(`update client set name = '<script>alert(1)</script>'`);
     const answer = await api.raw('GET', `/archive/of/${person.client.id}/fhir`);

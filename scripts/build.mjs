@@ -1,0 +1,3 @@
+import { build } from './set-up.mjs';
+
+build();

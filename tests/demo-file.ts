@@ -1,0 +1,31 @@
+import { spawnSync } from 'node:child_process';
+import { existsSync, mkdirSync, renameSync, rmSync } from 'node:fs';
+import { digestOf, ROOT } from '../scripts/sources.mjs';
+import { AHEAD_MS, aheadOfNowMs, momentOfTests, ON_THE_FIXED_DAY, testsAheadMs } from './fixed-day';
+
+const SOURCES = ['core', 'contract', 'server', 'demo'];
+const KEPT_IN = `${ROOT}node_modules/.cache/nervato`;
+
+/** The demo practice on the day of the tests, as a file to copy: made once, and again when its sources or the day change. */
+export function demoFile(): string {
+  const file = `${KEPT_IN}/demo-${digestOf(SOURCES, [momentOfTests()]).slice(0, 16)}.sqlite`;
+  if (existsSync(file)) return file;
+  mkdirSync(KEPT_IN, { recursive: true });
+  // Whoever comes second makes another and puts it in the same place: no half of a file is ever found there.
+  const made = `${file}.${process.pid}`;
+  const { status } = spawnSync(process.execPath, [ON_THE_FIXED_DAY, '--import=tsx', 'demo/load-only.ts'], {
+    cwd: ROOT,
+    env: {
+      ...process.env,
+      NODE_ENV: 'production',
+      NERVATO_DB: made,
+      // It begins at the very moment of the tests, however long the run has been going on.
+      [AHEAD_MS]: String(aheadOfNowMs() + testsAheadMs()),
+    },
+    stdio: 'inherit',
+  });
+  if (status !== 0) throw new Error('The demo practice did not load.');
+  renameSync(made, file);
+  for (const beside of ['-lock', '-wal', '-shm']) rmSync(`${made}${beside}`, { force: true });
+  return file;
+}

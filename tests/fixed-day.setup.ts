@@ -1,0 +1,3 @@
+import { liveOnTheFixedDay } from './fixed-day';
+
+liveOnTheFixedDay();
