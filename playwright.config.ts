@@ -19,7 +19,7 @@ export default defineConfig({
     // It would keep the whole app on the device of every journey; those that go offline ask for it.
     serviceWorkers: 'block',
     viewport: { width: 1280, height: 800 },
-    trace: 'retain-on-failure',
+    trace: 'off',
     launchOptions: CHROMIUM_LAUNCH,
   },
 });

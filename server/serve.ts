@@ -10,7 +10,7 @@ import { createApp } from './app';
 import { backupPlan, scheduleBackups } from './backup/schedule';
 import { checkpoint } from './db/check';
 import { withStatements } from './db/sqlite';
-import { lineToHere } from './line-to-here';
+import { type LineToHere, lineToHere } from './line-to-here';
 import { Feed } from './live/feed';
 import { Lines } from './live/lines';
 import { practiceClock } from './practice-clock';
@@ -24,14 +24,44 @@ const FIRST_WORDS = 4;
 /** Tells every device that the practice is another one now: whoever changes the database beside the routes calls it. */
 export type TellChanged = () => void;
 
+type How = {
+  /** Lets its clock be moved on, so that one can live through weeks. */
+  isDemo?: boolean;
+  demoAccounts?: DemoAccount[];
+};
+
 /**
  * Serves a database by what the environment says (README), and says where; ends with the process’s signals.
- * @param isDemo lets its clock be moved on, so that one can live through weeks
  */
-export async function serveDatabase(
+export async function serveDatabase(orm: MikroORM, how: How = {}): Promise<TellChanged> {
+  // An asked-for port is taken as it is, so a restart comes back at the same address; the usual one may be busy.
+  const port = process.env.NERVATO_PORT
+    ? Number(process.env.NERVATO_PORT)
+    : await getPort({ port: USUAL_PORT });
+  const line = lineToHere(process.env);
+  const { app, log, firstWord, tellChanged } = await practiceApp(orm, { ...how, line, port });
+  const needsFirst = !(await withStatements(orm.em.fork(), anyAccount));
+  const server = serve({ fetch: app.fetch, port, hostname: line.hostname, ...line.tls }, (info) => {
+    console.log(`Nervato is at ${line.scheme}://localhost:${info.port}`);
+    if (needsFirst) console.log(`Nobody can sign in yet. The four words for the first start: ${firstWord}`);
+  });
+  const backups = backupPlan(process.env);
+  const program = join(dirname(process.argv[1] ?? ''), 'backup.js');
+  if (backups && !how.isDemo && existsSync(program)) scheduleBackups(program, backups, log);
+  for (const signal of ['SIGINT', 'SIGTERM'] as const) {
+    process.on(signal, () => {
+      server.close(() => void stop(orm).then(() => process.exit(0)));
+      setTimeout(() => process.exit(0), 2_000).unref();
+    });
+  }
+  return tellChanged;
+}
+
+/** The application over a database, with the clock, the log and the printer that the environment says. */
+export async function practiceApp(
   orm: MikroORM,
-  { isDemo = false, demoAccounts = [] }: { isDemo?: boolean; demoAccounts?: DemoAccount[] } = {},
-): Promise<TellChanged> {
+  { isDemo = false, demoAccounts = [], line, port }: How & { line: LineToHere; port: number },
+) {
   const log = pino(
     { level: process.env.NERVATO_LOG_LEVEL ?? 'info' },
     pino.destination({ dest: 2, sync: true }),
@@ -40,11 +70,6 @@ export async function serveDatabase(
   const webRoot = process.env.NERVATO_WEB_ROOT;
   const aheadMs = process.env.NERVATO_CLOCK_AHEAD_MS;
   const [feed, lines] = [new Feed(), new Lines()];
-  // An asked-for port is taken as it is, so a restart comes back at the same address; the usual one may be busy.
-  const port = process.env.NERVATO_PORT
-    ? Number(process.env.NERVATO_PORT)
-    : await getPort({ port: USUAL_PORT });
-  const line = lineToHere(process.env);
   const firstWord = madePassphrase().split(' ').slice(0, FIRST_WORDS).join(' ');
   const app = createApp({
     orm,
@@ -68,24 +93,11 @@ export async function serveDatabase(
       : {}),
     ...(aheadMs ? { aheadMs: Number(aheadMs) } : {}),
   });
-  const needsFirst = !(await withStatements(orm.em.fork(), anyAccount));
-  const server = serve({ fetch: app.fetch, port, hostname: line.hostname, ...line.tls }, (info) => {
-    console.log(`Nervato is at ${line.scheme}://localhost:${info.port}`);
-    if (needsFirst) console.log(`Nobody can sign in yet. The four words for the first start: ${firstWord}`);
-  });
-  const backups = backupPlan(process.env);
-  const program = join(dirname(process.argv[1] ?? ''), 'backup.js');
-  if (backups && !isDemo && existsSync(program)) scheduleBackups(program, backups, log);
-  for (const signal of ['SIGINT', 'SIGTERM'] as const) {
-    process.on(signal, () => {
-      server.close(() => void stop(orm).then(() => process.exit(0)));
-      setTimeout(() => process.exit(0), 2_000).unref();
-    });
-  }
-  return () => {
+  const tellChanged: TellChanged = () => {
     lines.clear();
     feed.publish({ said: 'practice' });
   };
+  return { app, log, firstWord, tellChanged };
 }
 
 /** All that was written is in the one file when the server has ended. */

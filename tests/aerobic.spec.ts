@@ -1,5 +1,14 @@
 import { holdClock, passUntil } from './held-clock';
-import { checkOnTheDayIfAsked, choose, chooseLink, expect, openPerson, pick, test } from './nervato';
+import {
+  checkOnTheDayIfAsked,
+  choose,
+  chooseLink,
+  expect,
+  openPerson,
+  pick,
+  pressKey,
+  test,
+} from './nervato';
 
 test('a cyclist goes by heart rate: a strap is worn, told against the zone, and minute 5 is noted by itself', async ({
   page,
@@ -29,9 +38,9 @@ test('a cyclist goes by heart rate: a strap is worn, told against the zone, and 
     await holdClock(page);
     await passUntil(page, page.getByRole('heading', { name: /^Inflate/ }));
     await page.getByRole('button', { name: 'Simulated' }).click();
-    await page.keyboard.press('Space');
+    await pressKey(page, 'Space');
     await passUntil(page, page.getByRole('button', { name: /^Start set 1/ }));
-    await page.keyboard.press('Space');
+    await pressKey(page, 'Space');
     await passUntil(
       page,
       page.getByText('95–105 beats a minute. Heart rate at minute 5, at 15 and at the end.'),

@@ -1,4 +1,4 @@
-import { chooseLink, expect, openPerson, test, workAs } from './nervato';
+import { chooseLink, expect, openPerson, pressKey, test, workAs } from './nervato';
 
 test('what cannot be right is answered beside its field, and nothing typed is lost', async ({ page }) => {
   await page.goto('/');
@@ -31,7 +31,7 @@ test('what cannot be right is answered beside its field, and nothing typed is lo
     await chooseLink(page, 'Load');
     await page.getByLabel('Load').fill('12');
     await page.getByLabel('Repetitions').fill('40');
-    await page.keyboard.press('Enter');
+    await pressKey(page, 'Enter');
     await expect(page.getByText(/More than 15 repetitions say little/)).toBeVisible();
     await expect(page.getByLabel('Load')).toHaveValue('12');
   });

@@ -1,5 +1,15 @@
 import type { Page } from '@playwright/test';
-import { choose, chooseLink, daysPass, expect, inDemonstration, openPerson, pick, test } from './nervato';
+import {
+  choose,
+  chooseLink,
+  daysPass,
+  expect,
+  inDemonstration,
+  openPerson,
+  pick,
+  pressKey,
+  test,
+} from './nervato';
 
 /** "2026-11-27T10:30" in the page's own time, some minutes before now by the demonstration's clock. */
 const minutesAgo = (page: Page, minutes: number): Promise<string> =>
@@ -113,7 +123,7 @@ test('a known person is at a signed version from a template in five touches, and
   expect(touches).toBeLessThanOrEqual(5);
   // Both are offered; the one that was signed now is in hand, and a key goes on to the other.
   await expect(plans.getByRole('button', { pressed: true })).toContainText('Not begun yet');
-  await page.keyboard.press('n');
+  await pressKey(page, 'n');
   await expect(plans.getByRole('button', { pressed: true })).toContainText('Last done');
 });
 

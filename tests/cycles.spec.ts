@@ -6,6 +6,7 @@ import {
   expect,
   openPerson,
   pick,
+  pressKey,
   test,
 } from './nervato';
 
@@ -15,7 +16,7 @@ test('cycles of the cuff are found by an everyday word, composed, run by the pum
   await page.goto('/');
   await test.step('found and composed', async () => {
     await expect(page.getByText('Who can train now')).toBeVisible();
-    await page.keyboard.press('Control+K');
+    await pressKey(page, 'Control+K');
     await page.getByPlaceholder('A person or an action').fill('Odalys on and off');
     await page.getByText('Odalys Ferrant: new plan, cuff cycles').click();
     await expect(page.getByRole('slider', { name: 'Cycle 1, share of the target' })).toHaveAttribute(
@@ -45,13 +46,13 @@ test('cycles of the cuff are found by an everyday word, composed, run by the pum
     await page.getByText('Pump', { exact: true }).first().click();
     await pick(page.getByLabel('Pump'), 'simulated regulated pump');
     await expect(page.getByText('It reports')).toBeVisible();
-    await page.keyboard.press('Space');
+    await pressKey(page, 'Space');
     const dock = page.getByRole('region', { name: 'Cuff dock' });
     await expect(dock.getByText('86 mmHg')).toBeVisible({ timeout: 60_000 });
     await expect(page.getByText(/See colour return/)).toBeVisible({ timeout: 60_000 });
   });
   await test.step('counted in the day', async () => {
-    await page.keyboard.press('Space');
+    await pressKey(page, 'Space');
     await openPerson(page, 'Odalys Ferrant');
     await chooseLink(page, 'Run');
     await page
@@ -70,7 +71,7 @@ test('cycles of the cuff are found by an everyday word, composed, run by the pum
       .click();
     await acceptReviewIfAsked(page);
     await page.getByRole('button', { name: 'Open the session' }).click();
-    await page.keyboard.press('Space');
+    await pressKey(page, 'Space');
     await expect(page.getByRole('heading', { name: /^Inflate left thigh to 86 mmHg/ })).toBeVisible();
   });
 });

@@ -1,4 +1,4 @@
-import { checkOnTheDayIfAsked, chooseLink, expect, openPerson, test } from './nervato';
+import { checkOnTheDayIfAsked, chooseLink, expect, openPerson, pressKey, test } from './nervato';
 
 test('a page that loads while a cuff is up leaves the room of the dock, and nothing moves once it is there', async ({
   page,
@@ -9,7 +9,7 @@ test('a page that loads while a cuff is up leaves the room of the dock, and noth
   await checkOnTheDayIfAsked(page);
   await page.getByRole('button', { name: 'Open the session' }).click();
   await expect(page.getByRole('heading', { name: /^Inflate/ })).toBeVisible();
-  await page.keyboard.press('Space');
+  await pressKey(page, 'Space');
   await expect(page.getByRole('region', { name: 'Cuff dock' }).getByText('86 mmHg')).toBeVisible();
   await expect(page.getByText('All saved on the server')).toBeVisible();
   const top = async () => (await page.getByRole('link', { name: 'Exercises', exact: true }).boundingBox())?.y;

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import type { AxeResults } from 'axe-core';
 import { DEMO_OWNER } from '#demo/practice';
-import { chooseLink, expect, Nervato, newDevice, openPerson, test, workAs } from './nervato';
+import { chooseLink, expect, Nervato, newDevice, openPerson, pressKey, test, workAs } from './nervato';
 
 const AXE = readFileSync('node_modules/axe-core/axe.min.js', 'utf8');
 async function expectAccessible(page: Page): Promise<void> {
@@ -33,10 +33,10 @@ test('nobody sees a record before they are in, and what is typed is there after 
   await test.step('a wrong passphrase is said no to, and the name stays', async () => {
     await page.getByLabel('Name').fill(DEMO_OWNER.name);
     await page.getByLabel('Passphrase').fill('not this one at all');
-    await page.keyboard.press('Enter');
+    await pressKey(page, 'Enter');
     await expect(page.getByText(/do not go together/)).toBeVisible();
     await page.getByLabel('Passphrase').fill(DEMO_OWNER.passphrase);
-    await page.keyboard.press('Enter');
+    await pressKey(page, 'Enter');
     await expect(page.getByText('Who can train now')).toBeVisible();
   });
 
@@ -59,10 +59,10 @@ test('nobody sees a record before they are in, and what is typed is there after 
     await expect(page.getByRole('heading', { name: 'Odalys Ferrant' })).toHaveCount(0);
     await page.getByRole('button', { name: 'IM' }).click();
     await page.getByLabel('PIN of IM').fill('1111');
-    await page.keyboard.press('Enter');
+    await pressKey(page, 'Enter');
     await expect(page.getByText(/not the PIN/)).toBeVisible();
     await page.getByLabel('PIN of IM').fill('2718');
-    await page.keyboard.press('Enter');
+    await pressKey(page, 'Enter');
     await expect(page.getByLabel('Load')).toBeVisible();
     await expect(page.getByLabel('Load')).toHaveValue('17.5');
   });
@@ -117,17 +117,17 @@ test('an entry is retracted with its reason, what stood on it is named, and it i
 test('a practice begins by the words of its terminal, and its owner lets a colleague in', async ({
   browser,
 }) => {
-  const nervato = await Nervato.start('main.js', 'none');
+  const nervato = await Nervato.start('none');
   try {
     await expect(() => expect(nervato.said).toMatch(/first start: \w+/)).toPass();
     const words = /first start: (.+)/.exec(nervato.said)?.[1] ?? '';
     const page = await (await newDevice(browser, { baseURL: nervato.address })).newPage();
     await page.goto('/');
     await page.getByLabel('The four words').fill('some other words here');
-    await page.keyboard.press('Enter');
+    await pressKey(page, 'Enter');
     await expect(page.getByText(/not the words the terminal shows/)).toBeVisible();
     await page.getByLabel('The four words').fill(words);
-    await page.keyboard.press('Enter');
+    await pressKey(page, 'Enter');
     await page.getByLabel('Name of the practice').fill('Quayside');
     await page.getByLabel('Thigh cuff, large').check();
     await page.getByLabel('Hand pump with gauge').check();
@@ -150,7 +150,7 @@ test('a practice begins by the words of its terminal, and its owner lets a colle
     await page.reload();
     await expect(page.getByRole('heading', { name: 'Quayside' })).toBeVisible();
     await expect(tour).toHaveCount(0);
-    await page.keyboard.press('F1');
+    await pressKey(page, 'F1');
     await page.getByRole('article').getByRole('link', { name: 'Measure' }).click();
     await expect(page.getByRole('heading', { name: 'Measure', level: 1 })).toBeVisible();
 
@@ -166,7 +166,7 @@ test('a practice begins by the words of its terminal, and its owner lets a colle
     await other.goto('/');
     await other.getByLabel('Name').fill('colm');
     await other.getByLabel('Passphrase').fill(told);
-    await other.keyboard.press('Enter');
+    await pressKey(other, 'Enter');
     await other.getByLabel('The one you have').fill(told);
     await other.getByLabel('The new one').fill('nets drying on the wall');
     await other.getByRole('button', { name: 'Change the passphrase' }).click();

@@ -1,6 +1,14 @@
 import type { Page } from '@playwright/test';
 import { holdClock, passUntil } from './held-clock';
-import { agree, checkOnTheDay, choose, expect, screenAsClear, test } from './nervato';
+import {
+  agree,
+  checkOnTheDay,
+  choose,
+  expect,
+  pressKey,
+  screenAsClear,
+  withOwnServer as test,
+} from './nervato';
 
 const reps = (page: Page) => page.getByTestId('reps');
 
@@ -14,27 +22,27 @@ test('a stranger at the door is screened, measured, prescribed, trained and on r
     await page.getByRole('link', { name: 'Add a person' }).first().click();
     await page.getByLabel('Name').fill('Quill Sandersby');
     await page.getByLabel('Why they come').fill('Ferry deckhand after a tendon repair');
-    await page.keyboard.press('Enter');
+    await pressKey(page, 'Enter');
     await screenAsClear(page);
-    await page.keyboard.press('g');
-    await page.keyboard.press('f');
+    await pressKey(page, 'g');
+    await pressKey(page, 'f');
   });
 
   await test.step('record a girth and choose the cuff', async () => {
     await page.getByRole('radio', { name: 'Left thigh' }).check({ force: true });
     await page.getByLabel('Girth of the left thigh').fill('54.5');
     await expect(page.getByRole('radio', { name: /Thigh large/ })).toBeChecked();
-    await page.keyboard.press('Enter');
+    await pressKey(page, 'Enter');
   });
 
   await test.step('measure with two keys', async () => {
     await expect(page.getByRole('button', { name: /Pulse gone/ })).toBeVisible();
     await page.getByLabel('Gauge reading in mmHg').fill('170');
-    await page.keyboard.press('+');
-    await page.keyboard.press('Space');
-    await page.keyboard.press('-');
-    await page.keyboard.press('-');
-    await page.keyboard.press('Space');
+    await pressKey(page, '+');
+    await pressKey(page, 'Space');
+    await pressKey(page, '-');
+    await pressKey(page, '-');
+    await pressKey(page, 'Space');
     await expect(page.getByText('172–176 mmHg')).toBeVisible();
     await page.getByLabel('Trial 2, pulse gone at, mmHg').fill('180');
     await page.getByLabel('Trial 2, pulse back at, mmHg').fill('170');
@@ -58,19 +66,19 @@ test('a stranger at the door is screened, measured, prescribed, trained and on r
     await page.getByRole('button', { name: /Target pressure.*68 mmHg/ }).click();
     await expect(page.getByText('173 mmHg × 40 % = 69.2 mmHg')).toBeVisible();
     await expect(page.getByText(/PRS-1/).first()).toBeVisible();
-    await page.keyboard.press('Escape');
+    await pressKey(page, 'Escape');
     await page.getByRole('button', { name: /pin at 7\.5 kg.*7\.5 kg/ }).click();
     await expect(page.getByText('37.5 kg × 20 %')).toHaveCount(0);
     await expect(page.getByText('37.5 kg × 25 % = 9.38 kg')).toBeVisible();
-    await page.keyboard.press('Escape');
+    await pressKey(page, 'Escape');
     await page.getByRole('button', { name: 'Sign as Ines Marrable' }).click();
   });
 
   await checkOnTheDay(page);
   await test.step('a letter after G goes somewhere, and agrees to nothing on the way', async () => {
     await expect(page.getByRole('button', { name: 'Read with them: they agree' })).toBeVisible();
-    await page.keyboard.press('g');
-    await page.keyboard.press('a');
+    await pressKey(page, 'g');
+    await pressKey(page, 'a');
     await expect(page.getByRole('heading', { name: 'Add a person' })).toBeVisible();
     await page.goBack();
   });
@@ -82,15 +90,15 @@ test('a stranger at the door is screened, measured, prescribed, trained and on r
   const repsNow = async () => Number((await reps(page).textContent())?.split(' / ')[0]);
 
   await test.step('run set one hands-free', async () => {
-    await page.keyboard.press('Space');
+    await pressKey(page, 'Space');
     await passUntil(page, page.getByRole('heading', { name: 'Inflate left thigh to 68 mmHg' }));
-    await page.keyboard.press('Space');
+    await pressKey(page, 'Space');
     await passUntil(page, page.getByRole('link', { name: 'Quill Sandersby, left thigh' }));
     await page.clock.runFor(15_000);
-    await page.keyboard.press('Space');
+    await pressKey(page, 'Space');
     await passUntil(page, reps(page).filter({ hasText: '10 / 30' }));
     await passUntil(page, restLeft);
-    await page.keyboard.press('6');
+    await pressKey(page, '6');
     await passUntil(page, page.getByRole('button', { name: '6', pressed: true }));
   });
 
@@ -108,7 +116,7 @@ test('a stranger at the door is screened, measured, prescribed, trained and on r
   await test.step('kill the server in set two: the session goes on, and arrives whole', async () => {
     await nervato.kill();
     await passUntil(page, restLeft);
-    await page.keyboard.press('-');
+    await pressKey(page, '-');
     await passUntil(page, page.getByText(/kept on this device, not yet on the server/));
     await nervato.startServer();
     await passUntil(page, saved);
@@ -116,9 +124,9 @@ test('a stranger at the door is screened, measured, prescribed, trained and on r
 
   await test.step('sets three and four, release, finish', async () => {
     await passUntil(page, page.getByRole('heading', { name: 'All sets done: deflate slowly' }), 240_000);
-    await page.keyboard.press('r');
+    await pressKey(page, 'r');
     await passUntil(page, page.getByText('No cuff is inflated.'));
-    await page.keyboard.press('Space');
+    await pressKey(page, 'Space');
     await passUntil(page, page.getByRole('columnheader', { name: 'Joint pain' }));
     await passUntil(page, saved);
     await page.clock.resume();

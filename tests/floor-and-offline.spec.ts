@@ -1,5 +1,15 @@
 import type { Page } from '@playwright/test';
-import { checkOnTheDayIfAsked, chooseLink, expect, openPerson, otherDevice, pick, test } from './nervato';
+import {
+  checkOnTheDayIfAsked,
+  chooseLink,
+  expect,
+  openPerson,
+  otherDevice,
+  pick,
+  pressKey,
+  test,
+  withOwnServer,
+} from './nervato';
 
 const dock = (page: Page) => page.getByRole('region', { name: 'Cuff dock' });
 const saved = (page: Page) => page.getByText('All saved on the server');
@@ -22,7 +32,7 @@ test('a session open on two devices stays the same on both, and both may act', a
   const other = await otherDevice(browser, nervato.address);
   await other.goto('/');
   await expect(dock(other).getByText('No cuff is inflated.')).toBeVisible();
-  await page.keyboard.press('Space');
+  await pressKey(page, 'Space');
   await expect(dock(other).getByRole('link', { name: 'Odalys Ferrant, left thigh' })).toBeVisible();
   await dock(other).getByRole('button', { name: 'Release left thigh' }).click();
   await expect(dock(page).getByText('No cuff is inflated.')).toBeVisible();
@@ -49,7 +59,7 @@ test('ten tabs share one stream: all open, all hear, and one that goes is follow
   const elsewhere = await otherDevice(browser, nervato.address);
   await elsewhere.goto('/');
   await openSession(elsewhere, 'Odalys Ferrant');
-  await elsewhere.keyboard.press('Space');
+  await pressKey(elsewhere, 'Space');
   for (const tab of [second, ...others]) {
     await expect(dock(tab).getByRole('link', { name: 'Odalys Ferrant, left thigh' })).toBeVisible();
   }
@@ -61,10 +71,10 @@ test('the floor has a lane for everybody, takes one in hand by a figure, and doe
 }) => {
   await page.goto('/');
   await openSession(page, 'Odalys Ferrant');
-  await page.keyboard.press('Space');
+  await pressKey(page, 'Space');
   await openSession(page, 'Rufus Tarnholm');
-  await page.keyboard.press('g');
-  await page.keyboard.press('o');
+  await pressKey(page, 'g');
+  await pressKey(page, 'o');
   const lane = (name: string) =>
     page.getByRole('main').getByRole('listitem').filter({ hasText: name }).first();
   await expect(lane('Odalys Ferrant')).toContainText('Left thigh');
@@ -77,60 +87,60 @@ test('the floor has a lane for everybody, takes one in hand by a figure, and doe
   await expect(dock).toContainText(/\d cuffs up, the longest/);
   await expect(dock.getByRole('button')).toHaveCount(0);
   // A figure takes a lane in hand; the keys of a live session then work for it.
-  await page.keyboard.press('2');
+  await pressKey(page, '2');
   const inHand = page.locator('li[aria-current="true"]');
   await expect(inHand).toHaveCount(1);
-  await page.keyboard.press('r');
+  await pressKey(page, 'r');
   await expect(inHand).toContainText('cuff down');
-  await page.keyboard.press('Enter');
+  await pressKey(page, 'Enter');
   await expect(page).toHaveURL(/\/sessions\//);
 });
 
 test.describe('without a server', () => {
-  test.use({ serviceWorkers: 'allow' });
+  withOwnServer.use({ serviceWorkers: 'allow' });
 
-  test('with the server gone, a session survives a reload, is finished, and arrives whole', async ({
-    page,
-    nervato,
-  }) => {
-    await page.goto('/');
-    // The interface and what it reads are kept on the device from the first visit that it controls.
-    await page.evaluate(async () => {
-      await navigator.serviceWorker.ready;
-    });
-    await openSession(page, 'Odalys Ferrant');
-    await page.keyboard.press('Space');
-    await expect(page.getByRole('heading', { name: 'Next: set 1' })).toBeVisible();
-    await page.keyboard.press('Space');
-    await expect(page.getByTestId('reps')).toBeVisible();
-    await expect(saved(page)).toBeVisible();
-    await page.reload();
-    await expect(page.getByTestId('reps')).toBeVisible();
+  withOwnServer(
+    'with the server gone, a session survives a reload, is finished, and arrives whole',
+    async ({ page, nervato }) => {
+      await page.goto('/');
+      // The interface and what it reads are kept on the device from the first visit that it controls.
+      await page.evaluate(async () => {
+        await navigator.serviceWorker.ready;
+      });
+      await openSession(page, 'Odalys Ferrant');
+      await pressKey(page, 'Space');
+      await expect(page.getByRole('heading', { name: 'Next: set 1' })).toBeVisible();
+      await pressKey(page, 'Space');
+      await expect(page.getByTestId('reps')).toBeVisible();
+      await expect(saved(page)).toBeVisible();
+      await page.reload();
+      await expect(page.getByTestId('reps')).toBeVisible();
 
-    await nervato.kill();
-    await page.keyboard.press('-');
-    await expect(page.getByText(/kept on this device, not yet on the server/)).toBeVisible();
-    await page.reload();
-    await expect(page.getByTestId('reps')).toBeVisible();
-    await page.keyboard.press('Space');
-    await expect(page.getByRole('button', { name: /Release/ }).first()).toBeVisible();
-    // Twice within a moment, which a slow machine may not manage at once.
-    await expect(async () => {
-      await page.keyboard.press('Escape');
-      await page.keyboard.press('Escape');
-      await expect(page.getByRole('button', { name: 'Released' })).toBeVisible({ timeout: 2_000 });
-    }).toPass();
-    await page.getByRole('button', { name: 'Released' }).click();
-    await page.getByRole('button', { name: 'Finish and keep the record' }).click();
-    await expect(page.getByRole('columnheader', { name: 'Joint pain' })).toBeVisible();
+      await nervato.kill();
+      await pressKey(page, '-');
+      await expect(page.getByText(/kept on this device, not yet on the server/)).toBeVisible();
+      await page.reload();
+      await expect(page.getByTestId('reps')).toBeVisible();
+      await pressKey(page, 'Space');
+      await expect(page.getByRole('button', { name: /Release/ }).first()).toBeVisible();
+      // Twice within a moment, which a slow machine may not manage at once.
+      await expect(async () => {
+        await pressKey(page, 'Escape');
+        await pressKey(page, 'Escape');
+        await expect(page.getByRole('button', { name: 'Released' })).toBeVisible({ timeout: 2_000 });
+      }).toPass();
+      await page.getByRole('button', { name: 'Released' }).click();
+      await page.getByRole('button', { name: 'Finish and keep the record' }).click();
+      await expect(page.getByRole('columnheader', { name: 'Joint pain' })).toBeVisible();
 
-    await nervato.startServer();
-    await expect(saved(page)).toBeVisible();
-    const other = await page.context().newPage();
-    await other.goto(page.url());
-    await expect(other.getByText(/Stopped: Stopped by the operator/)).toBeVisible();
-    await expect(other.getByText(/corrected -1|corrected −1/)).toBeVisible();
-  });
+      await nervato.startServer();
+      await expect(saved(page)).toBeVisible();
+      const other = await page.context().newPage();
+      await other.goto(page.url());
+      await expect(other.getByText(/Stopped: Stopped by the operator/)).toBeVisible();
+      await expect(other.getByText(/corrected -1|corrected −1/)).toBeVisible();
+    },
+  );
 });
 
 test('the bench offers a change after a short set, corrections are undone, and the review is answered', async ({
@@ -138,22 +148,22 @@ test('the bench offers a change after a short set, corrections are undone, and t
 }) => {
   await page.goto('/');
   await openSession(page, 'Odalys Ferrant');
-  await page.keyboard.press('Space');
+  await pressKey(page, 'Space');
   await expect(page.getByRole('heading', { name: 'Next: set 1' })).toBeVisible();
-  await page.keyboard.press('Space');
+  await pressKey(page, 'Space');
   await expect(page.getByTestId('reps')).toContainText('1 / 30');
-  await page.keyboard.press('Space');
+  await pressKey(page, 'Space');
   await expect(page.getByText(/Set one ended at .* of 30/)).toBeVisible();
-  await page.keyboard.press('n');
+  await pressKey(page, 'n');
   await expect(page.getByText(/Set one ended at/)).toHaveCount(0);
-  await page.keyboard.press('+');
-  await page.keyboard.press('c');
+  await pressKey(page, '+');
+  await pressKey(page, 'c');
   await expect(page.getByRole('button', { name: 'Undo the colour' })).toBeVisible();
-  await page.keyboard.press('u');
-  await page.keyboard.press('u');
+  await pressKey(page, 'u');
+  await pressKey(page, 'u');
   await expect(page.getByRole('button', { name: /^Undo/ })).toHaveCount(0);
-  await page.keyboard.press('Escape');
-  await page.keyboard.press('Escape');
+  await pressKey(page, 'Escape');
+  await pressKey(page, 'Escape');
   await page.getByRole('button', { name: 'Released' }).click();
   await page.getByRole('button', { name: 'Finish and keep the record' }).click();
   await expect(page.getByText('0 corrections, 2 taken back.')).toBeVisible();
@@ -187,29 +197,31 @@ test('the bench offers a change after a short set, corrections are undone, and t
   });
 });
 
-test('a regulated pump inflates, holds, reports and releases; its loss is said, and hands go on', async ({
-  page,
-  nervato,
-}) => {
-  await page.goto('/');
-  await openSession(page, 'Odalys Ferrant');
-  await page.getByText('Pump', { exact: true }).first().click();
-  await pick(page.getByLabel('Pump'), 'simulated regulated pump');
-  await expect(page.getByText('It reports')).toBeVisible();
-  await page.keyboard.press('Space');
-  await expect(dock(page).getByRole('link', { name: 'Odalys Ferrant, left thigh' })).toBeVisible();
-  // 50 % of 175.3 mmHg, down to the gauge's division.
-  await expect(dock(page).getByText('86 mmHg')).toBeVisible();
-  await page.keyboard.press('r');
-  await expect(dock(page).getByText('No cuff is inflated.')).toBeVisible();
-  await expect(page.getByText('It reports 0 mmHg')).toBeVisible();
-  await page.keyboard.press('Space');
-  await expect(dock(page).getByRole('link', { name: 'Odalys Ferrant, left thigh' })).toBeVisible();
-  await nervato.kill();
-  await expect(page.getByText('The pump’s stream is lost: read the gauge and go on by hand.')).toBeVisible();
-  await page.keyboard.press('r');
-  await expect(dock(page).getByText('No cuff is inflated.')).toBeVisible();
-});
+withOwnServer(
+  'a regulated pump inflates, holds, reports and releases; its loss is said, and hands go on',
+  async ({ page, nervato }) => {
+    await page.goto('/');
+    await openSession(page, 'Odalys Ferrant');
+    await page.getByText('Pump', { exact: true }).first().click();
+    await pick(page.getByLabel('Pump'), 'simulated regulated pump');
+    await expect(page.getByText('It reports')).toBeVisible();
+    await pressKey(page, 'Space');
+    await expect(dock(page).getByRole('link', { name: 'Odalys Ferrant, left thigh' })).toBeVisible();
+    // 50 % of 175.3 mmHg, down to the gauge's division.
+    await expect(dock(page).getByText('86 mmHg')).toBeVisible();
+    await pressKey(page, 'r');
+    await expect(dock(page).getByText('No cuff is inflated.')).toBeVisible();
+    await expect(page.getByText('It reports 0 mmHg')).toBeVisible();
+    await pressKey(page, 'Space');
+    await expect(dock(page).getByRole('link', { name: 'Odalys Ferrant, left thigh' })).toBeVisible();
+    await nervato.kill();
+    await expect(
+      page.getByText('The pump’s stream is lost: read the gauge and go on by hand.'),
+    ).toBeVisible();
+    await pressKey(page, 'r');
+    await expect(dock(page).getByText('No cuff is inflated.')).toBeVisible();
+  },
+);
 
 test('a strap by feel is tightened to its mark, and looked at after every set', async ({ page }) => {
   await page.goto('/');
@@ -222,12 +234,12 @@ test('a strap by feel is tightened to its mark, and looked at after every set', 
   await checkOnTheDayIfAsked(page);
   await page.getByRole('button', { name: 'Open the session' }).click();
   await expect(page.getByRole('heading', { name: 'Tighten left thigh to mark 6' })).toBeVisible();
-  await page.keyboard.press('Space');
+  await pressKey(page, 'Space');
   await expect(dock(page).getByText('by feel')).toBeVisible();
   await expect(page.getByRole('heading', { name: /^Next: .* set 1/ })).toBeVisible();
-  await page.keyboard.press('Space');
+  await pressKey(page, 'Space');
   await expect(page.getByTestId('reps')).toBeVisible();
-  await page.keyboard.press('Space');
+  await pressKey(page, 'Space');
   await expect(page.getByRole('heading', { name: 'Look: colour good, no tingling?' })).toBeVisible();
   await page.getByRole('button', { name: 'Not', exact: true }).click();
   const decision = page.getByRole('alertdialog', { name: 'Colour or feeling is not good' });

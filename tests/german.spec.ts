@@ -1,10 +1,11 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
+import type { PeoplePage } from '#contract/client';
 import { pairsOf } from '../scripts/words-plugin';
 import { GERMAN_SMALL_WORDS } from '../web/language/german-small-words';
 import { type Pair, speakWith, told } from '../web/language/told';
 import { bringAxe, wrongIn } from './axe';
-import { expect, newDevice, signIn, test } from './nervato';
+import { expect, newDevice, pressKey, signIn, test } from './nervato';
 
 test.use({ locale: 'de-DE' });
 
@@ -72,29 +73,10 @@ const OF_OTHERS: [name: string, link: string][] = [
   ['Maren Holdwick', 'prescribe'],
 ];
 
-test('a German browser is spoken to in German, the core too; another language is chosen on the device', async ({
-  page,
-}) => {
+/** Opens pages one after the other; the sentences of the core that one shows as the core made them are none. */
+async function expectAllInGerman(page: Page, paths: readonly string[]): Promise<void> {
   speakWith([...(await pairs()), ...GERMAN_SMALL_WORDS], { joints: {}, decimals: (figure) => figure });
-  await page.goto('/');
-  await expect(page.getByRole('heading', { name: 'Jetzt bereit' })).toBeVisible();
-  await page.getByRole('link', { name: 'Odalys Ferrant' }).first().click();
-  await expect(page.getByRole('navigation', { name: 'Kette' })).toBeVisible();
-  const sheet = new URL(page.url()).pathname.split('/').slice(0, 3).join('/');
-  const { people } = await page.evaluate(async () => (await fetch('/api/clients?first=0&last=60')).json());
-  const idOf = (name: string) => people.find((one: { name: string }) => one.name === name).id;
-  const { sessions } = await page.evaluate(
-    async (path) => (await fetch(`/api${path}/log`)).json(),
-    sheet.replace('people', 'clients'),
-  );
-  const untold: Record<string, string[]> = {};
-  for (const path of [
-    ...OF_THE_PRACTICE,
-    ...ON_PAPER,
-    ...OF_A_PERSON.map((link) => `${sheet}/${link}`),
-    `/sessions/${sessions[0].id}`,
-    ...OF_OTHERS.map(([name, link]) => `/people/${idOf(name)}/${link}`),
-  ]) {
+  for (const path of paths) {
     await page.goto(path);
     await page.waitForLoadState('networkidle');
     const english = (await allTexts(page)).filter(
@@ -103,13 +85,47 @@ test('a German browser is spoken to in German, the core too; another language is
         WITH_A_POINT.test(text) ||
         (/[A-Za-z]{3}/.test(text) && told(text) !== text && !text.includes('Boathouse')),
     );
-    if (english.length > 0) untold[path] = [...new Set(english)];
+    expect.soft([...new Set(english)], path).toEqual([]);
   }
-  expect(untold, 'sentences of the core that a page shows as the core made them').toEqual({});
+}
 
+/** Everybody's id by their name. */
+async function idsOf(page: Page): Promise<Map<string, string>> {
+  const { people } = (await (await page.request.get('/api/clients?first=0&last=60')).json()) as PeoplePage;
+  return new Map(people.map(({ id, name }) => [name, id]));
+}
+
+test('a German browser is spoken to in German, the core too, on the pages of the practice and on paper', async ({
+  page,
+}) => {
+  await page.goto('/');
+  await expect(page.getByRole('heading', { name: 'Jetzt bereit' })).toBeVisible();
+  await expectAllInGerman(page, [...OF_THE_PRACTICE, ...ON_PAPER]);
+});
+
+test('a German browser is spoken to in German on every page of a person', async ({ page }) => {
+  const id = (await idsOf(page)).get('Odalys Ferrant');
+  await expectAllInGerman(
+    page,
+    OF_A_PERSON.map((link) => `/people/${id}/${link}`),
+  );
+});
+
+test('a German browser is spoken to in German of a session, and of what only some have', async ({ page }) => {
+  const ids = await idsOf(page);
+  const log = await page.request.get(`/api/clients/${ids.get('Odalys Ferrant')}/log`);
+  const { sessions } = await log.json();
+  await expectAllInGerman(page, [
+    `/sessions/${sessions[0].id}`,
+    ...OF_OTHERS.map(([name, link]) => `/people/${ids.get(name)}/${link}`),
+  ]);
+});
+
+test('what is read in German is found in German, and another language is chosen on the device', async ({
+  page,
+}) => {
   await page.goto('/guide/prescribe');
   await expect(page.getByRole('heading', { name: 'Planen' })).toBeVisible();
-  // What stands in German on the page is found by typing it.
   await page.goto('/exercises');
   await page.getByLabel('Suchen', { exact: true }).fill('kniestreck');
   await expect(page.getByText('Kniestreckung', { exact: true }).first()).toBeVisible();
@@ -141,8 +157,8 @@ test('a set is prescribed and done in German, with a comma in its figures', asyn
   await expect(
     page.getByRole('heading', { name: /^Aufpumpen: linker Oberschenkel auf \d+ mmHg/ }),
   ).toBeVisible();
-  await page.keyboard.press('Space');
-  await page.keyboard.press('Space');
+  await pressKey(page, 'Space');
+  await pressKey(page, 'Space');
   await expect(page.getByRole('heading', { name: /^Satz 1/ })).toBeVisible();
   await expect(page.getByRole('button', { name: /^Satz hier beenden/ })).toBeVisible();
   await bringAxe(page);
@@ -155,7 +171,7 @@ test('who is not let in reads why in German', async ({ browser, nervato }) => {
   await page.goto('/');
   await page.getByLabel('Name').fill('ines');
   await page.getByLabel('Passphrase').fill('nothing of the kind');
-  await page.keyboard.press('Enter');
+  await pressKey(page, 'Enter');
   await expect(page.getByText('Name und Passphrase passen nicht zusammen.')).toBeVisible();
   await signIn(context, nervato.address);
   await page.goto('/somewhere');

@@ -9,6 +9,7 @@ import {
   Nervato,
   openPerson,
   otherDevice,
+  pressKey,
   screenAsClear,
   test,
 } from './nervato';
@@ -95,7 +96,7 @@ test('a practice comes from its spreadsheets, and trains the first person the sa
     await checkOnTheDay(page);
     await agree(page);
     await page.getByRole('button', { name: 'Open the session' }).click();
-    await page.keyboard.press('Space');
+    await pressKey(page, 'Space');
     await expect(page.getByRole('heading', { name: 'Inflate left thigh to 65 mmHg' })).toBeVisible();
   });
 });
@@ -110,16 +111,16 @@ test('one person moves between two practices with their whole record', async ({
     await page.goto('/');
     await page.getByRole('link', { name: 'Add a person' }).first().click();
     await page.getByLabel('Name').fill('Wilmot Saltash');
-    await page.keyboard.press('Enter');
+    await pressKey(page, 'Enter');
     await screenAsClear(page);
-    await page.keyboard.press('g');
-    await page.keyboard.press('f');
+    await pressKey(page, 'g');
+    await pressKey(page, 'f');
     await page.getByRole('radio', { name: 'Left thigh' }).check({ force: true });
     await page.getByLabel('Girth of the left thigh').fill('54.5');
-    await page.keyboard.press('Enter');
+    await pressKey(page, 'Enter');
     await expect(page.getByRole('button', { name: /Pulse gone/ })).toBeVisible();
-    await page.keyboard.press('g');
-    await page.keyboard.press('h');
+    await pressKey(page, 'g');
+    await pressKey(page, 'h');
     const saved = page.waitForEvent('download');
     await page.getByRole('button', { name: 'Whole record as a file' }).click();
     const file = testInfo.outputPath((await saved).suggestedFilename());

@@ -1,5 +1,5 @@
 import { killWhileWriting } from './kill-while-writing';
-import { expect, test } from './nervato';
+import { expect, withOwnServer as test } from './nervato';
 
 // The short form of `npm run prove:kills`, which `npm run attack` runs too.
 test('a server that is ended in the middle of writing has lost nothing it had acknowledged', async ({

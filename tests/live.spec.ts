@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { holdClock, passUntil } from './held-clock';
-import { chooseLink, expect, openPerson, pick, test, workAs } from './nervato';
+import { chooseLink, expect, openPerson, pick, pressKey, test, workAs } from './nervato';
 
 const heading = (page: Page, name: string | RegExp) => page.getByRole('heading', { name });
 const dock = (page: Page) => page.getByRole('region', { name: 'Cuff dock' });
@@ -11,11 +11,11 @@ const reps = (page: Page) => page.getByTestId('reps');
 async function startSetOne(page: Page): Promise<void> {
   await page.getByRole('button', { name: 'Open the session' }).waitFor();
   await holdClock(page);
-  await page.keyboard.press('Space');
+  await pressKey(page, 'Space');
   await passUntil(page, heading(page, /^Inflate left thigh/));
-  await page.keyboard.press('Space');
+  await pressKey(page, 'Space');
   await passUntil(page, heading(page, 'Next: set 1'));
-  await page.keyboard.press('Space');
+  await pressKey(page, 'Space');
   await passUntil(page, reps(page));
 }
 
@@ -29,16 +29,16 @@ test('a stop sign leads at once to the release, which stays until it is done', a
   await openOdalys(page, 'Run');
   await startSetOne(page);
   await passUntil(page, reps(page).filter({ hasText: '3 / 30' }));
-  await page.keyboard.press('.');
+  await pressKey(page, '.');
   await expect(page.getByRole('dialog', { name: 'Which sign?' })).toBeVisible();
-  await page.keyboard.press('1');
+  await pressKey(page, '1');
   await passUntil(page, heading(page, 'Release now'));
   await expect(page.getByRole('alert').filter({ hasText: 'Deflate at once, sit or lie down' })).toBeVisible();
   await page.clock.runFor(20_000);
   await expect(heading(page, 'Release now')).toBeVisible();
-  await page.keyboard.press('Space');
+  await pressKey(page, 'Space');
   await passUntil(page, nothingInflated(page));
-  await page.keyboard.press('Space');
+  await pressKey(page, 'Space');
   await passUntil(page, page.getByText('Stopped: Numb or tingling.'));
   await expect(page.getByRole('cell', { name: '3 of 30', exact: true })).toBeVisible();
 });
@@ -53,12 +53,12 @@ test('Esc twice stops, once does nothing', async ({ page }) => {
   // What cannot be right stays where it was typed.
   await expect(page.getByRole('alert').filter({ hasText: 'Enter a number.' })).toBeVisible();
   await expect(reading).toHaveValue('5oo');
-  await page.keyboard.press('Escape');
+  await pressKey(page, 'Escape');
   await page.clock.runFor(2_000);
-  await page.keyboard.press('Escape');
+  await pressKey(page, 'Escape');
   await page.clock.runFor(100);
   await expect(reps(page)).toBeVisible();
-  await page.keyboard.press('Escape');
+  await pressKey(page, 'Escape');
   await passUntil(page, heading(page, 'Release now'));
 });
 
@@ -67,8 +67,8 @@ test('the occlusion limit alarms at 80 and 100 % in every view, and asks until t
 }) => {
   await openOdalys(page, 'Run');
   await startSetOne(page);
-  await page.keyboard.press('g');
-  await page.keyboard.press('k');
+  await pressKey(page, 'g');
+  await pressKey(page, 'k');
   await passUntil(page, heading(page, 'Kit and practice'));
   await page.clock.fastForward(8 * 60_000);
   await passUntil(page, dock(page).getByText('Limit is near'));
@@ -109,11 +109,11 @@ test('the release protocol asks for the cuff down in each rest and up again befo
   await page.getByRole('button', { name: /^Sign as/ }).click();
   await startSetOne(page);
   await passUntil(page, heading(page, 'Rest: let the cuff down'));
-  await page.keyboard.press('Space');
+  await pressKey(page, 'Space');
   await passUntil(page, nothingInflated(page));
   await passUntil(page, heading(page, /Rest, cuff down. Set 2 is next/));
   await passUntil(page, heading(page, /^Inflate left thigh/));
-  await page.keyboard.press('Space');
+  await pressKey(page, 'Space');
   await passUntil(page, reps(page).filter({ hasText: '/ 15' }));
 });
 
@@ -125,8 +125,8 @@ test('two tabs watch one session, and what one does the other shows', async ({ p
   await other.goto(page.url());
   await passUntil(other, reps(other));
   // A G that was pressed by a slip goes nowhere with R, and takes no release away.
-  await other.keyboard.press('g');
-  await other.keyboard.press('r');
+  await pressKey(other, 'g');
+  await pressKey(other, 'r');
   await passUntil(other, nothingInflated(other));
   await passUntil(page, nothingInflated(page));
 });
@@ -134,12 +134,12 @@ test('two tabs watch one session, and what one does the other shows', async ({ p
 test('a red sign holds the person, and nobody lifts it on the same day', async ({ page }) => {
   await openOdalys(page, 'Run');
   await startSetOne(page);
-  await page.keyboard.press('.');
+  await pressKey(page, '.');
   await page.getByRole('button', { name: /^Chest pain/ }).click();
   await passUntil(page, heading(page, 'Release now'));
-  await page.keyboard.press('Space');
+  await pressKey(page, 'Space');
   await passUntil(page, nothingInflated(page));
-  await page.keyboard.press('Space');
+  await pressKey(page, 'Space');
   await passUntil(page, page.getByText('Stopped: Chest pain.'));
   await passUntil(page, page.getByText('All saved on the server'));
   await page.clock.resume();

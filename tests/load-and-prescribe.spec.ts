@@ -1,4 +1,4 @@
-import { chooseLink, expect, openPerson, pick, test } from './nervato';
+import { chooseLink, expect, openPerson, pick, pressKey, test } from './nervato';
 
 test('an exercise is searched and tested, added to the session with the other side standing in, and the schools are compared', async ({
   page,
@@ -70,11 +70,11 @@ test('a session is drafted, edited, mended, signed and printed', async ({ page }
 
   await test.step('exercises are put in another order by keys, and the order is questioned', async () => {
     await press.focus();
-    await page.keyboard.press('Space');
+    await pressKey(page, 'Space');
     await page.waitForTimeout(250);
-    await page.keyboard.press('ArrowDown');
+    await pressKey(page, 'ArrowDown');
     await page.waitForTimeout(250);
-    await page.keyboard.press('Space');
+    await pressKey(page, 'Space');
     await expect(order.getByRole('listitem').first()).toContainText('Knee extension');
     await expect(page.getByText('Leg press is compound and comes after isolated work.')).toBeVisible();
   });
@@ -98,7 +98,7 @@ test('a session is drafted, edited, mended, signed and printed', async ({ page }
   await test.step('each is mended by one key, also while typing', async () => {
     await expect(editor.getByRole('button', { name: 'Set 80 % or lower' })).toBeVisible();
     await expect(async () => {
-      await page.keyboard.press('Alt+1');
+      await pressKey(page, 'Alt+1');
       await expect(order.getByRole('listitem').first()).toContainText('Leg press', { timeout: 500 });
     }).toPass({ intervals: [0] });
     const mended = page.getByRole('button', { name: /1\. Leg press/ });
@@ -155,10 +155,10 @@ test('a session is drafted, edited, mended, signed and printed', async ({ page }
   await test.step('it is kept as a template and signed', async () => {
     await page.getByRole('button', { name: 'Keep as a template' }).click();
     await page.getByLabel('Name of the template').fill('Thighs, firm');
-    await page.keyboard.press('Enter');
+    await pressKey(page, 'Enter');
     await page.getByRole('button', { name: /^Template: / }).click();
     await expect(page.getByRole('menuitemradio', { name: 'Thighs, firm' })).toBeVisible();
-    await page.keyboard.press('Escape');
+    await pressKey(page, 'Escape');
     await page.getByRole('button', { name: 'Sign as Ines Marrable' }).click();
     await expect(page.getByText('3 exercises, size')).toBeVisible();
   });

@@ -1,4 +1,4 @@
-import { expect, otherDevice, test } from './nervato';
+import { expect, otherDevice, pressKey, test } from './nervato';
 
 test('of many people the day’s come first, a long list holds only what is in view, is searched as one types, and says what another device changes', async ({
   page,
@@ -37,24 +37,24 @@ test('of many people the day’s come first, a long list holds only what is in v
     await expect(rail.getByRole('link', { name: /^Walker 1/ })).toHaveCount(0);
     // Whoever does not wait for the answer means its first, too.
     await rail.getByRole('searchbox').fill('walker 64');
-    await page.keyboard.press('Enter');
+    await pressKey(page, 'Enter');
     await expect(page.getByRole('heading', { level: 1, name: 'Walker 64' })).toBeVisible();
-    await page.keyboard.press('Control+k');
+    await pressKey(page, 'Control+k');
     await page.getByRole('combobox', { name: 'Find people and actions' }).fill('walker 64');
-    await page.keyboard.press('Enter');
+    await pressKey(page, 'Enter');
     await expect(page.getByRole('heading', { level: 1, name: 'Walker 64' })).toBeVisible();
     // The same where one waits for the answer, and of actions where nobody is called so.
-    await page.keyboard.press('Control+k');
+    await pressKey(page, 'Control+k');
     await page.getByRole('combobox', { name: 'Find people and actions' }).fill('oda');
     await expect(page.getByRole('option', { name: 'Odalys Ferrant', exact: true })).toHaveAttribute(
       'aria-selected',
       'true',
     );
-    await page.keyboard.press('Enter');
+    await pressKey(page, 'Enter');
     await expect(page.getByRole('heading', { level: 1, name: 'Odalys Ferrant' })).toBeVisible();
-    await page.keyboard.press('Control+k');
+    await pressKey(page, 'Control+k');
     await page.getByRole('combobox', { name: 'Find people and actions' }).fill('kit and');
-    await page.keyboard.press('Enter');
+    await pressKey(page, 'Enter');
     await expect(page.getByRole('heading', { level: 1, name: 'Kit and practice' })).toBeVisible();
     await rail.getByRole('link', { name: /^Walker 64/ }).click();
   });

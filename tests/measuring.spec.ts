@@ -1,6 +1,6 @@
 import { makeLimb } from '#core/simulation/limb';
 import { seedOf } from '#core/simulation/random';
-import { choose, chooseLink, expect, openPerson, test } from './nervato';
+import { choose, chooseLink, expect, openPerson, pressKey, test, withOwnServer } from './nervato';
 import { ProbeEar } from './probe-ear';
 
 test('two keys and a simulated limb give its true pressure within the stated uncertainty', async ({
@@ -16,14 +16,14 @@ test('two keys and a simulated limb give its true pressure within the stated unc
     await test.step(`trial ${trial}`, async () => {
       await expect(page.getByRole('button', { name: /Pulse gone/ })).toBeVisible();
       // Straight to where it gets interesting, then in steps.
-      for (let press = 0; press < 10; press += 1) await page.keyboard.press('+');
-      while (await ear.hears()) await page.keyboard.press('+');
-      await page.keyboard.press('Space');
+      for (let press = 0; press < 10; press += 1) await pressKey(page, '+');
+      while (await ear.hears()) await pressKey(page, '+');
+      await pressKey(page, 'Space');
       await expect(page.getByRole('region', { name: 'Cuff dock' })).toContainText('Measuring Odalys Ferrant');
-      do await page.keyboard.press('-');
+      do await pressKey(page, '-');
       while (!(await ear.hears()));
-      await page.keyboard.press('Space');
-      await page.keyboard.press('Space');
+      await pressKey(page, 'Space');
+      await pressKey(page, 'Space');
       await page.getByRole('button', { name: 'It has been 60 s already' }).click();
       await expect(page.getByText('No cuff is inflated.')).toBeVisible();
     });
@@ -42,7 +42,7 @@ test('two keys and a simulated limb give its true pressure within the stated unc
     seed: seedOf('Odalys Ferrant left-thigh'),
   });
   expect(Math.abs(Number(value) - truth.occlusionMmHg)).toBeLessThanOrEqual(Number(uncertainty));
-  await page.keyboard.press('Enter');
+  await pressKey(page, 'Enter');
   await expect(page.getByRole('heading', { name: 'Run' })).toBeVisible();
   await expect(page.getByRole('navigation', { name: 'Chain' })).toContainText(
     `${value} ± ${uncertainty} mmHg`,
@@ -59,7 +59,7 @@ test('a round measures several limbs, a quick check confirms, and a leg refuses 
     await chooseLink(page, 'Fit');
     await page.getByRole('radio', { name: 'Right thigh' }).check({ force: true });
     await page.getByLabel('Girth of the right thigh').fill('55');
-    await page.keyboard.press('Enter');
+    await pressKey(page, 'Enter');
   });
 
   await test.step('both thighs, sitting, one after the other', async () => {
@@ -112,11 +112,11 @@ test('what is to be measured is offered, lying first, and trial, recovery and ro
   await page.goto('/');
   await page.getByRole('navigation', { name: 'People' }).getByRole('link', { name: 'Add a person' }).click();
   await page.getByLabel('Name').fill('Imogen Tarrow');
-  await page.keyboard.press('Enter');
+  await pressKey(page, 'Enter');
   await expect(page.getByRole('heading', { name: 'Imogen Tarrow' })).toBeVisible();
   await chooseLink(page, 'Fit');
   await page.getByLabel('Girth of the left thigh').fill('55');
-  await page.keyboard.press('Enter');
+  await pressKey(page, 'Enter');
   const due = page.getByRole('region', { name: 'To measure' });
   await expect(due.getByRole('listitem')).toHaveText([
     'Left thigh, lying none yet',
@@ -126,9 +126,9 @@ test('what is to be measured is offered, lying first, and trial, recovery and ro
   await expect(page.getByText('Round: 2 pressures to go')).toBeVisible();
 
   await page.getByLabel('Gauge reading in mmHg').fill('180');
-  await page.keyboard.press('Space');
+  await pressKey(page, 'Space');
   await page.getByLabel('Gauge reading in mmHg').fill('172');
-  await page.keyboard.press('Space');
+  await pressKey(page, 'Space');
   await expect(page.getByText('Cuff fully down. Wait before the next trial.')).toBeVisible();
   await page.reload();
   await expect(page.getByText('Cuff fully down. Wait before the next trial.')).toBeVisible();
@@ -141,25 +141,28 @@ test('what is to be measured is offered, lying first, and trial, recovery and ro
   await expect(page.getByText('Cuff fully down. Wait before the next trial.')).toBeVisible();
 });
 
-test('a lost stream is said at once, and the measurement goes on by hand', async ({ page, nervato }) => {
-  await page.goto('/');
-  await openPerson(page, 'Odalys Ferrant');
-  await chooseLink(page, 'Measure');
-  await choose(page, 'Read from', 'a simulated regulated pump');
-  await expect(page.getByText('mmHg, read by the app')).toBeVisible();
-  await page.keyboard.press('+');
-  await expect(page.getByRole('region', { name: 'Cuff dock' })).toContainText('Measuring Odalys Ferrant');
-  await nervato.kill();
-  await expect(page.getByText(/The stream is lost. Read the gauge by hand/)).toBeVisible();
-  const dock = page.getByRole('region', { name: 'Cuff dock' });
-  await expect(dock.getByRole('alert')).toHaveText('Stream lost: let it down by hand');
-  await choose(page, 'Read from', 'a gauge, typed');
-  await dock.getByRole('button', { name: 'It is down' }).click();
-  await expect(dock).toContainText('No cuff is inflated.');
-  await page.getByLabel('Gauge reading in mmHg').fill('180');
-  await page.keyboard.press('Space');
-  await expect(page.getByLabel('Trial 1, pulse gone at, mmHg')).toHaveValue('180');
-});
+withOwnServer(
+  'a lost stream is said at once, and the measurement goes on by hand',
+  async ({ page, nervato }) => {
+    await page.goto('/');
+    await openPerson(page, 'Odalys Ferrant');
+    await chooseLink(page, 'Measure');
+    await choose(page, 'Read from', 'a simulated regulated pump');
+    await expect(page.getByText('mmHg, read by the app')).toBeVisible();
+    await pressKey(page, '+');
+    await expect(page.getByRole('region', { name: 'Cuff dock' })).toContainText('Measuring Odalys Ferrant');
+    await nervato.kill();
+    await expect(page.getByText(/The stream is lost. Read the gauge by hand/)).toBeVisible();
+    const dock = page.getByRole('region', { name: 'Cuff dock' });
+    await expect(dock.getByRole('alert')).toHaveText('Stream lost: let it down by hand');
+    await choose(page, 'Read from', 'a gauge, typed');
+    await dock.getByRole('button', { name: 'It is down' }).click();
+    await expect(dock).toContainText('No cuff is inflated.');
+    await page.getByLabel('Gauge reading in mmHg').fill('180');
+    await pressKey(page, 'Space');
+    await expect(page.getByLabel('Trial 1, pulse gone at, mmHg')).toHaveValue('180');
+  },
+);
 
 test('a regulated pump measures by itself, and its figure becomes a trial', async ({ page }) => {
   await page.goto('/');
@@ -168,7 +171,7 @@ test('a regulated pump measures by itself, and its figure becomes a trial', asyn
   await choose(page, 'Pulse by', 'the pump itself');
   await choose(page, 'Read from', 'a simulated regulated pump');
   await expect(page.getByText('mmHg, read by the app')).toBeVisible();
-  await page.keyboard.press('Space');
+  await pressKey(page, 'Space');
   await expect(page.getByText('The pump is measuring. Keep still, nobody talks.')).toBeVisible();
   await expect(page.getByRole('button', { name: /^Record \d/ })).toBeEnabled({ timeout: 40_000 });
   await expect(page.getByLabel('Trial 1, pulse gone at, mmHg')).not.toHaveValue('');

@@ -1,7 +1,8 @@
-import { type ChildProcess, spawn } from 'node:child_process';
+import { type ChildProcess, type ChildProcessByStdio, spawn } from 'node:child_process';
 import { copyFileSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import type { Readable, Writable } from 'node:stream';
 import {
   type Browser,
   type BrowserContext,
@@ -17,24 +18,31 @@ import { demoFile } from './demo-file';
 import { ON_THE_FIXED_DAY, testsAheadMs } from './fixed-day';
 import { moveDate } from './move-date.mjs';
 
-/** The production server on a demo database of its own; it can be killed and started again at the same address. */
+/** What every server of a journey is told. */
+const serverEnvironment = (port: number) => ({
+  ...process.env,
+  NODE_ENV: 'production',
+  NERVATO_WEB_ROOT: './dist/web',
+  NERVATO_PORT: String(port),
+  NERVATO_LOG_LEVEL: 'warn',
+  // Journeys hold the page's clock and let it run ahead.
+  NERVATO_CLOCK_AHEAD_MS: String(24 * 3_600_000),
+});
+
+/** The production server in a process of its own, on a database of its own; it can be killed and started again there. */
 export class Nervato {
   private child: ChildProcess | undefined;
   private constructor(
     private readonly folder: string,
     private readonly port: number,
-    private readonly program: 'main.js' | 'demo.js',
   ) {}
 
   /** What the server has said since it was started. */
   said = '';
 
   /** @param data the demonstration's, or none: a practice that nobody has begun */
-  static async start(
-    program: 'main.js' | 'demo.js' = 'main.js',
-    data: 'demonstration' | 'none' = 'demonstration',
-  ): Promise<Nervato> {
-    const nervato = new Nervato(mkdtempSync(join(tmpdir(), 'nervato-journey-')), await getPort(), program);
+  static async start(data: 'demonstration' | 'none' = 'demonstration'): Promise<Nervato> {
+    const nervato = new Nervato(newFolder(), await getPort());
     if (data === 'demonstration') copyFileSync(demoFile(), nervato.database);
     await nervato.startServer();
     return nervato;
@@ -50,17 +58,18 @@ export class Nervato {
 
   async startServer(): Promise<void> {
     this.said = '';
-    this.child = await this.run(
-      this.program,
-      (child) =>
-        new Promise((done, fail) => {
-          child.stdout?.on('data', (text) => {
-            this.said += text;
-            if (this.said.includes('Nervato is at')) done(null);
-          });
-          child.once('exit', () => fail(new Error('The server ended before it listened.')));
-        }),
-    );
+    const child = spawn(process.execPath, [ON_THE_FIXED_DAY, 'dist/server/main.js'], {
+      env: { ...serverEnvironment(this.port), NERVATO_DB: this.database },
+      stdio: ['ignore', 'pipe', 'inherit'],
+    });
+    this.child = child;
+    await new Promise((done, fail) => {
+      child.stdout.on('data', (text) => {
+        this.said += text;
+        if (this.said.includes('Nervato is at')) done(null);
+      });
+      child.once('exit', () => fail(new Error('The server ended before it listened.')));
+    });
   }
 
   /** Ends the server the hard way, in the middle of whatever it does. */
@@ -78,23 +87,47 @@ export class Nervato {
     await this.kill();
     rmSync(this.folder, { recursive: true, force: true });
   }
+}
 
-  private async run(file: string, until: (child: ChildProcess) => Promise<unknown>): Promise<ChildProcess> {
-    const child = spawn(process.execPath, [ON_THE_FIXED_DAY, `dist/server/${file}`], {
-      env: {
-        ...process.env,
-        NODE_ENV: 'production',
-        NERVATO_DB: this.database,
-        NERVATO_WEB_ROOT: './dist/web',
-        NERVATO_PORT: String(this.port),
-        NERVATO_LOG_LEVEL: 'warn',
-        // Journeys hold the page's clock and let it run ahead.
-        NERVATO_CLOCK_AHEAD_MS: String(24 * 3_600_000),
-      },
-      stdio: ['ignore', 'pipe', 'inherit'],
+const newFolder = (): string => mkdtempSync(join(tmpdir(), 'nervato-journey-'));
+
+/** The server of a worker: one process for all its journeys, each of which begins with the demo practice as it was loaded. */
+class JourneyServer {
+  private readonly folder = newFolder();
+  private begun = 0;
+  private constructor(
+    private readonly child: ChildProcessByStdio<Writable, Readable, null>,
+    readonly address: string,
+  ) {}
+
+  static async start(): Promise<JourneyServer> {
+    const port = await getPort();
+    const child = spawn(process.execPath, [ON_THE_FIXED_DAY, '--import=tsx', 'tests/journey-server.ts'], {
+      env: serverEnvironment(port),
+      stdio: ['pipe', 'pipe', 'inherit'],
     });
-    await until(child);
-    return child;
+    return new JourneyServer(child, `http://localhost:${port}`);
+  }
+
+  /** A journey begins. @param isDemo whether its clock can be moved on */
+  async begin(isDemo: boolean): Promise<void> {
+    this.begun += 1;
+    const file = join(this.folder, `${this.begun}.sqlite`);
+    copyFileSync(demoFile(), file);
+    const { child } = this;
+    await new Promise((done, fail) => {
+      child.stdout.once('data', done);
+      child.once('exit', () => fail(new Error('The server of the journeys ended.')));
+      child.stdin.write(`${JSON.stringify({ file, isDemo })}\n`);
+    });
+    child.removeAllListeners('exit');
+  }
+
+  async end(): Promise<void> {
+    const ended = new Promise((done) => this.child.once('exit', done));
+    this.child.stdin.end();
+    await ended;
+    rmSync(this.folder, { recursive: true, force: true });
   }
 }
 
@@ -141,12 +174,15 @@ export async function workAs(
   const { account, name } = PRACTITIONERS.find(({ id }) => id === practitionerId) ?? {};
   await page.getByLabel('Name').fill(account?.name ?? '');
   await page.getByLabel('Passphrase').fill(account?.passphrase ?? '');
-  await page.keyboard.press('Enter');
+  await pressKey(page, 'Enter');
   await expect(page.getByRole('button', { name: new RegExp(`Account of ${name}`) })).toBeVisible();
 }
 
-/** A browser test with a server of its own, which ends with it; a clinician is signed in. */
-export const test = base.extend<{ nervato: Nervato }>({
+/** Where the pages of a journey find their server. */
+type Served = { nervato: { readonly address: string } };
+
+/** A browser test on the demo practice as it was loaded; a clinician is signed in. */
+export const test = base.extend<Served, { journeys: JourneyServer }>({
   context: async ({ context, nervato }, use) => {
     await liveOnTheFixedDayToo(context);
     await signIn(context, nervato.address);
@@ -157,20 +193,35 @@ export const test = base.extend<{ nervato: Nervato }>({
     await use(context);
     expect(refusals, 'nothing of the app asks for what the policy of its page refuses').toEqual([]);
   },
-  // biome-ignore lint/correctness/noEmptyPattern: Playwright reads the names of the fixtures from this pattern
-  nervato: async ({}, use) => {
-    const nervato = await Nervato.start();
-    await use(nervato);
-    await nervato.end();
+  journeys: [
+    // biome-ignore lint/correctness/noEmptyPattern: Playwright reads the names of the fixtures from this pattern
+    async ({}, use) => {
+      const journeys = await JourneyServer.start();
+      await use(journeys);
+      await journeys.end();
+    },
+    { scope: 'worker' },
+  ],
+  nervato: async ({ journeys }, use) => {
+    await journeys.begin(false);
+    await use(journeys);
   },
   baseURL: async ({ nervato }, use) => use(nervato.address),
 });
 
 /** The same in a demonstration, whose clock can be moved on. */
 export const inDemonstration = test.extend({
+  nervato: async ({ journeys }, use) => {
+    await journeys.begin(true);
+    await use(journeys);
+  },
+});
+
+/** The same with a server in a process of its own, which can be killed. */
+export const withOwnServer = test.extend<{ nervato: Nervato }>({
   // biome-ignore lint/correctness/noEmptyPattern: Playwright reads the names of the fixtures from this pattern
   nervato: async ({}, use) => {
-    const nervato = await Nervato.start('demo.js');
+    const nervato = await Nervato.start();
     await use(nervato);
     await nervato.end();
   },
@@ -185,6 +236,12 @@ export async function daysPass(page: Page, days: number): Promise<void> {
     await page.getByRole('button', { name: 'One day on' }).click();
     await expect(said).not.toHaveText(before ?? '');
   }
+}
+
+/** Presses a key once the page listens: its view stands and is not being read any more. */
+export async function pressKey(page: Page, key: string): Promise<void> {
+  await page.locator('main:not([aria-busy=true])').first().waitFor();
+  await page.keyboard.press(key);
 }
 
 /** Opens a person's sheet from the list of people, as a practitioner does. */
@@ -221,8 +278,8 @@ export async function screenAsClear(page: Page): Promise<void> {
 /** Answers every question with no by keyboard, takes two readings and records. */
 export async function answerScreening(page: Page): Promise<void> {
   await expect(page.getByRole('heading', { name: 'Screen' })).toBeVisible();
-  await page.keyboard.press('n');
-  await page.keyboard.press('Shift+N');
+  await pressKey(page, 'n');
+  await pressKey(page, 'Shift+N');
   for (const reading of ['First', 'Second']) {
     await page.getByLabel(`${reading}, upper`).fill('124');
     await page.getByLabel(`${reading}, lower`).fill('78');
@@ -234,16 +291,16 @@ export async function answerScreening(page: Page): Promise<void> {
 /** Reads the consent with a person who has not said anything yet: one key, once the check on the day is made. */
 export async function agree(page: Page): Promise<void> {
   await expect(page.getByRole('button', { name: 'Read with them: they agree' })).toBeVisible();
-  await page.keyboard.press('a');
+  await pressKey(page, 'a');
   await expect(page.getByRole('region', { name: 'Consent' })).toHaveCount(0);
 }
 
 /** The check on the day by keyboard alone: all well, pain 1, record. */
 export async function checkOnTheDay(page: Page): Promise<void> {
   await expect(page.getByRole('region', { name: 'Check on the day' })).toBeVisible();
-  await page.keyboard.press('w');
-  await page.keyboard.press('1');
-  await page.keyboard.press('Enter');
+  await pressKey(page, 'w');
+  await pressKey(page, '1');
+  await pressKey(page, 'Enter');
 }
 
 /** The review of the last session accepted by one key, where it waits for an answer (rule REV-10). */
@@ -254,7 +311,7 @@ export async function acceptReviewIfAsked(page: Page): Promise<void> {
     .or(page.getByRole('button', { name: 'Open the session' }))
     .or(page.getByRole('link', { name: 'Go on with the open session' }));
   await expect(review.or(after).first()).toBeVisible();
-  if (await review.isVisible()) await page.keyboard.press('a');
+  if (await review.isVisible()) await pressKey(page, 'a');
   await expect(after).toBeVisible();
 }
 

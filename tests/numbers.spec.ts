@@ -8,6 +8,7 @@ import {
   chooseLink,
   expect,
   openPerson,
+  pressKey,
   test,
 } from './nervato';
 
@@ -18,7 +19,7 @@ function hands(page: Page) {
     press: async (...keys: string[]) => {
       for (const key of keys) {
         pressed += 1;
-        await page.keyboard.press(key);
+        await pressKey(page, key);
       }
     },
     pressed: () => pressed,
@@ -95,12 +96,12 @@ test('somebody new is at most eight clicks, keys and typed values from their fir
   await page.goto('/');
   await page.getByRole('link', { name: 'Add a person' }).first().click();
   await page.getByLabel('Name').fill('Quill Sandersby');
-  await page.keyboard.press('Enter');
+  await pressKey(page, 'Enter');
   await answerScreening(page);
-  await page.keyboard.press('g');
-  await page.keyboard.press('f');
+  await pressKey(page, 'g');
+  await pressKey(page, 'f');
   await page.getByLabel(/^Girth of the/).fill('54.5');
-  await page.keyboard.press('Enter');
+  await pressKey(page, 'Enter');
   for (const [trial, gone, back] of [
     [1, '180', '172'],
     [2, '180', '170'],
@@ -111,18 +112,18 @@ test('somebody new is at most eight clicks, keys and typed values from their fir
   await page.getByRole('button', { name: /^Record \d+/ }).click();
   await page.getByLabel('Load').fill('30');
   await page.getByLabel('Repetitions').fill('8');
-  await page.keyboard.press('Enter');
+  await pressKey(page, 'Enter');
   await page.getByRole('button', { name: 'Sign as Ines Marrable' }).waitFor();
-  await page.keyboard.press('Control+Enter');
+  await pressKey(page, 'Control+Enter');
   await checkOnTheDay(page);
   await agree(page);
   await page.getByRole('button', { name: 'Open the session' }).waitFor();
-  await page.keyboard.press('Space');
+  await pressKey(page, 'Space');
   await holdClock(page);
   // The cycles of a newcomer come first: each is the next expected thing.
   const reps = page.getByTestId('reps');
   for (let presses = 0; presses < 20 && !(await reps.isVisible()); presses += 1) {
-    await page.keyboard.press('Space');
+    await pressKey(page, 'Space');
     await page.clock.runFor(20_000);
   }
   await expect(reps).toBeVisible();

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import { fold } from '#core/session/fold';
 import { readSessionFile } from '#core/session/session-file';
-import { chooseLink, expect, inDemonstration, openPerson, pick, test } from './nervato';
+import { chooseLink, expect, inDemonstration, openPerson, pick, pressKey, test } from './nervato';
 import { Weeks } from './weeks';
 
 const beside = (page: Page, what: 'Outcomes' | 'Log') =>
@@ -16,7 +16,7 @@ async function take(page: Page, figures: number[], unit = 'cm'): Promise<void> {
   for (const [place, figure] of figures.entries()) {
     await page.getByLabel(`Figure ${place + 1}, ${unit}`).fill(String(figure));
   }
-  await page.keyboard.press('Enter');
+  await pressKey(page, 'Enter');
   await expect(page.getByLabel(`Figure 1, ${unit}`)).toHaveValue('');
 }
 
@@ -202,6 +202,6 @@ test('what went wrong is written down from its session, and counted without a na
   await page.getByRole('link', { name: 'Whom it helped' }).click();
   await expect(page.getByText(/with a real\s+gain/)).toBeVisible();
   await expect(page.getByRole('main').getByRole('link', { name: 'Magnus Fairweather' })).toHaveCount(1);
-  await page.keyboard.press('n');
+  await pressKey(page, 'n');
   await expect(page.getByRole('main').getByRole('link', { name: 'Magnus Fairweather' })).toHaveCount(0);
 });

@@ -4,6 +4,7 @@ import {
   expect,
   openPerson,
   pick,
+  pressKey,
   screenAsClear,
   test,
   workAs,
@@ -21,7 +22,7 @@ test('a screening finds an item, a clinician clears it with a cap, and the cap i
     await expect(page.getByText('yes last time')).toBeVisible();
     const diabetes = page.getByRole('radiogroup', { name: 'Diabetes', exact: true });
     await diabetes.getByRole('radio', { name: 'Yes' }).click();
-    await page.keyboard.press('Shift+N');
+    await pressKey(page, 'Shift+N');
     for (const reading of ['First', 'Second']) {
       await page.getByLabel(`${reading}, upper`).fill('126');
       await page.getByLabel(`${reading}, lower`).fill('80');
@@ -75,9 +76,9 @@ test('the check on the day takes three keys, and holds the session when somethin
   await page.getByRole('button', { name: 'Check again' }).click();
   await page.getByRole('button', { name: 'All well' }).click();
   await page.getByRole('radiogroup', { name: 'No fever' }).getByRole('radio', { name: 'No' }).click();
-  await page.keyboard.press('2');
+  await pressKey(page, '2');
   await expect(page.getByText('Fever.')).toBeVisible();
-  await page.keyboard.press('Enter');
+  await pressKey(page, 'Enter');
   await chooseLink(page, 'Run');
   await expect(page.getByText('Fever: not today.').first()).toBeVisible();
   await expect(page.getByRole('button', { name: 'Open the session' })).toHaveCount(0);
@@ -112,7 +113,7 @@ test('kit in pounds and inches: a new cuff is ranked, and a strap goes by feel',
     // The kit stays until its page is there, and has names of its own.
     await expect(page.getByRole('heading', { name: 'Add a person' })).toBeVisible();
     await page.getByLabel('Name').fill('Perrin Oakhollow');
-    await page.keyboard.press('Enter');
+    await pressKey(page, 'Enter');
     await screenAsClear(page);
     await chooseLink(page, 'Fit');
     await page.getByLabel('Girth of the left thigh').fill('30');
@@ -142,12 +143,12 @@ test('the practice bench sets a case, hides the truth, and scores it', async ({ 
   // Whether its gauge is off is drawn by lot.
   await page.getByRole('button', { name: 'Gauge is not at zero' }).click();
   await expect(page.getByTestId('practise-pressure')).toBeVisible();
-  for (let press = 0; press < 12; press += 1) await page.keyboard.press('+');
+  for (let press = 0; press < 12; press += 1) await pressKey(page, '+');
   await expect(page.getByTestId('practise-pressure')).toContainText('120');
   await page.getByRole('button', { name: 'The person is talking' }).click();
   await expect(page.getByRole('button', { name: 'Ask for quiet: done' })).toBeDisabled();
   await page.getByLabel('I state the occlusion pressure as').fill('150');
-  await page.keyboard.press('Enter');
+  await pressKey(page, 'Enter');
   await expect(page.getByText('of 100 points')).toBeVisible();
   await expect(page.getByRole('img', { name: /^Points:/ })).toBeVisible();
   await page.getByRole('button', { name: 'Another case' }).click();
@@ -158,11 +159,11 @@ test('a session is run on a simulated person by keys, and scored by what was don
   await page.goto('/practise');
   await page.getByRole('button', { name: 'Start a session' }).click();
   await expect(page.getByTestId('session-pressure')).toBeVisible();
-  for (let press = 0; press < 10; press += 1) await page.keyboard.press('+');
+  for (let press = 0; press < 10; press += 1) await pressKey(page, '+');
   await expect(page.getByTestId('session-pressure')).toContainText(/^(49|50)/);
-  await page.keyboard.press('Space');
+  await pressKey(page, 'Space');
   await expect(page.getByText(/repetitions, set 1$/)).toBeVisible();
-  await page.keyboard.press('Escape');
+  await pressKey(page, 'Escape');
   await expect(page.getByRole('button', { name: 'Begin set 2' })).toBeVisible();
   await page.getByRole('button', { name: 'Finish: score me' }).click();
   await expect(page.getByText('stopped without a sign to stop')).toBeVisible();
@@ -173,22 +174,22 @@ test('a session is run on a simulated person by keys, and scored by what was don
 test('who slept badly is offered a lighter version for today, which is what opens', async ({ page }) => {
   await page.goto('/');
   await openPerson(page, 'Odalys Ferrant');
-  await page.keyboard.press('g');
-  await page.keyboard.press('s');
+  await pressKey(page, 'g');
+  await pressKey(page, 's');
   // In a demonstration she was checked today; anywhere else she is asked.
   const again = page.getByRole('button', { name: 'Check again' });
   const check = page.getByRole('region', { name: 'Check on the day' });
   await expect(again.or(check)).toBeVisible();
   if (await again.isVisible()) await again.click();
-  await page.keyboard.press('w');
+  await pressKey(page, 'w');
   await check
     .getByRole('radiogroup', { name: 'Slept and hydrated' })
     .getByRole('radio', { name: 'No' })
     .click();
-  await page.keyboard.press('1');
-  await page.keyboard.press('Enter');
-  await page.keyboard.press('g');
-  await page.keyboard.press('r');
+  await pressKey(page, '1');
+  await pressKey(page, 'Enter');
+  await pressKey(page, 'g');
+  await pressKey(page, 'r');
   await acceptReviewIfAsked(page);
   const lighter = page.getByRole('region', { name: 'Lighter today' });
   await expect(lighter.getByRole('radio', { name: 'Ten points less' })).toBeChecked();

@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { holdClock, passUntil } from './held-clock';
-import { chooseLink, expect, openPerson, test } from './nervato';
+import { chooseLink, expect, openPerson, pressKey, test } from './nervato';
 
 /** A note as it is heard: when it begins and how long it is, in s; its pitch; and how loud it is at its loudest, 0–1. */
 type Note = { atS: number; lengthS: number; hz: number; peak: number };
@@ -68,10 +68,10 @@ test('the sounds of a session: pace, turn, ticks, the limit near, and an alarm a
   await page.getByRole('button', { name: 'Open the session' }).waitFor();
   await holdClock(page);
   for (const next of [/^Inflate left thigh/, 'Next: set 1']) {
-    await page.keyboard.press('Space');
+    await pressKey(page, 'Space');
     await passUntil(page, page.getByRole('heading', { name: next }));
   }
-  await page.keyboard.press('Space');
+  await pressKey(page, 'Space');
   await passUntil(page, page.getByTestId('reps'));
   // Nobody does anything more: the sets and rests run by themselves, and the cuff stays up past its limit.
   const late = page.getByText('Deflate now: the limit is reached').first();

@@ -1,7 +1,14 @@
 import type { Locator, Page } from '@playwright/test';
 import { holdClock, passUntil } from './held-clock';
 import { DESK, SCREENS, TABLET } from './in-sight';
-import { acceptReviewIfAsked, checkOnTheDayIfAsked, chooseLink, expect, openPerson } from './nervato';
+import {
+  acceptReviewIfAsked,
+  checkOnTheDayIfAsked,
+  chooseLink,
+  expect,
+  openPerson,
+  pressKey,
+} from './nervato';
 
 /** A main view and how a practitioner gets there from the first page. */
 export type View = {
@@ -73,7 +80,7 @@ const practise: View['open'] = async (page) => {
   await page.getByRole('button', { name: 'Start a case' }).click();
   // Whether its gauge is off is drawn by lot.
   await page.getByRole('button', { name: 'Gauge is not at zero' }).click();
-  for (let press = 0; press < 9; press += 1) await page.keyboard.press('+');
+  for (let press = 0; press < 9; press += 1) await pressKey(page, '+');
   await expect(page.getByTestId('practise-pressure')).toContainText('90');
   await page.waitForTimeout(2_000);
 };
@@ -81,13 +88,13 @@ const practise: View['open'] = async (page) => {
 const runLive: View['open'] = async (page) => {
   await bench('Odalys Ferrant', 'Run', 'Open the session')(page);
   await holdClock(page);
-  await page.keyboard.press('Space');
+  await pressKey(page, 'Space');
   await passUntil(page, page.getByRole('heading', { name: /^Inflate/ }));
-  await page.keyboard.press('Space');
+  await pressKey(page, 'Space');
   await page.clock.runFor(15_000);
-  await page.keyboard.press('Space');
+  await pressKey(page, 'Space');
   await passUntil(page, page.getByText('rest left', { exact: true }));
-  await page.keyboard.press('5');
+  await pressKey(page, '5');
   await passUntil(page, page.getByTestId('reps').filter({ hasText: '7 / 15' }));
   await passUntil(page, page.getByText('All saved on the server'));
   await page.clock.resume();
@@ -111,7 +118,7 @@ const floor: View['open'] = async (page) => {
     await ready.click();
     await expect(page.getByRole('heading', { name: /^Inflate/ })).toBeVisible();
     for (let step = 1; step < steps; step += 1) {
-      await page.keyboard.press('Space');
+      await pressKey(page, 'Space');
       await page.waitForTimeout(300);
     }
   }
@@ -183,7 +190,7 @@ export const VIEWS: View[] = [
         .getByRole('radiogroup', { name: 'Diabetes', exact: true })
         .getByRole('radio', { name: 'Yes' })
         .click();
-      await page.keyboard.press('Shift+N');
+      await pressKey(page, 'Shift+N');
       for (const [reading, upper] of [
         ['First', '148'],
         ['Second', '144'],

@@ -2,7 +2,7 @@ import type { Page } from '@playwright/test';
 import type { ClientRecord } from '#contract/client';
 import { dayAt, weekdayOf } from '#core/course/days';
 import type { Limb } from '#core/quantity/limb';
-import { choose, chooseLink, expect, inDemonstration, openPerson, pick } from './nervato';
+import { choose, chooseLink, expect, inDemonstration, openPerson, pick, pressKey } from './nervato';
 import { type DayLived, Weeks } from './weeks';
 
 // Whole courses, lived day by day: every session that is due is done, and its review accepted.
@@ -284,7 +284,7 @@ inDemonstration(
       touches += 1;
       await what;
     };
-    const press = (key: string) => touch(page.keyboard.press(key));
+    const press = (key: string) => touch(pressKey(page, key));
     await inDemonstration.step('what is due is open at once: two trials, and recorded', async () => {
       await touch(openPerson(page, 'Maren Holdwick'));
       for (const [trial, back] of [

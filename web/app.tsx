@@ -11,6 +11,8 @@ import { door } from './data/practitioner';
 import { keepApp } from './data/service-worker';
 import { startWorking } from './data/start-working';
 import { InLanguage } from './language/InLanguage';
+import { keepKeys } from './parts/keep-keys';
+import { ReadingSilently } from './parts/Reading';
 import { Frame } from './shell/Frame';
 import { Gated } from './shell/Gated';
 import { applyTheme } from './theme/theme';
@@ -91,6 +93,7 @@ const NotFound = lazy(() => import('./views/today/NotFound').then(({ NotFound })
 
 function startApp(): void {
   applyTheme();
+  keepKeys();
   listenToOtherTabs(queries);
   followDoor(queries);
   if (door.get() === 'open') startWorking(queries);
@@ -108,7 +111,7 @@ function startApp(): void {
       <InLanguage>
         <QueryClientProvider client={queries}>
           <BrowserRouter>
-            <Suspense>
+            <Suspense fallback={<ReadingSilently />}>
               <Routes>
                 <Route
                   element={

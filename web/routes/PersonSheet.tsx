@@ -15,6 +15,7 @@ import { CourseStrip } from '../parts/CourseStrip';
 import { FieldError } from '../parts/Field';
 import { day } from '../parts/format';
 import { noonOf } from '../parts/noon';
+import { Reading, ReadingSilently } from '../parts/Reading';
 import { useAfterG } from '../parts/use-after-g';
 import { usePlanInHand, usePlanSearch } from '../parts/use-plan-in-hand';
 import { BENCH_LETTERS } from '../state/places';
@@ -65,7 +66,7 @@ export function PersonSheet() {
         <FieldError>{failureWords(error)}</FieldError>
       </div>
     );
-  if (!client) return <p className="p-6 text-quiet">{t`Reading the record…`}</p>;
+  if (!client) return <Reading inFrame>{t`Reading the record…`}</Reading>;
   return <Sheet key={client.id} client={client} bench={bench} />;
 }
 
@@ -106,7 +107,7 @@ function Sheet({ client: known, bench }: { client: ClientRecord; bench: string |
       </div>
       <Chain client={client} chosen={beside ? null : link} beside={beside} low={low} />
       <div className={low === 'always' ? 'px-6 pt-3' : 'p-6 max-sm:pt-3'}>
-        <Suspense>
+        <Suspense fallback={<ReadingSilently />}>
           <Bench key={`${client.id} ${chosen}`} client={client} />
         </Suspense>
       </div>

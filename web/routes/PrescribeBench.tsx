@@ -11,6 +11,7 @@ import { usePractice } from '../data/queries';
 import { useLastReview } from '../data/use-last-review';
 import { FirstDo } from '../parts/Bench';
 import { Choice } from '../parts/Choice';
+import { Reading } from '../parts/Reading';
 import { LastReview } from '../parts/review/LastReview';
 import { usePlanInHand } from '../parts/use-plan-in-hand';
 import { BlockBench } from '../views/block/BlockBench';
@@ -28,7 +29,7 @@ export function PrescribeBench({ client }: { client: ClientRecord }) {
   const { inHand, plans, choose } = usePlanInHand(client);
   const [isChanging, setChanging] = useState(false);
   const part: Part = search.get('part') === 'block' ? 'block' : 'session';
-  if (!practice) return <p className="text-quiet">{t`Reading the practice…`}</p>;
+  if (!practice) return <Reading>{t`Reading the practice…`}</Reading>;
   const aside = client.facts.coursePlans.flatMap((coursePlan) => {
     const why = whyNotInForce(coursePlan, client.judgedAtMs);
     return why === null ? [] : [{ ...coursePlan, why }];
@@ -93,7 +94,7 @@ function ComposeInHand({
   const review = useLastReview(client.id, inHand?.coursePlan.id);
   const copied = useCopied(client);
   const goal = useGoal();
-  if (!review || copied === undefined) return <p className="text-quiet">{t`Reading the last sessions…`}</p>;
+  if (!review || copied === undefined) return <Reading>{t`Reading the last sessions…`}</Reading>;
   const asks =
     inHand &&
     whatReviewAsks(inHand.prescription, client.facts, practice, inHand.prescription.role, client.judgedAtMs);

@@ -4,6 +4,7 @@ import { inflatedLimbs } from '#core/session/state';
 import { failureWords } from '../data/api';
 import { useSession } from '../data/live-session';
 import { FieldError } from '../parts/Field';
+import { Reading } from '../parts/Reading';
 import { RecordView } from '../views/record/RecordView';
 import { LiveBench } from '../views/run/LiveBench';
 
@@ -17,7 +18,7 @@ export function SessionSheet() {
         {error ? (
           <FieldError>{failureWords(error)}</FieldError>
         ) : (
-          <p className="text-quiet">{t`Reading the session…`}</p>
+          <Reading>{t`Reading the session…`}</Reading>
         )}
       </div>
     );

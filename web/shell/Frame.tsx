@@ -4,6 +4,7 @@ import { lock } from '../data/door';
 import { useOpenKnown, useOpenViews } from '../data/open-sessions';
 import { door } from '../data/practitioner';
 import { useConnected } from '../devices/connected';
+import { ReadingSilently } from '../parts/Reading';
 import { useAction } from '../parts/use-action';
 import { useAfterG } from '../parts/use-after-g';
 import { allowSound } from '../sound/tones';
@@ -12,6 +13,7 @@ import { dockRoomPx, keepDockRoom } from '../state/dock-room';
 import { notices } from '../state/notices';
 import { PLACES } from '../state/places';
 import { tour } from '../state/tour';
+import { useIsViewAwaited } from '../state/view-awaited';
 import { toggleTheme } from '../theme/theme';
 import { Gated } from './Gated';
 import { NoCuff } from './NoCuff';
@@ -52,6 +54,7 @@ export function Frame() {
   const anyOpen = useOpenViews().length > 0;
   const isKnown = useOpenKnown();
   const measuring = useConnected() !== null;
+  const isAwaited = useIsViewAwaited();
   const isTouring = tour.use() === 'due';
   useEffect(() => {
     if (isKnown && !anyOpen && !measuring) keepDockRoom(0);
@@ -85,8 +88,12 @@ export function Frame() {
           <TopLine openPalette={() => setFinding(true)} />
           <Suspense>{anyOpen && <ReopenQuestion />}</Suspense>
           {/* Positioned, so that what is only for screen readers scrolls with it and never makes the document itself scroll. */}
-          <main data-scroller className="relative min-h-0 flex-1 overflow-y-auto print:overflow-visible">
-            <Suspense>
+          <main
+            data-scroller
+            aria-busy={isAwaited}
+            className="relative min-h-0 flex-1 overflow-y-auto print:overflow-visible"
+          >
+            <Suspense fallback={<ReadingSilently />}>
               <Outlet />
             </Suspense>
           </main>

@@ -9,6 +9,7 @@ import { Button } from '../../parts/Button';
 import { CertificateWords } from '../../parts/CertificateWords';
 import { Field, FieldError } from '../../parts/Field';
 import { Done, NewPassphrase } from '../../parts/NewPassphrase';
+import { Reading } from '../../parts/Reading';
 import { schemaResolver } from '../../parts/schema-resolver';
 import { useFields } from '../../parts/use-fields';
 import { SecondDevice } from './SecondDevice';
@@ -17,7 +18,7 @@ import { SecondDevice } from './SecondDevice';
 export function AccountView() {
   const { data: me, error } = useMe();
   if (error) return <FieldError>{failureWords(error)}</FieldError>;
-  if (!me) return <p className="p-6 text-quiet">{t`Reading your account…`}</p>;
+  if (!me) return <Reading inFrame>{t`Reading your account…`}</Reading>;
   return (
     <div className="max-w-2xl space-y-8 p-6">
       <header>

@@ -19,6 +19,7 @@ import { FieldError } from '../../parts/Field';
 import { dayAndTime } from '../../parts/format';
 import { Picker } from '../../parts/Picker';
 import { PracticeHead } from '../../parts/PracticeHead';
+import { Reading } from '../../parts/Reading';
 import { Tick } from '../../parts/Tick';
 import { CertificateForm } from './CertificateForm';
 import { NewAccountForm } from './NewAccountForm';
@@ -37,7 +38,7 @@ export function AccountsView() {
 function Shown() {
   const { data, error } = useAccounts();
   if (error) return <FieldError>{failureWords(error)}</FieldError>;
-  if (!data) return <p className="text-quiet">{t`Reading the accounts…`}</p>;
+  if (!data) return <Reading>{t`Reading the accounts…`}</Reading>;
   return <List accounts={data} />;
 }
 

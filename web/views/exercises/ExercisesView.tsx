@@ -21,6 +21,7 @@ import { ExerciseFigure } from '../../parts/ExerciseFigure';
 import { Field, FieldError } from '../../parts/Field';
 import { HowTaught } from '../../parts/HowTaught';
 import { Picker } from '../../parts/Picker';
+import { Reading } from '../../parts/Reading';
 import { useRetire } from '../../parts/use-retire';
 import { ExerciseForm } from './ExerciseForm';
 
@@ -34,7 +35,7 @@ export function ExercisesView() {
   const { retire, error } = useRetire((id: string, isRetired) =>
     read(api.practice.exercises.retire.$post({ json: { id, isRetired } })),
   );
-  if (!practice) return <p className="p-6 text-quiet">{t`Reading the practice…`}</p>;
+  if (!practice) return <Reading inFrame>{t`Reading the practice…`}</Reading>;
   const library = libraryOf(practice.ownExercises);
   const found = findExercises(sought, library, told).filter((id) => {
     const exercise = library[id];

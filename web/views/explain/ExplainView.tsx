@@ -16,6 +16,7 @@ import { FieldError } from '../../parts/Field';
 import { ForPaper } from '../../parts/ForPaper';
 import { PaperBar } from '../../parts/PaperBar';
 import type { Paper } from '../../parts/papers';
+import { Reading } from '../../parts/Reading';
 import { usePlanSearch } from '../../parts/use-plan-in-hand';
 
 /** The training explained to one person in plain words and their own figures, to read together or to hand over (rule SCR-6). */
@@ -26,7 +27,7 @@ export function ExplainView() {
   const { data: practice } = usePractice();
   const [paper, setPaper] = useState<Paper>('A4');
   if (error) return <FieldError>{failureWords(error)}</FieldError>;
-  if (!client || !practice) return <p className="p-6 text-quiet">{t`Reading the record…`}</p>;
+  if (!client || !practice) return <Reading inFrame>{t`Reading the record…`}</Reading>;
   return (
     <div className="h-full overflow-auto print:h-auto print:overflow-visible">
       <nav className="flex flex-wrap items-end gap-6 border-b border-rule p-4 print:hidden">

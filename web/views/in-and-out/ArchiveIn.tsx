@@ -9,6 +9,7 @@ import { Button } from '../../parts/Button';
 import { FieldError } from '../../parts/Field';
 import { day } from '../../parts/format';
 import { Picker } from '../../parts/Picker';
+import { Reading } from '../../parts/Reading';
 import { notify } from '../../state/notices';
 
 const NEW = 'new';
@@ -22,7 +23,7 @@ export function ArchiveIn({ file, done }: { file: File; done: () => void }) {
   const [asked, setAsked] = useState<ArchivePreview['people'] | null>(null);
   if (preview && asked === null) setAsked(preview.people);
   if (error) return <FieldError>{failureWords(error)}</FieldError>;
-  if (!preview) return <p className="text-quiet">{t`Reading ${file.name}…`}</p>;
+  if (!preview) return <Reading>{t`Reading ${file.name}…`}</Reading>;
   const added = preview.counts.reduce((sum, count) => sum + count.added, 0);
   return (
     <section aria-label={t`Archive`} className="max-w-4xl space-y-4">

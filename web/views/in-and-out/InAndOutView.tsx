@@ -8,6 +8,7 @@ import { FieldError } from '../../parts/Field';
 import { FileInput } from '../../parts/FileLink';
 import { PracticeHead } from '../../parts/PracticeHead';
 import { PAPER_FORM_IDS, PAPER_FORMS } from '../../parts/paper-forms';
+import { Reading } from '../../parts/Reading';
 import { Why } from '../../parts/Why';
 import { ArchiveIn } from './ArchiveIn';
 import { CalendarAddress } from './CalendarAddress';
@@ -25,7 +26,7 @@ export function InAndOutView() {
   const mayTakeOut = useMay('take-practice-out');
   const [brought, setBrought] = useState<Brought | null>(null);
   const [refused, setRefused] = useState<string | null>(null);
-  if (!practice) return <p className="p-6 text-quiet">{t`Reading the practice…`}</p>;
+  if (!practice) return <Reading inFrame>{t`Reading the practice…`}</Reading>;
   const take = async (file: File) => {
     const kind = await kindOfFile(file);
     setRefused(kind.ok ? null : kind.words);

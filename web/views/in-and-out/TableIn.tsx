@@ -15,6 +15,7 @@ import { told } from '../../language/told';
 import { Button } from '../../parts/Button';
 import { FieldError } from '../../parts/Field';
 import { Picker } from '../../parts/Picker';
+import { Reading } from '../../parts/Reading';
 import { notify } from '../../state/notices';
 import type { Look } from '../../workers/table.worker';
 import { tablesWorker } from '../../workers/tables';
@@ -32,7 +33,7 @@ export function TableIn({ file, practice, done }: { file: File; practice: Practi
     retry: false,
   });
   if (error) return <FieldError>{failureWords(error)}</FieldError>;
-  if (!look) return <p className="text-quiet">{t`Reading ${file.name}…`}</p>;
+  if (!look) return <Reading>{t`Reading ${file.name}…`}</Reading>;
   return <MapTable file={file} look={look} practice={practice} done={done} />;
 }
 

@@ -9,6 +9,7 @@ import { useMay, usePractice } from '../../data/queries';
 import { told } from '../../language/told';
 import { Button } from '../../parts/Button';
 import { FieldError } from '../../parts/Field';
+import { Reading } from '../../parts/Reading';
 import { useUnits } from '../../parts/units';
 import { useRetire } from '../../parts/use-retire';
 import { Why } from '../../parts/Why';
@@ -22,7 +23,7 @@ const PRACTICE = { id: 'practice', title: t`How the practice works` };
 /** What the practice owns, and the units and strictness it works with. */
 export function KitView() {
   const { data: practice } = usePractice();
-  if (!practice) return <p className="p-6 text-quiet">{t`Reading the practice…`}</p>;
+  if (!practice) return <Reading inFrame>{t`Reading the practice…`}</Reading>;
   return (
     <div className="p-6">
       <h1 className="text-3xl font-semibold">{t`Kit and practice`}</h1>

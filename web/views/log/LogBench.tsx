@@ -15,6 +15,7 @@ import { Choice } from '../../parts/Choice';
 import { FieldError } from '../../parts/Field';
 import { LongList } from '../../parts/LongList';
 import { Picker } from '../../parts/Picker';
+import { Reading } from '../../parts/Reading';
 import { SearchField } from '../../parts/SearchField';
 import { LogLine } from './LogLine';
 import { LogTotalsLine, PeriodHead } from './LogTotals';
@@ -59,7 +60,7 @@ export function LogBench({ client }: { client: ClientRecord }) {
     ]);
   }, [sessions, order, period, library, zoneOffsetMs]);
   if (error) return <FieldError>{failureWords(error)}</FieldError>;
-  if (!data) return <p className="text-quiet">{t`Reading the log…`}</p>;
+  if (!data) return <Reading>{t`Reading the log…`}</Reading>;
   if (data.sessions.length === 0) {
     return (
       <section aria-labelledby="log-title">

@@ -7,6 +7,7 @@ import { told } from '../../language/told';
 import { Button } from '../../parts/Button';
 import { plain } from '../../parts/format';
 import { PracticeHead } from '../../parts/PracticeHead';
+import { Reading } from '../../parts/Reading';
 import { Why } from '../../parts/Why';
 import { MeasureForm } from './MeasureForm';
 
@@ -15,7 +16,7 @@ export function MeasuresView() {
   const { data: practice } = usePractice();
   const mayChange = useMay('keep-practice');
   const [open, setOpen] = useState<MeasureId | 'new' | null>(null);
-  if (!practice) return <p className="p-6 text-quiet">{t`Reading the practice…`}</p>;
+  if (!practice) return <Reading inFrame>{t`Reading the practice…`}</Reading>;
   const book = measureBook(practice.ownMeasures);
   const toggle = (id: MeasureId) => setOpen(open === id ? null : id);
   return (

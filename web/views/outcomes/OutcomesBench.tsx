@@ -14,6 +14,7 @@ import { useOutcomes } from '../../data/outcomes';
 import { told } from '../../language/told';
 import { AdverseEvents } from '../../parts/AdverseEvents';
 import { FieldError } from '../../parts/Field';
+import { Reading } from '../../parts/Reading';
 import { Why } from '../../parts/Why';
 import { BlockByBlock } from './BlockByBlock';
 import { Comparisons } from './Comparisons';
@@ -31,7 +32,7 @@ const DoseAndEffect = lazy(() =>
 export function OutcomesBench({ client }: { client: ClientRecord }) {
   const { data, error } = useOutcomes(client.id);
   if (error) return <FieldError>{failureWords(error)}</FieldError>;
-  if (!data) return <p className="text-quiet">{t`Reading what was measured…`}</p>;
+  if (!data) return <Reading>{t`Reading what was measured…`}</Reading>;
   return <Outcomes client={client} view={data} />;
 }
 

@@ -10,6 +10,7 @@ import { PaperBar } from '../../parts/PaperBar';
 import { isPaperForm, PAPER_FORM_IDS, PAPER_FORMS, type PaperForm } from '../../parts/paper-forms';
 import type { Paper } from '../../parts/papers';
 import { QrCode } from '../../parts/QrCode';
+import { Reading } from '../../parts/Reading';
 import { Line } from './parts';
 import { type OfPaper, SHEETS } from './sheets';
 
@@ -22,7 +23,7 @@ export function PapersView() {
 function OfPerson({ form, clientId }: { form: string | undefined; clientId: string }) {
   const { data: client } = useClient(clientId);
   const [search] = useSearchParams();
-  if (!client) return <p className="p-6 text-quiet">{t`Reading the record…`}</p>;
+  if (!client) return <Reading inFrame>{t`Reading the record…`}</Reading>;
   const plans = plansInForce(client.facts, client.judgedAtMs);
   const { prescription } =
     plans.find(({ coursePlan }) => coursePlan.id === search.get('plan')) ?? plans[0] ?? {};
@@ -41,7 +42,7 @@ function Papers({
 }) {
   const { data: practice } = usePractice();
   const [paper, setPaper] = useState<Paper>('A4');
-  if (!practice) return <p className="p-6 text-quiet">{t`Reading the practice…`}</p>;
+  if (!practice) return <Reading inFrame>{t`Reading the practice…`}</Reading>;
   const form: PaperForm = isPaperForm(asked) ? asked : 'screening';
   const of: OfPaper = { practice, ...(person ?? { client: null, plan: null, setsShare: 1 }) };
   const whose = person ? `/${person.client.id}` : '';

@@ -31,6 +31,7 @@ import { noonOf } from '../../parts/noon';
 import { Only } from '../../parts/Only';
 import { Picker } from '../../parts/Picker';
 import { PAPERS, type Paper } from '../../parts/papers';
+import { Reading } from '../../parts/Reading';
 import { Ticks } from '../../parts/Ticks';
 import { ReportPage } from './ReportPage';
 
@@ -45,8 +46,7 @@ export function ReportView() {
   const { data: log } = useLog(clientId);
   const { data: outcomes } = useOutcomes(clientId);
   if (error) return <FieldError>{failureWords(error)}</FieldError>;
-  if (!client || !practice || !log || !outcomes)
-    return <p className="p-6 text-quiet">{t`Reading the record…`}</p>;
+  if (!client || !practice || !log || !outcomes) return <Reading inFrame>{t`Reading the record…`}</Reading>;
   return <Writing client={client} practice={practice} log={log} outcomes={outcomes} />;
 }
 

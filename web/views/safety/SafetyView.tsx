@@ -11,6 +11,7 @@ import { Choice } from '../../parts/Choice';
 import { FieldError } from '../../parts/Field';
 import { plain } from '../../parts/format';
 import { PracticeHead } from '../../parts/PracticeHead';
+import { Reading } from '../../parts/Reading';
 
 const DIMENSIONS: Record<Dimension, string> = {
   limb: t`limb`,
@@ -25,7 +26,7 @@ export function SafetyView() {
   const { data, error } = useSurveillance();
   const [by, setBy] = useState<Dimension>('limb');
   if (error) return <FieldError>{failureWords(error)}</FieldError>;
-  if (!data) return <p className="p-6 text-quiet">{t`Reading what was counted…`}</p>;
+  if (!data) return <Reading inFrame>{t`Reading what was counted…`}</Reading>;
   const rows = rateRows(data.tallies, by);
   const [all] = rows;
   if (!all || all.inflations === 0) {

@@ -9,8 +9,8 @@ import { FieldError } from '../../parts/Field';
 import { OnePage } from '../../parts/OnePage';
 import { PaperBar } from '../../parts/PaperBar';
 import type { Paper } from '../../parts/papers';
+import { Reading } from '../../parts/Reading';
 import { usePlanSearch } from '../../parts/use-plan-in-hand';
-
 import { OperatorSheet } from './OperatorSheet';
 import { PersonalSheet } from './PersonalSheet';
 
@@ -23,7 +23,7 @@ export function SheetView() {
   const { data: practice } = usePractice();
   const [paper, setPaper] = useState<Paper>('A4');
   if (error) return <FieldError>{failureWords(error)}</FieldError>;
-  if (!client || !practice) return <p className="p-6 text-quiet">{t`Reading the record…`}</p>;
+  if (!client || !practice) return <Reading inFrame>{t`Reading the record…`}</Reading>;
   const asked = search.get('plan');
   const plans = plansInForce(client.facts, client.judgedAtMs);
   const { prescription } = plans.find(({ coursePlan }) => coursePlan.id === asked) ?? plans[0] ?? {};
