@@ -7,7 +7,7 @@ liveOnTheFixedDay();
 
 const ALL = ['{core,contract,server,web,demo,scripts}/**/*.test.ts'];
 /** What stands in for a browser's globals, or loads a module anew, wants a process of its own. */
-const OF_THEIR_OWN = ['web/{data,parts}/**/*.test.ts'];
+const OF_THEIR_OWN = ['web/{act,data,parts}/**/*.test.ts'];
 
 export default defineConfig({
   plugins: [words()],

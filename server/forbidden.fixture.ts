@@ -123,7 +123,7 @@ export async function train(
   return view;
 }
 
-const accepting = (change: Change) =>
+export const accepting = (change: Change) =>
   ({
     type: 'review-answered',
     exerciseIndex: 0,

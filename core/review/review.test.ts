@@ -76,6 +76,11 @@ describe('the review (REV-1 to REV-8, first match wins)', () => {
 
   it('REV-4: under 60 of 75, longer rest up to 60 s, then lighter', () => {
     expect(review(session([30, 12, 9, 6]))).toMatchObject({ rule: 'REV-4', change: { restMs: 45_000 } });
+    // Exactly 60 are enough.
+    expect([review(session([30, 12, 9, 8])).rule, review(session([30, 12, 9, 9])).rule]).toEqual([
+      'REV-4',
+      'REV-5',
+    ]);
     const rested = session([30, 12, 9, 6], { choices: { restMs: 60_000 } });
     expect(review(rested)).toMatchObject({ rule: 'REV-4', change: { loadSteps: -1 } });
   });

@@ -147,6 +147,12 @@ describe('blood pressure', () => {
   it('takes the mean of a sitting, to the safer side', () => {
     const mean = meanBloodPressure([calm, { systolicMmHg: 127, diastolicMmHg: 81 }]);
     expect(mean).toEqual({ systolicMmHg: 125, diastolicMmHg: 79 });
+    // 120.33 / 80.33: up, not to the nearest.
+    const thrice = [120, 120, 121].map((systolicMmHg) => ({
+      systolicMmHg,
+      diastolicMmHg: systolicMmHg - 40,
+    }));
+    expect(meanBloodPressure(thrice)).toEqual({ systolicMmHg: 121, diastolicMmHg: 81 });
   });
 
   it('refuses a lower reading that is not lower, at that field', () => {

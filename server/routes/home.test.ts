@@ -8,7 +8,7 @@ import type { EventBody, SessionEvent } from '#core/session/events';
 import { foldAll } from '#core/session/session.fixture';
 import { correctedReps } from '#core/session/state';
 import { type Api, CLEAR, DAY_MS, prescriptionFor, startApi, WELL, type Who } from '../api.fixture';
-import { at, planOf, type Ready, ready } from '../forbidden.fixture';
+import { accepting, at, planOf, type Ready, ready } from '../forbidden.fixture';
 
 const HOUR_MS = 3_600_000;
 
@@ -101,16 +101,17 @@ it('takes a session as it was done, once, marked and to be reviewed like any oth
 });
 
 it('holds by what is told: a red sign, the day, the day after', async () => {
-  for (const told of [
-    (sheet: HomeSheet, nowMs: number) =>
-      sessionOf(sheet, nowMs - HOUR_MS, [[145, { type: 'sign-noted', sign: 'dizzy' }]]),
-    (_: HomeSheet, nowMs: number) => ({
-      kind: 'check',
-      id: newId(),
-      atMs: nowMs,
-      answers: { ...WELL, notWell: ['fever'] },
-    }),
-  ]) {
+  const ways: [RegExp, (sheet: HomeSheet, nowMs: number) => object][] = [
+    [
+      /^Dizzy in the last session: until a clinician lifts it/,
+      (sheet, nowMs) => sessionOf(sheet, nowMs - HOUR_MS, [[145, { type: 'sign-noted', sign: 'dizzy' }]]),
+    ],
+    [
+      /[Ff]ever/,
+      (_, nowMs) => ({ kind: 'check', id: newId(), atMs: nowMs, answers: { ...WELL, notWell: ['fever'] } }),
+    ],
+  ];
+  for (const [held, told] of ways) {
     const api = await startApi();
     const { person, secret } = await linked(api);
     const { body: sheet } = await call<HomeSheet>(api, secret);
@@ -119,7 +120,7 @@ it('holds by what is told: a red sign, the day, the day after', async () => {
     expect((await call(api, secret, one)).status).toBe(201);
     const { chain } = await api.get<ClientRecord>(`/clients/${person.client.id}`);
     expect(chain.find(({ id }) => id === 'screen')?.state).toBe('held');
-    expect((await call<HomeSheet>(api, secret)).body.held).not.toBeNull();
+    expect((await call<HomeSheet>(api, secret)).body.held).toMatch(held);
   }
 });
 
@@ -264,8 +265,12 @@ it('passes no guard, and goes with the person who is forgotten', async () => {
   expect(sheet.held).toBeNull();
   // Twice within a day is a guard, which only a clinician passes, and not at home.
   api.clock.nowMs += HOUR_MS;
-  await call(api, secret, sessionOf(sheet, api.clock.nowMs - HOUR_MS / 2));
-  expect((await call<HomeSheet>(api, secret)).body.held).not.toBeNull();
+  const done = sessionOf(sheet, api.clock.nowMs - HOUR_MS / 2);
+  await call(api, secret, done);
+  expect((await call<HomeSheet>(api, secret)).body.held).toMatch(/review/);
+  const answered = { ...accepting({}), id: newId(), sessionId: done.id, deviceId: 'desk', seq: 1 };
+  await api.post(`/sessions/${done.id}/events`, { events: [{ ...answered, atMs: api.clock.nowMs }] });
+  expect((await call<HomeSheet>(api, secret)).body.held).toMatch(/24 h/);
   const erased = await api.call(
     'POST',
     at(person, 'erasure'),

@@ -3,9 +3,11 @@ import type { AuditCheck, AuditPage } from '#contract/audit';
 import type { ClientRecord, PeoplePage } from '#contract/client';
 import type { RecordEntries, Retracted } from '#contract/mend';
 import type { SurveillanceView } from '#contract/outcomes';
+import type { SessionView } from '#contract/session';
 import {
   type Api,
   CLEAR,
+  DAY_MS,
   FIT,
   measuredClient,
   OCCLUSION,
@@ -17,9 +19,10 @@ import {
   TRIAL,
   WELL,
 } from '../api.fixture';
+import { answerDayAfter, ready, train } from '../forbidden.fixture';
 
 /** Some days on, so that what is measured then is newer. */
-const MEASURED_LATER = 3 * 86_400_000;
+const MEASURED_LATER = 3 * DAY_MS;
 
 const entries = async (api: Api, id: string) =>
   (await api.get<RecordEntries>(`/clients/${id}/entries`)).entries;
@@ -235,6 +238,38 @@ describe('a person', () => {
   });
 });
 
+describe('what a session reads of the record before it', () => {
+  const answersOf = ({ painBefore, idBefore }: SessionView) => ({ painBefore, idBefore });
+
+  it('is the newest check that was made before it and stands, and the session before of the same plan', async () => {
+    const { api, made: person } = await startAfter(ready);
+    const { id } = person.client;
+    const trained = async () => {
+      const view = await train(api, person, [], 3 * DAY_MS);
+      await answerDayAfter(api, view, {});
+      return view;
+    };
+    const first = await trained();
+    const checked = (painNow: number) => api.post(`/clients/${id}/day-checks`, { ...WELL, painNow });
+    await checked(4);
+    const second = await trained();
+    const read = async (sessionId: string) => answersOf(await api.get<SessionView>(`/sessions/${sessionId}`));
+    expect(await read(second.id)).toEqual({ painBefore: 4, idBefore: first.id });
+    // What is made later is nothing that was before.
+    await checked(2);
+    expect(await read(second.id)).toEqual({ painBefore: 4, idBefore: first.id });
+    const [newest] = (await api.sql(
+      `select id from day_check where client_id = '${id}' order by at_ms desc`,
+    )) as { id: string }[];
+    const third = await trained();
+    expect(await read(third.id)).toEqual({ painBefore: 2, idBefore: second.id });
+    await retract(api, id, 'day-check', newest?.id);
+    expect(await read(third.id)).toEqual({ painBefore: 4, idBefore: second.id });
+    await retract(api, id, 'session', second.id);
+    expect(await read(third.id)).toEqual({ painBefore: 4, idBefore: first.id });
+  });
+});
+
 describe('a person who is to be forgotten', () => {
   it('goes with every event and word, and leaves counts without a name and an audit that still holds', async () => {
     const { api, made: view } = await startAfter(openSession);
@@ -277,6 +312,12 @@ describe('a person who is to be forgotten', () => {
       if (!['audit', 'erased', 'erased_session'].includes(name ?? ''))
         expect([name, rows.includes(view.clientId)]).toEqual([name, false]);
     }
+    // What the audit said of them is gone, of their sessions too; that something was done stays.
+    const said = await api.sql(
+      `select detail, salt from audit where subject in ('${view.clientId}', '${view.id}')`,
+    );
+    expect(said.length).toBeGreaterThan(8);
+    expect(said.filter(({ detail, salt }) => detail !== '' || salt !== '')).toEqual([]);
     expect((await api.call('GET', `/clients/${view.clientId}`)).status).toBe(404);
     expect((await api.get<PeoplePage>('/clients')).total).toBe(1);
     expect((await api.get<SurveillanceView>('/practice/surveillance')).adverseEvents).toBe(1);

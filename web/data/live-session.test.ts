@@ -57,6 +57,17 @@ it('records what the clock owes at the time of the pace, not of the look', async
   ]);
 });
 
+it('leaves what the clock owes to the device that runs the session (RUN-9)', async () => {
+  const tab = await openTab();
+  const [started, ...later] = WHOLE_SESSION.slice(0, 4);
+  const runBy = (runner: string) =>
+    session(logOf([[started?.[0] ?? 0, { type: 'session-started', runner }], ...later]));
+  await tab.appendDue(queries, runBy('another tablet'), START_MS + 90_000);
+  expect(posted).toEqual([]);
+  await tab.appendDue(queries, runBy((await import('./device')).thisDevice), START_MS + 90_000);
+  expect(posted.map(({ type }) => type)).toEqual(['set-ended', 'rest-started']);
+});
+
 it('records it once, however often and in however many tabs somebody looks', async () => {
   const [one, other] = [await openTab(), await openTab()];
   const looks = [90_000, 90_100, 90_200].flatMap((afterMs) =>

@@ -93,6 +93,35 @@ describe('cycles run by themselves (PRS-9)', () => {
     expect(run(['left-thigh'], 140).presses).toBe(6);
   });
 
+  it('are left to a hand where a cuff is up past its limit', () => {
+    // Up, and then nothing but time: what is asked for now is because of the limit.
+    const up: Entry[] = [
+      [0, { type: 'session-started' }],
+      ...BOTH.map((limb): Entry => [1, { type: 'cuff-inflated', limb, pressureMmHg: 92 }]),
+    ];
+    const late = nextStep(plan, stateOf(up), at(16 * 60));
+    expect(late).toMatchObject({ do: 'release', why: 'limit' });
+    expect(pumpsGoOn(plan, stateOf(up), at(16 * 60), BOTH)).toBeNull();
+  });
+
+  it('take each step once: down and up have a key of their own in every cycle', () => {
+    const { log } = run(BOTH, 140);
+    const keys = Array.from({ length: 140 }, (_, second) => {
+      const before = log.filter(([when]) => when < second);
+      const owed = dueEvents(plan, stateOf(before), at(second)).map(
+        ({ atMs, body }): Entry => [(atMs - START_MS) / 1000, body],
+      );
+      return pumpsGoOn(plan, stateOf([...before, ...owed]), at(second), BOTH);
+    });
+    expect([...new Set(keys.filter((key) => key !== null))]).toEqual([
+      'release 2',
+      'inflate 2',
+      'release 4',
+      'inflate 4',
+      'release 6',
+    ]);
+  });
+
   it('do not go on after a stop, nor the first time', () => {
     const begun: Entry[] = [[0, { type: 'session-started' }]];
     expect(pumpsGoOn(plan, stateOf(begun), at(1), BOTH)).toBeNull();

@@ -1,0 +1,156 @@
+import 'fake-indexeddb/auto';
+import { QueryClient } from '@tanstack/react-query';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import type { SessionView } from '#contract/session';
+import { testPlan } from '#core/plan/plan.fixture';
+import type { Limb } from '#core/quantity/limb';
+import type { Intent } from '#core/session/decide/intent';
+import type { SessionEvent } from '#core/session/events';
+import { logOf, SESSION_ID, START_MS, WHOLE_SESSION } from '#core/session/session.fixture';
+import type { PressureSource } from '../devices/pressure-source';
+
+const { plan } = testPlan();
+const LIMB: Limb = 'left-thigh';
+
+type Command = Parameters<PressureSource['command']>[0];
+type Pump = { kind: PressureSource['kind']; limb?: Limb; sessionId?: string; isLost?: boolean };
+
+let posted: SessionEvent[] = [];
+beforeEach(() => {
+  posted = [];
+  vi.useFakeTimers({ now: START_MS + 30_000, toFake: ['Date'] });
+  vi.stubGlobal('localStorage', { getItem: () => 'ines', setItem: () => {} });
+  vi.stubGlobal('fetch', async (_: string, init: { body: string }) => {
+    posted.push(...JSON.parse(init.body).events);
+    return Response.json({ accepted: [] });
+  });
+});
+// What an act appends is sent after it: the network stays stubbed.
+afterEach(() => {
+  vi.useRealTimers();
+  vi.doUnmock('../devices/server-source');
+});
+
+/** A page on which the first events of a session are known, with pumps on its cuffs; what each pump is told is kept. */
+async function page(known: number, ...pumps: Pump[]) {
+  const told: [Limb, Command][] = [];
+  const sources = pumps.map(({ kind, limb = LIMB }) => {
+    const listeners: ((frame: { pressureMmHg: number } | null) => void)[] = [];
+    const source = {
+      kind,
+      command: (command: Command) => told.push([limb, command]),
+      close: () => {},
+      subscribe: (listener: (typeof listeners)[number]) => listeners.push(listener),
+    };
+    return {
+      source,
+      say: (frame: { pressureMmHg: number } | null) => {
+        for (const listener of listeners) listener(frame);
+      },
+    };
+  });
+  vi.resetModules();
+  let next = 0;
+  vi.doMock('../devices/server-source', () => ({ serverSource: async () => sources[next++]?.source }));
+  const { connectPump } = await import('../devices/session-pumps');
+  for (const [place, { limb = LIMB, sessionId = SESSION_ID, isLost }] of pumps.entries()) {
+    await connectPump(sessionId, { limb } as never);
+    sources[place]?.say({ pressureMmHg: 0 });
+    if (isLost) sources[place]?.say(null);
+  }
+  const { act, actAndTell, handsOf } = await import('./act');
+  const { notices } = await import('../state/notices');
+  const view: SessionView = {
+    id: SESSION_ID,
+    clientId: 'c',
+    clientName: 'C',
+    prescriptionId: 'rx',
+    openedAtMs: START_MS,
+    idBefore: null,
+    painBefore: null,
+    plan,
+    events: logOf(WHOLE_SESSION.slice(0, known)),
+  };
+  const queries = new QueryClient();
+  return {
+    told,
+    act: (intent: Intent) => act(queries, view, intent),
+    actAndTell: (intent: Intent, whom?: string) => actAndTell(queries, view, intent, whom),
+    hands: () => handsOf(SESSION_ID).pumped,
+    notices: () => notices.get().map(({ words }) => words),
+    posted: async () => {
+      await vi.waitFor(() => expect(posted).not.toEqual([]));
+      return posted;
+    },
+  };
+}
+
+const REGULATED: Pump = { kind: 'regulated' };
+
+describe('an act', () => {
+  it('appends what comes of it, at the moment of the key, to the session it is of', async () => {
+    const { act, posted: sent } = await page(2);
+    const { refused } = act({ do: 'release' });
+    expect(refused).toBeNull();
+    expect(await sent()).toMatchObject([
+      { type: 'cuff-released', limb: LIMB, sessionId: SESSION_ID, atMs: START_MS + 30_000 },
+    ]);
+  });
+
+  it('decides on the newest state: a second press means what comes after the first', async () => {
+    const { act } = await page(1);
+    expect(act({ do: 'next' }).events.map(({ type }) => type)).toEqual(['cuff-inflated']);
+    expect(act({ do: 'next' }).events.map(({ type }) => type)).toEqual(['set-started']);
+  });
+
+  it('brings a regulated pump to the target, which reports by itself when the cuff is up', async () => {
+    const { act, told } = await page(1, REGULATED);
+    const { events } = act({ do: 'next' });
+    expect(events).toEqual([]);
+    expect(told).toEqual([[LIMB, { do: 'inflate-to', pressureMmHg: 104 }]]);
+  });
+
+  it('lets the cuff of a pump down on a release', async () => {
+    const { act, told } = await page(2, REGULATED);
+    act({ do: 'release' });
+    expect(told).toEqual([[LIMB, { do: 'release' }]]);
+  });
+
+  it('leaves the pump of another session alone', async () => {
+    const { act, told } = await page(1, { ...REGULATED, sessionId: 'another' });
+    act({ do: 'next' });
+    act({ do: 'release' });
+    expect(told).toEqual([]);
+  });
+});
+
+describe('hands', () => {
+  it('are the cuffs of this session whose regulated pump answers', async () => {
+    expect((await page(1, REGULATED)).hands()).toEqual([LIMB]);
+    expect((await page(1, { kind: 'by-hand' })).hands()).toEqual([]);
+    expect((await page(1, { ...REGULATED, isLost: true })).hands()).toEqual([]);
+    expect((await page(1, { ...REGULATED, sessionId: 'another' })).hands()).toEqual([]);
+  });
+});
+
+describe('a refusal', () => {
+  it('is shown with whom it is about, and appends nothing', async () => {
+    const { actAndTell, notices } = await page(1);
+    const { refused } = actAndTell({ do: 'top-up' }, 'Ada: ');
+    expect(refused).toMatch(/\w/);
+    expect(notices()).toEqual([`Ada: ${refused}`]);
+    expect(posted).toEqual([]);
+  });
+
+  it('is not shown of the next expected thing, whose key says itself what it waits for', async () => {
+    const { actAndTell, notices } = await page(WHOLE_SESSION.length);
+    expect(actAndTell({ do: 'next' }).refused).not.toBe('');
+    expect(notices()).toEqual([]);
+  });
+
+  it('is nothing where something was done', async () => {
+    const { actAndTell, notices } = await page(2);
+    actAndTell({ do: 'release' });
+    expect(notices()).toEqual([]);
+  });
+});
