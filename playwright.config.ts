@@ -1,6 +1,7 @@
 import { defineConfig } from '@playwright/test';
 import { CHROMIUM_LAUNCH } from './tests/chromium';
 import { liveOnTheFixedDay } from './tests/fixed-day';
+import { patientMs } from './tests/patience';
 
 liveOnTheFixedDay();
 
@@ -9,17 +10,17 @@ export default defineConfig({
   testMatch: '*.spec.ts',
   workers: 2,
   fullyParallel: true,
-  timeout: 300_000,
-  // A machine with two browsers and two servers on two cores may stand still for a while.
-  expect: { timeout: 30_000 },
+  timeout: patientMs(300_000),
+  expect: { timeout: patientMs(30_000) },
   reporter: [['list'], ['json', { outputFile: 'test-results/playwright.json' }]],
   outputDir: 'test-results/playwright',
   use: {
-    actionTimeout: 15_000,
+    actionTimeout: patientMs(30_000),
     // It would keep the whole app on the device of every journey; those that go offline ask for it.
     serviceWorkers: 'block',
     viewport: { width: 1280, height: 800 },
-    trace: 'off',
+    // Recording what happened costs a fifth of the time: a journey that failed is run again by itself with `--trace on`.
+    screenshot: 'only-on-failure',
     launchOptions: CHROMIUM_LAUNCH,
   },
 });

@@ -1,33 +1,11 @@
 import tailwindcss from '@tailwindcss/vite';
 import react from '@vitejs/plugin-react';
 import { defineConfig, type Plugin } from 'vite';
-import { VitePWA } from 'vite-plugin-pwa';
+import { offline } from './scripts/offline-plugin.ts';
 import { words } from './scripts/words-plugin.ts';
 
 const GROUND = /node_modules\/(react|react-dom|scheduler|react-router|@tanstack\/(query-core|react-query))\//;
 const apiPort = process.env.NERVATO_API_PORT ?? '4310';
-
-/** Installable, and the whole interface is there without a network; records are kept by the page itself, sealed. */
-const offline = () =>
-  VitePWA({
-    // A new version waits until the app is opened anew: nobody's session is reloaded under their hands.
-    registerType: 'prompt',
-    injectRegister: false,
-    manifest: {
-      name: 'Nervato',
-      short_name: 'Nervato',
-      description: 'Blood flow restriction training: screened, measured, prescribed, run and on record.',
-      display: 'standalone',
-      background_color: '#FAF8F4',
-      theme_color: '#FAF8F4',
-      icons: [{ src: '/mark.svg', sizes: 'any', type: 'image/svg+xml' }],
-    },
-    workbox: {
-      globPatterns: ['**/*.{js,css,html,svg,woff2}'],
-      navigateFallbackDenylist: [/^\/api\//],
-      clientsClaim: true,
-    },
-  });
 
 /** Asks for the fonts of the first view with the page, so that its words are set once and not again when they come. */
 const fontsFirst = (): Plugin => ({

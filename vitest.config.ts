@@ -1,9 +1,12 @@
 import { defineConfig } from 'vitest/config';
 import { words } from './scripts/words-plugin.ts';
 import { liveOnTheFixedDay } from './tests/fixed-day.ts';
+import { patientMs } from './tests/patience.ts';
+import { testSeed } from './tests/seed.ts';
 
 // What the workers start with; each moves its own clock.
 liveOnTheFixedDay();
+console.log(`Property tests draw by NERVATO_TEST_SEED=${testSeed()}.`);
 
 const ALL = ['{core,contract,server,web,demo,scripts}/**/*.test.ts'];
 /** What stands in for a browser's globals, or loads a module anew, wants a process of its own. */
@@ -21,11 +24,12 @@ export default defineConfig({
       { extends: true, test: { name: 'own', include: OF_THEIR_OWN } },
     ],
     environment: 'node',
-    setupFiles: ['tests/fixed-day.setup.ts', 'web/language/english.ts'],
+    setupFiles: ['tests/vitest.setup.ts', 'web/language/english.ts'],
     // Left to itself it keeps one of two cores free.
     maxWorkers: '100%',
-    // A slow disk is not a failure: nothing here is about speed.
-    testTimeout: 60_000,
+    // Nothing here is about speed: a limit is there to end what is stuck.
+    testTimeout: patientMs(120_000),
+    hookTimeout: patientMs(120_000),
     reporters: ['default', ['json', { outputFile: 'test-results/vitest.json' }]],
   },
 });

@@ -7,6 +7,6 @@ const env = {
   NERVATO_WEB_ROOT: './dist/web',
   NERVATO_LOG_LEVEL: process.env.NERVATO_LOG_LEVEL ?? 'warn',
 };
-installPackages();
+installPackages('to run');
 build();
 run('node', ['dist/server/demo.js'], env);

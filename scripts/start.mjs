@@ -1,7 +1,7 @@
 import { build, installPackages, ROOT, run } from './set-up.mjs';
 
 // An ordinary practice: install, build, migrate, start. The first start says the words by which its owner begins.
-installPackages();
+installPackages('to run');
 build();
 run('node', ['dist/server/main.js'], {
   NODE_ENV: 'production',

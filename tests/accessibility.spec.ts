@@ -49,7 +49,6 @@ for (let first = 0; first < VIEWS.length; first += AT_ONCE) {
           await softly
             .poll(() => page.evaluate(spilling), {
               message: `${view.name}, ${width} px wide`,
-              timeout: 5_000,
             })
             .toEqual([]);
         }

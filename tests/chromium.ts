@@ -1,6 +1,8 @@
+import { CHROMIUM } from '../scripts/set-up.mjs';
+
 /** How Debian's Chromium is started, headless and without reaching for the network by itself. */
 export const CHROMIUM_LAUNCH = {
-  executablePath: process.env.NERVATO_CHROMIUM ?? '/usr/bin/chromium',
+  executablePath: CHROMIUM,
   args: [
     '--no-sandbox',
     '--disable-gpu',

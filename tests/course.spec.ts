@@ -41,6 +41,7 @@ async function enterSession(page: Page, sign?: string): Promise<void> {
 
 inDemonstration(
   'a block is lived through: a day missed, one done late, the review answered, and a red sign',
+  { tag: '@days' },
   async ({ page }) => {
     await page.goto('/');
     await openPerson(page, 'Odalys Ferrant');

@@ -6,8 +6,15 @@ import { AHEAD_MS, aheadOfNowMs, momentOfTests, ON_THE_FIXED_DAY, testsAheadMs }
 const SOURCES = ['core', 'contract', 'server', 'demo'];
 const KEPT_IN = `${ROOT}node_modules/.cache/nervato`;
 
+let known: string | undefined;
+
 /** The demo practice on the day of the tests, as a file to copy: made once, and again when its sources or the day change. */
 export function demoFile(): string {
+  known ??= makeDemoFile();
+  return known;
+}
+
+function makeDemoFile(): string {
   const file = `${KEPT_IN}/demo-${digestOf(SOURCES, [momentOfTests()]).slice(0, 16)}.sqlite`;
   if (existsSync(file)) return file;
   mkdirSync(KEPT_IN, { recursive: true });

@@ -12,10 +12,9 @@ import {
 
 const reps = (page: Page) => page.getByTestId('reps');
 
-test('a stranger at the door is screened, measured, prescribed, trained and on record', async ({
-  page,
-  nervato,
-}) => {
+test('a stranger at the door is screened, measured, prescribed, trained and on record', {
+  tag: '@days',
+}, async ({ page, nervato }) => {
   await page.goto('/');
 
   await test.step('add a person and screen them', async () => {

@@ -10,6 +10,7 @@ import {
   test,
   withOwnServer,
 } from './nervato';
+import { patientMs } from './patience';
 
 const dock = (page: Page) => page.getByRole('region', { name: 'Cuff dock' });
 const saved = (page: Page) => page.getByText('All saved on the server');
@@ -127,7 +128,9 @@ test.describe('without a server', () => {
       await expect(async () => {
         await pressKey(page, 'Escape');
         await pressKey(page, 'Escape');
-        await expect(page.getByRole('button', { name: 'Released' })).toBeVisible({ timeout: 2_000 });
+        await expect(page.getByRole('button', { name: 'Released' })).toBeVisible({
+          timeout: patientMs(2_000),
+        });
       }).toPass();
       await page.getByRole('button', { name: 'Released' }).click();
       await page.getByRole('button', { name: 'Finish and keep the record' }).click();

@@ -1,10 +1,11 @@
 import { setTimeout as pause } from 'node:timers/promises';
 import { type BrowserContext, expect, type Locator, type Page, type Request } from '@playwright/test';
+import { patientMs } from './patience';
 
 const STEP_MS = 1_000;
 
 /** How long an answer is waited for in real time before time passes all the same. */
-const ANSWER_WITHIN_MS = 10_000;
+const answerWithinMs = patientMs(10_000);
 
 /** What the pages of a context have asked for and not been given yet; what the server goes on telling counts as given. */
 const onTheirWay = new WeakMap<BrowserContext, Set<Request>>();
@@ -26,7 +27,7 @@ export async function passUntil(page: Page, seen: Locator, mostMs = 150_000): Pr
     if (await seen.isVisible()) return;
     await page.clock.runFor(STEP_MS);
   }
-  await expect(seen).toBeVisible({ timeout: 1_000 });
+  await expect(seen).toBeVisible({ timeout: patientMs(5_000) });
 }
 
 function watchRequests(context: BrowserContext): Set<Request> {
@@ -42,6 +43,6 @@ function watchRequests(context: BrowserContext): Set<Request> {
 /** A slow server or a page that is still being read must not cost time of the session: a set would be over meanwhile. */
 async function untilAnswered(context: BrowserContext): Promise<void> {
   const asked = onTheirWay.get(context);
-  const giveUpAt = Date.now() + ANSWER_WITHIN_MS;
+  const giveUpAt = Date.now() + answerWithinMs;
   while (asked && asked.size > 0 && Date.now() < giveUpAt) await pause(10);
 }

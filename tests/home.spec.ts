@@ -1,9 +1,8 @@
 import { choose, chooseLink, expect, newDevice, openPerson, pick, test } from './nervato';
 
-test('somebody trains at home by a code: the day is asked, a strap is tightened, it needs no network, and comes back to be reviewed', async ({
-  page,
-  browser,
-}) => {
+test('somebody trains at home by a code: the day is asked, a strap is tightened, it needs no network, and comes back to be reviewed', {
+  tag: '@days',
+}, async ({ page, browser }) => {
   await page.goto('/');
   await openPerson(page, 'Leocadia Brandt');
   await chooseLink(page, 'Run');

@@ -30,9 +30,9 @@ async function bring(page: Page, name: string, lines: readonly string[], said: s
   await expect(page.getByRole('status').filter({ hasText: said })).toBeVisible();
 }
 
-test('a practice comes from its spreadsheets, and trains the first person the same hour', async ({
-  page,
-}) => {
+test('a practice comes from its spreadsheets, and trains the first person the same hour', {
+  tag: '@days',
+}, async ({ page }) => {
   await page.goto('/in-and-out');
 
   await test.step('people, with letters of another encoding', async () => {

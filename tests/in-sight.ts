@@ -1,5 +1,6 @@
 import type { Locator, Page } from '@playwright/test';
 import { expect } from './nervato';
+import { patientMs } from './patience';
 
 export const DESK = { width: 1280, height: 800 };
 export const TABLET = { width: 820, height: 1180 };
@@ -17,12 +18,12 @@ export async function expectInSight(
     await page.setViewportSize({ width, height });
     await page.evaluate(() => document.querySelector('main[data-scroller]')?.scrollTo(0, 0));
     for (const answer of answers) {
-      await expect.soft(answer, `${view}, ${width} × ${height}`).toBeVisible({ timeout: 10_000 });
+      await expect.soft(answer, `${view}, ${width} × ${height}`).toBeVisible();
       await expect
         .soft(async () => expect(await belowFoldPx(page, answer)).toBeLessThanOrEqual(0), {
           message: `${view}, ${width} × ${height}: px beneath the fold`,
         })
-        .toPass({ timeout: 3_000 });
+        .toPass({ timeout: patientMs(5_000) });
     }
   }
 }

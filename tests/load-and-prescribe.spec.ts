@@ -1,4 +1,5 @@
 import { chooseLink, expect, openPerson, pick, pressKey, test } from './nervato';
+import { patientMs } from './patience';
 
 test('an exercise is searched and tested, added to the session with the other side standing in, and the schools are compared', async ({
   page,
@@ -99,7 +100,9 @@ test('a session is drafted, edited, mended, signed and printed', async ({ page }
     await expect(editor.getByRole('button', { name: 'Set 80 % or lower' })).toBeVisible();
     await expect(async () => {
       await pressKey(page, 'Alt+1');
-      await expect(order.getByRole('listitem').first()).toContainText('Leg press', { timeout: 500 });
+      await expect(order.getByRole('listitem').first()).toContainText('Leg press', {
+        timeout: patientMs(500),
+      });
     }).toPass({ intervals: [0] });
     const mended = page.getByRole('button', { name: /1\. Leg press/ });
     await mended.click();
@@ -237,7 +240,7 @@ test('a block schedules plans, is kept, followed after missed days, and handed o
     await page.getByRole('button', { name: 'Rehearse the block' }).click();
     const rehearsal = page.getByRole('region', { name: 'Rehearsal' });
     await expect(rehearsal.getByText(/will probably stall|likely to fall short/)).toBeVisible({
-      timeout: 60_000,
+      timeout: patientMs(60_000),
     });
     await expect(rehearsal.getByRole('row').nth(1)).toContainText('Legs');
     await pick(page.getByLabel('Add a plan'), 'Arms, to finish with');

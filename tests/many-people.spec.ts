@@ -1,10 +1,8 @@
 import { expect, otherDevice, pressKey, test } from './nervato';
 
-test('of many people the day’s come first, a long list holds only what is in view, is searched as one types, and says what another device changes', async ({
-  page,
-  browser,
-  nervato,
-}) => {
+test('of many people the day’s come first, a long list holds only what is in view, is searched as one types, and says what another device changes', {
+  tag: '@days',
+}, async ({ page, browser, nervato }) => {
   for (let i = 1; i <= 70; i += 1) {
     const name = `Walker ${String(i).padStart(2, '0')}`;
     await page.request.post('/api/clients', {

@@ -171,7 +171,9 @@ test('a session is run on a simulated person by keys, and scored by what was don
   await expect(page.getByRole('figure').filter({ hasText: 'Sessions' }).getByRole('img')).toBeVisible();
 });
 
-test('who slept badly is offered a lighter version for today, which is what opens', async ({ page }) => {
+test('who slept badly is offered a lighter version for today, which is what opens', { tag: '@days' }, async ({
+  page,
+}) => {
   await page.goto('/');
   await openPerson(page, 'Odalys Ferrant');
   await pressKey(page, 'g');

@@ -26,6 +26,9 @@ export type DayLived = { comes: boolean; effort: number; jointPain: number };
  * session entered later, and its review accepted, all through the server's own addresses.
  */
 export class Weeks {
+  /** Its kit and settings do not change while a journey lasts. */
+  private practice: PracticeView | undefined;
+
   private constructor(
     private readonly request: APIRequestContext,
     readonly clientId: string,
@@ -69,8 +72,9 @@ export class Weeks {
     const done: string[][] = [];
     for (let day = 0; day < days; day += 1) {
       await this.post('/clock/forward', { days: 1 });
-      const lived = await like(await this.record());
-      done.push(lived.comes ? await this.doWhatIsDue(lived) : []);
+      const record = await this.record();
+      const lived = await like(record);
+      done.push(lived.comes ? await this.doWhatIsDue(lived, record) : []);
     }
     return done;
   }
@@ -117,10 +121,9 @@ export class Weeks {
     await this.tell('prescriptions', { ...session, signedFor });
   }
 
-  /** Everything whose turn it is today. */
-  async doWhatIsDue(lived: DayLived): Promise<string[]> {
-    const record = await this.record();
-    const { nowMs } = await this.get<{ nowMs: number }>('/clock');
+  /** Everything whose turn it is today, by the record of today. */
+  async doWhatIsDue(lived: DayLived, record: ClientRecord): Promise<string[]> {
+    const nowMs = record.judgedAtMs;
     const due = plansInForce(record.facts, nowMs).filter(({ turn }) => turn.inDays === 0);
     const names: string[] = [];
     for (const [place, { coursePlan, prescription }] of due.entries()) {
@@ -151,7 +154,8 @@ export class Weeks {
 
   /** The reviews of a session, accepted as they stand. */
   private async accept(view: SessionView): Promise<void> {
-    const { weightKits } = await this.get<PracticeView>('/practice');
+    this.practice ??= await this.get<PracticeView>('/practice');
+    const { weightKits } = this.practice;
     const { facts, judgedAtMs } = await this.record();
     const state = fold(view.plan, mergeLogs(view.events));
     const advices = reviewSession(

@@ -1,0 +1,56 @@
+import { spawnSync } from 'node:child_process';
+import { build, installChromium, installPackages, ROOT } from './set-up.mjs';
+
+// `npm run test:days`: whatever depends on the date, on other days than the fixed one: fourteen in a row, over both changes of
+// clocks and a month's end, then over a year's end; at night, in the morning and before midnight; in two time zones. It takes
+// most of an hour. `-- 2026-10-25` runs one day.
+const DAYS = [
+  ...Array.from({ length: 14 }, (_, day) => new Date(Date.UTC(2026, 9, 20 + day)).toISOString().slice(0, 10)),
+  '2026-12-31',
+  '2027-01-01',
+];
+const TIMES = ['00:10', '09:00', '23:50'];
+const ZONES = ['Europe/Berlin', 'America/New_York'];
+
+/** Unit and API tests that look at a clock, or at the demo practice, which is loaded as of a day. */
+const DATED = [
+  'demo/load.test.ts',
+  'server/backup',
+  'server/db/old-databases.test.ts',
+  'server/interchange/archive',
+  'server/interchange/clinical',
+  'server/routes/calendar.test.ts',
+  'server/routes/clock.test.ts',
+  'server/trouble.test.ts',
+  'web/parts',
+  'web/views/block',
+];
+
+installPackages();
+installChromium();
+build();
+const [asked] = process.argv.slice(2);
+const failed = [];
+let runs = 0;
+
+function passes(moment, zone, command) {
+  runs += 1;
+  const { status } = spawnSync('npx', command, {
+    cwd: ROOT,
+    stdio: ['ignore', 'ignore', 'inherit'],
+    env: { ...process.env, NERVATO_TEST_NOW: `${moment}:00`, NERVATO_TEST_ZONE: zone },
+  });
+  if (status !== 0) failed.push(`${moment} in ${zone}: ${command.slice(0, 2).join(' ')}`);
+}
+
+for (const [place, day] of DAYS.filter((one) => !asked || one === asked).entries()) {
+  for (const zone of ZONES)
+    for (const time of TIMES) passes(`${day}T${time}`, zone, ['vitest', 'run', ...DATED]);
+  // The journeys take longer: each day they have another time and zone.
+  const [time, zone] = [TIMES[place % TIMES.length], ZONES[place % ZONES.length]];
+  passes(`${day}T${time}`, zone, ['playwright', 'test', '--grep', '@days', '--reporter=line']);
+  console.log(`${day}: ${failed.length} of ${runs} runs failed so far`);
+}
+for (const one of failed) console.error(`failed: ${one}`);
+console.log(`${runs - failed.length} passed, ${failed.length} failed`);
+process.exit(failed.length > 0 ? 1 : 0);

@@ -1,3 +1,0 @@
-import { liveOnTheFixedDay } from './fixed-day';
-
-liveOnTheFixedDay();
