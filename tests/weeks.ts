@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import type { APIRequestContext, Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
 import type { ClientRecord, PeoplePage } from '#contract/client';
 import type { PracticeView } from '#contract/practice';
 import type { SessionView } from '#contract/session';
@@ -21,6 +21,8 @@ const MS_PER_MINUTE = 60_000;
 /** What a simulated day was like: whether they came, the effort of each set, the worst pain of a joint. */
 export type DayLived = { comes: boolean; effort: number; jointPain: number };
 
+type LikeThat = (record: ClientRecord) => Promise<DayLived>;
+
 /**
  * Weeks of one person in a demonstration: every day that passes, what is due by their plans and their block is done, told as a
  * session entered later, and its review accepted, all through the server's own addresses.
@@ -30,24 +32,24 @@ export class Weeks {
   private practice: PracticeView | undefined;
 
   private constructor(
-    private readonly request: APIRequestContext,
+    private readonly page: Page,
     readonly clientId: string,
   ) {}
 
   /** Of somebody new, with a story. */
   static async ofNew(page: Page, name: string): Promise<Weeks> {
-    const weeks = new Weeks(page.request, '');
+    const weeks = new Weeks(page, '');
     await weeks.beginOnSunday();
     const { id } = await weeks.post<ClientRecord>('/clients', { name, story: 'Weeks of a journey.' });
-    return new Weeks(page.request, id);
+    return new Weeks(page, id);
   }
 
   static async of(page: Page, name: string): Promise<Weeks> {
-    const weeks = new Weeks(page.request, '');
+    const weeks = new Weeks(page, '');
     await weeks.beginOnSunday();
     const people = await weeks.get<PeoplePage>(`/clients?search=${encodeURIComponent(name)}`);
     const id = people.people.find((one) => one.name === name)?.id ?? '';
-    return new Weeks(page.request, id);
+    return new Weeks(page, id);
   }
 
   /** The same weeks on whatever day the journey is run: those of a block that starts tomorrow run from Monday. */
@@ -68,26 +70,41 @@ export class Weeks {
   }
 
   /** Days pass, each lived as it says. @returns the names of the plans that were done, day by day */
-  async live(days: number, like: (record: ClientRecord) => Promise<DayLived>): Promise<string[][]> {
-    const done: string[][] = [];
-    for (let day = 0; day < days; day += 1) {
-      await this.post('/clock/forward', { days: 1 });
-      const record = await this.record();
-      const lived = await like(record);
-      done.push(lived.comes ? await this.doWhatIsDue(lived, record) : []);
-    }
-    return done;
+  live(days: number, like: LikeThat): Promise<string[][]> {
+    return this.unwatched(async () => {
+      const done: string[][] = [];
+      for (let day = 0; day < days; day += 1) done.push(await this.liveADay(like));
+      return done;
+    });
   }
 
   /** Days pass until nothing of the block is to come. */
-  async liveTheBlock(like: (record: ClientRecord) => Promise<DayLived>): Promise<string[][]> {
-    const done: string[][] = [];
-    for (;;) {
-      const { facts, judgedAtMs } = await this.record();
-      const entries = blockAsItStands(facts, judgedAtMs)?.entries ?? [];
-      if (entries.every(({ state }) => state !== 'to-come')) return done;
-      done.push(...(await this.live(1, like)));
-    }
+  liveTheBlock(like: LikeThat): Promise<string[][]> {
+    return this.unwatched(async () => {
+      const done: string[][] = [];
+      for (;;) {
+        const { facts, judgedAtMs } = await this.record();
+        const entries = blockAsItStands(facts, judgedAtMs)?.entries ?? [];
+        if (entries.every(({ state }) => state !== 'to-come')) return done;
+        done.push(await this.liveADay(like));
+      }
+    });
+  }
+
+  /** A page that is open follows all that is recorded: half of the time that weeks take. */
+  private async unwatched<T>(work: () => Promise<T>): Promise<T> {
+    const { origin } = new URL(this.page.url());
+    await this.page.goto('about:blank');
+    const done = await work();
+    await this.page.goto(origin);
+    return done;
+  }
+
+  private async liveADay(like: LikeThat): Promise<string[]> {
+    await this.post('/clock/forward', { days: 1 });
+    const record = await this.record();
+    const lived = await like(record);
+    return lived.comes ? this.doWhatIsDue(lived, record) : [];
   }
 
   /** Something recorded of them, such as a fit or a measurement. */
@@ -187,12 +204,12 @@ export class Weeks {
   }
 
   async get<T>(path: string): Promise<T> {
-    const answer = await this.request.get(`/api${path}`);
+    const answer = await this.page.request.get(`/api${path}`);
     return this.read(answer, path);
   }
 
   async post<T>(path: string, data: unknown): Promise<T> {
-    const answer = await this.request.post(`/api${path}`, { data });
+    const answer = await this.page.request.post(`/api${path}`, { data });
     return this.read(answer, path);
   }
 
