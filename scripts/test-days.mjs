@@ -15,14 +15,13 @@ const ZONES = ['Europe/Berlin', 'America/New_York'];
 /** Unit and API tests that look at a clock, or at the demo practice, which is loaded as of a day. */
 const DATED = [
   'demo/load.test.ts',
-  'server/backup',
   'server/db/old-databases.test.ts',
-  'server/interchange/archive',
+  'server/interchange/archive/archive.test.ts',
   'server/interchange/clinical',
+  'server/routes/blocks.test.ts',
   'server/routes/calendar.test.ts',
   'server/routes/clock.test.ts',
   'server/trouble.test.ts',
-  'web/parts',
   'web/views/block',
 ];
 

@@ -34,3 +34,21 @@ test('a key is its character, wherever it is on a keyboard', async ({ page }) =>
   );
   await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
 });
+
+test('keys pressed before a view stands are meant for it, and do not keep anybody who leaves', async ({
+  page,
+}) => {
+  const slow: (() => void)[] = [];
+  await page.route('**/assets/KitView-*.js', async (route) => {
+    await new Promise<void>((go) => slow.push(go));
+    await route.continue();
+  });
+  await page.goto('/');
+  await expect(page.getByText('Who can train now')).toBeVisible();
+  // The raw keyboard: this is about a person who does not wait.
+  await page.getByRole('link', { name: 'Kit and practice' }).click();
+  await expect(page).toHaveURL(/\/kit$/);
+  for (const key of ['g', 'x']) await page.keyboard.press(key);
+  slow[0]?.();
+  await expect(page.getByRole('heading', { level: 1, name: 'Exercises' })).toBeVisible();
+});

@@ -240,7 +240,10 @@ export async function daysPass(page: Page, days: number): Promise<void> {
 
 /** Presses a key once the page listens: its view stands and is not being read any more. */
 export async function pressKey(page: Page, key: string): Promise<void> {
-  await page.locator('main:not([aria-busy=true])').filter({ visible: true }).first().waitFor();
+  await page.waitForFunction(() => {
+    const { standsAt = location.pathname } = document.documentElement.dataset;
+    return standsAt === location.pathname && !document.querySelector('main[aria-busy=true]');
+  });
   await page.keyboard.press(key);
 }
 

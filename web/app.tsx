@@ -1,7 +1,7 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { lazy, StrictMode, Suspense } from 'react';
+import { lazy, StrictMode, Suspense, useEffect } from 'react';
 import { createRoot } from 'react-dom/client';
-import { BrowserRouter, Outlet, Route, Routes } from 'react-router';
+import { BrowserRouter, Outlet, Route, Routes, useLocation } from 'react-router';
 import { ApiProblem } from './data/api';
 import { listenToOtherTabs } from './data/follow';
 import './data/loaded-at';
@@ -15,6 +15,7 @@ import { keepKeys } from './parts/keep-keys';
 import { ReadingSilently } from './parts/Reading';
 import { Frame } from './shell/Frame';
 import { Gated } from './shell/Gated';
+import { viewStandsAt } from './state/view-awaited';
 import { applyTheme } from './theme/theme';
 import { Today } from './views/today/Today';
 
@@ -91,6 +92,13 @@ const SessionSheet = lazy(() =>
 );
 const NotFound = lazy(() => import('./views/today/NotFound').then(({ NotFound }) => ({ default: NotFound })));
 
+/** Says which view stands: where the code of another is still being fetched, the address is ahead of it. */
+function ViewStands(): null {
+  const { pathname } = useLocation();
+  useEffect(() => viewStandsAt(pathname), [pathname]);
+  return null;
+}
+
 function startApp(): void {
   applyTheme();
   keepKeys();
@@ -111,6 +119,7 @@ function startApp(): void {
       <InLanguage>
         <QueryClientProvider client={queries}>
           <BrowserRouter>
+            <ViewStands />
             <Suspense fallback={<ReadingSilently />}>
               <Routes>
                 <Route
