@@ -1,5 +1,6 @@
 import type { Locator, Page } from '@playwright/test';
 import type { PeoplePage } from '#contract/client';
+import { goTo } from './go-to';
 import { expectInSight } from './in-sight';
 import { test } from './nervato';
 
@@ -53,7 +54,7 @@ test('every view answers its question without being scrolled, on a desk, a table
   await page.goto('/');
   const { people } = (await (await page.request.get('/api/clients?first=0&last=60')).json()) as PeoplePage;
   for (const { of, at, inSight } of FOLDS) {
-    await page.goto(of ? `/people/${people.find(({ name }) => name === of)?.id}${at}` : at);
+    await goTo(page, of ? `/people/${people.find(({ name }) => name === of)?.id}${at}` : at);
     await expectInSight(page, `${of ?? ''} ${at}`, inSight(page));
   }
 });

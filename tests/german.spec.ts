@@ -5,6 +5,7 @@ import { pairsOf } from '../scripts/words-plugin';
 import { GERMAN_SMALL_WORDS } from '../web/language/german-small-words';
 import { type Pair, speakWith, told } from '../web/language/told';
 import { bringAxe, wrongIn } from './axe';
+import { goTo } from './go-to';
 import { expect, newDevice, pressKey, signIn, test } from './nervato';
 
 test.use({ locale: 'de-DE' });
@@ -77,8 +78,7 @@ const OF_OTHERS: [name: string, link: string][] = [
 async function expectAllInGerman(page: Page, paths: readonly string[]): Promise<void> {
   speakWith([...(await pairs()), ...GERMAN_SMALL_WORDS], { joints: {}, decimals: (figure) => figure });
   for (const path of paths) {
-    await page.goto(path);
-    await page.waitForLoadState('networkidle');
+    await goTo(page, path);
     const english = (await allTexts(page)).filter(
       // The head of a report is what the practice has written.
       (text) =>

@@ -1,21 +1,15 @@
-import { setTimeout as pause } from 'node:timers/promises';
-import { type BrowserContext, expect, type Locator, type Page, type Request } from '@playwright/test';
+import { expect, type Locator, type Page } from '@playwright/test';
 import { patientMs } from './patience';
+import { untilAnswered, watchRequests } from './requests';
 
 const STEP_MS = 1_000;
-
-/** How long an answer is waited for in real time before time passes all the same. */
-const answerWithinMs = patientMs(10_000);
-
-/** What the pages of a context have asked for and not been given yet; what the server goes on telling counts as given. */
-const onTheirWay = new WeakMap<BrowserContext, Set<Request>>();
 
 /** Takes the page's clock in hand: from now on time passes only by `page.clock.runFor`, however slow the machine. */
 export async function holdClock(page: Page): Promise<void> {
   const context = page.context();
   await context.addInitScript(neverAskTheClock);
   for (const open of context.pages()) await open.evaluate(neverAskTheClock);
-  onTheirWay.set(context, watchRequests(context));
+  watchRequests(context);
   await page.clock.install({ time: Date.now() });
   await page.clock.pauseAt(Date.now() + 1_000);
 }
@@ -23,6 +17,7 @@ export async function holdClock(page: Page): Promise<void> {
 /** Lets time pass on a held clock until something is to be seen; fails when it is not within `mostMs` of that time. */
 export async function passUntil(page: Page, seen: Locator, mostMs = 150_000): Promise<void> {
   for (let passedMs = 0; passedMs < mostMs; passedMs += STEP_MS) {
+    // A slow server or a page that is still being read must not cost time of the session: a set would be over meanwhile.
     await untilAnswered(page.context());
     if (await seen.isVisible()) return;
     await page.clock.runFor(STEP_MS);
@@ -40,21 +35,4 @@ function neverAskTheClock(): void {
     String(what instanceof Request ? what.url : what).includes('/api/clock')
       ? Promise.reject(new TypeError('The clock is held.'))
       : ask(what, how);
-}
-
-function watchRequests(context: BrowserContext): Set<Request> {
-  const asked = new Set<Request>();
-  context.on('request', (request) => {
-    if (request.resourceType() !== 'eventsource') asked.add(request);
-  });
-  context.on('requestfinished', (request) => asked.delete(request));
-  context.on('requestfailed', (request) => asked.delete(request));
-  return asked;
-}
-
-/** A slow server or a page that is still being read must not cost time of the session: a set would be over meanwhile. */
-async function untilAnswered(context: BrowserContext): Promise<void> {
-  const asked = onTheirWay.get(context);
-  const giveUpAt = Date.now() + answerWithinMs;
-  while (asked && asked.size > 0 && Date.now() < giveUpAt) await pause(10);
 }

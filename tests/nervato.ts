@@ -16,6 +16,7 @@ import getPort from 'get-port';
 import { PRACTITIONERS } from '#demo/practice';
 import { demoFile } from './demo-file';
 import { ON_THE_FIXED_DAY, testsAheadMs } from './fixed-day';
+import { untilItStands } from './go-to';
 import { moveDate } from './move-date.mjs';
 
 /** What every server of a journey is told. */
@@ -240,10 +241,7 @@ export async function daysPass(page: Page, days: number): Promise<void> {
 
 /** Presses a key once the page listens: its view stands and is not being read any more. */
 export async function pressKey(page: Page, key: string): Promise<void> {
-  await page.waitForFunction(() => {
-    const { standsAt = location.pathname } = document.documentElement.dataset;
-    return standsAt === location.pathname && !document.querySelector('main[aria-busy=true]');
-  });
+  await untilItStands(page);
   await page.keyboard.press(key);
 }
 
