@@ -30,8 +30,8 @@ const STILL_MS = 150;
 
 /** Waits until nothing is asked for and the text stays the same: what a worker of the page works out is no request. */
 async function untilStill(page: Page): Promise<void> {
-  const read = () => page.evaluate(() => document.body.innerText);
-  let before: string | undefined;
+  const read = () => page.evaluate(() => document.body.textContent);
+  let before: string | null | undefined;
   for (let now = await read(); now !== before || !isAnswered(page.context()); now = await read()) {
     before = now;
     await untilItStands(page);
