@@ -1,6 +1,6 @@
 import { spawn } from 'node:child_process';
 import { cpSync, mkdirSync, readdirSync, readFileSync, rmSync, symlinkSync, writeFileSync } from 'node:fs';
-import { dirname, join } from 'node:path';
+import { basename, dirname, join } from 'node:path';
 import { parseArgs } from 'node:util';
 import { Instrumenter } from '@stryker-mutator/instrumenter';
 import { seededRandom } from '#core/simulation/random';
@@ -107,8 +107,9 @@ function passes(copy: string, tests: readonly string[], mostMs: number): Promise
         '--bail=1',
         '--maxWorkers=1',
         '--reporter=dot',
-        // They load the demo practice anew for each change of the code, and prove nothing that others do not.
+        // They load the demo practice anew for each change of the code, or kill processes, and prove no rule that others do not.
         '--exclude=demo/**',
+        '--exclude=server/backup/**',
         '--exclude=server/interchange/**',
       ],
       {
@@ -131,7 +132,7 @@ async function judge(copy: string, mutant: Mutant): Promise<Outcome> {
   const text = readFileSync(path, 'utf8');
   writeFileSync(path, changed(text, mutant));
   try {
-    const near = testsIn(dirname(mutant.file));
+    const near = testsBeside(mutant.file);
     if (near.length > 0 && !(await passes(copy, near, MOST_MS.near))) return 'killed near';
     return (await passes(copy, mutant.layer.tests, MOST_MS.far)) ? 'alive' : 'killed far';
   } finally {
@@ -139,11 +140,17 @@ async function judge(copy: string, mutant: Mutant): Promise<Outcome> {
   }
 }
 
-/** The tests that stand in a folder itself. */
-const testsIn = (folder: string): string[] =>
-  readdirSync(`${ROOT}${folder}`)
-    .filter((file) => file.endsWith('.test.ts'))
-    .map((file) => `${folder}/${file}`);
+/** The tests that stand in the folder of a file and name it, or where none does all that stand there. */
+function testsBeside(file: string): string[] {
+  const folder = dirname(file);
+  const tests = readdirSync(`${ROOT}${folder}`)
+    .filter((name) => name.endsWith('.test.ts'))
+    .map((name) => `${folder}/${name}`);
+  const naming = tests.filter((test) =>
+    readFileSync(`${ROOT}${test}`, 'utf8').includes(`'./${basename(file, '.ts')}'`),
+  );
+  return naming.length > 0 ? naming : tests;
+}
 
 const began = performance.now();
 const all = await allMutants();

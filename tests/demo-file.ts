@@ -1,9 +1,11 @@
 import { spawnSync } from 'node:child_process';
-import { existsSync, mkdirSync, renameSync, rmSync } from 'node:fs';
+import { existsSync, mkdirSync, readdirSync, renameSync, rmSync, statSync } from 'node:fs';
 import { digestOf, ROOT } from '../scripts/sources.mjs';
 import { AHEAD_MS, aheadOfNowMs, momentOfTests, ON_THE_FIXED_DAY, testsAheadMs } from './fixed-day';
 
 const SOURCES = ['core', 'contract', 'server', 'demo'];
+/** One of another day or of other sources is soon wanted by nobody. */
+const MOST_KEPT = 6;
 const KEPT_IN = `${ROOT}node_modules/.cache/nervato`;
 
 let known: string | undefined;
@@ -34,5 +36,8 @@ function makeDemoFile(): string {
   if (status !== 0) throw new Error('The demo practice did not load.');
   renameSync(made, file);
   for (const beside of ['-lock', '-wal', '-shm']) rmSync(`${made}${beside}`, { force: true });
+  const madeMs = (name: string) => statSync(`${KEPT_IN}/${name}`).mtimeMs;
+  const kept = readdirSync(KEPT_IN).filter((name) => name.endsWith('.sqlite'));
+  for (const old of kept.sort((a, b) => madeMs(b) - madeMs(a)).slice(MOST_KEPT)) rmSync(`${KEPT_IN}/${old}`);
   return file;
 }

@@ -47,6 +47,13 @@ test('a practice comes from its spreadsheets, and trains the first person the sa
     await expect(page.getByText('People of clients.csv').first()).toBeVisible();
   });
 
+  await test.step('a date that could be two days is read as the practice writes dates, and said', async () => {
+    const girths = ['Client;Date;Limb;Girth (cm);Cuff', 'Jörun Æskild;02/12/2025;L thigh;54,5;Thigh large'];
+    await bring(page, 'strokes.csv', girths, '1 of 1 rows are good.');
+    await expect(page.getByText('02/12/2025 is read as 2 Dec 2025.')).toBeVisible();
+    await page.getByRole('button', { name: 'Leave it' }).click();
+  });
+
   await test.step('girths in inches and one row to mend', async () => {
     const girths = [
       'Client;Date;Limb;Girth (in);Cuff',

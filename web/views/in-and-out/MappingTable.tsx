@@ -1,13 +1,10 @@
 import { t } from '@lingui/core/macro';
-import { dayOf } from '#core/course/days';
 import { DATE_ORDERS, type DateOrder } from '#core/table/day';
 import type { DecimalMark } from '#core/table/number';
 import { type Known, readRow } from '#core/table/read-row';
-import { type ColumnUnit, type MappedColumn, type Mapping, openDate, unitIn } from '#core/table/recognise';
+import { type ColumnUnit, type MappedColumn, type Mapping, unitIn } from '#core/table/recognise';
 import { fieldsOf, type TableField } from '#core/table/tables';
 import { told } from '../../language/told';
-import { day } from '../../parts/format';
-import { noonOf } from '../../parts/noon';
 import { Picker } from '../../parts/Picker';
 import type { Look } from '../../workers/table.worker';
 import { storedWords } from './stored-words';
@@ -40,7 +37,6 @@ export function MappingTable({ mapping, look, known, units, change }: Props) {
     change({ ...mapping, columns: column ? { ...others, [id]: column } : others });
   };
   const fields = fieldsOf(mapping.kind);
-  const open = openDate(mapping, look.rows);
   const has = (as: TableField['reading']['as']) => fields.some(([, { reading }]) => reading.as === as);
   return (
     <div className="space-y-3">
@@ -133,11 +129,6 @@ export function MappingTable({ mapping, look, known, units, change }: Props) {
               change({ ...mapping, dateOrder: value === NONE ? null : (value as DateOrder) })
             }
           />
-        )}
-        {open && (
-          <p className="self-end pb-2 text-ochre">
-            {t`${open.text} is read as ${day(noonOf(dayOf(open.day)).getTime())}. If that is wrong, choose another order.`}
-          </p>
         )}
         {(has('figure') || has('figures')) && (
           <Picker

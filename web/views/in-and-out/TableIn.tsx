@@ -4,8 +4,9 @@ import { useQuery } from '@tanstack/react-query';
 import { proxy } from 'comlink';
 import { type ReactNode, useState } from 'react';
 import type { PracticeView } from '#contract/practice';
+import { dayOf } from '#core/course/days';
 import type { DateOrder } from '#core/table/day';
-import { likelyKind, type Mapping, missingIn, recognise, withForms } from '#core/table/recognise';
+import { likelyKind, type Mapping, missingIn, openDate, recognise, withForms } from '#core/table/recognise';
 import { TABLE_KINDS, TABLES } from '#core/table/tables';
 import { failureWords } from '../../data/api';
 import { previewTable, useTakeTable } from '../../data/in-and-out';
@@ -14,6 +15,8 @@ import { language } from '../../language/language';
 import { told } from '../../language/told';
 import { Button } from '../../parts/Button';
 import { FieldError } from '../../parts/Field';
+import { day } from '../../parts/format';
+import { noonOf } from '../../parts/noon';
 import { Picker } from '../../parts/Picker';
 import { Reading } from '../../parts/Reading';
 import { notify } from '../../state/notices';
@@ -56,6 +59,7 @@ function MapTable({
   // Columns without a unit of their own are in the practice's, until somebody says otherwise in their row.
   const units = { mass: practice.settings.massUnit, length: practice.settings.lengthUnit };
   const open = missingIn(mapping, units);
+  const ambiguous = openDate(mapping, look.rows);
   const twice = [
     ...new Set(look.headings.filter((head, at) => head !== '' && look.headings.indexOf(head) !== at)),
   ];
@@ -88,6 +92,11 @@ function MapTable({
       {twice.length > 0 && (
         <p className="text-[15px] text-ochre">
           {t`Several columns are called “${twice.join('”, “')}”: of those the first is taken, unless you choose another.`}
+        </p>
+      )}
+      {ambiguous && (
+        <p className="text-ochre">
+          {t`${ambiguous.text} is read as ${day(noonOf(dayOf(ambiguous.day)).getTime())}. If that is wrong, choose below how dates are written.`}
         </p>
       )}
       {open.length > 0 ? (
