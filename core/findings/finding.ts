@@ -4,7 +4,9 @@ import type { RuleId } from '../rules/catalogue';
 
 /** A change of one choice: of the exercise a finding belongs to, or of every exercise when it belongs to none. */
 export type Fix =
-  | { set: 'percentLop' | 'pressureMmHg' | 'percentOneRepMax' | 'restMs'; to: number }
+  /** The most or the least that each limb may have: one that keeps to it already stays as it is. */
+  | { set: 'percentLop'; to: number; as: 'most' | 'least' }
+  | { set: 'pressureMmHg' | 'percentOneRepMax' | 'restMs'; to: number }
   | { set: 'tempoId'; to: TempoId }
   | { set: 'position'; to: Position }
   | { set: 'weightKitId'; to: string }

@@ -32,7 +32,7 @@ describe('a remedy that is applied', () => {
 
   it('changes the exercise it belongs to, or all where it belongs to none', () => {
     const percents = (exerciseIndex?: number) =>
-      mended({ set: 'percentLop', to: 40 }, exerciseIndex).map(
+      mended({ set: 'percentLop', to: 40, as: 'most' }, exerciseIndex).map(
         ({ limbs: [limb] }) => limb?.kind === 'measured' && limb.percentLop,
       );
     expect([percents(1), percents(0), percents()]).toEqual([
@@ -40,6 +40,16 @@ describe('a remedy that is applied', () => {
       [40, 60],
       [40, 40],
     ]);
+  });
+
+  it('brings only the limbs to a share of LOP that are past it', () => {
+    const [left] = testExercise({ percentLop: 60 }).limbs;
+    const [right] = testExercise({ limb: 'right-thigh', percentLop: 30 }).limbs;
+    const pair = session(testExercise({}, { limbs: [left, right].filter((limb) => limb !== undefined) }));
+    const percents = (fix: Fix) =>
+      mended(fix, 0, pair)[0]?.limbs.map((limb) => limb.kind === 'measured' && limb.percentLop);
+    expect(percents({ set: 'percentLop', to: 50, as: 'most' })).toEqual([50, 30]);
+    expect(percents({ set: 'percentLop', to: 40, as: 'least' })).toEqual([60, 40]);
   });
 
   it('sets the share of 1RM and the weights of what is weighed, and leaves what is not', () => {

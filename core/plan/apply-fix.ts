@@ -4,7 +4,7 @@ import { PROTOCOLS } from '../protocol/protocols';
 import { RULES } from '../rules/catalogue';
 import { testInForce } from '../strength/in-force';
 import { orderRank } from './check-session';
-import { type ExerciseChoice, type SessionChoice, withArbitraryMmHg, withPercentLop } from './choices';
+import { changePercentLop, type ExerciseChoice, type SessionChoice, withArbitraryMmHg } from './choices';
 import type { Basis } from './compose';
 import { supersetsOf } from './set-order';
 import { downInSuperset, keepSupersets } from './superset';
@@ -50,7 +50,12 @@ function changed(choice: ExerciseChoice, fix: ChoiceFix, basis: Basis): Exercise
     case 'limbs':
       return { ...choice, limbs: choice.limbs.slice(0, 1) };
     case 'percentLop':
-      return { ...choice, limbs: withPercentLop(choice.limbs, fix.to) };
+      return {
+        ...choice,
+        limbs: changePercentLop(choice.limbs, (percentLop) =>
+          fix.as === 'most' ? Math.min(percentLop, fix.to) : Math.max(percentLop, fix.to),
+        ),
+      };
     case 'pressureMmHg':
       return { ...choice, limbs: withArbitraryMmHg(choice.limbs, fix.to) };
     case 'percentOneRepMax':

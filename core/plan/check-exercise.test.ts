@@ -36,7 +36,7 @@ describe('what a clearance allows (SCR-2)', () => {
   it('caps the pressure, with a change that keeps it', () => {
     expect(limits({ maxPercentLop: 60, capFrom: 'Dr Ash' })).toEqual([]);
     expect(limits({ maxPercentLop: 50, capFrom: 'Dr Ash' })).toEqual([
-      'SCR-2 hard percentLop: 60 % is above the 50 % of LOP that Dr Ash has cleared. Set 50 % or lower, or have a clinician record a new clearance. {"set":"percentLop","to":50}',
+      'SCR-2 hard percentLop: 60 % is above the 50 % of LOP that Dr Ash has cleared. Set 50 % or lower, or have a clinician record a new clearance. {"set":"percentLop","to":50,"as":"most"}',
     ]);
   });
 

@@ -108,7 +108,7 @@ function checkClearance({ choice, limbs }: Resolved, limits: ClearanceLimits): F
       subject: 'percentLop',
       message: `${percentLop} % is above the ${limits.maxPercentLop} % of LOP that ${limits.capFrom} has cleared.`,
       remedy: `Set ${limits.maxPercentLop} % or lower, or have a clinician record a new clearance.`,
-      fix: { set: 'percentLop', to: limits.maxPercentLop },
+      fix: { set: 'percentLop', to: limits.maxPercentLop, as: 'most' },
     });
   }
   if (limits.limbs && choice.limbs.some(({ limb }) => !limits.limbs?.includes(limb))) {

@@ -128,6 +128,13 @@ export const measuredChoices = ({ limbs }: Pick<ExerciseChoice, 'limbs'>): Measu
 export const withArbitraryMmHg = (limbs: readonly LimbChoice[], pressureMmHg: number): LimbChoice[] =>
   limbs.map((limb) => (limb.kind === 'arbitrary' ? { ...limb, pressureMmHg } : limb));
 
-/** Another share of LOP on every measured limb. */
+/** One share of LOP on every measured limb. */
 export const withPercentLop = (limbs: readonly LimbChoice[], percentLop: number): LimbChoice[] =>
-  limbs.map((limb) => (limb.kind === 'measured' ? { ...limb, percentLop } : limb));
+  changePercentLop(limbs, () => percentLop);
+
+/** Another share of LOP on each measured limb, worked out from its own: limbs of one exercise need not be alike. */
+export const changePercentLop = (
+  limbs: readonly LimbChoice[],
+  change: (percentLop: number) => number,
+): LimbChoice[] =>
+  limbs.map((limb) => (limb.kind === 'measured' ? { ...limb, percentLop: change(limb.percentLop) } : limb));

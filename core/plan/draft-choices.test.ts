@@ -81,7 +81,7 @@ describe('which exercises are drafted', () => {
       {
         exerciseId: 'leg-curl-standing',
         limbs: ['left-thigh'],
-        percentLop: 55,
+        percentLop: { 'left-thigh': 55 },
         percentOneRepMax: 25,
         restMs: 45_000,
       },
@@ -142,14 +142,14 @@ describe('two limbs', () => {
       {
         exerciseId: 'knee-extension',
         limbs: ['left-thigh'],
-        percentLop: 50,
+        percentLop: { 'left-thigh': 50 },
         percentOneRepMax: 25,
         restMs: 30_000,
       },
       {
         exerciseId: 'knee-extension',
         limbs: ['right-thigh'],
-        percentLop: 55,
+        percentLop: { 'right-thigh': 55 },
         percentOneRepMax: 25,
         restMs: 30_000,
       },

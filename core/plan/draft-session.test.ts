@@ -119,7 +119,7 @@ describe('the first draft of a session', () => {
     expect(extension?.sets[0]?.restMs).toBe(45_000);
     expect(session && weighedLoad(composeSession(session, basis).plan, 1).load.value).toBe(12.5);
     const held = carryOver(plan, [{}], [testKit])[0];
-    expect(held).toMatchObject({ percentLop: 50, percentOneRepMax: 25 });
+    expect(held).toMatchObject({ percentLop: { 'left-thigh': 50 }, percentOneRepMax: 25 });
   });
 });
 
@@ -152,7 +152,7 @@ describe('the next session after a plan', () => {
     const each = (['left-thigh', 'right-thigh'] as const).map((limb, place) => ({
       exerciseId: 'knee-extension',
       limbs: [limb],
-      percentLop: 50 - 5 * place,
+      percentLop: { [limb]: 50 - 5 * place },
       percentOneRepMax: 25,
       restMs: 30_000 + 15_000 * place,
     }));

@@ -21,7 +21,8 @@ import { GOALS, type GoalId, RUNG_PROTOCOLS } from './goals';
 export type Carried = {
   exerciseId: ExerciseId;
   limbs: readonly Limb[];
-  percentLop: number;
+  /** Of each limb by its own: limbs of one exercise need not be alike. */
+  percentLop: Partial<Record<Limb, number>>;
   percentOneRepMax: number | null;
   restMs: number | null;
 };
@@ -209,7 +210,7 @@ function choicesFor(id: ExerciseId, wish: DraftWish, basis: Basis): ExerciseChoi
     const position = measuredPosition(exercise, limbs, basis);
     const choices = limbs.map((limb) =>
       draftLimb(limb, position, protocolId, wish.schoolId, basis, {
-        carried: carried?.percentLop,
+        carried: carried && carriedPercent(carried, limb),
         lowered: wish.lowered.get(limb),
       }),
     );
@@ -238,6 +239,12 @@ function carriedBy({ carried }: DraftWish, id: ExerciseId, limbs: readonly Limb[
   const same = (one: Carried) =>
     one.limbs.length === limbs.length && one.limbs.every((limb) => limbs.includes(limb));
   return entries.find(same) ?? entries[0];
+}
+
+/** The share that is carried to a limb: its own, else the least that another limb had. */
+function carriedPercent({ percentLop }: Carried, limb: Limb): number | undefined {
+  const others = Object.values(percentLop);
+  return percentLop[limb] ?? (others.length > 0 ? Math.min(...others) : undefined);
 }
 
 /** The load of an exercise, or why the kit cannot make one light enough. */

@@ -33,7 +33,7 @@ export function checkExercisePercent(
         subject: 'percentLop',
         message: `${percentLop} % is above ${most} % of LOP, which nobody may exercise at.`,
         remedy: `Set ${most} % or lower.`,
-        fix: { set: 'percentLop', to: most },
+        fix: { set: 'percentLop', to: most, as: 'most' },
       },
     ];
   }
@@ -48,7 +48,7 @@ export function checkExercisePercent(
         subject: 'percentLop',
         message: `${percentLop} % is below the ${low} % that exercise is usually done at.`,
         remedy: `Set ${low} % or more, unless less is meant.`,
-        fix: { set: 'percentLop', to: low },
+        fix: { set: 'percentLop', to: low, as: 'least' },
       },
     ];
   }
@@ -61,7 +61,7 @@ export function checkExercisePercent(
         subject: 'percentLop',
         message: `${percentLop} % is above the ${top} % that ${SCHOOLS[schoolId].label} goes to on this kind of limb.`,
         remedy: `Set ${top} % or lower, or have a clinician give the reason.`,
-        fix: { set: 'percentLop', to: top },
+        fix: { set: 'percentLop', to: top, as: 'most' },
       },
     ];
   }
@@ -73,7 +73,7 @@ export function checkExercisePercent(
         subject: 'percentLop',
         message: `${percentLop} % is above the ${rampPercentLop} % that the ramp allows this week.`,
         remedy: `Set ${rampPercentLop} % or lower, or have a clinician give the reason.`,
-        fix: { set: 'percentLop', to: rampPercentLop },
+        fix: { set: 'percentLop', to: rampPercentLop, as: 'most' },
       },
     ];
   }
@@ -91,7 +91,10 @@ export function checkExercisePercent(
       subject: 'percentLop',
       message: `${who} works at ${span} % on this limb; ${percentLop} % is outside it.`,
       remedy: byProtocol ? `Set ${span} %.` : `Set ${span} %, or choose another school.`,
-      fix: { set: 'percentLop', to: percentLop < range.low ? range.low : range.high },
+      fix:
+        percentLop < range.low
+          ? { set: 'percentLop', to: range.low, as: 'least' }
+          : { set: 'percentLop', to: range.high, as: 'most' },
     },
   ];
 }
@@ -136,7 +139,7 @@ export function checkPassivePercent(percentLop: number, reEntry = false): Findin
         subject: 'percentLop',
         message: `${percentLop} % is above the occlusion pressure itself.`,
         remedy: `Set ${most} % or lower.`,
-        fix: { set: 'percentLop', to: most },
+        fix: { set: 'percentLop', to: most, as: 'most' },
       },
     ];
   }
@@ -148,7 +151,7 @@ export function checkPassivePercent(percentLop: number, reEntry = false): Findin
       subject: 'percentLop',
       message: `Passive cycles are done at ${noteBelow}–${most} % of LOP.`,
       remedy: `Set ${noteBelow} % or more.`,
-      fix: { set: 'percentLop', to: noteBelow },
+      fix: { set: 'percentLop', to: noteBelow, as: 'least' },
     },
   ];
 }

@@ -1,5 +1,5 @@
 import type { Role } from '../access/deeds';
-import { measuredChoices, withPercentLop } from '../plan/choices';
+import { changePercentLop } from '../plan/choices';
 import { composeSession } from '../plan/compose';
 import { cutSets } from '../plan/cut-sets';
 import { type Lighter, oneSetFewer } from '../plan/lighter';
@@ -28,12 +28,10 @@ export function planForToday(
   if (lighter.how === 'sets') return { ...oneSetFewer(shared(plan)), today: lighter };
   const basis = basisOf(facts, kit, role, nowMs);
   const session = onPressuresInForce(plan, basis);
-  const exercises = session.exercises.map((choice) => {
-    const [measured] = measuredChoices(choice);
-    return measured
-      ? { ...choice, limbs: withPercentLop(choice.limbs, Math.max(1, measured.percentLop - lighterPoints)) }
-      : choice;
-  });
+  const exercises = session.exercises.map((choice) => ({
+    ...choice,
+    limbs: changePercentLop(choice.limbs, (percentLop) => Math.max(1, percentLop - lighterPoints)),
+  }));
   return { ...shared(composeSession({ ...session, exercises }, basis).plan), today: lighter };
 }
 

@@ -31,12 +31,16 @@ export function loweredTo(plan: Plan, changes: readonly (Change | undefined)[]):
 
 export function carried(exercise: PlannedExercise, change: Change, kits: readonly WeightKit[]): Carried {
   const { most } = RULES['PRS-3'].figures.exercisePercentLop;
-  const percentLop = Math.max(0, ...measuredLimbs(exercise).map((limb) => limb.percentLop));
   const rests = exercise.sets.slice(0, -1).map(({ restMs }) => restMs);
   return {
     exerciseId: exercise.exerciseId,
     limbs: exercise.limbs.map(({ limb }) => limb),
-    percentLop: Math.min(Math.max(most, percentLop), percentLop + (change.pressurePoints ?? 0)),
+    percentLop: Object.fromEntries(
+      measuredLimbs(exercise).map(({ limb, percentLop }) => [
+        limb,
+        Math.min(Math.max(most, percentLop), percentLop + (change.pressurePoints ?? 0)),
+      ]),
+    ),
     percentOneRepMax: steppedPercent(exercise, change.loadSteps ?? 0, kits),
     restMs: change.restMs ?? rests[0] ?? null,
   };

@@ -35,8 +35,17 @@ export type Done = {
   /** Effort after the last set, 0–10; null when nobody noted it. */
   lastEffort: number | null;
   restMs: number;
-  /** What was held at the end, in %LOP, and how far that is from what was signed; null under a strap. */
-  pressure: { heldPercent: number; points: number; floor: number; usual: number } | null;
+  /**
+   * What was held at the end, in %LOP, on the limb that had most and on the one that had least, and how far that is from what
+   * was signed; null under a strap.
+   */
+  pressure: {
+    heldPercent: number;
+    leastPercent: number;
+    points: number;
+    floor: number;
+    usual: number;
+  } | null;
   load: {
     /** In % of 1RM, of the last set; null without kilograms. */
     percent: number | null;
@@ -98,17 +107,19 @@ function pressureOf({ plan, state }: Reviewed, exercise: PlannedExercise): Done[
   const limbs = measuredLimbs(exercise);
   const [target] = limbs;
   if (!target) return null;
-  // What was loosened and not taken back; limbs of one exercise share a percentage, so the lowest counts.
+  // What was loosened and not taken back. The change that follows is one for all limbs of the exercise, so the lowest counts.
   const points = Math.min(
     ...limbs.map(
       ({ limb, occlusion }) => -Math.round((100 * (state.loosenedMmHg[limb] ?? 0)) / occlusion.value),
     ),
   );
+  const shares = limbs.map(({ percentLop }) => percentLop);
   const kind = limbKind(target.limb);
   const graded = kind === 'arm' && plan.schoolId === 'graded-start';
   const { gradedStartArm, noteBelow } = RULES['PRS-3'].figures.exercisePercentLop;
   return {
-    heldPercent: target.percentLop + points,
+    heldPercent: Math.max(...shares) + points,
+    leastPercent: Math.min(...shares) + points,
     points: points - (plan.today?.how === 'pressure' ? RULES['SCR-3'].figures.lighterPoints : 0),
     floor: graded ? gradedStartArm : noteBelow,
     usual: SCHOOLS[plan.schoolId].percentLop[kind].usual,

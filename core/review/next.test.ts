@@ -17,9 +17,9 @@ import { recommend } from './review';
 import { ALL, session } from './review.fixture';
 import { summaryOf } from './summary';
 
-// Two exercises at 50 % of LOP and 25 % of 1RM (10 of 40 kg), the second also of the right thigh, at 45 %.
+// Two exercises at 50 % of LOP and 25 % of 1RM (10 of 40 kg), the second at 45 % on the left thigh and 30 % on the right.
 const second = testExercise({ percentLop: 45 });
-const right = { kind: 'measured', limb: 'right-thigh', occlusionId: 'lop-right', percentLop: 45 } as const;
+const right = { kind: 'measured', limb: 'right-thigh', occlusionId: 'lop-right', percentLop: 30 } as const;
 const basis = testBasis({
   strengthTests: [testStrength(), testStrength({ id: 'both', side: 'both' })],
 });
@@ -45,14 +45,14 @@ describe('what the next draft takes over (REV-1 to REV-8)', () => {
       {
         exerciseId: 'knee-extension',
         limbs: ['left-thigh'],
-        percentLop: 50,
+        percentLop: { 'left-thigh': 50 },
         percentOneRepMax: 25,
         restMs: 30_000,
       },
       {
         exerciseId: 'knee-extension',
         limbs: ['left-thigh', 'right-thigh'],
-        percentLop: 45,
+        percentLop: { 'left-thigh': 45, 'right-thigh': 30 },
         percentOneRepMax: 25,
         restMs: 30_000,
       },
@@ -72,10 +72,15 @@ describe('what the next draft takes over (REV-1 to REV-8)', () => {
 
   it('takes the changed rest and pressure, the latter never over 80 %', () => {
     expect(carryOver(plan, [{ restMs: 45_000, pressurePoints: 5 }], kits)[0]).toMatchObject({
-      percentLop: 55,
+      percentLop: { 'left-thigh': 55 },
       restMs: 45_000,
     });
-    expect(carryOver(plan, [{ pressurePoints: 50 }], kits)[0]?.percentLop).toBe(80);
+    expect(carryOver(plan, [{ pressurePoints: 50 }], kits)[0]?.percentLop).toEqual({ 'left-thigh': 80 });
+    // Each limb by its own share.
+    expect(carryOver(plan, [{}, { pressurePoints: 5 }], kits)[1]?.percentLop).toEqual({
+      'left-thigh': 50,
+      'right-thigh': 35,
+    });
   });
 
   it('has no share of 1RM for work without kilograms', () => {
@@ -99,7 +104,7 @@ describe('what the next draft takes over (REV-1 to REV-8)', () => {
     expect(loweredTo(plan, [{ pressurePoints: -10 }, { pressurePoints: -10 }])).toEqual(
       new Map([
         ['left-thigh', 35],
-        ['right-thigh', 35],
+        ['right-thigh', 20],
       ]),
     );
     expect(loweredTo(plan, [{ pressurePoints: -10 }])).toEqual(new Map([['left-thigh', 40]]));
@@ -113,7 +118,7 @@ describe('what the next draft takes over (REV-1 to REV-8)', () => {
     );
     expect(
       next?.exercises.map(({ limbs }) => limbs.map((limb) => 'percentLop' in limb && limb.percentLop)),
-    ).toEqual([[45], [45, 45]]);
+    ).toEqual([[45], [45, 30]]);
     expect(next?.exercises[0]?.sets.map(({ restMs }) => restMs)).toEqual([45_000, 45_000, 45_000, 60_000]);
     expect(next?.exercises[1]?.load).toMatchObject({ kind: 'weighed', percentOneRepMax: 18.9 });
   });

@@ -8,6 +8,7 @@ import {
   testKit,
   testPlan,
   testSession,
+  testStrength,
   weighedLoad,
   withTruePercent,
 } from '../plan/plan.fixture';
@@ -58,6 +59,31 @@ describe('the review (REV-1 to REV-8, first match wins)', () => {
     expect(review(session(ALL, { pain: 6, choices: lightest })).change).toEqual({ pressurePoints: -10 });
     const atFloor = session(ALL, { pain: 6, choices: { ...lightest, percentLop: 40 } });
     expect(review(atFloor).change).toEqual({ easier: true });
+  });
+
+  it('goes by the limb that has most where it rises, and by the one that has least at the floor', () => {
+    const [left] = testExercise({ percentLop: 55 }).limbs;
+    const right = {
+      kind: 'measured',
+      limb: 'right-thigh',
+      occlusionId: 'lop-right',
+      percentLop: 45,
+    } as const;
+    const both = testBasis({ strengthTests: [testStrength({ side: 'both' })] });
+    const of = (reps: number[], more: Parameters<typeof session>[1]) => ({
+      ...session(reps, more),
+      plan: composeSession(
+        {
+          ...testSession(),
+          exercises: [testExercise({ percentOneRepMax: 20 }, { limbs: [left ?? right, right] })],
+        },
+        both,
+      ).plan,
+    });
+    // Up to the usual 60 % on the left: five points for both.
+    expect(review(of(ALL, { effort: 5 })).change).toEqual({ pressurePoints: 5 });
+    // Down to the floor of 40 % on the right: five points, not ten.
+    expect(review(of([22, 10, 8, 6], {})).change).toEqual({ pressurePoints: -5 });
   });
 
   it('REV-3: set one not finished, or hard before repetition 20 of 30: lighter; at 20 % or less, looser', () => {

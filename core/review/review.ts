@@ -233,12 +233,10 @@ const lighter = (now: Done, context: ReviewContext): Change =>
 function looser(now: Done, { capPercentLop }: ReviewContext): Change {
   const { pressure } = now;
   if (!pressure) return { easier: true };
-  const { heldPercent, floor } = pressure;
+  const { heldPercent, leastPercent, floor } = pressure;
   const lowest = Math.min(floor, capPercentLop ?? floor);
   // Who already trains under the floor by a clinician's word stays.
-  if (heldPercent <= lowest) return { ...keep(now), easier: true };
-  return {
-    ...keep(now),
-    ...toPercent(now, Math.max(lowest, heldPercent - RULES['REV-3'].figures.pointsDown)),
-  };
+  if (leastPercent <= lowest) return { ...keep(now), easier: true };
+  const down = Math.min(RULES['REV-3'].figures.pointsDown, leastPercent - lowest);
+  return { ...keep(now), ...toPercent(now, heldPercent - down) };
 }
