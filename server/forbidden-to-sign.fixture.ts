@@ -1,7 +1,9 @@
 import type { ClientRecord } from '#contract/client';
 import type { NewClearance } from '#contract/measurements';
+import type { PracticeView } from '#contract/practice';
 import type { NewPrescription } from '#contract/prescription';
 import type { ExerciseChoice, LoadChoice } from '#core/plan/choices';
+import { testExercise } from '#core/plan/plan.fixture';
 import type { RuleId } from '#core/rules/catalogue';
 import { type Api, FIT, prescriptionFor } from './api.fixture';
 
@@ -80,6 +82,30 @@ export const WAYS_TO_SIGN: WayToSign[] = [
     way: 'an arbitrary pressure where the practice does not work so',
     rule: null,
     plan: limbs({ kind: 'arbitrary', cuffId: 'thigh-large', pressureMmHg: 60 }),
+  },
+  {
+    // Expected are 151 mmHg, of which 80 % are 120; the limb was never measured.
+    way: 'a pressure without a LOP over 80 % of the one to expect',
+    rule: 'PRS-7',
+    first: async (api, client) => {
+      const { settings } = await api.get<PracticeView>('/practice');
+      await api.post('/practice/settings', { ...settings, arbitraryUpToMmHg: 170 });
+      await api.post(`/clients/${client.id}/fits`, { ...FIT, limb: 'right-thigh' });
+    },
+    plan: (_, client) => ({
+      ...prescriptionFor(client),
+      goal: 'aerobic',
+      exercises: [
+        testExercise(
+          { exerciseId: 'walking', protocolId: 'aerobic', position: 'standing' },
+          {
+            limbs: [{ kind: 'arbitrary', limb: 'right-thigh', cuffId: 'thigh-large', pressureMmHg: 130 }],
+            load: { kind: 'unweighed', with: 'body weight' },
+            intensity: { by: 'talking' },
+          },
+        ),
+      ],
+    }),
   },
   {
     way: 'an arbitrary pressure under no cuff',

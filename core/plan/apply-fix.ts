@@ -4,7 +4,7 @@ import { PROTOCOLS } from '../protocol/protocols';
 import { RULES } from '../rules/catalogue';
 import { testInForce } from '../strength/in-force';
 import { orderRank } from './check-session';
-import { changePercentLop, type ExerciseChoice, type SessionChoice, withArbitraryMmHg } from './choices';
+import { atMostArbitraryMmHg, changePercentLop, type ExerciseChoice, type SessionChoice } from './choices';
 import type { Basis } from './compose';
 import { supersetsOf } from './set-order';
 import { downInSuperset, keepSupersets } from './superset';
@@ -57,7 +57,7 @@ function changed(choice: ExerciseChoice, fix: ChoiceFix, basis: Basis): Exercise
         ),
       };
     case 'pressureMmHg':
-      return { ...choice, limbs: withArbitraryMmHg(choice.limbs, fix.to) };
+      return { ...choice, limbs: atMostArbitraryMmHg(choice.limbs, fix.to) };
     case 'percentOneRepMax':
       return choice.load.kind === 'weighed'
         ? { ...choice, load: { ...choice.load, percentOneRepMax: fix.to } }

@@ -25,6 +25,8 @@ import { planChanges } from './plan-changes';
 import { isPlan } from './versions/plan-schema';
 
 const UP_TO_MMHG = 170;
+/** So narrow that it cannot stop the flow: at 54 cm a LOP of about 247 mmHg is to be expected (LOP-7). */
+const NARROW = { ...testCuff, widthCm: 5, canOcclude: false };
 
 const worn = (limb: 'left-thigh' | 'right-thigh') =>
   ({
@@ -34,13 +36,14 @@ const worn = (limb: 'left-thigh' | 'right-thigh') =>
     girthCm: 54,
     cuffId: testCuff.id,
     label: testCuff.label,
-    widthCm: 11.5,
+    widthCm: NARROW.widthCm,
   }) as const;
 
 const basisWith = (changes: Partial<Basis> = {}): Basis =>
   testBasis({
     occlusions: [],
     fits: [worn('left-thigh'), worn('right-thigh')],
+    cuffs: [NARROW],
     arbitraryUpToMmHg: UP_TO_MMHG,
     done: [],
     ...changes,
@@ -111,7 +114,17 @@ describe('work without a LOP (PRS-7)', () => {
   const REFUSED: [string, Partial<Basis>, Partial<ExerciseChoice>, string][] = [
     ['where no clinician has switched it on', { arbitraryUpToMmHg: null }, {}, 'PRS-7'],
     ['above the practice’s most', {}, { limbs: [at('left-thigh', UP_TO_MMHG + 2)] }, 'PRS-7'],
-    ['where a LOP is in force', { occlusions: [testOcclusion()] }, {}, 'PRS-7'],
+    ['where a LOP is in force', { occlusions: [testOcclusion({ widthCm: 5 })] }, {}, 'PRS-7'],
+    ['over 80 % of the LOP to expect', { cuffs: [{ ...NARROW, widthCm: 10 }] }, {}, 'PRS-7'],
+    [
+      'over 80 % of a LOP on record, though it is due',
+      {
+        occlusions: [testOcclusion({ widthCm: 5, pressure: { ...testOcclusion().pressure, value: 140 } })],
+        due: new Map([['lop', '5 weeks old']]),
+      },
+      {},
+      'PRS-7',
+    ],
     ['on an operated limb', { procedures: [{ limb: 'left-thigh', atMs: 0 }] }, {}, 'PRS-7'],
     [
       'under a cap, which it cannot keep',
@@ -137,7 +150,7 @@ describe('work without a LOP (PRS-7)', () => {
       'FIT-2',
     ],
     ['under a cuff that is not worn', { fits: [worn('right-thigh')] }, {}, 'FIT-3'],
-    ['above what the cuff holds', { cuffs: [{ ...testCuff, maxPressureMmHg: 120 }] }, {}, 'FIT-2'],
+    ['above what the cuff holds', { cuffs: [{ ...NARROW, maxPressureMmHg: 120 }] }, {}, 'FIT-2'],
   ];
   it.each(REFUSED)('is refused %s', (_, basis, exercise, rule) => {
     expect(hardFindings(compose(basisWith(basis), walk(exercise)).findings).map((one) => one.rule)).toContain(
@@ -150,7 +163,7 @@ describe('work without a LOP (PRS-7)', () => {
       limb: 'left-arm',
       mode: 'aerobic',
       ceilingMmHg: UP_TO_MMHG,
-      levelMmHg: UP_TO_MMHG,
+      known: { leastLopMmHg: 250, levelMmHg: UP_TO_MMHG },
       lopMmHg: null,
       operated: false,
       capPercentLop: null,
@@ -163,18 +176,56 @@ describe('work without a LOP (PRS-7)', () => {
     expect(hardFindings(compose(due, walk({ limbs: [at('left-thigh')] })).findings)).toEqual([]);
   });
 
-  it('climbs ten mmHg a week trained so, to the practice’s most; a guard stands above', () => {
+  it('climbs ten mmHg a week trained so, to 60 % of the LOP to expect and to the practice’s most; a guard stands above', () => {
     const drafted = (done: SessionDone[], nowDay: number) =>
       draftSession(WISH, basisWith({ done, nowMs: nowDay * MS_PER_DAY })).session?.exercises[0]?.limbs;
     expect(drafted([], 0)).toEqual([at('left-thigh'), at('right-thigh')]);
     expect(drafted(soDone(0, 3, 8), 9)).toEqual([at('left-thigh', 140), at('right-thigh', 140)]);
-    expect(drafted(soDone(0, 7, 14, 21, 28, 35), 36)).toMatchObject([{ pressureMmHg: UP_TO_MMHG }, {}]);
+    // 60 % of 247.04 is 148.2.
+    expect(drafted(soDone(0, 7, 14, 21, 28, 35), 36)).toMatchObject([{ pressureMmHg: 148 }, {}]);
+    const low = basisWith({ done: soDone(0, 7, 14, 21), nowMs: 22 * MS_PER_DAY, arbitraryUpToMmHg: 140 });
+    expect(draftSession(WISH, low).session?.exercises[0]?.limbs).toMatchObject([{ pressureMmHg: 140 }, {}]);
     expect(drafted(soDone(0, 7, 14), 40)).toMatchObject([{ pressureMmHg: 130 }, {}]);
     // Weeks trained by a LOP say nothing of what is bearable without one.
     const byLop = soDone(0, 7, 14).map((one) => ({ ...one, worked: [] }));
     expect(drafted(byLop, 15)).toMatchObject([{ pressureMmHg: 130 }, {}]);
     const [guard] = guardFindings(compose(basisWith(), walk({ limbs: [at('left-thigh', 140)] })).findings);
     expect(guard).toMatchObject({ rule: 'PRS-4', fix: { set: 'pressureMmHg', to: 130 } });
+  });
+
+  it('begins at 60 % of the LOP to expect where 130 mmHg is more, of each limb by its own girth', () => {
+    const wide = { ...NARROW, widthCm: 20 };
+    // 67 + 16.67 × 54 ÷ 20 = 112.0, of which 60 % are 67.2 and 80 % are 89.6; at 66 cm 122.0, 73.2 and 97.6.
+    const basis = basisWith({
+      cuffs: [wide],
+      fits: [worn('left-thigh'), { ...worn('right-thigh'), girthCm: 66 }],
+    });
+    const drafted = draftSession(WISH, basis).session;
+    expect(drafted?.exercises[0]?.limbs).toEqual([at('left-thigh', 66), at('right-thigh', 72)]);
+    const found = (mmHg: number) =>
+      compose(basis, walk({ limbs: [at('left-thigh', mmHg)] }))
+        .findings.filter(({ rule }) => rule === 'PRS-7')
+        .map(({ level }) => level);
+    expect([found(66), found(68), found(88), found(90)]).toEqual([
+      ['note'],
+      ['note', 'guard'],
+      ['note', 'guard'],
+      ['hard'],
+    ]);
+  });
+
+  it('counts a blood pressure in what it expects, and a lower LOP on record', () => {
+    // 70 + 30 × 54 ÷ 15 = 178, of which 80 % are 142.4.
+    const calm = basisWith({ resting: { systolicMmHg: 100, diastolicMmHg: 70 } });
+    const hard = (mmHg: number) =>
+      hardFindings(compose(calm, walk({ limbs: [at('left-thigh', mmHg)] })).findings).length;
+    expect([hard(142), hard(144)]).toEqual([0, 1]);
+    const due = basisWith({
+      occlusions: [testOcclusion({ widthCm: 5, pressure: { ...testOcclusion().pressure, value: 200 } })],
+      due: new Map([['lop', '5 weeks old']]),
+    });
+    const [guard] = guardFindings(compose(due, walk({ limbs: [at('left-thigh')] })).findings);
+    expect(guard).toMatchObject({ rule: 'PRS-7', fix: { set: 'pressureMmHg', to: 120 } });
   });
 
   it('goes on from what somebody chose, a step at a time', () => {
@@ -187,8 +238,14 @@ describe('work without a LOP (PRS-7)', () => {
   });
 
   it('is drafted for no limb that was ever measured, and for nobody where it is off', () => {
-    const limbs = draftSession(WISH, basisWith({ occlusions: [testOcclusion({ position: 'standing' })] }))
-      .session?.exercises[0]?.limbs;
+    const limbs = draftSession(
+      WISH,
+      basisWith({
+        cuffs: [testCuff],
+        fits: [worn('left-thigh'), worn('right-thigh')].map((fit) => ({ ...fit, widthCm: 11.5 })),
+        occlusions: [testOcclusion({ position: 'standing' })],
+      }),
+    ).session?.exercises[0]?.limbs;
     expect(limbs).toMatchObject([{ kind: 'measured' }, { kind: 'arbitrary' }]);
     expect(draftSession(WISH, basisWith({ arbitraryUpToMmHg: null })).notes[0]).toMatch(/LOP-4/);
     expect(draftSession({ ...WISH, goal: 'size' }, basisWith()).notes[0]).toMatch(/LOP-4/);
@@ -241,6 +298,7 @@ describe('work without a LOP (PRS-7)', () => {
   it('holds the chain as prescribed, and opens no more once a LOP is in force', () => {
     const { plan } = compose();
     const prescription = testPrescription({ plan });
+    const kit = { ...testKitInUse, cuffs: [NARROW] };
     const facts = {
       ...strangerFacts,
       arbitraryUpToMmHg: UP_TO_MMHG,
@@ -248,16 +306,16 @@ describe('work without a LOP (PRS-7)', () => {
       prescriptions: [prescription],
       coursePlans: [testCoursePlan()],
     };
-    const measure = chainOf(facts, testKitInUse, prescription.atMs + 1).find(({ id }) => id === 'measure');
+    const measure = chainOf(facts, kit, prescription.atMs + 1).find(({ id }) => id === 'measure');
     expect(measure).toMatchObject({ state: 'good', figure: '130 mmHg, arbitrary', rules: ['PRS-7'] });
     const opens = (changes: Partial<ClientFacts>) =>
-      hardFindings(
-        recheck(prescription, { ...facts, ...changes }, testKitInUse, prescription.atMs + 1).findings,
-      )
+      hardFindings(recheck(prescription, { ...facts, ...changes }, kit, prescription.atMs + 1).findings)
         .map(({ rule }) => rule)
         .filter((rule) => rule === 'PRS-7');
     expect(opens({})).toEqual([]);
     expect(opens({ arbitraryUpToMmHg: null })).toHaveLength(1);
-    expect(opens({ occlusions: [testOcclusion({ atMs: prescription.atMs })] })).toHaveLength(1);
+    expect(
+      opens({ occlusions: [testOcclusion({ atMs: prescription.atMs, widthCm: NARROW.widthCm })] }),
+    ).toHaveLength(1);
   });
 });

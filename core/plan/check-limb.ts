@@ -2,6 +2,7 @@ import type { Cuff } from '../cuff/cuff';
 import type { Finding } from '../findings/finding';
 import type { OcclusionFact } from '../occlusion-pressure/fact';
 import { fitInForce, pressureInForce } from '../occlusion-pressure/in-force';
+import { expectedOcclusionPressureMmHg } from '../occlusion-pressure/plausibility';
 import { arbitraryLevelMmHg, checkArbitrary } from '../pressure/arbitrary';
 import { checkExercisePercent, checkPassivePercent, checkPosition } from '../pressure/check-pressure';
 import { rampLevel } from '../pressure/ramp';
@@ -54,7 +55,7 @@ export function checkUnmeasured(
       limb,
       mode: PROTOCOLS[one.choice.protocolId].mode,
       ceilingMmHg: arbitraryUpToMmHg,
-      levelMmHg: rampedMmHg(limb, basis),
+      known: withoutLop(limb, cuff, basis),
       lopMmHg:
         measured && measured.widthCm === cuff.widthCm && !basis.due.has(measured.id)
           ? measured.pressure.value
@@ -74,17 +75,34 @@ export function checkUnmeasured(
   ];
 }
 
-/** What the millimetre ramp allows a limb now, by the sessions its kind worked in without a LOP (rules PRS-4, PRS-7). */
-export function rampedMmHg(
+/**
+ * What is known of a limb under a cuff that nobody measured a LOP with, in mmHg: the least LOP to reckon with, that to expect or
+ * any on record for the limb and the width, due or not; and what the millimetre ramp allows now, by the sessions its kind worked
+ * in without a LOP (rules LOP-7, PRS-4, PRS-7). `null` where its girth under that cuff is not known.
+ */
+export function withoutLop(
   limb: Limb,
-  { done, arbitraryUpToMmHg, nowMs }: Pick<Basis, 'done' | 'arbitraryUpToMmHg' | 'nowMs'>,
-): number {
+  { id, widthCm }: Pick<Cuff, 'id' | 'widthCm'>,
+  { done, arbitraryUpToMmHg, nowMs, fits, occlusions, resting }: Basis,
+): { leastLopMmHg: number; levelMmHg: number } | null {
+  const worn = fitInForce(fits, limb);
+  if (worn?.kind !== 'cuff' || worn.cuffId !== id) return null;
+  const { girthCm } = worn;
+  const leastLopMmHg = Math.min(
+    expectedOcclusionPressureMmHg({ girthCm, widthCm, resting: resting ?? undefined }),
+    ...occlusions
+      .filter((fact) => fact.limb === limb && fact.widthCm === widthCm)
+      .map(({ pressure }) => pressure.value),
+  );
   const soDone = done.filter(({ worked }) =>
     worked.some(
       ({ arbitrary, limbs }) => arbitrary && limbs.some((other) => limbKind(other) === limbKind(limb)),
     ),
   );
-  return arbitraryLevelMmHg(soDone, arbitraryUpToMmHg ?? 0, nowMs);
+  return {
+    leastLopMmHg,
+    levelMmHg: arbitraryLevelMmHg(soDone, arbitraryUpToMmHg ?? 0, leastLopMmHg, nowMs),
+  };
 }
 
 const misfit = (rule: 'FIT-2' | 'FIT-3' | 'FIT-5', message: string, remedy: string): Finding => ({

@@ -124,9 +124,15 @@ export const atShare = (ofTarget: number | undefined): Pick<SetChoice, 'ofTarget
 export const measuredChoices = ({ limbs }: Pick<ExerciseChoice, 'limbs'>): MeasuredChoice[] =>
   limbs.filter((limb) => limb.kind === 'measured');
 
-/** Another pressure on every limb nobody measured a LOP for. */
+/** One pressure on every limb nobody measured a LOP for. */
 export const withArbitraryMmHg = (limbs: readonly LimbChoice[], pressureMmHg: number): LimbChoice[] =>
   limbs.map((limb) => (limb.kind === 'arbitrary' ? { ...limb, pressureMmHg } : limb));
+
+/** At most so much on every limb nobody measured a LOP for: one that has less keeps it. */
+export const atMostArbitraryMmHg = (limbs: readonly LimbChoice[], mostMmHg: number): LimbChoice[] =>
+  limbs.map((limb) =>
+    limb.kind === 'arbitrary' ? { ...limb, pressureMmHg: Math.min(limb.pressureMmHg, mostMmHg) } : limb,
+  );
 
 /** One share of LOP on every measured limb. */
 export const withPercentLop = (limbs: readonly LimbChoice[], percentLop: number): LimbChoice[] =>

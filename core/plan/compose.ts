@@ -21,6 +21,7 @@ import { type Limb, type LimbKind, limbKind, uprightness } from '../quantity/lim
 import { newest } from '../quantity/newest';
 import { roundDownToDivision } from '../quantity/rounding';
 import type { DisplayUnits } from '../quantity/units';
+import type { BloodPressure } from '../screening/blood-pressure';
 import type { ClearanceLimits } from '../screening/clearance';
 import type { StrengthFact } from '../strength/fact';
 import { type ServingTest, serve, sideOf } from '../strength/in-force';
@@ -79,6 +80,8 @@ export type Basis = {
   prescriber: Role;
   /** The most the practice puts on a limb without a LOP, in mmHg; null where it does not work so (rule PRS-7). */
   arbitraryUpToMmHg: number | null;
+  /** The newest resting blood pressure that still counts (rule LOP-7); none where there is no other. */
+  resting: BloodPressure | null;
   /** Kinds of limb that begin with one alone, as the blood pressure is watched (rule RUN-8). */
   oneLimbFirst: readonly LimbKind[];
   /** Sessions really done before. */

@@ -11,7 +11,7 @@ import { type Limb, limbKind, POSITIONS, type Position } from '../quantity/limb'
 import { newest } from '../quantity/newest';
 import { tidy } from '../quantity/rounding';
 import { MS_PER_DAY } from '../quantity/units';
-import { rampedMmHg } from './check-limb';
+import { withoutLop } from './check-limb';
 import type { ArbitraryChoice, LimbChoice } from './choices';
 import { type Basis, cuffFor, isPostOperativeWork } from './compose';
 
@@ -37,11 +37,13 @@ function wornChoice(limb: Limb, position: Position, percentLop: number, basis: B
  * PRS-7). `null` where it is to be measured.
  */
 export function arbitraryChoice(limb: Limb, mode: WorkMode, basis: Basis): ArbitraryChoice | null {
-  const { arbitraryUpToMmHg, occlusions, fits } = basis;
+  const { arbitraryUpToMmHg, occlusions, fits, cuffs } = basis;
   const worn = fitInForce(fits, limb);
   if (arbitraryUpToMmHg === null || worn?.kind !== 'cuff' || !mayBeArbitrary(limb, mode)) return null;
   if (occlusions.some((fact) => fact.limb === limb) || isPostOperativeWork([limb], basis)) return null;
-  return { kind: 'arbitrary', limb, cuffId: worn.cuffId, pressureMmHg: rampedMmHg(limb, basis) };
+  const cuff = cuffs.find(({ id }) => id === worn.cuffId);
+  const known = cuff && withoutLop(limb, cuff, basis);
+  return known ? { kind: 'arbitrary', limb, cuffId: cuff.id, pressureMmHg: known.levelMmHg } : null;
 }
 
 /** What a limb can be trained under in a protocol: what it wears and was measured with, or an arbitrary pressure. */

@@ -85,6 +85,7 @@ export const testBasis = (changes: Partial<Basis> = {}): Basis => ({
   procedures: [],
   rungs: new Map(),
   prescriber: 'clinician',
+  resting: null,
   oneLimbFirst: [],
   // Twelve weeks of tolerated training, so that the ramp is over.
   done: trainedWeeks(12),

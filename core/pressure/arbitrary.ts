@@ -2,10 +2,11 @@ import type { Derived } from '../derivation/derived';
 import type { Finding } from '../findings/finding';
 import type { WorkMode } from '../protocol/work-mode';
 import { LIMB_LABELS, type Limb, limbKind } from '../quantity/limb';
+import { roundDownToDivision, toDecimals } from '../quantity/rounding';
 import { RULES } from '../rules/catalogue';
 import { climb, type RampSession } from './ramp';
 
-const { fromMmHg, mostEffort, gaugeMmHg, ceilingMost } = RULES['PRS-7'].figures;
+const { fromMmHg, mostEffort, gaugeMmHg, ceilingMost, percentLop: SHARES } = RULES['PRS-7'].figures;
 const { withoutLopMmHg } = RULES['PRS-4'].figures;
 
 /** What a gauge shows where nothing was measured with one: pressures are rounded down to it. */
@@ -19,22 +20,42 @@ export const mayBeArbitrary = (limb: Limb, mode: WorkMode): boolean =>
   limbKind(limb) === 'leg' && (mode === 'aerobic' || mode === 'preparation');
 
 /**
- * The pressure the millimetre ramp allows now (rules PRS-4, PRS-7): 130 mmHg in the first seven days, then 10 more for each
- * seven days in which somebody trained so and it was tolerated, up to the practice's most.
+ * What may be put on a limb without a LOP, in mmHg: the most usually, and the most anybody may (rule PRS-7).
+ * @param leastLopMmHg the least of the LOP to expect and of those on record for that limb and width
+ * @example arbitraryMostMmHg(111) //=> { usual: 66, hard: 88 }
+ */
+export const arbitraryMostMmHg = (leastLopMmHg: number): { usual: number; hard: number } => ({
+  usual: roundDownToDivision((leastLopMmHg * SHARES.usualMost) / 100, gaugeMmHg),
+  hard: roundDownToDivision((leastLopMmHg * SHARES.most) / 100, gaugeMmHg),
+});
+
+/**
+ * The pressure the millimetre ramp allows now (rules PRS-4, PRS-7): 130 mmHg in the first seven days, or what is usually the
+ * most where that is lower; then 10 more for each seven days in which somebody trained so and it was tolerated, up to that and
+ * to the practice's most.
  * @param done sessions done under an arbitrary pressure, in any order
  * @param ceilingMmHg the practice's most
- * @example sessions on days 0, 3 and 8, looked at on day 9 //=> 140
+ * @param leastLopMmHg as in `arbitraryMostMmHg`
+ * @example sessions on days 0, 3 and 8, looked at on day 9, for a LOP of 250 //=> 140
  */
-export const arbitraryLevelMmHg = (
+export function arbitraryLevelMmHg(
   done: readonly Pick<RampSession, 'atMs' | 'tolerated'>[],
   ceilingMmHg: number,
+  leastLopMmHg: number,
   nowMs: number,
-): number =>
-  climb(
+): number {
+  const { usual } = arbitraryMostMmHg(leastLopMmHg);
+  return climb(
     [...done].sort((a, b) => a.atMs - b.atMs),
-    { start: fromMmHg, most: ceilingMmHg, aWeek: withoutLopMmHg.aWeek, down: withoutLopMmHg.down },
+    {
+      start: Math.min(fromMmHg, usual),
+      most: Math.min(ceilingMmHg, usual),
+      aWeek: withoutLopMmHg.aWeek,
+      down: withoutLopMmHg.down,
+    },
     nowMs,
   );
+}
 
 /** The most that follows on a pressure somebody chose: a step of the ramp, whatever it allows beyond. In mmHg. */
 export const stepUpMmHg = (pressureMmHg: number): number => pressureMmHg + withoutLopMmHg.aWeek;
@@ -53,8 +74,8 @@ export type ArbitraryBounds = {
   mode: WorkMode;
   /** The practice's most; null where no clinician has switched it on. */
   ceilingMmHg: number | null;
-  /** What the millimetre ramp allows this week. */
-  levelMmHg: number;
+  /** The least LOP to reckon with, and what the millimetre ramp allows this week; null where girth or width is unknown. */
+  known: { leastLopMmHg: number; levelMmHg: number } | null;
   /** A LOP of this limb and cuff that holds. */
   lopMmHg: number | null;
   operated: boolean;
@@ -64,7 +85,7 @@ export type ArbitraryBounds = {
 
 /** Findings on a pressure nobody measured a LOP for (rules PRS-4, PRS-7). */
 export function checkArbitrary(pressureMmHg: number, bounds: ArbitraryBounds): Finding[] {
-  const { limb, mode, ceilingMmHg, levelMmHg, lopMmHg, operated, capPercentLop } = bounds;
+  const { limb, mode, ceilingMmHg, known, lopMmHg, operated, capPercentLop } = bounds;
   const name = LIMB_LABELS[limb];
   const hard = (message: string, remedy: string, to?: number): Finding[] => [
     {
@@ -94,11 +115,25 @@ export function checkArbitrary(pressureMmHg: number, bounds: ArbitraryBounds): F
       `A clearance allows ${capPercentLop} % of LOP at most, which nothing but a LOP can keep.`,
       'Measure the limb.',
     );
+  if (!known)
+    return hard(
+      `${name}: its girth under this cuff is not known, so nobody can say what LOP to expect.`,
+      'Take the girth in Fit, or measure the limb.',
+    );
+  const { leastLopMmHg, levelMmHg } = known;
+  const most = arbitraryMostMmHg(leastLopMmHg);
+  const lop = toDecimals(leastLopMmHg, 0);
+  if (pressureMmHg > most.hard)
+    return hard(
+      `${name}: ${pressureMmHg} mmHg is over ${SHARES.most} % of a LOP of ${lop} mmHg, which is to be reckoned with.`,
+      `Set ${levelMmHg} mmHg, or measure the limb.`,
+      levelMmHg,
+    );
   if (pressureMmHg > ceilingMmHg)
     return hard(
       `${pressureMmHg} mmHg is above the ${ceilingMmHg} mmHg this practice goes to without a LOP.`,
-      `Set ${ceilingMmHg} mmHg or lower, or measure the limb.`,
-      ceilingMmHg,
+      `Set ${levelMmHg} mmHg, or measure the limb.`,
+      levelMmHg,
     );
   return [
     {
@@ -108,6 +143,18 @@ export function checkArbitrary(pressureMmHg: number, bounds: ArbitraryBounds): F
       message: `An arbitrary pressure: nobody knows what share of the LOP ${pressureMmHg} mmHg is.`,
       remedy: `Measure it as soon as you can; until then effort ${mostEffort} of 10 at most.`,
     },
+    ...(pressureMmHg > most.usual
+      ? [
+          {
+            rule: 'PRS-7' as const,
+            level: 'guard' as const,
+            subject: 'pressureMmHg',
+            message: `${name}: ${pressureMmHg} mmHg is over ${SHARES.usualMost} % of a LOP of ${lop} mmHg, which is to be reckoned with.`,
+            remedy: `Set ${levelMmHg} mmHg, or have a clinician give the reason.`,
+            fix: { set: 'pressureMmHg' as const, to: levelMmHg },
+          },
+        ]
+      : []),
     ...(pressureMmHg > levelMmHg
       ? [
           {

@@ -7,7 +7,14 @@ import { kindsMoved } from '../review/summary';
 import { strengthTestIsDue } from '../strength/shelf-life';
 import { ageWords } from './age-words';
 import type { ClientFacts, KitInUse } from './facts';
-import { limitsInForce, proceduresInForce, shelfLifeInForce, watchesBloodPressure, whyDue } from './in-force';
+import {
+  limitsInForce,
+  proceduresInForce,
+  restingPressureInForce,
+  shelfLifeInForce,
+  watchesBloodPressure,
+  whyDue,
+} from './in-force';
 import { rungInForce } from './ladder-in-force';
 
 const LIMB_KINDS = limbKindSchema.options;
@@ -29,6 +36,7 @@ export const basisOf = (facts: ClientFacts, kit: KitInUse, prescriber: Role, now
   rungs: new Map(LIMBS.flatMap((limb) => rungOf(facts, limb))),
   prescriber,
   arbitraryUpToMmHg: facts.arbitraryUpToMmHg,
+  resting: restingPressureInForce(facts, nowMs) ?? null,
   oneLimbFirst: oneLimbFirst(facts, nowMs),
   done: sessionsDone(facts),
 });

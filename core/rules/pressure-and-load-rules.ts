@@ -68,9 +68,16 @@ export const pressureRules = {
     level: 'hard',
     source: HOUSE,
     by: 'pressure/arbitrary.ts checkArbitrary',
-    figures: { fromMmHg: 130, mostEffort: 8, gaugeMmHg: 2, ceilingMost: 250 },
-    words: ({ fromMmHg, mostEffort, gaugeMmHg, ceilingMost }) =>
-      `For coaching at a distance and cuffs that cannot stop the flow; off until a clinician switches it on with a most in mmHg, ${ceilingMost} at the highest. Lower limbs only, aerobic work or cycles, from ${fromMmHg} mmHg in steps of the ${gaugeMmHg} mmHg a gauge shows, effort ${mostEffort} at most. It is called an arbitrary pressure wherever it is shown. Never on an operated limb, under a clearance’s cap, or where a LOP is in force.`,
+    figures: {
+      fromMmHg: 130,
+      mostEffort: 8,
+      gaugeMmHg: 2,
+      ceilingMost: 250,
+      /** Of the LOP that is expected (LOP-7), and of any on record for that limb and width. */
+      percentLop: { usualMost: 60, most: 80 },
+    },
+    words: ({ fromMmHg, mostEffort, gaugeMmHg, ceilingMost, percentLop }) =>
+      `For coaching at a distance and cuffs that cannot stop the flow; off until a clinician switches it on with a most in mmHg, ${ceilingMost} at the highest. Lower limbs only, aerobic work or cycles, from ${fromMmHg} mmHg, or from ${percentLop.usualMost} % of the LOP to expect where that is lower, in steps of the ${gaugeMmHg} mmHg a gauge shows, effort ${mostEffort} at most. Never over ${percentLop.most} % of the LOP to expect from girth, width and blood pressure (LOP-7), nor of any on record for that limb and width, due or not; over ${percentLop.usualMost} % of either is a guard. It is called an arbitrary pressure wherever it is shown. Never on an operated limb, under a clearance’s cap, or where a LOP is in force.`,
   }),
   'PRS-8': rule({
     title: 'Re-target',

@@ -1,7 +1,8 @@
 import { t } from '@lingui/core/macro';
-import { rampedMmHg } from '#core/plan/check-limb';
+import { withoutLop } from '#core/plan/check-limb';
 import { type ExerciseChoice, withArbitraryMmHg } from '#core/plan/choices';
 import type { Basis } from '#core/plan/compose';
+import { arbitraryMostMmHg } from '#core/pressure/arbitrary';
 import { NumberField } from '../../parts/NumberField';
 
 /** The pressure of limbs nobody measured a LOP of, in mmHg, with what their ramp allows this week (rules PRS-4, PRS-7). */
@@ -16,6 +17,8 @@ export function ArbitraryField({
 }) {
   const [first] = choice.limbs;
   if (first?.kind !== 'arbitrary') return null;
+  const cuff = basis.cuffs.find(({ id }) => id === first.cuffId);
+  const known = cuff && withoutLop(first.limb, cuff, basis);
   return (
     <NumberField
       label={t`Arbitrary pressure`}
@@ -25,7 +28,9 @@ export function ArbitraryField({
       hint={
         basis.arbitraryUpToMmHg === null
           ? t`This practice does not work without a LOP`
-          : t`The ramp allows ${rampedMmHg(first.limb, basis)} this week, ${basis.arbitraryUpToMmHg} is the most`
+          : known
+            ? t`${known.levelMmHg} mmHg this week, never over ${Math.min(basis.arbitraryUpToMmHg, arbitraryMostMmHg(known.leastLopMmHg).hard)}`
+            : t`Take the girth in Fit first`
       }
     />
   );
