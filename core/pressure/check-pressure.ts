@@ -77,10 +77,10 @@ export function checkExercisePercent(
       },
     ];
   }
-  // A protocol that works above the school's top is done at that top.
-  const range = byProtocol
-    ? { low: Math.min(byProtocol.low, top), high: Math.min(byProtocol.high, top) }
-    : { low: start, high: top };
+  // A protocol or school that works above what the top, the ramp or a cap allows is done at that: no remedy leads past it.
+  const allowed = Math.min(top, rampPercentLop ?? top, capPercentLop ?? top);
+  const usual = byProtocol ?? { low: start, high: top };
+  const range = { low: Math.min(usual.low, allowed), high: Math.min(usual.high, allowed) };
   if (percentLop >= range.low && percentLop <= range.high) return [];
   const who = byProtocol ? 'This protocol' : SCHOOLS[schoolId].label;
   const span = range.low === range.high ? `${range.low}` : `${range.low}–${range.high}`;

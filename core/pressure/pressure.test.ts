@@ -71,6 +71,14 @@ describe('pressure limits (PRS-2, PRS-3)', () => {
 
   it('guards above the school’s top and the ramp, whatever the protocol, and notes less than its start', () => {
     expect(levels('left-arm', 60, 'clinic')).toEqual(['PRS-3 guard']);
+    // No remedy leads past the ramp or a cap: where they bind, their figure is what the protocol is done at.
+    const warmUp = { low: 60, high: 60 };
+    expect(
+      levels('left-thigh', 40, 'research-consensus', { byProtocol: warmUp, rampPercentLop: 40 }),
+    ).toEqual([]);
+    expect(levels('left-thigh', 50, 'clinic', { byProtocol: warmUp, capPercentLop: 50 })).toEqual([]);
+    expect(levels('left-thigh', 50, 'clinic', { capPercentLop: 50 })).toEqual([]);
+    expect(levels('left-thigh', 45, 'research-consensus', { byProtocol: warmUp })).toEqual(['PRS-2 note']);
     const byProtocol = { usual: 60, low: 40, high: 80 };
     expect(levels('left-arm', 60, 'clinic', { byProtocol })).toEqual(['PRS-3 guard']);
     expect(levels('left-thigh', 60, 'clinic', { rampPercentLop: 55 })).toEqual(['PRS-4 guard']);

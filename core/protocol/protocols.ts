@@ -161,7 +161,8 @@ export const PROTOCOLS: Record<ProtocolId, Protocol> = {
     restRangeMs: [0, 5 * MINUTE_MS],
     ...released,
     tempos: [],
-    percentLop: { usual: 60, low: 60, high: 80 },
+    // To 80 % or the school's top.
+    percentLop: { usual: 60, low: 40, high: 80 },
   },
   'passive-recovery': {
     label: 'Passive recovery',

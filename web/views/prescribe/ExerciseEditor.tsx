@@ -167,7 +167,7 @@ export function ExerciseEditor({
           <Picker
             label={t`Protocol`}
             value={choice.protocolId}
-            onChange={(protocolId) => changeExercise(place, withProtocol(choice, protocolId))}
+            onChange={(protocolId) => changeExercise(place, withProtocol(choice, protocolId, session, basis))}
             options={protocolIdSchema.options.map((value) => ({
               value,
               label: `${PROTOCOLS[value].label}, ${PROTOCOLS[value].inflation === 'continuous' ? t`stays inflated` : t`released each rest`}`,

@@ -54,7 +54,7 @@ export function ExerciseList({ composer, session }: { composer: ComposerState; s
   };
   const kind = wish.limbs[0] && limbKind(wish.limbs[0]);
   const add = (id: string) => {
-    const made = newExercise(id, exercises.at(-1), wish.limbs, basis);
+    const made = newExercise(id, exercises.at(-1), wish.limbs, wish, basis);
     setRefused(made ? '' : t`Measure this limb first: its pressure is not on record.`);
     if (!made) return;
     setAdding(false);

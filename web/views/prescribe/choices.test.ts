@@ -24,10 +24,11 @@ const basis = testBasis({
   ],
 });
 const choice = testExercise();
+const SCHOOL = { schoolId: 'research-consensus' } as const;
 
 describe('an exercise as it is edited', () => {
   it('takes another protocol as a copy: its sets, its tempo where the old one does not fit, its own share of LOP', () => {
-    const released = withProtocol(choice, 'release-75');
+    const released = withProtocol(choice, 'release-75', SCHOOL, basis);
     expect(released.sets.map(({ release, restMs }) => [release, restMs])).toEqual([
       [true, 65_000],
       [true, 65_000],
@@ -36,9 +37,25 @@ describe('an exercise as it is edited', () => {
     ]);
     expect(released.tempoId).toBe('2-0-2');
     expect(released.limbs[0]).toMatchObject({ percentLop: 60 });
-    expect(withProtocol(choice, 'passive-recovery').limbs[0]).toMatchObject({ percentLop: 80 });
+    expect(withProtocol(choice, 'passive-recovery', SCHOOL, basis).limbs[0]).toMatchObject({
+      percentLop: 80,
+    });
     const spell = { kind: 'timed', workMs: 300_000 };
-    expect(withProtocol(choice, 'aerobic').sets.map(({ work }) => work)).toEqual([spell, spell]);
+    expect(withProtocol(choice, 'aerobic', SCHOOL, basis).sets.map(({ work }) => work)).toEqual([
+      spell,
+      spell,
+    ]);
+  });
+
+  it('proposes of a protocol’s own share what the ramp and the cap allow', () => {
+    const newcomer = { ...basis, done: [] };
+    const capped = { ...newcomer, limits: { ...basis.limits, maxPercentLop: 35 } };
+    const share = (protocolId: 'warm-up' | 'aerobic', of: typeof basis) =>
+      withProtocol(choice, protocolId, SCHOOL, of).limbs[0];
+    expect(share('warm-up', basis)).toMatchObject({ percentLop: 60 });
+    expect(share('warm-up', newcomer)).toMatchObject({ percentLop: 40 });
+    expect(share('aerobic', newcomer)).toMatchObject({ percentLop: 40 });
+    expect(share('warm-up', capped)).toMatchObject({ percentLop: 35 });
   });
 
   it('goes by each limb’s own pressure in the position, and by the test of the side', () => {
@@ -54,25 +71,25 @@ describe('an exercise as it is edited', () => {
   });
 
   it('is added with its own test and kit, without kilograms where there is none, and not on an unmeasured limb', () => {
-    expect(newExercise('leg-press', choice, ['left-thigh', 'right-thigh'], basis)).toMatchObject({
+    expect(newExercise('leg-press', choice, ['left-thigh', 'right-thigh'], SCHOOL, basis)).toMatchObject({
       limbs: [{ occlusionId: 'lop' }, { occlusionId: 'lop-right' }],
       load: { kind: 'weighed', strengthTestId: 'press', weightKitId: 'stack' },
     });
     // Done lying: a pressure measured sitting would be too high for it (LOP-5).
-    expect(newExercise('bridge-single', choice, ['left-thigh', 'right-thigh'], basis)).toBeNull();
+    expect(newExercise('bridge-single', choice, ['left-thigh', 'right-thigh'], SCHOOL, basis)).toBeNull();
     const lying = {
       ...basis,
       occlusions: [...basis.occlusions, testOcclusion({ id: 'lying', position: 'lying' })],
     };
-    expect(newExercise('bridge-single', choice, ['left-thigh', 'right-thigh'], lying)).toMatchObject({
+    expect(newExercise('bridge-single', choice, ['left-thigh', 'right-thigh'], SCHOOL, lying)).toMatchObject({
       limbs: [{ limb: 'left-thigh' }],
       load: { kind: 'unweighed' },
     });
-    expect(newExercise('passive-cuff-leg', choice, ['left-thigh'], lying)?.protocolId).toBe(
+    expect(newExercise('passive-cuff-leg', choice, ['left-thigh'], SCHOOL, lying)?.protocolId).toBe(
       'passive-recovery',
     );
-    expect(newExercise('elbow-flexion', choice, ['left-arm'], basis)).toBeNull();
-    expect(newExercise('somersault', choice, ['left-thigh'], basis)).toBeNull();
+    expect(newExercise('elbow-flexion', choice, ['left-arm'], SCHOOL, basis)).toBeNull();
+    expect(newExercise('somersault', choice, ['left-thigh'], SCHOOL, basis)).toBeNull();
   });
 
   it('may share an inflation only with a neighbour on the same limbs', () => {

@@ -6,10 +6,9 @@ import {
   type SetChoice,
   sessionChoiceSchema,
   setsOf,
-  withPercentLop,
 } from '#core/plan/choices';
 import type { Basis } from '#core/plan/compose';
-import { choiceFor } from '#core/plan/draft-limb';
+import { choiceFor, draftLimb } from '#core/plan/draft-limb';
 import { bestKit } from '#core/plan/draft-session';
 import { isWeighed } from '#core/protocol/exercise';
 import type { ExerciseId } from '#core/protocol/exercises';
@@ -26,16 +25,33 @@ const USUAL_PERCENT_LOP = 50;
 /** Whether every figure in the choices is one; a half-typed number is NaN. */
 export const isComplete = (session: SessionChoice): boolean => sessionChoiceSchema.safeParse(session).success;
 
-/** An exercise with another protocol, as an editable copy of it. */
-export function withProtocol(choice: ExerciseChoice, protocolId: ProtocolId): ExerciseChoice {
+/**
+ * An exercise with another protocol, as an editable copy of it. A protocol with a band of its own proposes what that, the ramp,
+ * the cap and the school allow each limb now.
+ */
+export function withProtocol(
+  choice: ExerciseChoice,
+  protocolId: ProtocolId,
+  { schoolId }: Pick<SessionChoice, 'schoolId'>,
+  basis: Basis,
+): ExerciseChoice {
   const { mode, tempos, restMs, percentLop } = PROTOCOLS[protocolId];
+  const proposed = (limb: Limb): { percentLop?: number } => {
+    const drafted = draftLimb(limb, choice.position, protocolId, schoolId, basis, {
+      carried: undefined,
+      lowered: undefined,
+    });
+    return drafted?.kind === 'measured' ? { percentLop: drafted.percentLop } : {};
+  };
   return {
     ...choice,
     protocolId,
     primed: choice.primed && mode !== 'preparation',
     tempoId: tempos.includes(choice.tempoId) ? choice.tempoId : (tempos[0] ?? choice.tempoId),
     sets: setsOf(protocolId, restMs, RULES['PRO-1'].figures.continuousOcclusionMs.freeFlowToRestart),
-    limbs: percentLop ? withPercentLop(choice.limbs, percentLop.usual) : choice.limbs,
+    limbs: percentLop
+      ? choice.limbs.map((limb) => (limb.kind === 'measured' ? { ...limb, ...proposed(limb.limb) } : limb))
+      : choice.limbs,
   };
 }
 
@@ -62,6 +78,7 @@ export function newExercise(
   id: ExerciseId,
   like: ExerciseChoice | undefined,
   limbs: readonly Limb[],
+  session: Pick<SessionChoice, 'schoolId'>,
   basis: Basis,
 ): ExerciseChoice | null {
   const exercise = basis.library[id];
@@ -101,6 +118,8 @@ export function newExercise(
       ...(exercise.kind === 'aerobic' ? { intensity: INTENSITIES.talking.first } : {}),
     },
     protocolId,
+    session,
+    basis,
   );
 }
 
