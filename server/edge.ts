@@ -72,16 +72,28 @@ export const keepNoCopies = createMiddleware<Env>(async (c, next) => {
   if (!c.res.headers.has('cache-control')) c.res.headers.set('cache-control', 'no-store');
 });
 
-/** No text that cannot be stored as it is comes further than here. */
+const notStorable = new Problem(
+  400,
+  'Letters that are none',
+  'A text has a character that cannot be stored (U+0000, or half of a letter). Take it out, or type the text again.',
+);
+
+/** No text that cannot be stored as it is comes further than here, neither in what is sent nor in the address. */
 export const refuseUnstorable = createMiddleware<Env>(async (c, next) => {
-  if (c.req.method === 'POST' && !WHOLE_FILES.test(c.req.path) && !isStorable(await c.req.text())) {
-    throw new Problem(
-      400,
-      'Letters that are none',
-      'A text has a character that cannot be stored (U+0000, or half of a letter). Take it out, or type the text again.',
-    );
-  }
+  if (!isStorableAddress(c.req.url)) throw notStorable;
+  if (c.req.method === 'POST' && !WHOLE_FILES.test(c.req.path) && !isStorable(await c.req.text()))
+    throw notStorable;
   await next();
 });
+
+/** Whether an address is made of letters: an id or a search with U+0000 in it would be cut short where it is kept. */
+function isStorableAddress(url: string): boolean {
+  try {
+    return isStorable(decodeURIComponent(url));
+  } catch {
+    // What does not decode is no text: a half of a letter, or a % by itself.
+    return false;
+  }
+}
 
 const tooLarge = new Problem(413, 'Too large', `A request is at most ${MOST_BYTES / 1024 / 1024} MB.`);

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import type { AuditCheck } from '#contract/audit';
 import { startApi } from './api.fixture';
 import { isStorable } from './storable';
 
@@ -31,6 +32,22 @@ describe('what can be stored', () => {
         expect(isStorable(escaped)).toBe(!text.includes('\u0000') && !/\p{Cs}/u.test(text));
       }),
     );
+  });
+
+  it('is refused in an address too, before anything is written of it: the audit can be checked after', async () => {
+    const api = await startApi();
+    for (const [method, path] of [
+      ['GET', '/clients/%00/home-links'],
+      ['GET', '/clients/a%00b'],
+      ['GET', '/clients?search=%00'],
+      ['POST', '/clients/%00/consents'],
+      ['GET', '/clients/%ED%A0%80'],
+      ['GET', '/clients/%'],
+    ] as const) {
+      const answer = await api.raw(method, path, method === 'POST' ? '{}' : undefined);
+      expect([path, answer.status]).toEqual([path, 400]);
+    }
+    expect(await api.get<AuditCheck>('/audit/check')).toMatchObject({ broken: null });
   });
 
   it('is refused at the edge, of every route and every file', async () => {
