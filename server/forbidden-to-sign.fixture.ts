@@ -107,6 +107,13 @@ export const WAYS_TO_SIGN: WayToSign[] = [
       ],
     }),
   },
+  ...['constructor', '__proto__', 'toString', 'hasOwnProperty'].map(
+    (exerciseId): WayToSign => ({
+      way: `an exercise called ${exerciseId}`,
+      rule: null,
+      plan: only((exercise) => ({ ...exercise, exerciseId })),
+    }),
+  ),
   {
     way: 'an arbitrary pressure under no cuff',
     rule: null,

@@ -1,8 +1,9 @@
 import fc from 'fast-check';
+import { v4 as newId } from 'uuid';
 import { expect, it } from 'vitest';
 import { problemSchema } from '#contract/problem';
 import { attackRuns } from '../tests/attack-runs';
-import { openSession, SESSION_ID, startAfter } from './api.fixture';
+import { measuredClient, openSession, SESSION_ID, startAfter } from './api.fixture';
 
 const PATHS = (clientId: string) => [
   '/clients',
@@ -75,4 +76,19 @@ it('answers anything at all with a problem that says what is wrong, and stores n
     { numRuns: attackRuns(150) },
   );
   expect(await api.get(`/clients/${clientId}`)).toEqual({ ...(before as object), asOf: expect.anything() });
+});
+
+it('takes no word that every object answers to for one of a table', async () => {
+  const { api, made: client } = await startAfter(measuredClient);
+  for (const name of ['constructor', '__proto__', 'toString', 'valueOf']) {
+    const tested = { exerciseId: name, side: 'left', loadKg: 30, reps: 8 };
+    const test = await api.call('POST', `/clients/${client.id}/strength-tests`, tested);
+    const taken = { id: newId(), measureId: name, limb: null, values: [1], atMs: api.clock.nowMs };
+    const measure = await api.call('POST', `/clients/${client.id}/outcomes`, taken);
+    expect([
+      name,
+      test.status >= 400 && test.status < 500,
+      measure.status >= 400 && measure.status < 500,
+    ]).toEqual([name, true, true]);
+  }
 });

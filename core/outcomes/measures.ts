@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { byName } from '../quantity/by-name';
 import { LIMBS, type Limb, limbKind } from '../quantity/limb';
 import { STANDARD } from './standard-measures';
 
@@ -50,7 +51,7 @@ export type Measure = z.infer<typeof measureSchema>;
 type StandardMeasureId = keyof typeof STANDARD;
 
 /** The measures every practice has (rule OUT-1). */
-export const MEASURES: Readonly<Record<StandardMeasureId, Measure>> = STANDARD;
+export const MEASURES: Readonly<Record<StandardMeasureId, Measure>> = byName(STANDARD);
 
 /** The id of a measure, standard or the practice's own. */
 export const measureIdSchema = z
@@ -62,7 +63,7 @@ export type MeasureId = z.infer<typeof measureIdSchema>;
 export type MeasureBook = Readonly<Record<MeasureId, Measure>>;
 
 /** What the practice has added, or says otherwise of a standard one under the same id. */
-export const measureBook = (own: MeasureBook): MeasureBook => ({ ...MEASURES, ...own });
+export const measureBook = (own: MeasureBook): MeasureBook => byName({ ...MEASURES, ...own });
 
 /**
  * A measure of the book. One that is not in it, such as one of another practice, is shown by its id and judged by nothing.

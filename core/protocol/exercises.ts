@@ -1,3 +1,4 @@
+import { byName } from '../quantity/by-name';
 import { ARM_EXERCISES } from './arm-exercises';
 import { equipmentWords } from './equipment-words';
 import type { Exercise } from './exercise';
@@ -18,7 +19,7 @@ export type ExerciseId = string;
 export type Library = Readonly<Record<ExerciseId, Exercise>>;
 
 /** The exercises every practice starts with, as data. */
-export const EXERCISES: Record<StandardExerciseId, Exercise> = STANDARD;
+export const EXERCISES: Record<StandardExerciseId, Exercise> = byName(STANDARD);
 
 /**
  * The whole library of a practice: its own exercises stand before the standard ones of the same id. A standard exercise
@@ -27,7 +28,7 @@ export const EXERCISES: Record<StandardExerciseId, Exercise> = STANDARD;
 export function libraryOf(own: Library): Library {
   const additions = Object.entries(own);
   if (additions.length === 0) return EXERCISES;
-  return {
+  return byName({
     ...EXERCISES,
     ...Object.fromEntries(
       additions.map(([id, exercise]) => {
@@ -37,7 +38,7 @@ export function libraryOf(own: Library): Library {
           : [id, exercise];
       }),
     ),
-  };
+  });
 }
 
 const FILTERED = ['limbKind', 'kind', 'equipment'] as const;
