@@ -25,7 +25,7 @@ test('cycles of the cuff are found by an everyday word, composed, run by the pum
       '60 %, 50 mmHg',
     );
     await page.getByLabel('Cycles', { exact: true }).fill('2');
-    await page.getByLabel('On', { exact: true }).fill('5');
+    await page.getByLabel('On', { exact: true }).fill('10');
     await page.getByLabel('Off', { exact: true }).fill('5');
     const first = page.getByRole('slider', { name: 'Cycle 1, share of the target' });
     await first.press('ArrowUp');

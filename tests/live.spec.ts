@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { holdClock, passUntil } from './held-clock';
-import { chooseLink, expect, openPerson, pick, pressKey, test, workAs } from './nervato';
+import { chooseLink, expect, openPerson, otherDevice, pick, pressKey, test, workAs } from './nervato';
 
 const heading = (page: Page, name: string | RegExp) => page.getByRole('heading', { name });
 const dock = (page: Page) => page.getByRole('region', { name: 'Cuff dock' });
@@ -93,12 +93,35 @@ test('a page closed with the cuff up comes back to the release question, and to 
   const again = await context.newPage();
   await again.clock.resume();
   await again.goto('/');
-  const question = again.getByRole('alertdialog', { name: 'Is the cuff of Odalys Ferrant still up?' });
+  const question = again.getByRole('group', { name: 'Is the cuff of Odalys Ferrant still up?' });
   await expect(question).toContainText('occluded');
   await question.getByRole('button', { name: 'Still up, go on' }).click();
   await expect(question).toHaveCount(0);
   await dock(again).getByRole('link', { name: 'Odalys Ferrant, left thigh' }).click();
   await expect(again.getByRole('button', { name: /Release left thigh/ })).toBeVisible();
+});
+
+test('whether a cuff is still up is asked of the device that ran it, and of no bystander', async ({
+  page,
+  browser,
+  nervato,
+}) => {
+  await openOdalys(page, 'Run');
+  await page.getByRole('button', { name: 'Open the session' }).click();
+  await expect(heading(page, /^Inflate left thigh/)).toBeVisible();
+  await pressKey(page, 'Space');
+  await expect(heading(page, 'Next: set 1')).toBeVisible();
+  await expect(page.getByText('All saved on the server')).toBeVisible();
+  const question = (on: Page) => on.getByRole('group', { name: 'Is the cuff of Odalys Ferrant still up?' });
+  const bystander = await otherDevice(browser, nervato.address);
+  await bystander.goto('/');
+  // The cuff is to be seen there, with its clock, and nothing is asked.
+  await expect(dock(bystander).getByRole('link', { name: 'Odalys Ferrant, left thigh' })).toBeVisible();
+  await expect(question(bystander)).toHaveCount(0);
+  await page.reload();
+  await question(page).getByRole('button', { name: 'Still up, go on' }).click();
+  await expect(question(page)).toHaveCount(0);
+  await bystander.context().close();
 });
 
 test('the release protocol asks for the cuff down in each rest and up again before the set', async ({

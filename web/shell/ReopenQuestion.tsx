@@ -5,6 +5,7 @@ import { LIMB_LABELS } from '#core/quantity/limb';
 import { limbClocks } from '#core/session/clocks';
 import { inflatedLimbs, openInflation } from '#core/session/state';
 import { useAct } from '../act/act';
+import { thisDevice } from '../data/device';
 import { type LiveSession, useOpenSessions } from '../data/live-session';
 import { loadedAtMs } from '../data/loaded-at';
 import { told } from '../language/told';
@@ -19,19 +20,36 @@ const upSinceMs = ({ state }: LiveSession): number =>
     ...inflatedLimbs(state).map((limb) => openInflation(limb)?.fromMs ?? Number.POSITIVE_INFINITY),
   );
 
-/** After the page was closed with a cuff up, the first thing asked is whether it still is (rule RUN-1). */
+/**
+ * Asked of the device that ran the session, and of no bystander: whoever answers must see the cuff. One that was kept before
+ * sessions named their device is anybody's (rules RUN-1, RUN-9).
+ */
+const isAskedHere = ({ state }: LiveSession): boolean => state.runner === null || state.runner === thisDevice;
+
+/** After the page was closed with a cuff up, the first thing asked is whether it still is: one bar, a line a person. */
 export function ReopenQuestion() {
   const sessions = useOpenSessions();
   const [answered, setAnswered] = useState<readonly string[]>([]);
-  return sessions
-    .filter((session) => upSinceMs(session) < loadedAtMs && !answered.includes(session.view.id))
-    .map((session) => (
-      <Question
-        key={session.view.id}
-        session={session}
-        answered={() => setAnswered((ids) => [...ids, session.view.id])}
-      />
-    ));
+  const asked = sessions.filter(
+    (session) =>
+      isAskedHere(session) && upSinceMs(session) < loadedAtMs && !answered.includes(session.view.id),
+  );
+  if (asked.length === 0) return null;
+  return (
+    <section
+      role="alertdialog"
+      aria-label={t`This page was closed with a cuff up`}
+      className="max-h-[33dvh] shrink-0 divide-y divide-rule overflow-y-auto border-b-4 border-vermilion bg-tint px-6"
+    >
+      {asked.map((session) => (
+        <Question
+          key={session.view.id}
+          session={session}
+          answered={() => setAnswered((ids) => [...ids, session.view.id])}
+        />
+      ))}
+    </section>
+  );
 }
 
 function Question({ session: { view, state }, answered }: { session: LiveSession; answered: () => void }) {
@@ -42,10 +60,11 @@ function Question({ session: { view, state }, answered }: { session: LiveSession
     ({ limb, clockMs }) => t`${told(LIMB_LABELS[limb].toLowerCase())}, ${clock(clockMs)} occluded`,
   );
   return (
-    <section
-      role="alertdialog"
+    // biome-ignore lint/a11y/useSemanticElements: a fieldset is for the fields of a form
+    <div
+      role="group"
       aria-label={t`Is the cuff of ${view.clientName} still up?`}
-      className="flex flex-wrap items-center gap-4 border-b-4 border-vermilion bg-tint px-6 py-3"
+      className="flex flex-wrap items-center gap-x-4 gap-y-2 py-2"
     >
       <p className="mr-auto text-xl">
         <Trans>
@@ -63,6 +82,6 @@ function Question({ session: { view, state }, answered }: { session: LiveSession
         {t`It is down now`}
       </Button>
       <Button onClick={answered}>{t`Still up, go on`}</Button>
-    </section>
+    </div>
   );
 }
