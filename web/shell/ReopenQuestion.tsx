@@ -66,22 +66,24 @@ function Question({ session: { view, state }, answered }: { session: LiveSession
       aria-label={t`Is the cuff of ${view.clientName} still up?`}
       className="flex flex-wrap items-center gap-x-4 gap-y-2 py-2"
     >
-      <p className="mr-auto text-xl">
+      <p className="min-w-0 flex-1 basis-72 text-lg leading-snug">
         <Trans>
           <strong>Is the cuff of {view.clientName} still up?</strong> This page was closed:{' '}
           {told(words.join('; '))}.
         </Trans>
       </p>
-      <Button
-        kind="stop"
-        onClick={() => {
-          act({ do: 'release' });
-          answered();
-        }}
-      >
-        {t`It is down now`}
-      </Button>
-      <Button onClick={answered}>{t`Still up, go on`}</Button>
+      <div className="flex shrink-0 gap-4">
+        <Button
+          kind="stop"
+          onClick={() => {
+            act({ do: 'release' });
+            answered();
+          }}
+        >
+          {t`It is down now`}
+        </Button>
+        <Button onClick={answered}>{t`Still up, go on`}</Button>
+      </div>
     </div>
   );
 }
