@@ -1,15 +1,13 @@
 import 'fake-indexeddb/auto';
 import { QueryClient } from '@tanstack/react-query';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import type { SessionView } from '#contract/session';
-import { testPlan } from '#core/plan/plan.fixture';
 import type { Limb } from '#core/quantity/limb';
 import type { Intent } from '#core/session/decide/intent';
 import type { SessionEvent } from '#core/session/events';
 import { logOf, SESSION_ID, START_MS, WHOLE_SESSION } from '#core/session/session.fixture';
+import { testView } from '../data/session-view.fixture';
 import type { PressureSource } from '../devices/pressure-source';
 
-const { plan } = testPlan();
 const LIMB: Limb = 'left-thigh';
 
 type Command = Parameters<PressureSource['command']>[0];
@@ -60,17 +58,7 @@ async function page(known: number, ...pumps: Pump[]) {
   }
   const { act, actAndTell, handsOf } = await import('./act');
   const { notices } = await import('../state/notices');
-  const view: SessionView = {
-    id: SESSION_ID,
-    clientId: 'c',
-    clientName: 'C',
-    prescriptionId: 'rx',
-    openedAtMs: START_MS,
-    idBefore: null,
-    painBefore: null,
-    plan,
-    events: logOf(WHOLE_SESSION.slice(0, known)),
-  };
+  const view = testView(logOf(WHOLE_SESSION.slice(0, known)));
   const queries = new QueryClient();
   return {
     told,

@@ -5,6 +5,7 @@ import { testPlan } from '#core/plan/plan.fixture';
 import type { SessionEvent } from '#core/session/events';
 import { mergeLogs } from '#core/session/log';
 import { foldAll as fold, logOf, SESSION_ID, START_MS, WHOLE_SESSION } from '#core/session/session.fixture';
+import { testView } from './session-view.fixture';
 
 const { plan } = testPlan();
 const queries = new QueryClient();
@@ -33,17 +34,7 @@ async function openTab() {
 const SET_ONE_OPEN = logOf(WHOLE_SESSION.slice(0, 4));
 /** The session with set one under way, which the pace ends 85 s after the start. */
 const session = (events: SessionEvent[] = SET_ONE_OPEN) => ({
-  view: {
-    id: SESSION_ID,
-    clientId: 'c',
-    clientName: 'C',
-    prescriptionId: 'rx',
-    openedAtMs: START_MS,
-    idBefore: null,
-    painBefore: null,
-    plan,
-    events,
-  },
+  view: testView(events),
   log: mergeLogs(events),
   state: fold(plan, events),
 });

@@ -1,0 +1,17 @@
+import type { SessionView } from '#contract/session';
+import { testPlan } from '#core/plan/plan.fixture';
+import type { SessionEvent } from '#core/session/events';
+import { SESSION_ID, START_MS } from '#core/session/session.fixture';
+
+/** A session of the plan for tests as the server gives it, with these events. */
+export const testView = (events: SessionEvent[]): SessionView => ({
+  id: SESSION_ID,
+  clientId: 'c',
+  clientName: 'C',
+  prescriptionId: 'rx',
+  openedAtMs: START_MS,
+  idBefore: null,
+  painBefore: null,
+  plan: testPlan().plan,
+  events,
+});
