@@ -17,6 +17,7 @@ import { limbSchema, positionSchema } from '#core/quantity/limb';
 import { RULE_IDS } from '#core/rules/catalogue';
 import { bloodPressureSchema } from '#core/screening/blood-pressure';
 import { clearanceSchema, clearanceSubjectSchema } from '#core/screening/clearance';
+import { conditionDetailSchema } from '#core/screening/condition';
 import { consentSchema } from '#core/screening/consent';
 import { dayCheckSchema } from '#core/screening/day-check';
 import { itemIdSchema } from '#core/screening/items';
@@ -112,11 +113,16 @@ export const ARCHIVE_ROWS = {
     /** Archives of earlier releases name neither. */
     places: z.array(itemPlaceSchema).max(20).default([]),
     medicines: z.array(z.string().max(80)).max(20).default([]),
+    adultFromMs: atMs.nullable().default(null),
     by: roleSchema.nullable(),
   }),
   clearance: z.strictObject({ ...ofClient, clearance: clearanceSchema }),
   consent: z.strictObject({ ...ofClient, ...consentSchema.shape }),
-  'day-check': z.strictObject({ ...ofClient, answers: dayCheckSchema }),
+  'day-check': z.strictObject({
+    ...ofClient,
+    answers: dayCheckSchema,
+    by: roleSchema.nullable().default(null),
+  }),
   fit: z.strictObject({
     ...ofClient,
     limb: limbSchema,
@@ -242,6 +248,15 @@ export const ARCHIVE_ROWS = {
     writtenAtMs: atMs,
   }),
   report: z.strictObject({ ...ofClient, content: reportSchema, practitionerId: id }),
+  condition: z.strictObject({
+    ...ofClient,
+    cause: text,
+    detail: conditionDetailSchema,
+    endsAtMs: atMs.nullable(),
+    endedAtMs: atMs.nullable(),
+    endedBy: id.nullable(),
+    endReason: text.nullable(),
+  }),
   hold: z.strictObject({
     ...ofClient,
     cause: text,
@@ -250,7 +265,7 @@ export const ARCHIVE_ROWS = {
     limb: limbSchema.nullable(),
     subject: clearanceSubjectSchema.nullable(),
     ends: z.discriminatedUnion('by', [
-      z.object({ by: z.literal('time'), atMs }),
+      z.object({ by: z.literal('time'), atMs, retakeFromMs: atMs.optional() }),
       z.object({ by: z.literal('review'), sessionId: id, notBeforeMs: atMs }),
       z.object({ by: z.literal('screening') }),
       z.object({ by: z.literal('clinician'), notBeforeMs: atMs }),

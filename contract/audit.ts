@@ -47,6 +47,7 @@ export type AuditAction =
   | 'consent-recorded'
   | 'checked-on-the-day'
   | 'hold-lifted'
+  | 'condition-ended'
   | 'shelf-life-set'
   | 'fitted'
   | 'tightened-by-feel'

@@ -34,6 +34,12 @@ export const liftHoldSchema = z.object({
   reason: z.string().trim().min(1, 'Give the reason for lifting it.').max(400, 'At most 400 characters.'),
 });
 
+/** Why a clinician ends what somebody had (rule SCR-1); the same thing said by several screenings has several ids. */
+export const endConditionsSchema = z.object({
+  ids: z.array(z.string().min(1).max(80)).min(1, 'Say what ends.').max(100),
+  reason: z.string().trim().min(1, 'Give the reason for ending it.').max(400, 'At most 400 characters.'),
+});
+
 /** One line of the roster; `next` is the plan whose turn it is, of several, with why. */
 export type ClientSummary = {
   id: string;

@@ -19,7 +19,7 @@ test('a screening finds an item, a clinician clears it with a cap, and the cap i
 
   await test.step('what was yes last time is shown, and a new item needs a clearance', async () => {
     await page.getByRole('button', { name: 'Health has changed: screen again' }).click();
-    await expect(page.getByText('yes last time')).toBeVisible();
+    await expect(page.getByText('on record', { exact: true })).toBeVisible();
     const diabetes = page.getByRole('radiogroup', { name: 'Diabetes', exact: true });
     await diabetes.getByRole('radio', { name: 'Yes' }).click();
     await pressKey(page, 'Shift+N');

@@ -23,6 +23,7 @@ export const DEEDS = {
   'allow-arbitrary': { words: 'let the practice work without a LOP', by: ['clinician'] },
   'set-shelf-life': { words: 'set how long a pressure is kept', by: ['clinician'] },
   'lift-hold': { words: 'lift a hold', by: ['clinician'] },
+  'end-condition': { words: 'end what a person has on record', by: ['clinician'] },
   clear: { words: 'record a clearance', by: ['clinician'] },
   'pass-guard': { words: 'pass a guard with a reason', by: ['clinician'] },
   'give-word': { words: 'give the clinician’s word', by: ['clinician'] },

@@ -34,7 +34,13 @@ describe('what a session is composed from', () => {
     const own = { 'own-one': { ...libraryOf({})['leg-press'], label: 'Own press' } };
     const basis = basisOf(
       facts({
-        screenings: [{ ...screening, yes: ['recent-surgery'] }],
+        screenings: [
+          {
+            ...screening,
+            yes: ['recent-surgery'],
+            procedures: [{ limb: 'left-arm', atMs: ago(9), what: 'repair' }],
+          },
+        ],
         ownExercises: own as ClientFacts['ownExercises'],
         clearances: [
           {
@@ -54,7 +60,7 @@ describe('what a session is composed from', () => {
       'coach',
       NOW,
     );
-    expect(basis.procedures).toHaveLength(4);
+    expect(basis.procedures).toEqual([{ limb: 'left-arm', atMs: ago(9) }]);
     expect(basis).toMatchObject({ prescriber: 'coach', limits: { maxPercentLop: 60 } });
     expect(basis.library['own-one']?.label).toBe('Own press');
   });

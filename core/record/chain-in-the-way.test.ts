@@ -196,10 +196,10 @@ describe('what stands in the way, in words (START-2)', () => {
 describe('a screening that is asked again before its time', () => {
   it('is when something in health is new, whatever a later check says, until it was asked again (SCR-3)', () => {
     const answers = { notWell: ['same' as const], painNow: 0, bloodPressure: null };
-    const holds = holdsOfDayCheck('check', answers, daysAgo(3)).map((one) => hold(one));
+    const holds = holdsOfDayCheck('check', answers, [], daysAgo(3)).map((one) => hold(one));
     const well = { atMs: daysAgo(0.1), notWell: [], painNow: 0, bloodPressure: null };
     expect(link(testFacts({ holds, dayChecks: [well] }), 'screen')).toBe(
-      'held: screen again. Something in health is new since last time: until the questionnaire is asked again. (SCR-3,SCR-5)',
+      'held: screen again. Something in health is new since last time: until a clinician screens again, or lifts it with a reason. (SCR-3,SCR-5)',
     );
     const since = testFacts({ holds, screenings: [testScreening({ atMs: daysAgo(2) })] });
     expect(link(since, 'screen')).toContain('good');

@@ -94,9 +94,10 @@ describe('how a hold ends (SCR-5, RUN-3)', () => {
     ...changes,
   });
   const held = (holds: Hold[], sessions: { id: string; reviewed: boolean }[] = []) =>
-    holdsInForce({ holds, clearances: [], screenings: [], stricter: [], sessions }, NOW_MS).map(
-      ({ id }) => id,
-    );
+    holdsInForce(
+      { holds, clearances: [], screenings: [], dayChecks: [], stricter: [], sessions },
+      NOW_MS,
+    ).map(({ id }) => id);
 
   it('by the review of its own session, and not before the next day', () => {
     const byReview = (notBeforeMs: number) => [hold({ by: 'review', sessionId: 'a', notBeforeMs })];

@@ -14,6 +14,7 @@ import { nextPlan } from './plans-in-force';
 import {
   daysAgo,
   NOW_MS,
+  screenedAs,
   strangerFacts,
   testFacts,
   testKitInUse,
@@ -64,6 +65,11 @@ const states = (facts: ClientFacts) => chainOf(facts, testKitInUse, NOW).map(({ 
 const link = (facts: ClientFacts, id: string) =>
   chainOf(facts, testKitInUse, NOW).find((candidate) => candidate.id === id);
 
+const operatedOn = (days: number) => ({
+  ...screened(days, ['recent-surgery']),
+  procedures: [{ limb: 'left-thigh' as const, atMs: ago(20), what: 'repair' }],
+});
+
 describe('the chain', () => {
   it('is missing throughout for a stranger', () => {
     expect(states(nothing)).toEqual(Array(6).fill('missing'));
@@ -77,10 +83,10 @@ describe('the chain', () => {
   });
 
   it.each([
-    ['a screening of 13 weeks', { screenings: [screened(91)] }, 'screen', 'due'],
+    ['a screening of 13 weeks', { ...screenedAs(screened(91)) }, 'screen', 'due'],
     [
       'a stop item found later',
-      { screenings: [...ready.screenings, screened(1, ['thrombosis'])] },
+      { ...screenedAs(...ready.screenings, screened(1, ['thrombosis'])) },
       'screen',
       'held',
     ],
@@ -91,17 +97,17 @@ describe('the chain', () => {
       'measure',
       'due',
     ],
-    ['an item without its clearance', { screenings: [screened(1, ['diabetes'])] }, 'screen', 'held'],
+    ['an item without its clearance', { ...screenedAs(screened(1, ['diabetes'])) }, 'screen', 'held'],
     [
       'a clearance that has run out',
-      { screenings: [screened(1, ['diabetes'])], clearances: [{ ...clearance, untilMs: ago(1) }] },
+      { ...screenedAs(screened(1, ['diabetes'])), clearances: [{ ...clearance, untilMs: ago(1) }] },
       'screen',
       'held',
     ],
     [
       'an operation, after which a pressure holds for one session',
       {
-        screenings: [screened(1, ['recent-surgery'])],
+        ...screenedAs(operatedOn(1)),
         clearances: [{ ...clearance, subjects: ['recent-surgery'] }],
       },
       'measure',
@@ -168,7 +174,7 @@ describe('the chain', () => {
   );
 
   it('holds with an item that a clearance answers, and says that it limits', () => {
-    const facts = { ...ready, screenings: [screened(1, ['diabetes'])], clearances: [clearance] };
+    const facts = { ...ready, ...screenedAs(screened(1, ['diabetes'])), clearances: [clearance] };
     expect(link(facts, 'screen')).toMatchObject({ state: 'good', figure: 'start with limits' });
   });
 
@@ -178,7 +184,7 @@ describe('the chain', () => {
       prescriptions: [],
       coursePlans: [],
       strengthTests: [],
-      screenings: [screened(1, ['recent-surgery'])],
+      ...screenedAs(operatedOn(1)),
     };
     const answers = {
       pain: 1,
@@ -198,7 +204,7 @@ describe('the chain', () => {
     expect(link({ ...operated, strengthTests: ready.strengthTests }, 'load')?.figure).toBe(
       link(ready, 'load')?.figure,
     );
-    expect(link({ ...operated, screenings: [screened(1)] }, 'load')?.state).toBe('missing');
+    expect(link({ ...operated, ...screenedAs(screened(1)) }, 'load')?.state).toBe('missing');
   });
 
   it('takes a check of today, not of yesterday', () => {

@@ -19,9 +19,11 @@ import { sessionToAskAbout } from './day-after';
 import { type ClientFacts, exerciseLabel, type KitInUse, type PrescriptionFact } from './facts';
 import type { Hold, HoldEnd } from './holds';
 import {
+  answeredInForce,
   fitInForce,
   holdsInForce,
   isOperated,
+  isPlaceOfSurgeryUnknown,
   nextPlan,
   pressureInForce,
   shelfLifeInForce,
@@ -103,12 +105,25 @@ function screenLink(facts: ClientFacts, nowMs: number, prescribed: Prescribed): 
   const hold = holdsInForce(facts, nowMs).find(
     ({ limb }) => limb === null || limbsOf(prescribed).includes(limb),
   );
-  const { decision, reasons } = judgeScreening(screening, facts.clearances, facts.stricter, nowMs);
+  const { decision, reasons } = judgeScreening(
+    answeredInForce(facts, nowMs),
+    facts.clearances,
+    facts.stricter,
+    nowMs,
+  );
   const figure = DECISION_WORDS[decision].toLowerCase();
   if (hold) return holdLink(hold, decision === 'do-not-start' ? figure : 'on hold');
   if (decision === 'do-not-start' || decision === 'needs-clearance') {
     const open = reasons.filter(({ clearedBy }) => !clearedBy).map(({ words }) => words);
     return { ...common, state: 'held', figure, reason: `${DECISION_WORDS[decision]}: ${open.join('; ')}.` };
+  }
+  if (isPlaceOfSurgeryUnknown(facts, nowMs)) {
+    return {
+      ...common,
+      state: 'due',
+      figure: 'operated where?',
+      reason: 'An operation is on record without its limb: screen again, and say which, or none of them.',
+    };
   }
   if (screeningIsDue(screening, nowMs)) {
     return {
@@ -135,7 +150,7 @@ const limbsOf = (prescribed: Prescribed): Limb[] =>
 const ENDS_WORDS: Record<HoldEnd['by'], string> = {
   time: 'not today',
   review: 'not before tomorrow, and not before its review is answered',
-  screening: 'until the questionnaire is asked again',
+  screening: 'until a clinician screens again, or lifts it with a reason',
   clinician: 'until a clinician lifts it, with a reason, or screens again',
 };
 

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import type { DayCheck } from '../screening/day-check';
 import { checkToday } from './check-today';
 import { daysAgo, NOW_MS, testConsent, testFacts, testScreening } from './record.fixture';
 
@@ -24,9 +25,20 @@ describe('before a session opens', () => {
     const minor = { screenings: [testScreening({ yes: ['under-18'] })] };
     expect(found(minor)).toEqual(['SCR-6 guard consent']);
     expect(found({ ...minor, consents: [testConsent({ guardian: 'Wilma Fairsand' })] })).toEqual([]);
-    // The screening that counts is the newest.
+    // A later "no" does not end it.
     const grown = [testScreening({ yes: ['under-18'], atMs: daysAgo(30) }), testScreening()];
-    expect(found({ screenings: grown })).toEqual([]);
+    expect(found({ screenings: grown })).toEqual(['SCR-6 guard consent']);
+  });
+
+  it('a blood pressure of today is needed where its cause is on record now, whatever was asked earlier (SCR-3)', () => {
+    const check = (bloodPressure: DayCheck['bloodPressure']) => ({
+      dayChecks: [{ atMs: daysAgo(0.1), notWell: [], painNow: 0, bloodPressure }],
+    });
+    const treated = { screenings: [testScreening({ atMs: daysAgo(0.05), yes: ['hypertension-treated'] })] };
+    expect(found({ ...treated, ...check(null) })).toEqual(['SCR-3 hard bloodPressure']);
+    expect(found({ ...treated, ...check({ systolicMmHg: 130, diastolicMmHg: 80 }) })).toEqual([]);
+    // Without a check of today that is asked first.
+    expect(found(treated)).toEqual([]);
   });
 
   it('pain from 6 today is a guard, and pain of another day is not asked (SCR-3)', () => {

@@ -3,31 +3,39 @@ import { newest } from '../quantity/newest';
 import { RULES } from '../rules/catalogue';
 import { checkConsent } from '../screening/consent';
 import type { ClientFacts } from './facts';
-import { dayCheckInForce } from './in-force';
+import { dayCheckInForce, isMinor, needsBloodPressure } from './in-force';
 
 const { guardFromPain } = RULES['SCR-3'].figures;
 
-/** Whether somebody answers for them, by their last screening (rules SCR-1, SCR-6). */
-export const isMinor = ({ screenings }: Pick<ClientFacts, 'screenings'>): boolean =>
-  newest(screenings)?.yes.includes('under-18') ?? false;
-
-/** What is found of a person before a session of theirs opens, whatever its plan: their consent (SCR-6) and their pain today (SCR-3). */
+/**
+ * What is found of a person before a session of theirs opens, whatever its plan: their consent (SCR-6), and their pain and blood
+ * pressure today (SCR-3).
+ */
 export function checkToday(
-  facts: Pick<ClientFacts, 'consents' | 'dayChecks' | 'screenings'>,
+  facts: Pick<ClientFacts, 'consents' | 'dayChecks' | 'conditions' | 'clearances'>,
   nowMs: number,
 ): Finding[] {
-  const painNow = dayCheckInForce(facts, nowMs)?.painNow ?? 0;
-  const pain: Finding[] =
-    painNow < guardFromPain
-      ? []
-      : [
-          {
-            rule: 'SCR-3',
-            level: 'guard',
-            subject: 'painNow',
-            message: `Pain before the session is ${painNow} of 10.`,
-            remedy: 'Not today, or lighter; a clinician decides.',
-          },
-        ];
-  return [...checkConsent(newest(facts.consents), isMinor(facts), nowMs), ...pain];
+  const today = dayCheckInForce(facts, nowMs);
+  const found = [...checkConsent(newest(facts.consents), isMinor(facts, nowMs), nowMs)];
+  if (today && today.painNow >= guardFromPain) {
+    found.push({
+      rule: 'SCR-3',
+      level: 'guard',
+      subject: 'painNow',
+      message: `Pain before the session is ${today.painNow} of 10.`,
+      remedy: 'Not today, or lighter; a clinician decides.',
+    });
+  }
+  // What is on record now counts, though it was not when the day's check was made.
+  if (today && !today.bloodPressure && needsBloodPressure(facts, nowMs)) {
+    found.push({
+      rule: 'SCR-3',
+      level: 'hard',
+      subject: 'bloodPressure',
+      message:
+        'No blood pressure of today is on record, and high blood pressure is, or a clearance asks for it.',
+      remedy: 'Measure it, and check again.',
+    });
+  }
+  return found;
 }

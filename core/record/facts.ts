@@ -17,6 +17,7 @@ import { type DisplayUnits, MS_PER_DAY } from '../quantity/units';
 import type { SessionSummary } from '../review/summary';
 import type { RuleId } from '../rules/catalogue';
 import type { Clearance } from '../screening/clearance';
+import type { Condition } from '../screening/condition';
 import type { Consent } from '../screening/consent';
 import type { DayCheck } from '../screening/day-check';
 import type { Stricter } from '../screening/items';
@@ -95,10 +96,13 @@ export type ClientFacts = {
   /** Comparisons with the cuff against without, the newest first. */
   comparisons: ComparisonFact[];
   screenings: Screening[];
+  /** What they have or had done, but for what was ended by a clinician (rule SCR-1). */
+  conditions: Condition[];
   clearances: Clearance[];
   /** The newest alone (rule SCR-6). */
   consents: Consent[];
   holds: Hold[];
+  /** Those of today, and the newest. */
   dayChecks: DayCheck[];
   fits: FitFact[];
   tightness: TightnessFact[];

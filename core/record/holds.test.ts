@@ -18,6 +18,7 @@ const facts = (holds: readonly NewHold[], more: Partial<Parameters<typeof holdsI
   holds: kept(holds),
   clearances: [],
   screenings: [],
+  dayChecks: [],
   stricter: [],
   sessions: [],
   ...more,
@@ -74,10 +75,50 @@ describe('holds (SCR-5)', () => {
     const fever = holdsOfDayCheck(
       'd',
       { notWell: ['fever', 'sleep'], painNow: 1, bloodPressure: null },
+      [],
       daysAgo(0.1),
     );
     expect(words(facts(fever), NOW_MS)).toEqual(['Fever']);
     expect(words(facts(fever), NOW_MS + 12 * 3_600_000)).toEqual([]);
+  });
+
+  it('of something new in health ends by a screening of a clinician alone', () => {
+    const fresh = holdsOfDayCheck(
+      'd',
+      { notWell: ['same'], painNow: 1, bloodPressure: null },
+      [],
+      daysAgo(1),
+    );
+    const heldBy = (by: 'coach' | 'assistant' | 'clinician', days = 0.5) =>
+      words(facts(fresh, { screenings: [testScreening({ atMs: daysAgo(days), by })] }), NOW_MS).length;
+    expect(heldBy('coach') + heldBy('assistant')).toBe(2);
+    expect(heldBy('clinician')).toBe(0);
+    expect(heldBy('clinician', 2)).toBe(1);
+  });
+
+  it('of a blood pressure on arrival end by the one reading that is taken five minutes later (SCR-3)', () => {
+    const MINUTE = 60_000;
+    const taken = (minute: number, systolicMmHg: number) => ({
+      atMs: NOW_MS + minute * MINUTE,
+      notWell: [],
+      painNow: 0,
+      bloodPressure: { systolicMmHg, diastolicMmHg: 90 },
+    });
+    const heldAfter = (...checks: ReturnType<typeof taken>[]) => {
+      const holds: Hold[] = [];
+      for (const [place, { atMs, ...answers }] of checks.entries()) {
+        const standing = holdsInForce({ ...facts([]), holds, dayChecks: checks.slice(0, place + 1) }, atMs);
+        holds.push(...kept(holdsOfDayCheck(`${place}`, answers, standing, atMs)));
+      }
+      return holdsInForce({ ...facts([]), holds, dayChecks: checks }, NOW_MS + 60 * MINUTE).length > 0;
+    };
+    expect(heldAfter(taken(0, 160))).toBe(true);
+    expect(heldAfter(taken(0, 160), taken(5, 159))).toBe(false);
+    expect(heldAfter(taken(0, 160), taken(4, 130))).toBe(true);
+    // A reading too soon is none, high or not.
+    expect(heldAfter(taken(0, 160), taken(2, 170), taken(6, 150))).toBe(false);
+    expect(heldAfter(taken(0, 160), taken(5, 160), taken(12, 120))).toBe(true);
+    expect(heldAfter(taken(0, 160), taken(5, 150), taken(12, 165))).toBe(true);
   });
 
   it('of a red sign hold the person until they are lifted, and not before the next day', () => {

@@ -1,19 +1,30 @@
 import { hardFindings } from '../findings/finding';
 import type { Limb } from '../quantity/limb';
 import { LIMB_LABELS } from '../quantity/limb';
-import { MS_PER_DAY } from '../quantity/units';
+import { MS_PER_DAY, MS_PER_MINUTE } from '../quantity/units';
 import type { RuleId } from '../rules/catalogue';
+import { RULES } from '../rules/catalogue';
+import { holdsToday } from '../screening/blood-pressure';
 import type { Clearance, FoundSubject } from '../screening/clearance';
-import { DAY_CHECK_HOLDS_MS, type DayCheckAnswers, judgeDayCheck } from '../screening/day-check';
+import {
+  DAY_CHECK_HOLDS_MS,
+  type DayCheck,
+  type DayCheckAnswers,
+  judgeDayCheck,
+} from '../screening/day-check';
 import { judgeScreening } from '../screening/decide';
 import type { Stricter } from '../screening/items';
 import type { Screening } from '../screening/screening';
 import type { FollowUp } from '../session/events';
 import { SIGNS, type SignId } from '../session/signs';
 
-/** When a hold ends by itself: at a time, when the session's review is answered after it, once screened again, or never. */
+/**
+ * When a hold ends by itself: at a time, when the session's review is answered after it, once a clinician screens again, or
+ * never.
+ */
 export type HoldEnd =
-  | { by: 'time'; atMs: number }
+  /** A blood pressure of the day is taken once more, not before `retakeFromMs`: that reading counts (rule SCR-3). */
+  | { by: 'time'; atMs: number; retakeFromMs?: number | undefined }
   | { by: 'review'; sessionId: string; notBeforeMs: number }
   | { by: 'screening' }
   | { by: 'clinician'; notBeforeMs: number };
@@ -61,19 +72,42 @@ export function holdsOfScreening(
 }
 
 /**
- * Holds of a check on the day: for that day, whatever a later check says; and something new in health until the person is
- * screened again (rules SCR-1, SCR-3, SCR-5).
+ * Holds of a check on the day: for that day, whatever a later check says; and something new in health until a clinician screens
+ * again (rules SCR-1, SCR-3, SCR-5).
+ * @param standing the holds in force: a blood pressure that holds already is not asked for a third reading
  */
-export const holdsOfDayCheck = (checkId: string, answers: DayCheckAnswers, atMs: number): NewHold[] =>
-  hardFindings(judgeDayCheck(answers)).map(({ subject, message }) => ({
-    cause: `day-check ${checkId} ${subject}`,
-    words: message.replace(/\.$/, ''),
-    rule: 'SCR-3',
-    atMs,
-    limb: null,
-    subject: null,
-    ends: subject === 'same' ? { by: 'screening' } : { by: 'time', atMs: atMs + DAY_CHECK_HOLDS_MS },
-  }));
+export function holdsOfDayCheck(
+  checkId: string,
+  answers: DayCheckAnswers,
+  standing: readonly Pick<Hold, 'ends'>[],
+  atMs: number,
+): NewHold[] {
+  const endOfDay = { by: 'time', atMs: atMs + DAY_CHECK_HOLDS_MS } as const;
+  const retakes = standing.flatMap(({ ends }) => (ends.by === 'time' ? (ends.retakeFromMs ?? []) : []));
+  const found = hardFindings(judgeDayCheck(answers));
+  // A reading before the five minutes are over is no second one.
+  const isTooSoon = retakes.some((fromMs) => atMs < fromMs);
+  return found
+    .filter(({ subject }) => subject !== 'bloodPressure' || !isTooSoon)
+    .map(({ subject, message }) => ({
+      cause: `day-check ${checkId} ${subject}`,
+      words: message.replace(/\.$/, ''),
+      rule: 'SCR-3',
+      atMs,
+      limb: null,
+      subject: null,
+      ends: endsOf(subject),
+    }));
+
+  function endsOf(subject: string): HoldEnd {
+    if (subject === 'same') return { by: 'screening' };
+    return subject === 'bloodPressure' && retakes.length === 0
+      ? { ...endOfDay, retakeFromMs: atMs + RETAKE_AFTER_MS }
+      : endOfDay;
+  }
+}
+
+const RETAKE_AFTER_MS = RULES['SCR-3'].figures.retakeAfterMin * MS_PER_MINUTE;
 
 /**
  * Holds of a sign noted in a session: a red one holds the person, not before the next day; another stop sign holds the
@@ -143,6 +177,7 @@ type HoldFacts = {
   clearances: readonly Clearance[];
   screenings: readonly Screening[];
   stricter: Stricter;
+  dayChecks: readonly DayCheck[];
   sessions: readonly { id: string; reviewed: boolean }[];
 };
 
@@ -153,19 +188,34 @@ export const holdsInForce = (facts: HoldFacts, nowMs: number): Hold[] =>
     .filter((hold) => !hasEnded(hold, facts, nowMs) && !isCleared(hold, facts, nowMs))
     .sort((a, b) => b.atMs - a.atMs);
 
-function hasEnded({ ends, atMs }: Hold, { sessions, screenings }: HoldFacts, nowMs: number): boolean {
+function hasEnded(
+  { ends, atMs }: Hold,
+  { sessions, screenings, dayChecks }: HoldFacts,
+  nowMs: number,
+): boolean {
   switch (ends.by) {
     case 'time':
-      return nowMs >= ends.atMs;
+      return nowMs >= ends.atMs || isRetakenWell(dayChecks, ends.retakeFromMs, nowMs);
     case 'review':
       return (
         nowMs >= ends.notBeforeMs && sessions.some(({ id, reviewed }) => id === ends.sessionId && reviewed)
       );
     case 'screening':
-      return screenings.some((screening) => screening.atMs > atMs);
+      return screenings.some(
+        (screening) => screening.by === 'clinician' && screening.atMs > atMs && screening.atMs <= nowMs,
+      );
     case 'clinician':
       return false;
   }
+}
+
+/** Whether the second reading of a blood pressure that held was below what holds; a third one changes nothing (rule SCR-3). */
+function isRetakenWell(dayChecks: readonly DayCheck[], fromMs: number | undefined, nowMs: number): boolean {
+  if (fromMs === undefined) return false;
+  const [second] = dayChecks
+    .filter(({ atMs, bloodPressure }) => bloodPressure !== null && atMs >= fromMs && atMs <= nowMs)
+    .sort((a, b) => a.atMs - b.atMs);
+  return second?.bloodPressure ? !holdsToday(second.bloodPressure) : false;
 }
 
 /** A stop of a screening is answered while a clearance that may answer it is in force (rule SCR-2). */

@@ -7,7 +7,7 @@ import { newest } from '../quantity/newest';
 import { MS_PER_DAY } from '../quantity/units';
 import { RULES } from '../rules/catalogue';
 import type { ClientFacts } from './facts';
-import { dayCheckInForce, proceduresInForce } from './in-force';
+import { dayCheckInForce, proceduresOnRecord } from './in-force';
 
 /** The rung a limb stands on, as it was last checked; undefined where it never was (rule START-2). */
 export const rungInForce = (
@@ -15,13 +15,13 @@ export const rungInForce = (
   limb: Limb,
 ): RungCheck | undefined => newest(rungChecks.filter((check) => check.limb === limb));
 
-/** Days since the last procedure on a limb; null where there is none that counts (rules SCR-1, SCR-3). */
+/** Days since the last procedure on a limb; null where there is none (rules SCR-1, SCR-3). */
 export function daysSinceProcedure(
-  facts: Pick<ClientFacts, 'screenings'>,
+  facts: Pick<ClientFacts, 'conditions'>,
   limb: Limb,
   nowMs: number,
 ): number | null {
-  const last = newest(proceduresInForce(facts, nowMs).filter((procedure) => procedure.limb === limb));
+  const last = newest(proceduresOnRecord(facts, nowMs).filter((procedure) => procedure.limb === limb));
   return last ? Math.floor((nowMs - last.atMs) / MS_PER_DAY) : null;
 }
 
@@ -75,7 +75,7 @@ export function adviseRung(facts: ClientFacts, limb: Limb, nowMs: number): RungA
  * needs nothing (rule PRO-5).
  */
 export function checkRungEntry(
-  facts: Pick<ClientFacts, 'rungChecks' | 'screenings'>,
+  facts: Pick<ClientFacts, 'rungChecks' | 'conditions'>,
   { limb, rung, answers }: { limb: Limb; rung: LadderRung; answers: Omit<LadderAnswers, 'daysSinceSurgery'> },
   nowMs: number,
 ): Finding[] {

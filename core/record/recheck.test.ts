@@ -9,10 +9,13 @@ import {
   testStrength,
 } from '../plan/plan.fixture';
 import { ALL, session } from '../review/review.fixture';
+import type { DayCheck } from '../screening/day-check';
 import type { ClientFacts } from './facts';
 import {
+  answeredInForce,
   cuffInForce,
   dayCheckInForce,
+  isPlaceOfSurgeryUnknown,
   needsBloodPressure,
   proceduresInForce,
   restingPressureInForce,
@@ -22,6 +25,7 @@ import { confirms, recheck } from './recheck';
 import {
   daysAgo,
   NOW_MS,
+  screenedAs,
   strangerFacts,
   testFacts,
   testKitInUse,
@@ -166,31 +170,75 @@ describe('what is in force (START-2)', () => {
     testScreening({ atMs: daysAgo(3), yes: ['recent-surgery'], ...changes });
   const repair = (days: number) => ({ limb: 'left-thigh' as const, atMs: daysAgo(days), what: 'repair' });
 
-  it('counts an operation for 84 days on its own limb, and on every limb where none was named', () => {
+  it('counts an operation for 84 days on its own limb; one without its limb is asked, not assumed', () => {
     const limbs = (...screenings: ReturnType<typeof testScreening>[]) =>
-      proceduresInForce({ screenings }, NOW_MS).map(({ limb }) => limb);
+      proceduresInForce(screenedAs(...screenings), NOW_MS).map(({ limb }) => limb);
     expect(limbs(surgery({ procedures: [repair(84), { ...repair(85), limb: 'right-arm' }] }))).toEqual([
       'left-thigh',
     ]);
-    expect(limbs(surgery())).toHaveLength(4);
+    expect(limbs(surgery())).toEqual([]);
+    expect(isPlaceOfSurgeryUnknown(screenedAs(surgery()), NOW_MS)).toBe(true);
+    expect(isPlaceOfSurgeryUnknown(screenedAs(surgery({ procedures: [repair(3)] })), NOW_MS)).toBe(false);
+    const back = { ...repair(3), limb: 'no-limb' as const };
+    expect(limbs(surgery({ procedures: [back] }))).toEqual([]);
+    expect(answeredInForce(screenedAs(surgery({ procedures: [back] })), NOW_MS).yes).toEqual([
+      'recent-surgery',
+    ]);
     expect(limbs(testScreening({ procedures: [repair(3)] }))).toEqual([]);
-    // A newer screening answers for the older one.
-    expect(limbs(surgery(), testScreening({ atMs: daysAgo(1) }))).toEqual([]);
     expect(limbs()).toEqual([]);
+  });
+
+  it('keeps what a person has whatever a later screening says, until its term or a clinician ends it', () => {
+    const first = surgery({
+      yes: ['recent-surgery', 'anticoagulants', 'nerve-injury', 'long-travel', 'under-18'],
+      procedures: [repair(40)],
+      places: [{ item: 'nerve-injury', limbs: ['left-thigh'] }],
+      adultFromMs: daysAgo(-10),
+      atMs: daysAgo(30),
+    });
+    const later = testScreening({
+      atMs: daysAgo(2),
+      yes: ['nerve-injury'],
+      places: [{ item: 'nerve-injury', limbs: ['right-thigh'] }],
+    });
+    const facts = screenedAs(first, later);
+    const onDay = (days: number) => answeredInForce(facts, daysAgo(days));
+    expect(onDay(25).yes).toContain('long-travel');
+    expect(onDay(0)).toEqual({
+      yes: ['anticoagulants', 'nerve-injury', 'recent-surgery', 'under-18'],
+      places: [{ item: 'nerve-injury', limbs: ['left-thigh', 'right-thigh'] }],
+      bloodPressures: [],
+    });
+    expect(onDay(-10).yes).toContain('under-18');
+    expect(onDay(-11).yes).not.toContain('under-18');
+    expect(onDay(-44).yes).toContain('recent-surgery');
+    expect(onDay(-45).yes).toEqual(['anticoagulants', 'nerve-injury']);
+    const ended = facts.conditions.map((condition) =>
+      condition.detail.kind === 'item' && condition.detail.item === 'anticoagulants'
+        ? { ...condition, ended: { atMs: daysAgo(1), by: 'clara', reason: 'Stopped in May' } }
+        : condition,
+    );
+    expect(answeredInForce({ conditions: ended }, NOW_MS).yes).not.toContain('anticoagulants');
+  });
+
+  it('keeps a resting pressure that is not usual, though a later one is', () => {
+    const high = { systolicMmHg: 150, diastolicMmHg: 92 };
+    const facts = screenedAs(
+      testScreening({ atMs: daysAgo(9), bloodPressures: [high, high] }),
+      testScreening({ atMs: daysAgo(2) }),
+    );
+    expect(answeredInForce(facts, NOW_MS).bloodPressures).toEqual([high]);
+    expect(needsBloodPressure({ ...facts, clearances: [] }, NOW_MS)).toBe(true);
   });
 
   it('keeps a pressure for one session on the operated limb, else as set for it, else as for the person', () => {
     const facts = {
-      screenings: [surgery({ procedures: [repair(3)] })],
+      ...screenedAs(surgery({ procedures: [repair(3)] })),
       shelfLife: '8-weeks',
       limbShelfLives: [{ limb: 'right-thigh', shelfLife: '7-days' }],
     } as const;
     const kept = (limb: 'left-thigh' | 'right-thigh' | 'left-arm') =>
-      shelfLifeInForce(
-        { ...facts, screenings: [...facts.screenings], limbShelfLives: [...facts.limbShelfLives] },
-        limb,
-        NOW_MS,
-      );
+      shelfLifeInForce({ ...facts, limbShelfLives: [...facts.limbShelfLives] }, limb, NOW_MS);
     expect([kept('left-thigh'), kept('right-thigh'), kept('left-arm')]).toEqual([
       'every-session',
       '7-days',
@@ -208,6 +256,7 @@ describe('what is in force (START-2)', () => {
     expect(dayCheckInForce({ dayChecks: [check(11.9)] }, NOW_MS)).toBeDefined();
     expect(dayCheckInForce({ dayChecks: [check(12)] }, NOW_MS)).toBeUndefined();
     expect(dayCheckInForce({ dayChecks: [] }, NOW_MS)).toBeUndefined();
+    expect(dayCheckInForce({ dayChecks: [check(-1)] }, NOW_MS)).toBeUndefined();
     const [cuff] = testFacts().fits;
     if (!cuff) throw new Error('The test person wears a cuff.');
     const strap = {
@@ -224,9 +273,39 @@ describe('what is in force (START-2)', () => {
     expect(cuffInForce({ fits: [cuff] }, 'right-thigh')).toBeUndefined();
   });
 
+  it('takes of several checks on one day the worst answers, from the last by a clinician on (SCR-3)', () => {
+    const check = (hours: number, painNow: number, changes: Partial<DayCheck> = {}): DayCheck => ({
+      atMs: NOW_MS - hours * 3_600_000,
+      notWell: [],
+      painNow,
+      bloodPressure: null,
+      ...changes,
+    });
+    const high = { systolicMmHg: 150, diastolicMmHg: 90 };
+    const usual = { systolicMmHg: 120, diastolicMmHg: 80 };
+    const asked = [
+      check(3, 8, { notWell: ['sleep'], bloodPressure: high }),
+      check(13, 9),
+      check(1, 0, { bloodPressure: usual, by: 'assistant' }),
+    ];
+    expect(dayCheckInForce({ dayChecks: asked }, NOW_MS)).toEqual({
+      atMs: NOW_MS - 3_600_000,
+      notWell: ['sleep'],
+      painNow: 8,
+      bloodPressure: usual,
+    });
+    const decided = [...asked, check(0.5, 2, { by: 'clinician' })];
+    expect(dayCheckInForce({ dayChecks: decided }, NOW_MS)).toMatchObject({
+      notWell: [],
+      painNow: 2,
+      bloodPressure: usual,
+    });
+    expect(dayCheckInForce({ dayChecks: [...decided, check(0.1, 5)] }, NOW_MS)?.painNow).toBe(5);
+  });
+
   it('asks for a blood pressure of hypertension, treated or not, and where a clearance says so', () => {
     const needed = (screening: object, clearances: ClientFacts['clearances'] = []) =>
-      needsBloodPressure({ screenings: [testScreening(screening)], clearances }, NOW_MS);
+      needsBloodPressure({ ...screenedAs(testScreening(screening)), clearances }, NOW_MS);
     const high = { systolicMmHg: 142, diastolicMmHg: 80 };
     const clearance = {
       subjects: ['blood-pressure' as const],
@@ -247,7 +326,7 @@ describe('what is in force (START-2)', () => {
     expect(needed({}, [{ ...clearance, subjects: ['hypertension-treated'] }])).toBe(true);
     expect(needed({}, [{ ...clearance, subjects: ['diabetes'] }])).toBe(false);
     expect(needed({}, [{ ...clearance, untilMs: daysAgo(1) }])).toBe(false);
-    expect(needsBloodPressure({ screenings: [], clearances: [clearance] }, NOW_MS)).toBe(false);
+    expect(needsBloodPressure({ conditions: [], clearances: [clearance] }, NOW_MS)).toBe(true);
   });
 
   it('takes the newest resting pressure of the last 84 days, the mean of its readings', () => {

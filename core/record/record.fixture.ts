@@ -2,6 +2,7 @@ import type { CoursePlan } from '../course/course-plan';
 import { isoOf } from '../course/days';
 import { testCuff, testKit, testOcclusion, testPlan, testStrength } from '../plan/plan.fixture';
 import type { SessionSummary } from '../review/summary';
+import { conditionsOfScreening } from '../screening/condition';
 import { CONSENT_VERSION, type Consent } from '../screening/consent';
 import { SCREEN_VERSION, type Screening } from '../screening/screening';
 import type { BlockFact, ClientFacts, KitInUse, PrescriptionFact, SessionFact } from './facts';
@@ -27,6 +28,18 @@ export const testScreening = (changes: Partial<Screening> = {}): Screening => ({
   ...changes,
 });
 
+/** Screenings with the conditions that they begin. */
+export const screenedAs = (...screenings: Screening[]): Pick<ClientFacts, 'screenings' | 'conditions'> => ({
+  screenings,
+  conditions: screenings.flatMap((screening, place) =>
+    conditionsOfScreening(`s${place}`, screening, screening.atMs).map((begun) => ({
+      ...begun,
+      id: begun.cause,
+      ended: null,
+    })),
+  ),
+});
+
 export const testConsent = (changes: Partial<Consent> = {}): Consent => ({
   atMs: daysAgo(12),
   version: CONSENT_VERSION,
@@ -49,6 +62,7 @@ export const strangerFacts: ClientFacts = {
   comparisons: [],
   followed: [],
   screenings: [],
+  conditions: [],
   clearances: [],
   consents: [],
   holds: [],
@@ -141,7 +155,7 @@ export const testBlock = (
 const dayAhead = (days: number): string => isoOf(Math.floor(NOW_MS / DAY_MS) + days);
 
 export const testFacts = (changes: Partial<ClientFacts> = {}): ClientFacts => {
-  const facts = { ...TRAINED, ...changes };
+  const facts = { ...TRAINED, ...(changes.screenings && screenedAs(...changes.screenings)), ...changes };
   const finished = facts.sessions.filter(({ finishedAtMs }) => finishedAtMs !== null);
   return { ...facts, sessionsFinished: finished.length };
 };

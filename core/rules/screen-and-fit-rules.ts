@@ -9,13 +9,15 @@ export const screenRules = {
     figures: {
       shelfLifeDays: 84,
       procedureCountsDays: 84,
+      faintingCountsDays: 365,
+      travelCountsDays: 7,
       stopAt: { systolicMmHg: 180, diastolicMmHg: 110 },
       clearAt: { systolicMmHg: 140, diastolicMmHg: 90 },
       lowSystolicMmHg: 90,
       adultFromYears: 18,
     },
     words: ({ shelfLifeDays, procedureCountsDays, stopAt, clearAt, lowSystolicMmHg, adultFromYears }) =>
-      `A questionnaire and a resting blood pressure before the first session, after a change in health, and every ${shelfLifeDays / 7} weeks. Each item means stop, clear or note. A resting pressure of ${stopAt.systolicMmHg} or ${stopAt.diastolicMmHg} stops, ${clearAt.systolicMmHg} or ${clearAt.diastolicMmHg} needs a clearance, and so does an upper one below ${lowSystolicMmHg}. What is only noted alone weighs more beside another item. Under ${adultFromYears} a guardian agrees. An operation counts for ${procedureCountsDays} days, on its limb. A practice may be stricter; a stop item is never removed.`,
+      `A questionnaire and a resting blood pressure before the first session, after a change in health, and every ${shelfLifeDays / 7} weeks. Each item means stop, clear or note. A resting pressure of ${stopAt.systolicMmHg} or ${stopAt.diastolicMmHg} stops, ${clearAt.systolicMmHg} or ${clearAt.diastolicMmHg} needs a clearance, and so does an upper one below ${lowSystolicMmHg}. What is only noted alone weighs more beside another item. Under ${adultFromYears} a guardian agrees. An operation counts for ${procedureCountsDays} days, on its limb. What a person has stays on record until it ends by its term, or a clinician ends it with a reason; a later no does not. A practice may be stricter; a stop item is never removed.`,
   }),
   'SCR-2': rule({
     title: 'Clearance',
@@ -36,9 +38,10 @@ export const screenRules = {
       painToAskAbout: 5,
       guardFromPain: 6,
       lighterPoints: 10,
+      retakeAfterMin: 5,
     },
-    words: ({ holdAt, painToAskAbout, guardFromPain, lighterPoints }) =>
-      `Swelling going down, skin intact, no fever, slept and hydrated, blood pressure if indicated, pain now of ten; from ${painToAskAbout} it is asked about, from ${guardFromPain} a session opens only by a guard. Short of sleep or water, a lighter version for today is offered: ${lighterPoints} points less, or a set fewer. A reading of ${holdAt.systolicMmHg} or ${holdAt.diastolicMmHg} and above holds the session for the day.`,
+    words: ({ holdAt, painToAskAbout, guardFromPain, lighterPoints, retakeAfterMin }) =>
+      `Swelling going down, skin intact, no fever, slept and hydrated, blood pressure if indicated, pain now of ten; of several checks on one day the worst answer counts until a clinician checks again; from ${painToAskAbout} it is asked about, from ${guardFromPain} a session opens only by a guard. Short of sleep or water, a lighter version for today is offered: ${lighterPoints} points less, or a set fewer. A reading of ${holdAt.systolicMmHg} or ${holdAt.diastolicMmHg} and above holds the session for the day; it is taken once more after ${retakeAfterMin} minutes, and that one counts.`,
   }),
   'SCR-4': rule({
     title: 'Roles',

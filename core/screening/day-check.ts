@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import type { Role } from '../access/deeds';
 import type { Finding } from '../findings/finding';
 import { RULES } from '../rules/catalogue';
 import { bloodPressureSchema, bloodPressureWords, holdsToday } from './blood-pressure';
@@ -18,7 +19,7 @@ export const DAY_SIGNS: Record<
     ask: 'Nothing new in health since last time',
     no: 'Something in health is new since last time',
     holds: true,
-    remedy: 'Screen again before it goes on.',
+    remedy: 'A clinician screens again, or lifts the hold with a reason.',
   },
   swelling: {
     ask: 'Swelling going down, or none',
@@ -55,12 +56,13 @@ export const dayCheckSchema = z.object({
   bloodPressure: bloodPressureSchema.nullable(),
 });
 export type DayCheckAnswers = z.infer<typeof dayCheckSchema>;
-export type DayCheck = DayCheckAnswers & { atMs: number };
+/** One on record; older ones, and those made at home, do not say by which role. */
+export type DayCheck = DayCheckAnswers & { atMs: number; by?: Role | undefined };
 
 /** A check holds for the day it was made on: twelve hours, so that a night shift is one day. */
 export const DAY_CHECK_HOLDS_MS = 12 * 3_600_000;
 
-const { painToAskAbout: PAIN_TO_ASK_ABOUT, holdAt } = RULES['SCR-3'].figures;
+const { painToAskAbout: PAIN_TO_ASK_ABOUT, holdAt, retakeAfterMin } = RULES['SCR-3'].figures;
 
 /** Findings of a check on the day: `hard` holds the session today (rule SCR-3). */
 export function judgeDayCheck({ notWell, painNow, bloodPressure }: DayCheckAnswers): Finding[] {
@@ -77,7 +79,7 @@ export function judgeDayCheck({ notWell, painNow, bloodPressure }: DayCheckAnswe
       level: 'hard',
       subject: 'bloodPressure',
       message: `Blood pressure ${bloodPressureWords(bloodPressure)} today is at or above ${holdAt.systolicMmHg} or ${holdAt.diastolicMmHg}.`,
-      remedy: 'Not today: rest, measure again, and refer if it stays.',
+      remedy: `Rest ${retakeAfterMin} minutes and measure once more: that reading counts. Refer if it stays.`,
     });
   }
   if (painNow >= PAIN_TO_ASK_ABOUT) {

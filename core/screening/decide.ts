@@ -3,8 +3,8 @@ import type { RuleId } from '../rules/catalogue';
 import { RULES } from '../rules/catalogue';
 import { bloodPressureLevel, bloodPressureWords, meanBloodPressure } from './blood-pressure';
 import { type Clearance, type FoundSubject, hasLimits, isInForce } from './clearance';
+import type { Answered } from './condition';
 import { type ItemId, type ItemLevel, levelOf, SCREEN_ITEMS, type Stricter } from './items';
-import type { Screening } from './screening';
 
 export type Decision = 'clear-to-start' | 'start-with-limits' | 'needs-clearance' | 'do-not-start';
 
@@ -32,13 +32,13 @@ export type Judgement = { decision: Decision; reasons: Reason[] };
  * A stop item is answered only by a physician's clearance with limits; some, and a blood pressure that stops, by none.
  */
 export function judgeScreening(
-  screening: Answered,
+  answered: Answered,
   clearances: readonly Clearance[],
   stricter: Stricter,
   nowMs: number,
 ): Judgement {
   const inForce = clearances.filter((clearance) => isInForce(clearance, nowMs));
-  const found = [...itemReasons(screening, stricter), ...bloodPressureReasons(screening)];
+  const found = [...itemReasons(answered, stricter), ...bloodPressureReasons(answered)];
   const reasons = found.map((reason) => ({ ...reason, clearedBy: clearedBy(reason, inForce) }));
   const open = (level: ItemLevel) => reasons.some((reason) => reason.level === level && !reason.clearedBy);
   const limited = inForce.some(hasLimits);
@@ -70,8 +70,6 @@ function weighsMore(subject: ItemId, answered: Answered): boolean {
   }
 }
 
-type Answered = Pick<Screening, 'yes' | 'bloodPressures' | 'places'>;
-
 /** What an item is called, with the limbs it is in. */
 function labelIn(subject: ItemId, { places = [] }: Answered): string {
   const { label } = SCREEN_ITEMS[subject];
@@ -95,7 +93,7 @@ function itemReasons(answered: Answered, stricter: Stricter): Found[] {
   });
 }
 
-function bloodPressureReasons({ bloodPressures }: Pick<Screening, 'bloodPressures'>): Found[] {
+function bloodPressureReasons({ bloodPressures }: Pick<Answered, 'bloodPressures'>): Found[] {
   if (bloodPressures.length === 0) return [];
   const mean = meanBloodPressure(bloodPressures);
   const level = bloodPressureLevel(mean);

@@ -56,7 +56,11 @@ export type ScreenItem = {
   inLimb?: true;
   /** Asked for another rule's sake: it weighs nothing beside others. */
   apart?: true;
+  /** For so many days it counts; without, until a clinician ends it. */
+  countsDays?: number;
 };
+
+const COUNTS = RULES['SCR-1'].figures;
 
 /** The questionnaire of rule SCR-1, in the order it is asked. Resting blood pressure is judged on its own. */
 export const SCREEN_ITEMS: Record<ItemId, ScreenItem> = {
@@ -106,10 +110,15 @@ export const SCREEN_ITEMS: Record<ItemId, ScreenItem> = {
   'family-clots': { label: 'Parent, brother, sister or child with clots', level: 'clear', clots: true },
   'sickle-cell-trait': { label: 'Sickle cell trait', level: 'clear', clots: true },
   'nerve-injury': { label: 'Nerve injury in the limb', level: 'clear', inLimb: true },
-  'recent-surgery': { label: 'Surgery in the last 12 weeks', level: 'clear', clots: true },
+  'recent-surgery': {
+    label: 'Surgery in the last 12 weeks',
+    level: 'clear',
+    clots: true,
+    countsDays: COUNTS.procedureCountsDays,
+  },
   'easily-bruised': { label: 'Bruises easily, or a bleeding disorder', level: 'clear' },
   'fragile-skin': { label: 'Fragile skin, or steroids taken for long', level: 'clear' },
-  fainting: { label: 'Fainted in the last year', level: 'clear' },
+  fainting: { label: 'Fainted in the last year', level: 'clear', countsDays: COUNTS.faintingCountsDays },
   'statins-muscle': { label: 'Takes statins and has muscle complaints', level: 'clear' },
   immobilised: { label: 'Immobilised for long', level: 'clear', clots: true },
   'under-18': { label: `Under ${RULES['SCR-1'].figures.adultFromYears}`, level: 'clear' },
@@ -124,6 +133,7 @@ export const SCREEN_ITEMS: Record<ItemId, ScreenItem> = {
     level: 'note',
     clots: true,
     clearWith: 'clots',
+    countsDays: COUNTS.travelCountsDays,
   },
   smoker: { label: 'Smokes', level: 'note', clearWith: 'any-item' },
   // Blood pressure is then watched in work (rule RUN-8).

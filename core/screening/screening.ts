@@ -11,9 +11,9 @@ export const SCREEN_VERSION = 4;
 
 export const ITEM_IDS = itemIdSchema.options;
 
-/** An operation on a limb. */
+/** An operation: on a limb, or on none of them (a back). */
 export const procedureSchema = z.object({
-  limb: limbSchema,
+  limb: z.union([limbSchema, z.literal('no-limb')]),
   atMs: z.number('Enter the date of the operation.').int().positive(),
   what: z.string().trim().min(1, 'Say what was done.').max(120, 'At most 120 characters.'),
 });
@@ -42,6 +42,8 @@ export const screeningAnswersSchema = z.object({
   places: z.array(itemPlaceSchema).max(20).default([]),
   /** A short list, in words. */
   medicines: z.array(medicineSchema).max(20, 'At most 20.').default([]),
+  /** Of somebody under 18: their 18th birthday, in ms since 1970, where it is known. */
+  adultFromMs: z.number('Enter the 18th birthday.').int().positive().nullable().default(null),
 });
 
 /** Items in a limb that are there without a word on which limb. */
@@ -59,6 +61,7 @@ export type Screening = {
   /** Screenings of earlier releases did not name limbs or medicines. */
   places?: ItemPlace[] | undefined;
   medicines?: string[] | undefined;
+  adultFromMs?: number | null | undefined;
   /** Who asked; older ones did not keep it. */
   by?: Role | undefined;
 };

@@ -103,6 +103,7 @@ export const ROUTE_ASKS: Readonly<Record<string, Asks>> = {
   'POST /clients/:id/erasure': 'erase-person',
   'POST /clients/:id/shelf-life': 'set-shelf-life',
   'POST /clients/:id/holds/:holdId/lift': 'lift-hold',
+  'POST /clients/:id/conditions/end': 'end-condition',
   'POST /clients/:id/clearances': 'clear',
   'POST /clients/:id/prescriptions': 'sign',
   'POST /clients/:id/prescriptions/:prescriptionId/retarget': 'sign',

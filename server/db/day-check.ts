@@ -1,6 +1,6 @@
 import type { ClientFacts } from '#core/record/facts';
 import { holdsOfDayCheck } from '#core/record/holds';
-import { needsBloodPressure } from '#core/record/in-force';
+import { holdsInForce, needsBloodPressure } from '#core/record/in-force';
 import type { DayCheck } from '#core/screening/day-check';
 import { refusedField } from '../problem';
 import { raiseHolds } from './holds';
@@ -13,7 +13,7 @@ import type { Prepare } from './sqlite';
 export function keepDayCheck(
   prepare: Prepare,
   { id: clientId, facts }: { id: string; facts: ClientFacts },
-  { id, atMs, ...answers }: DayCheck & { id: string },
+  { id, atMs, by, ...answers }: DayCheck & { id: string },
   nowMs: number,
 ): void {
   if (!answers.bloodPressure && needsBloodPressure(facts, nowMs)) {
@@ -25,11 +25,12 @@ export function keepDayCheck(
       'Measure it, and enter it here.',
     );
   }
-  prepare('insert into day_check (id, client_id, at_ms, answers) values (?, ?, ?, ?)').run(
+  prepare('insert into day_check (id, client_id, at_ms, answers, "by") values (?, ?, ?, ?, ?)').run(
     id,
     clientId,
     atMs,
     JSON.stringify(answers),
+    by ?? null,
   );
-  raiseHolds(prepare, clientId, holdsOfDayCheck(id, answers, nowMs));
+  raiseHolds(prepare, clientId, holdsOfDayCheck(id, answers, holdsInForce(facts, nowMs), nowMs));
 }

@@ -25,6 +25,7 @@ import type { SessionSummary } from '#core/review/summary';
 import { RULES, type RuleId } from '#core/rules/catalogue';
 import type { BloodPressure } from '#core/screening/blood-pressure';
 import type { Clearance, FoundSubject } from '#core/screening/clearance';
+import type { ConditionDetail } from '#core/screening/condition';
 import type { ConsentGiven } from '#core/screening/consent';
 import type { DayCheckAnswers } from '#core/screening/day-check';
 import type { ItemId, Stricter } from '#core/screening/items';
@@ -119,6 +120,8 @@ export const ScreeningEntity = defineEntity({
     procedures: p.json().$type<Procedure[]>(),
     places: p.json().$type<ItemPlace[]>(),
     medicines: p.json().$type<string[]>(),
+    /** Null but for somebody under 18 whose birthday was said. */
+    adultFromMs: p.bigint('number').nullable(),
     /** Null in screenings of the first releases, which did not keep it. */
     by: p.string().$type<Role>().nullable(),
     superseded: superseded(),
@@ -154,6 +157,8 @@ export const DayCheckEntity = defineEntity({
     clientId: clientId(),
     atMs: atMs(),
     answers: p.json().$type<DayCheckAnswers>(),
+    /** Null in older ones, and in those made at home. */
+    by: p.string().$type<Role>().nullable(),
     superseded: superseded(),
   },
 });
@@ -504,6 +509,23 @@ export const AdverseEventEntity = defineEntity({
   },
 });
 
+/** What a person has, or had done: it ends by its term or by a clinician, never by a later answer (rule SCR-1). */
+export const ConditionEntity = defineEntity({
+  name: 'Condition',
+  tableName: 'condition',
+  properties: {
+    id: id(),
+    clientId: clientId(),
+    cause: p.string(),
+    atMs: atMs(),
+    detail: p.json().$type<ConditionDetail>(),
+    endsAtMs: p.bigint('number').nullable(),
+    endedAtMs: p.bigint('number').nullable(),
+    endedBy: p.string().nullable(),
+    endReason: p.text().nullable(),
+  },
+});
+
 /** A stop with a record of its own; it ends by what it says or by being lifted, never by a later answer (rule SCR-5). */
 export const HoldEntity = defineEntity({
   name: 'Hold',
@@ -568,6 +590,7 @@ export const ENTITIES = [
   ComparisonEntity,
   AdverseEventEntity,
   ReportEntity,
+  ConditionEntity,
   HoldEntity,
   AuditEntity,
 ];

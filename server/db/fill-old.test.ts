@@ -1,5 +1,6 @@
 import { expect, it } from 'vitest';
 import type { ClientRecord } from '#contract/client';
+import { answeredInForce } from '#core/record/in-force';
 import { logOf } from '#core/session/session.fixture';
 import { type Api, CLEAR, DAY_MS, openSession, SESSION_ID, startAfter, startApi } from '../api.fixture';
 
@@ -40,4 +41,23 @@ it('holds after the signs of the last session, from their receipt, and only once
   await api.sql('delete from hold');
   await api.restart();
   expect(await holdsOf(api, clientId)).toEqual([]);
+});
+
+it('has what an old file said of a person: a later no of a clinician ended it then, one of a coach did not (SCR-1)', async () => {
+  const api = await startApi();
+  const { id } = await api.post('/clients', { name: 'Old Record' });
+  const screened = async (yes: string[], who: 'clara' | 'colin' = 'clara') => {
+    await api.post(`/clients/${id}/screenings`, { ...CLEAR, yes }, who);
+    api.clock.nowMs += DAY_MS;
+  };
+  await screened(['fainting', 'nerve-injury']);
+  await screened(['nerve-injury']);
+  await screened([], 'colin');
+  await api.sql('delete from condition');
+  await api.sql('pragma user_version = 3');
+  await api.restart();
+  const { facts } = await api.get<ClientRecord>(`/clients/${id}`);
+  expect(answeredInForce(facts, api.clock.nowMs).yes).toEqual(['nerve-injury']);
+  const kept = await api.sql('select end_reason from condition');
+  expect(kept.map((row) => row.end_reason)).toEqual(expect.arrayContaining(['Screened again', null]));
 });

@@ -1,20 +1,25 @@
 import { holdsOfScreening } from '#core/record/holds';
+import type { FoundSubject } from '#core/screening/clearance';
+import { conditionsOfScreening, subjectOf } from '#core/screening/condition';
 import type { Stricter } from '#core/screening/items';
+import type { Screening } from '#core/screening/screening';
 import type { SessionEvent } from '#core/session/events';
 import { chainOld } from './audit';
+import { beginConditions } from './conditions';
 import { holdsOfEvents, raiseHolds } from './holds';
+import { type Row, SCREENING, screeningOf } from './read-facts';
 import { fillSummaries } from './session-log';
 import type { Prepare } from './sqlite';
 import { wornIn } from './take-events';
 
-const FILLED = 3;
+const FILLED = 4;
 
 type ScreeningRow = { id: string; clientId: string; atMs: number; yes: string; bloodPressures: string };
 type EventRow = { sessionId: string; clientId: string; event: string; receivedAtMs: number };
 
 /**
  * What a file kept by an older release does not have yet, made once from what it has: summaries and lines of its
- * sessions, its holds, and the chain of its audit. A file says in its version that this was done, so that a start looks through nothing.
+ * sessions, its holds, its conditions, and the chain of its audit. A file says in its version that this was done, so that a start looks through nothing.
  */
 export function fillOld(prepare: Prepare): void {
   const mark = prepare('pragma user_version').get() as { user_version: number };
@@ -32,6 +37,7 @@ export function fillOld(prepare: Prepare): void {
     begin select raise(abort, 'audit is append-only'); end`).run();
   // Holds were filled by the release before; what was lifted since stays lifted.
   if (mark.user_version < 1) fillHolds(prepare);
+  fillConditions(prepare);
   prepare(`pragma user_version = ${FILLED}`).run();
 }
 
@@ -60,3 +66,44 @@ function fillHolds(prepare: Prepare): void {
     raiseHolds(prepare, clientId, holdsOfEvents(noted, wornIn(prepare, sessionId), receivedAtMs));
   }
 }
+
+const SCREENING_WITH_ID = SCREENING.replace('select ', 'select id, ');
+
+/**
+ * What each person has, by all their screenings: a later "no" ended it where a clinician asked, or where nobody kept who asked,
+ * since nothing else ended it then; one by somebody else did not (rule SCR-1).
+ */
+function fillConditions(prepare: Prepare): void {
+  const people = prepare('select id from client where merged_into is null').all() as { id: string }[];
+  for (const { id } of people) fillConditionsOf(prepare, id, 'ended-by-a-later-no');
+}
+
+/** @param later whether a later "no" of a clinician ends what was there, or what a file says stays until a clinician ends it here */
+export function fillConditionsOf(
+  prepare: Prepare,
+  clientId: string,
+  later: 'ended-by-a-later-no' | 'ended-here-only',
+): void {
+  const rows = prepare(
+    `${SCREENING_WITH_ID} where client_id = ? and superseded <> 2 order by at_ms, rowid`,
+  ).all(clientId) as Row[];
+  const screenings = rows.map((row) => ({ id: String(row.id), ...screeningOf(row) }));
+  for (const [place, screening] of screenings.entries()) {
+    const begun = conditionsOfScreening(screening.id, screening, screening.atMs);
+    beginConditions(prepare, clientId, begun);
+    if (later === 'ended-here-only') continue;
+    const after = screenings.slice(place + 1).filter(({ by }) => by === undefined || by === 'clinician');
+    for (const { cause, detail } of begun) {
+      const ends = after.find((next) => !saysAgain(next, subjectOf(detail)));
+      if (!ends) continue;
+      prepare(
+        `update condition set ended_at_ms = ?, end_reason = 'Screened again'
+         where client_id = ? and cause = ? and ended_at_ms is null`,
+      ).run(ends.atMs, clientId, cause);
+    }
+  }
+}
+
+/** Whether a screening finds the same again. */
+const saysAgain = (screening: Screening, subject: FoundSubject): boolean =>
+  conditionsOfScreening('', screening, screening.atMs).some(({ detail }) => subjectOf(detail) === subject);

@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import type { RetractableKind } from '#contract/mend';
 import { notFound, Problem } from '../problem';
 import { writeAudit } from './audit';
+import { endConditionsOfScreening } from './conditions';
 import { RETRACTABLE_TABLES } from './retractable';
 import type { Prepare } from './sqlite';
 import { recountSuperseded } from './superseded';
@@ -30,6 +31,7 @@ export function retract(
       throw new Problem(409, 'Still running', 'This session is running: finish or stop it first.');
     uncount(prepare, id);
   }
+  if (kind === 'screening') endConditionsOfScreening(prepare, clientId, id, { ...by, reason });
   prepare(
     `insert into retraction (id, client_id, kind, row_id, at_ms, practitioner_id, reason) values (?, ?, ?, ?, ?, ?, ?)`,
   ).run(randomUUID(), clientId, kind, id, by.atMs, by.practitionerId, reason);
@@ -52,6 +54,7 @@ const OF_A_PERSON = [
   'rung_check',
   'programme',
   'hold',
+  'condition',
   'session',
   'prescription',
   'course_plan',

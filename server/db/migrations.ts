@@ -20,6 +20,7 @@ import { Wraps } from './migrations/019-wraps';
 import { LimbsOfItems } from './migrations/020-limbs-of-items';
 import { About } from './migrations/021-about';
 import { WhoIsNew } from './migrations/022-who-is-new';
+import { Conditions } from './migrations/023-conditions';
 
 /** Every migration, in order; what stands in a file tells its release. */
 export const MIGRATIONS = [
@@ -45,6 +46,7 @@ export const MIGRATIONS = [
   { name: '020-limbs-of-items', class: LimbsOfItems },
   { name: '021-about', class: About },
   { name: '022-who-is-new', class: WhoIsNew },
+  { name: '023-conditions', class: Conditions },
 ];
 
 export const MIGRATION_NAMES = MIGRATIONS.map(({ name }) => name);

@@ -21,10 +21,12 @@ import {
 import type { Hold } from '#core/record/holds';
 import { RULES } from '#core/rules/catalogue';
 import type { Clearance } from '#core/screening/clearance';
+import type { Condition } from '#core/screening/condition';
 import type { Consent } from '#core/screening/consent';
-import type { DayCheck, DayCheckAnswers } from '#core/screening/day-check';
+import { DAY_CHECK_HOLDS_MS, type DayCheck, type DayCheckAnswers } from '#core/screening/day-check';
 import type { Screening } from '#core/screening/screening';
 import type { StrengthFact } from '#core/strength/fact';
+import { CONDITION, conditionOf } from './conditions';
 import { holdOf } from './holds';
 import type { PracticeFacts } from './read-practice';
 import type { Prepare } from './sqlite';
@@ -41,12 +43,14 @@ export type Row = Record<string, any>;
 
 const newestOnly = (sql: string): Part => ({ sql, and: 'superseded = 0' });
 
-export const SCREENING = `select client_id, at_ms as "atMs", version, yes, blood_pressures, note, procedures, places, medicines, "by" from screening`;
+export const SCREENING = `select client_id, at_ms as "atMs", version, yes, blood_pressures, note, procedures, places, medicines,
+  adult_from_ms as "adultFromMs", "by" from screening`;
 
-export const screeningOf = ({ atMs, version, note, by, ...row }: Row): Screening => ({
+export const screeningOf = ({ atMs, version, note, adultFromMs, by, ...row }: Row): Screening => ({
   atMs,
   version,
   note,
+  adultFromMs,
   yes: JSON.parse(row.yes),
   bloodPressures: JSON.parse(row.blood_pressures),
   procedures: JSON.parse(row.procedures),
@@ -66,6 +70,11 @@ const SCREENINGS: Kind<Screening> = {
     },
   ],
   of: screeningOf,
+};
+
+const CONDITIONS: Kind<Condition> = {
+  parts: [{ sql: CONDITION, and: 'ended_at_ms is null' }],
+  of: (row) => conditionOf(row as Parameters<typeof conditionOf>[0]),
 };
 
 const CLEARANCE = 'select client_id, clearance from clearance';
@@ -100,9 +109,23 @@ const CONSENTS: Kind<Consent> = {
   of: ({ client_id: _, ...consent }) => consent as Consent,
 };
 
+const DAY_CHECK = `select client_id, at_ms as "atMs", answers, "by" from day_check`;
+
 const DAY_CHECKS: Kind<DayCheck> = {
-  parts: [newestOnly('select client_id, at_ms as "atMs", answers from day_check')],
-  of: ({ atMs, answers }) => ({ atMs, ...(JSON.parse(answers) as DayCheckAnswers) }),
+  parts: [
+    newestOnly(DAY_CHECK),
+    // Of several on one day the worst answer counts.
+    {
+      sql: DAY_CHECK,
+      and: 'superseded = 1 and at_ms > ?',
+      times: (nowMs) => [nowMs - DAY_CHECK_HOLDS_MS],
+    },
+  ],
+  of: ({ atMs, answers, by }) => ({
+    atMs,
+    ...(JSON.parse(answers) as DayCheckAnswers),
+    ...(by ? { by } : {}),
+  }),
 };
 
 const FITS: Kind<FitFact> = {
@@ -336,6 +359,7 @@ export function readFacts(
   };
   const of = {
     screenings: read(SCREENINGS),
+    conditions: read(CONDITIONS),
     clearances: read(CLEARANCES),
     holds: read(HOLDS),
     consents: read(CONSENTS),
@@ -366,6 +390,7 @@ export function readFacts(
       ownMeasures: practice.ownMeasures,
       zoneOffsetMs: practice.zoneOffsetMs,
       screenings: of.screenings(id),
+      conditions: of.conditions(id),
       clearances: of.clearances(id),
       holds: of.holds(id),
       consents: of.consents(id),

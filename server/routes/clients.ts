@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { Hono } from 'hono';
 import type { z } from 'zod';
 import {
+  endConditionsSchema,
   liftHoldSchema,
   type NewShelfLife,
   NOTHING_KNOWN,
@@ -23,6 +24,7 @@ import { proceduresInForce } from '#core/record/in-force';
 import { type LastReview, lastReview, sessionsToReview } from '#core/record/last-review';
 import { versionInForce } from '#core/record/plans-in-force';
 import { clearanceSchema } from '#core/screening/clearance';
+import { conditionsOfScreening, subjectOf } from '#core/screening/condition';
 import { consentSchema } from '#core/screening/consent';
 import { CONSENT_TEXTS } from '#core/screening/consent-texts';
 import { dayCheckSchema } from '#core/screening/day-check';
@@ -34,6 +36,7 @@ import { asJson } from '../as-json';
 import type { Env } from '../context';
 import type { AuditNote } from '../db/audit';
 import { findClient, readClient, readPeople, readToday } from '../db/client-facts';
+import { beginConditions, endConditions } from '../db/conditions';
 import { keepDayCheck } from '../db/day-check';
 import {
   ClearanceEntity,
@@ -109,7 +112,9 @@ export const clientRoutes = new Hono<Env>()
       // A new screening by a clinician answers the holds that may be lifted; what it finds itself is held anew.
       if (role === 'clinician') {
         const answered = client.facts.holds.filter(
-          (hold) => hold.ends.by === 'clinician' && whyNotLift(hold, c.var.nowMs) === null,
+          ({ ends, ...hold }) =>
+            (ends.by === 'clinician' || ends.by === 'screening') &&
+            whyNotLift({ ...hold, ends }, c.var.nowMs) === null,
         );
         const by = { practitionerId, atMs: c.var.nowMs, reason: 'Screened again' };
         await liftHolds(
@@ -118,9 +123,10 @@ export const clientRoutes = new Hono<Env>()
           by,
         );
       }
-      await withStatements(em, (prepare) =>
-        raiseHolds(prepare, client.id, holdsOfScreening(id, screening, client.facts.stricter, c.var.nowMs)),
-      );
+      await withStatements(em, (prepare) => {
+        beginConditions(prepare, client.id, conditionsOfScreening(id, screening, c.var.nowMs));
+        raiseHolds(prepare, client.id, holdsOfScreening(id, screening, client.facts.stricter, c.var.nowMs));
+      });
     });
     return c.json(await tellChange(c, client.id), 201);
   })
@@ -137,6 +143,24 @@ export const clientRoutes = new Hono<Env>()
     const detail = { hold: hold.id, words: hold.words, reason };
     await withAudit(c, { action: 'hold-lifted', subject: client.id, detail }, (em) =>
       liftHolds(em, [hold.id], { practitionerId: c.var.practitioner.id, atMs: c.var.nowMs, reason }),
+    );
+    return c.json(await tellChange(c, client.id), 201);
+  })
+
+  .post('/:id/conditions/end', body(endConditionsSchema), async (c) => {
+    const client = await readClient(c.var.em, c.req.param('id'), c.var.nowMs);
+    const { ids, reason } = c.req.valid('json');
+    const ended = client.facts.conditions.filter(({ id }) => ids.includes(id));
+    if (ended.length < ids.length) throw notFound('This condition');
+    const detail = { subjects: [...new Set(ended.map((condition) => subjectOf(condition.detail)))], reason };
+    await withAudit(c, { action: 'condition-ended', subject: client.id, detail }, (em) =>
+      withStatements(em, (prepare) =>
+        endConditions(prepare, client.id, ids, {
+          practitionerId: c.var.practitioner.id,
+          atMs: c.var.nowMs,
+          reason,
+        }),
+      ),
     );
     return c.json(await tellChange(c, client.id), 201);
   })
@@ -166,7 +190,8 @@ export const clientRoutes = new Hono<Env>()
     await withAudit(c, { action: 'checked-on-the-day', subject: client.id, detail: answers }, (em) =>
       withStatements(em, (prepare) => {
         const { nowMs } = c.var;
-        keepDayCheck(prepare, client, { id: randomUUID(), atMs: nowMs, ...answers }, nowMs);
+        const { role } = c.var.practitioner;
+        keepDayCheck(prepare, client, { id: randomUUID(), atMs: nowMs, ...answers, by: role }, nowMs);
       }),
     );
     return c.json(await tellChange(c, client.id), 201);

@@ -87,7 +87,7 @@ async function sheetOf(em: EntityManager, link: KeptLink, nowMs: number): Promis
     plan: plan ?? prescription.plan,
     effortIn: practice.effortIn,
     held,
-    asks: daySignsAsked(facts),
+    asks: daySignsAsked(facts, nowMs),
     asksBloodPressure: needsBloodPressure(facts, nowMs),
     askAfter: sessionToAskAbout(facts, nowMs)?.id ?? null,
   };

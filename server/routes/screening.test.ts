@@ -2,6 +2,8 @@ import { describe, expect, it } from 'vitest';
 import type { ClientRecord } from '#contract/client';
 import type { NewClearance } from '#contract/measurements';
 import type { RecordEntries } from '#contract/mend';
+import { answeredInForce } from '#core/record/in-force';
+import { subjectOf } from '#core/screening/condition';
 import {
   AGREED,
   CLEAR,
@@ -66,6 +68,51 @@ describe('screening', () => {
     });
     const judged = await api.get<ClientRecord>(`/clients/${id}`);
     expect(judged.chain[0]?.figure).toBe('do not start');
+  });
+});
+
+describe('what a person has (SCR-1)', () => {
+  const subjects = ({ facts }: ClientRecord, nowMs: number) => answeredInForce(facts, nowMs).yes;
+
+  it('ends by a clinician with a reason, and by nobody else', async () => {
+    const api = await startApi();
+    const { id } = await api.post('/clients', { name: 'Ada' });
+    await api.post(`/clients/${id}/screenings`, { ...CLEAR, yes: ['anticoagulants', 'nerve-injury'] });
+    api.clock.nowMs += 1000;
+    // Said twice, it is one thing to end.
+    const said = await api.post(`/clients/${id}/screenings`, { ...CLEAR, yes: ['anticoagulants'] }, 'aske');
+    const ids = said.facts.conditions
+      .filter(({ detail }) => subjectOf(detail) === 'anticoagulants')
+      .map((condition) => condition.id);
+    expect(ids).toHaveLength(2);
+    const path = `/clients/${id}/conditions/end`;
+    for (const who of ['aske', 'colin', 'olga'] as const)
+      expect((await api.refused(path, { ids, reason: 'Stopped in May' }, who)).status).toBe(403);
+    expect((await api.refused(path, { ids, reason: ' ' })).problem.errors[0]?.path).toBe('reason');
+    expect((await api.refused(path, { ids: [...ids, 'of somebody else'], reason: 'x' })).status).toBe(404);
+    const ended = await api.post(path, { ids, reason: 'Stopped in May' });
+    expect(subjects(ended, api.clock.nowMs)).toEqual(['nerve-injury']);
+    const [entry] = await api.sql('select action, detail from audit order by rowid desc limit 1');
+    expect(entry).toMatchObject({ action: 'condition-ended' });
+    expect(entry?.detail).toContain('Stopped in May');
+    // It may come again.
+    api.clock.nowMs += 1000;
+    const again = await api.post(`/clients/${id}/screenings`, { ...CLEAR, yes: ['anticoagulants'] });
+    expect(subjects(again, api.clock.nowMs)).toContain('anticoagulants');
+  });
+
+  it('goes with the screening that said it where that is retracted', async () => {
+    const api = await startApi();
+    const { id } = await api.post('/clients', { name: 'Ada' });
+    await api.post(`/clients/${id}/screenings`, { ...CLEAR, yes: ['fainting'] });
+    api.clock.nowMs += 1000;
+    const wrong = await api.post(`/clients/${id}/screenings`, { ...CLEAR, yes: ['diabetes', 'fainting'] });
+    expect(subjects(wrong, api.clock.nowMs)).toEqual(['diabetes', 'fainting']);
+    const [row] = await api.sql('select id from screening order by at_ms desc limit 1');
+    const json = { kind: 'screening', id: row?.id, reason: 'Of somebody else' };
+    await api.post(`/clients/${id}/retractions`, json);
+    const left = await api.get<ClientRecord>(`/clients/${id}`);
+    expect(subjects(left, api.clock.nowMs)).toEqual(['fainting']);
   });
 });
 

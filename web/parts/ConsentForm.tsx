@@ -5,7 +5,7 @@ import { Link } from 'react-router';
 import type { ClientRecord } from '#contract/client';
 import type { NewConsent } from '#contract/measurements';
 import { newest } from '#core/quantity/newest';
-import { isMinor } from '#core/record/check-today';
+import { isMinor } from '#core/record/in-force';
 import { CONSENT_VERSION, checkConsent, consentEndsMs } from '#core/screening/consent';
 import { api, failureWords, fieldProblem, read } from '../data/api';
 import { useRecordWrite } from '../data/queries';
@@ -20,7 +20,8 @@ export function ConsentForm({ client, isRead = false }: { client: ClientRecord; 
   const [guardian, setGuardian] = useState<string | null>(null);
   const last = newest(client.facts.consents);
   const stands =
-    last !== undefined && checkConsent(last, isMinor(client.facts), client.judgedAtMs).length === 0;
+    last !== undefined &&
+    checkConsent(last, isMinor(client.facts, client.judgedAtMs), client.judgedAtMs).length === 0;
   const write = useRecordWrite((json: NewConsent) =>
     read(api.clients[':id'].consents.$post({ param: { id: client.id }, json })),
   );

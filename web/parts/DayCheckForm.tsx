@@ -18,7 +18,7 @@ import { useAction } from './use-action';
 
 /** The check on the day: W says all is well, a digit gives the pain, Enter records (rule SCR-3). */
 export function DayCheckForm({ client, done }: { client: ClientRecord; done?: () => void }) {
-  const signs = daySignsAsked(client.facts);
+  const signs = daySignsAsked(client.facts, client.judgedAtMs);
   const asksPressure = needsBloodPressure(client.facts, client.judgedAtMs);
   const [well, setWell] = useState<DayAnswers>({});
   const [painNow, setPainNow] = useState<number | null>(null);

@@ -38,6 +38,7 @@ const WHO_WORKED = oneOf(
   clientsOf('signed_by', 'prescription'),
   clientsOf('kept_by', 'programme'),
   clientsOf('lifted_by', 'hold'),
+  clientsOf('ended_by', 'condition'),
   ...['rung_check', 'heavy_work', 'outcome', 'comparison', 'adverse_event', 'report', 'retraction'].map(
     (table) => clientsOf('practitioner_id', table),
   ),
@@ -124,6 +125,7 @@ export const ARCHIVED: Record<ArchiveKind, ArchivedTable> = {
   comparison: { table: 'comparison', json: ['design'], ...byTime },
   'adverse-event': { table: 'adverse_event', ...byTime },
   report: { table: 'report', json: ['content'], ...byTime },
+  condition: { table: 'condition', json: ['detail'], ...byTime },
   hold: { table: 'hold', json: ['ends'], ...byTime },
   retraction: { table: 'retraction', ...byTime },
   audit: {

@@ -3,6 +3,7 @@ import type { ArchiveMatches, ArchiveOf, ArchivePreview, ArchiveRow, Match } fro
 import { ARCHIVE_KINDS, type ArchiveKind } from '#contract/archive-rows';
 import type { SessionEvent } from '#core/session/events';
 import { type AuditRow, appendAudit } from '../../db/audit';
+import { fillConditionsOf } from '../../db/fill-old';
 import { readHead, summarise } from '../../db/session-log';
 import { isForeignKeyClash, isUniqueClash, type Prepare } from '../../db/sqlite';
 import { sameJson } from '../../same-json';
@@ -65,6 +66,8 @@ export function takeIn(
   }
   for (const sessionId of grown) growSession(prepare, sessionId);
   const clientIds = [...people.keys()].map((clientId) => matches[clientId] ?? clientId);
+  // An archive of an earlier release says only in its screenings what people have.
+  for (const clientId of clientIds) fillConditionsOf(prepare, clientId, 'ended-here-only');
   keepTakenIn(prepare, { id, nowMs, practitionerId, words, clientIds }, added);
   return {
     id,

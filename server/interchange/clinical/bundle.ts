@@ -115,7 +115,7 @@ const RESOURCES: Partial<Record<ArchiveKind, (row: Row, around: Around) => Resou
         code: words(procedure.what),
         subject: around.subject,
         performedDateTime: at(procedure.atMs),
-        bodySite: [words(LIMB_LABELS[procedure.limb])],
+        ...(procedure.limb === 'no-limb' ? {} : { bodySite: [words(LIMB_LABELS[procedure.limb])] }),
       })),
     ];
   },

@@ -14,10 +14,11 @@ import { setOrder } from '#core/plan/set-order';
 import { readPlan } from '#core/plan/versions/read-plan';
 import type { Exercise } from '#core/protocol/exercise';
 import { limbKind } from '#core/quantity/limb';
-import { proceduresInForce } from '#core/record/in-force';
+import { operatedOn } from '#core/record/in-force';
 import { checkTest } from '#core/strength/check-test';
 import { oneRepMax } from '#core/strength/one-rep-max';
 import type { TableKind } from '#core/table/tables';
+import { CONDITION, conditionOf } from '../../db/conditions';
 import { enterSession } from '../../db/enter-session';
 import type { Prepare } from '../../db/sqlite';
 import type { AddedRow } from '../taken-in-list';
@@ -270,18 +271,14 @@ const fromATable = <T extends { working: { label: string; detail: string }[] }>(
   ],
 });
 
-/** Limbs of a person that were operated on lately, as of a day. */
-function operatedAt(prepare: Prepare, clientId: string, atMs: number) {
-  const last = prepare(
-    `select at_ms as "atMs", version, yes, procedures from screening where client_id = ? and superseded = 0`,
-  ).get(clientId) as { atMs: number; version: number; yes: string; procedures: string } | undefined;
-  if (!last) return [];
-  const { yes, procedures, ...screening } = last;
-  const screenings = [
-    { ...screening, yes: JSON.parse(yes), procedures: JSON.parse(procedures), bloodPressures: [], note: '' },
-  ];
-  return proceduresInForce({ screenings }, atMs).map(({ limb }) => limb);
-}
+/** Limbs of a person that were operated on lately, as of a day, whenever it was recorded. */
+const operatedAt = (prepare: Prepare, clientId: string, atMs: number) =>
+  operatedOn(
+    (prepare(`${CONDITION} where client_id = ? and ended_at_ms is null`).all(clientId) as never[]).map(
+      conditionOf,
+    ),
+    atMs,
+  );
 
 /** A plan of a person by its name, or the only one there is. */
 function planOf(prepare: Prepare, clientId: string, name: string | null): string {

@@ -43,6 +43,7 @@ const WORDS: Record<AuditAction, string> = {
   'consent-recorded': t`Recorded consent`,
   'checked-on-the-day': t`Checked on the day`,
   'hold-lifted': t`Lifted a hold`,
+  'condition-ended': t`Ended what was on record`,
   'shelf-life-set': t`Set how long a pressure holds`,
   fitted: t`Fitted a cuff or strap`,
   'tightened-by-feel': t`Tightened by feel`,

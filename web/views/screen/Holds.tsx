@@ -67,9 +67,11 @@ function OneHold({ client, hold }: { client: ClientRecord; hold: Hold }) {
 function endsWords({ ends }: Hold): string {
   switch (ends.by) {
     case 'screening':
-      return t`It ends once the questionnaire is asked again; a clinician may lift it before, with a reason.`;
+      return t`It ends once a clinician screens again, or lifts it with a reason.`;
     case 'time':
-      return t`It ends by itself ${dayAndTime(ends.atMs)}; a clinician may lift it before, with a reason.`;
+      return ends.retakeFromMs === undefined
+        ? t`It ends by itself ${dayAndTime(ends.atMs)}; a clinician may lift it before, with a reason.`
+        : t`Measure once more from ${dayAndTime(ends.retakeFromMs)} on: that reading counts. It ends by itself ${dayAndTime(ends.atMs)}.`;
     case 'review':
       return t`It ends when the review of that session is answered; a clinician may lift it, with a reason.`;
     case 'clinician':

@@ -1,10 +1,19 @@
 import { t } from '@lingui/core/macro';
+import type { ReactNode } from 'react';
+import type { FoundSubject } from '#core/screening/clearance';
 import { DECISION_WORDS, type Judgement } from '#core/screening/decide';
 import { told } from '../../language/told';
 import { Why } from '../../parts/Why';
 
 /** A decision with each reason and what answers it. */
-export function JudgementLines({ judgement: { decision, reasons } }: { judgement: Judgement }) {
+export function JudgementLines({
+  judgement: { decision, reasons },
+  after,
+}: {
+  judgement: Judgement;
+  /** What stands after a reason. */
+  after?: (subject: FoundSubject) => ReactNode;
+}) {
   const starts = decision === 'clear-to-start' || decision === 'start-with-limits';
   return (
     <div>
@@ -18,7 +27,7 @@ export function JudgementLines({ judgement: { decision, reasons } }: { judgement
             <strong>
               {told(clearedBy) ?? (level === 'stop' ? t`stop, physician first` : t`needs a clearance`)}
             </strong>{' '}
-            <Why rule={rule} />
+            <Why rule={rule} /> {after?.(subject)}
           </li>
         ))}
       </ul>

@@ -8,13 +8,22 @@ import { Field } from '../../parts/Field';
 import { Picker } from '../../parts/Picker';
 
 /** An operation as it is typed; the date as `2026-11-02`. */
-export type TypedProcedure = Omit<Procedure, 'atMs'> & { on: string };
+export type TypedProcedure = { limb: Procedure['limb'] | ''; what: string; on: string };
+
+/** Which limb is asked: none is taken for it. */
+export const NEW_OPERATION: TypedProcedure = { limb: '', on: '', what: '' };
 
 export const readProcedures = (typed: readonly TypedProcedure[]): Procedure[] =>
   typed.flatMap(({ on, limb, what }) => {
     const atMs = Date.parse(on);
-    return Number.isNaN(atMs) || what.trim() === '' ? [] : [{ limb, what, atMs }];
+    return Number.isNaN(atMs) || what.trim() === '' || limb === '' ? [] : [{ limb, what, atMs }];
   });
+
+const PLACES: { value: TypedProcedure['limb']; label: string }[] = [
+  { value: '', label: t`Choose` },
+  ...LIMBS.map((limb) => ({ value: limb, label: LIMB_LABELS[limb] })),
+  { value: 'no-limb', label: t`None of the limbs` },
+];
 
 /** Which limb was operated on, when, and what was done: the rules for after an operation are of that limb (SCR-1). */
 export function Procedures({
@@ -36,7 +45,7 @@ export function Procedures({
             label={t`Limb`}
             value={one.limb}
             onChange={(limb) => set(place, { limb })}
-            options={LIMBS.map((limb) => ({ value: limb, label: told(LIMB_LABELS[limb]) }))}
+            options={PLACES.map(({ value, label }) => ({ value, label: told(label) }))}
           />
           <DateField
             label={t({ message: 'On', context: 'a day' })}
@@ -62,14 +71,12 @@ export function Procedures({
       <button
         type="button"
         className="inline-flex min-h-9 items-center gap-1 underline underline-offset-4"
-        onClick={() => onChange([...typed, { limb: 'left-thigh', on: '', what: '' }])}
+        onClick={() => onChange([...typed, NEW_OPERATION])}
       >
         <Plus size={16} /> {t`Add an operation`}
       </button>
       {typed.length === 0 && (
-        <p className="text-[14px] text-quiet">
-          {t`While none is named, the rules for after an operation hold for every limb.`}
-        </p>
+        <p className="text-[14px] text-quiet">{t`Say which limb it was, or none of them.`}</p>
       )}
     </fieldset>
   );

@@ -17,15 +17,15 @@ const LEVEL_WORDS = { stop: 'stop', clear: t`needs clearance`, note: 'noted' } a
 /** The questions one after the other: N and Y answer the one in hand and move on, arrows move between them. */
 export function Questionnaire({
   answers,
-  lastTime,
+  onRecord,
   stricter,
   places,
   onChange,
   onPlaces,
 }: {
   answers: Answers;
-  /** What was answered yes last time; null when there was none. */
-  lastTime: readonly ItemId[] | null;
+  /** What they have by their record: a no does not end it (rule SCR-1). */
+  onRecord: readonly ItemId[];
   stricter: Stricter;
   /** In which limbs what is there is. */
   places: Places;
@@ -60,7 +60,9 @@ export function Questionnaire({
                 {told(SCREEN_ITEMS[id].label)}
                 <span className="ml-2 text-[13px] text-quiet">
                   {answers[id] && LEVEL_WORDS[levelOf(id, stricter)]}
-                  {lastTime?.includes(id) && !answers[id] && t`yes last time`}
+                  {onRecord.includes(id) &&
+                    !answers[id] &&
+                    (answers[id] === false ? t`stays on record` : t`on record`)}
                 </span>
               </span>
             </span>

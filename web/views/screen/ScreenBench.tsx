@@ -5,8 +5,9 @@ import { Link } from 'react-router';
 import type { ClientRecord } from '#contract/client';
 import type { NewScreening } from '#contract/measurements';
 import { newest } from '#core/quantity/newest';
-import { dayCheckInForce } from '#core/record/in-force';
+import { answeredInForce, dayCheckInForce } from '#core/record/in-force';
 import { bloodPressureWords, meanBloodPressure } from '#core/screening/blood-pressure';
+import { together } from '#core/screening/condition';
 import { judgeDayCheck } from '#core/screening/day-check';
 import { judgeScreening } from '#core/screening/decide';
 import type { Proposal } from '#core/screening/from-bundle';
@@ -20,6 +21,7 @@ import { BenchHeading } from '../../parts/Bench';
 import { BloodPressureFields } from '../../parts/BloodPressureFields';
 import { Button } from '../../parts/Button';
 import { ConsentForm } from '../../parts/ConsentForm';
+import { DateField } from '../../parts/DateField';
 import { DayCheckForm } from '../../parts/DayCheckForm';
 import { Field, FieldError } from '../../parts/Field';
 import { FindingLine } from '../../parts/FindingLine';
@@ -29,11 +31,12 @@ import { NO_PRESSURE, readPressure, type TypedPressure } from '../../parts/typed
 import { useFields } from '../../parts/use-fields';
 import { Why } from '../../parts/Why';
 import { Clearances } from './Clearances';
+import { EndCondition } from './EndCondition';
 import { FromRecord, noteOf } from './FromRecord';
 import { Holds } from './Holds';
 import { JudgementLines } from './JudgementLines';
 import { PressorForm } from './PressorForm';
-import { Procedures, readProcedures, type TypedProcedure } from './Procedures';
+import { NEW_OPERATION, Procedures, readProcedures, type TypedProcedure } from './Procedures';
 import { type Answers, type Places, Questionnaire } from './Questionnaire';
 
 const NOTE_LETTERS = 400;
@@ -59,6 +62,8 @@ type Typed = {
   medicines: string;
   note: string;
   operations: TypedProcedure[];
+  /** Of somebody under 18, as an ISO day. */
+  adultOn: string;
 };
 
 function NewScreeningForm({ client, done }: { client: ClientRecord; done: () => void }) {
@@ -73,11 +78,12 @@ function NewScreeningForm({ client, done }: { client: ClientRecord; done: () => 
       bloodPressures: [NO_PRESSURE, NO_PRESSURE],
       medicines: (last?.medicines ?? []).join(', '),
       note: '',
-      operations: [],
+      operations: [NEW_OPERATION],
+      adultOn: '',
     },
     write.error,
   );
-  const { operations } = typed;
+  const { operations, adultOn } = typed;
   const yes = ITEM_IDS.filter((id) => answers[id]);
   const unanswered = ITEM_IDS.filter((id) => answers[id] === undefined).length;
   const bloodPressures = typed.bloodPressures.flatMap((one) => readPressure(one).reading ?? []);
@@ -86,8 +92,9 @@ function NewScreeningForm({ client, done }: { client: ClientRecord; done: () => 
     return limbs.length > 0 ? [{ item, limbs }] : [];
   });
   const unplaced = withoutPlace(yes, places).length;
+  const onRecord = answeredInForce(client.facts, client.judgedAtMs);
   const judgement = judgeScreening(
-    { yes, bloodPressures, places },
+    together(onRecord, { yes, bloodPressures, places }),
     client.facts.clearances,
     client.facts.stricter,
     client.judgedAtMs,
@@ -98,7 +105,7 @@ function NewScreeningForm({ client, done }: { client: ClientRecord; done: () => 
     unanswered === 0 &&
     unplaced === 0 &&
     bloodPressures.length >= 2 &&
-    (!operated || procedures.length === operations.length);
+    (!operated || (procedures.length > 0 && procedures.length === operations.length));
   /** Puts what another record says where it would be typed; recording it stays a deed of its own. */
   const takeOver = (proposal: Proposal) => {
     if (proposal.kind === 'item') setAnswers((now) => ({ ...now, [proposal.itemId]: true }));
@@ -106,7 +113,8 @@ function NewScreeningForm({ client, done }: { client: ClientRecord; done: () => 
       const { limb, words: what, atMs } = proposal;
       setAnswers((now) => ({ ...now, 'recent-surgery': true }));
       const on = new Date(atMs).toISOString().slice(0, 10);
-      if (limb) set('operations', [...operations, { limb, what: what.slice(0, 120), on }]);
+      const operation = { limb: limb ?? NEW_OPERATION.limb, what: what.slice(0, 120), on };
+      set('operations', [...operations.filter((one) => one !== NEW_OPERATION), operation]);
     }
     const said = noteOf(proposal);
     if (said) set('note', [typed.note, said].filter(Boolean).join('; ').slice(0, NOTE_LETTERS));
@@ -124,7 +132,7 @@ function NewScreeningForm({ client, done }: { client: ClientRecord; done: () => 
         </BenchHeading>
         <Questionnaire
           answers={answers}
-          lastTime={last?.yes ?? null}
+          onRecord={onRecord.yes}
           stricter={client.facts.stricter}
           places={limbsOf}
           onChange={setAnswers}
@@ -135,14 +143,23 @@ function NewScreeningForm({ client, done }: { client: ClientRecord; done: () => 
         className="space-y-4 lg:sticky lg:top-4 lg:self-start"
         {...send(({ note, medicines }) => {
           if (!complete || write.isPending) return;
+          const adultFromMs = Number.isNaN(Date.parse(adultOn)) ? null : Date.parse(adultOn);
           write.mutate(
-            { yes, bloodPressures, note, procedures, places, medicines: listed(medicines) },
+            { yes, bloodPressures, note, procedures, places, adultFromMs, medicines: listed(medicines) },
             { onSuccess: done },
           );
         })}
       >
         <FromRecord name={client.name} nowMs={client.judgedAtMs} takeOver={takeOver} />
         {operated && <Procedures typed={operations} onChange={(next) => set('operations', next)} />}
+        {yes.includes('under-18') && (
+          <DateField
+            label={t`18th birthday`}
+            value={adultOn}
+            onChange={(next) => set('adultOn', next)}
+            hint={t`Empty: a clinician ends it.`}
+          />
+        )}
         <h3 className="text-xl font-semibold">{t`Resting blood pressure`}</h3>
         {typed.bloodPressures.map((one, place) => (
           <BloodPressureFields
@@ -209,7 +226,12 @@ function ScreeningOnRecord({
   last: Screening;
   screenAgain: () => void;
 }) {
-  const judgement = judgeScreening(last, client.facts.clearances, client.facts.stricter, client.judgedAtMs);
+  const judgement = judgeScreening(
+    answeredInForce(client.facts, client.judgedAtMs),
+    client.facts.clearances,
+    client.facts.stricter,
+    client.judgedAtMs,
+  );
   const open = judgement.reasons.filter(({ clearedBy }) => clearedBy === null);
   const today = dayCheckInForce(client.facts, client.judgedAtMs);
   const [checkingAgain, setCheckingAgain] = useState(false);
@@ -220,7 +242,10 @@ function ScreeningOnRecord({
           {t`Screened ${dayAndTime(last.atMs)}, resting ${told(bloodPressureWords(meanBloodPressure(last.bloodPressures)))} mmHg. ${sentence(last.note)}${last.medicines && last.medicines.length > 0 ? t` Takes ${last.medicines.join(', ')}.` : ''}`}
         </BenchHeading>
         <Holds client={client} />
-        <JudgementLines judgement={judgement} />
+        <JudgementLines
+          judgement={judgement}
+          after={(subject) => <EndCondition client={client} subject={subject} />}
+        />
       </div>
       {/* What is to be done today is first in a hand, and beside the judgement where there is room. */}
       <div

@@ -1,0 +1,80 @@
+import { randomUUID } from 'node:crypto';
+import type { Condition, ConditionDetail, NewCondition } from '#core/screening/condition';
+import type { Prepare } from './sqlite';
+
+/** Begins conditions; one that its cause has begun already stays as it is (rule SCR-1). */
+export function beginConditions(
+  prepare: Prepare,
+  clientId: string,
+  conditions: readonly NewCondition[],
+): void {
+  for (const { cause, atMs, detail, endsAtMs } of conditions) {
+    prepare(
+      `insert into condition (id, client_id, cause, at_ms, detail, ends_at_ms) values (?, ?, ?, ?, ?, ?)
+       on conflict (client_id, cause) do nothing`,
+    ).run(randomUUID(), clientId, cause, atMs, JSON.stringify(detail), endsAtMs);
+  }
+}
+
+/** Ends those of some conditions that have not ended. @param by null where nobody of the practice ended them: an older release did not keep who */
+export function endConditions(
+  prepare: Prepare,
+  clientId: string,
+  ids: readonly string[],
+  by: { practitionerId: string | null; atMs: number; reason: string },
+): void {
+  for (const id of ids) {
+    prepare(
+      `update condition set ended_at_ms = ?, ended_by = ?, end_reason = ?
+       where id = ? and client_id = ? and ended_at_ms is null`,
+    ).run(by.atMs, by.practitionerId, by.reason, id, clientId);
+  }
+}
+
+/** Ends what a screening began, where that screening is retracted. */
+export function endConditionsOfScreening(
+  prepare: Prepare,
+  clientId: string,
+  screeningId: string,
+  by: { practitionerId: string; atMs: number; reason: string },
+): void {
+  const prefix = `screening ${screeningId} `;
+  const rows = prepare('select id from condition where client_id = ? and substr(cause, 1, ?) = ?').all(
+    clientId,
+    prefix.length,
+    prefix,
+  ) as { id: string }[];
+  endConditions(
+    prepare,
+    clientId,
+    rows.map(({ id }) => id),
+    by,
+  );
+}
+
+export const CONDITION = `select client_id, id, cause, at_ms as "atMs", detail, ends_at_ms as "endsAtMs",
+  ended_at_ms as "endedAtMs", ended_by as "endedBy", end_reason as "endReason" from condition`;
+
+type ConditionRow = {
+  id: string;
+  cause: string;
+  atMs: number;
+  detail: string;
+  endsAtMs: number | null;
+  endedAtMs: number | null;
+  endedBy: string | null;
+  endReason: string | null;
+};
+
+/** A row as the core knows it. */
+export const conditionOf = (row: ConditionRow): Condition => ({
+  id: row.id,
+  cause: row.cause,
+  atMs: row.atMs,
+  detail: JSON.parse(row.detail) as ConditionDetail,
+  endsAtMs: row.endsAtMs,
+  ended:
+    row.endedAtMs === null
+      ? null
+      : { atMs: row.endedAtMs, by: row.endedBy ?? '', reason: row.endReason ?? '' },
+});

@@ -1,0 +1,18 @@
+import { Migration } from '@mikro-orm/migrations';
+
+/** What a person has, or had done, as a fact with its own life; the role of who made a check on the day. */
+export class Conditions extends Migration {
+  override async up(): Promise<void> {
+    for (const statement of STATEMENTS) this.addSql(statement);
+  }
+}
+
+const STATEMENTS = [
+  `create table condition (
+     id text not null primary key, client_id text not null references client (id), cause text not null, at_ms integer not null,
+     detail text not null, ends_at_ms integer null, ended_at_ms integer null, ended_by text null references person (id),
+     end_reason text null, unique (client_id, cause))`,
+  'create index condition_standing on condition (client_id) where ended_at_ms is null',
+  'alter table screening add column adult_from_ms integer null',
+  'alter table day_check add column "by" text null',
+];
