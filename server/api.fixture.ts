@@ -18,6 +18,7 @@ import { createApp } from './app';
 import { openDatabase } from './db/database';
 import { KitEntity, PracticeEntity, PractitionerEntity } from './db/entities';
 import { inTransaction } from './db/sqlite';
+import { practiceClock } from './practice-clock';
 import { sha256 } from './sha256';
 
 export const DAY_MS = 86_400_000;
@@ -196,11 +197,12 @@ export async function startApi(lasts: 'test' | 'file' = 'test', copied?: Copied)
     return opened;
   };
   let orm = await open();
+  let practice = await practiceClock(orm, () => clock.nowMs);
   const printed: string[] = [];
   const makeApp = () =>
     createApp({
       orm,
-      now: () => clock.nowMs,
+      now: practice.now,
       realNow: () => clock.realMs,
       firstWord: FIRST_WORD,
       print: (path) => {
@@ -241,6 +243,7 @@ export async function startApi(lasts: 'test' | 'file' = 'test', copied?: Copied)
     restart: async () => {
       await orm.close();
       orm = await open();
+      practice = await practiceClock(orm, () => clock.nowMs);
       app = makeApp();
     },
     file,

@@ -52,8 +52,8 @@ import { forTheLog, troubleOf } from './trouble';
 
 export type AppOptions = {
   orm: MikroORM;
-  /** Wall clock in ms, so that tests can set the day. */
-  now: () => number;
+  /** The practice's clock in ms since 1970. */
+  now: Now;
   log: Logger;
   /** Prints pages of this server; left out where nothing can. */
   print?: Print | null;
@@ -80,9 +80,11 @@ export type AppOptions = {
   webRoot?: string;
 };
 
+type Now = () => number | Promise<number>;
+
 /** Typed routes under /api; the web client takes its types from here. */
 const apiRoutes = (
-  now: () => number,
+  now: Now,
   aheadMs: number,
   moveClock: MoveClock | undefined,
   firstWord: string,
@@ -155,7 +157,7 @@ export function createApp({
   app.use('/api/*', refuseUnstorable);
   app.use('/api/*', async (c, next) => {
     c.set('em', orm.em.fork());
-    c.set('nowMs', now());
+    c.set('nowMs', await now());
     c.set('draw', draw);
     c.set('print', print);
     c.set('feed', feed);

@@ -3,11 +3,11 @@ import { refusedField } from './problem';
 
 /**
  * When something happened, as a device says it. What its clock is ahead by chance happened now (rule RUN-9).
- * @throws refused, at `atMs`, where it lies further ahead
+ * @throws refused, at the field it was given in, where it lies further ahead
  */
-export function happenedAtMs(atMs: number, nowMs: number, rule: RuleId): number {
+export function happenedAtMs(atMs: number, nowMs: number, rule: RuleId, field = 'atMs'): number {
   if (atMs > nowMs + RULES['RUN-9'].figures.afterReceiptMs) {
-    throw refusedField('When was it?', 'atMs', rule, 'It lies ahead.', 'Choose when it was.');
+    throw refusedField('When was it?', field, rule, 'It lies ahead.', 'Choose when it was.');
   }
   return Math.min(atMs, nowMs);
 }

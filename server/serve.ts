@@ -66,10 +66,14 @@ export async function practiceApp(
     { level: process.env.NERVATO_LOG_LEVEL ?? 'info' },
     pino.destination({ dest: 2, sync: true }),
   );
-  const clock = await practiceClock(orm);
   const webRoot = process.env.NERVATO_WEB_ROOT;
   const aheadMs = process.env.NERVATO_CLOCK_AHEAD_MS;
   const [feed, lines] = [new Feed(), new Lines()];
+  const tellChanged: TellChanged = () => {
+    lines.clear();
+    feed.publish({ said: 'practice' });
+  };
+  const clock = await practiceClock(orm, Date.now, tellChanged);
   const firstWord = madePassphrase().split(' ').slice(0, FIRST_WORDS).join(' ');
   const app = createApp({
     orm,
@@ -93,10 +97,6 @@ export async function practiceApp(
       : {}),
     ...(aheadMs ? { aheadMs: Number(aheadMs) } : {}),
   });
-  const tellChanged: TellChanged = () => {
-    lines.clear();
-    feed.publish({ said: 'practice' });
-  };
   return { app, log, firstWord, tellChanged };
 }
 

@@ -13,7 +13,9 @@ export type Unit =
   | '%LOP·min'
   | 'kg·reps';
 
+export const MS_PER_SECOND = 1_000;
 export const MS_PER_MINUTE = 60_000;
+export const MS_PER_HOUR = 3_600_000;
 export const MS_PER_DAY = 86_400_000;
 
 const KG_PER_LB = 0.45359237;

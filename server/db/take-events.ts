@@ -2,6 +2,7 @@ import type { Limb } from '#core/quantity/limb';
 import type { SessionEvent } from '#core/session/events';
 import { mergeLogs } from '#core/session/log';
 import { checkEvents } from '../live/check-events';
+import { timeByReceipt } from '../live/time-by-receipt';
 import { notFound, Problem } from '../problem';
 import { type AuditNote, writeAudit } from './audit';
 import { holdsOfEvents, raiseHolds } from './holds';
@@ -27,7 +28,9 @@ export function takeEvents(
   if (!session) throw notFound('This session');
   if (session.isRetracted === 1)
     throw new Problem(409, 'Retracted', 'This session was retracted: nothing is added to it.');
-  const fresh = checkEvents(session, events, knownOf(prepare, events), nowMs, aheadMs);
+  const known = knownOf(prepare, events);
+  const timed = timeByReceipt(events, new Set(known.map(({ id }) => id)), session.openedAtMs, nowMs);
+  const fresh = checkEvents(session, timed, known, nowMs, aheadMs);
   insert(prepare, fresh, nowMs, practitionerId);
   const finished = fresh.find(({ type }) => type === 'session-finished');
   if (finished && session.finishedAtMs === null) {

@@ -5,14 +5,14 @@ import type { DeviceFrame } from '#contract/device';
 /** A device's frames as docs/device-protocol.md has them: one JSON object an event, until nobody listens. */
 export const streamFrames = (
   c: Context,
-  next: () => DeviceFrame,
+  next: () => DeviceFrame | Promise<DeviceFrame>,
   everyMs: number,
   begun: (stream: SSEStreamingApi) => void = () => {},
 ): Response =>
   streamSSE(c, async (stream) => {
     begun(stream);
     while (!stream.aborted) {
-      await stream.writeSSE({ data: JSON.stringify(next()) });
+      await stream.writeSSE({ data: JSON.stringify(await next()) });
       await stream.sleep(everyMs);
     }
   });

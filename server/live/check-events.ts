@@ -2,9 +2,10 @@ import { EVENTS, type SessionEvent } from '#core/session/events';
 import type { SessionHead } from '../db/session-log';
 import { Problem } from '../problem';
 import { sameJson } from '../same-json';
+import { asSaid } from './time-by-receipt';
 
 /**
- * Which events of a batch are new; a batch with one that cannot be is refused whole, each named at its place, so that the
+ * Which events of a batch are new, as the server times them; a batch with one that cannot be is refused whole, each named at its place, so that the
  * device sets it aside and sends the rest (rule RUN-9).
  * @param known those of them that are on record @param aheadMs how far ahead of the server's clock an event may be
  * @throws Problem 400 for another session's, 409 for a known id with other content or a finished session, 422 for its time
@@ -31,7 +32,7 @@ export function checkEvents(
     places(events, (event) => {
       const first = firstById.get(event.id);
       // One that is new is itself the first.
-      return first !== event && !sameJson(first, event);
+      return first !== event && !(first && sameJson(asSaid(first), asSaid(event)));
     }),
     'id',
     () => 'An event with this id is on record and says something else; none of this batch was stored.',
@@ -41,15 +42,9 @@ export function checkEvents(
   refuse(
     422,
     'Outside the session',
-    places(
-      events,
-      (event) => fresh(event) && (event.atMs < session.openedAtMs || event.atMs > nowMs + aheadMs),
-    ),
+    places(events, (event) => fresh(event) && event.atMs > nowMs + aheadMs),
     'atMs',
-    (event) =>
-      event.atMs < session.openedAtMs
-        ? 'It is said to have happened before the session was opened: the clock of the device was behind.'
-        : 'It is said to happen in the future: the clock of the device is ahead.',
+    () => 'It is said to happen in the future: the clock of the device is ahead.',
   );
   const finishedMs = session.finishedAtMs ?? Number.POSITIVE_INFINITY;
   refuse(

@@ -52,6 +52,7 @@ import { findKit, readKit } from '../db/kit';
 import { readPast } from '../db/session-log';
 import { withStatements } from '../db/sqlite';
 import { withAudit } from '../db/with-audit';
+import { happenedAtMs } from '../happened';
 import { tellChange } from '../live/tell-change';
 import { notFound, refusedByRules, refusedField } from '../problem';
 import { body, query } from '../validate';
@@ -105,6 +106,8 @@ export const clientRoutes = new Hono<Env>()
   .post('/:id/screenings', body(screeningAnswersSchema), async (c) => {
     const client = await readClient(c.var.em, c.req.param('id'), c.var.nowMs);
     const screening = { version: SCREEN_VERSION, ...c.req.valid('json') };
+    for (const [place, { atMs }] of screening.procedures.entries())
+      happenedAtMs(atMs, c.var.nowMs, 'SCR-1', `procedures.${place}.atMs`);
     const id = randomUUID();
     const { id: practitionerId, role } = c.var.practitioner;
     await withAudit(c, { action: 'screened', subject: client.id, detail: screening }, async (em) => {
@@ -167,7 +170,9 @@ export const clientRoutes = new Hono<Env>()
 
   .post('/:id/clearances', body(clearanceSchema), async (c) => {
     const client = await findClient(c.var.em, c.req.param('id'));
-    const clearance = c.req.valid('json');
+    const given = c.req.valid('json');
+    const givenAtMs = happenedAtMs(given.givenAtMs, c.var.nowMs, 'SCR-2', 'givenAtMs');
+    const clearance = { ...given, givenAtMs };
     await withAudit(c, { action: 'clearance-recorded', subject: client.id, detail: clearance }, (em) => {
       em.create(ClearanceEntity, { id: randomUUID(), clientId: client.id, atMs: c.var.nowMs, clearance });
     });

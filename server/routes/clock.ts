@@ -15,12 +15,12 @@ const moveOnSchema = z.object({
  * The practice's clock: devices learn by it how far their own is off (rule RUN-9). In a demonstration it can be moved on, so
  * that one can live through a block; an ordinary practice has no such address.
  */
-export const clockRoutes = (now: () => number, moveClock: MoveClock | undefined) =>
+export const clockRoutes = (now: () => number | Promise<number>, moveClock: MoveClock | undefined) =>
   new Hono<Env>()
-    .get('/', (c) => c.json({ nowMs: now(), canMove: moveClock !== undefined }))
+    .get('/', (c) => c.json({ nowMs: c.var.nowMs, canMove: moveClock !== undefined }))
     .post('/forward', body(moveOnSchema), async (c) => {
       if (!moveClock) throw notFound('This address');
       await moveClock(c.req.valid('json').days);
       c.var.feed.publish({ said: 'practice' });
-      return c.json({ nowMs: now(), canMove: true });
+      return c.json({ nowMs: await now(), canMove: true });
     });

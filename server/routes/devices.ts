@@ -17,7 +17,7 @@ export const FRAME_MS = 50;
 const USUAL_SYSTOLIC_MMHG = 122;
 
 /** Simulated devices: a stream of frames at 20 Hz and a place for commands (docs/device-protocol.md). */
-export const deviceRoutes = (hub: DeviceHub, now: () => number) =>
+export const deviceRoutes = (hub: DeviceHub, now: () => number | Promise<number>) =>
   new Hono<Env>()
     .post('/', body(newDeviceSchema), async (c) => {
       const { clientId, limb, position, kind } = c.req.valid('json');
@@ -36,7 +36,7 @@ export const deviceRoutes = (hub: DeviceHub, now: () => number) =>
         systolicMmHg,
         seed,
       });
-      const device = hub.add(simulated, kind, seed, now());
+      const device = hub.add(simulated, kind, seed, c.var.nowMs);
       return c.json({ id: device.id, limbKind: limbKind(limb) }, 201);
     })
 
@@ -46,7 +46,7 @@ export const deviceRoutes = (hub: DeviceHub, now: () => number) =>
       refuseTooManyStreams(c);
       return streamFrames(
         c,
-        () => device.frame(now()),
+        async () => device.frame(await now()),
         FRAME_MS,
         (stream) => endWithSignIn(c, stream),
       );
@@ -55,6 +55,6 @@ export const deviceRoutes = (hub: DeviceHub, now: () => number) =>
     .post('/:id/commands', body(deviceCommandSchema), (c) => {
       const device = hub.find(c.req.param('id'));
       if (!device) throw notFound('This device');
-      device.command(c.req.valid('json'), now());
-      return c.json(device.frame(now()));
+      device.command(c.req.valid('json'), c.var.nowMs);
+      return c.json(device.frame(c.var.nowMs));
     });

@@ -114,7 +114,12 @@ function take(prepare: Prepare, told: ToldFromHome, link: KeptLink, client: Clie
       if (prepare('select 1 from day_check where id = ?').get(told.id)) return false;
       withinLink(link, told.atMs, by);
       refuseTooMany(prepare, 'day_check', 'at_ms', link, told.atMs);
-      keepDayCheck(prepare, client, { id: told.id, atMs: told.atMs, ...told.answers }, by.nowMs);
+      keepDayCheck(
+        prepare,
+        client,
+        { id: told.id, atMs: Math.min(told.atMs, by.nowMs), ...told.answers },
+        by.nowMs,
+      );
       return true;
     }
     case 'session':

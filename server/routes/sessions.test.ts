@@ -82,18 +82,42 @@ describe('what a log takes (RUN-9)', () => {
   const [started, inflated, ...others] = LOG;
   const at = (event: SessionEvent | undefined, atMs: number) => ({ ...event, atMs });
 
-  it('refuses what lies before the opening or ahead of the server, each at its place, and stores none of it', async () => {
+  it('refuses what lies ahead of the server, each at its place, and stores none of it', async () => {
+    const { api } = await startAfter(openSession);
+    const ahead = api.clock.nowMs + 120_001;
+    const batch = [started, inflated, at(others[0], ahead)];
+    const { status, problem } = await api.refused(EVENTS, { events: batch });
+    expect(status).toBe(422);
+    expect(problem.errors.map(({ path }) => path)).toEqual(['events.2.atMs']);
+    expect((await api.get<SessionView>(`/sessions/${SESSION_ID}`)).events).toEqual([]);
+    await api.post(EVENTS, { events: [started, at(others[0], ahead - 1)] });
+  });
+
+  it('keeps what a clock that was behind says in its sequence, timed by its receipt, and says so', async () => {
     const {
       api,
       made: { openedAtMs },
     } = await startAfter(openSession);
-    const ahead = api.clock.nowMs + 120_001;
-    const batch = [started, at(inflated, openedAtMs - 1), at(others[0], ahead)];
-    const { status, problem } = await api.refused(EVENTS, { events: batch });
-    expect(status).toBe(422);
-    expect(problem.errors.map(({ path }) => path)).toEqual(['events.1.atMs', 'events.2.atMs']);
-    expect((await api.get<SessionView>(`/sessions/${SESSION_ID}`)).events).toEqual([]);
-    await api.post(EVENTS, { events: [started, at(others[0], ahead - 1)] });
+    const receivedMs = api.clock.nowMs;
+    const behind = [at(started, openedAtMs - 7_200_000), at(inflated, openedAtMs - 7_195_000)];
+    await api.post(EVENTS, { events: behind });
+    const kept = () => api.get<SessionView>(`/sessions/${SESSION_ID}`);
+    expect((await kept()).events.map(({ atMs, saidAtMs }) => [atMs - receivedMs, saidAtMs])).toEqual([
+      [-5_000, openedAtMs - 7_200_000],
+      [0, openedAtMs - 7_195_000],
+    ]);
+    // Sent again it is the same event; what it was timed by is the server's to say.
+    api.clock.nowMs += 5_000;
+    await api.post(EVENTS, { events: behind });
+    await api.post(EVENTS, { events: [{ ...at(others[0], api.clock.nowMs), saidAtMs: 1 }] });
+    const after = (await kept()).events;
+    expect(after).toHaveLength(3);
+    expect(after[2]).not.toHaveProperty('saidAtMs');
+    // However long it lasted by that clock, nothing happened before the opening.
+    await api.post(EVENTS, {
+      events: [at(others[1], 1_000), at(others[2], openedAtMs - 7_190_000)],
+    });
+    expect(Math.min(...(await kept()).events.map(({ atMs }) => atMs))).toBe(openedAtMs);
   });
 
   it('takes corrections only once a session is finished, and what happened before but arrives late', async () => {

@@ -11,6 +11,8 @@ export const STAMP = {
   seq: z.number().int().nonnegative(),
   /** By the server's clock, in ms since 1970 (rule RUN-9). */
   atMs: z.number().int().positive(),
+  /** What the device said, where its clock was behind and the event was timed by its receipt. */
+  saidAtMs: z.number().int().positive().optional(),
 };
 
 type Shape<T extends string, S extends z.ZodRawShape> = typeof STAMP & { type: z.ZodLiteral<T> } & S;

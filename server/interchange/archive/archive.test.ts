@@ -37,7 +37,9 @@ async function demo() {
   return { lines: () => [...writeArchive(file, { kind: 'practice' })], em: orm.em.fork() };
 }
 
-const TAKING = { matches: {}, words: 'test.ndjson', practitionerId: 'ines', nowMs: NOW_MS };
+/** After all that is in the files. */
+const TAKEN_IN_MS = Date.UTC(2027, 5, 1);
+const TAKING = { matches: {}, words: 'test.ndjson', practitionerId: 'ines', nowMs: TAKEN_IN_MS };
 const text = (lines: readonly string[]) => lines.map((line) => line.replace(/\n$/, ''));
 
 describe('an archive of a whole practice', () => {

@@ -6,6 +6,7 @@ import { type AuditRow, appendAudit } from '../../db/audit';
 import { fillConditionsOf } from '../../db/fill-old';
 import { readHead, summarise } from '../../db/session-log';
 import { isForeignKeyClash, isUniqueClash, type Prepare } from '../../db/sqlite';
+import { putTimesRight } from '../../db/times';
 import { sameJson } from '../../same-json';
 import { type AddedRow, keepTakenIn } from '../taken-in-list';
 import { NotAnArchive, readArchive } from './read-archive';
@@ -68,6 +69,8 @@ export function takeIn(
   const clientIds = [...people.keys()].map((clientId) => matches[clientId] ?? clientId);
   // An archive of an earlier release says only in its screenings what people have.
   for (const clientId of clientIds) fillConditionsOf(prepare, clientId, 'ended-here-only');
+  // Nothing happened after it was received.
+  putTimesRight(prepare, nowMs);
   keepTakenIn(prepare, { id, nowMs, practitionerId, words, clientIds }, added);
   return {
     id,
