@@ -30,6 +30,7 @@ async function enterSession(page: Page, sign?: string): Promise<void> {
     await page.getByText('Anything felt or seen').click();
     await page.getByLabel(sign).check();
   }
+  await page.getByRole('button', { name: 'All as planned' }).click();
   const effort = page.getByLabel('Effort of set 2');
   await effort.first().fill('25');
   await page.getByRole('button', { name: 'Enter it' }).click();

@@ -14,7 +14,7 @@ import { nextSession } from '../review/next-session';
 import { reviewEach } from '../review/review-each';
 import { kindsMoved, summaryOf } from '../review/summary';
 import { RULES } from '../rules/catalogue';
-import { type EnteredSession, enteredEvents } from '../session/entered';
+import { amountDone, type EnteredSession, enteredEvents } from '../session/entered';
 import type { SessionEvent } from '../session/events';
 import { fold } from '../session/fold';
 import { type Log, mergeLogs } from '../session/log';
@@ -154,17 +154,18 @@ function runOnce(
     startedAtMs,
     jointPain: null,
     signs: [],
-    sets: timeline.sets.map(({ exerciseIndex, setIndex, reps }) => {
+    sets: timeline.sets.map((set) => {
+      const { exerciseIndex, setIndex, reps } = set;
       const at = bouts.findIndex(
         (bout) => bout.exerciseIndex === exerciseIndex && bout.setIndex === setIndex,
       );
       const result = results[at];
-      if (!result) return { exerciseIndex, setIndex, reps, effort: UNFORESEEN_EFFORT };
+      if (!result) return { exerciseIndex, setIndex, ...amountDone(set, reps), effort: UNFORESEEN_EFFORT };
       const left = Math.floor(result.possible - result.done);
       return {
         exerciseIndex,
         setIndex,
-        reps: Math.round(result.done),
+        ...amountDone(set, Math.round(result.done)),
         effort: Math.max(0, 10 - Math.max(0, left)),
       };
     }),

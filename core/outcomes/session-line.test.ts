@@ -10,7 +10,7 @@ import { alternate } from '../plan/superset';
 import { EXERCISES, type Library } from '../protocol/exercises';
 import type { Limb } from '../quantity/limb';
 import { anyPlan } from '../session/decide/wide.fixture';
-import { enteredEvents } from '../session/entered';
+import { amountDone, enteredEvents } from '../session/entered';
 import { liveTimeline } from '../session/live-timeline';
 import { foldAll, logOf, START_MS, WHOLE_SESSION } from '../session/session.fixture';
 import { addUp, byPeriod, type LoggedSession } from './add-up';
@@ -27,10 +27,10 @@ const { plan: one } = composeSession(session(testExercise()), testBasis());
 
 /** A plan done as it was planned, on paper. */
 function doneAll(plan: Plan) {
-  const sets = compile(plan).sets.map(({ exerciseIndex, setIndex, reps }) => ({
-    exerciseIndex,
-    setIndex,
-    reps,
+  const sets = compile(plan).sets.map((set) => ({
+    exerciseIndex: set.exerciseIndex,
+    setIndex: set.setIndex,
+    ...amountDone(set, set.reps),
     effort: 6,
   }));
   const events = enteredEvents(plan, { startedAtMs: START_MS, sets, jointPain: 2, signs: [] }, START_MS);

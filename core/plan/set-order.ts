@@ -1,4 +1,4 @@
-import type { Plan } from './plan';
+import type { Plan, PlannedSet } from './plan';
 
 /** A set of a plan, by its exercise and its place in it. */
 export type SetPlace = { exerciseIndex: number; setIndex: number };
@@ -35,3 +35,11 @@ export function supersetsOf(exercises: Ordered): number[][] {
 /** Whether an exercise alternates with another. */
 export const isInSuperset = ({ exercises }: Pick<Plan, 'exercises'>, exerciseIndex: number): boolean =>
   supersetsOf(exercises).some((superset) => superset.length > 1 && superset.includes(exerciseIndex));
+
+/** A set of a plan. @throws RangeError where the plan has none at this place */
+export function plannedAt(plan: Plan, { exerciseIndex, setIndex }: SetPlace): PlannedSet {
+  const planned = plan.exercises[exerciseIndex]?.sets[setIndex];
+  if (!planned)
+    throw new RangeError(`There is no set ${setIndex} of exercise ${exerciseIndex} in this plan.`);
+  return planned;
+}

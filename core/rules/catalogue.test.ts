@@ -37,7 +37,7 @@ describe('the rule catalogue', () => {
       Array.from({ length: count }, (_, i) => `${chapter}-${i + 1}`),
     );
     expect([...RULE_IDS].sort()).toEqual(
-      [...expected, 'PRO', 'PRS-7', 'PRS-8', 'PRS-9', 'REV-10', 'RUN-9', 'TIGHT'].sort(),
+      [...expected, 'PRO', 'PRS-7', 'PRS-8', 'PRS-9', 'REV-10', 'RUN-9', 'RUN-10', 'TIGHT'].sort(),
     );
   });
 

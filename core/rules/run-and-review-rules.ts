@@ -88,6 +88,15 @@ export const runRules = {
     words: ({ afterReceiptMs }) =>
       `Times come from the server’s clock; each device knows its offset. An event lies between the session’s opening and its receipt + ${seconds(afterReceiptMs)} s, else it is refused with words and kept aside. Only the device that runs a session writes what the clock owes; another takes over on request.`,
   }),
+  'RUN-10': rule({
+    title: 'Entered later',
+    level: 'hard',
+    source: HOUSE,
+    by: 'session/entered.ts checkEntered',
+    figures: NO_FIGURES,
+    words: () =>
+      'Every mode can be entered from paper with all that the paper asks. What is left empty is not known: never none, and never as planned. Figures carry their unit.',
+  }),
 } as const;
 
 const EFFORT = { easyMost: 6, firmMost: 8 } as const;

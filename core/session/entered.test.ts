@@ -1,9 +1,11 @@
 import { describe, expect, it } from 'vitest';
+import { setsOf } from '../plan/choices';
 import { compile } from '../plan/compile';
+import { composeSession } from '../plan/compose';
 import { doseOf } from '../plan/dose';
-import { testPlan } from '../plan/plan.fixture';
+import { testBasis, testExercise, testPlan, testSession } from '../plan/plan.fixture';
 import { summaryOf } from '../review/summary';
-import { type EnteredSession, enteredEvents } from './entered';
+import { checkEntered, type EnteredSession, enteredEvents } from './entered';
 import { liveTimeline } from './live-timeline';
 import { foldAll, logOf, START_MS } from './session.fixture';
 import { twoLimbs } from './two-limbs.fixture';
@@ -13,6 +15,7 @@ const set = (setIndex: number, reps: number, effort: number | null = null, exerc
   exerciseIndex,
   setIndex,
   reps,
+  lastedMs: null,
   effort,
 });
 const whole: EnteredSession = {
@@ -74,5 +77,53 @@ describe('a session entered later (RUN-5)', () => {
     );
     expect(state.limbs.every(({ inflations }) => inflations.every(({ toMs }) => toMs !== null))).toBe(true);
     expect(state.signs.map(({ sign }) => sign)).toEqual(['dizzy']);
+  });
+
+  it('takes the minutes that a timed set really lasted, shorter or longer; what is left empty was not done (RUN-10)', () => {
+    const timed = composeSession(
+      testSession(
+        testExercise(
+          {
+            exerciseId: 'passive-cuff-leg',
+            position: 'lying',
+            protocolId: 'passive-recovery',
+            percentLop: 80,
+          },
+          { sets: setsOf('passive-recovery', 300_000, 60_000) },
+        ),
+      ),
+      testBasis(),
+    ).plan;
+    const minutes = (setIndex: number, lasted: number) => ({
+      exerciseIndex: 0,
+      setIndex,
+      reps: null,
+      lastedMs: lasted * 60_000,
+      effort: null,
+    });
+    const entered = { ...whole, sets: [minutes(0, 4), minutes(1, 6)], jointPain: null };
+    expect(checkEntered(timed, entered)).toEqual([]);
+    const state = folded(entered, timed);
+    const lasted = state.sets.map(({ startedAtMs, endedAtMs, reason }) => [
+      ((endedAtMs ?? 0) - startedAtMs) / 60_000,
+      reason,
+    ]);
+    expect(lasted).toEqual([
+      [4, 'operator'],
+      [6, 'done'],
+    ]);
+    const up = state.limbs[0]?.inflations.map(({ fromMs, toMs }) => ((toMs ?? 0) - fromMs) / 60_000);
+    // It goes up twenty seconds before the first set.
+    expect(up).toEqual([4 + 20 / 60, 6]);
+    // One that lasted longer moves what comes after it on.
+    const longer = folded({ ...entered, sets: [minutes(0, 7), minutes(1, 5)] }, timed);
+    const [first, second] = longer.sets;
+    expect((second?.startedAtMs ?? 0) - (first?.endedAtMs ?? 0)).toBe(60_000);
+    expect(checkEntered(timed, { sets: [set(0, 4)] })).toEqual([
+      { place: 0, message: 'Set 1 is timed: enter its minutes.' },
+    ]);
+    expect(checkEntered(plan, { sets: [minutes(2, 1)] })).toEqual([
+      { place: 0, message: 'Set 3 is counted: enter its repetitions.' },
+    ]);
   });
 });

@@ -2,16 +2,29 @@ import { z } from 'zod';
 import { compile } from '../plan/compile';
 import type { Plan } from '../plan/plan';
 import type { Timeline } from '../plan/timeline';
+import { MS_PER_HOUR } from '../quantity/units';
 import type { EventBody } from './events';
 import { effortSchema, scaleSchema, setPlace } from './events/values';
 import { signIdSchema } from './signs';
 
-/** One set of a session that was done on paper or elsewhere. */
-const enteredSetSchema = z.object({
-  ...setPlace,
-  reps: z.number('Enter the repetitions.').int().min(0, 'Not below none.').max(500),
-  effort: effortSchema.nullable(),
-});
+/** One set of a session that was done on paper or elsewhere: its repetitions, or how long it lasted where it is timed. */
+const enteredSetSchema = z
+  .object({
+    ...setPlace,
+    reps: z.number('Enter the repetitions.').int().min(0, 'Not below none.').max(500).nullable(),
+    lastedMs: z
+      .number('Enter the minutes.')
+      .int()
+      .min(1_000, 'Longer than nothing.')
+      .max(MS_PER_HOUR, 'At most 60 minutes.')
+      .nullable()
+      .default(null),
+    effort: effortSchema.nullable(),
+  })
+  .refine(({ reps, lastedMs }) => (reps === null) !== (lastedMs === null), {
+    path: ['reps'],
+    message: 'Enter the repetitions, or how long it lasted.',
+  });
 
 /** A session that is entered after the fact: when it began, the sets that were done, and how it was. */
 export const enteredSessionSchema = z.object({
@@ -23,6 +36,30 @@ export const enteredSessionSchema = z.object({
 });
 export type EnteredSession = z.infer<typeof enteredSessionSchema>;
 
+/** How much of a set was done, as it is entered: so many repetitions, or the time it was to last where it is timed. */
+export const amountDone = (
+  { plannedReps, fromMs, toMs }: Pick<Timeline['sets'][number], 'plannedReps' | 'fromMs' | 'toMs'>,
+  reps: number,
+): Pick<EnteredSession['sets'][number], 'reps' | 'lastedMs'> =>
+  plannedReps === null ? { reps: null, lastedMs: toMs - fromMs } : { reps, lastedMs: null };
+
+/** What of an entry does not fit its plan: minutes of a counted set, or repetitions of a timed one (rule RUN-10). */
+export function checkEntered(
+  plan: Plan,
+  { sets }: Pick<EnteredSession, 'sets'>,
+): { place: number; message: string }[] {
+  return sets.flatMap(({ exerciseIndex, setIndex, reps, lastedMs }, place) => {
+    const planned = plan.exercises[exerciseIndex]?.sets[setIndex];
+    if (!planned) return [];
+    const isTimed = planned.work.kind === 'timed';
+    if (isTimed && lastedMs === null)
+      return [{ place, message: `Set ${setIndex + 1} is timed: enter its minutes.` }];
+    if (!isTimed && reps === null)
+      return [{ place, message: `Set ${setIndex + 1} is counted: enter its repetitions.` }];
+    return [];
+  });
+}
+
 /** What is said of a session, and when after its beginning, in ms. */
 export type EnteredEvent = { afterMs: number; body: EventBody };
 
@@ -33,22 +70,37 @@ export type EnteredEvent = { afterMs: number; body: EventBody };
  */
 export function enteredEvents(plan: Plan, entered: EnteredSession, enteredAtMs: number): EnteredEvent[] {
   const timeline = compile(plan);
-  const done = timeline.sets.flatMap((set) => {
-    const said = entered.sets.find(
+  const said = timeline.sets.flatMap((set) => {
+    const one = entered.sets.find(
       ({ exerciseIndex, setIndex }) => exerciseIndex === set.exerciseIndex && setIndex === set.setIndex,
     );
-    return said ? [{ ...set, said }] : [];
+    return one ? [{ ...set, said: one }] : [];
+  });
+  // A set that lasted longer than planned moves what comes after it on; a shorter one leaves a longer rest.
+  const longer = said.map(({ fromMs, toMs, said: { lastedMs } }) => ({
+    afterMs: toMs,
+    byMs: lastedMs === null ? 0 : Math.max(0, lastedMs - (toMs - fromMs)),
+  }));
+  const really = (plannedMs: number): number =>
+    longer.reduce((atMs, { afterMs, byMs }) => (afterMs <= plannedMs ? atMs + byMs : atMs), plannedMs);
+  const done = said.map((set): DoneSet => {
+    const fromMs = really(set.fromMs);
+    const { lastedMs } = set.said;
+    return { ...set, plannedFromMs: set.fromMs, fromMs, toMs: fromMs + (lastedMs ?? set.toMs - set.fromMs) };
   });
   const endMs = Math.max(0, ...done.map(({ toMs }) => toMs));
-  const cuffs = cuffEvents(timeline, done);
+  const cuffs = cuffEvents(timeline, done, really);
   // In the order of what happens in the same moment.
   const events: EnteredEvent[] = [
     { afterMs: 0, body: { type: 'session-started', enteredAtMs } },
     ...cuffs.map(({ up }) => up),
     ...done.flatMap(({ fromMs, toMs, said, plannedReps }): EnteredEvent[] => {
-      const { exerciseIndex, setIndex, reps, effort } = said;
+      const { exerciseIndex, setIndex, reps: counted, lastedMs, effort } = said;
       const place = { exerciseIndex, setIndex };
-      const reason = plannedReps !== null && reps < plannedReps ? 'failure' : 'done';
+      const reps = counted ?? 0;
+      const isCutShort = lastedMs !== null && lastedMs < plannedMsOf(plan, place);
+      const isFailed = plannedReps !== null && reps < plannedReps;
+      const reason = isFailed ? 'failure' : isCutShort ? 'operator' : 'done';
       return [
         { afterMs: fromMs, body: { type: 'set-started', ...place } },
         { afterMs: toMs, body: { type: 'set-ended', ...place, reps, reason } },
@@ -67,24 +119,36 @@ export function enteredEvents(plan: Plan, entered: EnteredSession, enteredAtMs: 
 
 const AFTER_LAST_MS = 1_000;
 
-type DoneSet = Timeline['sets'][number] & { said: EnteredSession['sets'][number] };
+/** How long a timed set was to last. */
+const plannedMsOf = (
+  plan: Plan,
+  { exerciseIndex, setIndex }: { exerciseIndex: number; setIndex: number },
+): number => plan.exercises[exerciseIndex]?.sets[setIndex]?.lastsMs ?? 0;
+
+/** A set that was done, at the times it was really done. */
+type DoneSet = Timeline['sets'][number] & { said: EnteredSession['sets'][number]; plannedFromMs: number };
 
 /** Cuffs up and down as planned, where a set was done under them. */
 function cuffEvents(
   { lanes }: Timeline,
   done: readonly DoneSet[],
+  really: (plannedMs: number) => number,
 ): { up: EnteredEvent; down: EnteredEvent }[] {
   return lanes.flatMap(({ limb, inflations }) =>
     inflations.flatMap((inflation) => {
       const under = done.filter(
-        (set) => set.limbs.includes(limb) && set.fromMs >= inflation.fromMs && set.fromMs < inflation.toMs,
+        ({ limbs, plannedFromMs }) =>
+          limbs.includes(limb) && plannedFromMs >= inflation.fromMs && plannedFromMs < inflation.toMs,
       );
       if (under.length === 0) return [];
       const pressureMmHg = inflation.steps[0]?.pressureMmHg ?? null;
       const downMs = Math.max(...under.map(({ toMs }) => toMs));
       return [
         {
-          up: { afterMs: inflation.fromMs, body: { type: 'cuff-inflated' as const, limb, pressureMmHg } },
+          up: {
+            afterMs: really(inflation.fromMs),
+            body: { type: 'cuff-inflated' as const, limb, pressureMmHg },
+          },
           down: { afterMs: downMs, body: { type: 'cuff-released' as const, limb } },
         },
       ];

@@ -5,7 +5,7 @@ import { composeSession } from '../plan/compose';
 import type { Plan } from '../plan/plan';
 import { testBasis, testExercise } from '../plan/plan.fixture';
 import { anyPlan } from './decide/wide.fixture';
-import { enteredEvents } from './entered';
+import { amountDone, enteredEvents } from './entered';
 import { fold } from './fold';
 import { mergeLogs } from './log';
 import { logOf, START_MS, WHOLE_SESSION } from './session.fixture';
@@ -35,10 +35,10 @@ describe('a session as a file', () => {
     expect(readSessionFile(`\n${lines.join('\r\n\r\n')}`).events).toEqual(events);
     fc.assert(
       fc.property(anyPlan, (any: Plan) => {
-        const sets = compile(any).sets.map(({ exerciseIndex, setIndex, reps }) => ({
-          exerciseIndex,
-          setIndex,
-          reps,
+        const sets = compile(any).sets.map((set) => ({
+          exerciseIndex: set.exerciseIndex,
+          setIndex: set.setIndex,
+          ...amountDone(set, set.reps),
           effort: 7,
         }));
         const log = logOf(

@@ -3,7 +3,7 @@ import { cutSets } from '#core/plan/cut-sets';
 import type { Plan } from '#core/plan/plan';
 import { readPlan } from '#core/plan/versions/read-plan';
 import { SESSIONS_COUNT_MS } from '#core/record/facts';
-import { type EnteredSession, enteredEvents } from '#core/session/entered';
+import { checkEntered, type EnteredSession, enteredEvents } from '#core/session/entered';
 import type { SessionEvent } from '#core/session/events';
 import type { SetPlace } from '#core/session/places';
 import { refusedField } from '../problem';
@@ -40,6 +40,11 @@ export function enterSession(
   if (!version) throw cannotBe('The plan was not signed yet then.', 'Choose a day after it was signed.');
   const signed = readPlan(JSON.parse(version.plan));
   const plan = planOfDay(signed, entered.sets, setsShare);
+  const [wrong] = checkEntered(plan, entered);
+  if (wrong) {
+    const field = `sets.${wrong.place}.reps`;
+    throw refusedField('How much of it?', field, 'RUN-10', wrong.message, 'Left empty, it was not done.');
+  }
   const events = eventsOf(id, plan, entered, by.nowMs);
   if (!events.some(({ type }) => type === 'set-started')) {
     throw refusedField(

@@ -8,7 +8,12 @@ import { mergeLogs } from '#core/session/log';
 import { DAY_MS, startAfter } from '../api.fixture';
 import { at, planOf, ready, trainToday } from '../forbidden.fixture';
 
-const sets = [30, 15, 15, 15].map((reps, setIndex) => ({ exerciseIndex: 0, setIndex, reps, effort: 6 }));
+const sets = [30, 15, 15, 15].map((reps, setIndex) => ({
+  exerciseIndex: 0,
+  setIndex,
+  reps,
+  effort: 6,
+}));
 
 describe('a session that was done on paper or elsewhere', () => {
   it('is entered on its day, folded like any other, counted, and asks for its review', async () => {
@@ -34,6 +39,23 @@ describe('a session that was done on paper or elsewhere', () => {
     expect((await api.get<ClientRecord>(`/clients/${person.client.id}`)).facts.sessionsFinished).toBe(1);
     const [audit] = await api.sql("select practitioner_id from audit where action = 'session-entered-later'");
     expect(audit?.practitioner_id).toBe('colin');
+  });
+
+  it('refuses minutes of a counted set, and nothing at all of one (RUN-10)', async () => {
+    const { api, made: person } = await startAfter(ready);
+    api.clock.nowMs += DAY_MS;
+    const entry = {
+      id: newId(),
+      coursePlanId: planOf(person),
+      startedAtMs: api.clock.nowMs - 3_600_000,
+      jointPain: null,
+      signs: [],
+    };
+    const timed = { exerciseIndex: 0, setIndex: 0, reps: null, lastedMs: 240_000, effort: null };
+    const minutes = await api.refused('/sessions/entered', { ...entry, sets: [timed] });
+    expect([minutes.status, minutes.problem.errors[0]?.path]).toEqual([422, 'sets.0.reps']);
+    const none = await api.refused('/sessions/entered', { ...entry, sets: [{ ...timed, lastedMs: null }] });
+    expect([none.status, none.problem.errors[0]?.path]).toEqual([400, 'sets.0.reps']);
   });
 
   it('holds for a red sign that was noted, as a session here would', async () => {

@@ -196,7 +196,9 @@ export const KEEP: { [K in TableKind]: Keep<K> } = {
         'reps',
         `The plan has ${places.length} sets; ${reps.length} are written. Say which were done.`,
       );
-    const done = places.flatMap((place, at) => (reps[at] ? [{ ...place, reps: reps[at] ?? 0 }] : []));
+    const done = places.flatMap((place, at) =>
+      reps[at] ? [{ ...place, reps: reps[at] ?? 0, lastedMs: null }] : [],
+    );
     const sets = done.map((set, at) => ({ ...set, effort: at === done.length - 1 ? effort : null }));
     if (sets.length === 0) throw new RefusedCell('reps', 'No set was done. Take the row out.');
     const id = randomUUID();

@@ -5,9 +5,10 @@ import { useNavigate, useSearchParams } from 'react-router';
 import { v4 as newId } from 'uuid';
 import { type NewEnteredSession, newEnteredSessionSchema } from '#contract/session';
 import { setsAtShare } from '#core/plan/cut-sets';
-import { exerciseWords } from '#core/plan/plan';
+import { exerciseWords, type PlannedSet } from '#core/plan/plan';
+import { plannedAt } from '#core/plan/set-order';
 import { pacedReps } from '#core/protocol/set-work';
-import { toNumber, toNumberOrNull } from '#core/quantity/units';
+import { MS_PER_MINUTE, toNumber, toNumberOrNull } from '#core/quantity/units';
 import type { PlanInForce } from '#core/record/plans-in-force';
 import { EFFORT_SCALES } from '#core/session/effort';
 import { SIGNS, type SignId, signIdSchema } from '#core/session/signs';
@@ -58,9 +59,14 @@ export function EnterSession({
   );
 }
 
-/** A session as it is typed; a set without repetitions was not done. */
+/** What a set was to be, in the figure that is typed: repetitions, or minutes. */
+const plannedAmount = ({ work, lastsMs }: PlannedSet): string =>
+  String(pacedReps(work) ?? Math.round((lastsMs / MS_PER_MINUTE) * 100) / 100);
+
+/** A session as it is typed; a set without an amount was not done. */
 type Typed = Record<'day' | 'time' | 'jointPain', string> & {
-  sets: { exerciseIndex: number; setIndex: number; reps: string; effort: string }[];
+  /** How much of each: repetitions, or minutes where it is timed. */
+  sets: { exerciseIndex: number; setIndex: number; amount: string; effort: string }[];
   signs: SignId[];
 };
 
@@ -93,34 +99,38 @@ function EnterForm({
       jointPain: '',
       signs: [],
       sets: plan.exercises.flatMap(({ sets }, exerciseIndex) =>
-        sets.map(({ work }, setIndex) => ({
-          exerciseIndex,
-          setIndex,
-          reps: setIndex < setsAtShare(sets.length, setsShare) ? String(pacedReps(work) ?? 0) : '',
-          effort: '',
-        })),
+        sets.map((_, setIndex) => ({ exerciseIndex, setIndex, amount: '', effort: '' })),
       ),
     },
     write.error,
     reads(({ day, time, sets, jointPain, signs }) => {
-      const done = sets.map((row, place) => ({ row, place })).filter(({ row }) => row.reps.trim() !== '');
+      const done = sets.map((row, place) => ({ row, place })).filter(({ row }) => row.amount.trim() !== '');
       const made = {
         id: newId(),
         coursePlanId: coursePlan.id,
         // Without a day or a time it is no moment.
         startedAtMs: new Date(`${day}T${time}`).getTime(),
-        sets: done.map(({ row: { reps, effort, ...at } }) => {
+        sets: done.map(({ row: { amount, effort, ...at } }) => {
           const said = toNumberOrNull(effort);
-          return { ...at, reps: toNumber(reps), effort: said === null ? null : scale.toEffort(said) };
+          const figure = toNumber(amount);
+          const { work } = plannedAt(plan, at);
+          return {
+            ...at,
+            ...(work.kind === 'timed'
+              ? { reps: null, lastedMs: Math.round(figure * MS_PER_MINUTE) }
+              : { reps: figure, lastedMs: null }),
+            effort: said === null ? null : scale.toEffort(said),
+          };
         }),
         jointPain: toNumberOrNull(jointPain),
         signs,
       };
       const reading = bySchema<Typed, NewEnteredSession>(newEnteredSessionSchema, made, (path) => {
         if (path === 'startedAtMs') return day === '' ? 'day' : 'time';
-        const [, at, name] = /^sets\.(\d+)\.(reps|effort)$/.exec(path) ?? [];
+        const [, at, name] = /^sets\.(\d+)\.(reps|lastedMs|effort)$/.exec(path) ?? [];
         const place = done[Number(at)]?.place;
-        return place === undefined ? (path as keyof Typed) : `sets.${place}.${name as 'reps' | 'effort'}`;
+        if (place === undefined) return path as keyof Typed;
+        return `sets.${place}.${name === 'effort' ? 'effort' : 'amount'}`;
       });
       // On another scale the schema's own bounds would be other figures than those that are typed.
       const offScale = done.filter(({ row: { effort } }) => {
@@ -166,10 +176,12 @@ function EnterForm({
               row.exerciseIndex !== exerciseIndex ? null : (
                 <div key={row.setIndex} className="flex gap-1">
                   <Field
-                    className="w-20"
+                    className="w-28"
                     label={t`Set ${row.setIndex + 1}`}
-                    number="whole"
-                    {...field(`sets.${place}.reps`)}
+                    {...(plannedAt(plan, row).work.kind === 'timed'
+                      ? { unit: t`min`, number: 'decimal' as const }
+                      : { unit: t`reps`, number: 'whole' as const })}
+                    {...field(`sets.${place}.amount`, `sets.${place}.reps`)}
                   />
                   <Field
                     className="w-16"
@@ -185,7 +197,20 @@ function EnterForm({
         </fieldset>
       ))}
       <p className="text-[14px] text-quiet">
-        {t`A set left empty was not done. Times and pressures are the plan’s.`}
+        {t`A set left empty was not done. Rests and pressures are the plan’s.`}{' '}
+        <button
+          type="button"
+          className="min-h-9 underline underline-offset-4"
+          onClick={() => {
+            for (const [place, at] of typed.sets.entries()) {
+              const { sets } = plan.exercises[at.exerciseIndex] ?? { sets: [] };
+              const isAsked = at.setIndex < setsAtShare(sets.length, setsShare);
+              set(`sets.${place}.amount`, isAsked ? plannedAmount(plannedAt(plan, at)) : '');
+            }
+          }}
+        >
+          {t`All as planned`}
+        </button>
       </p>
       {nothingDone && <FieldError>{nothingDone}</FieldError>}
       <Field className="w-40" label={t`Worst joint pain 0–10`} number="whole" {...field('jointPain')} />
