@@ -138,7 +138,9 @@ function barRecipe(barKg: number, plates: readonly Plate[], unit: MassUnit): str
 }
 
 /** Resistances without kilograms, lightest first: what a limb or a body weighs, made easier or whole. */
-export const BODY_WEIGHT_STEPS = ['limb weight only', 'body weight with help', 'body weight'] as const;
+/** The lightest of all, as it is stored; whoever shows it says it in the language it is read in. */
+export const LIMB_WEIGHT = 'limb weight only';
+export const BODY_WEIGHT_STEPS = [LIMB_WEIGHT, 'body weight with help', 'body weight'] as const;
 
 /** What resists without kilograms, lightest first, for one that is chosen: its bands, or the steps of body weight. */
 export function unweighedSteps(chosen: string, kits: readonly WeightKit[]): readonly string[] {

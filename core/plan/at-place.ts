@@ -1,6 +1,6 @@
 import type { Cuff } from '../cuff/cuff';
 import type { Strap } from '../kit/strap';
-import type { WeightKit } from '../load/weight-kit';
+import { LIMB_WEIGHT, type WeightKit } from '../load/weight-kit';
 import { LIMB_LABELS } from '../quantity/limb';
 import { isAt, PLACE_LABELS, type Place } from '../quantity/place';
 import type { ExerciseChoice, SessionChoice } from './choices';
@@ -55,7 +55,7 @@ export function atPlace(session: SessionChoice, plan: Plan, basis: Basis, kit: K
     if (there.weightKits.some(({ id }) => id === weightKitId)) return choice;
     const label = basis.library[choice.exerciseId]?.label ?? choice.exerciseId;
     missing.push(`${label}: nothing ${PLACE_LABELS[place]} makes its load; it goes by the limb alone.`);
-    return { ...choice, load: { kind: 'unweighed' as const, with: 'limb weight only' } };
+    return { ...choice, load: { kind: 'unweighed' as const, with: LIMB_WEIGHT } };
   });
   const now: SessionChoice = { ...solved.session, exercises };
   const after = composeSession(now, there).plan;

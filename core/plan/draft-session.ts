@@ -1,6 +1,6 @@
 import { mayDo } from '../access/deeds';
 import { targetLoad } from '../load/target-load';
-import { EQUIPMENT_KITS, makeableLoads, type WeightKit } from '../load/weight-kit';
+import { EQUIPMENT_KITS, LIMB_WEIGHT, makeableLoads, type WeightKit } from '../load/weight-kit';
 import { pressureInForce } from '../occlusion-pressure/in-force';
 import { type Equipment, type Exercise, isWeighed, type Rung } from '../protocol/exercise';
 import type { ExerciseId } from '../protocol/exercises';
@@ -285,7 +285,7 @@ export function bestKit(
 function resistanceOf({ equipment }: Exercise, kits: readonly WeightKit[]): string {
   const bands = kits.find(({ kind }) => kind === 'bands');
   if (equipment === 'bands' && bands?.kind === 'bands') return bands.names[0] ?? 'body weight';
-  return equipment === 'body-weight' ? 'body weight' : 'limb weight only';
+  return equipment === 'body-weight' ? 'body weight' : LIMB_WEIGHT;
 }
 
 function primeFirst(exercises: ExerciseChoice[]): void {

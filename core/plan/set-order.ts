@@ -39,7 +39,6 @@ export const isInSuperset = ({ exercises }: Pick<Plan, 'exercises'>, exerciseInd
 /** A set of a plan. @throws RangeError where the plan has none at this place */
 export function plannedAt(plan: Plan, { exerciseIndex, setIndex }: SetPlace): PlannedSet {
   const planned = plan.exercises[exerciseIndex]?.sets[setIndex];
-  if (!planned)
-    throw new RangeError(`There is no set ${setIndex} of exercise ${exerciseIndex} in this plan.`);
+  if (!planned) throw new RangeError(`no set ${setIndex} of exercise ${exerciseIndex}`);
   return planned;
 }

@@ -1,3 +1,4 @@
+import { LIMB_WEIGHT } from '../load/weight-kit';
 import { stepUpMmHg } from '../pressure/arbitrary';
 import { mostPercentLop } from '../pressure/most-percent-lop';
 import type { Exercise } from '../protocol/exercise';
@@ -70,7 +71,7 @@ export function fitTemplate(template: SessionChoice, basis: Basis): Draft {
                 strengthTestId: test.fact.id,
                 weightKitId: kitFor(choice, test, exercise, basis),
               }
-            : { kind: 'unweighed', with: 'limb weight only' }
+            : { kind: 'unweighed', with: LIMB_WEIGHT }
           : choice.load,
     });
   }

@@ -3,7 +3,7 @@ import { Trans } from '@lingui/react/macro';
 import { Link } from 'react-router';
 import type { PracticeView } from '#contract/practice';
 import type { LoadStep, TargetLoad } from '#core/load/target-load';
-import { makeableLoads, unweighedSteps } from '#core/load/weight-kit';
+import { LIMB_WEIGHT, makeableLoads, unweighedSteps } from '#core/load/weight-kit';
 import type { ExerciseChoice } from '#core/plan/choices';
 import { bestKit } from '#core/plan/draft-session';
 import { measuredLimbs as measuredTargets } from '#core/plan/plan';
@@ -270,9 +270,7 @@ function LoadPickers({
             onChange={(weightKitId) =>
               set({
                 load:
-                  weightKitId === ''
-                    ? { kind: 'unweighed', with: t`limb weight only` }
-                    : { ...load, weightKitId },
+                  weightKitId === '' ? { kind: 'unweighed', with: LIMB_WEIGHT } : { ...load, weightKitId },
               })
             }
             options={[
@@ -290,7 +288,7 @@ function LoadPickers({
             resistance === '' ? weigh() : set({ load: { kind: 'unweighed', with: resistance } })
           }
           options={[
-            ...(unweighed.includes(load.with) ? [] : [{ value: load.with, label: load.with }]),
+            ...(unweighed.includes(load.with) ? [] : [{ value: load.with, label: told(load.with) }]),
             ...unweighed.map((value) => ({ value, label: told(value) })),
             ...(tests.length > 0 ? [{ value: '', label: t`weights, by the 1RM` }] : []),
           ]}

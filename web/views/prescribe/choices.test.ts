@@ -1,4 +1,5 @@
-import { describe, expect, it } from 'vitest';
+import { i18n } from '@lingui/core';
+import { describe, expect, it, onTestFinished } from 'vitest';
 import { testBasis, testExercise, testOcclusion, testSession, testStrength } from '#core/plan/plan.fixture';
 import {
   changeSet,
@@ -115,4 +116,11 @@ describe('an exercise as it is edited', () => {
     expect(trainableLimbs(basis, 'leg')).toEqual(['left-thigh', 'right-thigh']);
     expect(trainableLimbs(basis, 'arm')).toEqual([]);
   });
+});
+
+it('stores what resists in one language, whatever the interface speaks: the core finds a heavier step by it', () => {
+  i18n.loadAndActivate({ locale: 'de', messages: { 'limb weight only': 'nur das Gewicht der Gliedmaße' } });
+  onTestFinished(() => i18n.activate('en'));
+  const made = newExercise('leg-press', choice, ['left-thigh'], SCHOOL, { ...basis, strengthTests: [] });
+  expect(made?.load).toEqual({ kind: 'unweighed', with: 'limb weight only' });
 });

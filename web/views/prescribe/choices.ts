@@ -1,4 +1,4 @@
-import { t } from '@lingui/core/macro';
+import { LIMB_WEIGHT } from '#core/load/weight-kit';
 import {
   type ExerciseChoice,
   measuredChoices,
@@ -110,7 +110,7 @@ export function newExercise(
               weightKitId: kit.id,
               percentOneRepMax: USUAL_LOAD_PERCENT,
             }
-          : { kind: 'unweighed', with: t`limb weight only` },
+          : { kind: 'unweighed', with: LIMB_WEIGHT },
       protocolId,
       tempoId: like?.tempoId ?? '1.5-0-1.5',
       sets: [],
