@@ -273,6 +273,7 @@ export const ARCHIVE_ROWS = {
     liftedAtMs: atMs.nullable(),
     liftedBy: id.nullable(),
     liftReason: text.nullable(),
+    isEmergency: z.boolean().default(false),
   }),
   /** After everything that can be retracted. */
   retraction: z.strictObject({

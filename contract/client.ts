@@ -49,6 +49,8 @@ export type ClientSummary = {
   next: NextPlan | null;
   /** A muscle whose week is off, else what is due to be measured, in words (rules PRO-3, OUT-4). */
   off: string | null;
+  /** A sign that the emergency number is for, until it is lifted: it stands first of all (rule RUN-6). */
+  emergency: { words: string; atMs: number } | null;
 };
 
 /** A plan by its name; how many days away its turn is, null where nobody can say; and how many plans are in force. */

@@ -3,6 +3,7 @@ import type { Plan } from '#core/plan/plan';
 import { type DaySign, dayCheckSchema } from '#core/screening/day-check';
 import type { EffortIn } from '#core/session/effort';
 import { followUpSchema, sessionEventSchema } from '#core/session/events';
+import { signIdSchema } from '#core/session/signs';
 
 /** Weeks a link may be good for. */
 export const LINK_WEEKS = { least: 1, usual: 4, most: 8 };
@@ -33,13 +34,15 @@ export const HOME_HEADER = 'x-nervato-home';
 export type HomeSheet = {
   nowMs: number;
   untilMs: number;
-  practice: { name: string; phone: string };
+  practice: { name: string; phone: string; emergencyPhone: string };
   planName: string;
   prescriptionId: string;
   plan: Plan;
   effortIn: EffortIn;
   /** Why there is no training now, in words for who trains; null where there may be. */
   held: string | null;
+  /** Whether that is a sign the emergency number is for (rule RUN-6). */
+  isEmergency: boolean;
   /** What is asked on the day, beside the pain. */
   asks: DaySign[];
   asksBloodPressure: boolean;
@@ -67,6 +70,14 @@ export const toldFromHomeSchema = z.discriminatedUnion('kind', [
     sessionId: z.uuid(),
     atMs: z.number().int().positive(),
     answers: followUpSchema,
+  }),
+  // A red sign is told at once, by the id of its event: the session it stands in comes when it is over.
+  z.object({
+    kind: z.literal('sign'),
+    id: z.uuid(),
+    sessionId: z.uuid(),
+    atMs: z.number().int().positive(),
+    sign: signIdSchema,
   }),
 ]);
 export type ToldFromHome = z.infer<typeof toldFromHomeSchema>;

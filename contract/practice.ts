@@ -36,6 +36,13 @@ export const practiceSettingsSchema = z.object({
   lengthUnit: z.enum(['cm', 'in']),
   /** Whom people call; printed on their sheets. */
   phone: z.string().trim().max(40, 'At most 40 characters.').default(''),
+  /** Whom people call first in an emergency, at home too (rule RUN-6): it is another in other places. */
+  emergencyPhone: z
+    .string()
+    .trim()
+    .min(2, 'Give the emergency number of the place.')
+    .max(20, 'At most 20 characters.')
+    .default('112'),
   /** What stands at the head of a report beneath the name: address, licences, opening hours. */
   letterhead: z.string().trim().max(400, 'At most 400 characters.').default(''),
   stricter: stricterSchema,

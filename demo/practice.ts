@@ -12,6 +12,7 @@ export const PRACTICE = {
   schoolId: 'research-consensus',
   massUnit: 'kg',
   lengthUnit: 'cm',
+  emergencyPhone: '112',
   phone: '555 0142',
   letterhead: 'Boathouse yard 3, by the tide gate\nMonday to Friday, 8 to 19',
   stricter: [],

@@ -151,3 +151,46 @@ test('a remote walk by strap: prescribed without a figure in mmHg, done at home 
     .click();
   await expect(page.getByText('Done at home: told by the person who did it.')).toBeVisible();
 });
+
+test('chest pain at home: the emergency number first on the phone, and over every page of the practice at once', async ({
+  page,
+  browser,
+}) => {
+  await page.goto('/');
+  await openPerson(page, 'Leocadia Brandt');
+  await chooseLink(page, 'Run');
+  await page.getByText('Left thigh at home: no link').click();
+  await page.getByRole('button', { name: 'Make a link' }).click();
+  const address = (await page.getByText(/\/home#/).textContent()) ?? '';
+  // The practice looks at something else meanwhile.
+  await page.goto('/guide');
+
+  const phone = await newDevice(browser, { viewport: { width: 390, height: 844 } });
+  const home = await phone.newPage();
+  const press = (name: string | RegExp) => home.getByRole('button', { name, exact: true }).click();
+  await home.goto(address);
+  for (const yes of await home.getByRole('radio', { name: 'Yes' }).all()) await yes.click();
+  await press('1');
+  await press('That is how it is');
+  await press('Begin');
+  await press('Tightened');
+  await press('Something is wrong');
+  await press(/Chest pain/);
+  const emergency = home.getByRole('link', { name: 'Call 112' });
+  await expect(emergency).toBeInViewport();
+  await expect(emergency).toHaveAttribute('href', 'tel:112');
+
+  const bar = page.getByRole('alertdialog', { name: 'Call now' });
+  await expect(bar).toContainText('Leocadia Brandt');
+  await expect(bar).toContainText('Chest pain');
+  await bar.getByRole('button', { name: 'Look' }).click();
+  await expect(bar).toBeHidden();
+  await expect(page.getByRole('region', { name: 'Holds' })).toContainText('Chest pain');
+  await page.goto('/');
+  await expect(page.getByRole('alert', { name: 'Call now' })).toContainText('Leocadia Brandt');
+  // Once it is over on the phone, the number still stands first.
+  await press('Released');
+  await press('Finish and keep the record');
+  await expect(home.getByRole('link', { name: 'Call 112' })).toBeVisible();
+  await phone.close();
+});

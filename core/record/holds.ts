@@ -16,7 +16,7 @@ import { judgeScreening } from '../screening/decide';
 import type { Stricter } from '../screening/items';
 import type { Screening } from '../screening/screening';
 import type { FollowUp } from '../session/events';
-import { SIGNS, type SignId } from '../session/signs';
+import { isEmergency, SIGNS, type SignId } from '../session/signs';
 
 /**
  * When a hold ends by itself: at a time, when the session's review is answered after it, once a clinician screens again, or
@@ -47,6 +47,8 @@ export type Hold = {
   subject: FoundSubject | null;
   ends: HoldEnd;
   lifted: { atMs: number; by: string; reason: string } | null;
+  /** The emergency number comes before anything else, and the practice sees it first (rule RUN-6). */
+  isEmergency?: boolean | undefined;
 };
 
 export type NewHold = Omit<Hold, 'id' | 'lifted'>;
@@ -120,7 +122,7 @@ export function holdsOfSign(
   atMs: number,
 ): NewHold[] {
   const { label, level } = SIGNS[event.sign];
-  const common = { rule: 'RUN-3', atMs, subject: null } as const;
+  const common = { rule: 'RUN-3', atMs, subject: null, isEmergency: isEmergency(event.sign) } as const;
   const notBeforeMs = atMs + MS_PER_DAY;
   if (level === 'red') {
     return [
@@ -152,6 +154,10 @@ export function dayAfterWords({ numbness, bruising, urgent = [] }: FollowUp): st
   ];
 }
 
+/** Whether what is said the day after asks for the emergency number (rule RUN-6). */
+export const isEmergencyAfter = ({ urgent = [] }: Pick<FollowUp, 'urgent'>): boolean =>
+  urgent.includes('chest-pain') || urgent.includes('breathless');
+
 export const URGENT_SIGNS = {
   'dark-urine': 'Dark urine',
   weakness: 'Marked weakness',
@@ -162,6 +168,7 @@ export const URGENT_SIGNS = {
 
 export const holdsOfDayAfter = (eventId: string, answer: FollowUp, atMs: number): NewHold[] =>
   dayAfterWords(answer).map((words, place) => ({
+    isEmergency: isEmergencyAfter(answer),
     cause: `day-after ${eventId} ${place}`,
     words: `${words}, after the last session`,
     rule: 'RUN-6',

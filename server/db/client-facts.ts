@@ -5,7 +5,7 @@ import { PAGE_OF_PEOPLE } from '#contract/pages';
 import type { Limb } from '#core/quantity/limb';
 import { MS_PER_DAY } from '#core/quantity/units';
 import { chainOf } from '#core/record/chain';
-import { cuffInForce } from '#core/record/in-force';
+import { cuffInForce, holdsInForce } from '#core/record/in-force';
 import { loadByHour, type PersonsWeek, personsWeek } from '#core/record/needs';
 import { plansInForce } from '#core/record/plans-in-force';
 import { testsDueLine } from '#core/record/tests-due';
@@ -167,13 +167,14 @@ export async function readWeek(em: EntityManager, nowMs: number): Promise<WeekVi
 }
 
 /** The line of the roster of a person. */
-export const lineOf = ({ id, name, story, chain, next, off }: ClientRecord): ClientSummary => ({
+export const lineOf = ({ id, name, story, chain, next, off, emergency }: ClientRecord): ClientSummary => ({
   id,
   name,
   story,
   chain,
   next,
   off,
+  emergency,
 });
 
 const rowsOf = (rows: readonly unknown[]): ClientRow[] =>
@@ -199,6 +200,7 @@ function recordsOf(
     if (!own) return [];
     const plans = plansInForce(own, nowMs);
     const chain = chainOf(own, practice.kit, nowMs, plans[0]?.prescription);
+    const emergency = holdsInForce(own, nowMs).find((hold) => hold.isEmergency);
     const next = plans[0]
       ? { name: plans[0].coursePlan.name, turn: plans[0].turn, plans: plans.length }
       : null;
@@ -212,6 +214,7 @@ function recordsOf(
         chain,
         next,
         off: weekOff(own, plans, nowMs) ?? testsDueLine(own, nowMs),
+        emergency: emergency ? { words: emergency.words, atMs: emergency.atMs } : null,
         judgedAtMs: nowMs,
         asOf,
       },

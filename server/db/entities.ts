@@ -53,6 +53,7 @@ export const PracticeEntity = defineEntity({
     massUnit: p.string().$type<PracticeSettings['massUnit']>(),
     lengthUnit: p.string().$type<PracticeSettings['lengthUnit']>(),
     phone: p.string(),
+    emergencyPhone: p.string().default('112'),
     letterhead: p.string(),
     effortIn: p.string().$type<PracticeSettings['effortIn']>().default('of-ten'),
     stopAboveSystolicMmHg: p.integer().default(STOP_ABOVE.systolicMmHg),
@@ -543,6 +544,7 @@ export const HoldEntity = defineEntity({
     liftedAtMs: p.bigint('number').nullable(),
     liftedBy: p.string().nullable(),
     liftReason: p.text().nullable(),
+    isEmergency: p.boolean().default(false),
   },
 });
 

@@ -8,11 +8,23 @@ import type { Prepare } from './sqlite';
 
 /** Raises holds; one that its cause has raised already stays as it is (rule SCR-5). */
 export function raiseHolds(prepare: Prepare, clientId: string, holds: readonly NewHold[]): void {
-  for (const { cause, words, rule, atMs, limb, subject, ends } of holds) {
+  for (const { cause, words, rule, atMs, limb, subject, ends, isEmergency = false } of holds) {
     prepare(
-      `insert into hold (id, client_id, cause, words, rule, at_ms, limb, subject, ends) values (?, ?, ?, ?, ?, ?, ?, ?, ?)
+      `insert into hold (id, client_id, cause, words, rule, at_ms, limb, subject, ends, is_emergency)
+       values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
        on conflict (client_id, cause) do nothing`,
-    ).run(randomUUID(), clientId, cause, words, rule, atMs, limb, subject, JSON.stringify(ends));
+    ).run(
+      randomUUID(),
+      clientId,
+      cause,
+      words,
+      rule,
+      atMs,
+      limb,
+      subject,
+      JSON.stringify(ends),
+      Number(isEmergency),
+    );
   }
 }
 
@@ -57,6 +69,7 @@ export const holdOf = (row: {
   liftedAtMs: number | null;
   liftedBy: string | null;
   liftReason: string | null;
+  isEmergency: number;
 }): Hold => ({
   id: row.id,
   cause: row.cause,
@@ -66,6 +79,7 @@ export const holdOf = (row: {
   limb: row.limb,
   subject: row.subject,
   ends: row.ends,
+  isEmergency: row.isEmergency === 1,
   lifted:
     row.liftedAtMs === null
       ? null

@@ -88,7 +88,8 @@ const CLEARANCES: Kind<Clearance> = {
 };
 
 const HOLD = `select client_id, id, cause, words, rule, at_ms as "atMs", limb, subject, ends,
-  lifted_at_ms as "liftedAtMs", lifted_by as "liftedBy", lift_reason as "liftReason" from hold`;
+  lifted_at_ms as "liftedAtMs", lifted_by as "liftedBy", lift_reason as "liftReason",
+  is_emergency as "isEmergency" from hold`;
 
 const HOLDS: Kind<Hold> = {
   // What has ended by its time, or by the review of a session that no longer counts, is left out.

@@ -1,6 +1,6 @@
 import { v4 as newId } from 'uuid';
 import { expect, it } from 'vitest';
-import type { ClientRecord } from '#contract/client';
+import type { ClientRecord, PeoplePage } from '#contract/client';
 import { HOME_HEADER, type HomeLink, type HomeSheet, type MadeHomeLink } from '#contract/home';
 import type { SessionView } from '#contract/session';
 import { RULES } from '#core/rules/catalogue';
@@ -280,4 +280,45 @@ it('passes no guard, and goes with the person who is forgotten', async () => {
   expect(erased.status).toBeLessThan(300);
   expect(await api.sql('select id from home_link')).toEqual([]);
   expect((await call(api, secret)).status).toBe(404);
+});
+
+it('tells chest pain at once: the emergency number first, and the practice before anything else (RUN-6)', async () => {
+  const api = await startApi();
+  const { person, secret } = await linked(api);
+  const { body: sheet } = await call<HomeSheet>(api, secret);
+  expect(sheet).toMatchObject({ practice: { emergencyPhone: '112' }, isEmergency: false });
+  const lineOf = async () =>
+    (await api.get<PeoplePage>('/clients')).people.find(({ id }) => id === person.client.id)?.emergency;
+  expect(await lineOf()).toBeNull();
+  api.clock.nowMs += DAY_MS;
+  const told = sessionOf(sheet, api.clock.nowMs - HOUR_MS, [
+    [145, { type: 'sign-noted', sign: 'chest-pain' }],
+  ]);
+  const noted = told.events.find(({ type }) => type === 'sign-noted');
+  const sign = {
+    kind: 'sign',
+    id: noted?.id,
+    sessionId: told.id,
+    atMs: api.clock.nowMs,
+    sign: 'chest-pain',
+  };
+  api.clock.nowMs += DAY_MS / 24;
+  expect([(await call(api, secret, sign)).status, (await call(api, secret, sign)).status]).toEqual([
+    201, 200,
+  ]);
+  expect(await lineOf()).toEqual({ words: 'Chest pain in the last session', atMs: api.clock.nowMs });
+  const { body: after } = await call<HomeSheet>(api, secret);
+  expect([after.isEmergency, after.held]).toEqual([true, expect.stringContaining('Chest pain')]);
+  // The session comes later with the same sign, and holds no second time.
+  expect((await call(api, secret, told)).status).toBe(201);
+  const { facts } = await api.get<ClientRecord>(`/clients/${person.client.id}`);
+  expect(facts.holds.map(({ words, isEmergency }) => [words, isEmergency])).toEqual([
+    ['Chest pain in the last session', true],
+  ]);
+  // Dizzy holds, and is no emergency; nobody fills a record with signs.
+  const statuses: number[] = [];
+  for (let place = 0; place < 9; place += 1)
+    statuses.push((await call(api, secret, { ...sign, id: newId(), sign: 'dizzy' })).status);
+  expect(statuses.filter((status) => status === 201)).toHaveLength(7);
+  expect(statuses.at(-1)).toBe(422);
 });

@@ -6,7 +6,8 @@ import { guardFindings } from '#core/findings/finding';
 import { readPlan } from '#core/plan/versions/read-plan';
 import { setsShareNow } from '#core/record/block-in-force';
 import { sessionToAskAbout } from '#core/record/day-after';
-import { daySignsAsked, needsBloodPressure } from '#core/record/in-force';
+import { holdsOfSign } from '#core/record/holds';
+import { daySignsAsked, holdsInForce, needsBloodPressure } from '#core/record/in-force';
 import { whyNotFromHome } from '#core/session/from-home';
 import { mergeLogs } from '#core/session/log';
 import type { Env } from '../context';
@@ -15,6 +16,7 @@ import { readClient } from '../db/client-facts';
 import { keepDayCheck } from '../db/day-check';
 import { keepDone, planOfDay } from '../db/enter-session';
 import { PracticeEntity } from '../db/entities';
+import { raiseHolds } from '../db/holds';
 import { countSession, findLink, goodUntilMs, type KeptLink } from '../db/home-links';
 import { readKit } from '../db/kit';
 import { readHead } from '../db/session-log';
@@ -81,12 +83,17 @@ async function sheetOf(em: EntityManager, link: KeptLink, nowMs: number): Promis
   return {
     nowMs,
     untilMs: link.untilMs,
-    practice: { name: practice.name, phone: practice.phone },
+    practice: {
+      name: practice.name,
+      phone: practice.phone,
+      emergencyPhone: practice.emergencyPhone,
+    },
     planName: coursePlan.name,
     prescriptionId: prescription.id,
     plan: plan ?? prescription.plan,
     effortIn: practice.effortIn,
     held,
+    isEmergency: holdsInForce(facts, nowMs).some((hold) => hold.isEmergency),
     asks: daySignsAsked(facts, nowMs),
     asksBloodPressure: needsBloodPressure(facts, nowMs),
     askAfter: sessionToAskAbout(facts, nowMs)?.id ?? null,
@@ -124,6 +131,15 @@ function take(prepare: Prepare, told: ToldFromHome, link: KeptLink, client: Clie
     }
     case 'session':
       return takeSession(prepare, told, link, client.facts, by);
+    case 'sign': {
+      const cause = `sign ${told.id}`;
+      if (prepare('select 1 from hold where client_id = ? and cause = ?').get(link.clientId, cause))
+        return false;
+      withinLink(link, told.atMs, by);
+      refuseTooMany(prepare, 'hold', 'at_ms', link, told.atMs);
+      raiseHolds(prepare, link.clientId, holdsOfSign(told, [], by.nowMs));
+      return true;
+    }
     case 'after': {
       const { kind: _, id, sessionId, atMs, answers } = told;
       if (readHead(prepare, sessionId)?.clientId !== link.clientId) throw notFound('This session');
@@ -175,7 +191,7 @@ function takeSession(
 /** A link that is in wrong hands fills no record. */
 function refuseTooMany(
   prepare: Prepare,
-  table: 'day_check' | 'session',
+  table: 'day_check' | 'session' | 'hold',
   column: 'at_ms' | 'opened_at_ms',
   { clientId }: KeptLink,
   atMs: number,

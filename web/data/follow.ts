@@ -1,8 +1,9 @@
 import type { QueryClient } from '@tanstack/react-query';
-import type { ClientRecord } from '#contract/client';
+import type { ClientRecord, ClientSummary } from '#contract/client';
 import type { FeedMessage } from '#contract/feed';
 import type { SessionEvent } from '#core/session/events';
-import { learnClock } from './clock';
+import { emergencies } from '../state/emergencies';
+import { learnClock, serverNow } from './clock';
 import { followFeed } from './feed';
 import { KEYS } from './keys';
 import { dropFinished } from './open-sessions';
@@ -44,6 +45,7 @@ function hear(queries: QueryClient, message: FeedMessage): void {
       break;
     case 'client': {
       const { line, asOf, added } = message;
+      hearEmergency(line);
       if (added) void queries.invalidateQueries({ queryKey: KEYS.roster });
       else putLine(queries, line);
       const known = queries.getQueryData<ClientRecord>(KEYS.client(line.id));
@@ -58,6 +60,26 @@ function hear(queries: QueryClient, message: FeedMessage): void {
       }
   }
 }
+
+/** An emergency is news for so long: a device that was away learns of an older one from the top of Today. */
+const NEWS_MS = 10 * 60_000;
+
+function hearEmergency({ id, name, emergency }: ClientSummary): void {
+  const known = emergencies.get();
+  const others = known.filter(({ clientId }) => clientId !== id);
+  if (emergency === null) {
+    // It was looked at elsewhere.
+    if (others.length < known.length) emergencies.set(others);
+    return;
+  }
+  const isNews = Math.abs(serverNow() - emergency.atMs) < NEWS_MS;
+  const key = `${id} ${emergency.atMs}`;
+  if (!isNews || heard.has(key)) return;
+  heard.add(key);
+  emergencies.set([{ clientId: id, name, ...emergency }, ...others]);
+}
+
+const heard = new Set<string>();
 
 /** What folds sessions is fetched with the first that is open: a page without one can do without it. */
 async function take(queries: QueryClient, events: readonly SessionEvent[]): Promise<void> {

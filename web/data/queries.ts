@@ -44,9 +44,9 @@ export function useRecordWrite<Body>(write: (body: Body) => Promise<ClientRecord
 
 /** Puts a person's record where it is shown, and has what was worked out from the one before asked for again. */
 function takeRecord(queries: QueryClient, record: ClientRecord): void {
-  const { id, name, story, chain, next, off } = record;
+  const { id, name, story, chain, next, off, emergency } = record;
   queries.setQueryData(KEYS.client(id), record);
-  putLine(queries, { id, name, story, chain, next, off });
+  putLine(queries, { id, name, story, chain, next, off, emergency });
   void queries.invalidateQueries({ queryKey: KEYS.lastReviews(id) });
   void queries.invalidateQueries({ queryKey: KEYS.history(id) });
 }

@@ -7,9 +7,9 @@ const isStop = (sign: SignId): boolean => SIGNS[sign].level !== 'expected';
 const STOPS = signIdSchema.options.filter(isStop);
 const EXPECTED = signIdSchema.options.filter((sign) => !isStop(sign));
 
-/** One key after the full stop, so that a hand that holds somebody has a sign noted: figures for those that stop. */
+/** One key after the full stop, so that a hand that holds somebody has a sign noted: figures for those that stop, as far as they go. */
 const keyOf = (sign: SignId): string =>
-  isStop(sign) ? '1234567890'.charAt(STOPS.indexOf(sign)) : 'abcdefghij'.charAt(EXPECTED.indexOf(sign));
+  isStop(sign) ? '1234567890vw'.charAt(STOPS.indexOf(sign)) : 'abcdefghij'.charAt(EXPECTED.indexOf(sign));
 
 /** Signs to note: expected ones are kept, stop ones stop the session at once (rule RUN-3). */
 export function SignList({

@@ -20,12 +20,13 @@ import { cuffsUp } from '../state/cuffs-up';
 import { keepDockRoom } from '../state/dock-room';
 import { NoCuff } from './NoCuff';
 
-/** Every inflated cuff, its clock and what is left, in every view (rule RUN-1). */
+/**
+ * Every inflated cuff, its clock and what is left, in every view (rule RUN-1), in a sixth of the height: whose session is looked
+ * at, or a few where none is, have their lines; the others are one line, and only an alarm brings one of them out.
+ */
 export function CuffDock({ sessions }: { sessions: readonly LiveSession[] }) {
   const inflated = sessions.filter(({ state }) => inflatedLimbs(state).length > 0);
   const measuring = useMeasuringCuff();
-  const cuffs = inflated.reduce((sum, { state }) => sum + inflatedLimbs(state).length, 0);
-  const compact = cuffs > ROOMY_CUFFS;
   const isUpHere = measuring !== null || inflated.some(({ state }) => state.runner === thisDevice);
   useEffect(() => {
     cuffsUp.set(isUpHere);
@@ -39,7 +40,11 @@ export function CuffDock({ sessions }: { sessions: readonly LiveSession[] }) {
     observer.observe(box.current);
     return () => observer.disconnect();
   }, [isDown]);
-  const isFolded = useLocation().pathname === '/floor' && !measuring;
+  const { pathname } = useLocation();
+  const inLines = ownLines(inflated, pathname);
+  const folded = inflated.filter((session) => !inLines.includes(session));
+  const cuffs = inLines.reduce((sum, { state }) => sum + inflatedLimbs(state).length, 0);
+  const compact = cuffs > ROOMY_CUFFS || folded.length > 0;
   if (isDown) return <NoCuff />;
   return (
     <section
@@ -48,18 +53,16 @@ export function CuffDock({ sessions }: { sessions: readonly LiveSession[] }) {
       aria-label={t`Cuff dock`}
       className="border-t border-ink/40 bg-paper px-4 max-sm:px-2 print:hidden"
     >
-      {isFolded && <FoldedDock sessions={inflated} />}
+      <FoldedDock sessions={folded} isAll={inLines.length === 0} />
       <ul
-        className={
-          compact ? 'grid max-h-[32vh] gap-x-8 overflow-y-auto xl:grid-cols-2' : 'divide-y divide-rule'
-        }
+        className={`max-h-[13dvh] overflow-y-auto ${compact ? 'grid gap-x-8 xl:grid-cols-2' : 'divide-y divide-rule'}`}
       >
-        {inflated.map((session) => (
+        {[...inLines, ...folded].map((session) => (
           <DockedSession
             key={session.view.id}
             session={session}
-            compact={compact || isFolded}
-            alarmsOnly={isFolded}
+            compact={compact}
+            alarmsOnly={folded.includes(session)}
           />
         ))}
         {measuring && <DockedDevice {...measuring} />}
@@ -122,13 +125,31 @@ function DockedDevice({ connected, pressureMmHg, sinceMs, lost }: MeasuringCuff)
   );
 }
 
+/** Where no session is looked at, as many have lines of their own. */
+const MOST_LINES = 2;
+
+/** Sessions with lines of their own: the one that is looked at; on the floor none, since every lane has its cuffs. */
+function ownLines(inflated: readonly LiveSession[], pathname: string): readonly LiveSession[] {
+  if (pathname === '/floor') return [];
+  const looked = inflated.filter(({ view }) => pathname === `/sessions/${view.id}`);
+  if (looked.length > 0) return looked;
+  return inflated.length <= MOST_LINES ? inflated : [];
+}
+
 /** More cuffs than this are set in two columns, so that the sheet keeps its room. */
 const ROOMY_CUFFS = 1;
 
 const ALARM_WORDS = { none: '', soon: t`Limit is near`, now: t`Deflate now` } as const;
 
-/** On the floor every lane has its cuffs: the dock says how many are up, and which has been longest. */
-function FoldedDock({ sessions }: { sessions: readonly LiveSession[] }) {
+/** How many cuffs are up that have no line of their own, and which has been longest; it leads to the floor. */
+function FoldedDock({
+  sessions,
+  isAll,
+}: {
+  sessions: readonly LiveSession[];
+  /** No other cuff is up. */
+  isAll: boolean;
+}) {
   const nowMs = useNow(1_000);
   const clocks = sessions.flatMap(({ view, state }) =>
     limbClocks(view.plan, state, nowMs)
@@ -140,9 +161,9 @@ function FoldedDock({ sessions }: { sessions: readonly LiveSession[] }) {
   return (
     <p className="py-1.5 text-[15px]">
       <Trans>
-        <strong>
-          {clocks.length} {clocks.length === 1 ? t`cuff` : t`cuffs`} up
-        </strong>
+        <Link to="/floor" className="font-semibold underline underline-offset-4">
+          {clocks.length} {isAll ? (clocks.length === 1 ? t`cuff` : t`cuffs`) : t`others`} up
+        </Link>
         , the longest <span className="figures">{clock(longest.clockMs)}</span>: {longest.clientName},{' '}
         {told(LIMB_LABELS[longest.limb].toLowerCase())},{' '}
         <span className="figures">{clock(longest.leftMs)}</span> left

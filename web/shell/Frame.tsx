@@ -15,6 +15,7 @@ import { PLACES } from '../state/places';
 import { tour } from '../state/tour';
 import { useIsViewAwaited } from '../state/view-awaited';
 import { toggleTheme } from '../theme/theme';
+import { EmergencyBar } from './EmergencyBar';
 import { Gated } from './Gated';
 import { NoCuff } from './NoCuff';
 import { Roster } from './Roster';
@@ -86,6 +87,7 @@ export function Frame() {
         <Roster />
         <div className="flex min-w-0 flex-1 flex-col">
           <TopLine openPalette={() => setFinding(true)} />
+          <EmergencyBar />
           <Suspense>{anyOpen && <ReopenQuestion />}</Suspense>
           {/* Positioned, so that what is only for screen readers scrolls with it and never makes the document itself scroll. */}
           <main

@@ -1,6 +1,9 @@
 import { Migration } from '@mikro-orm/migrations';
 
-/** What a person has, or had done, as a fact with its own life; the role of who made a check on the day. */
+/**
+ * What a person has, or had done, as a fact with its own life; the role of who made a check on the day; holds that are an
+ * emergency, and the number to call then.
+ */
 export class Conditions extends Migration {
   override async up(): Promise<void> {
     for (const statement of STATEMENTS) this.addSql(statement);
@@ -15,4 +18,6 @@ const STATEMENTS = [
   'create index condition_standing on condition (client_id) where ended_at_ms is null',
   'alter table screening add column adult_from_ms integer null',
   'alter table day_check add column "by" text null',
+  'alter table hold add column is_emergency integer not null default 0',
+  "alter table practice add column emergency_phone text not null default '112'",
 ];

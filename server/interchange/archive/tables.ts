@@ -126,7 +126,7 @@ export const ARCHIVED: Record<ArchiveKind, ArchivedTable> = {
   'adverse-event': { table: 'adverse_event', ...byTime },
   report: { table: 'report', json: ['content'], ...byTime },
   condition: { table: 'condition', json: ['detail'], ...byTime },
-  hold: { table: 'hold', json: ['ends'], ...byTime },
+  hold: { table: 'hold', json: ['ends'], flags: ['isEmergency'], ...byTime },
   retraction: { table: 'retraction', ...byTime },
   audit: {
     table: 'audit',

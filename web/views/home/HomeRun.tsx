@@ -13,6 +13,7 @@ import { fold } from '#core/session/fold';
 import { type InHand, inHand } from '#core/session/in-hand';
 import { mergeLogs } from '#core/session/log';
 import { nextStep } from '#core/session/next-step';
+import { isEmergency, SIGNS } from '#core/session/signs';
 import { correctedReps, inflatedLimbs, type SessionState } from '#core/session/state';
 import { serverNow } from '../../data/clock';
 import { told } from '../../language/told';
@@ -30,7 +31,7 @@ import { CueBook } from '../../sound/cue-book';
 import { cuesOf } from '../../sound/cues-of';
 import { soundAlarm, soundCues } from '../../sound/tones';
 import { promptWords, stepWords, thenWords } from '../../words/step-words';
-import { Call } from './Call';
+import { Call, EmergencyCall } from './Call';
 import { stampedAt } from './home-log';
 import type { RunningAtHome } from './kept-home';
 import type { Home } from './use-home';
@@ -43,6 +44,7 @@ export function HomeRun({ home, running, sheet }: { home: Home; running: Running
   const { plan, events } = running;
   const state = useMemo(() => fold(plan, mergeLogs(events)), [plan, events]);
   const [signs, setSigns] = useState(false);
+  const sentSigns = useRef(new Set<string>());
   const [refused, setRefused] = useState<string | null>(null);
   const nowMs = useNow(TICK_MS);
   const step = nextStep(plan, state, nowMs);
@@ -51,6 +53,7 @@ export function HomeRun({ home, running, sheet }: { home: Home; running: Running
   const prompt = promptWords(plan, step, state, nowMs);
   const after = thenWords(plan, state);
   const isUp = inflatedLimbs(state).length > 0;
+  const isEmergencyNow = state.signs.some(({ sign }) => isEmergency(sign));
   useWakeLock(true);
 
   // Always on the newest log: the clock and a finger may both be a moment ahead of what is drawn.
@@ -69,6 +72,18 @@ export function HomeRun({ home, running, sheet }: { home: Home; running: Running
       setRefused(refused && intent.do !== 'next' ? withoutRule(refused) : null);
       return stampedAt(running.id, log.length, atMs, done);
     });
+    tellSigns();
+  };
+  /** A red sign is told at once; the session comes when it is over. */
+  const tellSigns = () => {
+    const { running: newest, unsent } = home.newest();
+    for (const event of newest?.events ?? []) {
+      if (event.type !== 'sign-noted' || SIGNS[event.sign].level !== 'red') continue;
+      if (sentSigns.current.has(event.id) || unsent.some(({ id }) => id === event.id)) continue;
+      sentSigns.current.add(event.id);
+      const { id, sessionId, atMs, sign } = event;
+      home.tell({ kind: 'sign', id, sessionId, atMs, sign });
+    }
   };
   const next = () => {
     if (step.do === 'finish') finish();
@@ -97,7 +112,8 @@ export function HomeRun({ home, running, sheet }: { home: Home; running: Running
 
   return (
     <section aria-label={t`The session`} className="space-y-5">
-      {state.stopped && (
+      {isEmergencyNow && <EmergencyCall practice={sheet.practice} />}
+      {state.stopped && !isEmergencyNow && (
         <div role="alert" className="space-y-1 border-l-8 border-vermilion bg-tint p-3">
           <p className="text-2xl font-semibold text-vermilion">{t`Stopped: ${told(state.stopped.why)}`}</p>
           <p>{t`Let it down at once. Sit or lie down. See colour and feeling come back.`}</p>

@@ -1,10 +1,13 @@
 import { t } from '@lingui/core/macro';
+import type { ToldFromHome } from '#contract/home';
+import { isEmergencyAfter } from '#core/record/holds';
 import { DAY_CHECK_HOLDS_MS } from '#core/screening/day-check';
+import { isEmergency } from '#core/session/signs';
 import { told } from '../../language/told';
 import { day } from '../../parts/format';
 import { useNow } from '../../parts/use-now';
 import { BeforeHome } from './BeforeHome';
-import { Call } from './Call';
+import { Call, EmergencyCall } from './Call';
 import { HomePlan } from './HomePlan';
 import { HomeRun } from './HomeRun';
 import { type Home, useHome } from './use-home';
@@ -51,6 +54,7 @@ function BeforeStart({ home }: { home: Home }) {
   if (!sheet) return null;
   if (nowMs > sheet.untilMs)
     return <p className="notched py-2">{t`This link is over. Ask your practice for a new one.`}</p>;
+  if (sheet.isEmergency || unsent.some(isEmergencyTold)) return <EmergencyCall practice={sheet.practice} />;
   // A session that waits to be sent is one the practice has not looked at.
   if (unsent.some(({ kind }) => kind === 'session'))
     return (
@@ -67,6 +71,20 @@ function BeforeStart({ home }: { home: Home }) {
   const isChecked = checkedAtMs !== null && nowMs - checkedAtMs < DAY_CHECK_HOLDS_MS;
   return <BeforeHome home={home} sheet={sheet} isChecked={isChecked} />;
 }
+
+/** Whether what waits to be sent says what the emergency number is for: the phone may have no network. */
+const isEmergencyTold = (told: ToldFromHome): boolean => {
+  switch (told.kind) {
+    case 'sign':
+      return isEmergency(told.sign);
+    case 'session':
+      return told.events.some((event) => event.type === 'sign-noted' && isEmergency(event.sign));
+    case 'after':
+      return isEmergencyAfter(told.answers);
+    case 'check':
+      return false;
+  }
+};
 
 function Page({ home: { kept }, children }: { home: Home; children: React.ReactNode }) {
   const { sheet, unsent, refused } = kept;

@@ -101,7 +101,7 @@ export function Settings({ settings }: { settings: PracticeSettings }) {
 
 /** Whom people call, and what stands at the head of what they are given. */
 function OnPaper({
-  settings: { phone, letterhead },
+  settings: { phone, emergencyPhone, letterhead },
   change,
   error,
 }: {
@@ -109,11 +109,18 @@ function OnPaper({
   change: (part: Partial<PracticeSettings>) => void;
   error: unknown;
 }) {
-  const { typed, field, send } = useFields({ phone, letterhead }, error);
+  const { typed, field, send } = useFields({ phone, emergencyPhone, letterhead }, error);
   const { error: wrongHead, ...head } = field('letterhead');
   return (
     <form className="flex flex-wrap items-end gap-x-8 gap-y-3" {...send(change)}>
       <Field label={t`Telephone on the sheets`} type="tel" {...field('phone')} />
+      <Field
+        className="w-44"
+        label={t`Emergency number`}
+        type="tel"
+        hint={t`Shown first at home.`}
+        {...field('emergencyPhone')}
+      />
       <label className="w-96 max-w-full text-[15px] font-semibold">
         {t`Head of a report, under the name`}
         <textarea
@@ -123,7 +130,9 @@ function OnPaper({
           className="mt-1 block w-full rounded-sm border border-ink/40 bg-paper px-3 py-2 font-normal"
         />
       </label>
-      {(typed.phone !== phone || typed.letterhead !== letterhead) && <Button type="submit">{t`Save`}</Button>}
+      {(typed.phone !== phone ||
+        typed.emergencyPhone !== emergencyPhone ||
+        typed.letterhead !== letterhead) && <Button type="submit">{t`Save`}</Button>}
       {wrongHead && <FieldError>{wrongHead}</FieldError>}
     </form>
   );

@@ -9,6 +9,7 @@ import { usePeopleList, useTodaysPeople } from '../../data/people';
 import { usePractice } from '../../data/queries';
 import { amidst, told } from '../../language/told';
 import { Button } from '../../parts/Button';
+import { dayAndTime } from '../../parts/format';
 import { LongList } from '../../parts/LongList';
 import { SearchField } from '../../parts/SearchField';
 import { DemoClock } from './DemoClock';
@@ -53,6 +54,7 @@ export function Today() {
       {search && total === 0 && (
         <p className="mt-4">{t`Nobody’s name or story begins so. Try fewer letters.`}</p>
       )}
+      {people && <Emergencies people={people} />}
       {!isRead || !people ? (
         // What stands beneath comes with the list: nothing moves once it is there.
         <p className="mt-4 text-quiet">{t`Reading who is on the list…`}</p>
@@ -88,6 +90,31 @@ export function Today() {
         </>
       )}
     </div>
+  );
+}
+
+/** Who said what the emergency number is for: before anything else, until a clinician lifts it (rule RUN-6). */
+function Emergencies({ people }: { people: readonly ClientSummary[] }) {
+  const concerned = people.filter(({ emergency }) => emergency !== null);
+  if (concerned.length === 0) return null;
+  return (
+    <section aria-label={t`Call now`} role="alert" className="mt-4 border-l-8 border-vermilion bg-tint p-3">
+      <h2 className="text-xl font-semibold text-vermilion">{t`Call now`}</h2>
+      <ul>
+        {concerned.map(({ id, name, emergency }) => (
+          <li key={id}>
+            <Link to={`/people/${id}/screen`} className="flex min-h-11 flex-wrap items-baseline gap-x-3 py-2">
+              <span className="text-xl font-semibold underline underline-offset-4">{name}</span>
+              {emergency && (
+                <span>
+                  {told(emergency.words)}, {dayAndTime(emergency.atMs)}
+                </span>
+              )}
+            </Link>
+          </li>
+        ))}
+      </ul>
+    </section>
   );
 }
 
