@@ -169,6 +169,7 @@ test('chest pain at home: the emergency number first on the phone, and over ever
   const home = await phone.newPage();
   const press = (name: string | RegExp) => home.getByRole('button', { name, exact: true }).click();
   await home.goto(address);
+  await expect(home.getByRole('heading', { name: 'Before you begin' })).toBeVisible();
   for (const yes of await home.getByRole('radio', { name: 'Yes' }).all()) await yes.click();
   await press('1');
   await press('That is how it is');

@@ -174,7 +174,7 @@ function EnterForm({
           <div className="flex flex-wrap gap-x-4 gap-y-2">
             {typed.sets.map((row, place) =>
               row.exerciseIndex !== exerciseIndex ? null : (
-                <div key={row.setIndex} className="flex gap-1">
+                <div key={row.setIndex} className="flex gap-3">
                   <Field
                     className="w-28"
                     label={t`Set ${row.setIndex + 1}`}
