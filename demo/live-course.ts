@@ -17,7 +17,6 @@ import { type Limb, limbKind, limbSide, otherSide } from '#core/quantity/limb';
 import { basisOf } from '#core/record/basis';
 import { blockPlansOf } from '#core/record/block-in-force';
 import { nextPlan } from '#core/record/plans-in-force';
-import { reviewSession } from '#core/record/session-review';
 import type { SessionEvent } from '#core/session/events';
 import { fold } from '#core/session/fold';
 import { mergeLogs } from '#core/session/log';
@@ -25,6 +24,7 @@ import { normal, type Random, seededRandom, seedOf } from '#core/simulation/rand
 import { AGREED } from './agreed';
 import type { Course } from './courses';
 import { CUFFS, MEASURES, PRACTICE, WEIGHT_KITS } from './practice';
+import type { Reviews } from './reviews';
 
 const NAMESPACE = 'b8a1c3de-64f0-4a3b-8e0f-6f2f8f0f7a10';
 const BOOK = measureBook(Object.fromEntries(MEASURES.map(({ id, measure }) => [id, measure])));
@@ -38,6 +38,7 @@ export type World = {
   clock: { nowMs: number };
   get: <T>(path: string) => Promise<T>;
   post: <T>(path: string, body: unknown) => Promise<T>;
+  reviews: Reviews;
 };
 
 /** How somebody stands after some weeks: they gain what their course says, less on bad days. */
@@ -130,7 +131,11 @@ class Person {
  * Plays a course through the server's own routes: screened, fitted, measured, tested, signed, and then session by session, each
  * reviewed and its review accepted; measured again before it is due. The same course gives the same months, ending now.
  */
-export async function liveCourse(course: Course, nowMs: number, { clock, get, post }: World): Promise<void> {
+export async function liveCourse(
+  course: Course,
+  nowMs: number,
+  { clock, get, post, reviews }: World,
+): Promise<void> {
   const random = seededRandom(seedOf(course.name));
   const person = new Person(course, random);
   const startMs = nowMs - (course.weeks * 7 + 2) * DAY_MS;
@@ -268,7 +273,7 @@ export async function liveCourse(course: Course, nowMs: number, { clock, get, po
       await sign({ kind: 'next-version', coursePlanId: record.facts.coursePlans[0]?.id });
     }
     if (person.misses()) continue;
-    record = await doSession(course, person, random, place, record, { clock, get, post }, idOf);
+    record = await doSession(course, person, random, place, record, { clock, get, post, reviews }, idOf);
   }
 }
 
@@ -327,7 +332,7 @@ async function doSession(
   random: Random,
   place: number,
   record: ClientRecord,
-  { clock, get, post }: World,
+  { clock, get, post, reviews }: World,
   idOf: (what: string) => string,
 ): Promise<ClientRecord> {
   const week = place / course.perWeek;
@@ -352,12 +357,8 @@ async function doSession(
     signs: sign ? [sign.sign] : [],
   });
   const state = fold(view.plan, mergeLogs(view.events));
-  const advices = reviewSession(
-    { plan: view.plan, state, painBefore: 1, before: null },
-    record.facts,
-    WEIGHT_KITS,
-    clock.nowMs,
-  );
+  const session = { id, plan: view.plan, state };
+  const advices = reviews.of(session, next.prescription, record.facts, view.painBefore, clock.nowMs);
   const stamp = { sessionId: id, deviceId: 'plinth-tablet', atMs: clock.nowMs };
   const events: SessionEvent[] = [
     ...advices.flatMap((advice, exerciseIndex): SessionEvent[] =>

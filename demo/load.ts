@@ -12,7 +12,6 @@ import { basisOf } from '#core/record/basis';
 import { blockPlansOf } from '#core/record/block-in-force';
 import type { ClientFacts } from '#core/record/facts';
 import { plansInForce } from '#core/record/plans-in-force';
-import { reviewSession } from '#core/record/session-review';
 import type { SessionEvent } from '#core/session/events';
 import { fold } from '#core/session/fold';
 import { mergeLogs } from '#core/session/log';
@@ -29,6 +28,7 @@ import { liveCourse, type World } from './live-course';
 import { dayAfterEvent, keptAsItIs, pastSessionLog } from './past-session';
 import { type Deed, PEOPLE, type PrescribeWish } from './people';
 import { CUFFS, MEASURES, PRACTICE, PRACTITIONERS, PUMPS, STRAPS, WEIGHT_KITS } from './practice';
+import { Reviews } from './reviews';
 
 const NAMESPACE = '6d1f0a52-7c7e-4c9b-9a64-0d6a1b3f52c1';
 const MS_PER_DAY = 86_400_000;
@@ -93,6 +93,7 @@ export async function loadPractice(orm: MikroORM, nowMs: number): Promise<World 
     clock,
     get: (path) => call('GET', path),
     post: (path, body) => call('POST', path, body),
+    reviews: new Reviews(WEIGHT_KITS),
   };
 
   for (const measure of MEASURES) await world.post('/practice/measures', measure);
@@ -146,7 +147,11 @@ const PATHS = {
   rung: 'rung-checks',
 } as const;
 
-async function play(deed: Deed, record: ClientRecord, { clock, get, post }: World): Promise<ClientRecord> {
+async function play(
+  deed: Deed,
+  record: ClientRecord,
+  { clock, get, post, reviews }: World,
+): Promise<ClientRecord> {
   const base = `/clients/${record.id}`;
   const atMs = clock.nowMs;
   switch (deed.do) {
@@ -189,8 +194,8 @@ async function play(deed: Deed, record: ClientRecord, { clock, get, post }: Worl
       const done = pastSessionLog(prescription.plan, { id, startMs: atMs }, deed);
       await tell(done);
       const state = fold(prescription.plan, mergeLogs(done));
-      const session = { plan: prescription.plan, state, painBefore: PAIN_BEFORE, before: null };
-      const advices = reviewSession(session, record.facts, WEIGHT_KITS, clock.nowMs);
+      const session = { id, plan: prescription.plan, state };
+      const advices = reviews.of(session, prescription, record.facts, PAIN_BEFORE, clock.nowMs);
       if (!deed.isUnanswered) await tell(keptAsItIs(id, advices, clock.nowMs));
       await tell([dayAfterEvent(id, atMs + MS_PER_DAY)]);
       return get(base);

@@ -1,11 +1,14 @@
 import { v4 as newId } from 'uuid';
 import type { ClientRecord } from '#contract/client';
 import type { NewClearance } from '#contract/measurements';
-import type { KitItem } from '#contract/practice';
+import type { KitItem, PracticeView } from '#contract/practice';
 import type { SessionView } from '#contract/session';
+import { reviewSession } from '#core/record/session-review';
 import type { Change } from '#core/review/change';
 import { SCREEN_ITEMS } from '#core/screening/items';
 import { ITEM_IDS } from '#core/screening/screening';
+import { fold } from '#core/session/fold';
+import { mergeLogs } from '#core/session/log';
 import { logOf, START_MS } from '#core/session/session.fixture';
 import {
   type Api,
@@ -111,7 +114,6 @@ export async function train(
     ...events,
     [200, { type: 'cuff-released', limb: 'left-thigh' }],
     [300, { type: 'session-finished' }],
-    ...(review === 'unanswered' ? [] : [[310, accepting(review)] as const]),
   ]).map((event) => ({
     ...event,
     id: newId(),
@@ -119,19 +121,55 @@ export async function train(
     atMs: fromMs + event.atMs - START_MS,
   }));
   await api.post(`/sessions/${view.id}/events`, { events: log });
+  if (review !== 'unanswered') {
+    const answers = await answersOf(api, view, review);
+    await api.post(`/sessions/${view.id}/events`, { events: answers });
+  }
   api.clock.nowMs += laterMs;
   return view;
 }
 
-export const accepting = (change: Change) =>
-  ({
-    type: 'review-answered',
-    exerciseIndex: 0,
-    rule: 'REV-6',
-    answer: 'accepted',
-    change,
-    reason: '',
-  }) as const;
+/** What the review of a session says, as the server works it out. */
+export async function advicesOf(api: Api, { id, clientId }: Pick<SessionView, 'id' | 'clientId'>) {
+  const viewOf = (sessionId: string) => api.get<SessionView>(`/sessions/${sessionId}`);
+  const foldedOf = ({ plan, events }: SessionView) => ({ plan, state: fold(plan, mergeLogs(events)) });
+  const view = await viewOf(id);
+  const before = view.idBefore === null ? null : foldedOf(await viewOf(view.idBefore));
+  const { facts } = await api.get<ClientRecord>(`/clients/${clientId}`);
+  const { weightKits } = await api.get<PracticeView>('/practice');
+  const session = { ...foldedOf(view), painBefore: view.painBefore, before };
+  return reviewSession(session, facts, weightKits, api.clock.nowMs);
+}
+
+/** Answers to a review that agree on a change, whatever it says. */
+export async function answersOf(
+  api: Api,
+  view: Pick<SessionView, 'id' | 'clientId'>,
+  change: Change,
+  more: object = {},
+) {
+  const advices = await advicesOf(api, view);
+  return advices.flatMap((advice, exerciseIndex) =>
+    advice
+      ? [
+          {
+            type: 'review-answered',
+            exerciseIndex,
+            rule: advice.rule,
+            answer: 'edited',
+            change,
+            reason: 'As we agreed',
+            id: newId(),
+            sessionId: view.id,
+            deviceId: 'plinth',
+            seq: 100 + exerciseIndex,
+            atMs: api.clock.nowMs - 500,
+            ...more,
+          },
+        ]
+      : [],
+  );
+}
 
 /** A whole session, an hour ago. */
 export const trainToday = (api: Api, person: Ready) => train(api, person, [], 3_600_000);

@@ -30,16 +30,23 @@ export const readClient = (
   clientId: string,
   nowMs: number,
   naming: Named = NAMED_BY_NOBODY,
-): Promise<ClientRecord> =>
-  withStatements(em, (prepare) => {
-    const [row] = rowsOf(
-      prepare(`select ${CLIENT} from client where id = ? and merged_into is null`).all(clientId),
-    );
-    if (!row) throw notFound('This person');
-    const [record] = recordsOf(prepare, readPracticeFacts(prepare, nowMs), [row], nowMs, naming);
-    if (!record) throw notFound('This person');
-    return record;
-  });
+): Promise<ClientRecord> => withStatements(em, (prepare) => readRecord(prepare, clientId, nowMs, naming));
+
+/** The same within a transaction: as it stands with what was written in it. */
+export function readRecord(
+  prepare: Prepare,
+  clientId: string,
+  nowMs: number,
+  naming: Named = NAMED_BY_NOBODY,
+): ClientRecord {
+  const [row] = rowsOf(
+    prepare(`select ${CLIENT} from client where id = ? and merged_into is null`).all(clientId),
+  );
+  if (!row) throw notFound('This person');
+  const [record] = recordsOf(prepare, readPracticeFacts(prepare, nowMs), [row], nowMs, naming);
+  if (!record) throw notFound('This person');
+  return record;
+}
 
 /** Who a write is for, where it asks nothing else of their record. @throws Problem 404 when nobody has this id */
 export const findClient = (em: EntityManager, clientId: string): Promise<{ id: string }> =>

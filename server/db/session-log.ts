@@ -86,7 +86,7 @@ export const readIdBefore = (
   )?.id ?? null;
 
 /** A session as its log folds now, with pain before it. */
-function readDone(prepare: Prepare, session: Opened & { id: string }) {
+export function readDone(prepare: Prepare, session: Opened & { id: string }) {
   const plan = readFrozenPlan(prepare, session.id);
   return {
     plan,

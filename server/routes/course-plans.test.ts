@@ -18,7 +18,9 @@ import {
   WELL,
 } from '../api.fixture';
 import {
+  advicesOf,
   answerDayAfter,
+  answersOf,
   at,
   clearance,
   measureAgain,
@@ -46,22 +48,10 @@ async function nextVisit(api: Api, person: Ready, review: Change | 'unanswered' 
   return view;
 }
 
-const answer = (view: SessionView, change: Change, atMs: number, declined = false) => ({
-  events: [
-    {
-      type: 'review-answered',
-      exerciseIndex: 0,
-      rule: 'REV-7',
-      answer: declined ? 'declined' : 'edited',
-      change,
-      reason: declined ? 'She wants another week of it.' : 'As we agreed',
-      id: newId(),
-      sessionId: view.id,
-      deviceId: 'plinth',
-      seq: 1,
-      atMs: atMs - 500,
-    },
-  ],
+const DECLINED = { answer: 'declined', change: {}, reason: 'She wants another week of it.' };
+
+const answer = async (api: Api, view: SessionView, change: Change, declined = false) => ({
+  events: await answersOf(api, view, change, declined ? DECLINED : {}),
 });
 
 describe('several plans of one person', () => {
@@ -148,7 +138,7 @@ describe('a review that binds (REV-10)', () => {
     const lighter = await api.call(
       'POST',
       `/sessions/${view.id}/events`,
-      answer(view, { loadSteps: -1 }, api.clock.nowMs),
+      await answer(api, view, { loadSteps: -1 }),
       'colin',
     );
     expect(lighter.status).toBe(200);
@@ -171,7 +161,7 @@ describe('a review that binds (REV-10)', () => {
   it('keeps the version as it is where the answer changes nothing, or declines', async () => {
     const { api, made: person } = await startAfter(ready);
     const view = await nextVisit(api, person);
-    await api.post(`/sessions/${view.id}/events`, answer(view, { loadSteps: -1 }, api.clock.nowMs, true));
+    await api.post(`/sessions/${view.id}/events`, await answer(api, view, { loadSteps: -1 }, true));
     expect((await read(api, person)).facts.prescriptions.map(({ id }) => id)).toEqual([
       person.prescriptionId,
     ]);
@@ -205,7 +195,7 @@ describe('a review that binds (REV-10)', () => {
     await api.call(
       'POST',
       `/sessions/${view.id}/events`,
-      answer(view, { pressurePoints: -10 }, api.clock.nowMs),
+      await answer(api, view, { pressurePoints: -10 }),
       'colin',
     );
     const { problem } = await api.refused('/sessions', { id: newId(), prescriptionId: version?.id });
@@ -236,7 +226,7 @@ describe('a review that binds (REV-10)', () => {
     });
     expect(shut.problem.errors).toMatchObject([{ rule: 'REV-10' }]);
     api.clock.nowMs += 1_000;
-    await api.post(`/sessions/${view.id}/events`, answer(view, { loadSteps: -1 }, api.clock.nowMs));
+    await api.post(`/sessions/${view.id}/events`, await answer(api, view, { loadSteps: -1 }));
     const [now] = (await read(api, person)).facts.prescriptions;
     expect(now?.plan.exercises[0]?.limbs[0]).toMatchObject({ percentLop: 40, pressure: { value: 52 } });
     expect(now?.changes[0]).toContain('load');
@@ -331,5 +321,54 @@ describe('the ladder of a limb (PRO-5)', () => {
     await api.post(`/clients/${client.id}/rung-checks`, { limb: 'left-thigh', answers, rung: 'loaded' });
     api.clock.nowMs += 1_000;
     await api.post(path, version);
+  });
+});
+
+describe('a review is what the server works out (REV-10, START-3)', () => {
+  it.each([
+    ['declined with an empty reason', { answer: 'declined', change: {}, reason: ' ' }],
+    ['accepted with no change', { answer: 'accepted', change: {}, reason: '' }],
+    ['accepted as another rule', { answer: 'accepted', rule: 'REV-6', change: {}, reason: '' }],
+    ['edited to more, without a word', { answer: 'edited', change: { loadSteps: 1 }, reason: '' }],
+  ])('after pain 9 it is not %s, and the plan stays shut', async (_, more) => {
+    const { api, made: person } = await startAfter(ready);
+    const set = { exerciseIndex: 0, setIndex: 0 };
+    const pain = [90, { type: 'set-noted', ...set, jointPain: 9 }] as const;
+    const view = await train(api, person, [pain], 2 * DAY_MS, 'unanswered');
+    await answerDayAfter(api, view, {});
+    await api.post(at(person, 'day-checks'), WELL);
+    const events = await answersOf(api, view, {}, more);
+    const refused = await api.refused(`/sessions/${view.id}/events`, { events });
+    expect([refused.status, refused.problem.errors[0]?.path]).toEqual([422, 'events.0.answer']);
+    expect((await read(api, person)).chain.find(({ id }) => id === 'prescribe')?.figure).toBe('review');
+    const open = await api.refused('/sessions', { id: newId(), prescriptionId: person.prescriptionId });
+    expect(open.status).toBe(422);
+    const advices = await advicesOf(api, view);
+    expect(advices[0]?.rule).toBe('REV-2');
+    const agreed = { answer: 'accepted', change: advices[0]?.change, reason: '' };
+    await api.post(`/sessions/${view.id}/events`, { events: await answersOf(api, view, {}, agreed) });
+  });
+
+  it('is not answered before the session is over', async () => {
+    const { api, made: person } = await startAfter(ready);
+    const view = await api.post<SessionView>('/sessions', {
+      id: newId(),
+      prescriptionId: person.prescriptionId,
+    });
+    const answered = {
+      type: 'review-answered',
+      exerciseIndex: 0,
+      rule: 'REV-6',
+      answer: 'accepted',
+      change: {},
+      reason: '',
+      id: newId(),
+      sessionId: view.id,
+      deviceId: 'plinth',
+      seq: 1,
+      atMs: api.clock.nowMs,
+    };
+    const { status, problem } = await api.refused(`/sessions/${view.id}/events`, { events: [answered] });
+    expect([status, problem.errors[0]?.message]).toEqual([422, expect.stringContaining('not finished')]);
   });
 });

@@ -8,7 +8,7 @@ import type { EventBody, SessionEvent } from '#core/session/events';
 import { foldAll } from '#core/session/session.fixture';
 import { correctedReps } from '#core/session/state';
 import { type Api, CLEAR, DAY_MS, prescriptionFor, startApi, WELL, type Who } from '../api.fixture';
-import { accepting, at, planOf, type Ready, ready } from '../forbidden.fixture';
+import { answersOf, at, planOf, type Ready, ready } from '../forbidden.fixture';
 
 const HOUR_MS = 3_600_000;
 
@@ -268,8 +268,8 @@ it('passes no guard, and goes with the person who is forgotten', async () => {
   const done = sessionOf(sheet, api.clock.nowMs - HOUR_MS / 2);
   await call(api, secret, done);
   expect((await call<HomeSheet>(api, secret)).body.held).toMatch(/review/);
-  const answered = { ...accepting({}), id: newId(), sessionId: done.id, deviceId: 'desk', seq: 1 };
-  await api.post(`/sessions/${done.id}/events`, { events: [{ ...answered, atMs: api.clock.nowMs }] });
+  const view = { id: done.id, clientId: person.client.id };
+  await api.post(`/sessions/${done.id}/events`, { events: await answersOf(api, view, {}) });
   expect((await call<HomeSheet>(api, secret)).body.held).toMatch(/24 h/);
   const erased = await api.call(
     'POST',

@@ -16,6 +16,7 @@ import { readClient } from '../db/client-facts';
 import { enterSession } from '../db/enter-session';
 import { CoursePlanEntity } from '../db/entities';
 import { readKit } from '../db/kit';
+import { checkReviewAnswers } from '../db/review-answers';
 import { keepReviewedVersion } from '../db/reviewed-version';
 import {
   AS_SIGNED,
@@ -115,13 +116,15 @@ export const sessionRoutes = (aheadMs: number) =>
       // The answer to a review signs the next version of the plan.
       const answer = events.findIndex(({ type }) => type === 'review-answered');
       if (answer >= 0) requireDeed(c.var.practitioner, 'sign', `events.${answer}`);
-      const { session, fresh, changed } = await inTransaction(c.var.em, (prepare) =>
-        takeEvents(prepare, c.req.param('id'), events, {
-          nowMs: c.var.nowMs,
-          aheadMs,
-          practitionerId: c.var.practitioner.id,
-        }),
-      );
+      const { em, nowMs } = c.var;
+      const sessionId = c.req.param('id');
+      const kit = answer >= 0 ? await readKit(em) : null;
+      const { session, fresh, changed } = await inTransaction(em, (prepare) => {
+        const by = { nowMs, aheadMs, practitionerId: c.var.practitioner.id };
+        const taken = takeEvents(prepare, sessionId, events, by);
+        if (kit) checkReviewAnswers(prepare, taken, events, { weightKits: kit.weightKits, nowMs });
+        return taken;
+      });
       if (fresh.length > 0) c.var.feed.publish({ said: 'events', events: fresh });
       if (fresh.some(({ type }) => type === 'review-answered')) await keepReviewedVersion(c, session);
       if (changed) await tellChange(c, session.clientId);

@@ -4,7 +4,8 @@ import { useState } from 'react';
 import { calledIn } from '#core/plan/called';
 import type { Plan } from '#core/plan/plan';
 import { toNumber } from '#core/quantity/units';
-import { type Change, changeWords, tidyChange, whyNotChange } from '#core/review/change';
+import { whyNotAnswer } from '#core/review/answer';
+import { type Change, changeWords, tidyChange } from '#core/review/change';
 import type { Recommendation } from '#core/review/review';
 import { reviewChangeSchema } from '#core/session/events/values';
 import type { ReviewAnswer } from '#core/session/state';
@@ -56,8 +57,14 @@ export function ReviewAnswerForm({
       open === 'declined' ? { sent: {} } : bySchema(reviewChangeSchema, changeOf(words), () => 'points'),
     ),
   );
-  const refused =
-    open === 'edited' ? whyNotChange({ plan }, exerciseIndex, changeOf(typed), capPercentLop) : null;
+  const answering = open && {
+    exerciseIndex,
+    rule: advice.rule,
+    answer: open,
+    change: open === 'declined' ? {} : tidyChange(changeOf(typed)),
+    reason: typed.reason,
+  };
+  const refused = answering && whyNotAnswer(advice, answering, { plan }, capPercentLop);
   const give = (kind: ReviewAnswer['answer'], given: Change, why: string) => {
     act({
       do: 'answer-review',
@@ -133,13 +140,10 @@ export function ReviewAnswerForm({
             </>
           )}
           <Field label={t`Reason`} className="min-w-64 flex-1" {...field('reason')} />
-          <Button
-            type="submit"
-            disabled={(open === 'declined' && typed.reason.trim() === '') || refused !== null}
-          >
+          <Button type="submit" disabled={refused !== null}>
             {open === 'edited' ? t`Keep the edit` : t`Decline`}
           </Button>
-          {refused && (
+          {refused && open === 'edited' && (
             <FieldError>
               <Said>{told(refused)}</Said>
             </FieldError>

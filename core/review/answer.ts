@@ -1,0 +1,47 @@
+import type { Plan } from '../plan/plan';
+import type { ReviewAnswer } from '../session/state';
+import { type Change, changeWords, tidyChange, whyNotChange } from './change';
+import type { Recommendation } from './review';
+
+/**
+ * Why an answer to a review cannot stand, in words; `null` where it can. What was advised is worked out by who asks, never taken
+ * from the answer: an acceptance is of that advice, an edit keeps to the rules and says why where it is harder, and a refusal says
+ * why (rule REV-10).
+ */
+export function whyNotAnswer(
+  advice: Recommendation | undefined,
+  answer: ReviewAnswer,
+  { plan }: { plan: Plan },
+  capPercentLop: number | null,
+): string | null {
+  const label = plan.exercises[answer.exerciseIndex]?.label;
+  if (!advice) return 'There is nothing to answer: no set of this exercise was begun.';
+  if (answer.rule !== advice.rule)
+    return `${label}: the review says ${advice.rule}, not ${answer.rule}. Look at it again.`;
+  const change = tidyChange(answer.change);
+  switch (answer.answer) {
+    case 'accepted':
+      return isSame(change, advice.change)
+        ? null
+        : `${label}: the review says ${changeWords(advice.change)}, not ${changeWords(change)}. Look at it again.`;
+    case 'edited':
+      if (isHarder(change, advice.change) && answer.reason.trim() === '')
+        return `${label}: this is harder than the review says. Say why.`;
+      return whyNotChange({ plan }, answer.exerciseIndex, change, capPercentLop);
+    case 'declined':
+      return answer.reason.trim() === '' ? `${label}: say why it is declined.` : null;
+  }
+}
+
+const isSame = (one: Change, other: Change): boolean =>
+  one.pressurePoints === other.pressurePoints &&
+  one.loadSteps === other.loadSteps &&
+  one.restMs === other.restMs &&
+  one.easier === other.easier &&
+  one.heavyBridge === other.heavyBridge;
+
+/** Whether a change asks for more than another in anything: more pressure or load, or less rest. */
+const isHarder = (one: Change, other: Change): boolean =>
+  (one.pressurePoints ?? 0) > (other.pressurePoints ?? 0) ||
+  (one.loadSteps ?? 0) > (other.loadSteps ?? 0) ||
+  (other.restMs !== undefined && (one.restMs ?? 0) < other.restMs);

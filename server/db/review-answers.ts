@@ -1,0 +1,52 @@
+import type { WeightKit } from '#core/load/weight-kit';
+import { limitsInForce } from '#core/record/in-force';
+import { reviewSession } from '#core/record/session-review';
+import { whyNotAnswer } from '#core/review/answer';
+import type { SessionEvent } from '#core/session/events';
+import { Problem } from '../problem';
+import { readRecord } from './client-facts';
+import { readDone, readIdBefore, type SessionHead } from './session-log';
+import type { Prepare } from './sqlite';
+import type { Taken } from './take-events';
+
+/**
+ * Refuses answers to a review that the server does not come to itself: the review is worked out here, from the log as it stands
+ * with them, and only of a session that is finished (rules REV-10, START-3). To be called in the transaction that took them in.
+ * @param events the whole batch, so that what is wrong is said at its place
+ */
+export function checkReviewAnswers(
+  prepare: Prepare,
+  { session, fresh }: Taken,
+  events: readonly SessionEvent[],
+  { weightKits, nowMs }: { weightKits: readonly WeightKit[]; nowMs: number },
+): void {
+  const answers = fresh.flatMap((event) => (event.type === 'review-answered' ? [event] : []));
+  if (answers.length === 0) return;
+  const { facts } = readRecord(prepare, session.clientId, nowMs);
+  const done = readDone(prepare, session);
+  const idBefore = readIdBefore(prepare, session);
+  const before = idBefore === null ? null : readBefore(prepare, idBefore, session);
+  const advices = reviewSession({ ...done, before }, facts, weightKits, nowMs);
+  const cap = limitsInForce(facts.clearances, nowMs).maxPercentLop;
+  const wrong = answers.flatMap((answer) => {
+    const words =
+      done.state.finishedAtMs === null
+        ? 'The session is not finished: its review is answered after it.'
+        : whyNotAnswer(advices[answer.exerciseIndex], answer, done, cap);
+    return words === null ? [] : [{ place: events.findIndex(({ id }) => id === answer.id), words }];
+  });
+  if (wrong.length === 0) return;
+  throw new Problem(
+    422,
+    'Not what the review says',
+    wrong.map(({ words }) => words).join(' '),
+    wrong.map(({ place, words }) => ({ path: `events.${place}.answer`, message: words, rule: 'REV-10' })),
+  );
+}
+
+const readBefore = (prepare: Prepare, id: string, { clientId }: SessionHead) => {
+  const { openedAtMs } = prepare('select opened_at_ms as "openedAtMs" from session where id = ?').get(id) as {
+    openedAtMs: number;
+  };
+  return readDone(prepare, { id, clientId, openedAtMs });
+};
