@@ -4,15 +4,16 @@ import type { ClientRecord, PeoplePage } from '#contract/client';
 import type { PracticeView } from '#contract/practice';
 import type { SessionView } from '#contract/session';
 import { dayAt, isoOf } from '#core/course/days';
+import { compile } from '#core/plan/compile';
 import { cutSets } from '#core/plan/cut-sets';
 import { draftSession } from '#core/plan/draft-session';
 import type { GoalId } from '#core/plan/goals';
-import { pacedReps } from '#core/protocol/set-work';
 import type { Limb } from '#core/quantity/limb';
 import { basisOf } from '#core/record/basis';
 import { blockAsItStands, setsShareNow } from '#core/record/block-in-force';
 import { plansInForce } from '#core/record/plans-in-force';
 import { reviewSession } from '#core/record/session-review';
+import { amountDone } from '#core/session/entered';
 import { fold } from '#core/session/fold';
 import { mergeLogs } from '#core/session/log';
 
@@ -147,14 +148,12 @@ export class Weeks {
       // One after the other, the last of them half an hour ago.
       const startedAtMs = nowMs - (due.length - place) * 90 * MS_PER_MINUTE + 60 * MS_PER_MINUTE;
       const plan = cutSets(prescription.plan, setsShareNow(record.facts, coursePlan.id, nowMs));
-      const sets = plan.exercises.flatMap(({ sets: planned }, exerciseIndex) =>
-        planned.map(({ work }, setIndex) => ({
-          exerciseIndex,
-          setIndex,
-          reps: pacedReps(work) ?? 0,
-          effort: lived.effort,
-        })),
-      );
+      const sets = compile(plan).sets.map((set) => ({
+        exerciseIndex: set.exerciseIndex,
+        setIndex: set.setIndex,
+        ...amountDone(set, set.reps),
+        effort: lived.effort,
+      }));
       const view = await this.post<SessionView>('/sessions/entered', {
         id: randomUUID(),
         coursePlanId: coursePlan.id,
@@ -174,9 +173,9 @@ export class Weeks {
     this.practice ??= await this.get<PracticeView>('/practice');
     const { weightKits } = this.practice;
     const { facts, judgedAtMs } = await this.record();
-    const state = fold(view.plan, mergeLogs(view.events));
+    const before = view.idBefore === null ? null : await this.get<SessionView>(`/sessions/${view.idBefore}`);
     const advices = reviewSession(
-      { plan: view.plan, state, painBefore: null, before: null },
+      { ...folded(view), painBefore: view.painBefore, before: before && folded(before) },
       facts,
       weightKits,
       judgedAtMs,
@@ -221,3 +220,5 @@ export class Weeks {
     return (await answer.json()) as T;
   }
 }
+
+const folded = ({ plan, events }: SessionView) => ({ plan, state: fold(plan, mergeLogs(events)) });

@@ -25,9 +25,12 @@ export function whyNotAnswer(
         ? null
         : `${label}: the review says ${changeWords(advice.change)}, not ${changeWords(change)}. Look at it again.`;
     case 'edited':
-      if (isHarder(change, advice.change) && answer.reason.trim() === '')
-        return `${label}: this is harder than the review says. Say why.`;
-      return whyNotChange({ plan }, answer.exerciseIndex, change, capPercentLop);
+      return (
+        whyNotChange({ plan }, answer.exerciseIndex, change, capPercentLop) ??
+        (isHarder(change, advice.change) && answer.reason.trim() === ''
+          ? `${label}: this is harder than the review says. Say why.`
+          : null)
+      );
     case 'declined':
       return answer.reason.trim() === '' ? `${label}: say why it is declined.` : null;
   }
