@@ -1,8 +1,10 @@
 import { createHash } from 'node:crypto';
-import { createReadStream } from 'node:fs';
-import { mkdir, readdir, readFile, rename, rm, writeFile } from 'node:fs/promises';
+import { createReadStream, createWriteStream } from 'node:fs';
+import { mkdir, readdir, rename, rm, writeFile } from 'node:fs/promises';
 import { basename, join } from 'node:path';
+import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
+import type { ReadableStream as WebStream } from 'node:stream/web';
 import { Encrypter } from 'age-encryption';
 import Database from 'libsql';
 import { lookInto, Unusable } from './database-file';
@@ -54,12 +56,25 @@ export async function backUp(
   }
 }
 
+/**
+ * A guess at the passphrase costs 2^15 KB of memory, 32 MB, as the making does; the package’s own 2^18 takes 256, which a small
+ * machine has not. A passphrase of several words is what keeps a backup shut.
+ */
+const SCRYPT_WORK_FACTOR = 15;
+
+/** Piece by piece: a practice of years does not fit into memory. */
 async function encrypted(part: string, passphrase: string): Promise<string> {
   const encrypter = new Encrypter();
   encrypter.setPassphrase(passphrase);
-  await writeFile(`${part}${ENCRYPTED}`, await encrypter.encrypt(await readFile(part)));
+  encrypter.setScryptWorkFactor(SCRYPT_WORK_FACTOR);
+  const pieces = await encrypter.encrypt(piecesOf(part));
+  await pipeline(Readable.fromWeb(pieces as WebStream), createWriteStream(`${part}${ENCRYPTED}`));
   return `${part}${ENCRYPTED}`;
 }
+
+/** A file as a stream of the kind that encryption takes. */
+export const piecesOf = (file: string): ReadableStream<Uint8Array> =>
+  Readable.toWeb(createReadStream(file)) as ReadableStream<Uint8Array>;
 
 /** "20261127T015233123", which sorts by time. */
 const stampOf = (ms: number): string => new Date(ms).toISOString().replace(/[-:.Z]/g, '');

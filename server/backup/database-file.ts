@@ -1,6 +1,6 @@
 import { existsSync } from 'node:fs';
 import Database from 'libsql';
-import { MIGRATION_NAMES } from '../db/migrations';
+import { MIGRATION_NAMES } from '../db/migration-names';
 
 /** Why a file cannot be opened as a practice, in words, with what to do. */
 export class Unusable extends Error {}
@@ -37,7 +37,8 @@ function releaseOf(database: Database.Database, file: string): FileState {
   if (!table || table.tables === 0) return 'empty';
   if (!table.known) throw new Error('its tables are not Nervato’s');
   const rows = database.prepare('select name from mikro_orm_migrations').all() as { name: string }[];
-  const unknown = rows.filter(({ name }) => !MIGRATION_NAMES.includes(name));
+  const known: readonly string[] = MIGRATION_NAMES;
+  const unknown = rows.filter(({ name }) => !known.includes(name));
   if (unknown.length > 0) {
     throw new Unusable(
       `${file} was written by a newer release (${unknown.map(({ name }) => name).join(', ')}). Start that release, or restore ` +

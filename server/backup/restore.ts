@@ -1,9 +1,12 @@
-import { existsSync } from 'node:fs';
-import { copyFile, mkdir, readFile, rename, rm, writeFile } from 'node:fs/promises';
+import { createWriteStream, existsSync } from 'node:fs';
+import { copyFile, mkdir, readFile, rename, rm } from 'node:fs/promises';
 import { dirname } from 'node:path';
+import { Readable } from 'node:stream';
+import { pipeline } from 'node:stream/promises';
+import type { ReadableStream as WebStream } from 'node:stream/web';
 import { Decrypter } from 'age-encryption';
 import { holdAlone } from './alone';
-import { sha256Of } from './back-up';
+import { piecesOf, sha256Of } from './back-up';
 import { lookInto, Unusable } from './database-file';
 
 /**
@@ -25,7 +28,7 @@ export async function restore(
   const letGo = holdAlone(file);
   const part = `${file}.restoring`;
   try {
-    if (backup.endsWith('.age')) await writeFile(part, await decrypted(backup, passphrase));
+    if (backup.endsWith('.age')) await decrypt(backup, part, passphrase);
     else await copyFile(backup, part);
     const state = lookInto(part);
     if (state === 'empty') throw new Unusable(`${backup} is empty: there is nothing to restore.`);
@@ -54,14 +57,15 @@ async function checkHash(backup: string): Promise<void> {
   }
 }
 
-async function decrypted(backup: string, passphrase: string | null): Promise<Uint8Array> {
+async function decrypt(backup: string, part: string, passphrase: string | null): Promise<void> {
   if (passphrase === null) {
     throw new Unusable(`${backup} is encrypted. Set NERVATO_BACKUP_PASSPHRASE to what it was made with.`);
   }
   const decrypter = new Decrypter();
   decrypter.addPassphrase(passphrase);
   try {
-    return await decrypter.decrypt(await readFile(backup));
+    const pieces = await decrypter.decrypt(piecesOf(backup));
+    await pipeline(Readable.fromWeb(pieces as WebStream), createWriteStream(part));
   } catch {
     throw new Unusable(`${backup} does not open with this passphrase, or it is damaged.`);
   }

@@ -1,3 +1,5 @@
+import type { Migration } from '@mikro-orm/migrations';
+import { MIGRATION_NAMES, type MigrationName } from './migration-names';
 import { FirstTables } from './migrations/001-first-tables';
 import { WholeSessions } from './migrations/002-whole-sessions';
 import { OneTruth } from './migrations/003-one-truth';
@@ -22,31 +24,31 @@ import { About } from './migrations/021-about';
 import { WhoIsNew } from './migrations/022-who-is-new';
 import { Conditions } from './migrations/023-conditions';
 
-/** Every migration, in order; what stands in a file tells its release. */
-export const MIGRATIONS = [
-  { name: '001-first-tables', class: FirstTables },
-  { name: '002-whole-sessions', class: WholeSessions },
-  { name: '003-one-truth', class: OneTruth },
-  { name: '004-limb-shelf-lives', class: LimbShelfLives },
-  { name: '005-shaped-reads', class: ShapedReads },
-  { name: '006-several-plans', class: SeveralPlans },
-  { name: '007-outcomes', class: Outcomes },
-  { name: '008-own-measures', class: OwnMeasures },
-  { name: '009-taken-in', class: TakenIn },
-  { name: '010-accounts', class: Accounts },
-  { name: '011-mended-records', class: MendedRecords },
-  { name: '012-erased-adverse-events', class: ErasedAdverseEvents },
-  { name: '013-consents', class: Consents },
-  { name: '014-practice-habits', class: PracticeHabits },
-  { name: '015-without-lop', class: WithoutLop },
-  { name: '016-home-links', class: HomeLinks },
-  { name: '017-date-order', class: PracticeDateOrder },
-  { name: '018-learning', class: Learning },
-  { name: '019-wraps', class: Wraps },
-  { name: '020-limbs-of-items', class: LimbsOfItems },
-  { name: '021-about', class: About },
-  { name: '022-who-is-new', class: WhoIsNew },
-  { name: '023-conditions', class: Conditions },
-];
+const CLASSES: Record<MigrationName, new (...of: ConstructorParameters<typeof Migration>) => Migration> = {
+  '001-first-tables': FirstTables,
+  '002-whole-sessions': WholeSessions,
+  '003-one-truth': OneTruth,
+  '004-limb-shelf-lives': LimbShelfLives,
+  '005-shaped-reads': ShapedReads,
+  '006-several-plans': SeveralPlans,
+  '007-outcomes': Outcomes,
+  '008-own-measures': OwnMeasures,
+  '009-taken-in': TakenIn,
+  '010-accounts': Accounts,
+  '011-mended-records': MendedRecords,
+  '012-erased-adverse-events': ErasedAdverseEvents,
+  '013-consents': Consents,
+  '014-practice-habits': PracticeHabits,
+  '015-without-lop': WithoutLop,
+  '016-home-links': HomeLinks,
+  '017-date-order': PracticeDateOrder,
+  '018-learning': Learning,
+  '019-wraps': Wraps,
+  '020-limbs-of-items': LimbsOfItems,
+  '021-about': About,
+  '022-who-is-new': WhoIsNew,
+  '023-conditions': Conditions,
+};
 
-export const MIGRATION_NAMES = MIGRATIONS.map(({ name }) => name);
+/** Every migration, in order. */
+export const MIGRATIONS = MIGRATION_NAMES.map((name) => ({ name, class: CLASSES[name] }));

@@ -1,0 +1,27 @@
+/** The name of every migration, in order; what stands in a file tells its release. Without their code, which brings the ORM. */
+export const MIGRATION_NAMES = [
+  '001-first-tables',
+  '002-whole-sessions',
+  '003-one-truth',
+  '004-limb-shelf-lives',
+  '005-shaped-reads',
+  '006-several-plans',
+  '007-outcomes',
+  '008-own-measures',
+  '009-taken-in',
+  '010-accounts',
+  '011-mended-records',
+  '012-erased-adverse-events',
+  '013-consents',
+  '014-practice-habits',
+  '015-without-lop',
+  '016-home-links',
+  '017-date-order',
+  '018-learning',
+  '019-wraps',
+  '020-limbs-of-items',
+  '021-about',
+  '022-who-is-new',
+  '023-conditions',
+] as const;
+export type MigrationName = (typeof MIGRATION_NAMES)[number];
