@@ -3,11 +3,14 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { gunzipSync } from 'node:zlib';
 import fc from 'fast-check';
+import { pino } from 'pino';
 import { describe, expect, it, onTestFinished } from 'vitest';
 import { type ArchivePreview, archiveJsonSchema, type TakenIn } from '#contract/archive';
 import type { ClientRecord, PeoplePage } from '#contract/client';
 import { attackRuns } from '../../../tests/attack-runs';
+import { signInHere } from '../../access/sign-in-here';
 import { CLEAR, DAY_MS, measuredClient, SESSION_ID, startApi, WELL } from '../../api.fixture';
+import { createApp } from '../../app';
 import { openDatabase } from '../../db/database';
 import { inTransaction } from '../../db/sqlite';
 import { recountSuperseded } from '../../db/superseded';
@@ -61,6 +64,26 @@ describe('an archive of a whole practice', () => {
     await inTransaction(into.em, (prepare) => takeIn(prepare, text(from.lines()), TAKING));
     expect(into.lines().join('')).toBe(from.lines().join(''));
   });
+});
+
+it('lets others be answered while a whole practice goes out', async () => {
+  const { orm } = await demoDatabase();
+  const app = createApp({ orm, now: () => TAKEN_IN_MS, log: pino({ level: 'silent' }) });
+  const headers = await signInHere(orm, 'ines');
+  const going = await app.request('/api/archive', { headers });
+  const reader = going.body?.getReader();
+  // Between two pieces whatever else waits gets its turn.
+  let [pieces, turns] = [0, 0];
+  const turn = () => {
+    turns += 1;
+    waiting = setImmediate(turn);
+  };
+  let waiting = setImmediate(turn);
+  while (!((await reader?.read())?.done ?? true)) pieces += 1;
+  clearImmediate(waiting);
+  expect(pieces).toBeGreaterThan(3);
+  // The first and the last go without one.
+  expect(turns).toBeGreaterThanOrEqual(pieces - 3);
 });
 
 /** Rows as tables bring them in: any practice that can be typed. */
