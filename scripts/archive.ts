@@ -17,6 +17,9 @@ import { start } from '#server/start';
 // `npm run archive -- out FILE`, `npm run archive -- in FILE`: the whole practice as one open file (docs/archive-format.md).
 const [what = '', file = ''] = process.argv.slice(2);
 
+/** Who has a shell on the machine may do everything; what comes in is held until a clinician has looked (rule START-3). */
+const MACHINE = { role: 'clinician', isOwner: true } as const;
+
 const DEEDS: Record<string, () => Promise<string>> = {
   out: async () => {
     // One of an earlier release is brought to this one first; one of this release may be in use.
@@ -29,7 +32,13 @@ const DEEDS: Record<string, () => Promise<string>> = {
   },
   in: async () => {
     const orm = await openFile();
-    const by = { matches: {}, words: basename(file), practitionerId: 'machine', nowMs: Date.now() };
+    const by = {
+      matches: {},
+      words: basename(file),
+      practitionerId: 'machine',
+      doer: MACHINE,
+      nowMs: Date.now(),
+    };
     try {
       const { people, counts } = await inTransaction(orm.em.fork(), (prepare) =>
         takeIn(prepare, linesOf(file, LONGEST_LINE), by),

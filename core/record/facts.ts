@@ -42,6 +42,8 @@ export type PrescriptionFact = {
   signedBy: string;
   /** Whose word it stands on: of who signed it, or of who signed the one it re-targets (rule PRS-8). */
   role: Role;
+  /** It came from a file: its signature is a claim, and it is signed here before it opens (rule START-3). */
+  isSignedElsewhere?: boolean | undefined;
   /** Guards that were passed when it was signed, and why; the reason is null where there were none. */
   guards: PassedGuard[];
   overrideReason: string | null;

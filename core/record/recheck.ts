@@ -29,7 +29,7 @@ export type Recheck = {
  * A guard that was passed when it was signed is passed; a new one needs a clinician and a reason.
  */
 export function recheck(
-  prescription: Pick<PrescriptionFact, 'plan' | 'role' | 'guards'>,
+  prescription: Pick<PrescriptionFact, 'plan' | 'role' | 'guards' | 'isSignedElsewhere'>,
   facts: ClientFacts,
   kit: KitInUse,
   nowMs: number,
@@ -41,6 +41,7 @@ export function recheck(
   const changed = changesOf(prescription.plan, plan);
   const passed = new Set(prescription.guards.map(guardKey));
   const others = [
+    ...signedElsewhere(prescription),
     ...composed.findings,
     ...checkHowOften(plan, basis),
     ...checkDailyExposure(dailyExposures(plan, facts, nowMs)),
@@ -57,6 +58,20 @@ export function recheck(
       others.every(({ level }) => level !== 'hard'),
   };
 }
+
+/** A signature that came from a file is a claim (rule START-3). */
+const signedElsewhere = ({ isSignedElsewhere }: Pick<PrescriptionFact, 'isSignedElsewhere'>): Finding[] =>
+  isSignedElsewhere
+    ? [
+        {
+          rule: 'START-3',
+          level: 'hard',
+          subject: 'signature',
+          message: 'This plan was signed elsewhere.',
+          remedy: 'Look through it, and sign it here.',
+        },
+      ]
+    : [];
 
 /** What was signed, on the pressures in force now; its test stays the one it was signed on. */
 export function onPressuresInForce(plan: Plan, basis: Basis): SessionChoice {

@@ -19,4 +19,13 @@ export const startRules = {
     words: () =>
       'There is one answer to which pressure, test, plan and hold is in force for a limb, a position and a cuff, and everything asks it.',
   }),
+  'START-3': rule({
+    title: 'Worked out here',
+    level: 'hard',
+    source: HOUSE,
+    by: 'record/recheck.ts recheck',
+    figures: NO_FIGURES,
+    words: () =>
+      'A device, a file or another practice brings what was seen: trials, sets, answers, events. What follows from it is worked out here, and what comes along is compared. Records from a file open nothing before a clinician has looked through them, and a plan that was signed elsewhere is signed here first.',
+  }),
 } as const;

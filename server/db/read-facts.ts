@@ -302,7 +302,10 @@ const PRESCRIPTIONS: Kind<Row> = {
   parts: [
     {
       sql: `select client_id, id, at_ms as "atMs", signed_by as "signedBy", plan, findings,
-        override_reason as "overrideReason", retargets, course_plan_id as "coursePlanId", changes from prescription`,
+        override_reason as "overrideReason", retargets, course_plan_id as "coursePlanId", changes,
+        exists (select 1 from taken_in_row join taken_in on taken_in.id = taken_in_id
+          where kind = 'prescription' and row_id = prescription.id and is_move = 0) as "isSignedElsewhere"
+        from prescription`,
       and: `superseded = 0 and exists (select 1 from course_plan where course_plan.id = course_plan_id and state <> 'ended')`,
     },
   ],
@@ -490,6 +493,7 @@ function prescriptionOf(prepare: Prepare, { roles }: PracticeFacts, row: Row): P
     atMs: row.atMs,
     signedBy: row.signedBy,
     role: roles.get(signedBy) ?? 'coach',
+    ...(row.isSignedElsewhere === 1 ? { isSignedElsewhere: true } : {}),
     guards: guardFindings(JSON.parse(row.findings) as Finding[]).map(({ rule, subject, exerciseIndex }) => ({
       rule,
       subject,

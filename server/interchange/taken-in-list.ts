@@ -9,6 +9,8 @@ export type TakenInList = {
   practitionerId: string;
   words: string;
   clientIds: readonly string[];
+  /** A whole practice into an empty one: signatures stay what they were. */
+  isMove?: boolean | undefined;
 };
 
 /** Rows that were added, in their order. */
@@ -22,11 +24,14 @@ export function keepTakenIn(prepare: Prepare, list: TakenInList, added: readonly
 }
 
 /** The same in parts, where it is too much for one transaction: what came in before something broke can be taken back, too. */
-export function beginTakenIn(prepare: Prepare, { id, nowMs, practitionerId, words }: TakenInList): void {
+export function beginTakenIn(
+  prepare: Prepare,
+  { id, nowMs, practitionerId, words, isMove = false }: TakenInList,
+): void {
   prepare(
-    `insert into taken_in (id, at_ms, practitioner_id, words, rows, client_ids, audit_id)
-     values (?, ?, ?, ?, 0, '[]', (select coalesce(max(id), 0) from audit))`,
-  ).run(id, nowMs, practitionerId, words);
+    `insert into taken_in (id, at_ms, practitioner_id, words, rows, client_ids, audit_id, is_move)
+     values (?, ?, ?, ?, 0, '[]', (select coalesce(max(id), 0) from audit), ?)`,
+  ).run(id, nowMs, practitionerId, words, Number(isMove));
 }
 
 /** @param place of the first of them in the list */

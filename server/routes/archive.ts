@@ -136,7 +136,13 @@ async function takeInBody(
   { matches, name }: z.output<typeof takingInSchema>,
   then: 'keep' | 'undo',
 ): Promise<ReturnType<typeof takeIn>> {
-  const taking = { matches, words: name, practitionerId: c.var.practitioner.id, nowMs: c.var.nowMs };
+  const taking = {
+    matches,
+    words: name,
+    practitionerId: c.var.practitioner.id,
+    doer: c.var.practitioner,
+    nowMs: c.var.nowMs,
+  };
   return spooled(c.req.raw.body, ARCHIVE, async (file) => {
     try {
       return await inTransaction(

@@ -2,7 +2,7 @@ import { Migration } from '@mikro-orm/migrations';
 
 /**
  * What a person has, or had done, as a fact with its own life; the role of who made a check on the day; holds that are an
- * emergency, and the number to call then.
+ * emergency, and the number to call then; whether a whole practice was moved here.
  */
 export class Conditions extends Migration {
   override async up(): Promise<void> {
@@ -18,6 +18,8 @@ const STATEMENTS = [
   'create index condition_standing on condition (client_id) where ended_at_ms is null',
   'alter table screening add column adult_from_ms integer null',
   'alter table day_check add column "by" text null',
+  'alter table taken_in add column is_move integer not null default 0',
+  "create index taken_in_prescription on taken_in_row (row_id) where kind = 'prescription'",
   'alter table hold add column is_emergency integer not null default 0',
   "alter table practice add column emergency_phone text not null default '112'",
 ];

@@ -126,7 +126,14 @@ export const ARCHIVED: Record<ArchiveKind, ArchivedTable> = {
   'adverse-event': { table: 'adverse_event', ...byTime },
   report: { table: 'report', json: ['content'], ...byTime },
   condition: { table: 'condition', json: ['detail'], ...byTime },
-  hold: { table: 'hold', json: ['ends'], flags: ['isEmergency'], ...byTime },
+  hold: {
+    table: 'hold',
+    json: ['ends'],
+    flags: ['isEmergency'],
+    // That records came from a file is for the site they came to.
+    only: "substr(cause, 1, 9) <> 'taken-in '",
+    ...byTime,
+  },
   retraction: { table: 'retraction', ...byTime },
   audit: {
     table: 'audit',

@@ -36,6 +36,11 @@ export function takeBack(prepare: Prepare, id: string, by: { practitionerId: str
   const rows = prepare(
     'select kind, row_id as "rowId" from taken_in_row where taken_in_id = ? order by place desc',
   ).all(id) as { kind: ArchiveKind; rowId: string }[];
+  // What followed from it goes first: it names the people that came.
+  const following = (table: string, prefix: string) =>
+    prepare(`delete from ${table} where substr(cause, 1, length(?1)) = ?1`).run(prefix);
+  following('hold', `taken-in ${id} `);
+  for (const { kind, rowId } of rows) if (kind === 'screening') following('condition', `screening ${rowId} `);
   for (const { kind, rowId } of rows) {
     if (kind === 'session') uncount(prepare, rowId);
     deleteRow(prepare, ARCHIVED[kind].table, rowId);

@@ -1,21 +1,32 @@
 import { randomUUID } from 'node:crypto';
 import type { ArchiveMatches, ArchiveOf, ArchivePreview, ArchiveRow, Match } from '#contract/archive';
 import { ARCHIVE_KINDS, type ArchiveKind } from '#contract/archive-rows';
+import type { Doer } from '#core/access/deeds';
+import type { NewHold } from '#core/record/holds';
 import type { SessionEvent } from '#core/session/events';
 import { type AuditRow, appendAudit } from '../../db/audit';
 import { fillConditionsOf } from '../../db/fill-old';
+import { raiseHolds } from '../../db/holds';
 import { readHead, summarise } from '../../db/session-log';
 import { isForeignKeyClash, isUniqueClash, type Prepare } from '../../db/sqlite';
 import { putTimesRight } from '../../db/times';
 import { sameJson } from '../../same-json';
 import { type AddedRow, keepTakenIn } from '../taken-in-list';
+import { checkOcclusion, refuseUnlessAllowed, withoutClaimedRole } from './claims';
 import { NotAnArchive, readArchive } from './read-archive';
 import { ARCHIVED, chosenColumns, columnOf, fromDatabase, propertiesOf, toDatabase } from './tables';
 
 type Row = Record<string, unknown>;
 
 /** Who takes it in, when, and what it is called in the list of what was. */
-export type TakingIn = { matches: ArchiveMatches; words: string; practitionerId: string; nowMs: number };
+export type TakingIn = {
+  matches: ArchiveMatches;
+  words: string;
+  practitionerId: string;
+  /** Rows that are for others to bring are refused. */
+  doer: Doer;
+  nowMs: number;
+};
 
 /** Of what stands otherwise here, so much is shown. */
 const MOST_SHOWN = 50;
@@ -28,7 +39,7 @@ const MOST_SHOWN = 50;
 export function takeIn(
   prepare: Prepare,
   lines: Iterable<string>,
-  { matches, words, practitionerId, nowMs }: TakingIn,
+  { matches, words, practitionerId, doer, nowMs }: TakingIn,
 ): ArchivePreview & { id: string } {
   const id = randomUUID();
   // One person brings neither the settings nor the practitioners of where they were.
@@ -39,6 +50,8 @@ export function takeIn(
   const otherwise: ArchivePreview['otherwise'] = [];
   const grown = new Set<string>();
   const added: AddedRow[] = [];
+  const pressures: { row: Row; at: number }[] = [];
+  const sessions = new Set<string>();
   let of: ArchiveOf | null = null;
   let at = 0;
   for (const read of readArchive(lines)) {
@@ -50,7 +63,8 @@ export function takeIn(
     }
     if (read.kind === 'client') people.set(String(read.row.id), personOf(prepare, read.row, matches));
     countRow(people, read);
-    const row = placed(read, matches, takesSettings);
+    refuseUnlessAllowed(read.kind, read.row, doer, at);
+    const row = withoutClaimedRole(read.kind, placed(read, matches, takesSettings), doer);
     const came = keep(prepare, read.kind, row, {
       at,
       takesSettings,
@@ -62,16 +76,22 @@ export function takeIn(
       otherwise.push({ kind: read.kind, words: wordsOf(row), ...came.differs });
     }
     if (came.kind !== 'added') continue;
+    if (read.kind === 'occlusion-pressure') pressures.push({ row, at });
+    if (read.kind === 'session') sessions.add(String(row.id));
+    if (read.kind === 'event') refuseIntoSession(sessions, row, at);
     if (read.kind === 'event') grown.add((row.event as SessionEvent).sessionId);
     if (!NOT_TAKEN_BACK.has(read.kind)) added.push({ kind: read.kind, rowId: rowIdOf(read.kind, row) });
   }
+  for (const { row, at: line } of pressures) checkOcclusion(prepare, row, line);
   for (const sessionId of grown) growSession(prepare, sessionId);
   const clientIds = [...people.keys()].map((clientId) => matches[clientId] ?? clientId);
   // An archive of an earlier release says only in its screenings what people have.
   for (const clientId of clientIds) fillConditionsOf(prepare, clientId, 'ended-here-only');
   // Nothing happened after it was received.
   putTimesRight(prepare, nowMs);
-  keepTakenIn(prepare, { id, nowMs, practitionerId, words, clientIds }, added);
+  if (added.length > 0)
+    for (const clientId of clientIds) raiseHolds(prepare, clientId, [holdOfTakenIn(id, clientId, nowMs)]);
+  keepTakenIn(prepare, { id, nowMs, practitionerId, words, clientIds, isMove: takesSettings }, added);
   return {
     id,
     of: of ?? { kind: 'practice' },
@@ -83,6 +103,23 @@ export function takeIn(
     }),
     otherwise,
   };
+}
+
+/** What came from a file opens nothing before a clinician has looked through it (rule START-3). */
+const holdOfTakenIn = (id: string, clientId: string, nowMs: number): NewHold => ({
+  cause: `taken-in ${id} ${clientId}`,
+  words: 'Records came from a file',
+  rule: 'START-3',
+  atMs: nowMs,
+  limb: null,
+  subject: null,
+  ends: { by: 'clinician', notBeforeMs: nowMs },
+});
+
+/** A session that is on record here is what its devices said: a file adds nothing to it. */
+function refuseIntoSession(sessions: ReadonlySet<string>, row: Row, at: number): void {
+  if (sessions.has((row.event as SessionEvent).sessionId)) return;
+  throw new NotAnArchive(at, 'this event is of a session that is on record here, and says more of it.');
 }
 
 /** What stays where an archive is taken back: what was said of people, and what the practice is called. */

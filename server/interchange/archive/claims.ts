@@ -1,0 +1,79 @@
+import type { ArchiveKind } from '#contract/archive-rows';
+import { CLINICIANS_KIT, type KitList } from '#contract/practice';
+import { type Deed, type Doer, mayDo, whoMay } from '#core/access/deeds';
+import { estimateOcclusionPressure } from '#core/occlusion-pressure/estimate';
+import type { PulseMethod } from '#core/occlusion-pressure/methods';
+import type { ReadingSchool, Trial } from '#core/occlusion-pressure/trial';
+import { EXERCISES } from '#core/protocol/exercises';
+import { RULES } from '#core/rules/catalogue';
+import type { Prepare } from '../../db/sqlite';
+import { NotAnArchive } from './read-archive';
+
+// What a file claims is compared with what can be worked out here, and is let in by the same roles as on a screen (START-3).
+
+type Row = Record<string, unknown>;
+
+/** What somebody must be allowed to do to bring a row, as on the screen that makes one. */
+const DEED_OF: Partial<Record<ArchiveKind, (row: Row) => Deed | null>> = {
+  clearance: () => 'clear',
+  kit: ({ list }) => (CLINICIANS_KIT.includes(list as KitList) ? 'keep-limits' : 'keep-weights'),
+  exercise: ({ id }) => (Object.hasOwn(EXERCISES, String(id)) ? 'keep-limits' : 'keep-weights'),
+  measure: () => 'keep-practice',
+  template: () => 'keep-templates',
+  hold: ({ liftedAtMs }) => (liftedAtMs === null ? null : 'lift-hold'),
+  condition: ({ endedAtMs }) => (endedAtMs === null ? null : 'end-condition'),
+  retraction: () => 'mend-record',
+  'rung-check': () => 'sign',
+};
+
+/** @throws NotAnArchive where whoever takes a file in may not make such a row on a screen */
+export function refuseUnlessAllowed(kind: ArchiveKind, row: Row, doer: Doer, at: number): void {
+  const deed = DEED_OF[kind]?.(row) ?? null;
+  if (deed && !mayDo(doer, deed))
+    throw new NotAnArchive(at, `this ${kind} is for others to bring: ${whoMay(deed)}`);
+}
+
+/** Who asked is a claim: it ends no hold and outweighs no answer unless whoever takes it in may do that themselves. */
+export function withoutClaimedRole(kind: ArchiveKind, row: Row, { role }: Doer): Row {
+  const isClaimed = kind === 'screening' || kind === 'day-check';
+  return isClaimed && role !== 'clinician' ? { ...row, by: null } : row;
+}
+
+/** Releases have worked out the uncertainty in several ways; a file may not claim much less than its trials make. */
+const LEAST_SHARE_OF_UNCERTAINTY = 0.5;
+/** Half a step of the figure: how releases have rounded it. */
+const APART_MMHG = 0.5;
+
+/**
+ * Compares a pressure that came along with its own trials.
+ * @throws NotAnArchive where they make another one, or one that no measurement can be
+ */
+export function checkOcclusion(prepare: Prepare, row: Row, at: number): void {
+  const trials = (
+    prepare('select readings from lop_trial where lop_id = ? order by place').all(row.id) as {
+      readings: string;
+    }[]
+  ).map(({ readings }) => JSON.parse(readings) as Trial);
+  const saysMmHg = Number(row.pressureMmHg);
+  const { refuseAbove } = RULES['LOP-7'].figures.occlusionPressureMmHg;
+  if (saysMmHg > refuseAbove)
+    throw new NotAnArchive(at, `an occlusion pressure of ${saysMmHg} mmHg is above ${refuseAbove} (LOP-7).`);
+  // One that came from a table has none: it stays a claim, and a clinician looks through the record before anything opens.
+  if (trials.length === 0) return;
+  const estimate = estimateOcclusionPressure(
+    trials,
+    Number(row.divisionMmHg),
+    row.readingSchool as ReadingSchool,
+    row.method as PulseMethod,
+  );
+  if (!estimate || Math.abs(estimate.pressure.value - saysMmHg) > APART_MMHG)
+    throw new NotAnArchive(
+      at,
+      `this occlusion pressure says ${saysMmHg} mmHg, and its own trials make ${estimate ? estimate.pressure.value : 'none'}.`,
+    );
+  if (Number(row.uncertaintyMmHg) < LEAST_SHARE_OF_UNCERTAINTY * estimate.uncertaintyMmHg)
+    throw new NotAnArchive(
+      at,
+      `this occlusion pressure says ± ${row.uncertaintyMmHg} mmHg, and its own trials make ± ${estimate.uncertaintyMmHg}.`,
+    );
+}
