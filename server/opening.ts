@@ -1,6 +1,7 @@
 import type { ClientRecord } from '#contract/client';
 import type { Kit } from '#contract/practice';
 import { hardFindings } from '#core/findings/finding';
+import { pastBounds } from '#core/plan/last-gate';
 import type { Lighter } from '#core/plan/lighter';
 import { agoWords } from '#core/record/age-words';
 import { setsShareNow } from '#core/record/block-in-force';
@@ -72,6 +73,8 @@ export function opening(
   }
   const share = setsShareNow(facts, prescription.coursePlanId, nowMs);
   const today = planForToday(plan, { share, lighter, role: prescription.role }, facts, kit, nowMs);
+  const past = pastBounds(prescription.plan, today);
+  if (past.length > 0) throw refusedByRules(past);
   return { plan: today, signed: prescription.plan, findings };
 }
 

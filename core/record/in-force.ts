@@ -39,7 +39,7 @@ export function cuffInForce(
 
 /**
  * What was said today: of several checks the worst answer to each question, from the last one by a clinician on; the newest
- * blood pressure (rule SCR-3). `undefined` where there was no check.
+ * blood pressure (rule SCR-3). Nothing that is dated ahead counts (rule START-4). `undefined` where there was no check.
  */
 export function dayCheckInForce(
   { dayChecks }: Pick<ClientFacts, 'dayChecks'>,

@@ -28,4 +28,22 @@ export const startRules = {
     words: () =>
       'A device, a file or another practice brings what was seen: trials, sets, answers, events. What follows from it is worked out here, and what comes along is compared. Records from a file open nothing before a clinician has looked through them, and a plan that was signed elsewhere is signed here first.',
   }),
+  'START-4': rule({
+    title: 'Time',
+    level: 'hard',
+    source: HOUSE,
+    by: 'record/in-force.ts dayCheckInForce',
+    figures: NO_FIGURES,
+    words: () =>
+      'A record counts from the least of its own time and the receipt of all that came after it; of two with one time the later received counts. So a clock that was ahead gains no priority, and one that is set back loses nothing of a session.',
+  }),
+  'START-5': rule({
+    title: 'The last gate',
+    level: 'hard',
+    source: HOUSE,
+    by: 'plan/last-gate.ts pastBounds',
+    figures: NO_FIGURES,
+    words: () =>
+      'What a session freezes is compared with what was signed, exercise by exercise and limb by limb: share of the LOP in force, load, sets, repetitions and minutes never above it, rests not shorter, no limb or exercise that was not signed.',
+  }),
 } as const;
