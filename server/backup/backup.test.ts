@@ -193,6 +193,17 @@ describe('a file that is opened', () => {
     expect(readdirSync(join(folder, 'backups'))).toHaveLength(2);
   });
 
+  it('is not begun anew where a restore was cut short, nor in a folder that cannot be written to', async () => {
+    const folder = newFolder();
+    const file = join(folder, 'practice.sqlite');
+    writeFileSync(`${file}.before-restore-1772442000000`, 'what stood there');
+    await expect(open(file, join(folder, 'backups'))).rejects.toThrow(/a restore was cut short/);
+    expect(readdirSync(folder)).toEqual(['practice.sqlite.before-restore-1772442000000']);
+    const taken = join(folder, 'a-file');
+    writeFileSync(taken, '');
+    await expect(open(join(taken, 'practice.sqlite'), folder)).rejects.toThrow(/cannot be written to/);
+  });
+
   it('of a newer release, or damaged, stops the start with what to do', async () => {
     const folder = newFolder();
     const file = join(folder, 'practice.sqlite');
