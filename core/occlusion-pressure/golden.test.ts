@@ -208,18 +208,28 @@ describe('quick checks (LOP-7)', () => {
     whyDue(testOcclusion({ quickChecks }), { fits: [] }, 'sitting', '4-weeks', day(days));
 
   it('renew the shelf life twice and no more, whatever order they are kept in', () => {
-    expect(held([check(20, 184)])).toBe(20);
-    expect(held([check(60, 174), check(20, 184), check(40, 164)])).toBe(40);
-    expect(held([check(20, 185)])).toBe(0);
+    expect(held([check(20, 189)])).toBe(20);
+    expect(held([check(60, 174), check(20, 189), check(40, 169)])).toBe(40);
+    // In the middle 10 away at most: (180, 190] is 11.
+    expect(held([check(20, 190)])).toBe(0);
+    expect(held([check(20, 168)])).toBe(0);
     expect(held([check(20, 174, 11)])).toBe(0);
     expect(held([check(20, 174)], 'every-session')).toBe(0);
   });
 
-  it('make the pressure due at once where one disagreed and none has agreed since', () => {
-    expect(due([check(3, 190)], 4)).toMatch(/^a quick check found 190 is 16 from 174/);
-    expect(due([check(3, 190), check(5, 180)], 6)).toBeNull();
-    expect(due([check(2, 180), check(3, 190)], 6)).toMatch(/190/);
-    expect(due([check(5, 180), check(3, 190)], 6)).toBeNull();
+  it('make the pressure due where one contradicted, until it is measured in full, whatever is checked after it', () => {
+    expect(due([check(3, 195)], 4)).toBe(
+      'a quick check found 185 to 195 is 11 or more from 174: measure it in full.',
+    );
+    expect(due([check(3, 163)], 4)).toMatch(/^a quick check found 153 to 163 is 11 or more/);
+    // The nearest end is ten away: neither one nor the other.
+    expect([due([check(3, 194)], 4), due([check(3, 164)], 4)]).toEqual([null, null]);
+    expect(due([check(3, 195), check(5, 176)], 6)).toMatch(/195/);
+    expect(due([check(3, 190, 5), check(5, 200, 50)], 6)).toMatch(/185 to 190/);
+    // A coarse one contradicts too, and confirms nothing.
+    expect(due([check(3, 260, 50)], 4)).toMatch(/210 to 260/);
+    expect(due([check(3, 200, 50)], 4)).toBeNull();
+    expect(held([check(20, 199, 50)])).toBe(0);
   });
 });
 

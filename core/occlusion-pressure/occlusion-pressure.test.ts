@@ -261,10 +261,11 @@ describe('reasonDue (LOP-6)', () => {
       ...stored,
       quickChecks: [{ atMs: day * DAY, goneMmHg }],
     });
-    expect(reasonDue(checked(184, 20), same, '4-weeks', 40 * DAY)).toBeNull();
-    expect(dueAtMs(checked(184, 20), '4-weeks')).toBe(48 * DAY);
-    expect(reasonDue(checked(185, 20), same, '4-weeks', 21 * DAY)).toMatch(/measure again/);
-    expect(dueAtMs(checked(185, 20), '4-weeks')).toBe(28 * DAY);
+    // Older checks did not keep their step: ten is taken for it.
+    expect(reasonDue(checked(189, 20), same, '4-weeks', 40 * DAY)).toBeNull();
+    expect(dueAtMs(checked(189, 20), '4-weeks')).toBe(48 * DAY);
+    expect(reasonDue(checked(195, 20), same, '4-weeks', 21 * DAY)).toMatch(/measure it in full/);
+    expect(dueAtMs(checked(195, 20), '4-weeks')).toBe(28 * DAY);
   });
 });
 

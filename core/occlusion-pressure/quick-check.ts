@@ -20,20 +20,35 @@ export type QuickCheck = { atMs: number; goneMmHg: number; stepMmHg?: number | u
 
 const { mostStepMmHg, confirmWithinMmHg } = RULES['LOP-7'].figures.quickCheck;
 
-/** Whether a check was made finely enough to renew what it confirms (rule LOP-7). */
-export const isFine = ({ stepMmHg }: Pick<QuickCheck, 'stepMmHg'>): boolean =>
-  stepMmHg === undefined || stepMmHg <= mostStepMmHg;
+/** What a quick check says of a stored pressure: it confirms it, contradicts it, or says too little for either. */
+export type QuickVerdict = 'confirms' | 'contradicts' | 'neither';
 
 /**
- * Whether a quick check confirms a stored occlusion pressure, in words (rule LOP-7).
- * @returns `confirmed` within ±10 mmHg, which renews the shelf life; otherwise the stored one is due at once
+ * What a quick check says of a stored occlusion pressure, in words (rule LOP-7). It reads that the pulse goes in
+ * (gone − step, gone]: its middle is compared to confirm, in steps of 10 or less; the nearest end to contradict, at any step.
+ * @example judgeQuickCheck(174, { goneMmHg: 180, stepMmHg: 10 }).verdict //=> 'confirms', since 175 is 1 away
  */
-export function judgeQuickCheck(storedMmHg: number, goneMmHg: number): { confirmed: boolean; words: string } {
-  const apartMmHg = toDecimals(Math.abs(goneMmHg - storedMmHg), 1);
-  return apartMmHg <= confirmWithinMmHg
-    ? { confirmed: true, words: `${goneMmHg} is ${apartMmHg} from ${storedMmHg}: confirmed.` }
-    : {
-        confirmed: false,
-        words: `${goneMmHg} is ${apartMmHg} from ${storedMmHg}, more than ${confirmWithinMmHg}: measure again.`,
-      };
+export function judgeQuickCheck(
+  storedMmHg: number,
+  { goneMmHg, stepMmHg = mostStepMmHg }: Pick<QuickCheck, 'goneMmHg' | 'stepMmHg'>,
+): { verdict: QuickVerdict; words: string } {
+  const fromMmHg = goneMmHg - stepMmHg;
+  const middleMmHg = goneMmHg - stepMmHg / 2;
+  const nearestMmHg = toDecimals(Math.max(0, fromMmHg - storedMmHg, storedMmHg - goneMmHg), 1);
+  const apartMmHg = toDecimals(Math.abs(middleMmHg - storedMmHg), 1);
+  const read = `${fromMmHg} to ${goneMmHg}`;
+  if (nearestMmHg > confirmWithinMmHg)
+    return {
+      verdict: 'contradicts',
+      words: `${read} is ${nearestMmHg} or more from ${storedMmHg}: measure it in full.`,
+    };
+  if (stepMmHg <= mostStepMmHg && apartMmHg <= confirmWithinMmHg)
+    return {
+      verdict: 'confirms',
+      words: `${read}, in the middle ${apartMmHg} from ${storedMmHg}: confirmed.`,
+    };
+  return {
+    verdict: 'neither',
+    words: `${read} says too little of ${storedMmHg}: check again in steps of ${mostStepMmHg} or less, or measure.`,
+  };
 }

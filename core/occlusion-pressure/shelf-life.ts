@@ -3,7 +3,7 @@ import { type Limb, type Position, uprightness } from '../quantity/limb';
 import { tidy, toDecimals } from '../quantity/rounding';
 import { MS_PER_DAY } from '../quantity/units';
 import { RULES } from '../rules/catalogue';
-import { isFine, judgeQuickCheck, type QuickCheck } from './quick-check';
+import { judgeQuickCheck, type QuickCheck } from './quick-check';
 
 export const shelfLifeSchema = z.enum(['every-session', '7-days', '10-days', '4-weeks', '8-weeks']);
 export type ShelfLife = z.infer<typeof shelfLifeSchema>;
@@ -49,7 +49,7 @@ export function lastHeldMs(
 ): number {
   if (shelfLife === 'every-session') return measuredAtMs;
   const confirmed = quickChecks
-    .filter((check) => isFine(check) && judgeQuickCheck(pressureMmHg, check.goneMmHg).confirmed)
+    .filter((check) => judgeQuickCheck(pressureMmHg, check).verdict === 'confirms')
     .map(({ atMs }) => atMs)
     .sort((a, b) => a - b);
   return Math.max(measuredAtMs, ...confirmed.slice(0, MOST_RENEWALS));
@@ -66,17 +66,11 @@ export function reasonDue(
   nowMs: number,
 ): string | null {
   const heldMs = lastHeldMs(stored, shelfLife);
-  const lastConfirmedMs = Math.max(
-    stored.measuredAtMs,
-    ...stored.quickChecks
-      .filter(({ goneMmHg }) => judgeQuickCheck(stored.pressureMmHg, goneMmHg).confirmed)
-      .map(({ atMs }) => atMs),
-  );
-  const against = stored.quickChecks.find(
-    ({ atMs, goneMmHg }) =>
-      atMs > lastConfirmedMs && !judgeQuickCheck(stored.pressureMmHg, goneMmHg).confirmed,
-  );
-  if (against) return `a quick check found ${judgeQuickCheck(stored.pressureMmHg, against.goneMmHg).words}`;
+  // No later check puts that right: it is measured in full.
+  const against = stored.quickChecks
+    .map((check) => judgeQuickCheck(stored.pressureMmHg, check))
+    .find(({ verdict }) => verdict === 'contradicts');
+  if (against) return `a quick check found ${against.words}`;
   const ageDays = (nowMs - heldMs) / MS_PER_DAY;
   if (ageDays > SHELF_LIFE_DAYS[shelfLife]) {
     return `${Math.floor(ageDays)} days old, kept for ${SHELF_LIFE_LABELS[shelfLife]}`;

@@ -54,7 +54,7 @@ describe('quick checks (LOP-7)', () => {
     const { api, made: client } = await startAfter(measuredClient);
     const [stored] = client.facts.occlusions;
     api.clock.nowMs += DAY_MS;
-    const body = { occlusionId: stored?.id, goneMmHg: 190 };
+    const body = { occlusionId: stored?.id, goneMmHg: 196 };
     expect(measureLink(await api.post(`/clients/${client.id}/quick-checks`, body))).toMatchObject({
       state: 'due',
     });

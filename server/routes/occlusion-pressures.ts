@@ -82,7 +82,8 @@ export const occlusionPressureRoutes = new Hono<Env>()
     });
     const stored = client.facts.occlusions.find(({ id }) => id === occlusionId);
     if (!stored) throw notFound('This occlusion pressure');
-    const detail = { occlusionId, goneMmHg, stepMmHg, ...judgeQuickCheck(stored.pressure.value, goneMmHg) };
+    const judged = judgeQuickCheck(stored.pressure.value, { goneMmHg, stepMmHg });
+    const detail = { occlusionId, goneMmHg, stepMmHg, ...judged };
     await withAudit(c, { action: 'quick-checked', subject: client.id, detail }, (em) => {
       em.create(QuickCheckEntity, {
         id: randomUUID(),

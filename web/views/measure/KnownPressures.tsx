@@ -217,7 +217,9 @@ function QuickCheckForm({ client, fact }: { client: ClientRecord; fact: Occlusio
     }),
   );
   const goneMmHg = toNumber(typed.goneMmHg);
-  const verdict = goneMmHg > 0 ? judgeQuickCheck(fact.pressure.value, goneMmHg) : null;
+  const stepMmHg = toNumber(typed.stepMmHg);
+  const judged =
+    goneMmHg > 0 && stepMmHg > 0 ? judgeQuickCheck(fact.pressure.value, { goneMmHg, stepMmHg }) : null;
   return (
     <form className="space-y-2" {...send((check) => write.mutate(check, { onSuccess: empty }))}>
       <Field
@@ -227,7 +229,7 @@ function QuickCheckForm({ client, fact }: { client: ClientRecord; fact: Occlusio
         {...field('goneMmHg')}
         hint={
           <>
-            {t`Within ±10 it is confirmed and its shelf life begins anew, at most twice.`}{' '}
+            {t`Within ±10 it is confirmed and its shelf life begins anew, at most twice; further off it is measured in full.`}{' '}
             <Why rule="LOP-7" />
           </>
         }
@@ -239,9 +241,9 @@ function QuickCheckForm({ client, fact }: { client: ClientRecord; fact: Occlusio
         {...field('stepMmHg')}
         hint={t`Over 10 confirms nothing.`}
       />
-      {verdict && (
-        <p className={verdict.confirmed ? '' : 'notched text-ochre'} role="status">
-          {told(verdict.words)}
+      {judged && (
+        <p className={judged.verdict === 'confirms' ? '' : 'notched text-ochre'} role="status">
+          {told(judged.words)}
         </p>
       )}
       {write.error && <FieldError>{failureWords(write.error)}</FieldError>}
