@@ -1,5 +1,5 @@
 import { CLEAR, DAY_MS, WELL } from './api.fixture';
-import { at, clearance, ofLevel, pressures, reading } from './forbidden.fixture';
+import { at, clearance, ofLevel, pressures, reading, train } from './forbidden.fixture';
 import type { WayToOpen } from './forbidden-to-open.fixture';
 
 const operation = (nowMs: number) => ({
@@ -74,6 +74,18 @@ export const WAYS_PAST_CONDITIONS: WayToOpen[] = [
         at(person, 'clearances'),
         clearance(api.clock.nowMs, { subjects: ['hypertension-treated'] }),
       );
+    },
+  },
+  {
+    way: 'a blood pressure of 225/100 in the last rest an hour ago',
+    rule: 'RUN-8',
+    happens: (api, person) => {
+      const noted = {
+        type: 'blood-pressure-noted',
+        moment: 'last-rest',
+        reading: reading(225, 100),
+      } as const;
+      return train(api, person, [[150, noted]], 3_600_000);
     },
   },
   {

@@ -4,7 +4,7 @@ import { LIMB_LABELS } from '../quantity/limb';
 import { MS_PER_DAY, MS_PER_MINUTE } from '../quantity/units';
 import type { RuleId } from '../rules/catalogue';
 import { RULES } from '../rules/catalogue';
-import { holdsToday } from '../screening/blood-pressure';
+import { type BloodPressure, bloodPressureWords, holdsToday } from '../screening/blood-pressure';
 import type { Clearance, FoundSubject } from '../screening/clearance';
 import {
   DAY_CHECK_HOLDS_MS,
@@ -14,6 +14,7 @@ import {
 } from '../screening/day-check';
 import { judgeScreening } from '../screening/decide';
 import type { Stricter } from '../screening/items';
+import { isTooHigh } from '../screening/pressure-in-work';
 import type { Screening } from '../screening/screening';
 import type { FollowUp } from '../session/events';
 import { isEmergency, SIGNS, type SignId } from '../session/signs';
@@ -144,6 +145,29 @@ export function holdsOfSign(
     ends: { by: 'review', sessionId: event.sessionId, notBeforeMs },
   }));
 }
+
+/**
+ * The hold of a blood pressure in or after work that ends it: for that day (rule RUN-8).
+ * @param limit the practice's own, which is never taken for higher than the rule's
+ */
+export const holdsOfBloodPressure = (
+  { id, reading }: { id: string; reading: BloodPressure },
+  limit: BloodPressure,
+  atMs: number,
+): NewHold[] =>
+  isTooHigh(reading, limit)
+    ? [
+        {
+          cause: `blood-pressure ${id}`,
+          words: `Blood pressure ${bloodPressureWords(reading)} in the last session`,
+          rule: 'RUN-8',
+          atMs,
+          limb: null,
+          subject: null,
+          ends: { by: 'time', atMs: atMs + DAY_CHECK_HOLDS_MS },
+        },
+      ]
+    : [];
 
 /** Words of what holds after an answer of the day after; empty when nothing does (rule RUN-6). */
 export function dayAfterWords({ numbness, bruising, urgent = [] }: FollowUp): string[] {

@@ -1,4 +1,5 @@
 import { holdsOfScreening } from '#core/record/holds';
+import { RULES } from '#core/rules/catalogue';
 import type { FoundSubject } from '#core/screening/clearance';
 import { conditionsOfScreening, subjectOf } from '#core/screening/condition';
 import type { Stricter } from '#core/screening/items';
@@ -63,7 +64,11 @@ function fillHolds(prepare: Prepare): void {
   ).all() as EventRow[];
   for (const { sessionId, clientId, event, receivedAtMs } of events) {
     const noted = [JSON.parse(event) as SessionEvent];
-    raiseHolds(prepare, clientId, holdsOfEvents(noted, wornIn(prepare, sessionId), receivedAtMs));
+    raiseHolds(
+      prepare,
+      clientId,
+      holdsOfEvents(noted, wornIn(prepare, sessionId), RULES['RUN-8'].figures.stopAbove, receivedAtMs),
+    );
   }
 }
 

@@ -1,7 +1,15 @@
 import { randomUUID } from 'node:crypto';
 import type { EntityManager } from '@mikro-orm/libsql';
 import type { Limb } from '#core/quantity/limb';
-import { type Hold, holdsOfDayAfter, holdsOfSign, type NewHold } from '#core/record/holds';
+import {
+  type Hold,
+  holdsOfBloodPressure,
+  holdsOfDayAfter,
+  holdsOfSign,
+  type NewHold,
+} from '#core/record/holds';
+import { RULES } from '#core/rules/catalogue';
+import type { BloodPressure } from '#core/screening/blood-pressure';
 import type { SessionEvent } from '#core/session/events';
 import { HoldEntity } from './entities';
 import type { Prepare } from './sqlite';
@@ -41,16 +49,19 @@ export const liftHolds = (
   );
 
 /**
- * What events raise holds for: stop signs, and answers of the day after (rules RUN-3, RUN-6).
+ * What events raise holds for: stop signs, blood pressures that end work, and answers of the day after (rules RUN-3, RUN-6, RUN-8).
  * @param worn the limbs that were under a cuff, asked only where an event does not say
+ * @param limit of the practice for the blood pressure in work (rule RUN-8)
  */
 export function holdsOfEvents(
   events: readonly SessionEvent[],
   worn: () => readonly Limb[],
+  limit: BloodPressure,
   nowMs: number,
 ): NewHold[] {
   return events.flatMap((event) => {
     if (event.type === 'sign-noted') return holdsOfSign(event, event.limbs ?? worn(), nowMs);
+    if (event.type === 'blood-pressure-noted') return holdsOfBloodPressure(event, limit, nowMs);
     if (event.type === 'followed-up') return holdsOfDayAfter(event.id, event, nowMs);
     return [];
   });
@@ -85,3 +96,11 @@ export const holdOf = (row: {
       ? null
       : { atMs: row.liftedAtMs, by: row.liftedBy ?? '', reason: row.liftReason ?? '' },
 });
+
+/** Above which blood pressure work ends in this practice (rule RUN-8). */
+export function limitOfPractice(prepare: Prepare): BloodPressure {
+  const row = prepare(
+    `select stop_above_systolic_mm_hg as "systolicMmHg", stop_above_diastolic_mm_hg as "diastolicMmHg" from practice`,
+  ).get() as BloodPressure | undefined;
+  return row ?? RULES['RUN-8'].figures.stopAbove;
+}

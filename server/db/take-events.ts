@@ -5,7 +5,7 @@ import { checkEvents } from '../live/check-events';
 import { timeByReceipt } from '../live/time-by-receipt';
 import { notFound, Problem } from '../problem';
 import { type AuditNote, writeAudit } from './audit';
-import { holdsOfEvents, raiseHolds } from './holds';
+import { holdsOfEvents, limitOfPractice, raiseHolds } from './holds';
 import { changesSummary, readFrozenPlan, readHead, type SessionHead, summarise } from './session-log';
 import { isUniqueClash, type Prepare } from './sqlite';
 
@@ -36,7 +36,11 @@ export function takeEvents(
   if (finished && session.finishedAtMs === null) {
     prepare('update session set finished_at_ms = ? where id = ?').run(finished.atMs, sessionId);
   }
-  raiseHolds(prepare, session.clientId, holdsOfEvents(fresh, wornIn(prepare, sessionId), nowMs));
+  raiseHolds(
+    prepare,
+    session.clientId,
+    holdsOfEvents(fresh, wornIn(prepare, sessionId), limitOfPractice(prepare), nowMs),
+  );
   const changed = changesSummary(session, fresh);
   if (changed) summarise(prepare, session);
   const note: AuditNote = { action: 'events-appended', subject: sessionId, detail: { count: fresh.length } };
