@@ -198,7 +198,8 @@ export const VIEWS: View[] = [
         await page.getByLabel(`${reading}, upper`).fill(upper ?? '');
         await page.getByLabel(`${reading}, lower`).fill('88');
       }
-      await expect(page.getByText('Needs clearance', { exact: true })).toBeVisible();
+      // What is on record stops him, whatever is answered now.
+      await expect(page.getByText('Do not start', { exact: true })).toBeVisible();
     },
   },
   { name: 'screened', open: bench('Odalys Ferrant', 'Screen', 'Clearances') },

@@ -55,7 +55,7 @@ export function CuffDock({ sessions }: { sessions: readonly LiveSession[] }) {
     >
       <FoldedDock sessions={folded} isAll={inLines.length === 0} />
       <ul
-        className={`max-h-[13dvh] overflow-y-auto ${compact ? 'grid gap-x-8 xl:grid-cols-2' : 'divide-y divide-rule'}`}
+        className={`relative max-h-[13dvh] overflow-y-auto ${compact ? 'grid gap-x-8 xl:grid-cols-2' : 'divide-y divide-rule'}`}
       >
         {[...inLines, ...folded].map((session) => (
           <DockedSession
