@@ -219,6 +219,23 @@ describe('a tablet that several share', () => {
     expect((await tablet.ask('GET', '/sign-in')).body).toMatchObject({ state: 'signed-out', onDevice: [] });
   });
 
+  it('looks at five PINs of many that are sent at once', async () => {
+    const api = await startApi();
+    const tablet = device(api);
+    await tablet.signIn('clara');
+    await tablet.ask('POST', '/me/pin', { passphrase: PASSPHRASE, pin: '2718' });
+    await tablet.ask('POST', '/sign-in/lock');
+    const pins = [...Array.from({ length: 20 }, (_, place) => String(1_000 + place)), '2718'];
+    const statuses = await Promise.all(
+      pins.map(async (pin) => {
+        const answer = await tablet.ask('POST', '/sign-in/pin', { practitionerId: 'clara', pin });
+        return answer.status;
+      }),
+    );
+    expect(statuses.filter((status) => status === 204)).toEqual([]);
+    expect((await tablet.ask('GET', '/sign-in')).body).toMatchObject({ state: 'signed-out', onDevice: [] });
+  });
+
   it('takes no PIN that everybody tries first, and none without the passphrase', async () => {
     const here = device(await startApi());
     await here.signIn('clara');
