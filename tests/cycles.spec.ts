@@ -56,10 +56,10 @@ test('cycles of the cuff are found by an everyday word, composed, run by the pum
     await pressKey(page, 'Space');
     await openPerson(page, 'Odalys Ferrant');
     await chooseLink(page, 'Run');
-    await page
-      .getByRole('list', { name: 'Plans' })
-      .getByRole('button', { name: /cycles/ })
-      .click();
+    const cycles = page.getByRole('list', { name: 'Plans' }).getByRole('button', { name: /cycles/ });
+    await cycles.click();
+    // What stands beneath is of this plan from then on.
+    await expect(cycles).toHaveAttribute('aria-pressed', 'true');
     await acceptReviewIfAsked(page);
     await expect(
       page.getByText('Left thigh: 1 min under the cuff today, 1 of 60 min with this.'),

@@ -133,7 +133,7 @@ describe('the chain', () => {
       {
         occlusions: ready.occlusions.map((lop) => ({
           ...lop,
-          quickChecks: [{ atMs: ago(1), goneMmHg: 190 }],
+          quickChecks: [{ atMs: ago(1), goneMmHg: 196 }],
         })),
       },
       'measure',

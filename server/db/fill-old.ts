@@ -67,7 +67,7 @@ function fillHolds(prepare: Prepare): void {
     raiseHolds(
       prepare,
       clientId,
-      holdsOfEvents(noted, wornIn(prepare, sessionId), RULES['RUN-8'].figures.stopAbove, receivedAtMs),
+      holdsOfEvents(noted, wornIn(prepare, sessionId), () => RULES['RUN-8'].figures.stopAbove, receivedAtMs),
     );
   }
 }

@@ -51,17 +51,17 @@ export const liftHolds = (
 /**
  * What events raise holds for: stop signs, blood pressures that end work, and answers of the day after (rules RUN-3, RUN-6, RUN-8).
  * @param worn the limbs that were under a cuff, asked only where an event does not say
- * @param limit of the practice for the blood pressure in work (rule RUN-8)
+ * @param limit of the practice for the blood pressure in work, asked only where one was taken (rule RUN-8)
  */
 export function holdsOfEvents(
   events: readonly SessionEvent[],
   worn: () => readonly Limb[],
-  limit: BloodPressure,
+  limit: () => BloodPressure,
   nowMs: number,
 ): NewHold[] {
   return events.flatMap((event) => {
     if (event.type === 'sign-noted') return holdsOfSign(event, event.limbs ?? worn(), nowMs);
-    if (event.type === 'blood-pressure-noted') return holdsOfBloodPressure(event, limit, nowMs);
+    if (event.type === 'blood-pressure-noted') return holdsOfBloodPressure(event, limit(), nowMs);
     if (event.type === 'followed-up') return holdsOfDayAfter(event.id, event, nowMs);
     return [];
   });

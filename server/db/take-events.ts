@@ -39,7 +39,7 @@ export function takeEvents(
   raiseHolds(
     prepare,
     session.clientId,
-    holdsOfEvents(fresh, wornIn(prepare, sessionId), limitOfPractice(prepare), nowMs),
+    holdsOfEvents(fresh, wornIn(prepare, sessionId), () => limitOfPractice(prepare), nowMs),
   );
   const changed = changesSummary(session, fresh);
   if (changed) summarise(prepare, session);
