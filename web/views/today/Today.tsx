@@ -38,7 +38,9 @@ export function Today() {
     <div className="max-w-4xl p-6">
       <div className="flex min-h-19 flex-wrap items-end justify-between gap-x-6 gap-y-2">
         <div>
-          <h1 className="min-h-9 text-3xl font-semibold">{practice?.settings.name}</h1>
+          <h1 className="min-h-9 text-3xl font-semibold">
+            {practice?.settings.name ?? <span className="sr-only">{t`Today`}</span>}
+          </h1>
           <p className="mt-1 text-quiet">{t`Who can train now, and what is next for everybody else.`}</p>
         </div>
         {isSearched && (
