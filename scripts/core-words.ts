@@ -2,7 +2,7 @@ import { type NodePath, parseSync, type types as t, traverse } from '@babel/core
 import type { ExtractorType } from '@lingui/conf';
 
 /** Where a text is a name for the program, not words for people. */
-const NAMES = /^(by|id|cause|kind|type|pattern|what|method|loinc|system|code|subject)$/;
+const NAMES = /^(by|id|cause|kind|type|pattern|what|method|loinc|system|code|subject|only)$/;
 /** Words that files are read by: they are as whoever wrote the file put them. */
 const IS_OF_FILES = /core\/(table\/words|screening\/loinc)\./;
 

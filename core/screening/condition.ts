@@ -82,15 +82,12 @@ export function conditionsOfScreening(screeningId: string, screening: Begun, atM
         ),
       )
     : [];
-  if (bloodPressures.length === 0) return [...items, ...operations];
-  const mean = meanBloodPressure(bloodPressures);
-  return bloodPressureLevel(mean) === null
-    ? [...items, ...operations]
-    : [
-        ...items,
-        ...operations,
-        begun('blood-pressure', { kind: 'blood-pressure', bloodPressure: mean }, null),
-      ];
+  const mean = bloodPressures.length > 0 ? meanBloodPressure(bloodPressures) : null;
+  const pressures =
+    mean !== null && bloodPressureLevel(mean) !== null
+      ? [begun('blood-pressure', { kind: 'blood-pressure', bloodPressure: mean }, null)]
+      : [];
+  return [...items, ...operations, ...pressures];
 }
 
 /** When an item ends by itself; null where it does not. */

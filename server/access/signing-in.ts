@@ -108,7 +108,7 @@ export async function signInByPin(c: Context<Env>, practitionerId: string, pin: 
   if (!account || !signedIn || !fits) {
     await refuse(c, counted, account, 'PIN');
     if (signedIn && tries >= PIN_TRIES)
-      await withStatements(em, (prepare) => signIns.end(prepare, [signedIn.id]));
+      await inTransaction(em, (prepare) => signIns.end(prepare, [signedIn.id]));
     throw new Problem(401, 'Not this PIN', 'This is not the PIN. After five tries the passphrase is needed.');
   }
   const token = await inTransaction(em, (prepare) => {

@@ -471,7 +471,7 @@ const readQuickChecks = (prepare: Prepare, lopId: string): OcclusionFact['quickC
     ...(row.step_mm_hg === null ? {} : { stepMmHg: row.step_mm_hg }),
   }));
 
-const readTrials = (prepare: Prepare, lopId: string): Trial[] =>
+export const readTrials = (prepare: Prepare, lopId: string): Trial[] =>
   (prepare('select readings from lop_trial where lop_id = ? order by place').all(lopId) as Row[]).map(
     ({ readings }) => JSON.parse(readings),
   );

@@ -12,10 +12,10 @@ export function timeByReceipt(
   nowMs: number,
 ): SessionEvent[] {
   // Only the server says what it did with a time.
-  const asSaid = events.map(({ saidAtMs: _, ...event }) => event as SessionEvent);
+  const said = events.map(({ saidAtMs: _, ...event }) => event as SessionEvent);
   const isEarly = ({ id, atMs }: SessionEvent) => atMs < openedAtMs && !knownIds.has(id);
-  const lastMs = Math.max(...asSaid.filter(isEarly).map(({ atMs }) => atMs));
-  return asSaid.map((event) =>
+  const lastMs = Math.max(...said.filter(isEarly).map(({ atMs }) => atMs));
+  return said.map((event) =>
     isEarly(event)
       ? { ...event, atMs: Math.max(openedAtMs, event.atMs + nowMs - lastMs), saidAtMs: event.atMs }
       : event,

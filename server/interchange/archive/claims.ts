@@ -3,9 +3,10 @@ import { CLINICIANS_KIT, type KitList } from '#contract/practice';
 import { type Deed, type Doer, mayDo, whoMay } from '#core/access/deeds';
 import { estimateOcclusionPressure } from '#core/occlusion-pressure/estimate';
 import type { PulseMethod } from '#core/occlusion-pressure/methods';
-import type { ReadingSchool, Trial } from '#core/occlusion-pressure/trial';
+import type { ReadingSchool } from '#core/occlusion-pressure/trial';
 import { EXERCISES } from '#core/protocol/exercises';
 import { RULES } from '#core/rules/catalogue';
+import { readTrials } from '../../db/read-facts';
 import type { Prepare } from '../../db/sqlite';
 import { NotAnArchive } from './read-archive';
 
@@ -49,11 +50,7 @@ const APART_MMHG = 0.5;
  * @throws NotAnArchive where they make another one, or one that no measurement can be
  */
 export function checkOcclusion(prepare: Prepare, row: Row, at: number): void {
-  const trials = (
-    prepare('select readings from lop_trial where lop_id = ? order by place').all(row.id) as {
-      readings: string;
-    }[]
-  ).map(({ readings }) => JSON.parse(readings) as Trial);
+  const trials = readTrials(prepare, String(row.id));
   const saysMmHg = Number(row.pressureMmHg);
   const { refuseAbove } = RULES['LOP-7'].figures.occlusionPressureMmHg;
   if (saysMmHg > refuseAbove)

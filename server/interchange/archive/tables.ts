@@ -131,7 +131,7 @@ export const ARCHIVED: Record<ArchiveKind, ArchivedTable> = {
     json: ['ends'],
     flags: ['isEmergency'],
     // That records came from a file is for the site they came to.
-    only: "replace(rule, 'START-3', '') <> ''",
+    only: "rule <> 'START-3'",
     ...byTime,
   },
   retraction: { table: 'retraction', ...byTime },
