@@ -1,4 +1,25 @@
+import type { Browser, Page } from '@playwright/test';
 import { choose, chooseLink, expect, newDevice, openPerson, pick, test } from './nervato';
+
+/** Makes the link whose panel is open. @returns its address */
+async function makeLink(page: Page): Promise<string> {
+  await page.getByRole('button', { name: 'Make a link' }).click();
+  return (await page.getByText(/\/home#/).textContent()) ?? '';
+}
+
+/** A phone on which the page of a link is open, all is well today, and the session has begun. */
+async function beginAtHome(browser: Browser, address: string) {
+  const phone = await newDevice(browser, { viewport: { width: 390, height: 844 } });
+  const home = await phone.newPage();
+  const press = (name: string | RegExp) => home.getByRole('button', { name, exact: true }).click();
+  await home.goto(address);
+  await expect(home.getByRole('heading', { name: 'Before you begin' })).toBeVisible();
+  for (const yes of await home.getByRole('radio', { name: 'Yes' }).all()) await yes.click();
+  await press('1');
+  await press('That is how it is');
+  await press('Begin');
+  return { phone, home, press };
+}
 
 test('somebody trains at home by a code: the day is asked, a strap is tightened, it needs no network, and comes back to be reviewed', {
   tag: '@days',
@@ -116,18 +137,9 @@ test('a remote walk by strap: prescribed without a figure in mmHg, done at home 
     .getByRole('button', { name: /Walks away/ })
     .click();
   await page.getByText('Walks away at home: no link').click();
-  await page.getByRole('button', { name: 'Make a link' }).click();
-  const address = (await page.getByText(/\/home#/).textContent()) ?? '';
+  const address = await makeLink(page);
 
-  const phone = await newDevice(browser, { viewport: { width: 390, height: 844 } });
-  const home = await phone.newPage();
-  const press = (name: string | RegExp) => home.getByRole('button', { name, exact: true }).click();
-  await home.goto(address);
-  await expect(home.getByRole('heading', { name: 'Before you begin' })).toBeVisible();
-  for (const yes of await home.getByRole('radio', { name: 'Yes' }).all()) await yes.click();
-  await press('1');
-  await press('That is how it is');
-  await press('Begin');
+  const { phone, home, press } = await beginAtHome(browser, address);
   await expect(home.getByText(/mark 6/).first()).toBeVisible();
   await press('Tightened');
   await press('Start set 1');
@@ -160,20 +172,11 @@ test('chest pain at home: the emergency number first on the phone, and over ever
   await openPerson(page, 'Leocadia Brandt');
   await chooseLink(page, 'Run');
   await page.getByText('Left thigh at home: no link').click();
-  await page.getByRole('button', { name: 'Make a link' }).click();
-  const address = (await page.getByText(/\/home#/).textContent()) ?? '';
+  const address = await makeLink(page);
   // The practice looks at something else meanwhile.
   await page.goto('/guide');
 
-  const phone = await newDevice(browser, { viewport: { width: 390, height: 844 } });
-  const home = await phone.newPage();
-  const press = (name: string | RegExp) => home.getByRole('button', { name, exact: true }).click();
-  await home.goto(address);
-  await expect(home.getByRole('heading', { name: 'Before you begin' })).toBeVisible();
-  for (const yes of await home.getByRole('radio', { name: 'Yes' }).all()) await yes.click();
-  await press('1');
-  await press('That is how it is');
-  await press('Begin');
+  const { phone, home, press } = await beginAtHome(browser, address);
   await press('Tightened');
   await press('Something is wrong');
   await press(/Chest pain/);
