@@ -72,7 +72,6 @@ test('cycles of the cuff are found by an everyday word, composed, run by the pum
       .click();
     await acceptReviewIfAsked(page);
     await page.getByRole('button', { name: 'Open the session' }).click();
-    await pressKey(page, 'Space');
     await expect(page.getByRole('heading', { name: /^Inflate left thigh to 86 mmHg/ })).toBeVisible();
   });
 });

@@ -103,7 +103,6 @@ test('a practice comes from its spreadsheets, and trains the first person the sa
     await checkOnTheDay(page);
     await agree(page);
     await page.getByRole('button', { name: 'Open the session' }).click();
-    await pressKey(page, 'Space');
     await expect(page.getByRole('heading', { name: 'Inflate left thigh to 65 mmHg' })).toBeVisible();
   });
 });
