@@ -1,5 +1,5 @@
 import type { MikroORM } from '@mikro-orm/libsql';
-import { MS_PER_DAY, MS_PER_HOUR, MS_PER_SECOND } from '#core/quantity/units';
+import { MS_PER_HOUR, MS_PER_SECOND } from '#core/quantity/units';
 import { inTransaction, type Prepare, withStatements } from './db/sqlite';
 import { putTimesRight } from './db/times';
 
@@ -7,6 +7,11 @@ import { putTimesRight } from './db/times';
 const WAITS_MS = 2 * MS_PER_SECOND;
 /** One that was opened longer ago was left open. */
 const SESSION_LASTS_MS = 12 * MS_PER_HOUR;
+
+function sameTimeLater(fromMs: number, days: number): number {
+  const day = new Date(fromMs);
+  return day.setDate(day.getDate() + days);
+}
 
 /**
  * The practice's clock: the machine's, and as far ahead of it as a demonstration was moved on. What was kept then stays in
@@ -67,8 +72,10 @@ export async function practiceClock(
       });
       return settling;
     },
+    /** To the same time of a later day: by whole days of 24 hours, a change of clocks would end on another day. */
     moveOn: async (days: number): Promise<void> => {
-      const nextMs = movedOnMs + days * MS_PER_DAY;
+      const fromMs = reading();
+      const nextMs = movedOnMs + sameTimeLater(fromMs, days) - fromMs;
       await write((prepare) => {
         prepare('update practice set clock_ahead_ms = ?').run(nextMs);
       });

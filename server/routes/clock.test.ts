@@ -1,5 +1,5 @@
 import { pino } from 'pino';
-import { expect, it } from 'vitest';
+import { expect, it, vi } from 'vitest';
 import { signInHere } from '../access/sign-in-here';
 import { startApi } from '../api.fixture';
 import { createApp } from '../app';
@@ -27,6 +27,16 @@ it('moves on by days in a demonstration, and stands there after the next start',
   for (const days of [0, -1, 29, 1.5]) expect((await ask('/clock/forward', { days })).status).toBe(400);
   const later = await practiceClock(orm);
   expect(Math.round(((await later.now()) - before.body.nowMs) / DAY_MS)).toBe(7);
+});
+
+it('moves on to the same time of a later day across a change of clocks', async () => {
+  vi.stubEnv('TZ', 'America/New_York');
+  const { orm } = await demoDatabase();
+  const machineMs = new Date('2026-10-29T00:10:00-04:00').getTime();
+  const clock = await practiceClock(orm, () => machineMs);
+  for (const days of [1, 3]) await clock.moveOn(days);
+  expect(new Date(await clock.now()).toISOString()).toBe('2026-11-02T05:10:00.000Z');
+  vi.unstubAllEnvs();
 });
 
 it('cannot be moved in an ordinary practice', async () => {
