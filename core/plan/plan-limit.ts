@@ -1,41 +1,38 @@
 import type { Limb } from '../quantity/limb';
 import { compile } from './compile';
-import { guardLimitMs, occlusionLimitMs, stretchesOf } from './occlusion-clock';
-import type { Plan, PlannedExercise } from './plan';
+import { guardLimitMs, occlusionLimitMs, type Stretch, stretchesOf } from './occlusion-clock';
+import type { Plan } from './plan';
 import type { Lane, Timeline } from './timeline';
 
 /**
- * The limit that a limb's clock counts to in a plan, in ms (rules PRO-1, RUN-1): the guard of the exercises that fall into
- * the stretch, or the hard limit where the plan was signed past the guard.
+ * The limit that a limb's clock counts to in an exercise of a plan, in ms (rules PRO-1, RUN-1): the guard of all exercises that
+ * its inflation is planned for, so that a shared inflation keeps one limit to its end; the hard limit where the plan was signed
+ * past that guard.
+ * @example two leg exercises under one inflation, in either //=> 900_000
  */
-export function planLimitMs(
-  plan: Plan,
-  limb: Limb,
-  exercises: readonly Pick<PlannedExercise, 'mode'>[],
-): number {
+export function planLimitMs(plan: Plan, limb: Limb, exerciseIndex: number): number {
+  const stretches = stretchesIn(plan, limb).filter(({ exerciseIndexes }) =>
+    exerciseIndexes.includes(exerciseIndex),
+  );
+  const inStretch = new Set(stretches.flatMap(({ exerciseIndexes }) => exerciseIndexes));
   const hardMs = occlusionLimitMs({ limb });
+  const exercises = [...inStretch.add(exerciseIndex)].flatMap((index) => plan.exercises[index] ?? []);
   const guardMs = Math.min(hardMs, guardLimitMs(limb, exercises));
-  return plannedLongestMs(plan, limb) > guardMs ? hardMs : guardMs;
+  return stretches.some(({ clockMs }) => clockMs > guardMs) ? hardMs : guardMs;
 }
 
 /** The limit of the last stretch of a lane, in ms. */
-export function laneLimitMs(plan: Plan, lane: Lane, timeline: Pick<Timeline, 'sets'>): number {
-  const indexes = stretchesOf(lane, timeline).at(-1)?.exerciseIndexes ?? [];
-  const exercises = indexes.flatMap((index) => plan.exercises[index] ?? []);
-  return planLimitMs(plan, lane.limb, exercises.length > 0 ? exercises : plan.exercises.slice(0, 1));
-}
+export const laneLimitMs = (plan: Plan, lane: Lane, timeline: Pick<Timeline, 'sets'>): number =>
+  planLimitMs(plan, lane.limb, stretchesOf(lane, timeline).at(-1)?.exerciseIndexes.at(-1) ?? 0);
 
-const longestByPlan = new WeakMap<Plan, Map<Limb, number>>();
+const stretchesByPlan = new WeakMap<Plan, Map<Limb, Stretch[]>>();
 
-/** The longest stretch a plan has for a limb, in ms; worked out once a plan. */
-function plannedLongestMs(plan: Plan, limb: Limb): number {
-  const known = longestByPlan.get(plan) ?? new Map<Limb, number>();
-  longestByPlan.set(plan, known);
-  const longest = known.get(limb);
-  if (longest !== undefined) return longest;
+/** The stretches a plan has for a limb; worked out once a plan, since clocks ask for them by the second. */
+function stretchesIn(plan: Plan, limb: Limb): Stretch[] {
+  const known = stretchesByPlan.get(plan);
+  if (known) return known.get(limb) ?? [];
   const timeline = compile(plan);
-  const lane = timeline.lanes.find((candidate) => candidate.limb === limb);
-  const made = lane ? Math.max(0, ...stretchesOf(lane, timeline).map(({ clockMs }) => clockMs)) : 0;
-  known.set(limb, made);
-  return made;
+  const made = new Map(timeline.lanes.map((lane) => [lane.limb, stretchesOf(lane, timeline)]));
+  stretchesByPlan.set(plan, made);
+  return made.get(limb) ?? [];
 }

@@ -1,7 +1,6 @@
 import { occlusionClockMs, occlusionLimitMs } from '../plan/occlusion-clock';
 import type { Plan } from '../plan/plan';
 import { planLimitMs } from '../plan/plan-limit';
-import { isInSuperset } from '../plan/set-order';
 import { repsByPace } from '../protocol/pace';
 import type { Limb } from '../quantity/limb';
 import { RULES } from '../rules/catalogue';
@@ -51,10 +50,7 @@ export function limbClocks(plan: Plan, state: SessionState, nowMs: number): Limb
 function limitInHandMs(plan: Plan, state: SessionState, limb: Limb, clockMs: number): number {
   const hardMs = occlusionLimitMs({ limb });
   if (clockMs >= hardMs) return hardMs;
-  const index = inHand(plan, state)?.exerciseIndex ?? 0;
-  const exercise = plan.exercises[index];
-  const shares = exercise?.sets.at(-1)?.release === false || isInSuperset(plan, index);
-  return planLimitMs(plan, limb, exercise ? (shares ? [exercise, exercise] : [exercise]) : []);
+  return planLimitMs(plan, limb, inHand(plan, state)?.exerciseIndex ?? 0);
 }
 
 function alarmAt(shareOfLimit: number): OcclusionAlarm {

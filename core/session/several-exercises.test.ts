@@ -3,9 +3,12 @@ import { type ExerciseChoice, setsOf } from '../plan/choices';
 import { composeSession } from '../plan/compose';
 import type { Plan } from '../plan/plan';
 import { testBasis, testExercise } from '../plan/plan.fixture';
+import { laneLimitMs } from '../plan/plan-limit';
 import { pacedReps } from '../protocol/set-work';
+import { limbClocks } from './clocks';
 import { dueEvents } from './decide/owed';
 import type { EventBody } from './events';
+import { liveTimeline } from './live-timeline';
 import { nextStep } from './next-step';
 import { foldAll as fold, logOf, START_MS } from './session.fixture';
 
@@ -36,6 +39,37 @@ describe('a session of several exercises and priming (PRO-1, PRS-6)', () => {
     [0, { type: 'session-started' }],
     [5, { type: 'cuff-inflated', ...left }],
   ];
+
+  it('keeps the one limit of a shared inflation through all its exercises, on clock and strip (PRO-1)', () => {
+    const [set1, set2] = setsOf('quick-pair', 30_000, 30_000);
+    if (!set1 || !set2) throw new Error('A quick pair has two sets.');
+    const on = { ...press, sets: [set1, { ...set2, release: false }] };
+    const plan = compose(on, press);
+    const log: (readonly [number, EventBody])[] = [...begun];
+    const limits: number[] = [];
+    const look = (seconds: number) => {
+      const state = fold(plan, logOf(log));
+      const timeline = liveTimeline(plan, state, at(seconds));
+      limits.push(...limbClocks(plan, state, at(seconds)).map(({ limitMs }) => limitMs));
+      limits.push(...timeline.lanes.map((lane) => laneLimitMs(plan, lane, timeline)));
+    };
+    look(6);
+    let fromS = 10;
+    for (const [exerciseIndex, setIndex] of [
+      [0, 0],
+      [0, 1],
+      [1, 0],
+      [1, 1],
+    ] as const) {
+      log.push(...ended(plan, exerciseIndex, setIndex, fromS).slice(0, 1));
+      look(fromS + 5);
+      log.push(...ended(plan, exerciseIndex, setIndex, fromS).slice(1));
+      fromS += (plan.exercises[exerciseIndex]?.sets[setIndex]?.lastsMs ?? 0) / 1000 + 30;
+      look(fromS - 1);
+    }
+    expect(limits.length).toBeGreaterThan(10);
+    expect(new Set(limits)).toEqual(new Set([15 * 60_000]));
+  });
 
   it('goes through the cycles: up 30 s, down 10 s, higher, and then the work', () => {
     const primed = compose({ ...press, primed: true });

@@ -53,7 +53,7 @@ export function OperatorSheet({ client, prescription, practice }: SheetProps) {
                     {told(LIMB_LABELS[target.limb])}, {told(target.strapLabel)}: to{' '}
                     <strong className="figures text-xl">{told(markWords(target))}</strong> (felt {target.felt}{' '}
                     of 10, by feel: check colour and tingling after every set). Never longer than{' '}
-                    {clock(planLimitMs(plan, target.limb, [exercise]))} (PRO-1).
+                    {clock(planLimitMs(plan, target.limb, place))} (PRO-1).
                     {target.primingMarks && t` Prime: to ${target.primingMarks.join(', ')}.`}
                     {stepsWords(target, exercise) &&
                       t` One after the other: ${stepsWords(target, exercise) ?? ''}.`}
@@ -64,8 +64,8 @@ export function OperatorSheet({ client, prescription, practice }: SheetProps) {
                   <Trans>
                     {told(LIMB_LABELS[target.limb])}, {told(target.cuffLabel)}: inflate to{' '}
                     <strong className="figures text-xl">{target.pressure.value} mmHg</strong> (
-                    {originWords(target)}). Never longer than{' '}
-                    {clock(planLimitMs(plan, target.limb, [exercise]))} (PRO-1).
+                    {originWords(target)}). Never longer than {clock(planLimitMs(plan, target.limb, place))}{' '}
+                    (PRO-1).
                     {target.primingMmHg.length > 0 && t` Prime: ${target.primingMmHg.join(', ')} mmHg.`}
                     {stepsWords(target, exercise) &&
                       t` One after the other: ${stepsWords(target, exercise) ?? ''}.`}
