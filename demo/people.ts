@@ -451,7 +451,7 @@ const rufus: DemoPerson = {
     {
       daysAgo: 2,
       do: 'heavy',
-      body: { exerciseId: 'leg-press', side: 'both', sets: 3, reps: 5, loadKg: 140, effort: 7 },
+      body: { exerciseId: 'leg-press', side: 'both', sets: 3, reps: 5, loadKg: 140, effort: 7, pain: 1 },
     },
   ],
 };

@@ -2,7 +2,7 @@ import type { WeightKit } from '#core/load/weight-kit';
 import type { Plan } from '#core/plan/plan';
 import type { ClientFacts, PrescriptionFact } from '#core/record/facts';
 import { reviewSession } from '#core/record/session-review';
-import type { Reviewed } from '#core/review/done';
+import type { Reviewed } from '#core/review/reviewed';
 import { summaryOf } from '#core/review/summary';
 import type { SessionState } from '#core/session/state';
 

@@ -14,6 +14,8 @@ export const heavyWorkChoiceSchema = z.object({
   loadKg: z.number('Enter the load.').positive('More than nothing.').max(1000, 'At most 1,000 kg.'),
   /** Of the last set, 0–10; null where nobody said. */
   effort: z.number().int().min(0).max(10).nullable(),
+  /** The most joint pain in it, 0–10; null where nobody said (rule REV-8). */
+  pain: z.number().int().min(0).max(10).nullable().default(null),
 });
 export type HeavyWorkChoice = z.infer<typeof heavyWorkChoiceSchema>;
 

@@ -9,9 +9,9 @@ import { measuredLimbs, type Plan, plannedKg } from '../plan/plan';
 import type { Timeline } from '../plan/timeline';
 import { LIMBS, type Limb } from '../quantity/limb';
 import { MS_PER_DAY, MS_PER_MINUTE } from '../quantity/units';
-import type { Reviewed } from '../review/done';
 import { nextSession } from '../review/next-session';
 import { reviewEach } from '../review/review-each';
+import type { Reviewed } from '../review/reviewed';
 import { kindsMoved, summaryOf } from '../review/summary';
 import { RULES } from '../rules/catalogue';
 import { amountDone, type EnteredSession, enteredEvents } from '../session/entered';
@@ -92,7 +92,7 @@ export function rehearse({ sessions, plans, basis, seen, runs, seed }: Rehearsal
       columns[place]?.push(seenOf(plan, ready, entered));
       const changes = reviewEach(
         { plan, state, painBefore: null, before: last.get(coursePlanId) ?? null },
-        { done, capPercentLop: basis.limits.maxPercentLop, kits: basis.weightKits },
+        { done, capPercentLop: basis.limits.maxPercentLop, kits: basis.weightKits, heavyWork: [] },
         nowMs,
       ).map((advice) => advice?.change ?? {});
       const { worked, tolerated } = summaryOf(plan, state, null);

@@ -116,9 +116,9 @@ describe('a session under a strap, by feel (TIGHT)', () => {
     exercise?.sets.forEach(({ work }, setIndex) => {
       const reps = pacedReps(work) ?? 0;
       const place = { exerciseIndex: 0, setIndex };
-      entries.push([100 * setIndex + 10, { type: 'set-started', ...place }]);
-      entries.push([100 * setIndex + 60, { type: 'set-ended', ...place, reps, reason: 'done' }]);
-      entries.push([100 * setIndex + 62, { type: 'set-noted', ...place, effort: 4 }]);
+      entries.push([90 * setIndex + 10, { type: 'set-started', ...place }]);
+      entries.push([90 * setIndex + 60, { type: 'set-ended', ...place, reps, reason: 'done' }]);
+      entries.push([90 * setIndex + 62, { type: 'set-noted', ...place, effort: 4 }]);
     });
     const easy = { plan, state: fold(plan, logOf(entries)) };
     const context = {
@@ -127,6 +127,7 @@ describe('a session under a strap, by feel (TIGHT)', () => {
       capPercentLop: null,
       rampPercentLop: null,
       kits: [testKit],
+      heavyWork: [],
     };
     expect(recommend(easy, 0, context)?.change).toEqual({ loadSteps: 1 });
     const stopped = fold(plan, logOf([...entries, [500, { type: 'sign-noted', sign: 'dizzy' }]]));

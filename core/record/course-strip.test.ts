@@ -78,6 +78,7 @@ describe('the course of a person as one picture', () => {
       reps: 5,
       loadKg: 100,
       effort: null,
+      pain: null,
     };
     const hold = {
       id: 'hold',
@@ -193,6 +194,7 @@ describe('the course of a person as one picture', () => {
       reps: 5,
       loadKg: 100,
       effort: null,
+      pain: null,
     });
     const { heavyDays, tests } = strip({
       sessions: [testSessionFact(7)],

@@ -129,6 +129,7 @@ describe('what the last session says of the next', () => {
       reps: 5,
       loadKg: 60,
       effort: 8,
+      pain: null,
     });
     const worked = review([], testFacts({ heavyWork: [heavy(3), heavy(7), heavy(7.5)] })).given.tissue;
     expect(worked.map(({ limb, heavySets }) => [limb, heavySets])).toEqual([

@@ -7,7 +7,7 @@ import { libraryOf } from '../protocol/exercises';
 import { newest } from '../quantity/newest';
 import { MS_PER_DAY } from '../quantity/units';
 import { type Change, changeWords, tidyChange } from '../review/change';
-import type { Reviewed } from '../review/done';
+import type { Reviewed } from '../review/reviewed';
 import { liveTimeline } from '../session/live-timeline';
 import { type Totals, totalsOf } from '../session/totals';
 import type { ClientFacts, PrescriptionFact, SessionFact } from './facts';

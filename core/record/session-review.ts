@@ -1,6 +1,8 @@
 import type { WeightKit } from '../load/weight-kit';
+import { MS_PER_DAY } from '../quantity/units';
 import type { Recommendation } from '../review/review';
 import { reviewEach, type SessionToReview } from '../review/review-each';
+import { RULES } from '../rules/catalogue';
 import { sessionsDone } from './basis';
 import type { ClientFacts } from './facts';
 import { limitsInForce } from './in-force';
@@ -17,5 +19,9 @@ export const reviewSession = (
   nowMs: number,
 ): (Recommendation | undefined)[] => {
   const capPercentLop = limitsInForce(facts.clearances, nowMs).maxPercentLop;
-  return reviewEach(session, { done: sessionsDone(facts), capPercentLop, kits }, nowMs);
+  const { withinDays } = RULES['REV-8'].figures.heavyWork;
+  const heavyWork = facts.heavyWork
+    .filter(({ atMs }) => atMs <= nowMs && atMs > nowMs - withinDays * MS_PER_DAY)
+    .sort((a, b) => b.atMs - a.atMs);
+  return reviewEach(session, { done: sessionsDone(facts), capPercentLop, kits, heavyWork }, nowMs);
 };

@@ -56,6 +56,7 @@ const heavy = (changes: Partial<HeavyWork> = {}): HeavyWork => ({
   reps: 6,
   loadKg: 60,
   effort: 8,
+  pain: null,
   ...changes,
 });
 

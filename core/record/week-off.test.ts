@@ -24,6 +24,7 @@ const heavy = (ago: number) => ({
   reps: 5,
   loadKg: 100,
   effort: null,
+  pain: null,
 });
 
 describe('a week that is off (PRO-3)', () => {

@@ -1,6 +1,7 @@
+import type { HeavyWork } from '../course/heavy-work';
 import { makeableLoads, type WeightKit } from '../load/weight-kit';
 import type { Lighter } from '../plan/lighter';
-import { measuredLimbs, type Plan, type PlannedExercise, plannedKg } from '../plan/plan';
+import { measuredLimbs, type PlannedExercise, plannedKg } from '../plan/plan';
 import { SCHOOLS } from '../protocol/schools';
 import { limbKind } from '../quantity/limb';
 import { RULES } from '../rules/catalogue';
@@ -8,9 +9,9 @@ import { whyNotBack } from '../session/blood-pressure';
 import { loadInHand, restInHand } from '../session/in-hand';
 import { SIGNS, type SignId } from '../session/signs';
 import { correctedReps, type SessionState, type SetRecord } from '../session/state';
-
-/** A session as the review looks at it. */
-export type Reviewed = { plan: Plan; state: SessionState };
+import { sideOf } from '../strength/in-force';
+import { lighterThanPlanned } from './lighter-than-planned';
+import { type Reviewed, setsOf } from './reviewed';
 
 /** What bounds the next session, and what it could be made of. */
 export type Bounds = {
@@ -19,13 +20,17 @@ export type Bounds = {
   /** Where the newcomer's ramp stands while it runs, in %LOP; null once it is over (rule PRS-4). */
   rampPercentLop: number | null;
   kits: readonly WeightKit[];
+  /** Heavy work of the last days, the newest first (rule PRO-4). */
+  heavyWork: readonly HeavyWork[];
 };
 
 /** What was really done of one exercise, and what room is left (rules REV-1 to REV-8). */
 export type Done = {
-  /** The scheme's own repetitions, or null for sets to failure, by the clock and aerobic work. */
+  /** The scheme's own repetitions, each set up to what it asks; null for sets to failure, by the clock and aerobic work. */
   reps: { done: number; planned: number; firstShort: boolean; hardEarly: boolean } | null;
   stopSign: SignId | null;
+  /** Long rests or a low pressure, in words; null where it was as planned. */
+  easedBy: string | null;
   /** What was made lighter that day alone; null in a session as signed. */
   lighter: Lighter | null;
   /** Why the blood pressure was not back five minutes after, in words; null where it was (rule RUN-8). */
@@ -46,6 +51,8 @@ export type Done = {
     floor: number;
     usual: number;
   } | null;
+  /** The newest heavy work of this exercise and side whose joint pain, 0–10, is known, in % of the same 1RM. */
+  heavy: { percent: number; pain: number } | null;
   load: {
     /** In % of 1RM, of the last set; null without kilograms. */
     percent: number | null;
@@ -57,15 +64,11 @@ export type Done = {
   };
 };
 
-/** Sets of an exercise that were begun. */
-export const setsOf = ({ state }: Reviewed, exerciseIndex: number): SetRecord[] =>
-  state.sets.filter((set) => set.exerciseIndex === exerciseIndex);
-
 /** Reads one exercise of a session: nothing planned is taken for done. @returns null when no set of it was begun */
 export function doneOf(
   session: Reviewed,
   exerciseIndex: number,
-  { kits }: Pick<Bounds, 'kits'>,
+  { kits, heavyWork }: Pick<Bounds, 'kits' | 'heavyWork'>,
 ): Done | null {
   const { plan, state } = session;
   const exercise = plan.exercises[exerciseIndex];
@@ -75,6 +78,7 @@ export function doneOf(
   const rest = exercise.sets[Math.max(0, exercise.sets.length - 2)]?.restMs ?? 0;
   return {
     reps: repsOf(exercise, sets),
+    easedBy: lighterThanPlanned(session, exerciseIndex),
     lighter: plan.today ?? null,
     pressureNotBack: whyNotBack(state),
     stopSign: state.signs.find(({ sign }) => SIGNS[sign].level !== 'expected')?.sign ?? null,
@@ -82,6 +86,7 @@ export function doneOf(
     lastEffort: last.effort,
     restMs: exercise.sets.length > 1 ? restInHand(plan, state, exerciseIndex, rest) : 0,
     pressure: pressureOf(session, exercise),
+    heavy: heavyOf(exercise, heavyWork),
     load: loadOf(state, exercise, exerciseIndex, kits),
   };
 }
@@ -96,7 +101,8 @@ function repsOf({ sets: planned, mode }: PlannedExercise, sets: readonly SetReco
   const firstAsked = asked[0] ?? 0;
   const hardAt = first?.hardAtRep ?? null;
   return {
-    done: sets.reduce((sum, set) => sum + correctedReps(set), 0),
+    // Surplus repetitions of one set fill no other.
+    done: sets.reduce((sum, set) => sum + Math.min(correctedReps(set), asked[set.setIndex] ?? 0), 0),
     planned: asked.reduce<number>((sum, reps) => sum + (reps ?? 0), 0),
     firstShort: !first || correctedReps(first) < firstAsked,
     hardEarly: hardAt !== null && hardAt < HARD_BEFORE_SHARE * firstAsked,
@@ -124,6 +130,18 @@ function pressureOf({ plan, state }: Reviewed, exercise: PlannedExercise): Done[
     floor: graded ? gradedStartArm : noteBelow,
     usual: SCHOOLS[plan.schoolId].percentLop[kind].usual,
   };
+}
+
+function heavyOf(
+  { exerciseId, limbs, load }: PlannedExercise,
+  heavyWork: readonly HeavyWork[],
+): Done['heavy'] {
+  if (load.kind !== 'weighed') return null;
+  const side = sideOf(limbs.map(({ limb }) => limb));
+  const same = heavyWork.filter((work) => work.exerciseId === exerciseId && work.side === side);
+  for (const { loadKg, pain } of same)
+    if (pain !== null) return { percent: (100 * loadKg) / load.oneRepMax.value, pain };
+  return null;
 }
 
 function loadOf(

@@ -146,6 +146,14 @@ describe('a session in short', () => {
     expect(tolerated(ALL, { signs: [sign('tightness')] })).toBe(true);
     const { plan: of, state } = session(ALL);
     expect(summaryOf(of, { ...state, stopped: { atMs: 0, why: 'pain' } }, 1).tolerated).toBe(false);
+    // Set two runs from 110 to 170 s; down after it, or before, is no discomfort.
+    const released = (atS: number) =>
+      tolerated(ALL, {
+        heldMmHg: 104,
+        signs: [{ type: 'cuff-released', limb: 'left-thigh' }],
+        signsAtS: atS,
+      });
+    expect([released(140), released(170), released(180)]).toEqual([false, true, true]);
   });
 
   it('is reviewed once every exercise that was begun is answered (REV-10)', () => {
@@ -170,7 +178,14 @@ describe('a session in short', () => {
 });
 
 describe('at the edges of the review', () => {
-  const CONTEXT = { painBefore: 1, before: null, capPercentLop: null, rampPercentLop: null, kits: [testKit] };
+  const CONTEXT = {
+    painBefore: 1,
+    before: null,
+    capPercentLop: null,
+    rampPercentLop: null,
+    kits: [testKit],
+    heavyWork: [],
+  };
   const ruleOf = (...asked: Parameters<typeof session>) => recommend(session(...asked), 0, CONTEXT)?.rule;
 
   it('pain of 5 that did not rise is fine, and effort of 6 is easy', () => {

@@ -1,7 +1,8 @@
 import { type RampSession, rampLevel } from '../pressure/ramp';
 import { limbKind } from '../quantity/limb';
-import type { Bounds, Reviewed } from './done';
+import type { Bounds } from './done';
 import { type Recommendation, recommend } from './review';
+import type { Reviewed } from './reviewed';
 
 /** A session of a person, with pain before it, of 10, where anybody said, and the session before where there is one. */
 export type SessionToReview = Reviewed & { painBefore: number | null; before: Reviewed | null };
@@ -13,15 +14,12 @@ export type SessionToReview = Reviewed & { painBefore: number | null; before: Re
  */
 export const reviewEach = (
   { plan, state, painBefore, before }: SessionToReview,
-  { done, capPercentLop, kits }: Omit<Bounds, 'rampPercentLop'> & { done: readonly RampSession[] },
+  { done, ...bounds }: Omit<Bounds, 'rampPercentLop'> & { done: readonly RampSession[] },
   nowMs: number,
 ): (Recommendation | undefined)[] =>
   plan.exercises.map((exercise, place) => {
     const [target] = exercise.limbs;
     const ramp = target && rampLevel(done, limbKind(target.limb), plan.schoolId, nowMs);
     const rampPercentLop = ramp?.running ? ramp.percentLop : null;
-    return (
-      recommend({ plan, state }, place, { painBefore, before, capPercentLop, rampPercentLop, kits }) ??
-      undefined
-    );
+    return recommend({ plan, state }, place, { painBefore, before, rampPercentLop, ...bounds }) ?? undefined;
   });

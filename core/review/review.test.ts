@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import type { HeavyWork } from '../course/heavy-work';
 import { composeSession } from '../plan/compose';
 import {
   type TestChoices,
@@ -16,9 +17,9 @@ import type { EventBody } from '../session/events';
 import { foldAll as fold, logOf } from '../session/session.fixture';
 import { signIdSchema } from '../session/signs';
 import { type Change, changeWords, tidyChange, whyNotChange } from './change';
-import type { Reviewed } from './done';
 import { type ReviewContext, recommend } from './review';
 import { ALL, session } from './review.fixture';
+import type { Reviewed } from './reviewed';
 
 const CONTEXT: ReviewContext = {
   painBefore: 1,
@@ -26,6 +27,7 @@ const CONTEXT: ReviewContext = {
   capPercentLop: null,
   rampPercentLop: null,
   kits: [testKit],
+  heavyWork: [],
 };
 const review = (now: Reviewed, before: Reviewed | null = null, bounds: Partial<ReviewContext> = {}) => {
   const advice = recommend(now, 0, { ...CONTEXT, before, ...bounds });
@@ -133,6 +135,56 @@ describe('the review (REV-1 to REV-8, first match wins)', () => {
     const unasked = { plan, state: { ...state, sets: state.sets.map((set) => ({ ...set, effort: null })) } };
     expect(review(unasked)).toMatchObject({ rule: 'REV-6', change: {} });
     expect(review(unasked).reason).toContain('ask');
+  });
+
+  it('counts each set up to what it asks: 30/20/15/10 is not all done', () => {
+    expect(review(session([30, 20, 15, 10], { effort: 6 }))).toMatchObject({ rule: 'REV-5', change: {} });
+    expect(review(session([30, 8, 6, 40])).rule).toBe('REV-4');
+  });
+
+  it('holds where rests were over 1½ times the planned, or the pressure under 85 % of the target', () => {
+    const easy = (more: { restS?: number; heldMmHg?: number }) =>
+      review(session(ALL, { effort: 5, choices: { percentLop: 60 }, ...more }));
+    expect(easy({ restS: 120 })).toMatchObject({
+      rule: 'REV-6',
+      change: {},
+      reason: 'Rests of 120 s for 30: lighter than planned, hold.',
+    });
+    expect([easy({ restS: 45 }).rule, easy({ restS: 46 }).rule]).toEqual(['REV-7', 'REV-6']);
+    // 60 % of 174 on a division of 2 is 104; 85 % of it 88.4.
+    expect(easy({ heldMmHg: 60 })).toMatchObject({
+      rule: 'REV-6',
+      change: {},
+      reason: 'Held 60 of 104 mmHg: lighter than planned, hold.',
+    });
+    expect([easy({ heldMmHg: 90 }).rule, easy({ heldMmHg: 88 }).rule]).toEqual(['REV-7', 'REV-6']);
+    const long = session(ALL, { effort: 8, restS: 120 });
+    expect(review(session(ALL, { effort: 8 }), long).change).toEqual({});
+  });
+
+  it('REV-8: heavy work of the same exercise and side at 60 % of 1RM without pain proposes the bridge', () => {
+    const work: HeavyWork = {
+      id: 'h1',
+      atMs: 1,
+      exerciseId: 'knee-extension',
+      side: 'left',
+      sets: 3,
+      reps: 5,
+      loadKg: 24,
+      effort: 8,
+      pain: 2,
+    };
+    const reviewAfter = (...heavyWork: HeavyWork[]) => review(session(ALL), null, { heavyWork });
+    expect(reviewAfter(work)).toMatchObject({ rule: 'REV-8', change: { heavyBridge: true } });
+    for (const other of [
+      { loadKg: 23.9 },
+      { pain: 4 },
+      { pain: null },
+      { side: 'both' },
+      { exerciseId: 'leg-press' },
+    ])
+      expect(reviewAfter({ ...work, ...(other as Partial<HeavyWork>) }).rule).toBe('REV-6');
+    expect(reviewAfter({ ...work, pain: 5 }, work).rule).toBe('REV-6');
   });
 
   it('REV-7: easy, pressure up to the usual, the cap or the ramp; then load', () => {

@@ -4,7 +4,8 @@ import type { RuleId } from '../rules/catalogue';
 import { RULES } from '../rules/catalogue';
 import { SIGNS } from '../session/signs';
 import type { Change } from './change';
-import { type Bounds, type Done, doneOf, type Reviewed } from './done';
+import { type Bounds, type Done, doneOf } from './done';
+import type { Reviewed } from './reviewed';
 
 /** What a session suggests for the next one, why, and by which rule. It informs; whoever signs decides. */
 export type Recommendation = { rule: RuleId; change: Change; reason: string };
@@ -21,7 +22,7 @@ const FIRM_MOST = RULES['REV-6'].figures.effort.firmMost;
 type Look = { now: Done; last: Done | null; context: ReviewContext };
 type Reps = NonNullable<Done['reps']>;
 
-/** In the order of the practice, the first that answers decides, else REV-6 (rules REV-1, 2, RUN-8, SCR-3, 3, 4, 5, 8, 7, 6). */
+/** In the order of the practice, the first that answers decides, else REV-6 (rules REV-1, 2, RUN-8, SCR-3, 3, 4, 5, 6, 8, 7, 6). */
 const RULES_IN_ORDER: readonly ((look: Look) => Recommendation | null)[] = [
   afterStop,
   afterPain,
@@ -31,6 +32,8 @@ const RULES_IN_ORDER: readonly ((look: Look) => Recommendation | null)[] = [
   firstSetShort,
   tooFew,
   onTarget,
+  lighterAllThrough,
+  afterHeavyWork,
   readyForHeavy,
   easy,
 ];
@@ -137,6 +140,20 @@ function onTarget({ now }: Look): Recommendation | null {
   };
 }
 
+/** Rests or a pressure that made it easier than it was planned say nothing about what could rise. */
+function lighterAllThrough({ now }: Look): Recommendation | null {
+  return now.easedBy ? { rule: 'REV-6', change: keep(now), reason: now.easedBy } : null;
+}
+
+/** Who lifts heavy without pain needs the cuff no more (rule REV-8). */
+function afterHeavyWork({ now }: Look): Recommendation | null {
+  const { percentOneRepMax, painMost } = RULES['REV-8'].figures.heavyWork;
+  const { heavy } = now;
+  if (!heavy || heavy.percent < percentOneRepMax || heavy.pain > painMost) return null;
+  const reason = `Heavy work at ${Math.floor(heavy.percent)} % of 1RM, joint pain ${heavy.pain} of 10.`;
+  return { rule: 'REV-8', change: { ...keep(now), heavyBridge: true }, reason };
+}
+
 function readyForHeavy({ now, last, context }: Look): Recommendation | null {
   const { pressure } = now;
   const atTop =
@@ -190,7 +207,8 @@ const repsIn = ({ reps }: Done): Reps => {
   return reps;
 };
 
-const allDone = ({ reps }: Done): boolean => reps !== null && reps.done >= reps.planned;
+const allDone = ({ reps, easedBy }: Done): boolean =>
+  reps !== null && reps.done >= reps.planned && easedBy === null;
 
 const bandOf = ({ lastEffort }: Done): 'easy' | 'firm' | 'hard' | 'unknown' => {
   if (lastEffort === null) return 'unknown';

@@ -51,13 +51,32 @@ const givenTo = ({ limb, totalOcclusionMs, relativePressureTimePercentLopMin }: 
       : toDecimals((relativePressureTimePercentLopMin * MS_PER_MINUTE) / totalOcclusionMs, 1),
 });
 
+/** Whether a cuff came down while its limb was at work: for comfort, since a re-fit takes the set out (rule FIT-4). */
+const releasedInASet = ({ exercises }: Plan, { limbs, sets }: SessionState): boolean =>
+  sets.some(({ exerciseIndex, startedAtMs, endedAtMs }) =>
+    limbs
+      .filter(({ limb }) => exercises[exerciseIndex]?.limbs.some((target) => target.limb === limb))
+      .some(({ inflations }) =>
+        inflations.some(({ toMs }) => toMs !== null && toMs > startedAtMs && toMs < (endedAtMs ?? toMs)),
+      ),
+  );
+
 /** A session in short, from its plan and what its log folds to. @param painBefore as `recommend` takes it */
 export function summaryOf(plan: Plan, state: SessionState, painBefore: number | null): SessionSummary {
   const places = [...new Set(state.sets.map(({ exerciseIndex }) => exerciseIndex))];
   // The rule that answers does not go by what bounds the next session.
-  const context = { painBefore, before: null, capPercentLop: null, rampPercentLop: null, kits: [] };
+  const context = {
+    painBefore,
+    before: null,
+    capPercentLop: null,
+    rampPercentLop: null,
+    kits: [],
+    heavyWork: [],
+  };
   const discomfort =
-    state.stopped !== null || state.signs.some(({ sign }) => SIGNS[sign].level !== 'expected');
+    state.stopped !== null ||
+    state.signs.some(({ sign }) => SIGNS[sign].level !== 'expected') ||
+    releasedInASet(plan, state);
   return {
     worked: places.flatMap((place) => {
       const exercise = plan.exercises[place];

@@ -154,9 +154,9 @@ export const reviewRules = {
     level: 'note',
     source: HOUSE,
     by: 'review/review.ts recommend',
-    figures: { effort: EFFORT, rest: LONGER_REST },
-    words: ({ effort, rest }) =>
-      `Effort above ${effort.easyMost} up to ${effort.firmMost}: hold; twice running: load one kit step up within the usual. Above ${effort.firmMost}: hold; twice running: rest +${seconds(rest.stepMs)} s, up to ${seconds(rest.mostMs)}. Effort not noted: hold, and ask.`,
+    figures: { effort: EFFORT, rest: LONGER_REST, lighterThanPlanned: { restShare: 1.5, heldShare: 0.85 } },
+    words: ({ effort, rest, lighterThanPlanned }) =>
+      `Effort above ${effort.easyMost} up to ${effort.firmMost}: hold; twice running: load one kit step up within the usual. Above ${effort.firmMost}: hold; twice running: rest +${seconds(rest.stepMs)} s, up to ${seconds(rest.mostMs)}. Effort not noted: hold, and ask. Rests over ${percent(lighterThanPlanned.restShare)} % of the planned, or a pressure under ${percent(lighterThanPlanned.heldShare)} % of the target: lighter than planned, hold.`,
   }),
   'REV-7': rule({
     title: 'All done, easy',
@@ -172,9 +172,9 @@ export const reviewRules = {
     level: 'note',
     source: HOUSE,
     by: 'review/review.ts recommend',
-    figures: NO_FIGURES,
-    words: () =>
-      'Pressure at usual or its cap, no step of load left within the usual, and easy twice: propose the heavy bridge and a retest.',
+    figures: { heavyWork: { percentOneRepMax: 60, painMost: 3, withinDays: 7 } },
+    words: ({ heavyWork }) =>
+      `Pressure at usual or its cap, no step of load left within the usual, and easy twice; or heavy work of the same exercise within ${heavyWork.withinDays} days at ${heavyWork.percentOneRepMax} % of 1RM or more, joint pain ${heavyWork.painMost} or less: propose the heavy bridge and a retest.`,
   }),
   'REV-10': rule({
     title: 'Binding review',

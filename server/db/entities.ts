@@ -441,6 +441,7 @@ export const HeavyWorkEntity = defineEntity({
     reps: p.integer(),
     loadKg: number(),
     effort: p.integer().nullable(),
+    pain: p.integer().nullable(),
     practitionerId: p.string(),
   },
 });

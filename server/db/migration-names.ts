@@ -23,5 +23,6 @@ export const MIGRATION_NAMES = [
   '021-about',
   '022-who-is-new',
   '023-conditions',
+  '024-pain-in-heavy-work',
 ] as const;
 export type MigrationName = (typeof MIGRATION_NAMES)[number];

@@ -23,6 +23,7 @@ import { LimbsOfItems } from './migrations/020-limbs-of-items';
 import { About } from './migrations/021-about';
 import { WhoIsNew } from './migrations/022-who-is-new';
 import { Conditions } from './migrations/023-conditions';
+import { PainInHeavyWork } from './migrations/024-pain-in-heavy-work';
 
 const CLASSES: Record<MigrationName, new (...of: ConstructorParameters<typeof Migration>) => Migration> = {
   '001-first-tables': FirstTables,
@@ -48,6 +49,7 @@ const CLASSES: Record<MigrationName, new (...of: ConstructorParameters<typeof Mi
   '021-about': About,
   '022-who-is-new': WhoIsNew,
   '023-conditions': Conditions,
+  '024-pain-in-heavy-work': PainInHeavyWork,
 };
 
 /** Every migration, in order. */

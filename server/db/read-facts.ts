@@ -241,7 +241,8 @@ const RUNG_CHECKS: Kind<RungCheck> = {
 const HEAVY_WORK: Kind<HeavyWork> = {
   parts: [
     {
-      sql: `select client_id, id, at_ms as "atMs", exercise_id as "exerciseId", side, sets, reps, load_kg as "loadKg", effort
+      sql: `select client_id, id, at_ms as "atMs", exercise_id as "exerciseId", side, sets, reps, load_kg as "loadKg", effort,
+          pain
         from heavy_work`,
       and: 'retracted = 0 and at_ms >= ?',
       times: (nowMs) => [nowMs - SESSIONS_COUNT_MS],

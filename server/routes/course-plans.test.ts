@@ -235,7 +235,7 @@ describe('a review that binds (REV-10)', () => {
 });
 
 describe('heavy work in one line (PRO-4)', () => {
-  const squat = { exerciseId: 'leg-press', side: 'both', sets: 4, reps: 6, loadKg: 120, effort: 8 };
+  const squat = { exerciseId: 'leg-press', side: 'both', sets: 4, reps: 6, loadKg: 120, effort: 8, pain: 2 };
 
   it('is kept with its day, and makes it the turn of what comes after heavy work', async () => {
     const { api, made: person } = await startAfter(ready);

@@ -38,8 +38,12 @@ export function HeavyWorkLine({ client }: { client: ClientRecord }) {
   const keep = (work: HeavyWorkChoice) =>
     write.mutate({ ...work, atMs: Math.round(serverNow()) }, { onSuccess: () => setOpen(false) });
   const done = [...client.facts.heavyWork].sort((a, b) => b.atMs - a.atMs);
-  const words = ({ effort, ...work }: HeavyWork) =>
-    `${heavyWorkWords(client.facts, work, mass)}${effort === null ? '' : t`, effort ${effort}`}`;
+  const words = ({ effort, pain, ...work }: HeavyWork) =>
+    [
+      heavyWorkWords(client.facts, work, mass),
+      ...(effort === null ? [] : [t`effort ${effort}`]),
+      ...(pain === null ? [] : [t`joint pain ${pain}`]),
+    ].join(', ');
   return (
     <section aria-label={t`Heavy work`} className="max-w-3xl space-y-2">
       <h3 className="font-semibold">{t`Heavy work`}</h3>
@@ -54,7 +58,7 @@ export function HeavyWorkLine({ client }: { client: ClientRecord }) {
           <li key={work.id} className="flex flex-wrap items-center gap-x-4 border-b border-rule py-1">
             <span className="figures w-36 text-[15px]">{dayAndTime(work.atMs)}</span>
             <span className="flex-1">{words(work)}</span>
-            <Button disabled={write.isPending} onClick={() => keep(work)}>
+            <Button disabled={write.isPending} onClick={() => keep({ ...work, pain: null })}>
               {t`As then, today`}
             </Button>
           </li>
@@ -71,7 +75,7 @@ export function HeavyWorkLine({ client }: { client: ClientRecord }) {
 }
 
 /** Heavy work as it is typed. */
-type Typed = Record<'exerciseId' | 'sets' | 'reps' | 'load' | 'effort', string> & { side: Side };
+type Typed = Record<'exerciseId' | 'sets' | 'reps' | 'load' | 'effort' | 'pain', string> & { side: Side };
 
 function HeavyForm({
   client,
@@ -86,9 +90,9 @@ function HeavyForm({
 }) {
   const { mass } = useUnits();
   const { typed, set, field, problem, send } = useFields<Typed, HeavyWorkChoice>(
-    { exerciseId: '', side: 'both', sets: '3', reps: '5', load: '', effort: '' },
+    { exerciseId: '', side: 'both', sets: '3', reps: '5', load: '', effort: '', pain: '' },
     error,
-    reads(({ load, sets, reps, effort, ...rest }) =>
+    reads(({ load, sets, reps, effort, pain, ...rest }) =>
       bySchema(
         heavyWorkChoiceSchema,
         {
@@ -97,6 +101,7 @@ function HeavyForm({
           reps: toNumber(reps),
           loadKg: mass.parse(load),
           effort: toNumberOrNull(effort),
+          pain: toNumberOrNull(pain),
         },
         (path) => (path === 'loadKg' ? 'load' : (path as keyof Typed)),
       ),
@@ -126,6 +131,7 @@ function HeavyForm({
           {...field('load', 'loadKg')}
         />
         <Field className="w-28" label={t`Effort 0–10`} number="whole" {...field('effort')} />
+        <Field className="w-32" label={t`Joint pain 0–10`} number="whole" {...field('pain')} />
         <Button type="submit" kind="main" className="beside-input" disabled={isPending}>
           {t`Keep`}
         </Button>
