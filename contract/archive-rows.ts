@@ -1,6 +1,5 @@
 import { z } from 'zod';
 import { coursePlanChoiceSchema, coursePlanStateSchema } from '#core/course/course-plan';
-import { heavyWorkChoiceSchema } from '#core/course/heavy-work';
 import { ladderAnswersSchema } from '#core/course/ladder';
 import { derivedSchema } from '#core/derivation/derived-schema';
 import { pulseMethodSchema, pulseSiteSchema } from '#core/occlusion-pressure/methods';
@@ -23,6 +22,7 @@ import { dayCheckSchema } from '#core/screening/day-check';
 import { itemIdSchema } from '#core/screening/items';
 import { itemPlaceSchema, procedureSchema } from '#core/screening/screening';
 import { sessionEventSchema } from '#core/session/events';
+import { heavyWorkChoiceSchema } from '#core/strength/heavy-work';
 import { sideSchema } from '#core/strength/side';
 import { aboutSchema, NOTHING_KNOWN } from './client';
 import { RETRACTABLE } from './mend';

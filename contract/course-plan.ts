@@ -1,9 +1,9 @@
 import { z } from 'zod';
 import { coursePlanChoiceSchema, coursePlanStateSchema } from '#core/course/course-plan';
-import { heavyWorkChoiceSchema } from '#core/course/heavy-work';
 import { ladderAnswersSchema } from '#core/course/ladder';
 import { ladderRungSchema } from '#core/protocol/exercise';
 import { limbSchema } from '#core/quantity/limb';
+import { heavyWorkChoiceSchema } from '#core/strength/heavy-work';
 import { overrideReasonSchema } from './prescription';
 
 /** What is changed about a plan; what is left out stays. */

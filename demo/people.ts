@@ -11,7 +11,6 @@ import type {
 } from '#contract/measurements';
 import type { BlockWish } from '#core/course/block';
 import type { CoursePlanChoice } from '#core/course/course-plan';
-import type { HeavyWorkChoice } from '#core/course/heavy-work';
 import type { ShelfLife } from '#core/occlusion-pressure/shelf-life';
 import type { Taken } from '#core/outcomes/taken';
 import type { GoalId } from '#core/plan/goals';
@@ -19,6 +18,7 @@ import type { PlannedBeside } from '#core/protocol/beside';
 import type { Intensity } from '#core/protocol/intensity';
 import type { TempoId } from '#core/protocol/protocols';
 import type { Limb } from '#core/quantity/limb';
+import type { HeavyWorkChoice } from '#core/strength/heavy-work';
 
 /** What a demo prescription asks of the draft. */
 export type PrescribeWish = {
@@ -451,7 +451,7 @@ const rufus: DemoPerson = {
     {
       daysAgo: 2,
       do: 'heavy',
-      body: { exerciseId: 'leg-press', side: 'both', sets: 3, reps: 5, loadKg: 140, effort: 7, pain: 1 },
+      body: { exerciseId: 'leg-press', side: 'both', sets: 3, reps: 5, loadKg: 140, effort: 7, pain: null },
     },
   ],
 };

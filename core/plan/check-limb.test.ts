@@ -22,6 +22,13 @@ const worn = (changes: object): FitFact =>
   }) as FitFact;
 const withCuff = (changes: object) => ({ cuffs: [{ ...testCuff, ...changes }] });
 
+it('is no work where the gauge rounds the share down to nothing (PRS-1)', () => {
+  expect(found('PRS-1', { percentLop: 2 })).toEqual([]);
+  expect(found('PRS-1', { percentLop: 1 })).toEqual([
+    'hard: 1 % of 174 mmHg comes to 0 mmHg on a gauge of 2.',
+  ]);
+});
+
 describe('the cuff as it is now (FIT-2, FIT-3, FIT-5)', () => {
   it('is as wide as it was measured with, on the limb and in the cupboard', () => {
     expect(found('FIT-3', {}, { fits: [worn({})] })).toEqual([]);

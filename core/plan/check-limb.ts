@@ -9,6 +9,7 @@ import { rampLevel } from '../pressure/ramp';
 import { PROTOCOLS } from '../protocol/protocols';
 import type { SchoolId } from '../protocol/schools';
 import { LIMB_LABELS, type Limb, limbKind, type Position, uprightness } from '../quantity/limb';
+import { roundDownToDivision, tidy } from '../quantity/rounding';
 import { type Basis, isPostOperativeWork, type Resolved } from './compose';
 
 /** What the rules find about one limb under a measured cuff: its pressure, its position, its cuff, its age. */
@@ -31,6 +32,7 @@ export function checkLimb(
           capPercentLop: basis.limits.maxPercentLop,
           rampPercentLop: ramp.running ? ramp.percentLop : null,
         })),
+    ...checkHeld(percentLop, occlusion),
     ...checkPosition(occlusion.position, one.choice.position),
     ...checkInForce(limb, one.choice.position, occlusion, basis),
     ...checkWorn(limb, cuff, occlusion, (occlusion.pressure.value * percentLop) / 100, basis),
@@ -134,6 +136,20 @@ const checkCuff = (limb: Limb, cuff: Cuff, girthCm: number, pressureMmHg: number
       ]
     : []),
 ];
+
+/** A share that the gauge rounds down to nothing is no work under a cuff (rule PRS-1). */
+function checkHeld(percentLop: number, { pressure, divisionMmHg }: OcclusionFact): Finding[] {
+  if (roundDownToDivision(tidy((pressure.value * percentLop) / 100), divisionMmHg) > 0) return [];
+  return [
+    {
+      rule: 'PRS-1',
+      level: 'hard',
+      subject: 'percentLop',
+      message: `${percentLop} % of ${pressure.value} mmHg comes to 0 mmHg on a gauge of ${divisionMmHg}.`,
+      remedy: 'Set a share that the gauge can show, or work without a cuff.',
+    },
+  ];
+}
 
 function checkOwnLimb(limb: Limb, measured: Limb): Finding[] {
   if (limb === measured) return [];

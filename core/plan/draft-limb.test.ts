@@ -143,6 +143,10 @@ describe('the share of LOP a draft gives (PRS-2 to PRS-4)', () => {
     expect(mmHg(full) - mmHg(below(0))).toBeCloseTo(40, -0.5);
     expect(mmHg(below(2)) - mmHg(below(0))).toBeCloseTo(20, -0.5);
     expect(below(15)).toBe(full);
+    // Under a cap it is built up to what the cap allows: 60 % of 174 is 104, less 40 is 64.
+    const limits = { ...NO_LIMITS, maxPercentLop: 60, capFrom: 'Dr Ash' };
+    expect(mmHg(percent({ ...operated, limits }))).toBeLessThanOrEqual(64.4);
+    expect(mmHg(percent({ ...operated, limits }))).toBeGreaterThan(62);
   });
 });
 

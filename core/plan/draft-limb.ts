@@ -91,7 +91,9 @@ export function draftLimb(
   const wanted =
     ofProtocol?.usual ?? carried ?? proposedPercent(limb, schoolId, basis.done, basis.nowMs, cap).value;
   const bounds =
-    mode === 'passive' ? [reEntryPercent(limb, lopMmHg, wanted, basis)] : movingBounds(limb, schoolId, basis);
+    mode === 'passive'
+      ? [reEntryPercent(limb, lopMmHg, Math.min(wanted, cap ?? wanted), basis)]
+      : movingBounds(limb, schoolId, basis);
   const held = Math.floor((100 * cuff.maxPressureMmHg) / lopMmHg);
   const percentLop = Math.min(wanted, lowered ?? 100, mostPercentLop(mode), cap ?? 100, held, ...bounds);
   return { ...worn, percentLop: Math.max(1, percentLop) };

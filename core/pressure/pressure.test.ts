@@ -161,6 +161,9 @@ describe('priming cycles (PRS-6)', () => {
   it('go from 60 % in steps of 20 mmHg to the target, never past it', () => {
     expect(primingPressures(104, 2)).toEqual([62, 82, 102, 104]);
     expect(primingPressures(40, 2)).toEqual([24, 40]);
+    // No cycle at nothing, where the start is under the division.
+    expect(primingPressures(15, 10)).toEqual([10, 15]);
+    expect(primingPressures(5, 5)).toEqual([5]);
     fc.assert(
       fc.property(fc.integer({ min: 20, max: 250 }), fc.constantFrom(1, 2, 5), (targetMmHg, division) => {
         const pressures = primingPressures(targetMmHg, division);

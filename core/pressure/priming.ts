@@ -47,6 +47,7 @@ export const MOST_PRIMING_CYCLES = mostCycles;
  * @param targetMmHg the pressure to get used to; the last cycle is at it
  * @param gaugeDivisionMmHg each is rounded down to it
  * @example primingPressures(104, 2) //=> [62, 82, 102, 104]
+ * @example primingPressures(5, 5) //=> [5]
  * @example primingPressures(104, 2, { ...USUAL_PRIMING, start: { of: 'nothing', mmHg: 75 } }) //=> [74, 94, 104]
  */
 export function primingPressures(
@@ -56,7 +57,8 @@ export function primingPressures(
 ): number[] {
   const wantedMmHg = start.of === 'target' ? (targetMmHg * start.percent) / 100 : start.mmHg;
   const pressures: number[] = [];
-  let nextMmHg = roundDownToDivision(wantedMmHg, gaugeDivisionMmHg);
+  // A cycle at nothing is none.
+  let nextMmHg = Math.max(gaugeDivisionMmHg, roundDownToDivision(wantedMmHg, gaugeDivisionMmHg));
   while (nextMmHg < targetMmHg) {
     pressures.push(roundDownToDivision(nextMmHg, gaugeDivisionMmHg));
     nextMmHg += step;

@@ -1,7 +1,6 @@
 import type { Role } from '../access/deeds';
 import type { Block } from '../course/block';
 import type { CoursePlan } from '../course/course-plan';
-import type { HeavyWork } from '../course/heavy-work';
 import type { RungCheck } from '../course/ladder';
 import type { Cuff } from '../cuff/cuff';
 import type { FitFact, TightnessFact } from '../cuff/fact';
@@ -23,6 +22,7 @@ import type { DayCheck } from '../screening/day-check';
 import type { Stricter } from '../screening/items';
 import type { Screening } from '../screening/screening';
 import type { StrengthFact } from '../strength/fact';
+import type { HeavyWork } from '../strength/heavy-work';
 import type { Hold } from './holds';
 
 /** A guard that was passed: which, where, and in which exercise; null where it belongs to none. */

@@ -1,5 +1,4 @@
 import { describe, expect, it } from 'vitest';
-import type { HeavyWork } from '../course/heavy-work';
 import { clip } from '../plan/clip';
 import { composeSession } from '../plan/compose';
 import { testBasis, testExercise } from '../plan/plan.fixture';
@@ -7,6 +6,7 @@ import type { Timeline } from '../plan/timeline';
 import { EXERCISES, type Library } from '../protocol/exercises';
 import type { EventBody } from '../session/events';
 import { foldAll, logOf, START_MS } from '../session/session.fixture';
+import type { HeavyWork } from '../strength/heavy-work';
 import { testSessionFact } from './record.fixture';
 import { tissueAccount, whyOff } from './tissue-account';
 

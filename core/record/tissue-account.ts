@@ -1,5 +1,4 @@
 import { dayAt } from '../course/days';
-import type { HeavyWork } from '../course/heavy-work';
 import type { Library } from '../protocol/exercises';
 import { musclesWorked } from '../protocol/muscles';
 import { trains } from '../protocol/work-mode';
@@ -8,6 +7,7 @@ import { tidy } from '../quantity/rounding';
 import { RULES } from '../rules/catalogue';
 import { liveTimeline } from '../session/live-timeline';
 import { setStretches } from '../session/set-stretches';
+import type { HeavyWork } from '../strength/heavy-work';
 import type { Side } from '../strength/side';
 import type { PastSession } from './last-review';
 

@@ -56,17 +56,17 @@ export function whyNotChange(
   capPercentLop: number | null,
 ): string | null {
   const exercise = plan.exercises[exerciseIndex];
-  const percent = Math.max(
-    0,
-    ...(exercise ? measuredLimbs(exercise).map(({ percentLop }) => percentLop) : []),
-  );
-  const next = percent + (change.pressurePoints ?? 0);
+  const shares = exercise ? measuredLimbs(exercise).map(({ percentLop }) => percentLop) : [];
+  const points = change.pressurePoints ?? 0;
+  const next = Math.max(0, ...shares) + points;
+  // One change goes to all limbs of an exercise: the one with the least must stay above the floor as well.
+  const lowest = Math.min(100, ...shares) + points;
   const most = mostPercentLop(exercise?.mode ?? 'resistance');
   if (next > most) return `${next} % of LOP is above ${most} % (PRS-3).`;
   if (capPercentLop !== null && next > capPercentLop)
     return `${next} % is above the ${capPercentLop} % that is cleared (SCR-2).`;
   const low = RULES['PRS-3'].figures.exercisePercentLop.gradedStartArm;
-  if (change.pressurePoints && next < low) return `${next} % of LOP is below ${low} % (PRS-3).`;
+  if (points < 0 && lowest < low) return `${lowest} % of LOP is below ${low} % (PRS-3).`;
   const heavy = exercise?.load.kind === 'weighed' ? exercise.load.truePercent : 0;
   if ((change.loadSteps ?? 0) > 0 && heavy >= RULES['LOAD-3'].figures.percentOneRepMax.usualHigh) {
     return `The load is at ${heavy} % of 1RM already (LOAD-3).`;

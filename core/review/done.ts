@@ -1,4 +1,3 @@
-import type { HeavyWork } from '../course/heavy-work';
 import { makeableLoads, type WeightKit } from '../load/weight-kit';
 import type { Lighter } from '../plan/lighter';
 import { measuredLimbs, type PlannedExercise, plannedKg } from '../plan/plan';
@@ -9,6 +8,7 @@ import { whyNotBack } from '../session/blood-pressure';
 import { loadInHand, restInHand } from '../session/in-hand';
 import { SIGNS, type SignId } from '../session/signs';
 import { correctedReps, type SessionState, type SetRecord } from '../session/state';
+import type { HeavyWork } from '../strength/heavy-work';
 import { sideOf } from '../strength/in-force';
 import { lighterThanPlanned } from './lighter-than-planned';
 import { type Reviewed, setsOf } from './reviewed';

@@ -237,6 +237,10 @@ describe('at the edges of the review', () => {
     expect(whyNotChange(at(55), 0, { pressurePoints: 6 }, 60)).toContain('SCR-2');
     expect(whyNotChange(at(40), 0, { pressurePoints: -10 }, null)).toBeNull();
     expect(whyNotChange(at(40), 0, { pressurePoints: -11 }, null)).toContain('below 30');
+    // 45 and 30 %: the limb with the least counts on the way down, the one with the most on the way up.
+    expect(whyNotChange({ plan }, 1, { pressurePoints: -30 }, null)).toContain('0 % of LOP is below 30');
+    expect(whyNotChange({ plan }, 1, { pressurePoints: 15 }, 60)).toBeNull();
+    expect(whyNotChange({ plan }, 1, { pressurePoints: 16 }, 60)).toContain('SCR-2');
     expect(whyNotChange(at(40), 0, { loadSteps: 1 }, null)).toBeNull();
     expect(measuredTarget(at(40).plan).percentLop).toBe(40);
   });

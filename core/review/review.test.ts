@@ -1,6 +1,5 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import type { HeavyWork } from '../course/heavy-work';
 import { composeSession } from '../plan/compose';
 import {
   type TestChoices,
@@ -16,6 +15,7 @@ import {
 import type { EventBody } from '../session/events';
 import { foldAll as fold, logOf } from '../session/session.fixture';
 import { signIdSchema } from '../session/signs';
+import type { HeavyWork } from '../strength/heavy-work';
 import { type Change, changeWords, tidyChange, whyNotChange } from './change';
 import { type ReviewContext, recommend } from './review';
 import { ALL, session } from './review.fixture';

@@ -4,6 +4,7 @@ import type { BloodPressure } from '../screening/blood-pressure';
 import { isTooHigh } from '../screening/pressure-in-work';
 import { bloodPressureDue, whyNotBack } from './blood-pressure';
 import { decide } from './decide/decide';
+import type { House } from './decide/intent';
 import type { BloodPressureMoment, EventBody } from './events';
 import { foldAll, logOf, START_MS, WHOLE_SESSION } from './session.fixture';
 
@@ -59,7 +60,7 @@ describe('blood pressure around the work (RUN-8)', () => {
       true,
       true,
     ]);
-    const note = (systolicMmHg: number) =>
+    const note = (systolicMmHg: number, house?: House) =>
       decide(
         plan,
         until(210),
@@ -67,12 +68,17 @@ describe('blood pressure around the work (RUN-8)', () => {
           do: 'note-blood-pressure',
           moment: 'last-rest',
           reading: reading(systolicMmHg),
-          limit: reading(220, 105),
         },
         START_MS + 215_000,
+        undefined,
+        house,
       ).events.map((event) => (event.type === 'stopped' ? `stopped: ${event.why}` : event.type));
     expect(note(220)).toEqual(['blood-pressure-noted']);
     expect(note(224)).toEqual(['blood-pressure-noted', 'stopped: Blood pressure 224/84']);
+    // The practice's own limit is the practice's, and no caller's.
+    const stricter = { stopAbove: reading(200, 100), weightKits: [] };
+    expect(note(204, stricter)).toEqual(['blood-pressure-noted', 'stopped: Blood pressure 204/84']);
+    expect(note(200, stricter)).toEqual(['blood-pressure-noted']);
   });
 
   it('is not back where either figure is over ten above what it was before', () => {

@@ -1,6 +1,6 @@
 import type { About } from '#contract/client';
 import type { CoursePlan } from '#core/course/course-plan';
-import type { HeavyWork } from '#core/course/heavy-work';
+import type { HeavyWork } from '#core/strength/heavy-work';
 import type { RungCheck } from '#core/course/ladder';
 import { readBlock } from '#core/course/versions/read-block';
 import type { FitFact, TightnessFact } from '#core/cuff/fact';

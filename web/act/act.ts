@@ -2,9 +2,12 @@ import { type QueryClient, useQueryClient } from '@tanstack/react-query';
 import { useCallback } from 'react';
 import type { SessionView } from '#contract/session';
 import { decide } from '#core/session/decide/decide';
-import type { Decision, Effect, Hands, Intent } from '#core/session/decide/intent';
+import type { Decision, Effect, Hands, House, Intent } from '#core/session/decide/intent';
 import { serverNow } from '../data/clock';
+import { KEYS } from '../data/keys';
 import { appendNow, foldView } from '../data/live-session';
+import type { practiceQuery } from '../data/queries';
+import { stopAboveOf } from '../data/use-blood-pressure-limit';
 import { inflateByPump, letDownPump, sessionPumps } from '../devices/session-pumps';
 import { notify } from '../state/notices';
 
@@ -17,7 +20,7 @@ export function act(queries: QueryClient, view: SessionView, intent: Intent): De
   const { id, plan } = view;
   // The newest state: what is drawn may be a moment behind.
   const { state } = foldView(view);
-  const decision = decide(plan, state, intent, nowMs, handsOf(id));
+  const decision = decide(plan, state, intent, nowMs, handsOf(id), houseOf(queries));
   void appendNow(queries, id, ...decision.events);
   for (const effect of decision.effects) run(id, effect, nowMs);
   return decision;
@@ -37,6 +40,12 @@ export function actAndTell(queries: QueryClient, view: SessionView, intent: Inte
 export function useAct(view: SessionView): Act {
   const queries = useQueryClient();
   return useCallback((intent) => actAndTell(queries, view, intent), [queries, view]);
+}
+
+/** What the practice sets, as it was last read. */
+function houseOf(queries: QueryClient): House {
+  const practice = queries.getQueryData<Awaited<ReturnType<typeof practiceQuery.queryFn>>>(KEYS.practice);
+  return { stopAbove: stopAboveOf(practice?.settings), weightKits: practice?.weightKits ?? [] };
 }
 
 /** Cuffs of a session whose regulated pump is there. */

@@ -8,7 +8,6 @@ import { BLOOD_PRESSURE_MOMENTS, bloodPressureDue } from '#core/session/blood-pr
 import type { SessionState } from '#core/session/state';
 import type { Act } from '../act/act';
 import { useClient } from '../data/queries';
-import { useBloodPressureLimit } from '../data/use-blood-pressure-limit';
 import { told } from '../language/told';
 import { BloodPressureFields } from './BloodPressureFields';
 import { Button } from './Button';
@@ -34,7 +33,6 @@ export const BloodPressureInWork = memo(function BloodPressureInWork({
   const nowMs = useNow(EVERY_MS);
   const { data: client } = useClient(clientId);
   const { typed, set, empty, send } = useFields({ pressure: NO_PRESSURE }, null);
-  const limit = useBloodPressureLimit();
   const due = bloodPressureDue(plan, state, nowMs);
   const isAsked = client !== undefined && watchesBloodPressure(client.facts, client.judgedAtMs);
   const { reading } = readPressure(typed.pressure);
@@ -57,7 +55,7 @@ export const BloodPressureInWork = memo(function BloodPressureInWork({
           className="space-y-2"
           {...send(() => {
             if (!reading) return;
-            act({ do: 'note-blood-pressure', moment: due, reading, limit });
+            act({ do: 'note-blood-pressure', moment: due, reading });
             empty();
           })}
         >

@@ -2,8 +2,8 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { attackRuns } from '../../../tests/attack-runs';
 import { composeSession } from '../../plan/compose';
-import type { Plan } from '../../plan/plan';
-import { testExercise, testKit, testPlan } from '../../plan/plan.fixture';
+import { type Plan, plannedKg } from '../../plan/plan';
+import { testExercise, testPlan } from '../../plan/plan.fixture';
 import type { Limb } from '../../quantity/limb';
 import type { SessionEvent } from '../events';
 import { fold } from '../fold';
@@ -12,11 +12,15 @@ import { mergeLogs } from '../log';
 import { nextStep } from '../next-step';
 import { inflatedLimbs, openInflation, openSet, type SessionState } from '../state';
 import { decide } from './decide';
-import type { Decision, Effect, Hands, Intent } from './intent';
+import type { Decision, Effect, Hands, House, Intent } from './intent';
 import { dueEvents } from './owed';
 import { anyIntent, anyPlan, stampAll, wideBasis } from './wide.fixture';
 
 const START_MS = 1_800_000_000_000;
+const HOUSE: House = {
+  stopAbove: { systolicMmHg: 200, diastolicMmHg: 100 },
+  weightKits: wideBasis.weightKits,
+};
 
 type Drive = { log: SessionEvent[]; effects: { effect: Effect; exerciseIndex: number }[]; nowMs: number };
 
@@ -40,7 +44,7 @@ function drive(
     for (const owed of dueEvents(plan, stateOf(plan, made.log), made.nowMs))
       append([owed.body], 'tablet', owed.atMs);
     const state = stateOf(plan, made.log);
-    const { events, effects } = decide(plan, state, intent, atMs, hands);
+    const { events, effects } = decide(plan, state, intent, atMs, hands, HOUSE);
     const exerciseIndex = inHand(plan, state)?.exerciseIndex ?? 0;
     made.effects.push(...effects.map((effect) => ({ effect, exerciseIndex })));
     append(events, device, atMs);
@@ -103,10 +107,15 @@ describe('whatever is pressed, in any order, on any plan (RUN-4, RUN-7)', () => 
     );
   });
 
-  it('never has a target in hand above what was signed, or below nothing', () => {
+  it('never has a target or a load in hand above what was signed, or below nothing', () => {
     fc.assert(
       fc.property(anyPlan, steps, (plan, keys) => {
         const hand = inHand(plan, run(plan, keys).state);
+        const signedKg = hand && plannedKg(hand.exercise.load);
+        if (hand?.loadKg != null) {
+          expect(hand.loadKg).toBeLessThanOrEqual(signedKg ?? 0);
+          expect(hand.loadKg).toBeGreaterThanOrEqual(0);
+        }
         for (const target of hand?.limbs ?? []) {
           if (target.kind !== 'measured') continue;
           expect(target.targetMmHg).toBeLessThanOrEqual(target.signed.pressure.value);
@@ -190,7 +199,7 @@ describe('what the keys do', () => {
       percentOneRepMax: 20,
     }).plan;
     const answer = {
-      intent: { do: 'answer-offer', accepted: true, kits: [testKit] } as Intent,
+      intent: { do: 'answer-offer', accepted: true } as Intent,
       waitMs: 1_000,
     };
     const { state } = run(released, [...press('next', 'next', 'next', 'next'), answer]);
@@ -324,7 +333,7 @@ describe('what the keys do', () => {
       6, 5, 7, 7, 6,
     ]);
     expect(mark('next', 'loosen')).toBe(5);
-    const answer: Intent = { do: 'answer-offer', accepted: true, kits: [] };
+    const answer: Intent = { do: 'answer-offer', accepted: true };
     const short = [...press('next', 'next', 'next'), { intent: answer, waitMs: 1_000 }];
     const { state } = run(strapped, short);
     expect(state.offers).toMatchObject([{ offer: { kind: 'loosen-mark', byMarks: 1 }, accepted: true }]);

@@ -1,6 +1,15 @@
 import type { Plan } from '../../plan/plan';
+import { RULES } from '../../rules/catalogue';
 import type { SessionState } from '../state';
-import { type Decision, decided, type Hands, type Intent, refuse, type Situation } from './intent';
+import {
+  type Decision,
+  decided,
+  type Hands,
+  type House,
+  type Intent,
+  refuse,
+  type Situation,
+} from './intent';
 import {
   answerOffer,
   becameHard,
@@ -22,6 +31,9 @@ import { pumpReports } from './pump';
 import { next, reFit, takeBackEnd } from './sets';
 
 const BY_HAND: Hands = { pumped: [] };
+
+/** Where no practice is known, as on a phone at home: the rule's own limit, and no weight to change to. */
+const NO_HOUSE: House = { stopAbove: RULES['RUN-8'].figures.stopAbove, weightKits: [] };
 
 /** What each intention comes to. */
 const DECIDERS: {
@@ -91,10 +103,11 @@ export function decide(
   intent: Intent,
   nowMs: number,
   hands: Hands = BY_HAND,
+  house: House = NO_HOUSE,
 ): Decision {
   if (state.finishedAtMs !== null && !AFTER_FINISH.includes(intent.do)) {
     return refuse('The session is finished: it takes corrections only.');
   }
   const decider = DECIDERS[intent.do] as (now: Situation, intent: Intent) => Decision;
-  return decider({ plan, state, nowMs, hands }, intent);
+  return decider({ plan, state, nowMs, hands, house }, intent);
 }

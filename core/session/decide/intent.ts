@@ -38,9 +38,9 @@ export type Intent =
   | { do: 'correct-load'; loadKg: number; place?: SetPlace }
   | { do: 'lay-heart-rate'; trace: HeartRateTrace }
   | { do: 'note-heart-rate'; moment: HeartRateMoment; beatsPerMinute: number; place?: SetPlace }
-  | { do: 'note-blood-pressure'; moment: BloodPressureMoment; reading: BloodPressure; limit: BloodPressure }
+  | { do: 'note-blood-pressure'; moment: BloodPressureMoment; reading: BloodPressure }
   | { do: 'note-beside'; what: Beside; words: string; girthCm?: number | undefined }
-  | { do: 'answer-offer'; accepted: boolean; kits: readonly WeightKit[] }
+  | { do: 'answer-offer'; accepted: boolean }
   | { do: 'undo'; eventId: string }
   | { do: 'take-over'; runner: string }
   | ({ do: 'answer-review' } & ReviewAnswer)
@@ -55,8 +55,11 @@ export type Decision = { events: EventBody[]; effects: Effect[]; refused: string
 /** Cuffs whose regulated pump is connected: it is told, and reports by itself when the cuff is up. */
 export type Hands = { pumped: readonly Limb[] };
 
+/** What is the practice's and no caller's: above what blood pressure work ends (rule RUN-8), and its weights. */
+export type House = { stopAbove: BloodPressure; weightKits: readonly WeightKit[] };
+
 /** What every intention is decided from. */
-export type Situation = { plan: Plan; state: SessionState; nowMs: number; hands: Hands };
+export type Situation = { plan: Plan; state: SessionState; nowMs: number; hands: Hands; house: House };
 
 export const decided = (events: EventBody[], effects: Effect[] = []): Decision => ({
   events,

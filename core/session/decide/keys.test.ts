@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import type { Plan } from '../../plan/plan';
+import { type Plan, plannedKg } from '../../plan/plan';
+import { testPlan } from '../../plan/plan.fixture';
 import type { EventBody } from '../events';
 import { foldAll, logOf, START_MS } from '../session.fixture';
 import {
@@ -80,6 +81,7 @@ describe('up and down (RUN-4, RUN-7)', () => {
     expect(press(UP, 12, { do: 'loosen' }, ['right-thigh']).effects).toEqual([
       { do: 'bring', limb: 'right-thigh', pressureMmHg: 95 },
     ]);
+    for (const byMmHg of [0, -50]) expect(said(UP, 12, { do: 'loosen', byMmHg })).toContain('above 0');
     expect(events(UP, 12, { do: 'loosen', limb: 'left-thigh', byMmHg: 300 })).toEqual([
       read('left-thigh', 0, 'loosened'),
     ]);
@@ -263,10 +265,6 @@ describe('what is noted (RUN-2, RUN-3)', () => {
       { type: 'start-corrected', ...first(0), byMs: 500 },
     ],
     [
-      { do: 'correct-load', loadKg: 5 },
-      { type: 'load-corrected', ...first(0), loadKg: 5 },
-    ],
-    [
       { do: 'note-heart-rate', moment: 'end', beatsPerMinute: 120 },
       { type: 'heart-rate-noted', ...first(0), moment: 'end', beatsPerMinute: 120 },
     ],
@@ -277,6 +275,20 @@ describe('what is noted (RUN-2, RUN-3)', () => {
     ]);
     expect(said(UP, 12, intent)).not.toBeNull();
     expect(events(UP, 12, intent)).toEqual([]);
+  });
+
+  it('corrects a load to nothing above the signed one, and to none where there are no kilograms (RUN-7)', () => {
+    expect(said(AFTER_SET, 85, { do: 'correct-load', loadKg: 5 })).toBe('This exercise has no kilograms.');
+    const weighed = testPlan().plan;
+    const signedKg = weighed.exercises[0] && plannedKg(weighed.exercises[0].load);
+    if (!signedKg) throw new Error('The plan has a load.');
+    const correct = (loadKg: number) => press(AFTER_SET, 85, { do: 'correct-load', loadKg }, [], weighed);
+    expect(correct(signedKg - 1).events).toEqual([
+      { type: 'load-corrected', ...first(0), loadKg: signedKg - 1 },
+    ]);
+    expect(correct(400).refused).toContain(`${signedKg} kg was signed`);
+    expect(correct(-1).refused).toContain('0 kg or more');
+    expect(said(UP, 12, { do: 'correct-load', loadKg: 1 })).toBe('No set has begun yet.');
   });
 
   it('looks at colour after a set, not in it; takes the repetition it became hard at from the pace', () => {
@@ -294,7 +306,7 @@ describe('what is noted (RUN-2, RUN-3)', () => {
       [60, { type: 'set-ended', ...first(0), reps: 20, reason: 'failure' }],
       [60, { type: 'rest-started', ...first(0), restMs: 30_000 }],
     ];
-    const take: Intent = { do: 'answer-offer', accepted: true, kits: [] };
+    const take: Intent = { do: 'answer-offer', accepted: true };
     expect(events(short, 65, take)).toEqual([
       expect.objectContaining({ type: 'offer-answered', accepted: true, ...first(0) }),
       read('left-thigh', 94, 'loosened'),

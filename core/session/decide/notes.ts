@@ -1,3 +1,4 @@
+import { plannedKg } from '../../plan/plan';
 import { repsByPace } from '../../protocol/pace';
 import { bloodPressureWords } from '../../screening/blood-pressure';
 import { isTooHigh } from '../../screening/pressure-in-work';
@@ -102,9 +103,18 @@ export function correctStart({ state }: Situation, { byMs, place }: Of<'correct-
 }
 
 /** Another load than planned, never above the signed one: a heavier one is signed first (rule RUN-7). */
-export function correctLoad({ state }: Situation, { loadKg, place }: Of<'correct-load'>): Decision {
+export function correctLoad({ plan, state }: Situation, { loadKg, place }: Of<'correct-load'>): Decision {
   const at = placeOf(state, place);
-  return at ? decided([{ type: 'load-corrected', ...at, loadKg }]) : refuse(NO_SET);
+  const exercise = at && plan.exercises[at.exerciseIndex];
+  if (!at || !exercise) return refuse(NO_SET);
+  const signedKg = plannedKg(exercise.load);
+  if (signedKg === null) return refuse('This exercise has no kilograms.');
+  if (loadKg < 0) return refuse('A load is 0 kg or more.');
+  if (loadKg > signedKg)
+    return refuse(
+      `${signedKg} kg was signed: a heavier load is signed first, and never corrected to (RUN-7).`,
+    );
+  return decided([{ type: 'load-corrected', ...at, loadKg }]);
 }
 
 export function noteHeartRate(
@@ -124,20 +134,17 @@ export function layHeartRate({ state }: Situation, { trace }: Of<'lay-heart-rate
 }
 
 /** A blood pressure around the work; one that is too high ends it at once (rule RUN-8). */
-export function noteBloodPressure(
-  now: Situation,
-  { moment, reading, limit }: Of<'note-blood-pressure'>,
-): Decision {
+export function noteBloodPressure(now: Situation, { moment, reading }: Of<'note-blood-pressure'>): Decision {
   const noted = { type: 'blood-pressure-noted', moment, reading } as const;
   const { stopped, finishedAtMs } = now.state;
-  if (!isTooHigh(reading, limit) || stopped || finishedAtMs !== null) return decided([noted]);
+  if (!isTooHigh(reading, now.house.stopAbove) || stopped || finishedAtMs !== null) return decided([noted]);
   const why = `Blood pressure ${bloodPressureWords(reading)}`;
   return decided([noted, ...stop(now, { do: 'stop', why }).events]);
 }
 
 /** The change that is offered, taken or left; a loosening is done at once, or waits for the next inflation. */
-export function answerOffer(now: Situation, { accepted, kits }: Of<'answer-offer'>): Decision {
-  const offered = offerAfterSet(now.plan, now.state, kits);
+export function answerOffer(now: Situation, { accepted }: Of<'answer-offer'>): Decision {
+  const offered = offerAfterSet(now.plan, now.state, now.house.weightKits);
   if (!offered) return refuse('Nothing is offered.');
   const { exerciseIndex, setIndex, offer, reason } = offered;
   const answered = { type: 'offer-answered', exerciseIndex, setIndex, offer, accepted, reason } as const;

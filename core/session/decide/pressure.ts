@@ -64,6 +64,7 @@ export function topUp(now: Situation, { limb }: Of<'top-up'>): Decision {
 export function loosen(now: Situation, { limb, byMmHg = STEP_MMHG }: Of<'loosen'>): Decision {
   const hand = inHand(now.plan, now.state);
   if (!hand) return refuse('There is nothing to loosen.');
+  if (byMmHg <= 0) return refuse('Say by how many mmHg to loosen, above 0.');
   return together(
     chosen(hand, limb).map((target) =>
       target.kind === 'by-feel'

@@ -114,65 +114,138 @@ export const anyPlan: fc.Arbitrary<Plan> = fc
       composeSession({ goal: 'size', schoolId: 'research-consensus', exercises }, wideBasis).plan,
   );
 
-const limb = fc.option(fc.constantFrom<Limb>('left-thigh', 'right-thigh'), { nil: undefined });
-const withLimb = <D extends string>(what: D) =>
-  limb.map((one) => (one === undefined ? { do: what } : { do: what, limb: one }));
+const limb = fc.constantFrom<Limb>('left-thigh', 'right-thigh');
+const optional = { requiredKeys: ['do'] as ['do'] };
+const place = fc.record({
+  exerciseIndex: fc.integer({ min: 0, max: 4 }),
+  setIndex: fc.integer({ min: 0, max: 5 }),
+});
+const is = <D extends Intent['do']>(what: D) => fc.constant(what);
 
-/** Any intention of an operator, a pump or a slip of the finger. The next expected thing is the commonest. */
-export const anyIntent: fc.Arbitrary<Intent> = fc.oneof(
-  { weight: 12, arbitrary: fc.constant<Intent>({ do: 'next' }) },
-  { weight: 3, arbitrary: withLimb('top-up') as fc.Arbitrary<Intent> },
-  { weight: 3, arbitrary: withLimb('loosen') as fc.Arbitrary<Intent> },
-  { weight: 3, arbitrary: withLimb('raise') as fc.Arbitrary<Intent> },
-  {
-    weight: 2,
-    arbitrary: fc.record({
-      do: fc.constant('read' as const),
-      limb: fc.constantFrom<Limb>('left-thigh', 'right-thigh'),
-      pressureMmHg: fc.integer({ min: 0, max: 300 }),
-    }),
+type OfEach = {
+  [D in Intent['do']]: { weight: number; arbitrary: fc.Arbitrary<Extract<Intent, { do: D }>> };
+};
+
+/** Every kind of intention there is: one that is missing does not compile. The next expected thing is the commonest. */
+const INTENTS: OfEach = {
+  next: { weight: 30, arbitrary: fc.record({ do: is('next') }) },
+  'top-up': { weight: 6, arbitrary: fc.record({ do: is('top-up'), limb }, optional) },
+  loosen: {
+    weight: 6,
+    arbitrary: fc.record({ do: is('loosen'), limb, byMmHg: fc.integer({ min: -60, max: 60 }) }, optional),
   },
-  {
-    weight: 2,
-    arbitrary: fc.record({
-      do: fc.constant('pump-reports' as const),
-      limb: fc.constantFrom<Limb>('left-thigh', 'right-thigh'),
-      pressureMmHg: fc.integer({ min: 0, max: 140 }),
-    }),
+  raise: { weight: 6, arbitrary: fc.record({ do: is('raise'), limb }, optional) },
+  read: {
+    weight: 5,
+    arbitrary: fc.record({ do: is('read'), limb, pressureMmHg: fc.integer({ min: 0, max: 300 }) }),
   },
-  {
-    weight: 4,
-    arbitrary: fc.constantFrom<Intent>(
-      { do: 'release' },
-      { do: 'release', limbs: ['left-thigh'] },
-      { do: 're-fit' },
-      { do: 'take-back-end' },
+  'pump-reports': {
+    weight: 5,
+    arbitrary: fc.record({ do: is('pump-reports'), limb, pressureMmHg: fc.integer({ min: 0, max: 140 }) }),
+  },
+  release: { weight: 2, arbitrary: fc.record({ do: is('release'), limbs: fc.tuple(limb) }, optional) },
+  're-fit': { weight: 1, arbitrary: fc.record({ do: is('re-fit') }) },
+  'take-back-end': { weight: 1, arbitrary: fc.record({ do: is('take-back-end') }) },
+  stop: { weight: 1, arbitrary: fc.record({ do: is('stop'), why: fc.constant('Stopped') }) },
+  'note-sign': {
+    weight: 2,
+    arbitrary: fc.record(
       {
-        do: 'lay-heart-rate',
-        trace: { fromAtMs: 1, everyMs: 60_000, beatsPerMinute: [90, null, 120] },
+        do: is('note-sign'),
+        sign: fc.constantFrom('burn', 'burn', 'burn', 'dizzy', 'numb-or-tingling'),
+        limbs: fc.tuple(limb),
       },
-      { do: 'check-colour', good: true },
-      { do: 'check-colour', good: false },
-      { do: 'note-set', effort: 9 },
-      { do: 'became-hard' },
-      { do: 'correct-reps', byReps: -3 },
-      { do: 'confirm-reps' },
-      { do: 'answer-offer', accepted: true, kits: [] },
-      { do: 'answer-offer', accepted: false, kits: [] },
-      { do: 'note-beside', what: 'mobility', words: '' },
-      { do: 'note-sign', sign: 'burn' },
-      { do: 'take-over', runner: 'other' },
+      { requiredKeys: ['do', 'sign'] },
     ),
   },
-  {
+  'check-colour': { weight: 2, arbitrary: fc.record({ do: is('check-colour'), good: fc.boolean() }) },
+  'note-set': {
+    weight: 2,
+    arbitrary: fc.record(
+      {
+        do: is('note-set'),
+        place,
+        effort: fc.integer({ min: 0, max: 10 }),
+        jointPain: fc.integer({ min: 0, max: 10 }),
+      },
+      optional,
+    ),
+  },
+  'became-hard': {
     weight: 1,
-    arbitrary: fc.constantFrom<Intent>(
-      { do: 'stop', why: 'Stopped' },
-      { do: 'note-sign', sign: 'dizzy' },
-      { do: 'note-sign', sign: 'numb-or-tingling' },
+    arbitrary: fc.record({ do: is('became-hard'), place, rep: fc.integer({ min: 1, max: 40 }) }, optional),
+  },
+  'correct-reps': {
+    weight: 1,
+    arbitrary: fc.record(
+      { do: is('correct-reps'), byReps: fc.integer({ min: -9, max: 9 }), place },
+      { requiredKeys: ['do', 'byReps'] },
     ),
   },
-);
+  'confirm-reps': { weight: 1, arbitrary: fc.record({ do: is('confirm-reps'), place }, optional) },
+  'correct-start': {
+    weight: 1,
+    arbitrary: fc.record({ do: is('correct-start'), byMs: fc.integer({ min: -10_000, max: 10_000 }) }),
+  },
+  'correct-load': {
+    weight: 2,
+    arbitrary: fc.record(
+      { do: is('correct-load'), loadKg: fc.integer({ min: -5, max: 500 }), place },
+      { requiredKeys: ['do', 'loadKg'] },
+    ),
+  },
+  'lay-heart-rate': {
+    weight: 1,
+    arbitrary: fc.record({
+      do: is('lay-heart-rate'),
+      trace: fc.constant({ fromAtMs: 1, everyMs: 60_000, beatsPerMinute: [90, null, 120] }),
+    }),
+  },
+  'note-heart-rate': {
+    weight: 1,
+    arbitrary: fc.record({
+      do: is('note-heart-rate'),
+      moment: fc.constant('end'),
+      beatsPerMinute: fc.integer({ min: 30, max: 220 }),
+    }),
+  },
+  'note-blood-pressure': {
+    weight: 1,
+    arbitrary: fc.record({
+      do: is('note-blood-pressure'),
+      moment: fc.constantFrom('before', 'last-rest'),
+      reading: fc.record({
+        systolicMmHg: fc.integer({ min: 90, max: 230 }),
+        diastolicMmHg: fc.integer({ min: 50, max: 110 }),
+      }),
+    }),
+  },
+  'note-beside': {
+    weight: 1,
+    arbitrary: fc.record({ do: is('note-beside'), what: fc.constant('mobility'), words: fc.constant('') }),
+  },
+  'answer-offer': { weight: 4, arbitrary: fc.record({ do: is('answer-offer'), accepted: fc.boolean() }) },
+  undo: { weight: 1, arbitrary: fc.record({ do: is('undo'), eventId: fc.uuid() }) },
+  'take-over': { weight: 1, arbitrary: fc.record({ do: is('take-over'), runner: fc.constant('other') }) },
+  'answer-review': {
+    weight: 1,
+    arbitrary: fc.record({
+      do: is('answer-review'),
+      exerciseIndex: fc.integer({ min: 0, max: 4 }),
+      rule: fc.constant('REV-6'),
+      answer: fc.constantFrom('accepted', 'edited', 'declined'),
+      change: fc.constant({}),
+      reason: fc.constant('As it was.'),
+    }),
+  },
+  'follow-up': {
+    weight: 1,
+    arbitrary: fc.constant({ do: 'follow-up' } as Extract<Intent, { do: 'follow-up' }>),
+  },
+};
+
+/** Any intention of an operator, a pump or a slip of the finger. */
+export const anyIntent: fc.Arbitrary<Intent> = fc.oneof(...Object.values(INTENTS));
 
 /** Stamps bodies as a device does, ids from device and sequence. */
 export const stampAll = (

@@ -27,8 +27,7 @@ export const OfferPanel = memo(function OfferPanel({
   const { data: practice } = usePractice();
   const { mass } = useUnits();
   const offered = offerAfterSet(plan, state, practice?.weightKits ?? []);
-  const kits = practice?.weightKits ?? [];
-  const answer = (accepted: boolean) => offered && act({ do: 'answer-offer', accepted, kits });
+  const answer = (accepted: boolean) => offered && act({ do: 'answer-offer', accepted });
   useAction('take', () => answer(true), { enabled: offered !== null });
   useAction('keep-on', () => answer(false), { enabled: offered !== null });
   if (!offered)

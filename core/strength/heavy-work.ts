@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { sideSchema } from '../strength/side';
+import { sideSchema } from './side';
 
 /** Heavy work in one line (rule PRO-4): what, how much of it, and how hard it was. */
 export const heavyWorkChoiceSchema = z.object({
