@@ -1,6 +1,5 @@
 import type { About } from '#contract/client';
 import type { CoursePlan } from '#core/course/course-plan';
-import type { HeavyWork } from '#core/strength/heavy-work';
 import type { RungCheck } from '#core/course/ladder';
 import { readBlock } from '#core/course/versions/read-block';
 import type { FitFact, TightnessFact } from '#core/cuff/fact';
@@ -26,6 +25,7 @@ import type { Consent } from '#core/screening/consent';
 import { DAY_CHECK_HOLDS_MS, type DayCheck, type DayCheckAnswers } from '#core/screening/day-check';
 import type { Screening } from '#core/screening/screening';
 import type { StrengthFact } from '#core/strength/fact';
+import type { HeavyWork } from '#core/strength/heavy-work';
 import { CONDITION, conditionOf } from './conditions';
 import { holdOf } from './holds';
 import type { PracticeFacts } from './read-practice';
