@@ -1,10 +1,13 @@
 import tailwindcss from '@tailwindcss/vite';
 import react from '@vitejs/plugin-react';
 import { defineConfig, type Plugin } from 'vite';
+import { fewFiles } from './scripts/few-files.ts';
 import { offline } from './scripts/offline-plugin.ts';
 import { words } from './scripts/words-plugin.ts';
 
 const GROUND = /node_modules\/(react|react-dom|scheduler|react-router|@tanstack\/(query-core|react-query))\//;
+const BEFORE_ALL = 9;
+const files = fewFiles();
 const apiPort = process.env.NERVATO_API_PORT ?? '4310';
 
 /** Asks for the fonts of the first view with the page, so that its words are set once and not again when they come. */
@@ -44,7 +47,9 @@ const stylesAsFiles = (): Plugin[] =>
 
 export default defineConfig(({ isSsrBuild }) => ({
   root: isSsrBuild ? '.' : 'web',
-  plugins: isSsrBuild ? [] : [words(), react(), tailwindcss(), fontsFirst(), stylesAsFiles(), offline()],
+  plugins: isSsrBuild
+    ? []
+    : [words(), react(), tailwindcss(), fontsFirst(), stylesAsFiles(), files.plugin, offline()],
   resolve: isSsrBuild
     ? {}
     : { alias: { 'react-style-singleton': `${import.meta.dirname}/web/parts/style-singleton.ts` } },
@@ -67,10 +72,14 @@ export default defineConfig(({ isSsrBuild }) => ({
         emptyOutDir: true,
         target: 'es2022',
         manifest: true,
+        // The sheet of a person is one file, read when idle.
+        chunkSizeWarningLimit: 700,
         rollupOptions: {
           output: {
-            // What every view stands on comes as one file, not as ten.
-            codeSplitting: { groups: [{ name: 'ground', test: GROUND }] },
+            codeSplitting: {
+              // The packages that change least have a file of their own, so that a browser keeps it over a release.
+              groups: [{ name: 'ground', test: GROUND, priority: BEFORE_ALL }, ...files.groups],
+            },
           },
         },
       },
