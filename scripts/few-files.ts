@@ -59,6 +59,6 @@ export function fewFiles() {
 
 /** Every choice of one or more, each in the order given. @example subsets([1, 2]) //=> [[1], [2], [1, 2]] */
 const subsets = <T>(all: readonly T[]): T[][] =>
-  all
-    .reduce<T[][]>((sets, one) => [...sets, ...sets.map((set) => [...set, one])], [[]])
-    .filter(({ length }) => length > 0);
+  Array.from({ length: 2 ** all.length - 1 }, (_, before) =>
+    all.filter((_one, place) => ((before + 1) >> place) % 2 === 1),
+  );

@@ -56,3 +56,18 @@ it('gives nobody what another has read, and nothing to anybody once its person h
   await (await import('./kept-records')).clearRecords();
   await expect(fetchKept('/api/clients/three')).rejects.toThrow(TypeError);
 });
+
+it.each(['locked', 'signed-out'] as const)(
+  'opens nothing without the server once it has said %s',
+  async (state) => {
+    const fetchKept = await readOnce('/api/clients/four');
+    const { leaveNothing } = await import('./kept-records');
+    await leaveNothing('signed-in');
+    expect((await fetchKept('/api/clients/four')).ok).toBe(true);
+    await leaveNothing(state);
+    // A page that is opened anew has no key at hand.
+    vi.resetModules();
+    const anew = await import('./kept-records');
+    await expect(anew.fetchKept('/api/clients/four')).rejects.toThrow(TypeError);
+  },
+);

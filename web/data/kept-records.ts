@@ -1,6 +1,7 @@
 import { type DBSchema, openDB } from 'idb';
+import type { SignInState } from '#contract/sign-in';
 import { workingPractitioner } from './practitioner';
-import { type Sealed, seal, unseal } from './sealed';
+import { dropKeys, type Sealed, seal, unseal } from './sealed';
 
 // Records that were read are kept on the device, sealed, newest first from the server: an open session goes on without it.
 
@@ -71,6 +72,14 @@ async function keptRecord(by: string, path: string): Promise<string | undefined>
 /** Takes what was kept off this device: its person has signed out. */
 export async function clearRecords(): Promise<void> {
   await (await open()).clear('records');
+}
+
+/**
+ * Whoever is out or locked by the server's word, on another device or by time, leaves nothing here that opens a record without it.
+ */
+export async function leaveNothing(state: SignInState['state']): Promise<void> {
+  if (state === 'locked' || state === 'signed-out') await dropKeys();
+  if (state === 'signed-out') await clearRecords();
 }
 
 /** Releases before sign-in kept records as they were, in a cache of their own. */

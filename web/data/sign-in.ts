@@ -3,7 +3,7 @@ import type { FirstStart, Me, SignInBody, SignInState } from '#contract/sign-in'
 import { tour } from '../state/tour';
 import { api, read } from './api';
 import { openDoor, tellDoor } from './door';
-import { clearRecords } from './kept-records';
+import { clearRecords, leaveNothing } from './kept-records';
 import { KEYS } from './keys';
 import { wasLocked, workingPractitioner } from './practitioner';
 import { dropKeys, takeKey } from './sealed';
@@ -14,7 +14,9 @@ const signInQuery = {
   queryFn: async () => {
     // Nobody comes back in without a PIN because the server did not hear of the lock.
     if (wasLocked.get() === 'yes') await api['sign-in'].lock.$post();
-    return read<SignInState>(api['sign-in'].$get());
+    const said = await read<SignInState>(api['sign-in'].$get());
+    await leaveNothing(said.state);
+    return said;
   },
   gcTime: 0,
 };
