@@ -47,6 +47,15 @@ describe('a calendar to subscribe to', () => {
     expect((await api.raw('POST', '/calendar', '{"namesPeople":false}', 'nobody')).status).toBe(401);
   });
 
+  it('answers no more once the account of its practitioner has ended', async () => {
+    const api = await startApi();
+    await withBlock(api, 'Ada Wick');
+    const feed = await made(api, true);
+    expect((await fetched(api, feed)).status).toBe(200);
+    await api.sql(`update account set ended_at_ms = 1 where practitioner_id = 'clara'`);
+    expect(await fetched(api, feed)).toMatchObject({ status: 404, text: expect.not.stringContaining('Wick') });
+  });
+
   it('keeps a name with line breaks in it in its line', async () => {
     const api = await startApi();
     await withBlock(api, 'Ada\r\nEND:VCALENDAR\r\nX:');
