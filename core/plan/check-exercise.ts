@@ -197,7 +197,7 @@ function checkPassive({ choice, exercise }: Resolved, passive: boolean): Finding
   return findings;
 }
 
-/** Cycles of the cuff are done at rest or with gentle movement, each for a time (rule PRS-9). */
+/** Cycles of the cuff are done at rest or with gentle movement, each for a time, with the cuff down between them (rule PRS-9). */
 function checkCycles({ choice, exercise }: Resolved): Finding[] {
   if (PROTOCOLS[choice.protocolId].mode !== 'preparation') return [];
   const findings: Finding[] = [];
@@ -212,6 +212,13 @@ function checkCycles({ choice, exercise }: Resolved): Finding[] {
   }
   if (choice.sets.some(({ work }) => work.kind !== 'timed')) {
     add('sets', 'Cuff cycles have no repetitions: each lasts a time.', 'Choose the protocol anew.');
+  }
+  if (choice.sets.slice(0, -1).some(({ release, restMs }) => !release || restMs === 0)) {
+    add(
+      'release',
+      'Between two cycles the cuff is down.',
+      'Let it down after each cycle, or choose the protocol anew.',
+    );
   }
   return findings;
 }

@@ -72,6 +72,16 @@ describe('cycles of the cuff (PRS-9)', () => {
     );
   });
 
+  it('have the cuff down between them (PRS-9)', () => {
+    const sets = setsOf('cycles', 10_000, 60_000);
+    const changed = (part: object, at: number) =>
+      sets.map((set, place) => (place === at ? { ...set, ...part } : set));
+    const down = expect.objectContaining({ rule: 'PRS-9', level: 'hard', subject: 'release' });
+    expect(refusals({ sets })).not.toContainEqual(down);
+    expect(refusals({ sets: changed({ release: false }, 3) })).toContainEqual(down);
+    expect(refusals({ sets: changed({ restMs: 0 }, 0) })).toContainEqual(down);
+  });
+
   it('are drafted for a goal of their own, and no set of any draft is above its target', () => {
     const { session } = draftSession(
       testWish({ goal: 'cycles', limbs: ['left-thigh', 'right-thigh'], together: true }),

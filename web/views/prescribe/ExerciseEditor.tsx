@@ -31,6 +31,20 @@ import { RangeIfs } from './RangeIfs';
 import { SetsTable } from './SetsTable';
 import type { ComposerState } from './use-composer';
 
+/** Which findings stand beside which field, by their subjects; any other stands at the top, so that none is counted unread. */
+const FIELD = {
+  limb: ['limb', 'limbs', 'exerciseId', 'order'],
+  position: ['position'],
+  figures: ['percentLop', 'pressureMmHg', 'percentOneRepMax'],
+  intensity: ['intensity'],
+  load: ['strengthTestId', 'weightKitId'],
+  protocol: ['protocolId'],
+  tempo: ['tempoId'],
+  sets: ['restMs', 'sets', 'release'],
+  priming: ['priming'],
+} as const;
+const BESIDE_A_FIELD: readonly string[] = Object.values(FIELD).flat();
+
 /** Everything about one exercise: figures with their working above, choices beneath, findings at their cause. */
 export function ExerciseEditor({
   composer,
@@ -72,6 +86,7 @@ export function ExerciseEditor({
         <h3 className="text-xl font-semibold">{told(exercise.label)}</h3>
         <p className="text-[15px] text-quiet">{told(exercise.cue)}</p>
       </div>
+      {show(...findings.map(({ subject }) => subject).filter((subject) => !BESIDE_A_FIELD.includes(subject)))}
       <div className="grid gap-x-8 gap-y-4 md:max-xl:grid-cols-2">
         <div className="space-y-3">
           <p className="text-[17px]">
@@ -122,8 +137,8 @@ export function ExerciseEditor({
             />
             .
           </p>
-          {show('limb', 'exerciseId', 'order')}
-          {show('position')}
+          {show(...FIELD.limb)}
+          {show(...FIELD.position)}
           <div className="grid grid-cols-2 gap-4">
             {first.kind === 'measured' && (
               <PressureField
@@ -152,7 +167,7 @@ export function ExerciseEditor({
               />
             )}
           </div>
-          {show('percentLop', 'pressureMmHg', 'percentOneRepMax')}
+          {show(...FIELD.figures)}
           {exercise.kind === 'aerobic' ? (
             <IntensityField intensity={choice.intensity ?? INTENSITIES.talking.first} set={set} />
           ) : (
@@ -160,8 +175,8 @@ export function ExerciseEditor({
               <LoadPickers composer={composer} choice={choice} set={set} clientId={clientId} />
             )
           )}
-          {show('intensity')}
-          {show('strengthTestId', 'weightKitId')}
+          {show(...FIELD.intensity)}
+          {show(...FIELD.load)}
         </div>
         <div className="space-y-3">
           <Picker
@@ -173,7 +188,7 @@ export function ExerciseEditor({
               label: `${PROTOCOLS[value].label}, ${PROTOCOLS[value].inflation === 'continuous' ? t`stays inflated` : t`released each rest`}`,
             }))}
           />
-          {show('protocolId')}
+          {show(...FIELD.protocol)}
           {protocol.tempos.length > 0 && (
             <Choice
               label={t`Tempo, seconds up–hold–down`}
@@ -182,15 +197,15 @@ export function ExerciseEditor({
               options={tempoIdSchema.options.map((value) => ({ value, label: value.replaceAll('-', '–') }))}
             />
           )}
-          {show('tempoId')}
+          {show(...FIELD.tempo)}
           {protocol.mode === 'preparation' ? (
             <CyclesComposer choice={choice} planned={planned} change={(to) => changeExercise(place, to)} />
           ) : (
             <SetsTable choice={choice} change={(to) => changeExercise(place, to)} />
           )}
-          {show('restMs', 'sets', 'release')}
+          {show(...FIELD.sets)}
           {protocol.mode !== 'preparation' && <PrimingEditor choice={choice} planned={planned} set={set} />}
-          {show('priming')}
+          {show(...FIELD.priming)}
         </div>
       </div>
       {planned && first.kind === 'measured' && (
