@@ -1,3 +1,4 @@
+import { availableParallelism } from 'node:os';
 import { defineConfig } from '@playwright/test';
 import { CHROMIUM_LAUNCH } from './tests/chromium';
 import { liveOnTheFixedDay } from './tests/fixed-day';
@@ -8,7 +9,8 @@ liveOnTheFixedDay();
 export default defineConfig({
   testDir: 'tests',
   testMatch: '*.spec.ts',
-  workers: 2,
+  // A journey waits as long as it works: twice as many as there are cores keep them busy.
+  workers: Math.min(8, 2 * availableParallelism()),
   fullyParallel: true,
   timeout: patientMs(300_000),
   expect: { timeout: patientMs(30_000) },
