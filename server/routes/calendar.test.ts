@@ -53,7 +53,10 @@ describe('a calendar to subscribe to', () => {
     const feed = await made(api, true);
     expect((await fetched(api, feed)).status).toBe(200);
     await api.sql(`update account set ended_at_ms = 1 where practitioner_id = 'clara'`);
-    expect(await fetched(api, feed)).toMatchObject({ status: 404, text: expect.not.stringContaining('Wick') });
+    expect(await fetched(api, feed)).toMatchObject({
+      status: 404,
+      text: expect.not.stringContaining('Wick'),
+    });
   });
 
   it('keeps a name with line breaks in it in its line', async () => {
