@@ -31,7 +31,7 @@ test('an exercise is searched and tested, added to the session with the other si
     await page.getByLabel('Add an exercise').fill('leg curl seated');
     await page.getByRole('button', { name: /^Leg curl, seated/ }).click();
     await expect(page.getByLabel('1RM it goes by')).toContainText('Leg curl, seated, right: 28 kg');
-    await expect(page.getByText('The 1RM is of the right side, standing in for the other.')).toBeVisible();
+    await expect(page.getByText('The 1RM is from the right side.')).toBeVisible();
     await expect(page.getByText(/^down .* kg .*up .* kg/)).toBeVisible();
   });
 

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { Finding } from '../findings/finding';
 import { testKit, testStrength } from '../plan/plan.fixture';
+import type { Limb } from '../quantity/limb';
 import { MS_PER_DAY } from '../quantity/units';
 import { sideOf, testInForce } from '../strength/in-force';
 import { checkRepsToFailure, oneRepMax } from '../strength/one-rep-max';
@@ -80,10 +81,14 @@ describe('the test that counts (LOAD-2, LOAD-3)', () => {
       rules: ['LOAD-1'],
     },
   });
-  const serving = (tests: (typeof left)[], ...limbs: ('left-thigh' | 'right-thigh')[]) => {
-    const found = testInForce(tests, 'knee-extension', limbs);
-    return found && [found.fact.id, found.stands, found.oneRepMax.value];
-  };
+  const servingAfter =
+    (...operated: Limb[]) =>
+    (tests: (typeof left)[], ...limbs: ('left-thigh' | 'right-thigh')[]) => {
+      const procedures = operated.map((limb) => ({ limb }));
+      const found = testInForce({ strengthTests: tests, procedures }, 'knee-extension', limbs);
+      return found && [found.fact.id, found.stands, found.oneRepMax.value];
+    };
+  const serving = servingAfter();
 
   it('is the side’s own, then half of both, then the other side’s, and never one side’s for two', () => {
     expect(serving([left, right, both], 'left-thigh')).toEqual(['left', 'itself', 40]);
@@ -100,8 +105,18 @@ describe('the test that counts (LOAD-2, LOAD-3)', () => {
     ]);
   });
 
+  it('is never half of both for a limb that was operated on', () => {
+    const after = servingAfter('left-thigh');
+    expect(after([right, both], 'left-thigh')).toEqual(['right', 'other-side', 40]);
+    expect(after([both], 'left-thigh')).toBeUndefined();
+    expect(after([left, both], 'left-thigh')).toEqual(['left', 'itself', 40]);
+    expect(after([both], 'right-thigh')).toEqual(['both', 'half-of-both', 37.75]);
+  });
+
   it('says how half of both came about', () => {
-    const half = testInForce([both], 'knee-extension', ['left-thigh'])?.oneRepMax;
+    const half = testInForce({ strengthTests: [both], procedures: [] }, 'knee-extension', [
+      'left-thigh',
+    ])?.oneRepMax;
     expect(half?.interval).toEqual({ low: 35, high: 40.5 });
     expect(half?.rules).toEqual(['LOAD-1', 'LOAD-3']);
     expect(half && steps(half)).toEqual([

@@ -96,7 +96,7 @@ export function goByInForce(choice: ExerciseChoice, basis: Basis): ExerciseChoic
   const test =
     choice.load.kind === 'weighed' &&
     testInForce(
-      basis.strengthTests,
+      basis,
       choice.exerciseId,
       choice.limbs.map(({ limb }) => limb),
     );

@@ -39,7 +39,11 @@ describe('the test a load goes by', () => {
       ),
     );
     expect(found(ALL, { limb: 'right-thigh' })).toEqual([
-      'LOAD-2 note strengthTestId: The 1RM is of the left side, standing in for the other. Right for an injured or post-operative side; test this side once it may be tested.',
+      'LOAD-3 note strengthTestId: The 1RM is from the left side. Test this side.',
+    ]);
+    const procedures = [{ limb: 'right-thigh' as const, atMs: 0 }];
+    expect(found(ALL, { limb: 'right-thigh' }, {}, { procedures })).toEqual([
+      'LOAD-2 note strengthTestId: The 1RM is from the left side. Test this side once it may be tested.',
     ]);
   });
 
@@ -50,6 +54,10 @@ describe('the test a load goes by', () => {
     expect(found(ALL, {}, { limbs: both }, tests({ side: 'both' }))).toEqual([]);
     expect(found(ALL, {}, {}, tests({ side: 'both' }))).toEqual([
       'LOAD-3 note strengthTestId: The 1RM is half of that of both sides together: 20 kg. Test this side by itself.',
+    ]);
+    const operated = { ...tests({ side: 'both' }), procedures: [{ limb: 'left-thigh' as const, atMs: 0 }] };
+    expect(found(ALL, {}, {}, operated)).toEqual([
+      'LOAD-3 hard strengthTestId: Half of the 1RM of both sides is not for a limb that was operated on: it gave less than its half. Test the other side, which stands in with a mark.',
     ]);
   });
 

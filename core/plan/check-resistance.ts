@@ -6,7 +6,7 @@ import { isWeighed } from '../protocol/exercise';
 import type { Intensity } from '../protocol/intensity';
 import { RULES } from '../rules/catalogue';
 import { testInForce } from '../strength/in-force';
-import type { Basis, Resolved } from './compose';
+import { type Basis, isPostOperativeWork, type Resolved } from './compose';
 
 const MOST_PERCENT_VO2MAX = RULES.PRO.figures.mostPercentVo2max;
 
@@ -45,7 +45,7 @@ function checkTest({ choice, test, exercise }: Resolved, basis: Basis): Finding[
       },
     ];
   }
-  const inForce = testInForce(basis.strengthTests, choice.exerciseId, limbs);
+  const inForce = testInForce(basis, choice.exerciseId, limbs);
   if (inForce && inForce.fact.id !== test.fact.id) {
     return [
       {
@@ -59,6 +59,19 @@ function checkTest({ choice, test, exercise }: Resolved, basis: Basis): Finding[
     ];
   }
   if (test.stands === 'itself') return [];
+  const isOperated = isPostOperativeWork(limbs, basis);
+  if (test.stands === 'half-of-both' && isOperated) {
+    return [
+      {
+        ...common,
+        rule: 'LOAD-3',
+        level: 'hard',
+        message:
+          'Half of the 1RM of both sides is not for a limb that was operated on: it gave less than its half.',
+        remedy: 'Test the other side, which stands in with a mark.',
+      },
+    ];
+  }
   return [
     test.stands === 'half-of-both'
       ? {
@@ -70,10 +83,10 @@ function checkTest({ choice, test, exercise }: Resolved, basis: Basis): Finding[
         }
       : {
           ...common,
-          rule: 'LOAD-2',
+          rule: isOperated ? 'LOAD-2' : 'LOAD-3',
           level: 'note',
-          message: `The 1RM is of the ${test.fact.side} side, standing in for the other.`,
-          remedy: 'Right for an injured or post-operative side; test this side once it may be tested.',
+          message: `The 1RM is from the ${test.fact.side} side.`,
+          remedy: isOperated ? 'Test this side once it may be tested.' : 'Test this side.',
         },
   ];
 }

@@ -189,7 +189,7 @@ const isMeasuredIn = (position: Position, limb: Limb, basis: Basis): boolean =>
 /** A pair lifts together only by a test of both: one side's never loads two (rule LOAD-3). */
 const mayLiftTogether = (id: ExerciseId, exercise: Exercise, { limbs }: DraftWish, basis: Basis): boolean =>
   !isWeighed(exercise) ||
-  testInForce(basis.strengthTests, id, limbs) !== undefined ||
+  testInForce(basis, id, limbs) !== undefined ||
   !basis.strengthTests.some(({ exerciseId }) => exerciseId === id);
 
 /** The choices of one exercise for all limbs, or why it was left out. */
@@ -259,7 +259,7 @@ function loadFor(
   const percent = GOALS[goal].percentOneRepMax;
   if (!isWeighed(exercise) || percent === null)
     return { kind: 'unweighed', with: resistanceOf(exercise, basis.weightKits) };
-  const test = testInForce(basis.strengthTests, id, limbs);
+  const test = testInForce(basis, id, limbs);
   if (!test) return { kind: 'unweighed', with: 'limb weight only' };
   const percentOneRepMax = carried?.percentOneRepMax ?? percent;
   const kit = bestKit(exercise.equipment, test.oneRepMax.value, percentOneRepMax, basis.weightKits);

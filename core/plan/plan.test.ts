@@ -265,9 +265,9 @@ describe('the schools side by side (PRS-2)', () => {
   });
 });
 
-it('marks a 1RM that stands in from the other side (LOAD-2)', () => {
+it('marks a 1RM that stands in from the other side (LOAD-3)', () => {
   expect(testPlan({}, { strengthTests: [testStrength({ side: 'right' })] }).findings).toContainEqual(
-    expect.objectContaining({ rule: 'LOAD-2', level: 'note', subject: 'strengthTestId' }),
+    expect.objectContaining({ rule: 'LOAD-3', level: 'note', subject: 'strengthTestId' }),
   );
   const halved = testPlan({}, { strengthTests: [testStrength({ side: 'both' })] });
   expect(halved.findings).toMatchObject([{ rule: 'LOAD-3', level: 'note', subject: 'strengthTestId' }]);

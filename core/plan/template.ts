@@ -52,7 +52,7 @@ export function fitTemplate(template: SessionChoice, basis: Basis): Draft {
     const test =
       choice.load.kind === 'weighed'
         ? testInForce(
-            basis.strengthTests,
+            basis,
             choice.exerciseId,
             choice.limbs.map(({ limb }) => limb),
           )

@@ -26,6 +26,7 @@ import {
   isPlaceOfSurgeryUnknown,
   nextPlan,
   pressureInForce,
+  proceduresInForce,
   shelfLifeInForce,
   testInForce,
   whyDue,
@@ -304,7 +305,7 @@ function loadLink(facts: ClientFacts, nowMs: number, prescribed: Prescribed): Li
     strengthLink(
       facts,
       testInForce(
-        facts.strengthTests,
+        { strengthTests: facts.strengthTests, procedures: proceduresInForce(facts, nowMs) },
         exerciseId,
         limbs.map(({ limb }) => limb),
       )?.fact,

@@ -4,7 +4,8 @@ import { expect, it } from 'vitest';
 import { RULE_IDS, RULES } from './catalogue';
 
 const DOCS = join(import.meta.dirname, '../../docs');
-const ID = /\b(?:[A-Z]+-\d+|TIGHT)\b/g;
+const idsIn = (text: string): string[] =>
+  Array.from(text.matchAll(/\b(?:[A-Z]+-\d+|TIGHT)\b/g), ([id]) => id);
 
 /** A line of the table of hazards: its rules, and the files of its tests. */
 const lines = readFileSync(join(DOCS, 'hazards.md'), 'utf8')
@@ -14,7 +15,7 @@ const lines = readFileSync(join(DOCS, 'hazards.md'), 'utf8')
     const [, what = '', , rules = '', , tests = ''] = line.split('|');
     return {
       what: what.trim(),
-      rules: rules.match(ID) ?? [],
+      rules: idsIn(rules),
       files: [...tests.matchAll(/\]\(([^)]+)\)/g)].map(([, file = '']) => join(DOCS, file)),
     };
   });
@@ -25,7 +26,7 @@ const provenIn = (file: string): string[] =>
     ...readFileSync(file, 'utf8').matchAll(
       /\b(?:describe|it|test|inDemonstration)\b[^\n]*(?:\n\s*['"`][^\n]*)?/g,
     ),
-  ].flatMap(([name]) => name.match(ID) ?? []);
+  ].flatMap(([name]) => idsIn(name));
 
 it.each(lines)('$what: has rules of the catalogue and tests that are there', ({ rules, files }) => {
   expect(rules.length).toBeGreaterThan(0);

@@ -15,21 +15,26 @@ export type ServingTest = { fact: StrengthFact; stands: StandsFor; oneRepMax: De
 export const sideOf = (limbs: readonly Limb[]): Side | undefined =>
   limbs.length > 1 ? 'both' : limbs[0] && limbSide(limbs[0]);
 
+/** The tests of a person, and the operations that still count, by the limb. */
+export type Tested = { strengthTests: readonly StrengthFact[]; procedures: readonly { limb: Limb }[] };
+
 /**
  * The strength test in force for an exercise on some limbs (rules START-2, LOAD-2, LOAD-3): the newest of the side that
- * works; for one limb, half of one of both sides, then the other side's, each marked. One side's never serves two.
+ * works; for one limb, half of one of both sides, then the other side's, each marked. One side's never serves two, and half of
+ * both never serves a limb that was operated on, which gave less than its half.
  */
 export function testInForce(
-  tests: readonly StrengthFact[],
+  { strengthTests, procedures }: Tested,
   exerciseId: string,
   limbs: readonly Limb[],
 ): ServingTest | undefined {
   const side = sideOf(limbs);
   const of = (wanted: Side | undefined) =>
-    newest(tests.filter((fact) => fact.exerciseId === exerciseId && fact.side === wanted));
+    newest(strengthTests.filter((fact) => fact.exerciseId === exerciseId && fact.side === wanted));
   const own = of(side);
   if (own || side === 'both' || side === undefined) return own && serve(own, side);
-  const standIn = of('both') ?? of(side === 'left' ? 'right' : 'left');
+  const isOperated = procedures.some(({ limb }) => limbs.includes(limb));
+  const standIn = (isOperated ? undefined : of('both')) ?? of(side === 'left' ? 'right' : 'left');
   return standIn && serve(standIn, side);
 }
 

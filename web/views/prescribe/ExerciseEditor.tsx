@@ -245,7 +245,7 @@ function LoadPickers({
   if (!exercise) return null;
   const weigh = () => {
     const test = testInForce(
-      basis.strengthTests,
+      basis,
       choice.exerciseId,
       choice.limbs.map(({ limb }) => limb),
     );

@@ -63,8 +63,7 @@ export function withLimbs(choice: ExerciseChoice, limbs: readonly Limb[], basis:
     .map((limb) => choiceFor(limb, choice.position, choice.protocolId, percentLop, basis))
     .filter((worn) => worn !== null);
   if (kept.length === 0) return choice;
-  const test =
-    choice.load.kind === 'weighed' ? testInForce(basis.strengthTests, choice.exerciseId, limbs) : undefined;
+  const test = choice.load.kind === 'weighed' ? testInForce(basis, choice.exerciseId, limbs) : undefined;
   return {
     ...choice,
     limbs: kept,
@@ -89,7 +88,7 @@ export function newExercise(
       : exercise.kind === 'aerobic'
         ? 'aerobic'
         : 'standard-75';
-  const test = isWeighed(exercise) ? testInForce(basis.strengthTests, id, limbs) : undefined;
+  const test = isWeighed(exercise) ? testInForce(basis, id, limbs) : undefined;
   const kit = test && bestKit(exercise.equipment, test.oneRepMax.value, USUAL_LOAD_PERCENT, basis.weightKits);
   const onLimbs = exercise.sides === 'one' ? limbs.slice(0, 1) : limbs;
   const percentLop = (like && measuredChoices(like)[0]?.percentLop) ?? USUAL_PERCENT_LOP;
