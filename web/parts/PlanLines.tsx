@@ -10,6 +10,7 @@ import type { PlanInForce } from '#core/record/plans-in-force';
 import { told } from '../language/told';
 import { ItsKey } from './Button';
 import { Pip } from './Pip';
+import { shareOfMax } from './share-of-max';
 import { type Measure, useUnits } from './units';
 import { useAction } from './use-action';
 
@@ -75,6 +76,6 @@ const figuresOf = ({ exercises }: Plan, mass: Measure): string =>
       );
       const unit = limbs.some(isCuffed) ? ` mmHg${isArbitrary({ limbs }) ? t`, arbitrary` : ''}` : '';
       const kg = plannedKg(load);
-      return `${told(label)} ${pressures.join('/')}${unit}${kg === null ? '' : `, ${mass.words(kg)}`}`;
+      return `${told(label)} ${pressures.join('/')}${unit}${kg === null ? '' : `, ${mass.words(kg)}${shareOfMax(load, kg)}`}`;
     })
     .join(' · ');

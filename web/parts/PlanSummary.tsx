@@ -20,6 +20,7 @@ import { clock } from './format';
 import { OcclusionStrip } from './OcclusionStrip';
 import { SittingWords } from './SittingWords';
 import { Strapped } from './Strapped';
+import { shareOfMax } from './share-of-max';
 
 /** What was prescribed: each exercise with its pressures, load and sets, and the strip beneath. */
 export function PlanSummary({ plan }: { plan: Plan }) {
@@ -55,7 +56,7 @@ export function PlanSummary({ plan }: { plan: Plan }) {
             )}
             {exercise.load.kind === 'weighed' ? (
               <Figure
-                label={told(exercise.load.recipe)}
+                label={`${told(exercise.load.recipe)}${shareOfMax(exercise.load, exercise.load.load.value)}`}
                 derived={exercise.load.load}
                 size={plan.exercises.length > 1 ? 'text-4xl' : 'text-6xl'}
               />

@@ -15,6 +15,7 @@ import { told } from '../../language/told';
 import { ConsentWords } from '../../parts/ConsentWords';
 import { amountWords } from '../../parts/PlanSummary';
 import type { PaperForm } from '../../parts/paper-forms';
+import { shareOfMax } from '../../parts/share-of-max';
 import { useUnits } from '../../parts/units';
 import { Boxes, EmptyTable, Line } from './parts';
 
@@ -172,7 +173,7 @@ function Session({ plan, setsShare }: OfPaper) {
                 .map((target) => `${told(LIMB_LABELS[target.limb])} ${told(targetWords(target))}`)
                 .join(' · ')}
               {exercise.load.kind === 'weighed'
-                ? ` · ${mass.words(exercise.load.load.value)}`
+                ? ` · ${mass.words(exercise.load.load.value)}${shareOfMax(exercise.load, exercise.load.load.value)}`
                 : ` · ${told(exercise.load.recipe)}`}
             </p>
           )}

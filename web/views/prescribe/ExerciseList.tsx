@@ -252,7 +252,12 @@ function Figures({ planned, isMoved }: { planned: PlannedExercise; isMoved: bool
       </div>
       <div>
         {!isMoved ? null : planned.load.kind === 'weighed' ? (
-          <Figure label={told(planned.load.recipe)} derived={planned.load.load} />
+          <>
+            <Figure label={told(planned.load.recipe)} derived={planned.load.load} />
+            <p className="text-[13px] text-quiet">
+              {t`${plain(planned.load.percentOneRepMax)} % of 1RM, truly ${plain(planned.load.truePercent)}`}
+            </p>
+          </>
         ) : (
           <p className="pt-4 text-lg leading-tight">{told(planned.load.recipe)}</p>
         )}

@@ -25,6 +25,7 @@ import { FollowUpForm } from '../../parts/FollowUpForm';
 import { clock, dayAndTime, plain } from '../../parts/format';
 import { OcclusionStrip } from '../../parts/OcclusionStrip';
 import { NextTime } from '../../parts/review/NextTime';
+import { shareOfMax } from '../../parts/share-of-max';
 import { type Measure, useUnits } from '../../parts/units';
 import { DoseFigures } from './DoseFigures';
 import { Happenings } from './Happenings';
@@ -38,7 +39,9 @@ const REASONS = {
 } as const;
 
 const loadWords = ({ load }: PlannedExercise, mass: Measure): string =>
-  load.kind === 'weighed' ? `${mass.words(load.load.value)} (${told(load.recipe)})` : told(load.recipe);
+  load.kind === 'weighed'
+    ? `${mass.words(load.load.value)} (${told(load.recipe)})${shareOfMax(load, load.load.value)}`
+    : told(load.recipe);
 
 /** The plan and the log of a session, for research or another program; whose it was is not in it (docs/session-file.md). */
 const fileOf = ({ view: { id, openedAtMs, plan }, log }: LiveSession): Blob =>

@@ -24,6 +24,7 @@ import { ExerciseFigure } from '../../parts/ExerciseFigure';
 import { toggleFullScreen } from '../../parts/full-screen';
 import { OcclusionStrip } from '../../parts/OcclusionStrip';
 import { SignList } from '../../parts/SignList';
+import { shareOfMax } from '../../parts/share-of-max';
 import { useUnits } from '../../parts/units';
 import { useAction } from '../../parts/use-action';
 import { useEscapeTwice } from '../../parts/use-escape-twice';
@@ -100,7 +101,7 @@ export function LiveBench({ session: { view, log, state } }: { session: LiveSess
               {told(exercise.label)},{' '}
               {hand.loadKg === null
                 ? told(exercise.load.recipe)
-                : `${mass.words(hand.loadKg)}${hand.loadKg === plannedKg(exercise.load) ? ` (${told(exercise.load.recipe)})` : ''}`}
+                : `${mass.words(hand.loadKg)}${hand.loadKg === plannedKg(exercise.load) ? ` (${told(exercise.load.recipe)})` : ''}${shareOfMax(exercise.load, hand.loadKg)}`}
               . {told(exercise.cue)}
             </span>
           </p>

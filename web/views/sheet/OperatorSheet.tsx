@@ -14,6 +14,7 @@ import { clock, dayAndTime, plain } from '../../parts/format';
 import { OcclusionStrip } from '../../parts/OcclusionStrip';
 import { amountWords, restWords, stepsWords } from '../../parts/PlanSummary';
 import { SittingWords } from '../../parts/SittingWords';
+import { shareOfMax } from '../../parts/share-of-max';
 import { useUnits } from '../../parts/units';
 import type { SheetProps } from './PersonalSheet';
 
@@ -39,7 +40,7 @@ export function OperatorSheet({ client, prescription, practice }: SheetProps) {
           <h2 className="font-semibold">
             {place + 1}. {told(exercise.label)}, {told(exercise.position)}:{' '}
             {exercise.load.kind === 'weighed'
-              ? t`${mass.words(exercise.load.load.value)} (${told(exercise.load.recipe)}), ${told(`${exercise.load.truePercent}`)} % of 1RM`
+              ? `${mass.words(exercise.load.load.value)} (${told(exercise.load.recipe)})${shareOfMax(exercise.load, exercise.load.load.value)}`
               : told(exercise.load.recipe)}
           </h2>
           <ExerciseFigure id={exercise.exerciseId} className="float-right h-16" />

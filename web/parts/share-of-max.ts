@@ -1,0 +1,13 @@
+import { t } from '@lingui/core/macro';
+import type { PlannedLoad } from '#core/plan/plan';
+import { toDecimals } from '#core/quantity/rounding';
+import { plain } from './format';
+
+/**
+ * The share of 1RM that some kilograms truly are, to stand beside them wherever they stand (rule LOAD-4); nothing without them.
+ * @example 7.5 kg of a 1RM of 37.5 kg //=> ", 20 % of 1RM"
+ */
+export const shareOfMax = (load: PlannedLoad, loadKg: number | null): string =>
+  load.kind === 'weighed' && loadKg !== null
+    ? t`, ${plain(toDecimals((100 * loadKg) / load.oneRepMax.value, 1))} % of 1RM`
+    : '';
