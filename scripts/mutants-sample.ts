@@ -1,43 +1,24 @@
-import { spawn } from 'node:child_process';
-import { cpSync, mkdirSync, readdirSync, readFileSync, rmSync, symlinkSync, writeFileSync } from 'node:fs';
-import { basename, dirname, join } from 'node:path';
+import { spawnSync } from 'node:child_process';
+import { mkdirSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
 import { parseArgs } from 'node:util';
 import { Instrumenter } from '@stryker-mutator/instrumenter';
 import { seededRandom } from '#core/simulation/random';
 import { ROOT } from './sources.mjs';
 
-// `npm run mutants:sample [-- --seed 7 --count 300]`: changes the code in places drawn by lot, one at a time, and says which
-// changes no test noticed. The nearest tests are asked first; what they let live is shown to the tests of the whole layer.
+// `npm run mutants:sample [-- --seed 7 --count 300]`: changes the code in places drawn by lot, and says which changes no test
+// noticed. Each change is shown to the tests that pass through it, which a first run finds out.
 
 const { values } = parseArgs({
   options: { seed: { type: 'string', default: '30' }, count: { type: 'string', default: '300' } },
 });
 const LEAST_KILLED = 0.88;
-const SIDE_BY_SIDE = 2;
-/** A change may make a loop endless: a run that takes this much longer than usual has noticed it. */
-const MOST_MS = { near: 90_000, far: 300_000 };
-
-/** Where changes are made, and which tests are asked of each once the nearest have noticed nothing. */
-const LAYERS = [
-  { from: 'core', tests: ['core/'] },
-  { from: 'web/act', tests: ['web/'] },
-  { from: 'server/access', tests: ['server/'] },
-  { from: 'server/routes', tests: ['server/'] },
-];
-const COPIED = ['core', 'contract', 'server', 'web', 'demo', 'scripts', 'tests', 'docs'];
-const CONFIG = ['package.json', 'tsconfig.json', 'vitest.config.ts', 'lingui.config.ts'];
+const FOLDERS = ['core', 'web/act', 'server/access', 'server/routes'];
+const CONFIG = 'test-results/mutants-sample.json';
+const REPORT = 'test-results/mutants-sample.report.json';
 
 type Place = { line: number; column: number };
-type Mutant = {
-  file: string;
-  layer: (typeof LAYERS)[number];
-  start: Place;
-  end: Place;
-  replacement: string;
-  /** Whether what is put in stands for statements: everything else is kept apart from its neighbours by brackets. */
-  isStatement: boolean;
-};
-type Outcome = 'killed near' | 'killed far' | 'alive';
+type Mutant = { file: string; start: Place; end: Place; replacement: string };
 
 const sources = (folder: string): string[] =>
   readdirSync(`${ROOT}${folder}`, { recursive: true, encoding: 'utf8' })
@@ -45,22 +26,19 @@ const sources = (folder: string): string[] =>
     .map((file) => join(folder, file))
     .sort();
 
+const whole = JSON.parse(readFileSync(`${ROOT}stryker.config.json`, 'utf8'));
+
 /** Every change that could be made, in the order of the files. Words are left out: no rule depends on how a sentence reads. */
 async function allMutants(): Promise<Mutant[]> {
   const quiet = { debug() {}, info() {}, isDebugEnabled: () => false };
   const instrumenter = new Instrumenter(quiet as never);
   const found: Mutant[] = [];
-  for (const layer of LAYERS) {
-    for (const file of sources(layer.from)) {
-      const { mutants } = await instrumenter.instrument(
-        [{ name: file, mutate: true, content: readFileSync(`${ROOT}${file}`, 'utf8') }],
-        { plugins: null, excludedMutations: ['StringLiteral'], ignorers: [], noHeader: true },
-      );
-      for (const { location, replacement, mutatorName } of mutants) {
-        const isStatement = mutatorName === 'BlockStatement' || /^(case|default)\b/.test(replacement);
-        found.push({ file, layer, start: location.start, end: location.end, replacement, isStatement });
-      }
-    }
+  for (const file of FOLDERS.flatMap(sources)) {
+    const { mutants } = await instrumenter.instrument(
+      [{ name: file, mutate: true, content: readFileSync(`${ROOT}${file}`, 'utf8') }],
+      { plugins: null, ignorers: [], noHeader: true, ...whole.mutator },
+    );
+    for (const { location, replacement } of mutants) found.push({ file, ...location, replacement });
   }
   return found;
 }
@@ -74,113 +52,59 @@ function drawn(mutants: Mutant[], count: number, seed: number): Mutant[] {
   ).flat();
 }
 
-function offsetOf(text: string, { line, column }: Place): number {
-  const lines = text.split('\n');
-  return lines.slice(0, line).reduce((sum, one) => sum + one.length + 1, 0) + column;
-}
+/** A place counts from 1 in the tool's ranges and its report, and from 0 where it finds its changes. */
+const rangeOf = ({ file, start, end }: Mutant): string =>
+  `${file}:${start.line + 1}:${start.column}-${end.line + 1}:${end.column}`;
 
-function changed(text: string, { start, end, replacement, isStatement }: Mutant): string {
-  const put = isStatement ? replacement : `(${replacement})`;
-  return text.slice(0, offsetOf(text, start)) + put + text.slice(offsetOf(text, end));
-}
+type Judged = {
+  status: string;
+  replacement: string;
+  location: { start: Place; end: Place };
+};
+type Report = { files: Record<string, { source: string; mutants: Judged[] }> };
 
-/** A copy of the code in which changes are made, so that nobody's work tree is touched. */
-function copyOf(number: number): string {
-  const copy = `${ROOT}test-results/mutants-${number}/`;
-  rmSync(copy, { recursive: true, force: true });
-  mkdirSync(copy, { recursive: true });
-  for (const folder of COPIED) cpSync(`${ROOT}${folder}`, `${copy}${folder}`, { recursive: true });
-  for (const file of CONFIG) cpSync(`${ROOT}${file}`, `${copy}${file}`);
-  symlinkSync(`${ROOT}node_modules`, `${copy}node_modules`);
-  return copy;
-}
-
-/** Whether all of some tests pass in a copy; a run that does not end in time does not pass. */
-function passes(copy: string, tests: readonly string[], mostMs: number): Promise<boolean> {
-  return new Promise((done) => {
-    const child = spawn(
-      process.execPath,
-      [
-        'node_modules/vitest/vitest.mjs',
-        'run',
-        ...tests,
-        '--bail=1',
-        '--maxWorkers=1',
-        '--reporter=dot',
-        // They load the demo practice anew for each change of the code, or kill processes, and prove no rule that others do not.
-        '--exclude=demo/**',
-        '--exclude=server/backup/**',
-        '--exclude=server/interchange/**',
-      ],
-      {
-        cwd: copy,
-        stdio: 'ignore',
-        detached: true,
-        env: { ...process.env, NERVATO_ATTACK_RUNS: '60', NERVATO_TEST_SEED: '1' },
-      },
-    );
-    const timer = setTimeout(() => process.kill(-(child.pid ?? 0), 'SIGKILL'), mostMs);
-    child.once('exit', (code) => {
-      clearTimeout(timer);
-      done(code === 0);
-    });
-  });
-}
-
-async function judge(copy: string, mutant: Mutant): Promise<Outcome> {
-  const path = `${copy}${mutant.file}`;
-  const text = readFileSync(path, 'utf8');
-  writeFileSync(path, changed(text, mutant));
-  try {
-    const near = testsBeside(mutant.file);
-    if (near.length > 0 && !(await passes(copy, near, MOST_MS.near))) return 'killed near';
-    return (await passes(copy, mutant.layer.tests, MOST_MS.far)) ? 'alive' : 'killed far';
-  } finally {
-    writeFileSync(path, text);
-  }
-}
-
-/** The tests that stand in the folder of a file and name it, or where none does all that stand there. */
-function testsBeside(file: string): string[] {
-  const folder = dirname(file);
-  const tests = readdirSync(`${ROOT}${folder}`)
-    .filter((name) => name.endsWith('.test.ts'))
-    .map((name) => `${folder}/${name}`);
-  const naming = tests.filter((test) =>
-    readFileSync(`${ROOT}${test}`, 'utf8').includes(`'./${basename(file, '.ts')}'`),
+/** What came of a change that was drawn; those that lie within it are judged as well, and counted by none. */
+function statusOf({ files }: Report, { file, start, end, replacement }: Mutant): string {
+  const is = (one: Place, other: Place) => one.line === other.line + 1 && one.column === other.column + 1;
+  const judged = files[file]?.mutants.find(
+    ({ location, replacement: with_ }) =>
+      with_ === replacement && is(location.start, start) && is(location.end, end),
   );
-  return naming.length > 0 ? naming : tests;
+  if (!judged) throw new Error(`${rangeOf({ file, start, end, replacement })} is not in the report.`);
+  return judged.status;
 }
 
 const began = performance.now();
 const all = await allMutants();
 const sample = drawn(all, Number(values.count), Number(values.seed));
 console.log(`${sample.length} of ${all.length} changes, drawn by seed ${values.seed}.`);
-const outcomes = new Map<Mutant, Outcome>();
-const left = [...sample];
-await Promise.all(
-  Array.from({ length: SIDE_BY_SIDE }, async (_, number) => {
-    const copy = copyOf(number);
-    for (let next = left.shift(); next; next = left.shift()) {
-      outcomes.set(next, await judge(copy, next));
-      if (outcomes.size % 25 === 0) console.log(`${outcomes.size} judged`);
-    }
-    rmSync(copy, { recursive: true, force: true });
-  }),
-);
+mkdirSync(`${ROOT}test-results`, { recursive: true });
+rmSync(`${ROOT}${REPORT}`, { force: true });
+const config = {
+  ...whole,
+  vitest: { configFile: 'scripts/mutants-sample.config.ts' },
+  mutate: sample.map(rangeOf),
+  incremental: false,
+  reporters: ['progress-append-only', 'json'],
+  jsonReporter: { fileName: REPORT },
+  dryRunTimeoutMinutes: 15,
+  thresholds: { high: 100, low: 90, break: null },
+};
+writeFileSync(`${ROOT}${CONFIG}`, JSON.stringify(config));
+const { status } = spawnSync('npx', ['stryker', 'run', CONFIG], { cwd: ROOT, stdio: 'inherit' });
+if (status !== 0) process.exit(status ?? 1);
 
-const alive = sample.filter((mutant) => outcomes.get(mutant) === 'alive');
-for (const mutant of alive) {
-  const text = readFileSync(`${ROOT}${mutant.file}`, 'utf8');
-  const was = text.slice(offsetOf(text, mutant.start), offsetOf(text, mutant.end));
-  const short = (code: string) => code.replaceAll(/\s+/g, ' ').slice(0, 160);
-  console.log(
-    `alive  ${mutant.file}:${mutant.start.line + 1}\n  - ${short(was)}\n  + ${short(mutant.replacement)}`,
-  );
+const report: Report = JSON.parse(readFileSync(`${ROOT}${REPORT}`, 'utf8'));
+const of = (...statuses: string[]) => sample.filter((mutant) => statuses.includes(statusOf(report, mutant)));
+const [killed, alive] = [of('Killed', 'Timeout', 'RuntimeError'), of('Survived', 'NoCoverage')];
+const short = (code: string) => code.replaceAll(/\s+/g, ' ').slice(0, 160);
+for (const { file, start, replacement } of alive) {
+  const line = readFileSync(`${ROOT}${file}`, 'utf8').split('\n')[start.line] ?? '';
+  console.log(`alive  ${file}:${start.line + 1}\n  - ${short(line)}\n  + ${short(replacement)}`);
 }
-const share = 1 - alive.length / sample.length;
+const judged = killed.length + alive.length;
 const minutes = ((performance.now() - began) / 60_000).toFixed(1);
 console.log(
-  `${sample.length - alive.length} of ${sample.length} killed (${(share * 100).toFixed(1)} %), ${alive.length} alive, in ${minutes} min.`,
+  `${killed.length} of ${judged} killed (${((100 * killed.length) / judged).toFixed(1)} %), ${alive.length} alive, in ${minutes} min. ${sample.length - judged} more change what is read once, as tables are, and were not judged.`,
 );
-process.exitCode = share >= LEAST_KILLED ? 0 : 1;
+process.exitCode = killed.length / judged >= LEAST_KILLED ? 0 : 1;

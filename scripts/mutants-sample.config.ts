@@ -1,0 +1,21 @@
+import { defineConfig } from 'vitest/config';
+import { words } from './words-plugin.ts';
+
+// What drawn mutants are judged by. Tests that load the demo practice anew, or kill processes, prove no rule that others do not.
+export default defineConfig({
+  plugins: [words()],
+  test: {
+    include: ['core/**/*.test.ts', 'web/act/**/*.test.ts', 'server/**/*.test.ts'],
+    exclude: [
+      'server/backup/**',
+      'server/interchange/**',
+      'core/rules/hazards.test.ts',
+      'core/folders.test.ts',
+    ],
+    environment: 'node',
+    setupFiles: ['tests/vitest.setup.ts', 'web/language/english.ts'],
+    testTimeout: 120_000,
+    hookTimeout: 120_000,
+    env: { NERVATO_ATTACK_RUNS: '60', NERVATO_TEST_SEED: '1' },
+  },
+});
