@@ -33,15 +33,32 @@ export function poissonInterval(count: number): { low: number; high: number } {
   return { low, high };
 }
 
-/** The chance of `count` or fewer of a Poisson mean. */
+/** The chance of `count` or fewer of a Poisson mean: added up from its likeliest number on, since e^−mean is 0 above some 740. */
 function atMost(count: number, mean: number): number {
-  let term = Math.exp(-mean);
-  let sum = term;
-  for (let k = 1; k <= count; k += 1) {
+  const likeliest = Math.min(count, Math.floor(mean));
+  const most = Math.exp(likeliest * Math.log(mean) - mean - logFactorial(likeliest));
+  let sum = most;
+  for (let [k, term] = [likeliest, most]; k > 0 && term > most * NOTHING; k -= 1) {
+    term *= k / mean;
+    sum += term;
+  }
+  for (let [k, term] = [likeliest + 1, most]; k <= count && term > most * NOTHING; k += 1) {
     term *= mean / k;
     sum += term;
   }
-  return sum;
+  return Math.min(1, sum);
+}
+
+/** A share of a sum that changes none of its digits. */
+const NOTHING = 1e-18;
+/** From here on Stirling's series is exact to more digits than are kept. */
+const LARGE = 20;
+
+/** ln(n!). @example logFactorial(5) //=> 4.787491742782046 */
+function logFactorial(n: number): number {
+  if (n < LARGE)
+    return Array.from({ length: n }, (_, k) => Math.log(k + 1)).reduce((sum, one) => sum + one, 0);
+  return n * Math.log(n) - n + Math.log(2 * Math.PI * n) / 2 + 1 / (12 * n) - 1 / (360 * n ** 3);
 }
 
 /** Where a rising function reaches a value between 0 and `most`, by halving. */

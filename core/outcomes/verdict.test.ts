@@ -191,6 +191,10 @@ describe('rates (OUT-7)', () => {
     [5, 1.6235, 11.6683],
     [10, 4.7954, 18.3904],
     [100, 81.364, 121.6267],
+    // By sums of logarithms, in double precision.
+    [700, 649.0978, 753.8334],
+    [1000, 938.973, 1063.9521],
+    [5000, 4862.3592, 5140.5489],
   ])('have the exact interval of %i seen', (count, low, high) => {
     const interval = poissonInterval(count);
     expect(interval.low).toBeCloseTo(low, 3);

@@ -210,10 +210,10 @@ describe('what a protocol is usually done with (LOAD-5, PRO)', () => {
         {},
         { sets: restsMs.map((restMs) => ({ work: { kind: 'reps', reps: 15 }, restMs, release: false })) },
       );
-    expect(rests(30_000, 60_000, 0)).toEqual([]);
+    expect(rests(20_000, 60_000, 0)).toEqual([]);
     const usual =
-      'PRO note restMs: Standard 75 usually rests 30 to 60 s. Set 30 to 60 s. {"set":"restMs","to":30000}';
-    expect(rests(30_000, 29_000, 60_000)).toEqual([usual]);
+      'PRO note restMs: Standard 75 usually rests 20 to 60 s. Set 20 to 60 s. {"set":"restMs","to":30000}';
+    expect(rests(30_000, 19_000, 60_000)).toEqual([usual]);
     expect(rests(61_000, 30_000, 60_000)).toEqual([usual]);
     expect(found(['PRO'], { protocolId: 'quick-pair', tempoId: '2-0-2', restMs: 20_000 })).toEqual([
       'PRO note restMs: Quick pair usually rests 15 s. Set 15 s. {"set":"restMs","to":15000}',

@@ -78,7 +78,7 @@ export const PROTOCOLS: Record<ProtocolId, Protocol> = {
     mode: 'resistance',
     sets: sets(30, 15, 15, 15),
     restMs: 30 * SECOND_MS,
-    restRangeMs: [30 * SECOND_MS, 60 * SECOND_MS],
+    restRangeMs: [20 * SECOND_MS, 60 * SECOND_MS],
     ...stays,
     tempos: ['1-0-1', '1.5-0-1.5', '2-0-2'],
     percentLop: null,

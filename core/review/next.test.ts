@@ -136,6 +136,16 @@ describe('a session in short', () => {
     expect(short(session([]))).toMatchObject({ worked: [], tolerated: true, reviewed: true });
   });
 
+  it('says of an open session what was given until now, and never less than nothing', () => {
+    const open = session([30, 15], {
+      heldMmHg: 104,
+      signs: [{ type: 'pressure-read', limb: 'left-thigh', pressureMmHg: 104, cause: 'read' }],
+      signsAtS: 245,
+    });
+    // Up from 5 s on, last read at 245 s.
+    expect(short(open).given).toEqual([{ limb: 'left-thigh', occludedMs: 240_000, percentLop: 59.8 }]);
+  });
+
   it('was tolerated without a stop, a sign, pain or a set one not finished (PRS-4)', () => {
     const tolerated = (...asked: Parameters<typeof session>) => short(session(...asked)).tolerated;
     expect(tolerated(ALL)).toBe(true);

@@ -61,6 +61,16 @@ const releasedInASet = ({ exercises }: Plan, { limbs, sets }: SessionState): boo
       ),
   );
 
+/** Up to when a session that is not finished yet says what was given. */
+const lastSaidMs = ({ startedAtMs, limbs, sets }: SessionState): number =>
+  Math.max(
+    startedAtMs ?? 0,
+    ...sets.map((set) => set.endedAtMs ?? set.startedAtMs),
+    ...limbs.flatMap(({ inflations }) =>
+      inflations.map(({ fromMs, toMs, steps }) => toMs ?? steps.at(-1)?.atMs ?? fromMs),
+    ),
+  );
+
 /** A session in short, from its plan and what its log folds to. @param painBefore as `recommend` takes it */
 export function summaryOf(plan: Plan, state: SessionState, painBefore: number | null): SessionSummary {
   const places = [...new Set(state.sets.map(({ exerciseIndex }) => exerciseIndex))];
@@ -96,6 +106,6 @@ export function summaryOf(plan: Plan, state: SessionState, painBefore: number | 
       return answer && answer.answer !== 'declined' ? tidyChange(answer.change) : {};
     }),
     followUp: state.followUp,
-    given: doseOf(liveTimeline(plan, state, state.finishedAtMs ?? state.startedAtMs ?? 0)).limbs.map(givenTo),
+    given: doseOf(liveTimeline(plan, state, state.finishedAtMs ?? lastSaidMs(state))).limbs.map(givenTo),
   };
 }
