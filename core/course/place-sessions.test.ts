@@ -1,3 +1,4 @@
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { dayOf, weekdayOf } from './days';
 import { type Constraints, placeSessions } from './place-sessions';
@@ -31,6 +32,33 @@ describe('placing sessions (PRO-3, PRO-4)', () => {
     // Gaps of 3 and 4 days all the way: every other placement of four in two weeks is less even.
     expect(offsets({ weeks: 2 })).toEqual([0, 3, 7, 10]);
     expect(offsets({ perWeek: 1, weeks: 3 })).toEqual([0, 7, 14]);
+  });
+
+  it('never puts four into any seven days where three a week have a way (CRS-5)', () => {
+    const weekdays = fc.subarray(EVERY_DAY, { minLength: 3 });
+    const fourInSeven = (days: readonly number[]) => days.filter((day, i) => day - (days[i - 3] ?? -99) < 7);
+    fc.assert(
+      fc.property(
+        weekdays,
+        fc.integer({ min: 2, max: 6 }),
+        fc.integer({ min: 0, max: 6 }),
+        (available, weeks, later) => {
+          // Kept to the same weekdays there is a way always, whatever was done in the days before.
+          const { days } = place({
+            perWeek: 3,
+            weeks,
+            available,
+            startDay: MONDAY + later,
+            fromDay: MONDAY + later,
+          });
+          expect(fourInSeven(days)).toEqual([]);
+        },
+      ),
+    );
+    // A session done on Friday, and days off, which pull the next ones together.
+    const done = { perWeek: 3, weeks: 3, done: [MONDAY, MONDAY + 2, MONDAY + 4], fromDay: MONDAY + 7 };
+    const pulled = place({ ...done, daysOff: [MONDAY + 12, MONDAY + 13] });
+    expect(fourInSeven(pulled.days)).toEqual([]);
   });
 
   it('keeps the day before heavy work free where there is another, and goes on heavy days as a finisher', () => {

@@ -1,4 +1,4 @@
-import type { RuleId } from '../rules/catalogue';
+import { RULES, type RuleId } from '../rules/catalogue';
 import { type Day, WEEKDAY_LABELS, weekdayOf } from './days';
 
 /** What sessions are placed under. Days are numbers of days; weekdays run from 0, Monday. */
@@ -28,23 +28,24 @@ export type Unmet = { week: number; message: string; rule: RuleId };
 
 export type Placement = { days: Day[]; unmet: Unmet[] };
 
-const COST = { nextDay: 20, besideHeavyDay: 4, moved: 3, perDayOffEven: 1 };
+const COST = { fourInSeven: 1_000, nextDay: 20, besideHeavyDay: 4, moved: 3, perDayOffEven: 1 };
+const MOST_IN_SEVEN = RULES['PRO-3'].figures.mostPerWeek;
 
 /** One way to fill a week: its days, in order. */
 type Fill = readonly Day[];
-/** The cheapest way to reach the end of a week with `lastDay` as its last session. */
-type Path = { cost: number; days: Day[]; lastDay: Day };
+/** The cheapest way to reach the end of a week with the same last days. */
+type Path = { cost: number; days: Day[] };
 
 /**
  * Days for the sessions of a block, spread as evenly as the constraints allow (rules PRO-3, PRO-4).
  * Never two on one day, so at least 24 h apart at one hour; never on a day off, an unavailable weekday or, when apart, a
- * heavy one. Weeks run from the start day. Of all placements it returns one of least cost, by dynamic programming.
+ * heavy one; never more than three in any seven days where there is a way. Weeks run from the start day. Of all placements it returns one of least cost, by dynamic programming.
  * @returns the days in order, those done included, and what could not be satisfied
  */
 export function placeSessions(constraints: Constraints): Placement {
   const { weeks, startDay, perWeek, done } = constraints;
   const unmet: Unmet[] = [];
-  let paths: Path[] = [{ cost: 0, days: [], lastDay: Number.NEGATIVE_INFINITY }];
+  let paths: Path[] = [{ cost: 0, days: [] }];
   for (let week = 0; week < weeks; week += 1) {
     const firstDay = startDay + 7 * week;
     const over = done.filter((day) => day >= firstDay && day < firstDay + 7);
@@ -79,15 +80,16 @@ function subsets(days: readonly Day[], count: number): Fill[] {
   return days.flatMap((day, i) => subsets(days.slice(i + 1), count - 1).map((rest) => [day, ...rest]));
 }
 
-/** Keeps, for each last day, only the cheapest path: what comes after depends on nothing else. */
+/** Keeps, for the same last days, only the cheapest path: what comes after depends on nothing else. */
 function extend(paths: readonly Path[], fills: readonly Fill[], constraints: Constraints): Path[] {
-  const best = new Map<Day, Path>();
+  const best = new Map<string, Path>();
   for (const path of paths) {
     for (const fill of fills) {
-      const lastDay = fill.at(-1) ?? path.lastDay;
-      const cost = path.cost + costOf(fill, path.lastDay, constraints);
-      const known = best.get(lastDay);
-      if (!known || cost < known.cost) best.set(lastDay, { cost, days: [...path.days, ...fill], lastDay });
+      const days = [...path.days, ...fill];
+      const lastDays = days.slice(-MOST_IN_SEVEN).join(' ');
+      const cost = path.cost + costOf(fill, path.days, constraints);
+      const known = best.get(lastDays);
+      if (!known || cost < known.cost) best.set(lastDays, { cost, days });
     }
   }
   return [...best.values()];
@@ -98,14 +100,18 @@ const cheapest = (paths: readonly Path[]): Path =>
 
 function costOf(
   fill: Fill,
-  lastDay: Day,
-  { perWeek, heavy, besideHeavy, kept, fromDay, taken = [] }: Constraints,
+  earlier: readonly Day[],
+  { perWeek, heavy, besideHeavy, kept, fromDay, taken = [], isDaily }: Constraints,
 ): number {
   const even = 7 / perWeek;
-  let before = lastDay;
+  const days = [...earlier.slice(-MOST_IN_SEVEN), ...fill];
   let cost = 0;
-  for (const day of fill) {
-    const gap = day - before;
+  for (let place = days.length - fill.length; place < days.length; place += 1) {
+    const day = days[place] ?? 0;
+    const gap = day - (days[place - 1] ?? Number.NEGATIVE_INFINITY);
+    const first = days[place - MOST_IN_SEVEN];
+    if (perWeek <= MOST_IN_SEVEN && !isDaily && first !== undefined && day - first < 7)
+      cost += COST.fourInSeven;
     if (Number.isFinite(gap)) {
       cost += COST.perDayOffEven * (gap - even) ** 2;
       if (gap === 1) cost += COST.nextDay;
@@ -114,7 +120,6 @@ function costOf(
     if (besideHeavy === 'apart' && heavy.includes((weekday + 1) % 7)) cost += COST.besideHeavyDay;
     if (taken.includes(day - 1) || taken.includes(day + 1)) cost += COST.nextDay;
     if (kept.length > 0 && day >= fromDay && !kept.includes(day)) cost += COST.moved;
-    before = day;
   }
   return cost;
 }
