@@ -47,7 +47,7 @@ test('Esc twice stops, once does nothing', async ({ page }) => {
   await openOdalys(page, 'Run');
   await startSetOne(page);
   // From the field of a reading as from anywhere.
-  const reading = page.getByLabel('Pressure read, mmHg');
+  const reading = page.getByLabel('Pressure read, left thigh, mmHg');
   await reading.fill('5oo');
   await reading.press('Enter');
   // What cannot be right stays where it was typed.

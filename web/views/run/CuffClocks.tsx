@@ -2,6 +2,7 @@ import { t } from '@lingui/core/macro';
 import { memo } from 'react';
 import { markWords } from '#core/cuff/mark-words';
 import type { Plan } from '#core/plan/plan';
+import { LIMB_LABELS } from '#core/quantity/limb';
 import { limbClocks } from '#core/session/clocks';
 import type { InHand } from '#core/session/in-hand';
 import type { SessionState } from '#core/session/state';
@@ -34,7 +35,7 @@ export const CuffClocks = memo(function CuffClocks({
       const target = hand?.limbs.find((one) => one.limb === limb);
       return (
         <div key={limb} className="border-y border-ink/40 py-2">
-          <p className="text-[14px] text-quiet">{t`Occluded, of ${clock(limitMs)}`}</p>
+          <p className="text-[14px] text-quiet">{t`${told(LIMB_LABELS[limb])}, occluded, of ${clock(limitMs)}`}</p>
           <p className={`figures text-5xl ${alarm === 'none' ? '' : 'text-vermilion'}`}>{clock(clockMs)}</p>
           {target?.kind === 'by-feel' && (
             <p>
