@@ -20,6 +20,7 @@ export function Happenings({ session: { view, log, state } }: { session: LiveSes
   const startMs = state.startedAtMs ?? view.openedAtMs;
   const kept = undoable(log).filter(({ type }) => CORRECTIONS.includes(type)).length;
   const undone = log.filter(({ type }) => type === 'undone').length;
+  const timedByReceipt = log.filter(({ saidAtMs }) => saidAtMs !== undefined).length;
   const lines = [
     kept + undone > 0 && t`${kept} ${kept === 1 ? t`correction` : t`corrections`}, ${undone} taken back.`,
     ...state.offers.map(({ exerciseIndex, setIndex, offer, accepted }) => {
@@ -39,6 +40,8 @@ export function Happenings({ session: { view, log, state } }: { session: LiveSes
       ({ moment, reading }) =>
         t`Blood pressure, ${told(BLOOD_PRESSURE_MOMENTS[moment].toLowerCase())}: ${told(bloodPressureWords(reading))} mmHg.`,
     ),
+    timedByReceipt > 0 &&
+      t`A device’s clock was behind: ${timedByReceipt} of ${log.length} events are timed by when the server received them (RUN-9).`,
   ].filter((line) => line !== false);
   if (lines.length === 0) return null;
   return (
