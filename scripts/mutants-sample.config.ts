@@ -1,7 +1,7 @@
 import { defineConfig } from 'vitest/config';
 import { words } from './words-plugin.ts';
 
-// What drawn mutants are judged by. Tests that load the demo practice anew, or kill processes, prove no rule that others do not.
+// What drawn mutants are judged by.
 export default defineConfig({
   plugins: [words()],
   test: {
