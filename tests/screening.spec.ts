@@ -59,6 +59,7 @@ test('a screening finds an item, a clinician clears it with a cap, and the cap i
   await test.step('the cap is obeyed where pressure is prescribed', async () => {
     await chooseLink(page, 'Prescribe');
     await expect(page.getByLabel('Pressure', { exact: true })).toHaveValue('45');
+    await expect(page.getByText(/^Dr Wren Halloway: to 45 % of LOP\./)).toBeVisible();
     await page.getByLabel('Pressure', { exact: true }).fill('50');
     await expect(
       page.getByRole('alert').filter({ hasText: /50 % is above the 45 % .* Dr Wren Halloway has cleared/ }),

@@ -14,6 +14,7 @@ import { told } from '../../language/told';
 import { AtPlaces } from '../../parts/AtPlaces';
 import { Button } from '../../parts/Button';
 import { FindingsFor } from '../../parts/FindingLine';
+import { LimitsInForce } from '../../parts/LimitsInForce';
 import { useAction } from '../../parts/use-action';
 import { Said } from '../../parts/Why';
 import { EffortForecast } from './EffortForecast';
@@ -88,6 +89,7 @@ export function Composer({
         />
       )}
       <WishSentence composer={composer} practice={practice} />
+      <LimitsInForce client={client} />
       {composer.wish.limbs
         .filter((limb) => composer.wish.goal === 'rehab' || isPostOperativeWork([limb], basis))
         .map((limb) => (

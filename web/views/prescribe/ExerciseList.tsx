@@ -255,7 +255,7 @@ function Figures({ planned, isMoved }: { planned: PlannedExercise; isMoved: bool
           <>
             <Figure label={told(planned.load.recipe)} derived={planned.load.load} />
             <p className="text-[13px] text-quiet">
-              {t`${plain(planned.load.percentOneRepMax)} % of 1RM, truly ${plain(planned.load.truePercent)}`}
+              {t`${plain(planned.load.percentOneRepMax)} %, truly ${plain(planned.load.truePercent)} %`}
             </p>
           </>
         ) : (

@@ -34,6 +34,7 @@ import { FieldError } from '../../parts/Field';
 import { FindingLine } from '../../parts/FindingLine';
 import { FollowUpForm } from '../../parts/FollowUpForm';
 import { dayAndTime } from '../../parts/format';
+import { LimitsInForce } from '../../parts/LimitsInForce';
 import { More } from '../../parts/More';
 import { PlanLines } from '../../parts/PlanLines';
 import { PlanSummary } from '../../parts/PlanSummary';
@@ -130,6 +131,7 @@ export function RunBench({ client }: { client: ClientRecord }) {
       {later.length > 0 && (
         <p className="text-quiet">{t`After that: ${told(later.map(({ id }) => LINK_LABELS[id]).join(', '))}.`}</p>
       )}
+      {prescription && <LimitsInForce client={client} />}
       {review?.kind === 'answer' && <LastReview sessionId={review.session.id} />}
       {prescription && again?.retargetable && (
         <Retarget clientId={client.id} prescriptionId={prescription.id} findings={again.findings} />

@@ -5,7 +5,7 @@ import type { NewClearance } from '#contract/measurements';
 import { workModeSchema } from '#core/protocol/work-mode';
 import { LIMB_LABELS, LIMBS } from '#core/quantity/limb';
 import { toNumberOrNull } from '#core/quantity/units';
-import { type Clearance, type ClearanceSubject, clearanceSchema, isInForce } from '#core/screening/clearance';
+import { type ClearanceSubject, clearanceSchema, isInForce } from '#core/screening/clearance';
 import type { Reason } from '#core/screening/decide';
 import { SCREEN_ITEMS } from '#core/screening/items';
 import { api, failureWords, read } from '../../data/api';
@@ -18,21 +18,12 @@ import { clearanceSubject } from '../../parts/clearance-subject';
 import { DateField } from '../../parts/DateField';
 import { Field, FieldError } from '../../parts/Field';
 import { day, endOfDayMs } from '../../parts/format';
+import { limitWords } from '../../parts/LimitsInForce';
 import { More } from '../../parts/More';
 import { Tick } from '../../parts/Tick';
 import { Ticks } from '../../parts/Ticks';
 import { reads, useFields } from '../../parts/use-fields';
 import { Why } from '../../parts/Why';
-
-/** What a clearance limits, in words; "no limits" when nothing. */
-function limitWords({ maxPercentLop, limbs, modes }: Clearance): string {
-  const parts = [
-    maxPercentLop === null ? '' : t`to ${maxPercentLop} % of LOP`,
-    limbs.length > 0 ? limbs.map((limb) => told(LIMB_LABELS[limb].toLowerCase())).join(', ') : '',
-    modes.length > 0 ? t`${told(modes.join(', '))} only` : '',
-  ];
-  return parts.filter(Boolean).join('; ') || t`no limits`;
-}
 
 /** Clearances on record, and a new one by a clinician (rules SCR-2, SCR-4). */
 export function Clearances({ client, open }: { client: ClientRecord; open: readonly Reason[] }) {
@@ -52,7 +43,7 @@ export function Clearances({ client, open }: { client: ClientRecord; open: reado
           >
             <strong>{clearance.givenBy}</strong>
             {clearance.byPhysician && t`, physician`}: {clearance.subjects.map(clearanceSubject).join(', ')};{' '}
-            {told(limitWords(clearance))}.{' '}
+            {limitWords(clearance)}.{' '}
             <span className="text-quiet">
               {t`${day(clearance.givenAtMs)} to ${clearance.untilMs === null ? t`no end` : day(clearance.untilMs)}${!isInForce(clearance, client.judgedAtMs) ? t`, run out` : ''}`}
             </span>{' '}

@@ -1,0 +1,32 @@
+import { t } from '@lingui/core/macro';
+import type { ClientRecord } from '#contract/client';
+import { LIMB_LABELS } from '#core/quantity/limb';
+import { type Clearance, hasLimits, isInForce } from '#core/screening/clearance';
+import { told } from '../language/told';
+import { day } from './format';
+import { Why } from './Why';
+
+/** What a clearance limits, in words; "no limits" when nothing. */
+export function limitWords({ maxPercentLop, limbs, modes }: Clearance): string {
+  const parts = [
+    maxPercentLop === null ? '' : t`to ${maxPercentLop} % of LOP`,
+    limbs.length > 0 ? limbs.map((limb) => told(LIMB_LABELS[limb].toLowerCase())).join(', ') : '',
+    modes.length > 0 ? t`${told(modes.join(', '))} only` : '',
+  ];
+  return parts.filter(Boolean).join('; ') || t`no limits`;
+}
+
+/** The limits of the letters in force, each in its own words too, where what they bind is prescribed and done (rule SCR-2). */
+export function LimitsInForce({ client }: { client: ClientRecord }) {
+  const { facts, judgedAtMs } = client;
+  const bind = facts.clearances.filter(
+    (clearance) => isInForce(clearance, judgedAtMs) && (hasLimits(clearance) || clearance.note !== ''),
+  );
+  return bind.map((clearance) => (
+    <p key={`${clearance.givenAtMs} ${clearance.givenBy}`} className="notched py-0.5 text-[15px]">
+      <strong>{clearance.givenBy}</strong>
+      {clearance.untilMs === null ? '' : t`, until ${day(clearance.untilMs)}`}: {limitWords(clearance)}.
+      {clearance.note !== '' && ` “${clearance.note}”`} <Why rule="SCR-2" />
+    </p>
+  ));
+}
