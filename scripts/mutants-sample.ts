@@ -13,9 +13,15 @@ const { values } = parseArgs({
   options: { seed: { type: 'string', default: '30' }, count: { type: 'string', default: '300' } },
 });
 const LEAST_KILLED = 0.88;
-const FOLDERS = ['core', 'web/act', 'server/access', 'server/routes'];
-const CONFIG = 'test-results/mutants-sample.json';
-const REPORT = 'test-results/mutants-sample.report.json';
+/** What is changed, and by which tests it is judged: a change of the core by its own, though many others pass through it. */
+const PARTS = [
+  { name: 'core', folders: ['core'], tests: 'scripts/mutants.config.ts' },
+  {
+    name: 'edges',
+    folders: ['web/act', 'server/access', 'server/routes'],
+    tests: 'scripts/mutants-edges.config.ts',
+  },
+];
 
 type Place = { line: number; column: number };
 type Mutant = { file: string; start: Place; end: Place; replacement: string };
@@ -33,7 +39,7 @@ async function allMutants(): Promise<Mutant[]> {
   const quiet = { debug() {}, info() {}, isDebugEnabled: () => false };
   const instrumenter = new Instrumenter(quiet as never);
   const found: Mutant[] = [];
-  for (const file of FOLDERS.flatMap(sources)) {
+  for (const file of PARTS.flatMap(({ folders }) => folders).flatMap(sources)) {
     const { mutants } = await instrumenter.instrument(
       [{ name: file, mutate: true, content: readFileSync(`${ROOT}${file}`, 'utf8') }],
       { plugins: null, ignorers: [], noHeader: true, ...whole.mutator },
@@ -74,27 +80,38 @@ function statusOf({ files }: Report, { file, start, end, replacement }: Mutant):
   return judged.status;
 }
 
+/** Judges changes by some tests. @throws where the tests fail without any change */
+function judge(name: string, tests: string, mutants: readonly Mutant[]): Report {
+  const [config, report] = ['', '.report'].map((part) => `test-results/mutants-${name}${part}.json`);
+  rmSync(`${ROOT}${report}`, { force: true });
+  writeFileSync(
+    `${ROOT}${config}`,
+    JSON.stringify({
+      ...whole,
+      vitest: { configFile: tests },
+      mutate: mutants.map(rangeOf),
+      incremental: false,
+      reporters: ['progress-append-only', 'json'],
+      jsonReporter: { fileName: report },
+      dryRunTimeoutMinutes: 15,
+      thresholds: { high: 100, low: 90, break: null },
+    }),
+  );
+  const { status } = spawnSync('npx', ['stryker', 'run', `${config}`], { cwd: ROOT, stdio: 'inherit' });
+  if (status !== 0) throw new Error(`The mutants of ${name} were not judged.`);
+  return JSON.parse(readFileSync(`${ROOT}${report}`, 'utf8'));
+}
+
 const began = performance.now();
 const all = await allMutants();
 const sample = drawn(all, Number(values.count), Number(values.seed));
 console.log(`${sample.length} of ${all.length} changes, drawn by seed ${values.seed}.`);
 mkdirSync(`${ROOT}test-results`, { recursive: true });
-rmSync(`${ROOT}${REPORT}`, { force: true });
-const config = {
-  ...whole,
-  vitest: { configFile: 'scripts/mutants-sample.config.ts' },
-  mutate: sample.map(rangeOf),
-  incremental: false,
-  reporters: ['progress-append-only', 'json'],
-  jsonReporter: { fileName: REPORT },
-  dryRunTimeoutMinutes: 15,
-  thresholds: { high: 100, low: 90, break: null },
-};
-writeFileSync(`${ROOT}${CONFIG}`, JSON.stringify(config));
-const { status } = spawnSync('npx', ['stryker', 'run', CONFIG], { cwd: ROOT, stdio: 'inherit' });
-if (status !== 0) process.exit(status ?? 1);
-
-const report: Report = JSON.parse(readFileSync(`${ROOT}${REPORT}`, 'utf8'));
+const report: Report = { files: {} };
+for (const { name, folders, tests } of PARTS) {
+  const mine = sample.filter(({ file }) => folders.some((folder) => file.startsWith(`${folder}/`)));
+  if (mine.length > 0) Object.assign(report.files, judge(name, tests, mine).files);
+}
 const of = (...statuses: string[]) => sample.filter((mutant) => statuses.includes(statusOf(report, mutant)));
 const [killed, alive] = [of('Killed', 'Timeout', 'RuntimeError'), of('Survived', 'NoCoverage')];
 const short = (code: string) => code.replaceAll(/\s+/g, ' ').slice(0, 160);
