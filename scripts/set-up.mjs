@@ -76,6 +76,7 @@ const BUILT_BY = [
   'package-lock.json',
   'vite.config.ts',
   'scripts/compress.mjs',
+  'scripts/few-files.ts',
   'scripts/offline-plugin.ts',
   'scripts/words-plugin.ts',
 ];
