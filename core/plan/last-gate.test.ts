@@ -57,6 +57,7 @@ const MORE: Record<string, (exercise: PlannedExercise) => PlannedExercise> = {
     return { ...set, work: { ...work, pacedTo: work.pacedTo + 1 } };
   }),
   'a shorter rest': sets((set) => ({ ...set, restMs: set.restMs - 1_000 })),
+  'a larger share of the target': sets((set) => ({ ...set, ofTarget: (set.ofTarget ?? 100) + 1 })),
   'a limb that was not signed': (exercise) => ({
     ...exercise,
     limbs: exercise.limbs.map((target, place) =>

@@ -1,5 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { Clearance } from '../screening/clearance';
+import { DAY_CHECK_HOLDS_MS, type DayCheckAnswers } from '../screening/day-check';
+import type { FollowUp } from '../session/events';
 import {
   type Hold,
   holdsInForce,
@@ -7,6 +9,7 @@ import {
   holdsOfDayCheck,
   holdsOfScreening,
   holdsOfSign,
+  isEmergencyAfter,
   type NewHold,
   whyNotLift,
 } from './holds';
@@ -41,7 +44,9 @@ describe('holds (SCR-5)', () => {
   const stop = holdsOfScreening('s', testScreening({ yes: ['thrombosis', 'diabetes'] }), [], daysAgo(2));
 
   it('are raised by each stop of a screening and by nothing less', () => {
-    expect(stop.map(({ subject }) => subject)).toEqual(['thrombosis']);
+    expect(stop.map(({ subject, ends }) => [subject, ends])).toEqual([
+      ['thrombosis', { by: 'clinician', notBeforeMs: daysAgo(2) }],
+    ]);
     expect(holdsOfScreening('s', testScreening({ yes: ['smoker'] }), [], NOW_MS)).toEqual([]);
   });
 
@@ -119,6 +124,13 @@ describe('holds (SCR-5)', () => {
     expect(heldAfter(taken(0, 160), taken(2, 170), taken(6, 150))).toBe(false);
     expect(heldAfter(taken(0, 160), taken(5, 160), taken(12, 120))).toBe(true);
     expect(heldAfter(taken(0, 160), taken(5, 150), taken(12, 165))).toBe(true);
+    const ends = (standing: Pick<Hold, 'ends'>[], answers: DayCheckAnswers = taken(0, 160)) =>
+      holdsOfDayCheck('c', answers, standing, NOW_MS).map((hold) => hold.ends);
+    const endOfDay = { by: 'time', atMs: NOW_MS + DAY_CHECK_HOLDS_MS } as const;
+    expect(ends([])).toEqual([{ ...endOfDay, retakeFromMs: NOW_MS + 5 * MINUTE }]);
+    // The second reading is the last: no third is asked for, and nothing else of the day is asked for again.
+    expect(ends([{ ends: { ...endOfDay, retakeFromMs: NOW_MS } }])).toEqual([endOfDay]);
+    expect(ends([], { ...taken(0, 120), notWell: ['fever'] })).toEqual([endOfDay]);
   });
 
   it('of a red sign hold the person until they are lifted, and not before the next day', () => {
@@ -160,5 +172,16 @@ describe('holds (SCR-5)', () => {
       'Wide bruising, after the last session',
       'Dark urine: refer urgently, after the last session',
     ]);
+    expect(bad.map(({ isEmergency }) => isEmergency)).toEqual([false, false, false]);
+  });
+
+  it('of the day after are an emergency after chest pain or breathlessness, each by itself (RUN-6)', () => {
+    const answer = { soreness: 0, bruising: 'none', pinpointBleeding: false, numbness: false } as const;
+    const emergency = (urgent: NonNullable<FollowUp['urgent']>) =>
+      holdsOfDayAfter('e', { ...answer, urgent }, NOW_MS).map(({ isEmergency }) => isEmergency);
+    expect(emergency(['chest-pain'])).toEqual([true]);
+    expect(emergency(['breathless'])).toEqual([true]);
+    expect(emergency(['weakness', 'swollen-limb'])).toEqual([false, false]);
+    expect(isEmergencyAfter({})).toBe(false);
   });
 });

@@ -142,7 +142,8 @@ describe('a session in short', () => {
       signs: [{ type: 'pressure-read', limb: 'left-thigh', pressureMmHg: 104, cause: 'read' }],
       signsAtS: 245,
     });
-    // Up from 5 s on, last read at 245 s.
+    // Up from 5 s on; last read at 245 s, or where nothing was read, until the last set that ended, at 160 s.
+    expect(short(session([30, 15], { heldMmHg: 104 })).given).toMatchObject([{ occludedMs: 165_000 }]);
     expect(short(open).given).toEqual([{ limb: 'left-thigh', occludedMs: 240_000, percentLop: 59.8 }]);
   });
 
