@@ -106,11 +106,11 @@ describe('the test that counts (LOAD-2, LOAD-3)', () => {
   });
 
   it('is never half of both for a limb that was operated on', () => {
-    const after = servingAfter('left-thigh');
-    expect(after([right, both], 'left-thigh')).toEqual(['right', 'other-side', 40]);
-    expect(after([both], 'left-thigh')).toBeUndefined();
-    expect(after([left, both], 'left-thigh')).toEqual(['left', 'itself', 40]);
-    expect(after([both], 'right-thigh')).toEqual(['both', 'half-of-both', 37.75]);
+    const operated = servingAfter('left-thigh');
+    expect(operated([right, both], 'left-thigh')).toEqual(['right', 'other-side', 40]);
+    expect(operated([both], 'left-thigh')).toBeUndefined();
+    expect(operated([left, both], 'left-thigh')).toEqual(['left', 'itself', 40]);
+    expect(operated([both], 'right-thigh')).toEqual(['both', 'half-of-both', 37.75]);
   });
 
   it('says how half of both came about', () => {
