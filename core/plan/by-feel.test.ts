@@ -8,6 +8,7 @@ import { chainOf } from '../record/chain';
 import type { ClientFacts } from '../record/facts';
 import { strangerFacts, testCoursePlan, testKitInUse, testPrescription } from '../record/record.fixture';
 import { recommend } from '../review/review';
+import { CONTEXT } from '../review/review.fixture';
 import type { EventBody } from '../session/events';
 import { inHand } from '../session/in-hand';
 import { liveTimeline } from '../session/live-timeline';
@@ -21,7 +22,7 @@ import { doseOf } from './dose';
 import { draftSession } from './draft-session';
 import { testWish } from './draft-wish.fixture';
 import { type Plan, plannedMark, plannedWords } from './plan';
-import { testBasis, testExercise, testKit, testOcclusion } from './plan.fixture';
+import { testBasis, testExercise, testOcclusion } from './plan.fixture';
 import { isPlan } from './versions/plan-schema';
 
 const felt: TightnessFact = {
@@ -121,17 +122,9 @@ describe('a session under a strap, by feel (TIGHT)', () => {
       entries.push([90 * setIndex + 62, { type: 'set-noted', ...place, effort: 4 }]);
     });
     const easy = { plan, state: fold(plan, logOf(entries)) };
-    const context = {
-      painBefore: 1,
-      before: null,
-      capPercentLop: null,
-      rampPercentLop: null,
-      kits: [testKit],
-      heavyWork: [],
-    };
-    expect(recommend(easy, 0, context)?.change).toEqual({ loadSteps: 1 });
+    expect(recommend(easy, 0, CONTEXT)?.change).toEqual({ loadSteps: 1 });
     const stopped = fold(plan, logOf([...entries, [500, { type: 'sign-noted', sign: 'dizzy' }]]));
-    expect(recommend({ plan, state: stopped }, 0, context)).toMatchObject({ rule: 'REV-1', change: {} });
+    expect(recommend({ plan, state: stopped }, 0, CONTEXT)).toMatchObject({ rule: 'REV-1', change: {} });
   });
 
   it('may be run once somebody has prescribed it', () => {

@@ -14,7 +14,7 @@ import { carryOver, loweredTo } from './carry-over';
 import { changeWords, tidyChange, whyNotChange } from './change';
 import { nextSession } from './next-session';
 import { recommend } from './review';
-import { ALL, session } from './review.fixture';
+import { ALL, CONTEXT, session } from './review.fixture';
 import { summaryOf } from './summary';
 
 // Two exercises at 50 % of LOP and 25 % of 1RM (10 of 40 kg), the second at 45 % on the left thigh and 30 % on the right.
@@ -189,14 +189,6 @@ describe('a session in short', () => {
 });
 
 describe('at the edges of the review', () => {
-  const CONTEXT = {
-    painBefore: 1,
-    before: null,
-    capPercentLop: null,
-    rampPercentLop: null,
-    kits: [testKit],
-    heavyWork: [],
-  };
   const ruleOf = (...asked: Parameters<typeof session>) => recommend(session(...asked), 0, CONTEXT)?.rule;
 
   it('pain of 5 that did not rise is fine, and effort of 6 is easy', () => {

@@ -1,6 +1,7 @@
-import { type TestChoices, testPlan } from '../plan/plan.fixture';
+import { type TestChoices, testKit, testPlan } from '../plan/plan.fixture';
 import type { EventBody } from '../session/events';
 import { foldAll as fold, logOf } from '../session/session.fixture';
+import type { ReviewContext } from './review';
 import type { Reviewed } from './reviewed';
 
 /**
@@ -32,5 +33,15 @@ export function session(
   for (const sign of signs) entries.push([signsAtS, sign]);
   return { plan, state: fold(plan, logOf(entries)) };
 }
+/** Nothing bounds the next session, and pain before was 1 of 10. */
+export const CONTEXT: ReviewContext = {
+  painBefore: 1,
+  before: null,
+  capPercentLop: null,
+  rampPercentLop: null,
+  kits: [testKit],
+  heavyWork: [],
+};
+
 /** Everything a standard 75 asks for. */
 export const ALL = [30, 15, 15, 15];

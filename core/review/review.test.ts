@@ -5,7 +5,6 @@ import {
   type TestChoices,
   testBasis,
   testExercise,
-  testKit,
   testPlan,
   testSession,
   testStrength,
@@ -18,17 +17,9 @@ import { signIdSchema } from '../session/signs';
 import type { HeavyWork } from '../strength/heavy-work';
 import { type Change, changeWords, tidyChange, whyNotChange } from './change';
 import { type ReviewContext, recommend } from './review';
-import { ALL, session } from './review.fixture';
+import { ALL, CONTEXT, session } from './review.fixture';
 import type { Reviewed } from './reviewed';
 
-const CONTEXT: ReviewContext = {
-  painBefore: 1,
-  before: null,
-  capPercentLop: null,
-  rampPercentLop: null,
-  kits: [testKit],
-  heavyWork: [],
-};
 const review = (now: Reviewed, before: Reviewed | null = null, bounds: Partial<ReviewContext> = {}) => {
   const advice = recommend(now, 0, { ...CONTEXT, before, ...bounds });
   if (!advice) throw new Error('No set was begun.');
