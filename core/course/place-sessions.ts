@@ -39,7 +39,8 @@ type Path = { cost: number; days: Day[] };
 /**
  * Days for the sessions of a block, spread as evenly as the constraints allow (rules PRO-3, PRO-4).
  * Never two on one day, so at least 24 h apart at one hour; never on a day off, an unavailable weekday or, when apart, a
- * heavy one; never more than three in any seven days where there is a way. Weeks run from the start day. Of all placements it returns one of least cost, by dynamic programming.
+ * heavy one; never more than three in any seven days where there is a way (rule CRS-5). Weeks run from the start day. Of all
+ * placements it returns one of least cost, by dynamic programming.
  * @returns the days in order, those done included, and what could not be satisfied
  */
 export function placeSessions(constraints: Constraints): Placement {

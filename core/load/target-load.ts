@@ -3,6 +3,7 @@ import type { Finding } from '../findings/finding';
 import { tidy, toDecimals } from '../quantity/rounding';
 import type { DisplayUnits } from '../quantity/units';
 import { RULES } from '../rules/catalogue';
+import { percentOfMax } from './percent-of-max';
 import { makeableLoads, unweighedSteps, type WeightKit } from './weight-kit';
 
 /** A load next to the chosen one, in kg, with its share of the 1RM; a band or body weight has neither. */
@@ -35,7 +36,7 @@ export function targetLoad(
   const lightest = loads[0];
   if (!lightest) throw new RangeError(`${kit.label} makes no load.`);
   const chosen = loads.filter(({ loadKg }) => loadKg <= exactKg).at(-1) ?? lightest;
-  const share = (loadKg: number) => toDecimals((100 * loadKg) / oneRepMaxKg, 1);
+  const share = (loadKg: number) => percentOfMax(loadKg, oneRepMaxKg);
   const truePercent = share(chosen.loadKg);
   const place = loads.indexOf(chosen);
   const step = (by: number): LoadStep | null => {

@@ -88,14 +88,14 @@ export function draftLimb(
   if (!occlusion || !cuff) return null;
   const cap = basis.limits.maxPercentLop;
   const lopMmHg = occlusion.pressure.value;
-  const wanted =
-    ofProtocol?.usual ?? carried ?? proposedPercent(limb, schoolId, basis.done, basis.nowMs, cap).value;
+  const wanted = Math.min(
+    ofProtocol?.usual ?? carried ?? proposedPercent(limb, schoolId, basis.done, basis.nowMs).value,
+    cap ?? Number.POSITIVE_INFINITY,
+  );
   const bounds =
-    mode === 'passive'
-      ? [reEntryPercent(limb, lopMmHg, Math.min(wanted, cap ?? wanted), basis)]
-      : movingBounds(limb, schoolId, basis);
+    mode === 'passive' ? [reEntryPercent(limb, lopMmHg, wanted, basis)] : movingBounds(limb, schoolId, basis);
   const held = Math.floor((100 * cuff.maxPressureMmHg) / lopMmHg);
-  const percentLop = Math.min(wanted, lowered ?? 100, mostPercentLop(mode), cap ?? 100, held, ...bounds);
+  const percentLop = Math.min(wanted, lowered ?? 100, mostPercentLop(mode), held, ...bounds);
   return { ...worn, percentLop: Math.max(1, percentLop) };
 }
 

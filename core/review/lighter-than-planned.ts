@@ -1,6 +1,7 @@
 import { measuredLimbs, plannedMmHg } from '../plan/plan';
 import { isInSuperset } from '../plan/set-order';
 import { pressuresHeld } from '../plan/timeline';
+import { mean } from '../quantity/statistics';
 import { RULES } from '../rules/catalogue';
 import { restInHand } from '../session/in-hand';
 import type { LimbState, SetRecord } from '../session/state';
@@ -21,23 +22,19 @@ function longRests(session: Reviewed, exerciseIndex: number): string | null {
   const { plan, state } = session;
   const exercise = plan.exercises[exerciseIndex];
   if (!exercise || isInSuperset(plan, exerciseIndex)) return null;
+  const refits = state.refits.filter((refit) => refit.exerciseIndex === exerciseIndex);
   const rests = setsOf(session, exerciseIndex).flatMap((set, place, sets) => {
     const next = sets[place + 1];
     const planned = exercise.sets[set.setIndex];
     if (!next || !planned || set.endedAtMs === null || next.setIndex !== set.setIndex + 1) return [];
     // A cuff that pinched and was put on again counts against nobody (rule FIT-4).
-    if (
-      state.refits.some(
-        ({ setIndex, exerciseIndex: of }) => of === exerciseIndex && setIndex === next.setIndex,
-      )
-    )
-      return [];
+    if (refits.some(({ setIndex }) => setIndex === next.setIndex)) return [];
     const plannedMs = restInHand(plan, state, exerciseIndex, planned.restMs);
     return [{ tookMs: next.startedAtMs - set.endedAtMs, plannedMs }];
   });
-  const meanOf = (ms: number[]) => ms.reduce((sum, one) => sum + one, 0) / Math.max(1, ms.length);
-  const tookMs = meanOf(rests.map((rest) => rest.tookMs));
-  const plannedMs = meanOf(rests.map((rest) => rest.plannedMs));
+  if (rests.length === 0) return null;
+  const tookMs = mean(rests.map((rest) => rest.tookMs));
+  const plannedMs = mean(rests.map((rest) => rest.plannedMs));
   if (plannedMs === 0 || tookMs <= restShare * plannedMs) return null;
   return `Rests of ${Math.round(tookMs / 1000)} s for ${Math.round(plannedMs / 1000)}: lighter than planned, hold.`;
 }

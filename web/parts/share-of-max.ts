@@ -1,6 +1,6 @@
 import { t } from '@lingui/core/macro';
+import { percentOfMax } from '#core/load/percent-of-max';
 import type { PlannedLoad } from '#core/plan/plan';
-import { toDecimals } from '#core/quantity/rounding';
 import { plain } from './format';
 
 /**
@@ -9,5 +9,5 @@ import { plain } from './format';
  */
 export const shareOfMax = (load: PlannedLoad, loadKg: number | null): string =>
   load.kind === 'weighed' && loadKg !== null
-    ? t`, ${plain(toDecimals((100 * loadKg) / load.oneRepMax.value, 1))} % of 1RM`
+    ? t`, ${plain(percentOfMax(loadKg, load.oneRepMax.value))} % of 1RM`
     : '';
