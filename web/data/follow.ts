@@ -11,11 +11,16 @@ import { sendOutbox, unsentEvents } from './outbox';
 import { putLine } from './people';
 import { type Told, tabs } from './tabs';
 
+let kept: Promise<void> = Promise.resolve();
+
+/** Resolves once what this device kept before a reload has been taken up; where it cannot be read, too. */
+export const keptTakenUp = (): Promise<void> => kept;
+
 /** Takes up what this device kept before a reload, and follows what other tabs append. */
 export function listenToOtherTabs(queries: QueryClient): void {
-  void unsentEvents().then((events) => {
-    if (events.length > 0) void take(queries, events);
-  });
+  kept = unsentEvents()
+    .then((events) => (events.length > 0 ? take(queries, events) : undefined))
+    .catch(() => {});
   tabs.addEventListener('message', (({ data }: Told) => void take(queries, data)) as EventListener);
 }
 

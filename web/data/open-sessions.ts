@@ -18,8 +18,17 @@ export const useOpenKnown = (): boolean => {
 
 export const openViewsQuery = {
   queryKey: KEYS.openSessions,
-  queryFn: () => read<SessionView[]>(api.sessions.open.$get()),
+  queryFn: async () => {
+    const views = await read<SessionView[]>(api.sessions.open.$get());
+    foundOpen ??= new Set(views.map(({ id }) => id));
+    return views;
+  },
 };
+
+let foundOpen: ReadonlySet<string> | undefined;
+
+/** Whether a session was open already when this page first asked, and so was begun before it was loaded, whatever a clock says. */
+export const wasFoundOpen = (id: string): boolean => foundOpen?.has(id) ?? false;
 
 const NONE: readonly SessionView[] = [];
 

@@ -1,24 +1,18 @@
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
-import { useState } from 'react';
+import { use, useState } from 'react';
 import { LIMB_LABELS } from '#core/quantity/limb';
 import { limbClocks } from '#core/session/clocks';
-import { inflatedLimbs, openInflation } from '#core/session/state';
+import { inflatedLimbs } from '#core/session/state';
 import { useAct } from '../act/act';
 import { thisDevice } from '../data/device';
+import { keptTakenUp } from '../data/follow';
 import { type LiveSession, useOpenSessions } from '../data/live-session';
-import { loadedAtMs } from '../data/loaded-at';
+import { wasFoundOpen } from '../data/open-sessions';
 import { told } from '../language/told';
 import { Button } from '../parts/Button';
 import { clock } from '../parts/format';
 import { useNow } from '../parts/use-now';
-
-/** When the cuff that has been up longest went up, wall clock; infinity when none is. */
-const upSinceMs = ({ state }: LiveSession): number =>
-  Math.min(
-    Number.POSITIVE_INFINITY,
-    ...inflatedLimbs(state).map((limb) => openInflation(limb)?.fromMs ?? Number.POSITIVE_INFINITY),
-  );
 
 /**
  * Asked of the device that ran the session, and of no bystander: whoever answers must see the cuff. One that was kept before
@@ -26,14 +20,21 @@ const upSinceMs = ({ state }: LiveSession): number =>
  */
 const isAskedHere = ({ state }: LiveSession): boolean => state.runner === null || state.runner === thisDevice;
 
-/** After the page was closed with a cuff up, the first thing asked is whether it still is: one bar, a line a person. */
+const isUp = ({ state }: LiveSession): boolean => inflatedLimbs(state).length > 0;
+
+/**
+ * After the page was closed with a cuff up, the first thing asked is whether it still is: one bar, a line a person. What counts is
+ * what this page found when it was loaded, by no clock: a clock that is behind would ask nothing.
+ */
 export function ReopenQuestion() {
+  use(keptTakenUp());
   const sessions = useOpenSessions();
-  const [answered, setAnswered] = useState<readonly string[]>([]);
-  const asked = sessions.filter(
-    (session) =>
-      isAskedHere(session) && upSinceMs(session) < loadedAtMs && !answered.includes(session.view.id),
+  const [unanswered, setUnanswered] = useState(() =>
+    sessions
+      .filter((session) => wasFoundOpen(session.view.id) && isAskedHere(session) && isUp(session))
+      .map(({ view }) => view.id),
   );
+  const asked = sessions.filter((session) => unanswered.includes(session.view.id) && isUp(session));
   if (asked.length === 0) return null;
   return (
     <section
@@ -45,7 +46,7 @@ export function ReopenQuestion() {
         <Question
           key={session.view.id}
           session={session}
-          answered={() => setAnswered((ids) => [...ids, session.view.id])}
+          answered={() => setUnanswered((ids) => ids.filter((id) => id !== session.view.id))}
         />
       ))}
     </section>

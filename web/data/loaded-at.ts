@@ -1,4 +1,0 @@
-import { serverNow } from './clock';
-
-/** When this page was loaded, by the server's clock. */
-export const loadedAtMs = serverNow();
