@@ -291,6 +291,8 @@ export const WAYS_TO_OPEN: WayToOpen[] = [
       rule: 'SCR-2',
       happens: async (api, person) => {
         api.clock.nowMs += 1_000;
+        // A letter that answers what was found clears the limbs that it names, and no other.
+        if ('limbs' in limits) await api.post(at(person, 'screenings'), { ...CLEAR, yes: ['diabetes'] });
         await api.post(at(person, 'clearances'), clearance(api.clock.nowMs, limits as Partial<NewClearance>));
       },
     }),

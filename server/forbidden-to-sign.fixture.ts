@@ -5,7 +5,7 @@ import type { NewPrescription } from '#contract/prescription';
 import type { ExerciseChoice, LoadChoice } from '#core/plan/choices';
 import { testExercise } from '#core/plan/plan.fixture';
 import type { RuleId } from '#core/rules/catalogue';
-import { type Api, FIT, prescriptionFor } from './api.fixture';
+import { type Api, CLEAR, FIT, prescriptionFor } from './api.fixture';
 
 /** Somebody with every link good, a signed plan and a check of today. */
 import { clearance, largeCuff, measureAgain, testAgain } from './forbidden.fixture';
@@ -302,11 +302,13 @@ export const WAYS_TO_SIGN: WayToSign[] = [
     ([what, limits]): WayToSign => ({
       way: `against a clearance for ${what}`,
       rule: 'SCR-2',
-      first: (api, client) =>
-        api.post(
+      first: async (api, client) => {
+        await api.post(`/clients/${client.id}/screenings`, { ...CLEAR, yes: ['diabetes'] });
+        await api.post(
           `/clients/${client.id}/clearances`,
           clearance(api.clock.nowMs, limits as Partial<NewClearance>),
-        ),
+        );
+      },
       plan: (plan) => plan,
     }),
   ),

@@ -4,6 +4,7 @@ import { doseOf } from '../plan/dose';
 import type { PlannedExercise } from '../plan/plan';
 import { levelInWeeks } from '../pressure/ramp';
 import { RULES } from '../rules/catalogue';
+import { capOn, type Limits } from '../screening/clearance';
 import type { Block, OnDay } from './block';
 import type { BlockPlan } from './block-plan';
 import { type Day, dayOf, isoOf } from './days';
@@ -15,7 +16,7 @@ export type BlockContext = {
   /** Where the ramp of each plan stands now, in % of LOP. */
   levels: ReadonlyMap<string, number>;
   /** What a clearance caps the pressure at; null without one. */
-  capPercentLop: number | null;
+  limits: Limits;
   /** When a plan's limbs are to be measured and its exercises tested again, and every how many days from then. */
   dues: readonly { coursePlanId: string; what: 'measure' | 'test'; firstDay: Day; everyDays: number }[];
 };
@@ -114,10 +115,11 @@ function percentIn({ id, plan, kinds }: BlockPlan, week: number, context: BlockC
       limbs.map((target) => (target.kind === 'measured' ? target.percentLop : 0)),
     ),
   );
+  const limbs = plan.exercises.flatMap((exercise) => exercise.limbs.map(({ limb }) => limb));
   const level = kind
     ? levelInWeeks(context.levels.get(id) ?? signed, Math.max(0, week - context.nowWeek), kind, plan.schoolId)
     : signed;
-  return Math.min(level, context.capPercentLop ?? level);
+  return Math.min(level, capOn(context.limits, limbs) ?? level);
 }
 
 const isWeighedOut = ({ load }: PlannedExercise): boolean => load.kind === 'weighed';

@@ -7,6 +7,7 @@ import { EXERCISES, type Library } from '../protocol/exercises';
 import { limbKind } from '../quantity/limb';
 import { MS_PER_DAY } from '../quantity/units';
 import { checkHowOften } from '../record/how-often';
+import { limited, NO_LIMITS } from '../screening/clearance.fixture';
 import {
   type Block,
   type BlockLine,
@@ -92,7 +93,7 @@ const firstWeek = (sessions: readonly OnDay[]) =>
   sessions
     .filter(({ day }) => day < MONDAY + 7)
     .map(({ day, coursePlanId }) => `${day - MONDAY} ${coursePlanId}`);
-const context: BlockContext = { nowWeek: 0, levels: new Map([['lower', 40]]), capPercentLop: null, dues: [] };
+const context: BlockContext = { nowWeek: 0, levels: new Map([['lower', 40]]), limits: NO_LIMITS, dues: [] };
 
 describe('what a block asks of its plans', () => {
   it('knows which limbs and muscles move, each of a compound, and none in passive work', () => {
@@ -423,7 +424,10 @@ describe('the weeks of a block in figures', () => {
     // Two sessions of four sets; half of them in a deload.
     expect(weeks.map(({ sets }) => sets)).toEqual([8, 8, 8, 4, 8, 8, 8, 4]);
     expect(weeks[3]?.occludedMs).toBe(Math.round((weeks[0]?.occludedMs ?? 0) / 2));
-    const capped = weeksOf({ wish }, [], PLANS, { ...context, capPercentLop: 45 });
+    const capped = weeksOf({ wish }, [], PLANS, {
+      ...context,
+      limits: limited({ maxPercentLop: 45 }, ['left-thigh']),
+    });
     expect(capped.at(-1)?.plans[0]?.percentLop).toBe(45);
     // In its fifth week the ramp goes on from where it stands then.
     const later = weeksOf({ wish }, [], PLANS, { ...context, nowWeek: 4, levels: new Map([['lower', 50]]) });

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { testBasis, testPlan } from '../plan/plan.fixture';
 import { EXERCISES, type Library } from '../protocol/exercises';
+import { limited } from '../screening/clearance.fixture';
 import type { OnDay } from './block';
 import { blockPlanOf } from './block-plan';
 import { dayOf } from './days';
@@ -67,7 +68,7 @@ describe('a block run forward', () => {
     const capped = rehearse(
       question({
         plans: [planOf({ percentOneRepMax: 20, percentLop: 40 })],
-        basis: testBasis({ limits: { maxPercentLop: 45, limbs: null, modes: null, capFrom: 'a clearance' } }),
+        basis: testBasis({ limits: limited({ maxPercentLop: 45 }) }),
         sessions: twiceAWeek(8),
       }),
     );

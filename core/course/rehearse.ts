@@ -92,7 +92,7 @@ export function rehearse({ sessions, plans, basis, seen, runs, seed }: Rehearsal
       columns[place]?.push(seenOf(plan, ready, entered));
       const changes = reviewEach(
         { plan, state, painBefore: null, before: last.get(coursePlanId) ?? null },
-        { done, capPercentLop: basis.limits.maxPercentLop, kits: basis.weightKits, heavyWork: [] },
+        { done, limits: basis.limits, kits: basis.weightKits, heavyWork: [] },
         nowMs,
       ).map((advice) => advice?.change ?? {});
       const { worked, tolerated } = summaryOf(plan, state, null);

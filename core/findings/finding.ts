@@ -1,11 +1,11 @@
 import type { TempoId } from '../protocol/protocols';
-import type { Position } from '../quantity/limb';
+import type { Limb, Position } from '../quantity/limb';
 import type { RuleId } from '../rules/catalogue';
 
 /** A change of one choice: of the exercise a finding belongs to, or of every exercise when it belongs to none. */
 export type Fix =
-  /** The most or the least that each limb may have: one that keeps to it already stays as it is. */
-  | { set: 'percentLop'; to: number; as: 'most' | 'least' }
+  /** The most or the least that each limb, or one alone, may have: one that keeps to it already stays as it is. */
+  | { set: 'percentLop'; to: number; as: 'most' | 'least'; limb?: Limb }
   | { set: 'pressureMmHg' | 'percentOneRepMax' | 'restMs'; to: number }
   | { set: 'tempoId'; to: TempoId }
   | { set: 'position'; to: Position }

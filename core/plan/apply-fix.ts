@@ -52,9 +52,10 @@ function changed(choice: ExerciseChoice, fix: ChoiceFix, basis: Basis): Exercise
     case 'percentLop':
       return {
         ...choice,
-        limbs: changePercentLop(choice.limbs, (percentLop) =>
-          fix.as === 'most' ? Math.min(percentLop, fix.to) : Math.max(percentLop, fix.to),
-        ),
+        limbs: changePercentLop(choice.limbs, (percentLop, limb) => {
+          if (fix.limb !== undefined && fix.limb !== limb) return percentLop;
+          return fix.as === 'most' ? Math.min(percentLop, fix.to) : Math.max(percentLop, fix.to);
+        }),
       };
     case 'pressureMmHg':
       return { ...choice, limbs: atMostArbitraryMmHg(choice.limbs, fix.to) };

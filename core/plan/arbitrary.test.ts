@@ -8,6 +8,7 @@ import { recheck } from '../record/recheck';
 import { strangerFacts, testCoursePlan, testKitInUse, testPrescription } from '../record/record.fixture';
 import { nextSession } from '../review/next-session';
 import { summaryOf } from '../review/summary';
+import { limited } from '../screening/clearance.fixture';
 import type { EventBody } from '../session/events';
 import { inHand } from '../session/in-hand';
 import { nextStep } from '../session/next-step';
@@ -128,7 +129,7 @@ describe('work without a LOP (PRS-7)', () => {
     ['on an operated limb', { procedures: [{ limb: 'left-thigh', atMs: 0 }] }, {}, 'PRS-7'],
     [
       'under a cap, which it cannot keep',
-      { limits: { maxPercentLop: 50, limbs: null, modes: null, capFrom: 'Dr Test' } },
+      { limits: limited({ maxPercentLop: 50, capFrom: 'Dr Test' }) },
       {},
       'PRS-7',
     ],

@@ -9,6 +9,7 @@ import type { ClientFacts } from '../record/facts';
 import { strangerFacts, testCoursePlan, testKitInUse, testPrescription } from '../record/record.fixture';
 import { recommend } from '../review/review';
 import { CONTEXT } from '../review/review.fixture';
+import { limited } from '../screening/clearance.fixture';
 import type { EventBody } from '../session/events';
 import { inHand } from '../session/in-hand';
 import { liveTimeline } from '../session/live-timeline';
@@ -58,7 +59,7 @@ describe('a session under a strap, by feel (TIGHT)', () => {
   it('is refused where a cap must be kept, where work is passive, and before it was tightened', () => {
     const capped = testBasis({
       ...basis,
-      limits: { maxPercentLop: 50, limbs: null, modes: null, capFrom: 'Dr Test' },
+      limits: limited({ maxPercentLop: 50, capFrom: 'Dr Test' }),
     });
     expect(hardFindings(compose(capped).findings)).toMatchObject([{ rule: 'SCR-2' }]);
     const passive = { ...strapped, exerciseId: 'passive-cuff-leg', protocolId: 'passive-recovery' as const };

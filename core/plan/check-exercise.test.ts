@@ -1,8 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { EXERCISES } from '../protocol/exercises';
+import type { Limits } from '../screening/clearance';
+import { clearedAlone, limited } from '../screening/clearance.fixture';
 import type { ExerciseChoice } from './choices';
 import { type Basis, composeSession } from './compose';
-import { type TestChoices, testBasis, testExercise, testSession } from './plan.fixture';
+import { type TestChoices, testBasis, testExercise, testOcclusion, testSession } from './plan.fixture';
 
 const PASSIVE =
   Object.entries(EXERCISES).find(([, { kind, limbKind }]) => kind === 'passive' && limbKind === 'leg')?.[0] ??
@@ -20,7 +22,6 @@ const found = (
     .map(({ rule, level, subject, message, remedy, fix }) =>
       [`${rule} ${level} ${subject}: ${message} ${remedy}`, ...(fix ? [JSON.stringify(fix)] : [])].join(' '),
     );
-const NO_LIMITS = testBasis().limits;
 const passive = (more: Partial<ExerciseChoice> = {}, basis: Partial<Basis> = {}, changes: TestChoices = {}) =>
   found(
     ['PRS-3', 'SCR-4', 'TIGHT', 'SCR-2'],
@@ -29,37 +30,43 @@ const passive = (more: Partial<ExerciseChoice> = {}, basis: Partial<Basis> = {},
     { procedures: [{ limb: 'left-thigh', atMs: 0 }], rungs: new Map([['left-thigh', 'passive']]), ...basis },
   );
 
-describe('what a clearance allows (SCR-2)', () => {
-  const limits = (changes: Partial<Basis['limits']>, more: Partial<ExerciseChoice> = {}) =>
-    found(['SCR-2'], {}, more, { limits: { ...NO_LIMITS, ...changes } });
+describe('what a clearance allows, limb by limb (SCR-2)', () => {
+  const both = (['left-thigh', 'right-thigh'] as const).map((limb) => ({
+    kind: 'measured' as const,
+    limb,
+    occlusionId: limb === 'right-thigh' ? 'lop-right' : 'lop',
+    percentLop: 60,
+  }));
+  const under = (limits: Limits, more: Partial<ExerciseChoice> = {}) =>
+    found(['SCR-2'], {}, more, {
+      limits,
+      occlusions: [testOcclusion(), testOcclusion({ id: 'lop-right', limb: 'right-thigh' })],
+    });
 
-  it('caps the pressure, with a change that keeps it', () => {
-    expect(limits({ maxPercentLop: 60, capFrom: 'Dr Ash' })).toEqual([]);
-    expect(limits({ maxPercentLop: 50, capFrom: 'Dr Ash' })).toEqual([
-      'SCR-2 hard percentLop: 60 % is above the 50 % of LOP that Dr Ash has cleared. Set 50 % or lower, or have a clinician record a new clearance. {"set":"percentLop","to":50,"as":"most"}',
+  it('caps the pressure of that limb alone, with a change that keeps it', () => {
+    const capped = (maxPercentLop: number) => limited({ maxPercentLop, capFrom: 'Dr Ash' }, ['left-thigh']);
+    expect(under(capped(60), { limbs: both })).toEqual([]);
+    expect(under(capped(50), { limbs: both })).toEqual([
+      'SCR-2 hard percentLop: Left thigh: 60 % is above the 50 % of LOP that Dr Ash has cleared. Set 50 % or lower, or have a clinician record a new clearance. {"set":"percentLop","to":50,"as":"most","limb":"left-thigh"}',
     ]);
+    expect(under(limited({ maxPercentLop: 50, capFrom: 'Dr Ash' }, ['right-thigh']))).toEqual([]);
   });
 
-  it('names the limbs and the work that are cleared', () => {
-    expect(limits({ limbs: ['left-thigh'], modes: ['resistance'] })).toEqual([]);
-    expect(limits({ limbs: ['right-thigh', 'left-arm'] })).toEqual([
-      'SCR-2 hard limb: The clearance allows right thigh, left arm only. Choose a limb that is cleared.',
+  it('says which limb is not cleared', () => {
+    expect(under(clearedAlone('left-thigh'))).toEqual([]);
+    const refused =
+      'SCR-2 hard limb: Right thigh: the clearances on record do not speak of it. Choose a limb that is cleared.';
+    expect(under(clearedAlone('left-thigh'), { limbs: both })).toEqual([refused]);
+  });
+
+  it('names the work that is cleared for it', () => {
+    expect(under(limited({ modes: ['resistance'] }))).toEqual([]);
+    expect(under(limited({ modes: ['passive'] }, ['right-thigh']))).toEqual([]);
+    expect(under(limited({ modes: ['passive', 'aerobic'] }, ['left-thigh']))).toEqual([
+      'SCR-2 hard protocolId: Left thigh: the clearance allows passive, aerobic work only. Prescribe work that is cleared.',
     ]);
-    expect(limits({ limbs: [] })).toEqual([
-      'SCR-2 hard limb: The clearance allows no limb only. Choose a limb that is cleared.',
-    ]);
-    const both = (['left-thigh', 'right-thigh'] as const).map((limb) => ({
-      kind: 'measured' as const,
-      limb,
-      occlusionId: limb === 'right-thigh' ? 'lop-right' : 'lop',
-      percentLop: 60,
-    }));
-    expect(limits({ limbs: ['left-thigh'] }, { limbs: both })).toHaveLength(1);
-    expect(limits({ modes: ['passive', 'aerobic'] })).toEqual([
-      'SCR-2 hard protocolId: The clearance allows passive, aerobic work only. Prescribe work that is cleared.',
-    ]);
-    expect(limits({ modes: [] })).toEqual([
-      'SCR-2 hard protocolId: The clearance allows no work only. Prescribe work that is cleared.',
+    expect(under(limited({ modes: [] }, ['left-thigh']))).toEqual([
+      'SCR-2 hard protocolId: Left thigh: the clearance allows no work only. Prescribe work that is cleared.',
     ]);
   });
 });
@@ -155,7 +162,7 @@ describe('straps (TIGHT)', () => {
     const note =
       'TIGHT note limb: By feel: people misjudge it, and nobody knows the pressure. Start low, and check colour and tingling after every set; a measured cuff is better.';
     expect(found(['TIGHT', 'SCR-2'], {}, { limbs }, basis)).toEqual([note]);
-    const capped = { ...basis, limits: { ...NO_LIMITS, maxPercentLop: 50, capFrom: 'Dr Ash' } };
+    const capped = { ...basis, limits: limited({ maxPercentLop: 50, capFrom: 'Dr Ash' }) };
     expect(found(['TIGHT', 'SCR-2'], {}, { limbs }, capped)).toEqual([
       note,
       'SCR-2 hard limb: Dr Ash has cleared 50 % of LOP at most, which a strap cannot keep. Use a cuff that can be measured.',

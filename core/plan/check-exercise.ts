@@ -7,7 +7,7 @@ import type { SchoolId } from '../protocol/schools';
 import { pacedReps } from '../protocol/set-work';
 import { LIMB_LABELS } from '../quantity/limb';
 import { RULES } from '../rules/catalogue';
-import type { ClearanceLimits } from '../screening/clearance';
+import type { Limits } from '../screening/clearance';
 import { checkLimb, checkLimbOfExercise, checkUnmeasured } from './check-limb';
 import { checkIntensity, checkResistance } from './check-resistance';
 import { type Basis, isPostOperativeWork, type Resolved } from './compose';
@@ -19,7 +19,7 @@ export function checkExercise(one: Resolved, schoolId: SchoolId, basis: Basis): 
   const findings = [
     ...checkRole(one, basis),
     ...checkRung(one, basis),
-    ...checkClearance(one, basis.limits),
+    ...checkClearance(one, basis),
     ...one.limbs.flatMap((limb) => checkLimb(one, limb, schoolId, passive, basis)),
     ...one.unmeasured.flatMap((limb) => checkUnmeasured(one, limb, basis)),
     ...one.straps.flatMap(({ limb }) => checkLimbOfExercise(limb, one)),
@@ -98,36 +98,46 @@ function checkRung({ choice, exercise }: Resolved, basis: Basis): Finding[] {
     });
 }
 
-function checkClearance({ choice, limbs }: Resolved, limits: ClearanceLimits): Finding[] {
-  const findings: Finding[] = [];
-  const add = (finding: Omit<Finding, 'rule' | 'level'>) =>
-    findings.push({ rule: 'SCR-2', level: 'hard', ...finding });
-  const percentLop = Math.max(...limbs.map((limb) => limb.choice.percentLop));
-  if (limits.maxPercentLop !== null && percentLop > limits.maxPercentLop) {
-    add({
-      subject: 'percentLop',
-      message: `${percentLop} % is above the ${limits.maxPercentLop} % of LOP that ${limits.capFrom} has cleared.`,
-      remedy: `Set ${limits.maxPercentLop} % or lower, or have a clinician record a new clearance.`,
-      fix: { set: 'percentLop', to: limits.maxPercentLop, as: 'most' },
-    });
-  }
-  if (limits.limbs && choice.limbs.some(({ limb }) => !limits.limbs?.includes(limb))) {
-    const allowed = limits.limbs.map((id) => LIMB_LABELS[id].toLowerCase()).join(', ') || 'no limb';
-    add({
-      subject: 'limb',
-      message: `The clearance allows ${allowed} only.`,
-      remedy: 'Choose a limb that is cleared.',
-    });
-  }
+/** Limb by limb: what the letters that speak of it allow (rule SCR-2). */
+function checkClearance({ choice }: Resolved, { limits }: Basis): Finding[] {
   const { mode } = PROTOCOLS[choice.protocolId];
-  if (limits.modes && !limits.modes.includes(mode)) {
-    add({
-      subject: 'protocolId',
-      message: `The clearance allows ${limits.modes.join(', ') || 'no'} work only.`,
-      remedy: 'Prescribe work that is cleared.',
-    });
-  }
-  return findings;
+  const hard = (finding: Omit<Finding, 'rule' | 'level'>): Finding => ({
+    rule: 'SCR-2',
+    level: 'hard',
+    ...finding,
+  });
+  return choice.limbs.flatMap((target) => {
+    const { limb } = target;
+    const { maxPercentLop, capFrom, modes, isCleared } = limits[limb];
+    const name = LIMB_LABELS[limb];
+    const findings: Finding[] = [];
+    if (target.kind === 'measured' && maxPercentLop !== null && target.percentLop > maxPercentLop)
+      findings.push(
+        hard({
+          subject: 'percentLop',
+          message: `${name}: ${target.percentLop} % is above the ${maxPercentLop} % of LOP that ${capFrom} has cleared.`,
+          remedy: `Set ${maxPercentLop} % or lower, or have a clinician record a new clearance.`,
+          fix: { set: 'percentLop', to: maxPercentLop, as: 'most', limb },
+        }),
+      );
+    if (!isCleared)
+      findings.push(
+        hard({
+          subject: 'limb',
+          message: `${name}: the clearances on record do not speak of it.`,
+          remedy: 'Choose a limb that is cleared.',
+        }),
+      );
+    if (modes && !modes.includes(mode))
+      findings.push(
+        hard({
+          subject: 'protocolId',
+          message: `${name}: the clearance allows ${modes.join(', ') || 'no'} work only.`,
+          remedy: 'Prescribe work that is cleared.',
+        }),
+      );
+    return findings;
+  });
 }
 
 function checkSides({ choice, exercise }: Resolved): Finding[] {
@@ -224,7 +234,7 @@ function checkCycles({ choice, exercise }: Resolved): Finding[] {
 }
 
 /** A strap is second best: it keeps no cap, does no passive work, and is looked at after every set (rule TIGHT). */
-function checkStraps({ choice, straps }: Resolved, { maxPercentLop, capFrom }: ClearanceLimits): Finding[] {
+function checkStraps({ choice, straps }: Resolved, limits: Limits): Finding[] {
   if (straps.length === 0) return [];
   const findings: Finding[] = [
     {
@@ -235,7 +245,8 @@ function checkStraps({ choice, straps }: Resolved, { maxPercentLop, capFrom }: C
       remedy: 'Start low, and check colour and tingling after every set; a measured cuff is better.',
     },
   ];
-  if (maxPercentLop !== null) {
+  for (const { maxPercentLop, capFrom } of straps.map(({ limb }) => limits[limb])) {
+    if (maxPercentLop === null) continue;
     findings.push({
       rule: 'SCR-2',
       level: 'hard',

@@ -29,7 +29,7 @@ export function checkLimb(
       ? checkPassivePercent(percentLop, isPostOperativeWork([limb], basis))
       : checkExercisePercent(limb, percentLop, schoolId, {
           byProtocol: PROTOCOLS[one.choice.protocolId].percentLop,
-          capPercentLop: basis.limits.maxPercentLop,
+          capPercentLop: basis.limits[limb].maxPercentLop,
           rampPercentLop: ramp.running ? ramp.percentLop : null,
         })),
     ...checkHeld(percentLop, occlusion),
@@ -63,7 +63,7 @@ export function checkUnmeasured(
           ? measured.pressure.value
           : null,
       operated: isPostOperativeWork([limb], basis),
-      capPercentLop: limits.maxPercentLop,
+      capPercentLop: limits[limb].maxPercentLop,
     }),
     ...(worn?.kind === 'cuff' && worn.cuffId === cuff.id
       ? checkCuff(limb, cuff, worn.girthCm, pressureMmHg)

@@ -5,7 +5,7 @@ import { intensitySchema } from '../protocol/intensity';
 import { PROTOCOLS, type ProtocolId, protocolIdSchema, tempoIdSchema } from '../protocol/protocols';
 import { schoolIdSchema } from '../protocol/schools';
 import { setWorkSchema } from '../protocol/set-work';
-import { limbSchema, positionSchema } from '../quantity/limb';
+import { type Limb, limbSchema, positionSchema } from '../quantity/limb';
 import { goalIdSchema } from './goals';
 
 const restMs = z
@@ -141,6 +141,8 @@ export const withPercentLop = (limbs: readonly LimbChoice[], percentLop: number)
 /** Another share of LOP on each measured limb, worked out from its own: limbs of one exercise need not be alike. */
 export const changePercentLop = (
   limbs: readonly LimbChoice[],
-  change: (percentLop: number) => number,
+  change: (percentLop: number, limb: Limb) => number,
 ): LimbChoice[] =>
-  limbs.map((limb) => (limb.kind === 'measured' ? { ...limb, percentLop: change(limb.percentLop) } : limb));
+  limbs.map((limb) =>
+    limb.kind === 'measured' ? { ...limb, percentLop: change(limb.percentLop, limb.limb) } : limb,
+  );

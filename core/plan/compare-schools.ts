@@ -52,7 +52,8 @@ function exerciseUnderSchool(
       limb.kind === 'measured'
         ? {
             ...limb,
-            percentLop: proposedPercent(limb.limb, schoolId, done, nowMs, limits.maxPercentLop).value,
+            percentLop: proposedPercent(limb.limb, schoolId, done, nowMs, limits[limb.limb].maxPercentLop)
+              .value,
           }
         : limb,
     ),

@@ -22,7 +22,7 @@ import { newest } from '../quantity/newest';
 import { roundDownToDivision } from '../quantity/rounding';
 import type { DisplayUnits } from '../quantity/units';
 import type { BloodPressure } from '../screening/blood-pressure';
-import type { ClearanceLimits } from '../screening/clearance';
+import type { Limits } from '../screening/clearance';
 import type { StrengthFact } from '../strength/fact';
 import { type ServingTest, serve, sideOf } from '../strength/in-force';
 import { checkExercise } from './check-exercise';
@@ -70,7 +70,7 @@ export type Basis = {
   library: Library;
   massUnit: DisplayUnits['mass'];
   /** What the clearances in force limit (rule SCR-2). */
-  limits: ClearanceLimits;
+  limits: Limits;
   /** Why a measured pressure or a strength test no longer holds, by its id (rules LOP-6, LOAD-2). */
   due: ReadonlyMap<string, string>;
   /** Operations of the last 12 weeks, by limb (rules SCR-1, SCR-4). */

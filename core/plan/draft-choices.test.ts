@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import type { WeightKit } from '../load/weight-kit';
 import { EXERCISES, type Library } from '../protocol/exercises';
 import { PROTOCOLS } from '../protocol/protocols';
+import { clearedAlone, limited } from '../screening/clearance.fixture';
 import type { SessionChoice } from './choices';
 import type { Basis } from './compose';
 import { bestKit, type DraftWish, draftSession, mendAll } from './draft-session';
@@ -17,7 +18,6 @@ const why = (changes: Partial<DraftWish> = {}, basis: Partial<Basis> = {}) => {
   expect(session).toBeNull();
   return notes.at(-1);
 };
-const NO_LIMITS = testBasis().limits;
 const everyPosition = {
   occlusions: (['lying', 'sitting', 'standing'] as const).map((position) =>
     testOcclusion({ id: position, position }),
@@ -32,19 +32,17 @@ describe('why there can be no draft', () => {
   it('is said before anything is chosen', () => {
     expect(why({ limbs: [] })).toBe('Choose a limb.');
     expect(why({ limbs: ['left-arm'] })).toBe('Left arm: measure its occlusion pressure first (LOP-4).');
-    expect(why({}, { limits: { ...NO_LIMITS, limbs: ['right-thigh'] } })).toBe(
-      'Left thigh is not cleared (SCR-2).',
-    );
-    expect(draft({}, { limits: { ...NO_LIMITS, limbs: ['left-thigh'] } }).session).not.toBeNull();
-    expect(why({}, { limits: { ...NO_LIMITS, modes: ['passive'] } })).toBe(
+    expect(why({}, { limits: clearedAlone('right-thigh') })).toBe('Left thigh is not cleared (SCR-2).');
+    expect(draft({}, { limits: clearedAlone('left-thigh') }).session).not.toBeNull();
+    expect(why({}, { limits: limited({ modes: ['passive'] }, ['left-thigh']) })).toBe(
       'The clearance does not allow resistance work (SCR-2).',
     );
     expect(why({ goal: 'rehab', rung: 'passive' }, strapped)).toBe(
       'Passive cycles need a pressure, and a strap has none (TIGHT).',
     );
-    expect(why({}, { ...strapped, limits: { ...NO_LIMITS, maxPercentLop: 50, capFrom: 'Dr Ash' } })).toBe(
-      'A cap on the pressure cannot be kept by a strap (SCR-2).',
-    );
+    expect(
+      why({}, { ...strapped, limits: limited({ maxPercentLop: 50, capFrom: 'Dr Ash' }, ['left-thigh']) }),
+    ).toBe('A cap on the pressure cannot be kept by a strap (SCR-2).');
     const coach = { prescriber: 'coach' } as const;
     expect(why({ goal: 'rehab', rung: 'passive' }, coach)).toBe(
       'Passive work is prescribed by a clinician (SCR-4).',
@@ -58,7 +56,7 @@ describe('why there can be no draft', () => {
     expect(
       why(
         { limbs: ['left-thigh', 'right-thigh'] },
-        { ...mixed, limits: { ...NO_LIMITS, maxPercentLop: 50, capFrom: 'x' } },
+        { ...mixed, limits: limited({ maxPercentLop: 50 }, ['left-thigh']) },
       ),
     ).toMatch(/cannot be kept by a strap/);
   });
@@ -245,11 +243,11 @@ describe('a session that its own checks would refuse', () => {
 
   it('is mended by the remedies of the rules, or said what cannot be', () => {
     expect(mended(testSession())).toEqual(testSession());
-    const capped = testBasis({ limits: { ...NO_LIMITS, maxPercentLop: 40, capFrom: 'Dr Ash' } });
+    const capped = testBasis({ limits: limited({ maxPercentLop: 40, capFrom: 'Dr Ash' }) });
     const lowered = mended(testSession(), capped);
     expect(lowered).toMatchObject({ exercises: [{ limbs: [{ percentLop: 40 }] }] });
-    const barred = testBasis({ limits: { ...NO_LIMITS, limbs: ['right-thigh'] } });
-    expect(mended(testSession(), barred)).toBe('The clearance allows right thigh only.');
+    const barred = testBasis({ limits: clearedAlone('right-thigh') });
+    expect(mended(testSession(), barred)).toBe('Left thigh: the clearances on record do not speak of it.');
     // Taking the exercise away is no remedy of a draft.
     const twice = { ...testSession(), exercises: [testExercise(), testExercise()] };
     expect(typeof mended(twice)).toBe('object');

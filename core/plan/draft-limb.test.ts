@@ -4,6 +4,7 @@ import { EXERCISES } from '../protocol/exercises';
 import type { ProtocolId } from '../protocol/protocols';
 import type { SchoolId } from '../protocol/schools';
 import { MS_PER_DAY } from '../quantity/units';
+import { limited } from '../screening/clearance.fixture';
 import type { Basis, SessionDone } from './compose';
 import { choiceFor, draftLimb, measuredPosition, passiveDays, strapFor } from './draft-limb';
 import { testBasis, testCuff, testOcclusion, trainedWeeks } from './plan.fixture';
@@ -108,7 +109,6 @@ const percent = (
   const choice = draftLimb(limb, 'sitting', protocolId, schoolId, testBasis(basis), { carried, lowered });
   return choice?.kind === 'measured' ? choice.percentLop : choice;
 };
-const NO_LIMITS = testBasis().limits;
 
 describe('the share of LOP a draft gives (PRS-2 to PRS-4)', () => {
   it('is the school’s, or what was carried over, within every bound', () => {
@@ -116,7 +116,8 @@ describe('the share of LOP a draft gives (PRS-2 to PRS-4)', () => {
     expect(percent({ carried: 55 })).toBe(55);
     expect(percent({ carried: 55, lowered: 50 })).toBe(50);
     expect(percent({ lowered: 90 })).toBe(60);
-    expect(percent({ limits: { ...NO_LIMITS, maxPercentLop: 45, capFrom: 'Dr Ash' } })).toBe(45);
+    expect(percent({ limits: limited({ maxPercentLop: 45 }, ['left-thigh']) })).toBe(45);
+    expect(percent({ limits: limited({ maxPercentLop: 45 }, ['right-thigh', 'left-arm']) })).toBe(60);
     // What the cuff holds: 90 of 174 mmHg is 51.7 %.
     expect(percent({ cuffs: [{ ...testCuff, maxPressureMmHg: 90 }] })).toBe(51);
     expect(percent({ cuffs: [] })).toBeNull();
@@ -144,7 +145,7 @@ describe('the share of LOP a draft gives (PRS-2 to PRS-4)', () => {
     expect(mmHg(below(2)) - mmHg(below(0))).toBeCloseTo(20, -0.5);
     expect(below(15)).toBe(full);
     // Under a cap it is built up to what the cap allows: 60 % of 174 is 104, less 40 is 64.
-    const limits = { ...NO_LIMITS, maxPercentLop: 60, capFrom: 'Dr Ash' };
+    const limits = limited({ maxPercentLop: 60 });
     expect(mmHg(percent({ ...operated, limits }))).toBeLessThanOrEqual(64.4);
     expect(mmHg(percent({ ...operated, limits }))).toBeGreaterThan(62);
   });

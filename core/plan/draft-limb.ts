@@ -86,7 +86,7 @@ export function draftLimb(
   const occlusion = basis.occlusions.find(({ id }) => id === worn.occlusionId);
   const cuff = occlusion && cuffFor(occlusion, basis);
   if (!occlusion || !cuff) return null;
-  const cap = basis.limits.maxPercentLop;
+  const cap = basis.limits[limb].maxPercentLop;
   const lopMmHg = occlusion.pressure.value;
   const wanted = Math.min(
     ofProtocol?.usual ?? carried ?? proposedPercent(limb, schoolId, basis.done, basis.nowMs).value,

@@ -6,9 +6,10 @@ import type { WeightKit } from '../load/weight-kit';
 import { rungSchema } from '../protocol/exercise';
 import { schoolIdSchema } from '../protocol/schools';
 import { workModeSchema } from '../protocol/work-mode';
-import { limbSchema, positionSchema } from '../quantity/limb';
+import { LIMBS, limbSchema, positionSchema } from '../quantity/limb';
 import { carryOver, loweredTo } from '../review/carry-over';
 import { nextSession } from '../review/next-session';
+import { allOf, clearedAlone, limited } from '../screening/clearance.fixture';
 import { sessionChoiceSchema } from './choices';
 import { compile } from './compile';
 import { composeSession } from './compose';
@@ -106,7 +107,7 @@ describe('the first draft of a session', () => {
     expect(why({ limbs: ['left-arm'] })).toMatchObject({ session: null, notes: [/measure/] });
     const coach = testBasis({ prescriber: 'coach' });
     expect(why({ goal: 'passive' }, coach).notes[0]).toContain('SCR-4');
-    const cleared = testBasis({ limits: { ...basis.limits, modes: ['recovery'] } });
+    const cleared = testBasis({ limits: limited({ modes: ['recovery'] }) });
     expect(why({}, cleared).notes[0]).toContain('SCR-2');
   });
 
@@ -130,7 +131,7 @@ describe('a template', () => {
     const mine = testBasis({
       occlusions: [testOcclusion({ id: 'mine' })],
       strengthTests: [testStrength({ id: 'own-test' })],
-      limits: { ...basis.limits, maxPercentLop: 60, capFrom: 'Dr Test' },
+      limits: limited({ maxPercentLop: 60, capFrom: 'Dr Test' }),
     });
     const { session } = fitTemplate(template, mine);
     expect(session?.exercises[0]?.limbs).toEqual([
@@ -230,6 +231,7 @@ describe('any draft for any valid person', () => {
     maxPercentLop: fc.option(fc.integer({ min: 10, max: 100 })),
     modes: fc.option(fc.subarray(workModeSchema.options, { minLength: 1 })),
     limbs: fc.option(fc.subarray(limbSchema.options, { minLength: 1 })),
+    limited: fc.subarray(limbSchema.options),
     maxPressureMmHg: fc.integer({ min: 120, max: 300 }),
     prescriber: fc.constantFrom('clinician', 'coach'),
     operated: fc.subarray(limbSchema.options),
@@ -273,12 +275,10 @@ describe('any draft for any valid person', () => {
           ),
           cuffs: [testCuff, arm].map((cuff) => ({ ...cuff, maxPressureMmHg: who.maxPressureMmHg })),
           weightKits: [testKit, dumbbells, bands],
-          limits: {
-            maxPercentLop: who.maxPercentLop,
-            modes: who.modes,
-            limbs: who.limbs,
-            capFrom: 'Dr Test',
-          },
+          limits: allOf(
+            limited({ maxPercentLop: who.maxPercentLop, modes: who.modes, capFrom: 'Dr Test' }, who.limited),
+            clearedAlone(...(who.limbs ?? LIMBS)),
+          ),
           prescriber: who.prescriber,
           procedures: who.operated.map((limb) => ({ limb, atMs: -9 * DAY })),
           done: trainedWeeks(who.weeks),

@@ -9,6 +9,7 @@ import { PROTOCOLS, type ProtocolId } from '../protocol/protocols';
 import { SCHOOLS, type SchoolId } from '../protocol/schools';
 import { LIMB_LABELS, type Limb, limbKind, type Position } from '../quantity/limb';
 import { RULES } from '../rules/catalogue';
+import { capOn } from '../screening/clearance';
 import { testInForce } from '../strength/in-force';
 import { applyFix } from './apply-fix';
 import { orderRank } from './check-session';
@@ -123,13 +124,14 @@ function whyNot({ goal, limbs, rung, schoolId }: DraftWish, basis: Basis): strin
   );
   if (limbs.length === 0) return 'Choose a limb.';
   if (missing) return `${LIMB_LABELS[missing]}: measure its occlusion pressure first (LOP-4).`;
-  const barred = limbs.find((limb) => basis.limits.limbs && !basis.limits.limbs.includes(limb));
+  const barred = limbs.find((limb) => !basis.limits[limb].isCleared);
   if (barred) return `${LIMB_LABELS[barred]} is not cleared (SCR-2).`;
-  const strapped = limbs.some((limb) => strapFor(limb, basis));
-  if (strapped && mode === 'passive') return 'Passive cycles need a pressure, and a strap has none (TIGHT).';
-  if (strapped && basis.limits.maxPercentLop !== null)
+  const strapped = limbs.filter((limb) => strapFor(limb, basis));
+  if (strapped.length > 0 && mode === 'passive')
+    return 'Passive cycles need a pressure, and a strap has none (TIGHT).';
+  if (capOn(basis.limits, strapped) !== null)
     return 'A cap on the pressure cannot be kept by a strap (SCR-2).';
-  if (basis.limits.modes && !basis.limits.modes.includes(mode))
+  if (limbs.some((limb) => basis.limits[limb].modes?.includes(mode) === false))
     return `The clearance does not allow ${mode} work (SCR-2).`;
   const mayPrescribe = mayDo({ role: basis.prescriber, isOwner: false }, 'sign-post-operative');
   if (!mayPrescribe && (mode === 'passive' || isPostOperativeWork(limbs, basis))) {

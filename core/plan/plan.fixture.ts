@@ -6,6 +6,7 @@ import type { ProtocolId, TempoId } from '../protocol/protocols';
 import type { SchoolId } from '../protocol/schools';
 import type { Limb, Position } from '../quantity/limb';
 import { MS_PER_DAY } from '../quantity/units';
+import { NO_LIMITS } from '../screening/clearance.fixture';
 import type { StrengthFact } from '../strength/fact';
 import { type ExerciseChoice, type SessionChoice, setsOf } from './choices';
 import { type Basis, composeSession, type SessionDone } from './compose';
@@ -80,7 +81,7 @@ export const testBasis = (changes: Partial<Basis> = {}): Basis => ({
   weightKits: [testKit],
   library: libraryOf({}),
   massUnit: 'kg',
-  limits: { maxPercentLop: null, limbs: null, modes: null, capFrom: null },
+  limits: NO_LIMITS,
   due: new Map(),
   procedures: [],
   rungs: new Map(),

@@ -5,6 +5,7 @@ import { PROTOCOLS, protocolIdSchema, TEMPOS, tempoIdSchema } from '../protocol/
 import { type SchoolId, schoolIdSchema } from '../protocol/schools';
 import { pacedReps } from '../protocol/set-work';
 import type { Limb } from '../quantity/limb';
+import { limited } from '../screening/clearance.fixture';
 import { checkTimeline } from './check-timeline';
 import { compareSchools } from './compare-schools';
 import { compile } from './compile';
@@ -258,7 +259,7 @@ describe('the schools side by side (PRS-2)', () => {
   });
 
   it('obeys a clearance in every school', () => {
-    const limits = { ...testBasis().limits, maxPercentLop: 45, capFrom: 'Dr Test' };
+    const limits = limited({ maxPercentLop: 45, capFrom: 'Dr Test' }, ['left-thigh']);
     for (const capped of compareSchools(testSession(), testBasis({ limits }))) {
       expect(capped.pressure?.percentLop).toBeLessThanOrEqual(45);
     }

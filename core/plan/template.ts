@@ -27,7 +27,6 @@ export function fitTemplate(template: SessionChoice, basis: Basis): Draft {
       continue;
     }
     const cap = mostPercentLop(PROTOCOLS[choice.protocolId].mode);
-    const most = Math.min(cap, basis.limits.maxPercentLop ?? cap);
     const limbs = choice.limbs.flatMap((limb) => {
       const percentLop =
         limb.kind === 'measured' ? limb.percentLop : RULES['PRS-3'].figures.exercisePercentLop.noteBelow;
@@ -35,7 +34,7 @@ export function fitTemplate(template: SessionChoice, basis: Basis): Draft {
         limb.limb,
         choice.position,
         choice.protocolId,
-        Math.min(percentLop, most),
+        Math.min(percentLop, cap, basis.limits[limb.limb].maxPercentLop ?? cap),
         basis,
       );
       if (worn?.kind === 'arbitrary' && limb.kind === 'arbitrary')

@@ -61,7 +61,10 @@ describe('what a session is composed from', () => {
       NOW,
     );
     expect(basis.procedures).toEqual([{ limb: 'left-arm', atMs: ago(9) }]);
-    expect(basis).toMatchObject({ prescriber: 'coach', limits: { maxPercentLop: 60 } });
+    expect(basis).toMatchObject({
+      prescriber: 'coach',
+      limits: { 'left-arm': { maxPercentLop: 60 }, 'right-thigh': { maxPercentLop: 60 } },
+    });
     expect(basis.library['own-one']?.label).toBe('Own press');
   });
 });

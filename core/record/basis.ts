@@ -30,7 +30,7 @@ export const basisOf = (facts: ClientFacts, kit: KitInUse, prescriber: Role, now
   weightKits: kit.weightKits,
   library: libraryOf(facts.ownExercises),
   massUnit: facts.units.mass,
-  limits: limitsInForce(facts.clearances, nowMs),
+  limits: limitsInForce(facts, nowMs),
   due: dueNow(facts, nowMs),
   procedures: proceduresInForce(facts, nowMs),
   rungs: new Map(LIMBS.flatMap((limb) => rungOf(facts, limb))),

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { isoOf } from '../course/days';
 import { testOcclusion, testPlan, testStrength } from '../plan/plan.fixture';
+import { NO_LIMITS } from '../screening/clearance.fixture';
 import { blockAsItStands, blockContext, blockPlansOf, sessionsByDay, setsShareNow } from './block-in-force';
 import type { ClientFacts } from './facts';
 import {
@@ -70,7 +71,7 @@ describe('what the weeks of a block know of the person', () => {
     blockContext(testFacts(changes), isoOf(today - startsDaysAgo), NOW_MS);
 
   it('is the week that runs, the level of the ramp, and the cap', () => {
-    expect(context()).toMatchObject({ nowWeek: 1, capPercentLop: null });
+    expect(context()).toMatchObject({ nowWeek: 1, limits: NO_LIMITS });
     expect(context({}, 14).nowWeek).toBe(2);
     expect(context({}, -3).nowWeek).toBe(0);
     expect(context().levels.get('lower')).toBe(60);

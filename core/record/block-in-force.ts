@@ -11,9 +11,9 @@ import { libraryOf } from '../protocol/exercises';
 import { newest } from '../quantity/newest';
 import { MS_PER_DAY } from '../quantity/units';
 import { RULES } from '../rules/catalogue';
-import { limitsInForce } from '../screening/clearance';
 import { sessionsDone } from './basis';
 import type { BlockFact, ClientFacts } from './facts';
+import { limitsInForce } from './limits-in-force';
 import { shelfLifeInForce } from './shelf-life-in-force';
 import { versionInForce } from './version-in-force';
 
@@ -85,7 +85,7 @@ export function blockContext(facts: ClientFacts, startsOn: string, nowMs: number
           .map((kind) => [id, rampLevel(done, kind, plan.schoolId, nowMs).percentLop] as const),
       ),
     ),
-    capPercentLop: limitsInForce(facts.clearances, nowMs).maxPercentLop,
+    limits: limitsInForce(facts, nowMs),
     dues: plans.flatMap(({ id, plan }) => {
       const measured = plan.exercises
         .flatMap(({ limbs }) => limbs.filter(isMeasured))

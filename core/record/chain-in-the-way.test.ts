@@ -173,7 +173,7 @@ describe('what stands in the way, in words (START-2)', () => {
       ],
     });
     expect(link(capped, 'prescribe')).toMatch(
-      /^due: 104 mmHg\. 60 % is above the 50 % of LOP .* \(SCR-2,START-1\)$/,
+      /^due: 104 mmHg\. Left thigh: 60 % is above the 50 % of LOP .* \(SCR-2,START-1\)$/,
     );
   });
 

@@ -9,7 +9,7 @@ import { newest, newestBy } from '../quantity/newest';
 import { lengthWords, massWords } from '../quantity/units';
 import type { RuleId } from '../rules/catalogue';
 import { RULES } from '../rules/catalogue';
-import { DECISION_WORDS, judgeScreening } from '../screening/decide';
+import { DECISION_WORDS, judgeScreening, keepsBack } from '../screening/decide';
 import { hasNewQuestions, screeningIsDue } from '../screening/screening';
 import type { StrengthFact } from '../strength/fact';
 import { strengthTestIsDue } from '../strength/shelf-life';
@@ -115,7 +115,7 @@ function screenLink(facts: ClientFacts, nowMs: number, prescribed: Prescribed): 
   const figure = DECISION_WORDS[decision].toLowerCase();
   if (hold) return holdLink(hold, decision === 'do-not-start' ? figure : 'on hold');
   if (decision === 'do-not-start' || decision === 'needs-clearance') {
-    const open = reasons.filter(({ clearedBy }) => !clearedBy).map(({ words }) => words);
+    const open = reasons.filter(keepsBack).map(({ words }) => words);
     return { ...common, state: 'held', figure, reason: `${DECISION_WORDS[decision]}: ${open.join('; ')}.` };
   }
   if (isPlaceOfSurgeryUnknown(facts, nowMs)) {

@@ -60,6 +60,21 @@ describe('heavy, under a cuff, or light without (PRO-4)', () => {
       'cuff: A hold stands: Numb or tingling. Until it is lifted.',
     ]);
     expect(out({ limb: 'right-thigh' }, { holds: [hold] })).toEqual([]);
+    // In both legs, and cleared for one.
+    const withVarices = {
+      screenings: [
+        {
+          atMs: daysAgo(3),
+          version: 1,
+          bloodPressures: [],
+          note: '',
+          yes: ['varicose-veins' as const],
+          places: [
+            { item: 'varicose-veins' as const, limbs: ['left-thigh' as const, 'right-thigh' as const] },
+          ],
+        },
+      ],
+    };
     const clearance = {
       subjects: ['varicose-veins' as const],
       givenBy: 'Dr Test',
@@ -71,7 +86,7 @@ describe('heavy, under a cuff, or light without (PRO-4)', () => {
       modes: [],
       note: '',
     };
-    expect(out({}, { clearances: [clearance] })).toEqual([
+    expect(out({}, { ...withVarices, clearances: [clearance] })).toEqual([
       'cuff: The clearance leaves the left thigh out. Until a clearance names it.',
     ]);
   });

@@ -140,7 +140,7 @@ export function chooseWork(facts: ClientFacts, asked: Asked, nowMs: number): Wor
     operated: isOperated(facts, asked.limb, nowMs),
     newcomer: isNewcomer(facts),
     held: holdsInForce(facts, nowMs).find(({ limb }) => limb === null || limb === asked.limb)?.words ?? null,
-    cleared: limitsInForce(facts.clearances, nowMs).limbs?.includes(asked.limb) ?? true,
+    cleared: limitsInForce(facts, nowMs)[asked.limb].isCleared,
   };
   const said = (voices: readonly Voice[], kind: WorkKind): Reason[] =>
     voices

@@ -10,7 +10,6 @@ import type { ClientFacts } from './facts';
 
 export { fitInForce, pressureInForce, whyDue } from '../occlusion-pressure/in-force';
 // The one answer to what counts now (rule START-2): draft, checks, chain, roster, server and live session all ask here.
-export { limitsInForce } from '../screening/clearance';
 export { testInForce } from '../strength/in-force';
 export {
   answeredInForce,
@@ -25,6 +24,7 @@ export {
   watchesBloodPressure,
 } from './conditions-in-force';
 export { holdsInForce } from './holds';
+export { limitsInForce } from './limits-in-force';
 export { nextPlan, plansInForce } from './plans-in-force';
 export { shelfLifeInForce } from './shelf-life-in-force';
 

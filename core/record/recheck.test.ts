@@ -206,7 +206,10 @@ describe('what is in force (START-2)', () => {
     expect(onDay(25).yes).toContain('long-travel');
     expect(onDay(0)).toEqual({
       yes: ['anticoagulants', 'nerve-injury', 'recent-surgery', 'under-18'],
-      places: [{ item: 'nerve-injury', limbs: ['left-thigh', 'right-thigh'] }],
+      places: [
+        { item: 'nerve-injury', limbs: ['left-thigh', 'right-thigh'] },
+        { item: 'recent-surgery', limbs: ['left-thigh'] },
+      ],
       bloodPressures: [],
     });
     expect(onDay(-10).yes).toContain('under-18');

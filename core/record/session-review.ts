@@ -18,10 +18,13 @@ export const reviewSession = (
   kits: readonly WeightKit[],
   nowMs: number,
 ): (Recommendation | undefined)[] => {
-  const capPercentLop = limitsInForce(facts.clearances, nowMs).maxPercentLop;
   const { withinDays } = RULES['REV-8'].figures.heavyWork;
   const heavyWork = facts.heavyWork
     .filter(({ atMs }) => atMs <= nowMs && atMs > nowMs - withinDays * MS_PER_DAY)
     .sort((a, b) => b.atMs - a.atMs);
-  return reviewEach(session, { done: sessionsDone(facts), capPercentLop, kits, heavyWork }, nowMs);
+  return reviewEach(
+    session,
+    { done: sessionsDone(facts), limits: limitsInForce(facts, nowMs), kits, heavyWork },
+    nowMs,
+  );
 };

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { testPlan } from '../plan/plan.fixture';
+import { limited, NO_LIMITS } from '../screening/clearance.fixture';
 import type { ReviewAnswer } from '../session/state';
 import { whyNotAnswer } from './answer';
 import type { Change } from './change';
@@ -15,7 +16,7 @@ const answer = (changes: Partial<ReviewAnswer>): ReviewAnswer => ({
   ...changes,
 });
 const why = (changes: Partial<ReviewAnswer>, cap: number | null = null) =>
-  whyNotAnswer(advice, answer(changes), { plan }, cap);
+  whyNotAnswer(advice, answer(changes), { plan }, limited({ maxPercentLop: cap }));
 const edited = (change: Change, reason = '') => why({ answer: 'edited', change, reason });
 
 describe('an answer to a review (REV-10)', () => {
@@ -46,7 +47,7 @@ describe('an answer to a review (REV-10)', () => {
   });
 
   it('is of an exercise that was begun', () => {
-    expect(whyNotAnswer(undefined, answer({}), { plan }, null)).toContain(
+    expect(whyNotAnswer(undefined, answer({}), { plan }, NO_LIMITS)).toContain(
       'no set of this exercise was begun',
     );
   });

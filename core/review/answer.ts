@@ -1,4 +1,5 @@
 import type { Plan } from '../plan/plan';
+import type { Limits } from '../screening/clearance';
 import type { ReviewAnswer } from '../session/state';
 import { type Change, changeWords, tidyChange, whyNotChange } from './change';
 import type { Recommendation } from './review';
@@ -12,7 +13,7 @@ export function whyNotAnswer(
   advice: Recommendation | undefined,
   answer: ReviewAnswer,
   { plan }: { plan: Plan },
-  capPercentLop: number | null,
+  limits: Limits,
 ): string | null {
   const label = plan.exercises[answer.exerciseIndex]?.label;
   if (!advice) return 'There is nothing to answer: no set of this exercise was begun.';
@@ -26,7 +27,7 @@ export function whyNotAnswer(
         : `${label}: the review says ${changeWords(advice.change)}, not ${changeWords(change)}. Look at it again.`;
     case 'edited':
       return (
-        whyNotChange({ plan }, answer.exerciseIndex, change, capPercentLop) ??
+        whyNotChange({ plan }, answer.exerciseIndex, change, limits) ??
         (isHarder(change, advice.change) && answer.reason.trim() === ''
           ? `${label}: this is harder than the review says. Say why.`
           : null)

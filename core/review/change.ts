@@ -2,6 +2,7 @@ import type { z } from 'zod';
 import { measuredLimbs, type Plan } from '../plan/plan';
 import { mostPercentLop } from '../pressure/most-percent-lop';
 import { RULES } from '../rules/catalogue';
+import type { Limits } from '../screening/clearance';
 import type { reviewChangeSchema } from '../session/events/values';
 
 /** What to change next time. Points of %LOP, kit steps of load, ms of rest; an empty change holds. */
@@ -53,18 +54,22 @@ export function whyNotChange(
   { plan }: { plan: Plan },
   exerciseIndex: number,
   change: Change,
-  capPercentLop: number | null,
+  limits: Limits,
 ): string | null {
   const exercise = plan.exercises[exerciseIndex];
-  const shares = exercise ? measuredLimbs(exercise).map(({ percentLop }) => percentLop) : [];
+  const limbs = exercise ? measuredLimbs(exercise) : [];
+  const shares = limbs.map(({ percentLop }) => percentLop);
   const points = change.pressurePoints ?? 0;
   const next = Math.max(0, ...shares) + points;
   // One change goes to all limbs of an exercise: the one with the least must stay above the floor as well.
   const lowest = Math.min(100, ...shares) + points;
   const most = mostPercentLop(exercise?.mode ?? 'resistance');
   if (next > most) return `${next} % of LOP is above ${most} % (PRS-3).`;
-  if (capPercentLop !== null && next > capPercentLop)
-    return `${next} % is above the ${capPercentLop} % that is cleared (SCR-2).`;
+  for (const { limb, percentLop } of limbs) {
+    const cap = limits[limb].maxPercentLop;
+    if (cap !== null && percentLop + points > cap)
+      return `${percentLop + points} % is above the ${cap} % that is cleared (SCR-2).`;
+  }
   const low = RULES['PRS-3'].figures.exercisePercentLop.gradedStartArm;
   if (points < 0 && lowest < low) return `${lowest} % of LOP is below ${low} % (PRS-3).`;
   const heavy = exercise?.load.kind === 'weighed' ? exercise.load.truePercent : 0;

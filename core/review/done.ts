@@ -15,7 +15,7 @@ import { type Reviewed, setsOf } from './reviewed';
 
 /** What bounds the next session, and what it could be made of. */
 export type Bounds = {
-  /** What a clearance caps the pressure at, in %LOP; null without one (rule SCR-2). */
+  /** The lowest cap of a clearance on any of its limbs, in %LOP; null without one (rule SCR-2). */
   capPercentLop: number | null;
   /** Where the newcomer's ramp stands while it runs, in %LOP; null once it is over (rule PRS-4). */
   rampPercentLop: number | null;

@@ -9,6 +9,7 @@ import {
   testSession,
   testStrength,
 } from '../plan/plan.fixture';
+import { limited, NO_LIMITS } from '../screening/clearance.fixture';
 import type { EventBody } from '../session/events';
 import { carryOver, loweredTo } from './carry-over';
 import { changeWords, tidyChange, whyNotChange } from './change';
@@ -234,17 +235,18 @@ describe('at the edges of the review', () => {
   });
 
   it('an edited change may go exactly to a limit', () => {
+    const sixty = limited({ maxPercentLop: 60 });
     const at = (percentLop: number) => testPlan({ percentLop });
-    expect(whyNotChange(at(70), 0, { pressurePoints: 10 }, null)).toBeNull();
-    expect(whyNotChange(at(55), 0, { pressurePoints: 5 }, 60)).toBeNull();
-    expect(whyNotChange(at(55), 0, { pressurePoints: 6 }, 60)).toContain('SCR-2');
-    expect(whyNotChange(at(40), 0, { pressurePoints: -10 }, null)).toBeNull();
-    expect(whyNotChange(at(40), 0, { pressurePoints: -11 }, null)).toContain('below 30');
+    expect(whyNotChange(at(70), 0, { pressurePoints: 10 }, NO_LIMITS)).toBeNull();
+    expect(whyNotChange(at(55), 0, { pressurePoints: 5 }, sixty)).toBeNull();
+    expect(whyNotChange(at(55), 0, { pressurePoints: 6 }, sixty)).toContain('SCR-2');
+    expect(whyNotChange(at(40), 0, { pressurePoints: -10 }, NO_LIMITS)).toBeNull();
+    expect(whyNotChange(at(40), 0, { pressurePoints: -11 }, NO_LIMITS)).toContain('below 30');
     // 45 and 30 %: the limb with the least counts on the way down, the one with the most on the way up.
-    expect(whyNotChange({ plan }, 1, { pressurePoints: -30 }, null)).toContain('0 % of LOP is below 30');
-    expect(whyNotChange({ plan }, 1, { pressurePoints: 15 }, 60)).toBeNull();
-    expect(whyNotChange({ plan }, 1, { pressurePoints: 16 }, 60)).toContain('SCR-2');
-    expect(whyNotChange(at(40), 0, { loadSteps: 1 }, null)).toBeNull();
+    expect(whyNotChange({ plan }, 1, { pressurePoints: -30 }, NO_LIMITS)).toContain('0 % of LOP is below 30');
+    expect(whyNotChange({ plan }, 1, { pressurePoints: 15 }, sixty)).toBeNull();
+    expect(whyNotChange({ plan }, 1, { pressurePoints: 16 }, sixty)).toContain('SCR-2');
+    expect(whyNotChange(at(40), 0, { loadSteps: 1 }, NO_LIMITS)).toBeNull();
     expect(measuredTarget(at(40).plan).percentLop).toBe(40);
   });
 });

@@ -1,5 +1,6 @@
 import { type RampSession, rampLevel } from '../pressure/ramp';
 import { limbKind } from '../quantity/limb';
+import { capOn, type Limits } from '../screening/clearance';
 import type { Bounds } from './done';
 import { type Recommendation, recommend } from './review';
 import type { Reviewed } from './reviewed';
@@ -8,18 +9,30 @@ import type { Reviewed } from './reviewed';
 export type SessionToReview = Reviewed & { painBefore: number | null; before: Reviewed | null };
 
 /**
- * What a session suggests for the next one, exercise by exercise (rule REV-10), bounded by a cap, and by the ramp as it stands.
+ * What a session suggests for the next one, exercise by exercise (rule REV-10), bounded by the caps on its limbs, and by the ramp as it stands.
  * @param done sessions really done, which the ramp counts
  * @returns by the place of the exercise in the plan; undefined where no set of it was begun
  */
 export const reviewEach = (
   { plan, state, painBefore, before }: SessionToReview,
-  { done, ...bounds }: Omit<Bounds, 'rampPercentLop'> & { done: readonly RampSession[] },
+  {
+    done,
+    limits,
+    ...bounds
+  }: Omit<Bounds, 'rampPercentLop' | 'capPercentLop'> & {
+    done: readonly RampSession[];
+    limits: Limits;
+  },
   nowMs: number,
 ): (Recommendation | undefined)[] =>
   plan.exercises.map((exercise, place) => {
     const [target] = exercise.limbs;
     const ramp = target && rampLevel(done, limbKind(target.limb), plan.schoolId, nowMs);
     const rampPercentLop = ramp?.running ? ramp.percentLop : null;
-    return recommend({ plan, state }, place, { painBefore, before, rampPercentLop, ...bounds }) ?? undefined;
+    const capPercentLop = capOn(
+      limits,
+      exercise.limbs.map(({ limb }) => limb),
+    );
+    const context = { painBefore, before, rampPercentLop, capPercentLop, ...bounds };
+    return recommend({ plan, state }, place, context) ?? undefined;
   });

@@ -11,6 +11,7 @@ import {
   weighedLoad,
   withTruePercent,
 } from '../plan/plan.fixture';
+import { limited, NO_LIMITS } from '../screening/clearance.fixture';
 import type { EventBody } from '../session/events';
 import { foldAll as fold, logOf } from '../session/session.fixture';
 import { signIdSchema } from '../session/signs';
@@ -294,7 +295,7 @@ describe('the review (REV-1 to REV-8, first match wins)', () => {
 
 describe('an edited change, checked again', () => {
   const why = (change: Change, choices: TestChoices = {}, cap: number | null = null) =>
-    whyNotChange(testPlan(choices), 0, change, cap);
+    whyNotChange(testPlan(choices), 0, change, limited({ maxPercentLop: cap }));
 
   it('is refused past a limit, past a clearance, and up from the usual load', () => {
     expect(why({ pressurePoints: 5 }, { percentLop: 60 })).toBeNull();
@@ -302,7 +303,7 @@ describe('an edited change, checked again', () => {
     expect(why({ pressurePoints: 5 }, { percentLop: 60 }, 60)).toContain('SCR-2');
     expect(why({ pressurePoints: -20 }, { percentLop: 45 })).toContain('below');
     const heavy = { plan: withTruePercent(testPlan().plan, 40) };
-    expect(whyNotChange(heavy, 0, { loadSteps: 1 }, null)).toContain('LOAD-3');
+    expect(whyNotChange(heavy, 0, { loadSteps: 1 }, NO_LIMITS)).toContain('LOAD-3');
     expect(why({ loadSteps: -1 }, { percentOneRepMax: 40 })).toBeNull();
   });
 

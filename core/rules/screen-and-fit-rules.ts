@@ -23,10 +23,10 @@ export const screenRules = {
     title: 'Clearance',
     level: 'hard',
     source: HOUSE,
-    by: 'screening/clearance.ts limitsInForce',
-    figures: NO_FIGURES,
-    words: () =>
-      'A clearance says who gave it, when, until when, and what it limits: a cap on %LOP, limbs, modes or an expiry. Every later number obeys the cap; lower is the default when in doubt. One recorded later binds plans already signed.',
+    by: 'screening/clearance.ts limitsByLimb',
+    figures: { stopClearedUnderPercentLop: 100 },
+    words: ({ stopClearedUnderPercentLop }) =>
+      `A clearance says who gave it, when, until when, and what it limits: a cap on %LOP, modes or an expiry, for the limbs that it names or for the whole person. A limb that it does not name is neither limited nor cleared by it. Every later number obeys the cap; lower is the default when in doubt. A stop is cleared by a physician only, with a cap under ${stopClearedUnderPercentLop} % and with some of the limbs or of the work. One recorded later binds plans already signed.`,
   }),
   'SCR-3': rule({
     title: 'On the day',

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { type WorkMode, workModeSchema } from '../protocol/work-mode';
-import { type Limb, limbSchema } from '../quantity/limb';
+import { LIMBS, type Limb, limbSchema } from '../quantity/limb';
 import { itemIdSchema } from './items';
 
 const foundSubjectSchema = z.union([itemIdSchema, z.literal('blood-pressure')]);
@@ -20,22 +20,26 @@ export const clearanceSchema = z.object({
   /** Null while it has no expiry. */
   untilMs: z.number().int().positive().nullable(),
   maxPercentLop: z.number().int().min(10, 'At least 10 %.').max(100, 'At most 100 %.').nullable(),
-  /** Limbs it allows; empty allows all four. */
+  /** Limbs it speaks of; empty speaks of the whole person. */
   limbs: z.array(limbSchema),
-  /** Work it allows; empty allows all. */
+  /** Work it allows them; empty allows all. */
   modes: z.array(workModeSchema),
   note: z.string().trim().max(400, 'At most 400 characters.'),
 });
 export type Clearance = z.infer<typeof clearanceSchema>;
 
-/** What all clearances in force limit together. `null` limits nothing. */
-export type ClearanceLimits = {
+/** What binds one limb: what all clearances in force that speak of it limit together. `null` limits nothing. */
+export type LimbLimits = {
   maxPercentLop: number | null;
-  limbs: Limb[] | null;
-  modes: WorkMode[] | null;
   /** Who set the lowest cap, for the words beside it. */
   capFrom: string | null;
+  modes: WorkMode[] | null;
+  /** Not so where something was found that is cleared for other limbs alone. */
+  isCleared: boolean;
 };
+
+/** What binds each limb (rule SCR-2). */
+export type Limits = Record<Limb, LimbLimits>;
 
 export const isInForce = ({ givenAtMs, untilMs }: Clearance, nowMs: number): boolean =>
   givenAtMs <= nowMs && (untilMs === null || nowMs <= untilMs);
@@ -43,23 +47,41 @@ export const isInForce = ({ givenAtMs, untilMs }: Clearance, nowMs: number): boo
 export const hasLimits = (clearance: Clearance): boolean =>
   clearance.maxPercentLop !== null || clearance.limbs.length > 0 || clearance.modes.length > 0;
 
+/** Whether a clearance says anything of a limb: one that names none speaks of the whole person. */
+export const speaksOf = ({ limbs }: Pick<Clearance, 'limbs'>, limb: Limb): boolean =>
+  limbs.length === 0 || limbs.includes(limb);
+
 /**
- * The limits that every later number obeys: the lowest cap, and only limbs and work that every clearance allows
- * (rule SCR-2, lower when in doubt).
+ * The limits that every later number obeys, limb by limb: the lowest cap, and only work that every clearance allows, of those
+ * that speak of it (rule SCR-2, lower when in doubt).
+ * @param cleared the limbs that may be trained by what was found
  */
-export function limitsInForce(clearances: readonly Clearance[], nowMs: number): ClearanceLimits {
+export function limitsByLimb(
+  clearances: readonly Clearance[],
+  cleared: readonly Limb[],
+  nowMs: number,
+): Limits {
   const inForce = clearances.filter((clearance) => isInForce(clearance, nowMs));
-  const capped = inForce.filter(({ maxPercentLop }) => maxPercentLop !== null);
-  const lowest = capped.reduce<Clearance | null>(
-    (low, next) => (low && (low.maxPercentLop ?? 100) <= (next.maxPercentLop ?? 100) ? low : next),
-    null,
-  );
-  return {
-    maxPercentLop: lowest?.maxPercentLop ?? null,
-    capFrom: lowest?.givenBy ?? null,
-    limbs: inCommon(inForce.map(({ limbs }) => limbs)),
-    modes: inCommon(inForce.map(({ modes }) => modes)),
+  const limitsOf = (limb: Limb): LimbLimits => {
+    const binding = inForce.filter((clearance) => speaksOf(clearance, limb));
+    const capOf = ({ maxPercentLop }: Clearance) => maxPercentLop ?? Number.POSITIVE_INFINITY;
+    const [lowest] = binding
+      .filter(({ maxPercentLop }) => maxPercentLop !== null)
+      .sort((a, b) => capOf(a) - capOf(b));
+    return {
+      maxPercentLop: lowest?.maxPercentLop ?? null,
+      capFrom: lowest?.givenBy ?? null,
+      modes: inCommon(binding.map(({ modes }) => modes)),
+      isCleared: cleared.includes(limb),
+    };
   };
+  return Object.fromEntries(LIMBS.map((limb) => [limb, limitsOf(limb)])) as Limits;
+}
+
+/** The lowest cap on any of some limbs, in %LOP; `null` where there is none. */
+export function capOn(limits: Limits, limbs: readonly Limb[]): number | null {
+  const caps = limbs.flatMap((limb) => limits[limb].maxPercentLop ?? []);
+  return caps.length > 0 ? Math.min(...caps) : null;
 }
 
 /** What every list that says anything agrees on; `null` when none says anything. */

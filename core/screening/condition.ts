@@ -103,17 +103,29 @@ export const isCurrent = (
   nowMs: number,
 ): boolean => ended === null && atMs <= nowMs && (endsAtMs === null || nowMs <= endsAtMs);
 
+function limbsIn({ detail }: Condition): readonly Limb[] {
+  switch (detail.kind) {
+    case 'item':
+      return detail.limbs;
+    case 'procedure':
+      return detail.procedure.limb === 'no-limb' ? [] : [detail.procedure.limb];
+    case 'blood-pressure':
+      return [];
+  }
+}
+
 /** What somebody has by their conditions, as a screening would say it; of several blood pressures the newest (rule SCR-1). */
 export function answeredBy(conditions: readonly Condition[], nowMs: number): Required<Answered> {
   const current = conditions.filter((condition) => isCurrent(condition, nowMs));
   const subjects = new Set(current.map(({ detail }) => subjectOf(detail)));
   const yes = itemIdSchema.options.filter((item) => subjects.has(item));
-  const limbsOf = (item: ItemId): Limb[] =>
-    LIMBS.filter((limb) =>
-      current.some(
-        ({ detail }) => detail.kind === 'item' && detail.item === item && detail.limbs.includes(limb),
-      ),
-    );
+  /** None where it is, in one case at least, in no limb that anybody named: then it is of the whole person. */
+  const limbsOf = (item: ItemId): Limb[] => {
+    const named = current.filter(({ detail }) => subjectOf(detail) === item).map(limbsIn);
+    return named.some((limbs) => limbs.length === 0)
+      ? []
+      : LIMBS.filter((limb) => named.some((limbs) => limbs.includes(limb)));
+  };
   const last = newest(
     current.flatMap(({ atMs, detail }) =>
       detail.kind === 'blood-pressure' ? [{ atMs, bloodPressure: detail.bloodPressure }] : [],

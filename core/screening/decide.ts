@@ -1,8 +1,9 @@
-import { limbsWords } from '../quantity/limb';
+import { workModeSchema } from '../protocol/work-mode';
+import { LIMBS, type Limb, limbsWords } from '../quantity/limb';
 import type { RuleId } from '../rules/catalogue';
 import { RULES } from '../rules/catalogue';
 import { bloodPressureLevel, bloodPressureWords, meanBloodPressure } from './blood-pressure';
-import { type Clearance, type FoundSubject, hasLimits, isInForce } from './clearance';
+import { type Clearance, type FoundSubject, hasLimits, isInForce, speaksOf } from './clearance';
 import type { Answered } from './condition';
 import { type ItemId, type ItemLevel, levelOf, SCREEN_ITEMS, type Stricter } from './items';
 
@@ -22,13 +23,26 @@ export type Reason = {
   words: string;
   /** The clearance that answers it, in words; null while none does. */
   clearedBy: string | null;
+  /** Limbs that it does not keep from being trained. */
+  clearedFor: Limb[];
   rule: RuleId;
 };
 
-export type Judgement = { decision: Decision; reasons: Reason[] };
+/** Whether it keeps any limb from being trained. */
+export const keepsBack = ({ clearedFor }: Pick<Reason, 'clearedFor'>): boolean =>
+  clearedFor.length < LIMBS.length;
+
+export type Judgement = {
+  decision: Decision;
+  reasons: Reason[];
+  /** Limbs that may be trained: none of the reasons keeps them from it. */
+  limbs: Limb[];
+};
 
 /**
- * Decision on starting, with every reason (rules SCR-1, SCR-2).
+ * Decision on starting, with every reason, and the limbs that may be trained (rules SCR-1, SCR-2): what was found keeps the whole
+ * person from it until a clearance answers it, and then the limbs that the clearance does not speak of, but for those that an item
+ * in other limbs has nothing to do with.
  * A stop item is answered only by a physician's clearance with limits; some, and a blood pressure that stops, by none.
  */
 export function judgeScreening(
@@ -39,9 +53,12 @@ export function judgeScreening(
 ): Judgement {
   const inForce = clearances.filter((clearance) => isInForce(clearance, nowMs));
   const found = [...itemReasons(answered, stricter), ...bloodPressureReasons(answered)];
-  const reasons = found.map((reason) => ({ ...reason, clearedBy: clearedBy(reason, inForce) }));
-  const open = (level: ItemLevel) => reasons.some((reason) => reason.level === level && !reason.clearedBy);
-  const limited = inForce.some(hasLimits);
+  const reasons = found.map((reason) => ({ ...reason, ...clearing(reason, answered, inForce) }));
+  const limbs = LIMBS.filter((limb) => reasons.every(({ clearedFor }) => clearedFor.includes(limb)));
+  // Where no limb is left, what keeps any from being trained counts.
+  const open = (level: ItemLevel) =>
+    limbs.length === 0 && reasons.some((reason) => reason.level === level && keepsBack(reason));
+  const limited = limbs.length < LIMBS.length || inForce.some(hasLimits);
   const decision: Decision = open('stop')
     ? 'do-not-start'
     : open('clear')
@@ -49,10 +66,10 @@ export function judgeScreening(
       : limited
         ? 'start-with-limits'
         : 'clear-to-start';
-  return { decision, reasons };
+  return { decision, reasons, limbs };
 }
 
-type Found = Omit<Reason, 'clearedBy'>;
+type Found = Omit<Reason, 'clearedBy' | 'clearedFor'>;
 
 /**
  * Whether an item that is noted alone stands beside one that makes it weigh more; what the blood pressure found counts as
@@ -122,15 +139,38 @@ const NEVER_CLEARED: readonly FoundSubject[] = [
   'open-wound',
 ];
 
-/** Whether a clearance is strong enough for a stop: a physician's, with a cap, and with the limbs or the work named. */
+/**
+ * Whether a clearance is strong enough for a stop: a physician's, with a cap, and with the limbs or the work named. One that limits
+ * nothing clears none.
+ */
 const mayClearStop = ({ byPhysician, maxPercentLop, limbs, modes }: Clearance): boolean =>
-  byPhysician && maxPercentLop !== null && (limbs.length > 0 || modes.length > 0);
+  byPhysician &&
+  maxPercentLop !== null &&
+  maxPercentLop < RULES['SCR-2'].figures.stopClearedUnderPercentLop &&
+  (isPartOf(limbs, LIMBS) || isPartOf(modes, workModeSchema.options));
 
-function clearedBy({ subject, level }: Found, inForce: readonly Clearance[]): string | null {
-  if (level === 'note') return 'noted';
-  if (level === 'stop' && (subject === 'blood-pressure' || NEVER_CLEARED.includes(subject))) return null;
-  const answer = inForce.find(
-    (clearance) => clearance.subjects.includes(subject) && (level !== 'stop' || mayClearStop(clearance)),
-  );
-  return answer ? `cleared by ${answer.givenBy}` : null;
+const isPartOf = (named: readonly unknown[], all: readonly unknown[]): boolean =>
+  named.length > 0 && named.length < all.length;
+
+function clearing(
+  { subject, level }: Found,
+  { places = [] }: Answered,
+  inForce: readonly Clearance[],
+): Pick<Reason, 'clearedBy' | 'clearedFor'> {
+  if (level === 'note') return { clearedBy: 'noted', clearedFor: [...LIMBS] };
+  const answers =
+    level === 'stop' && (subject === 'blood-pressure' || NEVER_CLEARED.includes(subject))
+      ? []
+      : inForce.filter(
+          (clearance) =>
+            clearance.subjects.includes(subject) && (level !== 'stop' || mayClearStop(clearance)),
+        );
+  if (answers.length === 0) return { clearedBy: null, clearedFor: [] };
+  const isIn = places.find(({ item }) => item === subject)?.limbs ?? LIMBS;
+  return {
+    clearedBy: `cleared by ${answers.map(({ givenBy }) => givenBy).join(' and ')}`,
+    clearedFor: LIMBS.filter(
+      (limb) => !isIn.includes(limb) || answers.some((clearance) => speaksOf(clearance, limb)),
+    ),
+  };
 }

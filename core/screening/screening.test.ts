@@ -1,11 +1,12 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { LIMBS } from '../quantity/limb';
+import { workModeSchema } from '../protocol/work-mode';
+import { LIMBS, type Limb } from '../quantity/limb';
 import { bloodPressureLevel, bloodPressureSchema, holdsToday, meanBloodPressure } from './blood-pressure';
-import { type Clearance, hasLimits, limitsInForce } from './clearance';
+import { type Clearance, capOn, hasLimits, limitsByLimb } from './clearance';
 import { judgeDayCheck } from './day-check';
-import { judgeScreening } from './decide';
-import { itemIdSchema, levelOf, SCREEN_ITEMS } from './items';
+import { type Decision, judgeScreening } from './decide';
+import { type ItemId, itemIdSchema, levelOf, SCREEN_ITEMS } from './items';
 import { changesSince, ITEM_IDS, screeningAnswersSchema, withoutPlace } from './screening';
 
 const NOW = 1_800_000_000_000;
@@ -34,7 +35,7 @@ const judge = (...[answers, clearances = []]: [ReturnType<typeof screening>, Cle
 
 describe('the decision (SCR-1, SCR-2)', () => {
   it('is clear to start when nothing is found', () => {
-    expect(judge(screening([]))).toEqual({ decision: 'clear-to-start', reasons: [] });
+    expect(judge(screening([]))).toEqual({ decision: 'clear-to-start', reasons: [], limbs: [...LIMBS] });
   });
 
   it('is do not start for any stop item, whatever else is answered', () => {
@@ -161,22 +162,38 @@ describe('blood pressure', () => {
   });
 });
 
-describe('limits of clearances (SCR-2)', () => {
-  it('takes the lowest cap and only what every clearance allows', () => {
-    const limits = limitsInForce(
-      [
-        clearance({ maxPercentLop: 60, limbs: ['left-thigh', 'right-thigh'], givenBy: 'A' }),
-        clearance({ maxPercentLop: 50, limbs: ['left-thigh', 'left-arm'], modes: ['passive'], givenBy: 'B' }),
-        clearance({ maxPercentLop: 30, untilMs: NOW - 1, givenBy: 'C' }),
-      ],
-      NOW,
+describe('limits of clearances, limb by limb (SCR-2)', () => {
+  const limits = (...given: Parameters<typeof clearance>[0][]) =>
+    limitsByLimb(given.map(clearance), LIMBS, NOW);
+
+  it('takes the lowest cap and only work that every clearance of that limb allows', () => {
+    const both = limits(
+      { maxPercentLop: 60, limbs: ['left-thigh', 'right-thigh'], givenBy: 'A' },
+      { maxPercentLop: 50, limbs: ['left-thigh', 'left-arm'], modes: ['passive'], givenBy: 'B' },
+      { maxPercentLop: 30, untilMs: NOW - 1, givenBy: 'C' },
     );
-    expect(limits).toEqual({ maxPercentLop: 50, capFrom: 'B', limbs: ['left-thigh'], modes: ['passive'] });
+    const isCleared = true;
+    expect(both).toEqual({
+      'left-thigh': { maxPercentLop: 50, capFrom: 'B', modes: ['passive'], isCleared },
+      'right-thigh': { maxPercentLop: 60, capFrom: 'A', modes: null, isCleared },
+      'left-arm': { maxPercentLop: 50, capFrom: 'B', modes: ['passive'], isCleared },
+      'right-arm': { maxPercentLop: null, capFrom: null, modes: null, isCleared },
+    });
+    expect(capOn(both, ['right-thigh', 'right-arm'])).toBe(60);
+    expect(capOn(both, ['right-thigh', 'left-thigh'])).toBe(50);
+    expect(capOn(both, ['right-arm'])).toBeNull();
+  });
+
+  it('of one that names no limb are of the whole person', () => {
+    const whole = limits({ maxPercentLop: 55 }, { maxPercentLop: 50, limbs: ['left-arm'] });
+    expect(LIMBS.map((limb) => whole[limb].maxPercentLop)).toEqual(
+      LIMBS.map((limb) => (limb === 'left-arm' ? 50 : 55)),
+    );
   });
 
   it('counts a clearance from the moment it is given to its last, and no other', () => {
     const capAt = (changes: Parameters<typeof clearance>[0]) =>
-      limitsInForce([clearance({ maxPercentLop: 50, ...changes })], NOW).maxPercentLop;
+      limits({ maxPercentLop: 50, ...changes })['left-arm'].maxPercentLop;
     expect(capAt({ givenAtMs: NOW, untilMs: NOW })).toBe(50);
     expect(capAt({ givenAtMs: NOW + 1 })).toBeNull();
     expect(capAt({ untilMs: NOW - 1 })).toBeNull();
@@ -184,11 +201,8 @@ describe('limits of clearances (SCR-2)', () => {
   });
 
   it('names the first of equal caps, and sees one that names only limbs or only work', () => {
-    const two = [
-      clearance({ maxPercentLop: 50, givenBy: 'A' }),
-      clearance({ maxPercentLop: 50, givenBy: 'B' }),
-    ];
-    expect(limitsInForce(two, NOW).capFrom).toBe('A');
+    const two = limits({ maxPercentLop: 50, givenBy: 'A' }, { maxPercentLop: 50, givenBy: 'B' });
+    expect(two['left-thigh'].capFrom).toBe('A');
     const none = { maxPercentLop: null, limbs: [], modes: [] };
     expect(
       [none, { ...none, limbs: ['left-arm' as const] }, { ...none, modes: ['passive' as const] }].map(
@@ -197,20 +211,142 @@ describe('limits of clearances (SCR-2)', () => {
     ).toEqual([false, true, true]);
   });
 
-  it('never grows by another clearance', () => {
+  it('never grow by another clearance', () => {
     const some = fc.record({
       maxPercentLop: fc.option(fc.integer({ min: 10, max: 100 })),
       limbs: fc.subarray([...LIMBS]),
+      modes: fc.subarray(workModeSchema.options),
     });
     fc.assert(
       fc.property(fc.array(some, { minLength: 1, maxLength: 4 }), some, (before, added) => {
-        const few = limitsInForce(before.map(clearance), NOW);
-        const more = limitsInForce([...before, added].map(clearance), NOW);
-        expect(more.maxPercentLop ?? 101).toBeLessThanOrEqual(few.maxPercentLop ?? 101);
-        const allowed = few.limbs ?? LIMBS;
-        expect((more.limbs ?? LIMBS).every((limb) => allowed.includes(limb))).toBe(true);
+        const few = limits(...before);
+        const more = limits(...before, added);
+        for (const limb of LIMBS) {
+          expect(more[limb].maxPercentLop ?? 101).toBeLessThanOrEqual(few[limb].maxPercentLop ?? 101);
+          const allowed = few[limb].modes ?? workModeSchema.options;
+          expect((more[limb].modes ?? allowed).every((mode) => allowed.includes(mode))).toBe(true);
+          const isNamed = added.limbs.length === 0 || added.limbs.includes(limb);
+          if (!isNamed) expect(more[limb]).toEqual(few[limb]);
+        }
       }),
     );
+  });
+});
+
+describe('which limbs a clearance clears (SCR-2)', () => {
+  const letter = (limbs: Limb[], more: Parameters<typeof clearance>[0] = {}) =>
+    clearance({ byPhysician: true, maxPercentLop: 60, limbs, ...more });
+  const judged = (
+    yes: ItemId,
+    places: Limb[],
+    clearances: ReturnType<typeof clearance>[],
+  ): [Decision, Limb[]] => {
+    const answered = {
+      yes: [yes],
+      bloodPressures: [calm, calm],
+      places: places.length > 0 ? [{ item: yes, limbs: places }] : [],
+    };
+    const { decision, limbs } = judgeScreening(
+      answered,
+      clearances.map((given) => ({ ...given, subjects: [yes] })),
+      [],
+      NOW,
+    );
+    return [decision, limbs];
+  };
+
+  it.each([
+    ['nobody answers it: none', 'nerve-injury', ['left-thigh'], [], 'needs-clearance', []],
+    [
+      'the whole person, where the letter names no limb',
+      'nerve-injury',
+      ['left-thigh'],
+      [letter([])],
+      'start-with-limits',
+      [...LIMBS],
+    ],
+    [
+      'the limb it is in, named: all',
+      'nerve-injury',
+      ['left-thigh'],
+      [letter(['left-thigh'])],
+      'start-with-limits',
+      [...LIMBS],
+    ],
+    [
+      'another limb named: not the one it is in',
+      'nerve-injury',
+      ['left-thigh'],
+      [letter(['left-arm'])],
+      'start-with-limits',
+      ['right-thigh', 'left-arm', 'right-arm'],
+    ],
+    [
+      'one of two that it is in',
+      'nerve-injury',
+      ['left-thigh', 'left-arm'],
+      [letter(['left-thigh'])],
+      'start-with-limits',
+      ['left-thigh', 'right-thigh', 'right-arm'],
+    ],
+    [
+      'what is of the whole person: those named alone',
+      'stroke',
+      [],
+      [letter(['left-thigh', 'left-arm'])],
+      'start-with-limits',
+      ['left-thigh', 'left-arm'],
+    ],
+    [
+      'two letters add up',
+      'stroke',
+      [],
+      [letter(['left-thigh']), letter(['left-arm'])],
+      'start-with-limits',
+      ['left-thigh', 'left-arm'],
+    ],
+    [
+      'a stop by one that limits nothing: none',
+      'stroke',
+      [],
+      [letter([...LIMBS], { maxPercentLop: 100, modes: workModeSchema.options })],
+      'do-not-start',
+      [],
+    ],
+    [
+      'a stop by a cap of 100 %: none',
+      'stroke',
+      [],
+      [letter(['left-thigh'], { maxPercentLop: 100 })],
+      'do-not-start',
+      [],
+    ],
+    [
+      'a stop with all limbs and all work named: none',
+      'stroke',
+      [],
+      [letter([...LIMBS], { modes: workModeSchema.options })],
+      'do-not-start',
+      [],
+    ],
+  ] as const)('%s', (_, item, places, clearances, decision, limbs) => {
+    expect(judged(item, [...places], [...clearances])).toEqual([
+      decision,
+      [...LIMBS].filter((limb) => (limbs as readonly Limb[]).includes(limb)),
+    ]);
+  });
+
+  it('keeps all from training where two findings are cleared for unlike limbs', () => {
+    const { decision, limbs } = judgeScreening(
+      { yes: ['stroke', 'sickle-cell-disease'], bloodPressures: [calm, calm], places: [] },
+      [
+        { ...letter(['left-thigh']), subjects: ['stroke'] },
+        { ...letter(['left-arm']), subjects: ['sickle-cell-disease'] },
+      ],
+      [],
+      NOW,
+    );
+    expect([decision, limbs]).toEqual(['do-not-start', []]);
   });
 });
 

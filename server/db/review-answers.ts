@@ -27,12 +27,12 @@ export function checkReviewAnswers(
   const idBefore = readIdBefore(prepare, session);
   const before = idBefore === null ? null : readBefore(prepare, idBefore, session);
   const advices = reviewSession({ ...done, before }, facts, weightKits, nowMs);
-  const cap = limitsInForce(facts.clearances, nowMs).maxPercentLop;
+  const limits = limitsInForce(facts, nowMs);
   const wrong = answers.flatMap((answer) => {
     const words =
       done.state.finishedAtMs === null
         ? 'The session is not finished: its review is answered after it.'
-        : whyNotAnswer(advices[answer.exerciseIndex], answer, done, cap);
+        : whyNotAnswer(advices[answer.exerciseIndex], answer, done, limits);
     return words === null ? [] : [{ place: events.findIndex(({ id }) => id === answer.id), words }];
   });
   if (wrong.length === 0) return;

@@ -133,6 +133,7 @@ describe('clearances (SCR-2, SCR-4)', () => {
     ['work', { modes: ['passive' as const] }, 'exercises.0.protocolId'],
   ])('limit what can be prescribed by %s', async (_, limits, path) => {
     const { api, made: client } = await startAfter(measuredClient);
+    await api.post(`/clients/${client.id}/screenings`, { ...CLEAR, yes: ['diabetes'] });
     await api.post(`/clients/${client.id}/clearances`, clearance(limits));
     const { problem } = await api.refused(`/clients/${client.id}/prescriptions`, {
       ...prescriptionFor(client, { percentLop: 60 }),

@@ -9,8 +9,8 @@ import { Why } from './Why';
 /** What a clearance limits, in words; "no limits" when nothing. */
 export function limitWords({ maxPercentLop, limbs, modes }: Clearance): string {
   const parts = [
-    maxPercentLop === null ? '' : t`to ${maxPercentLop} % of LOP`,
     limbs.length > 0 ? limbs.map((limb) => told(LIMB_LABELS[limb].toLowerCase())).join(', ') : '',
+    maxPercentLop === null ? '' : t`to ${maxPercentLop} % of LOP`,
     modes.length > 0 ? t`${told(modes.join(', '))} only` : '',
   ];
   return parts.filter(Boolean).join('; ') || t`no limits`;

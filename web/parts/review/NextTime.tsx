@@ -1,9 +1,9 @@
 import { t } from '@lingui/core/macro';
 import { whoMay } from '#core/access/deeds';
 import { calledIn } from '#core/plan/called';
+import { limitsInForce } from '#core/record/in-force';
 import { reviewSession } from '#core/record/session-review';
 import { changeWords } from '#core/review/change';
-import { limitsInForce } from '#core/screening/clearance';
 import type { Act } from '../../act/act';
 import { type LiveSession, useSession } from '../../data/live-session';
 import { useClient, useMay, usePractice } from '../../data/queries';
@@ -57,7 +57,7 @@ export function NextTime({ session: { view, state }, act }: { session: LiveSessi
   useAction('accept-reviews', acceptAll, { enabled: maySign && open.length > 0 });
   const called = calledIn(view.plan.exercises);
   if (!isReady || done.length === 0) return null;
-  const cap = limitsInForce(client.facts.clearances, client.judgedAtMs).maxPercentLop;
+  const limits = limitsInForce(client.facts, client.judgedAtMs);
   return (
     <section aria-label={t`Next time`} className="space-y-2 border-l-4 border-plum pl-4">
       <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
@@ -83,7 +83,7 @@ export function NextTime({ session: { view, state }, act }: { session: LiveSessi
               exerciseIndex={place}
               advice={advice}
               answer={answer}
-              capPercentLop={cap}
+              limits={limits}
               act={act}
               isAlone={done.length === 1}
             />

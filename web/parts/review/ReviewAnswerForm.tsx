@@ -7,6 +7,7 @@ import { toNumber } from '#core/quantity/units';
 import { whyNotAnswer } from '#core/review/answer';
 import { type Change, changeWords, tidyChange } from '#core/review/change';
 import type { Recommendation } from '#core/review/review';
+import type { Limits } from '#core/screening/clearance';
 import { reviewChangeSchema } from '#core/session/events/values';
 import type { ReviewAnswer } from '#core/session/state';
 import type { Act } from '../../act/act';
@@ -29,7 +30,7 @@ export function ReviewAnswerForm({
   exerciseIndex,
   advice,
   answer,
-  capPercentLop,
+  limits,
   act,
   isAlone,
 }: {
@@ -37,7 +38,7 @@ export function ReviewAnswerForm({
   exerciseIndex: number;
   advice: Recommendation;
   answer: ReviewAnswer | undefined;
-  capPercentLop: number | null;
+  limits: Limits;
   act: Act;
   /** Whether it is the only exercise: then its answer is the main key. */
   isAlone: boolean;
@@ -64,7 +65,7 @@ export function ReviewAnswerForm({
     change: open === 'declined' ? {} : tidyChange(changeOf(typed)),
     reason: typed.reason,
   };
-  const refused = answering && whyNotAnswer(advice, answering, { plan }, capPercentLop);
+  const refused = answering && whyNotAnswer(advice, answering, { plan }, limits);
   const give = (kind: ReviewAnswer['answer'], given: Change, why: string) => {
     act({
       do: 'answer-review',

@@ -14,6 +14,7 @@ import { PROTOCOLS, protocolIdSchema, tempoIdSchema } from '#core/protocol/proto
 import { SCHOOLS } from '#core/protocol/schools';
 import { LIMB_LABELS, limbKind, POSITIONS } from '#core/quantity/limb';
 import { massWords } from '#core/quantity/units';
+import { capOn } from '#core/screening/clearance';
 import { testInForce } from '#core/strength/in-force';
 import { told } from '../../language/told';
 import { Choice } from '../../parts/Choice';
@@ -75,7 +76,10 @@ export function ExerciseEditor({
     session.schoolId,
     basis.done,
     basis.nowMs,
-    basis.limits.maxPercentLop,
+    capOn(
+      basis.limits,
+      choice.limbs.map(({ limb }) => limb),
+    ),
   );
   const show = (...subjects: string[]) => (
     <FindingsFor subjects={subjects} findings={findings} mendOf={mendOf} />

@@ -1,6 +1,7 @@
 import { i18n } from '@lingui/core';
 import { describe, expect, it, onTestFinished } from 'vitest';
 import { testBasis, testExercise, testOcclusion, testSession, testStrength } from '#core/plan/plan.fixture';
+import { limited } from '#core/screening/clearance.fixture';
 import {
   changeSet,
   isComplete,
@@ -50,7 +51,7 @@ describe('an exercise as it is edited', () => {
 
   it('proposes of a protocol’s own share what the ramp and the cap allow', () => {
     const newcomer = { ...basis, done: [] };
-    const capped = { ...newcomer, limits: { ...basis.limits, maxPercentLop: 35 } };
+    const capped = { ...newcomer, limits: limited({ maxPercentLop: 35 }, ['left-thigh']) };
     const share = (protocolId: 'warm-up' | 'aerobic', of: typeof basis) =>
       withProtocol(choice, protocolId, SCHOOL, of).limbs[0];
     expect(share('warm-up', basis)).toMatchObject({ percentLop: 60 });

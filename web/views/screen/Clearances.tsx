@@ -149,13 +149,13 @@ function ClearanceForm({
         />
       </div>
       <Ticks
-        label={t`Only these limbs (none ticked: all)`}
+        label={t`It speaks of (none ticked: the whole person)`}
         options={LIMBS.map((value) => ({ value, label: told(LIMB_LABELS[value]) }))}
         chosen={typed.limbs}
         onChange={(limbs) => set('limbs', limbs)}
       />
       <Ticks
-        label={t`Only this work (none ticked: all)`}
+        label={t`Work it allows there (none ticked: all)`}
         options={workModeSchema.options.map((value) => ({ value, label: told(value) }))}
         chosen={typed.modes}
         onChange={(modes) => set('modes', modes)}

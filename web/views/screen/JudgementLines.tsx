@@ -1,5 +1,6 @@
 import { t } from '@lingui/core/macro';
 import type { ReactNode } from 'react';
+import { LIMBS, limbsWords } from '#core/quantity/limb';
 import type { FoundSubject } from '#core/screening/clearance';
 import { DECISION_WORDS, type Judgement } from '#core/screening/decide';
 import { told } from '../../language/told';
@@ -21,15 +22,21 @@ export function JudgementLines({
         {told(DECISION_WORDS[decision])}
       </p>
       <ul className="mt-2">
-        {reasons.map(({ subject, words, level, clearedBy, rule }) => (
-          <li key={subject} className="border-t border-rule py-1 text-[15px]">
-            {told(words)}:{' '}
-            <strong>
-              {told(clearedBy) ?? (level === 'stop' ? t`stop, physician first` : t`needs a clearance`)}
-            </strong>{' '}
-            <Why rule={rule} /> {after?.(subject)}
-          </li>
-        ))}
+        {reasons.map(({ subject, words, level, clearedBy, clearedFor, rule }) => {
+          const barred = LIMBS.filter((limb) => !clearedFor.includes(limb));
+          return (
+            <li key={subject} className="border-t border-rule py-1 text-[15px]">
+              {told(words)}:{' '}
+              <strong>
+                {told(clearedBy) ?? (level === 'stop' ? t`stop, physician first` : t`needs a clearance`)}
+              </strong>
+              {barred.length > 0 &&
+                barred.length < LIMBS.length &&
+                t`, not for the ${told(limbsWords(barred))}`}{' '}
+              <Why rule={rule} /> {after?.(subject)}
+            </li>
+          );
+        })}
       </ul>
     </div>
   );

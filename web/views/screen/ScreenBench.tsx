@@ -9,7 +9,7 @@ import { answeredInForce, dayCheckInForce } from '#core/record/in-force';
 import { bloodPressureWords, meanBloodPressure } from '#core/screening/blood-pressure';
 import { together } from '#core/screening/condition';
 import { judgeDayCheck } from '#core/screening/day-check';
-import { judgeScreening } from '#core/screening/decide';
+import { judgeScreening, keepsBack } from '#core/screening/decide';
 import type { Proposal } from '#core/screening/from-bundle';
 import { SCREEN_ITEMS } from '#core/screening/items';
 import { changesSince, ITEM_IDS, type Screening, withoutPlace } from '#core/screening/screening';
@@ -232,7 +232,7 @@ function ScreeningOnRecord({
     client.facts.stricter,
     client.judgedAtMs,
   );
-  const open = judgement.reasons.filter(({ clearedBy }) => clearedBy === null);
+  const open = judgement.reasons.filter(keepsBack);
   const today = dayCheckInForce(client.facts, client.judgedAtMs);
   const [checkingAgain, setCheckingAgain] = useState(false);
   return (
