@@ -3,10 +3,11 @@ import { tidy, toDecimals } from '../quantity/rounding';
 import { mean, median, spread } from '../quantity/statistics';
 import { RULES } from '../rules/catalogue';
 import { METHODS, type PulseMethod } from './methods';
+import { addSpread, NOTHING_SEEN, type Spread, spreadOf } from './practice-spread';
 import { bracket, type ReadingSchool, readTrial, type Trial } from './trial';
 
-// The spread a careful operator shows from trial to trial, and how many trials that belief is worth (LOP-3).
-const { prior: PRIOR, coverage: COVERAGE } = RULES['LOP-3'].figures;
+// The spread from trial to trial that is reckoned with at first, and how many trials that belief is worth (LOP-3).
+const { prior: PRIOR, coverage: COVERAGE, trials: TRIALS } = RULES['LOP-3'].figures;
 
 /** What to do next at the plinth, judged by rule LOP-3. */
 export type TrialAdvice = {
@@ -23,34 +24,49 @@ export type Estimate = {
   advice: TrialAdvice;
 };
 
+/** What the uncertainty of a pressure depends on, beside its trials. */
+export type Terms = {
+  /** Mean half-width of the trials' brackets, in mmHg. */
+  halfWidthMmHg: number;
+  /** Read in one direction: the same part of the step is missing in every trial, and no mean takes it away. */
+  isOneWay: boolean;
+  /** Smallest division of the gauge, in mmHg. */
+  gaugeDivisionMmHg: number;
+  /** The method's own standard uncertainty, in mmHg. */
+  methodMmHg: number;
+  /** What this practice has seen so far, without these trials. */
+  practice: Spread;
+};
+
+/** The practice's own spread, in mmHg, with these trials, beginning from a prior (rule LOP-3). */
+const spreadMmHg = ({ squares, degrees }: Spread): number =>
+  Math.sqrt((PRIOR.worthTrials * PRIOR.spreadMmHg ** 2 + squares) / (PRIOR.worthTrials + degrees));
+
+const isSettledByMedian = (estimatesMmHg: readonly number[]): boolean =>
+  estimatesMmHg.length === TRIALS.most && spread(estimatesMmHg) > TRIALS.agreeWithinMmHg;
+
 /**
- * Expanded uncertainty (about 95 % coverage) of a mean of trials, in mmHg, before rounding (rule LOP-3).
+ * Expanded uncertainty (about 95 % coverage) of a pressure from its trials, in mmHg, before rounding (rule LOP-3).
  * @param estimatesMmHg one estimate a trial; at least one
- * @param meanHalfWidthMmHg mean half-width of the trials' brackets
- * @param gaugeDivisionMmHg smallest division of the gauge
- * @param methodMmHg the method's own standard uncertainty
- * @example two trials of 174, a = 2, division 2, Doppler //=> 6.5, kept as 7
+ * @example two trials of 174, a = 2, division 2, Doppler, nothing seen before //=> 13.07, kept as 14
  */
 export function expandedUncertainty(
   estimatesMmHg: readonly number[],
-  meanHalfWidthMmHg: number,
-  gaugeDivisionMmHg: number,
-  methodMmHg: number,
+  { halfWidthMmHg, isOneWay, gaugeDivisionMmHg, methodMmHg, practice }: Terms,
 ): number {
   const n = estimatesMmHg.length;
-  const centre = mean(estimatesMmHg);
-  const squares = estimatesMmHg.reduce((sum, x) => sum + (x - centre) ** 2, 0);
-  const variance = (PRIOR.worthTrials * PRIOR.spreadMmHg ** 2 + squares) / (PRIOR.worthTrials + n - 1);
-  return (
-    COVERAGE *
-    Math.sqrt(meanHalfWidthMmHg ** 2 / (3 * n) + variance / n + gaugeDivisionMmHg ** 2 / 12 + methodMmHg ** 2)
-  );
+  const s = spreadMmHg(addSpread(practice, spreadOf(estimatesMmHg)));
+  const reading = halfWidthMmHg ** 2 / (isOneWay ? 3 : 3 * n);
+  // Of three that disagree one counts, and the other two say which.
+  const repeating = s ** 2 / (isSettledByMedian(estimatesMmHg) ? 2 : n);
+  return COVERAGE * Math.sqrt(reading + repeating + gaugeDivisionMmHg ** 2 / 12 + methodMmHg ** 2);
 }
 
 /**
  * Limb occlusion pressure from up to three trials (rules LOP-2, LOP-3).
  * @param trials in the order taken; inconsistent ones are kept out of the number and named in the working
  * @param gaugeDivisionMmHg smallest division of the gauge, in mmHg
+ * @param practice what this practice has seen so far, without these trials
  * @returns the estimate, or `null` while no trial is consistent
  * @throws RangeError for more than three trials
  */
@@ -59,12 +75,11 @@ export function estimateOcclusionPressure(
   gaugeDivisionMmHg: number,
   school: ReadingSchool = 'bracket',
   method: PulseMethod = 'doppler',
+  practice: Spread = NOTHING_SEEN,
 ): Estimate | null {
   const methodMmHg = METHODS[method].uncertaintyMmHg;
-  if (trials.length > RULES['LOP-3'].figures.trials.most) {
-    throw new RangeError(
-      `At most ${RULES['LOP-3'].figures.trials.most} trials make one measurement, got ${trials.length}.`,
-    );
+  if (trials.length > TRIALS.most) {
+    throw new RangeError(`At most ${TRIALS.most} trials make one measurement, got ${trials.length}.`);
   }
   const read = trials.map((trial) => readTrial(trial, school));
   const used = read.filter((reading) => reading !== null);
@@ -72,11 +87,19 @@ export function estimateOcclusionPressure(
 
   const estimates = used.map((reading) => reading.estimateMmHg);
   const rangeMmHg = spread(estimates);
-  const steady = rangeMmHg <= RULES['LOP-3'].figures.trials.agreeWithinMmHg;
-  const settledByMedian = used.length === RULES['LOP-3'].figures.trials.most && !steady;
+  const steady = estimates.length < 2 || closestMmHg(estimates) <= TRIALS.agreeWithinMmHg;
+  const settledByMedian = isSettledByMedian(estimates);
   const valueMmHg = toHalf(settledByMedian ? median(estimates) : mean(estimates));
   const halfWidth = mean(used.map((reading) => reading.halfWidthMmHg));
-  const exactUncertainty = expandedUncertainty(estimates, halfWidth, gaugeDivisionMmHg, methodMmHg);
+  const terms: Terms = {
+    halfWidthMmHg: halfWidth,
+    isOneWay: school !== 'bracket',
+    gaugeDivisionMmHg,
+    methodMmHg,
+    practice,
+  };
+  const exactUncertainty = expandedUncertainty(estimates, terms);
+  const seen = addSpread(practice, spreadOf(estimates));
   const uncertaintyMmHg = Math.ceil(toDecimals(exactUncertainty, 6));
 
   const working: Step[] = [
@@ -87,7 +110,7 @@ export function estimateOcclusionPressure(
     },
     {
       label: 'Uncertainty',
-      detail: `mean half-width ${toDecimals(halfWidth, 2)}, gauge division ${gaugeDivisionMmHg}, n = ${used.length}${methodMmHg > 0 ? `, by ${METHODS[method].label} ±${methodMmHg} more (this app’s working assumption)` : ''} → U = ${toDecimals(exactUncertainty, 2)}, shown as ±${uncertaintyMmHg} mmHg`,
+      detail: `mean half-width ${toDecimals(halfWidth, 2)}, gauge division ${gaugeDivisionMmHg}, n = ${used.length}, spread of this practice ${toDecimals(spreadMmHg(seen), 1)} by ${seen.degrees} repeats${methodMmHg > 0 ? `, by ${METHODS[method].label} ±${methodMmHg} more (this app’s working assumption)` : ''} → U = ${toDecimals(exactUncertainty, 2)}, shown as ±${uncertaintyMmHg} mmHg`,
     },
   ];
   return {
@@ -101,7 +124,7 @@ export function estimateOcclusionPressure(
     uncertaintyMmHg,
     steady,
     trialsUsed: used.length,
-    advice: adviseTrial(trials.length, estimates, gaugeDivisionMmHg, halfWidth, methodMmHg),
+    advice: adviseTrial(trials.length, estimates, terms),
   };
 }
 
@@ -121,31 +144,37 @@ function trialWords(trial: Trial, school: ReadingSchool): string {
   return `${ranges} = ${low}–${high} → ${(low + high) / 2}, a = ${(high - low) / 2}`;
 }
 
-function adviseTrial(
-  taken: number,
-  estimates: readonly number[],
-  gaugeDivisionMmHg: number,
-  halfWidth: number,
-  methodMmHg: number,
-): TrialAdvice {
-  const { most, enough, agreeWithinMmHg } = RULES['LOP-3'].figures.trials;
+/** How far apart the two are that are nearest to each other, in mmHg; endless of fewer than two. */
+function closestMmHg(estimatesMmHg: readonly number[]): number {
+  const sorted = [...estimatesMmHg].sort((a, b) => a - b);
+  return Math.min(...sorted.map((one, place) => (sorted[place + 1] ?? Number.POSITIVE_INFINITY) - one));
+}
+
+function adviseTrial(taken: number, estimates: readonly number[], terms: Terms): TrialAdvice {
+  const { most, enough, agreeWithinMmHg } = TRIALS;
   const rangeMmHg = toDecimals(spread(estimates), 1);
   const agree = estimates.length >= enough && rangeMmHg <= agreeWithinMmHg;
   if (agree) return { next: 'enough', words: `${estimates.length} trials within ${rangeMmHg} mmHg: enough.` };
   if (taken >= most) {
-    return estimates.length < 2
-      ? { next: 'refit', words: 'Only one of three trials can be used: re-fit the cuff and measure again.' }
+    if (estimates.length < 2)
+      return {
+        next: 'refit',
+        words: 'Only one of three trials can be used: re-fit the cuff and measure again.',
+      };
+    const apartMmHg = toDecimals(closestMmHg(estimates), 1);
+    return apartMmHg <= agreeWithinMmHg
+      ? { next: 'enough', words: `The middle of three trials, two of them within ${apartMmHg} mmHg: enough.` }
       : {
           next: 'refit',
-          words: `Unsteady: three trials range over ${rangeMmHg} mmHg. Re-fit the cuff and measure again.`,
+          words: `Unsteady: no two of the trials are within ${agreeWithinMmHg} mmHg. Re-fit the cuff and measure again.`,
         };
   }
   if (estimates.length >= 2) {
     return { next: 'another-trial', words: `The trials differ by ${rangeMmHg} mmHg: take a third.` };
   }
-  const single = Math.ceil(expandedUncertainty(estimates, halfWidth, gaugeDivisionMmHg, methodMmHg));
+  const single = Math.ceil(expandedUncertainty(estimates, terms));
   const centre = mean(estimates);
-  const pair = Math.ceil(expandedUncertainty([centre, centre], halfWidth, gaugeDivisionMmHg, methodMmHg));
+  const pair = Math.ceil(expandedUncertainty([centre, centre], terms));
   return {
     next: 'another-trial',
     words: `One trial is ±${single} mmHg; a second that agrees would make it ±${pair}.`,

@@ -35,77 +35,85 @@ type Golden = {
 
 const GOLDEN: Golden[] = [
   {
-    // 2√(2²/3 + 25 + 2²/12): s² = 3·25/3
+    // 2√(2²/3 + 100 + 2²/12): s² = 5·100/5
     name: 'one trial',
     trials: [trialOf(174)],
-    gives: [174, 10.33, 11],
+    gives: [174, 20.17, 21],
     next: 'another-trial',
-    says: 'One trial is ±11 mmHg; a second that agrees would make it ±7.',
+    says: 'One trial is ±21 mmHg; a second that agrees would make it ±14.',
   },
   {
-    // 2√(4/6 + 18.75/2 + 4/12): s² = 3·25/4
+    // 2√(4/6 + 83.33/2 + 4/12): s² = 500/6
     name: 'two that are alike',
     trials: [trialOf(174), trialOf(174)],
-    gives: [174, 6.44, 7],
+    gives: [174, 13.06, 14],
     next: 'enough',
     says: '2 trials within 0 mmHg: enough.',
   },
   {
-    // s² = (75 + 50)/4
+    // s² = (500 + 50)/6
     name: 'two exactly 10 apart',
     trials: [trialOf(174), trialOf(184)],
-    gives: [179, 8.15, 9],
+    gives: [179, 13.69, 14],
     next: 'enough',
     says: '2 trials within 10 mmHg: enough.',
   },
   {
-    // s² = (75 + 72)/4
+    // s² = (500 + 72)/6
     name: 'two 12 apart',
     trials: [trialOf(174), trialOf(186)],
-    gives: [180, 8.8, 9],
+    gives: [180, 13.95, 14],
     steady: false,
     next: 'another-trial',
     says: 'The trials differ by 12 mmHg: take a third.',
   },
   {
-    // Median; s² = (75 + 8² + 4² + 12²)/5 about the mean of 178
-    name: 'three over a range of 20',
+    // Median; s² = (500 + 8² + 4² + 12²)/7 about the mean of 178, by two
+    name: 'three over a range of 20, two of them near',
     trials: [trialOf(170), trialOf(174), trialOf(190)],
-    gives: [174, 9.1, 10],
-    steady: false,
-    next: 'refit',
-    says: 'Unsteady: three trials range over 20 mmHg. Re-fit the cuff and measure again.',
+    gives: [174, 14.49, 15],
+    next: 'enough',
+    says: 'The middle of three trials, two of them within 4 mmHg: enough.',
   },
   {
-    // Mean; s² = (75 + 4² + 2² + 6²)/5
+    // Median; s² = (500 + 14.67² + 0.67² + 15.33²)/7, by two
+    name: 'three of which no two are near',
+    trials: [trialOf(160), trialOf(174), trialOf(190)],
+    gives: [174, 16.57, 17],
+    steady: false,
+    next: 'refit',
+    says: 'Unsteady: no two of the trials are within 10 mmHg. Re-fit the cuff and measure again.',
+  },
+  {
+    // Mean; s² = (500 + 4² + 2² + 6²)/7
     name: 'three over a range of 10',
     trials: [trialOf(170), trialOf(172), trialOf(180)],
-    gives: [174, 6.17, 7],
+    gives: [174, 10.44, 11],
     next: 'enough',
     says: '3 trials within 10 mmHg: enough.',
   },
   {
     name: 'one that can be used of three',
     trials: [trialOf(174), BAD, BAD],
-    gives: [174, 10.33, 11],
+    gives: [174, 20.17, 21],
     next: 'refit',
     says: 'Only one of three trials can be used: re-fit the cuff and measure again.',
   },
   {
-    // 2√(10.375 + 4²)
+    // 2√(42.67 + 4²)
     name: 'two by fingers',
     trials: [trialOf(174), trialOf(174)],
     method: 'palpation',
-    gives: [174, 10.27, 11],
+    gives: [174, 15.32, 16],
     next: 'enough',
     says: '2 trials within 0 mmHg: enough.',
   },
   {
-    // a = 10, the whole rising step
+    // a = 10, the whole rising step: 2√(10²/3 + 83.33/2 + 4/12)
     name: 'two by first silence',
     trials: [trialOf(174), trialOf(174)],
     school: 'first-silence',
-    gives: [180, 10.27, 11],
+    gives: [180, 17.36, 18],
     next: 'enough',
     says: '2 trials within 0 mmHg: enough.',
   },
@@ -114,7 +122,7 @@ const GOLDEN: Golden[] = [
     name: 'two by first return',
     trials: [trialOf(174), trialOf(174)],
     school: 'first-return',
-    gives: [172, 7.04, 8],
+    gives: [172, 13.76, 14],
     next: 'enough',
     says: '2 trials within 0 mmHg: enough.',
   },
@@ -142,7 +150,7 @@ describe('an occlusion pressure (golden table)', () => {
         /^Trial 2: \(190, 200\] ∩ \(150, 154\] share nothing: not used\. Back only at 150/,
       ),
       'Mean: 174 → 174 mmHg',
-      'Uncertainty: mean half-width 2, gauge division 2, n = 1 → U = 10.33, shown as ±11 mmHg',
+      'Uncertainty: mean half-width 2, gauge division 2, n = 1, spread of this practice 10 by 0 repeats → U = 20.17, shown as ±21 mmHg',
     ]);
     expect(workingOf([trialOf(174), trialOf(186)], 2)?.[2]).toBe('Mean: 174, 186 → 180 mmHg, range 12');
     expect(workingOf([170, 174, 190].map(trialOf), 2)?.[3]).toBe(

@@ -2,9 +2,10 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { otherSide } from '../quantity/limb';
 import { CAREFUL, simulateTrial } from '../simulation/operator';
-import { estimateOcclusionPressure, expandedUncertainty, toHalf } from './estimate';
+import { estimateOcclusionPressure, expandedUncertainty, type Terms, toHalf } from './estimate';
 import { checkMethod } from './methods';
 import { checkPlausibility, expectedOcclusionPressureMmHg } from './plausibility';
+import { NOTHING_SEEN } from './practice-spread';
 import { roundOf, sideDifferenceWords } from './round';
 import { dueAtMs, reasonDue } from './shelf-life';
 import { bracket, checkSteps, readTrial, type Trial, trialSchema } from './trial';
@@ -97,13 +98,13 @@ describe('estimateOcclusionPressure (LOP-3)', () => {
 
   it('says what a single trial costs', () => {
     const estimate = estimateOcclusionPressure([trial(180, 172)], 2);
-    // a = 2, s² = 3·25/3 = 25, U = 2·√(4/3 + 25 + 4/12) = 10.33; two: s² = 75/4, U = 2·√(4/6 + 75/8 + 4/12) = 6.44
+    // a = 2, s² = 500/5, U = 2·√(4/3 + 100 + 4/12) = 20.17; two: s² = 500/6, U = 2·√(4/6 + 500/12 + 4/12) = 13.06
     expect(estimate).toMatchObject({
-      uncertaintyMmHg: 11,
+      uncertaintyMmHg: 21,
       steady: true,
       advice: {
         next: 'another-trial',
-        words: 'One trial is ±11 mmHg; a second that agrees would make it ±7.',
+        words: 'One trial is ±21 mmHg; a second that agrees would make it ±14.',
       },
     });
     expect(estimate?.pressure.value).toBe(174);
@@ -112,12 +113,12 @@ describe('estimateOcclusionPressure (LOP-3)', () => {
   it('adds what the method itself does not know, and says that this is an assumption', () => {
     const by = (method: 'doppler' | 'palpation' | 'oximeter' | 'automatic-pump') =>
       estimateOcclusionPressure([trial(180, 172), trial(180, 172)], 2, 'bracket', method);
-    // 2·√(10.375 + m²) with m = 0, 4, 3, 3
+    // 2·√(42.67 + m²) with m = 0, 4, 3, 3
     expect(
       [by('doppler'), by('palpation'), by('oximeter'), by('automatic-pump')].map(
         (one) => one?.uncertaintyMmHg,
       ),
-    ).toEqual([7, 11, 9, 9]);
+    ).toEqual([14, 16, 15, 15]);
     expect(by('palpation')?.pressure.working.at(-1)?.detail).toContain('working assumption');
   });
 
@@ -138,11 +139,13 @@ describe('estimateOcclusionPressure (LOP-3)', () => {
     expect(estimate?.steady).toBe(false);
   });
 
-  it('takes the median of three that disagree, marks it unsteady and asks to re-fit', () => {
-    const estimate = estimateOcclusionPressure([trial(180, 172), trial(200, 190), trial(170, 164)], 2);
-    expect(estimate?.pressure.value).toBe(174);
-    expect(estimate?.steady).toBe(false);
-    expect(estimate?.advice.next).toBe('refit');
+  it('takes the median of three that disagree, unsteady where no two are within 10 mmHg', () => {
+    const near = estimateOcclusionPressure([trial(180, 172), trial(200, 190), trial(170, 164)], 2);
+    expect(near).toMatchObject({ steady: true, advice: { next: 'enough' } });
+    expect(near?.pressure.value).toBe(174);
+    const apart = estimateOcclusionPressure([trial(180, 172), trial(200, 190), trial(160, 152)], 2);
+    expect(apart).toMatchObject({ steady: false, advice: { next: 'refit' } });
+    expect(apart?.pressure.value).toBe(174);
   });
 
   it('keeps an inconsistent trial out of the number and in the working', () => {
@@ -156,12 +159,35 @@ describe('estimateOcclusionPressure (LOP-3)', () => {
   });
 
   it('is less sure with a coarser gauge, wider brackets or trials further apart', () => {
-    const base = expandedUncertainty([174, 176], 2, 2, 0);
-    expect(expandedUncertainty([174, 176], 2, 10, 0)).toBeGreaterThan(base);
-    expect(expandedUncertainty([174, 176], 5, 2, 0)).toBeGreaterThan(base);
-    expect(expandedUncertainty([170, 180], 2, 2, 0)).toBeGreaterThan(base);
-    expect(expandedUncertainty([174, 176, 175], 2, 2, 0)).toBeLessThan(base);
-    expect(expandedUncertainty([174, 176], 2, 2, 4)).toBeGreaterThan(base);
+    const base = {
+      halfWidthMmHg: 2,
+      isOneWay: false,
+      gaugeDivisionMmHg: 2,
+      methodMmHg: 0,
+      practice: NOTHING_SEEN,
+    };
+    const of = (estimates: number[], changes: Partial<Terms> = {}) =>
+      expandedUncertainty(estimates, { ...base, ...changes });
+    const usual = of([174, 176]);
+    expect(of([174, 176], { gaugeDivisionMmHg: 10 })).toBeGreaterThan(usual);
+    expect(of([174, 176], { halfWidthMmHg: 5 })).toBeGreaterThan(usual);
+    expect(of([170, 180])).toBeGreaterThan(usual);
+    expect(of([174, 176, 175])).toBeLessThan(usual);
+    expect(of([174, 176], { methodMmHg: 4 })).toBeGreaterThan(usual);
+    expect(of([174, 176], { isOneWay: true })).toBeGreaterThan(usual);
+  });
+
+  it('goes by what the practice has seen, beginning from 10 mmHg that is worth five trials', () => {
+    const two = [trial(180, 172), trial(180, 172)];
+    const seeing = (squares: number, degrees: number) =>
+      estimateOcclusionPressure(two, 2, 'bracket', 'doppler', { squares, degrees });
+    // 2√(4/6 + s²/2 + 4/12): s² = 500/6 at first; (500 + 160)/16 after ten repeats that differed by 4; (500 + 9,000)/16 by 30.
+    expect([seeing(0, 0), seeing(160, 10), seeing(9_000, 10)].map((one) => one?.uncertaintyMmHg)).toEqual([
+      14, 10, 35,
+    ]);
+    expect(seeing(160, 10)?.pressure.working.at(-1)?.detail).toContain(
+      'spread of this practice 6.4 by 11 repeats',
+    );
   });
 
   it('holds the true pressure within its uncertainty for a careful operator', () => {

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { NOTHING_SEEN } from '../occlusion-pressure/practice-spread';
 import { checkExercisePercent, checkPassivePercent, checkPosition } from './check-pressure';
 import { primingMs, primingPressures, USUAL_PRIMING } from './priming';
 import { proposedPercent, type RampSession, rampLevel } from './ramp';
@@ -217,10 +218,11 @@ describe('how the true range would change (LOP-3, PRS-1)', () => {
     readingSchool: 'bracket',
     method: 'doppler',
     divisionMmHg: 5,
+    uncertaintyMmHg: 21,
   } as const;
 
   it('narrows with one more trial and with a finer gauge', () => {
-    const [now, trialMore, finer] = rangeSensitivity(measured, 60, 1);
+    const [now, trialMore, finer] = rangeSensitivity(measured, 60, 1, NOTHING_SEEN);
     const width = (row: typeof now) => (row ? row.high - row.low : Number.NaN);
     expect(now?.label).toBe('As measured');
     expect(width(trialMore)).toBeLessThan(width(now));
@@ -229,7 +231,7 @@ describe('how the true range would change (LOP-3, PRS-1)', () => {
 
   it('offers no fourth trial and no gauge that is not finer', () => {
     expect(
-      rangeSensitivity({ ...measured, trials: [trial, trial, trial], divisionMmHg: 1 }, 60, 1),
+      rangeSensitivity({ ...measured, trials: [trial, trial, trial], divisionMmHg: 1 }, 60, 1, NOTHING_SEEN),
     ).toHaveLength(1);
   });
 });

@@ -1,5 +1,6 @@
 import { expandedUncertainty } from '../occlusion-pressure/estimate';
 import { METHODS, type PulseMethod } from '../occlusion-pressure/methods';
+import { type Spread, spreadOf, withoutSpread } from '../occlusion-pressure/practice-spread';
 import { type ReadingSchool, readTrial, type Trial } from '../occlusion-pressure/trial';
 import { mean } from '../quantity/statistics';
 import { RULES } from '../rules/catalogue';
@@ -12,6 +13,8 @@ export type Measured = {
   readingSchool: ReadingSchool;
   method: PulseMethod;
   divisionMmHg: number;
+  /** As it was kept. */
+  uncertaintyMmHg: number;
 };
 
 /** The true range of a target, in %LOP, under one way of measuring. */
@@ -22,11 +25,13 @@ export type RangeIf = { label: string; uncertaintyMmHg: number; low: number; hig
  * PRS-1). The first row is the measurement as it is.
  * @param percentLop intended share, in % of LOP
  * @param finestDivisionMmHg division of the finest gauge at hand
+ * @param practice what the practice has seen so far, with this measurement
  */
 export function rangeSensitivity(
   measured: Measured,
   percentLop: number,
   finestDivisionMmHg: number,
+  practice: Spread,
 ): RangeIf[] {
   const { pressureMmHg, divisionMmHg } = measured;
   const used = measured.trials
@@ -35,10 +40,18 @@ export function rangeSensitivity(
   if (used.length === 0) return [];
   const estimates = used.map(({ estimateMmHg }) => estimateMmHg);
   const halfWidth = mean(used.map(({ halfWidthMmHg }) => halfWidthMmHg));
-  const rowFor = (label: string, values: readonly number[], division: number): RangeIf => {
-    const uncertaintyMmHg = Math.ceil(
-      expandedUncertainty(values, halfWidth, division, METHODS[measured.method].uncertaintyMmHg),
+  const seenElsewhere = withoutSpread(practice, spreadOf(estimates));
+  const ifMmHg = (values: readonly number[], gaugeDivisionMmHg: number): number =>
+    Math.ceil(
+      expandedUncertainty(values, {
+        halfWidthMmHg: halfWidth,
+        isOneWay: measured.readingSchool !== 'bracket',
+        gaugeDivisionMmHg,
+        methodMmHg: METHODS[measured.method].uncertaintyMmHg,
+        practice: seenElsewhere,
+      }),
     );
+  const rowFor = (label: string, uncertaintyMmHg: number, division: number): RangeIf => {
     const { trueRange } = targetPressure(
       { value: pressureMmHg, uncertainty: uncertaintyMmHg },
       percentLop,
@@ -48,12 +61,18 @@ export function rangeSensitivity(
   };
   const more = [...estimates, mean(estimates)];
   return [
-    rowFor('As measured', estimates, divisionMmHg),
+    rowFor('As measured', measured.uncertaintyMmHg, divisionMmHg),
     ...(estimates.length < RULES['LOP-3'].figures.trials.most
-      ? [rowFor('One more trial that agrees', more, divisionMmHg)]
+      ? [rowFor('One more trial that agrees', ifMmHg(more, divisionMmHg), divisionMmHg)]
       : []),
     ...(finestDivisionMmHg < divisionMmHg
-      ? [rowFor(`A gauge with divisions of ${finestDivisionMmHg} mmHg`, estimates, finestDivisionMmHg)]
+      ? [
+          rowFor(
+            `A gauge with divisions of ${finestDivisionMmHg} mmHg`,
+            ifMmHg(estimates, finestDivisionMmHg),
+            finestDivisionMmHg,
+          ),
+        ]
       : []),
   ];
 }

@@ -27,11 +27,11 @@ export const occlusionPressureRules = {
     figures: {
       trials: { most: 3, enough: 2, agreeWithinMmHg: 10, recoveryMs: 60_000 },
       coverage: 2,
-      prior: { spreadMmHg: 5, worthTrials: 3 },
+      prior: { spreadMmHg: 10, worthTrials: 5 },
       methodMmHg: { doppler: 0, 'automatic-pump': 3, oximeter: 3, palpation: 4 },
     },
     words: ({ trials, coverage, prior, methodMmHg: m }) =>
-      `Up to ${trials.most} trials, cuff fully deflated at least ${seconds(trials.recoveryMs)} s between. ${trials.enough} within ${trials.agreeWithinMmHg} mmHg suffice, otherwise one more. LOP is the mean; after ${trials.most} with a wider range it is the median, marked unsteady. U = ${coverage}·√(a²⁄3n + s²⁄n + d²⁄twelve + m²), s² = (${prior.worthTrials}·${prior.spreadMmHg}² + Σ(x−x̄)²) ÷ (${prior.worthTrials} + n − one); m is ${m.doppler} mmHg for Doppler, ${m['automatic-pump']} for an automatic pump, ${m.oximeter} for an oximeter, ${m.palpation} for fingers, working assumptions of this app. U is rounded up to whole mmHg, LOP to the half.`,
+      `Up to ${trials.most} trials, cuff fully deflated at least ${seconds(trials.recoveryMs)} s between. ${trials.enough} within ${trials.agreeWithinMmHg} mmHg suffice, otherwise one more. LOP is the mean; after ${trials.most} with a wider range it is the median, unsteady where no two are within ${trials.agreeWithinMmHg}. U = ${coverage}·√(a²⁄3n + s²⁄n + d²⁄twelve + m²), with a²⁄three where pressure is read in one direction and s²⁄two with the median; s² = (${prior.worthTrials}·${prior.spreadMmHg}² + S) ÷ (${prior.worthTrials} + f), with S and f the squares and the degrees of freedom within all measurements of the practice, this one too; m is ${m.doppler} mmHg for Doppler, ${m['automatic-pump']} for an automatic pump, ${m.oximeter} for an oximeter, ${m.palpation} for fingers, working assumptions of this app. U is rounded up to whole mmHg, LOP to the half.`,
   }),
   'LOP-4': rule({
     title: 'Each limb on its own',

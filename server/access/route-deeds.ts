@@ -60,6 +60,7 @@ export const ROUTE_ASKS: Readonly<Record<string, Asks>> = {
   'POST /practice/measures': 'keep-practice',
   'POST /practice/templates': 'keep-templates',
   'POST /practice/templates/retire': 'keep-templates',
+  'GET /practice/spread': 'see',
   'GET /practice/week': 'see',
   'GET /practice/responders': 'see',
   'GET /practice-attempts': 'practise',

@@ -13,6 +13,7 @@ import type { AuditNote } from '../db/audit';
 import { readClient, requireFittedCuff } from '../db/client-facts';
 import { OcclusionPressureEntity, QuickCheckEntity, TrialEntity } from '../db/entities';
 import { findKit } from '../db/kit';
+import { readPracticeSpread } from '../db/practice-spread';
 import { withAudit } from '../db/with-audit';
 import { tellChange } from '../live/tell-change';
 import { notFound, refusedByRules, refusedField } from '../problem';
@@ -29,7 +30,8 @@ export const occlusionPressureRoutes = new Hono<Env>()
     if (wrongSteps.length > 0) throw refusedByRules(wrongSteps);
     const fit = requireFittedCuff(client, how.limb);
     const { divisionMmHg } = await findKit(c.var.em, 'pumps', how.pumpId);
-    const estimate = estimateOcclusionPressure(trials, divisionMmHg, how.readingSchool, how.method);
+    const seen = await readPracticeSpread(c.var.em);
+    const estimate = estimateOcclusionPressure(trials, divisionMmHg, how.readingSchool, how.method, seen);
     if (!estimate) {
       throw refusedField(
         'Inconsistent',

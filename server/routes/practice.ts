@@ -26,6 +26,7 @@ import { ExerciseEntity, KitEntity, MeasureEntity, PracticeEntity, TemplateEntit
 import { findKit, readKit } from '../db/kit';
 import { ownMeasures, readOwnExercises } from '../db/library';
 import { readFirstAndLast, readPairs } from '../db/outcomes';
+import { readPracticeSpread } from '../db/practice-spread';
 import { type Prepare, withStatements } from '../db/sqlite';
 import { countAdverseEvents, readTallies } from '../db/surveillance';
 import { withAudit } from '../db/with-audit';
@@ -55,6 +56,8 @@ export const practiceRoutes = new Hono<Env>()
   })
 
   .get('/', async (c) => c.json(await readPractice(c)))
+  /** How its trials have spread so far, which the uncertainty of the next pressure goes by (rule LOP-3). */
+  .get('/spread', async (c) => c.json(await readPracticeSpread(c.var.em)))
 
   .post('/settings', body(practiceSettingsSchema), async (c) => {
     const settings = c.req.valid('json');

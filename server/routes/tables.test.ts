@@ -75,7 +75,7 @@ describe('a practice that comes from tables', () => {
     // One reading in steps of 10 by the gauge of the practice: less sure than one that was measured here.
     expect(facts.occlusions[0]).toMatchObject({
       pressure: { value: 176 },
-      uncertaintyMmHg: 16,
+      uncertaintyMmHg: 24,
       readingSchool: 'first-silence',
     });
     expect(facts.occlusions[0]?.pressure.working.map(({ label }) => label)).toEqual([

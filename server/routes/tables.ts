@@ -6,6 +6,7 @@ import { TABLES, type TableKind } from '#core/table/tables';
 import type { Env } from '../context';
 import { readKit } from '../db/kit';
 import { ownMeasures, readOwnExercises } from '../db/library';
+import { readPracticeSpread } from '../db/practice-spread';
 import { inTransaction, withStatements } from '../db/sqlite';
 import { linesOf, spooled } from '../interchange/spool';
 import { readPeopleByName } from '../interchange/table/keep-row';
@@ -55,6 +56,7 @@ async function whatToKeepBy(c: Context<Env>, aheadMs: number) {
     cuffs,
     pumps,
     library: libraryOf(await readOwnExercises(c.var.em)),
+    spread: await readPracticeSpread(c.var.em),
     measures: measureBook(await withStatements(c.var.em, ownMeasures)),
     people: await withStatements(c.var.em, readPeopleByName),
   };

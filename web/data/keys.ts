@@ -21,6 +21,7 @@ export const KEYS = {
   practiceAttempts: ['practice-attempts'],
   sessionAttempts: ['session-attempts'],
   week: ['practice', 'week'],
+  spread: ['practice', 'spread'],
   takenIn: ['practice', 'taken-in'],
   calendar: ['calendar'],
   responders: (measureId: string) => ['practice', 'responders', measureId],

@@ -2,6 +2,7 @@ import { type QueryClient, useMutation, useQuery, useQueryClient } from '@tansta
 import type { ClientRecord } from '#contract/client';
 import type { Practitioner } from '#contract/practice';
 import { type Deed, mayDo } from '#core/access/deeds';
+import { NOTHING_SEEN, type Spread } from '#core/occlusion-pressure/practice-spread';
 import { api, read } from './api';
 import { KEYS } from './keys';
 import { putLine } from './people';
@@ -14,6 +15,11 @@ export const practiceQuery = {
   queryFn: () => read(api.practice.$get()),
   staleTime: 60_000,
 };
+
+/** How the practice's trials have spread so far; as at first until it is known. */
+export const usePracticeSpread = (): Spread =>
+  useQuery({ queryKey: KEYS.spread, queryFn: () => read<Spread>(api.practice.spread.$get()) }).data ??
+  NOTHING_SEEN;
 
 export const useClient = (id: string) =>
   useQuery({

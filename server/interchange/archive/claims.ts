@@ -2,7 +2,7 @@ import type { ArchiveKind } from '#contract/archive-rows';
 import { CLINICIANS_KIT, type KitList } from '#contract/practice';
 import { type Deed, type Doer, mayDo, whoMay } from '#core/access/deeds';
 import { estimateOcclusionPressure } from '#core/occlusion-pressure/estimate';
-import type { PulseMethod } from '#core/occlusion-pressure/methods';
+import { NEVER_APART } from '#core/occlusion-pressure/practice-spread';
 import type { ReadingSchool } from '#core/occlusion-pressure/trial';
 import { EXERCISES } from '#core/protocol/exercises';
 import { RULES } from '#core/rules/catalogue';
@@ -40,8 +40,8 @@ export function withoutClaimedRole(kind: ArchiveKind, row: Row, { role }: Doer):
   return isClaimed && role !== 'clinician' ? { ...row, by: null } : row;
 }
 
-/** Releases have worked out the uncertainty in several ways; a file may not claim much less than its trials make. */
-const LEAST_SHARE_OF_UNCERTAINTY = 0.5;
+/** Earlier releases left out what a method adds, and took less for a reading in one direction. */
+const LEAST_SHARE_OF_UNCERTAINTY = 0.75;
 /** Half a step of the figure: how releases have rounded it. */
 const APART_MMHG = 0.5;
 
@@ -57,11 +57,13 @@ export function checkOcclusion(prepare: Prepare, row: Row, at: number): void {
     throw new NotAnArchive(at, `an occlusion pressure of ${saysMmHg} mmHg is above ${refuseAbove} (LOP-7).`);
   // One that came from a table has none: it stays a claim, and a clinician looks through the record before anything opens.
   if (trials.length === 0) return;
+  // What the practice it comes from has seen is not known; less than this no practice can come to.
   const estimate = estimateOcclusionPressure(
     trials,
     Number(row.divisionMmHg),
     row.readingSchool as ReadingSchool,
-    row.method as PulseMethod,
+    'doppler',
+    NEVER_APART,
   );
   if (!estimate || Math.abs(estimate.pressure.value - saysMmHg) > APART_MMHG)
     throw new NotAnArchive(
@@ -71,6 +73,6 @@ export function checkOcclusion(prepare: Prepare, row: Row, at: number): void {
   if (Number(row.uncertaintyMmHg) < LEAST_SHARE_OF_UNCERTAINTY * estimate.uncertaintyMmHg)
     throw new NotAnArchive(
       at,
-      `this occlusion pressure says ± ${row.uncertaintyMmHg} mmHg, and its own trials make ± ${estimate.uncertaintyMmHg}.`,
+      `this occlusion pressure says ± ${row.uncertaintyMmHg} mmHg, and its own trials make ± ${estimate.uncertaintyMmHg} at least.`,
     );
 }

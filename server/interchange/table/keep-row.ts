@@ -7,6 +7,7 @@ import type { Pump } from '#core/kit/pump';
 import { estimateOcclusionPressure } from '#core/occlusion-pressure/estimate';
 import { METHODS } from '#core/occlusion-pressure/methods';
 import { checkPlausibility } from '#core/occlusion-pressure/plausibility';
+import type { Spread } from '#core/occlusion-pressure/practice-spread';
 import { USUAL_SHELF_LIFE } from '#core/occlusion-pressure/shelf-life';
 import type { MeasureBook } from '#core/outcomes/measures';
 import { checkTaken, valueTaken } from '#core/outcomes/taken';
@@ -41,6 +42,8 @@ export type KeepingRows = {
   aheadMs: number;
   cuffs: readonly Cuff[];
   pumps: readonly Pump[];
+  /** How the trials of the practice have spread so far (rule LOP-3). */
+  spread: Spread;
   library: Readonly<Record<string, Exercise>>;
   measures: MeasureBook;
   /** Ids of people by their name in small letters. */
@@ -113,7 +116,13 @@ export const KEEP: { [K in TableKind]: Keep<K> } = {
     if (!gauge) throw new RefusedCell('pressureMmHg', 'The practice has no gauge. Add one to the kit first.');
     const step = stepMmHg ?? USUAL_STEP_MMHG;
     const trial = { goneMmHg: pressureMmHg, upMmHg: step, backMmHg: pressureMmHg - step, downMmHg: step };
-    const estimate = estimateOcclusionPressure([trial], gauge.divisionMmHg, 'first-silence', method);
+    const estimate = estimateOcclusionPressure(
+      [trial],
+      gauge.divisionMmHg,
+      'first-silence',
+      method,
+      keeping.spread,
+    );
     if (!estimate) throw new RefusedCell('pressureMmHg', 'No pressure can be made of it.');
     refuse(
       'pressureMmHg',

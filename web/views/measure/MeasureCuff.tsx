@@ -1,5 +1,6 @@
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
+import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
 import type { ClientRecord } from '#contract/client';
 import type { NewOcclusion } from '#contract/measurements';
@@ -20,7 +21,8 @@ import { newest } from '#core/quantity/newest';
 import { restingPressureInForce } from '#core/record/in-force';
 import { api, failureWords, read } from '../../data/api';
 import { serverNow } from '../../data/clock';
-import { useRecordWrite } from '../../data/queries';
+import { KEYS } from '../../data/keys';
+import { usePracticeSpread, useRecordWrite } from '../../data/queries';
 import { useFrame } from '../../devices/use-frame';
 import { told } from '../../language/told';
 import { Button } from '../../parts/Button';
@@ -71,9 +73,15 @@ export function MeasureCuff({
   const label = t`Measuring ${client.name}, ${told(LIMB_LABELS[limb].toLowerCase())}`;
   const { source, trouble } = useSource(setup.from, { clientId: client.id, limb, position }, label);
   const frame = useFrame(source);
-  const write = useRecordWrite((json: NewOcclusion) =>
-    read(api.clients[':id']['occlusion-pressures'].$post({ param: { id: client.id }, json })),
-  );
+  const queries = useQueryClient();
+  const write = useRecordWrite(async (json: NewOcclusion) => {
+    const record = await read(
+      api.clients[':id']['occlusion-pressures'].$post({ param: { id: client.id }, json }),
+    );
+    void queries.invalidateQueries({ queryKey: KEYS.spread });
+    return record;
+  });
+  const spread = usePracticeSpread();
 
   const kit: Kit = {
     cuffId: fit.cuffId,
@@ -105,6 +113,7 @@ export function MeasureCuff({
     pump?.divisionMmHg ?? 2,
     setup.readingSchool,
     setup.method,
+    spread,
   );
   const methodFindings = checkMethod(limb, setup.method, setup.site);
   const findings = estimate

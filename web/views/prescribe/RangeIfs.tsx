@@ -5,6 +5,7 @@ import { expectedOcclusionPressureMmHg } from '#core/occlusion-pressure/plausibi
 import type { MeasuredTarget } from '#core/plan/plan';
 import { rangeSensitivity } from '#core/pressure/range-sensitivity';
 import { LIMB_LABELS } from '#core/quantity/limb';
+import { usePracticeSpread } from '../../data/queries';
 import { told } from '../../language/told';
 import { plain } from '../../parts/format';
 
@@ -18,6 +19,7 @@ export function RangeIfs({
   facts: readonly OcclusionFact[];
   practice: PracticeView;
 }) {
+  const spread = usePracticeSpread();
   const finest = Math.min(...practice.pumps.map(({ divisionMmHg }) => divisionMmHg));
   return (
     <details className="@container">
@@ -31,6 +33,7 @@ export function RangeIfs({
           { ...fact, pressureMmHg: fact.pressure.value },
           target.percentLop,
           finest,
+          spread,
         );
         return (
           <div key={target.limb} className="mb-4 max-w-3xl">
