@@ -11,6 +11,7 @@ import {
 } from '../plan/plan.fixture';
 import { limited, NO_LIMITS } from '../screening/clearance.fixture';
 import type { EventBody } from '../session/events';
+import { foldAll, logOf } from '../session/session.fixture';
 import { carryOver, loweredTo } from './carry-over';
 import { changeWords, tidyChange, whyNotChange } from './change';
 import { nextSession } from './next-session';
@@ -135,6 +136,23 @@ describe('a session in short', () => {
       { exerciseId: 'knee-extension', limbs: ['left-thigh'], mode: 'resistance' },
     ]);
     expect(short(session([]))).toMatchObject({ worked: [], tolerated: true, reviewed: true });
+  });
+
+  it('gives a limb its time where the session was stopped before any set', () => {
+    const { plan: of } = testPlan();
+    const state = foldAll(
+      of,
+      logOf([
+        [0, { type: 'session-started' }],
+        [1, { type: 'cuff-inflated', limb: 'left-thigh', pressureMmHg: 52 }],
+        [31, { type: 'cuff-released', limb: 'left-thigh' }],
+        [40, { type: 'session-finished' }],
+      ]),
+    );
+    expect(summaryOf(of, state, null)).toMatchObject({
+      worked: [],
+      given: [{ limb: 'left-thigh', occludedMs: 30_000, percentLop: 29.9 }],
+    });
   });
 
   it('says of an open session what was given until now, and never less than nothing', () => {
