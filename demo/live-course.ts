@@ -16,6 +16,7 @@ import { EXERCISES, type Library } from '#core/protocol/exercises';
 import { type Limb, limbKind, limbSide, otherSide } from '#core/quantity/limb';
 import { basisOf } from '#core/record/basis';
 import { blockPlansOf } from '#core/record/block-in-force';
+import { adviseRung } from '#core/record/ladder-in-force';
 import { nextPlan } from '#core/record/plans-in-force';
 import type { SessionEvent } from '#core/session/events';
 import { fold } from '#core/session/fold';
@@ -260,7 +261,9 @@ export async function liveCourse(
     if (course.operated) {
       // Measured for every session, and a rung higher after every so many.
       await measureLimbs();
-      if (place > 0 && place % Math.ceil((course.weeks * course.perWeek) / RUNGS) === 0)
+      const isTime = place > 0 && place % Math.ceil((course.weeks * course.perWeek) / RUNGS) === 0;
+      const [limb] = course.limbs;
+      if (isTime && limb && adviseRung(record.facts, limb, clock.nowMs).move === 'up')
         await enterRung(rungAbove(rung));
       await sign({ kind: 'next-version', coursePlanId: record.facts.coursePlans[0]?.id });
     } else if (clock.nowMs - measuredMs > MEASURE_AGAIN_DAYS * DAY_MS) {

@@ -492,8 +492,9 @@ const maren: DemoPerson = {
       do: 'rung',
       body: {
         limb: 'right-thigh',
-        answers: { pain: 2, swellingDown: true, rangeGood: false, clinicianAgrees: false },
+        answers: { pain: 2, swellingDown: true, rangeGood: false, clinicianAgrees: true },
         rung: 'isometric',
+        overrideReason: 'Passive work tolerated on the ward for two weeks',
       },
     },
     { daysAgo: 3, do: 'fit', body: { kind: 'cuff', limb: 'right-thigh', girthCm: 52, cuffId: 'thigh-l' } },

@@ -191,7 +191,10 @@ inDemonstration(
         await next(async () => {
           await chooseLink(page, 'Prescribe');
           await expect(page.getByText(/Up: unloaded\. 2 sessions tolerated on this rung\./)).toBeVisible();
+          const asked = page.getByRole('group', { name: 'Pain at rest or in daily life' });
+          await asked.getByRole('button', { name: '1', exact: true }).click();
           await page.getByLabel('Swelling is going down').check();
+          await page.getByLabel('The clinician agrees').check();
           await page.getByRole('button', { name: 'Enter unloaded' }).click();
           await expect(page.getByText(/Stay: unloaded\. 0 of 2 sessions/)).toBeVisible();
           await page.getByRole('button', { name: /^Sign as/ }).click();

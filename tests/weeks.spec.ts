@@ -1,4 +1,4 @@
-import type { Page } from '@playwright/test';
+import type { Locator, Page } from '@playwright/test';
 import type { ClientRecord } from '#contract/client';
 import { dayAt, weekdayOf } from '#core/course/days';
 import type { Limb } from '#core/quantity/limb';
@@ -215,6 +215,11 @@ inDemonstration('a knee from day 4 to heavy, the other side and the arms from da
   });
 
   const YES = ['Swelling is going down', 'Full range of the exercise, without a lag', 'The clinician agrees'];
+  const answer = async (ladder: Locator) => {
+    const pain = ladder.getByRole('group', { name: 'Pain at rest or in daily life' });
+    await pain.getByRole('button', { name: '1', exact: true }).click();
+    for (const yes of YES) await ladder.getByLabel(yes).check();
+  };
   const rungs = ['Passive', 'Isometric', 'Unloaded', 'Loaded, isolated', 'Functional'];
   for (const rung of rungs) {
     await inDemonstration.step(`${rung}: entered, signed, and tolerated twice`, async () => {
@@ -228,7 +233,7 @@ inDemonstration('a knee from day 4 to heavy, the other side and the arms from da
         await page.getByLabel('Called').fill('Right thigh');
       } else await pick(page.getByLabel('Plan', { exact: true }), 'Right thigh');
       const ladder = page.getByLabel('Ladder, right thigh');
-      for (const yes of YES) await ladder.getByLabel(yes).check();
+      await answer(ladder);
       await ladder.getByRole('button', { name: new RegExp(`^Enter ${rung}`, 'i') }).click();
       await expect(ladder).toContainText(new RegExp(`Stay: ${rung}`, 'i'));
       await page.getByRole('button', { name: /^Sign as/ }).click();
@@ -245,7 +250,7 @@ inDemonstration('a knee from day 4 to heavy, the other side and the arms from da
     await expect(ladder).toContainText(
       /Up: done with the cuff\. Tolerated: heavy work without the cuff, with a retest/i,
     );
-    for (const yes of YES) await ladder.getByLabel(yes).check();
+    await answer(ladder);
     await ladder.getByRole('button', { name: 'Enter done with the cuff' }).click();
     await expect(ladder).toContainText(/Done with the cuff, since/i);
   });

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { rungSchema } from '../protocol/exercise';
-import { highestRung, missingFor } from './ladder';
+import { type LadderRung, rungSchema } from '../protocol/exercise';
+import { type LadderAnswers, missingFor } from './ladder';
 
 describe('the rehabilitation ladder (PRO-5)', () => {
   const well = {
@@ -11,14 +11,16 @@ describe('the rehabilitation ladder (PRO-5)', () => {
     clinicianAgrees: true,
   };
 
-  it('is climbed as far as its criteria are met', () => {
-    expect(highestRung(well)).toBe('functional');
-    expect(highestRung({ ...well, clinicianAgrees: false })).toBe('loaded');
-    expect(highestRung({ ...well, rangeGood: false })).toBe('unloaded');
-    expect(highestRung({ ...well, pain: 4 })).toBe('isometric');
-    expect(highestRung({ ...well, swellingDown: false })).toBe('passive');
-    expect(highestRung({ ...well, daysSinceSurgery: 2 })).toBeNull();
-    expect(missingFor('loaded', { ...well, pain: 6, rangeGood: false })).toHaveLength(2);
+  it('asks of each rung what it is entered by', () => {
+    const missing = (rung: LadderRung, changes: Partial<LadderAnswers>) =>
+      missingFor(rung, { ...well, ...changes });
+    expect(missingFor('functional', well)).toEqual([]);
+    expect(missing('isometric', { clinicianAgrees: false })).toEqual(['the clinician’s word']);
+    expect(missing('passive', { clinicianAgrees: false, swellingDown: false, pain: 9 })).toEqual([]);
+    expect(missing('loaded', { pain: 6, rangeGood: false })).toHaveLength(2);
+    expect(missing('unloaded', { pain: 3, rangeGood: false })).toEqual([]);
+    expect(missing('passive', { daysSinceSurgery: 2 })).toEqual(['four days or more since surgery']);
+    expect(missing('passive', { daysSinceSurgery: 4 })).toEqual([]);
   });
 
   it('asks of a higher rung all that a lower one asks', () => {

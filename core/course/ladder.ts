@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { type LadderRung, ladderRungSchema, type Rung, rungHeight, rungSchema } from '../protocol/exercise';
+import { type LadderRung, ladderRungSchema, rungHeight } from '../protocol/exercise';
 import type { Limb } from '../quantity/limb';
 
 /** What is asked of a limb before it enters a rung; the days since its procedure are known (rule PRO-5). */
@@ -49,11 +49,11 @@ const CRITERIA = {
 /** What each rung is entered by; a higher one asks for all that a lower one does (rules PRO-5, SCR-3, REV-2). */
 export const RUNG_ENTRY: Record<LadderRung, readonly (keyof typeof CRITERIA)[]> = {
   passive: ['quiet'],
-  isometric: ['quiet', 'swelling'],
-  unloaded: ['quiet', 'swelling', 'pain'],
-  loaded: ['quiet', 'swelling', 'pain', 'range'],
-  functional: ['quiet', 'swelling', 'pain', 'range', 'word'],
-  done: ['quiet', 'swelling', 'pain', 'range', 'word'],
+  isometric: ['quiet', 'swelling', 'word'],
+  unloaded: ['quiet', 'swelling', 'word', 'pain'],
+  loaded: ['quiet', 'swelling', 'word', 'pain', 'range'],
+  functional: ['quiet', 'swelling', 'word', 'pain', 'range'],
+  done: ['quiet', 'swelling', 'word', 'pain', 'range'],
 };
 
 /** What keeps a person from a rung, in words; empty when it may be entered. */
@@ -62,7 +62,3 @@ export const missingFor = (rung: LadderRung, answers: LadderAnswers): string[] =
     .map((key) => CRITERIA[key])
     .filter(({ met }) => !met(answers))
     .map(({ words }) => words);
-
-/** The highest rung whose criteria are all met, or `null` when not even the first may be entered. */
-export const highestRung = (answers: LadderAnswers): Rung | null =>
-  [...rungSchema.options].reverse().find((rung) => missingFor(rung, answers).length === 0) ?? null;

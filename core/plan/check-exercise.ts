@@ -1,6 +1,6 @@
 import { mayDo } from '../access/deeds';
 import type { Finding } from '../findings/finding';
-import { rungHeight } from '../protocol/exercise';
+import { type Rung, rungHeight } from '../protocol/exercise';
 import { EXERCISES, type Library } from '../protocol/exercises';
 import { PROTOCOLS } from '../protocol/protocols';
 import type { SchoolId } from '../protocol/schools';
@@ -75,27 +75,45 @@ function checkRole({ choice }: Resolved, basis: Basis): Finding[] {
   ];
 }
 
-/** Work of an operated limb above the rung it stands on; one never checked stands under the first that moves (rule PRO-5). */
-function checkRung({ choice, exercise }: Resolved, basis: Basis): Finding[] {
-  return choice.limbs
-    .map(({ limb }) => limb)
-    .filter((limb) => isPostOperativeWork([limb], basis))
-    .flatMap((limb): Finding[] => {
-      const stood = basis.rungs.get(limb);
-      if (rungHeight(exercise.rung) <= rungHeight(stood ?? 'passive')) return [];
-      const name = LIMB_LABELS[limb].toLowerCase();
+/** The rung of an exercise with what loads it: with kilograms on it, work without a load is loaded (rule PRO-5). */
+const rungOf = ({ choice, exercise }: Resolved): Rung =>
+  exercise.rung === 'unloaded' && choice.load.kind === 'weighed' ? 'loaded' : exercise.rung;
+
+/**
+ * Work above the rung that a limb stands on: of an operated limb, and of any on the ladder, however long ago that was; it ends by
+ * *done with the cuff* alone. An operated one never checked stands under the first rung that moves (rule PRO-5).
+ */
+function checkRung(one: Resolved, basis: Basis): Finding[] {
+  const rung = rungOf(one);
+  return one.choice.limbs.flatMap(({ limb }): Finding[] => {
+    const stood = basis.rungs.get(limb);
+    if (stood === undefined && !isPostOperativeWork([limb], basis)) return [];
+    const name = LIMB_LABELS[limb].toLowerCase();
+    if (stood === 'done')
       return [
         {
           rule: 'PRO-5',
-          level: 'guard',
+          level: 'note',
           subject: 'exerciseId',
-          message: stood
-            ? `${exercise.label} is ${RUNG_LABELS[exercise.rung].toLowerCase()} work; the ${name} stands on ${RUNG_LABELS[stood].toLowerCase()}.`
-            : `${exercise.label} is ${RUNG_LABELS[exercise.rung].toLowerCase()} work, and no rung is on record for the ${name}.`,
-          remedy: 'Check the limb for the rung, or give the reason.',
+          message: `The ${name} is done with the cuff: work of it under one is a new plan.`,
+          remedy: 'Heavy work without the cuff comes next.',
         },
       ];
-    });
+    if (rungHeight(rung) <= rungHeight(stood ?? 'passive')) return [];
+    const { label } = one.exercise;
+    const work = rung === one.exercise.rung ? label : `${label} with a weight`;
+    return [
+      {
+        rule: 'PRO-5',
+        level: 'guard',
+        subject: 'exerciseId',
+        message: stood
+          ? `${work} is ${RUNG_LABELS[rung].toLowerCase()} work; the ${name} stands on ${RUNG_LABELS[stood].toLowerCase()}.`
+          : `${work} is ${RUNG_LABELS[rung].toLowerCase()} work, and no rung is on record for the ${name}.`,
+        remedy: 'Check the limb for the rung, or give the reason.',
+      },
+    ];
+  });
 }
 
 /** Limb by limb: what the letters that speak of it allow (rule SCR-2). */

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { RungCheck } from '../course/ladder';
+import type { ExerciseChoice } from '../plan/choices';
 import { composeSession } from '../plan/compose';
 import { testExercise, testKit, testSession, testStrength } from '../plan/plan.fixture';
 import type { LadderRung } from '../protocol/exercise';
@@ -97,7 +98,13 @@ describe('the ladder of a limb (PRO-5)', () => {
   });
 
   it('asks for a rung what it is entered by, with the days it knows; down and stay ask nothing', () => {
-    const missing = (rung: LadderRung, changes: object, facts = operated()) =>
+    const below = (rung: LadderRung, changes: Partial<ClientFacts> = {}) =>
+      operated({
+        rungChecks: [check(rung, 9)],
+        sessions: [testSessionFact(2), testSessionFact(5)],
+        ...changes,
+      });
+    const missing = (rung: LadderRung, changes: object, facts = below('loaded')) =>
       checkRungEntry(facts, { limb, rung, answers: { ...answers, ...changes } }, NOW_MS).flatMap(
         ({ message }) => message.replace(/^.*missing: |\.$/g, '').split(', '),
       );
@@ -112,7 +119,14 @@ describe('the ladder of a limb (PRO-5)', () => {
     const stood = operated({ rungChecks: [check('loaded', 2)] });
     expect(missing('unloaded', { pain: 9 }, stood)).toEqual([]);
     expect(missing('loaded', { pain: 9 }, stood)).toEqual([]);
-    expect(missing('functional', { pain: 9 }, stood)).toHaveLength(1);
+    expect(missing('functional', { pain: 9 }, stood)).toHaveLength(2);
+    const sessions = 'two tolerated sessions on the rung below';
+    expect(missing('functional', {}, stood)).toEqual([sessions]);
+    expect(missing('functional', {}, below('unloaded'))).toEqual([sessions]);
+    expect(missing('loaded', {}, operated())).toEqual([sessions]);
+    const worse = [testSessionFact(1, { tolerated: false }), testSessionFact(3), testSessionFact(5)];
+    expect(missing('functional', {}, below('loaded', { sessions: worse }))).toEqual([sessions]);
+    expect(missing('passive', {}, operated())).toEqual([]);
   });
 });
 
@@ -134,6 +148,38 @@ describe('work above the rung of an operated limb (PRO-5)', () => {
       .map(({ level, message }) => `${level}: ${message}`);
   };
 
+  it('counts a weighed straight-leg raise as loaded', () => {
+    const weighed = {
+      kind: 'weighed',
+      strengthTestId: 'test',
+      weightKitId: 'stack',
+      percentOneRepMax: 20,
+    } as const;
+    const raise = (load: ExerciseChoice['load']) => ({
+      ...testSession(),
+      exercises: [testExercise({ exerciseId: 'straight-leg-raise' }, { load })],
+    });
+    const findings = (load: ExerciseChoice['load']) =>
+      composeSession(
+        raise(load),
+        basisOf(
+          {
+            ...operated({ rungChecks: [check('unloaded', 2)] }),
+            strengthTests: [testStrength({ exerciseId: 'straight-leg-raise' })],
+          },
+          { ...testKitInUse, weightKits: [testKit] },
+          'clinician',
+          NOW_MS,
+        ),
+      )
+        .findings.filter(({ rule }) => rule === 'PRO-5')
+        .map(({ message }) => message);
+    expect(findings({ kind: 'unweighed', with: 'limb weight only' })).toEqual([]);
+    expect(findings(weighed)).toEqual([
+      'Straight leg raise with a weight is loaded, isolated work; the left thigh stands on unloaded.',
+    ]);
+  });
+
   it('is a guard; on the rung, under it, and for a limb that was not operated on it is none', () => {
     expect(found([])).toEqual([
       'guard: Knee extension is loaded, isolated work, and no rung is on record for the left thigh.',
@@ -144,6 +190,14 @@ describe('work above the rung of an operated limb (PRO-5)', () => {
     expect(found([check('loaded', 2)])).toEqual([]);
     expect(found([check('functional', 2)])).toEqual([]);
     expect(found([check('functional', 2, { limb: 'right-thigh' })])).toHaveLength(1);
+    // For as long as the ladder stands, however long ago the operation was.
+    const healed = testFacts({ rungChecks: [check('unloaded', 100)] });
+    expect(found([], 'knee-extension', healed)).toEqual([
+      'guard: Knee extension is loaded, isolated work; the left thigh stands on unloaded.',
+    ]);
+    expect(found([check('done', 2)])).toEqual([
+      'note: The left thigh is done with the cuff: work of it under one is a new plan.',
+    ]);
     expect(found([], 'knee-extension', testFacts())).toEqual([]);
   });
 });

@@ -6,7 +6,7 @@ import type { Limb } from '../quantity/limb';
 import { newest } from '../quantity/newest';
 import { MS_PER_DAY } from '../quantity/units';
 import { RULES } from '../rules/catalogue';
-import type { ClientFacts } from './facts';
+import type { ClientFacts, SessionFact } from './facts';
 import { dayCheckInForce, proceduresOnRecord } from './in-force';
 
 /** The rung a limb stands on, as it was last checked; undefined where it never was (rule START-2). */
@@ -31,6 +31,18 @@ export type RungAdvice = { move: 'begin' | 'up' | 'stay' | 'down' | 'done'; to: 
 const SESSIONS_TO_GO_UP = 2;
 const PAIN = RULES['REV-2'].figures;
 
+/** What was done with a limb since it was checked for the rung it stands on. */
+function onTheRung(
+  { sessions }: Pick<ClientFacts, 'sessions'>,
+  { limb, atMs }: RungCheck,
+): { last: SessionFact | undefined; tolerated: number } {
+  const own = sessions.filter(
+    ({ startedAtMs, worked }) => startedAtMs >= atMs && worked.some(({ limbs }) => limbs.includes(limb)),
+  );
+  const [last] = [...own].sort((a, b) => b.startedAtMs - a.startedAtMs);
+  return { last, tolerated: own.filter(({ tolerated }) => tolerated).length };
+}
+
 /**
  * What the last sessions, today's pain and the days since the procedure say of a limb's rung (rules PRO-5, REV-2).
  * Down after a session that was not tolerated or with pain above 5; up after two tolerated sessions on the rung; else stay.
@@ -41,20 +53,14 @@ export function adviseRung(facts: ClientFacts, limb: Limb, nowMs: number): RungA
   if (!check) return { move: 'begin', to: 'passive', why: 'No rung is on record: answer what is asked.' };
   const { rung } = check;
   if (rung === 'done') return { move: 'done', to: 'done', why: 'Done with the cuff.' };
-  const sessions = facts.sessions
-    .filter(
-      ({ startedAtMs, worked }) =>
-        startedAtMs >= check.atMs && worked.some(({ limbs }) => limbs.includes(limb)),
-    )
-    .sort((a, b) => b.startedAtMs - a.startedAtMs);
+  const { last, tolerated } = onTheRung(facts, check);
   const painNow = dayCheckInForce(facts, nowMs)?.painNow ?? 0;
-  if (sessions[0] && !sessions[0].tolerated) {
+  if (last && !last.tolerated) {
     return { move: 'down', to: rungBelow(rung), why: 'The last session was not tolerated.' };
   }
   if (painNow > PAIN.most) {
     return { move: 'down', to: rungBelow(rung), why: `Pain is ${painNow} of 10 today.` };
   }
-  const tolerated = sessions.filter((session) => session.tolerated).length;
   if (tolerated < SESSIONS_TO_GO_UP) {
     return {
       move: 'stay',
@@ -71,17 +77,21 @@ export function adviseRung(facts: ClientFacts, limb: Limb, nowMs: number): RungA
 }
 
 /**
- * What keeps a limb from a rung, from what is answered now: a guard that names all that is missing. Going down or staying
- * needs nothing (rule PRO-5).
+ * What keeps a limb from a rung, from the record and from what is answered now: a guard that names all that is missing. A rung is
+ * entered from the one below it, with two tolerated sessions there, the last among them; going down or staying needs nothing
+ * (rule PRO-5).
  */
 export function checkRungEntry(
-  facts: Pick<ClientFacts, 'rungChecks' | 'conditions'>,
+  facts: Pick<ClientFacts, 'rungChecks' | 'conditions' | 'sessions'>,
   { limb, rung, answers }: { limb: Limb; rung: LadderRung; answers: Omit<LadderAnswers, 'daysSinceSurgery'> },
   nowMs: number,
 ): Finding[] {
-  const stood = rungInForce(facts, limb)?.rung;
-  if (stood !== undefined && rungHeight(rung) <= rungHeight(stood)) return [];
-  const missing = missingFor(rung, { ...answers, daysSinceSurgery: daysSinceProcedure(facts, limb, nowMs) });
+  const check = rungInForce(facts, limb);
+  if (check && rungHeight(rung) <= rungHeight(check.rung)) return [];
+  const missing = [
+    ...(isReadyFor(facts, check, rung) ? [] : ['two tolerated sessions on the rung below']),
+    ...missingFor(rung, { ...answers, daysSinceSurgery: daysSinceProcedure(facts, limb, nowMs) }),
+  ];
   if (missing.length === 0) return [];
   return [
     {
@@ -92,4 +102,16 @@ export function checkRungEntry(
       remedy: 'Take a lower rung, or give the reason.',
     },
   ];
+}
+
+/** Whether the sessions on record speak for a rung; the first asks for none. */
+function isReadyFor(
+  facts: Pick<ClientFacts, 'sessions'>,
+  check: RungCheck | undefined,
+  rung: LadderRung,
+): boolean {
+  if (rung === rungBelow(rung)) return true;
+  if (check?.rung !== rungBelow(rung)) return false;
+  const { last, tolerated } = onTheRung(facts, check);
+  return last?.tolerated === true && tolerated >= SESSIONS_TO_GO_UP;
 }

@@ -59,10 +59,10 @@ export const protocolRules = {
     title: 'Rehabilitation ladder',
     level: 'guard',
     source: HOUSE,
-    by: 'course/ladder.ts highestRung',
+    by: 'record/ladder-in-force.ts checkRungEntry',
     figures: NO_FIGURES,
     words: () =>
-      'Passive, isometric, unloaded, loaded isolation, functional, heavy without cuff. Each rung has entry criteria: pain, swelling, range, days since surgery, the clinician’s word.',
+      'Passive, isometric, unloaded, loaded isolation, functional, heavy without cuff; a rung is of exercise and load. A rung is entered from the one below it, after two tolerated sessions there, the last among them, by pain, swelling, range, days since surgery and the clinician’s word. Work above the rung reached is a guard for as long as the ladder stands: it ends by done with the cuff, not by age.',
   }),
   'PRO-6': rule({
     title: 'First month',

@@ -283,9 +283,9 @@ describe('the ladder of a limb (PRO-5)', () => {
   it('keeps each check with who made it; above what is answered it takes a clinician’s reason', async () => {
     const { api, made: person } = await startAfter(ready);
     const path = at(person, 'rung-checks');
-    const loaded = await api.post(path, { limb: 'left-thigh', answers, rung: 'loaded' }, 'colin');
-    expect(loaded.facts.rungChecks).toMatchObject([
-      { limb: 'left-thigh', rung: 'loaded', by: 'colin', reason: null, answers: { daysSinceSurgery: null } },
+    const passive = await api.post(path, { limb: 'left-thigh', answers, rung: 'passive' }, 'colin');
+    expect(passive.facts.rungChecks).toMatchObject([
+      { limb: 'left-thigh', rung: 'passive', by: 'colin', reason: null, answers: { daysSinceSurgery: null } },
     ]);
     api.clock.nowMs += 1_000;
     const functional = { limb: 'left-thigh', answers, rung: 'functional' };
@@ -296,7 +296,7 @@ describe('the ladder of a limb (PRO-5)', () => {
     const reasoned = await api.post(path, { ...functional, overrideReason: 'Watched her on the step' });
     expect(reasoned.facts.rungChecks.map(({ rung, reason }) => [rung, reason]).sort()).toEqual([
       ['functional', 'Watched her on the step'],
-      ['loaded', null],
+      ['passive', null],
     ]);
     expect((await api.post(path, own)).facts.rungChecks).toHaveLength(3);
     const audits = await api.sql("select action from audit where action = 'rung-entered'");
@@ -318,7 +318,12 @@ describe('the ladder of a limb (PRO-5)', () => {
     const path = `/clients/${client.id}/prescriptions`;
     const version = { ...prescriptionFor(client), signedFor: nextVersion(client) };
     expect((await api.refused(path, version)).problem.errors).toMatchObject([{ path: 'overrideReason' }]);
-    await api.post(`/clients/${client.id}/rung-checks`, { limb: 'left-thigh', answers, rung: 'loaded' });
+    await api.post(`/clients/${client.id}/rung-checks`, {
+      limb: 'left-thigh',
+      answers,
+      rung: 'loaded',
+      overrideReason: 'Seen by the physiotherapist on the ward',
+    });
     api.clock.nowMs += 1_000;
     await api.post(path, version);
   });

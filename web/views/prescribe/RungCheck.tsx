@@ -5,6 +5,7 @@ import type { NewRungCheck } from '#contract/course-plan';
 import { RUNG_LABELS } from '#core/plan/goals';
 import { type LadderRung, ladderRungSchema, type Rung, rungHeight } from '#core/protocol/exercise';
 import { LIMB_LABELS, type Limb } from '#core/quantity/limb';
+import { dayCheckInForce } from '#core/record/in-force';
 import {
   adviseRung,
   checkRungEntry,
@@ -38,6 +39,9 @@ const MOVES: Record<RungAdvice['move'], string> = {
   done: t`Done`,
 };
 
+/** Until it is answered pain counts as the worst. */
+const WORST_PAIN = 10;
+
 /** The ladder of one limb: where it stands, where it is to go and why, and the check that enters a rung (rule PRO-5). */
 export function RungCheck({
   client,
@@ -55,12 +59,13 @@ export function RungCheck({
   const check = rungInForce(facts, limb);
   const advice = adviseRung(facts, limb, judgedAtMs);
   const days = daysSinceProcedure(facts, limb, judgedAtMs);
-  const [pain, setPain] = useState(0);
+  // What was said on the day is not asked again; nothing is answered for them.
+  const [pain, setPain] = useState(dayCheckInForce(facts, judgedAtMs)?.painNow ?? null);
   const [yes, setYes] = useState<Yes[]>([]);
   const [chosen, setChosen] = useState<LadderRung | null>(null);
   const rung = chosen ?? advice.to;
   const answers = {
-    pain,
+    pain: pain ?? WORST_PAIN,
     swellingDown: yes.includes('swellingDown'),
     rangeGood: yes.includes('rangeGood'),
     clinicianAgrees: yes.includes('clinicianAgrees'),
@@ -112,7 +117,7 @@ export function RungCheck({
             />
           </div>
           <Only deed="sign">
-            <Button disabled={!mayPass || write.isPending} onClick={() => void enter()}>
+            <Button disabled={pain === null || !mayPass || write.isPending} onClick={() => void enter()}>
               {check?.rung === rung ? t`Check again` : t`Enter ${told(RUNG_LABELS[rung].toLowerCase())}`}
             </Button>
           </Only>
