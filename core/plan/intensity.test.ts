@@ -63,6 +63,7 @@ describe('how hard aerobic work is', () => {
     expect(firsts.every((first) => intensitySchema.safeParse(first).success)).toBe(true);
     expect(new Set(firsts.map(intensityWords)).size).toBe(firsts.length);
     expect(intensityWords({ by: 'speed', kmPerHour: 5, gradientPercent: 0 })).toBe('5 km/h');
+    expect(intensityWords({ by: 'talking' })).toBe('talking pace');
     expect(
       intensitySchema.safeParse({ by: 'heart-rate', lowPerMinute: 130, highPerMinute: 110 }).success,
     ).toBe(false);

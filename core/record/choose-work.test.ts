@@ -91,6 +91,13 @@ describe('heavy, under a cuff, or light without (PRO-4)', () => {
     ]);
   });
 
+  it('speaks of size only where size is what is wanted', () => {
+    const said = (goal: Asked['goal']) =>
+      choose({ goal }).flatMap(({ speaksFor }) => speaksFor.map(({ words }) => words));
+    expect(said('size').some((words) => words.startsWith('Nothing limits the load'))).toBe(true);
+    expect(said('strength-bridge').some((words) => words.startsWith('Nothing limits the load'))).toBe(false);
+  });
+
   it('lets somebody new begin with anything', () => {
     const [light] = choose({}, { sessions: [] }).filter(({ kind }) => kind === 'light');
     expect(light?.speaksFor).toMatchObject([{ rule: 'PRO-6' }]);

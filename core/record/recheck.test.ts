@@ -15,6 +15,7 @@ import {
   answeredInForce,
   cuffInForce,
   dayCheckInForce,
+  daySignsAsked,
   isPlaceOfSurgeryUnknown,
   needsBloodPressure,
   proceduresInForce,
@@ -162,6 +163,23 @@ describe('whether a measurement confirms a target (PRS-8)', () => {
     expect(confirms(signed, { ...signed, pressure: lower })).toBe(false);
     // The same measurement confirms itself, however uncertain.
     expect(confirms(signed, { ...signed, uncertaintyMmHg: 0 })).toBe(true);
+  });
+});
+
+describe('what is asked on the day (SCR-3)', () => {
+  it('has a question of its own after an operation, and not without', () => {
+    const afterSurgery = testFacts({
+      screenings: [
+        testScreening({
+          yes: ['recent-surgery'],
+          procedures: [{ limb: 'left-thigh', atMs: daysAgo(20), what: 'repair' }],
+        }),
+      ],
+    });
+    const usual = daySignsAsked(testFacts(), NOW_MS);
+    expect(usual).toContain('fever');
+    expect(usual).not.toContain('joint');
+    expect(daySignsAsked(afterSurgery, NOW_MS)).toEqual(expect.arrayContaining([...usual, 'joint']));
   });
 });
 

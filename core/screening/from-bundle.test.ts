@@ -104,7 +104,8 @@ describe('what a clinical record proposes for screening', () => {
     const at = { resourceType: 'Observation', status: 'final', effectiveDateTime: daysAgo(2) };
     const pressure = {
       ...at,
-      code: loinc('85354-9'),
+      // Beside a code of somebody's own.
+      code: { coding: [{ system: 'x', code: 'rr' }, ...loinc('85354-9').coding] },
       component: [
         { code: loinc('8480-6'), valueQuantity: { value: 132 } },
         { code: loinc('8462-4'), valueQuantity: { value: 84 } },

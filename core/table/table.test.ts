@@ -251,6 +251,18 @@ describe('a row', () => {
         { field: 'reps', reason: 'Repetitions is a whole number.' },
       ],
     });
+    expect(
+      mapped(
+        'strength-tests',
+        ['Name', 'Date', 'Exercise', 'Side', 'Load (kg)', 'Reps'],
+        ['Ann', '2026-05-13', 'Knee extension', 'left', 'forty', '5'],
+      ),
+    ).toEqual([
+      {
+        ok: false,
+        bad: [{ field: 'loadKg', reason: '“forty” is no figure. Write it without letters.' }],
+      },
+    ]);
     const reasons = (row: ReturnType<typeof readRow>) => (row.ok ? [] : row.bad.map(({ reason }) => reason));
     expect(
       mapped(
