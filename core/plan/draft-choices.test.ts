@@ -229,7 +229,10 @@ describe('the kit of a draft (LOAD-4)', () => {
     expect(resists('bands', [testKit])).toEqual({ kind: 'unweighed', with: 'limb weight only' });
     expect(resists('body-weight', [bands])).toEqual({ kind: 'unweighed', with: 'body weight' });
     expect(resists('none', [bands])).toEqual({ kind: 'unweighed', with: 'limb weight only' });
-    expect(resists('stack', [testKit])).toEqual({ kind: 'unweighed', with: 'limb weight only' });
+    expect(resists('ankle-weights', [testKit])).toEqual({ kind: 'unweighed', with: 'limb weight only' });
+    // A stack at limb weight is no exercise.
+    expect(resists('stack', [testKit])).toBeUndefined();
+    expect(resists('bar', [testKit])).toBeUndefined();
   });
 });
 

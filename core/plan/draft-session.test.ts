@@ -3,7 +3,8 @@ import { describe, expect, it } from 'vitest';
 import { attackRuns } from '../../tests/attack-runs';
 import type { Cuff } from '../cuff/cuff';
 import type { WeightKit } from '../load/weight-kit';
-import { rungSchema } from '../protocol/exercise';
+import { needsKilograms, rungSchema } from '../protocol/exercise';
+import { EXERCISES } from '../protocol/exercises';
 import { schoolIdSchema } from '../protocol/schools';
 import { workModeSchema } from '../protocol/work-mode';
 import { LIMBS, limbSchema, positionSchema } from '../quantity/limb';
@@ -121,6 +122,34 @@ describe('the first draft of a session', () => {
     expect(session && weighedLoad(composeSession(session, basis).plan, 1).load.value).toBe(12.5);
     const held = carryOver(plan, [{}], [testKit])[0];
     expect(held).toMatchObject({ percentLop: { 'left-thigh': 50 }, percentOneRepMax: 25 });
+  });
+});
+
+describe('a draft without a 1RM (LOAD-5)', () => {
+  const untested = testBasis({ strengthTests: [] });
+
+  it('proposes work that needs none, and says so', () => {
+    const { session, notes } = draftSession(wish({ goal: 'size' }), untested);
+    const loads = session?.exercises.map(({ exerciseId }) => EXERCISES[exerciseId as 'leg-press'].equipment);
+    expect(loads?.length).toBeGreaterThan(0);
+    expect(loads).not.toContain('stack');
+    expect(notes.at(-1)).toBe(
+      'Without a 1RM there is only work that needs none: test one, or check 30 repetitions (LOAD-5).',
+    );
+    expect(draftSession(wish({ goal: 'size' }), basis).notes.join(' ')).not.toContain('LOAD-5');
+  });
+
+  it('goes on with what was trained so', () => {
+    const { plan } = composeSession(
+      {
+        ...testSession(),
+        exercises: [testExercise({}, { load: { kind: 'unweighed', with: 'limb weight only' } })],
+      },
+      untested,
+    );
+    const carried = carryOver(plan, [{}], [testKit]);
+    const { session } = draftSession(wish({ goal: 'size', carried }), untested);
+    expect(session?.exercises.map(({ exerciseId }) => exerciseId)).toContain('knee-extension');
   });
 });
 
@@ -291,6 +320,11 @@ describe('any draft for any valid person', () => {
         const { plan, findings } = composeSession(session, over);
         // Nothing its own checks would refuse, for a coach either.
         expect(findings.filter(({ level }) => level !== 'note')).toEqual([]);
+        // Never a stack or a bar at limb weight (LOAD-5).
+        for (const { exerciseId, load } of session.exercises) {
+          const exercise = over.library[exerciseId];
+          if (exercise && load.kind === 'unweighed') expect(needsKilograms(exercise)).toBe(false);
+        }
         for (const lane of compile(plan).lanes) {
           expect(Math.max(...clockAtEnds(lane.inflations))).toBeLessThanOrEqual(20 * 60_000);
         }

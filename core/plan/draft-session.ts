@@ -2,7 +2,7 @@ import { mayDo } from '../access/deeds';
 import { targetLoad } from '../load/target-load';
 import { EQUIPMENT_KITS, LIMB_WEIGHT, makeableLoads, type WeightKit } from '../load/weight-kit';
 import { pressureInForce } from '../occlusion-pressure/in-force';
-import { type Equipment, type Exercise, isWeighed, type Rung } from '../protocol/exercise';
+import { type Equipment, type Exercise, isWeighed, needsKilograms, type Rung } from '../protocol/exercise';
 import type { ExerciseId } from '../protocol/exercises';
 import { INTENSITIES } from '../protocol/intensity';
 import { PROTOCOLS, type ProtocolId } from '../protocol/protocols';
@@ -77,6 +77,10 @@ export function draftSession(wish: DraftWish, basis: Basis): Draft {
   if (exercises.length === 0) {
     return { session: null, notes: [...notes, 'Nothing in the library fits: add an exercise by hand.'] };
   }
+  if (goal.percentOneRepMax !== null && exercises.every(({ load }) => load.kind === 'unweighed'))
+    notes.push(
+      'Without a 1RM there is only work that needs none: test one, or check 30 repetitions (LOAD-5).',
+    );
   const passive = exercises.some(({ protocolId }) => PROTOCOLS[protocolId].mode === 'passive');
   if (passive && isPostOperativeWork(wish.limbs, basis)) {
     notes.push(
@@ -155,6 +159,9 @@ function candidates(wish: DraftWish, basis: Basis): ExerciseId[] {
       (wish.limbs.length > 1 || exercise.sides !== 'both' || exercise.kind === 'aerobic'),
   );
   const tested = (id: ExerciseId) => basis.strengthTests.some(({ exerciseId }) => exerciseId === id);
+  // What wants a test first is not proposed in the place of what can be done now (rule LOAD-5).
+  const isReady = ([id, exercise]: (typeof fits)[number]) =>
+    !needsKilograms(exercise) || tested(id) || wish.carried.some(({ exerciseId }) => exerciseId === id);
   const hasTests = GOALS[wish.goal].from === 'tested' && fits.some(([id]) => tested(id));
   const score = ([id, exercise]: (typeof fits)[number]): number =>
     (wish.carried.some(({ exerciseId }) => exerciseId === id) ? -1000 : 0) +
@@ -162,7 +169,7 @@ function candidates(wish: DraftWish, basis: Basis): ExerciseId[] {
     (wish.limbs.every((limb) => isMeasuredIn(exercise.position, limb, basis)) ? 0 : 100) +
     orderRank(exercise);
   return fits
-    .filter(([id]) => !hasTests || tested(id))
+    .filter((one) => (hasTests ? tested(one[0]) : isReady(one)))
     .sort((a, b) => score(a) - score(b))
     .slice(0, hasTests ? undefined : 12)
     .sort((a, b) => (hasTests ? orderRank(a[1]) - orderRank(b[1]) : 0))
@@ -259,10 +266,14 @@ function loadFor(
   basis: Basis,
 ): LoadChoice | string {
   const percent = GOALS[goal].percentOneRepMax;
-  if (!isWeighed(exercise) || percent === null)
+  if (!isWeighed(exercise) || (percent === null && !needsKilograms(exercise)))
     return { kind: 'unweighed', with: resistanceOf(exercise, basis.weightKits) };
-  const test = testInForce(basis, id, limbs);
-  if (!test) return { kind: 'unweighed', with: 'limb weight only' };
+  const test = percent === null ? undefined : testInForce(basis, id, limbs);
+  if (percent === null || !test)
+    // What was trained so already goes on so.
+    return needsKilograms(exercise) && carried?.percentOneRepMax !== null
+      ? `${exercise.label}: test it, or check 30 repetitions, first (LOAD-5).`
+      : { kind: 'unweighed', with: LIMB_WEIGHT };
   const percentOneRepMax = carried?.percentOneRepMax ?? percent;
   const kit = bestKit(exercise.equipment, test.oneRepMax.value, percentOneRepMax, basis.weightKits);
   if (!kit) return `${exercise.label}: nothing in the kit makes a load light enough (LOAD-4).`;
