@@ -15,7 +15,7 @@ export type BlockContext = {
   nowWeek: number;
   /** Where the ramp of each plan stands now, in % of LOP. */
   levels: ReadonlyMap<string, number>;
-  /** What a clearance caps the pressure at; null without one. */
+  /** What clearances allow each limb (rule SCR-2). */
   limits: Limits;
   /** When a plan's limbs are to be measured and its exercises tested again, and every how many days from then. */
   dues: readonly { coursePlanId: string; what: 'measure' | 'test'; firstDay: Day; everyDays: number }[];

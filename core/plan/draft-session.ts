@@ -266,8 +266,7 @@ function loadFor(
   basis: Basis,
 ): LoadChoice | string {
   const percent = GOALS[goal].percentOneRepMax;
-  if (!isWeighed(exercise) || (percent === null && !needsKilograms(exercise)))
-    return { kind: 'unweighed', with: resistanceOf(exercise, basis.weightKits) };
+  if (!isWeighed(exercise)) return { kind: 'unweighed', with: resistanceOf(exercise, basis.weightKits) };
   const test = percent === null ? undefined : testInForce(basis, id, limbs);
   if (percent === null || !test)
     // What was trained so already goes on so.

@@ -54,11 +54,9 @@ export const musclesOf = (group: string): string[] => group.split(/ and |, /);
 
 const WEIGHED: readonly Equipment[] = ['stack', 'dumbbells', 'bar', 'ankle-weights'];
 
-const MADE_OF_KILOGRAMS: readonly Equipment[] = ['stack', 'dumbbells', 'bar'];
-
-/** Whether there is nothing of it without kilograms: a stack or a bar at limb weight is no exercise (rule LOAD-5). */
-export const needsKilograms = ({ equipment }: Pick<Exercise, 'equipment'>): boolean =>
-  MADE_OF_KILOGRAMS.includes(equipment);
-
 /** Whether a one-repetition maximum in kg makes sense for it (rule LOAD-1). */
 export const isWeighed = ({ equipment }: Exercise): boolean => WEIGHED.includes(equipment);
+
+/** Whether there is nothing of it without kilograms: a limb weighs something by itself, a stack or a bar does not (rule LOAD-5). */
+export const needsKilograms = (exercise: Exercise): boolean =>
+  isWeighed(exercise) && exercise.equipment !== 'ankle-weights';

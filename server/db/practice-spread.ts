@@ -13,13 +13,10 @@ export const readPracticeSpread = (em: EntityManager): Promise<Spread> =>
     const of = whatThereIs(prepare);
     const last = known.get(database);
     if (last?.of === of) return last.spread;
-    const spread = spreadOfAll(prepare);
+    const spread = practiceSpread(readMeasurements(prepare));
     known.set(database, { of, spread });
     return spread;
   });
-
-/** The same, read anew: for who reads it once. */
-export const spreadOfAll = (prepare: Prepare): Spread => practiceSpread(readMeasurements(prepare));
 
 const whatThereIs = (prepare: Prepare): string =>
   JSON.stringify(
