@@ -47,8 +47,15 @@ describe('a machine in trouble', () => {
     for (let i = 0; i < 200 && answer.status === 201; i += 1) answer = await screen(api, id);
     expect(answer).toEqual({ status: 503, title: what, again: expect.stringMatching(/^\d+$/) });
     const before = await api.sql('select count(*) as n from screening');
+    // What cannot be written in the audit keeps nobody from reading; the look is written with the next.
+    expect((await api.call('GET', `/clients/${id}`, undefined, 'colin')).status).toBe(200);
     await end(api);
     expect(await api.sql('select count(*) as n from screening')).toEqual(before);
+    await api.call('GET', `/clients/${id}`, undefined, 'colin');
+    const looks = await api.sql(
+      `select subject from audit where action = 'looked-at' and practitioner_id = 'colin'`,
+    );
+    expect(looks).toEqual([{ subject: id }]);
     expect((await screen(api, id)).status).toBe(201);
   });
 

@@ -142,6 +142,13 @@ describe('a round (LOP-4, LOP-5)', () => {
     expect(recorded.queue).toEqual([SITTING, RIGHT]);
     expect(handAt(recorded, 30)).toMatchObject({ phase: 'recovering', trials: [] });
     expect(handAt(goTo(recorded, LYING), 90).trials).toEqual([]);
+    // The same position of the other limb is another place.
+    const other = { ...LYING, limb: RIGHT.limb };
+    const both = pressed(startRound(measuringAt(SITTING), [LYING, other, SITTING]), [
+      ...oneTrial,
+      [0, { do: 'recorded' }, 22],
+    ]);
+    expect(both.queue).toEqual([other, SITTING]);
   });
 
   it('leaves what was begun elsewhere where it is, by limb, position and cuff', () => {

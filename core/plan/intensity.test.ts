@@ -36,6 +36,17 @@ const cycling = (intensity?: Intensity) =>
   );
 
 describe('how hard aerobic work is', () => {
+  it.each([
+    [{ by: 'talking' }, 'talking pace'],
+    [{ by: 'watts', watts: 70 }, '70 W'],
+    [{ by: 'speed', kmPerHour: 5, gradientPercent: 0 }, '5 km/h'],
+    [{ by: 'speed', kmPerHour: 5, gradientPercent: 3 }, '5 km/h at 3 %'],
+    [{ by: 'heart-rate', lowPerMinute: 100, highPerMinute: 120 }, '100–120 beats a minute'],
+    [{ by: 'vo2max', percent: 40 }, '40 % of VO2max'],
+  ] as const)('is written %j: %s', (intensity, words) => {
+    expect(intensityWords(intensity)).toBe(words);
+  });
+
   it('is drafted at talking pace', () => {
     const { session } = draftSession(testWish({ goal: 'aerobic' }), testBasis());
     expect(session?.exercises.map(({ intensity }) => intensity)).toEqual([{ by: 'talking' }]);

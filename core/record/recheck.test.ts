@@ -137,6 +137,7 @@ describe('a signed plan, looked at again (START-1, PRS-8)', () => {
         ({ rule }) => rule === 'PRS-8',
       );
     expect(moved(6)).toEqual([]);
+    expect(moved(7)).toHaveLength(1);
     expect(moved(7)[0]?.message).toBe(
       'Knee extension, left thigh: signed at mark 6, now felt right at mark 7.',
     );

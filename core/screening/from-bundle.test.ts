@@ -122,6 +122,7 @@ describe('what a clinical record proposes for screening', () => {
     );
     expect(proposals({ ...at, code: loinc('718-7'), valueQuantity: { value: 13 } })).toEqual([]);
     expect(proposals({ ...pressure, effectiveDateTime: 'soon' })).toEqual([]);
+    for (const half of pressure.component) expect(proposals({ ...pressure, component: [half] })).toEqual([]);
   });
 
   it('says what is no record of one person', () => {

@@ -87,6 +87,14 @@ describe('what is in hand (RUN-7)', () => {
     expect(settlingWords(primed, state, nextStep(primed, state, at(6)))).toBeNull();
   });
 
+  it('begins the priming of a later exercise anew, whatever was up before it', () => {
+    const later = planOf(pressing, { ...raising, primed: true });
+    const [first, second] = measuredTarget(later, 1).primingMmHg;
+    const waiting: Entries = [...firstDone, released(75)];
+    expect(targetAfter(waiting, later)).toBe(first);
+    expect(targetAfter([...waiting, inflated(140, first ?? 0), released(170)], later)).toBe(second);
+  });
+
   it('keeps a loosening at the next inflation and in the next exercise, until it is taken back', () => {
     const loosened: Entries = [
       ...firstDone,

@@ -282,6 +282,16 @@ describe('a row', () => {
         ['A', '2026-05-13', 'Calf girth', '1 2 3 4 5 6 7 8 9 10 11'],
       ).flatMap(reasons),
     ).toEqual(['Figures: at most 10 figures.']);
+    const timeOf = (time: string) =>
+      mapped('sessions', ['Name', 'Day', 'Time', 'Reps'], ['Ann', '2026-05-13', time, '30']).flatMap((row) =>
+        row.ok ? [Reflect.get(row.row, 'time')] : reasons(row),
+      );
+    expect(['23:59', '24:00', '12:60', '9h05'].flatMap(timeOf)).toEqual([
+      '23:59',
+      '“24:00” is no time. Write 17:30.',
+      '“12:60” is no time. Write 17:30.',
+      '09:05',
+    ]);
   });
 
   it('is read or refused, whatever stands in it', () => {

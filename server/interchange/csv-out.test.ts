@@ -43,4 +43,13 @@ describe('a table taken out as CSV', () => {
       { action: 'archive-taken-out', subject: 'client' },
     ]);
   });
+
+  it('says in the audit whose archive went out', async () => {
+    const api = await startApi();
+    const { id } = await api.post('/clients', { name: 'Ada' });
+    await (await api.raw('GET', `/archive/of/${id}`)).text();
+    expect(await api.sql("select subject from audit where action = 'archive-taken-out'")).toEqual([
+      { subject: id },
+    ]);
+  });
 });

@@ -6,6 +6,7 @@ import type { Plan } from '#core/plan/plan';
 import type { SessionEvent } from '#core/session/events';
 import { foldAll as fold, logOf, WHOLE_SESSION } from '#core/session/session.fixture';
 import {
+  CLEAR,
   DAY_MS,
   measuredClient,
   NOON_MS,
@@ -210,6 +211,28 @@ describe('opening a session', () => {
     expect((await api.refused(lift, reason, 'colin')).status).toBe(403);
     await api.post(lift, reason);
     await api.post('/sessions', again);
+  });
+
+  it('is answered by a screening of a clinician from the day after, and by nobody else’s (SCR-5)', async () => {
+    const { api, made: view } = await startAfter(openSession);
+    const chestPain = logOf([
+      [0, { type: 'session-started' }],
+      [30, { type: 'sign-noted', sign: 'chest-pain' }],
+      [40, { type: 'session-finished' }],
+    ]);
+    await api.post(EVENTS, { events: chestPain });
+    const isHeld = async () =>
+      (await api.get<ClientRecord>(`/clients/${view.clientId}`)).facts.holds.some(
+        ({ cause }) => !cause.startsWith('screening'),
+      );
+    const screened = `/clients/${view.clientId}/screenings`;
+    await api.post(screened, CLEAR);
+    expect(await isHeld()).toBe(true);
+    api.clock.nowMs += DAY_MS;
+    await api.post(screened, CLEAR, 'colin');
+    expect(await isHeld()).toBe(true);
+    await api.post(screened, CLEAR);
+    expect(await isHeld()).toBe(false);
   });
 
   it('goes by when a red sign was received: a device may have been offline for days (SCR-5)', async () => {

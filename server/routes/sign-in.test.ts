@@ -294,11 +294,12 @@ describe('accounts', () => {
     await here.ask('POST', '/me/passphrase', { old: made.passphrase, passphrase: 'kettles on the stove' });
     const { id } = (await here.who()).practitioner;
     expect((await here.ask('POST', '/clients/none/prescriptions', {})).status).not.toBe(403);
-    await api.post(`/accounts/${id}`, { role: 'assistant' });
+    await api.post(`/accounts/${id}`, { role: 'assistant', name: 'petra.s' });
+    expect((await api.get<Accounts>('/accounts')).accounts.map(({ name }) => name)).toContain('petra.s');
     expect((await here.ask('POST', '/clients/none/prescriptions', {})).status).toBe(403);
     await api.post(`/accounts/${id}/end`, {});
     expect((await here.ask('GET', '/clients')).status).toBe(401);
-    expect((await here.signIn('petra', 'kettles on the stove')).status).toBe(401);
+    expect((await here.signIn('petra.s', 'kettles on the stove')).status).toBe(401);
   });
 
   it('keep until when a certificate is valid, for its holder to see', async () => {

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { setsOf } from '../../plan/choices';
 import { composeSession } from '../../plan/compose';
 import { testCycles } from '../../plan/cycles.fixture';
-import { testBasis, testOcclusion } from '../../plan/plan.fixture';
+import { testBasis, testExercise, testOcclusion } from '../../plan/plan.fixture';
 import type { Limb } from '../../quantity/limb';
 import type { EventBody } from '../events';
 import { nextStep } from '../next-step';
@@ -120,6 +120,25 @@ describe('cycles run by themselves (PRS-9)', () => {
       'inflate 4',
       'release 6',
     ]);
+  });
+
+  it('go on between the cycles of priming, before any set (PRS-6)', () => {
+    const thigh = testBasis();
+    const primed = composeSession(
+      { goal: 'size', schoolId: 'research-consensus', exercises: [testExercise({}, { primed: true })] },
+      thigh,
+    ).plan;
+    const keyAfter = (log: readonly Entry[], seconds: number) =>
+      pumpsGoOn(primed, foldAll(primed, logOf(log)), at(seconds), ['left-thigh']);
+    const begun: Entry[] = [[0, { type: 'session-started' }]];
+    expect(keyAfter(begun, 1)).toBeNull();
+    const limb = 'left-thigh';
+    const once: Entry[] = [
+      ...begun,
+      [2, { type: 'cuff-inflated', limb, pressureMmHg: 82 }],
+      [32, { type: 'cuff-released', limb }],
+    ];
+    expect(keyAfter(once, 62)).toBe('inflate 1');
   });
 
   it('do not go on after a stop, nor the first time', () => {
