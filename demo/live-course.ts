@@ -326,6 +326,8 @@ const clearanceFor = (startMs: number) => ({
   maxPercentLop: 80,
   limbs: [],
   modes: [],
+  highestRung: null,
+  ranges: [],
   note: '',
 });
 

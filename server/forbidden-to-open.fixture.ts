@@ -253,6 +253,16 @@ export const WAYS_TO_OPEN: WayToOpen[] = [
     },
   },
   {
+    way: 'a letter recorded later that forbids a range the exercise goes through, without a reason',
+    // Who may pass a guard is asked for the reason (SCR-4), the others are told which one it is (SCR-2).
+    rule: null,
+    happens: async (api, person) => {
+      api.clock.nowMs += 1_000;
+      const ranges = [{ joint: 'knee', fromDegrees: 0, toDegrees: 45, isOfLoaded: true }] as const;
+      await api.post(at(person, 'clearances'), clearance(api.clock.nowMs, { ranges: [...ranges] }));
+    },
+  },
+  {
     way: 'a cuff that has been retired',
     rule: null,
     happens: (api) => api.post('/practice/kit/retire', { list: 'cuffs', id: 'thigh-large' }),
@@ -284,6 +294,7 @@ export const WAYS_TO_OPEN: WayToOpen[] = [
       ['the other leg', { limbs: ['right-thigh'] }],
       ['passive work only', { modes: ['passive'] }],
       ['aerobic work only', { modes: ['aerobic'] }],
+      ['work without a load', { highestRung: 'unloaded', limbs: ['left-thigh'] }],
     ] as const
   ).map(
     ([what, limits]): WayToOpen => ({

@@ -297,6 +297,7 @@ export const WAYS_TO_SIGN: WayToSign[] = [
       ['a cap of 30 %', { maxPercentLop: 30 }],
       ['arms only', { limbs: ['left-arm', 'right-arm'] }],
       ['passive work only', { modes: ['passive'] }],
+      ['work without a load', { highestRung: 'isometric' }],
     ] as const
   ).map(
     ([what, limits]): WayToSign => ({

@@ -50,6 +50,8 @@ export const clearance = (nowMs: number, changes: Partial<NewClearance> = {}): N
   maxPercentLop: null,
   limbs: [],
   modes: [],
+  highestRung: null,
+  ranges: [],
   note: '',
   ...changes,
 });

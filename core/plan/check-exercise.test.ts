@@ -1,9 +1,13 @@
 import { describe, expect, it } from 'vitest';
+import type { Exercise } from '../protocol/exercise';
 import { EXERCISES } from '../protocol/exercises';
+import { crosses } from '../protocol/joint-range';
 import type { Limits } from '../screening/clearance';
 import { clearedAlone, limited } from '../screening/clearance.fixture';
 import type { ExerciseChoice } from './choices';
 import { type Basis, composeSession } from './compose';
+import { draftSession } from './draft-session';
+import { testWish } from './draft-wish.fixture';
 import { type TestChoices, testBasis, testExercise, testOcclusion, testSession } from './plan.fixture';
 
 const PASSIVE =
@@ -68,6 +72,70 @@ describe('what a clearance allows, limb by limb (SCR-2)', () => {
     expect(under(limited({ modes: [] }, ['left-thigh']))).toEqual([
       'SCR-2 hard protocolId: Left thigh: the clearance allows no work only. Prescribe work that is cleared.',
     ]);
+  });
+});
+
+describe('what a letter says of the work of a limb (SCR-2)', () => {
+  const straight = {
+    joint: 'knee',
+    fromDegrees: 0,
+    toDegrees: 45,
+    isOfLoaded: true,
+    from: 'Dr Ash',
+  } as const;
+  const said = (limits: Basis['limits'], exerciseId = 'knee-extension', load = testExercise().load) =>
+    found(['SCR-2'], { exerciseId }, { load }, { limits });
+  const unweighed = { kind: 'unweighed', with: 'limb weight only' } as const;
+
+  it('goes up to a rung of the ladder, by exercise and load', () => {
+    const upTo = (highestRung: 'unloaded' | 'loaded') => limited({ highestRung }, ['left-thigh']);
+    expect(said(upTo('loaded'))).toEqual([]);
+    expect(said(upTo('unloaded'))).toEqual([
+      'SCR-2 hard exerciseId: Left thigh: the clearance allows work up to unloaded only, and this is loaded, isolated. Prescribe work that is cleared.',
+    ]);
+    expect(said(upTo('unloaded'), 'straight-leg-raise', unweighed)).toEqual([]);
+    expect(said(upTo('unloaded'), 'straight-leg-raise')).toHaveLength(1);
+    expect(said(limited({ highestRung: 'passive' }, ['right-thigh']))).toEqual([]);
+  });
+
+  it('keeps a range of a joint out, and counts one that is not known as gone through', () => {
+    const limits = limited({ ranges: [straight] }, ['left-thigh']);
+    expect(said(limits)).toEqual([
+      'SCR-2 guard exerciseId: Left thigh: Knee extension goes through what Dr Ash forbids: no loaded work of the knee from 0 to 45°. Choose an exercise that does not go through it, or say how its range is kept.',
+    ]);
+    expect(said(limited({ ranges: [straight] }, ['right-thigh']))).toEqual([]);
+    expect(said(limited({ ranges: [{ ...straight, fromDegrees: 90, toDegrees: 120 }] }))).toEqual([]);
+    expect(said(limited({ ranges: [{ ...straight, joint: 'hip' }] }))).toEqual([]);
+    expect(said(limits, 'straight-leg-raise')).toEqual([]);
+    expect(said(limits, 'heel-slide', unweighed)).toEqual([]);
+    const own = {
+      ...testBasis().library,
+      own: { ...EXERCISES['knee-extension'], label: 'Own', joints: ['Knee'] },
+    };
+    const ofOwn = (isOfLoaded: boolean) =>
+      found(
+        ['SCR-2'],
+        { exerciseId: 'own' },
+        {},
+        { library: own, limits: limited({ ranges: [{ ...straight, isOfLoaded }] }) },
+      );
+    expect([ofOwn(true), ofOwn(false)].map(({ length }) => length)).toEqual([1, 1]);
+  });
+
+  it('is kept to by drafts', () => {
+    const limits = limited({ ranges: [{ ...straight, isOfLoaded: false }] }, ['left-thigh']);
+    const { session } = draftSession(testWish(), testBasis({ limits, strengthTests: [] }));
+    for (const { exerciseId } of session?.exercises ?? [])
+      expect(crosses(exerciseId, testBasis().library[exerciseId] as Exercise, true, straight)).toBe(false);
+    expect(session?.exercises.length).toBeGreaterThan(0);
+    const still = draftSession(
+      testWish({ goal: 'rehab', rung: 'loaded' }),
+      testBasis({ limits: limited({ highestRung: 'isometric' }) }),
+    );
+    expect(still).toEqual({
+      session: null,
+      notes: ['The clearance allows work up to isometric only (SCR-2).'],
+    });
   });
 });
 

@@ -2,6 +2,7 @@ import { mayDo } from '../access/deeds';
 import type { Finding } from '../findings/finding';
 import { type Rung, rungHeight } from '../protocol/exercise';
 import { EXERCISES, type Library } from '../protocol/exercises';
+import { rangeWords } from '../protocol/joint-range';
 import { PROTOCOLS } from '../protocol/protocols';
 import type { SchoolId } from '../protocol/schools';
 import { pacedReps } from '../protocol/set-work';
@@ -12,6 +13,7 @@ import { checkLimb, checkLimbOfExercise, checkUnmeasured } from './check-limb';
 import { checkIntensity, checkResistance } from './check-resistance';
 import { type Basis, isPostOperativeWork, type Resolved } from './compose';
 import { RUNG_LABELS } from './goals';
+import { isAboveLetter, rangesCrossed } from './letter-work';
 
 /** Everything the rules find about one exercise by itself. */
 export function checkExercise(one: Resolved, schoolId: SchoolId, basis: Basis): Finding[] {
@@ -117,7 +119,9 @@ function checkRung(one: Resolved, basis: Basis): Finding[] {
 }
 
 /** Limb by limb: what the letters that speak of it allow (rule SCR-2). */
-function checkClearance({ choice }: Resolved, { limits }: Basis): Finding[] {
+function checkClearance(one: Resolved, { limits }: Basis): Finding[] {
+  const { choice, exercise } = one;
+  const rung = rungOf(one);
   const { mode } = PROTOCOLS[choice.protocolId];
   const hard = (finding: Omit<Finding, 'rule' | 'level'>): Finding => ({
     rule: 'SCR-2',
@@ -126,7 +130,7 @@ function checkClearance({ choice }: Resolved, { limits }: Basis): Finding[] {
   });
   return choice.limbs.flatMap((target) => {
     const { limb } = target;
-    const { maxPercentLop, capFrom, modes, isCleared } = limits[limb];
+    const { maxPercentLop, capFrom, modes, highestRung, isCleared } = limits[limb];
     const name = LIMB_LABELS[limb];
     const findings: Finding[] = [];
     if (target.kind === 'measured' && maxPercentLop !== null && target.percentLop > maxPercentLop)
@@ -154,6 +158,22 @@ function checkClearance({ choice }: Resolved, { limits }: Basis): Finding[] {
           remedy: 'Prescribe work that is cleared.',
         }),
       );
+    if (highestRung !== null && isAboveLetter(limits[limb], rung))
+      findings.push(
+        hard({
+          subject: 'exerciseId',
+          message: `${name}: the clearance allows work up to ${RUNG_LABELS[highestRung].toLowerCase()} only, and this is ${RUNG_LABELS[rung].toLowerCase()}.`,
+          remedy: 'Prescribe work that is cleared.',
+        }),
+      );
+    for (const { from, ...range } of rangesCrossed(limits[limb], choice.exerciseId, exercise, rung))
+      findings.push({
+        rule: 'SCR-2',
+        level: 'guard',
+        subject: 'exerciseId',
+        message: `${name}: ${exercise.label} goes through what ${from} forbids: ${rangeWords(range)}.`,
+        remedy: 'Choose an exercise that does not go through it, or say how its range is kept.',
+      });
     return findings;
   });
 }

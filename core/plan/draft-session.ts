@@ -16,7 +16,8 @@ import { orderRank } from './check-session';
 import { type ExerciseChoice, type LoadChoice, type SessionChoice, setsOf } from './choices';
 import { type Basis, composeSession, isPostOperativeWork } from './compose';
 import { arbitraryChoice, draftLimb, measuredPosition, strapFor } from './draft-limb';
-import { GOALS, type GoalId, RUNG_PROTOCOLS } from './goals';
+import { GOALS, type GoalId, RUNG_LABELS, RUNG_PROTOCOLS } from './goals';
+import { isAboveLetter, rangesCrossed } from './letter-work';
 
 /** What one exercise takes over from its last session, the reviewed change applied. Shares in %, rest in ms. */
 export type Carried = {
@@ -137,6 +138,9 @@ function whyNot({ goal, limbs, rung, schoolId }: DraftWish, basis: Basis): strin
     return 'A cap on the pressure cannot be kept by a strap (SCR-2).';
   if (limbs.some((limb) => basis.limits[limb].modes?.includes(mode) === false))
     return `The clearance does not allow ${mode} work (SCR-2).`;
+  const above = limbs.find((limb) => GOALS[goal].from === 'rung' && isAboveLetter(basis.limits[limb], rung));
+  const highest = above && basis.limits[above].highestRung;
+  if (highest) return `The clearance allows work up to ${RUNG_LABELS[highest].toLowerCase()} only (SCR-2).`;
   const mayPrescribe = mayDo({ role: basis.prescriber, isOwner: false }, 'sign-post-operative');
   if (!mayPrescribe && (mode === 'passive' || isPostOperativeWork(limbs, basis))) {
     return `${mode === 'passive' ? 'Passive' : 'Post-operative'} work is prescribed by a clinician (SCR-4).`;
@@ -153,9 +157,10 @@ function protocolFor(goal: GoalId, rung: Rung, schoolId: SchoolId): ProtocolId {
 function candidates(wish: DraftWish, basis: Basis): ExerciseId[] {
   const kind = wish.limbs[0] && limbKind(wish.limbs[0]);
   const fits = Object.entries(basis.library).filter(
-    ([, exercise]) =>
+    ([id, exercise]) =>
       exercise.limbKind === kind &&
       suits(exercise, wish) &&
+      isAllowed(id, exercise, wish, basis) &&
       (wish.limbs.length > 1 || exercise.sides !== 'both' || exercise.kind === 'aerobic'),
   );
   const tested = (id: ExerciseId) => basis.strengthTests.some(({ exerciseId }) => exerciseId === id);
@@ -191,6 +196,14 @@ function suits(exercise: Exercise, { goal, rung, isolatedOnly }: DraftWish): boo
       return exercise.kind === GOALS[goal].from;
   }
 }
+
+/** Whether the letters allow it to each limb, before anything is known of its load (rule SCR-2). */
+const isAllowed = (id: ExerciseId, exercise: Exercise, { limbs }: DraftWish, { limits }: Basis): boolean =>
+  limbs.every(
+    (limb) =>
+      !isAboveLetter(limits[limb], exercise.rung) &&
+      rangesCrossed(limits[limb], id, exercise, exercise.rung).length === 0,
+  );
 
 const isMeasuredIn = (position: Position, limb: Limb, basis: Basis): boolean =>
   pressureInForce(basis, limb, position)?.position === position;

@@ -52,6 +52,8 @@ describe('what a session is composed from', () => {
             maxPercentLop: 60,
             limbs: [],
             modes: [],
+            highestRung: null,
+            ranges: [],
             note: '',
           },
         ],

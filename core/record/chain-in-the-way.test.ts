@@ -85,6 +85,8 @@ describe('what stands in the way, in words (START-2)', () => {
       maxPercentLop: null,
       limbs: [],
       modes: [],
+      highestRung: null,
+      ranges: [],
       note: '',
     };
     const reason = link(testFacts({ screenings: [asks], clearances: [cleared] }), 'screen');
@@ -168,6 +170,8 @@ describe('what stands in the way, in words (START-2)', () => {
           maxPercentLop: 50,
           limbs: [],
           modes: [],
+          highestRung: null,
+          ranges: [],
           note: '',
         },
       ],

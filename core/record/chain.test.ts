@@ -36,6 +36,8 @@ const clearance: Clearance = {
   maxPercentLop: 60,
   limbs: [],
   modes: [],
+  highestRung: null,
+  ranges: [],
   note: '',
 };
 const well: DayCheck = { atMs: ago(0.1), notWell: [], painNow: 1, bloodPressure: null };

@@ -84,6 +84,8 @@ describe('heavy, under a cuff, or light without (PRO-4)', () => {
       maxPercentLop: null,
       limbs: ['right-thigh' as const],
       modes: [],
+      highestRung: null,
+      ranges: [],
       note: '',
     };
     expect(out({}, { ...withVarices, clearances: [clearance] })).toEqual([

@@ -34,6 +34,8 @@ const cleared = (changes: Partial<Clearance> = {}): Clearance => ({
   givenAtMs: daysAgo(3),
   untilMs: daysAgo(-3),
   maxPercentLop: 50,
+  highestRung: null,
+  ranges: [],
   limbs: [],
   modes: ['passive'],
   note: '',

@@ -338,6 +338,8 @@ describe('what is in force (START-2)', () => {
       maxPercentLop: 60,
       limbs: [],
       modes: [],
+      highestRung: null,
+      ranges: [],
       note: '',
     };
     expect(needed({})).toBe(false);

@@ -1,4 +1,6 @@
 import { z } from 'zod';
+import { type Rung, rungHeight, rungSchema } from '../protocol/exercise';
+import { type RangeLimit, rangeLimitSchema } from '../protocol/joint-range';
 import { type WorkMode, workModeSchema } from '../protocol/work-mode';
 import { LIMBS, type Limb, limbSchema } from '../quantity/limb';
 import { itemIdSchema } from './items';
@@ -24,6 +26,10 @@ export const clearanceSchema = z.object({
   limbs: z.array(limbSchema),
   /** Work it allows them; empty allows all. */
   modes: z.array(workModeSchema),
+  /** The highest rung of work that it allows them; null allows all. */
+  highestRung: rungSchema.nullable().default(null),
+  /** Ranges of their joints that it forbids. */
+  ranges: z.array(rangeLimitSchema).max(6, 'At most 6 ranges.').default([]),
   note: z.string().trim().max(400, 'At most 400 characters.'),
 });
 export type Clearance = z.infer<typeof clearanceSchema>;
@@ -34,6 +40,9 @@ export type LimbLimits = {
   /** Who set the lowest cap, for the words beside it. */
   capFrom: string | null;
   modes: WorkMode[] | null;
+  highestRung: Rung | null;
+  /** Ranges not to be gone through, with who forbids them. */
+  ranges: (RangeLimit & { from: string })[];
   /** Not so where something was found that is cleared for other limbs alone. */
   isCleared: boolean;
 };
@@ -45,7 +54,11 @@ export const isInForce = ({ givenAtMs, untilMs }: Clearance, nowMs: number): boo
   givenAtMs <= nowMs && (untilMs === null || nowMs <= untilMs);
 
 export const hasLimits = (clearance: Clearance): boolean =>
-  clearance.maxPercentLop !== null || clearance.limbs.length > 0 || clearance.modes.length > 0;
+  clearance.maxPercentLop !== null || clearance.limbs.length > 0 || limitsWork(clearance);
+
+/** Whether a clearance says what kind of work it allows. */
+export const limitsWork = ({ modes, highestRung, ranges }: Clearance): boolean =>
+  modes.length > 0 || highestRung !== null || ranges.length > 0;
 
 /** Whether a clearance says anything of a limb: one that names none speaks of the whole person. */
 export const speaksOf = ({ limbs }: Pick<Clearance, 'limbs'>, limb: Limb): boolean =>
@@ -72,6 +85,8 @@ export function limitsByLimb(
       maxPercentLop: lowest?.maxPercentLop ?? null,
       capFrom: lowest?.givenBy ?? null,
       modes: inCommon(binding.map(({ modes }) => modes)),
+      highestRung: lowestRung(binding.flatMap(({ highestRung }) => highestRung ?? [])),
+      ranges: binding.flatMap(({ ranges, givenBy }) => ranges.map((range) => ({ ...range, from: givenBy }))),
       isCleared: cleared.includes(limb),
     };
   };
@@ -83,6 +98,9 @@ export function capOn(limits: Limits, limbs: readonly Limb[]): number | null {
   const caps = limbs.flatMap((limb) => limits[limb].maxPercentLop ?? []);
   return caps.length > 0 ? Math.min(...caps) : null;
 }
+
+const lowestRung = (rungs: readonly Rung[]): Rung | null =>
+  [...rungs].sort((a, b) => rungHeight(a) - rungHeight(b))[0] ?? null;
 
 /** What every list that says anything agrees on; `null` when none says anything. */
 function inCommon<T>(lists: readonly (readonly T[])[]): T[] | null {

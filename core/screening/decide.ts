@@ -1,3 +1,4 @@
+import { type Rung, rungSchema } from '../protocol/exercise';
 import { workModeSchema } from '../protocol/work-mode';
 import { LIMBS, type Limb, limbsWords } from '../quantity/limb';
 import type { RuleId } from '../rules/catalogue';
@@ -143,11 +144,13 @@ const NEVER_CLEARED: readonly FoundSubject[] = [
  * Whether a clearance is strong enough for a stop: a physician's, with a cap, and with the limbs or the work named. One that limits
  * nothing clears none.
  */
-const mayClearStop = ({ byPhysician, maxPercentLop, limbs, modes }: Clearance): boolean =>
+const mayClearStop = ({ byPhysician, maxPercentLop, limbs, modes, highestRung }: Clearance): boolean =>
   byPhysician &&
   maxPercentLop !== null &&
   maxPercentLop < RULES['SCR-2'].figures.stopClearedUnderPercentLop &&
-  (isPartOf(limbs, LIMBS) || isPartOf(modes, workModeSchema.options));
+  (isPartOf(limbs, LIMBS) || isPartOf(modes, workModeSchema.options) || isUnderTheHighest(highestRung));
+
+const isUnderTheHighest = (rung: Rung | null): boolean => rung !== null && rung !== rungSchema.options.at(-1);
 
 const isPartOf = (named: readonly unknown[], all: readonly unknown[]): boolean =>
   named.length > 0 && named.length < all.length;

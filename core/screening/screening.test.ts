@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { type Rung, rungHeight, rungSchema } from '../protocol/exercise';
 import { workModeSchema } from '../protocol/work-mode';
 import { LIMBS, type Limb } from '../quantity/limb';
 import { bloodPressureLevel, bloodPressureSchema, holdsToday, meanBloodPressure } from './blood-pressure';
@@ -9,6 +10,7 @@ import { type Decision, judgeScreening } from './decide';
 import { type ItemId, itemIdSchema, levelOf, SCREEN_ITEMS } from './items';
 import { changesSince, ITEM_IDS, screeningAnswersSchema, withoutPlace } from './screening';
 
+const KNEE_STRAIGHT = { joint: 'knee', fromDegrees: 0, toDegrees: 45, isOfLoaded: true } as const;
 const NOW = 1_800_000_000_000;
 const calm = { systolicMmHg: 122, diastolicMmHg: 76 };
 const screening = (yes: (typeof ITEM_IDS)[number][], systolicMmHg = 122) => ({
@@ -27,6 +29,8 @@ const clearance = (changes: Partial<Clearance> = {}): Clearance => ({
   maxPercentLop: null,
   limbs: [],
   modes: [],
+  highestRung: null,
+  ranges: [],
   note: '',
   ...changes,
 });
@@ -172,16 +176,25 @@ describe('limits of clearances, limb by limb (SCR-2)', () => {
       { maxPercentLop: 50, limbs: ['left-thigh', 'left-arm'], modes: ['passive'], givenBy: 'B' },
       { maxPercentLop: 30, untilMs: NOW - 1, givenBy: 'C' },
     );
-    const isCleared = true;
+    const rest = { highestRung: null, ranges: [], isCleared: true };
     expect(both).toEqual({
-      'left-thigh': { maxPercentLop: 50, capFrom: 'B', modes: ['passive'], isCleared },
-      'right-thigh': { maxPercentLop: 60, capFrom: 'A', modes: null, isCleared },
-      'left-arm': { maxPercentLop: 50, capFrom: 'B', modes: ['passive'], isCleared },
-      'right-arm': { maxPercentLop: null, capFrom: null, modes: null, isCleared },
+      'left-thigh': { maxPercentLop: 50, capFrom: 'B', modes: ['passive'], ...rest },
+      'right-thigh': { maxPercentLop: 60, capFrom: 'A', modes: null, ...rest },
+      'left-arm': { maxPercentLop: 50, capFrom: 'B', modes: ['passive'], ...rest },
+      'right-arm': { maxPercentLop: null, capFrom: null, modes: null, ...rest },
     });
     expect(capOn(both, ['right-thigh', 'right-arm'])).toBe(60);
     expect(capOn(both, ['right-thigh', 'left-thigh'])).toBe(50);
     expect(capOn(both, ['right-arm'])).toBeNull();
+  });
+
+  it('takes the lowest rung, and every range with who forbids it', () => {
+    const all = limits(
+      { highestRung: 'loaded', ranges: [KNEE_STRAIGHT], givenBy: 'A' },
+      { highestRung: 'isometric', limbs: ['left-thigh'], givenBy: 'B' },
+    );
+    expect([all['left-thigh'].highestRung, all['right-thigh'].highestRung]).toEqual(['isometric', 'loaded']);
+    expect(all['left-thigh'].ranges).toEqual([{ ...KNEE_STRAIGHT, from: 'A' }]);
   });
 
   it('of one that names no limb are of the whole person', () => {
@@ -205,10 +218,14 @@ describe('limits of clearances, limb by limb (SCR-2)', () => {
     expect(two['left-thigh'].capFrom).toBe('A');
     const none = { maxPercentLop: null, limbs: [], modes: [] };
     expect(
-      [none, { ...none, limbs: ['left-arm' as const] }, { ...none, modes: ['passive' as const] }].map(
-        (changes) => hasLimits(clearance(changes)),
-      ),
-    ).toEqual([false, true, true]);
+      [
+        none,
+        { ...none, limbs: ['left-arm' as const] },
+        { ...none, modes: ['passive' as const] },
+        { ...none, highestRung: 'loaded' as const },
+        { ...none, ranges: [KNEE_STRAIGHT] },
+      ].map((changes) => hasLimits(clearance(changes))),
+    ).toEqual([false, true, true, true, true]);
   });
 
   it('never grow by another clearance', () => {
@@ -216,7 +233,10 @@ describe('limits of clearances, limb by limb (SCR-2)', () => {
       maxPercentLop: fc.option(fc.integer({ min: 10, max: 100 })),
       limbs: fc.subarray([...LIMBS]),
       modes: fc.subarray(workModeSchema.options),
+      highestRung: fc.option(fc.constantFrom(...rungSchema.options)),
+      ranges: fc.subarray([KNEE_STRAIGHT]),
     });
+    const height = (rung: Rung | null) => rungHeight(rung ?? 'functional');
     fc.assert(
       fc.property(fc.array(some, { minLength: 1, maxLength: 4 }), some, (before, added) => {
         const few = limits(...before);
@@ -225,6 +245,8 @@ describe('limits of clearances, limb by limb (SCR-2)', () => {
           expect(more[limb].maxPercentLop ?? 101).toBeLessThanOrEqual(few[limb].maxPercentLop ?? 101);
           const allowed = few[limb].modes ?? workModeSchema.options;
           expect((more[limb].modes ?? allowed).every((mode) => allowed.includes(mode))).toBe(true);
+          expect(height(more[limb].highestRung)).toBeLessThanOrEqual(height(few[limb].highestRung));
+          expect(more[limb].ranges.length).toBeGreaterThanOrEqual(few[limb].ranges.length);
           const isNamed = added.limbs.length === 0 || added.limbs.includes(limb);
           if (!isNamed) expect(more[limb]).toEqual(few[limb]);
         }

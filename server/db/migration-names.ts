@@ -24,5 +24,6 @@ export const MIGRATION_NAMES = [
   '022-who-is-new',
   '023-conditions',
   '024-pain-in-heavy-work',
+  '025-ranges-of-letters',
 ] as const;
 export type MigrationName = (typeof MIGRATION_NAMES)[number];

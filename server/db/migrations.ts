@@ -24,6 +24,7 @@ import { About } from './migrations/021-about';
 import { WhoIsNew } from './migrations/022-who-is-new';
 import { Conditions } from './migrations/023-conditions';
 import { PainInHeavyWork } from './migrations/024-pain-in-heavy-work';
+import { RangesOfLetters } from './migrations/025-ranges-of-letters';
 
 const CLASSES: Record<MigrationName, new (...of: ConstructorParameters<typeof Migration>) => Migration> = {
   '001-first-tables': FirstTables,
@@ -50,6 +51,7 @@ const CLASSES: Record<MigrationName, new (...of: ConstructorParameters<typeof Mi
   '022-who-is-new': WhoIsNew,
   '023-conditions': Conditions,
   '024-pain-in-heavy-work': PainInHeavyWork,
+  '025-ranges-of-letters': RangesOfLetters,
 };
 
 /** Every migration, in order. */

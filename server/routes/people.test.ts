@@ -171,6 +171,8 @@ describe('what counts now, and the years before it', () => {
       maxPercentLop: 60,
       limbs: [],
       modes: [],
+      highestRung: null,
+      ranges: [],
       note: '',
     };
     expect((await api.post(`/clients/${id}/clearances`, clearance)).facts.clearances).toHaveLength(1);

@@ -26,6 +26,8 @@ const clearance = (changes: Partial<NewClearance> = {}): NewClearance => ({
   maxPercentLop: null,
   limbs: [],
   modes: [],
+  highestRung: null,
+  ranges: [],
   note: '',
   ...changes,
 });

@@ -1,5 +1,7 @@
 import { t } from '@lingui/core/macro';
 import type { ClientRecord } from '#contract/client';
+import { RUNG_LABELS } from '#core/plan/goals';
+import { rangeWords } from '#core/protocol/joint-range';
 import { LIMB_LABELS } from '#core/quantity/limb';
 import { type Clearance, hasLimits, isInForce } from '#core/screening/clearance';
 import { told } from '../language/told';
@@ -7,11 +9,13 @@ import { day } from './format';
 import { Why } from './Why';
 
 /** What a clearance limits, in words; "no limits" when nothing. */
-export function limitWords({ maxPercentLop, limbs, modes }: Clearance): string {
+export function limitWords({ maxPercentLop, limbs, modes, highestRung, ranges }: Clearance): string {
   const parts = [
     limbs.length > 0 ? limbs.map((limb) => told(LIMB_LABELS[limb].toLowerCase())).join(', ') : '',
     maxPercentLop === null ? '' : t`to ${maxPercentLop} % of LOP`,
     modes.length > 0 ? t`${told(modes.join(', '))} only` : '',
+    highestRung === null ? '' : t`up to ${told(RUNG_LABELS[highestRung].toLowerCase())} work`,
+    ...ranges.map((range) => told(rangeWords(range))),
   ];
   return parts.filter(Boolean).join('; ') || t`no limits`;
 }

@@ -555,6 +555,8 @@ describe('what a file claims is compared, and let in by the roles of a screen (S
           maxPercentLop: 80,
           limbs: ['left-thigh'],
           modes: [],
+          highestRung: null,
+          ranges: [],
           note: '',
         },
       },

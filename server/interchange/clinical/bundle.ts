@@ -8,6 +8,7 @@ import { sessionLine } from '#core/outcomes/session-line';
 import { exerciseWords, type Plan, targetWords } from '#core/plan/plan';
 import { readPlan } from '#core/plan/versions/read-plan';
 import { type Library, libraryOf } from '#core/protocol/exercises';
+import { rangeWords } from '#core/protocol/joint-range';
 import { LIMB_LABELS, type Limb } from '#core/quantity/limb';
 import type { Clearance } from '#core/screening/clearance';
 import { type ItemId, SCREEN_ITEMS } from '#core/screening/items';
@@ -121,11 +122,15 @@ const RESOURCES: Partial<Record<ArchiveKind, (row: Row, around: Around) => Resou
   },
 
   clearance: ({ id, clearance }, around) => {
-    const { givenBy, givenAtMs, subjects, maxPercentLop, note } = clearance as Clearance;
+    const { givenBy, givenAtMs, subjects, maxPercentLop, ranges, note } = clearance as Clearance;
     return [
       observation(id, around, givenAtMs, {
         code: words('Clearance for blood flow restriction training'),
-        valueString: `${givenBy}: ${subjects.join(', ')}${maxPercentLop === null ? '' : `, at most ${maxPercentLop} % of LOP`}`,
+        valueString: [
+          `${givenBy}: ${subjects.join(', ')}`,
+          ...(maxPercentLop === null ? [] : [`at most ${maxPercentLop} % of LOP`]),
+          ...ranges.map(rangeWords),
+        ].join(', '),
         ...(note === '' ? {} : { note: [{ text: note }] }),
       }),
     ];

@@ -2,6 +2,8 @@ import { t } from '@lingui/core/macro';
 import { useState } from 'react';
 import type { ClientRecord } from '#contract/client';
 import type { NewClearance } from '#contract/measurements';
+import { RUNG_LABELS } from '#core/plan/goals';
+import { type Rung, rungSchema } from '#core/protocol/exercise';
 import { workModeSchema } from '#core/protocol/work-mode';
 import { LIMB_LABELS, LIMBS } from '#core/quantity/limb';
 import { toNumberOrNull } from '#core/quantity/units';
@@ -14,6 +16,7 @@ import { useMay, useRecordWrite } from '../../data/queries';
 import { told } from '../../language/told';
 import { Button } from '../../parts/Button';
 import { bySchema } from '../../parts/by-schema';
+import { Choice } from '../../parts/Choice';
 import { clearanceSubject } from '../../parts/clearance-subject';
 import { DateField } from '../../parts/DateField';
 import { Field, FieldError } from '../../parts/Field';
@@ -24,6 +27,7 @@ import { Tick } from '../../parts/Tick';
 import { Ticks } from '../../parts/Ticks';
 import { reads, useFields } from '../../parts/use-fields';
 import { Why } from '../../parts/Why';
+import { RangesField, type TypedRange } from './RangesField';
 
 /** Clearances on record, and a new one by a clinician (rules SCR-2, SCR-4). */
 export function Clearances({ client, open }: { client: ClientRecord; open: readonly Reason[] }) {
@@ -67,7 +71,12 @@ export function Clearances({ client, open }: { client: ClientRecord; open: reado
   );
 }
 
-type Typed = Omit<NewClearance, 'givenAtMs' | 'untilMs' | 'maxPercentLop'> & { until: string; cap: string };
+type Typed = Omit<NewClearance, 'givenAtMs' | 'untilMs' | 'maxPercentLop' | 'highestRung' | 'ranges'> & {
+  until: string;
+  cap: string;
+  highestRung: Rung | 'any';
+  ranges: TypedRange[];
+};
 
 /** Where a path of what is sent is typed. */
 const TYPED_AT: Record<string, keyof Typed> = { untilMs: 'until', maxPercentLop: 'cap' };
@@ -94,10 +103,12 @@ function ClearanceForm({
       cap: '',
       limbs: [],
       modes: [],
+      highestRung: 'any',
+      ranges: [],
       note: '',
     },
     write.error,
-    reads(({ until, cap, ...rest }) =>
+    reads(({ until, cap, highestRung, ranges, ...rest }) =>
       bySchema(
         clearanceSchema,
         {
@@ -106,6 +117,12 @@ function ClearanceForm({
           // A day named is included to its end.
           untilMs: endOfDayMs(until),
           maxPercentLop: toNumberOrNull(cap),
+          highestRung: highestRung === 'any' ? null : highestRung,
+          ranges: ranges.map(({ fromDegrees, toDegrees, ...range }) => ({
+            ...range,
+            fromDegrees: toNumberOrNull(fromDegrees),
+            toDegrees: toNumberOrNull(toDegrees),
+          })),
         },
         (path) => TYPED_AT[path] ?? (path as keyof Typed),
       ),
@@ -159,6 +176,20 @@ function ClearanceForm({
         options={workModeSchema.options.map((value) => ({ value, label: told(value) }))}
         chosen={typed.modes}
         onChange={(modes) => set('modes', modes)}
+      />
+      <Choice
+        label={t`Up to which work`}
+        value={typed.highestRung}
+        options={[
+          { value: 'any', label: t`Any` },
+          ...rungSchema.options.map((value) => ({ value, label: RUNG_LABELS[value] })),
+        ]}
+        onChange={(rung) => set('highestRung', rung)}
+      />
+      <RangesField
+        ranges={typed.ranges}
+        onChange={(ranges) => set('ranges', ranges)}
+        problem={(place, figure) => problem(`ranges.${place}.${figure}`)}
       />
       <Field label={t`Note`} {...field('note')} />
       {write.error && <FieldError>{failureWords(write.error)}</FieldError>}

@@ -52,6 +52,8 @@ export function PressorForm({ client }: { client: ClientRecord }) {
       maxPercentLop: capPercentLop,
       limbs: [],
       modes: [],
+      highestRung: null,
+      ranges: [],
       note: words,
     });
   return (

@@ -1,0 +1,86 @@
+import { z } from 'zod';
+import { type Exercise, rungHeight } from './exercise';
+import type { Limbs } from './figure';
+import { figureOf } from './poses';
+
+/** Joints that a letter may name a range of. */
+export const jointSchema = z.enum(['knee', 'hip', 'ankle', 'elbow', 'shoulder', 'wrist']);
+export type RangeJoint = z.infer<typeof jointSchema>;
+
+const degrees = z
+  .number('Enter whole degrees, 0 being straight.')
+  .int('Enter whole degrees.')
+  .min(0, 'At least 0°, which is straight.')
+  .max(180, 'At most 180°.');
+
+/** A range of a joint, in degrees of bending from straight, that is not to be gone through. */
+export const rangeLimitSchema = z
+  .object({
+    joint: jointSchema,
+    fromDegrees: degrees,
+    toDegrees: degrees,
+    /** With a load only: holds, and a limb by its own weight, may go through it. */
+    isOfLoaded: z.boolean(),
+  })
+  .refine(({ fromDegrees, toDegrees }) => fromDegrees < toDegrees, {
+    path: ['toDegrees'],
+    message: 'Enter more degrees than the range begins with.',
+  });
+export type RangeLimit = z.infer<typeof rangeLimitSchema>;
+
+/** How far a joint is bent that bends one way only; the others are not measured from a drawing. */
+const BENDS: Partial<Record<RangeJoint, (limbs: Limbs) => number[]>> = {
+  knee: ({ leg, farLeg = leg }) => [leg, farLeg].map(([thigh, shank]) => Math.abs(thigh - shank)),
+  elbow: ({ arm, farArm = arm }) => [arm, farArm].map(([upper, fore]) => Math.abs(upper - fore)),
+};
+
+/**
+ * What an exercise of the library takes a joint through, in degrees of bending, as it is drawn and taught: the side that moves,
+ * or both. `null` where it is not known.
+ * @example rangeOf('knee-extension', 'knee') //=> { fromDegrees: 5, toDegrees: 90 }
+ */
+export function rangeOf(id: string, joint: RangeJoint): { fromDegrees: number; toDegrees: number } | null {
+  const [figure, bends] = [figureOf(id), BENDS[joint]];
+  if (!figure || !bends) return null;
+  const [start, end] = [bends(figure.start), bends(figure.end)];
+  const moving = start.flatMap((from, side) => (from === end[side] ? [] : [from, end[side] ?? from]));
+  if (moving.length === 0) return null;
+  return { fromDegrees: Math.min(...moving), toDegrees: Math.max(...moving) };
+}
+
+/**
+ * Whether an exercise goes through a range that is limited; one whose range is not known counts as going through it
+ * (rule SCR-2).
+ * @param loaded whether it is done with a load, as the rung of exercise and load says
+ */
+export function crosses(
+  id: string,
+  { joints, rung, limbKind }: Exercise,
+  loaded: boolean,
+  { joint, fromDegrees, toDegrees, isOfLoaded }: RangeLimit,
+): boolean {
+  if (isOfLoaded && !loaded) return false;
+  const isStill = rungHeight(rung) <= rungHeight('isometric');
+  // Without a word of what moves, any joint of the limb may.
+  const moves = joints.length === 0 ? !isStill && LIMB_OF[joint] === limbKind : joints.some(isCalled(joint));
+  if (!moves) return false;
+  const range = rangeOf(id, joint);
+  return range === null || (range.fromDegrees < toDegrees && range.toDegrees > fromDegrees);
+}
+
+const LIMB_OF: Record<RangeJoint, Exercise['limbKind']> = {
+  knee: 'leg',
+  hip: 'leg',
+  ankle: 'leg',
+  elbow: 'arm',
+  shoulder: 'arm',
+  wrist: 'arm',
+};
+
+const isCalled = (joint: RangeJoint) => (name: string) => name.trim().toLowerCase() === joint;
+
+/** @example rangeWords({ joint: 'knee', fromDegrees: 0, toDegrees: 45, isOfLoaded: true }) //=> 'no loaded work of the knee from 0 to 45°' */
+export const rangeWords = ({ joint, fromDegrees, toDegrees, isOfLoaded }: RangeLimit): string =>
+  isOfLoaded
+    ? `no loaded work of the ${joint} from ${fromDegrees} to ${toDegrees}°`
+    : `no work of the ${joint} from ${fromDegrees} to ${toDegrees}°`;
