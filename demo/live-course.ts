@@ -4,19 +4,18 @@ import type { SessionView } from '#contract/session';
 import type { BlockWish } from '#core/course/block';
 import { limbsName } from '#core/course/course-plan';
 import { dayAt, isoOf } from '#core/course/days';
-import { rungAbove } from '#core/course/ladder';
 import { placeBlock } from '#core/course/place-block';
 import { simulatedSession } from '#core/course/rehearse';
 import type { Trainee } from '#core/forecast/fatigue-model';
 import { limbsFor, measureBook, measureOf } from '#core/outcomes/measures';
 import type { Taken } from '#core/outcomes/taken';
 import { draftSession } from '#core/plan/draft-session';
-import type { LadderRung } from '#core/protocol/exercise';
+import type { LadderRung, Rung } from '#core/protocol/exercise';
 import { EXERCISES, type Library } from '#core/protocol/exercises';
 import { type Limb, limbKind, limbSide, otherSide } from '#core/quantity/limb';
 import { basisOf } from '#core/record/basis';
 import { blockPlansOf } from '#core/record/block-in-force';
-import { adviseRung } from '#core/record/ladder-in-force';
+import { adviseRung, rungInForce } from '#core/record/ladder-in-force';
 import { nextPlan } from '#core/record/plans-in-force';
 import type { SessionEvent } from '#core/session/events';
 import { fold } from '#core/session/fold';
@@ -223,13 +222,16 @@ export async function liveCourse(
     await post(`${base}/comparisons`, { id: idOf('comparison'), wish });
   }
   if (course.eightRepsKg !== null) await testStrength(0);
-  let rung: LadderRung = 'passive';
-  const enterRung = async (next: LadderRung) => {
-    const answers = { pain: 1, swellingDown: true, rangeGood: true, clinicianAgrees: true };
-    await tell('rung-checks', { limb: course.limbs[0], answers, rung: next });
-    rung = next;
+  const [firstLimb] = course.limbs;
+  const rungNow = (): Rung => {
+    const stood = firstLimb && rungInForce(record.facts, firstLimb)?.rung;
+    return stood === undefined || stood === 'done' ? 'passive' : stood;
   };
-  if (course.operated) await enterRung(rung);
+  const enterRung = async (rung: LadderRung) => {
+    const answers = { pain: 1, swellingDown: true, rangeGood: true, clinicianAgrees: true };
+    await tell('rung-checks', { limb: firstLimb, answers, rung });
+  };
+  if (course.operated) await enterRung('passive');
   const sign = async (changes: object) => {
     const { session, notes } = draftSession(
       {
@@ -237,7 +239,7 @@ export async function liveCourse(
         schoolId: PRACTICE.schoolId,
         limbs: course.limbs,
         together: course.limbs.length > 1,
-        rung: rung === 'done' ? 'functional' : rung,
+        rung: rungNow(),
         newcomer: false,
         isolatedOnly: false,
         carried: [],
@@ -262,9 +264,8 @@ export async function liveCourse(
       // Measured for every session, and a rung higher after every so many.
       await measureLimbs();
       const isTime = place > 0 && place % Math.ceil((course.weeks * course.perWeek) / RUNGS) === 0;
-      const [limb] = course.limbs;
-      if (isTime && limb && adviseRung(record.facts, limb, clock.nowMs).move === 'up')
-        await enterRung(rungAbove(rung));
+      const advice = firstLimb && adviseRung(record.facts, firstLimb, clock.nowMs);
+      if (isTime && advice?.move === 'up' && advice.to !== 'done') await enterRung(advice.to);
       await sign({ kind: 'next-version', coursePlanId: record.facts.coursePlans[0]?.id });
     } else if (clock.nowMs - measuredMs > MEASURE_AGAIN_DAYS * DAY_MS) {
       await measureLimbs();

@@ -243,6 +243,10 @@ inDemonstration('a knee from day 4 to heavy, the other side and the arms from da
   }
 
   await inDemonstration.step('up and down stairs twice: heavy without the cuff, with a retest', async () => {
+    const test = { exerciseId: 'knee-extension', loadKg: 30, reps: 8 };
+    await weeks.tell('strength-tests', { ...test, side: 'left' });
+    // So soon after an operation a clinician says why.
+    await weeks.tell('strength-tests', { ...test, side: 'right', overrideReason: 'Retest before the end' });
     await openPerson(page, 'Ebba Lindholt');
     await chooseLink(page, 'Prescribe');
     await pick(page.getByLabel('Plan', { exact: true }), 'Right thigh');

@@ -104,7 +104,7 @@ export type ClientFacts = {
   /** The newest alone (rule SCR-6). */
   consents: Consent[];
   holds: Hold[];
-  /** Those of today, and the newest. */
+  /** Those of today, the newest, and those of the same time as the sessions that found swelling (rule PRO-5). */
   dayChecks: DayCheck[];
   fits: FitFact[];
   tightness: TightnessFact[];

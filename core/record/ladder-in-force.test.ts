@@ -4,6 +4,7 @@ import type { ExerciseChoice } from '../plan/choices';
 import { composeSession } from '../plan/compose';
 import { testExercise, testKit, testSession, testStrength } from '../plan/plan.fixture';
 import type { LadderRung } from '../protocol/exercise';
+import type { Limb } from '../quantity/limb';
 import { basisOf } from './basis';
 import type { ClientFacts } from './facts';
 import { adviseRung, checkRungEntry, daysSinceProcedure, rungInForce } from './ladder-in-force';
@@ -73,7 +74,7 @@ describe('the ladder of a limb (PRO-5)', () => {
     expect(advice([check('functional', 9)], two)).toEqual([
       'up',
       'done',
-      'Tolerated: heavy work without the cuff, with a retest of the 1RM.',
+      'Tolerated: heavy work without the cuff, with a retest of the 1RM and the sides compared.',
     ]);
     const other = [2, 5].map((days) =>
       testSessionFact(days, {
@@ -83,18 +84,61 @@ describe('the ladder of a limb (PRO-5)', () => {
     expect(advice([check('unloaded', 9)], { sessions: other })[0]).toBe('stay');
   });
 
-  it('goes down after a session that was not tolerated, or with pain above five today', () => {
+  it('waits after a session that was not tolerated, and goes down with pain above five today', () => {
     const bad = {
       sessions: [testSessionFact(1, { tolerated: false }), testSessionFact(3), testSessionFact(5)],
     };
     expect(advice([check('loaded', 9)], bad)).toEqual([
-      'down',
-      'unloaded',
-      'The last session was not tolerated.',
+      'stay',
+      'loaded',
+      'The last session was not tolerated: wait.',
     ]);
     const sore = { dayChecks: [{ atMs: NOW_MS - 60_000, notWell: [], painNow: 6, bloodPressure: null }] };
     expect(advice([check('loaded', 9)], sore)).toEqual(['down', 'unloaded', 'Pain is 6 of 10 today.']);
     expect(advice([check('passive', 9)], bad)[1]).toBe('passive');
+  });
+
+  it('goes down by itself: by a session that was too much for the limb, and by swelling, once a day', () => {
+    const tooMuch = (days: number, limbs: Limb[] = [limb]) =>
+      testSessionFact(days, { tolerated: false, stepsDown: limbs });
+    const stands = (changes: Partial<ClientFacts>, rungChecks = [check('loaded', 9)]) => {
+      const stood = rungInForce(operated({ rungChecks, ...changes }), limb);
+      return [stood?.rung, stood?.fell];
+    };
+    const inSession = 'pain or a sign to stop for in the session';
+    expect(stands({ sessions: [testSessionFact(3, { tolerated: false })] })).toEqual(['loaded', null]);
+    expect(stands({ sessions: [tooMuch(3)] })).toEqual(['unloaded', inSession]);
+    expect(stands({ sessions: [tooMuch(3), tooMuch(5)] })[0]).toBe('isometric');
+    expect(stands({ sessions: [tooMuch(3, ['right-thigh'])] })[0]).toBe('loaded');
+    // Before the check it was known; on the lowest rung there is none below.
+    expect(stands({ sessions: [tooMuch(10)] })[0]).toBe('loaded');
+    expect(stands({ sessions: [tooMuch(3)] }, [check('passive', 9)])[0]).toBe('passive');
+    expect(stands({ sessions: [tooMuch(3)] }, [check('done', 9)])).toEqual(['done', null]);
+    const swollen = (days: number) => ({
+      atMs: daysAgo(days),
+      notWell: ['swelling' as const],
+      painNow: 1,
+      bloodPressure: null,
+    });
+    const twiceOnADay = [swollen(2), swollen(2.1)];
+    expect(stands({ dayChecks: twiceOnADay })).toEqual(['unloaded', 'swelling that was not going down']);
+    expect(stands({ dayChecks: [swollen(2), swollen(4)], sessions: [tooMuch(3)] })[0]).toBe('passive');
+    // Going up again takes two sessions on the rung below, after it.
+    const since = { sessions: [tooMuch(5), testSessionFact(3), testSessionFact(7)] };
+    expect(advice([check('loaded', 9)], since)).toEqual([
+      'stay',
+      'unloaded',
+      `Down by itself after ${inSession}. 1 of 2 sessions tolerated on this rung.`,
+    ]);
+    const twice = { sessions: [tooMuch(5), testSessionFact(3), testSessionFact(1)] };
+    expect(advice([check('loaded', 9)], twice)[1]).toBe('loaded');
+    const enter = (changes: Partial<ClientFacts>) =>
+      checkRungEntry(
+        operated({ rungChecks: [check('loaded', 9)], ...changes }),
+        { limb, rung: 'loaded', answers },
+        NOW_MS,
+      ).length;
+    expect([enter(since), enter(twice)]).toEqual([1, 0]);
   });
 
   it('asks for a rung what it is entered by, with the days it knows; down and stay ask nothing', () => {
@@ -127,6 +171,23 @@ describe('the ladder of a limb (PRO-5)', () => {
     const worse = [testSessionFact(1, { tolerated: false }), testSessionFact(3), testSessionFact(5)];
     expect(missing('functional', {}, below('loaded', { sessions: worse }))).toEqual([sessions]);
     expect(missing('passive', {}, operated())).toEqual([]);
+    const done = (...tests: Parameters<typeof testStrength>[0][]) =>
+      missing('done', {}, below('functional', { strengthTests: tests.map(testStrength) }));
+    const retest = { side: 'left', atMs: daysAgo(1) } as const;
+    const otherLeg = { id: 'other', side: 'right', atMs: daysAgo(20) } as const;
+    expect(done(retest, otherLeg)).toEqual([]);
+    for (const tests of [
+      [],
+      [retest],
+      [otherLeg],
+      [{ ...retest, atMs: daysAgo(10) }, otherLeg],
+      [retest, { ...otherLeg, atMs: daysAgo(60) }],
+      [retest, { ...otherLeg, exerciseId: 'leg-press' }],
+    ])
+      expect(done(...tests)).toEqual([
+        'a retest of the 1RM',
+        'with the other side tested by the same exercise',
+      ]);
   });
 });
 
@@ -189,6 +250,13 @@ describe('work above the rung of an operated limb (PRO-5)', () => {
     ]);
     expect(found([check('loaded', 2)])).toEqual([]);
     expect(found([check('functional', 2)])).toEqual([]);
+    const fallen = operated({
+      rungChecks: [check('loaded', 4)],
+      sessions: [testSessionFact(2, { tolerated: false, stepsDown: [limb] })],
+    });
+    expect(found([], 'knee-extension', fallen)).toEqual([
+      'guard: Knee extension is loaded, isolated work; the left thigh stands on unloaded.',
+    ]);
     expect(found([check('functional', 2, { limb: 'right-thigh' })])).toHaveLength(1);
     // For as long as the ladder stands, however long ago the operation was.
     const healed = testFacts({ rungChecks: [check('unloaded', 100)] });

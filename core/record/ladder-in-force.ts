@@ -2,18 +2,58 @@ import { type LadderAnswers, missingFor, type RungCheck, rungAbove, rungBelow } 
 import type { Finding } from '../findings/finding';
 import { RUNG_LABELS } from '../plan/goals';
 import { type LadderRung, rungHeight } from '../protocol/exercise';
-import type { Limb } from '../quantity/limb';
+import { libraryOf } from '../protocol/exercises';
+import { type Limb, limbKind, limbSide, otherSide } from '../quantity/limb';
 import { newest } from '../quantity/newest';
 import { MS_PER_DAY } from '../quantity/units';
 import { RULES } from '../rules/catalogue';
+import { DAY_CHECK_HOLDS_MS } from '../screening/day-check';
+import { strengthTestIsDue } from '../strength/shelf-life';
 import type { ClientFacts, SessionFact } from './facts';
 import { dayCheckInForce, proceduresOnRecord } from './in-force';
 
-/** The rung a limb stands on, as it was last checked; undefined where it never was (rule START-2). */
-export const rungInForce = (
-  { rungChecks }: Pick<ClientFacts, 'rungChecks'>,
-  limb: Limb,
-): RungCheck | undefined => newest(rungChecks.filter((check) => check.limb === limb));
+/** Where a limb stands: the check that entered a rung, and the rung it is on now. */
+export type RungStood = RungCheck & {
+  /** After which what is done counts for this rung. */
+  sinceMs: number;
+  /** Why it went down by itself since the check, in words; null where it did not. */
+  fell: string | null;
+};
+
+type Ladder = Pick<ClientFacts, 'rungChecks' | 'sessions' | 'dayChecks'>;
+
+/**
+ * The rung a limb stands on: as it was last checked, and one lower for each session since that REV-1 or REV-2 answers and each day
+ * that the swelling rose. Down goes by itself, up with a clinician's word. Undefined where it was never checked
+ * (rules START-2, PRO-5).
+ */
+export function rungInForce(facts: Ladder, limb: Limb): RungStood | undefined {
+  const check = newest(facts.rungChecks.filter((one) => one.limb === limb));
+  if (!check) return undefined;
+  const stood: RungStood = { ...check, sinceMs: check.atMs - 1, fell: null };
+  if (check.rung === 'done') return stood;
+  return fallsOf(facts, check).reduce(
+    (now, { atMs, why }) => ({ ...now, rung: rungBelow(now.rung), sinceMs: atMs, fell: why }),
+    stood,
+  );
+}
+
+/** What took a limb down since a check, in the order in which it happened. */
+function fallsOf(
+  { sessions, dayChecks }: Ladder,
+  { limb, atMs }: RungCheck,
+): { atMs: number; why: string }[] {
+  const bad = sessions
+    .filter(({ startedAtMs, stepsDown }) => startedAtMs >= atMs && stepsDown.includes(limb))
+    .map(({ startedAtMs }) => ({ atMs: startedAtMs, why: 'pain or a sign to stop for in the session' }));
+  const swollen = dayChecks
+    .filter((check) => check.atMs >= atMs && check.notWell.includes('swelling'))
+    .sort((a, b) => a.atMs - b.atMs)
+    // Asked twice on one day it rose once.
+    .filter((check, i, all) => check.atMs - (all[i - 1]?.atMs ?? 0) > DAY_CHECK_HOLDS_MS)
+    .map((check) => ({ atMs: check.atMs, why: 'swelling that was not going down' }));
+  return [...bad, ...swollen].sort((a, b) => a.atMs - b.atMs);
+}
 
 /** Days since the last procedure on a limb; null where there is none (rules SCR-1, SCR-3). */
 export function daysSinceProcedure(
@@ -31,13 +71,13 @@ export type RungAdvice = { move: 'begin' | 'up' | 'stay' | 'down' | 'done'; to: 
 const SESSIONS_TO_GO_UP = 2;
 const PAIN = RULES['REV-2'].figures;
 
-/** What was done with a limb since it was checked for the rung it stands on. */
+/** What was done with a limb since it stands on its rung. */
 function onTheRung(
   { sessions }: Pick<ClientFacts, 'sessions'>,
-  { limb, atMs }: RungCheck,
+  { limb, sinceMs }: RungStood,
 ): { last: SessionFact | undefined; tolerated: number } {
   const own = sessions.filter(
-    ({ startedAtMs, worked }) => startedAtMs >= atMs && worked.some(({ limbs }) => limbs.includes(limb)),
+    ({ startedAtMs, worked }) => startedAtMs > sinceMs && worked.some(({ limbs }) => limbs.includes(limb)),
   );
   const [last] = [...own].sort((a, b) => b.startedAtMs - a.startedAtMs);
   return { last, tolerated: own.filter(({ tolerated }) => tolerated).length };
@@ -45,44 +85,45 @@ function onTheRung(
 
 /**
  * What the last sessions, today's pain and the days since the procedure say of a limb's rung (rules PRO-5, REV-2).
- * Down after a session that was not tolerated or with pain above 5; up after two tolerated sessions on the rung; else stay.
+ * Down with pain above 5; up after two tolerated sessions on the rung, the last among them; else stay. What went down by itself is
+ * said.
  */
 export function adviseRung(facts: ClientFacts, limb: Limb, nowMs: number): RungAdvice {
   const check = rungInForce(facts, limb);
   const days = daysSinceProcedure(facts, limb, nowMs);
   if (!check) return { move: 'begin', to: 'passive', why: 'No rung is on record: answer what is asked.' };
-  const { rung } = check;
+  const { rung, fell } = check;
   if (rung === 'done') return { move: 'done', to: 'done', why: 'Done with the cuff.' };
   const { last, tolerated } = onTheRung(facts, check);
   const painNow = dayCheckInForce(facts, nowMs)?.painNow ?? 0;
-  if (last && !last.tolerated) {
-    return { move: 'down', to: rungBelow(rung), why: 'The last session was not tolerated.' };
-  }
   if (painNow > PAIN.most) {
     return { move: 'down', to: rungBelow(rung), why: `Pain is ${painNow} of 10 today.` };
   }
+  if (last && !last.tolerated)
+    return { move: 'stay', to: rung, why: 'The last session was not tolerated: wait.' };
   if (tolerated < SESSIONS_TO_GO_UP) {
-    return {
-      move: 'stay',
-      to: rung,
-      why: `${tolerated} of ${SESSIONS_TO_GO_UP} sessions tolerated on this rung.`,
-    };
+    const why = `${tolerated} of ${SESSIONS_TO_GO_UP} sessions tolerated on this rung.`;
+    return { move: 'stay', to: rung, why: fell ? `Down by itself after ${fell}. ${why}` : why };
   }
   const next = rungAbove(rung);
   const missing = missingFor(next, { ...check.answers, daysSinceSurgery: days });
   const ask = missing.length === 0 ? '' : ` Ask first: ${missing.join(', ')}.`;
   return next === 'done'
-    ? { move: 'up', to: next, why: `Tolerated: heavy work without the cuff, with a retest of the 1RM.${ask}` }
+    ? {
+        move: 'up',
+        to: next,
+        why: `Tolerated: heavy work without the cuff, with a retest of the 1RM and the sides compared.${ask}`,
+      }
     : { move: 'up', to: next, why: `${tolerated} sessions tolerated on this rung.${ask}` };
 }
 
 /**
  * What keeps a limb from a rung, from the record and from what is answered now: a guard that names all that is missing. A rung is
- * entered from the one below it, with two tolerated sessions there, the last among them; going down or staying needs nothing
- * (rule PRO-5).
+ * entered from the one below it, with two tolerated sessions there, the last among them; the last also by a retest with the sides
+ * compared. Going down or staying needs nothing (rule PRO-5).
  */
 export function checkRungEntry(
-  facts: Pick<ClientFacts, 'rungChecks' | 'conditions' | 'sessions'>,
+  facts: Ladder & Pick<ClientFacts, 'conditions' | 'strengthTests' | 'ownExercises'>,
   { limb, rung, answers }: { limb: Limb; rung: LadderRung; answers: Omit<LadderAnswers, 'daysSinceSurgery'> },
   nowMs: number,
 ): Finding[] {
@@ -90,6 +131,9 @@ export function checkRungEntry(
   if (check && rungHeight(rung) <= rungHeight(check.rung)) return [];
   const missing = [
     ...(isReadyFor(facts, check, rung) ? [] : ['two tolerated sessions on the rung below']),
+    ...(rung === 'done' && !areSidesCompared(facts, limb, check?.sinceMs ?? 0, nowMs)
+      ? ['a retest of the 1RM, with the other side tested by the same exercise']
+      : []),
     ...missingFor(rung, { ...answers, daysSinceSurgery: daysSinceProcedure(facts, limb, nowMs) }),
   ];
   if (missing.length === 0) return [];
@@ -107,11 +151,29 @@ export function checkRungEntry(
 /** Whether the sessions on record speak for a rung; the first asks for none. */
 function isReadyFor(
   facts: Pick<ClientFacts, 'sessions'>,
-  check: RungCheck | undefined,
+  check: RungStood | undefined,
   rung: LadderRung,
 ): boolean {
   if (rung === rungBelow(rung)) return true;
   if (check?.rung !== rungBelow(rung)) return false;
   const { last, tolerated } = onTheRung(facts, check);
   return last?.tolerated === true && tolerated >= SESSIONS_TO_GO_UP;
+}
+
+/** Whether the limb was tested since it stands on its rung, and the other side by the same exercise, not too long ago (LOAD-2). */
+function areSidesCompared(
+  { strengthTests, ownExercises }: Pick<ClientFacts, 'strengthTests' | 'ownExercises'>,
+  limb: Limb,
+  sinceMs: number,
+  nowMs: number,
+): boolean {
+  const library = libraryOf(ownExercises);
+  const of = (one: Limb) =>
+    strengthTests.filter(
+      ({ exerciseId, side }) => side === limbSide(one) && library[exerciseId]?.limbKind === limbKind(one),
+    );
+  const others = of(otherSide(limb)).filter((test) => !strengthTestIsDue(test, nowMs));
+  return of(limb).some(
+    ({ exerciseId, atMs }) => atMs > sinceMs && others.some((other) => other.exerciseId === exerciseId),
+  );
 }

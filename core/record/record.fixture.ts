@@ -83,6 +83,7 @@ export const strangerFacts: ClientFacts = {
 const KNEE_DONE: SessionSummary = {
   worked: [{ exerciseId: 'knee-extension', limbs: ['left-thigh'], mode: 'resistance' }],
   tolerated: true,
+  stepsDown: [],
   reviewed: true,
   answered: [],
   given: [{ limb: 'left-thigh', occludedMs: 335_000, percentLop: 58.6 }],

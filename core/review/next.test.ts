@@ -166,6 +166,16 @@ describe('a session in short', () => {
     expect(short(open).given).toEqual([{ limb: 'left-thigh', occludedMs: 240_000, percentLop: 59.8 }]);
   });
 
+  it('takes a limb down its ladder by REV-1 and REV-2 alone (PRO-5)', () => {
+    const stepsDown = (...asked: Parameters<typeof session>) => short(session(...asked)).stepsDown;
+    expect(stepsDown(ALL)).toEqual([]);
+    // Set one was not finished: REV-3, not tolerated, and no more than that.
+    expect(stepsDown([22, 10, 8, 6])).toEqual([]);
+    expect(stepsDown(ALL, { pain: 6 })).toEqual(['left-thigh']);
+    expect(stepsDown(ALL, { signs: [sign('dizzy')] })).toEqual(['left-thigh']);
+    expect(stepsDown(ALL, { signs: [sign('tightness')] })).toEqual([]);
+  });
+
   it('was tolerated without a stop, a sign, pain or a set one not finished (PRS-4)', () => {
     const tolerated = (...asked: Parameters<typeof session>) => short(session(...asked)).tolerated;
     expect(tolerated(ALL)).toBe(true);

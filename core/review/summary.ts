@@ -31,6 +31,8 @@ export type SessionSummary = {
   worked: Worked[];
   /** No stop sign, nothing of REV-1 to REV-3, no release for discomfort (rule PRS-4). */
   tolerated: boolean;
+  /** Limbs of exercises that REV-1 or REV-2 answers: on a ladder they go down a rung (rule PRO-5). */
+  stepsDown: Limb[];
   /** Whether every exercise that was worked has its review answered (rule REV-10). */
   reviewed: boolean;
   /** What the answers change, by the place of the exercise in the plan; an empty change where nothing is (rule REV-10). */
@@ -41,6 +43,7 @@ export type SessionSummary = {
 };
 
 const NOT_TOLERATED = ['REV-1', 'REV-2', 'REV-3'];
+const STEPS_DOWN = ['REV-1', 'REV-2'];
 
 const givenTo = ({ limb, totalOcclusionMs, relativePressureTimePercentLopMin }: LimbDose) => ({
   limb,
@@ -83,6 +86,10 @@ export function summaryOf(plan: Plan, state: SessionState, painBefore: number | 
     kits: [],
     heavyWork: [],
   };
+  const rules = places.map((place) => ({
+    place,
+    rule: recommend({ plan, state }, place, context)?.rule ?? 'REV-5',
+  }));
   const discomfort =
     state.stopped !== null ||
     state.signs.some(({ sign }) => SIGNS[sign].level !== 'expected') ||
@@ -95,11 +102,14 @@ export function summaryOf(plan: Plan, state: SessionState, painBefore: number | 
       const arbitrary = isArbitrary(exercise) ? { arbitrary: true as const } : {};
       return [{ exerciseId, mode, limbs: limbs.map(({ limb }) => limb), ...arbitrary }];
     }),
-    tolerated:
-      !discomfort &&
-      places.every(
-        (place) => !NOT_TOLERATED.includes(recommend({ plan, state }, place, context)?.rule ?? 'REV-5'),
+    tolerated: !discomfort && rules.every(({ rule }) => !NOT_TOLERATED.includes(rule)),
+    stepsDown: [
+      ...new Set(
+        rules
+          .filter(({ rule }) => STEPS_DOWN.includes(rule))
+          .flatMap(({ place }) => plan.exercises[place]?.limbs.map(({ limb }) => limb) ?? []),
       ),
+    ],
     reviewed: places.every((place) => state.reviews.some(({ exerciseIndex }) => exerciseIndex === place)),
     answered: plan.exercises.map((_, place) => {
       const answer = state.reviews.find(({ exerciseIndex }) => exerciseIndex === place);

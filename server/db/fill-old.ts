@@ -13,7 +13,7 @@ import { fillSummaries } from './session-log';
 import type { Prepare } from './sqlite';
 import { wornIn } from './take-events';
 
-const FILLED = 4;
+const FILLED = 5;
 
 type ScreeningRow = { id: string; clientId: string; atMs: number; yes: string; bloodPressures: string };
 type EventRow = { sessionId: string; clientId: string; event: string; receivedAtMs: number };
@@ -25,7 +25,7 @@ type EventRow = { sessionId: string; clientId: string; event: string; receivedAt
 export function fillOld(prepare: Prepare): void {
   const mark = prepare('pragma user_version').get() as { user_version: number };
   if (mark.user_version >= FILLED) return;
-  if (mark.user_version < 2) fillSummaries(prepare);
+  fillSummaries(prepare);
   prepare('drop trigger if exists audit_no_update').run();
   chainOld(prepare);
   // What an entry says may go where its person is forgotten, and nothing else of it.
@@ -38,7 +38,7 @@ export function fillOld(prepare: Prepare): void {
     begin select raise(abort, 'audit is append-only'); end`).run();
   // Holds were filled by the release before; what was lifted since stays lifted.
   if (mark.user_version < 1) fillHolds(prepare);
-  fillConditions(prepare);
+  if (mark.user_version < 4) fillConditions(prepare);
   prepare(`pragma user_version = ${FILLED}`).run();
 }
 

@@ -25,5 +25,6 @@ export const MIGRATION_NAMES = [
   '023-conditions',
   '024-pain-in-heavy-work',
   '025-ranges-of-letters',
+  '026-steps-down',
 ] as const;
 export type MigrationName = (typeof MIGRATION_NAMES)[number];

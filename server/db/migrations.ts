@@ -25,6 +25,7 @@ import { WhoIsNew } from './migrations/022-who-is-new';
 import { Conditions } from './migrations/023-conditions';
 import { PainInHeavyWork } from './migrations/024-pain-in-heavy-work';
 import { RangesOfLetters } from './migrations/025-ranges-of-letters';
+import { StepsDown } from './migrations/026-steps-down';
 
 const CLASSES: Record<MigrationName, new (...of: ConstructorParameters<typeof Migration>) => Migration> = {
   '001-first-tables': FirstTables,
@@ -52,6 +53,7 @@ const CLASSES: Record<MigrationName, new (...of: ConstructorParameters<typeof Mi
   '023-conditions': Conditions,
   '024-pain-in-heavy-work': PainInHeavyWork,
   '025-ranges-of-letters': RangesOfLetters,
+  '026-steps-down': StepsDown,
 };
 
 /** Every migration, in order. */

@@ -115,11 +115,11 @@ const DAY_CHECK = `select client_id, at_ms as "atMs", answers, "by" from day_che
 const DAY_CHECKS: Kind<DayCheck> = {
   parts: [
     newestOnly(DAY_CHECK),
-    // Of several on one day the worst answer counts.
+    // Of several on one day the worst answer counts; swelling that rose takes a limb down its ladder, whatever was said later.
     {
       sql: DAY_CHECK,
-      and: 'superseded = 1 and at_ms > ?',
-      times: (nowMs) => [nowMs - DAY_CHECK_HOLDS_MS],
+      and: `superseded = 1 and at_ms > ? and (at_ms > ? or answers like '%"swelling"%')`,
+      times: (nowMs) => [nowMs - SESSIONS_COUNT_MS, nowMs - DAY_CHECK_HOLDS_MS],
     },
   ],
   of: ({ atMs, answers, by }) => ({
@@ -292,9 +292,10 @@ const SESSIONS: Kind<SessionFact> = {
     coursePlanId,
     startedAtMs,
     finishedAtMs,
-    // Sessions of earlier releases say neither what their answers change nor what they gave.
+    // Sessions of earlier releases say neither what their answers change, nor what they gave, nor for whom they were too much.
     answered: [],
     given: [],
+    stepsDown: [],
     ...JSON.parse(summary),
   }),
 };

@@ -105,6 +105,7 @@ export const readPast = (prepare: Prepare, clientId: string, fact: SessionFact):
 export const NOTHING_DONE: SessionSummary = {
   worked: [],
   tolerated: true,
+  stepsDown: [],
   reviewed: true,
   answered: [],
   followUp: null,

@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import type { ClientRecord } from '#contract/client';
 import type { SessionView } from '#contract/session';
 import { plannedKg } from '#core/plan/plan';
+import { rungInForce } from '#core/record/ladder-in-force';
 import { plansInForce } from '#core/record/plans-in-force';
 import type { Change } from '#core/review/change';
 import {
@@ -301,6 +302,20 @@ describe('the ladder of a limb (PRO-5)', () => {
     expect((await api.post(path, own)).facts.rungChecks).toHaveLength(3);
     const audits = await api.sql("select action from audit where action = 'rung-entered'");
     expect(audits).toHaveLength(3);
+  });
+
+  it('goes down by itself after pain in a session, and after a swelling that a later check no longer finds', async () => {
+    const { api, made: person } = await startAfter(ready);
+    const check = { limb: 'left-thigh', answers, rung: 'functional', overrideReason: 'Seen on the ward' };
+    await api.post(at(person, 'rung-checks'), check);
+    const stands = async () => rungInForce((await read(api, person)).facts, 'left-thigh')?.rung;
+    const pain = [90, { type: 'set-noted', exerciseIndex: 0, setIndex: 0, jointPain: 9 }] as const;
+    await train(api, person, [pain], 2 * DAY_MS);
+    expect(await stands()).toBe('loaded');
+    await api.post(at(person, 'day-checks'), { ...WELL, notWell: ['swelling'] });
+    api.clock.nowMs += 3 * DAY_MS;
+    await api.post(at(person, 'day-checks'), WELL);
+    expect(await stands()).toBe('unloaded');
   });
 
   it('guards signing work of an operated limb above its rung', async () => {
