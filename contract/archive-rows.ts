@@ -155,6 +155,7 @@ export const ARCHIVE_ROWS = {
     site: pulseSiteSchema,
     pumpId: id,
     divisionMmHg: z.number().int().min(0).max(50),
+    gaugeErrorMmHg: z.number().min(0).max(20).nullable().default(null),
     readingSchool: readingSchoolSchema,
     pressureMmHg: z.number().min(20).max(300),
     pressure: derivedSchema,

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { isoDaySchema } from '#core/course/block';
+import { isoDaySchema } from '#core/course/days';
 import { pulseMethodSchema } from '#core/occlusion-pressure/methods';
 import { measureIdSchema } from '#core/outcomes/measures';
 import { limbSchema, positionSchema } from '#core/quantity/limb';

@@ -1,9 +1,5 @@
 import { z } from 'zod';
-import { type Day, dayOf, weekdaySchema } from './days';
-
-export const isoDaySchema = z
-  .string()
-  .refine((text) => Number.isInteger(dayOf(text)), 'Enter a date such as 2026-05-04.');
+import { type Day, dayOf, isoDaySchema, weekdaySchema } from './days';
 
 /** One plan of a block: how often a week, on which weekdays, and how it stands to heavy work (rules PRO-3, PRO-4). */
 export const blockLineSchema = z.object({

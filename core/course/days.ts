@@ -14,6 +14,10 @@ export function dayOf(isoDay: string): Day {
   return Number.isInteger(day) && isoOf(day) === isoDay ? day : Number.NaN;
 }
 
+export const isoDaySchema = z
+  .string()
+  .refine((text) => Number.isInteger(dayOf(text)), 'Enter a date such as 2026-05-04.');
+
 /** "2026-05-04". */
 // biome-ignore lint/plugin: a date made from its argument reads no clock
 export const isoOf = (day: Day): string => new Date(day * MS_PER_DAY).toISOString().slice(0, 10);

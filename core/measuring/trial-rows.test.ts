@@ -47,6 +47,6 @@ describe('a trial as it is typed', () => {
   it('takes an automatic pump’s figure as what it is, give or take six', () => {
     const read = readRow(rowOf(automaticTrial(170)));
     const trial = read.state === 'whole' ? read.trial : null;
-    expect(trial && estimateOcclusionPressure([trial], 1)?.pressure.value).toBe(170);
+    expect(trial && estimateOcclusionPressure([trial], { divisionMmHg: 1 })?.pressure.value).toBe(170);
   });
 });

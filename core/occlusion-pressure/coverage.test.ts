@@ -33,7 +33,7 @@ function coverage(sdMmHg: number, repeats: number): number {
     const practice = seenIn(repeats, sdMmHg, random);
     const trial = () => trialAt(TRUE_MMHG + sdMmHg * normal(random), random);
     const estimateOf = (trials: Trial[]) =>
-      estimateOcclusionPressure(trials, 2, 'bracket', 'doppler', practice);
+      estimateOcclusionPressure(trials, { divisionMmHg: 2 }, 'bracket', 'doppler', practice);
     const two = [trial(), trial()];
     const first = estimateOf(two);
     const last = first?.advice.next === 'another-trial' ? estimateOf([...two, trial()]) : first;

@@ -24,14 +24,16 @@ export type Estimate = {
   advice: TrialAdvice;
 };
 
+/** A gauge: its smallest division, and what it was wrong by where it was compared with a reference, in mmHg (rule FIT-2). */
+export type Gauge = { divisionMmHg: number; errorMmHg?: number | undefined };
+
 /** What the uncertainty of a pressure depends on, beside its trials. */
 export type Terms = {
   /** Mean half-width of the trials' brackets, in mmHg. */
   halfWidthMmHg: number;
   /** Read in one direction: the same part of the step is missing in every trial, and no mean takes it away. */
   isOneWay: boolean;
-  /** Smallest division of the gauge, in mmHg. */
-  gaugeDivisionMmHg: number;
+  gauge: Gauge;
   /** The method's own standard uncertainty, in mmHg. */
   methodMmHg: number;
   /** What this practice has seen so far, without these trials. */
@@ -52,27 +54,27 @@ const isSettledByMedian = (estimatesMmHg: readonly number[]): boolean =>
  */
 export function expandedUncertainty(
   estimatesMmHg: readonly number[],
-  { halfWidthMmHg, isOneWay, gaugeDivisionMmHg, methodMmHg, practice }: Terms,
+  { halfWidthMmHg, isOneWay, gauge, methodMmHg, practice }: Terms,
 ): number {
   const n = estimatesMmHg.length;
   const s = spreadMmHg(addSpread(practice, spreadOf(estimatesMmHg)));
   const reading = halfWidthMmHg ** 2 / (isOneWay ? 3 : 3 * n);
   // Of three that disagree one counts, and the other two say which.
   const repeating = s ** 2 / (isSettledByMedian(estimatesMmHg) ? 2 : n);
-  return COVERAGE * Math.sqrt(reading + repeating + gaugeDivisionMmHg ** 2 / 12 + methodMmHg ** 2);
+  const ofGauge = gauge.divisionMmHg ** 2 / 12 + (gauge.errorMmHg ?? 0) ** 2 / 3;
+  return COVERAGE * Math.sqrt(reading + repeating + ofGauge + methodMmHg ** 2);
 }
 
 /**
  * Limb occlusion pressure from up to three trials (rules LOP-2, LOP-3).
  * @param trials in the order taken; inconsistent ones are kept out of the number and named in the working
- * @param gaugeDivisionMmHg smallest division of the gauge, in mmHg
  * @param practice what this practice has seen so far, without these trials
  * @returns the estimate, or `null` while no trial is consistent
  * @throws RangeError for more than three trials
  */
 export function estimateOcclusionPressure(
   trials: readonly Trial[],
-  gaugeDivisionMmHg: number,
+  gauge: Gauge,
   school: ReadingSchool = 'bracket',
   method: PulseMethod = 'doppler',
   practice: Spread = NOTHING_SEEN,
@@ -94,7 +96,7 @@ export function estimateOcclusionPressure(
   const terms: Terms = {
     halfWidthMmHg: halfWidth,
     isOneWay: school !== 'bracket',
-    gaugeDivisionMmHg,
+    gauge,
     methodMmHg,
     practice,
   };
@@ -110,7 +112,7 @@ export function estimateOcclusionPressure(
     },
     {
       label: 'Uncertainty',
-      detail: `mean half-width ${toDecimals(halfWidth, 2)}, gauge division ${gaugeDivisionMmHg}, n = ${used.length}, spread of this practice ${toDecimals(spreadMmHg(seen), 1)} by ${seen.degrees} repeats${methodMmHg > 0 ? `, by ${METHODS[method].label} ±${methodMmHg} more (this app’s working assumption)` : ''} → U = ${toDecimals(exactUncertainty, 2)}, shown as ±${uncertaintyMmHg} mmHg`,
+      detail: `mean half-width ${toDecimals(halfWidth, 2)}, gauge division ${gauge.divisionMmHg}${gauge.errorMmHg ? ` and error ${gauge.errorMmHg}` : ''}, n = ${used.length}, spread of this practice ${toDecimals(spreadMmHg(seen), 1)} by ${seen.degrees} repeats${methodMmHg > 0 ? `, by ${METHODS[method].label} ±${methodMmHg} more (this app’s working assumption)` : ''} → U = ${toDecimals(exactUncertainty, 2)}, shown as ±${uncertaintyMmHg} mmHg`,
     },
   ];
   return {

@@ -25,6 +25,8 @@ export type OcclusionFact = {
   readingSchool: ReadingSchool;
   /** Division of the gauge it was read from, in mmHg. */
   divisionMmHg: number;
+  /** What that gauge was wrong by, in mmHg; null where no check of it was on record. */
+  gaugeErrorMmHg: number | null;
   /** Quick checks made since, in any order (rule LOP-7). */
   quickChecks: QuickCheck[];
 };

@@ -130,7 +130,7 @@ const GOLDEN: Golden[] = [
 
 describe('an occlusion pressure (golden table)', () => {
   it.each(GOLDEN)('$name', ({ trials, school, method, gives, steady = true, next, says }) => {
-    const estimate = estimateOcclusionPressure(trials, 2, school, method);
+    const estimate = estimateOcclusionPressure(trials, { divisionMmHg: 2 }, school, method);
     const [value, exact, shown] = gives;
     expect(estimate?.pressure.value).toBe(value);
     expect(estimate?.pressure.interval).toEqual({ low: value - shown, high: value + shown });
@@ -140,11 +140,12 @@ describe('an occlusion pressure (golden table)', () => {
     expect(estimate?.pressure.working.at(-1)?.detail).toContain(`→ U = ${exact}, shown as ±${shown} mmHg`);
   });
 
+  const GAUGE = { divisionMmHg: 2 };
   const workingOf = (...asked: Parameters<typeof estimateOcclusionPressure>) =>
     estimateOcclusionPressure(...asked)?.pressure.working.map(({ label, detail }) => `${label}: ${detail}`);
 
   it('shows how it came about, step by step', () => {
-    expect(workingOf([trialOf(174), BAD], 2)).toEqual([
+    expect(workingOf([trialOf(174), BAD], GAUGE)).toEqual([
       'Trial 1: (170, 180] ∩ (172, 176] = 172–176 → 174, a = 2',
       expect.stringMatching(
         /^Trial 2: \(190, 200\] ∩ \(150, 154\] share nothing: not used\. Back only at 150/,
@@ -152,13 +153,23 @@ describe('an occlusion pressure (golden table)', () => {
       'Mean: 174 → 174 mmHg',
       'Uncertainty: mean half-width 2, gauge division 2, n = 1, spread of this practice 10 by 0 repeats → U = 20.17, shown as ±21 mmHg',
     ]);
-    expect(workingOf([trialOf(174), trialOf(186)], 2)?.[2]).toBe('Mean: 174, 186 → 180 mmHg, range 12');
-    expect(workingOf([170, 174, 190].map(trialOf), 2)?.[3]).toBe(
+    expect(workingOf([trialOf(174), trialOf(186)], GAUGE)?.[2]).toBe('Mean: 174, 186 → 180 mmHg, range 12');
+    expect(workingOf([170, 174, 190].map(trialOf), GAUGE)?.[3]).toBe(
       'Median: 170, 174, 190 → 174 mmHg, range 20',
     );
-    expect(workingOf([trialOf(174)], 2, 'first-silence')?.[0]).toMatch(/^Trial 1: pulse gone at 180, .* 10$/);
-    expect(workingOf([trialOf(174)], 2, 'first-return')?.[0]).toMatch(/^Trial 1: pulse back at 172, .* 4$/);
-    expect(workingOf([trialOf(174)], 2, 'bracket', 'palpation')?.at(-1)).toContain(', by fingers ±4 more');
+    expect(workingOf([trialOf(174)], GAUGE, 'first-silence')?.[0]).toMatch(
+      /^Trial 1: pulse gone at 180, .* 10$/,
+    );
+    expect(workingOf([trialOf(174)], GAUGE, 'first-return')?.[0]).toMatch(
+      /^Trial 1: pulse back at 172, .* 4$/,
+    );
+    expect(workingOf([trialOf(174)], { ...GAUGE, errorMmHg: 3 })?.at(-1)).toContain(
+      // 2√(4/3 + 100 + 4/12 + 9/3)
+      'gauge division 2 and error 3, n = 1, spread of this practice 10 by 0 repeats → U = 20.46, shown as ±21 mmHg',
+    );
+    expect(workingOf([trialOf(174)], GAUGE, 'bracket', 'palpation')?.at(-1)).toContain(
+      ', by fingers ±4 more',
+    );
   });
 });
 
@@ -283,6 +294,6 @@ describe('at the edge', () => {
     const same = { goneMmHg: 174, upMmHg: 10, backMmHg: 174, downMmHg: 4 };
     expect(trialSchema.safeParse(same).success).toBe(true);
     expect(trialSchema.safeParse({ ...same, backMmHg: 175 }).success).toBe(false);
-    expect(estimateOcclusionPressure([same], 2)).toBeNull();
+    expect(estimateOcclusionPressure([same], { divisionMmHg: 2 })).toBeNull();
   });
 });

@@ -92,12 +92,12 @@ describe('bracket (LOP-2)', () => {
 
 describe('estimateOcclusionPressure (LOP-3)', () => {
   it('gives nothing while no trial can be used', () => {
-    expect(estimateOcclusionPressure([], 2)).toBeNull();
-    expect(estimateOcclusionPressure([trial(200, 160)], 2)).toBeNull();
+    expect(estimateOcclusionPressure([], { divisionMmHg: 2 })).toBeNull();
+    expect(estimateOcclusionPressure([trial(200, 160)], { divisionMmHg: 2 })).toBeNull();
   });
 
   it('says what a single trial costs', () => {
-    const estimate = estimateOcclusionPressure([trial(180, 172)], 2);
+    const estimate = estimateOcclusionPressure([trial(180, 172)], { divisionMmHg: 2 });
     // a = 2, s² = 500/5, U = 2·√(4/3 + 100 + 4/12) = 20.17; two: s² = 500/6, U = 2·√(4/6 + 500/12 + 4/12) = 13.06
     expect(estimate).toMatchObject({
       uncertaintyMmHg: 21,
@@ -112,7 +112,7 @@ describe('estimateOcclusionPressure (LOP-3)', () => {
 
   it('adds what the method itself does not know, and says that this is an assumption', () => {
     const by = (method: 'doppler' | 'palpation' | 'oximeter' | 'automatic-pump') =>
-      estimateOcclusionPressure([trial(180, 172), trial(180, 172)], 2, 'bracket', method);
+      estimateOcclusionPressure([trial(180, 172), trial(180, 172)], { divisionMmHg: 2 }, 'bracket', method);
     // 2·√(42.67 + m²) with m = 0, 4, 3, 3
     expect(
       [by('doppler'), by('palpation'), by('oximeter'), by('automatic-pump')].map(
@@ -127,49 +127,56 @@ describe('estimateOcclusionPressure (LOP-3)', () => {
   });
 
   it('is content with two trials within 10 mmHg and takes their mean', () => {
-    const estimate = estimateOcclusionPressure([trial(180, 172), trial(180, 176)], 2);
+    const estimate = estimateOcclusionPressure([trial(180, 172), trial(180, 176)], { divisionMmHg: 2 });
     expect(estimate?.pressure.value).toBe(176);
     expect(estimate?.advice.next).toBe('enough');
     expect(estimate?.pressure.rules).toContain('LOP-3');
   });
 
   it('asks for a third when two differ by more than 10', () => {
-    const estimate = estimateOcclusionPressure([trial(180, 172), trial(200, 190)], 2);
+    const estimate = estimateOcclusionPressure([trial(180, 172), trial(200, 190)], { divisionMmHg: 2 });
     expect(estimate?.advice).toMatchObject({ next: 'another-trial' });
     expect(estimate?.steady).toBe(false);
   });
 
   it('takes the median of three that disagree, unsteady where no two are within 10 mmHg', () => {
-    const near = estimateOcclusionPressure([trial(180, 172), trial(200, 190), trial(170, 164)], 2);
+    const near = estimateOcclusionPressure([trial(180, 172), trial(200, 190), trial(170, 164)], {
+      divisionMmHg: 2,
+    });
     expect(near).toMatchObject({ steady: true, advice: { next: 'enough' } });
     expect(near?.pressure.value).toBe(174);
-    const apart = estimateOcclusionPressure([trial(180, 172), trial(200, 190), trial(160, 152)], 2);
+    const apart = estimateOcclusionPressure([trial(180, 172), trial(200, 190), trial(160, 152)], {
+      divisionMmHg: 2,
+    });
     expect(apart).toMatchObject({ steady: false, advice: { next: 'refit' } });
     expect(apart?.pressure.value).toBe(174);
   });
 
   it('keeps an inconsistent trial out of the number and in the working', () => {
-    const estimate = estimateOcclusionPressure([trial(200, 160), trial(180, 172)], 2);
+    const estimate = estimateOcclusionPressure([trial(200, 160), trial(180, 172)], { divisionMmHg: 2 });
     expect(estimate?.trialsUsed).toBe(1);
     expect(estimate?.pressure.working[0]?.detail).toMatch(/share nothing: not used/);
   });
 
   it('refuses a fourth trial', () => {
-    expect(() => estimateOcclusionPressure(Array(4).fill(trial(180, 172)), 2)).toThrow(RangeError);
+    expect(() => estimateOcclusionPressure(Array(4).fill(trial(180, 172)), { divisionMmHg: 2 })).toThrow(
+      RangeError,
+    );
   });
 
   it('is less sure with a coarser gauge, wider brackets or trials further apart', () => {
     const base = {
       halfWidthMmHg: 2,
       isOneWay: false,
-      gaugeDivisionMmHg: 2,
+      gauge: { divisionMmHg: 2 },
       methodMmHg: 0,
       practice: NOTHING_SEEN,
     };
     const of = (estimates: number[], changes: Partial<Terms> = {}) =>
       expandedUncertainty(estimates, { ...base, ...changes });
     const usual = of([174, 176]);
-    expect(of([174, 176], { gaugeDivisionMmHg: 10 })).toBeGreaterThan(usual);
+    expect(of([174, 176], { gauge: { divisionMmHg: 10 } })).toBeGreaterThan(usual);
+    expect(of([174, 176], { gauge: { divisionMmHg: 2, errorMmHg: 3 } })).toBeGreaterThan(usual);
     expect(of([174, 176], { halfWidthMmHg: 5 })).toBeGreaterThan(usual);
     expect(of([170, 180])).toBeGreaterThan(usual);
     expect(of([174, 176, 175])).toBeLessThan(usual);
@@ -180,7 +187,7 @@ describe('estimateOcclusionPressure (LOP-3)', () => {
   it('goes by what the practice has seen, beginning from 10 mmHg that is worth five trials', () => {
     const two = [trial(180, 172), trial(180, 172)];
     const seeing = (squares: number, degrees: number) =>
-      estimateOcclusionPressure(two, 2, 'bracket', 'doppler', { squares, degrees });
+      estimateOcclusionPressure(two, { divisionMmHg: 2 }, 'bracket', 'doppler', { squares, degrees });
     // 2√(4/6 + s²/2 + 4/12): s² = 500/6 at first; (500 + 160)/16 after ten repeats that differed by 4; (500 + 9,000)/16 by 30.
     expect([seeing(0, 0), seeing(160, 10), seeing(9_000, 10)].map((one) => one?.uncertaintyMmHg)).toEqual([
       14, 10, 35,
@@ -200,7 +207,7 @@ describe('estimateOcclusionPressure (LOP-3)', () => {
           const trials = [up, up + 3].map((step) =>
             simulateTrial(still(occlusionMmHg), { ...QUICK, upMmHg: step, downMmHg: down }),
           );
-          const estimate = estimateOcclusionPressure(trials, 2);
+          const estimate = estimateOcclusionPressure(trials, { divisionMmHg: 2 });
           expect(Math.abs((estimate?.pressure.value ?? 0) - occlusionMmHg)).toBeLessThanOrEqual(
             estimate?.uncertaintyMmHg ?? 0,
           );

@@ -57,6 +57,7 @@ export const testOcclusion = (changes: Partial<OcclusionFact> = {}): OcclusionFa
   ],
   readingSchool: 'bracket',
   divisionMmHg: 2,
+  gaugeErrorMmHg: null,
   quickChecks: [],
   ...changes,
 });

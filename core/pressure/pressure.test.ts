@@ -218,11 +218,12 @@ describe('how the true range would change (LOP-3, PRS-1)', () => {
     readingSchool: 'bracket',
     method: 'doppler',
     divisionMmHg: 5,
+    gaugeErrorMmHg: null,
     uncertaintyMmHg: 21,
   } as const;
 
   it('narrows with one more trial and with a finer gauge', () => {
-    const [now, trialMore, finer] = rangeSensitivity(measured, 60, 1, NOTHING_SEEN);
+    const [now, trialMore, finer] = rangeSensitivity(measured, 60, { divisionMmHg: 1 }, NOTHING_SEEN);
     const width = (row: typeof now) => (row ? row.high - row.low : Number.NaN);
     expect(now?.label).toBe('As measured');
     expect(width(trialMore)).toBeLessThan(width(now));
@@ -231,7 +232,12 @@ describe('how the true range would change (LOP-3, PRS-1)', () => {
 
   it('offers no fourth trial and no gauge that is not finer', () => {
     expect(
-      rangeSensitivity({ ...measured, trials: [trial, trial, trial], divisionMmHg: 1 }, 60, 1, NOTHING_SEEN),
+      rangeSensitivity(
+        { ...measured, trials: [trial, trial, trial], divisionMmHg: 1 },
+        60,
+        { divisionMmHg: 1 },
+        NOTHING_SEEN,
+      ),
     ).toHaveLength(1);
   });
 });

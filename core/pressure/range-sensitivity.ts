@@ -1,4 +1,4 @@
-import { expandedUncertainty } from '../occlusion-pressure/estimate';
+import { expandedUncertainty, type Gauge } from '../occlusion-pressure/estimate';
 import { METHODS, type PulseMethod } from '../occlusion-pressure/methods';
 import { type Spread, spreadOf, withoutSpread } from '../occlusion-pressure/practice-spread';
 import { type ReadingSchool, readTrial, type Trial } from '../occlusion-pressure/trial';
@@ -13,6 +13,7 @@ export type Measured = {
   readingSchool: ReadingSchool;
   method: PulseMethod;
   divisionMmHg: number;
+  gaugeErrorMmHg: number | null;
   /** As it was kept. */
   uncertaintyMmHg: number;
 };
@@ -24,16 +25,17 @@ export type RangeIf = { label: string; uncertaintyMmHg: number; low: number; hig
  * How the true range of a target would change with one more trial that agrees, and with a finer gauge (rules LOP-3,
  * PRS-1). The first row is the measurement as it is.
  * @param percentLop intended share, in % of LOP
- * @param finestDivisionMmHg division of the finest gauge at hand
+ * @param finest the finest gauge at hand
  * @param practice what the practice has seen so far, with this measurement
  */
 export function rangeSensitivity(
   measured: Measured,
   percentLop: number,
-  finestDivisionMmHg: number,
+  finest: Gauge,
   practice: Spread,
 ): RangeIf[] {
   const { pressureMmHg, divisionMmHg } = measured;
+  const gauge = { divisionMmHg, errorMmHg: measured.gaugeErrorMmHg ?? undefined };
   const used = measured.trials
     .map((trial) => readTrial(trial, measured.readingSchool))
     .filter((reading) => reading !== null);
@@ -41,12 +43,12 @@ export function rangeSensitivity(
   const estimates = used.map(({ estimateMmHg }) => estimateMmHg);
   const halfWidth = mean(used.map(({ halfWidthMmHg }) => halfWidthMmHg));
   const seenElsewhere = withoutSpread(practice, spreadOf(estimates));
-  const ifMmHg = (values: readonly number[], gaugeDivisionMmHg: number): number =>
+  const ifMmHg = (values: readonly number[], by: Gauge): number =>
     Math.ceil(
       expandedUncertainty(values, {
         halfWidthMmHg: halfWidth,
         isOneWay: measured.readingSchool !== 'bracket',
-        gaugeDivisionMmHg,
+        gauge: by,
         methodMmHg: METHODS[measured.method].uncertaintyMmHg,
         practice: seenElsewhere,
       }),
@@ -63,14 +65,14 @@ export function rangeSensitivity(
   return [
     rowFor('As measured', measured.uncertaintyMmHg, divisionMmHg),
     ...(estimates.length < RULES['LOP-3'].figures.trials.most
-      ? [rowFor('One more trial that agrees', ifMmHg(more, divisionMmHg), divisionMmHg)]
+      ? [rowFor('One more trial that agrees', ifMmHg(more, gauge), divisionMmHg)]
       : []),
-    ...(finestDivisionMmHg < divisionMmHg
+    ...(finest.divisionMmHg < divisionMmHg
       ? [
           rowFor(
-            `A gauge with divisions of ${finestDivisionMmHg} mmHg`,
-            ifMmHg(estimates, finestDivisionMmHg),
-            finestDivisionMmHg,
+            `A gauge with divisions of ${finest.divisionMmHg} mmHg`,
+            ifMmHg(estimates, finest),
+            finest.divisionMmHg,
           ),
         ]
       : []),

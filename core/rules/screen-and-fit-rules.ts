@@ -87,9 +87,9 @@ export const fitRules = {
     level: 'hard',
     source: HOUSE,
     by: 'cuff/fit.ts rankCuffs',
-    figures: NO_FIGURES,
-    words: () =>
-      'A cuff fits when the girth is in its range. Where two fit, take the larger, so the ends overlap; of equals, the contoured one. Where none fits, the range needed is said.',
+    figures: { gaugeCheckDays: 365 },
+    words: ({ gaugeCheckDays }) =>
+      `A cuff fits when the girth is in its range. Where two fit, take the larger, so the ends overlap; of equals, the contoured one. Where none fits, the range needed is said. A gauge is compared with a reference every ${gaugeCheckDays} days; the error found enters the uncertainty of what is read from it.`,
   }),
   'FIT-3': rule({
     title: 'Width matters',

@@ -23,7 +23,7 @@ describe('measuring a simulated limb with two keys', () => {
       // Three different starts of the breath; a person notices a pulse of a tenth of its full strength.
       const operator = { ...CAREFUL, noticesFrom: 0.1 };
       const trials = [0, 61_300, 124_700].map((startMs) => simulateTrial(limb, operator, startMs));
-      const estimate = estimateOcclusionPressure(trials, 2);
+      const estimate = estimateOcclusionPressure(trials, { divisionMmHg: 2 });
       const error = Math.abs((estimate?.pressure.value ?? 0) - limb.occlusionMmHg);
       return error <= (estimate?.uncertaintyMmHg ?? 0);
     });

@@ -218,6 +218,7 @@ export const OcclusionPressureEntity = defineEntity({
     site: p.string().$type<PulseSite>(),
     pumpId: p.string(),
     divisionMmHg: p.integer(),
+    gaugeErrorMmHg: p.double().$type<number>().nullable(),
     readingSchool: p.string().$type<ReadingSchool>(),
     pressureMmHg: number(),
     pressure: p.json().$type<Derived>(),

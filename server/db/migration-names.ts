@@ -26,5 +26,6 @@ export const MIGRATION_NAMES = [
   '024-pain-in-heavy-work',
   '025-ranges-of-letters',
   '026-steps-down',
+  '027-gauge-errors',
 ] as const;
 export type MigrationName = (typeof MIGRATION_NAMES)[number];

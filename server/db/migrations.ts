@@ -26,6 +26,7 @@ import { Conditions } from './migrations/023-conditions';
 import { PainInHeavyWork } from './migrations/024-pain-in-heavy-work';
 import { RangesOfLetters } from './migrations/025-ranges-of-letters';
 import { StepsDown } from './migrations/026-steps-down';
+import { GaugeErrors } from './migrations/027-gauge-errors';
 
 const CLASSES: Record<MigrationName, new (...of: ConstructorParameters<typeof Migration>) => Migration> = {
   '001-first-tables': FirstTables,
@@ -54,6 +55,7 @@ const CLASSES: Record<MigrationName, new (...of: ConstructorParameters<typeof Mi
   '024-pain-in-heavy-work': PainInHeavyWork,
   '025-ranges-of-letters': RangesOfLetters,
   '026-steps-down': StepsDown,
+  '027-gauge-errors': GaugeErrors,
 };
 
 /** Every migration, in order. */

@@ -165,7 +165,8 @@ const TIGHTNESS: Kind<TightnessFact> = {
 
 const LOP = `select client_id, id, limb, position, cuff_id as "cuffId", cuff_label as "cuffLabel", width_cm as "widthCm",
   girth_cm as "girthCm", at_ms as "atMs", method, site, pressure, uncertainty_mm_hg as "uncertaintyMmHg", steady,
-  trials_used as "trialsUsed", reading_school as "readingSchool", division_mm_hg as "divisionMmHg" from lop`;
+  trials_used as "trialsUsed", reading_school as "readingSchool", division_mm_hg as "divisionMmHg",
+  gauge_error_mm_hg as "gaugeErrorMmHg" from lop`;
 
 const OCCLUSIONS: Kind<OcclusionFact> = {
   parts: [newestOnly(LOP)],

@@ -37,6 +37,22 @@ describe('measuring', () => {
       again.facts.occlusions.find((fact) => fact.divisionMmHg === divisionMmHg)?.uncertaintyMmHg ?? 0;
     expect(of(20)).toBeGreaterThan(of(2));
   });
+
+  it('takes the error that a check of the gauge found into it as well, and keeps it', async () => {
+    const { api, made: client } = await startAfter(measuredClient);
+    const item = { id: 'pump', label: 'Hand pump', kind: 'by-hand', divisionMmHg: 2, keepsPressure: true };
+    const checked = { ...item, checkedOn: '2026-04-01', errorMmHg: 8 };
+    await api.post('/practice/kit', { list: 'pumps', item: checked });
+    api.clock.nowMs += 1_000;
+    const { facts } = await api.post(`/clients/${client.id}/occlusion-pressures`, OCCLUSION);
+    const before = client.facts.occlusions[0];
+    expect(before?.gaugeErrorMmHg).toBeNull();
+    expect(facts.occlusions[0]?.gaugeErrorMmHg).toBe(8);
+    expect(facts.occlusions[0]?.uncertaintyMmHg).toBeGreaterThan(before?.uncertaintyMmHg ?? 99);
+    const half = { ...item, checkedOn: '2026-04-01' };
+    const { problem } = await api.refused('/practice/kit', { list: 'pumps', item: half });
+    expect(problem.errors[0]?.path).toBe('item.errorMmHg');
+  });
 });
 
 describe('quick checks (LOP-7)', () => {

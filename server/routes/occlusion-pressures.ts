@@ -29,9 +29,9 @@ export const occlusionPressureRoutes = new Hono<Env>()
     const wrongSteps = hardFindings(checkSteps(trials, how.readingSchool));
     if (wrongSteps.length > 0) throw refusedByRules(wrongSteps);
     const fit = requireFittedCuff(client, how.limb);
-    const { divisionMmHg } = await findKit(c.var.em, 'pumps', how.pumpId);
+    const gauge = await findKit(c.var.em, 'pumps', how.pumpId);
     const seen = await readPracticeSpread(c.var.em);
-    const estimate = estimateOcclusionPressure(trials, divisionMmHg, how.readingSchool, how.method, seen);
+    const estimate = estimateOcclusionPressure(trials, gauge, how.readingSchool, how.method, seen);
     if (!estimate) {
       throw refusedField(
         'Inconsistent',
@@ -56,7 +56,8 @@ export const occlusionPressureRoutes = new Hono<Env>()
         clientId: client.id,
         atMs: c.var.nowMs,
         ...how,
-        divisionMmHg,
+        divisionMmHg: gauge.divisionMmHg,
+        gaugeErrorMmHg: gauge.errorMmHg ?? null,
         cuffId: fit.cuffId,
         cuffLabel: fit.label,
         widthCm: fit.widthCm,

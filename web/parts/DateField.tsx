@@ -2,19 +2,14 @@ import { t } from '@lingui/core/macro';
 import { CalendarDays } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { lazy, type ReactNode, Suspense, useState } from 'react';
-import { dayOf } from '#core/course/days';
 import { DATE_ORDERS } from '#core/table/day';
 import { readTypedDay } from '#core/table/typed-day';
 import { useDateOrder } from '../data/use-date-order';
 import { told } from '../language/told';
 import { Field } from './Field';
-import { day } from './format';
-import { noonOf } from './noon';
+import { isoWords } from './noon';
 
 const Calendar = lazy(() => import('./Calendar').then(({ Calendar }) => ({ default: Calendar })));
-
-/** "24 Nov 2026" of an ISO day; nothing of none. */
-const isoWords = (iso: string): string => (iso === '' ? '' : day(noonOf(dayOf(iso)).getTime()));
 
 /** A day: typed as one writes it here, or chosen from a calendar. @param value an ISO day, or empty */
 export function DateField({

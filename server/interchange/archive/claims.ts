@@ -60,7 +60,7 @@ export function checkOcclusion(prepare: Prepare, row: Row, at: number): void {
   // What the practice it comes from has seen is not known; less than this no practice can come to.
   const estimate = estimateOcclusionPressure(
     trials,
-    Number(row.divisionMmHg),
+    { divisionMmHg: Number(row.divisionMmHg), errorMmHg: Number(row.gaugeErrorMmHg ?? 0) },
     row.readingSchool as ReadingSchool,
     'doppler',
     NEVER_APART,

@@ -116,13 +116,7 @@ export const KEEP: { [K in TableKind]: Keep<K> } = {
     if (!gauge) throw new RefusedCell('pressureMmHg', 'The practice has no gauge. Add one to the kit first.');
     const step = stepMmHg ?? USUAL_STEP_MMHG;
     const trial = { goneMmHg: pressureMmHg, upMmHg: step, backMmHg: pressureMmHg - step, downMmHg: step };
-    const estimate = estimateOcclusionPressure(
-      [trial],
-      gauge.divisionMmHg,
-      'first-silence',
-      method,
-      keeping.spread,
-    );
+    const estimate = estimateOcclusionPressure([trial], gauge, 'first-silence', method, keeping.spread);
     if (!estimate) throw new RefusedCell('pressureMmHg', 'No pressure can be made of it.');
     refuse(
       'pressureMmHg',
@@ -131,8 +125,8 @@ export const KEEP: { [K in TableKind]: Keep<K> } = {
     const id = randomUUID();
     prepare(
       `insert into lop (id, client_id, at_ms, limb, position, cuff_id, cuff_label, width_cm, girth_cm, method, site, pump_id,
-         division_mm_hg, reading_school, pressure_mm_hg, pressure, uncertainty_mm_hg, steady, trials_used)
-       values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, 'first-silence', ?, ?, ?, ?, ?)`,
+         division_mm_hg, gauge_error_mm_hg, reading_school, pressure_mm_hg, pressure, uncertainty_mm_hg, steady, trials_used)
+       values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, 'first-silence', ?, ?, ?, ?, ?)`,
     ).run(
       ...[
         id,
@@ -148,7 +142,12 @@ export const KEEP: { [K in TableKind]: Keep<K> } = {
         site,
         gauge.id,
       ],
-      ...[gauge.divisionMmHg, estimate.pressure.value, JSON.stringify(fromATable(estimate.pressure))],
+      ...[
+        gauge.divisionMmHg,
+        gauge.errorMmHg ?? null,
+        estimate.pressure.value,
+        JSON.stringify(fromATable(estimate.pressure)),
+      ],
       ...[estimate.uncertaintyMmHg, Number(estimate.steady), estimate.trialsUsed],
     );
     return [{ kind: 'occlusion-pressure', rowId: id }];

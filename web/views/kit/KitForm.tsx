@@ -9,12 +9,16 @@ import { KEYS } from '../../data/keys';
 import { told } from '../../language/told';
 import { Button } from '../../parts/Button';
 import { bySchema } from '../../parts/by-schema';
+import { DateField } from '../../parts/DateField';
 import { Field, FieldError } from '../../parts/Field';
 import { Picker } from '../../parts/Picker';
 import { Ticks } from '../../parts/Ticks';
 import { useUnits } from '../../parts/units';
 import { reads, useFields } from '../../parts/use-fields';
 import { fromTyped, KINDS, type KitField, type KitKind, toTyped } from './kit-fields';
+
+const isOfUnits = (type: KitField['type']): boolean =>
+  type === 'mass' || type === 'length' || type === 'masses' || type === 'pairs';
 
 /** One piece of kit to add or change, made from the table of its kind; each error stands at its field. */
 export function KitForm({
@@ -34,7 +38,7 @@ export function KitForm({
     mutationFn: (json: KitItem) => read(api.practice.kit.$post({ json })),
     onSuccess: (practice) => queries.setQueryData(KEYS.practice, practice),
   });
-  const { typed, set, field, send } = useFields<Record<string, string>, KitItem>(
+  const { typed, set, field, problem, send } = useFields<Record<string, string>, KitItem>(
     Object.fromEntries(
       fields.map((one: KitField) => [
         one.key,
@@ -83,13 +87,25 @@ export function KitForm({
               </div>
             );
           }
+          if (type === 'day-or-none') {
+            return (
+              <DateField
+                key={key}
+                label={label}
+                value={typed[key] ?? ''}
+                onChange={change}
+                hint={t`Empty: never`}
+                error={problem(key, `item.${key}`)}
+              />
+            );
+          }
           const unit =
             type === 'mass' || type === 'masses' || type === 'pairs' ? units.mass.unit : units.length.unit;
           return (
             <Field
               key={key}
               label={label}
-              {...(type === 'text' || type === 'words' || type === 'number' ? {} : { unit })}
+              {...(isOfUnits(type) ? { unit } : {})}
               className={type === 'masses' || type === 'words' || type === 'pairs' ? 'sm:col-span-2' : ''}
               autoComplete="off"
               {...field(key, `item.${key}`)}

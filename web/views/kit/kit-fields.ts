@@ -3,6 +3,7 @@ import type { KitItem, KitList } from '#contract/practice';
 import type { Strap } from '#core/kit/strap';
 import { PLACE_IDS, PLACE_LABELS } from '#core/quantity/place';
 import { lbToKg, massIn, toNumber } from '#core/quantity/units';
+import { isoWords } from '../../parts/noon';
 import type { Measure } from '../../parts/units';
 
 /** One field of a kind of kit: how it is typed and what it becomes. `mass` and `length` follow the practice's units. */
@@ -12,6 +13,8 @@ export type KitField = {
   type:
     | 'text'
     | 'number'
+    | 'number-or-none'
+    | 'day-or-none'
     | 'mass'
     | 'length'
     | 'masses'
@@ -83,6 +86,8 @@ export const KINDS = {
       { key: 'kind', label: t`Kind`, type: { choices: { 'by-hand': t`by hand`, regulated: t`regulated` } } },
       { key: 'divisionMmHg', label: t`Division, mmHg`, type: 'number' },
       { key: 'keepsPressure', label: t`Keeps pressure when unplugged`, type: 'yes-no' },
+      { key: 'checkedOn', label: t`Compared with a reference on`, type: 'day-or-none' },
+      { key: 'errorMmHg', label: t`Its error then, mmHg`, type: 'number-or-none' },
       PLACES,
     ],
   },
@@ -174,6 +179,8 @@ export function toTyped({ type }: KitField, value: unknown, { mass, length }: Un
 export function fromTyped({ type }: KitField, typed: string, { mass, length }: Units): unknown {
   if (type === 'mass') return mass.parse(typed);
   if (type === 'length') return length.parse(typed);
+  if (type === 'number-or-none') return typed.trim() === '' ? undefined : toNumber(typed);
+  if (type === 'day-or-none') return typed === '' ? undefined : typed;
   if (type === 'number') return typed.trim() === '' ? Number.NaN : Number(typed.replace(',', '.'));
   if (type === 'masses') return parts(typed).map(mass.parse);
   if (type === 'words') return parts(typed);
@@ -208,6 +215,7 @@ export function headOf({ label, type }: KitField, units: Units): string {
 /** What stands in a cell of a field. */
 export function cellOf(field: KitField, value: unknown, units: Units): string {
   const typed = toTyped(field, value, units);
+  if (field.type === 'day-or-none') return typed === '' ? t`never` : isoWords(typed);
   if (field.type === 'places') {
     const places = PLACE_IDS.filter((place) => typed.split(' ').includes(place));
     return places.map((place) => PLACE_LABELS[place]).join(', ') || t`everywhere`;

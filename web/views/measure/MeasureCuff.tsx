@@ -5,9 +5,10 @@ import { useEffect, useRef, useState } from 'react';
 import type { ClientRecord } from '#contract/client';
 import type { NewOcclusion } from '#contract/measurements';
 import type { PracticeView } from '#contract/practice';
+import { dayAt } from '#core/course/days';
 import type { FitFact } from '#core/cuff/fact';
 import { hardFindings } from '#core/findings/finding';
-import { CUFF_DOWN_MMHG } from '#core/kit/pump';
+import { CUFF_DOWN_MMHG, checkGauge } from '#core/kit/pump';
 import { decideMeasuring, type MeasuringIntent } from '#core/measuring/decide';
 import { type Kit, measuringInHand } from '#core/measuring/in-hand';
 import type { Measuring } from '#core/measuring/measuring';
@@ -110,7 +111,7 @@ export function MeasureCuff({
   };
   const estimate = estimateOcclusionPressure(
     trials,
-    pump?.divisionMmHg ?? 2,
+    pump ?? { divisionMmHg: 2 },
     setup.readingSchool,
     setup.method,
     spread,
@@ -120,6 +121,7 @@ export function MeasureCuff({
     ? [
         ...checkPlausibility(estimate.pressure.value, plausibleFrom),
         ...checkSteps(trials, setup.readingSchool),
+        ...(pump ? checkGauge(pump, dayAt(client.judgedAtMs, client.facts.zoneOffsetMs)) : []),
       ]
     : [];
   const expectedMmHg = expectedOcclusionPressureMmHg(plausibleFrom);

@@ -20,7 +20,7 @@ export function RangeIfs({
   practice: PracticeView;
 }) {
   const spread = usePracticeSpread();
-  const finest = Math.min(...practice.pumps.map(({ divisionMmHg }) => divisionMmHg));
+  const [finest] = [...practice.pumps].sort((a, b) => a.divisionMmHg - b.divisionMmHg);
   return (
     <details className="@container">
       <summary className="min-h-11 cursor-pointer py-2 text-[15px] font-semibold">
@@ -28,7 +28,7 @@ export function RangeIfs({
       </summary>
       {limbs.map((target) => {
         const fact = facts.find(({ id }) => id === target.occlusionId);
-        if (!fact) return null;
+        if (!fact || !finest) return null;
         const rows = rangeSensitivity(
           { ...fact, pressureMmHg: fact.pressure.value },
           target.percentLop,
