@@ -30,12 +30,11 @@ type Ladder = Pick<ClientFacts, 'rungChecks' | 'sessions' | 'dayChecks'>;
 export function rungInForce(facts: Ladder, limb: Limb): RungStood | undefined {
   const check = newest(facts.rungChecks.filter((one) => one.limb === limb));
   if (!check) return undefined;
-  const stood: RungStood = { ...check, sinceMs: check.atMs - 1, fell: null };
-  if (check.rung === 'done') return stood;
-  return fallsOf(facts, check).reduce(
-    (now, { atMs, why }) => ({ ...now, rung: rungBelow(now.rung), sinceMs: atMs, fell: why }),
-    stood,
-  );
+  const falls = check.rung === 'done' ? [] : fallsOf(facts, check);
+  const last = falls.at(-1);
+  if (!last) return { ...check, sinceMs: check.atMs - 1, fell: null };
+  const rung = falls.reduce<LadderRung>((now) => rungBelow(now), check.rung);
+  return { ...check, rung, sinceMs: last.atMs, fell: last.why };
 }
 
 /** What took a limb down since a check, in the order in which it happened. */

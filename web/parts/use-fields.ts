@@ -55,6 +55,17 @@ export function useFields<T extends FieldValues, V = T>(
     /** For a `Field`: what is typed in it and what is wrong with it. */
     field: (name: Path<T>, path?: string) => ({ ...form.register(name), error: problem(name, path) }),
     /** For a `form`. */
-    send: (then: (sent: V) => void) => ({ noValidate: true, onSubmit: form.handleSubmit(then) }),
+    send: (then: (sent: V) => void) => ({
+      noValidate: true,
+      onSubmit: form.handleSubmit(then, (_, event) => showFirstProblem(event?.target)),
+    }),
   };
 }
+
+/** Brings the first thing that is wrong into sight, once it is drawn: it may stand above what is seen of a long form. */
+const showFirstProblem = (form: unknown): void => {
+  requestAnimationFrame(() => {
+    if (form instanceof HTMLFormElement)
+      form.querySelector('[role="alert"]')?.scrollIntoView({ block: 'center' });
+  });
+};
