@@ -48,7 +48,8 @@ function changed(choice: ExerciseChoice, fix: ChoiceFix, basis: Basis): Exercise
     choice.sets.map((set, place) => (place < choice.sets.length - 1 ? { ...set, ...part } : set));
   switch (fix.set) {
     case 'limbs':
-      return { ...choice, limbs: choice.limbs.slice(0, 1) };
+      // One side goes by a test of its own, or by half of both (rule LOAD-3).
+      return goByInForce({ ...choice, limbs: choice.limbs.slice(0, 1) }, basis);
     case 'percentLop':
       return {
         ...choice,

@@ -8,6 +8,7 @@ import type { ExerciseChoice, SessionChoice } from '#core/plan/choices';
 import { type Basis, type Composed, composeSession, UnknownChoice } from '#core/plan/compose';
 import { type DraftWish, draftSession } from '#core/plan/draft-session';
 import { mirror } from '#core/plan/mirror';
+import { offers } from '#core/plan/offers';
 import type { Plan } from '#core/plan/plan';
 import { fitTemplate } from '#core/plan/template';
 import { readSessionChoice } from '#core/plan/versions/read-plan';
@@ -156,7 +157,10 @@ export function useComposer(
 
   const { composed, missing } = useMemo(() => composeOrSay(session, basis), [session, basis]);
   const findings = composed?.findings ?? [];
-  const mendable = findings.filter(({ fix }) => fix);
+  const mendable = useMemo(
+    () => (session && composed ? offers(session, composed.findings, basis) : []),
+    [session, composed, basis],
+  );
   const mend = (finding: Finding) => session && changeByHand(applyFix(session, finding, basis));
   const mendOf = (finding: Finding): Mend | undefined => {
     const place = mendable.indexOf(finding);

@@ -1,0 +1,37 @@
+import type { Finding } from '../findings/finding';
+import { applyFix } from './apply-fix';
+import type { SessionChoice } from './choices';
+import { type Basis, composeSession } from './compose';
+
+const HEIGHT: Record<Finding['level'], number> = { note: 0, guard: 1, hard: 2 };
+
+/**
+ * The findings whose remedy is offered as one key, since it leads somewhere better: applied, it takes the finding away and brings
+ * none of a higher level. The usual rest that would keep the cuff up past its limit is said, and not offered.
+ * @param findings of the session on this basis
+ */
+export const offers = (session: SessionChoice, findings: readonly Finding[], basis: Basis): Finding[] =>
+  findings.filter((finding) => {
+    if (!finding.fix) return false;
+    const mended = applyFix(session, finding, basis);
+    // Nothing is left to judge where the only exercise was taken out.
+    if (mended.exercises.length === 0) return true;
+    const after = composeSession(mended, basis).findings;
+    return count(after, finding) < count(findings, finding) && !bringsHigher(findings, after, finding.level);
+  });
+
+const count = (findings: readonly Finding[], { message }: Finding): number =>
+  findings.filter((one) => one.message === message).length;
+
+/** Whether there are more findings above a level than before, of any one kind. */
+function bringsHigher(
+  before: readonly Finding[],
+  after: readonly Finding[],
+  level: Finding['level'],
+): boolean {
+  const alike = (findings: readonly Finding[], { rule, subject, level: at }: Finding) =>
+    findings.filter((one) => one.rule === rule && one.subject === subject && one.level === at).length;
+  return after.some(
+    (finding) => HEIGHT[finding.level] > HEIGHT[level] && alike(after, finding) > alike(before, finding),
+  );
+}
