@@ -5,6 +5,7 @@ import { build, ROOT } from './set-up.mjs';
 const ATTACKS = {
   sessions: { runs: 20_000, tests: ['core/session/decide'] },
   drafts: { runs: 200_000, tests: ['core/plan/draft-session.test.ts'] },
+  remedies: { runs: 50_000, tests: ['core/plan/every-fix.test.ts'] },
   intervals: { runs: 30_000, tests: ['core/occlusion-pressure/coverage.test.ts'] },
   archives: { runs: 2_000, tests: ['server/interchange/archive'] },
   files: { runs: 6_000, tests: ['web/views/read-files.test.ts'] },

@@ -1,6 +1,16 @@
 import type { Page } from '@playwright/test';
 import { holdClock, passUntil } from './held-clock';
-import { chooseLink, expect, openPerson, otherDevice, pick, pressKey, test, workAs } from './nervato';
+import {
+  checkOnTheDayIfAsked,
+  chooseLink,
+  expect,
+  openPerson,
+  otherDevice,
+  pick,
+  pressKey,
+  test,
+  workAs,
+} from './nervato';
 
 const heading = (page: Page, name: string | RegExp) => page.getByRole('heading', { name });
 const dock = (page: Page) => page.getByRole('region', { name: 'Cuff dock' });
@@ -124,6 +134,49 @@ test('whether a cuff is still up is asked of the device that ran it, and of no b
   await question(page).getByRole('button', { name: 'Still up, go on' }).click();
   await expect(question(page)).toHaveCount(0);
   await bystander.context().close();
+});
+
+test('of three devices the one that crashed is asked, of its own person alone, and nobody else is', async ({
+  page,
+  browser,
+  nervato,
+}) => {
+  const question = (on: Page) => on.getByRole('group', { name: /^Is the cuff of/ });
+  const cuffUp = async (on: Page, person: string) => {
+    await on.goto('/');
+    await openPerson(on, person);
+    await chooseLink(on, 'Run');
+    await checkOnTheDayIfAsked(on);
+    await on.getByRole('button', { name: 'Open the session' }).click();
+    await expect(heading(on, /^Inflate/).first()).toBeVisible();
+    await pressKey(on, 'Space');
+    await expect(dock(on).getByRole('link', { name: new RegExp(person) })).toBeVisible();
+    await expect(on.getByText('All saved on the server')).toBeVisible();
+  };
+  const bystander = await otherDevice(browser, nervato.address);
+  await bystander.goto('/');
+  const crashing = await otherDevice(browser, nervato.address, 'tobias');
+  await cuffUp(page, 'Odalys Ferrant');
+  await cuffUp(crashing, 'Magnus Fairweather');
+  const context = crashing.context();
+  await crashing.close();
+  const again = await context.newPage();
+  await again.goto(nervato.address);
+  await expect(question(again)).toHaveCount(1);
+  await expect(question(again)).toContainText('Magnus Fairweather');
+  // Both cuffs are seen by all three, and nothing is asked of the two who saw no page end.
+  for (const on of [page, bystander]) {
+    await expect(dock(on)).toContainText('Magnus Fairweather');
+    await expect(dock(on)).toContainText('Odalys Ferrant');
+    await expect(question(on)).toHaveCount(0);
+  }
+  // What is answered there ends no other's cuff.
+  await question(again).getByRole('button', { name: 'It is down now' }).click();
+  await expect(question(again)).toHaveCount(0);
+  await expect(dock(page)).not.toContainText('Magnus Fairweather');
+  await expect(dock(page)).toContainText('Odalys Ferrant');
+  await bystander.context().close();
+  await context.close();
 });
 
 test('the release protocol asks for the cuff down in each rest and up again before the set', async ({

@@ -141,6 +141,12 @@ const ROOMY_CUFFS = 1;
 
 const ALARM_WORDS = { none: '', soon: t`Limit is near`, now: t`Deflate now` } as const;
 
+/** What is counted: all cuffs, or those beside the ones that have a line. */
+const nameOf = (isAll: boolean, count: number): string => {
+  if (isAll) return count === 1 ? t`cuff` : t`cuffs`;
+  return count === 1 ? t`other` : t`others`;
+};
+
 /** How many cuffs are up that have no line of their own, and which has been longest; it leads to the floor. */
 function FoldedDock({
   sessions,
@@ -162,7 +168,7 @@ function FoldedDock({
     <p className="py-1.5 text-[15px]">
       <Trans>
         <Link to="/floor" className="font-semibold underline underline-offset-4">
-          {clocks.length} {isAll ? (clocks.length === 1 ? t`cuff` : t`cuffs`) : t`others`} up
+          {clocks.length} {nameOf(isAll, clocks.length)} up
         </Link>
         , the longest <span className="figures">{clock(longest.clockMs)}</span>: {longest.clientName},{' '}
         {told(LIMB_LABELS[longest.limb].toLowerCase())},{' '}
