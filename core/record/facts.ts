@@ -76,7 +76,7 @@ export const SESSIONS_COUNT_MS = 26 * 7 * MS_PER_DAY;
 /**
  * What is on record for one person that anything now rests on: of each kind the newest for each thing it is about (a limb,
  * a position and cuff, an exercise and side), what the plan in force names, and the sessions of the last half year. What
- * came before is read page by page. Lists are in any order.
+ * came before is read page by page. Lists are in any order, but of two with one time the later received stands last.
  */
 export type ClientFacts = {
   shelfLife: ShelfLife;
@@ -115,7 +115,7 @@ export type ClientFacts = {
   /** Of each of them the newest version. */
   prescriptions: PrescriptionFact[];
   blocks: BlockFact[];
-  /** Checks for a rung of the ladder, of the same time as the sessions (rule PRO-5). */
+  /** Checks for a rung of the ladder, of the same time as the sessions, and the last of each limb (rule PRO-5). */
   rungChecks: RungCheck[];
   /** Heavy work of the same time as the sessions (rule PRO-4). */
   heavyWork: HeavyWork[];

@@ -41,6 +41,9 @@ type Kind<Fact> = { parts: readonly Part[]; of: (row: Row) => Fact };
 // biome-ignore lint/suspicious/noExplicitAny: a row is what its text selects; each kind names its own columns.
 export type Row = Record<string, any>;
 
+/** Of several with one time the later received counts: it stands last (rule START-4). */
+const AS_RECEIVED = 'order by rowid';
+
 const newestOnly = (sql: string): Part => ({ sql, and: 'superseded = 0' });
 
 export const SCREENING = `select client_id, at_ms as "atMs", version, yes, blood_pressures, note, procedures, places, medicines,
@@ -61,13 +64,13 @@ export const screeningOf = ({ atMs, version, note, adultFromMs, by, ...row }: Ro
 
 const SCREENINGS: Kind<Screening> = {
   parts: [
-    newestOnly(SCREENING),
     // Those whose resting blood pressure still counts.
     {
       sql: SCREENING,
-      and: 'superseded = 1 and at_ms >= ?',
+      and: `superseded = 1 and at_ms >= ? ${AS_RECEIVED}`,
       times: (nowMs) => [nowMs - RULES['SCR-1'].figures.shelfLifeDays * MS_PER_DAY],
     },
+    newestOnly(SCREENING),
   ],
   of: screeningOf,
 };
@@ -114,13 +117,13 @@ const DAY_CHECK = `select client_id, at_ms as "atMs", answers, "by" from day_che
 
 const DAY_CHECKS: Kind<DayCheck> = {
   parts: [
-    newestOnly(DAY_CHECK),
     // Of several on one day the worst answer counts; swelling that rose takes a limb down its ladder, whatever was said later.
     {
       sql: DAY_CHECK,
-      and: `superseded = 1 and at_ms > ? and (at_ms > ? or answers like '%"swelling"%')`,
+      and: `superseded = 1 and at_ms > ? and (at_ms > ? or answers like '%"swelling"%') ${AS_RECEIVED}`,
       times: (nowMs) => [nowMs - SESSIONS_COUNT_MS, nowMs - DAY_CHECK_HOLDS_MS],
     },
+    newestOnly(DAY_CHECK),
   ],
   of: ({ atMs, answers, by }) => ({
     atMs,
@@ -229,7 +232,10 @@ const RUNG_CHECKS: Kind<RungCheck> = {
   parts: [
     {
       sql: `select client_id, id, limb, at_ms as "atMs", practitioner_id as "by", answers, rung, reason from rung_check`,
-      and: 'at_ms >= ?',
+      // The last of a limb counts however old it is: a ladder does not end by its age.
+      and: `(at_ms >= ? or not exists (select 1 from rung_check as later
+        where later.client_id = rung_check.client_id and later.limb = rung_check.limb and later.at_ms > rung_check.at_ms))
+        ${AS_RECEIVED}`,
       times: (nowMs) => [nowMs - SESSIONS_COUNT_MS],
     },
   ],
@@ -280,12 +286,12 @@ const SESSION = `select client_id, id, prescription_id as "prescriptionId",
 
 const SESSIONS: Kind<SessionFact> = {
   parts: [
-    newestOnly(SESSION),
     {
       sql: SESSION,
-      and: 'superseded = 1 and opened_at_ms >= ?',
+      and: `superseded = 1 and opened_at_ms >= ? ${AS_RECEIVED}`,
       times: (nowMs) => [nowMs - SESSIONS_COUNT_MS],
     },
+    newestOnly(SESSION),
   ],
   of: ({ id, prescriptionId, coursePlanId, startedAtMs, finishedAtMs, summary }) => ({
     id,
@@ -441,7 +447,8 @@ function withNamed<Fact extends { id: string }>(
         | Row
         | undefined,
   );
-  return [...facts, ...rows.flatMap((row) => (row ? [of(row)] : []))];
+  // Of two with one time what has taken its place stands last, and counts.
+  return [...rows.flatMap((row) => (row ? [of(row)] : [])), ...facts];
 }
 
 function namedBy(prescriptions: readonly PrescriptionFact[], also: Named): Named {

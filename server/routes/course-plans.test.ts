@@ -318,6 +318,14 @@ describe('the ladder of a limb (PRO-5)', () => {
     expect(await stands()).toBe('unloaded');
   });
 
+  it('stands however long ago it was checked', async () => {
+    const { api, made: person } = await startAfter(ready);
+    const check = { limb: 'left-thigh', answers, rung: 'passive' };
+    await api.post(at(person, 'rung-checks'), check);
+    api.clock.nowMs += 400 * DAY_MS;
+    expect(rungInForce((await read(api, person)).facts, 'left-thigh')?.rung).toBe('passive');
+  });
+
   it('guards signing work of an operated limb above its rung', async () => {
     const {
       api,
