@@ -10,7 +10,7 @@ const ATTACKS = {
   archives: { runs: 2_000, tests: ['server/interchange/archive'] },
   files: { runs: 6_000, tests: ['web/views/read-files.test.ts'] },
   requests: { runs: 100_000, tests: ['server/robustness.test.ts'] },
-  clocks: { runs: 4, tests: ['server/forbidden-clocks.test.ts'] },
+  ways: { runs: 4, tests: ['server/forbidden-clocks.test.ts', 'server/forbidden-by-file.test.ts'] },
   guesses: { runs: 10_000, tests: ['server/routes/sign-in.test.ts'] },
   backups: { runs: 40, tests: ['server/backup/backup.test.ts'] },
   kills: { runs: 1_000, script: 'scripts/prove/kills.ts' },
