@@ -18,9 +18,17 @@ export const archiveHeadSchema = z.object({
   of: archiveOfSchema,
 });
 
-/** The last line, by which a file that was cut short or changed is known: rows before it, and the SHA-256 of all lines before it. */
+/** A signature of the SHA-256 in the last line, with the key it was made by (Ed25519, as base64 of SPKI). */
+export const archiveSignatureSchema = z.object({ key: z.string().max(200), value: z.string().max(200) });
+export type ArchiveSignature = z.infer<typeof archiveSignatureSchema>;
+
+/**
+ * The last line, by which a file that was cut short or changed is known: rows before it, and the SHA-256 of all lines before it;
+ * of a whole practice also the signature of the site that it was taken out of.
+ */
 export const archiveEndSchema = z.object({
   end: z.object({ rows: z.number().int().min(0), sha256: z.string().regex(/^[0-9a-f]{64}$/) }),
+  signed: archiveSignatureSchema.optional(),
 });
 
 const rowLine = <K extends ArchiveKind>(kind: K) =>
@@ -44,6 +52,10 @@ export type ArchivePreview = {
   of: ArchiveOf;
   /** The practice takes the archive's own settings where it has nobody in it yet. */
   takesSettings: boolean;
+  /** The fingerprint of the site that signed it; null where none did. */
+  signedBy: string | null;
+  /** Whether it is a move: what was signed there counts as signed here (rule START-3). */
+  isMove: boolean;
   people: { clientId: string; name: string; rows: number; match: Match }[];
   /** Rows by kind: new here, here already and the same, here already and otherwise. */
   counts: { kind: ArchiveKind; added: number; same: number; otherwise: number }[];
@@ -60,6 +72,9 @@ export type Match =
 /** Who of an archive is whom here, by the archive's ids; whoever is not named comes as a new person. */
 export const archiveMatchesSchema = z.record(z.string().max(80), z.string().max(80));
 export type ArchiveMatches = z.infer<typeof archiveMatchesSchema>;
+
+/** What a site signs whole practices with that are taken out of it, as people compare it. */
+export type SiteFingerprint = { fingerprint: string };
 
 /** Something that was taken in at once, and can be taken back at once. */
 export type TakenIn = {

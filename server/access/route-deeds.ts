@@ -130,6 +130,7 @@ export const ROUTE_ASKS: Readonly<Record<string, Asks>> = {
   'POST /calendar/end': 'see',
 
   'GET /archive': 'take-practice-out',
+  'GET /archive/site-key': 'take-practice-out',
   'GET /archive/of/:clientId': 'take-person-out',
   'GET /archive/of/:clientId/fhir': 'take-person-out',
   'GET /archive/csv/:kind': 'take-practice-out',

@@ -27,5 +27,6 @@ export const MIGRATION_NAMES = [
   '025-ranges-of-letters',
   '026-steps-down',
   '027-gauge-errors',
+  '028-site-keys',
 ] as const;
 export type MigrationName = (typeof MIGRATION_NAMES)[number];

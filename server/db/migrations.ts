@@ -27,6 +27,7 @@ import { PainInHeavyWork } from './migrations/024-pain-in-heavy-work';
 import { RangesOfLetters } from './migrations/025-ranges-of-letters';
 import { StepsDown } from './migrations/026-steps-down';
 import { GaugeErrors } from './migrations/027-gauge-errors';
+import { SiteKeys } from './migrations/028-site-keys';
 
 const CLASSES: Record<MigrationName, new (...of: ConstructorParameters<typeof Migration>) => Migration> = {
   '001-first-tables': FirstTables,
@@ -56,6 +57,7 @@ const CLASSES: Record<MigrationName, new (...of: ConstructorParameters<typeof Mi
   '025-ranges-of-letters': RangesOfLetters,
   '026-steps-down': StepsDown,
   '027-gauge-errors': GaugeErrors,
+  '028-site-keys': SiteKeys,
 };
 
 /** Every migration, in order. */

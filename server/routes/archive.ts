@@ -1,7 +1,12 @@
 import { type Context, Hono } from 'hono';
 import { stream } from 'hono/streaming';
 import { z } from 'zod';
-import { type ArchiveOf, type ArchivePreview, archiveMatchesSchema } from '#contract/archive';
+import {
+  type ArchiveOf,
+  type ArchivePreview,
+  archiveMatchesSchema,
+  type SiteFingerprint,
+} from '#contract/archive';
 import { ARCHIVE_KINDS, type ArchiveKind } from '#contract/archive-rows';
 import type { Env } from '../context';
 import { type AuditNote, writeAudit } from '../db/audit';
@@ -9,6 +14,7 @@ import { findClient } from '../db/client-facts';
 import { ClientEntity } from '../db/entities';
 import { inTransaction, withStatements } from '../db/sqlite';
 import { LONGEST_LINE, NotAnArchive } from '../interchange/archive/read-archive';
+import { siteKey } from '../interchange/archive/site-key';
 import { readTakenIn, takeBack } from '../interchange/archive/take-back';
 import { takeIn } from '../interchange/archive/take-in';
 import { archiveRows, writeArchive } from '../interchange/archive/write-archive';
@@ -41,6 +47,8 @@ const takingInSchema = z.object({
     }),
   /** What the file is called. */
   name: z.string().max(200).default('an archive'),
+  /** The key of the site it comes from, as somebody compared it. */
+  movedFrom: z.string().max(80).default(''),
 });
 
 const csvSchema = z.object({ separator: z.enum(['comma', 'semicolon']).default('comma') });
@@ -48,6 +56,11 @@ const csvSchema = z.object({ separator: z.enum(['comma', 'semicolon']).default('
 /** The whole practice or one person as a file, out and in (docs/archive-format.md). */
 export const archiveRoutes = new Hono<Env>()
   .get('/', (c) => sendArchive(c, { kind: 'practice' }))
+
+  .get('/site-key', async (c) => {
+    const { fingerprint } = await inTransaction(c.var.em, siteKey);
+    return c.json({ fingerprint } satisfies SiteFingerprint);
+  })
 
   .get('/of/:clientId', async (c) => {
     const { id } = await findClient(c.var.em, c.req.param('clientId'));
@@ -98,11 +111,13 @@ const PIECE_MS = 10;
 
 const fileOf = (c: Context<Env>): string => String(c.var.em.config.get('dbName'));
 
-const sendArchive = (c: Context<Env>, of: ArchiveOf): Promise<Response> =>
-  sendLines(c, writeArchive(fileOf(c), of), 'application/x-ndjson; charset=utf-8', {
+async function sendArchive(c: Context<Env>, of: ArchiveOf): Promise<Response> {
+  const { sign } = await inTransaction(c.var.em, siteKey);
+  return sendLines(c, writeArchive(fileOf(c), of, sign), 'application/x-ndjson; charset=utf-8', {
     action: 'archive-taken-out',
     subject: of.kind === 'client' ? of.clientId : 'practice',
   });
+}
 
 /** Sends lines as they are made, and says in the audit that they went out. */
 async function sendLines(
@@ -133,7 +148,7 @@ async function sendLines(
 
 async function takeInBody(
   c: Context<Env>,
-  { matches, name }: z.output<typeof takingInSchema>,
+  { matches, name, movedFrom }: z.output<typeof takingInSchema>,
   then: 'keep' | 'undo',
 ): Promise<ReturnType<typeof takeIn>> {
   const taking = {
@@ -142,6 +157,7 @@ async function takeInBody(
     practitionerId: c.var.practitioner.id,
     doer: c.var.practitioner,
     nowMs: c.var.nowMs,
+    movedFrom,
   };
   return spooled(c.req.raw.body, ARCHIVE, async (file) => {
     try {

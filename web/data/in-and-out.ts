@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import type { ArchiveMatches, ArchivePreview, TakenIn } from '#contract/archive';
+import type { ArchiveMatches, ArchivePreview, SiteFingerprint, TakenIn } from '#contract/archive';
 import type { TableAnswer } from '#contract/table';
 import type { TableKind } from '#core/table/tables';
 import { api, read, whoAsks } from './api';
@@ -28,6 +28,14 @@ export function useTakeBack() {
   });
 }
 
+/** The key that this site signs whole practices with, as people compare it. */
+export const useSiteKey = () =>
+  useQuery({
+    queryKey: ['site-key'],
+    queryFn: () => read<SiteFingerprint>(api.archive['site-key'].$get()),
+    staleTime: Number.POSITIVE_INFINITY,
+  });
+
 /** What an archive would change here. */
 export const useArchivePreview = (file: File, matches: ArchiveMatches) =>
   useQuery({
@@ -43,8 +51,19 @@ export const useArchivePreview = (file: File, matches: ArchiveMatches) =>
 export function useTakeArchive() {
   const queries = useQueryClient();
   return useMutation({
-    mutationFn: ({ file, matches }: { file: File; matches: ArchiveMatches }) =>
-      read<ArchivePreview>(send('archive', { matches: JSON.stringify(matches), name: file.name }, file)),
+    mutationFn: ({
+      file,
+      matches,
+      movedFrom,
+    }: {
+      file: File;
+      matches: ArchiveMatches;
+      /** The key that the other site shows; empty where nobody compared it. */
+      movedFrom: string;
+    }) =>
+      read<ArchivePreview>(
+        send('archive', { matches: JSON.stringify(matches), name: file.name, movedFrom }, file),
+      ),
     onSuccess: () => queries.invalidateQueries(),
   });
 }

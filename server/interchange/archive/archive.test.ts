@@ -6,16 +6,23 @@ import fc from 'fast-check';
 import { pino } from 'pino';
 import { v4 as newId } from 'uuid';
 import { describe, expect, it, onTestFinished } from 'vitest';
-import { type ArchivePreview, archiveJsonSchema, type TakenIn } from '#contract/archive';
+import {
+  type ArchivePreview,
+  archiveJsonSchema,
+  type SiteFingerprint,
+  type TakenIn,
+} from '#contract/archive';
 import type { ClientRecord, PeoplePage } from '#contract/client';
 import { attackRuns } from '../../../tests/attack-runs';
 import { signInHere } from '../../access/sign-in-here';
 import {
+  type Api,
   CLEAR,
   DAY_MS,
   measuredClient,
   prescriptionFor,
   SESSION_ID,
+  startAfter,
   startApi,
   WELL,
   type Who,
@@ -25,7 +32,7 @@ import { openDatabase } from '../../db/database';
 import { inTransaction } from '../../db/sqlite';
 import { recountSuperseded } from '../../db/superseded';
 import { demoDatabase } from '../../demo.fixture';
-import { ready, train } from '../../forbidden.fixture';
+import { type Ready, ready, train } from '../../forbidden.fixture';
 import { sha256 } from '../../sha256';
 import { takeIn } from './take-in';
 import { writeArchive } from './write-archive';
@@ -59,6 +66,7 @@ const TAKING = {
   practitionerId: 'ines',
   doer: { role: 'clinician', isOwner: true } as const,
   nowMs: TAKEN_IN_MS,
+  movedFrom: '',
 };
 const text = (lines: readonly string[]) => lines.map((line) => line.replace(/\n$/, ''));
 
@@ -159,7 +167,9 @@ describe('an archive of any practice', () => {
         const out = await (await from.raw('GET', '/archive')).text();
         const { status } = await takeInBy(into, '/archive', out);
         expect(status).toBe(201);
-        expect(await (await into.raw('GET', '/archive')).text()).toBe(out);
+        // All but the signature: each site has a key of its own.
+        const bare = (file: string) => file.replace(/,"signed":\{[^}]*\}\}\n$/, '}\n');
+        expect(bare(await (await into.raw('GET', '/archive')).text())).toBe(bare(out));
       }),
       { numRuns: 12 },
     );
@@ -597,6 +607,81 @@ describe('what a file claims is compared, and let in by the roles of a screen (S
     expect((await into.call('POST', '/sessions', { id: SESSION_ID, prescriptionId: signed })).status).toBe(
       201,
     );
+  });
+
+  describe('a move of a whole practice into an empty site', () => {
+    const moved = async (change: (file: string) => string, movedFrom: (key: string) => string) => {
+      const { api: from, made: person } = await startAfter(ready);
+      const { fingerprint } = await from.get<SiteFingerprint>('/archive/site-key');
+      const file = change(await (await from.raw('GET', '/archive')).text());
+      const into = await startApi();
+      const asked = new URLSearchParams({ movedFrom: movedFrom(fingerprint) });
+      const answer = await into.raw('POST', `/archive?${asked}`, file);
+      const body = (await answer.json()) as ArchivePreview & { detail: string };
+      return { into, person, status: answer.status, body };
+    };
+    const signedElsewhere = async (into: Api, { client }: Ready) =>
+      (await into.get<ClientRecord>(`/clients/${client.id}`)).facts.prescriptions.map(
+        ({ isSignedElsewhere }) => isSignedElsewhere === true,
+      );
+
+    it('brings what was signed where somebody has compared its key, and opens nothing before it was looked through', async () => {
+      const { into, person, status, body } = await moved(
+        (file) => file,
+        (key) => key.toUpperCase().replaceAll(' ', '-'),
+      );
+      expect([status, body.isMove]).toEqual([201, true]);
+      expect(await signedElsewhere(into, person)).toEqual([false]);
+      const open = { id: SESSION_ID, prescriptionId: person.prescriptionId };
+      const { problem } = await into.refused('/sessions', open);
+      expect(problem.detail).toContain('Records came from a file');
+    });
+
+    it('is a file like any other where nobody has compared it', async () => {
+      const { into, person, status, body } = await moved(
+        (file) => file,
+        () => '',
+      );
+      expect([status, body.isMove, body.signedBy]).toEqual([
+        201,
+        false,
+        expect.stringMatching(/^(\w{4} ){4}\w{4}$/),
+      ]);
+      expect(await signedElsewhere(into, person)).toEqual([true]);
+    });
+
+    const lastLine = (file: string) => file.trimEnd().split('\n').at(-1) ?? '';
+    const unsigned = (file: string) => {
+      const { end } = JSON.parse(lastLine(file));
+      return file.replace(lastLine(file), JSON.stringify({ end }));
+    };
+    it.each([
+      ['nobody has signed', unsigned, (key: string) => key, 'it is signed by nobody'],
+      [
+        'another site has signed',
+        (file: string) => file,
+        () => '0000 1111 2222 3333 4444',
+        'not by 0000 1111',
+      ],
+      [
+        'is not as it was signed',
+        (file: string) => forgedEnd(file),
+        (key: string) => key,
+        'signature is not of this file',
+      ],
+    ])('is refused where %s it', async (_, change, movedFrom, words) => {
+      const { status, body } = await moved(change, movedFrom);
+      expect([status, body.detail]).toEqual([422, expect.stringContaining(words)]);
+    });
+
+    /** A file with another name in it and its sum made anew, under the old signature. */
+    function forgedEnd(file: string): string {
+      const lines = file.trimEnd().split('\n').slice(0, -1);
+      const changed = lines.map((line) => line.replace('Test Person', 'Test Other'));
+      const text = `${changed.join('\n')}\n`;
+      const { end, signed } = JSON.parse(lastLine(file));
+      return `${text}${JSON.stringify({ end: { ...end, sha256: sha256(text) }, signed })}\n`;
+    }
   });
 
   it('adds no event to a session that is on record here', async () => {

@@ -9,6 +9,7 @@ import {
 } from '#contract/archive';
 import { ARCHIVE_ROWS, type ArchiveKind } from '#contract/archive-rows';
 import { isStorable } from '../../storable';
+import { fingerprintOf, isSignedBy } from './site-key';
 
 /** What is wrong with an archive, on which of its lines from 1, and what to do. */
 export class NotAnArchive extends Error {
@@ -20,15 +21,18 @@ export class NotAnArchive extends Error {
   }
 }
 
+/** The end of an archive: the fingerprint of the site that signed it, null where none did. */
+export type ArchiveSigned = { signedBy: string | null };
+
 /** No line of an archive is longer: a plan has a few hundred figures. */
 export const LONGEST_LINE = 1_000_000;
 
 /**
- * Reads an archive as it comes, and gives its rows one by one; the first value is what it is of. Nothing of it is to be kept
+ * Reads an archive as it comes, and gives its rows one by one; the first value is what it is of, the last who signed it. Nothing of it is to be kept
  * before it has been read to its end: only there is it known to be whole.
  * @throws NotAnArchive with the line and what to do
  */
-export function* readArchive(lines: Iterable<string>): Generator<ArchiveOf | ArchiveRow> {
+export function* readArchive(lines: Iterable<string>): Generator<ArchiveOf | ArchiveRow | ArchiveSigned> {
   const hash = createHash('sha256');
   let at = 0;
   let rows = 0;
@@ -42,8 +46,9 @@ export function* readArchive(lines: Iterable<string>): Generator<ArchiveOf | Arc
       hash.update(`${line}\n`);
       yield headOf(value);
     } else if ('end' in value) {
-      checkEnd(value, at, rows, hash.digest('hex'));
+      const signedBy = checkEnd(value, at, rows, hash.digest('hex'));
       isWhole = true;
+      yield { signedBy };
     } else {
       hash.update(`${line}\n`);
       rows += 1;
@@ -104,9 +109,13 @@ function rowOf(value: Record<string, unknown>, at: number): ArchiveRow {
   );
 }
 
-function checkEnd(value: Record<string, unknown>, at: number, rows: number, sha256: string): void {
+function checkEnd(value: Record<string, unknown>, at: number, rows: number, sha256: string): string | null {
   const end = archiveEndSchema.safeParse(value);
   if (!end.success) throw new NotAnArchive(at, 'the end is none. The file was changed: fetch it again.');
   if (end.data.end.rows !== rows || end.data.end.sha256 !== sha256)
     throw new NotAnArchive(at, 'it is not as it was written: its SHA-256 differs. Fetch the file again.');
+  const { signed } = end.data;
+  if (signed && !isSignedBy(signed, sha256))
+    throw new NotAnArchive(at, 'its signature is not of this file. Fetch the file again.');
+  return signed ? fingerprintOf(signed.key) : null;
 }

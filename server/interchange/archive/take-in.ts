@@ -14,6 +14,7 @@ import { sameJson } from '../../same-json';
 import { type AddedRow, keepTakenIn } from '../taken-in-list';
 import { checkOcclusion, refuseUnlessAllowed, withoutClaimedRole } from './claims';
 import { NotAnArchive, readArchive } from './read-archive';
+import { isSameFingerprint } from './site-key';
 import { ARCHIVED, chosenColumns, columnOf, fromDatabase, propertiesOf, toDatabase } from './tables';
 
 type Row = Record<string, unknown>;
@@ -26,6 +27,8 @@ export type TakingIn = {
   /** Rows that are for others to bring are refused. */
   doer: Doer;
   nowMs: number;
+  /** The fingerprint that the site shows which it comes from, as it was typed; empty where nobody compared it. */
+  movedFrom: string;
 };
 
 /** Of what stands otherwise here, so much is shown. */
@@ -39,7 +42,7 @@ const MOST_SHOWN = 50;
 export function takeIn(
   prepare: Prepare,
   lines: Iterable<string>,
-  { matches, words, practitionerId, doer, nowMs }: TakingIn,
+  { matches, words, practitionerId, doer, nowMs, movedFrom }: TakingIn,
 ): ArchivePreview & { id: string } {
   const id = randomUUID();
   // One person brings neither the settings nor the practitioners of where they were.
@@ -53,9 +56,14 @@ export function takeIn(
   const pressures: { row: Row; at: number }[] = [];
   const sessions = new Set<string>();
   let of: ArchiveOf | null = null;
+  let signedBy: string | null = null;
   let at = 0;
   for (const read of readArchive(lines)) {
     at += 1;
+    if ('signedBy' in read) {
+      signedBy = read.signedBy;
+      continue;
+    }
     if (!('row' in read)) {
       of = read;
       takesSettings = isEmpty && of.kind === 'practice';
@@ -82,6 +90,7 @@ export function takeIn(
     if (read.kind === 'event') grown.add((row.event as SessionEvent).sessionId);
     if (!NOT_TAKEN_BACK.has(read.kind)) added.push({ kind: read.kind, rowId: rowIdOf(read.kind, row) });
   }
+  const isMove = takesSettings && isMoveFrom(movedFrom, signedBy, at);
   for (const { row, at: line } of pressures) checkOcclusion(prepare, row, line);
   for (const sessionId of grown) growSession(prepare, sessionId);
   const clientIds = [...people.keys()].map((clientId) => matches[clientId] ?? clientId);
@@ -91,11 +100,13 @@ export function takeIn(
   putTimesRight(prepare, nowMs);
   if (added.length > 0)
     for (const clientId of clientIds) raiseHolds(prepare, clientId, [holdOfTakenIn(id, clientId, nowMs)]);
-  keepTakenIn(prepare, { id, nowMs, practitionerId, words, clientIds, isMove: takesSettings }, added);
+  keepTakenIn(prepare, { id, nowMs, practitionerId, words, clientIds, isMove }, added);
   return {
     id,
     of: of ?? { kind: 'practice' },
     takesSettings,
+    signedBy,
+    isMove,
     people: [...people.values()],
     counts: ARCHIVE_KINDS.flatMap((kind) => {
       const count = counts.get(kind);
@@ -103,6 +114,19 @@ export function takeIn(
     }),
     otherwise,
   };
+}
+
+/**
+ * Whether a practice comes from the site that somebody has compared the fingerprint of: then what was signed there counts here
+ * (rule START-3). @throws NotAnArchive where another one has signed it
+ */
+function isMoveFrom(movedFrom: string, signedBy: string | null, at: number): boolean {
+  if (movedFrom.trim() === '') return false;
+  if (signedBy !== null && isSameFingerprint(signedBy, movedFrom)) return true;
+  throw new NotAnArchive(
+    at,
+    `it is signed by ${signedBy ?? 'nobody'}, and not by ${movedFrom}. Compare the key with what the other site shows, or leave it empty.`,
+  );
 }
 
 /** What came from a file opens nothing before a clinician has looked through it (rule START-3). */

@@ -1,6 +1,12 @@
 import { createHash } from 'node:crypto';
 import Database from 'libsql';
-import { ARCHIVE_FORMAT, ARCHIVE_VERSION, type ArchiveOf, type ArchiveRow } from '#contract/archive';
+import {
+  ARCHIVE_FORMAT,
+  ARCHIVE_VERSION,
+  type ArchiveOf,
+  type ArchiveRow,
+  type ArchiveSignature,
+} from '#contract/archive';
 import { ARCHIVE_KINDS, type ArchiveKind } from '#contract/archive-rows';
 import { NOT_IN_ARCHIVES_SQL } from './about-archives';
 import { ARCHIVED, chosenColumns, fromDatabase } from './tables';
@@ -11,8 +17,13 @@ type Row = Record<string, unknown>;
  * An archive line by line: what it is, every row in an order in which it can be taken in again, and last by what a file that was
  * cut short is known (docs/archive-format.md). It is read over a connection of its own, at one moment, while others write; the
  * same practice gives the same bytes.
+ * @param sign signs what is of a whole practice, by the SHA-256 of all lines before the last
  */
-export function* writeArchive(file: string, of: ArchiveOf): Generator<string> {
+export function* writeArchive(
+  file: string,
+  of: ArchiveOf,
+  sign?: (sha256: string) => ArchiveSignature,
+): Generator<string> {
   const hash = createHash('sha256');
   let rows = 0;
   const line = (value: unknown) => {
@@ -25,7 +36,9 @@ export function* writeArchive(file: string, of: ArchiveOf): Generator<string> {
     rows += 1;
     yield line(row);
   }
-  yield `${JSON.stringify({ end: { rows, sha256: hash.digest('hex') } })}\n`;
+  const sha256 = hash.digest('hex');
+  const signed = of.kind === 'practice' && sign ? { signed: sign(sha256) } : {};
+  yield `${JSON.stringify({ end: { rows, sha256 }, ...signed })}\n`;
 }
 
 /** The rows of an archive, all of one moment. */

@@ -6,7 +6,7 @@ import { failureWords } from '../../data/api';
 import { useArchivePreview, useTakeArchive } from '../../data/in-and-out';
 import { told } from '../../language/told';
 import { Button } from '../../parts/Button';
-import { FieldError } from '../../parts/Field';
+import { Field, FieldError } from '../../parts/Field';
 import { day } from '../../parts/format';
 import { Picker } from '../../parts/Picker';
 import { Reading } from '../../parts/Reading';
@@ -19,6 +19,7 @@ export function ArchiveIn({ file, done }: { file: File; done: () => void }) {
   const [matches, setMatches] = useState<ArchiveMatches>({});
   const { data: preview, error, isFetching } = useArchivePreview(file, matches);
   const take = useTakeArchive();
+  const [movedFrom, setMovedFrom] = useState('');
   // Who may be whom is asked once, of the first look: a match changes what the second says of them.
   const [asked, setAsked] = useState<ArchivePreview['people'] | null>(null);
   if (preview && asked === null) setAsked(preview.people);
@@ -58,13 +59,26 @@ export function ArchiveIn({ file, done }: { file: File; done: () => void }) {
       </ul>
       {(asked?.length ?? 0) > 50 && <p className="text-quiet">{t`and ${(asked?.length ?? 0) - 50} more`}</p>}
       <Otherwise of={preview.otherwise} />
+      {preview.takesSettings &&
+        (preview.signedBy === null ? (
+          <p className="text-quiet">{t`No site has signed it: each plan is signed here before it opens.`}</p>
+        ) : (
+          <Field
+            label={t`Key that the old site shows under Take out`}
+            value={movedFrom}
+            onChange={({ target }) => setMovedFrom(target.value)}
+            autoComplete="off"
+            className="max-w-md"
+            hint={t`This file is signed with ${preview.signedBy}. With the same key from there, plans that were signed there count here; empty, each is signed here before it opens.`}
+          />
+        ))}
       <div className="flex flex-wrap gap-4">
         <Button
           kind="main"
           disabled={take.isPending || isFetching || added === 0}
           onClick={() =>
             take.mutate(
-              { file, matches },
+              { file, matches, movedFrom },
               {
                 onSuccess: () => {
                   notify(t`${added} records came in. They can be taken back below.`);

@@ -1,8 +1,9 @@
 import { t } from '@lingui/core/macro';
+import { Trans } from '@lingui/react/macro';
 import { useState } from 'react';
 import { ARCHIVE_KINDS, type ArchiveKind } from '#contract/archive-rows';
 import { failureWords } from '../../data/api';
-import { useTakeOut } from '../../data/in-and-out';
+import { useSiteKey, useTakeOut } from '../../data/in-and-out';
 import { Button } from '../../parts/Button';
 import { FieldError } from '../../parts/Field';
 import { Picker } from '../../parts/Picker';
@@ -15,6 +16,7 @@ const SEPARATORS = [
 /** The practice as a file: whole, or one table of it. */
 export function TakeOut({ name }: { name: string }) {
   const takeOut = useTakeOut();
+  const { data: site } = useSiteKey();
   const [kind, setKind] = useState<ArchiveKind>('session');
   const [separator, setSeparator] = useState<(typeof SEPARATORS)[number]['value']>('comma');
   const base = name.toLowerCase().replace(/[^a-z0-9]+/g, '-');
@@ -34,6 +36,15 @@ export function TakeOut({ name }: { name: string }) {
           {t`Everything that was ever written down, in one open file that another practice can take in. One person alone: in their log. Whoever has the file can read it.`}
         </p>
       </div>
+      {site && (
+        <p className="text-[15px] text-quiet">
+          <Trans>
+            It is signed with the key of this site,{' '}
+            <span className="figures text-ink">{site.fingerprint}</span>. An empty site that the practice
+            moves to asks for it.
+          </Trans>
+        </p>
+      )}
       <div className="flex flex-wrap items-end gap-4">
         <Picker
           label={t`One table`}
