@@ -194,6 +194,27 @@ describe('work without a LOP (PRS-7)', () => {
     expect(guard).toMatchObject({ rule: 'PRS-4', fix: { set: 'pressureMmHg', to: 130 } });
   });
 
+  it('starts as it was set the first time, and rises from there', () => {
+    const firstAt = (pressureMmHg: number, ...days: number[]) =>
+      soDone(...days).map((one, place) => ({
+        ...one,
+        worked: one.worked.map((worked) => ({
+          ...worked,
+          arbitraryMmHg: place === 0 ? pressureMmHg : pressureMmHg + 10,
+        })),
+      }));
+    const drafted = (done: SessionDone[], nowDay: number) => {
+      const { session } = draftSession(WISH, basisWith({ done, nowMs: nowDay * MS_PER_DAY }));
+      return session?.exercises[0]?.limbs.map((limb) => limb.kind === 'arbitrary' && limb.pressureMmHg);
+    };
+    expect(drafted(firstAt(100, 0), 3)).toEqual([100, 100]);
+    expect(drafted(firstAt(100, 0, 3, 8), 9)).toEqual([110, 110]);
+    // Set higher by a clinician’s reason it is no start: it begins where anybody’s does.
+    expect(drafted(firstAt(150, 0), 3)).toEqual([130, 130]);
+    // After six weeks off it begins there again.
+    expect(drafted(firstAt(100, 0, 3, 8), 51)).toEqual([100, 100]);
+  });
+
   it('begins at 60 % of the LOP to expect where 130 mmHg is more, of each limb by its own girth', () => {
     const wide = { ...NARROW, widthCm: 20 };
     // 67 + 16.67 × 54 ÷ 20 = 112.0, of which 60 % are 67.2 and 80 % are 89.6; at 66 cm 122.0, 73.2 and 97.6.
@@ -292,7 +313,7 @@ describe('work without a LOP (PRS-7)', () => {
     ];
     expect(tooHardWords(plan, state(6, noted(8)))).toBeNull();
     expect(tooHardWords(plan, state(6, noted(9)))).toMatch(/8 is the most/);
-    expect(summaryOf(plan, state(6), null).worked).toMatchObject([{ arbitrary: true }]);
+    expect(summaryOf(plan, state(6), null).worked).toMatchObject([{ arbitrary: true, arbitraryMmHg: 130 }]);
     expect(summaryOf(plan, state(6), null).given[0]?.percentLop).toBeNull();
   });
 

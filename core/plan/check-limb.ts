@@ -96,11 +96,14 @@ export function withoutLop(
       .filter((fact) => fact.limb === limb && fact.widthCm === widthCm)
       .map(({ pressure }) => pressure.value),
   );
-  const soDone = done.filter(({ worked }) =>
-    worked.some(
+  const soDone = done.flatMap(({ atMs, tolerated, worked }) => {
+    const so = worked.filter(
       ({ arbitrary, limbs }) => arbitrary && limbs.some((other) => limbKind(other) === limbKind(limb)),
-    ),
-  );
+    );
+    const setMmHg = so.flatMap(({ arbitraryMmHg }) => arbitraryMmHg ?? []);
+    const pressureMmHg = setMmHg.length > 0 ? Math.max(...setMmHg) : null;
+    return so.length > 0 ? [{ atMs, tolerated, pressureMmHg }] : [];
+  });
   return {
     leastLopMmHg,
     levelMmHg: arbitraryLevelMmHg(soDone, arbitraryUpToMmHg ?? 0, leastLopMmHg, nowMs),

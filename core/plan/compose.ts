@@ -53,6 +53,7 @@ export type SessionDone = RampSession & {
     limbs: readonly Limb[];
     mode: WorkMode;
     arbitrary?: true | undefined;
+    arbitraryMmHg?: number | undefined;
   }[];
 };
 

@@ -29,26 +29,30 @@ export const arbitraryMostMmHg = (leastLopMmHg: number): { usual: number; hard: 
   hard: roundDownToDivision((leastLopMmHg * SHARES.most) / 100, gaugeMmHg),
 });
 
+/** A session under an arbitrary pressure, with the pressure it was planned at in mmHg; earlier releases did not keep it. */
+export type ArbitrarySession = Pick<RampSession, 'atMs' | 'tolerated'> & { pressureMmHg: number | null };
+
 /**
- * The pressure the millimetre ramp allows now (rules PRS-4, PRS-7): 130 mmHg in the first seven days, or what is usually the
- * most where that is lower; then 10 more for each seven days in which somebody trained so and it was tolerated, up to that and
- * to the practice's most.
+ * The pressure the millimetre ramp allows now (rules PRS-4, PRS-7): before the first session 130 mmHg, or what is usually the most
+ * where that is lower. Then it starts as it was set for that session, where that was lower still, and rises by 10 for each seven
+ * days in which somebody trained so and it was tolerated, up to what is usually the most and to the practice's most.
  * @param done sessions done under an arbitrary pressure, in any order
  * @param ceilingMmHg the practice's most
  * @param leastLopMmHg as in `arbitraryMostMmHg`
- * @example sessions on days 0, 3 and 8, looked at on day 9, for a LOP of 250 //=> 140
+ * @example sessions on days 0, 3 and 8, looked at on day 9, for a LOP of 250 //=> 140; set at 100 the first time //=> 110
  */
 export function arbitraryLevelMmHg(
-  done: readonly Pick<RampSession, 'atMs' | 'tolerated'>[],
+  done: readonly ArbitrarySession[],
   ceilingMmHg: number,
   leastLopMmHg: number,
   nowMs: number,
 ): number {
   const { usual } = arbitraryMostMmHg(leastLopMmHg);
+  const mine = [...done].sort((a, b) => a.atMs - b.atMs);
   return climb(
-    [...done].sort((a, b) => a.atMs - b.atMs),
+    mine,
     {
-      start: Math.min(fromMmHg, usual),
+      start: Math.min(fromMmHg, usual, mine[0]?.pressureMmHg ?? usual),
       most: Math.min(ceilingMmHg, usual),
       aWeek: withoutLopMmHg.aWeek,
       down: withoutLopMmHg.down,

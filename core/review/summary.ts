@@ -19,6 +19,8 @@ export type Worked = {
   mode: WorkMode;
   /** Without a LOP, which has a ramp of its own (rules PRS-4, PRS-7). */
   arbitrary?: true | undefined;
+  /** What it was planned at then, in mmHg; not said by sessions of earlier releases. */
+  arbitraryMmHg?: number | undefined;
 };
 
 /** Kinds of limbs that moved, for the ramp and for how often (rules PRS-4, PRO-3). */
@@ -99,7 +101,10 @@ export function summaryOf(plan: Plan, state: SessionState, painBefore: number | 
       const exercise = plan.exercises[place];
       if (!exercise) return [];
       const { exerciseId, mode, limbs } = exercise;
-      const arbitrary = isArbitrary(exercise) ? { arbitrary: true as const } : {};
+      const chosenMmHg = limbs.flatMap((one) => (one.kind === 'arbitrary' ? [one.pressure.value] : []));
+      const arbitrary = isArbitrary(exercise)
+        ? { arbitrary: true as const, arbitraryMmHg: Math.max(...chosenMmHg) }
+        : {};
       return [{ exerciseId, mode, limbs: limbs.map(({ limb }) => limb), ...arbitrary }];
     }),
     tolerated: !discomfort && rules.every(({ rule }) => !NOT_TOLERATED.includes(rule)),
