@@ -136,6 +136,15 @@ describe('what a letter says of the work of a limb (SCR-2)', () => {
       session: null,
       notes: ['The clearance allows work up to isometric only (SCR-2).'],
     });
+    // A goal that goes by no rung is not held by the one its wish would begin on.
+    const passive = draftSession(
+      testWish({ goal: 'passive', rung: 'loaded' }),
+      testBasis({
+        limits: limited({ highestRung: 'passive' }),
+        occlusions: [testOcclusion({ position: 'lying' })],
+      }),
+    );
+    expect(passive.session?.exercises.length).toBeGreaterThan(0);
   });
 });
 

@@ -168,6 +168,8 @@ describe('the ladder of a limb (PRO-5)', () => {
     expect(missing('functional', {}, stood)).toEqual([sessions]);
     expect(missing('functional', {}, below('unloaded'))).toEqual([sessions]);
     expect(missing('loaded', {}, operated())).toEqual([sessions]);
+    const one = [testSessionFact(1)];
+    expect(missing('functional', {}, below('loaded', { sessions: one }))).toEqual([sessions]);
     const worse = [testSessionFact(1, { tolerated: false }), testSessionFact(3), testSessionFact(5)];
     expect(missing('functional', {}, below('loaded', { sessions: worse }))).toEqual([sessions]);
     expect(missing('passive', {}, operated())).toEqual([]);

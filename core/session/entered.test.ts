@@ -5,7 +5,7 @@ import { composeSession } from '../plan/compose';
 import { doseOf } from '../plan/dose';
 import { testBasis, testExercise, testPlan, testSession } from '../plan/plan.fixture';
 import { summaryOf } from '../review/summary';
-import { checkEntered, type EnteredSession, enteredEvents } from './entered';
+import { checkEntered, type EnteredSession, enteredEvents, enteredSessionSchema } from './entered';
 import { liveTimeline } from './live-timeline';
 import { foldAll, logOf, START_MS } from './session.fixture';
 import { twoLimbs } from './two-limbs.fixture';
@@ -59,6 +59,15 @@ describe('a session entered later (RUN-5)', () => {
       worked: [{ exerciseId: 'knee-extension' }],
       reviewed: false,
     });
+  });
+
+  it('says of a set how often or how long, and never both or neither', () => {
+    const isTaken = (changes: object) =>
+      enteredSessionSchema.safeParse({ ...whole, sets: [{ ...set(0, 30), ...changes }] }).success;
+    expect(isTaken({})).toBe(true);
+    expect(isTaken({ reps: null, lastedMs: 60_000 })).toBe(true);
+    expect(isTaken({ lastedMs: 60_000 })).toBe(false);
+    expect(isTaken({ reps: null })).toBe(false);
   });
 
   it('lets the cuff down after the last set that was done, and leaves out what was not', () => {

@@ -31,6 +31,7 @@ describe('a table taken out as CSV', () => {
     }
     const events = await (await api.raw('GET', '/archive/csv/event')).text();
     expect(events.split('\r\n').length).toBeGreaterThan(5);
+    expect(events.split('\r\n')[0]).toMatch(/^\w+(,\w+)+$/);
   });
 
   it('is for clinicians, of tables there are, and leaves a mark in the audit', async () => {
