@@ -1,5 +1,5 @@
 import type { Cuff } from '../cuff/cuff';
-import type { Finding } from '../findings/finding';
+import type { Finding, Fix } from '../findings/finding';
 import type { OcclusionFact } from '../occlusion-pressure/fact';
 import { fitInForce, pressureInForce } from '../occlusion-pressure/in-force';
 import { expectedOcclusionPressureMmHg } from '../occlusion-pressure/plausibility';
@@ -66,7 +66,7 @@ export function checkUnmeasured(
       capPercentLop: limits[limb].maxPercentLop,
     }),
     ...(worn?.kind === 'cuff' && worn.cuffId === cuff.id
-      ? checkCuff(limb, cuff, worn.girthCm, pressureMmHg)
+      ? checkCuff(limb, cuff, worn.girthCm, pressureMmHg, { set: 'pressureMmHg', to: cuff.maxPressureMmHg })
       : [
           misfit(
             'FIT-3',
@@ -118,8 +118,14 @@ const misfit = (rule: 'FIT-2' | 'FIT-3' | 'FIT-5', message: string, remedy: stri
   remedy,
 });
 
-/** Whether a cuff goes round a limb and holds what is asked of it (rule FIT-2). */
-const checkCuff = (limb: Limb, cuff: Cuff, girthCm: number, pressureMmHg: number): Finding[] => [
+/** Whether a cuff goes round a limb and holds what is asked of it (rule FIT-2). @param toHold what it would hold */
+const checkCuff = (
+  limb: Limb,
+  cuff: Cuff,
+  girthCm: number,
+  pressureMmHg: number,
+  toHold: Fix | undefined,
+): Finding[] => [
   ...(cuff.limbKind !== limbKind(limb) || girthCm < cuff.girthLowCm || girthCm > cuff.girthHighCm
     ? [
         misfit(
@@ -131,11 +137,14 @@ const checkCuff = (limb: Limb, cuff: Cuff, girthCm: number, pressureMmHg: number
     : []),
   ...(pressureMmHg > cuff.maxPressureMmHg
     ? [
-        misfit(
-          'FIT-2',
-          `${Math.floor(pressureMmHg)} mmHg is above the ${cuff.maxPressureMmHg} mmHg that ${cuff.label} can hold.`,
-          'Lower the pressure or use a wider cuff.',
-        ),
+        {
+          ...misfit(
+            'FIT-2',
+            `${Math.floor(pressureMmHg)} mmHg is above the ${cuff.maxPressureMmHg} mmHg that ${cuff.label} can hold.`,
+            'Lower the pressure or use a wider cuff.',
+          ),
+          ...(toHold ? { fix: toHold } : {}),
+        },
       ]
     : []),
 ];
@@ -233,7 +242,9 @@ function checkWorn(
   if (!cuff.canOcclude) {
     add('FIT-2', `${cuff.label} cannot stop the flow.`, 'Fit a cuff that can, and measure with it.');
   }
-  return [...findings, ...checkCuff(limb, cuff, girthCm, pressureMmHg)];
+  const held = Math.floor((100 * cuff.maxPressureMmHg) / occlusion.pressure.value);
+  const toHold = held >= 1 ? ({ set: 'percentLop', to: held, as: 'most', limb } as const) : undefined;
+  return [...findings, ...checkCuff(limb, cuff, girthCm, pressureMmHg, toHold)];
 }
 
 function checkSteady(steady: boolean): Finding[] {

@@ -9,6 +9,7 @@ import { schoolIdSchema } from '../protocol/schools';
 import { workModeSchema } from '../protocol/work-mode';
 import { LIMBS, limbSchema, positionSchema } from '../quantity/limb';
 import { carryOver, loweredTo } from '../review/carry-over';
+import { whyNotChange } from '../review/change';
 import { nextSession } from '../review/next-session';
 import { allOf, clearedAlone, limited } from '../screening/clearance.fixture';
 import { sessionChoiceSchema } from './choices';
@@ -259,6 +260,11 @@ describe('any draft for any valid person', () => {
     ),
     maxPercentLop: fc.option(fc.integer({ min: 10, max: 100 })),
     modes: fc.option(fc.subarray(workModeSchema.options, { minLength: 1 })),
+    highestRung: fc.option(fc.constantFrom(...rungSchema.options), { freq: 3 }),
+    ranges: fc.subarray([
+      { joint: 'knee', fromDegrees: 0, toDegrees: 45, isOfLoaded: true, from: 'Dr Test' } as const,
+      { joint: 'elbow', fromDegrees: 100, toDegrees: 150, isOfLoaded: false, from: 'Dr Test' } as const,
+    ]),
     limbs: fc.option(fc.subarray(limbSchema.options, { minLength: 1 })),
     limited: fc.subarray(limbSchema.options),
     maxPressureMmHg: fc.integer({ min: 120, max: 300 }),
@@ -279,11 +285,22 @@ describe('any draft for any valid person', () => {
     rung: fc.constantFrom(...rungSchema.options),
     newcomer: fc.boolean(),
   });
+  const reviewed = fc.array(
+    fc.record(
+      {
+        pressurePoints: fc.constantFrom(-20, -10, 5),
+        loadSteps: fc.constantFrom(-2, -1, 1),
+        restMs: fc.constantFrom(30_000, 45_000, 60_000),
+      },
+      { requiredKeys: [] },
+    ),
+    { maxLength: 4 },
+  );
 
   it('breaks no hard limit and is something that could be posted', () => {
     let drafted = 0;
     fc.assert(
-      fc.property(person, wished, (who, asked) => {
+      fc.property(person, wished, reviewed, (who, asked, changes) => {
         const over = testBasis({
           occlusions: who.occlusions.map(({ valueMmHg, ...fact }, i) =>
             testOcclusion({
@@ -305,7 +322,16 @@ describe('any draft for any valid person', () => {
           cuffs: [testCuff, arm].map((cuff) => ({ ...cuff, maxPressureMmHg: who.maxPressureMmHg })),
           weightKits: [testKit, dumbbells, bands],
           limits: allOf(
-            limited({ maxPercentLop: who.maxPercentLop, modes: who.modes, capFrom: 'Dr Test' }, who.limited),
+            limited(
+              {
+                maxPercentLop: who.maxPercentLop,
+                modes: who.modes,
+                capFrom: 'Dr Test',
+                highestRung: who.highestRung,
+                ranges: who.ranges,
+              },
+              who.limited,
+            ),
             clearedAlone(...(who.limbs ?? LIMBS)),
           ),
           prescriber: who.prescriber,
@@ -320,6 +346,13 @@ describe('any draft for any valid person', () => {
         const { plan, findings } = composeSession(session, over);
         // Nothing its own checks would refuse, for a coach either.
         expect(findings.filter(({ level }) => level !== 'note')).toEqual([]);
+        // Nor what a review makes of it, whatever is accepted (idea 8).
+        const allowed = changes.map((change, i) =>
+          whyNotChange({ plan }, i, change, over.limits) === null ? change : {},
+        );
+        const next = nextSession(plan, allowed, over).session;
+        const found = next ? composeSession(next, over).findings : [];
+        expect(found.filter(({ level }) => level !== 'note')).toEqual([]);
         // Never a stack or a bar at limb weight (LOAD-5).
         for (const { exerciseId, load } of session.exercises) {
           const exercise = over.library[exerciseId];

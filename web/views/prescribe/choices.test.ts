@@ -1,6 +1,19 @@
 import { i18n } from '@lingui/core';
+import fc from 'fast-check';
 import { describe, expect, it, onTestFinished } from 'vitest';
-import { testBasis, testExercise, testOcclusion, testSession, testStrength } from '#core/plan/plan.fixture';
+import { composeSession } from '#core/plan/compose';
+import { draftSession } from '#core/plan/draft-session';
+import { testWish } from '#core/plan/draft-wish.fixture';
+import {
+  testBasis,
+  testExercise,
+  testOcclusion,
+  testSession,
+  testStrength,
+  trainedWeeks,
+} from '#core/plan/plan.fixture';
+import { PROTOCOLS, protocolIdSchema } from '#core/protocol/protocols';
+import { schoolIdSchema } from '#core/protocol/schools';
 import { limited } from '#core/screening/clearance.fixture';
 import {
   changeSet,
@@ -58,6 +71,32 @@ describe('an exercise as it is edited', () => {
     expect(share('warm-up', newcomer)).toMatchObject({ percentLop: 40 });
     expect(share('aerobic', newcomer)).toMatchObject({ percentLop: 40 });
     expect(share('warm-up', capped)).toMatchObject({ percentLop: 35 });
+  });
+
+  it('asks of nobody a share that its own checks refuse, whichever protocols are picked one after the other (idea 8)', () => {
+    const picks = fc.array(fc.constantFrom(...protocolIdSchema.options), { minLength: 1, maxLength: 4 });
+    const who = fc.record({
+      weeks: fc.constantFrom(0, 1, 3, 12),
+      maxPercentLop: fc.option(fc.integer({ min: 10, max: 90 })),
+      schoolId: fc.constantFrom(...schoolIdSchema.options),
+    });
+    fc.assert(
+      fc.property(who, picks, ({ weeks, maxPercentLop, schoolId }, protocolIds) => {
+        const of = {
+          ...basis,
+          done: trainedWeeks(weeks),
+          limits: limited({ maxPercentLop, capFrom: 'Dr Ash' }, ['left-thigh']),
+        };
+        const [drafted] = draftSession(testWish({ schoolId }), of).session?.exercises ?? [];
+        if (!drafted) return;
+        // Passive cycles on an exercise are refused whatever their share.
+        if (PROTOCOLS[protocolIds.at(-1) ?? 'standard-75'].mode === 'passive') return;
+        const exercise = protocolIds.reduce((now, id) => withProtocol(now, id, { schoolId }, of), drafted);
+        const { findings } = composeSession({ goal: 'size', schoolId, exercises: [exercise] }, of);
+        const shares = findings.filter(({ subject, level }) => subject === 'percentLop' && level !== 'note');
+        expect(shares.map(({ message }) => message)).toEqual([]);
+      }),
+    );
   });
 
   it('goes by each limb’s own pressure in the position, and by the test of the side', () => {

@@ -1,6 +1,7 @@
 import { LIMB_WEIGHT } from '#core/load/weight-kit';
 import {
   type ExerciseChoice,
+  type MeasuredChoice,
   measuredChoices,
   type SessionChoice,
   type SetChoice,
@@ -26,8 +27,8 @@ const USUAL_PERCENT_LOP = 50;
 export const isComplete = (session: SessionChoice): boolean => sessionChoiceSchema.safeParse(session).success;
 
 /**
- * An exercise with another protocol, as an editable copy of it. A protocol with a band of its own proposes what that, the ramp,
- * the cap and the school allow each limb now.
+ * An exercise with another protocol, as an editable copy of it. Each limb has the protocol's own share where it has one, else keeps
+ * its own; never past what the ramp, the cap and the school allow now.
  */
 export function withProtocol(
   choice: ExerciseChoice,
@@ -35,13 +36,13 @@ export function withProtocol(
   { schoolId }: Pick<SessionChoice, 'schoolId'>,
   basis: Basis,
 ): ExerciseChoice {
-  const { mode, tempos, restMs, percentLop } = PROTOCOLS[protocolId];
-  const proposed = (limb: Limb): { percentLop?: number } => {
-    const drafted = draftLimb(limb, choice.position, protocolId, schoolId, basis, {
-      carried: undefined,
+  const { mode, tempos, restMs } = PROTOCOLS[protocolId];
+  const proposed = (limb: MeasuredChoice): MeasuredChoice => {
+    const drafted = draftLimb(limb.limb, choice.position, protocolId, schoolId, basis, {
+      carried: limb.percentLop,
       lowered: undefined,
     });
-    return drafted?.kind === 'measured' ? { percentLop: drafted.percentLop } : {};
+    return drafted?.kind === 'measured' ? { ...limb, percentLop: drafted.percentLop } : limb;
   };
   return {
     ...choice,
@@ -49,9 +50,7 @@ export function withProtocol(
     primed: choice.primed && mode !== 'preparation',
     tempoId: tempos.includes(choice.tempoId) ? choice.tempoId : (tempos[0] ?? choice.tempoId),
     sets: setsOf(protocolId, restMs, RULES['PRO-1'].figures.continuousOcclusionMs.freeFlowToRestart),
-    limbs: percentLop
-      ? choice.limbs.map((limb) => (limb.kind === 'measured' ? { ...limb, ...proposed(limb.limb) } : limb))
-      : choice.limbs,
+    limbs: choice.limbs.map((limb) => (limb.kind === 'measured' ? proposed(limb) : limb)),
   };
 }
 
