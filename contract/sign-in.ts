@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { ROLES, type Role } from '#core/access/deeds';
-import { isoDaySchema } from '#core/course/days';
+import { isoDaySchema } from '#core/quantity/days';
 import type { Practitioner } from './practice';
 
 /** What goes with a passphrase: the code a second device shows, where an account asks for one. */

@@ -1,7 +1,7 @@
 import { z } from 'zod';
-import { isoDaySchema } from '#core/course/days';
 import { pulseMethodSchema } from '#core/occlusion-pressure/methods';
 import { measureIdSchema } from '#core/outcomes/measures';
+import { isoDaySchema } from '#core/quantity/days';
 import { limbSchema, positionSchema } from '#core/quantity/limb';
 import { sideSchema } from '#core/strength/side';
 import type { TableKind } from '#core/table/tables';

@@ -1,7 +1,7 @@
 import type { NewBlock } from '#contract/block';
 import type { ClientRecord } from '#contract/client';
-import { isoOf } from '#core/course/days';
 import { placeBlock } from '#core/course/place-block';
+import { isoOf } from '#core/quantity/days';
 import { blockPlansOf } from '#core/record/block-in-force';
 import { DAY_MS } from './api.fixture';
 

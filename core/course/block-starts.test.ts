@@ -1,11 +1,11 @@
 import { expect, it } from 'vitest';
 import { testPlan } from '../plan/plan.fixture';
 import { EXERCISES, type Library } from '../protocol/exercises';
+import { isoOf } from '../quantity/days';
 import { blockWishSchema } from './block';
 import { blockPlanOf } from './block-plan';
 import { BLOCK_STARTS, type BlockStartId, startBlock } from './block-starts';
 import { checkBlock } from './check-block';
-import { isoOf } from './days';
 import { placeBlock } from './place-block';
 
 const PLANS = [

@@ -3,11 +3,11 @@ import { setsAtShare } from '../plan/cut-sets';
 import { doseOf } from '../plan/dose';
 import type { PlannedExercise } from '../plan/plan';
 import { levelInWeeks } from '../pressure/ramp';
+import { type Day, dayOf, isoOf } from '../quantity/days';
 import { RULES } from '../rules/catalogue';
 import { capOn, type Limits } from '../screening/clearance';
 import type { Block, OnDay } from './block';
 import type { BlockPlan } from './block-plan';
-import { type Day, dayOf, isoOf } from './days';
 
 /** What a block knows of the person it is for, by plan. */
 export type BlockContext = {

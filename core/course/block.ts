@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { type Day, dayOf, isoDaySchema, weekdaySchema } from './days';
+import { type Day, dayOf, isoDaySchema, weekdaySchema } from '../quantity/days';
 
 /** One plan of a block: how often a week, on which weekdays, and how it stands to heavy work (rules PRO-3, PRO-4). */
 export const blockLineSchema = z.object({

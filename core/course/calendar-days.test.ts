@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
+import { dayOf } from '../quantity/days';
 import { type Appointment, calendarDays } from './calendar-days';
-import { dayOf } from './days';
 
 const FROM = dayOf('2026-05-04');
 const BLOCK = { fromDay: FROM, weeks: 4 };

@@ -1,4 +1,4 @@
-import { type Day, isoOf, weekdayOf } from './days';
+import { type Day, isoOf, weekdayOf } from '../quantity/days';
 
 /** Something in a calendar, on the days it takes. */
 export type Appointment = {

@@ -1,9 +1,9 @@
 import type { Finding } from '../findings/finding';
 import { muscleOf } from '../protocol/muscles';
+import { type Day, isoOf } from '../quantity/days';
 import { RULES } from '../rules/catalogue';
 import { type Block, type OnDay, onDays } from './block';
 import { type BlockPlan, share } from './block-plan';
-import { type Day, isoOf } from './days';
 
 const { leastPerWeek: LEAST, mostPerWeek: MOST } = RULES['PRO-3'].figures;
 

@@ -1,8 +1,8 @@
 import { z } from 'zod';
 import type { Plan } from '../plan/plan';
 import type { WorkMode } from '../protocol/work-mode';
+import { WEEKDAY_LABELS, weekdaySchema } from '../quantity/days';
 import { LIMB_LABELS, type Limb, limbKind } from '../quantity/limb';
-import { WEEKDAY_LABELS, weekdaySchema } from './days';
 
 /** When a plan is for. */
 export const occasionSchema = z.discriminatedUnion('kind', [

@@ -1,6 +1,6 @@
+import { type Day, dayOf } from '../quantity/days';
 import { type Block, type OnDay, onDays } from './block';
 import type { BlockPlan } from './block-plan';
-import { type Day, dayOf } from './days';
 import { constraintsOf, takenBy } from './place-block';
 import { allowedDays } from './place-sessions';
 

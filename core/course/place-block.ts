@@ -1,6 +1,6 @@
+import { type Day, dayOf } from '../quantity/days';
 import type { BlockLine, BlockWish, OnDay } from './block';
 import { type BlockPlan, share } from './block-plan';
-import { type Day, dayOf } from './days';
 import { placeSessions, type Unmet } from './place-sessions';
 
 /** A block that runs already: what stood before a day is kept as it was, and nothing new is placed before it. */

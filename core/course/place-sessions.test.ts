@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { dayOf, weekdayOf } from './days';
+import { dayOf, weekdayOf } from '../quantity/days';
 import { type Constraints, placeSessions } from './place-sessions';
 
 // Placements worked out by hand; weekdays run from 0, Monday. 4 May 2026 is a Monday.

@@ -1,5 +1,5 @@
+import { type Day, WEEKDAY_LABELS, weekdayOf } from '../quantity/days';
 import { RULES, type RuleId } from '../rules/catalogue';
-import { type Day, WEEKDAY_LABELS, weekdayOf } from './days';
 
 /** What sessions are placed under. Days are numbers of days; weekdays run from 0, Monday. */
 export type Constraints = {

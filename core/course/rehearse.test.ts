@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { testBasis, testPlan } from '../plan/plan.fixture';
 import { EXERCISES, type Library } from '../protocol/exercises';
+import { dayOf } from '../quantity/days';
 import { limited } from '../screening/clearance.fixture';
 import type { OnDay } from './block';
 import { blockPlanOf } from './block-plan';
-import { dayOf } from './days';
 import { type RehearsalQuestion, rehearse } from './rehearse';
 
 const MONDAY = dayOf('2026-05-04');

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
+import { dayAt, dayOf } from '../quantity/days';
 import type { Occasion } from './course-plan';
 import { coursePlanChoiceSchema, nameOf, occasionWords } from './course-plan';
-import { dayAt, dayOf } from './days';
 import { compareTurns, turnOf } from './turn';
 
 // 4 May 2026 is a Monday.

@@ -1,5 +1,5 @@
+import { type Day, isoOf, WEEKDAY_LABELS, weekdayOf } from '../quantity/days';
 import type { Occasion } from './course-plan';
-import { type Day, isoOf, WEEKDAY_LABELS, weekdayOf } from './days';
 
 /** When a plan is to be run next, in days from today; null where nobody can say yet. With the reason in words. */
 export type Turn = { inDays: number | null; why: string };

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { dayOf } from '../course/days';
+import { dayOf } from '../quantity/days';
 import { checkGauge, pumpSchema } from './pump';
 
 const pump = {

@@ -1,6 +1,6 @@
 import { z } from 'zod';
-import { type Day, dayOf, isoDaySchema } from '../course/days';
 import type { Finding } from '../findings/finding';
+import { type Day, dayOf, isoDaySchema } from '../quantity/days';
 import { placesSchema } from '../quantity/place';
 import { RULES } from '../rules/catalogue';
 

@@ -1,7 +1,7 @@
-import { type Day, dayAt, weekdayOf } from '../course/days';
 import type { Library } from '../protocol/exercises';
 import { musclesWorked } from '../protocol/muscles';
 import { trains } from '../protocol/work-mode';
+import { type Day, dayAt, weekdayOf } from '../quantity/days';
 import { LIMBS, type Limb } from '../quantity/limb';
 import { tidy } from '../quantity/rounding';
 import type { LineExercise, SessionLine } from './session-line';

@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import { dayOf, isoOf } from '../course/days';
 import { composeSession } from '../plan/compose';
 import { testBasis, testExercise } from '../plan/plan.fixture';
 import { EXERCISES, type Library } from '../protocol/exercises';
+import { dayOf, isoOf } from '../quantity/days';
 import { foldAll, logOf, WHOLE_SESSION } from '../session/session.fixture';
 import { byBlock, type KeptBlock } from './by-block';
 import { MEASURES } from './measures';

@@ -1,5 +1,5 @@
-import { type Day, dayAt, dayOf } from '../course/days';
 import type { Library } from '../protocol/exercises';
+import { type Day, dayAt, dayOf } from '../quantity/days';
 import { addUp, type LoggedSession, type LogTotals } from './add-up';
 import type { Series } from './series';
 import { nearestValue, sumOfValues } from './sum-of-values';

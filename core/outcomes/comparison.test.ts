@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { dayOf } from '../course/days';
 import type { Library } from '../protocol/exercises';
+import { dayOf } from '../quantity/days';
 import type { Limb } from '../quantity/limb';
 import { normal, seededRandom } from '../simulation/random';
 import {

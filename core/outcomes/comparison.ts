@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { type Day, dayAt, dayOf } from '../course/days';
+import { type Day, dayAt, dayOf } from '../quantity/days';
 import { LIMB_LABELS, LIMBS, type Limb, limbKind, limbSchema } from '../quantity/limb';
 import { seededRandom } from '../simulation/random';
 import { type MeasureId, measureIdSchema } from './measures';

@@ -1,4 +1,4 @@
-import type { Day } from '../course/days';
+import type { Day } from '../quantity/days';
 import type { Limb } from '../quantity/limb';
 import { RULES } from '../rules/catalogue';
 import type { MeasureId } from './measures';

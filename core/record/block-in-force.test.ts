@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { isoOf } from '../course/days';
 import { testOcclusion, testPlan, testStrength } from '../plan/plan.fixture';
+import { isoOf } from '../quantity/days';
 import { NO_LIMITS } from '../screening/clearance.fixture';
 import { blockAsItStands, blockContext, blockPlansOf, sessionsByDay, setsShareNow } from './block-in-force';
 import type { ClientFacts } from './facts';

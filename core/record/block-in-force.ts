@@ -1,13 +1,13 @@
 import type { OnDay } from '../course/block';
 import { type BlockPlan, blockPlanOf } from '../course/block-plan';
 import { type BlockContext, deloadShareIn } from '../course/block-weeks';
-import { type Day, dayAt, dayOf } from '../course/days';
 import { type BlockEntry, followBlock } from '../course/follow-block';
 import { measuredWith } from '../occlusion-pressure/in-force';
 import { dueAtMs, SHELF_LIFE_DAYS } from '../occlusion-pressure/shelf-life';
 import { isMeasured } from '../plan/plan';
 import { rampLevel } from '../pressure/ramp';
 import { libraryOf } from '../protocol/exercises';
+import { type Day, dayAt, dayOf } from '../quantity/days';
 import { newest } from '../quantity/newest';
 import { MS_PER_DAY } from '../quantity/units';
 import { RULES } from '../rules/catalogue';

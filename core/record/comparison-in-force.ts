@@ -1,6 +1,6 @@
-import { type Day, dayAt } from '../course/days';
 import { type Comparison, comparisonDue, conditionsOn, drawnWords, lastDayOf } from '../outcomes/comparison';
 import { isSameFollowed } from '../outcomes/taken';
+import { type Day, dayAt } from '../quantity/days';
 import type { ClientFacts, ComparisonFact } from './facts';
 
 type ComparisonFacts = Pick<ClientFacts, 'comparisons' | 'zoneOffsetMs'>;

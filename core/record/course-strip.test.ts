@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { isoOf } from '../course/days';
 import { testOcclusion, testPlan, testStrength } from '../plan/plan.fixture';
+import { isoOf } from '../quantity/days';
 import { courseStrip } from './course-strip';
 import type { BlockFact, ClientFacts } from './facts';
 import {

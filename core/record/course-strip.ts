@@ -1,8 +1,8 @@
 import { onDays } from '../course/block';
 import { weeksOf } from '../course/block-weeks';
-import { type Day, dayAt, dayOf } from '../course/days';
 import { compile } from '../plan/compile';
 import { doseOf } from '../plan/dose';
+import { type Day, dayAt, dayOf } from '../quantity/days';
 import { LIMB_LABELS } from '../quantity/limb';
 import { MS_PER_MINUTE } from '../quantity/units';
 import { blockAsItStands, blockContext } from './block-in-force';

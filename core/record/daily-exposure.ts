@@ -1,8 +1,8 @@
-import { dayAt } from '../course/days';
 import { compile } from '../plan/compile';
 import { doseOf } from '../plan/dose';
 import type { Plan } from '../plan/plan';
 import type { DailyExposure } from '../pressure/cycles';
+import { dayAt } from '../quantity/days';
 import type { Limb } from '../quantity/limb';
 import type { ClientFacts } from './facts';
 

@@ -1,9 +1,9 @@
-import { dayOf } from '../course/days';
 import type { Bout } from '../forecast/bouts';
 import { doneBouts } from '../forecast/done-bouts';
 import type { WeightKit } from '../load/weight-kit';
 import { doseOf } from '../plan/dose';
 import { libraryOf } from '../protocol/exercises';
+import { dayOf } from '../quantity/days';
 import { newest } from '../quantity/newest';
 import { MS_PER_DAY } from '../quantity/units';
 import { type Change, changeWords, tidyChange } from '../review/change';

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { isoOf, weekdayOf } from '../course/days';
+import { isoOf, weekdayOf } from '../quantity/days';
 import { chainOf, linksThatHold } from './chain';
 import type { ClientFacts } from './facts';
 import { nextPlan, plansInForce, whyNotInForce } from './plans-in-force';

@@ -1,7 +1,7 @@
 import type { CoursePlan } from '../course/course-plan';
-import { dayAt, dayOf } from '../course/days';
 import { nextInBlock } from '../course/follow-block';
 import { compareTurns, type Turn, turnInBlock, turnOf } from '../course/turn';
+import { dayAt, dayOf } from '../quantity/days';
 import { type BlockStanding, blockAsItStands } from './block-in-force';
 import type { ClientFacts, PrescriptionFact } from './facts';
 import { versionInForce } from './version-in-force';

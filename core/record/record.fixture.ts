@@ -1,6 +1,6 @@
 import type { CoursePlan } from '../course/course-plan';
-import { isoOf } from '../course/days';
 import { testCuff, testKit, testOcclusion, testPlan, testStrength } from '../plan/plan.fixture';
+import { isoOf } from '../quantity/days';
 import type { SessionSummary } from '../review/summary';
 import { conditionsOfScreening } from '../screening/condition';
 import { CONSENT_VERSION, type Consent } from '../screening/consent';

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { dayAt, isoOf } from '../course/days';
+import { dayAt, isoOf } from '../quantity/days';
 import { comparisonInForce, comparisonWords } from './comparison-in-force';
 import type { ClientFacts } from './facts';
 import { daysAgo, NOW_MS, testBlock, testFacts, testSessionFact } from './record.fixture';

@@ -1,7 +1,7 @@
-import { dayAt, dayOf } from '../course/days';
 import { measureBook, measureOf } from '../outcomes/measures';
 import { isSameFollowed, measuredWords } from '../outcomes/taken';
 import { type DueTest, MOMENT_WORDS, testsDue } from '../outcomes/test-calendar';
+import { dayAt, dayOf } from '../quantity/days';
 import { blockAsItStands } from './block-in-force';
 import { comparisonsDue } from './comparison-in-force';
 import type { ClientFacts } from './facts';

@@ -1,7 +1,7 @@
-import { dayAt } from '../course/days';
 import type { Library } from '../protocol/exercises';
 import { musclesWorked } from '../protocol/muscles';
 import { trains } from '../protocol/work-mode';
+import { dayAt } from '../quantity/days';
 import { LIMBS, type Limb, limbKind, limbSide } from '../quantity/limb';
 import { tidy } from '../quantity/rounding';
 import { RULES } from '../rules/catalogue';

@@ -1,8 +1,8 @@
-import { dayAt } from '../course/days';
 import { libraryOf } from '../protocol/exercises';
 import { muscleOf, musclesWorked } from '../protocol/muscles';
 import { trains } from '../protocol/work-mode';
 import { capital } from '../quantity/capital';
+import { dayAt } from '../quantity/days';
 import { limbKind } from '../quantity/limb';
 import { MS_PER_DAY } from '../quantity/units';
 import { blockPlansOf } from './block-in-force';

@@ -1,4 +1,4 @@
-import { dayOf, isoOf } from '../course/days';
+import { dayOf, isoOf } from '../quantity/days';
 
 /** In which order a column of dates has day, month and year. */
 export const DATE_ORDER_IDS = ['year-month-day', 'day-month-year', 'month-day-year'] as const;

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { expect, it } from 'vitest';
-import { isoOf } from '../course/days';
+import { isoOf } from '../quantity/days';
 import type { DateOrder } from './day';
 import { readTypedDay, readTypedTime } from './typed-day';
 

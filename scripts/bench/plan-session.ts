@@ -1,10 +1,10 @@
 import { readdirSync } from 'node:fs';
 import { chromium } from '@playwright/test';
-import { dayOf } from '#core/course/days';
 import { boutsOf } from '#core/forecast/bouts';
 import { compile } from '#core/plan/compile';
 import { composeSession } from '#core/plan/compose';
 import { testBasis, testExercise } from '#core/plan/plan.fixture';
+import { dayOf } from '#core/quantity/days';
 import { CHROMIUM_LAUNCH } from '../../tests/chromium';
 import { startDemoServer } from './demo-server';
 import { percentiles, report } from './report';

@@ -1,5 +1,5 @@
 import ical, { type ICalCalendar } from 'ical-generator';
-import { isoOf } from '#core/course/days';
+import { isoOf } from '#core/quantity/days';
 import type { BlockStanding } from '#core/record/block-in-force';
 
 const LASTS_MINUTES = 45;

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { AuditPage } from '#contract/audit';
 import type { ClientRecord } from '#contract/client';
-import { isoOf } from '#core/course/days';
+import { isoOf } from '#core/quantity/days';
 import { blockAsItStands } from '#core/record/block-in-force';
 import { plansInForce } from '#core/record/plans-in-force';
 import { type Api, DAY_MS, measuredClient, prescriptionFor, startAfter, startApi } from '../api.fixture';

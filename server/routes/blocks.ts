@@ -3,7 +3,7 @@ import { Hono } from 'hono';
 import { newBlockSchema } from '#contract/block';
 import { onDays } from '#core/course/block';
 import { checkBlock } from '#core/course/check-block';
-import { isoOf } from '#core/course/days';
+import { isoOf } from '#core/quantity/days';
 import { blockAsItStands, blockPlansOf } from '#core/record/block-in-force';
 import { passGuards } from '../access/guards';
 import type { Env } from '../context';

@@ -11,13 +11,13 @@ import type {
 } from '#contract/outcomes';
 import type { PracticeView } from '#contract/practice';
 import type { SessionView } from '#contract/session';
-import { dayAt, isoOf } from '#core/course/days';
 import { addUp } from '#core/outcomes/add-up';
 import { MEASURES, measureBook } from '#core/outcomes/measures';
 import { seriesOf } from '#core/outcomes/series';
 import { sessionLine } from '#core/outcomes/session-line';
 import { rateRows } from '#core/outcomes/surveillance';
 import { EXERCISES, type Library } from '#core/protocol/exercises';
+import { dayAt, isoOf } from '#core/quantity/days';
 import { measuresDue } from '#core/record/tests-due';
 import { fold } from '#core/session/fold';
 import { mergeLogs } from '#core/session/log';

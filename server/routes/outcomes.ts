@@ -13,7 +13,6 @@ import {
   withdrawalSchema,
 } from '#contract/outcomes';
 import { PRINT_PATH } from '#contract/print';
-import { dayAt, dayOf } from '#core/course/days';
 import type { Comparison, ComparisonWish } from '#core/outcomes/comparison';
 import {
   limbsFor,
@@ -23,6 +22,7 @@ import {
   measureBook,
 } from '#core/outcomes/measures';
 import { checkTaken, valueTaken } from '#core/outcomes/taken';
+import { dayAt, dayOf } from '#core/quantity/days';
 import { limbKind } from '#core/quantity/limb';
 import { comparisonInForce } from '#core/record/comparison-in-force';
 import { asJson } from '../as-json';

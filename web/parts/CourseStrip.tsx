@@ -2,7 +2,7 @@ import { t } from '@lingui/core/macro';
 import { format } from 'date-fns';
 import { useId } from 'react';
 import { useNavigate } from 'react-router';
-import { type Day, weekdayOf } from '#core/course/days';
+import { type Day, weekdayOf } from '#core/quantity/days';
 import type { CourseStrip as Course, CourseBar } from '#core/record/course-strip';
 import { told } from '../language/told';
 import { plain } from './format';

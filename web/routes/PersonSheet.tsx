@@ -2,7 +2,7 @@ import { t } from '@lingui/core/macro';
 import { type ComponentType, lazy, Suspense, useMemo } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import type { ClientRecord } from '#contract/client';
-import { dayAt } from '#core/course/days';
+import { dayAt } from '#core/quantity/days';
 import { chainOf } from '#core/record/chain';
 import { comparisonWords } from '#core/record/comparison-in-force';
 import { courseStrip } from '#core/record/course-strip';

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { dayOf } from '#core/course/days';
+import { dayOf } from '#core/quantity/days';
 import { attackRuns } from '../../tests/attack-runs';
 import { NotACalendar, readCalendar } from './block/read-calendar';
 import { NoHeartRate, readHeartRate } from './record/read-heart-rate';

@@ -2,7 +2,7 @@ import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import { format } from 'date-fns';
 import type { BlockWeek } from '#core/course/block-weeks';
-import { WEEKDAY_LABELS, weekdayOf } from '#core/course/days';
+import { WEEKDAY_LABELS, weekdayOf } from '#core/quantity/days';
 import { told } from '../../language/told';
 import { clock, plain } from '../../parts/format';
 import { noonOf } from '../../parts/noon';

@@ -2,7 +2,7 @@ import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import type { BlockLine } from '#core/course/block';
 import { BLOCK_STARTS, type BlockStartId } from '#core/course/block-starts';
-import { WEEKDAY_LABELS } from '#core/course/days';
+import { WEEKDAY_LABELS } from '#core/quantity/days';
 import { told } from '../../language/told';
 import { Choice } from '../../parts/Choice';
 import { DateField } from '../../parts/DateField';

@@ -3,7 +3,7 @@ import { Trans } from '@lingui/react/macro';
 import { useState } from 'react';
 import type { BlockWish } from '#core/course/block';
 import { type CalendarDays, calendarDays } from '#core/course/calendar-days';
-import { dayOf, WEEKDAY_LABELS } from '#core/course/days';
+import { dayOf, WEEKDAY_LABELS } from '#core/quantity/days';
 import { told } from '../../language/told';
 import { FieldError } from '../../parts/Field';
 import { FileLink } from '../../parts/FileLink';

@@ -1,7 +1,7 @@
 import { t } from '@lingui/core/macro';
 import { format } from 'date-fns';
-import { type Day, isoOf, weekdayOf } from '#core/course/days';
 import type { BlockEntry } from '#core/course/follow-block';
+import { type Day, isoOf, weekdayOf } from '#core/quantity/days';
 import { told } from '../../language/told';
 import { noonOf } from '../../parts/noon';
 import type { BlockState } from './use-block';

@@ -1,7 +1,7 @@
 import { t } from '@lingui/core/macro';
 import { addMonths, format } from 'date-fns';
 import { useState } from 'react';
-import { dayOf, isoOf, WEEKDAY_LABELS, weekdayOf } from '#core/course/days';
+import { dayOf, isoOf, WEEKDAY_LABELS, weekdayOf } from '#core/quantity/days';
 import { told } from '../../language/told';
 import { Button } from '../../parts/Button';
 import { DayCell } from './DayCell';

@@ -13,10 +13,10 @@ import {
 import type { BlockPlan } from '#core/course/block-plan';
 import { type BlockStartId, startBlock } from '#core/course/block-starts';
 import { type BlockWeek, weeksOf } from '#core/course/block-weeks';
-import { type Day, dayAt, dayOf, isoOf } from '#core/course/days';
 import { type BlockEntry, followBlock } from '#core/course/follow-block';
 import type { Running } from '#core/course/place-block';
 import type { Unmet } from '#core/course/place-sessions';
+import { type Day, dayAt, dayOf, isoOf } from '#core/quantity/days';
 import { newest } from '#core/quantity/newest';
 import { blockContext, blockPlansOf, sessionsByDay } from '#core/record/block-in-force';
 import { comparisonWords } from '#core/record/comparison-in-force';

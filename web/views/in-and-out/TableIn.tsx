@@ -4,7 +4,7 @@ import { useQuery } from '@tanstack/react-query';
 import { proxy } from 'comlink';
 import { type ReactNode, useState } from 'react';
 import type { PracticeView } from '#contract/practice';
-import { dayOf } from '#core/course/days';
+import { dayOf } from '#core/quantity/days';
 import type { DateOrder } from '#core/table/day';
 import { likelyKind, type Mapping, missingIn, openDate, recognise, withForms } from '#core/table/recognise';
 import { TABLE_KINDS, TABLES } from '#core/table/tables';

@@ -9,7 +9,7 @@ import {
   type Occasion,
   occasionWords,
 } from '#core/course/course-plan';
-import { WEEKDAY_LABELS } from '#core/course/days';
+import { WEEKDAY_LABELS } from '#core/quantity/days';
 import type { PlanInForce } from '#core/record/plans-in-force';
 import { api, failureWords, read } from '../../data/api';
 import { useRecordWrite } from '../../data/queries';

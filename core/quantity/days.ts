@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { MS_PER_DAY } from '../quantity/units';
+import { MS_PER_DAY } from './units';
 
 /** Days since 1 January 1970 on the calendar of the practice: a date without a time or a zone. */
 export type Day = number;
