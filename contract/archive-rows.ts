@@ -6,7 +6,7 @@ import { pulseMethodSchema, pulseSiteSchema } from '#core/occlusion-pressure/met
 import { shelfLifeSchema } from '#core/occlusion-pressure/shelf-life';
 import { readingSchoolSchema, trialSchema } from '#core/occlusion-pressure/trial';
 import { comparisonWishSchema } from '#core/outcomes/comparison';
-import { measureSchema } from '#core/outcomes/measures';
+import { measureSchema } from '#core/outcomes/measure';
 import { reportSchema } from '#core/outcomes/report';
 import { takenSchema } from '#core/outcomes/taken';
 import { isPlan } from '#core/plan/versions/plan-schema';

@@ -16,7 +16,7 @@ import type { Taken } from '#core/outcomes/taken';
 import type { GoalId } from '#core/plan/goals';
 import type { PlannedBeside } from '#core/protocol/beside';
 import type { Intensity } from '#core/protocol/intensity';
-import type { TempoId } from '#core/protocol/protocols';
+import type { TempoId } from '#core/protocol/tempo';
 import type { Limb } from '#core/quantity/limb';
 import type { HeavyWorkChoice } from '#core/strength/heavy-work';
 

@@ -2,7 +2,7 @@ import type { ClientRecord } from '#contract/client';
 import type { Kit } from '#contract/practice';
 import { hardFindings } from '#core/findings/finding';
 import { pastBounds } from '#core/plan/last-gate';
-import type { Lighter } from '#core/plan/lighter';
+import type { Lighter } from '#core/plan/lighter-schema';
 import { agoWords } from '#core/record/age-words';
 import { setsShareNow } from '#core/record/block-in-force';
 import { linksThatHold } from '#core/record/chain';

@@ -1,4 +1,4 @@
-import type { TempoId } from '../protocol/protocols';
+import type { TempoId } from '../protocol/tempo';
 import type { Limb, Position } from '../quantity/limb';
 import type { RuleId } from '../rules/catalogue';
 

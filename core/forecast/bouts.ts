@@ -1,7 +1,7 @@
 import type { Plan, PlannedExercise } from '../plan/plan';
 import { type Lane, pressuresHeld, type Timeline, type TimelineSet } from '../plan/timeline';
 import type { Library } from '../protocol/exercises';
-import { repMs } from '../protocol/protocols';
+import { repMs } from '../protocol/tempo';
 import type { Limb } from '../quantity/limb';
 import { type Fatigue, freshReps, recoveryOver, type Stretch } from './fatigue-model';
 

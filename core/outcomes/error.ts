@@ -1,6 +1,6 @@
 import { sampleStandardDeviation } from 'simple-statistics';
 import { RULES } from '../rules/catalogue';
-import type { Measure } from './measures';
+import type { Measure } from './measure';
 
 /** The typical error of one measurement in the measure's unit or in %, and what it is taken from. */
 export type TypicalError = {

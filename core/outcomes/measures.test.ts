@@ -1,13 +1,12 @@
 import { describe, expect, it } from 'vitest';
+import { type Measure, measureSchema } from './measure';
 import {
   changesFigures,
   limbsFor,
   MEASURES,
-  type Measure,
   measureBook,
   measureIdSchema,
   measureOf,
-  measureSchema,
   takenHere,
 } from './measures';
 import { checkTaken, type Taken, valueTaken } from './taken';

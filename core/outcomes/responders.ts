@@ -3,7 +3,7 @@ import type { Limb } from '../quantity/limb';
 import { MS_PER_DAY } from '../quantity/units';
 import { RULES } from '../rules/catalogue';
 import { errorInUnit, type TypicalError } from './error';
-import type { Measure } from './measures';
+import type { Measure } from './measure';
 import { type Verdict, verdict } from './verdict';
 
 /** The first and the last value of one measure of somebody, with the sessions between. */

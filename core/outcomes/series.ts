@@ -3,7 +3,8 @@ import type { Position } from '../quantity/limb';
 import { LIMB_LABELS, type Limb, otherSide } from '../quantity/limb';
 import type { Side } from '../strength/side';
 import { errorInUnit, type TypicalError, typicalError } from './error';
-import { type Measure, type MeasureBook, type MeasureId, measureOf } from './measures';
+import type { Measure } from './measure';
+import { type MeasureBook, type MeasureId, measureOf } from './measures';
 import { isSameFollowed, measuredWords } from './taken';
 import { type Occasion, type Verdict, verdict } from './verdict';
 

@@ -1,5 +1,5 @@
 import { RULES } from '../rules/catalogue';
-import type { Measure } from './measures';
+import type { Measure } from './measure';
 
 const BY_TAPE = {
   unit: 'cm',

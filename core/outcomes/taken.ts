@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { LIMB_LABELS, limbSchema } from '../quantity/limb';
 import { toDecimals } from '../quantity/rounding';
-import { limbsFor, type Measure, measureIdSchema } from './measures';
+import type { Measure } from './measure';
+import { limbsFor, measureIdSchema } from './measures';
 
 /** A measure as it was taken on one occasion; `repeats` in its unit, in the order they were taken. */
 export const takenSchema = z.object({

@@ -1,4 +1,4 @@
-import type { Measure } from './measures';
+import type { Measure } from './measure';
 import type { Judged, Verdict, VerdictKind } from './verdict';
 
 const KINDS: Record<VerdictKind, string> = {

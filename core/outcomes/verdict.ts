@@ -1,7 +1,7 @@
 import { errorFunction } from 'simple-statistics';
 import { MS_PER_DAY } from '../quantity/units';
 import { RULES } from '../rules/catalogue';
-import type { Measure } from './measures';
+import type { Measure } from './measure';
 
 export type VerdictKind =
   | 'real-gain'

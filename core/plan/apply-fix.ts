@@ -3,9 +3,9 @@ import { pressureInForce } from '../occlusion-pressure/in-force';
 import { PROTOCOLS } from '../protocol/protocols';
 import { RULES } from '../rules/catalogue';
 import { testInForce } from '../strength/in-force';
+import type { Basis } from './basis';
 import { orderRank } from './check-session';
 import { atMostArbitraryMmHg, changePercentLop, type ExerciseChoice, type SessionChoice } from './choices';
-import type { Basis } from './compose';
 import { supersetsOf } from './set-order';
 import { downInSuperset, keepSupersets } from './superset';
 

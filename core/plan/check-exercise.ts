@@ -9,9 +9,9 @@ import { pacedReps } from '../protocol/set-work';
 import { LIMB_LABELS } from '../quantity/limb';
 import { RULES } from '../rules/catalogue';
 import type { Limits } from '../screening/clearance';
+import { type Basis, isPostOperativeWork, type Resolved } from './basis';
 import { checkLimb, checkLimbOfExercise, checkUnmeasured } from './check-limb';
 import { checkIntensity, checkResistance } from './check-resistance';
-import { type Basis, isPostOperativeWork, type Resolved } from './compose';
 import { RUNG_LABELS } from './goals';
 import { isAboveLetter, rangesCrossed } from './letter-work';
 

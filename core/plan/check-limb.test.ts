@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { FitFact } from '../cuff/fact';
-import type { Basis } from './compose';
+import type { Basis } from './basis';
 import { type TestChoices, testCuff, testOcclusion, testPlan } from './plan.fixture';
 
 /** Findings of a rule on one exercise, as level and words. */

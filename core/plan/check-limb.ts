@@ -10,7 +10,7 @@ import { PROTOCOLS } from '../protocol/protocols';
 import type { SchoolId } from '../protocol/schools';
 import { LIMB_LABELS, type Limb, limbKind, type Position, uprightness } from '../quantity/limb';
 import { roundDownToDivision, tidy } from '../quantity/rounding';
-import { type Basis, isPostOperativeWork, type Resolved } from './compose';
+import { type Basis, isPostOperativeWork, type Resolved } from './basis';
 
 /** What the rules find about one limb under a measured cuff: its pressure, its position, its cuff, its age. */
 export function checkLimb(

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
+import type { Basis } from './basis';
 import type { ExerciseChoice } from './choices';
-import { type Basis, composeSession } from './compose';
+import { composeSession } from './compose';
 import { type TestChoices, testBasis, testExercise, testSession, testStrength } from './plan.fixture';
 
 /** Findings of some rules on what resists, as rule, level, field, words and change. */

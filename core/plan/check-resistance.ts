@@ -6,7 +6,7 @@ import { isWeighed } from '../protocol/exercise';
 import type { Intensity } from '../protocol/intensity';
 import { RULES } from '../rules/catalogue';
 import { testInForce } from '../strength/in-force';
-import { type Basis, isPostOperativeWork, type Resolved } from './compose';
+import { type Basis, isPostOperativeWork, type Resolved } from './basis';
 
 const MOST_PERCENT_VO2MAX = RULES.PRO.figures.mostPercentVo2max;
 

@@ -3,9 +3,10 @@ import { type Exercise, exerciseSchema } from '../protocol/exercise';
 import { EXERCISES } from '../protocol/exercises';
 import type { Limb } from '../quantity/limb';
 import { applyFix } from './apply-fix';
+import type { Basis, Resolved } from './basis';
 import { checkSession, orderRank } from './check-session';
 import type { SessionChoice } from './choices';
-import { type Basis, composeSession, type Resolved } from './compose';
+import { composeSession } from './compose';
 import type { LimbTarget, Plan, PlannedExercise } from './plan';
 import { measuredTarget, testBasis, testExercise, testPlan } from './plan.fixture';
 

@@ -3,7 +3,7 @@ import { MOST_PRIMING_CYCLES } from '../pressure/priming';
 import type { Exercise } from '../protocol/exercise';
 import { limbKind } from '../quantity/limb';
 import { RULES } from '../rules/catalogue';
-import type { Basis, Resolved } from './compose';
+import type { Basis, Resolved } from './basis';
 import { type LimbTarget, type Plan, type PlannedExercise, primingCycles } from './plan';
 import { isInSuperset, setOrder } from './set-order';
 

@@ -2,9 +2,10 @@ import { z } from 'zod';
 import { primingSchema } from '../pressure/priming';
 import { sittingSchema } from '../protocol/beside';
 import { intensitySchema } from '../protocol/intensity';
-import { PROTOCOLS, type ProtocolId, protocolIdSchema, tempoIdSchema } from '../protocol/protocols';
+import { PROTOCOLS, type ProtocolId, protocolIdSchema } from '../protocol/protocols';
 import { schoolIdSchema } from '../protocol/schools';
 import { setWorkSchema } from '../protocol/set-work';
+import { tempoIdSchema } from '../protocol/tempo';
 import { type Limb, limbSchema, positionSchema } from '../quantity/limb';
 import { goalIdSchema } from './goals';
 

@@ -1,9 +1,10 @@
 import { proposedPercent } from '../pressure/ramp';
 import { PROTOCOLS } from '../protocol/protocols';
 import { SCHOOLS, type SchoolId, schoolIdSchema } from '../protocol/schools';
+import type { Basis } from './basis';
 import { type ExerciseChoice, type SessionChoice, setsOf } from './choices';
 import { compile } from './compile';
-import { type Basis, composeSession } from './compose';
+import { composeSession } from './compose';
 import { doseOf } from './dose';
 import { plannedKg } from './plan';
 

@@ -1,40 +1,26 @@
-import type { Role } from '../access/deeds';
 import type { Cuff } from '../cuff/cuff';
-import type { FitFact, TightnessFact } from '../cuff/fact';
+import type { TightnessFact } from '../cuff/fact';
 import { countedAs } from '../cuff/mark-words';
 import type { Finding } from '../findings/finding';
 import { type TargetLoad, targetLoad, withoutKilograms } from '../load/target-load';
-import type { WeightKit } from '../load/weight-kit';
 import type { OcclusionFact } from '../occlusion-pressure/fact';
 import { fitInForce } from '../occlusion-pressure/in-force';
 import { ARBITRARY_DIVISION_MMHG, arbitraryPressure } from '../pressure/arbitrary';
 import { primingMarks, primingPressures } from '../pressure/priming';
-import type { RampSession } from '../pressure/ramp';
 import { targetPressure, UPRIGHT_ADDS_MMHG } from '../pressure/target-pressure';
-import type { Exercise, LadderRung } from '../protocol/exercise';
-import type { Library } from '../protocol/exercises';
 import { intensityWords } from '../protocol/intensity';
-import { PROTOCOLS, TEMPOS } from '../protocol/protocols';
+import { PROTOCOLS } from '../protocol/protocols';
 import { workMsOf } from '../protocol/set-work';
-import type { WorkMode } from '../protocol/work-mode';
-import { type Limb, type LimbKind, limbKind, uprightness } from '../quantity/limb';
+import { TEMPOS } from '../protocol/tempo';
+import { limbKind, uprightness } from '../quantity/limb';
 import { newest } from '../quantity/newest';
 import { roundDownToDivision } from '../quantity/rounding';
-import type { DisplayUnits } from '../quantity/units';
-import type { BloodPressure } from '../screening/blood-pressure';
-import type { Limits } from '../screening/clearance';
-import type { StrengthFact } from '../strength/fact';
 import { type ServingTest, serve, sideOf } from '../strength/in-force';
+import type { Basis, Resolved } from './basis';
 import { checkExercise } from './check-exercise';
 import { checkSession } from './check-session';
 import { checkTimeline } from './check-timeline';
-import {
-  type ArbitraryChoice,
-  atShare,
-  type ExerciseChoice,
-  type MeasuredChoice,
-  type SessionChoice,
-} from './choices';
+import { atShare, type ExerciseChoice, type SessionChoice } from './choices';
 import { compile } from './compile';
 import {
   type ArbitraryTarget,
@@ -45,69 +31,6 @@ import {
   type PlannedExercise,
   type PlannedLoad,
 } from './plan';
-
-/** A session that was really done, as later ones are checked against it. */
-export type SessionDone = RampSession & {
-  worked: readonly {
-    exerciseId: string;
-    limbs: readonly Limb[];
-    mode: WorkMode;
-    arbitrary?: true | undefined;
-    arbitraryMmHg?: number | undefined;
-  }[];
-};
-
-/** What is on record for a person and what the practice owns: all that choices are applied to. */
-export type Basis = {
-  nowMs: number;
-  occlusions: readonly OcclusionFact[];
-  /** Girths and what is worn there; the newest of a limb counts. */
-  fits: readonly FitFact[];
-  strengthTests: readonly StrengthFact[];
-  /** Straps as they were last tightened by feel. */
-  tightness: readonly TightnessFact[];
-  cuffs: readonly Cuff[];
-  weightKits: readonly WeightKit[];
-  library: Library;
-  massUnit: DisplayUnits['mass'];
-  /** What the clearances in force limit (rule SCR-2). */
-  limits: Limits;
-  /** Why a measured pressure or a strength test no longer holds, by its id (rules LOP-6, LOAD-2). */
-  due: ReadonlyMap<string, string>;
-  /** Operations of the last 12 weeks, by limb (rules SCR-1, SCR-4). */
-  procedures: readonly { limb: Limb; atMs: number }[];
-  /** Rungs of the ladder that limbs stand on; none where it was never checked (rule PRO-5). */
-  rungs: ReadonlyMap<Limb, LadderRung>;
-  prescriber: Role;
-  /** The most the practice puts on a limb without a LOP, in mmHg; null where it does not work so (rule PRS-7). */
-  arbitraryUpToMmHg: number | null;
-  /** The newest resting blood pressure that still counts (rule LOP-7); none where there is no other. */
-  resting: BloodPressure | null;
-  /** Kinds of limb that begin with one alone, as the blood pressure is watched (rule RUN-8). */
-  oneLimbFirst: readonly LimbKind[];
-  /** Sessions really done before. */
-  done: readonly SessionDone[];
-};
-
-/** Whether work on these limbs is after an operation (rules SCR-1, SCR-4). */
-export const isPostOperativeWork = (
-  limbs: readonly Limb[],
-  { procedures }: Pick<Basis, 'procedures'>,
-): boolean => procedures.some(({ limb }) => limbs.includes(limb));
-
-/** One exercise with everything its choices point to. `test` and `kit` are null for work without kilograms. */
-export type Resolved = {
-  choice: ExerciseChoice;
-  exercise: Exercise;
-  limbs: { choice: MeasuredChoice; occlusion: OcclusionFact; cuff: Cuff }[];
-  /** Limbs under a cuff nobody measured a LOP with. */
-  unmeasured: { choice: ArbitraryChoice; cuff: Cuff }[];
-  /** Limbs under a strap instead. */
-  straps: TightnessFact[];
-  test: ServingTest | null;
-  kit: WeightKit | null;
-  load: TargetLoad;
-};
 
 /** A composed session: the plan, the load of each exercise with its neighbours, and what the rules find. */
 export type Composed = { plan: Plan; loads: TargetLoad[]; findings: Finding[] };

@@ -5,7 +5,7 @@ import type { ProtocolId } from '../protocol/protocols';
 import type { SchoolId } from '../protocol/schools';
 import { MS_PER_DAY } from '../quantity/units';
 import { limited } from '../screening/clearance.fixture';
-import type { Basis, SessionDone } from './compose';
+import type { Basis, SessionDone } from './basis';
 import { choiceFor, draftLimb, measuredPosition, passiveDays, strapFor } from './draft-limb';
 import { testBasis, testCuff, testOcclusion, trainedWeeks } from './plan.fixture';
 

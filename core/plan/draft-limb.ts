@@ -11,9 +11,10 @@ import { type Limb, limbKind, POSITIONS, type Position } from '../quantity/limb'
 import { newest } from '../quantity/newest';
 import { tidy } from '../quantity/rounding';
 import { MS_PER_DAY } from '../quantity/units';
+import { type Basis, isPostOperativeWork } from './basis';
 import { withoutLop } from './check-limb';
 import type { ArbitraryChoice, LimbChoice } from './choices';
-import { type Basis, cuffFor, isPostOperativeWork } from './compose';
+import { cuffFor } from './compose';
 
 /** The strap a limb is trained under by feel: the one that is worn now, or where nothing was measured on it (rule TIGHT). */
 export function strapFor(limb: Limb, { occlusions, tightness, fits }: Basis): TightnessFact | undefined {

@@ -5,14 +5,16 @@ import type { Cuff } from '../cuff/cuff';
 import { type Finding, hardFindings } from '../findings/finding';
 import { ladderRungSchema, rungSchema } from '../protocol/exercise';
 import { EXERCISES, type Library } from '../protocol/exercises';
-import { protocolIdSchema, tempoIdSchema } from '../protocol/protocols';
+import { protocolIdSchema } from '../protocol/protocols';
 import { schoolIdSchema } from '../protocol/schools';
+import { tempoIdSchema } from '../protocol/tempo';
 import { LIMBS, type Limb, limbKind, POSITIONS } from '../quantity/limb';
 import { MS_PER_DAY } from '../quantity/units';
 import { NO_LIMITS } from '../screening/clearance.fixture';
 import { applyFix } from './apply-fix';
+import type { Basis } from './basis';
 import { type ExerciseChoice, type LimbChoice, type SessionChoice, setsOf } from './choices';
-import { type Basis, composeSession } from './compose';
+import { composeSession } from './compose';
 import { offers } from './offers';
 import { testBasis, testCuff, testExercise, testOcclusion, testStrength, trainedWeeks } from './plan.fixture';
 

@@ -1,23 +1,6 @@
 import { keepSets } from './cut-sets';
+import { LIGHTER_WAYS, type Lighter, WHY_LIGHTER } from './lighter-schema';
 import type { Plan } from './plan';
-
-/** Why somebody trains lighter today, though nothing holds the session (rule SCR-3). */
-export const WHY_LIGHTER = {
-  'slept-badly': 'Slept badly',
-  'not-eaten': 'Not eaten or drunk',
-  unwell: 'Unwell',
-  sore: 'Sore',
-} as const;
-export type WhyLighter = keyof typeof WHY_LIGHTER;
-
-/** What is made lighter, for today alone. */
-export const LIGHTER_WAYS = {
-  pressure: 'Ten points less',
-  sets: 'One set fewer',
-} as const;
-
-/** A lighter version of a plan, for today. */
-export type Lighter = { how: keyof typeof LIGHTER_WAYS; why: WhyLighter };
 
 /** @example lighterWords({ how: 'sets', why: 'sore' }) //=> 'Lighter today: one set fewer. Sore.' */
 export const lighterWords = ({ how, why }: Lighter): string =>

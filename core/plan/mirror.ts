@@ -1,7 +1,7 @@
 import { capital } from '../quantity/capital';
 import { type Limb, limbKind, limbSide, otherSide } from '../quantity/limb';
+import type { Basis } from './basis';
 import type { SessionChoice } from './choices';
-import type { Basis } from './compose';
 import type { Draft } from './draft-session';
 import { fitTemplate } from './template';
 

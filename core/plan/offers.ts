@@ -1,7 +1,8 @@
 import type { Finding } from '../findings/finding';
 import { applyFix } from './apply-fix';
+import type { Basis } from './basis';
 import type { SessionChoice } from './choices';
-import { type Basis, composeSession } from './compose';
+import { composeSession } from './compose';
 
 const HEIGHT: Record<Finding['level'], number> = { note: 0, guard: 1, hard: 2 };
 

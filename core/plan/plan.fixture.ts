@@ -2,14 +2,16 @@ import type { Cuff } from '../cuff/cuff';
 import type { WeightKit } from '../load/weight-kit';
 import type { OcclusionFact } from '../occlusion-pressure/fact';
 import { libraryOf } from '../protocol/exercises';
-import type { ProtocolId, TempoId } from '../protocol/protocols';
+import type { ProtocolId } from '../protocol/protocols';
 import type { SchoolId } from '../protocol/schools';
+import type { TempoId } from '../protocol/tempo';
 import type { Limb, Position } from '../quantity/limb';
 import { MS_PER_DAY } from '../quantity/units';
 import { NO_LIMITS } from '../screening/clearance.fixture';
 import type { StrengthFact } from '../strength/fact';
+import type { Basis, SessionDone } from './basis';
 import { type ExerciseChoice, type SessionChoice, setsOf } from './choices';
-import { type Basis, composeSession, type SessionDone } from './compose';
+import { composeSession } from './compose';
 import type { MeasuredTarget, Plan, PlannedLoad } from './plan';
 
 // A person for tests: thighs with an LOP of 174 ± 5, knee extension with a 1RM of 40 kg on the left.

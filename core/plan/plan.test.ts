@@ -1,9 +1,10 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { hardFindings } from '../findings/finding';
-import { PROTOCOLS, protocolIdSchema, TEMPOS, tempoIdSchema } from '../protocol/protocols';
+import { PROTOCOLS, protocolIdSchema } from '../protocol/protocols';
 import { type SchoolId, schoolIdSchema } from '../protocol/schools';
 import { pacedReps } from '../protocol/set-work';
+import { TEMPOS, tempoIdSchema } from '../protocol/tempo';
 import type { Limb } from '../quantity/limb';
 import { limited } from '../screening/clearance.fixture';
 import { checkTimeline } from './check-timeline';

@@ -5,14 +5,15 @@ import { type Priming, USUAL_PRIMING } from '../pressure/priming';
 import type { PlannedBeside } from '../protocol/beside';
 import type { ExerciseId } from '../protocol/exercises';
 import type { Intensity } from '../protocol/intensity';
-import type { ProtocolId, Tempo, TempoId } from '../protocol/protocols';
+import type { ProtocolId } from '../protocol/protocols';
 import type { SchoolId } from '../protocol/schools';
 import type { SetWork } from '../protocol/set-work';
+import type { Tempo, TempoId } from '../protocol/tempo';
 import type { WorkMode } from '../protocol/work-mode';
 import { type Limb, limbsWords, type Position } from '../quantity/limb';
 import type { Side } from '../strength/side';
 import type { GoalId } from './goals';
-import type { Lighter } from './lighter';
+import type { Lighter } from './lighter-schema';
 
 /** The shape plans are made in now; older ones are read by `versions/read-plan`. */
 export const PLAN_VERSION = 3;

@@ -6,8 +6,8 @@ import { PROTOCOLS } from '../protocol/protocols';
 import { LIMB_LABELS } from '../quantity/limb';
 import { RULES } from '../rules/catalogue';
 import { type ServingTest, testInForce } from '../strength/in-force';
+import type { Basis } from './basis';
 import type { ExerciseChoice, SessionChoice } from './choices';
-import type { Basis } from './compose';
 import { choiceFor } from './draft-limb';
 import { bestKit, type Draft } from './draft-session';
 

@@ -1,4 +1,4 @@
-import type { Tempo } from '../protocol/protocols';
+import type { Tempo } from '../protocol/tempo';
 import type { Limb } from '../quantity/limb';
 
 /** A pressure in mmHg, null under a strap, and when it came to hold, in ms on the timeline's clock. */

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { paceCues, pacePosition, repsByPace, restCues } from './pace';
-import { TEMPOS } from './protocols';
+import { TEMPOS } from './tempo';
 
 const tempo = TEMPOS['2-0-2'];
 

@@ -1,5 +1,5 @@
 import { RULES } from '../rules/catalogue';
-import { repMs, type Tempo } from './protocols';
+import { repMs, type Tempo } from './tempo';
 
 /** Where in a repetition the pace is: which one (from 1), which half, and how far through it (0–1). */
 export type PacePosition = { rep: number; phase: 'up' | 'hold' | 'down'; share: number; repsDone: number };

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { setMs } from './pace';
-import type { Tempo } from './protocols';
+import type { Tempo } from './tempo';
 
 const wholeReps = z
   .number('Enter repetitions.')

@@ -3,9 +3,10 @@ import { composeSession } from '../plan/compose';
 import { testOcclusion, testSession, testStrength } from '../plan/plan.fixture';
 import { libraryOf } from '../protocol/exercises';
 import type { Limb } from '../quantity/limb';
-import { basisOf, isNewcomer, sessionsDone } from './basis';
+import { basisOf } from './basis';
 import type { ClientFacts } from './facts';
 import { daysAgo, NOW_MS, testFacts, testKitInUse, testSessionFact } from './record.fixture';
+import { isNewcomer, sessionsDone } from './sessions-done';
 
 const NOW = NOW_MS;
 const ago = daysAgo;

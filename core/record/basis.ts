@@ -1,9 +1,8 @@
 import type { Role } from '../access/deeds';
-import type { Basis, SessionDone } from '../plan/compose';
+import type { Basis } from '../plan/basis';
 import type { LadderRung } from '../protocol/exercise';
 import { libraryOf } from '../protocol/exercises';
 import { LIMBS, type Limb, type LimbKind, limbKind, limbKindSchema } from '../quantity/limb';
-import { kindsMoved } from '../review/summary';
 import { strengthTestIsDue } from '../strength/shelf-life';
 import { ageWords } from './age-words';
 import type { ClientFacts, KitInUse } from './facts';
@@ -16,6 +15,7 @@ import {
   whyDue,
 } from './in-force';
 import { rungInForce } from './ladder-in-force';
+import { sessionsDone } from './sessions-done';
 
 const LIMB_KINDS = limbKindSchema.options;
 
@@ -65,17 +65,3 @@ function dueNow(facts: ClientFacts, nowMs: number): Map<string, string> {
   }
   return due;
 }
-
-/** Sessions in which somebody really trained, for the ramp and for how often (rules PRS-4, PRO-3). */
-export const sessionsDone = ({ sessions }: Pick<ClientFacts, 'sessions'>): SessionDone[] =>
-  sessions
-    .filter(({ worked }) => worked.length > 0)
-    .map(({ startedAtMs, worked, tolerated }) => ({
-      atMs: startedAtMs,
-      worked,
-      tolerated,
-      kinds: kindsMoved(worked),
-    }));
-
-/** Whether nobody has trained with this person yet (rule PRS-6). */
-export const isNewcomer = (facts: Pick<ClientFacts, 'sessions'>): boolean => sessionsDone(facts).length === 0;

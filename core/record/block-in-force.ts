@@ -11,9 +11,9 @@ import { type Day, dayAt, dayOf } from '../quantity/days';
 import { newest } from '../quantity/newest';
 import { MS_PER_DAY } from '../quantity/units';
 import { RULES } from '../rules/catalogue';
-import { sessionsDone } from './basis';
 import type { BlockFact, ClientFacts } from './facts';
 import { limitsInForce } from './limits-in-force';
+import { sessionsDone } from './sessions-done';
 import { shelfLifeInForce } from './shelf-life-in-force';
 import { versionInForce } from './version-in-force';
 

@@ -2,9 +2,9 @@ import type { GoalId } from '../plan/goals';
 import { LIMB_LABELS, type Limb } from '../quantity/limb';
 import type { RuleId } from '../rules/catalogue';
 import { RULES } from '../rules/catalogue';
-import { isNewcomer } from './basis';
 import type { ClientFacts } from './facts';
 import { holdsInForce, isOperated, limitsInForce } from './in-force';
+import { isNewcomer } from './sessions-done';
 
 /** Three ways to work a limb: heavy without a cuff, light under one, light without. */
 export type WorkKind = 'heavy' | 'cuff' | 'light';

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { composeSession, type SessionDone } from '../plan/compose';
+import type { SessionDone } from '../plan/basis';
+import { composeSession } from '../plan/compose';
 import { testBasis, testExercise, testSession } from '../plan/plan.fixture';
 import { MS_PER_DAY } from '../quantity/units';
 import { checkHowOften } from './how-often';

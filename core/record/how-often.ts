@@ -1,5 +1,5 @@
 import type { Finding } from '../findings/finding';
-import type { Basis, SessionDone } from '../plan/compose';
+import type { Basis, SessionDone } from '../plan/basis';
 import type { Plan, PlannedExercise } from '../plan/plan';
 import { muscleKeys, muscleOf } from '../protocol/muscles';
 import { trains } from '../protocol/work-mode';

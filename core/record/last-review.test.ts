@@ -3,7 +3,8 @@ import { testKit, testPlan } from '../plan/plan.fixture';
 import type { EventBody } from '../session/events';
 import { foldAll, logOf, WHOLE_SESSION } from '../session/session.fixture';
 import type { ClientFacts } from './facts';
-import { lastReview, type PastSession, sessionsToReview } from './last-review';
+import { lastReview, sessionsToReview } from './last-review';
+import type { PastSession } from './past-session';
 import { daysAgo, NOW_MS, testBlock, testFacts, testPrescription, testSessionFact } from './record.fixture';
 
 const { plan } = testPlan();

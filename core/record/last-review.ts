@@ -7,10 +7,10 @@ import { dayOf } from '../quantity/days';
 import { newest } from '../quantity/newest';
 import { MS_PER_DAY } from '../quantity/units';
 import { type Change, changeWords, tidyChange } from '../review/change';
-import type { Reviewed } from '../review/reviewed';
 import { liveTimeline } from '../session/live-timeline';
 import { type Totals, totalsOf } from '../session/totals';
 import type { ClientFacts, PrescriptionFact, SessionFact } from './facts';
+import type { PastSession } from './past-session';
 import { reviewSession } from './session-review';
 import { type TissueLine, tissueAccount } from './tissue-account';
 
@@ -18,9 +18,6 @@ import { type TissueLine, tissueAccount } from './tissue-account';
 const MOST_LEARNT = 6;
 
 const ANSWERED = { accepted: 'Accepted', edited: 'Edited', declined: 'Declined' } as const;
-
-/** A finished session with what its log folds to, and pain before it, of 10, where anybody said. */
-export type PastSession = Reviewed & { fact: SessionFact; painBefore: number | null };
 
 /** What past sessions say: changes of the last one's exercises with their words, and the sets the forecast learns from. */
 export type LastReview = {

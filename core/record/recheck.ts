@@ -1,9 +1,10 @@
 import { markWords } from '../cuff/mark-words';
 import type { Finding } from '../findings/finding';
 import { goByInForce } from '../plan/apply-fix';
+import type { Basis } from '../plan/basis';
 import type { SessionChoice } from '../plan/choices';
 import { choicesOf } from '../plan/choices-of';
-import { type Basis, type Composed, composeSession, UnknownChoice } from '../plan/compose';
+import { type Composed, composeSession, UnknownChoice } from '../plan/compose';
 import type { LimbTarget, MeasuredTarget, Plan, PlannedExercise } from '../plan/plan';
 import { plannedKg } from '../plan/plan';
 import { checkDailyExposure } from '../pressure/cycles';

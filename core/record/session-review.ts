@@ -3,9 +3,9 @@ import { MS_PER_DAY } from '../quantity/units';
 import type { Recommendation } from '../review/review';
 import { reviewEach, type SessionToReview } from '../review/review-each';
 import { RULES } from '../rules/catalogue';
-import { sessionsDone } from './basis';
 import type { ClientFacts } from './facts';
 import { limitsInForce } from './in-force';
+import { sessionsDone } from './sessions-done';
 
 /**
  * What a session suggests for the next one: the one computation of it for the record and the draft (rule REV-10). The cap and

@@ -9,7 +9,7 @@ import { liveTimeline } from '../session/live-timeline';
 import { setStretches } from '../session/set-stretches';
 import type { HeavyWork } from '../strength/heavy-work';
 import type { Side } from '../strength/side';
-import type { PastSession } from './last-review';
+import type { PastSession } from './past-session';
 
 /** What one muscle of one limb was given in a week (rules PRO-3, PRO-4, RUN-5). */
 export type TissueLine = {

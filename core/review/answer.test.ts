@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { testPlan } from '../plan/plan.fixture';
 import { limited, NO_LIMITS } from '../screening/clearance.fixture';
-import type { ReviewAnswer } from '../session/state';
+import type { ReviewAnswer } from '../session/events/values';
 import { whyNotAnswer } from './answer';
 import type { Change } from './change';
 

@@ -1,6 +1,6 @@
 import type { Plan } from '../plan/plan';
 import type { Limits } from '../screening/clearance';
-import type { ReviewAnswer } from '../session/state';
+import type { ReviewAnswer } from '../session/events/values';
 import { type Change, changeWords, tidyChange, whyNotChange } from './change';
 import type { Recommendation } from './review';
 

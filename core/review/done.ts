@@ -1,5 +1,5 @@
 import { makeableLoads, type WeightKit } from '../load/weight-kit';
-import type { Lighter } from '../plan/lighter';
+import type { Lighter } from '../plan/lighter-schema';
 import { measuredLimbs, type PlannedExercise, plannedKg } from '../plan/plan';
 import { SCHOOLS } from '../protocol/schools';
 import { limbKind } from '../quantity/limb';

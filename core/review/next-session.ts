@@ -1,6 +1,6 @@
+import type { Basis } from '../plan/basis';
 import type { ExerciseChoice } from '../plan/choices';
 import { exerciseChoiceOf } from '../plan/choices-of';
-import type { Basis } from '../plan/compose';
 import { type Draft, mendAll } from '../plan/draft-session';
 import type { Plan, PlannedExercise } from '../plan/plan';
 import { fitTemplate } from '../plan/template';

@@ -1,13 +1,11 @@
 import { ASKED_MINUTES, atMinute, type HeartRateMoment } from './heart-rate-moment';
+import type { HeartRateTrace } from './heart-rate-trace';
 import type { SetPlace } from './places';
 import type { SessionState } from './state';
 
 /** Heart rate as a strap or a watch wrote it: `startMs` is null where the file has no clock of its own. */
 export type HeartRateFile = { startMs: number | null; samples: HeartRateSample[] };
 export type HeartRateSample = { afterMs: number; beatsPerMinute: number };
-
-/** Heart rate on a session's clock, at even steps; null where nothing was received. */
-export type HeartRateTrace = { fromAtMs: number; everyMs: number; beatsPerMinute: (number | null)[] };
 
 /** Where a file could begin on the session's clock. More than one is asked; none is said. */
 export type Placement = { words: string; fromAtMs: number };

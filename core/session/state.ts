@@ -2,9 +2,9 @@ import type { PressureStep } from '../plan/timeline';
 import type { Beside } from '../protocol/beside';
 import type { Limb } from '../quantity/limb';
 import type { BloodPressure } from '../screening/blood-pressure';
-import type { BloodPressureMoment, FollowUp, Offer, SessionEvent, StopReason } from './events';
-import type { HeartRateTrace } from './heart-rate';
+import type { BloodPressureMoment, FollowUp, Offer, ReviewAnswer, StopReason } from './events/values';
 import type { HeartRateMoment } from './heart-rate-moment';
+import type { HeartRateTrace } from './heart-rate-trace';
 import type { SignId } from './signs';
 
 /** An inflation in a session; `toMs` is null while the cuff is still up. Wall-clock ms. */
@@ -46,12 +46,6 @@ export type SetRecord = {
 
 /** What was offered after a set, and the answer. */
 export type OfferRecord = { exerciseIndex: number; setIndex: number; offer: Offer; accepted: boolean };
-
-/** What somebody answered to the review of one exercise. */
-export type ReviewAnswer = Pick<
-  Extract<SessionEvent, { type: 'review-answered' }>,
-  'exerciseIndex' | 'rule' | 'answer' | 'change' | 'reason'
->;
 
 /** All that a log says has happened. Wall-clock ms throughout. */
 export type SessionState = {

@@ -1,5 +1,6 @@
 import type { EntityManager } from '@mikro-orm/libsql';
-import type { Measure, MeasureBook } from '#core/outcomes/measures';
+import type { Measure } from '#core/outcomes/measure';
+import type { MeasureBook } from '#core/outcomes/measures';
 import type { Exercise } from '#core/protocol/exercise';
 import type { Library } from '#core/protocol/exercises';
 import { type Prepare, withStatements } from './sqlite';

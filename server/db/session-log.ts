@@ -2,7 +2,7 @@ import { sessionLine } from '#core/outcomes/session-line';
 import type { Plan } from '#core/plan/plan';
 import { readPlan } from '#core/plan/versions/read-plan';
 import type { SessionFact } from '#core/record/facts';
-import type { PastSession } from '#core/record/last-review';
+import type { PastSession } from '#core/record/past-session';
 import { type SessionSummary, summaryOf } from '#core/review/summary';
 import type { DayCheckAnswers } from '#core/screening/day-check';
 import type { SessionEvent } from '#core/session/events';

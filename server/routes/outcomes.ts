@@ -14,13 +14,8 @@ import {
 } from '#contract/outcomes';
 import { PRINT_PATH } from '#contract/print';
 import type { Comparison, ComparisonWish } from '#core/outcomes/comparison';
-import {
-  limbsFor,
-  type Measure,
-  type MeasureBook,
-  type MeasureId,
-  measureBook,
-} from '#core/outcomes/measures';
+import type { Measure } from '#core/outcomes/measure';
+import { limbsFor, type MeasureBook, type MeasureId, measureBook } from '#core/outcomes/measures';
 import { checkTaken, valueTaken } from '#core/outcomes/taken';
 import { dayAt, dayOf } from '#core/quantity/days';
 import { limbKind } from '#core/quantity/limb';

@@ -15,7 +15,8 @@ import {
   templateSchema,
 } from '#contract/practice';
 import { mayDo, type Role } from '#core/access/deeds';
-import { changesFigures, MEASURES, type Measure, type MeasureId, measureBook } from '#core/outcomes/measures';
+import type { Measure } from '#core/outcomes/measure';
+import { changesFigures, MEASURES, type MeasureId, measureBook } from '#core/outcomes/measures';
 import { whyForClinicians } from '#core/plan/template-limits';
 import { readSessionChoice } from '#core/plan/versions/read-plan';
 import { EXERCISES } from '#core/protocol/exercises';

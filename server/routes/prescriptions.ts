@@ -1,8 +1,9 @@
 import { Hono } from 'hono';
 import { newPrescriptionSchema, type SignedFor } from '#contract/prescription';
 import { hardFindings } from '#core/findings/finding';
+import type { Basis } from '#core/plan/basis';
 import type { SessionChoice } from '#core/plan/choices';
-import { type Basis, type Composed, composeSession, UnknownChoice } from '#core/plan/compose';
+import { type Composed, composeSession, UnknownChoice } from '#core/plan/compose';
 import { planChanges } from '#core/plan/plan-changes';
 import { basisOf } from '#core/record/basis';
 import type { ClientFacts } from '#core/record/facts';

@@ -2,7 +2,7 @@ import { type QueryClient, useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { v5 as idFrom, v4 as newId } from 'uuid';
 import type { SessionView } from '#contract/session';
-import type { Lighter } from '#core/plan/lighter';
+import type { Lighter } from '#core/plan/lighter-schema';
 import { type DueEvent, dueEvents } from '#core/session/decide/owed';
 import type { EventBody, SessionEvent } from '#core/session/events';
 import { fold } from '#core/session/fold';

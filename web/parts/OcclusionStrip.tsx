@@ -4,7 +4,7 @@ import { fenceMs } from '#core/plan/occlusion-clock';
 import type { Plan } from '#core/plan/plan';
 import { laneLimitMs } from '#core/plan/plan-limit';
 import type { Lane, Timeline, TimelineSet } from '#core/plan/timeline';
-import { repMs } from '#core/protocol/protocols';
+import { repMs } from '#core/protocol/tempo';
 import { LIMB_LABELS, type Limb } from '#core/quantity/limb';
 import { told } from '../language/told';
 import { clock, plain } from './format';

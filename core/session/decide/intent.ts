@@ -4,11 +4,12 @@ import type { Beside } from '../../protocol/beside';
 import type { Limb } from '../../quantity/limb';
 import type { BloodPressure } from '../../screening/blood-pressure';
 import type { BloodPressureMoment, EventBody, FollowUp, StopReason } from '../events';
-import type { HeartRateTrace } from '../heart-rate';
+import type { ReviewAnswer } from '../events/values';
 import type { HeartRateMoment } from '../heart-rate-moment';
+import type { HeartRateTrace } from '../heart-rate-trace';
 import type { SetPlace } from '../places';
 import type { SignId } from '../signs';
-import type { ReviewAnswer, SessionState } from '../state';
+import type { SessionState } from '../state';
 
 /** What somebody or something means to do. Where no limb is named, all of the exercise in hand are meant. */
 export type Intent =

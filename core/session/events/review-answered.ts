@@ -1,16 +1,9 @@
-import { z } from 'zod';
 import { defineEvent } from './define';
-import { reviewChangeSchema, setPlace } from './values';
+import { reviewAnswerSchema } from './values';
 
 export const reviewAnswered = defineEvent({
   type: 'review-answered',
-  body: {
-    exerciseIndex: setPlace.exerciseIndex,
-    rule: z.string().regex(/^REV-[1-9]$/),
-    answer: z.enum(['accepted', 'edited', 'declined']),
-    change: reviewChangeSchema,
-    reason: z.string().trim().max(300),
-  },
+  body: reviewAnswerSchema.shape,
   undoable: false,
   afterFinish: true,
   words: 'the answer to the review',

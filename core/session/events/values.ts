@@ -58,6 +58,16 @@ export const reviewChangeSchema = z.object({
   heavyBridge: z.literal(true).optional(),
 });
 
+/** What somebody answered to the review of one exercise (rule REV-10). */
+export const reviewAnswerSchema = z.object({
+  exerciseIndex: setPlace.exerciseIndex,
+  rule: z.string().regex(/^REV-[1-9]$/),
+  answer: z.enum(['accepted', 'edited', 'declined']),
+  change: reviewChangeSchema,
+  reason: z.string().trim().max(300),
+});
+export type ReviewAnswer = z.infer<typeof reviewAnswerSchema>;
+
 /** When a blood pressure is taken around work under the cuff (rule RUN-8). */
 export const bloodPressureMomentSchema = z.enum(['before', 'last-rest', 'minute-1', 'minute-5']);
 export type BloodPressureMoment = z.infer<typeof bloodPressureMomentSchema>;

@@ -2,14 +2,8 @@ import { t } from '@lingui/core/macro';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useForm } from 'react-hook-form';
 import type { OwnMeasure } from '#contract/practice';
-import {
-  MEASURES,
-  type Measure,
-  type MeasureBook,
-  type MeasureId,
-  measureOf,
-  measureSchema,
-} from '#core/outcomes/measures';
+import { type Measure, measureSchema } from '#core/outcomes/measure';
+import { MEASURES, type MeasureBook, type MeasureId, measureOf } from '#core/outcomes/measures';
 import { api, failureWords, fieldProblem, read } from '../../data/api';
 import { KEYS } from '../../data/keys';
 import { told } from '../../language/told';

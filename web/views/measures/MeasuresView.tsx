@@ -1,7 +1,8 @@
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import { useState } from 'react';
-import { MEASURES, type Measure, type MeasureId, measureBook } from '#core/outcomes/measures';
+import type { Measure } from '#core/outcomes/measure';
+import { MEASURES, type MeasureId, measureBook } from '#core/outcomes/measures';
 import { useMay, usePractice } from '../../data/queries';
 import { told } from '../../language/told';
 import { Button } from '../../parts/Button';

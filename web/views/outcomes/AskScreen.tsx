@@ -1,6 +1,6 @@
 import { t } from '@lingui/core/macro';
 import { Dialog } from 'radix-ui';
-import type { Measure } from '#core/outcomes/measures';
+import type { Measure } from '#core/outcomes/measure';
 import { told } from '../../language/told';
 import { useAction } from '../../parts/use-action';
 

@@ -1,7 +1,7 @@
 import { t } from '@lingui/core/macro';
+import type { Basis } from '#core/plan/basis';
 import { withoutLop } from '#core/plan/check-limb';
 import { type ExerciseChoice, withArbitraryMmHg } from '#core/plan/choices';
-import type { Basis } from '#core/plan/compose';
 import { arbitraryMostMmHg } from '#core/pressure/arbitrary';
 import { NumberField } from '../../parts/NumberField';
 

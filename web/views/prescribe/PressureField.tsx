@@ -1,8 +1,8 @@
 import { t } from '@lingui/core/macro';
 import { useState } from 'react';
+import type { Basis } from '#core/plan/basis';
 import type { ExerciseChoice, LimbChoice } from '#core/plan/choices';
 import { withPercentLop } from '#core/plan/choices';
-import type { Basis } from '#core/plan/compose';
 import { percentOf } from '#core/pressure/target-pressure';
 import { LIMB_LABELS } from '#core/quantity/limb';
 import { roundDownToDivision } from '#core/quantity/rounding';

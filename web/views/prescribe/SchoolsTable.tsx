@@ -1,9 +1,9 @@
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import { useMemo } from 'react';
+import type { Basis } from '#core/plan/basis';
 import type { SessionChoice } from '#core/plan/choices';
 import { compareSchools, type SchoolRow } from '#core/plan/compare-schools';
-import type { Basis } from '#core/plan/compose';
 import { staysInflated } from '#core/plan/plan';
 import { SCHOOLS } from '#core/protocol/schools';
 import { told } from '../../language/told';

@@ -1,4 +1,5 @@
 import { LIMB_WEIGHT } from '#core/load/weight-kit';
+import type { Basis } from '#core/plan/basis';
 import {
   type ExerciseChoice,
   type MeasuredChoice,
@@ -8,7 +9,6 @@ import {
   sessionChoiceSchema,
   setsOf,
 } from '#core/plan/choices';
-import type { Basis } from '#core/plan/compose';
 import { choiceFor, draftLimb } from '#core/plan/draft-limb';
 import { bestKit } from '#core/plan/draft-session';
 import { isWeighed } from '#core/protocol/exercise';

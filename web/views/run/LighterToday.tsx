@@ -1,6 +1,6 @@
 import { t } from '@lingui/core/macro';
 import { useState } from 'react';
-import { LIGHTER_WAYS, type Lighter, WHY_LIGHTER } from '#core/plan/lighter';
+import { LIGHTER_WAYS, type Lighter, WHY_LIGHTER } from '#core/plan/lighter-schema';
 import type { Plan } from '#core/plan/plan';
 import { hasPressure } from '#core/record/plan-for-today';
 import { Button } from '../../parts/Button';
