@@ -2,6 +2,7 @@ import { randomBytes, randomInt } from 'node:crypto';
 import { serveStatic } from '@hono/node-server/serve-static';
 import type { MikroORM } from '@mikro-orm/libsql';
 import { type Context, Hono } from 'hono';
+import { HTTPException } from 'hono/http-exception';
 import { requestId } from 'hono/request-id';
 import type { Logger } from 'pino';
 import { RULES } from '#core/rules/catalogue';
@@ -190,7 +191,8 @@ export function createApp({
       await noteRefusal(c, orm, error);
       return answerProblem(c, error);
     }
-    if (error instanceof SyntaxError || error.message.includes('Malformed JSON')) {
+    // What the validator throws of a body that is no JSON.
+    if (error instanceof SyntaxError || (error instanceof HTTPException && error.status === 400)) {
       return answerProblem(c, new Problem(400, 'Not JSON', 'The request body is not valid JSON.'));
     }
     const trouble = troubleOf(error);

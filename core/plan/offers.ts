@@ -18,21 +18,19 @@ export const offers = (session: SessionChoice, findings: readonly Finding[], bas
     // Nothing is left to judge where the only exercise was taken out.
     if (mended.exercises.length === 0) return true;
     const after = composeSession(mended, basis).findings;
-    return count(after, finding) < count(findings, finding) && !bringsHigher(findings, after, finding.level);
+    return alike(after, finding) < alike(findings, finding) && !bringsHigher(findings, after, finding.level);
   });
 
-const count = (findings: readonly Finding[], { message }: Finding): number =>
-  findings.filter((one) => one.message === message).length;
+/** How many findings there are of the same kind: of one rule, about one thing, at one level. */
+const alike = (findings: readonly Finding[], { rule, subject, level }: Finding): number =>
+  findings.filter((one) => one.rule === rule && one.subject === subject && one.level === level).length;
 
 /** Whether there are more findings above a level than before, of any one kind. */
-function bringsHigher(
+const bringsHigher = (
   before: readonly Finding[],
   after: readonly Finding[],
   level: Finding['level'],
-): boolean {
-  const alike = (findings: readonly Finding[], { rule, subject, level: at }: Finding) =>
-    findings.filter((one) => one.rule === rule && one.subject === subject && one.level === at).length;
-  return after.some(
+): boolean =>
+  after.some(
     (finding) => HEIGHT[finding.level] > HEIGHT[level] && alike(after, finding) > alike(before, finding),
   );
-}

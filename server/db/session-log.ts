@@ -5,7 +5,7 @@ import type { SessionFact } from '#core/record/facts';
 import type { PastSession } from '#core/record/past-session';
 import { type SessionSummary, summaryOf } from '#core/review/summary';
 import type { DayCheckAnswers } from '#core/screening/day-check';
-import type { SessionEvent } from '#core/session/events';
+import { EVENTS, type SessionEvent } from '#core/session/events';
 import { fold } from '#core/session/fold';
 import { type Log, mergeLogs } from '#core/session/log';
 import { joined, type Prepare } from './sqlite';
@@ -112,21 +112,12 @@ export const NOTHING_DONE: SessionSummary = {
   given: [],
 };
 
-/** Types of events that change what later sessions ask of this one. */
-const MATTERS: readonly SessionEvent['type'][] = [
-  'set-started',
-  'session-finished',
-  'review-answered',
-  'followed-up',
-  'sign-noted',
-  'stopped',
-];
-
+/** Whether events change what later sessions ask of this one. */
 export const changesSummary = (
   { finishedAtMs }: Pick<SessionHead, 'finishedAtMs'>,
   events: readonly SessionEvent[],
 ): boolean =>
-  events.length > 0 && (finishedAtMs !== null || events.some(({ type }) => MATTERS.includes(type)));
+  events.length > 0 && (finishedAtMs !== null || events.some(({ type }) => EVENTS[type].changesSummary));
 
 /** Makes the summary of a session anew from its log, and its line in the person's log once it is finished. */
 export function summarise(prepare: Prepare, session: SessionHead): void {

@@ -6,7 +6,7 @@ import {
   type SessionView,
 } from '#contract/session';
 import { setsShareNow } from '#core/record/block-in-force';
-import type { SessionEventType } from '#core/session/events';
+import { EVENTS } from '#core/session/events';
 import { passGuards } from '../access/guards';
 import { lockedNow, requireDeed } from '../access/practitioner';
 import { asJson } from '../as-json';
@@ -36,15 +36,6 @@ import { opening } from '../opening';
 import { notFound } from '../problem';
 import { sameJson } from '../same-json';
 import { body } from '../validate';
-
-/** What lets a cuff down, and goes with it: taken from a locked device too. */
-const LETS_DOWN: ReadonlySet<SessionEventType> = new Set([
-  'cuff-released',
-  'loosened',
-  'set-ended',
-  'rest-started',
-  'stopped',
-]);
 
 /**
  * Sessions and their append-only logs. An event id is accepted once, any number of times.
@@ -112,7 +103,7 @@ export const sessionRoutes = (aheadMs: number) =>
 
     .post('/:id/events', body(appendEventsSchema), async (c) => {
       const { events } = c.req.valid('json');
-      if (c.var.signedIn.isLocked && !events.every(({ type }) => LETS_DOWN.has(type))) throw lockedNow();
+      if (c.var.signedIn.isLocked && !events.every(({ type }) => EVENTS[type].letsDown)) throw lockedNow();
       // The answer to a review signs the next version of the plan.
       const answer = events.findIndex(({ type }) => type === 'review-answered');
       if (answer >= 0) requireDeed(c.var.practitioner, 'sign', `events.${answer}`);

@@ -7,6 +7,10 @@ export const alarmIgnored = defineEvent({
   body: { limb: limbSchema },
   undoable: false,
   afterFinish: true,
+  corrects: false,
+  atHome: true,
+  letsDown: false,
+  changesSummary: false,
   words: 'the alarm',
   apply: (_, state, { atMs, limb }) => {
     state.ignoredAlarms.push({ atMs, limb });

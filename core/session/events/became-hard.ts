@@ -9,6 +9,10 @@ export const becameHard = defineEvent({
   body: { ...setPlace, rep: z.number().int().min(0).max(500) },
   undoable: true,
   afterFinish: true,
+  corrects: false,
+  atHome: true,
+  letsDown: false,
+  changesSummary: false,
   words: 'when it became hard',
   apply: (_, state, event) => {
     const set = findSet(state, event);

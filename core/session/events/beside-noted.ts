@@ -7,6 +7,10 @@ export const besideNoted = defineEvent({
   body: besideDone,
   undoable: true,
   afterFinish: true,
+  corrects: false,
+  atHome: false,
+  letsDown: false,
+  changesSummary: false,
   words: 'what was done beside',
   apply: (_, state, { atMs, what, words, girthCm }) => {
     state.beside.push({ atMs, what, words, ...(girthCm === undefined ? {} : { girthCm }) });

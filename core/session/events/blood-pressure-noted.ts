@@ -7,6 +7,10 @@ export const bloodPressureNoted = defineEvent({
   body: { moment: bloodPressureMomentSchema, reading: bloodPressureSchema },
   undoable: true,
   afterFinish: true,
+  corrects: false,
+  atHome: false,
+  letsDown: false,
+  changesSummary: false,
   words: 'the blood pressure',
   apply: (_, state, { atMs, moment, reading }) => {
     state.bloodPressures.push({ atMs, moment, reading });

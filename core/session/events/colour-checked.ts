@@ -9,6 +9,10 @@ export const colourChecked = defineEvent({
   body: { ...setPlace, good: z.boolean() },
   undoable: true,
   afterFinish: true,
+  corrects: false,
+  atHome: true,
+  letsDown: false,
+  changesSummary: false,
   words: 'the colour',
   apply: (_, state, event) => {
     const set = findSet(state, event);

@@ -10,6 +10,10 @@ export const cuffInflated = defineEvent({
   body: { limb: limbSchema, pressureMmHg: pressureMmHgSchema.nullable() },
   undoable: false,
   afterFinish: false,
+  corrects: false,
+  atHome: true,
+  letsDown: false,
+  changesSummary: false,
   words: 'the inflation',
   apply: (plan, state, { limb: id, atMs, pressureMmHg }) => {
     let limb = state.limbs.find((candidate) => candidate.limb === id);

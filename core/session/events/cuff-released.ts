@@ -7,6 +7,10 @@ export const cuffReleased = defineEvent({
   body: { limb: limbSchema },
   undoable: false,
   afterFinish: true,
+  corrects: false,
+  atHome: true,
+  letsDown: true,
+  changesSummary: false,
   words: 'the release',
   apply: (_, state, { atMs, limb: id }) => {
     const inflation = openInflation(state.limbs.find(({ limb }) => limb === id));

@@ -27,6 +27,14 @@ export type EventDefinition<T extends string, S extends z.ZodRawShape> = {
   undoable: boolean;
   /** Whether it may still be said of a session that is finished. */
   afterFinish: boolean;
+  /** Whether it puts right what was counted, timed or loaded. */
+  corrects: boolean;
+  /** Whether somebody who trains at home says it; the rest is for a practitioner. */
+  atHome: boolean;
+  /** Whether it lets a cuff down, or goes with that: it is taken from a locked device too. */
+  letsDown: boolean;
+  /** Whether it changes what later sessions ask of this one while it still runs. */
+  changesSummary: boolean;
   /** Changes the state by it; where it makes no sense, nothing. */
   apply: (plan: Plan, state: SessionState, event: Made<T, S>) => void;
   /** What it is, in the fewest words: "the repetitions". */

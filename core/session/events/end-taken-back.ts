@@ -11,6 +11,10 @@ export const endTakenBack = defineEvent({
   body: setPlace,
   undoable: false,
   afterFinish: false,
+  corrects: false,
+  atHome: true,
+  letsDown: false,
+  changesSummary: false,
   words: 'the end that was taken back',
   apply: (_, state, { exerciseIndex, setIndex, atMs }) => {
     const set = lastSet(state);

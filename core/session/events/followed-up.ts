@@ -6,6 +6,10 @@ export const followedUp = defineEvent({
   body: followUpSchema.shape,
   undoable: false,
   afterFinish: true,
+  corrects: false,
+  atHome: false,
+  letsDown: false,
+  changesSummary: true,
   words: 'the day after',
   apply: (_, state, { soreness, bruising, pinpointBleeding, numbness, skinAbrasion, urgent }) => {
     state.followUp = {

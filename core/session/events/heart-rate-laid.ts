@@ -13,6 +13,10 @@ export const heartRateLaid = defineEvent({
   },
   undoable: true,
   afterFinish: true,
+  corrects: false,
+  atHome: false,
+  letsDown: false,
+  changesSummary: false,
   words: 'the heart rate of the session',
   apply: (_, state, { fromAtMs, everyMs, beatsPerMinute }) => {
     state.heartRate = { fromAtMs, everyMs, beatsPerMinute };

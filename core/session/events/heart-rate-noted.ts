@@ -12,6 +12,10 @@ export const heartRateNoted = defineEvent({
   },
   undoable: true,
   afterFinish: true,
+  corrects: false,
+  atHome: false,
+  letsDown: false,
+  changesSummary: false,
   words: 'the heart rate',
   apply: (_, state, event) => {
     const { moment, beatsPerMinute } = event;

@@ -8,6 +8,10 @@ export const loadCorrected = defineEvent({
   body: { ...setPlace, loadKg: loadKgSchema },
   undoable: true,
   afterFinish: true,
+  corrects: true,
+  atHome: false,
+  letsDown: false,
+  changesSummary: false,
   words: 'the load',
   apply: (_, state, event) => {
     const set = findSet(state, event);

@@ -8,6 +8,10 @@ export const loosened = defineEvent({
   body: { limb: limbSchema, byMmHg: z.number().int().min(-50).max(50) },
   undoable: false,
   afterFinish: false,
+  corrects: false,
+  atHome: true,
+  letsDown: true,
+  changesSummary: false,
   words: 'the loosening',
   apply: (_, state, { limb, byMmHg, atMs }) => {
     state.loosenedMmHg[limb] = Math.max(0, (state.loosenedMmHg[limb] ?? 0) + byMmHg);

@@ -8,6 +8,10 @@ export const markMoved = defineEvent({
   body: { limb: limbSchema, byMarks: z.union([z.literal(-1), z.literal(1)]) },
   undoable: false,
   afterFinish: false,
+  corrects: false,
+  atHome: true,
+  letsDown: false,
+  changesSummary: false,
   words: 'the mark',
   apply: (_, state, { limb, byMarks, atMs }) => {
     state.marksMoved[limb] = (state.marksMoved[limb] ?? 0) + byMarks;

@@ -15,6 +15,10 @@ export const pressureRead = defineEvent({
   },
   undoable: false,
   afterFinish: true,
+  corrects: false,
+  atHome: true,
+  letsDown: false,
+  changesSummary: false,
   words: 'the reading',
   apply: (plan, state, { limb, atMs, pressureMmHg, cause }) => {
     const open = openInflation(state.limbs.find((candidate) => candidate.limb === limb));

@@ -11,6 +11,10 @@ export const reFitted = defineEvent({
   body: setPlace,
   undoable: false,
   afterFinish: false,
+  corrects: false,
+  atHome: true,
+  letsDown: false,
+  changesSummary: false,
   words: 'the re-fit',
   apply: (_, state, { exerciseIndex, setIndex, atMs }) => {
     const set = openSet(state);

@@ -8,6 +8,10 @@ export const repsConfirmed = defineEvent({
   body: setPlace,
   undoable: true,
   afterFinish: true,
+  corrects: false,
+  atHome: true,
+  letsDown: false,
+  changesSummary: false,
   words: 'the count',
   apply: (_, state, event) => {
     const set = findSet(state, event);

@@ -9,6 +9,10 @@ export const repsCorrected = defineEvent({
   body: { ...setPlace, byReps: z.number().int().min(-100).max(100) },
   undoable: true,
   afterFinish: true,
+  corrects: true,
+  atHome: true,
+  letsDown: false,
+  changesSummary: false,
   words: 'the repetitions',
   apply: (_, state, event) => {
     const set = findSet(state, event);

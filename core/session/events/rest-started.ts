@@ -8,6 +8,10 @@ export const restStarted = defineEvent({
   body: { ...setPlace, restMs: z.number().int().min(0).max(600_000) },
   undoable: false,
   afterFinish: false,
+  corrects: false,
+  atHome: true,
+  letsDown: true,
+  changesSummary: false,
   words: 'the rest',
   apply: (_, state, { atMs, restMs }) => {
     if (!openSet(state)) state.rest = { startedAtMs: atMs, restMs };

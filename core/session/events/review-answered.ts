@@ -6,6 +6,10 @@ export const reviewAnswered = defineEvent({
   body: reviewAnswerSchema.shape,
   undoable: false,
   afterFinish: true,
+  corrects: false,
+  atHome: false,
+  letsDown: false,
+  changesSummary: true,
   words: 'the answer to the review',
   apply: (_, state, { exerciseIndex, rule, answer, change, reason }) => {
     state.reviews = state.reviews.filter((review) => review.exerciseIndex !== exerciseIndex);

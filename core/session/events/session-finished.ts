@@ -6,6 +6,10 @@ export const sessionFinished = defineEvent({
   undoable: false,
   // Two devices may both have finished it.
   afterFinish: true,
+  corrects: false,
+  atHome: true,
+  letsDown: false,
+  changesSummary: true,
   words: 'the end',
   apply: (_, state, { atMs }) => {
     state.finishedAtMs ??= atMs;

@@ -13,6 +13,10 @@ export const sessionStarted = defineEvent({
   },
   undoable: false,
   afterFinish: false,
+  corrects: false,
+  atHome: true,
+  letsDown: false,
+  changesSummary: false,
   words: 'the start',
   apply: (_, state, { atMs, runner, enteredAtMs, byClient }) => {
     if (state.startedAtMs !== null) return;

@@ -8,6 +8,10 @@ export const setEnded = defineEvent({
   body: { ...setPlace, reps: z.number().int().min(0).max(500), reason: stopReasonSchema },
   undoable: false,
   afterFinish: false,
+  corrects: false,
+  atHome: true,
+  letsDown: true,
+  changesSummary: false,
   words: 'the end of the set',
   apply: (_, state, event) => {
     const set = findSet(state, event);

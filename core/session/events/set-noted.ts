@@ -12,6 +12,10 @@ export const setNoted = defineEvent({
   },
   undoable: true,
   afterFinish: true,
+  corrects: false,
+  atHome: true,
+  letsDown: false,
+  changesSummary: false,
   words: 'the note',
   apply: (_, state, event) => {
     const set = findSet(state, event);

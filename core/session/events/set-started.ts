@@ -10,6 +10,10 @@ export const setStarted = defineEvent({
   body: setPlace,
   undoable: false,
   afterFinish: false,
+  corrects: false,
+  atHome: true,
+  letsDown: false,
+  changesSummary: true,
   words: 'the start of the set',
   apply: (plan, state, event) => {
     const exercise = plan.exercises[event.exerciseIndex];

@@ -13,6 +13,10 @@ export const signNoted = defineEvent({
   },
   undoable: false,
   afterFinish: true,
+  corrects: false,
+  atHome: true,
+  letsDown: false,
+  changesSummary: true,
   words: 'the sign',
   apply: (_, state, { atMs, sign, note }) => {
     state.signs.push({ atMs, sign, note: note ?? '' });

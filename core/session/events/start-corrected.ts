@@ -9,6 +9,10 @@ export const startCorrected = defineEvent({
   body: { ...setPlace, byMs: z.number().int().min(-600_000).max(600_000) },
   undoable: true,
   afterFinish: true,
+  corrects: true,
+  atHome: false,
+  letsDown: false,
+  changesSummary: false,
   words: 'the start',
   apply: (_, state, event) => {
     const set = findSet(state, event);

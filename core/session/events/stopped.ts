@@ -9,6 +9,10 @@ export const stopped = defineEvent({
   body: { why: z.string().trim().min(1).max(300) },
   undoable: false,
   afterFinish: false,
+  corrects: false,
+  atHome: true,
+  letsDown: true,
+  changesSummary: true,
   words: 'the stop',
   apply: (_, state, { atMs, why }) => {
     state.stopped ??= { atMs, why };

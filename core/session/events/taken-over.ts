@@ -7,6 +7,10 @@ export const takenOver = defineEvent({
   body: { runner: z.string().min(1).max(64) },
   undoable: false,
   afterFinish: false,
+  corrects: false,
+  atHome: false,
+  letsDown: false,
+  changesSummary: false,
   words: 'the device that runs it',
   apply: (_, state, { runner }) => {
     state.runner = runner;

@@ -7,6 +7,10 @@ export const undone = defineEvent({
   body: { eventId: z.uuid() },
   undoable: false,
   afterFinish: true,
+  corrects: false,
+  atHome: false,
+  letsDown: false,
+  changesSummary: false,
   words: 'the undoing',
   apply: () => {},
 });

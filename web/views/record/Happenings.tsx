@@ -3,7 +3,7 @@ import { calledIn } from '#core/plan/called';
 import { LIMB_LABELS } from '#core/quantity/limb';
 import { bloodPressureWords } from '#core/screening/blood-pressure';
 import { BLOOD_PRESSURE_MOMENTS } from '#core/session/blood-pressure';
-import type { SessionEvent } from '#core/session/events';
+import { EVENTS } from '#core/session/events';
 import { undoable } from '#core/session/fold';
 import { momentWords } from '#core/session/heart-rate-moment';
 import type { LiveSession } from '../../data/live-session';
@@ -12,13 +12,11 @@ import { clock } from '../../parts/format';
 import { useUnits } from '../../parts/units';
 import { offerWords } from '../../words/offer-words';
 
-const CORRECTIONS: readonly SessionEvent['type'][] = ['reps-corrected', 'start-corrected', 'load-corrected'];
-
 /** What went otherwise than planned: corrections, changes offered and taken or left, alarms that were passed. */
 export function Happenings({ session: { view, log, state } }: { session: LiveSession }) {
   const { mass } = useUnits();
   const startMs = state.startedAtMs ?? view.openedAtMs;
-  const kept = undoable(log).filter(({ type }) => CORRECTIONS.includes(type)).length;
+  const kept = undoable(log).filter(({ type }) => EVENTS[type].corrects).length;
   const undone = log.filter(({ type }) => type === 'undone').length;
   const timedByReceipt = log.filter(({ saidAtMs }) => saidAtMs !== undefined).length;
   const lines = [
