@@ -57,6 +57,7 @@ test('cycles of the cuff are found by an everyday word, composed, run by the pum
     await openPerson(page, 'Odalys Ferrant');
     await chooseLink(page, 'Run');
     const cycles = page.getByRole('list', { name: 'Plans' }).getByRole('button', { name: /cycles/ });
+    await expect(cycles).toContainText('Done today');
     await cycles.click();
     // What stands beneath is of this plan from then on.
     await expect(cycles).toHaveAttribute('aria-pressed', 'true');

@@ -18,6 +18,7 @@ import { demoFile } from './demo-file';
 import { ON_THE_FIXED_DAY, testsAheadMs } from './fixed-day';
 import { untilItStands } from './go-to';
 import { moveDate } from './move-date.mjs';
+import { patientMs } from './patience';
 
 /** What every server of a journey is told. */
 const serverEnvironment = (port: number) => ({
@@ -311,9 +312,14 @@ export async function acceptReviewIfAsked(page: Page): Promise<void> {
     .getByRole('region', { name: 'Check on the day' })
     .or(page.getByRole('button', { name: 'Open the session' }))
     .or(page.getByRole('link', { name: 'Go on with the open session' }));
-  await expect(review.or(after).first()).toBeVisible();
-  if (await review.isVisible()) await pressKey(page, 'a');
-  await expect(after).toBeVisible();
+  // The review may come only once the record has been read anew: what stood there before it gives way to it.
+  await expect(async () => {
+    if (await review.isVisible()) {
+      await pressKey(page, 'a');
+      await expect(review).toHaveCount(0);
+    }
+    expect([await after.isVisible(), await review.isVisible()]).toEqual([true, false]);
+  }).toPass({ timeout: patientMs(30_000) });
 }
 
 /** The same, for a person who may have been checked already. */
