@@ -36,15 +36,16 @@ export function TakeOut({ name }: { name: string }) {
           {t`Everything that was ever written down, in one open file that another practice can take in. One person alone: in their log. Whoever has the file can read it.`}
         </p>
       </div>
-      {site && (
-        <p className="text-[15px] text-quiet">
+      {/* Its room is kept while it is read: nothing moves as it comes. */}
+      <p className="min-h-6 text-[15px] text-quiet">
+        {site && (
           <Trans>
             It is signed with the key of this site,{' '}
             <span className="figures text-ink">{site.fingerprint}</span>. An empty site that the practice
             moves to asks for it.
           </Trans>
-        </p>
-      )}
+        )}
+      </p>
       <div className="flex flex-wrap items-end gap-4">
         <Picker
           label={t`One table`}
