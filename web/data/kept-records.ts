@@ -1,4 +1,4 @@
-import { type DBSchema, openDB } from 'idb';
+import { type DBSchema, deleteDB, openDB } from 'idb';
 import type { SignInState } from '#contract/sign-in';
 import { workingPractitioner } from './practitioner';
 import { dropKeys, type Sealed, seal, unseal } from './sealed';
@@ -17,8 +17,12 @@ interface RecordsShape extends DBSchema {
   };
 }
 
+// Of another name where records have another shape than in the release before: those it kept could not be read.
+const NAME = 'nervato-records-2';
+const BEFORE = 'nervato-records';
+
 const open = () =>
-  openDB<RecordsShape>('nervato-records', 1, {
+  openDB<RecordsShape>(NAME, 1, {
     upgrade: (db) =>
       void db.createObjectStore('records', { keyPath: ['by', 'path'] }).createIndex('atMs', 'atMs'),
   });
@@ -82,7 +86,9 @@ export async function leaveNothing(state: SignInState['state']): Promise<void> {
   if (state === 'signed-out') await clearRecords();
 }
 
-/** Releases before sign-in kept records as they were, in a cache of their own. */
+/** What releases before kept: at first as it was, in a cache of their own, then in another shape. */
 export const clearOldCache = async (): Promise<void> => {
+  // It goes once no page of that release is open; nobody waits for that.
+  void deleteDB(BEFORE);
   await globalThis.caches?.delete('records');
 };

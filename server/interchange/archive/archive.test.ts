@@ -684,6 +684,32 @@ describe('what a file claims is compared, and let in by the roles of a screen (S
     }
   });
 
+  it('takes a letter of an earlier release as one that limits neither rung nor range', async () => {
+    const api = await startApi();
+    const { id } = await measuredClient(api);
+    const given = {
+      subjects: ['diabetes'],
+      givenBy: 'Dr Test',
+      byPhysician: true,
+      givenAtMs: api.clock.nowMs,
+      untilMs: null,
+      maxPercentLop: 60,
+      limbs: [],
+      modes: [],
+      note: '',
+    };
+    await api.post(`/clients/${id}/clearances`, given);
+    const lines = (await archiveOf(api, id)).trimEnd().split('\n').slice(0, -1);
+    const earlier = lines.map((line) => line.replace('"highestRung":null,', '').replace('"ranges":[],', ''));
+    expect(earlier.join('')).not.toContain('ranges');
+    const text = `${earlier.join('\n')}\n`;
+    const end = { end: { rows: earlier.length - 1, sha256: sha256(text) } };
+    const into = await startApi();
+    expect((await takeInBy(into, '/archive', `${text}${JSON.stringify(end)}\n`)).status).toBe(201);
+    const { facts } = await into.get<ClientRecord>(`/clients/${id}`);
+    expect(facts.clearances).toMatchObject([{ maxPercentLop: 60, highestRung: null, ranges: [] }]);
+  });
+
   it('adds no event to a session that is on record here', async () => {
     const from = await startApi();
     const id = await somebody(from);

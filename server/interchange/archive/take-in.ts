@@ -5,7 +5,7 @@ import type { Doer } from '#core/access/deeds';
 import type { NewHold } from '#core/record/holds';
 import type { SessionEvent } from '#core/session/events';
 import { type AuditRow, appendAudit } from '../../db/audit';
-import { fillConditionsOf } from '../../db/fill-old';
+import { fillConditionsOf, lettersSay } from '../../db/fill-old';
 import { raiseHolds } from '../../db/holds';
 import { readHead, summarise } from '../../db/session-log';
 import { isForeignKeyClash, isUniqueClash, type Prepare } from '../../db/sqlite';
@@ -94,8 +94,11 @@ export function takeIn(
   for (const { row, at: line } of pressures) checkOcclusion(prepare, row, line);
   for (const sessionId of grown) growSession(prepare, sessionId);
   const clientIds = [...people.keys()].map((clientId) => matches[clientId] ?? clientId);
-  // An archive of an earlier release says only in its screenings what people have.
-  for (const clientId of clientIds) fillConditionsOf(prepare, clientId, 'ended-here-only');
+  // An archive of an earlier release says only in its screenings what people have, and less in its letters.
+  for (const clientId of clientIds) {
+    fillConditionsOf(prepare, clientId, 'ended-here-only');
+    prepare(lettersSay('client_id = ?')).run(clientId);
+  }
   // Nothing happened after it was received.
   putTimesRight(prepare, nowMs);
   if (added.length > 0)
