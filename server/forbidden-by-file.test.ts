@@ -4,14 +4,13 @@ import type { ClientRecord } from '#contract/client';
 import { attackRuns } from '../tests/attack-runs';
 import { type Api, startAfter, startApi } from './api.fixture';
 import { type Ready, ready } from './forbidden.fixture';
-import { WAYS_PAST_CONDITIONS } from './forbidden-conditions.fixture';
-import { WAYS_TO_OPEN } from './forbidden-to-open.fixture';
+import { ALL_WAYS } from './forbidden-conditions.fixture';
 
 // START-3: what keeps a session shut comes along with the record, and is there after somebody has looked through it.
 
 /** So many of four ways: every fourth every day, all in `npm run attack`. */
 const TRIED = attackRuns(1);
-const WAYS = [...WAYS_TO_OPEN, ...WAYS_PAST_CONDITIONS].filter((_, place) => place % 4 < TRIED);
+const WAYS = ALL_WAYS.filter((_, place) => place % 4 < TRIED);
 
 const recordOf = (api: Api, { client }: Ready) => api.get<ClientRecord>(`/clients/${client.id}`);
 

@@ -3,8 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { attackRuns } from '../tests/attack-runs';
 import { DAY_MS, startAfter } from './api.fixture';
 import { ready } from './forbidden.fixture';
-import { WAYS_PAST_CONDITIONS } from './forbidden-conditions.fixture';
-import { WAYS_TO_OPEN } from './forbidden-to-open.fixture';
+import { ALL_WAYS } from './forbidden-conditions.fixture';
 
 // START-4: what happens while the clock of the machine is wrong counts as much once it is put right.
 
@@ -27,7 +26,7 @@ describe.each(CLOCKS.map(([clock, wrongMs], place) => [clock, wrongMs, place] as
   'what keeps a session shut, having come with a clock %s',
   (clock, wrongMs, place) => {
     const isAYearAhead = clock === 'a year ahead';
-    const ways = [...WAYS_TO_OPEN, ...WAYS_PAST_CONDITIONS].filter(
+    const ways = ALL_WAYS.filter(
       ({ way }, i) =>
         (i + CLOCKS.length - place) % CLOCKS.length < TRIED && !(isAYearAhead && BY_CALENDAR.includes(way)),
     );

@@ -1,6 +1,6 @@
 import { CLEAR, DAY_MS, WELL } from './api.fixture';
 import { at, clearance, ofLevel, pressures, reading, train } from './forbidden.fixture';
-import type { WayToOpen } from './forbidden-to-open.fixture';
+import { WAYS_TO_OPEN, type WayToOpen } from './forbidden-to-open.fixture';
 
 const operation = (nowMs: number) => ({
   yes: ['recent-surgery'],
@@ -8,7 +8,7 @@ const operation = (nowMs: number) => ({
 });
 
 /** What a person has, and who tried to take it back without being the one who may (rules SCR-1, SCR-3, SCR-5). */
-export const WAYS_PAST_CONDITIONS: WayToOpen[] = [
+const WAYS_PAST_CONDITIONS: WayToOpen[] = [
   ...ofLevel('clear').flatMap((item): WayToOpen[] =>
     (['aske', 'colin', 'clara'] as const).map((who) => ({
       way: `${item} recorded by a clinician, and answered no the day after to ${who}`,
@@ -97,3 +97,6 @@ export const WAYS_PAST_CONDITIONS: WayToOpen[] = [
     },
   },
 ];
+
+/** Every way to get a session opened that must stay shut. */
+export const ALL_WAYS: readonly WayToOpen[] = [...WAYS_TO_OPEN, ...WAYS_PAST_CONDITIONS];

@@ -10,8 +10,7 @@ import {
   startApi,
 } from './api.fixture';
 import { type Ready, ready, trainToday } from './forbidden.fixture';
-import { WAYS_PAST_CONDITIONS } from './forbidden-conditions.fixture';
-import { WAYS_TO_OPEN } from './forbidden-to-open.fixture';
+import { ALL_WAYS } from './forbidden-conditions.fixture';
 import { WAYS_TO_SIGN } from './forbidden-to-sign.fixture';
 
 const REASON = { overrideReason: 'I insist' };
@@ -26,7 +25,7 @@ describe('a session that must not open (START-1)', () => {
     expect(status).toBe(201);
   });
 
-  it.each([...WAYS_TO_OPEN, ...WAYS_PAST_CONDITIONS])('stays shut: $way', async ({ happens, rule }) => {
+  it.each(ALL_WAYS)('stays shut: $way', async ({ happens, rule }) => {
     const { api, made: person } = await startAfter(ready);
     api.clock.nowMs += 1_000;
     await happens(api, person);

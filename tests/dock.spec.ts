@@ -1,14 +1,10 @@
-import { checkOnTheDayIfAsked, chooseLink, expect, openPerson, pressKey, test } from './nervato';
+import { expect, openSession, pressKey, test } from './nervato';
 
 test('a page that loads while a cuff is up leaves the room of the dock, and nothing moves once it is there', async ({
   page,
 }) => {
   await page.goto('/');
-  await openPerson(page, 'Odalys Ferrant');
-  await chooseLink(page, 'Run');
-  await checkOnTheDayIfAsked(page);
-  await page.getByRole('button', { name: 'Open the session' }).click();
-  await expect(page.getByRole('heading', { name: /^Inflate/ })).toBeVisible();
+  await openSession(page, 'Odalys Ferrant');
   await pressKey(page, 'Space');
   await expect(page.getByRole('region', { name: 'Cuff dock' }).getByText('86 mmHg')).toBeVisible();
   await expect(page.getByText('All saved on the server')).toBeVisible();

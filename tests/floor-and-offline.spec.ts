@@ -4,6 +4,7 @@ import {
   chooseLink,
   expect,
   openPerson,
+  openSession,
   otherDevice,
   pick,
   pressKey,
@@ -14,14 +15,6 @@ import { patientMs } from './patience';
 
 const dock = (page: Page) => page.getByRole('region', { name: 'Cuff dock' });
 const saved = (page: Page) => page.getByText('All saved on the server');
-
-async function openSession(page: Page, person: string): Promise<void> {
-  await openPerson(page, person);
-  await chooseLink(page, 'Run');
-  await checkOnTheDayIfAsked(page);
-  await page.getByRole('button', { name: 'Open the session' }).click();
-  await expect(page.getByRole('heading', { name: /^Inflate/ })).toBeVisible();
-}
 
 test('a session open on two devices stays the same on both, and both may act', async ({
   page,

@@ -1,10 +1,10 @@
 import type { Page } from '@playwright/test';
 import { holdClock, passUntil } from './held-clock';
 import {
-  checkOnTheDayIfAsked,
   chooseLink,
   expect,
   openPerson,
+  openSession,
   otherDevice,
   pick,
   pressKey,
@@ -144,11 +144,7 @@ test('of three devices the one that crashed is asked, of its own person alone, a
   const question = (on: Page) => on.getByRole('group', { name: /^Is the cuff of/ });
   const cuffUp = async (on: Page, person: string) => {
     await on.goto('/');
-    await openPerson(on, person);
-    await chooseLink(on, 'Run');
-    await checkOnTheDayIfAsked(on);
-    await on.getByRole('button', { name: 'Open the session' }).click();
-    await expect(heading(on, /^Inflate/).first()).toBeVisible();
+    await openSession(on, person);
     await pressKey(on, 'Space');
     await expect(dock(on).getByRole('link', { name: new RegExp(person) })).toBeVisible();
     await expect(on.getByText('All saved on the server')).toBeVisible();

@@ -332,4 +332,13 @@ export async function checkOnTheDayIfAsked(page: Page): Promise<void> {
   await expect(ready).toBeVisible();
 }
 
+/** From any page the session of somebody who is ready, open, before the cuff goes up. */
+export async function openSession(page: Page, person: string): Promise<void> {
+  await openPerson(page, person);
+  await chooseLink(page, 'Run');
+  await checkOnTheDayIfAsked(page);
+  await page.getByRole('button', { name: 'Open the session' }).click();
+  await expect(page.getByRole('heading', { name: /^Inflate/ })).toBeVisible();
+}
+
 export { expect };

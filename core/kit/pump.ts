@@ -7,28 +7,28 @@ import { RULES } from '../rules/catalogue';
 const { gaugeCheckDays: CHECK_DAYS } = RULES['FIT-2'].figures;
 
 /** A gauge with its pump. Pressures in mmHg. */
-const bareSchema = z.object({
-  id: z.string().min(1).max(80),
-  label: z.string().trim().min(1, 'Give the pump a name.').max(60),
-  /** By hand: squeezed and read by eye. Regulated: told a pressure, which it reaches and holds. */
-  kind: z.enum(['by-hand', 'regulated']),
-  divisionMmHg: z
-    .number('Enter the division in mmHg.')
-    .int()
-    .min(1, 'At least 1 mmHg.')
-    .max(20, 'At most 20 mmHg.'),
-  /** Whether the cuff holds its pressure once the pump is unplugged. */
-  keepsPressure: z.boolean(),
-  /** When it was last compared with a reference, and by how much it was wrong then, up or down (rule FIT-2). */
-  checkedOn: isoDaySchema.optional(),
-  errorMmHg: z
-    .number('Enter its error in mmHg.')
-    .min(0, 'At least 0 mmHg.')
-    .max(20, 'At most 20 mmHg.')
-    .optional(),
-  places: placesSchema,
-});
-export const pumpSchema = bareSchema
+export const pumpSchema = z
+  .object({
+    id: z.string().min(1).max(80),
+    label: z.string().trim().min(1, 'Give the pump a name.').max(60),
+    /** By hand: squeezed and read by eye. Regulated: told a pressure, which it reaches and holds. */
+    kind: z.enum(['by-hand', 'regulated']),
+    divisionMmHg: z
+      .number('Enter the division in mmHg.')
+      .int()
+      .min(1, 'At least 1 mmHg.')
+      .max(20, 'At most 20 mmHg.'),
+    /** Whether the cuff holds its pressure once the pump is unplugged. */
+    keepsPressure: z.boolean(),
+    /** When it was last compared with a reference, and by how much it was wrong then, up or down (rule FIT-2). */
+    checkedOn: isoDaySchema.optional(),
+    errorMmHg: z
+      .number('Enter its error in mmHg.')
+      .min(0, 'At least 0 mmHg.')
+      .max(20, 'At most 20 mmHg.')
+      .optional(),
+    places: placesSchema,
+  })
   .refine(({ checkedOn, errorMmHg }) => checkedOn === undefined || errorMmHg !== undefined, {
     path: ['errorMmHg'],
     message: 'Enter the error that its check found.',

@@ -13,7 +13,7 @@ import { type Basis, isPostOperativeWork, type Resolved } from './basis';
 import { checkLimb, checkLimbOfExercise, checkUnmeasured } from './check-limb';
 import { checkIntensity, checkResistance } from './check-resistance';
 import { RUNG_LABELS } from './goals';
-import { isAboveLetter, rangesCrossed } from './letter-work';
+import { rangesCrossed, rungPassed } from './letter-work';
 
 /** Everything the rules find about one exercise by itself. */
 export function checkExercise(one: Resolved, schoolId: SchoolId, basis: Basis): Finding[] {
@@ -130,7 +130,7 @@ function checkClearance(one: Resolved, { limits }: Basis): Finding[] {
   });
   return choice.limbs.flatMap((target) => {
     const { limb } = target;
-    const { maxPercentLop, capFrom, modes, highestRung, isCleared } = limits[limb];
+    const { maxPercentLop, capFrom, modes, isCleared } = limits[limb];
     const name = LIMB_LABELS[limb];
     const findings: Finding[] = [];
     if (target.kind === 'measured' && maxPercentLop !== null && target.percentLop > maxPercentLop)
@@ -158,11 +158,12 @@ function checkClearance(one: Resolved, { limits }: Basis): Finding[] {
           remedy: 'Prescribe work that is cleared.',
         }),
       );
-    if (highestRung !== null && isAboveLetter(limits[limb], rung))
+    const highest = rungPassed(limits[limb], rung);
+    if (highest)
       findings.push(
         hard({
           subject: 'exerciseId',
-          message: `${name}: the clearance allows work up to ${RUNG_LABELS[highestRung].toLowerCase()} only, and this is ${RUNG_LABELS[rung].toLowerCase()}.`,
+          message: `${name}: the clearance allows work up to ${RUNG_LABELS[highest].toLowerCase()} only, and this is ${RUNG_LABELS[rung].toLowerCase()}.`,
           remedy: 'Prescribe work that is cleared.',
         }),
       );

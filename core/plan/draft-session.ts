@@ -18,7 +18,7 @@ import { type ExerciseChoice, type LoadChoice, type SessionChoice, setsOf } from
 import { composeSession } from './compose';
 import { arbitraryChoice, draftLimb, measuredPosition, strapFor } from './draft-limb';
 import { GOALS, type GoalId, RUNG_LABELS, RUNG_PROTOCOLS } from './goals';
-import { isAboveLetter, rangesCrossed } from './letter-work';
+import { rangesCrossed, rungPassed } from './letter-work';
 
 /** What one exercise takes over from its last session, the reviewed change applied. Shares in %, rest in ms. */
 export type Carried = {
@@ -139,8 +139,8 @@ function whyNot({ goal, limbs, rung, schoolId }: DraftWish, basis: Basis): strin
     return 'A cap on the pressure cannot be kept by a strap (SCR-2).';
   if (limbs.some((limb) => basis.limits[limb].modes?.includes(mode) === false))
     return `The clearance does not allow ${mode} work (SCR-2).`;
-  const above = limbs.find((limb) => GOALS[goal].from === 'rung' && isAboveLetter(basis.limits[limb], rung));
-  const highest = above && basis.limits[above].highestRung;
+  const asked = GOALS[goal].from === 'rung' ? limbs : [];
+  const [highest] = asked.flatMap((limb) => rungPassed(basis.limits[limb], rung) ?? []);
   if (highest) return `The clearance allows work up to ${RUNG_LABELS[highest].toLowerCase()} only (SCR-2).`;
   const mayPrescribe = mayDo({ role: basis.prescriber, isOwner: false }, 'sign-post-operative');
   if (!mayPrescribe && (mode === 'passive' || isPostOperativeWork(limbs, basis))) {
@@ -202,7 +202,7 @@ function suits(exercise: Exercise, { goal, rung, isolatedOnly }: DraftWish): boo
 const isAllowed = (id: ExerciseId, exercise: Exercise, { limbs }: DraftWish, { limits }: Basis): boolean =>
   limbs.every(
     (limb) =>
-      !isAboveLetter(limits[limb], exercise.rung) &&
+      rungPassed(limits[limb], exercise.rung) === null &&
       rangesCrossed(limits[limb], id, exercise, exercise.rung).length === 0,
   );
 

@@ -2,9 +2,9 @@ import { type Exercise, type Rung, rungHeight } from '../protocol/exercise';
 import { crosses } from '../protocol/joint-range';
 import type { LimbLimits } from '../screening/clearance';
 
-/** Whether work on a rung is above the highest that the letters allow a limb (rule SCR-2). */
-export const isAboveLetter = ({ highestRung }: LimbLimits, rung: Rung): boolean =>
-  highestRung !== null && rungHeight(rung) > rungHeight(highestRung);
+/** The highest rung that the letters allow a limb, where work on another is above it; else null (rule SCR-2). */
+export const rungPassed = ({ highestRung }: LimbLimits, rung: Rung): Rung | null =>
+  highestRung !== null && rungHeight(rung) > rungHeight(highestRung) ? highestRung : null;
 
 /**
  * The ranges that the letters keep a limb from, and that an exercise goes through (rule SCR-2).

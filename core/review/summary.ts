@@ -1,5 +1,5 @@
 import { doseOf, type LimbDose } from '../plan/dose';
-import { isArbitrary, type Plan } from '../plan/plan';
+import type { Plan } from '../plan/plan';
 import type { ExerciseId } from '../protocol/exercises';
 import { trains, type WorkMode } from '../protocol/work-mode';
 import { type Limb, type LimbKind, limbKind } from '../quantity/limb';
@@ -102,9 +102,8 @@ export function summaryOf(plan: Plan, state: SessionState, painBefore: number | 
       if (!exercise) return [];
       const { exerciseId, mode, limbs } = exercise;
       const chosenMmHg = limbs.flatMap((one) => (one.kind === 'arbitrary' ? [one.pressure.value] : []));
-      const arbitrary = isArbitrary(exercise)
-        ? { arbitrary: true as const, arbitraryMmHg: Math.max(...chosenMmHg) }
-        : {};
+      const arbitrary =
+        chosenMmHg.length > 0 ? { arbitrary: true as const, arbitraryMmHg: Math.max(...chosenMmHg) } : {};
       return [{ exerciseId, mode, limbs: limbs.map(({ limb }) => limb), ...arbitrary }];
     }),
     tolerated: !discomfort && rules.every(({ rule }) => !NOT_TOLERATED.includes(rule)),

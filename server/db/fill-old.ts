@@ -83,10 +83,12 @@ function fillConditions(prepare: Prepare): void {
   for (const { id } of people) fillConditionsOf(prepare, id, 'ended-by-a-later-no');
 }
 
-/** Letters of an earlier release limit neither a rung nor a range: they say so. @param where of which letters */
-export const lettersSay = (where: string): string =>
-  `update clearance set clearance = json_set(clearance, '$.highestRung', null, '$.ranges', json('[]'))
-   where json_type(clearance, '$.ranges') is null and ${where}`;
+/** Letters of an earlier release limit neither a rung nor a range: those of a person say so from now on. */
+export const fillLettersOf = (prepare: Prepare, clientId: string): unknown =>
+  prepare(
+    `update clearance set clearance = json_set(clearance, '$.highestRung', null, '$.ranges', json('[]'))
+     where json_type(clearance, '$.ranges') is null and client_id = ?`,
+  ).run(clientId);
 
 /** @param later whether a later "no" of a clinician ends what was there, or what a file says stays until a clinician ends it here */
 export function fillConditionsOf(

@@ -1,18 +1,7 @@
-import { lazy, type ReactNode, Suspense } from 'react';
+import { lazy, Suspense } from 'react';
+import type { LongListProps } from './VirtualList';
 
 const VirtualList = lazy(() => import('./VirtualList').then((module) => ({ default: module.VirtualList })));
-
-/** Lines of a list that are in the page, counted from 0. */
-type InView = { first: number; last: number };
-
-export type LongListProps = {
-  count: number;
-  /** About how high a line is; each is measured as it is drawn. */
-  lineHeightPx: number;
-  className?: string;
-  onInView: (inView: InView) => void;
-  children: (place: number) => ReactNode;
-};
 
 /** So many lines are drawn as they are, with nothing to be worked out. */
 const SHORT = 30;

@@ -1,6 +1,17 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { useEffect, useLayoutEffect, useRef, useState } from 'react';
-import type { LongListProps } from './LongList';
+import { type ReactNode, useEffect, useLayoutEffect, useRef, useState } from 'react';
+
+/** Lines of a list that are in the page, counted from 0. */
+type InView = { first: number; last: number };
+
+export type LongListProps = {
+  count: number;
+  /** About how high a line is; each is measured as it is drawn. */
+  lineHeightPx: number;
+  className?: string;
+  onInView: (inView: InView) => void;
+  children: (place: number) => ReactNode;
+};
 
 // A screen's worth more at either end, so that scrolling finds the lines there.
 const OVERSCAN = 8;

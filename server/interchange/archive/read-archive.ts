@@ -28,8 +28,8 @@ export type ArchiveSigned = { signedBy: string | null };
 export const LONGEST_LINE = 1_000_000;
 
 /**
- * Reads an archive as it comes, and gives its rows one by one; the first value is what it is of, the last who signed it. Nothing of it is to be kept
- * before it has been read to its end: only there is it known to be whole.
+ * Reads an archive as it comes, and gives its rows one by one; the first value is what it is of, the last who signed it. Nothing of
+ * it is to be kept before it has been read to its end: only there is it known to be whole.
  * @throws NotAnArchive with the line and what to do
  */
 export function* readArchive(lines: Iterable<string>): Generator<ArchiveOf | ArchiveRow | ArchiveSigned> {

@@ -1,19 +1,13 @@
-import {
-  createHash,
-  createPrivateKey,
-  createPublicKey,
-  generateKeyPairSync,
-  sign,
-  verify,
-} from 'node:crypto';
+import { createPrivateKey, createPublicKey, generateKeyPairSync, sign, verify } from 'node:crypto';
 import type { ArchiveSignature } from '#contract/archive';
 import type { Prepare } from '../../db/sqlite';
+import { sha256 } from '../../sha256';
 
 /**
  * What a site signs whole practices with that are taken out of it (Ed25519). Made when it is first asked for; it is in backups, and
  * never in an archive: a practice that moves has another at its new site.
  */
-export type SiteKey = { key: string; fingerprint: string; sign: (sha256: string) => ArchiveSignature };
+export type SiteKey = { fingerprint: string; sign: (digest: string) => ArchiveSignature };
 
 /** The key of this site. To be called in a transaction, since it may be made. */
 export function siteKey(prepare: Prepare): SiteKey {
@@ -22,9 +16,8 @@ export function siteKey(prepare: Prepare): SiteKey {
   const privateKey = createPrivateKey(pem);
   const key = createPublicKey(privateKey).export({ type: 'spki', format: 'der' }).toString('base64');
   return {
-    key,
     fingerprint: fingerprintOf(key),
-    sign: (sha256) => ({ key, value: sign(null, Buffer.from(sha256), privateKey).toString('base64') }),
+    sign: (digest) => ({ key, value: sign(null, Buffer.from(digest), privateKey).toString('base64') }),
   };
 }
 
@@ -36,10 +29,10 @@ function makeKey(prepare: Prepare): string {
 }
 
 /** Whether a signature is of that file, by the key that came with it; whose key that is, a person compares. */
-export function isSignedBy({ key, value }: ArchiveSignature, sha256: string): boolean {
+export function isSignedBy({ key, value }: ArchiveSignature, digest: string): boolean {
   try {
     const publicKey = createPublicKey({ key: Buffer.from(key, 'base64'), type: 'spki', format: 'der' });
-    return verify(null, Buffer.from(sha256), publicKey, Buffer.from(value, 'base64'));
+    return verify(null, Buffer.from(digest), publicKey, Buffer.from(value, 'base64'));
   } catch {
     return false;
   }
@@ -50,7 +43,7 @@ export function isSignedBy({ key, value }: ArchiveSignature, sha256: string): bo
  * @example fingerprintOf('MCowBQYDK2VwAyEA…') //=> '7f3a 91c0 22be 04d1 9a66'
  */
 export const fingerprintOf = (key: string): string =>
-  (createHash('sha256').update(key).digest('hex').slice(0, 20).match(/.{4}/g) ?? []).join(' ');
+  (sha256(key).slice(0, 20).match(/.{4}/g) ?? []).join(' ');
 
 /** A fingerprint as it was typed: without spaces or hyphens, in small letters. */
 const plain = (typed: string): string => typed.replaceAll(/[^0-9a-z]/gi, '').toLowerCase();

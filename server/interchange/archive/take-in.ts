@@ -5,7 +5,7 @@ import type { Doer } from '#core/access/deeds';
 import type { NewHold } from '#core/record/holds';
 import type { SessionEvent } from '#core/session/events';
 import { type AuditRow, appendAudit } from '../../db/audit';
-import { fillConditionsOf, lettersSay } from '../../db/fill-old';
+import { fillConditionsOf, fillLettersOf } from '../../db/fill-old';
 import { raiseHolds } from '../../db/holds';
 import { readHead, summarise } from '../../db/session-log';
 import { isForeignKeyClash, isUniqueClash, type Prepare } from '../../db/sqlite';
@@ -97,7 +97,7 @@ export function takeIn(
   // An archive of an earlier release says only in its screenings what people have, and less in its letters.
   for (const clientId of clientIds) {
     fillConditionsOf(prepare, clientId, 'ended-here-only');
-    prepare(lettersSay('client_id = ?')).run(clientId);
+    fillLettersOf(prepare, clientId);
   }
   // Nothing happened after it was received.
   putTimesRight(prepare, nowMs);

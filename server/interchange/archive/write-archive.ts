@@ -17,7 +17,7 @@ type Row = Record<string, unknown>;
  * An archive line by line: what it is, every row in an order in which it can be taken in again, and last by what a file that was
  * cut short is known (docs/archive-format.md). It is read over a connection of its own, at one moment, while others write; the
  * same practice gives the same bytes.
- * @param sign signs what is of a whole practice, by the SHA-256 of all lines before the last
+ * @param sign signs it, by the SHA-256 of all lines before the last: for a whole practice
  */
 export function* writeArchive(
   file: string,
@@ -37,7 +37,7 @@ export function* writeArchive(
     yield line(row);
   }
   const sha256 = hash.digest('hex');
-  const signed = of.kind === 'practice' && sign ? { signed: sign(sha256) } : {};
+  const signed = sign ? { signed: sign(sha256) } : {};
   yield `${JSON.stringify({ end: { rows, sha256 }, ...signed })}\n`;
 }
 

@@ -15,10 +15,7 @@ import { Picker } from '../../parts/Picker';
 import { Ticks } from '../../parts/Ticks';
 import { useUnits } from '../../parts/units';
 import { reads, useFields } from '../../parts/use-fields';
-import { fromTyped, KINDS, type KitField, type KitKind, toTyped } from './kit-fields';
-
-const isOfUnits = (type: KitField['type']): boolean =>
-  type === 'mass' || type === 'length' || type === 'masses' || type === 'pairs';
+import { fromTyped, KINDS, type KitField, type KitKind, toTyped, unitOf } from './kit-fields';
 
 /** One piece of kit to add or change, made from the table of its kind; each error stands at its field. */
 export function KitForm({
@@ -99,13 +96,12 @@ export function KitForm({
               />
             );
           }
-          const unit =
-            type === 'mass' || type === 'masses' || type === 'pairs' ? units.mass.unit : units.length.unit;
+          const unit = unitOf({ type }, units);
           return (
             <Field
               key={key}
               label={label}
-              {...(isOfUnits(type) ? { unit } : {})}
+              {...(unit ? { unit } : {})}
               className={type === 'masses' || type === 'words' || type === 'pairs' ? 'sm:col-span-2' : ''}
               autoComplete="off"
               {...field(key, `item.${key}`)}

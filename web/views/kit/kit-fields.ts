@@ -206,10 +206,16 @@ const UNIT_OF: Partial<Record<string, keyof Units>> = {
   length: 'length',
 };
 
+/** The practice's unit of what is typed in a field; undefined where it has none. */
+export function unitOf({ type }: Pick<KitField, 'type'>, units: Units): string | undefined {
+  const measure = typeof type === 'string' ? UNIT_OF[type] : undefined;
+  return measure && units[measure].unit;
+}
+
 /** What stands over a column of a field, with its unit. */
-export function headOf({ label, type }: KitField, units: Units): string {
-  const unit = typeof type === 'string' ? UNIT_OF[type] : undefined;
-  return `${label.split(/[,(]/)[0]?.trim()}${unit ? `, ${units[unit].unit}` : ''}`;
+export function headOf(field: KitField, units: Units): string {
+  const unit = unitOf(field, units);
+  return `${field.label.split(/[,(]/)[0]?.trim()}${unit ? `, ${unit}` : ''}`;
 }
 
 /** What stands in a cell of a field. */

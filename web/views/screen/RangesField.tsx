@@ -3,7 +3,7 @@ import { jointSchema, type RangeJoint } from '#core/protocol/joint-range';
 import { told } from '../../language/told';
 import { Button } from '../../parts/Button';
 import { Choice } from '../../parts/Choice';
-import { Field, FieldError } from '../../parts/Field';
+import { Field } from '../../parts/Field';
 import { Tick } from '../../parts/Tick';
 
 /** A range of a joint as it is typed. */
@@ -42,6 +42,7 @@ export function RangesField({
               unit="°"
               number="whole"
               value={range.fromDegrees}
+              error={problem(place, 'fromDegrees')}
               onChange={({ target }) => change(place, { fromDegrees: target.value })}
             />
             <Field
@@ -49,10 +50,10 @@ export function RangesField({
               unit="°"
               number="whole"
               value={range.toDegrees}
+              error={problem(place, 'toDegrees')}
               onChange={({ target }) => change(place, { toDegrees: target.value })}
             />
           </div>
-          <RangeProblem words={problem(place, 'fromDegrees') ?? problem(place, 'toDegrees')} />
           <div className="flex flex-wrap items-center gap-3">
             <Tick
               checked={range.isOfLoaded}
@@ -68,5 +69,3 @@ export function RangesField({
     </fieldset>
   );
 }
-
-const RangeProblem = ({ words }: { words: string | undefined }) => words && <FieldError>{words}</FieldError>;
