@@ -2,8 +2,8 @@ import tailwindcss from '@tailwindcss/vite';
 import react from '@vitejs/plugin-react';
 import { defineConfig, type Plugin } from 'vite';
 import { fewFiles } from './scripts/few-files.ts';
+import { linguiMacros } from './scripts/lingui-macros.ts';
 import { offline } from './scripts/offline-plugin.ts';
-import { words } from './scripts/words-plugin.ts';
 
 const GROUND = /node_modules\/(react|react-dom|scheduler|react-router|@tanstack\/(query-core|react-query))\//;
 const BEFORE_ALL = 9;
@@ -49,7 +49,7 @@ export default defineConfig(({ isSsrBuild }) => ({
   root: isSsrBuild ? '.' : 'web',
   plugins: isSsrBuild
     ? []
-    : [words(), react(), tailwindcss(), fontsFirst(), stylesAsFiles(), files.plugin, offline()],
+    : [linguiMacros(), react(), tailwindcss(), fontsFirst(), stylesAsFiles(), files.plugin, offline()],
   resolve: isSsrBuild
     ? {}
     : { alias: { 'react-style-singleton': `${import.meta.dirname}/web/parts/style-singleton.ts` } },

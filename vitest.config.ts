@@ -1,5 +1,5 @@
 import { defineConfig } from 'vitest/config';
-import { words } from './scripts/words-plugin.ts';
+import { linguiMacros } from './scripts/lingui-macros.ts';
 import { liveOnTheFixedDay } from './tests/fixed-day.ts';
 import { patientMs } from './tests/patience.ts';
 import { testSeed } from './tests/seed.ts';
@@ -8,12 +8,12 @@ import { testSeed } from './tests/seed.ts';
 liveOnTheFixedDay();
 console.log(`Property tests draw by NERVATO_TEST_SEED=${testSeed()}.`);
 
-const ALL = ['{core,contract,server,web,demo,scripts}/**/*.test.ts'];
+const ALL = ['{core,language,contract,server,web,demo,scripts}/**/*.test.ts'];
 /** What stands in for a browser's globals, or loads a module anew, wants a process of its own. */
 const OF_THEIR_OWN = ['web/{act,data,parts}/**/*.test.ts'];
 
 export default defineConfig({
-  plugins: [words()],
+  plugins: [linguiMacros()],
   test: {
     projects: [
       {

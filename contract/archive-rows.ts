@@ -2,6 +2,8 @@ import { z } from 'zod';
 import { coursePlanChoiceSchema, coursePlanStateSchema } from '#core/course/course-plan';
 import { ladderAnswersSchema } from '#core/course/ladder';
 import { derivedSchema } from '#core/derivation/derived-schema';
+import { msg } from '#core/message/message';
+import { textSchema } from '#core/message/message-schema';
 import { pulseMethodSchema, pulseSiteSchema } from '#core/occlusion-pressure/methods';
 import { shelfLifeSchema } from '#core/occlusion-pressure/shelf-life';
 import { readingSchoolSchema, trialSchema } from '#core/occlusion-pressure/trial';
@@ -42,7 +44,7 @@ const json = z.record(z.string(), z.unknown());
 
 const ofClient = { id, clientId: id, atMs };
 const ofKit = kitItemSchema.options.map((option) => option.shape.item);
-const plan = z.unknown().refine(isPlan, 'A plan that no release of this kind has written.');
+const plan = z.unknown().refine(isPlan, msg('A plan that no release of this kind has written.'));
 
 /** A row of each kind, in an order in which every row stands after those it names. */
 export const ARCHIVE_ROWS = {
@@ -69,7 +71,7 @@ export const ARCHIVE_ROWS = {
       .unknown()
       .refine(
         (kept) => readSessionChoice(kept) !== null,
-        'A template that no release of this kind has written.',
+        msg('A template that no release of this kind has written.'),
       ),
     keptBy: id,
     keptAtMs: atMs,
@@ -193,7 +195,7 @@ export const ARCHIVE_ROWS = {
     findings: z.array(json).max(200),
     overrideReason: text.nullable(),
     retargets: id.nullable(),
-    changes: z.array(text).max(200),
+    changes: z.array(textSchema).max(200),
   }),
   block: z.strictObject({
     ...ofClient,
@@ -261,7 +263,7 @@ export const ARCHIVE_ROWS = {
   hold: z.strictObject({
     ...ofClient,
     cause: text,
-    words: text,
+    words: textSchema,
     rule: z.enum(RULE_IDS),
     limb: limbSchema.nullable(),
     subject: clearanceSubjectSchema.nullable(),
@@ -273,7 +275,7 @@ export const ARCHIVE_ROWS = {
     ]),
     liftedAtMs: atMs.nullable(),
     liftedBy: id.nullable(),
-    liftReason: text.nullable(),
+    liftReason: textSchema.nullable(),
     isEmergency: z.boolean().default(false),
   }),
   /** After everything that can be retracted. */

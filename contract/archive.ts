@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import type { Text } from '#core/message/message';
 import { ARCHIVE_KINDS, ARCHIVE_ROWS, type ArchiveKind } from './archive-rows';
 
 export const ARCHIVE_FORMAT = 'nervato-archive';
@@ -81,8 +82,8 @@ export type TakenIn = {
   id: string;
   atMs: number;
   practitionerId: string;
-  /** What came in, in words. */
-  words: string;
+  /** What came in, in words: the name of the file, or what of a table. */
+  words: Text;
   rows: number;
   takenBackAtMs: number | null;
 };

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import type { Message } from '#core/message/message';
 
 /** What is about coming in and looking: entries of this installation, which go with no archive and are no work on a record. */
 export const ABOUT_ACCESS = [
@@ -120,4 +121,4 @@ export type AuditEntry = {
 export type AuditPage = { entries: AuditEntry[]; hasMore: boolean };
 
 /** What a check of the audit's chain found. */
-export type AuditCheck = { rows: number; lastHash: string; broken: { id: number; words: string } | null };
+export type AuditCheck = { rows: number; lastHash: string; broken: { id: number; words: Message } | null };

@@ -1,21 +1,22 @@
 import { z } from 'zod';
 import type { Turn } from '#core/course/turn';
+import { type Message, msg, type Text } from '#core/message/message';
 import { shelfLifeSchema } from '#core/occlusion-pressure/shelf-life';
 import { limbSchema } from '#core/quantity/limb';
 import type { ClientFacts } from '#core/record/facts';
 import type { Link } from '#core/record/link';
 
 export const newClientSchema = z.object({
-  name: z.string().trim().min(1, 'Give the person a name.').max(80, 'At most 80 characters.'),
-  story: z.string().trim().max(400, 'At most 400 characters.').default(''),
+  name: z.string().trim().min(1, msg('Give the person a name.')).max(80, msg('At most 80 characters.')),
+  story: z.string().trim().max(400, msg('At most 400 characters.')).default(''),
 });
 export type NewClient = z.input<typeof newClientSchema>;
 
 /** What is good to know of a person beside their record, in their own words or the practice's. */
 export const aboutSchema = z.object({
-  contact: z.string().trim().max(200, 'At most 200 characters.'),
-  goals: z.string().trim().max(400, 'At most 400 characters.'),
-  notes: z.string().trim().max(800, 'At most 800 characters.'),
+  contact: z.string().trim().max(200, msg('At most 200 characters.')),
+  goals: z.string().trim().max(400, msg('At most 400 characters.')),
+  notes: z.string().trim().max(800, msg('At most 800 characters.')),
 });
 export type About = z.infer<typeof aboutSchema>;
 export const NOTHING_KNOWN: About = { contact: '', goals: '', notes: '' };
@@ -25,19 +26,27 @@ export const newShelfLifeSchema = z
   .object({ limb: limbSchema.nullable().default(null), shelfLife: shelfLifeSchema.nullable() })
   .refine(({ limb, shelfLife }) => limb !== null || shelfLife !== null, {
     path: ['shelfLife'],
-    message: 'Say how long; only a limb can go by what is set for the person.',
+    message: msg('Say how long; only a limb can go by what is set for the person.').message,
   });
 export type NewShelfLife = z.output<typeof newShelfLifeSchema>;
 
 /** Why a clinician lifts a hold (rule SCR-5). */
 export const liftHoldSchema = z.object({
-  reason: z.string().trim().min(1, 'Give the reason for lifting it.').max(400, 'At most 400 characters.'),
+  reason: z
+    .string()
+    .trim()
+    .min(1, msg('Give the reason for lifting it.'))
+    .max(400, msg('At most 400 characters.')),
 });
 
 /** Why a clinician ends what somebody had (rule SCR-1); the same thing said by several screenings has several ids. */
 export const endConditionsSchema = z.object({
-  ids: z.array(z.string().min(1).max(80)).min(1, 'Say what ends.').max(100),
-  reason: z.string().trim().min(1, 'Give the reason for ending it.').max(400, 'At most 400 characters.'),
+  ids: z.array(z.string().min(1).max(80)).min(1, msg('Say what ends.')).max(100),
+  reason: z
+    .string()
+    .trim()
+    .min(1, msg('Give the reason for ending it.'))
+    .max(400, msg('At most 400 characters.')),
 });
 
 /** One line of the roster; `next` is the plan whose turn it is, of several, with why. */
@@ -48,9 +57,9 @@ export type ClientSummary = {
   chain: Link[];
   next: NextPlan | null;
   /** A muscle whose week is off, else what is due to be measured, in words (rules PRO-3, OUT-4). */
-  off: string | null;
+  off: Message | null;
   /** A sign that the emergency number is for, until it is lifted: it stands first of all (rule RUN-6). */
-  emergency: { words: string; atMs: number } | null;
+  emergency: { words: Text; atMs: number } | null;
 };
 
 /** A plan by its name; how many days away its turn is, null where nobody can say; and how many plans are in force. */
@@ -58,7 +67,7 @@ export type NextPlan = { name: string; turn: Turn; plans: number };
 
 /** What of the roster is asked for: people whose name or story has words that begin so, by pages from 0. */
 export const peopleQuerySchema = z.object({
-  search: z.string().trim().max(80, 'At most 80 characters.').default(''),
+  search: z.string().trim().max(80, msg('At most 80 characters.')).default(''),
   page: z.coerce.number().int().min(0).max(100_000).default(0),
   /** Those taken off the list, instead of those on it. */
   archived: z.enum(['yes', 'no']).default('no'),

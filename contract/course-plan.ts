@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { coursePlanChoiceSchema, coursePlanStateSchema } from '#core/course/course-plan';
 import { ladderAnswersSchema } from '#core/course/ladder';
+import { msg } from '#core/message/message';
 import { ladderRungSchema } from '#core/protocol/exercise';
 import { limbSchema } from '#core/quantity/limb';
 import { heavyWorkChoiceSchema } from '#core/strength/heavy-work';
@@ -10,7 +11,7 @@ import { overrideReasonSchema } from './prescription';
 export const coursePlanChangeSchema = coursePlanChoiceSchema
   .extend({ state: coursePlanStateSchema })
   .partial()
-  .refine((change) => Object.keys(change).length > 0, 'Say what to change.');
+  .refine((change) => Object.keys(change).length > 0, msg('Say what to change.'));
 export type CoursePlanChange = z.infer<typeof coursePlanChangeSchema>;
 
 /** Heavy work to keep, with when it was done. */

@@ -1,17 +1,23 @@
 import { z } from 'zod';
+import { msg, type Text } from '#core/message/message';
 import type { Plan } from '#core/plan/plan';
 import { type DaySign, dayCheckSchema } from '#core/screening/day-check';
 import type { EffortIn } from '#core/session/effort';
 import { followUpSchema, sessionEventSchema } from '#core/session/events';
 import { signIdSchema } from '#core/session/signs';
+import type { Writing } from './practice';
 
 /** Weeks a link may be good for. */
 export const LINK_WEEKS = { least: 1, usual: 4, most: 8 };
 
 /** A link for one plan, with which somebody trains at home without an account. */
 export const newHomeLinkSchema = z.object({
-  coursePlanId: z.string().min(1, 'Say for which plan.'),
-  weeks: z.number().int().min(LINK_WEEKS.least).max(LINK_WEEKS.most, `At most ${LINK_WEEKS.most} weeks.`),
+  coursePlanId: z.string().min(1, msg('Say for which plan.')),
+  weeks: z
+    .number()
+    .int()
+    .min(LINK_WEEKS.least)
+    .max(LINK_WEEKS.most, msg('At most {maximum} weeks.', { maximum: LINK_WEEKS.most })),
 });
 
 /** A link as the practice sees it; `sessions` have come back by it. */
@@ -34,13 +40,13 @@ export const HOME_HEADER = 'x-nervato-home';
 export type HomeSheet = {
   nowMs: number;
   untilMs: number;
-  practice: { name: string; phone: string; emergencyPhone: string };
+  practice: { name: string; phone: string; emergencyPhone: string; writing: Writing };
   planName: string;
   prescriptionId: string;
   plan: Plan;
   effortIn: EffortIn;
   /** Why there is no training now, in words for who trains; null where there may be. */
-  held: string | null;
+  held: Text | null;
   /** Whether that is a sign the emergency number is for (rule RUN-6). */
   isEmergency: boolean;
   /** What is asked on the day, beside the pain. */
@@ -62,7 +68,7 @@ export const toldFromHomeSchema = z.discriminatedUnion('kind', [
     kind: z.literal('session'),
     id: z.uuid(),
     prescriptionId: z.string().min(1),
-    events: z.array(sessionEventSchema).min(1).max(1_000, 'At most 1,000 events.'),
+    events: z.array(sessionEventSchema).min(1).max(1_000, msg('At most 1,000 events.')),
   }),
   z.object({
     kind: z.literal('after'),

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import type { tightnessSchema } from '#core/cuff/tightness';
+import { msg } from '#core/message/message';
 import { pulseMethodSchema, pulseSiteSchema } from '#core/occlusion-pressure/methods';
 import { quickCheckSchema } from '#core/occlusion-pressure/quick-check';
 import { readingSchoolSchema, trialSchema } from '#core/occlusion-pressure/trial';
@@ -18,19 +19,19 @@ export type NewConsent = z.infer<typeof consentSchema>;
 export type NewDayCheck = z.infer<typeof dayCheckSchema>;
 export type NewTightness = z.infer<typeof tightnessSchema>;
 
-const girth = { limb: limbSchema, girthCm: z.number('Enter the girth in cm.') };
+const girth = { limb: limbSchema, girthCm: z.number(msg('Enter the girth in cm.')) };
 
 /** A girth with what goes on there. */
 export const newFitSchema = z.discriminatedUnion('kind', [
   z.object({
     ...girth,
     kind: z.literal('cuff'),
-    cuffId: z.string('Choose a cuff.').min(1, 'Choose a cuff.'),
+    cuffId: z.string(msg('Choose a cuff.')).min(1, msg('Choose a cuff.')),
   }),
   z.object({
     ...girth,
     kind: z.literal('strap'),
-    strapId: z.string('Choose a strap.').min(1, 'Choose a strap.'),
+    strapId: z.string(msg('Choose a strap.')).min(1, msg('Choose a strap.')),
   }),
 ]);
 export type NewFit = z.infer<typeof newFitSchema>;
@@ -42,14 +43,16 @@ export const newOcclusionSchema = z.object({
   method: pulseMethodSchema,
   site: pulseSiteSchema,
   /** The gauge it is read from; its division enters the uncertainty. */
-  pumpId: z.string('Choose the gauge.').min(1, 'Choose the gauge.'),
+  pumpId: z.string(msg('Choose the gauge.')).min(1, msg('Choose the gauge.')),
   readingSchool: readingSchoolSchema,
   trials: z
     .array(trialSchema)
-    .min(1, 'Take at least one trial.')
+    .min(1, msg('Take at least one trial.'))
     .max(
       RULES['LOP-3'].figures.trials.most,
-      `At most ${RULES['LOP-3'].figures.trials.most} trials make one measurement.`,
+      msg('At most {maximum} trials make one measurement.', {
+        maximum: RULES['LOP-3'].figures.trials.most,
+      }),
     ),
 });
 export type NewOcclusion = z.infer<typeof newOcclusionSchema>;
@@ -59,7 +62,7 @@ export const newQuickCheckSchema = quickCheckSchema.extend({ occlusionId: z.stri
 export type NewQuickCheck = z.infer<typeof newQuickCheckSchema>;
 
 export const newStrengthTestSchema = strengthTestSchema.extend({
-  exerciseId: z.string().min(1, 'Choose an exercise.'),
+  exerciseId: z.string().min(1, msg('Choose an exercise.')),
   side: sideSchema,
   /** Why a guard is passed; from a clinician only (rule SCR-4). */
   overrideReason: z.string().trim().max(400).optional(),

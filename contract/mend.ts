@@ -1,5 +1,7 @@
 import { z } from 'zod';
 import type { Counted } from '#core/cuff/mark-words';
+import type { Message } from '#core/message/message';
+import { msg } from '#core/message/message';
 import type { ExerciseId } from '#core/protocol/exercises';
 import type { Limb, Position } from '#core/quantity/limb';
 import type { LinkId } from '#core/record/link';
@@ -25,7 +27,7 @@ export const RETRACTABLE = [
 ] as const;
 export type RetractableKind = (typeof RETRACTABLE)[number];
 
-const reason = z.string().trim().min(1, 'Say why.').max(400, 'At most 400 characters.');
+const reason = z.string().trim().min(1, msg('Say why.')).max(400, msg('At most 400 characters.'));
 
 export const retractionSchema = z.object({
   kind: z.enum(RETRACTABLE),
@@ -35,13 +37,21 @@ export const retractionSchema = z.object({
 
 export const personChangeSchema = z
   .object({
-    name: z.string().trim().min(1, 'Give the person a name.').max(80, 'At most 80 characters.').optional(),
-    story: z.string().trim().max(400, 'At most 400 characters.').optional(),
+    name: z
+      .string()
+      .trim()
+      .min(1, msg('Give the person a name.'))
+      .max(80, msg('At most 80 characters.'))
+      .optional(),
+    story: z.string().trim().max(400, msg('At most 400 characters.')).optional(),
     about: aboutSchema.optional(),
     /** Taken off the list of people, with all that is on record; and put back. */
     archived: z.boolean().optional(),
   })
-  .refine((change) => Object.values(change).some((part) => part !== undefined), 'Say what is to be changed.');
+  .refine(
+    (change) => Object.values(change).some((part) => part !== undefined),
+    msg('Say what is to be changed.'),
+  );
 export type PersonChange = z.infer<typeof personChangeSchema>;
 
 export const mergeSchema = z.object({
@@ -92,8 +102,8 @@ export const entriesQuerySchema = z.object({
 
 /** What a retraction has changed beside the entry: links of the chain and plans that held before and do not hold now. */
 export type Unsettled =
-  | { what: 'link'; id: LinkId; words: string }
-  | { what: 'plan'; id: string; name: string; words: string };
+  | { what: 'link'; id: LinkId; words: Message }
+  | { what: 'plan'; id: string; name: string; words: Message };
 export type Retracted = { record: ClientRecord; unsettled: Unsettled[] };
 
 /** What erasing has left: counts without a name. */

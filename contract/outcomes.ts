@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { msg } from '#core/message/message';
 import type { LoggedSession } from '#core/outcomes/add-up';
 import type { KeptBlock } from '#core/outcomes/by-block';
 import { type Comparison, comparisonWishSchema } from '#core/outcomes/comparison';
@@ -9,17 +10,18 @@ import type { TestedOnce } from '#core/outcomes/series';
 import type { Tally } from '#core/outcomes/surveillance';
 import { type Taken, takenSchema } from '#core/outcomes/taken';
 import type { loadByHour, PersonsWeek } from '#core/record/needs';
+import type { Writing } from './practice';
 
 /** A measure to keep, with when it was taken (rule OUT-1). */
 export const newOutcomeSchema = takenSchema.extend({
   id: z.uuid(),
-  atMs: z.number('Enter the day.').int().positive(),
+  atMs: z.number(msg('Enter the day.')).int().positive(),
 });
 export type NewOutcome = z.infer<typeof newOutcomeSchema>;
 
 /** Why a kept measure does not count; it stays on record. */
 export const withdrawalSchema = z.object({
-  reason: z.string().trim().min(1, 'Say why it does not count.').max(200, 'At most 200 letters.'),
+  reason: z.string().trim().min(1, msg('Say why it does not count.')).max(200, msg('At most 200 letters.')),
 });
 
 /** A measure as it is on record; `withdrawn` says why it does not count, null where it does. */
@@ -39,11 +41,11 @@ export const newAdverseEventSchema = z.object({
   id: z.uuid(),
   /** The session it came of; null where it did not come of one. */
   sessionId: z.uuid().nullable(),
-  atMs: z.number('Enter when it was.').int().positive(),
-  what: z.string().trim().min(1, 'Say what happened.').max(500, 'At most 500 letters.'),
-  done: z.string().trim().min(1, 'Say what was done.').max(500, 'At most 500 letters.'),
-  outcome: z.string().trim().max(500, 'At most 500 letters.'),
-  told: z.string().trim().min(1, 'Say who was told.').max(200, 'At most 200 letters.'),
+  atMs: z.number(msg('Enter when it was.')).int().positive(),
+  what: z.string().trim().min(1, msg('Say what happened.')).max(500, msg('At most 500 letters.')),
+  done: z.string().trim().min(1, msg('Say what was done.')).max(500, msg('At most 500 letters.')),
+  outcome: z.string().trim().max(500, msg('At most 500 letters.')),
+  told: z.string().trim().min(1, msg('Say who was told.')).max(200, msg('At most 200 letters.')),
 });
 export type NewAdverseEvent = z.infer<typeof newAdverseEventSchema>;
 export type AdverseEvent = NewAdverseEvent & { practitionerId: string; writtenAtMs: number };
@@ -54,7 +56,7 @@ export type NewComparison = z.infer<typeof newComparisonSchema>;
 
 /** Why a comparison is not gone on with; it stays on record. */
 export const endOfComparisonSchema = z.object({
-  why: z.string().trim().min(1, 'Say why it ends.').max(200, 'At most 200 letters.'),
+  why: z.string().trim().min(1, msg('Say why it ends.')).max(200, msg('At most 200 letters.')),
 });
 
 /** A comparison as it is on record; `ended` says why it was not gone on with, null where it was. */
@@ -65,12 +67,15 @@ export const newReportSchema = z.object({ id: z.uuid(), content: reportSchema })
 export type NewReport = z.infer<typeof newReportSchema>;
 export type IssuedReport = { id: string; atMs: number; content: Report };
 
+/** A report as it is printed, by a page that knows nothing of the practice. */
+export type PrintedReport = { report: IssuedReport; writing: Writing };
+
 /** The paper that a report is printed on, and the language that is spoken where it is asked for. */
 export const onPaperSchema = z.object({
   paper: z.enum(['A4', 'Letter']),
   language: z
     .string()
-    .regex(/^[a-z]{2}$/, 'Say a language by its two letters, such as en.')
+    .regex(/^[a-z]{2}$/, msg('Say a language by its two letters, such as en.'))
     .default('en'),
 });
 

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import type { Agreement } from '#core/learning/agreement';
 import { type PracticeWish, TRAPS } from '#core/learning/practice-case';
 import { SESSION_DEEDS } from '#core/learning/session-run';
+import { msg } from '#core/message/message';
 import { pulseMethodSchema } from '#core/occlusion-pressure/methods';
 import { limbKindSchema } from '#core/quantity/limb';
 
@@ -15,9 +16,9 @@ export const newPracticeAttemptSchema = z.object({
   method: pulseMethodSchema.default('doppler'),
   limbs: z.union([limbKindSchema, z.literal('any')]).default('any'),
   statedMmHg: z
-    .number('State the pressure in mmHg.')
-    .min(20, 'Below 20 mmHg is not an occlusion pressure.')
-    .max(300, 'Above 300 mmHg is refused.'),
+    .number(msg('State the pressure in mmHg.'))
+    .min(20, msg('Below 20 mmHg is not an occlusion pressure.'))
+    .max(300, msg('Above 300 mmHg is refused.')),
   highestMmHg: z.number().min(0).max(400),
   elapsedMs,
   noticed: z.array(z.enum(TRAPS)),
@@ -45,12 +46,12 @@ export type PracticeBench = {
 /** A simulated session: what was done and when, on the session's own clock. The server plays it again and scores it. */
 export const newSessionAttemptSchema = z.object({
   seed,
-  endMs: z.number().int().min(0).max(1_200_000, 'An attempt ends after 20 minutes.'),
+  endMs: z.number().int().min(0).max(1_200_000, msg('An attempt ends after 20 minutes.')),
   deeds: z
     .array(z.object({ atMs: z.number().int().min(0).max(1_200_000), do: z.enum(SESSION_DEEDS) }))
     .max(2_000)
     .refine((deeds) => deeds.every(({ atMs }, place) => atMs >= (deeds[place - 1]?.atMs ?? 0)), {
-      error: 'What was done must be in the order it was done.',
+      error: msg('What was done must be in the order it was done.').message,
     }),
 });
 export type NewSessionAttempt = z.infer<typeof newSessionAttemptSchema>;

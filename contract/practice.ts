@@ -4,12 +4,14 @@ import { cuffSchema } from '#core/cuff/cuff';
 import { pumpSchema } from '#core/kit/pump';
 import { strapSchema } from '#core/kit/strap';
 import { weightKitSchema } from '#core/load/weight-kit';
+import { msg } from '#core/message/message';
 import { measureSchema } from '#core/outcomes/measure';
 import { type MeasureBook, measureIdSchema } from '#core/outcomes/measures';
 import { sessionChoiceSchema } from '#core/plan/choices';
 import { CEILING_MMHG } from '#core/pressure/arbitrary';
 import { type Exercise, exerciseSchema } from '#core/protocol/exercise';
 import { schoolIdSchema } from '#core/protocol/schools';
+import type { DisplayUnits } from '#core/quantity/units';
 import { RULES } from '#core/rules/catalogue';
 import { stricterSchema } from '#core/screening/items';
 import { EFFORT_IN } from '#core/session/effort';
@@ -23,29 +25,29 @@ const effortInSchema = z.enum(EFFORT_IN);
 const stopAbove = (which: 'systolicMmHg' | 'diastolicMmHg', least: number) => {
   const { stopAbove: usual, neverAbove } = RULES['RUN-8'].figures;
   return z
-    .number('Enter it in mmHg.')
-    .int('Whole mmHg.')
-    .min(least, `At least ${least} mmHg.`)
-    .max(neverAbove[which], `At most ${neverAbove[which]} mmHg (RUN-8).`)
+    .number(msg('Enter it in mmHg.'))
+    .int(msg('Whole mmHg.'))
+    .min(least, msg('At least {minimum} mmHg.', { minimum: least }))
+    .max(neverAbove[which], msg('At most {maximum} mmHg (RUN-8).', { maximum: neverAbove[which] }))
     .default(usual[which]);
 };
 
 export const practiceSettingsSchema = z.object({
-  name: z.string().trim().min(1, 'Give the practice a name.').max(80),
+  name: z.string().trim().min(1, msg('Give the practice a name.')).max(80),
   schoolId: schoolIdSchema,
   massUnit: z.enum(['kg', 'lb']),
   lengthUnit: z.enum(['cm', 'in']),
   /** Whom people call; printed on their sheets. */
-  phone: z.string().trim().max(40, 'At most 40 characters.').default(''),
+  phone: z.string().trim().max(40, msg('At most 40 characters.')).default(''),
   /** Whom people call first in an emergency, at home too (rule RUN-6): it is another in other places. */
   emergencyPhone: z
     .string()
     .trim()
-    .min(2, 'Give the emergency number of the place.')
-    .max(20, 'At most 20 characters.')
+    .min(2, msg('Give the emergency number of the place.'))
+    .max(20, msg('At most 20 characters.'))
     .default('112'),
   /** What stands at the head of a report beneath the name: address, licences, opening hours. */
-  letterhead: z.string().trim().max(400, 'At most 400 characters.').default(''),
+  letterhead: z.string().trim().max(400, msg('At most 400 characters.')).default(''),
   stricter: stricterSchema,
   /** How effort is said: 0 to 10, or repetitions that were left (rule RUN-2). */
   effortIn: effortInSchema.default('of-ten'),
@@ -56,14 +58,26 @@ export const practiceSettingsSchema = z.object({
   stopAboveDiastolicMmHg: stopAbove('diastolicMmHg', 85),
   /** The most that is put on a limb without a LOP, in mmHg; null where the practice does not work so (rule PRS-7). */
   arbitraryUpToMmHg: z
-    .number('Enter it in mmHg.')
-    .int('Whole mmHg.')
-    .min(CEILING_MMHG.least, `At least ${CEILING_MMHG.least} mmHg.`)
-    .max(CEILING_MMHG.most, `At most ${CEILING_MMHG.most} mmHg (PRS-7).`)
+    .number(msg('Enter it in mmHg.'))
+    .int(msg('Whole mmHg.'))
+    .min(CEILING_MMHG.least, msg('At least {minimum} mmHg.', { minimum: CEILING_MMHG.least }))
+    .max(CEILING_MMHG.most, msg('At most {maximum} mmHg (PRS-7).', { maximum: CEILING_MMHG.most }))
     .nullable()
     .default(null),
 });
 export type PracticeSettings = z.infer<typeof practiceSettingsSchema>;
+
+/** How the practice writes: its units, and the order of its dates. */
+export type Writing = { units: DisplayUnits; dateOrder: PracticeSettings['dateOrder'] };
+
+export const writingOf = ({
+  massUnit,
+  lengthUnit,
+  dateOrder,
+}: Pick<PracticeSettings, 'massUnit' | 'lengthUnit' | 'dateOrder'>): Writing => ({
+  units: { mass: massUnit, length: lengthUnit },
+  dateOrder,
+});
 
 /** Somebody who signs; `elsewhere` of another practice, named in records that came from there. */
 export type Practitioner = {
@@ -99,7 +113,7 @@ export type Kit = { [L in KitList]: Extract<KitItem, { list: L }>['item'][] };
 
 /** An exercise the practice has added, or its own version of a standard one under the same id. */
 export const ownExerciseSchema = z.object({
-  id: z.string().regex(/^[a-z0-9-]{1,60}$/, 'An id is of small letters, figures and dashes.'),
+  id: z.string().regex(/^[a-z0-9-]{1,60}$/, msg('An id is of small letters, figures and dashes.')),
   exercise: exerciseSchema,
 });
 export type OwnExercise = z.infer<typeof ownExerciseSchema>;
@@ -111,7 +125,7 @@ export type OwnMeasure = z.infer<typeof ownMeasureSchema>;
 /** A session kept under a name, to be applied to anybody. Its id is made by the client. */
 export const templateSchema = z.object({
   id: z.uuid(),
-  name: z.string().trim().min(1, 'Give the template a name.').max(60, 'At most 60 characters.'),
+  name: z.string().trim().min(1, msg('Give the template a name.')).max(60, msg('At most 60 characters.')),
   session: sessionChoiceSchema,
 });
 export type Template = z.infer<typeof templateSchema>;

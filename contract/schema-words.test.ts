@@ -1,9 +1,13 @@
 import { describe, expect, it } from 'vitest';
 import { z } from 'zod';
+import { messageOf } from '#core/message/issue';
+import { inEnglish } from '#language/render';
 import './schema-words';
 
-const wordsOf = (schema: z.ZodType, value: unknown): string | undefined =>
-  schema.safeParse(value).error?.issues[0]?.message;
+const wordsOf = (schema: z.ZodType, value: unknown): string | undefined => {
+  const [issue] = schema.safeParse(value).error?.issues ?? [];
+  return issue && inEnglish(messageOf(issue));
+};
 
 describe('what is wrong with a value, in words', () => {
   it.each<[string, z.ZodType, unknown]>([

@@ -1,37 +1,41 @@
 import { z } from 'zod';
+import { type Message, msg } from '#core/message/message';
 
-/** The fewest or the most a schema takes, in words. @param isMore whether it has to be more than the figure itself */
-const leastWords: Record<string, (least: number, isMore: boolean) => string> = {
-  number: (least, isMore) => (isMore ? `More than ${least}.` : `At least ${least}.`),
-  string: (least) => (least === 1 ? 'Fill this in.' : `At least ${least} characters.`),
-  array: (least) => (least === 1 ? 'Enter at least one.' : `Enter at least ${least} of them.`),
+const BOUND = { minimum: 0, maximum: 0 };
+
+/** The fewest or the most a schema takes; `messageOf` puts its bound in. */
+const least: Record<string, (minimum: number, isMore: boolean) => Message> = {
+  number: (_, isMore) => (isMore ? msg('More than {minimum}.', BOUND) : msg('At least {minimum}.', BOUND)),
+  string: (minimum) => (minimum === 1 ? msg('Fill this in.') : msg('At least {minimum} characters.', BOUND)),
+  array: (minimum) =>
+    minimum === 1 ? msg('Enter at least one.') : msg('Enter at least {minimum} of them.', BOUND),
 };
-const mostWords: Record<string, (most: number, isLess: boolean) => string> = {
-  number: (most, isLess) => (isLess ? `Less than ${most}.` : `At most ${most}.`),
-  string: (most) => `At most ${most} characters.`,
-  array: (most) => `Enter at most ${most} of them.`,
+const most: Record<string, (isLess: boolean) => Message> = {
+  number: (isLess) => (isLess ? msg('Less than {maximum}.', BOUND) : msg('At most {maximum}.', BOUND)),
+  string: () => msg('At most {maximum} characters.', BOUND),
+  array: () => msg('Enter at most {maximum} of them.', BOUND),
 };
-const TYPE_WORDS: Record<string, string> = {
-  number: 'Enter a number.',
-  int: 'Enter a whole number.',
-  string: 'Fill this in.',
+const OF_TYPE: Record<string, Message> = {
+  number: msg('Enter a number.'),
+  int: msg('Enter a whole number.'),
+  string: msg('Fill this in.'),
 };
 
 /**
- * What is wrong with a value where its schema has no words of its own. What no field lets somebody type (an unknown key, an id
+ * What is wrong with a value where its schema does not say, as a template. What no field lets a person type (an unknown key, an id
  * that is none) keeps the library's words: whoever writes a program reads those.
- * @example of `z.number().max(20)` and 21 //=> 'At most 20.'
+ * @example of `z.number().max(20)` and 21 //=> 'At most {maximum}.'
  */
 export function schemaWords(issue: z.core.$ZodRawIssue): string | undefined {
   switch (issue.code) {
     case 'invalid_type':
-      return TYPE_WORDS[String(issue.expected)];
+      return OF_TYPE[String(issue.expected)]?.message;
     case 'invalid_value':
-      return `It has to be one of these: ${(issue.values as unknown[]).join(', ')}.`;
+      return msg('It has to be one of these: {options}.', { options: '' }).message;
     case 'too_small':
-      return leastWords[String(issue.origin)]?.(Number(issue.minimum), issue.inclusive === false);
+      return least[String(issue.origin)]?.(Number(issue.minimum), issue.inclusive === false).message;
     case 'too_big':
-      return mostWords[String(issue.origin)]?.(Number(issue.maximum), issue.inclusive === false);
+      return most[String(issue.origin)]?.(issue.inclusive === false).message;
     default:
       return undefined;
   }

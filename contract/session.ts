@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { msg } from '#core/message/message';
 import { lighterSchema } from '#core/plan/lighter-schema';
 import type { Plan } from '#core/plan/plan';
 import { enteredSessionSchema } from '#core/session/entered';
@@ -18,15 +19,15 @@ export const newSessionSchema = z.object({
 /** A session to enter after the fact; of which plan, and the id made by the client so that entering twice enters once. */
 export const newEnteredSessionSchema = enteredSessionSchema.extend({
   id: z.uuid(),
-  coursePlanId: z.string().min(1, 'Say of which plan.'),
+  coursePlanId: z.string().min(1, msg('Say of which plan.')),
 });
 export type NewEnteredSession = z.infer<typeof newEnteredSessionSchema>;
 
 export const appendEventsSchema = z.object({
   events: z
     .array(sessionEventSchema)
-    .min(1, 'Send at least one event.')
-    .max(500, 'At most 500 events at once.'),
+    .min(1, msg('Send at least one event.'))
+    .max(500, msg('At most 500 events at once.')),
 });
 
 /** A session with its frozen plan and its whole log. */

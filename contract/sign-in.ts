@@ -1,19 +1,20 @@
 import { z } from 'zod';
 import { ROLES, type Role } from '#core/access/deeds';
+import { msg } from '#core/message/message';
 import { isoDaySchema } from '#core/quantity/days';
 import type { Practitioner } from './practice';
 
 /** What goes with a passphrase: the code a second device shows, where an account asks for one. */
-const code = z.string().regex(/^\d{6}$/, 'A code is six figures.');
-const secret = z.string().min(1, 'Type the passphrase.').max(500);
+const code = z.string().regex(/^\d{6}$/, msg('A code is six figures.'));
+const secret = z.string().min(1, msg('Type the passphrase.')).max(500);
 /** A passphrase somebody chooses; whether it is good enough the server says. */
-const chosen = z.string().min(1, 'Choose a passphrase.').max(500);
+const chosen = z.string().min(1, msg('Choose a passphrase.')).max(500);
 export const accountNameSchema = z
   .string()
   .trim()
-  .min(1, 'Give a name to sign in by.')
-  .max(60, 'At most 60 characters.');
-const personName = z.string().trim().min(1, 'Give the name.').max(80, 'At most 80 characters.');
+  .min(1, msg('Give a name to sign in by.'))
+  .max(60, msg('At most 60 characters.'));
+const personName = z.string().trim().min(1, msg('Give the name.')).max(80, msg('At most 80 characters.'));
 
 export const signInSchema = z.object({
   name: z.string().max(200),
@@ -22,7 +23,7 @@ export const signInSchema = z.object({
 });
 export type SignInBody = z.infer<typeof signInSchema>;
 
-export const pinSchema = z.string().regex(/^\d{4,8}$/, 'A PIN is four to eight figures.');
+export const pinSchema = z.string().regex(/^\d{4,8}$/, msg('A PIN is four to eight figures.'));
 export const pinSignInSchema = z.object({ practitionerId: z.string().min(1), pin: pinSchema });
 export const signOutSchema = z.object({ everywhere: z.boolean().default(false) });
 export const newPassphraseSchema = z.object({ old: secret, passphrase: chosen });
@@ -47,7 +48,7 @@ export type NewAccountFor = z.infer<typeof accountForSchema>;
 /** The first start of a practice: the word from the terminal, the practice, and who owns it. */
 export const firstStartSchema = z.object({
   word: z.string().max(100),
-  practiceName: z.string().trim().min(1, 'Give the practice a name.').max(80),
+  practiceName: z.string().trim().min(1, msg('Give the practice a name.')).max(80),
   massUnit: z.enum(['kg', 'lb']),
   lengthUnit: z.enum(['cm', 'in']),
   schoolId: z.string().max(60),
@@ -56,6 +57,8 @@ export const firstStartSchema = z.object({
   passphrase: chosen,
   /** Kit of the starting list that the practice has. */
   kitIds: z.array(z.string().max(60)).max(60),
+  /** What to call it, in the language it is set up in. */
+  kitNames: z.record(z.string().max(60), z.string().trim().min(1).max(60)).default({}),
 });
 export type FirstStart = z.infer<typeof firstStartSchema>;
 

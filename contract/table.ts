@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import type { Message } from '#core/message/message';
 import { pulseMethodSchema } from '#core/occlusion-pressure/methods';
 import { measureIdSchema } from '#core/outcomes/measures';
 import { isoDaySchema } from '#core/quantity/days';
@@ -58,7 +59,7 @@ export const TABLE_ROWS = {
 export type TableRow<K extends TableKind = TableKind> = z.output<(typeof TABLE_ROWS)[K]>;
 
 /** A row that was not taken in: its number in what was sent, from 1, the field, and why. */
-export type RefusedRow = { row: number; field: string; reason: string };
+export type RefusedRow = { row: number; field: string; reason: Message };
 
 /** What came of a table: how many rows went in, and which did not; the first thousand of those are named. */
 export type TableAnswer = { id: string; taken: number; refused: number; rows: RefusedRow[] };

@@ -21,6 +21,7 @@ import type { SessionEvent } from '#core/session/events';
 import { fold } from '#core/session/fold';
 import { mergeLogs } from '#core/session/log';
 import { normal, type Random, seededRandom, seedOf } from '#core/simulation/random';
+import { inEnglish } from '#language/render';
 import { AGREED } from './agreed';
 import type { Course } from './courses';
 import { CUFFS, MEASURES, PRACTICE, WEIGHT_KITS } from './practice';
@@ -247,10 +248,10 @@ export async function liveCourse(
       },
       basisOf(record.facts, { cuffs: CUFFS, weightKits: WEIGHT_KITS }, 'clinician', clock.nowMs),
     );
-    if (!session) throw new Error(`No draft for ${course.name}: ${notes.join(' ')}`);
+    if (!session) throw new Error(`No draft for ${course.name}: ${notes.map(inEnglish).join(' ')}`);
     await tell('prescriptions', { ...session, signedFor: changes });
   };
-  const name = limbsName(course.limbs);
+  const name = inEnglish(limbsName(course.limbs));
   await sign({ kind: 'new-plan', name, occasion: { kind: 'any-day' }, untilMs: null });
   const begins = blockStarts(course);
   const gapDays = 7 / course.perWeek;

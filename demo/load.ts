@@ -15,6 +15,7 @@ import { plansInForce } from '#core/record/plans-in-force';
 import type { SessionEvent } from '#core/session/events';
 import { fold } from '#core/session/fold';
 import { mergeLogs } from '#core/session/log';
+import { inEnglish } from '#language/render';
 import { changeAccount, openAccount } from '#server/access/accounts';
 import { hashSecret } from '#server/access/passphrase';
 import { signInHere } from '#server/access/sign-in-here';
@@ -229,7 +230,7 @@ async function play(
 /** A version of the plan that is wished for: its next one where there is one. */
 function versionFor(facts: ClientFacts, wish: PrescribeWish, nowMs: number): NewPrescription {
   const session = draftFor(facts, wish, nowMs);
-  const name = wish.plan?.name ?? limbsName(wish.limbs);
+  const name = wish.plan?.name ?? inEnglish(limbsName(wish.limbs));
   const known = facts.coursePlans.find((coursePlan) => coursePlan.name === name);
   const occasion = wish.plan?.occasion ?? { kind: 'any-day' };
   return {
@@ -257,7 +258,7 @@ function draftFor(facts: ClientFacts, wish: PrescribeWish, nowMs: number) {
     },
     basisOf(facts, { cuffs: CUFFS, weightKits: WEIGHT_KITS }, 'clinician', nowMs),
   );
-  if (!session) throw new Error(`No draft: ${notes.join(' ')}`);
+  if (!session) throw new Error(`No draft: ${notes.map(inEnglish).join(' ')}`);
   const exercises = session.exercises.map((choice) => ({
     ...choice,
     tempoId,

@@ -5,6 +5,7 @@ import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import Database from 'libsql';
 import { archiveJsonSchema } from '#contract/archive';
+import { inEnglish } from '#language/render';
 import { lookInto, Unusable } from '#server/backup/database-file';
 import { inTransaction } from '#server/db/sqlite';
 import { databaseFile } from '#server/environment';
@@ -62,7 +63,9 @@ const DEEDS: Record<string, () => Promise<string>> = {
       const signed = isMove ? 'What was signed there counts here.' : 'Plans are to be signed here.';
       return `Taken in: ${people.length} people, ${added} rows that were new. ${signed}`;
     } catch (error) {
-      throw error instanceof NotAnArchive ? new Unusable(`${error.message} Nothing was stored.`) : error;
+      throw error instanceof NotAnArchive
+        ? new Unusable(`${inEnglish(error.says)} Nothing was stored.`)
+        : error;
     } finally {
       await orm.close();
     }

@@ -2,11 +2,24 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { parseSync, traverse } from '@babel/core';
 import { getCatalogs } from '@lingui/cli/api';
 import { getConfig } from '@lingui/conf';
+import { compileMessage } from '@lingui/message-utils/compileMessage';
 
 // The words of the interface: all are in the catalogues and in German, and none stands bare in what is drawn. Part of the lint.
 
-/** What is put in, or stands round a part of a sentence, whatever its place in it. */
-const holesOf = (message: string): string[] => (message.match(/\{[^}]*\}|<\/?\d+\/?>/g) ?? []).sort();
+type Part = ReturnType<typeof compileMessage>[number];
+
+/** What is put in, or stands around a part of a message, whatever its place in it and however often. */
+const holesOf = (message: string): string[] => [...new Set(compileMessage(message).flatMap(holesIn))].sort();
+
+function holesIn(part: Part): string[] {
+  if (typeof part === 'string') return part.match(/<\/?\d+\/?>/g) ?? [];
+  const [name, , choices] = part;
+  const within = typeof choices === 'object' && choices !== null ? Object.values(choices) : [];
+  return [
+    name,
+    ...within.flatMap((one) => (Array.isArray(one) ? one.flatMap((inner) => holesIn(inner as Part)) : [])),
+  ];
+}
 
 const catalogues = await getCatalogs(getConfig({ cwd: process.cwd() }));
 

@@ -15,6 +15,8 @@ const BEGINNINGS = [
 ];
 
 const SEPARATOR = '-';
+/** A view is read after what it says (web/language/lazy-view.ts), so it is in no file with what others are read for. */
+const OF_A_VIEW = /\/web\/(views|routes)\//;
 const shortName = (file: string): string => file.replace(/^.*\/|\.tsx?$/g, '').toLowerCase();
 
 /**
@@ -50,10 +52,18 @@ export function fewFiles() {
       for (const id of begins) fileOf.delete(id);
     },
   };
-  const groups = subsets(BEGINNINGS.map(shortName)).map((set) => {
+  const groups = subsets(BEGINNINGS.map(shortName)).flatMap((set) => {
     const name = set.join(SEPARATOR);
+    const isInFile = (id: string) => fileOf.get(id) === name;
     // What more beginnings stand on goes first: a group takes in what its modules stand on, but for what is in one already.
-    return { name, priority: set.length, test: (id: string) => fileOf.get(id) === name };
+    return [
+      { name, priority: set.length, test: (id: string) => isInFile(id) && !OF_A_VIEW.test(id) },
+      {
+        name: `${name}${SEPARATOR}views`,
+        priority: set.length,
+        test: (id: string) => isInFile(id) && OF_A_VIEW.test(id),
+      },
+    ];
   });
   return { plugin, groups };
 }

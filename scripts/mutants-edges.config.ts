@@ -1,9 +1,9 @@
 import { defineConfig } from 'vitest/config';
-import { words } from './words-plugin.ts';
+import { linguiMacros } from './lingui-macros.ts';
 
 // What drawn mutants outside of the core are judged by.
 export default defineConfig({
-  plugins: [words()],
+  plugins: [linguiMacros()],
   test: {
     include: ['web/act/**/*.test.ts', 'server/{routes,access}/**/*.test.ts', 'server/forbidden*.test.ts'],
     // It sets the time zone of a process, which one of its threads cannot.

@@ -70,7 +70,7 @@ export function installChromium() {
 }
 
 // All that a build is made from.
-const SOURCES = ['core', 'contract', 'server', 'web', 'demo'];
+const SOURCES = ['core', 'language', 'contract', 'server', 'web', 'demo'];
 const BUILT_BY = [
   'package.json',
   'package-lock.json',
@@ -78,7 +78,7 @@ const BUILT_BY = [
   'scripts/compress.mjs',
   'scripts/few-files.ts',
   'scripts/offline-plugin.ts',
-  'scripts/words-plugin.ts',
+  'scripts/lingui-macros.ts',
 ];
 
 /** Builds the interface and the server into dist/, unless exactly these sources are built there already. */

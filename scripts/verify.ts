@@ -1,4 +1,5 @@
 import Database from 'libsql';
+import { inEnglish } from '#language/render';
 import { lookInto, Unusable } from '#server/backup/database-file';
 import { checkChain } from '#server/db/audit';
 import type { Statement } from '#server/db/sqlite';
@@ -15,7 +16,7 @@ await start(async () => {
   const database = new Database(file);
   const { rows, lastHash, broken } = checkChain((sql) => database.prepare(sql) as unknown as Statement);
   database.close();
-  if (broken) throw new Unusable(`Entry ${broken.id} of the audit does not hold. ${broken.words}`);
+  if (broken) throw new Unusable(`Entry ${broken.id} of the audit does not hold. ${inEnglish(broken.words)}`);
   console.log(
     `${file} is whole. ${rows} entries of the audit follow from each other; the last is ${lastHash}`,
   );

@@ -5,6 +5,7 @@ import { type Context, Hono } from 'hono';
 import { HTTPException } from 'hono/http-exception';
 import { requestId } from 'hono/request-id';
 import type { Logger } from 'pino';
+import { msg } from '#core/message/message';
 import { RULES } from '#core/rules/catalogue';
 import { knownHost } from './access/known-host';
 import { Looks } from './access/looks';
@@ -174,7 +175,7 @@ export function createApp({
   app.use('/api/*', looks.note);
   app.route('/api', apiRoutes(now, aheadMs, moveClock, firstWord, demoAccounts, requests));
   app.all('/api/*', () => {
-    throw notFound('This address');
+    throw notFound(msg('This address'));
   });
   if (webRoot) {
     // Built files carry a digest of their content in their names: what was fetched once never changes.
@@ -193,7 +194,7 @@ export function createApp({
     }
     // What the validator throws of a body that is no JSON.
     if (error instanceof SyntaxError || (error instanceof HTTPException && error.status === 400)) {
-      return answerProblem(c, new Problem(400, 'Not JSON', 'The request body is not valid JSON.'));
+      return answerProblem(c, new Problem(400, msg('Not JSON'), msg('The request body is not valid JSON.')));
     }
     const trouble = troubleOf(error);
     log.error(
@@ -206,8 +207,8 @@ export function createApp({
       c,
       new Problem(
         500,
-        'Something broke here',
-        'Nothing was stored. Try again; if it stays, see the server log.',
+        msg('Something broke here'),
+        msg('Nothing was stored. Try again; if it stays, see the server log.'),
       ),
     );
   });

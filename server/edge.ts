@@ -2,6 +2,7 @@ import { bodyLimit } from 'hono/body-limit';
 import { compress } from 'hono/compress';
 import { createMiddleware } from 'hono/factory';
 import { secureHeaders } from 'hono/secure-headers';
+import { msg } from '#core/message/message';
 import type { Env } from './context';
 import { answerProblem, Problem } from './problem';
 import { isStorable } from './storable';
@@ -74,8 +75,10 @@ export const keepNoCopies = createMiddleware<Env>(async (c, next) => {
 
 const notStorable = new Problem(
   400,
-  'Letters that are none',
-  'A text has a character that cannot be stored (U+0000, or half of a letter). Take it out, or type the text again.',
+  msg('Letters that are none'),
+  msg(
+    'A text has a character that cannot be stored (U+0000, or half of a letter). Take it out, or type the text again.',
+  ),
 );
 
 /** No text that cannot be stored as it is comes further than here, neither in what is sent nor in the address. */
@@ -96,4 +99,8 @@ function isStorableAddress(url: string): boolean {
   }
 }
 
-const tooLarge = new Problem(413, 'Too large', `A request is at most ${MOST_BYTES / 1024 / 1024} MB.`);
+const tooLarge = new Problem(
+  413,
+  msg('Too large'),
+  msg('A request is at most {mostBytes} MB.', { mostBytes: MOST_BYTES / 1024 / 1024 }),
+);

@@ -1,6 +1,7 @@
 import { v4 as newId } from 'uuid';
 import { describe, expect, it } from 'vitest';
 import type { ClientRecord } from '#contract/client';
+import { inEnglish } from '#language/render';
 import { attackRuns } from '../tests/attack-runs';
 import { type Api, startAfter, startApi } from './api.fixture';
 import { type Ready, ready } from './forbidden.fixture';
@@ -40,7 +41,7 @@ describe('what keeps a session shut, brought to another practice by file', () =>
     expect(words(now)).toEqual(words(here));
     // The plan was signed elsewhere, and is to be signed anew: all before it is as it was.
     const states = ({ chain }: ClientRecord) =>
-      chain.slice(0, 4).map(({ id, state, figure }) => `${id} ${state} ${figure}`);
+      chain.slice(0, 4).map(({ id, state, figure }) => `${id} ${state} ${inEnglish(figure)}`);
     expect(states(now)).toEqual(states(here));
     const json = { id: newId(), prescriptionId: person.prescriptionId };
     const { status } = await there.call('POST', '/sessions', json);

@@ -1,3 +1,4 @@
+import { msg } from '#core/message/message';
 import { RULES, type RuleId } from '#core/rules/catalogue';
 import { refusedField } from './problem';
 
@@ -7,7 +8,7 @@ import { refusedField } from './problem';
  */
 export function happenedAtMs(atMs: number, nowMs: number, rule: RuleId, field = 'atMs'): number {
   if (atMs > nowMs + RULES['RUN-9'].figures.afterReceiptMs) {
-    throw refusedField('When was it?', field, rule, 'It lies ahead.', 'Choose when it was.');
+    throw refusedField(msg('When was it?'), field, rule, msg('It lies ahead.'), msg('Choose when it was.'));
   }
   return Math.min(atMs, nowMs);
 }

@@ -1,5 +1,6 @@
 import type { Context } from 'hono';
 import { rateLimiter } from 'hono-rate-limiter';
+import { msg } from '#core/message/message';
 import { addressOf } from './access/address';
 import type { Env } from './context';
 import { answerProblem, Problem } from './problem';
@@ -8,8 +9,8 @@ const MINUTE_MS = 60_000;
 
 const tooMany = new Problem(
   429,
-  'Too many requests',
-  'Too many requests came from this address: wait a minute. Nothing that is on the device is lost.',
+  msg('Too many requests'),
+  msg('Too many requests came from this address: wait a minute. Nothing that is on the device is lost.'),
   [],
   { 'retry-after': '60' },
 );

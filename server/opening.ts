@@ -1,6 +1,7 @@
 import type { ClientRecord } from '#contract/client';
 import type { Kit } from '#contract/practice';
 import { hardFindings } from '#core/findings/finding';
+import { msg, sentences } from '#core/message/message';
 import { pastBounds } from '#core/plan/last-gate';
 import type { Lighter } from '#core/plan/lighter-schema';
 import { agoWords } from '#core/record/age-words';
@@ -29,7 +30,7 @@ export function opening(
 ) {
   const prescription = toRun(facts, prescriptionId, nowMs);
   if (facts.sessions.some(({ finishedAtMs }) => finishedAtMs === null)) {
-    throw new Problem(409, 'Already open', 'A session of this person is open: finish it first.');
+    throw new Problem(409, msg('Already open'), msg('A session of this person is open: finish it first.'));
   }
   const held = linksThatHold(facts, kit, nowMs, prescription).map(({ id, reason, rules }) => ({
     path: id,
@@ -38,37 +39,41 @@ export function opening(
     level: 'hard' as const,
   }));
   if (held.length > 0) {
-    const words = held.map(({ message }) => message).join(' ');
-    throw new Problem(422, 'Not ready to run', `A link of the chain does not hold. ${words}`, held);
+    throw new Problem(
+      422,
+      msg('Not ready to run'),
+      sentences(msg('A link of the chain does not hold.'), ...held.map(({ message }) => message)),
+      held,
+    );
   }
   if (asks === 'before' && !dayCheckInForce(facts, nowMs)) {
     throw refusedField(
-      'Not ready to run',
+      msg('Not ready to run'),
       'dayCheck',
       'SCR-3',
-      'There is no on-the-day check of today.',
-      'Make it first; it takes ten seconds.',
+      msg('There is no on-the-day check of today.'),
+      msg('Make it first; it takes ten seconds.'),
     );
   }
   const ask = sessionToAskAbout(facts, nowMs);
   if (asks === 'before' && ask) {
     throw refusedField(
-      'Ask first',
+      msg('Ask first'),
       'followUp',
       'RUN-6',
-      `Nobody has asked how the session ${agoWords(ask.startedAtMs, nowMs)} was.`,
-      'Ask about soreness, bruising and numbness; it takes ten seconds.',
+      msg('Nobody has asked how the session {ago} was.', { ago: agoWords(ask.startedAtMs, nowMs) }),
+      msg('Ask about soreness, bruising and numbness; it takes ten seconds.'),
     );
   }
   const { plan, findings } = recheck(prescription, facts, kit, nowMs);
   if (!plan || hardFindings(findings).length > 0) throw refusedByRules(hardFindings(findings));
   if (lighter?.how === 'pressure' && !hasPressure(plan)) {
     throw refusedField(
-      'No pressure to lower',
+      msg('No pressure to lower'),
       'lighter',
       'SCR-3',
-      'Nobody knows the pressure of a strap.',
-      'Leave out a set instead.',
+      msg('Nobody knows the pressure of a strap.'),
+      msg('Leave out a set instead.'),
     );
   }
   const share = setsShareNow(facts, prescription.coursePlanId, nowMs);
@@ -85,11 +90,12 @@ function toRun(facts: ClientFacts, prescriptionId: string, nowMs: number): Presc
   if (!prescription || !coursePlan) {
     throw new Problem(
       409,
-      'Superseded',
-      'A newer version has been signed, or the plan has ended: run what is in force.',
+      msg('Superseded'),
+      msg('A newer version has been signed, or the plan has ended: run what is in force.'),
     );
   }
   const why = whyNotInForce(coursePlan, nowMs);
-  if (why) throw new Problem(409, 'Not in force', `${why} Take it up again, or run another plan.`);
+  if (why)
+    throw new Problem(409, msg('Not in force'), msg('{why} Take it up again, or run another plan.', { why }));
   return prescription;
 }

@@ -1,20 +1,20 @@
 import { randomBytes } from 'node:crypto';
-import type { IssuedReport } from '#contract/outcomes';
+import type { PrintedReport } from '#contract/outcomes';
 
 const VALID_MS = 60_000;
 
 /** What the server's own print may read, once and soon: its browser is signed in to nothing. */
 export class PrintTickets {
-  private readonly reports = new Map<string, IssuedReport>();
+  private readonly reports = new Map<string, PrintedReport>();
 
-  give(report: IssuedReport): string {
+  give(report: PrintedReport): string {
     const ticket = randomBytes(24).toString('base64url');
     this.reports.set(ticket, report);
     setTimeout(() => this.reports.delete(ticket), VALID_MS).unref();
     return ticket;
   }
 
-  take(ticket: string): IssuedReport | undefined {
+  take(ticket: string): PrintedReport | undefined {
     const report = this.reports.get(ticket);
     this.reports.delete(ticket);
     return report;

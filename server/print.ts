@@ -4,6 +4,7 @@ import { mkdtemp, readFile, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { promisify } from 'node:util';
+import { msg } from '#core/message/message';
 import { Problem } from './problem';
 
 const run = promisify(execFile);
@@ -32,7 +33,11 @@ export function chromiumPrint(chromium: string, origin: string): Print | null {
 }
 
 function notPrinted(): never {
-  throw new Problem(503, 'Not printed', 'The server could not print it. Print it from the browser instead.');
+  throw new Problem(
+    503,
+    msg('Not printed'),
+    msg('The server could not print it. Print it from the browser instead.'),
+  );
 }
 
 async function printPage(chromium: string, url: string): Promise<Uint8Array<ArrayBuffer>> {

@@ -3,25 +3,28 @@ import type { ContentfulStatusCode } from 'hono/utils/http-status';
 import type { z } from 'zod';
 import type { ProblemBody } from '#contract/problem';
 import type { Finding } from '#core/findings/finding';
+import { messageOf } from '#core/message/issue';
+import { type Message, msg, sentences } from '#core/message/message';
 import type { RuleId } from '#core/rules/catalogue';
+import { inEnglish } from '#language/render';
 
 type FieldError = ProblemBody['errors'][number];
 
-/** A refusal with its words; thrown anywhere under a route and answered as problem details. */
+/** A refusal; thrown anywhere under a route and answered as problem details. */
 export class Problem extends Error {
   constructor(
     readonly status: ContentfulStatusCode,
-    readonly title: string,
-    readonly detail: string,
+    readonly title: Message,
+    readonly says: Message,
     readonly errors: FieldError[] = [],
     readonly headers: Record<string, string> = {},
   ) {
-    super(detail);
+    super(inEnglish(says));
   }
 }
 
-export const notFound = (what: string): Problem =>
-  new Problem(404, 'Not found', `${what} is not on record. It may have been typed wrong.`);
+export const notFound = (what: Message): Problem =>
+  new Problem(404, msg('Not found'), msg('{what} is not on record. It may have been typed wrong.', { what }));
 
 /** Refusal made of rule findings, each at the field it belongs to. */
 export function refusedByRules(findings: readonly Finding[]): Problem {
@@ -35,28 +38,40 @@ export function refusedByRules(findings: readonly Finding[]): Problem {
   const [first] = findings;
   return new Problem(
     422,
-    'Refused by a rule',
-    first ? `${first.message} ${first.remedy}` : 'Refused.',
+    msg('Refused by a rule'),
+    first ? sentences(first.message, first.remedy) : msg('Refused.'),
     errors,
   );
 }
 
 /** Refusal of one field by one rule. */
 export const refusedField = (
-  title: string,
+  title: Message,
   path: string,
   rule: RuleId,
-  message: string,
-  remedy: string,
+  message: Message,
+  remedy: Message,
 ): Problem =>
-  new Problem(422, title, `${message} ${remedy}`, [{ path, message, remedy, rule, level: 'hard' }]);
+  new Problem(422, title, sentences(message, remedy), [{ path, message, remedy, rule, level: 'hard' }]);
 
 export function fromZod(error: z.core.$ZodError): Problem {
-  const errors = error.issues.map(({ path, message }) => ({ path: path.join('.'), message }));
-  return new Problem(400, 'Something to mend', errors[0]?.message ?? 'The request does not fit.', errors);
+  const errors = error.issues.map((found) => ({ path: found.path.join('.'), message: messageOf(found) }));
+  return new Problem(
+    400,
+    msg('Something to correct'),
+    errors[0]?.message ?? msg('The request does not fit.'),
+    errors,
+  );
 }
 
-export function answerProblem(c: Context, { status, title, detail, errors, headers }: Problem): Response {
-  const body: ProblemBody = { type: 'about:blank', title, status, detail, errors };
+export function answerProblem(c: Context, { status, title, says, errors, headers }: Problem): Response {
+  const body: ProblemBody = {
+    type: 'about:blank',
+    title: inEnglish(title),
+    status,
+    detail: inEnglish(says),
+    says,
+    errors,
+  };
   return c.json(body, status, { ...headers, 'content-type': 'application/problem+json' });
 }

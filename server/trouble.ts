@@ -1,32 +1,36 @@
+import { type Message, msg } from '#core/message/message';
 import { Problem } from './problem';
 
 /** What the driver calls trouble that is not of the request, what to say of it, and after how many seconds to try again. */
-const TROUBLES: { code: RegExp; title: string; detail: string; againS: number }[] = [
+const TROUBLES: { code: RegExp; title: Message; says: Message; againS: number }[] = [
   {
     code: /^SQLITE_FULL/,
-    title: 'The disk is full',
-    detail:
+    title: msg('The disk is full'),
+    says: msg(
       'Nothing was stored: the disk of the server is full. Make room on it; what is on this device waits here.',
+    ),
     againS: 30,
   },
   {
     code: /^SQLITE_READONLY/,
-    title: 'The record cannot be written',
-    detail:
+    title: msg('The record cannot be written'),
+    says: msg(
       'Nothing was stored: the server may only read its database. Give it the right to write the file and its folder.',
+    ),
     againS: 30,
   },
   {
     code: /^SQLITE_(BUSY|LOCKED)/,
-    title: 'The record is busy',
-    detail: 'Nothing was stored: another program holds the database. Try again in a moment.',
+    title: msg('The record is busy'),
+    says: msg('Nothing was stored: another program holds the database. Try again in a moment.'),
     againS: 2,
   },
   {
     code: /^SQLITE_(IOERR|CANTOPEN|PROTOCOL|NOMEM)/,
-    title: 'The disk does not answer',
-    detail:
+    title: msg('The disk does not answer'),
+    says: msg(
       'Nothing was stored: the disk of the server does not answer. Look at the machine; try again in a moment.',
+    ),
     againS: 10,
   },
 ];
@@ -45,7 +49,7 @@ export function troubleOf(error: unknown): Problem | undefined {
   const code = codeOf(error);
   const trouble = TROUBLES.find((one) => one.code.test(code));
   return (
-    trouble && new Problem(503, trouble.title, trouble.detail, [], { 'retry-after': String(trouble.againS) })
+    trouble && new Problem(503, trouble.title, trouble.says, [], { 'retry-after': String(trouble.againS) })
   );
 }
 

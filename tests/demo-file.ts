@@ -3,7 +3,7 @@ import { existsSync, mkdirSync, readdirSync, renameSync, rmSync, statSync } from
 import { digestOf, ROOT } from '../scripts/sources.mjs';
 import { AHEAD_MS, aheadOfNowMs, momentOfTests, ON_THE_FIXED_DAY, testsAheadMs } from './fixed-day';
 
-const SOURCES = ['core', 'contract', 'server', 'demo'];
+const SOURCES = ['core', 'language', 'contract', 'server', 'demo'];
 /** One of another day or of other sources is soon wanted by nobody. */
 const MOST_KEPT = 6;
 const KEPT_IN = `${ROOT}node_modules/.cache/nervato`;

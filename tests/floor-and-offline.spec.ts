@@ -224,7 +224,7 @@ test('a strap by feel is tightened to its mark, and looked at after every set', 
   await openPerson(page, 'Leocadia Brandt');
   await chooseLink(page, 'Prescribe');
   await expect(
-    page.getByText('By feel: people misjudge it, and nobody knows the pressure.').first(),
+    page.getByText('By feel: people misjudge it, and the pressure is not known.').first(),
   ).toBeVisible();
   await page.getByRole('button', { name: 'Sign as Ines Marrable' }).click();
   await checkOnTheDayIfAsked(page);

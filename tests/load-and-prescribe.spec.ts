@@ -91,7 +91,9 @@ test('a session is drafted, edited, mended, signed and printed', async ({ page }
   await test.step('three findings are provoked', async () => {
     await editor.getByLabel('Pressure', { exact: true }).fill('88');
     await editor.getByLabel('Load', { exact: true }).fill('45');
-    await expect(editor.getByText('88 % is above 80 % of LOP, which nobody may exercise at.')).toBeVisible();
+    await expect(
+      editor.getByText('88 % is above 80 % of LOP, which must not be exercised at.'),
+    ).toBeVisible();
     await expect(editor.getByText('45 % of 1RM is above the usual 40 %.')).toBeVisible();
     await expect(page.getByRole('button', { name: /^Sign as/ })).toBeDisabled();
   });

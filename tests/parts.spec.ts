@@ -192,7 +192,7 @@ test('a remedy is applied where it stands, and a button of no use now cannot be 
   page,
 }) => {
   const rules = part(page, 'What a rule says');
-  await rules.getByRole('button', { name: 'Go down to 80 %' }).click();
+  await rules.getByRole('button', { name: 'Set 80 % or lower' }).click();
   await expect(rules.getByText('Told: mended')).toBeVisible();
   for (const button of await page.getByRole('button', { name: /^Not now/ }).all()) {
     await expect(button).toBeDisabled();

@@ -1,5 +1,5 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { lazy, StrictMode, Suspense, useEffect } from 'react';
+import { StrictMode, Suspense, useEffect } from 'react';
 import { createRoot } from 'react-dom/client';
 import { BrowserRouter, Outlet, Route, Routes, useLocation } from 'react-router';
 import { ApiProblem } from './data/api';
@@ -9,7 +9,10 @@ import { onceIdle } from './data/once-idle';
 import { door } from './data/practitioner';
 import { keepApp } from './data/service-worker';
 import { startWorking } from './data/start-working';
+import { writeAsThePractice } from './data/write-as-the-practice';
 import { InLanguage } from './language/InLanguage';
+import { speakOf } from './language/language';
+import { lazyView } from './language/lazy-view';
 import { keepKeys } from './parts/keep-keys';
 import { ReadingSilently } from './parts/Reading';
 import { Frame } from './shell/Frame';
@@ -29,67 +32,39 @@ const queries = new QueryClient({
   },
 });
 
-const SheetView = lazy(() =>
-  import('./views/sheet/SheetView').then(({ SheetView }) => ({ default: SheetView })),
+const SheetView = lazyView(() => import('./views/sheet/SheetView'), 'SheetView', 'sheet');
+const ExplainView = lazyView(() => import('./views/explain/ExplainView'), 'ExplainView', 'explain');
+const AddPerson = lazyView(() => import('./views/add-person/AddPerson'), 'AddPerson', 'add-person');
+/** Views that are built into one file, and so are read together. */
+const OF_A_PERSON = ['person', 'screen', 'fit', 'measure', 'load', 'prescribe', 'block', 'run'];
+const fetchPersonSheet = async () => {
+  await speakOf(...OF_A_PERSON);
+  return import('./routes/PersonSheet');
+};
+const PersonSheet = lazyView(fetchPersonSheet, 'PersonSheet');
+const FloorView = lazyView(() => import('./views/floor/FloorView'), 'FloorView', 'floor');
+const ExercisesView = lazyView(() => import('./views/exercises/ExercisesView'), 'ExercisesView', 'exercises');
+const KitView = lazyView(() => import('./views/kit/KitView'), 'KitView', 'kit');
+const SafetyView = lazyView(() => import('./views/safety/SafetyView'), 'SafetyView', 'safety');
+const ReportView = lazyView(() => import('./views/report/ReportView'), 'ReportView', 'report');
+const WeekView = lazyView(() => import('./views/safety/WeekView'), 'WeekView', 'safety');
+const RespondersView = lazyView(() => import('./views/safety/RespondersView'), 'RespondersView', 'safety');
+const MeasuresView = lazyView(() => import('./views/measures/MeasuresView'), 'MeasuresView', 'measures');
+const PapersView = lazyView(() => import('./views/papers/PapersView'), 'PapersView', 'papers');
+const InAndOutView = lazyView(() => import('./views/in-and-out/InAndOutView'), 'InAndOutView', 'in-and-out');
+const AccountView = lazyView(() => import('./views/account/AccountView'), 'AccountView', 'account');
+const AccountsView = lazyView(() => import('./views/account/AccountsView'), 'AccountsView', 'account');
+const ArchivedView = lazyView(() => import('./views/archived/ArchivedView'), 'ArchivedView', 'archived');
+const GuideView = lazyView(() => import('./views/guide/GuideView'), 'GuideView', 'guide');
+const AuditView = lazyView(() => import('./views/audit/AuditView'), 'AuditView', 'audit');
+const PractiseView = lazyView(() => import('./views/practise/PractiseView'), 'PractiseView', 'practise');
+const SessionSheet = lazyView(
+  () => import('./routes/SessionSheet'),
+  'SessionSheet',
+  'record',
+  ...OF_A_PERSON,
 );
-const ExplainView = lazy(() =>
-  import('./views/explain/ExplainView').then(({ ExplainView }) => ({ default: ExplainView })),
-);
-const AddPerson = lazy(() =>
-  import('./views/add-person/AddPerson').then(({ AddPerson }) => ({ default: AddPerson })),
-);
-const fetchPersonSheet = () => import('./routes/PersonSheet');
-const PersonSheet = lazy(() => fetchPersonSheet().then(({ PersonSheet }) => ({ default: PersonSheet })));
-const FloorView = lazy(() =>
-  import('./views/floor/FloorView').then(({ FloorView }) => ({ default: FloorView })),
-);
-const ExercisesView = lazy(() =>
-  import('./views/exercises/ExercisesView').then(({ ExercisesView }) => ({ default: ExercisesView })),
-);
-const KitView = lazy(() => import('./views/kit/KitView').then(({ KitView }) => ({ default: KitView })));
-const SafetyView = lazy(() =>
-  import('./views/safety/SafetyView').then(({ SafetyView }) => ({ default: SafetyView })),
-);
-const ReportView = lazy(() =>
-  import('./views/report/ReportView').then(({ ReportView }) => ({ default: ReportView })),
-);
-const WeekView = lazy(() =>
-  import('./views/safety/WeekView').then(({ WeekView }) => ({ default: WeekView })),
-);
-const RespondersView = lazy(() =>
-  import('./views/safety/RespondersView').then(({ RespondersView }) => ({ default: RespondersView })),
-);
-const MeasuresView = lazy(() =>
-  import('./views/measures/MeasuresView').then(({ MeasuresView }) => ({ default: MeasuresView })),
-);
-const PapersView = lazy(() =>
-  import('./views/papers/PapersView').then(({ PapersView }) => ({ default: PapersView })),
-);
-const InAndOutView = lazy(() =>
-  import('./views/in-and-out/InAndOutView').then(({ InAndOutView }) => ({ default: InAndOutView })),
-);
-const AccountView = lazy(() =>
-  import('./views/account/AccountView').then(({ AccountView }) => ({ default: AccountView })),
-);
-const AccountsView = lazy(() =>
-  import('./views/account/AccountsView').then(({ AccountsView }) => ({ default: AccountsView })),
-);
-const ArchivedView = lazy(() =>
-  import('./views/archived/ArchivedView').then(({ ArchivedView }) => ({ default: ArchivedView })),
-);
-const GuideView = lazy(() =>
-  import('./views/guide/GuideView').then(({ GuideView }) => ({ default: GuideView })),
-);
-const AuditView = lazy(() =>
-  import('./views/audit/AuditView').then(({ AuditView }) => ({ default: AuditView })),
-);
-const PractiseView = lazy(() =>
-  import('./views/practise/PractiseView').then(({ PractiseView }) => ({ default: PractiseView })),
-);
-const SessionSheet = lazy(() =>
-  import('./routes/SessionSheet').then(({ SessionSheet }) => ({ default: SessionSheet })),
-);
-const NotFound = lazy(() => import('./views/today/NotFound').then(({ NotFound }) => ({ default: NotFound })));
+const NotFound = lazyView(() => import('./views/today/NotFound'), 'NotFound', 'today');
 
 /** Says which view stands: where the code of another is still being fetched, the address is ahead of it. */
 function ViewStands(): null {
@@ -102,6 +77,7 @@ function startApp(): void {
   applyTheme();
   keepKeys();
   listenToOtherTabs(queries);
+  writeAsThePractice(queries);
   followDoor(queries);
   if (door.get() === 'open') startWorking(queries);
   keepApp();

@@ -1,7 +1,8 @@
 import { createRoot } from 'react-dom/client';
-import type { IssuedReport } from '#contract/outcomes';
+import type { IssuedReport, PrintedReport } from '#contract/outcomes';
 import { api, read } from './data/api';
 import { InLanguage } from './language/InLanguage';
+import { writeAs } from './language/translate';
 import { ForPaper } from './parts/ForPaper';
 import { PAPERS, type Paper } from './parts/papers';
 import { ReportPage } from './views/report/ReportPage';
@@ -19,13 +20,14 @@ function Printed({ issued }: { issued: IssuedReport }) {
   );
 }
 
-const issued = await read<IssuedReport>(
+const { report, writing } = await read<PrintedReport>(
   api.print[':ticket'].$get({ param: { ticket: asked.get('ticket') ?? '' } }),
 );
+writeAs(writing);
 const root = document.getElementById('root');
 if (root)
   createRoot(root).render(
     <InLanguage>
-      <Printed issued={issued} />
+      <Printed issued={report} />
     </InLanguage>,
   );

@@ -1,10 +1,12 @@
+import type { Message } from '../message/message';
+import { msg } from '../message/message';
 import type { BlockLine, BlockWish } from './block';
 import type { BlockPlan } from './block-plan';
 
 /** What a block is begun from: figures to change, and what it is for. Days are weekdays from 0, Monday. */
 type Start = {
-  label: string;
-  words: string;
+  label: Message;
+  words: Message;
   weeks: number;
   perWeek: number;
   /** How often a day passive work is done; it is done daily in every block. */
@@ -29,73 +31,76 @@ const USUAL = {
 export const BLOCK_STARTS = {
   'first-month': {
     ...USUAL,
-    label: 'First month',
-    words: 'Isolated work at the school’s start pressures, twice a week, gradual (PRO-6).',
+    label: msg('First month'),
+    words: msg('Isolated work at the school’s start pressures, twice a week, gradual (PRO-6).'),
     weeks: 4,
   },
   size: {
     ...USUAL,
-    label: 'Eight weeks of size',
-    words: 'Growth may show from the third week; a deload every fourth.',
+    label: msg('Eight weeks of size'),
+    words: msg('Growth may show from the third week; a deload every fourth.'),
     perWeek: 3,
     deload: { everyWeeks: 4, setsPercent: 50 },
     loadRisePoints: 1,
   },
   'one-heavy-two-light': {
     ...USUAL,
-    label: 'One heavy day, two cuffed',
-    words: 'A heavy day keeps strength, two cuffed days add volume at little strain (PRO-4).',
+    label: msg('One heavy day, two cuffed'),
+    words: msg('A heavy day keeps strength, two cuffed days add volume at little strain (PRO-4).'),
     heavy: [0],
     loadRisePoints: 1,
   },
   finishers: {
     ...USUAL,
-    label: 'Finishers on an upper/lower split',
-    words:
+    label: msg('Finishers on an upper/lower split'),
+    words: msg(
       'After the main lifts: curl and triceps on upper days, quadriceps and hamstrings on lower days (PRO-4).',
+    ),
     heavy: [0, 1, 3, 4],
     besideHeavy: 'finisher',
     deload: { everyWeeks: 4, setsPercent: 60 },
   },
   deload: {
     ...USUAL,
-    label: 'Through a deload',
-    words:
+    label: msg('Through a deload'),
+    words: msg(
       'Cuffed work in the place of heavy sets, every fourth week up to 60 % of the heavy volume (PRO-4).',
+    ),
     weeks: 4,
     perWeek: 3,
     deload: { everyWeeks: 4, setsPercent: 60 },
   },
   'in-season': {
     ...USUAL,
-    label: 'In season',
-    words: 'Twice a week, apart from hard days; nothing rises.',
+    label: msg('In season'),
+    words: msg('Twice a week, apart from hard days; nothing rises.'),
     weeks: 12,
   },
   'after-operation': {
     ...USUAL,
-    label: 'After an operation',
-    words:
+    label: msg('After an operation'),
+    words: msg(
       'Passive work twice a day, and what the ladder allows three times a week; the other side from day one (PRO-5).',
+    ),
     weeks: 12,
     perWeek: 3,
     passiveADay: 2,
   },
   cycling: {
     ...USUAL,
-    label: 'Eight weeks of cycling',
-    words: 'Ten to fifteen minutes at talking pace, three times a week.',
+    label: msg('Eight weeks of cycling'),
+    words: msg('Ten to fifteen minutes at talking pace, three times a week.'),
     perWeek: 3,
   },
   'pain-limited-knee': {
     ...USUAL,
-    label: 'Pain-limited knee',
-    words: 'Twice a week at a load that stays within pain of 3; nothing rises before it is easy.',
+    label: msg('Pain-limited knee'),
+    words: msg('Twice a week at a load that stays within pain of 3; nothing rises before it is easy.'),
   },
   'older-and-weak': {
     ...USUAL,
-    label: 'Older and weak',
-    words: 'Twice a week for long, with a small rise of load.',
+    label: msg('Older and weak'),
+    words: msg('Twice a week for long, with a small rise of load.'),
     weeks: 12,
     loadRisePoints: 0.5,
   },

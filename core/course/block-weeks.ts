@@ -1,3 +1,4 @@
+import { type Message, msg } from '../message/message';
 import { compile } from '../plan/compile';
 import { setsAtShare } from '../plan/cut-sets';
 import { doseOf } from '../plan/dose';
@@ -43,7 +44,7 @@ export type BlockWeek = {
   /** Of all plans together. */
   sets: number;
   occludedMs: number;
-  due: string[];
+  due: Message[];
 };
 
 const MOST_PERCENT = RULES['LOAD-3'].figures.percentOneRepMax.usualHigh;
@@ -131,16 +132,26 @@ function loadIn({ plan }: BlockPlan, week: number, risePoints: number): number |
   return Math.min(Math.max(MOST_PERCENT, load.percentOneRepMax), load.percentOneRepMax + week * risePoints);
 }
 
-function dueIn(firstDay: Day, plans: readonly BlockPlan[], { dues }: BlockContext): string[] {
-  const words = dues.flatMap(({ coursePlanId, what, firstDay: first, everyDays }) => {
+function dueIn(firstDay: Day, plans: readonly BlockPlan[], { dues }: BlockContext): Message[] {
+  const falls = dues.flatMap(({ coursePlanId, what, firstDay: first, everyDays }) => {
     const name = plans.find(({ id }) => id === coursePlanId)?.name;
     const day = everyDays === 0 ? null : nextFrom(first, everyDays, firstDay);
     if (!name || day === null || day >= firstDay + 7) return [];
-    return [
-      `${name}: ${what === 'measure' ? 'measure again (LOP-6)' : 'test the 1RM again (LOAD-2)'}, ${isoOf(day)}`,
-    ];
+    return [{ coursePlanId, what, name, day }];
   });
-  return [...new Set(words)];
+  return falls.filter((one, at) => falls.findIndex((other) => isSameDue(one, other)) === at).map(dueText);
+}
+
+type Falls = Pick<BlockContext['dues'][number], 'coursePlanId' | 'what'> & { name: string; day: Day };
+
+const isSameDue = (a: Falls, b: Falls): boolean =>
+  a.coursePlanId === b.coursePlanId && a.what === b.what && a.day === b.day;
+
+function dueText({ name, what, day }: Falls): Message {
+  const values = { name, day: { isoDay: isoOf(day) } };
+  return what === 'measure'
+    ? msg('{name}: measure again (LOP-6), {day}', values)
+    : msg('{name}: test the 1RM again (LOAD-2), {day}', values);
 }
 
 /** The first of a row of days that is not before another. */

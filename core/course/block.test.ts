@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { englishOf } from '#language/english-of.fixture';
 import { composeSession } from '../plan/compose';
 import type { Plan } from '../plan/plan';
 import { testBasis, testExercise, testOcclusion, testPlan } from '../plan/plan.fixture';
@@ -167,10 +168,10 @@ describe('placing a block (PRO-3, PRO-4)', () => {
       wishOf([line('lower', { available: [1, 4] }), line('press', { available: [1, 4] })]),
       PLANS,
     );
-    expect(unmet[0]?.message).toBe(
+    expect(englishOf(unmet[0]?.message)).toBe(
       'press: Week 1: 0 of 2 sessions fit (open on Tue, Fri; not on days of plans for the same limbs). Fewer than two a week rarely works.',
     );
-    expect(placeBlock(wishOf([line('gone')]), PLANS)).toEqual({ sessions: [], unmet: [] });
+    expect(englishOf(placeBlock(wishOf([line('gone')]), PLANS))).toEqual({ sessions: [], unmet: [] });
   });
 });
 
@@ -393,10 +394,10 @@ describe('following a block', () => {
     expect(nextInBlock(entries, 'lower')).toEqual({ day: MONDAY + 1, makesUp: true });
     expect(nextInBlock(entries, 'arms')).toBeNull();
     const turn = (day: number, makesUp = false) => turnInBlock({ day: MONDAY + day, makesUp }, MONDAY);
-    expect(turn(0)).toEqual({ inDays: 0, why: 'In the block today.' });
-    expect(turn(3)).toEqual({ inDays: 3, why: 'In the block on Thu.' });
-    expect(turn(9)).toEqual({ inDays: 9, why: 'In the block on 2026-05-13.' });
-    expect(turn(0, true).why).toBe('A missed session, made up today.');
+    expect(englishOf(turn(0))).toEqual({ inDays: 0, why: 'In the block today.' });
+    expect(englishOf(turn(3))).toEqual({ inDays: 3, why: 'In the block on Thu.' });
+    expect(englishOf(turn(9))).toEqual({ inDays: 9, why: 'In the block on 2026-05-13.' });
+    expect(englishOf(turn(0, true).why)).toBe('A missed session, made up today.');
   });
 });
 
@@ -448,8 +449,8 @@ describe('the weeks of a block in figures', () => {
     ];
     const weeks = weeksOf({ wish }, [], PLANS, { ...context, dues });
     expect(weeks.map(({ due }) => due.length)).toEqual([0, 1, 2, 0, 1, 1]);
-    expect(weeks[1]?.due).toEqual(['lower: measure again (LOP-6), 2026-05-12']);
-    expect(weeks[2]?.due[1]).toBe('lower: test the 1RM again (LOAD-2), 2026-05-24');
+    expect(englishOf(weeks[1]?.due)).toEqual(['lower: measure again (LOP-6), 2026-05-12']);
+    expect(englishOf(weeks[2]?.due[1])).toBe('lower: test the 1RM again (LOAD-2), 2026-05-24');
   });
 });
 

@@ -1,21 +1,22 @@
 import { z } from 'zod';
+import { msg } from '../message/message';
 import { type Day, dayOf, isoDaySchema, weekdaySchema } from '../quantity/days';
 
 /** One plan of a block: how often a week, on which weekdays, and how it stands to heavy work (rules PRO-3, PRO-4). */
 export const blockLineSchema = z.object({
-  coursePlanId: z.string('Choose the plan.').min(1, 'Choose the plan.'),
+  coursePlanId: z.string(msg('Choose the plan.')).min(1, msg('Choose the plan.')),
   perWeek: z
-    .number('Enter days a week.')
+    .number(msg('Enter days a week.'))
     .int()
-    .min(1, 'At least one day a week.')
-    .max(7, 'At most every day.'),
+    .min(1, msg('At least one day a week.'))
+    .max(7, msg('At most every day.')),
   /** More than once a day is for passive work only. */
   timesADay: z
-    .number('Enter times a day.')
+    .number(msg('Enter times a day.'))
     .int()
-    .min(1, 'At least once.')
-    .max(3, 'At most three times a day.'),
-  available: z.array(weekdaySchema).min(1, 'Choose at least one weekday.').max(7),
+    .min(1, msg('At least once.'))
+    .max(3, msg('At most three times a day.')),
+  available: z.array(weekdaySchema).min(1, msg('Choose at least one weekday.')).max(7),
   besideHeavy: z.enum(['apart', 'finisher', 'either']),
 });
 export type BlockLine = z.infer<typeof blockLineSchema>;
@@ -24,35 +25,35 @@ export type BlockLine = z.infer<typeof blockLineSchema>;
 export const blockWishSchema = z.object({
   startsOn: isoDaySchema,
   weeks: z
-    .number('Enter the weeks.')
+    .number(msg('Enter the weeks.'))
     .int()
-    .min(4, 'A block lasts at least 4 weeks.')
-    .max(12, 'A block lasts at most 12 weeks.'),
+    .min(4, msg('A block lasts at least 4 weeks.'))
+    .max(12, msg('A block lasts at most 12 weeks.')),
   lines: z
     .array(blockLineSchema)
-    .min(1, 'Choose at least one plan.')
-    .max(6, 'At most six plans.')
+    .min(1, msg('Choose at least one plan.'))
+    .max(6, msg('At most six plans.'))
     .refine((lines) => new Set(lines.map(({ coursePlanId }) => coursePlanId)).size === lines.length, {
-      message: 'Each plan stands once.',
+      message: msg('Each plan stands once.').message,
     }),
   /** Weekdays of heavy training. */
   heavy: z.array(weekdaySchema).max(7),
   /** Every how many weeks one is a deload, and the share of the block's sets that is done in it; null for none. */
   deload: z
     .object({
-      everyWeeks: z.number().int().min(3, 'At least every third week.').max(12),
+      everyWeeks: z.number().int().min(3, msg('At least every third week.')).max(12),
       setsPercent: z
-        .number('Enter a share of the sets in %.')
+        .number(msg('Enter a share of the sets in %.'))
         .int()
-        .min(20, 'At least 20 % of the sets.')
-        .max(80, 'At most 80 %: more is no deload.'),
+        .min(20, msg('At least 20 % of the sets.'))
+        .max(80, msg('At most 80 %: more is no deload.')),
     })
     .nullable(),
   /** What the load is meant to rise by, in points of 1RM a week; the review decides when it does. */
-  loadRisePoints: z.number('Enter points of 1RM a week.').min(0).max(5, 'At most 5 points a week.'),
+  loadRisePoints: z.number(msg('Enter points of 1RM a week.')).min(0).max(5, msg('At most 5 points a week.')),
   daysOff: z.array(isoDaySchema).max(84),
   /** Time of day, for the calendar: "17:30". */
-  atTime: z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/, 'Enter a time such as 17:30.'),
+  atTime: z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/, msg('Enter a time such as 17:30.')),
 });
 export type BlockWish = z.infer<typeof blockWishSchema>;
 
@@ -63,7 +64,7 @@ export type Scheduled = z.infer<typeof scheduledSchema>;
 /** A block as it was kept: the wish, and which plan on which day, in order of days. */
 export const blockSchema = z.object({
   wish: blockWishSchema,
-  sessions: z.array(scheduledSchema).min(1, 'Place a session.').max(400, 'At most 400 sessions.'),
+  sessions: z.array(scheduledSchema).min(1, msg('Place a session.')).max(400, msg('At most 400 sessions.')),
 });
 export type Block = z.infer<typeof blockSchema>;
 

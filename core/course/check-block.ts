@@ -1,4 +1,5 @@
 import type { Finding } from '../findings/finding';
+import { msg } from '../message/message';
 import { muscleOf } from '../protocol/muscles';
 import { type Day, isoOf } from '../quantity/days';
 import { RULES } from '../rules/catalogue';
@@ -34,8 +35,8 @@ function checkKnown({ sessions }: Block, plans: readonly BlockPlan[]): Finding[]
       rule: 'START-2',
       level: 'hard',
       subject: 'sessions',
-      message: `A plan of ${unknown.day} is not in force.`,
-      remedy: 'Choose one that is, or take it up again.',
+      message: msg('A plan of {day} is not in force.', { day: { isoDay: unknown.day } }),
+      remedy: msg('Choose one that is, or take it up again.'),
     },
   ];
 }
@@ -58,9 +59,14 @@ function checkSameDay(sessions: readonly OnDay[], planOf: PlanOf): Finding[] {
       level: clash.isSame ? 'hard' : 'guard',
       subject: 'sessions',
       message: clash.isSame
-        ? `Two sessions of ${clash.name} on ${isoOf(clash.day)} are less than 24 h apart.`
-        : `Two plans for the same limbs fall on ${isoOf(clash.day)}, less than 24 h apart.`,
-      remedy: 'Move one to another day.',
+        ? msg('Two sessions of {name} on {day} are less than 24 h apart.', {
+            name: clash.name,
+            day: { isoDay: isoOf(clash.day) },
+          })
+        : msg('Two plans for the same limbs fall on {day}, less than 24 h apart.', {
+            day: { isoDay: isoOf(clash.day) },
+          }),
+      remedy: msg('Move one to another day.'),
     },
   ];
 }
@@ -79,8 +85,11 @@ function checkOften(sessions: readonly OnDay[], planOf: PlanOf): Finding[] {
       rule: 'PRO-3',
       level: 'guard',
       subject: 'sessions',
-      message: `The ${muscleOf(over[0])} is trained more than ${MOST} times within seven days.`,
-      remedy: 'Plan two or three a week, or have a clinician give the reason.',
+      message: msg('The {muscle} is trained more than {most} times within seven days.', {
+        muscle: muscleOf(over[0]),
+        most: MOST,
+      }),
+      remedy: msg('Plan two or three a week, or have a clinician give the reason.'),
     },
   ];
 }
@@ -102,8 +111,10 @@ function checkSeldom({ wish }: Block, plans: readonly BlockPlan[]): Finding[] {
       rule: 'PRO-3',
       level: 'note',
       subject: 'lines',
-      message: `The ${muscleOf(seldom[0])} is trained once a week: fewer than two rarely work.`,
-      remedy: 'Plan two or three, or count the heavy work that trains it.',
+      message: msg('The {muscle} is trained once a week: fewer than two rarely work.', {
+        muscle: muscleOf(seldom[0]),
+      }),
+      remedy: msg('Plan two or three, or count the heavy work that trains it.'),
     },
   ];
 }
@@ -118,8 +129,8 @@ function checkHeavy({ wish }: Block, plans: readonly BlockPlan[]): Finding[] {
       rule: 'PRO-4',
       level: 'note',
       subject: 'heavy',
-      message: 'Maximal strength needs heavy work; this block has none.',
-      remedy: 'Add heavy days as soon as they are possible.',
+      message: msg('Maximal strength needs heavy work; this block has none.'),
+      remedy: msg('Add heavy days as soon as they are possible.'),
     },
   ];
 }

@@ -1,22 +1,23 @@
 import { z } from 'zod';
+import { type Message, msg } from '../message/message';
 import type { Plan } from '../plan/plan';
 import type { WorkMode } from '../protocol/work-mode';
-import { WEEKDAY_LABELS, weekdaySchema } from '../quantity/days';
+import { weekdaySchema, weekdaysText } from '../quantity/days';
 import { LIMB_LABELS, type Limb, limbKind } from '../quantity/limb';
 
 /** When a plan is for. */
 export const occasionSchema = z.discriminatedUnion('kind', [
   z.object({
     kind: z.literal('weekdays'),
-    weekdays: z.array(weekdaySchema).min(1, 'Choose at least one weekday.').max(7),
+    weekdays: z.array(weekdaySchema).min(1, msg('Choose at least one weekday.')).max(7),
   }),
   z.object({
     kind: z.literal('daily'),
     times: z
-      .number('Enter how often a day.')
+      .number(msg('Enter how often a day.'))
       .int()
-      .min(1, 'At least once a day.')
-      .max(6, 'At most six times a day.'),
+      .min(1, msg('At least once a day.'))
+      .max(6, msg('At most six times a day.')),
   }),
   z.object({ kind: z.literal('after-heavy') }),
   z.object({ kind: z.literal('any-day') }),
@@ -25,7 +26,7 @@ export type Occasion = z.infer<typeof occasionSchema>;
 
 /** What a plan of a course is called, when it is for, and until when; null where it is open. */
 export const coursePlanChoiceSchema = z.object({
-  name: z.string().trim().min(1, 'Give the plan a name.').max(60, 'At most 60 characters.'),
+  name: z.string().trim().min(1, msg('Give the plan a name.')).max(60, msg('At most 60 characters.')),
   occasion: occasionSchema,
   untilMs: z.number().int().nullable(),
 });
@@ -37,26 +38,23 @@ export type CoursePlanState = z.infer<typeof coursePlanStateSchema>;
 /** One of the plans of a person; its newest signed version counts. */
 export type CoursePlan = CoursePlanChoice & { id: string; state: CoursePlanState };
 
-const TIMES_WORDS = ['', 'once', 'twice'];
-
 /**
  * When a plan is for, in words.
  * @example occasionWords({ kind: 'weekdays', weekdays: [0, 3] }) //=> 'Mon, Thu'
  * @example occasionWords({ kind: 'daily', times: 2 }) //=> 'twice a day'
  */
-export function occasionWords(occasion: Occasion): string {
+export function occasionWords(occasion: Occasion): Message {
   switch (occasion.kind) {
     case 'weekdays':
-      return [...occasion.weekdays]
-        .sort()
-        .map((weekday) => WEEKDAY_LABELS[weekday])
-        .join(', ');
+      return weekdaysText([...occasion.weekdays].sort());
     case 'daily':
-      return `${TIMES_WORDS[occasion.times] ?? `${occasion.times} times`} a day`;
+      return msg('{times, plural, =1 {once a day} =2 {twice a day} other {# times a day}}', {
+        times: occasion.times,
+      });
     case 'after-heavy':
-      return 'after heavy work';
+      return msg('after heavy work');
     case 'any-day':
-      return 'any day';
+      return msg('any day');
   }
 }
 
@@ -64,19 +62,20 @@ export function occasionWords(occasion: Occasion): string {
  * What a plan may be called where nobody has named it: its limbs, and that it is passive or cycles of the cuff.
  * @example nameOf(plan) //=> 'Left thigh, passive'
  */
-export function nameOf({ exercises }: Pick<Plan, 'exercises'>): string {
+export function nameOf({ exercises }: Pick<Plan, 'exercises'>): Message {
   const limbs = [...new Set(exercises.flatMap((exercise) => exercise.limbs.map(({ limb }) => limb)))];
   const every = (wanted: WorkMode) => exercises.every(({ mode }) => mode === wanted);
-  const how = every('passive') ? ', passive' : every('preparation') ? ', cycles' : '';
-  return `${limbsName(limbs)}${how}`;
+  const name = limbsName(limbs);
+  if (every('passive')) return msg('{limbs}, passive', { limbs: name });
+  return every('preparation') ? msg('{limbs}, cycles', { limbs: name }) : name;
 }
 
 /** What a set of limbs is called. @example limbsName(['left-thigh', 'right-thigh']) //=> 'Legs' */
-export function limbsName(limbs: readonly Limb[]): string {
+export function limbsName(limbs: readonly Limb[]): Message {
   const [only, ...others] = limbs;
-  if (!only) return 'Plan';
+  if (!only) return msg('Plan');
   if (others.length === 0) return LIMB_LABELS[only];
   const kinds = new Set(limbs.map(limbKind));
-  if (kinds.size > 1) return 'Legs and arms';
-  return kinds.has('leg') ? 'Legs' : 'Arms';
+  if (kinds.size > 1) return msg('Legs and arms');
+  return kinds.has('leg') ? msg('Legs') : msg('Arms');
 }

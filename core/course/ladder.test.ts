@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { englishOf } from '#language/english-of.fixture';
 import { type LadderRung, rungSchema } from '../protocol/exercise';
 import { type LadderAnswers, missingFor } from './ladder';
 
@@ -15,11 +16,13 @@ describe('the rehabilitation ladder (PRO-5)', () => {
     const missing = (rung: LadderRung, changes: Partial<LadderAnswers>) =>
       missingFor(rung, { ...well, ...changes });
     expect(missingFor('functional', well)).toEqual([]);
-    expect(missing('isometric', { clinicianAgrees: false })).toEqual(['the clinician’s word']);
+    expect(englishOf(missing('isometric', { clinicianAgrees: false }))).toEqual(['the clinician’s word']);
     expect(missing('passive', { clinicianAgrees: false, swellingDown: false, pain: 9 })).toEqual([]);
     expect(missing('loaded', { pain: 6, rangeGood: false })).toHaveLength(2);
     expect(missing('unloaded', { pain: 3, rangeGood: false })).toEqual([]);
-    expect(missing('passive', { daysSinceSurgery: 2 })).toEqual(['four days or more since surgery']);
+    expect(englishOf(missing('passive', { daysSinceSurgery: 2 }))).toEqual([
+      'four days or more since surgery',
+    ]);
     expect(missing('passive', { daysSinceSurgery: 4 })).toEqual([]);
   });
 
@@ -27,7 +30,10 @@ describe('the rehabilitation ladder (PRO-5)', () => {
     rungSchema.options.forEach((rung, i) => {
       const lower = rungSchema.options[i - 1];
       const bad = { ...well, pain: 9, rangeGood: false, clinicianAgrees: false, swellingDown: false };
-      if (lower) expect(missingFor(rung, bad)).toEqual(expect.arrayContaining(missingFor(lower, bad)));
+      if (lower)
+        expect(englishOf(missingFor(rung, bad))).toEqual(
+          expect.arrayContaining(englishOf(missingFor(lower, bad))),
+        );
     });
   });
 });

@@ -1,4 +1,6 @@
 import { z } from 'zod';
+import type { Message } from '../message/message';
+import { msg } from '../message/message';
 import { type LadderRung, ladderRungSchema, rungHeight } from '../protocol/exercise';
 import type { Limb } from '../quantity/limb';
 
@@ -33,17 +35,17 @@ export const rungAbove = (rung: LadderRung): LadderRung =>
 export const rungBelow = (rung: LadderRung): LadderRung =>
   ladderRungSchema.options[rungHeight(rung) - 1] ?? rung;
 
-type Criterion = { words: string; met: (answers: LadderAnswers) => boolean };
+type Criterion = { words: Message; met: (answers: LadderAnswers) => boolean };
 
 const CRITERIA = {
   quiet: {
-    words: 'four days or more since surgery',
+    words: msg('four days or more since surgery'),
     met: ({ daysSinceSurgery }) => (daysSinceSurgery ?? 4) >= 4,
   },
-  swelling: { words: 'swelling going down', met: ({ swellingDown }) => swellingDown },
-  pain: { words: 'pain 3 or less', met: ({ pain }) => pain <= 3 },
-  range: { words: 'range of the exercise without a lag', met: ({ rangeGood }) => rangeGood },
-  word: { words: 'the clinician’s word', met: ({ clinicianAgrees }) => clinicianAgrees },
+  swelling: { words: msg('swelling going down'), met: ({ swellingDown }) => swellingDown },
+  pain: { words: msg('pain 3 or less'), met: ({ pain }) => pain <= 3 },
+  range: { words: msg('range of the exercise without a lag'), met: ({ rangeGood }) => rangeGood },
+  word: { words: msg('the clinician’s word'), met: ({ clinicianAgrees }) => clinicianAgrees },
 } satisfies Record<string, Criterion>;
 
 /** What each rung is entered by; a higher one asks for all that a lower one does (rules PRO-5, SCR-3, REV-2). */
@@ -57,7 +59,7 @@ export const RUNG_ENTRY: Record<LadderRung, readonly (keyof typeof CRITERIA)[]> 
 };
 
 /** What keeps a person from a rung, in words; empty when it may be entered. */
-export const missingFor = (rung: LadderRung, answers: LadderAnswers): string[] =>
+export const missingFor = (rung: LadderRung, answers: LadderAnswers): Message[] =>
   RUNG_ENTRY[rung]
     .map((key) => CRITERIA[key])
     .filter(({ met }) => !met(answers))

@@ -1,3 +1,4 @@
+import { list } from '../message/message';
 import { type Day, dayOf } from '../quantity/days';
 import type { BlockLine, BlockWish, OnDay } from './block';
 import { type BlockPlan, share } from './block-plan';
@@ -40,7 +41,7 @@ export function placeBlock(
     }
     unmet.push(
       ...placed.unmet.map((one) =>
-        wish.lines.length > 1 ? { ...one, message: `${plan.name}: ${one.message}` } : one,
+        wish.lines.length > 1 ? { ...one, message: list([plan.name, one.message], ': ') } : one,
       ),
     );
   }

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { englishOf } from '#language/english-of.fixture';
 import { dayOf, weekdayOf } from '../quantity/days';
 import { type Constraints, placeSessions } from './place-sessions';
 
@@ -79,7 +80,7 @@ describe('placing sessions (PRO-3, PRO-4)', () => {
     expect(offsets({ done: [MONDAY - 1] })).toEqual([0, 3]);
     // Three done of two wanted: nothing more, and nothing is missing.
     const many = { done: [MONDAY, MONDAY + 2, MONDAY + 4] };
-    expect([offsets(many), words(many)]).toEqual([[0, 2, 4], []]);
+    expect(englishOf([offsets(many), words(many)])).toEqual([[0, 2, 4], []]);
     // From the second Monday on the first week is over.
     expect(offsets({ weeks: 2, fromDay: MONDAY + 7 })).toEqual([7, 10]);
     expect(words({ weeks: 2, fromDay: MONDAY + 7 })).toEqual([]);
@@ -96,17 +97,17 @@ describe('placing sessions (PRO-3, PRO-4)', () => {
 
   it('says what could not be met: open days, heavy days, days off, and days that follow each other', () => {
     const tight = { available: [0, 1], perWeek: 3, heavy: [1], daysOff: [MONDAY + 20] };
-    expect(words(tight)).toEqual([
+    expect(englishOf(words(tight))).toEqual([
       'Week 1: 1 of 3 sessions fit (open on Mon, Tue; not on heavy days (Tue); days off). Fewer than two a week rarely works.',
     ]);
-    expect(words({ available: [0, 3], perWeek: 3 })).toEqual([
+    expect(englishOf(words({ available: [0, 3], perWeek: 3 }))).toEqual([
       'Week 1: 2 of 3 sessions fit (open on Mon, Thu).',
     ]);
-    expect(words({ available: [0, 2, 4], perWeek: 3, heavy: [2, 4], besideHeavy: 'finisher' })).toEqual([
-      'Week 1: 2 of 3 sessions fit (open on Mon, Wed, Fri; only on heavy days (Wed, Fri)).',
-    ]);
+    expect(
+      englishOf(words({ available: [0, 2, 4], perWeek: 3, heavy: [2, 4], besideHeavy: 'finisher' })),
+    ).toEqual(['Week 1: 2 of 3 sessions fit (open on Mon, Wed, Fri; only on heavy days (Wed, Fri)).']);
     const running = { available: [5, 6], weeks: 2 };
-    expect(words(running)).toEqual([
+    expect(englishOf(words(running))).toEqual([
       'Week 1: Sat and Sun follow each other; a day between would be better.',
       'Week 2: Sat and Sun follow each other; a day between would be better.',
     ]);

@@ -1,4 +1,5 @@
-import { type Day, WEEKDAY_LABELS, weekdayOf } from '../quantity/days';
+import { list, type Message, msg, sentences } from '../message/message';
+import { type Day, weekdayOf, weekdaysText, weekdayText } from '../quantity/days';
 import { RULES, type RuleId } from '../rules/catalogue';
 
 /** What sessions are placed under. Days are numbers of days; weekdays run from 0, Monday. */
@@ -24,7 +25,7 @@ export type Constraints = {
 };
 
 /** A wish that could not be met, in words. */
-export type Unmet = { week: number; message: string; rule: RuleId };
+export type Unmet = { week: number; message: Message; rule: RuleId };
 
 export type Placement = { days: Day[]; unmet: Unmet[] };
 
@@ -127,17 +128,32 @@ function costOf(
 
 function shortfall(week: number, placed: number, perWeek: number, constraints: Constraints): Unmet {
   const reasons = [
-    `open on ${constraints.available.map((weekday) => WEEKDAY_LABELS[weekday]).join(', ')}`,
-    constraints.heavy.length > 0 &&
-      `${constraints.besideHeavy === 'apart' ? 'not' : 'only'} on heavy days (${constraints.heavy.map((weekday) => WEEKDAY_LABELS[weekday]).join(', ')})`,
-    constraints.daysOff.length > 0 && 'days off',
-    (constraints.taken?.length ?? 0) > 0 && 'not on days of plans for the same limbs',
-  ].filter(Boolean);
+    msg('open on {available}', {
+      available: weekdaysText(constraints.available),
+    }),
+    ...(constraints.heavy.length > 0 ? [heavyDays(constraints)] : []),
+    ...(constraints.daysOff.length > 0 ? [msg('days off')] : []),
+    ...((constraints.taken?.length ?? 0) > 0 ? [msg('not on days of plans for the same limbs')] : []),
+  ];
+  const said = msg('Week {week}: {placed} of {perWeek} sessions fit ({reasons}).', {
+    week: week + 1,
+    placed,
+    perWeek,
+    reasons: list(reasons, '; '),
+  });
   return {
     week,
     rule: 'PRO-3',
-    message: `Week ${week + 1}: ${placed} of ${perWeek} sessions fit (${reasons.join('; ')}).${placed < 2 && !constraints.isDaily ? ' Fewer than two a week rarely works.' : ''}`,
+    message:
+      placed < 2 && !constraints.isDaily ? sentences(said, msg('Fewer than two a week rarely works.')) : said,
   };
+}
+
+function heavyDays({ besideHeavy, heavy }: Constraints): Message {
+  const values = { heavy: weekdaysText(heavy) };
+  return besideHeavy === 'apart'
+    ? msg('not on heavy days ({heavy})', values)
+    : msg('only on heavy days ({heavy})', values);
 }
 
 function consecutive(days: readonly Day[], { startDay, done, perWeek, isDaily }: Constraints): Unmet[] {
@@ -150,7 +166,11 @@ function consecutive(days: readonly Day[], { startDay, done, perWeek, isDaily }:
       {
         week,
         rule: 'PRO-3' as const,
-        message: `Week ${week + 1}: ${WEEKDAY_LABELS[weekdayOf(day)]} and ${WEEKDAY_LABELS[weekdayOf(next)]} follow each other; a day between would be better.`,
+        message: msg('Week {week}: {day} and {next} follow each other; a day between would be better.', {
+          week: week + 1,
+          day: weekdayText(weekdayOf(day)),
+          next: weekdayText(weekdayOf(next)),
+        }),
       },
     ];
   });

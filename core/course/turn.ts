@@ -1,8 +1,9 @@
-import { type Day, isoOf, WEEKDAY_LABELS, weekdayOf } from '../quantity/days';
+import { type Message, msg, only } from '../message/message';
+import { type Day, isoOf, weekdayOf, weekdayText } from '../quantity/days';
 import type { Occasion } from './course-plan';
 
 /** When a plan is to be run next, in days from today; null where nobody can say yet. With the reason in words. */
-export type Turn = { inDays: number | null; why: string };
+export type Turn = { inDays: number | null; why: Message };
 
 /**
  * When it is a plan's turn.
@@ -24,19 +25,26 @@ export function turnOf(
       return doneToday < occasion.times
         ? {
             inDays: 0,
-            why: occasion.times === 1 ? 'Not yet today.' : `${doneToday} of ${occasion.times} today.`,
+            why:
+              occasion.times === 1
+                ? msg('Not yet today.')
+                : msg('{doneToday} of {times} today.', { doneToday, times: occasion.times }),
           }
-        : { inDays: 1, why: 'Done for today.' };
+        : { inDays: 1, why: msg('Done for today.') };
     case 'after-heavy':
-      if (doneToday > 0) return { inDays: null, why: 'Done today.' };
+      if (doneToday > 0) return { inDays: null, why: msg('Done today.') };
       return heavyDays.includes(today)
-        ? { inDays: 0, why: 'Heavy work was done today.' }
-        : { inDays: null, why: 'None today.' };
+        ? { inDays: 0, why: msg('Heavy work was done today.') }
+        : { inDays: null, why: msg('None today.') };
     case 'any-day':
-      if (doneToday > 0) return { inDays: 1, why: 'Done today.' };
+      if (doneToday > 0) return { inDays: 1, why: msg('Done today.') };
       return {
         inDays: 0,
-        why: Number.isFinite(last) ? `Last done ${daysAgoWords(today - last)}.` : 'Not begun yet.',
+        why: Number.isFinite(last)
+          ? msg('{days, plural, =1 {Last done yesterday.} other {Last done # days ago.}}', {
+              days: today - last,
+            })
+          : msg('Not begun yet.'),
       };
   }
 }
@@ -45,8 +53,11 @@ function turnOfWeekdays(weekdays: readonly number[], isDoneToday: boolean, today
   const from = isDoneToday ? 1 : 0;
   const inDays =
     from + [0, 1, 2, 3, 4, 5, 6].findIndex((ahead) => weekdays.includes(weekdayOf(today + from + ahead)));
-  const label = WEEKDAY_LABELS[weekdayOf(today + inDays)];
-  return { inDays, why: inDays === 0 ? `It is for ${label}, today.` : `Next on ${label}.` };
+  const label = weekdayText(weekdayOf(today + inDays));
+  return {
+    inDays,
+    why: inDays === 0 ? msg('It is for {label}, today.', { label }) : msg('Next on {label}.', { label }),
+  };
 }
 
 /**
@@ -55,15 +66,17 @@ function turnOfWeekdays(weekdays: readonly number[], isDoneToday: boolean, today
  * @example turnInBlock({ day: dayOf('2026-05-07'), makesUp: false }, dayOf('2026-05-04')) //=> { inDays: 3, why: 'In the block on Thu.' }
  */
 export function turnInBlock(next: { day: Day; makesUp: boolean } | null, today: Day): Turn {
-  if (!next) return { inDays: null, why: 'No more of it in the block.' };
+  if (!next) return { inDays: null, why: msg('No more of it in the block.') };
   const { day, makesUp } = next;
   const inDays = day - today;
-  const on = inDays < 7 ? WEEKDAY_LABELS[weekdayOf(day)] : isoOf(day);
-  const when = inDays === 0 ? 'today' : `on ${on}`;
-  return { inDays, why: makesUp ? `A missed session, made up ${when}.` : `In the block ${when}.` };
+  if (inDays === 0)
+    return { inDays, why: makesUp ? msg('A missed session, made up today.') : msg('In the block today.') };
+  const on = inDays < 7 ? weekdayText(weekdayOf(day)) : only({ isoDay: isoOf(day) });
+  return {
+    inDays,
+    why: makesUp ? msg('A missed session, made up on {on}.', { on }) : msg('In the block on {on}.', { on }),
+  };
 }
-
-const daysAgoWords = (days: number): string => (days === 1 ? 'yesterday' : `${days} days ago`);
 
 /** What is next first; what nobody can say comes last. */
 export const compareTurns = (a: Turn, b: Turn): number =>

@@ -1,11 +1,12 @@
 import { z } from 'zod';
+import { msg } from '../message/message';
 import { limbKindSchema } from '../quantity/limb';
 import { placesSchema } from '../quantity/place';
 
 /** One cuff of the kit (rule FIT-2). Lengths in cm, pressure in mmHg. */
 export const cuffSchema = z.object({
   id: z.string().min(1).max(80),
-  label: z.string().trim().min(1, 'Give the cuff a name.').max(60, 'At most 60 characters.'),
+  label: z.string().trim().min(1, msg('Give the cuff a name.')).max(60, msg('At most 60 characters.')),
   limbKind: limbKindSchema,
   widthCm: z.number().min(2).max(25),
   girthLowCm: z.number().min(10).max(120),

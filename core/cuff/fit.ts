@@ -1,10 +1,11 @@
 import type { Finding } from '../findings/finding';
-import { LIMB_LABELS, type Limb, limbKind } from '../quantity/limb';
+import { length, lengths, type Message, msg, sentences } from '../message/message';
+import { LIMB_LABELS, LIMB_NAMES, type Limb, limbKind } from '../quantity/limb';
 import { toDecimals } from '../quantity/rounding';
 import { type Cuff, GIRTH_CM } from './cuff';
 
 /** How one cuff answers one limb. `widthToGirth` is bladder width ÷ girth, without unit (rule FIT-3). */
-export type CuffFit = { cuff: Cuff; fits: boolean; widthToGirth: number; reason: string };
+export type CuffFit = { cuff: Cuff; fits: boolean; widthToGirth: number; reason: Message };
 
 /**
  * What is wrong with a girth, if anything (rule FIT-1).
@@ -18,8 +19,12 @@ export function checkGirth(limb: Limb, girthCm: number): Finding[] {
       rule: 'FIT-1',
       level: 'hard',
       subject: 'girthCm',
-      message: `${LIMB_LABELS[limb]}: a girth of ${girthCm} cm is outside ${low}–${high} cm.`,
-      remedy: 'Measure again where the cuff goes, limb relaxed, and enter centimetres.',
+      message: msg('{limb}: a girth of {girthCm} is outside {range}.', {
+        limb: LIMB_LABELS[limb],
+        girthCm: length(girthCm),
+        range: lengths(low, high),
+      }),
+      remedy: msg('Measure again where the cuff goes, limb relaxed, and enter centimetres.'),
     },
   ];
 }
@@ -52,24 +57,31 @@ export function rankCuffs(limb: Limb, girthCm: number, cuffs: readonly Cuff[]): 
   }));
 }
 
-function fitReason(cuff: Cuff, girthCm: number, fits: boolean, largerOfSeveral: boolean): string {
-  const range = `${cuff.girthLowCm}–${cuff.girthHighCm} cm`;
-  if (!cuff.canOcclude) return 'Cannot stop the flow, so no occlusion pressure can be measured with it.';
-  if (largerOfSeveral) return `Fits ${range}, and is the larger of those that fit: the ends overlap.`;
-  if (fits) return `Fits ${range}.`;
+function fitReason(cuff: Cuff, girthCm: number, fits: boolean, largerOfSeveral: boolean): Message {
+  const range = rangeText(cuff);
+  if (!cuff.canOcclude) return msg('Cannot stop the flow, so no occlusion pressure can be measured with it.');
+  if (largerOfSeveral)
+    return msg('Fits {range}, and is the larger of those that fit: the ends overlap.', { range });
+  if (fits) return msg('Fits {range}.', { range });
   return girthCm < cuff.girthLowCm
-    ? `Too large: made for ${range}, this limb is ${girthCm} cm.`
-    : `Too small: made for ${range}, this limb is ${girthCm} cm.`;
+    ? msg('Too large: made for {range}, this limb is {girthCm}.', { range, girthCm: length(girthCm) })
+    : msg('Too small: made for {range}, this limb is {girthCm}.', { range, girthCm: length(girthCm) });
 }
+
+/** The girths a cuff is made for. */
+const rangeText = ({ girthLowCm, girthHighCm }: Cuff): Message => lengths(girthLowCm, girthHighCm);
 
 const EITHER_WAY_CM = { arm: 4, leg: 8 } as const;
 
 /** What to buy when no cuff of the kit fits: a range that holds this limb with room either way (rule FIT-2). */
-export function rangeToBuy(limb: Limb, girthCm: number): string {
+export function rangeToBuy(limb: Limb, girthCm: number): Message {
   const roomCm = EITHER_WAY_CM[limbKind(limb)];
   const low = Math.floor(girthCm - roomCm);
   const high = Math.ceil(girthCm + roomCm);
-  return `No cuff in the kit fits: one is needed whose range includes ${toDecimals(girthCm, 1)} cm, such as ${low}–${high} cm.`;
+  return msg('No cuff in the kit fits: one is needed whose range includes {girthCm}, such as {range}.', {
+    girthCm: length(toDecimals(girthCm, 1)),
+    range: lengths(low, high),
+  });
 }
 
 /**
@@ -84,8 +96,17 @@ export function checkCuff(limb: Limb, girthCm: number, cuff: Cuff, cuffs: readon
         rule: 'FIT-1',
         level: 'hard',
         subject: 'cuffId',
-        message: `${cuff.label} is made for an ${cuff.limbKind === 'arm' ? 'arm' : 'upper leg'}, not for the ${LIMB_LABELS[limb].toLowerCase()}.`,
-        remedy: 'Choose a cuff for this kind of limb.',
+        message:
+          cuff.limbKind === 'arm'
+            ? msg('{cuff} is made for an arm, not for the {limb}.', {
+                cuff: cuff.label,
+                limb: LIMB_NAMES[limb],
+              })
+            : msg('{cuff} is made for an upper leg, not for the {limb}.', {
+                cuff: cuff.label,
+                limb: LIMB_NAMES[limb],
+              }),
+        remedy: msg('Choose a cuff for this kind of limb.'),
       },
     ];
   }
@@ -97,9 +118,9 @@ export function checkCuff(limb: Limb, girthCm: number, cuff: Cuff, cuffs: readon
       rule: 'FIT-2',
       level: 'hard',
       subject: 'cuffId',
-      message: `${cuff.label} does not fit. ${fit?.reason ?? ''}`.trim(),
+      message: sentences(msg('{cuff} does not fit.', { cuff: cuff.label }), fit?.reason ?? null),
       remedy: better
-        ? `Use ${better.cuff.label} (${better.cuff.girthLowCm}–${better.cuff.girthHighCm} cm).`
+        ? msg('Use {cuff} ({range}).', { cuff: better.cuff.label, range: rangeText(better.cuff) })
         : rangeToBuy(limb, girthCm),
     },
   ];

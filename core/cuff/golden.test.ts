@@ -1,4 +1,6 @@
 import { describe, expect, it } from 'vitest';
+import { englishOf } from '#language/english-of.fixture';
+import { inEnglish } from '#language/render';
 import { testCuff } from '../plan/plan.fixture';
 import type { Cuff } from './cuff';
 import { checkCuff, checkGirth, rankCuffs } from './fit';
@@ -15,7 +17,9 @@ const cuff = (label: string, changes: Partial<Cuff> = {}): Cuff => ({
 const large = cuff('Large');
 const small = cuff('Small', { girthLowCm: 40, girthHighCm: 54 });
 const ranked = (girthCm: number, ...cuffs: Cuff[]) =>
-  rankCuffs('left-thigh', girthCm, cuffs).map(({ cuff: { label }, reason }) => `${label}: ${reason}`);
+  rankCuffs('left-thigh', girthCm, cuffs).map(
+    ({ cuff: { label }, reason }) => `${label}: ${inEnglish(reason)}`,
+  );
 
 describe('which cuff fits (FIT-1, FIT-2)', () => {
   it('takes a girth at either end of a range, and says what is too large or too small', () => {
@@ -46,24 +50,24 @@ describe('which cuff fits (FIT-1, FIT-2)', () => {
     const said = (girthCm: number, worn: Cuff, ...kit: Cuff[]) =>
       checkCuff('left-thigh', girthCm, worn, kit).map(({ rule, message, remedy }) => [rule, message, remedy]);
     expect(said(60, large, large)).toEqual([]);
-    expect(said(60, cuff('Arm one', { limbKind: 'arm' }))).toEqual([
+    expect(englishOf(said(60, cuff('Arm one', { limbKind: 'arm' })))).toEqual([
       [
         'FIT-1',
         'Arm one is made for an arm, not for the left thigh.',
         'Choose a cuff for this kind of limb.',
       ],
     ]);
-    expect(checkCuff('left-arm', 30, large, [])[0]?.message).toBe(
+    expect(englishOf(checkCuff('left-arm', 30, large, [])[0]?.message)).toBe(
       'Large is made for an upper leg, not for the left arm.',
     );
-    expect(said(60, small, small, large)).toEqual([
+    expect(englishOf(said(60, small, small, large))).toEqual([
       [
         'FIT-2',
         'Small does not fit. Too small: made for 40–54 cm, this limb is 60 cm.',
         'Use Large (50–75 cm).',
       ],
     ]);
-    expect(said(80, large, large)[0]?.[2]).toBe(
+    expect(englishOf(said(80, large, large)[0]?.[2])).toBe(
       'No cuff in the kit fits: one is needed whose range includes 80 cm, such as 72–88 cm.',
     );
   });
@@ -84,6 +88,6 @@ it('takes the first and the last mark of a strap and none beyond them (TIGHT)', 
       ({ message }) => message,
     );
   expect([said(1), said(12)]).toEqual([[], []]);
-  expect(said(0)).toEqual(['This strap has marks 1 to 12; 0 is not one of them.']);
+  expect(englishOf(said(0))).toEqual(['This strap has marks 1 to 12; 0 is not one of them.']);
   expect(said(13)).toHaveLength(1);
 });

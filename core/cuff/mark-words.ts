@@ -1,3 +1,4 @@
+import { list, type Message, msg } from '../message/message';
 /** What is counted where a strap has no marks: turns of a wrap, or squeezes of a hand pump without a gauge (rules FIT-5, TIGHT). */
 export type Counted = 'turns' | 'squeezes';
 
@@ -10,7 +11,7 @@ export type AtMark = {
   tension?: string | undefined;
 };
 
-const STEPS = { marks: 'mark', turns: 'turn', squeezes: 'squeeze' } as const;
+const STEPS = { marks: msg('mark'), turns: msg('turn'), squeezes: msg('squeeze') } as const;
 
 /**
  * The place, as it is in a plan or as it is stored, where what is not said is said to be marks and null.
@@ -25,14 +26,17 @@ export function markWords({
   mark: number;
   counts?: Counted | 'marks' | undefined;
   tension?: string | null | undefined;
-}): string {
-  if (counts === 'marks') return `mark ${mark}`;
-  const words = `${mark} ${mark === 1 ? STEPS[counts] : counts}`;
-  return tension ? `${words}, ${tension}` : words;
+}): Message {
+  if (counts === 'marks') return msg('mark {mark}', { mark });
+  const place =
+    counts === 'turns'
+      ? msg('{mark, plural, one {# turn} other {# turns}}', { mark })
+      : msg('{mark, plural, one {# squeeze} other {# squeezes}}', { mark });
+  return tension ? list([place, tension], ', ') : place;
 }
 
 /** What one step of what is worn is called. */
-export const stepName = ({ counts = 'marks' }: { counts?: Counted | 'marks' | undefined }): string =>
+export const stepName = ({ counts = 'marks' }: { counts?: Counted | 'marks' | undefined }): Message =>
   STEPS[counts];
 
 /** The part of a place to tighten to that says how it is counted. */

@@ -1,4 +1,5 @@
 import { expect, it } from 'vitest';
+import { englishOf } from '#language/english-of.fixture';
 import { markWords } from './mark-words';
 import { aimWords, checkTightness } from './tightness';
 
@@ -18,26 +19,28 @@ it.each([
   [{ colourGood: false }, 'hard', 'colourGood'],
   [{ noTingling: false }, 'hard', 'noTingling'],
 ])('answers %j', (change, level, subject) => {
-  expect(checkTightness({ ...good, ...change }, marks)).toMatchObject([{ level, subject, rule: 'TIGHT' }]);
+  expect(englishOf(checkTightness({ ...good, ...change }, marks))).toMatchObject([
+    { level, subject, rule: 'TIGHT' },
+  ]);
 });
 
 it('counts a wrap in turns, and takes none without how far it is stretched', () => {
   const wrap = { counts: 'turns', firstMark: 2, lastMark: 6 } as const;
   const wound = { ...good, limb: 'left-arm', mark: 4, tension: 'stretched by half', felt: 6 } as const;
   expect(checkTightness(wound, wrap)).toEqual([]);
-  expect(checkTightness({ ...wound, tension: '' }, wrap)).toMatchObject([
+  expect(englishOf(checkTightness({ ...wound, tension: '' }, wrap))).toMatchObject([
     { level: 'hard', subject: 'tension' },
   ]);
-  expect(checkTightness({ ...wound, mark: 7 }, wrap)[0]?.message).toBe(
+  expect(englishOf(checkTightness({ ...wound, mark: 7 }, wrap)[0]?.message)).toBe(
     'It is for 2 to 6 turns; 7 is outside that.',
   );
-  expect(checkTightness({ ...wound, felt: 8 }, wrap)[0]?.remedy).toMatch(/one turn/);
-  expect(markWords({ mark: 4, counts: 'turns', tension: 'stretched by half' })).toBe(
+  expect(englishOf(checkTightness({ ...wound, felt: 8 }, wrap)[0]?.remedy)).toMatch(/one turn/);
+  expect(englishOf(markWords({ mark: 4, counts: 'turns', tension: 'stretched by half' }))).toBe(
     '4 turns, stretched by half',
   );
-  expect(markWords({ mark: 6 })).toBe('mark 6');
+  expect(englishOf(markWords({ mark: 6 }))).toBe('mark 6');
   const pump = { counts: 'squeezes', firstMark: 4, lastMark: 30 } as const;
   expect(checkTightness({ ...wound, mark: 12, tension: undefined }, pump)).toEqual([]);
-  expect(checkTightness({ ...wound, mark: 12, felt: 8 }, pump)[0]?.remedy).toMatch(/one squeeze/);
-  expect(markWords({ mark: 12, counts: 'squeezes' })).toBe('12 squeezes');
+  expect(englishOf(checkTightness({ ...wound, mark: 12, felt: 8 }, pump)[0]?.remedy)).toMatch(/one squeeze/);
+  expect(englishOf(markWords({ mark: 12, counts: 'squeezes' }))).toBe('12 squeezes');
 });

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import type { Finding } from '../findings/finding';
+import { type Message, msg } from '../message/message';
 import { type Limb, limbKind, limbSchema } from '../quantity/limb';
 import { RULES } from '../rules/catalogue';
 import { type Counted, stepName } from './mark-words';
@@ -7,21 +8,44 @@ import { type Counted, stepName } from './mark-words';
 /** Felt tightness to aim for, 0 none to 10 pain (rule TIGHT). */
 export const TIGHTNESS_AIM = RULES.TIGHT.figures.aim;
 
-export const TIGHTNESS_WORDS: Record<number, string> = { 0: 'none', 7: 'snug without pain', 10: 'pain' };
+export const TIGHTNESS_WORDS: Record<number, Message> = {
+  0: msg('none'),
+  7: msg('snug without pain'),
+  10: msg('pain'),
+};
 
 /** A strap tightened by feel: the mark, the felt tightness, and the two-second look (rule TIGHT). */
 export const tightnessSchema = z.object({
   limb: limbSchema,
-  strapId: z.string('Choose a strap.').min(1, 'Choose a strap.'),
+  strapId: z.string(msg('Choose a strap.')).min(1, msg('Choose a strap.')),
   /** The printed mark, the turns of a wrap, or the squeezes of a hand pump. */
-  mark: z.number('Enter the mark on the strap, or the turns.').min(0).max(100),
+  mark: z.number(msg('Enter the mark on the strap, or the turns.')).min(0).max(100),
   /** How far a wrap is stretched, in words; a strap with marks needs none. */
-  tension: z.string().trim().max(60, 'At most 60 characters.').optional(),
-  felt: z.number('How tight does it feel, 0 to 10?').int().min(0).max(10),
+  tension: z.string().trim().max(60, msg('At most 60 characters.')).optional(),
+  felt: z.number(msg('How tight does it feel, 0 to 10?')).int().min(0).max(10),
   colourGood: z.boolean(),
   noTingling: z.boolean(),
 });
 export type Tightness = z.infer<typeof tightnessSchema>;
+
+/** What is wrong with a mark that is not there, and what to do. */
+const OUTSIDE: Record<
+  'marks' | Counted,
+  (values: { first: number; last: number; mark: number }) => [message: Message, remedy: Message]
+> = {
+  marks: (values) => [
+    msg('This strap has marks {first} to {last}; {mark} is not one of them.', values),
+    msg('Read the mark at the buckle again.'),
+  ],
+  turns: (values) => [
+    msg('It is for {first} to {last} turns; {mark} is outside that.', values),
+    msg('Count the turns again.'),
+  ],
+  squeezes: (values) => [
+    msg('It is for {first} to {last} squeezes; {mark} is outside that.', values),
+    msg('Count the squeezes again.'),
+  ],
+};
 
 /**
  * Findings on a strap put on by feel (rule TIGHT). A felt tightness is never a share of the occlusion pressure.
@@ -34,44 +58,42 @@ export function checkTightness(
   const { low, high } = TIGHTNESS_AIM[limbKind(limb)];
   const isWrap = marks.counts === 'turns';
   const step = stepName(marks);
-  const isCounted = marks.counts !== 'marks';
   const findings: Finding[] = [];
-  const add = (level: Finding['level'], subject: string, message: string, remedy: string) =>
+  const add = (level: Finding['level'], subject: string, message: Message, remedy: Message) =>
     findings.push({ rule: 'TIGHT', level, subject, message, remedy });
   if (mark < marks.firstMark || mark > marks.lastMark) {
-    add(
-      'hard',
-      'mark',
-      isCounted
-        ? `It is for ${marks.firstMark} to ${marks.lastMark} ${marks.counts}; ${mark} is outside that.`
-        : `This strap has marks ${marks.firstMark} to ${marks.lastMark}; ${mark} is not one of them.`,
-      isCounted ? `Count the ${marks.counts} again.` : 'Read the mark at the buckle again.',
-    );
+    add('hard', 'mark', ...OUTSIDE[marks.counts]({ first: marks.firstMark, last: marks.lastMark, mark }));
   }
   if (isWrap && !tension) {
     add(
       'hard',
       'tension',
-      'Turns alone say nothing of how tight a wrap is.',
-      'Say how far it is stretched, so that it can be put on alike.',
+      msg('Turns alone say nothing of how tight a wrap is.'),
+      msg('Say how far it is stretched, so that it can be put on alike.'),
     );
   }
-  if (!colourGood) add('hard', 'colourGood', 'The colour is not good.', 'Loosen at once and see it return.');
+  if (!colourGood)
+    add('hard', 'colourGood', msg('The colour is not good.'), msg('Loosen at once and see it return.'));
   if (!noTingling)
-    add('hard', 'noTingling', 'There is tingling.', 'Loosen at once, move the strap up, start lower.');
+    add(
+      'hard',
+      'noTingling',
+      msg('There is tingling.'),
+      msg('Loosen at once, move the strap up, start lower.'),
+    );
   if (felt > high) {
     add(
       'hard',
       'felt',
-      `Felt ${felt} of 10 is tighter than ${high}.`,
-      `Loosen by one ${step} and ask again: aim for ${aimWords(limb)}.`,
+      msg('Felt {felt} of 10 is tighter than {high}.', { felt, high }),
+      msg('Loosen by one {step} and ask again: aim for {aim}.', { step, aim: aimWords(limb) }),
     );
   } else if (felt < low) {
     add(
       'note',
       'felt',
-      `Felt ${felt} of 10 is under the aim of ${aimWords(limb)}.`,
-      `Go up one ${step} at a time, and ask again.`,
+      msg('Felt {felt} of 10 is under the aim of {aim}.', { felt, aim: aimWords(limb) }),
+      msg('Go up one {step} at a time, and ask again.', { step }),
     );
   }
   return findings;

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { textSchema } from '../message/message-schema';
 
 const figure = z.number().min(-1e9).max(1e9);
 
@@ -7,6 +8,6 @@ export const derivedSchema = z.object({
   value: figure,
   unit: z.string().max(20),
   interval: z.object({ low: figure, high: figure }).optional(),
-  working: z.array(z.object({ label: z.string().max(400), detail: z.string().max(1_000) })).max(60),
+  working: z.array(z.object({ label: textSchema, detail: textSchema })).max(60),
   rules: z.array(z.string().max(20)).max(60),
 });

@@ -1,9 +1,11 @@
+import type { Text } from '../message/message';
 import type { Interval } from '../quantity/interval';
 import type { Unit } from '../quantity/units';
 import type { RuleId } from '../rules/catalogue';
 
 /** One line of a working: what was done, in words and figures a practitioner can check. */
-export type Step = { label: string; detail: string };
+/** Text where it was kept by an earlier release. */
+export type Step = { label: Text; detail: Text };
 
 /** A number that carries how it came about. `interval` is in the same unit as `value`. */
 export type Derived<T = number> = {

@@ -1,3 +1,4 @@
+import type { Message } from '../message/message';
 import type { TempoId } from '../protocol/tempo';
 import type { Limb, Position } from '../quantity/limb';
 import type { RuleId } from '../rules/catalogue';
@@ -24,8 +25,8 @@ export type Finding = {
   rule: RuleId;
   level: 'hard' | 'guard' | 'note';
   subject: string;
-  message: string;
-  remedy: string;
+  message: Message;
+  remedy: Message;
   /** Place in the session of the exercise it belongs to, where it belongs to one. */
   exerciseIndex?: number;
   /** May be signed as it is, but a session does not open on it (rule START-1). */

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { englishOf } from '#language/english-of.fixture';
 import type { SetChoice } from '../plan/choices';
 import { compile } from '../plan/compile';
 import { composeSession } from '../plan/compose';
@@ -179,8 +180,10 @@ describe('the forecast', () => {
       })),
     );
     expect(ask(plan, ofRight)).toEqual(ask());
-    expect(knowledgeWords([{ limb: 'left-thigh', sets: 0 }])).toMatch(/^No logged set of the left thigh/);
-    expect(knowledgeWords([{ limb: 'left-thigh', sets: 1 }])).toBe(
+    expect(englishOf(knowledgeWords([{ limb: 'left-thigh', sets: 0 }]))).toMatch(
+      /^No logged set of the left thigh/,
+    );
+    expect(englishOf(knowledgeWords([{ limb: 'left-thigh', sets: 1 }]))).toBe(
       'Fitted to 1 logged set of the left thigh.',
     );
   });
@@ -348,7 +351,7 @@ describe('a live session of two exercises and both thighs', () => {
       expect(chance).toBeLessThanOrEqual(next?.chance ?? 0);
     }
     expect(asked?.chance).toBeLessThanOrEqual(asked?.sets.at(-1)?.chance ?? 0);
-    expect(knowledgeWords(asked?.seen ?? [])).toBe(
+    expect(englishOf(knowledgeWords(asked?.seen ?? []))).toBe(
       'Fitted to 1 logged set of the left thigh. No logged set of the right thigh: there the band is that of people in general, and wide.',
     );
     const done = sofar(WHOLE_SESSION).filter((bout) => bout.done);

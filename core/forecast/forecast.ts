@@ -1,5 +1,6 @@
+import { list, type Message, msg, sentences } from '../message/message';
 import type { Limb } from '../quantity/limb';
-import { LIMB_LABELS } from '../quantity/limb';
+import { LIMB_NAMES } from '../quantity/limb';
 import { normal, seededRandom } from '../simulation/random';
 import type { Bout } from './bouts';
 import { MODEL } from './fatigue-model';
@@ -111,16 +112,24 @@ const quantile = (sorted: Float64Array, share: number): number =>
  * What is known about the person's limbs, in words.
  * @example knowledgeWords([{ limb: 'left-thigh', sets: 12 }]) //=> 'Fitted to 12 logged sets of the left thigh.'
  */
-export function knowledgeWords(seen: Forecast['seen']): string {
-  const known = seen.filter(({ sets }) => sets > 0);
-  const named = (limb: Limb) => LIMB_LABELS[limb].toLowerCase();
-  const fitted = known.map(
-    ({ limb, sets }) => `${sets} logged ${sets === 1 ? 'set' : 'sets'} of the ${named(limb)}`,
+export function knowledgeWords(seen: Forecast['seen']): Message {
+  const fitted = seen
+    .filter(({ sets }) => sets > 0)
+    .map(({ limb, sets }) =>
+      msg('{sets, plural, one {# logged set} other {# logged sets}} of the {limb}', {
+        sets,
+        limb: LIMB_NAMES[limb],
+      }),
+    );
+  const unknown = seen
+    .filter(({ sets }) => sets === 0)
+    .map(({ limb }) => msg('the {limb}', { limb: LIMB_NAMES[limb] }));
+  return sentences(
+    fitted.length > 0 ? msg('Fitted to {sets}.', { sets: list(fitted, 'and') }) : null,
+    unknown.length > 0
+      ? msg('No logged set of {limbs}: there the band is that of people in general, and wide.', {
+          limbs: list(unknown, 'or'),
+        })
+      : null,
   );
-  const unknown = seen.filter(({ sets }) => sets === 0).map(({ limb }) => `the ${named(limb)}`);
-  const wide = `No logged set of ${unknown.join(' or ')}: there the band is that of people in general, and wide.`;
-  return [
-    ...(fitted.length > 0 ? [`Fitted to ${fitted.join(' and ')}.`] : []),
-    ...(unknown.length > 0 ? [wide] : []),
-  ].join(' ');
 }

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { inEnglish } from '#language/render';
 import { dayOf } from '../quantity/days';
 import { checkGauge, pumpSchema } from './pump';
 
@@ -23,7 +24,9 @@ describe('the check of a gauge (FIT-2)', () => {
 
   it('is due after a year, with what is assumed until then', () => {
     const said = (today: string, changes: object = { checkedOn: '2025-05-06', errorMmHg: 3 }) =>
-      checkGauge({ ...pump, ...changes }, dayOf(today)).map(({ level, message }) => `${level}: ${message}`);
+      checkGauge({ ...pump, ...changes }, dayOf(today)).map(
+        ({ level, message }) => `${level}: ${inEnglish(message)}`,
+      );
     expect(said('2026-05-06')).toEqual([]);
     expect(said('2026-05-07')).toEqual([
       'note: Hand pump was last checked on 2025-05-06, over twelve months ago; its error of 3 mmHg is assumed until then.',

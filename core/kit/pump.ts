@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import type { Finding } from '../findings/finding';
+import { msg } from '../message/message';
 import { type Day, dayOf, isoDaySchema } from '../quantity/days';
 import { placesSchema } from '../quantity/place';
 import { RULES } from '../rules/catalogue';
@@ -10,32 +11,32 @@ const { gaugeCheckDays: CHECK_DAYS } = RULES['FIT-2'].figures;
 export const pumpSchema = z
   .object({
     id: z.string().min(1).max(80),
-    label: z.string().trim().min(1, 'Give the pump a name.').max(60),
+    label: z.string().trim().min(1, msg('Give the pump a name.')).max(60),
     /** By hand: squeezed and read by eye. Regulated: told a pressure, which it reaches and holds. */
     kind: z.enum(['by-hand', 'regulated']),
     divisionMmHg: z
-      .number('Enter the division in mmHg.')
+      .number(msg('Enter the division in mmHg.'))
       .int()
-      .min(1, 'At least 1 mmHg.')
-      .max(20, 'At most 20 mmHg.'),
+      .min(1, msg('At least 1 mmHg.'))
+      .max(20, msg('At most 20 mmHg.')),
     /** Whether the cuff holds its pressure once the pump is unplugged. */
     keepsPressure: z.boolean(),
     /** When it was last compared with a reference, and by how much it was wrong then, up or down (rule FIT-2). */
     checkedOn: isoDaySchema.optional(),
     errorMmHg: z
-      .number('Enter its error in mmHg.')
-      .min(0, 'At least 0 mmHg.')
-      .max(20, 'At most 20 mmHg.')
+      .number(msg('Enter its error in mmHg.'))
+      .min(0, msg('At least 0 mmHg.'))
+      .max(20, msg('At most 20 mmHg.'))
       .optional(),
     places: placesSchema,
   })
   .refine(({ checkedOn, errorMmHg }) => checkedOn === undefined || errorMmHg !== undefined, {
     path: ['errorMmHg'],
-    message: 'Enter the error that its check found.',
+    message: msg('Enter the error that its check found.').message,
   })
   .refine(({ checkedOn, errorMmHg }) => errorMmHg === undefined || checkedOn !== undefined, {
     path: ['checkedOn'],
-    message: 'Enter when it was checked.',
+    message: msg('Enter when it was checked.').message,
   });
 export type Pump = z.infer<typeof pumpSchema>;
 
@@ -50,8 +51,11 @@ export function checkGauge({ label, checkedOn, errorMmHg }: Pump, today: Day): F
       rule: 'FIT-2',
       level: 'note',
       subject: 'pumpId',
-      message: `${label} was last checked on ${checkedOn}, over twelve months ago; its error of ${errorMmHg} mmHg is assumed until then.`,
-      remedy: 'Compare it with a reference, and write down what it is wrong by.',
+      message: msg(
+        '{label} was last checked on {checkedOn}, over twelve months ago; its error of {errorMmHg} mmHg is assumed until then.',
+        { label, checkedOn: { isoDay: checkedOn }, errorMmHg: errorMmHg ?? 0 },
+      ),
+      remedy: msg('Compare it with a reference, and write down what it is wrong by.'),
     },
   ];
 }

@@ -1,23 +1,27 @@
 import type { Cuff } from '../cuff/cuff';
 import type { WeightKit } from '../load/weight-kit';
+import type { Message } from '../message/message';
+import { msg } from '../message/message';
 import type { Pump } from './pump';
 
+/** A piece of kit without its name, and what to call it in the language of whoever sets the practice up. */
 type Listed =
-  | { list: 'cuffs'; item: Cuff }
-  | { list: 'pumps'; item: Pump }
-  | { list: 'weightKits'; item: WeightKit };
+  | { list: 'cuffs'; label: Message; item: Omit<Cuff, 'label'> }
+  | { list: 'pumps'; label: Message; item: Unnamed<Pump> }
+  | { list: 'weightKits'; label: Message; item: Unnamed<WeightKit> };
+type Unnamed<T> = T extends unknown ? Omit<T, 'label'> : never;
 
 const cuff = (
   id: string,
-  label: string,
+  label: Message,
   limbKind: Cuff['limbKind'],
   widthCm: number,
   [girthLowCm, girthHighCm]: readonly [number, number],
 ): Listed => ({
   list: 'cuffs',
+  label,
   item: {
     id,
-    label,
     limbKind,
     widthCm,
     girthLowCm,
@@ -31,15 +35,15 @@ const cuff = (
 
 /** Kit that a practice may begin with: common sizes without a maker. What it says is to be checked against what is in the hand. */
 export const STARTING_KIT: readonly Listed[] = [
-  cuff('arm-small', 'Arm cuff, small', 'arm', 8, [20, 32]),
-  cuff('arm-large', 'Arm cuff, large', 'arm', 10, [30, 45]),
-  cuff('thigh-medium', 'Thigh cuff, medium', 'leg', 11.5, [45, 60]),
-  cuff('thigh-large', 'Thigh cuff, large', 'leg', 13, [58, 80]),
+  cuff('arm-small', msg('Arm cuff, small'), 'arm', 8, [20, 32]),
+  cuff('arm-large', msg('Arm cuff, large'), 'arm', 10, [30, 45]),
+  cuff('thigh-medium', msg('Thigh cuff, medium'), 'leg', 11.5, [45, 60]),
+  cuff('thigh-large', msg('Thigh cuff, large'), 'leg', 13, [58, 80]),
   {
     list: 'pumps',
+    label: msg('Hand pump with gauge'),
     item: {
       id: 'hand-pump',
-      label: 'Hand pump with gauge',
       kind: 'by-hand',
       divisionMmHg: 2,
       keepsPressure: true,
@@ -47,10 +51,10 @@ export const STARTING_KIT: readonly Listed[] = [
   },
   {
     list: 'weightKits',
+    label: msg('Weight stack, 5 kg plates'),
     item: {
       kind: 'stack',
       id: 'stack',
-      label: 'Weight stack, 5 kg plates',
       lightestKg: 5,
       stepKg: 5,
       heaviestKg: 100,
@@ -58,6 +62,7 @@ export const STARTING_KIT: readonly Listed[] = [
   },
   {
     list: 'weightKits',
-    item: { kind: 'bands', id: 'bands', label: 'Bands', names: ['light', 'middle', 'strong'] },
+    label: msg('Bands'),
+    item: { kind: 'bands', id: 'bands', names: ['light', 'middle', 'strong'] },
   },
 ];

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { msg } from '../message/message';
 import { limbKindSchema } from '../quantity/limb';
 import { placesSchema } from '../quantity/place';
 
@@ -6,17 +7,17 @@ import { placesSchema } from '../quantity/place';
 export const strapSchema = z
   .object({
     id: z.string().min(1).max(80),
-    label: z.string().trim().min(1, 'Give the strap a name.').max(60),
+    label: z.string().trim().min(1, msg('Give the strap a name.')).max(60),
     limbKind: limbKindSchema,
     places: placesSchema,
-    widthCm: z.number('Enter the width.').min(2, 'At least 2 cm.').max(25, 'At most 25 cm.'),
+    widthCm: z.number(msg('Enter the width.')).min(2, msg('At least 2 cm.')).max(25, msg('At most 25 cm.')),
     /** What its marks count; straps of earlier releases all have marks. */
     counts: z.enum(['marks', 'turns', 'squeezes']).default('marks'),
-    firstMark: z.number('Enter the first one.').min(0).max(100),
-    lastMark: z.number('Enter the last one.').min(0).max(100),
+    firstMark: z.number(msg('Enter the first one.')).min(0).max(100),
+    lastMark: z.number(msg('Enter the last one.')).min(0).max(100),
   })
   .refine(({ firstMark, lastMark }) => firstMark < lastMark, {
     path: ['lastMark'],
-    message: 'The last must be above the first.',
+    message: msg('The last must be above the first.').message,
   });
 export type Strap = z.infer<typeof strapSchema>;

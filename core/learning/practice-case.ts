@@ -1,3 +1,5 @@
+import type { Message } from '../message/message';
+import { msg } from '../message/message';
 import type { PulseMethod } from '../occlusion-pressure/methods';
 import { LIMBS, type Limb, type LimbKind, limbKind, POSITIONS, type Position } from '../quantity/limb';
 import { makeLimb, type SimulatedLimb } from '../simulation/limb';
@@ -23,28 +25,37 @@ const BY_PROBE: readonly PulseMethod[] = ['doppler', 'automatic-pump'];
 export const TRAP: Record<
   Trap,
   {
-    label: string;
-    mend: string;
+    label: Message;
+    mend: Message;
     methods?: readonly PulseMethod[];
     limbs?: LimbKind;
     addsMmHg?: number;
     share?: number;
   }
 > = {
-  'volume-down': { label: 'Probe volume is down', mend: 'Turn it up', methods: BY_PROBE },
+  'volume-down': { label: msg('Probe volume is down'), mend: msg('Turn it up'), methods: BY_PROBE },
   // Pressure is spent on closing the gap before it presses on the limb.
-  'loose-cuff': { label: 'Cuff is loose', mend: 'Snug it: one finger under', addsMmHg: 18 },
-  'wrong-size': { label: 'Cuff is the wrong size', mend: 'Change to the one that fits', share: 1.12 },
-  talking: { label: 'The person is talking', mend: 'Ask for quiet', methods: BY_PROBE },
-  'bent-limb': { label: 'The knee is bent', mend: 'Straighten and rest it', limbs: 'leg', addsMmHg: 10 },
+  'loose-cuff': { label: msg('Cuff is loose'), mend: msg('Snug it: one finger under'), addsMmHg: 18 },
+  'wrong-size': {
+    label: msg('Cuff is the wrong size'),
+    mend: msg('Change to the one that fits'),
+    share: 1.12,
+  },
+  talking: { label: msg('The person is talking'), mend: msg('Ask for quiet'), methods: BY_PROBE },
+  'bent-limb': {
+    label: msg('The knee is bent'),
+    mend: msg('Straighten and rest it'),
+    limbs: 'leg',
+    addsMmHg: 10,
+  },
   'gauge-not-at-zero': {
-    label: 'Gauge is not at zero',
-    mend: 'Zero it with the cuff open',
+    label: msg('Gauge is not at zero'),
+    mend: msg('Zero it with the cuff open'),
     methods: ['doppler', 'palpation', 'oximeter'],
   },
   'pump-misreads': {
-    label: 'The pump misreads',
-    mend: 'Go by the probe, and have the pump seen to',
+    label: msg('The pump misreads'),
+    mend: msg('Go by the probe, and have the pump seen to'),
     methods: ['automatic-pump'],
   },
 };

@@ -1,3 +1,5 @@
+import type { Message } from '../message/message';
+import { msg } from '../message/message';
 import { toDecimals } from '../quantity/rounding';
 import type { PracticeCase, Trap } from './practice-case';
 
@@ -21,7 +23,7 @@ export type PracticeScore = {
 };
 
 /** Where points went. */
-export type Lost = { words: string; points: number };
+export type Lost = { words: Message; points: number };
 
 /** What is left of a hundred points, and only what cost any, in whole points. */
 export function pointsLeft(parts: readonly Lost[]): { points: number; lost: Lost[] } {
@@ -42,19 +44,28 @@ export function scorePractice(truth: PracticeCase, answer: PracticeAnswer): Prac
   const falseAlarms = answer.noticed.filter((trap) => !truth.traps.includes(trap));
   const { points, lost } = pointsLeft([
     {
-      words: `${Math.abs(errorMmHg)} mmHg ${errorMmHg < 0 ? 'under' : 'over'} the true pressure`,
+      words:
+        errorMmHg < 0
+          ? msg('{errorMmHg} mmHg under the true pressure', { errorMmHg: -errorMmHg })
+          : msg('{errorMmHg} mmHg over the true pressure', { errorMmHg }),
       points: 2.5 * Math.max(0, Math.abs(errorMmHg) - FREE.errorMmHg),
     },
     {
-      words: `inflated ${overMmHg} mmHg above what was needed`,
+      words: msg('inflated {overMmHg} mmHg above what was needed', { overMmHg }),
       points: 0.5 * Math.max(0, overMmHg - FREE.overMmHg),
     },
     {
-      words: 'slower than three minutes',
+      words: msg('slower than three minutes'),
       points: Math.min(15, Math.max(0, answer.elapsedMs - FREE.elapsedMs) / 12_000),
     },
-    { words: `${missed.length} trap missed`, points: 15 * missed.length },
-    { words: `${falseAlarms.length} false alarm`, points: 5 * falseAlarms.length },
+    {
+      words: msg('{n, plural, one {# trap} other {# traps}} missed', { n: missed.length }),
+      points: 15 * missed.length,
+    },
+    {
+      words: msg('{n, plural, one {# false alarm} other {# false alarms}}', { n: falseAlarms.length }),
+      points: 5 * falseAlarms.length,
+    },
   ]);
   return { errorMmHg, overMmHg, elapsedMs: answer.elapsedMs, missed, falseAlarms, points, lost };
 }

@@ -1,4 +1,6 @@
 import { describe, expect, it } from 'vitest';
+import { englishOf } from '#language/english-of.fixture';
+import { inEnglish } from '#language/render';
 import { pulseMethodSchema } from '../occlusion-pressure/methods';
 import { agreementOf } from './agreement';
 import { limbUnderTraps, makePracticeCase, type PracticeWish, trapsFor } from './practice-case';
@@ -118,10 +120,10 @@ describe('an attempt', () => {
       ...changes,
     });
   const lost = (changes: Partial<PracticeAnswer>) =>
-    score(changes).lost.map(({ words, points }) => `${points}: ${words}`);
+    score(changes).lost.map(({ words, points }) => `${points}: ${inEnglish(words)}`);
 
   it('loses nothing within four, twenty above and three minutes', () => {
-    expect(score()).toMatchObject({
+    expect(englishOf(score())).toMatchObject({
       points: 100,
       lost: [],
       errorMmHg: 0,

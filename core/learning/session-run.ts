@@ -7,6 +7,7 @@ import {
   roomLeft,
   worked,
 } from '../forecast/fatigue-model';
+import { type Message, msg } from '../message/message';
 import { limbKind } from '../quantity/limb';
 import { SIGNS } from '../session/signs';
 import { advancePump, commandPump, newPump, type PumpCommand, type PumpState } from '../simulation/pumps';
@@ -168,16 +169,16 @@ function lift(session: SessionCase, run: SessionRun, set: NonNullable<SessionRun
 }
 
 /** What whoever runs it can see and has been told, in words. */
-export function whatIsKnown(session: SessionCase, run: SessionRun): string[] {
+export function whatIsKnown(session: SessionCase, run: SessionRun): Message[] {
   const room = roomLeft(run.fatigue);
   const effort = !run.set
     ? []
     : room === 0
-      ? ['The load does not move any more.']
+      ? [msg('The load does not move any more.')]
       : room < BREAKS_UNDER
-        ? ['The form breaks: the trunk swings along.']
+        ? [msg('The form breaks: the trunk swings along.')]
         : room < 0.3
-          ? ['The repetitions grow slow.']
+          ? [msg('The repetitions grow slow.')]
           : [];
   const kind = limbKind(session.limb);
   return [...effort, ...run.signs.filter(({ known }) => known).map(({ id }) => PLAYED_SIGNS[id].words[kind])];

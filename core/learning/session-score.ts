@@ -1,3 +1,4 @@
+import { msg } from '../message/message';
 import type { Lost } from './practice-score';
 import { pointsLeft } from './practice-score';
 import { heldMmHg, type SessionCase } from './session-case';
@@ -12,8 +13,7 @@ const FREE = { toReleaseMs: 8_000, brokenReps: 2, offTargetMs: 6_000, restMs: 8_
 const PLENTY_LEFT = 0.25;
 
 const over = (value: number, free: number): number => Math.max(0, value - free);
-const counted = (count: number, what: string): string => `${count} ${what}${count === 1 ? '' : 's'}`;
-const seconds = (ms: number): string => `${Math.round(ms / 1000)} s`;
+const seconds = (ms: number): number => Math.round(ms / 1000);
 
 /** Scores an attempt by what the rules ask: the limit first, then the signs, then the work (rules SCR-4, RUN-1, RUN-3, RUN-2). */
 export function scoreSession(session: SessionCase, run: SessionRun): SessionScore {
@@ -30,27 +30,44 @@ export function scoreSession(session: SessionCase, run: SessionRun): SessionScor
   const aboveMmHg = Math.round(over(run.highestMmHg, session.capMmHg));
   const lateMs = over(run.underStopSignMs, FREE.toReleaseMs);
   return pointsLeft([
-    { words: `${aboveMmHg} mmHg over what was cleared`, points: aboveMmHg > 0 ? 30 : 0 },
+    { words: msg('{aboveMmHg} mmHg over what was cleared', { aboveMmHg }), points: aboveMmHg > 0 ? 30 : 0 },
     {
-      words: `the cuff on for ${seconds(run.longestCuffMs)}, over its limit`,
+      words: msg('the cuff on for {seconds} s, over its limit', { seconds: seconds(run.longestCuffMs) }),
       points: run.longestCuffMs > session.longestMs ? 30 : 0,
     },
     {
-      words: `the cuff left on for ${seconds(run.underStopSignMs)} with a sign to stop`,
+      words: msg('the cuff left on for {seconds} s with a sign to stop', {
+        seconds: seconds(run.underStopSignMs),
+      }),
       points: lateMs > 0 ? Math.min(50, 15 + lateMs / 400) : 0,
     },
-    { words: 'stopped without a sign to stop', points: soon && !stopSign ? 20 : 0 },
-    { words: 'the cuff was still on at the end', points: cuffOn(run) ? 20 : 0 },
+    { words: msg('stopped without a sign to stop'), points: soon && !stopSign ? 20 : 0 },
+    { words: msg('the cuff was still on at the end'), points: cuffOn(run) ? 20 : 0 },
     {
-      words: `${seconds(run.offTargetMs)} of work away from ${heldMmHg(session)} mmHg`,
+      words: msg('{seconds} s of work away from {heldMmHg} mmHg', {
+        seconds: seconds(run.offTargetMs),
+        heldMmHg: heldMmHg(session),
+      }),
       points: Math.min(25, over(run.offTargetMs, FREE.offTargetMs) / 2_000),
     },
-    { words: `${counted(broken, 'repetition')} after the form broke`, points: Math.min(20, 4 * broken) },
-    { words: `${counted(early, 'set')} ended with plenty left`, points: 5 * early },
-    { words: `${counted(rests, 'rest')} away from ${seconds(session.restMs)}`, points: 4 * rests },
-    { words: 'no set was done', points: run.done.length === 0 ? 60 : 0 },
     {
-      words: 'sets left out without a sign to stop',
+      words: msg('{n, plural, one {# repetition} other {# repetitions}} after the form broke', { n: broken }),
+      points: Math.min(20, 4 * broken),
+    },
+    {
+      words: msg('{n, plural, one {# set} other {# sets}} ended with plenty left', { n: early }),
+      points: 5 * early,
+    },
+    {
+      words: msg('{n, plural, one {# rest} other {# rests}} away from {seconds} s', {
+        n: rests,
+        seconds: seconds(session.restMs),
+      }),
+      points: 4 * rests,
+    },
+    { words: msg('no set was done'), points: run.done.length === 0 ? 60 : 0 },
+    {
+      words: msg('sets left out without a sign to stop'),
       points: run.done.length > 0 && run.done.length < session.plannedReps.length && !stopSign ? 15 : 0,
     },
   ]);

@@ -1,4 +1,6 @@
 import { describe, expect, it } from 'vitest';
+import { englishOf } from '#language/english-of.fixture';
+import type { Derived } from '../derivation/derived';
 import type { Finding } from '../findings/finding';
 import { testKit, testStrength } from '../plan/plan.fixture';
 import type { Limb } from '../quantity/limb';
@@ -11,8 +13,8 @@ import { makeableLoads, type WeightKit, weightKitSchema } from './weight-kit';
 
 // Worked out by hand from rules LOAD-1 to LOAD-4, with the words that carry the figures.
 
-const steps = ({ working }: { working: readonly { label: string; detail: string }[] }) =>
-  working.map(({ label, detail }) => `${label}: ${detail}`);
+const steps = ({ working }: Pick<Derived, 'working'>) =>
+  englishOf(working).map(({ label, detail }) => `${label}: ${detail}`);
 const said = (findings: Finding[]) =>
   findings.map(({ level, rule, subject, message, fix }) => [
     level,
@@ -137,7 +139,7 @@ describe('a load (LOAD-3, LOAD-4)', () => {
       'Share of 1RM: 40 kg × 25 % = 10 kg',
       'Rounded down: Leg extension stack: pin at 10 kg → 10 kg, truly 25 % of 1RM',
     ]);
-    expect([ten.lighter, ten.heavier]).toMatchObject([
+    expect(englishOf([ten.lighter, ten.heavier])).toMatchObject([
       { loadKg: 7.5, percent: 18.8 },
       { loadKg: 12.5, percent: 31.3 },
     ]);
@@ -146,7 +148,7 @@ describe('a load (LOAD-3, LOAD-4)', () => {
 
   it('is the lightest there is where nothing is under it, and says so', () => {
     const five = target(10);
-    expect([five.load.value, five.truePercent, five.lighter]).toEqual([5, 12.5, null]);
+    expect(englishOf([five.load.value, five.truePercent, five.lighter])).toEqual([5, 12.5, null]);
     expect(steps(five.load)[1]).toMatch(/^Lightest there is: .* → 5 kg, truly 12.5 % of 1RM$/);
     expect(target(200).heavier).toBeNull();
   });
@@ -155,20 +157,20 @@ describe('a load (LOAD-3, LOAD-4)', () => {
     const over = (percent: number, kit?: WeightKit, oneRepMaxKg?: number) =>
       said(checkLoad(percent, target(percent, kit, oneRepMaxKg)));
     expect([over(20), over(40)]).toEqual([[], []]);
-    expect(over(41)).toEqual([
+    expect(englishOf(over(41))).toEqual([
       ['guard', 'LOAD-3', 'percentOneRepMax', '41 % of 1RM is above the usual 40 %.', 40],
     ]);
-    expect(over(50)[0]?.[0]).toBe('guard');
-    expect(over(51)).toEqual([
+    expect(englishOf(over(50)[0]?.[0])).toBe('guard');
+    expect(englishOf(over(51))).toEqual([
       [
         'hard',
         'LOAD-3',
         'percentOneRepMax',
-        '51 % of 1RM is above 50 %, which nobody may use under a cuff.',
+        '51 % of 1RM is above 50 %, which must not be used under a cuff.',
         40,
       ],
     ]);
-    expect(over(19)).toEqual([
+    expect(englishOf(over(19))).toEqual([
       [
         'note',
         'LOAD-3',
@@ -179,7 +181,7 @@ describe('a load (LOAD-3, LOAD-4)', () => {
     ]);
     // 5 kg of 9 is 55.6 %, of 12 is 41.7 %, of 20 is 25 %
     const heavy = (oneRepMaxKg: number, percent = 20) => over(percent, testKit, oneRepMaxKg);
-    expect(heavy(9)).toEqual([
+    expect(englishOf(heavy(9))).toEqual([
       [
         'hard',
         'LOAD-4',
@@ -188,17 +190,17 @@ describe('a load (LOAD-3, LOAD-4)', () => {
         null,
       ],
     ]);
-    expect(heavy(12)[0]?.[0]).toBe('guard');
-    expect(heavy(20)[0]?.[0]).toBe('note');
-    expect(heavy(10)[0]?.[0]).toBe('guard');
-    expect(heavy(12.5)[0]?.[0]).toBe('note');
+    expect(englishOf(heavy(12)[0]?.[0])).toBe('guard');
+    expect(englishOf(heavy(20)[0]?.[0])).toBe('note');
+    expect(englishOf(heavy(10)[0]?.[0])).toBe('guard');
+    expect(englishOf(heavy(12.5)[0]?.[0])).toBe('note');
     expect(heavy(20, 25)).toEqual([]);
   });
 
   it('without kilograms has a name and neighbours, and no share', () => {
     const bands: WeightKit = { kind: 'bands', id: 'b', label: 'Bands', names: ['yellow', 'red', 'blue'] };
     const red = withoutKilograms('red', [bands]);
-    expect(red).toMatchObject({
+    expect(englishOf(red)).toMatchObject({
       truePercent: null,
       recipe: 'red',
       lighter: { recipe: 'yellow', loadKg: null, percent: null },
@@ -209,7 +211,7 @@ describe('a load (LOAD-3, LOAD-4)', () => {
       ['LOAD-4'],
     ]);
     expect(withoutKilograms('blue', [bands]).heavier).toBeNull();
-    expect(withoutKilograms('green', [bands])).toMatchObject({ lighter: null, heavier: null });
+    expect(englishOf(withoutKilograms('green', [bands]))).toMatchObject({ lighter: null, heavier: null });
   });
 });
 

@@ -1,5 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { englishOf } from '#language/english-of.fixture';
+import { ENGLISH, inEnglish, render } from '#language/render';
+import { messageOf } from '../message/issue';
 import { checkLoad, targetLoad, withoutKilograms } from './target-load';
 import { MOST_LOADS, makeableLoads, type WeightKit, weightKitSchema } from './weight-kit';
 
@@ -36,13 +39,15 @@ describe('what the kit can make (LOAD-4)', () => {
 
   it('says how in the practice’s own unit', () => {
     const pounds: WeightKit = { kind: 'single-masses', id: 'd', label: 'D', massesKg: [4.53592] };
-    expect(makeableLoads(pounds, 'lb')[0]?.recipe).toBe('10 lb');
+    expect(
+      render(makeableLoads(pounds)[0]?.recipe ?? '', { ...ENGLISH, units: { mass: 'lb', length: 'in' } }),
+    ).toBe('10 lb');
   });
 
   it('uses the fewest plates that reach a load on a bar', () => {
     const twelveAndAHalf = makeableLoads(bar).find(({ loadKg }) => loadKg === 12.5);
-    expect(twelveAndAHalf?.recipe).toBe('bar 7.5 kg, each end 2.5');
-    expect(makeableLoads(bar)[0]).toEqual({ loadKg: 7.5, recipe: 'bar 7.5 kg alone' });
+    expect(englishOf(twelveAndAHalf?.recipe)).toBe('bar 7.5 kg, each end 2.5 kg');
+    expect(englishOf(makeableLoads(bar)[0])).toEqual({ loadKg: 7.5, recipe: 'bar 7.5 kg alone' });
     expect(makeableLoads(bar).at(-1)?.loadKg).toBe(7.5 + 2 * (2 * 1.25 + 2.5 + 5));
   });
 });
@@ -54,7 +59,7 @@ describe('kit with absurd steps (LOAD-4)', () => {
 
   it('is refused in words that say what to enter', () => {
     const wordsOf = (kit: WeightKit) =>
-      weightKitSchema.safeParse(kit).error?.issues.map(({ message }) => message) ?? [];
+      weightKitSchema.safeParse(kit).error?.issues.map((one) => inEnglish(messageOf(one))) ?? [];
     expect(wordsOf(absurd)).toEqual([expect.stringContaining('more than 2000 loads')]);
     expect(wordsOf(fineBar)).toEqual([expect.stringContaining('leave out')]);
     expect(wordsOf({ ...stack, heaviestKg: 1 })).toEqual([
@@ -81,9 +86,9 @@ describe('kit with mixed marks, and none at all (LOAD-4)', () => {
         { plateKg: 4.5359237, pairs: 1, markedIn: 'lb' },
       ],
     };
-    expect(makeableLoads(mixed).map(({ recipe }) => recipe)).toEqual([
+    expect(englishOf(makeableLoads(mixed).map(({ recipe }) => recipe))).toEqual([
       'bar 10 kg alone',
-      'bar 10 kg, each end 2.5',
+      'bar 10 kg, each end 2.5 kg',
       'bar 10 kg, each end 10 lb',
       'bar 10 kg, each end 10 lb + 2.5 kg',
     ]);
@@ -93,8 +98,8 @@ describe('kit with mixed marks, and none at all (LOAD-4)', () => {
   it('steps through bands and body weight by name', () => {
     const bands: WeightKit = { kind: 'bands', id: 'b', label: 'Bands', names: ['sand', 'moss', 'slate'] };
     const moss = withoutKilograms('moss', [bands]);
-    expect([moss.lighter?.recipe, moss.heavier?.recipe]).toEqual(['sand', 'slate']);
-    expect(withoutKilograms('body weight', [bands])).toMatchObject({
+    expect(englishOf([moss.lighter?.recipe, moss.heavier?.recipe])).toEqual(['sand', 'slate']);
+    expect(englishOf(withoutKilograms('body weight', [bands]))).toMatchObject({
       lighter: { recipe: 'body weight with help', loadKg: null },
       heavier: null,
       truePercent: null,
@@ -122,7 +127,9 @@ describe('targetLoad (LOAD-3, LOAD-4)', () => {
           const lightest = makeableLoads(kit)[0]?.loadKg ?? 0;
           expect(load.value <= (oneRepMaxKg * percent) / 100 + 1e-6 || load.value === lightest).toBe(true);
           if ((truePercent ?? 0) > 50) {
-            expect(checkLoad(percent, target)).toContainEqual(expect.objectContaining({ level: 'hard' }));
+            expect(englishOf(checkLoad(percent, target))).toContainEqual(
+              expect.objectContaining({ level: 'hard' }),
+            );
           }
         },
       ),
@@ -132,8 +139,8 @@ describe('targetLoad (LOAD-3, LOAD-4)', () => {
   it('names the next step down and up, and none past the ends of the kit', () => {
     const dumbbells: WeightKit = { kind: 'single-masses', id: 'd', label: 'D', massesKg: [2, 4, 6] };
     const middle = targetLoad(20, 25, dumbbells);
-    expect(middle.lighter).toMatchObject({ loadKg: 2, percent: 10 });
-    expect(middle.heavier).toMatchObject({ loadKg: 6, percent: 30, recipe: '6 kg' });
+    expect(englishOf(middle.lighter)).toMatchObject({ loadKg: 2, percent: 10 });
+    expect(englishOf(middle.heavier)).toMatchObject({ loadKg: 6, percent: 30, recipe: '6 kg' });
     expect(targetLoad(20, 5, dumbbells).lighter).toBeNull();
     expect(targetLoad(20, 40, dumbbells).heavier).toBeNull();
   });
@@ -149,7 +156,11 @@ describe('targetLoad (LOAD-3, LOAD-4)', () => {
   it('says so when the lightest item is already too heavy', () => {
     const target = targetLoad(11, 20, stack);
     expect(target.load.value).toBe(5);
-    expect(checkLoad(20, target)).toMatchObject([{ rule: 'LOAD-4', level: 'guard', subject: 'weightKitId' }]);
-    expect(checkLoad(20, targetLoad(9, 20, stack))).toMatchObject([{ rule: 'LOAD-4', level: 'hard' }]);
+    expect(englishOf(checkLoad(20, target))).toMatchObject([
+      { rule: 'LOAD-4', level: 'guard', subject: 'weightKitId' },
+    ]);
+    expect(englishOf(checkLoad(20, targetLoad(9, 20, stack)))).toMatchObject([
+      { rule: 'LOAD-4', level: 'hard' },
+    ]);
   });
 });

@@ -1,19 +1,19 @@
 import type { Derived } from '../derivation/derived';
 import type { Finding } from '../findings/finding';
-import { tidy, toDecimals } from '../quantity/rounding';
-import type { DisplayUnits } from '../quantity/units';
+import { mass, msg, type Text } from '../message/message';
+import { tidy } from '../quantity/rounding';
 import { RULES } from '../rules/catalogue';
 import { percentOfMax } from './percent-of-max';
-import { makeableLoads, unweighedSteps, type WeightKit } from './weight-kit';
+import { makeableLoads, resistanceText, unweighedSteps, type WeightKit } from './weight-kit';
 
 /** A load next to the chosen one, in kg, with its share of the 1RM; a band or body weight has neither. */
-export type LoadStep = { loadKg: number | null; percent: number | null; recipe: string };
+export type LoadStep = { loadKg: number | null; percent: number | null; recipe: Text };
 
 /** The load to use in kg, its true share of the 1RM (null without kilograms), how it is made, and its neighbours. */
 export type TargetLoad = {
   load: Derived;
   truePercent: number | null;
-  recipe: string;
+  recipe: Text;
   lighter: LoadStep | null;
   heavier: LoadStep | null;
 };
@@ -22,17 +22,11 @@ export type TargetLoad = {
  * Load for a share of the one-repetition maximum, rounded down to what the kit can make (rules LOAD-3, LOAD-4).
  * @param oneRepMaxKg 1RM in kg
  * @param percentOneRepMax intended share, in % of 1RM
- * @param unit of the recipe's words; the working is in kg
  * @returns the heaviest makeable load at or under the target; the lightest one when nothing is under it
  */
-export function targetLoad(
-  oneRepMaxKg: number,
-  percentOneRepMax: number,
-  kit: WeightKit,
-  unit: DisplayUnits['mass'] = 'kg',
-): TargetLoad {
+export function targetLoad(oneRepMaxKg: number, percentOneRepMax: number, kit: WeightKit): TargetLoad {
   const exactKg = tidy((oneRepMaxKg * percentOneRepMax) / 100);
-  const loads = makeableLoads(kit, unit);
+  const loads = makeableLoads(kit);
   const lightest = loads[0];
   if (!lightest) throw new RangeError(`${kit.label} makes no load.`);
   const chosen = loads.filter(({ loadKg }) => loadKg <= exactKg).at(-1) ?? lightest;
@@ -53,12 +47,21 @@ export function targetLoad(
       unit: 'kg',
       working: [
         {
-          label: 'Share of 1RM',
-          detail: `${oneRepMaxKg} kg × ${percentOneRepMax} % = ${toDecimals(exactKg, 2)} kg`,
+          label: msg('Share of 1RM'),
+          detail: msg('{oneRepMax} × {percentOneRepMax} % = {exact}', {
+            oneRepMax: mass(oneRepMaxKg),
+            percentOneRepMax,
+            exact: mass(exactKg),
+          }),
         },
         {
-          label: chosen.loadKg > exactKg ? 'Lightest there is' : 'Rounded down',
-          detail: `${kit.label}: ${chosen.recipe} → ${chosen.loadKg} kg, truly ${truePercent} % of 1RM`,
+          label: chosen.loadKg > exactKg ? msg('Lightest there is') : msg('Rounded down'),
+          detail: msg('{kit}: {recipe} → {loadKg}, truly {truePercent} % of 1RM', {
+            kit: kit.label,
+            recipe: chosen.recipe,
+            loadKg: mass(chosen.loadKg),
+            truePercent,
+          }),
         },
       ],
       rules: ['LOAD-3', 'LOAD-4'],
@@ -72,17 +75,22 @@ export function withoutKilograms(chosen: string, kits: readonly WeightKit[]): Ta
   const place = steps.indexOf(chosen);
   const step = (by: number): LoadStep | null => {
     const recipe = place < 0 ? undefined : steps[place + by];
-    return recipe === undefined ? null : { loadKg: null, percent: null, recipe };
+    return recipe === undefined ? null : { loadKg: null, percent: null, recipe: resistanceText(recipe) };
   };
   return {
     lighter: step(-1),
     heavier: step(1),
     truePercent: null,
-    recipe: chosen,
+    recipe: resistanceText(chosen),
     load: {
       value: 0,
       unit: 'kg',
-      working: [{ label: 'Without kilograms', detail: `${chosen}: it enters no computed load` }],
+      working: [
+        {
+          label: msg('Without kilograms'),
+          detail: msg('{resistance}: it enters no computed load', { resistance: resistanceText(chosen) }),
+        },
+      ],
       rules: ['LOAD-4'],
     },
   };
@@ -100,8 +108,11 @@ export function checkLoad(percentOneRepMax: number, target: TargetLoad): Finding
       rule: 'LOAD-4',
       level: levelOf(truePercent),
       subject: 'weightKitId',
-      message: `The lightest this kit makes is ${target.load.value} kg, which is ${truePercent} % of 1RM and above the ${percentOneRepMax} % asked for.`,
-      remedy: 'Use other kit, a longer rest, fewer repetitions, or another exercise.',
+      message: msg(
+        'The lightest this kit makes is {load}, which is {truePercent} % of 1RM and above the {percentOneRepMax} % asked for.',
+        { load: mass(target.load.value), truePercent, percentOneRepMax },
+      ),
+      remedy: msg('Use other kit, a longer rest, fewer repetitions, or another exercise.'),
     });
   } else if (higher > usualHigh) {
     findings.push({
@@ -110,12 +121,12 @@ export function checkLoad(percentOneRepMax: number, target: TargetLoad): Finding
       subject: 'percentOneRepMax',
       message:
         higher > most
-          ? `${higher} % of 1RM is above ${most} %, which nobody may use under a cuff.`
-          : `${higher} % of 1RM is above the usual ${usualHigh} %.`,
+          ? msg('{higher} % of 1RM is above {most} %, which must not be used under a cuff.', { higher, most })
+          : msg('{higher} % of 1RM is above the usual {usualHigh} %.', { higher, usualHigh }),
       remedy:
         higher > most
-          ? `Set ${usualHigh} % or lower.`
-          : `Set ${usualHigh} % or lower, or have a clinician give the reason.`,
+          ? msg('Set {usualHigh} % or lower.', { usualHigh })
+          : msg('Set {usualHigh} % or lower, or have a clinician give the reason.', { usualHigh }),
       fix: { set: 'percentOneRepMax', to: usualHigh },
     });
   }
@@ -124,8 +135,11 @@ export function checkLoad(percentOneRepMax: number, target: TargetLoad): Finding
       rule: 'LOAD-3',
       level: 'note',
       subject: 'percentOneRepMax',
-      message: `${percentOneRepMax} % of 1RM is below ${startLow} %: meant for early rehabilitation.`,
-      remedy: `Set ${startLow} % or more if the limb allows it.`,
+      message: msg('{percentOneRepMax} % of 1RM is below {startLow} %: meant for early rehabilitation.', {
+        percentOneRepMax,
+        startLow,
+      }),
+      remedy: msg('Set {startLow} % or more if the limb allows it.', { startLow }),
       fix: { set: 'percentOneRepMax', to: startLow },
     });
   }

@@ -1,17 +1,18 @@
 import { z } from 'zod';
+import { issue } from '../message/issue';
+import { list, type Message, mass, msg, only, type Text } from '../message/message';
 import type { Equipment } from '../protocol/exercise';
+import { byName } from '../quantity/by-name';
 import { placesSchema } from '../quantity/place';
 import { tidy } from '../quantity/rounding';
-import { type DisplayUnits, massIn, massWords } from '../quantity/units';
+import { massIn } from '../quantity/units';
 import { RULES } from '../rules/catalogue';
-
-type MassUnit = DisplayUnits['mass'];
 
 /** No exercise has more loads than this to choose from (rule LOAD-4). */
 export const MOST_LOADS = RULES['LOAD-4'].figures.mostLoads;
 
 const massKg = z.number().positive().max(500);
-const label = z.string().trim().min(1, 'Give it a name.').max(60, 'At most 60 characters.');
+const label = z.string().trim().min(1, msg('Give it a name.')).max(60, msg('At most 60 characters.'));
 
 const kinds = z.discriminatedUnion('kind', [
   z.object({
@@ -19,7 +20,7 @@ const kinds = z.discriminatedUnion('kind', [
     id: z.string().max(80),
     label,
     places: placesSchema,
-    massesKg: z.array(massKg).min(1, 'Enter at least one weight.').max(200, 'At most 200 weights.'),
+    massesKg: z.array(massKg).min(1, msg('Enter at least one weight.')).max(200, msg('At most 200 weights.')),
   }),
   z.object({
     kind: z.literal('stack'),
@@ -45,7 +46,7 @@ const kinds = z.discriminatedUnion('kind', [
           markedIn: z.enum(['kg', 'lb']).optional(),
         }),
       )
-      .max(20, 'At most 20 kinds of plate.'),
+      .max(20, msg('At most 20 kinds of plate.')),
   }),
   // Bands have names, not kilograms: they never enter a computed load.
   z.object({
@@ -53,41 +54,50 @@ const kinds = z.discriminatedUnion('kind', [
     id: z.string().max(80),
     label,
     places: placesSchema,
-    names: z.array(z.string().trim().min(1).max(40)).min(1).max(40, 'At most 40 bands.'),
+    names: z.array(z.string().trim().min(1).max(40)).min(1).max(40, msg('At most 40 bands.')),
   }),
 ]);
 export type WeightKit = z.infer<typeof kinds>;
 
 /** Weights a practice owns, in kg; steps so fine that nobody could choose are refused (rule LOAD-4). */
 export const weightKitSchema = kinds.superRefine((kit, context) => {
-  const mend = (path: string, message: string) => context.addIssue({ code: 'custom', path: [path], message });
+  const refuse = (path: string, message: Message) => context.addIssue(issue(message, path));
   if (kit.kind === 'stack' && kit.heaviestKg < kit.lightestKg) {
-    mend('heaviestKg', 'The heaviest pin is lighter than the lightest: swap them.');
+    refuse('heaviestKg', msg('The heaviest pin is lighter than the lightest: swap them.'));
   } else if (kit.kind === 'stack' && stackSteps(kit) >= MOST_LOADS) {
-    mend('stepKg', `That makes more than ${MOST_LOADS} loads: enter the step from pin to pin in kg.`);
-  } else if (kit.kind === 'bar-and-plates' && barLoads(kit, 'kg').length >= MOST_LOADS) {
-    mend('pairs', `These plates make ${MOST_LOADS} loads or more: leave out the ones nobody uses.`);
+    refuse(
+      'stepKg',
+      msg('That makes more than {mostLoads} loads: enter the step from pin to pin in kg.', {
+        mostLoads: MOST_LOADS,
+      }),
+    );
+  } else if (kit.kind === 'bar-and-plates' && barLoads(kit).length >= MOST_LOADS) {
+    refuse(
+      'pairs',
+      msg('These plates make {mostLoads} loads or more: leave out those that are not used.', {
+        mostLoads: MOST_LOADS,
+      }),
+    );
   }
 });
 
 /** A load the kit can make, in kg, and how to make it. */
-export type MakeableLoad = { loadKg: number; recipe: string };
+export type MakeableLoad = { loadKg: number; recipe: Message };
 
 /**
  * Every load in kg the kit can make, lightest first, each with the fewest plates; none for bands (rule LOAD-4).
  * At most 2,000, the lightest of them, for kit that was kept before there was a bound.
- * @param unit of the recipe’s words
  */
-export function makeableLoads(kit: WeightKit, unit: MassUnit = 'kg'): MakeableLoad[] {
+export function makeableLoads(kit: WeightKit): MakeableLoad[] {
   switch (kit.kind) {
     case 'single-masses':
       return [...new Set(kit.massesKg)]
         .sort((a, b) => a - b)
-        .map((loadKg) => ({ loadKg, recipe: massWords(loadKg, unit) }));
+        .map((loadKg) => ({ loadKg, recipe: only(mass(loadKg)) }));
     case 'stack':
-      return stackLoads(kit, unit);
+      return stackLoads(kit);
     case 'bar-and-plates':
-      return barLoads(kit, unit);
+      return barLoads(kit);
     case 'bands':
       return [];
   }
@@ -96,14 +106,14 @@ export function makeableLoads(kit: WeightKit, unit: MassUnit = 'kg'): MakeableLo
 const stackSteps = ({ lightestKg, stepKg, heaviestKg }: Extract<WeightKit, { kind: 'stack' }>): number =>
   Math.max(0, Math.floor(tidy((heaviestKg - lightestKg) / stepKg)));
 
-function stackLoads(kit: Extract<WeightKit, { kind: 'stack' }>, unit: MassUnit): MakeableLoad[] {
+function stackLoads(kit: Extract<WeightKit, { kind: 'stack' }>): MakeableLoad[] {
   return Array.from({ length: Math.min(MOST_LOADS, stackSteps(kit) + 1) }, (_, step) => {
     const loadKg = tidy(kit.lightestKg + step * kit.stepKg);
-    return { loadKg, recipe: `pin at ${massWords(loadKg, unit)}` };
+    return { loadKg, recipe: msg('pin at {load}', { load: mass(loadKg) }) };
   });
 }
 
-function barLoads(kit: Extract<WeightKit, { kind: 'bar-and-plates' }>, unit: MassUnit): MakeableLoad[] {
+function barLoads(kit: Extract<WeightKit, { kind: 'bar-and-plates' }>): MakeableLoad[] {
   let best = new Map<number, Plate[]>([[tidy(kit.barKg), []]]);
   // Lightest plates first, so that what a bound leaves out are the heaviest loads.
   for (const plate of [...kit.pairs].sort((a, b) => a.plateKg - b.plateKg)) {
@@ -122,25 +132,41 @@ function barLoads(kit: Extract<WeightKit, { kind: 'bar-and-plates' }>, unit: Mas
   return [...best]
     .sort(([a], [b]) => a - b)
     .slice(0, MOST_LOADS)
-    .map(([loadKg, plates]) => ({ loadKg, recipe: barRecipe(kit.barKg, plates, unit) }));
+    .map(([loadKg, plates]) => ({ loadKg, recipe: barRecipe(kit.barKg, plates) }));
 }
 
 type Plate = Extract<WeightKit, { kind: 'bar-and-plates' }>['pairs'][number];
 
 /** Each plate reads as it is marked, so that whoever loads the bar finds it. */
-function barRecipe(barKg: number, plates: readonly Plate[], unit: MassUnit): string {
-  if (plates.length === 0) return `bar ${massWords(barKg, unit)} alone`;
-  const mixed = plates.some(({ markedIn = unit }) => markedIn !== unit);
+function barRecipe(barKg: number, plates: readonly Plate[]): Message {
+  if (plates.length === 0) return msg('bar {bar} alone', { bar: mass(barKg) });
   const heaviestFirst = [...plates]
     .sort((a, b) => b.plateKg - a.plateKg)
-    .map(({ plateKg, markedIn = unit }) => (mixed ? massWords(plateKg, markedIn) : massIn(plateKg, unit)));
-  return `bar ${massWords(barKg, unit)}, each end ${heaviestFirst.join(' + ')}`;
+    .map(({ plateKg, markedIn }) =>
+      markedIn ? massMarked[markedIn](massIn(plateKg, markedIn)) : mass(plateKg),
+    );
+  return msg('bar {bar}, each end {plates}', { bar: mass(barKg), plates: list(heaviestFirst, ' + ') });
 }
 
-/** Resistances without kilograms, lightest first: what a limb or a body weighs, made easier or whole. */
-/** The lightest of all, as it is stored; whoever shows it says it in the language it is read in. */
+const massMarked = {
+  kg: (value: number) => msg('{value} kg', { value }),
+  lb: (value: number) => msg('{value} lb', { value }),
+};
+
+/** The lightest resistance of all, by its id. */
 export const LIMB_WEIGHT = 'limb weight only';
-export const BODY_WEIGHT_STEPS = [LIMB_WEIGHT, 'body weight with help', 'body weight'] as const;
+export const BODY_WEIGHT = 'body weight';
+
+/** What resists without kilograms and comes with the app, by the id that is stored: lightest first. */
+const RESISTANCES: Readonly<Record<string, Message>> = byName({
+  [LIMB_WEIGHT]: msg('limb weight only'),
+  'body weight with help': msg('body weight with help'),
+  [BODY_WEIGHT]: msg('body weight'),
+});
+const BODY_WEIGHT_STEPS: readonly string[] = Object.keys(RESISTANCES);
+
+/** What resists, as it is said: a band by the name the practice gave it. */
+export const resistanceText = (chosen: string): Text => RESISTANCES[chosen] ?? chosen;
 
 /** What resists without kilograms, lightest first, for one that is chosen: its bands, or the steps of body weight. */
 export function unweighedSteps(chosen: string, kits: readonly WeightKit[]): readonly string[] {

@@ -1,4 +1,5 @@
 import type { Derived, Step } from '../derivation/derived';
+import { list, type Message, msg } from '../message/message';
 import { tidy, toDecimals } from '../quantity/rounding';
 import { mean, median, spread } from '../quantity/statistics';
 import { RULES } from '../rules/catalogue';
@@ -12,7 +13,7 @@ const { prior: PRIOR, coverage: COVERAGE, trials: TRIALS } = RULES['LOP-3'].figu
 /** What to do next at the plinth, judged by rule LOP-3. */
 export type TrialAdvice = {
   next: 'first-trial' | 'another-trial' | 'enough' | 'refit';
-  words: string;
+  words: Message;
 };
 
 /** A limb occlusion pressure in mmHg with its expanded uncertainty and what the trials say to do next. */
@@ -105,14 +106,52 @@ export function estimateOcclusionPressure(
   const uncertaintyMmHg = Math.ceil(toDecimals(exactUncertainty, 6));
 
   const working: Step[] = [
-    ...trials.map((trial, index) => ({ label: `Trial ${index + 1}`, detail: trialWords(trial, school) })),
+    ...trials.map((trial, index) => ({
+      label: msg('Trial {index}', { index: index + 1 }),
+      detail: trialWords(trial, school),
+    })),
     {
-      label: settledByMedian ? 'Median' : 'Mean',
-      detail: `${estimates.join(', ')} → ${valueMmHg} mmHg${estimates.length > 1 ? `, range ${toDecimals(rangeMmHg, 1)}` : ''}`,
+      label: settledByMedian ? msg('Median') : msg('Mean'),
+      detail:
+        estimates.length > 1
+          ? msg('{trials} → {valueMmHg} mmHg, range {rangeMmHg}', {
+              trials: list(estimates, ', '),
+              valueMmHg,
+              rangeMmHg: toDecimals(rangeMmHg, 1),
+            })
+          : msg('{trials} → {valueMmHg} mmHg', { trials: list(estimates, ', '), valueMmHg }),
     },
     {
-      label: 'Uncertainty',
-      detail: `mean half-width ${toDecimals(halfWidth, 2)}, gauge division ${gauge.divisionMmHg}${gauge.errorMmHg ? ` and error ${gauge.errorMmHg}` : ''}, n = ${used.length}, spread of this practice ${toDecimals(spreadMmHg(seen), 1)} by ${seen.degrees} repeats${methodMmHg > 0 ? `, by ${METHODS[method].label} ±${methodMmHg} more (this app’s working assumption)` : ''} → U = ${toDecimals(exactUncertainty, 2)}, shown as ±${uncertaintyMmHg} mmHg`,
+      label: msg('Uncertainty'),
+      detail: msg('{terms} → U = {exact}, shown as ±{uncertaintyMmHg} mmHg', {
+        terms: list(
+          [
+            msg('mean half-width {halfWidth}', { halfWidth: toDecimals(halfWidth, 2) }),
+            gauge.errorMmHg
+              ? msg('gauge division {divisionMmHg} and error {errorMmHg}', {
+                  divisionMmHg: gauge.divisionMmHg,
+                  errorMmHg: gauge.errorMmHg,
+                })
+              : msg('gauge division {divisionMmHg}', { divisionMmHg: gauge.divisionMmHg }),
+            msg('n = {trials}', { trials: used.length }),
+            msg('spread of this practice {spreadMmHg} by {degrees} repeats', {
+              spreadMmHg: toDecimals(spreadMmHg(seen), 1),
+              degrees: seen.degrees,
+            }),
+            ...(methodMmHg > 0
+              ? [
+                  msg('by {method} ±{methodMmHg} more (this app’s working assumption)', {
+                    method: METHODS[method].label,
+                    methodMmHg,
+                  }),
+                ]
+              : []),
+          ],
+          ', ',
+        ),
+        exact: toDecimals(exactUncertainty, 2),
+        uncertaintyMmHg,
+      }),
     },
   ];
   return {
@@ -133,17 +172,29 @@ export function estimateOcclusionPressure(
 /** Rounded to half a mmHg; a tie goes down (rule LOP-3). @example toHalf(174.25) //=> 174 */
 export const toHalf = (mmHg: number): number => Math.ceil(tidy(2 * mmHg - 0.5)) / 2;
 
-function trialWords(trial: Trial, school: ReadingSchool): string {
+function trialWords(trial: Trial, school: ReadingSchool): Message {
   const { goneMmHg, upMmHg, backMmHg, downMmHg } = trial;
   const result = bracket(trial);
-  const ranges = `(${goneMmHg - upMmHg}, ${goneMmHg}] ∩ (${backMmHg}, ${backMmHg + downMmHg}]`;
-  if (!result.consistent) return `${ranges} share nothing: not used. ${result.words}`;
+  const ranges = msg('({a}, {b}] ∩ ({c}, {d}]', {
+    a: goneMmHg - upMmHg,
+    b: goneMmHg,
+    c: backMmHg,
+    d: backMmHg + downMmHg,
+  });
+  if (!result.consistent)
+    return msg('{ranges} share nothing: not used. {words}', { ranges, words: result.words });
   if (school === 'first-silence')
-    return `pulse gone at ${goneMmHg}, give or take the whole step of ${upMmHg}`;
+    return msg('pulse gone at {goneMmHg}, give or take the whole step of {upMmHg}', { goneMmHg, upMmHg });
   if (school === 'first-return')
-    return `pulse back at ${backMmHg}, give or take the whole step of ${downMmHg}`;
+    return msg('pulse back at {backMmHg}, give or take the whole step of {downMmHg}', { backMmHg, downMmHg });
   const { low, high } = result.bracket;
-  return `${ranges} = ${low}–${high} → ${(low + high) / 2}, a = ${(high - low) / 2}`;
+  return msg('{ranges} = {low}–{high} → {middle}, a = {halfWidth}', {
+    ranges,
+    low,
+    high,
+    middle: (low + high) / 2,
+    halfWidth: (high - low) / 2,
+  });
 }
 
 /** How far apart the two are that are nearest to each other, in mmHg; endless of fewer than two. */
@@ -156,29 +207,44 @@ function adviseTrial(taken: number, estimates: readonly number[], terms: Terms):
   const { most, enough, agreeWithinMmHg } = TRIALS;
   const rangeMmHg = toDecimals(spread(estimates), 1);
   const agree = estimates.length >= enough && rangeMmHg <= agreeWithinMmHg;
-  if (agree) return { next: 'enough', words: `${estimates.length} trials within ${rangeMmHg} mmHg: enough.` };
+  if (agree)
+    return {
+      next: 'enough',
+      words: msg('{trials} trials within {rangeMmHg} mmHg: enough.', { trials: estimates.length, rangeMmHg }),
+    };
   if (taken >= most) {
     if (estimates.length < 2)
       return {
         next: 'refit',
-        words: 'Only one of three trials can be used: re-fit the cuff and measure again.',
+        words: msg('Only one of three trials can be used: re-fit the cuff and measure again.'),
       };
     const apartMmHg = toDecimals(closestMmHg(estimates), 1);
     return apartMmHg <= agreeWithinMmHg
-      ? { next: 'enough', words: `The middle of three trials, two of them within ${apartMmHg} mmHg: enough.` }
+      ? {
+          next: 'enough',
+          words: msg('The middle of three trials, two of them within {apartMmHg} mmHg: enough.', {
+            apartMmHg,
+          }),
+        }
       : {
           next: 'refit',
-          words: `Unsteady: no two of the trials are within ${agreeWithinMmHg} mmHg. Re-fit the cuff and measure again.`,
+          words: msg(
+            'Unsteady: no two of the trials are within {agreeWithinMmHg} mmHg. Re-fit the cuff and measure again.',
+            { agreeWithinMmHg },
+          ),
         };
   }
   if (estimates.length >= 2) {
-    return { next: 'another-trial', words: `The trials differ by ${rangeMmHg} mmHg: take a third.` };
+    return {
+      next: 'another-trial',
+      words: msg('The trials differ by {rangeMmHg} mmHg: take a third.', { rangeMmHg }),
+    };
   }
   const single = Math.ceil(expandedUncertainty(estimates, terms));
   const centre = mean(estimates);
   const pair = Math.ceil(expandedUncertainty([centre, centre], terms));
   return {
     next: 'another-trial',
-    words: `One trial is ±${single} mmHg; a second that agrees would make it ±${pair}.`,
+    words: msg('One trial is ±{single} mmHg; a second that agrees would make it ±{pair}.', { single, pair }),
   };
 }

@@ -1,4 +1,6 @@
 import { describe, expect, it } from 'vitest';
+import { englishOf } from '#language/english-of.fixture';
+import { inEnglish } from '#language/render';
 import { testOcclusion } from '../plan/plan.fixture';
 import { MS_PER_DAY } from '../quantity/units';
 import { estimateOcclusionPressure } from './estimate';
@@ -136,13 +138,17 @@ describe('an occlusion pressure (golden table)', () => {
     expect(estimate?.pressure.interval).toEqual({ low: value - shown, high: value + shown });
     expect(estimate?.uncertaintyMmHg).toBe(shown);
     expect(estimate?.steady).toBe(steady);
-    expect(estimate?.advice).toEqual({ next, words: says });
-    expect(estimate?.pressure.working.at(-1)?.detail).toContain(`→ U = ${exact}, shown as ±${shown} mmHg`);
+    expect(englishOf(estimate?.advice)).toEqual({ next, words: says });
+    expect(englishOf(estimate?.pressure.working.at(-1)?.detail)).toContain(
+      `→ U = ${exact}, shown as ±${shown} mmHg`,
+    );
   });
 
   const GAUGE = { divisionMmHg: 2 };
   const workingOf = (...asked: Parameters<typeof estimateOcclusionPressure>) =>
-    estimateOcclusionPressure(...asked)?.pressure.working.map(({ label, detail }) => `${label}: ${detail}`);
+    estimateOcclusionPressure(...asked)?.pressure.working.map(
+      ({ label, detail }) => `${inEnglish(label)}: ${inEnglish(detail)}`,
+    );
 
   it('shows how it came about, step by step', () => {
     expect(workingOf([trialOf(174), BAD], GAUGE)).toEqual([
@@ -237,16 +243,16 @@ describe('quick checks (LOP-7)', () => {
   });
 
   it('make the pressure due where one contradicted, until it is measured in full, whatever is checked after it', () => {
-    expect(due([check(3, 195)], 4)).toBe(
+    expect(englishOf(due([check(3, 195)], 4))).toBe(
       'a quick check found 185 to 195 is 11 or more from 174: measure it in full.',
     );
-    expect(due([check(3, 163)], 4)).toMatch(/^a quick check found 153 to 163 is 11 or more/);
+    expect(englishOf(due([check(3, 163)], 4))).toMatch(/^a quick check found 153 to 163 is 11 or more/);
     // The nearest end is ten away: neither one nor the other.
-    expect([due([check(3, 194)], 4), due([check(3, 164)], 4)]).toEqual([null, null]);
-    expect(due([check(3, 195), check(5, 176)], 6)).toMatch(/195/);
-    expect(due([check(3, 190, 5), check(5, 200, 50)], 6)).toMatch(/185 to 190/);
+    expect(englishOf([due([check(3, 194)], 4), due([check(3, 164)], 4)])).toEqual([null, null]);
+    expect(englishOf(due([check(3, 195), check(5, 176)], 6))).toMatch(/195/);
+    expect(englishOf(due([check(3, 190, 5), check(5, 200, 50)], 6))).toMatch(/185 to 190/);
     // A coarse one contradicts too, and confirms nothing.
-    expect(due([check(3, 260, 50)], 4)).toMatch(/210 to 260/);
+    expect(englishOf(due([check(3, 260, 50)], 4))).toMatch(/210 to 260/);
     expect(due([check(3, 200, 50)], 4)).toBeNull();
     expect(held([check(20, 199, 50)])).toBe(0);
   });
@@ -254,7 +260,9 @@ describe('quick checks (LOP-7)', () => {
 
 describe('at the edge', () => {
   const plausible = (pressureMmHg: number, girthCm = 54, widthCm = 11.5) =>
-    checkPlausibility(pressureMmHg, { girthCm, widthCm }).map(({ level, message }) => `${level}: ${message}`);
+    checkPlausibility(pressureMmHg, { girthCm, widthCm }).map(
+      ({ level, message }) => `${level}: ${inEnglish(message)}`,
+    );
 
   it('a pressure is refused over 300, and to be checked over 250 or away from what is expected (LOP-7)', () => {
     // 67 + 16.67 · 60/6 = 233.7, so that 250 and 300 are plausible
@@ -271,23 +279,30 @@ describe('at the edge', () => {
 
   it('an oximeter is refused on a leg, and a site that the limb does not have is said with those it has (LOP-1)', () => {
     const [onLeg] = checkMethod('left-thigh', 'oximeter', 'finger');
-    expect(onLeg).toMatchObject({ subject: 'method', message: expect.stringContaining('upper limb only') });
+    expect(englishOf(onLeg)).toMatchObject({
+      subject: 'method',
+      message: expect.stringContaining('upper limb only'),
+    });
     const [onArm] = checkMethod('left-arm', 'oximeter', 'radial');
-    expect(onArm).toMatchObject({
+    expect(englishOf(onArm)).toMatchObject({
       subject: 'site',
       message: 'By oximeter trace, left arm is not measured at radial.',
       remedy: 'Use finger.',
     });
-    expect(checkMethod('left-thigh', 'doppler', 'radial')[0]).toMatchObject({
+    expect(englishOf(checkMethod('left-thigh', 'doppler', 'radial')[0])).toMatchObject({
       subject: 'site',
       remedy: 'Use posterior tibial or dorsalis pedis.',
     });
   });
 
   it('sides are compared and never copied (LOP-4)', () => {
-    expect(sideDifferenceWords('left-thigh', 174, 174)).toBe('Left thigh is the same as right thigh.');
-    expect(sideDifferenceWords('left-thigh', 174, 182.5)).toBe('Left thigh is 8.5 mmHg below right thigh.');
-    expect(sideDifferenceWords('right-arm', 130, 128)).toBe('Right arm is 2 mmHg above left arm.');
+    expect(englishOf(sideDifferenceWords('left-thigh', 174, 174))).toBe(
+      'Left thigh is the same as right thigh.',
+    );
+    expect(englishOf(sideDifferenceWords('left-thigh', 174, 182.5))).toBe(
+      'Left thigh is 8.5 mmHg below right thigh.',
+    );
+    expect(englishOf(sideDifferenceWords('right-arm', 130, 128))).toBe('Right arm is 2 mmHg above left arm.');
   });
 
   it('a pulse may be gone and back at one reading, though no trial comes of it', () => {

@@ -1,4 +1,5 @@
 import type { FitFact } from '../cuff/fact';
+import type { Message } from '../message/message';
 import { type Limb, type Position, uprightness } from '../quantity/limb';
 import { newest } from '../quantity/newest';
 import type { OcclusionFact } from './fact';
@@ -44,7 +45,7 @@ export function whyDue(
   position: Position | undefined,
   shelfLife: ShelfLife,
   nowMs: number,
-): string | null {
+): Message | null {
   const worn = fitInForce(fits, fact.limb);
   const now = { widthCm: worn?.widthCm ?? fact.widthCm, girthCm: worn?.girthCm ?? fact.girthCm, position };
   return reasonDue(measuredWith(fact), now, shelfLife, nowMs);

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { englishOf } from '#language/english-of.fixture';
 import { otherSide } from '../quantity/limb';
 import { CAREFUL, simulateTrial } from '../simulation/operator';
 import { estimateOcclusionPressure, expandedUncertainty, type Terms, toHalf } from './estimate';
@@ -24,7 +25,7 @@ const DAY = 86_400_000;
 
 describe('bracket (LOP-2)', () => {
   it('works the example of the rule: 174, half-width 2', () => {
-    expect(bracket(trial(200, 172, 50, 4))).toMatchObject({
+    expect(englishOf(bracket(trial(200, 172, 50, 4)))).toMatchObject({
       consistent: true,
       bracket: { low: 172, high: 176 },
     });
@@ -33,12 +34,12 @@ describe('bracket (LOP-2)', () => {
 
   it('flags a trial whose two directions cannot both be right', () => {
     // (190, 200] and (160, 164] are 26 mmHg apart.
-    expect(bracket(trial(200, 160, 10, 4))).toMatchObject({
+    expect(englishOf(bracket(trial(200, 160, 10, 4)))).toMatchObject({
       consistent: false,
       words: expect.stringContaining('26 mmHg under'),
     });
     // Gone and back at one pressure: (gone − up, gone] and (gone, gone + down] share nothing.
-    expect(bracket(trial(180, 180))).toMatchObject({
+    expect(englishOf(bracket(trial(180, 180)))).toMatchObject({
       consistent: false,
       words: expect.stringContaining('read “back” again'),
     });
@@ -99,7 +100,7 @@ describe('estimateOcclusionPressure (LOP-3)', () => {
   it('says what a single trial costs', () => {
     const estimate = estimateOcclusionPressure([trial(180, 172)], { divisionMmHg: 2 });
     // a = 2, s² = 500/5, U = 2·√(4/3 + 100 + 4/12) = 20.17; two: s² = 500/6, U = 2·√(4/6 + 500/12 + 4/12) = 13.06
-    expect(estimate).toMatchObject({
+    expect(englishOf(estimate)).toMatchObject({
       uncertaintyMmHg: 21,
       steady: true,
       advice: {
@@ -119,7 +120,7 @@ describe('estimateOcclusionPressure (LOP-3)', () => {
         (one) => one?.uncertaintyMmHg,
       ),
     ).toEqual([14, 16, 15, 15]);
-    expect(by('palpation')?.pressure.working.at(-1)?.detail).toContain('working assumption');
+    expect(englishOf(by('palpation')?.pressure.working.at(-1)?.detail)).toContain('working assumption');
   });
 
   it('keeps a pressure to half a mmHg, a tie down', () => {
@@ -135,7 +136,7 @@ describe('estimateOcclusionPressure (LOP-3)', () => {
 
   it('asks for a third when two differ by more than 10', () => {
     const estimate = estimateOcclusionPressure([trial(180, 172), trial(200, 190)], { divisionMmHg: 2 });
-    expect(estimate?.advice).toMatchObject({ next: 'another-trial' });
+    expect(englishOf(estimate?.advice)).toMatchObject({ next: 'another-trial' });
     expect(estimate?.steady).toBe(false);
   });
 
@@ -143,19 +144,19 @@ describe('estimateOcclusionPressure (LOP-3)', () => {
     const near = estimateOcclusionPressure([trial(180, 172), trial(200, 190), trial(170, 164)], {
       divisionMmHg: 2,
     });
-    expect(near).toMatchObject({ steady: true, advice: { next: 'enough' } });
+    expect(englishOf(near)).toMatchObject({ steady: true, advice: { next: 'enough' } });
     expect(near?.pressure.value).toBe(174);
     const apart = estimateOcclusionPressure([trial(180, 172), trial(200, 190), trial(160, 152)], {
       divisionMmHg: 2,
     });
-    expect(apart).toMatchObject({ steady: false, advice: { next: 'refit' } });
+    expect(englishOf(apart)).toMatchObject({ steady: false, advice: { next: 'refit' } });
     expect(apart?.pressure.value).toBe(174);
   });
 
   it('keeps an inconsistent trial out of the number and in the working', () => {
     const estimate = estimateOcclusionPressure([trial(200, 160), trial(180, 172)], { divisionMmHg: 2 });
     expect(estimate?.trialsUsed).toBe(1);
-    expect(estimate?.pressure.working[0]?.detail).toMatch(/share nothing: not used/);
+    expect(englishOf(estimate?.pressure.working[0]?.detail)).toMatch(/share nothing: not used/);
   });
 
   it('refuses a fourth trial', () => {
@@ -192,7 +193,7 @@ describe('estimateOcclusionPressure (LOP-3)', () => {
     expect([seeing(0, 0), seeing(160, 10), seeing(9_000, 10)].map((one) => one?.uncertaintyMmHg)).toEqual([
       14, 10, 35,
     ]);
-    expect(seeing(160, 10)?.pressure.working.at(-1)?.detail).toContain(
+    expect(englishOf(seeing(160, 10)?.pressure.working.at(-1)?.detail)).toContain(
       'spread of this practice 6.4 by 11 repeats',
     );
   });
@@ -232,11 +233,11 @@ describe('plausibility (LOP-7)', () => {
   it('accepts the ordinary, questions the odd and refuses the impossible', () => {
     const thigh = { girthCm: 54, widthCm: 10 };
     expect(checkPlausibility(174, thigh)).toEqual([]);
-    expect(checkPlausibility(230, thigh)).toMatchObject([{ level: 'note', rule: 'LOP-7' }]);
-    expect(checkPlausibility(255, { girthCm: 54, widthCm: 5 })).toMatchObject([
+    expect(englishOf(checkPlausibility(230, thigh))).toMatchObject([{ level: 'note', rule: 'LOP-7' }]);
+    expect(englishOf(checkPlausibility(255, { girthCm: 54, widthCm: 5 }))).toMatchObject([
       { level: 'note', message: '255 mmHg is above 250.' },
     ]);
-    expect(checkPlausibility(301, thigh)).toMatchObject([{ level: 'hard' }]);
+    expect(englishOf(checkPlausibility(301, thigh))).toMatchObject([{ level: 'hard' }]);
   });
 
   it('takes exactly 40 % as within, and 60 % under a cuff narrow for the limb', () => {
@@ -262,18 +263,18 @@ describe('reasonDue (LOP-6)', () => {
 
   it('holds for its shelf life and no longer', () => {
     expect(reasonDue(stored, same, '4-weeks', 28 * DAY)).toBeNull();
-    expect(reasonDue(stored, same, '4-weeks', 28 * DAY + 1)).toMatch(/28 days old/);
+    expect(englishOf(reasonDue(stored, same, '4-weeks', 28 * DAY + 1))).toMatch(/28 days old/);
     expect(reasonDue(stored, same, 'every-session', DAY)).not.toBeNull();
   });
 
   it('is due at once with another cuff width or a girth change over 5 %', () => {
-    expect(reasonDue(stored, { widthCm: 7, girthCm: 54 }, '4-weeks', DAY)).toMatch(/7 cm/);
+    expect(englishOf(reasonDue(stored, { widthCm: 7, girthCm: 54 }, '4-weeks', DAY))).toMatch(/7 cm/);
     expect(reasonDue(stored, { widthCm: 10, girthCm: 56.7 }, '4-weeks', DAY)).toBeNull();
-    expect(reasonDue(stored, { widthCm: 10, girthCm: 57 }, '4-weeks', DAY)).toMatch(/5.6 %/);
+    expect(englishOf(reasonDue(stored, { widthCm: 10, girthCm: 57 }, '4-weeks', DAY))).toMatch(/5.6 %/);
   });
 
   it('is due for a more reclined position, not for a more upright one (LOP-5)', () => {
-    expect(reasonDue(stored, { ...same, position: 'lying' }, '4-weeks', DAY)).toMatch(/higher/);
+    expect(englishOf(reasonDue(stored, { ...same, position: 'lying' }, '4-weeks', DAY))).toMatch(/higher/);
     expect(reasonDue(stored, { ...same, position: 'standing' }, '4-weeks', DAY)).toBeNull();
   });
 
@@ -283,7 +284,7 @@ describe('reasonDue (LOP-6)', () => {
       quickChecks: days.map((day) => ({ atMs: day * DAY, goneMmHg: 176, stepMmHg: 10 })),
     });
     expect(reasonDue(checked(20, 40), same, '4-weeks', 68 * DAY)).toBeNull();
-    expect(reasonDue(checked(20, 40, 60), same, '4-weeks', 69 * DAY)).toMatch(/29 days old/);
+    expect(englishOf(reasonDue(checked(20, 40, 60), same, '4-weeks', 69 * DAY))).toMatch(/29 days old/);
     const coarse = { ...stored, quickChecks: [{ atMs: 20 * DAY, goneMmHg: 176, stepMmHg: 11 }] };
     expect(reasonDue(coarse, same, '4-weeks', 29 * DAY)).not.toBeNull();
     expect(reasonDue(checked(1), same, 'every-session', 1.1 * DAY)).not.toBeNull();
@@ -297,21 +298,23 @@ describe('reasonDue (LOP-6)', () => {
     // Older checks did not keep their step: ten is taken for it.
     expect(reasonDue(checked(189, 20), same, '4-weeks', 40 * DAY)).toBeNull();
     expect(dueAtMs(checked(189, 20), '4-weeks')).toBe(48 * DAY);
-    expect(reasonDue(checked(195, 20), same, '4-weeks', 21 * DAY)).toMatch(/measure it in full/);
+    expect(englishOf(reasonDue(checked(195, 20), same, '4-weeks', 21 * DAY))).toMatch(/measure it in full/);
     expect(dueAtMs(checked(195, 20), '4-weeks')).toBe(28 * DAY);
   });
 });
 
 describe('method and site (LOP-1)', () => {
   it('refuses an oximeter on a leg, and says why', () => {
-    expect(checkMethod('left-thigh', 'oximeter', 'finger')).toMatchObject([
+    expect(englishOf(checkMethod('left-thigh', 'oximeter', 'finger'))).toMatchObject([
       { level: 'hard', subject: 'method', message: expect.stringContaining('upper limb only') },
     ]);
     expect(checkMethod('left-arm', 'oximeter', 'finger')).toEqual([]);
   });
 
   it('refuses a site that the limb does not have', () => {
-    expect(checkMethod('left-arm', 'doppler', 'dorsalis-pedis')).toMatchObject([{ subject: 'site' }]);
+    expect(englishOf(checkMethod('left-arm', 'doppler', 'dorsalis-pedis'))).toMatchObject([
+      { subject: 'site' },
+    ]);
     expect(checkMethod('right-thigh', 'palpation', 'dorsalis-pedis')).toEqual([]);
   });
 });
@@ -328,6 +331,8 @@ describe('a round of limbs', () => {
 
   it('says how far the sides are apart', () => {
     expect(otherSide('left-thigh')).toBe('right-thigh');
-    expect(sideDifferenceWords('left-thigh', 174, 182.5)).toBe('Left thigh is 8.5 mmHg below right thigh.');
+    expect(englishOf(sideDifferenceWords('left-thigh', 174, 182.5))).toBe(
+      'Left thigh is 8.5 mmHg below right thigh.',
+    );
   });
 });

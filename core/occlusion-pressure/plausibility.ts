@@ -1,4 +1,5 @@
 import type { Finding } from '../findings/finding';
+import { msg } from '../message/message';
 import { tidy, toDecimals } from '../quantity/rounding';
 import { RULES } from '../rules/catalogue';
 
@@ -32,8 +33,11 @@ export function checkPlausibility(pressureMmHg: number, from: PlausibleFrom): Fi
         rule: 'LOP-7',
         level: 'hard',
         subject: 'pressureMmHg',
-        message: `${pressureMmHg} mmHg is above ${refuseAbove} and is refused.`,
-        remedy: 'Let the cuff down. Check overlap, zero and probe, or use a wider cuff.',
+        message: msg('{pressureMmHg} mmHg is above {refuseAbove} and is refused.', {
+          pressureMmHg,
+          refuseAbove,
+        }),
+        remedy: msg('Let the cuff down. Check overlap, zero and probe, or use a wider cuff.'),
       },
     ];
   }
@@ -49,9 +53,13 @@ export function checkPlausibility(pressureMmHg: number, from: PlausibleFrom): Fi
       subject: 'pressureMmHg',
       message:
         share > most
-          ? `${pressureMmHg} mmHg is ${toDecimals(share * 100, 0)} % away from about ${toDecimals(expected, 0)} for this girth and cuff.`
-          : `${pressureMmHg} mmHg is above ${checkAbove}.`,
-      remedy: 'Check overlap of the ends, gauge at zero, and the probe before you trust it.',
+          ? msg('{pressureMmHg} mmHg is {share} % away from about {expected} for this girth and cuff.', {
+              pressureMmHg,
+              share: toDecimals(share * 100, 0),
+              expected: toDecimals(expected, 0),
+            })
+          : msg('{pressureMmHg} mmHg is above {checkAbove}.', { pressureMmHg, checkAbove }),
+      remedy: msg('Check overlap of the ends, gauge at zero, and the probe before you trust it.'),
     },
   ];
 }

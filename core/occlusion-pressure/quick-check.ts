@@ -1,18 +1,20 @@
 import { z } from 'zod';
+import type { Message } from '../message/message';
+import { msg } from '../message/message';
 import { toDecimals } from '../quantity/rounding';
 import { RULES } from '../rules/catalogue';
 
 /** A quick check: the pressure in mmHg at which the palpated pulse went (rule LOP-7). */
 export const quickCheckSchema = z.object({
   goneMmHg: z
-    .number('Enter the pressure at which the pulse went.')
-    .min(20, 'A reading below 20 mmHg is not an occlusion pressure.')
-    .max(300, 'Above 300 mmHg is refused: check overlap, zero and probe.'),
+    .number(msg('Enter the pressure at which the pulse went.'))
+    .min(20, msg('A reading below 20 mmHg is not an occlusion pressure.'))
+    .max(300, msg('Above 300 mmHg is refused: check overlap, zero and probe.')),
   /** The step it was inflated by; over 10 it confirms nothing. Older ones did not keep it. */
   stepMmHg: z
-    .number('Enter the step in mmHg.')
-    .min(1, 'A step is at least 1 mmHg.')
-    .max(100, 'A step above 100 mmHg says too little.')
+    .number(msg('Enter the step in mmHg.'))
+    .min(1, msg('A step is at least 1 mmHg.'))
+    .max(100, msg('A step above 100 mmHg says too little.'))
     .optional(),
 });
 
@@ -31,24 +33,35 @@ export type QuickVerdict = 'confirms' | 'contradicts' | 'neither';
 export function judgeQuickCheck(
   storedMmHg: number,
   { goneMmHg, stepMmHg = mostStepMmHg }: Pick<QuickCheck, 'goneMmHg' | 'stepMmHg'>,
-): { verdict: QuickVerdict; words: string } {
+): { verdict: QuickVerdict; words: Message } {
   const fromMmHg = goneMmHg - stepMmHg;
   const middleMmHg = goneMmHg - stepMmHg / 2;
   const nearestMmHg = toDecimals(Math.max(0, fromMmHg - storedMmHg, storedMmHg - goneMmHg), 1);
   const apartMmHg = toDecimals(Math.abs(middleMmHg - storedMmHg), 1);
-  const read = `${fromMmHg} to ${goneMmHg}`;
+  const read = msg('{fromMmHg} to {goneMmHg}', { fromMmHg, goneMmHg });
   if (nearestMmHg > confirmWithinMmHg)
     return {
       verdict: 'contradicts',
-      words: `${read} is ${nearestMmHg} or more from ${storedMmHg}: measure it in full.`,
+      words: msg('{read} is {nearestMmHg} or more from {storedMmHg}: measure it in full.', {
+        read,
+        nearestMmHg,
+        storedMmHg,
+      }),
     };
   if (stepMmHg <= mostStepMmHg && apartMmHg <= confirmWithinMmHg)
     return {
       verdict: 'confirms',
-      words: `${read}, in the middle ${apartMmHg} from ${storedMmHg}: confirmed.`,
+      words: msg('{read}, in the middle {apartMmHg} from {storedMmHg}: confirmed.', {
+        read,
+        apartMmHg,
+        storedMmHg,
+      }),
     };
   return {
     verdict: 'neither',
-    words: `${read} says too little of ${storedMmHg}: check again in steps of ${mostStepMmHg} or less, or measure.`,
+    words: msg(
+      '{read} says too little of {storedMmHg}: check again in steps of {mostStepMmHg} or less, or measure.',
+      { read, storedMmHg, mostStepMmHg },
+    ),
   };
 }

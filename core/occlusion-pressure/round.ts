@@ -1,4 +1,5 @@
-import { LIMB_LABELS, type Limb, otherSide, type Position } from '../quantity/limb';
+import { type Message, msg } from '../message/message';
+import { LIMB_LABELS, LIMB_NAMES, type Limb, otherSide, type Position } from '../quantity/limb';
 import { toDecimals } from '../quantity/rounding';
 
 /** One thing to measure in a round through several limbs and positions. */
@@ -13,9 +14,11 @@ export const roundOf = (limbs: readonly Limb[], positions: readonly Position[]):
   );
 
 /** "Left thigh is 8 mmHg above right thigh." Never a reason to copy one to the other (rule LOP-4). */
-export function sideDifferenceWords(limb: Limb, thisMmHg: number, otherMmHg: number): string {
+export function sideDifferenceWords(limb: Limb, thisMmHg: number, otherMmHg: number): Message {
   const difference = toDecimals(thisMmHg - otherMmHg, 1);
-  const other = LIMB_LABELS[otherSide(limb)].toLowerCase();
-  if (difference === 0) return `${LIMB_LABELS[limb]} is the same as ${other}.`;
-  return `${LIMB_LABELS[limb]} is ${Math.abs(difference)} mmHg ${difference > 0 ? 'above' : 'below'} ${other}.`;
+  const limbs = { limb: LIMB_LABELS[limb], other: LIMB_NAMES[otherSide(limb)] };
+  if (difference === 0) return msg('{limb} is the same as {other}.', limbs);
+  return difference > 0
+    ? msg('{limb} is {difference} mmHg above {other}.', { ...limbs, difference })
+    : msg('{limb} is {difference} mmHg below {other}.', { ...limbs, difference: -difference });
 }

@@ -1,5 +1,7 @@
 import { z } from 'zod';
-import { type Limb, type Position, uprightness } from '../quantity/limb';
+import type { Message } from '../message/message';
+import { length, msg } from '../message/message';
+import { type Limb, POSITION_NAMES, type Position, uprightness } from '../quantity/limb';
 import { tidy, toDecimals } from '../quantity/rounding';
 import { MS_PER_DAY } from '../quantity/units';
 import { RULES } from '../rules/catalogue';
@@ -17,12 +19,12 @@ export const USUAL_SHELF_LIFE: ShelfLife = '4-weeks';
 /** How long a measured pressure may be used, in days (rule LOP-6). Every session means the same day. */
 export const SHELF_LIFE_DAYS: Record<ShelfLife, number> = RULES['LOP-6'].figures.shelfLifeDays;
 
-export const SHELF_LIFE_LABELS: Record<ShelfLife, string> = {
-  'every-session': 'one session',
-  '7-days': '7 days',
-  '10-days': '10 days',
-  '4-weeks': '4 weeks',
-  '8-weeks': '8 weeks',
+export const SHELF_LIFE_LABELS: Record<ShelfLife, Message> = {
+  'every-session': msg('one session'),
+  '7-days': msg('7 days'),
+  '10-days': msg('10 days'),
+  '4-weeks': msg('4 weeks'),
+  '8-weeks': msg('8 weeks'),
 };
 
 const GIRTH_CHANGE_SHARE = RULES['LOP-6'].figures.girthChangeShare;
@@ -64,26 +66,35 @@ export function reasonDue(
   nowWith: { widthCm: number; girthCm: number; position?: Position | undefined },
   shelfLife: ShelfLife,
   nowMs: number,
-): string | null {
+): Message | null {
   const heldMs = lastHeldMs(stored, shelfLife);
   // No later check puts that right: it is measured in full.
   const against = stored.quickChecks
     .map((check) => judgeQuickCheck(stored.pressureMmHg, check))
     .find(({ verdict }) => verdict === 'contradicts');
-  if (against) return `a quick check found ${against.words}`;
+  if (against) return msg('a quick check found {words}', { words: against.words });
   const ageDays = (nowMs - heldMs) / MS_PER_DAY;
   if (ageDays > SHELF_LIFE_DAYS[shelfLife]) {
-    return `${Math.floor(ageDays)} days old, kept for ${SHELF_LIFE_LABELS[shelfLife]}`;
+    return msg('{ageDays} days old, kept for {shelfLife}', {
+      ageDays: Math.floor(ageDays),
+      shelfLife: SHELF_LIFE_LABELS[shelfLife],
+    });
   }
   if (stored.widthCm !== nowWith.widthCm) {
-    return `measured with a ${stored.widthCm} cm cuff, now ${nowWith.widthCm} cm`;
+    return msg('measured with a {measuredWith} cuff, now {now}', {
+      measuredWith: length(stored.widthCm),
+      now: length(nowWith.widthCm),
+    });
   }
   const change = tidy(Math.abs(nowWith.girthCm - stored.girthCm) / stored.girthCm);
   if (change > GIRTH_CHANGE_SHARE) {
-    return `girth changed ${toDecimals(change * 100, 1)} % since it was measured`;
+    return msg('girth changed {change} % since it was measured', { change: toDecimals(change * 100, 1) });
   }
   if (nowWith.position && uprightness(nowWith.position, stored.position) < 0) {
-    return `measured ${stored.position}, to be used ${nowWith.position}: real restriction would be higher`;
+    return msg('measured {measured}, to be used {used}: real restriction would be higher', {
+      measured: POSITION_NAMES[stored.position],
+      used: POSITION_NAMES[nowWith.position],
+    });
   }
   return null;
 }

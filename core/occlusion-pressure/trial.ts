@@ -1,27 +1,33 @@
 import { z } from 'zod';
 import type { Finding } from '../findings/finding';
+import { issue } from '../message/issue';
+import { type Message, msg } from '../message/message';
 import { halfWidth, type Interval, intersect, middle } from '../quantity/interval';
 import { RULES } from '../rules/catalogue';
 
 const step = z
-  .number('Enter the step in mmHg.')
-  .min(1, 'A step is at least 1 mmHg.')
-  .max(100, 'A step above 100 mmHg says too little.');
+  .number(msg('Enter the step in mmHg.'))
+  .min(1, msg('A step is at least 1 mmHg.'))
+  .max(100, msg('A step above 100 mmHg says too little.'));
 const reading = z
-  .number('Enter the gauge reading in mmHg.')
-  .min(20, 'A reading below 20 mmHg is not an occlusion pressure.')
-  .max(400, 'Above any gauge of this kit: read again.');
+  .number(msg('Enter the gauge reading in mmHg.'))
+  .min(20, msg('A reading below 20 mmHg is not an occlusion pressure.'))
+  .max(400, msg('Above any gauge of this kit: read again.'));
 
 /** One up-and-down trial: readings and the steps used, all in mmHg (rule LOP-2). */
 export const trialSchema = z
   .object({ goneMmHg: reading, upMmHg: step, backMmHg: reading, downMmHg: step })
   .superRefine((trial, context) => {
     if (trial.backMmHg > trial.goneMmHg) {
-      context.addIssue({
-        code: 'custom',
-        path: ['goneMmHg'],
-        message: `The pulse went at ${trial.goneMmHg} but came back at ${trial.backMmHg}, which is higher: gone cannot be below back. Swap or read again.`,
-      });
+      context.addIssue(
+        issue(
+          msg(
+            'The pulse went at {goneMmHg} but came back at {backMmHg}, which is higher: gone cannot be below back. Swap or read again.',
+            { goneMmHg: trial.goneMmHg, backMmHg: trial.backMmHg },
+          ),
+          'goneMmHg',
+        ),
+      );
     }
   });
 export type Trial = z.infer<typeof trialSchema>;
@@ -30,16 +36,16 @@ export type Trial = z.infer<typeof trialSchema>;
 export const readingSchoolSchema = z.enum(['bracket', 'first-silence', 'first-return']);
 export type ReadingSchool = z.infer<typeof readingSchoolSchema>;
 
-export const READING_SCHOOLS: Record<ReadingSchool, { label: string; words: string }> = {
-  bracket: { label: 'Bracket', words: 'middle of what rising and falling share' },
-  'first-silence': { label: 'First silence', words: 'the pressure at which the pulse went' },
-  'first-return': { label: 'First return', words: 'the pressure at which the pulse came back' },
+export const READING_SCHOOLS: Record<ReadingSchool, { label: Message; words: Message }> = {
+  bracket: { label: msg('Bracket'), words: msg('middle of what rising and falling share') },
+  'first-silence': { label: msg('First silence'), words: msg('the pressure at which the pulse went') },
+  'first-return': { label: msg('First return'), words: msg('the pressure at which the pulse came back') },
 };
 
 /** Pressures in mmHg that one trial leaves possible; `gapMmHg` when the two directions disagree. */
 export type Bracket =
   | { consistent: true; rising: Interval; falling: Interval; bracket: Interval }
-  | { consistent: false; rising: Interval; falling: Interval; words: string };
+  | { consistent: false; rising: Interval; falling: Interval; words: Message };
 
 /**
  * Interval that one up-and-down trial leaves for the occlusion pressure (rule LOP-2): rising says (gone − up, gone],
@@ -58,10 +64,15 @@ export function bracket(trial: Trial): Bracket {
 }
 
 /** Which reading of an inconsistent trial to take again. */
-function againWords({ goneMmHg, upMmHg, backMmHg, downMmHg }: Trial): string {
+function againWords({ goneMmHg, upMmHg, backMmHg, downMmHg }: Trial): Message {
   if (backMmHg >= goneMmHg)
-    return `The pulse cannot be back at ${backMmHg} where it was gone: read “back” again, more slowly.`;
-  return `Back only at ${backMmHg}, ${goneMmHg - upMmHg - backMmHg - downMmHg} mmHg under what rising leaves: it was let down too fast, or “gone” was heard too late. Read “back” again, in smaller steps.`;
+    return msg('The pulse cannot be back at {backMmHg} where it was gone: read “back” again, more slowly.', {
+      backMmHg,
+    });
+  return msg(
+    'Back only at {backMmHg}, {gapMmHg} mmHg under what rising leaves: it was let down too fast, or “gone” was heard too late. Read “back” again, in smaller steps.',
+    { backMmHg, gapMmHg: goneMmHg - upMmHg - backMmHg - downMmHg },
+  );
 }
 
 /**
@@ -87,13 +98,18 @@ export function checkSteps(trials: readonly Trial[], school: ReadingSchool): Fin
   const silent = school === 'first-silence';
   const step = Math.max(0, ...trials.map(({ upMmHg, downMmHg }) => (silent ? upMmHg : downMmHg)));
   if (step <= STEP_MMHG.noteAbove) return [];
+  const values = { school: READING_SCHOOLS[school].label, step };
   return [
     {
       rule: 'LOP-2',
       level: step > STEP_MMHG.refuseAbove ? 'hard' : 'note',
       subject: 'trials',
-      message: `${READING_SCHOOLS[school].label} with a ${silent ? 'rising' : 'falling'} step of ${step} mmHg leaves ${step} mmHg unknown either way.`,
-      remedy: `Step by ${STEP_MMHG.noteAbove} mmHg or less, or read both directions.`,
+      message: silent
+        ? msg('{school} with a rising step of {step} mmHg leaves {step} mmHg unknown either way.', values)
+        : msg('{school} with a falling step of {step} mmHg leaves {step} mmHg unknown either way.', values),
+      remedy: msg('Step by {noteAbove} mmHg or less, or read both directions.', {
+        noteAbove: STEP_MMHG.noteAbove,
+      }),
     },
   ];
 }

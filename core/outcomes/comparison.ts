@@ -1,6 +1,7 @@
 import { z } from 'zod';
+import { capital, list, type Message, msg } from '../message/message';
 import { type Day, dayAt, dayOf } from '../quantity/days';
-import { LIMB_LABELS, LIMBS, type Limb, limbKind, limbSchema } from '../quantity/limb';
+import { LIMB_NAMES, LIMBS, type Limb, limbKind, limbSchema } from '../quantity/limb';
 import { seededRandom } from '../simulation/random';
 import { type MeasureId, measureIdSchema } from './measures';
 import type { Series } from './series';
@@ -11,8 +12,8 @@ import { type Judged, judge, type Occasion } from './verdict';
 const asked = {
   measureId: measureIdSchema,
   /** As the measure has it; empty where it has none. */
-  setting: z.string().trim().max(80, 'At most 80 letters.'),
-  startsOn: z.string().refine((day) => Number.isFinite(dayOf(day)), 'Enter a day.'),
+  setting: z.string().trim().max(80, msg('At most 80 letters.')),
+  startsOn: z.string().refine((day) => Number.isFinite(dayOf(day)), msg('Enter a day.')),
 };
 
 /** What is compared in one person: a limb under the cuff against the other, or times with it against times without. */
@@ -22,10 +23,10 @@ export const comparisonWishSchema = z.discriminatedUnion('kind', [
     ...asked,
     limbs: z.enum(['arm', 'leg']),
     weeks: z
-      .number('Enter the weeks.')
-      .int('Whole weeks.')
-      .min(4, 'At least four.')
-      .max(16, 'At most sixteen.'),
+      .number(msg('Enter the weeks.'))
+      .int(msg('Whole weeks.'))
+      .min(4, msg('At least four.'))
+      .max(16, msg('At most sixteen.')),
   }),
   z.object({
     kind: z.literal('periods'),
@@ -33,11 +34,15 @@ export const comparisonWishSchema = z.discriminatedUnion('kind', [
     /** Null where the measure is of the person. */
     limb: limbSchema.nullable(),
     weeksEach: z
-      .number('Enter the weeks.')
-      .int('Whole weeks.')
-      .min(2, 'At least two.')
-      .max(8, 'At most eight.'),
-    pairs: z.number('Enter how many.').int('A whole number.').min(2, 'At least two.').max(4, 'At most four.'),
+      .number(msg('Enter the weeks.'))
+      .int(msg('Whole weeks.'))
+      .min(2, msg('At least two.'))
+      .max(8, msg('At most eight.')),
+    pairs: z
+      .number(msg('Enter how many.'))
+      .int(msg('A whole number.'))
+      .min(2, msg('At least two.'))
+      .max(4, msg('At most four.')),
   }),
 ]);
 export type ComparisonWish = z.infer<typeof comparisonWishSchema>;
@@ -197,15 +202,19 @@ function countAsLarge(
 }
 
 /** What was drawn, in words. @example 'Left thigh with the cuff, right thigh without' */
-export function drawnWords(comparison: Comparison): string {
+export function drawnWords(comparison: Comparison): Message {
   const conditions = conditionsOf(comparison);
   if (comparison.kind === 'periods')
-    return conditions.map(({ withCuff }) => (withCuff ? 'with' : 'without')).join(', ');
-  const label = (withCuff: boolean) =>
-    conditions
-      .flatMap(({ limb, withCuff: has }) => (limb && has === withCuff ? [LIMB_LABELS[limb]] : []))
-      .join('');
-  return `${label(true)} with the cuff, ${label(false).toLowerCase()} without`;
+    return list(
+      conditions.map(({ withCuff }) => (withCuff ? msg('with') : msg('without'))),
+      ', ',
+    );
+  const limbsOf = (withCuff: boolean) =>
+    conditions.flatMap(({ limb, withCuff: has }) => (limb && has === withCuff ? [LIMB_NAMES[limb]] : []));
+  return msg('{limbs} with the cuff, {others} without', {
+    limbs: capital(list(limbsOf(true), 'and')),
+    others: list(limbsOf(false), 'and'),
+  });
 }
 
 /** The conditions of a day: both limbs', or that of the time it lies in; none before and after it. */
@@ -214,15 +223,17 @@ export function conditionsOn(comparison: Comparison, day: Day): Condition[] {
 }
 
 /** What a comparison can say, and what it cannot. */
-export const COMPARISON_LIMITS: Record<ComparisonWish['kind'], { can: string; cannot: string }> = {
+export const COMPARISON_LIMITS: Record<ComparisonWish['kind'], { can: Message; cannot: Message }> = {
   limbs: {
-    can: 'whether the limb under the cuff gained more than the other, beyond what measuring is off by.',
-    cannot:
+    can: msg('whether the limb under the cuff gained more than the other, beyond what measuring is off by.'),
+    cannot: msg(
       'The other limb gains too, from the training of the first and from everyday life, so a true difference may look smaller. Nothing about anybody else.',
+    ),
   },
   periods: {
-    can: 'whether times with the cuff brought more than times without, beyond what measuring is off by.',
-    cannot:
+    can: msg('whether times with the cuff brought more than times without, beyond what measuring is off by.'),
+    cannot: msg(
       'What one time leaves behind counts for the next, and who trains for longer gains more slowly. Nothing about anybody else.',
+    ),
   },
 };

@@ -1,4 +1,6 @@
 import { describe, expect, it } from 'vitest';
+import { englishOf } from '#language/english-of.fixture';
+import { inEnglish } from '#language/render';
 import { type Measure, measureSchema } from './measure';
 import {
   changesFigures,
@@ -28,7 +30,7 @@ describe('measures (OUT-1)', () => {
     (id, measure) => {
       expect(measureSchema.parse(measure)).toEqual(measure);
       expect(measureIdSchema.parse(id)).toBe(id);
-      expect(measure.cue.length).toBeGreaterThan(10);
+      expect(inEnglish(measure.cue).length).toBeGreaterThan(10);
       expect(measure.lowest).toBeLessThan(measure.highest);
       expect(measure.error.value).toBeGreaterThan(0);
       expect(measure.error.value).toBeLessThan(
@@ -52,9 +54,9 @@ describe('measures (OUT-1)', () => {
 
   it('refuse what cannot be right, with what, where and how to mend it', () => {
     expect(check(girth)).toEqual([]);
-    expect(check({ ...girth, limb: 'left-arm' })).toMatchObject([{ field: 'limb' }]);
-    expect(check({ ...girth, limb: null })).toMatchObject([{ field: 'limb' }]);
-    expect(check({ ...girth, repeats: [52, 521] })[0]?.message).toBe(
+    expect(englishOf(check({ ...girth, limb: 'left-arm' }))).toMatchObject([{ field: 'limb' }]);
+    expect(englishOf(check({ ...girth, limb: null }))).toMatchObject([{ field: 'limb' }]);
+    expect(englishOf(check({ ...girth, repeats: [52, 521] })[0]?.message)).toBe(
       '521 cm: Mid-thigh girth lies between 10 and 120.',
     );
     expect(check({ ...girth, repeats: [40] }, MEASURES.vo2max).map(({ field }) => field)).toEqual([
@@ -79,7 +81,7 @@ describe('measures of a practice', () => {
     const offered = takenHere(book).map(({ value }) => value);
     expect(offered).toContain('own-grip');
     expect(offered).not.toContain('vo2max');
-    expect(measureOf(book, 'of-somewhere-else')).toMatchObject({
+    expect(englishOf(measureOf(book, 'of-somewhere-else'))).toMatchObject({
       label: 'of-somewhere-else',
       better: 'neither',
     });

@@ -1,5 +1,7 @@
 import { z } from 'zod';
+import { msg, type Text } from '../message/message';
 import { byName } from '../quantity/by-name';
+import { isEqual } from '../quantity/is-equal';
 import { LIMBS, type Limb, limbKind } from '../quantity/limb';
 import type { Measure } from './measure';
 import { STANDARD } from './standard-measures';
@@ -12,7 +14,7 @@ export const MEASURES: Readonly<Record<StandardMeasureId, Measure>> = byName(STA
 /** The id of a measure, standard or the practice's own. */
 export const measureIdSchema = z
   .string()
-  .regex(/^[a-z0-9-]{1,60}$/, 'An id is of small letters, figures and dashes.');
+  .regex(/^[a-z0-9-]{1,60}$/, msg('An id is of small letters, figures and dashes.'));
 export type MeasureId = z.infer<typeof measureIdSchema>;
 
 /** Every measure by its id. */
@@ -31,7 +33,7 @@ const UNKNOWN: Measure = {
   unit: '?',
   better: 'neither',
   of: 'person',
-  cue: 'No longer described.',
+  cue: msg('No longer described.'),
   repeats: 1,
   take: 'mean',
   lowest: -1e9,
@@ -43,7 +45,7 @@ const UNKNOWN: Measure = {
 const ELSEWHERE: readonly MeasureId[] = ['one-rep-max', 'lop'] satisfies StandardMeasureId[];
 
 /** What is taken in Outcomes, in the order of the book; 1RM and LOP stand in Load and in Measure already. */
-export const takenHere = (book: MeasureBook): { value: MeasureId; label: string }[] =>
+export const takenHere = (book: MeasureBook): { value: MeasureId; label: Text }[] =>
   Object.entries(book)
     .filter(([id, { isLeftOut }]) => !isLeftOut && !ELSEWHERE.includes(id))
     .map(([value, { label }]) => ({ value, label }));
@@ -61,4 +63,4 @@ const KEPT_WITH_FIGURES = ['unit', 'better', 'of', 'take', 'setting', 'isAsked',
  * Its words, its bounds and its error may.
  */
 export const changesFigures = (known: Measure, next: Measure): (keyof Measure)[] =>
-  KEPT_WITH_FIGURES.filter((field) => known[field] !== next[field]);
+  KEPT_WITH_FIGURES.filter((field) => !isEqual(known[field], next[field]));

@@ -1,4 +1,6 @@
 import { z } from 'zod';
+import { list, type Message, msg, type Text } from '../message/message';
+import { textSchema } from '../message/message-schema';
 import { LIMB_LABELS } from '../quantity/limb';
 import { toDecimals } from '../quantity/rounding';
 import { MS_PER_MINUTE } from '../quantity/units';
@@ -11,19 +13,19 @@ import { chanceWords, changeFigure, verdictWords } from './verdict-words';
 export const sectionIdSchema = z.enum(['done', 'changed', 'sure', 'noticed', 'next']);
 export type SectionId = z.infer<typeof sectionIdSchema>;
 
-export const SECTION_TITLES: Record<SectionId, string> = {
-  done: 'What was done',
-  changed: 'What changed',
-  sure: 'How sure that is',
-  noticed: 'What was noticed',
-  next: 'What comes next',
+export const SECTION_TITLES: Record<SectionId, Message> = {
+  done: msg('What was done'),
+  changed: msg('What changed'),
+  sure: msg('How sure that is'),
+  noticed: msg('What was noticed'),
+  next: msg('What comes next'),
 };
 
 /** A line of a section: what it is about, what is said of it first, and the figures. */
 const lineSchema = z.object({
-  about: z.string().max(200),
-  says: z.string().max(200),
-  figures: z.string().max(300),
+  about: textSchema,
+  says: textSchema,
+  figures: textSchema,
 });
 
 /**
@@ -40,10 +42,10 @@ export const reportSchema = z.object({
   fromMs: z.number().int(),
   toMs: z.number().int(),
   /** To whom, and what is said in their own words; may be empty. */
-  letter: z.string().trim().max(2000, 'At most 2,000 letters.'),
+  letter: z.string().trim().max(2000, msg('At most 2,000 letters.')),
   sections: z
     .array(z.object({ id: sectionIdSchema, lines: z.array(lineSchema).max(60) }))
-    .min(1, 'Choose at least one section.')
+    .min(1, msg('Choose at least one section.'))
     .max(5),
   /** Minutes occluded, week by week, for the small picture. */
   weeks: z.array(z.object({ fromMs: z.number().int(), minutes: z.number().min(0) })).max(600),
@@ -56,7 +58,7 @@ export type ReportBasis = {
   sessions: readonly LoggedSession[];
   totals: LogTotals;
   series: readonly Series[];
-  next: readonly { about: string; says: string }[];
+  next: readonly { about: Text; says: Text }[];
 };
 
 /** The sections of a report in plain words: what was done, what changed, how sure, what was noticed, what next. */
@@ -65,28 +67,37 @@ export const reportSections = (chosen: readonly SectionId[], basis: ReportBasis)
 
 const LINES: Record<SectionId, (basis: ReportBasis) => Line[]> = {
   done: ({ sessions, totals }) => {
-    if (totals.sessions === 0) return [line('Sessions', 'None yet')];
+    if (totals.sessions === 0) return [line(msg('Sessions'), msg('None yet'))];
     const weeks = Math.max(1, Math.round(spanMs(sessions) / (7 * 24 * 60 * MS_PER_MINUTE)));
-    const exercises = [...new Set(sessions.flatMap((one) => one.line.exercises.map(({ label }) => label)))];
+    const exercises = [
+      ...new Map(
+        sessions.flatMap((one) => one.line.exercises.map(({ exerciseId, label }) => [exerciseId, label])),
+      ).values(),
+    ];
     return [
       line(
-        'Sessions',
-        `${totals.sessions} in ${weeks} ${weeks === 1 ? 'week' : 'weeks'}`,
-        exercises.join(', '),
+        msg('Sessions'),
+        msg('{sessions} in {weeks, plural, one {# week} other {# weeks}}', {
+          sessions: totals.sessions,
+          weeks,
+        }),
+        list(exercises, ', '),
       ),
       ...totals.limbs.map(({ limb, occludedMs, sets }) =>
         line(
-          `${LIMB_LABELS[limb]} under the cuff`,
-          `${Math.round(occludedMs / MS_PER_MINUTE)} minutes in all`,
-          [sets > 0 && `${sets} sets`, shareWords(sessions, limb)].filter(Boolean).join(', '),
+          msg('{limb} under the cuff', { limb: LIMB_LABELS[limb] }),
+          msg('{minutes} minutes in all', { minutes: Math.round(occludedMs / MS_PER_MINUTE) }),
+          list([...(sets > 0 ? [msg('{sets} sets', { sets })] : []), ...shareText(sessions, limb)], ', '),
         ),
       ),
       ...(totals.plannedReps > 0
         ? [
             line(
-              'Repetitions',
-              `${Math.round((100 * totals.reps) / totals.plannedReps)} % of those planned`,
-              `${totals.reps} of ${totals.plannedReps}`,
+              msg('Repetitions'),
+              msg('{share} % of those planned', {
+                share: Math.round((100 * totals.reps) / totals.plannedReps),
+              }),
+              msg('{reps} of {plannedReps}', { reps: totals.reps, plannedReps: totals.plannedReps }),
             ),
           ]
         : []),
@@ -100,7 +111,13 @@ const LINES: Record<SectionId, (basis: ReportBasis) => Line[]> = {
         line(
           label,
           verdictWords(verdict.kind, measure.better),
-          `${tidyFigure(first.value)} → ${tidyFigure(last.value)} ${measure.unit}; ${changeFigure(verdict, measure)}; ${chanceWords(verdict, measure.better)}`,
+          msg('{first} → {last} {unit}; {change}; {chance}', {
+            first: toDecimals(first.value, 1),
+            last: toDecimals(last.value, 1),
+            unit: measure.unit,
+            change: changeFigure(verdict, measure),
+            chance: chanceWords(verdict, measure.better),
+          }),
         ),
       ];
     }),
@@ -109,14 +126,18 @@ const LINES: Record<SectionId, (basis: ReportBasis) => Line[]> = {
     const own = judged.filter(({ error }) => error.from === 'own-repeats').length;
     return [
       line(
-        'A change is called real',
-        'when chance alone would make one so large in fewer than 5 of 100',
-        `${RULES['OUT-2'].figures.z95} times the error of both occasions`,
+        msg('A change is called real'),
+        msg('when chance alone would make one so large in fewer than 5 of 100'),
+        msg('{z95} times the error of both occasions', { z95: RULES['OUT-2'].figures.z95 }),
       ),
       line(
-        'The error of each measure',
-        own === 0 ? 'is assumed' : `is this practice’s own for ${own} of ${judged.length}, else assumed`,
-        'Two occasions say less than three; a change that is real may still have another cause than the training.',
+        msg('The error of each measure'),
+        own === 0
+          ? msg('is assumed')
+          : msg('is this practice’s own for {own} of {all}, else assumed', { own, all: judged.length }),
+        msg(
+          'Two occasions say less than three; a change that is real may still have another cause than the training.',
+        ),
       ),
     ];
   },
@@ -129,42 +150,54 @@ const LINES: Record<SectionId, (basis: ReportBasis) => Line[]> = {
     const bruised = asked.filter(({ line: { followUp } }) => followUp?.bruising !== 'none').length;
     return [
       line(
-        'Signs to stop for',
-        noted.length === 0 ? 'None' : [...new Set(noted.map((sign) => SIGNS[sign].label))].join(', '),
-        noted.length === 0 ? '' : `${noted.length} in ${sessions.length} sessions`,
+        msg('Signs to stop for'),
+        noted.length === 0
+          ? msg('None')
+          : list(
+              [...new Set(noted)].map((sign) => SIGNS[sign].label),
+              ', ',
+            ),
+        noted.length === 0
+          ? ''
+          : msg('{noted} in {sessions} sessions', { noted: noted.length, sessions: sessions.length }),
       ),
-      line('Worst pain of a joint', pains.length === 0 ? 'Nobody asked' : `${Math.max(...pains)} of 10`),
       line(
-        'The day after',
+        msg('Worst pain of a joint'),
+        pains.length === 0 ? msg('Not asked') : msg('{worst} of 10', { worst: Math.max(...pains) }),
+      ),
+      line(
+        msg('The day after'),
         asked.length === 0
-          ? 'Nobody asked'
+          ? msg('Not asked')
           : bruised === 0
-            ? 'No bruises'
-            : `Bruises after ${bruised} of ${asked.length}`,
+            ? msg('No bruises')
+            : msg('Bruises after {bruised} of {asked}', { bruised, asked: asked.length }),
       ),
     ];
   },
   next: ({ next }) =>
     next.length === 0
-      ? [line('Next', 'Nothing is planned')]
+      ? [line(msg('Next'), msg('Nothing is planned'))]
       : next.map(({ about, says }) => line(about, says)),
 };
 
-const line = (about: string, says: string, figures = ''): Line => ({ about, says, figures });
-
-const tidyFigure = (value: number): string => String(toDecimals(value, 1));
+const line = (about: Text, says: Text, figures: Text = ''): Line => ({ about, says, figures });
 
 function spanMs(sessions: readonly LoggedSession[]): number {
   const times = sessions.map(({ startedAtMs }) => startedAtMs);
   return Math.max(...times) - Math.min(...times);
 }
 
-/** "at 40 to 58 % of the pressure that stops its flow". */
-function shareWords(sessions: readonly LoggedSession[], limb: string): string | false {
+/** "at 40 to 58 % of the pressure that stops its flow"; nothing where no share is known. */
+function shareText(sessions: readonly LoggedSession[], limb: string): Message[] {
   const shares = sessions
     .flatMap(({ line: { inflations } }) => inflations.filter((one) => one.limb === limb))
     .flatMap(({ percentLop }) => (percentLop === null ? [] : [Math.round(percentLop)]));
-  if (shares.length === 0) return false;
+  if (shares.length === 0) return [];
   const [low, high] = [Math.min(...shares), Math.max(...shares)];
-  return `at ${low === high ? low : `${low} to ${high}`} % of the pressure that stops its flow`;
+  return [
+    low === high
+      ? msg('at {low} % of the pressure that stops its flow', { low })
+      : msg('at {low} to {high} % of the pressure that stops its flow', { low, high }),
+  ];
 }

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { englishOf } from '#language/english-of.fixture';
 import type { TypicalError } from './error';
 import { MEASURES } from './measures';
 import { type FirstAndLast, respondersOf } from './responders';
@@ -25,20 +26,20 @@ describe('responders (OUT-5)', () => {
       ['B', 'within-noise'],
       ['C', 'probably-loss'],
     ]);
-    expect(list[0]).toMatchObject({ from: 50, to: 52, weeks: 10, share: 1 });
+    expect(englishOf(list[0])).toMatchObject({ from: 50, to: 52, weeks: 10, share: 1 });
   });
 
   it('are advised to stop or change after six weeks with 80 % of two a week and no real gain', () => {
     const [nothing] = of(row('A', 50.3));
-    expect(nothing?.advice).toBe(
+    expect(englishOf(nothing?.advice)).toBe(
       'No real gain after 10 weeks with 100 % of two a week: stop, or change one thing, such as the load a step, the pressure to usual, three a week, or heavy work.',
     );
-    expect(of(row('A', 50.9))[0]?.advice).toContain('take it once more');
+    expect(englishOf(of(row('A', 50.9))[0]?.advice)).toContain('take it once more');
     expect(of(row('A', 52))[0]?.advice).toBeNull();
     expect(of(row('A', 50.3, 5.9))[0]?.advice).toBeNull();
     expect(of(row('A', 50.3, 6, 10))[0]?.advice).not.toBeNull();
     // 9 of 12 is 75 %.
     expect(of(row('A', 50.3, 6, 9))[0]?.advice).toBeNull();
-    expect(of(row('A', 50.3, 0, 9))[0]).toMatchObject({ share: 0, advice: null });
+    expect(englishOf(of(row('A', 50.3, 0, 9))[0])).toMatchObject({ share: 0, advice: null });
   });
 });

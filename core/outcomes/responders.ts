@@ -1,3 +1,5 @@
+import type { Message } from '../message/message';
+import { msg } from '../message/message';
 import type { GoalId } from '../plan/goals';
 import type { Limb } from '../quantity/limb';
 import { MS_PER_DAY } from '../quantity/units';
@@ -27,7 +29,7 @@ export type Responder = Omit<FirstAndLast, 'first' | 'last'> & {
   share: number;
   verdict: Verdict;
   /** What to think of where nothing has come of it; null where something has, or it is too soon (rule OUT-5). */
-  advice: string | null;
+  advice: Message | null;
 };
 
 const { fromWeeks, fromShare } = RULES['OUT-5'].figures;
@@ -55,9 +57,15 @@ export function respondersOf(
     .sort((a, b) => b.verdict.chance - a.verdict.chance || a.name.localeCompare(b.name));
 }
 
-function adviceFor({ kind }: Verdict, weeks: number, share: number): string {
-  const given = `${Math.floor(weeks)} weeks with ${Math.round(100 * share)} % of two a week`;
+function adviceFor({ kind }: Verdict, weeks: number, share: number): Message {
+  const given = msg('{weeks} weeks with {share} % of two a week', {
+    weeks: Math.floor(weeks),
+    share: Math.round(100 * share),
+  });
   return kind === 'probably-gain'
-    ? `No real gain yet after ${given}: take it once more before changing anything.`
-    : `No real gain after ${given}: stop, or change one thing, such as the load a step, the pressure to usual, three a week, or heavy work.`;
+    ? msg('No real gain yet after {given}: take it once more before changing anything.', { given })
+    : msg(
+        'No real gain after {given}: stop, or change one thing, such as the load a step, the pressure to usual, three a week, or heavy work.',
+        { given },
+      );
 }

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { englishOf } from '#language/english-of.fixture';
 import { EXERCISES, type Library } from '../protocol/exercises';
 import { MEASURES, measureBook } from './measures';
 import { type AllMeasured, isAside, seriesOf, type TakenOnce, type TestedOnce } from './series';
@@ -42,8 +43,8 @@ describe('what is followed over time (OUT-1, OUT-2)', () => {
       [20, 51],
       [40, 52],
     ]);
+    expect(englishOf(one?.label)).toBe('Mid-thigh girth, left thigh');
     expect(one).toMatchObject({
-      label: 'Mid-thigh girth, left thigh',
       measure: MEASURES['girth-mid-thigh'],
       verdict: { kind: 'real-gain', change: 2 },
     });
@@ -54,7 +55,10 @@ describe('what is followed over time (OUT-1, OUT-2)', () => {
   });
 
   it('has no verdict of one value, and none of what was withdrawn', () => {
-    expect(of({ taken: [taken(0, 50)] })[0]).toMatchObject({ verdict: null, points: [{ value: 50 }] });
+    expect(englishOf(of({ taken: [taken(0, 50)] })[0])).toMatchObject({
+      verdict: null,
+      points: [{ value: 50 }],
+    });
     const withdrawn = { withdrawn: 'Over the trousers' };
     expect(of({ taken: [taken(0, 50), taken(40, 60, withdrawn)] })[0]?.verdict).toBeNull();
     expect(of({ taken: [taken(0, 50, withdrawn)] })).toEqual([]);
@@ -79,7 +83,7 @@ describe('what is followed over time (OUT-1, OUT-2)', () => {
   it('judges an LOP by half its own uncertainty each time, and by position and cuff', () => {
     const [one] = of({ tested: [lop(0, 180, 8), lop(30, 170, 6)] });
     expect(one?.points.map(({ error }) => error)).toEqual([4, 3]);
-    expect(one).toMatchObject({
+    expect(englishOf(one)).toMatchObject({
       label: 'LOP, left thigh, sitting, cuff of 11.5 cm',
       setting: 'sitting, 11.5 cm',
       limb: 'left-thigh',
@@ -91,9 +95,13 @@ describe('what is followed over time (OUT-1, OUT-2)', () => {
 
   it('names a 1RM by its exercise and side, also of one that is in no library', () => {
     const [one] = of({ tested: [oneRepMax(0, 40), oneRepMax(30, 44)] });
-    expect(one).toMatchObject({ label: '1RM, Knee extension, left', limb: null, verdict: { change: 4 } });
+    expect(englishOf(one)).toMatchObject({
+      label: '1RM, Knee extension, left',
+      limb: null,
+      verdict: { change: 4 },
+    });
     const gone = { ...oneRepMax(0, 40), exerciseId: 'own-sled' } as TestedOnce;
-    expect(of({ tested: [gone] })[0]?.label).toBe('1RM, own-sled, left');
+    expect(englishOf(of({ tested: [gone] })[0]?.label)).toBe('1RM, own-sled, left');
     expect(of({ tested: [oneRepMax(0, 40), oneRepMax(0, 70, 'both')] })).toHaveLength(2);
   });
 
@@ -107,7 +115,7 @@ describe('what is followed over time (OUT-1, OUT-2)', () => {
       ],
       tested: [lop(60, 180, 8)],
     });
-    expect(all.map(({ label }) => label)).toEqual([
+    expect(englishOf(all.map(({ label }) => label))).toEqual([
       '30 s sit-to-stand',
       'Calf girth, left thigh',
       'Mid-thigh girth, left thigh',
@@ -120,11 +128,11 @@ describe('what is followed over time (OUT-1, OUT-2)', () => {
   it('goes by what the practice says of a measure', () => {
     const error = { kind: 'absolute', value: 2 } as const;
     const book = measureBook({ 'girth-mid-thigh': { ...MEASURES['girth-mid-thigh'], error } });
-    expect(of({ taken: [taken(0, 50), taken(40, 52)] }, book)[0]).toMatchObject({
+    expect(englishOf(of({ taken: [taken(0, 50), taken(40, 52)] }, book)[0])).toMatchObject({
       error: { value: 2, from: 'default' },
       verdict: { kind: 'probably-gain' },
     });
-    expect(of({ taken: [taken(0, 1, { measureId: 'gone' })] })[0]).toMatchObject({
+    expect(englishOf(of({ taken: [taken(0, 1, { measureId: 'gone' })] })[0])).toMatchObject({
       label: 'gone, left thigh',
     });
   });

@@ -1,6 +1,7 @@
+import { length, type Message, msg } from '../message/message';
 import type { Library } from '../protocol/exercises';
 import type { Position } from '../quantity/limb';
-import { LIMB_LABELS, type Limb, otherSide } from '../quantity/limb';
+import { LIMB_NAMES, type Limb, otherSide, POSITION_NAMES, SIDE_NAMES } from '../quantity/limb';
 import type { Side } from '../strength/side';
 import { errorInUnit, type TypicalError, typicalError } from './error';
 import type { Measure } from './measure';
@@ -37,7 +38,7 @@ export type Series = {
   key: string;
   measureId: MeasureId;
   measure: Measure;
-  label: string;
+  label: Message;
   limb: Limb | null;
   setting: string;
   /** Oldest first, each with its error in the measure's unit. */
@@ -82,7 +83,7 @@ export function seriesOf(
   }
   return [...all.values()]
     .map((series) => judged(series, measureOf(book, series.measureId), pairs[series.measureId] ?? []))
-    .sort((a, b) => isAside(a) - isAside(b) || newestMs(b) - newestMs(a) || a.label.localeCompare(b.label));
+    .sort((a, b) => isAside(a) - isAside(b) || newestMs(b) - newestMs(a) || a.key.localeCompare(b.key));
 }
 
 /** The same of the other limb; undefined where it was not taken, or where it is of the person. */
@@ -108,16 +109,23 @@ function aboutTaken({ measureId, limb, setting }: TakenOnce, book: MeasureBook):
 function aboutTested(one: TestedOnce, library: Library): Omit<Loose, 'points'> {
   if (one.kind === 'lop') {
     const setting = `${one.position}, ${one.widthCm} cm`;
-    const label = `LOP, ${LIMB_LABELS[one.limb].toLowerCase()}, ${one.position}, cuff of ${one.widthCm} cm`;
+    const label = msg('LOP, {limb}, {position}, cuff of {widthCm}', {
+      limb: LIMB_NAMES[one.limb],
+      position: POSITION_NAMES[one.position],
+      widthCm: length(one.widthCm),
+    });
     return { key: keyOf('lop', one.limb, setting), measureId: 'lop', limb: one.limb, setting, label };
   }
-  const setting = `${library[one.exerciseId]?.label ?? one.exerciseId}, ${one.side}`;
+  const setting = `${one.exerciseId}, ${one.side}`;
   return {
     key: keyOf('one-rep-max', null, setting),
     measureId: 'one-rep-max',
     limb: null,
     setting,
-    label: `1RM, ${setting}`,
+    label: msg('1RM, {exercise}, {side}', {
+      exercise: library[one.exerciseId]?.label ?? one.exerciseId,
+      side: SIDE_NAMES[one.side],
+    }),
   };
 }
 

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { englishOf } from '#language/english-of.fixture';
 import { type SessionChoice, setsOf } from '../plan/choices';
 import { compile } from '../plan/compile';
 import { composeSession } from '../plan/compose';
@@ -41,7 +42,7 @@ describe('a session in one line (RUN-5)', () => {
   it('says what was done, set by set, with the rests really taken, as worked by hand', () => {
     const line = sessionLine(one, foldAll(one, logOf(WHOLE_SESSION)));
     const [exercise] = line.exercises;
-    expect(exercise).toMatchObject({ label: 'Knee extension', volumeKgReps: 73 * 10 });
+    expect(englishOf(exercise)).toMatchObject({ label: 'Knee extension', volumeKgReps: 73 * 10 });
     expect(
       exercise?.sets.map(({ reps, plannedReps, restMs, fromMs }) => [reps, plannedReps, restMs, fromMs]),
     ).toEqual([
@@ -50,7 +51,7 @@ describe('a session in one line (RUN-5)', () => {
       [15, 15, 30_000, 175_000],
       [13, 15, null, 235_000],
     ]);
-    expect(line).toMatchObject({ reps: 73, plannedReps: 75, effort: 6, worstPain: 1, signs: [] });
+    expect(englishOf(line)).toMatchObject({ reps: 73, plannedReps: 75, effort: 6, worstPain: 1, signs: [] });
     // 104 mmHg for 15 s, then 100 for 255: 26 + 425 mmHg·min, of an LOP of 174.
     expect(exercise?.limbs).toEqual([
       {
@@ -175,14 +176,17 @@ describe('what a line says of a session', () => {
       [280, { type: 'session-finished' }],
     ] as typeof WHOLE_SESSION;
     const line = sessionLine(one, foldAll(one, logOf(noted)));
-    expect(line).toMatchObject({ worstPain: 3, effort: 5, isEnteredLater: false });
+    expect(englishOf(line)).toMatchObject({ worstPain: 3, effort: 5, isEnteredLater: false });
     expect(line.exercises[0]?.sets.map(({ effort, jointPain }) => [effort, jointPain]).slice(0, 2)).toEqual([
       [6, 1],
       [5, 3],
     ]);
     expect(sessionLine(one, doneAll(one)).isEnteredLater).toBe(true);
     const silent = WHOLE_SESSION.filter(([, { type }]) => type !== 'set-noted');
-    expect(sessionLine(one, foldAll(one, logOf(silent)))).toMatchObject({ worstPain: null, effort: null });
+    expect(englishOf(sessionLine(one, foldAll(one, logOf(silent))))).toMatchObject({
+      worstPain: null,
+      effort: null,
+    });
   });
 
   it('has nothing of an exercise that was not begun', () => {

@@ -1,3 +1,4 @@
+import type { Text } from '../message/message';
 import { type Dose, doseOf } from '../plan/dose';
 import { exerciseWords, type Plan, wornLabel } from '../plan/plan';
 import { type Inflation, pressuresHeld } from '../plan/timeline';
@@ -42,7 +43,7 @@ export type LineLimb = {
 /** An exercise of which a set was begun. */
 export type LineExercise = {
   exerciseId: ExerciseId;
-  label: string;
+  label: Text;
   mode: WorkMode;
   limbs: LineLimb[];
   sets: LineSet[];

@@ -1,5 +1,7 @@
-import type { SchoolId } from '../protocol/schools';
-import { type LimbKind, limbKind } from '../quantity/limb';
+import type { Message } from '../message/message';
+import { msg, type Text } from '../message/message';
+import { SCHOOLS, type SchoolId } from '../protocol/schools';
+import { LIMB_KIND_NAMES, type LimbKind, limbKind } from '../quantity/limb';
 import { MS_PER_MINUTE } from '../quantity/units';
 import type { FollowUp } from '../session/events';
 import { SIGNS, type SignId } from '../session/signs';
@@ -26,28 +28,28 @@ type ExpectedId =
   | 'breathing-hard'
   | 'nothing-felt';
 
-const DAY_AFTER: Record<DayAfterId, { label: string; is: (answers: FollowUp) => boolean }> = {
-  'small-bruise': { label: 'Small bruise the day after', is: ({ bruising }) => bruising === 'small' },
-  'wide-bruise': { label: 'Wide bruising the day after', is: ({ bruising }) => bruising === 'wide' },
+const DAY_AFTER: Record<DayAfterId, { label: Message; is: (answers: FollowUp) => boolean }> = {
+  'small-bruise': { label: msg('Small bruise the day after'), is: ({ bruising }) => bruising === 'small' },
+  'wide-bruise': { label: msg('Wide bruising the day after'), is: ({ bruising }) => bruising === 'wide' },
   'pinpoint-bleeding': {
-    label: 'Pinpoint bleeding the day after',
+    label: msg('Pinpoint bleeding the day after'),
     is: ({ pinpointBleeding }) => pinpointBleeding,
   },
-  'numb-day-after': { label: 'Numbness the day after', is: ({ numbness }) => numbness },
-  abrasion: { label: 'Skin abrasion the day after', is: ({ skinAbrasion }) => skinAbrasion === true },
-  referred: { label: 'Referred urgently the day after', is: ({ urgent }) => (urgent?.length ?? 0) > 0 },
+  'numb-day-after': { label: msg('Numbness the day after'), is: ({ numbness }) => numbness },
+  abrasion: { label: msg('Skin abrasion the day after'), is: ({ skinAbrasion }) => skinAbrasion === true },
+  referred: { label: msg('Referred urgently the day after'), is: ({ urgent }) => (urgent?.length ?? 0) > 0 },
 };
 
 /** Everything that is counted, in words, what matters most first. */
-export const SEEN_LABELS: Record<SeenId, string> = {
+export const SEEN_LABELS: Record<SeenId, Message> = {
   ...(Object.fromEntries(
     Object.entries(SIGNS)
       .filter(([, { level }]) => level !== 'expected')
       .map(([id, { label }]) => [id, label]),
-  ) as Record<Exclude<SignId, ExpectedId>, string>),
+  ) as Record<Exclude<SignId, ExpectedId>, Message>),
   ...(Object.fromEntries(Object.entries(DAY_AFTER).map(([id, { label }]) => [id, label])) as Record<
     DayAfterId,
-    string
+    Message
   >),
 };
 export const SEEN_IDS = Object.keys(SEEN_LABELS) as SeenId[];
@@ -55,8 +57,8 @@ export const SEEN_IDS = Object.keys(SEEN_LABELS) as SeenId[];
 /** By what the inflations are told apart (rule OUT-7); never by who worked. */
 export type Cell = {
   limb: LimbKind;
-  percentBand: string;
-  minutesBand: string;
+  percentBand: PercentBand;
+  minutesBand: MinutesBand;
   schoolId: SchoolId;
   cuff: string;
 };
@@ -64,24 +66,53 @@ export type Cell = {
 /** Inflations of one kind, and how often each thing was seen with them. */
 export type Tally = Cell & { inflations: number; seen: Partial<Record<SeenId, number | undefined>> };
 
-const PERCENT_BANDS = [40, 50, 60, 70, 80] as const;
-const MINUTE_BANDS = [2, 5, 10] as const;
+const PERCENT_BANDS = {
+  'by-feel': { from: Number.NaN, label: msg('by feel') },
+  'under-40': { from: 0, label: msg('under 40 %') },
+  '40-49': { from: 40, label: msg('40–49 %') },
+  '50-59': { from: 50, label: msg('50–59 %') },
+  '60-69': { from: 60, label: msg('60–69 %') },
+  '70-79': { from: 70, label: msg('70–79 %') },
+  '80-up': { from: 80, label: msg('80 % and over') },
+} as const;
+/** A span of %LOP. */
+export type PercentBand = keyof typeof PERCENT_BANDS;
 
-/** "under 40 %", "40–49 %" … "80 % and over", "by feel". */
-export function percentBand(percentLop: number | null): string {
-  if (percentLop === null) return 'by feel';
-  const above = PERCENT_BANDS.findLast((from) => percentLop >= from);
-  if (above === undefined) return `under ${PERCENT_BANDS[0]} %`;
-  return above === PERCENT_BANDS.at(-1) ? `${above} % and over` : `${above}–${above + 9} %`;
-}
+const MINUTES_BANDS = {
+  'under-2': { from: 0, label: msg('under 2 min') },
+  '2-5': { from: 2, label: msg('2–5 min') },
+  '5-10': { from: 5, label: msg('5–10 min') },
+  '10-up': { from: 10, label: msg('10 min and over') },
+} as const;
+/** A span of time under the cuff. */
+export type MinutesBand = keyof typeof MINUTES_BANDS;
 
-/** "under 2 min", "2–5 min" … "10 min and over". */
-export function minutesBand(occludedMs: number): string {
-  const minutes = occludedMs / MS_PER_MINUTE;
-  const place = MINUTE_BANDS.findLastIndex((from) => minutes >= from);
-  if (place < 0) return `under ${MINUTE_BANDS[0]} min`;
-  const [from, to] = [MINUTE_BANDS[place], MINUTE_BANDS[place + 1]];
-  return to === undefined ? `${from} min and over` : `${from}–${to} min`;
+/** The last span that begins at or under a value. */
+const bandOf = <Id extends string>(bands: Record<Id, { from: number }>, value: number): Id =>
+  (Object.keys(bands) as Id[]).findLast((id) => value >= bands[id].from) as Id;
+
+/** @example percentBand(49.9) //=> '40-49' */
+export const percentBand = (percentLop: number | null): PercentBand =>
+  percentLop === null ? 'by-feel' : bandOf(PERCENT_BANDS, percentLop);
+
+/** @example minutesBand(120_000) //=> '2-5' */
+export const minutesBand = (occludedMs: number): MinutesBand =>
+  bandOf(MINUTES_BANDS, occludedMs / MS_PER_MINUTE);
+
+/** What a row of the table is called, by what it is told apart by; a cuff by the name the practice gave it. */
+export function cellText(by: Dimension, name: string): Text {
+  switch (by) {
+    case 'percentBand':
+      return PERCENT_BANDS[name as PercentBand].label;
+    case 'minutesBand':
+      return MINUTES_BANDS[name as MinutesBand].label;
+    case 'limb':
+      return LIMB_KIND_NAMES[name as LimbKind];
+    case 'schoolId':
+      return SCHOOLS[name as SchoolId].label;
+    case 'cuff':
+      return name;
+  }
 }
 
 /**
@@ -117,14 +148,19 @@ const cellOf = ({ limb, percentLop, occludedMs, cuff }: LineInflation, schoolId:
 /** What a table is told apart by; one row for everything without it. */
 export type Dimension = keyof Cell;
 
-export type RateRow = { name: string; inflations: number; any: Rate; seen: { id: SeenId; rate: Rate }[] };
+/** A row of the table: `name` is one of its dimension; `null` for all together. */
+export type RateRow = {
+  name: string | null;
+  inflations: number;
+  any: Rate;
+  seen: { id: SeenId; rate: Rate }[];
+};
 
 /** Rates of everything that is counted, a row for each kind of inflation and one for all (rule OUT-7). */
 export function rateRows(tallies: readonly Tally[], by: Dimension | null): RateRow[] {
-  const names =
-    by === null ? ['All'] : ['All', ...[...new Set(tallies.map((tally) => tally[by] as string))].sort()];
-  return names.map((name) => {
-    const own = name === 'All' ? tallies : tallies.filter((tally) => by !== null && tally[by] === name);
+  const names = by === null ? [] : [...new Set(tallies.map((tally): string => tally[by]))].sort();
+  return [null, ...names].map((name) => {
+    const own = name === null ? tallies : tallies.filter((tally) => by !== null && tally[by] === name);
     const inflations = own.reduce((sum, tally) => sum + tally.inflations, 0);
     const count = (id: SeenId) => own.reduce((sum, tally) => sum + (tally.seen[id] ?? 0), 0);
     return {

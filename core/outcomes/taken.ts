@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { LIMB_LABELS, limbSchema } from '../quantity/limb';
+import { list, type Message, msg } from '../message/message';
+import { LIMB_NAMES, limbSchema } from '../quantity/limb';
 import { toDecimals } from '../quantity/rounding';
 import type { Measure } from './measure';
 import { limbsFor, measureIdSchema } from './measures';
@@ -9,11 +10,14 @@ export const takenSchema = z.object({
   measureId: measureIdSchema,
   /** Null where it is of the person as a whole. */
   limb: limbSchema.nullable(),
-  repeats: z.array(z.number('Enter a figure.')).min(1, 'Enter at least one figure.').max(10, 'At most ten.'),
+  repeats: z
+    .array(z.number(msg('Enter a figure.')))
+    .min(1, msg('Enter at least one figure.'))
+    .max(10, msg('At most ten.')),
   /** Distance, joint and angle, load, or the activity in their words: what has to be the same to compare. */
-  setting: z.string().trim().max(80, 'At most 80 letters.'),
+  setting: z.string().trim().max(80, msg('At most 80 letters.')),
   /** Why it may say less than it should: "to form failure", "pain-limited"; empty where nothing is. */
-  note: z.string().trim().max(200, 'At most 200 letters.'),
+  note: z.string().trim().max(200, msg('At most 200 letters.')),
 });
 export type Taken = z.infer<typeof takenSchema>;
 
@@ -21,26 +25,42 @@ export type Taken = z.infer<typeof takenSchema>;
 export function checkTaken(
   { limb, repeats, setting }: Taken,
   measure: Measure,
-): { field: keyof Taken; message: string }[] {
+): { field: keyof Taken; message: Message }[] {
   const limbs = limbsFor(measure);
   const outside = repeats.find((value) => value < measure.lowest || value > measure.highest);
   return [
     ...(limbs.length > 0 && (limb === null || !limbs.includes(limb))
-      ? [{ field: 'limb' as const, message: 'Choose the limb it was taken of.' }]
+      ? [{ field: 'limb' as const, message: msg('Choose the limb it was taken of.') }]
       : []),
     ...(limbs.length === 0 && limb !== null
-      ? [{ field: 'limb' as const, message: `${measure.label} is of the person, not of a limb.` }]
+      ? [
+          {
+            field: 'limb' as const,
+            message: msg('{measure} is of the person, not of a limb.', { measure: measure.label }),
+          },
+        ]
       : []),
     ...(outside === undefined
       ? []
       : [
           {
             field: 'repeats' as const,
-            message: `${outside} ${measure.unit}: ${measure.label} lies between ${measure.lowest} and ${measure.highest}.`,
+            message: msg('{outside} {unit}: {measure} lies between {lowest} and {highest}.', {
+              outside,
+              unit: measure.unit,
+              measure: measure.label,
+              lowest: measure.lowest,
+              highest: measure.highest,
+            }),
           },
         ]),
     ...(measure.setting !== undefined && setting === ''
-      ? [{ field: 'setting' as const, message: `${measure.setting}: say it, so that next time is the same.` }]
+      ? [
+          {
+            field: 'setting' as const,
+            message: msg('{setting}: say it, so that next time is the same.', { setting: measure.setting }),
+          },
+        ]
       : []),
   ];
 }
@@ -63,4 +83,4 @@ export const isSameFollowed = (a: Followable, b: Followable): boolean =>
 export const measuredWords = (
   { limb, setting }: Pick<Taken, 'limb' | 'setting'>,
   { label }: Measure,
-): string => [label, limb && LIMB_LABELS[limb].toLowerCase(), setting].filter(Boolean).join(', ');
+): Message => list([label, ...(limb ? [LIMB_NAMES[limb]] : []), ...(setting ? [setting] : [])], ', ');

@@ -1,3 +1,5 @@
+import type { Message } from '../message/message';
+import { msg } from '../message/message';
 import type { Day } from '../quantity/days';
 import type { Limb } from '../quantity/limb';
 import { RULES } from '../rules/catalogue';
@@ -47,10 +49,10 @@ export function testsDue(block: BlockSpan, followed: readonly Followed[], today:
     .map(({ days: _, ...measure }) => ({ ...measure, moment: now.moment, fromDay: now.fromDay }));
 }
 
-export const MOMENT_WORDS: Record<TestMoment, string> = {
-  baseline: 'before the block',
-  midway: 'midway',
-  after: 'after the block',
-  'follow-up': 'follow-up',
-  comparison: 'for the comparison',
+export const MOMENT_WORDS: Record<TestMoment, Message> = {
+  baseline: msg('before the block'),
+  midway: msg('midway'),
+  after: msg('after the block'),
+  'follow-up': msg('follow-up'),
+  comparison: msg('for the comparison'),
 };

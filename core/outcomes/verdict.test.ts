@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { englishOf } from '#language/english-of.fixture';
 import { normal, seededRandom } from '../simulation/random';
 import { errorInUnit, typicalError } from './error';
 import { poissonInterval, ratePer } from './rate';
@@ -91,28 +92,34 @@ describe('a change against its error (OUT-2), as worked by hand', () => {
   });
 
   it('says differences with the cuff in words of their own', () => {
-    expect(differenceWords('real-gain', 'higher')).toBe('Really better with the cuff');
-    expect(differenceWords('probably-gain', 'lower')).toBe('Probably better with the cuff');
-    expect(differenceWords('probably-loss', 'higher')).toBe('Probably worse with the cuff');
-    expect(differenceWords('real-loss', 'neither')).toBe('Really lower with the cuff');
-    expect(differenceWords('within-noise', 'neither')).toBe('No difference to be seen');
+    expect(englishOf(differenceWords('real-gain', 'higher'))).toBe('Really better with the cuff');
+    expect(englishOf(differenceWords('probably-gain', 'lower'))).toBe('Probably better with the cuff');
+    expect(englishOf(differenceWords('probably-loss', 'higher'))).toBe('Probably worse with the cuff');
+    expect(englishOf(differenceWords('real-loss', 'neither'))).toBe('Really lower with the cuff');
+    expect(englishOf(differenceWords('within-noise', 'neither'))).toBe('No difference to be seen');
   });
 
   it('is said in words first', () => {
     const real = verdict(girth, at(0, 50), at(56, 51.5));
-    expect(verdictWords(real.kind, 'higher')).toBe('Real gain');
-    expect(verdictWords('real-gain', 'neither')).toBe('Really risen');
-    expect(verdictWords('within-noise', 'neither')).toBe('Within noise');
-    expect(chanceWords(real, 'higher')).toBe('98 in 100 that it is better');
-    expect(chanceWords({ kind: 'probably-loss', chance: 0.2 }, 'lower')).toBe('80 in 100 that it is worse');
-    expect(chanceWords({ kind: 'probably-loss', chance: 0.2 }, 'neither')).toBe(
+    expect(englishOf(verdictWords(real.kind, 'higher'))).toBe('Real gain');
+    expect(englishOf(verdictWords('real-gain', 'neither'))).toBe('Really risen');
+    expect(englishOf(verdictWords('within-noise', 'neither'))).toBe('Within noise');
+    expect(englishOf(chanceWords(real, 'higher'))).toBe('98 in 100 that it is better');
+    expect(englishOf(chanceWords({ kind: 'probably-loss', chance: 0.2 }, 'lower'))).toBe(
+      '80 in 100 that it is worse',
+    );
+    expect(englishOf(chanceWords({ kind: 'probably-loss', chance: 0.2 }, 'neither'))).toBe(
       '80 in 100 that it has fallen',
     );
-    expect(chanceWords({ kind: 'real-gain', chance: 0.9999 }, 'higher')).toBe('99 in 100 that it is better');
-    expect(chanceWords({ kind: 'too-early', chance: 0.9 }, 'higher')).toContain('third week');
-    expect(changeFigure(real, { unit: 'cm', decimals: 1 })).toBe('+1.5 cm (+0.1 to +2.9)');
+    expect(englishOf(chanceWords({ kind: 'real-gain', chance: 0.9999 }, 'higher'))).toBe(
+      '99 in 100 that it is better',
+    );
+    expect(englishOf(chanceWords({ kind: 'too-early', chance: 0.9 }, 'higher'))).toContain('third week');
+    expect(englishOf(changeFigure(real, { unit: 'cm', decimals: 1 }))).toBe('+1.5 cm (+0.1 to +2.9)');
     expect(
-      changeFigure({ change: -2, interval: { low: -3.94, high: 0 } }, { unit: 'of 10', decimals: 0 }),
+      englishOf(
+        changeFigure({ change: -2, interval: { low: -3.94, high: 0 } }, { unit: 'of 10', decimals: 0 }),
+      ),
     ).toBe('−2.0 of 10 (−3.9 to 0.0)');
   });
 });

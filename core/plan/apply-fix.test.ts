@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { Finding, Fix } from '../findings/finding';
+import { msg } from '../message/message';
 import { applyFix, goByInForce } from './apply-fix';
 import type { ExerciseChoice, SessionChoice } from './choices';
 import { testBasis, testExercise, testOcclusion, testStrength } from './plan.fixture';
@@ -8,8 +9,8 @@ const finding = (fix: Fix | null, exerciseIndex?: number): Finding => ({
   rule: 'PRO-1',
   level: 'hard',
   subject: 'sets',
-  message: 'Wrong.',
-  remedy: 'Mend it.',
+  message: msg('Wrong.'),
+  remedy: msg('Correct it.'),
   ...(exerciseIndex === undefined ? {} : { exerciseIndex }),
   ...(fix ? { fix } : {}),
 });

@@ -1,5 +1,8 @@
 import { describe, expect, it } from 'vitest';
+import { englishOf } from '#language/english-of.fixture';
+import { inEnglish } from '#language/render';
 import { guardFindings, hardFindings } from '../findings/finding';
+import { msg } from '../message/message';
 import { checkArbitrary } from '../pressure/arbitrary';
 import { MS_PER_DAY } from '../quantity/units';
 import { chainOf } from '../record/chain';
@@ -84,7 +87,7 @@ const soDone = (...days: number[]): SessionDone[] =>
 describe('work without a LOP (PRS-7)', () => {
   it('is composed at the pressure chosen, marked, with no share of a LOP anywhere', () => {
     const { plan, findings } = compose();
-    expect(plan.exercises[0]?.limbs).toMatchObject([
+    expect(englishOf(plan.exercises[0]?.limbs)).toMatchObject([
       {
         kind: 'arbitrary',
         limb: 'left-thigh',
@@ -93,7 +96,7 @@ describe('work without a LOP (PRS-7)', () => {
       },
       { kind: 'arbitrary', limb: 'right-thigh', pressure: { value: 130 } },
     ]);
-    expect(findings.filter(({ rule }) => rule === 'PRS-7')).toMatchObject([{ level: 'note' }]);
+    expect(englishOf(findings.filter(({ rule }) => rule === 'PRS-7'))).toMatchObject([{ level: 'note' }]);
     expect(hardFindings(findings)).toEqual([]);
     expect(guardFindings(findings)).toEqual([]);
     const dose = doseOf(compile(plan));
@@ -108,8 +111,8 @@ describe('work without a LOP (PRS-7)', () => {
     expect(isPlan(JSON.parse(JSON.stringify(plan)))).toBe(true);
     expect(choicesOf(plan).exercises[0]?.limbs).toEqual(walk().limbs);
     const higher = compose(basisWith(), walk({ limbs: [at('left-thigh', 140), at('right-thigh')] })).plan;
-    expect(planChanges(plan, higher)).toEqual([
-      `${plan.exercises[0]?.label}: left thigh pressure 130 → 140 mmHg, arbitrary.`,
+    expect(englishOf(planChanges(plan, higher))).toEqual([
+      `${inEnglish(plan.exercises[0]?.label ?? '')}: left thigh pressure 130 → 140 mmHg, arbitrary.`,
     ]);
   });
 
@@ -122,7 +125,7 @@ describe('work without a LOP (PRS-7)', () => {
       'over 80 % of a LOP on record, though it is due',
       {
         occlusions: [testOcclusion({ widthCm: 5, pressure: { ...testOcclusion().pressure, value: 140 } })],
-        due: new Map([['lop', '5 weeks old']]),
+        due: new Map([['lop', msg('5 weeks old')]]),
       },
       {},
       'PRS-7',
@@ -170,11 +173,11 @@ describe('work without a LOP (PRS-7)', () => {
       operated: false,
       capPercentLop: null,
     });
-    expect(found).toMatchObject({ rule: 'PRS-7', level: 'hard' });
+    expect(englishOf(found)).toMatchObject({ rule: 'PRS-7', level: 'hard' });
   });
 
   it('goes by a LOP that is due no more, and may go on where it is', () => {
-    const due = basisWith({ occlusions: [testOcclusion()], due: new Map([['lop', '5 weeks old']]) });
+    const due = basisWith({ occlusions: [testOcclusion()], due: new Map([['lop', msg('5 weeks old')]]) });
     expect(hardFindings(compose(due, walk({ limbs: [at('left-thigh')] })).findings)).toEqual([]);
   });
 
@@ -192,7 +195,7 @@ describe('work without a LOP (PRS-7)', () => {
     const byLop = soDone(0, 7, 14).map((one) => ({ ...one, worked: [] }));
     expect(drafted(byLop, 15)).toMatchObject([{ pressureMmHg: 130 }, {}]);
     const [guard] = guardFindings(compose(basisWith(), walk({ limbs: [at('left-thigh', 140)] })).findings);
-    expect(guard).toMatchObject({ rule: 'PRS-4', fix: { set: 'pressureMmHg', to: 130 } });
+    expect(englishOf(guard)).toMatchObject({ rule: 'PRS-4', fix: { set: 'pressureMmHg', to: 130 } });
   });
 
   it('starts as it was set the first time, and rises from there', () => {
@@ -245,10 +248,10 @@ describe('work without a LOP (PRS-7)', () => {
     expect([hard(142), hard(144)]).toEqual([0, 1]);
     const due = basisWith({
       occlusions: [testOcclusion({ widthCm: 5, pressure: { ...testOcclusion().pressure, value: 200 } })],
-      due: new Map([['lop', '5 weeks old']]),
+      due: new Map([['lop', msg('5 weeks old')]]),
     });
     const [guard] = guardFindings(compose(due, walk({ limbs: [at('left-thigh')] })).findings);
-    expect(guard).toMatchObject({ rule: 'PRS-7', fix: { set: 'pressureMmHg', to: 120 } });
+    expect(englishOf(guard)).toMatchObject({ rule: 'PRS-7', fix: { set: 'pressureMmHg', to: 120 } });
   });
 
   it('goes on from what somebody chose, a step at a time', () => {
@@ -270,8 +273,8 @@ describe('work without a LOP (PRS-7)', () => {
       }),
     ).session?.exercises[0]?.limbs;
     expect(limbs).toMatchObject([{ kind: 'measured' }, { kind: 'arbitrary' }]);
-    expect(draftSession(WISH, basisWith({ arbitraryUpToMmHg: null })).notes[0]).toMatch(/LOP-4/);
-    expect(draftSession({ ...WISH, goal: 'size' }, basisWith()).notes[0]).toMatch(/LOP-4/);
+    expect(englishOf(draftSession(WISH, basisWith({ arbitraryUpToMmHg: null })).notes[0])).toMatch(/LOP-4/);
+    expect(englishOf(draftSession({ ...WISH, goal: 'size' }, basisWith()).notes[0])).toMatch(/LOP-4/);
   });
 
   it('rises to the target in cycles of the cuff as well', () => {
@@ -305,7 +308,7 @@ describe('work without a LOP (PRS-7)', () => {
       do: 'inflate',
       cuffs: [{ pressureMmHg: 130 }, { pressureMmHg: 130 }],
     });
-    expect(inHand(plan, state(4))?.limbs).toMatchObject([
+    expect(englishOf(inHand(plan, state(4))?.limbs)).toMatchObject([
       { kind: 'arbitrary', targetMmHg: 120, readMmHg: 120 },
       { kind: 'arbitrary', targetMmHg: 130 },
     ]);
@@ -313,7 +316,7 @@ describe('work without a LOP (PRS-7)', () => {
       [905, { type: 'set-noted', exerciseIndex: 0, setIndex: 0, effort }],
     ];
     expect(tooHardWords(plan, state(6, noted(8)))).toBeNull();
-    expect(tooHardWords(plan, state(6, noted(9)))).toMatch(/8 is the most/);
+    expect(englishOf(tooHardWords(plan, state(6, noted(9))))).toMatch(/8 is the most/);
     expect(summaryOf(plan, state(6), null).worked).toMatchObject([{ arbitrary: true, arbitraryMmHg: 130 }]);
     expect(summaryOf(plan, state(6), null).given[0]?.percentLop).toBeNull();
   });
@@ -330,7 +333,11 @@ describe('work without a LOP (PRS-7)', () => {
       coursePlans: [testCoursePlan()],
     };
     const measure = chainOf(facts, kit, prescription.atMs + 1).find(({ id }) => id === 'measure');
-    expect(measure).toMatchObject({ state: 'good', figure: '130 mmHg, arbitrary', rules: ['PRS-7'] });
+    expect(englishOf(measure)).toMatchObject({
+      state: 'good',
+      figure: '130 mmHg, arbitrary',
+      rules: ['PRS-7'],
+    });
     const opens = (changes: Partial<ClientFacts>) =>
       hardFindings(recheck(prescription, { ...facts, ...changes }, kit, prescription.atMs + 1).findings)
         .map(({ rule }) => rule)

@@ -1,6 +1,9 @@
 import { describe, expect, it } from 'vitest';
+import { englishOf } from '#language/english-of.fixture';
+import { inEnglish } from '#language/render';
 import type { Cuff } from '../cuff/cuff';
 import type { WeightKit } from '../load/weight-kit';
+import { msg } from '../message/message';
 import { atPlace } from './at-place';
 import { composeSession } from './compose';
 import { testBasis, testCuff, testExercise, testKit, testOcclusion } from './plan.fixture';
@@ -32,7 +35,7 @@ const basis = testBasis({
   cuffs: kit.cuffs,
   weightKits: kit.weightKits,
   occlusions: [testOcclusion(), road],
-  due: new Map([['lop-road', 'It is 40 days old.']]),
+  due: new Map([['lop-road', msg('It is 40 days old.')]]),
 });
 const session = {
   goal: 'size' as const,
@@ -44,22 +47,22 @@ const at = (place: 'clinic' | 'gym' | 'home' | 'travelling') => atPlace(session,
 
 describe('a session at another place', () => {
   it('changes nothing where all of its kit is', () => {
-    expect(at('clinic')).toMatchObject({ changes: [], missing: [] });
+    expect(englishOf(at('clinic'))).toMatchObject({ changes: [], missing: [] });
   });
 
   it('has its load made from what is there, never above the share asked for', () => {
     const { session: there, changes, missing } = at('gym');
     expect(there?.exercises[0]?.load).toMatchObject({ kind: 'weighed', weightKitId: 'gym-stack' });
-    expect(changes).toEqual([expect.stringMatching(/^Knee extension: load 10 kg → 8 kg\.$/)]);
+    expect(englishOf(changes)).toEqual([expect.stringMatching(/^Knee extension: load 10 kg → 8 kg\.$/)]);
     expect(missing).toEqual([]);
   });
 
   it('goes by the cuff that was measured there, and names a pressure that is stale', () => {
     const { session: there, changes, missing } = at('travelling');
     expect(there?.exercises[0]?.limbs).toMatchObject([{ kind: 'measured', occlusionId: 'lop-road' }]);
-    expect(changes).toContain('Left thigh: L thigh 11.5 → Road cuff.');
-    expect(changes[0]).toMatch(/104 → 116 mmHg/);
-    expect(missing).toEqual([
+    expect(englishOf(changes)).toContain('Left thigh: L thigh 11.5 → Road cuff.');
+    expect(englishOf(changes[0])).toMatch(/104 → 116 mmHg/);
+    expect(englishOf(missing)).toEqual([
       'Knee extension: nothing travelling makes its load; it goes by the limb alone.',
       'Left thigh, Road cuff: measure again. It is 40 days old.',
     ]);
@@ -68,6 +71,6 @@ describe('a session at another place', () => {
   it('cannot be done where no cuff of it is', () => {
     const { session: there, missing } = at('home');
     expect(there).toBeNull();
-    expect(missing.join(' ')).toMatch(/no pressure measured on the left thigh/);
+    expect(missing.map(inEnglish).join(' ')).toMatch(/no pressure measured on the left thigh/);
   });
 });

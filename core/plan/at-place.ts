@@ -1,6 +1,8 @@
 import type { Cuff } from '../cuff/cuff';
 import type { Strap } from '../kit/strap';
 import { LIMB_WEIGHT, type WeightKit } from '../load/weight-kit';
+import type { Message } from '../message/message';
+import { msg } from '../message/message';
 import { LIMB_LABELS } from '../quantity/limb';
 import { isAt, PLACE_LABELS, type Place } from '../quantity/place';
 import type { Basis } from './basis';
@@ -17,9 +19,9 @@ export type AtPlace = {
   /** `null` where nothing of it can be done there. */
   session: SessionChoice | null;
   /** From what to what the place changes the plan, in words. */
-  changes: string[];
+  changes: Message[];
   /** What is not there, or no longer holds there. */
-  missing: string[];
+  missing: Message[];
 };
 
 /** What is on record as far as the kit of a place goes: what was measured and tightened with pieces that are there. */
@@ -55,7 +57,12 @@ export function atPlace(session: SessionChoice, plan: Plan, basis: Basis, kit: K
     const { weightKitId } = choice.load;
     if (there.weightKits.some(({ id }) => id === weightKitId)) return choice;
     const label = basis.library[choice.exerciseId]?.label ?? choice.exerciseId;
-    missing.push(`${label}: nothing ${PLACE_LABELS[place]} makes its load; it goes by the limb alone.`);
+    missing.push(
+      msg('{label}: nothing {place} makes its load; it goes by the limb alone.', {
+        label,
+        place: PLACE_LABELS[place],
+      }),
+    );
     return { ...choice, load: { kind: 'unweighed' as const, with: LIMB_WEIGHT } };
   });
   const now: SessionChoice = { ...solved.session, exercises };
@@ -65,7 +72,7 @@ export function atPlace(session: SessionChoice, plan: Plan, basis: Basis, kit: K
 }
 
 /** Measured pressures of the session that no longer hold (rule LOP-6). */
-const stale = (exercises: readonly ExerciseChoice[], { due, occlusions }: Basis): string[] =>
+const stale = (exercises: readonly ExerciseChoice[], { due, occlusions }: Basis): Message[] =>
   [
     ...new Set(
       exercises.flatMap(({ limbs }) =>
@@ -74,11 +81,19 @@ const stale = (exercises: readonly ExerciseChoice[], { due, occlusions }: Basis)
     ),
   ].flatMap((id) => {
     const [why, fact] = [due.get(id), occlusions.find((occlusion) => occlusion.id === id)];
-    return why && fact ? [`${LIMB_LABELS[fact.limb]}, ${fact.cuffLabel}: measure again. ${why}`] : [];
+    return why && fact
+      ? [
+          msg('{limb}, {cuffLabel}: measure again. {why}', {
+            limb: LIMB_LABELS[fact.limb],
+            cuffLabel: fact.cuffLabel,
+            why,
+          }),
+        ]
+      : [];
   });
 
 /** Limbs that wear something else there. */
-function wornChanges(before: Plan, after: Plan): string[] {
+function wornChanges(before: Plan, after: Plan): Message[] {
   const worn = ({ exercises }: Plan) =>
     new Map(
       exercises.flatMap(({ limbs }) => limbs.map((target) => [target.limb, wornLabel(target)] as const)),
@@ -86,6 +101,8 @@ function wornChanges(before: Plan, after: Plan): string[] {
   const was = worn(before);
   return [...worn(after)].flatMap(([limb, label]) => {
     const old = was.get(limb);
-    return old && old !== label ? [`${LIMB_LABELS[limb]}: ${old} → ${label}.`] : [];
+    return old && old !== label
+      ? [msg('{limb}: {old} → {now}.', { limb: LIMB_LABELS[limb], old, now: label })]
+      : [];
   });
 }

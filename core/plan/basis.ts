@@ -3,13 +3,13 @@ import type { Cuff } from '../cuff/cuff';
 import type { FitFact, TightnessFact } from '../cuff/fact';
 import type { TargetLoad } from '../load/target-load';
 import type { WeightKit } from '../load/weight-kit';
+import type { Message } from '../message/message';
 import type { OcclusionFact } from '../occlusion-pressure/fact';
 import type { RampSession } from '../pressure/ramp';
 import type { Exercise, LadderRung } from '../protocol/exercise';
 import type { Library } from '../protocol/exercises';
 import type { WorkMode } from '../protocol/work-mode';
 import type { Limb, LimbKind } from '../quantity/limb';
-import type { DisplayUnits } from '../quantity/units';
 import type { BloodPressure } from '../screening/blood-pressure';
 import type { Limits } from '../screening/clearance';
 import type { StrengthFact } from '../strength/fact';
@@ -39,11 +39,10 @@ export type Basis = {
   cuffs: readonly Cuff[];
   weightKits: readonly WeightKit[];
   library: Library;
-  massUnit: DisplayUnits['mass'];
   /** What the clearances in force limit (rule SCR-2). */
   limits: Limits;
   /** Why a measured pressure or a strength test no longer holds, by its id (rules LOP-6, LOAD-2). */
-  due: ReadonlyMap<string, string>;
+  due: ReadonlyMap<string, Message>;
   /** Operations of the last 12 weeks, by limb (rules SCR-1, SCR-4). */
   procedures: readonly { limb: Limb; atMs: number }[];
   /** Rungs of the ladder that limbs stand on; none where it was never checked (rule PRO-5). */

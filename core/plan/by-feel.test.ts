@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { englishOf } from '#language/english-of.fixture';
 import type { TightnessFact } from '../cuff/fact';
 import { hardFindings } from '../findings/finding';
 import { boutsOf } from '../forecast/bouts';
@@ -44,7 +45,7 @@ const { plan } = compose();
 describe('a session under a strap, by feel (TIGHT)', () => {
   it('carries the mark and no pressure, and says that nobody knows it', () => {
     const { findings } = compose();
-    expect(plan.exercises[0]?.limbs[0]).toEqual({
+    expect(englishOf(plan.exercises[0]?.limbs[0])).toEqual({
       kind: 'by-feel',
       limb: 'left-thigh',
       strapId: 'strap',
@@ -52,7 +53,7 @@ describe('a session under a strap, by feel (TIGHT)', () => {
       mark: 6,
       felt: 7,
     });
-    expect(findings).toMatchObject([{ rule: 'TIGHT', level: 'note' }]);
+    expect(englishOf(findings)).toMatchObject([{ rule: 'TIGHT', level: 'note' }]);
     expect(sessionChoiceSchema.safeParse({ ...session, exercises: [strapped] }).success).toBe(true);
   });
 
@@ -61,7 +62,7 @@ describe('a session under a strap, by feel (TIGHT)', () => {
       ...basis,
       limits: limited({ maxPercentLop: 50, capFrom: 'Dr Test' }),
     });
-    expect(hardFindings(compose(capped).findings)).toMatchObject([{ rule: 'SCR-2' }]);
+    expect(englishOf(hardFindings(compose(capped).findings))).toMatchObject([{ rule: 'SCR-2' }]);
     const passive = { ...strapped, exerciseId: 'passive-cuff-leg', protocolId: 'passive-recovery' as const };
     expect(hardFindings(compose(basis, passive).findings).map(({ rule }) => rule)).toContain('TIGHT');
     expect(() => compose(testBasis({ occlusions: [] }))).toThrow(/not tightened/);
@@ -83,9 +84,9 @@ describe('a session under a strap, by feel (TIGHT)', () => {
     expect(draft()?.exercises[0]?.limbs[0]).toMatchObject({ strapId: 'strap' });
     const measured = testBasis({ occlusions: [testOcclusion()], tightness: [felt] });
     expect(draft(measured)?.exercises[0]?.limbs[0]).toMatchObject({ occlusionId: 'lop' });
-    expect(draftSession({ ...wish, goal: 'passive', limbs: ['left-thigh'] }, basis).notes[0]).toContain(
-      'TIGHT',
-    );
+    expect(
+      englishOf(draftSession({ ...wish, goal: 'passive', limbs: ['left-thigh'] }, basis).notes[0]),
+    ).toContain('TIGHT');
   });
 
   it('asks for colour and feeling after every set before it goes on', () => {
@@ -125,7 +126,10 @@ describe('a session under a strap, by feel (TIGHT)', () => {
     const easy = { plan, state: fold(plan, logOf(entries)) };
     expect(recommend(easy, 0, CONTEXT)?.change).toEqual({ loadSteps: 1 });
     const stopped = fold(plan, logOf([...entries, [500, { type: 'sign-noted', sign: 'dizzy' }]]));
-    expect(recommend({ plan, state: stopped }, 0, CONTEXT)).toMatchObject({ rule: 'REV-1', change: {} });
+    expect(englishOf(recommend({ plan, state: stopped }, 0, CONTEXT))).toMatchObject({
+      rule: 'REV-1',
+      change: {},
+    });
   });
 
   it('may be run once somebody has prescribed it', () => {
@@ -140,11 +144,11 @@ describe('a session under a strap, by feel (TIGHT)', () => {
     });
     const measure = (prescribed: boolean) =>
       chainOf(facts(prescribed), testKitInUse, START_MS).find(({ id }) => id === 'measure');
-    expect(measure(false)).toMatchObject({ state: 'due', figure: 'felt 7 of 10' });
-    expect(measure(true)).toMatchObject({ state: 'good', figure: 'felt 7 of 10' });
+    expect(englishOf(measure(false))).toMatchObject({ state: 'due', figure: 'felt 7 of 10' });
+    expect(englishOf(measure(true))).toMatchObject({ state: 'good', figure: 'felt 7 of 10' });
     const prescribed = chainOf(facts(true), testKitInUse, START_MS).find(({ id }) => id === 'prescribe');
-    expect(prescribed?.figure).toBe('mark 6');
-    expect(prescribed?.reason).not.toContain('mmHg');
+    expect(englishOf(prescribed?.figure)).toBe('mark 6');
+    expect(englishOf(prescribed?.reason)).not.toContain('mmHg');
   });
 });
 
@@ -169,7 +173,7 @@ describe('priming and cycles under a strap (PRS-6, PRS-9, TIGHT)', () => {
 
   it('go up and down before the first set, each at its own mark, and are on the strip without a pressure', () => {
     const { plan: of } = compose(basis, primed);
-    expect(of.exercises[0]?.limbs[0]).toMatchObject({ mark: 6, primingMarks: [3, 4, 6] });
+    expect(englishOf(of.exercises[0]?.limbs[0])).toMatchObject({ mark: 6, primingMarks: [3, 4, 6] });
     expect(compile(of).lanes[0]?.inflations.slice(0, 3)).toMatchObject([
       { fromMs: 0, toMs: 30_000, steps: [{ pressureMmHg: null }] },
       { fromMs: 40_000, toMs: 70_000 },
@@ -199,6 +203,6 @@ describe('priming and cycles under a strap (PRS-6, PRS-9, TIGHT)', () => {
     expect([marks[0], marks.at(-1)]).toEqual([3, 6]);
     expect(marks).toEqual(marks.toSorted((a, b) => a - b));
     expect(markAt(of, [])).toEqual([3]);
-    expect(plannedWords(target, exercise?.sets[0])).toBe('mark 3');
+    expect(englishOf(plannedWords(target, exercise?.sets[0]))).toBe('mark 3');
   });
 });

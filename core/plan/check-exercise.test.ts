@@ -1,4 +1,6 @@
 import { describe, expect, it } from 'vitest';
+import { englishOf } from '#language/english-of.fixture';
+import { inEnglish } from '#language/render';
 import type { Exercise } from '../protocol/exercise';
 import { EXERCISES } from '../protocol/exercises';
 import { crosses } from '../protocol/joint-range';
@@ -25,7 +27,10 @@ const found = (
   composeSession({ ...testSession(), exercises: [testExercise(changes, more)] }, testBasis(basis))
     .findings.filter(({ rule }) => rules.includes(rule))
     .map(({ rule, level, subject, message, remedy, fix }) =>
-      [`${rule} ${level} ${subject}: ${message} ${remedy}`, ...(fix ? [JSON.stringify(fix)] : [])].join(' '),
+      [
+        `${rule} ${level} ${subject}: ${inEnglish(message)} ${inEnglish(remedy)}`,
+        ...(fix ? [JSON.stringify(fix)] : []),
+      ].join(' '),
     );
 const passive = (more: Partial<ExerciseChoice> = {}, basis: Partial<Basis> = {}, changes: TestChoices = {}) =>
   found(
@@ -71,7 +76,7 @@ describe('what a clearance allows, limb by limb (SCR-2)', () => {
       'SCR-2 hard protocolId: Left thigh: the clearance allows passive, aerobic work only. Prescribe work that is cleared.',
     ]);
     expect(under(limited({ modes: [] }, ['left-thigh']))).toEqual([
-      'SCR-2 hard protocolId: Left thigh: the clearance allows no work only. Prescribe work that is cleared.',
+      'SCR-2 hard protocolId: Left thigh: the clearance allows no work. Prescribe work that is cleared.',
     ]);
   });
 });
@@ -133,7 +138,7 @@ describe('what a letter says of the work of a limb (SCR-2)', () => {
       testWish({ goal: 'rehab', rung: 'loaded' }),
       testBasis({ limits: limited({ highestRung: 'isometric' }) }),
     );
-    expect(still).toEqual({
+    expect(englishOf(still)).toEqual({
       session: null,
       notes: ['The clearance allows work up to isometric only (SCR-2).'],
     });
@@ -172,7 +177,7 @@ describe('passive cycles (PRS-3)', () => {
     expect(
       found(['PRS-3'], { exerciseId: PASSIVE }, { load: { kind: 'unweighed', with: 'nothing' } }),
     ).toContain(
-      `PRS-3 hard protocolId: ${label} is passive and takes passive cycles. Choose passive cycles.`,
+      `PRS-3 hard protocolId: ${inEnglish(label)} is passive and takes passive cycles. Choose passive cycles.`,
     );
     expect(
       found(['PRS-3'], { protocolId: 'passive-rehab' }, { load: { kind: 'unweighed', with: 'x' } }),
@@ -238,7 +243,7 @@ describe('straps (TIGHT)', () => {
 
   it('keep no cap and do no passive work', () => {
     const note =
-      'TIGHT note limb: By feel: people misjudge it, and nobody knows the pressure. Start low, and check colour and tingling after every set; a measured cuff is better.';
+      'TIGHT note limb: By feel: people misjudge it, and the pressure is not known. Start low, and check colour and tingling after every set; a measured cuff is better.';
     expect(found(['TIGHT', 'SCR-2'], {}, { limbs }, basis)).toEqual([note]);
     const capped = { ...basis, limits: limited({ maxPercentLop: 50, capFrom: 'Dr Ash' }) };
     expect(found(['TIGHT', 'SCR-2'], {}, { limbs }, capped)).toEqual([
@@ -272,7 +277,7 @@ describe('limbs of an exercise (PRO-2)', () => {
     if (!single) throw new Error('No exercise of one leg at a time is in the library.');
     const [exerciseId, { label }] = single;
     expect(found(['PRO'], { exerciseId }, on('left-thigh', 'right-thigh'))).toEqual([
-      `PRO note limb: ${label} is done with one limb at a time. Do the limbs one after the other.`,
+      `PRO note limb: ${inEnglish(label)} is done with one limb at a time. Do the limbs one after the other.`,
     ]);
     expect(found(['PRO'], { exerciseId }, on('left-thigh'))).toEqual([]);
   });
@@ -282,7 +287,7 @@ describe('what a protocol is usually done with (LOAD-5, PRO)', () => {
   it('tells of another tempo, with the usual one', () => {
     expect(found(['LOAD-5'], { tempoId: '2-0-2' })).toEqual([]);
     expect(found(['LOAD-5'], { tempoId: '3-0-3' })).toEqual([
-      'LOAD-5 note tempoId: Standard 75 is usually paced 1-0-1 or 1.5-0-1.5 or 2-0-2. Choose 1-0-1 or 1.5-0-1.5 or 2-0-2. {"set":"tempoId","to":"1-0-1"}',
+      'LOAD-5 note tempoId: Standard 75 is usually paced 1-0-1, 1.5-0-1.5 or 2-0-2. Choose 1-0-1, 1.5-0-1.5 or 2-0-2. {"set":"tempoId","to":"1-0-1"}',
     ]);
     // Work by the clock has no tempo.
     expect(found(['LOAD-5'], { protocolId: 'aerobic', tempoId: '3-0-3' })).toEqual([]);
@@ -341,7 +346,7 @@ describe('in water (TIGHT)', () => {
         },
         basis,
       ).findings.filter(({ rule, level }) => rule === 'TIGHT' && level === 'hard');
-    expect(refusals(testBasis())).toMatchObject([{ subject: 'exerciseId' }]);
+    expect(englishOf(refusals(testBasis()))).toMatchObject([{ subject: 'exerciseId' }]);
     expect(refusals(testBasis({ library: { ...testBasis().library, 'pool-walk': dry } }))).toHaveLength(1);
   });
 });

@@ -1,18 +1,21 @@
 import { mayDo } from '../access/deeds';
 import type { Finding } from '../findings/finding';
+import { list, type Message, msg } from '../message/message';
 import { type Rung, rungHeight } from '../protocol/exercise';
 import { EXERCISES, type Library } from '../protocol/exercises';
 import { rangeWords } from '../protocol/joint-range';
 import { PROTOCOLS } from '../protocol/protocols';
 import type { SchoolId } from '../protocol/schools';
 import { pacedReps } from '../protocol/set-work';
-import { LIMB_LABELS } from '../quantity/limb';
+import { WORK_MODE_NAMES } from '../protocol/work-mode';
+import { isEqual } from '../quantity/is-equal';
+import { LIMB_LABELS, LIMB_NAMES } from '../quantity/limb';
 import { RULES } from '../rules/catalogue';
 import type { Limits } from '../screening/clearance';
 import { type Basis, isPostOperativeWork, type Resolved } from './basis';
 import { checkLimb, checkLimbOfExercise, checkUnmeasured } from './check-limb';
 import { checkIntensity, checkResistance } from './check-resistance';
-import { RUNG_LABELS } from './goals';
+import { RUNG_NAMES } from './goals';
 import { rangesCrossed, rungPassed } from './letter-work';
 
 /** Everything the rules find about one exercise by itself. */
@@ -35,9 +38,7 @@ export function checkExercise(one: Resolved, schoolId: SchoolId, basis: Basis): 
     ...checkProtocolChoices(one),
   ];
   // Two limbs at the same share say the same thing once.
-  return findings.filter(
-    (finding, i) => findings.findIndex((other) => other.message === finding.message) === i,
-  );
+  return findings.filter((finding, i) => findings.findIndex((other) => isEqual(other, finding)) === i);
 }
 
 /** Passive cycles only count as passive when nothing is exercised, by what every practice starts with (rule PRS-3). */
@@ -55,8 +56,11 @@ function checkWater({ choice, exercise }: Resolved): Finding[] {
       rule: 'TIGHT',
       level: 'hard',
       subject: 'exerciseId',
-      message: `${exercise.label}: no pump, gauge or tube goes into water, so a cuff at a pressure cannot be held there.`,
-      remedy: 'Use a strap by feel, or walk on land.',
+      message: msg(
+        '{exercise}: no pump, gauge or tube goes into water, so a cuff at a pressure cannot be held there.',
+        { exercise: exercise.label },
+      ),
+      remedy: msg('Use a strap by feel, or walk on land.'),
     },
   ];
 }
@@ -71,8 +75,10 @@ function checkRole({ choice }: Resolved, basis: Basis): Finding[] {
       rule: 'SCR-4',
       level: 'hard',
       subject: 'protocolId',
-      message: `${passive ? 'Passive' : 'Post-operative'} work is prescribed by a clinician only.`,
-      remedy: 'Ask a clinician to prescribe it.',
+      message: passive
+        ? msg('Passive work is prescribed by a clinician only.')
+        : msg('Post-operative work is prescribed by a clinician only.'),
+      remedy: msg('Ask a clinician to prescribe it.'),
     },
   ];
 }
@@ -90,29 +96,38 @@ function checkRung(one: Resolved, basis: Basis): Finding[] {
   return one.choice.limbs.flatMap(({ limb }): Finding[] => {
     const stood = basis.rungs.get(limb);
     if (stood === undefined && !isPostOperativeWork([limb], basis)) return [];
-    const name = LIMB_LABELS[limb].toLowerCase();
+    const name = LIMB_NAMES[limb];
     if (stood === 'done')
       return [
         {
           rule: 'PRO-5',
           level: 'note',
           subject: 'exerciseId',
-          message: `The ${name} is done with the cuff: work of it under one is a new plan.`,
-          remedy: 'Heavy work without the cuff comes next.',
+          message: msg('The {name} is done with the cuff: work of it under one is a new plan.', { name }),
+          remedy: msg('Heavy work without the cuff comes next.'),
         },
       ];
     if (rungHeight(rung) <= rungHeight(stood ?? 'passive')) return [];
     const { label } = one.exercise;
-    const work = rung === one.exercise.rung ? label : `${label} with a weight`;
+    const work = rung === one.exercise.rung ? label : msg('{label} with a weight', { label });
     return [
       {
         rule: 'PRO-5',
         level: 'guard',
         subject: 'exerciseId',
         message: stood
-          ? `${work} is ${RUNG_LABELS[rung].toLowerCase()} work; the ${name} stands on ${RUNG_LABELS[stood].toLowerCase()}.`
-          : `${work} is ${RUNG_LABELS[rung].toLowerCase()} work, and no rung is on record for the ${name}.`,
-        remedy: 'Check the limb for the rung, or give the reason.',
+          ? msg('{work} is {rung} work; the {name} stands on {stood}.', {
+              work,
+              rung: RUNG_NAMES[rung],
+              name,
+              stood: RUNG_NAMES[stood],
+            })
+          : msg('{work} is {rung} work, and no rung is on record for the {name}.', {
+              work,
+              rung: RUNG_NAMES[rung],
+              name,
+            }),
+        remedy: msg('Check the limb for the rung, or give the reason.'),
       },
     ];
   });
@@ -137,8 +152,13 @@ function checkClearance(one: Resolved, { limits }: Basis): Finding[] {
       findings.push(
         hard({
           subject: 'percentLop',
-          message: `${name}: ${target.percentLop} % is above the ${maxPercentLop} % of LOP that ${capFrom} has cleared.`,
-          remedy: `Set ${maxPercentLop} % or lower, or have a clinician record a new clearance.`,
+          message: msg(
+            '{name}: {percentLop} % is above the {maxPercentLop} % of LOP that {capFrom} has cleared.',
+            { name, percentLop: target.percentLop, maxPercentLop, capFrom: capFrom ?? '' },
+          ),
+          remedy: msg('Set {maxPercentLop} % or lower, or have a clinician record a new clearance.', {
+            maxPercentLop,
+          }),
           fix: { set: 'percentLop', to: maxPercentLop, as: 'most', limb },
         }),
       );
@@ -146,16 +166,25 @@ function checkClearance(one: Resolved, { limits }: Basis): Finding[] {
       findings.push(
         hard({
           subject: 'limb',
-          message: `${name}: the clearances on record do not speak of it.`,
-          remedy: 'Choose a limb that is cleared.',
+          message: msg('{name}: the clearances on record do not speak of it.', { name }),
+          remedy: msg('Choose a limb that is cleared.'),
         }),
       );
     if (modes && !modes.includes(mode))
       findings.push(
         hard({
           subject: 'protocolId',
-          message: `${name}: the clearance allows ${modes.join(', ') || 'no'} work only.`,
-          remedy: 'Prescribe work that is cleared.',
+          message:
+            modes.length === 0
+              ? msg('{name}: the clearance allows no work.', { name })
+              : msg('{name}: the clearance allows {modes} work only.', {
+                  name,
+                  modes: list(
+                    modes.map((one) => WORK_MODE_NAMES[one]),
+                    ', ',
+                  ),
+                }),
+          remedy: msg('Prescribe work that is cleared.'),
         }),
       );
     const highest = rungPassed(limits[limb], rung);
@@ -163,8 +192,12 @@ function checkClearance(one: Resolved, { limits }: Basis): Finding[] {
       findings.push(
         hard({
           subject: 'exerciseId',
-          message: `${name}: the clearance allows work up to ${RUNG_LABELS[highest].toLowerCase()} only, and this is ${RUNG_LABELS[rung].toLowerCase()}.`,
-          remedy: 'Prescribe work that is cleared.',
+          message: msg('{name}: the clearance allows work up to {highest} only, and this is {rung}.', {
+            name,
+            highest: RUNG_NAMES[highest],
+            rung: RUNG_NAMES[rung],
+          }),
+          remedy: msg('Prescribe work that is cleared.'),
         }),
       );
     for (const { from, ...range } of rangesCrossed(limits[limb], choice.exerciseId, exercise, rung))
@@ -172,8 +205,13 @@ function checkClearance(one: Resolved, { limits }: Basis): Finding[] {
         rule: 'SCR-2',
         level: 'guard',
         subject: 'exerciseId',
-        message: `${name}: ${exercise.label} goes through what ${from} forbids: ${rangeWords(range)}.`,
-        remedy: 'Choose an exercise that does not go through it, or say how its range is kept.',
+        message: msg('{name}: {exercise} goes through what {from} forbids: {range}.', {
+          name,
+          exercise: exercise.label,
+          from,
+          range: rangeWords(range),
+        }),
+        remedy: msg('Choose an exercise that does not go through it, or say how its range is kept.'),
       });
     return findings;
   });
@@ -187,8 +225,8 @@ function checkSides({ choice, exercise }: Resolved): Finding[] {
         rule: 'PRO-2',
         level: 'hard',
         subject: 'limb',
-        message: 'The same limb is named twice.',
-        remedy: 'Name the other limb, or one only.',
+        message: msg('The same limb is named twice.'),
+        remedy: msg('Name the other limb, or one only.'),
       },
     ];
   }
@@ -198,8 +236,8 @@ function checkSides({ choice, exercise }: Resolved): Finding[] {
       rule: 'PRO',
       level: 'note',
       subject: 'limb',
-      message: `${exercise.label} is done with one limb at a time.`,
-      remedy: 'Do the limbs one after the other.',
+      message: msg('{exercise} is done with one limb at a time.', { exercise: exercise.label }),
+      remedy: msg('Do the limbs one after the other.'),
     },
   ];
 }
@@ -215,9 +253,11 @@ function checkPassive({ choice, exercise }: Resolved, passive: boolean): Finding
         level: 'hard',
         subject: 'protocolId',
         message: cycles
-          ? `Passive cycles are without exercise, and ${exercise.label} is exercise.`
-          : `${exercise.label} is passive and takes passive cycles.`,
-        remedy: cycles ? 'Choose another protocol, or the cuff alone.' : 'Choose passive cycles.',
+          ? msg('Passive cycles are without exercise, and {exercise} is exercise.', {
+              exercise: exercise.label,
+            })
+          : msg('{exercise} is passive and takes passive cycles.', { exercise: exercise.label }),
+        remedy: cycles ? msg('Choose another protocol, or the cuff alone.') : msg('Choose passive cycles.'),
       },
     ];
   }
@@ -228,19 +268,23 @@ function checkPassive({ choice, exercise }: Resolved, passive: boolean): Finding
   if (choice.position === 'standing') {
     add({
       subject: 'position',
-      message: 'Passive cycles are done lying or sitting.',
-      remedy: 'Lie down.',
+      message: msg('Passive cycles are done lying or sitting.'),
+      remedy: msg('Lie down.'),
       fix: { set: 'position', to: 'lying' },
     });
   }
   if (choice.load.kind === 'weighed') {
-    add({ subject: 'weightKitId', message: 'Passive cycles have no load.', remedy: 'Take the load away.' });
+    add({
+      subject: 'weightKitId',
+      message: msg('Passive cycles have no load.'),
+      remedy: msg('Take the load away.'),
+    });
   }
   if (choice.sets.some(({ work }) => work.kind !== 'timed')) {
     add({
       subject: 'sets',
-      message: 'Passive cycles have no repetitions: each lasts a time.',
-      remedy: 'Choose the passive protocol anew, and its sets come with it.',
+      message: msg('Passive cycles have no repetitions: each lasts a time.'),
+      remedy: msg('Choose the passive protocol anew, and its sets come with it.'),
     });
   }
   return findings;
@@ -250,23 +294,25 @@ function checkPassive({ choice, exercise }: Resolved, passive: boolean): Finding
 function checkCycles({ choice, exercise }: Resolved): Finding[] {
   if (PROTOCOLS[choice.protocolId].mode !== 'preparation') return [];
   const findings: Finding[] = [];
-  const add = (subject: string, message: string, remedy: string) =>
+  const add = (subject: string, message: Message, remedy: Message) =>
     findings.push({ rule: 'PRS-9', level: 'hard', subject, message, remedy });
   if (choice.load.kind === 'weighed' || exercise.kind === 'aerobic') {
     add(
       'protocolId',
-      `Cuff cycles are done at rest or with gentle movement, not with ${choice.load.kind === 'weighed' ? 'a load' : 'aerobic work'}.`,
-      'Take the load away, or choose another protocol.',
+      msg('Cuff cycles are done at rest or with gentle movement, not with {kind}.', {
+        kind: choice.load.kind === 'weighed' ? msg('a load') : msg('aerobic work'),
+      }),
+      msg('Take the load away, or choose another protocol.'),
     );
   }
   if (choice.sets.some(({ work }) => work.kind !== 'timed')) {
-    add('sets', 'Cuff cycles have no repetitions: each lasts a time.', 'Choose the protocol anew.');
+    add('sets', msg('Cuff cycles have no repetitions: each lasts a time.'), msg('Choose the protocol anew.'));
   }
   if (choice.sets.slice(0, -1).some(({ release, restMs }) => !release || restMs === 0)) {
     add(
       'release',
-      'Between two cycles the cuff is down.',
-      'Let it down after each cycle, or choose the protocol anew.',
+      msg('Between two cycles the cuff is down.'),
+      msg('Let it down after each cycle, or choose the protocol anew.'),
     );
   }
   return findings;
@@ -280,8 +326,8 @@ function checkStraps({ choice, straps }: Resolved, limits: Limits): Finding[] {
       rule: 'TIGHT',
       level: 'note',
       subject: 'limb',
-      message: 'By feel: people misjudge it, and nobody knows the pressure.',
-      remedy: 'Start low, and check colour and tingling after every set; a measured cuff is better.',
+      message: msg('By feel: people misjudge it, and the pressure is not known.'),
+      remedy: msg('Start low, and check colour and tingling after every set; a measured cuff is better.'),
     },
   ];
   for (const { maxPercentLop, capFrom } of straps.map(({ limb }) => limits[limb])) {
@@ -290,8 +336,11 @@ function checkStraps({ choice, straps }: Resolved, limits: Limits): Finding[] {
       rule: 'SCR-2',
       level: 'hard',
       subject: 'limb',
-      message: `${capFrom} has cleared ${maxPercentLop} % of LOP at most, which a strap cannot keep.`,
-      remedy: 'Use a cuff that can be measured.',
+      message: msg('{capFrom} has cleared {maxPercentLop} % of LOP at most, which a strap cannot keep.', {
+        capFrom: capFrom ?? '',
+        maxPercentLop,
+      }),
+      remedy: msg('Use a cuff that can be measured.'),
     });
   }
   if (PROTOCOLS[choice.protocolId].mode === 'passive') {
@@ -299,8 +348,8 @@ function checkStraps({ choice, straps }: Resolved, limits: Limits): Finding[] {
       rule: 'TIGHT',
       level: 'hard',
       subject: 'protocolId',
-      message: 'Passive cycles need a pressure, and a strap has none.',
-      remedy: 'Use a cuff that can be measured.',
+      message: msg('Passive cycles need a pressure, and a strap has none.'),
+      remedy: msg('Use a cuff that can be measured.'),
     });
   }
   return findings;
@@ -315,21 +364,27 @@ function checkProtocolChoices({ choice, load }: Resolved): Finding[] {
       rule: 'LOAD-5',
       level: 'note',
       subject: 'tempoId',
-      message: `${protocol.label} is usually paced ${protocol.tempos.join(' or ')}.`,
-      remedy: `Choose ${protocol.tempos.join(' or ')}.`,
+      message: msg('{protocol} is usually paced {tempos}.', {
+        protocol: protocol.label,
+        tempos: list(protocol.tempos, 'or'),
+      }),
+      remedy: msg('Choose {tempos}.', { tempos: list(protocol.tempos, 'or') }),
       fix: { set: 'tempoId', to: tempo },
     });
   }
   const [shortest, longest] = protocol.restRangeMs;
   const rests = choice.sets.slice(0, -1).map(({ restMs }) => restMs);
   if (rests.some((ms) => ms < shortest || ms > longest)) {
-    const seconds = shortest === longest ? shortest / 1000 : `${shortest / 1000} to ${longest / 1000}`;
+    const seconds =
+      shortest === longest
+        ? shortest / 1000
+        : msg('{shortest} to {longest}', { shortest: shortest / 1000, longest: longest / 1000 });
     findings.push({
       rule: 'PRO',
       level: 'note',
       subject: 'restMs',
-      message: `${protocol.label} usually rests ${seconds} s.`,
-      remedy: `Set ${seconds} s.`,
+      message: msg('{protocol} usually rests {seconds} s.', { protocol: protocol.label, seconds }),
+      remedy: msg('Set {seconds} s.', { seconds }),
       fix: { set: 'restMs', to: protocol.restMs },
     });
   }
@@ -343,8 +398,11 @@ function checkProtocolChoices({ choice, load }: Resolved): Finding[] {
       rule: 'LOAD-5',
       level: 'note',
       subject: 'sets',
-      message: `Thirty clean repetitions must be possible without the cuff; at ${load.truePercent} % of 1RM that is doubtful.`,
-      remedy: 'Lower the load or the repetitions.',
+      message: msg(
+        'Thirty clean repetitions must be possible without the cuff; at {truePercent} % of 1RM that is doubtful.',
+        { truePercent: load.truePercent ?? 0 },
+      ),
+      remedy: msg('Lower the load or the repetitions.'),
     });
   }
   return findings;

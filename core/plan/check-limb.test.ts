@@ -1,5 +1,7 @@
 import { describe, expect, it } from 'vitest';
+import { inEnglish } from '#language/render';
 import type { FitFact } from '../cuff/fact';
+import { msg } from '../message/message';
 import type { Basis } from './basis';
 import { type TestChoices, testCuff, testOcclusion, testPlan } from './plan.fixture';
 
@@ -7,7 +9,7 @@ import { type TestChoices, testCuff, testOcclusion, testPlan } from './plan.fixt
 const found = (rule: string, changes: TestChoices = {}, basis: Partial<Basis> = {}) =>
   testPlan(changes, basis)
     .findings.filter((finding) => finding.rule === rule)
-    .map(({ level, message }) => `${level}: ${message}`);
+    .map(({ level, message }) => `${level}: ${inEnglish(message)}`);
 const worn = (changes: object): FitFact =>
   ({
     kind: 'cuff',
@@ -94,10 +96,10 @@ describe('the pressure it goes by (START-2, LOP-3, LOP-4, LOP-6)', () => {
     expect(found('LOP-3', {}, { occlusions: [testOcclusion({ steady: false })] })).toEqual([
       'note: The occlusion pressure is unsteady: its trials ranged over more than 10 mmHg.',
     ]);
-    expect(found('LOP-6', {}, { due: new Map([['lop', '30 days old']]) })).toEqual([
+    expect(found('LOP-6', {}, { due: new Map([['lop', msg('30 days old')]]) })).toEqual([
       'note: The pressure of the left thigh is due: 30 days old.',
     ]);
-    expect(found('LOP-6', {}, { due: new Map([['lop-right', '30 days old']]) })).toEqual([]);
+    expect(found('LOP-6', {}, { due: new Map([['lop-right', msg('30 days old')]]) })).toEqual([]);
   });
 
   it('is of a limb that the exercise works', () => {

@@ -1,5 +1,7 @@
 import type { Cuff } from '../cuff/cuff';
 import type { Finding, Fix } from '../findings/finding';
+import type { Message } from '../message/message';
+import { length, msg } from '../message/message';
 import type { OcclusionFact } from '../occlusion-pressure/fact';
 import { fitInForce, pressureInForce } from '../occlusion-pressure/in-force';
 import { expectedOcclusionPressureMmHg } from '../occlusion-pressure/plausibility';
@@ -8,7 +10,15 @@ import { checkExercisePercent, checkPassivePercent, checkPosition } from '../pre
 import { rampLevel } from '../pressure/ramp';
 import { PROTOCOLS } from '../protocol/protocols';
 import type { SchoolId } from '../protocol/schools';
-import { LIMB_LABELS, type Limb, limbKind, type Position, uprightness } from '../quantity/limb';
+import {
+  LIMB_LABELS,
+  LIMB_NAMES,
+  type Limb,
+  limbKind,
+  POSITION_NAMES,
+  type Position,
+  uprightness,
+} from '../quantity/limb';
 import { roundDownToDivision, tidy } from '../quantity/rounding';
 import { type Basis, isPostOperativeWork, type Resolved } from './basis';
 
@@ -70,8 +80,11 @@ export function checkUnmeasured(
       : [
           misfit(
             'FIT-3',
-            `${cuff.label} is not what the ${LIMB_LABELS[limb].toLowerCase()} was last fitted with.`,
-            'Fit it, and choose the pressure for it.',
+            msg('{cuff} is not what the {limb} was last fitted with.', {
+              cuff: cuff.label,
+              limb: LIMB_NAMES[limb],
+            }),
+            msg('Fit it, and choose the pressure for it.'),
           ),
         ]),
   ];
@@ -110,7 +123,7 @@ export function withoutLop(
   };
 }
 
-const misfit = (rule: 'FIT-2' | 'FIT-3' | 'FIT-5', message: string, remedy: string): Finding => ({
+const misfit = (rule: 'FIT-2' | 'FIT-3' | 'FIT-5', message: Message, remedy: Message): Finding => ({
   rule,
   level: 'hard',
   subject: 'percentLop',
@@ -130,8 +143,13 @@ const checkCuff = (
     ? [
         misfit(
           'FIT-2',
-          `${cuff.label} is for ${cuff.girthLowCm}–${cuff.girthHighCm} cm; this limb is ${girthCm} cm.`,
-          'Fit a cuff that goes round it, and measure with it.',
+          msg('{cuff} is for {girthLowCm}–{girthHighCm}; this limb is {girthCm}.', {
+            cuff: cuff.label,
+            girthLowCm: cuff.girthLowCm,
+            girthHighCm: length(cuff.girthHighCm),
+            girthCm: length(girthCm),
+          }),
+          msg('Fit a cuff that goes round it, and measure with it.'),
         ),
       ]
     : []),
@@ -140,8 +158,12 @@ const checkCuff = (
         {
           ...misfit(
             'FIT-2',
-            `${Math.floor(pressureMmHg)} mmHg is above the ${cuff.maxPressureMmHg} mmHg that ${cuff.label} can hold.`,
-            'Lower the pressure or use a wider cuff.',
+            msg('{pressureMmHg} mmHg is above the {maxPressureMmHg} mmHg that {cuff} can hold.', {
+              pressureMmHg: Math.floor(pressureMmHg),
+              maxPressureMmHg: cuff.maxPressureMmHg,
+              cuff: cuff.label,
+            }),
+            msg('Lower the pressure or use a wider cuff.'),
           ),
           ...(toHold ? { fix: toHold } : {}),
         },
@@ -157,8 +179,12 @@ function checkHeld(percentLop: number, { pressure, divisionMmHg }: OcclusionFact
       rule: 'PRS-1',
       level: 'hard',
       subject: 'percentLop',
-      message: `${percentLop} % of ${pressure.value} mmHg comes to 0 mmHg on a gauge of ${divisionMmHg}.`,
-      remedy: 'Set a share that the gauge can show, or work without a cuff.',
+      message: msg('{percentLop} % of {pressure} mmHg comes to 0 mmHg on a gauge of {divisionMmHg}.', {
+        percentLop,
+        pressure: pressure.value,
+        divisionMmHg,
+      }),
+      remedy: msg('Set a share that the gauge can show, or work without a cuff.'),
     },
   ];
 }
@@ -170,8 +196,10 @@ function checkOwnLimb(limb: Limb, measured: Limb): Finding[] {
       rule: 'LOP-4',
       level: 'hard',
       subject: 'limb',
-      message: `The pressure was measured on the ${LIMB_LABELS[measured].toLowerCase()}; it is never copied to another limb.`,
-      remedy: 'Measure this limb.',
+      message: msg('The pressure was measured on the {measured}; it is never copied to another limb.', {
+        measured: LIMB_NAMES[measured],
+      }),
+      remedy: msg('Measure this limb.'),
     },
   ];
 }
@@ -183,8 +211,11 @@ export function checkLimbOfExercise(limb: Limb, { exercise }: Resolved): Finding
       rule: 'FIT-1',
       level: 'hard',
       subject: 'exerciseId',
-      message: `${exercise.label} works the ${exercise.limbKind === 'arm' ? 'arm' : 'leg'}, and the cuff is on the other kind of limb.`,
-      remedy: 'Choose an exercise for the limb that wears the cuff.',
+      message: msg('{exercise} works the {limbKind}, and the cuff is on the other kind of limb.', {
+        exercise: exercise.label,
+        limbKind: exercise.limbKind === 'arm' ? msg('arm') : msg('leg'),
+      }),
+      remedy: msg('Choose an exercise for the limb that wears the cuff.'),
       fix: { set: 'exercise', to: 'remove' },
     },
   ];
@@ -200,8 +231,17 @@ function checkInForce(limb: Limb, position: Position, occlusion: OcclusionFact, 
       rule: 'START-2',
       level: 'hard',
       subject: 'percentLop',
-      message: `${LIMB_LABELS[limb]}: ${occlusion.pressure.value} mmHg, ${occlusion.position}, is not in force any more; ${inForce.pressure.value} mmHg, ${inForce.position}, is.`,
-      remedy: 'Re-target it to the pressure in force.',
+      message: msg(
+        '{limb}: {pressure} mmHg, {position}, is not in force any more; {inForceMmHg} mmHg, {inForcePosition}, is.',
+        {
+          limb: LIMB_LABELS[limb],
+          pressure: occlusion.pressure.value,
+          position: POSITION_NAMES[occlusion.position],
+          inForceMmHg: inForce.pressure.value,
+          inForcePosition: POSITION_NAMES[inForce.position],
+        },
+      ),
+      remedy: msg('Re-target it to the pressure in force.'),
       fix: { set: 'inForce', to: 'pressure' },
     },
   ];
@@ -222,25 +262,37 @@ function checkWorn(
   if (worn?.kind === 'strap') {
     add(
       'FIT-5',
-      `${LIMB_LABELS[limb]} was last fitted with a strap.`,
-      'Fit the cuff again, or go by the strap.',
+      msg('{limb} was last fitted with a strap.', { limb: LIMB_LABELS[limb] }),
+      msg('Fit the cuff again, or go by the strap.'),
     );
   } else if (worn && worn.widthCm !== occlusion.widthCm) {
     add(
       'FIT-3',
-      `${worn.label} is ${worn.widthCm} cm wide; the pressure was measured with ${occlusion.widthCm} cm and never carries over.`,
-      'Measure again with the cuff that is worn now.',
+      msg('{worn} is {width} wide; the pressure was measured with {measuredWith} and never carries over.', {
+        worn: worn.label,
+        width: length(worn.widthCm),
+        measuredWith: length(occlusion.widthCm),
+      }),
+      msg('Measure again with the cuff that is worn now.'),
     );
   }
   if (cuff.widthCm !== occlusion.widthCm) {
     add(
       'FIT-3',
-      `${cuff.label} is ${cuff.widthCm} cm wide; the pressure was measured with ${occlusion.widthCm} cm and never carries over.`,
-      'Measure again with this cuff.',
+      msg('{cuff} is {width} wide; the pressure was measured with {measuredWith} and never carries over.', {
+        cuff: cuff.label,
+        width: length(cuff.widthCm),
+        measuredWith: length(occlusion.widthCm),
+      }),
+      msg('Measure again with this cuff.'),
     );
   }
   if (!cuff.canOcclude) {
-    add('FIT-2', `${cuff.label} cannot stop the flow.`, 'Fit a cuff that can, and measure with it.');
+    add(
+      'FIT-2',
+      msg('{cuff} cannot stop the flow.', { cuff: cuff.label }),
+      msg('Fit a cuff that can, and measure with it.'),
+    );
   }
   const held = Math.floor((100 * cuff.maxPressureMmHg) / occlusion.pressure.value);
   const toHold = held >= 1 ? ({ set: 'percentLop', to: held, as: 'most', limb } as const) : undefined;
@@ -254,22 +306,22 @@ function checkSteady(steady: boolean): Finding[] {
       rule: 'LOP-3',
       level: 'note',
       subject: 'percentLop',
-      message: 'The occlusion pressure is unsteady: its trials ranged over more than 10 mmHg.',
-      remedy: 'Re-fit the cuff and measure again before relying on it.',
+      message: msg('The occlusion pressure is unsteady: its trials ranged over more than 10 mmHg.'),
+      remedy: msg('Re-fit the cuff and measure again before relying on it.'),
     },
   ];
 }
 
 /** It may be signed, but a session does not open on it: the measurement is asked for first (rule START-1). */
-function checkDue(limb: Limb, reason: string | undefined): Finding[] {
+function checkDue(limb: Limb, reason: Message | undefined): Finding[] {
   if (!reason) return [];
   return [
     {
       rule: 'LOP-6',
       level: 'note',
       subject: 'percentLop',
-      message: `The pressure of the ${LIMB_LABELS[limb].toLowerCase()} is due: ${reason}.`,
-      remedy: 'Measure again before it is run.',
+      message: msg('The pressure of the {limb} is due: {reason}.', { limb: LIMB_NAMES[limb], reason }),
+      remedy: msg('Measure again before it is run.'),
       hardWhenRun: true,
     },
   ];

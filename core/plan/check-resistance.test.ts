@@ -1,4 +1,6 @@
 import { describe, expect, it } from 'vitest';
+import { inEnglish } from '#language/render';
+import { msg } from '../message/message';
 import type { Basis } from './basis';
 import type { ExerciseChoice } from './choices';
 import { composeSession } from './compose';
@@ -15,7 +17,7 @@ const found = (
     .findings.filter(({ rule, subject }) => rules.includes(rule) && /strengthTest|weightKit/.test(subject))
     .map(({ rule, level, subject, message, remedy, fix, hardWhenRun }) =>
       [
-        `${rule} ${level} ${subject}: ${message} ${remedy}`,
+        `${rule} ${level} ${subject}: ${inEnglish(message)} ${inEnglish(remedy)}`,
         ...(fix ? [JSON.stringify(fix)] : []),
         ...(hardWhenRun ? ['hard when run'] : []),
       ].join(' '),
@@ -75,10 +77,10 @@ describe('the test a load goes by', () => {
   });
 
   it('holds for its weeks, and does not open after them', () => {
-    expect(found(ALL, {}, {}, { due: new Map([['test', '9 weeks old']]) })).toEqual([
+    expect(found(ALL, {}, {}, { due: new Map([['test', msg('9 weeks old')]]) })).toEqual([
       'LOAD-2 note strengthTestId: The strength test is 9 weeks old; it holds 6 weeks. Test again before it is run. hard when run',
     ]);
-    expect(found(ALL, {}, {}, { due: new Map([['another', '9 weeks old']]) })).toEqual([]);
+    expect(found(ALL, {}, {}, { due: new Map([['another', msg('9 weeks old')]]) })).toEqual([]);
   });
 });
 

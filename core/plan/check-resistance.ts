@@ -1,9 +1,11 @@
 import type { Finding } from '../findings/finding';
 import { checkLoad } from '../load/target-load';
-import { EQUIPMENT_KITS } from '../load/weight-kit';
-import { equipmentWords } from '../protocol/equipment-words';
+import { EQUIPMENT_KITS, resistanceText } from '../load/weight-kit';
+import { mass, msg } from '../message/message';
+import { EQUIPMENT_NAMES } from '../protocol/equipment-words';
 import { isWeighed } from '../protocol/exercise';
 import type { Intensity } from '../protocol/intensity';
+import { SIDE_NAMES } from '../quantity/limb';
 import { RULES } from '../rules/catalogue';
 import { testInForce } from '../strength/in-force';
 import { type Basis, isPostOperativeWork, type Resolved } from './basis';
@@ -28,8 +30,8 @@ function checkTest({ choice, test, exercise }: Resolved, basis: Basis): Finding[
         ...common,
         rule: 'LOAD-1',
         level: 'hard',
-        message: `The test is of another exercise than ${exercise.label}.`,
-        remedy: 'Test the one prescribed.',
+        message: msg('The test is of another exercise than {exercise}.', { exercise: exercise.label }),
+        remedy: msg('Test the one prescribed.'),
       },
     ];
   }
@@ -40,8 +42,10 @@ function checkTest({ choice, test, exercise }: Resolved, basis: Basis): Finding[
         ...common,
         rule: 'LOAD-3',
         level: 'hard',
-        message: `The 1RM is of the ${test.fact.side} side alone, and both limbs lift together.`,
-        remedy: 'Test both together, or do one limb after the other.',
+        message: msg('The 1RM is of the {side} side alone, and both limbs lift together.', {
+          side: SIDE_NAMES[test.fact.side],
+        }),
+        remedy: msg('Test both together, or do one limb after the other.'),
       },
     ];
   }
@@ -52,8 +56,11 @@ function checkTest({ choice, test, exercise }: Resolved, basis: Basis): Finding[
         ...common,
         rule: 'START-2',
         level: 'hard',
-        message: `A 1RM of ${test.oneRepMax.value} kg is not in force any more; ${inForce.oneRepMax.value} kg is.`,
-        remedy: 'Go by the test in force.',
+        message: msg('A 1RM of {old} is not in force any more; {now} is.', {
+          old: mass(test.oneRepMax.value),
+          now: mass(inForce.oneRepMax.value),
+        }),
+        remedy: msg('Go by the test in force.'),
         fix: { set: 'inForce', to: 'test' },
       },
     ];
@@ -66,9 +73,10 @@ function checkTest({ choice, test, exercise }: Resolved, basis: Basis): Finding[
         ...common,
         rule: 'LOAD-3',
         level: 'hard',
-        message:
+        message: msg(
           'Half of the 1RM of both sides is not for a limb that was operated on: it gave less than its half.',
-        remedy: 'Test the other side, which stands in with a mark.',
+        ),
+        remedy: msg('Test the other side, which stands in with a mark.'),
       },
     ];
   }
@@ -78,15 +86,17 @@ function checkTest({ choice, test, exercise }: Resolved, basis: Basis): Finding[
           ...common,
           rule: 'LOAD-3',
           level: 'note',
-          message: `The 1RM is half of that of both sides together: ${test.oneRepMax.value} kg.`,
-          remedy: 'Test this side by itself.',
+          message: msg('The 1RM is half of that of both sides together: {oneRepMax}.', {
+            oneRepMax: mass(test.oneRepMax.value),
+          }),
+          remedy: msg('Test this side by itself.'),
         }
       : {
           ...common,
           rule: isOperated ? 'LOAD-2' : 'LOAD-3',
           level: 'note',
-          message: `The 1RM is from the ${test.fact.side} side.`,
-          remedy: isOperated ? 'Test this side once it may be tested.' : 'Test this side.',
+          message: msg('The 1RM is from the {side} side.', { side: SIDE_NAMES[test.fact.side] }),
+          remedy: isOperated ? msg('Test this side once it may be tested.') : msg('Test this side.'),
         },
   ];
 }
@@ -99,8 +109,11 @@ function checkTestDue({ test }: Resolved, { due }: Basis): Finding[] {
       rule: 'LOAD-2',
       level: 'note',
       subject: 'strengthTestId',
-      message: `The strength test is ${age}; it holds ${RULES['LOAD-2'].figures.shelfLifeDays / 7} weeks.`,
-      remedy: 'Test again before it is run.',
+      message: msg('The strength test is {age}; it holds {shelfLifeDays} weeks.', {
+        age,
+        shelfLifeDays: RULES['LOAD-2'].figures.shelfLifeDays / 7,
+      }),
+      remedy: msg('Test again before it is run.'),
       hardWhenRun: true,
     },
   ];
@@ -115,8 +128,12 @@ function checkKit({ choice, exercise, kit }: Resolved, basis: Basis): Finding[] 
       {
         ...common,
         level: 'guard',
-        message: `${kit.label} does not suit ${exercise.label}, which is loaded by ${equipmentWords(exercise.equipment)}.`,
-        remedy: 'Choose weights that suit it, or another exercise.',
+        message: msg('{kit} does not suit {exercise}, which is loaded by {equipment}.', {
+          kit: kit.label,
+          exercise: exercise.label,
+          equipment: EQUIPMENT_NAMES[exercise.equipment],
+        }),
+        remedy: msg('Choose weights that suit it, or another exercise.'),
       },
     ];
   }
@@ -126,8 +143,11 @@ function checkKit({ choice, exercise, kit }: Resolved, basis: Basis): Finding[] 
     {
       ...common,
       level: 'note',
-      message: `${exercise.label} has weights, and this goes without kilograms: ${choice.load.with}.`,
-      remedy: tested ? 'Load it by its 1RM.' : 'Test it, and load it by its 1RM.',
+      message: msg('{exercise} has weights, and this goes without kilograms: {resistance}.', {
+        exercise: exercise.label,
+        resistance: resistanceText(choice.load.with),
+      }),
+      remedy: tested ? msg('Load it by its 1RM.') : msg('Test it, and load it by its 1RM.'),
     },
   ];
 }
@@ -140,8 +160,11 @@ export function checkIntensity(intensity: Intensity | undefined): Finding[] {
       rule: 'PRO',
       level: 'note',
       subject: 'intensity',
-      message: `Aerobic work under a cuff is done below ${MOST_PERCENT_VO2MAX} % of VO2max, or at talking pace.`,
-      remedy: 'Go by less, or by talking.',
+      message: msg(
+        'Aerobic work under a cuff is done below {mOST_PERCENT_VO2MAX} % of VO2max, or at talking pace.',
+        { mOST_PERCENT_VO2MAX: MOST_PERCENT_VO2MAX },
+      ),
+      remedy: msg('Go by less, or by talking.'),
     },
   ];
 }

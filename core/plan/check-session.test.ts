@@ -1,4 +1,6 @@
 import { describe, expect, it } from 'vitest';
+import { englishOf } from '#language/english-of.fixture';
+import { inEnglish } from '#language/render';
 import { type Exercise, exerciseSchema } from '../protocol/exercise';
 import { EXERCISES } from '../protocol/exercises';
 import type { Limb } from '../quantity/limb';
@@ -43,7 +45,7 @@ const passages = (...of: Passage[]) => {
   const exercises = of.map((one, place) => exercise({ label: `Exercise ${place + 1}`, ...one }));
   return checkSession([], { ...BASE, exercises }, { oneLimbFirst: [] }).map(
     ({ level, exerciseIndex, message, remedy, fix }) =>
-      `${level} ${exerciseIndex}: ${message} ${remedy} ${JSON.stringify(fix)}`,
+      `${level} ${exerciseIndex}: ${inEnglish(message)} ${inEnglish(remedy)} ${JSON.stringify(fix)}`,
   );
 };
 const SHARED = /^hard 0: Exercise 1 and Exercise 2 cannot share an inflation/;
@@ -109,7 +111,7 @@ const chosen = (id: keyof typeof EXERCISES, limbs: Limb[] = ['left-thigh']): Res
 const together = (...resolved: Resolved[]) =>
   checkSession(resolved, { ...BASE, exercises: [] }, { oneLimbFirst: [] }).map(
     ({ subject, exerciseIndex, message, remedy, fix }) =>
-      `${subject} ${exerciseIndex}: ${message} ${remedy} ${JSON.stringify(fix)}`,
+      `${subject} ${exerciseIndex}: ${inEnglish(message)} ${inEnglish(remedy)} ${JSON.stringify(fix)}`,
   );
 const ofKind = (kind: Exercise['kind'], limbKind: Exercise['limbKind'], muscle?: Exercise['muscle']) => {
   const found = Object.entries(EXERCISES).find(
@@ -127,7 +129,7 @@ describe('exercises together (PRO)', () => {
 
   it('puts compound work of a kind of limb before isolated work of it', () => {
     const label = EXERCISES[compound]?.label;
-    const late = `order 1: ${label} is compound and comes after isolated work. Put compound exercises first. {"set":"order","to":"compound-first"}`;
+    const late = `order 1: ${inEnglish(label)} is compound and comes after isolated work. Put compound exercises first. {"set":"order","to":"compound-first"}`;
     expect(together(chosen(isolated), chosen(compound))).toEqual([late]);
     expect(together(chosen(compound), chosen(isolated))).toEqual([]);
     expect(together(chosen(isolated), chosen(armCompound, ['left-arm']))).toEqual([]);
@@ -177,7 +179,7 @@ describe('one limb first (RUN-8)', () => {
   it('is a guard for two legs at once while the blood pressure is watched, and one remedy mends it', () => {
     const watched = testBasis({ oneLimbFirst: ['leg'] });
     const [finding] = found(session, watched);
-    expect(finding).toMatchObject({ level: 'guard', subject: 'limbs', exerciseIndex: 0 });
+    expect(englishOf(finding)).toMatchObject({ level: 'guard', subject: 'limbs', exerciseIndex: 0 });
     if (!finding) throw new Error('No finding.');
     const mended = applyFix(session, finding, watched);
     expect(mended.exercises[0]?.limbs).toHaveLength(1);

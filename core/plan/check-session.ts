@@ -1,7 +1,9 @@
 import type { Finding } from '../findings/finding';
+import { msg } from '../message/message';
 import { MOST_PRIMING_CYCLES } from '../pressure/priming';
 import type { Exercise } from '../protocol/exercise';
-import { limbKind } from '../quantity/limb';
+import { musclesText } from '../protocol/muscle-names';
+import { LIMB_KIND_NAMES, limbKind } from '../quantity/limb';
 import { RULES } from '../rules/catalogue';
 import type { Basis, Resolved } from './basis';
 import { type LimbTarget, type Plan, type PlannedExercise, primingCycles } from './plan';
@@ -34,8 +36,11 @@ const checkOneLimb = ({ exercises }: Plan, { oneLimbFirst }: Pick<Basis, 'oneLim
             level: 'guard',
             subject: 'limbs',
             exerciseIndex,
-            message: `${label}: blood pressure is watched in work, and no limb of this kind was trained yet.`,
-            remedy: 'One limb first.',
+            message: msg(
+              '{label}: blood pressure is watched in work, and no limb of this kind was trained yet.',
+              { label },
+            ),
+            remedy: msg('One limb first.'),
             fix: { set: 'limbs', to: 'one' },
           },
         ]
@@ -79,8 +84,11 @@ function checkBetween(
       {
         ...common,
         level: 'hard',
-        message: `${exercise.label} and ${next.label} cannot share an inflation: they need the same limbs at the same pressure of the same LOP, and no priming between.`,
-        remedy: 'Let the cuff down between them.',
+        message: msg(
+          '{exercise} and {next} cannot share an inflation: they need the same limbs at the same pressure of the same LOP, and no priming between.',
+          { exercise: exercise.label, next: next.label },
+        ),
+        remedy: msg('Let the cuff down between them.'),
         fix,
       },
     ];
@@ -92,8 +100,11 @@ function checkBetween(
     {
       ...common,
       level: 'note',
-      message: `${last.restMs / 1000} s of free flow before ${next.label}: the occlusion clock goes on counting below ${freeMs / 1000} s.`,
-      remedy: `Let it flow for ${freeMs / 1000} s.`,
+      message: msg(
+        '{rest} s of free flow before {next}: the occlusion clock goes on counting below {free} s.',
+        { rest: last.restMs / 1000, next: next.label, free: freeMs / 1000 },
+      ),
+      remedy: msg('Let it flow for {free} s.', { free: freeMs / 1000 }),
       fix,
     },
   ];
@@ -121,8 +132,12 @@ const checkPriming = ({ exercises }: Plan): Finding[] =>
         level: 'hard',
         subject: 'priming',
         exerciseIndex,
-        message: `${exercise.label} would be primed by ${cycles} cycles; ${MOST_PRIMING_CYCLES} are the most.`,
-        remedy: 'Begin higher, or take larger steps.',
+        message: msg('{exercise} would be primed by {cycles} cycles; {mostPrimingCycles} are the most.', {
+          exercise: exercise.label,
+          cycles,
+          mostPrimingCycles: MOST_PRIMING_CYCLES,
+        }),
+        remedy: msg('Begin higher, or take larger steps.'),
       },
     ];
   });
@@ -154,8 +169,10 @@ function checkOrder(resolved: readonly Resolved[]): Finding[] {
       level: 'note',
       subject: 'order',
       exerciseIndex: later,
-      message: `${late.exercise.label} is compound and comes after isolated work.`,
-      remedy: 'Put compound exercises first.',
+      message: msg('{exercise} is compound and comes after isolated work.', {
+        exercise: late.exercise.label,
+      }),
+      remedy: msg('Put compound exercises first.'),
       fix: { set: 'order', to: 'compound-first' },
     },
   ];
@@ -174,15 +191,19 @@ function checkNumber(resolved: readonly Resolved[]): Finding[] {
   const place = over?.[MOST_PER_MUSCLE];
   const extra = place === undefined ? undefined : resolved[place];
   if (place === undefined || !extra) return [];
-  const kind = extra.choice.limbs[0] && limbKind(extra.choice.limbs[0].limb);
+  const kind = extra.exercise.limbKind;
   return [
     {
       rule: 'PRO',
       level: 'note',
       subject: 'exerciseId',
       exerciseIndex: place,
-      message: `More than ${MOST_PER_MUSCLE} exercises for the ${extra.exercise.muscle} of one ${kind}.`,
-      remedy: 'One to three and one functional are enough.',
+      message: msg('More than {mostPerMuscle} exercises for the {muscle} of one {kind}.', {
+        mostPerMuscle: MOST_PER_MUSCLE,
+        muscle: musclesText(extra.exercise.muscle),
+        kind: LIMB_KIND_NAMES[kind],
+      }),
+      remedy: msg('One to three and one functional are enough.'),
       fix: { set: 'exercise', to: 'remove' },
     },
   ];

@@ -1,4 +1,5 @@
 import type { Finding } from '../findings/finding';
+import { msg } from '../message/message';
 import { LIMB_LABELS, limbKind } from '../quantity/limb';
 import { toDecimals } from '../quantity/rounding';
 import { MS_PER_MINUTE } from '../quantity/units';
@@ -13,7 +14,7 @@ export const checkTimeline = (timeline: Timeline, plan: Plan): Finding[] => [
   ...checkLimbsTogether(timeline.lanes),
 ];
 
-const minutes = (ms: number): string => `${toDecimals(ms / MS_PER_MINUTE, 1)} min`;
+const minutes = (ms: number): number => toDecimals(ms / MS_PER_MINUTE, 1);
 
 function checkLane(lane: Lane, timeline: Timeline, plan: Plan): Finding[] {
   const limb = LIMB_LABELS[lane.limb];
@@ -21,7 +22,7 @@ function checkLane(lane: Lane, timeline: Timeline, plan: Plan): Finding[] {
   const common = {
     rule: 'PRO-1',
     subject: 'protocolId',
-    remedy: 'Shorten the rests, use a faster tempo, or release between sets for at least 65 s.',
+    remedy: msg('Shorten the rests, use a faster tempo, or release between sets for at least 65 s.'),
     fix: { set: 'release', to: 'each-rest' },
   } as const;
   const stretches = stretchesOf(lane, timeline);
@@ -31,7 +32,11 @@ function checkLane(lane: Lane, timeline: Timeline, plan: Plan): Finding[] {
       {
         ...common,
         level: 'hard',
-        message: `${limb} would be occluded ${minutes(over.clockMs)} without free flow; the limit is ${minutes(limitMs)}.`,
+        message: msg('{limb} would be occluded {clock} min without free flow; the limit is {limit} min.', {
+          limb,
+          clock: minutes(over.clockMs),
+          limit: minutes(limitMs),
+        }),
       },
     ];
   }
@@ -46,7 +51,10 @@ function checkLane(lane: Lane, timeline: Timeline, plan: Plan): Finding[] {
           {
             ...common,
             level: 'guard' as const,
-            message: `${limb} would be occluded ${minutes(guarded.clockMs)} without free flow; over ${minutes(guarded.guardMs)} needs a clinician’s reason.`,
+            message: msg(
+              '{limb} would be occluded {clock} min without free flow; over {guard} min needs a clinician’s reason.',
+              { limb, clock: minutes(guarded.clockMs), guard: minutes(guarded.guardMs) },
+            ),
           },
         ]
       : []),
@@ -56,8 +64,11 @@ function checkLane(lane: Lane, timeline: Timeline, plan: Plan): Finding[] {
             rule: 'PRO-1' as const,
             level: 'guard' as const,
             subject: 'occludedInAll',
-            message: `${limb} would be occluded ${minutes(inAllMs)} in all; over ${minutes(mostMs)} in a session needs a clinician’s reason.`,
-            remedy: 'Leave out a set or an exercise.',
+            message: msg(
+              '{limb} would be occluded {inAll} min in all; over {most} min in a session needs a clinician’s reason.',
+              { limb, inAll: minutes(inAllMs), most: minutes(mostMs) },
+            ),
+            remedy: msg('Leave out a set or an exercise.'),
           },
         ]
       : []),
@@ -81,8 +92,8 @@ function checkLimbsTogether(lanes: readonly Lane[]): Finding[] {
       rule: 'PRO-2',
       level: 'hard',
       subject: 'limbs',
-      message: 'Arms and legs would be occluded at the same time.',
-      remedy: 'Occlude a pair of arms or a pair of legs, and release them before the others.',
+      message: msg('Arms and legs would be occluded at the same time.'),
+      remedy: msg('Occlude a pair of arms or a pair of legs, and release them before the others.'),
     },
   ];
 }

@@ -1,5 +1,6 @@
+import { LIMB_WEIGHT } from '../load/weight-kit';
 import { atShare, type ExerciseChoice, type LimbChoice, type SessionChoice } from './choices';
-import { type LimbTarget, type Plan, type PlannedExercise, primingCycles } from './plan';
+import { type LimbTarget, type Plan, type PlannedExercise, type PlannedLoad, primingCycles } from './plan';
 
 /** The choices a plan was made from, so that it can be composed again from what is on record now (rule START-1). */
 export const choicesOf = ({ goal, schoolId, exercises, sitting }: Plan): SessionChoice => ({
@@ -21,6 +22,12 @@ function limbChoiceOf(target: LimbTarget): LimbChoice {
   }
 }
 
+/** What resists, by its id; in plans of earlier releases the recipe was it. */
+function resistanceIn(load: PlannedLoad): string {
+  if (load.kind === 'unweighed' && load.with) return load.with;
+  return typeof load.recipe === 'string' ? load.recipe : LIMB_WEIGHT;
+}
+
 export function exerciseChoiceOf(exercise: PlannedExercise): ExerciseChoice {
   const { exerciseId, position, load, protocolId, tempoId } = exercise;
   return {
@@ -37,7 +44,7 @@ export function exerciseChoiceOf(exercise: PlannedExercise): ExerciseChoice {
             weightKitId: load.weightKitId,
             percentOneRepMax: load.percentOneRepMax,
           }
-        : { kind: 'unweighed', with: load.recipe },
+        : { kind: 'unweighed', with: resistanceIn(load) },
     sets: exercise.sets.map(({ work, restMs, release, ofTarget }) => ({
       work,
       restMs,

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { msg } from '../message/message';
 import { primingSchema } from '../pressure/priming';
 import { sittingSchema } from '../protocol/beside';
 import { intensitySchema } from '../protocol/intensity';
@@ -10,14 +11,14 @@ import { type Limb, limbSchema, positionSchema } from '../quantity/limb';
 import { goalIdSchema } from './goals';
 
 const restMs = z
-  .number('Enter the rest in seconds.')
+  .number(msg('Enter the rest in seconds.'))
   .int()
-  .min(0, 'A rest cannot be negative.')
-  .max(600_000, 'A rest is at most 10 minutes.');
+  .min(0, msg('A rest cannot be negative.'))
+  .max(600_000, msg('A rest is at most 10 minutes.'));
 const percentOneRepMax = z
-  .number('Enter a share of 1RM in %.')
-  .min(1, 'At least 1 %.')
-  .max(200, 'At most 200 %.');
+  .number(msg('Enter a share of 1RM in %.'))
+  .min(1, msg('At least 1 %.'))
+  .max(200, msg('At most 200 %.'));
 
 /**
  * One set: what is done in it; the rest after it, and whether the cuff is let down in that.
@@ -29,9 +30,9 @@ export const setChoiceSchema = z.object({
   release: z.boolean(),
   /** Share of the target it is done at, in %; not there at the target itself (rule PRS-9). */
   ofTarget: z
-    .number('Enter a share of the target in %.')
-    .min(10, 'At least 10 % of the target.')
-    .max(100, 'Never above the target.')
+    .number(msg('Enter a share of the target in %.'))
+    .min(10, msg('At least 10 % of the target.'))
+    .max(100, msg('Never above the target.'))
     .optional(),
 });
 export type SetChoice = z.infer<typeof setChoiceSchema>;
@@ -44,19 +45,26 @@ export const limbChoiceSchema = z.discriminatedUnion('kind', [
   z.object({
     kind: z.literal('measured'),
     limb: limbSchema,
-    occlusionId: z.string('Measure the limb first.').min(1, 'Measure the limb first.'),
-    percentLop: z.number('Enter a share of LOP in %.').min(1, 'At least 1 %.').max(200, 'At most 200 %.'),
+    occlusionId: z.string(msg('Measure the limb first.')).min(1, msg('Measure the limb first.')),
+    percentLop: z
+      .number(msg('Enter a share of LOP in %.'))
+      .min(1, msg('At least 1 %.'))
+      .max(200, msg('At most 200 %.')),
   }),
   z.object({
     kind: z.literal('arbitrary'),
     limb: limbSchema,
-    cuffId: z.string('Choose the cuff.').min(1, 'Choose the cuff.'),
+    cuffId: z.string(msg('Choose the cuff.')).min(1, msg('Choose the cuff.')),
     pressureMmHg: z
-      .number('Enter a pressure in mmHg.')
-      .min(10, 'At least 10 mmHg.')
-      .max(300, 'At most 300 mmHg.'),
+      .number(msg('Enter a pressure in mmHg.'))
+      .min(10, msg('At least 10 mmHg.'))
+      .max(300, msg('At most 300 mmHg.')),
   }),
-  z.object({ kind: z.literal('by-feel'), limb: limbSchema, strapId: z.string().min(1, 'Choose the strap.') }),
+  z.object({
+    kind: z.literal('by-feel'),
+    limb: limbSchema,
+    strapId: z.string().min(1, msg('Choose the strap.')),
+  }),
 ]);
 export type LimbChoice = z.infer<typeof limbChoiceSchema>;
 export type MeasuredChoice = Extract<LimbChoice, { kind: 'measured' }>;
@@ -66,22 +74,30 @@ export type ArbitraryChoice = Extract<LimbChoice, { kind: 'arbitrary' }>;
 export const loadChoiceSchema = z.discriminatedUnion('kind', [
   z.object({
     kind: z.literal('weighed'),
-    strengthTestId: z.string('Record a strength test first.').min(1, 'Record a strength test first.'),
-    weightKitId: z.string('Choose the weights.').min(1, 'Choose the weights.'),
+    strengthTestId: z
+      .string(msg('Record a strength test first.'))
+      .min(1, msg('Record a strength test first.')),
+    weightKitId: z.string(msg('Choose the weights.')).min(1, msg('Choose the weights.')),
     percentOneRepMax,
   }),
-  z.object({ kind: z.literal('unweighed'), with: z.string().trim().min(1, 'Say what resists.').max(60) }),
+  z.object({
+    kind: z.literal('unweighed'),
+    with: z.string().trim().min(1, msg('Say what resists.')).max(60),
+  }),
 ]);
 export type LoadChoice = z.infer<typeof loadChoiceSchema>;
 
 export const exerciseChoiceSchema = z.object({
-  exerciseId: z.string().min(1, 'Choose an exercise.'),
+  exerciseId: z.string().min(1, msg('Choose an exercise.')),
   position: positionSchema,
-  limbs: z.array(limbChoiceSchema).min(1, 'Choose a limb.').max(2, 'At most two limbs at once (PRO-2).'),
+  limbs: z
+    .array(limbChoiceSchema)
+    .min(1, msg('Choose a limb.'))
+    .max(2, msg('At most two limbs at once (PRO-2).')),
   load: loadChoiceSchema,
   protocolId: protocolIdSchema,
   tempoId: tempoIdSchema,
-  sets: z.array(setChoiceSchema).min(1, 'At least one set.').max(12, 'At most 12 sets.'),
+  sets: z.array(setChoiceSchema).min(1, msg('At least one set.')).max(12, msg('At most 12 sets.')),
   /** Begins with priming cycles (rule PRS-6). */
   primed: z.boolean(),
   /** How, where it is not as usual. */
@@ -97,7 +113,10 @@ export type ExerciseChoice = z.infer<typeof exerciseChoiceSchema>;
 export const sessionChoiceSchema = z.object({
   goal: goalIdSchema,
   schoolId: schoolIdSchema,
-  exercises: z.array(exerciseChoiceSchema).min(1, 'Add an exercise.').max(8, 'At most 8 exercises.'),
+  exercises: z
+    .array(exerciseChoiceSchema)
+    .min(1, msg('Add an exercise.'))
+    .max(8, msg('At most 8 exercises.')),
   /** What belongs to the sitting before and after the cuff; not there where that is nothing. */
   sitting: sittingSchema.optional(),
 });

@@ -3,6 +3,9 @@ import type { TightnessFact } from '../cuff/fact';
 import { countedAs } from '../cuff/mark-words';
 import type { Finding } from '../findings/finding';
 import { type TargetLoad, targetLoad, withoutKilograms } from '../load/target-load';
+import type { Message } from '../message/message';
+import { msg } from '../message/message';
+import { MessageError } from '../message/message-error';
 import type { OcclusionFact } from '../occlusion-pressure/fact';
 import { fitInForce } from '../occlusion-pressure/in-force';
 import { ARBITRARY_DIVISION_MMHG, arbitraryPressure } from '../pressure/arbitrary';
@@ -36,13 +39,15 @@ import {
 export type Composed = { plan: Plan; loads: TargetLoad[]; findings: Finding[] };
 
 /** A choice that points to nothing on record: the path of it in the choices, and what to do. */
-export class UnknownChoice extends Error {
+export class UnknownChoice extends MessageError {
+  readonly code = 'unknown-choice';
+
   constructor(
     readonly path: string,
-    message: string,
-    readonly remedy: string,
+    says: Message,
+    readonly remedy: Message,
   ) {
-    super(message);
+    super(says);
   }
 }
 
@@ -75,7 +80,11 @@ function resolve(choice: ExerciseChoice, place: number, basis: Basis): Resolved 
   const at = (field: string) => `exercises.${place}.${field}`;
   const exercise = basis.library[choice.exerciseId];
   if (!exercise) {
-    throw new UnknownChoice(at('exerciseId'), 'This exercise is not in the library.', 'Choose another.');
+    throw new UnknownChoice(
+      at('exerciseId'),
+      msg('This exercise is not in the library.'),
+      msg('Choose another.'),
+    );
   }
   const straps = choice.limbs.flatMap((worn, index) => {
     if (worn.kind !== 'by-feel') return [];
@@ -84,8 +93,8 @@ function resolve(choice: ExerciseChoice, place: number, basis: Basis): Resolved 
     if (felt) return [felt];
     throw new UnknownChoice(
       at(`limbs.${index}.strapId`),
-      'This strap was not tightened on this limb yet.',
-      'Tighten it by feel first.',
+      msg('This strap was not tightened on this limb yet.'),
+      msg('Tighten it by feel first.'),
     );
   });
   const limbs = choice.limbs.flatMap((limb, index) => {
@@ -95,8 +104,8 @@ function resolve(choice: ExerciseChoice, place: number, basis: Basis): Resolved 
     if (!occlusion || !cuff) {
       throw new UnknownChoice(
         at(`limbs.${index}.occlusionId`),
-        'This occlusion pressure is not on record, or its cuff is gone.',
-        'Measure the limb.',
+        msg('This occlusion pressure is not on record, or its cuff is gone.'),
+        msg('Measure the limb.'),
       );
     }
     return [{ choice: limb, occlusion, cuff }];
@@ -107,8 +116,8 @@ function resolve(choice: ExerciseChoice, place: number, basis: Basis): Resolved 
     if (cuff) return [{ choice: limb, cuff }];
     throw new UnknownChoice(
       at(`limbs.${index}.cuffId`),
-      'This cuff is not in the kit any more.',
-      'Fit another first.',
+      msg('This cuff is not in the kit any more.'),
+      msg('Fit another first.'),
     );
   });
   const { load } = choice;
@@ -126,18 +135,22 @@ function resolve(choice: ExerciseChoice, place: number, basis: Basis): Resolved 
   }
   const test = basis.strengthTests.find(({ id }) => id === load.strengthTestId);
   if (!test) {
-    throw new UnknownChoice(at('load.strengthTestId'), 'This strength test is not on record.', 'Test first.');
+    throw new UnknownChoice(
+      at('load.strengthTestId'),
+      msg('This strength test is not on record.'),
+      msg('Test first.'),
+    );
   }
   const kit = basis.weightKits.find(({ id }) => id === load.weightKitId);
   if (!kit || kit.kind === 'bands') {
     throw new UnknownChoice(
       at('load.weightKitId'),
-      kit ? `${kit.label} has no load in kg.` : 'These weights are not in the kit.',
-      'Choose weights that have.',
+      kit ? msg('{kit} has no load in kg.', { kit: kit.label }) : msg('These weights are not in the kit.'),
+      msg('Choose weights that have.'),
     );
   }
   const serving = serve(test, sideOf(choice.limbs.map(({ limb }) => limb)));
-  const target = targetLoad(serving.oneRepMax.value, load.percentOneRepMax, kit, basis.massUnit);
+  const target = targetLoad(serving.oneRepMax.value, load.percentOneRepMax, kit);
   return { choice, exercise, limbs, unmeasured, straps, test: serving, kit, load: target };
 }
 
@@ -196,9 +209,9 @@ function plannedLoad(
   test: ServingTest | null,
   made: TargetLoad,
 ): PlannedLoad {
-  if (intensity) return { kind: 'unweighed', recipe: intensityWords(intensity) };
   if (choice.kind !== 'weighed' || !test || made.truePercent === null) {
-    return { kind: 'unweighed', recipe: made.recipe };
+    const resists = choice.kind === 'unweighed' ? { with: choice.with } : {};
+    return { kind: 'unweighed', recipe: intensity ? intensityWords(intensity) : made.recipe, ...resists };
   }
   return {
     kind: 'weighed',

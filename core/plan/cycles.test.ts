@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { englishOf } from '#language/english-of.fixture';
 import { risingShares } from '../protocol/rising-shares';
 import { type ExerciseChoice, setsOf } from './choices';
 import { choicesOf, exerciseChoiceOf } from './choices-of';
@@ -63,11 +64,11 @@ describe('cycles of the cuff (PRS-9)', () => {
   it('are never above what exercise may be done at, with a load, or under a strap', () => {
     const at = (percentLop: number) =>
       refusals({ limbs: [{ kind: 'measured', limb: 'left-thigh', occlusionId: 'lop', percentLop }] });
-    expect(at(81)).toMatchObject([{ rule: 'PRS-3', level: 'hard', fix: { to: 80 } }]);
-    expect(refusals({ exerciseId: 'knee-extension', load: testExercise().load })).toContainEqual(
+    expect(englishOf(at(81))).toMatchObject([{ rule: 'PRS-3', level: 'hard', fix: { to: 80 } }]);
+    expect(englishOf(refusals({ exerciseId: 'knee-extension', load: testExercise().load }))).toContainEqual(
       expect.objectContaining({ rule: 'PRS-9', level: 'hard', subject: 'protocolId' }),
     );
-    expect(refusals({ sets: setsOf('standard-75', 30_000, 60_000) })).toContainEqual(
+    expect(englishOf(refusals({ sets: setsOf('standard-75', 30_000, 60_000) }))).toContainEqual(
       expect.objectContaining({ rule: 'PRS-9', level: 'hard', subject: 'sets' }),
     );
   });
@@ -77,9 +78,9 @@ describe('cycles of the cuff (PRS-9)', () => {
     const changed = (part: object, at: number) =>
       sets.map((set, place) => (place === at ? { ...set, ...part } : set));
     const down = expect.objectContaining({ rule: 'PRS-9', level: 'hard', subject: 'release' });
-    expect(refusals({ sets })).not.toContainEqual(down);
-    expect(refusals({ sets: changed({ release: false }, 3) })).toContainEqual(down);
-    expect(refusals({ sets: changed({ restMs: 0 }, 0) })).toContainEqual(down);
+    expect(englishOf(refusals({ sets }))).not.toContainEqual(down);
+    expect(englishOf(refusals({ sets: changed({ release: false }, 3) }))).toContainEqual(down);
+    expect(englishOf(refusals({ sets: changed({ restMs: 0 }, 0) }))).toContainEqual(down);
   });
 
   it('are drafted for a goal of their own, and no set of any draft is above its target', () => {
@@ -134,7 +135,7 @@ describe('priming that is not as usual (PRS-6)', () => {
       },
       testBasis(),
     );
-    expect(findings).toContainEqual(
+    expect(englishOf(findings)).toContainEqual(
       expect.objectContaining({ rule: 'PRS-6', level: 'hard', exerciseIndex: 0 }),
     );
   });

@@ -1,4 +1,6 @@
 import { describe, expect, it } from 'vitest';
+import { englishOf } from '#language/english-of.fixture';
+import { inEnglish } from '#language/render';
 import type { WeightKit } from '../load/weight-kit';
 import { EXERCISES, type Library } from '../protocol/exercises';
 import { PROTOCOLS } from '../protocol/protocols';
@@ -30,33 +32,41 @@ const strapped: Partial<Basis> = {
 
 describe('why there can be no draft', () => {
   it('is said before anything is chosen', () => {
-    expect(why({ limbs: [] })).toBe('Choose a limb.');
-    expect(why({ limbs: ['left-arm'] })).toBe('Left arm: measure its occlusion pressure first (LOP-4).');
-    expect(why({}, { limits: clearedAlone('right-thigh') })).toBe('Left thigh is not cleared (SCR-2).');
+    expect(englishOf(why({ limbs: [] }))).toBe('Choose a limb.');
+    expect(englishOf(why({ limbs: ['left-arm'] }))).toBe(
+      'Left arm: measure its occlusion pressure first (LOP-4).',
+    );
+    expect(englishOf(why({}, { limits: clearedAlone('right-thigh') }))).toBe(
+      'Left thigh is not cleared (SCR-2).',
+    );
     expect(draft({}, { limits: clearedAlone('left-thigh') }).session).not.toBeNull();
-    expect(why({}, { limits: limited({ modes: ['passive'] }, ['left-thigh']) })).toBe(
+    expect(englishOf(why({}, { limits: limited({ modes: ['passive'] }, ['left-thigh']) }))).toBe(
       'The clearance does not allow resistance work (SCR-2).',
     );
-    expect(why({ goal: 'rehab', rung: 'passive' }, strapped)).toBe(
+    expect(englishOf(why({ goal: 'rehab', rung: 'passive' }, strapped))).toBe(
       'Passive cycles need a pressure, and a strap has none (TIGHT).',
     );
     expect(
-      why({}, { ...strapped, limits: limited({ maxPercentLop: 50, capFrom: 'Dr Ash' }, ['left-thigh']) }),
+      englishOf(
+        why({}, { ...strapped, limits: limited({ maxPercentLop: 50, capFrom: 'Dr Ash' }, ['left-thigh']) }),
+      ),
     ).toBe('A cap on the pressure cannot be kept by a strap (SCR-2).');
     const coach = { prescriber: 'coach' } as const;
-    expect(why({ goal: 'rehab', rung: 'passive' }, coach)).toBe(
+    expect(englishOf(why({ goal: 'rehab', rung: 'passive' }, coach))).toBe(
       'Passive work is prescribed by a clinician (SCR-4).',
     );
-    expect(why({}, { ...coach, procedures: [{ limb: 'left-thigh', atMs: 0 }] })).toBe(
+    expect(englishOf(why({}, { ...coach, procedures: [{ limb: 'left-thigh', atMs: 0 }] }))).toBe(
       'Post-operative work is prescribed by a clinician (SCR-4).',
     );
     expect(draft({}, coach).session).not.toBeNull();
     // A strap on one of two limbs is enough.
     const mixed = { ...strapped, occlusions: [testOcclusion({ limb: 'right-thigh' })] };
     expect(
-      why(
-        { limbs: ['left-thigh', 'right-thigh'] },
-        { ...mixed, limits: limited({ maxPercentLop: 50 }, ['left-thigh']) },
+      englishOf(
+        why(
+          { limbs: ['left-thigh', 'right-thigh'] },
+          { ...mixed, limits: limited({ maxPercentLop: 50 }, ['left-thigh']) },
+        ),
       ),
     ).toMatch(/cannot be kept by a strap/);
   });
@@ -168,7 +178,7 @@ describe('what a draft says beside it', () => {
       { newcomer: true, limbs: ['left-thigh', 'right-thigh'] },
       { strengthTests: [testStrength(), testStrength({ id: 'curl', exerciseId: 'leg-curl-seated' })] },
     );
-    expect(notes).toContain('Newcomer: the first inflation of each limb is primed (PRS-6).');
+    expect(englishOf(notes)).toContain('Newcomer: the first inflation of each limb is primed (PRS-6).');
     const seen = new Set<string>();
     for (const { limbs, primed } of session?.exercises ?? []) {
       expect(primed).toBe(limbs.every(({ limb }) => !seen.has(limb)));
@@ -177,8 +187,8 @@ describe('what a draft says beside it', () => {
     expect(session?.exercises.some(({ primed }) => primed)).toBe(true);
     expect(session?.exercises.some(({ primed }) => !primed)).toBe(true);
     const passive = draft({ newcomer: true, goal: 'passive' }).notes;
-    expect(passive.join()).not.toContain('primed');
-    expect(draft().notes.join()).not.toContain('Newcomer');
+    expect(passive.map(inEnglish).join()).not.toContain('primed');
+    expect(draft().notes.map(inEnglish).join()).not.toContain('Newcomer');
   });
 
   it('tells of the build-up after an operation, of passive work on that limb alone', () => {
@@ -189,9 +199,13 @@ describe('what a draft says beside it', () => {
       rungs: new Map([['left-thigh', 'unloaded']]) as Basis['rungs'],
     });
     const notes = (changes: Partial<DraftWish>, basis: Partial<Basis>) => draft(changes, basis).notes;
-    expect(notes({ goal: 'rehab', rung: 'passive' }, operated('left-thigh'))).toContain(words);
-    expect(notes({ goal: 'rehab', rung: 'passive' }, operated('right-thigh'))).not.toContain(words);
-    expect(notes({ goal: 'rehab', rung: 'unloaded' }, operated('left-thigh'))).not.toContain(words);
+    expect(englishOf(notes({ goal: 'rehab', rung: 'passive' }, operated('left-thigh')))).toContain(words);
+    expect(englishOf(notes({ goal: 'rehab', rung: 'passive' }, operated('right-thigh')))).not.toContain(
+      words,
+    );
+    expect(englishOf(notes({ goal: 'rehab', rung: 'unloaded' }, operated('left-thigh')))).not.toContain(
+      words,
+    );
   });
 });
 
@@ -213,7 +227,7 @@ describe('the kit of a draft (LOAD-4)', () => {
 
   it('leaves an exercise out that it cannot make light enough, and resists otherwise as the exercise does', () => {
     const heavy = { weightKits: [stack('heavy', 30, 5)] };
-    expect(draft({}, heavy).notes).toContain(
+    expect(englishOf(draft({}, heavy).notes)).toContain(
       'Knee extension: nothing in the kit makes a load light enough (LOAD-4).',
     );
     const bands: WeightKit = { kind: 'bands', id: 'b', label: 'Bands', names: ['yellow', 'red'] };
@@ -245,12 +259,14 @@ describe('a session that its own checks would refuse', () => {
   const mended = (session: SessionChoice, over = basis) => mendAll(session, over);
 
   it('is mended by the remedies of the rules, or said what cannot be', () => {
-    expect(mended(testSession())).toEqual(testSession());
+    expect(englishOf(mended(testSession()))).toEqual(testSession());
     const capped = testBasis({ limits: limited({ maxPercentLop: 40, capFrom: 'Dr Ash' }) });
     const lowered = mended(testSession(), capped);
-    expect(lowered).toMatchObject({ exercises: [{ limbs: [{ percentLop: 40 }] }] });
+    expect(englishOf(lowered)).toMatchObject({ exercises: [{ limbs: [{ percentLop: 40 }] }] });
     const barred = testBasis({ limits: clearedAlone('right-thigh') });
-    expect(mended(testSession(), barred)).toBe('Left thigh: the clearances on record do not speak of it.');
+    expect(englishOf(mended(testSession(), barred))).toBe(
+      'Left thigh: the clearances on record do not speak of it.',
+    );
     // Taking the exercise away is no remedy of a draft.
     const twice = { ...testSession(), exercises: [testExercise(), testExercise()] };
     expect(typeof mended(twice)).toBe('object');

@@ -1,13 +1,15 @@
 import { mayDo } from '../access/deeds';
 import { targetLoad } from '../load/target-load';
-import { EQUIPMENT_KITS, LIMB_WEIGHT, makeableLoads, type WeightKit } from '../load/weight-kit';
+import { BODY_WEIGHT, EQUIPMENT_KITS, LIMB_WEIGHT, makeableLoads, type WeightKit } from '../load/weight-kit';
+import { isMessage, type Message, msg } from '../message/message';
 import { pressureInForce } from '../occlusion-pressure/in-force';
 import { type Equipment, type Exercise, isWeighed, needsKilograms, type Rung } from '../protocol/exercise';
 import type { ExerciseId } from '../protocol/exercises';
 import { INTENSITIES } from '../protocol/intensity';
 import { PROTOCOLS, type ProtocolId } from '../protocol/protocols';
 import { SCHOOLS, type SchoolId } from '../protocol/schools';
-import { LIMB_LABELS, type Limb, limbKind, type Position } from '../quantity/limb';
+import { WORK_MODE_NAMES } from '../protocol/work-mode';
+import { LIMB_LABELS, type Limb, limbKind, POSITION_NAMES, type Position } from '../quantity/limb';
 import { RULES } from '../rules/catalogue';
 import { capOn } from '../screening/clearance';
 import { testInForce } from '../strength/in-force';
@@ -17,7 +19,7 @@ import { orderRank } from './check-session';
 import { type ExerciseChoice, type LoadChoice, type SessionChoice, setsOf } from './choices';
 import { composeSession } from './compose';
 import { arbitraryChoice, draftLimb, measuredPosition, strapFor } from './draft-limb';
-import { GOALS, type GoalId, RUNG_LABELS, RUNG_PROTOCOLS } from './goals';
+import { GOALS, type GoalId, RUNG_NAMES, RUNG_PROTOCOLS } from './goals';
 import { rangesCrossed, rungPassed } from './letter-work';
 
 /** What one exercise takes over from its last session, the reviewed change applied. Shares in %, rest in ms. */
@@ -51,7 +53,7 @@ export type DraftWish = {
 };
 
 /** A first draft, or why there can be none; `notes` say what was decided and why. */
-export type Draft = { session: SessionChoice | null; notes: string[] };
+export type Draft = { session: SessionChoice | null; notes: Message[] };
 
 const BETWEEN_MS = RULES['PRO-1'].figures.continuousOcclusionMs.freeFlowToRestart;
 
@@ -63,40 +65,45 @@ export function draftSession(wish: DraftWish, basis: Basis): Draft {
   const goal = GOALS[wish.goal];
   const refused = whyNot(wish, basis);
   if (refused) return { session: null, notes: [refused] };
-  const notes: string[] = [goal.word];
+  const notes: Message[] = [goal.word];
   const exercises: ExerciseChoice[] = [];
   for (const id of candidates(wish, basis)) {
     if (new Set(exercises.map(({ exerciseId }) => exerciseId)).size >= goal.exercises) break;
     const made = choicesFor(id, wish, basis);
-    if (typeof made === 'string') {
+    if (isMessage(made)) {
       notes.push(made);
       continue;
     }
     const mended = mendAll({ goal: wish.goal, schoolId: wish.schoolId, exercises: made }, basis);
-    if (typeof mended === 'string') notes.push(`${basis.library[id]?.label} was left out: ${mended}`);
+    if (isMessage(mended))
+      notes.push(
+        msg('{exercise} was left out: {why}', { exercise: basis.library[id]?.label ?? id, why: mended }),
+      );
     else exercises.push(...mended.exercises);
   }
   if (exercises.length === 0) {
-    return { session: null, notes: [...notes, 'Nothing in the library fits: add an exercise by hand.'] };
+    return { session: null, notes: [...notes, msg('Nothing in the library fits: add an exercise by hand.')] };
   }
   if (goal.percentOneRepMax !== null && exercises.every(({ load }) => load.kind === 'unweighed'))
     notes.push(
-      'Without a 1RM there is only work that needs none: test one, or check 30 repetitions (LOAD-5).',
+      msg('Without a 1RM there is only work that needs none: test one, or check 30 repetitions (LOAD-5).'),
     );
   const passive = exercises.some(({ protocolId }) => PROTOCOLS[protocolId].mode === 'passive');
   if (passive && isPostOperativeWork(wish.limbs, basis)) {
     notes.push(
-      'After an operation: 40 mmHg under the training pressure, 10 more each day until it is reached (PRS-4).',
+      msg(
+        'After an operation: 40 mmHg under the training pressure, 10 more each day until it is reached (PRS-4).',
+      ),
     );
   }
   if (wish.newcomer && GOALS[wish.goal].from !== 'passive') {
-    notes.push('Newcomer: the first inflation of each limb is primed (PRS-6).');
+    notes.push(msg('Newcomer: the first inflation of each limb is primed (PRS-6).'));
     primeFirst(exercises);
   }
   const sitting = goal.sitting ? { sitting: [...goal.sitting] } : {};
   const whole = mendAll({ goal: wish.goal, schoolId: wish.schoolId, exercises, ...sitting }, basis);
-  return typeof whole === 'string'
-    ? { session: null, notes: [...notes, `No draft: ${whole}`] }
+  return isMessage(whole)
+    ? { session: null, notes: [...notes, msg('No draft: {why}', { why: whole })] }
     : { session: whole, notes };
 }
 
@@ -107,7 +114,7 @@ const MOST_REMEDIES = 24;
  * A draft proposes nothing that its own checks would refuse, for whoever prescribes: what can be mended is, one remedy at
  * a time. @returns the session, or the words of what cannot be mended
  */
-export function mendAll(session: SessionChoice, basis: Basis): SessionChoice | string {
+export function mendAll(session: SessionChoice, basis: Basis): SessionChoice | Message {
   let now = session;
   for (let remedies = 0; remedies <= MOST_REMEDIES; remedies += 1) {
     const refused = composeSession(now, basis).findings.filter(({ level }) => level !== 'note');
@@ -117,10 +124,10 @@ export function mendAll(session: SessionChoice, basis: Basis): SessionChoice | s
     if (!mendable) return first.message;
     now = applyFix(now, mendable, basis);
   }
-  return 'The remedies of the rules go round in circles: compose it by hand.';
+  return msg('The remedies of the rules go round in circles: compose it by hand.');
 }
 
-function whyNot({ goal, limbs, rung, schoolId }: DraftWish, basis: Basis): string | null {
+function whyNot({ goal, limbs, rung, schoolId }: DraftWish, basis: Basis): Message | null {
   const { mode } = PROTOCOLS[protocolFor(goal, rung, schoolId)];
   const missing = limbs.find(
     (limb) =>
@@ -128,23 +135,29 @@ function whyNot({ goal, limbs, rung, schoolId }: DraftWish, basis: Basis): strin
       !strapFor(limb, basis) &&
       !arbitraryChoice(limb, mode, basis),
   );
-  if (limbs.length === 0) return 'Choose a limb.';
-  if (missing) return `${LIMB_LABELS[missing]}: measure its occlusion pressure first (LOP-4).`;
+  if (limbs.length === 0) return msg('Choose a limb.');
+  if (missing)
+    return msg('{limb}: measure its occlusion pressure first (LOP-4).', { limb: LIMB_LABELS[missing] });
   const barred = limbs.find((limb) => !basis.limits[limb].isCleared);
-  if (barred) return `${LIMB_LABELS[barred]} is not cleared (SCR-2).`;
+  if (barred) return msg('{limb} is not cleared (SCR-2).', { limb: LIMB_LABELS[barred] });
   const strapped = limbs.filter((limb) => strapFor(limb, basis));
   if (strapped.length > 0 && mode === 'passive')
-    return 'Passive cycles need a pressure, and a strap has none (TIGHT).';
+    return msg('Passive cycles need a pressure, and a strap has none (TIGHT).');
   if (capOn(basis.limits, strapped) !== null)
-    return 'A cap on the pressure cannot be kept by a strap (SCR-2).';
+    return msg('A cap on the pressure cannot be kept by a strap (SCR-2).');
   if (limbs.some((limb) => basis.limits[limb].modes?.includes(mode) === false))
-    return `The clearance does not allow ${mode} work (SCR-2).`;
+    return msg('The clearance does not allow {mode} work (SCR-2).', { mode: WORK_MODE_NAMES[mode] });
   const asked = GOALS[goal].from === 'rung' ? limbs : [];
   const [highest] = asked.flatMap((limb) => rungPassed(basis.limits[limb], rung) ?? []);
-  if (highest) return `The clearance allows work up to ${RUNG_LABELS[highest].toLowerCase()} only (SCR-2).`;
+  if (highest)
+    return msg('The clearance allows work up to {highest} only (SCR-2).', {
+      highest: RUNG_NAMES[highest],
+    });
   const mayPrescribe = mayDo({ role: basis.prescriber, isOwner: false }, 'sign-post-operative');
   if (!mayPrescribe && (mode === 'passive' || isPostOperativeWork(limbs, basis))) {
-    return `${mode === 'passive' ? 'Passive' : 'Post-operative'} work is prescribed by a clinician (SCR-4).`;
+    return mode === 'passive'
+      ? msg('Passive work is prescribed by a clinician (SCR-4).')
+      : msg('Post-operative work is prescribed by a clinician (SCR-4).');
   }
   return null;
 }
@@ -216,9 +229,9 @@ const mayLiftTogether = (id: ExerciseId, exercise: Exercise, { limbs }: DraftWis
   !basis.strengthTests.some(({ exerciseId }) => exerciseId === id);
 
 /** The choices of one exercise for all limbs, or why it was left out. */
-function choicesFor(id: ExerciseId, wish: DraftWish, basis: Basis): ExerciseChoice[] | string {
+function choicesFor(id: ExerciseId, wish: DraftWish, basis: Basis): ExerciseChoice[] | Message {
   const exercise = basis.library[id];
-  if (!exercise) return `${id} is not in the library.`;
+  if (!exercise) return msg('{exercise} is not in the library.', { exercise: id });
   const protocolId = protocolFor(wish.goal, wish.rung, wish.schoolId);
   const together =
     wish.limbs.length > 1 &&
@@ -229,7 +242,7 @@ function choicesFor(id: ExerciseId, wish: DraftWish, basis: Basis): ExerciseChoi
   for (const limbs of groups) {
     const carried = carriedBy(wish, id, limbs);
     const load = loadFor(id, exercise, limbs, wish.goal, carried, basis);
-    if (typeof load === 'string') return load;
+    if (isMessage(load)) return load;
     const position = measuredPosition(exercise, limbs, basis);
     const choices = limbs.map((limb) =>
       draftLimb(limb, position, protocolId, wish.schoolId, basis, {
@@ -238,7 +251,10 @@ function choicesFor(id: ExerciseId, wish: DraftWish, basis: Basis): ExerciseChoi
       }),
     );
     if (choices.some((choice) => choice === null)) {
-      return `${exercise.label}: measure ${position}, with a cuff of the kit, first (LOP-5).`;
+      return msg('{exercise}: measure {position}, with a cuff of the kit, first (LOP-5).', {
+        exercise: exercise.label,
+        position: POSITION_NAMES[position],
+      });
     }
     const { tempos, restMs } = PROTOCOLS[protocolId];
     made.push({
@@ -278,18 +294,21 @@ function loadFor(
   goal: GoalId,
   carried: Carried | undefined,
   basis: Basis,
-): LoadChoice | string {
+): LoadChoice | Message {
   const percent = GOALS[goal].percentOneRepMax;
   if (!isWeighed(exercise)) return { kind: 'unweighed', with: resistanceOf(exercise, basis.weightKits) };
   const test = percent === null ? undefined : testInForce(basis, id, limbs);
   if (percent === null || !test)
     // What was trained so already goes on so.
     return needsKilograms(exercise) && carried?.percentOneRepMax !== null
-      ? `${exercise.label}: test it, or check 30 repetitions, first (LOAD-5).`
+      ? msg('{exercise}: test it, or check 30 repetitions, first (LOAD-5).', { exercise: exercise.label })
       : { kind: 'unweighed', with: LIMB_WEIGHT };
   const percentOneRepMax = carried?.percentOneRepMax ?? percent;
   const kit = bestKit(exercise.equipment, test.oneRepMax.value, percentOneRepMax, basis.weightKits);
-  if (!kit) return `${exercise.label}: nothing in the kit makes a load light enough (LOAD-4).`;
+  if (!kit)
+    return msg('{exercise}: nothing in the kit makes a load light enough (LOAD-4).', {
+      exercise: exercise.label,
+    });
   return { kind: 'weighed', strengthTestId: test.fact.id, weightKitId: kit.id, percentOneRepMax };
 }
 
@@ -310,8 +329,8 @@ export function bestKit(
 
 function resistanceOf({ equipment }: Exercise, kits: readonly WeightKit[]): string {
   const bands = kits.find(({ kind }) => kind === 'bands');
-  if (equipment === 'bands' && bands?.kind === 'bands') return bands.names[0] ?? 'body weight';
-  return equipment === 'body-weight' ? 'body weight' : LIMB_WEIGHT;
+  if (equipment === 'bands' && bands?.kind === 'bands') return bands.names[0] ?? BODY_WEIGHT;
+  return equipment === 'body-weight' ? BODY_WEIGHT : LIMB_WEIGHT;
 }
 
 function primeFirst(exercises: ExerciseChoice[]): void {

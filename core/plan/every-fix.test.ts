@@ -8,6 +8,7 @@ import { EXERCISES, type Library } from '../protocol/exercises';
 import { protocolIdSchema } from '../protocol/protocols';
 import { schoolIdSchema } from '../protocol/schools';
 import { tempoIdSchema } from '../protocol/tempo';
+import { isEqual } from '../quantity/is-equal';
 import { LIMBS, type Limb, limbKind, POSITIONS } from '../quantity/limb';
 import { MS_PER_DAY } from '../quantity/units';
 import { NO_LIMITS } from '../screening/clearance.fixture';
@@ -206,7 +207,7 @@ describe('every remedy that is offered (idea 8)', () => {
           if (mended.exercises.length === 0) continue;
           const after = composeSession(mended, basis).findings;
           const times = (findings: readonly Finding[]) =>
-            findings.filter(({ message }) => message === finding.message).length;
+            findings.filter(({ message }) => isEqual(message, finding.message)).length;
           const said = `${JSON.stringify(finding)}\n${JSON.stringify(session)}`;
           expect(times(after), said).toBeLessThan(times(before));
           const had = above(before, finding.level);

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { englishOf } from '#language/english-of.fixture';
 import { targetLoad } from '../load/target-load';
 import type { WeightKit } from '../load/weight-kit';
 import { targetPressure } from '../pressure/target-pressure';
@@ -57,11 +58,11 @@ describe('loads and plates (LOAD-3, LOAD-4)', () => {
     ['the stack', stack, 37.5, 25, 7.5, 'pin at 7.5 kg', 20],
     ['the stack, on a pin', stack, 100, 25, 25, 'pin at 25 kg', 25],
     ['the bar alone', bar, 40, 30, 10, 'bar 10 kg alone', 25],
-    ['one pair', bar, 60, 30, 17.5, 'bar 10 kg, each end 2.5 + 1.25', 29.2],
-    ['fewest plates', bar, 100, 30, 30, 'bar 10 kg, each end 10', 30],
-    ['three plates an end', bar, 150, 35, 52.5, 'bar 10 kg, each end 10 + 10 + 1.25', 35],
+    ['one pair', bar, 60, 30, 17.5, 'bar 10 kg, each end 2.5 kg + 1.25 kg', 29.2],
+    ['fewest plates', bar, 100, 30, 30, 'bar 10 kg, each end 10 kg', 30],
+    ['three plates an end', bar, 150, 35, 52.5, 'bar 10 kg, each end 10 kg + 10 kg + 1.25 kg', 35],
   ])('%s', (_, kit, oneRepMaxKg, percent, loadKg, recipe, truePercent) => {
-    expect(targetLoad(oneRepMaxKg, percent, kit)).toMatchObject({
+    expect(englishOf(targetLoad(oneRepMaxKg, percent, kit))).toMatchObject({
       recipe,
       truePercent,
       load: { value: loadKg },

@@ -1,4 +1,6 @@
 import { describe, expect, it } from 'vitest';
+import { englishOf } from '#language/english-of.fixture';
+import { inEnglish } from '#language/render';
 import {
   heartRateWords,
   INTENSITIES,
@@ -44,7 +46,7 @@ describe('how hard aerobic work is', () => {
     [{ by: 'heart-rate', lowPerMinute: 100, highPerMinute: 120 }, '100–120 beats a minute'],
     [{ by: 'vo2max', percent: 40 }, '40 % of VO2max'],
   ] as const)('is written %j: %s', (intensity, words) => {
-    expect(intensityWords(intensity)).toBe(words);
+    expect(englishOf(intensityWords(intensity))).toBe(words);
   });
 
   it('is drafted at talking pace', () => {
@@ -54,17 +56,25 @@ describe('how hard aerobic work is', () => {
 
   it('is what stands where a load would, is kept with the plan, and told when it changes', () => {
     const [slow, fast] = [cycling({ by: 'watts', watts: 70 }), cycling({ by: 'watts', watts: 85 })];
-    expect(slow.plan.exercises[0]?.load).toEqual({ kind: 'unweighed', recipe: '70 W' });
+    expect(englishOf(slow.plan.exercises[0]?.load)).toEqual({
+      kind: 'unweighed',
+      recipe: '70 W',
+      with: 'limb weight only',
+    });
     expect(isPlan(slow.plan)).toBe(true);
     expect(choicesOf(slow.plan).exercises[0]?.intensity).toEqual({ by: 'watts', watts: 70 });
-    expect(planChanges(slow.plan, fast.plan).join()).toContain('70 W → 85 W');
-    expect(cycling().plan.exercises[0]?.load).toEqual({ kind: 'unweighed', recipe: 'limb weight only' });
+    expect(planChanges(slow.plan, fast.plan).map(inEnglish).join()).toContain('70 W → 85 W');
+    expect(englishOf(cycling().plan.exercises[0]?.load)).toEqual({
+      kind: 'unweighed',
+      recipe: 'limb weight only',
+      with: 'limb weight only',
+    });
   });
 
   it('is questioned from half of VO2max on, and only there', () => {
     const found = (percent: number) => checkIntensity({ by: 'vo2max', percent }).length;
     expect([found(49), found(50), found(70)]).toEqual([0, 1, 1]);
-    expect(cycling({ by: 'vo2max', percent: 55 }).findings).toContainEqual(
+    expect(englishOf(cycling({ by: 'vo2max', percent: 55 }).findings)).toContainEqual(
       expect.objectContaining({ rule: 'PRO', level: 'note', subject: 'intensity' }),
     );
   });
@@ -72,9 +82,9 @@ describe('how hard aerobic work is', () => {
   it('says each in its own unit, and begins each with something that may be asked', () => {
     const firsts = Object.values(INTENSITIES).map(({ first }) => first);
     expect(firsts.every((first) => intensitySchema.safeParse(first).success)).toBe(true);
-    expect(new Set(firsts.map(intensityWords)).size).toBe(firsts.length);
-    expect(intensityWords({ by: 'speed', kmPerHour: 5, gradientPercent: 0 })).toBe('5 km/h');
-    expect(intensityWords({ by: 'talking' })).toBe('talking pace');
+    expect(new Set(firsts.map((first) => inEnglish(intensityWords(first)))).size).toBe(firsts.length);
+    expect(englishOf(intensityWords({ by: 'speed', kmPerHour: 5, gradientPercent: 0 }))).toBe('5 km/h');
+    expect(englishOf(intensityWords({ by: 'talking' }))).toBe('talking pace');
     expect(
       intensitySchema.safeParse({ by: 'heart-rate', lowPerMinute: 130, highPerMinute: 110 }).success,
     ).toBe(false);
@@ -82,7 +92,7 @@ describe('how hard aerobic work is', () => {
 
   it('holds a heart rate against its zone', () => {
     const zone: Intensity = { by: 'heart-rate', lowPerMinute: 100, highPerMinute: 120 };
-    expect([99, 100, 120, 121].map((rate) => heartRateWords(zone, rate))).toEqual([
+    expect(englishOf([99, 100, 120, 121].map((rate) => heartRateWords(zone, rate)))).toEqual([
       '99 is below the 100–120 of the plan.',
       null,
       null,

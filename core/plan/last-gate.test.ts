@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { englishOf } from '#language/english-of.fixture';
 import { anyPlan } from '../session/decide/wide.fixture';
 import { cutSets } from './cut-sets';
 import { pastBounds } from './last-gate';
@@ -47,7 +48,7 @@ const MORE: Record<string, (exercise: PlannedExercise) => PlannedExercise> = {
   }),
   'other resistance': (exercise) => ({
     ...exercise,
-    load: exercise.load.kind === 'unweighed' ? { ...exercise.load, recipe: 'red band' } : exercise.load,
+    load: exercise.load.kind === 'unweighed' ? { ...exercise.load, with: 'red band' } : exercise.load,
   }),
   'another set': (exercise) => ({ ...exercise, sets: [...exercise.sets, ...exercise.sets.slice(-1)] }),
   'more of a set': sets((set) => {
@@ -139,12 +140,14 @@ describe('the last gate (START-5)', () => {
         target.kind === 'measured' ? { ...target, pressure: { ...target.pressure, value: 120 } } : target,
       ),
     );
-    expect(found(plan, past)).toEqual(['Knee extension, left thigh: 120 mmHg, and 60 % of 191 was signed.']);
+    expect(englishOf(found(plan, past))).toEqual([
+      'Knee extension, left thigh: 120 mmHg, and 60 % of 191 was signed.',
+    ]);
   });
 
   it('finds an exercise that was added', () => {
     const { plan } = testPlan();
-    expect(found(plan, { ...plan, exercises: [...plan.exercises, ...plan.exercises] })).toEqual([
+    expect(englishOf(found(plan, { ...plan, exercises: [...plan.exercises, ...plan.exercises] }))).toEqual([
       'Knee extension was not signed.',
     ]);
   });

@@ -1,5 +1,7 @@
 import type { Finding } from '../findings/finding';
-import { LIMB_LABELS } from '../quantity/limb';
+import { list, type Message, mass, msg, type Text } from '../message/message';
+import { isEqual } from '../quantity/is-equal';
+import { LIMB_NAMES } from '../quantity/limb';
 import { type LimbTarget, type Plan, type PlannedExercise, type PlannedSet, plannedKg } from './plan';
 
 /**
@@ -12,7 +14,9 @@ export function pastBounds(bounds: Plan, today: Plan): Finding[] {
   return today.exercises.flatMap((exercise, exerciseIndex) => {
     const signed = bounds.exercises[exerciseIndex];
     if (!signed || signed.exerciseId !== exercise.exerciseId)
-      return [finding(exerciseIndex, 'exercises', `${exercise.label} was not signed.`)];
+      return [
+        finding(exerciseIndex, 'exercises', msg('{exercise} was not signed.', { exercise: exercise.label })),
+      ];
     return [
       ...exercise.limbs.flatMap((target) => pastLimb(signed, target, exerciseIndex)),
       ...pastLoad(signed, exercise, exerciseIndex),
@@ -22,73 +26,116 @@ export function pastBounds(bounds: Plan, today: Plan): Finding[] {
   });
 }
 
-const finding = (exerciseIndex: number, subject: string, message: string): Finding => ({
+const finding = (exerciseIndex: number, subject: string, message: Message): Finding => ({
   rule: 'START-5',
   level: 'hard',
   subject,
   exerciseIndex,
   message,
-  remedy: 'Sign it as it is to be done.',
+  remedy: msg('Sign it as it is to be done.'),
 });
 
 /** Two shares that differ by less are the same figure, worked out in two ways. */
 const SAME_PERCENT = 0.05;
 
 function pastLimb({ label, limbs }: PlannedExercise, target: LimbTarget, exerciseIndex: number): Finding[] {
-  const where = `${label}, ${LIMB_LABELS[target.limb].toLowerCase()}`;
+  const where = list([label, LIMB_NAMES[target.limb]], ', ');
   const signed = limbs.find(({ limb }) => limb === target.limb);
-  if (!signed) return [finding(exerciseIndex, 'limbs', `${where}: this limb was not signed.`)];
-  const past = (words: string) => [finding(exerciseIndex, 'percentLop', `${where}: ${words}`)];
+  if (!signed) return [finding(exerciseIndex, 'limbs', msg('{where}: this limb was not signed.', { where }))];
+  const past = (words: Message) => [finding(exerciseIndex, 'percentLop', list([where, words], ': '))];
   if (signed.kind === 'measured' && target.kind === 'measured') {
     if (target.percentLop > signed.percentLop + SAME_PERCENT)
-      return past(`${target.percentLop} % of LOP, and ${signed.percentLop} % was signed.`);
+      return past(
+        msg('{percentLop} % of LOP, and {signed} % was signed.', {
+          percentLop: target.percentLop,
+          signed: signed.percentLop,
+        }),
+      );
     const mostMmHg = (target.occlusion.value * signed.percentLop) / 100;
     const highest = Math.max(target.pressure.value, ...target.primingMmHg);
     return highest > mostMmHg + target.divisionMmHg * SAME_PERCENT
-      ? past(`${highest} mmHg, and ${signed.percentLop} % of ${target.occlusion.value} was signed.`)
+      ? past(
+          msg('{highest} mmHg, and {percentLop} % of {occlusion} was signed.', {
+            highest,
+            percentLop: signed.percentLop,
+            occlusion: target.occlusion.value,
+          }),
+        )
       : [];
   }
   if (signed.kind === 'arbitrary' && target.kind === 'arbitrary')
     return Math.max(target.pressure.value, ...target.primingMmHg) > signed.pressure.value
-      ? past(`${target.pressure.value} mmHg, and ${signed.pressure.value} was signed.`)
+      ? past(
+          msg('{pressure} mmHg, and {signed} was signed.', {
+            pressure: target.pressure.value,
+            signed: signed.pressure.value,
+          }),
+        )
       : [];
   if (signed.kind === 'by-feel' && target.kind === 'by-feel')
-    return target.mark > signed.mark ? past(`mark ${target.mark}, and ${signed.mark} was signed.`) : [];
-  return past('another way of setting the pressure was signed.');
+    return target.mark > signed.mark
+      ? past(msg('mark {mark}, and {signed} was signed.', { mark: target.mark, signed: signed.mark }))
+      : [];
+  return past(msg('another way of setting the pressure was signed.'));
 }
 
 function pastLoad(signed: PlannedExercise, exercise: PlannedExercise, exerciseIndex: number): Finding[] {
   const [most, kg] = [plannedKg(signed.load), plannedKg(exercise.load)];
-  const past = (words: string) => [finding(exerciseIndex, 'load', `${signed.label}: ${words}`)];
+  const past = (words: Message) => [finding(exerciseIndex, 'load', list([signed.label, words], ': '))];
   if (kg !== null) {
-    if (most === null) return past(`${kg} kg, and ${signed.load.recipe} was signed.`);
-    return kg > most ? past(`${kg} kg, and ${most} kg was signed.`) : [];
+    if (most === null)
+      return past(msg('{kg}, and {recipe} was signed.', { kg: mass(kg), recipe: signed.load.recipe }));
+    return kg > most ? past(msg('{kg}, and {most} was signed.', { kg: mass(kg), most: mass(most) })) : [];
   }
-  // Without kilograms nobody can tell which of two is lighter, but for none at all beside a weight.
-  return most === null && exercise.load.recipe !== signed.load.recipe
-    ? past(`${exercise.load.recipe}, and ${signed.load.recipe} was signed.`)
+  // Without kilograms it cannot be told which of two is lighter, but for none at all beside a weight.
+  return most === null && !exercise.intensity && !isEqual(resistanceOf(exercise), resistanceOf(signed))
+    ? past(
+        msg('{recipe}, and {signed} was signed.', {
+          recipe: exercise.load.recipe,
+          signed: signed.load.recipe,
+        }),
+      )
     : [];
 }
 
+/** What resists in work without kilograms. */
+const resistanceOf = ({ load }: PlannedExercise): Text =>
+  (load.kind === 'unweighed' ? load.with : undefined) ?? load.recipe;
+
 function pastSets(signed: PlannedExercise, { sets }: PlannedExercise, exerciseIndex: number): Finding[] {
-  const past = (words: string) => finding(exerciseIndex, 'sets', `${signed.label}: ${words}`);
+  const past = (words: Message) => finding(exerciseIndex, 'sets', list([signed.label, words], ': '));
   if (sets.length > signed.sets.length)
-    return [past(`${sets.length} sets, and ${signed.sets.length} were signed.`)];
+    return [
+      past(
+        msg('{sets} sets, and {signed} were signed.', {
+          sets: sets.length,
+          signed: signed.sets.length,
+        }),
+      ),
+    ];
   return sets.flatMap((set, place) => {
     const was = signed.sets[place];
     if (!was) return [];
     const isLast = place === sets.length - 1;
-    const name = `set ${place + 1}`;
+    const name = msg('set {place}', { place: place + 1 });
     return [
-      ...(asksForMore(was, set) ? [past(`${name} asks for more than was signed.`)] : []),
+      ...(asksForMore(was, set) ? [past(msg('{name} asks for more than was signed.', { name }))] : []),
       ...(!isLast && set.restMs < was.restMs
-        ? [past(`${name}: ${set.restMs / 1_000} s rest, and ${was.restMs / 1_000} s was signed.`)]
+        ? [
+            past(
+              msg('{name}: {rest} s rest, and {signed} s was signed.', {
+                name,
+                rest: set.restMs / 1_000,
+                signed: was.restMs / 1_000,
+              }),
+            ),
+          ]
         : []),
       ...(!isLast && was.release && !set.release
-        ? [past(`${name}: the cuff was to come down after it.`)]
+        ? [past(msg('{name}: the cuff was to come down after it.', { name }))]
         : []),
       ...((set.ofTarget ?? 100) > (was.ofTarget ?? 100)
-        ? [past(`${name}: a larger share of the target than was signed.`)]
+        ? [past(msg('{name}: a larger share of the target than was signed.', { name }))]
         : []),
     ];
   });
@@ -110,8 +157,14 @@ function pastWay(signed: PlannedExercise, exercise: PlannedExercise, exerciseInd
   const isSame =
     signed.position === exercise.position &&
     signed.mode === exercise.mode &&
-    JSON.stringify(signed.intensity) === JSON.stringify(exercise.intensity);
+    isEqual(signed.intensity, exercise.intensity);
   return isSame
     ? []
-    : [finding(exerciseIndex, 'position', `${signed.label}: it was signed to be done another way.`)];
+    : [
+        finding(
+          exerciseIndex,
+          'position',
+          msg('{signed}: it was signed to be done another way.', { signed: signed.label }),
+        ),
+      ];
 }

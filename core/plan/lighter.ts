@@ -1,10 +1,12 @@
+import type { Message } from '../message/message';
+import { msg } from '../message/message';
 import { keepSets } from './cut-sets';
-import { LIGHTER_WAYS, type Lighter, WHY_LIGHTER } from './lighter-schema';
+import { LIGHTER_NAMES, type Lighter, WHY_LIGHTER } from './lighter-schema';
 import type { Plan } from './plan';
 
 /** @example lighterWords({ how: 'sets', why: 'sore' }) //=> 'Lighter today: one set fewer. Sore.' */
-export const lighterWords = ({ how, why }: Lighter): string =>
-  `Lighter today: ${LIGHTER_WAYS[how].toLowerCase()}. ${WHY_LIGHTER[why]}.`;
+export const lighterWords = ({ how, why }: Lighter): Message =>
+  msg('Lighter today: {how}. {why}.', { how: LIGHTER_NAMES[how], why: WHY_LIGHTER[why] });
 
 /** A plan without the last set of each exercise that has more than one; pressures and loads stay. */
 export const oneSetFewer = (plan: Plan): Plan => ({

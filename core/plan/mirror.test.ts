@@ -1,4 +1,6 @@
 import { describe, expect, it } from 'vitest';
+import { englishOf } from '#language/english-of.fixture';
+import { inEnglish } from '#language/render';
 import { mirror, mirrorName } from './mirror';
 import { testBasis, testExercise, testOcclusion, testSession, testStrength } from './plan.fixture';
 
@@ -19,7 +21,7 @@ describe('the same work on the other side', () => {
     ]);
     const unmeasured = mirror(session, testBasis({ occlusions: [testOcclusion()] }));
     expect(unmeasured.session).toBeNull();
-    expect(unmeasured.notes.join(' ')).toContain('no pressure measured on the right thigh');
+    expect(unmeasured.notes.map(inEnglish).join(' ')).toContain('no pressure measured on the right thigh');
   });
 
   it('leaves work of both limbs as it is', () => {
@@ -35,9 +37,9 @@ describe('the same work on the other side', () => {
   });
 
   it('is called after the other side', () => {
-    expect(mirrorName('Left thigh, passive', ['left-thigh'])).toBe('Right thigh, passive');
-    expect(mirrorName('Curls on the right', ['right-arm'])).toBe('Curls on the left');
-    expect(mirrorName('Lower day', ['left-thigh'])).toBe('Lower day, right leg');
-    expect(mirrorName('Nothing', [])).toBe('Nothing');
+    expect(englishOf(mirrorName('Left thigh, passive', ['left-thigh']))).toBe('Right thigh, passive');
+    expect(englishOf(mirrorName('Curls on the right', ['right-arm']))).toBe('Curls on the left');
+    expect(englishOf(mirrorName('Lower day', ['left-thigh']))).toBe('Lower day, right thigh');
+    expect(englishOf(mirrorName('Nothing', []))).toBe('Nothing');
   });
 });

@@ -1,5 +1,5 @@
-import { capital } from '../quantity/capital';
-import { type Limb, limbKind, limbSide, otherSide } from '../quantity/limb';
+import { list, type Text } from '../message/message';
+import { LIMB_NAMES, type Limb, limbSide, otherSide } from '../quantity/limb';
 import type { Basis } from './basis';
 import type { SessionChoice } from './choices';
 import type { Draft } from './draft-session';
@@ -20,14 +20,13 @@ export function mirror(session: SessionChoice, basis: Basis): Draft {
   return fitTemplate({ ...session, exercises }, basis);
 }
 
-/** A plan's name for the other side: its limb or side changed where it names one, else marked. */
-export function mirrorName(name: string, limbs: readonly Limb[]): string {
+/** A plan's name for the other side: its limb or side changed where it names one in English, else marked. */
+export function mirrorName(name: string, limbs: readonly Limb[]): Text {
   const [limb] = limbs;
   if (!limb) return name;
-  const to = limbSide(otherSide(limb));
-  const side = limbSide(limb);
-  const named = name
-    .replace(new RegExp(`\\b${side}\\b`, 'g'), to)
-    .replace(new RegExp(`\\b${capital(side)}\\b`, 'g'), capital(to));
-  return named === name ? `${name}, ${to} ${limbKind(limb)}` : named;
+  const [from, to] = [limbSide(limb), limbSide(otherSide(limb))];
+  const named = name.replace(new RegExp(`\\b${from}\\b`, 'gi'), (word) =>
+    word.charAt(0) === from.charAt(0) ? to : `${to.charAt(0).toUpperCase()}${to.slice(1)}`,
+  );
+  return named === name ? list([name, LIMB_NAMES[otherSide(limb)]], ', ') : named;
 }

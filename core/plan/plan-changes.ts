@@ -1,77 +1,116 @@
-import { besideText } from '../protocol/beside';
-import { capital } from '../quantity/capital';
-import { LIMB_LABELS } from '../quantity/limb';
+import { list, type Message, mass, msg, type Text } from '../message/message';
+import { besideName } from '../protocol/beside';
+import { isEqual } from '../quantity/is-equal';
+import { LIMB_NAMES } from '../quantity/limb';
 import { exerciseWords, isMeasured, type Plan, type PlannedExercise, plannedKg, targetWords } from './plan';
 
 /**
  * From what to what a version changes the one before, in words (rules PRS-8, REV-10); none where the figures are the same.
  * Exercises are told by their place.
- * @example planChanges(before, after) //=> ['Knee extension: pressure 60 → 65 % of LOP, 104 → 112 mmHg.']
+ * @example planChanges(before, after) //=> "Knee extension: pressure 60 → 65 % of LOP, 104 → 112 mmHg."
  */
-export function planChanges(before: Plan, after: Plan): string[] {
-  const sittings = fromTo('beside the cuff:', sittingText(before), sittingText(after));
+export function planChanges(before: Plan, after: Plan): Message[] {
   const places = Math.max(before.exercises.length, after.exercises.length);
   const exercises = Array.from({ length: places }, (_, place) => place).flatMap((place) => {
     const [was, is] = [before.exercises[place], after.exercises[place]];
-    if (!is) return [`${exerciseWords(before, place)}: left out.`];
-    if (!was) return [`${exerciseWords(after, place)}: added.`];
+    if (!is) return [msg('{exercise}: left out.', { exercise: exerciseWords(before, place) })];
+    if (!was) return [msg('{exercise}: added.', { exercise: exerciseWords(after, place) })];
     if (was.exerciseId !== is.exerciseId) {
-      return [`${exerciseWords(after, place)} in the place of ${exerciseWords(before, place)}.`];
+      return [
+        msg('{now} in the place of {before}.', {
+          now: exerciseWords(after, place),
+          before: exerciseWords(before, place),
+        }),
+      ];
     }
     const changes = [
       ...targetChanges(was, is),
-      fromTo('load', loadWords(was), loadWords(is)),
-      fromTo('rest', restWords(was), restWords(is)),
-      fromTo('', setsWords(was), setsWords(is)),
-      fromTo('', orderWords(was), orderWords(is)),
-    ].filter((words) => words !== null);
-    return changes.length === 0 ? [] : [`${exerciseWords(after, place)}: ${changes.join(', ')}.`];
+      ...changed((values) => msg('load {was} → {is}', values), loadText(was), loadText(is)),
+      ...changed((values) => msg('rest {was} → {is}', values), restText(was), restText(is)),
+      ...changed((values) => msg('{was} → {is}', values), setsText(was), setsText(is)),
+      ...changed((values) => msg('{was} → {is}', values), orderText(was), orderText(is)),
+    ];
+    return changes.length === 0
+      ? []
+      : [
+          msg('{exercise}: {changes}.', {
+            exercise: exerciseWords(after, place),
+            changes: list(changes, ', '),
+          }),
+        ];
   });
-  return [...exercises, ...(sittings ? [`${capital(sittings)}.`] : [])];
+  return [
+    ...exercises,
+    ...changed(
+      (values) => msg('Beside the cuff: {was} → {is}.', values),
+      sittingText(before),
+      sittingText(after),
+    ),
+  ];
 }
 
-const sittingText = ({ sitting }: Plan): string =>
-  (sitting ?? []).map((one) => `${one.when} it ${besideText(one).toLowerCase()}`).join(', ') || 'nothing';
+/** What says that something is another now; nothing where it is the same. */
+const changed = (say: (values: { was: Text; is: Text }) => Message, was: Text, is: Text): Message[] =>
+  isEqual(was, is) ? [] : [say({ was, is })];
 
-const fromTo = (what: string, was: string, is: string): string | null =>
-  was === is ? null : `${what}${what && ' '}${was} → ${is}`;
+const sittingText = ({ sitting = [] }: Plan): Message =>
+  sitting.length === 0
+    ? msg('nothing')
+    : list(
+        sitting.map((one) =>
+          one.when === 'before'
+            ? msg('before it {beside}', { beside: besideName(one) })
+            : msg('after it {beside}', { beside: besideName(one) }),
+        ),
+        ', ',
+      );
 
 /** What is asked of each limb; the limb is named where there are two. */
-function targetChanges(was: PlannedExercise, is: PlannedExercise): (string | null)[] {
-  return is.limbs.map((target) => {
+function targetChanges(was: PlannedExercise, is: PlannedExercise): Message[] {
+  return is.limbs.flatMap((target): Message[] => {
     const before = was.limbs.find(({ limb }) => limb === target.limb);
-    const limb = LIMB_LABELS[target.limb].toLowerCase();
-    if (!before) return `${limb} added`;
-    const name = is.limbs.length > 1 ? `${limb} ` : '';
+    const limb = LIMB_NAMES[target.limb];
+    if (!before) return [msg('{limb} added', { limb })];
+    const named = (change: Message): Message => (is.limbs.length > 1 ? list([limb, change], ' ') : change);
     if (before.kind === 'arbitrary' && target.kind === 'arbitrary') {
-      const changed = fromTo(`${name}pressure`, `${before.pressure.value}`, `${target.pressure.value}`);
-      return changed && `${changed} mmHg, arbitrary`;
+      const [from, to] = [before.pressure.value, target.pressure.value];
+      return from === to ? [] : [named(msg('pressure {from} → {to} mmHg, arbitrary', { from, to }))];
     }
-    if (!isMeasured(before) || !isMeasured(target)) {
-      return fromTo(`${name}at`.trim(), targetWords(before), targetWords(target));
-    }
-    const [percents, pressures] = [
-      [before.percentLop, target.percentLop],
-      [before.pressure.value, target.pressure.value],
-    ] as const;
-    const changed = [
-      percents[0] !== percents[1] && `${percents.join(' → ')} % of LOP`,
-      pressures[0] !== pressures[1] && `${pressures.join(' → ')} mmHg`,
-    ].filter((words) => words !== false);
-    return changed.length === 0 ? null : `${name}pressure ${changed.join(', ')}`;
+    if (!isMeasured(before) || !isMeasured(target))
+      return changed(
+        (values) => named(msg('at {was} → {is}', values)),
+        targetWords(before),
+        targetWords(target),
+      );
+    const changes = [
+      ...(before.percentLop === target.percentLop
+        ? []
+        : [msg('{from} → {to} % of LOP', { from: before.percentLop, to: target.percentLop })]),
+      ...(before.pressure.value === target.pressure.value
+        ? []
+        : [msg('{from} → {to} mmHg', { from: before.pressure.value, to: target.pressure.value })]),
+    ];
+    return changes.length === 0 ? [] : [named(msg('pressure {changes}', { changes: list(changes, ', ') }))];
   });
 }
 
-const loadWords = ({ load }: PlannedExercise): string => {
+const loadText = ({ load }: PlannedExercise): Text => {
   const kg = plannedKg(load);
-  return kg === null ? load.recipe : `${kg} kg`;
+  return kg === null ? load.recipe : list([mass(kg)], '');
 };
 
-const restWords = ({ sets }: PlannedExercise): string =>
-  [...new Set(sets.slice(0, -1).map(({ restMs }) => `${restMs / 1000} s`))].join('/') || 'none';
+const restText = ({ sets }: PlannedExercise): Message => {
+  const rests = [...new Set(sets.slice(0, -1).map(({ restMs }) => restMs / 1000))];
+  return rests.length === 0
+    ? msg('none')
+    : list(
+        rests.map((seconds) => msg('{seconds} s', { seconds })),
+        '/',
+      );
+};
 
-const orderWords = ({ alternates }: PlannedExercise): string =>
-  alternates ? 'alternating, set by set' : 'after the one before';
+const orderText = ({ alternates }: PlannedExercise): Message =>
+  alternates ? msg('alternating, set by set') : msg('after the one before');
 
-const setsWords = ({ sets }: PlannedExercise): string =>
-  sets.length === 1 ? 'one set' : `${sets.length} sets`;
+const setsText = ({ sets }: PlannedExercise): Message =>
+  msg('{sets, plural, one {one set} other {# sets}}', { sets: sets.length });

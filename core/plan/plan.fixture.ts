@@ -83,7 +83,6 @@ export const testBasis = (changes: Partial<Basis> = {}): Basis => ({
   cuffs: [testCuff],
   weightKits: [testKit],
   library: libraryOf({}),
-  massUnit: 'kg',
   limits: NO_LIMITS,
   due: new Map(),
   procedures: [],

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { englishOf } from '#language/english-of.fixture';
 import { hardFindings } from '../findings/finding';
 import { PROTOCOLS, protocolIdSchema } from '../protocol/protocols';
 import { type SchoolId, schoolIdSchema } from '../protocol/schools';
@@ -163,7 +164,7 @@ describe('checkTimeline (PRO-1, PRO-2)', () => {
 
   it('refuses arms and legs at the same time, and allows one after the other', () => {
     const together = timeline([lane('left-arm', up(0, 5 * MIN)), lane('left-thigh', up(MIN, 2 * MIN))]);
-    expect(checkTimeline(together, plan)).toMatchObject([{ rule: 'PRO-2', level: 'hard' }]);
+    expect(englishOf(checkTimeline(together, plan))).toMatchObject([{ rule: 'PRO-2', level: 'hard' }]);
     const apart = timeline([lane('left-arm', up(0, MIN)), lane('left-thigh', up(MIN, 2 * MIN))]);
     expect(checkTimeline(apart, plan)).toEqual([]);
   });
@@ -173,7 +174,7 @@ describe('composeSession', () => {
   it('gives the figures a practitioner would work out', () => {
     const { plan } = testPlan();
     expect(measuredTarget(plan).pressure.value).toBe(104);
-    expect(weighedLoad(plan)).toMatchObject({ load: { value: 10 }, truePercent: 25 });
+    expect(englishOf(weighedLoad(plan))).toMatchObject({ load: { value: 10 }, truePercent: 25 });
   });
 
   it.each([
@@ -183,7 +184,7 @@ describe('composeSession', () => {
     [{ tempoId: '2-0-2' as const, restMs: 300_000 }, 'PRO-1', 'protocolId'],
   ])('refuses %j beside what causes it', (changes, rule, subject) => {
     const [first] = hardFindings(testPlan(changes).findings);
-    expect(first).toMatchObject({ rule, subject });
+    expect(englishOf(first)).toMatchObject({ rule, subject });
   });
 
   it('refuses a pressure the cuff cannot hold and notes an unsteady measurement', () => {
@@ -268,11 +269,13 @@ describe('the schools side by side (PRS-2)', () => {
 });
 
 it('marks a 1RM that stands in from the other side (LOAD-3)', () => {
-  expect(testPlan({}, { strengthTests: [testStrength({ side: 'right' })] }).findings).toContainEqual(
-    expect.objectContaining({ rule: 'LOAD-3', level: 'note', subject: 'strengthTestId' }),
-  );
+  expect(
+    englishOf(testPlan({}, { strengthTests: [testStrength({ side: 'right' })] }).findings),
+  ).toContainEqual(expect.objectContaining({ rule: 'LOAD-3', level: 'note', subject: 'strengthTestId' }));
   const halved = testPlan({}, { strengthTests: [testStrength({ side: 'both' })] });
-  expect(halved.findings).toMatchObject([{ rule: 'LOAD-3', level: 'note', subject: 'strengthTestId' }]);
+  expect(englishOf(halved.findings)).toMatchObject([
+    { rule: 'LOAD-3', level: 'note', subject: 'strengthTestId' },
+  ]);
   // 25 % of half of 40 kg is 5 kg.
-  expect(weighedLoad(halved.plan)).toMatchObject({ load: { value: 5 }, oneRepMax: { value: 20 } });
+  expect(englishOf(weighedLoad(halved.plan))).toMatchObject({ load: { value: 5 }, oneRepMax: { value: 20 } });
 });

@@ -1,5 +1,6 @@
 import { type AtMark, markWords } from '../cuff/mark-words';
 import type { Derived } from '../derivation/derived';
+import { list, type Message, msg, type Text } from '../message/message';
 import { shareOfTarget } from '../pressure/cycles';
 import { type Priming, USUAL_PRIMING } from '../pressure/priming';
 import type { PlannedBeside } from '../protocol/beside';
@@ -90,7 +91,7 @@ export type PlannedLoad =
   | {
       kind: 'weighed';
       load: Derived;
-      recipe: string;
+      recipe: Text;
       /** The share of 1RM it truly is, in %. */
       truePercent: number;
       testId: string;
@@ -102,7 +103,8 @@ export type PlannedLoad =
       /** Null in plans of the first release, which did not keep it. */
       weightKitId: string | null;
     }
-  | { kind: 'unweighed'; recipe: string };
+  /** `with` is the id of what resists; not there in plans of earlier releases, whose recipe was it. */
+  | { kind: 'unweighed'; recipe: Text; with?: string | undefined };
 
 /** In kg; null for work without kilograms. */
 export const plannedKg = (load: PlannedLoad): number | null =>
@@ -111,14 +113,15 @@ export const plannedKg = (load: PlannedLoad): number | null =>
 /** One exercise as it will be run. Everything needed to run it is copied in, so the plan never changes. */
 export type PlannedExercise = {
   exerciseId: ExerciseId;
-  label: string;
-  cue: string;
+  /** As it was frozen: text in plans of earlier releases and of exercises that a practice named. */
+  label: Text;
+  cue: Text;
   position: Position;
   mode: WorkMode;
   limbs: LimbTarget[];
   load: PlannedLoad;
   protocolId: ProtocolId;
-  protocolLabel: string;
+  protocolLabel: Text;
   sets: PlannedSet[];
   /** How hard aerobic work is, where it was said; the load says it in words. */
   intensity?: Intensity | undefined;
@@ -148,12 +151,12 @@ export const staysInflated = ({ sets }: { sets: readonly Pick<PlannedSet, 'relea
   sets.slice(0, -1).every(({ release }) => !release);
 
 /** What an exercise of a plan is called, with its limbs where another has the same name. */
-export function exerciseWords({ exercises }: Pick<Plan, 'exercises'>, exerciseIndex: number): string {
+export function exerciseWords({ exercises }: Pick<Plan, 'exercises'>, exerciseIndex: number): Text {
   const exercise = exercises[exerciseIndex];
   if (!exercise) return '';
-  const namesakes = exercises.filter(({ label }) => label === exercise.label);
+  const namesakes = exercises.filter(({ exerciseId }) => exerciseId === exercise.exerciseId);
   return namesakes.length > 1
-    ? `${exercise.label}, ${limbsWords(exercise.limbs.map(({ limb }) => limb))}`
+    ? list([exercise.label, limbsWords(exercise.limbs.map(({ limb }) => limb))], ', ')
     : exercise.label;
 }
 
@@ -170,12 +173,12 @@ export const isArbitrary = ({ limbs }: Pick<PlannedExercise, 'limbs'>): boolean 
   limbs.some(({ kind }) => kind === 'arbitrary');
 
 /** What is asked of a limb, in short. @example targetWords(target) //=> '104 mmHg', '130 mmHg, arbitrary', 'mark 6' or '4 turns, firm' */
-export function targetWords(target: LimbTarget): string {
+export function targetWords(target: LimbTarget): Message {
   switch (target.kind) {
     case 'measured':
-      return `${target.pressure.value} mmHg`;
+      return msg('{pressure} mmHg', { pressure: target.pressure.value });
     case 'arbitrary':
-      return `${target.pressure.value} mmHg, arbitrary`;
+      return msg('{pressure} mmHg, arbitrary', { pressure: target.pressure.value });
     case 'by-feel':
       return markWords(target);
   }
@@ -198,9 +201,9 @@ export const plannedMark = (
 ): number => (set?.ofTarget === undefined ? mark : Math.max(1, shareOfTarget(mark, set.ofTarget, 1)));
 
 /** What a limb is brought to in a set, in words. @example plannedWords(target, set) //=> '62 mmHg' or 'mark 3' */
-export const plannedWords = (target: LimbTarget, set: Pick<PlannedSet, 'ofTarget'> | undefined): string =>
+export const plannedWords = (target: LimbTarget, set: Pick<PlannedSet, 'ofTarget'> | undefined): Message =>
   isCuffed(target)
-    ? `${plannedMmHg(target, set)} mmHg`
+    ? msg('{pressure} mmHg', { pressure: plannedMmHg(target, set) })
     : markWords({ ...target, mark: plannedMark(target, set) });
 
 /** How its priming goes: as chosen, else as usual (rule PRS-6). */

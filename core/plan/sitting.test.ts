@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { englishOf } from '#language/english-of.fixture';
 import { nextSession } from '../review/next-session';
 import { choicesOf } from './choices-of';
 import { composeSession } from './compose';
@@ -32,7 +33,7 @@ describe('a sitting', () => {
     const { sitting: _, ...alone } = FINISHER;
     const [without, withIt] = [composeSession(alone, basis).plan, composeSession(FINISHER, basis).plan];
     expect(choicesOf(without)).not.toHaveProperty('sitting');
-    expect(planChanges(without, withIt)).toEqual([
+    expect(englishOf(planChanges(without, withIt))).toEqual([
       'Beside the cuff: nothing → before it a heavy lift: back squat 3 × 5, after it ice.',
     ]);
     expect(planChanges(withIt, withIt)).toEqual([]);

@@ -1,5 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { englishOf } from '#language/english-of.fixture';
+import { inEnglish } from '#language/render';
 import { applyFix } from './apply-fix';
 import { type ExerciseChoice, type SessionChoice, setsOf } from './choices';
 import { choicesOf } from './choices-of';
@@ -79,7 +81,7 @@ describe('a superset', () => {
       })),
     };
     const [finding, ...more] = composeSession(up, basis).findings.filter(({ level }) => level === 'hard');
-    expect(finding).toMatchObject({ rule: 'PRO-1', subject: 'release' });
+    expect(englishOf(finding)).toMatchObject({ rule: 'PRO-1', subject: 'release' });
     expect(more.map(({ exerciseIndex }) => exerciseIndex)).toEqual([1]);
     const mended = composeSession(applyFix(up, finding ?? expect.unreachable(), basis), basis);
     expect(mended.findings.filter(({ level }) => level === 'hard')).toEqual([]);
@@ -114,9 +116,11 @@ describe('a superset', () => {
     expect(
       fitTemplate(alternate(session(right, knee), 1, true), unmeasured).session?.exercises,
     ).toMatchObject([{ exerciseId: 'knee-extension' }]);
-    expect(planChanges(composeSession(session(press, knee), basis).plan, plan).join()).toContain(
-      'after the one before → alternating',
-    );
+    expect(
+      planChanges(composeSession(session(press, knee), basis).plan, plan)
+        .map(inEnglish)
+        .join(),
+    ).toContain('after the one before → alternating');
   });
 
   it('lose no set and double none, however many alternate', () => {

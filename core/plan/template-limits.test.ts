@@ -1,4 +1,5 @@
 import { expect, it } from 'vitest';
+import { englishOf } from '#language/english-of.fixture';
 import { testExercise } from './plan.fixture';
 import { whyForClinicians } from './template-limits';
 
@@ -11,10 +12,10 @@ it('leaves a template within its school to everybody who signs', () => {
 
 it('leaves one above its school, and passive work, to clinicians, whichever of its exercises it is', () => {
   const usual = testExercise({ percentLop: 60 });
-  expect(whyForClinicians(template(usual, testExercise({ percentLop: 81 })))).toBe(
+  expect(englishOf(whyForClinicians(template(usual, testExercise({ percentLop: 81 }))))).toBe(
     '81 % is above the 80 % that “Clinic” goes to: a clinician keeps it (SCR-4).',
   );
-  expect(whyForClinicians(template(usual, testExercise({}, { protocolId: 'passive-rehab' })))).toMatch(
-    /passive/,
-  );
+  expect(
+    englishOf(whyForClinicians(template(usual, testExercise({}, { protocolId: 'passive-rehab' })))),
+  ).toMatch(/passive/);
 });

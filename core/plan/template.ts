@@ -1,9 +1,10 @@
 import { LIMB_WEIGHT } from '../load/weight-kit';
+import { type Message, msg } from '../message/message';
 import { stepUpMmHg } from '../pressure/arbitrary';
 import { mostPercentLop } from '../pressure/most-percent-lop';
 import type { Exercise } from '../protocol/exercise';
 import { PROTOCOLS } from '../protocol/protocols';
-import { LIMB_LABELS } from '../quantity/limb';
+import { LIMB_NAMES } from '../quantity/limb';
 import { RULES } from '../rules/catalogue';
 import { type ServingTest, testInForce } from '../strength/in-force';
 import type { Basis } from './basis';
@@ -17,13 +18,13 @@ import { bestKit, type Draft } from './draft-session';
  * @returns the session, or why it cannot be made; `notes` say what was changed
  */
 export function fitTemplate(template: SessionChoice, basis: Basis): Draft {
-  const notes: string[] = [];
+  const notes: Message[] = [];
   const exercises: SessionChoice['exercises'] = [];
   const placed: ExerciseChoice[] = [];
   for (const [place, choice] of template.exercises.entries()) {
     const exercise = basis.library[choice.exerciseId];
     if (!exercise) {
-      notes.push('An exercise of the template is no longer in the library and was left out.');
+      notes.push(msg('An exercise of the template is no longer in the library and was left out.'));
       continue;
     }
     const cap = mostPercentLop(PROTOCOLS[choice.protocolId].mode);
@@ -40,11 +41,16 @@ export function fitTemplate(template: SessionChoice, basis: Basis): Draft {
       if (worn?.kind === 'arbitrary' && limb.kind === 'arbitrary')
         return [{ ...worn, pressureMmHg: Math.min(worn.pressureMmHg, stepUpMmHg(limb.pressureMmHg)) }];
       if (worn) return [worn];
-      notes.push(`${exercise.label}: no pressure measured on the ${LIMB_LABELS[limb.limb].toLowerCase()}.`);
+      notes.push(
+        msg('{exercise}: no pressure measured on the {limb}.', {
+          exercise: exercise.label,
+          limb: LIMB_NAMES[limb.limb],
+        }),
+      );
       return [];
     });
     if (limbs.length === 0) continue;
-    // Without the one it alternated with, it waits for nobody.
+    // Without the one it alternated with, it waits for none.
     const { alternates, ...alone } = choice;
     const together = alternates && placed.at(-1) === template.exercises[place - 1];
     placed.push(choice);
@@ -57,7 +63,11 @@ export function fitTemplate(template: SessionChoice, basis: Basis): Draft {
           )
         : null;
     if (choice.load.kind === 'weighed' && !test) {
-      notes.push(`${exercise.label}: no strength test on record, so it starts without kilograms.`);
+      notes.push(
+        msg('{exercise}: no strength test on record, so it starts without kilograms.', {
+          exercise: exercise.label,
+        }),
+      );
     }
     exercises.push({
       ...(together ? choice : alone),
@@ -76,7 +86,7 @@ export function fitTemplate(template: SessionChoice, basis: Basis): Draft {
   }
   return exercises.length > 0
     ? { session: { ...template, exercises }, notes }
-    : { session: null, notes: [...notes, 'Nothing of this template can be used yet.'] };
+    : { session: null, notes: [...notes, msg('Nothing of this template can be used yet.')] };
 }
 
 /** The kit of the template while the practice has it; otherwise the one that comes closest. */

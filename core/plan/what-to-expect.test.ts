@@ -1,4 +1,6 @@
 import { describe, expect, it } from 'vitest';
+import { englishOf } from '#language/english-of.fixture';
+import { inEnglish } from '#language/render';
 import { testPlan } from './plan.fixture';
 import { cuffUpMinutes, whatToExpect } from './what-to-expect';
 
@@ -10,8 +12,12 @@ describe('what a person is told of their plan', () => {
     const target = exercise?.limbs[0];
     if (target?.kind !== 'measured') throw new Error('The test plan is of a measured limb.');
     expect(first?.heading).toBe(exercise?.label);
-    expect(first?.lines[0]).toContain(`${target.pressure.value} mmHg, about ${target.percentLop} %`);
-    expect(first?.lines.filter((line) => line.startsWith('Set '))).toHaveLength(exercise?.sets.length ?? 0);
+    expect(englishOf(first?.lines[0])).toContain(
+      `${target.pressure.value} mmHg, about ${target.percentLop} %`,
+    );
+    expect(first?.lines.filter((line) => inEnglish(line).startsWith('Set '))).toHaveLength(
+      exercise?.sets.length ?? 0,
+    );
     expect(cuffUpMinutes(plan)).toBeGreaterThan(4);
   });
 });

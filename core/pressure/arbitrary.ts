@@ -1,5 +1,7 @@
 import type { Derived } from '../derivation/derived';
 import type { Finding } from '../findings/finding';
+import type { Message } from '../message/message';
+import { msg } from '../message/message';
 import type { WorkMode } from '../protocol/work-mode';
 import { LIMB_LABELS, type Limb, limbKind } from '../quantity/limb';
 import { roundDownToDivision, toDecimals } from '../quantity/rounding';
@@ -68,7 +70,12 @@ export const stepUpMmHg = (pressureMmHg: number): number => pressureMmHg + witho
 export const arbitraryPressure = (pressureMmHg: number): Derived => ({
   value: pressureMmHg,
   unit: 'mmHg',
-  working: [{ label: 'Arbitrary pressure', detail: `${pressureMmHg} mmHg, chosen; no LOP was measured` }],
+  working: [
+    {
+      label: msg('Arbitrary pressure'),
+      detail: msg('{pressureMmHg} mmHg, chosen; no LOP was measured', { pressureMmHg }),
+    },
+  ],
   rules: ['PRS-7'],
 });
 
@@ -91,7 +98,7 @@ export type ArbitraryBounds = {
 export function checkArbitrary(pressureMmHg: number, bounds: ArbitraryBounds): Finding[] {
   const { limb, mode, ceilingMmHg, known, lopMmHg, operated, capPercentLop } = bounds;
   const name = LIMB_LABELS[limb];
-  const hard = (message: string, remedy: string, to?: number): Finding[] => [
+  const hard = (message: Message, remedy: Message, to?: number): Finding[] => [
     {
       rule: 'PRS-7',
       level: 'hard',
@@ -103,40 +110,53 @@ export function checkArbitrary(pressureMmHg: number, bounds: ArbitraryBounds): F
   ];
   if (ceilingMmHg === null)
     return hard(
-      'This practice does not work without a LOP.',
-      'Measure the limb, or have a clinician switch it on for the practice.',
+      msg('This practice does not work without a LOP.'),
+      msg('Measure the limb, or have a clinician switch it on for the practice.'),
     );
   if (!mayBeArbitrary(limb, mode))
     return hard(
-      `${name}: without a LOP there is aerobic work and cycles of the lower limbs only.`,
-      'Measure the limb.',
+      msg('{name}: without a LOP there is aerobic work and cycles of the lower limbs only.', { name }),
+      msg('Measure the limb.'),
     );
   if (lopMmHg !== null)
-    return hard(`${name}: its LOP of ${lopMmHg} mmHg is in force.`, 'Go by a share of it.');
-  if (operated) return hard(`${name} was operated on.`, 'Measure its LOP.');
+    return hard(
+      msg('{name}: its LOP of {lopMmHg} mmHg is in force.', { name, lopMmHg }),
+      msg('Go by a share of it.'),
+    );
+  if (operated) return hard(msg('{name} was operated on.', { name }), msg('Measure its LOP.'));
   if (capPercentLop !== null)
     return hard(
-      `A clearance allows ${capPercentLop} % of LOP at most, which nothing but a LOP can keep.`,
-      'Measure the limb.',
+      msg('A clearance allows {capPercentLop} % of LOP at most, which nothing but a LOP can keep.', {
+        capPercentLop,
+      }),
+      msg('Measure the limb.'),
     );
   if (!known)
     return hard(
-      `${name}: its girth under this cuff is not known, so nobody can say what LOP to expect.`,
-      'Take the girth in Fit, or measure the limb.',
+      msg('{name}: its girth under this cuff is not known, so it cannot be said what LOP to expect.', {
+        name,
+      }),
+      msg('Take the girth in Fit, or measure the limb.'),
     );
   const { leastLopMmHg, levelMmHg } = known;
   const most = arbitraryMostMmHg(leastLopMmHg);
   const lop = toDecimals(leastLopMmHg, 0);
   if (pressureMmHg > most.hard)
     return hard(
-      `${name}: ${pressureMmHg} mmHg is over ${SHARES.most} % of a LOP of ${lop} mmHg, which is to be reckoned with.`,
-      `Set ${levelMmHg} mmHg, or measure the limb.`,
+      msg(
+        '{name}: {pressureMmHg} mmHg is over {most} % of a LOP of {lop} mmHg, which is to be reckoned with.',
+        { name, pressureMmHg, most: SHARES.most, lop },
+      ),
+      msg('Set {levelMmHg} mmHg, or measure the limb.', { levelMmHg }),
       levelMmHg,
     );
   if (pressureMmHg > ceilingMmHg)
     return hard(
-      `${pressureMmHg} mmHg is above the ${ceilingMmHg} mmHg this practice goes to without a LOP.`,
-      `Set ${levelMmHg} mmHg, or measure the limb.`,
+      msg('{pressureMmHg} mmHg is above the {ceilingMmHg} mmHg this practice goes to without a LOP.', {
+        pressureMmHg,
+        ceilingMmHg,
+      }),
+      msg('Set {levelMmHg} mmHg, or measure the limb.', { levelMmHg }),
       levelMmHg,
     );
   return [
@@ -144,8 +164,12 @@ export function checkArbitrary(pressureMmHg: number, bounds: ArbitraryBounds): F
       rule: 'PRS-7',
       level: 'note',
       subject: 'pressureMmHg',
-      message: `An arbitrary pressure: nobody knows what share of the LOP ${pressureMmHg} mmHg is.`,
-      remedy: `Measure it as soon as you can; until then effort ${mostEffort} of 10 at most.`,
+      message: msg('An arbitrary pressure: what share of the LOP {pressureMmHg} mmHg is, is not known.', {
+        pressureMmHg,
+      }),
+      remedy: msg('Measure it as soon as you can; until then effort {mostEffort} of 10 at most.', {
+        mostEffort,
+      }),
     },
     ...(pressureMmHg > most.usual
       ? [
@@ -153,8 +177,11 @@ export function checkArbitrary(pressureMmHg: number, bounds: ArbitraryBounds): F
             rule: 'PRS-7' as const,
             level: 'guard' as const,
             subject: 'pressureMmHg',
-            message: `${name}: ${pressureMmHg} mmHg is over ${SHARES.usualMost} % of a LOP of ${lop} mmHg, which is to be reckoned with.`,
-            remedy: `Set ${levelMmHg} mmHg, or have a clinician give the reason.`,
+            message: msg(
+              '{name}: {pressureMmHg} mmHg is over {usualMost} % of a LOP of {lop} mmHg, which is to be reckoned with.',
+              { name, pressureMmHg, usualMost: SHARES.usualMost, lop },
+            ),
+            remedy: msg('Set {levelMmHg} mmHg, or have a clinician give the reason.', { levelMmHg }),
             fix: { set: 'pressureMmHg' as const, to: levelMmHg },
           },
         ]
@@ -165,8 +192,11 @@ export function checkArbitrary(pressureMmHg: number, bounds: ArbitraryBounds): F
             rule: 'PRS-4' as const,
             level: 'guard' as const,
             subject: 'pressureMmHg',
-            message: `${name}: ${pressureMmHg} mmHg is above the ${levelMmHg} mmHg that the ramp allows this week.`,
-            remedy: `Set ${levelMmHg} mmHg or lower, or have a clinician give the reason.`,
+            message: msg(
+              '{name}: {pressureMmHg} mmHg is above the {levelMmHg} mmHg that the ramp allows this week.',
+              { name, pressureMmHg, levelMmHg },
+            ),
+            remedy: msg('Set {levelMmHg} mmHg or lower, or have a clinician give the reason.', { levelMmHg }),
             fix: { set: 'pressureMmHg' as const, to: levelMmHg },
           },
         ]

@@ -1,6 +1,7 @@
 import type { Finding } from '../findings/finding';
+import { msg, type Value } from '../message/message';
 import { SCHOOLS, type SchoolId } from '../protocol/schools';
-import { type Limb, limbKind, type Position, uprightness } from '../quantity/limb';
+import { type Limb, limbKind, POSITION_NAMES, type Position, uprightness } from '../quantity/limb';
 import { RULES } from '../rules/catalogue';
 
 /** What else bounds the share of a limb that exercises. */
@@ -31,8 +32,11 @@ export function checkExercisePercent(
         rule: 'PRS-3',
         level: 'hard',
         subject: 'percentLop',
-        message: `${percentLop} % is above ${most} % of LOP, which nobody may exercise at.`,
-        remedy: `Set ${most} % or lower.`,
+        message: msg('{percentLop} % is above {most} % of LOP, which must not be exercised at.', {
+          percentLop,
+          most,
+        }),
+        remedy: msg('Set {most} % or lower.', { most }),
         fix: { set: 'percentLop', to: most, as: 'most' },
       },
     ];
@@ -46,8 +50,11 @@ export function checkExercisePercent(
         rule: 'PRS-3',
         level: 'note',
         subject: 'percentLop',
-        message: `${percentLop} % is below the ${low} % that exercise is usually done at.`,
-        remedy: `Set ${low} % or more, unless less is meant.`,
+        message: msg('{percentLop} % is below the {low} % that exercise is usually done at.', {
+          percentLop,
+          low,
+        }),
+        remedy: msg('Set {low} % or more, unless less is meant.', { low }),
         fix: { set: 'percentLop', to: low, as: 'least' },
       },
     ];
@@ -59,8 +66,12 @@ export function checkExercisePercent(
         rule: 'PRS-3',
         level: 'guard',
         subject: 'percentLop',
-        message: `${percentLop} % is above the ${top} % that ${SCHOOLS[schoolId].label} goes to on this kind of limb.`,
-        remedy: `Set ${top} % or lower, or have a clinician give the reason.`,
+        message: msg('{percentLop} % is above the {top} % that {school} goes to on this kind of limb.', {
+          percentLop,
+          top,
+          school: SCHOOLS[schoolId].label,
+        }),
+        remedy: msg('Set {top} % or lower, or have a clinician give the reason.', { top }),
         fix: { set: 'percentLop', to: top, as: 'most' },
       },
     ];
@@ -71,8 +82,13 @@ export function checkExercisePercent(
         rule: 'PRS-4',
         level: 'guard',
         subject: 'percentLop',
-        message: `${percentLop} % is above the ${rampPercentLop} % that the ramp allows this week.`,
-        remedy: `Set ${rampPercentLop} % or lower, or have a clinician give the reason.`,
+        message: msg('{percentLop} % is above the {rampPercentLop} % that the ramp allows this week.', {
+          percentLop,
+          rampPercentLop,
+        }),
+        remedy: msg('Set {rampPercentLop} % or lower, or have a clinician give the reason.', {
+          rampPercentLop,
+        }),
         fix: { set: 'percentLop', to: rampPercentLop, as: 'most' },
       },
     ];
@@ -82,15 +98,21 @@ export function checkExercisePercent(
   const usual = byProtocol ?? { low: start, high: top };
   const range = { low: Math.min(usual.low, allowed), high: Math.min(usual.high, allowed) };
   if (percentLop >= range.low && percentLop <= range.high) return [];
-  const who = byProtocol ? 'This protocol' : SCHOOLS[schoolId].label;
-  const span = range.low === range.high ? `${range.low}` : `${range.low}–${range.high}`;
+  const who = byProtocol ? msg('This protocol') : SCHOOLS[schoolId].label;
+  const span: Value = range.low === range.high ? range.low : msg('{low}–{high}', range);
   return [
     {
       rule: 'PRS-2',
       level: 'note',
       subject: 'percentLop',
-      message: `${who} works at ${span} % on this limb; ${percentLop} % is outside it.`,
-      remedy: byProtocol ? `Set ${span} %.` : `Set ${span} %, or choose another school.`,
+      message: msg('{who} works at {span} % on this limb; {percentLop} % is outside it.', {
+        who,
+        span,
+        percentLop,
+      }),
+      remedy: byProtocol
+        ? msg('Set {span} %.', { span })
+        : msg('Set {span} %, or choose another school.', { span }),
       fix:
         percentLop < range.low
           ? { set: 'percentLop', to: range.low, as: 'least' }
@@ -109,16 +131,25 @@ export function checkPosition(measured: Position, exercised: Position): Finding[
         {
           ...common,
           level: 'note',
-          message: `Measured ${measured}, exercised ${exercised}: real restriction is lower than planned.`,
-          remedy: `Measure ${exercised} for the true figure.`,
+          message: msg(
+            'Measured {measured}, exercised {exercised}: real restriction is lower than planned.',
+            { measured: POSITION_NAMES[measured], exercised: POSITION_NAMES[exercised] },
+          ),
+          remedy: msg('Measure {exercised} for the true figure.', { exercised: POSITION_NAMES[exercised] }),
         },
       ]
     : [
         {
           ...common,
           level: 'hard',
-          message: `Measured ${measured}, exercised ${exercised}: real restriction is higher than planned.`,
-          remedy: `Measure ${exercised}, or exercise ${measured}.`,
+          message: msg(
+            'Measured {measured}, exercised {exercised}: real restriction is higher than planned.',
+            { measured: POSITION_NAMES[measured], exercised: POSITION_NAMES[exercised] },
+          ),
+          remedy: msg('Measure {exercised}, or exercise {measured}.', {
+            exercised: POSITION_NAMES[exercised],
+            measured: POSITION_NAMES[measured],
+          }),
           fix: { set: 'position', to: measured },
         },
       ];
@@ -137,8 +168,8 @@ export function checkPassivePercent(percentLop: number, reEntry = false): Findin
         rule: 'PRS-3',
         level: 'hard',
         subject: 'percentLop',
-        message: `${percentLop} % is above the occlusion pressure itself.`,
-        remedy: `Set ${most} % or lower.`,
+        message: msg('{percentLop} % is above the occlusion pressure itself.', { percentLop }),
+        remedy: msg('Set {most} % or lower.', { most }),
         fix: { set: 'percentLop', to: most, as: 'most' },
       },
     ];
@@ -149,8 +180,8 @@ export function checkPassivePercent(percentLop: number, reEntry = false): Findin
       rule: 'PRS-3',
       level: 'note',
       subject: 'percentLop',
-      message: `Passive cycles are done at ${noteBelow}–${most} % of LOP.`,
-      remedy: `Set ${noteBelow} % or more.`,
+      message: msg('Passive cycles are done at {noteBelow}–{most} % of LOP.', { noteBelow, most }),
+      remedy: msg('Set {noteBelow} % or more.', { noteBelow }),
       fix: { set: 'percentLop', to: noteBelow, as: 'least' },
     },
   ];

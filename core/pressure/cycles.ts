@@ -1,4 +1,6 @@
 import type { Finding } from '../findings/finding';
+import type { Message } from '../message/message';
+import { msg } from '../message/message';
 import { LIMB_LABELS, type Limb } from '../quantity/limb';
 import { roundDownToDivision, tidy } from '../quantity/rounding';
 import { MS_PER_MINUTE } from '../quantity/units';
@@ -31,13 +33,25 @@ export const checkDailyExposure = (exposures: readonly DailyExposure[]): Finding
       rule: 'PRS-9',
       level: 'guard',
       subject: 'dailyExposure',
-      message: `${LIMB_LABELS[limb]}: ${minutes(doneMs)} under the cuff today, ${minutes(doneMs + plannedMs)} with this; over ${minutes(guardOnMsADay)} a day needs a clinician’s reason.`,
-      remedy: 'Fewer cycles, or tomorrow.',
+      message: msg(
+        '{limb}: {done} min under the cuff today, {all} min with this; over {most} min a day needs a clinician’s reason.',
+        {
+          limb: LIMB_LABELS[limb],
+          done: minutes(doneMs),
+          all: minutes(doneMs + plannedMs),
+          most: minutes(guardOnMsADay),
+        },
+      ),
+      remedy: msg('Fewer cycles, or tomorrow.'),
     }));
 
 /** @example exposureWords({ limb: 'left-arm', doneMs: 240_000, plannedMs: 240_000 }) //=> 'Left arm: 4 min under the cuff today, 8 of 60 min with this' */
-export const exposureWords = ({ limb, doneMs, plannedMs }: DailyExposure): string =>
-  `${LIMB_LABELS[limb]}: ${minutes(doneMs)} under the cuff today, ${whole(doneMs + plannedMs)} of ${minutes(guardOnMsADay)} with this`;
+export const exposureWords = ({ limb, doneMs, plannedMs }: DailyExposure): Message =>
+  msg('{limb}: {done} min under the cuff today, {all} of {most} min with this', {
+    limb: LIMB_LABELS[limb],
+    done: minutes(doneMs),
+    all: minutes(doneMs + plannedMs),
+    most: minutes(guardOnMsADay),
+  });
 
-const whole = (ms: number): number => Math.ceil(tidy(ms / MS_PER_MINUTE));
-const minutes = (ms: number): string => `${whole(ms)} min`;
+const minutes = (ms: number): number => Math.ceil(tidy(ms / MS_PER_MINUTE));

@@ -1,4 +1,6 @@
 import { describe, expect, it } from 'vitest';
+import { englishOf } from '#language/english-of.fixture';
+import type { Derived } from '../derivation/derived';
 import type { Finding } from '../findings/finding';
 import { MS_PER_DAY } from '../quantity/units';
 import {
@@ -14,8 +16,8 @@ import { targetPressure } from './target-pressure';
 
 // Worked out by hand from rules PRS-1 to PRS-4, with the words that carry the figures.
 
-const steps = ({ working }: { working: readonly { label: string; detail: string }[] }) =>
-  working.map(({ label, detail }) => `${label}: ${detail}`);
+const steps = ({ working }: Pick<Derived, 'working'>) =>
+  englishOf(working).map(({ label, detail }) => `${label}: ${detail}`);
 
 describe('a target (PRS-1, PRS-3, LOP-5)', () => {
   it('shows the product, the rounding and the true range', () => {
@@ -60,55 +62,55 @@ const leg = (percent: number, bounds: ExerciseBounds = {}, school = 'research-co
 
 describe('a share of LOP (PRS-2 to PRS-4, SCR-2)', () => {
   it('over 80 is for nobody, under 40 is said unless a cap under 40 set it', () => {
-    expect(leg(81)).toEqual([
-      ['hard', 'PRS-3', '81 % is above 80 % of LOP, which nobody may exercise at.', 80],
+    expect(englishOf(leg(81))).toEqual([
+      ['hard', 'PRS-3', '81 % is above 80 % of LOP, which must not be exercised at.', 80],
     ]);
     expect(leg(80)).toEqual([]);
     const low = (percent: number) => [
       ['note', 'PRS-3', `${percent} % is below the 40 % that exercise is usually done at.`, 40],
     ];
-    expect(leg(39)).toEqual(low(39));
+    expect(englishOf(leg(39))).toEqual(low(39));
     expect(leg(40)).toEqual([]);
     expect(leg(35, { capPercentLop: 35 })).toEqual([]);
-    expect(leg(36, { capPercentLop: 35 })).toEqual(low(36));
-    expect(leg(35, { capPercentLop: 40 })).toEqual(low(35));
-    expect(leg(35, { capPercentLop: 60 })).toEqual(low(35));
+    expect(englishOf(leg(36, { capPercentLop: 35 }))).toEqual(low(36));
+    expect(englishOf(leg(35, { capPercentLop: 40 }))).toEqual(low(35));
+    expect(englishOf(leg(35, { capPercentLop: 60 }))).toEqual(low(35));
   });
 
   it('over a school’s top or the ramp is a guard, with the way back', () => {
     const arm = (percent: number) => said(checkExercisePercent('left-arm', percent, 'clinic'));
-    expect(arm(51)).toEqual([
+    expect(englishOf(arm(51))).toEqual([
       ['guard', 'PRS-3', '51 % is above the 50 % that Clinic goes to on this kind of limb.', 50],
     ]);
     expect(arm(50)).toEqual([]);
-    expect(leg(46, { rampPercentLop: 45 })).toEqual([
+    expect(englishOf(leg(46, { rampPercentLop: 45 }))).toEqual([
       ['guard', 'PRS-4', '46 % is above the 45 % that the ramp allows this week.', 45],
     ]);
     expect(leg(45, { rampPercentLop: 45 })).toEqual([]);
   });
 
   it('outside what a school or a protocol works at is noted, up or down to its edge', () => {
-    expect(said(checkExercisePercent('left-thigh', 55, 'clinic'))).toEqual([
+    expect(englishOf(said(checkExercisePercent('left-thigh', 55, 'clinic')))).toEqual([
       ['note', 'PRS-2', 'Clinic works at 60–80 % on this limb; 55 % is outside it.', 60],
     ]);
     const warmUp = { byProtocol: { low: 60, high: 60 } };
     expect(leg(60, warmUp)).toEqual([]);
-    expect(leg(59, warmUp)).toEqual([
+    expect(englishOf(leg(59, warmUp))).toEqual([
       ['note', 'PRS-2', 'This protocol works at 60 % on this limb; 59 % is outside it.', 60],
     ]);
     const aerobic = { byProtocol: { low: 40, high: 100 } };
     expect(leg(80, aerobic)).toEqual([]);
-    expect(leg(70, { byProtocol: { low: 40, high: 50 } })).toEqual([
+    expect(englishOf(leg(70, { byProtocol: { low: 40, high: 50 } }))).toEqual([
       ['note', 'PRS-2', 'This protocol works at 40–50 % on this limb; 70 % is outside it.', 50],
     ]);
     // A protocol that goes higher than the school's top still ends there.
     expect(
-      said(checkExercisePercent('left-arm', 45, 'clinic', { byProtocol: { low: 60, high: 100 } })),
+      englishOf(said(checkExercisePercent('left-arm', 45, 'clinic', { byProtocol: { low: 60, high: 100 } }))),
     ).toEqual([['note', 'PRS-2', 'This protocol works at 50 % on this limb; 45 % is outside it.', 50]]);
   });
 
   it('of passive cycles goes to LOP and no further, and under 70 is said unless it is built up', () => {
-    expect(said(checkPassivePercent(101))).toEqual([
+    expect(englishOf(said(checkPassivePercent(101)))).toEqual([
       ['hard', 'PRS-3', '101 % is above the occlusion pressure itself.', 100],
     ]);
     expect([checkPassivePercent(100), checkPassivePercent(70), checkPassivePercent(50, true)]).toEqual([
@@ -116,7 +118,7 @@ describe('a share of LOP (PRS-2 to PRS-4, SCR-2)', () => {
       [],
       [],
     ]);
-    expect(said(checkPassivePercent(69))).toEqual([
+    expect(englishOf(said(checkPassivePercent(69)))).toEqual([
       ['note', 'PRS-3', 'Passive cycles are done at 70–100 % of LOP.', 70],
     ]);
     expect([mostPercentLop('passive'), mostPercentLop('aerobic')]).toEqual([100, 80]);
@@ -124,8 +126,8 @@ describe('a share of LOP (PRS-2 to PRS-4, SCR-2)', () => {
 
   it('holds in the position it was measured in, and is refused in one more reclined', () => {
     expect(checkPosition('sitting', 'sitting')).toEqual([]);
-    expect(checkPosition('lying', 'standing')[0]).toMatchObject({ level: 'note' });
-    expect(checkPosition('standing', 'lying')[0]).toMatchObject({
+    expect(englishOf(checkPosition('lying', 'standing')[0])).toMatchObject({ level: 'note' });
+    expect(englishOf(checkPosition('standing', 'lying')[0])).toMatchObject({
       level: 'hard',
       fix: { set: 'position', to: 'standing' },
     });
@@ -141,20 +143,24 @@ describe('the ramp in words (PRS-4)', () => {
   };
 
   it('says where somebody stands and why', () => {
-    expect(level()).toEqual([40, true, 'nobody has trained yet: the first week is at 40 %']);
-    expect(level(8, 1)).toEqual([45, true, '40 %, 5 points a week trained and tolerated, up to 60 % → 45 %']);
-    expect(level(28, 22, 20.99)).toEqual([
+    expect(englishOf(level())).toEqual([40, true, 'no session yet: the first week is at 40 %']);
+    expect(englishOf(level(8, 1))).toEqual([
+      45,
+      true,
+      '40 %, 5 points a week trained and tolerated, up to 60 % → 45 %',
+    ]);
+    expect(englishOf(level(28, 22, 20.99))).toEqual([
       50,
       true,
       '40 %, 5 points a week trained and tolerated, up to 60 % → 50 %',
     ]);
-    expect(level(35, 28, 21)).toEqual([40, true, '21 days off: begins again at 40 %']);
-    expect(level(42)).toEqual([40, true, '42 days off: begins again at 40 %']);
+    expect(englishOf(level(35, 28, 21))).toEqual([40, true, '21 days off: begins again at 40 %']);
+    expect(englishOf(level(42))).toEqual([40, true, '42 days off: begins again at 40 %']);
   });
 
   it('counts a session of this very moment, and none that is still to come', () => {
-    expect(level(8, 0)).toEqual([45, true, expect.any(String)]);
-    expect(level(7, -1)).toEqual([45, true, expect.any(String)]);
+    expect(englishOf(level(8, 0))).toEqual([45, true, expect.any(String)]);
+    expect(englishOf(level(7, -1))).toEqual([45, true, expect.any(String)]);
   });
 
   it('proposes its level, the school and the cap as its working', () => {

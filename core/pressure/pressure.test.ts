@@ -1,5 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { englishOf } from '#language/english-of.fixture';
+import { inEnglish } from '#language/render';
 import { NOTHING_SEEN } from '../occlusion-pressure/practice-spread';
 import { checkExercisePercent, checkPassivePercent, checkPosition } from './check-pressure';
 import { primingMs, primingPressures, USUAL_PRIMING } from './priming';
@@ -13,7 +15,12 @@ describe('targetPressure (PRS-1)', () => {
     expect(target.value).toBe(104);
     // (104 − 1) ÷ 179 and (104 + 1) ÷ 169
     expect(trueRange.interval).toEqual({ low: 57.5, high: 62.1 });
-    expect(target.working.map(({ detail }) => detail).join()).toContain('174 mmHg × 60 % = 104.4 mmHg');
+    expect(
+      target.working
+        .map(({ detail }) => detail)
+        .map(inEnglish)
+        .join(),
+    ).toContain('174 mmHg × 60 % = 104.4 mmHg');
   });
 
   it('floors the exact product, never a rounded one', () => {
@@ -89,8 +96,10 @@ describe('pressure limits (PRS-2, PRS-3)', () => {
 
 describe('position (LOP-5)', () => {
   it('notes when more upright and refuses when more reclined than measured', () => {
-    expect(checkPosition('lying', 'sitting')).toMatchObject([{ level: 'note' }]);
-    expect(checkPosition('standing', 'lying')).toMatchObject([{ level: 'hard', subject: 'position' }]);
+    expect(englishOf(checkPosition('lying', 'sitting'))).toMatchObject([{ level: 'note' }]);
+    expect(englishOf(checkPosition('standing', 'lying'))).toMatchObject([
+      { level: 'hard', subject: 'position' },
+    ]);
     expect(checkPosition('sitting', 'sitting')).toEqual([]);
   });
 });
@@ -109,9 +118,9 @@ describe('the ramp (PRS-4)', () => {
     const done = on(0, 3, 7, 10, 14, 17, 21, 24, 28);
     expect(levels(done.slice(0, 2), 0, 6.9, 7)).toEqual([40, 40, 45]);
     expect(levels(done, 28, 30)).toEqual([60, 60]);
-    expect(level(done, 24)).toMatchObject({ percentLop: 55, running: true });
-    expect(level(done, 28)).toMatchObject({ percentLop: 60, running: false });
-    expect(level([], 9)).toMatchObject({ percentLop: 40, running: true });
+    expect(englishOf(level(done, 24))).toMatchObject({ percentLop: 55, running: true });
+    expect(englishOf(level(done, 28))).toMatchObject({ percentLop: 60, running: false });
+    expect(englishOf(level([], 9))).toMatchObject({ percentLop: 40, running: true });
   });
 
   it('gives one rise for a gap, none for the weeks missed in it, and none after a session not tolerated', () => {
@@ -204,9 +213,9 @@ describe('priming cycles (PRS-6)', () => {
 
 describe('passive cycles (PRS-3)', () => {
   it('are refused above 100 % and noted below 70 %', () => {
-    expect(checkPassivePercent(101)).toMatchObject([{ level: 'hard', fix: { to: 100 } }]);
+    expect(englishOf(checkPassivePercent(101))).toMatchObject([{ level: 'hard', fix: { to: 100 } }]);
     expect(checkPassivePercent(100)).toEqual([]);
-    expect(checkPassivePercent(69)).toMatchObject([{ level: 'note', fix: { to: 70 } }]);
+    expect(englishOf(checkPassivePercent(69))).toMatchObject([{ level: 'note', fix: { to: 70 } }]);
   });
 });
 
@@ -225,7 +234,7 @@ describe('how the true range would change (LOP-3, PRS-1)', () => {
   it('narrows with one more trial and with a finer gauge', () => {
     const [now, trialMore, finer] = rangeSensitivity(measured, 60, { divisionMmHg: 1 }, NOTHING_SEEN);
     const width = (row: typeof now) => (row ? row.high - row.low : Number.NaN);
-    expect(now?.label).toBe('As measured');
+    expect(englishOf(now?.label)).toBe('As measured');
     expect(width(trialMore)).toBeLessThan(width(now));
     expect(width(finer)).toBeLessThan(width(now));
   });

@@ -1,14 +1,15 @@
 import { z } from 'zod';
+import { msg } from '../message/message';
 import { roundDownToDivision, tidy } from '../quantity/rounding';
 import { RULES } from '../rules/catalogue';
 
 const { onMs, offMs, startShare, stepMmHg, mostCycles } = RULES['PRS-6'].figures;
 
 const spellMs = z
-  .number('Enter a time in seconds.')
+  .number(msg('Enter a time in seconds.'))
   .int()
-  .min(5_000, 'At least 5 s.')
-  .max(120_000, 'At most 120 s.');
+  .min(5_000, msg('At least 5 s.'))
+  .max(120_000, msg('At most 120 s.'));
 
 /** How a cuff is got used to: where it begins, how much is added, how long it is up and down (rule PRS-6). */
 export const primingSchema = z.object({
@@ -16,16 +17,19 @@ export const primingSchema = z.object({
     z.object({
       of: z.literal('target'),
       percent: z
-        .number('Enter a share of the target in %.')
-        .min(10, 'At least 10 %.')
-        .max(100, 'At most 100 %.'),
+        .number(msg('Enter a share of the target in %.'))
+        .min(10, msg('At least 10 %.'))
+        .max(100, msg('At most 100 %.')),
     }),
     z.object({
       of: z.literal('nothing'),
-      mmHg: z.number('Enter mmHg.').min(10, 'At least 10 mmHg.').max(300, 'At most 300 mmHg.'),
+      mmHg: z.number(msg('Enter mmHg.')).min(10, msg('At least 10 mmHg.')).max(300, msg('At most 300 mmHg.')),
     }),
   ]),
-  stepMmHg: z.number('Enter mmHg.').min(5, 'At least 5 mmHg a cycle.').max(100, 'At most 100 mmHg a cycle.'),
+  stepMmHg: z
+    .number(msg('Enter mmHg.'))
+    .min(5, msg('At least 5 mmHg a cycle.'))
+    .max(100, msg('At most 100 mmHg a cycle.')),
   onMs: spellMs,
   offMs: spellMs,
 });

@@ -1,4 +1,5 @@
 import type { Derived } from '../derivation/derived';
+import { type Message, msg } from '../message/message';
 import { SCHOOLS, type SchoolId } from '../protocol/schools';
 import { type Limb, type LimbKind, limbKind } from '../quantity/limb';
 import { MS_PER_DAY } from '../quantity/units';
@@ -21,7 +22,7 @@ export type RampLevel = {
   /** While it runs it is the ceiling; once the school's usual is reached it bounds nothing. */
   running: boolean;
   /** How it came about, in words. */
-  words: string;
+  words: Message;
 };
 
 /**
@@ -81,12 +82,18 @@ function wordsOf(
   start: number,
   usual: number,
   nowMs: number,
-): string {
+): Message {
   const last = mine.at(-1);
-  if (!last) return `nobody has trained yet: the first week is at ${start} %`;
+  if (!last) return msg('no session yet: the first week is at {start} %', { start });
   const daysOff = Math.floor((nowMs - last.atMs) / MS_PER_DAY);
-  if (nowMs - last.atMs >= LAY_OFF.shortMs) return `${daysOff} days off: begins again at ${level} %`;
-  return `${start} %, ${POINTS_PER_WEEK} points a week trained and tolerated, up to ${usual} % → ${level} %`;
+  if (nowMs - last.atMs >= LAY_OFF.shortMs)
+    return msg('{daysOff} days off: begins again at {level} %', { daysOff, level });
+  return msg('{start} %, {pointsPerWeek} points a week trained and tolerated, up to {usual} % → {level} %', {
+    start,
+    pointsPerWeek: POINTS_PER_WEEK,
+    usual,
+    level,
+  });
 }
 
 /**
@@ -108,9 +115,9 @@ export function proposedPercent(
     value,
     unit: '%LOP',
     working: [
-      { label: school.label, detail: `starts at ${start} %, usually ${usual} %` },
-      { label: 'Ramp', detail: words },
-      ...(value < ramped ? [{ label: 'Clearance', detail: `capped at ${capPercentLop} %` }] : []),
+      { label: school.label, detail: msg('starts at {start} %, usually {usual} %', { start, usual }) },
+      { label: msg('Ramp'), detail: words },
+      ...(value < ramped ? [{ label: msg('Clearance'), detail: msg('capped at {value} %', { value }) }] : []),
     ],
     rules: value < ramped ? ['PRS-2', 'PRS-4', 'SCR-2'] : ['PRS-2', 'PRS-4'],
   };

@@ -1,3 +1,5 @@
+import type { Message } from '../message/message';
+import { msg } from '../message/message';
 import { expandedUncertainty, type Gauge } from '../occlusion-pressure/estimate';
 import { METHODS, type PulseMethod } from '../occlusion-pressure/methods';
 import { type Spread, spreadOf, withoutSpread } from '../occlusion-pressure/practice-spread';
@@ -19,7 +21,7 @@ export type Measured = {
 };
 
 /** The true range of a target, in %LOP, under one way of measuring. */
-export type RangeIf = { label: string; uncertaintyMmHg: number; low: number; high: number };
+export type RangeIf = { label: Message; uncertaintyMmHg: number; low: number; high: number };
 
 /**
  * How the true range of a target would change with one more trial that agrees, and with a finer gauge (rules LOP-3,
@@ -53,7 +55,7 @@ export function rangeSensitivity(
         practice: seenElsewhere,
       }),
     );
-  const rowFor = (label: string, uncertaintyMmHg: number, division: number): RangeIf => {
+  const rowFor = (label: Message, uncertaintyMmHg: number, division: number): RangeIf => {
     const { trueRange } = targetPressure(
       { value: pressureMmHg, uncertainty: uncertaintyMmHg },
       percentLop,
@@ -63,14 +65,14 @@ export function rangeSensitivity(
   };
   const more = [...estimates, mean(estimates)];
   return [
-    rowFor('As measured', measured.uncertaintyMmHg, divisionMmHg),
+    rowFor(msg('As measured'), measured.uncertaintyMmHg, divisionMmHg),
     ...(estimates.length < RULES['LOP-3'].figures.trials.most
-      ? [rowFor('One more trial that agrees', ifMmHg(more, gauge), divisionMmHg)]
+      ? [rowFor(msg('One more trial that agrees'), ifMmHg(more, gauge), divisionMmHg)]
       : []),
     ...(finest.divisionMmHg < divisionMmHg
       ? [
           rowFor(
-            `A gauge with divisions of ${finest.divisionMmHg} mmHg`,
+            msg('A gauge with divisions of {divisionMmHg} mmHg', { divisionMmHg: finest.divisionMmHg }),
             ifMmHg(estimates, finest),
             finest.divisionMmHg,
           ),

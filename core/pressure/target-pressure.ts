@@ -1,4 +1,5 @@
 import type { Derived } from '../derivation/derived';
+import { msg } from '../message/message';
 import type { LimbKind } from '../quantity/limb';
 import { roundDownToDivision, tidy, toDecimals } from '../quantity/rounding';
 import { RULES } from '../rules/catalogue';
@@ -51,13 +52,27 @@ export function targetPressure(
       value: target,
       unit: 'mmHg',
       working: [
-        { label: 'Share of LOP', detail: `${value} mmHg × ${percentLop} % = ${exact} mmHg` },
-        { label: 'Rounded down', detail: `to the gauge division of ${gaugeDivisionMmHg} → ${rounded} mmHg` },
+        {
+          label: msg('Share of LOP'),
+          detail: msg('{value} mmHg × {percentLop} % = {exact} mmHg', { value, percentLop, exact }),
+        },
+        {
+          label: msg('Rounded down'),
+          detail: msg('to the gauge division of {gaugeDivisionMmHg} → {rounded} mmHg', {
+            gaugeDivisionMmHg,
+            rounded,
+          }),
+        },
         ...(target < rounded
           ? [
               {
-                label: 'Kept under LOP',
-                detail: `${value} − ${uncertainty} − ${half}, to the division → ${target} mmHg`,
+                label: msg('Kept under LOP'),
+                detail: msg('{value} − {uncertainty} − {half}, to the division → {target} mmHg', {
+                  value,
+                  uncertainty,
+                  half,
+                  target,
+                }),
               },
             ]
           : []),
@@ -70,12 +85,30 @@ export function targetPressure(
       interval: { low, high },
       working: [
         {
-          label: 'At the least',
-          detail: `(${target} − ${half}) ÷ (${value} + ${uncertainty}${uprightAddsMmHg > 0 ? ` + ${uprightAddsMmHg} for being more upright` : ''}) = ${low} %`,
+          label: msg('At the least'),
+          detail:
+            uprightAddsMmHg > 0
+              ? msg(
+                  '({target} − {half}) ÷ ({value} + {uncertainty} + {uprightAddsMmHg} for being more upright) = {low} %',
+                  { target, half, value, uncertainty, uprightAddsMmHg, low },
+                )
+              : msg('({target} − {half}) ÷ ({value} + {uncertainty}) = {low} %', {
+                  target,
+                  half,
+                  value,
+                  uncertainty,
+                  low,
+                }),
         },
         {
-          label: 'At the most',
-          detail: `(${target} + ${half}) ÷ (${value} − ${uncertainty}) = ${high} %`,
+          label: msg('At the most'),
+          detail: msg('({target} + {half}) ÷ ({value} − {uncertainty}) = {high} %', {
+            target,
+            half,
+            value,
+            uncertainty,
+            high,
+          }),
         },
       ],
       rules: uprightAddsMmHg > 0 ? ['PRS-1', 'LOP-5'] : ['PRS-1'],

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { capital, list, type Message, msg } from '../message/message';
 
 const besideSchema = z.enum([
   'mobility',
@@ -12,24 +13,28 @@ const besideSchema = z.enum([
 export type Beside = z.infer<typeof besideSchema>;
 export const BESIDE_IDS = besideSchema.options;
 
-/** What is done in one sitting beside the work under the cuff, before, between or after it (rule PRO-4). */
-export const BESIDE_LABELS: Record<Beside, string> = {
-  mobility: 'Mobility',
-  'manual-work': 'Manual work',
-  'heavy-lift': 'A heavy lift',
-  ice: 'Ice',
-  compression: 'Compression',
-  swelling: 'Girth for swelling',
-  other: 'Something else',
+/** What is done in one sitting beside the work under the cuff, before, between or after it, within a sentence (rule PRO-4). */
+export const BESIDE_NAMES: Record<Beside, Message> = {
+  mobility: msg('mobility'),
+  'manual-work': msg('manual work'),
+  'heavy-lift': msg('a heavy lift'),
+  ice: msg('ice'),
+  compression: msg('compression'),
+  swelling: msg('girth for swelling'),
+  other: msg('something else'),
 };
 
-const besideWords = z.string().trim().max(200, 'At most 200 characters.');
+const besideWords = z.string().trim().max(200, msg('At most 200 characters.'));
 
 /** What was done, in words; a girth for swelling has its centimetres, and its words say where the tape lay. */
 export const besideDone = {
   what: besideSchema,
   words: besideWords,
-  girthCm: z.number('Enter the girth.').min(10, 'At least 10 cm.').max(120, 'At most 120 cm.').optional(),
+  girthCm: z
+    .number(msg('Enter the girth.'))
+    .min(10, msg('At least 10 cm.'))
+    .max(120, msg('At most 120 cm.'))
+    .optional(),
 };
 
 export const plannedBesideSchema = z.object({
@@ -41,11 +46,14 @@ export const plannedBesideSchema = z.object({
 export type PlannedBeside = z.infer<typeof plannedBesideSchema>;
 
 /** All that is planned beside the cuff; those of one `when` are done in their order. */
-export const sittingSchema = z.array(plannedBesideSchema).max(8, 'At most eight beside the cuff.');
+export const sittingSchema = z.array(plannedBesideSchema).max(8, msg('At most eight beside the cuff.'));
 
-/** @example besideText({ what: 'heavy-lift', words: 'back squat 3 × 5' }) //=> 'A heavy lift: back squat 3 × 5' */
-export const besideText = ({ what, words }: { what: Beside; words: string }): string =>
-  `${BESIDE_LABELS[what]}${words ? `: ${words}` : ''}`;
+/** What was done, as it stands within a sentence: its kind, and the words for it. */
+export const besideName = ({ what, words }: { what: Beside; words: string }): Message =>
+  words ? list([BESIDE_NAMES[what], words], ': ') : BESIDE_NAMES[what];
+
+/** @example besideText({ what: 'heavy-lift', words: 'back squat 3 × 5' }) //=> "A heavy lift: back squat 3 × 5" */
+export const besideText = (done: { what: Beside; words: string }): Message => capital(besideName(done));
 
 /** What of the sitting comes before or after the cuff, in its order. */
 export const sittingPart = (

@@ -1,5 +1,15 @@
+import type { Message } from '../message/message';
+import { msg } from '../message/message';
 import type { Equipment } from './exercise';
 
-/** What loads an exercise, in words. @example equipmentWords('ankle-weights') //=> 'ankle weights' */
-export const equipmentWords = (equipment: Equipment): string =>
-  equipment === 'none' ? 'no kit' : equipment.replace('-', ' ');
+/** What loads an exercise, as it stands within a sentence. */
+export const EQUIPMENT_NAMES: Record<Equipment, Message> = {
+  stack: msg('stack'),
+  dumbbells: msg('dumbbells'),
+  bar: msg('bar'),
+  'ankle-weights': msg('ankle weights'),
+  bands: msg('bands'),
+  'body-weight': msg('body weight'),
+  machine: msg('machine'),
+  none: msg('no kit'),
+};

@@ -1,4 +1,6 @@
 import { z } from 'zod';
+import { type Message, msg } from '../message/message';
+import { messageSchema } from '../message/message-schema';
 import { limbKindSchema, positionSchema } from '../quantity/limb';
 
 /** Rungs of the rehabilitation ladder, lowest first (rule PRO-5). */
@@ -27,10 +29,23 @@ export type Equipment = z.infer<typeof equipmentSchema>;
 
 export const exerciseKindSchema = z.enum(['isolated', 'compound', 'functional', 'aerobic', 'passive']);
 
+export const EXERCISE_KIND_NAMES: Record<z.infer<typeof exerciseKindSchema>, Message> = {
+  isolated: msg('isolated'),
+  compound: msg('compound'),
+  functional: msg('functional'),
+  aerobic: msg('aerobic'),
+  passive: msg('passive'),
+};
+
 /** An exercise: what it works, which kind of limb wears the cuff, how it is done, and a one-line cue. */
 export const exerciseSchema = z.object({
-  label: z.string().trim().min(1, 'Give it a name.').max(60, 'At most 60 characters.'),
-  muscle: z.string().trim().min(1, 'Name the muscle group.').max(60, 'At most 60 characters.'),
+  /** Typed by the practice, or the message of a standard exercise. */
+  label: z.union([
+    z.string().trim().min(1, msg('Give it a name.')).max(60, msg('At most 60 characters.')),
+    messageSchema,
+  ]),
+  /** Names a muscle of `MUSCLE_NAMES`, or several; a practice may type others. */
+  muscle: z.string().trim().min(1, msg('Name the muscle group.')).max(60, msg('At most 60 characters.')),
   /** Joints that move; none for holds and passive work. */
   joints: z.array(z.string().trim().min(1).max(30)).readonly(),
   limbKind: limbKindSchema,
@@ -42,7 +57,10 @@ export const exerciseSchema = z.object({
   rung: rungSchema,
   /** Done in water, where nothing with a gauge or a tube goes (rule TIGHT). */
   inWater: z.literal(true).optional(),
-  cue: z.string().trim().min(1, 'Say in one line how to cue it.').max(160, 'At most 160 characters.'),
+  cue: z.union([
+    z.string().trim().min(1, msg('Say in one line how to cue it.')).max(160, msg('At most 160 characters.')),
+    messageSchema,
+  ]),
 });
 export type Exercise = z.infer<typeof exerciseSchema>;
 

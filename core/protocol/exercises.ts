@@ -1,8 +1,11 @@
+import type { Text } from '../message/message';
 import { byName } from '../quantity/by-name';
+import { POSITION_NAMES } from '../quantity/limb';
 import { ARM_EXERCISES } from './arm-exercises';
-import { equipmentWords } from './equipment-words';
+import { EQUIPMENT_NAMES } from './equipment-words';
 import type { Exercise } from './exercise';
 import { LEG_EXERCISES } from './leg-exercises';
+import { musclesText } from './muscle-names';
 import { SHOULDER_AND_HAND_EXERCISES } from './shoulder-and-hand-exercises';
 import { STEP_AND_HIP_EXERCISES } from './step-and-hip-exercises';
 
@@ -55,13 +58,13 @@ export const isAmong = (exercise: Exercise, filter: ExerciseFilter): boolean =>
 export function findExercises(
   sought: string,
   library: Library,
-  inLanguage: (words: string) => string = (words) => words,
+  inLanguage: (text: Text) => string,
 ): ExerciseId[] {
   const words = sought.toLowerCase().split(/\s+/).filter(Boolean);
   return Object.entries(library)
     .filter(([, { label, muscle, equipment, kind, position }]) => {
-      const english = [label, muscle, equipmentWords(equipment), kind, position];
-      const text = [...english, ...english.map(inLanguage)].join(' ').toLowerCase();
+      const said = [label, musclesText(muscle), EQUIPMENT_NAMES[equipment], POSITION_NAMES[position]];
+      const text = [...said.map(inLanguage), muscle, kind, position].join(' ').toLowerCase();
       return words.every((word) => text.includes(word));
     })
     .map(([id]) => id);

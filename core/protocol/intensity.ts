@@ -1,63 +1,76 @@
 import { z } from 'zod';
+import type { Message } from '../message/message';
+import { msg } from '../message/message';
 
-const figure = (what: string, low: number, high: number) =>
-  z.number(`Enter ${what}.`).min(low, `At least ${low}.`).max(high, `At most ${high}.`);
+const figure = (enter: Message, low: number, high: number) =>
+  z
+    .number(enter)
+    .min(low, msg('At least {minimum}.', { minimum: low }))
+    .max(high, msg('At most {maximum}.', { maximum: high }));
 
 const byHeartRate = z
   .object({
     by: z.literal('heart-rate'),
-    lowPerMinute: figure('beats a minute', 40, 220),
-    highPerMinute: figure('beats a minute', 40, 220),
+    lowPerMinute: figure(msg('Enter beats a minute.'), 40, 220),
+    highPerMinute: figure(msg('Enter beats a minute.'), 40, 220),
   })
   .refine(({ lowPerMinute, highPerMinute }) => lowPerMinute <= highPerMinute, {
-    message: 'The lower end is not above the upper.',
+    message: msg('The lower end is not above the upper.').message,
     path: ['lowPerMinute'],
   });
 
 /** How hard aerobic work is: by talking, a figure of the machine, the heart, or a share of a tested VO2max (chapter 6). */
 export const intensitySchema = z.union([
   z.object({ by: z.literal('talking') }),
-  z.object({ by: z.literal('watts'), watts: figure('watts', 5, 600) }),
+  z.object({ by: z.literal('watts'), watts: figure(msg('Enter watts.'), 5, 600) }),
   z.object({
     by: z.literal('speed'),
-    kmPerHour: figure('km/h', 0.5, 30),
-    gradientPercent: figure('the gradient in %', 0, 30),
+    kmPerHour: figure(msg('Enter km/h.'), 0.5, 30),
+    gradientPercent: figure(msg('Enter the gradient in %.'), 0, 30),
   }),
   byHeartRate,
-  z.object({ by: z.literal('vo2max'), percent: figure('a share of VO2max in %', 10, 100) }),
+  z.object({ by: z.literal('vo2max'), percent: figure(msg('Enter a share of VO2max in %.'), 10, 100) }),
 ]);
 export type Intensity = z.infer<typeof intensitySchema>;
 
 /** What each is called, and what it begins with when it is chosen. */
 export const INTENSITIES: {
-  [By in Intensity['by']]: { label: string; first: Extract<Intensity, { by: By }> };
+  [By in Intensity['by']]: { label: Message; first: Extract<Intensity, { by: By }> };
 } = {
-  talking: { label: 'at talking pace', first: { by: 'talking' } },
-  watts: { label: 'by watts', first: { by: 'watts', watts: 60 } },
-  speed: { label: 'by speed', first: { by: 'speed', kmPerHour: 4.5, gradientPercent: 0 } },
+  talking: { label: msg('at talking pace'), first: { by: 'talking' } },
+  watts: { label: msg('by watts'), first: { by: 'watts', watts: 60 } },
+  speed: { label: msg('by speed'), first: { by: 'speed', kmPerHour: 4.5, gradientPercent: 0 } },
   'heart-rate': {
-    label: 'by heart rate',
+    label: msg('by heart rate'),
     first: { by: 'heart-rate', lowPerMinute: 100, highPerMinute: 120 },
   },
-  vo2max: { label: 'by share of VO2max', first: { by: 'vo2max', percent: 40 } },
+  vo2max: { label: msg('by share of VO2max'), first: { by: 'vo2max', percent: 40 } },
 };
 
 /**
  * An intensity as it is written on a plan, a sheet and the bench.
  * @example intensityWords({ by: 'speed', kmPerHour: 5, gradientPercent: 3 }) //=> '5 km/h at 3 %'
  */
-export function intensityWords(intensity: Intensity): string {
+export function intensityWords(intensity: Intensity): Message {
   switch (intensity.by) {
     case 'talking':
-      return 'talking pace';
+      return msg('talking pace');
     case 'watts':
-      return `${intensity.watts} W`;
+      return msg('{watts} W', { watts: intensity.watts });
     case 'speed':
-      return `${intensity.kmPerHour} km/h${intensity.gradientPercent > 0 ? ` at ${intensity.gradientPercent} %` : ''}`;
+      return intensity.gradientPercent > 0
+        ? msg('{kmPerHour} km/h at {gradientPercent} %', {
+            kmPerHour: intensity.kmPerHour,
+            gradientPercent: intensity.gradientPercent,
+          })
+        : msg('{kmPerHour} km/h', { kmPerHour: intensity.kmPerHour });
     case 'heart-rate':
-      return `${intensity.lowPerMinute}–${intensity.highPerMinute} beats a minute`;
+      return msg('{lowPerMinute}–{highPerMinute} beats a minute', {
+        lowPerMinute: intensity.lowPerMinute,
+        highPerMinute: intensity.highPerMinute,
+      });
     case 'vo2max':
-      return `${intensity.percent} % of VO2max`;
+      return msg('{percent} % of VO2max', { percent: intensity.percent });
   }
 }
 
@@ -65,11 +78,13 @@ export function intensityWords(intensity: Intensity): string {
  * What a heart rate says against the zone of the plan; null where it is within, or the plan has none.
  * @example heartRateWords({ by: 'heart-rate', lowPerMinute: 100, highPerMinute: 120 }, 131) //=> '131 is above the 100–120 of the plan: ease off.'
  */
-export function heartRateWords(intensity: Intensity | undefined, beatsPerMinute: number): string | null {
+export function heartRateWords(intensity: Intensity | undefined, beatsPerMinute: number): Message | null {
   if (intensity?.by !== 'heart-rate') return null;
   const { lowPerMinute, highPerMinute } = intensity;
-  const zone = `the ${lowPerMinute}–${highPerMinute} of the plan`;
-  if (beatsPerMinute > highPerMinute) return `${beatsPerMinute} is above ${zone}: ease off.`;
-  if (beatsPerMinute < lowPerMinute) return `${beatsPerMinute} is below ${zone}.`;
+  const values = { beatsPerMinute, lowPerMinute, highPerMinute };
+  if (beatsPerMinute > highPerMinute)
+    return msg('{beatsPerMinute} is above the {lowPerMinute}–{highPerMinute} of the plan: ease off.', values);
+  if (beatsPerMinute < lowPerMinute)
+    return msg('{beatsPerMinute} is below the {lowPerMinute}–{highPerMinute} of the plan.', values);
   return null;
 }

@@ -1,17 +1,16 @@
 import { z } from 'zod';
+import type { Message } from '../message/message';
+import { msg } from '../message/message';
 import { type Exercise, rungHeight } from './exercise';
 import type { Limbs } from './figure';
+import { JOINT_NAMES, jointSchema, type RangeJoint } from './joint-names';
 import { figureOf } from './poses';
 
-/** Joints that a letter may name a range of. */
-export const jointSchema = z.enum(['knee', 'hip', 'ankle', 'elbow', 'shoulder', 'wrist']);
-export type RangeJoint = z.infer<typeof jointSchema>;
-
 const degrees = z
-  .number('Enter whole degrees, 0 being straight.')
-  .int('Enter whole degrees.')
-  .min(0, 'At least 0°, which is straight.')
-  .max(180, 'At most 180°.');
+  .number(msg('Enter whole degrees, 0 being straight.'))
+  .int(msg('Enter whole degrees.'))
+  .min(0, msg('At least 0°, which is straight.'))
+  .max(180, msg('At most 180°.'));
 
 /** A range of a joint, in degrees of bending from straight, that is not to be gone through. */
 export const rangeLimitSchema = z
@@ -24,7 +23,7 @@ export const rangeLimitSchema = z
   })
   .refine(({ fromDegrees, toDegrees }) => fromDegrees < toDegrees, {
     path: ['toDegrees'],
-    message: 'Enter more degrees than the range begins with.',
+    message: msg('Enter more degrees than the range begins with.').message,
   });
 export type RangeLimit = z.infer<typeof rangeLimitSchema>;
 
@@ -80,7 +79,15 @@ const LIMB_OF: Record<RangeJoint, Exercise['limbKind']> = {
 const isCalled = (joint: RangeJoint) => (name: string) => name.trim().toLowerCase() === joint;
 
 /** @example rangeWords({ joint: 'knee', fromDegrees: 0, toDegrees: 45, isOfLoaded: true }) //=> 'no loaded work of the knee from 0 to 45°' */
-export const rangeWords = ({ joint, fromDegrees, toDegrees, isOfLoaded }: RangeLimit): string =>
+export const rangeWords = ({ joint, fromDegrees, toDegrees, isOfLoaded }: RangeLimit): Message =>
   isOfLoaded
-    ? `no loaded work of the ${joint} from ${fromDegrees} to ${toDegrees}°`
-    : `no work of the ${joint} from ${fromDegrees} to ${toDegrees}°`;
+    ? msg('no loaded work of the {joint} from {fromDegrees} to {toDegrees}°', {
+        joint: JOINT_NAMES[joint],
+        fromDegrees,
+        toDegrees,
+      })
+    : msg('no work of the {joint} from {fromDegrees} to {toDegrees}°', {
+        joint: JOINT_NAMES[joint],
+        fromDegrees,
+        toDegrees,
+      });

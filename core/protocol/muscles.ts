@@ -1,6 +1,8 @@
+import type { Text } from '../message/message';
 import { type Limb, limbKind } from '../quantity/limb';
 import { musclesOf } from './exercise';
 import type { ExerciseId, Library } from './exercises';
+import { muscleName } from './muscle-names';
 
 /** The muscles an exercise works, each for itself; its id stands for those of one that is in no library any more. */
 export const musclesWorked = (id: ExerciseId, library: Library): string[] =>
@@ -15,5 +17,5 @@ export const muscleKeys = (id: ExerciseId, limbs: readonly Limb[], library: Libr
     limbs.slice(0, 1).map((limb) => `${muscle} ${limbKind(limb)}`),
   );
 
-/** The muscle of such a key, as it is said. @example muscleOf('quadriceps leg') //=> 'quadriceps' */
-export const muscleOf = (key: string): string => key.replace(/ (arm|leg)$/, '');
+/** The muscle of such a key, as it is said. @example muscleOf('quadriceps leg') //=> "quadriceps" */
+export const muscleOf = (key: string): Text => muscleName(key.replace(/ (arm|leg)$/, ''));

@@ -1,4 +1,6 @@
 import { z } from 'zod';
+import type { Message } from '../message/message';
+import { msg } from '../message/message';
 import { RULES } from '../rules/catalogue';
 import { risingShares } from './rising-shares';
 import type { SetWork } from './set-work';
@@ -23,7 +25,7 @@ export type ProtocolId = z.infer<typeof protocolIdSchema>;
 
 /** A scheme of sets: what is done in each, rest, inflation and the tempos it may be done at (chapter 6). */
 export type Protocol = {
-  label: string;
+  label: Message;
   mode: WorkMode;
   sets: readonly SetWork[];
   restMs: number;
@@ -58,7 +60,7 @@ const released = { inflation: 'release-each-rest', reinflateLeadMs: 5 * SECOND_M
 
 export const PROTOCOLS: Record<ProtocolId, Protocol> = {
   'standard-75': {
-    label: 'Standard 75',
+    label: msg('Standard 75'),
     mode: 'resistance',
     sets: sets(30, 15, 15, 15),
     restMs: 30 * SECOND_MS,
@@ -68,7 +70,7 @@ export const PROTOCOLS: Record<ProtocolId, Protocol> = {
     percentLop: null,
   },
   'release-75': {
-    label: 'Release 75',
+    label: msg('Release 75'),
     mode: 'resistance',
     sets: sets(30, 15, 15, 15),
     restMs: RELEASED_REST_MS,
@@ -78,7 +80,7 @@ export const PROTOCOLS: Record<ProtocolId, Protocol> = {
     percentLop: null,
   },
   'near-failure': {
-    label: 'Near failure',
+    label: msg('Near failure'),
     mode: 'resistance',
     sets: [1, 2, 3].map(() => failing(NEAR_FAILURE_PACED_TO)),
     restMs: RELEASED_REST_MS,
@@ -88,7 +90,7 @@ export const PROTOCOLS: Record<ProtocolId, Protocol> = {
     percentLop: null,
   },
   'fail-book-ends': {
-    label: 'Failure first and last',
+    label: msg('Failure first and last'),
     mode: 'resistance',
     sets: [failing(FAILURE_PACED_TO), ...sets(15, 12), failing(FAILURE_PACED_TO)],
     restMs: 30 * SECOND_MS,
@@ -98,7 +100,7 @@ export const PROTOCOLS: Record<ProtocolId, Protocol> = {
     percentLop: null,
   },
   'falling-reps': {
-    label: 'Falling 60',
+    label: msg('Falling 60'),
     mode: 'resistance',
     sets: sets(25, 20, 15),
     restMs: 30 * SECOND_MS,
@@ -108,7 +110,7 @@ export const PROTOCOLS: Record<ProtocolId, Protocol> = {
     percentLop: null,
   },
   'quick-pair': {
-    label: 'Quick pair',
+    label: msg('Quick pair'),
     mode: 'resistance',
     sets: sets(30, 20),
     restMs: 15 * SECOND_MS,
@@ -118,7 +120,7 @@ export const PROTOCOLS: Record<ProtocolId, Protocol> = {
     percentLop: null,
   },
   'warm-up': {
-    label: 'Warm-up',
+    label: msg('Warm-up'),
     mode: 'activation',
     sets: sets(15, 15, 15),
     restMs: 30 * SECOND_MS,
@@ -128,7 +130,7 @@ export const PROTOCOLS: Record<ProtocolId, Protocol> = {
     percentLop: { usual: 60, low: 60, high: 60 },
   },
   'recovery-light': {
-    label: 'Light recovery',
+    label: msg('Light recovery'),
     mode: 'recovery',
     sets: sets(12, 12),
     restMs: 60 * SECOND_MS,
@@ -138,7 +140,7 @@ export const PROTOCOLS: Record<ProtocolId, Protocol> = {
     percentLop: null,
   },
   aerobic: {
-    label: 'Aerobic',
+    label: msg('Aerobic'),
     mode: 'aerobic',
     sets: spells(2, 5 * MINUTE_MS),
     restMs: RELEASED_REST_MS,
@@ -149,7 +151,7 @@ export const PROTOCOLS: Record<ProtocolId, Protocol> = {
     percentLop: { usual: 60, low: 40, high: 80 },
   },
   'passive-recovery': {
-    label: 'Passive recovery',
+    label: msg('Passive recovery'),
     mode: 'passive',
     sets: spells(3, 5 * MINUTE_MS),
     restMs: MINUTE_MS,
@@ -160,7 +162,7 @@ export const PROTOCOLS: Record<ProtocolId, Protocol> = {
     percentLop: { usual: 80, low: 80, high: 100 },
   },
   'passive-rehab': {
-    label: 'Passive rehabilitation',
+    label: msg('Passive rehabilitation'),
     mode: 'passive',
     sets: spells(4, 5 * MINUTE_MS),
     restMs: 3 * MINUTE_MS,
@@ -171,7 +173,7 @@ export const PROTOCOLS: Record<ProtocolId, Protocol> = {
     percentLop: { usual: 70, low: 70, high: 100 },
   },
   cycles: {
-    label: 'Cuff cycles',
+    label: msg('Cuff cycles'),
     mode: 'preparation',
     sets: spells(CYCLES.cycles, CYCLES.onMs),
     restMs: CYCLES.offMs.usual,

@@ -1,4 +1,6 @@
 import { z } from 'zod';
+import type { Message } from '../message/message';
+import { msg } from '../message/message';
 import type { LimbKind } from '../quantity/limb';
 import type { ProtocolId } from './protocols';
 
@@ -15,48 +17,48 @@ export type SchoolId = z.infer<typeof schoolIdSchema>;
 export type PercentRange = { start: number; usual: number; top: number };
 
 export type School = {
-  label: string;
+  label: Message;
   percentLop: Record<LimbKind, PercentRange>;
-  betweenSets: string;
+  betweenSets: Message;
   usualProtocol: ProtocolId;
-  lastSet: string;
+  lastSet: Message;
 };
 
 /** The schools of rule PRS-2. */
 export const SCHOOLS: Record<SchoolId, School> = {
   clinic: {
-    label: 'Clinic',
+    label: msg('Clinic'),
     percentLop: { arm: { start: 40, usual: 50, top: 50 }, leg: { start: 60, usual: 80, top: 80 } },
-    betweenSets: 'stay inflated',
+    betweenSets: msg('stay inflated'),
     usualProtocol: 'standard-75',
-    lastSet: 'failure expected',
+    lastSet: msg('failure expected'),
   },
   'research-consensus': {
-    label: 'Research consensus',
+    label: msg('Research consensus'),
     percentLop: { arm: { start: 40, usual: 50, top: 80 }, leg: { start: 40, usual: 60, top: 80 } },
-    betweenSets: 'either',
+    betweenSets: msg('either'),
     usualProtocol: 'standard-75',
-    lastSet: 'failure or scheme done',
+    lastSet: msg('failure or scheme done'),
   },
   'graded-start': {
-    label: 'Graded start',
+    label: msg('Graded start'),
     percentLop: { arm: { start: 30, usual: 40, top: 50 }, leg: { start: 50, usual: 60, top: 80 } },
-    betweenSets: 'stay inflated',
+    betweenSets: msg('stay inflated'),
     usualProtocol: 'standard-75',
-    lastSet: 'one or two left',
+    lastSet: msg('one or two left'),
   },
   'gym-accessory': {
-    label: 'Gym accessory',
+    label: msg('Gym accessory'),
     percentLop: { arm: { start: 40, usual: 50, top: 60 }, leg: { start: 50, usual: 70, top: 80 } },
-    betweenSets: 'either',
+    betweenSets: msg('either'),
     usualProtocol: 'standard-75',
-    lastSet: 'one or two left',
+    lastSet: msg('one or two left'),
   },
   'rest-release': {
-    label: 'Rest-release',
+    label: msg('Rest-release'),
     percentLop: { arm: { start: 40, usual: 45, top: 50 }, leg: { start: 50, usual: 65, top: 80 } },
-    betweenSets: 'deflate, 60 s rest',
+    betweenSets: msg('deflate, 60 s rest'),
     usualProtocol: 'release-75',
-    lastSet: 'close to failure',
+    lastSet: msg('close to failure'),
   },
 };

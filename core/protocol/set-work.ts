@@ -1,12 +1,13 @@
 import { z } from 'zod';
+import { msg } from '../message/message';
 import { setMs } from './pace';
 import type { Tempo } from './tempo';
 
 const wholeReps = z
-  .number('Enter repetitions.')
-  .int('Whole repetitions only.')
-  .min(1, 'A set of nothing: enter at least one repetition, or a time.')
-  .max(100, 'At most 100 repetitions in a set.');
+  .number(msg('Enter repetitions.'))
+  .int(msg('Whole repetitions only.'))
+  .min(1, msg('A set of nothing: enter at least one repetition, or a time.'))
+  .max(100, msg('At most 100 repetitions in a set.'));
 
 /** What is done in a set: repetitions at the pace, as many as go (paced up to a number), or work for a time. */
 export const setWorkSchema = z.discriminatedUnion('kind', [
@@ -14,7 +15,11 @@ export const setWorkSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('to-failure'), pacedTo: wholeReps }),
   z.object({
     kind: z.literal('timed'),
-    workMs: z.number('Enter a time.').int().min(10_000, 'At least 10 s.').max(1_800_000, 'At most 30 min.'),
+    workMs: z
+      .number(msg('Enter a time.'))
+      .int()
+      .min(10_000, msg('At least 10 s.'))
+      .max(1_800_000, msg('At most 30 min.')),
   }),
 ]);
 export type SetWork = z.infer<typeof setWorkSchema>;

@@ -1,11 +1,12 @@
+import type { Message } from '../message/message';
 import type { StandardExerciseId } from './exercises';
 
 /** How an exercise is taught: set up, how far it goes, and what goes wrong. */
 export type Teaching = {
-  setUp: string;
+  setUp: Message;
   /** How far it may go, full or in part, in degrees or by a hand or a mark to reach. */
-  range: string;
-  wrong: string;
+  range: Message;
+  wrong: Message;
   /** The muscle it is for under a cuff, where that is another than the one that tires first. */
   forMuscle?: string;
   /** May go on with a form that breaks a little when tired; else it ends there. */
@@ -17,9 +18,9 @@ export type Teaching = {
 };
 
 export const teach = (
-  setUp: string,
-  range: string,
-  wrong: string,
+  setUp: Message,
+  range: Message,
+  wrong: Message,
   more: Partial<Teaching> = {},
 ): Teaching => ({
   setUp,

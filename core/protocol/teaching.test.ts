@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { englishOf } from '#language/english-of.fixture';
 import { EXERCISES, type Library } from './exercises';
 import { breathingOf, mayTestSingle, teachingOf } from './teaching';
 
@@ -9,7 +10,7 @@ describe('how exercises are taught', () => {
     const teaching = teachingOf(id);
     if (!teaching) throw new Error(`${id} is not taught.`);
     for (const words of [teaching.setUp, teaching.range, teaching.wrong])
-      expect(words).toMatch(/^[A-Z][^\n]{5,110}\.$/);
+      expect(englishOf(words)).toMatch(/^[A-Z][^\n]{5,110}\.$/);
     // What stands in while the limb carries only itself is lower on the ladder, for the same kind of limb.
     const { unloaded } = teaching;
     if (unloaded) {
@@ -19,9 +20,9 @@ describe('how exercises are taught', () => {
   });
 
   it('breathes by the kind of work', () => {
-    expect(breathingOf(EXERCISES['quad-set'])).toContain('Keep breathing');
-    expect(breathingOf(EXERCISES.cycling)).toContain('talk');
-    expect(breathingOf(EXERCISES['leg-press'])).toContain('Out as you lift');
+    expect(englishOf(breathingOf(EXERCISES['quad-set']))).toContain('Keep breathing');
+    expect(englishOf(breathingOf(EXERCISES.cycling))).toContain('talk');
+    expect(englishOf(breathingOf(EXERCISES['leg-press']))).toContain('Out as you lift');
   });
 
   it('spares small joints a single heaviest repetition (LOAD-1), and asks nothing of an exercise of the practice’s own', () => {

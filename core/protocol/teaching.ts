@@ -1,3 +1,4 @@
+import { type Message, msg } from '../message/message';
 import { ARM_TEACHING } from './arm-teaching';
 import { type Exercise, isWeighed } from './exercise';
 import type { StandardExerciseId } from './exercises';
@@ -11,11 +12,11 @@ export const teachingOf = (id: string): Teaching | null =>
   Object.hasOwn(TEACHING, id) ? TEACHING[id as StandardExerciseId] : null;
 
 /** How one breathes in it, by what kind of work it is. */
-export function breathingOf({ kind, rung }: Pick<Exercise, 'kind' | 'rung'>): string {
-  if (kind === 'passive') return 'Breathe as usual.';
-  if (kind === 'aerobic') return 'Breathe so that you can talk.';
-  if (rung === 'isometric') return 'Keep breathing while you hold; never hold the breath.';
-  return 'Out as you lift or push, in as you lower; never hold the breath.';
+export function breathingOf({ kind, rung }: Pick<Exercise, 'kind' | 'rung'>): Message {
+  if (kind === 'passive') return msg('Breathe as usual.');
+  if (kind === 'aerobic') return msg('Breathe so that you can talk.');
+  if (rung === 'isometric') return msg('Keep breathing while you hold; never hold the breath.');
+  return msg('Out as you lift or push, in as you lower; never hold the breath.');
 }
 
 /**

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { list, type Message, msg, only } from '../message/message';
 import { MS_PER_DAY } from './units';
 
 /** Days since 1 January 1970 on the calendar of the practice: a date without a time or a zone. */
@@ -16,7 +17,7 @@ export function dayOf(isoDay: string): Day {
 
 export const isoDaySchema = z
   .string()
-  .refine((text) => Number.isInteger(dayOf(text)), 'Enter a date such as 2026-05-04.');
+  .refine((text) => Number.isInteger(dayOf(text)), msg('Enter a date such as 2026-05-04.'));
 
 /** "2026-05-04". */
 // biome-ignore lint/plugin: a date made from its argument reads no clock
@@ -32,4 +33,21 @@ export const weekdaySchema = z.number().int().min(0).max(6);
 /** 0 is Monday, 6 is Sunday. */
 export const weekdayOf = (day: Day): number => (((day + FIRST_WEEKDAY) % 7) + 7) % 7;
 
-export const WEEKDAY_LABELS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'] as const;
+const WEEKDAYS = [
+  msg('Mon'),
+  msg('Tue'),
+  msg('Wed'),
+  msg('Thu'),
+  msg('Fri'),
+  msg('Sat'),
+  msg('Sun'),
+] as const;
+
+/** The short name of a weekday. @example weekdayText(0) //=> "Mon" */
+export const weekdayText = (weekday: number): Message => WEEKDAYS[weekday] ?? only('');
+
+/** @example weekdaysText([0, 3]) //=> "Mon, Thu" */
+export const weekdaysText = (weekdays: readonly number[]): Message => list(weekdays.map(weekdayText), ', ');
+
+/** The weekdays for a choice, Monday first. */
+export const WEEKDAY_LABELS: readonly Message[] = WEEKDAYS;

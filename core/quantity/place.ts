@@ -1,15 +1,17 @@
 import { z } from 'zod';
+import type { Message } from '../message/message';
+import { msg } from '../message/message';
 
 const placeSchema = z.enum(['clinic', 'gym', 'home', 'travelling']);
 /** Where one trains, as far as it decides which kit is there. */
 export type Place = z.infer<typeof placeSchema>;
 export const PLACE_IDS = placeSchema.options;
 
-export const PLACE_LABELS: Record<Place, string> = {
-  clinic: 'in the clinic',
-  gym: 'in the gym',
-  home: 'at home',
-  travelling: 'travelling',
+export const PLACE_LABELS: Record<Place, Message> = {
+  clinic: msg('in the clinic'),
+  gym: msg('in the gym'),
+  home: msg('at home'),
+  travelling: msg('travelling'),
 };
 
 /** Of a piece of kit: where it is. Not there, it is wherever one trains. */

@@ -37,13 +37,9 @@ export type DisplayUnits = { mass: 'kg' | 'lb'; length: 'cm' | 'in' };
 export const massIn = (massKg: number, unit: DisplayUnits['mass']): number =>
   toDecimals(unit === 'kg' ? massKg : kgToLb(massKg), 2);
 
-/** "37.5 kg" or "82.67 lb", from kilograms. */
-export const massWords = (massKg: number, unit: DisplayUnits['mass']): string =>
-  `${massIn(massKg, unit)} ${unit}`;
-
-/** "54.5 cm" or "21.5 in", from centimetres. */
-export const lengthWords = (lengthCm: number, unit: DisplayUnits['length']): string =>
-  `${toDecimals(unit === 'cm' ? lengthCm : cmToIn(lengthCm), 1)} ${unit}`;
+/** Centimetres in the practice's unit, to a tenth. */
+export const lengthIn = (lengthCm: number, unit: DisplayUnits['length']): number =>
+  toDecimals(unit === 'cm' ? lengthCm : cmToIn(lengthCm), 1);
 
 /**
  * A typed number, comma or point; NaN when there is none.

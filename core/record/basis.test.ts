@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { englishOf } from '#language/english-of.fixture';
 import { composeSession } from '../plan/compose';
 import { testOcclusion, testSession, testStrength } from '../plan/plan.fixture';
 import { libraryOf } from '../protocol/exercises';
@@ -64,11 +65,11 @@ describe('what a session is composed from', () => {
       NOW,
     );
     expect(basis.procedures).toEqual([{ limb: 'left-arm', atMs: ago(9) }]);
-    expect(basis).toMatchObject({
+    expect(englishOf(basis)).toMatchObject({
       prescriber: 'coach',
       limits: { 'left-arm': { maxPercentLop: 60 }, 'right-thigh': { maxPercentLop: 60 } },
     });
-    expect(basis.library['own-one']?.label).toBe('Own press');
+    expect(englishOf(basis.library['own-one']?.label)).toBe('Own press');
   });
 });
 

@@ -1,4 +1,5 @@
 import type { Role } from '../access/deeds';
+import type { Message } from '../message/message';
 import type { Basis } from '../plan/basis';
 import type { LadderRung } from '../protocol/exercise';
 import { libraryOf } from '../protocol/exercises';
@@ -29,7 +30,6 @@ export const basisOf = (facts: ClientFacts, kit: KitInUse, prescriber: Role, now
   cuffs: kit.cuffs,
   weightKits: kit.weightKits,
   library: libraryOf(facts.ownExercises),
-  massUnit: facts.units.mass,
   limits: limitsInForce(facts, nowMs),
   due: dueNow(facts, nowMs),
   procedures: proceduresInForce(facts, nowMs),
@@ -54,8 +54,8 @@ const rungOf = (facts: ClientFacts, limb: Limb): [Limb, LadderRung][] => {
 };
 
 /** Why a measurement or a test no longer holds, in words, by its id (rules LOP-6, LOAD-2). */
-function dueNow(facts: ClientFacts, nowMs: number): Map<string, string> {
-  const due = new Map<string, string>();
+function dueNow(facts: ClientFacts, nowMs: number): Map<string, Message> {
+  const due = new Map<string, Message>();
   for (const fact of facts.occlusions) {
     const reason = whyDue(fact, facts, undefined, shelfLifeInForce(facts, fact.limb, nowMs), nowMs);
     if (reason) due.set(fact.id, reason);

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { englishOf } from '#language/english-of.fixture';
 import type { Role } from '../access/deeds';
 import { testPlan } from '../plan/plan.fixture';
 import { planChanges } from '../plan/plan-changes';
@@ -29,7 +30,10 @@ const version = (result: ReviewAsks | null) => (result?.kind === 'version' ? res
 
 describe('a binding review (REV-10)', () => {
   it('wants an answer before its plan is run again, and nothing once that holds', () => {
-    expect(asks({ reviewed: false })).toMatchObject({ kind: 'answer', session: { id: 'session 2' } });
+    expect(englishOf(asks({ reviewed: false }))).toMatchObject({
+      kind: 'answer',
+      session: { id: 'session 2' },
+    });
     expect(asks({ reviewed: true })).toBeNull();
     expect(asks({ reviewed: true, answered: [{}] })).toBeNull();
     // A session that is open is not over yet.
@@ -41,18 +45,21 @@ describe('a binding review (REV-10)', () => {
     expect(asks({ reviewed: false, coursePlanId: 'arms' }, { coursePlans: arms })).toBeNull();
     // Signing another version is no answer; once there is one, it changes what it spoke of and nothing later.
     const earlier = { prescriptionId: 'signed before' };
-    expect(asks({ ...earlier, reviewed: false })).toMatchObject({ kind: 'answer' });
+    expect(englishOf(asks({ ...earlier, reviewed: false }))).toMatchObject({ kind: 'answer' });
     expect(asks({ ...earlier, answered: [{ pressurePoints: -10 }] })).toBeNull();
     const prescribed = testPrescription({ versions: ['rx', 'before it was re-targeted'] });
     const before = { answered: [{ pressurePoints: -10 }], prescriptionId: 'before it was re-targeted' };
-    expect(asks(before, {}, { prescribed })).toMatchObject({ kind: 'version' });
+    expect(englishOf(asks(before, {}, { prescribed }))).toMatchObject({ kind: 'version' });
     const older = [testSessionFact(2), testSessionFact(5, { reviewed: false })];
     expect(asks({}, { sessions: older })).toBeNull();
   });
 
   it('is not passed by under another name: a plan that has ended and did the same is asked for too', () => {
     const sessions = [testSessionFact(2, { coursePlanId: 'ended', reviewed: false })];
-    expect(asks({}, { sessions })).toMatchObject({ kind: 'answer', session: { coursePlanId: 'ended' } });
+    expect(englishOf(asks({}, { sessions }))).toMatchObject({
+      kind: 'answer',
+      session: { coursePlanId: 'ended' },
+    });
     const other = {
       worked: [{ exerciseId: 'leg-press', limbs: ['left-thigh' as const], mode: 'resistance' as const }],
     };
@@ -71,10 +78,10 @@ describe('a binding review (REV-10)', () => {
   it('makes the next version of what was answered: less pressure, less load, longer rest', () => {
     // 60 % of 174 is 104 at a division of 2; 50 % is 87, floored to 86. 10 kg is 25 % of 40; a step down is 7.5.
     const lower = version(asks({ answered: [{ pressurePoints: -10 }] }));
-    expect(lower?.changes).toEqual(['Knee extension: pressure 60 → 50 % of LOP, 104 → 86 mmHg.']);
+    expect(englishOf(lower?.changes)).toEqual(['Knee extension: pressure 60 → 50 % of LOP, 104 → 86 mmHg.']);
     expect(lower?.against).toEqual([]);
     const lighter = version(asks({ answered: [{ loadSteps: -1, restMs: 45_000 }] }));
-    expect(lighter?.changes).toEqual(['Knee extension: load 10 kg → 7.5 kg, rest 30 s → 45 s.']);
+    expect(englishOf(lighter?.changes)).toEqual(['Knee extension: load 10 kg → 7.5 kg, rest 30 s → 45 s.']);
     expect(lighter?.plan?.exercises[0]?.sets.map(({ restMs }) => restMs).slice(0, 3)).toEqual([
       45_000, 45_000, 45_000,
     ]);
@@ -101,7 +108,11 @@ describe('a binding review (REV-10)', () => {
 
   it('is drafted by hand where what it rests on is gone', () => {
     const gone = version(asks({ answered: [{ pressurePoints: -10 }] }, { occlusions: [] }));
-    expect(gone).toMatchObject({ plan: null, changes: [], against: [{ rule: 'REV-10', level: 'hard' }] });
+    expect(englishOf(gone)).toMatchObject({
+      plan: null,
+      changes: [],
+      against: [{ rule: 'REV-10', level: 'hard' }],
+    });
   });
 });
 
@@ -113,9 +124,13 @@ describe('what a version changes, in words', () => {
   it('tells exercises that were added, left out or replaced', () => {
     const other = { ...exercise, exerciseId: 'leg-press', label: 'Leg press' };
     expect(planChanges(plan, plan)).toEqual([]);
-    expect(planChanges(plan, { ...plan, exercises: [exercise, other] })).toEqual(['Leg press: added.']);
-    expect(planChanges({ ...plan, exercises: [exercise, other] }, plan)).toEqual(['Leg press: left out.']);
-    expect(planChanges(plan, { ...plan, exercises: [other] })).toEqual([
+    expect(englishOf(planChanges(plan, { ...plan, exercises: [exercise, other] }))).toEqual([
+      'Leg press: added.',
+    ]);
+    expect(englishOf(planChanges({ ...plan, exercises: [exercise, other] }, plan))).toEqual([
+      'Leg press: left out.',
+    ]);
+    expect(englishOf(planChanges(plan, { ...plan, exercises: [other] }))).toEqual([
       'Leg press in the place of Knee extension.',
     ]);
   });
@@ -127,12 +142,14 @@ describe('what a version changes, in words', () => {
       ...exercise,
       limbs: [target, { ...target, limb: 'right-thigh' as const, percentLop: 50 }],
     };
-    expect(planChanges(plan, { ...plan, exercises: [pair] })).toEqual(['Knee extension: right thigh added.']);
+    expect(englishOf(planChanges(plan, { ...plan, exercises: [pair] }))).toEqual([
+      'Knee extension: right thigh added.',
+    ]);
     const more = {
       ...pair,
       limbs: pair.limbs.map((limb) => (limb.limb === 'right-thigh' ? { ...limb, percentLop: 55 } : limb)),
     };
-    expect(planChanges({ ...plan, exercises: [pair] }, { ...plan, exercises: [more] })).toEqual([
+    expect(englishOf(planChanges({ ...plan, exercises: [pair] }, { ...plan, exercises: [more] }))).toEqual([
       'Knee extension: right thigh pressure 50 → 55 % of LOP.',
     ]);
     const strapped = (mark: number) => ({
@@ -141,13 +158,15 @@ describe('what a version changes, in words', () => {
         { kind: 'by-feel' as const, limb: target.limb, strapId: 's', strapLabel: 'Strap', mark, felt: 7 },
       ],
     });
-    expect(planChanges({ ...plan, exercises: [strapped(6)] }, { ...plan, exercises: [strapped(5)] })).toEqual(
-      ['Knee extension: at mark 6 → mark 5.'],
-    );
+    expect(
+      englishOf(planChanges({ ...plan, exercises: [strapped(6)] }, { ...plan, exercises: [strapped(5)] })),
+    ).toEqual(['Knee extension: at mark 6 → mark 5.']);
   });
 
   it('tells sets that were cut', () => {
     const fewer = { ...exercise, sets: exercise.sets.slice(0, 3) };
-    expect(planChanges(plan, { ...plan, exercises: [fewer] })).toEqual(['Knee extension: 4 sets → 3 sets.']);
+    expect(englishOf(planChanges(plan, { ...plan, exercises: [fewer] }))).toEqual([
+      'Knee extension: 4 sets → 3 sets.',
+    ]);
   });
 });

@@ -1,5 +1,6 @@
 import type { Role } from '../access/deeds';
 import type { Finding } from '../findings/finding';
+import { type Message, msg, sentences } from '../message/message';
 import { type Composed, composeSession, UnknownChoice } from '../plan/compose';
 import type { Plan } from '../plan/plan';
 import { planChanges } from '../plan/plan-changes';
@@ -16,7 +17,7 @@ import { guardKey } from './recheck';
  */
 export type ReviewAsks =
   | { kind: 'answer'; session: SessionFact }
-  | { kind: 'version'; session: SessionFact; plan: Plan | null; changes: string[]; against: Finding[] };
+  | { kind: 'version'; session: SessionFact; plan: Plan | null; changes: Message[]; against: Finding[] };
 
 /** @param role of whoever would sign the version */
 export function whatReviewAsks(
@@ -74,12 +75,12 @@ function composeNext(
 ): Composed | { against: Finding[] } {
   const { session, notes } = nextSession(plan, changes, basis);
   const common = { rule: 'REV-10', level: 'hard', subject: 'review' } as const;
-  const remedy = 'Draft it in Prescribe.';
-  if (!session) return { against: [{ ...common, message: notes.join(' '), remedy }] };
+  const remedy = msg('Draft it in Prescribe.');
+  if (!session) return { against: [{ ...common, message: sentences(...notes), remedy }] };
   try {
     return composeSession(session, basis);
   } catch (error) {
     if (!(error instanceof UnknownChoice)) throw error;
-    return { against: [{ ...common, message: error.message, remedy: error.remedy }] };
+    return { against: [{ ...common, message: error.says, remedy: error.remedy }] };
   }
 }

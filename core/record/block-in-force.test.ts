@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { englishOf } from '#language/english-of.fixture';
 import { testOcclusion, testPlan, testStrength } from '../plan/plan.fixture';
 import { isoOf } from '../quantity/days';
 import { NO_LIMITS } from '../screening/clearance.fixture';
@@ -32,7 +33,9 @@ describe('plans and sessions a block goes by', () => {
         testSessionFact(3, { worked: [] }),
       ],
     });
-    expect(blockPlansOf(facts)).toMatchObject([{ id: 'lower', name: 'Lower day', kinds: ['leg'] }]);
+    expect(englishOf(blockPlansOf(facts))).toMatchObject([
+      { id: 'lower', name: 'Lower day', kinds: ['leg'] },
+    ]);
     expect(sessionsByDay(facts)).toEqual([{ day: today - 1, coursePlanId: 'lower' }]);
     // 08:00 UTC is the next day where the clock is 17 hours ahead.
     expect(sessionsByDay({ ...facts, zoneOffsetMs: 17 * 3_600_000 })).toEqual([
@@ -49,7 +52,7 @@ describe('the block that counts', () => {
       sessions: [testSessionFact(1)],
     });
     const standing = blockAsItStands(facts, NOW_MS);
-    expect(standing).toMatchObject({ today, block: { id: 'block 20' }, plans: [{ id: 'lower' }] });
+    expect(englishOf(standing)).toMatchObject({ today, block: { id: 'block 20' }, plans: [{ id: 'lower' }] });
     expect(standing?.entries.map(({ state }) => state)).toEqual(['done', 'to-come']);
   });
 

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { inEnglish } from '#language/render';
 import type { ExerciseChoice } from '../plan/choices';
 import { composeSession } from '../plan/compose';
 import { testBasis, testExercise, testOcclusion, testSession } from '../plan/plan.fixture';
@@ -18,7 +19,7 @@ import {
 const link = (facts: ClientFacts, id: string) => {
   const found = chainOf(facts, testKitInUse, NOW_MS).find((one) => one.id === id);
   return found
-    ? `${found.state}: ${found.figure}. ${found.reason} (${found.rules.join()})`
+    ? `${found.state}: ${inEnglish(found.figure)}. ${inEnglish(found.reason)} (${found.rules.join()})`
     : expect.unreachable();
 };
 const planned = (...exercises: ExerciseChoice[]) => [

@@ -1,4 +1,6 @@
 import { describe, expect, it } from 'vitest';
+import { englishOf } from '#language/english-of.fixture';
+import { inEnglish } from '#language/render';
 import type { ExerciseChoice } from '../plan/choices';
 import { composeSession } from '../plan/compose';
 import { testBasis, testExercise, testSession } from '../plan/plan.fixture';
@@ -18,7 +20,8 @@ import { toMeasure } from './to-measure';
 
 const spoken = (facts: ClientFacts) =>
   chainOf(facts, testKitInUse, NOW_MS).map(
-    ({ id, state, figure, reason, rules }) => `${id} ${state}: ${figure}. ${reason} (${rules.join()})`,
+    ({ id, state, figure, reason, rules }) =>
+      `${id} ${state}: ${inEnglish(figure)}. ${inEnglish(reason)} (${rules.join()})`,
   );
 const planned = (...exercises: ExerciseChoice[]) => [
   testPrescription({ plan: composeSession({ ...testSession(), exercises }, testBasis()).plan }),
@@ -74,7 +77,7 @@ describe('the chain in words', () => {
     const [, fit, measure] = spoken(both);
     expect(fit).toMatch(/^fit missing: no girth\. Right thigh/);
     expect(measure).toMatch(/^measure missing: no LOP/);
-    expect(toMeasure({ ...both, occlusions: [] }, NOW_MS)).toEqual([
+    expect(englishOf(toMeasure({ ...both, occlusions: [] }, NOW_MS))).toEqual([
       { limb: 'left-thigh', position: 'sitting', why: 'none yet' },
     ]);
   });
@@ -129,7 +132,7 @@ describe('how a hold ends (SCR-5, RUN-3)', () => {
 
   it('is lifted by a clinician from the next day on; what ends by time at any time', () => {
     const until = hold({ by: 'clinician', notBeforeMs: NOW_MS });
-    expect(whyNotLift(until, NOW_MS - 1)).toBe(
+    expect(englishOf(whyNotLift(until, NOW_MS - 1))).toBe(
       'Numb or tingling: no restart that day, so it is not lifted before the next (RUN-3).',
     );
     expect(whyNotLift(until, NOW_MS)).toBeNull();

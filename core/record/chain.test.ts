@@ -1,4 +1,7 @@
 import { describe, expect, it } from 'vitest';
+import { englishOf } from '#language/english-of.fixture';
+import { ENGLISH, inEnglish, render } from '#language/render';
+import type { Text } from '../message/message';
 import { composeSession } from '../plan/compose';
 import { testBasis, testExercise, testOcclusion, testSession, testStrength } from '../plan/plan.fixture';
 import type { Clearance } from '../screening/clearance';
@@ -80,8 +83,10 @@ describe('the chain', () => {
 
   it('holds for a person who is ready to run', () => {
     expect(holding(ready)).toEqual([]);
-    expect(link(ready, 'measure')?.reason).toBe('Left thigh, sitting: 174 ± 5 mmHg, 3 trials, 12 days old.');
-    expect(link(ready, 'prescribe')?.figure).toBe('104 mmHg');
+    expect(englishOf(link(ready, 'measure')?.reason)).toBe(
+      'Left thigh, sitting: 174 ± 5 mmHg, 3 trials, 12 days old.',
+    );
+    expect(englishOf(link(ready, 'prescribe')?.figure)).toBe('104 mmHg');
   });
 
   it.each([
@@ -170,14 +175,14 @@ describe('the chain', () => {
     (_, change, id, state) => {
       const facts = { ...ready, ...change };
       const found = holding(facts);
-      expect(found).toMatchObject([{ id, state }]);
-      expect(found[0]?.reason.length).toBeGreaterThan(15);
+      expect(englishOf(found)).toMatchObject([{ id, state }]);
+      expect(inEnglish(found[0]?.reason ?? '').length).toBeGreaterThan(15);
     },
   );
 
   it('holds with an item that a clearance answers, and says that it limits', () => {
     const facts = { ...ready, ...screenedAs(screened(1, ['diabetes'])), clearances: [clearance] };
-    expect(link(facts, 'screen')).toMatchObject({ state: 'good', figure: 'start with limits' });
+    expect(englishOf(link(facts, 'screen'))).toMatchObject({ state: 'good', figure: 'start with limits' });
   });
 
   it('asks an operated limb for no strength test before it lifts anything (PRO-5)', () => {
@@ -199,11 +204,11 @@ describe('the chain', () => {
       ...operated,
       rungChecks: [{ id: rung, limb: 'left-thigh', atMs: ago(1), by: 'clara', answers, rung, reason: null }],
     });
-    expect(link(operated, 'load')).toMatchObject({ state: 'good', figure: 'no weight yet' });
+    expect(englishOf(link(operated, 'load'))).toMatchObject({ state: 'good', figure: 'no weight yet' });
     expect(link(stood('isometric'), 'load')?.state).toBe('good');
     expect(link(stood('loaded'), 'load')?.state).toBe('missing');
     // One that was taken all the same is what it is.
-    expect(link({ ...operated, strengthTests: ready.strengthTests }, 'load')?.figure).toBe(
+    expect(link({ ...operated, strengthTests: ready.strengthTests }, 'load')?.figure).toEqual(
       link(ready, 'load')?.figure,
     );
     expect(link({ ...operated, ...screenedAs(screened(1)) }, 'load')?.state).toBe('missing');
@@ -232,8 +237,8 @@ describe('the chain', () => {
       felt: 7,
     };
     const judged = link({ ...facts, tightness: [felt] }, 'measure');
-    expect(judged).toMatchObject({ state: 'due', figure: 'felt 7 of 10' });
-    expect(judged?.reason).not.toContain('%');
+    expect(englishOf(judged)).toMatchObject({ state: 'due', figure: 'felt 7 of 10' });
+    expect(englishOf(judged?.reason)).not.toContain('%');
   });
 
   it('never takes the other limb’s pressure for this one (LOP-4)', () => {
@@ -276,9 +281,12 @@ describe('the chain', () => {
   it('speaks of sessions run and open', () => {
     const run = (...sessions: SessionFact[]) =>
       link({ ...ready, sessionsFinished: sessions.length, sessions }, 'run');
-    expect(run(testSessionFact(5))?.reason).toBe('1 session, the last 5 days ago.');
-    expect(run(testSessionFact(1, { followUp: null }))).toMatchObject({ state: 'due', figure: 'ask' });
-    expect(run(testSessionFact(5, { finishedAtMs: null }))).toMatchObject({ state: 'due' });
+    expect(englishOf(run(testSessionFact(5))?.reason)).toBe('1 session, the last 5 days ago.');
+    expect(englishOf(run(testSessionFact(1, { followUp: null })))).toMatchObject({
+      state: 'due',
+      figure: 'ask',
+    });
+    expect(englishOf(run(testSessionFact(5, { finishedAtMs: null })))).toMatchObject({ state: 'due' });
   });
 
   it('is confirmed by a new pressure within both uncertainties and the same target (PRS-8)', () => {
@@ -287,13 +295,14 @@ describe('the chain', () => {
 
   it('speaks in the units of the practice', () => {
     const facts: ClientFacts = { ...ready, units: { mass: 'lb', length: 'in' } };
-    expect(link(facts, 'fit')?.figure).toBe('21.3 in');
-    expect(link(facts, 'load')?.figure).toBe('88.18 lb');
-    expect(link(facts, 'prescribe')?.reason).toContain('22.05 lb');
+    const shown = (text: Text = '') => render(text, { ...ENGLISH, units: facts.units });
+    expect(shown(link(facts, 'fit')?.figure)).toBe('21.3 in');
+    expect(shown(link(facts, 'load')?.figure)).toBe('88.18 lb');
+    expect(shown(link(facts, 'prescribe')?.reason)).toContain('22.05 lb');
   });
 
   it('says ages as people do', () => {
-    expect([0.5, 1.2, 12].map((days) => ageWords(ago(days), NOW))).toEqual([
+    expect(englishOf([0.5, 1.2, 12].map((days) => ageWords(ago(days), NOW)))).toEqual([
       'today',
       '1 day old',
       '12 days old',

@@ -1,15 +1,22 @@
 import { markWords } from '../cuff/mark-words';
 import { hardFindings } from '../findings/finding';
+import { length, list, type Message, mass, msg, only, sentences } from '../message/message';
 import { measuredWith } from '../occlusion-pressure/in-force';
 import { lastHeldMs } from '../occlusion-pressure/shelf-life';
 import { type LimbTarget, targetWords } from '../plan/plan';
 import { rungHeight } from '../protocol/exercise';
-import { LIMB_LABELS, type Limb, type Position } from '../quantity/limb';
+import {
+  LIMB_LABELS,
+  LIMB_NAMES,
+  type Limb,
+  POSITION_NAMES,
+  type Position,
+  SIDE_NAMES,
+} from '../quantity/limb';
 import { newest, newestBy } from '../quantity/newest';
-import { lengthWords, massWords } from '../quantity/units';
 import type { RuleId } from '../rules/catalogue';
 import { RULES } from '../rules/catalogue';
-import { DECISION_WORDS, judgeScreening, keepsBack } from '../screening/decide';
+import { DECISION_NAMES, DECISION_WORDS, judgeScreening, keepsBack } from '../screening/decide';
 import { hasNewQuestions, screeningIsDue } from '../screening/screening';
 import type { StrengthFact } from '../strength/fact';
 import { strengthTestIsDue } from '../strength/shelf-life';
@@ -101,7 +108,12 @@ function screenLink(facts: ClientFacts, nowMs: number, prescribed: Prescribed): 
   const common = { id: 'screen', rules: ['SCR-1', 'SCR-2'] } satisfies Partial<Link>;
   const screening = newest(facts.screenings);
   if (!screening)
-    return { ...common, state: 'missing', figure: 'not screened', reason: 'No screening on record.' };
+    return {
+      ...common,
+      state: 'missing',
+      figure: msg('not screened'),
+      reason: msg('No screening on record.'),
+    };
   const age = ageWords(screening.atMs, nowMs);
   const hold = holdsInForce(facts, nowMs).find(
     ({ limb }) => limb === null || limbsOf(prescribed).includes(limb),
@@ -112,61 +124,76 @@ function screenLink(facts: ClientFacts, nowMs: number, prescribed: Prescribed): 
     facts.stricter,
     nowMs,
   );
-  const figure = DECISION_WORDS[decision].toLowerCase();
-  if (hold) return holdLink(hold, decision === 'do-not-start' ? figure : 'on hold');
+  const figure = DECISION_NAMES[decision];
+  if (hold) return holdLink(hold, decision === 'do-not-start' ? figure : msg('on hold'));
   if (decision === 'do-not-start' || decision === 'needs-clearance') {
     const open = reasons.filter(keepsBack).map(({ words }) => words);
-    return { ...common, state: 'held', figure, reason: `${DECISION_WORDS[decision]}: ${open.join('; ')}.` };
+    return {
+      ...common,
+      state: 'held',
+      figure,
+      reason: msg('{decision}: {reasons}.', {
+        decision: DECISION_WORDS[decision],
+        reasons: list(open, '; '),
+      }),
+    };
   }
   if (isPlaceOfSurgeryUnknown(facts, nowMs)) {
     return {
       ...common,
       state: 'due',
-      figure: 'operated where?',
-      reason: 'An operation is on record without its limb: screen again, and say which, or none of them.',
+      figure: msg('operated where?'),
+      reason: msg(
+        'An operation is on record without its limb: screen again, and say which, or none of them.',
+      ),
     };
   }
   if (screeningIsDue(screening, nowMs)) {
     return {
       ...common,
       state: 'due',
-      figure: 'screen again',
-      reason: `Screening is ${age}; it holds 12 weeks.`,
+      figure: msg('screen again'),
+      reason: msg('Screening is {age}; it holds 12 weeks.', { age }),
     };
   }
   if (hasNewQuestions(screening)) {
     return {
       ...common,
       state: 'due',
-      figure: 'screen again',
-      reason: 'Questions were added since: ask them once.',
+      figure: msg('screen again'),
+      reason: msg('Questions were added since: ask them once.'),
     };
   }
-  return { ...common, state: 'good', figure, reason: `${DECISION_WORDS[decision]}, screening ${age}.` };
+  return {
+    ...common,
+    state: 'good',
+    figure,
+    reason: msg('{decision}, screening {age}.', { decision: DECISION_WORDS[decision], age }),
+  };
 }
 
 const limbsOf = (prescribed: Prescribed): Limb[] =>
   prescribed?.plan.exercises.flatMap(({ limbs }) => limbs.map(({ limb }) => limb)) ?? [];
 
-const ENDS_WORDS: Record<HoldEnd['by'], string> = {
-  time: 'not today',
-  review: 'not before tomorrow, and not before its review is answered',
-  screening: 'until a clinician screens again, or lifts it with a reason',
-  clinician: 'until a clinician lifts it, with a reason, or screens again',
+const ENDS_WORDS: Record<HoldEnd['by'], Message> = {
+  time: msg('not today'),
+  review: msg('not before tomorrow, and not before its review is answered'),
+  screening: msg('until a clinician screens again, or lifts it with a reason'),
+  clinician: msg('until a clinician lifts it, with a reason, or screens again'),
 };
 
 /** What the link says in short where it is not what the screening came to. */
-const HELD_FIGURES: Partial<Record<HoldEnd['by'], string>> = {
-  time: 'not today',
-  screening: 'screen again',
+const HELD_FIGURES: Partial<Record<HoldEnd['by'], Message>> = {
+  time: msg('not today'),
+  screening: msg('screen again'),
 };
 
-const holdLink = ({ words, rule, ends }: Hold, figure: string): Link => ({
+const holdLink = ({ words, rule, ends }: Hold, figure: Message): Link => ({
   id: 'screen',
   rules: [rule, 'SCR-5'],
   state: 'held',
   figure: HELD_FIGURES[ends.by] ?? figure,
-  reason: `${words}: ${ENDS_WORDS[ends.by]}.`,
+  reason: msg('{hold}: {ends}.', { hold: words, ends: ENDS_WORDS[ends.by] }),
 });
 
 function fitLink(facts: ClientFacts, nowMs: number, prescribed: Prescribed): Link {
@@ -177,24 +204,29 @@ function fitLink(facts: ClientFacts, nowMs: number, prescribed: Prescribed): Lin
       return {
         ...common,
         state: 'missing',
-        figure: 'no girth',
-        reason: `${LIMB_LABELS[limb]}: no girth yet.`,
+        figure: msg('no girth'),
+        reason: msg('{limb}: no girth yet.', { limb: LIMB_LABELS[limb] }),
       };
     }
-    const girth = lengthWords(fit.girthCm, facts.units.length);
+    const girth = length(fit.girthCm);
     return {
       ...common,
       state: 'good',
-      figure: girth,
-      reason: `${LIMB_LABELS[limb]}: ${girth}, ${fit.label}, ${ageWords(fit.atMs, nowMs)}.`,
+      figure: only(girth),
+      reason: msg('{limb}: {girth}, {worn}, {age}.', {
+        limb: LIMB_LABELS[limb],
+        girth,
+        worn: fit.label,
+        age: ageWords(fit.atMs, nowMs),
+      }),
     };
   });
   return (
     worstOf(links) ?? {
       ...common,
       state: 'missing',
-      figure: 'no girth',
-      reason: 'No limb has a girth and a cuff yet.',
+      figure: msg('no girth'),
+      reason: msg('No limb has a girth and a cuff yet.'),
     }
   );
 }
@@ -205,8 +237,8 @@ function measureLink(facts: ClientFacts, nowMs: number, prescribed: Prescribed):
       id: 'measure',
       rules: ['LOP-3', 'LOP-6'],
       state: 'missing',
-      figure: 'no LOP',
-      reason: 'No occlusion pressure measured yet.',
+      figure: msg('no LOP'),
+      reason: msg('No occlusion pressure measured yet.'),
     }
   );
 }
@@ -226,33 +258,51 @@ function measureLinkFor(
     return {
       ...common,
       rules: ['PRS-7'],
-      // Somebody prescribed it so, knowing what it is: then it may be run.
+      // It was prescribed so, knowingly: then it may be run.
       state: 'good',
       figure: targetWords(chosen),
-      reason: `${LIMB_LABELS[limb]}: no LOP was measured. An arbitrary pressure: measure it as soon as you can.`,
+      reason: msg('{limb}: no LOP was measured. An arbitrary pressure: measure it as soon as you can.', {
+        limb: LIMB_LABELS[limb],
+      }),
     };
   }
   if (!occlusion) {
     return {
       ...common,
       state: 'missing',
-      figure: 'no LOP',
-      reason: `No occlusion pressure measured on the ${LIMB_LABELS[limb].toLowerCase()}${position ? `, ${position} or more reclined` : ''}.`,
+      figure: msg('no LOP'),
+      reason: position
+        ? msg('No occlusion pressure measured on the {limb}, {position} or more reclined.', {
+            limb: LIMB_NAMES[limb],
+            position: POSITION_NAMES[position],
+          })
+        : msg('No occlusion pressure measured on the {limb}.', { limb: LIMB_NAMES[limb] }),
     };
   }
-  const figure = `${occlusion.pressure.value} ± ${occlusion.uncertaintyMmHg} mmHg`;
+  const figure = msg('{pressure} ± {uncertainty} mmHg', {
+    pressure: occlusion.pressure.value,
+    uncertainty: occlusion.uncertaintyMmHg,
+  });
   const due = whyDue(occlusion, facts, position, shelfLifeInForce(facts, limb, nowMs), nowMs);
-  const where = `${LIMB_LABELS[limb]}, ${occlusion.position}: ${figure}`;
-  if (due) return { ...common, state: 'due', figure, reason: `${where}, due: ${due}.` };
-  const trials = `${occlusion.trialsUsed} ${occlusion.trialsUsed === 1 ? 'trial' : 'trials'}`;
+  const where = msg('{limb}, {position}: {figure}', {
+    limb: LIMB_LABELS[limb],
+    position: POSITION_NAMES[occlusion.position],
+    figure,
+  });
+  if (due) return { ...common, state: 'due', figure, reason: msg('{where}, due: {due}.', { where, due }) };
+  const trials = msg('{n, plural, one {# trial} other {# trials}}', { n: occlusion.trialsUsed });
   const heldMs = lastHeldMs(measuredWith(occlusion), shelfLifeInForce(facts, limb, nowMs));
   const age =
-    heldMs > occlusion.atMs ? `confirmed ${agoWords(heldMs, nowMs)}` : ageWords(occlusion.atMs, nowMs);
+    heldMs > occlusion.atMs
+      ? msg('confirmed {ago}', { ago: agoWords(heldMs, nowMs) })
+      : ageWords(occlusion.atMs, nowMs);
   return {
     ...common,
     state: 'good',
     figure,
-    reason: `${where}, ${trials}, ${age}${occlusion.steady ? '' : ', unsteady'}.`,
+    reason: occlusion.steady
+      ? msg('{where}, {trials}, {age}.', { where, trials, age })
+      : msg('{where}, {trials}, {age}, unsteady.', { where, trials, age }),
   };
 }
 
@@ -272,15 +322,20 @@ function strapLink(facts: ClientFacts, limb: Limb, nowMs: number, prescribed: Pr
     return {
       ...common,
       state: 'missing',
-      figure: 'not felt',
-      reason: 'The strap has not been tightened by feel yet.',
+      figure: msg('not felt'),
+      reason: msg('The strap has not been tightened by feel yet.'),
     };
   return {
     ...common,
-    // Somebody prescribed it by feel, knowing what it is: then it may be run.
+    // It was prescribed by feel, knowingly: then it may be run.
     state: isPrescribed ? 'good' : 'due',
-    figure: `felt ${felt.felt} of 10`,
-    reason: `${LIMB_LABELS[limb]}: ${felt.strapLabel} at ${markWords(felt)}, ${agoWords(felt.atMs, nowMs)}. By feel only: a measured cuff is better.`,
+    figure: msg('felt {felt} of 10', { felt: felt.felt }),
+    reason: msg('{limb}: {strapLabel} at {mark}, {ago}. By feel only: a measured cuff is better.', {
+      limb: LIMB_LABELS[limb],
+      strapLabel: felt.strapLabel,
+      mark: markWords(felt),
+      ago: agoWords(felt.atMs, nowMs),
+    }),
   };
 }
 
@@ -290,15 +345,20 @@ function loadLink(facts: ClientFacts, nowMs: number, prescribed: Prescribed): Li
   const weighed = exercises.filter(({ load }) => load.kind === 'weighed');
   if (exercises.length > 0 && weighed.length === 0) {
     const [first] = exercises;
-    return { ...common, state: 'good', figure: first?.load.recipe ?? '', reason: 'Work without kilograms.' };
+    return {
+      ...common,
+      state: 'good',
+      figure: first?.load.recipe ?? '',
+      reason: msg('Work without kilograms.'),
+    };
   }
   if (exercises.length === 0 && facts.strengthTests.length === 0 && beginsWithoutWeight(facts, nowMs)) {
     return {
       ...common,
       rules: ['PRO-5'],
       state: 'good',
-      figure: 'no weight yet',
-      reason: 'After an operation passive and isometric work come first, and need no strength test.',
+      figure: msg('no weight yet'),
+      reason: msg('After an operation passive and isometric work come first, and need no strength test.'),
     };
   }
   const links = weighed.map(({ exerciseId, limbs }) =>
@@ -325,17 +385,26 @@ function beginsWithoutWeight(facts: ClientFacts, nowMs: number): boolean {
 
 function strengthLink(facts: ClientFacts, test: StrengthFact | undefined, nowMs: number): Link {
   const common = { id: 'load', rules: ['LOAD-1', 'LOAD-2'] } satisfies Partial<Link>;
-  if (!test) return { ...common, state: 'missing', figure: 'no 1RM', reason: 'No strength test on record.' };
-  const figure = massWords(test.oneRepMax.value, facts.units.mass);
-  const words = `${exerciseLabel(facts, test.exerciseId)}, ${test.side}: 1RM ${figure}, ${ageWords(test.atMs, nowMs)}`;
+  if (!test)
+    return { ...common, state: 'missing', figure: msg('no 1RM'), reason: msg('No strength test on record.') };
+  const figure = only(mass(test.oneRepMax.value));
+  const tested = msg('{exercise}, {side}: 1RM {figure}, {age}', {
+    exercise: exerciseLabel(facts, test.exerciseId),
+    side: SIDE_NAMES[test.side],
+    figure,
+    age: ageWords(test.atMs, nowMs),
+  });
   return strengthTestIsDue(test, nowMs)
     ? {
         ...common,
         state: 'due',
         figure,
-        reason: `${words}; it holds ${RULES['LOAD-2'].figures.shelfLifeDays / 7} weeks.`,
+        reason: msg('{tested}; it holds {weeks} weeks.', {
+          tested,
+          weeks: RULES['LOAD-2'].figures.shelfLifeDays / 7,
+        }),
       }
-    : { ...common, state: 'good', figure, reason: `${words}.` };
+    : { ...common, state: 'good', figure, reason: msg('{tested}.', { tested }) };
 }
 
 /** What other links say already: a pressure or a test that is due, and a cuff it was not measured with. */
@@ -346,27 +415,36 @@ function prescribeLink(facts: ClientFacts, kit: KitInUse, nowMs: number, prescri
   const [exercise, ...others] = prescribed?.plan.exercises ?? [];
   const target = exercise?.limbs[0];
   if (!prescribed || !exercise || !target) {
-    return { ...common, state: 'missing', figure: 'no plan', reason: 'Nothing prescribed yet.' };
+    return { ...common, state: 'missing', figure: msg('no plan'), reason: msg('Nothing prescribed yet.') };
   }
   const figure = targetWords(target);
-  const load =
-    exercise.load.kind === 'weighed'
-      ? massWords(exercise.load.load.value, facts.units.mass)
-      : exercise.load.recipe;
-  const more = others.length > 0 ? `, and ${others.length} more` : '';
-  const words = `${exercise.label}: ${figure}, ${load}, ${exercise.protocolLabel}${more}`;
+  const said = {
+    exercise: exercise.label,
+    figure,
+    load: exercise.load.kind === 'weighed' ? mass(exercise.load.load.value) : exercise.load.recipe,
+    protocol: exercise.protocolLabel,
+  };
+  const planned =
+    others.length > 0
+      ? msg('{exercise}: {figure}, {load}, {protocol}, and {more} more', { ...said, more: others.length })
+      : msg('{exercise}: {figure}, {load}, {protocol}', said);
   const asks = whatReviewAsks(prescribed, facts, kit, prescribed.role, nowMs);
   if (asks) {
-    const of = `the session ${agoWords(asks.session.startedAtMs, nowMs)}`;
+    const ago = agoWords(asks.session.startedAtMs, nowMs);
     return {
       ...common,
       rules: ['REV-10'],
       state: 'due',
-      figure: 'review',
+      figure: msg('review'),
       reason:
         asks.kind === 'answer'
-          ? `Answer the review of ${of}: accept, edit or decline.`
-          : `The answered review of ${of} changes the plan, and that is not signed. ${asks.changes.join(' ')}`.trim(),
+          ? msg('Answer the review of the session {ago}: accept, edit or decline.', { ago })
+          : sentences(
+              msg('The answered review of the session {ago} changes the plan, and that is not signed.', {
+                ago,
+              }),
+              ...asks.changes,
+            ),
     };
   }
   const found = hardFindings(recheck(prescribed, facts, kit, nowMs).findings);
@@ -377,22 +455,23 @@ function prescribeLink(facts: ClientFacts, kit: KitInUse, nowMs: number, prescri
       rules: [stands.rule, 'START-1'],
       state: 'due',
       figure,
-      reason: `${stands.message} ${stands.remedy}`,
+      reason: sentences(stands.message, stands.remedy),
     };
   return {
     ...common,
     state: 'good',
     figure,
-    reason: `${words}, signed ${agoWords(prescribed.atMs, nowMs)}.`,
+    reason: msg('{planned}, signed {ago}.', { planned, ago: agoWords(prescribed.atMs, nowMs) }),
   };
 }
 
 function runLink(facts: ClientFacts, nowMs: number): Link {
   const common = { id: 'run', rules: ['RUN-5'] } satisfies Partial<Link>;
   const session = newestBy(facts.sessions, ({ startedAtMs }) => startedAtMs);
-  if (!session) return { ...common, state: 'missing', figure: 'not run', reason: 'No session yet.' };
+  if (!session)
+    return { ...common, state: 'missing', figure: msg('not run'), reason: msg('No session yet.') };
   if (session.finishedAtMs === null) {
-    return { ...common, state: 'due', figure: 'open', reason: 'A session is open: finish it.' };
+    return { ...common, state: 'due', figure: msg('open'), reason: msg('A session is open: finish it.') };
   }
   const ask = sessionToAskAbout(facts, nowMs);
   if (ask) {
@@ -400,15 +479,20 @@ function runLink(facts: ClientFacts, nowMs: number): Link {
       id: 'run',
       rules: ['RUN-6'],
       state: 'due',
-      figure: 'ask',
-      reason: `Ask how the session ${agoWords(ask.startedAtMs, nowMs)} was: soreness, bruising, numbness.`,
+      figure: msg('ask'),
+      reason: msg('Ask how the session {ago} was: soreness, bruising, numbness.', {
+        ago: agoWords(ask.startedAtMs, nowMs),
+      }),
     };
   }
   const finished = facts.sessionsFinished;
   return {
     ...common,
     state: 'good',
-    figure: `${finished} done`,
-    reason: `${finished} ${finished === 1 ? 'session' : 'sessions'}, the last ${agoWords(session.startedAtMs, nowMs)}.`,
+    figure: msg('{finished} done', { finished }),
+    reason: msg('{finished, plural, one {# session} other {# sessions}}, the last {ago}.', {
+      finished,
+      ago: agoWords(session.startedAtMs, nowMs),
+    }),
   };
 }

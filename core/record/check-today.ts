@@ -1,4 +1,5 @@
 import type { Finding } from '../findings/finding';
+import { msg } from '../message/message';
 import { newest } from '../quantity/newest';
 import { RULES } from '../rules/catalogue';
 import { checkConsent } from '../screening/consent';
@@ -22,8 +23,8 @@ export function checkToday(
       rule: 'SCR-3',
       level: 'guard',
       subject: 'painNow',
-      message: `Pain before the session is ${today.painNow} of 10.`,
-      remedy: 'Not today, or lighter; a clinician decides.',
+      message: msg('Pain before the session is {painNow} of 10.', { painNow: today.painNow }),
+      remedy: msg('Not today, or lighter; a clinician decides.'),
     });
   }
   // What is on record now counts, though it was not when the day's check was made.
@@ -32,9 +33,10 @@ export function checkToday(
       rule: 'SCR-3',
       level: 'hard',
       subject: 'bloodPressure',
-      message:
+      message: msg(
         'No blood pressure of today is on record, and high blood pressure is, or a clearance asks for it.',
-      remedy: 'Measure it, and check again.',
+      ),
+      remedy: msg('Measure it, and check again.'),
     });
   }
   return found;

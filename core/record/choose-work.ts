@@ -1,5 +1,6 @@
+import { type Message, msg, type Text } from '../message/message';
 import type { GoalId } from '../plan/goals';
-import { LIMB_LABELS, type Limb } from '../quantity/limb';
+import { LIMB_NAMES, type Limb } from '../quantity/limb';
 import type { RuleId } from '../rules/catalogue';
 import { RULES } from '../rules/catalogue';
 import type { ClientFacts } from './facts';
@@ -8,21 +9,21 @@ import { isNewcomer } from './sessions-done';
 
 /** Three ways to work a limb: heavy without a cuff, light under one, light without. */
 export type WorkKind = 'heavy' | 'cuff' | 'light';
-export const WORK_LABELS: Record<WorkKind, string> = {
-  heavy: 'Heavy, without a cuff',
-  cuff: 'Light, under a cuff',
-  light: 'Light, without a cuff',
+export const WORK_LABELS: Record<WorkKind, Message> = {
+  heavy: msg('Heavy, without a cuff'),
+  cuff: msg('Light, under a cuff'),
+  light: msg('Light, without a cuff'),
 };
 
 /** Why, in words, by which rule. */
-export type Reason = { words: string; rule: RuleId };
+export type Reason = { words: Message; rule: RuleId };
 
 /** What speaks for and against a way of working, what rules it out for now, and what would change that. */
 export type WorkOption = {
   kind: WorkKind;
   speaksFor: Reason[];
   speaksAgainst: Reason[];
-  ruledOut: (Reason & { until: string })[];
+  ruledOut: (Reason & { until: Message })[];
 };
 
 /** What is asked beside the record: worst pain on the provoking test, 0–10, null where it was not done; and the goal. */
@@ -31,7 +32,7 @@ export type Asked = { limb: Limb; goal: GoalId; painProvoked: number | null };
 type Seen = Asked & {
   operated: boolean;
   newcomer: boolean;
-  held: string | null;
+  held: Text | null;
   cleared: boolean;
 };
 
@@ -40,39 +41,39 @@ const forStrength = ({ goal }: Seen) => goal === 'strength-bridge';
 const forSize = ({ goal }: Seen) => goal === 'size';
 const hurts = ({ painProvoked }: Seen) => painProvoked !== null && painProvoked > PAIN.fine;
 
-type Voice = { kind: WorkKind; when: (seen: Seen) => boolean; words: string; rule: RuleId };
+type Voice = { kind: WorkKind; when: (seen: Seen) => boolean; words: Message; rule: RuleId };
 
 /** What may speak for a way of working. */
 const FOR: readonly Voice[] = [
-  { kind: 'heavy', when: forStrength, words: 'Maximal strength needs heavy work.', rule: 'PRO-4' },
+  { kind: 'heavy', when: forStrength, words: msg('Maximal strength needs heavy work.'), rule: 'PRO-4' },
   {
     kind: 'heavy',
     when: (seen) => forSize(seen) && !hurts(seen) && !seen.operated,
-    words: 'Nothing limits the load: heavy work grows as well, and strengthens more.',
+    words: msg('Nothing limits the load: heavy work grows as well, and strengthens more.'),
     rule: 'PRO-4',
   },
   {
     kind: 'cuff',
     when: hurts,
-    words: 'The provoking test hurts: a light load under a cuff spares the joint.',
+    words: msg('The provoking test hurts: a light load under a cuff spares the joint.'),
     rule: 'REV-2',
   },
   {
     kind: 'cuff',
     when: ({ operated }) => operated,
-    words: 'An operated limb bears little load: the cuff makes a light one count.',
+    words: msg('An operated limb bears little load: the cuff makes a light one count.'),
     rule: 'PRO-5',
   },
   {
     kind: 'cuff',
     when: forSize,
-    words: 'Size comes at 20–40 % of 1RM under a cuff, two or three times a week.',
+    words: msg('Size comes at 20–40 % of 1RM under a cuff, two or three times a week.'),
     rule: 'PRO-3',
   },
   {
     kind: 'light',
     when: ({ newcomer, operated }) => newcomer && !operated,
-    words: 'Somebody new to training gains from anything: light work without a cuff is a beginning.',
+    words: msg('A newcomer to training gains from anything: light work without a cuff is a beginning.'),
     rule: 'PRO-6',
   },
 ];
@@ -81,51 +82,52 @@ const AGAINST: readonly Voice[] = [
   {
     kind: 'heavy',
     when: ({ newcomer }) => newcomer,
-    words: 'Nobody has trained with this person yet: begin with what can be watched.',
+    words: msg('This person has not trained yet: begin with what can be watched.'),
     rule: 'PRO-6',
   },
   {
     kind: 'cuff',
     when: forStrength,
-    words: 'Under a cuff size grows more than maximal strength.',
+    words: msg('Under a cuff size grows more than maximal strength.'),
     rule: 'PRO-4',
   },
   {
     kind: 'light',
     when: (seen) => forSize(seen) || forStrength(seen),
-    words: 'Light work without a cuff grows only close to failure.',
+    words: msg('Light work without a cuff grows only close to failure.'),
     rule: 'PRO-4',
   },
 ];
 
-const OUT: readonly (Omit<Voice, 'words'> & { words: (seen: Seen) => string; until: string })[] = [
+const OUT: readonly (Omit<Voice, 'words'> & { words: (seen: Seen) => Message; until: Message })[] = [
   {
     kind: 'heavy',
     when: ({ operated }) => operated,
-    words: () => 'The limb was operated on within twelve weeks: it is not tested, and not loaded heavily.',
+    words: () =>
+      msg('The limb was operated on within twelve weeks: it is not tested, and not loaded heavily.'),
     rule: 'LOAD-2',
-    until: 'the last rung of the ladder is reached',
+    until: msg('the last rung of the ladder is reached'),
   },
   {
     kind: 'heavy',
     when: ({ painProvoked }) => painProvoked !== null && painProvoked > PAIN.most,
-    words: () => `Pain on the provoking test is above ${PAIN.most}.`,
+    words: () => msg('Pain on the provoking test is above {most}.', { most: PAIN.most }),
     rule: 'REV-2',
-    until: `it is ${PAIN.fine} or less`,
+    until: msg('it is {fine} or less', { fine: PAIN.fine }),
   },
   {
     kind: 'cuff',
     when: ({ held }) => held !== null,
-    words: ({ held }) => `A hold stands: ${held}.`,
+    words: ({ held }) => msg('A hold stands: {held}.', { held: held ?? '' }),
     rule: 'SCR-5',
-    until: 'it is lifted',
+    until: msg('it is lifted'),
   },
   {
     kind: 'cuff',
     when: ({ cleared }) => !cleared,
-    words: ({ limb }) => `The clearance leaves the ${LIMB_LABELS[limb].toLowerCase()} out.`,
+    words: ({ limb }) => msg('The clearance leaves the {limb} out.', { limb: LIMB_NAMES[limb] }),
     rule: 'SCR-2',
-    until: 'a clearance names it',
+    until: msg('a clearance names it'),
   },
 ];
 

@@ -1,3 +1,5 @@
+import type { Message } from '../message/message';
+import { msg } from '../message/message';
 import { type Comparison, comparisonDue, conditionsOn, drawnWords, lastDayOf } from '../outcomes/comparison';
 import { isSameFollowed } from '../outcomes/taken';
 import { type Day, dayAt } from '../quantity/days';
@@ -16,7 +18,7 @@ export const comparisonInForce = ({ comparisons, zoneOffsetMs }: ComparisonFacts
 export function comparisonWords(
   facts: Pick<ClientFacts, 'comparisons'>,
   day: Day,
-): { words: string; toDay: Day } | null {
+): { words: Message; toDay: Day } | null {
   for (const { design } of facts.comparisons) {
     const [now] = conditionsOn(design, day);
     if (now) return { words: wordsOf(design, now.withCuff), toDay: now.toDay };
@@ -24,9 +26,9 @@ export function comparisonWords(
   return null;
 }
 
-function wordsOf(design: Comparison, withCuff: boolean): string {
+function wordsOf(design: Comparison, withCuff: boolean): Message {
   if (design.kind === 'limbs') return drawnWords(design);
-  return withCuff ? 'with the cuff' : 'without the cuff';
+  return withCuff ? msg('with the cuff') : msg('without the cuff');
 }
 
 /** What the running comparisons have due to be measured today. */

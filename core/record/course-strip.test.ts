@@ -1,4 +1,6 @@
 import { describe, expect, it } from 'vitest';
+import { englishOf } from '#language/english-of.fixture';
+import { inEnglish } from '#language/render';
 import { testOcclusion, testPlan, testStrength } from '../plan/plan.fixture';
 import { isoOf } from '../quantity/days';
 import { courseStrip } from './course-strip';
@@ -44,7 +46,7 @@ const strip = (changes: Partial<ClientFacts> = {}) =>
 describe('the course of a person as one picture', () => {
   it('has each session on its day: done with what it gave, missed, and to come with what is meant', () => {
     const { bars, fromDay, toDay } = strip({ sessions: [testSessionFact(7)] });
-    expect(bars.map((bar) => [bar.day - today, bar.state, bar.name, bar.percentLop])).toEqual([
+    expect(englishOf(bars.map((bar) => [bar.day - today, bar.state, bar.name, bar.percentLop]))).toEqual([
       [-7, 'done', 'Lower day', 58.6],
       // A week after the first session the ramp stands at 45, and at 50 a week on (PRS-4).
       [-3, 'missed', 'Lower day', 45],
@@ -65,7 +67,7 @@ describe('the course of a person as one picture', () => {
       blocks: [],
       sessions: [felt, testSessionFact(2, { worked: [] }), testSessionFact(1, { finishedAtMs: null })],
     });
-    expect(bars).toMatchObject([{ day: today - 4, percentLop: null, minutes: 1 }]);
+    expect(englishOf(bars)).toMatchObject([{ day: today - 4, percentLop: null, minutes: 1 }]);
   });
 
   it('shows the ramp from this week on, heavy days, tests and holds', () => {
@@ -94,8 +96,11 @@ describe('the course of a person as one picture', () => {
     const shown = strip({ heavyWork: [heavy, { ...heavy, atMs: daysAgo(100) }], holds: [hold] });
     expect(shown.heavyDays).toEqual([today - 2]);
     expect(shown.ceiling.map(({ fromDay }) => fromDay - today)).toEqual([0, 7, 14]);
-    expect(shown.holds).toEqual([{ fromDay: today - 1, words: 'Numb' }]);
-    expect(shown.tests.map(({ words }) => words).sort()).toEqual(['1RM 40 kg', 'Left thigh: 174 mmHg']);
+    expect(englishOf(shown.holds)).toEqual([{ fromDay: today - 1, words: 'Numb' }]);
+    expect(shown.tests.map(({ words }) => inEnglish(words)).sort()).toEqual([
+      '1RM 40 kg',
+      'Left thigh: 174 mmHg',
+    ]);
   });
 
   it('is empty for a stranger', () => {
@@ -142,14 +147,14 @@ describe('the course of a person as one picture', () => {
     const old = strip({ ...facts, blocks: [two] });
     // Begun long ago: two eight weeks back are shown, and the block is over.
     expect([today - old.fromDay, old.toDay - today]).toEqual([112, 27]);
-    expect(old.bars.map(({ day, name }) => [day - today, name])).toEqual([
+    expect(englishOf(old.bars.map(({ day, name }) => [day - today, name]))).toEqual([
       [-57, 'Lower day'],
       [-56, 'Lower day'],
       [-3, 'A plan that has ended'],
     ]);
     const { bars, toDay, fromDay } = strip({ ...facts, blocks: [long] });
     expect([today - fromDay, toDay - today]).toEqual([56, 112]);
-    expect(bars.map(({ day, name }) => [day - today, name])).toEqual([
+    expect(englishOf(bars.map(({ day, name }) => [day - today, name]))).toEqual([
       [-56, 'Lower day'],
       [-3, 'A plan that has ended'],
       [2, 'Lower day'],
@@ -169,7 +174,7 @@ describe('the course of a person as one picture', () => {
       { limb: 'right-thigh' as const, occludedMs: 180_000, percentLop: 57 },
     ];
     const { bars } = strip({ blocks: [], sessions: [testSessionFact(4, { given })] });
-    expect(bars).toMatchObject([{ percentLop: 57, minutes: 3 }]);
+    expect(englishOf(bars)).toMatchObject([{ percentLop: 57, minutes: 3 }]);
   });
 
   it('has the ceiling of the plan that is ramped, from the week that runs', () => {
@@ -203,7 +208,7 @@ describe('the course of a person as one picture', () => {
       strengthTests: [testStrength({ atMs: daysAgo(1) })],
     });
     expect(heavyDays.map((day) => day - today)).toEqual([-21, 27]);
-    expect(tests.map(({ day, words }) => [day - today, words])).toEqual([
+    expect(englishOf(tests.map(({ day, words }) => [day - today, words]))).toEqual([
       [-21, 'Left thigh: 174 mmHg'],
       [-1, '1RM 40 kg'],
     ]);

@@ -1,5 +1,6 @@
 import { onDays } from '../course/block';
 import { weeksOf } from '../course/block-weeks';
+import { type Message, mass, msg, type Text } from '../message/message';
 import { compile } from '../plan/compile';
 import { doseOf } from '../plan/dose';
 import { type Day, dayAt, dayOf } from '../quantity/days';
@@ -12,7 +13,7 @@ import { holdsInForce } from './in-force';
 /** A session on its day: its height is %LOP, its width minutes occluded, so its area is its dose. */
 export type CourseBar = {
   day: Day;
-  name: string;
+  name: Text;
   /** Null where no LOP is known. */
   percentLop: number | null;
   minutes: number;
@@ -28,8 +29,8 @@ export type CourseStrip = {
   heavyDays: Day[];
   /** The ramp's ceiling from a day on, for the plan of the block that is ramped. */
   ceiling: { fromDay: Day; percentLop: number }[];
-  holds: { fromDay: Day; words: string }[];
-  tests: { day: Day; words: string }[];
+  holds: { fromDay: Day; words: Text }[];
+  tests: { day: Day; words: Message }[];
 };
 
 const BEFORE_DAYS = 56;
@@ -80,7 +81,7 @@ export function courseStrip(facts: ClientFacts, nowMs: number): CourseStrip {
     ];
   });
   const nameOf = (coursePlanId: string) =>
-    facts.coursePlans.find(({ id }) => id === coursePlanId)?.name ?? 'A plan that has ended';
+    facts.coursePlans.find(({ id }) => id === coursePlanId)?.name ?? msg('A plan that has ended');
   const done = facts.sessions.flatMap((session): CourseBar[] => {
     if (session.finishedAtMs === null || session.worked.length === 0) return [];
     const shares = session.given.flatMap(({ percentLop }) => (percentLop === null ? [] : [percentLop]));
@@ -115,11 +116,11 @@ export function courseStrip(facts: ClientFacts, nowMs: number): CourseStrip {
     tests: [
       ...facts.occlusions.map(({ atMs, limb, pressure }) => ({
         day: day(atMs),
-        words: `${LIMB_LABELS[limb]}: ${pressure.value} mmHg`,
+        words: msg('{limb}: {pressure} mmHg', { limb: LIMB_LABELS[limb], pressure: pressure.value }),
       })),
       ...facts.strengthTests.map(({ atMs, oneRepMax }) => ({
         day: day(atMs),
-        words: `1RM ${oneRepMax.value} ${oneRepMax.unit}`,
+        words: msg('1RM {oneRepMax}', { oneRepMax: mass(oneRepMax.value) }),
       })),
     ].filter(isShown),
   };

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { englishOf } from '#language/english-of.fixture';
 import { composeSession } from '../plan/compose';
 import { testCycles } from '../plan/cycles.fixture';
 import { testBasis, testOcclusion, testPlan } from '../plan/plan.fixture';
@@ -51,9 +52,9 @@ describe('how long a limb is under a cuff in a day (PRS-9)', () => {
       checkDailyExposure(dailyExposures(cycles, today(session(NOON_MS, minutes)), NOON_MS));
     // Eight half minutes are four.
     expect(found(56)).toEqual([]);
-    expect(found(57)).toMatchObject([{ rule: 'PRS-9', level: 'guard', subject: 'dailyExposure' }]);
+    expect(englishOf(found(57))).toMatchObject([{ rule: 'PRS-9', level: 'guard', subject: 'dailyExposure' }]);
     const [exposure] = dailyExposures(cycles, today(session(NOON_MS, 8)), NOON_MS);
-    expect(exposure && exposureWords(exposure)).toBe(
+    expect(englishOf(exposure && exposureWords(exposure))).toBe(
       'Left thigh: 8 min under the cuff today, 12 of 60 min with this',
     );
   });

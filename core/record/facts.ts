@@ -5,6 +5,7 @@ import type { RungCheck } from '../course/ladder';
 import type { Cuff } from '../cuff/cuff';
 import type { FitFact, TightnessFact } from '../cuff/fact';
 import type { WeightKit } from '../load/weight-kit';
+import type { Text } from '../message/message';
 import type { OcclusionFact } from '../occlusion-pressure/fact';
 import type { LimbShelfLife, ShelfLife } from '../occlusion-pressure/shelf-life';
 import type { Comparison } from '../outcomes/comparison';
@@ -126,5 +127,5 @@ export type ClientFacts = {
 };
 
 /** Name of an exercise; the id itself for one that is in no library any more. */
-export const exerciseLabel = ({ ownExercises }: Pick<ClientFacts, 'ownExercises'>, id: ExerciseId): string =>
+export const exerciseLabel = ({ ownExercises }: Pick<ClientFacts, 'ownExercises'>, id: ExerciseId): Text =>
   ownExercises[id]?.label ?? (EXERCISES as Library)[id]?.label ?? id;

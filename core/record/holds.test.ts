@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { englishOf } from '#language/english-of.fixture';
 import type { Clearance } from '../screening/clearance';
 import { DAY_CHECK_HOLDS_MS, type DayCheckAnswers } from '../screening/day-check';
 import type { FollowUp } from '../session/events';
@@ -85,7 +86,7 @@ describe('holds (SCR-5)', () => {
       [],
       daysAgo(0.1),
     );
-    expect(words(facts(fever), NOW_MS)).toEqual(['Fever']);
+    expect(englishOf(words(facts(fever), NOW_MS))).toEqual(['Fever']);
     expect(words(facts(fever), NOW_MS + 12 * 3_600_000)).toEqual([]);
   });
 
@@ -140,7 +141,7 @@ describe('holds (SCR-5)', () => {
     const [red] = kept(holdsOfSign(event, ['left-thigh'], daysAgo(0.5)));
     if (!red) throw new Error('It holds.');
     expect(red.limb).toBeNull();
-    expect(whyNotLift(red, NOW_MS)).toContain('no restart that day');
+    expect(englishOf(whyNotLift(red, NOW_MS))).toContain('no restart that day');
     expect(whyNotLift(red, daysAgo(-0.5))).toBeNull();
     expect(words({ ...facts([]), holds: [red] }, daysAgo(-30))).toHaveLength(1);
     expect(holdsOfSign({ ...event, sign: 'burn' }, ['left-thigh'], NOW_MS)).toEqual([]);
@@ -169,7 +170,7 @@ describe('holds (SCR-5)', () => {
       { ...well, bruising: 'wide', numbness: true, urgent: ['dark-urine'] },
       NOW_MS,
     );
-    expect(bad.map((hold) => hold.words)).toEqual([
+    expect(englishOf(bad.map((hold) => hold.words))).toEqual([
       'Numbness, after the last session',
       'Wide bruising, after the last session',
       'Dark urine: refer urgently, after the last session',

@@ -1,15 +1,19 @@
 import { hardFindings } from '../findings/finding';
+import { type Message, msg, type Text } from '../message/message';
 import type { Limb } from '../quantity/limb';
-import { LIMB_LABELS } from '../quantity/limb';
+import { LIMB_NAMES } from '../quantity/limb';
 import { MS_PER_DAY, MS_PER_MINUTE } from '../quantity/units';
 import type { RuleId } from '../rules/catalogue';
 import { RULES } from '../rules/catalogue';
 import { type BloodPressure, bloodPressureWords, holdsToday } from '../screening/blood-pressure';
 import type { Clearance, FoundSubject } from '../screening/clearance';
 import {
+  bloodPressureToday,
   DAY_CHECK_HOLDS_MS,
+  DAY_SIGNS,
   type DayCheck,
   type DayCheckAnswers,
+  type DaySign,
   judgeDayCheck,
 } from '../screening/day-check';
 import { judgeScreening } from '../screening/decide';
@@ -38,7 +42,8 @@ export type Hold = {
   id: string;
   /** What raised it; the same cause raises one hold, however often it is sent. */
   cause: string;
-  words: string;
+  /** Text in holds of earlier releases. */
+  words: Text;
   rule: RuleId;
   /** When the server received what raised it. */
   atMs: number;
@@ -47,7 +52,7 @@ export type Hold = {
   /** What a clearance could answer it by; null where none can. */
   subject: FoundSubject | null;
   ends: HoldEnd;
-  lifted: { atMs: number; by: string; reason: string } | null;
+  lifted: { atMs: number; by: string; reason: Text } | null;
   /** The emergency number comes before anything else, and the practice sees it first (rule RUN-6). */
   isEmergency?: boolean | undefined;
 };
@@ -92,15 +97,21 @@ export function holdsOfDayCheck(
   const isTooSoon = retakes.some((fromMs) => atMs < fromMs);
   return found
     .filter(({ subject }) => subject !== 'bloodPressure' || !isTooSoon)
-    .map(({ subject, message }) => ({
+    .map(({ subject }) => ({
       cause: `day-check ${checkId} ${subject}`,
-      words: message.replace(/\.$/, ''),
+      words: wordsOf(subject),
       rule: 'SCR-3',
       atMs,
       limb: null,
       subject: null,
       ends: endsOf(subject),
     }));
+
+  function wordsOf(subject: string): Message {
+    return subject === 'bloodPressure' && answers.bloodPressure
+      ? bloodPressureToday(answers.bloodPressure)
+      : DAY_SIGNS[subject as DaySign].no;
+  }
 
   function endsOf(subject: string): HoldEnd {
     if (subject === 'same') return { by: 'screening' };
@@ -130,7 +141,7 @@ export function holdsOfSign(
       {
         ...common,
         cause: `sign ${event.id}`,
-        words: `${label} in the last session`,
+        words: msg('{label} in the last session', { label }),
         limb: null,
         ends: { by: 'clinician', notBeforeMs },
       },
@@ -140,7 +151,7 @@ export function holdsOfSign(
   return limbs.map((limb) => ({
     ...common,
     cause: `sign ${event.id} ${limb}`,
-    words: `${label} in the last session, ${LIMB_LABELS[limb].toLowerCase()}`,
+    words: msg('{label} in the last session, {limb}', { label, limb: LIMB_NAMES[limb] }),
     limb,
     ends: { by: 'review', sessionId: event.sessionId, notBeforeMs },
   }));
@@ -159,7 +170,9 @@ export const holdsOfBloodPressure = (
     ? [
         {
           cause: `blood-pressure ${id}`,
-          words: `Blood pressure ${bloodPressureWords(reading)} in the last session`,
+          words: msg('Blood pressure {bloodPressure} in the last session', {
+            bloodPressure: bloodPressureWords(reading),
+          }),
           rule: 'RUN-8',
           atMs,
           limb: null,
@@ -170,11 +183,11 @@ export const holdsOfBloodPressure = (
     : [];
 
 /** Words of what holds after an answer of the day after; empty when nothing does (rule RUN-6). */
-export function dayAfterWords({ numbness, bruising, urgent = [] }: FollowUp): string[] {
+export function dayAfterWords({ numbness, bruising, urgent = [] }: FollowUp): Message[] {
   return [
-    ...(numbness ? ['Numbness'] : []),
-    ...(bruising === 'wide' ? ['Wide bruising'] : []),
-    ...urgent.map((sign) => `${URGENT_SIGNS[sign]}: refer urgently`),
+    ...(numbness ? [msg('Numbness')] : []),
+    ...(bruising === 'wide' ? [msg('Wide bruising')] : []),
+    ...urgent.map((sign) => msg('{sign}: refer urgently', { sign: URGENT_SIGNS[sign] })),
   ];
 }
 
@@ -183,18 +196,18 @@ export const isEmergencyAfter = ({ urgent = [] }: Pick<FollowUp, 'urgent'>): boo
   urgent.includes('chest-pain') || urgent.includes('breathless');
 
 export const URGENT_SIGNS = {
-  'dark-urine': 'Dark urine',
-  weakness: 'Marked weakness',
-  'swollen-limb': 'Swollen or painful calf or arm',
-  breathless: 'Breathless',
-  'chest-pain': 'Chest pain',
+  'dark-urine': msg('Dark urine'),
+  weakness: msg('Marked weakness'),
+  'swollen-limb': msg('Swollen or painful calf or arm'),
+  breathless: msg('Breathless'),
+  'chest-pain': msg('Chest pain'),
 } as const;
 
 export const holdsOfDayAfter = (eventId: string, answer: FollowUp, atMs: number): NewHold[] =>
   dayAfterWords(answer).map((words, place) => ({
     isEmergency: isEmergencyAfter(answer),
     cause: `day-after ${eventId} ${place}`,
-    words: `${words}, after the last session`,
+    words: msg('{words}, after the last session', { words }),
     rule: 'RUN-6',
     atMs,
     limb: null,
@@ -257,9 +270,9 @@ function isCleared({ subject }: Hold, { clearances, stricter }: HoldFacts, nowMs
 }
 
 /** Why a hold cannot be lifted now, in words; `null` when a clinician may lift it with a reason (rules SCR-5, RUN-3). */
-export function whyNotLift({ ends, words }: Hold, nowMs: number): string | null {
+export function whyNotLift({ ends, words }: Hold, nowMs: number): Message | null {
   const notBeforeMs = 'notBeforeMs' in ends ? ends.notBeforeMs : 0;
   return nowMs < notBeforeMs
-    ? `${words}: no restart that day, so it is not lifted before the next (RUN-3).`
+    ? msg('{words}: no restart that day, so it is not lifted before the next (RUN-3).', { words })
     : null;
 }

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { inEnglish } from '#language/render';
 import type { SessionDone } from '../plan/basis';
 import { composeSession } from '../plan/compose';
 import { testBasis, testExercise, testSession } from '../plan/plan.fixture';
@@ -15,7 +16,7 @@ const session = (daysAgo: number, changes: Partial<SessionDone> = {}): SessionDo
 
 const { plan } = composeSession(testSession(), testBasis());
 const said = (...done: SessionDone[]) =>
-  checkHowOften(plan, testBasis({ done })).map(({ level, message }) => `${level}: ${message}`);
+  checkHowOften(plan, testBasis({ done })).map(({ level, message }) => `${level}: ${inEnglish(message)}`);
 const WEEK = 'guard: The quadriceps was trained 3 times in the last seven days already.';
 const DAY = 'guard: The legs were trained less than 24 h ago.';
 

@@ -1,4 +1,5 @@
 import type { Finding } from '../findings/finding';
+import { msg } from '../message/message';
 import type { Basis, SessionDone } from '../plan/basis';
 import type { Plan, PlannedExercise } from '../plan/plan';
 import { muscleKeys, muscleOf } from '../protocol/muscles';
@@ -30,8 +31,10 @@ function checkDay(moved: readonly PlannedExercise[], done: readonly SessionDone[
       rule: 'PRO-3',
       level: 'guard',
       subject: 'howOften',
-      message: `The ${kind === 'arm' ? 'arms' : 'legs'} were trained less than 24 h ago.`,
-      remedy: 'Wait for the day to be over, or have a clinician give the reason.',
+      message: msg('The {kind} were trained less than 24 h ago.', {
+        kind: kind === 'arm' ? msg('arms') : msg('legs'),
+      }),
+      remedy: msg('Wait for the day to be over, or have a clinician give the reason.'),
     },
   ];
 }
@@ -62,8 +65,11 @@ function checkWeek(
       rule: 'PRO-3',
       level: 'guard',
       subject: 'howOften',
-      message: `The ${muscleOf(over)} was trained ${MOST_PER_WEEK} times in the last seven days already.`,
-      remedy: 'Wait, or have a clinician give the reason.',
+      message: msg('The {muscle} was trained {times} times in the last seven days already.', {
+        muscle: muscleOf(over),
+        times: MOST_PER_WEEK,
+      }),
+      remedy: msg('Wait, or have a clinician give the reason.'),
     },
   ];
 }

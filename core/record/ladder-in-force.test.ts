@@ -1,4 +1,6 @@
 import { describe, expect, it } from 'vitest';
+import { englishOf } from '#language/english-of.fixture';
+import { inEnglish } from '#language/render';
 import type { RungCheck } from '../course/ladder';
 import type { ExerciseChoice } from '../plan/choices';
 import { composeSession } from '../plan/compose';
@@ -53,25 +55,29 @@ describe('the ladder of a limb (PRO-5)', () => {
   });
 
   it('begins where nothing is on record, and ends with the last rung', () => {
-    expect(advice([])).toEqual(['begin', 'passive', 'No rung is on record: answer what is asked.']);
-    expect(advice([check('done', 3)])[0]).toBe('done');
+    expect(englishOf(advice([]))).toEqual([
+      'begin',
+      'passive',
+      'No rung is on record: answer what is asked.',
+    ]);
+    expect(englishOf(advice([check('done', 3)])[0])).toBe('done');
   });
 
   it('goes up after two tolerated sessions on the rung, and says what to ask first', () => {
     const two = { sessions: [testSessionFact(2), testSessionFact(5), testSessionFact(12)] };
-    expect(advice([check('unloaded', 9)], two)).toEqual([
+    expect(englishOf(advice([check('unloaded', 9)], two))).toEqual([
       'up',
       'loaded',
       '2 sessions tolerated on this rung.',
     ]);
-    expect(advice([check('unloaded', 3)], two)).toEqual([
+    expect(englishOf(advice([check('unloaded', 3)], two))).toEqual([
       'stay',
       'unloaded',
       '1 of 2 sessions tolerated on this rung.',
     ]);
     const unsure = check('unloaded', 9, { answers: { ...answers, rangeGood: false, daysSinceSurgery: 20 } });
-    expect(advice([unsure], two)[2]).toContain('Ask first: range of the exercise without a lag.');
-    expect(advice([check('functional', 9)], two)).toEqual([
+    expect(englishOf(advice([unsure], two)[2])).toContain('Ask first: range of the exercise without a lag.');
+    expect(englishOf(advice([check('functional', 9)], two))).toEqual([
       'up',
       'done',
       'Tolerated: heavy work without the cuff, with a retest of the 1RM and the sides compared.',
@@ -81,21 +87,25 @@ describe('the ladder of a limb (PRO-5)', () => {
         worked: [{ exerciseId: 'knee-extension', limbs: ['right-thigh'], mode: 'resistance' }],
       }),
     );
-    expect(advice([check('unloaded', 9)], { sessions: other })[0]).toBe('stay');
+    expect(englishOf(advice([check('unloaded', 9)], { sessions: other })[0])).toBe('stay');
   });
 
   it('waits after a session that was not tolerated, and goes down with pain above five today', () => {
     const bad = {
       sessions: [testSessionFact(1, { tolerated: false }), testSessionFact(3), testSessionFact(5)],
     };
-    expect(advice([check('loaded', 9)], bad)).toEqual([
+    expect(englishOf(advice([check('loaded', 9)], bad))).toEqual([
       'stay',
       'loaded',
       'The last session was not tolerated: wait.',
     ]);
     const sore = { dayChecks: [{ atMs: NOW_MS - 60_000, notWell: [], painNow: 6, bloodPressure: null }] };
-    expect(advice([check('loaded', 9)], sore)).toEqual(['down', 'unloaded', 'Pain is 6 of 10 today.']);
-    expect(advice([check('passive', 9)], bad)[1]).toBe('passive');
+    expect(englishOf(advice([check('loaded', 9)], sore))).toEqual([
+      'down',
+      'unloaded',
+      'Pain is 6 of 10 today.',
+    ]);
+    expect(englishOf(advice([check('passive', 9)], bad)[1])).toBe('passive');
   });
 
   it('goes down by itself: by a session that was too much for the limb, and by swelling, once a day', () => {
@@ -106,14 +116,17 @@ describe('the ladder of a limb (PRO-5)', () => {
       return [stood?.rung, stood?.fell];
     };
     const inSession = 'pain or a sign to stop for in the session';
-    expect(stands({ sessions: [testSessionFact(3, { tolerated: false })] })).toEqual(['loaded', null]);
-    expect(stands({ sessions: [tooMuch(3)] })).toEqual(['unloaded', inSession]);
-    expect(stands({ sessions: [tooMuch(3), tooMuch(5)] })[0]).toBe('isometric');
-    expect(stands({ sessions: [tooMuch(3, ['right-thigh'])] })[0]).toBe('loaded');
+    expect(englishOf(stands({ sessions: [testSessionFact(3, { tolerated: false })] }))).toEqual([
+      'loaded',
+      null,
+    ]);
+    expect(englishOf(stands({ sessions: [tooMuch(3)] }))).toEqual(['unloaded', inSession]);
+    expect(englishOf(stands({ sessions: [tooMuch(3), tooMuch(5)] })[0])).toBe('isometric');
+    expect(englishOf(stands({ sessions: [tooMuch(3, ['right-thigh'])] })[0])).toBe('loaded');
     // Before the check it was known; on the lowest rung there is none below.
-    expect(stands({ sessions: [tooMuch(10)] })[0]).toBe('loaded');
-    expect(stands({ sessions: [tooMuch(3)] }, [check('passive', 9)])[0]).toBe('passive');
-    expect(stands({ sessions: [tooMuch(3)] }, [check('done', 9)])).toEqual(['done', null]);
+    expect(englishOf(stands({ sessions: [tooMuch(10)] })[0])).toBe('loaded');
+    expect(englishOf(stands({ sessions: [tooMuch(3)] }, [check('passive', 9)])[0])).toBe('passive');
+    expect(englishOf(stands({ sessions: [tooMuch(3)] }, [check('done', 9)]))).toEqual(['done', null]);
     const swollen = (days: number) => ({
       atMs: daysAgo(days),
       notWell: ['swelling' as const],
@@ -121,17 +134,22 @@ describe('the ladder of a limb (PRO-5)', () => {
       bloodPressure: null,
     });
     const twiceOnADay = [swollen(2), swollen(2.1)];
-    expect(stands({ dayChecks: twiceOnADay })).toEqual(['unloaded', 'swelling that was not going down']);
-    expect(stands({ dayChecks: [swollen(2), swollen(4)], sessions: [tooMuch(3)] })[0]).toBe('passive');
+    expect(englishOf(stands({ dayChecks: twiceOnADay }))).toEqual([
+      'unloaded',
+      'swelling that was not going down',
+    ]);
+    expect(englishOf(stands({ dayChecks: [swollen(2), swollen(4)], sessions: [tooMuch(3)] })[0])).toBe(
+      'passive',
+    );
     // Going up again takes two sessions on the rung below, after it.
     const since = { sessions: [tooMuch(5), testSessionFact(3), testSessionFact(7)] };
-    expect(advice([check('loaded', 9)], since)).toEqual([
+    expect(englishOf(advice([check('loaded', 9)], since))).toEqual([
       'stay',
       'unloaded',
       `Down by itself after ${inSession}. 1 of 2 sessions tolerated on this rung.`,
     ]);
     const twice = { sessions: [tooMuch(5), testSessionFact(3), testSessionFact(1)] };
-    expect(advice([check('loaded', 9)], twice)[1]).toBe('loaded');
+    expect(englishOf(advice([check('loaded', 9)], twice)[1])).toBe('loaded');
     const enter = (changes: Partial<ClientFacts>) =>
       checkRungEntry(
         operated({ rungChecks: [check('loaded', 9)], ...changes }),
@@ -150,7 +168,10 @@ describe('the ladder of a limb (PRO-5)', () => {
       });
     const missing = (rung: LadderRung, changes: object, facts = below('loaded')) =>
       checkRungEntry(facts, { limb, rung, answers: { ...answers, ...changes } }, NOW_MS).flatMap(
-        ({ message }) => message.replace(/^.*missing: |\.$/g, '').split(', '),
+        ({ message }) =>
+          inEnglish(message)
+            .replace(/^.*missing: |\.$/g, '')
+            .split(', '),
       );
     expect(missing('functional', {})).toEqual([]);
     expect(missing('functional', { pain: 4, clinicianAgrees: false })).toHaveLength(2);
@@ -208,7 +229,7 @@ describe('work above the rung of an operated limb (PRO-5)', () => {
     const session = { ...testSession(), exercises: [testExercise({ exerciseId })] };
     return composeSession(session, basis)
       .findings.filter(({ rule }) => rule === 'PRO-5')
-      .map(({ level, message }) => `${level}: ${message}`);
+      .map(({ level, message }) => `${level}: ${inEnglish(message)}`);
   };
 
   it('counts a weighed straight-leg raise as loaded', () => {
@@ -238,7 +259,7 @@ describe('work above the rung of an operated limb (PRO-5)', () => {
         .findings.filter(({ rule }) => rule === 'PRO-5')
         .map(({ message }) => message);
     expect(findings({ kind: 'unweighed', with: 'limb weight only' })).toEqual([]);
-    expect(findings(weighed)).toEqual([
+    expect(englishOf(findings(weighed))).toEqual([
       'Straight leg raise with a weight is loaded, isolated work; the left thigh stands on unloaded.',
     ]);
   });

@@ -1,6 +1,7 @@
 import { type LadderAnswers, missingFor, type RungCheck, rungAbove, rungBelow } from '../course/ladder';
 import type { Finding } from '../findings/finding';
-import { RUNG_LABELS } from '../plan/goals';
+import { list, type Message, msg, sentences } from '../message/message';
+import { RUNG_NAMES } from '../plan/goals';
 import { type LadderRung, rungHeight } from '../protocol/exercise';
 import { libraryOf } from '../protocol/exercises';
 import { type Limb, limbKind, limbSide, otherSide } from '../quantity/limb';
@@ -17,7 +18,7 @@ export type RungStood = RungCheck & {
   /** After which what is done counts for this rung. */
   sinceMs: number;
   /** Why it went down by itself since the check, in words; null where it did not. */
-  fell: string | null;
+  fell: Message | null;
 };
 
 type Ladder = Pick<ClientFacts, 'rungChecks' | 'sessions' | 'dayChecks'>;
@@ -41,16 +42,16 @@ export function rungInForce(facts: Ladder, limb: Limb): RungStood | undefined {
 function fallsOf(
   { sessions, dayChecks }: Ladder,
   { limb, atMs }: RungCheck,
-): { atMs: number; why: string }[] {
+): { atMs: number; why: Message }[] {
   const bad = sessions
     .filter(({ startedAtMs, stepsDown }) => startedAtMs >= atMs && stepsDown.includes(limb))
-    .map(({ startedAtMs }) => ({ atMs: startedAtMs, why: 'pain or a sign to stop for in the session' }));
+    .map(({ startedAtMs }) => ({ atMs: startedAtMs, why: msg('pain or a sign to stop for in the session') }));
   const swollen = dayChecks
     .filter((check) => check.atMs >= atMs && check.notWell.includes('swelling'))
     .sort((a, b) => a.atMs - b.atMs)
     // Asked twice on one day it rose once.
     .filter((check, i, all) => check.atMs - (all[i - 1]?.atMs ?? 0) > DAY_CHECK_HOLDS_MS)
-    .map((check) => ({ atMs: check.atMs, why: 'swelling that was not going down' }));
+    .map((check) => ({ atMs: check.atMs, why: msg('swelling that was not going down') }));
   return [...bad, ...swollen].sort((a, b) => a.atMs - b.atMs);
 }
 
@@ -65,7 +66,7 @@ export function daysSinceProcedure(
 }
 
 /** Where a limb is to go on the ladder, and why; going up is asked for first, never done by itself. */
-export type RungAdvice = { move: 'begin' | 'up' | 'stay' | 'down' | 'done'; to: LadderRung; why: string };
+export type RungAdvice = { move: 'begin' | 'up' | 'stay' | 'down' | 'done'; to: LadderRung; why: Message };
 
 const SESSIONS_TO_GO_UP = 2;
 const PAIN = RULES['REV-2'].figures;
@@ -90,30 +91,36 @@ function onTheRung(
 export function adviseRung(facts: ClientFacts, limb: Limb, nowMs: number): RungAdvice {
   const check = rungInForce(facts, limb);
   const days = daysSinceProcedure(facts, limb, nowMs);
-  if (!check) return { move: 'begin', to: 'passive', why: 'No rung is on record: answer what is asked.' };
+  if (!check)
+    return { move: 'begin', to: 'passive', why: msg('No rung is on record: answer what is asked.') };
   const { rung, fell } = check;
-  if (rung === 'done') return { move: 'done', to: 'done', why: 'Done with the cuff.' };
+  if (rung === 'done') return { move: 'done', to: 'done', why: msg('Done with the cuff.') };
   const { last, tolerated } = onTheRung(facts, check);
   const painNow = dayCheckInForce(facts, nowMs)?.painNow ?? 0;
   if (painNow > PAIN.most) {
-    return { move: 'down', to: rungBelow(rung), why: `Pain is ${painNow} of 10 today.` };
+    return { move: 'down', to: rungBelow(rung), why: msg('Pain is {painNow} of 10 today.', { painNow }) };
   }
   if (last && !last.tolerated)
-    return { move: 'stay', to: rung, why: 'The last session was not tolerated: wait.' };
+    return { move: 'stay', to: rung, why: msg('The last session was not tolerated: wait.') };
   if (tolerated < SESSIONS_TO_GO_UP) {
-    const why = `${tolerated} of ${SESSIONS_TO_GO_UP} sessions tolerated on this rung.`;
-    return { move: 'stay', to: rung, why: fell ? `Down by itself after ${fell}. ${why}` : why };
+    const why = msg('{tolerated} of {asked} sessions tolerated on this rung.', {
+      tolerated,
+      asked: SESSIONS_TO_GO_UP,
+    });
+    return {
+      move: 'stay',
+      to: rung,
+      why: fell ? sentences(msg('Down by itself after {fell}.', { fell }), why) : why,
+    };
   }
   const next = rungAbove(rung);
   const missing = missingFor(next, { ...check.answers, daysSinceSurgery: days });
-  const ask = missing.length === 0 ? '' : ` Ask first: ${missing.join(', ')}.`;
-  return next === 'done'
-    ? {
-        move: 'up',
-        to: next,
-        why: `Tolerated: heavy work without the cuff, with a retest of the 1RM and the sides compared.${ask}`,
-      }
-    : { move: 'up', to: next, why: `${tolerated} sessions tolerated on this rung.${ask}` };
+  const ask = missing.length === 0 ? null : msg('Ask first: {missing}.', { missing: list(missing, ', ') });
+  const why =
+    next === 'done'
+      ? msg('Tolerated: heavy work without the cuff, with a retest of the 1RM and the sides compared.')
+      : msg('{tolerated} sessions tolerated on this rung.', { tolerated });
+  return { move: 'up', to: next, why: sentences(why, ask) };
 }
 
 /**
@@ -129,9 +136,9 @@ export function checkRungEntry(
   const check = rungInForce(facts, limb);
   if (check && rungHeight(rung) <= rungHeight(check.rung)) return [];
   const missing = [
-    ...(isReadyFor(facts, check, rung) ? [] : ['two tolerated sessions on the rung below']),
+    ...(isReadyFor(facts, check, rung) ? [] : [msg('two tolerated sessions on the rung below')]),
     ...(rung === 'done' && !areSidesCompared(facts, limb, check?.sinceMs ?? 0, nowMs)
-      ? ['a retest of the 1RM, with the other side tested by the same exercise']
+      ? [msg('a retest of the 1RM, with the other side tested by the same exercise')]
       : []),
     ...missingFor(rung, { ...answers, daysSinceSurgery: daysSinceProcedure(facts, limb, nowMs) }),
   ];
@@ -141,8 +148,11 @@ export function checkRungEntry(
       rule: 'PRO-5',
       level: 'guard',
       subject: 'rung',
-      message: `For ${RUNG_LABELS[rung].toLowerCase()}, missing: ${missing.join(', ')}.`,
-      remedy: 'Take a lower rung, or give the reason.',
+      message: msg('For {rung}, missing: {missing}.', {
+        rung: RUNG_NAMES[rung],
+        missing: list(missing, ', '),
+      }),
+      remedy: msg('Take a lower rung, or give the reason.'),
     },
   ];
 }

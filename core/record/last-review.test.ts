@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { englishOf } from '#language/english-of.fixture';
 import { testKit, testPlan } from '../plan/plan.fixture';
 import type { EventBody } from '../session/events';
 import { foldAll, logOf, WHOLE_SESSION } from '../session/session.fixture';
@@ -69,19 +70,19 @@ describe('what the last session says of the next', () => {
     // 13 in the last set of 15, 73 of 75: on target, hold.
     expect(changes).toEqual([{}]);
     expect(words).toHaveLength(1);
-    expect(words[0]).toMatch(/^Knee extension: hold\. .+ \(REV-5\)$/);
+    expect(englishOf(words[0])).toMatch(/^Knee extension: hold\. .+ \(REV-5\)$/);
   });
 
   it('is the answer, with its reason, and no change where it was declined', () => {
     const accepted = review([done(2, [answered('accepted')])]);
     expect(accepted.changes).toEqual([{ pressurePoints: 5 }]);
-    expect(accepted.words[0]).toMatch(/\(REV-5\) Accepted\.$/);
-    expect(review([done(2, [answered('edited', 'As we agreed.')])]).words[0]).toMatch(
+    expect(englishOf(accepted.words[0])).toMatch(/\(REV-5\) Accepted\.$/);
+    expect(englishOf(review([done(2, [answered('edited', 'As we agreed.')])]).words[0])).toMatch(
       / Edited: As we agreed\.$/,
     );
     const declined = review([done(2, [answered('declined', 'Another week')])]);
     expect(declined.changes).toEqual([{}]);
-    expect(declined.words[0]).toMatch(/: hold\. .* Declined: Another week\.$/);
+    expect(englishOf(declined.words[0])).toMatch(/: hold\. .* Declined: Another week\.$/);
   });
 
   it('is of this plan’s newest session, and of none once a version was signed after it', () => {
@@ -89,7 +90,7 @@ describe('what the last session says of the next', () => {
     const both = [done(1, [answered('accepted')], arms), done(2)];
     expect(review(both).changes).toEqual([{}]);
     const later = testPrescription({ id: 'rx-2', versions: ['rx-2'] });
-    expect(review([done(2)], facts, later)).toMatchObject({ changes: [], words: [] });
+    expect(englishOf(review([done(2)], facts, later))).toMatchObject({ changes: [], words: [] });
     expect(
       review([done(2)], facts, testPrescription({ id: 'rx-2', versions: ['rx', 'rx-2'] })).words,
     ).toHaveLength(1);
@@ -107,7 +108,9 @@ describe('what the last session says of the next', () => {
         ]),
       ),
     };
-    expect(review([nothing]).words).toEqual(['Knee extension: not begun last time, so as it was.']);
+    expect(englishOf(review([nothing]).words)).toEqual([
+      'Knee extension: not begun last time, so as it was.',
+    ]);
     expect(review([nothing]).changes).toEqual([{}]);
   });
 

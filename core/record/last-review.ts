@@ -1,12 +1,14 @@
 import type { Bout } from '../forecast/bouts';
 import { doneBouts } from '../forecast/done-bouts';
 import type { WeightKit } from '../load/weight-kit';
+import { type Message, msg, sentences } from '../message/message';
 import { doseOf } from '../plan/dose';
 import { libraryOf } from '../protocol/exercises';
 import { dayOf } from '../quantity/days';
 import { newest } from '../quantity/newest';
 import { MS_PER_DAY } from '../quantity/units';
 import { type Change, changeWords, tidyChange } from '../review/change';
+import type { ReviewAnswer } from '../session/events/values';
 import { liveTimeline } from '../session/live-timeline';
 import { type Totals, totalsOf } from '../session/totals';
 import type { ClientFacts, PrescriptionFact, SessionFact } from './facts';
@@ -17,12 +19,12 @@ import { type TissueLine, tissueAccount } from './tissue-account';
 /** What the forecast learns from: more says no more. */
 const MOST_LEARNT = 6;
 
-const ANSWERED = { accepted: 'Accepted', edited: 'Edited', declined: 'Declined' } as const;
+const ANSWERED = { accepted: msg('Accepted'), edited: msg('Edited'), declined: msg('Declined') } as const;
 
 /** What past sessions say: changes of the last one's exercises with their words, and the sets the forecast learns from. */
 export type LastReview = {
   changes: Change[];
-  words: string[];
+  words: Message[];
   seen: Bout[][];
   /** What the last seven days and the block gave, and what the last seven gave each muscle (rules RUN-5, PRO-3). */
   given: { week: Totals; block: Totals; tissue: TissueLine[] };
@@ -101,18 +103,24 @@ function nextTime(
   if (!last || !prescribed?.versions.includes(last.fact.prescriptionId)) return { changes: [], words: [] };
   const advices = reviewSession({ ...last, before: before ?? null }, facts, kits, nowMs);
   const reviews = advices.map((advice, place) => {
-    const label = last.plan.exercises[place]?.label;
-    if (!advice) return { change: {}, words: `${label}: not begun last time, so as it was.` };
+    const label = last.plan.exercises[place]?.label ?? '';
+    if (!advice) return { change: {}, words: msg('{label}: not begun last time, so as it was.', { label }) };
     const answer = last.state.reviews.find(({ exerciseIndex }) => exerciseIndex === place);
     const accepted = answer && answer.answer !== 'declined' ? tidyChange(answer.change) : {};
     const change = answer ? accepted : advice.change;
-    const answered = answer
-      ? ` ${ANSWERED[answer.answer]}${answer.reason ? `: ${answer.reason.replace(/\.$/, '')}` : ''}.`
-      : '';
     return {
       change,
-      words: `${label}: ${changeWords(change)}. ${advice.reason} (${advice.rule})${answered}`,
+      words: sentences(
+        msg('{label}: {change}.', { label, change: changeWords(change) }),
+        msg('{reason} ({rule})', { reason: advice.reason, rule: advice.rule }),
+        answer ? answerText(answer) : null,
+      ),
     };
   });
   return { changes: reviews.map(({ change }) => change), words: reviews.map(({ words }) => words) };
 }
+
+const answerText = ({ answer, reason }: ReviewAnswer): Message =>
+  reason === ''
+    ? msg('{answered}.', { answered: ANSWERED[answer] })
+    : msg('{answered}: {reason}.', { answered: ANSWERED[answer], reason: reason.replace(/\.$/, '') });

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { englishOf } from '#language/english-of.fixture';
 import { testOcclusion, testStrength } from '../plan/plan.fixture';
 import type { ClientFacts } from './facts';
 import { loadByHour, personsWeek } from './needs';
@@ -19,7 +20,7 @@ const needs = (changes: Partial<ClientFacts> = {}) =>
 describe('what a person asks of the week (START-2)', () => {
   it('is nothing where all holds, of a stranger, and of who has stopped coming', () => {
     expect(needs()).toEqual([]);
-    expect(personsWeek(strangerFacts, NOW_MS)).toEqual({ needs: [], adherence: null, coming: [] });
+    expect(englishOf(personsWeek(strangerFacts, NOW_MS))).toEqual({ needs: [], adherence: null, coming: [] });
     expect(needs({ sessions: [testSessionFact(59.9)] })).not.toEqual([]);
     expect(needs({ sessions: [testSessionFact(60)] })).toEqual([]);
   });
@@ -31,13 +32,13 @@ describe('what a person asks of the week (START-2)', () => {
       strengthTests: [testStrength({ atMs: daysAgo(43) })],
       screenings: [testScreening({ atMs: daysAgo(84) })],
     };
-    expect(needs(old)).toEqual([
-      '1RM, knee extension, left: overdue by 1 day.',
+    expect(englishOf(needs(old))).toEqual([
+      '1RM, Knee extension, left: overdue by 1 day.',
       'Screening: due today.',
       'LOP, left thigh, sitting: due in 7 days.',
     ]);
     expect(needs({ occlusions: [testOcclusion({ atMs: daysAgo(20) })] })).toEqual([]);
-    expect(needs({ occlusions: [testOcclusion({ atMs: daysAgo(30) })] })).toEqual([
+    expect(englishOf(needs({ occlusions: [testOcclusion({ atMs: daysAgo(30) })] }))).toEqual([
       'LOP, left thigh, sitting: overdue by 2 days.',
     ]);
     // What no plan in force goes by is nobody's need.
@@ -46,15 +47,17 @@ describe('what a person asks of the week (START-2)', () => {
   });
 
   it('is a consent that runs out within the week, or that nobody asked for; not one that was withdrawn (SCR-6)', () => {
-    expect(needs({ consents: [testConsent({ atMs: daysAgo(360) })] })).toEqual(['Consent: due in 5 days.']);
-    expect(needs({ consents: [] })).toEqual(['Consent: due today.']);
+    expect(englishOf(needs({ consents: [testConsent({ atMs: daysAgo(360) })] }))).toEqual([
+      'Consent: due in 5 days.',
+    ]);
+    expect(englishOf(needs({ consents: [] }))).toEqual(['Consent: due today.']);
     expect(needs({ consents: [testConsent({ decision: 'withdrawn' })] })).toEqual([]);
   });
 
   it('is who was not here for ten days, and whom nobody has asked', () => {
-    expect(needs({ sessions: [testSessionFact(10)] })).toEqual(['Not here for 10 days.']);
+    expect(englishOf(needs({ sessions: [testSessionFact(10)] }))).toEqual(['Not here for 10 days.']);
     expect(needs({ sessions: [testSessionFact(9.9)] })).toEqual([]);
-    expect(needs({ sessions: [testSessionFact(2, { followUp: null })] })).toEqual([
+    expect(englishOf(needs({ sessions: [testSessionFact(2, { followUp: null })] }))).toEqual([
       'Ask how the last session was.',
     ]);
   });
@@ -66,7 +69,7 @@ describe('what a person asks of the week (START-2)', () => {
       setting: '',
       atMs: daysAgo(30),
     };
-    expect(needs({ blocks: [testBlock(24, {}, [20])], followed: [girth] })).toEqual([
+    expect(englishOf(needs({ blocks: [testBlock(24, {}, [20])], followed: [girth] }))).toEqual([
       'To measure midway: Calf girth, left thigh.',
     ]);
   });

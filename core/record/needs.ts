@@ -1,7 +1,8 @@
+import { type Message, msg } from '../message/message';
 import { measuredWith } from '../occlusion-pressure/in-force';
 import { dueAtMs } from '../occlusion-pressure/shelf-life';
 import { measuredLimbs } from '../plan/plan';
-import { LIMB_LABELS } from '../quantity/limb';
+import { LIMB_NAMES, POSITION_NAMES, SIDE_NAMES } from '../quantity/limb';
 import { newest } from '../quantity/newest';
 import { MS_PER_DAY } from '../quantity/units';
 import { RULES } from '../rules/catalogue';
@@ -13,8 +14,8 @@ import { pressureInForce, shelfLifeInForce } from './in-force';
 import { type PlanInForce, plansInForce } from './plans-in-force';
 import { testsDueLine } from './tests-due';
 
-/** Something of a person that somebody has to see to; `inDays` is below 0 where it is late. */
-export type Need = { inDays: number; words: string };
+/** Something of a person that has to be seen to; `inDays` is below 0 where it is late. */
+export type Need = { inDays: number; words: Message };
 
 /** What is said of whom the week asks something: needs, the most urgent first, and how the last four weeks went. */
 export type PersonsWeek = {
@@ -40,8 +41,10 @@ export function personsWeek(facts: ClientFacts, nowMs: number): PersonsWeek {
   const ask = sessionToAskAbout(facts, nowMs);
   const measure = testsDueLine(facts, nowMs);
   const needs = [
-    ...(awayDays >= AWAY_DAYS ? [{ inDays: -awayDays, words: `Not here for ${awayDays} days.` }] : []),
-    ...(ask ? [{ inDays: 0, words: 'Ask how the last session was.' }] : []),
+    ...(awayDays >= AWAY_DAYS
+      ? [{ inDays: -awayDays, words: msg('Not here for {awayDays} days.', { awayDays }) }]
+      : []),
+    ...(ask ? [{ inDays: 0, words: msg('Ask how the last session was.') }] : []),
     ...(measure ? [{ inDays: 0, words: measure }] : []),
     ...[
       ...pressuresDue(facts, plans, nowMs),
@@ -51,25 +54,26 @@ export function personsWeek(facts: ClientFacts, nowMs: number): PersonsWeek {
     ]
       .map(({ dueMs, what }) => ({ inDays: Math.ceil((dueMs - nowMs) / MS_PER_DAY), what }))
       .filter(({ inDays }) => inDays <= AHEAD_DAYS)
-      .map(({ inDays, what }) => ({ inDays, words: `${what}: ${dueWords(inDays)}.` })),
+      .map(({ inDays, what }) => ({ inDays, words: msg('{what}: {due}.', { what, due: dueWords(inDays) }) })),
   ];
   return { needs: needs.sort((a, b) => a.inDays - b.inDays), ...blockNow(facts, nowMs) };
 }
 
-type Due = { dueMs: number; what: string };
+type Due = { dueMs: number; what: Message };
 
 /** @example dueWords(-2) //=> 'overdue by 2 days' */
-const dueWords = (inDays: number): string => {
-  if (inDays === 0) return 'due today';
-  const days = Math.abs(inDays) === 1 ? '1 day' : `${Math.abs(inDays)} days`;
-  return inDays < 0 ? `overdue by ${days}` : `due in ${days}`;
+const dueWords = (inDays: number): Message => {
+  if (inDays === 0) return msg('due today');
+  return inDays < 0
+    ? msg('overdue by {days, plural, one {# day} other {# days}}', { days: -inDays })
+    : msg('due in {days, plural, one {# day} other {# days}}', { days: inDays });
 };
 
 /** A consent that runs out, or was never asked for; one that was withdrawn waits for the person (rule SCR-6). */
 function consentDue({ consents }: ClientFacts, nowMs: number): Due[] {
   const last = newest(consents);
   if (last?.decision === 'withdrawn') return [];
-  return [{ dueMs: last ? consentEndsMs(last) : nowMs, what: 'Consent' }];
+  return [{ dueMs: last ? consentEndsMs(last) : nowMs, what: msg('Consent') }];
 }
 
 /** LOPs that the plans go by; one that is measured for every session anyway is nothing to plan for (rule LOP-6). */
@@ -81,7 +85,10 @@ function pressuresDue(facts: ClientFacts, plans: readonly PlanInForce[], nowMs: 
         const fact = pressureInForce(facts, limb, exercise.position);
         const shelfLife = shelfLifeInForce(facts, limb, nowMs);
         if (!fact || shelfLife === 'every-session') continue;
-        const what = `LOP, ${LIMB_LABELS[limb].toLowerCase()}, ${fact.position}`;
+        const what = msg('LOP, {limb}, {position}', {
+          limb: LIMB_NAMES[limb],
+          position: POSITION_NAMES[fact.position],
+        });
         used.set(fact.id, { dueMs: dueAtMs(measuredWith(fact), shelfLife), what });
       }
     }
@@ -100,14 +107,17 @@ function testsDue(facts: ClientFacts, plans: readonly PlanInForce[]): Due[] {
     .filter(({ id }) => used.has(id))
     .map(({ atMs, exerciseId, side }) => ({
       dueMs: atMs + RULES['LOAD-2'].figures.shelfLifeDays * MS_PER_DAY,
-      what: `1RM, ${exerciseLabel(facts, exerciseId).toLowerCase()}, ${side}`,
+      what: msg('1RM, {exercise}, {side}', {
+        exercise: exerciseLabel(facts, exerciseId),
+        side: SIDE_NAMES[side],
+      }),
     }));
 }
 
 function screeningDue({ screenings }: ClientFacts): Due[] {
   const screening = newest(screenings);
   const { shelfLifeDays } = RULES['SCR-1'].figures;
-  return screening ? [{ dueMs: screening.atMs + shelfLifeDays * MS_PER_DAY, what: 'Screening' }] : [];
+  return screening ? [{ dueMs: screening.atMs + shelfLifeDays * MS_PER_DAY, what: msg('Screening') }] : [];
 }
 
 function blockNow(facts: ClientFacts, nowMs: number): Pick<PersonsWeek, 'adherence' | 'coming'> {

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { englishOf } from '#language/english-of.fixture';
 import { isoOf, weekdayOf } from '../quantity/days';
 import { chainOf, linksThatHold } from './chain';
 import type { ClientFacts } from './facts';
@@ -43,8 +44,11 @@ describe('plans in force (START-2)', () => {
     expect(isoOf(today)).toBe('2027-01-15');
     expect(names(several())).toEqual(['Passive', 'Lower day', 'Arms']);
     const [passive, lower, arms] = plansInForce(several(), NOW_MS);
-    expect([passive?.turn.why, lower?.turn.why]).toEqual(['0 of 2 today.', 'Last done 5 days ago.']);
-    expect(arms?.turn).toEqual({ inDays: 2, why: 'Next on Sun.' });
+    expect(englishOf([passive?.turn.why, lower?.turn.why])).toEqual([
+      '0 of 2 today.',
+      'Last done 5 days ago.',
+    ]);
+    expect(englishOf(arms?.turn)).toEqual({ inDays: 2, why: 'Next on Sun.' });
     expect(arms?.prescription.id).toBe('rx-arms');
   });
 
@@ -54,7 +58,7 @@ describe('plans in force (START-2)', () => {
     );
     expect(names(several({ sessions: twice }))).toEqual(['Lower day', 'Passive', 'Arms']);
     const [done] = plansInForce(several({ sessions: twice }), NOW_MS).slice(1);
-    expect(done?.turn).toEqual({ inDays: 1, why: 'Done for today.' });
+    expect(englishOf(done?.turn)).toEqual({ inDays: 1, why: 'Done for today.' });
     // Due today by its weekday, and longer ago than the other.
     expect(names(several({}, 0))).toEqual(['Arms', 'Passive', 'Lower day']);
   });
@@ -65,12 +69,12 @@ describe('plans in force (START-2)', () => {
       plansInForce(several({ blocks: [block(...args)] }), NOW_MS).find(
         ({ coursePlan }) => coursePlan.id === 'lower',
       )?.turn.why;
-    expect(turn(-20, 3)).toBe('In the block on Mon.');
-    expect(turn(-20, -6)).toBe('No more of it in the block.');
+    expect(englishOf(turn(-20, 3))).toBe('In the block on Mon.');
+    expect(englishOf(turn(-20, -6))).toBe('No more of it in the block.');
     // From the day after the block, and until it begins, its occasion says.
-    expect(turn(-28, -6)).toBe('Last done 5 days ago.');
-    expect(turn(-27, -6)).toBe('No more of it in the block.');
-    expect(turn(1)).toBe('Last done 5 days ago.');
+    expect(englishOf(turn(-28, -6))).toBe('Last done 5 days ago.');
+    expect(englishOf(turn(-27, -6))).toBe('No more of it in the block.');
+    expect(englishOf(turn(1))).toBe('Last done 5 days ago.');
   });
 
   it('do not count while paused, once ended or past their day, or without a version', () => {
@@ -82,9 +86,13 @@ describe('plans in force (START-2)', () => {
     expect(one({ untilMs: NOW_MS })).toEqual(['Lower day']);
     expect(one({ untilMs: NOW_MS - 1 })).toEqual([]);
     expect(one({ id: 'unsigned' })).toEqual([]);
-    expect(whyNotInForce(testCoursePlan({ state: 'paused' }), NOW_MS)).toBe('Lower day is paused.');
-    expect(whyNotInForce(testCoursePlan({ state: 'ended' }), NOW_MS)).toBe('Lower day has ended.');
-    expect(whyNotInForce(testCoursePlan({ untilMs: 0 }), NOW_MS)).toContain('until a day that is over');
+    expect(englishOf(whyNotInForce(testCoursePlan({ state: 'paused' }), NOW_MS))).toBe(
+      'Lower day is paused.',
+    );
+    expect(englishOf(whyNotInForce(testCoursePlan({ state: 'ended' }), NOW_MS))).toBe('Lower day has ended.');
+    expect(englishOf(whyNotInForce(testCoursePlan({ untilMs: 0 }), NOW_MS))).toContain(
+      'until a day that is over',
+    );
   });
 
   it('are each judged by their own chain', () => {

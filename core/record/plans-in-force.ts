@@ -1,6 +1,8 @@
 import type { CoursePlan } from '../course/course-plan';
 import { nextInBlock } from '../course/follow-block';
 import { compareTurns, type Turn, turnInBlock, turnOf } from '../course/turn';
+import type { Message } from '../message/message';
+import { msg } from '../message/message';
 import { dayAt, dayOf } from '../quantity/days';
 import { type BlockStanding, blockAsItStands } from './block-in-force';
 import type { ClientFacts, PrescriptionFact } from './facts';
@@ -62,8 +64,10 @@ export const nextPlan = (facts: PlanFacts, nowMs: number): PlanInForce | undefin
   plansInForce(facts, nowMs)[0];
 
 /** Why a plan does not count now, in words; null where it does. */
-export function whyNotInForce({ name, state, untilMs }: CoursePlan, nowMs: number): string | null {
-  if (state === 'paused') return `${name} is paused.`;
-  if (state === 'ended') return `${name} has ended.`;
-  return untilMs !== null && nowMs > untilMs ? `${name} was to be run until a day that is over.` : null;
+export function whyNotInForce({ name, state, untilMs }: CoursePlan, nowMs: number): Message | null {
+  if (state === 'paused') return msg('{name} is paused.', { name });
+  if (state === 'ended') return msg('{name} has ended.', { name });
+  return untilMs !== null && nowMs > untilMs
+    ? msg('{name} was to be run until a day that is over.', { name })
+    : null;
 }

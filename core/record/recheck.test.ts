@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { englishOf } from '#language/english-of.fixture';
 import { composeSession } from '../plan/compose';
 import {
   measuredTarget,
@@ -52,7 +53,7 @@ const said = (...asked: Parameters<typeof again>) =>
 describe('a signed plan, looked at again (START-1, PRS-8)', () => {
   it('opens as it was signed while nothing has changed', () => {
     const { plan, findings, retargetable } = again();
-    expect([findings, retargetable]).toEqual([[], false]);
+    expect(englishOf([findings, retargetable])).toEqual([[], false]);
     expect(plan && measuredTarget(plan).pressure.value).toBe(104);
   });
 
@@ -60,7 +61,7 @@ describe('a signed plan, looked at again (START-1, PRS-8)', () => {
     const superseded = again({ occlusions: [...first, lop(210)] });
     expect(superseded.retargetable).toBe(true);
     expect(superseded.plan && measuredTarget(superseded.plan).pressure.value).toBe(126);
-    expect(superseded.findings).toMatchObject([
+    expect(englishOf(superseded.findings)).toMatchObject([
       {
         rule: 'PRS-8',
         level: 'hard',
@@ -87,7 +88,7 @@ describe('a signed plan, looked at again (START-1, PRS-8)', () => {
   it('is shut where the test or its load is another, and where what it stands on is gone', () => {
     const heavier = testStrength({ oneRepMax: { value: 60, unit: 'kg', working: [], rules: [] }, atMs: 1 });
     const changed = again({ strengthTests: [{ ...heavier, atMs: daysAgo(1) }] });
-    expect(changed.findings).toMatchObject([
+    expect(englishOf(changed.findings)).toMatchObject([
       {
         rule: 'START-1',
         level: 'hard',
@@ -95,7 +96,7 @@ describe('a signed plan, looked at again (START-1, PRS-8)', () => {
       },
     ]);
     expect(changed.retargetable).toBe(false);
-    expect(again({ strengthTests: [] })).toMatchObject({
+    expect(englishOf(again({ strengthTests: [] }))).toMatchObject({
       plan: null,
       retargetable: false,
       findings: [{ rule: 'START-1', level: 'hard' }],
@@ -138,7 +139,7 @@ describe('a signed plan, looked at again (START-1, PRS-8)', () => {
       );
     expect(moved(6)).toEqual([]);
     expect(moved(7)).toHaveLength(1);
-    expect(moved(7)[0]?.message).toBe(
+    expect(englishOf(moved(7)[0]?.message)).toBe(
       'Knee extension, left thigh: signed at mark 6, now felt right at mark 7.',
     );
   });
@@ -382,7 +383,10 @@ describe('the review of a session on record (REV-10)', () => {
   it('goes by the cap and the ramp that bind the next session, and the pain before this one', () => {
     expect(reviewed()?.change).toEqual({ pressurePoints: 5 });
     // One session ever: the ramp stands at its start, under what was held.
-    expect(reviewed({ sessions: [testSessionFact(1)] })).toMatchObject({ rule: 'REV-7', change: {} });
+    expect(englishOf(reviewed({ sessions: [testSessionFact(1)] }))).toMatchObject({
+      rule: 'REV-7',
+      change: {},
+    });
     expect(reviewed({}, { pain: 4, painBefore: 4 })?.rule).toBe('REV-7');
     expect(reviewed({}, { pain: 4, painBefore: 1 })?.rule).toBe('REV-2');
   });
@@ -394,6 +398,6 @@ describe('the review of a session on record (REV-10)', () => {
       testKitInUse.weightKits,
       NOW_MS,
     );
-    expect(none).toEqual([undefined]);
+    expect(englishOf(none)).toEqual([undefined]);
   });
 });

@@ -1,5 +1,6 @@
 import { markWords } from '../cuff/mark-words';
 import type { Finding } from '../findings/finding';
+import { mass, msg } from '../message/message';
 import { goByInForce } from '../plan/apply-fix';
 import type { Basis } from '../plan/basis';
 import type { SessionChoice } from '../plan/choices';
@@ -8,7 +9,8 @@ import { type Composed, composeSession, UnknownChoice } from '../plan/compose';
 import type { LimbTarget, MeasuredTarget, Plan, PlannedExercise } from '../plan/plan';
 import { plannedKg } from '../plan/plan';
 import { checkDailyExposure } from '../pressure/cycles';
-import { LIMB_LABELS } from '../quantity/limb';
+import { isEqual } from '../quantity/is-equal';
+import { LIMB_NAMES } from '../quantity/limb';
 import { basisOf } from './basis';
 import { checkToday } from './check-today';
 import { dailyExposures } from './daily-exposure';
@@ -68,8 +70,8 @@ const signedElsewhere = ({ isSignedElsewhere }: Pick<PrescriptionFact, 'isSigned
           rule: 'START-3',
           level: 'hard',
           subject: 'signature',
-          message: 'This plan was signed elsewhere.',
-          remedy: 'Look through it, and sign it here.',
+          message: msg('This plan was signed elsewhere.'),
+          remedy: msg('Look through it, and sign it here.'),
         },
       ]
     : [];
@@ -88,8 +90,8 @@ function composeAgain(session: SessionChoice, basis: Basis): Composed | { findin
     return composeSession(session, basis);
   } catch (error) {
     if (!(error instanceof UnknownChoice)) throw error;
-    const { message, remedy, path } = error;
-    return { finding: { rule: 'START-1', level: 'hard', subject: path, message, remedy } };
+    const { says, remedy, path } = error;
+    return { finding: { rule: 'START-1', level: 'hard', subject: path, message: says, remedy } };
   }
 }
 
@@ -130,16 +132,21 @@ function targetChange(
     level: 'hard',
     subject: 'percentLop',
     exerciseIndex,
-    remedy: 'Re-target the plan, or sign another.',
+    remedy: msg('Re-target the plan, or sign another.'),
   } as const;
-  const limb = LIMB_LABELS[signed.limb].toLowerCase();
+  const limb = LIMB_NAMES[signed.limb];
   if (signed.kind === 'by-feel' && now.kind === 'by-feel') {
-    return markWords(signed) === markWords(now)
+    return isEqual(markWords(signed), markWords(now))
       ? []
       : [
           {
             ...common,
-            message: `${label}, ${limb}: signed at ${markWords(signed)}, now felt right at ${markWords(now)}.`,
+            message: msg('{label}, {limb}: signed at {signed}, now felt right at {now}.', {
+              label,
+              limb,
+              signed: markWords(signed),
+              now: markWords(now),
+            }),
           },
         ];
   }
@@ -149,7 +156,17 @@ function targetChange(
   return [
     {
       ...common,
-      message: `${label}, ${limb}: signed on an LOP of ${signed.occlusion.value} for ${signed.pressure.value} mmHg; in force is ${now.occlusion.value}, which makes ${now.pressure.value} mmHg.`,
+      message: msg(
+        '{label}, {limb}: signed on an LOP of {signedLop} for {signedMmHg} mmHg; in force is {lop}, which makes {mmHg} mmHg.',
+        {
+          label,
+          limb,
+          signedLop: signed.occlusion.value,
+          signedMmHg: signed.pressure.value,
+          lop: now.occlusion.value,
+          mmHg: now.pressure.value,
+        },
+      ),
     },
   ];
 }
@@ -175,8 +192,12 @@ function loadChange(signed: PlannedExercise, now: PlannedExercise, exerciseIndex
       level: 'hard',
       subject: 'weightKitId',
       exerciseIndex,
-      message: `${signed.label}: signed at ${was === null ? signed.load.recipe : `${was} kg`}, and the kit and the test now make ${is === null ? now.load.recipe : `${is} kg`}.`,
-      remedy: 'Sign it again.',
+      message: msg('{exercise}: signed at {was}, and the kit and the test now make {is}.', {
+        exercise: signed.label,
+        was: was === null ? signed.load.recipe : mass(was),
+        is: is === null ? now.load.recipe : mass(is),
+      }),
+      remedy: msg('Sign it again.'),
     },
   ];
 }

@@ -1,10 +1,17 @@
 import { describe, expect, it } from 'vitest';
+import { msg } from '../message/message';
 import { LINK_IDS, type LinkId, type LinkState } from './link';
 import { standingOf } from './standing';
 
 const chain = (states: Partial<Record<LinkId, LinkState>> = {}) =>
-  LINK_IDS.map((id) => ({ id, state: states[id] ?? ('good' as const), figure: '', reason: id, rules: [] }));
-const inDays = (days: number | null) => ({ turn: { inDays: days, why: '' } });
+  LINK_IDS.map((id) => ({
+    id,
+    state: states[id] ?? ('good' as const),
+    figure: '',
+    reason: msg('{id}', { id }),
+    rules: [],
+  }));
+const inDays = (days: number | null) => ({ turn: { inDays: days, why: msg('Not yet today.') } });
 const told = (states: Parameters<typeof chain>[0], days: number | null = 0) => {
   const { standing, link } = standingOf({ chain: chain(states), next: inDays(days) });
   return [standing, link?.id];

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { englishOf } from '#language/english-of.fixture';
 import { dayAt, isoOf } from '../quantity/days';
 import { comparisonInForce, comparisonWords } from './comparison-in-force';
 import type { ClientFacts } from './facts';
@@ -38,7 +39,7 @@ describe('what a comparison has due', () => {
     });
 
   it('is said before what the block has, once, and no longer than a week after its end', () => {
-    expect(testsDueLine(facts(0), NOW_MS)).toBe(
+    expect(englishOf(testsDueLine(facts(0), NOW_MS))).toBe(
       'To measure for the comparison: Calf girth, left thigh, and 1 more.',
     );
     expect(measuresDue(facts(0, girth(2), girth(1, 'right-thigh')), NOW_MS)).toEqual([]);
@@ -57,7 +58,7 @@ describe('what a comparison has due', () => {
 
   it('says with or without on its days only', () => {
     const today = dayAt(NOW_MS, testFacts({}).zoneOffsetMs);
-    expect(comparisonWords(facts(3), today)).toEqual({
+    expect(englishOf(comparisonWords(facts(3), today))).toEqual({
       words: expect.stringMatching(/^(Left|Right) thigh with the cuff, (right|left) thigh without$/),
       toDay: today + 24,
     });
@@ -67,8 +68,8 @@ describe('what a comparison has due', () => {
 
 describe('what is due to be measured (OUT-4)', () => {
   it('goes by the block in force, in one line', () => {
-    expect(line(24, girth(30))).toBe('To measure midway: Calf girth, left thigh.');
-    expect(line(24, girth(30), girth(30, 'right-thigh'))).toBe(
+    expect(englishOf(line(24, girth(30)))).toBe('To measure midway: Calf girth, left thigh.');
+    expect(englishOf(line(24, girth(30), girth(30, 'right-thigh')))).toBe(
       'To measure midway: Calf girth, left thigh, and 1 more.',
     );
     expect(line(24, girth(0))).toBeNull();
@@ -79,7 +80,7 @@ describe('what is due to be measured (OUT-4)', () => {
 
   it('counts three days from the last session, the day it was really done on', () => {
     expect(line(55, girth(20))).toBeNull();
-    expect(line(56, girth(20))).toBe('To measure after the block: Calf girth, left thigh.');
+    expect(englishOf(line(56, girth(20)))).toBe('To measure after the block: Calf girth, left thigh.');
     const late = testFacts({ blocks: begun(56), followed: [girth(20)], sessions: [testSessionFact(1)] });
     expect(measuresDue(late, NOW_MS)).toEqual([]);
   });

@@ -1,3 +1,4 @@
+import { type Message, msg } from '../message/message';
 import { measureBook, measureOf } from '../outcomes/measures';
 import { isSameFollowed, measuredWords } from '../outcomes/taken';
 import { type DueTest, MOMENT_WORDS, testsDue } from '../outcomes/test-calendar';
@@ -37,12 +38,14 @@ function dueByBlock(facts: DueFacts, nowMs: number): DueTest[] {
 export const dueWords = (
   { measureId, limb, setting }: DueTest,
   { ownMeasures }: Pick<ClientFacts, 'ownMeasures'>,
-): string => measuredWords({ limb, setting }, measureOf(measureBook(ownMeasures), measureId));
+): Message => measuredWords({ limb, setting }, measureOf(measureBook(ownMeasures), measureId));
 
 /** The same in one line for a list of people; null where nothing is due. @example 'To measure midway: Calf girth, left thigh, and 1 more.' */
-export function testsDueLine(facts: DueFacts, nowMs: number): string | null {
+export function testsDueLine(facts: DueFacts, nowMs: number): Message | null {
   const [first, ...others] = measuresDue(facts, nowMs);
   if (!first) return null;
-  const more = others.length > 0 ? `, and ${others.length} more` : '';
-  return `To measure ${MOMENT_WORDS[first.moment]}: ${dueWords(first, facts)}${more}.`;
+  const values = { moment: MOMENT_WORDS[first.moment], due: dueWords(first, facts), more: others.length };
+  return others.length > 0
+    ? msg('To measure {moment}: {due}, and {more} more.', values)
+    : msg('To measure {moment}: {due}.', values);
 }

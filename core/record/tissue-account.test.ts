@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { englishOf } from '#language/english-of.fixture';
 import { clip } from '../plan/clip';
 import { composeSession } from '../plan/compose';
 import { testBasis, testExercise } from '../plan/plan.fixture';
@@ -98,7 +99,7 @@ describe('the tissue account (PRO-3, PRO-4, RUN-5)', () => {
   });
 
   it('says when a week is off: two or three work', () => {
-    expect([0, 1, 2, 3, 4].map((days) => whyOff({ days }))).toEqual([
+    expect(englishOf([0, 1, 2, 3, 4].map((days) => whyOff({ days })))).toEqual([
       'not in seven days; two or three work',
       'once in seven days; two or three work',
       null,

@@ -1,3 +1,4 @@
+import { type Message, msg } from '../message/message';
 import type { Library } from '../protocol/exercises';
 import { musclesWorked } from '../protocol/muscles';
 import { trains } from '../protocol/work-mode';
@@ -94,8 +95,7 @@ const limbsOf = (side: Side): Limb[] => LIMBS.filter((limb) => side === 'both' |
  * What a week's days say of a muscle: two or three are what works; null where they are that (rule PRO-3).
  * @example whyOff({ days: 1 }) //=> 'once in seven days; two or three work'
  */
-export function whyOff({ days }: Pick<TissueLine, 'days'>): string | null {
+export function whyOff({ days }: Pick<TissueLine, 'days'>): Message | null {
   if (days >= LEAST && days <= MOST) return null;
-  const times = days === 0 ? 'not' : days === 1 ? 'once' : `${days} times`;
-  return `${times} in seven days; two or three work`;
+  return msg('{days, plural, =0 {not} =1 {once} other {# times}} in seven days; two or three work', { days });
 }

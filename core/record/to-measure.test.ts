@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { englishOf } from '#language/english-of.fixture';
 import { testOcclusion } from '../plan/plan.fixture';
 import { MS_PER_DAY } from '../quantity/units';
 import { strangerFacts, testCoursePlan, testPrescription } from './record.fixture';
@@ -35,7 +36,9 @@ describe('what is to be measured (LOP-5, LOP-6)', () => {
       occlusions: [testOcclusion({ position: 'standing' })],
     };
     expect(toMeasure(facts, 0)).toEqual([]);
-    expect(toMeasure(facts, 29 * MS_PER_DAY)).toMatchObject([{ limb: 'left-thigh', position: 'standing' }]);
+    expect(englishOf(toMeasure(facts, 29 * MS_PER_DAY))).toMatchObject([
+      { limb: 'left-thigh', position: 'standing' },
+    ]);
   });
 
   it('is what the plan in force trains in and does not have, or has no longer', () => {
@@ -49,10 +52,10 @@ describe('what is to be measured (LOP-5, LOP-6)', () => {
       toMeasure({ ...facts, occlusions: occlusions.map(testOcclusion) }, atMs).filter(
         ({ limb }) => limb === 'left-thigh',
       );
-    expect(left(0, [])).toEqual([{ limb: 'left-thigh', position: 'sitting', why: 'none yet' }]);
+    expect(englishOf(left(0, []))).toEqual([{ limb: 'left-thigh', position: 'sitting', why: 'none yet' }]);
     expect(left(0, [{}])).toEqual([]);
     expect(left(0, [{ position: 'lying' }])).toEqual([]);
     expect(left(0, [{ position: 'standing' }])).toHaveLength(1);
-    expect(left(29 * MS_PER_DAY, [{}])[0]?.why).toMatch(/^29 days old/);
+    expect(englishOf(left(29 * MS_PER_DAY, [{}])[0]?.why)).toMatch(/^29 days old/);
   });
 });

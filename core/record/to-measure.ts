@@ -1,10 +1,11 @@
+import { type Message, msg } from '../message/message';
 import { type RoundItem, roundOf } from '../occlusion-pressure/round';
 import { LIMBS, type Limb, POSITIONS, type Position } from '../quantity/limb';
 import type { ClientFacts } from './facts';
 import { cuffInForce, plansInForce, pressureInForce, shelfLifeInForce, whyDue } from './in-force';
 
 /** A pressure to measure, and why: none yet, or what the one on record is due for. */
-export type ToMeasure = RoundItem & { why: string };
+export type ToMeasure = RoundItem & { why: Message };
 
 // Before there is a plan: lying serves every position that is more upright, sitting is where most isolated work is done.
 const FIRST_POSITIONS: readonly Position[] = ['lying', 'sitting'];
@@ -28,7 +29,7 @@ export function toMeasure(facts: ClientFacts, nowMs: number): ToMeasure[] {
   return roundOf(limbs, POSITIONS).flatMap(({ limb, position }) => {
     if (!trains(limb).includes(position)) return [];
     const stored = pressureInForce(facts, limb, position);
-    if (!stored) return [{ limb, position, why: 'none yet' }];
+    if (!stored) return [{ limb, position, why: msg('none yet') }];
     const due = whyDue(stored, facts, position, shelfLifeInForce(facts, limb, nowMs), nowMs);
     return due === null ? [] : [{ limb, position, why: due }];
   });

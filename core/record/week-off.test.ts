@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { englishOf } from '#language/english-of.fixture';
 import type { ClientFacts } from './facts';
 import { plansInForce } from './plans-in-force';
 import {
@@ -29,10 +30,10 @@ const heavy = (ago: number) => ({
 
 describe('a week that is off (PRO-3)', () => {
   it('is fewer than two days of a muscle, or more than three', () => {
-    expect(off([1, 9])).toBe('Quadriceps: once in seven days; two or three work.');
-    expect(off([9])).toBe('Quadriceps: not in seven days; two or three work.');
+    expect(englishOf(off([1, 9]))).toBe('Quadriceps: once in seven days; two or three work.');
+    expect(englishOf(off([9]))).toBe('Quadriceps: not in seven days; two or three work.');
     expect(off([1, 4, 9])).toBeNull();
-    expect(off([1, 2, 3, 4, 9])).toBe('Quadriceps: 4 times in seven days; two or three work.');
+    expect(englishOf(off([1, 2, 3, 4, 9]))).toBe('Quadriceps: 4 times in seven days; two or three work.');
   });
 
   it('counts heavy work of the same muscle, and no passive work', () => {
@@ -61,7 +62,7 @@ describe('a week that is off (PRO-3)', () => {
     expect([at(14), at(14.001)]).toEqual([true, false]);
     // A session a week ago to the moment still counts in the week.
     expect(off([1, 7])).toBeNull();
-    expect(off([1, 7.001])).toContain('once');
+    expect(englishOf(off([1, 7.001]))).toContain('once');
   });
 
   it('gives a plan that is new its week, unless it was run before', () => {
@@ -69,20 +70,20 @@ describe('a week that is off (PRO-3)', () => {
     const others = [1, 9].map((ago) => testSessionFact(ago, { coursePlanId: 'another' }));
     const with9 = [testSessionFact(1), testSessionFact(9, { coursePlanId: 'another' })];
     expect(off([], { sessions: with9, prescriptions: prescriptions(6.9) })).toBeNull();
-    expect(off([], { sessions: with9, prescriptions: prescriptions(7) })).toContain('once');
-    expect(off([], { sessions: others, prescriptions: prescriptions(7) })).toContain('once');
-    expect(off([1, 7.5], { prescriptions: prescriptions(1) })).toContain('once');
+    expect(englishOf(off([], { sessions: with9, prescriptions: prescriptions(7) }))).toContain('once');
+    expect(englishOf(off([], { sessions: others, prescriptions: prescriptions(7) }))).toContain('once');
+    expect(englishOf(off([1, 7.5], { prescriptions: prescriptions(1) }))).toContain('once');
   });
 
   it('takes heavy work of an exercise nobody knows any more as leg work, and passive work in a mixed session as none', () => {
-    expect(off([1, 9], { heavyWork: [{ ...heavy(3), exerciseId: 'gone' }] })).toContain('once');
+    expect(englishOf(off([1, 9], { heavyWork: [{ ...heavy(3), exerciseId: 'gone' }] }))).toContain('once');
     const mixed = testSessionFact(3, {
       worked: [
         { exerciseId: 'knee-extension', limbs: ['left-thigh'], mode: 'passive' },
         { exerciseId: 'elbow-flexion', limbs: ['left-arm'], mode: 'resistance' },
       ],
     });
-    expect(off([], { sessions: [testSessionFact(1), mixed, testSessionFact(9)] })).toContain(
+    expect(englishOf(off([], { sessions: [testSessionFact(1), mixed, testSessionFact(9)] }))).toContain(
       'Quadriceps: once',
     );
   });

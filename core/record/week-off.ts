@@ -1,7 +1,7 @@
+import { capital, type Message, msg } from '../message/message';
 import { libraryOf } from '../protocol/exercises';
 import { muscleOf, musclesWorked } from '../protocol/muscles';
 import { trains } from '../protocol/work-mode';
-import { capital } from '../quantity/capital';
 import { dayAt } from '../quantity/days';
 import { limbKind } from '../quantity/limb';
 import { MS_PER_DAY } from '../quantity/units';
@@ -19,7 +19,7 @@ const AWAY_MS = 2 * WEEK_MS;
  * somebody has trained for less than a week, and where they are away (rule PRO-3).
  * @param plans those in force
  */
-export function weekOff(facts: ClientFacts, plans: readonly PlanInForce[], nowMs: number): string | null {
+export function weekOff(facts: ClientFacts, plans: readonly PlanInForce[], nowMs: number): Message | null {
   const trained = facts.sessions.filter(({ worked }) => worked.some(trains));
   const times = trained.map(({ startedAtMs }) => startedAtMs);
   if (Math.min(...times) > nowMs - WEEK_MS || Math.max(...times) < nowMs - AWAY_MS) return null;
@@ -53,7 +53,7 @@ export function weekOff(facts: ClientFacts, plans: readonly PlanInForce[], nowMs
     .flatMap((plan) => plan.muscles);
   for (const muscle of muscles) {
     const why = whyOff({ days: daysOf.get(muscle)?.size ?? 0 });
-    if (why) return `${capital(muscleOf(muscle))}: ${why}.`;
+    if (why) return msg('{muscle}: {why}.', { muscle: capital(muscleOf(muscle)), why });
   }
   return null;
 }

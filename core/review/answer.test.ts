@@ -1,4 +1,6 @@
 import { describe, expect, it } from 'vitest';
+import { englishOf } from '#language/english-of.fixture';
+import { msg } from '../message/message';
 import { testPlan } from '../plan/plan.fixture';
 import { limited, NO_LIMITS } from '../screening/clearance.fixture';
 import type { ReviewAnswer } from '../session/events/values';
@@ -6,7 +8,11 @@ import { whyNotAnswer } from './answer';
 import type { Change } from './change';
 
 const { plan } = testPlan();
-const advice = { rule: 'REV-3', change: { loadSteps: -1 }, reason: 'Set one was not finished.' } as const;
+const advice = {
+  rule: 'REV-3',
+  change: { loadSteps: -1 },
+  reason: msg('Set one was not finished.'),
+} as const;
 const answer = (changes: Partial<ReviewAnswer>): ReviewAnswer => ({
   exerciseIndex: 0,
   rule: 'REV-3',
@@ -22,11 +28,13 @@ const edited = (change: Change, reason = '') => why({ answer: 'edited', change, 
 describe('an answer to a review (REV-10)', () => {
   it('accepts what is advised, and nothing else', () => {
     expect(why({})).toBeNull();
-    expect(why({ change: {} })).toBe(
+    expect(englishOf(why({ change: {} }))).toBe(
       'Knee extension: the review says load one step down, not hold. Look at it again.',
     );
-    expect(why({ change: { loadSteps: -1, pressurePoints: -5 } })).toContain('not pressure −5 points');
-    expect(why({ rule: 'REV-6' })).toBe(
+    expect(englishOf(why({ change: { loadSteps: -1, pressurePoints: -5 } }))).toContain(
+      'not pressure −5 points',
+    );
+    expect(englishOf(why({ rule: 'REV-6' }))).toBe(
       'Knee extension: the review says REV-3, not REV-6. Look at it again.',
     );
   });
@@ -34,20 +42,20 @@ describe('an answer to a review (REV-10)', () => {
   it('is edited as the rules allow, with a reason where it is harder', () => {
     expect(edited({ loadSteps: -2 })).toBeNull();
     expect(edited({ loadSteps: -1, pressurePoints: -10 })).toBeNull();
-    expect(edited({})).toBe('Knee extension: this is harder than the review says. Say why.');
-    expect(edited({ loadSteps: -1, pressurePoints: 5 })).toContain('harder');
+    expect(englishOf(edited({}))).toBe('Knee extension: this is harder than the review says. Say why.');
+    expect(englishOf(edited({ loadSteps: -1, pressurePoints: 5 }))).toContain('harder');
     expect(edited({}, 'She slept badly')).toBeNull();
-    expect(edited({ pressurePoints: 50 }, 'She wants it')).toContain('PRS-3');
-    expect(why({ answer: 'edited', change: {}, reason: 'As agreed' }, 30)).toContain('SCR-2');
+    expect(englishOf(edited({ pressurePoints: 50 }, 'She wants it'))).toContain('PRS-3');
+    expect(englishOf(why({ answer: 'edited', change: {}, reason: 'As agreed' }, 30))).toContain('SCR-2');
   });
 
   it('is declined with a reason, never an empty one', () => {
-    expect(why({ answer: 'declined', change: {}, reason: '  ' })).toContain('say why');
+    expect(englishOf(why({ answer: 'declined', change: {}, reason: '  ' }))).toContain('say why');
     expect(why({ answer: 'declined', change: {}, reason: 'Another week of it' })).toBeNull();
   });
 
   it('is of an exercise that was begun', () => {
-    expect(whyNotAnswer(undefined, answer({}), { plan }, NO_LIMITS)).toContain(
+    expect(englishOf(whyNotAnswer(undefined, answer({}), { plan }, NO_LIMITS))).toContain(
       'no set of this exercise was begun',
     );
   });

@@ -1,3 +1,5 @@
+import type { Message } from '../message/message';
+import { msg } from '../message/message';
 import type { Plan } from '../plan/plan';
 import type { Limits } from '../screening/clearance';
 import type { ReviewAnswer } from '../session/events/values';
@@ -14,26 +16,34 @@ export function whyNotAnswer(
   answer: ReviewAnswer,
   { plan }: { plan: Plan },
   limits: Limits,
-): string | null {
-  const label = plan.exercises[answer.exerciseIndex]?.label;
-  if (!advice) return 'There is nothing to answer: no set of this exercise was begun.';
+): Message | null {
+  const label = plan.exercises[answer.exerciseIndex]?.label ?? '';
+  if (!advice) return msg('There is nothing to answer: no set of this exercise was begun.');
   if (answer.rule !== advice.rule)
-    return `${label}: the review says ${advice.rule}, not ${answer.rule}. Look at it again.`;
+    return msg('{label}: the review says {advised}, not {answered}. Look at it again.', {
+      label,
+      advised: advice.rule,
+      answered: answer.rule,
+    });
   const change = tidyChange(answer.change);
   switch (answer.answer) {
     case 'accepted':
       return isSame(change, advice.change)
         ? null
-        : `${label}: the review says ${changeWords(advice.change)}, not ${changeWords(change)}. Look at it again.`;
+        : msg('{label}: the review says {advised}, not {answered}. Look at it again.', {
+            label,
+            advised: changeWords(advice.change),
+            answered: changeWords(change),
+          });
     case 'edited':
       return (
         whyNotChange({ plan }, answer.exerciseIndex, change, limits) ??
         (isHarder(change, advice.change) && answer.reason.trim() === ''
-          ? `${label}: this is harder than the review says. Say why.`
+          ? msg('{label}: this is harder than the review says. Say why.', { label })
           : null)
       );
     case 'declined':
-      return answer.reason.trim() === '' ? `${label}: say why it is declined.` : null;
+      return answer.reason.trim() === '' ? msg('{label}: say why it is declined.', { label }) : null;
   }
 }
 

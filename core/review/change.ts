@@ -1,4 +1,5 @@
 import type { z } from 'zod';
+import { list, type Message, msg } from '../message/message';
 import { measuredLimbs, type Plan } from '../plan/plan';
 import { mostPercentLop } from '../pressure/most-percent-lop';
 import { RULES } from '../rules/catalogue';
@@ -16,20 +17,26 @@ export type Change = {
 };
 
 /** A change in the fewest words. */
-export function changeWords({ pressurePoints, loadSteps, restMs, easier, heavyBridge }: Change): string {
+export function changeWords({ pressurePoints, loadSteps, restMs, easier, heavyBridge }: Change): Message {
   const parts = [
-    pressurePoints !== undefined &&
-      `pressure ${pressurePoints > 0 ? '+' : '−'}${Math.abs(pressurePoints)} points`,
-    loadSteps !== undefined &&
-      (loadSteps > 0 ? `load ${stepWords(loadSteps)} up` : `load ${stepWords(-loadSteps)} down`),
-    restMs !== undefined && `rest ${restMs / 1000} s`,
-    easier && 'a rung down, or a smaller range',
-    heavyBridge && 'propose the heavy bridge, and retest the 1RM',
-  ].filter(Boolean);
-  return parts.join(', ') || 'hold';
+    ...(pressurePoints === undefined ? [] : [pressureText(pressurePoints)]),
+    ...(loadSteps === undefined ? [] : [loadText(loadSteps)]),
+    ...(restMs === undefined ? [] : [msg('rest {seconds} s', { seconds: restMs / 1000 })]),
+    ...(easier ? [msg('a rung down, or a smaller range')] : []),
+    ...(heavyBridge ? [msg('propose the heavy bridge, and retest the 1RM')] : []),
+  ];
+  return parts.length === 0 ? msg('hold') : list(parts, ', ');
 }
 
-const stepWords = (steps: number): string => (steps === 1 ? 'one step' : `${steps} steps`);
+const pressureText = (points: number): Message =>
+  points > 0
+    ? msg('pressure +{points} points', { points })
+    : msg('pressure −{points} points', { points: -points });
+
+const loadText = (steps: number): Message =>
+  steps > 0
+    ? msg('load {steps, plural, one {one step} other {# steps}} up', { steps })
+    : msg('load {steps, plural, one {one step} other {# steps}} down', { steps: -steps });
 
 /** A change as it came from a log or a form: only what it says, nothing undefined. */
 export const tidyChange = ({
@@ -47,7 +54,7 @@ export const tidyChange = ({
 });
 
 /**
- * An edited change, checked against the rules again: what nobody may do next time, in words, or `null` when it may be done
+ * An edited change, checked against the rules again: what must not be done next time, in words, or `null` when it may be done
  * (rules PRS-3, SCR-2, LOAD-3).
  */
 export function whyNotChange(
@@ -55,7 +62,7 @@ export function whyNotChange(
   exerciseIndex: number,
   change: Change,
   limits: Limits,
-): string | null {
+): Message | null {
   const exercise = plan.exercises[exerciseIndex];
   const limbs = exercise ? measuredLimbs(exercise) : [];
   const shares = limbs.map(({ percentLop }) => percentLop);
@@ -64,17 +71,20 @@ export function whyNotChange(
   // One change goes to all limbs of an exercise: the one with the least must stay above the floor as well.
   const lowest = Math.min(100, ...shares) + points;
   const most = mostPercentLop(exercise?.mode ?? 'resistance');
-  if (next > most) return `${next} % of LOP is above ${most} % (PRS-3).`;
+  if (next > most) return msg('{next} % of LOP is above {most} % (PRS-3).', { next, most });
   for (const { limb, percentLop } of limbs) {
     const cap = limits[limb].maxPercentLop;
     if (cap !== null && percentLop + points > cap)
-      return `${percentLop + points} % is above the ${cap} % that is cleared (SCR-2).`;
+      return msg('{percentLop} % is above the {cap} % that is cleared (SCR-2).', {
+        percentLop: percentLop + points,
+        cap,
+      });
   }
   const low = RULES['PRS-3'].figures.exercisePercentLop.gradedStartArm;
-  if (points < 0 && lowest < low) return `${lowest} % of LOP is below ${low} % (PRS-3).`;
+  if (points < 0 && lowest < low) return msg('{lowest} % of LOP is below {low} % (PRS-3).', { lowest, low });
   const heavy = exercise?.load.kind === 'weighed' ? exercise.load.truePercent : 0;
   if ((change.loadSteps ?? 0) > 0 && heavy >= RULES['LOAD-3'].figures.percentOneRepMax.usualHigh) {
-    return `The load is at ${heavy} % of 1RM already (LOAD-3).`;
+    return msg('The load is at {heavy} % of 1RM already (LOAD-3).', { heavy });
   }
   return null;
 }

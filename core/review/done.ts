@@ -1,4 +1,5 @@
 import { makeableLoads, type WeightKit } from '../load/weight-kit';
+import type { Message } from '../message/message';
 import type { Lighter } from '../plan/lighter-schema';
 import { measuredLimbs, type PlannedExercise, plannedKg } from '../plan/plan';
 import { SCHOOLS } from '../protocol/schools';
@@ -30,11 +31,11 @@ export type Done = {
   reps: { done: number; planned: number; firstShort: boolean; hardEarly: boolean } | null;
   stopSign: SignId | null;
   /** Long rests or a low pressure, in words; null where it was as planned. */
-  easedBy: string | null;
+  easedBy: Message | null;
   /** What was made lighter that day alone; null in a session as signed. */
   lighter: Lighter | null;
   /** Why the blood pressure was not back five minutes after, in words; null where it was (rule RUN-8). */
-  pressureNotBack: string | null;
+  pressureNotBack: Message | null;
   /** The most joint pain of any set, 0–10. */
   mostPain: number;
   /** Effort after the last set, 0–10; null when nobody noted it. */

@@ -1,3 +1,4 @@
+import { type Message, msg } from '../message/message';
 import { measuredLimbs, plannedMmHg } from '../plan/plan';
 import { isInSuperset } from '../plan/set-order';
 import { pressuresHeld } from '../plan/timeline';
@@ -14,11 +15,11 @@ const { restShare, heldShare } = RULES['REV-6'].figures.lighterThanPlanned;
  * target. `null` where it was neither; nothing rises on work that was lighter (rule REV-6).
  * @example rests of 120 s where 30 are planned //=> 'Rests of 120 s for 30: lighter than planned, hold.'
  */
-export const lighterThanPlanned = (session: Reviewed, exerciseIndex: number): string | null =>
+export const lighterThanPlanned = (session: Reviewed, exerciseIndex: number): Message | null =>
   longRests(session, exerciseIndex) ?? lowPressure(session, exerciseIndex);
 
 /** By their mean: one that was long by a talk weighs as much as it gave. Between sets that alternate others are done. */
-function longRests(session: Reviewed, exerciseIndex: number): string | null {
+function longRests(session: Reviewed, exerciseIndex: number): Message | null {
   const { plan, state } = session;
   const exercise = plan.exercises[exerciseIndex];
   if (!exercise || isInSuperset(plan, exerciseIndex)) return null;
@@ -36,11 +37,14 @@ function longRests(session: Reviewed, exerciseIndex: number): string | null {
   const tookMs = mean(rests.map((rest) => rest.tookMs));
   const plannedMs = mean(rests.map((rest) => rest.plannedMs));
   if (plannedMs === 0 || tookMs <= restShare * plannedMs) return null;
-  return `Rests of ${Math.round(tookMs / 1000)} s for ${Math.round(plannedMs / 1000)}: lighter than planned, hold.`;
+  return msg('Rests of {took} s for {planned}: lighter than planned, hold.', {
+    took: Math.round(tookMs / 1000),
+    planned: Math.round(plannedMs / 1000),
+  });
 }
 
 /** What was read over the sets of an exercise, against its target less what was loosened on purpose. */
-function lowPressure(session: Reviewed, exerciseIndex: number): string | null {
+function lowPressure(session: Reviewed, exerciseIndex: number): Message | null {
   const { plan, state } = session;
   const exercise = plan.exercises[exerciseIndex];
   const sets = setsOf(session, exerciseIndex);
@@ -52,7 +56,10 @@ function lowPressure(session: Reviewed, exerciseIndex: number): string | null {
     const signedMmHg = Math.min(...sets.map(({ setIndex }) => plannedMmHg(target, exercise.sets[setIndex])));
     const targetMmHg = signedMmHg - (state.loosenedMmHg[target.limb] ?? 0);
     if (heldMmHg < heldShare * targetMmHg)
-      return `Held ${Math.round(heldMmHg)} of ${targetMmHg} mmHg: lighter than planned, hold.`;
+      return msg('Held {heldMmHg} of {targetMmHg} mmHg: lighter than planned, hold.', {
+        heldMmHg: Math.round(heldMmHg),
+        targetMmHg,
+      });
   }
   return null;
 }

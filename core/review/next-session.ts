@@ -1,3 +1,4 @@
+import { isMessage } from '../message/message';
 import type { Basis } from '../plan/basis';
 import type { ExerciseChoice } from '../plan/choices';
 import { exerciseChoiceOf } from '../plan/choices-of';
@@ -22,7 +23,7 @@ export function nextSession(plan: Plan, changes: readonly (Change | undefined)[]
   if (!draft.session) return draft;
   const mended = mendAll(draft.session, basis);
   // What no remedy mends is shown with its finding, for whoever prescribes to decide.
-  return typeof mended === 'string' ? draft : { ...draft, session: mended };
+  return isMessage(mended) ? draft : { ...draft, session: mended };
 }
 
 function choiceOf(exercise: PlannedExercise, change: Change, { weightKits }: Basis): ExerciseChoice {

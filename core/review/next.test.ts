@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { englishOf } from '#language/english-of.fixture';
 import { composeSession } from '../plan/compose';
 import {
   measuredTarget,
@@ -223,7 +224,7 @@ describe('at the edges of the review', () => {
   it('pain of 5 that did not rise is fine, and effort of 6 is easy', () => {
     const context = { ...CONTEXT, painBefore: 5 };
     expect(recommend(session(ALL, { pain: 5 }), 0, context)?.rule).toBe('REV-6');
-    expect(recommend(session(ALL, { pain: 6 }), 0, { ...CONTEXT, painBefore: 6 })).toMatchObject({
+    expect(englishOf(recommend(session(ALL, { pain: 6 }), 0, { ...CONTEXT, painBefore: 6 }))).toMatchObject({
       rule: 'REV-2',
       reason: expect.not.stringContaining('up by'),
     });
@@ -252,11 +253,15 @@ describe('at the edges of the review', () => {
   });
 
   it('says every change in words, and keeps only what is said', () => {
-    expect(changeWords({ pressurePoints: 5, loadSteps: -2 })).toBe('pressure +5 points, load 2 steps down');
-    expect(changeWords({ loadSteps: -1, easier: true })).toBe(
+    expect(englishOf(changeWords({ pressurePoints: 5, loadSteps: -2 }))).toBe(
+      'pressure +5 points, load 2 steps down',
+    );
+    expect(englishOf(changeWords({ loadSteps: -1, easier: true }))).toBe(
       'load one step down, a rung down, or a smaller range',
     );
-    expect(changeWords({ heavyBridge: true })).toBe('propose the heavy bridge, and retest the 1RM');
+    expect(englishOf(changeWords({ heavyBridge: true }))).toBe(
+      'propose the heavy bridge, and retest the 1RM',
+    );
     const all = { pressurePoints: 5, loadSteps: 1, restMs: 45_000, easier: true, heavyBridge: true } as const;
     expect(tidyChange(all)).toEqual(all);
     expect(tidyChange({})).toEqual({});
@@ -267,13 +272,15 @@ describe('at the edges of the review', () => {
     const at = (percentLop: number) => testPlan({ percentLop });
     expect(whyNotChange(at(70), 0, { pressurePoints: 10 }, NO_LIMITS)).toBeNull();
     expect(whyNotChange(at(55), 0, { pressurePoints: 5 }, sixty)).toBeNull();
-    expect(whyNotChange(at(55), 0, { pressurePoints: 6 }, sixty)).toContain('SCR-2');
+    expect(englishOf(whyNotChange(at(55), 0, { pressurePoints: 6 }, sixty))).toContain('SCR-2');
     expect(whyNotChange(at(40), 0, { pressurePoints: -10 }, NO_LIMITS)).toBeNull();
-    expect(whyNotChange(at(40), 0, { pressurePoints: -11 }, NO_LIMITS)).toContain('below 30');
+    expect(englishOf(whyNotChange(at(40), 0, { pressurePoints: -11 }, NO_LIMITS))).toContain('below 30');
     // 45 and 30 %: the limb with the least counts on the way down, the one with the most on the way up.
-    expect(whyNotChange({ plan }, 1, { pressurePoints: -30 }, NO_LIMITS)).toContain('0 % of LOP is below 30');
+    expect(englishOf(whyNotChange({ plan }, 1, { pressurePoints: -30 }, NO_LIMITS))).toContain(
+      '0 % of LOP is below 30',
+    );
     expect(whyNotChange({ plan }, 1, { pressurePoints: 15 }, sixty)).toBeNull();
-    expect(whyNotChange({ plan }, 1, { pressurePoints: 16 }, sixty)).toContain('SCR-2');
+    expect(englishOf(whyNotChange({ plan }, 1, { pressurePoints: 16 }, sixty))).toContain('SCR-2');
     expect(whyNotChange(at(40), 0, { loadSteps: 1 }, NO_LIMITS)).toBeNull();
     expect(measuredTarget(at(40).plan).percentLop).toBe(40);
   });

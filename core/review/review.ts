@@ -1,3 +1,4 @@
+import { type Message, msg, sentences } from '../message/message';
 import { lighterWords } from '../plan/lighter';
 import type { PlannedExercise } from '../plan/plan';
 import type { RuleId } from '../rules/catalogue';
@@ -8,7 +9,7 @@ import { type Bounds, type Done, doneOf } from './done';
 import type { Reviewed } from './reviewed';
 
 /** What a session suggests for the next one, why, and by which rule. It informs; whoever signs decides. */
-export type Recommendation = { rule: RuleId; change: Change; reason: string };
+export type Recommendation = { rule: RuleId; change: Change; reason: Message };
 
 /** Pain before the session, 0–10, null when nobody asked; the session before; what bounds the next. */
 export type ReviewContext = Bounds & { painBefore: number | null; before: Reviewed | null };
@@ -73,10 +74,10 @@ function afterStop({ now, context }: Look): Recommendation | null {
   if (!now.stopSign) return null;
   const label = SIGNS[now.stopSign].label;
   if (!now.pressure) {
-    const reason = `${label}: hold, screen again, then find a looser one.`;
+    const reason = msg('{label}: hold, screen again, then find a looser one.', { label });
     return { rule: 'REV-1', change: {}, reason };
   }
-  const reason = `${label}: hold, screen again, then start lower.`;
+  const reason = msg('{label}: hold, screen again, then start lower.', { label });
   const { heldPercent } = now.pressure;
   const to = Math.max(0, Math.min(heldPercent - POINTS.down, context.capPercentLop ?? heldPercent));
   return { rule: 'REV-1', change: toPercent(now, to), reason };
@@ -86,7 +87,11 @@ function afterPain({ now, context }: Look): Recommendation | null {
   const rise = now.mostPain - (context.painBefore ?? 0);
   const roseTooFar = rise > PAIN.riseMost && now.mostPain > PAIN.fine;
   if (now.mostPain <= PAIN.most && !roseTooFar) return null;
-  const reason = `Joint pain reached ${now.mostPain} of 10${rise > 0 ? `, up ${rise}` : ''}.`;
+  const { mostPain } = now;
+  const reason =
+    rise > 0
+      ? msg('Joint pain reached {mostPain} of 10, up {rise}.', { mostPain, rise })
+      : msg('Joint pain reached {mostPain} of 10.', { mostPain });
   return { rule: 'REV-2', change: lighter(now, context), reason };
 }
 
@@ -99,7 +104,11 @@ function bloodPressureHigh({ now, context }: Look): Recommendation | null {
 /** A lighter version was for that day alone: nothing of the plan changes by it (rule SCR-3). */
 function lighterThatDay({ now }: Look): Recommendation | null {
   return now.lighter
-    ? { rule: 'SCR-3', change: {}, reason: `${lighterWords(now.lighter)} The plan stays.` }
+    ? {
+        rule: 'SCR-3',
+        change: {},
+        reason: sentences(lighterWords(now.lighter), msg('The plan stays.')),
+      }
     : null;
 }
 
@@ -107,24 +116,33 @@ function lighterThatDay({ now }: Look): Recommendation | null {
 function byOtherWork({ now }: Look): Recommendation | null {
   return now.reps
     ? null
-    : { rule: 'REV-5', change: keep(now), reason: 'Work without a count to reach: hold.' };
+    : { rule: 'REV-5', change: keep(now), reason: msg('Work without a count to reach: hold.') };
 }
 
 function firstSetShort({ now, context }: Look): Recommendation | null {
   const { firstShort, hardEarly } = repsIn(now);
   if (!firstShort && !hardEarly) return null;
-  const what = firstShort ? 'Set one was not finished' : 'Set one became hard early';
   const low =
     now.load.percent === null || now.load.percent <= RULES['LOAD-3'].figures.percentOneRepMax.startLow;
   return low
-    ? { rule: 'REV-3', change: looser(now, context), reason: `${what}, and the load is already low.` }
-    : { rule: 'REV-3', change: lighter(now, context), reason: `${what}.` };
+    ? {
+        rule: 'REV-3',
+        change: looser(now, context),
+        reason: firstShort
+          ? msg('Set one was not finished, and the load is already low.')
+          : msg('Set one became hard early, and the load is already low.'),
+      }
+    : {
+        rule: 'REV-3',
+        change: lighter(now, context),
+        reason: firstShort ? msg('Set one was not finished.') : msg('Set one became hard early.'),
+      };
 }
 
 function tooFew({ now, context }: Look): Recommendation | null {
   const { done, planned } = repsIn(now);
   if (done >= ENOUGH_SHARE * planned) return null;
-  const reason = `${done} of ${planned} repetitions.`;
+  const reason = msg('{done} of {planned} repetitions.', { done, planned });
   return now.restMs < REST.mostMs
     ? { rule: 'REV-4', change: { ...keep(now), restMs: longerRest(now) }, reason }
     : { rule: 'REV-4', change: lighter(now, context), reason };
@@ -136,7 +154,7 @@ function onTarget({ now }: Look): Recommendation | null {
   return {
     rule: 'REV-5',
     change: keep(now),
-    reason: `${done} of ${planned}, in sets two and later: on target.`,
+    reason: msg('{done} of {planned}, in sets two and later: on target.', { done, planned }),
   };
 }
 
@@ -150,7 +168,10 @@ function afterHeavyWork({ now }: Look): Recommendation | null {
   const { percentOneRepMax, painMost } = RULES['REV-8'].figures.heavyWork;
   const { heavy } = now;
   if (!heavy || heavy.percent < percentOneRepMax || heavy.pain > painMost) return null;
-  const reason = `Heavy work at ${Math.floor(heavy.percent)} % of 1RM, joint pain ${heavy.pain} of 10.`;
+  const reason = msg('Heavy work at {percent} % of 1RM, joint pain {pain} of 10.', {
+    percent: Math.floor(heavy.percent),
+    pain: heavy.pain,
+  });
   return { rule: 'REV-8', change: { ...keep(now), heavyBridge: true }, reason };
 }
 
@@ -159,10 +180,24 @@ function readyForHeavy({ now, last, context }: Look): Recommendation | null {
   const atTop =
     !pressure || pressure.heldPercent >= Math.min(pressure.usual, context.capPercentLop ?? pressure.usual);
   if (!isEasy(now) || !atTop || now.load.heavier || now.load.percent === null) return null;
-  const words = `${doneWords(now)}, and no step of load is left under ${RULES['LOAD-3'].figures.percentOneRepMax.usualHigh} %`;
+  const values = { effort: effortOf(now), usualHigh: RULES['LOAD-3'].figures.percentOneRepMax.usualHigh };
   return last && isEasy(last)
-    ? { rule: 'REV-8', change: { ...keep(now), heavyBridge: true }, reason: `${words}, twice running.` }
-    : { rule: 'REV-8', change: keep(now), reason: `${words}: once more before the heavy bridge.` };
+    ? {
+        rule: 'REV-8',
+        change: { ...keep(now), heavyBridge: true },
+        reason: msg(
+          'All done, effort {effort}, and no step of load is left under {usualHigh} %, twice running.',
+          values,
+        ),
+      }
+    : {
+        rule: 'REV-8',
+        change: keep(now),
+        reason: msg(
+          'All done, effort {effort}, and no step of load is left under {usualHigh} %: once more before the heavy bridge.',
+          values,
+        ),
+      };
 }
 
 function easy({ now, context }: Look): Recommendation | null {
@@ -175,27 +210,40 @@ function easy({ now, context }: Look): Recommendation | null {
       return {
         rule: 'REV-7',
         change: { ...keep(now), ...toPercent(now, Math.min(top, heldPercent + POINTS.up)) },
-        reason: `${doneWords(now)}: pressure towards ${top} %.`,
+        reason: msg('All done, effort {effort}: pressure towards {top} %.', { effort: effortOf(now), top }),
       };
     }
     if (context.rampPercentLop !== null && context.rampPercentLop <= top && top < usual) {
       return {
         rule: 'REV-7',
         change: keep(now),
-        reason: `${doneWords(now)}: the ramp stands at ${top} % (PRS-4).`,
+        reason: msg('All done, effort {effort}: the ramp stands at {top} % (PRS-4).', {
+          effort: effortOf(now),
+          top,
+        }),
       };
     }
   }
-  return { rule: 'REV-7', change: heavier(now), reason: `${doneWords(now)} at the usual pressure.` };
+  return {
+    rule: 'REV-7',
+    change: heavier(now),
+    reason: msg('All done, effort {effort} at the usual pressure.', { effort: effortOf(now) }),
+  };
 }
 
 function firm({ now, last }: Look): Recommendation {
   const { lastEffort } = now;
   if (lastEffort === null) {
-    return { rule: 'REV-6', change: keep(now), reason: 'All done, and effort was not noted: ask, and hold.' };
+    return {
+      rule: 'REV-6',
+      change: keep(now),
+      reason: msg('All done, and effort was not noted: ask, and hold.'),
+    };
   }
   const twice = last !== null && allDone(last) && bandOf(last) === bandOf(now);
-  const reason = `${doneWords(now)}${twice ? ', twice running' : ': hold'}.`;
+  const reason = twice
+    ? msg('All done, effort {effort}, twice running.', { effort: lastEffort })
+    : msg('All done, effort {effort}: hold.', { effort: lastEffort });
   if (!twice) return { rule: 'REV-6', change: keep(now), reason };
   if (bandOf(now) === 'firm') return { rule: 'REV-6', change: heavier(now), reason };
   const longer = now.restMs < REST.mostMs ? { restMs: longerRest(now) } : {};
@@ -218,7 +266,8 @@ const bandOf = ({ lastEffort }: Done): 'easy' | 'firm' | 'hard' | 'unknown' => {
 
 const isEasy = (done: Done): boolean => allDone(done) && bandOf(done) === 'easy';
 
-const doneWords = ({ lastEffort }: Done): string => `All done, effort ${lastEffort}`;
+/** The effort of work that was judged by it. */
+const effortOf = ({ lastEffort }: Done): number => lastEffort ?? 0;
 
 const longerRest = ({ restMs }: Done): number => Math.min(REST.mostMs, restMs + REST.stepMs);
 

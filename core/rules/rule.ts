@@ -1,3 +1,5 @@
+import type { Message } from '../message/message';
+import { msg } from '../message/message';
 /** Figures of a rule by name; times in ms and shares of 1, where their names say so. */
 export type Figures = { readonly [name: string]: number | Figures };
 
@@ -9,17 +11,17 @@ export type Figures = { readonly [name: string]: number | Figures };
  * - `method`: says how a number is made
  */
 type Definition<F extends Figures> = {
-  title: string;
+  title: Message;
   level: 'hard' | 'guard' | 'note' | 'method';
-  source: string;
+  source: Message;
   /** Where it is computed: a file of the core and the function in it. */
   by: `${string}.ts ${string}`;
   /** The only place where its numbers stand: the function takes them from here, and so does the sentence. */
   figures: F;
-  words: (figures: F) => string;
+  words: (figures: F) => Message;
 };
 
-export type Rule<F extends Figures = Figures> = Definition<F> & { text: string };
+export type Rule<F extends Figures = Figures> = Definition<F> & { text: Message };
 
 /** A rule with its sentence made from its figures. */
 export const rule = <const F extends Figures>(definition: Definition<F>): Rule<F> => ({
@@ -31,7 +33,7 @@ export const rule = <const F extends Figures>(definition: Definition<F>): Rule<F
 export const NO_FIGURES = {} as const;
 
 /** Where a rule is the house's own working rule rather than one published method. */
-export const HOUSE = 'Nervato house rule; local policy and licensed practice come first';
+export const HOUSE = msg('Nervato house rule; local policy and licensed practice come first');
 
 // Figures are kept in the unit they are computed in; sentences say them in the one people use.
 export const seconds = (ms: number): number => ms / 1000;

@@ -1,4 +1,6 @@
 import { z } from 'zod';
+import { issue } from '../message/issue';
+import { msg } from '../message/message';
 import { mean } from '../quantity/statistics';
 import { RULES } from '../rules/catalogue';
 import type { ItemLevel } from './items';
@@ -7,23 +9,27 @@ import type { ItemLevel } from './items';
 export const bloodPressureSchema = z
   .object({
     systolicMmHg: z
-      .number('Enter the upper reading.')
-      .int('Whole mmHg.')
-      .min(60, 'Below 60: read again.')
-      .max(280, 'Above 280: read again.'),
+      .number(msg('Enter the upper reading.'))
+      .int(msg('Whole mmHg.'))
+      .min(60, msg('Below 60: read again.'))
+      .max(280, msg('Above 280: read again.')),
     diastolicMmHg: z
-      .number('Enter the lower reading.')
-      .int('Whole mmHg.')
-      .min(30, 'Below 30: read again.')
-      .max(180, 'Above 180: read again.'),
+      .number(msg('Enter the lower reading.'))
+      .int(msg('Whole mmHg.'))
+      .min(30, msg('Below 30: read again.'))
+      .max(180, msg('Above 180: read again.')),
   })
   .superRefine((reading, context) => {
     if (reading.diastolicMmHg < reading.systolicMmHg) return;
-    context.addIssue({
-      code: 'custom',
-      path: ['diastolicMmHg'],
-      message: `The lower reading ${reading.diastolicMmHg} is not below the upper ${reading.systolicMmHg}: swap or read again.`,
-    });
+    context.addIssue(
+      issue(
+        msg('The lower reading {diastolicMmHg} is not below the upper {systolicMmHg}: swap or read again.', {
+          diastolicMmHg: reading.diastolicMmHg,
+          systolicMmHg: reading.systolicMmHg,
+        }),
+        'diastolicMmHg',
+      ),
+    );
   });
 export type BloodPressure = z.infer<typeof bloodPressureSchema>;
 

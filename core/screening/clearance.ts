@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { msg } from '../message/message';
 import { type Rung, rungHeight, rungSchema } from '../protocol/exercise';
 import { type RangeLimit, rangeLimitSchema } from '../protocol/joint-range';
 import { type WorkMode, workModeSchema } from '../protocol/work-mode';
@@ -15,13 +16,13 @@ export type ClearanceSubject = z.infer<typeof clearanceSubjectSchema>;
 
 /** A written clearance: who gave it, for what, until when, and what it limits (rule SCR-2). */
 export const clearanceSchema = z.object({
-  subjects: z.array(clearanceSubjectSchema).min(1, 'Say what it clears.'),
-  givenBy: z.string().trim().min(1, 'Say who gave it.').max(120),
+  subjects: z.array(clearanceSubjectSchema).min(1, msg('Say what it clears.')),
+  givenBy: z.string().trim().min(1, msg('Say who gave it.')).max(120),
   byPhysician: z.boolean(),
   givenAtMs: z.number().int().positive(),
   /** Null while it has no expiry. */
   untilMs: z.number().int().positive().nullable(),
-  maxPercentLop: z.number().int().min(10, 'At least 10 %.').max(100, 'At most 100 %.').nullable(),
+  maxPercentLop: z.number().int().min(10, msg('At least 10 %.')).max(100, msg('At most 100 %.')).nullable(),
   /** Limbs it speaks of; empty speaks of the whole person. */
   limbs: z.array(limbSchema),
   /** Work it allows them; empty allows all. */
@@ -29,8 +30,8 @@ export const clearanceSchema = z.object({
   /** The highest rung of work that it allows them; null allows all. */
   highestRung: rungSchema.nullable().default(null),
   /** Ranges of their joints that it forbids. */
-  ranges: z.array(rangeLimitSchema).max(6, 'At most 6 ranges.').default([]),
-  note: z.string().trim().max(400, 'At most 400 characters.'),
+  ranges: z.array(rangeLimitSchema).max(6, msg('At most 6 ranges.')).default([]),
+  note: z.string().trim().max(400, msg('At most 400 characters.')),
 });
 export type Clearance = z.infer<typeof clearanceSchema>;
 

@@ -1,50 +1,70 @@
+import type { Message } from '../message/message';
+import { msg } from '../message/message';
 /** What is read with a person before they agree (rule SCR-6): headed paragraphs, in plain words. */
-export type ConsentText = { sections: readonly { heading: string; lines: readonly string[] }[] };
+export type ConsentText = { sections: readonly { heading: Message; lines: readonly Message[] }[] };
 
 const FIRST: ConsentText = {
   sections: [
     {
-      heading: 'What it is',
+      heading: msg('What it is'),
       lines: [
-        'A cuff or strap high on your arm or thigh is tightened while you do light exercise. It slows the blood that flows in and holds back the blood that flows out. It never stays fully closed while you exercise.',
-        'How tight is worked out for you: the pressure that closes the artery of that limb is measured first, and a share of it is used.',
+        msg(
+          'A cuff or strap high on your arm or thigh is tightened while you do light exercise. It slows the blood that flows in and holds back the blood that flows out. It never stays fully closed while you exercise.',
+        ),
+        msg(
+          'How tight is worked out for you: the pressure that closes the artery of that limb is measured first, and a share of it is used.',
+        ),
       ],
     },
     {
-      heading: 'Why a light load can be enough',
+      heading: msg('Why a light load can be enough'),
       lines: [
-        'Muscle under a cuff tires early, and tired muscle answers to training, even where the load is light. That is as far as it is understood; how much of it comes from which change in the muscle is still being studied.',
+        msg(
+          'Muscle under a cuff tires early, and tired muscle answers to training, even where the load is light. That is as far as it is understood; how much of it comes from which change in the muscle is still being studied.',
+        ),
       ],
     },
     {
-      heading: 'What you will feel',
+      heading: msg('What you will feel'),
       lines: [
-        'The limb feels tight and full. The muscle burns, more with every set, and you may breathe hard. The skin may redden, veins may stand out, and the limb swells a little. It eases within a minute or two of letting the cuff down.',
+        msg(
+          'The limb feels tight and full. The muscle burns, more with every set, and you may breathe hard. The skin may redden, veins may stand out, and the limb swells a little. It eases within a minute or two of letting the cuff down.',
+        ),
       ],
     },
     {
-      heading: 'Say so at once',
+      heading: msg('Say so at once'),
       lines: [
-        'Numbness or tingling, a pale, blue, purple or cold limb, sharp pain, dizziness, sickness, headache, trouble seeing, pain in the chest, or being short of breath at rest. The cuff comes down at once.',
+        msg(
+          'Numbness or tingling, a pale, blue, purple or cold limb, sharp pain, dizziness, sickness, headache, trouble seeing, pain in the chest, or being short of breath at rest. The cuff comes down at once.',
+        ),
       ],
     },
     {
-      heading: 'What can happen',
+      heading: msg('What can happen'),
       lines: [
-        'Often: sore muscles for a day or two, marks of the cuff on the skin. Sometimes: bruising or small red points under the cuff, light-headedness when it is let down. Like other hard exercise it raises blood pressure and pulse while it lasts.',
-        'Rarely: numbness that stays, fainting, a blood clot, or muscle damage with dark urine. That is why we ask about your health first, and why some people must not do it.',
+        msg(
+          'Often: sore muscles for a day or two, marks of the cuff on the skin. Sometimes: bruising or small red points under the cuff, light-headedness when it is let down. Like other hard exercise it raises blood pressure and pulse while it lasts.',
+        ),
+        msg(
+          'Rarely: numbness that stays, fainting, a blood clot, or muscle damage with dark urine. That is why we ask about your health first, and why some people must not do it.',
+        ),
       ],
     },
     {
-      heading: 'What it cannot do',
+      heading: msg('What it cannot do'),
       lines: [
-        'It works on arms and legs. It does not take the place of heavy training where the most strength is wanted, nor of treatment that you were advised to have. Nobody can promise a result.',
+        msg(
+          'It works on arms and legs. It does not take the place of heavy training where the most strength is wanted, nor of treatment that you were advised to have. A result cannot be promised.',
+        ),
       ],
     },
     {
-      heading: 'It is yours to stop',
+      heading: msg('It is yours to stop'),
       lines: [
-        'You may have the cuff let down at any time, without giving a reason, and you may take back what you agreed to. It changes nothing else about how you are looked after. What is measured and done is kept on your record.',
+        msg(
+          'You may have the cuff let down at any time, without giving a reason, and you may take back what you agreed to. It changes nothing else about how you are looked after. What is measured and done is kept on your record.',
+        ),
       ],
     },
   ],

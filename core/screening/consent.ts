@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import type { Finding } from '../findings/finding';
+import { msg } from '../message/message';
 import { MS_PER_DAY } from '../quantity/units';
 import { RULES } from '../rules/catalogue';
 
@@ -13,7 +14,12 @@ export const consentSchema = z.object({
   /** How it was read with them. */
   read: z.enum(['on-screen', 'on-paper']),
   /** Null where the person said it themselves; else the name of the guardian. */
-  guardian: z.string().trim().min(1, 'Name the guardian.').max(120, 'At most 120 characters.').nullable(),
+  guardian: z
+    .string()
+    .trim()
+    .min(1, msg('Name the guardian.'))
+    .max(120, msg('At most 120 characters.'))
+    .nullable(),
 });
 export type ConsentGiven = z.infer<typeof consentSchema>;
 export type Consent = ConsentGiven & { atMs: number };
@@ -35,8 +41,8 @@ export function checkConsent(consent: Consent | undefined, isMinor: boolean, now
       {
         ...common,
         level: 'hard',
-        message: 'The consent was withdrawn.',
-        remedy: 'Nothing is inflated. Explain it again if the person wishes, and record what they say.',
+        message: msg('The consent was withdrawn.'),
+        remedy: msg('Nothing is inflated. Explain it again if the person wishes, and record what they say.'),
       },
     ];
   }
@@ -45,8 +51,8 @@ export function checkConsent(consent: Consent | undefined, isMinor: boolean, now
       {
         ...common,
         level: 'guard',
-        message: 'Under 18, and no guardian has agreed.',
-        remedy: 'Read it with the guardian too, and record who agreed.',
+        message: msg('Under 18, and no guardian has agreed.'),
+        remedy: msg('Read it with the guardian too, and record who agreed.'),
       },
     ];
   }
@@ -55,8 +61,8 @@ export function checkConsent(consent: Consent | undefined, isMinor: boolean, now
     {
       ...common,
       level: 'guard',
-      message: consent ? 'The consent is over a year old.' : 'No consent is on record.',
-      remedy: 'Read what it is and what it will feel like with the person, and record that they agree.',
+      message: consent ? msg('The consent is over a year old.') : msg('No consent is on record.'),
+      remedy: msg('Read what it is and what it will feel like with the person, and record that they agree.'),
     },
   ];
 }

@@ -1,58 +1,60 @@
 import { z } from 'zod';
 import type { Role } from '../access/deeds';
 import type { Finding } from '../findings/finding';
+import type { Message } from '../message/message';
+import { msg } from '../message/message';
 import { RULES } from '../rules/catalogue';
-import { bloodPressureSchema, bloodPressureWords, holdsToday } from './blood-pressure';
+import { type BloodPressure, bloodPressureSchema, bloodPressureWords, holdsToday } from './blood-pressure';
 
 export const daySignSchema = z.enum(['swelling', 'skin', 'fever', 'sleep', 'joint', 'same']);
 /** What can be wrong on the day; each is asked so that yes means well. */
 export type DaySign = z.infer<typeof daySignSchema>;
 
-const NOT_TODAY = 'Not today: check again at the next visit.';
+const NOT_TODAY = msg('Not today: check again at the next visit.');
 
 /** Questions of the day, with what a no means (rule SCR-3). */
 export const DAY_SIGNS: Record<
   DaySign,
-  { ask: string; no: string; holds: boolean; remedy: string; postOperative?: true }
+  { ask: Message; no: Message; holds: boolean; remedy: Message; postOperative?: true }
 > = {
   same: {
-    ask: 'Nothing new in health since last time',
-    no: 'Something in health is new since last time',
+    ask: msg('Nothing new in health since last time'),
+    no: msg('Something in health is new since last time'),
     holds: true,
-    remedy: 'A clinician screens again, or lifts the hold with a reason.',
+    remedy: msg('A clinician screens again, or lifts the hold with a reason.'),
   },
   swelling: {
-    ask: 'Swelling going down, or none',
-    no: 'Swelling is not going down',
+    ask: msg('Swelling going down, or none'),
+    no: msg('Swelling is not going down'),
     holds: true,
     remedy: NOT_TODAY,
   },
   joint: {
-    ask: 'At least 4 days since surgery, joint quiet',
-    no: 'Surgery is under 4 days ago or the joint is not quiet',
+    ask: msg('At least 4 days since surgery, joint quiet'),
+    no: msg('Surgery is under 4 days ago or the joint is not quiet'),
     holds: true,
     remedy: NOT_TODAY,
     postOperative: true,
   },
   skin: {
-    ask: 'Skin intact under the cuff',
-    no: 'Skin is not intact under the cuff',
+    ask: msg('Skin intact under the cuff'),
+    no: msg('Skin is not intact under the cuff'),
     holds: true,
     remedy: NOT_TODAY,
   },
-  fever: { ask: 'No fever', no: 'Fever', holds: true, remedy: NOT_TODAY },
+  fever: { ask: msg('No fever'), no: msg('Fever'), holds: true, remedy: NOT_TODAY },
   sleep: {
-    ask: 'Slept and hydrated',
-    no: 'Short of sleep or water',
+    ask: msg('Slept and hydrated'),
+    no: msg('Short of sleep or water'),
     holds: false,
-    remedy: 'Start low, and watch.',
+    remedy: msg('Start low, and watch.'),
   },
 };
 
 /** The on-the-day check. `notWell` lists the questions answered no. */
 export const dayCheckSchema = z.object({
   notWell: z.array(daySignSchema),
-  painNow: z.number('Give the pain now, 0 to 10.').int().min(0).max(10),
+  painNow: z.number(msg('Give the pain now, 0 to 10.')).int().min(0).max(10),
   bloodPressure: bloodPressureSchema.nullable(),
 });
 export type DayCheckAnswers = z.infer<typeof dayCheckSchema>;
@@ -64,13 +66,21 @@ export const DAY_CHECK_HOLDS_MS = 12 * 3_600_000;
 
 const { painToAskAbout: PAIN_TO_ASK_ABOUT, holdAt, retakeAfterMin } = RULES['SCR-3'].figures;
 
+/** A blood pressure that holds the session for the day. */
+export const bloodPressureToday = (reading: BloodPressure): Message =>
+  msg('Blood pressure {bloodPressure} today is at or above {systolicMmHg} or {diastolicMmHg}', {
+    bloodPressure: bloodPressureWords(reading),
+    systolicMmHg: holdAt.systolicMmHg,
+    diastolicMmHg: holdAt.diastolicMmHg,
+  });
+
 /** Findings of a check on the day: `hard` holds the session today (rule SCR-3). */
 export function judgeDayCheck({ notWell, painNow, bloodPressure }: DayCheckAnswers): Finding[] {
   const findings: Finding[] = notWell.map((sign) => ({
     rule: 'SCR-3',
     level: DAY_SIGNS[sign].holds ? 'hard' : 'note',
     subject: sign,
-    message: `${DAY_SIGNS[sign].no}.`,
+    message: msg('{sign}.', { sign: DAY_SIGNS[sign].no }),
     remedy: DAY_SIGNS[sign].remedy,
   }));
   if (bloodPressure && holdsToday(bloodPressure)) {
@@ -78,8 +88,11 @@ export function judgeDayCheck({ notWell, painNow, bloodPressure }: DayCheckAnswe
       rule: 'SCR-3',
       level: 'hard',
       subject: 'bloodPressure',
-      message: `Blood pressure ${bloodPressureWords(bloodPressure)} today is at or above ${holdAt.systolicMmHg} or ${holdAt.diastolicMmHg}.`,
-      remedy: `Rest ${retakeAfterMin} minutes and measure once more: that reading counts. Refer if it stays.`,
+      message: msg('{tooHigh}.', { tooHigh: bloodPressureToday(bloodPressure) }),
+      remedy: msg(
+        'Rest {retakeAfterMin} minutes and measure once more: that reading counts. Refer if it stays.',
+        { retakeAfterMin },
+      ),
     });
   }
   if (painNow >= PAIN_TO_ASK_ABOUT) {
@@ -87,8 +100,8 @@ export function judgeDayCheck({ notWell, painNow, bloodPressure }: DayCheckAnswe
       rule: 'SCR-3',
       level: 'note',
       subject: 'painNow',
-      message: `Pain now is ${painNow} of 10.`,
-      remedy: 'Ask where and since when before you begin.',
+      message: msg('Pain now is {painNow} of 10.', { painNow }),
+      remedy: msg('Ask where and since when before you begin.'),
     });
   }
   return findings;

@@ -1,3 +1,4 @@
+import { capital, list, type Message, msg } from '../message/message';
 import { type Rung, rungSchema } from '../protocol/exercise';
 import { workModeSchema } from '../protocol/work-mode';
 import { LIMBS, type Limb, limbsWords } from '../quantity/limb';
@@ -10,20 +11,28 @@ import { type ItemId, type ItemLevel, levelOf, SCREEN_ITEMS, type Stricter } fro
 
 export type Decision = 'clear-to-start' | 'start-with-limits' | 'needs-clearance' | 'do-not-start';
 
-export const DECISION_WORDS: Record<Decision, string> = {
-  'clear-to-start': 'Clear to start',
-  'start-with-limits': 'Start with limits',
-  'needs-clearance': 'Needs clearance',
-  'do-not-start': 'Do not start',
+/** A decision as it stands within a sentence. */
+export const DECISION_NAMES: Record<Decision, Message> = {
+  'clear-to-start': msg('clear to start'),
+  'start-with-limits': msg('start with limits'),
+  'needs-clearance': msg('needs clearance'),
+  'do-not-start': msg('do not start'),
+};
+
+export const DECISION_WORDS: Record<Decision, Message> = {
+  'clear-to-start': capital(DECISION_NAMES['clear-to-start']),
+  'start-with-limits': capital(DECISION_NAMES['start-with-limits']),
+  'needs-clearance': capital(DECISION_NAMES['needs-clearance']),
+  'do-not-start': capital(DECISION_NAMES['do-not-start']),
 };
 
 /** Why a screening came out as it did: one item, what it means, and what clears it, if anything does. */
 export type Reason = {
   subject: FoundSubject;
   level: ItemLevel;
-  words: string;
+  words: Message;
   /** The clearance that answers it, in words; null while none does. */
-  clearedBy: string | null;
+  clearedBy: Message | null;
   /** Limbs that it does not keep from being trained. */
   clearedFor: Limb[];
   rule: RuleId;
@@ -89,10 +98,10 @@ function weighsMore(subject: ItemId, answered: Answered): boolean {
 }
 
 /** What an item is called, with the limbs it is in. */
-function labelIn(subject: ItemId, { places = [] }: Answered): string {
+function labelIn(subject: ItemId, { places = [] }: Answered): Message {
   const { label } = SCREEN_ITEMS[subject];
   const place = places.find(({ item }) => item === subject);
-  return place ? `${label}: ${limbsWords(place.limbs)}` : label;
+  return place ? msg('{label}: {limbs}', { label, limbs: limbsWords(place.limbs) }) : label;
 }
 
 function itemReasons(answered: Answered, stricter: Stricter): Found[] {
@@ -101,11 +110,14 @@ function itemReasons(answered: Answered, stricter: Stricter): Found[] {
     const withOthers = alone === 'note' && weighsMore(subject, answered);
     const { clearWith } = SCREEN_ITEMS[subject];
     const label = labelIn(subject, answered);
-    const beside = clearWith === 'clots' ? 'another item that bears on clots' : 'another item';
     return {
       subject,
       level: withOthers ? 'clear' : alone,
-      words: withOthers ? `${label}, together with ${beside}` : label,
+      words: !withOthers
+        ? label
+        : clearWith === 'clots'
+          ? msg('{label}, together with another item that bears on clots', { label })
+          : msg('{label}, together with another item', { label }),
       rule: 'SCR-1',
     };
   });
@@ -118,15 +130,21 @@ function bloodPressureReasons({ bloodPressures }: Pick<Answered, 'bloodPressures
   if (!level) return [];
   const { stopAt, clearAt, lowSystolicMmHg } = RULES['SCR-1'].figures;
   const limit = level === 'stop' ? stopAt : clearAt;
-  const bound =
-    mean.systolicMmHg < lowSystolicMmHg
-      ? `the upper below ${lowSystolicMmHg}`
-      : `at or above ${limit.systolicMmHg} or ${limit.diastolicMmHg}`;
   return [
     {
       subject: 'blood-pressure',
       level,
-      words: `Resting blood pressure ${bloodPressureWords(mean)}, ${bound}`,
+      words:
+        mean.systolicMmHg < lowSystolicMmHg
+          ? msg('Resting blood pressure {bloodPressure}, the upper below {lowSystolicMmHg}', {
+              bloodPressure: bloodPressureWords(mean),
+              lowSystolicMmHg,
+            })
+          : msg('Resting blood pressure {bloodPressure}, at or above {systolicMmHg} or {diastolicMmHg}', {
+              bloodPressure: bloodPressureWords(mean),
+              systolicMmHg: limit.systolicMmHg,
+              diastolicMmHg: limit.diastolicMmHg,
+            }),
       rule: 'SCR-1',
     },
   ];
@@ -160,7 +178,7 @@ function clearing(
   { places = [] }: Answered,
   inForce: readonly Clearance[],
 ): Pick<Reason, 'clearedBy' | 'clearedFor'> {
-  if (level === 'note') return { clearedBy: 'noted', clearedFor: [...LIMBS] };
+  if (level === 'note') return { clearedBy: msg('noted'), clearedFor: [...LIMBS] };
   const answers =
     level === 'stop' && (subject === 'blood-pressure' || NEVER_CLEARED.includes(subject))
       ? []
@@ -171,7 +189,12 @@ function clearing(
   if (answers.length === 0) return { clearedBy: null, clearedFor: [] };
   const isIn = places.find(({ item }) => item === subject)?.limbs ?? LIMBS;
   return {
-    clearedBy: `cleared by ${answers.map(({ givenBy }) => givenBy).join(' and ')}`,
+    clearedBy: msg('cleared by {givers}', {
+      givers: list(
+        answers.map(({ givenBy }) => givenBy),
+        'and',
+      ),
+    }),
     clearedFor: LIMBS.filter(
       (limb) => !isIn.includes(limb) || answers.some((clearance) => speaksOf(clearance, limb)),
     ),

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { englishOf } from '#language/english-of.fixture';
 import { MS_PER_DAY } from '../quantity/units';
 import { NotABundle, readBundle } from './from-bundle';
 
@@ -25,11 +26,15 @@ const state = (code: string) => ({ clinicalStatus: { coding: [{ code }] } });
 
 describe('what a clinical record proposes for screening', () => {
   it('says whose it is', () => {
-    expect(readBundle(bundle(), NOW_MS)).toEqual({ person: 'Ada Wick', bornOn: '1980-02-01', proposals: [] });
+    expect(englishOf(readBundle(bundle(), NOW_MS))).toEqual({
+      person: 'Ada Wick',
+      bornOn: '1980-02-01',
+      proposals: [],
+    });
     const named = { ...PATIENT, name: [{ text: '<b>Ada</b>' }] };
-    expect(readBundle({ resourceType: 'Bundle', entry: [{ resource: named }] }, NOW_MS).person).toBe(
-      '<b>Ada</b>',
-    );
+    expect(
+      englishOf(readBundle({ resourceType: 'Bundle', entry: [{ resource: named }] }, NOW_MS).person),
+    ).toBe('<b>Ada</b>');
   });
 
   it.each([
@@ -45,25 +50,29 @@ describe('what a clinical record proposes for screening', () => {
     ['Coronary artery disease', 'heart-disease'],
     ['Tobacco use', 'smoker'],
   ])('%s is asked about by %s', (text, itemId) => {
-    expect(proposals(condition(text))).toEqual([{ kind: 'item', itemId, words: text, atMs: null }]);
+    expect(englishOf(proposals(condition(text)))).toEqual([
+      { kind: 'item', itemId, words: text, atMs: null },
+    ]);
   });
 
   it('keeps as a note what no item asks about, or what is over, but asks of the past what the past matters to', () => {
-    expect(proposals(condition('Hay fever'))).toEqual([{ kind: 'note', words: 'Hay fever', atMs: null }]);
-    expect(proposals(condition('Cellulitis', state('resolved')))).toMatchObject([
+    expect(englishOf(proposals(condition('Hay fever')))).toEqual([
+      { kind: 'note', words: 'Hay fever', atMs: null },
+    ]);
+    expect(englishOf(proposals(condition('Cellulitis', state('resolved'))))).toMatchObject([
       { kind: 'note', words: 'Cellulitis, over' },
     ]);
-    expect(proposals(condition('DVT', state('resolved')))).toMatchObject([
+    expect(englishOf(proposals(condition('DVT', state('resolved'))))).toMatchObject([
       { kind: 'item', itemId: 'thrombosis' },
     ]);
-    expect(proposals(condition('Diabetes', { onsetDateTime: '2020-01-01' }))).toMatchObject([
+    expect(englishOf(proposals(condition('Diabetes', { onsetDateTime: '2020-01-01' })))).toMatchObject([
       { atMs: Date.UTC(2020, 0, 1) },
     ]);
     const coded = {
       resourceType: 'Condition',
       code: { coding: [{ system: 'x', code: '1', display: 'Angina' }] },
     };
-    expect(proposals(coded)).toMatchObject([{ itemId: 'heart-disease', words: 'Angina' }]);
+    expect(englishOf(proposals(coded))).toMatchObject([{ itemId: 'heart-disease', words: 'Angina' }]);
   });
 
   it('leaves out what was taken back, and says everything once', () => {
@@ -89,13 +98,17 @@ describe('what a clinical record proposes for screening', () => {
         performedDateTime: daysAgo(days),
         ...(site ? { bodySite: [{ text: site }] } : {}),
       });
-    expect(operation('Repair of meniscus', 10, 'Left knee')).toMatchObject([
+    expect(englishOf(operation('Repair of meniscus', 10, 'Left knee'))).toMatchObject([
       { kind: 'procedure', limb: 'left-thigh', words: 'Repair of meniscus' },
     ]);
-    expect(operation('Right rotator cuff repair of shoulder', 10)).toMatchObject([{ limb: 'right-arm' }]);
-    expect(operation('Left and right knee', 10)).toMatchObject([{ kind: 'procedure', limb: null }]);
-    expect(operation('Appendectomy', 10)).toMatchObject([{ kind: 'procedure', limb: null }]);
-    expect(operation('Repair of meniscus', 400)).toMatchObject([{ kind: 'note' }]);
+    expect(englishOf(operation('Right rotator cuff repair of shoulder', 10))).toMatchObject([
+      { limb: 'right-arm' },
+    ]);
+    expect(englishOf(operation('Left and right knee', 10))).toMatchObject([
+      { kind: 'procedure', limb: null },
+    ]);
+    expect(englishOf(operation('Appendectomy', 10))).toMatchObject([{ kind: 'procedure', limb: null }]);
+    expect(englishOf(operation('Repair of meniscus', 400))).toMatchObject([{ kind: 'note' }]);
     expect(operation('Planned arthroscopy', -10)).toEqual([]);
   });
 
@@ -111,11 +124,11 @@ describe('what a clinical record proposes for screening', () => {
         { code: loinc('8462-4'), valueQuantity: { value: 84 } },
       ],
     };
-    expect(proposals(pressure)).toMatchObject([
+    expect(englishOf(proposals(pressure))).toMatchObject([
       { kind: 'blood-pressure', systolicMmHg: 132, diastolicMmHg: 84 },
     ]);
     expect(
-      proposals({ ...at, code: loinc('29463-7'), valueQuantity: { value: 180, code: '[lb_av]' } }),
+      englishOf(proposals({ ...at, code: loinc('29463-7'), valueQuantity: { value: 180, code: '[lb_av]' } })),
     ).toMatchObject([{ kind: 'body-mass', massKg: 81.6 }]);
     expect(proposals({ ...at, code: loinc('29463-7'), valueQuantity: { value: 13, unit: 'stone' } })).toEqual(
       [],
@@ -129,7 +142,7 @@ describe('what a clinical record proposes for screening', () => {
     const refused = (json: unknown) => () => readBundle(json, NOW_MS);
     expect(refused({ resourceType: 'Patient' })).toThrow(/no FHIR bundle/);
     expect(refused('text')).toThrow(NotABundle);
-    expect(refused({ resourceType: 'Bundle' })).toThrow(/Nobody is in this bundle/);
+    expect(refused({ resourceType: 'Bundle' })).toThrow(/No person is in this bundle/);
     expect(refused(bundle(PATIENT))).toThrow(/Several people are/);
     expect(refused({ resourceType: 'Bundle', entry: Array(20_001).fill({ resource: {} }) })).toThrow(
       /larger/,
@@ -163,7 +176,7 @@ describe('what a clinical record proposes for screening', () => {
           bundle(...resources.map(([resourceType, more]) => ({ ...more, resourceType }))),
           NOW_MS,
         );
-        expect(read.person).toBe('Ada Wick');
+        expect(englishOf(read.person)).toBe('Ada Wick');
       }),
     );
   });

@@ -1,4 +1,6 @@
 import { z } from 'zod';
+import { msg, type Text } from '../message/message';
+import { MessageError } from '../message/message-error';
 import type { Limb } from '../quantity/limb';
 import { MS_PER_DAY } from '../quantity/units';
 import { RULES } from '../rules/catalogue';
@@ -14,13 +16,15 @@ export type Proposal =
   | { kind: 'procedure'; words: string; limb: Limb | null; atMs: number }
   | { kind: 'blood-pressure'; systolicMmHg: number; diastolicMmHg: number; atMs: number }
   | { kind: 'body-mass'; massKg: number; atMs: number }
-  | { kind: 'note'; words: string; atMs: number | null };
+  | { kind: 'note'; words: Text; atMs: number | null };
 
 /** A record as far as it was understood: of whom it is, so that somebody looks, and what it proposes. */
-export type BundleRead = { person: string; bornOn: string | null; proposals: Proposal[] };
+export type BundleRead = { person: Text; bornOn: string | null; proposals: Proposal[] };
 
 /** Why a file is no clinical record, and what to do. */
-export class NotABundle extends Error {}
+export class NotABundle extends MessageError {
+  readonly code = 'not-a-bundle';
+}
 
 const MOST_ENTRIES = 20_000;
 const MOST_PROPOSALS = 200;
@@ -124,7 +128,10 @@ export function readBundle(json: unknown, nowMs: number): BundleRead {
   const bundle = bundleSchema.safeParse(json);
   if (!bundle.success) {
     throw new NotABundle(
-      `This is no FHIR bundle, or a larger one than is read here (${MOST_ENTRIES.toLocaleString('en')} entries). Ask for the record of one person, as a Bundle of FHIR R4 in JSON.`,
+      msg(
+        'This is no FHIR bundle, or a larger one than is read here ({mostEntries} entries). Ask for the record of one person, as a Bundle of FHIR R4 in JSON.',
+        { mostEntries: MOST_ENTRIES },
+      ),
     );
   }
   const resources = bundle.data.entry.flatMap(({ resource }): Resource[] => {
@@ -135,7 +142,9 @@ export function readBundle(json: unknown, nowMs: number): BundleRead {
   const [patient, another] = patients;
   if (!patient || another) {
     throw new NotABundle(
-      `${patient ? 'Several people are' : 'Nobody is'} in this bundle. Ask for the record of one person.`,
+      patient
+        ? msg('Several people are in this bundle. Ask for the record of one person.')
+        : msg('No person is in this bundle. Ask for the record of one person.'),
     );
   }
   const proposals = resources.filter(stands).flatMap((resource) => proposed(resource, nowMs));
@@ -181,7 +190,7 @@ function condition({ code, clinicalStatus, onsetDateTime, recordedDate }: Resour
   const atMs = msOf(onsetDateTime ?? recordedDate);
   const isOver = /inactive|resolved|remission/.test(wordsOf(clinicalStatus));
   if (itemId && (!isOver || ASKED_OF_THE_PAST.has(itemId))) return [{ kind: 'item', itemId, words, atMs }];
-  return [{ kind: 'note', words: isOver ? `${words}, over` : words, atMs }];
+  return [{ kind: 'note', words: isOver ? msg('{words}, over', { words }) : words, atMs }];
 }
 
 /** Operations count for twelve weeks; older ones are worth a note. */
@@ -239,8 +248,8 @@ function msOf(date: string | undefined): number | null {
   return Number.isNaN(ms) ? null : ms;
 }
 
-function nameOf({ name }: Resource): string {
+function nameOf({ name }: Resource): Text {
   const [first] = name ?? [];
   const joined = [...(first?.given ?? []), first?.family ?? ''].join(' ').trim();
-  return (first?.text ?? joined).slice(0, 200) || 'without a name';
+  return (first?.text ?? joined).slice(0, 200) || msg('without a name');
 }

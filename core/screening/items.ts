@@ -1,4 +1,6 @@
 import { z } from 'zod';
+import type { Message } from '../message/message';
+import { msg } from '../message/message';
 import { RULES } from '../rules/catalogue';
 
 /** What a yes to an item means (rule SCR-1). */
@@ -46,7 +48,7 @@ export const itemIdSchema = z.enum([
 export type ItemId = z.infer<typeof itemIdSchema>;
 
 export type ScreenItem = {
-  label: string;
+  label: Message;
   level: ItemLevel;
   /** It bears on clots, and weighs more beside another that does. */
   clots?: true;
@@ -65,79 +67,93 @@ const COUNTS = RULES['SCR-1'].figures;
 /** The questionnaire of rule SCR-1, in the order it is asked. Resting blood pressure is judged on its own. */
 export const SCREEN_ITEMS: Record<ItemId, ScreenItem> = {
   thrombosis: {
-    label: 'Deep-vein thrombosis or pulmonary embolism in the past',
+    label: msg('Deep-vein thrombosis or pulmonary embolism in the past'),
     level: 'stop',
     clots: true,
   },
   'thrombosis-suspected': {
-    label: 'Deep-vein thrombosis or pulmonary embolism now, or suspected',
+    label: msg('Deep-vein thrombosis or pulmonary embolism now, or suspected'),
     level: 'stop',
     clots: true,
   },
-  'clotting-disorder': { label: 'Clotting disorder', level: 'stop', clots: true },
-  'sickle-cell-disease': { label: 'Sickle cell disease', level: 'stop', clots: true },
-  stroke: { label: 'Stroke in the past', level: 'stop' },
-  pregnancy: { label: 'Pregnancy, or birth in the last 6 weeks', level: 'stop', clots: true },
-  'heart-disease': { label: 'Unstable or significant heart disease', level: 'stop' },
-  infection: { label: 'Active infection', level: 'stop' },
+  'clotting-disorder': { label: msg('Clotting disorder'), level: 'stop', clots: true },
+  'sickle-cell-disease': { label: msg('Sickle cell disease'), level: 'stop', clots: true },
+  stroke: { label: msg('Stroke in the past'), level: 'stop' },
+  pregnancy: { label: msg('Pregnancy, or birth in the last 6 weeks'), level: 'stop', clots: true },
+  'heart-disease': { label: msg('Unstable or significant heart disease'), level: 'stop' },
+  infection: { label: msg('Active infection'), level: 'stop' },
   'open-wound': {
-    label: 'Open fracture, unhealed wound or skin graft under the cuff',
+    label: msg('Open fracture, unhealed wound or skin graft under the cuff'),
     level: 'stop',
     inLimb: true,
   },
   'vascular-disease': {
-    label: 'Peripheral vascular disease or other vascular insufficiency',
+    label: msg('Peripheral vascular disease or other vascular insufficiency'),
     level: 'stop',
   },
-  'compartment-syndrome': { label: 'Acute compartment syndrome', level: 'stop' },
-  'dialysis-access': { label: 'Dialysis access in the limb', level: 'stop', inLimb: true },
+  'compartment-syndrome': { label: msg('Acute compartment syndrome'), level: 'stop' },
+  'dialysis-access': { label: msg('Dialysis access in the limb'), level: 'stop', inLimb: true },
   'vessel-implant': {
-    label: 'Vascular stent, vessel graft or indwelling line in the limb',
+    label: msg('Vascular stent, vessel graft or indwelling line in the limb'),
     level: 'stop',
     clots: true,
     inLimb: true,
   },
-  tumour: { label: 'Tumour in the limb', level: 'stop', clots: true, inLimb: true },
-  'cancer-treatment': { label: 'In treatment for cancer now', level: 'stop', clots: true },
-  'spinal-cord-injury': { label: 'Spinal cord injury at or above the sixth thoracic level', level: 'stop' },
-  rhabdomyolysis: { label: 'Muscle breakdown (rhabdomyolysis) in the past', level: 'stop' },
-  'diabetes-severe': { label: 'Diabetes that is not controlled, or with nerve damage', level: 'stop' },
-  'hypertension-treated': { label: 'Treated for high blood pressure', level: 'clear' },
-  diabetes: { label: 'Diabetes', level: 'clear' },
-  'varicose-veins': { label: 'Varicose veins', level: 'clear', clots: true },
-  lymphoedema: { label: 'Lymphoedema, or lymph nodes removed on that side', level: 'clear', inLimb: true },
-  anticoagulants: { label: 'Takes anticoagulants', level: 'clear', clots: true },
-  'family-clots': { label: 'Parent, brother, sister or child with clots', level: 'clear', clots: true },
-  'sickle-cell-trait': { label: 'Sickle cell trait', level: 'clear', clots: true },
-  'nerve-injury': { label: 'Nerve injury in the limb', level: 'clear', inLimb: true },
+  tumour: { label: msg('Tumour in the limb'), level: 'stop', clots: true, inLimb: true },
+  'cancer-treatment': { label: msg('In treatment for cancer now'), level: 'stop', clots: true },
+  'spinal-cord-injury': {
+    label: msg('Spinal cord injury at or above the sixth thoracic level'),
+    level: 'stop',
+  },
+  rhabdomyolysis: { label: msg('Muscle breakdown (rhabdomyolysis) in the past'), level: 'stop' },
+  'diabetes-severe': { label: msg('Diabetes that is not controlled, or with nerve damage'), level: 'stop' },
+  'hypertension-treated': { label: msg('Treated for high blood pressure'), level: 'clear' },
+  diabetes: { label: msg('Diabetes'), level: 'clear' },
+  'varicose-veins': { label: msg('Varicose veins'), level: 'clear', clots: true },
+  lymphoedema: {
+    label: msg('Lymphoedema, or lymph nodes removed on that side'),
+    level: 'clear',
+    inLimb: true,
+  },
+  anticoagulants: { label: msg('Takes anticoagulants'), level: 'clear', clots: true },
+  'family-clots': { label: msg('Parent, brother, sister or child with clots'), level: 'clear', clots: true },
+  'sickle-cell-trait': { label: msg('Sickle cell trait'), level: 'clear', clots: true },
+  'nerve-injury': { label: msg('Nerve injury in the limb'), level: 'clear', inLimb: true },
   'recent-surgery': {
-    label: 'Surgery in the last 12 weeks',
+    label: msg('Surgery in the last 12 weeks'),
     level: 'clear',
     clots: true,
     countsDays: COUNTS.procedureCountsDays,
   },
-  'easily-bruised': { label: 'Bruises easily, or a bleeding disorder', level: 'clear' },
-  'fragile-skin': { label: 'Fragile skin, or steroids taken for long', level: 'clear' },
-  fainting: { label: 'Fainted in the last year', level: 'clear', countsDays: COUNTS.faintingCountsDays },
-  'statins-muscle': { label: 'Takes statins and has muscle complaints', level: 'clear' },
-  immobilised: { label: 'Immobilised for long', level: 'clear', clots: true },
-  'under-18': { label: `Under ${RULES['SCR-1'].figures.adultFromYears}`, level: 'clear' },
+  'easily-bruised': { label: msg('Bruises easily, or a bleeding disorder'), level: 'clear' },
+  'fragile-skin': { label: msg('Fragile skin, or steroids taken for long'), level: 'clear' },
+  fainting: { label: msg('Fainted in the last year'), level: 'clear', countsDays: COUNTS.faintingCountsDays },
+  'statins-muscle': { label: msg('Takes statins and has muscle complaints'), level: 'clear' },
+  immobilised: { label: msg('Immobilised for long'), level: 'clear', clots: true },
+  'under-18': {
+    label: msg('Under {adultFromYears}', { adultFromYears: RULES['SCR-1'].figures.adultFromYears }),
+    level: 'clear',
+  },
   oestrogen: {
-    label: 'Takes a medicine with oestrogen, or tamoxifen',
+    label: msg('Takes a medicine with oestrogen, or tamoxifen'),
     level: 'note',
     clots: true,
     clearWith: 'clots',
   },
   'long-travel': {
-    label: 'Travelled for over 4 hours in the last week',
+    label: msg('Travelled for over 4 hours in the last week'),
     level: 'note',
     clots: true,
     clearWith: 'clots',
     countsDays: COUNTS.travelCountsDays,
   },
-  smoker: { label: 'Smokes', level: 'note', clearWith: 'any-item' },
+  smoker: { label: msg('Smokes'), level: 'note', clearWith: 'any-item' },
   // Blood pressure is then watched in work (rule RUN-8).
-  'over-65': { label: `Over ${RULES['RUN-8'].figures.olderThanYears}`, level: 'note', apart: true },
+  'over-65': {
+    label: msg('Over {olderThanYears}', { olderThanYears: RULES['RUN-8'].figures.olderThanYears }),
+    level: 'note',
+    apart: true,
+  },
 };
 
 const RANK: Record<ItemLevel, number> = { note: 0, clear: 1, stop: 2 };

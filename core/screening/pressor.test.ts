@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { englishOf } from '#language/english-of.fixture';
 import { type PressorReadings, pressorResponse } from './pressor';
 
 const bp = (systolicMmHg: number, diastolicMmHg: number) => ({ systolicMmHg, diastolicMmHg });
@@ -16,19 +17,31 @@ const readings = (changes: Partial<PressorReadings> = {}): PressorReadings => ({
 describe('how the blood pressure rises in work (RUN-8)', () => {
   it('proposes the share at which it would stay under the limit, the lower of the two pressures', () => {
     // Upper: 80 of 40, twice. Lower: 21 of 11. 40 × 1.909 = 76.4, down to a step of five.
-    expect(pressorResponse(readings(), LIMIT)).toMatchObject({ kind: 'cap', capPercentLop: 75 });
+    expect(englishOf(pressorResponse(readings(), LIMIT))).toMatchObject({ kind: 'cap', capPercentLop: 75 });
     // 40 × 80 ÷ 64 = 50.
-    expect(pressorResponse(readings({ minute2: bp(204, 90) }), LIMIT)).toMatchObject({ capPercentLop: 50 });
-    expect(pressorResponse(readings({ minute1: bp(150, 86), minute2: bp(152, 86) }), LIMIT)).toMatchObject({
+    expect(englishOf(pressorResponse(readings({ minute2: bp(204, 90) }), LIMIT))).toMatchObject({
+      capPercentLop: 50,
+    });
+    expect(
+      englishOf(pressorResponse(readings({ minute1: bp(150, 86), minute2: bp(152, 86) }), LIMIT)),
+    ).toMatchObject({
       kind: 'none-needed',
     });
   });
 
   it('goes lower than what was held where it was over the limit, or is not back at five minutes', () => {
-    expect(pressorResponse(readings({ after: bp(151, 84) }), LIMIT)).toMatchObject({ capPercentLop: 30 });
-    expect(pressorResponse(readings({ after: bp(150, 94) }), LIMIT)).toMatchObject({ capPercentLop: 75 });
-    expect(pressorResponse(readings({ minute2: bp(222, 96) }), LIMIT)).toMatchObject({ capPercentLop: 30 });
-    expect(pressorResponse(readings({ before: bp(218, 100), minute2: bp(260, 118) }), LIMIT)).toMatchObject({
+    expect(englishOf(pressorResponse(readings({ after: bp(151, 84) }), LIMIT))).toMatchObject({
+      capPercentLop: 30,
+    });
+    expect(englishOf(pressorResponse(readings({ after: bp(150, 94) }), LIMIT))).toMatchObject({
+      capPercentLop: 75,
+    });
+    expect(englishOf(pressorResponse(readings({ minute2: bp(222, 96) }), LIMIT))).toMatchObject({
+      capPercentLop: 30,
+    });
+    expect(
+      englishOf(pressorResponse(readings({ before: bp(218, 100), minute2: bp(260, 118) }), LIMIT)),
+    ).toMatchObject({
       kind: 'not-under-a-cuff',
     });
   });

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { type Message, msg, sentences } from '../message/message';
 import { roundDownToDivision } from '../quantity/rounding';
 import { RULES } from '../rules/catalogue';
 import { type BloodPressure, bloodPressureSchema, bloodPressureWords } from './blood-pressure';
@@ -6,7 +7,10 @@ import { isBackTo, isTooHigh, limitInWork } from './pressure-in-work';
 
 /** Two minutes of light work under the cuff of one limb, and the blood pressure around it (rule RUN-8). */
 export const pressorReadingsSchema = z.object({
-  percentLop: z.number('Enter the share of LOP.').min(10, 'At least 10 %.').max(80, 'At most 80 %.'),
+  percentLop: z
+    .number(msg('Enter the share of LOP.'))
+    .min(10, msg('At least 10 %.'))
+    .max(80, msg('At most 80 %.')),
   before: bloodPressureSchema,
   minute1: bloodPressureSchema,
   minute2: bloodPressureSchema,
@@ -17,9 +21,9 @@ export type PressorReadings = z.infer<typeof pressorReadingsSchema>;
 
 /** What a pressor response comes to: a share of LOP that a clinician may keep as a cap, or no work under a cuff. */
 export type PressorResponse =
-  | { kind: 'cap'; capPercentLop: number; words: string }
-  | { kind: 'none-needed'; words: string }
-  | { kind: 'not-under-a-cuff'; words: string };
+  | { kind: 'cap'; capPercentLop: number; words: Message }
+  | { kind: 'none-needed'; words: Message }
+  | { kind: 'not-under-a-cuff'; words: Message };
 
 const MOST_PERCENT = RULES['PRS-3'].figures.exercisePercentLop.most;
 const LOWEST_CAP = 10;
@@ -45,9 +49,32 @@ export function pressorResponse(readings: PressorReadings, limit: BloodPressure)
   const byRise = percentLop * Math.min(share('systolicMmHg'), share('diastolicMmHg'));
   const lower = isOver || !isBack ? percentLop - LATER_POINTS : Number.POSITIVE_INFINITY;
   const cap = roundDownToDivision(Math.min(byRise, lower, MOST_PERCENT), STEP);
-  const seen = `At ${percentLop} % of LOP ${bloodPressureWords(before)} rose to ${bloodPressureWords(minute1)} and ${bloodPressureWords(minute2)}, ${bloodPressureWords(after)} five minutes after${isBack ? '' : ': not back'}.`;
+  const values = {
+    percentLop,
+    before: bloodPressureWords(before),
+    minute1: bloodPressureWords(minute1),
+    minute2: bloodPressureWords(minute2),
+    after: bloodPressureWords(after),
+  };
+  const seen = isBack
+    ? msg(
+        'At {percentLop} % of LOP {before} rose to {minute1} and {minute2}, {after} five minutes after.',
+        values,
+      )
+    : msg(
+        'At {percentLop} % of LOP {before} rose to {minute1} and {minute2}, {after} five minutes after: not back.',
+        values,
+      );
   if (cap < LOWEST_CAP)
-    return { kind: 'not-under-a-cuff', words: `${seen} Ask a physician before any work under a cuff.` };
-  if (cap >= MOST_PERCENT) return { kind: 'none-needed', words: `${seen} No cap of their own.` };
-  return { kind: 'cap', capPercentLop: cap, words: `${seen} A cap at ${cap} % of LOP.` };
+    return {
+      kind: 'not-under-a-cuff',
+      words: sentences(seen, msg('Ask a physician before any work under a cuff.')),
+    };
+  if (cap >= MOST_PERCENT)
+    return { kind: 'none-needed', words: sentences(seen, msg('No cap of their own.')) };
+  return {
+    kind: 'cap',
+    capPercentLop: cap,
+    words: sentences(seen, msg('A cap at {cap} % of LOP.', { cap })),
+  };
 }

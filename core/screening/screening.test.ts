@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { englishOf } from '#language/english-of.fixture';
 import { type Rung, rungHeight, rungSchema } from '../protocol/exercise';
 import { workModeSchema } from '../protocol/work-mode';
 import { LIMBS, type Limb } from '../quantity/limb';
@@ -39,7 +40,11 @@ const judge = (...[answers, clearances = []]: [ReturnType<typeof screening>, Cle
 
 describe('the decision (SCR-1, SCR-2)', () => {
   it('is clear to start when nothing is found', () => {
-    expect(judge(screening([]))).toEqual({ decision: 'clear-to-start', reasons: [], limbs: [...LIMBS] });
+    expect(englishOf(judge(screening([])))).toEqual({
+      decision: 'clear-to-start',
+      reasons: [],
+      limbs: [...LIMBS],
+    });
   });
 
   it('is do not start for any stop item, whatever else is answered', () => {
@@ -79,7 +84,7 @@ describe('the decision (SCR-1, SCR-2)', () => {
   });
 
   it('notes smoking alone, and asks for a clearance together with anything else', () => {
-    expect(judge(screening(['smoker']))).toMatchObject({
+    expect(englishOf(judge(screening(['smoker'])))).toMatchObject({
       decision: 'clear-to-start',
       reasons: [{ level: 'note' }],
     });
@@ -88,7 +93,10 @@ describe('the decision (SCR-1, SCR-2)', () => {
   });
 
   it('counts a high blood pressure beside smoking, and clots beside what bears on clots', () => {
-    expect(judge(screening(['smoker'], 145)).reasons).toMatchObject([{ level: 'clear' }, { level: 'clear' }]);
+    expect(englishOf(judge(screening(['smoker'], 145)).reasons)).toMatchObject([
+      { level: 'clear' },
+      { level: 'clear' },
+    ]);
     for (const subject of ['oestrogen', 'long-travel'] as const) {
       expect(judge(screening([subject])).decision).toBe('clear-to-start');
       expect(
@@ -103,7 +111,7 @@ describe('the decision (SCR-1, SCR-2)', () => {
   });
 
   it('asks for a clearance of a low blood pressure, and not at 90', () => {
-    expect(judge(screening([], 89)).reasons).toMatchObject([
+    expect(englishOf(judge(screening([], 89)).reasons)).toMatchObject([
       { subject: 'blood-pressure', level: 'clear', words: expect.stringContaining('the upper below 90') },
     ]);
     expect(judge(screening([], 90)).decision).toBe('clear-to-start');
@@ -131,7 +139,7 @@ describe('the decision (SCR-1, SCR-2)', () => {
 
   it('says what changed since last time', () => {
     const before = { ...screening(['diabetes', 'smoker']), atMs: 0, version: 1, note: '' };
-    expect(changesSince(before, screening(['diabetes', 'pregnancy']))).toEqual([
+    expect(englishOf(changesSince(before, screening(['diabetes', 'pregnancy'])))).toEqual([
       'New: Pregnancy, or birth in the last 6 weeks',
       'No longer: Smokes',
     ]);
@@ -383,7 +391,7 @@ describe('on the day (SCR-3)', () => {
     [{ ...well, bloodPressure: { systolicMmHg: 150, diastolicMmHg: 100 } }, 'hard', 'bloodPressure'],
     [{ ...well, painNow: 5 }, 'note', 'painNow'],
   ] as const)('finds %j', (answers, level, subject) => {
-    expect(judgeDayCheck({ ...answers, notWell: [...answers.notWell] })).toMatchObject([
+    expect(englishOf(judgeDayCheck({ ...answers, notWell: [...answers.notWell] }))).toMatchObject([
       { level, subject, rule: 'SCR-3' },
     ]);
   });
@@ -401,7 +409,9 @@ describe('items in a limb, and what is only asked', () => {
       [],
       0,
     );
-    expect(reasons.map(({ words }) => words)).toEqual(['Nerve injury in the limb: left arm and left thigh']);
+    expect(englishOf(reasons.map(({ words }) => words))).toEqual([
+      'Nerve injury in the limb: left arm and left thigh',
+    ]);
     const bloodPressures = [calm, calm];
     const places = [{ item: 'nerve-injury' as const, limbs: ['left-arm' as const] }];
     expect(withoutPlace(['nerve-injury', 'smoker'], [])).toEqual(['nerve-injury']);
@@ -415,7 +425,7 @@ describe('items in a limb, and what is only asked', () => {
     const judged = judgeScreening({ yes: ['smoker', 'over-65'], bloodPressures: [] }, [], [], 0);
     expect(judged.decision).toBe('clear-to-start');
     expect(
-      judgeScreening({ yes: ['smoker', 'diabetes'], bloodPressures: [] }, [], [], 0).reasons,
+      englishOf(judgeScreening({ yes: ['smoker', 'diabetes'], bloodPressures: [] }, [], [], 0).reasons),
     ).toMatchObject([{ subject: 'smoker', level: 'clear' }, { subject: 'diabetes' }]);
   });
 });

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { englishOf } from '#language/english-of.fixture';
 import { testPlan } from '../plan/plan.fixture';
 import { decide } from './decide/decide';
 import type { EventBody, SessionEvent } from './events';
@@ -28,9 +29,9 @@ describe('what is done in a sitting beside the cuff', () => {
     const state = foldAll(plan, logOf(WHOLE_SESSION));
     const note = (words: string, girthCm?: number) =>
       decide(plan, state, { do: 'note-beside', what: 'swelling', words, girthCm }, START_MS + 500_000);
-    expect(note('mid-kneecap').refused).toMatch(/Enter the girth/);
-    expect(note('', 38).refused).toMatch(/where the tape lay/);
-    expect(note('mid-kneecap', 38).events).toEqual([
+    expect(englishOf(note('mid-kneecap').refused)).toMatch(/Enter the girth/);
+    expect(englishOf(note('', 38).refused)).toMatch(/where the tape lay/);
+    expect(englishOf(note('mid-kneecap', 38).events)).toEqual([
       { type: 'beside-noted', what: 'swelling', words: 'mid-kneecap', girthCm: 38 },
     ]);
   });
@@ -43,7 +44,7 @@ describe('what is done in a sitting beside the cuff', () => {
       { do: 'note-beside', what: 'compression', words: 'ten minutes' },
       START_MS + 500_000,
     );
-    expect([events, refused]).toEqual([[COMPRESSION], null]);
+    expect(englishOf([events, refused])).toEqual([[COMPRESSION], null]);
     const noted = foldAll(plan, logOf([...WHOLE_SESSION, [500, COMPRESSION]]));
     expect({ ...noted, beside: [] }).toEqual(done);
     expect(noted.beside).toHaveLength(1);

@@ -1,4 +1,6 @@
 import { describe, expect, it } from 'vitest';
+import { englishOf } from '#language/english-of.fixture';
+import { inEnglish } from '#language/render';
 import { testPlan } from '../plan/plan.fixture';
 import type { BloodPressure } from '../screening/blood-pressure';
 import { isTooHigh } from '../screening/pressure-in-work';
@@ -72,7 +74,7 @@ describe('blood pressure around the work (RUN-8)', () => {
         START_MS + 215_000,
         undefined,
         house,
-      ).events.map((event) => (event.type === 'stopped' ? `stopped: ${event.why}` : event.type));
+      ).events.map((event) => (event.type === 'stopped' ? `stopped: ${inEnglish(event.why)}` : event.type));
     expect(note(220)).toEqual(['blood-pressure-noted']);
     expect(note(224)).toEqual(['blood-pressure-noted', 'stopped: Blood pressure 224/84']);
     // The practice's own limit is the practice's, and no caller's.
@@ -85,8 +87,10 @@ describe('blood pressure around the work (RUN-8)', () => {
     const why = (systolicMmHg: number, diastolicMmHg: number) =>
       whyNotBack(until(300, [noted(2, 'before', 132), noted(600, 'minute-5', systolicMmHg, diastolicMmHg)]));
     expect(why(142, 94)).toBeNull();
-    expect(why(143, 84)).toBe('Blood pressure 143/84 five minutes after, 132/84 before: not back within 10.');
-    expect(why(130, 95)).toContain('130/95');
+    expect(englishOf(why(143, 84))).toBe(
+      'Blood pressure 143/84 five minutes after, 132/84 before: not back within 10.',
+    );
+    expect(englishOf(why(130, 95))).toContain('130/95');
     expect(whyNotBack(until(300, [noted(600, 'minute-5', 180)]))).toBeNull();
   });
 });

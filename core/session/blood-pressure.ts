@@ -1,3 +1,5 @@
+import type { Message } from '../message/message';
+import { msg } from '../message/message';
 import type { Plan } from '../plan/plan';
 import { RULES } from '../rules/catalogue';
 import { type BloodPressure, bloodPressureWords } from '../screening/blood-pressure';
@@ -9,11 +11,11 @@ import { inflatedLimbs, type SessionState } from './state';
 const { backWithinMmHg, afterMs } = RULES['RUN-8'].figures;
 
 /** What each moment is called, in the order they come. */
-export const BLOOD_PRESSURE_MOMENTS: Record<BloodPressureMoment, string> = {
-  before: 'Before',
-  'last-rest': 'In the last rest',
-  'minute-1': '1 min after',
-  'minute-5': '5 min after',
+export const BLOOD_PRESSURE_MOMENTS: Record<BloodPressureMoment, Message> = {
+  before: msg('Before'),
+  'last-rest': msg('In the last rest'),
+  'minute-1': msg('1 min after'),
+  'minute-5': msg('5 min after'),
 };
 
 /** The newest reading of a moment. */
@@ -41,10 +43,14 @@ function momentNow(plan: Plan, state: SessionState, nowMs: number): BloodPressur
 }
 
 /** Why a blood pressure counts as not back at five minutes, in words; null where it is back, or nobody took both (rule RUN-8). */
-export function whyNotBack(state: SessionState): string | null {
+export function whyNotBack(state: SessionState): Message | null {
   const [before, after] = [readingAt(state, 'before'), readingAt(state, 'minute-5')];
   if (!before || !after) return null;
   return isBackTo(before, after)
     ? null
-    : `Blood pressure ${bloodPressureWords(after)} five minutes after, ${bloodPressureWords(before)} before: not back within ${backWithinMmHg}.`;
+    : msg('Blood pressure {after} five minutes after, {before} before: not back within {backWithinMmHg}.', {
+        after: bloodPressureWords(after),
+        before: bloodPressureWords(before),
+        backWithinMmHg,
+      });
 }

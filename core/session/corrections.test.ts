@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { englishOf } from '#language/english-of.fixture';
 import { doseOf } from '../plan/dose';
 import type { Plan } from '../plan/plan';
 import { testKit, testPlan } from '../plan/plan.fixture';
@@ -103,7 +104,7 @@ describe('an ignored alarm (RUN-1)', () => {
     const state = fold(plan, upTo(25));
     expect(dueEvents(plan, fold(plan, upTo(5)), at(5 + 1200 + 14))).toEqual([]);
     const [due] = dueEvents(plan, fold(plan, upTo(5)), at(5 + 1200 + 40));
-    expect(due).toMatchObject({
+    expect(englishOf(due)).toMatchObject({
       atMs: at(5 + 1200 + 15),
       body: { type: 'alarm-ignored', limb: 'left-thigh' },
     });
@@ -136,7 +137,7 @@ describe('an ignored alarm (RUN-1)', () => {
     );
     const state = fold(plan, [...upTo(5), ...again]);
     expect(dueEvents(plan, state, at(1244))).toEqual([]);
-    expect(dueEvents(plan, state, at(1246))).toMatchObject([{ atMs: at(1245) }]);
+    expect(englishOf(dueEvents(plan, state, at(1246)))).toMatchObject([{ atMs: at(1245) }]);
   });
 });
 
@@ -155,18 +156,23 @@ describe('what the bench offers after a set (RUN-4, REV-3, REV-4)', () => {
     offerAfterSet(over, fold(over, logOf(log)), [testKit]);
 
   it('is a lighter load after a short set one, a looser cuff when the load is low already', () => {
-    expect(offered(plan, shortSet(0, 22, begun))).toMatchObject({
+    expect(englishOf(offered(plan, shortSet(0, 22, begun)))).toMatchObject({
       offer: { kind: 'lighten', loadKg: 7.5 },
       rule: 'REV-3',
     });
     const light = testPlan({ percentOneRepMax: 20 }).plan;
-    expect(offered(light, shortSet(0, 22, begun))).toMatchObject({ offer: { kind: 'loosen', byMmHg: 10 } });
+    expect(englishOf(offered(light, shortSet(0, 22, begun)))).toMatchObject({
+      offer: { kind: 'loosen', byMmHg: 10 },
+    });
     expect(offered(plan, shortSet(0, 30, begun))).toBeNull();
   });
 
   it('is a longer rest after a later one, and counts once accepted', () => {
     const log = shortSet(1, 9, shortSet(0, 30, begun));
-    expect(offered(plan, log)).toMatchObject({ offer: { kind: 'rest', restMs: 45_000 }, rule: 'REV-4' });
+    expect(englishOf(offered(plan, log))).toMatchObject({
+      offer: { kind: 'rest', restMs: 45_000 },
+      rule: 'REV-4',
+    });
     const answered: (readonly [number, EventBody])[] = [
       ...log,
       [
@@ -186,7 +192,9 @@ describe('what the bench offers after a set (RUN-4, REV-3, REV-4)', () => {
       ...answered,
       [250, { type: 'set-started', exerciseIndex: 0, setIndex: 2 }],
     ] as typeof answered;
-    expect(dueEvents(plan, fold(plan, logOf(going)), at(281))[1]?.body).toMatchObject({ restMs: 45_000 });
+    expect(englishOf(dueEvents(plan, fold(plan, logOf(going)), at(281))[1]?.body)).toMatchObject({
+      restMs: 45_000,
+    });
   });
 
   it('lightens the sets that follow, and the dose knows', () => {
@@ -220,15 +228,15 @@ describe('a pump that reports (RUN-1, PRS-5)', () => {
 
   it('starts the clock early, writes down what changed by a division, and ends it when the cuff is down', () => {
     expect(reports(begun, 12, 5)).toEqual([]);
-    expect(reports(begun, 21.4, 5)).toEqual([
+    expect(englishOf(reports(begun, 21.4, 5))).toEqual([
       { type: 'cuff-inflated', limb: 'left-thigh', pressureMmHg: 21 },
     ]);
-    expect(reports(up, 100.2, 9)).toEqual([
+    expect(englishOf(reports(up, 100.2, 9))).toEqual([
       { type: 'pressure-read', limb: 'left-thigh', pressureMmHg: 100, cause: 'read' },
     ]);
     expect(reports(up, 103.4, 9)).toEqual([]);
     expect(reports(up, 90, 6)).toEqual([]);
-    expect(reports(up, 3, 6)).toEqual([{ type: 'cuff-released', limb: 'left-thigh' }]);
+    expect(englishOf(reports(up, 3, 6))).toEqual([{ type: 'cuff-released', limb: 'left-thigh' }]);
   });
 
   it('is settled once a reading is within a division, and asked for three rounds at most', () => {
@@ -246,8 +254,8 @@ describe('a pump that reports (RUN-1, PRS-5)', () => {
       const state = fold(plan, log);
       return settlingWords(plan, state, nextStep(plan, state, at(20)));
     };
-    expect(words()).toContain('2 contractions of 2 s');
-    expect(words(96)).toContain('top up');
+    expect(englishOf(words())).toContain('2 contractions of 2 s');
+    expect(englishOf(words(96))).toContain('top up');
     expect(words(96, 103)).toBeNull();
     expect(words(90, 92, 94)).toBeNull();
   });

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { expect, it } from 'vitest';
+import { englishOf } from '#language/english-of.fixture';
 import { EFFORT_IN, EFFORT_SCALES, effortWords, likelyWords } from './effort';
 
 it('keeps effort as 0 to 10 and gives back what was said, on every scale (RUN-2)', () => {
@@ -32,14 +33,18 @@ it('takes four left for six of ten, and thirteen of twenty for the middle', () =
     0, 5, 6.43, 10,
   ]);
   expect([twenty.byKey(5), EFFORT_SCALES['of-ten'].byKey(5)]).toEqual([15, 5]);
-  expect(EFFORT_IN.map((effortIn) => effortWords(6.43, effortIn))).toEqual(['6.4', '3.6 left', '15 of 20']);
+  expect(englishOf(EFFORT_IN.map((effortIn) => effortWords(6.43, effortIn)))).toEqual([
+    '6.4',
+    '3.6 left',
+    '15 of 20',
+  ]);
 });
 
 it('says what is likely on the scale of the practice, and no more than can be felt', () => {
-  expect(EFFORT_IN.map((effortIn) => likelyWords(3, effortIn))).toEqual([
+  expect(englishOf(EFFORT_IN.map((effortIn) => likelyWords(3, effortIn)))).toEqual([
     'effort about 7',
     'repetitions left about 3',
-    'effort, 6–20 about 16',
+    'effort, 6–20, about 16',
   ]);
-  expect(likelyWords(11, 'of-ten')).toBe('more than 10 repetitions left');
+  expect(englishOf(likelyWords(11, 'of-ten'))).toBe('more than 10 repetitions left');
 });

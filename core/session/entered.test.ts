@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { englishOf } from '#language/english-of.fixture';
 import { setsOf } from '../plan/choices';
 import { compile } from '../plan/compile';
 import { composeSession } from '../plan/compose';
@@ -130,10 +131,10 @@ describe('a session entered later (RUN-5)', () => {
     const [planned, next] = compile(timed).sets;
     const restMs = (next?.fromMs ?? 0) - (planned?.toMs ?? 0);
     expect((second?.startedAtMs ?? 0) - (first?.endedAtMs ?? 0)).toBe(restMs);
-    expect(checkEntered(timed, { sets: [set(0, 4)] })).toEqual([
+    expect(englishOf(checkEntered(timed, { sets: [set(0, 4)] }))).toEqual([
       { place: 0, message: 'Set 1 is timed: enter its minutes.' },
     ]);
-    expect(checkEntered(plan, { sets: [minutes(2, 1)] })).toEqual([
+    expect(englishOf(checkEntered(plan, { sets: [minutes(2, 1)] }))).toEqual([
       { place: 0, message: 'Set 3 is counted: enter its repetitions.' },
     ]);
   });

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { type Message, msg } from '../message/message';
 import { compile } from '../plan/compile';
 import type { Plan } from '../plan/plan';
 import type { Timeline } from '../plan/timeline';
@@ -11,25 +12,25 @@ import { signIdSchema } from './signs';
 const enteredSetSchema = z
   .object({
     ...setPlace,
-    reps: z.number('Enter the repetitions.').int().min(0, 'Not below none.').max(500).nullable(),
+    reps: z.number(msg('Enter the repetitions.')).int().min(0, msg('Not below none.')).max(500).nullable(),
     lastedMs: z
-      .number('Enter the minutes.')
+      .number(msg('Enter the minutes.'))
       .int()
-      .min(1_000, 'Longer than nothing.')
-      .max(MS_PER_HOUR, 'At most 60 minutes.')
+      .min(1_000, msg('Longer than nothing.'))
+      .max(MS_PER_HOUR, msg('At most 60 minutes.'))
       .nullable()
       .default(null),
     effort: effortSchema.nullable(),
   })
   .refine(({ reps, lastedMs }) => (reps === null) !== (lastedMs === null), {
     path: ['reps'],
-    message: 'Enter the repetitions, or how long it lasted.',
+    message: msg('Enter the repetitions, or how long it lasted.').message,
   });
 
 /** A session that is entered after the fact: when it began, the sets that were done, and how it was. */
 export const enteredSessionSchema = z.object({
-  startedAtMs: z.number('Enter the day and the time.').int().positive(),
-  sets: z.array(enteredSetSchema).min(1, 'Enter at least one set.').max(100),
+  startedAtMs: z.number(msg('Enter the day and the time.')).int().positive(),
+  sets: z.array(enteredSetSchema).min(1, msg('Enter at least one set.')).max(100),
   /** Worst pain of a joint, 0–10; null where nobody said. */
   jointPain: scaleSchema.nullable(),
   signs: z.array(signIdSchema).max(20),
@@ -47,15 +48,20 @@ export const amountDone = (
 export function checkEntered(
   plan: Plan,
   { sets }: Pick<EnteredSession, 'sets'>,
-): { place: number; message: string }[] {
+): { place: number; message: Message }[] {
   return sets.flatMap(({ exerciseIndex, setIndex, reps, lastedMs }, place) => {
     const planned = plan.exercises[exerciseIndex]?.sets[setIndex];
     if (!planned) return [];
     const isTimed = planned.work.kind === 'timed';
     if (isTimed && lastedMs === null)
-      return [{ place, message: `Set ${setIndex + 1} is timed: enter its minutes.` }];
+      return [{ place, message: msg('Set {set} is timed: enter its minutes.', { set: setIndex + 1 }) }];
     if (!isTimed && reps === null)
-      return [{ place, message: `Set ${setIndex + 1} is counted: enter its repetitions.` }];
+      return [
+        {
+          place,
+          message: msg('Set {set} is counted: enter its repetitions.', { set: setIndex + 1 }),
+        },
+      ];
     return [];
   });
 }

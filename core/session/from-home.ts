@@ -1,3 +1,5 @@
+import type { Message } from '../message/message';
+import { msg } from '../message/message';
 import { EVENTS, type SessionEvent } from './events';
 
 /**
@@ -5,14 +7,14 @@ import { EVENTS, type SessionEvent } from './events';
  * nothing that is for a practitioner to say.
  * @param events in their order
  */
-export function whyNotFromHome(events: readonly SessionEvent[]): string | null {
+export function whyNotFromHome(events: readonly SessionEvent[]): Message | null {
   const [first] = events;
   if (first?.type !== 'session-started' || first.byClient !== true)
-    return 'It does not begin with the start of a session at home.';
-  if (events.at(-1)?.type !== 'session-finished') return 'It is not finished.';
+    return msg('It does not begin with the start of a session at home.');
+  if (events.at(-1)?.type !== 'session-finished') return msg('It is not finished.');
   const stranger = events.find(({ type }) => !EVENTS[type].atHome);
-  if (stranger) return `“${stranger.type}” is for a practitioner to say.`;
+  if (stranger) return msg('“{type}” is for a practitioner to say.', { type: stranger.type });
   return events.some(({ sessionId }) => sessionId !== first.sessionId)
-    ? 'Its events are of several sessions.'
+    ? msg('Its events are of several sessions.')
     : null;
 }

@@ -1,4 +1,5 @@
 import { expect, it } from 'vitest';
+import { englishOf } from '#language/english-of.fixture';
 import { heartRateMomentSchema, minuteInHand, momentWords } from './heart-rate-moment';
 
 it('is a minute of the spell or its end, and nothing else', () => {
@@ -6,7 +7,7 @@ it('is a minute of the spell or its end, and nothing else', () => {
     expect(heartRateMomentSchema.parse(moment)).toBe(moment);
   for (const none of ['minute-0', 'minute-5.5', 'minute-', 'minute-100', 'later'])
     expect(heartRateMomentSchema.safeParse(none).success).toBe(false);
-  expect([momentWords('end'), momentWords('minute-15')]).toEqual(['at the end', 'at minute 15']);
+  expect(englishOf([momentWords('end'), momentWords('minute-15')])).toEqual(['at the end', 'at minute 15']);
 });
 
 it('is minute five until that is noted, then fifteen once it is due, else the minute it is', () => {

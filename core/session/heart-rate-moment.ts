@@ -1,11 +1,13 @@
 import { z } from 'zod';
+import type { Message } from '../message/message';
+import { msg } from '../message/message';
 import { MS_PER_MINUTE } from '../quantity/units';
 
 /** When in a spell of aerobic work a heart rate was: at a minute of it, or at its end (chapter 6). */
 export const heartRateMomentSchema = z.union([
   z.literal('end'),
   z.templateLiteral(['minute-', z.int()]).refine((moment) => /^minute-[1-9]\d?$/.test(moment), {
-    error: 'A minute from 1 to 99.',
+    error: msg('A minute from 1 to 99.').message,
   }),
 ]);
 export type HeartRateMoment = 'end' | `minute-${number}`;
@@ -15,9 +17,12 @@ export const ASKED_MINUTES = [5, 15] as const;
 
 export const atMinute = (minute: number): HeartRateMoment => `minute-${minute}`;
 
+/** @example minuteOf('minute-15') //=> 15 */
+const minuteOf = (moment: `minute-${number}`): number => Number(moment.slice('minute-'.length));
+
 /** @example momentWords('minute-15') //=> 'at minute 15' */
-export const momentWords = (moment: HeartRateMoment): string =>
-  moment === 'end' ? 'at the end' : `at minute ${moment.slice('minute-'.length)}`;
+export const momentWords = (moment: HeartRateMoment): Message =>
+  moment === 'end' ? msg('at the end') : msg('at minute {minute}', { minute: minuteOf(moment) });
 
 /** The minute a figure that is noted now is of: the first asked one that has none yet, as long as it is due, else the minute it is. */
 export function minuteInHand(elapsedMs: number, noted: readonly HeartRateMoment[]): HeartRateMoment {

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { inEnglish } from '#language/render';
 import { decide } from './decide/decide';
 import { type HeartRateFile, lay, momentsIn, placements, traceAt } from './heart-rate';
 import { foldAll, logOf, START_MS } from './session.fixture';
@@ -27,7 +28,7 @@ const file = (startMin: number | null, minutes: number): HeartRateFile => ({
   })),
 });
 const words = (of: HeartRateFile, on = session(spell(2, 10))) =>
-  placements(of, on).map(({ words: said, fromAtMs }) => `${said}: ${(fromAtMs - START_MS) / MIN}`);
+  placements(of, on).map(({ words: said, fromAtMs }) => `${inEnglish(said)}: ${(fromAtMs - START_MS) / MIN}`);
 
 describe('where a file is laid on a session', () => {
   it('is known where its own clock covers the session, a little aside', () => {

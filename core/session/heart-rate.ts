@@ -1,3 +1,5 @@
+import type { Message } from '../message/message';
+import { msg } from '../message/message';
 import { ASKED_MINUTES, atMinute, type HeartRateMoment } from './heart-rate-moment';
 import type { HeartRateTrace } from './heart-rate-trace';
 import type { SetPlace } from './places';
@@ -8,7 +10,7 @@ export type HeartRateFile = { startMs: number | null; samples: HeartRateSample[]
 export type HeartRateSample = { afterMs: number; beatsPerMinute: number };
 
 /** Where a file could begin on the session's clock. More than one is asked; none is said. */
-export type Placement = { words: string; fromAtMs: number };
+export type Placement = { words: Message; fromAtMs: number };
 
 const MINUTE_MS = 60_000;
 /** Clocks of watches are off by this much, and no more. */
@@ -32,15 +34,15 @@ export function placements(
   const endMs = finishedAtMs ?? sets.at(-1)?.endedAtMs ?? startedAtMs;
   const coversByItsClock =
     startMs !== null && startMs <= startedAtMs + CLOCK_OFF_MS && startMs + lastsMs >= endMs - CLOCK_OFF_MS;
-  if (coversByItsClock) return [{ words: 'by its own clock', fromAtMs: startMs }];
+  if (coversByItsClock) return [{ words: msg('by its own clock'), fromAtMs: startMs }];
   const [first] = sets;
   return [
     ...(startMs !== null && startMs < endMs && startMs + lastsMs > startedAtMs
-      ? [{ words: 'by its own clock, though it does not cover the session', fromAtMs: startMs }]
+      ? [{ words: msg('by its own clock, though it does not cover the session'), fromAtMs: startMs }]
       : []),
-    { words: 'it began when the session did', fromAtMs: startedAtMs },
-    ...(first ? [{ words: 'it began with the first set', fromAtMs: first.startedAtMs }] : []),
-    { words: 'it ended when the session did', fromAtMs: endMs - lastsMs },
+    { words: msg('it began when the session did'), fromAtMs: startedAtMs },
+    ...(first ? [{ words: msg('it began with the first set'), fromAtMs: first.startedAtMs }] : []),
+    { words: msg('it ended when the session did'), fromAtMs: endMs - lastsMs },
   ];
 }
 

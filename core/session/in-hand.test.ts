@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { englishOf } from '#language/english-of.fixture';
 import { setsOf } from '../plan/choices';
 import { composeSession } from '../plan/compose';
 import { measuredTarget, testBasis, testExercise, testOcclusion } from '../plan/plan.fixture';
@@ -66,7 +67,7 @@ describe('what is in hand (RUN-7)', () => {
     const second = [...firstDone, released(75)];
     expect(targetAfter(second)).toBe(68);
     const state = fold(plan, logOf([...second, inflated(140, 68)]));
-    expect(inHand(plan, state)).toMatchObject({
+    expect(englishOf(inHand(plan, state))).toMatchObject({
       exerciseIndex: 1,
       limbs: [{ targetMmHg: 68, readMmHg: 68, signed: { occlusion: { value: 170 } } }],
     });

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { englishOf } from '#language/english-of.fixture';
 import type { Plan } from '../plan/plan';
 import { testPlan } from '../plan/plan.fixture';
 import { attentionOf, compareAttention } from './attention';
@@ -150,17 +151,21 @@ describe('settling before the first set (PRS-5)', () => {
 
   it('asks for contractions first, again while one limb is off by more than its division, three times at most', () => {
     expect(words(BEGUN)).toBeNull();
-    expect(words(UP)).toMatch(/^Settle: 2 contractions of 2 s/);
+    expect(englishOf(words(UP))).toMatch(/^Settle: 2 contractions of 2 s/);
     // One limb was read, the other not yet.
-    expect(words([...UP, read(8, 'left-thigh', 104)])).toMatch(/^Settle/);
+    expect(englishOf(words([...UP, read(8, 'left-thigh', 104)]))).toMatch(/^Settle/);
     // Divisions of 2 and of 5: 102 and 100 are within, 101 and 99 are not.
     expect(words([...UP, read(8, 'left-thigh', 102), read(9, 'right-thigh', 100)])).toBeNull();
-    expect(words([...UP, read(8, 'left-thigh', 101), read(9, 'right-thigh', 105)])).toMatch(/^It fell/);
-    expect(words([...UP, read(8, 'left-thigh', 104), read(9, 'right-thigh', 99)])).toMatch(/^It fell/);
+    expect(englishOf(words([...UP, read(8, 'left-thigh', 101), read(9, 'right-thigh', 105)]))).toMatch(
+      /^It fell/,
+    );
+    expect(englishOf(words([...UP, read(8, 'left-thigh', 104), read(9, 'right-thigh', 99)]))).toMatch(
+      /^It fell/,
+    );
     const often = [8, 9, 10].flatMap((s) => [read(s, 'left-thigh', 90), read(s, 'right-thigh', 90)]);
-    expect(words([...UP, ...often.slice(0, 4)])).toMatch(/^It fell/);
+    expect(englishOf(words([...UP, ...often.slice(0, 4)]))).toMatch(/^It fell/);
     expect(words([...UP, ...often])).toBeNull();
-    expect(words(LEAKED)).toMatch(/^Settle/);
+    expect(englishOf(words(LEAKED))).toMatch(/^Settle/);
   });
 
   it('is for the first set only', () => {

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { englishOf } from '#language/english-of.fixture';
 import { testPlan } from '../plan/plan.fixture';
 import type { EventBody } from './events';
 import { noHarderWords } from './no-harder';
@@ -17,11 +18,11 @@ const said = (first: number | null, second: number | null, ...more: (readonly [n
 
 describe('a second set that feels no harder than the first (RUN-2)', () => {
   it('asks for a look at the cuff, with the pressure in hand', () => {
-    expect(noHarderWords(plan, said(5, 5))).toBe(
+    expect(englishOf(noHarderWords(plan, said(5, 5)))).toBe(
       'Set two felt no harder than set one: see that the cuff is still at 104 mmHg, and that the range is full.',
     );
     const loosened = said(5, 4, [147, { type: 'loosened', limb: 'left-thigh', byMmHg: 10 }]);
-    expect(noHarderWords(plan, loosened)).toContain('at 94 mmHg');
+    expect(englishOf(noHarderWords(plan, loosened))).toContain('at 94 mmHg');
   });
 
   it('is nothing where it felt harder, was hard anyway, fell short, or was not said', () => {

@@ -1,4 +1,5 @@
 import { markWords } from '../cuff/mark-words';
+import { list, type Message, msg } from '../message/message';
 import type { Plan } from '../plan/plan';
 import { RULES } from '../rules/catalogue';
 import { inHand } from './in-hand';
@@ -11,7 +12,7 @@ const EASY_MOST = RULES['REV-7'].figures.effort.easyMost;
  * asks for a look and a top-up to what was signed, never for more (rules PRS-5, RUN-2, RUN-4).
  * @returns null where nothing is odd, or the next set has begun
  */
-export function noHarderWords(plan: Plan, state: SessionState): string | null {
+export function noHarderWords(plan: Plan, state: SessionState): Message | null {
   const [first, second, ...later] = state.sets.filter(
     ({ exerciseIndex }) => exerciseIndex === state.sets.at(-1)?.exerciseIndex,
   );
@@ -24,7 +25,12 @@ export function noHarderWords(plan: Plan, state: SessionState): string | null {
   );
   if (!isHeld || !isWhole || second.effort > Math.min(first.effort, EASY_MOST)) return null;
   const targets = (inHand(plan, state)?.limbs ?? []).map((target) =>
-    target.kind === 'by-feel' ? markWords(target) : `${target.targetMmHg} mmHg`,
+    target.kind === 'by-feel'
+      ? markWords(target)
+      : msg('{targetMmHg} mmHg', { targetMmHg: target.targetMmHg }),
   );
-  return `Set two felt no harder than set one: see that the cuff is still at ${targets.join(' and ')}, and that the range is full.`;
+  return msg(
+    'Set two felt no harder than set one: see that the cuff is still at {targets}, and that the range is full.',
+    { targets: list(targets, 'and') },
+  );
 }

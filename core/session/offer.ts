@@ -1,5 +1,7 @@
 import { stepName } from '../cuff/mark-words';
 import { makeableLoads, type WeightKit } from '../load/weight-kit';
+import type { Message } from '../message/message';
+import { msg } from '../message/message';
 import { isByFeel, type Plan } from '../plan/plan';
 import type { RuleId } from '../rules/catalogue';
 import { RULES } from '../rules/catalogue';
@@ -10,7 +12,7 @@ import { correctedReps, type SessionState } from './state';
 /** A change for the rest of an exercise, with why; null when the set was as it should be. */
 export type OfferedChange = {
   offer: Offer;
-  reason: string;
+  reason: Message;
   rule: RuleId;
   exerciseIndex: number;
   setIndex: number;
@@ -49,32 +51,56 @@ export function offerAfterSet(
     return {
       ...place,
       offer: { kind: 'rest', restMs: longer },
-      reason: `${reps} of ${planned.work.reps}: rest ${longer / 1000} s instead of ${restMs / 1000}.`,
+      reason: msg('{reps} of {planned}: rest {longer} s instead of {rest}.', {
+        reps,
+        planned: planned.work.reps,
+        longer: longer / 1000,
+        rest: restMs / 1000,
+      }),
       rule: 'REV-4',
     };
   }
   if (!short && (set.effort ?? 0) <= HARD_EFFORT) return null;
-  const why = short ? `Set one ended at ${reps} of ${planned.work.reps}` : `Set one felt ${set.effort} of 10`;
+  const values = { reps, planned: planned.work.reps, effort: set.effort ?? 0 };
   const lighter = lighterLoad(plan, state, exerciseIndex, kits);
   if (lighter)
     return {
       ...place,
       offer: { kind: 'lighten', ...lighter },
-      reason: `${why}: one step lighter.`,
+      reason: short
+        ? msg('Set one ended at {reps} of {planned}: one step lighter.', values)
+        : msg('Set one felt {effort} of 10: one step lighter.', values),
       rule: 'REV-3',
     };
   if (isByFeel(exercise)) {
+    const step = stepName(exercise.limbs.find((target) => target.kind === 'by-feel') ?? {});
     return {
       ...place,
       offer: { kind: 'loosen-mark', byMarks: 1 },
-      reason: `${why}, and the load is already low: loosen by one ${stepName(exercise.limbs.find((target) => target.kind === 'by-feel') ?? {})}.`,
+      reason: short
+        ? msg('Set one ended at {reps} of {planned}, and the load is already low: loosen by one {step}.', {
+            ...values,
+            step,
+          })
+        : msg('Set one felt {effort} of 10, and the load is already low: loosen by one {step}.', {
+            ...values,
+            step,
+          }),
       rule: 'TIGHT',
     };
   }
   return {
     ...place,
     offer: { kind: 'loosen', byMmHg: LOOSEN_MMHG },
-    reason: `${why}, and the load is already low: loosen by ${LOOSEN_MMHG} mmHg.`,
+    reason: short
+      ? msg('Set one ended at {reps} of {planned}, and the load is already low: loosen by {byMmHg} mmHg.', {
+          ...values,
+          byMmHg: LOOSEN_MMHG,
+        })
+      : msg('Set one felt {effort} of 10, and the load is already low: loosen by {byMmHg} mmHg.', {
+          ...values,
+          byMmHg: LOOSEN_MMHG,
+        }),
     rule: 'RUN-4',
   };
 }

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { englishOf } from '#language/english-of.fixture';
 import { setsOf } from '../plan/choices';
 import { composeSession } from '../plan/compose';
 import { testBasis, testExercise, testKit, testOcclusion, testStrength } from '../plan/plan.fixture';
@@ -97,7 +98,7 @@ describe('load and rest in hand (RUN-7)', () => {
   });
 
   it('says the set, its rest and whether a cuff is up', () => {
-    expect(inHand(plan, state())).toMatchObject({
+    expect(englishOf(inHand(plan, state()))).toMatchObject({
       exerciseIndex: 0,
       place: { exerciseIndex: 0, setIndex: 0 },
       set: { work: { kind: 'reps', reps: 30 } },
@@ -106,19 +107,24 @@ describe('load and rest in hand (RUN-7)', () => {
       limbs: [{ limb: 'left-thigh', readMmHg: 104 }],
     });
     const running = state(...set(0, 0, 20, 30), [60, { type: 'set-started', exerciseIndex: 0, setIndex: 1 }]);
-    expect(inHand(plan, running)).toMatchObject({
+    expect(englishOf(inHand(plan, running))).toMatchObject({
       place: { exerciseIndex: 0, setIndex: 1 },
       set: { work: { reps: 15 } },
     });
     // All of it is done and its cuff still up: nothing is left of this exercise, and its last rest counts.
     const through = state(...[0, 1, 2, 3].flatMap((setIndex) => set(0, setIndex, 20 + 40 * setIndex, 15)));
-    expect(inHand(plan, through)).toMatchObject({ exerciseIndex: 0, place: null, set: null, restMs: 60_000 });
+    expect(englishOf(inHand(plan, through))).toMatchObject({
+      exerciseIndex: 0,
+      place: null,
+      set: null,
+      restMs: 60_000,
+    });
     expect(inHand({ ...plan, exercises: [] }, state())).toBeNull();
   });
 
   it('has what was signed for a limb of the exercise in hand, else of the first that uses it', () => {
-    expect(signedInHand(plan, state(), 'left-thigh')).toMatchObject({ limb: 'left-thigh' });
-    expect(signedInHand(plan, state(), 'right-thigh')).toMatchObject({
+    expect(englishOf(signedInHand(plan, state(), 'left-thigh'))).toMatchObject({ limb: 'left-thigh' });
+    expect(englishOf(signedInHand(plan, state(), 'right-thigh'))).toMatchObject({
       limb: 'right-thigh',
       occlusionId: 'lop-right',
     });
@@ -131,7 +137,7 @@ describe('what is offered after a set (REV-3, REV-4, RUN-4)', () => {
     offerAfterSet(over, foldAll(over, logOf([...begun, ...entries])), [testKit]);
 
   it('is a lighter load after a first set that fell short or felt over eight, in words', () => {
-    expect(offer(plan, ...set(0, 0, 20, 20))).toMatchObject({
+    expect(englishOf(offer(plan, ...set(0, 0, 20, 20)))).toMatchObject({
       offer: { kind: 'lighten', loadKg: 7.5 },
       rule: 'REV-3',
       reason: 'Set one ended at 20 of 30: one step lighter.',
@@ -140,14 +146,14 @@ describe('what is offered after a set (REV-3, REV-4, RUN-4)', () => {
     });
     expect(offer(plan, ...set(0, 0, 20, 30))).toBeNull();
     expect(offer(plan, ...set(0, 0, 20, 30, 8))).toBeNull();
-    expect(offer(plan, ...set(0, 0, 20, 30, 9))).toMatchObject({
+    expect(englishOf(offer(plan, ...set(0, 0, 20, 30, 9)))).toMatchObject({
       reason: 'Set one felt 9 of 10: one step lighter.',
     });
   });
 
   it('is a longer rest after a later one, to at most a minute', () => {
     const two = [...set(0, 0, 20, 30), ...set(0, 1, 60, 10)];
-    expect(offer(plan, ...two)).toMatchObject({
+    expect(englishOf(offer(plan, ...two))).toMatchObject({
       offer: { kind: 'rest', restMs: 45_000 },
       reason: '10 of 15: rest 45 s instead of 30.',
       rule: 'REV-4',
@@ -156,7 +162,7 @@ describe('what is offered after a set (REV-3, REV-4, RUN-4)', () => {
     const longest = planOf({ ...left, sets: left.sets.map((one) => ({ ...one, restMs: 60_000 })) });
     expect(offer(longest, ...two)).toBeNull();
     const nearly = planOf({ ...left, sets: left.sets.map((one) => ({ ...one, restMs: 50_000 })) });
-    expect(offer(nearly, ...two)).toMatchObject({ offer: { kind: 'rest', restMs: 60_000 } });
+    expect(englishOf(offer(nearly, ...two))).toMatchObject({ offer: { kind: 'rest', restMs: 60_000 } });
   });
 
   it('is a looser cuff where nothing is lighter: at 20 % of 1RM, or without kilograms', () => {
@@ -164,14 +170,18 @@ describe('what is offered after a set (REV-3, REV-4, RUN-4)', () => {
       ...left,
       load: { kind: 'weighed', strengthTestId: 'test', weightKitId: 'stack', percentOneRepMax: 20 },
     });
-    expect(offer(light, ...set(0, 0, 20, 20))).toMatchObject({
+    expect(englishOf(offer(light, ...set(0, 0, 20, 20)))).toMatchObject({
       offer: { kind: 'loosen', byMmHg: 10 },
       rule: 'RUN-4',
       reason: 'Set one ended at 20 of 30, and the load is already low: loosen by 10 mmHg.',
     });
-    expect(offer(planOf(press), ...set(0, 0, 20, 20))).toMatchObject({ offer: { kind: 'loosen' } });
+    expect(englishOf(offer(planOf(press), ...set(0, 0, 20, 20)))).toMatchObject({
+      offer: { kind: 'loosen' },
+    });
     // Weights that are not in the kit any more.
-    expect(offerAfterSet(plan, state(...set(0, 0, 20, 20)), [{ ...testKit, id: 'other' }])).toMatchObject({
+    expect(
+      englishOf(offerAfterSet(plan, state(...set(0, 0, 20, 20)), [{ ...testKit, id: 'other' }])),
+    ).toMatchObject({
       offer: { kind: 'loosen' },
     });
   });

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { inEnglish } from '#language/render';
 import { compile } from '../plan/compile';
 import { composeSession } from '../plan/compose';
 import type { Plan } from '../plan/plan';
@@ -65,7 +66,7 @@ describe('a session as a file', () => {
       try {
         readSessionFile(changed.join('\n'));
       } catch (error) {
-        return error instanceof NotASessionFile ? [error.line, error.message] : error;
+        return error instanceof NotASessionFile ? [error.line, inEnglish(error.says)] : error;
       }
       return null;
     };

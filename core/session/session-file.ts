@@ -1,3 +1,6 @@
+import type { Message } from '../message/message';
+import { msg } from '../message/message';
+import { MessageError } from '../message/message-error';
 import type { Plan } from '../plan/plan';
 import { isPlan } from '../plan/versions/plan-schema';
 import { readPlan } from '../plan/versions/read-plan';
@@ -12,12 +15,14 @@ const FORMAT = 'nervato-session';
 const VERSION = 1;
 
 /** What is wrong with a file, on which of its lines from 1, and how to mend it. */
-export class NotASessionFile extends Error {
+export class NotASessionFile extends MessageError {
+  readonly code = 'not-a-session-file';
+
   constructor(
     readonly line: number,
-    message: string,
+    what: Message,
   ) {
-    super(`Line ${line}: ${message}`);
+    super(msg('Line {line}: {what}', { line, what }));
   }
 }
 
@@ -52,15 +57,18 @@ export function readSessionFile(text: string): SessionFile {
     throw new NotASessionFile(
       at,
       event.success
-        ? 'this event is of another session. Take it out.'
-        : `no event of this release (${event.error.issues[0]?.path.join('.') || 'type'}: ${event.error.issues[0]?.message}).`,
+        ? msg('this event is of another session. Take it out.')
+        : msg('no event of this release ({path}: {why}).', {
+            path: event.error.issues[0]?.path.join('.') || 'type',
+            why: event.error.issues[0]?.message ?? '',
+          }),
     );
   });
   const log = mergeLogs(events);
   try {
     fold(plan, log);
   } catch {
-    throw new NotASessionFile(1, 'the events do not go with this plan: they are of another session.');
+    throw new NotASessionFile(1, msg('the events do not go with this plan: they are of another session.'));
   }
   return { sessionId, openedAtMs, plan, events: log };
 }
@@ -69,23 +77,28 @@ function jsonOf(line: string, at: number): unknown {
   try {
     return JSON.parse(line);
   } catch {
-    throw new NotASessionFile(at, 'not JSON. Each line is one whole value; the file may be cut short.');
+    throw new NotASessionFile(at, msg('not JSON. Each line is one whole value; the file may be cut short.'));
   }
 }
 
 function headOf(value: unknown): Omit<SessionFile, 'events'> {
   const head = (typeof value === 'object' && value !== null ? value : {}) as Record<string, unknown>;
   if (head.format !== FORMAT)
-    throw new NotASessionFile(1, 'not a session written by Nervato. Choose another file.');
+    throw new NotASessionFile(1, msg('not a session written by Nervato. Choose another file.'));
   if (head.version !== VERSION)
     throw new NotASessionFile(
       1,
-      `written in version ${head.version} of the format, by a newer release. Update this one.`,
+      msg('written in version {version} of the format, by a newer release. Update this one.', {
+        version: String(head.version),
+      }),
     );
   const { sessionId, openedAtMs } = head;
   const plan = planOf(head.plan);
   if (typeof sessionId !== 'string' || typeof openedAtMs !== 'number' || !plan)
-    throw new NotASessionFile(1, 'its session, time or plan is missing. The file may have been changed.');
+    throw new NotASessionFile(
+      1,
+      msg('its session, time or plan is missing. The file may have been changed.'),
+    );
   return { sessionId, openedAtMs, plan };
 }
 

@@ -1,3 +1,5 @@
+import type { Message } from '../message/message';
+import { msg } from '../message/message';
 import type { Plan } from '../plan/plan';
 import { RULES } from '../rules/catalogue';
 import { inHand, isCuffedInHand } from './in-hand';
@@ -10,7 +12,7 @@ const { mostRounds: MOST_ROUNDS, contractions, contractionMs } = RULES['PRS-5'].
  * What to do before the first set under a fresh inflation: contract, read and top up, until the reading is within one
  * division of the target, three times at most (rule PRS-5). `null` when it is not the moment, or the pressure has settled.
  */
-export function settlingWords(plan: Plan, state: SessionState, step: NextStep): string | null {
+export function settlingWords(plan: Plan, state: SessionState, step: NextStep): Message | null {
   if (step.do !== 'start-set' || step.place.setIndex > 0) return null;
   const limbs = inHand(plan, state)?.limbs ?? [];
   const measured = limbs.filter(isCuffedInHand);
@@ -28,6 +30,11 @@ export function settlingWords(plan: Plan, state: SessionState, step: NextStep): 
   );
   if (rounds > 0 && !off) return null;
   return rounds > 0
-    ? `It fell by more than a division: top up, contract ${contractions} times, read again (PRS-5).`
-    : `Settle: ${contractions} contractions of ${contractionMs / 1000} s, read the gauge, top up (PRS-5).`;
+    ? msg('It fell by more than a division: top up, contract {contractions} times, read again (PRS-5).', {
+        contractions,
+      })
+    : msg('Settle: {contractions} contractions of {contraction} s, read the gauge, top up (PRS-5).', {
+        contractions,
+        contraction: contractionMs / 1000,
+      });
 }

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { englishOf } from '#language/english-of.fixture';
 import { type ExerciseChoice, setsOf } from '../plan/choices';
 import { composeSession } from '../plan/compose';
 import type { Plan } from '../plan/plan';
@@ -116,7 +117,7 @@ describe('a session of several exercises and priming (PRO-1, PRS-6)', () => {
     const sets = press.sets.map((set, i) => (i === 1 ? { ...set, release: false, restMs: 15_000 } : set));
     const two = compose({ ...press, sets }, press);
     const log = [...begun, ...ended(two, 0, 0, 20), ...ended(two, 0, 1, 155)];
-    expect(dueEvents(two, fold(two, logOf(log)), at(250))).toMatchObject([
+    expect(englishOf(dueEvents(two, fold(two, logOf(log)), at(250)))).toMatchObject([
       { atMs: at(250), body: { type: 'set-started', exerciseIndex: 1, setIndex: 0 } },
     ]);
   });
@@ -180,6 +181,8 @@ describe('a session of several exercises and priming (PRO-1, PRS-6)', () => {
     );
     const log: (readonly [number, EventBody])[] = [...begun, [20, { type: 'set-started', ...first }]];
     expect(dueEvents(passive, fold(passive, logOf(log)), at(319))).toEqual([]);
-    expect(dueEvents(passive, fold(passive, logOf(log)), at(320))[0]).toMatchObject({ atMs: at(320) });
+    expect(englishOf(dueEvents(passive, fold(passive, logOf(log)), at(320))[0])).toMatchObject({
+      atMs: at(320),
+    });
   });
 });

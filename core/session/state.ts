@@ -1,3 +1,4 @@
+import type { Text } from '../message/message';
 import type { PressureStep } from '../plan/timeline';
 import type { Beside } from '../protocol/beside';
 import type { Limb } from '../quantity/limb';
@@ -80,7 +81,7 @@ export type SessionState = {
   beside: { atMs: number; what: Beside; words: string; girthCm?: number | undefined }[];
   reviews: ReviewAnswer[];
   followUp: FollowUp | null;
-  stopped: { atMs: number; why: string } | null;
+  stopped: { atMs: number; why: Text } | null;
   finishedAtMs: number | null;
 };
 

@@ -1,3 +1,4 @@
+import { type Message, msg } from '../message/message';
 import { isArbitrary, type Plan } from '../plan/plan';
 import { RULES } from '../rules/catalogue';
 import type { SessionState } from './state';
@@ -8,10 +9,13 @@ const { mostEffort } = RULES['PRS-7'].figures;
  * What to do when work without a LOP got harder than it may (rule PRS-7).
  * @returns null where it did not, or the next set has begun
  */
-export function tooHardWords(plan: Plan, state: SessionState): string | null {
+export function tooHardWords(plan: Plan, state: SessionState): Message | null {
   const last = state.sets.at(-1);
   const exercise = last && plan.exercises[last.exerciseIndex];
   if (!exercise || !isArbitrary(exercise) || last.endedAtMs === null) return null;
   if (last.effort === null || last.effort <= mostEffort) return null;
-  return `Effort ${last.effort} of 10 under an arbitrary pressure; ${mostEffort} is the most: go easier, or loosen.`;
+  return msg(
+    'Effort {effort} of 10 under an arbitrary pressure; {mostEffort} is the most: go easier, or loosen.',
+    { effort: last.effort, mostEffort },
+  );
 }

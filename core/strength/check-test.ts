@@ -1,4 +1,5 @@
 import type { Finding } from '../findings/finding';
+import { msg } from '../message/message';
 import type { Exercise } from '../protocol/exercise';
 import { mayTestSingle } from '../protocol/teaching';
 import { LIMB_LABELS, type Limb, limbKind, limbSide } from '../quantity/limb';
@@ -27,8 +28,10 @@ function checkSide({ limbKind: kind }: Exercise, side: Side, operated: readonly 
       rule: 'LOAD-2',
       level: 'guard',
       subject: 'side',
-      message: `${LIMB_LABELS[limb]} was operated on in the last 12 weeks: it is not tested.`,
-      remedy: 'Test the other side, which stands in with a mark, or have a clinician give the reason.',
+      message: msg('{limb} was operated on in the last 12 weeks: it is not tested.', {
+        limb: LIMB_LABELS[limb],
+      }),
+      remedy: msg('Test the other side, which stands in with a mark, or have a clinician give the reason.'),
     },
   ];
 }
@@ -40,8 +43,8 @@ function checkReps(id: string, exercise: Exercise, reps: number | null): Finding
       rule: 'LOAD-1',
       level: 'hard',
       subject: 'reps',
-      message: `${exercise.label} is not tested by a single heaviest repetition.`,
-      remedy: 'Take a lighter load, and 3 to 10 repetitions to failure.',
+      message: msg('{exercise} is not tested by a single heaviest repetition.', { exercise: exercise.label }),
+      remedy: msg('Take a lighter load, and 3 to 10 repetitions to failure.'),
     },
   ];
 }

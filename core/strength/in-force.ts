@@ -1,4 +1,5 @@
 import type { Derived } from '../derivation/derived';
+import { mass, msg } from '../message/message';
 import { type Limb, limbSide } from '../quantity/limb';
 import { newest } from '../quantity/newest';
 import { tidy } from '../quantity/rounding';
@@ -51,7 +52,13 @@ export function serve(fact: StrengthFact, side: Side | undefined): ServingTest {
       value: half,
       unit,
       ...(interval ? { interval: { low: tidy(interval.low / 2), high: tidy(interval.high / 2) } } : {}),
-      working: [...working, { label: 'Half of both sides', detail: `${value} kg ÷ 2 = ${half} kg` }],
+      working: [
+        ...working,
+        {
+          label: msg('Half of both sides'),
+          detail: msg('{both} ÷ 2 = {half}', { both: mass(value), half: mass(half) }),
+        },
+      ],
       rules: ['LOAD-1', 'LOAD-3'],
     },
   };

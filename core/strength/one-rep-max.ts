@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import type { Derived } from '../derivation/derived';
 import type { Finding } from '../findings/finding';
+import { mass, msg, only } from '../message/message';
 import { toDecimals } from '../quantity/rounding';
 import { median } from '../quantity/statistics';
 import { RULES } from '../rules/catalogue';
@@ -11,16 +12,19 @@ const { trustedLow, trustedHigh, refuseAbove } = RULES['LOAD-1'].figures.repsToF
 /** One strength test: a load in kg and how often it was lifted before failure. One repetition is a direct test. */
 export const strengthTestSchema = z.object({
   loadKg: z
-    .number('Enter the load in kg.')
-    .positive('The load must be above 0 kg.')
-    .max(500, 'Above 500 kg: check the figure.'),
+    .number(msg('Enter the load in kg.'))
+    .positive(msg('The load must be above 0 kg.'))
+    .max(500, msg('Above 500 kg: check the figure.')),
   reps: z
-    .number('Enter the repetitions.')
-    .int('Whole repetitions only.')
-    .min(1, 'At least one repetition.')
+    .number(msg('Enter the repetitions.'))
+    .int(msg('Whole repetitions only.'))
+    .min(1, msg('At least one repetition.'))
     .max(
       refuseAbove,
-      `More than ${refuseAbove} repetitions say little about a single one (LOAD-1): take a heavier load, 3 to 10 repetitions to failure.`,
+      msg(
+        'More than {maximum} repetitions say little about a single one (LOAD-1): take a heavier load, 3 to 10 repetitions to failure.',
+        { maximum: refuseAbove },
+      ),
     ),
 });
 export type StrengthTest = z.infer<typeof strengthTestSchema>;
@@ -38,7 +42,7 @@ export function oneRepMax({ loadKg, reps }: StrengthTest): Derived {
     return {
       value: loadKg,
       unit: 'kg',
-      working: [{ label: 'Direct', detail: `${loadKg} kg lifted once` }],
+      working: [{ label: msg('Direct'), detail: msg('{loadKg} lifted once', { loadKg: mass(loadKg) }) }],
       rules: ['LOAD-1'],
     };
   }
@@ -53,9 +57,9 @@ export function oneRepMax({ loadKg, reps }: StrengthTest): Derived {
     unit: 'kg',
     interval: { low: Math.min(...values), high: Math.max(...values) },
     working: [
-      { label: 'Set to failure', detail: `${loadKg} kg × ${reps}` },
-      ...estimates.map(({ name, kg }) => ({ label: name, detail: `${kg} kg` })),
-      { label: 'Median of seven', detail: `${value} kg` },
+      { label: msg('Set to failure'), detail: msg('{load} × {reps}', { load: mass(loadKg), reps }) },
+      ...estimates.map(({ name, kg }) => ({ label: name, detail: only(mass(kg)) })),
+      { label: msg('Median of seven'), detail: only(mass(value)) },
     ],
     rules: ['LOAD-1'],
   };
@@ -69,8 +73,11 @@ export function checkRepsToFailure(reps: number): Finding[] {
       rule: 'LOAD-1',
       level: 'note',
       subject: 'reps',
-      message: `The estimate is best between ${trustedLow} and ${trustedHigh} repetitions; this one is from ${reps}.`,
-      remedy: 'Use it for now and retest with a heavier load.',
+      message: msg(
+        'The estimate is best between {trustedLow} and {trustedHigh} repetitions; this one is from {reps}.',
+        { trustedLow, trustedHigh, reps },
+      ),
+      remedy: msg('Use it for now and retest with a heavier load.'),
     },
   ];
 }

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { englishOf } from '#language/english-of.fixture';
 import { FORMULA_NAMES, ONE_REP_MAX_FORMULAS } from './formulas';
 import { checkRepsToFailure, oneRepMax, strengthTestSchema } from './one-rep-max';
 
@@ -24,12 +25,12 @@ describe('one-repetition maximum (LOAD-1)', () => {
   });
 
   it('takes a single repetition at its word', () => {
-    expect(oneRepMax({ loadKg: 42.5, reps: 1 })).toMatchObject({ value: 42.5, rules: ['LOAD-1'] });
+    expect(englishOf(oneRepMax({ loadKg: 42.5, reps: 1 }))).toMatchObject({ value: 42.5, rules: ['LOAD-1'] });
   });
 
   it('notes repetitions outside 3 to 10 and refuses more than 15', () => {
     expect(checkRepsToFailure(8)).toEqual([]);
-    expect(checkRepsToFailure(12)).toMatchObject([{ level: 'note', subject: 'reps' }]);
+    expect(englishOf(checkRepsToFailure(12))).toMatchObject([{ level: 'note', subject: 'reps' }]);
     expect(() => oneRepMax({ loadKg: 10, reps: 40 })).toThrow(/1 to 15/);
     const parsed = strengthTestSchema.safeParse({ loadKg: 10, reps: 40 });
     expect(parsed.error?.issues[0]).toMatchObject({ path: ['reps'] });

@@ -1,13 +1,14 @@
+import { type Message, msg } from '../message/message';
 import { dayOf, isoOf } from '../quantity/days';
 
 /** In which order a column of dates has day, month and year. */
 export const DATE_ORDER_IDS = ['year-month-day', 'day-month-year', 'month-day-year'] as const;
 export type DateOrder = (typeof DATE_ORDER_IDS)[number];
 
-export const DATE_ORDERS: Record<DateOrder, { label: string; parts: readonly ('y' | 'm' | 'd')[] }> = {
-  'year-month-day': { label: 'year, month, day', parts: ['y', 'm', 'd'] },
-  'day-month-year': { label: 'day, month, year', parts: ['d', 'm', 'y'] },
-  'month-day-year': { label: 'month, day, year', parts: ['m', 'd', 'y'] },
+export const DATE_ORDERS: Record<DateOrder, { label: Message; parts: readonly ('y' | 'm' | 'd')[] }> = {
+  'year-month-day': { label: msg('year, month, day'), parts: ['y', 'm', 'd'] },
+  'day-month-year': { label: msg('day, month, year'), parts: ['d', 'm', 'y'] },
+  'month-day-year': { label: msg('month, day, year'), parts: ['m', 'd', 'y'] },
 };
 
 const SHAPE = /^(\d{1,4})[-./ ]{1,2}(\d{1,2})[-./ ]{1,2}(\d{1,4})\.?(?:[T ].*)?$/;

@@ -1,4 +1,4 @@
-import { limbSchema } from '../quantity/limb';
+import { type Message, msg } from '../message/message';
 import { toDecimals } from '../quantity/rounding';
 import { inToCm, lbToKg } from '../quantity/units';
 import { readDay } from './day';
@@ -11,7 +11,7 @@ import { LIMB_WORDS, METHOD_WORDS, POSITION_WORDS, plainWords, SIDE_WORDS, wordI
 export type Known = Record<'exercise' | 'measure' | 'cuff', ReadonlyMap<string, string>>;
 
 /** What keeps a cell from being read: the field, what is wrong, how to mend it. */
-export type BadCell = { field: string; reason: string };
+export type BadCell = { field: string; reason: Message };
 
 export type ReadRow = { ok: true; row: Record<string, unknown> } | { ok: false; bad: BadCell[] };
 
@@ -32,7 +32,8 @@ export function readRow(
     const text = (mapped ? (cells[mapped.column] ?? '') : '').trim();
     if (text === '') {
       row[id] = null;
-      if (!field.optional) bad.push({ field: id, reason: `${field.label} is empty. Fill it in.` });
+      if (!field.optional)
+        bad.push({ field: id, reason: msg('{field} is empty. Fill it in.', { field: field.label }) });
       continue;
     }
     const read = readCell(text, field, mapping, known, mapped?.unit ?? null, units);
@@ -42,7 +43,7 @@ export function readRow(
   return bad.length > 0 ? { ok: false, bad } : { ok: true, row };
 }
 
-type ReadCell = { value: unknown } | { reason: string };
+type ReadCell = { value: unknown } | { reason: Message };
 
 function readCell(
   text: string,
@@ -52,23 +53,29 @@ function readCell(
   unit: ColumnUnit | null,
   units: { mass: ColumnUnit; length: ColumnUnit },
 ): ReadCell {
-  const shown = `“${text.slice(0, 40)}”`;
+  const shown = text.slice(0, 40);
   switch (reading.as) {
     case 'text':
       return text.length > reading.most
-        ? { reason: `${label} is longer than ${reading.most} characters. Shorten it.` }
+        ? {
+            reason: msg('{field} is longer than {most} characters. Shorten it.', {
+              field: label,
+              most: reading.most,
+            }),
+          }
         : { value: text };
     case 'day': {
       const day = readDay(text, dateOrder ?? 'year-month-day');
       return day === null
-        ? { reason: `${shown} is no date in this order. Write 2026-05-04.` }
+        ? { reason: msg('“{shown}” is no date in this order. Write 2026-05-04.', { shown }) }
         : { value: day };
     }
     case 'time':
-      return timeIn(text) ?? { reason: `${shown} is no time. Write 17:30.` };
+      return timeIn(text) ?? { reason: msg('“{shown}” is no time. Write 17:30.', { shown }) };
     case 'figure': {
       const figure = readFigure(text, decimalMark ?? 'point');
-      if (figure === null) return { reason: `${shown} is no figure. Write it without letters.` };
+      if (figure === null)
+        return { reason: msg('“{shown}” is no figure. Write it without letters.', { shown }) };
       const value = reading.unit === 'none' ? figure : inCore(figure, unit ?? units[reading.unit]);
       return boundedFigure(value, label, reading);
     }
@@ -76,25 +83,33 @@ function readCell(
       return figuresIn(text, label, reading, decimalMark ?? 'point');
     case 'word': {
       const word = wordIn<string>(WORDS[reading.of], text);
-      return word === null
-        ? { reason: `${shown} is no ${reading.of}. ${EXAMPLES[reading.of]}` }
-        : { value: word };
+      return word === null ? { reason: NO_WORD[reading.of]({ shown }) } : { value: word };
     }
     case 'name': {
       const id = known[reading.of].get(plainWords(text));
-      return id === undefined
-        ? { reason: `There is no ${reading.of} called ${shown} here. Add it first, or write another.` }
-        : { value: id };
+      return id === undefined ? { reason: NO_NAME[reading.of]({ shown }) } : { value: id };
     }
   }
 }
 
 const WORDS = { limb: LIMB_WORDS, side: SIDE_WORDS, position: POSITION_WORDS, method: METHOD_WORDS };
-const EXAMPLES = {
-  limb: `Write one of: ${limbSchema.options.join(', ').replaceAll('-', ' ')}.`,
-  side: 'Write left, right or both.',
-  position: 'Write lying, sitting or standing.',
-  method: 'Write Doppler, palpation, oximeter or automatic pump.',
+
+/** What to write where a word is not known. */
+const NO_WORD: Record<keyof typeof WORDS, (values: { shown: string }) => Message> = {
+  limb: (values) =>
+    msg('“{shown}” is no limb. Write one of: left arm, right arm, left thigh, right thigh.', values),
+  side: (values) => msg('“{shown}” is no side. Write left, right or both.', values),
+  position: (values) => msg('“{shown}” is no position. Write lying, sitting or standing.', values),
+  method: (values) =>
+    msg('“{shown}” is no method. Write Doppler, palpation, oximeter or automatic pump.', values),
+};
+
+const NO_NAME: Record<keyof Known, (values: { shown: string }) => Message> = {
+  exercise: (values) =>
+    msg('There is no exercise called “{shown}” here. Add it first, or write another.', values),
+  measure: (values) =>
+    msg('There is no measure called “{shown}” here. Add it first, or write another.', values),
+  cuff: (values) => msg('There is no cuff called “{shown}” here. Add it first, or write another.', values),
 };
 
 /** Figures of the core: kg and cm. */
@@ -111,20 +126,27 @@ function inCore(figure: number, unit: ColumnUnit): number {
 
 function boundedFigure(
   value: number,
-  label: string,
+  label: Message,
   { least, most, whole }: Extract<TableField['reading'], { as: 'figure' }>,
 ): ReadCell {
   if (value < least || value > most)
     return {
-      reason: `${label} of ${value}: it lies between ${least} and ${most}. Check the figure and its unit.`,
+      reason: msg('{field} of {value}: it lies between {least} and {most}. Check the figure and its unit.', {
+        field: label,
+        value,
+        least,
+        most,
+      }),
     };
-  return whole && !Number.isInteger(value) ? { reason: `${label} is a whole number.` } : { value };
+  return whole && !Number.isInteger(value)
+    ? { reason: msg('{field} is a whole number.', { field: label }) }
+    : { value };
 }
 
 /** Several figures in a cell, with spaces, strokes or semicolons between. @example figuresIn('30/15/15/15', …) //=> [30, 15, 15, 15] */
 function figuresIn(
   text: string,
-  label: string,
+  label: Message,
   { least, most, mostOf }: Extract<TableField['reading'], { as: 'figures' }>,
   mark: 'point' | 'comma',
 ): ReadCell {
@@ -132,9 +154,16 @@ function figuresIn(
   const figures = parts.map((part) => readFigure(part, mark));
   if (figures.some((figure) => figure === null || figure < least || figure > most) || figures.length === 0)
     return {
-      reason: `${label}: “${text.slice(0, 40)}” is not all figures from ${least} to ${most}. Write 30/15/15.`,
+      reason: msg('{field}: “{shown}” is not all figures from {least} to {most}. Write 30/15/15.', {
+        field: label,
+        shown: text.slice(0, 40),
+        least,
+        most,
+      }),
     };
-  return figures.length > mostOf ? { reason: `${label}: at most ${mostOf} figures.` } : { value: figures };
+  return figures.length > mostOf
+    ? { reason: msg('{field}: at most {mostOf} figures.', { field: label, mostOf }) }
+    : { value: figures };
 }
 
 function timeIn(text: string): ReadCell | null {

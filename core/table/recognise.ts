@@ -1,3 +1,4 @@
+import { type Message, msg } from '../message/message';
 import { ambiguousDay, type DateOrder, dateOrdersOf } from './day';
 import { type DecimalMark, decimalMarkOf } from './number';
 import { fieldsOf, TABLE_KINDS, type TableField, type TableKind } from './tables';
@@ -40,10 +41,10 @@ const headingWords = (heading: string): string =>
     .join(' ');
 
 /** How well a heading names a field: as it is known, as part of it, not at all. */
-function fitOf(heading: string, { label, known }: TableField): number {
+function fitOf(heading: string, { known }: TableField): number {
   const words = headingWords(heading);
   if (words === '') return 0;
-  if (words === plainWords(label) || known.includes(words)) return 2;
+  if (known.includes(words)) return 2;
   return known.some((name) => ` ${words} `.includes(` ${name} `)) ? 1 : 0;
 }
 
@@ -128,24 +129,24 @@ export function likelyKind(headings: readonly string[]): TableKind {
 export function missingIn(
   mapping: Mapping,
   units: { mass: ColumnUnit | null; length: ColumnUnit | null },
-): string[] {
+): Message[] {
   const fields = fieldsOf(mapping.kind);
   const has = (as: TableField['reading']['as']) =>
     fields.some(([id, { reading }]) => reading.as === as && mapping.columns[id] !== undefined);
   return [
     ...fields
       .filter(([id, { optional }]) => !optional && !mapping.columns[id])
-      .map(([, { label }]) => `Which column is “${label}”?`),
-    ...(has('day') && mapping.dateOrder === null ? ['In which order are day, month and year?'] : []),
+      .map(([, { label }]) => msg('Which column is “{field}”?', { field: label })),
+    ...(has('day') && mapping.dateOrder === null ? [msg('In which order are day, month and year?')] : []),
     ...((has('figure') || has('figures')) && mapping.decimalMark === null
-      ? ['Is 1.200 one and a bit, or over a thousand?']
+      ? [msg('Is 1.200 one and a bit, or over a thousand?')]
       : []),
     ...fields.flatMap(([id, { label, reading }]) =>
       reading.as === 'figure' &&
       reading.unit !== 'none' &&
       mapping.columns[id]?.unit === null &&
       !units[reading.unit]
-        ? [`In which unit is “${label}”?`]
+        ? [msg('In which unit is “{field}”?', { field: label })]
         : [],
     ),
   ];

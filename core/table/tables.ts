@@ -1,3 +1,5 @@
+import { type Message, msg } from '../message/message';
+
 /** How a field of a table is read. */
 export type Reading =
   | { as: 'text'; most: number }
@@ -9,29 +11,29 @@ export type Reading =
   | { as: 'name'; of: 'exercise' | 'measure' | 'cuff' };
 
 /** A field of a table: what it is called on screen, and by what its column is known. */
-export type TableField = { label: string; known: readonly string[]; reading: Reading; optional?: true };
+export type TableField = { label: Message; known: readonly string[]; reading: Reading; optional?: true };
 
 const person: TableField = {
-  label: 'Person',
+  label: msg('Person'),
   known: ['name', 'person', 'client', 'patient', 'athlete', 'full name'],
   reading: { as: 'text', most: 80 },
 };
 const day: TableField = {
-  label: 'Day',
+  label: msg('Day'),
   known: ['date', 'day', 'on', 'measured', 'measured on', 'tested', 'tested on'],
   reading: { as: 'day' },
 };
 const limb: TableField = {
-  label: 'Limb',
+  label: msg('Limb'),
   known: ['limb', 'side and limb', 'leg'],
   reading: { as: 'word', of: 'limb' },
 };
 const cuff: TableField = {
-  label: 'Cuff',
+  label: msg('Cuff'),
   known: ['cuff', 'cuff size', 'worn'],
   reading: { as: 'name', of: 'cuff' },
 };
-const note = (label: string, known: readonly string[], most: number): TableField => ({
+const note = (label: Message, known: readonly string[], most: number): TableField => ({
   label,
   known,
   reading: { as: 'text', most },
@@ -41,17 +43,17 @@ const note = (label: string, known: readonly string[], most: number): TableField
 /** What can be brought in as a table, with its fields: read from left to right, each row is one record. Lengths in cm, loads in kg. */
 export const TABLES = {
   people: {
-    label: 'People',
-    fields: { person, story: note('Story', ['story', 'notes', 'note', 'about', 'history'], 400) },
+    label: msg('People'),
+    fields: { person, story: note(msg('Story'), ['story', 'notes', 'note', 'about', 'history'], 400) },
   },
   fits: {
-    label: 'Girths and cuffs',
+    label: msg('Girths and cuffs'),
     fields: {
       person,
       day,
       limb,
       girthCm: {
-        label: 'Girth',
+        label: msg('Girth'),
         known: ['girth', 'circumference', 'limb girth', 'tape'],
         reading: { as: 'figure', unit: 'length', least: 15, most: 110 },
       },
@@ -59,29 +61,29 @@ export const TABLES = {
     },
   },
   pressures: {
-    label: 'Occlusion pressures',
+    label: msg('Occlusion pressures'),
     fields: {
       person,
       day,
       limb,
       position: {
-        label: 'Position',
+        label: msg('Position'),
         known: ['position', 'posture'],
         reading: { as: 'word', of: 'position' },
       },
       cuffId: cuff,
       method: {
-        label: 'Pulse found by',
+        label: msg('Pulse found by'),
         known: ['method', 'by', 'probe', 'found by', 'pulse found by'],
         reading: { as: 'word', of: 'method' },
       },
       pressureMmHg: {
-        label: 'Pressure',
+        label: msg('Pressure'),
         known: ['lop', 'aop', 'limb occlusion pressure', 'occlusion pressure', 'pressure'],
         reading: { as: 'figure', unit: 'none', least: 20, most: 300 },
       },
       stepMmHg: {
-        label: 'In steps of',
+        label: msg('In steps of'),
         known: ['step', 'steps', 'step size', 'in steps of'],
         reading: { as: 'figure', unit: 'none', least: 1, most: 100 },
         optional: true,
@@ -89,80 +91,80 @@ export const TABLES = {
     },
   },
   'strength-tests': {
-    label: 'Strength tests',
+    label: msg('Strength tests'),
     fields: {
       person,
       day,
       exerciseId: {
-        label: 'Exercise',
+        label: msg('Exercise'),
         known: ['exercise', 'lift', 'movement', 'test'],
         reading: { as: 'name', of: 'exercise' },
       },
-      side: { label: 'Side', known: ['side', 'limb'], reading: { as: 'word', of: 'side' } },
+      side: { label: msg('Side'), known: ['side', 'limb'], reading: { as: 'word', of: 'side' } },
       loadKg: {
-        label: 'Load',
+        label: msg('Load'),
         known: ['load', 'weight', 'lifted'],
         reading: { as: 'figure', unit: 'mass', least: 0.5, most: 500 },
       },
       reps: {
-        label: 'Repetitions',
+        label: msg('Repetitions'),
         known: ['reps', 'repetitions', 'rm'],
         reading: { as: 'figure', unit: 'none', least: 1, most: 15, whole: true },
       },
     },
   },
   outcomes: {
-    label: 'Outcomes',
+    label: msg('Outcomes'),
     fields: {
       person,
       day,
       measureId: {
-        label: 'Measure',
+        label: msg('Measure'),
         known: ['measure', 'test', 'outcome', 'what'],
         reading: { as: 'name', of: 'measure' },
       },
       limb: { ...limb, optional: true },
       values: {
-        label: 'Figures',
+        label: msg('Figures'),
         known: ['value', 'values', 'figure', 'figures', 'result', 'score'],
         reading: { as: 'figures', least: -1_000, most: 100_000, mostOf: 10 },
       },
-      setting: note('Setting', ['setting', 'distance', 'set up', 'activity'], 80),
-      note: note('Note', ['note', 'notes', 'remark', 'comment'], 200),
+      setting: note(msg('Setting'), ['setting', 'distance', 'set up', 'activity'], 80),
+      note: note(msg('Note'), ['note', 'notes', 'remark', 'comment'], 200),
     },
   },
   sessions: {
-    label: 'Sessions on paper',
+    label: msg('Sessions on paper'),
     fields: {
       person,
       day,
       time: {
-        label: 'Time',
+        label: msg('Time'),
         known: ['time', 'began', 'start', 'at'],
         reading: { as: 'time' },
         optional: true,
       },
-      plan: note('Plan', ['plan', 'programme', 'program', 'session'], 60),
+      plan: note(msg('Plan'), ['plan', 'programme', 'program', 'session'], 60),
       reps: {
-        label: 'Repetitions by set',
+        label: msg('Repetitions by set'),
         known: ['reps', 'repetitions', 'sets', 'repetitions by set', 'done'],
         reading: { as: 'figures', least: 0, most: 500, mostOf: 100 },
       },
       effort: {
-        label: 'Effort of 10',
+        label: msg('Effort of 10'),
         known: ['effort', 'rpe', 'effort of 10'],
         reading: { as: 'figure', unit: 'none', least: 0, most: 10, whole: true },
         optional: true,
       },
       jointPain: {
-        label: 'Joint pain of 10',
+        label: msg('Joint pain of 10'),
         known: ['pain', 'joint pain', 'pain of 10', 'joint pain of 10'],
         reading: { as: 'figure', unit: 'none', least: 0, most: 10, whole: true },
         optional: true,
       },
     },
   },
-} as const satisfies Record<string, { label: string; fields: Record<string, TableField> }>;
+} as const satisfies Record<string, { label: Message; fields: Record<string, TableField> }>;
 
 export type TableKind = keyof typeof TABLES;
 export const TABLE_KINDS = Object.keys(TABLES) as TableKind[];

@@ -1,4 +1,4 @@
-import { METHODS, type PulseMethod } from '../occlusion-pressure/methods';
+import type { PulseMethod } from '../occlusion-pressure/methods';
 import type { Limb, Position } from '../quantity/limb';
 import type { Side } from '../strength/side';
 
@@ -39,10 +39,10 @@ export const POSITION_WORDS: Record<Position, readonly string[]> = {
   standing: ['standing', 'stand'],
 };
 export const METHOD_WORDS: Record<PulseMethod, readonly string[]> = {
-  doppler: ['doppler', 'probe', plainWords(METHODS.doppler.label)],
-  palpation: ['palpation', 'fingers', 'by hand', plainWords(METHODS.palpation.label)],
-  oximeter: ['oximeter', 'pulse oximeter', plainWords(METHODS.oximeter.label)],
-  'automatic-pump': ['automatic pump', 'pump', 'automatic', plainWords(METHODS['automatic-pump'].label)],
+  doppler: ['doppler', 'probe', 'doppler probe'],
+  palpation: ['palpation', 'fingers', 'by hand'],
+  oximeter: ['oximeter', 'pulse oximeter', 'oximeter trace'],
+  'automatic-pump': ['automatic pump', 'pump', 'automatic', 'the pump itself'],
 };
 
 /** What is meant by a word, of those there are; `null` where it is none of them. @example wordIn(SIDE_WORDS, 'L.') //=> 'left' */

@@ -1,5 +1,6 @@
 import { randomBytes, randomUUID } from 'node:crypto';
 import type { NewAccountFor } from '#contract/sign-in';
+import { msg } from '#core/message/message';
 import type { Prepare } from '../db/sqlite';
 import { notFound } from '../problem';
 
@@ -96,7 +97,7 @@ export function changeAccount(
 export function practitionerOf(prepare: Prepare, who: NewAccountFor): string {
   if ('id' in who) {
     if (!prepare('select 1 from person where id = ? and elsewhere = 0').get(who.id))
-      throw notFound('This practitioner');
+      throw notFound(msg('This practitioner'));
     return who.id;
   }
   const id = randomUUID();

@@ -1,5 +1,6 @@
 import { type Doer, mayDo } from '#core/access/deeds';
 import { type Finding, guardFindings, hardFindings } from '#core/findings/finding';
+import { msg } from '#core/message/message';
 import { Problem, refusedByRules } from '../problem';
 
 /**
@@ -17,10 +18,13 @@ export function passGuards(
   if (guards.length === 0) return { guards, reason: null };
   if (!mayDo(practitioner, 'pass-guard')) throw refusedByRules(guards);
   if (!overrideReason) {
-    const message = 'Give the reason for passing the guard.';
-    throw new Problem(422, 'A reason is needed', 'A guard is passed only with a clinician’s reason.', [
-      { path: 'overrideReason', message, rule: 'SCR-4', level: 'guard' },
-    ]);
+    const message = msg('Give the reason for passing the guard.');
+    throw new Problem(
+      422,
+      msg('A reason is needed'),
+      msg('A guard is passed only with a clinician’s reason.'),
+      [{ path: 'overrideReason', message, rule: 'SCR-4', level: 'guard' }],
+    );
   }
   return { guards, reason: overrideReason };
 }

@@ -1,5 +1,6 @@
 import { isIP } from 'node:net';
 import { createMiddleware } from 'hono/factory';
+import { msg } from '#core/message/message';
 import type { Env } from '../context';
 import { Problem } from '../problem';
 import { READS } from './practitioner';
@@ -23,8 +24,11 @@ export const knownHost = (names: readonly string[]) =>
     if (name !== 'localhost' && isIP(name) === 0 && !names.includes(name)) {
       throw new Problem(
         403,
-        'Not by this name',
-        `This server is not known as ${name}. Add the name to NERVATO_ALLOWED_HOSTS, or use the address it says when it starts.`,
+        msg('Not by this name'),
+        msg(
+          'This server is not known as {name}. Add the name to NERVATO_ALLOWED_HOSTS, or use the address it says when it starts.',
+          { name },
+        ),
       );
     }
     const origin = c.req.header('origin');
@@ -35,8 +39,8 @@ export const knownHost = (names: readonly string[]) =>
     ) {
       throw new Problem(
         403,
-        'From another page',
-        'Nothing is written for a page of another origin. Open Nervato itself.',
+        msg('From another page'),
+        msg('Nothing is written for a page of another origin. Open Nervato itself.'),
       );
     }
     await next();

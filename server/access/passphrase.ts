@@ -1,4 +1,6 @@
 import { hash, verify } from '@node-rs/argon2';
+import type { Message } from '#core/message/message';
+import { msg } from '#core/message/message';
 import { sha256 } from '../sha256';
 import { COMMON } from './common-passphrases';
 
@@ -27,16 +29,18 @@ const normal = (secret: string): string => secret.normalize('NFKC');
  * Why a passphrase is not good enough; null for one that is. Length counts, not signs and figures.
  * @param known names that somebody who guesses knows: of the person, of the practice
  */
-export function whyWeak(passphrase: string, known: readonly string[]): string | null {
+export function whyWeak(passphrase: string, known: readonly string[]): Message | null {
   const text = normal(passphrase);
   if ([...text].length < SHORTEST)
-    return `At least ${SHORTEST} characters: four or five words are easy to keep in mind.`;
-  if (text.length > LONGEST) return `At most ${LONGEST} characters.`;
+    return msg('At least {shortest} characters: four or five words are easy to keep in mind.', {
+      shortest: SHORTEST,
+    });
+  if (text.length > LONGEST) return msg('At most {longest} characters.', { longest: LONGEST });
   const plain = plainOf(text);
   if (COMMON.some((common) => plain === common || isRepeated(plain, common)) || new Set(plain).size < 5)
-    return 'Too many people have this one. Take words that nobody would guess.';
+    return msg('Too many people have this one. Take words that nobody would guess.');
   const name = known.map(plainOf).find((word) => word.length >= 4 && plain.replaceAll(word, '').length < 6);
-  return name === undefined ? null : 'This is little more than a name. Take other words.';
+  return name === undefined ? null : msg('This is little more than a name. Take other words.');
 }
 
 const plainOf = (text: string): string => text.toLowerCase().replace(/[^\p{L}\p{N}]/gu, '');

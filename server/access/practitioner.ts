@@ -2,6 +2,7 @@ import type { Context } from 'hono';
 import { createMiddleware } from 'hono/factory';
 import { PRACTITIONER_HEADER } from '#contract/header';
 import { type Deed, mayDo, whoMay } from '#core/access/deeds';
+import { msg } from '#core/message/message';
 import type { Env } from '../context';
 import { Problem } from '../problem';
 import { readKept } from './cookies';
@@ -26,7 +27,8 @@ export const asAllowed = createMiddleware<Env>(async (c, next) => {
 });
 
 /** @returns what a locked device is told */
-export const lockedNow = () => new Problem(401, 'Locked', 'This device is locked. Give the PIN, or sign in.');
+export const lockedNow = () =>
+  new Problem(401, msg('Locked'), msg('This device is locked. Give the PIN, or sign in.'));
 
 /** What the route of a request asks; an address that is none asks for nothing, and is not found. */
 function asksOf(route: string | undefined): Asks {
@@ -38,22 +40,26 @@ function asksOf(route: string | undefined): Asks {
 
 function refuseNotAllowed(c: Context<Env>, signedIn: SignedIn | null, asks: Deed | 'signed-in'): void {
   if (!signedIn)
-    throw new Problem(401, 'Sign in first', 'Nobody is signed in here, or it was too long ago. Sign in.');
+    throw new Problem(
+      401,
+      msg('Sign in first'),
+      msg('Nobody is signed in here, or it was too long ago. Sign in.'),
+    );
   // A page that was opened by somebody else, before the device changed hands, writes and reads nothing as who is here now.
   const expected = c.req.header(PRACTITIONER_HEADER);
   if (expected && expected !== signedIn.practitioner.id)
     throw new Problem(
       401,
-      'Somebody else is here',
-      'Somebody else has signed in on this device. Open the page anew.',
+      msg('Somebody else is here'),
+      msg('Somebody else has signed in on this device. Open the page anew.'),
     );
   if (asks === 'signed-in') return;
   if (!c.get('practitioner')) throw lockedNow();
   if (signedIn.mustChange)
     throw new Problem(
       403,
-      'A passphrase of your own first',
-      'The passphrase was given to you: choose one of your own.',
+      msg('A passphrase of your own first'),
+      msg('The passphrase was given to you: choose one of your own.'),
     );
   requireDeed(signedIn.practitioner, asks);
 }
@@ -62,7 +68,7 @@ function refuseNotAllowed(c: Context<Env>, signedIn: SignedIn | null, asks: Deed
 export function requireDeed(practitioner: Env['Variables']['practitioner'], deed: Deed, path = ''): void {
   if (mayDo(practitioner, deed)) return;
   const message = whoMay(deed);
-  throw new Problem(403, 'Not for this account', message, [
-    { path, message, remedy: 'Ask one of them.', rule: 'SCR-4', level: 'hard' },
+  throw new Problem(403, msg('Not for this account'), message, [
+    { path, message, remedy: msg('Ask one of them.'), rule: 'SCR-4', level: 'hard' },
   ]);
 }

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { Context } from 'hono';
 import type { OnDevice, SignInBody } from '#contract/sign-in';
+import { msg } from '#core/message/message';
 import { initialsOf } from '#core/quantity/initials';
 import type { Env } from '../context';
 import { writeAudit } from '../db/audit';
@@ -21,8 +22,10 @@ const PIN_TRIES = 5;
 /** The same words whether it was the name or the passphrase: nobody learns which names there are. */
 const NOT_TAKEN = new Problem(
   401,
-  'Not signed in',
-  'The name and the passphrase do not go together. Type both again; capital letters count in the passphrase.',
+  msg('Not signed in'),
+  msg(
+    'The name and the passphrase do not go together. Type both again; capital letters count in the passphrase.',
+  ),
 );
 
 /** Which device asks, as the hash of what it keeps; one that keeps nothing is given something to keep. */
@@ -81,9 +84,11 @@ async function takeCode(
   if (counter !== null) return counter;
   if (code !== undefined) await refuse(c, counted, account, 'code');
   const message =
-    code === undefined ? 'This account asks for a code too.' : 'This code is wrong, or was used already.';
-  throw new Problem(401, 'A code too', message, [
-    { path: 'code', message, remedy: 'Type the six figures your second device shows now.' },
+    code === undefined
+      ? msg('This account asks for a code too.')
+      : msg('This code is wrong, or was used already.');
+  throw new Problem(401, msg('A code too'), message, [
+    { path: 'code', message, remedy: msg('Type the six figures your second device shows now.') },
   ]);
 }
 
@@ -109,7 +114,11 @@ export async function signInByPin(c: Context<Env>, practitionerId: string, pin: 
     await refuse(c, counted, account, 'PIN');
     if (signedIn && tries >= PIN_TRIES)
       await inTransaction(em, (prepare) => signIns.end(prepare, [signedIn.id]));
-    throw new Problem(401, 'Not this PIN', 'This is not the PIN. After five tries the passphrase is needed.');
+    throw new Problem(
+      401,
+      msg('Not this PIN'),
+      msg('This is not the PIN. After five tries the passphrase is needed.'),
+    );
   }
   const token = await inTransaction(em, (prepare) => {
     forgetFailures(prepare, counted[0]);
@@ -141,8 +150,11 @@ export function refuseTooSoon(leftMs: number): void {
   const seconds = Math.ceil(leftMs / 1_000);
   throw new Problem(
     429,
-    'Too many tries',
-    `Too many tries: wait ${seconds} s. Who has forgotten a passphrase is helped by a clinician or the owner of the practice.`,
+    msg('Too many tries'),
+    msg(
+      'Too many tries: wait {seconds} s. Who has forgotten a passphrase is helped by a clinician or the owner of the practice.',
+      { seconds },
+    ),
     [],
     { 'retry-after': String(seconds) },
   );

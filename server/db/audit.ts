@@ -1,5 +1,6 @@
 import { randomBytes } from 'node:crypto';
 import type { AuditAction } from '#contract/audit';
+import { type Message, msg } from '#core/message/message';
 import { sha256 } from '../sha256';
 import type { Prepare } from './sqlite';
 
@@ -82,7 +83,7 @@ export function chainOld(prepare: Prepare): void {
 export type ChainCheck = {
   rows: number;
   lastHash: string;
-  broken: { id: number; words: string } | null;
+  broken: { id: number; words: Message } | null;
 };
 
 /**
@@ -100,10 +101,12 @@ export function checkChain(prepare: Prepare): ChainCheck {
   return { rows, lastHash: before, broken: null };
 }
 
-function whyBroken(before: string, row: ChainedRow): string | null {
+function whyBroken(before: string, row: ChainedRow): Message | null {
   if (hashOf(before, row, row.detailSha256) !== row.hash)
-    return 'It does not follow from the row before it: one of the two was changed, or one between them was taken out or put in.';
+    return msg(
+      'It does not follow from the row before it: one of the two was changed, or one between them was taken out or put in.',
+    );
   if (row.salt !== '' && sha256(row.salt + row.detail) !== row.detailSha256)
-    return 'What it says was changed since it was written.';
+    return msg('What it says was changed since it was written.');
   return null;
 }

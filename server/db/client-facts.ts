@@ -2,6 +2,7 @@ import type { EntityManager } from '@mikro-orm/libsql';
 import type { ClientRecord, ClientSummary, PeoplePage } from '#contract/client';
 import type { WeekView } from '#contract/outcomes';
 import { PAGE_OF_PEOPLE } from '#contract/pages';
+import { msg } from '#core/message/message';
 import type { Limb } from '#core/quantity/limb';
 import { MS_PER_DAY } from '#core/quantity/units';
 import { chainOf } from '#core/record/chain';
@@ -42,9 +43,9 @@ export function readRecord(
   const [row] = rowsOf(
     prepare(`select ${CLIENT} from client where id = ? and merged_into is null`).all(clientId),
   );
-  if (!row) throw notFound('This person');
+  if (!row) throw notFound(msg('This person'));
   const [record] = recordsOf(prepare, readPracticeFacts(prepare, nowMs), [row], nowMs, naming);
-  if (!record) throw notFound('This person');
+  if (!record) throw notFound(msg('This person'));
   return record;
 }
 
@@ -52,7 +53,7 @@ export function readRecord(
 export const findClient = (em: EntityManager, clientId: string): Promise<{ id: string }> =>
   withStatements(em, (prepare) => {
     const row = prepare('select id from client where id = ? and merged_into is null').get(clientId);
-    if (!row) throw notFound('This person');
+    if (!row) throw notFound(msg('This person'));
     return row as { id: string };
   });
 
@@ -234,10 +235,10 @@ export function requireFittedCuff(client: ClientRecord, limb: Limb) {
   const fit = cuffInForce(client.facts, limb);
   if (fit) return fit;
   throw refusedField(
-    'Fit first',
+    msg('Fit first'),
     'limb',
     'FIT-1',
-    'No cuff is fitted to this limb.',
-    'Record its girth and choose a cuff first.',
+    msg('No cuff is fitted to this limb.'),
+    msg('Record its girth and choose a cuff first.'),
   );
 }

@@ -1,3 +1,4 @@
+import { msg } from '#core/message/message';
 import type { ClientFacts } from '#core/record/facts';
 import { holdsOfDayCheck } from '#core/record/holds';
 import { holdsInForce, needsBloodPressure } from '#core/record/in-force';
@@ -18,11 +19,13 @@ export function keepDayCheck(
 ): void {
   if (!answers.bloodPressure && needsBloodPressure(facts, nowMs)) {
     throw refusedField(
-      'Blood pressure first',
+      msg('Blood pressure first'),
       'bloodPressure',
       'SCR-3',
-      'The resting blood pressure of today is needed: high blood pressure is on record, or a clearance asks for it.',
-      'Measure it, and enter it here.',
+      msg(
+        'The resting blood pressure of today is needed: high blood pressure is on record, or a clearance asks for it.',
+      ),
+      msg('Measure it, and enter it here.'),
     );
   }
   prepare('insert into day_check (id, client_id, at_ms, answers, "by") values (?, ?, ?, ?, ?)').run(

@@ -1,4 +1,6 @@
 import { v5 as uuidFrom } from 'uuid';
+import type { Message } from '#core/message/message';
+import { msg } from '#core/message/message';
 import { cutSets } from '#core/plan/cut-sets';
 import type { Plan } from '#core/plan/plan';
 import { readPlan } from '#core/plan/versions/read-plan';
@@ -37,26 +39,33 @@ export function enterSession(
     `select id, client_id as "clientId", plan from prescription
      where course_plan_id = ? and at_ms <= ? order by at_ms desc limit 1`,
   ).get(coursePlanId, entered.startedAtMs) as Version | undefined;
-  if (!version) throw cannotBe('The plan was not signed yet then.', 'Choose a day after it was signed.');
+  if (!version)
+    throw cannotBe(msg('The plan was not signed yet then.'), msg('Choose a day after it was signed.'));
   const signed = readPlan(JSON.parse(version.plan));
   const plan = planOfDay(signed, entered.sets, setsShare);
   const [wrong] = checkEntered(plan, entered);
   if (wrong) {
     const field = `sets.${wrong.place}.reps`;
-    throw refusedField('How much of it?', field, 'RUN-10', wrong.message, 'Left empty, it was not done.');
+    throw refusedField(
+      msg('How much of it?'),
+      field,
+      'RUN-10',
+      wrong.message,
+      msg('Left empty, it was not done.'),
+    );
   }
   const events = eventsOf(id, plan, entered, by.nowMs);
   if (!events.some(({ type }) => type === 'set-started')) {
     throw refusedField(
-      'Which sets?',
+      msg('Which sets?'),
       'sets',
       'RUN-5',
-      'None of these sets is one of the plan.',
-      'Enter those of the version that was in force then.',
+      msg('None of these sets is one of the plan.'),
+      msg('Enter those of the version that was in force then.'),
     );
   }
   if (Math.max(...events.map(({ atMs }) => atMs)) > by.nowMs)
-    throw cannotBe('It would not be over yet.', 'Choose when it began; or run it here.');
+    throw cannotBe(msg('It would not be over yet.'), msg('Choose when it began; or run it here.'));
   keepDone(prepare, { id, version, plan: plan === signed ? null : plan, events }, by);
   const note: AuditNote = {
     action: 'session-entered-later',
@@ -89,12 +98,16 @@ export function keepDone(
   const startMs = Math.min(...events.map(({ atMs }) => atMs));
   const endMs = Math.max(...events.map(({ atMs }) => atMs));
   if (startMs < by.nowMs - SESSIONS_COUNT_MS) {
-    throw cannotBe('It is longer ago than anything counts: half a year.', 'Note it in the person’s story.');
+    throw cannotBe(
+      msg('It is longer ago than anything counts: half a year.'),
+      msg('Note it in the person’s story.'),
+    );
   }
   const overlaps = prepare(
     `select 1 from session where client_id = ? and superseded <> 2 and opened_at_ms < ? and coalesce(finished_at_ms, ?) > ?`,
   ).get(version.clientId, endMs, by.nowMs, startMs);
-  if (overlaps) throw cannotBe('Another session of this person was running then.', 'Choose another time.');
+  if (overlaps)
+    throw cannotBe(msg('Another session of this person was running then.'), msg('Choose another time.'));
   prepare(
     `insert into session (id, client_id, prescription_id, opened_at_ms, plan, summary) values (?, ?, ?, ?, ?, ?)`,
   ).run(
@@ -135,5 +148,5 @@ const eventsOf = (
       }) as SessionEvent,
   );
 
-const cannotBe = (message: string, remedy: string) =>
-  refusedField('When was it?', 'startedAtMs', 'RUN-9', message, remedy);
+const cannotBe = (message: Message, remedy: Message) =>
+  refusedField(msg('When was it?'), 'startedAtMs', 'RUN-9', message, remedy);

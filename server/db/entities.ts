@@ -9,6 +9,7 @@ import type { LadderAnswers } from '#core/course/ladder';
 import type { Derived } from '#core/derivation/derived';
 import type { Finding } from '#core/findings/finding';
 import type { Strap } from '#core/kit/strap';
+import type { Text } from '#core/message/message';
 import type { PulseMethod, PulseSite } from '#core/occlusion-pressure/methods';
 import type { LimbShelfLife, ShelfLife } from '#core/occlusion-pressure/shelf-life';
 import type { ReadingSchool, Trial } from '#core/occlusion-pressure/trial';
@@ -327,7 +328,7 @@ export const PrescriptionEntity = defineEntity({
     retargets: p.string().nullable(),
     coursePlanId: p.string(),
     /** From what to what it changes the version before, in words. */
-    changes: p.json().$type<string[]>(),
+    changes: p.json().$type<Text[]>(),
     superseded: superseded(),
   },
 });
@@ -538,7 +539,7 @@ export const HoldEntity = defineEntity({
     id: id(),
     clientId: clientId(),
     cause: p.string(),
-    words: p.text(),
+    words: p.json().$type<Text>(),
     rule: p.string().$type<RuleId>(),
     atMs: atMs(),
     limb: p.string().$type<Limb>().nullable(),
@@ -546,7 +547,7 @@ export const HoldEntity = defineEntity({
     ends: p.json().$type<HoldEnd>(),
     liftedAtMs: p.bigint('number').nullable(),
     liftedBy: p.string().nullable(),
-    liftReason: p.text().nullable(),
+    liftReason: p.json().$type<Text>().nullable(),
     isEmergency: p.boolean().default(false),
   },
 });

@@ -2,6 +2,7 @@ import { expect, it } from 'vitest';
 import type { ClientRecord } from '#contract/client';
 import { answeredInForce } from '#core/record/in-force';
 import { logOf } from '#core/session/session.fixture';
+import { inEnglish } from '#language/render';
 import { type Api, CLEAR, DAY_MS, openSession, SESSION_ID, startAfter, startApi } from '../api.fixture';
 
 /** The file as the releases before holds left it. */
@@ -12,7 +13,9 @@ async function asBeforeHolds(api: Api): Promise<void> {
 }
 
 const holdsOf = async (api: Api, id: string): Promise<string[]> =>
-  (await api.get<ClientRecord>(`/clients/${id}`)).facts.holds.map(({ rule, words }) => `${rule} ${words}`);
+  (await api.get<ClientRecord>(`/clients/${id}`)).facts.holds.map(
+    ({ rule, words }) => `${rule} ${inEnglish(words)}`,
+  );
 
 it('holds whom an old file stopped, so that a later no does not erase it (SCR-5)', async () => {
   const api = await startApi();

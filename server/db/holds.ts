@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { EntityManager } from '@mikro-orm/libsql';
+import type { Text } from '#core/message/message';
 import type { Limb } from '#core/quantity/limb';
 import {
   type Hold,
@@ -25,7 +26,7 @@ export function raiseHolds(prepare: Prepare, clientId: string, holds: readonly N
       randomUUID(),
       clientId,
       cause,
-      words,
+      JSON.stringify(words),
       rule,
       atMs,
       limb,
@@ -40,7 +41,7 @@ export function raiseHolds(prepare: Prepare, clientId: string, holds: readonly N
 export const liftHolds = (
   em: EntityManager,
   ids: readonly string[],
-  by: { practitionerId: string; atMs: number; reason: string },
+  by: { practitionerId: string; atMs: number; reason: Text },
 ): Promise<number> =>
   em.nativeUpdate(
     HoldEntity,
@@ -79,7 +80,7 @@ export const holdOf = (row: {
   ends: Hold['ends'];
   liftedAtMs: number | null;
   liftedBy: string | null;
-  liftReason: string | null;
+  liftReason: Text | null;
   isEmergency: number;
 }): Hold => ({
   id: row.id,

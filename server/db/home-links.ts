@@ -1,4 +1,5 @@
 import type { HomeLink } from '#contract/home';
+import { msg } from '#core/message/message';
 import { notFound } from '../problem';
 import { sha256 } from '../sha256';
 import type { Prepare } from './sqlite';
@@ -32,13 +33,13 @@ export function endLink(prepare: Prepare, clientId: string, id: string, nowMs: n
   const { changes } = prepare(
     'update home_link set ended_at_ms = ? where id = ? and client_id = ? and ended_at_ms is null',
   ).run(nowMs, id, clientId);
-  if (changes === 0) throw notFound('This link');
+  if (changes === 0) throw notFound(msg('This link'));
 }
 
 /** The link of a secret, ended and outdated ones too. @throws Problem 404 for an unknown secret */
 export function findLink(prepare: Prepare, secret: string): KeptLink {
   const link = prepare(`${SELECT} where secret_sha256 = ?`).get(sha256(secret)) as KeptLink | undefined;
-  if (!link) throw notFound('This link');
+  if (!link) throw notFound(msg('This link'));
   return link;
 }
 

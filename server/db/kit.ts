@@ -1,14 +1,16 @@
 import type { EntityManager } from '@mikro-orm/libsql';
 import type { Kit, KitList } from '#contract/practice';
+import type { Message } from '#core/message/message';
+import { msg } from '#core/message/message';
 import { notFound } from '../problem';
 import { KitEntity } from './entities';
 import { type Prepare, withStatements } from './sqlite';
 
-const NAMES: Record<KitList, string> = {
-  cuffs: 'This cuff',
-  pumps: 'This gauge',
-  weightKits: 'This weight kit',
-  straps: 'This strap',
+const NAMES: Record<KitList, Message> = {
+  cuffs: msg('This cuff'),
+  pumps: msg('This gauge'),
+  weightKits: msg('This weight kit'),
+  straps: msg('This strap'),
 };
 
 /** The kit in use, by list; retired pieces are left out. */

@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { RetractableKind } from '#contract/mend';
+import { msg } from '#core/message/message';
 import { notFound, Problem } from '../problem';
 import { writeAudit } from './audit';
 import { endConditionsOfScreening } from './conditions';
@@ -23,12 +24,12 @@ export function retract(
 ): void {
   const { table } = RETRACTABLE_TABLES[kind];
   const row = prepare(`select * from ${table} where id = ? and client_id = ?`).get(id, clientId);
-  if (!row) throw notFound('This entry');
+  if (!row) throw notFound(msg('This entry'));
   if (prepare('select 1 from retraction where kind = ? and row_id = ?').get(kind, id))
-    throw new Problem(409, 'Retracted already', 'This entry is retracted already.');
+    throw new Problem(409, msg('Retracted already'), msg('This entry is retracted already.'));
   if (kind === 'session') {
     if ((row as { finished_at_ms: number | null }).finished_at_ms === null)
-      throw new Problem(409, 'Still running', 'This session is running: finish or stop it first.');
+      throw new Problem(409, msg('Still running'), msg('This session is running: finish or stop it first.'));
     uncount(prepare, id);
   }
   if (kind === 'screening') endConditionsOfScreening(prepare, clientId, id, { ...by, reason });
@@ -77,11 +78,15 @@ const isRunning = (prepare: Prepare, clientId: string): boolean =>
  * counts as what is newest of both says.
  */
 export function mergeInto(prepare: Prepare, clientId: string, otherId: string, reason: string, by: By): void {
-  if (clientId === otherId) throw new Problem(422, 'The same record', 'These are not two records.');
+  if (clientId === otherId) throw new Problem(422, msg('The same record'), msg('These are not two records.'));
   const other = prepare('select name, story from client where id = ? and merged_into is null').get(otherId);
-  if (!other) throw notFound('The other record');
+  if (!other) throw notFound(msg('The other record'));
   if (isRunning(prepare, clientId) || isRunning(prepare, otherId))
-    throw new Problem(409, 'Still running', 'A session of one of them is running: finish it first.');
+    throw new Problem(
+      409,
+      msg('Still running'),
+      msg('A session of one of them is running: finish it first.'),
+    );
   const moved: Record<string, number> = {};
   for (const table of OF_A_PERSON) {
     // A hold of the same cause stands once.
@@ -108,7 +113,11 @@ export function mergeInto(prepare: Prepare, clientId: string, otherId: string, r
  */
 export function erase(prepare: Prepare, clientId: string, reason: string, by: By): number {
   if (isRunning(prepare, clientId))
-    throw new Problem(409, 'Still running', 'A session of this person is running: finish it first.');
+    throw new Problem(
+      409,
+      msg('Still running'),
+      msg('A session of this person is running: finish it first.'),
+    );
   const ids = [
     clientId,
     ...(prepare('select id from client where merged_into = ?').all(clientId) as { id: string }[]).map(

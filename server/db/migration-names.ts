@@ -28,5 +28,6 @@ export const MIGRATION_NAMES = [
   '026-steps-down',
   '027-gauge-errors',
   '028-site-keys',
+  '029-messages',
 ] as const;
 export type MigrationName = (typeof MIGRATION_NAMES)[number];

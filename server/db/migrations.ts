@@ -28,6 +28,7 @@ import { RangesOfLetters } from './migrations/025-ranges-of-letters';
 import { StepsDown } from './migrations/026-steps-down';
 import { GaugeErrors } from './migrations/027-gauge-errors';
 import { SiteKeys } from './migrations/028-site-keys';
+import { Messages } from './migrations/029-messages';
 
 const CLASSES: Record<MigrationName, new (...of: ConstructorParameters<typeof Migration>) => Migration> = {
   '001-first-tables': FirstTables,
@@ -58,6 +59,7 @@ const CLASSES: Record<MigrationName, new (...of: ConstructorParameters<typeof Mi
   '026-steps-down': StepsDown,
   '027-gauge-errors': GaugeErrors,
   '028-site-keys': SiteKeys,
+  '029-messages': Messages,
 };
 
 /** Every migration, in order. */

@@ -13,6 +13,7 @@ import { fold } from '#core/session/fold';
 import { liveTimeline } from '#core/session/live-timeline';
 import { mergeLogs } from '#core/session/log';
 import { correctedReps } from '#core/session/state';
+import { inEnglish } from '#language/render';
 import { signInNew } from '../access/sign-in.fixture';
 import { createApp } from '../app';
 import { openDatabase } from './database';
@@ -64,7 +65,7 @@ function recordOf({ id, plan, events }: SessionView): OldRecord {
   return {
     id,
     exercises: plan.exercises.map(({ label, limbs, load }) => ({
-      label,
+      label: inEnglish(label),
       pressures: limbs.map((target) => [target.limb, target.kind === 'measured' ? target.pressure.value : 0]),
       loadKg: plannedKg(load),
     })),

@@ -2,6 +2,8 @@ import { randomUUID } from 'node:crypto';
 import type { Context } from 'hono';
 import type { CoursePlanChoice } from '#core/course/course-plan';
 import type { Finding } from '#core/findings/finding';
+import type { Message } from '#core/message/message';
+import { msg } from '#core/message/message';
 import type { Plan } from '#core/plan/plan';
 import type { PrescriptionFact } from '#core/record/facts';
 import type { Env } from '../context';
@@ -18,7 +20,7 @@ export type VersionToKeep = {
   findings: readonly Finding[];
   overrideReason: string | null;
   retargets: string | null;
-  changes: readonly string[];
+  changes: readonly Message[];
 };
 
 /** Keeps a signed version, and the plan it begins where it is the first. @param note its audit entry, but for the version's id */
@@ -67,7 +69,7 @@ export const findingsOf = ({ guards }: PrescriptionFact): Finding[] =>
     rule,
     subject,
     level: 'guard',
-    message: 'Passed when it was first signed.',
-    remedy: '',
+    message: msg('Passed when it was first signed.'),
+    remedy: msg('Nothing more is asked.'),
     ...(exerciseIndex === null ? {} : { exerciseIndex }),
   }));

@@ -105,7 +105,13 @@ const HOLDS: Kind<Hold> = {
       times: (nowMs) => [nowMs - SESSIONS_COUNT_MS],
     },
   ],
-  of: (row) => holdOf({ ...row, ends: JSON.parse(row.ends) } as Parameters<typeof holdOf>[0]),
+  of: (row) =>
+    holdOf({
+      ...row,
+      words: JSON.parse(row.words),
+      ends: JSON.parse(row.ends),
+      liftReason: row.liftReason && JSON.parse(row.liftReason),
+    } as Parameters<typeof holdOf>[0]),
 };
 
 const CONSENTS: Kind<Consent> = {

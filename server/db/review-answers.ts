@@ -1,4 +1,5 @@
 import type { WeightKit } from '#core/load/weight-kit';
+import { msg, sentences } from '#core/message/message';
 import { limitsInForce } from '#core/record/in-force';
 import { reviewSession } from '#core/record/session-review';
 import { whyNotAnswer } from '#core/review/answer';
@@ -31,15 +32,15 @@ export function checkReviewAnswers(
   const wrong = answers.flatMap((answer) => {
     const words =
       done.state.finishedAtMs === null
-        ? 'The session is not finished: its review is answered after it.'
+        ? msg('The session is not finished: its review is answered after it.')
         : whyNotAnswer(advices[answer.exerciseIndex], answer, done, limits);
     return words === null ? [] : [{ place: events.findIndex(({ id }) => id === answer.id), words }];
   });
   if (wrong.length === 0) return;
   throw new Problem(
     422,
-    'Not what the review says',
-    wrong.map(({ words }) => words).join(' '),
+    msg('Not what the review says'),
+    sentences(...wrong.map(({ words }) => words)),
     wrong.map(({ place, words }) => ({ path: `events.${place}.answer`, message: words, rule: 'REV-10' })),
   );
 }

@@ -1,3 +1,4 @@
+import { msg } from '#core/message/message';
 import type { Limb } from '#core/quantity/limb';
 import type { SessionEvent } from '#core/session/events';
 import { mergeLogs } from '#core/session/log';
@@ -25,9 +26,9 @@ export function takeEvents(
   { nowMs, aheadMs, practitionerId }: { nowMs: number; aheadMs: number; practitionerId: string },
 ): Taken {
   const session = readHead(prepare, sessionId);
-  if (!session) throw notFound('This session');
+  if (!session) throw notFound(msg('This session'));
   if (session.isRetracted === 1)
-    throw new Problem(409, 'Retracted', 'This session was retracted: nothing is added to it.');
+    throw new Problem(409, msg('Retracted'), msg('This session was retracted: nothing is added to it.'));
   const known = knownOf(prepare, events);
   const timed = timeByReceipt(events, new Set(known.map(({ id }) => id)), session.openedAtMs, nowMs);
   const fresh = checkEvents(session, timed, known, nowMs, aheadMs);
@@ -64,8 +65,10 @@ const knownOf = (prepare: Prepare, events: readonly SessionEvent[]): SessionEven
 
 const SEQUENCE_CLASH = new Problem(
   409,
-  'Sequence clash',
-  'Two different events carry the same sequence number of one device; none of this batch was stored. Reload the page: it goes on as a new device.',
+  msg('Sequence clash'),
+  msg(
+    'Two different events carry the same sequence number of one device; none of this batch was stored. Reload the page: it goes on as a new device.',
+  ),
 );
 
 function insert(prepare: Prepare, events: readonly SessionEvent[], nowMs: number, practitionerId: string) {

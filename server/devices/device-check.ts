@@ -1,5 +1,7 @@
 import { type DeviceCommand, type DeviceFrame, deviceFrameSchema } from '#contract/device';
 import { CUFF_DOWN_MMHG } from '#core/kit/pump';
+import { messageOf } from '#core/message/issue';
+import { inEnglish } from '#language/render';
 
 /** How a device is reached: frames as they come, and a command with the status and body of its answer. */
 export type DeviceLink = {
@@ -27,7 +29,9 @@ function speak(link: DeviceLink) {
     const read = deviceFrameSchema.safeParse(await link.nextFrame());
     if (read.success) return read.data;
     const [issue] = read.error.issues;
-    throw new Failed(`a frame does not fit the schema: ${issue?.path.join('.')}: ${issue?.message}`);
+    throw new Failed(
+      `a frame does not fit the schema: ${issue?.path.join('.')}: ${issue ? inEnglish(messageOf(issue)) : ''}`,
+    );
   };
   return {
     frame,

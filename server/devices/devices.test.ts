@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { deviceFrameSchema } from '#contract/device';
 import { makeLimb } from '#core/simulation/limb';
+import { englishOf } from '#language/english-of.fixture';
 import { measuredClient, startAfter } from '../api.fixture';
 import { SimulatedDevice } from './simulated-device';
 
@@ -70,7 +71,7 @@ describe('devices over HTTP', () => {
       made: { id: clientId },
     } = await startAfter(measuredClient);
     const bare = await api.refused('/devices', { clientId, ...wanted, limb: 'right-arm' });
-    expect(bare.problem.errors[0]).toMatchObject({ path: 'limb', rule: 'FIT-1' });
+    expect(englishOf(bare.problem.errors[0])).toMatchObject({ path: 'limb', rule: 'FIT-1' });
     const { id } = await api.post<{ id: string }>('/devices', { clientId, ...wanted });
     expect((await api.refused(`/devices/${id}/commands`, { do: 'explode' })).status).toBe(400);
     expect((await api.refused('/devices/none/commands', { do: 'release' })).status).toBe(404);

@@ -3,6 +3,7 @@ import { mkdtemp, open, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { StringDecoder } from 'node:string_decoder';
+import { type Message, msg, sentences } from '#core/message/message';
 import { Problem } from '../problem';
 
 const CHUNK_BYTES = 256 * 1024;
@@ -37,10 +38,14 @@ export async function spooled<T>(
 }
 
 /** How large a body may be, and what to do with a larger one. */
-type Bound = { mostMb: number; else: string };
+type Bound = { mostMb: number; else: Message };
 
 const tooLarge = ({ mostMb, else: otherwise }: Bound) =>
-  new Problem(413, 'Too large', `A file is at most ${mostMb} MB here. ${otherwise}`);
+  new Problem(
+    413,
+    msg('Too large'),
+    sentences(msg('A file is at most {mostMb} MB here.', { mostMb }), otherwise),
+  );
 
 /** The lines of a text file, read piece by piece; a line may be as long as the caller bears. */
 export function* linesOf(file: string, longest: number): Generator<string> {

@@ -1,4 +1,5 @@
 import type { ArchiveKind } from '#contract/archive-rows';
+import type { Text } from '#core/message/message';
 import { type AuditNote, writeAudit } from '../db/audit';
 import type { Prepare } from '../db/sqlite';
 
@@ -7,7 +8,7 @@ export type TakenInList = {
   id: string;
   nowMs: number;
   practitionerId: string;
-  words: string;
+  words: Text;
   clientIds: readonly string[];
   /** A whole practice into an empty one: signatures stay what they were. */
   isMove?: boolean | undefined;
@@ -31,7 +32,7 @@ export function beginTakenIn(
   prepare(
     `insert into taken_in (id, at_ms, practitioner_id, words, rows, client_ids, audit_id, is_move)
      values (?, ?, ?, ?, 0, '[]', (select coalesce(max(id), 0) from audit), ?)`,
-  ).run(id, nowMs, practitionerId, words, Number(isMove));
+  ).run(id, nowMs, practitionerId, JSON.stringify(words), Number(isMove));
 }
 
 /** @param place of the first of them in the list */

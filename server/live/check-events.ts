@@ -1,3 +1,5 @@
+import type { Message } from '#core/message/message';
+import { msg } from '#core/message/message';
 import { EVENTS, type SessionEvent } from '#core/session/events';
 import type { SessionHead } from '../db/session-log';
 import { Problem } from '../problem';
@@ -19,41 +21,43 @@ export function checkEvents(
 ): SessionEvent[] {
   refuse(
     400,
-    'Another session',
+    msg('Another session'),
     places(events, ({ sessionId }) => sessionId !== session.id),
     'sessionId',
-    () => 'This event belongs to another session; none was stored.',
+    () => msg('This event belongs to another session; none was stored.'),
   );
   const firstById = new Map<string, SessionEvent>();
   for (const event of [...known, ...events]) if (!firstById.has(event.id)) firstById.set(event.id, event);
   refuse(
     409,
-    'Another event',
+    msg('Another event'),
     places(events, (event) => {
       const first = firstById.get(event.id);
       // One that is new is itself the first.
       return first !== event && !(first && sameJson(asSaid(first), asSaid(event)));
     }),
     'id',
-    () => 'An event with this id is on record and says something else; none of this batch was stored.',
+    () => msg('An event with this id is on record and says something else; none of this batch was stored.'),
   );
   const knownIds = new Set(known.map(({ id }) => id));
   const fresh = (event: SessionEvent) => !knownIds.has(event.id);
   refuse(
     422,
-    'Outside the session',
+    msg('Outside the session'),
     places(events, (event) => fresh(event) && event.atMs > nowMs + aheadMs),
     'atMs',
-    () => 'It is said to happen in the future: the clock of the device is ahead.',
+    () => msg('It is said to happen in the future: the clock of the device is ahead.'),
   );
   const finishedMs = session.finishedAtMs ?? Number.POSITIVE_INFINITY;
   refuse(
     409,
-    'Finished',
+    msg('Finished'),
     places(events, (event) => fresh(event) && event.atMs > finishedMs && !EVENTS[event.type].afterFinish),
     'type',
     ({ type }) =>
-      `The session is finished and takes corrections only: ${EVENTS[type].words} came after its end.`,
+      msg('The session is finished and takes corrections only: {words} came after its end.', {
+        words: EVENTS[type].words,
+      }),
   );
   return [...new Map(events.filter(fresh).map((event) => [event.id, event])).values()];
 }
@@ -65,10 +69,10 @@ const places = (events: readonly SessionEvent[], isWrong: (event: SessionEvent) 
 
 function refuse(
   status: 400 | 409 | 422,
-  title: string,
+  title: Message,
   wrong: readonly Place[],
   field: string,
-  words: (event: SessionEvent) => string,
+  words: (event: SessionEvent) => Message,
 ): void {
   const [first] = wrong;
   if (!first) return;

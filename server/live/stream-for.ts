@@ -1,5 +1,6 @@
 import type { Context } from 'hono';
 import type { SSEStreamingApi } from 'hono/streaming';
+import { msg } from '#core/message/message';
 import type { Env } from '../context';
 import { Problem } from '../problem';
 
@@ -11,8 +12,8 @@ export function refuseTooManyStreams(c: Context<Env>): void {
   if (c.var.signIns.streamsOf(c.var.signedIn) < MOST_STREAMS) return;
   throw new Problem(
     429,
-    'Too many streams',
-    'This device has too many streams open: close some of its tabs.',
+    msg('Too many streams'),
+    msg('This device has too many streams open: close some of its tabs.'),
   );
 }
 

@@ -6,6 +6,7 @@ import {
   type MadePassphrase,
   newAccountSchema,
 } from '#contract/sign-in';
+import { msg } from '#core/message/message';
 import { accountOf, changeAccount, openAccount, practitionerOf } from '../access/accounts';
 import { madePassphrase } from '../access/made-passphrase';
 import { hashSecret } from '../access/passphrase';
@@ -27,7 +28,7 @@ export const accountRoutes = new Hono<Env>()
     await changed(c, (prepare) => {
       const practitionerId = practitionerOf(prepare, practitioner);
       if (accountOf(prepare, practitionerId))
-        throw new Problem(409, 'Has one already', 'This practitioner has an account already.');
+        throw new Problem(409, msg('Has one already'), msg('This practitioner has an account already.'));
       openAccount(prepare, {
         practitionerId,
         name,
@@ -91,8 +92,8 @@ export const accountRoutes = new Hono<Env>()
       if (isOwner === 1 && !c.var.practitioner.isOwner)
         throw new Problem(
           403,
-          'Not for this account',
-          'An owner is helped in by another owner, or at the machine itself.',
+          msg('Not for this account'),
+          msg('An owner is helped in by another owner, or at the machine itself.'),
         );
       changeAccount(prepare, practitionerId, {
         passphraseHash,
@@ -115,8 +116,10 @@ async function changed(c: Context<Env>, work: (prepare: Prepare) => Note): Promi
     await inTransaction(c.var.em, (prepare) => writeAudit(prepare, work(prepare), by));
   } catch (error) {
     if (!isUniqueClash(error)) throw error;
-    const message = 'Somebody signs in by this name already.';
-    throw new Problem(409, 'Taken', message, [{ path: 'name', message, remedy: 'Choose another.' }]);
+    const message = msg('Somebody signs in by this name already.');
+    throw new Problem(409, msg('Taken'), message, [
+      { path: 'name', message, remedy: msg('Choose another.') },
+    ]);
   }
   c.var.signIns.forgetAll();
   tellPractice(c);
@@ -124,13 +127,17 @@ async function changed(c: Context<Env>, work: (prepare: Prepare) => Note): Promi
 
 function required(prepare: Prepare, practitionerId: string) {
   const account = accountOf(prepare, practitionerId);
-  if (!account) throw notFound('This account');
+  if (!account) throw notFound(msg('This account'));
   return account;
 }
 
 function refuseWithoutOwner(prepare: Prepare): void {
   if (prepare('select 1 from account where is_owner = 1 and ended_at_ms is null').get()) return;
-  throw new Problem(409, 'Nobody would own it', 'A practice has an owner: make somebody else one first.');
+  throw new Problem(
+    409,
+    msg('Nobody would own it'),
+    msg('A practice has an owner: make somebody else one first.'),
+  );
 }
 
 type Row = Omit<Account, 'isOwner' | 'hasPin' | 'hasCode' | 'mustChange'> & {

@@ -8,6 +8,8 @@ import {
   type SiteFingerprint,
 } from '#contract/archive';
 import { ARCHIVE_KINDS, type ArchiveKind } from '#contract/archive-rows';
+import { issue } from '#core/message/issue';
+import { msg, sentences } from '#core/message/message';
 import type { Env } from '../context';
 import { type AuditNote, writeAudit } from '../db/audit';
 import { findClient } from '../db/client-facts';
@@ -28,7 +30,7 @@ import { query } from '../validate';
 const ARCHIVE = {
   // While it is taken in, all or nothing, nobody else is answered.
   mostMb: 16,
-  else: 'Take a larger one in with the server stopped: npm run archive -- in FILE',
+  else: msg('Take a larger one in with the server stopped: npm run archive -- in FILE'),
 };
 
 const takingInSchema = z.object({
@@ -41,7 +43,9 @@ const takingInSchema = z.object({
       try {
         return archiveMatchesSchema.parse(JSON.parse(text));
       } catch {
-        context.addIssue({ code: 'custom', message: 'Say who is whom as JSON: {"id there":"id here"}.' });
+        context.addIssue(
+          issue(msg('Say who is whom as JSON: {example}.', { example: '{"id there":"id here"}' })),
+        );
         return z.NEVER;
       }
     }),
@@ -79,7 +83,7 @@ export const archiveRoutes = new Hono<Env>()
 
   .get('/csv/:kind', query(csvSchema), async (c) => {
     const kind = c.req.param('kind') as ArchiveKind;
-    if (!ARCHIVE_KINDS.includes(kind)) throw notFound('This table');
+    if (!ARCHIVE_KINDS.includes(kind)) throw notFound(msg('This table'));
     const separator = c.req.valid('query').separator === 'semicolon' ? ';' : ',';
     return sendLines(c, writeCsv(fileOf(c), kind, separator), 'text/csv; charset=utf-8', {
       action: 'archive-taken-out',
@@ -168,8 +172,8 @@ async function takeInBody(
       );
     } catch (error) {
       if (!(error instanceof NotAnArchive)) throw error;
-      throw new Problem(422, 'Not taken in', `${error.message} Nothing was stored.`, [
-        { path: `line.${error.line}`, message: error.message },
+      throw new Problem(422, msg('Not taken in'), sentences(error.says, msg('Nothing was stored.')), [
+        { path: `line.${error.line}`, message: error.says },
       ]);
     } finally {
       if (then === 'keep') tellPractice(c);

@@ -4,6 +4,7 @@ import type { ClientRecord } from '#contract/client';
 import { isoOf } from '#core/quantity/days';
 import { blockAsItStands } from '#core/record/block-in-force';
 import { plansInForce } from '#core/record/plans-in-force';
+import { englishOf } from '#language/english-of.fixture';
 import { type Api, DAY_MS, measuredClient, prescriptionFor, startAfter, startApi } from '../api.fixture';
 import { blockFor } from '../block.fixture';
 import { answerDayAfter, ready, train } from '../forbidden.fixture';
@@ -39,11 +40,11 @@ describe('a block of training', () => {
     ).toEqual([0, 3 * DAY_MS]);
     const kept = await api.post(`/clients/${person.client.id}/blocks`, block);
     const turn = ({ facts, judgedAtMs }: ClientRecord) => plansInForce(facts, judgedAtMs)[0]?.turn;
-    expect(turn(kept)).toEqual({ inDays: 0, why: 'In the block today.' });
+    expect(englishOf(turn(kept))).toEqual({ inDays: 0, why: 'In the block today.' });
     api.clock.nowMs += DAY_MS;
     const missed = await read(api, person);
     expect(states(missed)).toEqual(['missed', 'to-come', 'to-come', 'to-come']);
-    expect(turn(missed)).toEqual({ inDays: 0, why: 'A missed session, made up today.' });
+    expect(englishOf(turn(missed))).toEqual({ inDays: 0, why: 'A missed session, made up today.' });
     await api.post(`/clients/${person.client.id}/day-checks`, {
       notWell: [],
       painNow: 1,
@@ -53,7 +54,7 @@ describe('a block of training', () => {
     // Done a day late: it fills the missed one, and nothing is made up any more.
     const done = await read(api, person);
     expect(states(done)).toEqual(['done', 'to-come', 'to-come', 'to-come']);
-    expect(turn(done)?.why).toMatch(/^In the block on /);
+    expect(englishOf(turn(done)?.why)).toMatch(/^In the block on /);
   });
 
   it('is run with the sets of a deload in its week, and with all of them in others', async () => {
@@ -90,7 +91,7 @@ describe('a block of training', () => {
     const on = (...days: number[]) =>
       days.map((day) => ({ ...first, day: isoOf(Date.parse(first.day) / DAY_MS + day) }));
     const twice = { ...block, sessions: on(0, 0), overrideReason: 'I insist' };
-    expect((await api.refused(path, twice)).problem.errors[0]).toMatchObject({
+    expect(englishOf((await api.refused(path, twice)).problem.errors[0])).toMatchObject({
       rule: 'PRO-3',
       level: 'hard',
     });
@@ -99,9 +100,13 @@ describe('a block of training', () => {
       sessions: [{ ...first, coursePlanId: 'another' }],
       overrideReason: 'I insist',
     };
-    expect((await api.refused(path, unknown)).problem.errors[0]).toMatchObject({ rule: 'START-2' });
+    expect(englishOf((await api.refused(path, unknown)).problem.errors[0])).toMatchObject({
+      rule: 'START-2',
+    });
     const daily = { ...block, sessions: on(0, 1, 2, 3) };
-    expect((await api.refused(path, daily)).problem.errors[0]).toMatchObject({ path: 'overrideReason' });
+    expect(englishOf((await api.refused(path, daily)).problem.errors[0])).toMatchObject({
+      path: 'overrideReason',
+    });
     const reasoned = { ...daily, overrideReason: 'Training camp of one week' };
     expect((await api.refused(path, reasoned, 'colin')).status).toBe(422);
     await api.post(path, reasoned);
@@ -186,7 +191,7 @@ describe('the practice’s own exercises and templates', () => {
       reps: 5,
     });
     expect(status).toBe(422);
-    expect(problem.errors[0]).toMatchObject({ path: 'exerciseId' });
+    expect(englishOf(problem.errors[0])).toMatchObject({ path: 'exerciseId' });
   });
 
   it('refuses an exercise that lacks its cue, and keeps templates by name', async () => {
@@ -195,7 +200,7 @@ describe('the practice’s own exercises and templates', () => {
       id: 'x',
       exercise: { ...exercise, cue: '' },
     });
-    expect(problem.errors[0]).toMatchObject({ path: 'exercise.cue' });
+    expect(englishOf(problem.errors[0])).toMatchObject({ path: 'exercise.cue' });
     const client = await measuredClient(api);
     const template = {
       id: '00000000-0000-4000-8000-000000000001',
@@ -207,7 +212,7 @@ describe('the practice’s own exercises and templates', () => {
     const after = await api.post<{ templates: unknown[] }>('/practice/templates/retire', { id: template.id });
     expect(after.templates).toEqual([]);
     const back = { id: template.id, isRetired: false };
-    expect(await api.post('/practice/templates/retire', back)).toEqual(practice);
+    expect(englishOf(await api.post('/practice/templates/retire', back))).toEqual(practice);
     // Who did it and to what stands in the audit by its name; what was never kept is taken out of nothing.
     const { entries } = await api.get<AuditPage>('/audit');
     expect(entries.slice(0, 2).map(({ action, detail }) => [action, detail])).toEqual([

@@ -3,6 +3,7 @@ import { Hono } from 'hono';
 import { newBlockSchema } from '#contract/block';
 import { onDays } from '#core/course/block';
 import { checkBlock } from '#core/course/check-block';
+import { msg } from '#core/message/message';
 import { isoOf } from '#core/quantity/days';
 import { blockAsItStands, blockPlansOf } from '#core/record/block-in-force';
 import { passGuards } from '../access/guards';
@@ -47,7 +48,7 @@ export const blockRoutes = new Hono<Env>()
   .get('/:id/block.ics', async (c) => {
     const { facts } = await readClient(c.var.em, c.req.param('id'), c.var.nowMs);
     const standing = blockAsItStands(facts, c.var.nowMs);
-    if (!standing) throw notFound('A block for this person');
+    if (!standing) throw notFound(msg('A block for this person'));
     const practice = await c.var.em.findOneOrFail(PracticeEntity, { id: 'practice' });
     return c.body(calendarOf([{ standing, name: null }], practice.name, c.var.nowMs), 200, {
       'content-type': 'text/calendar; charset=utf-8',

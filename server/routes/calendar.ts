@@ -1,6 +1,7 @@
 import { randomBytes } from 'node:crypto';
 import { Hono } from 'hono';
 import { type CalendarFeed, type NewCalendarFeed, newCalendarFeedSchema } from '#contract/calendar';
+import { msg } from '#core/message/message';
 import { blockAsItStands } from '#core/record/block-in-force';
 import type { Env } from '../context';
 import { readClient } from '../db/client-facts';
@@ -57,7 +58,7 @@ export const calendarRoutes = new Hono<Env>()
   .get('/:secret/training.ics', async (c) => {
     const hash = sha256(c.req.param('secret'));
     const found = await withStatements(c.var.em, (prepare) => readFeed(prepare, hash));
-    if (!found) throw notFound('This calendar');
+    if (!found) throw notFound(msg('This calendar'));
     const blocks: CalendarOf[] = [];
     for (const clientId of found.clientIds) {
       const { name, facts } = await readClient(c.var.em, clientId, c.var.nowMs);

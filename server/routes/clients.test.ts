@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import type { ClientRecord } from '#contract/client';
 import { testCuff } from '#core/plan/plan.fixture';
 import { EXERCISES } from '#core/protocol/exercises';
+import { englishOf } from '#language/english-of.fixture';
 import { CLEAR, DAY_MS, FIT, measuredClient, OCCLUSION, startAfter, startApi, TRIAL } from '../api.fixture';
 
 describe('people on record', () => {
@@ -11,18 +12,21 @@ describe('people on record', () => {
     expect(added.name).toBe('Ada Test');
     expect(added.chain.map(({ state }) => state)).toEqual(Array(6).fill('missing'));
     const screened = await api.post(`/clients/${added.id}/screenings`, CLEAR);
-    expect(screened.chain[0]).toMatchObject({ id: 'screen', state: 'good' });
+    expect(englishOf(screened.chain[0])).toMatchObject({ id: 'screen', state: 'good' });
   });
 
   it('keeps a girth with the width of its cuff and the LOP worked out on the server', async () => {
     const { api, made: client } = await startAfter(measuredClient);
     expect(client.facts.fits[0]).toMatchObject({ girthCm: 55, cuffId: 'thigh-large', widthCm: 11.5 });
-    expect(client.facts.occlusions[0]).toMatchObject({
+    expect(englishOf(client.facts.occlusions[0])).toMatchObject({
       pressure: { value: 174 },
       trialsUsed: 2,
       steady: true,
     });
-    expect(client.facts.strengthTests[0]?.oneRepMax).toMatchObject({ unit: 'kg', rules: ['LOAD-1'] });
+    expect(englishOf(client.facts.strengthTests[0]?.oneRepMax)).toMatchObject({
+      unit: 'kg',
+      rules: ['LOAD-1'],
+    });
     const trials = await api.sql('select readings from lop_trial order by place');
     expect(trials).toHaveLength(2);
     expect(JSON.parse(trials[0]?.readings ?? '')).toEqual(TRIAL);
@@ -35,7 +39,7 @@ describe('people on record', () => {
     } = await startAfter(measuredClient);
     api.clock.nowMs += 29 * DAY_MS;
     const later = await api.get<ClientRecord>(`/clients/${id}`);
-    expect(later.chain.find((link) => link.id === 'measure')).toMatchObject({ state: 'due' });
+    expect(englishOf(later.chain.find((link) => link.id === 'measure'))).toMatchObject({ state: 'due' });
   });
 });
 
@@ -46,7 +50,7 @@ it('keeps a pressure as long as is set for the person', async () => {
   } = await startAfter(measuredClient);
   api.clock.nowMs += 9 * DAY_MS;
   const shorter = await api.post(`/clients/${id}/shelf-life`, { shelfLife: '7-days' });
-  expect(shorter.chain.find((link) => link.id === 'measure')).toMatchObject({ state: 'due' });
+  expect(englishOf(shorter.chain.find((link) => link.id === 'measure'))).toMatchObject({ state: 'due' });
   const { problem } = await api.refused(`/clients/${id}/shelf-life`, { shelfLife: 'for-ever' });
   expect(problem.errors[0]?.path).toBe('shelfLife');
 });
@@ -68,7 +72,7 @@ it('keeps a pressure of one limb for longer or shorter than the others (LOP-6)',
   ]);
   expect(measure(await set({ limb: 'left-thigh', shelfLife: null }))).toBe('good');
   const { problem } = await api.refused(`/clients/${id}/shelf-life`, { shelfLife: null });
-  expect(problem.errors[0]?.message).toMatch(/Say how long/);
+  expect(englishOf(problem.errors[0]?.message)).toMatch(/Say how long/);
 });
 
 describe('what only a clinician may change (SCR-4)', () => {
@@ -161,7 +165,7 @@ describe('what is refused, beside its field', () => {
     const { api, made: client } = await startAfter(measuredClient);
     const answer = await api.refused(`/clients/${client.id}/${what}`, json);
     expect(answer.status).toBe(status);
-    expect(answer.problem.errors[0]).toMatchObject({ path, ...(rule ? { rule } : {}) });
+    expect(englishOf(answer.problem.errors[0])).toMatchObject({ path, ...(rule ? { rule } : {}) });
     const after = await api.get<ClientRecord>(`/clients/${client.id}`);
     expect(after.facts).toEqual(client.facts);
   });

@@ -15,6 +15,7 @@ import { newFitSchema, newStrengthTestSchema } from '#contract/measurements';
 import { checkCuff, checkGirth } from '#core/cuff/fit';
 import { checkTightness, tightnessSchema } from '#core/cuff/tightness';
 import { hardFindings } from '#core/findings/finding';
+import { msg } from '#core/message/message';
 import { USUAL_SHELF_LIFE } from '#core/occlusion-pressure/shelf-life';
 import { libraryOf } from '#core/protocol/exercises';
 import { limbKind } from '#core/quantity/limb';
@@ -119,7 +120,7 @@ export const clientRoutes = new Hono<Env>()
             (ends.by === 'clinician' || ends.by === 'screening') &&
             whyNotLift({ ...hold, ends }, c.var.nowMs) === null,
         );
-        const by = { practitionerId, atMs: c.var.nowMs, reason: 'Screened again' };
+        const by = { practitionerId, atMs: c.var.nowMs, reason: msg('Screened again') };
         await liftHolds(
           em,
           answered.map((hold) => hold.id),
@@ -137,10 +138,16 @@ export const clientRoutes = new Hono<Env>()
   .post('/:id/holds/:holdId/lift', body(liftHoldSchema), async (c) => {
     const client = await readClient(c.var.em, c.req.param('id'), c.var.nowMs);
     const hold = client.facts.holds.find(({ id }) => id === c.req.param('holdId'));
-    if (!hold) throw notFound('This hold');
+    if (!hold) throw notFound(msg('This hold'));
     const refused = whyNotLift(hold, c.var.nowMs);
     if (refused) {
-      throw refusedField('Not before the next day', 'holdId', 'RUN-3', refused, 'Wait for the next day.');
+      throw refusedField(
+        msg('Not before the next day'),
+        'holdId',
+        'RUN-3',
+        refused,
+        msg('Wait for the next day.'),
+      );
     }
     const { reason } = c.req.valid('json');
     const detail = { hold: hold.id, words: hold.words, reason };
@@ -154,7 +161,7 @@ export const clientRoutes = new Hono<Env>()
     const client = await readClient(c.var.em, c.req.param('id'), c.var.nowMs);
     const { ids, reason } = c.req.valid('json');
     const ended = client.facts.conditions.filter(({ id }) => ids.includes(id));
-    if (ended.length < ids.length) throw notFound('This condition');
+    if (ended.length < ids.length) throw notFound(msg('This condition'));
     const detail = { subjects: [...new Set(ended.map((condition) => subjectOf(condition.detail)))], reason };
     await withAudit(c, { action: 'condition-ended', subject: client.id, detail }, (em) =>
       withStatements(em, (prepare) =>
@@ -182,7 +189,7 @@ export const clientRoutes = new Hono<Env>()
   .post('/:id/consents', body(consentSchema), async (c) => {
     const client = await findClient(c.var.em, c.req.param('id'));
     const consent = c.req.valid('json');
-    if (!(consent.version in CONSENT_TEXTS)) throw notFound('This version of the text');
+    if (!(consent.version in CONSENT_TEXTS)) throw notFound(msg('This version of the text'));
     await withAudit(c, { action: 'consent-recorded', subject: client.id, detail: consent }, (em) => {
       em.create(ConsentEntity, { id: randomUUID(), clientId: client.id, atMs: c.var.nowMs, ...consent });
     });
@@ -218,11 +225,11 @@ export const clientRoutes = new Hono<Env>()
       if (misfit.length > 0) throw refusedByRules(misfit);
     } else if (worn.limbKind !== limbKind(limb)) {
       throw refusedField(
-        'Refused by a rule',
+        msg('Refused by a rule'),
         'strapId',
         'FIT-1',
-        `${worn.label} is made for the other kind of limb.`,
-        'Choose another strap.',
+        msg('{worn} is made for the other kind of limb.', { worn: worn.label }),
+        msg('Choose another strap.'),
       );
     }
     const row = { limb, girthCm, kind, kitId: worn.id, label: worn.label, widthCm: worn.widthCm };
@@ -259,11 +266,11 @@ export const clientRoutes = new Hono<Env>()
     const exercise = libraryOf(client.facts.ownExercises)[test.exerciseId];
     if (!exercise) {
       throw refusedField(
-        'Unknown exercise',
+        msg('Unknown exercise'),
         'exerciseId',
         'LOAD-1',
-        'This exercise is not in the library.',
-        'Choose one that is, or add it first.',
+        msg('This exercise is not in the library.'),
+        msg('Choose one that is, or add it first.'),
       );
     }
     const operated = proceduresInForce(client.facts, c.var.nowMs).map(({ limb }) => limb);

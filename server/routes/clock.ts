@@ -1,5 +1,6 @@
 import { Hono } from 'hono';
 import { z } from 'zod';
+import { msg } from '#core/message/message';
 import type { Env } from '../context';
 import { notFound } from '../problem';
 import { body } from '../validate';
@@ -8,7 +9,11 @@ import { body } from '../validate';
 export type MoveClock = (days: number) => Promise<void>;
 
 const moveOnSchema = z.object({
-  days: z.number('Say how many days.').int().min(1, 'Only forward.').max(28, 'At most four weeks at once.'),
+  days: z
+    .number(msg('Say how many days.'))
+    .int()
+    .min(1, msg('Only forward.'))
+    .max(28, msg('At most four weeks at once.')),
 });
 
 /**
@@ -19,7 +24,7 @@ export const clockRoutes = (now: () => number | Promise<number>, moveClock: Move
   new Hono<Env>()
     .get('/', (c) => c.json({ nowMs: c.var.nowMs, canMove: moveClock !== undefined }))
     .post('/forward', body(moveOnSchema), async (c) => {
-      if (!moveClock) throw notFound('This address');
+      if (!moveClock) throw notFound(msg('This address'));
       await moveClock(c.req.valid('json').days);
       c.var.feed.publish({ said: 'practice' });
       return c.json({ nowMs: await now(), canMove: true });

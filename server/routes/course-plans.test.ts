@@ -6,6 +6,7 @@ import { plannedKg } from '#core/plan/plan';
 import { rungInForce } from '#core/record/ladder-in-force';
 import { plansInForce } from '#core/record/plans-in-force';
 import type { Change } from '#core/review/change';
+import { englishOf } from '#language/english-of.fixture';
 import {
   type Api,
   CLEAR,
@@ -69,7 +70,7 @@ describe('several plans of one person', () => {
     expect(namesInForce(signed)).toEqual(['Lower day', 'Light day']);
     const versions = signed.facts.prescriptions.map(({ coursePlanId, changes }) => [
       coursePlanId === planOf(person),
-      changes,
+      englishOf(changes),
     ]);
     expect(versions.sort()).toEqual([
       [false, []],
@@ -115,9 +116,9 @@ describe('several plans of one person', () => {
     const untilMs = api.clock.nowMs + 7 * DAY_MS;
     await api.post(path, { untilMs }, 'colin');
     for (const longer of [untilMs + 1, null]) {
-      expect((await api.refused(path, { untilMs: longer }, 'colin')).problem.errors).toMatchObject([
-        { rule: 'SCR-4' },
-      ]);
+      expect(englishOf((await api.refused(path, { untilMs: longer }, 'colin')).problem.errors)).toMatchObject(
+        [{ rule: 'SCR-4' }],
+      );
     }
     await api.post(path, { untilMs: untilMs - DAY_MS }, 'colin');
     expect((await api.post(path, { untilMs: null })).facts.coursePlans[0]?.untilMs).toBeNull();
@@ -145,7 +146,7 @@ describe('a review that binds (REV-10)', () => {
     expect(lighter.status).toBe(200);
     const after = await read(api, person);
     const version = after.facts.prescriptions.find(({ coursePlanId }) => coursePlanId === planOf(person));
-    expect(version).toMatchObject({
+    expect(englishOf(version)).toMatchObject({
       signedBy: 'colin',
       changes: [expect.stringMatching(/^Knee extension: load \d.* kg → \d.* kg\.$/)],
     });
@@ -200,7 +201,7 @@ describe('a review that binds (REV-10)', () => {
       'colin',
     );
     const { problem } = await api.refused('/sessions', { id: newId(), prescriptionId: version?.id });
-    expect(problem.errors).toMatchObject([{ rule: 'REV-10' }]);
+    expect(englishOf(problem.errors)).toMatchObject([{ rule: 'REV-10' }]);
     expect(problem.detail).toContain('80 → 70 % of LOP');
     api.clock.nowMs += 1_000;
     const [limb] = passive.exercises[0]?.limbs ?? [];
@@ -220,17 +221,22 @@ describe('a review that binds (REV-10)', () => {
     const path = at(person, `prescriptions/${person.prescriptionId}/retarget`);
     api.clock.nowMs += 1_000;
     const retargeted = await api.post(path, {}, 'colin');
-    expect(retargeted.facts.prescriptions[0]?.changes).toEqual(['Knee extension: pressure 68 → 52 mmHg.']);
+    expect(englishOf(retargeted.facts.prescriptions[0]?.changes)).toEqual([
+      'Knee extension: pressure 68 → 52 mmHg.',
+    ]);
     const shut = await api.refused('/sessions', {
       id: newId(),
       prescriptionId: retargeted.facts.prescriptions[0]?.id,
     });
-    expect(shut.problem.errors).toMatchObject([{ rule: 'REV-10' }]);
+    expect(englishOf(shut.problem.errors)).toMatchObject([{ rule: 'REV-10' }]);
     api.clock.nowMs += 1_000;
     await api.post(`/sessions/${view.id}/events`, await answer(api, view, { loadSteps: -1 }));
     const [now] = (await read(api, person)).facts.prescriptions;
-    expect(now?.plan.exercises[0]?.limbs[0]).toMatchObject({ percentLop: 40, pressure: { value: 52 } });
-    expect(now?.changes[0]).toContain('load');
+    expect(englishOf(now?.plan.exercises[0]?.limbs[0])).toMatchObject({
+      percentLop: 40,
+      pressure: { value: 52 },
+    });
+    expect(englishOf(now?.changes)?.[0]).toContain('load');
     await api.post('/sessions', { id: newId(), prescriptionId: now?.id });
   });
 });
@@ -290,10 +296,16 @@ describe('the ladder of a limb (PRO-5)', () => {
     ]);
     api.clock.nowMs += 1_000;
     const functional = { limb: 'left-thigh', answers, rung: 'functional' };
-    expect((await api.refused(path, functional, 'colin')).problem.errors).toMatchObject([{ rule: 'PRO-5' }]);
+    expect(englishOf((await api.refused(path, functional, 'colin')).problem.errors)).toMatchObject([
+      { rule: 'PRO-5' },
+    ]);
     const own = { ...functional, answers: { ...answers, clinicianAgrees: true } };
-    expect((await api.refused(path, own, 'colin')).problem.errors).toMatchObject([{ rule: 'SCR-4' }]);
-    expect((await api.refused(path, functional)).problem.errors).toMatchObject([{ path: 'overrideReason' }]);
+    expect(englishOf((await api.refused(path, own, 'colin')).problem.errors)).toMatchObject([
+      { rule: 'SCR-4' },
+    ]);
+    expect(englishOf((await api.refused(path, functional)).problem.errors)).toMatchObject([
+      { path: 'overrideReason' },
+    ]);
     const reasoned = await api.post(path, { ...functional, overrideReason: 'Watched her on the step' });
     expect(reasoned.facts.rungChecks.map(({ rung, reason }) => [rung, reason]).sort()).toEqual([
       ['functional', 'Watched her on the step'],
@@ -340,7 +352,9 @@ describe('the ladder of a limb (PRO-5)', () => {
     );
     const path = `/clients/${client.id}/prescriptions`;
     const version = { ...prescriptionFor(client), signedFor: nextVersion(client) };
-    expect((await api.refused(path, version)).problem.errors).toMatchObject([{ path: 'overrideReason' }]);
+    expect(englishOf((await api.refused(path, version)).problem.errors)).toMatchObject([
+      { path: 'overrideReason' },
+    ]);
     await api.post(`/clients/${client.id}/rung-checks`, {
       limb: 'left-thigh',
       answers,
@@ -368,7 +382,9 @@ describe('a review is what the server works out (REV-10, START-3)', () => {
     const events = await answersOf(api, view, {}, more);
     const refused = await api.refused(`/sessions/${view.id}/events`, { events });
     expect([refused.status, refused.problem.errors[0]?.path]).toEqual([422, 'events.0.answer']);
-    expect((await read(api, person)).chain.find(({ id }) => id === 'prescribe')?.figure).toBe('review');
+    expect(englishOf((await read(api, person)).chain.find(({ id }) => id === 'prescribe')?.figure)).toBe(
+      'review',
+    );
     const open = await api.refused('/sessions', { id: newId(), prescriptionId: person.prescriptionId });
     expect(open.status).toBe(422);
     const advices = await advicesOf(api, view);
@@ -397,6 +413,9 @@ describe('a review is what the server works out (REV-10, START-3)', () => {
       atMs: api.clock.nowMs,
     };
     const { status, problem } = await api.refused(`/sessions/${view.id}/events`, { events: [answered] });
-    expect([status, problem.errors[0]?.message]).toEqual([422, expect.stringContaining('not finished')]);
+    expect(englishOf([status, problem.errors[0]?.message])).toEqual([
+      422,
+      expect.stringContaining('not finished'),
+    ]);
   });
 });

@@ -7,6 +7,7 @@ import {
   newRungCheckSchema,
 } from '#contract/course-plan';
 import type { CoursePlan } from '#core/course/course-plan';
+import { msg } from '#core/message/message';
 import { libraryOf } from '#core/protocol/exercises';
 import { SESSIONS_COUNT_MS } from '#core/record/facts';
 import { checkRungEntry, daysSinceProcedure } from '#core/record/ladder-in-force';
@@ -27,7 +28,7 @@ export const coursePlanRoutes = new Hono<Env>()
   .post('/:id/course-plans/:coursePlanId', body(coursePlanChangeSchema), async (c) => {
     const client = await readClient(c.var.em, c.req.param('id'), c.var.nowMs);
     const coursePlan = client.facts.coursePlans.find(({ id }) => id === c.req.param('coursePlanId'));
-    if (!coursePlan) throw notFound('This plan');
+    if (!coursePlan) throw notFound(msg('This plan'));
     const change = c.req.valid('json');
     if (prolongs(change, coursePlan) && versionInForce(client.facts, coursePlan.id)?.role === 'clinician') {
       requireDeed(c.var.practitioner, 'prolong-signed');
@@ -76,21 +77,21 @@ export const coursePlanRoutes = new Hono<Env>()
     const work = c.req.valid('json');
     if (!libraryOf(client.facts.ownExercises)[work.exerciseId]) {
       throw refusedField(
-        'Unknown exercise',
+        msg('Unknown exercise'),
         'exerciseId',
         'PRO-4',
-        'This exercise is not in the library.',
-        'Choose one that is, or add it first.',
+        msg('This exercise is not in the library.'),
+        msg('Choose one that is, or add it first.'),
       );
     }
     const atMs = happenedAtMs(work.atMs, c.var.nowMs, 'PRO-4');
     if (atMs < c.var.nowMs - SESSIONS_COUNT_MS) {
       throw refusedField(
-        'When was it?',
+        msg('When was it?'),
         'atMs',
         'PRO-4',
-        'Heavy work is kept for half a year.',
-        'Choose the day it was done.',
+        msg('Heavy work is kept for half a year.'),
+        msg('Choose the day it was done.'),
       );
     }
     const id = randomUUID();

@@ -1,5 +1,6 @@
 import { Hono } from 'hono';
 import { deviceCommandSchema, newDeviceSchema } from '#contract/device';
+import { msg } from '#core/message/message';
 import { limbKind } from '#core/quantity/limb';
 import { newest } from '#core/quantity/newest';
 import { meanBloodPressure } from '#core/screening/blood-pressure';
@@ -42,7 +43,7 @@ export const deviceRoutes = (hub: DeviceHub, now: () => number | Promise<number>
 
     .get('/:id/stream', (c) => {
       const device = hub.find(c.req.param('id'));
-      if (!device) throw notFound('This device');
+      if (!device) throw notFound(msg('This device'));
       refuseTooManyStreams(c);
       return streamFrames(
         c,
@@ -54,7 +55,7 @@ export const deviceRoutes = (hub: DeviceHub, now: () => number | Promise<number>
 
     .post('/:id/commands', body(deviceCommandSchema), (c) => {
       const device = hub.find(c.req.param('id'));
-      if (!device) throw notFound('This device');
+      if (!device) throw notFound(msg('This device'));
       device.command(c.req.valid('json'), c.var.nowMs);
       return c.json(device.frame(c.var.nowMs));
     });

@@ -1,4 +1,5 @@
 import { type Context, Hono } from 'hono';
+import { msg } from '#core/message/message';
 import { addressOf } from '../access/address';
 import { isLoopback } from '../access/loopback';
 import type { Env } from '../context';
@@ -32,5 +33,9 @@ export const healthRoutes = (requests: Requests) =>
 function onlyHere(c: Context<Env>): void {
   const address = addressOf(c).replace(/^::ffff:/, '');
   if (address === 'here' || isLoopback(address)) return;
-  throw new Problem(403, 'Not from there', 'This is told to programs of the server’s own machine only.');
+  throw new Problem(
+    403,
+    msg('Not from there'),
+    msg('This is told to programs of the server’s own machine only.'),
+  );
 }

@@ -2,6 +2,7 @@ import { randomBytes, randomUUID } from 'node:crypto';
 import { Hono } from 'hono';
 import { type HomeLink, type MadeHomeLink, newHomeLinkSchema } from '#contract/home';
 import { HOME_PATH } from '#contract/home-path';
+import { msg } from '#core/message/message';
 import { MS_PER_DAY } from '#core/quantity/units';
 import { whyNotInForce } from '#core/record/plans-in-force';
 import type { Env } from '../context';
@@ -26,9 +27,14 @@ export const homeLinkRoutes = new Hono<Env>()
     const { em, nowMs, practitioner } = c.var;
     const { id: clientId, facts } = await readClient(em, c.req.param('id'), nowMs);
     const coursePlan = facts.coursePlans.find(({ id }) => id === coursePlanId);
-    if (!coursePlan) throw notFound('This plan');
+    if (!coursePlan) throw notFound(msg('This plan'));
     const why = whyNotInForce(coursePlan, nowMs);
-    if (why) throw new Problem(409, 'Not in force', `${why} Take it up again, or choose another plan.`);
+    if (why)
+      throw new Problem(
+        409,
+        msg('Not in force'),
+        msg('{why} Take it up again, or choose another plan.', { why }),
+      );
     const secret = randomBytes(24).toString('base64url');
     const link: HomeLink = {
       id: randomUUID(),

@@ -7,6 +7,7 @@ import { RULES } from '#core/rules/catalogue';
 import type { EventBody, SessionEvent } from '#core/session/events';
 import { foldAll } from '#core/session/session.fixture';
 import { correctedReps } from '#core/session/state';
+import { englishOf } from '#language/english-of.fixture';
 import { type Api, CLEAR, DAY_MS, prescriptionFor, startApi, WELL, type Who } from '../api.fixture';
 import { answersOf, at, planOf, type Ready, ready } from '../forbidden.fixture';
 
@@ -69,7 +70,12 @@ it('shows one plan to whoever has the secret, and neither a name nor anything el
   const { person, made, secret } = await linked(api);
   const { status, body } = await call<HomeSheet>(api, secret);
   expect(status).toBe(200);
-  expect(body).toMatchObject({ planName: 'Lower day', held: null, askAfter: null, untilMs: made.untilMs });
+  expect(englishOf(body)).toMatchObject({
+    planName: 'Lower day',
+    held: null,
+    askAfter: null,
+    untilMs: made.untilMs,
+  });
   expect(body.plan.exercises).toHaveLength(1);
   expect(body.asks).not.toContain('joint');
   expect(JSON.stringify(body)).not.toContain(person.client.name);
@@ -93,9 +99,9 @@ it('takes a session as it was done, once, marked and to be reviewed like any oth
   expect([state.byClient, state.sets.map((set) => correctedReps(set))]).toEqual([true, [30, 12]]);
   const record = await api.get<ClientRecord>(`/clients/${person.client.id}`);
   expect(record.facts.sessions).toMatchObject([{ reviewed: false }]);
-  expect(record.chain.find((link) => link.id === 'prescribe')?.figure).toBe('review');
+  expect(englishOf(record.chain.find((link) => link.id === 'prescribe')?.figure)).toBe('review');
   // The next one waits until somebody has answered it.
-  expect((await call<HomeSheet>(api, secret)).body.held).toMatch(/review/);
+  expect(englishOf((await call<HomeSheet>(api, secret)).body.held)).toMatch(/review/);
   const links = await api.get<HomeLink[]>(at(person, 'home-links'));
   expect(links).toMatchObject([{ sessions: 1 }]);
 });
@@ -120,7 +126,7 @@ it('holds by what is told: a red sign, the day, the day after', async () => {
     expect((await call(api, secret, one)).status).toBe(201);
     const { chain } = await api.get<ClientRecord>(`/clients/${person.client.id}`);
     expect(chain.find(({ id }) => id === 'screen')?.state).toBe('held');
-    expect((await call<HomeSheet>(api, secret)).body.held).toMatch(held);
+    expect(englishOf((await call<HomeSheet>(api, secret)).body.held)).toMatch(held);
   }
 });
 
@@ -267,10 +273,10 @@ it('passes no guard, and goes with the person who is forgotten', async () => {
   api.clock.nowMs += HOUR_MS;
   const done = sessionOf(sheet, api.clock.nowMs - HOUR_MS / 2);
   await call(api, secret, done);
-  expect((await call<HomeSheet>(api, secret)).body.held).toMatch(/review/);
+  expect(englishOf((await call<HomeSheet>(api, secret)).body.held)).toMatch(/review/);
   const view = { id: done.id, clientId: person.client.id };
   await api.post(`/sessions/${done.id}/events`, { events: await answersOf(api, view, {}) });
-  expect((await call<HomeSheet>(api, secret)).body.held).toMatch(/24 h/);
+  expect(englishOf((await call<HomeSheet>(api, secret)).body.held)).toMatch(/24 h/);
   const erased = await api.call(
     'POST',
     at(person, 'erasure'),
@@ -286,7 +292,7 @@ it('tells chest pain at once: the emergency number first, and the practice befor
   const api = await startApi();
   const { person, secret } = await linked(api);
   const { body: sheet } = await call<HomeSheet>(api, secret);
-  expect(sheet).toMatchObject({ practice: { emergencyPhone: '112' }, isEmergency: false });
+  expect(englishOf(sheet)).toMatchObject({ practice: { emergencyPhone: '112' }, isEmergency: false });
   const lineOf = async () =>
     (await api.get<PeoplePage>('/clients')).people.find(({ id }) => id === person.client.id)?.emergency;
   expect(await lineOf()).toBeNull();
@@ -306,13 +312,16 @@ it('tells chest pain at once: the emergency number first, and the practice befor
   expect([(await call(api, secret, sign)).status, (await call(api, secret, sign)).status]).toEqual([
     201, 200,
   ]);
-  expect(await lineOf()).toEqual({ words: 'Chest pain in the last session', atMs: api.clock.nowMs });
+  expect(englishOf(await lineOf())).toEqual({
+    words: 'Chest pain in the last session',
+    atMs: api.clock.nowMs,
+  });
   const { body: after } = await call<HomeSheet>(api, secret);
-  expect([after.isEmergency, after.held]).toEqual([true, expect.stringContaining('Chest pain')]);
+  expect(englishOf([after.isEmergency, after.held])).toEqual([true, expect.stringContaining('Chest pain')]);
   // The session comes later with the same sign, and holds no second time.
   expect((await call(api, secret, told)).status).toBe(201);
   const { facts } = await api.get<ClientRecord>(`/clients/${person.client.id}`);
-  expect(facts.holds.map(({ words, isEmergency }) => [words, isEmergency])).toEqual([
+  expect(englishOf(facts.holds.map(({ words, isEmergency }) => [words, isEmergency]))).toEqual([
     ['Chest pain in the last session', true],
   ]);
   // Dizzy holds, and is no emergency; nobody fills a record with signs.

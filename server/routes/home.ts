@@ -2,7 +2,9 @@ import type { EntityManager } from '@mikro-orm/libsql';
 import { type Context, Hono } from 'hono';
 import type { ClientRecord } from '#contract/client';
 import { HOME_HEADER, type HomeSheet, type ToldFromHome, toldFromHomeSchema } from '#contract/home';
+import { writingOf } from '#contract/practice';
 import { guardFindings } from '#core/findings/finding';
+import { msg } from '#core/message/message';
 import { readPlan } from '#core/plan/versions/read-plan';
 import { setsShareNow } from '#core/record/block-in-force';
 import { sessionToAskAbout } from '#core/record/day-after';
@@ -69,7 +71,11 @@ const linkOf = (c: Context<Env>): Promise<KeptLink> =>
   withStatements(c.var.em, (prepare) => findLink(prepare, c.req.header(HOME_HEADER) ?? ''));
 
 const isOver = () =>
-  new Problem(410, 'This link is over', 'This link is not good any more. Ask your practice for a new one.');
+  new Problem(
+    410,
+    msg('This link is over'),
+    msg('This link is not good any more. Ask your practice for a new one.'),
+  );
 
 /** The plan as it may be done now, or why it may not, and what is asked first. */
 async function sheetOf(em: EntityManager, link: KeptLink, nowMs: number): Promise<HomeSheet> {
@@ -87,6 +93,7 @@ async function sheetOf(em: EntityManager, link: KeptLink, nowMs: number): Promis
       name: practice.name,
       phone: practice.phone,
       emergencyPhone: practice.emergencyPhone,
+      writing: writingOf(practice),
     },
     planName: coursePlan.name,
     prescriptionId: prescription.id,
@@ -108,7 +115,7 @@ async function openingAtHome(em: EntityManager, client: ClientRecord, prescripti
     return { plan, held: guard ? guard.message : null };
   } catch (error) {
     if (!(error instanceof Problem)) throw error;
-    return { plan: null, held: error.errors[0]?.message ?? error.message };
+    return { plan: null, held: error.errors[0]?.message ?? error.says };
   }
 }
 
@@ -142,7 +149,7 @@ function take(prepare: Prepare, told: ToldFromHome, link: KeptLink, client: Clie
     }
     case 'after': {
       const { kind: _, id, sessionId, atMs, answers } = told;
-      if (readHead(prepare, sessionId)?.clientId !== link.clientId) throw notFound('This session');
+      if (readHead(prepare, sessionId)?.clientId !== link.clientId) throw notFound(msg('This session'));
       const event = {
         ...answers,
         type: 'followed-up' as const,
@@ -171,12 +178,20 @@ function takeSession(
   if (readHead(prepare, id)) return false;
   const events = mergeLogs(unsorted);
   const why =
-    whyNotFromHome(events) ?? (events[0]?.sessionId === id ? null : 'Its events are of another session.');
-  if (why) throw refusedField('Not a session at home', 'events', 'RUN-9', why, 'Do it again from the page.');
+    whyNotFromHome(events) ??
+    (events[0]?.sessionId === id ? null : msg('Its events are of another session.'));
+  if (why)
+    throw refusedField(
+      msg('Not a session at home'),
+      'events',
+      'RUN-9',
+      why,
+      msg('Do it again from the page.'),
+    );
   const version = prepare(
     'select id, client_id as "clientId", plan from prescription where id = ? and course_plan_id = ?',
   ).get(prescriptionId, link.coursePlanId) as { id: string; clientId: string; plan: string } | undefined;
-  if (!version) throw notFound('This plan');
+  if (!version) throw notFound(msg('This plan'));
   const startMs = events[0]?.atMs ?? 0;
   withinLink(link, startMs, by);
   refuseTooMany(prepare, 'session', 'opened_at_ms', link, startMs);
@@ -200,18 +215,18 @@ function refuseTooMany(
     `select count(*) as n from ${table} where client_id = ? and ${column} between ? and ?`,
   ).get(clientId, atMs - HALF_A_DAY_MS, atMs + HALF_A_DAY_MS) as { n: number };
   if (ofTheDay.n >= MOST_A_DAY)
-    throw new Problem(422, 'Enough for a day', 'So much in a day is no plan. Call your practice.');
+    throw new Problem(422, msg('Enough for a day'), msg('So much in a day is no plan. Call your practice.'));
 }
 
 /** Something that is told happened while its link was good, and not in the future. */
 function withinLink(link: KeptLink, atMs: number, { nowMs, aheadMs }: By): void {
   if (atMs > nowMs + aheadMs)
     throw refusedField(
-      'In the future',
+      msg('In the future'),
       'atMs',
       'RUN-9',
-      'It is said to happen in the future: the clock of the phone is ahead.',
-      'Open the page with a network once, and it learns the time.',
+      msg('It is said to happen in the future: the clock of the phone is ahead.'),
+      msg('Open the page with a network once, and it learns the time.'),
     );
   if (atMs < link.madeAtMs || atMs > goodUntilMs(link)) throw isOver();
 }

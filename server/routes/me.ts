@@ -1,6 +1,7 @@
 import { type Context, Hono } from 'hono';
 import type { AuditAction } from '#contract/audit';
 import { codeSchema, type Me, newPassphraseSchema, newPinSchema, passphraseSchema } from '#contract/sign-in';
+import { msg } from '#core/message/message';
 import { type AccountRow, accountOf, changeAccount } from '../access/accounts';
 import { codeCounter, newCodeSecret } from '../access/one-time-code';
 import { hashSecret, isSecret, whyWeak } from '../access/passphrase';
@@ -37,9 +38,9 @@ export const meRoutes = (shown = new Map<string, string>()) =>
       const { name } = c.var.signedIn.practitioner;
       const weak =
         old === passphrase
-          ? 'It is the one you have. Take another.'
+          ? msg('It is the one you have. Take another.')
           : whyWeak(passphrase, [name, account.name]);
-      if (weak) throw new Problem(422, 'Not good enough', weak, [{ path: 'passphrase', message: weak }]);
+      if (weak) throw new Problem(422, msg('Not good enough'), weak, [{ path: 'passphrase', message: weak }]);
       const passphraseHash = await hashSecret(passphrase);
       await changeOwn(c, 'passphrase-changed', { passphraseHash, mustChange: 0 });
       // Whoever knew the old one is out; who changed it stays.
@@ -53,8 +54,8 @@ export const meRoutes = (shown = new Map<string, string>()) =>
       const { passphrase, pin } = c.req.valid('json');
       await refuseUnless(c, await own(c), passphrase, 'passphrase');
       if (pin !== null && isObvious(pin))
-        throw new Problem(422, 'Not good enough', 'Everybody tries this one first. Take another.', [
-          { path: 'pin', message: 'Everybody tries this one first.', remedy: 'Take another.' },
+        throw new Problem(422, msg('Not good enough'), msg('Everybody tries this one first. Take another.'), [
+          { path: 'pin', message: msg('Everybody tries this one first.'), remedy: msg('Take another.') },
         ]);
       await changeOwn(c, 'pin-changed', { pinHash: pin === null ? null : await hashSecret(pin) });
       return c.body(null, 204);
@@ -75,9 +76,9 @@ export const meRoutes = (shown = new Map<string, string>()) =>
       if (!codeSecret || !counter)
         throw new Problem(
           422,
-          'Not this code',
-          'The code does not fit. Type the one your second device shows now.',
-          [{ path: 'code', message: 'The code does not fit.', remedy: 'Type the one shown now.' }],
+          msg('Not this code'),
+          msg('The code does not fit. Type the one your second device shows now.'),
+          [{ path: 'code', message: msg('The code does not fit.'), remedy: msg('Type the one shown now.') }],
         );
       shown.delete(id);
       await changeOwn(c, 'codes-changed', { codeSecret, codeCounter: counter });
@@ -93,7 +94,7 @@ export const meRoutes = (shown = new Map<string, string>()) =>
 async function own(c: Context<Env>): Promise<AccountRow> {
   const { id } = c.var.signedIn.practitioner;
   const account = await withStatements(c.var.em, (prepare) => accountOf(prepare, id));
-  if (!account) throw new Problem(401, 'Sign in first', 'This account has ended.');
+  if (!account) throw new Problem(401, msg('Sign in first'), msg('This account has ended.'));
   return account;
 }
 
@@ -108,8 +109,10 @@ async function refuseUnless(
   await withStatements(c.var.em, (prepare) => refuseTooSoon(waitMs(prepare, counted, c.var.signIns.now())));
   if (await isSecret(account.passphraseHash, passphrase)) return;
   await refuse(c, counted, account, 'passphrase');
-  const message = 'This is not your passphrase.';
-  throw new Problem(403, 'Not your passphrase', message, [{ path, message, remedy: 'Type it again.' }]);
+  const message = msg('This is not your passphrase.');
+  throw new Problem(403, msg('Not your passphrase'), message, [
+    { path, message, remedy: msg('Type it again.') },
+  ]);
 }
 
 async function changeOwn(

@@ -4,6 +4,7 @@ import type { ClientRecord, PeoplePage } from '#contract/client';
 import type { RecordEntries, Retracted } from '#contract/mend';
 import type { SurveillanceView } from '#contract/outcomes';
 import type { SessionView } from '#contract/session';
+import { englishOf } from '#language/english-of.fixture';
 import {
   type Api,
   CLEAR,
@@ -61,8 +62,8 @@ describe('a measurement that is retracted', () => {
     await api.post(`/clients/${client.id}/day-checks`, WELL);
     const { record, unsettled } = await retract(api, client.id, 'occlusion-pressure');
     expect(chainOf(record).measure).toBe('missing');
-    expect(unsettled).toContainEqual(expect.objectContaining({ what: 'plan', name: 'Lower day' }));
-    expect(unsettled).toContainEqual(expect.objectContaining({ what: 'link', id: 'measure' }));
+    expect(englishOf(unsettled)).toContainEqual(expect.objectContaining({ what: 'plan', name: 'Lower day' }));
+    expect(englishOf(unsettled)).toContainEqual(expect.objectContaining({ what: 'link', id: 'measure' }));
     const prescriptionId = signed.facts.prescriptions[0]?.id;
     const { status } = await api.refused('/sessions', { id: SESSION_ID, prescriptionId });
     expect(status).toBe(422);

@@ -11,6 +11,7 @@ import {
   type Unsettled,
 } from '#contract/mend';
 import { hardFindings } from '#core/findings/finding';
+import { msg } from '#core/message/message';
 import { plansInForce } from '#core/record/plans-in-force';
 import { recheck } from '#core/record/recheck';
 import type { Env } from '../context';
@@ -72,9 +73,15 @@ export const mendRoutes = new Hono<Env>()
     if (typed.trim() !== name)
       throw new Problem(
         422,
-        'Not this name',
-        'Type the name as it stands on record: this cannot be taken back.',
-        [{ path: 'name', message: 'This is not the name on record.', remedy: 'Type it as it stands there.' }],
+        msg('Not this name'),
+        msg('Type the name as it stands on record: this cannot be taken back.'),
+        [
+          {
+            path: 'name',
+            message: msg('This is not the name on record.'),
+            remedy: msg('Type it as it stands there.'),
+          },
+        ],
       );
     const rows = await inTransaction(c.var.em, (prepare) => erase(prepare, id, reason, byWhom(c)));
     tellPractice(c);

@@ -1,4 +1,6 @@
 import { describe, expect, it } from 'vitest';
+import type { ClientRecord } from '#contract/client';
+import { englishOf } from '#language/english-of.fixture';
 import {
   DAY_MS,
   exerciseFor,
@@ -9,8 +11,8 @@ import {
   startApi,
 } from '../api.fixture';
 
-const measureLink = (client: { chain: { id: string; reason?: string }[] }) =>
-  client.chain.find(({ id }) => id === 'measure');
+const measureLink = (client: Pick<ClientRecord, 'chain'>) =>
+  englishOf(client.chain.find(({ id }) => id === 'measure'));
 
 describe('measuring', () => {
   it('refuses an oximeter on a leg, and says why', async () => {
@@ -21,7 +23,7 @@ describe('measuring', () => {
       site: 'finger',
     });
     expect(status).toBe(422);
-    expect(problem.errors[0]).toMatchObject({ path: 'method', rule: 'LOP-1' });
+    expect(englishOf(problem.errors[0])).toMatchObject({ path: 'method', rule: 'LOP-1' });
     expect(problem.detail).toContain('upper limb only');
   });
 
@@ -104,7 +106,7 @@ describe('straps (TIGHT)', () => {
     await api.post(`/clients/${id}/fits`, { kind: 'strap', limb: 'left-arm', girthCm: 30, strapId: 'wrap' });
     const wound = { ...felt, limb: 'left-arm', strapId: 'wrap', mark: 4, felt: 6 };
     const { problem } = await api.refused(`/clients/${id}/tightness`, wound);
-    expect(problem.errors[0]).toMatchObject({ path: 'tension', rule: 'TIGHT' });
+    expect(englishOf(problem.errors[0])).toMatchObject({ path: 'tension', rule: 'TIGHT' });
     const client = await api.post(`/clients/${id}/tightness`, { ...wound, tension: 'stretched by half' });
     expect(client.facts.tightness[0]).toMatchObject({
       mark: 4,
@@ -123,7 +125,7 @@ describe('straps (TIGHT)', () => {
       [{ mark: 40 }, 'mark'],
     ] as const) {
       const { problem } = await api.refused(`/clients/${id}/tightness`, { ...felt, ...change });
-      expect(problem.errors[0]).toMatchObject({ path, rule: 'TIGHT' });
+      expect(englishOf(problem.errors[0])).toMatchObject({ path, rule: 'TIGHT' });
     }
     const arm = { kind: 'strap', limb: 'left-arm', girthCm: 30, strapId: 'strap' };
     expect((await api.refused(`/clients/${id}/fits`, arm)).problem.errors[0]?.path).toBe('strapId');
@@ -170,7 +172,7 @@ describe('kit', () => {
       ...prescriptionFor(client),
       exercises: [banded],
     });
-    expect(problem.errors[0]).toMatchObject({
+    expect(englishOf(problem.errors[0])).toMatchObject({
       path: 'exercises.0.load.weightKitId',
       message: 'Bands has no load in kg.',
     });

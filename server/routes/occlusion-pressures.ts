@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { Hono } from 'hono';
 import { newOcclusionSchema, newQuickCheckSchema } from '#contract/measurements';
 import { hardFindings } from '#core/findings/finding';
+import { msg } from '#core/message/message';
 import { estimateOcclusionPressure } from '#core/occlusion-pressure/estimate';
 import { checkMethod } from '#core/occlusion-pressure/methods';
 import { checkPlausibility } from '#core/occlusion-pressure/plausibility';
@@ -34,11 +35,11 @@ export const occlusionPressureRoutes = new Hono<Env>()
     const estimate = estimateOcclusionPressure(trials, gauge, how.readingSchool, how.method, seen);
     if (!estimate) {
       throw refusedField(
-        'Inconsistent',
+        msg('Inconsistent'),
         'trials',
         'LOP-2',
-        'In no trial can rising and falling both be right.',
-        'Measure again.',
+        msg('In no trial can rising and falling both be right.'),
+        msg('Measure again.'),
       );
     }
     const refused = hardFindings(
@@ -84,7 +85,7 @@ export const occlusionPressureRoutes = new Hono<Env>()
       testIds: [],
     });
     const stored = client.facts.occlusions.find(({ id }) => id === occlusionId);
-    if (!stored) throw notFound('This occlusion pressure');
+    if (!stored) throw notFound(msg('This occlusion pressure'));
     const judged = judgeQuickCheck(stored.pressure.value, { goneMmHg, stepMmHg });
     const detail = { occlusionId, goneMmHg, stepMmHg, ...judged };
     await withAudit(c, { action: 'quick-checked', subject: client.id, detail }, (em) => {

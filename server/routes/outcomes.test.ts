@@ -21,6 +21,7 @@ import { dayAt, isoOf } from '#core/quantity/days';
 import { measuresDue } from '#core/record/tests-due';
 import { fold } from '#core/session/fold';
 import { mergeLogs } from '#core/session/log';
+import { englishOf } from '#language/english-of.fixture';
 import { type Api, DAY_MS, measuredClient, startAfter } from '../api.fixture';
 import { at, ready, train } from '../forbidden.fixture';
 
@@ -77,11 +78,16 @@ describe('measures of a person', () => {
     } = await startAfter(measuredClient);
     const path = `/clients/${id}/outcomes`;
     const problem = async (body: object) => (await api.refused(path, body)).problem.errors?.[0];
-    expect(await problem(girth(api.clock.nowMs, [520]))).toMatchObject({ path: 'repeats', rule: 'OUT-1' });
-    expect(await problem(girth(api.clock.nowMs, [52], { limb: null }))).toMatchObject({ path: 'limb' });
-    expect(await problem(girth(api.clock.nowMs + DAY_MS, [52]))).toMatchObject({ path: 'atMs' });
+    expect(englishOf(await problem(girth(api.clock.nowMs, [520])))).toMatchObject({
+      path: 'repeats',
+      rule: 'OUT-1',
+    });
+    expect(englishOf(await problem(girth(api.clock.nowMs, [52], { limb: null })))).toMatchObject({
+      path: 'limb',
+    });
+    expect(englishOf(await problem(girth(api.clock.nowMs + DAY_MS, [52])))).toMatchObject({ path: 'atMs' });
     expect((await api.refused(path, girth(api.clock.nowMs, []))).status).toBe(400);
-    expect(await problem(girth(api.clock.nowMs, [52], { measureId: 'luck' }))).toMatchObject({
+    expect(englishOf(await problem(girth(api.clock.nowMs, [52], { measureId: 'luck' })))).toMatchObject({
       path: 'measureId',
     });
     expect((await api.refused('/clients/nobody/outcomes', girth(api.clock.nowMs, [52]))).status).toBe(404);
@@ -97,7 +103,7 @@ describe('measures of a person', () => {
     const grip = { ...MEASURES['isometric-force'], label: 'Grip', of: 'arm', unit: 'kg', highest: 90 };
     const keepAs = (measure: object, by?: 'colin') =>
       api.refused('/practice/measures', { id: 'own-grip', measure }, by);
-    expect((await keepAs(grip, 'colin')).problem.errors).toMatchObject([{ rule: 'SCR-4' }]);
+    expect(englishOf((await keepAs(grip, 'colin')).problem.errors)).toMatchObject([{ rule: 'SCR-4' }]);
     expect((await keepAs({ ...grip, label: '' })).status).toBe(400);
     const practice = await api.post<PracticeView>('/practice/measures', { id: 'own-grip', measure: grip });
     expect(practice.ownMeasures).toEqual({ 'own-grip': grip });
@@ -106,13 +112,13 @@ describe('measures of a person', () => {
       girth(api.clock.nowMs, [41, 43], { measureId: 'own-grip', limb: 'left-arm', setting: 'Elbow bent' }),
     );
     const book = measureBook(practice.ownMeasures);
-    expect(seriesOf(view, { library, book })).toContainEqual(
+    expect(englishOf(seriesOf(view, { library, book }))).toContainEqual(
       expect.objectContaining({
         label: 'Grip, left arm, Elbow bent',
         points: [expect.objectContaining({ value: 43 })],
       }),
     );
-    expect((await keepAs({ ...grip, unit: 'lb' })).problem.errors).toMatchObject([
+    expect(englishOf((await keepAs({ ...grip, unit: 'lb' })).problem.errors)).toMatchObject([
       { path: 'unit', rule: 'OUT-1' },
     ]);
     const error = { kind: 'absolute', value: 1.5 };
@@ -120,10 +126,10 @@ describe('measures of a person', () => {
       id: 'own-grip',
       measure: { ...grip, error, isLeftOut: true },
     });
-    expect(changed.ownMeasures['own-grip']).toMatchObject({ error, isLeftOut: true });
+    expect(englishOf(changed.ownMeasures['own-grip'])).toMatchObject({ error, isLeftOut: true });
     // A standard one keeps what its figures say, whoever asks.
     const standard = { id: 'vo2max', measure: { ...MEASURES.vo2max, better: 'lower' } };
-    expect((await api.refused('/practice/measures', standard)).problem.errors).toMatchObject([
+    expect(englishOf((await api.refused('/practice/measures', standard)).problem.errors)).toMatchObject([
       { path: 'better' },
     ]);
   });
@@ -287,7 +293,7 @@ describe('the safety record of the practice (OUT-7)', () => {
     const { inflations, seen, tallies } = await read();
     expect([inflations, seen]).toEqual([1, [['numb-or-tingling', 1]]]);
     // 68 mmHg of an LOP of 174 for 195 s.
-    expect(tallies).toMatchObject([{ limb: 'leg', percentBand: 'under 40 %', minutesBand: '2–5 min' }]);
+    expect(tallies).toMatchObject([{ limb: 'leg', percentBand: 'under-40', minutesBand: '2-5' }]);
   });
 });
 
@@ -311,7 +317,7 @@ describe('a report', () => {
     };
     const report = { id: newId(), content };
     const issued = await api.post<IssuedReport>(`/clients/${id}/reports`, report);
-    expect(issued).toEqual({ ...report, atMs: api.clock.nowMs });
+    expect(englishOf(issued)).toEqual({ ...report, atMs: api.clock.nowMs });
     api.clock.nowMs += DAY_MS;
     const again = { ...report, content: { ...content, letter: 'Another' } };
     expect((await api.post<IssuedReport>(`/clients/${id}/reports`, again)).content.letter).toBe(
@@ -374,12 +380,16 @@ describe('the week of the practice', () => {
   it('lists who needs somebody, the latest first, and nobody who never trained or has stopped coming', async () => {
     const { api, made: person } = await startAfter(ready);
     await measuredClient(api);
-    expect(await api.get<WeekView>('/practice/week')).toEqual({ training: 0, people: [], load: [] });
+    expect(englishOf(await api.get<WeekView>('/practice/week'))).toEqual({
+      training: 0,
+      people: [],
+      load: [],
+    });
     await train(api, person, [], 12 * DAY_MS);
     const { training, people } = await api.get<WeekView>('/practice/week');
     expect([training, people.length]).toEqual([1, 1]);
-    expect(people[0]).toMatchObject({ name: 'Test Person', adherence: null });
-    expect(people[0]?.needs.map(({ words }) => words)).toEqual([
+    expect(englishOf(people[0])).toMatchObject({ name: 'Test Person', adherence: null });
+    expect(englishOf(people[0]?.needs.map(({ words }) => words))).toEqual([
       'Not here for 12 days.',
       'Ask how the last session was.',
     ]);

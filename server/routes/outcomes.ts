@@ -12,7 +12,9 @@ import {
   onPaperSchema,
   withdrawalSchema,
 } from '#contract/outcomes';
+import { writingOf } from '#contract/practice';
 import { PRINT_PATH } from '#contract/print';
+import { type Message, msg } from '#core/message/message';
 import type { Comparison, ComparisonWish } from '#core/outcomes/comparison';
 import type { Measure } from '#core/outcomes/measure';
 import { limbsFor, type MeasureBook, type MeasureId, measureBook } from '#core/outcomes/measures';
@@ -27,6 +29,7 @@ import {
   AdverseEventEntity,
   ComparisonEntity,
   OutcomeEntity,
+  PracticeEntity,
   ReportEntity,
   SessionEntity,
 } from '../db/entities';
@@ -58,11 +61,11 @@ export const outcomeRoutes = new Hono<Env>()
     const [wrong] = checkTaken(taken, measure);
     if (wrong)
       throw refusedField(
-        'Not as it should be',
+        msg('Not as it should be'),
         wrong.field,
         'OUT-1',
         wrong.message,
-        'Mend it, and keep it again.',
+        msg('Mend it, and keep it again.'),
       );
     const atMs = happenedAtMs(taken.atMs, c.var.nowMs, 'OUT-1');
     const already = await c.var.em.findOne(OutcomeEntity, { id: taken.id });
@@ -89,7 +92,7 @@ export const outcomeRoutes = new Hono<Env>()
       id: c.req.param('outcomeId'),
       clientId: client.id,
     });
-    if (!outcome) throw notFound('This measure');
+    if (!outcome) throw notFound(msg('This measure'));
     const detail = { id: outcome.id, value: outcome.value, reason };
     await withAudit(c, { action: 'outcome-withdrawn', subject: client.id, detail }, (em) =>
       em.nativeUpdate(OutcomeEntity, { id: outcome.id }, { withdrawn: reason }),
@@ -126,7 +129,7 @@ export const outcomeRoutes = new Hono<Env>()
     const { why } = c.req.valid('json');
     const id = c.req.param('comparisonId');
     const comparison = await c.var.em.findOne(ComparisonEntity, { id, clientId: client.id });
-    if (!comparison) throw notFound('This comparison');
+    if (!comparison) throw notFound(msg('This comparison'));
     await withAudit(c, { action: 'comparison-ended', subject: client.id, detail: { id, why } }, (em) =>
       em.nativeUpdate(ComparisonEntity, { id }, { endedAtMs: c.var.nowMs, endedWhy: why }),
     );
@@ -145,10 +148,14 @@ export const outcomeRoutes = new Hono<Env>()
   .post('/:id/reports/:reportId/pdf', body(onPaperSchema), async (c) => {
     const { id } = await findClient(c.var.em, c.req.param('id'));
     const report = await c.var.em.findOne(ReportEntity, { id: c.req.param('reportId'), clientId: id });
-    if (!report || !c.var.print) throw notFound('This report as PDF');
+    if (!report || !c.var.print) throw notFound(msg('This report as PDF'));
     const { paper, language } = c.req.valid('json');
     const { id: reportId, atMs, content } = report;
-    const ticket = c.var.tickets.give({ id: reportId, atMs, content });
+    const practice = await c.var.em.findOneOrFail(PracticeEntity, { id: 'practice' });
+    const ticket = c.var.tickets.give({
+      report: { id: reportId, atMs, content },
+      writing: writingOf(practice),
+    });
     const asked = new URLSearchParams({ ticket, paper, language });
     const pdf = await c.var.print(`${PRINT_PATH}?${asked}`);
     await withAudit(c, { action: 'report-printed', subject: id, detail: { id: report.id } }, () => undefined);
@@ -174,7 +181,7 @@ export const outcomeRoutes = new Hono<Env>()
     const atMs = happenedAtMs(event.atMs, c.var.nowMs, 'OUT-7');
     if (event.sessionId !== null) {
       const session = await c.var.em.findOne(SessionEntity, { id: event.sessionId, clientId: client.id });
-      if (!session) throw notFound('This session');
+      if (!session) throw notFound(msg('This session'));
     }
     if (!(await c.var.em.findOne(AdverseEventEntity, { id: event.id }))) {
       await withAudit(c, { action: 'adverse-event-kept', subject: client.id, detail: event }, (em) => {
@@ -194,21 +201,33 @@ export const outcomeRoutes = new Hono<Env>()
 function refuseWish(client: ClientRecord, wish: ComparisonWish, book: MeasureBook, nowMs: number): void {
   const measure = measureIn(book, wish.measureId);
   const limbs = limbsFor(measure);
-  const refuse = (field: string, message: string, remedy: string) =>
-    refusedField('Not as it should be', field, 'OUT-2', message, remedy);
+  const refuse = (field: string, message: Message, remedy: Message) =>
+    refusedField(msg('Not as it should be'), field, 'OUT-2', message, remedy);
   if (wish.kind === 'limbs' && !limbs.some((limb) => limbKind(limb) === wish.limbs))
-    throw refuse('measureId', `${measure.label} is not taken of each side.`, 'Choose one that is.');
+    throw refuse(
+      'measureId',
+      msg('{measure} is not taken of each side.', { measure: measure.label }),
+      msg('Choose one that is.'),
+    );
   if (wish.kind === 'periods' && limbs.length > 0 !== (wish.limb !== null && limbs.includes(wish.limb)))
-    throw refuse('limb', 'The measure and the limb do not go together.', 'Choose the limb it is taken of.');
+    throw refuse(
+      'limb',
+      msg('The measure and the limb do not go together.'),
+      msg('Choose the limb it is taken of.'),
+    );
   if (measure.setting !== undefined && wish.setting === '')
-    throw refuse('setting', `${measure.setting}: say it, so that each time is the same.`, 'Fill it in.');
+    throw refuse(
+      'setting',
+      msg('{setting}: say it, so that each time is the same.', { setting: measure.setting }),
+      msg('Fill it in.'),
+    );
   if (dayOf(wish.startsOn) < dayAt(nowMs, client.facts.zoneOffsetMs))
-    throw refuse('startsOn', 'It would begin in the past.', 'Choose today or a later day.');
+    throw refuse('startsOn', msg('It would begin in the past.'), msg('Choose today or a later day.'));
   if (comparisonInForce(client.facts, nowMs))
     throw refuse(
       'startsOn',
-      'A comparison runs already, and two would blur each other.',
-      'End it first, or wait.',
+      msg('A comparison runs already, and two would blur each other.'),
+      msg('End it first, or wait.'),
     );
 }
 
@@ -217,11 +236,11 @@ function measureIn(book: MeasureBook, id: MeasureId): Measure {
   const measure = book[id];
   if (measure) return measure;
   throw refusedField(
-    'Unknown measure',
+    msg('Unknown measure'),
     'measureId',
     'OUT-1',
-    'Nothing is measured by this name.',
-    'Choose another.',
+    msg('Nothing is measured by this name.'),
+    msg('Choose another.'),
   );
 }
 

@@ -1,5 +1,8 @@
 import { expect, it } from 'vitest';
 import type { PracticeBench } from '#contract/practice-attempt';
+import type { Message } from '#core/message/message';
+import { englishOf } from '#language/english-of.fixture';
+import { inEnglish } from '#language/render';
 import { startApi, type Who } from '../api.fixture';
 
 const attempt = { seed: 4, statedMmHg: 150, highestMmHg: 180, elapsedMs: 90_000, noticed: [] };
@@ -49,12 +52,12 @@ it('lets a colleague measure the same limbs, and says how far apart the two were
 
 it('plays a simulated session again from what was done, and scores that', async () => {
   const api = await startApi();
-  const nothing = await api.post<{ points: number; lost: { words: string }[] }>('/session-attempts', {
+  const nothing = await api.post<{ points: number; lost: { words: Message }[] }>('/session-attempts', {
     seed: 3,
     endMs: 10_000,
     deeds: [{ atMs: 1_000, do: 'squeeze' }],
   });
-  expect(nothing.lost.map(({ words }) => words)).toContain('no set was done');
+  expect(nothing.lost.map(({ words }) => inEnglish(words))).toContain('no set was done');
   expect(await api.get('/session-attempts')).toMatchObject([{ points: nothing.points }]);
   expect((await api.call('GET', '/session-attempts', undefined, 'colin')).body).toEqual([]);
   const { problem } = await api.refused('/session-attempts', {
@@ -65,5 +68,5 @@ it('plays a simulated session again from what was done, and scores that', async 
       { atMs: 200, do: 'release' },
     ],
   });
-  expect(problem.errors[0]?.message).toMatch(/in the order/);
+  expect(englishOf(problem.errors[0]?.message)).toMatch(/in the order/);
 });

@@ -15,6 +15,8 @@ import {
   templateSchema,
 } from '#contract/practice';
 import { mayDo, type Role } from '#core/access/deeds';
+import type { Message, Text } from '#core/message/message';
+import { msg } from '#core/message/message';
 import type { Measure } from '#core/outcomes/measure';
 import { changesFigures, MEASURES, type MeasureId, measureBook } from '#core/outcomes/measures';
 import { whyForClinicians } from '#core/plan/template-limits';
@@ -102,7 +104,7 @@ export const practiceRoutes = new Hono<Env>()
     const { id, isRetired } = c.req.valid('json');
     keepsExercise(c.var.practitioner, id);
     const kept = await c.var.em.findOne(ExerciseEntity, { id });
-    if (!kept) throw notFound('This exercise');
+    if (!kept) throw notFound(msg('This exercise'));
     return retire(c, 'exercise', { id, label: kept.exercise.label, isRetired }, (em, mark) =>
       em.nativeUpdate(ExerciseEntity, { id }, mark),
     );
@@ -121,11 +123,11 @@ export const practiceRoutes = new Hono<Env>()
     const template = c.req.valid('json');
     const why = whyForClinicians(template.session);
     if (why && !mayDo(c.var.practitioner, 'keep-limits'))
-      throw new Problem(403, 'Not for this account', why, [
+      throw new Problem(403, msg('Not for this account'), why, [
         {
           path: 'session',
           message: why,
-          remedy: 'Ask a clinician to keep it.',
+          remedy: msg('Ask a clinician to keep it.'),
           rule: 'SCR-4',
           level: 'hard',
         },
@@ -140,7 +142,7 @@ export const practiceRoutes = new Hono<Env>()
   .post('/templates/retire', body(retireSchema), async (c) => {
     const { id, isRetired } = c.req.valid('json');
     const kept = await c.var.em.findOne(TemplateEntity, { id });
-    if (!kept) throw notFound('This template');
+    if (!kept) throw notFound(msg('This template'));
     return retire(c, 'template', { id, label: kept.name, isRetired }, (em, mark) =>
       em.nativeUpdate(TemplateEntity, { id }, mark),
     );
@@ -153,7 +155,7 @@ export const practiceRoutes = new Hono<Env>()
 async function retire(
   c: Context<Env>,
   what: 'kit' | 'exercise' | 'template',
-  { id, label, isRetired }: { id: string; label: string; isRetired: boolean },
+  { id, label, isRetired }: { id: string; label: Text; isRetired: boolean },
   write: (em: EntityManager, mark: { retiredAtMs: number | null }) => Promise<unknown>,
 ) {
   const action = `${what}-${isRetired ? 'retired' : 'brought-back'}` as const;
@@ -182,21 +184,24 @@ async function keepsFigures(em: EntityManager, id: MeasureId, measure: Measure):
   const [field] = changesFigures(known, measure);
   if (field) {
     throw refusedField(
-      'Figures would say something else',
+      msg('Figures would say something else'),
       field,
       'OUT-1',
-      `${known.label} is taken already: its ${FIGURE_WORDS[field] ?? field} stays.`,
-      'Add another measure for it.',
+      msg('{known} is taken already: its {field} stays.', {
+        known: known.label,
+        field: FIGURE_WORDS[field] ?? field,
+      }),
+      msg('Add another measure for it.'),
     );
   }
 }
 
-const FIGURE_WORDS: Partial<Record<keyof Measure, string>> = {
-  better: 'direction',
-  of: 'limb',
-  take: 'way of counting several',
-  isAsked: 'way of asking',
-  isSize: 'first day',
+const FIGURE_WORDS: Partial<Record<keyof Measure, Message>> = {
+  better: msg('direction'),
+  of: msg('limb'),
+  take: msg('way of counting several'),
+  isAsked: msg('way of asking'),
+  isSize: msg('first day'),
 };
 
 /** The practice after a write, which every device is told of. */

@@ -1,5 +1,6 @@
 import { expect, it } from 'vitest';
 import { plannedKg } from '#core/plan/plan';
+import { englishOf } from '#language/english-of.fixture';
 import { exerciseFor, measuredClient, prescriptionFor, startAfter } from '../api.fixture';
 
 it('signs a prescription with figures worked out on the server', async () => {
@@ -7,8 +8,8 @@ it('signs a prescription with figures worked out on the server', async () => {
   const signed = await api.post(`/clients/${client.id}/prescriptions`, prescriptionFor(client));
   const [exercise] = signed.facts.prescriptions[0]?.plan.exercises ?? [];
   // 174 mmHg × 60 % = 104.4, down to the division of 2; 25 % of the 1RM, down to the stack's step.
-  expect(exercise?.limbs[0]).toMatchObject({ pressure: { value: 68 } });
-  expect(exercise?.load).toMatchObject({ load: { value: 7.5 } });
+  expect(englishOf(exercise?.limbs[0])).toMatchObject({ pressure: { value: 68 } });
+  expect(englishOf(exercise?.load)).toMatchObject({ load: { value: 7.5 } });
   const [target] = exercise?.limbs ?? [];
   expect(target?.kind === 'measured' && target.pressure.working.length).toBeGreaterThan(0);
 });
@@ -24,7 +25,7 @@ it.each([
   const json = { ...prescriptionFor(client, changes), overrideReason: 'I insist' };
   const { status, problem } = await api.refused(`/clients/${client.id}/prescriptions`, json);
   expect(status).toBe(422);
-  expect(problem.errors).toContainEqual(expect.objectContaining({ path, rule, level: 'hard' }));
+  expect(englishOf(problem.errors)).toContainEqual(expect.objectContaining({ path, rule, level: 'hard' }));
 });
 
 it('passes a guard only for a clinician with a reason, and audits it', async () => {
@@ -32,8 +33,12 @@ it('passes a guard only for a clinician with a reason, and audits it', async () 
   const path = `/clients/${client.id}/prescriptions`;
   const heavy = prescriptionFor(client, { percentOneRepMax: 45 });
   const reasoned = { ...heavy, overrideReason: 'Two sessions only, watched throughout' };
-  expect((await api.refused(path, reasoned, 'colin')).problem.errors[0]).toMatchObject({ rule: 'LOAD-3' });
-  expect((await api.refused(path, heavy)).problem.errors[0]).toMatchObject({ path: 'overrideReason' });
+  expect(englishOf((await api.refused(path, reasoned, 'colin')).problem.errors[0])).toMatchObject({
+    rule: 'LOAD-3',
+  });
+  expect(englishOf((await api.refused(path, heavy)).problem.errors[0])).toMatchObject({
+    path: 'overrideReason',
+  });
   await api.post(path, reasoned);
   const [entry] = await api.sql(
     "select practitioner_id, detail from audit where action = 'prescribed-past-guard'",
@@ -61,7 +66,7 @@ it('signs a session of several exercises, and refuses what is not on record by i
     exercises: [one, stray],
   });
   expect(status).toBe(422);
-  expect(problem.errors[0]).toMatchObject({ path: 'exercises.1.limbs.0.occlusionId' });
+  expect(englishOf(problem.errors[0])).toMatchObject({ path: 'exercises.1.limbs.0.occlusionId' });
 });
 
 it('keeps passive work for clinicians, whatever a coach posts (SCR-4)', async () => {
@@ -82,6 +87,6 @@ it('keeps passive work for clinicians, whatever a coach posts (SCR-4)', async ()
   };
   const path = `/clients/${client.id}/prescriptions`;
   const { problem } = await api.refused(path, { ...passive, overrideReason: 'I insist' }, 'colin');
-  expect(problem.errors).toContainEqual(expect.objectContaining({ rule: 'SCR-4', level: 'hard' }));
+  expect(englishOf(problem.errors)).toContainEqual(expect.objectContaining({ rule: 'SCR-4', level: 'hard' }));
   expect((await api.post(path, passive)).facts.prescriptions).toHaveLength(1);
 });

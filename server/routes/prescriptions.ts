@@ -1,6 +1,7 @@
 import { Hono } from 'hono';
 import { newPrescriptionSchema, type SignedFor } from '#contract/prescription';
 import { hardFindings } from '#core/findings/finding';
+import { msg, sentences } from '#core/message/message';
 import type { Basis } from '#core/plan/basis';
 import type { SessionChoice } from '#core/plan/choices';
 import { type Composed, composeSession, UnknownChoice } from '#core/plan/compose';
@@ -50,14 +51,18 @@ export const prescriptionRoutes = new Hono<Env>()
     const client = await readClient(c.var.em, c.req.param('id'), c.var.nowMs);
     const prescription = client.facts.prescriptions.find(({ id }) => id === c.req.param('prescriptionId'));
     if (!prescription) {
-      throw new Problem(409, 'Superseded', 'A newer version has been signed: re-target that one.');
+      throw new Problem(409, msg('Superseded'), msg('A newer version has been signed: re-target that one.'));
     }
     const kit = await readKit(c.var.em);
     const { plan, findings, retargetable } = recheck(prescription, client.facts, kit, c.var.nowMs);
     if (!plan || !retargetable) {
       const others = hardFindings(findings).filter(({ rule }) => rule !== 'PRS-8');
       if (others.length > 0) throw refusedByRules(others);
-      throw new Problem(409, 'Nothing to re-target', 'The measurements in force confirm the plan as it is.');
+      throw new Problem(
+        409,
+        msg('Nothing to re-target'),
+        msg('The measurements in force confirm the plan as it is.'),
+      );
     }
     const changes = findings.filter(({ rule }) => rule === 'PRS-8').map(({ message }) => message);
     const note: NoteOnRecord = {
@@ -83,7 +88,7 @@ function planSignedFor(
 ): Pick<VersionToKeep, 'coursePlan'> & { before: ReturnType<typeof versionInForce> } {
   if (signedFor.kind === 'new-plan') return { coursePlan: signedFor, before: undefined };
   const { coursePlanId } = signedFor;
-  if (!facts.coursePlans.some(({ id }) => id === coursePlanId)) throw notFound('This plan');
+  if (!facts.coursePlans.some(({ id }) => id === coursePlanId)) throw notFound(msg('This plan'));
   return { coursePlan: { id: coursePlanId }, before: versionInForce(facts, coursePlanId) };
 }
 
@@ -100,7 +105,7 @@ function composeOrRefuse(session: SessionChoice, basis: Basis): Composed {
     return composeSession(session, basis);
   } catch (error) {
     if (!(error instanceof UnknownChoice)) throw error;
-    const { path, message, remedy } = error;
-    throw new Problem(422, 'Not on record', `${message} ${remedy}`, [{ path, message, remedy }]);
+    const { path, says, remedy } = error;
+    throw new Problem(422, msg('Not on record'), sentences(says, remedy), [{ path, message: says, remedy }]);
   }
 }

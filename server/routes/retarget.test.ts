@@ -2,6 +2,7 @@ import { v4 as newId } from 'uuid';
 import { describe, expect, it } from 'vitest';
 import type { ClientRecord } from '#contract/client';
 import type { SessionView } from '#contract/session';
+import { englishOf } from '#language/english-of.fixture';
 import { startAfter } from '../api.fixture';
 import { measureAgain, ready } from '../forbidden.fixture';
 
@@ -20,7 +21,7 @@ describe('a plan on a pressure that was measured again (PRS-8)', () => {
     expect((await api.refused(path, {})).problem.title).toBe('Nothing to re-target');
     const { prescriptionId } = person;
     const view = await api.post<SessionView>('/sessions', { id: newId(), prescriptionId }, 'colin');
-    expect(view.plan.exercises[0]?.limbs[0]).toMatchObject({ pressure: { value: 68 } });
+    expect(englishOf(view.plan.exercises[0]?.limbs[0])).toMatchObject({ pressure: { value: 68 } });
   });
 
   it('keeps its share and takes the new pressure by one key, for a coach too, with what changed in the audit', async () => {
@@ -28,7 +29,7 @@ describe('a plan on a pressure that was measured again (PRS-8)', () => {
     await measureAgain(api, person.client, 140);
     const { prescriptionId, client } = person;
     const shut = await api.refused('/sessions', { id: newId(), prescriptionId });
-    expect(shut.problem.errors[0]).toMatchObject({ rule: 'PRS-8', level: 'hard' });
+    expect(englishOf(shut.problem.errors[0])).toMatchObject({ rule: 'PRS-8', level: 'hard' });
     const path = `/clients/${client.id}/prescriptions/${prescriptionId}/retarget`;
     api.clock.nowMs += 1_000;
     const record = await api.post(path, {}, 'colin');
@@ -39,6 +40,6 @@ describe('a plan on a pressure that was measured again (PRS-8)', () => {
     const next = record.facts.prescriptions.find(({ id }) => id !== prescriptionId)?.id;
     expect((await api.refused(path, {})).problem.title).toBe('Superseded');
     const view = await api.post<SessionView>('/sessions', { id: newId(), prescriptionId: next }, 'colin');
-    expect(view.plan.exercises[0]?.limbs[0]).toMatchObject({ pressure: { value: 52 } });
+    expect(englishOf(view.plan.exercises[0]?.limbs[0])).toMatchObject({ pressure: { value: 52 } });
   });
 });

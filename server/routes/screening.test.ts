@@ -4,6 +4,7 @@ import type { NewClearance } from '#contract/measurements';
 import type { RecordEntries } from '#contract/mend';
 import { answeredInForce } from '#core/record/in-force';
 import { subjectOf } from '#core/screening/condition';
+import { englishOf } from '#language/english-of.fixture';
 import {
   AGREED,
   CLEAR,
@@ -40,7 +41,7 @@ describe('screening', () => {
     api.clock.nowMs += 1000;
     const again = await api.post(`/clients/${id}/screenings`, { ...CLEAR, yes: ['diabetes'] });
     expect(again.facts.screenings).toHaveLength(2);
-    expect(again.chain[0]).toMatchObject({ state: 'held', figure: 'needs clearance' });
+    expect(englishOf(again.chain[0])).toMatchObject({ state: 'held', figure: 'needs clearance' });
   });
 
   it('asks for two readings, each with the lower below the upper', async () => {
@@ -69,7 +70,7 @@ describe('screening', () => {
       stricter: [{ item: 'diabetes', level: 'stop' }],
     });
     const judged = await api.get<ClientRecord>(`/clients/${id}`);
-    expect(judged.chain[0]?.figure).toBe('do not start');
+    expect(englishOf(judged.chain[0]?.figure)).toBe('do not start');
   });
 });
 
@@ -124,7 +125,7 @@ describe('clearances (SCR-2, SCR-4)', () => {
     const { id } = await api.post('/clients', { name: 'Ada' });
     const { status, problem } = await api.refused(`/clients/${id}/clearances`, clearance(), 'colin');
     expect(status).toBe(403);
-    expect(problem.errors[0]).toMatchObject({ rule: 'SCR-4' });
+    expect(englishOf(problem.errors[0])).toMatchObject({ rule: 'SCR-4' });
     const recorded = await api.post(`/clients/${id}/clearances`, clearance());
     expect(recorded.facts.clearances).toEqual([clearance()]);
   });
@@ -141,7 +142,9 @@ describe('clearances (SCR-2, SCR-4)', () => {
       ...prescriptionFor(client, { percentLop: 60 }),
       overrideReason: 'I insist',
     });
-    expect(problem.errors).toContainEqual(expect.objectContaining({ path, rule: 'SCR-2', level: 'hard' }));
+    expect(englishOf(problem.errors)).toContainEqual(
+      expect.objectContaining({ path, rule: 'SCR-2', level: 'hard' }),
+    );
   });
 });
 
@@ -150,10 +153,14 @@ describe('the check on the day (SCR-3)', () => {
     const { api, made: client } = await startAfter(measuredClient);
     const signed = await api.post(`/clients/${client.id}/prescriptions`, prescriptionFor(client));
     const session = { id: SESSION_ID, prescriptionId: signed.facts.prescriptions[0]?.id };
-    expect((await api.refused('/sessions', session)).problem.errors[0]).toMatchObject({ path: 'dayCheck' });
+    expect(englishOf((await api.refused('/sessions', session)).problem.errors[0])).toMatchObject({
+      path: 'dayCheck',
+    });
     await api.post(`/clients/${client.id}/day-checks`, WELL);
     api.clock.nowMs += 13 * 3_600_000;
-    expect((await api.refused('/sessions', session)).problem.errors[0]).toMatchObject({ path: 'dayCheck' });
+    expect(englishOf((await api.refused('/sessions', session)).problem.errors[0])).toMatchObject({
+      path: 'dayCheck',
+    });
     await api.post(`/clients/${client.id}/day-checks`, WELL);
     await api.post('/sessions', session);
   });
@@ -204,7 +211,7 @@ describe('consent (SCR-6)', () => {
         reason: 'Of somebody else',
       });
     }
-    expect((await api.refused('/sessions', insists, 'colin')).problem.errors).toEqual([
+    expect(englishOf((await api.refused('/sessions', insists, 'colin')).problem.errors)).toEqual([
       expect.objectContaining({ rule: 'SCR-6', level: 'guard' }),
     ]);
     expect((await api.call('POST', '/sessions', insists, 'clara')).status).toBe(201);

@@ -5,6 +5,7 @@ import type { SessionView } from '#contract/session';
 import type { Plan } from '#core/plan/plan';
 import type { SessionEvent } from '#core/session/events';
 import { foldAll as fold, logOf, WHOLE_SESSION } from '#core/session/session.fixture';
+import { englishOf } from '#language/english-of.fixture';
 import {
   CLEAR,
   DAY_MS,
@@ -198,7 +199,7 @@ describe('opening a session', () => {
     };
     const { status, problem } = await api.refused('/sessions', again);
     expect(status).toBe(422);
-    expect(problem.errors[0]).toMatchObject({ path: 'screen', rule: 'RUN-3' });
+    expect(englishOf(problem.errors[0])).toMatchObject({ path: 'screen', rule: 'RUN-3' });
     expect(problem.detail).toContain('Chest pain');
     const [hold] = (await api.get<ClientRecord>(`/clients/${view.clientId}`)).facts.holds;
     const lift = `/clients/${view.clientId}/holds/${hold?.id}/lift`;
@@ -374,7 +375,7 @@ describe('what happens to a session, told on', () => {
     await api.post(EVENTS, { events: [{ ...event, id: '00000000-0000-4000-8000-0000000000aa' }] });
     const record = await api.get<ClientRecord>(`/clients/${clientId}`);
     expect(record.facts.sessions[0]?.followUp).toMatchObject(said);
-    expect(record.chain.find(({ id }) => id === 'screen')).toMatchObject({
+    expect(englishOf(record.chain.find(({ id }) => id === 'screen'))).toMatchObject({
       state: 'held',
       rules: ['RUN-6', 'SCR-5'],
     });

@@ -5,6 +5,7 @@ import {
   newSessionSchema,
   type SessionView,
 } from '#contract/session';
+import { msg } from '#core/message/message';
 import { setsShareNow } from '#core/record/block-in-force';
 import { EVENTS } from '#core/session/events';
 import { passGuards } from '../access/guards';
@@ -58,7 +59,7 @@ export const sessionRoutes = (aheadMs: number) =>
         prepare('select client_id as "clientId" from prescription where id = ?').get(prescriptionId),
       ]);
       if (already) return sessionAnswer(c, id, 200);
-      if (!owner) throw notFound('This prescription');
+      if (!owner) throw notFound(msg('This prescription'));
       const client = await readClient(em, (owner as { clientId: string }).clientId, nowMs);
       const kit = await readKit(em);
       const { plan, signed, findings } = opening(client, kit, prescriptionId, lighter, nowMs);
@@ -85,7 +86,7 @@ export const sessionRoutes = (aheadMs: number) =>
       const { id, coursePlanId, ...entered } = c.req.valid('json');
       const { em, nowMs, practitioner } = c.var;
       const coursePlan = await em.findOne(CoursePlanEntity, { id: coursePlanId });
-      if (!coursePlan) throw notFound('This plan');
+      if (!coursePlan) throw notFound(msg('This plan'));
       const { facts } = await readClient(em, coursePlan.clientId, nowMs);
       const setsShare = setsShareNow(facts, coursePlanId, entered.startedAtMs);
       const clientId = await inTransaction(em, (prepare) =>
@@ -127,7 +128,7 @@ const sessionAnswer = async (c: Context<Env>, id: string, status: 200 | 201) => 
     const session = readHead(prepare, id);
     return session && viewText(prepare, session);
   });
-  if (!text) throw notFound('This session');
+  if (!text) throw notFound(msg('This session'));
   return asJson<SessionView>(c, text, status);
 };
 

@@ -11,7 +11,9 @@ import {
   signOutSchema,
 } from '#contract/sign-in';
 import { STARTING_KIT } from '#core/kit/starting-kit';
+import { msg } from '#core/message/message';
 import { SCHOOLS } from '#core/protocol/schools';
+import { inEnglish } from '#language/render';
 import { anyAccount, openAccount, practitionerOf } from '../access/accounts';
 import { letGo, readKept } from '../access/cookies';
 import { hashSecret, whyWeak } from '../access/passphrase';
@@ -66,9 +68,10 @@ export const signInRoutes = (firstWord: string, demo: DemoAccount[]) =>
     .post('/first', body(firstStartSchema), async (c) => {
       const start = c.req.valid('json');
       refuseUnknownWord(start.word, firstWord);
-      if (!(start.schoolId in SCHOOLS)) throw new Problem(400, 'Something to mend', 'Choose a school.');
+      if (!(start.schoolId in SCHOOLS))
+        throw new Problem(400, msg('Something to mend'), msg('Choose a school.'));
       const weak = whyWeak(start.passphrase, [start.name, start.practiceName]);
-      if (weak) throw new Problem(422, 'Not good enough', weak, [{ path: 'passphrase', message: weak }]);
+      if (weak) throw new Problem(422, msg('Not good enough'), weak, [{ path: 'passphrase', message: weak }]);
       const passphraseHash = await hashSecret(start.passphrase);
       const id = await inTransaction(c.var.em, (prepare) => {
         if (anyAccount(prepare)) throw startedAlready();
@@ -103,9 +106,13 @@ function stateOf(signedIn: SignedIn | undefined): SignInState['state'] {
 
 function refuseUnknownWord(word: string, firstWord: string): void {
   if (word.trim().toLowerCase() === firstWord) return;
-  const message = 'These are not the words the terminal shows.';
-  throw new Problem(403, 'Not these words', message, [
-    { path: 'word', message, remedy: 'Read them where Nervato was started; they are new at each start.' },
+  const message = msg('These are not the words the terminal shows.');
+  throw new Problem(403, msg('Not these words'), message, [
+    {
+      path: 'word',
+      message,
+      remedy: msg('Read them where Nervato was started; they are new at each start.'),
+    },
   ]);
 }
 
@@ -120,12 +127,12 @@ function firstLook(prepare: Prepare): FirstLook {
 }
 
 const startedAlready = () =>
-  new Problem(409, 'Started already', 'Somebody has started here already: sign in.');
+  new Problem(409, msg('Started already'), msg('Somebody has started here already: sign in.'));
 
 /** The practice itself, where there is none yet; one of an earlier release stays as it is. */
 function keepPractice(
   prepare: Prepare,
-  { practiceName, massUnit, lengthUnit, schoolId, kitIds }: FirstStart,
+  { practiceName, massUnit, lengthUnit, schoolId, kitIds, kitNames }: FirstStart,
 ): void {
   if (prepare('select 1 from practice').get()) return;
   prepare(
@@ -133,10 +140,10 @@ function keepPractice(
      values ('practice', ?, ?, ?, ?, '', '', '[]', 0)`,
   ).run(practiceName, schoolId, massUnit, lengthUnit);
   const add = prepare('insert into kit (id, list, item, retired_at_ms) values (?, ?, ?, null)');
-  for (const { list, item } of STARTING_KIT) {
+  for (const { list, item, label } of STARTING_KIT) {
     if (!kitIds.includes(item.id)) continue;
     const id = randomUUID();
-    add.run(id, list, JSON.stringify({ ...item, id }));
+    add.run(id, list, JSON.stringify({ ...item, id, label: kitNames[item.id] ?? inEnglish(label) }));
   }
 }
 

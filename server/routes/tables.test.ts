@@ -3,6 +3,8 @@ import type { TakenIn } from '#contract/archive';
 import type { ClientRecord, PeoplePage } from '#contract/client';
 import type { TableAnswer } from '#contract/table';
 import type { TableKind } from '#core/table/tables';
+import { englishOf } from '#language/english-of.fixture';
+import { inEnglish } from '#language/render';
 import { DAY_MS, measuredClient, prescriptionFor, startAfter, startApi } from '../api.fixture';
 
 type Api = Awaited<ReturnType<typeof startApi>>;
@@ -19,7 +21,7 @@ const bring = async (
   return { status: answer.status, body: (await answer.json()) as TableAnswer };
 };
 const reasons = ({ body }: { body: TableAnswer }) =>
-  body.rows.map(({ row, field, reason }) => `${row} ${field}: ${reason}`);
+  body.rows.map(({ row, field, reason }) => `${row} ${field}: ${inEnglish(reason)}`);
 
 const dayOf = (atMs: number) => new Date(atMs).toISOString().slice(0, 10);
 const recordOf = async (api: Api, name: string) => {
@@ -32,7 +34,7 @@ describe('a practice that comes from tables', () => {
     const api = await startApi();
     const day = dayOf(api.clock.nowMs - 2 * DAY_MS);
     const person = 'Perpetua Wick';
-    expect((await bring(api, 'people', [{ person, story: 'Knee, autumn' }])).body).toMatchObject({
+    expect(englishOf((await bring(api, 'people', [{ person, story: 'Knee, autumn' }])).body)).toMatchObject({
       taken: 1,
       refused: 0,
     });
@@ -73,12 +75,12 @@ describe('a practice that comes from tables', () => {
       atMs: api.clock.nowMs - 2 * DAY_MS - MIDDAY(api),
     });
     // One reading in steps of 10 by the gauge of the practice: less sure than one that was measured here.
-    expect(facts.occlusions[0]).toMatchObject({
+    expect(englishOf(facts.occlusions[0])).toMatchObject({
       pressure: { value: 176 },
       uncertaintyMmHg: 24,
       readingSchool: 'first-silence',
     });
-    expect(facts.occlusions[0]?.pressure.working.map(({ label }) => label)).toEqual([
+    expect(englishOf(facts.occlusions[0]?.pressure.working.map(({ label }) => label))).toEqual([
       'From a table',
       'Mean',
       'Uncertainty',
@@ -252,21 +254,21 @@ describe('rows that are refused', () => {
       { person: 'Bea', story: null },
     ];
     const total = async () => (await api.get<PeoplePage>('/clients')).total;
-    expect((await bring(api, 'people', rows, { preview: 'yes' })).body).toMatchObject({
+    expect(englishOf((await bring(api, 'people', rows, { preview: 'yes' })).body)).toMatchObject({
       taken: 2,
       refused: 1,
     });
     expect(await total()).toBe(0);
-    expect((await bring(api, 'people', rows, { take: 'all' })).body).toMatchObject({
+    expect(englishOf((await bring(api, 'people', rows, { take: 'all' })).body)).toMatchObject({
       taken: 0,
       refused: 1,
       rows: [{ row: 2 }],
     });
     expect(await total()).toBe(0);
     expect(await api.sql('select count(*) as n from audit')).toEqual([{ n: 0 }]);
-    expect((await bring(api, 'people', rows, { take: 'good' })).body).toMatchObject({ taken: 2 });
+    expect(englishOf((await bring(api, 'people', rows, { take: 'good' })).body)).toMatchObject({ taken: 2 });
     expect(await total()).toBe(2);
-    expect(await api.get<TakenIn[]>('/archive/taken-in')).toMatchObject([
+    expect(englishOf(await api.get<TakenIn[]>('/archive/taken-in'))).toMatchObject([
       { words: 'People of paper.csv', rows: 2 },
     ]);
   });

@@ -1,5 +1,6 @@
 import { type Context, Hono } from 'hono';
 import { type TableAnswer, takingTableSchema } from '#contract/table';
+import { msg } from '#core/message/message';
 import { measureBook } from '#core/outcomes/measures';
 import { libraryOf } from '#core/protocol/exercises';
 import { TABLES, type TableKind } from '#core/table/tables';
@@ -15,13 +16,13 @@ import { tellPractice } from '../live/tell-change';
 import { notFound } from '../problem';
 import { query } from '../validate';
 
-const TABLE = { mostMb: 48, else: 'Split the table into several.' };
+const TABLE = { mostMb: 48, else: msg('Split the table into several.') };
 
 /** Tables as the browser has read them, a row a line. @param aheadMs how far ahead of the server's clock an event may be */
 export const tableRoutes = (aheadMs: number) =>
   new Hono<Env>().post('/:kind', query(takingTableSchema), async (c) => {
     const kind = c.req.param('kind') as TableKind;
-    if (!Object.hasOwn(TABLES, kind)) throw notFound('This kind of table');
+    if (!Object.hasOwn(TABLES, kind)) throw notFound(msg('This kind of table'));
     const { name, take, preview } = c.req.valid('query');
     const answer = await spooled(c.req.raw.body, TABLE, async (file): Promise<TableAnswer> => {
       const taking = async (isPreview: boolean) => {

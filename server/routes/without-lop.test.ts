@@ -4,6 +4,7 @@ import type { PracticeView } from '#contract/practice';
 import type { NewPrescription } from '#contract/prescription';
 import type { SessionView } from '#contract/session';
 import { testExercise } from '#core/plan/plan.fixture';
+import { englishOf } from '#language/english-of.fixture';
 import {
   AGREED,
   type Api,
@@ -74,15 +75,17 @@ it('is signed and run at the pressure chosen, by whoever signs, and is over once
   const api = await startApi();
   const { id } = await fittedClient(api);
   const path = `/clients/${id}/prescriptions`;
-  expect((await api.refused(path, walk(90))).problem.errors[0]).toMatchObject({ rule: 'PRS-7' });
+  expect(englishOf((await api.refused(path, walk(90))).problem.errors[0])).toMatchObject({ rule: 'PRS-7' });
   await allow(api, 170);
-  expect((await api.refused(path, walk(122))).problem.errors[0]).toMatchObject({
+  expect(englishOf((await api.refused(path, walk(122))).problem.errors[0])).toMatchObject({
     rule: 'PRS-7',
     level: 'hard',
   });
-  expect((await api.refused(path, walk(92), 'colin')).problem.errors[0]).toMatchObject({ rule: 'PRS-7' });
+  expect(englishOf((await api.refused(path, walk(92), 'colin')).problem.errors[0])).toMatchObject({
+    rule: 'PRS-7',
+  });
   const signed = await api.post(path, walk(90), 'colin');
-  expect(signed.chain.find((link) => link.id === 'measure')).toMatchObject({
+  expect(englishOf(signed.chain.find((link) => link.id === 'measure'))).toMatchObject({
     state: 'good',
     rules: ['PRS-7'],
   });
@@ -90,10 +93,15 @@ it('is signed and run at the pressure chosen, by whoever signs, and is over once
   await api.post(`/clients/${id}/day-checks`, WELL);
   await allow(api, null);
   const opening = { id: SESSION_ID, prescriptionId };
-  expect((await api.refused('/sessions', opening)).problem.errors[0]).toMatchObject({ rule: 'PRS-7' });
+  expect(englishOf((await api.refused('/sessions', opening)).problem.errors[0])).toMatchObject({
+    rule: 'PRS-7',
+  });
   await allow(api, 170);
   const view = await api.post<SessionView>('/sessions', opening, 'colin');
-  expect(view.plan.exercises[0]?.limbs[0]).toMatchObject({ kind: 'arbitrary', pressure: { value: 90 } });
+  expect(englishOf(view.plan.exercises[0]?.limbs[0])).toMatchObject({
+    kind: 'arbitrary',
+    pressure: { value: 90 },
+  });
 });
 
 it('opens no more once the limb is measured', async () => {

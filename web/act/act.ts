@@ -9,6 +9,7 @@ import { appendNow, foldView } from '../data/live-session';
 import type { practiceQuery } from '../data/queries';
 import { stopAboveOf } from '../data/use-blood-pressure-limit';
 import { inflateByPump, letDownPump, sessionPumps } from '../devices/session-pumps';
+import { translate } from '../language/translate';
 import { notify } from '../state/notices';
 
 /**
@@ -29,14 +30,14 @@ export function act(queries: QueryClient, view: SessionView, intent: Intent): De
 /** How a view acts on its session. */
 export type Act = (intent: Intent) => Decision;
 
-/** Acts, and says a refusal, since a key that does nothing is a riddle. @param whom said first, where several are on the page */
+/** Acts, and never fails silently: a refusal is shown. @param whom said first, where several are on the page */
 export function actAndTell(queries: QueryClient, view: SessionView, intent: Intent, whom = ''): Decision {
   const decision = act(queries, view, intent);
-  if (decision.refused && intent.do !== 'next') notify(`${whom}${decision.refused}`);
+  if (decision.refused && intent.do !== 'next') notify(`${whom}${translate(decision.refused)}`);
   return decision;
 }
 
-/** Acts on one session; a refusal is said, since a key that does nothing is a riddle. */
+/** Acts on one session, and never fails silently: a refusal is shown. */
 export function useAct(view: SessionView): Act {
   const queries = useQueryClient();
   return useCallback((intent) => actAndTell(queries, view, intent), [queries, view]);

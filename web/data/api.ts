@@ -2,8 +2,10 @@ import { t } from '@lingui/core/macro';
 import { hc } from 'hono/client';
 import { PRACTITIONER_HEADER } from '#contract/header';
 import type { ProblemBody } from '#contract/problem';
+import { isMessage, sentences } from '#core/message/message';
+import { MessageError } from '#core/message/message-error';
 import type { AppType } from '#server/app';
-import { told } from '../language/told';
+import { translate } from '../language/translate';
 import { fetchKept } from './kept-records';
 import { door, workingPractitioner } from './practitioner';
 
@@ -40,8 +42,8 @@ export async function read<T>(asked: Promise<Answer<T>>): Promise<T> {
 const isProblem = (body: unknown): body is ProblemBody =>
   typeof body === 'object' &&
   body !== null &&
-  'detail' in body &&
-  typeof body.detail === 'string' &&
+  'says' in body &&
+  isMessage(body.says) &&
   'errors' in body &&
   Array.isArray(body.errors);
 
@@ -50,16 +52,17 @@ const unreadable = ({ status, statusText }: Answer<unknown>): string =>
 
 /** A failure in words: what the server said, or that it was not reached. */
 export function failureWords(error: unknown): string {
-  if (error instanceof ApiProblem) return told(error.body.detail);
+  if (error instanceof ApiProblem) return translate(error.body.says);
   if (error instanceof TypeError) {
     return t`The server cannot be reached. Nothing typed is lost: try again when it is back.`;
   }
-  return error instanceof Error ? told(error.message) : String(error);
+  if (error instanceof MessageError) return translate(error.says);
+  return error instanceof Error ? error.message : String(error);
 }
 
 /** What the server said about one field, if anything. */
 export function fieldProblem(error: unknown, path: string): string | undefined {
   if (!(error instanceof ApiProblem)) return undefined;
   const found = error.body.errors.find((candidate) => candidate.path === path);
-  return found && [found.message, found.remedy].filter(Boolean).map(told).join(' ');
+  return found && translate(sentences(found.message, found.remedy ?? null));
 }

@@ -8,7 +8,14 @@ let answer: () => Response = () => Response.json({ accepted: [] });
 
 const refusal = (status: number) => () =>
   Response.json(
-    { type: 'about:blank', title: 'No', status, detail: 'Not this one.', errors: [] },
+    {
+      type: 'about:blank',
+      title: 'No',
+      status,
+      detail: 'Not this one.',
+      says: { message: 'Not this one.' },
+      errors: [],
+    },
     { status },
   );
 
@@ -81,9 +88,16 @@ it('sets aside what is refused by name, sends the rest, and keeps it until someb
   answer = () => {
     const place = posted.at(-1)?.indexOf(bad?.id ?? '') ?? -1;
     if (place < 0) return Response.json({});
-    const errors = [{ path: `events.${place}.atMs`, message: 'Too early.' }];
+    const errors = [{ path: `events.${place}.atMs`, message: { message: 'Too early.' } }];
     return Response.json(
-      { type: 'about:blank', title: 'No', status: 422, detail: 'Too early.', errors },
+      {
+        type: 'about:blank',
+        title: 'No',
+        status: 422,
+        detail: 'Too early.',
+        says: { message: 'Too early.' },
+        errors,
+      },
       { status: 422 },
     );
   };

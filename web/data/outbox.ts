@@ -1,6 +1,6 @@
 import { type DBSchema, type IDBPDatabase, type IDBPTransaction, openDB } from 'idb';
 import type { SessionEvent } from '#core/session/events';
-import { told } from '../language/told';
+import { translate } from '../language/translate';
 import { store } from '../state/store';
 import { ApiProblem, api, read } from './api';
 import { bySession } from './by-session';
@@ -154,7 +154,7 @@ async function sendSession(id: string, part: SessionEvent[]): Promise<boolean> {
 function refusedOf(part: readonly SessionEvent[], { body }: ApiProblem): SetAside[] {
   const named = body.errors.flatMap(({ path, message }) => {
     const event = part[Number(/^events\.(\d+)/.exec(path)?.[1] ?? Number.NaN)];
-    return event ? [{ id: event.id, event, words: told(message) }] : [];
+    return event ? [{ id: event.id, event, words: translate(message) }] : [];
   });
   return named.length > 0 ? named : part.map((event) => ({ id: event.id, event, words: body.detail }));
 }

@@ -1,25 +1,16 @@
 import type { Messages } from '@lingui/core';
 import { setDefaultOptions } from 'date-fns';
 import { de } from 'date-fns/locale/de';
-import { GERMAN_SMALL_WORDS } from './german-small-words';
-import { type Pair, speakWith } from './told';
 
 setDefaultOptions({ locale: de });
 
-const catalogues = import.meta.glob<Messages>('../words/{shared,views/*}/de.po', {
+const catalogues = import.meta.glob<Messages>('../words/{shared,contract,server,core/*}/de.po', {
   eager: true,
   import: 'messages',
 });
-const ofCore = import.meta.glob<Pair[]>('../words/{core/*,contract,server}/de.po', {
-  eager: true,
-  query: '?pairs',
-  import: 'default',
-});
 
-speakWith([...Object.values(ofCore).flat(), ...GERMAN_SMALL_WORDS], {
-  joints: { ' and ': ' und ', ' or ': ' oder ' },
-  decimals: (figure) => figure.replace(/[.,]/g, (mark) => (mark === '.' ? ',' : '.')),
-});
-
-/** Every sentence of the interface in German, by the English it stands for. */
+/** What more than one view says, core and the server too, in German, by its id. */
 export const messages: Messages = Object.assign({}, ...Object.values(catalogues));
+
+/** What a view says, by where its catalogue lies. */
+export const ofViews = import.meta.glob<Messages>('../words/views/*/de.po', { import: 'messages' });

@@ -1,4 +1,5 @@
 import { i18n, type Messages } from '@lingui/core';
+import { compileOnce } from '#language/render';
 import { followed } from '../state/store';
 
 /** Every language the interface speaks, in its own words. */
@@ -6,6 +7,8 @@ export const LANGUAGES = { en: 'English', de: 'Deutsch' } as const;
 export type Language = keyof typeof LANGUAGES;
 
 const KEY = 'nervato-language';
+/** Is chosen by tests alone, and in no menu. */
+const PSEUDO = 'pseudo';
 const isLanguage = (id: string | null | undefined): id is Language => id != null && id in LANGUAGES;
 
 /** The browser's first language that is spoken here; English where it has none of them. */
@@ -25,10 +28,15 @@ export const language = followed<Language>(
   },
 );
 
+type Catalogues = { messages: Messages; ofViews: Record<string, () => Promise<Messages>> };
+
 /** What is not English comes when it is asked for; it may also set how dates are written. */
-const OTHERS: Record<Exclude<Language, 'en'>, () => Promise<{ messages: Messages }>> = {
+const OTHERS: Record<Exclude<Language, 'en'>, () => Promise<Catalogues>> = {
   de: () => import('./german'),
 };
+
+/** The catalogues of the language that is spoken; null for English, which stands in the code. */
+let catalogues: Catalogues | null = null;
 
 /**
  * Makes the interface speak; call before anything with words in it is imported.
@@ -37,10 +45,26 @@ const OTHERS: Record<Exclude<Language, 'en'>, () => Promise<{ messages: Messages
 export async function speak(asked?: string | null): Promise<void> {
   const spoken = isLanguage(asked) ? asked : language.get();
   document.documentElement.lang = spoken;
-  // English stands in the code, and the build has taken apart what has something put in.
-  i18n.setMessagesCompiler((message) => [message]);
-  i18n.loadAndActivate({
-    locale: spoken,
-    messages: spoken === 'en' ? {} : (await OTHERS[spoken]()).messages,
-  });
+  i18n.setMessagesCompiler(
+    localStorage.getItem(KEY) === PSEUDO ? (await import('./pseudo')).compilePseudo : compileOnce,
+  );
+  catalogues = spoken === 'en' ? null : await OTHERS[spoken]();
+  i18n.loadAndActivate({ locale: spoken, messages: catalogues?.messages ?? {} });
+}
+
+/**
+ * Loads what views say; call before one is imported, since its tables are made of messages as it is read.
+ * @param views their folders in `web/views/`
+ */
+export async function speakOf(...views: readonly string[]): Promise<void> {
+  if (catalogues === null) return;
+  const { ofViews } = catalogues;
+  const loaded = await Promise.all(
+    views.map((view) => {
+      const load = ofViews[`../words/views/${view}/${i18n.locale}.po`];
+      if (!load) throw new Error(`There is no catalogue of a view called ${view}: run npm run words.`);
+      return load();
+    }),
+  );
+  i18n.load(i18n.locale, Object.assign({}, ...loaded));
 }

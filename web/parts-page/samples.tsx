@@ -1,5 +1,6 @@
 import { type ReactNode, useState } from 'react';
 import type { Finding } from '#core/findings/finding';
+import { msg } from '#core/message/message';
 import type { Limb } from '#core/quantity/limb';
 import { Button } from '../parts/Button';
 import { Choice } from '../parts/Choice';
@@ -41,8 +42,11 @@ const finding = (level: Finding['level']): Finding => ({
   level,
   rule: 'PRS-3',
   subject: 'pressure',
-  message: '90 % of LOP is above 80 %.',
-  remedy: 'Go down to 80 %.',
+  message: msg('{percentLop} % is above {most} % of LOP, which must not be exercised at.', {
+    percentLop: 90,
+    most: 80,
+  }),
+  remedy: msg('Set {most} % or lower.', { most: 80 }),
 });
 
 function Buttons() {

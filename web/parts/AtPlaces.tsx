@@ -7,13 +7,13 @@ import type { SessionChoice } from '#core/plan/choices';
 import type { Plan } from '#core/plan/plan';
 import { PLACE_IDS, PLACE_LABELS, type Place } from '#core/quantity/place';
 import { usePractice } from '../data/queries';
-import { told } from '../language/told';
+import { translate } from '../language/translate';
 import { Button } from './Button';
 import { WordMenu } from './WordMenu';
 
 const OPTIONS: { value: Place | 'anywhere'; label: string }[] = [
   { value: 'anywhere', label: t`with all kit` },
-  ...PLACE_IDS.map((value) => ({ value, label: told(PLACE_LABELS[value]) })),
+  ...PLACE_IDS.map((value) => ({ value, label: translate(PLACE_LABELS[value]) })),
 ];
 
 /** What another place changes of a session: loads and cuffs worked out anew with what is there, and what is stale or missing. */
@@ -59,11 +59,11 @@ function There({ there, take }: { there: AtPlace; take: ((session: SessionChoice
     <div role="status" className="mt-1 max-w-3xl space-y-1">
       <ul>
         {changes.map((words) => (
-          <li key={words}>{told(words)}</li>
+          <li key={translate(words)}>{translate(words)}</li>
         ))}
         {missing.map((words) => (
-          <li key={words} className="notched py-0.5">
-            {told(words)}
+          <li key={translate(words)} className="notched py-0.5">
+            {translate(words)}
           </li>
         ))}
         {changes.length === 0 && missing.length === 0 && <li>{t`Nothing changes there.`}</li>}

@@ -1,14 +1,15 @@
 import { t } from '@lingui/core/macro';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
-import { told } from '../language/told';
+import { LINK_LABELS, type LinkId } from '#core/record/link';
+import { translate } from '../language/translate';
 import { usePlanSearch } from './use-plan-in-hand';
 
 /** Heading of a bench: what is done here, in one line. */
 export function BenchHeading({ title, children }: { title: string; children?: ReactNode }) {
   return (
     <header className="mb-5">
-      <h2 className="text-2xl font-semibold">{told(title)}</h2>
+      <h2 className="text-2xl font-semibold">{title}</h2>
       {children && <p className="text-quiet">{children}</p>}
     </header>
   );
@@ -21,7 +22,7 @@ export function FirstDo({
   children,
 }: {
   clientId: string;
-  link: string;
+  link: LinkId;
   children: ReactNode;
 }) {
   const search = usePlanSearch();
@@ -30,9 +31,9 @@ export function FirstDo({
       {children}{' '}
       <Link
         className="font-semibold underline underline-offset-4"
-        to={`/people/${clientId}/${link.toLowerCase()}${search}`}
+        to={`/people/${clientId}/${link}${search}`}
       >
-        {t`Go to ${link}`}
+        {t`Go to ${translate(LINK_LABELS[link])}`}
       </Link>
     </p>
   );

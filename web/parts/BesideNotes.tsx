@@ -4,7 +4,7 @@ import type { Plan } from '#core/plan/plan';
 import { type Beside, besideText, type PlannedBeside } from '#core/protocol/beside';
 import type { Intent } from '#core/session/decide/intent';
 import type { SessionState } from '#core/session/state';
-import { told } from '../language/told';
+import { translate } from '../language/translate';
 import { BESIDE_OPTIONS } from '../words/beside-options';
 import { Button } from './Button';
 import { Field } from './Field';
@@ -41,7 +41,7 @@ export function BesideNotes({ plan, state, act }: Props) {
     if (one.what === 'swelling') {
       set('what', 'swelling');
       set('words', one.words);
-    } else act({ do: 'note-beside', what: one.what, words: told(one.words) });
+    } else act({ do: 'note-beside', what: one.what, words: one.words });
   };
   return (
     <details open={due.length > 0}>
@@ -51,18 +51,18 @@ export function BesideNotes({ plan, state, act }: Props) {
       <ul aria-label={t`Beside the cuff`}>
         {due.map((one) => (
           <li
-            key={`${one.when} ${besideText(one)}`}
+            key={`${one.when} ${translate(besideText(one))}`}
             className="flex items-center justify-between gap-3 border-b border-rule py-1"
           >
             <span>
-              {one.when === 'before' ? t`Before` : t`After`}: {told(besideText(one))}
+              {one.when === 'before' ? t`Before` : t`After`}: {translate(besideText(one))}
             </span>
             <Button onClick={() => take(one)}>{one.what === 'swelling' ? t`Enter` : t`Done`}</Button>
           </li>
         ))}
         {state.beside.map(({ atMs, what: noted, words: said, girthCm: cm }) => (
           <li key={`${atMs} ${noted} ${said}`} className="border-b border-rule py-1">
-            {told(besideText({ what: noted, words: said }))}
+            {translate(besideText({ what: noted, words: said }))}
             {cm !== undefined && `, ${length.words(cm)}`}{' '}
             <span className="figures text-[13px] text-quiet">{dayAndTime(atMs)}</span>
           </li>

@@ -7,7 +7,6 @@ import { repsNow, restLeftMs } from '#core/session/clocks';
 import { type NextStep, nextStep } from '#core/session/next-step';
 import { nextPlace } from '#core/session/places';
 import { correctedReps, findSet, openSet, type SessionState, type SetRecord } from '#core/session/state';
-import { told } from '../language/told';
 import { clock, countdown } from './format';
 import { amountWords } from './PlanSummary';
 import { useNow } from './use-now';
@@ -123,7 +122,7 @@ const SetDots = memo(function SetDots({ plan, state }: { plan: Plan; state: Sess
             >
               {ended && set && planned.work.kind !== 'timed'
                 ? `${correctedReps(set)}/${pacedReps(planned.work)}`
-                : told(amountWords(planned))}
+                : amountWords(planned)}
             </li>
           );
         }),

@@ -1,5 +1,4 @@
 import { t } from '@lingui/core/macro';
-import { told } from '../language/told';
 import { Field } from './Field';
 import { readPressure, type TypedPressure } from './typed-pressure';
 
@@ -17,7 +16,7 @@ export function BloodPressureFields({
   return (
     <div className="grid grid-cols-2 items-end gap-3">
       <Field
-        label={t`${told(label)}, upper`}
+        label={t`${label}, upper`}
         unit="mmHg"
         number="whole"
         value={typed.upper}
@@ -26,7 +25,7 @@ export function BloodPressureFields({
       />
       <Field
         label={t`lower`}
-        aria-label={t`${told(label)}, lower`}
+        aria-label={t`${label}, lower`}
         unit="mmHg"
         number="whole"
         value={typed.lower}

@@ -8,7 +8,7 @@ import { BLOOD_PRESSURE_MOMENTS, bloodPressureDue } from '#core/session/blood-pr
 import type { SessionState } from '#core/session/state';
 import type { Act } from '../act/act';
 import { useClient } from '../data/queries';
-import { told } from '../language/told';
+import { inSentence, translate } from '../language/translate';
 import { BloodPressureFields } from './BloodPressureFields';
 import { Button } from './Button';
 import { NO_PRESSURE, readPressure } from './typed-pressure';
@@ -39,7 +39,7 @@ export const BloodPressureInWork = memo(function BloodPressureInWork({
   const taken = state.bloodPressures
     .map(
       ({ moment, reading: had }) =>
-        `${told(BLOOD_PRESSURE_MOMENTS[moment].toLowerCase())} ${bloodPressureWords(had)}`,
+        `${inSentence(BLOOD_PRESSURE_MOMENTS[moment])} ${bloodPressureWords(had)}`,
     )
     .join(', ');
   return (
@@ -60,7 +60,7 @@ export const BloodPressureInWork = memo(function BloodPressureInWork({
           })}
         >
           <BloodPressureFields
-            label={told(BLOOD_PRESSURE_MOMENTS[due])}
+            label={translate(BLOOD_PRESSURE_MOMENTS[due])}
             typed={typed.pressure}
             onChange={(pressure) => set('pressure', pressure)}
           />

@@ -1,5 +1,4 @@
 import { ToggleGroup } from 'radix-ui';
-import { told } from '../language/told';
 import { Tip } from './Tip';
 
 /** One of a few, as a row of buttons. */
@@ -19,21 +18,21 @@ export function Choice<T extends string>({
 }) {
   return (
     <fieldset>
-      <legend className={hideLabel ? 'sr-only' : 'text-[15px] font-semibold'}>{told(label)}</legend>
+      <legend className={hideLabel ? 'sr-only' : 'text-[15px] font-semibold'}>{label}</legend>
       <ToggleGroup.Root
         type="single"
         value={value}
         onValueChange={(next) => next && onChange(next as T)}
-        aria-label={told(label)}
+        aria-label={label}
         className="mt-1 flex flex-wrap gap-1"
       >
         {options.map((option) => (
-          <Tip key={option.value} words={told(option.hint)}>
+          <Tip key={option.value} words={option.hint}>
             <ToggleGroup.Item
               value={option.value}
               className="min-h-11 rounded-sm border border-ink/40 px-3 aria-checked:border-plum aria-checked:bg-plum aria-checked:text-on-plum"
             >
-              {told(option.label)}
+              {option.label}
             </ToggleGroup.Item>
           </Tip>
         ))}

@@ -9,11 +9,12 @@ import { isMinor } from '#core/record/in-force';
 import { CONSENT_VERSION, checkConsent, consentEndsMs } from '#core/screening/consent';
 import { api, failureWords, fieldProblem, read } from '../data/api';
 import { useRecordWrite } from '../data/queries';
-import { told } from '../language/told';
 import { Button } from './Button';
 import { Field, FieldError } from './Field';
 import { day } from './format';
 import { useAction } from './use-action';
+
+const READ = { 'on-screen': t`on screen`, 'on-paper': t`on paper` } as const;
 
 /** What a person said to the training, and saying it: A once it was read on screen (rule SCR-6). */
 export function ConsentForm({ client, isRead = false }: { client: ClientRecord; isRead?: boolean }) {
@@ -36,7 +37,7 @@ export function ConsentForm({ client, isRead = false }: { client: ClientRecord; 
       <h3 className="text-xl font-semibold">{t`Consent`}</h3>
       <p>
         {last
-          ? t`${last.decision === 'agreed' ? t`Agreed` : t`Withdrawn`} ${day(last.atMs)}${last.guardian === null ? '' : t` by ${last.guardian}`}, version ${last.version}, read ${told(last.read.replace('-', ' '))}.${stands ? t` Asked again ${day(consentEndsMs(last))}.` : ''}`
+          ? t`${last.decision === 'agreed' ? t`Agreed` : t`Withdrawn`} ${day(last.atMs)}${last.guardian === null ? '' : t` by ${last.guardian}`}, version ${last.version}, read ${READ[last.read]}.${stands ? t` Asked again ${day(consentEndsMs(last))}.` : ''}`
           : t`Not asked yet.`}{' '}
         {!isRead && (
           <Trans>

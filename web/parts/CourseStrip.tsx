@@ -4,7 +4,7 @@ import { useId } from 'react';
 import { useNavigate } from 'react-router';
 import { type Day, weekdayOf } from '#core/quantity/days';
 import type { CourseStrip as Course, CourseBar } from '#core/record/course-strip';
-import { told } from '../language/told';
+import { translate } from '../language/translate';
 import { plain } from './format';
 import { Hatch } from './Hatch';
 import { noonOf } from './noon';
@@ -47,7 +47,7 @@ export function CourseStrip({ course }: { course: Course }) {
         ))}
         {course.holds.map(({ fromDay: from, words }) => (
           <rect
-            key={`${from} ${words}`}
+            key={`${from} ${translate(words)}`}
             x={x(from)}
             y={2}
             width={Math.max(dayPx, x(today + 1) - x(from))}
@@ -106,14 +106,14 @@ export function CourseStrip({ course }: { course: Course }) {
         ))}
         {course.tests.map(({ day, words }) => (
           <circle
-            key={`${day} ${words}`}
+            key={`${day} ${translate(words)}`}
             cx={x(day) + dayPx / 2}
             cy={4}
             r={3}
             fill="var(--color-paper)"
             stroke="var(--color-ink)"
           >
-            <title>{told(words)}</title>
+            <title>{translate(words)}</title>
           </circle>
         ))}
         <line x1={x(today)} x2={x(today)} y1={0} y2={BASE + 4} stroke="var(--color-ink)" strokeWidth="2" />
@@ -132,7 +132,7 @@ const STATES = { done: t`done`, missed: t`missed`, 'to-come': t`to come` } as co
 
 const wordsOf = ({ day, name, state, percentLop, minutes }: CourseBar): string =>
   [
-    `${format(noonOf(day), t`EEE d MMM`)}: ${told(name)}, ${STATES[state]}`,
+    `${format(noonOf(day), t`EEE d MMM`)}: ${translate(name)}, ${STATES[state]}`,
     percentLop !== null && t`${plain(percentLop, 0)} % of LOP`,
     state !== 'missed' && t`${plain(minutes, 0)} min occluded`,
   ]

@@ -5,7 +5,7 @@ import { lazy, type ReactNode, Suspense, useState } from 'react';
 import { DATE_ORDERS } from '#core/table/day';
 import { readTypedDay } from '#core/table/typed-day';
 import { useDateOrder } from '../data/use-date-order';
-import { told } from '../language/told';
+import { translate } from '../language/translate';
 import { Field } from './Field';
 import { isoWords } from './noon';
 
@@ -50,11 +50,11 @@ export function DateField({
           if (!isWrong) setTyped(null);
         }}
         hint={hint}
-        error={isWrong ? t`Write it like 4 May 2026, or as ${told(DATE_ORDERS[order].label)}.` : error}
+        error={isWrong ? t`Write it like 4 May 2026, or as ${translate(DATE_ORDERS[order].label)}.` : error}
       />
       <Popover.Root open={isOpen} onOpenChange={setOpen}>
         <Popover.Trigger
-          aria-label={t`${told(label)}, choose from the calendar`}
+          aria-label={t`${label}, choose from the calendar`}
           className="beside-input inline-flex min-h-11 min-w-11 items-center justify-center rounded-sm border border-ink/40 hover:bg-tint"
         >
           <CalendarDays aria-hidden className="size-5" />
@@ -64,7 +64,7 @@ export function DateField({
             align="end"
             sideOffset={4}
             collisionPadding={12}
-            aria-label={told(label)}
+            aria-label={label}
             onKeyDown={(event) => event.stopPropagation()}
             className="z-50 rounded-sm border border-ink/40 bg-paper p-3"
           >

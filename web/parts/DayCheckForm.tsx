@@ -6,6 +6,7 @@ import { daySignsAsked, needsBloodPressure } from '#core/record/in-force';
 import { judgeDayCheck } from '#core/screening/day-check';
 import { api, failureWords, read } from '../data/api';
 import { useRecordWrite } from '../data/queries';
+import { translate } from '../language/translate';
 import { ACTIONS } from '../state/actions';
 import { BloodPressureFields } from './BloodPressureFields';
 import { Button } from './Button';
@@ -51,7 +52,9 @@ export function DayCheckForm({ client, done }: { client: ClientRecord; done?: ()
         <BloodPressureFields label={t`Blood pressure today`} typed={typed} onChange={setTyped} />
       )}
       {complete &&
-        judgeDayCheck(answers).map((finding) => <FindingLine key={finding.message} finding={finding} />)}
+        judgeDayCheck(answers).map((finding) => (
+          <FindingLine key={translate(finding.message)} finding={finding} />
+        ))}
       {write.error && <FieldError>{failureWords(write.error)}</FieldError>}
       <div className="flex flex-wrap gap-2">
         <Button does="all-well" onClick={allWell}>

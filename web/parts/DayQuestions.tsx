@@ -1,5 +1,5 @@
 import { DAY_SIGNS, type DaySign } from '#core/screening/day-check';
-import { told } from '../language/told';
+import { translate } from '../language/translate';
 import { YesNo } from './YesNo';
 
 /** What was answered of the questions of the day: whether each is well. */
@@ -19,9 +19,9 @@ export function DayQuestions({
     <ul className="grid gap-x-6 sm:grid-cols-2">
       {signs.map((sign) => (
         <li key={sign} className="grid grid-cols-[1fr_auto] items-center gap-2 border-b border-rule py-1">
-          <span>{told(DAY_SIGNS[sign].ask)}</span>
+          <span>{translate(DAY_SIGNS[sign].ask)}</span>
           <YesNo
-            question={told(DAY_SIGNS[sign].ask)}
+            question={translate(DAY_SIGNS[sign].ask)}
             answer={well[sign]}
             counts="no"
             onAnswer={(yes) => setWell({ ...well, [sign]: yes })}

@@ -1,10 +1,12 @@
 import { t } from '@lingui/core/macro';
 import { useState } from 'react';
-import { equipmentWords } from '#core/protocol/equipment-words';
+import { EQUIPMENT_NAMES } from '#core/protocol/equipment-words';
 import type { Exercise } from '#core/protocol/exercise';
 import { type ExerciseId, findExercises, type Library } from '#core/protocol/exercises';
+import { musclesText } from '#core/protocol/muscle-names';
 import { teachingOf } from '#core/protocol/teaching';
-import { told } from '../language/told';
+import { POSITION_NAMES } from '#core/quantity/limb';
+import { translate } from '../language/translate';
 import { ExerciseFigure } from './ExerciseFigure';
 import { Field } from './Field';
 import { HowTaught } from './HowTaught';
@@ -12,7 +14,7 @@ import { HowTaught } from './HowTaught';
 const MOST_SHOWN = 6;
 
 const kitOf = (exercise: Exercise | undefined): string =>
-  exercise ? told(equipmentWords(exercise.equipment)) : '';
+  exercise ? translate(EQUIPMENT_NAMES[exercise.equipment]) : '';
 
 /** An exercise by a few letters of its name, muscle or kit. */
 export function ExercisePicker({
@@ -28,7 +30,7 @@ export function ExercisePicker({
   onChange: (id: ExerciseId) => void;
 }) {
   const [sought, setSought] = useState('');
-  const found = findExercises(sought, library, told);
+  const found = findExercises(sought, library, translate);
   const shown = sought.trim() === '' ? (value === null ? [] : [value]) : found.slice(0, MOST_SHOWN);
   const take = (id: ExerciseId) => {
     onChange(id);
@@ -63,9 +65,11 @@ export function ExercisePicker({
             >
               <ExerciseFigure id={id} className="h-11 shrink-0" />
               <span>
-                {told(library[id]?.label)}
+                {translate(library[id]?.label)}
                 <span className="ml-2 text-[13px] font-normal text-quiet">
-                  {told(library[id]?.muscle)}, {told(library[id]?.position)}, {kitOf(library[id])}
+                  {translate(musclesText(library[id]?.muscle ?? ''))},{' '}
+                  {translate(library[id]?.position && POSITION_NAMES[library[id]?.position])},{' '}
+                  {kitOf(library[id])}
                 </span>
               </span>
             </button>
@@ -74,7 +78,7 @@ export function ExercisePicker({
       </ul>
       {chosen && value !== null && (
         <div className="space-y-1 py-1">
-          <p className="text-[14px] text-quiet">{told(chosen.cue)}</p>
+          <p className="text-[14px] text-quiet">{translate(chosen.cue)}</p>
           {teachingOf(value) && (
             <details className="text-[14px]">
               <summary className="cursor-pointer">{t`How it is taught`}</summary>

@@ -1,5 +1,4 @@
 import { type InputHTMLAttributes, type ReactNode, type Ref, useId } from 'react';
-import { told } from '../language/told';
 import { NumberInput, type NumberKind } from './NumberInput';
 
 /** A labelled input with its unit, and what is wrong with it right beneath. */
@@ -32,13 +31,13 @@ export function Field({
   return (
     <div className={className}>
       <label htmlFor={id} className="text-[15px] font-semibold">
-        {told(label)}
+        {label}
       </label>
       <div className="mt-1 flex items-baseline gap-2">
         {number ? <NumberInput {...input} kind={number} ref={ref} /> : <input {...input} ref={ref} />}
-        {unit && <span className="whitespace-nowrap text-quiet">{told(unit)}</span>}
+        {unit && <span className="whitespace-nowrap text-quiet">{unit}</span>}
       </div>
-      {hint && <p className="mt-1 text-[14px] text-quiet">{told(hint)}</p>}
+      {hint && <p className="mt-1 text-[14px] text-quiet">{hint}</p>}
       {error && <FieldError id={`${id}-error`}>{error}</FieldError>}
     </div>
   );
@@ -48,7 +47,7 @@ export function Field({
 export function FieldError({ id, children }: { id?: string; children: ReactNode }) {
   return (
     <p id={id} role="alert" className="notched mt-1 py-1 text-[15px] text-ochre">
-      {told(children)}
+      {children}
     </p>
   );
 }

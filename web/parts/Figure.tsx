@@ -2,7 +2,7 @@ import { t } from '@lingui/core/macro';
 import { Popover } from 'radix-ui';
 import type { Derived } from '#core/derivation/derived';
 import { RULES } from '#core/rules/catalogue';
-import { told } from '../language/told';
+import { translate } from '../language/translate';
 import { plain } from './format';
 import { useUnits } from './units';
 
@@ -31,16 +31,16 @@ export function Figure({
     <Popover.Root>
       <Popover.Trigger className="group flex flex-col items-start text-left">
         <span className={words ? 'sr-only' : 'text-[13px] text-quiet'}>
-          {told(label)}
+          {label}
           <span className="sr-only">: </span>
         </span>
         <span className="border-b border-dotted border-quiet group-hover:border-solid group-hover:border-plum">
           {words ? (
-            <span className="text-[13px] text-quiet">{told(words)}</span>
+            <span className="text-[13px] text-quiet">{words}</span>
           ) : (
             <>
               <span className={`figures ${size} leading-tight`}>{figure(derived.value)}</span>{' '}
-              <span className="text-base">{suffix ?? told(unit)}</span>
+              <span className="text-base">{suffix ?? unit}</span>
             </>
           )}
         </span>
@@ -55,24 +55,24 @@ export function Figure({
         <Popover.Content
           sideOffset={6}
           collisionPadding={12}
-          aria-label={t`${told(label)}: working`}
+          aria-label={t`${label}: working`}
           className="z-40 max-h-[70vh] w-96 max-w-[90vw] overflow-auto rounded-sm border border-ink/40 bg-paper p-4 text-[15px]"
         >
-          <p className="mb-2 font-semibold">{t`${told(label)}: working`}</p>
+          <p className="mb-2 font-semibold">{t`${label}: working`}</p>
           <dl className="grid grid-cols-[auto_1fr] gap-x-3 gap-y-1">
             {derived.working.map((step) => (
-              <div key={`${step.label} ${step.detail}`} className="contents">
-                <dt className="text-quiet">{told(step.label)}</dt>
-                <dd className="figures text-[14px]">{told(step.detail)}</dd>
+              <div key={`${translate(step.label)} ${translate(step.detail)}`} className="contents">
+                <dt className="text-quiet">{translate(step.label)}</dt>
+                <dd className="figures text-[14px]">{translate(step.detail)}</dd>
               </div>
             ))}
           </dl>
           {derived.rules.map((id) => (
             <p key={id} className="mt-3 border-t border-rule pt-2 text-[14px]">
               <strong>
-                {id} {told(RULES[id].title)}.
+                {id} {translate(RULES[id].title)}.
               </strong>{' '}
-              {told(RULES[id].text)} <span className="text-quiet">{told(RULES[id].source)}.</span>
+              {translate(RULES[id].text)} <span className="text-quiet">{translate(RULES[id].source)}.</span>
             </p>
           ))}
         </Popover.Content>

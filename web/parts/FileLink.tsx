@@ -1,5 +1,4 @@
 import { useRef } from 'react';
-import { told } from '../language/told';
 
 /** A file to be read, asked for by words that are pressed. */
 export function FileLink({
@@ -25,7 +24,7 @@ export function FileLink({
       >
         {children}
       </button>
-      <FileInput ref={input} label={told(label)} accept={accept} onFile={onFile} />
+      <FileInput ref={input} label={label} accept={accept} onFile={onFile} />
     </>
   );
 }
@@ -48,7 +47,7 @@ export function FileInput({
       type="file"
       className="sr-only"
       tabIndex={-1}
-      aria-label={told(label)}
+      aria-label={label}
       accept={accept}
       onChange={(event) => {
         const [file] = event.target.files ?? [];

@@ -1,6 +1,6 @@
 import { t } from '@lingui/core/macro';
 import type { Finding } from '#core/findings/finding';
-import { told } from '../language/told';
+import { translate } from '../language/translate';
 import { KeyHint } from './Button';
 import { Why } from './Why';
 
@@ -18,18 +18,18 @@ export function FindingLine({ finding, mend }: { finding: Finding; mend?: Mend |
   const tone = finding.level === 'note' ? 'text-ink' : 'text-ochre';
   return (
     <div className={`notched py-1 text-[15px] ${tone}`} role={finding.level === 'note' ? undefined : 'alert'}>
-      <strong>{WORDS[finding.level]}.</strong> {told(finding.message)}{' '}
+      <strong>{WORDS[finding.level]}.</strong> {translate(finding.message)}{' '}
       {mend ? (
         <button
           type="button"
           onClick={mend.apply}
           className="inline-flex min-h-8 items-center gap-2 font-semibold underline underline-offset-4"
         >
-          {told(finding.remedy).replace(/\.$/, '')}
+          {translate(finding.remedy).replace(/\.$/, '')}
           <KeyHint>{mend.key}</KeyHint>
         </button>
       ) : (
-        told(finding.remedy)
+        translate(finding.remedy)
       )}{' '}
       <Why rule={finding.rule} />
     </div>
@@ -49,6 +49,10 @@ export function FindingsFor({
   return findings
     .filter((finding) => subjects.includes(finding.subject))
     .map((finding) => (
-      <FindingLine key={`${finding.rule} ${finding.message}`} finding={finding} mend={mendOf?.(finding)} />
+      <FindingLine
+        key={`${finding.rule} ${translate(finding.message)}`}
+        finding={finding}
+        mend={mendOf?.(finding)}
+      />
     ));
 }

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { URGENT_SIGNS } from '#core/record/holds';
 import type { Intent } from '#core/session/decide/intent';
 import { type FollowUp, urgentSignSchema } from '#core/session/events';
-import { told } from '../language/told';
+import { translate } from '../language/translate';
 import { ACTIONS } from '../state/actions';
 import { Button } from './Button';
 import { Choice } from './Choice';
@@ -13,7 +13,7 @@ import { useAction } from './use-action';
 import { Why } from './Why';
 import { YesNo } from './YesNo';
 
-const BRUISING = { none: 'none', small: 'small', wide: 'wide' } as const;
+const BRUISING = { none: t`none`, small: t`small`, wide: t`wide` } as const;
 
 /** How the person was the day after; numbness or wide bruising holds the next session (rule RUN-6). */
 export function FollowUpForm({
@@ -48,7 +48,7 @@ export function FollowUpForm({
       <h2 className="text-xl font-semibold">{t`The day after`}</h2>
       <p className="text-[15px] text-quiet">
         {known
-          ? t`Asked: soreness ${known.soreness} of 10, bruising ${told(BRUISING[known.bruising])}${known.pinpointBleeding ? t`, pinpoint bleeding` : ''}${known.numbness ? t`, numbness` : ''}.`
+          ? t`Asked: soreness ${known.soreness} of 10, bruising ${BRUISING[known.bruising]}${known.pinpointBleeding ? t`, pinpoint bleeding` : ''}${known.numbness ? t`, numbness` : ''}.`
           : t`Ask next day. Numbness or wide bruising holds the next session.`}
       </p>
       <fieldset className="flex flex-wrap gap-x-5 gap-y-1">
@@ -69,7 +69,7 @@ export function FollowUpForm({
               })
             }
           >
-            {told(URGENT_SIGNS[sign])}
+            {translate(URGENT_SIGNS[sign])}
           </Tick>
         ))}
       </fieldset>
@@ -86,7 +86,7 @@ export function FollowUpForm({
           onChange={(bruising) => setAnswers({ ...answers, bruising })}
           options={(['none', 'small', 'wide'] as const).map((value) => ({
             value,
-            label: told(BRUISING[value]),
+            label: BRUISING[value],
           }))}
         />
         {yesNo(t`Pinpoint bleeding`, 'pinpointBleeding')}

@@ -1,6 +1,6 @@
 import { t } from '@lingui/core/macro';
 import { Line } from 'react-chartjs-2';
-import { told } from '../language/told';
+import { figure } from '../language/translate';
 import { theme } from '../theme/theme';
 import { axisLook, faint, themeColour } from './chart';
 import { day } from './format';
@@ -26,11 +26,11 @@ export function HistoryChart({
   const edge = (by: number) => inOrder.map(({ atMs }) => ({ x: atMs, y: last.value + by }));
   return (
     <figure className="min-w-0">
-      <figcaption className="text-[14px] text-quiet">{told(caption)}</figcaption>
+      <figcaption className="text-[14px] text-quiet">{caption}</figcaption>
       <div className="relative h-56">
         <Line
           role="img"
-          aria-label={t`History: ${inOrder.map(({ atMs, value }) => `${day(atMs)} ${told(value)}`).join(', ')} ${told(unit)}`}
+          aria-label={t`History: ${inOrder.map(({ atMs, value }) => `${day(atMs)} ${figure(value)}`).join(', ')} ${unit}`}
           options={{
             animation: false,
             maintainAspectRatio: false,

@@ -1,7 +1,7 @@
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import { LIMB_LABELS, LIMBS, type Limb } from '#core/quantity/limb';
-import { told } from '../language/told';
+import { translate } from '../language/translate';
 
 /** Four limbs as the person's own left and right: choose one, see what is known for each. */
 export function LimbCross({
@@ -34,7 +34,7 @@ export function LimbCross({
               checked={value === limb}
               onChange={() => onChange(limb)}
             />
-            <span className="font-semibold">{told(LIMB_LABELS[limb])}</span>
+            <span className="font-semibold">{translate(LIMB_LABELS[limb])}</span>
             <span className="text-[13px]">{known[limb] ?? t`nothing yet`}</span>
           </label>
         ))}

@@ -1,21 +1,22 @@
 import { t } from '@lingui/core/macro';
 import type { ClientRecord } from '#contract/client';
-import { RUNG_LABELS } from '#core/plan/goals';
+import { RUNG_NAMES } from '#core/plan/goals';
 import { rangeWords } from '#core/protocol/joint-range';
-import { LIMB_LABELS } from '#core/quantity/limb';
+import { WORK_MODE_NAMES } from '#core/protocol/work-mode';
+import { LIMB_NAMES } from '#core/quantity/limb';
 import { type Clearance, hasLimits, isInForce } from '#core/screening/clearance';
-import { told } from '../language/told';
+import { translate } from '../language/translate';
 import { day } from './format';
 import { Why } from './Why';
 
 /** What a clearance limits, in words; "no limits" when nothing. */
 export function limitWords({ maxPercentLop, limbs, modes, highestRung, ranges }: Clearance): string {
   const parts = [
-    limbs.length > 0 ? limbs.map((limb) => told(LIMB_LABELS[limb].toLowerCase())).join(', ') : '',
+    limbs.length > 0 ? limbs.map((limb) => translate(LIMB_NAMES[limb])).join(', ') : '',
     maxPercentLop === null ? '' : t`to ${maxPercentLop} % of LOP`,
-    modes.length > 0 ? t`${told(modes.join(', '))} only` : '',
-    highestRung === null ? '' : t`up to ${told(RUNG_LABELS[highestRung].toLowerCase())} work`,
-    ...ranges.map((range) => told(rangeWords(range))),
+    modes.length > 0 ? t`${modes.map((mode) => translate(WORK_MODE_NAMES[mode])).join(', ')} only` : '',
+    highestRung === null ? '' : t`up to ${translate(RUNG_NAMES[highestRung])} work`,
+    ...ranges.map((range) => translate(rangeWords(range))),
   ];
   return parts.filter(Boolean).join('; ') || t`no limits`;
 }

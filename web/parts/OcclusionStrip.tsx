@@ -6,7 +6,7 @@ import { laneLimitMs } from '#core/plan/plan-limit';
 import type { Lane, Timeline, TimelineSet } from '#core/plan/timeline';
 import { repMs } from '#core/protocol/tempo';
 import { LIMB_LABELS, type Limb } from '#core/quantity/limb';
-import { told } from '../language/told';
+import { translate } from '../language/translate';
 import { clock, plain } from './format';
 import { Hatch } from './Hatch';
 import { Blocks, highestMmHg } from './StripBlocks';
@@ -54,7 +54,7 @@ export function OcclusionStrip({
   handles?: (scale: StripScale) => ReactNode;
 }) {
   const { ref, width } = useWidth<HTMLDivElement>(900);
-  const names = plan.exercises.map(({ label }) => label);
+  const names = plan.exercises.map(({ label }) => translate(label));
   const hatch = useId();
   const limbs = [
     ...new Set([planned, done].flatMap((timeline) => timeline?.lanes.map(({ limb }) => limb) ?? [])),
@@ -88,7 +88,7 @@ export function OcclusionStrip({
           return (
             <g key={limb} transform={`translate(0 ${TOP + place * (laneHeight + 26)})`}>
               <LaneFrame
-                limb={told(LIMB_LABELS[limb])}
+                limb={translate(LIMB_LABELS[limb])}
                 edge={edgeWords(known)}
                 width={width}
                 height={laneHeight}
@@ -161,7 +161,7 @@ function Names({
   return firsts.map((set, place) => {
     const next = firsts[place + 1];
     const room = (next ? x(next.fromMs) : x(timeline?.endMs ?? 0)) - x(set.fromMs);
-    const name = told(names[set.exerciseIndex] ?? '');
+    const name = names[set.exerciseIndex] ?? '';
     const letters = Math.max(1, Math.floor(room / 7.5) - 1);
     return (
       <text

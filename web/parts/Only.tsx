@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import { type Deed, whoMay } from '#core/access/deeds';
 import { useMay } from '../data/queries';
-import { told } from '../language/told';
+import { translate } from '../language/translate';
 import { Why } from './Why';
 
 /** Shows what somebody may do to whom may do it, and to others who may (rule SCR-4). */
@@ -9,7 +9,7 @@ export function Only({ deed, children }: { deed: Deed; children: ReactNode }) {
   if (useMay(deed)) return children;
   return (
     <p className="py-2 text-[15px] text-quiet print:hidden">
-      {told(whoMay(deed))} <Why rule="SCR-4" />
+      {translate(whoMay(deed))} <Why rule="SCR-4" />
     </p>
   );
 }

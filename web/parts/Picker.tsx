@@ -1,7 +1,6 @@
 import { Check, ChevronDown } from 'lucide-react';
 import { Select } from 'radix-ui';
 import { useId } from 'react';
-import { told } from '../language/told';
 
 // An item of this list cannot be without a value, and what is chosen here may be.
 const OF = 'of ';
@@ -26,15 +25,15 @@ export function Picker<T extends string>({
   return (
     <div>
       <label htmlFor={id} className={hideLabel ? 'sr-only' : 'text-[15px] font-semibold'}>
-        {told(label)}
+        {label}
       </label>
       <Select.Root value={`${OF}${value}`} onValueChange={(next) => onChange(next.slice(OF.length) as T)}>
         <Select.Trigger
           id={id}
           className="mt-1 flex min-h-11 w-full items-center justify-between gap-2 rounded-sm border border-ink/40 bg-paper px-3 text-left hover:bg-tint"
         >
-          <span className="truncate">
-            <Select.Value>{told(chosen?.label) ?? ''}</Select.Value>
+          <span className="min-w-0 py-1 leading-tight">
+            <Select.Value>{chosen?.label ?? ''}</Select.Value>
           </span>
           <ChevronDown aria-hidden className="size-4 shrink-0" />
         </Select.Trigger>
@@ -54,7 +53,7 @@ export function Picker<T extends string>({
                   value={`${OF}${option.value}`}
                   className="flex min-h-11 cursor-default items-center justify-between gap-4 border-l-4 border-transparent px-3 outline-none data-[highlighted]:bg-tint data-[state=checked]:border-plum data-[state=checked]:font-semibold"
                 >
-                  <Select.ItemText>{told(option.label)}</Select.ItemText>
+                  <Select.ItemText>{option.label}</Select.ItemText>
                   <Select.ItemIndicator>
                     <Check aria-hidden className="size-4" />
                   </Select.ItemIndicator>

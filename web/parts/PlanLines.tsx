@@ -7,7 +7,7 @@ import { isArbitrary, isCuffed, type Plan, plannedKg } from '#core/plan/plan';
 import { chainOf } from '#core/record/chain';
 import type { LinkState } from '#core/record/link';
 import type { PlanInForce } from '#core/record/plans-in-force';
-import { told } from '../language/told';
+import { translate } from '../language/translate';
 import { ItsKey } from './Button';
 import { Pip } from './Pip';
 import { shareOfMax } from './share-of-max';
@@ -44,10 +44,11 @@ export function PlanLines({
           >
             <Pip state={worst(chainOf(client.facts, practice, client.judgedAtMs, prescription))} />
             <span>
-              <span className="text-lg font-semibold">{told(coursePlan.name)}</span>{' '}
+              <span className="text-lg font-semibold">{coursePlan.name}</span>{' '}
               <span className="text-[15px] text-quiet">
-                {coursePlan.occasion.kind !== 'any-day' && `${told(occasionWords(coursePlan.occasion))}. `}
-                {told(turn.why)}
+                {coursePlan.occasion.kind !== 'any-day' &&
+                  `${translate(occasionWords(coursePlan.occasion))}. `}
+                {translate(turn.why)}
               </span>
             </span>
             {plans.length > 1 && coursePlan.id === following ? <ItsKey of="other-plan" /> : <span />}
@@ -72,10 +73,10 @@ const figuresOf = ({ exercises }: Plan, mass: Measure): string =>
   exercises
     .map(({ label, limbs, load }) => {
       const pressures = limbs.map((target) =>
-        isCuffed(target) ? `${target.pressure.value}` : told(markWords(target)),
+        isCuffed(target) ? `${target.pressure.value}` : translate(markWords(target)),
       );
       const unit = limbs.some(isCuffed) ? ` mmHg${isArbitrary({ limbs }) ? t`, arbitrary` : ''}` : '';
       const kg = plannedKg(load);
-      return `${told(label)} ${pressures.join('/')}${unit}${kg === null ? '' : `, ${mass.words(kg)}${shareOfMax(load, kg)}`}`;
+      return `${translate(label)} ${pressures.join('/')}${unit}${kg === null ? '' : `, ${mass.words(kg)}${shareOfMax(load, kg)}`}`;
     })
     .join(' · ');

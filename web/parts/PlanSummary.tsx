@@ -13,10 +13,10 @@ import {
   staysInflated,
 } from '#core/plan/plan';
 import { pacedReps } from '#core/protocol/set-work';
-import { LIMB_LABELS } from '#core/quantity/limb';
-import { told } from '../language/told';
+import { LIMB_LABELS, POSITION_NAMES } from '#core/quantity/limb';
+import { translate } from '../language/translate';
 import { Figure } from './Figure';
-import { clock } from './format';
+import { clock, tempoWords } from './format';
 import { OcclusionStrip } from './OcclusionStrip';
 import { SittingWords } from './SittingWords';
 import { Strapped } from './Strapped';
@@ -35,7 +35,7 @@ export function PlanSummary({ plan }: { plan: Plan }) {
         >
           {plan.exercises.length > 1 && (
             <p className="font-semibold">
-              {place + 1}. {told(exercise.label)}, {told(exercise.position)}
+              {place + 1}. {translate(exercise.label)}, {translate(POSITION_NAMES[exercise.position])}
               {exercise.alternates && (
                 <span className="font-normal text-quiet">{t`, alternating with the one before, set by set`}</span>
               )}
@@ -48,7 +48,7 @@ export function PlanSummary({ plan }: { plan: Plan }) {
               ) : (
                 <Figure
                   key={target.limb}
-                  label={`${exercise.limbs.length > 1 || plan.exercises.length > 1 ? `${told(LIMB_LABELS[target.limb])}, ` : ''}${told(shareWords(target))}`}
+                  label={`${exercise.limbs.length > 1 || plan.exercises.length > 1 ? `${translate(LIMB_LABELS[target.limb])}, ` : ''}${shareWords(target)}`}
                   derived={target.pressure}
                   size={plan.exercises.length > 1 ? 'text-4xl' : 'text-6xl'}
                 />
@@ -56,15 +56,15 @@ export function PlanSummary({ plan }: { plan: Plan }) {
             )}
             {exercise.load.kind === 'weighed' ? (
               <Figure
-                label={`${told(exercise.load.recipe)}${shareOfMax(exercise.load, exercise.load.load.value)}`}
+                label={`${translate(exercise.load.recipe)}${shareOfMax(exercise.load, exercise.load.load.value)}`}
                 derived={exercise.load.load}
                 size={plan.exercises.length > 1 ? 'text-4xl' : 'text-6xl'}
               />
             ) : (
-              <p className="self-center text-xl">{told(exercise.load.recipe)}</p>
+              <p className="self-center text-xl">{translate(exercise.load.recipe)}</p>
             )}
             <div>
-              <p className="text-[13px] text-quiet">{told(exercise.protocolLabel)}</p>
+              <p className="text-[13px] text-quiet">{translate(exercise.protocolLabel)}</p>
               <p className="figures text-3xl">{setsWords(exercise)}</p>
               <p className="text-[14px] text-quiet">{restWords(exercise)}</p>
             </div>
@@ -97,7 +97,7 @@ export function stepsWords(target: LimbTarget, { sets }: Pick<PlannedExercise, '
   if (sets.every(({ ofTarget }) => ofTarget === undefined)) return null;
   return isCuffed(target)
     ? `${sets.map((set) => plannedMmHg(target, set)).join(', ')} mmHg`
-    : sets.map((set) => plannedWords(target, set)).join(', ');
+    : sets.map((set) => translate(plannedWords(target, set))).join(', ');
 }
 
 /** "30" repetitions, or "5:00" of work by the clock. */
@@ -109,7 +109,7 @@ export function restWords(exercise: PlannedExercise): string {
   const paced = exercise.sets.some(({ work }) => work.kind !== 'timed');
   return [
     rests.length > 0 && t`rest ${rests.join(', ')} s`,
-    paced && t`tempo ${told(exercise.tempoId.replaceAll('-', '–'))}`,
+    paced && t`tempo ${tempoWords(exercise.tempoId)}`,
     staysInflated(exercise) ? t`cuff stays inflated` : t`released between sets`,
     primingCycles(exercise) > 0 && t`primed first`,
   ]

@@ -1,7 +1,6 @@
 import { t } from '@lingui/core/macro';
 import { create } from 'qrcode';
 import { useMemo } from 'react';
-import { told } from '../language/told';
 
 /** A square that a phone reads an address of. @param label what it opens, in words */
 export function QrCode({ text, label, sizePx = 88 }: { text: string; label: string; sizePx?: number }) {
@@ -9,7 +8,7 @@ export function QrCode({ text, label, sizePx = 88 }: { text: string; label: stri
   return (
     <svg
       role="img"
-      aria-label={t`Code that opens ${told(label)}`}
+      aria-label={t`Code that opens ${label}`}
       width={sizePx}
       height={sizePx}
       // Four modules of quiet around it, as readers need.

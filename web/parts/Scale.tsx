@@ -1,3 +1,5 @@
+import { figure } from '../language/translate';
+
 const OF_TEN = Array.from({ length: 11 }, (_, value) => value);
 
 /** A rating in one touch, from 0 to 10 unless other steps are said. */
@@ -18,7 +20,7 @@ export function Scale({
   return (
     <fieldset>
       <legend className="text-[14px]">
-        {told(label)} {keys && <span className="figures text-[13px] text-quiet">{keys}</span>}
+        {label} {keys && <span className="figures text-[13px] text-quiet">{keys}</span>}
       </legend>
       <div className={`grid max-w-xl ${steps.length > OF_TEN.length ? 'grid-cols-8' : 'grid-cols-11'}`}>
         {steps.map((step) => (
@@ -29,12 +31,10 @@ export function Scale({
             onClick={() => onChange(step)}
             className="figures min-h-11 border border-rule text-[15px] aria-pressed:bg-plum aria-pressed:text-on-plum"
           >
-            {told(step)}
+            {figure(step)}
           </button>
         ))}
       </div>
     </fieldset>
   );
 }
-
-import { told } from '../language/told';

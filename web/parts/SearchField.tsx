@@ -1,5 +1,4 @@
 import { Search } from 'lucide-react';
-import { told } from '../language/told';
 import { useHaste } from './use-haste';
 
 /** The first that a search finds, by which Enter goes: `take` is null where it finds nothing, or is not known while it looks. */
@@ -26,8 +25,8 @@ export function SearchField({
       <Search size={18} aria-hidden className="shrink-0 text-quiet" />
       <input
         type="search"
-        aria-label={told(label)}
-        placeholder={told(label)}
+        aria-label={label}
+        placeholder={label}
         value={value}
         onChange={(event) => onChange(event.target.value)}
         onKeyDown={(event) => {

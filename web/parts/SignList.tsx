@@ -1,7 +1,7 @@
 import { t } from '@lingui/core/macro';
 import { Dialog } from 'radix-ui';
 import { SIGNS, type SignId, signIdSchema } from '#core/session/signs';
-import { told } from '../language/told';
+import { translate } from '../language/translate';
 
 const isStop = (sign: SignId): boolean => SIGNS[sign].level !== 'expected';
 const STOPS = signIdSchema.options.filter(isStop);
@@ -82,7 +82,7 @@ function Group({
               >
                 {keyOf(sign).toUpperCase()}
               </span>
-              {told(SIGNS[sign].label)}
+              {translate(SIGNS[sign].label)}
               {SIGNS[sign].level === 'red' && (
                 <span className="ml-auto text-[13px] text-vermilion">{t`no restart today`}</span>
               )}

@@ -1,7 +1,7 @@
 import { t } from '@lingui/core/macro';
 import type { Plan } from '#core/plan/plan';
 import { besideText, type PlannedBeside, sittingPart } from '#core/protocol/beside';
-import { told } from '../language/told';
+import { translate } from '../language/translate';
 
 const HEADS: Record<PlannedBeside['when'], string> = { before: t`First`, after: t`Afterwards` };
 
@@ -11,7 +11,7 @@ export function SittingWords({ plan, when }: { plan: Pick<Plan, 'sitting'>; when
   if (part.length === 0) return null;
   return (
     <p className="break-inside-avoid">
-      <strong>{HEADS[when]}:</strong> {part.map((one) => told(besideText(one))).join(t`, then `)}.
+      <strong>{HEADS[when]}:</strong> {part.map((one) => translate(besideText(one))).join(t`, then `)}.
     </p>
   );
 }

@@ -1,8 +1,10 @@
 import { t } from '@lingui/core/macro';
 import type { Timeline } from '#core/plan/timeline';
 import { LIMB_LABELS } from '#core/quantity/limb';
-import { told } from '../language/told';
+import { translate } from '../language/translate';
 import { clock, pressureWords } from './format';
+
+const TENSES = { planned: t`planned`, done: t`done` } as const;
 
 /** The strip's content as a table, for screen readers. */
 export function StripTable({ planned, done }: { planned?: Timeline; done?: Timeline }) {
@@ -24,7 +26,7 @@ export function StripTable({ planned, done }: { planned?: Timeline; done?: Timel
             ...(timeline?.lanes ?? []).flatMap((lane) =>
               lane.inflations.map((inflation) => (
                 <tr key={`${tense} ${lane.limb} ${inflation.fromMs}`}>
-                  <td>{t`${told(LIMB_LABELS[lane.limb])} inflated, ${told(tense)}`}</td>
+                  <td>{t`${translate(LIMB_LABELS[lane.limb])} inflated, ${TENSES[tense]}`}</td>
                   <td>{clock(inflation.fromMs)}</td>
                   <td>{clock(inflation.toMs)}</td>
                   <td>{inflation.steps.map((step) => pressureWords(step.pressureMmHg)).join(', ')}</td>
@@ -33,7 +35,7 @@ export function StripTable({ planned, done }: { planned?: Timeline; done?: Timel
             ),
             ...(timeline?.sets ?? []).map((set) => (
               <tr key={`${tense} ${set.exerciseIndex} ${set.setIndex}`}>
-                <td>{t`Set ${set.setIndex + 1}, ${told(tense)}`}</td>
+                <td>{t`Set ${set.setIndex + 1}, ${TENSES[tense]}`}</td>
                 <td>{clock(set.fromMs)}</td>
                 <td>{clock(set.toMs)}</td>
                 <td>

@@ -1,4 +1,3 @@
-import { told } from '../language/told';
 import { FieldError } from './Field';
 import { Tick } from './Tick';
 
@@ -18,7 +17,7 @@ export function Ticks<T extends string>({
 }) {
   return (
     <fieldset>
-      <legend className="text-[15px] font-semibold">{told(label)}</legend>
+      <legend className="text-[15px] font-semibold">{label}</legend>
       <div className="flex flex-wrap gap-x-4">
         {options.map(({ value, label: words }) => (
           <Tick
@@ -28,7 +27,7 @@ export function Ticks<T extends string>({
               onChange(next ? [...chosen, value] : chosen.filter((other) => other !== value))
             }
           >
-            {told(words)}
+            {words}
           </Tick>
         ))}
       </div>

@@ -1,7 +1,7 @@
 import { Trans } from '@lingui/react/macro';
 import { Popover } from 'radix-ui';
 import { RULES, type RuleId } from '#core/rules/catalogue';
-import { told } from '../language/told';
+import { translate } from '../language/translate';
 
 /** "why": the rule behind what stands before it, in words, with where it comes from. On paper its id stands instead. */
 export function Why({ rule }: { rule: RuleId }) {
@@ -11,20 +11,20 @@ export function Why({ rule }: { rule: RuleId }) {
       <Popover.Root>
         <Popover.Trigger className="text-[14px] font-normal text-quiet underline decoration-dotted underline-offset-4 hover:text-ink print:hidden">
           <Trans>
-            why<span className="sr-only">: {told(title)}</span>
+            why<span className="sr-only">: {translate(title)}</span>
           </Trans>
         </Popover.Trigger>
         <Popover.Portal>
           <Popover.Content
             sideOffset={6}
             collisionPadding={12}
-            aria-label={`${rule} ${told(title)}`}
+            aria-label={`${rule} ${translate(title)}`}
             className="z-60 w-96 max-w-[90vw] rounded-sm border border-ink/40 bg-paper p-4 text-[15px] text-ink"
           >
-            <p className="font-semibold">{told(title)}</p>
-            <p className="mt-1">{told(text)}</p>
+            <p className="font-semibold">{translate(title)}</p>
+            <p className="mt-1">{translate(text)}</p>
             <p className="mt-2 text-[14px] text-quiet">
-              {told(source)}. <span className="figures">{rule}</span>
+              {translate(source)}. <span className="figures">{rule}</span>
             </p>
           </Popover.Content>
         </Popover.Portal>

@@ -1,5 +1,4 @@
 import { DropdownMenu } from 'radix-ui';
-import { told } from '../language/told';
 
 /** A word of a sentence that is one of several, and opens them: what it is about is said to screen readers. */
 export function WordMenu<T extends string>({
@@ -17,17 +16,17 @@ export function WordMenu<T extends string>({
   return (
     <DropdownMenu.Root modal={false}>
       <DropdownMenu.Trigger
-        aria-label={`${told(label)}: ${told(chosen)}`}
+        aria-label={`${label}: ${chosen}`}
         className="inline-block border-b-2 border-plum px-0.5 pt-2 pb-0.5 leading-tight font-semibold hover:bg-tint data-[state=open]:bg-tint"
       >
-        {told(chosen)}
+        {chosen}
       </DropdownMenu.Trigger>
       <DropdownMenu.Portal>
         <DropdownMenu.Content
           align="start"
           sideOffset={4}
           collisionPadding={12}
-          aria-label={told(label)}
+          aria-label={label}
           className="z-40 max-h-[60vh] min-w-48 overflow-y-auto rounded-sm border border-ink/40 bg-paper py-1"
         >
           <DropdownMenu.RadioGroup value={value} onValueChange={(next) => onChange(next as T)}>
@@ -37,7 +36,7 @@ export function WordMenu<T extends string>({
                 value={option.value}
                 className="flex min-h-11 cursor-default items-center border-l-4 border-transparent px-3 data-[highlighted]:bg-tint data-[state=checked]:border-plum data-[state=checked]:font-semibold"
               >
-                {told(option.label)}
+                {option.label}
               </DropdownMenu.RadioItem>
             ))}
           </DropdownMenu.RadioGroup>

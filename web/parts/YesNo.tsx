@@ -1,6 +1,5 @@
 import { t } from '@lingui/core/macro';
 import { ToggleGroup } from 'radix-ui';
-import { told } from '../language/told';
 
 const NOT_CHOSEN = 'min-h-9 min-w-12 rounded-sm border border-ink/40 px-2 text-[15px]';
 /** The answer that counts stands out; the other is marked in ink. */
@@ -29,7 +28,7 @@ export function YesNo({
       type="single"
       // Up and down go from question to question.
       orientation="horizontal"
-      aria-label={told(question)}
+      aria-label={question}
       value={answer === undefined ? '' : answer ? 'yes' : 'no'}
       onValueChange={(next) => next && onAnswer(next === 'yes')}
       className="flex gap-1"
@@ -49,7 +48,7 @@ export function YesNo({
   return (
     <div className="flex items-center gap-3">
       <span aria-hidden className="text-[15px]">
-        {told(question)}
+        {question}
       </span>
       {answers}
     </div>

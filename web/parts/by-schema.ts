@@ -1,5 +1,7 @@
 import type { FieldValues, Path } from 'react-hook-form';
 import type { z } from 'zod';
+import { messageOf } from '#core/message/issue';
+import { translate } from '../language/translate';
 import '#contract/schema-words';
 import type { Reading, Wrong } from './use-fields';
 
@@ -16,7 +18,8 @@ export function bySchema<T extends FieldValues, V>(
   const parsed = schema.safeParse(made);
   if (parsed.success) return { sent: parsed.data };
   const wrong: Wrong<T> = {};
-  // The first thing that is wrong with a field is the one to mend first.
-  for (const { path, message } of parsed.error.issues) wrong[fieldOf(path.join('.'))] ??= message;
+  // The first thing that is wrong with a field is the one to correct first.
+  for (const found of parsed.error.issues)
+    wrong[fieldOf(found.path.join('.'))] ??= translate(messageOf(found));
   return { wrong };
 }

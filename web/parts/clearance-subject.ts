@@ -1,7 +1,7 @@
 import { t } from '@lingui/core/macro';
 import type { ClearanceSubject } from '#core/screening/clearance';
 import { SCREEN_ITEMS } from '#core/screening/items';
-import { told } from '../language/told';
+import { translate } from '../language/translate';
 
 const OTHER_SUBJECTS = {
   'blood-pressure': t`Resting blood pressure`,
@@ -12,4 +12,4 @@ const OTHER_SUBJECTS = {
 export const clearanceSubject = (subject: ClearanceSubject): string =>
   subject === 'blood-pressure' || subject === 'pressor-response'
     ? OTHER_SUBJECTS[subject]
-    : told(SCREEN_ITEMS[subject].label);
+    : translate(SCREEN_ITEMS[subject].label);

@@ -1,12 +1,13 @@
+import { SIDE_NAMES } from '#core/quantity/limb';
 import { exerciseLabel } from '#core/record/facts';
 import type { Side } from '#core/strength/side';
-import { told } from '../language/told';
+import { translate } from '../language/translate';
 
 /** "Knee extension, left"; "Back squat" where both sides work at once. */
 export function exerciseAndSide(
   facts: Parameters<typeof exerciseLabel>[0],
   { exerciseId, side }: { exerciseId: string; side: Side },
 ): string {
-  const exercise = told(exerciseLabel(facts, exerciseId));
-  return side === 'both' ? exercise : `${exercise}, ${told(side)}`;
+  const exercise = translate(exerciseLabel(facts, exerciseId));
+  return side === 'both' ? exercise : `${exercise}, ${translate(SIDE_NAMES[side])}`;
 }

@@ -1,5 +1,6 @@
 import { t } from '@lingui/core/macro';
-import { told } from '../language/told';
+import type { TempoId } from '#core/protocol/tempo';
+import { figure } from '../language/translate';
 
 /** "4:07" for clocks; rounds down, and shows a minus when below zero. */
 export function clock(ms: number): string {
@@ -54,5 +55,12 @@ export function day(atMs: number): string {
 export const endOfDayMs = (iso: string): number | null =>
   iso === '' ? null : new Date(`${iso}T23:59:59`).getTime();
 
+/** "1.5–0–1.5": seconds up, held and down. */
+export const tempoWords = (id: TempoId): string =>
+  id
+    .split('-')
+    .map((seconds) => figure(Number(seconds)))
+    .join('–');
+
 /** At most `decimals` places, without trailing zeros. */
-export const plain = (value: number, decimals = 1): string => told(String(Number(value.toFixed(decimals))));
+export const plain = (value: number, decimals = 1): string => figure(Number(value.toFixed(decimals)));

@@ -1,4 +1,8 @@
-// A form whose words are judged as they are typed; a schema without words of its own has the house's.
-import '#contract/schema-words';
+import type { FieldValues, Path, Resolver } from 'react-hook-form';
+import type { z } from 'zod';
+import { bySchema } from './by-schema';
+import { reads } from './use-fields';
 
-export { zodResolver as schemaResolver } from '@hookform/resolvers/zod';
+/** A form that is judged by a schema as it is typed; what is wrong stands at its field, in the language of the interface. */
+export const schemaResolver = <T extends FieldValues, V>(schema: z.ZodType<V>): Resolver<T, unknown, V> =>
+  reads<T, V>((typed) => bySchema<T, V>(schema, typed, (path) => path as Path<T>));

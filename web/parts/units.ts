@@ -1,6 +1,6 @@
-import { cmToIn, inToCm, kgToLb, lbToKg, lengthWords, massWords } from '#core/quantity/units';
+import { cmToIn, inToCm, kgToLb, lbToKg, lengthIn, massIn } from '#core/quantity/units';
 import { usePractice } from '../data/queries';
-import { told } from '../language/told';
+import { figure } from '../language/translate';
 import { plain } from './format';
 
 /** One measure as the practice shows and types it. The core always gets kg and cm. */
@@ -20,10 +20,10 @@ const measure = (
   unit: string,
   to: (value: number) => number,
   from: (value: number) => number,
-  words: Measure['words'],
+  shown: (value: number) => number,
 ): Measure => ({
   unit,
-  words: (value) => told(words(value)),
+  words: (value) => `${figure(shown(value))} ${unit}`,
   inUnit: to,
   parse: (typed) => (typed.trim() === '' ? Number.NaN : from(Number(typed.replace(',', '.')))),
   show: (value) => plain(to(value), 2),
@@ -33,12 +33,12 @@ const same = (value: number) => value;
 /** Every unit a practice can choose. */
 export const UNITS = {
   mass: {
-    kg: measure('kg', same, same, (kg) => massWords(kg, 'kg')),
-    lb: measure('lb', kgToLb, lbToKg, (kg) => massWords(kg, 'lb')),
+    kg: measure('kg', same, same, (kg) => massIn(kg, 'kg')),
+    lb: measure('lb', kgToLb, lbToKg, (kg) => massIn(kg, 'lb')),
   },
   length: {
-    cm: measure('cm', same, same, (cm) => lengthWords(cm, 'cm')),
-    in: measure('in', cmToIn, inToCm, (cm) => lengthWords(cm, 'in')),
+    cm: measure('cm', same, same, (cm) => lengthIn(cm, 'cm')),
+    in: measure('in', cmToIn, inToCm, (cm) => lengthIn(cm, 'in')),
   },
 };
 

@@ -1,5 +1,5 @@
 import { t } from '@lingui/core/macro';
-import { type ComponentType, lazy, Suspense, useMemo } from 'react';
+import { type ComponentType, Suspense, useMemo } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import type { ClientRecord } from '#contract/client';
 import { dayAt } from '#core/quantity/days';
@@ -10,7 +10,8 @@ import { LINK_IDS, type LinkId } from '#core/record/link';
 import type { RuleId } from '#core/rules/catalogue';
 import { failureWords } from '../data/api';
 import { useClient, usePractice } from '../data/queries';
-import { told } from '../language/told';
+import { lazyView } from '../language/lazy-view';
+import { translate } from '../language/translate';
 import { CourseStrip } from '../parts/CourseStrip';
 import { FieldError } from '../parts/Field';
 import { day } from '../parts/format';
@@ -30,13 +31,9 @@ import { PrescribeBench } from './PrescribeBench';
 
 /** What stands beside the chain: whether it helped, and all that was done. */
 const BESIDE = {
-  outcomes: lazy(() =>
-    import('../views/outcomes/OutcomesBench').then(({ OutcomesBench }) => ({ default: OutcomesBench })),
-  ),
-  log: lazy(() => import('../views/log/LogBench').then(({ LogBench }) => ({ default: LogBench }))),
-  record: lazy(() =>
-    import('../views/mend/RecordBench').then(({ RecordBench }) => ({ default: RecordBench })),
-  ),
+  outcomes: lazyView(() => import('../views/outcomes/OutcomesBench'), 'OutcomesBench', 'outcomes'),
+  log: lazyView(() => import('../views/log/LogBench'), 'LogBench', 'log'),
+  record: lazyView(() => import('../views/mend/RecordBench'), 'RecordBench', 'mend'),
 };
 
 const BENCHES: Record<LinkId, ComponentType<{ client: ClientRecord }>> = {
@@ -119,7 +116,7 @@ function Sheet({ client: known, bench }: { client: ClientRecord; bench: string |
 function ComparisonNow({ client: { facts, judgedAtMs } }: { client: ClientRecord }) {
   const now = comparisonWords(facts, dayAt(judgedAtMs, facts.zoneOffsetMs));
   if (!now) return null;
-  return <p>{t`Compared: ${told(now.words)}, until ${day(noonOf(now.toDay).getTime())}.`}</p>;
+  return <p>{t`Compared: ${translate(now.words)}, until ${day(noonOf(now.toDay).getTime())}.`}</p>;
 }
 
 /** What Run itself answers by one key: a plan to re-target, a review to answer. */

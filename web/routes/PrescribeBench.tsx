@@ -61,7 +61,7 @@ export function PrescribeBench({ client }: { client: ClientRecord }) {
         />
       </div>
       {limbKindSchema.options.every((kind) => trainableLimbs(client.facts, kind).length === 0) ? (
-        <FirstDo clientId={client.id} link={client.facts.fits.length > 0 ? 'Measure' : 'Fit'}>
+        <FirstDo clientId={client.id} link={client.facts.fits.length > 0 ? 'measure' : 'fit'}>
           {t`No occlusion pressure is on record yet.`}
         </FirstDo>
       ) : part === 'block' ? (

@@ -3,11 +3,12 @@ import { Trans } from '@lingui/react/macro';
 import { useMutation } from '@tanstack/react-query';
 import { Popover } from 'radix-ui';
 import { Link } from 'react-router';
+import { ROLE_NAMES } from '#core/access/deeds';
 import { failureWords } from '../data/api';
 import { lock } from '../data/door';
 import { usePractitioner } from '../data/queries';
 import { signOut } from '../data/sign-in';
-import { told } from '../language/told';
+import { translate } from '../language/translate';
 import { Button } from '../parts/Button';
 import { FieldError } from '../parts/Field';
 import { LanguageMenu } from '../parts/LanguageMenu';
@@ -38,7 +39,8 @@ export function AccountMenu() {
           className="z-40 w-80 max-w-[94vw] space-y-3 rounded-sm border border-ink/40 bg-paper p-4"
         >
           <p>
-            <strong>{practitioner?.name}</strong>, {told(practitioner?.role)}
+            <strong>{practitioner?.name}</strong>,{' '}
+            {translate(practitioner?.role && ROLE_NAMES[practitioner?.role])}
             {practitioner?.isOwner && t`, owner of the practice`}
           </p>
           {isUp && (

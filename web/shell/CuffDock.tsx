@@ -4,7 +4,7 @@ import { useEffect, useRef, useState } from 'react';
 import { Link, useLocation } from 'react-router';
 import { CUFF_DOWN_MMHG } from '#core/kit/pump';
 import { initialsOf } from '#core/quantity/initials';
-import { LIMB_LABELS } from '#core/quantity/limb';
+import { LIMB_NAMES } from '#core/quantity/limb';
 import { limbClocks } from '#core/session/clocks';
 import { inflatedLimbs } from '#core/session/state';
 import { useAct } from '../act/act';
@@ -12,7 +12,7 @@ import { thisDevice } from '../data/device';
 import type { LiveSession } from '../data/live-session';
 import { door } from '../data/practitioner';
 import { type Connected, connect, useConnected } from '../devices/connected';
-import { told } from '../language/told';
+import { translate } from '../language/translate';
 import { Button } from '../parts/Button';
 import { clock, pressureWords } from '../parts/format';
 import { useNow } from '../parts/use-now';
@@ -101,7 +101,7 @@ function DockedDevice({ connected, pressureMmHg, sinceMs, lost }: MeasuringCuff)
         to={connected.address}
         className="min-w-52 font-semibold underline decoration-rule underline-offset-4"
       >
-        {told(connected.label)}
+        {connected.label}
       </Link>
       <span className="figures text-xl">{pressureMmHg} mmHg</span>
       <span className="figures text-xl">
@@ -171,8 +171,7 @@ function FoldedDock({
           {clocks.length} {nameOf(isAll, clocks.length)} up
         </Link>
         , the longest <span className="figures">{clock(longest.clockMs)}</span>: {longest.clientName},{' '}
-        {told(LIMB_LABELS[longest.limb].toLowerCase())},{' '}
-        <span className="figures">{clock(longest.leftMs)}</span> left
+        {translate(LIMB_NAMES[longest.limb])}, <span className="figures">{clock(longest.leftMs)}</span> left
       </Trans>
     </p>
   );
@@ -205,10 +204,10 @@ function DockedSession({
       >
         {/* On a phone a cuff has one line. */}
         <span className="max-sm:hidden">
-          {isShut ? initialsOf(view.clientName) : view.clientName}, {told(LIMB_LABELS[limb].toLowerCase())}
+          {isShut ? initialsOf(view.clientName) : view.clientName}, {translate(LIMB_NAMES[limb])}
         </span>
         <span className="sm:hidden">
-          {initialsOf(view.clientName)}, {told(LIMB_LABELS[limb].toLowerCase())}
+          {initialsOf(view.clientName)}, {translate(LIMB_NAMES[limb])}
         </span>
       </Link>
       <span className="figures text-xl max-sm:text-[15px]">{pressureWords(pressureMmHg)}</span>
@@ -235,10 +234,7 @@ function DockedSession({
       >
         <Trans>
           Release
-          <span className={compact ? 'sr-only' : 'max-lg:sr-only'}>
-            {' '}
-            {told(LIMB_LABELS[limb].toLowerCase())}
-          </span>
+          <span className={compact ? 'sr-only' : 'max-lg:sr-only'}> {translate(LIMB_NAMES[limb])}</span>
         </Trans>
       </Button>
     </li>

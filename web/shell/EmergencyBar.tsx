@@ -1,7 +1,7 @@
 import { t } from '@lingui/core/macro';
 import { useEffect } from 'react';
 import { useNavigate } from 'react-router';
-import { told } from '../language/told';
+import { translate } from '../language/translate';
 import { Button } from '../parts/Button';
 import { dayAndTime } from '../parts/format';
 import { soundAlarm } from '../sound/tones';
@@ -34,7 +34,7 @@ export function EmergencyBar() {
     >
       <p className="min-w-0 flex-1">
         <strong className="text-vermilion">{t`Call now`}</strong> <strong>{first.name}</strong>:{' '}
-        {told(first.words)}, {dayAndTime(first.atMs)}
+        {translate(first.words)}, {dayAndTime(first.atMs)}
         {waiting.length > 1 && <span className="text-quiet"> {t`and ${waiting.length - 1} more`}</span>}
       </p>
       <Button kind="stop" onClick={look}>{t`Look`}</Button>

@@ -1,7 +1,8 @@
-import { lazy, type ReactNode, Suspense, useEffect, useState } from 'react';
+import { type ReactNode, Suspense, useEffect, useState } from 'react';
 import { door } from '../data/practitioner';
+import { lazyView } from '../language/lazy-view';
 
-const Door = lazy(() => import('../views/door/Door').then((module) => ({ default: module.Door })));
+const Door = lazyView(() => import('../views/door/Door'), 'Door', 'door');
 
 /**
  * Shows what is on record only while somebody is in. What one had open and typed stays beneath, out of sight and out of reach,

@@ -1,7 +1,7 @@
 import { t } from '@lingui/core/macro';
 import { Dialog } from 'radix-ui';
 import { LINK_IDS, LINK_LABELS } from '#core/record/link';
-import { told } from '../language/told';
+import { translate } from '../language/translate';
 import { ACTION_IDS, ACTIONS, WHERE } from '../state/actions';
 import { BENCH_LETTERS, keyWords, PLACES } from '../state/places';
 
@@ -22,10 +22,10 @@ const SECTIONS: { heading: string; lines: { written: string; words: string }[] }
     lines: [
       ...BENCHES.map(([bench, label]) => ({
         written: keyWords(BENCH_LETTERS[bench]),
-        words: t`A person: ${told(label)}`,
+        words: t`A person: ${translate(label)}`,
       })),
       ...PLACES.flatMap(({ label, letter }) =>
-        letter === undefined ? [] : [{ written: keyWords(letter), words: told(label) }],
+        letter === undefined ? [] : [{ written: keyWords(letter), words: label }],
       ),
     ],
   },
@@ -44,12 +44,12 @@ export function KeysHelp({ open, onOpenChange }: { open: boolean; onOpenChange: 
           <div className="gap-x-8 md:columns-2">
             {SECTIONS.map(({ heading, lines }) => (
               <section key={heading} className="mb-4 break-inside-avoid">
-                <h3 className="mb-1 border-b border-rule font-semibold">{told(heading)}</h3>
+                <h3 className="mb-1 border-b border-rule font-semibold">{heading}</h3>
                 <dl className="grid grid-cols-[6rem_1fr] gap-y-1">
                   {lines.map(({ written, words }) => (
                     <div key={`${written} ${words}`} className="contents">
                       <dt className="figures">{written}</dt>
-                      <dd>{told(words)}</dd>
+                      <dd>{words}</dd>
                     </div>
                   ))}
                 </dl>

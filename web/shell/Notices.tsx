@@ -1,7 +1,6 @@
 import { t } from '@lingui/core/macro';
 import { useEffect } from 'react';
 import { Toaster, toast } from 'sonner';
-import { told } from '../language/told';
 import { Said } from '../parts/Why';
 import { notices } from '../state/notices';
 // The package would write the same into an inline style element, which the page's policy refuses (see vite.config.ts).
@@ -18,7 +17,7 @@ export function Notices() {
     notices.set([]);
     for (const { words, undo } of waiting) {
       toast(
-        <Said>{told(words)}</Said>,
+        <Said>{words}</Said>,
         undo ? { action: { label: t`Undo`, onClick: undo }, duration: UNDO_WITHIN_MS } : {},
       );
     }

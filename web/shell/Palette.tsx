@@ -8,7 +8,7 @@ import { GOALS, type GoalId, goalIdSchema } from '#core/plan/goals';
 import { LINK_IDS, LINK_LABELS } from '#core/record/link';
 import { KEYS } from '../data/keys';
 import { usePeople } from '../data/people';
-import { told } from '../language/told';
+import { inSentence, translate } from '../language/translate';
 import { KeyHint } from '../parts/Button';
 import { useHaste } from '../parts/use-haste';
 import { ACTIONS, type ActionId } from '../state/actions';
@@ -153,10 +153,10 @@ export function Palette({ open, onOpenChange }: { open: boolean; onOpenChange: (
               key={`${person.id} ${link}`}
               className={row}
               keywords={LINK_WORDS[link].split(', ')}
-              value={`${person.name} ${LINK_LABELS[link]} ${person.id}`}
+              value={`${person.name} ${translate(LINK_LABELS[link])} ${person.id}`}
               onSelect={then(() => navigate(`/people/${person.id}/${link}`))}
             >
-              {person.name}: {told(LINK_LABELS[link])} <Key>{keyWords(BENCH_LETTERS[link])}</Key>
+              {person.name}: {translate(LINK_LABELS[link])} <Key>{keyWords(BENCH_LETTERS[link])}</Key>
             </Command.Item>
           )),
         )}
@@ -169,7 +169,7 @@ export function Palette({ open, onOpenChange }: { open: boolean; onOpenChange: (
               keywords={keywords.split(', ')}
               onSelect={then(() => navigate(`/people/${person.id}/${path}`))}
             >
-              {person.name}: {told(words)}
+              {person.name}: {words}
             </Command.Item>
           )),
         )}
@@ -178,22 +178,22 @@ export function Palette({ open, onOpenChange }: { open: boolean; onOpenChange: (
             <Command.Item
               key={`${person.id} ${goal}`}
               className={row}
-              value={`${person.name} new plan ${GOALS[goal].label} ${person.id}`}
+              value={`${person.name} new plan ${translate(GOALS[goal].label)} ${person.id}`}
               keywords={NEW_PLANS[goal].split(', ')}
               onSelect={then(() => navigate(`/people/${person.id}/prescribe?plan=new&goal=${goal}`))}
             >
-              {t`${person.name}: new plan, ${told(GOALS[goal].label.toLowerCase())}`}
+              {t`${person.name}: new plan, ${inSentence(GOALS[goal].label)}`}
             </Command.Item>
           )),
         )}
         {PLACES.map(({ to, label, words, letter }) => (
           <Command.Item key={to} className={row} onSelect={then(() => navigate(to))}>
-            {told(label)}: {told(words)} {letter !== undefined && <Key>{keyWords(letter)}</Key>}
+            {label}: {words} {letter !== undefined && <Key>{keyWords(letter)}</Key>}
           </Command.Item>
         ))}
         {doable.map(({ id, run }) => (
           <Command.Item key={id} className={row} onSelect={then(run)}>
-            {told(ACTIONS[id].words)} <Key>{ACTIONS[id].written}</Key>
+            {ACTIONS[id].words} <Key>{ACTIONS[id].written}</Key>
           </Command.Item>
         ))}
         <Command.Item className={row} onSelect={then(() => tour.set('due'))}>

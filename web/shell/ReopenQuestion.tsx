@@ -1,7 +1,7 @@
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import { use, useState } from 'react';
-import { LIMB_LABELS } from '#core/quantity/limb';
+import { LIMB_NAMES } from '#core/quantity/limb';
 import { limbClocks } from '#core/session/clocks';
 import { inflatedLimbs } from '#core/session/state';
 import { useAct } from '../act/act';
@@ -9,7 +9,7 @@ import { thisDevice } from '../data/device';
 import { keptTakenUp } from '../data/follow';
 import { type LiveSession, useOpenSessions } from '../data/live-session';
 import { wasFoundOpen } from '../data/open-sessions';
-import { told } from '../language/told';
+import { translate } from '../language/translate';
 import { Button } from '../parts/Button';
 import { clock } from '../parts/format';
 import { useNow } from '../parts/use-now';
@@ -57,9 +57,7 @@ function Question({ session: { view, state }, answered }: { session: LiveSession
   const nowMs = useNow(1_000);
   const act = useAct(view);
   const up = limbClocks(view.plan, state, nowMs).filter(({ inflated }) => inflated);
-  const words = up.map(
-    ({ limb, clockMs }) => t`${told(LIMB_LABELS[limb].toLowerCase())}, ${clock(clockMs)} occluded`,
-  );
+  const words = up.map(({ limb, clockMs }) => t`${translate(LIMB_NAMES[limb])}, ${clock(clockMs)} occluded`);
   return (
     // biome-ignore lint/a11y/useSemanticElements: a fieldset is for the fields of a form
     <div
@@ -69,8 +67,8 @@ function Question({ session: { view, state }, answered }: { session: LiveSession
     >
       <p className="min-w-0 flex-1 basis-72 text-lg leading-snug">
         <Trans>
-          <strong>Is the cuff of {view.clientName} still up?</strong> This page was closed:{' '}
-          {told(words.join('; '))}.
+          <strong>Is the cuff of {view.clientName} still up?</strong> This page was closed: {words.join('; ')}
+          .
         </Trans>
       </p>
       <div className="flex shrink-0 gap-4">

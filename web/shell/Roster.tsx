@@ -8,7 +8,7 @@ import { BY_NEED, standingOf } from '#core/record/standing';
 import { useOpenViews } from '../data/open-sessions';
 import { usePeopleList, useTodaysPeople } from '../data/people';
 import { usePractice } from '../data/queries';
-import { told } from '../language/told';
+import { translate } from '../language/translate';
 import { IconButton } from '../parts/IconButton';
 import { LongList } from '../parts/LongList';
 import { Pip } from '../parts/Pip';
@@ -140,8 +140,8 @@ function Pips({ person }: { person: ClientSummary }) {
   return (
     <span className="mt-1 flex gap-2">
       {person.chain.map((link) => (
-        <span key={link.id} title={`${told(LINK_LABELS[link.id])}: ${told(link.reason)}`}>
-          <span className="sr-only">{told(LINK_LABELS[link.id])} </span>
+        <span key={link.id} title={`${translate(LINK_LABELS[link.id])}: ${translate(link.reason)}`}>
+          <span className="sr-only">{translate(LINK_LABELS[link.id])} </span>
           <Pip state={link.state} />
         </span>
       ))}

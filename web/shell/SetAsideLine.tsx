@@ -4,7 +4,7 @@ import { Popover } from 'radix-ui';
 import { EVENTS } from '#core/session/events';
 import { letGo, useOutbox } from '../data/outbox';
 import { saveFile } from '../data/save-file';
-import { told } from '../language/told';
+import { translate } from '../language/translate';
 import { Button } from '../parts/Button';
 import { dayAndTime } from '../parts/format';
 
@@ -37,12 +37,12 @@ export function SetAsideLine() {
           {aside.map(({ id, event, words }) => (
             <div key={id} className="border-b border-rule pb-2">
               <p className="font-semibold first-letter:uppercase">
-                {told(EVENTS[event.type].words)}, {dayAndTime(event.atMs)}
+                {translate(EVENTS[event.type].words)}, {dayAndTime(event.atMs)}
               </p>
-              <p className="text-[14px]">{told(words)}</p>
+              <p className="text-[14px]">{words}</p>
               <Button className="mt-1" onClick={() => void letGo(id)}>
                 <Trans>
-                  Let it go<span className="sr-only">: {told(EVENTS[event.type].words)}</span>
+                  Let it go<span className="sr-only">: {translate(EVENTS[event.type].words)}</span>
                 </Trans>
               </Button>
             </div>

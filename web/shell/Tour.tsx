@@ -1,6 +1,5 @@
 import { t } from '@lingui/core/macro';
 import { useEffect, useState } from 'react';
-import { told } from '../language/told';
 import { Button } from '../parts/Button';
 import { useAction } from '../parts/use-action';
 import { useWidth } from '../parts/use-width';
@@ -69,8 +68,8 @@ export function Tour() {
         className="pointer-events-auto absolute right-4 bottom-20 w-96 max-w-[92vw] space-y-3 rounded-sm border border-ink bg-paper p-4"
       >
         <p className="text-[14px] text-quiet">{t`${at + 1} of ${STEPS.length}`}</p>
-        <h2 className="text-xl font-semibold">{told(step.title)}</h2>
-        <p>{told(step.words)}</p>
+        <h2 className="text-xl font-semibold">{step.title}</h2>
+        <p>{step.words}</p>
         <div className="flex flex-wrap gap-2">
           {at > 0 && <Button onClick={() => setAt(at - 1)}>{t`Back`}</Button>}
           <Button kind="main" onClick={() => (isLast ? leave() : setAt(at + 1))}>

@@ -2,7 +2,8 @@ import { t } from '@lingui/core/macro';
 import { UserRound } from 'lucide-react';
 import type { ButtonHTMLAttributes, Ref } from 'react';
 import type { Practitioner } from '#contract/practice';
-import { told } from '../language/told';
+import { ROLE_NAMES } from '#core/access/deeds';
+import { translate } from '../language/translate';
 
 /** Who is in; pressed, it says what one can do about that. */
 export const WhoButton = ({
@@ -22,7 +23,7 @@ export const WhoButton = ({
     <UserRound size={18} aria-hidden />
     <span className="sr-only">{t`Account of`} </span>
     <span className="truncate max-sm:sr-only">
-      {practitioner ? `${practitioner.name}, ${told(practitioner.role)}` : '…'}
+      {practitioner ? `${practitioner.name}, ${translate(ROLE_NAMES[practitioner.role])}` : '…'}
     </span>
   </button>
 );

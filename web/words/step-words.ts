@@ -1,20 +1,22 @@
 import { t } from '@lingui/core/macro';
 import { markWords } from '#core/cuff/mark-words';
+import { capital } from '#core/message/message';
 import { type Plan, primingIn } from '#core/plan/plan';
 import type { Priming } from '#core/pressure/priming';
 import { intensityWords } from '#core/protocol/intensity';
 import { pacedReps } from '#core/protocol/set-work';
-import { capital } from '#core/quantity/capital';
-import { LIMB_LABELS } from '#core/quantity/limb';
+import { LIMB_NAMES } from '#core/quantity/limb';
 import { inHand, type LimbInHand, restInHand } from '#core/session/in-hand';
 import type { NextStep } from '#core/session/next-step';
 import { nextPlace, type SetPlace } from '#core/session/places';
 import { openSet, type SessionState } from '#core/session/state';
-import { told } from '../language/told';
+import { translate } from '../language/translate';
 import { clock, countdown } from '../parts/format';
 
 /** What happens now and what Space does, in the fewest words that can be read from three metres. */
 export type StepWords = { now: string; action: string | null; urgent?: boolean };
+
+const begun = (words: string): string => translate(capital(words));
 
 const RELEASE_WORDS: Record<Extract<NextStep, { do: 'release' }>['why'], string> = {
   limit: t`Deflate now: the limit is reached`,
@@ -29,7 +31,7 @@ const WAIT_WORDS: Record<
   Extract<NextStep, { do: 'wait' }>['why'],
   (next: string, priming: Pick<Priming, 'onMs' | 'offMs'>) => string
 > = {
-  rest: (next) => t`Rest, cuff down. ${told(capital(next))} is next`,
+  rest: (next) => t`Rest, cuff down. ${begun(next)} is next`,
   'primed-up': (_, { onMs }) => t`Priming: keep it up for ${onMs / 1000} s`,
   'primed-down': (_, { offMs }) => t`Priming: ${offMs / 1000} s of free flow`,
   'free-flow': (next) => t`A minute of free flow, then ${next}`,
@@ -39,7 +41,7 @@ const WAIT_WORDS: Record<
 const nameOf = (plan: Plan, { exerciseIndex, setIndex }: SetPlace): string => {
   const exercise = plan.exercises[exerciseIndex];
   const words = `${exercise?.mode === 'preparation' ? t`cycle` : t`set`} ${setIndex + 1}`;
-  return plan.exercises.length > 1 ? `${told(exercise?.label)}, ${words}` : words;
+  return plan.exercises.length > 1 ? `${translate(exercise?.label)}, ${words}` : words;
 };
 
 /** @param hand the limbs in hand, for the marks of straps */
@@ -49,12 +51,12 @@ export function stepWords(plan: Plan, step: NextStep, hand: readonly LimbInHand[
       const strapped = hand.filter((target) => target.kind === 'by-feel');
       if (strapped.length > 0) {
         const marks = strapped.map(
-          (strap) => t`${told(LIMB_LABELS[strap.limb].toLowerCase())} to ${told(markWords(strap))}`,
+          (strap) => t`${translate(LIMB_NAMES[strap.limb])} to ${translate(markWords(strap))}`,
         );
         return { now: t`Tighten ${marks.join(', ')}`, action: t`Tightened` };
       }
       const words = step.cuffs.map(
-        ({ limb, pressureMmHg }) => t`${told(LIMB_LABELS[limb].toLowerCase())} to ${pressureMmHg ?? ''} mmHg`,
+        ({ limb, pressureMmHg }) => t`${translate(LIMB_NAMES[limb])} to ${pressureMmHg ?? ''} mmHg`,
       );
       const which = words.join(', ');
       return { now: step.why === 'priming' ? t`Prime ${which}` : t`Inflate ${which}`, action: t`Inflated` };
@@ -69,7 +71,7 @@ export function stepWords(plan: Plan, step: NextStep, hand: readonly LimbInHand[
     case 'start-set':
       return { now: t`Next: ${nameOf(plan, step.place)}`, action: t`Start set ${step.place.setIndex + 1}` };
     case 'end-set':
-      return { now: capital(nameOf(plan, step.place)), action: t`End the set here` };
+      return { now: begun(nameOf(plan, step.place)), action: t`End the set here` };
     case 'wait':
       return {
         now: WAIT_WORDS[step.why](
@@ -102,10 +104,10 @@ export function thenWords(plan: Plan, state: SessionState): string | null {
   const amount =
     next.work.kind === 'timed' ? clock(next.lastsMs) : t`${pacedReps(next.work) ?? ''} repetitions`;
   const words = `${nameOf(plan, place)}, ${amount}`;
-  if (!set) return state.rest ? t`Then ${told(words)}.` : null;
+  if (!set) return state.rest ? t`Then ${words}.` : null;
   const planned = plan.exercises[set.exerciseIndex]?.sets[set.setIndex];
   const restMs = restInHand(plan, state, set.exerciseIndex, planned?.restMs ?? 0);
-  return t`Then rest ${clock(restMs)}${planned?.release ? t`, cuff down` : ''}, and ${told(words)}.`;
+  return t`Then rest ${clock(restMs)}${planned?.release ? t`, cuff down` : ''}, and ${words}.`;
 }
 
 /** A prompt for the hands where a step has one: placement before a cuff first goes up, the walk after the last release. */
@@ -114,7 +116,7 @@ export function promptWords(plan: Plan, step: NextStep, state: SessionState, now
   const isStrapped = inHand(plan, state)?.limbs.some(({ kind }) => kind === 'by-feel') ?? false;
   if (exercise?.mode === 'aerobic') {
     const pace = intensityWords(exercise.intensity ?? { by: 'talking' });
-    return t`${told(capital(pace))}. Heart rate at minute 5, at 15 and at the end.`;
+    return t`${translate(capital(pace))}. Heart rate at minute 5, at 15 and at the end.`;
   }
   if (
     step.do === 'inflate' &&

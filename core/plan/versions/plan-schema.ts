@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { derivedSchema } from '../../derivation/derived-schema';
+import { textSchema } from '../../message/message-schema';
 import { primingSchema } from '../../pressure/priming';
 import { sittingSchema } from '../../protocol/beside';
 import { intensitySchema } from '../../protocol/intensity';
@@ -63,7 +64,7 @@ const loadSchema = z.discriminatedUnion('kind', [
   z.object({
     kind: z.literal('weighed'),
     load: derivedSchema,
-    recipe: words,
+    recipe: textSchema,
     truePercent: percent,
     testId: words,
     testedSide: sideSchema,
@@ -71,7 +72,7 @@ const loadSchema = z.discriminatedUnion('kind', [
     percentOneRepMax: percent,
     weightKitId: words.nullable(),
   }),
-  z.object({ kind: z.literal('unweighed'), recipe: words }),
+  z.object({ kind: z.literal('unweighed'), recipe: textSchema, with: words.optional() }),
 ]);
 
 /** A plan in the shape of now, as it is found outside the practice's own database: in an archive, or in a session's file. */
@@ -83,14 +84,14 @@ const planSchema = z.object({
     .array(
       z.object({
         exerciseId: words.min(1),
-        label: words,
-        cue: words,
+        label: textSchema,
+        cue: textSchema,
         position: positionSchema,
         mode: workModeSchema,
         limbs: z.array(limbTargetSchema).min(1).max(4),
         load: loadSchema,
         protocolId: protocolIdSchema,
-        protocolLabel: words,
+        protocolLabel: textSchema,
         sets: z
           .array(
             z.object({

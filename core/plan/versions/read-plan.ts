@@ -1,3 +1,5 @@
+import { resistanceText } from '../../load/weight-kit';
+import { intensityWords } from '../../protocol/intensity';
 import { type SessionChoice, sessionChoiceSchema } from '../choices';
 import { PLAN_VERSION, type Plan } from '../plan';
 import { choiceFromVersion2, fromVersion2, type PlanVersion2 } from './version-2';
@@ -9,10 +11,21 @@ import { choiceFromVersion2, fromVersion2, type PlanVersion2 } from './version-2
  */
 export function readPlan(stored: unknown): Plan {
   const version = versionOf(stored);
-  if (version === PLAN_VERSION) return stored as Plan;
-  if (version === 2) return fromVersion2(stored as PlanVersion2);
+  if (version === PLAN_VERSION) return withResistances(stored as Plan);
+  if (version === 2) return withResistances(fromVersion2(stored as PlanVersion2));
   throw new RangeError(`A plan of version ${version} was made by a newer release: update this one.`);
 }
+
+/** What resists without kilograms stood in words in plans of earlier releases; the words were its id. */
+const withResistances = (plan: Plan): Plan => ({
+  ...plan,
+  exercises: plan.exercises.map((exercise) => {
+    const { load, intensity } = exercise;
+    if (load.kind === 'weighed' || typeof load.recipe !== 'string') return exercise;
+    const recipe = intensity ? intensityWords(intensity) : resistanceText(load.recipe);
+    return { ...exercise, load: { ...load, recipe, with: load.recipe } };
+  }),
+});
 
 // Plans carry a version since the third.
 const versionOf = (stored: unknown): unknown =>

@@ -1,6 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { englishOf } from '#language/english-of.fixture';
 import { attackRuns } from '../../../tests/attack-runs';
+import { msg } from '../../message/message';
 import { composeSession } from '../../plan/compose';
 import { type Plan, plannedKg } from '../../plan/plan';
 import { testExercise, testPlan } from '../../plan/plan.fixture';
@@ -129,7 +131,7 @@ describe('whatever is pressed, in any order, on any plan (RUN-4, RUN-7)', () => 
   it('never starts a set after a stop, and never inflates', () => {
     fc.assert(
       fc.property(anyPlan, steps, steps, (plan, before, after) => {
-        const stop = { intent: { do: 'stop', why: 'Stopped' } as Intent, waitMs: 1_000 };
+        const stop = { intent: { do: 'stop', why: msg('Stopped') } as Intent, waitMs: 1_000 };
         const { log } = drive(plan, [...before, stop, ...after]);
         const stoppedMs = stateOf(plan, log).stopped?.atMs ?? stateOf(plan, log).finishedAtMs ?? 0;
         const begun = log.filter(({ type, atMs }) => type === 'set-started' && atMs > stoppedMs + 2_000);
@@ -203,8 +205,8 @@ describe('what the keys do', () => {
       waitMs: 1_000,
     };
     const { state } = run(released, [...press('next', 'next', 'next', 'next'), answer]);
-    expect(state.offers).toMatchObject([{ offer: { kind: 'loosen' }, accepted: true }]);
-    expect(inHand(released, state)?.limbs[0]).toMatchObject({ targetMmHg: 94 });
+    expect(englishOf(state.offers)).toMatchObject([{ offer: { kind: 'loosen' }, accepted: true }]);
+    expect(englishOf(inHand(released, state)?.limbs[0])).toMatchObject({ targetMmHg: 94 });
   });
 
   it('tops up in the second exercise to its own target', () => {
@@ -240,7 +242,7 @@ describe('what the keys do', () => {
     expect(openSet(state)).toMatchObject({ setIndex: 0, endsTakenBack: 1 });
     expect(state.rest).toBeNull();
     // The clock still owes its end, once.
-    expect(dueEvents(plan, state, nowMs + 60_000)).toMatchObject([{ key: 'set-ended 0.0 1' }, {}]);
+    expect(englishOf(dueEvents(plan, state, nowMs + 60_000))).toMatchObject([{ key: 'set-ended 0.0 1' }, {}]);
     expect(openSet(run(plan, back(10_500)).state)).toBeNull();
   });
 
@@ -295,15 +297,15 @@ describe('what the keys do', () => {
     ];
     expect(openSet(run(plan, sign('burn')).state)).not.toBeNull();
     const { log, state, nowMs } = run(plan, sign('numb-or-tingling'));
-    expect(log.find(({ type }) => type === 'sign-noted')).toMatchObject({ limbs: ['left-thigh'] });
+    expect(englishOf(log.find(({ type }) => type === 'sign-noted'))).toMatchObject({ limbs: ['left-thigh'] });
     expect(nextStep(plan, state, nowMs)).toMatchObject({ do: 'release', why: 'stopped' });
   });
 
   it('takes corrections only once it is finished', () => {
     const { state, nowMs } = run(plan, press(...Array<'next'>(12).fill('next')));
     const refused = (intent: Intent) => decide(plan, state, intent, nowMs).refused;
-    expect(refused({ do: 'loosen' })).toContain('corrections only');
-    expect(refused({ do: 'stop', why: 'x' })).toContain('corrections only');
+    expect(englishOf(refused({ do: 'loosen' }))).toContain('corrections only');
+    expect(englishOf(refused({ do: 'stop', why: msg('x') }))).toContain('corrections only');
     expect(decide(plan, state, { do: 'note-set', effort: 7 }, nowMs).events).toHaveLength(1);
     expect(decide(plan, state, { do: 'correct-reps', byReps: -2 }, nowMs).events).toHaveLength(1);
   });
@@ -336,7 +338,9 @@ describe('what the keys do', () => {
     const answer: Intent = { do: 'answer-offer', accepted: true };
     const short = [...press('next', 'next', 'next'), { intent: answer, waitMs: 1_000 }];
     const { state } = run(strapped, short);
-    expect(state.offers).toMatchObject([{ offer: { kind: 'loosen-mark', byMarks: 1 }, accepted: true }]);
-    expect(inHand(strapped, state)?.limbs).toMatchObject([{ kind: 'by-feel', mark: 5 }]);
+    expect(englishOf(state.offers)).toMatchObject([
+      { offer: { kind: 'loosen-mark', byMarks: 1 }, accepted: true },
+    ]);
+    expect(englishOf(inHand(strapped, state)?.limbs)).toMatchObject([{ kind: 'by-feel', mark: 5 }]);
   });
 });

@@ -1,3 +1,4 @@
+import { msg } from '../../message/message';
 import type { Plan } from '../../plan/plan';
 import { RULES } from '../../rules/catalogue';
 import type { SessionState } from '../state';
@@ -106,7 +107,7 @@ export function decide(
   house: House = NO_HOUSE,
 ): Decision {
   if (state.finishedAtMs !== null && !AFTER_FINISH.includes(intent.do)) {
-    return refuse('The session is finished: it takes corrections only.');
+    return refuse(msg('The session is finished: it takes corrections only.'));
   }
   const decider = DECIDERS[intent.do] as (now: Situation, intent: Intent) => Decision;
   return decider({ plan, state, nowMs, hands, house }, intent);

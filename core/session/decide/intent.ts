@@ -1,4 +1,5 @@
 import type { WeightKit } from '../../load/weight-kit';
+import type { Message } from '../../message/message';
 import type { Plan } from '../../plan/plan';
 import type { Beside } from '../../protocol/beside';
 import type { Limb } from '../../quantity/limb';
@@ -28,7 +29,7 @@ export type Intent =
   /** The cuff pinches: down, up the limb, and the set again (rule FIT-4). */
   | { do: 're-fit' }
   | { do: 'take-back-end' }
-  | { do: 'stop'; why: string }
+  | { do: 'stop'; why: Message }
   | { do: 'note-sign'; sign: SignId; limbs?: readonly Limb[]; note?: string }
   | { do: 'check-colour'; good: boolean; place?: SetPlace }
   | { do: 'note-set'; place?: SetPlace; effort?: number; jointPain?: number; reason?: StopReason }
@@ -51,7 +52,7 @@ export type Intent =
 export type Effect = { do: 'bring'; limb: Limb; pressureMmHg: number } | { do: 'let-down'; limb: Limb };
 
 /** What comes of an intention: events for the log and effects for the pumps; or why nothing does, in words. */
-export type Decision = { events: EventBody[]; effects: Effect[]; refused: string | null };
+export type Decision = { events: EventBody[]; effects: Effect[]; refused: Message | null };
 
 /** Cuffs whose regulated pump is connected: it is told, and reports by itself when the cuff is up. */
 export type Hands = { pumped: readonly Limb[] };
@@ -67,4 +68,4 @@ export const decided = (events: EventBody[], effects: Effect[] = []): Decision =
   effects,
   refused: null,
 });
-export const refuse = (words: string): Decision => ({ events: [], effects: [], refused: words });
+export const refuse = (words: Message): Decision => ({ events: [], effects: [], refused: words });

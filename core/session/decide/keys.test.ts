@@ -1,4 +1,6 @@
 import { describe, expect, it } from 'vitest';
+import { englishOf } from '#language/english-of.fixture';
+import { msg } from '../../message/message';
 import { type Plan, plannedKg } from '../../plan/plan';
 import { testPlan } from '../../plan/plan.fixture';
 import type { EventBody } from '../events';
@@ -44,30 +46,32 @@ const read = (limb: string, pressureMmHg: number, cause: string) => ({
 describe('up and down (RUN-4, RUN-7)', () => {
   it('tops up only what has leaked, to its own target, before a set', () => {
     const { events: made, effects } = press(LEAKED, 12, { do: 'top-up' }, ['left-thigh']);
-    expect(made).toEqual([read('left-thigh', 104, 'top-up')]);
+    expect(englishOf(made)).toEqual([read('left-thigh', 104, 'top-up')]);
     expect(effects).toEqual([{ do: 'bring', limb: 'left-thigh', pressureMmHg: 104 }]);
     expect(press(LEAKED, 12, { do: 'top-up' }).effects).toEqual([]);
-    expect(said(UP, 12, { do: 'top-up' })).toContain('at its target');
-    expect(said(LEAKED, 12, { do: 'top-up', limb: 'right-thigh' })).toContain('at its target');
-    expect(said(LEAKED, 12, { do: 'top-up', limb: 'left-arm' })).toContain('No cuff of this exercise');
-    expect(said(BEGUN, 12, { do: 'top-up' })).toContain('inflate it first');
-    expect(said(IN_SET, 30, { do: 'top-up' })).toContain('Not in a set');
-    expect(said(STOPPED, 31, { do: 'top-up' })).toContain('nothing goes up');
+    expect(englishOf(said(UP, 12, { do: 'top-up' }))).toContain('at its target');
+    expect(englishOf(said(LEAKED, 12, { do: 'top-up', limb: 'right-thigh' }))).toContain('at its target');
+    expect(englishOf(said(LEAKED, 12, { do: 'top-up', limb: 'left-arm' }))).toContain(
+      'No cuff of this exercise',
+    );
+    expect(englishOf(said(BEGUN, 12, { do: 'top-up' }))).toContain('inflate it first');
+    expect(englishOf(said(IN_SET, 30, { do: 'top-up' }))).toContain('Not in a set');
+    expect(englishOf(said(STOPPED, 31, { do: 'top-up' }))).toContain('nothing goes up');
     expect(said(FINISHED, 95, { do: 'top-up' })).not.toBeNull();
   });
 
   it('loosens by the step or by what is named, from what is read and never from above the target', () => {
-    expect(events(UP, 12, { do: 'loosen', limb: 'left-thigh' })).toEqual([
+    expect(englishOf(events(UP, 12, { do: 'loosen', limb: 'left-thigh' }))).toEqual([
       read('left-thigh', 94, 'loosened'),
     ]);
-    expect(events(LEAKED, 12, { do: 'loosen', limb: 'left-thigh' })).toEqual([
+    expect(englishOf(events(LEAKED, 12, { do: 'loosen', limb: 'left-thigh' }))).toEqual([
       read('left-thigh', 86, 'loosened'),
     ]);
-    expect(events(IN_SET, 30, { do: 'loosen' })).toEqual([
+    expect(englishOf(events(IN_SET, 30, { do: 'loosen' }))).toEqual([
       read('left-thigh', 94, 'loosened'),
       read('right-thigh', 95, 'loosened'),
     ]);
-    expect(events(UP, 12, { do: 'loosen', limb: 'right-thigh', byMmHg: 3 })).toEqual([
+    expect(englishOf(events(UP, 12, { do: 'loosen', limb: 'right-thigh', byMmHg: 3 }))).toEqual([
       read('right-thigh', 100, 'loosened'),
     ]);
     // Read above its target: from the target, not from there.
@@ -75,125 +79,135 @@ describe('up and down (RUN-4, RUN-7)', () => {
       ...UP,
       [8, { type: 'pressure-read', limb: 'left-thigh', pressureMmHg: 112, cause: 'read' }],
     ];
-    expect(events(over, 12, { do: 'loosen', limb: 'left-thigh' })).toEqual([
+    expect(englishOf(events(over, 12, { do: 'loosen', limb: 'left-thigh' }))).toEqual([
       read('left-thigh', 94, 'loosened'),
     ]);
     expect(press(UP, 12, { do: 'loosen' }, ['right-thigh']).effects).toEqual([
       { do: 'bring', limb: 'right-thigh', pressureMmHg: 95 },
     ]);
-    for (const byMmHg of [0, -50]) expect(said(UP, 12, { do: 'loosen', byMmHg })).toContain('above 0');
-    expect(events(UP, 12, { do: 'loosen', limb: 'left-thigh', byMmHg: 300 })).toEqual([
+    for (const byMmHg of [0, -50])
+      expect(englishOf(said(UP, 12, { do: 'loosen', byMmHg }))).toContain('above 0');
+    expect(englishOf(events(UP, 12, { do: 'loosen', limb: 'left-thigh', byMmHg: 300 }))).toEqual([
       read('left-thigh', 0, 'loosened'),
     ]);
   });
 
   it('with the cuff down loosens the next inflation, down to nothing and no further', () => {
-    expect(events(BEGUN, 2, { do: 'loosen', limb: 'left-thigh' })).toEqual([
+    expect(englishOf(events(BEGUN, 2, { do: 'loosen', limb: 'left-thigh' }))).toEqual([
       { type: 'loosened', limb: 'left-thigh', byMmHg: 10 },
     ]);
     const atNothing: Entry[] = [...BEGUN, [1, { type: 'loosened', limb: 'left-thigh', byMmHg: 104 }]];
-    expect(said(atNothing, 2, { do: 'loosen', limb: 'left-thigh' })).toBe(
+    expect(englishOf(said(atNothing, 2, { do: 'loosen', limb: 'left-thigh' }))).toBe(
       'Left thigh is at nothing already.',
     );
   });
 
   it('raises once before a set, back to what was signed and never over it', () => {
-    expect(said(UP, 12, { do: 'raise', limb: 'left-thigh' })).toContain('104 mmHg was signed');
+    expect(englishOf(said(UP, 12, { do: 'raise', limb: 'left-thigh' }))).toContain('104 mmHg was signed');
     const loose: Entry[] = [
       ...UP,
       [8, { type: 'pressure-read', limb: 'left-thigh', pressureMmHg: 88, cause: 'loosened' }],
     ];
-    expect(events(loose, 12, { do: 'raise', limb: 'left-thigh' })).toEqual([
+    expect(englishOf(events(loose, 12, { do: 'raise', limb: 'left-thigh' }))).toEqual([
       read('left-thigh', 98, 'raised'),
     ]);
     const raised: Entry[] = [
       ...loose,
       [12, { type: 'pressure-read', limb: 'left-thigh', pressureMmHg: 98, cause: 'raised' }],
     ];
-    expect(said(raised, 14, { do: 'raise', limb: 'left-thigh' })).toContain('Once before a set');
+    expect(englishOf(said(raised, 14, { do: 'raise', limb: 'left-thigh' }))).toContain('Once before a set');
     // With the cuff down the next inflation is raised instead: 16 looser becomes 6 looser.
     const looseDown: Entry[] = [...BEGUN, [1, { type: 'loosened', limb: 'left-thigh', byMmHg: 16 }]];
-    expect(events(looseDown, 2, { do: 'raise', limb: 'left-thigh' })).toEqual([
+    expect(englishOf(events(looseDown, 2, { do: 'raise', limb: 'left-thigh' }))).toEqual([
       { type: 'loosened', limb: 'left-thigh', byMmHg: -10 },
     ]);
-    expect(said(IN_SET, 30, { do: 'raise' })).toContain('Not in a set');
-    expect(said(STOPPED, 31, { do: 'raise' })).toContain('nothing goes up');
+    expect(englishOf(said(IN_SET, 30, { do: 'raise' }))).toContain('Not in a set');
+    expect(englishOf(said(STOPPED, 31, { do: 'raise' }))).toContain('nothing goes up');
   });
 
   it('takes a reading of a cuff that is up, and none above the limb’s own LOP (PRS-3)', () => {
     const reading = (pressureMmHg: number) => ({ do: 'read', limb: 'right-thigh', pressureMmHg }) as const;
-    expect(events(UP, 12, reading(100))).toEqual([read('right-thigh', 100, 'read')]);
-    expect(events(UP, 12, reading(181))).toEqual([read('right-thigh', 181, 'read')]);
-    expect(said(UP, 12, reading(182))).toContain('LOP of 181.5');
-    expect(said(UP, 12, { do: 'read', limb: 'left-thigh', pressureMmHg: 175 })).toContain('LOP of 174');
+    expect(englishOf(events(UP, 12, reading(100)))).toEqual([read('right-thigh', 100, 'read')]);
+    expect(englishOf(events(UP, 12, reading(181)))).toEqual([read('right-thigh', 181, 'read')]);
+    expect(englishOf(said(UP, 12, reading(182)))).toContain('LOP of 181.5');
+    expect(englishOf(said(UP, 12, { do: 'read', limb: 'left-thigh', pressureMmHg: 175 }))).toContain(
+      'LOP of 174',
+    );
     expect(events(UP, 12, { do: 'read', limb: 'left-thigh', pressureMmHg: 174 })).toHaveLength(1);
-    expect(said(BEGUN, 12, reading(60))).toContain('down');
-    expect(said(UP, 12, { do: 'read', limb: 'left-arm', pressureMmHg: 60 })).toContain('down');
+    expect(englishOf(said(BEGUN, 12, reading(60)))).toContain('down');
+    expect(englishOf(said(UP, 12, { do: 'read', limb: 'left-arm', pressureMmHg: 60 }))).toContain('down');
   });
 
   it('releases what is up, all or what is named, and ends the set that needs it', () => {
     const { events: made, effects } = press(UP, 12, { do: 'release', limbs: ['right-thigh'] });
-    expect(made).toEqual([{ type: 'cuff-released', limb: 'right-thigh' }]);
+    expect(englishOf(made)).toEqual([{ type: 'cuff-released', limb: 'right-thigh' }]);
     expect(effects).toEqual([{ do: 'let-down', limb: 'right-thigh' }]);
     // 30 s into a set of two seconds a repetition.
-    expect(events(IN_SET, 50, { do: 'release' })).toEqual([
+    expect(englishOf(events(IN_SET, 50, { do: 'release' }))).toEqual([
       { type: 'set-ended', ...first(0), reps: 15, reason: 'operator' },
       { type: 'cuff-released', limb: 'left-thigh' },
       { type: 'cuff-released', limb: 'right-thigh' },
     ]);
-    expect(events(IN_SET, 50, { do: 'release', limbs: ['right-thigh'] })[0]).toMatchObject({
+    expect(englishOf(events(IN_SET, 50, { do: 'release', limbs: ['right-thigh'] })[0])).toMatchObject({
       type: 'set-ended',
     });
-    expect(said(UP, 12, { do: 'release', limbs: ['left-arm'] })).toBe('No cuff is up.');
-    expect(said(DOWN, 86, { do: 'release' })).toBe('No cuff is up.');
+    expect(englishOf(said(UP, 12, { do: 'release', limbs: ['left-arm'] }))).toBe('No cuff is up.');
+    expect(englishOf(said(DOWN, 86, { do: 'release' }))).toBe('No cuff is up.');
     // Of two cuffs one is down already.
     const oneUp: Entry[] = [...UP, [9, { type: 'cuff-released', limb: 'left-thigh' }]];
-    expect(events(oneUp, 12, { do: 'release' })).toEqual([{ type: 'cuff-released', limb: 'right-thigh' }]);
+    expect(englishOf(events(oneUp, 12, { do: 'release' }))).toEqual([
+      { type: 'cuff-released', limb: 'right-thigh' },
+    ]);
   });
 });
 
 describe('the one thing next, and what is taken back (RUN-2, FIT-4)', () => {
   it('inflates by hand at once and by a pump through the pump', () => {
     const both = press(BEGUN, 2, { do: 'next' });
-    expect(both.events).toEqual([
+    expect(englishOf(both.events)).toEqual([
       { type: 'cuff-inflated', limb: 'left-thigh', pressureMmHg: 104 },
       { type: 'cuff-inflated', limb: 'right-thigh', pressureMmHg: 105 },
     ]);
     const pumped = press(BEGUN, 2, { do: 'next' }, ['right-thigh']);
-    expect(pumped.events).toEqual([{ type: 'cuff-inflated', limb: 'left-thigh', pressureMmHg: 104 }]);
+    expect(englishOf(pumped.events)).toEqual([
+      { type: 'cuff-inflated', limb: 'left-thigh', pressureMmHg: 104 },
+    ]);
     expect(pumped.effects).toEqual([{ do: 'bring', limb: 'right-thigh', pressureMmHg: 105 }]);
   });
 
   it('ends a set by hand with what the pace has counted, and its rest begins', () => {
-    expect(events(IN_SET, 50, { do: 'next' })).toEqual([
+    expect(englishOf(events(IN_SET, 50, { do: 'next' }))).toEqual([
       { type: 'set-ended', ...first(0), reps: 15, reason: 'failure' },
       { type: 'rest-started', ...first(0), restMs: 30_000 },
     ]);
     // Between exercises a minute; after the last set of the session nothing is rested for.
     const lastOfOne: Entry[] = [...UP, [20, { type: 'set-started', ...first(3) }]];
-    expect(events(lastOfOne, 30, { do: 'next' })[1]).toMatchObject({ type: 'rest-started', restMs: 60_000 });
+    expect(englishOf(events(lastOfOne, 30, { do: 'next' })[1])).toMatchObject({
+      type: 'rest-started',
+      restMs: 60_000,
+    });
     const last: Entry[] = [...UP, [20, { type: 'set-started', exerciseIndex: 2, setIndex: 3 }]];
-    expect(events(last, 30, { do: 'next' })).toEqual([
+    expect(englishOf(events(last, 30, { do: 'next' }))).toEqual([
       { type: 'set-ended', exerciseIndex: 2, setIndex: 3, reps: 5, reason: 'failure' },
     ]);
   });
 
   it('takes an end back for ten seconds while every cuff of it is up', () => {
     const back: Intent = { do: 'take-back-end' };
-    expect(events(AFTER_SET, 90, back)).toEqual([{ type: 'end-taken-back', ...first(0) }]);
-    expect(said(AFTER_SET, 90.001, back)).toContain('Only within 10 s');
-    expect(said(IN_SET, 30, back)).toBe('No set has just ended.');
-    expect(said(UP, 12, back)).toBe('No set has just ended.');
-    expect(said(DOWN, 86, back)).toBe('Its cuff is down already.');
+    expect(englishOf(events(AFTER_SET, 90, back))).toEqual([{ type: 'end-taken-back', ...first(0) }]);
+    expect(englishOf(said(AFTER_SET, 90.001, back))).toContain('Only within 10 s');
+    expect(englishOf(said(IN_SET, 30, back))).toBe('No set has just ended.');
+    expect(englishOf(said(UP, 12, back))).toBe('No set has just ended.');
+    expect(englishOf(said(DOWN, 86, back))).toBe('Its cuff is down already.');
     const oneDown: Entry[] = [...AFTER_SET, [82, { type: 'cuff-released', limb: 'left-thigh' }]];
-    expect(said(oneDown, 84, back)).toBe('Its cuff is down already.');
+    expect(englishOf(said(oneDown, 84, back))).toBe('Its cuff is down already.');
     const stopped: Entry[] = [...AFTER_SET, [82, { type: 'stopped', why: 'Dizzy' }]];
-    expect(said(stopped, 84, back)).toBe('No set has just ended.');
+    expect(englishOf(said(stopped, 84, back))).toBe('No set has just ended.');
   });
 
   it('re-fits every cuff that is up, and none where none is', () => {
     const { events: made, effects } = press(UP, 12, { do: 're-fit' });
-    expect(made).toEqual([
+    expect(englishOf(made)).toEqual([
       { type: 're-fitted', ...first(0) },
       { type: 'cuff-released', limb: 'left-thigh' },
       { type: 'cuff-released', limb: 'right-thigh' },
@@ -202,26 +216,28 @@ describe('the one thing next, and what is taken back (RUN-2, FIT-4)', () => {
       { do: 'let-down', limb: 'left-thigh' },
       { do: 'let-down', limb: 'right-thigh' },
     ]);
-    expect(said(BEGUN, 2, { do: 're-fit' })).toBe('No cuff is up for a set.');
+    expect(englishOf(said(BEGUN, 2, { do: 're-fit' }))).toBe('No cuff is up for a set.');
   });
 });
 
 describe('what is noted (RUN-2, RUN-3)', () => {
   it('stops once, ends the set, and is refused after that', () => {
-    expect(events(IN_SET, 40, { do: 'stop', why: 'Tired' })).toEqual([
+    expect(englishOf(events(IN_SET, 40, { do: 'stop', why: msg('Tired') }))).toEqual([
       { type: 'set-ended', ...first(0), reps: 10, reason: 'operator' },
       { type: 'stopped', why: 'Tired' },
     ]);
-    expect(said(STOPPED, 31, { do: 'stop', why: 'Again' })).toBe('It is stopped already.');
+    expect(englishOf(said(STOPPED, 31, { do: 'stop', why: msg('Again') }))).toBe('It is stopped already.');
   });
 
   it('notes a sign in the limbs that are up, and stops for a stop sign but never twice or after the end', () => {
-    expect(events(UP, 12, { do: 'note-sign', sign: 'numb-or-tingling' })).toEqual([
+    expect(englishOf(events(UP, 12, { do: 'note-sign', sign: 'numb-or-tingling' }))).toEqual([
       { type: 'sign-noted', sign: 'numb-or-tingling', limbs: ['left-thigh', 'right-thigh'] },
       { type: 'stopped', why: expect.stringMatching(/numb/i) },
     ]);
     expect(
-      events(UP, 12, { do: 'note-sign', sign: 'numb-or-tingling', limbs: ['left-thigh'], note: 'toes' })[0],
+      englishOf(
+        events(UP, 12, { do: 'note-sign', sign: 'numb-or-tingling', limbs: ['left-thigh'], note: 'toes' })[0],
+      ),
     ).toEqual({
       type: 'sign-noted',
       sign: 'numb-or-tingling',
@@ -229,7 +245,7 @@ describe('what is noted (RUN-2, RUN-3)', () => {
       note: 'toes',
     });
     const noted = [{ type: 'sign-noted', sign: 'numb-or-tingling' }];
-    expect(events(FINISHED, 95, { do: 'note-sign', sign: 'numb-or-tingling' })).toEqual(noted);
+    expect(englishOf(events(FINISHED, 95, { do: 'note-sign', sign: 'numb-or-tingling' }))).toEqual(noted);
     expect(events(STOPPED, 33, { do: 'note-sign', sign: 'numb-or-tingling' })).toHaveLength(1);
     expect(events(UP, 12, { do: 'note-sign', sign: 'burn' })).toHaveLength(1);
   });
@@ -278,26 +294,28 @@ describe('what is noted (RUN-2, RUN-3)', () => {
   });
 
   it('corrects a load to nothing above the signed one, and to none where there are no kilograms (RUN-7)', () => {
-    expect(said(AFTER_SET, 85, { do: 'correct-load', loadKg: 5 })).toBe('This exercise has no kilograms.');
+    expect(englishOf(said(AFTER_SET, 85, { do: 'correct-load', loadKg: 5 }))).toBe(
+      'This exercise has no kilograms.',
+    );
     const weighed = testPlan().plan;
     const signedKg = weighed.exercises[0] && plannedKg(weighed.exercises[0].load);
     if (!signedKg) throw new Error('The plan has a load.');
     const correct = (loadKg: number) => press(AFTER_SET, 85, { do: 'correct-load', loadKg }, [], weighed);
-    expect(correct(signedKg - 1).events).toEqual([
+    expect(englishOf(correct(signedKg - 1).events)).toEqual([
       { type: 'load-corrected', ...first(0), loadKg: signedKg - 1 },
     ]);
-    expect(correct(400).refused).toContain(`${signedKg} kg was signed`);
-    expect(correct(-1).refused).toContain('0 kg or more');
-    expect(said(UP, 12, { do: 'correct-load', loadKg: 1 })).toBe('No set has begun yet.');
+    expect(englishOf(correct(400).refused)).toContain(`${signedKg} kg was signed`);
+    expect(englishOf(correct(-1).refused)).toContain('0 kg or more');
+    expect(englishOf(said(UP, 12, { do: 'correct-load', loadKg: 1 }))).toBe('No set has begun yet.');
   });
 
   it('looks at colour after a set, not in it; takes the repetition it became hard at from the pace', () => {
-    expect(said(IN_SET, 40, { do: 'check-colour', good: true })).toContain('after a set');
+    expect(englishOf(said(IN_SET, 40, { do: 'check-colour', good: true }))).toContain('after a set');
     // 21 s into the set: the eleventh has begun, ten are done.
-    expect(events(IN_SET, 41, { do: 'became-hard' })).toEqual([
+    expect(englishOf(events(IN_SET, 41, { do: 'became-hard' }))).toEqual([
       { type: 'became-hard', ...first(0), rep: 10 },
     ]);
-    expect(said(AFTER_SET, 85, { do: 'became-hard' })).toContain('Name the repetition');
+    expect(englishOf(said(AFTER_SET, 85, { do: 'became-hard' }))).toContain('Name the repetition');
   });
 
   it('does a loosening that is offered at once, and only notes one that is left', () => {
@@ -307,22 +325,22 @@ describe('what is noted (RUN-2, RUN-3)', () => {
       [60, { type: 'rest-started', ...first(0), restMs: 30_000 }],
     ];
     const take: Intent = { do: 'answer-offer', accepted: true };
-    expect(events(short, 65, take)).toEqual([
+    expect(englishOf(events(short, 65, take))).toEqual([
       expect.objectContaining({ type: 'offer-answered', accepted: true, ...first(0) }),
       read('left-thigh', 94, 'loosened'),
       read('right-thigh', 95, 'loosened'),
     ]);
-    expect(events(short, 65, { ...take, accepted: false })).toEqual([
+    expect(englishOf(events(short, 65, { ...take, accepted: false }))).toEqual([
       expect.objectContaining({ type: 'offer-answered', accepted: false }),
     ]);
-    expect(said(AFTER_SET, 85, take)).toBe('Nothing is offered.');
+    expect(englishOf(said(AFTER_SET, 85, take))).toBe('Nothing is offered.');
     // A longer rest after a later set is noted; nothing is done to a cuff.
     const laterShort: Entry[] = [
       ...AFTER_SET,
       [110, { type: 'set-started', ...first(1) }],
       [130, { type: 'set-ended', ...first(1), reps: 9, reason: 'failure' }],
     ];
-    expect(events(laterShort, 135, take)).toEqual([
+    expect(englishOf(events(laterShort, 135, take))).toEqual([
       expect.objectContaining({ type: 'offer-answered', offer: expect.objectContaining({ kind: 'rest' }) }),
     ]);
   });

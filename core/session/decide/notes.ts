@@ -1,3 +1,4 @@
+import { mass, msg } from '../../message/message';
 import { plannedKg } from '../../plan/plan';
 import { repsByPace } from '../../protocol/pace';
 import { bloodPressureWords } from '../../screening/blood-pressure';
@@ -20,19 +21,19 @@ function placeOf(state: SessionState, place: SetPlace | undefined): SetPlace | n
   return set ? { exerciseIndex: set.exerciseIndex, setIndex: set.setIndex } : null;
 }
 
-const NO_SET = 'No set has begun yet.';
+const NO_SET = msg('No set has begun yet.');
 
 /** What was done beside the cuff; of a girth for swelling it must be said what it is, and where the tape lay. */
 export function noteBeside(_: Situation, { do: _do, ...note }: Of<'note-beside'>): Decision {
-  if (note.what === 'swelling' && note.girthCm === undefined) return refuse('Enter the girth.');
+  if (note.what === 'swelling' && note.girthCm === undefined) return refuse(msg('Enter the girth.'));
   if (note.what === 'swelling' && note.words === '')
-    return refuse('Say where the tape lay, so that it is taken there again.');
+    return refuse(msg('Say where the tape lay, so that it is taken there again.'));
   return decided([{ type: 'beside-noted', ...note }]);
 }
 
 /** Stops the session; what asks for release then asks until it is done (rule RUN-3). */
 export function stop(now: Situation, { why }: Of<'stop'>): Decision {
-  if (now.state.stopped) return refuse('It is stopped already.');
+  if (now.state.stopped) return refuse(msg('It is stopped already.'));
   return decided([...endSet(now, 'operator'), { type: 'stopped', why }]);
 }
 
@@ -53,7 +54,7 @@ export function noteSign(now: Situation, { sign, limbs, note }: Of<'note-sign'>)
 
 export function checkColour({ state }: Situation, { good, place }: Of<'check-colour'>): Decision {
   const at = placeOf(state, place);
-  if (!at || openSet(state)) return refuse('Colour and feeling are looked at after a set.');
+  if (!at || openSet(state)) return refuse(msg('Colour and feeling are looked at after a set.'));
   return decided([{ type: 'colour-checked', ...at, good }]);
 }
 
@@ -82,7 +83,7 @@ export function becameHard({ plan, state, nowMs }: Situation, { place, rep }: Of
   if (rep !== undefined) return decided([{ type: 'became-hard', ...at, rep }]);
   const set = openSet(state);
   const exercise = set && plan.exercises[set.exerciseIndex];
-  if (!exercise || set.plannedReps === null) return refuse('Name the repetition: no set is under way.');
+  if (!exercise || set.plannedReps === null) return refuse(msg('Name the repetition: no set is under way.'));
   const now = repsByPace(nowMs - set.startedAtMs, exercise.tempo, set.plannedReps);
   return decided([{ type: 'became-hard', ...at, rep: now }]);
 }
@@ -108,11 +109,13 @@ export function correctLoad({ plan, state }: Situation, { loadKg, place }: Of<'c
   const exercise = at && plan.exercises[at.exerciseIndex];
   if (!at || !exercise) return refuse(NO_SET);
   const signedKg = plannedKg(exercise.load);
-  if (signedKg === null) return refuse('This exercise has no kilograms.');
-  if (loadKg < 0) return refuse('A load is 0 kg or more.');
+  if (signedKg === null) return refuse(msg('This exercise has no kilograms.'));
+  if (loadKg < 0) return refuse(msg('A load is 0 kg or more.'));
   if (loadKg > signedKg)
     return refuse(
-      `${signedKg} kg was signed: a heavier load is signed first, and never corrected to (RUN-7).`,
+      msg('{signedKg} was signed: a heavier load is signed first, and never corrected to (RUN-7).', {
+        signedKg: mass(signedKg),
+      }),
     );
   return decided([{ type: 'load-corrected', ...at, loadKg }]);
 }
@@ -138,14 +141,14 @@ export function noteBloodPressure(now: Situation, { moment, reading }: Of<'note-
   const noted = { type: 'blood-pressure-noted', moment, reading } as const;
   const { stopped, finishedAtMs } = now.state;
   if (!isTooHigh(reading, now.house.stopAbove) || stopped || finishedAtMs !== null) return decided([noted]);
-  const why = `Blood pressure ${bloodPressureWords(reading)}`;
+  const why = msg('Blood pressure {bloodPressure}', { bloodPressure: bloodPressureWords(reading) });
   return decided([noted, ...stop(now, { do: 'stop', why }).events]);
 }
 
 /** The change that is offered, taken or left; a loosening is done at once, or waits for the next inflation. */
 export function answerOffer(now: Situation, { accepted }: Of<'answer-offer'>): Decision {
   const offered = offerAfterSet(now.plan, now.state, now.house.weightKits);
-  if (!offered) return refuse('Nothing is offered.');
+  if (!offered) return refuse(msg('Nothing is offered.'));
   const { exerciseIndex, setIndex, offer, reason } = offered;
   const answered = { type: 'offer-answered', exerciseIndex, setIndex, offer, accepted, reason } as const;
   if (!accepted || (offer.kind !== 'loosen' && offer.kind !== 'loosen-mark')) return decided([answered]);

@@ -1,3 +1,4 @@
+import { msg } from '../../message/message';
 import { LIMB_LABELS, type Limb } from '../../quantity/limb';
 import { roundDownToDivision } from '../../quantity/rounding';
 import { RULES } from '../../rules/catalogue';
@@ -26,7 +27,7 @@ const chosen = (hand: InHand, limb: Limb | undefined): LimbInHand[] =>
 const together = (decisions: readonly Decision[]): Decision => {
   const events = decisions.flatMap((one) => one.events);
   const [first] = decisions;
-  if (events.length === 0) return refuse(first?.refused ?? 'No cuff of this exercise is meant.');
+  if (events.length === 0) return refuse(first?.refused ?? msg('No cuff of this exercise is meant.'));
   return decided(
     events,
     decisions.flatMap((one) => one.effects),
@@ -45,13 +46,13 @@ const read = (
 /** Back to the target in hand, never above it, and only between sets (rules RUN-4, RUN-7). */
 export function topUp(now: Situation, { limb }: Of<'top-up'>): Decision {
   const hand = inHand(now.plan, now.state);
-  if (!hand || now.state.stopped) return refuse('The session is stopped: nothing goes up any more.');
-  if (openSet(now.state)) return refuse('Not in a set: pressure goes up only before one (RUN-4).');
+  if (!hand || now.state.stopped) return refuse(msg('The session is stopped: nothing goes up any more.'));
+  if (openSet(now.state)) return refuse(msg('Not in a set: pressure goes up only before one (RUN-4).'));
   return together(
     chosen(hand, limb).map((target) => {
-      if (target.kind === 'by-feel') return refuse('A strap has no pressure to top up (TIGHT).');
-      if (target.readMmHg === null) return refuse('The cuff is down: inflate it first.');
-      if (target.readMmHg >= target.targetMmHg) return refuse('It is at its target already.');
+      if (target.kind === 'by-feel') return refuse(msg('A strap has no pressure to top up (TIGHT).'));
+      if (target.readMmHg === null) return refuse(msg('The cuff is down: inflate it first.'));
+      if (target.readMmHg >= target.targetMmHg) return refuse(msg('It is at its target already.'));
       return decided(
         [read(target.limb, target.targetMmHg, 'top-up')],
         bring(now, target.limb, target.targetMmHg),
@@ -63,8 +64,8 @@ export function topUp(now: Situation, { limb }: Of<'top-up'>): Decision {
 /** Looser at any time, in the set too (rules RUN-4, TIGHT). It is kept for the next inflation and the next exercise. */
 export function loosen(now: Situation, { limb, byMmHg = STEP_MMHG }: Of<'loosen'>): Decision {
   const hand = inHand(now.plan, now.state);
-  if (!hand) return refuse('There is nothing to loosen.');
-  if (byMmHg <= 0) return refuse('Say by how many mmHg to loosen, above 0.');
+  if (!hand) return refuse(msg('There is nothing to loosen.'));
+  if (byMmHg <= 0) return refuse(msg('Say by how many mmHg to loosen, above 0.'));
   return together(
     chosen(hand, limb).map((target) =>
       target.kind === 'by-feel'
@@ -77,7 +78,7 @@ export function loosen(now: Situation, { limb, byMmHg = STEP_MMHG }: Of<'loosen'
 function loosenCuff(now: Situation, target: CuffedInHand, byMmHg: number): Decision {
   const { limb, readMmHg, signed, targetMmHg } = target;
   if (readMmHg === null) {
-    if (targetMmHg <= 0) return refuse(`${LIMB_LABELS[limb]} is at nothing already.`);
+    if (targetMmHg <= 0) return refuse(msg('{limb} is at nothing already.', { limb: LIMB_LABELS[limb] }));
     return decided([{ type: 'loosened', limb, byMmHg }]);
   }
   const to = roundDownToDivision(Math.max(0, Math.min(readMmHg, targetMmHg) - byMmHg), signed.divisionMmHg);
@@ -87,11 +88,11 @@ function loosenCuff(now: Situation, target: CuffedInHand, byMmHg: number): Decis
 /** One step up before a set, once, and never over what was signed for this exercise and limb (rules RUN-4, RUN-7). */
 export function raise(now: Situation, { limb }: Of<'raise'>): Decision {
   const hand = inHand(now.plan, now.state);
-  if (!hand || now.state.stopped) return refuse('The session is stopped: nothing goes up any more.');
-  if (openSet(now.state)) return refuse('Not in a set: pressure goes up only before one (RUN-4).');
+  if (!hand || now.state.stopped) return refuse(msg('The session is stopped: nothing goes up any more.'));
+  if (openSet(now.state)) return refuse(msg('Not in a set: pressure goes up only before one (RUN-4).'));
   return together(
     chosen(hand, limb).map((target) => {
-      if (wasRaised(now.state, target.limb)) return refuse('Once before a set is enough (RUN-4).');
+      if (wasRaised(now.state, target.limb)) return refuse(msg('Once before a set is enough (RUN-4).'));
       return target.kind === 'by-feel' ? tighten(target) : raiseCuff(now, hand, target);
     }),
   );
@@ -106,7 +107,8 @@ function raiseCuff(now: Situation, hand: InHand, target: CuffedInHand): Decision
   const { limb, signed, targetMmHg, readMmHg } = target;
   const most = dueMmHg(now.state, hand.exercise, hand.place, signed);
   const to = Math.min(most, targetMmHg + STEP_MMHG);
-  if (to <= targetMmHg) return refuse(`${most} mmHg was signed, and it is there: never above it (RUN-4).`);
+  if (to <= targetMmHg)
+    return refuse(msg('{most} mmHg was signed, and it is there: never above it (RUN-4).', { most }));
   if (readMmHg === null) return decided([{ type: 'loosened', limb, byMmHg: targetMmHg - to }]);
   return decided([read(limb, to, 'raised')], bring(now, limb, to));
 }
@@ -114,12 +116,15 @@ function raiseCuff(now: Situation, hand: InHand, target: CuffedInHand): Decision
 /** What was read off the gauge. Above the limb's own LOP it is let down first (rule PRS-3). */
 export function readGauge({ plan, state }: Situation, { limb, pressureMmHg }: Of<'read'>): Decision {
   const open = openInflation(state.limbs.find((candidate) => candidate.limb === limb));
-  if (!open) return refuse('This cuff is down: nothing to read.');
+  if (!open) return refuse(msg('This cuff is down: nothing to read.'));
   const target = inHand(plan, state)?.limbs.find((candidate) => candidate.limb === limb);
   const lopMmHg = target?.kind === 'measured' ? target.signed.occlusion.value : open.occlusionMmHg;
   if (lopMmHg !== null && pressureMmHg > lopMmHg) {
     return refuse(
-      `${pressureMmHg} is above this limb’s LOP of ${lopMmHg}: let it down, then enter what you read (PRS-3).`,
+      msg(
+        '{pressureMmHg} is above this limb’s LOP of {lopMmHg}: let it down, then enter what you read (PRS-3).',
+        { pressureMmHg, lopMmHg },
+      ),
     );
   }
   return decided([read(limb, pressureMmHg, 'read')]);
@@ -129,7 +134,7 @@ export function readGauge({ plan, state }: Situation, { limb, pressureMmHg }: Of
 export function release(now: Situation, { limbs }: Of<'release'>): Decision {
   const up = now.state.limbs.filter((limb) => openInflation(limb) !== null).map(({ limb }) => limb);
   const down = up.filter((limb) => limbs === undefined || limbs.includes(limb));
-  if (down.length === 0) return refuse('No cuff is up.');
+  if (down.length === 0) return refuse(msg('No cuff is up.'));
   const worksThere =
     openSet(now.state) && inHand(now.plan, now.state)?.limbs.some(({ limb }) => down.includes(limb));
   return decided(

@@ -1,3 +1,4 @@
+import { msg } from '../../message/message';
 import { repsByPace } from '../../protocol/pace';
 import { type EventBody, type StopReason, TAKE_BACK_MS } from '../events';
 import { inHand, restInHand } from '../in-hand';
@@ -35,7 +36,7 @@ export function next(now: Situation): Decision {
     case 'check-colour':
       return decided([{ type: 'colour-checked', ...step.place, good: true }]);
     case 'decide':
-      return refuse('Colour or feeling was not good: loosen, release, note the sign, or look again.');
+      return refuse(msg('Colour or feeling was not good: loosen, release, note the sign, or look again.'));
     case 'start-set':
       return decided([{ type: 'set-started', ...step.place }]);
     case 'end-set': {
@@ -54,20 +55,24 @@ export function next(now: Situation): Decision {
       return decided([{ type: 'session-finished' }]);
     case 'wait':
     case 'nothing':
-      return refuse('Nothing is expected just now.');
+      return refuse(msg('Nothing is expected just now.'));
   }
 }
 
 /** An accidental end, taken back within 10 s while the cuff that was worn is still up (rule RUN-2). */
 export function takeBackEnd({ plan, state, nowMs }: Situation): Decision {
   const set = lastSet(state);
-  if (!set || set.endedAtMs === null || state.stopped) return refuse('No set has just ended.');
+  if (!set || set.endedAtMs === null || state.stopped) return refuse(msg('No set has just ended.'));
   if (nowMs - set.endedAtMs > TAKE_BACK_MS) {
-    return refuse(`Only within ${TAKE_BACK_MS / 1000} s of its end; correct the repetitions instead.`);
+    return refuse(
+      msg('Only within {takeBack} s of its end; correct the repetitions instead.', {
+        takeBack: TAKE_BACK_MS / 1000,
+      }),
+    );
   }
   const worn = plan.exercises[set.exerciseIndex]?.limbs.map(({ limb }) => limb) ?? [];
   const up = inflatedLimbs(state).map(({ limb }) => limb);
-  if (!worn.every((limb) => up.includes(limb))) return refuse('Its cuff is down already.');
+  if (!worn.every((limb) => up.includes(limb))) return refuse(msg('Its cuff is down already.'));
   const { exerciseIndex, setIndex } = set;
   return decided([{ type: 'end-taken-back', exerciseIndex, setIndex }]);
 }
@@ -76,7 +81,7 @@ export function takeBackEnd({ plan, state, nowMs }: Situation): Decision {
 export function reFit({ plan, state }: Situation): Decision {
   const up = inflatedLimbs(state).map(({ limb }) => limb);
   const place = inHand(plan, state)?.place;
-  if (!place || up.length === 0) return refuse('No cuff is up for a set.');
+  if (!place || up.length === 0) return refuse(msg('No cuff is up for a set.'));
   return decided(
     [{ type: 're-fitted', ...place }, ...up.map((limb) => ({ type: 'cuff-released', limb }) as const)],
     up.map((limb) => ({ do: 'let-down', limb })),

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import type { TightnessFact } from '../../cuff/fact';
+import { msg } from '../../message/message';
 import { type ExerciseChoice, setsOf } from '../../plan/choices';
 import { composeSession } from '../../plan/compose';
 import type { Plan } from '../../plan/plan';
@@ -146,7 +147,10 @@ const INTENTS: OfEach = {
   release: { weight: 2, arbitrary: fc.record({ do: is('release'), limbs: fc.tuple(limb) }, optional) },
   're-fit': { weight: 1, arbitrary: fc.record({ do: is('re-fit') }) },
   'take-back-end': { weight: 1, arbitrary: fc.record({ do: is('take-back-end') }) },
-  stop: { weight: 1, arbitrary: fc.record({ do: is('stop'), why: fc.constant('Stopped') }) },
+  stop: {
+    weight: 1,
+    arbitrary: fc.record({ do: is('stop'), why: fc.constant(msg('Stopped by the operator')) }),
+  },
   'note-sign': {
     weight: 2,
     arbitrary: fc.record(

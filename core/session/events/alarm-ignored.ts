@@ -1,3 +1,4 @@
+import { msg } from '../../message/message';
 import { limbSchema } from '../../quantity/limb';
 import { defineEvent } from './define';
 
@@ -11,7 +12,7 @@ export const alarmIgnored = defineEvent({
   atHome: true,
   letsDown: false,
   changesSummary: false,
-  words: 'the alarm',
+  words: msg('the alarm'),
   apply: (_, state, { atMs, limb }) => {
     state.ignoredAlarms.push({ atMs, limb });
   },

@@ -1,3 +1,4 @@
+import { msg } from '../../message/message';
 import { besideDone } from '../../protocol/beside';
 import { defineEvent } from './define';
 
@@ -11,7 +12,7 @@ export const besideNoted = defineEvent({
   atHome: false,
   letsDown: false,
   changesSummary: false,
-  words: 'what was done beside',
+  words: msg('what was done beside'),
   apply: (_, state, { atMs, what, words, girthCm }) => {
     state.beside.push({ atMs, what, words, ...(girthCm === undefined ? {} : { girthCm }) });
   },

@@ -1,3 +1,4 @@
+import { msg } from '../../message/message';
 import { bloodPressureSchema } from '../../screening/blood-pressure';
 import { defineEvent } from './define';
 import { bloodPressureMomentSchema } from './values';
@@ -11,7 +12,7 @@ export const bloodPressureNoted = defineEvent({
   atHome: false,
   letsDown: false,
   changesSummary: false,
-  words: 'the blood pressure',
+  words: msg('the blood pressure'),
   apply: (_, state, { atMs, moment, reading }) => {
     state.bloodPressures.push({ atMs, moment, reading });
   },

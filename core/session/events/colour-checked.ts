@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { msg } from '../../message/message';
 import { findSet } from '../state';
 import { defineEvent } from './define';
 import { setPlace } from './values';
@@ -13,7 +14,7 @@ export const colourChecked = defineEvent({
   atHome: true,
   letsDown: false,
   changesSummary: false,
-  words: 'the colour',
+  words: msg('the colour'),
   apply: (_, state, event) => {
     const set = findSet(state, event);
     if (!set) return;

@@ -1,3 +1,4 @@
+import { msg } from '../../message/message';
 import { limbSchema } from '../../quantity/limb';
 import { signedInHand } from '../in-hand';
 import { openInflation } from '../state';
@@ -14,7 +15,7 @@ export const cuffInflated = defineEvent({
   atHome: true,
   letsDown: false,
   changesSummary: false,
-  words: 'the inflation',
+  words: msg('the inflation'),
   apply: (plan, state, { limb: id, atMs, pressureMmHg }) => {
     let limb = state.limbs.find((candidate) => candidate.limb === id);
     if (!limb) {

@@ -1,3 +1,4 @@
+import { msg } from '../../message/message';
 import { limbSchema } from '../../quantity/limb';
 import { openInflation } from '../state';
 import { defineEvent } from './define';
@@ -11,7 +12,7 @@ export const cuffReleased = defineEvent({
   atHome: true,
   letsDown: true,
   changesSummary: false,
-  words: 'the release',
+  words: msg('the release'),
   apply: (_, state, { atMs, limb: id }) => {
     const inflation = openInflation(state.limbs.find(({ limb }) => limb === id));
     if (!inflation) return;

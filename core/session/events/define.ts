@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import type { Message } from '../../message/message';
 import type { Plan } from '../../plan/plan';
 import type { SessionState } from '../state';
 
@@ -38,7 +39,7 @@ export type EventDefinition<T extends string, S extends z.ZodRawShape> = {
   /** Changes the state by it; where it makes no sense, nothing. */
   apply: (plan: Plan, state: SessionState, event: Made<T, S>) => void;
   /** What it is, in the fewest words: "the repetitions". */
-  words: string;
+  words: Message;
 };
 
 /** An event's definition with the schema of the whole event. */

@@ -1,3 +1,4 @@
+import { msg } from '../../message/message';
 import { RULES } from '../../rules/catalogue';
 import { lastSet } from '../places';
 import { defineEvent } from './define';
@@ -15,7 +16,7 @@ export const endTakenBack = defineEvent({
   atHome: true,
   letsDown: false,
   changesSummary: false,
-  words: 'the end that was taken back',
+  words: msg('the end that was taken back'),
   apply: (_, state, { exerciseIndex, setIndex, atMs }) => {
     const set = lastSet(state);
     if (!set || set.exerciseIndex !== exerciseIndex || set.setIndex !== setIndex) return;

@@ -1,3 +1,4 @@
+import { msg } from '../../message/message';
 import { defineEvent } from './define';
 import { followUpSchema } from './values';
 
@@ -10,7 +11,7 @@ export const followedUp = defineEvent({
   atHome: false,
   letsDown: false,
   changesSummary: true,
-  words: 'the day after',
+  words: msg('the day after'),
   apply: (_, state, { soreness, bruising, pinpointBleeding, numbness, skinAbrasion, urgent }) => {
     state.followUp = {
       soreness,

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { msg } from '../../message/message';
 import { defineEvent } from './define';
 
 const MOST_STEPS = 1_000;
@@ -17,7 +18,7 @@ export const heartRateLaid = defineEvent({
   atHome: false,
   letsDown: false,
   changesSummary: false,
-  words: 'the heart rate of the session',
+  words: msg('the heart rate of the session'),
   apply: (_, state, { fromAtMs, everyMs, beatsPerMinute }) => {
     state.heartRate = { fromAtMs, everyMs, beatsPerMinute };
   },

@@ -1,3 +1,4 @@
+import { msg } from '../../message/message';
 import { heartRateMomentSchema } from '../heart-rate-moment';
 import { findSet } from '../state';
 import { defineEvent } from './define';
@@ -16,7 +17,7 @@ export const heartRateNoted = defineEvent({
   atHome: false,
   letsDown: false,
   changesSummary: false,
-  words: 'the heart rate',
+  words: msg('the heart rate'),
   apply: (_, state, event) => {
     const { moment, beatsPerMinute } = event;
     findSet(state, event)?.heartRates.push({ moment, beatsPerMinute });

@@ -1,3 +1,4 @@
+import { msg } from '../../message/message';
 import { findSet } from '../state';
 import { defineEvent } from './define';
 import { loadKgSchema, setPlace } from './values';
@@ -12,7 +13,7 @@ export const loadCorrected = defineEvent({
   atHome: false,
   letsDown: false,
   changesSummary: false,
-  words: 'the load',
+  words: msg('the load'),
   apply: (_, state, event) => {
     const set = findSet(state, event);
     if (set) set.loadKg = event.loadKg;

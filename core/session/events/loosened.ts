@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { msg } from '../../message/message';
 import { limbSchema } from '../../quantity/limb';
 import { defineEvent } from './define';
 
@@ -12,7 +13,7 @@ export const loosened = defineEvent({
   atHome: true,
   letsDown: true,
   changesSummary: false,
-  words: 'the loosening',
+  words: msg('the loosening'),
   apply: (_, state, { limb, byMmHg, atMs }) => {
     state.loosenedMmHg[limb] = Math.max(0, (state.loosenedMmHg[limb] ?? 0) + byMmHg);
     if (byMmHg < 0) state.raisedAtMs[limb] = atMs;

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { msg } from '../../message/message';
 import { limbSchema } from '../../quantity/limb';
 import { defineEvent } from './define';
 
@@ -12,7 +13,7 @@ export const markMoved = defineEvent({
   atHome: true,
   letsDown: false,
   changesSummary: false,
-  words: 'the mark',
+  words: msg('the mark'),
   apply: (_, state, { limb, byMarks, atMs }) => {
     state.marksMoved[limb] = (state.marksMoved[limb] ?? 0) + byMarks;
     if (byMarks > 0) state.raisedAtMs[limb] = atMs;

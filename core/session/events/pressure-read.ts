@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { msg } from '../../message/message';
 import { limbSchema } from '../../quantity/limb';
 import { dueMmHg, inHand } from '../in-hand';
 import { openInflation } from '../state';
@@ -19,7 +20,7 @@ export const pressureRead = defineEvent({
   atHome: true,
   letsDown: false,
   changesSummary: false,
-  words: 'the reading',
+  words: msg('the reading'),
   apply: (plan, state, { limb, atMs, pressureMmHg, cause }) => {
     const open = openInflation(state.limbs.find((candidate) => candidate.limb === limb));
     if (!open) return;

@@ -1,3 +1,4 @@
+import { msg } from '../../message/message';
 import { openSet } from '../state';
 import { defineEvent } from './define';
 import { setPlace } from './values';
@@ -15,7 +16,7 @@ export const reFitted = defineEvent({
   atHome: true,
   letsDown: false,
   changesSummary: false,
-  words: 'the re-fit',
+  words: msg('the re-fit'),
   apply: (_, state, { exerciseIndex, setIndex, atMs }) => {
     const set = openSet(state);
     if (set && (set.exerciseIndex !== exerciseIndex || set.setIndex !== setIndex)) return;

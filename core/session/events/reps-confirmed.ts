@@ -1,3 +1,4 @@
+import { msg } from '../../message/message';
 import { findSet } from '../state';
 import { defineEvent } from './define';
 import { setPlace } from './values';
@@ -12,7 +13,7 @@ export const repsConfirmed = defineEvent({
   atHome: true,
   letsDown: false,
   changesSummary: false,
-  words: 'the count',
+  words: msg('the count'),
   apply: (_, state, event) => {
     const set = findSet(state, event);
     if (set) set.countedBy = 'person';

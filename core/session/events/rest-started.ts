@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { msg } from '../../message/message';
 import { openSet } from '../state';
 import { defineEvent } from './define';
 import { setPlace } from './values';
@@ -12,7 +13,7 @@ export const restStarted = defineEvent({
   atHome: true,
   letsDown: true,
   changesSummary: false,
-  words: 'the rest',
+  words: msg('the rest'),
   apply: (_, state, { atMs, restMs }) => {
     if (!openSet(state)) state.rest = { startedAtMs: atMs, restMs };
   },

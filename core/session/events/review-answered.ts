@@ -1,3 +1,4 @@
+import { msg } from '../../message/message';
 import { defineEvent } from './define';
 import { reviewAnswerSchema } from './values';
 
@@ -10,7 +11,7 @@ export const reviewAnswered = defineEvent({
   atHome: false,
   letsDown: false,
   changesSummary: true,
-  words: 'the answer to the review',
+  words: msg('the answer to the review'),
   apply: (_, state, { exerciseIndex, rule, answer, change, reason }) => {
     state.reviews = state.reviews.filter((review) => review.exerciseIndex !== exerciseIndex);
     state.reviews.push({ exerciseIndex, rule, answer, change, reason });

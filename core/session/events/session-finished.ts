@@ -1,3 +1,4 @@
+import { msg } from '../../message/message';
 import { defineEvent } from './define';
 
 export const sessionFinished = defineEvent({
@@ -10,7 +11,7 @@ export const sessionFinished = defineEvent({
   atHome: true,
   letsDown: false,
   changesSummary: true,
-  words: 'the end',
+  words: msg('the end'),
   apply: (_, state, { atMs }) => {
     state.finishedAtMs ??= atMs;
     state.rest = null;

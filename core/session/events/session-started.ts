@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { msg } from '../../message/message';
 import { defineEvent } from './define';
 
 export const sessionStarted = defineEvent({
@@ -17,7 +18,7 @@ export const sessionStarted = defineEvent({
   atHome: true,
   letsDown: false,
   changesSummary: false,
-  words: 'the start',
+  words: msg('the start'),
   apply: (_, state, { atMs, runner, enteredAtMs, byClient }) => {
     if (state.startedAtMs !== null) return;
     state.startedAtMs = atMs;

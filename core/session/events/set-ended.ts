@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { msg } from '../../message/message';
 import { findSet } from '../state';
 import { defineEvent } from './define';
 import { setPlace, stopReasonSchema } from './values';
@@ -12,7 +13,7 @@ export const setEnded = defineEvent({
   atHome: true,
   letsDown: true,
   changesSummary: false,
-  words: 'the end of the set',
+  words: msg('the end of the set'),
   apply: (_, state, event) => {
     const set = findSet(state, event);
     if (!set || set.endedAtMs !== null) return;

@@ -1,3 +1,4 @@
+import { msg } from '../../message/message';
 import { findSet } from '../state';
 import { defineEvent } from './define';
 import { effortSchema, scaleSchema, setPlace, stopReasonSchema } from './values';
@@ -16,7 +17,7 @@ export const setNoted = defineEvent({
   atHome: true,
   letsDown: false,
   changesSummary: false,
-  words: 'the note',
+  words: msg('the note'),
   apply: (_, state, event) => {
     const set = findSet(state, event);
     if (!set) return;

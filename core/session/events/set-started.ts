@@ -1,3 +1,4 @@
+import { msg } from '../../message/message';
 import { plannedKg } from '../../plan/plan';
 import { pacedReps } from '../../protocol/set-work';
 import { loadInHand } from '../in-hand';
@@ -14,7 +15,7 @@ export const setStarted = defineEvent({
   atHome: true,
   letsDown: false,
   changesSummary: true,
-  words: 'the start of the set',
+  words: msg('the start of the set'),
   apply: (plan, state, event) => {
     const exercise = plan.exercises[event.exerciseIndex];
     const planned = exercise?.sets[event.setIndex];

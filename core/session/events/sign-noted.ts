@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { msg } from '../../message/message';
 import { limbSchema } from '../../quantity/limb';
 import { signIdSchema } from '../signs';
 import { defineEvent } from './define';
@@ -17,7 +18,7 @@ export const signNoted = defineEvent({
   atHome: true,
   letsDown: false,
   changesSummary: true,
-  words: 'the sign',
+  words: msg('the sign'),
   apply: (_, state, { atMs, sign, note }) => {
     state.signs.push({ atMs, sign, note: note ?? '' });
     state.toDecide = null;

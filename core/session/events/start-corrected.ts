@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { msg } from '../../message/message';
 import { findSet } from '../state';
 import { defineEvent } from './define';
 import { setPlace } from './values';
@@ -13,7 +14,7 @@ export const startCorrected = defineEvent({
   atHome: false,
   letsDown: false,
   changesSummary: false,
-  words: 'the start',
+  words: msg('the start'),
   apply: (_, state, event) => {
     const set = findSet(state, event);
     // A set cannot end before it began.

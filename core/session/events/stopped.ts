@@ -1,19 +1,22 @@
 import { z } from 'zod';
+import { msg } from '../../message/message';
+import { messageSchema } from '../../message/message-schema';
 import { defineEvent } from './define';
 
 /** Why a session was stopped where nobody names a sign: it was stopped by a key. */
-export const STOPPED_BY_KEY = 'Stopped by the operator';
+export const STOPPED_BY_KEY = msg('Stopped by the operator');
 
 export const stopped = defineEvent({
   type: 'stopped',
-  body: { why: z.string().trim().min(1).max(300) },
+  /** What stopped it: a message of ours, or text of an earlier release. */
+  body: { why: z.union([z.string().trim().min(1).max(300), messageSchema]) },
   undoable: false,
   afterFinish: false,
   corrects: false,
   atHome: true,
   letsDown: true,
   changesSummary: true,
-  words: 'the stop',
+  words: msg('the stop'),
   apply: (_, state, { atMs, why }) => {
     state.stopped ??= { atMs, why };
     state.rest = null;

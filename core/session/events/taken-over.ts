@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { msg } from '../../message/message';
 import { defineEvent } from './define';
 
 /** Another device runs the session from now on (rule RUN-9). */
@@ -11,7 +12,7 @@ export const takenOver = defineEvent({
   atHome: false,
   letsDown: false,
   changesSummary: false,
-  words: 'the device that runs it',
+  words: msg('the device that runs it'),
   apply: (_, state, { runner }) => {
     state.runner = runner;
   },

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { msg } from '../../message/message';
 import { defineEvent } from './define';
 
 /** Takes a correction or a note back. What it takes back is left out before anything is applied. */
@@ -11,6 +12,6 @@ export const undone = defineEvent({
   atHome: false,
   letsDown: false,
   changesSummary: false,
-  words: 'the undoing',
+  words: msg('the undoing'),
   apply: () => {},
 });

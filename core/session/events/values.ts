@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { textSchema } from '../../message/message-schema';
 
 /** Why a set ended (rule RUN-2). */
 export const stopReasonSchema = z.enum(['done', 'failure', 'pain', 'operator']);
@@ -24,7 +25,7 @@ export const setPlace = {
 export const offerSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('loosen'), byMmHg: z.number().int().positive().max(50) }),
   z.object({ kind: z.literal('loosen-mark'), byMarks: z.number().int().positive().max(5) }),
-  z.object({ kind: z.literal('lighten'), loadKg: loadKgSchema, recipe: z.string().max(120) }),
+  z.object({ kind: z.literal('lighten'), loadKg: loadKgSchema, recipe: textSchema }),
   z.object({ kind: z.literal('rest'), restMs: z.number().int().min(0).max(600_000) }),
 ]);
 export type Offer = z.infer<typeof offerSchema>;

@@ -7,6 +7,7 @@ import { expect, it, onTestFinished } from 'vitest';
 import { compile } from '#core/plan/compile';
 import { readPlan } from '#core/plan/versions/read-plan';
 import { pacedReps } from '#core/protocol/set-work';
+import { englishOf } from '#language/english-of.fixture';
 import { openDatabase } from '../database';
 import { ENTITIES, PrescriptionEntity, SessionEntity } from '../entities';
 import { FirstTables } from './001-first-tables';
@@ -95,14 +96,18 @@ it('turns plans of the first release into plans of sets, losing nothing', async 
     [15, 30_000],
     [15, 30_000],
   ]);
-  expect(exercise?.load).toMatchObject({
+  expect(englishOf(exercise?.load)).toMatchObject({
     kind: 'weighed',
     testId: 'test',
     testedSide: 'left',
     oneRepMax: { value: 40 },
     weightKitId: null,
   });
-  expect(exercise?.limbs[0]).toMatchObject({ kind: 'measured', occlusionId: 'lop', divisionMmHg: 2 });
+  expect(englishOf(exercise?.limbs[0])).toMatchObject({
+    kind: 'measured',
+    occlusionId: 'lop',
+    divisionMmHg: 2,
+  });
   // The same timeline as it had: 20 s settling, 75 × 2 s, three rests of 30 s.
   expect(compile(plan).lanes[0]?.inflations.map(({ toMs }) => toMs)).toEqual([260_000]);
 });

@@ -1,6 +1,7 @@
 import type { ArchiveKind } from '#contract/archive-rows';
 import { CLINICIANS_KIT, type KitList } from '#contract/practice';
 import { type Deed, type Doer, mayDo, whoMay } from '#core/access/deeds';
+import { msg } from '#core/message/message';
 import { estimateOcclusionPressure } from '#core/occlusion-pressure/estimate';
 import { NEVER_APART } from '#core/occlusion-pressure/practice-spread';
 import type { ReadingSchool } from '#core/occlusion-pressure/trial';
@@ -31,7 +32,10 @@ const DEED_OF: Partial<Record<ArchiveKind, (row: Row) => Deed | null>> = {
 export function refuseUnlessAllowed(kind: ArchiveKind, row: Row, doer: Doer, at: number): void {
   const deed = DEED_OF[kind]?.(row) ?? null;
   if (deed && !mayDo(doer, deed))
-    throw new NotAnArchive(at, `this ${kind} is for others to bring: ${whoMay(deed)}`);
+    throw new NotAnArchive(
+      at,
+      msg('this {kind} is for others to bring: {whoMay}', { kind, whoMay: whoMay(deed) }),
+    );
 }
 
 /** Who asked is a claim: it ends no hold and outweighs no answer unless whoever takes it in may do that themselves. */
@@ -54,7 +58,13 @@ export function checkOcclusion(prepare: Prepare, row: Row, at: number): void {
   const saysMmHg = Number(row.pressureMmHg);
   const { refuseAbove } = RULES['LOP-7'].figures.occlusionPressureMmHg;
   if (saysMmHg > refuseAbove)
-    throw new NotAnArchive(at, `an occlusion pressure of ${saysMmHg} mmHg is above ${refuseAbove} (LOP-7).`);
+    throw new NotAnArchive(
+      at,
+      msg('an occlusion pressure of {saysMmHg} mmHg is above {refuseAbove} (LOP-7).', {
+        saysMmHg,
+        refuseAbove,
+      }),
+    );
   // One that came from a table has none: it stays a claim, and a clinician looks through the record before anything opens.
   if (trials.length === 0) return;
   // What the practice it comes from has seen is not known; less than this no practice can come to.
@@ -68,11 +78,19 @@ export function checkOcclusion(prepare: Prepare, row: Row, at: number): void {
   if (!estimate || Math.abs(estimate.pressure.value - saysMmHg) > APART_MMHG)
     throw new NotAnArchive(
       at,
-      `this occlusion pressure says ${saysMmHg} mmHg, and its own trials make ${estimate ? estimate.pressure.value : 'none'}.`,
+      estimate
+        ? msg('this occlusion pressure says {saysMmHg} mmHg, and its own trials make {estimate}.', {
+            saysMmHg,
+            estimate: estimate.pressure.value,
+          })
+        : msg('this occlusion pressure says {saysMmHg} mmHg, and its own trials make none.', { saysMmHg }),
     );
   if (Number(row.uncertaintyMmHg) < LEAST_SHARE_OF_UNCERTAINTY * estimate.uncertaintyMmHg)
     throw new NotAnArchive(
       at,
-      `this occlusion pressure says ± ${row.uncertaintyMmHg} mmHg, and its own trials make ± ${estimate.uncertaintyMmHg} at least.`,
+      msg('this occlusion pressure says ± {says} mmHg, and its own trials make ± {least} at least.', {
+        says: Number(row.uncertaintyMmHg),
+        least: estimate.uncertaintyMmHg,
+      }),
     );
 }

@@ -8,16 +8,22 @@ import {
   archiveHeadSchema,
 } from '#contract/archive';
 import { ARCHIVE_ROWS, type ArchiveKind } from '#contract/archive-rows';
+import { messageOf } from '#core/message/issue';
+import type { Message } from '#core/message/message';
+import { msg } from '#core/message/message';
+import { MessageError } from '#core/message/message-error';
 import { isStorable } from '../../storable';
 import { fingerprintOf, isSignedBy } from './site-key';
 
 /** What is wrong with an archive, on which of its lines from 1, and what to do. */
-export class NotAnArchive extends Error {
+export class NotAnArchive extends MessageError {
+  readonly code = 'not-an-archive';
+
   constructor(
     readonly line: number,
-    message: string,
+    what: Message,
   ) {
-    super(`Line ${line}: ${message}`);
+    super(msg('Line {line}: {what}', { line, what }));
   }
 }
 
@@ -40,7 +46,7 @@ export function* readArchive(lines: Iterable<string>): Generator<ArchiveOf | Arc
   for (const line of lines) {
     at += 1;
     if (isWhole)
-      throw new NotAnArchive(at, 'there is something after the end. Take the file as it was written.');
+      throw new NotAnArchive(at, msg('there is something after the end. Take the file as it was written.'));
     const value = jsonOf(line, at);
     if (at === 1) {
       hash.update(`${line}\n`);
@@ -55,16 +61,19 @@ export function* readArchive(lines: Iterable<string>): Generator<ArchiveOf | Arc
       yield rowOf(value, at);
     }
   }
-  if (at === 0) throw new NotAnArchive(1, 'the file is empty. Choose another.');
+  if (at === 0) throw new NotAnArchive(1, msg('the file is empty. Choose another.'));
   if (!isWhole)
-    throw new NotAnArchive(at, 'the file ends here, before its end. It was cut short: fetch it again.');
+    throw new NotAnArchive(at, msg('the file ends here, before its end. It was cut short: fetch it again.'));
 }
 
 function jsonOf(line: string, at: number): Record<string, unknown> {
   if (line.length > LONGEST_LINE)
-    throw new NotAnArchive(at, 'longer than any line of an archive. Choose another file.');
+    throw new NotAnArchive(at, msg('longer than any line of an archive. Choose another file.'));
   if (!isStorable(line))
-    throw new NotAnArchive(at, 'a text has a character that cannot be stored (U+0000, or half of a letter).');
+    throw new NotAnArchive(
+      at,
+      msg('a text has a character that cannot be stored (U+0000, or half of a letter).'),
+    );
   let value: unknown;
   try {
     value = JSON.parse(line);
@@ -72,50 +81,64 @@ function jsonOf(line: string, at: number): Record<string, unknown> {
     throw new NotAnArchive(
       at,
       at === 1
-        ? 'no archive of Nervato: it is no line of JSON. Choose another file.'
-        : 'not JSON. The file was cut short or changed: fetch it again.',
+        ? msg('no archive of Nervato: it is no line of JSON. Choose another file.')
+        : msg('not JSON. The file was cut short or changed: fetch it again.'),
     );
   }
   if (typeof value === 'object' && value !== null && !Array.isArray(value))
     return value as Record<string, unknown>;
-  throw new NotAnArchive(at, 'no line of an archive. Choose another file.');
+  throw new NotAnArchive(at, msg('no line of an archive. Choose another file.'));
 }
 
 function headOf(value: Record<string, unknown>): ArchiveOf {
   if (value.format !== ARCHIVE_FORMAT)
-    throw new NotAnArchive(1, 'no archive of Nervato. Choose another file.');
+    throw new NotAnArchive(1, msg('no archive of Nervato. Choose another file.'));
   if (typeof value.version === 'number' && value.version > ARCHIVE_VERSION) {
     throw new NotAnArchive(
       1,
-      `written in version ${value.version} of the format, by a newer release. Update this one.`,
+      msg('written in version {version} of the format, by a newer release. Update this one.', {
+        version: value.version,
+      }),
     );
   }
   const head = archiveHeadSchema.safeParse(value);
   if (!head.success)
-    throw new NotAnArchive(1, 'it does not say whose it is. The file was changed: fetch it again.');
+    throw new NotAnArchive(1, msg('it does not say whose it is. The file was changed: fetch it again.'));
   return head.data.of;
 }
 
 function rowOf(value: Record<string, unknown>, at: number): ArchiveRow {
   const kind = value.kind as ArchiveKind;
   if (typeof kind !== 'string' || !Object.hasOwn(ARCHIVE_ROWS, kind))
-    throw new NotAnArchive(at, `there is no kind of row called ${JSON.stringify(value.kind)?.slice(0, 60)}.`);
+    throw new NotAnArchive(
+      at,
+      msg('there is no kind of row called {kind}.', {
+        kind: String(JSON.stringify(value.kind)).slice(0, 60),
+      }),
+    );
   const read = ARCHIVE_ROWS[kind].safeParse(value.row);
   if (read.success) return { kind, row: value.row as Record<string, unknown> };
   const [issue] = read.error.issues;
   throw new NotAnArchive(
     at,
-    `this ${kind} is none: ${issue?.path.join('.') || 'row'}: ${issue?.message ?? 'something is wrong'}`,
+    msg('this {kind} is none: {path}: {message}', {
+      kind,
+      path: issue?.path.join('.') || 'row',
+      message: issue ? messageOf(issue) : '',
+    }),
   );
 }
 
 function checkEnd(value: Record<string, unknown>, at: number, rows: number, sha256: string): string | null {
   const end = archiveEndSchema.safeParse(value);
-  if (!end.success) throw new NotAnArchive(at, 'the end is none. The file was changed: fetch it again.');
+  if (!end.success) throw new NotAnArchive(at, msg('the end is none. The file was changed: fetch it again.'));
   if (end.data.end.rows !== rows || end.data.end.sha256 !== sha256)
-    throw new NotAnArchive(at, 'it is not as it was written: its SHA-256 differs. Fetch the file again.');
+    throw new NotAnArchive(
+      at,
+      msg('it is not as it was written: its SHA-256 differs. Fetch the file again.'),
+    );
   const { signed } = end.data;
   if (signed && !isSignedBy(signed, sha256))
-    throw new NotAnArchive(at, 'its signature is not of this file. Fetch the file again.');
+    throw new NotAnArchive(at, msg('its signature is not of this file. Fetch the file again.'));
   return signed ? fingerprintOf(signed.key) : null;
 }

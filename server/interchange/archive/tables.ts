@@ -128,7 +128,7 @@ export const ARCHIVED: Record<ArchiveKind, ArchivedTable> = {
   condition: { table: 'condition', json: ['detail'], ...byTime },
   hold: {
     table: 'hold',
-    json: ['ends'],
+    json: ['words', 'ends', 'liftReason'],
     flags: ['isEmergency'],
     // That records came from a file is for the site they came to.
     only: "rule <> 'START-3'",

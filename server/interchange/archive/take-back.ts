@@ -1,5 +1,7 @@
 import type { TakenIn } from '#contract/archive';
 import type { ArchiveKind } from '#contract/archive-rows';
+import type { Message } from '#core/message/message';
+import { msg } from '#core/message/message';
 import { type AuditNote, writeAudit } from '../../db/audit';
 import { isForeignKeyClash, type Prepare } from '../../db/sqlite';
 import { recountSuperseded } from '../../db/superseded';
@@ -15,9 +17,11 @@ const MOST_LISTED = 100;
 
 /** What was taken in, the newest first. */
 export const readTakenIn = (prepare: Prepare): TakenIn[] =>
-  prepare(
-    `select ${COLUMNS} from taken_in order by at_ms desc, rowid desc limit ${MOST_LISTED}`,
-  ).all() as TakenIn[];
+  (
+    prepare(
+      `select ${COLUMNS} from taken_in order by at_ms desc, rowid desc limit ${MOST_LISTED}`,
+    ).all() as (Omit<TakenIn, 'words'> & { words: string })[]
+  ).map((list) => ({ ...list, words: JSON.parse(list.words) }));
 
 /**
  * Takes back all that one file added, as long as nobody has worked with it since. What stands in the audit stays there. To be
@@ -28,7 +32,7 @@ export function takeBack(prepare: Prepare, id: string, by: { practitionerId: str
   const list = prepare(
     `select ${COLUMNS}, client_ids as "clientIds", audit_id as "auditId" from taken_in where id = ?`,
   ).get(id) as Stored | undefined;
-  if (!list) throw notFound('What was taken in');
+  if (!list) throw notFound(msg('What was taken in'));
   if (list.takenBackAtMs !== null) return;
   const clientIds = JSON.parse(list.clientIds) as string[];
   refuseWorkedWith(prepare, clientIds, list.auditId);
@@ -49,7 +53,7 @@ export function takeBack(prepare: Prepare, id: string, by: { practitionerId: str
   const note: AuditNote = {
     action: 'taken-back',
     subject: id,
-    detail: { words: list.words, rows: rows.length },
+    detail: { words: JSON.parse(String(list.words)), rows: rows.length },
   };
   writeAudit(prepare, note, { practitionerId: by.practitionerId, atMs: by.nowMs });
 }
@@ -64,9 +68,12 @@ function refuseWorkedWith(prepare: Prepare, clientIds: readonly string[], auditI
   for (const clientId of clientIds) {
     const { n } = since.get(clientId, auditId) as { n: number };
     if (n === 0) continue;
-    const who = (name.get(clientId) as { name: string } | undefined)?.name ?? 'Somebody of it';
+    const who = (name.get(clientId) as { name: string } | undefined)?.name ?? msg('Somebody of it');
     throw worked(
-      `${who} has been worked with since: ${n} ${n === 1 ? 'entry' : 'entries'} of the audit stand after it.`,
+      msg(
+        '{who} has been worked with since: {n, plural, one {# entry} other {# entries}} of the audit stand after it.',
+        { who, n },
+      ),
     );
   }
 }
@@ -76,13 +83,13 @@ function deleteRow(prepare: Prepare, table: string, rowId: string): void {
     prepare(`delete from ${table} where id = ?`).run(rowId);
   } catch (error) {
     if (!isForeignKeyClash(error)) throw error;
-    throw worked('Something of it is in use by now: records made here name it.');
+    throw worked(msg('Something of it is in use by now: records made here name it.'));
   }
 }
 
-const worked = (message: string) =>
+const worked = (message: Message) =>
   new Problem(
     409,
-    'Not as one any more',
-    `${message} Nothing was changed; mend single records where they stand.`,
+    msg('Not as one any more'),
+    msg('{message} Nothing was changed; mend single records where they stand.', { message }),
   );

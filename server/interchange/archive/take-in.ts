@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import type { ArchiveMatches, ArchiveOf, ArchivePreview, ArchiveRow, Match } from '#contract/archive';
 import { ARCHIVE_KINDS, type ArchiveKind } from '#contract/archive-rows';
 import type { Doer } from '#core/access/deeds';
+import { msg } from '#core/message/message';
 import type { NewHold } from '#core/record/holds';
 import type { SessionEvent } from '#core/session/events';
 import { type AuditRow, appendAudit } from '../../db/audit';
@@ -128,14 +129,17 @@ function isMoveFrom(movedFrom: string, signedBy: string | null, at: number): boo
   if (signedBy !== null && isSameFingerprint(signedBy, movedFrom)) return true;
   throw new NotAnArchive(
     at,
-    `it is signed by ${signedBy ?? 'nobody'}, and not by ${movedFrom}. Compare the key with what the other site shows, or leave it empty.`,
+    msg(
+      'it is signed by {signedBy}, and not by {movedFrom}. Compare the key with what the other site shows, or leave it empty.',
+      { signedBy: signedBy ?? msg('nobody'), movedFrom },
+    ),
   );
 }
 
 /** What came from a file opens nothing before a clinician has looked through it (rule START-3). */
 const holdOfTakenIn = (id: string, clientId: string, nowMs: number): NewHold => ({
   cause: `taken-in ${id} ${clientId}`,
-  words: 'Records came from a file',
+  words: msg('Records came from a file'),
   rule: 'START-3',
   atMs: nowMs,
   limb: null,
@@ -146,7 +150,7 @@ const holdOfTakenIn = (id: string, clientId: string, nowMs: number): NewHold => 
 /** A session that is on record here is what its devices said: a file adds nothing to it. */
 function refuseIntoSession(sessions: ReadonlySet<string>, row: Row, at: number): void {
   if (sessions.has((row.event as SessionEvent).sessionId)) return;
-  throw new NotAnArchive(at, 'this event is of a session that is on record here, and says more of it.');
+  throw new NotAnArchive(at, msg('this event is of a session that is on record here, and says more of it.'));
 }
 
 /** What stays where an archive is taken back: what was said of people, and what the practice is called. */
@@ -249,9 +253,12 @@ function insert(prepare: Prepare, kind: ArchiveKind, row: Row, at: number): void
     ).run(...Object.values(columns));
   } catch (error) {
     if (isForeignKeyClash(error))
-      throw new NotAnArchive(at, `this ${kind} names something that is neither in the file nor here.`);
+      throw new NotAnArchive(
+        at,
+        msg('this {kind} names something that is neither in the file nor here.', { kind }),
+      );
     if (isUniqueClash(error))
-      throw new NotAnArchive(at, `this ${kind} takes the place of another that is here.`);
+      throw new NotAnArchive(at, msg('this {kind} takes the place of another that is here.', { kind }));
     throw error;
   }
 }
@@ -273,7 +280,10 @@ function refuseOfAnother(prepare: Prepare, kind: ArchiveKind, row: Row, at: numb
     | { clientId: string }
     | undefined;
   if (whose && whose.clientId !== row.clientId)
-    throw new NotAnArchive(at, `this ${kind} hangs on the record of somebody else. Fetch the file again.`);
+    throw new NotAnArchive(
+      at,
+      msg('this {kind} hangs on the record of somebody else. Fetch the file again.', { kind }),
+    );
 }
 
 const rowIdOf = (kind: ArchiveKind, row: Row): string => {

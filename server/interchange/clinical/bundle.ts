@@ -2,20 +2,22 @@ import { v5 as uuidFrom } from 'uuid';
 import type { ArchiveRow } from '#contract/archive';
 import type { ArchiveKind } from '#contract/archive-rows';
 import type { Cuff } from '#core/cuff/cuff';
+import { list, type Message, mass, msg, type Text } from '#core/message/message';
 import { METHODS, type PulseMethod } from '#core/occlusion-pressure/methods';
 import { type MeasureBook, type MeasureId, measureBook } from '#core/outcomes/measures';
 import { sessionLine } from '#core/outcomes/session-line';
-import { exerciseWords, type Plan, targetWords } from '#core/plan/plan';
+import { exerciseWords, type LimbTarget, type Plan, targetWords } from '#core/plan/plan';
 import { readPlan } from '#core/plan/versions/read-plan';
 import { type Library, libraryOf } from '#core/protocol/exercises';
 import { rangeWords } from '#core/protocol/joint-range';
-import { LIMB_LABELS, type Limb } from '#core/quantity/limb';
+import { LIMB_NAMES, type Limb } from '#core/quantity/limb';
 import type { Clearance } from '#core/screening/clearance';
 import { type ItemId, SCREEN_ITEMS } from '#core/screening/items';
 import type { Procedure } from '#core/screening/screening';
 import type { SessionEvent } from '#core/session/events';
 import { fold } from '#core/session/fold';
 import { mergeLogs } from '#core/session/log';
+import { inEnglish } from '#language/render';
 import { loinc, quantity } from './codes';
 
 type Row = Record<string, unknown>;
@@ -36,7 +38,7 @@ const NAMESPACE = 'b7f4c1ce-6a0f-4e0f-9d0c-2f6a1f5a3d11';
 const idOf = (type: string, id: unknown): string => uuidFrom(`${type} ${id}`, NAMESPACE);
 const refTo = (type: string, id: unknown) => ({ reference: `urn:uuid:${idOf(type, id)}` });
 const at = (ms: unknown): string => new Date(Number(ms)).toISOString();
-const words = (text: unknown) => ({ text: String(text) });
+const words = (text: Text) => ({ text: inEnglish(text) });
 
 const observation = (id: unknown, { subject }: Around, effectiveMs: unknown, more: Row): Resource => ({
   resourceType: 'Observation',
@@ -46,7 +48,7 @@ const observation = (id: unknown, { subject }: Around, effectiveMs: unknown, mor
   effectiveDateTime: at(effectiveMs),
   ...more,
 });
-const onLimb = (limb: unknown) => (limb ? { bodySite: words(LIMB_LABELS[limb as Limb]) } : {});
+const onLimb = (limb: unknown) => (limb ? { bodySite: words(LIMB_NAMES[limb as Limb]) } : {});
 const component = (name: string, value: Row) => ({ code: words(name), ...value });
 
 /** Resources of a row of each kind; what is left out is of the practice rather than of the person, or follows from the rest. */
@@ -94,7 +96,7 @@ const RESOURCES: Partial<Record<ArchiveKind, (row: Row, around: Around) => Resou
         item: [
           ...Object.entries(SCREEN_ITEMS).map(([linkId, { label }]) => ({
             linkId,
-            text: label,
+            text: inEnglish(label),
             answer: [{ valueBoolean: yes.includes(linkId as ItemId) }],
           })),
           ...(note === '' ? [] : [{ linkId: 'note', text: 'Note', answer: [{ valueString: note }] }]),
@@ -116,7 +118,7 @@ const RESOURCES: Partial<Record<ArchiveKind, (row: Row, around: Around) => Resou
         code: words(procedure.what),
         subject: around.subject,
         performedDateTime: at(procedure.atMs),
-        ...(procedure.limb === 'no-limb' ? {} : { bodySite: [words(LIMB_LABELS[procedure.limb])] }),
+        ...(procedure.limb === 'no-limb' ? {} : { bodySite: [words(LIMB_NAMES[procedure.limb])] }),
       })),
     ];
   },
@@ -129,7 +131,7 @@ const RESOURCES: Partial<Record<ArchiveKind, (row: Row, around: Around) => Resou
         valueString: [
           `${givenBy}: ${subjects.join(', ')}`,
           ...(maxPercentLop === null ? [] : [`at most ${maxPercentLop} % of LOP`]),
-          ...ranges.map(rangeWords),
+          ...ranges.map((range) => inEnglish(rangeWords(range))),
         ].join(', '),
         ...(note === '' ? {} : { note: [{ text: note }] }),
       }),
@@ -185,7 +187,7 @@ const RESOURCES: Partial<Record<ArchiveKind, (row: Row, around: Around) => Resou
       valueQuantity: quantity(Number(row.oneRepMaxKg), 'kg'),
       component: [
         component('Exercise', {
-          valueString: around.library[String(row.exerciseId)]?.label ?? String(row.exerciseId),
+          valueString: inEnglish(around.library[String(row.exerciseId)]?.label ?? String(row.exerciseId)),
         }),
         component('Side', { valueString: String(row.side) }),
       ],
@@ -206,8 +208,8 @@ const RESOURCES: Partial<Record<ArchiveKind, (row: Row, around: Around) => Resou
               ? loinc('heart-rate')
               : words(measure.label),
         ...onLimb(row.limb),
-        ...(row.setting === '' ? {} : { method: words(row.setting) }),
-        valueQuantity: quantity(Number(row.value), measure.unit),
+        ...(row.setting === '' ? {} : { method: words(String(row.setting)) }),
+        valueQuantity: quantity(Number(row.value), inEnglish(measure.unit)),
         ...(row.note === '' ? {} : { note: [{ text: String(row.note) }] }),
       }),
     ];
@@ -218,7 +220,7 @@ const RESOURCES: Partial<Record<ArchiveKind, (row: Row, around: Around) => Resou
       resourceType: 'Flag',
       id: idOf('Flag', id),
       status: liftedAtMs === null ? 'active' : 'inactive',
-      code: words(text),
+      code: words(text as Text),
       subject,
       period: { start: at(atMs), ...(liftedAtMs === null ? {} : { end: at(liftedAtMs) }) },
     },
@@ -294,17 +296,31 @@ const RESOURCES: Partial<Record<ArchiveKind, (row: Row, around: Around) => Resou
 const dose = (name: string, valueQuantity: Row) => ({ url: `urn:nervato:dose:${name}`, valueQuantity });
 
 const planWords = (plan: Plan): string =>
-  plan.exercises
-    .map((exercise, place) => {
-      const limbs = exercise.limbs.map((target) =>
-        target.kind === 'measured'
-          ? `${LIMB_LABELS[target.limb].toLowerCase()} at ${target.pressure.value} mmHg (${target.percentLop} % of LOP)`
-          : `${LIMB_LABELS[target.limb].toLowerCase()} ${target.kind === 'by-feel' ? 'by strap ' : ''}at ${targetWords(target)}`,
-      );
-      const load = exercise.load.kind === 'weighed' ? `${exercise.load.load.value} kg` : exercise.load.recipe;
-      return `${exerciseWords(plan, place)}: ${limbs.join(', ')}, ${load}, ${exercise.protocolLabel}`;
-    })
-    .join('; ');
+  inEnglish(
+    list(
+      plan.exercises.map((exercise, place) =>
+        msg('{exercise}: {limbs}, {load}, {protocol}', {
+          exercise: exerciseWords(plan, place),
+          limbs: list(exercise.limbs.map(targetText), ', '),
+          load: exercise.load.kind === 'weighed' ? mass(exercise.load.load.value) : exercise.load.recipe,
+          protocol: exercise.protocolLabel,
+        }),
+      ),
+      '; ',
+    ),
+  );
+
+function targetText(target: LimbTarget): Message {
+  const values = { limb: LIMB_NAMES[target.limb], target: targetWords(target) };
+  switch (target.kind) {
+    case 'measured':
+      return msg('{limb} at {target} ({percentLop} % of LOP)', { ...values, percentLop: target.percentLop });
+    case 'by-feel':
+      return msg('{limb} by strap at {target}', values);
+    case 'arbitrary':
+      return msg('{limb} at {target}', values);
+  }
+}
 
 /**
  * The record of one person as a FHIR R4 bundle, of the rows of their archive. Every reference in it resolves within it.

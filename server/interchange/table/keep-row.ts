@@ -2,8 +2,12 @@ import { randomUUID } from 'node:crypto';
 import type { TableRow } from '#contract/table';
 import type { Cuff } from '#core/cuff/cuff';
 import { checkCuff, checkGirth } from '#core/cuff/fit';
+import type { Derived } from '#core/derivation/derived';
 import { type Finding, hardFindings } from '#core/findings/finding';
 import type { Pump } from '#core/kit/pump';
+import type { Message } from '#core/message/message';
+import { msg, sentences } from '#core/message/message';
+import { MessageError } from '#core/message/message-error';
 import { estimateOcclusionPressure } from '#core/occlusion-pressure/estimate';
 import { METHODS } from '#core/occlusion-pressure/methods';
 import { checkPlausibility } from '#core/occlusion-pressure/plausibility';
@@ -25,12 +29,14 @@ import type { Prepare } from '../../db/sqlite';
 import type { AddedRow } from '../taken-in-list';
 
 /** Why a row is not taken in, at which of its fields. */
-export class RefusedCell extends Error {
+export class RefusedCell extends MessageError {
+  readonly code = 'refused-cell';
+
   constructor(
     readonly field: string,
-    message: string,
+    says: Message,
   ) {
-    super(message);
+    super(says);
   }
 }
 
@@ -68,7 +74,10 @@ type Keep<K extends TableKind> = (row: TableRow<K>, keeping: KeepingRows) => Add
 export const KEEP: { [K in TableKind]: Keep<K> } = {
   people: ({ person, story }, { prepare, nowMs, people }) => {
     if (people.has(person.toLowerCase()))
-      throw new RefusedCell('person', `${person} is here already. Take the row out, or say who it is.`);
+      throw new RefusedCell(
+        'person',
+        msg('{person} is here already. Take the row out, or say who it is.', { person }),
+      );
     const id = randomUUID();
     prepare(
       'insert into client (id, name, story, shelf_life, limb_shelf_lives, added_at_ms) values (?, ?, ?, ?, ?, ?)',
@@ -107,17 +116,21 @@ export const KEEP: { [K in TableKind]: Keep<K> } = {
     const girth = girthOf(prepare, clientId, limb, cuff.id);
     const [site] = METHODS[method].sites[limbKind(limb)];
     if (!site)
-      throw new RefusedCell('method', `${METHODS[method].label} is not for this limb. Say how it was found.`);
+      throw new RefusedCell(
+        'method',
+        msg('{method} is not for this limb. Say how it was found.', { method: METHODS[method].label }),
+      );
     // What a table says is the pressure at which the pulse went, read once from the coarsest gauge there is.
     const gauge = keeping.pumps.reduce<Pump | null>(
       (coarsest, pump) => (coarsest && coarsest.divisionMmHg >= pump.divisionMmHg ? coarsest : pump),
       null,
     );
-    if (!gauge) throw new RefusedCell('pressureMmHg', 'The practice has no gauge. Add one to the kit first.');
+    if (!gauge)
+      throw new RefusedCell('pressureMmHg', msg('The practice has no gauge. Add one to the kit first.'));
     const step = stepMmHg ?? USUAL_STEP_MMHG;
     const trial = { goneMmHg: pressureMmHg, upMmHg: step, backMmHg: pressureMmHg - step, downMmHg: step };
     const estimate = estimateOcclusionPressure([trial], gauge, 'first-silence', method, keeping.spread);
-    if (!estimate) throw new RefusedCell('pressureMmHg', 'No pressure can be made of it.');
+    if (!estimate) throw new RefusedCell('pressureMmHg', msg('No pressure can be made of it.'));
     refuse(
       'pressureMmHg',
       checkPlausibility(estimate.pressure.value, { girthCm: girth, widthCm: cuff.widthCm }),
@@ -157,7 +170,8 @@ export const KEEP: { [K in TableKind]: Keep<K> } = {
     const { prepare, library } = keeping;
     const clientId = clientOf(keeping, person);
     const exercise = library[exerciseId];
-    if (!exercise) throw new RefusedCell('exerciseId', 'This exercise is not in the library. Add it first.');
+    if (!exercise)
+      throw new RefusedCell('exerciseId', msg('This exercise is not in the library. Add it first.'));
     const atMs = atNoon(day, keeping);
     refuse(
       'side',
@@ -178,7 +192,7 @@ export const KEEP: { [K in TableKind]: Keep<K> } = {
     const clientId = clientOf(keeping, person);
     const measure = measures[measureId];
     if (!measure)
-      throw new RefusedCell('measureId', 'Nothing is measured by this name. Add the measure first.');
+      throw new RefusedCell('measureId', msg('Nothing is measured by this name. Add the measure first.'));
     const taken = { measureId, limb, repeats: values, setting: setting ?? '', note: note ?? '' };
     const [wrong] = checkTaken(taken, measure);
     if (wrong) throw new RefusedCell(wrong.field === 'repeats' ? 'values' : wrong.field, wrong.message);
@@ -202,13 +216,16 @@ export const KEEP: { [K in TableKind]: Keep<K> } = {
     if (reps.length > places.length)
       throw new RefusedCell(
         'reps',
-        `The plan has ${places.length} sets; ${reps.length} are written. Say which were done.`,
+        msg('The plan has {length} sets; {length2} are written. Say which were done.', {
+          length: places.length,
+          length2: reps.length,
+        }),
       );
     const done = places.flatMap((place, at) =>
       reps[at] ? [{ ...place, reps: reps[at] ?? 0, lastedMs: null }] : [],
     );
     const sets = done.map((set, at) => ({ ...set, effort: at === done.length - 1 ? effort : null }));
-    if (sets.length === 0) throw new RefusedCell('reps', 'No set was done. Take the row out.');
+    if (sets.length === 0) throw new RefusedCell('reps', msg('No set was done. Take the row out.'));
     const id = randomUUID();
     enterSession(
       prepare,
@@ -233,7 +250,8 @@ const momentOf = (day: string, time: string): number => new Date(`${day}T${time}
 
 /** When it was, of a day without a time; today’s was before now. @throws RefusedCell for a day that is to come */
 function atNoon(day: string, { nowMs }: KeepingRows): number {
-  if (momentOf(day, '00:00') > nowMs) throw new RefusedCell('day', `${day} is to come. Check the date.`);
+  if (momentOf(day, '00:00') > nowMs)
+    throw new RefusedCell('day', msg('{day} is to come. Check the date.', { day }));
   return Math.min(momentOf(day, NOON), nowMs);
 }
 
@@ -243,17 +261,20 @@ function clientOf({ people }: KeepingRows, person: string): string {
   if (!one)
     throw new RefusedCell(
       'person',
-      `Nobody is called ${person}. Bring the people in first, or mend the name.`,
+      msg('Nobody is called {person}. Bring the people in first, or mend the name.', { person }),
     );
   if (another)
-    throw new RefusedCell('person', `Several people are called ${person}. Enter it where they stand.`);
+    throw new RefusedCell(
+      'person',
+      msg('Several people are called {person}. Enter it where they stand.', { person }),
+    );
   return one;
 }
 
 function cuffIn({ cuffs }: KeepingRows, cuffId: string): Cuff {
   const cuff = cuffs.find(({ id }) => id === cuffId);
   if (cuff) return cuff;
-  throw new RefusedCell('cuffId', 'This cuff is not in the kit. Add it first.');
+  throw new RefusedCell('cuffId', msg('This cuff is not in the kit. Add it first.'));
 }
 
 /** The girth under a cuff, as it was last fitted. @throws RefusedCell where it was not */
@@ -264,20 +285,20 @@ function girthOf(prepare: Prepare, clientId: string, limb: string, cuffId: strin
   if (fit) return fit.girthCm;
   throw new RefusedCell(
     'limb',
-    'No girth of this limb under this cuff is on record. Bring the girths in first.',
+    msg('No girth of this limb under this cuff is on record. Bring the girths in first.'),
   );
 }
 
-/** A figure whose working says that it came from a table. */
-const fromATable = <T extends { working: { label: string; detail: string }[] }>(figure: T): T => ({
+/** A pressure of one reading whose working says that it came from a table. */
+const fromATable = (figure: Derived): Derived => ({
   ...figure,
   working: [
     {
-      label: 'From a table',
-      detail: 'one reading, the pressure at which the pulse went; how it was come at was not told',
+      label: msg('From a table'),
+      detail: msg('one reading, the pressure at which the pulse went; how it was reached was not said'),
     },
-    // The trial it was estimated by is none that anybody did.
-    ...figure.working.filter(({ label }) => !label.startsWith('Trial')),
+    // The one trial it was estimated by was not done: its line is left out.
+    ...figure.working.slice(1),
   ],
 });
 
@@ -302,9 +323,11 @@ function planOf(prepare: Prepare, clientId: string, name: string | null): string
   if (!one)
     throw new RefusedCell(
       'plan',
-      name === null ? 'They have no plan. Sign one first.' : `They have no plan called ${name}.`,
+      name === null
+        ? msg('They have no plan. Sign one first.')
+        : msg('They have no plan called {name}.', { name }),
     );
-  if (another) throw new RefusedCell('plan', 'They have several plans. Say which by its name.');
+  if (another) throw new RefusedCell('plan', msg('They have several plans. Say which by its name.'));
   return one.id;
 }
 
@@ -313,7 +336,7 @@ function setsThen(prepare: Prepare, coursePlanId: string, atMs: number) {
   const version = prepare(
     'select plan from prescription where course_plan_id = ? and at_ms <= ? order by at_ms desc limit 1',
   ).get(coursePlanId, atMs) as { plan: string } | undefined;
-  if (!version) throw new RefusedCell('day', 'The plan was not signed yet then. Check the date.');
+  if (!version) throw new RefusedCell('day', msg('The plan was not signed yet then. Check the date.'));
   return setOrder(readPlan(JSON.parse(version.plan))).map(({ exerciseIndex, setIndex }) => ({
     exerciseIndex,
     setIndex,
@@ -327,5 +350,5 @@ function refuse(
 ): void {
   const [wrong] =
     guards === 'guards too' ? findings.filter(({ level }) => level !== 'note') : hardFindings(findings);
-  if (wrong) throw new RefusedCell(field, `${wrong.message} ${wrong.remedy}`);
+  if (wrong) throw new RefusedCell(field, sentences(wrong.message, wrong.remedy));
 }

@@ -1,5 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { type RefusedRow, TABLE_ROWS, type TableAnswer } from '#contract/table';
+import { messageOf } from '#core/message/issue';
+import { msg } from '#core/message/message';
 import { TABLES, type TableKind } from '#core/table/tables';
 import type { Prepare } from '../../db/sqlite';
 import { Problem } from '../../problem';
@@ -36,7 +38,7 @@ export async function takeTable(
   inTurn: InTurn,
 ): Promise<TableAnswer> {
   const { nowMs, practitionerId } = keeping;
-  const words = `${TABLES[kind].label} of ${name}`;
+  const words = msg('{kind} of {name}', { kind: TABLES[kind].label, name });
   const list = { id: randomUUID(), nowMs, practitionerId, words, clientIds: [] as string[] };
   const people = new Set<string>();
   const refused: RefusedRow[] = [];
@@ -52,7 +54,7 @@ export async function takeTable(
             return came;
           }
           left += 1;
-          if (refused.length < MOST_NAMED) refused.push({ row, field: came.field, reason: came.message });
+          if (refused.length < MOST_NAMED) refused.push({ row, field: came.field, reason: came.says });
           return [];
         });
         if (isPreview || added.length === 0) return;
@@ -95,13 +97,16 @@ function keepLine(kind: TableKind, line: string, keeping: KeepingRows): AddedRow
   const read = TABLE_ROWS[kind].safeParse(jsonOf(line));
   if (!read.success) {
     const [issue] = read.error.issues;
-    return new RefusedCell(String(issue?.path[0] ?? ''), issue?.message ?? 'This is no row of such a table.');
+    return new RefusedCell(
+      String(issue?.path[0] ?? ''),
+      issue ? messageOf(issue) : msg('This is no row of such a table.'),
+    );
   }
   try {
     return (KEEP[kind] as (row: unknown, keeping: KeepingRows) => AddedRow[])(read.data, keeping);
   } catch (error) {
     if (error instanceof RefusedCell) return error;
-    if (error instanceof Problem) return new RefusedCell(error.errors[0]?.path ?? '', error.detail);
+    if (error instanceof Problem) return new RefusedCell(error.errors[0]?.path ?? '', error.says);
     throw error;
   }
 }

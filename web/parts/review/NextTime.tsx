@@ -7,7 +7,7 @@ import { changeWords } from '#core/review/change';
 import type { Act } from '../../act/act';
 import { type LiveSession, useSession } from '../../data/live-session';
 import { useClient, useMay, usePractice } from '../../data/queries';
-import { told } from '../../language/told';
+import { translate } from '../../language/translate';
 import { Button } from '../Button';
 import { useAction } from '../use-action';
 import { Why } from '../Why';
@@ -71,11 +71,11 @@ export function NextTime({ session: { view, state }, act }: { session: LiveSessi
       {done.map(({ place, advice: { change, reason, rule }, advice, answer }) => (
         <div key={place}>
           <p className="text-2xl font-semibold first-letter:uppercase">
-            {done.length > 1 && `${told(called[place])}: `}
-            {told(changeWords(change))}
+            {done.length > 1 && `${translate(called[place])}: `}
+            {translate(changeWords(change))}
           </p>
           <p>
-            {told(reason)} <Why rule={rule} />
+            {translate(reason)} <Why rule={rule} />
           </p>
           {(maySign || answer) && (
             <ReviewAnswerForm
@@ -92,7 +92,7 @@ export function NextTime({ session: { view, state }, act }: { session: LiveSessi
       ))}
       {open.length > 0 && (
         <p className="text-[15px] text-quiet print:hidden">
-          {t`${!maySign ? `${told(whoMay('sign'))} ` : ''}The answer makes the next version of the plan; it is asked before the plan opens again.`}
+          {t`${!maySign ? `${translate(whoMay('sign'))} ` : ''}The answer makes the next version of the plan; it is asked before the plan opens again.`}
         </p>
       )}
     </section>

@@ -11,7 +11,7 @@ import type { Limits } from '#core/screening/clearance';
 import type { ReviewAnswer } from '#core/session/events/values';
 import { reviewChangeSchema } from '#core/session/events/values';
 import type { Act } from '../../act/act';
-import { told } from '../../language/told';
+import { translate } from '../../language/translate';
 import { Button } from '../Button';
 import { bySchema } from '../by-schema';
 import { Choice } from '../Choice';
@@ -82,7 +82,7 @@ export function ReviewAnswerForm({
       {answer && (
         <p className="text-[15px]">
           {ANSWERED[answer.answer]}
-          {answer.answer === 'edited' && `: ${told(changeWords(tidyChange(answer.change)))}`}
+          {answer.answer === 'edited' && `: ${translate(changeWords(tidyChange(answer.change)))}`}
           {answer.reason && `: ${answer.reason}`}.
         </p>
       )}
@@ -94,17 +94,17 @@ export function ReviewAnswerForm({
             onClick={() => give('accepted', advice.change, '')}
           >
             <Trans>
-              Accept<span className="sr-only"> for {told(label)}</span>
+              Accept<span className="sr-only"> for {translate(label)}</span>
             </Trans>
           </Button>
           <Button onClick={() => setOpen(open === 'edited' ? null : 'edited')}>
             <Trans>
-              Edit<span className="sr-only"> for {told(label)}</span>
+              Edit<span className="sr-only"> for {translate(label)}</span>
             </Trans>
           </Button>
           <Button onClick={() => setOpen(open === 'declined' ? null : 'declined')}>
             <Trans>
-              Decline<span className="sr-only"> for {told(label)}</span>
+              Decline<span className="sr-only"> for {translate(label)}</span>
             </Trans>
           </Button>
         </div>
@@ -146,7 +146,7 @@ export function ReviewAnswerForm({
           </Button>
           {refused && open === 'edited' && (
             <FieldError>
-              <Said>{told(refused)}</Said>
+              <Said>{translate(refused)}</Said>
             </FieldError>
           )}
         </form>

@@ -1,10 +1,11 @@
 import { t } from '@lingui/core/macro';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { newPinSchema } from '#contract/sign-in';
+import { ROLE_NAMES } from '#core/access/deeds';
 import { api, failureWords } from '../../data/api';
 import { KEYS } from '../../data/keys';
 import { must, signOut, useMe } from '../../data/sign-in';
-import { told } from '../../language/told';
+import { translate } from '../../language/translate';
 import { Button } from '../../parts/Button';
 import { CertificateWords } from '../../parts/CertificateWords';
 import { Field, FieldError } from '../../parts/Field';
@@ -24,7 +25,7 @@ export function AccountView() {
       <header>
         <h1 className="text-3xl font-semibold">{t`Your account`}</h1>
         <p>
-          {me.practitioner.name}, {told(me.practitioner.role)}
+          {me.practitioner.name}, {translate(ROLE_NAMES[me.practitioner.role])}
           {me.practitioner.isOwner && t`, owner of the practice`}
         </p>
         <CertificateWords untilDay={me.certifiedUntilDay} />

@@ -2,7 +2,7 @@ import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import { useState } from 'react';
 import type { Account, Accounts } from '#contract/sign-in';
-import { ROLES, whoMay } from '#core/access/deeds';
+import { ROLE_NAMES, ROLES, whoMay } from '#core/access/deeds';
 import {
   changeAccount,
   endAccount,
@@ -12,7 +12,7 @@ import {
 } from '../../data/accounts';
 import { failureWords } from '../../data/api';
 import { useMay, usePractitioner } from '../../data/queries';
-import { told } from '../../language/told';
+import { translate } from '../../language/translate';
 import { Button } from '../../parts/Button';
 import { CertificateWords } from '../../parts/CertificateWords';
 import { FieldError } from '../../parts/Field';
@@ -30,7 +30,7 @@ export function AccountsView() {
   return (
     <div className="space-y-6 p-6">
       <PracticeHead title={t`Who may sign in`}>{null}</PracticeHead>
-      {mayKeep ? <Shown /> : <p className="text-quiet">{told(whoMay('keep-accounts'))}</p>}
+      {mayKeep ? <Shown /> : <p className="text-quiet">{translate(whoMay('keep-accounts'))}</p>}
     </div>
   );
 }
@@ -131,7 +131,7 @@ function Row({
           hideLabel
           value={role}
           onChange={(next) => change.mutate({ id: practitionerId, role: next })}
-          options={ROLES.map((value) => ({ value, label: told(value) }))}
+          options={ROLES.map((value) => ({ value, label: translate(ROLE_NAMES[value]) }))}
         />
         <Tick checked={isOwner} onChange={(next) => change.mutate({ id: practitionerId, isOwner: next })}>
           <Trans>

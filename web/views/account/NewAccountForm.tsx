@@ -1,9 +1,9 @@
 import { t } from '@lingui/core/macro';
 import type { Accounts } from '#contract/sign-in';
-import { ROLES, type Role } from '#core/access/deeds';
+import { ROLE_NAMES, ROLES, type Role } from '#core/access/deeds';
 import { openAccount, useAccountWrite } from '../../data/accounts';
 import { failureWords, fieldProblem } from '../../data/api';
-import { told } from '../../language/told';
+import { translate } from '../../language/translate';
 import { Button } from '../../parts/Button';
 import { Choice } from '../../parts/Choice';
 import { Field, FieldError } from '../../parts/Field';
@@ -50,7 +50,7 @@ export function NewAccountForm({
           options={[
             ...without.map(({ id, name: label, role: of }) => ({
               value: id,
-              label: `${label}, ${told(of)}`,
+              label: `${label}, ${translate(ROLE_NAMES[of])}`,
             })),
             { value: NEW, label: t`somebody new` },
           ]}
@@ -68,7 +68,7 @@ export function NewAccountForm({
             label={t`They are a`}
             value={role}
             onChange={(next) => set('role', next)}
-            options={ROLES.map((value) => ({ value, label: told(value) }))}
+            options={ROLES.map((value) => ({ value, label: translate(ROLE_NAMES[value]) }))}
           />
         </>
       )}

@@ -8,7 +8,7 @@ import { failureWords } from '../../data/api';
 import { useAudit, useAuditCheck } from '../../data/audit';
 import { useClient, useMay, usePractice } from '../../data/queries';
 import { saveFile } from '../../data/save-file';
-import { told } from '../../language/told';
+import { translate } from '../../language/translate';
 import { Button } from '../../parts/Button';
 import { Field, FieldError } from '../../parts/Field';
 import { dayAndTime } from '../../parts/format';
@@ -26,7 +26,7 @@ export function AuditView() {
   return (
     <div className="space-y-5 p-6">
       <PracticeHead title={t`Who did what`}>{null}</PracticeHead>
-      {may ? <Entries clientId={clientId} /> : <p className="text-quiet">{told(whoMay(deed))}</p>}
+      {may ? <Entries clientId={clientId} /> : <p className="text-quiet">{translate(whoMay(deed))}</p>}
     </div>
   );
 }
@@ -160,7 +160,7 @@ function Check() {
       {data &&
         (data.broken ? (
           <p role="status" className="notched py-1 text-ochre">
-            {t`Entry ${data.broken.id} does not hold. ${told(data.broken.words)}`}
+            {t`Entry ${data.broken.id} does not hold. ${translate(data.broken.words)}`}
           </p>
         ) : (
           <p role="status">

@@ -1,15 +1,17 @@
 import { t } from '@lingui/core/macro';
 import type { AuditEntry } from '#contract/audit';
 import { type Counted, markWords } from '#core/cuff/mark-words';
+import { isMessage, type Message } from '#core/message/message';
 import { SHELF_LIFE_LABELS } from '#core/occlusion-pressure/shelf-life';
 import { type MeasureBook, measureBook, measureOf } from '#core/outcomes/measures';
+import { RUNG_NAMES } from '#core/plan/goals';
 import type { Library } from '#core/protocol/exercises';
-import { LIMB_LABELS } from '#core/quantity/limb';
+import { LIMB_LABELS, SIDE_NAMES } from '#core/quantity/limb';
 import { exerciseLabel } from '#core/record/facts';
 import { RULES } from '#core/rules/catalogue';
 import { clearanceSubjectSchema } from '#core/screening/clearance';
 import { DAY_SIGNS } from '#core/screening/day-check';
-import { told } from '../../language/told';
+import { translate } from '../../language/translate';
 import { clearanceSubject } from '../../parts/clearance-subject';
 import { plain } from '../../parts/format';
 import type { Measure } from '../../parts/units';
@@ -40,12 +42,12 @@ const figure =
     typeof value === 'number' ? words(value, practice) : null;
 const counted = (one: string, many: (figure: number) => string): Read =>
   figure((count) => (count === 1 ? one : many(count)));
-/** What somebody has written: it is never told in another language. */
+/** What a person has written: it is never translated. */
 const written = text((value) => value);
-const said = text((value) => told(value));
+const said: Read = (value) => (typeof value === 'string' || isMessage(value) ? translate(value) : null);
 const named = (words: Record<string, string>): Read => text((value) => calls(words, value) ?? value);
-const labelled = (labels: Record<string, string>): Read =>
-  text((value) => told(calls(labels, value) ?? value));
+const labelled = (labels: Record<string, Message>): Read =>
+  text((value) => translate(calls(labels, value) ?? value));
 const part =
   (name: string, read: Read): Read =>
   (value, practice, detail) =>
@@ -63,9 +65,9 @@ const SUBJECT: Read = (value, practice, detail) => {
   const { data } = clearanceSubjectSchema.safeParse(value);
   return data === undefined ? written(value, practice, detail) : clearanceSubject(data);
 };
-const RULE = text((value) => told(calls<{ title: string }>(RULES, value)?.title ?? value));
+const RULE = text((value) => translate(calls<{ title: Message }>(RULES, value)?.title ?? value));
 const SETS = counted(t`1 set`, (sets) => t`${sets} sets`);
-const DAY_SIGN = text((value) => told(calls<{ no: string }>(DAY_SIGNS, value)?.no ?? value));
+const DAY_SIGN = text((value) => translate(calls<{ no: Message }>(DAY_SIGNS, value)?.no ?? value));
 
 const KINDS: Record<string, string> = {
   screening: t`a screening`,
@@ -110,19 +112,19 @@ const READS: Record<string, Read> = {
   to: changed,
   change: changed,
   kind: text((value) => calls(KINDS, value) ?? null),
-  item: part('label', written),
-  exercise: part('label', written),
-  measure: part('label', written),
-  measureId: text((id, { ownMeasures }) => told(measureOf(measureBook(ownMeasures), id).label)),
-  exerciseId: text((id, practice) => told(exerciseLabel(practice, id))),
-  side: text((side) => (side === 'left' || side === 'right' ? told(side) : null)),
+  item: part('label', said),
+  exercise: part('label', said),
+  measure: part('label', said),
+  measureId: text((id, { ownMeasures }) => translate(measureOf(measureBook(ownMeasures), id).label)),
+  exerciseId: text((id, practice) => translate(exerciseLabel(practice, id))),
+  side: text((side) => (side === 'left' || side === 'right' ? translate(SIDE_NAMES[side]) : null)),
   limb: labelled(LIMB_LABELS),
   girthCm: figure((cm, { length }) => length.words(cm)),
-  label: written,
+  label: said,
   strapLabel: written,
   mark: (value, _, { counts, tension }) =>
     typeof value === 'number'
-      ? told(
+      ? translate(
           markWords({
             mark: value,
             counts: counts === 'turns' || counts === 'squeezes' ? (counts satisfies Counted) : undefined,
@@ -146,7 +148,7 @@ const READS: Record<string, Read> = {
       : null,
   setting: said,
   goneMmHg: figure((mmHg) => t`pulse gone at ${plain(mmHg)} mmHg`),
-  rung: said,
+  rung: labelled(RUNG_NAMES),
   yes: (value, practice, detail) =>
     Array.isArray(value) && value.length === 0
       ? t`nothing answered with yes`

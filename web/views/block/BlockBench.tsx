@@ -7,7 +7,7 @@ import type { PracticeView } from '#contract/practice';
 import { checkBlock } from '#core/course/check-block';
 import { api, failureWords, read } from '../../data/api';
 import { useRecordWrite } from '../../data/queries';
-import { told } from '../../language/told';
+import { translate } from '../../language/translate';
 import { FirstDo } from '../../parts/Bench';
 import { Button } from '../../parts/Button';
 import { Choice } from '../../parts/Choice';
@@ -27,7 +27,7 @@ export function BlockBench({ client, practice }: { client: ClientRecord; practic
   const block = useBlock(client);
   if (block.plans.length === 0) {
     return (
-      <FirstDo clientId={client.id} link="Prescribe">
+      <FirstDo clientId={client.id} link="prescribe">
         {t`A block schedules plans, and none is signed yet.`}
       </FirstDo>
     );
@@ -97,12 +97,12 @@ function BlockDays({
       </div>
       {problem && <FieldError>{problem.issues[0]?.message ?? t`Something is to be filled in.`}</FieldError>}
       {unmet.map(({ message, rule }) => (
-        <p key={message} className="notched py-0.5 text-[15px] text-ochre">
-          {told(message)} <Why rule={rule} />
+        <p key={translate(message)} className="notched py-0.5 text-[15px] text-ochre">
+          {translate(message)} <Why rule={rule} />
         </p>
       ))}
       {findings.map((finding) => (
-        <FindingLine key={finding.message} finding={finding} />
+        <FindingLine key={translate(finding.message)} finding={finding} />
       ))}
       {view === 'weeks' ? (
         <BlockWeeks block={block} brush={brush} />

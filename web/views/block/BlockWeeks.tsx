@@ -3,7 +3,7 @@ import { Trans } from '@lingui/react/macro';
 import { format } from 'date-fns';
 import type { BlockWeek } from '#core/course/block-weeks';
 import { WEEKDAY_LABELS, weekdayOf } from '#core/quantity/days';
-import { told } from '../../language/told';
+import { translate } from '../../language/translate';
 import { clock, plain } from '../../parts/format';
 import { noonOf } from '../../parts/noon';
 import { DayCell } from './DayCell';
@@ -24,7 +24,7 @@ export function BlockWeeks({ block, brush }: { block: BlockState; brush: string 
             <th className="w-10 font-normal">{t`Week`}</th>
             {Array.from({ length: 7 }, (_, i) => weekdayOf(first.firstDay + i)).map((weekday) => (
               <th key={weekday} className="px-1.5 font-normal">
-                {told(WEEKDAY_LABELS[weekday])}
+                {translate(WEEKDAY_LABELS[weekday])}
               </th>
             ))}
             <th className="w-52 font-normal">{t`Meant to be`}</th>
@@ -59,7 +59,7 @@ function Meant({ week, rises }: { week: BlockWeek; rises: boolean }) {
     <>
       {week.plans.map((plan) => (
         <p key={plan.coursePlanId}>
-          {week.plans.length > 1 && `${told(plan.name)}: `}
+          {week.plans.length > 1 && `${plan.name}: `}
           <span className="figures text-[15px]">{t`${plan.percentLop} % of LOP`}</span>
           {plan.percentOneRepMax !== null && rises && (
             <span className="figures">{t`, ${plain(plan.percentOneRepMax, 1)} % of 1RM`}</span>
@@ -74,13 +74,15 @@ function Meant({ week, rises }: { week: BlockWeek; rises: boolean }) {
         </Trans>
       </p>
       {week.due.map((words) => (
-        <p key={words} className="notched text-ochre">
-          {told(words)}
+        <p key={translate(words)} className="notched text-ochre">
+          {translate(words)}
         </p>
       ))}
     </>
   );
 }
+
+const STATES = { done: t`done`, missed: t`missed` } as const;
 
 /** The same on a phone, where seven days do not stand beside each other: a week is its sessions in words. */
 function WeekList({ block: { weeks, wish, entries, plans } }: { block: BlockState }) {
@@ -99,7 +101,7 @@ function WeekList({ block: { weeks, wish, entries, plans } }: { block: BlockStat
               <p key={place}>
                 <span className="figures">{format(noonOf(entry.day), t`EEE d MMM`)}</span>{' '}
                 {plans.find(({ id }) => id === entry.coursePlanId)?.name ?? t`a plan that has ended`}
-                {entry.state !== 'to-come' && `, ${told(entry.state)}`}
+                {entry.state !== 'to-come' && `, ${STATES[entry.state]}`}
                 {entry.state === 'to-come' && entry.makesUp && t`, makes up a missed one`}
               </p>
             ))}

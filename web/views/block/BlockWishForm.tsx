@@ -3,7 +3,7 @@ import { Trans } from '@lingui/react/macro';
 import type { BlockLine } from '#core/course/block';
 import { BLOCK_STARTS, type BlockStartId } from '#core/course/block-starts';
 import { WEEKDAY_LABELS } from '#core/quantity/days';
-import { told } from '../../language/told';
+import { translate } from '../../language/translate';
 import { Choice } from '../../parts/Choice';
 import { DateField } from '../../parts/DateField';
 import { NumberField } from '../../parts/NumberField';
@@ -13,7 +13,7 @@ import { TimeField } from '../../parts/TimeField';
 import { CalendarIn } from './CalendarIn';
 import type { BlockState } from './use-block';
 
-const WEEKDAYS = WEEKDAY_LABELS.map((label, value) => ({ value: String(value), label }));
+const WEEKDAYS = WEEKDAY_LABELS.map((label, value) => ({ value: String(value), label: translate(label) }));
 const STARTS = Object.keys(BLOCK_STARTS) as BlockStartId[];
 const USUAL_DELOAD = { everyWeeks: 4, setsPercent: 50 };
 
@@ -31,7 +31,7 @@ export function BlockWishForm({ block }: { block: BlockState }) {
         onChange={(id) => id !== '' && startFrom(id)}
         options={[
           { value: '' as BlockStartId | '', label: t`choose…` },
-          ...STARTS.map((value) => ({ value, label: told(BLOCK_STARTS[value].label) })),
+          ...STARTS.map((value) => ({ value, label: translate(BLOCK_STARTS[value].label) })),
         ]}
       />
       {wish.lines.map((line, place) => (

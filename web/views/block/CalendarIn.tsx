@@ -4,7 +4,7 @@ import { useState } from 'react';
 import type { BlockWish } from '#core/course/block';
 import { type CalendarDays, calendarDays } from '#core/course/calendar-days';
 import { dayOf, WEEKDAY_LABELS } from '#core/quantity/days';
-import { told } from '../../language/told';
+import { translate } from '../../language/translate';
 import { FieldError } from '../../parts/Field';
 import { FileLink } from '../../parts/FileLink';
 
@@ -51,7 +51,7 @@ export function CalendarIn({
           <ul>
             {off.slice(0, 8).map(({ day, title }) => (
               <li key={day}>
-                <span className="figures">{day}</span> {told(title)}
+                <span className="figures">{day}</span> {title}
               </li>
             ))}
             {off.length > 8 && <li>{t`and ${off.length - 8} more`}</li>}
@@ -70,13 +70,13 @@ export function CalendarIn({
       {heavy.map(({ weekday, title, times }) => (
         <p key={weekday}>
           <Trans>
-            {told(WEEKDAY_LABELS[weekday])}: {told(title)}, {times} times.{' '}
+            {translate(WEEKDAY_LABELS[weekday])}: {title}, {times} times.{' '}
             <button
               type="button"
               className={linkLook}
               onClick={() => change({ heavy: [...wish.heavy, weekday].sort() })}
             >
-              Heavy on {told(WEEKDAY_LABELS[weekday])}
+              Heavy on {translate(WEEKDAY_LABELS[weekday])}
             </button>
           </Trans>
         </p>

@@ -2,7 +2,6 @@ import { t } from '@lingui/core/macro';
 import { format } from 'date-fns';
 import type { BlockEntry } from '#core/course/follow-block';
 import { type Day, isoOf, weekdayOf } from '#core/quantity/days';
-import { told } from '../../language/told';
 import { noonOf } from '../../parts/noon';
 import type { BlockState } from './use-block';
 
@@ -47,7 +46,7 @@ export function DayCell({
           key={`${entry.coursePlanId} ${entry.state}`}
           className={`line-clamp-2 w-full px-1 [overflow-wrap:anywhere] text-[13px] leading-tight ${LOOKS[lookOf(entry)]}`}
         >
-          {told(nameOf(entry.coursePlanId))}
+          {nameOf(entry.coursePlanId)}
           {times > 1 && ` ×${times}`}
           <span className="sr-only">, {WORDS[lookOf(entry)]}. </span>
         </span>

@@ -2,7 +2,7 @@ import { t } from '@lingui/core/macro';
 import { addMonths, format } from 'date-fns';
 import { useState } from 'react';
 import { dayOf, isoOf, WEEKDAY_LABELS, weekdayOf } from '#core/quantity/days';
-import { told } from '../../language/told';
+import { translate } from '../../language/translate';
 import { Button } from '../../parts/Button';
 import { DayCell } from './DayCell';
 import type { BlockState } from './use-block';
@@ -44,8 +44,8 @@ export function MonthView({ block, brush }: { block: BlockState; brush: string }
         <thead>
           <tr className="text-left text-[14px] text-quiet">
             {WEEKDAY_LABELS.map((label) => (
-              <th key={label} className="px-2 font-normal">
-                {told(label)}
+              <th key={translate(label)} className="px-2 font-normal">
+                {translate(label)}
               </th>
             ))}
           </tr>

@@ -10,7 +10,6 @@ import { basisOf } from '#core/record/basis';
 import type { CourseBar } from '#core/record/course-strip';
 import { usePractitioner } from '../../data/queries';
 import { useLastReview } from '../../data/use-last-review';
-import { told } from '../../language/told';
 import { Button } from '../../parts/Button';
 import { CourseStrip } from '../../parts/CourseStrip';
 import { plain } from '../../parts/format';
@@ -78,7 +77,7 @@ function Outcome({
   const bars = sessions.map(
     ({ day, coursePlanId, percentLop, minutes }): CourseBar => ({
       day,
-      name: told(nameOf(coursePlanId)),
+      name: nameOf(coursePlanId),
       state: 'to-come',
       percentLop: percentLop?.likely ?? null,
       minutes: minutes.likely,
@@ -88,7 +87,7 @@ function Outcome({
     <>
       <p>
         {stall
-          ? t`It will probably stall on ${dayWords(stall.day)}, in week ${weekOf(stall.day, startDay)}: more than half of the runs fall short of 80 % in ${told(nameOf(stall.coursePlanId))}.`
+          ? t`It will probably stall on ${dayWords(stall.day)}, in week ${weekOf(stall.day, startDay)}: more than half of the runs fall short of 80 % in ${nameOf(stall.coursePlanId)}.`
           : t`No session is likely to fall short of 80 %.`}{' '}
         <span className="text-quiet">
           {t`${runs} runs of the effort forecast, each reviewed by the rules. Pressure and load are those of the first exercise. The person stays as they are now; it informs, and sets nothing.`}
@@ -115,7 +114,7 @@ function Outcome({
                 scope="col"
                 className={`py-1 pr-6 font-semibold ${HIDDEN_ON_PHONES.includes(label) ? 'max-sm:hidden' : ''}`}
               >
-                {told(label)}
+                {label}
               </th>
             ))}
           </tr>
@@ -126,7 +125,7 @@ function Outcome({
               // biome-ignore lint/suspicious/noArrayIndexKey: a plan may stand twice on a day
               key={place}
               session={session}
-              name={told(nameOf(session.coursePlanId))}
+              name={nameOf(session.coursePlanId)}
               week={weekOf(session.day, startDay)}
               mass={mass}
             />
@@ -155,11 +154,9 @@ function Row({
       </th>
       <td className="figures pr-6 max-sm:hidden">{week}</td>
       <td className="figures pr-6">
-        {percentLop ? told(spreadWords(percentLop, (value) => plain(value, 0))) : '–'}
+        {percentLop ? spreadWords(percentLop, (value) => plain(value, 0)) : '–'}
       </td>
-      <td className="figures pr-6">
-        {loadKg ? `${told(spreadWords(loadKg, mass.show))} ${mass.unit}` : '–'}
-      </td>
+      <td className="figures pr-6">{loadKg ? `${spreadWords(loadKg, mass.show)} ${mass.unit}` : '–'}</td>
       <td className="figures pr-6 max-sm:hidden">{plain(minutes.likely, 1)}</td>
       <td className="figures pr-6">{plain(100 * short, 0)} %</td>
     </tr>

@@ -1,4 +1,3 @@
-import { t } from '@lingui/core/macro';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import type { ClientRecord } from '#contract/client';
@@ -16,11 +15,11 @@ import { type BlockWeek, weeksOf } from '#core/course/block-weeks';
 import { type BlockEntry, followBlock } from '#core/course/follow-block';
 import type { Running } from '#core/course/place-block';
 import type { Unmet } from '#core/course/place-sessions';
+import { type Message, msg } from '#core/message/message';
 import { type Day, dayAt, dayOf, isoOf } from '#core/quantity/days';
 import { newest } from '#core/quantity/newest';
 import { blockContext, blockPlansOf, sessionsByDay } from '#core/record/block-in-force';
 import { comparisonWords } from '#core/record/comparison-in-force';
-import { told } from '../../language/told';
 import { planningWorker } from '../../workers/planning';
 
 const USUAL_TIME = '17:30';
@@ -101,14 +100,12 @@ export function useBlock(client: ClientRecord): BlockState {
 }
 
 /** What a comparison asks of a week that begins on a day, in words; both where it changes within the week. */
-const comparedIn = (facts: ClientRecord['facts'], firstDay: Day): string[] => [
-  ...new Set(
-    [firstDay, firstDay + 6].flatMap((day) => {
-      const asked = comparisonWords(facts, day);
-      return asked ? [t`Compared: ${told(asked.words)}`] : [];
-    }),
-  ),
-];
+const comparedIn = (facts: ClientRecord['facts'], firstDay: Day): Message[] => {
+  const asked = [firstDay, firstDay + 6].flatMap((day) => comparisonWords(facts, day) ?? []);
+  return asked
+    .filter(({ toDay }, place) => asked.findIndex((other) => other.toDay === toDay) === place)
+    .map(({ words }) => msg('Compared: {words}', { words }));
+};
 
 export type BlockState = {
   plans: BlockPlan[];

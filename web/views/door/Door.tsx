@@ -2,10 +2,11 @@ import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
-import type { OnDevice } from '#contract/sign-in';
+import type { OnDevice, SignInState } from '#contract/sign-in';
+import { ROLE_NAMES } from '#core/access/deeds';
 import { failureWords } from '../../data/api';
 import { enter, useSignIn, useSignInState } from '../../data/sign-in';
-import { told } from '../../language/told';
+import { translate } from '../../language/translate';
 import { Button } from '../../parts/Button';
 import { Field, FieldError } from '../../parts/Field';
 import { LanguageMenu } from '../../parts/LanguageMenu';
@@ -120,11 +121,7 @@ function PinForm({ who }: { who: OnDevice }) {
 }
 
 /** A demonstration has nothing to hide: a press signs in. */
-function DemoAccounts({
-  accounts,
-}: {
-  accounts: readonly { name: string; passphrase: string; role: string }[];
-}) {
+function DemoAccounts({ accounts }: { accounts: SignInState['demo'] }) {
   const signIn = useSignIn();
   return (
     <section aria-label={t`Accounts of this demonstration`} className="border-t border-rule pt-4">
@@ -135,7 +132,7 @@ function DemoAccounts({
         {accounts.map(({ name, passphrase, role }) => (
           <li key={name} className="flex flex-wrap items-center gap-x-4 py-1.5">
             <span className="min-w-0 flex-1">
-              <strong>{name}</strong>, {told(role)}
+              <strong>{name}</strong>, {translate(ROLE_NAMES[role])}
               <span className="block text-[14px] text-quiet">{passphrase}</span>
             </span>
             <Button disabled={signIn.isPending} onClick={() => signIn.mutate({ name, passphrase })}>

@@ -3,12 +3,12 @@ import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import type { FirstLook, FirstStart as FirstStartBody } from '#contract/sign-in';
-import { ROLES } from '#core/access/deeds';
+import { ROLE_NAMES, ROLES } from '#core/access/deeds';
 import { STARTING_KIT } from '#core/kit/starting-kit';
 import { SCHOOLS } from '#core/protocol/schools';
 import { api, failureWords, fieldProblem, read } from '../../data/api';
 import { useSignIn } from '../../data/sign-in';
-import { told } from '../../language/told';
+import { translate } from '../../language/translate';
 import { Button } from '../../parts/Button';
 import { Choice } from '../../parts/Choice';
 import { Field, FieldError } from '../../parts/Field';
@@ -59,7 +59,10 @@ export function FirstStart() {
   );
 }
 
-const SCHOOL_OPTIONS = Object.entries(SCHOOLS).map(([value, { label }]) => ({ value, label }));
+const SCHOOL_OPTIONS = Object.entries(SCHOOLS).map(([value, { label }]) => ({
+  value,
+  label: translate(label),
+}));
 
 type Typed = { practiceName: string; personName: string; name: string; passphrase: string };
 
@@ -86,6 +89,7 @@ function Practice({ word, found }: { word: string; found: FirstLook }) {
       name,
       passphrase,
       kitIds,
+      kitNames: Object.fromEntries(STARTING_KIT.map(({ item, label }) => [item.id, translate(label)])),
     }),
   );
   const problem = (path: string) => fieldProblem(start.error, path);
@@ -122,7 +126,7 @@ function Practice({ word, found }: { word: string; found: FirstLook }) {
           <Choice label={t`School`} value={schoolId} onChange={setSchoolId} options={SCHOOL_OPTIONS} />
           <Ticks
             label={t`What is at hand; all of it can be changed under Kit and practice`}
-            options={STARTING_KIT.map(({ item }) => ({ value: item.id, label: told(item.label) }))}
+            options={STARTING_KIT.map(({ item, label }) => ({ value: item.id, label: translate(label) }))}
             chosen={kitIds}
             onChange={setKitIds}
           />
@@ -157,7 +161,7 @@ function Practice({ word, found }: { word: string; found: FirstLook }) {
               label={t`You are a`}
               value={role}
               onChange={setRole}
-              options={ROLES.map((value) => ({ value, label: told(value) }))}
+              options={ROLES.map((value) => ({ value, label: translate(ROLE_NAMES[value]) }))}
             />
           </>
         )}

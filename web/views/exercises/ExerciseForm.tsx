@@ -4,8 +4,9 @@ import { useForm } from 'react-hook-form';
 import { z } from 'zod';
 import type { OwnExercise } from '#contract/practice';
 import { RUNG_LABELS } from '#core/plan/goals';
-import { equipmentWords } from '#core/protocol/equipment-words';
+import { EQUIPMENT_NAMES } from '#core/protocol/equipment-words';
 import {
+  EXERCISE_KIND_NAMES,
   type Exercise,
   equipmentSchema,
   exerciseKindSchema,
@@ -13,19 +14,20 @@ import {
   rungSchema,
 } from '#core/protocol/exercise';
 import type { Library } from '#core/protocol/exercises';
-import { POSITIONS } from '#core/quantity/limb';
+import { POSITION_NAMES, POSITIONS } from '#core/quantity/limb';
 import { api, failureWords, read } from '../../data/api';
 import { KEYS } from '../../data/keys';
-import { told } from '../../language/told';
+import { translate } from '../../language/translate';
 import { Button } from '../../parts/Button';
 import { Choice } from '../../parts/Choice';
 import { Field, FieldError } from '../../parts/Field';
 import { idFrom } from '../../parts/id-from';
 import { Picker } from '../../parts/Picker';
 import { schemaResolver } from '../../parts/schema-resolver';
+import { unlessChanged } from '../../parts/unless-changed';
 
 const typedSchema = exerciseSchema.extend({ joints: z.string() });
-type Typed = z.infer<typeof typedSchema>;
+type Typed = Omit<Exercise, 'label' | 'cue' | 'joints'> & { label: string; cue: string; joints: string };
 
 const EMPTY: Typed = {
   label: '',
@@ -40,9 +42,17 @@ const EMPTY: Typed = {
   cue: '',
 };
 
-const toTyped = (exercise: Exercise): Typed => ({ ...exercise, joints: exercise.joints.join(', ') });
-const fromTyped = ({ joints, ...rest }: Typed): Exercise => ({
+const toTyped = (exercise: Exercise): Typed => ({
+  ...exercise,
+  label: translate(exercise.label),
+  cue: translate(exercise.cue),
+  joints: exercise.joints.join(', '),
+});
+/** @param known the exercise that is changed: what was left as it was stays its message */
+const fromTyped = ({ label, cue, joints, ...rest }: Typed, known: Exercise | undefined): Exercise => ({
   ...rest,
+  label: unlessChanged(known?.label, label),
+  cue: unlessChanged(known?.cue, cue),
   joints: joints
     .split(',')
     .map((joint) => joint.trim())
@@ -62,7 +72,7 @@ export function ExerciseForm({
   const queries = useQueryClient();
   const known = id === null ? undefined : library[id];
   const { register, handleSubmit, watch, setValue, formState } = useForm<Typed>({
-    resolver: schemaResolver(typedSchema),
+    resolver: schemaResolver<Typed, Typed>(typedSchema as z.ZodType<Typed>),
     defaultValues: known ? toTyped(known) : EMPTY,
   });
   const keep = useMutation({
@@ -79,10 +89,9 @@ export function ExerciseForm({
   const submit = handleSubmit((typed) =>
     keep.mutate({
       id: id ?? idFrom(typed.label, 'exercise', (one) => one in library),
-      exercise: fromTyped(typed),
+      exercise: fromTyped(typed, known),
     }),
   );
-  const words = (value: string) => ({ value, label: value.replace('-', ' ') });
   return (
     <form onSubmit={submit} noValidate className="my-3 max-w-4xl space-y-3 border-l-4 border-plum pl-4">
       <div className="grid gap-4 sm:grid-cols-3">
@@ -110,7 +119,7 @@ export function ExerciseForm({
           label={t`Position`}
           value={values.position}
           onChange={(value) => setValue('position', value)}
-          options={POSITIONS.map((value) => ({ value, label: told(value) }))}
+          options={POSITIONS.map((value) => ({ value, label: translate(POSITION_NAMES[value]) }))}
         />
         <Choice
           label={t`Limbs at once`}
@@ -128,19 +137,25 @@ export function ExerciseForm({
           label={t`Kind`}
           value={values.kind}
           onChange={(value) => setValue('kind', value as Typed['kind'])}
-          options={exerciseKindSchema.options.map(words)}
+          options={exerciseKindSchema.options.map((value) => ({
+            value,
+            label: translate(EXERCISE_KIND_NAMES[value]),
+          }))}
         />
         <Picker
           label={t`Kit`}
           value={values.equipment}
           onChange={(value) => setValue('equipment', value as Typed['equipment'])}
-          options={equipmentSchema.options.map((value) => ({ value, label: equipmentWords(value) }))}
+          options={equipmentSchema.options.map((value) => ({
+            value,
+            label: translate(EQUIPMENT_NAMES[value]),
+          }))}
         />
         <Picker
           label={t`Rung of the ladder`}
           value={values.rung}
           onChange={(value) => setValue('rung', value)}
-          options={rungSchema.options.map((value) => ({ value, label: told(RUNG_LABELS[value]) }))}
+          options={rungSchema.options.map((value) => ({ value, label: translate(RUNG_LABELS[value]) }))}
         />
       </div>
       {keep.error && <FieldError>{failureWords(keep.error)}</FieldError>}

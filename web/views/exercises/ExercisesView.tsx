@@ -1,9 +1,10 @@
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import { useState } from 'react';
-import { RUNG_LABELS } from '#core/plan/goals';
-import { equipmentWords } from '#core/protocol/equipment-words';
-import { equipmentSchema, exerciseKindSchema } from '#core/protocol/exercise';
+import { list } from '#core/message/message';
+import { RUNG_NAMES } from '#core/plan/goals';
+import { EQUIPMENT_NAMES } from '#core/protocol/equipment-words';
+import { EXERCISE_KIND_NAMES, equipmentSchema, exerciseKindSchema } from '#core/protocol/exercise';
 import {
   EVERY_EXERCISE,
   EXERCISES,
@@ -12,10 +13,13 @@ import {
   type Library,
   libraryOf,
 } from '#core/protocol/exercises';
+import { jointName } from '#core/protocol/joint-names';
+import { musclesText } from '#core/protocol/muscle-names';
 import { teachingOf } from '#core/protocol/teaching';
+import { POSITION_NAMES } from '#core/quantity/limb';
 import { api, failureWords, read } from '../../data/api';
 import { useMay, usePractice } from '../../data/queries';
-import { told } from '../../language/told';
+import { translate } from '../../language/translate';
 import { Button } from '../../parts/Button';
 import { ExerciseFigure } from '../../parts/ExerciseFigure';
 import { Field, FieldError } from '../../parts/Field';
@@ -37,7 +41,7 @@ export function ExercisesView() {
   );
   if (!practice) return <Reading inFrame>{t`Reading the practice…`}</Reading>;
   const library = libraryOf(practice.ownExercises);
-  const found = findExercises(sought, library, told).filter((id) => {
+  const found = findExercises(sought, library, translate).filter((id) => {
     const exercise = library[id];
     return exercise !== undefined && isAmong(exercise, filter);
   });
@@ -76,7 +80,10 @@ export function ExercisesView() {
           onChange={(kind) => setFilter({ ...filter, kind })}
           options={[
             { value: 'any', label: t`any kind` },
-            ...exerciseKindSchema.options.map((value) => ({ value, label: told(value) })),
+            ...exerciseKindSchema.options.map((value) => ({
+              value,
+              label: translate(EXERCISE_KIND_NAMES[value]),
+            })),
           ]}
         />
         <Picker
@@ -85,7 +92,7 @@ export function ExercisesView() {
           onChange={(equipment) => setFilter({ ...filter, equipment })}
           options={[
             { value: 'any', label: t`any kit` },
-            ...equipmentSchema.options.map((value) => ({ value, label: told(equipmentWords(value)) })),
+            ...equipmentSchema.options.map((value) => ({ value, label: translate(EQUIPMENT_NAMES[value]) })),
           ]}
         />
         <Button className="beside-input" onClick={() => setOpen('new')}>{t`Add an exercise`}</Button>
@@ -117,7 +124,7 @@ export function ExercisesView() {
               mayChange={isClinician || !(id in EXERCISES)}
               onChange={() => setOpen(open === id ? null : id)}
               onRetire={() => {
-                const label = told(library[id]?.label ?? id);
+                const label = translate(library[id]?.label ?? id);
                 const words =
                   id in EXERCISES ? t`${label} is the standard one again.` : t`${label} is no longer in use.`;
                 retire(id, words);
@@ -152,14 +159,14 @@ function Line({
   const { label, muscle, joints, position, kind, sides, equipment, rung, cue, limbKind } = exercise;
   const isTaught = teachingOf(id) !== null;
   const words = [
-    muscle,
-    joints.length > 0 ? joints.join(' and ') : t`no joint moves`,
+    translate(musclesText(muscle)),
+    joints.length > 0 ? translate(list(joints.map(jointName), 'and')) : t`no joint moves`,
     limbKind === 'arm' ? t`arm` : t`thigh`,
-    position,
-    kind,
+    translate(POSITION_NAMES[position]),
+    translate(EXERCISE_KIND_NAMES[kind]),
     sides === 'either' ? t`one or both` : sides === 'one' ? t`one` : t`both`,
-    equipmentWords(equipment),
-    t`rung: ${told(RUNG_LABELS[rung].toLowerCase())}`,
+    translate(EQUIPMENT_NAMES[equipment]),
+    t`rung: ${translate(RUNG_NAMES[rung])}`,
   ];
   return (
     <div className="flex flex-wrap items-center gap-x-4 py-1">
@@ -168,16 +175,16 @@ function Line({
       </span>
       <div className="min-w-72 flex-1">
         <p>
-          <strong>{told(label)}</strong>
+          <strong>{translate(label)}</strong>
           {own && <span className="ml-2 text-[14px] text-plum">{t`the practice’s own`}</span>}
         </p>
-        <p className="text-[15px]">{told(words.join(' · '))}</p>
-        <p className="text-[15px] text-quiet">{told(cue)}</p>
+        <p className="text-[15px]">{words.join(' · ')}</p>
+        <p className="text-[15px] text-quiet">{translate(cue)}</p>
         {isTaught && (
           <details className="text-[15px]">
             <summary className="min-h-9 cursor-pointer">
               <Trans>
-                How it is taught<span className="sr-only">, {told(label)}</span>
+                How it is taught<span className="sr-only">, {translate(label)}</span>
               </Trans>
             </summary>
             <HowTaught id={id} exercise={exercise} />
@@ -187,14 +194,14 @@ function Line({
       {mayChange && (
         <button type="button" className="min-h-11 underline underline-offset-4" onClick={onChange}>
           <Trans>
-            Change<span className="sr-only"> {told(label)}</span>
+            Change<span className="sr-only"> {translate(label)}</span>
           </Trans>
         </button>
       )}
       {mayChange && own && (
         <button type="button" className="min-h-11 underline underline-offset-4" onClick={onRetire}>
           {id in EXERCISES ? t`Back to the standard` : t`Retire`}
-          <span className="sr-only">, {told(label)}</span>
+          <span className="sr-only">, {translate(label)}</span>
         </button>
       )}
     </div>

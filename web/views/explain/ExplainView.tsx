@@ -9,7 +9,7 @@ import { ANSWERS } from '#core/screening/answers';
 import { CONSENT_VERSION } from '#core/screening/consent';
 import { failureWords } from '../../data/api';
 import { useClient, usePractice } from '../../data/queries';
-import { told } from '../../language/told';
+import { translate } from '../../language/translate';
 import { ConsentForm } from '../../parts/ConsentForm';
 import { ConsentWords } from '../../parts/ConsentWords';
 import { FieldError } from '../../parts/Field';
@@ -58,13 +58,13 @@ function Explained({ client, practice }: { client: ClientRecord; practice: Pract
       <ConsentWords version={CONSENT_VERSION} />
       {plans.map(({ coursePlan, prescription: { plan } }) => (
         <section key={coursePlan.id} className="space-y-2 border-t border-rule pt-3">
-          <h2 className="text-xl font-semibold">{t`Yours: ${told(coursePlan.name)}`}</h2>
+          <h2 className="text-xl font-semibold">{t`Yours: ${coursePlan.name}`}</h2>
           {whatToExpect(plan).map(({ heading, lines }) => (
-            <div key={heading + lines.join()} className="break-inside-avoid">
-              <h3 className="font-semibold">{told(heading)}</h3>
+            <div key={translate(heading)} className="break-inside-avoid">
+              <h3 className="font-semibold">{translate(heading)}</h3>
               <ul>
                 {lines.map((line) => (
-                  <li key={line}>{told(line)}</li>
+                  <li key={translate(line)}>{translate(line)}</li>
                 ))}
               </ul>
             </div>
@@ -76,9 +76,9 @@ function Explained({ client, practice }: { client: ClientRecord; practice: Pract
         <h2 className="text-xl font-semibold">{t`Week by week`}</h2>
         <dl className="grid grid-cols-[8rem_1fr] gap-x-4">
           {WEEKS.map(({ when, words }) => (
-            <div key={when} className="contents">
-              <dt className="font-semibold">{told(when)}</dt>
-              <dd>{told(words)}</dd>
+            <div key={translate(when)} className="contents">
+              <dt className="font-semibold">{translate(when)}</dt>
+              <dd>{translate(words)}</dd>
             </div>
           ))}
         </dl>
@@ -93,9 +93,9 @@ function Explained({ client, practice }: { client: ClientRecord; practice: Pract
         <h2 className="text-xl font-semibold">{t`What people ask`}</h2>
         <dl className="space-y-1.5">
           {ANSWERS.map(({ question, answer }) => (
-            <div key={question} className="break-inside-avoid">
-              <dt className="font-semibold">{told(question)}</dt>
-              <dd>{told(answer)}</dd>
+            <div key={translate(question)} className="break-inside-avoid">
+              <dt className="font-semibold">{translate(question)}</dt>
+              <dd>{translate(answer)}</dd>
             </div>
           ))}
         </dl>

@@ -5,15 +5,16 @@ import { useNavigate } from 'react-router';
 import type { ClientRecord } from '#contract/client';
 import type { NewFit } from '#contract/measurements';
 import { checkCuff, checkGirth, rangeToBuy, rankCuffs } from '#core/cuff/fit';
-import { LIMB_LABELS, LIMBS, type Limb, limbKind } from '#core/quantity/limb';
+import { LIMB_NAMES, LIMBS, type Limb, limbKind } from '#core/quantity/limb';
 import { newest } from '#core/quantity/newest';
 import { limbInHand } from '#core/record/chain';
 import { api, failureWords, read } from '../../data/api';
 import { usePractice, useRecordWrite } from '../../data/queries';
-import { told } from '../../language/told';
+import { translate } from '../../language/translate';
 import { BenchHeading } from '../../parts/Bench';
 import { Button } from '../../parts/Button';
 import { Field, FieldError } from '../../parts/Field';
+import { plain } from '../../parts/format';
 import { LimbCross } from '../../parts/LimbCross';
 import { useUnits } from '../../parts/units';
 import { type Reading, reads, useFields } from '../../parts/use-fields';
@@ -49,7 +50,9 @@ export function FitBench({ client }: { client: ClientRecord }) {
     const cm = length.parse(girth);
     if (Number.isNaN(cm)) return { wrong: { girth: t`Enter the girth as a number in ${length.unit}.` } };
     const [finding] = checkGirth(limb, cm);
-    return finding ? { wrong: { girth: `${finding.message} ${finding.remedy}` } } : { sent: cm };
+    return finding
+      ? { wrong: { girth: `${translate(finding.message)} ${translate(finding.remedy)}` } }
+      : { sent: cm };
   };
   const { typed, field, send } = useFields({ girth: '' }, write.error, reads(readGirth));
   // The cuffs are ranked, and a wrong girth is said, while it is being typed.
@@ -90,7 +93,7 @@ export function FitBench({ client }: { client: ClientRecord }) {
           }}
         />
         <Field
-          label={t`Girth of the ${told(LIMB_LABELS[limb].toLowerCase())}`}
+          label={t`Girth of the ${translate(LIMB_NAMES[limb])}`}
           unit={length.unit}
           number="decimal"
           autoFocus
@@ -125,24 +128,24 @@ export function FitBench({ client }: { client: ClientRecord }) {
                 />
                 <span>
                   <Trans>
-                    <strong className={fits ? '' : 'font-normal'}>{told(label)}</strong>,{' '}
-                    {length.words(widthCm)} wide
-                    <span className="block text-[14px]">{told(reason)}</span>
+                    <strong className={fits ? '' : 'font-normal'}>{label}</strong>, {length.words(widthCm)}{' '}
+                    wide
+                    <span className="block text-[14px]">{translate(reason)}</span>
                   </Trans>
                 </span>
-                <span className="figures text-[14px]">{t`${told(widthToGirth.toFixed(2))} width ÷ girth`}</span>
+                <span className="figures text-[14px]">{t`${plain(widthToGirth, 2)} width ÷ girth`}</span>
               </label>
             </li>
           ))}
         </ul>
         {toBuy && !misfit && (
           <FieldError>
-            {told(toBuy)} <Why rule="FIT-2" />
+            {translate(toBuy)} <Why rule="FIT-2" />
           </FieldError>
         )}
         {misfit && (
           <FieldError>
-            {told(misfit.message)} {told(misfit.remedy)}
+            {translate(misfit.message)} {translate(misfit.remedy)}
           </FieldError>
         )}
         {ranked.length > 0 && straps.length > 0 && (
@@ -159,7 +162,7 @@ export function FitBench({ client }: { client: ClientRecord }) {
                   checked={strap?.id === id}
                   onChange={() => setPicked(id)}
                 />
-                {t`${told(label)}, marks ${firstMark}–${lastMark}`}
+                {t`${label}, marks ${firstMark}–${lastMark}`}
               </label>
             ))}
           </fieldset>
@@ -168,7 +171,7 @@ export function FitBench({ client }: { client: ClientRecord }) {
         {ready && (
           <ul className="mt-4 list-inside list-disc text-[15px]" aria-label={t`Placing it`}>
             {PLACING.map((line) => (
-              <li key={line}>{told(line)}</li>
+              <li key={line}>{line}</li>
             ))}
           </ul>
         )}

@@ -9,7 +9,7 @@ import { nextStep } from '#core/session/next-step';
 import { openSet } from '#core/session/state';
 import type { Act } from '../../act/act';
 import type { LiveSession } from '../../data/live-session';
-import { told } from '../../language/told';
+import { translate } from '../../language/translate';
 import { Button, KeyHint } from '../../parts/Button';
 import { clock, countdown, pressureWords } from '../../parts/format';
 import { Tip } from '../../parts/Tip';
@@ -75,7 +75,8 @@ export function FloorLane({
             {worn.map(({ limb, pressureMmHg, clockMs, leftMs, alarm }) => (
               <li key={limb} className={alarm === 'none' ? '' : 'font-bold text-vermilion'}>
                 <Trans>
-                  {told(LIMB_LABELS[limb])} <span className="figures">{pressureWords(pressureMmHg)}</span>,{' '}
+                  {translate(LIMB_LABELS[limb])}{' '}
+                  <span className="figures">{pressureWords(pressureMmHg)}</span>,{' '}
                   <span className="figures">{clock(clockMs)}</span>, left{' '}
                   <span className="figures">{clock(leftMs)}</span>
                 </Trans>
@@ -91,7 +92,7 @@ export function FloorLane({
               {...(isInHand ? { does: 'next' as const } : {})}
               onClick={() => act({ do: 'next' })}
             >
-              {told(words.action)}
+              {words.action}
               {forWhom}
             </Button>
           )}

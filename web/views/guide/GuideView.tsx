@@ -3,7 +3,6 @@ import type { ComponentProps } from 'react';
 import Markdown from 'react-markdown';
 import { Link, NavLink, useParams } from 'react-router';
 import { language } from '../../language/language';
-import { told } from '../../language/told';
 import { guideIn, guideLink, pictureOf } from './pages';
 
 /** The pages in the order of the work, and what stands beside it. */
@@ -32,7 +31,7 @@ export function GuideView() {
             end
             className="min-h-11 border-b-4 border-transparent py-2 aria-[current=page]:border-plum aria-[current=page]:font-semibold"
           >
-            {told(words)}
+            {words}
           </NavLink>
         ))}
       </nav>

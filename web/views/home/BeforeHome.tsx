@@ -4,7 +4,7 @@ import { v4 as newId } from 'uuid';
 import type { HomeSheet } from '#contract/home';
 import { judgeDayCheck } from '#core/screening/day-check';
 import { serverNow } from '../../data/clock';
-import { told } from '../../language/told';
+import { translate } from '../../language/translate';
 import { BloodPressureFields } from '../../parts/BloodPressureFields';
 import { Button } from '../../parts/Button';
 import { type DayAnswers, DayQuestions } from '../../parts/DayQuestions';
@@ -65,7 +65,7 @@ function CheckHome({ home, sheet: { asks, asksBloodPressure, practice } }: { hom
         <div className="notched space-y-1 py-2">
           <p className="text-xl font-semibold">{t`Not today`}</p>
           {holds.map(({ message }) => (
-            <p key={message}>{told(message)}</p>
+            <p key={translate(message)}>{translate(message)}</p>
           ))}
           <Call phone={practice.phone} />
         </div>

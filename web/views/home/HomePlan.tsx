@@ -4,7 +4,7 @@ import { compile } from '#core/plan/compile';
 import { exerciseWords, targetWords, wornLabel } from '#core/plan/plan';
 import { teachingOf } from '#core/protocol/teaching';
 import { LIMB_LABELS } from '#core/quantity/limb';
-import { told } from '../../language/told';
+import { translate } from '../../language/translate';
 import { ExerciseFigure } from '../../parts/ExerciseFigure';
 import { OcclusionStrip } from '../../parts/OcclusionStrip';
 import { restWords, setsWords } from '../../parts/PlanSummary';
@@ -19,22 +19,22 @@ export function HomePlan({ sheet: { plan } }: { sheet: HomeSheet }) {
         // biome-ignore lint/suspicious/noArrayIndexKey: an exercise is its place
         <section key={place} className="border-t border-rule pt-2">
           <ExerciseFigure id={exercise.exerciseId} className="float-right h-20" />
-          <h2 className="text-xl font-semibold">{told(exerciseWords(plan, place))}</h2>
+          <h2 className="text-xl font-semibold">{translate(exerciseWords(plan, place))}</h2>
           <ul className="mt-1">
             {exercise.limbs.map((target) => (
               <li key={target.limb}>
-                {told(LIMB_LABELS[target.limb])}:{' '}
-                <strong className="figures text-xl">{told(targetWords(target))}</strong>,{' '}
-                {told(wornLabel(target))}
+                {translate(LIMB_LABELS[target.limb])}:{' '}
+                <strong className="figures text-xl">{translate(targetWords(target))}</strong>,{' '}
+                {wornLabel(target)}
               </li>
             ))}
           </ul>
           <p>
-            <span className="figures text-xl">{setsWords(exercise)}</span>, {told(exercise.load.recipe)}
+            <span className="figures text-xl">{setsWords(exercise)}</span>, {translate(exercise.load.recipe)}
           </p>
           <p className="text-[15px] text-quiet">{restWords(exercise)}</p>
           <p className="mt-1">
-            {told(exercise.cue)} {told(teachingOf(exercise.exerciseId)?.range)}
+            {translate(exercise.cue)} {translate(teachingOf(exercise.exerciseId)?.range)}
           </p>
         </section>
       ))}

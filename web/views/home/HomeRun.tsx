@@ -16,7 +16,7 @@ import { nextStep } from '#core/session/next-step';
 import { isEmergency, SIGNS } from '#core/session/signs';
 import { correctedReps, inflatedLimbs, type SessionState } from '#core/session/state';
 import { serverNow } from '../../data/clock';
-import { told } from '../../language/told';
+import { translate } from '../../language/translate';
 import { BigClock } from '../../parts/BigClock';
 import { Button } from '../../parts/Button';
 import { ExerciseFigure } from '../../parts/ExerciseFigure';
@@ -69,7 +69,7 @@ export function HomeRun({ home, running, sheet }: { home: Home; running: Running
     append((log, now) => {
       const { events: done, refused } = decide(plan, now, intent, atMs);
       // The main key is only offered where it is taken; a second press of it is no mistake.
-      setRefused(refused && intent.do !== 'next' ? withoutRule(refused) : null);
+      setRefused(refused && intent.do !== 'next' ? withoutRule(translate(refused)) : null);
       return stampedAt(running.id, log.length, atMs, done);
     });
     tellSigns();
@@ -115,7 +115,7 @@ export function HomeRun({ home, running, sheet }: { home: Home; running: Running
       {isEmergencyNow && <EmergencyCall practice={sheet.practice} />}
       {state.stopped && !isEmergencyNow && (
         <div role="alert" className="space-y-1 border-l-8 border-vermilion bg-tint p-3">
-          <p className="text-2xl font-semibold text-vermilion">{t`Stopped: ${told(state.stopped.why)}`}</p>
+          <p className="text-2xl font-semibold text-vermilion">{t`Stopped: ${translate(state.stopped.why)}`}</p>
           <p>{t`Let it down at once. Sit or lie down. See colour and feeling come back.`}</p>
           <Call phone={sheet.practice.phone} />
         </div>
@@ -138,7 +138,7 @@ export function HomeRun({ home, running, sheet }: { home: Home; running: Running
       ) : (
         words.action && (
           <Button kind="main" className="min-h-20 w-full text-2xl" onClick={next}>
-            {told(words.action)}
+            {words.action}
           </Button>
         )
       )}
@@ -169,14 +169,14 @@ function HowDone({ hand: { exercise, limbs } }: { hand: InHand }) {
     <div className="border-y border-rule py-2">
       <ExerciseFigure id={exercise.exerciseId} className="float-right h-16" />
       <p className="font-semibold">
-        {told(exercise.label)}, {told(exercise.load.recipe)}
+        {translate(exercise.label)}, {translate(exercise.load.recipe)}
       </p>
-      <p className="text-[15px] text-quiet">{told(exercise.cue)}</p>
+      <p className="text-[15px] text-quiet">{translate(exercise.cue)}</p>
       {limbs.map((target) => (
         <p key={target.limb} className="clear-right">
-          {told(LIMB_LABELS[target.limb])}:{' '}
+          {translate(LIMB_LABELS[target.limb])}:{' '}
           <span className="figures">
-            {target.kind === 'by-feel' ? told(markWords(target)) : `${target.targetMmHg} mmHg`}
+            {target.kind === 'by-feel' ? translate(markWords(target)) : `${target.targetMmHg} mmHg`}
           </span>
         </p>
       ))}
@@ -208,7 +208,7 @@ function SetSaid({
         </div>
       )}
       <Scale
-        label={scale.asked}
+        label={translate(scale.asked)}
         steps={scale.said}
         value={set.effort === null ? null : scale.toSaid(set.effort)}
         onChange={(said) => act({ do: 'note-set', effort: scale.toEffort(said) })}

@@ -3,7 +3,7 @@ import type { ToldFromHome } from '#contract/home';
 import { isEmergencyAfter } from '#core/record/holds';
 import { DAY_CHECK_HOLDS_MS } from '#core/screening/day-check';
 import { isEmergency } from '#core/session/signs';
-import { told } from '../../language/told';
+import { translate } from '../../language/translate';
 import { day } from '../../parts/format';
 import { useNow } from '../../parts/use-now';
 import { BeforeHome } from './BeforeHome';
@@ -28,7 +28,7 @@ export function HomeView({ secret }: { secret: string }) {
   if (home.gone) {
     return (
       <Page home={home}>
-        <p className="notched py-2 text-xl">{told(home.gone)}</p>
+        <p className="notched py-2 text-xl">{translate(home.gone)}</p>
       </Page>
     );
   }
@@ -64,7 +64,7 @@ function BeforeStart({ home }: { home: Home }) {
     return (
       <div className="notched space-y-1 py-2">
         <p className="text-xl font-semibold">{t`Not now`}</p>
-        <p>{told(sheet.held)}</p>
+        <p>{translate(sheet.held)}</p>
         <Call phone={sheet.practice.phone} />
       </div>
     );
@@ -91,7 +91,7 @@ function Page({ home: { kept }, children }: { home: Home; children: React.ReactN
   return (
     <main className="mx-auto min-h-dvh max-w-2xl space-y-6 p-4">
       <header className="flex flex-wrap items-baseline justify-between gap-x-4 border-b border-ink/40 pb-2">
-        <h1 className="text-2xl font-semibold">{told(sheet?.planName) ?? t`Your training`}</h1>
+        <h1 className="text-2xl font-semibold">{sheet?.planName ?? t`Your training`}</h1>
         {sheet && (
           <p className="text-[14px] text-quiet">{t`${sheet.practice.name}, until ${day(sheet.untilMs)}`}</p>
         )}
@@ -106,7 +106,7 @@ function Page({ home: { kept }, children }: { home: Home; children: React.ReactN
         {refused.map((words, place) => (
           // biome-ignore lint/suspicious/noArrayIndexKey: they are only ever added at the end
           <p key={place} className="notched py-1 text-ochre">
-            {t`Not taken by your practice: ${told(words)}`}
+            {t`Not taken by your practice: ${translate(words)}`}
           </p>
         ))}
         <p>

@@ -1,4 +1,5 @@
 import type { HomeSheet, ToldFromHome } from '#contract/home';
+import type { Text } from '#core/message/message';
 import type { SessionEvent } from '#core/session/events';
 
 /** A session under way on this phone: its plan as it was when it began, and its log so far. */
@@ -17,8 +18,8 @@ export type KeptHome = {
   running: RunningAtHome | null;
   /** What the practice has not taken yet, the oldest first. */
   unsent: ToldFromHome[];
-  /** What it refused, in words. */
-  refused: string[];
+  /** Why it refused what it refused. */
+  refused: Text[];
 };
 
 const NOTHING: KeptHome = { sheet: null, checkedAtMs: null, running: null, unsent: [], refused: [] };

@@ -1,9 +1,11 @@
 import { hc } from 'hono/client';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { HOME_HEADER, type HomeSheet, type ToldFromHome } from '#contract/home';
+import type { Message } from '#core/message/message';
 import type { AppType } from '#server/app';
 import { ApiProblem, read } from '../../data/api';
 import { learnFrom } from '../../data/clock';
+import { writeAs } from '../../language/translate';
 import { type KeptHome, keepHome, readKept } from './kept-home';
 
 const AGAIN_MS = 30_000;
@@ -17,8 +19,13 @@ const isGone = (error: unknown): error is ApiProblem =>
 
 /** The link of a secret as this phone knows it: its sheet, what runs, and what is still to be sent. It is kept at once. */
 export function useHome(secret: string) {
-  const [kept, setKept] = useState(() => readKept(secret));
-  const [gone, setGone] = useState<string | null>(null);
+  const [kept, setKept] = useState(() => {
+    const before = readKept(secret);
+    // A sheet that was kept by an earlier release does not say how its practice writes.
+    if (before.sheet?.practice.writing) writeAs(before.sheet.practice.writing);
+    return before;
+  });
+  const [gone, setGone] = useState<Message | null>(null);
   const latest = useRef(kept);
   const sending = useRef(false);
 
@@ -41,8 +48,8 @@ export function useHome(secret: string) {
           await read(home.$post({ json: next }));
         } catch (error) {
           if (isForLater(error)) return;
-          const words = error instanceof ApiProblem ? error.body.detail : '';
-          change({ refused: [...latest.current.refused, words] });
+          const says = error instanceof ApiProblem ? error.body.says : '';
+          change({ refused: [...latest.current.refused, says] });
         }
         change({ unsent: latest.current.unsent.slice(1) });
       }
@@ -50,9 +57,10 @@ export function useHome(secret: string) {
       const sheet = await read<HomeSheet>(home.$get());
       learnFrom([{ sentMs, receivedMs: Date.now(), serverMs: sheet.nowMs }]);
       setGone(null);
+      writeAs(sheet.practice.writing);
       change({ sheet });
     } catch (error) {
-      if (isGone(error)) setGone(error.body.detail);
+      if (isGone(error)) setGone(error.body.says);
     } finally {
       sending.current = false;
     }

@@ -2,9 +2,10 @@ import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import { useState } from 'react';
 import type { ArchiveMatches, ArchivePreview } from '#contract/archive';
+import { ARCHIVE_KIND_NAMES } from '#contract/archive-kind-names';
 import { failureWords } from '../../data/api';
 import { useArchivePreview, useTakeArchive } from '../../data/in-and-out';
-import { told } from '../../language/told';
+import { translate } from '../../language/translate';
 import { Button } from '../../parts/Button';
 import { Field, FieldError } from '../../parts/Field';
 import { day } from '../../parts/format';
@@ -136,7 +137,7 @@ function Otherwise({ of }: { of: ArchivePreview['otherwise'] }) {
           <li key={`${kind} ${words} ${here}`} className="border-b border-rule py-1.5 text-[15px]">
             <Trans>
               <strong>
-                {kind.replaceAll('-', ' ')} {told(words)}
+                {translate(ARCHIVE_KIND_NAMES[kind])} {words}
               </strong>
               <br />
               here {here} · in the file {there}

@@ -2,7 +2,6 @@ import { t } from '@lingui/core/macro';
 import { useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { useMay, usePractice } from '../../data/queries';
-import { told } from '../../language/told';
 import { Button } from '../../parts/Button';
 import { FieldError } from '../../parts/Field';
 import { FileInput } from '../../parts/FileLink';
@@ -85,7 +84,7 @@ const BlankSheets = () => (
           to={`/papers/${id}`}
           className="inline-flex min-h-11 items-center underline underline-offset-4"
         >
-          {told(PAPER_FORMS[id].label)}
+          {PAPER_FORMS[id].label}
         </Link>
       ))}
     </p>

@@ -4,7 +4,7 @@ import type { DecimalMark } from '#core/table/number';
 import { type Known, readRow } from '#core/table/read-row';
 import { type ColumnUnit, type MappedColumn, type Mapping, unitIn } from '#core/table/recognise';
 import { fieldsOf, type TableField } from '#core/table/tables';
-import { told } from '../../language/told';
+import { translate } from '../../language/translate';
 import { Picker } from '../../parts/Picker';
 import type { Look } from '../../workers/table.worker';
 import { storedWords } from './stored-words';
@@ -57,7 +57,7 @@ export function MappingTable({ mapping, look, known, units, change }: Props) {
               return (
                 <tr key={id} className="border-t border-rule align-middle">
                   <th scope="row" className="py-1.5 pr-4 text-left font-semibold">
-                    {told(field.label)}
+                    {translate(field.label)}
                     {field.optional && (
                       <span className="text-[14px] font-normal text-quiet"> {t`if it is there`}</span>
                     )}
@@ -65,7 +65,7 @@ export function MappingTable({ mapping, look, known, units, change }: Props) {
                   <td className="pr-4">
                     <div className="flex min-w-44 gap-2">
                       <Picker
-                        label={t`Column of ${told(field.label)}`}
+                        label={t`Column of ${translate(field.label)}`}
                         hideLabel
                         value={mapped ? String(mapped.column) : NONE}
                         options={[
@@ -86,12 +86,12 @@ export function MappingTable({ mapping, look, known, units, change }: Props) {
                       />
                       {mapped && field.reading.as === 'figure' && field.reading.unit !== 'none' && (
                         <Picker
-                          label={t`Unit of ${told(field.label)}`}
+                          label={t`Unit of ${translate(field.label)}`}
                           hideLabel
                           value={mapped.unit ?? units[field.reading.unit]}
                           options={UNITS[field.reading.unit].map((unit) => ({
                             value: unit,
-                            label: told(unit),
+                            label: unit,
                           }))}
                           onChange={(unit) => map(id, { ...mapped, unit })}
                         />
@@ -122,7 +122,7 @@ export function MappingTable({ mapping, look, known, units, change }: Props) {
               { value: NONE, label: t`not said` },
               ...Object.entries(DATE_ORDERS).map(([value, { label }]) => ({
                 value: value as DateOrder,
-                label,
+                label: translate(label),
               })),
             ]}
             onChange={(value) =>
@@ -144,10 +144,10 @@ export function MappingTable({ mapping, look, known, units, change }: Props) {
 }
 
 function Stored({ id, field, row }: { id: string; field: TableField; row: ReturnType<typeof readRow> }) {
-  if (row.ok) return <span className="tabular-nums">{told(storedWords(field, row.row[id]))}</span>;
+  if (row.ok) return <span className="tabular-nums">{storedWords(field, row.row[id])}</span>;
   const bad = row.bad.find((cell) => cell.field === id);
   return bad ? (
-    <span className="text-vermilion">{told(bad.reason)}</span>
+    <span className="text-vermilion">{translate(bad.reason)}</span>
   ) : (
     <span className="text-quiet">–</span>
   );

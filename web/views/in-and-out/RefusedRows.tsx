@@ -1,7 +1,7 @@
 import { t } from '@lingui/core/macro';
-import type { TableKind } from '#core/table/tables';
+import { TABLES, type TableKind } from '#core/table/tables';
 import { language } from '../../language/language';
-import { told } from '../../language/told';
+import { translate } from '../../language/translate';
 import { Button } from '../../parts/Button';
 
 /** A row that does not go in: its place in the file, its cells, the fields at fault, and what to mend. */
@@ -23,14 +23,14 @@ export function RefusedRows({
 }) {
   if (refused.length === 0) return null;
   return (
-    <section aria-label={t`Rows to mend of ${told(kind)}`} className="space-y-2">
+    <section aria-label={t`Rows to mend of ${translate(TABLES[kind].label)}`} className="space-y-2">
       <ul className="border-t border-ink/40">
         {refused.slice(0, SHOWN).map(({ row, cells, why }) => (
           <li key={row} className="border-b border-rule py-1.5 text-[15px]">
             <strong>{t`Row ${row + 1}`}</strong>{' '}
             <span className="text-quiet">{cells.filter(Boolean).join(' · ').slice(0, 120)}</span>
             <br />
-            {told(why)}
+            {why}
           </li>
         ))}
       </ul>

@@ -4,15 +4,17 @@ import { useQuery } from '@tanstack/react-query';
 import { proxy } from 'comlink';
 import { type ReactNode, useState } from 'react';
 import type { PracticeView } from '#contract/practice';
+import { type Message, sentences } from '#core/message/message';
 import { dayOf } from '#core/quantity/days';
 import type { DateOrder } from '#core/table/day';
+import type { BadCell } from '#core/table/read-row';
 import { likelyKind, type Mapping, missingIn, openDate, recognise, withForms } from '#core/table/recognise';
 import { TABLE_KINDS, TABLES } from '#core/table/tables';
 import { failureWords } from '../../data/api';
 import { previewTable, useTakeTable } from '../../data/in-and-out';
 import { saveFile } from '../../data/save-file';
 import { language } from '../../language/language';
-import { told } from '../../language/told';
+import { inSentence, translate } from '../../language/translate';
 import { Button } from '../../parts/Button';
 import { FieldError } from '../../parts/Field';
 import { day } from '../../parts/format';
@@ -79,7 +81,10 @@ function MapTable({
         <Picker
           label={t`It is a table of`}
           value={mapping.kind}
-          options={TABLE_KINDS.map((value) => ({ value, label: told(TABLES[value].label.toLowerCase()) }))}
+          options={TABLE_KINDS.map((value) => ({
+            value,
+            label: inSentence(TABLES[value].label),
+          }))}
           onChange={(kind) => setMapping(recognise(kind, look.headings, look.rows, dateOrder))}
         />
         <Button onClick={done}>{t`Leave it`}</Button>
@@ -105,7 +110,7 @@ function MapTable({
             <p className="font-semibold">{t`To be said before it can be read:`}</p>
             <ul className="list-inside list-disc">
               {open.map((question) => (
-                <li key={question}>{told(question)}</li>
+                <li key={translate(question)}>{translate(question)}</li>
               ))}
             </ul>
           </div>
@@ -250,9 +255,9 @@ async function refusedRows(
   look: Look,
   read: {
     goodRows: number[];
-    bad: { row: number; cells: string[]; bad: { field: string; reason: string }[] }[];
+    bad: { row: number; cells: string[]; bad: BadCell[] }[];
   },
-  answer: { rows: { row: number; field: string; reason: string }[] },
+  answer: { rows: { row: number; field: string; reason: Message }[] },
 ): Promise<Refused[]> {
   const byServer = answer.rows.map(({ row, field, reason }) => ({
     row: read.goodRows[row - 1] ?? 0,
@@ -269,13 +274,13 @@ async function refusedRows(
       row,
       cells: own,
       fields: bad.map(({ field }) => field),
-      why: bad.map(({ reason }) => reason).join(' '),
+      why: translate(sentences(...bad.map(({ reason }) => reason))),
     })),
     ...byServer.map(({ row, field, reason }) => ({
       row,
       cells: cells.get(row) ?? [],
       fields: [field],
-      why: reason,
+      why: translate(reason),
     })),
   ].sort((a, b) => a.row - b.row);
 }

@@ -1,9 +1,11 @@
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import { useState } from 'react';
+import { ARCHIVE_KIND_NAMES } from '#contract/archive-kind-names';
 import { ARCHIVE_KINDS, type ArchiveKind } from '#contract/archive-rows';
 import { failureWords } from '../../data/api';
 import { useSiteKey, useTakeOut } from '../../data/in-and-out';
+import { translate } from '../../language/translate';
 import { Button } from '../../parts/Button';
 import { FieldError } from '../../parts/Field';
 import { Picker } from '../../parts/Picker';
@@ -50,7 +52,7 @@ export function TakeOut({ name }: { name: string }) {
         <Picker
           label={t`One table`}
           value={kind}
-          options={ARCHIVE_KINDS.map((value) => ({ value, label: value.replaceAll('-', ' ') }))}
+          options={ARCHIVE_KINDS.map((value) => ({ value, label: translate(ARCHIVE_KIND_NAMES[value]) }))}
           onChange={setKind}
         />
         <Picker label={t`With`} value={separator} options={SEPARATORS} onChange={setSeparator} />

@@ -3,7 +3,7 @@ import { Trans } from '@lingui/react/macro';
 import type { Practitioner } from '#contract/practice';
 import { failureWords } from '../../data/api';
 import { useTakeBack, useTakenIn } from '../../data/in-and-out';
-import { told } from '../../language/told';
+import { translate } from '../../language/translate';
 import { FieldError } from '../../parts/Field';
 import { dayAndTime } from '../../parts/format';
 
@@ -23,7 +23,7 @@ export function TakenInList({ practitioners }: { practitioners: readonly Practit
         {lists.map(({ id, atMs, practitionerId, words, rows, takenBackAtMs }) => (
           <li key={id} className="flex flex-wrap items-center gap-x-6 border-b border-rule py-1">
             <p className={`min-w-72 flex-1 ${takenBackAtMs === null ? '' : 'line-through'}`}>
-              <strong>{told(words)}</strong>{' '}
+              <strong>{translate(words)}</strong>{' '}
               <span className="text-[15px] text-quiet">
                 {dayAndTime(atMs)}, {nameOf(practitionerId)}, {rows} {rows === 1 ? t`record` : t`records`}
               </span>
@@ -36,7 +36,7 @@ export function TakenInList({ practitioners }: { practitioners: readonly Practit
                 onClick={() => takeBack.mutate(id)}
               >
                 <Trans>
-                  Take back<span className="sr-only"> {told(words)}</span>
+                  Take back<span className="sr-only"> {translate(words)}</span>
                 </Trans>
               </button>
             ) : (

@@ -1,12 +1,18 @@
 import type { PracticeView } from '#contract/practice';
+import type { Text } from '#core/message/message';
 import { measureBook } from '#core/outcomes/measures';
 import { libraryOf } from '#core/protocol/exercises';
 import type { Known } from '#core/table/read-row';
 import { plainWords } from '#core/table/words';
+import { inEnglish } from '#language/render';
+import { translate } from '../../language/translate';
 
-const byName = (entries: readonly (readonly [string, string])[]): ReadonlyMap<string, string> =>
+/** By the id, by the name in the language of the interface, and by the English one: a table may come from anywhere. */
+const byName = (entries: readonly (readonly [string, Text])[]): ReadonlyMap<string, string> =>
   new Map(
-    entries.flatMap(([id, label]) => [[plainWords(id), id] as const, [plainWords(label), id] as const]),
+    entries.flatMap(([id, label]) =>
+      [id, translate(label), inEnglish(label)].map((name) => [plainWords(name), id] as const),
+    ),
   );
 
 /** What has a name in the practice, by its plain words. */

@@ -6,7 +6,7 @@ import { type KitItem, kitItemSchema } from '#contract/practice';
 import { PLACE_IDS, PLACE_LABELS } from '#core/quantity/place';
 import { api, failureWords, read } from '../../data/api';
 import { KEYS } from '../../data/keys';
-import { told } from '../../language/told';
+import { translate } from '../../language/translate';
 import { Button } from '../../parts/Button';
 import { bySchema } from '../../parts/by-schema';
 import { DateField } from '../../parts/DateField';
@@ -59,7 +59,7 @@ export function KitForm({
         {fields.map(({ key, label, type }: KitField) => {
           const change = (value: string) => set(key, value);
           const choices =
-            type === 'yes-no' ? { yes: 'yes', no: 'no' } : typeof type === 'object' ? type.choices : null;
+            type === 'yes-no' ? { yes: t`yes`, no: t`no` } : typeof type === 'object' ? type.choices : null;
           if (choices) {
             return (
               <Picker
@@ -67,7 +67,10 @@ export function KitForm({
                 label={label}
                 value={typed[key] ?? ''}
                 onChange={change}
-                options={Object.entries(choices).map(([value, words]) => ({ value, label: told(words) }))}
+                options={Object.entries(choices).map(([value, words]) => ({
+                  value,
+                  label: words,
+                }))}
               />
             );
           }
@@ -77,7 +80,7 @@ export function KitForm({
               <div key={key} className="sm:col-span-3">
                 <Ticks
                   label={label}
-                  options={PLACE_IDS.map((value) => ({ value, label: told(PLACE_LABELS[value]) }))}
+                  options={PLACE_IDS.map((value) => ({ value, label: translate(PLACE_LABELS[value]) }))}
                   chosen={chosen}
                   onChange={(places) => change(places.join(' '))}
                 />

@@ -6,7 +6,7 @@ import { GOALS } from '#core/plan/goals';
 import { type Library, libraryOf } from '#core/protocol/exercises';
 import { api, failureWords, read } from '../../data/api';
 import { useMay, usePractice } from '../../data/queries';
-import { told } from '../../language/told';
+import { translate } from '../../language/translate';
 import { Button } from '../../parts/Button';
 import { FieldError } from '../../parts/Field';
 import { Reading } from '../../parts/Reading';
@@ -36,7 +36,7 @@ export function KitView() {
               href={`#${id}`}
               className="inline-flex min-h-9 items-center underline underline-offset-4"
             >
-              {told(title)}
+              {title}
             </a>
           ),
         )}
@@ -64,7 +64,7 @@ function KitSection({ kind, items }: { kind: KitKind; items: readonly KitItem['i
   );
   return (
     <section className="mt-7 scroll-mt-4" id={kind} aria-label={title}>
-      <h2 className="text-xl font-semibold">{told(title)}</h2>
+      <h2 className="text-xl font-semibold">{title}</h2>
       {mine.length > 0 && (
         <div className="mt-1 overflow-x-auto">
           <table className="w-full max-w-6xl border-t border-ink/40 text-[15px]">
@@ -72,7 +72,7 @@ function KitSection({ kind, items }: { kind: KitKind; items: readonly KitItem['i
               <tr className="text-left text-[13px] text-quiet">
                 {fields.map((field: KitField) => (
                   <th key={field.key} className="py-1 pr-4 align-bottom font-normal">
-                    {told(headOf(field, units))}
+                    {headOf(field, units)}
                   </th>
                 ))}
                 <th className="max-lg:hidden">
@@ -88,7 +88,7 @@ function KitSection({ kind, items }: { kind: KitKind; items: readonly KitItem['i
                   item={item}
                   isOpen={open === item.id}
                   toggle={mayChange ? () => setOpen(open === item.id ? null : item.id) : null}
-                  retire={() => retire(item.id, t`${told(item.label)} is no longer in use.`)}
+                  retire={() => retire(item.id, t`${item.label} is no longer in use.`)}
                 />
               ))}
             </tbody>
@@ -128,8 +128,10 @@ function Templates({ templates, library }: { templates: readonly Template[]; lib
           <li key={id} className="flex flex-wrap items-center gap-x-4 border-b border-rule py-1">
             <strong className="min-w-52">{name}</strong>
             <span className="flex-1 text-[15px]">
-              {told(GOALS[session.goal].label)}:{' '}
-              {session.exercises.map(({ exerciseId }) => library[exerciseId]?.label ?? exerciseId).join(', ')}
+              {translate(GOALS[session.goal].label)}:{' '}
+              {session.exercises
+                .map(({ exerciseId }) => translate(library[exerciseId]?.label ?? exerciseId))
+                .join(', ')}
             </span>
             {mayKeep && (
               <button
@@ -171,12 +173,12 @@ function Piece({
     <>
       <button type="button" className="min-h-11 pr-3 underline underline-offset-4" onClick={toggle}>
         <Trans>
-          Change<span className="sr-only"> {told(item.label)}</span>
+          Change<span className="sr-only"> {item.label}</span>
         </Trans>
       </button>
       <button type="button" className="min-h-11 pr-3 underline underline-offset-4" onClick={retire}>
         <Trans>
-          Retire<span className="sr-only"> {told(item.label)}</span>
+          Retire<span className="sr-only"> {item.label}</span>
         </Trans>
       </button>
     </>
@@ -189,7 +191,7 @@ function Piece({
             key={field.key}
             className={`py-1 pr-4 ${field.key === 'label' ? 'min-w-40 font-semibold' : 'max-w-80'}`}
           >
-            <span>{told(cellOf(field, (item as Record<string, unknown>)[field.key], units))}</span>
+            <span>{cellOf(field, (item as Record<string, unknown>)[field.key], units)}</span>
             {/* Where the table is wider than the screen, they would be out of sight. */}
             {field.key === 'label' && <span className="block lg:hidden">{deeds}</span>}
           </td>

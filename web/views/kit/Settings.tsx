@@ -10,7 +10,7 @@ import { DATE_ORDER_IDS, DATE_ORDERS } from '#core/table/day';
 import { api, failureWords, read } from '../../data/api';
 import { KEYS } from '../../data/keys';
 import { useMay } from '../../data/queries';
-import { told } from '../../language/told';
+import { translate } from '../../language/translate';
 import { BloodPressureFields } from '../../parts/BloodPressureFields';
 import { Button } from '../../parts/Button';
 import { Choice } from '../../parts/Choice';
@@ -68,7 +68,7 @@ export function Settings({ settings }: { settings: PracticeSettings }) {
           label={t`Dates are typed as`}
           value={settings.dateOrder}
           onChange={(dateOrder) => change({ dateOrder })}
-          options={DATE_ORDER_IDS.map((value) => ({ value, label: told(DATE_ORDERS[value].label) }))}
+          options={DATE_ORDER_IDS.map((value) => ({ value, label: translate(DATE_ORDERS[value].label) }))}
         />
       </div>
       <div className="flex flex-wrap gap-8">
@@ -76,7 +76,7 @@ export function Settings({ settings }: { settings: PracticeSettings }) {
           label={t`Effort is said as`}
           value={settings.effortIn}
           onChange={(effortIn) => change({ effortIn })}
-          options={EFFORT_IN.map((value) => ({ value, label: told(EFFORT_SCALES[value].label) }))}
+          options={EFFORT_IN.map((value) => ({ value, label: translate(EFFORT_SCALES[value].label) }))}
         />
         <PressureLimit settings={settings} change={change} />
       </div>
@@ -86,10 +86,10 @@ export function Settings({ settings }: { settings: PracticeSettings }) {
         <summary className="min-h-11 cursor-pointer py-2 text-[15px] font-semibold">
           {t`Stricter screening: ${stops.length === 0 ? t`none` : t`${stops.length} more items stop`}`}
         </summary>
-        <p className="text-[14px] text-quiet">{told(RULES['SCR-1'].text)}</p>
+        <p className="text-[14px] text-quiet">{translate(RULES['SCR-1'].text)}</p>
         <Ticks<ItemId>
           label={t`These stop a start here, though the rule only asks for a clearance`}
-          options={mayBeStricter.map((value) => ({ value, label: told(SCREEN_ITEMS[value].label) }))}
+          options={mayBeStricter.map((value) => ({ value, label: translate(SCREEN_ITEMS[value].label) }))}
           chosen={stops}
           onChange={(chosen) => change({ stricter: chosen.map((item) => ({ item, level: 'stop' })) })}
         />

@@ -5,7 +5,7 @@ import { CEILING_MMHG } from '#core/pressure/arbitrary';
 import { toNumber } from '#core/quantity/units';
 import { RULES } from '#core/rules/catalogue';
 import { useMay } from '../../data/queries';
-import { told } from '../../language/told';
+import { translate } from '../../language/translate';
 import { Button } from '../../parts/Button';
 import { Field } from '../../parts/Field';
 import { reads, useFields } from '../../parts/use-fields';
@@ -36,7 +36,7 @@ export function WithoutLop({
       <summary className="min-h-11 cursor-pointer py-2 text-[15px] font-semibold">
         {t`Without a LOP: ${arbitraryUpToMmHg === null ? t`off` : t`up to ${arbitraryUpToMmHg} mmHg`}`}
       </summary>
-      <p className="mb-2 max-w-3xl text-[14px] text-quiet">{told(RULES['PRS-7'].text)}</p>
+      <p className="mb-2 max-w-3xl text-[14px] text-quiet">{translate(RULES['PRS-7'].text)}</p>
       {mayAllow ? (
         <form
           className="flex flex-wrap items-end gap-3"
@@ -63,7 +63,7 @@ export function WithoutLop({
           )}
         </form>
       ) : (
-        <p className="text-[15px]">{told(whoMay('allow-arbitrary'))}</p>
+        <p className="text-[15px]">{translate(whoMay('allow-arbitrary'))}</p>
       )}
     </details>
   );

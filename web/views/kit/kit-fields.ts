@@ -3,6 +3,7 @@ import type { KitItem, KitList } from '#contract/practice';
 import type { Strap } from '#core/kit/strap';
 import { PLACE_IDS, PLACE_LABELS } from '#core/quantity/place';
 import { lbToKg, massIn, toNumber } from '#core/quantity/units';
+import { translate } from '../../language/translate';
 import { isoWords } from '../../parts/noon';
 import type { Measure } from '../../parts/units';
 
@@ -30,7 +31,7 @@ type Kind = { list: KitList; title: string; add: string; fixed: Record<string, u
 const LIMB_KIND: KitField = {
   key: 'limbKind',
   label: t`For`,
-  type: { choices: { arm: 'arm', leg: 'thigh' } },
+  type: { choices: { arm: t`arm`, leg: t`thigh` } },
 };
 const LABEL: KitField = { key: 'label', label: t`Name`, type: 'text' };
 const PLACES: KitField = { key: 'places', label: t`Where it is (none ticked: everywhere)`, type: 'places' };
@@ -69,8 +70,16 @@ export const KINDS = {
       { key: 'widthCm', label: t`Bladder width`, type: 'length' },
       { key: 'girthLowCm', label: t`Girth from`, type: 'length' },
       { key: 'girthHighCm', label: t`Girth to`, type: 'length' },
-      { key: 'shape', label: t`Shape`, type: { choices: { straight: 'straight', contoured: 'contoured' } } },
-      { key: 'bladder', label: t`Bladder`, type: { choices: { single: 'single', segmented: 'segmented' } } },
+      {
+        key: 'shape',
+        label: t`Shape`,
+        type: { choices: { straight: t`straight`, contoured: t`contoured` } },
+      },
+      {
+        key: 'bladder',
+        label: t`Bladder`,
+        type: { choices: { single: t`single`, segmented: t`segmented` } },
+      },
       { key: 'canOcclude', label: t`Can fully occlude`, type: 'yes-no' },
       { key: 'maxPressureMmHg', label: t`Highest pressure, mmHg`, type: 'number' },
       PLACES,
@@ -224,7 +233,8 @@ export function cellOf(field: KitField, value: unknown, units: Units): string {
   if (field.type === 'day-or-none') return typed === '' ? t`never` : isoWords(typed);
   if (field.type === 'places') {
     const places = PLACE_IDS.filter((place) => typed.split(' ').includes(place));
-    return places.map((place) => PLACE_LABELS[place]).join(', ') || t`everywhere`;
+    return places.map((place) => translate(PLACE_LABELS[place])).join(', ') || t`everywhere`;
   }
+  if (field.type === 'yes-no') return typed === 'yes' ? t`yes` : t`no`;
   return typeof field.type === 'object' ? (field.type.choices[typed] ?? typed) : typed;
 }

@@ -1,6 +1,7 @@
 import { t } from '@lingui/core/macro';
 import type { Derived } from '#core/derivation/derived';
-import { told } from '../../language/told';
+import type { Text } from '#core/message/message';
+import { translate } from '../../language/translate';
 import { useUnits } from '../../parts/units';
 import { useWidth } from '../../parts/use-width';
 
@@ -11,9 +12,10 @@ const LEFT = 88;
 export function FormulaDots({ oneRepMax }: { oneRepMax: Derived }) {
   const { ref, width } = useWidth<HTMLDivElement>(420);
   const { mass } = useUnits();
-  const estimates = oneRepMax.working
-    .slice(1, -1)
-    .map(({ label, detail }) => ({ label, kg: Number.parseFloat(detail) }));
+  const estimates = oneRepMax.working.slice(1, -1).flatMap(({ label, detail }) => {
+    const kg = massOf(detail);
+    return kg === null ? [] : [{ label, kg }];
+  });
   if (!oneRepMax.interval || estimates.length === 0) return null;
   const { low, high } = oneRepMax.interval;
   const margin = Math.max(0.5, (high - low) * 0.15);
@@ -45,9 +47,9 @@ export function FormulaDots({ oneRepMax }: { oneRepMax: Derived }) {
           {t`median`}
         </text>
         {estimates.map(({ label, kg }, place) => (
-          <g key={label} transform={`translate(0 ${place * ROW + 12})`}>
+          <g key={translate(label)} transform={`translate(0 ${place * ROW + 12})`}>
             <text x={0} y={5} fontSize="15" fill="var(--color-ink)">
-              {told(label)}
+              {translate(label)}
             </text>
             <line x1={LEFT} x2={width - 60} y1={0} y2={0} stroke="var(--color-rule)" />
             <circle cx={x(kg)} cy={0} r={5} fill="var(--color-ink)" />
@@ -59,4 +61,11 @@ export function FormulaDots({ oneRepMax }: { oneRepMax: Derived }) {
       </svg>
     </div>
   );
+}
+
+/** The figure of a line of the working; older ones were kept as text. */
+function massOf(detail: Text): number | null {
+  if (typeof detail === 'string') return Number.parseFloat(detail);
+  const { value } = detail.values ?? {};
+  return typeof value === 'object' && value !== null && 'massKg' in value ? Number(value.massKg) : null;
 }

@@ -6,7 +6,7 @@ import type { ClientRecord } from '#contract/client';
 import { type NewStrengthTest, newStrengthTestSchema } from '#contract/measurements';
 import { isWeighed } from '#core/protocol/exercise';
 import { libraryOf } from '#core/protocol/exercises';
-import { limbKind, limbSide, otherSide } from '#core/quantity/limb';
+import { limbKind, limbSide, otherSide, SIDE_NAMES } from '#core/quantity/limb';
 import { newest } from '#core/quantity/newest';
 import { toNumber } from '#core/quantity/units';
 import { ageWords } from '#core/record/age-words';
@@ -16,7 +16,7 @@ import { checkTest } from '#core/strength/check-test';
 import { checkRepsToFailure, oneRepMax, strengthTestSchema } from '#core/strength/one-rep-max';
 import { api, failureWords, read } from '../../data/api';
 import { useRecordWrite } from '../../data/queries';
-import { told } from '../../language/told';
+import { translate } from '../../language/translate';
 import { BenchHeading } from '../../parts/Bench';
 import { Button } from '../../parts/Button';
 import { Choice } from '../../parts/Choice';
@@ -103,7 +103,7 @@ export function LoadBench({ client }: { client: ClientRecord }) {
             {/* What is known stands beside the form where there is room. */}
             {ofThisSide && (
               <span className="block lg:hidden">
-                {t`Known: ${mass.words(ofThisSide.oneRepMax.value)}, ${told(ageWords(ofThisSide.atMs, client.judgedAtMs))}.`}
+                {t`Known: ${mass.words(ofThisSide.oneRepMax.value)}, ${translate(ageWords(ofThisSide.atMs, client.judgedAtMs))}.`}
               </span>
             )}
           </BenchHeading>
@@ -144,11 +144,11 @@ export function LoadBench({ client }: { client: ClientRecord }) {
               An injured or post-operative side is not tested: the other side stands in, marked.{' '}
               <Why rule="LOAD-2" />
               {ofOtherSide &&
-                t` On record for the ${told(ofOtherSide.side)}: ${mass.words(ofOtherSide.oneRepMax.value)}.`}
+                t` On record for the ${translate(SIDE_NAMES[ofOtherSide.side])}: ${mass.words(ofOtherSide.oneRepMax.value)}.`}
             </Trans>
           </p>
           {findings.map((finding) => (
-            <FindingLine key={finding.message} finding={finding} />
+            <FindingLine key={translate(finding.message)} finding={finding} />
           ))}
           {asked}
           {write.error && <FieldError>{failureWords(write.error)}</FieldError>}
@@ -162,7 +162,7 @@ export function LoadBench({ client }: { client: ClientRecord }) {
               <Figure label={t`One-repetition maximum`} derived={result} size="text-6xl" />
               {test.data &&
                 checkRepsToFailure(test.data.reps).map((finding) => (
-                  <FindingLine key={finding.message} finding={finding} />
+                  <FindingLine key={translate(finding.message)} finding={finding} />
                 ))}
               <FormulaDots oneRepMax={result} />
             </>

@@ -9,7 +9,7 @@ import { RULES } from '#core/rules/catalogue';
 import type { StrengthFact } from '#core/strength/fact';
 import { strengthTestIsDue } from '#core/strength/shelf-life';
 import { useOneRepMaxesLike } from '../../data/history';
-import { told } from '../../language/told';
+import { translate } from '../../language/translate';
 import { exerciseAndSide } from '../../parts/exercise-and-side';
 import { useUnits } from '../../parts/units';
 import { sameTest } from './same-test';
@@ -47,7 +47,7 @@ export function TestsOnRecord({ client }: { client: ClientRecord }) {
                 <span className="w-56">{exerciseAndSide(client.facts, fact)}</span>
                 <span className="figures text-lg">{mass.words(fact.oneRepMax.value)}</span>
                 <span className={due ? 'notched text-ochre' : 'text-quiet'}>
-                  {told(ageWords(fact.atMs, client.judgedAtMs))}
+                  {translate(ageWords(fact.atMs, client.judgedAtMs))}
                   {due && t`: test again, it holds 6 weeks`}
                 </span>
               </button>

@@ -6,10 +6,10 @@ import { toast } from 'sonner';
 import type { ClientRecord } from '#contract/client';
 import { byPeriod, type LoggedSession, type Period } from '#core/outcomes/add-up';
 import { libraryOf } from '#core/protocol/exercises';
-import { LIMB_LABELS, type Limb } from '#core/quantity/limb';
+import { LIMB_NAMES, type Limb } from '#core/quantity/limb';
 import { failureWords } from '../../data/api';
 import { useLog } from '../../data/outcomes';
-import { told } from '../../language/told';
+import { translate } from '../../language/translate';
 import { Button } from '../../parts/Button';
 import { Choice } from '../../parts/Choice';
 import { FieldError } from '../../parts/Field';
@@ -104,7 +104,7 @@ export function LogBench({ client }: { client: ClientRecord }) {
               onChange={setLimb}
               options={[
                 { value: '' as const, label: t`every limb` },
-                ...limbs.map((value) => ({ value, label: told(LIMB_LABELS[value].toLowerCase()) })),
+                ...limbs.map((value) => ({ value, label: translate(LIMB_NAMES[value]) })),
               ]}
             />
           )}
@@ -114,7 +114,7 @@ export function LogBench({ client }: { client: ClientRecord }) {
             onChange={setOrder}
             options={(Object.keys(ORDERS) as Order[]).map((value) => ({
               value,
-              label: told(ORDERS[value].label),
+              label: ORDERS[value].label,
             }))}
           />
           <Choice
@@ -157,6 +157,6 @@ function fits({ line }: LoggedSession, limb: Limb | '', search: string): boolean
   const words = search.trim().toLowerCase();
   return (
     isOfLimb &&
-    (words === '' || line.exercises.some(({ label }) => told(label).toLowerCase().includes(words)))
+    (words === '' || line.exercises.some(({ label }) => translate(label).toLowerCase().includes(words)))
   );
 }

@@ -2,11 +2,11 @@ import { t } from '@lingui/core/macro';
 import { Link } from 'react-router';
 import type { LoggedSession } from '#core/outcomes/add-up';
 import type { LineExercise } from '#core/outcomes/session-line';
-import { LIMB_LABELS, limbSide, limbsWords } from '#core/quantity/limb';
+import { LIMB_NAMES, limbSide, limbsWords } from '#core/quantity/limb';
 import { EFFORT_SCALES, type EffortScale } from '#core/session/effort';
 import { SIGNS } from '#core/session/signs';
 import { useEffortIn } from '../../data/use-effort-in';
-import { told } from '../../language/told';
+import { figure, inSentence, translate } from '../../language/translate';
 import { clock, dayAndTime, plain } from '../../parts/format';
 import { type Measure, useUnits } from '../../parts/units';
 
@@ -28,7 +28,7 @@ export function LogLine({
           {
             percentLopMin: dose.relativePressureTimePercentLopMin,
             side: limbSide(dose.limb),
-            words: `${told(LIMB_LABELS[dose.limb].toLowerCase())} ${plain(dose.pressureTimeMmHgMin ?? 0, 0)} mmHg·min`,
+            words: `${translate(LIMB_NAMES[dose.limb])} ${plain(dose.pressureTimeMmHgMin ?? 0, 0)} mmHg·min`,
           },
         ],
   );
@@ -39,7 +39,7 @@ export function LogLine({
           {dayAndTime(startedAtMs)}
         </Link>
         <p className="text-[14px] leading-snug text-quiet">
-          {told(planName)}
+          {planName}
           {line.isEnteredLater && t`, entered later`}
         </p>
       </div>
@@ -52,7 +52,7 @@ export function LogLine({
         ))}
         {noticed.length > 0 && (
           <li className="notched text-[15px] text-ochre">
-            {told(noticed.map((sign) => SIGNS[sign].label).join(', '))}
+            {noticed.map((sign) => translate(SIGNS[sign].label)).join(', ')}
           </li>
         )}
       </ul>
@@ -64,16 +64,16 @@ export function LogLine({
         />
         {relative.length > 0 && (
           <Figure
-            label={`%LOP·min${relative.length > 1 ? ` ${told(relative.map(({ side }) => side).join(' | '))}` : ''}`}
+            label={`%LOP·min${relative.length > 1 ? ` ${relative.map(({ side }) => side).join(' | ')}` : ''}`}
             value={relative.map(({ percentLopMin }) => plain(percentLopMin, 0)).join(' | ')}
-            title={told(relative.map(({ words }) => words).join(', '))}
+            title={relative.map(({ words }) => words).join(', ')}
           />
         )}
         {line.volumeKgReps > 0 && (
           <Figure label={t`${mass.unit}·reps`} value={plain(mass.inUnit(line.volumeKgReps), 0)} />
         )}
         <Figure
-          label={told(scale.asked.toLowerCase())}
+          label={inSentence(scale.asked)}
           value={line.effort === null ? '–' : `${scale.toSaid(line.effort)}`}
         />
         <Figure label={t`pain`} value={line.worstPain === null ? '–' : `${line.worstPain}`} />
@@ -84,9 +84,9 @@ export function LogLine({
 
 function Figure({ label, value, title }: { label: string; value: string; title?: string }) {
   return (
-    <div className="min-w-12" title={told(title)}>
-      <dd className="figures text-lg leading-tight">{told(value)}</dd>
-      <dt className="text-[13px] text-quiet">{told(label)}</dt>
+    <div className="min-w-12" title={title}>
+      <dd className="figures text-lg leading-tight">{value}</dd>
+      <dt className="text-[13px] text-quiet">{label}</dt>
     </div>
   );
 }
@@ -108,13 +108,13 @@ function ExerciseWords({
   const rests = sets.flatMap(({ restMs }) => (restMs === null ? [] : [clock(restMs)]));
   return (
     <p>
-      {told(label)}
-      <span className="text-quiet">, {told(limbsWords(limbs.map(({ limb }) => limb)))}: </span>
+      {translate(label)}
+      <span className="text-quiet">, {translate(limbsWords(limbs.map(({ limb }) => limb)))}: </span>
       {sets.map((set) => (
         <Link
           key={set.setIndex}
           to={`/sessions/${sessionId}?at=${set.fromMs}`}
-          title={t`Set ${set.setIndex + 1}${set.effort === null ? '' : `, ${told(scale.asked.toLowerCase())} ${told(scale.toSaid(set.effort))}`}`}
+          title={t`Set ${set.setIndex + 1}${set.effort === null ? '' : `, ${inSentence(scale.asked)} ${figure(scale.toSaid(set.effort))}`}`}
           className="figures mr-2 underline-offset-4 hover:underline"
         >
           {set.plannedReps === null ? t`timed` : set.reps}

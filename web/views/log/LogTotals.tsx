@@ -1,9 +1,10 @@
 import { t } from '@lingui/core/macro';
 import { format } from 'date-fns';
+import { capital } from '#core/message/message';
 import type { Given, LogPeriod, LogTotals } from '#core/outcomes/add-up';
-import { capital } from '#core/quantity/capital';
-import { LIMB_LABELS } from '#core/quantity/limb';
-import { told } from '../../language/told';
+import { muscleName } from '#core/protocol/muscle-names';
+import { LIMB_LABELS, LIMB_NAMES } from '#core/quantity/limb';
+import { translate } from '../../language/translate';
 import { clock, plain } from '../../parts/format';
 import { noonOf } from '../../parts/noon';
 import { useUnits } from '../../parts/units';
@@ -29,8 +30,8 @@ export function LogTotalsLine({ totals }: { totals: LogTotals }) {
       <dl className="flex flex-wrap gap-x-10 gap-y-2">
         {figures.map(([label, value]) => (
           <div key={label}>
-            <dt className="text-[14px] text-quiet">{told(label)}</dt>
-            <dd className="figures text-3xl">{told(value)}</dd>
+            <dt className="text-[14px] text-quiet">{label}</dt>
+            <dd className="figures text-3xl">{value}</dd>
           </div>
         ))}
       </dl>
@@ -39,12 +40,12 @@ export function LogTotalsLine({ totals }: { totals: LogTotals }) {
         <div className="flex flex-wrap gap-x-12 gap-y-4">
           <GivenTable
             caption={t`Limb`}
-            rows={totals.limbs.map((given) => ({ name: told(LIMB_LABELS[given.limb]), given }))}
+            rows={totals.limbs.map((given) => ({ name: translate(LIMB_LABELS[given.limb]), given }))}
           />
           <GivenTable
             caption={t`Muscle`}
             rows={totals.muscles.map((given) => ({
-              name: `${told(capital(given.muscle))}, ${told(LIMB_LABELS[given.limb].toLowerCase())}`,
+              name: `${translate(capital(muscleName(given.muscle)))}, ${translate(LIMB_NAMES[given.limb])}`,
               given,
             }))}
           />
@@ -63,7 +64,7 @@ function GivenTable({ caption, rows }: { caption: string; rows: { name: string; 
         <tr className="text-left text-[14px] text-quiet">
           {heads.map((head, place) => (
             <th key={head} className={`py-1 pr-6 font-normal ${place > 0 ? 'text-right' : ''}`}>
-              {told(head)}
+              {head}
             </th>
           ))}
         </tr>
@@ -97,7 +98,7 @@ export function PeriodHead({ period: { fromDay, totals }, isWeek }: { period: Lo
   const limbs = totals.limbs
     .map(
       ({ limb, occludedMs, percentLopMin }) =>
-        `${told(LIMB_LABELS[limb].toLowerCase())} ${long(occludedMs)}${percentLopMin === null ? '' : `, ${plain(percentLopMin, 0)} %LOP·min`}`,
+        `${translate(LIMB_NAMES[limb])} ${long(occludedMs)}${percentLopMin === null ? '' : `, ${plain(percentLopMin, 0)} %LOP·min`}`,
     )
     .join('; ');
   return (

@@ -1,7 +1,8 @@
 import { unparse } from 'papaparse';
 import type { LoggedSession } from '#core/outcomes/add-up';
-import { LIMB_LABELS } from '#core/quantity/limb';
+import { LIMB_NAMES } from '#core/quantity/limb';
 import { SIGNS } from '#core/session/signs';
+import { inEnglish } from '#language/render';
 
 /** A row for each set, with what its session gave in all: units in the heads, a point for decimals. Loads in kg. */
 export function logCsv(sessions: readonly LoggedSession[], planName: (id: string) => string): string {
@@ -11,8 +12,8 @@ export function logCsv(sessions: readonly LoggedSession[], planName: (id: string
         sets.map((set) => ({
           date: new Date(startedAtMs).toISOString(),
           plan: planName(coursePlanId),
-          exercise: label,
-          limbs: limbs.map(({ limb }) => LIMB_LABELS[limb].toLowerCase()).join(' + '),
+          exercise: inEnglish(label),
+          limbs: limbs.map(({ limb }) => inEnglish(LIMB_NAMES[limb])).join(' + '),
           set: set.setIndex + 1,
           repetitions: set.reps,
           planned: set.plannedReps ?? '',
@@ -25,7 +26,7 @@ export function logCsv(sessions: readonly LoggedSession[], planName: (id: string
             Math.max(0, ...line.limbs.map((one) => one.longestContinuousMs)) / 1000,
           ),
           session_volume_kg_reps: line.volumeKgReps,
-          signs: line.signs.map((sign) => SIGNS[sign].label).join('; '),
+          signs: line.signs.map((sign) => inEnglish(SIGNS[sign].label)).join('; '),
           entered_later: line.isEnteredLater ? 'yes' : '',
         })),
       ),

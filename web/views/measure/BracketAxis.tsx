@@ -1,7 +1,6 @@
 import { t } from '@lingui/core/macro';
 import type { Estimate } from '#core/occlusion-pressure/estimate';
 import { bracket, type Trial } from '#core/occlusion-pressure/trial';
-import { told } from '../../language/told';
 import { plain } from '../../parts/format';
 import { useWidth } from '../../parts/use-width';
 
@@ -134,7 +133,7 @@ function Bar({ from, to, y, label }: { from: number; to: number; y: number; labe
       stroke="var(--color-plum)"
       strokeDasharray="3 2"
     >
-      <title>{told(label)}</title>
+      <title>{label}</title>
     </rect>
   );
 }

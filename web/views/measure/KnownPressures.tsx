@@ -12,7 +12,15 @@ import {
   type ShelfLife,
   shelfLifeSchema,
 } from '#core/occlusion-pressure/shelf-life';
-import { LIMB_LABELS, LIMBS, type Limb, limbsWords, POSITIONS } from '#core/quantity/limb';
+import {
+  LIMB_LABELS,
+  LIMB_NAMES,
+  LIMBS,
+  type Limb,
+  limbsWords,
+  POSITION_NAMES,
+  POSITIONS,
+} from '#core/quantity/limb';
 import { newest } from '#core/quantity/newest';
 import { toNumber } from '#core/quantity/units';
 import { ageWords } from '#core/record/age-words';
@@ -21,7 +29,7 @@ import { RULES } from '#core/rules/catalogue';
 import { api, failureWords, read } from '../../data/api';
 import { usePressuresLike } from '../../data/history';
 import { useMay, useRecordWrite } from '../../data/queries';
-import { told } from '../../language/told';
+import { translate } from '../../language/translate';
 import { Button } from '../../parts/Button';
 import { bySchema } from '../../parts/by-schema';
 import { Field, FieldError } from '../../parts/Field';
@@ -54,7 +62,7 @@ export function KnownPressures({ client }: { client: ClientRecord }) {
             <tr className="text-left text-[14px] text-quiet">
               {[t`Limb and position`, t`Cuff`, 'LOP', t`Measured`, t`Due`, ''].map((head) => (
                 <th key={head} className="py-1 pr-3 font-normal">
-                  {told(head) || <span className="sr-only">{t`Actions`}</span>}
+                  {head || <span className="sr-only">{t`Actions`}</span>}
                 </th>
               ))}
             </tr>
@@ -63,14 +71,14 @@ export function KnownPressures({ client }: { client: ClientRecord }) {
             {rows.map((fact) => (
               <tr key={fact.id} className="border-t border-rule align-top">
                 <td className="py-2 pr-3">
-                  {told(LIMB_LABELS[fact.limb])}, {told(fact.position)}
+                  {translate(LIMB_LABELS[fact.limb])}, {translate(POSITION_NAMES[fact.position])}
                 </td>
-                <td className="py-2 pr-3">{told(fact.cuffLabel)}</td>
+                <td className="py-2 pr-3">{fact.cuffLabel}</td>
                 <td className="figures py-2 pr-3 text-lg whitespace-nowrap">
                   {plain(fact.pressure.value)} ± {plain(fact.uncertaintyMmHg)}
                 </td>
                 <td className="py-2 pr-3">
-                  {told(ageWords(fact.atMs, client.judgedAtMs))}
+                  {translate(ageWords(fact.atMs, client.judgedAtMs))}
                   {fact.quickChecks.length > 0 && t`, quick checks: ${fact.quickChecks.length}`}
                   {!fact.steady && t`, unsteady`}
                 </td>
@@ -87,7 +95,7 @@ export function KnownPressures({ client }: { client: ClientRecord }) {
                     <Trans>
                       Check and history
                       <span className="sr-only">
-                        , {told(LIMB_LABELS[fact.limb])}, {told(fact.position)}
+                        , {translate(LIMB_LABELS[fact.limb])}, {translate(POSITION_NAMES[fact.position])}
                       </span>
                     </Trans>
                   </button>
@@ -115,7 +123,7 @@ function PressureHistory({ clientId, fact }: { clientId: string; fact: Occlusion
   return (
     <Suspense fallback={drawing}>
       <HistoryChart
-        caption={t`${told(LIMB_LABELS[fact.limb])}, ${told(fact.position)}, ${told(fact.cuffLabel)}: mmHg, with ±${WITHIN_MMHG} about the newest`}
+        caption={t`${translate(LIMB_LABELS[fact.limb])}, ${translate(POSITION_NAMES[fact.position])}, ${fact.cuffLabel}: mmHg, with ±${WITHIN_MMHG} about the newest`}
         unit="mmHg"
         within={WITHIN_MMHG}
         points={points}
@@ -133,12 +141,15 @@ function KeptFor({ client }: { client: ClientRecord }) {
   const [limb, setLimb] = useState<Limb | 'all'>('all');
   const { shelfLife, limbShelfLives } = client.facts;
   const own = limbShelfLives.map(
-    (one) => `${told(LIMB_LABELS[one.limb].toLowerCase())} ${told(SHELF_LIFE_LABELS[one.shelfLife])}`,
+    (one) => `${translate(LIMB_NAMES[one.limb])} ${translate(SHELF_LIFE_LABELS[one.shelfLife])}`,
   );
-  const lives = shelfLifeSchema.options.map((value) => ({ value, label: told(SHELF_LIFE_LABELS[value]) }));
+  const lives = shelfLifeSchema.options.map((value) => ({
+    value,
+    label: translate(SHELF_LIFE_LABELS[value]),
+  }));
   const likeOthers = {
     value: 'like-others',
-    label: t`as the others: ${told(SHELF_LIFE_LABELS[shelfLife])}`,
+    label: t`as the others: ${translate(SHELF_LIFE_LABELS[shelfLife])}`,
   } as const;
   const operated = proceduresInForce(client.facts, client.judgedAtMs).map(({ limb }) => limb);
   return (
@@ -151,7 +162,7 @@ function KeptFor({ client }: { client: ClientRecord }) {
             onChange={setLimb}
             options={[
               { value: 'all', label: t`every limb` },
-              ...LIMBS.map((value) => ({ value, label: told(LIMB_LABELS[value].toLowerCase()) })),
+              ...LIMBS.map((value) => ({ value, label: translate(LIMB_NAMES[value]) })),
             ]}
           />
           {limb === 'all' ? (
@@ -172,7 +183,8 @@ function KeptFor({ client }: { client: ClientRecord }) {
         </div>
       ) : (
         <p className="text-[15px] text-quiet">
-          {t`Kept for ${told(SHELF_LIFE_LABELS[shelfLife])}; a clinician may change it.`} <Why rule="SCR-4" />
+          {t`Kept for ${translate(SHELF_LIFE_LABELS[shelfLife])}; a clinician may change it.`}{' '}
+          <Why rule="SCR-4" />
         </p>
       )}
       {own.length > 0 && (
@@ -180,7 +192,7 @@ function KeptFor({ client }: { client: ClientRecord }) {
       )}
       {operated.length > 0 && shelfLife !== 'every-session' && (
         <p className="notched mt-1 text-[14px] text-ochre">
-          {t`After an operation, ${told(limbsWords(operated))}: ${told(SHELF_LIFE_LABELS['every-session'])}.`}{' '}
+          {t`After an operation, ${translate(limbsWords(operated))}: ${translate(SHELF_LIFE_LABELS['every-session'])}.`}{' '}
           <Why rule="LOP-6" />
         </p>
       )}
@@ -193,7 +205,7 @@ function Due({ client, fact }: { client: ClientRecord; fact: OcclusionFact }) {
   const kept = shelfLifeInForce(client.facts, fact.limb, client.judgedAtMs);
   const due = whyDue(fact, client.facts, undefined, kept, client.judgedAtMs);
   return due ? (
-    <span className="notched block text-ochre">{t`due: ${told(due)}`}</span>
+    <span className="notched block text-ochre">{t`due: ${translate(due)}`}</span>
   ) : (
     day(dueAtMs(measuredWith(fact), kept))
   );
@@ -243,7 +255,7 @@ function QuickCheckForm({ client, fact }: { client: ClientRecord; fact: Occlusio
       />
       {judged && (
         <p className={judged.verdict === 'confirms' ? '' : 'notched text-ochre'} role="status">
-          {told(judged.words)}
+          {translate(judged.words)}
         </p>
       )}
       {write.error && <FieldError>{failureWords(write.error)}</FieldError>}

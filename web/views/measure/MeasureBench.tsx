@@ -2,14 +2,14 @@ import { t } from '@lingui/core/macro';
 import { useNavigate } from 'react-router';
 import type { ClientRecord } from '#contract/client';
 import { goTo, type Place, startRound } from '#core/measuring/measuring';
-import { LIMB_LABELS, LIMBS, type Limb, POSITIONS } from '#core/quantity/limb';
+import { LIMB_LABELS, LIMBS, type Limb, POSITION_NAMES, POSITIONS } from '#core/quantity/limb';
 import { newest } from '#core/quantity/newest';
 import { limbInHand } from '#core/record/chain';
 import type { PrescriptionFact } from '#core/record/facts';
 import { cuffInForce } from '#core/record/in-force';
 import { toMeasure } from '#core/record/to-measure';
 import { usePractice } from '../../data/queries';
-import { told } from '../../language/told';
+import { translate } from '../../language/translate';
 import { BenchHeading, FirstDo } from '../../parts/Bench';
 import { Choice } from '../../parts/Choice';
 import { plain } from '../../parts/format';
@@ -52,7 +52,10 @@ export function MeasureBench({ client }: { client: ClientRecord }) {
               title={t`Measure`}
             >{t`Each limb on its own, in the position it will train in.`}</BenchHeading>
           </div>
-          <PhoneFold label={t`Limb and position`} summary={`${told(LIMB_LABELS[limb])}, ${told(position)}`}>
+          <PhoneFold
+            label={t`Limb and position`}
+            summary={`${translate(LIMB_LABELS[limb])}, ${translate(POSITION_NAMES[position])}`}
+          >
             <div className="space-y-4">
               <LimbCross
                 value={limb}
@@ -63,7 +66,7 @@ export function MeasureBench({ client }: { client: ClientRecord }) {
                 label={t`Position`}
                 value={position}
                 onChange={(next) => go({ ...state.at, position: next })}
-                options={POSITIONS.map((value) => ({ value, label: told(value) }))}
+                options={POSITIONS.map((value) => ({ value, label: translate(POSITION_NAMES[value]) }))}
               />
               <RoundPlanner
                 fitted={LIMBS.filter((each) => cuffInForce(client.facts, each))}
@@ -100,8 +103,8 @@ export function MeasureBench({ client }: { client: ClientRecord }) {
           />
         )}
         {!fit && (
-          <FirstDo clientId={client.id} link="Fit">
-            {t`${told(LIMB_LABELS[limb])} has no girth and cuff yet, and a pressure belongs to a cuff.`}{' '}
+          <FirstDo clientId={client.id} link="fit">
+            {t`${translate(LIMB_LABELS[limb])} has no girth and cuff yet, and a pressure belongs to a cuff.`}{' '}
             <Why rule="FIT-3" />
           </FirstDo>
         )}
@@ -126,7 +129,10 @@ function knownPressures(client: ClientRecord): Partial<Record<Limb, string>> {
       const fact = newest(client.facts.occlusions.filter((occlusion) => occlusion.limb === limb));
       if (fact)
         return [
-          [limb, `${plain(fact.pressure.value)} ± ${plain(fact.uncertaintyMmHg)}, ${told(fact.position)}`],
+          [
+            limb,
+            `${plain(fact.pressure.value)} ± ${plain(fact.uncertaintyMmHg)}, ${translate(POSITION_NAMES[fact.position])}`,
+          ],
         ];
       const felt = newest(client.facts.tightness.filter((tightness) => tightness.limb === limb));
       return felt ? [[limb, t`by feel: ${felt.felt} of 10`]] : [];

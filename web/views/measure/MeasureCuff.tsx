@@ -17,7 +17,7 @@ import { checkPlausibility, expectedOcclusionPressureMmHg } from '#core/occlusio
 import { sideDifferenceWords } from '#core/occlusion-pressure/round';
 import { checkSteps } from '#core/occlusion-pressure/trial';
 import { dayAt } from '#core/quantity/days';
-import { LIMB_LABELS, otherSide } from '#core/quantity/limb';
+import { LIMB_LABELS, LIMB_NAMES, otherSide, POSITION_NAMES } from '#core/quantity/limb';
 import { newest } from '#core/quantity/newest';
 import { restingPressureInForce } from '#core/record/in-force';
 import { api, failureWords, read } from '../../data/api';
@@ -25,7 +25,7 @@ import { serverNow } from '../../data/clock';
 import { KEYS } from '../../data/keys';
 import { usePracticeSpread, useRecordWrite } from '../../data/queries';
 import { useFrame } from '../../devices/use-frame';
-import { told } from '../../language/told';
+import { translate } from '../../language/translate';
 import { Button } from '../../parts/Button';
 import { FieldError } from '../../parts/Field';
 import { Figure } from '../../parts/Figure';
@@ -71,7 +71,7 @@ export function MeasureCuff({
   const setup = setupFor({ ...chosen, pumpId: chosen.pumpId || (practice.pumps[0]?.id ?? '') }, limb);
   const pump = practice.pumps.find(({ id }) => id === setup.pumpId);
   const [volume, setVolume] = useState(0.7);
-  const label = t`Measuring ${client.name}, ${told(LIMB_LABELS[limb].toLowerCase())}`;
+  const label = t`Measuring ${client.name}, ${translate(LIMB_NAMES[limb])}`;
   const { source, trouble } = useSource(setup.from, { clientId: client.id, limb, position }, label);
   const frame = useFrame(source);
   const queries = useQueryClient();
@@ -163,14 +163,14 @@ export function MeasureCuff({
       <div className="min-w-0 xl:col-span-2">
         <PhoneFold
           label={t`How it is measured`}
-          summary={`${told(fit.label)}, ${told(METHODS[setup.method].label)}`}
+          summary={`${fit.label}, ${translate(METHODS[setup.method].label)}`}
         >
           <p className="text-[15px]">
             <Trans>
               <strong>
-                {told(LIMB_LABELS[limb])}, {told(position)}
+                {translate(LIMB_LABELS[limb])}, {translate(POSITION_NAMES[position])}
               </strong>
-              , {length.words(fit.girthCm)}, {told(fit.label)} ({length.words(fit.widthCm)} wide)
+              , {length.words(fit.girthCm)}, {fit.label} ({length.words(fit.widthCm)} wide)
             </Trans>
           </p>
           <SetupSentence
@@ -183,7 +183,7 @@ export function MeasureCuff({
       </div>
       <div className="min-w-0 space-y-3 md:row-span-2 xl:row-span-1">
         {methodFindings.map((finding) => (
-          <FindingLine key={finding.message} finding={finding} />
+          <FindingLine key={translate(finding.message)} finding={finding} />
         ))}
         <PressureColumn
           source={source}
@@ -204,7 +204,7 @@ export function MeasureCuff({
           />
         )}
         <p className="text-[14px] text-quiet">
-          {told(METHODS[setup.method].traps.join('. '))}.
+          {METHODS[setup.method].traps.map((trap) => translate(trap)).join('. ')}.
           {pump && !pump.keepsPressure && t` This pump leaks once unplugged: read first.`}
         </p>
       </div>
@@ -230,14 +230,14 @@ export function MeasureCuff({
             <p className="figures text-3xl">±{estimate.uncertaintyMmHg}</p>
           </div>
         )}
-        {estimate && <p className="max-w-prose">{told(estimate.advice.words)}</p>}
+        {estimate && <p className="max-w-prose">{translate(estimate.advice.words)}</p>}
         {trials.length > 0 && !estimate && (
           <FieldError>
             {t`Rising and falling cannot both be right: take another trial.`} <Why rule="LOP-2" />
           </FieldError>
         )}
         {findings.map((finding) => (
-          <FindingLine key={finding.message} finding={finding} />
+          <FindingLine key={translate(finding.message)} finding={finding} />
         ))}
         {write.error && <FieldError>{failureWords(write.error)}</FieldError>}
         {trials.length > 0 && (
@@ -254,7 +254,7 @@ export function MeasureCuff({
         {trials.length > 0 && <BracketAxis trials={trials} estimate={estimate} expectedMmHg={expectedMmHg} />}
         {estimate && other && (
           <p className="max-w-prose text-[15px] text-quiet">
-            {told(sideDifferenceWords(limb, estimate.pressure.value, other.pressure.value))}
+            {translate(sideDifferenceWords(limb, estimate.pressure.value, other.pressure.value))}
           </p>
         )}
       </div>

@@ -2,7 +2,6 @@ import { t } from '@lingui/core/macro';
 import type { DeviceFrame } from '#contract/device';
 import type { Phase } from '#core/measuring/in-hand';
 import type { PressureSource } from '../../devices/pressure-source';
-import { told } from '../../language/told';
 import { Button } from '../../parts/Button';
 import { countdown } from '../../parts/format';
 import { NumberInput } from '../../parts/NumberInput';
@@ -60,9 +59,7 @@ export function PressureColumn({
   return (
     <div className="flex flex-col items-stretch gap-3 border border-ink/40 p-3">
       <p className="min-h-12" aria-live="polite">
-        {frame
-          ? told(WORDS[phase].ask)
-          : t`The stream is lost. Read the gauge by hand, and let the cuff down.`}
+        {frame ? WORDS[phase].ask : t`The stream is lost. Read the gauge by hand, and let the cuff down.`}
       </p>
       {phase === 'recovering' ? (
         <>

@@ -2,9 +2,9 @@ import { t } from '@lingui/core/macro';
 import { useState } from 'react';
 import { type Place, samePlace } from '#core/measuring/measuring';
 import { roundOf } from '#core/occlusion-pressure/round';
-import { LIMB_LABELS, type Limb, POSITIONS, type Position } from '#core/quantity/limb';
+import { LIMB_LABELS, type Limb, POSITION_NAMES, POSITIONS, type Position } from '#core/quantity/limb';
 import type { ToMeasure } from '#core/record/to-measure';
-import { told } from '../../language/told';
+import { translate } from '../../language/translate';
 import { Button } from '../../parts/Button';
 import { Ticks } from '../../parts/Ticks';
 
@@ -39,7 +39,7 @@ export function RoundPlanner({
               aria-current={samePlace(item, current) ? 'step' : undefined}
               className="border-b border-rule px-2 py-1 aria-[current=step]:bg-tint aria-[current=step]:font-semibold"
             >
-              {told(LIMB_LABELS[item.limb])}, {told(item.position)}
+              {translate(LIMB_LABELS[item.limb])}, {translate(POSITION_NAMES[item.position])}
             </li>
           ))}
         </ol>
@@ -67,8 +67,8 @@ export function RoundPlanner({
                   aria-current={samePlace(place, current)}
                   onClick={() => go(place)}
                 >
-                  {told(LIMB_LABELS[place.limb])}, {told(place.position)}{' '}
-                  <span className="text-[14px] text-quiet">{told(why)}</span>
+                  {translate(LIMB_LABELS[place.limb])}, {translate(POSITION_NAMES[place.position])}{' '}
+                  <span className="text-[14px] text-quiet">{translate(why)}</span>
                 </button>
               </li>
             ))}
@@ -99,13 +99,13 @@ function ChosenRound({ fitted, setRound }: { fitted: readonly Limb[]; setRound: 
       </summary>
       <Ticks
         label={t`Limbs with a cuff`}
-        options={fitted.map((value) => ({ value, label: told(LIMB_LABELS[value]) }))}
+        options={fitted.map((value) => ({ value, label: translate(LIMB_LABELS[value]) }))}
         chosen={limbs}
         onChange={setLimbs}
       />
       <Ticks
         label={t`Positions`}
-        options={POSITIONS.map((value) => ({ value, label: told(value) }))}
+        options={POSITIONS.map((value) => ({ value, label: translate(POSITION_NAMES[value]) }))}
         chosen={positions}
         onChange={setPositions}
       />

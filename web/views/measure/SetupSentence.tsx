@@ -3,7 +3,7 @@ import type { Pump } from '#core/kit/pump';
 import { METHODS, pulseMethodSchema, SITE_LABELS } from '#core/occlusion-pressure/methods';
 import { READING_SCHOOLS, readingSchoolSchema } from '#core/occlusion-pressure/trial';
 import { type Limb, limbKind } from '#core/quantity/limb';
-import { told } from '../../language/told';
+import { inSentence, translate } from '../../language/translate';
 import { WordMenu } from '../../parts/WordMenu';
 import type { ReadingFrom, Setup } from './setup';
 
@@ -38,7 +38,10 @@ export function SetupSentence({
         label={t`Pulse by`}
         value={setup.method}
         onChange={(method) => onChange({ method })}
-        options={pulseMethodSchema.options.map((value) => ({ value, label: told(METHODS[value].label) }))}
+        options={pulseMethodSchema.options.map((value) => ({
+          value,
+          label: translate(METHODS[value].label),
+        }))}
       />
       {', '}
       <WordMenu
@@ -47,7 +50,7 @@ export function SetupSentence({
         onChange={(site) => onChange({ site })}
         options={(sites.length > 0 ? sites : [setup.site]).map((value) => ({
           value,
-          label: told(SITE_LABELS[value]),
+          label: translate(SITE_LABELS[value]),
         }))}
       />
       {t`, on `}
@@ -57,7 +60,7 @@ export function SetupSentence({
         onChange={(pumpId) => onChange({ pumpId })}
         options={pumps.map(({ id, label, divisionMmHg }) => ({
           value: id,
-          label: t`${told(label.toLowerCase())} to ${divisionMmHg} mmHg`,
+          label: t`${label.toLowerCase()} to ${divisionMmHg} mmHg`,
         }))}
       />
       {t`, read from `}
@@ -88,7 +91,7 @@ export function SetupSentence({
         onChange={(readingSchool) => onChange({ readingSchool })}
         options={readingSchoolSchema.options.map((value) => ({
           value,
-          label: told(READING_SCHOOLS[value].label.toLowerCase()),
+          label: inSentence(READING_SCHOOLS[value].label),
         }))}
       />
       .

@@ -8,13 +8,12 @@ import { markWords, stepName } from '#core/cuff/mark-words';
 import { aimWords, checkTightness, TIGHTNESS_WORDS } from '#core/cuff/tightness';
 import { hardFindings } from '#core/findings/finding';
 import type { Strap } from '#core/kit/strap';
-import { capital } from '#core/quantity/capital';
 import { LIMB_LABELS, type Limb, otherSide } from '#core/quantity/limb';
 import { newest } from '#core/quantity/newest';
 import { toNumber } from '#core/quantity/units';
 import { api, failureWords, read } from '../../data/api';
 import { useRecordWrite } from '../../data/queries';
-import { told } from '../../language/told';
+import { translate } from '../../language/translate';
 import { Button } from '../../parts/Button';
 import { Field, FieldError } from '../../parts/Field';
 import { FindingLine } from '../../parts/FindingLine';
@@ -25,6 +24,13 @@ import { Why } from '../../parts/Why';
 import { YesNo } from '../../parts/YesNo';
 
 /** A strap tightened by feel: second best, and never a share of the occlusion pressure (rule TIGHT). */
+const PLACE_LABELS = { marks: t`Mark at the buckle`, turns: t`Turns`, squeezes: t`Squeezes` };
+const RANGE = {
+  marks: (first: number, last: number) => t`marks ${first}–${last}`,
+  turns: (first: number, last: number) => t`turns ${first}–${last}`,
+  squeezes: (first: number, last: number) => t`squeezes ${first}–${last}`,
+};
+
 export function TightnessForm({
   client,
   fit,
@@ -79,23 +85,19 @@ export function TightnessForm({
       </p>
       <p>
         <Trans>
-          <strong>{told(LIMB_LABELS[limb])}</strong>, {told(strap.label)}, {strap.counts} {strap.firstMark}–
-          {strap.lastMark}. Start low, go up one {told(stepName(strap))} at a time, aim for{' '}
-          <span className="figures text-xl">{told(aimWords(limb))}</span> of 10.
-          {last && t` Last time ${told(markWords(last))}, felt ${last.felt}, ${dayAndTime(last.atMs)}.`}
+          <strong>{translate(LIMB_LABELS[limb])}</strong>, {strap.label},{' '}
+          {RANGE[strap.counts](strap.firstMark, strap.lastMark)}. Start low, go up one{' '}
+          {translate(stepName(strap))} at a time, aim for{' '}
+          <span className="figures text-xl">{aimWords(limb)}</span> of 10.
+          {last && t` Last time ${translate(markWords(last))}, felt ${last.felt}, ${dayAndTime(last.atMs)}.`}
         </Trans>
       </p>
       {other && (
         <p>
-          {t`${told(LIMB_LABELS[other.limb])}: ${told(markWords(other))}, felt ${other.felt} of 10, ${dayAndTime(other.atMs)}. Put both on and ask which is tighter; they seldom need the same.`}
+          {t`${translate(LIMB_LABELS[other.limb])}: ${translate(markWords(other))}, felt ${other.felt} of 10, ${dayAndTime(other.atMs)}. Put both on and ask which is tighter; they seldom need the same.`}
         </p>
       )}
-      <Field
-        label={strap.counts === 'marks' ? t`Mark at the buckle` : told(capital(strap.counts))}
-        className="max-w-40"
-        number="decimal"
-        {...field('mark')}
-      />
+      <Field label={PLACE_LABELS[strap.counts]} className="max-w-40" number="decimal" {...field('mark')} />
       {isWrap && (
         <Field
           label={t`How far it is stretched, in words`}
@@ -107,7 +109,7 @@ export function TightnessForm({
       )}
       <Scale
         label={t`How tight it feels: ${Object.entries(TIGHTNESS_WORDS)
-          .map(([step, words]) => `${told(step)} ${told(words)}`)
+          .map(([step, words]) => `${step} ${translate(words)}`)
           .join(', ')}`}
         value={felt}
         onChange={setFelt}
@@ -129,7 +131,7 @@ export function TightnessForm({
         />
       </div>
       {findings.map((finding) => (
-        <FindingLine key={finding.message} finding={finding} />
+        <FindingLine key={translate(finding.message)} finding={finding} />
       ))}
       {write.error && <FieldError>{failureWords(write.error)}</FieldError>}
       <Button type="submit" kind="main" disabled={!mayRecord}>

@@ -1,9 +1,11 @@
 import { t } from '@lingui/core/macro';
 import { readRow, type TrialRow } from '#core/measuring/trial-rows';
 import { bracket } from '#core/occlusion-pressure/trial';
-import { told } from '../../language/told';
+import { translate } from '../../language/translate';
 import { FieldError } from '../../parts/Field';
 import { NumberInput } from '../../parts/NumberInput';
+
+const SIDES = { gone: t`gone`, back: t`back` } as const;
 
 /** Trials as rows that can be typed and mended; what is wrong stands beneath its row. */
 export function TrialTable({
@@ -40,7 +42,7 @@ export function TrialTable({
                 <td key={side} className="py-1 pr-3">
                   <NumberInput
                     kind="whole"
-                    aria-label={t`Trial ${place + 1}, pulse ${told(side)} at, mmHg`}
+                    aria-label={t`Trial ${place + 1}, pulse ${SIDES[side]} at, mmHg`}
                     aria-invalid={wrong?.field === side ? true : undefined}
                     value={row[side]}
                     onChange={(event) => onChange(place, { ...row, [side]: event.target.value })}
@@ -66,5 +68,5 @@ function leaves(trial: Parameters<typeof bracket>[0]): string {
   const result = bracket(trial);
   return result.consistent
     ? `${result.bracket.low}–${result.bracket.high} mmHg`
-    : t`not used. ${told(result.words)}`;
+    : t`not used. ${translate(result.words)}`;
 }

@@ -1,19 +1,44 @@
 import { t } from '@lingui/core/macro';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useForm } from 'react-hook-form';
+import type { z } from 'zod';
 import type { OwnMeasure } from '#contract/practice';
 import { type Measure, measureSchema } from '#core/outcomes/measure';
 import { MEASURES, type MeasureBook, type MeasureId, measureOf } from '#core/outcomes/measures';
 import { api, failureWords, fieldProblem, read } from '../../data/api';
 import { KEYS } from '../../data/keys';
-import { told } from '../../language/told';
+import { translate } from '../../language/translate';
 import { Button } from '../../parts/Button';
 import { Choice } from '../../parts/Choice';
 import { Field, FieldError } from '../../parts/Field';
 import { idFrom } from '../../parts/id-from';
 import { schemaResolver } from '../../parts/schema-resolver';
+import { unlessChanged } from '../../parts/unless-changed';
 
-const EMPTY: Measure = {
+type Typed = Omit<Measure, 'label' | 'unit' | 'cue' | 'setting'> & {
+  label: string;
+  unit: string;
+  cue: string;
+  setting?: string | undefined;
+};
+
+const toTyped = (measure: Measure): Typed => ({
+  ...measure,
+  label: translate(measure.label),
+  unit: translate(measure.unit),
+  cue: translate(measure.cue),
+  setting: translate(measure.setting),
+});
+/** @param known the measure that is changed: what was left as it was stays its message */
+const fromTyped = ({ label, unit, cue, setting, ...rest }: Typed, known: Measure | undefined): Measure => ({
+  ...rest,
+  label: unlessChanged(known?.label, label),
+  unit: unlessChanged(known?.unit, unit),
+  cue: unlessChanged(known?.cue, cue),
+  ...(setting === undefined ? {} : { setting: unlessChanged(known?.setting, setting) }),
+});
+
+const EMPTY: Typed = {
   label: '',
   unit: '',
   better: 'higher',
@@ -39,9 +64,10 @@ export function MeasureForm({
 }) {
   const queries = useQueryClient();
   const isStandard = id !== null && id in MEASURES;
-  const { register, handleSubmit, watch, setValue, formState } = useForm<Measure>({
-    resolver: schemaResolver(measureSchema),
-    defaultValues: id === null ? EMPTY : measureOf(book, id),
+  const known = id === null ? undefined : measureOf(book, id);
+  const { register, handleSubmit, watch, setValue, formState } = useForm<Typed>({
+    resolver: schemaResolver<Typed, Typed>(measureSchema as z.ZodType<Typed>),
+    defaultValues: known ? toTyped(known) : EMPTY,
   });
   const keep = useMutation({
     mutationFn: (json: OwnMeasure) => read(api.practice.measures.$post({ json })),
@@ -57,15 +83,18 @@ export function MeasureForm({
   const problem = (
     field: 'label' | 'unit' | 'cue' | 'repeats' | 'lowest' | 'highest' | 'decimals' | 'setting',
   ) => errors[field]?.message ?? fieldProblem(keep.error, field);
-  const submit = handleSubmit((measure) =>
-    keep.mutate({ id: id ?? idFrom(measure.label, 'measure', (one) => one in book), measure }),
+  const submit = handleSubmit((typed) =>
+    keep.mutate({
+      id: id ?? idFrom(typed.label, 'measure', (one) => one in book),
+      measure: fromTyped(typed, known),
+    }),
   );
   const numeric = { setValueAs: (typed: unknown) => Number(String(typed).replace(',', '.')) };
   return (
     <form
       onSubmit={submit}
       noValidate
-      aria-label={id === null ? t`Add a measure` : t`Change ${told(values.label)}`}
+      aria-label={id === null ? t`Add a measure` : t`Change ${values.label}`}
       className="my-3 max-w-4xl space-y-3 border-l-4 border-plum pl-4"
     >
       <div className="grid gap-4 sm:grid-cols-3">
@@ -171,7 +200,7 @@ export function MeasureForm({
           value={values.error.kind}
           onChange={(value) => setValue('error.kind', value)}
           options={[
-            { value: 'absolute', label: told(values.unit) || t`its unit` },
+            { value: 'absolute', label: values.unit || t`its unit` },
             { value: 'percent', label: '%' },
           ]}
         />

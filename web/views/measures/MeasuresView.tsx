@@ -4,7 +4,7 @@ import { useState } from 'react';
 import type { Measure } from '#core/outcomes/measure';
 import { MEASURES, type MeasureId, measureBook } from '#core/outcomes/measures';
 import { useMay, usePractice } from '../../data/queries';
-import { told } from '../../language/told';
+import { translate } from '../../language/translate';
 import { Button } from '../../parts/Button';
 import { plain } from '../../parts/format';
 import { PracticeHead } from '../../parts/PracticeHead';
@@ -44,7 +44,7 @@ export function MeasuresView() {
             <div className="flex flex-wrap items-center gap-x-4 py-1">
               <div className="min-w-72 flex-1">
                 <p>
-                  <strong>{told(measure.label)}</strong>{' '}
+                  <strong>{translate(measure.label)}</strong>{' '}
                   <span className="text-[14px] text-plum">
                     {!(id in MEASURES)
                       ? t`the practice’s own`
@@ -57,7 +57,7 @@ export function MeasuresView() {
                   )}
                 </p>
                 <p className="text-[15px]">{wordsOf(measure)}</p>
-                <p className="text-[15px] text-quiet">{told(measure.cue)}</p>
+                <p className="text-[15px] text-quiet">{translate(measure.cue)}</p>
               </div>
               {mayChange && (
                 <button
@@ -67,7 +67,7 @@ export function MeasuresView() {
                   onClick={() => toggle(id)}
                 >
                   <Trans>
-                    Change<span className="sr-only"> {told(measure.label)}</span>
+                    Change<span className="sr-only"> {translate(measure.label)}</span>
                   </Trans>
                 </button>
               )}
@@ -85,13 +85,14 @@ const BETTER_WORDS = {
   lower: t`less is better`,
   neither: t`only describes`,
 } as const;
+const TAKES = { mean: t`mean`, best: t`best` } as const;
 const OF_WORDS = { arm: t`each arm`, leg: t`each leg`, limb: t`each limb`, person: t`the person` } as const;
 
 const wordsOf = ({ unit, of, better, repeats, take, error }: Measure): string =>
   [
     OF_WORDS[of],
-    told(unit),
+    translate(unit),
     BETTER_WORDS[better],
-    repeats > 1 ? t`${repeats} figures, the ${told(take)} counts` : t`one figure`,
-    t`error ${plain(error.value)} ${error.kind === 'percent' ? '%' : told(unit)}`,
+    repeats > 1 ? t`${repeats} figures, the ${TAKES[take]} counts` : t`one figure`,
+    t`error ${plain(error.value)} ${error.kind === 'percent' ? '%' : translate(unit)}`,
   ].join(' · ');

@@ -8,7 +8,6 @@ import { useChangePerson, useErase, useMerge } from '../../data/mend';
 import { usePeople } from '../../data/people';
 import { useMay } from '../../data/queries';
 import { fileStem } from '../../data/save-file';
-import { told } from '../../language/told';
 import { Button } from '../../parts/Button';
 import { Field, FieldError } from '../../parts/Field';
 import { SearchField } from '../../parts/SearchField';
@@ -190,7 +189,7 @@ function Form({
       {error !== null && <FieldError>{failureWords(error)}</FieldError>}
       <div className="flex flex-wrap gap-3">
         <Button type="submit" kind={kind} disabled={isPending}>
-          {told(words)}
+          {words}
         </Button>
         <Button leaves onClick={close}>
           {t`Leave it`}

@@ -8,7 +8,7 @@ import { LINK_LABELS } from '#core/record/link';
 import { failureWords } from '../../data/api';
 import { useEntries, useRetract } from '../../data/mend';
 import { useMay } from '../../data/queries';
-import { told } from '../../language/told';
+import { translate } from '../../language/translate';
 import { BenchHeading } from '../../parts/Bench';
 import { Button } from '../../parts/Button';
 import { Field, FieldError } from '../../parts/Field';
@@ -63,8 +63,8 @@ function Entries({ client }: { client: ClientRecord }) {
           {unsettled.map((one) => (
             <p key={`${one.what} ${one.id}`}>
               <Trans>
-                <strong>{one.what === 'plan' ? one.name : told(LINK_LABELS[one.id])}</strong> stood on it:{' '}
-                {told(one.words)}
+                <strong>{one.what === 'plan' ? one.name : translate(LINK_LABELS[one.id])}</strong> stood on
+                it: {translate(one.words)}
               </Trans>
             </p>
           ))}

@@ -1,10 +1,10 @@
 import { t } from '@lingui/core/macro';
 import type { EntryTells } from '#contract/mend';
 import { markWords } from '#core/cuff/mark-words';
-import { LIMB_LABELS } from '#core/quantity/limb';
+import { LIMB_LABELS, POSITION_NAMES } from '#core/quantity/limb';
 import type { ClientFacts } from '#core/record/facts';
 import { SCREEN_ITEMS } from '#core/screening/items';
-import { told } from '../../language/told';
+import { translate } from '../../language/translate';
 import { clearanceSubject } from '../../parts/clearance-subject';
 import { exerciseAndSide } from '../../parts/exercise-and-side';
 import { plain } from '../../parts/format';
@@ -17,10 +17,10 @@ export function entryWords(
   facts: Pick<ClientFacts, 'ownExercises'>,
   { mass, length }: { mass: Measure; length: Measure },
 ): string {
-  const limb = 'limb' in tells ? told(LIMB_LABELS[tells.limb]) : '';
+  const limb = 'limb' in tells ? translate(LIMB_LABELS[tells.limb]) : '';
   switch (tells.kind) {
     case 'screening': {
-      const yes = tells.yes.map((item) => told(SCREEN_ITEMS[item].label)).join('; ');
+      const yes = tells.yes.map((item) => translate(SCREEN_ITEMS[item].label)).join('; ');
       return yes === '' ? t`Screening, nothing answered with yes` : t`Screening, yes to: ${yes}`;
     }
     case 'clearance': {
@@ -35,10 +35,10 @@ export function entryWords(
       return `${limb}: ${length.words(tells.girthCm)}, ${tells.label}`;
     case 'tightness': {
       const { label, felt } = tells;
-      return t`${limb}: ${label}, ${told(markWords(tells))}, felt ${felt} of 10`;
+      return t`${limb}: ${label}, ${translate(markWords(tells))}, felt ${felt} of 10`;
     }
     case 'occlusion-pressure':
-      return `${limb}, ${told(tells.position)}: ${plain(tells.pressureMmHg)} mmHg, ${tells.label}`;
+      return `${limb}, ${translate(POSITION_NAMES[tells.position])}: ${plain(tells.pressureMmHg)} mmHg, ${tells.label}`;
     case 'quick-check':
       return t`Quick check, ${limb}: pulse gone at ${plain(tells.goneMmHg)} mmHg`;
     case 'strength-test':
@@ -46,7 +46,7 @@ export function entryWords(
     case 'heavy-work':
       return t`Heavy work: ${heavyWorkWords(facts, tells, mass)}`;
     case 'session':
-      return SESSIONS[tells.state](told(tells.plan));
+      return SESSIONS[tells.state](tells.plan);
   }
 }
 

@@ -1,7 +1,7 @@
 import { t } from '@lingui/core/macro';
 import { Dialog } from 'radix-ui';
 import type { Measure } from '#core/outcomes/measure';
-import { told } from '../../language/told';
+import { figure, translate } from '../../language/translate';
 import { useAction } from '../../parts/use-action';
 
 /** A question to the person themselves, on a screen that is handed over: large, and nothing else can be reached. */
@@ -26,8 +26,8 @@ export function AskScreen({
           onInteractOutside={(event) => event.preventDefault()}
           className="fixed inset-0 z-50 flex flex-col justify-center gap-8 overflow-auto bg-paper p-8"
         >
-          <Dialog.Title className="text-4xl font-semibold">{told(setting) || told(label)}</Dialog.Title>
-          <p className="max-w-prose text-3xl">{told(cue)}</p>
+          <Dialog.Title className="text-4xl font-semibold">{setting || translate(label)}</Dialog.Title>
+          <p className="max-w-prose text-3xl">{translate(cue)}</p>
           <div className="flex flex-wrap gap-3">
             {values.map((value) => (
               <button
@@ -37,7 +37,7 @@ export function AskScreen({
                 className="figures min-h-16 min-w-16 rounded-sm border border-ink/40 text-3xl hover:bg-tint"
               >
                 {value > 0 && lowest < 0 ? '+' : ''}
-                {told(value.toFixed(decimals))}
+                {figure(value, decimals)}
               </button>
             ))}
           </div>

@@ -10,7 +10,7 @@ import { libraryOf } from '#core/protocol/exercises';
 import { dayAt } from '#core/quantity/days';
 import { LIMB_LABELS } from '#core/quantity/limb';
 import { useLog } from '../../data/outcomes';
-import { told } from '../../language/told';
+import { inSentence, translate } from '../../language/translate';
 import { clock, day } from '../../parts/format';
 import { noonOf } from '../../parts/noon';
 
@@ -42,7 +42,7 @@ export function BlockByBlock({
   if (rows.length === 0) return null;
   return (
     <section aria-label={t`Block by block`}>
-      <h3 className="font-semibold">{t`Block by block: ${told(shown.label)}`}</h3>
+      <h3 className="font-semibold">{t`Block by block: ${translate(shown.label)}`}</h3>
       <ul className="border-t border-rule">
         {rows.map(({ block, otherBlock }) => (
           <li key={block.fromDay} className="grid gap-x-6 border-b border-rule py-2 sm:grid-cols-[13rem_1fr]">
@@ -65,9 +65,11 @@ export function BlockByBlock({
               <Change block={block} measure={shown.measure} />
               {otherBlock?.verdict && other?.limb && (
                 <p className="text-[15px] text-quiet">
-                  {told(LIMB_LABELS[other.limb])}:{' '}
-                  {told(verdictWords(otherBlock.verdict.kind, other.measure.better).toLowerCase())},{' '}
-                  <span className="figures">{told(changeFigure(otherBlock.verdict, other.measure))}</span>
+                  {translate(LIMB_LABELS[other.limb])}:{' '}
+                  {inSentence(verdictWords(otherBlock.verdict.kind, other.measure.better))},{' '}
+                  <span className="figures">
+                    {translate(changeFigure(otherBlock.verdict, other.measure))}
+                  </span>
                 </p>
               )}
             </div>
@@ -99,15 +101,16 @@ function Change({
   return (
     <>
       <p>
-        <span className="text-lg">{told(verdictWords(verdict.kind, measure.better))}</span>
-        {isRunning && t` so far`}: <span className="figures">{told(changeFigure(verdict, measure))}</span>
-        <span className="text-[15px] text-quiet">, {told(chanceWords(verdict, measure.better))}</span>
+        <span className="text-lg">{translate(verdictWords(verdict.kind, measure.better))}</span>
+        {isRunning && t` so far`}:{' '}
+        <span className="figures">{translate(changeFigure(verdict, measure))}</span>
+        <span className="text-[15px] text-quiet">, {translate(chanceWords(verdict, measure.better))}</span>
       </p>
       {againstLast && (
         <p className="text-[15px]">
           <Trans>
             Against the block before:{' '}
-            <span className="figures">{told(changeFigure(againstLast, measure))}</span>
+            <span className="figures">{translate(changeFigure(againstLast, measure))}</span>
             {againstLast.kind === 'within-noise' && <span className="text-quiet">{t`, within noise`}</span>}
           </Trans>
         </p>

@@ -9,7 +9,7 @@ import { dayAt, isoOf } from '#core/quantity/days';
 import { LIMB_LABELS, limbKind } from '#core/quantity/limb';
 import { failureWords, fieldProblem } from '../../data/api';
 import { useBeginComparison } from '../../data/outcomes';
-import { told } from '../../language/told';
+import { translate } from '../../language/translate';
 import { Button } from '../../parts/Button';
 import { Choice } from '../../parts/Choice';
 import { DateField } from '../../parts/DateField';
@@ -75,7 +75,7 @@ export function ComparisonForm({
               : periodsWish(id),
           )
         }
-        options={takenHere(book)}
+        options={takenHere(book).map(({ value, label }) => ({ value, label: translate(label) }))}
       />
       {limbs.length > 0 && (
         <Choice
@@ -91,7 +91,7 @@ export function ComparisonForm({
         />
       )}
       {measure.setting !== undefined && (
-        <Field label={measure.setting} {...register('setting')} error={problem('setting')} />
+        <Field label={translate(measure.setting)} {...register('setting')} error={problem('setting')} />
       )}
       {wish.kind === 'limbs' && measure.of === 'limb' && (
         <Choice
@@ -109,7 +109,7 @@ export function ComparisonForm({
           label={t`Limb (the person’s own left and right)`}
           value={wish.limb}
           onChange={(value) => setValue('limb', value)}
-          options={limbs.map((value) => ({ value, label: told(LIMB_LABELS[value]) }))}
+          options={limbs.map((value) => ({ value, label: translate(LIMB_LABELS[value]) }))}
         />
       )}
       <div className="flex flex-wrap items-end gap-4">
@@ -149,8 +149,10 @@ export function ComparisonForm({
       </div>
       <p className="text-[15px]">
         <Trans>
-          It can say {told(COMPARISON_LIMITS[wish.kind].can)}{' '}
-          <span className="text-quiet">It cannot say more: {told(COMPARISON_LIMITS[wish.kind].cannot)}</span>
+          It can say {translate(COMPARISON_LIMITS[wish.kind].can)}{' '}
+          <span className="text-quiet">
+            It cannot say more: {translate(COMPARISON_LIMITS[wish.kind].cannot)}
+          </span>
         </Trans>
       </p>
       <p className="text-[15px] text-quiet">

@@ -14,11 +14,11 @@ import { type MeasureBook, measureOf } from '#core/outcomes/measures';
 import type { Series } from '#core/outcomes/series';
 import { measuredWords } from '#core/outcomes/taken';
 import { changeFigure, differenceWords } from '#core/outcomes/verdict-words';
-import { LIMB_LABELS } from '#core/quantity/limb';
+import { LIMB_NAMES } from '#core/quantity/limb';
 import { comparisonInForce } from '#core/record/comparison-in-force';
 import { failureWords } from '../../data/api';
 import { useEndComparison } from '../../data/outcomes';
-import { told } from '../../language/told';
+import { translate } from '../../language/translate';
 import { Button } from '../../parts/Button';
 import { Field, FieldError } from '../../parts/Field';
 import { day, plain } from '../../parts/format';
@@ -83,12 +83,12 @@ function ComparisonLines({
     <div className="max-w-3xl border-t border-rule pt-2">
       <p>
         {verdict && (
-          <strong className="mr-2 text-lg">{told(differenceWords(verdict.kind, measure.better))}</strong>
+          <strong className="mr-2 text-lg">{translate(differenceWords(verdict.kind, measure.better))}</strong>
         )}
-        {told(measuredWords({ limb, setting: design.setting }, measure))}
+        {translate(measuredWords({ limb, setting: design.setting }, measure))}
         {verdict && (
           <>
-            : <span className="figures">{told(changeFigure(verdict, measure))}</span>{' '}
+            : <span className="figures">{translate(changeFigure(verdict, measure))}</span>{' '}
             <span className="text-quiet">{t`with the cuff, over without`}</span>
           </>
         )}
@@ -103,14 +103,14 @@ function ComparisonLines({
       )}
       <p className="text-[15px] text-quiet">
         <Trans>
-          {told(drawnWords(design))}; from {onDay(conditions[0]?.fromDay ?? 0)} to {onDay(lastDay)}. Drawn by
-          the seed <span className="figures">{design.seed}</span>.
+          {translate(drawnWords(design))}; from {onDay(conditions[0]?.fromDay ?? 0)} to {onDay(lastDay)}.
+          Drawn by the seed <span className="figures">{design.seed}</span>.
         </Trans>
       </p>
       {ended !== null && <p className="text-ochre">{t`Ended: ${ended}`}</p>}
-      {!verdict && ended === null && <Values values={values} unit={measure.unit} />}
-      <p className="text-[15px]">{t`It can say ${told(can)}`}</p>
-      <p className="text-[15px] text-quiet">{t`It cannot say more: ${told(cannot)}`}</p>
+      {!verdict && ended === null && <Values values={values} unit={translate(measure.unit)} />}
+      <p className="text-[15px]">{t`It can say ${translate(can)}`}</p>
+      <p className="text-[15px] text-quiet">{t`It cannot say more: ${translate(cannot)}`}</p>
       {ended === null && !verdict && <End client={client} comparisonId={id} />}
     </div>
   );
@@ -124,11 +124,11 @@ function Values({ values, unit }: { values: readonly ToCompare[]; unit: string }
         <li key={`${limb} ${about}`}>
           <span className="text-quiet">
             {onDay(about)}
-            {limb && `, ${told(LIMB_LABELS[limb].toLowerCase())}`}:
+            {limb && `, ${translate(LIMB_NAMES[limb])}`}:
           </span>{' '}
           {taken ? (
             <>
-              <span className="figures">{plain(taken.value)}</span> {told(unit)}
+              <span className="figures">{plain(taken.value)}</span> {unit}
             </>
           ) : (
             t`to take`

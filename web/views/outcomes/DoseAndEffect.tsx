@@ -10,7 +10,7 @@ import { verdict } from '#core/outcomes/verdict';
 import { libraryOf } from '#core/protocol/exercises';
 import { RULES } from '#core/rules/catalogue';
 import { useLog } from '../../data/outcomes';
-import { told } from '../../language/told';
+import { translate } from '../../language/translate';
 import { Choice } from '../../parts/Choice';
 import { axisLook, faint, themeColour } from '../../parts/chart';
 import { day, plain } from '../../parts/format';
@@ -77,7 +77,7 @@ export function DoseAndEffect({ client, series }: { client: ClientRecord; series
       <figcaption className="flex flex-wrap items-end justify-between gap-x-6 gap-y-2">
         <span className="font-semibold">
           <Trans>
-            {told(series.label)}, beside what was done each week
+            {translate(series.label)}, beside what was done each week
             <span className="block text-[14px] font-normal text-quiet">
               A tick is a session; ◆ a real change from the first, ● not
             </span>
@@ -91,7 +91,7 @@ export function DoseAndEffect({ client, series }: { client: ClientRecord; series
             onChange={setDose}
             options={(Object.keys(DOSES) as Dose[]).map((value) => ({
               value,
-              label: told(DOSES[value].label),
+              label: DOSES[value].label,
             }))}
           />
         </div>
@@ -100,7 +100,7 @@ export function DoseAndEffect({ client, series }: { client: ClientRecord; series
         <Mixed
           type="bar"
           role="img"
-          aria-label={t`${told(series.label)}: ${series.points.map(({ atMs, value }) => `${day(atMs)} ${plain(value)}`).join(', ')} ${told(measure.unit)}. Weeks: ${weeks.map(({ fromDay, totals }) => `${day(middle(fromDay))} ${plain(of(totals), 0)}`).join(', ')} ${told(unit)}`}
+          aria-label={t`${translate(series.label)}: ${series.points.map(({ atMs, value }) => `${day(atMs)} ${plain(value)}`).join(', ')} ${translate(measure.unit)}. Weeks: ${weeks.map(({ fromDay, totals }) => `${day(middle(fromDay))} ${plain(of(totals), 0)}`).join(', ')} ${unit}`}
           options={{
             animation: false,
             maintainAspectRatio: false,
@@ -117,7 +117,7 @@ export function DoseAndEffect({ client, series }: { client: ClientRecord; series
               y: {
                 position: 'left',
                 ...rangeOf([...edge(1), ...edge(-1)].map(({ y }) => y)),
-                title: { display: true, text: measure.unit, color: ink },
+                title: { display: true, text: translate(measure.unit), color: ink },
                 ...axisLook(),
               },
               // The course above it: a tick for each session, on the same axis of time.
@@ -126,7 +126,7 @@ export function DoseAndEffect({ client, series }: { client: ClientRecord; series
                 position: 'right',
                 beginAtZero: true,
                 grace: '60%',
-                title: { display: true, text: t`${told(unit)} a week`, color: themeColour('quiet') },
+                title: { display: true, text: t`${unit} a week`, color: themeColour('quiet') },
                 ...axisLook(),
                 grid: { display: false },
               },
@@ -151,7 +151,7 @@ export function DoseAndEffect({ client, series }: { client: ClientRecord; series
               },
               {
                 type: 'line',
-                label: told(measure.unit),
+                label: translate(measure.unit),
                 data: series.points.map(({ atMs, value }) => ({ x: atMs, y: value })),
                 borderColor: ink,
                 backgroundColor: ink,
@@ -173,7 +173,7 @@ export function DoseAndEffect({ client, series }: { client: ClientRecord; series
               },
               {
                 type: 'bar',
-                label: told(unit),
+                label: unit,
                 yAxisID: 'dose',
                 data: weeks.map(({ fromDay, totals }) => ({ x: middle(fromDay), y: of(totals) })),
                 backgroundColor: faint(plum, 0.35),

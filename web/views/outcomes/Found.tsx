@@ -7,7 +7,7 @@ import { type MeasureBook, measureOf } from '#core/outcomes/measures';
 import { measuredWords } from '#core/outcomes/taken';
 import { failureWords } from '../../data/api';
 import { useWithdrawOutcome } from '../../data/outcomes';
-import { told } from '../../language/told';
+import { translate } from '../../language/translate';
 import { Button } from '../../parts/Button';
 import { Field, FieldError } from '../../parts/Field';
 import { dayAndTime, plain } from '../../parts/format';
@@ -61,8 +61,8 @@ function TakenLine({
       <div className="flex flex-wrap items-baseline gap-x-5">
         <span className="figures w-36 text-quiet">{dayAndTime(atMs)}</span>
         <span className={withdrawn ? 'line-through' : ''}>
-          {told(measuredWords({ limb, setting }, measure))}: <span className="figures">{plain(value)}</span>{' '}
-          {told(measure.unit)}
+          {translate(measuredWords({ limb, setting }, measure))}:{' '}
+          <span className="figures">{plain(value)}</span> {translate(measure.unit)}
         </span>
         {repeats.length > 1 && (
           <span className="figures text-[14px] text-quiet">

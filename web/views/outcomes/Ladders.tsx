@@ -1,9 +1,9 @@
 import { t } from '@lingui/core/macro';
 import type { ClientRecord } from '#contract/client';
-import { RUNG_LABELS } from '#core/plan/goals';
+import { RUNG_NAMES } from '#core/plan/goals';
 import { LIMB_LABELS, LIMBS } from '#core/quantity/limb';
 import { adviseRung, rungInForce } from '#core/record/ladder-in-force';
-import { told } from '../../language/told';
+import { translate } from '../../language/translate';
 import { Why } from '../../parts/Why';
 
 /** Whether a limb that climbs the ladder is ready for the next rung (PRO-5). */
@@ -20,9 +20,9 @@ export function Ladders({ client: { facts, judgedAtMs } }: { client: ClientRecor
           const { move, to, why } = adviseRung(facts, limb, judgedAtMs);
           return (
             <li key={limb} className="border-b border-rule py-1">
-              {told(LIMB_LABELS[limb])}: <strong>{MOVES[move]}</strong>
-              {move !== 'done' && ` ${told(RUNG_LABELS[to].toLowerCase())}`}.{' '}
-              <span className="text-quiet">{told(why)}</span>
+              {translate(LIMB_LABELS[limb])}: <strong>{MOVES[move]}</strong>
+              {move !== 'done' && ` ${translate(RUNG_NAMES[to])}`}.{' '}
+              <span className="text-quiet">{translate(why)}</span>
             </li>
           );
         })}

@@ -11,7 +11,7 @@ import { type Limb, limbKind, limbSide, otherSide } from '#core/quantity/limb';
 import { dueWords, measuresDue } from '#core/record/tests-due';
 import { failureWords } from '../../data/api';
 import { useOutcomes } from '../../data/outcomes';
-import { told } from '../../language/told';
+import { translate } from '../../language/translate';
 import { AdverseEvents } from '../../parts/AdverseEvents';
 import { FieldError } from '../../parts/Field';
 import { Reading } from '../../parts/Reading';
@@ -99,7 +99,7 @@ function Outcomes({ client, view }: { client: ClientRecord; view: OutcomesView }
         {due.length > 0 && (
           <section aria-label={t`Due`}>
             <h3 className="font-semibold">
-              {t`Due ${told(MOMENT_WORDS[due[0]?.moment ?? 'baseline'])}`} <Why rule="OUT-4" />
+              {t`Due ${translate(MOMENT_WORDS[due[0]?.moment ?? 'baseline'])}`} <Why rule="OUT-4" />
             </h3>
             <ul className="border-t border-rule">
               {due.map(({ measureId, limb, setting, ...moment }) => (
@@ -109,7 +109,7 @@ function Outcomes({ client, view }: { client: ClientRecord; view: OutcomesView }
                     className="min-h-10 w-full text-left hover:bg-tint"
                     onClick={() => setToTake({ measureId, limb, setting })}
                   >
-                    {told(dueWords({ measureId, limb, setting, ...moment }, client.facts))}
+                    {translate(dueWords({ measureId, limb, setting, ...moment }, client.facts))}
                   </button>
                 </li>
               ))}

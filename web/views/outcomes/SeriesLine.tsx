@@ -2,7 +2,7 @@ import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import type { Series } from '#core/outcomes/series';
 import { chanceWords, changeFigure, verdictWords } from '#core/outcomes/verdict-words';
-import { told } from '../../language/told';
+import { translate } from '../../language/translate';
 import { day, plain } from '../../parts/format';
 
 const LOOKS = {
@@ -37,15 +37,15 @@ export function SeriesLine({
         <span>
           {verdict && (
             <span className={`mr-3 text-lg ${LOOKS[verdict.kind]}`}>
-              {told(verdictWords(verdict.kind, measure.better))}
+              {translate(verdictWords(verdict.kind, measure.better))}
             </span>
           )}{' '}
-          {told(label)}
+          {translate(label)}
           <span className="block text-[14px] text-quiet">
             {verdict ? (
               <Trans>
-                {told(chanceWords(verdict, measure.better))};{' '}
-                <span className="figures">{told(changeFigure(verdict, measure))}</span>; real from{' '}
+                {translate(chanceWords(verdict, measure.better))};{' '}
+                <span className="figures">{translate(changeFigure(verdict, measure))}</span>; real from{' '}
                 <span className="figures">{plain(verdict.smallestReal)}</span>
               </Trans>
             ) : (
@@ -58,12 +58,12 @@ export function SeriesLine({
             {points.length > 1 && `${plain(first.value)} → `}
             {plain(last.value)}
           </span>{' '}
-          <span className="text-quiet">{told(measure.unit)}</span>
+          <span className="text-quiet">{translate(measure.unit)}</span>
           <span className="block text-[13px] text-quiet">
             {t`${points.length} ${points.length === 1 ? t`time` : t`times`}, error ${
               measureId === 'lop'
                 ? t`its own U`
-                : `${plain(error.value)} ${error.kind === 'percent' ? '%' : told(measure.unit)}, ${error.from === 'own-repeats' ? t`${error.pairs} repeats here` : t`assumed`}`
+                : `${plain(error.value)} ${error.kind === 'percent' ? '%' : translate(measure.unit)}, ${error.from === 'own-repeats' ? t`${error.pairs} repeats here` : t`assumed`}`
             }`}
           </span>
         </span>

@@ -1,8 +1,9 @@
 import { t } from '@lingui/core/macro';
 import { isAside, otherSideOf, type Series } from '#core/outcomes/series';
 import { newestPair, symmetry } from '#core/outcomes/symmetry';
+import { measuredWords } from '#core/outcomes/taken';
 import { limbSide } from '#core/quantity/limb';
-import { told } from '../../language/told';
+import { translate } from '../../language/translate';
 import { day, plain } from '../../parts/format';
 import { Why } from '../../parts/Why';
 
@@ -14,7 +15,16 @@ export function Symmetries({ series }: { series: readonly Series[] }) {
     const right = otherSideOf(left, series);
     const pair = right && newestPair(left.points, right.points);
     const found = pair && symmetry(...pair);
-    return found ? [{ label: left.label.replace(/, left (thigh|arm)/, ''), atMs: pair[0].atMs, found }] : [];
+    return found
+      ? [
+          {
+            key: left.key,
+            label: measuredWords({ limb: null, setting: left.setting }, left.measure),
+            atMs: pair[0].atMs,
+            found,
+          },
+        ]
+      : [];
   });
   if (pairs.length === 0) return null;
   return (
@@ -23,10 +33,10 @@ export function Symmetries({ series }: { series: readonly Series[] }) {
         {t`Side against side`} <Why rule="OUT-3" />
       </h3>
       <ul className="border-t border-rule">
-        {pairs.map(({ label, atMs, found: { ratio, interval, weaker } }) => (
-          <li key={label} className="flex flex-wrap items-baseline gap-x-6 border-b border-rule py-1">
+        {pairs.map(({ key, label, atMs, found: { ratio, interval, weaker } }) => (
+          <li key={key} className="flex flex-wrap items-baseline gap-x-6 border-b border-rule py-1">
             <span className="w-60">
-              {told(label)}
+              {translate(label)}
               <span className="text-[14px] text-quiet">, {day(atMs)}</span>
             </span>
             <span>

@@ -9,7 +9,7 @@ import { toNumber } from '#core/quantity/units';
 import { failureWords } from '../../data/api';
 import { serverNow } from '../../data/clock';
 import { useKeepOutcome } from '../../data/outcomes';
-import { told } from '../../language/told';
+import { translate } from '../../language/translate';
 import { Button } from '../../parts/Button';
 import { Choice } from '../../parts/Choice';
 import { Field, FieldError } from '../../parts/Field';
@@ -55,7 +55,7 @@ export function TakeMeasure({
     const wrong = checkTaken(taken, measure);
     return wrong.length === 0
       ? { sent: taken }
-      : { wrong: Object.fromEntries(wrong.map(({ field: at, message }) => [at, message])) };
+      : { wrong: Object.fromEntries(wrong.map(({ field: at, message }) => [at, translate(message)])) };
   };
   const { typed, set, empty, field, problem, send } = useFields<Typed, Taken>(
     { repeats: [], setting: toTake.setting, note: '' },
@@ -90,20 +90,20 @@ export function TakeMeasure({
         label={t({ message: 'Measure', context: 'what is measured' })}
         value={measureId}
         onChange={choose}
-        options={takenHere(book)}
+        options={takenHere(book).map(({ value, label }) => ({ value, label: translate(label) }))}
       />
-      <p className="text-[15px] text-quiet">{told(measure.cue)}</p>
+      <p className="text-[15px] text-quiet">{translate(measure.cue)}</p>
       {limbs.length > 0 && (
         <Choice
           label={t`Limb (the person’s own left and right)`}
           value={limb ?? 'left-thigh'}
           onChange={(value) => onToTake({ ...toTake, limb: value })}
-          options={limbs.map((value) => ({ value, label: told(LIMB_LABELS[value]) }))}
+          options={limbs.map((value) => ({ value, label: translate(LIMB_LABELS[value]) }))}
         />
       )}
       {measure.setting !== undefined && (
         <Field
-          label={measure.setting}
+          label={translate(measure.setting)}
           maxLength={80}
           {...field('setting')}
           hint={t`The same as last time, or it is another measure.`}
@@ -128,7 +128,7 @@ export function TakeMeasure({
                   <NumberInput
                     // biome-ignore lint/suspicious/noArrayIndexKey: a repeat is its place
                     key={place}
-                    aria-label={t`Figure ${place + 1}, ${told(measure.unit)}`}
+                    aria-label={t`Figure ${place + 1}, ${translate(measure.unit)}`}
                     kind="decimal"
                     value={typed.repeats[place] ?? ''}
                     onChange={(event) => {
@@ -143,7 +143,7 @@ export function TakeMeasure({
                   />
                 ),
               )}
-              <span className="text-quiet">{told(measure.unit)}</span>
+              <span className="text-quiet">{translate(measure.unit)}</span>
             </div>
             {wrongRepeats && <FieldError>{wrongRepeats}</FieldError>}
           </fieldset>

@@ -4,7 +4,7 @@ import { Link, useParams, useSearchParams } from 'react-router';
 import { setsShareNow } from '#core/record/block-in-force';
 import { plansInForce } from '#core/record/plans-in-force';
 import { useClient, usePractice } from '../../data/queries';
-import { amidst, told } from '../../language/told';
+import { inSentence } from '../../language/translate';
 import { OnePage } from '../../parts/OnePage';
 import { PaperBar } from '../../parts/PaperBar';
 import { isPaperForm, PAPER_FORM_IDS, PAPER_FORMS, type PaperForm } from '../../parts/paper-forms';
@@ -66,7 +66,7 @@ function Papers({
               aria-current={id === form ? 'page' : undefined}
               className="py-2 aria-[current]:border-b-4 aria-[current]:border-plum aria-[current]:font-semibold"
             >
-              {told(PAPER_FORMS[id].label)}
+              {PAPER_FORMS[id].label}
             </Link>
           ))}
         </div>
@@ -78,7 +78,7 @@ function Papers({
             <header className="flex items-start justify-between gap-4 border-b-2 border-ink pb-2">
               <div className="flex-1 space-y-1">
                 <p className="text-[14px]">{practice.settings.name}</p>
-                <h1 className="text-2xl font-semibold">{told(PAPER_FORMS[form].label)}</h1>
+                <h1 className="text-2xl font-semibold">{PAPER_FORMS[form].label}</h1>
                 <div className="flex flex-wrap gap-x-4">
                   <Line label={t`Name`} value={person?.client.name} />
                   <Line label={t`Day`} />
@@ -87,7 +87,7 @@ function Papers({
               </div>
               <QrCode
                 text={addressOf(form, of)}
-                label={t`the screen that ${amidst(PAPER_FORMS[form].label)} is typed into`}
+                label={t`the screen that ${inSentence(PAPER_FORMS[form].label)} is typed into`}
               />
             </header>
             {SHEETS[form](of)}

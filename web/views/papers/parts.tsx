@@ -1,5 +1,4 @@
 import type { ReactNode } from 'react';
-import { told } from '../../language/told';
 
 /** A line to write on, with what it is for. */
 export function Line({
@@ -13,8 +12,8 @@ export function Line({
 }) {
   return (
     <p className={`flex items-end gap-2 ${wide ? 'w-full' : 'min-w-56 flex-1'}`}>
-      <span className="whitespace-nowrap">{told(label)}</span>
-      <span className="min-h-7 flex-1 border-b border-ink/60 px-1 font-semibold">{told(value)}</span>
+      <span className="whitespace-nowrap">{label}</span>
+      <span className="min-h-7 flex-1 border-b border-ink/60 px-1 font-semibold">{value}</span>
     </p>
   );
 }
@@ -26,7 +25,7 @@ export function Boxes({ of }: { of: readonly string[] }) {
       {of.map((word) => (
         <span key={word} className="inline-flex items-center gap-1.5 whitespace-nowrap">
           <span aria-hidden className="inline-block size-3.5 border border-ink" />
-          {told(word)}
+          {word}
         </span>
       ))}
     </span>
@@ -47,7 +46,7 @@ export function EmptyTable({
         <tr>
           {heads.map((head) => (
             <th key={head} className="border border-ink/60 px-2 py-0.5 align-bottom text-[13px] font-normal">
-              {told(head)}
+              {head}
             </th>
           ))}
         </tr>

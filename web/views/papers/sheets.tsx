@@ -4,14 +4,14 @@ import type { PracticeView } from '#contract/practice';
 import { measureBook } from '#core/outcomes/measures';
 import { cutSets } from '#core/plan/cut-sets';
 import { exerciseWords, type Plan, targetWords } from '#core/plan/plan';
-import { LIMB_LABELS, LIMBS } from '#core/quantity/limb';
+import { LIMB_LABELS, LIMB_NAMES, LIMBS } from '#core/quantity/limb';
 import { cuffInForce } from '#core/record/in-force';
 import { CONSENT_VERSION } from '#core/screening/consent';
 import { DAY_SIGNS } from '#core/screening/day-check';
 import { SCREEN_ITEMS } from '#core/screening/items';
 import { ITEM_IDS } from '#core/screening/screening';
 import { SIGNS, signIdSchema } from '#core/session/signs';
-import { told } from '../../language/told';
+import { translate } from '../../language/translate';
 import { ConsentWords } from '../../parts/ConsentWords';
 import { amountWords } from '../../parts/PlanSummary';
 import type { PaperForm } from '../../parts/paper-forms';
@@ -44,7 +44,7 @@ function Screening() {
           <li key={id} className="flex items-center justify-between gap-4 border-b border-rule py-0.5">
             <span>
               <span className="figures mr-2 inline-block w-6 text-right">{place + 1}</span>
-              {told(SCREEN_ITEMS[id].label)}
+              {translate(SCREEN_ITEMS[id].label)}
             </span>
             <Boxes of={[t`no`, t`yes`]} />
           </li>
@@ -97,7 +97,7 @@ function Pressure({ client }: OfPaper) {
     ? LIMBS.flatMap((limb) => {
         const cuff = cuffInForce(client.facts, limb);
         return cuff
-          ? [t`${told(LIMB_LABELS[limb])}: ${told(cuff.label)}, girth ${length.words(cuff.girthCm)}`]
+          ? [t`${translate(LIMB_LABELS[limb])}: ${cuff.label}, girth ${length.words(cuff.girthCm)}`]
           : [];
       })
     : [];
@@ -112,7 +112,7 @@ function Pressure({ client }: OfPaper) {
         >
           <div className="flex flex-wrap gap-x-4 gap-y-1">
             <span className="inline-flex gap-3">
-              {t`Limb`} <Boxes of={LIMBS.map((limb) => told(LIMB_LABELS[limb].toLowerCase()))} />
+              {t`Limb`} <Boxes of={LIMBS.map((limb) => translate(LIMB_NAMES[limb]))} />
             </span>
             <span className="inline-flex gap-3">
               {t`Position`} <Boxes of={[t`lying`, t`sitting`, t`standing`]} />
@@ -156,7 +156,7 @@ function Session({ plan, setsShare }: OfPaper) {
       <div className="flex flex-wrap gap-x-4 gap-y-1">
         <Line label={t`It began at`} />
         <span>
-          {t`Well today`} <Boxes of={Object.values(DAY_SIGNS).map(({ ask }) => ask)} />
+          {t`Well today`} <Boxes of={Object.values(DAY_SIGNS).map(({ ask }) => translate(ask))} />
         </span>
         <Line label={t`Pain now 0–10`} />
         <Line label={t`Blood pressure, if asked`} />
@@ -165,16 +165,17 @@ function Session({ plan, setsShare }: OfPaper) {
         // biome-ignore lint/suspicious/noArrayIndexKey: an exercise is its place
         <section key={place} className="break-inside-avoid space-y-1">
           <h2 className="font-semibold">
-            {place + 1}. {asked && exercise ? told(exerciseWords(asked, place)) : '_____________________'}
+            {place + 1}.{' '}
+            {asked && exercise ? translate(exerciseWords(asked, place)) : '_____________________'}
           </h2>
           {exercise && (
             <p>
               {exercise.limbs
-                .map((target) => `${told(LIMB_LABELS[target.limb])} ${told(targetWords(target))}`)
+                .map((target) => `${translate(LIMB_LABELS[target.limb])} ${translate(targetWords(target))}`)
                 .join(' · ')}
               {exercise.load.kind === 'weighed'
                 ? ` · ${mass.words(exercise.load.load.value)}${shareOfMax(exercise.load, exercise.load.load.value)}`
-                : ` · ${told(exercise.load.recipe)}`}
+                : ` · ${translate(exercise.load.recipe)}`}
             </p>
           )}
           <EmptyTable
@@ -203,7 +204,7 @@ function Session({ plan, setsShare }: OfPaper) {
       ))}
       <Line label={t`Worst joint pain 0–10`} />
       <p>
-        {t`Felt or seen:`} <Boxes of={signIdSchema.options.map((id) => SIGNS[id].label)} />
+        {t`Felt or seen:`} <Boxes of={signIdSchema.options.map((id) => translate(SIGNS[id].label))} />
       </p>
     </>
   );
@@ -222,8 +223,8 @@ function Outcomes({ practice }: OfPaper) {
         t`Note`,
       ]}
       rows={measures.map(({ label, unit, setting }) => [
-        `${told(label)}, ${told(unit)}`,
-        told(setting) ?? '',
+        `${translate(label)}, ${translate(unit)}`,
+        translate(setting) ?? '',
       ])}
     />
   );

@@ -3,7 +3,7 @@ import { Link } from 'react-router';
 import type { ClientRecord } from '#contract/client';
 import { LINK_LABELS, type LinkId } from '#core/record/link';
 import { measuresDue } from '#core/record/tests-due';
-import { told } from '../../language/told';
+import { figure, translate } from '../../language/translate';
 import { Pip } from '../../parts/Pip';
 import { Tip } from '../../parts/Tip';
 import { usePlanSearch } from '../../parts/use-plan-in-hand';
@@ -50,23 +50,23 @@ export function Chain({
       >
         {client.chain.map((link) => (
           <li key={link.id} className="border-rule not-last:border-r">
-            <Tip words={told(link.reason)}>
+            <Tip words={translate(link.reason)}>
               <Link
                 to={`/people/${client.id}/${link.id}${search}`}
                 aria-current={link.id === chosen ? 'step' : undefined}
                 className="block h-full border-b-4 border-transparent px-3 py-2 hover:bg-tint aria-[current=step]:border-plum aria-[current=step]:bg-tint"
               >
                 <span className="flex items-center gap-2 text-[15px]">
-                  <Pip state={link.state} /> {told(LINK_LABELS[link.id])}
+                  <Pip state={link.state} /> {translate(LINK_LABELS[link.id])}
                 </span>
                 <span
-                  className={`mt-1 block text-base leading-tight ${startsWithDigit(link.figure) ? 'figures' : ''} ${gives.figure}`}
+                  className={`mt-1 block text-base leading-tight ${startsWithDigit(translate(link.figure)) ? 'figures' : ''} ${gives.figure}`}
                 >
-                  {told(link.figure)}
+                  {translate(link.figure)}
                 </span>
                 {link.state !== 'good' && link.state !== 'missing' && (
                   <span className={`mt-1 block text-[13px] leading-snug text-ochre notched ${gives.reason}`}>
-                    {told(link.reason)}
+                    {translate(link.reason)}
                   </span>
                 )}
               </Link>
@@ -82,11 +82,11 @@ export function Chain({
               aria-current={id === beside ? 'page' : undefined}
               className="inline-flex min-h-9 items-center border-b-4 border-transparent underline-offset-4 hover:underline aria-[current=page]:border-plum"
             >
-              {told(BESIDE[id].label)}
+              {BESIDE[id].label}
               {id === 'outcomes' && due > 0 && (
-                <span className="notched ml-2 text-ochre">{t`${told(due)} due`}</span>
+                <span className="notched ml-2 text-ochre">{t`${figure(due)} due`}</span>
               )}
-              <span className={`max-md:hidden ${gives.words}`}>{told(BESIDE[id].words)}</span>
+              <span className={`max-md:hidden ${gives.words}`}>{BESIDE[id].words}</span>
             </Link>
           </li>
         ))}
@@ -106,7 +106,7 @@ function InTheWay({ chain }: Pick<ClientRecord, 'chain'>) {
   if (reasons.length === 0) return null;
   return (
     <p className="notched mt-1 py-1 text-[14px] text-ochre">
-      {reasons.map(({ id, reason }) => `${told(LINK_LABELS[id])}: ${told(reason)}`).join(' ')}
+      {reasons.map(({ id, reason }) => `${translate(LINK_LABELS[id])}: ${translate(reason)}`).join(' ')}
     </p>
   );
 }

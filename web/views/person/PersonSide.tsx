@@ -3,12 +3,12 @@ import { Trans } from '@lingui/react/macro';
 import { Popover } from 'radix-ui';
 import { useState } from 'react';
 import type { ClientRecord } from '#contract/client';
-import { LIMB_LABELS } from '#core/quantity/limb';
+import { LIMB_NAMES } from '#core/quantity/limb';
 import { proceduresInForce } from '#core/record/in-force';
 import { failureWords } from '../../data/api';
 import { useChangePerson } from '../../data/mend';
 import { useMay } from '../../data/queries';
-import { told } from '../../language/told';
+import { translate } from '../../language/translate';
 import { Button } from '../../parts/Button';
 import { Field, FieldError } from '../../parts/Field';
 import { day } from '../../parts/format';
@@ -64,9 +64,7 @@ function AboutForm({ client, close }: { client: ClientRecord; close: () => void 
       {operations.length > 0 && (
         <ul className="text-[15px]">
           {operations.map(({ limb, atMs }) => (
-            <li
-              key={`${limb} ${atMs}`}
-            >{t`Operated, ${told(LIMB_LABELS[limb].toLowerCase())}: ${day(atMs)}`}</li>
+            <li key={`${limb} ${atMs}`}>{t`Operated, ${translate(LIMB_NAMES[limb])}: ${day(atMs)}`}</li>
           ))}
         </ul>
       )}

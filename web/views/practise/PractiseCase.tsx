@@ -13,13 +13,13 @@ import {
   trapsFor,
 } from '#core/learning/practice-case';
 import type { PracticeScore } from '#core/learning/practice-score';
-import { LIMB_LABELS } from '#core/quantity/limb';
+import { LIMB_LABELS, POSITION_NAMES } from '#core/quantity/limb';
 import { toNumber } from '#core/quantity/units';
 import { api, failureWords, read } from '../../data/api';
 import { KEYS } from '../../data/keys';
 import { localSource } from '../../devices/local-source';
 import type { PressureSource } from '../../devices/pressure-source';
-import { told } from '../../language/told';
+import { inSentence, translate } from '../../language/translate';
 import { Button } from '../../parts/Button';
 import { Field, FieldError } from '../../parts/Field';
 import { clock, plain } from '../../parts/format';
@@ -120,7 +120,7 @@ function Attempt({
       <div className="space-y-4">
         <p className="text-xl">
           <Trans>
-            {told(LIMB_LABELS[practice.limb])}, {told(practice.position)}. Girth{' '}
+            {translate(LIMB_LABELS[practice.limb])}, {translate(POSITION_NAMES[practice.position])}. Girth{' '}
             {length.words(practice.girthCm)}, cuff marked {practice.cuffRangeCm.low}–
             {practice.cuffRangeCm.high} cm.{' '}
             {standing.includes('loose-cuff') ? t`Two fingers slide under it.` : t`One finger goes under it.`}
@@ -161,7 +161,9 @@ function Attempt({
                 disabled={noticed.includes(trap)}
                 onClick={() => notice(trap)}
               >
-                {noticed.includes(trap) ? t`${told(TRAP[trap].mend)}: done` : told(TRAP[trap].label)}
+                {noticed.includes(trap)
+                  ? t`${translate(TRAP[trap].mend)}: done`
+                  : translate(TRAP[trap].label)}
               </Button>
             ))}
           </div>
@@ -214,7 +216,7 @@ function Score({
       <p>
         {practice.traps.length === 0
           ? t`No trap was set.`
-          : t`Traps set: ${told(practice.traps.map((trap) => TRAP[trap].label.toLowerCase()).join(', '))}.`}
+          : t`Traps set: ${practice.traps.map((trap) => inSentence(TRAP[trap].label)).join(', ')}.`}
       </p>
     </Scored>
   );

@@ -20,7 +20,7 @@ import { LIMB_LABELS } from '#core/quantity/limb';
 import { SIGNS } from '#core/session/signs';
 import { api, failureWords, read } from '../../data/api';
 import { KEYS } from '../../data/keys';
-import { told } from '../../language/told';
+import { inSentence, translate } from '../../language/translate';
 import { Button } from '../../parts/Button';
 import { FieldError } from '../../parts/Field';
 import { clock } from '../../parts/format';
@@ -57,7 +57,7 @@ export function PractiseSession({
             To hold: <span className="figures">{heldMmHg(session)}</span> mmHg
             {session.capMmHg < session.targetMmHg && t`, since what was cleared lies under the plan`}.{' '}
             {ending
-              ? t`A sign to stop comes ${clock(ending.fromMs)} under the cuff: ${told(SIGNS[ending.id].label.toLowerCase())}.`
+              ? t`A sign to stop comes ${clock(ending.fromMs)} under the cuff: ${inSentence(SIGNS[ending.id].label)}.`
               : t`No sign to stop comes.`}
           </Trans>
         </p>
@@ -122,7 +122,7 @@ function Running({
       <div className="space-y-5">
         <p className="text-xl">
           <Trans>
-            {told(LIMB_LABELS[session.limb])}, {session.plannedReps.join('–')} repetitions, rests of{' '}
+            {translate(LIMB_LABELS[session.limb])}, {session.plannedReps.join('–')} repetitions, rests of{' '}
             {session.restMs / 1000} s. The plan:{' '}
             <strong className="figures">{session.targetMmHg} mmHg</strong>. Cleared by a clinician up to{' '}
             <strong className="figures">{session.capMmHg} mmHg</strong> and {session.longestMs / 60_000}{' '}
@@ -181,7 +181,7 @@ function Running({
           <ul className="mt-1 min-h-32 space-y-2">
             {known.length === 0 && <li className="text-quiet">{t`Nothing to remark.`}</li>}
             {known.map((words) => (
-              <li key={words}>{told(words)}</li>
+              <li key={translate(words)}>{translate(words)}</li>
             ))}
           </ul>
           <Button className="w-full" does="ask" onClick={() => act('ask')}>

@@ -5,7 +5,7 @@ import { makePracticeCase, type PracticeCase, type PracticeWish } from '#core/le
 import { makeSessionCase, type SessionCase } from '#core/learning/session-case';
 import type { PulseMethod } from '#core/occlusion-pressure/methods';
 import { useMe } from '../../data/sign-in';
-import { amidst } from '../../language/told';
+import { inSentence } from '../../language/translate';
 import { Button } from '../../parts/Button';
 import { CertificateWords } from '../../parts/CertificateWords';
 import { Choice } from '../../parts/Choice';
@@ -59,7 +59,7 @@ export function PractiseView() {
         />
       )}
       {!chosen && (
-        <div className="mt-4 grid gap-x-10 gap-y-8 lg:grid-cols-[26rem_1fr]">
+        <div className="mt-4 grid grid-cols-[minmax(0,1fr)] gap-x-10 gap-y-8 lg:grid-cols-[26rem_minmax(0,1fr)]">
           <div className="space-y-6">
             <section className="space-y-3">
               <p className="text-quiet">
@@ -126,7 +126,7 @@ function Shared({ choose }: { choose: (shared: SharedCase) => void }) {
   if (!shared) return null;
   return (
     <Button className="w-full" onClick={() => choose(shared)}>
-      {t`Measure a limb that a colleague has measured (${amidst(METHOD_LABELS[shared.method])})`}
+      {t`Measure a limb that a colleague has measured (${inSentence(METHOD_LABELS[shared.method])})`}
     </Button>
   );
 }

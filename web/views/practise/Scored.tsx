@@ -1,7 +1,7 @@
 import { t } from '@lingui/core/macro';
 import type { ReactNode } from 'react';
 import type { Lost } from '#core/learning/practice-score';
-import { told } from '../../language/told';
+import { translate } from '../../language/translate';
 import { Button } from '../../parts/Button';
 import { AttemptCurve } from './AttemptCurve';
 
@@ -31,8 +31,8 @@ export function Scored({
         {children}
         <ul className="border-t border-rule">
           {lost.map((part) => (
-            <li key={part.words} className="flex justify-between gap-4 border-b border-rule py-1">
-              <span>{told(part.words)}</span> <span className="figures">−{part.points}</span>
+            <li key={translate(part.words)} className="flex justify-between gap-4 border-b border-rule py-1">
+              <span>{translate(part.words)}</span> <span className="figures">−{part.points}</span>
             </li>
           ))}
         </ul>

@@ -5,13 +5,15 @@ import type { ClientRecord } from '#contract/client';
 import type { PracticeView } from '#contract/practice';
 import { type CoursePlanChoice, nameOf, occasionWords } from '#core/course/course-plan';
 import { boutsOf } from '#core/forecast/bouts';
+import type { Text } from '#core/message/message';
 import { isPostOperativeWork } from '#core/plan/basis';
 import { compile } from '#core/plan/compile';
 import type { Composed } from '#core/plan/compose';
 import type { Rung } from '#core/protocol/exercise';
+import { isEqual } from '#core/quantity/is-equal';
 import type { Limb } from '#core/quantity/limb';
 import type { LastReview } from '#core/record/last-review';
-import { told } from '../../language/told';
+import { translate } from '../../language/translate';
 import { AtPlaces } from '../../parts/AtPlaces';
 import { Button } from '../../parts/Button';
 import { FindingsFor } from '../../parts/FindingLine';
@@ -70,7 +72,7 @@ export function Composer({
         <p>
           <Trans>
             A new plan{choice.name && ': '}
-            <span className="font-semibold">{told(choice.name)}</span>, {told(occasionWords(choice.occasion))}{' '}
+            <span className="font-semibold">{choice.name}</span>, {translate(occasionWords(choice.occasion))}{' '}
             <button
               type="button"
               className="min-h-9 underline underline-offset-4"
@@ -129,8 +131,7 @@ export function Composer({
                 />
               ) : (
                 <p className="notched py-1 text-ochre" role="alert">
-                  {told(composer.missing) ??
-                    t`Fill in every figure, within its range, and the strip comes back.`}
+                  {composer.missing ?? t`Fill in every figure, within its range, and the strip comes back.`}
                 </p>
               )}
               <SittingEditor session={session} change={composer.change} />
@@ -190,15 +191,17 @@ export function Composer({
 }
 
 /** Why the draft is as it is, and the way to another. */
-function About({ notes, draftAnew }: { notes: readonly string[]; draftAnew: () => void }) {
+function About({ notes, draftAnew }: { notes: readonly Text[]; draftAnew: () => void }) {
   return (
     <div className="flex flex-wrap items-start justify-between gap-x-6 gap-y-2">
       <ul className="max-w-3xl flex-1 text-[15px] text-quiet" aria-label={t`About this draft`}>
-        {[...new Set(notes)].map((note) => (
-          <li key={note}>
-            <Said>{told(note)}</Said>
-          </li>
-        ))}
+        {notes
+          .filter((note, place) => notes.findIndex((other) => isEqual(other, note)) === place)
+          .map((note) => (
+            <li key={translate(note)}>
+              <Said>{translate(note)}</Said>
+            </li>
+          ))}
       </ul>
       <Button does="draft-anew" onClick={draftAnew}>
         {t`Draft anew`}
@@ -214,5 +217,9 @@ function called({ inHand, copied }: Start, composed: Composed | null): CoursePla
     return { name, occasion, untilMs };
   }
   if (copied) return copied.called;
-  return { name: composed ? nameOf(composed.plan) : '', occasion: { kind: 'any-day' }, untilMs: null };
+  return {
+    name: composed ? translate(nameOf(composed.plan)) : '',
+    occasion: { kind: 'any-day' },
+    untilMs: null,
+  };
 }

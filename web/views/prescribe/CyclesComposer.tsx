@@ -3,9 +3,9 @@ import { useRef } from 'react';
 import { atShare, type ExerciseChoice, type SetChoice } from '#core/plan/choices';
 import { isCuffed, type PlannedExercise, plannedMark, plannedMmHg, plannedWords } from '#core/plan/plan';
 import { risingShares } from '#core/protocol/rising-shares';
-import { LIMB_LABELS } from '#core/quantity/limb';
+import { LIMB_NAMES } from '#core/quantity/limb';
 import { RULES } from '#core/rules/catalogue';
-import { told } from '../../language/told';
+import { translate } from '../../language/translate';
 import { Button } from '../../parts/Button';
 import { NumberField } from '../../parts/NumberField';
 
@@ -57,7 +57,7 @@ export function CyclesComposer({
               figure: isCuffed(target)
                 ? plannedMmHg(target, atShare(share))
                 : plannedMark(target, atShare(share)),
-              words: told(plannedWords(target, atShare(share))),
+              words: translate(plannedWords(target, atShare(share))),
             }))}
             onShare={(next) => withShares(shares.map((was, at) => (at === place ? next : was)))}
           />
@@ -65,7 +65,7 @@ export function CyclesComposer({
       </ol>
       {limbs.length > 1 && (
         <p className="text-[14px] text-quiet">
-          {t`Above each: ${told(limbs.map(({ limb }) => LIMB_LABELS[limb].toLowerCase()).join(t`, then `))}.`}
+          {t`Above each: ${limbs.map(({ limb }) => translate(LIMB_NAMES[limb])).join(t`, then `)}.`}
         </p>
       )}
       <div className="grid grid-cols-3 gap-3">

@@ -7,7 +7,7 @@ import { likelyWords } from '#core/session/effort';
 import { useEffortIn } from '../../data/use-effort-in';
 import { useForecast } from '../../data/use-forecast';
 import { language } from '../../language/language';
-import { told } from '../../language/told';
+import { translate } from '../../language/translate';
 
 /** Likely repetitions of each set with their band. It informs; it never sets a load. */
 export function EffortForecast({ plan, bouts, seen }: { plan: Plan; bouts: Bout[]; seen: Bout[][] }) {
@@ -40,7 +40,7 @@ function ForecastBars({ forecast, plan }: { forecast: Forecast; plan: Plan }) {
           </Trans>
         )}
         <span className="text-quiet">
-          {t`${told(knowledgeWords(forecast.seen))} A model of this app, ${forecast.runs.toLocaleString(language.get())} runs; it informs and never sets the load.${unforeseen.length > 0 ? t` Not foreseen: ${told(unforeseen.join(', '))}.` : ''}`}
+          {t`${translate(knowledgeWords(forecast.seen))} A model of this app, ${forecast.runs.toLocaleString(language.get())} runs; it informs and never sets the load.${unforeseen.length > 0 ? t` Not foreseen: ${unforeseen.map((label) => translate(label)).join(', ')}.` : ''}`}
         </span>
       </p>
       <ul className="mt-1 max-w-2xl">
@@ -48,7 +48,7 @@ function ForecastBars({ forecast, plan }: { forecast: Forecast; plan: Plan }) {
           <SetLine
             key={`${set.exerciseIndex}.${set.setIndex}`}
             set={set}
-            label={several ? `${told(exerciseWords(plan, set.exerciseIndex))}, ` : ''}
+            label={several ? `${translate(exerciseWords(plan, set.exerciseIndex))}, ` : ''}
           />
         ))}
       </ul>
@@ -64,7 +64,7 @@ function SetLine({ set, label }: { set: SetForecast; label: string }) {
   const band = lowReps === highReps ? `${lowReps}` : `${lowReps}–${highReps}`;
   return (
     <li className="grid grid-cols-[minmax(4rem,11rem)_1fr_10rem] items-center gap-3 border-t border-rule py-1 text-[15px]">
-      <span>{t`${told(label)}set ${setIndex + 1}`}</span>
+      <span>{t`${label}set ${setIndex + 1}`}</span>
       <span className="relative h-4 border-r border-b border-ink/40" aria-hidden="true">
         <span
           className="absolute top-0 h-full bg-plum/30"
@@ -81,11 +81,11 @@ function SetLine({ set, label }: { set: SetForecast; label: string }) {
       <span className="figures">
         {plannedReps === null ? t`${likelyReps} to failure` : t`${likelyReps} of ${plannedReps}`}
         <span className="block text-[13px] text-quiet">
-          {told(band)}
+          {band}
           {chance !== null && t`, all in ${Math.round(100 * chance)} %`}
         </span>
         <span className="block text-[13px] text-quiet">
-          {likelyLeft !== null && told(likelyWords(likelyLeft, effortIn))}
+          {likelyLeft !== null && translate(likelyWords(likelyLeft, effortIn))}
         </span>
       </span>
     </li>

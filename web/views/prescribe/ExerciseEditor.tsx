@@ -3,7 +3,8 @@ import { Trans } from '@lingui/react/macro';
 import { Link } from 'react-router';
 import type { PracticeView } from '#contract/practice';
 import type { LoadStep, TargetLoad } from '#core/load/target-load';
-import { LIMB_WEIGHT, makeableLoads, unweighedSteps } from '#core/load/weight-kit';
+import { LIMB_WEIGHT, makeableLoads, resistanceText, unweighedSteps } from '#core/load/weight-kit';
+import { mass, msg } from '#core/message/message';
 import type { ExerciseChoice } from '#core/plan/choices';
 import { bestKit } from '#core/plan/draft-session';
 import { measuredLimbs as measuredTargets } from '#core/plan/plan';
@@ -13,13 +14,13 @@ import { INTENSITIES } from '#core/protocol/intensity';
 import { PROTOCOLS, protocolIdSchema } from '#core/protocol/protocols';
 import { SCHOOLS } from '#core/protocol/schools';
 import { tempoIdSchema } from '#core/protocol/tempo';
-import { LIMB_LABELS, limbKind, POSITIONS } from '#core/quantity/limb';
-import { massWords } from '#core/quantity/units';
+import { LIMB_NAMES, limbKind, POSITION_NAMES, POSITIONS, SIDE_NAMES } from '#core/quantity/limb';
 import { capOn } from '#core/screening/clearance';
 import { testInForce } from '#core/strength/in-force';
-import { told } from '../../language/told';
+import { translate } from '../../language/translate';
 import { Choice } from '../../parts/Choice';
 import { FindingsFor } from '../../parts/FindingLine';
+import { tempoWords } from '../../parts/format';
 import { NumberField } from '../../parts/NumberField';
 import { Picker } from '../../parts/Picker';
 import { WordMenu } from '../../parts/WordMenu';
@@ -86,10 +87,10 @@ export function ExerciseEditor({
     <FindingsFor subjects={subjects} findings={findings} mendOf={mendOf} />
   );
   return (
-    <section aria-label={told(exercise.label)} className="min-w-0 space-y-3">
+    <section aria-label={translate(exercise.label)} className="min-w-0 space-y-3">
       <div>
-        <h3 className="text-xl font-semibold">{told(exercise.label)}</h3>
-        <p className="text-[15px] text-quiet">{told(exercise.cue)}</p>
+        <h3 className="text-xl font-semibold">{translate(exercise.label)}</h3>
+        <p className="text-[15px] text-quiet">{translate(exercise.cue)}</p>
       </div>
       {show(...findings.map(({ subject }) => subject).filter((subject) => !BESIDE_A_FIELD.includes(subject)))}
       <div className="grid gap-x-8 gap-y-4 md:max-xl:grid-cols-2">
@@ -112,7 +113,7 @@ export function ExerciseEditor({
               options={[
                 ...limbs.map((limb) => ({
                   value: limb as string,
-                  label: told(LIMB_LABELS[limb].toLowerCase()),
+                  label: translate(LIMB_NAMES[limb]),
                 })),
                 ...(limbs.length > 1
                   ? [
@@ -138,7 +139,7 @@ export function ExerciseEditor({
                   ),
                 )
               }
-              options={POSITIONS.map((value) => ({ value, label: told(value) }))}
+              options={POSITIONS.map((value) => ({ value, label: translate(POSITION_NAMES[value]) }))}
             />
             .
           </p>
@@ -154,8 +155,8 @@ export function ExerciseEditor({
                 set={set}
                 hint={
                   protocol.percentLop
-                    ? t`${told(protocol.label)} takes ${protocol.percentLop.usual} %`
-                    : t`${told(SCHOOLS[session.schoolId].label)} proposes ${proposed.value} %`
+                    ? t`${translate(protocol.label)} takes ${protocol.percentLop.usual} %`
+                    : t`${translate(SCHOOLS[session.schoolId].label)} proposes ${proposed.value} %`
                 }
               />
             )}
@@ -168,7 +169,7 @@ export function ExerciseEditor({
                 onValue={(percentOneRepMax) =>
                   choice.load.kind === 'weighed' && set({ load: { ...choice.load, percentOneRepMax } })
                 }
-                hint={(load && told(neighbours(load, basis.massUnit))) || t`Start 20–30 %, usual up to 40 %`}
+                hint={(load && neighbours(load)) || t`Start 20–30 %, usual up to 40 %`}
               />
             )}
           </div>
@@ -190,7 +191,7 @@ export function ExerciseEditor({
             onChange={(protocolId) => changeExercise(place, withProtocol(choice, protocolId, session, basis))}
             options={protocolIdSchema.options.map((value) => ({
               value,
-              label: `${PROTOCOLS[value].label}, ${PROTOCOLS[value].inflation === 'continuous' ? t`stays inflated` : t`released each rest`}`,
+              label: `${translate(PROTOCOLS[value].label)}, ${PROTOCOLS[value].inflation === 'continuous' ? t`stays inflated` : t`released each rest`}`,
             }))}
           />
           {show(...FIELD.protocol)}
@@ -199,7 +200,7 @@ export function ExerciseEditor({
               label={t`Tempo, seconds up–hold–down`}
               value={choice.tempoId}
               onChange={(tempoId) => set({ tempoId })}
-              options={tempoIdSchema.options.map((value) => ({ value, label: value.replaceAll('-', '–') }))}
+              options={tempoIdSchema.options.map((value) => ({ value, label: tempoWords(value) }))}
             />
           )}
           {show(...FIELD.tempo)}
@@ -221,13 +222,13 @@ export function ExerciseEditor({
 }
 
 /** The loads next to this one: "down 7.5 kg (20 %), up 12.5 kg (33 %)". */
-const neighbours = ({ lighter, heavier }: TargetLoad, unit: 'kg' | 'lb'): string =>
-  [lighter && t`down ${stepWords(lighter, unit)}`, heavier && t`up ${stepWords(heavier, unit)}`]
-    .filter(Boolean)
-    .join(', ');
+const neighbours = ({ lighter, heavier }: TargetLoad): string =>
+  [lighter && t`down ${stepText(lighter)}`, heavier && t`up ${stepText(heavier)}`].filter(Boolean).join(', ');
 
-const stepWords = ({ loadKg, percent, recipe }: LoadStep, unit: 'kg' | 'lb'): string =>
-  told(loadKg === null ? recipe : `${massWords(loadKg, unit)} (${percent} %)`);
+const stepText = ({ loadKg, percent, recipe }: LoadStep): string =>
+  translate(
+    loadKg === null ? recipe : msg('{load} ({percent} %)', { load: mass(loadKg), percent: percent ?? 0 }),
+  );
 
 /** What resists: a test with a kit, or a band, body weight, or the limb alone. */
 function LoadPickers({
@@ -281,7 +282,13 @@ function LoadPickers({
             onChange={(strengthTestId) => set({ load: { ...load, strengthTestId } })}
             options={tests.map((fact) => ({
               value: fact.id,
-              label: `${exercise.label}, ${fact.side}: ${massWords(fact.oneRepMax.value, basis.massUnit)}`,
+              label: translate(
+                msg('{exercise}, {side}: {oneRepMax}', {
+                  exercise: exercise.label,
+                  side: SIDE_NAMES[fact.side],
+                  oneRepMax: mass(fact.oneRepMax.value),
+                }),
+              ),
             }))}
           />
           <Picker
@@ -308,8 +315,10 @@ function LoadPickers({
             resistance === '' ? weigh() : set({ load: { kind: 'unweighed', with: resistance } })
           }
           options={[
-            ...(unweighed.includes(load.with) ? [] : [{ value: load.with, label: told(load.with) }]),
-            ...unweighed.map((value) => ({ value, label: told(value) })),
+            ...(unweighed.includes(load.with)
+              ? []
+              : [{ value: load.with, label: translate(resistanceText(load.with)) }]),
+            ...unweighed.map((value) => ({ value, label: translate(resistanceText(value)) })),
             ...(tests.length > 0 ? [{ value: '', label: t`weights, by the 1RM` }] : []),
           ]}
         />

@@ -21,8 +21,8 @@ import { useState } from 'react';
 import type { SessionChoice } from '#core/plan/choices';
 import type { PlannedExercise } from '#core/plan/plan';
 import { alternate, keepSupersets } from '#core/plan/superset';
-import { LIMB_LABELS, limbKind } from '#core/quantity/limb';
-import { told } from '../../language/told';
+import { LIMB_NAMES, limbKind, POSITION_NAMES } from '#core/quantity/limb';
+import { translate } from '../../language/translate';
 import { ExercisePicker } from '../../parts/ExercisePicker';
 import { Figure } from '../../parts/Figure';
 import { plain } from '../../parts/format';
@@ -107,7 +107,7 @@ export function ExerciseList({ composer, session }: { composer: ComposerState; s
             value={null}
             onChange={add}
           />
-          {refused && <p className="notched py-1 text-ochre">{told(refused)}</p>}
+          {refused && <p className="notched py-1 text-ochre">{refused}</p>}
         </div>
       )}
     </div>
@@ -133,7 +133,7 @@ function Row({
   const choice = session.exercises[place];
   if (!choice) return null;
   const exercise = basis.library[choice.exerciseId];
-  const name = told(exercise?.label ?? choice.exerciseId);
+  const name = translate(exercise?.label ?? choice.exerciseId);
   const mine = findings.filter(
     ({ exerciseIndex, level }) => exerciseIndex === place && level !== 'note',
   ).length;
@@ -169,7 +169,7 @@ function Row({
                 {place + 1}. {name}
               </span>
               <span className="block text-[14px] text-quiet">
-                {sideWords(choice)}, {told(choice.position)}
+                {sideWords(choice)}, {translate(POSITION_NAMES[choice.position])}
               </span>
               {mine > 0 && <span className="notched block text-[14px] text-ochre">{t`${mine} to mend`}</span>}
             </button>
@@ -234,7 +234,7 @@ function Figures({ planned, isMoved }: { planned: PlannedExercise; isMoved: bool
           ) : (
             <div key={target.limb}>
               <Figure
-                label={one ? t`Target pressure` : t`Target, ${told(LIMB_LABELS[target.limb].toLowerCase())}`}
+                label={one ? t`Target pressure` : t`Target, ${translate(LIMB_NAMES[target.limb])}`}
                 derived={target.pressure}
               />
               {target.kind === 'measured' ? (
@@ -253,17 +253,17 @@ function Figures({ planned, isMoved }: { planned: PlannedExercise; isMoved: bool
       <div>
         {!isMoved ? null : planned.load.kind === 'weighed' ? (
           <>
-            <Figure label={told(planned.load.recipe)} derived={planned.load.load} />
+            <Figure label={translate(planned.load.recipe)} derived={planned.load.load} />
             <p className="text-[13px] text-quiet">
               {t`${plain(planned.load.percentOneRepMax)} %, truly ${plain(planned.load.truePercent)} %`}
             </p>
           </>
         ) : (
-          <p className="pt-4 text-lg leading-tight">{told(planned.load.recipe)}</p>
+          <p className="pt-4 text-lg leading-tight">{translate(planned.load.recipe)}</p>
         )}
       </div>
       <div className="@max-lg:col-span-2">
-        <p className="text-[13px] text-quiet">{told(planned.protocolLabel)}</p>
+        <p className="text-[13px] text-quiet">{translate(planned.protocolLabel)}</p>
         <p className="figures text-xl leading-tight">{setsWords(planned).replaceAll(' ', '')}</p>
         <p className="text-[13px] text-quiet">{restWords(planned)}</p>
       </div>

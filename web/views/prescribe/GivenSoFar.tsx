@@ -1,8 +1,8 @@
 import { t } from '@lingui/core/macro';
-import { LIMB_LABELS } from '#core/quantity/limb';
+import { LIMB_NAMES } from '#core/quantity/limb';
 import type { LastReview } from '#core/record/last-review';
 import type { Totals } from '#core/session/totals';
-import { told } from '../../language/told';
+import { translate } from '../../language/translate';
 import { clock, plain } from '../../parts/format';
 import { useUnits } from '../../parts/units';
 import { TissueTable } from './TissueTable';
@@ -24,7 +24,7 @@ function Line({ name, totals }: { name: string; totals: Totals }) {
   const { mass } = useUnits();
   const limbs = totals.limbs.map(
     ({ limb, totalOcclusionMs, pressureTimeMmHgMin }) =>
-      t`${told(LIMB_LABELS[limb].toLowerCase())} ${clock(totalOcclusionMs)} occluded${pressureTimeMmHgMin === null ? t`, by feel` : `, ${plain(pressureTimeMmHgMin, 0)} mmHg·min`}`,
+      t`${translate(LIMB_NAMES[limb])} ${clock(totalOcclusionMs)} occluded${pressureTimeMmHgMin === null ? t`, by feel` : `, ${plain(pressureTimeMmHgMin, 0)} mmHg·min`}`,
   );
   return (
     <p className="text-[15px]">

@@ -1,7 +1,7 @@
 import { t } from '@lingui/core/macro';
 import type { ExerciseChoice } from '#core/plan/choices';
 import { INTENSITIES, type Intensity } from '#core/protocol/intensity';
-import { told } from '../../language/told';
+import { translate } from '../../language/translate';
 import { NumberField } from '../../parts/NumberField';
 import { WordMenu } from '../../parts/WordMenu';
 
@@ -48,7 +48,7 @@ export function IntensityField({
           label={t`Intensity`}
           value={intensity.by}
           onChange={(by) => to(INTENSITIES[by].first)}
-          options={BYS.map((value) => ({ value, label: told(INTENSITIES[value].label) }))}
+          options={BYS.map((value) => ({ value, label: translate(INTENSITIES[value].label) }))}
         />
       </p>
       <div className="mt-2 grid grid-cols-2 gap-3">

@@ -9,11 +9,12 @@ import {
   type Occasion,
   occasionWords,
 } from '#core/course/course-plan';
+import type { Message } from '#core/message/message';
 import { WEEKDAY_LABELS } from '#core/quantity/days';
 import type { PlanInForce } from '#core/record/plans-in-force';
 import { api, failureWords, read } from '../../data/api';
 import { useRecordWrite } from '../../data/queries';
-import { told } from '../../language/told';
+import { translate } from '../../language/translate';
 import { Button } from '../../parts/Button';
 import { DateField } from '../../parts/DateField';
 import { Field, FieldError } from '../../parts/Field';
@@ -32,7 +33,7 @@ const OCCASIONS: Record<Occasion['kind'], { label: string; first: Occasion }> = 
   daily: { label: t`every day`, first: { kind: 'daily', times: 1 } },
   'after-heavy': { label: t`after heavy work`, first: { kind: 'after-heavy' } },
 };
-const WEEKDAYS = WEEKDAY_LABELS.map((label, value) => ({ value: String(value), label }));
+const WEEKDAYS = WEEKDAY_LABELS.map((label, value) => ({ value: String(value), label: translate(label) }));
 
 /** Which plan is prescribed, when it is for, and the way to change that. */
 export function PlanPicker({
@@ -58,7 +59,7 @@ export function PlanPicker({
           value={known?.id ?? NEW_PLAN}
           onChange={choose}
           options={[
-            ...plans.map(({ coursePlan }) => ({ value: coursePlan.id, label: told(coursePlan.name) })),
+            ...plans.map(({ coursePlan }) => ({ value: coursePlan.id, label: coursePlan.name })),
             { value: NEW_PLAN, label: t`A new plan` },
           ]}
         />
@@ -66,7 +67,7 @@ export function PlanPicker({
       {known && (
         <>
           <span className="text-quiet">
-            {told(occasionWords(known.occasion))}
+            {translate(occasionWords(known.occasion))}
             {known.untilMs !== null && t`, until ${day(known.untilMs)}`}
           </span>
           <button
@@ -118,7 +119,7 @@ export function PlanHeader({
             onChange={(kind) => onChoice({ occasion: OCCASIONS[kind].first })}
             options={(Object.keys(OCCASIONS) as Occasion['kind'][]).map((value) => ({
               value,
-              label: told(OCCASIONS[value].label),
+              label: OCCASIONS[value].label,
             }))}
           />
         </div>
@@ -197,7 +198,7 @@ export function PlansAside({
   aside,
 }: {
   client: ClientRecord;
-  aside: readonly (CoursePlan & { why: string })[];
+  aside: readonly (CoursePlan & { why: Message })[];
 }) {
   const write = useCoursePlanWrite(client.id);
   if (aside.length === 0) return null;
@@ -205,7 +206,7 @@ export function PlansAside({
     <ul aria-label={t`Plans aside`} className="text-[15px]">
       {aside.map(({ id, why, state }) => (
         <li key={id} className="flex flex-wrap items-center gap-x-5">
-          <span>{told(why)}</span>
+          <span>{translate(why)}</span>
           <button
             type="button"
             className="min-h-9 underline underline-offset-4"

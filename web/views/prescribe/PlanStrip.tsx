@@ -5,7 +5,7 @@ import { doseOf } from '#core/plan/dose';
 import type { Plan } from '#core/plan/plan';
 import type { Timeline } from '#core/plan/timeline';
 import { LIMB_LABELS } from '#core/quantity/limb';
-import { told } from '../../language/told';
+import { translate } from '../../language/translate';
 import { clock } from '../../parts/format';
 import { OcclusionStrip } from '../../parts/OcclusionStrip';
 import { useNow } from '../../parts/use-now';
@@ -32,7 +32,7 @@ export function PlanStrip({
     <section aria-label={t`The session on the strip`}>
       <dl className="flex flex-wrap gap-x-8 gap-y-1 pb-2">
         {dose.limbs.map(({ limb, totalOcclusionMs, longestContinuousMs }) => (
-          <Amount key={limb} name={t`${told(LIMB_LABELS[limb])} occluded`}>
+          <Amount key={limb} name={t`${translate(LIMB_LABELS[limb])} occluded`}>
             {t`${clock(totalOcclusionMs)}, longest ${clock(longestContinuousMs)}`}
           </Amount>
         ))}

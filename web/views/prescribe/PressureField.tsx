@@ -4,9 +4,9 @@ import type { Basis } from '#core/plan/basis';
 import type { ExerciseChoice, LimbChoice } from '#core/plan/choices';
 import { withPercentLop } from '#core/plan/choices';
 import { percentOf } from '#core/pressure/target-pressure';
-import { LIMB_LABELS } from '#core/quantity/limb';
+import { LIMB_NAMES } from '#core/quantity/limb';
 import { roundDownToDivision } from '#core/quantity/rounding';
-import { told } from '../../language/told';
+import { translate } from '../../language/translate';
 import { plain } from '../../parts/format';
 import { NumberField } from '../../parts/NumberField';
 
@@ -45,16 +45,14 @@ export function PressureField({
           unit="% LOP"
           value={percentLop}
           onValue={(next) => set({ limbs: withPercentLop(choice.limbs, next) })}
-          hint={told(hint)}
+          hint={hint}
         />
         {toOther}
       </div>
     );
   }
   const shares = choice.limbs.flatMap((limb) =>
-    limb.kind === 'measured'
-      ? [`${told(LIMB_LABELS[limb.limb].toLowerCase())} ${plain(limb.percentLop)} %`]
-      : [],
+    limb.kind === 'measured' ? [`${translate(LIMB_NAMES[limb.limb])} ${plain(limb.percentLop)} %`] : [],
   );
   return (
     <div>

@@ -6,7 +6,7 @@ import type { MeasuredTarget } from '#core/plan/plan';
 import { rangeSensitivity } from '#core/pressure/range-sensitivity';
 import { LIMB_LABELS } from '#core/quantity/limb';
 import { usePracticeSpread } from '../../data/queries';
-import { told } from '../../language/told';
+import { figure, translate } from '../../language/translate';
 import { plain } from '../../parts/format';
 
 /** How sure the pressure is, what would make it surer, and what another width of cuff would mean. */
@@ -37,14 +37,14 @@ export function RangeIfs({
         );
         return (
           <div key={target.limb} className="mb-4 max-w-3xl">
-            <p className="font-semibold">{t`${told(LIMB_LABELS[target.limb])}: ${target.percentLop} % asked`}</p>
+            <p className="font-semibold">{t`${translate(LIMB_LABELS[target.limb])}: ${target.percentLop} % asked`}</p>
             <ul>
               {rows.map(({ label, uncertaintyMmHg, low, high }) => (
                 <li
-                  key={label}
+                  key={translate(label)}
                   className="grid grid-cols-[1fr_auto] items-center gap-x-3 border-t border-rule py-1 @xl:grid-cols-[17rem_5rem_1fr]"
                 >
-                  <span>{told(label)}</span>
+                  <span>{translate(label)}</span>
                   <span className="figures">± {plain(uncertaintyMmHg)}</span>
                   <span className="col-span-2 @xl:col-span-1">
                     <RangeBar low={low} high={high} asked={target.percentLop} />
@@ -52,7 +52,7 @@ export function RangeIfs({
                 </li>
               ))}
             </ul>
-            <p className="mt-1 text-[14px] text-quiet">{told(widthWords(fact, practice))}</p>
+            <p className="mt-1 text-[14px] text-quiet">{widthWords(fact, practice)}</p>
           </div>
         );
       })}
@@ -75,7 +75,9 @@ function RangeBar({ low, high, asked }: { low: number; high: number; asked: numb
         />
         <span className="absolute top-0 h-full w-0.5 bg-ink" style={{ left: at(asked) }} />
       </span>
-      <span className="figures w-32 text-[15px]">{told(`${low}–${high}`)} %LOP</span>
+      <span className="figures w-32 text-[15px]">
+        {figure(low)}–{figure(high)} %LOP
+      </span>
     </span>
   );
 }
@@ -87,7 +89,7 @@ function widthWords({ widthCm, girthCm, cuffId, limb }: OcclusionFact, { cuffs }
     .filter(({ id, limbKind, widthCm: width }) => id !== cuffId && limbKind === kind && width !== widthCm)
     .map(
       ({ label, widthCm: width }) =>
-        t`${told(label)}, ${plain(width)} cm: about ${plain(expectedOcclusionPressureMmHg({ girthCm, widthCm: width }), 0)} mmHg`,
+        t`${label}, ${plain(width)} cm: about ${plain(expectedOcclusionPressureMmHg({ girthCm, widthCm: width }), 0)} mmHg`,
     );
   const mine = t`Width ÷ girth is ${plain(widthCm / girthCm, 2)}. A narrow cuff needs more pressure than a wide one, so a pressure never carries over.`;
   return others.length > 0

@@ -2,7 +2,7 @@ import { t } from '@lingui/core/macro';
 import { useState } from 'react';
 import type { ClientRecord } from '#contract/client';
 import type { NewRungCheck } from '#contract/course-plan';
-import { RUNG_LABELS } from '#core/plan/goals';
+import { RUNG_LABELS, RUNG_NAMES } from '#core/plan/goals';
 import { type LadderRung, ladderRungSchema, type Rung, rungHeight } from '#core/protocol/exercise';
 import { LIMB_LABELS, type Limb } from '#core/quantity/limb';
 import { dayCheckInForce } from '#core/record/in-force';
@@ -15,7 +15,7 @@ import {
 } from '#core/record/ladder-in-force';
 import { api, failureWords, read } from '../../data/api';
 import { useMay, usePractice, useRecordWrite } from '../../data/queries';
-import { amidst, told } from '../../language/told';
+import { inSentence, translate } from '../../language/translate';
 import { Button } from '../../parts/Button';
 import { FieldError } from '../../parts/Field';
 import { day } from '../../parts/format';
@@ -79,22 +79,22 @@ export function RungCheck({
     const record = await write.mutateAsync({ limb, answers, rung, ...reason }).catch(() => null);
     if (record && rung !== 'done') take(rung);
   };
-  const name = told(LIMB_LABELS[limb]);
+  const name = translate(LIMB_LABELS[limb]);
   const by = practice?.practitioners.find(({ id }) => id === check?.by)?.name;
   return (
     <details
       open={advice.move !== 'stay' && advice.move !== 'done'}
-      aria-label={t`Ladder, ${amidst(name)}`}
+      aria-label={t`Ladder, ${inSentence(name)}`}
       className="max-w-3xl border-l-4 border-rule pl-4"
     >
       <summary className="cursor-pointer py-1">
         <span className="font-semibold">
-          {name}: {check ? told(RUNG_LABELS[check.rung].toLowerCase()) : t`not on the ladder yet`}
+          {name}: {check ? translate(RUNG_NAMES[check.rung]) : t`not on the ladder yet`}
         </span>
         {check &&
           t`, since ${day(check.atMs)}${by ? `, ${by}` : ''}${check.reason ? `: ${check.reason}` : ''}`}
         {days !== null && <span className="figures">{t`, day ${days}`}</span>}. {MOVES[advice.move]}:{' '}
-        {told(RUNG_LABELS[advice.to].toLowerCase())}. {told(advice.why)}
+        {translate(RUNG_NAMES[advice.to])}. {translate(advice.why)}
       </summary>
       <div className="space-y-2 pb-2">
         <Scale label={t`Pain at rest or in daily life`} value={pain} onChange={setPain} />
@@ -112,19 +112,19 @@ export function RungCheck({
               onChange={setChosen}
               options={ladderRungSchema.options.map((value) => ({
                 value,
-                label: `${rungHeight(value) + 1}. ${RUNG_LABELS[value]}`,
+                label: `${rungHeight(value) + 1}. ${translate(RUNG_LABELS[value])}`,
               }))}
             />
           </div>
           <Only deed="sign">
             <Button disabled={pain === null || !mayPass || write.isPending} onClick={() => void enter()}>
-              {check?.rung === rung ? t`Check again` : t`Enter ${told(RUNG_LABELS[rung].toLowerCase())}`}
+              {check?.rung === rung ? t`Check again` : t`Enter ${translate(RUNG_NAMES[rung])}`}
             </Button>
           </Only>
         </div>
         {findings.map(({ message }) => (
-          <p key={message} className="notched text-ochre" aria-live="polite">
-            {t`${told(message)} PRO-5`}
+          <p key={translate(message)} className="notched text-ochre" aria-live="polite">
+            {t`${translate(message)} PRO-5`}
           </p>
         ))}
         {asked}

@@ -6,7 +6,7 @@ import type { SessionChoice } from '#core/plan/choices';
 import { compareSchools, type SchoolRow } from '#core/plan/compare-schools';
 import { staysInflated } from '#core/plan/plan';
 import { SCHOOLS } from '#core/protocol/schools';
-import { told } from '../../language/told';
+import { translate } from '../../language/translate';
 import { clock } from '../../parts/format';
 import { useUnits } from '../../parts/units';
 
@@ -36,14 +36,14 @@ export function SchoolsTable({
     <div className="relative overflow-x-auto">
       <table className="w-full max-w-3xl">
         <caption className="text-left text-[14px] text-quiet">
-          {t`This week’s start of each school for the same exercises; pressure and load of the first one. Bold: differs from ${told(SCHOOLS[chosen].label)}.`}
+          {t`This week’s start of each school for the same exercises; pressure and load of the first one. Bold: differs from ${translate(SCHOOLS[chosen].label)}.`}
         </caption>
         <thead>
           <tr className="text-left text-[14px] text-quiet">
             <th className="py-1 font-normal">{t`School`}</th>
             {columns.map(({ head }) => (
               <th key={head} className="font-normal">
-                {told(head)}
+                {head}
               </th>
             ))}
             <th className="font-normal">{t`Between sets, last set`}</th>
@@ -58,7 +58,7 @@ export function SchoolsTable({
               key={row.schoolId}
               className={`border-t border-rule ${row.schoolId === chosen ? 'bg-tint' : ''}`}
             >
-              <td className="py-1.5 pr-2">{told(SCHOOLS[row.schoolId].label)}</td>
+              <td className="py-1.5 pr-2">{translate(SCHOOLS[row.schoolId].label)}</td>
               {columns.map(({ head, of }) => (
                 <td key={head} className={`figures pr-2 ${mine && of(row) !== of(mine) ? 'font-bold' : ''}`}>
                   {of(row)}
@@ -66,7 +66,7 @@ export function SchoolsTable({
               ))}
               <td className="pr-2 text-[14px]">
                 {row.session.exercises.every(staysInflated) ? t`stays inflated` : t`released`},{' '}
-                {told(SCHOOLS[row.schoolId].lastSet)}
+                {translate(SCHOOLS[row.schoolId].lastSet)}
               </td>
               <td>
                 {row.schoolId !== chosen && (
@@ -76,7 +76,7 @@ export function SchoolsTable({
                     onClick={() => choose(row)}
                   >
                     <Trans>
-                      Use<span className="sr-only"> {told(SCHOOLS[row.schoolId].label)}</span>
+                      Use<span className="sr-only"> {translate(SCHOOLS[row.schoolId].label)}</span>
                     </Trans>
                   </button>
                 )}

@@ -2,7 +2,6 @@ import { t } from '@lingui/core/macro';
 import { Plus, X } from 'lucide-react';
 import type { ExerciseChoice } from '#core/plan/choices';
 import { pacedReps, type SetWork } from '#core/protocol/set-work';
-import { told } from '../../language/told';
 import { plain } from '../../parts/format';
 import { NumberField } from '../../parts/NumberField';
 import { NumberInput } from '../../parts/NumberInput';
@@ -180,7 +179,7 @@ function Cell({ label, value, onValue }: { label: string; value: number; onValue
   return (
     <NumberInput
       kind="decimal"
-      aria-label={told(label)}
+      aria-label={label}
       aria-invalid={untyped || undefined}
       value={typed}
       onChange={(event) => type(event.target.value)}

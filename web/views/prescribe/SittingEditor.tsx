@@ -2,7 +2,7 @@ import { t } from '@lingui/core/macro';
 import { useState } from 'react';
 import type { SessionChoice } from '#core/plan/choices';
 import { type Beside, besideText, type PlannedBeside } from '#core/protocol/beside';
-import { told } from '../../language/told';
+import { translate } from '../../language/translate';
 import { Button } from '../../parts/Button';
 import { Choice } from '../../parts/Choice';
 import { Field } from '../../parts/Field';
@@ -36,11 +36,11 @@ export function SittingEditor({
   const list = (when: PlannedBeside['when']) =>
     part(when).map(({ one, place }) => (
       <li key={`${when} ${place} ${one.what}`} className="inline-flex items-center gap-2">
-        {told(besideText(one))}
+        {translate(besideText(one))}
         <button
           type="button"
           className="min-h-9 px-1 underline underline-offset-4"
-          aria-label={t`Leave out ${told(besideText(one))}`}
+          aria-label={t`Leave out ${translate(besideText(one))}`}
           onClick={() => keep(sitting.filter((_, other) => other !== place))}
         >
           {t`leave out`}

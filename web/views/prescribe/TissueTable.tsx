@@ -1,7 +1,8 @@
 import { t } from '@lingui/core/macro';
-import { LIMB_LABELS } from '#core/quantity/limb';
+import { muscleName } from '#core/protocol/muscle-names';
+import { LIMB_NAMES } from '#core/quantity/limb';
 import { type TissueLine, whyOff } from '#core/record/tissue-account';
-import { told } from '../../language/told';
+import { translate } from '../../language/translate';
 import { clock, plain } from '../../parts/format';
 
 const number = 'figures py-1 pr-6 text-right';
@@ -21,7 +22,7 @@ export function TissueTable({ lines }: { lines: readonly TissueLine[] }) {
                 scope="col"
                 className={`py-1 pr-6 font-semibold ${place > 0 ? 'text-right' : ''}`}
               >
-                {told(label)}
+                {label}
               </th>
             ))}
             <th scope="col">
@@ -35,7 +36,7 @@ export function TissueTable({ lines }: { lines: readonly TissueLine[] }) {
             return (
               <tr key={`${line.muscle} ${line.limb}`} className="border-b border-rule">
                 <th scope="row" className="py-1 pr-6 text-left font-normal first-letter:uppercase">
-                  {told(line.muscle)}, {told(LIMB_LABELS[line.limb].toLowerCase())}
+                  {translate(muscleName(line.muscle))}, {translate(LIMB_NAMES[line.limb])}
                 </th>
                 <td className={number}>{line.days}</td>
                 <td className={number}>{line.sets}</td>
@@ -44,7 +45,9 @@ export function TissueTable({ lines }: { lines: readonly TissueLine[] }) {
                 <td className={number}>{line.heavySets === 0 ? '–' : line.heavySets}</td>
                 <td>
                   {off && (
-                    <span className="notched text-[14px] text-ochre first-letter:uppercase">{told(off)}</span>
+                    <span className="notched text-[14px] text-ochre first-letter:uppercase">
+                      {translate(off)}
+                    </span>
                   )}
                 </td>
               </tr>

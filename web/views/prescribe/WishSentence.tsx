@@ -1,11 +1,11 @@
 import { t } from '@lingui/core/macro';
 import type { PracticeView } from '#contract/practice';
 import { underSchool } from '#core/plan/compare-schools';
-import { GOALS, goalIdSchema, RUNG_LABELS } from '#core/plan/goals';
+import { GOALS, goalIdSchema, RUNG_NAMES } from '#core/plan/goals';
 import { rungSchema } from '#core/protocol/exercise';
 import { SCHOOLS, schoolIdSchema } from '#core/protocol/schools';
-import { LIMB_LABELS, type Limb } from '#core/quantity/limb';
-import { told } from '../../language/told';
+import { LIMB_NAMES, type Limb } from '#core/quantity/limb';
+import { inSentence, translate } from '../../language/translate';
 import { WordMenu } from '../../parts/WordMenu';
 import { trainableLimbs } from './choices';
 import type { ComposerState, Wish } from './use-composer';
@@ -18,7 +18,7 @@ const setOf = (limbs: readonly Limb[]): string => [...limbs].sort().join(' ');
 const limbWords = (limbs: readonly Limb[]): string => {
   const [first = 'left-thigh', second] = limbs;
   if (second) return t`both ${first.endsWith('arm') ? t`arms` : t`thighs`}`;
-  return told(LIMB_LABELS[first].toLowerCase());
+  return translate(LIMB_NAMES[first]);
 };
 
 /** What the session is for, by which school, on which limbs, from which template: a sentence whose words are the controls. */
@@ -36,7 +36,7 @@ export function WishSentence({ composer, practice }: { composer: ComposerState; 
         label={t`Goal`}
         value={wish.goal}
         onChange={(goal) => draft({ goal })}
-        options={goalIdSchema.options.map((value) => ({ value, label: told(GOALS[value].label) }))}
+        options={goalIdSchema.options.map((value) => ({ value, label: translate(GOALS[value].label) }))}
       />
       {wish.goal === 'rehab' && (
         <>
@@ -47,7 +47,7 @@ export function WishSentence({ composer, practice }: { composer: ComposerState; 
             onChange={(rung) => draft({ rung })}
             options={rungSchema.options.map((value) => ({
               value,
-              label: told(RUNG_LABELS[value].toLowerCase()),
+              label: translate(RUNG_NAMES[value]),
             }))}
           />
         </>
@@ -62,7 +62,7 @@ export function WishSentence({ composer, practice }: { composer: ComposerState; 
         }}
         options={schoolIdSchema.options.map((value) => ({
           value,
-          label: told(SCHOOLS[value].label.toLowerCase()),
+          label: inSentence(SCHOOLS[value].label),
         }))}
       />
       {t` school, on the `}

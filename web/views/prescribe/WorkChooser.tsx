@@ -3,9 +3,9 @@ import { Trans } from '@lingui/react/macro';
 import { useState } from 'react';
 import type { ClientRecord } from '#contract/client';
 import type { GoalId } from '#core/plan/goals';
-import { LIMB_LABELS, type Limb } from '#core/quantity/limb';
+import { LIMB_NAMES, type Limb } from '#core/quantity/limb';
 import { chooseWork, type Reason, WORK_LABELS, type WorkOption } from '#core/record/choose-work';
-import { told } from '../../language/told';
+import { translate } from '../../language/translate';
 import { Scale } from '../../parts/Scale';
 import { Why } from '../../parts/Why';
 
@@ -31,7 +31,7 @@ export function WorkChooser({
       </summary>
       <div className="space-y-3 border-l-4 border-rule py-1 pl-4">
         <Scale
-          label={t`Worst pain on the provoking test, ${told(LIMB_LABELS[limb].toLowerCase())}`}
+          label={t`Worst pain on the provoking test, ${translate(LIMB_NAMES[limb])}`}
           value={painProvoked}
           onChange={setPain}
         />
@@ -47,23 +47,23 @@ export function WorkChooser({
 
 function Option({ option: { kind, speaksFor, speaksAgainst, ruledOut } }: { option: WorkOption }) {
   return (
-    <section aria-label={told(WORK_LABELS[kind])} className="space-y-1 text-[15px]">
+    <section aria-label={translate(WORK_LABELS[kind])} className="space-y-1 text-[15px]">
       <h3 className={`text-base font-semibold ${ruledOut.length > 0 ? 'text-quiet' : ''}`}>
-        {told(WORK_LABELS[kind])}
+        {translate(WORK_LABELS[kind])}
       </h3>
       {ruledOut.map(({ words, rule, until }) => (
-        <p key={words} className="notched text-ochre">
-          {t`Not now. ${told(words)} Until ${until}.`} <Rule id={rule} />
+        <p key={translate(words)} className="notched text-ochre">
+          {t`Not now. ${translate(words)} Until ${translate(until)}.`} <Rule id={rule} />
         </p>
       ))}
       {speaksFor.map(({ words, rule }) => (
-        <p key={words}>
-          {told(words)} <Rule id={rule} />
+        <p key={translate(words)}>
+          {translate(words)} <Rule id={rule} />
         </p>
       ))}
       {speaksAgainst.map(({ words, rule }) => (
-        <p key={words} className="text-quiet">
-          {t`But: ${told(words)}`} <Rule id={rule} />
+        <p key={translate(words)} className="text-quiet">
+          {t`But: ${translate(words)}`} <Rule id={rule} />
         </p>
       ))}
       {speaksFor.length + speaksAgainst.length + ruledOut.length === 0 && (

@@ -15,10 +15,10 @@ import { isWeighed } from '#core/protocol/exercise';
 import type { ExerciseId } from '#core/protocol/exercises';
 import { INTENSITIES } from '#core/protocol/intensity';
 import { PROTOCOLS, type ProtocolId } from '#core/protocol/protocols';
-import { type Limb, limbKind } from '#core/quantity/limb';
+import { type Limb, limbKind, SIDE_NAMES } from '#core/quantity/limb';
 import { RULES } from '#core/rules/catalogue';
 import { sideOf, testInForce } from '#core/strength/in-force';
-import { told } from '../../language/told';
+import { translate } from '../../language/translate';
 
 const USUAL_LOAD_PERCENT = 25;
 const USUAL_PERCENT_LOP = 50;
@@ -133,8 +133,10 @@ export const changeSet = (choice: ExerciseChoice, at: number, part: Partial<SetC
 });
 
 /** "left", "right" or "both", as sides are written in lists. */
-export const sideWords = ({ limbs }: ExerciseChoice): string =>
-  told(sideOf(limbs.map(({ limb }) => limb)) ?? '');
+export function sideWords({ limbs }: ExerciseChoice): string {
+  const side = sideOf(limbs.map(({ limb }) => limb));
+  return side === undefined ? '' : translate(SIDE_NAMES[side]);
+}
 
 /** Limbs of one kind that were measured, strapped by feel, or wear a cuff where the practice works without a LOP. */
 export const trainableLimbs = (

@@ -3,6 +3,7 @@ import { useMemo, useState } from 'react';
 import type { ClientRecord } from '#contract/client';
 import type { PracticeView } from '#contract/practice';
 import type { Finding } from '#core/findings/finding';
+import type { Text } from '#core/message/message';
 import { applyFix } from '#core/plan/apply-fix';
 import type { Basis } from '#core/plan/basis';
 import type { ExerciseChoice, SessionChoice } from '#core/plan/choices';
@@ -25,7 +26,7 @@ import { isNewcomer } from '#core/record/sessions-done';
 import { carryOver, loweredTo } from '#core/review/carry-over';
 import { nextSession } from '#core/review/next-session';
 import { usePractitioner } from '../../data/queries';
-import { told } from '../../language/told';
+import { translate } from '../../language/translate';
 import type { Mend } from '../../parts/FindingLine';
 import { useDraft } from '../../parts/use-draft';
 import { isComplete } from './choices';
@@ -75,7 +76,10 @@ function composeOrSay(session: SessionChoice | null, basis: Basis): Made {
     return { composed: composeSession(session, basis), missing: null };
   } catch (error) {
     if (!(error instanceof UnknownChoice)) throw error;
-    return { composed: null, missing: t`${told(error.message)} ${told(error.remedy)} Or draft anew.` };
+    return {
+      composed: null,
+      missing: t`${translate(error.says)} ${translate(error.remedy)} Or draft anew.`,
+    };
   }
 }
 
@@ -114,22 +118,28 @@ export function useComposer(
     `prescribe ${client.id} ${last?.id ?? ''} ${copied ? JSON.stringify(copied) : ''} ${goal ?? ''} ${measuredStamp(client.facts)}`,
     null,
   );
-  const [{ session, notes }, setDraft] = useState(() => {
-    const left = kept && readSessionChoice(kept);
-    if (left) return { session: left, notes: [t`Taken up where it was left.`] };
-    const first = last
-      ? nextSession(last.plan, review.changes, basis)
-      : copied
-        ? (copied.isMirrored ? mirror : fitTemplate)(copied.session, basis)
-        : draftFrom(wish);
-    return { ...first, notes: [...review.words, ...first.notes] };
-  });
+  const [{ session, notes }, setDraft] = useState(
+    (): { session: SessionChoice | null; notes: readonly Text[] } => {
+      const left = kept && readSessionChoice(kept);
+      if (left) return { session: left, notes: [t`Taken up where it was left.`] };
+      const first = last
+        ? nextSession(last.plan, review.changes, basis)
+        : copied
+          ? (copied.isMirrored ? mirror : fitTemplate)(copied.session, basis)
+          : draftFrom(wish);
+      return { ...first, notes: [...review.words, ...first.notes] };
+    },
+  );
   const [selected, setSelected] = useState(0);
   // What was changed by hand is not lost to another wish: it can be taken back.
   const [isOwn, setOwn] = useState(kept !== null);
-  const [setAside, putAside] = useState<{ wish: Wish; session: SessionChoice; notes: string[] } | null>(null);
+  const [setAside, putAside] = useState<{
+    wish: Wish;
+    session: SessionChoice;
+    notes: readonly Text[];
+  } | null>(null);
 
-  const change = (next: SessionChoice | null, why: string[] = notes) => {
+  const change = (next: SessionChoice | null, why: readonly Text[] = notes) => {
     setDraft({ session: next, notes: why });
     setSelected((place) => Math.max(0, Math.min(place, (next?.exercises.length ?? 1) - 1)));
     if (next && isComplete(next)) setKept(next);
@@ -142,7 +152,7 @@ export function useComposer(
   const changeExercise = (place: number, to: ExerciseChoice) =>
     session &&
     changeByHand({ ...session, exercises: session.exercises.map((old, i) => (i === place ? to : old)) });
-  const beginAnew = (made: { session: SessionChoice | null; notes: string[] }, asked: Wish) => {
+  const beginAnew = (made: { session: SessionChoice | null; notes: readonly Text[] }, asked: Wish) => {
     putAside(isOwn && session ? { wish, session, notes } : null);
     setOwn(false);
     setWish(asked);

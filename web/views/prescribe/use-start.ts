@@ -7,6 +7,7 @@ import { type GoalId, goalIdSchema } from '#core/plan/goals';
 import { mirrorName } from '#core/plan/mirror';
 import { type PlanInForce, versionInForce } from '#core/record/plans-in-force';
 import { useClient } from '../../data/queries';
+import { translate } from '../../language/translate';
 import { NEW_PLAN } from '../../parts/use-plan-in-hand';
 
 /** Which plan is composed: one in hand, or a new one, which may be copied from another. */
@@ -52,6 +53,6 @@ export function useCopied(client: ClientRecord): Copied | null | undefined {
   return {
     session: choicesOf(version.plan),
     isMirrored,
-    called: { name: isMirrored ? mirrorName(name, limbs) : name, occasion, untilMs: null },
+    called: { name: isMirrored ? translate(mirrorName(name, limbs)) : name, occasion, untilMs: null },
   };
 }

@@ -2,7 +2,7 @@ import { t } from '@lingui/core/macro';
 import type { Dose } from '#core/plan/dose';
 import type { TimelineSet } from '#core/plan/timeline';
 import { LIMB_LABELS } from '#core/quantity/limb';
-import { told } from '../../language/told';
+import { translate } from '../../language/translate';
 import { clock, plain } from '../../parts/format';
 import { useUnits } from '../../parts/units';
 
@@ -74,10 +74,10 @@ export function DoseFigures({
       <dl className="flex flex-wrap gap-x-10 gap-y-4">
         {figures.map(({ label, value, unit }) => (
           <div key={label}>
-            <dt className="text-[14px] text-quiet">{told(label)}</dt>
+            <dt className="text-[14px] text-quiet">{label}</dt>
             <dd>
-              <span className="figures block text-4xl">{told(value)}</span>
-              <span className="text-[14px] text-quiet">{told(unit)}</span>
+              <span className="figures block text-4xl">{value}</span>
+              <span className="text-[14px] text-quiet">{unit}</span>
             </dd>
           </div>
         ))}
@@ -90,7 +90,7 @@ export function DoseFigures({
               <th className="pr-8 font-normal">{t`Limb`}</th>
               {OF_A_LIMB.map(({ label, unit }) => (
                 <th key={label} className="pr-8 font-normal">
-                  {told(label)}, {told(unit)}
+                  {label}, {unit}
                 </th>
               ))}
             </tr>
@@ -99,7 +99,7 @@ export function DoseFigures({
             {dose.limbs.map((one) => (
               <tr key={one.limb} className="border-t border-rule">
                 <th scope="row" className="py-1 pr-8 font-semibold whitespace-nowrap">
-                  {told(LIMB_LABELS[one.limb])}
+                  {translate(LIMB_LABELS[one.limb])}
                 </th>
                 {OF_A_LIMB.map(({ label, of }) => (
                   <td key={label} className="figures pr-8 text-2xl">

@@ -5,7 +5,7 @@ import { type HeartRateFile, lay, type Placement, placements } from '#core/sessi
 import type { HeartRateTrace } from '#core/session/heart-rate-trace';
 import type { Act } from '../../act/act';
 import type { LiveSession } from '../../data/live-session';
-import { told } from '../../language/told';
+import { translate } from '../../language/translate';
 import { axisLook, themeColour } from '../../parts/chart';
 import { FieldError } from '../../parts/Field';
 import { FileLink } from '../../parts/FileLink';
@@ -56,9 +56,9 @@ export function HeartRate({ session: { state }, act }: { session: LiveSession; a
           </p>
           <ul>
             {asked.places.map((place) => (
-              <li key={place.words}>
+              <li key={translate(place.words)}>
                 <button type="button" className={linkLook} onClick={() => put(asked.file, place)}>
-                  {told(place.words)}
+                  {translate(place.words)}
                 </button>
               </li>
             ))}

@@ -17,7 +17,7 @@ import { serverNow } from '../../data/clock';
 import type { LiveSession } from '../../data/live-session';
 import { saveFile } from '../../data/save-file';
 import { useEffortIn } from '../../data/use-effort-in';
-import { told } from '../../language/told';
+import { translate } from '../../language/translate';
 import { AdverseEvents } from '../../parts/AdverseEvents';
 import { BesideNotes } from '../../parts/BesideNotes';
 import { BloodPressureInWork } from '../../parts/BloodPressureInWork';
@@ -40,8 +40,8 @@ const REASONS = {
 
 const loadWords = ({ load }: PlannedExercise, mass: Measure): string =>
   load.kind === 'weighed'
-    ? `${mass.words(load.load.value)} (${told(load.recipe)})${shareOfMax(load, load.load.value)}`
-    : told(load.recipe);
+    ? `${mass.words(load.load.value)} (${translate(load.recipe)})${shareOfMax(load, load.load.value)}`
+    : translate(load.recipe);
 
 /** The plan and the log of a session, for research or another program; whose it was is not in it (docs/session-file.md). */
 const fileOf = ({ view: { id, openedAtMs, plan }, log }: LiveSession): Blob =>
@@ -59,7 +59,7 @@ function WayOn({ clientId }: { clientId: string }) {
         ['/', t`Who is next`],
       ].map(([to = '/', words]) => (
         <Link key={to} to={to} className="min-h-9 py-1.5 underline underline-offset-4">
-          {told(words)}
+          {words}
         </Link>
       ))}
     </nav>
@@ -90,13 +90,13 @@ export function RecordView({ session }: { session: LiveSession }) {
     <article className="space-y-6">
       <header>
         <h1 className="text-3xl font-semibold">
-          {told(title)}, {dayAndTime(state.startedAtMs ?? view.openedAtMs)}
+          {translate(title)}, {dayAndTime(state.startedAtMs ?? view.openedAtMs)}
         </h1>
         <p className="text-quiet">
           {t`${exercises
             .map(
               (exercise, place) =>
-                `${told(called[place])}: ${told(exercise.protocolLabel)}, ${loadWords(exercise, mass)}`,
+                `${translate(called[place])}: ${translate(exercise.protocolLabel)}, ${loadWords(exercise, mass)}`,
             )
             .join(
               '; ',
@@ -104,7 +104,7 @@ export function RecordView({ session }: { session: LiveSession }) {
             state.enteredAtMs !== null
               ? t` Entered later, ${dayAndTime(state.enteredAtMs)}: times and pressures are the plan’s.`
               : ''
-          }${view.plan.today ? ` ${told(lighterWords(view.plan.today))}` : ''}`}
+          }${view.plan.today ? ` ${translate(lighterWords(view.plan.today))}` : ''}`}
         </p>
       </header>
       <OcclusionStrip
@@ -125,7 +125,7 @@ export function RecordView({ session }: { session: LiveSession }) {
             {[t`Set`, t`Repetitions`, t`Load`, t`Lasted`, t`Ended`, t`Effort`, t`Joint pain`, t`Colour`].map(
               (head) => (
                 <th key={head} className="py-1 font-normal">
-                  {told(head)}
+                  {head}
                 </th>
               ),
             )}
@@ -135,7 +135,7 @@ export function RecordView({ session }: { session: LiveSession }) {
           {state.sets.map((set) => (
             <tr key={`${set.exerciseIndex}.${set.setIndex}`} className="border-t border-rule">
               <td className="py-1.5">
-                {exercises.length > 1 && `${told(called[set.exerciseIndex])}, `}
+                {exercises.length > 1 && `${translate(called[set.exerciseIndex])}, `}
                 {set.setIndex + 1}
               </td>
               <td className="figures">
@@ -148,7 +148,7 @@ export function RecordView({ session }: { session: LiveSession }) {
               <td className="figures">{clock((set.endedAtMs ?? set.startedAtMs) - set.startedAtMs)}</td>
               <td>{set.reason ? REASONS[set.reason] : '–'}</td>
               <td className="figures">
-                {set.effort === null ? '–' : told(effortWords(set.effort, effortIn))}
+                {set.effort === null ? '–' : translate(effortWords(set.effort, effortIn))}
               </td>
               <td className="figures">{set.jointPain ?? '–'}</td>
               <td>{set.colourGood === null ? '–' : set.colourGood ? t`good` : t`not good`}</td>
@@ -163,11 +163,11 @@ export function RecordView({ session }: { session: LiveSession }) {
             {state.signs.map(({ atMs, sign }) => (
               <li key={atMs}>
                 <span className="figures">{clock(atMs - (state.startedAtMs ?? atMs))}</span>{' '}
-                {told(SIGNS[sign].label)}
+                {translate(SIGNS[sign].label)}
               </li>
             ))}
           </ul>
-          {state.stopped && <p className="text-vermilion">{t`Stopped: ${told(state.stopped.why)}.`}</p>}
+          {state.stopped && <p className="text-vermilion">{t`Stopped: ${translate(state.stopped.why)}.`}</p>}
         </section>
       )}
       <BloodPressureInWork clientId={view.clientId} plan={view.plan} state={state} act={act} />
@@ -181,8 +181,8 @@ export function RecordView({ session }: { session: LiveSession }) {
       />
       <p className="text-[14px] text-quiet">
         <Trans>
-          {told(dose.limbs.map(({ limb }) => LIMB_LABELS[limb]).join(', '))}. {session.log.length} events in
-          the log of this session.{' '}
+          {dose.limbs.map(({ limb }) => translate(LIMB_LABELS[limb])).join(', ')}. {session.log.length} events
+          in the log of this session.{' '}
           <button
             type="button"
             className="min-h-9 underline underline-offset-4 print:hidden"

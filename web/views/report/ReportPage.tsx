@@ -1,6 +1,6 @@
 import { t } from '@lingui/core/macro';
 import { type Report, SECTION_TITLES } from '#core/outcomes/report';
-import { told } from '../../language/told';
+import { translate } from '../../language/translate';
 import { day } from '../../parts/format';
 
 /** A report as it is, or is to be, issued: letterhead, what was done, what changed, how sure, what next. */
@@ -26,20 +26,20 @@ export function ReportPage({ report, atMs }: { report: Report; atMs: number | nu
       {letter && <p className="max-w-prose whitespace-pre-line">{letter}</p>}
       {sections.map(({ id, lines }) => (
         <section key={id} className="break-inside-avoid">
-          <h2 className="border-b border-rule text-xl font-semibold">{told(SECTION_TITLES[id])}</h2>
+          <h2 className="border-b border-rule text-xl font-semibold">{translate(SECTION_TITLES[id])}</h2>
           {lines.length === 0 && (
             <p className="py-1">{t`Nothing was measured twice yet, so nothing can be said.`}</p>
           )}
           <dl>
             {lines.map(({ about, says, figures }) => (
               <div
-                key={`${about} ${says}`}
+                key={`${translate(about)} ${translate(says)}`}
                 className="grid grid-cols-[13rem_1fr] gap-x-6 border-b border-rule py-1.5"
               >
-                <dt>{told(about)}</dt>
+                <dt>{translate(about)}</dt>
                 <dd>
-                  <span className="font-semibold">{told(says)}</span>
-                  {figures && <span className="block text-[14px]">{told(figures)}</span>}
+                  <span className="font-semibold">{translate(says)}</span>
+                  {figures && <span className="block text-[14px]">{translate(figures)}</span>}
                 </dd>
               </div>
             ))}

@@ -21,7 +21,7 @@ import { plansInForce } from '#core/record/plans-in-force';
 import { failureWords } from '../../data/api';
 import { useIssueReport, useLog, useOutcomes, useReportPdf, useReports } from '../../data/outcomes';
 import { useClient, usePractice, usePractitioner } from '../../data/queries';
-import { told } from '../../language/told';
+import { translate } from '../../language/translate';
 import { Button } from '../../parts/Button';
 import { Choice } from '../../parts/Choice';
 import { FieldError } from '../../parts/Field';
@@ -35,7 +35,7 @@ import { Reading } from '../../parts/Reading';
 import { Ticks } from '../../parts/Ticks';
 import { ReportPage } from './ReportPage';
 
-const SECTIONS = sectionIdSchema.options.map((value) => ({ value, label: told(SECTION_TITLES[value]) }));
+const SECTIONS = sectionIdSchema.options.map((value) => ({ value, label: translate(SECTION_TITLES[value]) }));
 const NOW = 'now';
 
 /** One or two pages for the client or the referrer: chosen, written, issued as it stands, printed. */
@@ -183,7 +183,7 @@ function draftReport(
     totals: addUp(sessions, library, zoneOffsetMs),
     series: seriesOf(measured, { library, book: measureBook(client.facts.ownMeasures) }),
     next: plansInForce(client.facts, client.judgedAtMs).map(({ coursePlan, turn }) => ({
-      about: told(coursePlan.name),
+      about: coursePlan.name,
       says: turn.why,
     })),
   };

@@ -5,7 +5,7 @@ import { markWords } from '#core/cuff/mark-words';
 import { LIMB_LABELS } from '#core/quantity/limb';
 import type { LimbInHand } from '#core/session/in-hand';
 import type { Act } from '../../act/act';
-import { told } from '../../language/told';
+import { translate } from '../../language/translate';
 import { Button } from '../../parts/Button';
 import { Why } from '../../parts/Why';
 
@@ -59,8 +59,8 @@ export function ColourDecision({
 
 /** Where the limb is held now, so that loosening is seen to have been noted. */
 function heldWords(limb: LimbInHand): string {
-  const name = told(LIMB_LABELS[limb.limb]);
+  const name = translate(LIMB_LABELS[limb.limb]);
   if (limb.kind === 'by-feel')
-    return limb.up ? t`${name} at ${told(markWords(limb))}.` : t`${name} is released.`;
+    return limb.up ? t`${name} at ${translate(markWords(limb))}.` : t`${name} is released.`;
   return limb.readMmHg === null ? t`${name} is released.` : t`${name} at ${limb.readMmHg} mmHg.`;
 }

@@ -9,7 +9,7 @@ import { loadInHand } from '#core/session/in-hand';
 import type { Log } from '#core/session/log';
 import type { SessionState } from '#core/session/state';
 import type { Act } from '../../act/act';
-import { told } from '../../language/told';
+import { translate } from '../../language/translate';
 import { Button } from '../../parts/Button';
 import { FieldError } from '../../parts/Field';
 import { NumberInput } from '../../parts/NumberInput';
@@ -55,7 +55,7 @@ export const Corrections = memo(function Corrections({
     <div className="border-t border-rule pt-1">
       {last && (
         <Button does="undo" onClick={undo}>
-          {t`Undo ${told(EVENTS[last.type].words)}`}
+          {t`Undo ${translate(EVENTS[last.type].words)}`}
         </Button>
       )}
       <details>

@@ -7,7 +7,7 @@ import { limbClocks } from '#core/session/clocks';
 import type { InHand } from '#core/session/in-hand';
 import type { SessionState } from '#core/session/state';
 import type { Act } from '../../act/act';
-import { told } from '../../language/told';
+import { translate } from '../../language/translate';
 import { clock } from '../../parts/format';
 import { useNow } from '../../parts/use-now';
 import { Why } from '../../parts/Why';
@@ -35,11 +35,12 @@ export const CuffClocks = memo(function CuffClocks({
       const target = hand?.limbs.find((one) => one.limb === limb);
       return (
         <div key={limb} className="border-y border-ink/40 py-2">
-          <p className="text-[14px] text-quiet">{t`${told(LIMB_LABELS[limb])}, occluded, of ${clock(limitMs)}`}</p>
+          <p className="text-[14px] text-quiet">{t`${translate(LIMB_LABELS[limb])}, occluded, of ${clock(limitMs)}`}</p>
           <p className={`figures text-5xl ${alarm === 'none' ? '' : 'text-vermilion'}`}>{clock(clockMs)}</p>
           {target?.kind === 'by-feel' && (
             <p>
-              {t`By feel, at ${told(markWords(target))}: check colour and tingling.`} <Why rule="TIGHT" />
+              {t`By feel, at ${translate(markWords(target))}: check colour and tingling.`}{' '}
+              <Why rule="TIGHT" />
             </p>
           )}
           {target && target.kind !== 'by-feel' && <PressureRead target={target} act={act} />}

@@ -3,7 +3,7 @@ import type { ClientRecord } from '#contract/client';
 import type { Plan } from '#core/plan/plan';
 import { exposureWords } from '#core/pressure/cycles';
 import { dailyExposures } from '#core/record/daily-exposure';
-import { told } from '../../language/told';
+import { translate } from '../../language/translate';
 
 /** Before cycles of the cuff: how long each limb was under one today, and with these (rule PRS-9). */
 export function DayExposure({ client, plan }: { client: ClientRecord; plan: Plan }) {
@@ -12,7 +12,7 @@ export function DayExposure({ client, plan }: { client: ClientRecord; plan: Plan
   return (
     <ul aria-label={t`Under the cuff today`} className="figures text-[15px]">
       {exposures.map((exposure) => (
-        <li key={exposure.limb}>{told(exposureWords(exposure))}.</li>
+        <li key={exposure.limb}>{translate(exposureWords(exposure))}.</li>
       ))}
     </ul>
   );

@@ -15,7 +15,7 @@ import { SIGNS, type SignId, signIdSchema } from '#core/session/signs';
 import { api, failureWords, read } from '../../data/api';
 import { KEYS } from '../../data/keys';
 import { useEffortIn } from '../../data/use-effort-in';
-import { told } from '../../language/told';
+import { inSentence, translate } from '../../language/translate';
 import { Button } from '../../parts/Button';
 import { bySchema } from '../../parts/by-schema';
 import { DateField } from '../../parts/DateField';
@@ -24,7 +24,7 @@ import { Ticks } from '../../parts/Ticks';
 import { TimeField } from '../../parts/TimeField';
 import { reads, useFields } from '../../parts/use-fields';
 
-const SIGN_OPTIONS = signIdSchema.options.map((value) => ({ value, label: told(SIGNS[value].label) }));
+const SIGN_OPTIONS = signIdSchema.options.map((value) => ({ value, label: translate(SIGNS[value].label) }));
 
 /** A session of a plan that was done on paper or elsewhere: its day, its sets, how it was. */
 export function EnterSession({
@@ -52,7 +52,7 @@ export function EnterSession({
         />
       ) : (
         <button type="button" className="min-h-9 underline underline-offset-4" onClick={() => setOpen(true)}>
-          {t`Enter a session of ${told(inHand.coursePlan.name)} done on paper or elsewhere`}
+          {t`Enter a session of ${inHand.coursePlan.name} done on paper or elsewhere`}
         </button>
       )}
     </section>
@@ -149,7 +149,7 @@ function EnterForm({
       className="max-w-3xl space-y-4 border-l-4 border-plum pl-4"
       {...send((session) => write.mutate(session))}
     >
-      <h3 className="font-semibold">{t`${told(coursePlan.name)}, done on paper or elsewhere`}</h3>
+      <h3 className="font-semibold">{t`${coursePlan.name}, done on paper or elsewhere`}</h3>
       <div className="flex flex-wrap gap-4">
         <DateField
           className="w-72"
@@ -169,7 +169,7 @@ function EnterForm({
       {plan.exercises.map((exercise, exerciseIndex) => (
         <fieldset key={`${exercise.exerciseId} ${exercise.limbs.map(({ limb }) => limb).join()}`}>
           <legend className="font-semibold">
-            {exerciseIndex + 1}. {told(exerciseWords(plan, exerciseIndex))}
+            {exerciseIndex + 1}. {translate(exerciseWords(plan, exerciseIndex))}
           </legend>
           <div className="flex flex-wrap gap-x-4 gap-y-2">
             {typed.sets.map((row, place) =>
@@ -185,7 +185,7 @@ function EnterForm({
                   />
                   <Field
                     className="w-16"
-                    label={scale.asked.toLowerCase()}
+                    label={inSentence(scale.asked)}
                     aria-label={t`Effort of set ${row.setIndex + 1}`}
                     number="whole"
                     {...field(`sets.${place}.effort`)}

@@ -8,7 +8,6 @@ import type { CoursePlan } from '#core/course/course-plan';
 import { api, failureWords, read } from '../../data/api';
 import { KEYS } from '../../data/keys';
 import { useMay } from '../../data/queries';
-import { told } from '../../language/told';
 import { Button } from '../../parts/Button';
 import { Choice } from '../../parts/Choice';
 import { FieldError } from '../../parts/Field';
@@ -58,7 +57,7 @@ export function HomeLinks({ clientId, coursePlan }: { clientId: string; coursePl
   return (
     <details open={search.get('home') === 'link'}>
       <summary className="min-h-9 cursor-pointer underline underline-offset-4">
-        {t`${told(coursePlan.name)} at home: ${good.length === 0 ? t`no link` : `${good.length} ${good.length === 1 ? t`link` : t`links`}`}`}
+        {t`${coursePlan.name} at home: ${good.length === 0 ? t`no link` : `${good.length} ${good.length === 1 ? t`link` : t`links`}`}`}
       </summary>
       <div className="max-w-3xl space-y-3 border-l-4 border-plum py-1 pl-4">
         <p className="text-[15px] text-quiet">

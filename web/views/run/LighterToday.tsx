@@ -1,14 +1,16 @@
 import { t } from '@lingui/core/macro';
 import { useState } from 'react';
+import type { Message } from '#core/message/message';
 import { LIGHTER_WAYS, type Lighter, WHY_LIGHTER } from '#core/plan/lighter-schema';
 import type { Plan } from '#core/plan/plan';
 import { hasPressure } from '#core/record/plan-for-today';
+import { translate } from '../../language/translate';
 import { Button } from '../../parts/Button';
 import { Choice } from '../../parts/Choice';
 import { useAction } from '../../parts/use-action';
 
-const optionsOf = <Id extends string>(words: Record<Id, string>) =>
-  (Object.keys(words) as Id[]).map((value) => ({ value, label: words[value] }));
+const optionsOf = <Id extends string>(words: Record<Id, Message>) =>
+  (Object.keys(words) as Id[]).map((value) => ({ value, label: translate(words[value]) }));
 
 /** The session made lighter for today alone: offered at once to who slept badly, by L to anybody (rule SCR-3). */
 export function LighterToday({

@@ -15,7 +15,7 @@ import { useAct } from '../../act/act';
 import { thisDevice } from '../../data/device';
 import type { LiveSession } from '../../data/live-session';
 import { pumpOf } from '../../devices/session-pumps';
-import { told } from '../../language/told';
+import { translate } from '../../language/translate';
 import { BesideNotes } from '../../parts/BesideNotes';
 import { BigClock } from '../../parts/BigClock';
 import { BloodPressureInWork } from '../../parts/BloodPressureInWork';
@@ -98,19 +98,19 @@ export function LiveBench({ session: { view, log, state } }: { session: LiveSess
           <p className="flex items-center gap-3 text-quiet">
             <ExerciseFigure id={exercise.exerciseId} className="h-14 shrink-0 text-ink max-sm:h-10" />
             <span>
-              {told(exercise.label)},{' '}
+              {translate(exercise.label)},{' '}
               {hand.loadKg === null
-                ? told(exercise.load.recipe)
-                : `${mass.words(hand.loadKg)}${hand.loadKg === plannedKg(exercise.load) ? ` (${told(exercise.load.recipe)})` : ''}${shareOfMax(exercise.load, hand.loadKg)}`}
-              . {told(exercise.cue)}
+                ? translate(exercise.load.recipe)
+                : `${mass.words(hand.loadKg)}${hand.loadKg === plannedKg(exercise.load) ? ` (${translate(exercise.load.recipe)})` : ''}${shareOfMax(exercise.load, hand.loadKg)}`}
+              . {translate(exercise.cue)}
             </span>
           </p>
         )}
       </header>
-      {plan.today && <p className="notched py-1">{told(lighterWords(plan.today))}</p>}
+      {plan.today && <p className="notched py-1">{translate(lighterWords(plan.today))}</p>}
       {hint && (
         <p className="text-xl max-sm:text-[16px]">
-          <Said>{told(hint)}</Said>
+          <Said>{translate(hint)}</Said>
         </p>
       )}
       {state.runner !== null && state.runner !== thisDevice && state.finishedAtMs === null && (
@@ -124,9 +124,9 @@ export function LiveBench({ session: { view, log, state } }: { session: LiveSess
       {state.stopped && (
         <p role="alert" className="border-l-4 border-vermilion pl-3 text-xl">
           <Trans>
-            <strong className="text-vermilion">Stop.</strong> {told(state.stopped.why)}. Deflate at once, sit
-            or lie down, stay with the person, follow local first-aid policy. Note what was felt, where, and
-            when it passed.
+            <strong className="text-vermilion">Stop.</strong> {translate(state.stopped.why)}. Deflate at once,
+            sit or lie down, stay with the person, follow local first-aid policy. Note what was felt, where,
+            and when it passed.
           </Trans>{' '}
           <Why rule="RUN-3" />
         </p>
@@ -146,7 +146,7 @@ export function LiveBench({ session: { view, log, state } }: { session: LiveSess
               >
                 {step.do === 'inflate' && step.cuffs.some(({ limb }) => pumpOf(view.id, limb))
                   ? t`Inflate`
-                  : told(words.action)}
+                  : words.action}
               </Button>
             )}
             {inflated.length > 0 && step.do !== 'release' && (

@@ -12,7 +12,7 @@ import { useClient } from '../../data/queries';
 import { useEffortIn } from '../../data/use-effort-in';
 import { useForecast } from '../../data/use-forecast';
 import { useLastReview } from '../../data/use-last-review';
-import { told } from '../../language/told';
+import { translate } from '../../language/translate';
 
 /**
  * What the rest of the session is likely to bring, worked out again after each set. It informs, no more.
@@ -43,7 +43,7 @@ function Lines({ plan, state, client }: { plan: Plan; state: SessionState; clien
       <ul className="figures text-[15px]">
         {left.slice(0, 4).map(({ exerciseIndex, setIndex, plannedReps, likelyReps, lowReps, highReps }) => (
           <li key={`${exerciseIndex}.${setIndex}`}>
-            {t`${plan.exercises.length > 1 ? `${told(exerciseWords(plan, exerciseIndex))}, ` : ''}set ${setIndex + 1}: ${plannedReps === null ? t`${likelyReps} to failure` : t`${likelyReps} of ${plannedReps}`}${lowReps !== highReps ? ` (${lowReps}–${highReps})` : ''}`}
+            {t`${plan.exercises.length > 1 ? `${translate(exerciseWords(plan, exerciseIndex))}, ` : ''}set ${setIndex + 1}: ${plannedReps === null ? t`${likelyReps} to failure` : t`${likelyReps} of ${plannedReps}`}${lowReps !== highReps ? ` (${lowReps}–${highReps})` : ''}`}
           </li>
         ))}
       </ul>
@@ -74,7 +74,7 @@ function SaidBesideLikely({
   if (!said || said.effort === null || likely == null) return null;
   return (
     <p className="text-[15px]">
-      {t`Set ${said.setIndex + 1}: said ${told(effortWords(said.effort, effortIn))}, likely was ${told(likelyWords(likely, effortIn))}.`}
+      {t`Set ${said.setIndex + 1}: said ${translate(effortWords(said.effort, effortIn))}, likely was ${translate(likelyWords(likely, effortIn))}.`}
     </p>
   );
 }

@@ -7,7 +7,7 @@ import type { SessionState } from '#core/session/state';
 import { tooHardWords } from '#core/session/too-hard';
 import type { Act } from '../../act/act';
 import { usePractice } from '../../data/queries';
-import { told } from '../../language/told';
+import { translate } from '../../language/translate';
 import { Button } from '../../parts/Button';
 import { useUnits } from '../../parts/units';
 import { useAction } from '../../parts/use-action';
@@ -31,12 +31,12 @@ export const OfferPanel = memo(function OfferPanel({
   useAction('take', () => answer(true), { enabled: offered !== null });
   useAction('keep-on', () => answer(false), { enabled: offered !== null });
   if (!offered)
-    return <ToLookAt words={told(noHarderWords(plan, state)) ?? told(tooHardWords(plan, state))} />;
+    return <ToLookAt words={translate(noHarderWords(plan, state)) ?? translate(tooHardWords(plan, state))} />;
   const words = offerWords(offered.offer, mass.words);
   return (
     <section role="status" className="border-l-4 border-plum py-1 pl-3">
       <p>
-        {told(offered.reason)} <Why rule={offered.rule} />
+        {translate(offered.reason)} <Why rule={offered.rule} />
       </p>
       <div className="mt-1 flex flex-wrap gap-2">
         <Button does="take" onClick={() => answer(true)}>
@@ -54,6 +54,6 @@ export const OfferPanel = memo(function OfferPanel({
 const ToLookAt = ({ words }: { words: string | null }) =>
   words && (
     <p role="status" className="notched py-1">
-      {told(words)}
+      {words}
     </p>
   );

@@ -2,7 +2,7 @@ import { t } from '@lingui/core/macro';
 import { stepName } from '#core/cuff/mark-words';
 import { type InHand, isCuffedInHand } from '#core/session/in-hand';
 import type { Act } from '../../act/act';
-import { told } from '../../language/told';
+import { translate } from '../../language/translate';
 import { Button } from '../../parts/Button';
 
 /** Looser at any time; up and topped up only before a set; a pinch is put right by re-fitting (rules RUN-4, FIT-4). */
@@ -22,11 +22,11 @@ export function PressureKeys({
   return (
     <div className="grid grid-cols-2 gap-2">
       <Button does="loosen" onClick={() => act({ do: 'loosen' })}>
-        {byFeel ? t`One ${told(step)} looser` : t`Loosen 10`}
+        {byFeel ? t`One ${translate(step)} looser` : t`Loosen 10`}
       </Button>
       {byFeel ? (
         <Button does="tighten" disabled={inSet} onClick={() => act({ do: 'raise' })}>
-          {t`One ${told(step)} tighter`}
+          {t`One ${translate(step)} tighter`}
         </Button>
       ) : (
         <Button does="top-up" disabled={inSet || !up} onClick={() => act({ do: 'top-up' })}>

@@ -1,10 +1,10 @@
 import { t } from '@lingui/core/macro';
-import { LIMB_LABELS } from '#core/quantity/limb';
+import { LIMB_NAMES } from '#core/quantity/limb';
 import { toNumber } from '#core/quantity/units';
 import { pressureMmHgSchema } from '#core/session/events/values';
 import type { CuffedInHand } from '#core/session/in-hand';
 import type { Act } from '../../act/act';
-import { told } from '../../language/told';
+import { translate } from '../../language/translate';
 import { bySchema } from '../../parts/by-schema';
 import { FieldError } from '../../parts/Field';
 import { NumberInput } from '../../parts/NumberInput';
@@ -41,7 +41,7 @@ export function PressureRead({ target, act }: { target: CuffedInHand; act: Act }
         </p>
         <NumberInput
           kind="whole"
-          aria-label={t`Pressure read, ${told(LIMB_LABELS[limb].toLowerCase())}, mmHg`}
+          aria-label={t`Pressure read, ${translate(LIMB_NAMES[limb])}, mmHg`}
           placeholder={t`read`}
           {...input}
           className="figures ml-auto min-h-11 w-20 rounded-sm border border-ink/40 bg-paper px-2 text-xl"

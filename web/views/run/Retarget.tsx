@@ -2,7 +2,7 @@ import { t } from '@lingui/core/macro';
 import type { Finding } from '#core/findings/finding';
 import { api, failureWords, read } from '../../data/api';
 import { useRecordWrite } from '../../data/queries';
-import { told } from '../../language/told';
+import { translate } from '../../language/translate';
 import { Button } from '../../parts/Button';
 import { FieldError } from '../../parts/Field';
 import { Only } from '../../parts/Only';
@@ -32,7 +32,7 @@ export function Retarget({
       {findings
         .filter(({ rule }) => rule === 'PRS-8')
         .map(({ message }) => (
-          <p key={message}>{told(message)}</p>
+          <p key={translate(message)}>{translate(message)}</p>
         ))}
       <Only deed="sign">
         <Button kind="main" does="retarget" disabled={write.isPending} onClick={retarget}>

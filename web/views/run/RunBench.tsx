@@ -10,7 +10,7 @@ import { choicesOf } from '#core/plan/choices-of';
 import { cutSets } from '#core/plan/cut-sets';
 import { GOALS } from '#core/plan/goals';
 import { type Plan, wornLabel } from '#core/plan/plan';
-import { LIMB_LABELS } from '#core/quantity/limb';
+import { LIMB_NAMES, POSITION_NAMES } from '#core/quantity/limb';
 import { basisOf } from '#core/record/basis';
 import { whatReviewAsks } from '#core/record/binding-review';
 import { setsShareNow } from '#core/record/block-in-force';
@@ -24,7 +24,7 @@ import { failureWords } from '../../data/api';
 import { usePastSessions } from '../../data/history';
 import { type LiveSession, openSession, useSession } from '../../data/live-session';
 import { usePractice, usePractitioner } from '../../data/queries';
-import { told } from '../../language/told';
+import { inSentence, translate } from '../../language/translate';
 import { AtPlaces } from '../../parts/AtPlaces';
 import { BenchHeading, FirstDo } from '../../parts/Bench';
 import { Button } from '../../parts/Button';
@@ -117,19 +117,19 @@ export function RunBench({ client }: { client: ClientRecord }) {
   return (
     <section className="space-y-6">
       <BenchHeading title={t`Run`}>
-        {prescription ? told(planWords(prescription.plan)) : t`The session, hands-free.`}
+        {prescription ? planWords(prescription.plan) : t`The session, hands-free.`}
       </BenchHeading>
       {practice && plans.length > 0 && (
         <PlanLines client={client} practice={practice} plans={plans} inHand={inHand} choose={choose} />
       )}
       {/* What must be done first comes first. */}
       {first.map((link) => (
-        <FirstDo key={link.id} clientId={client.id} link={LINK_LABELS[link.id]}>
-          {told(link.reason)}
+        <FirstDo key={link.id} clientId={client.id} link={link.id}>
+          {translate(link.reason)}
         </FirstDo>
       ))}
       {later.length > 0 && (
-        <p className="text-quiet">{t`After that: ${told(later.map(({ id }) => LINK_LABELS[id]).join(', '))}.`}</p>
+        <p className="text-quiet">{t`After that: ${later.map(({ id }) => translate(LINK_LABELS[id])).join(', ')}.`}</p>
       )}
       {prescription && <LimitsInForce client={client} />}
       {review?.kind === 'answer' && <LastReview sessionId={review.session.id} />}
@@ -139,7 +139,7 @@ export function RunBench({ client }: { client: ClientRecord }) {
       {ask && <DayAfter sessionId={ask.id} />}
       {prescription && prescription.changes.length > 0 && (
         <p className="text-[15px] text-quiet">
-          {t`This version, signed ${dayAndTime(prescription.atMs)}: ${told(prescription.changes.join(' '))}`}
+          {t`This version, signed ${dayAndTime(prescription.atMs)}: ${prescription.changes.map((change) => translate(change)).join(' ')}`}
         </p>
       )}
       {prescription && setsShare < 1 && (
@@ -150,7 +150,7 @@ export function RunBench({ client }: { client: ClientRecord }) {
       )}
       {clear && !checked && <DayCheckForm client={client} />}
       {clear && guards.some(({ rule }) => rule === 'SCR-6') && <ConsentForm client={client} />}
-      {clear && guards.map((finding) => <FindingLine key={finding.message} finding={finding} />)}
+      {clear && guards.map((finding) => <FindingLine key={translate(finding.message)} finding={finding} />)}
       {lighter && makeLighter}
       {clear && checked && asked}
       {failure !== null && <FieldError>{failureWords(failure)}</FieldError>}
@@ -222,8 +222,8 @@ function planWords({ exercises, goal }: Plan): string {
   const target = exercise?.limbs[0];
   if (!exercise || !target) return '';
   return others.length > 0
-    ? t`${1 + others.length} exercises, ${told(GOALS[goal].label.toLowerCase())}`
-    : t`${told(exercise.label)}, ${told(exercise.position)}, ${told(LIMB_LABELS[target.limb].toLowerCase())} with ${told(wornLabel(target))}`;
+    ? t`${1 + others.length} exercises, ${inSentence(GOALS[goal].label)}`
+    : t`${translate(exercise.label)}, ${translate(POSITION_NAMES[exercise.position])}, ${translate(LIMB_NAMES[target.limb])} with ${wornLabel(target)}`;
 }
 
 /** How the last session was, asked before the next one opens (rule RUN-6). */

@@ -3,7 +3,6 @@ import { Trans } from '@lingui/react/macro';
 import { memo, useState } from 'react';
 import type { Plan } from '#core/plan/plan';
 import { heartRateWords, type Intensity } from '#core/protocol/intensity';
-import { capital } from '#core/quantity/capital';
 import { toNumber } from '#core/quantity/units';
 import { EFFORT_SCALES } from '#core/session/effort';
 import { beatsPerMinuteSchema } from '#core/session/events/values';
@@ -11,7 +10,7 @@ import { type HeartRateMoment, minuteInHand, momentWords } from '#core/session/h
 import { correctedReps, type SessionState, type SetRecord } from '#core/session/state';
 import type { Act } from '../../act/act';
 import { useEffortIn } from '../../data/use-effort-in';
-import { told } from '../../language/told';
+import { translate } from '../../language/translate';
 import { Button } from '../../parts/Button';
 import { bySchema } from '../../parts/by-schema';
 import { FieldError } from '../../parts/Field';
@@ -104,8 +103,8 @@ export const SetNotes = memo(function SetNotes({
       {aerobic && <HeartRate set={set} intensity={plan.exercises[set.exerciseIndex]?.intensity} act={act} />}
       {ended && (
         <Scale
-          label={`${told(scale.asked)}, ${name}`}
-          keys={scale.keys}
+          label={`${translate(scale.asked)}, ${name}`}
+          keys={translate(scale.keys)}
           steps={scale.said}
           value={set.effort === null ? null : scale.toSaid(set.effort)}
           onChange={noteEffort}
@@ -122,6 +121,10 @@ export const SetNotes = memo(function SetNotes({
     </div>
   );
 });
+
+/** The key that chooses a minute of the work. */
+const minuteLabel = (moment: HeartRateMoment): string =>
+  moment === 'end' ? t`For the end` : t`For minute ${moment.slice('minute-'.length)}`;
 
 /** Heart rate of aerobic work, at minutes 5 and 15, at the end, and at any other minute. */
 function HeartRate({ set, intensity, act }: { set: SetRecord; intensity: Intensity | undefined; act: Act }) {
@@ -150,7 +153,7 @@ function HeartRate({ set, intensity, act }: { set: SetRecord; intensity: Intensi
     >
       <label className="flex items-center gap-2">
         <Trans>
-          Heart rate {told(momentWords(moment))}
+          Heart rate {translate(momentWords(moment))}
           <NumberInput
             kind="whole"
             {...beats}
@@ -163,16 +166,16 @@ function HeartRate({ set, intensity, act }: { set: SetRecord; intensity: Intensi
       </Button>
       {set.endedAtMs !== null && (
         <Button onClick={() => setChosen(moment === 'end' ? minute : 'end')}>
-          {moment === 'end' ? told(capital(momentWords(minute).replace('at ', 'for '))) : t`For the end`}
+          {moment === 'end' ? minuteLabel(minute) : t`For the end`}
         </Button>
       )}
       {error && <FieldError>{error}</FieldError>}
       {set.heartRates.map(({ moment: when, beatsPerMinute }) => (
         <span key={`${when} ${beatsPerMinute}`} className="figures text-[14px] text-quiet">
-          {beatsPerMinute} {told(momentWords(when))}
+          {beatsPerMinute} {translate(momentWords(when))}
         </span>
       ))}
-      {against && <span className="notched w-full py-1">{against}</span>}
+      {against && <span className="notched w-full py-1">{translate(against)}</span>}
     </form>
   );
 }

@@ -6,6 +6,7 @@ import { openSet } from '#core/session/state';
 import { foldView } from '../../data/live-session';
 import { bluetoothStrap, hasBluetooth, simulatedStrap } from '../../devices/heart-rate-source';
 import { takeOffStrap, useSessionStrap, wearStrap } from '../../devices/session-straps';
+import { translate } from '../../language/translate';
 import { Button } from '../../parts/Button';
 
 /** The heart rate of aerobic work, from a strap: the figure, against the zone; minutes 5 and 15 and the end are noted by themselves. */
@@ -48,7 +49,7 @@ export function StrapPanel({ view, intensity }: { view: SessionView; intensity: 
       {beatsPerMinute === null && (
         <p className="notched w-full py-1">{t`The strap says nothing: is it moist and snug?`}</p>
       )}
-      {against && <p className="notched w-full py-1">{against}</p>}
+      {against && <p className="notched w-full py-1">{translate(against)}</p>}
     </section>
   );
 }

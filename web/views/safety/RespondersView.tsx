@@ -8,11 +8,11 @@ import { type MeasureId, measureBook, measureOf, takenHere } from '#core/outcome
 import { type Responder, respondersOf } from '#core/outcomes/responders';
 import { changeFigure, verdictWords } from '#core/outcomes/verdict-words';
 import { GOALS, type GoalId, goalIdSchema } from '#core/plan/goals';
-import { LIMB_LABELS } from '#core/quantity/limb';
+import { LIMB_NAMES } from '#core/quantity/limb';
 import { failureWords } from '../../data/api';
 import { useResponders } from '../../data/outcomes';
 import { usePractice } from '../../data/queries';
-import { told } from '../../language/told';
+import { translate } from '../../language/translate';
 import { Button } from '../../parts/Button';
 import { FieldError } from '../../parts/Field';
 import { plain } from '../../parts/format';
@@ -59,7 +59,7 @@ export function RespondersView() {
             label={t({ message: 'Measure', context: 'what is measured' })}
             value={measureId}
             onChange={setMeasureId}
-            options={takenHere(book)}
+            options={takenHere(book).map(({ value, label }) => ({ value, label: translate(label) }))}
           />
         </div>
         <div className="w-52">
@@ -69,7 +69,7 @@ export function RespondersView() {
             onChange={setGoal}
             options={[
               { value: ALL, label: t`everything` },
-              ...goalIdSchema.options.map((value) => ({ value, label: told(GOALS[value].label) })),
+              ...goalIdSchema.options.map((value) => ({ value, label: translate(GOALS[value].label) })),
             ]}
           />
         </div>
@@ -132,7 +132,7 @@ function ResponderLine({
           t`Somebody`
         )}
         <span className="block text-[14px] text-quiet">
-          {[limb && told(LIMB_LABELS[limb].toLowerCase()), isNamed && setting].filter(Boolean).join(', ')}
+          {[limb && translate(LIMB_NAMES[limb]), isNamed && setting].filter(Boolean).join(', ')}
         </span>
       </span>
       <svg
@@ -160,19 +160,21 @@ function ResponderLine({
       </svg>
       <span>
         <span className={verdict.kind === 'real-gain' ? 'font-semibold' : ''}>
-          {told(verdictWords(verdict.kind, measure.better))}
+          {translate(verdictWords(verdict.kind, measure.better))}
         </span>{' '}
         <span className="figures text-[14px] text-quiet">
           {plain(from)} → {plain(to)}
         </span>
         <span className="block text-[13px] text-quiet">
           <Trans>
-            <span className="figures">{told(changeFigure(verdict, measure))}</span>, {plain(weeks, 0)} weeks,{' '}
-            {sessions} sessions
+            <span className="figures">{translate(changeFigure(verdict, measure))}</span>, {plain(weeks, 0)}{' '}
+            weeks, {sessions} sessions
           </Trans>
         </span>
       </span>
-      {advice && <p className="notched col-span-full text-[14px] text-ochre">{t`${told(advice)} OUT-5`}</p>}
+      {advice && (
+        <p className="notched col-span-full text-[14px] text-ochre">{t`${translate(advice)} OUT-5`}</p>
+      )}
     </li>
   );
 }

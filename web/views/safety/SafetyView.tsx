@@ -2,11 +2,10 @@ import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import { useState } from 'react';
 import type { Rate } from '#core/outcomes/rate';
-import { type Dimension, type RateRow, rateRows, SEEN_LABELS } from '#core/outcomes/surveillance';
-import { SCHOOLS } from '#core/protocol/schools';
+import { cellText, type Dimension, type RateRow, rateRows, SEEN_LABELS } from '#core/outcomes/surveillance';
 import { failureWords } from '../../data/api';
 import { useSurveillance } from '../../data/outcomes';
-import { told } from '../../language/told';
+import { inSentence, translate } from '../../language/translate';
 import { Choice } from '../../parts/Choice';
 import { FieldError } from '../../parts/Field';
 import { plain } from '../../parts/format';
@@ -71,7 +70,7 @@ export function SafetyView() {
               <th className="py-1 pr-6 font-normal">{t`Anything`}</th>
               {occurred.map((id) => (
                 <th key={id} className="py-1 pr-6 font-normal">
-                  {told(SEEN_LABELS[id])}
+                  {translate(SEEN_LABELS[id])}
                 </th>
               ))}
             </tr>
@@ -80,7 +79,7 @@ export function SafetyView() {
             {rows.map((row) => (
               <tr key={row.name} className="border-t border-rule align-top">
                 <th scope="row" className={`py-2 pr-6 text-left ${row === all ? '' : 'font-normal'}`}>
-                  {told(nameOf(row, by))}
+                  {nameOf(row, by)}
                 </th>
                 <td className="figures py-2 pr-6 text-right">{row.inflations}</td>
                 <td className="py-2 pr-6">
@@ -99,7 +98,7 @@ export function SafetyView() {
       {bound && (
         <p className="max-w-prose text-[15px]">
           <Trans>
-            Never seen here: {told(never.map(({ id }) => SEEN_LABELS[id].toLowerCase()).join('; '))}. Of{' '}
+            Never seen here: {never.map(({ id }) => inSentence(SEEN_LABELS[id])).join('; ')}. Of{' '}
             <span className="figures">{all.inflations}</span> inflations that says: at most{' '}
             <span className="figures">{plain(bound.rate.atMostPer1000)}</span> per 1,000.
           </Trans>
@@ -112,11 +111,8 @@ export function SafetyView() {
   );
 }
 
-const nameOf = ({ name }: RateRow, by: Dimension): string => {
-  if (name === 'All') return t`All`;
-  if (by === 'schoolId') return SCHOOLS[name as keyof typeof SCHOOLS]?.label ?? name;
-  return by === 'limb' ? `${name === 'arm' ? t`Arms` : t`Legs`}` : name;
-};
+const nameOf = ({ name }: RateRow, by: Dimension): string =>
+  name === null ? t`All` : translate(cellText(by, name));
 
 /** "5.0 (0.6 to 18.1)", or at most what none seen says. */
 function RateWords({ rate }: { rate: Rate | undefined }) {

@@ -6,7 +6,7 @@ import type { WeekView as Week } from '#contract/outcomes';
 import { failureWords } from '../../data/api';
 import { serverNow } from '../../data/clock';
 import { useWeek } from '../../data/outcomes';
-import { told } from '../../language/told';
+import { translate } from '../../language/translate';
 import { FieldError } from '../../parts/Field';
 import { PracticeHead } from '../../parts/PracticeHead';
 
@@ -41,8 +41,11 @@ function Shown({ week: { training, people, load } }: { week: Week }) {
                 <span className="font-semibold">{name}</span>
                 <span>
                   {needs.map(({ words, inDays }) => (
-                    <span key={words} className={`block ${inDays < 0 ? 'notched text-ochre' : ''}`}>
-                      {told(words)}
+                    <span
+                      key={translate(words)}
+                      className={`block ${inDays < 0 ? 'notched text-ochre' : ''}`}
+                    >
+                      {translate(words)}
                     </span>
                   ))}
                 </span>

@@ -4,7 +4,7 @@ import type { ClientRecord } from '#contract/client';
 import type { NewClearance } from '#contract/measurements';
 import { RUNG_LABELS } from '#core/plan/goals';
 import { type Rung, rungSchema } from '#core/protocol/exercise';
-import { workModeSchema } from '#core/protocol/work-mode';
+import { WORK_MODE_NAMES, workModeSchema } from '#core/protocol/work-mode';
 import { LIMB_LABELS, LIMBS } from '#core/quantity/limb';
 import { toNumberOrNull } from '#core/quantity/units';
 import { type ClearanceSubject, clearanceSchema, isInForce } from '#core/screening/clearance';
@@ -13,7 +13,7 @@ import { SCREEN_ITEMS } from '#core/screening/items';
 import { api, failureWords, read } from '../../data/api';
 import { usePastClearances } from '../../data/history';
 import { useMay, useRecordWrite } from '../../data/queries';
-import { told } from '../../language/told';
+import { translate } from '../../language/translate';
 import { Button } from '../../parts/Button';
 import { bySchema } from '../../parts/by-schema';
 import { Choice } from '../../parts/Choice';
@@ -167,13 +167,13 @@ function ClearanceForm({
       </div>
       <Ticks
         label={t`It speaks of (none ticked: the whole person)`}
-        options={LIMBS.map((value) => ({ value, label: told(LIMB_LABELS[value]) }))}
+        options={LIMBS.map((value) => ({ value, label: translate(LIMB_LABELS[value]) }))}
         chosen={typed.limbs}
         onChange={(limbs) => set('limbs', limbs)}
       />
       <Ticks
         label={t`Work it allows there (none ticked: all)`}
-        options={workModeSchema.options.map((value) => ({ value, label: told(value) }))}
+        options={workModeSchema.options.map((value) => ({ value, label: translate(WORK_MODE_NAMES[value]) }))}
         chosen={typed.modes}
         onChange={(modes) => set('modes', modes)}
       />
@@ -182,7 +182,7 @@ function ClearanceForm({
         value={typed.highestRung}
         options={[
           { value: 'any', label: t`Any` },
-          ...rungSchema.options.map((value) => ({ value, label: RUNG_LABELS[value] })),
+          ...rungSchema.options.map((value) => ({ value, label: translate(RUNG_LABELS[value]) })),
         ]}
         onChange={(rung) => set('highestRung', rung)}
       />

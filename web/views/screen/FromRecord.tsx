@@ -1,13 +1,14 @@
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import { useState } from 'react';
+import { msg } from '#core/message/message';
 import { bloodPressureWords } from '#core/screening/blood-pressure';
 import { type BundleRead, NotABundle, type Proposal, readBundle } from '#core/screening/from-bundle';
 import { SCREEN_ITEMS } from '#core/screening/items';
-import { told } from '../../language/told';
+import { translate } from '../../language/translate';
 import { FieldError } from '../../parts/Field';
 import { FileLink } from '../../parts/FileLink';
-import { day } from '../../parts/format';
+import { day, plain } from '../../parts/format';
 
 const MOST_MB = 20;
 
@@ -28,12 +29,13 @@ export function FromRecord({
     setRead(null);
     setRefused(null);
     try {
-      if (file.size > MOST_MB * 1024 * 1024) throw new NotABundle(t`At most ${MOST_MB} MB are read here.`);
+      if (file.size > MOST_MB * 1024 * 1024)
+        throw new NotABundle(msg('At most {megabytes} MB are read here.', { megabytes: MOST_MB }));
       setRead(readBundle(JSON.parse(await file.text()), nowMs));
     } catch (error) {
       setRefused(
         error instanceof NotABundle
-          ? error.message
+          ? translate(error.says)
           : t`This is not JSON. Ask for the record as a Bundle of FHIR R4 in JSON.`,
       );
     }
@@ -48,9 +50,9 @@ export function FromRecord({
         <>
           <p>
             <Trans>
-              Record of <strong>{read.person}</strong>
+              Record of <strong>{translate(read.person)}</strong>
               {read.bornOn && t`, born ${read.bornOn}`}.{' '}
-              {read.person.toLowerCase() !== name.toLowerCase() && (
+              {translate(read.person).toLowerCase() !== name.toLowerCase() && (
                 <span className="text-vermilion">{t`Here it is ${name}: make sure that it is the same person.`}</span>
               )}
             </Trans>
@@ -86,24 +88,40 @@ export function FromRecord({
   );
 }
 
-function wordsOf(proposal: Proposal): string {
+/** What the other record says, without where it goes. */
+function saidOf(proposal: Proposal): string {
   const on = proposal.atMs === null ? '' : `, ${day(proposal.atMs)}`;
   switch (proposal.kind) {
     case 'item':
-      return t`${told(proposal.words)}${on}: yes to “${told(SCREEN_ITEMS[proposal.itemId].label)}”`;
+      return `${proposal.words}${on}`;
     case 'procedure':
-      return t`Surgery: ${told(proposal.words)}${on}${proposal.limb === null ? t`, the limb is not said: into the note` : ''}`;
+      return t`Surgery: ${proposal.words}${on}`;
     case 'blood-pressure':
-      return t`Blood pressure ${told(bloodPressureWords(proposal))}${on}: into the note; two readings of today count`;
+      return t`Blood pressure ${bloodPressureWords(proposal)}${on}`;
     case 'body-mass':
-      return t`${proposal.massKg} kg${on}: into the note`;
+      return `${plain(proposal.massKg)} kg${on}`;
     case 'note':
-      return t`${told(proposal.words)}${on}: into the note`;
+      return `${translate(proposal.words)}${on}`;
   }
 }
 
-/** A proposal as words of a note. */
-export function noteOf(proposal: Proposal): string | null {
-  if (proposal.kind === 'item' || (proposal.kind === 'procedure' && proposal.limb !== null)) return null;
-  return wordsOf(proposal).replace(/(, the limb is not said)?: into the note.*$/, '');
+const goesIntoNote = (proposal: Proposal): boolean =>
+  proposal.kind !== 'item' && !(proposal.kind === 'procedure' && proposal.limb !== null);
+
+function wordsOf(proposal: Proposal): string {
+  const said = saidOf(proposal);
+  switch (proposal.kind) {
+    case 'item':
+      return t`${said}: yes to “${translate(SCREEN_ITEMS[proposal.itemId].label)}”`;
+    case 'procedure':
+      return proposal.limb === null ? t`${said}, the limb is not said: into the note` : said;
+    case 'blood-pressure':
+      return t`${said}: into the note; two readings of today count`;
+    default:
+      return t`${said}: into the note`;
+  }
 }
+
+/** A proposal as text of a note. */
+export const noteOf = (proposal: Proposal): string | null =>
+  goesIntoNote(proposal) ? saidOf(proposal) : null;

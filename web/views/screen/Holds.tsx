@@ -6,7 +6,7 @@ import { type Hold, whyNotLift } from '#core/record/holds';
 import { holdsInForce } from '#core/record/in-force';
 import { api, failureWords, read } from '../../data/api';
 import { useMay, useRecordWrite } from '../../data/queries';
-import { told } from '../../language/told';
+import { translate } from '../../language/translate';
 import { Button } from '../../parts/Button';
 import { Field, FieldError } from '../../parts/Field';
 import { dayAndTime } from '../../parts/format';
@@ -41,13 +41,13 @@ function OneHold({ client, hold }: { client: ClientRecord; hold: Hold }) {
   return (
     <div>
       <p>
-        {told(hold.words)}, {dayAndTime(hold.atMs)}. <Why rule={hold.rule} />
+        {translate(hold.words)}, {dayAndTime(hold.atMs)}. <Why rule={hold.rule} />
       </p>
-      <p className="text-[14px] text-quiet">{notYet ?? told(endsWords(hold))}</p>
+      <p className="text-[14px] text-quiet">{notYet ? translate(notYet) : endsWords(hold)}</p>
       {!notYet && clinician && !lifting && (
         <Button className="mt-1" onClick={() => setLifting(true)}>
           <Trans>
-            Lift it<span className="sr-only">: {told(hold.words)}</span>
+            Lift it<span className="sr-only">: {translate(hold.words)}</span>
           </Trans>
         </Button>
       )}

@@ -3,7 +3,7 @@ import type { ReactNode } from 'react';
 import { LIMBS, limbsWords } from '#core/quantity/limb';
 import type { FoundSubject } from '#core/screening/clearance';
 import { DECISION_WORDS, type Judgement } from '#core/screening/decide';
-import { told } from '../../language/told';
+import { translate } from '../../language/translate';
 import { Why } from '../../parts/Why';
 
 /** A decision with each reason and what answers it. */
@@ -19,20 +19,20 @@ export function JudgementLines({
   return (
     <div>
       <p className={`text-2xl font-semibold ${starts ? '' : 'notched text-ochre'}`}>
-        {told(DECISION_WORDS[decision])}
+        {translate(DECISION_WORDS[decision])}
       </p>
       <ul className="mt-2">
         {reasons.map(({ subject, words, level, clearedBy, clearedFor, rule }) => {
           const barred = LIMBS.filter((limb) => !clearedFor.includes(limb));
           return (
             <li key={subject} className="border-t border-rule py-1 text-[15px]">
-              {told(words)}:{' '}
+              {translate(words)}:{' '}
               <strong>
-                {told(clearedBy) ?? (level === 'stop' ? t`stop, physician first` : t`needs a clearance`)}
+                {translate(clearedBy) ?? (level === 'stop' ? t`stop, physician first` : t`needs a clearance`)}
               </strong>
               {barred.length > 0 &&
                 barred.length < LIMBS.length &&
-                t`, not for the ${told(limbsWords(barred))}`}{' '}
+                t`, not for the ${translate(limbsWords(barred))}`}{' '}
               <Why rule={rule} /> {after?.(subject)}
             </li>
           );

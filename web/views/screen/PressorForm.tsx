@@ -2,13 +2,14 @@ import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
 import type { ClientRecord } from '#contract/client';
 import type { NewClearance } from '#contract/measurements';
+import type { Message } from '#core/message/message';
 import { toNumber } from '#core/quantity/units';
 import { watchesBloodPressure } from '#core/record/in-force';
 import { type PressorReadings, pressorReadingsSchema, pressorResponse } from '#core/screening/pressor';
 import { api, failureWords, read } from '../../data/api';
 import { useMay, usePractitioner, useRecordWrite } from '../../data/queries';
 import { useBloodPressureLimit } from '../../data/use-blood-pressure-limit';
-import { told } from '../../language/told';
+import { translate } from '../../language/translate';
 import { BloodPressureFields } from '../../parts/BloodPressureFields';
 import { Button } from '../../parts/Button';
 import { Field, FieldError } from '../../parts/Field';
@@ -42,7 +43,7 @@ export function PressorForm({ client }: { client: ClientRecord }) {
   });
   const response = parsed.success ? pressorResponse(parsed.data, limit) : null;
   const cap = response?.kind === 'cap' && !write.isSuccess ? response : null;
-  const keep = ({ capPercentLop, words }: { capPercentLop: number; words: string }) =>
+  const keep = ({ capPercentLop, words }: { capPercentLop: number; words: Message }) =>
     write.mutate({
       subjects: ['pressor-response'],
       givenBy: practitioner?.name ?? 'Clinician',
@@ -54,7 +55,7 @@ export function PressorForm({ client }: { client: ClientRecord }) {
       modes: [],
       highestRung: null,
       ranges: [],
-      note: words,
+      note: translate(words),
     });
   return (
     <details open={write.isSuccess}>
@@ -83,7 +84,7 @@ export function PressorForm({ client }: { client: ClientRecord }) {
         ))}
         {response && (
           <p role="status" className={response.kind === 'none-needed' ? '' : 'notched py-1'}>
-            {told(response.words)}
+            {translate(response.words)}
           </p>
         )}
         {cap && (

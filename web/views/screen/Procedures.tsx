@@ -2,7 +2,7 @@ import { t } from '@lingui/core/macro';
 import { Plus, X } from 'lucide-react';
 import { LIMB_LABELS, LIMBS } from '#core/quantity/limb';
 import type { Procedure } from '#core/screening/screening';
-import { told } from '../../language/told';
+import { translate } from '../../language/translate';
 import { DateField } from '../../parts/DateField';
 import { Field } from '../../parts/Field';
 import { Picker } from '../../parts/Picker';
@@ -21,7 +21,7 @@ export const readProcedures = (typed: readonly TypedProcedure[]): Procedure[] =>
 
 const PLACES: { value: TypedProcedure['limb']; label: string }[] = [
   { value: '', label: t`Choose` },
-  ...LIMBS.map((limb) => ({ value: limb, label: LIMB_LABELS[limb] })),
+  ...LIMBS.map((limb) => ({ value: limb, label: translate(LIMB_LABELS[limb]) })),
   { value: 'no-limb', label: t`None of the limbs` },
 ];
 
@@ -45,7 +45,7 @@ export function Procedures({
             label={t`Limb`}
             value={one.limb}
             onChange={(limb) => set(place, { limb })}
-            options={PLACES.map(({ value, label }) => ({ value, label: told(label) }))}
+            options={PLACES.map(({ value, label }) => ({ value, label: label }))}
           />
           <DateField
             label={t({ message: 'On', context: 'a day' })}

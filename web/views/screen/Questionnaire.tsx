@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { LIMB_LABELS, LIMBS, type Limb } from '#core/quantity/limb';
 import { type ItemId, levelOf, SCREEN_ITEMS, type Stricter } from '#core/screening/items';
 import { ITEM_IDS } from '#core/screening/screening';
-import { told } from '../../language/told';
+import { translate } from '../../language/translate';
 import { ItsKey } from '../../parts/Button';
 import { Ticks } from '../../parts/Ticks';
 import { useAction } from '../../parts/use-action';
@@ -57,7 +57,7 @@ export function Questionnaire({
               {/* The number it has on paper. */}
               <span className="figures w-5 shrink-0 text-right text-[13px] text-quiet">{place + 1}</span>
               <span>
-                {told(SCREEN_ITEMS[id].label)}
+                {translate(SCREEN_ITEMS[id].label)}
                 <span className="ml-2 text-[13px] text-quiet">
                   {answers[id] && LEVEL_WORDS[levelOf(id, stricter)]}
                   {onRecord.includes(id) &&
@@ -67,7 +67,7 @@ export function Questionnaire({
               </span>
             </span>
             <YesNo
-              question={SCREEN_ITEMS[id].label}
+              question={translate(SCREEN_ITEMS[id].label)}
               answer={answers[id]}
               onAnswer={(yes) => {
                 onChange({ ...answers, [id]: yes });
@@ -78,7 +78,7 @@ export function Questionnaire({
               <div className="col-span-2 pb-1 pl-7">
                 <Ticks
                   label={t`In which limb`}
-                  options={LIMBS.map((value) => ({ value, label: told(LIMB_LABELS[value]) }))}
+                  options={LIMBS.map((value) => ({ value, label: translate(LIMB_LABELS[value]) }))}
                   chosen={places[id] ?? []}
                   onChange={(limbs) => onPlaces({ ...places, [id]: limbs })}
                 />

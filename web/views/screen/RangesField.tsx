@@ -1,6 +1,6 @@
 import { t } from '@lingui/core/macro';
-import { jointSchema, type RangeJoint } from '#core/protocol/joint-range';
-import { told } from '../../language/told';
+import { JOINT_NAMES, jointSchema, type RangeJoint } from '#core/protocol/joint-names';
+import { translate } from '../../language/translate';
 import { Button } from '../../parts/Button';
 import { Choice } from '../../parts/Choice';
 import { Field } from '../../parts/Field';
@@ -33,7 +33,7 @@ export function RangesField({
           <Choice
             label={t`Joint`}
             value={range.joint}
-            options={jointSchema.options.map((value) => ({ value, label: told(value) }))}
+            options={jointSchema.options.map((value) => ({ value, label: translate(JOINT_NAMES[value]) }))}
             onChange={(joint) => change(place, { joint })}
           />
           <div className="grid grid-cols-2 gap-3">

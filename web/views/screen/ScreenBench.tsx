@@ -16,7 +16,7 @@ import { changesSince, ITEM_IDS, type Screening, withoutPlace } from '#core/scre
 import { api, failureWords, read } from '../../data/api';
 import { useScreenings } from '../../data/history';
 import { useRecordWrite } from '../../data/queries';
-import { told } from '../../language/told';
+import { translate } from '../../language/translate';
 import { BenchHeading } from '../../parts/Bench';
 import { BloodPressureFields } from '../../parts/BloodPressureFields';
 import { Button } from '../../parts/Button';
@@ -180,7 +180,7 @@ function NewScreeningForm({ client, done }: { client: ClientRecord; done: () => 
             <Trans>
               Mean{' '}
               <span className="figures text-2xl">
-                {told(bloodPressureWords(meanBloodPressure(bloodPressures)))}
+                {bloodPressureWords(meanBloodPressure(bloodPressures))}
               </span>{' '}
               mmHg
             </Trans>
@@ -239,7 +239,7 @@ function ScreeningOnRecord({
     <section className="grid gap-8 lg:grid-cols-2 lg:grid-rows-[auto_auto_1fr]">
       <div className="space-y-5 lg:col-start-1">
         <BenchHeading title={t`Screen`}>
-          {t`Screened ${dayAndTime(last.atMs)}, resting ${told(bloodPressureWords(meanBloodPressure(last.bloodPressures)))} mmHg. ${sentence(last.note)}${last.medicines && last.medicines.length > 0 ? t` Takes ${last.medicines.join(', ')}.` : ''}`}
+          {t`Screened ${dayAndTime(last.atMs)}, resting ${bloodPressureWords(meanBloodPressure(last.bloodPressures))} mmHg. ${sentence(last.note)}${last.medicines && last.medicines.length > 0 ? t` Takes ${last.medicines.join(', ')}.` : ''}`}
         </BenchHeading>
         <Holds client={client} />
         <JudgementLines
@@ -255,10 +255,10 @@ function ScreeningOnRecord({
           <section>
             <h3 className="text-xl font-semibold">{t`On the day`}</h3>
             <p>
-              {t`Checked today, ${dayAndTime(today.atMs)}: pain ${today.painNow} of 10${today.bloodPressure ? `, ${told(bloodPressureWords(today.bloodPressure))} mmHg` : ''}.`}
+              {t`Checked today, ${dayAndTime(today.atMs)}: pain ${today.painNow} of 10${today.bloodPressure ? `, ${bloodPressureWords(today.bloodPressure)} mmHg` : ''}.`}
             </p>
             {judgeDayCheck(today).map((finding) => (
-              <FindingLine key={finding.message} finding={finding} />
+              <FindingLine key={translate(finding.message)} finding={finding} />
             ))}
             {!checkingAgain && (
               <Button className="mt-2" onClick={() => setCheckingAgain(true)}>
@@ -294,8 +294,10 @@ function History({ clientId }: { clientId: string }) {
           const changes = before ? changesSince(before, screening) : [];
           return (
             <li key={screening.atMs} className="border-t border-rule py-1.5 text-[15px]">
-              {t`${dayAndTime(screening.atMs)}, ${told(bloodPressureWords(meanBloodPressure(screening.bloodPressures)))} mmHg, questions version ${screening.version}.`}{' '}
-              {before ? told(changes.join('. ')) || t`Nothing changed.` : !more && t`The first.`}
+              {t`${dayAndTime(screening.atMs)}, ${bloodPressureWords(meanBloodPressure(screening.bloodPressures))} mmHg, questions version ${screening.version}.`}{' '}
+              {before
+                ? changes.map((change) => translate(change)).join('. ') || t`Nothing changed.`
+                : !more && t`The first.`}
             </li>
           );
         })}

@@ -1,14 +1,15 @@
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
+import { ROLE_NAMES } from '#core/access/deeds';
 import { markWords } from '#core/cuff/mark-words';
 import type { Derived } from '#core/derivation/derived';
 import { compile } from '#core/plan/compile';
 import { type CuffedTarget, isCuffed, type Plan } from '#core/plan/plan';
 import { planLimitMs } from '#core/plan/plan-limit';
 import { teachingOf } from '#core/protocol/teaching';
-import { LIMB_LABELS } from '#core/quantity/limb';
+import { LIMB_LABELS, LIMB_NAMES, POSITION_NAMES } from '#core/quantity/limb';
 import { RULES } from '#core/rules/catalogue';
-import { told } from '../../language/told';
+import { translate } from '../../language/translate';
 import { ExerciseFigure } from '../../parts/ExerciseFigure';
 import { clock, dayAndTime, plain } from '../../parts/format';
 import { OcclusionStrip } from '../../parts/OcclusionStrip';
@@ -27,7 +28,7 @@ export function OperatorSheet({ client, prescription, practice }: SheetProps) {
     <article className="space-y-3 text-[15px]">
       <header className="flex justify-between border-b-2 border-ink pb-1">
         <h1 className="text-2xl font-semibold">{client.name}</h1>
-        <p>{t`Signed ${dayAndTime(atMs)}, ${signer?.name ?? ''} (${told(signer?.role) ?? ''})`}</p>
+        <p>{t`Signed ${dayAndTime(atMs)}, ${signer?.name ?? ''} (${translate(signer?.role && ROLE_NAMES[signer?.role]) ?? ''})`}</p>
       </header>
       {overrideReason && <p className="notched py-1">{t`Guard passed: ${overrideReason}`}</p>}
       <SittingWords plan={plan} when="before" />
@@ -38,10 +39,10 @@ export function OperatorSheet({ client, prescription, practice }: SheetProps) {
           className="break-inside-avoid"
         >
           <h2 className="font-semibold">
-            {place + 1}. {told(exercise.label)}, {told(exercise.position)}:{' '}
+            {place + 1}. {translate(exercise.label)}, {translate(POSITION_NAMES[exercise.position])}:{' '}
             {exercise.load.kind === 'weighed'
-              ? `${mass.words(exercise.load.load.value)} (${told(exercise.load.recipe)})${shareOfMax(exercise.load, exercise.load.load.value)}`
-              : told(exercise.load.recipe)}
+              ? `${mass.words(exercise.load.load.value)} (${translate(exercise.load.recipe)})${shareOfMax(exercise.load, exercise.load.load.value)}`
+              : translate(exercise.load.recipe)}
           </h2>
           <ExerciseFigure id={exercise.exerciseId} className="float-right h-16" />
           <p>{restWords(exercise)}</p>
@@ -51,10 +52,10 @@ export function OperatorSheet({ client, prescription, practice }: SheetProps) {
               target.kind === 'by-feel' ? (
                 <li key={target.limb}>
                   <Trans>
-                    {told(LIMB_LABELS[target.limb])}, {told(target.strapLabel)}: to{' '}
-                    <strong className="figures text-xl">{told(markWords(target))}</strong> (felt {target.felt}{' '}
-                    of 10, by feel: check colour and tingling after every set). Never longer than{' '}
-                    {clock(planLimitMs(plan, target.limb, place))} (PRO-1).
+                    {translate(LIMB_LABELS[target.limb])}, {target.strapLabel}: to{' '}
+                    <strong className="figures text-xl">{translate(markWords(target))}</strong> (felt{' '}
+                    {target.felt} of 10, by feel: check colour and tingling after every set). Never longer
+                    than {clock(planLimitMs(plan, target.limb, place))} (PRO-1).
                     {target.primingMarks && t` Prime: to ${target.primingMarks.join(', ')}.`}
                     {stepsWords(target, exercise) &&
                       t` One after the other: ${stepsWords(target, exercise) ?? ''}.`}
@@ -63,7 +64,7 @@ export function OperatorSheet({ client, prescription, practice }: SheetProps) {
               ) : (
                 <li key={target.limb}>
                   <Trans>
-                    {told(LIMB_LABELS[target.limb])}, {told(target.cuffLabel)}: inflate to{' '}
+                    {translate(LIMB_LABELS[target.limb])}, {target.cuffLabel}: inflate to{' '}
                     <strong className="figures text-xl">{target.pressure.value} mmHg</strong> (
                     {originWords(target)}). Never longer than {clock(planLimitMs(plan, target.limb, place))}{' '}
                     (PRO-1).
@@ -88,7 +89,7 @@ export function OperatorSheet({ client, prescription, practice }: SheetProps) {
                   t`Colour, feeling`,
                 ].map((head) => (
                   <th key={head} className="border border-ink/40 px-2 font-normal">
-                    {told(head)}
+                    {head}
                   </th>
                 ))}
               </tr>
@@ -102,7 +103,7 @@ export function OperatorSheet({ client, prescription, practice }: SheetProps) {
                 >
                   <td className="figures border border-ink/40 px-2">{setIndex + 1}</td>
                   <td className="figures border border-ink/40 px-2">
-                    {told(amountWords(set))}
+                    {amountWords(set)}
                     {set.work.kind === 'to-failure' && t` or failure`}
                   </td>
                   {Array.from({ length: 5 }, (_, i) => t`box ${i}`).map((box) => (
@@ -134,7 +135,7 @@ export function OperatorSheet({ client, prescription, practice }: SheetProps) {
 /** What a pressure rests on. */
 const originWords = (target: CuffedTarget): string =>
   target.kind === 'measured'
-    ? t`${target.percentLop} % of LOP ${plain(target.occlusion.value)} ± ${plain(target.uncertaintyMmHg)}, ${told(target.measuredPosition)}; truly ${told(`${target.trueRange.interval?.low ?? ''}`)}–${told(`${target.trueRange.interval?.high ?? ''}`)} %`
+    ? t`${target.percentLop} % of LOP ${plain(target.occlusion.value)} ± ${plain(target.uncertaintyMmHg)}, ${translate(POSITION_NAMES[target.measuredPosition])}; truly ${plain(target.trueRange.interval?.low ?? target.percentLop)}–${plain(target.trueRange.interval?.high ?? target.percentLop)} %`
     : t`an arbitrary pressure, no LOP was measured: effort ${RULES['PRS-7'].figures.mostEffort} of 10 at most, PRS-7`;
 
 /** One line a figure: what it is, how it came about, and by which rules. */
@@ -142,20 +143,24 @@ function workings({ exercises }: Plan): string[] {
   return exercises.flatMap(({ label, limbs, load }, place) => [
     ...limbs.map(
       (target) =>
-        `${place + 1}. ${told(label)}, ${told(LIMB_LABELS[target.limb].toLowerCase())}: ${
+        `${place + 1}. ${translate(label)}, ${translate(LIMB_NAMES[target.limb])}: ${
           isCuffed(target)
             ? workingWords(target.pressure)
-            : t`by feel, ${told(markWords(target))}, felt ${target.felt} of 10 (TIGHT)`
+            : t`by feel, ${translate(markWords(target))}, felt ${target.felt} of 10 (TIGHT)`
         }`,
     ),
-    t`${place + 1}. ${told(label)}, load: ${load.kind === 'weighed' ? workingWords(load.load) : t`${told(load.recipe)} (LOAD-4)`}`,
+    t`${place + 1}. ${translate(label)}, load: ${load.kind === 'weighed' ? workingWords(load.load) : t`${translate(load.recipe)} (LOAD-4)`}`,
   ]);
 }
 
 const workingWords = ({ working, rules }: Derived): string =>
-  `${working.map(({ label, detail }) => `${told(label)} ${told(detail)}`).join('; ')} (${rules.join(', ')})`;
+  `${working.map(({ label, detail }) => `${translate(label)} ${translate(detail)}`).join('; ')} (${rules.join(', ')})`;
 
 function TaughtLine({ id }: { id: string }) {
   const teaching = teachingOf(id);
-  return teaching && <p>{`${told(teaching.setUp)} ${told(teaching.range)} ${told(teaching.wrong)}`}</p>;
+  return (
+    teaching && (
+      <p>{`${translate(teaching.setUp)} ${translate(teaching.range)} ${translate(teaching.wrong)}`}</p>
+    )
+  );
 }

@@ -11,7 +11,7 @@ import { teachingOf } from '#core/protocol/teaching';
 import { LIMB_LABELS, limbsWords } from '#core/quantity/limb';
 import type { PrescriptionFact } from '#core/record/facts';
 import { SIGNS, signIdSchema } from '#core/session/signs';
-import { told } from '../../language/told';
+import { translate } from '../../language/translate';
 import { ExerciseFigure } from '../../parts/ExerciseFigure';
 import { clock, day } from '../../parts/format';
 import { OcclusionStrip } from '../../parts/OcclusionStrip';
@@ -35,7 +35,7 @@ export function PersonalSheet({ client, prescription, practice }: SheetProps) {
       <header className="border-b-2 border-ink pb-2">
         <h1 className="text-3xl font-semibold">{client.name}</h1>
         <p>
-          {t`${told(GOALS[plan.goal].label)}. Signed ${day(atMs)} by ${signer?.name ?? t`the practice`}, ${practice.settings.name}.`}
+          {t`${translate(GOALS[plan.goal].label)}. Signed ${day(atMs)} by ${signer?.name ?? t`the practice`}, ${practice.settings.name}.`}
         </p>
       </header>
       <SittingWords plan={plan} when="before" />
@@ -46,17 +46,18 @@ export function PersonalSheet({ client, prescription, practice }: SheetProps) {
           className="flow-root break-inside-avoid border-b border-rule pb-2"
         >
           <h2 className="text-xl font-semibold">
-            {place + 1}. {told(exercise.label)}, {told(limbsWords(exercise.limbs.map(({ limb }) => limb)))}
+            {place + 1}. {translate(exercise.label)},{' '}
+            {translate(limbsWords(exercise.limbs.map(({ limb }) => limb)))}
           </h2>
           <p className="flex flex-wrap items-baseline gap-x-8">
             <span className="figures text-4xl">{setsWords(exercise)}</span>
             <span className="figures text-4xl">
               {exercise.load.kind === 'weighed'
                 ? mass.words(exercise.load.load.value)
-                : told(exercise.load.recipe)}
+                : translate(exercise.load.recipe)}
             </span>
             <span className="text-[15px]">
-              {exercise.load.kind === 'weighed' && `${told(exercise.load.recipe)}, `}
+              {exercise.load.kind === 'weighed' && `${translate(exercise.load.recipe)}, `}
               {restWords(exercise)}
             </span>
           </p>
@@ -65,10 +66,10 @@ export function PersonalSheet({ client, prescription, practice }: SheetProps) {
             {exercise.limbs
               .map(
                 (target) =>
-                  `${told(LIMB_LABELS[target.limb])}: ${target.kind === 'by-feel' ? t`${told(markWords(target))}, felt ${target.felt} of 10` : told(targetWords(target))}, ${told(wornLabel(target))}`,
+                  `${translate(LIMB_LABELS[target.limb])}: ${target.kind === 'by-feel' ? t`${translate(markWords(target))}, felt ${target.felt} of 10` : translate(targetWords(target))}, ${wornLabel(target)}`,
               )
               .join('. ')}
-            . {told(exercise.cue)} {told(teachingOf(exercise.exerciseId)?.range)}
+            . {translate(exercise.cue)} {translate(teachingOf(exercise.exerciseId)?.range)}
           </p>
         </section>
       ))}
@@ -83,11 +84,11 @@ export function PersonalSheet({ client, prescription, practice }: SheetProps) {
       <section className="grid break-inside-avoid grid-cols-2 gap-8">
         <div>
           <h2 className="font-semibold">{t`Normal while the cuff is up`}</h2>
-          <p>{EXPECTED.map((id) => told(SIGNS[id].label)).join(', ')}.</p>
+          <p>{EXPECTED.map((id) => translate(SIGNS[id].label)).join(', ')}.</p>
         </div>
         <div className="border-l-4 border-vermilion pl-3">
           <h2 className="font-semibold text-vermilion">{t`Stop, and let the cuff down at once`}</h2>
-          <p>{STOP_SIGNS.map((id) => told(SIGNS[id].label)).join(', ')}.</p>
+          <p>{STOP_SIGNS.map((id) => translate(SIGNS[id].label)).join(', ')}.</p>
           <p className="mt-1">{t`Sit or lie down and stay with somebody. Then no more that day.`}</p>
         </div>
       </section>

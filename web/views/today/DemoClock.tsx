@@ -3,7 +3,6 @@ import { Trans } from '@lingui/react/macro';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { failureWords } from '../../data/api';
 import { clockMoves, moveClockOn, serverNow } from '../../data/clock';
-import { told } from '../../language/told';
 import { Button } from '../../parts/Button';
 import { FieldError } from '../../parts/Field';
 import { dayAndTime } from '../../parts/format';
@@ -32,7 +31,7 @@ export function DemoClock() {
       <p className="flex gap-2">
         {STEPS.map(({ days, label }) => (
           <Button key={days} disabled={move.isPending} onClick={() => move.mutate(days)}>
-            {told(label)}
+            {label}
           </Button>
         ))}
       </p>

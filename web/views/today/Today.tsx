@@ -7,7 +7,7 @@ import { BY_NEED, type Standing, standingOf } from '#core/record/standing';
 import { useOpenViews } from '../../data/open-sessions';
 import { usePeopleList, useTodaysPeople } from '../../data/people';
 import { usePractice } from '../../data/queries';
-import { amidst, told } from '../../language/told';
+import { inSentence, translate } from '../../language/translate';
 import { Button } from '../../parts/Button';
 import { dayAndTime } from '../../parts/format';
 import { LongList } from '../../parts/LongList';
@@ -109,7 +109,7 @@ function Emergencies({ people }: { people: readonly ClientSummary[] }) {
               <span className="text-xl font-semibold underline underline-offset-4">{name}</span>
               {emergency && (
                 <span>
-                  {told(emergency.words)}, {dayAndTime(emergency.atMs)}
+                  {translate(emergency.words)}, {dayAndTime(emergency.atMs)}
                 </span>
               )}
             </Link>
@@ -142,7 +142,7 @@ function ByNeed({ people }: { people: readonly ClientSummary[] }) {
       <p className="flex flex-wrap gap-x-5 gap-y-1">
         {sections.map(({ standing, heading, theirs }) => (
           <a key={standing} href={`#${standing}`} className="underline underline-offset-4">
-            <span className="figures">{theirs.length}</span> {amidst(heading)}
+            <span className="figures">{theirs.length}</span> {inSentence(heading)}
           </a>
         ))}
       </p>
@@ -153,7 +153,7 @@ function ByNeed({ people }: { people: readonly ClientSummary[] }) {
               <Link to={`/sessions/${id}`} className={LINE}>
                 <span className="text-xl font-semibold">{clientName}</span>
                 <span className="max-sm:col-span-2 max-sm:row-start-2">
-                  {told(plan.exercises.map(({ label }) => label).join(', '))}
+                  {plan.exercises.map(({ label }) => translate(label)).join(', ')}
                 </span>
                 <span className={DEED}>{t`Go on`}</span>
               </Link>
@@ -232,14 +232,16 @@ function NextThing({ person }: { person: ClientSummary | undefined }) {
       <span className="max-sm:col-span-2 max-sm:row-start-2">
         {person.next && (person.next.plans > 1 || person.next.turn.inDays !== 0) && (
           <span className="block">
-            <span className="font-semibold">{told(person.next.name)}:</span> {told(person.next.turn.why)}
+            <span className="font-semibold">{person.next.name}:</span> {translate(person.next.turn.why)}
           </span>
         )}
-        {person.off && <span className="notched block text-[14px] text-ochre">{told(person.off)}</span>}
-        {standing === 'ready' || standing === 'later' ? told(prescribed?.reason) : told(link.reason)}
+        {person.off && <span className="notched block text-[14px] text-ochre">{translate(person.off)}</span>}
+        {standing === 'ready' || standing === 'later'
+          ? translate(prescribed?.reason)
+          : translate(link.reason)}
       </span>
       <span className={standing === 'ready' ? `${DEED} bg-plum text-on-plum` : DEED}>
-        {told(deedOf(standing, link))}
+        {deedOf(standing, link)}
       </span>
     </Link>
   );
@@ -247,4 +249,4 @@ function NextThing({ person }: { person: ClientSummary | undefined }) {
 
 /** What is to be done, in a word. */
 const deedOf = (standing: Standing, { id }: ChainLink): string =>
-  standing === 'ask' ? t`Ask` : LINK_LABELS[id];
+  standing === 'ask' ? t`Ask` : translate(LINK_LABELS[id]);

@@ -1,0 +1,11 @@
+import type { Message } from './message';
+
+/** A refusal that is shown to whoever asked: what is wrong and what to do. It is told from others by its class and its code. */
+export abstract class MessageError extends Error {
+  abstract readonly code: string;
+
+  /** @param says shown in the reader's language; the template alone stands in logs */
+  constructor(readonly says: Message) {
+    super(says.message);
+  }
+}
