@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import type { Agreement } from '#core/learning/agreement';
 import { type PracticeWish, TRAPS } from '#core/learning/practice-case';
-import { SESSION_DEEDS } from '#core/learning/session-run';
+import { SESSION_ACTIONS } from '#core/learning/session-run';
 import { msg } from '#core/message/message';
 import { pulseMethodSchema } from '#core/occlusion-pressure/methods';
 import { limbKindSchema } from '#core/quantity/limb';
@@ -47,10 +47,11 @@ export type PracticeBench = {
 export const newSessionAttemptSchema = z.object({
   seed,
   endMs: z.number().int().min(0).max(1_200_000, msg('An attempt ends after 20 minutes.')),
+  /** Called so in records that are kept: what was done, in its order. */
   deeds: z
-    .array(z.object({ atMs: z.number().int().min(0).max(1_200_000), do: z.enum(SESSION_DEEDS) }))
+    .array(z.object({ atMs: z.number().int().min(0).max(1_200_000), do: z.enum(SESSION_ACTIONS) }))
     .max(2_000)
-    .refine((deeds) => deeds.every(({ atMs }, place) => atMs >= (deeds[place - 1]?.atMs ?? 0)), {
+    .refine((actions) => actions.every(({ atMs }, place) => atMs >= (actions[place - 1]?.atMs ?? 0)), {
       error: msg('What was done must be in the order it was done.').message,
     }),
 });

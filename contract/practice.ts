@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { ROLES, type Role } from '#core/access/deeds';
+import { ROLES, type Role } from '#core/access/permissions';
 import { cuffSchema } from '#core/cuff/cuff';
 import { pumpSchema } from '#core/kit/pump';
 import { strapSchema } from '#core/kit/strap';

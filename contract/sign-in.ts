@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { ROLES, type Role } from '#core/access/deeds';
+import { ROLES, type Role } from '#core/access/permissions';
 import { msg } from '#core/message/message';
 import { isoDaySchema } from '#core/quantity/days';
 import type { Practitioner } from './practice';

@@ -27,7 +27,7 @@ import { COURSES } from './courses';
 import { learned } from './learning';
 import { liveCourse, type World } from './live-course';
 import { dayAfterEvent, keptAsItIs, pastSessionLog } from './past-session';
-import { type Deed, PEOPLE, type PrescribeWish } from './people';
+import { type HistoryEntry, PEOPLE, type PrescribeWish } from './people';
 import { CUFFS, MEASURES, PRACTICE, PRACTITIONERS, PUMPS, STRAPS, WEIGHT_KITS } from './practice';
 import { Reviews } from './reviews';
 
@@ -98,14 +98,14 @@ export async function loadPractice(orm: MikroORM, nowMs: number): Promise<World 
   };
 
   for (const measure of MEASURES) await world.post('/practice/measures', measure);
-  for (const { client, about, deeds } of PEOPLE) {
-    clock.nowMs = nowMs - Math.max(...deeds.map(({ daysAgo }) => daysAgo)) * MS_PER_DAY;
+  for (const { client, about, history } of PEOPLE) {
+    clock.nowMs = nowMs - Math.max(...history.map(({ daysAgo }) => daysAgo)) * MS_PER_DAY;
     let record = await world.post<ClientRecord>('/clients', client);
     if (about) record = await world.post<ClientRecord>(`/clients/${record.id}`, { about });
-    for (const [place, deed] of deeds.entries()) {
-      // A few minutes between deeds of one day keeps their order.
-      clock.nowMs = nowMs - deed.daysAgo * MS_PER_DAY + place * 300_000 - deeds.length * 300_000;
-      record = await play(deed, record, world);
+    for (const [place, entry] of history.entries()) {
+      // A few minutes between history of one day keeps their order.
+      clock.nowMs = nowMs - entry.daysAgo * MS_PER_DAY + place * 300_000 - history.length * 300_000;
+      record = await play(entry, record, world);
     }
   }
   const colleague = await signInHere(orm, 'hana');
@@ -149,17 +149,17 @@ const PATHS = {
 } as const;
 
 async function play(
-  deed: Deed,
+  entry: HistoryEntry,
   record: ClientRecord,
   { clock, get, post, reviews }: World,
 ): Promise<ClientRecord> {
   const base = `/clients/${record.id}`;
   const atMs = clock.nowMs;
-  switch (deed.do) {
+  switch (entry.do) {
     case 'prescribe':
-      return post(`${base}/prescriptions`, versionFor(record.facts, deed.wish, atMs));
+      return post(`${base}/prescriptions`, versionFor(record.facts, entry.wish, atMs));
     case 'screen': {
-      const { body, operated } = deed;
+      const { body, operated } = entry;
       const procedures = operated && [
         { limb: operated.limb, atMs: atMs - operated.daysBefore * MS_PER_DAY, what: operated.what },
       ];
@@ -171,39 +171,39 @@ async function play(
     }
     case 'take': {
       const id = uuidFrom(
-        `${record.name} ${deed.daysAgo} ${deed.body.measureId} ${deed.body.limb}`,
+        `${record.name} ${entry.daysAgo} ${entry.body.measureId} ${entry.body.limb}`,
         NAMESPACE,
       );
-      await post(`${base}/outcomes`, { ...deed.body, id, atMs });
+      await post(`${base}/outcomes`, { ...entry.body, id, atMs });
       return record;
     }
     case 'heavy':
-      return post(`${base}/heavy-work`, { ...deed.body, atMs });
+      return post(`${base}/heavy-work`, { ...entry.body, atMs });
     case 'session': {
       const { prescription } =
         plansInForce(record.facts, atMs).find(
-          ({ coursePlan }) => deed.plan === undefined || coursePlan.name === deed.plan,
+          ({ coursePlan }) => entry.plan === undefined || coursePlan.name === entry.plan,
         ) ?? {};
       if (!prescription) throw new Error(`${record.name} has nothing to run.`);
       await post(`${base}/day-checks`, { notWell: [], painNow: PAIN_BEFORE, bloodPressure: null });
-      const id = uuidFrom(`${record.name} ${deed.daysAgo} ${deed.plan ?? ''}`, NAMESPACE);
+      const id = uuidFrom(`${record.name} ${entry.daysAgo} ${entry.plan ?? ''}`, NAMESPACE);
       await post('/sessions', { id, prescriptionId: prescription.id });
       const tell = (events: SessionEvent[]) => {
         clock.nowMs = Math.max(clock.nowMs, ...events.map((event) => event.atMs));
         return post(`/sessions/${id}/events`, { events });
       };
-      const done = pastSessionLog(prescription.plan, { id, startMs: atMs }, deed);
+      const done = pastSessionLog(prescription.plan, { id, startMs: atMs }, entry);
       await tell(done);
       const state = fold(prescription.plan, mergeLogs(done));
       const session = { id, plan: prescription.plan, state };
       const advices = reviews.of(session, prescription, record.facts, PAIN_BEFORE, clock.nowMs);
-      if (!deed.isUnanswered) await tell(keptAsItIs(id, advices, clock.nowMs));
+      if (!entry.isUnanswered) await tell(keptAsItIs(id, advices, clock.nowMs));
       await tell([dayAfterEvent(id, atMs + MS_PER_DAY)]);
       return get(base);
     }
     case 'block': {
       const plans = blockPlansOf(record.facts);
-      const wish = deed.wish(isoOf(dayAt(atMs, record.facts.zoneOffsetMs)), plans[0]?.id ?? '');
+      const wish = entry.wish(isoOf(dayAt(atMs, record.facts.zoneOffsetMs)), plans[0]?.id ?? '');
       const sessions = placeBlock(wish, plans).sessions;
       return post(`${base}/blocks`, {
         wish,
@@ -212,18 +212,18 @@ async function play(
     }
     case 'confirm': {
       const occlusionId = newest(record.facts.occlusions)?.id;
-      return post(`${base}/quick-checks`, { occlusionId, ...deed.body });
+      return post(`${base}/quick-checks`, { occlusionId, ...entry.body });
     }
     case 'keep-for':
-      return post(`${base}/shelf-life`, deed.body);
+      return post(`${base}/shelf-life`, entry.body);
     case 'clear':
       return post(`${base}/clearances`, {
-        ...deed.body,
+        ...entry.body,
         givenAtMs: atMs,
-        untilMs: atMs + deed.days * MS_PER_DAY,
+        untilMs: atMs + entry.days * MS_PER_DAY,
       });
     default:
-      return post(`${base}/${PATHS[deed.do]}`, deed.body);
+      return post(`${base}/${PATHS[entry.do]}`, entry.body);
   }
 }
 

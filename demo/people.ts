@@ -35,7 +35,7 @@ export type PrescribeWish = {
 };
 
 /** What somebody did for a person some days ago; the loader plays these through the server's own routes. */
-export type Deed = { daysAgo: number } & (
+export type HistoryEntry = { daysAgo: number } & (
   | { do: 'screen'; body: NewScreening; operated?: { limb: Limb; daysBefore: number; what: string } }
   | { do: 'clear'; days: number; body: Omit<NewClearance, 'givenAtMs' | 'untilMs'> }
   | { do: 'check'; body: NewDayCheck }
@@ -60,7 +60,7 @@ export type Deed = { daysAgo: number } & (
     }
 );
 
-export type DemoPerson = { client: NewClient; about?: About; deeds: Deed[] };
+export type DemoPerson = { client: NewClient; about?: About; history: HistoryEntry[] };
 
 const trial = (goneMmHg: number, backMmHg: number) => ({ goneMmHg, upMmHg: 10, backMmHg, downMmHg: 4 });
 
@@ -97,7 +97,7 @@ const ofPerson = (measureId: Taken['measureId'], value: number, setting = ''): T
   note: '',
 });
 const STAIRS = 'Carrying two pots of paint up to the lamp';
-const onDay = (daysAgo: number, ...taken: Taken[]): Deed[] =>
+const onDay = (daysAgo: number, ...taken: Taken[]): HistoryEntry[] =>
   taken.map((body) => ({ daysAgo, do: 'take', body }));
 
 const thighs = { goal: 'size' as const, limbs: ['left-thigh' as const] };
@@ -113,7 +113,7 @@ const odalys: DemoPerson = {
     goals: 'the tower stairs with a full can in each hand',
     notes: 'Hears better on the left.',
   },
-  deeds: [
+  history: [
     { daysAgo: 70, do: 'screen', body: { yes: [], bloodPressures: readings([130, 80], [126, 78]) } },
     { daysAgo: 70, do: 'fit', body: { kind: 'cuff', limb: 'left-thigh', girthCm: 53, cuffId: 'thigh-l' } },
     {
@@ -194,7 +194,7 @@ const brisa: DemoPerson = {
     name: 'Brisa Okonvale',
     story: 'Cellist after a wrist fracture, out of plaster.',
   },
-  deeds: [
+  history: [
     { daysAgo: 19, do: 'keep-for', body: { shelfLife: '10-days' } },
     {
       daysAgo: 19,
@@ -253,7 +253,7 @@ const brisa: DemoPerson = {
 /** On hold because of his blood pressure. */
 const cassian: DemoPerson = {
   client: { name: 'Cassian Wetherhold', story: 'Glassblower with a sore elbow on the right.' },
-  deeds: [
+  history: [
     {
       daysAgo: 1,
       do: 'screen',
@@ -272,7 +272,7 @@ const leocadia: DemoPerson = {
     name: 'Leocadia Brandt',
     story: 'Rowing cox who only wants recovery work, often away on the water.',
   },
-  deeds: [
+  history: [
     { daysAgo: 9, do: 'screen', body: { yes: [], bloodPressures: readings([118, 74], [116, 72]) } },
     {
       daysAgo: 9,
@@ -335,7 +335,7 @@ const WALKS: PrescribeWish = {
 /** Coached at a distance: nobody has measured him yet, so he walks under a pressure that is arbitrary. */
 const odran: DemoPerson = {
   client: { name: 'Odran Fellweather', story: 'Hill surveyor, coached at a distance between two visits.' },
-  deeds: [
+  history: [
     { daysAgo: 17, do: 'screen', body: { yes: [], bloodPressures: readings([122, 76], [120, 74]) } },
     { daysAgo: 17, do: 'fit', body: { kind: 'cuff', limb: 'left-thigh', girthCm: 57, cuffId: 'thigh-l' } },
     { daysAgo: 17, do: 'fit', body: { kind: 'cuff', limb: 'right-thigh', girthCm: 57.5, cuffId: 'thigh-l' } },
@@ -358,7 +358,7 @@ const rides = (watts: number): PrescribeWish => ({
 /** Rides by watts, with a strap that counts her heart. */
 const ingrith: DemoPerson = {
   client: { name: 'Ingrith Solveigson', story: 'Bicycle courier between seasons, keeps her engine.' },
-  deeds: [
+  history: [
     { daysAgo: 27, do: 'screen', body: { yes: [], bloodPressures: readings([116, 70], [114, 72]) } },
     { daysAgo: 27, do: 'fit', body: { kind: 'cuff', limb: 'left-thigh', girthCm: 56, cuffId: 'thigh-l' } },
     { daysAgo: 27, do: 'fit', body: { kind: 'cuff', limb: 'right-thigh', girthCm: 56.5, cuffId: 'thigh-l' } },
@@ -397,7 +397,7 @@ const eightWeeks = (startsOn: string, coursePlanId: string): BlockWish => ({
 /** Two thighs, three tests and a block of weeks with a missed day: the whole of Prescribe. */
 const rufus: DemoPerson = {
   client: { name: 'Rufus Tarnholm', story: 'Stage-lighting rigger, keeps his legs through a deload.' },
-  deeds: [
+  history: [
     { daysAgo: 24, do: 'screen', body: { yes: [], bloodPressures: readings([124, 76], [122, 78]) } },
     { daysAgo: 24, do: 'fit', body: { kind: 'cuff', limb: 'left-thigh', girthCm: 60, cuffId: 'thigh-l' } },
     { daysAgo: 24, do: 'fit', body: { kind: 'cuff', limb: 'right-thigh', girthCm: 61, cuffId: 'thigh-l' } },
@@ -424,7 +424,7 @@ const rufus: DemoPerson = {
     { daysAgo: 12, do: 'block', wish: eightWeeks },
     // Nobody has answered its review yet.
     { daysAgo: 6, do: 'session', isUnanswered: true, reps: [30, 15, 15, 15], efforts: [4, 5, 6, 6] },
-    ...(['left-arm', 'right-arm'] as const).flatMap((limb): Deed[] => [
+    ...(['left-arm', 'right-arm'] as const).flatMap((limb): HistoryEntry[] => [
       { daysAgo: 5, do: 'fit', body: { kind: 'cuff', limb, girthCm: 38.5, cuffId: 'arm-l' } },
       {
         daysAgo: 5,
@@ -466,7 +466,7 @@ const maren: DemoPerson = {
     name: 'Maren Holdwick',
     story: 'Ferry deckhand, four weeks after a tendon repair at the right knee.',
   },
-  deeds: [
+  history: [
     {
       daysAgo: 3,
       do: 'screen',

@@ -13,7 +13,7 @@ import type { AuditNote } from '../server/db/audit';
 
 // `npm run account`: who may sign in. `npm run account -- reset NAME`: a new passphrase for somebody, and no codes. `… -- owner
 // NAME`: makes somebody an owner. For whoever has the machine, with the server stopped.
-const [deed = 'list', name = ''] = process.argv.slice(2);
+const [command = 'list', name = ''] = process.argv.slice(2);
 const MACHINE = 'machine';
 
 async function list(orm: MikroORM): Promise<string> {
@@ -44,7 +44,7 @@ async function change(
   });
 }
 
-const DEEDS: Record<string, (orm: MikroORM) => Promise<string>> = {
+const COMMANDS: Record<string, (orm: MikroORM) => Promise<string>> = {
   list,
   reset: async (orm) => {
     const passphrase = madePassphrase();
@@ -64,7 +64,7 @@ const DEEDS: Record<string, (orm: MikroORM) => Promise<string>> = {
 };
 
 await start(async () => {
-  const doing = DEEDS[deed];
+  const doing = COMMANDS[command];
   if (!doing) throw new Unusable('npm run account [-- reset NAME | owner NAME]');
   const orm = await openFile();
   try {

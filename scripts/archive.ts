@@ -34,7 +34,7 @@ function keyOf(file: string): SiteKey {
   }
 }
 
-const DEEDS: Record<string, () => Promise<string>> = {
+const COMMANDS: Record<string, () => Promise<string>> = {
   out: async () => {
     // One of an earlier release is brought to this one first; one of this release may be in use.
     if (lookInto(databaseFile()) !== 'current') await (await openFile()).close();
@@ -77,8 +77,8 @@ const DEEDS: Record<string, () => Promise<string>> = {
 };
 
 await start(async () => {
-  const deed = DEEDS[what];
-  if (!deed || file === '')
+  const command = COMMANDS[what];
+  if (!command || file === '')
     throw new Unusable('Say what to do with which file: npm run archive -- out FILE, or: in FILE [KEY]');
-  console.log(await deed());
+  console.log(await command());
 });

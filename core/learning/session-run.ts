@@ -14,9 +14,9 @@ import { advancePump, commandPump, newPump, type PumpCommand, type PumpState } f
 import { heldMmHg, PLAYED_SIGNS, type PlayedSign, type SessionCase } from './session-case';
 
 /** What one can do in a simulated session. */
-export const SESSION_DEEDS = ['squeeze', 'bleed', 'release', 'begin-set', 'end-set', 'ask'] as const;
-export type SessionDeed = (typeof SESSION_DEEDS)[number];
-export type TimedDeed = { atMs: number; do: SessionDeed };
+export const SESSION_ACTIONS = ['squeeze', 'bleed', 'release', 'begin-set', 'end-set', 'ask'] as const;
+export type SessionAction = (typeof SESSION_ACTIONS)[number];
+export type TimedAction = { atMs: number; do: SessionAction };
 
 /** A simulated session goes on in steps of this many ms, on the page and when the server scores it. */
 export const STEP_MS = 200;
@@ -77,10 +77,10 @@ export const newSessionRun: SessionRun = {
 export const cuffOn = ({ pump }: SessionRun): boolean => pump.pressureMmHg >= ON_FROM_MMHG;
 const ends = ({ id }: { id: PlayedSign }): boolean => SIGNS[id].level !== 'expected';
 
-/** The run after a deed; one that makes no sense now changes nothing. */
-export function doInSession(run: SessionRun, deed: SessionDeed): SessionRun {
+/** The run after a action; one that makes no sense now changes nothing. */
+export function doInSession(run: SessionRun, action: SessionAction): SessionRun {
   const pumped = (command: PumpCommand): SessionRun => ({ ...run, pump: commandPump(run.pump, command) });
-  switch (deed) {
+  switch (action) {
     case 'squeeze':
       return pumped({ do: 'squeeze', byMmHg: BY_MMHG.squeeze });
     case 'bleed':
@@ -185,12 +185,16 @@ export function whatIsKnown(session: SessionCase, run: SessionRun): Message[] {
 }
 
 /** Plays a whole session again from what was done, as the server does before it scores it. */
-export function playSession(session: SessionCase, deeds: readonly TimedDeed[], endMs: number): SessionRun {
+export function playSession(
+  session: SessionCase,
+  actions: readonly TimedAction[],
+  endMs: number,
+): SessionRun {
   let run = newSessionRun;
   let place = 0;
   for (;;) {
-    for (let deed = deeds[place]; deed && deed.atMs <= run.atMs; deed = deeds[place]) {
-      run = doInSession(run, deed.do);
+    for (let action = actions[place]; action && action.atMs <= run.atMs; action = actions[place]) {
+      run = doInSession(run, action.do);
       place += 1;
     }
     if (run.atMs >= endMs) return run;

@@ -10,12 +10,12 @@ import {
   doInSession,
   newSessionRun,
   playSession,
-  SESSION_DEEDS,
-  type SessionDeed,
+  SESSION_ACTIONS,
+  type SessionAction,
   type SessionRun,
   STEP_MS,
   stepSession,
-  type TimedDeed,
+  type TimedAction,
   whatIsKnown,
 } from './session-run';
 import { scoreSession } from './session-score';
@@ -37,12 +37,12 @@ const GOOD: Habits = {
 };
 
 /** Somebody who runs a session by their habits, looking once a step. */
-function runBy(session: SessionCase, habits: Habits): { deeds: TimedDeed[]; run: SessionRun } {
-  const deeds: TimedDeed[] = [];
+function runBy(session: SessionCase, habits: Habits): { actions: TimedAction[]; run: SessionRun } {
+  const actions: TimedAction[] = [];
   let run = newSessionRun;
-  const act = (deed: SessionDeed) => {
-    deeds.push({ atMs: run.atMs, do: deed });
-    run = doInSession(run, deed);
+  const act = (action: SessionAction) => {
+    actions.push({ atMs: run.atMs, do: action });
+    run = doInSession(run, action);
   };
   const holdMmHg = habits.holdMmHg(session);
   while (run.atMs < 900_000) {
@@ -63,7 +63,7 @@ function runBy(session: SessionCase, habits: Habits): { deeds: TimedDeed[]; run:
     run = stepSession(session, run);
   }
   for (let after = 0; after < 5_000; after += STEP_MS) run = stepSession(session, run);
-  return { deeds, run };
+  return { actions, run };
 }
 
 describe('a simulated session', () => {
@@ -90,8 +90,8 @@ describe('a simulated session', () => {
 
   it('is scored the same from what was done alone', () => {
     for (const session of CASES.slice(0, 20)) {
-      const { run, deeds } = runBy(session, GOOD);
-      expect(playSession(session, deeds, run.atMs)).toEqual(run);
+      const { run, actions } = runBy(session, GOOD);
+      expect(playSession(session, actions, run.atMs)).toEqual(run);
     }
   });
 
@@ -122,9 +122,9 @@ describe('a simulated session', () => {
   it('takes points from who stops for what is usual, does nothing, or leaves the cuff on', () => {
     const session = CASES.find(({ signs }) => !signs.some(isEnding));
     if (!session) throw new Error('No such case.');
-    const lostBy = (deeds: TimedDeed[], endMs: number) =>
-      scoreSession(session, playSession(session, deeds, endMs)).lost.map(({ words }) => words);
-    const on: TimedDeed[] = Array.from({ length: 16 }, () => ({ atMs: 0, do: 'squeeze' }));
+    const lostBy = (actions: TimedAction[], endMs: number) =>
+      scoreSession(session, playSession(session, actions, endMs)).lost.map(({ words }) => words);
+    const on: TimedAction[] = Array.from({ length: 16 }, () => ({ atMs: 0, do: 'squeeze' }));
     expect(englishOf(lostBy([...on, { atMs: 60_000, do: 'release' }], 62_000))).toContain(
       'stopped without a sign to stop',
     );
@@ -137,9 +137,9 @@ describe('a simulated session', () => {
     const felt = CASES.find(({ signs }) => signs[1]?.id === 'numb-or-tingling');
     if (!felt) throw new Error('No such case.');
     const fromMs = felt.signs[1]?.fromMs ?? 0;
-    const on: TimedDeed[] = Array.from({ length: 12 }, () => ({ atMs: 0, do: 'squeeze' }));
-    const known = (deeds: TimedDeed[], endMs: number) =>
-      whatIsKnown(felt, playSession(felt, deeds, endMs)).filter((words) =>
+    const on: TimedAction[] = Array.from({ length: 12 }, () => ({ atMs: 0, do: 'squeeze' }));
+    const known = (actions: TimedAction[], endMs: number) =>
+      whatIsKnown(felt, playSession(felt, actions, endMs)).filter((words) =>
         /gone to sleep/.test(inEnglish(words)),
       ).length;
     expect(known(on, fromMs + 1_000)).toBe(0);
@@ -148,21 +148,21 @@ describe('a simulated session', () => {
   });
 
   it('keeps to the pump and loses no repetition, whatever is done', () => {
-    const deed = fc.record({
+    const action = fc.record({
       atMs: fc.integer({ min: 0, max: 60_000 }),
-      do: fc.constantFrom(...SESSION_DEEDS),
+      do: fc.constantFrom(...SESSION_ACTIONS),
     });
     fc.assert(
-      fc.property(fc.nat(50), fc.array(deed, { maxLength: 40 }), (seed, deeds) => {
+      fc.property(fc.nat(50), fc.array(action, { maxLength: 40 }), (seed, actions) => {
         const session = makeSessionCase(seed);
         const run = playSession(
           session,
-          deeds.toSorted((a, b) => a.atMs - b.atMs),
+          actions.toSorted((a, b) => a.atMs - b.atMs),
           60_000,
         );
         expect(run.highestMmHg).toBeLessThanOrEqual(40 * BY_MMHG.squeeze);
         expect(run.atMs).toBe(60_000);
-        const begun = deeds.filter((one) => one.do === 'begin-set').length;
+        const begun = actions.filter((one) => one.do === 'begin-set').length;
         expect(run.done.length + (run.set ? 1 : 0)).toBeLessThanOrEqual(begun);
         const { points } = scoreSession(session, run);
         expect(points).toBeGreaterThanOrEqual(0);

@@ -1,4 +1,4 @@
-import type { Role } from '../access/deeds';
+import type { Role } from '../access/permissions';
 import type { Cuff } from '../cuff/cuff';
 import type { FitFact, TightnessFact } from '../cuff/fact';
 import type { TargetLoad } from '../load/target-load';

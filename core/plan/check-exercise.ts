@@ -1,4 +1,4 @@
-import { mayDo } from '../access/deeds';
+import { mayDo } from '../access/permissions';
 import type { Finding } from '../findings/finding';
 import { list, type Message, msg } from '../message/message';
 import { type Rung, rungHeight } from '../protocol/exercise';

@@ -1,4 +1,4 @@
-import { mayDo } from '../access/deeds';
+import { mayDo } from '../access/permissions';
 import { targetLoad } from '../load/target-load';
 import { BODY_WEIGHT, EQUIPMENT_KITS, LIMB_WEIGHT, makeableLoads, type WeightKit } from '../load/weight-kit';
 import { isMessage, type Message, msg } from '../message/message';

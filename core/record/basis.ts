@@ -1,4 +1,4 @@
-import type { Role } from '../access/deeds';
+import type { Role } from '../access/permissions';
 import type { Message } from '../message/message';
 import type { Basis } from '../plan/basis';
 import type { LadderRung } from '../protocol/exercise';

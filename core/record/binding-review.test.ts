@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { englishOf } from '#language/english-of.fixture';
-import type { Role } from '../access/deeds';
+import type { Role } from '../access/permissions';
 import { testPlan } from '../plan/plan.fixture';
 import { planChanges } from '../plan/plan-changes';
 import { type ReviewAsks, whatReviewAsks } from './binding-review';

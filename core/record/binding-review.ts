@@ -1,4 +1,4 @@
-import type { Role } from '../access/deeds';
+import type { Role } from '../access/permissions';
 import type { Finding } from '../findings/finding';
 import { type Message, msg, sentences } from '../message/message';
 import { type Composed, composeSession, UnknownChoice } from '../plan/compose';

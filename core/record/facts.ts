@@ -1,4 +1,4 @@
-import type { Role } from '../access/deeds';
+import type { Role } from '../access/permissions';
 import type { Block } from '../course/block';
 import type { CoursePlan } from '../course/course-plan';
 import type { RungCheck } from '../course/ladder';

@@ -1,4 +1,4 @@
-import type { Role } from '../access/deeds';
+import type { Role } from '../access/permissions';
 import { changePercentLop } from '../plan/choices';
 import { composeSession } from '../plan/compose';
 import { cutSets } from '../plan/cut-sets';

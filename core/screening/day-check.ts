@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import type { Role } from '../access/deeds';
+import type { Role } from '../access/permissions';
 import type { Finding } from '../findings/finding';
 import type { Message } from '../message/message';
 import { msg } from '../message/message';

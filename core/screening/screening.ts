@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import type { Role } from '../access/deeds';
+import type { Role } from '../access/permissions';
 import { type Message, msg } from '../message/message';
 import { limbSchema } from '../quantity/limb';
 import { MS_PER_DAY } from '../quantity/units';

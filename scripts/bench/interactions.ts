@@ -25,11 +25,11 @@ await page.addInitScript(() => {
 
 const longest: { what: string; durationMs: number }[] = [];
 /** Does something by hand and notes how long its slowest event took. */
-async function press(what: string, deed: (page: Page) => Promise<unknown>): Promise<void> {
+async function press(what: string, action: (page: Page) => Promise<unknown>): Promise<void> {
   await page.evaluate(() => {
     (window as Window & { timed?: Timed[] }).timed = [];
   });
-  await deed(page);
+  await action(page);
   await page.waitForTimeout(300);
   const timed = await page.evaluate(() => (window as Window & { timed?: Timed[] }).timed ?? []);
   longest.push({ what, durationMs: Math.max(FRAME_MS, ...timed.map(({ durationMs }) => durationMs)) });

@@ -1,4 +1,4 @@
-import { type Doer, mayDo } from '#core/access/deeds';
+import { type Doer, mayDo } from '#core/access/permissions';
 import { type Finding, guardFindings, hardFindings } from '#core/findings/finding';
 import { msg } from '#core/message/message';
 import { Problem, refusedByRules } from '../problem';

@@ -1,13 +1,13 @@
 import type { Context } from 'hono';
 import { createMiddleware } from 'hono/factory';
 import { PRACTITIONER_HEADER } from '#contract/header';
-import { type Deed, mayDo, whoMay } from '#core/access/deeds';
+import { mayDo, type Permission, whoMay } from '#core/access/permissions';
 import { msg } from '#core/message/message';
 import type { Env } from '../context';
 import { Problem } from '../problem';
 import { readKept } from './cookies';
-import { type Asks, ROUTE_ASKS, THOUGH_LOCKED } from './route-deeds';
 import { routeOf } from './route-of';
+import { type Asks, ROUTE_ASKS, THOUGH_LOCKED } from './route-permissions';
 import type { SignedIn } from './sign-ins';
 
 /** Ways to ask that change nothing. */
@@ -38,7 +38,7 @@ function asksOf(route: string | undefined): Asks {
   return asks;
 }
 
-function refuseNotAllowed(c: Context<Env>, signedIn: SignedIn | null, asks: Deed | 'signed-in'): void {
+function refuseNotAllowed(c: Context<Env>, signedIn: SignedIn | null, asks: Permission | 'signed-in'): void {
   if (!signedIn)
     throw new Problem(
       401,
@@ -61,13 +61,17 @@ function refuseNotAllowed(c: Context<Env>, signedIn: SignedIn | null, asks: Deed
       msg('A passphrase of your own first'),
       msg('The passphrase was given to you: choose one of your own.'),
     );
-  requireDeed(signedIn.practitioner, asks);
+  requirePermission(signedIn.practitioner, asks);
 }
 
 /** Refuses who may not do something, where it depends on what is posted. @throws Problem 403 that says who may */
-export function requireDeed(practitioner: Env['Variables']['practitioner'], deed: Deed, path = ''): void {
-  if (mayDo(practitioner, deed)) return;
-  const message = whoMay(deed);
+export function requirePermission(
+  practitioner: Env['Variables']['practitioner'],
+  permission: Permission,
+  path = '',
+): void {
+  if (mayDo(practitioner, permission)) return;
+  const message = whoMay(permission);
   throw new Problem(403, msg('Not for this account'), message, [
     { path, message, remedy: msg('Ask one of them.'), rule: 'SCR-4', level: 'hard' },
   ]);

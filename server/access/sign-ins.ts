@@ -175,12 +175,12 @@ export class SignIns {
   }
 
   /** Has something done when a sign-in ends or is locked: a stream closes. @returns how to leave it */
-  whenLeft({ tokenSha256 }: SignedIn, deed: () => void): () => void {
-    const deeds = this.leaving.get(tokenSha256) ?? new Set();
-    this.leaving.set(tokenSha256, deeds.add(deed));
+  whenLeft({ tokenSha256 }: SignedIn, callback: () => void): () => void {
+    const callbacks = this.leaving.get(tokenSha256) ?? new Set();
+    this.leaving.set(tokenSha256, callbacks.add(callback));
     return () => {
-      deeds.delete(deed);
-      if (deeds.size === 0) this.leaving.delete(tokenSha256);
+      callbacks.delete(callback);
+      if (callbacks.size === 0) this.leaving.delete(tokenSha256);
     };
   }
 
@@ -189,7 +189,7 @@ export class SignIns {
 
   private forget(tokenSha256: string): void {
     this.known.delete(tokenSha256);
-    for (const deed of this.leaving.get(tokenSha256) ?? []) deed();
+    for (const callback of this.leaving.get(tokenSha256) ?? []) callback();
   }
 }
 

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { type Doer, mayDo } from '#core/access/deeds';
+import { type Doer, mayDo } from '#core/access/permissions';
 import { type Api, startApi, type Who } from '../api.fixture';
-import { ROUTE_ASKS } from './route-deeds';
+import { ROUTE_ASKS } from './route-permissions';
 import { IDLE_MS, LONGEST_MS } from './sign-ins';
 
 const DOERS: Record<Exclude<Who, 'nobody'>, Doer> = {

@@ -2,7 +2,7 @@ import { defineEntity, p } from '@mikro-orm/core';
 import type { About } from '#contract/client';
 import type { KitItem, PracticeSettings } from '#contract/practice';
 import type { NewPracticeAttempt, NewSessionAttempt } from '#contract/practice-attempt';
-import type { Role } from '#core/access/deeds';
+import type { Role } from '#core/access/permissions';
 import type { BlockWish, Scheduled } from '#core/course/block';
 import type { CoursePlanState, Occasion } from '#core/course/course-plan';
 import type { LadderAnswers } from '#core/course/ladder';

@@ -1,5 +1,5 @@
 import type { Kit } from '#contract/practice';
-import type { Role } from '#core/access/deeds';
+import type { Role } from '#core/access/permissions';
 import { MS_PER_MINUTE } from '#core/quantity/units';
 import type { ClientFacts } from '#core/record/facts';
 import { kitInUse } from './kit';

@@ -69,7 +69,7 @@ export async function withStatements<T>(em: EntityManager, work: (prepare: Prepa
 
 /**
  * The same in a transaction of its own: all of it is stored, or nothing.
- * @param then undoes what the work did and gives its answer all the same: a preview is the deed, undone
+ * @param then undoes what the work did and gives its answer all the same: a preview is the write, undone
  */
 export const inTransaction = <T>(
   em: EntityManager,

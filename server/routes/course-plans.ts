@@ -13,7 +13,7 @@ import { SESSIONS_COUNT_MS } from '#core/record/facts';
 import { checkRungEntry, daysSinceProcedure } from '#core/record/ladder-in-force';
 import { versionInForce } from '#core/record/plans-in-force';
 import { passGuards } from '../access/guards';
-import { requireDeed } from '../access/practitioner';
+import { requirePermission } from '../access/practitioner';
 import type { Env } from '../context';
 import { readClient } from '../db/client-facts';
 import { CoursePlanEntity, HeavyWorkEntity, RungCheckEntity } from '../db/entities';
@@ -31,7 +31,7 @@ export const coursePlanRoutes = new Hono<Env>()
     if (!coursePlan) throw notFound(msg('This plan'));
     const change = c.req.valid('json');
     if (prolongs(change, coursePlan) && versionInForce(client.facts, coursePlan.id)?.role === 'clinician') {
-      requireDeed(c.var.practitioner, 'prolong-signed');
+      requirePermission(c.var.practitioner, 'prolong-signed');
     }
     const next = {
       name: change.name ?? coursePlan.name,
@@ -49,7 +49,7 @@ export const coursePlanRoutes = new Hono<Env>()
   .post('/:id/rung-checks', body(newRungCheckSchema), async (c) => {
     const client = await readClient(c.var.em, c.req.param('id'), c.var.nowMs);
     const { limb, answers, rung, overrideReason } = c.req.valid('json');
-    if (answers.clinicianAgrees) requireDeed(c.var.practitioner, 'give-word');
+    if (answers.clinicianAgrees) requirePermission(c.var.practitioner, 'give-word');
     const findings = checkRungEntry(client.facts, { limb, rung, answers }, c.var.nowMs);
     const { reason } = passGuards(findings, c.var.practitioner, overrideReason);
     const id = randomUUID();

@@ -14,7 +14,7 @@ import {
   retireSchema,
   templateSchema,
 } from '#contract/practice';
-import { mayDo, type Role } from '#core/access/deeds';
+import { mayDo, type Role } from '#core/access/permissions';
 import type { Message, Text } from '#core/message/message';
 import { msg } from '#core/message/message';
 import type { Measure } from '#core/outcomes/measure';
@@ -22,7 +22,7 @@ import { changesFigures, MEASURES, type MeasureId, measureBook } from '#core/out
 import { whyForClinicians } from '#core/plan/template-limits';
 import { readSessionChoice } from '#core/plan/versions/read-plan';
 import { EXERCISES } from '#core/protocol/exercises';
-import { requireDeed } from '../access/practitioner';
+import { requirePermission } from '../access/practitioner';
 import type { Env } from '../context';
 import { readWeek } from '../db/client-facts';
 import { ExerciseEntity, KitEntity, MeasureEntity, PracticeEntity, TemplateEntity } from '../db/entities';
@@ -66,7 +66,7 @@ export const practiceRoutes = new Hono<Env>()
     const settings = c.req.valid('json');
     const { arbitraryUpToMmHg } = await c.var.em.findOneOrFail(PracticeEntity, { id: 'practice' });
     if (settings.arbitraryUpToMmHg !== (arbitraryUpToMmHg ?? null))
-      requireDeed(c.var.practitioner, 'allow-arbitrary');
+      requirePermission(c.var.practitioner, 'allow-arbitrary');
     await withAudit(c, { action: 'settings-changed', subject: 'practice', detail: settings }, (em) =>
       em.nativeUpdate(PracticeEntity, { id: 'practice' }, settings),
     );
@@ -167,11 +167,11 @@ async function retire(
 
 // What a pressure rests on is a clinician's to change; weights, straps and exercises of one's own are not (rule SCR-4).
 function keepsKit(practitioner: Env['Variables']['practitioner'], list: KitList): void {
-  if (CLINICIANS_KIT.includes(list)) requireDeed(practitioner, 'keep-limits');
+  if (CLINICIANS_KIT.includes(list)) requirePermission(practitioner, 'keep-limits');
 }
 
 function keepsExercise(practitioner: Env['Variables']['practitioner'], id: string): void {
-  if (id in EXERCISES) requireDeed(practitioner, 'keep-limits');
+  if (id in EXERCISES) requirePermission(practitioner, 'keep-limits');
 }
 
 /** A measure that has figures, or that every practice has, keeps what they say (rule OUT-1). */

@@ -9,7 +9,7 @@ import { msg } from '#core/message/message';
 import { setsShareNow } from '#core/record/block-in-force';
 import { EVENTS } from '#core/session/events';
 import { passGuards } from '../access/guards';
-import { lockedNow, requireDeed } from '../access/practitioner';
+import { lockedNow, requirePermission } from '../access/practitioner';
 import { asJson } from '../as-json';
 import type { Env } from '../context';
 import { type AuditNote, writeAudit } from '../db/audit';
@@ -107,7 +107,7 @@ export const sessionRoutes = (aheadMs: number) =>
       if (c.var.signedIn.isLocked && !events.every(({ type }) => EVENTS[type].letsDown)) throw lockedNow();
       // The answer to a review signs the next version of the plan.
       const answer = events.findIndex(({ type }) => type === 'review-answered');
-      if (answer >= 0) requireDeed(c.var.practitioner, 'sign', `events.${answer}`);
+      if (answer >= 0) requirePermission(c.var.practitioner, 'sign', `events.${answer}`);
       const { em, nowMs } = c.var;
       const sessionId = c.req.param('id');
       const kit = answer >= 0 ? await readKit(em) : null;

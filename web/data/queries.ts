@@ -1,7 +1,7 @@
 import { type QueryClient, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import type { ClientRecord } from '#contract/client';
 import type { Practitioner } from '#contract/practice';
-import { type Deed, mayDo } from '#core/access/deeds';
+import { mayDo, type Permission } from '#core/access/permissions';
 import { NOTHING_SEEN, type Spread } from '#core/occlusion-pressure/practice-spread';
 import { api, read } from './api';
 import { KEYS } from './keys';
@@ -34,9 +34,9 @@ export function usePractitioner(): Practitioner | undefined {
 }
 
 /** Whether who is in may do something; the server asks the same table anyway (rule SCR-4). */
-export function useMay(deed: Deed): boolean {
+export function useMay(permission: Permission): boolean {
   const practitioner = usePractitioner();
-  return practitioner !== undefined && mayDo(practitioner, deed);
+  return practitioner !== undefined && mayDo(practitioner, permission);
 }
 
 /** A write whose answer is a person's record as it is now: it takes the place of what was known, and their line follows. */

@@ -1,6 +1,6 @@
 import type { ArchiveKind } from '#contract/archive-rows';
 import { CLINICIANS_KIT, type KitList } from '#contract/practice';
-import { type Deed, type Doer, mayDo, whoMay } from '#core/access/deeds';
+import { type Doer, mayDo, type Permission, whoMay } from '#core/access/permissions';
 import { msg } from '#core/message/message';
 import { estimateOcclusionPressure } from '#core/occlusion-pressure/estimate';
 import { NEVER_APART } from '#core/occlusion-pressure/practice-spread';
@@ -16,7 +16,7 @@ import { NotAnArchive } from './read-archive';
 type Row = Record<string, unknown>;
 
 /** What somebody must be allowed to do to bring a row, as on the screen that makes one. */
-const DEED_OF: Partial<Record<ArchiveKind, (row: Row) => Deed | null>> = {
+const PERMISSION_FOR: Partial<Record<ArchiveKind, (row: Row) => Permission | null>> = {
   clearance: () => 'clear',
   kit: ({ list }) => (CLINICIANS_KIT.includes(list as KitList) ? 'keep-limits' : 'keep-weights'),
   exercise: ({ id }) => (Object.hasOwn(EXERCISES, String(id)) ? 'keep-limits' : 'keep-weights'),
@@ -30,11 +30,11 @@ const DEED_OF: Partial<Record<ArchiveKind, (row: Row) => Deed | null>> = {
 
 /** @throws NotAnArchive where whoever takes a file in may not make such a row on a screen */
 export function refuseUnlessAllowed(kind: ArchiveKind, row: Row, doer: Doer, at: number): void {
-  const deed = DEED_OF[kind]?.(row) ?? null;
-  if (deed && !mayDo(doer, deed))
+  const permission = PERMISSION_FOR[kind]?.(row) ?? null;
+  if (permission && !mayDo(doer, permission))
     throw new NotAnArchive(
       at,
-      msg('this {kind} is for others to bring: {whoMay}', { kind, whoMay: whoMay(deed) }),
+      msg('this {kind} is for others to bring: {whoMay}', { kind, whoMay: whoMay(permission) }),
     );
 }
 

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { ArchiveMatches, ArchiveOf, ArchivePreview, ArchiveRow, Match } from '#contract/archive';
 import { ARCHIVE_KINDS, type ArchiveKind } from '#contract/archive-rows';
-import type { Doer } from '#core/access/deeds';
+import type { Doer } from '#core/access/permissions';
 import { msg } from '#core/message/message';
 import type { NewHold } from '#core/record/holds';
 import type { SessionEvent } from '#core/session/events';

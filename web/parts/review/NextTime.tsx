@@ -1,5 +1,5 @@
 import { t } from '@lingui/core/macro';
-import { whoMay } from '#core/access/deeds';
+import { whoMay } from '#core/access/permissions';
 import { calledIn } from '#core/plan/called';
 import { limitsInForce } from '#core/record/in-force';
 import { reviewSession } from '#core/record/session-review';

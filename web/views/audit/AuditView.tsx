@@ -3,7 +3,7 @@ import { Trans } from '@lingui/react/macro';
 import { useDeferredValue, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import type { AuditEntry } from '#contract/audit';
-import { whoMay } from '#core/access/deeds';
+import { whoMay } from '#core/access/permissions';
 import { failureWords } from '../../data/api';
 import { useAudit, useAuditCheck } from '../../data/audit';
 import { useClient, useMay, usePractice } from '../../data/queries';
@@ -21,12 +21,12 @@ import { detailWords, type OfPractice } from './detail-words';
 /** Who did what and looked at whom: of the practice, or of one person. */
 export function AuditView() {
   const { clientId = null } = useParams();
-  const deed = clientId === null ? 'read-audit' : 'read-audit-of-person';
-  const may = useMay(deed);
+  const permission = clientId === null ? 'read-audit' : 'read-audit-of-person';
+  const may = useMay(permission);
   return (
     <div className="space-y-5 p-6">
       <PracticeHead title={t`Who did what`}>{null}</PracticeHead>
-      {may ? <Entries clientId={clientId} /> : <p className="text-quiet">{translate(whoMay(deed))}</p>}
+      {may ? <Entries clientId={clientId} /> : <p className="text-quiet">{translate(whoMay(permission))}</p>}
     </div>
   );
 }

@@ -116,7 +116,7 @@ function BlockDays({
       {!problem && <Rehearsal client={client} practice={practice} block={block} />}
       <div className="flex flex-wrap items-end gap-4 border-t border-ink/40 pt-4">
         {asked}
-        <Only deed="sign">
+        <Only permission="sign">
           <Button
             kind="main"
             disabled={

@@ -3,7 +3,7 @@ import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import type { FirstLook, FirstStart as FirstStartBody } from '#contract/sign-in';
-import { ROLE_NAMES, ROLES } from '#core/access/deeds';
+import { ROLE_NAMES, ROLES } from '#core/access/permissions';
 import { STARTING_KIT } from '#core/kit/starting-kit';
 import { SCHOOLS } from '#core/protocol/schools';
 import { api, failureWords, fieldProblem, read } from '../../data/api';

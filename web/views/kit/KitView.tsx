@@ -169,7 +169,7 @@ function Piece({
 }) {
   const units = useUnits();
   const { fields } = KINDS[kind];
-  const deeds = toggle && (
+  const buttons = toggle && (
     <>
       <button type="button" className="min-h-11 pr-3 underline underline-offset-4" onClick={toggle}>
         <Trans>
@@ -193,10 +193,10 @@ function Piece({
           >
             <span>{cellOf(field, (item as Record<string, unknown>)[field.key], units)}</span>
             {/* Where the table is wider than the screen, they would be out of sight. */}
-            {field.key === 'label' && <span className="block lg:hidden">{deeds}</span>}
+            {field.key === 'label' && <span className="block lg:hidden">{buttons}</span>}
           </td>
         ))}
-        <td className="text-right whitespace-nowrap max-lg:hidden">{deeds}</td>
+        <td className="text-right whitespace-nowrap max-lg:hidden">{buttons}</td>
       </tr>
       {isOpen && toggle && (
         <tr>

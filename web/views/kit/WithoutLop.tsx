@@ -1,6 +1,6 @@
 import { t } from '@lingui/core/macro';
 import type { PracticeSettings } from '#contract/practice';
-import { whoMay } from '#core/access/deeds';
+import { whoMay } from '#core/access/permissions';
 import { CEILING_MMHG } from '#core/pressure/arbitrary';
 import { toNumber } from '#core/quantity/units';
 import { RULES } from '#core/rules/catalogue';

@@ -52,7 +52,7 @@ export function Comparisons({
           {isOpen ? (
             <ComparisonForm client={client} book={book} done={() => setOpen(false)} />
           ) : (
-            <Only deed="sign">
+            <Only permission="sign">
               <Button onClick={() => setOpen(true)}>{t`Begin a comparison`}</Button>
             </Only>
           )}
@@ -162,7 +162,7 @@ function End({ client, comparisonId }: { client: ClientRecord; comparisonId: str
       {...send(({ why }) => why.trim() !== '' && end.mutate({ comparisonId, why }))}
     >
       <Field className="min-w-64 flex-1" label={t`Why it ends`} {...field('why')} />
-      <Only deed="sign">
+      <Only permission="sign">
         <Button type="submit" disabled={typed.why.trim() === '' || end.isPending}>
           {t`End it`}
         </Button>

@@ -9,7 +9,7 @@ import {
   cuffOn,
   doInSession,
   newSessionRun,
-  type SessionDeed,
+  type SessionAction,
   type SessionRun,
   STEP_MS,
   stepSession,
@@ -91,9 +91,9 @@ function useSessionRun(session: SessionCase) {
     }, STEP_MS / FASTER);
     return () => clearInterval(timer);
   }, [session, show]);
-  const act = (deed: SessionDeed) => {
+  const act = (action: SessionAction) => {
     const { run: now, deeds } = latest.current;
-    latest.current = { run: doInSession(now, deed), deeds: [...deeds, { atMs: now.atMs, do: deed }] };
+    latest.current = { run: doInSession(now, action), deeds: [...deeds, { atMs: now.atMs, do: action }] };
     show(latest.current.run);
   };
   return { run, trace, act, done: () => ({ endMs: latest.current.run.atMs, deeds: latest.current.deeds }) };

@@ -138,7 +138,7 @@ export function PlanHeader({
           onChange={(iso) => onChoice({ untilMs: endOfDayMs(iso) })}
         />
         {isChanged && (
-          <Only deed="sign">
+          <Only permission="sign">
             <Button disabled={write.isPending} onClick={() => write.mutate({ id: known.id, ...choice })}>
               {t`Keep these`}
             </Button>
@@ -155,14 +155,14 @@ export function PlanHeader({
           }
         />
       )}
-      {known && <Deeds client={client} coursePlan={known} />}
+      {known && <PlanActions client={client} coursePlan={known} />}
       {write.error && <FieldError>{failureWords(write.error)}</FieldError>}
     </section>
   );
 }
 
 /** What is done with a plan as a whole. */
-function Deeds({ client, coursePlan: { id } }: { client: ClientRecord; coursePlan: CoursePlan }) {
+function PlanActions({ client, coursePlan: { id } }: { client: ClientRecord; coursePlan: CoursePlan }) {
   const navigate = useNavigate();
   const write = useCoursePlanWrite(client.id);
   const look = 'min-h-9 underline underline-offset-4';

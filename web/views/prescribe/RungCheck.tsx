@@ -116,7 +116,7 @@ export function RungCheck({
               }))}
             />
           </div>
-          <Only deed="sign">
+          <Only permission="sign">
             <Button disabled={pain === null || !mayPass || write.isPending} onClick={() => void enter()}>
               {check?.rung === rung ? t`Check again` : t`Enter ${translate(RUNG_NAMES[rung])}`}
             </Button>

@@ -59,7 +59,7 @@ export function SignBar({
           {t`${hard === 1 ? t`One thing is` : t`${hard} things are`} not allowed and cannot be signed by anybody.`}
         </p>
       )}
-      <Only deed="sign">
+      <Only permission="sign">
         <Button kind="main" does="sign-plan" disabled={!maySign} onClick={() => void sign()}>
           {t`Sign as ${practitioner?.name ?? '…'}`}
         </Button>

@@ -99,7 +99,7 @@ function Writing({
             options={(Object.keys(PAPERS) as Paper[]).map((value) => ({ value, label: value }))}
           />
           {!shown && (
-            <Only deed="sign">
+            <Only permission="sign">
               {' '}
               <Button
                 kind="main"

@@ -34,7 +34,7 @@ export function Retarget({
         .map(({ message }) => (
           <p key={translate(message)}>{translate(message)}</p>
         ))}
-      <Only deed="sign">
+      <Only permission="sign">
         <Button kind="main" does="retarget" disabled={write.isPending} onClick={retarget}>
           {t`Re-target at the same %`}
         </Button>

@@ -106,7 +106,7 @@ function NewScreeningForm({ client, done }: { client: ClientRecord; done: () => 
     unplaced === 0 &&
     bloodPressures.length >= 2 &&
     (!operated || (procedures.length > 0 && procedures.length === operations.length));
-  /** Puts what another record says where it would be typed; recording it stays a deed of its own. */
+  /** Puts what another record says where it would be typed; recording it stays a step of its own. */
   const takeOver = (proposal: Proposal) => {
     if (proposal.kind === 'item') setAnswers((now) => ({ ...now, [proposal.itemId]: true }));
     if (proposal.kind === 'procedure') {

@@ -1,6 +1,6 @@
 import { t } from '@lingui/core/macro';
 import { Trans } from '@lingui/react/macro';
-import { ROLE_NAMES } from '#core/access/deeds';
+import { ROLE_NAMES } from '#core/access/permissions';
 import { markWords } from '#core/cuff/mark-words';
 import type { Derived } from '#core/derivation/derived';
 import { compile } from '#core/plan/compile';

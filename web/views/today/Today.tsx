@@ -155,7 +155,7 @@ function ByNeed({ people }: { people: readonly ClientSummary[] }) {
                 <span className="max-sm:col-span-2 max-sm:row-start-2">
                   {plan.exercises.map(({ label }) => translate(label)).join(', ')}
                 </span>
-                <span className={DEED}>{t`Go on`}</span>
+                <span className={NEXT_STEP}>{t`Go on`}</span>
               </Link>
             </li>
           ))}
@@ -216,7 +216,7 @@ function Lines({ people }: { people: readonly ClientSummary[] }) {
 
 const LINE =
   'grid grid-cols-[1fr_auto] items-start gap-x-4 gap-y-1 py-3 hover:bg-tint sm:grid-cols-[15rem_1fr_auto]';
-const DEED = 'min-w-24 rounded-sm border border-ink/40 px-3 py-1.5 text-center font-semibold';
+const NEXT_STEP = 'min-w-24 rounded-sm border border-ink/40 px-3 py-1.5 text-center font-semibold';
 
 function NextThing({ person }: { person: ClientSummary | undefined }) {
   if (!person) return <p className="py-3 text-quiet">…</p>;
@@ -240,13 +240,13 @@ function NextThing({ person }: { person: ClientSummary | undefined }) {
           ? translate(prescribed?.reason)
           : translate(link.reason)}
       </span>
-      <span className={standing === 'ready' ? `${DEED} bg-plum text-on-plum` : DEED}>
-        {deedOf(standing, link)}
+      <span className={standing === 'ready' ? `${NEXT_STEP} bg-plum text-on-plum` : NEXT_STEP}>
+        {nextStepOf(standing, link)}
       </span>
     </Link>
   );
 }
 
 /** What is to be done, in a word. */
-const deedOf = (standing: Standing, { id }: ChainLink): string =>
+const nextStepOf = (standing: Standing, { id }: ChainLink): string =>
   standing === 'ask' ? t`Ask` : translate(LINK_LABELS[id]);

@@ -1,5 +1,5 @@
 import { list, type Message, msg } from '../message/message';
-/** What a practitioner can be in the practice (rule SCR-4): who may do what stands in `DEEDS`. Without zod, for the first view. */
+/** What a practitioner can be in the practice (rule SCR-4): who may do what stands in `PERMISSIONS`. Without zod, for the first view. */
 export const ROLES = ['clinician', 'coach', 'assistant'] as const;
 export type Role = (typeof ROLES)[number];
 
@@ -15,7 +15,7 @@ type May = Role | 'owner';
 const EVERYBODY: readonly May[] = ROLES;
 
 /** Everything there is to do, in the words of "Only … may …", and who may do it. An owner without a role of theirs signs nothing. */
-export const DEEDS = {
+export const PERMISSIONS = {
   see: { words: msg('see the practice and its people'), by: EVERYBODY },
   record: { words: msg('record measurements, checks, tests and sessions'), by: EVERYBODY },
   practise: { words: msg('practise on the bench'), by: EVERYBODY },
@@ -49,7 +49,7 @@ export const DEEDS = {
   'keep-accounts': { words: msg('open, change and end accounts'), by: ['owner'] },
   'help-in': { words: msg('set a new passphrase for another account'), by: ['clinician', 'owner'] },
 } satisfies Record<string, { words: Message; by: readonly May[] }>;
-export type Deed = keyof typeof DEEDS;
+export type Permission = keyof typeof PERMISSIONS;
 
 /** Whoever may do things: a role, and whether they own the practice. */
 export type Doer = { role: Role; isOwner: boolean };
@@ -58,8 +58,8 @@ export type Doer = { role: Role; isOwner: boolean };
  * Whether somebody may do something (rule SCR-4): the server and the interface both ask here.
  * @example mayDo({ role: 'coach', isOwner: false }, 'lift-hold') //=> false
  */
-export function mayDo({ role, isOwner }: Doer, deed: Deed): boolean {
-  const by: readonly May[] = DEEDS[deed].by;
+export function mayDo({ role, isOwner }: Doer, permission: Permission): boolean {
+  const by: readonly May[] = PERMISSIONS[permission].by;
   return by.includes(role) || (isOwner && by.includes('owner'));
 }
 
@@ -71,11 +71,11 @@ const PLURAL: Record<May, Message> = {
 };
 
 /** Who may do something, in words. @example whoMay('take-person-out') //=> 'Only a clinician or the owner of the practice may take a person out.' */
-export const whoMay = (deed: Deed): Message =>
+export const whoMay = (permission: Permission): Message =>
   msg('Only {by} may {words}.', {
     by: list(
-      DEEDS[deed].by.map((who) => PLURAL[who]),
+      PERMISSIONS[permission].by.map((who) => PLURAL[who]),
       'or',
     ),
-    words: DEEDS[deed].words,
+    words: PERMISSIONS[permission].words,
   });
